@@ -1,0 +1,2 @@
+export { runVerb } from './run.ts';
+export { VERBS, type Verb } from './verbs.ts';

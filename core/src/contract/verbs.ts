@@ -1,0 +1,94 @@
+import Joi from 'joi';
+import { bleed, type BleedInput } from '../bleed/index.ts';
+import { survey, type SurveyInput } from '../survey/index.ts';
+import { bendTable, offset, unbend, type BendInput, type OffsetInput, type UnbendInput } from '../tube/index.ts';
+import * as s from './schema.ts';
+
+/** One headless verb: what it reads, what it does, and an input that works. */
+export interface Verb {
+  readonly summary: string;
+  readonly schema: Joi.ObjectSchema;
+  readonly run: (input: never) => unknown;
+  readonly example: unknown;
+}
+
+const sigma = Joi.number().greater(0).max(1000).optional();
+
+/** The verbs that read one JSON object and write one. */
+export const VERBS: Readonly<Record<string, Verb>> = {
+  bend: {
+    summary: 'a centre line into a bend table',
+    schema: s.record({
+      nodesMm: s.list(s.point, 2),
+      clrMm: s.radiusOrList,
+      flareExtraMm: Joi.object({ a: s.optional(s.span), b: s.optional(s.span) }).optional(),
+    }),
+    run: (input: BendInput) => bendTable(input),
+    example: { nodesMm: [[0, 0, 0], [200, 0, 0], [200, 150, 0], [200, 150, 120]], clrMm: 15, flareExtraMm: { a: 2, b: 2 } },
+  },
+  unbend: {
+    summary: 'a bend table into a centre line',
+    schema: s.record({
+      startMm: s.point,
+      direction: s.direction,
+      normal: s.direction,
+      clrMm: s.radiusOrList,
+      bends: s.list(s.record({ feedMm: s.span, rotateDeg: Joi.number().min(-360).max(360).required(), bendDeg: Joi.number().greater(0).max(179).required() })),
+      tailMm: s.span,
+    }),
+    run: (input: UnbendInput) => unbend(input),
+    example: {
+      startMm: [0, 0, 0],
+      direction: [1, 0, 0],
+      normal: [0, 0, 1],
+      clrMm: 15,
+      bends: [{ feedMm: 185, rotateDeg: 0, bendDeg: 90 }, { feedMm: 120, rotateDeg: -90, bendDeg: 45 }],
+      tailMm: 80,
+    },
+  },
+  offset: {
+    summary: 'two equal bends that step the line sideways',
+    schema: s.record({ riseMm: Joi.number().greater(0).max(100_000).required(), bendDeg: Joi.number().greater(0).max(90).required(), clrMm: s.radius }),
+    run: (input: OffsetInput) => offset(input),
+    example: { riseMm: 40, bendDeg: 30, clrMm: 15 },
+  },
+  survey: {
+    summary: 'a point from tape readings',
+    schema: s.record({
+      datumsMm: Joi.object().pattern(Joi.string().min(1), s.point).required(),
+      tapes: s.list(s.record({ from: s.name, readMm: Joi.number().greater(0).max(100_000).required(), sigmaMm: sigma })),
+      side: s.optional(s.oneOf('above', 'below')),
+    }),
+    run: (input: SurveyInput) => survey(input),
+    example: {
+      datumsMm: { A: [0, -400, 500], B: [0, 400, 500], C: [1200, -400, 500] },
+      tapes: [{ from: 'A', readMm: 766 }, { from: 'B', readMm: 615 }, { from: 'C', readMm: 856, sigmaMm: 3 }],
+      side: 'above',
+    },
+  },
+  bleed: {
+    summary: 'in what order to bleed, and with how much',
+    schema: s.record({
+      pipes: s.list(s.record({ from: s.name, to: s.name, lengthMm: s.span, volumeMl: s.volume })),
+      outlets: s.list(s.name, 1).unique(),
+      bleeders: s.list(s.record({ id: s.name, at: s.name, cavityMl: s.volume }), 1, 'id'),
+      school: s.oneOf('farthest-first', 'nearest-first', 'as-listed'),
+      listed: s.optional(s.list(s.name)),
+      wetMl: s.optional(s.volume),
+      purge: Joi.number().min(0).max(1000).optional(),
+    }),
+    run: (input: BleedInput) => bleed(input),
+    example: {
+      pipes: [
+        { from: 'mc-rear', to: 'tee', lengthMm: 2600, volumeMl: 22 },
+        { from: 'tee', to: 'rl', lengthMm: 620, volumeMl: 5.4 },
+        { from: 'tee', to: 'rr', lengthMm: 905, volumeMl: 7.9 },
+      ],
+      outlets: ['mc-rear'],
+      bleeders: [{ id: 'RL', at: 'rl', cavityMl: 6 }, { id: 'RR', at: 'rr', cavityMl: 6 }],
+      school: 'farthest-first',
+      wetMl: 180,
+      purge: 3,
+    },
+  },
+}; // prettier-ignore

@@ -1,0 +1,55 @@
+import type { ValidationErrorItem } from 'joi';
+import { figure, pathOf } from './input-error.ts';
+
+export interface Fault {
+  readonly path: string;
+  readonly message: string;
+}
+
+const shown = (value: unknown): string => {
+  if (typeof value === 'number') return figure(value, 6);
+  const text =
+    typeof value === 'string'
+      ? `"${value}"`
+      : Array.isArray(value)
+        ? `a list of ${value.length}`
+        : value === null
+          ? 'null'
+          : typeof value === 'object'
+            ? 'an object'
+            : String(value);
+  return text.length > 60 ? `${text.slice(0, 57)}…"` : text;
+};
+
+const SENTENCES: Record<string, (context: Record<string, unknown>) => string> = {
+  'any.required': () => 'This is missing.',
+  'any.only': (c) => `${shown(c['value'])} is not one of ${(c['valids'] as unknown[]).join(', ')}.`,
+  'object.unknown': () => 'This field is not known here.',
+  'object.base': (c) => `This should be an object with named fields, not ${shown(c['value'])}.`,
+  'array.base': (c) => `This should be a list, not ${shown(c['value'])}.`,
+  'array.min': (c) => `This list needs ${String(c['limit'])} or more; it holds ${(c['value'] as unknown[]).length}.`,
+  'array.max': (c) => `This list holds ${(c['value'] as unknown[]).length}; ${String(c['limit'])} is the most.`,
+  'array.length': (c) => `This needs exactly ${String(c['limit'])} numbers; it holds ${(c['value'] as unknown[]).length}.`,
+  'array.orderedLength': (c) => `This needs exactly ${String(c['limit'])} numbers; it holds ${(c['value'] as unknown[]).length}.`,
+  'array.unique': (c) => `${shown((c['value'] as { id?: unknown })?.id ?? c['value'])} stands here twice: names must differ.`,
+  'number.base': (c) => `This should be a number, not ${shown(c['value'])}.`,
+  'number.infinity': () => 'This number is not finite.',
+  'number.unsafe': (c) => `${shown(c['value'])} is far too large.`,
+  'number.min': (c) => `${shown(c['value'])} is too little: ${String(c['limit'])} is the least.`,
+  'number.max': (c) => `${shown(c['value'])} is too much: ${String(c['limit'])} is the most.`,
+  'number.greater': (c) => `${shown(c['value'])} is too little: it must be over ${String(c['limit'])}.`,
+  'number.less': (c) => `${shown(c['value'])} is too much: it must be under ${String(c['limit'])}.`,
+  'string.base': (c) => `This should be text, not ${shown(c['value'])}.`,
+  'string.empty': () => 'This text is empty.',
+  'string.min': () => 'This text is empty.',
+  'string.max': (c) => `This text is longer than ${String(c['limit'])} characters.`,
+  'string.isoDate': (c) => `${shown(c['value'])} is not a date and time.`,
+  'alternatives.types': (c) => `This should be ${(c['types'] as string[]).join(' or a list of numbers, not ')}.`,
+};
+
+/** A schema's finding as a path and one plain sentence. */
+export function faultOf(item: ValidationErrorItem): Fault {
+  const sentence = SENTENCES[item.type];
+  const message = sentence ? sentence(item.context ?? {}) : `This cannot be used (${item.type}).`;
+  return { path: pathOf(item.path), message };
+}

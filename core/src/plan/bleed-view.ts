@@ -1,0 +1,102 @@
+import { InputError } from '../fault/index.ts';
+import { bleed, type BleedInput, type BleedPlan } from '../bleed/index.ts';
+import type { LineView, PortView } from './line-view.ts';
+import type { Circuit, Part, Plan, Port } from './types.ts';
+
+/** The bleeding of one kind of work: all brake circuits, or the clutch. */
+export interface BleedView {
+  readonly work: Circuit['work'];
+  readonly bleeders: readonly { readonly part: Part; readonly port: Port }[];
+  /** Steps by id of the bleeder port. */
+  readonly result: BleedPlan | null;
+  /** Why there is none, and the line or bleeder port it is about. */
+  readonly fault: { readonly message: string; readonly lineId?: string; readonly portId?: string } | null;
+}
+
+/** Names by id that differ from one another, so that the core's sentences speak of parts and not of ids. */
+function labels(named: readonly (readonly [id: string, name: string])[]): (id: string) => string {
+  const count = new Map<string, number>();
+  for (const [, name] of named) count.set(name, (count.get(name) ?? 0) + 1);
+  const byId = new Map(named.map(([id, name]) => [id, count.get(name)! > 1 ? `${name} (${id})` : name]));
+  return (id) => byId.get(id)!;
+}
+
+function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): BleedView {
+  const circuits = new Set(plan.circuits.filter((c) => c.work === work).map((c) => c.id));
+  const joined = lines.filter((v) => circuits.has(v.line.circuitId) && v.ports.a && v.ports.b);
+  const touched = new Map(joined.flatMap((v) => [v.ports.a!, v.ports.b!]).map((p) => [p.port.id, p]));
+  const parts = new Set([...touched.values()].map((p) => p.part));
+  const bleeders = plan.parts.flatMap((part) =>
+    parts.has(part) ? part.ports.filter((port) => port.role === 'bleeder').map((port) => ({ part, port })) : [],
+  );
+  const unfinished = joined.find((v) => !v.card);
+  if (unfinished) {
+    return {
+      work,
+      bleeders,
+      result: null,
+      fault: { message: `${unfinished.line.name} has no length yet: mend its corners first.`, lineId: unfinished.line.id },
+    };
+  }
+  if (!bleeders.length) return { work, bleeders, result: null, fault: { message: 'No part on these lines has a bleeder.' } };
+  const outlets = [...touched.values()].filter((p) => p.part.kind === 'master');
+  if (!outlets.length)
+    return {
+      work,
+      bleeders,
+      result: null,
+      fault: { message: 'No line starts at a master, so there is no outlet to measure from.' },
+    };
+  const labelOf = labels([
+    ...plan.parts.map((part) => [part.id, part.name] as const),
+    ...plan.parts.flatMap((part) => part.ports.map((port) => [port.id, `${part.name}, ${port.name}`] as const)),
+  ]);
+  // Where fluid meets: each outlet of a master is a place of its own, any other part is one place.
+  const placeOf = ({ part, port }: Pick<PortView, 'part' | 'port'>): string =>
+    labelOf(part.kind === 'master' ? port.id : part.id);
+  const idOf = new Map(bleeders.map(({ port }) => [labelOf(port.id), port.id]));
+  const input: BleedInput = {
+    pipes: joined.map((v) => ({
+      from: placeOf(v.ports.a!),
+      to: placeOf(v.ports.b!),
+      lengthMm: v.card!.developedMm,
+      volumeMl: v.volumeMl,
+    })),
+    outlets: outlets.map(placeOf),
+    bleeders: bleeders.map(({ part, port }) => ({
+      id: labelOf(port.id),
+      at: placeOf({ part, port }),
+      cavityMl: part.cavityMl / part.ports.filter((p) => p.role === 'bleeder').length,
+    })),
+    school: plan.bleeding.school,
+    listed: plan.bleeding.listed.filter((id) => bleeders.some((b) => b.port.id === id)).map(labelOf),
+    wetMl: [...parts].filter((part) => part.kind === 'master').reduce((sum, part) => sum + part.cavityMl, 0),
+    purge: plan.bleeding.purge,
+  };
+  try {
+    const found = bleed(input);
+    return {
+      work,
+      bleeders,
+      result: { ...found, order: found.order.map((step) => ({ ...step, id: idOf.get(step.id)! })) },
+      fault: null,
+    };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    const index = Number(/\d+/.exec(error.path)?.[0] ?? -1);
+    const place = error.path.startsWith('pipes')
+      ? { lineId: joined[index]!.line.id }
+      : error.path.startsWith('bleeders')
+        ? { portId: bleeders[index]!.port.id }
+        : {};
+    return { work, bleeders, result: null, fault: { message: error.message, ...place } };
+  }
+}
+
+/** One view for each kind of work that has lines, brakes first. */
+export function bleedViews(plan: Plan, lines: readonly LineView[]): BleedView[] {
+  const kinds = (['brake', 'clutch'] as const).filter((work) =>
+    plan.circuits.some((c) => c.work === work && plan.lines.some((l) => l.circuitId === c.id)),
+  );
+  return kinds.map((work) => viewOf(plan, work, lines));
+}

@@ -1,0 +1,62 @@
+import { FLARES, type FlareForm } from '../stock/index.ts';
+import type { UnitSystem } from '../units/index.ts';
+import { PLAN_FORMAT, PLAN_VERSION, type Bench, type BenchBender, type Plan } from './types.ts';
+
+/** A bender of common make-up for one tube size; every figure is to be replaced by the user's own. Common practice. */
+export const plainBender = (id: string, name: string, tubeOdMm: number, dieRadiusMm: number): BenchBender => ({
+  id,
+  name,
+  kind: 'fixed',
+  tubeOdMm,
+  dieRadiusMm,
+  referenceMm: 0,
+  clampSide: 'a',
+  leastFeedMm: 10,
+  shoeMm: 18,
+  testBends: [],
+});
+
+export function defaultBench(): Bench {
+  const flare = (form: FlareForm): Bench['flares'][FlareForm] => ({
+    clampMm: FLARES[form].clampMm,
+    flareExtraMm: FLARES[form].flareExtraMm,
+  });
+  return {
+    benders: [
+      plainBender('bender-1', 'Bench bender 3/16 in and 4.75 mm', 4.7625, 15),
+      plainBender('bender-2', 'Bench bender 1/4 in', 6.35, 20),
+      plainBender('bender-3', 'Bench bender 6 mm', 6, 20),
+    ],
+    flares: { 'double-flare-45': flare('double-flare-45'), bubble: flare('bubble'), 'cone-37': flare('cone-37') },
+    nutLengthMm: {},
+    trimMm: 20,
+  };
+}
+
+/** An empty plan with one brake circuit and one clutch circuit. `id` and `now` (ISO time) come from the caller. */
+export const emptyPlan = (
+  id: string,
+  name: string,
+  now: string,
+  units: UnitSystem = 'metric',
+  bench: Bench = defaultBench(),
+): Plan => ({
+  format: PLAN_FORMAT,
+  version: PLAN_VERSION,
+  id,
+  name,
+  notes: '',
+  createdAt: now,
+  changedAt: now,
+  units,
+  points: [],
+  parts: [],
+  circuits: [
+    { id: 'circuit-1', name: 'Front brakes', work: 'brake', ink: 'fluid' },
+    { id: 'circuit-2', name: 'Rear brakes', work: 'brake', ink: 'copper' },
+    { id: 'circuit-3', name: 'Clutch', work: 'clutch', ink: 'slate' },
+  ],
+  lines: [],
+  bench,
+  bleeding: { school: 'farthest-first', listed: [], purge: 3, fluidId: 'dot-4' },
+});

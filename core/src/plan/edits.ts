@@ -1,0 +1,187 @@
+import { InputError } from '../fault/index.ts';
+import { nutFitsTube, NUTS, tubeById } from '../stock/index.ts';
+import type { Vec3 } from '../vec/index.ts';
+import { changeMove } from './moves.ts';
+import {
+  allPorts,
+  type Bench,
+  type BenchBender,
+  type Bleeding,
+  type Circuit,
+  type Known,
+  type Line,
+  type Part,
+  type Plan,
+  type Point,
+  type Port,
+  type Target,
+} from './types.ts';
+import { viewPlan } from './view.ts';
+
+type Patch<T extends { id: string }> = Partial<Omit<T, 'id'>>;
+
+const patched = <T extends { id: string }>(list: readonly T[], id: string, change: (item: T) => T): readonly T[] => {
+  if (!list.some((item) => item.id === id)) throw new InputError(id, 'This is no longer in the plan.');
+  return list.map((item) => (item.id === id ? change(item) : item));
+};
+const without = <T extends { id: string }>(list: readonly T[], id: string): readonly T[] => list.filter((item) => item.id !== id);
+const onLine = (plan: Plan, id: string, change: (line: Line) => Line): Plan => ({
+  ...plan,
+  lines: patched(plan.lines, id, change),
+});
+const onPart = (plan: Plan, id: string, change: (part: Part) => Part): Plan => ({
+  ...plan,
+  parts: patched(plan.parts, id, change),
+});
+const partOf = (plan: Plan, portId: string): Part => {
+  const found = allPorts(plan).find(({ port }) => port.id === portId);
+  if (!found) throw new InputError(portId, 'This port is no longer in the plan.');
+  return found.part;
+};
+
+/** The least unused id of the form `prefix-n` in a plan. */
+export function freshId(plan: Plan, prefix: string): string {
+  const used = new Set(
+    [
+      ...plan.points,
+      ...plan.parts,
+      ...plan.parts.flatMap((p) => p.ports),
+      ...plan.circuits,
+      ...plan.lines,
+      ...plan.bench.benders,
+    ].map((r) => r.id),
+  );
+  let n = 1;
+  while (used.has(`${prefix}-${n}`)) n++;
+  return `${prefix}-${n}`;
+}
+
+/** Lines let go of ports that are gone, the maker's order of bleeders that are gone. */
+function letGo(plan: Plan, gone: ReadonlySet<string>): Plan {
+  const freed = (line: Line, end: 'a' | 'b'): Line =>
+    gone.has(line.ends[end].portId ?? '')
+      ? { ...line, ends: { ...line.ends, [end]: { ...line.ends[end], portId: null } } }
+      : line;
+  return {
+    ...plan,
+    lines: plan.lines.map((line) => freed(freed(line, 'a'), 'b')),
+    bleeding: { ...plan.bleeding, listed: plan.bleeding.listed.filter((id) => !gone.has(id)) },
+  };
+}
+
+/** Every edit of a plan by its name: plan and figures in, plan out. An edit that cannot be made throws InputError and changes nothing. */
+export const EDITS = {
+  rename: (plan: Plan, { name }: { name: string }): Plan => ({ ...plan, name }),
+  setUnits: (plan: Plan, { units }: { units: Plan['units'] }): Plan => ({ ...plan, units }),
+
+  addPoint: (plan: Plan, { point }: { point: Point }): Plan => ({ ...plan, points: [...plan.points, point] }),
+  changePoint: (plan: Plan, { id, patch }: { id: string; patch: Patch<Point> }): Plan => ({
+    ...plan,
+    points: patched(plan.points, id, (p) => ({ ...p, ...patch })),
+  }),
+  removePoint: (plan: Plan, { id }: { id: string }): Plan => {
+    const readers = [...plan.points, ...plan.parts.flatMap((part) => part.ports)].filter((place) =>
+      place.known.tapes?.some((tape) => tape.from === id),
+    );
+    const name = plan.points.find((p) => p.id === id)?.name ?? id;
+    if (readers.length)
+      throw new InputError(id, `${name} is a datum of ${readers.map((r) => r.name).join(', ')}: take those tapes away first.`);
+    return { ...plan, points: without(plan.points, id) };
+  },
+
+  addPart: (plan: Plan, { part }: { part: Part }): Plan => ({ ...plan, parts: [...plan.parts, part] }),
+  changePart: (plan: Plan, { id, patch }: { id: string; patch: Patch<Part> }): Plan =>
+    onPart(plan, id, (part) => ({ ...part, ...patch })),
+  removePart: (plan: Plan, { id }: { id: string }): Plan => {
+    const part = plan.parts.find((p) => p.id === id);
+    return letGo({ ...plan, parts: without(plan.parts, id) }, new Set(part?.ports.map((port) => port.id)));
+  },
+  addPort: (plan: Plan, { partId, port }: { partId: string; port: Port }): Plan =>
+    onPart(plan, partId, (part) => ({ ...part, ports: [...part.ports, port] })),
+  changePort: (plan: Plan, { id, patch }: { id: string; patch: Patch<Port> }): Plan => {
+    const changed = onPart(plan, partOf(plan, id).id, (part) => ({
+      ...part,
+      ports: patched(part.ports, id, (port) => ({ ...port, ...patch })),
+    }));
+    return patch.role && patch.role !== 'bleeder'
+      ? { ...changed, bleeding: { ...changed.bleeding, listed: changed.bleeding.listed.filter((p) => p !== id) } }
+      : changed;
+  },
+  removePort: (plan: Plan, { id }: { id: string }): Plan =>
+    letGo(
+      onPart(plan, partOf(plan, id).id, (part) => ({ ...part, ports: without(part.ports, id) })),
+      new Set([id]),
+    ),
+  /** How a point or port is known; an id that is no longer there is an error. */
+  setKnown: (plan: Plan, { target, known }: { target: Target; known: Known }): Plan => {
+    const next =
+      target.kind === 'point'
+        ? EDITS.changePoint(plan, { id: target.id, patch: { known } })
+        : EDITS.changePort(plan, { id: target.id, patch: { known } });
+    return next;
+  },
+
+  addCircuit: (plan: Plan, { circuit }: { circuit: Circuit }): Plan => ({ ...plan, circuits: [...plan.circuits, circuit] }),
+
+  addLine: (plan: Plan, { line }: { line: Line }): Plan => ({ ...plan, lines: [...plan.lines, line] }),
+  changeLine: (plan: Plan, { id, patch }: { id: string; patch: Patch<Line> }): Plan =>
+    onLine(plan, id, (line) => ({ ...line, ...patch })),
+  removeLine: (plan: Plan, { id }: { id: string }): Plan => ({ ...plan, lines: without(plan.lines, id) }),
+  setCorners: (plan: Plan, { id, cornersMm }: { id: string; cornersMm: readonly Vec3[] }): Plan =>
+    onLine(plan, id, (line) => ({ ...line, cornersMm })),
+  /** Puts a corner in so that it becomes corner `index` (from 0) of the line. */
+  insertCorner: (plan: Plan, { id, index, atMm }: { id: string; index: number; atMm: Vec3 }): Plan =>
+    onLine(plan, id, (line) => ({ ...line, cornersMm: line.cornersMm.toSpliced(index, 0, atMm) })),
+  removeCorner: (plan: Plan, { id, index }: { id: string; index: number }): Plan =>
+    onLine(plan, id, (line) => ({ ...line, cornersMm: line.cornersMm.toSpliced(index, 1) })),
+  /** Makes move `index` of a line (to its node index + 1) this vector; see `changeMove` for what gives way. */
+  setMove: (plan: Plan, { id, index, moveMm }: { id: string; index: number; moveMm: Vec3 }): Plan => {
+    const nodesMm = viewPlan(plan).lines.find((view) => view.line.id === id)!.nodesMm;
+    return EDITS.setCorners(plan, { id, cornersMm: changeMove(nodesMm, index, moveMm).cornersMm });
+  },
+  /** Another tube, with a nut and a bender that go with its size where there are such. */
+  setTube: (plan: Plan, { id, tubeId }: { id: string; tubeId: string }): Plan => {
+    const { odMm } = tubeById(tubeId)!;
+    return onLine(plan, id, (line) => {
+      const end = (e: Line['ends']['a']): Line['ends']['a'] => {
+        const now = NUTS.find((nut) => nut.id === e.nutId)!;
+        if (nutFitsTube(now, odMm)) return e;
+        const nut =
+          NUTS.find((n) => nutFitsTube(n, odMm) && n.flare === e.flare) ?? NUTS.find((n) => nutFitsTube(n, odMm)) ?? now;
+        return { ...e, nutId: nut.id, flare: nut.flare };
+      };
+      const benderId = benderFor(plan.bench, odMm)?.id ?? line.benderId;
+      return { ...line, tubeId, benderId, ends: { a: end(line.ends.a), b: end(line.ends.b) } };
+    });
+  },
+
+  tick: (plan: Plan, { id, step, digest, at }: { id: string; step: string; digest: string; at: string }): Plan =>
+    onLine(plan, id, (line) => ({ ...line, ticks: [...line.ticks.filter((t) => t.step !== step), { step, digest, at }] })),
+  untick: (plan: Plan, { id, step }: { id: string; step: string }): Plan =>
+    onLine(plan, id, (line) => ({ ...line, ticks: line.ticks.filter((t) => t.step !== step) })),
+
+  changeBench: (plan: Plan, { patch }: { patch: Partial<Bench> }): Plan => ({ ...plan, bench: { ...plan.bench, ...patch } }),
+  changeBender: (plan: Plan, { id, patch }: { id: string; patch: Patch<BenchBender> }): Plan => ({
+    ...plan,
+    bench: { ...plan.bench, benders: patched(plan.bench.benders, id, (b) => ({ ...b, ...patch })) },
+  }),
+  addBender: (plan: Plan, { bender }: { bender: BenchBender }): Plan => ({
+    ...plan,
+    bench: { ...plan.bench, benders: [...plan.bench.benders, bender] },
+  }),
+  changeBleeding: (plan: Plan, { patch }: { patch: Partial<Bleeding> }): Plan => ({
+    ...plan,
+    bleeding: { ...plan.bleeding, ...patch },
+  }),
+} as const;
+
+/** The bender on this bench whose die takes a tube of this diameter. */
+export const benderFor = (bench: Bench, odMm: number): BenchBender | undefined =>
+  bench.benders.find((b) => Math.abs(b.tubeOdMm - odMm) <= 0.1);
+
+export type EditName = keyof typeof EDITS;
+/** An edit as data: its name and figures, so that a snag can carry its mend and a log can keep it. */
+export type EditCall = { [K in EditName]: { readonly edit: K; readonly with: Parameters<(typeof EDITS)[K]>[1] } }[EditName];
+
+export const applyEdit = (plan: Plan, call: EditCall): Plan =>
+  (EDITS[call.edit] as (plan: Plan, figures: unknown) => Plan)(plan, call.with);

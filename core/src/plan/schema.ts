@@ -1,0 +1,92 @@
+import Joi from 'joi';
+import { CIRCUIT_INKS, PART_KINDS, PLAN_FORMAT, PLAN_VERSION, PORT_ROLES } from './types.ts';
+
+/** Limits of a plan file; far over any vehicle, so that a hostile file ends in a sentence. */
+const MOST_RECORDS = 5000;
+const MOST_CORNERS = 500;
+
+const id = Joi.string().min(1).max(80).required();
+const text = Joi.string().max(10_000).allow('').required();
+const name = Joi.string().min(1).max(200).required();
+const time = Joi.string().isoDate().required();
+const number = (min: number, max: number): Joi.NumberSchema => Joi.number().min(min).max(max).required();
+const vector = (least: number, most: number): Joi.ArraySchema =>
+  Joi.array().ordered(number(least, most), number(least, most), number(least, most)).length(3).required();
+const place = vector(-100_000, 100_000);
+const list = (item: Joi.Schema, most = MOST_RECORDS): Joi.ArraySchema => Joi.array().items(item).max(most).required();
+const record = (keys: Joi.SchemaMap): Joi.ObjectSchema => Joi.object(keys).unknown(true).required();
+const oneOf = (values: readonly (string | number)[]): Joi.Schema =>
+  Joi.any()
+    .valid(...values)
+    .required();
+const inList = (schema: Joi.Schema): Joi.Schema => schema.optional();
+
+const known = record({
+  how: oneOf(['guessed', 'typed', 'sheet', 'taped']),
+  atMm: place,
+  sigmaMm: vector(0, 100_000),
+  tapes: list(
+    inList(record({ from: id, readMm: number(0, 100_000).greater(0), sigmaMm: number(0, 1000).greater(0).optional() })),
+    200,
+  ).optional(),
+  side: oneOf(['above', 'below']).optional(),
+});
+
+const port = record({ id, name, role: oneOf(PORT_ROLES), direction: vector(-1e6, 1e6), known });
+const flareForm = oneOf(['double-flare-45', 'bubble', 'cone-37']);
+const end = record({ portId: id.allow(null), flare: flareForm, nutId: id });
+const flare = record({ clampMm: number(0, 1000), flareExtraMm: number(0, 100) });
+const bender = record({
+  id,
+  name,
+  kind: oneOf(['fixed', 'hand']),
+  tubeOdMm: number(0, 100).greater(0),
+  dieRadiusMm: number(0, 1000).greater(0),
+  referenceMm: number(-1000, 1000),
+  clampSide: oneOf(['a', 'b']),
+  leastFeedMm: number(0, 1000),
+  shoeMm: number(0, 1000),
+  testBends: list(inList(record({ dialDeg: number(0, 200).greater(0), gotDeg: number(0, 180).greater(0) })), 200),
+});
+
+/** Shape of a plan file of the present version. Unknown fields are kept. */
+export const planSchema = record({
+  format: oneOf([PLAN_FORMAT]),
+  version: oneOf([PLAN_VERSION]),
+  id,
+  name,
+  notes: text,
+  createdAt: time,
+  changedAt: time,
+  units: oneOf(['metric', 'inch']),
+  points: list(inList(record({ id, name, known }))),
+  parts: list(inList(record({ id, name, kind: oneOf(PART_KINDS), cavityMl: number(0, 1e6), ports: list(inList(port), 200) }))),
+  circuits: list(inList(record({ id, name, work: oneOf(['brake', 'clutch']), ink: oneOf(CIRCUIT_INKS) }))),
+  lines: list(
+    inList(
+      record({
+        id,
+        name,
+        title: text,
+        circuitId: id,
+        tubeId: id,
+        benderId: id,
+        ends: record({ a: end, b: end }),
+        cornersMm: list(inList(place), MOST_CORNERS),
+        ticks: list(inList(record({ step: id, digest: id, at: time })), 1000),
+      }),
+    ),
+  ),
+  bench: record({
+    benders: list(inList(bender), 100),
+    flares: record({ 'double-flare-45': flare, bubble: flare, 'cone-37': flare }),
+    nutLengthMm: Joi.object().pattern(Joi.string().max(80), Joi.number().min(0).max(1000)).required(),
+    trimMm: number(0, 1000),
+  }),
+  bleeding: record({
+    school: oneOf(['farthest-first', 'nearest-first', 'as-listed']),
+    listed: list(inList(id)),
+    purge: number(0, 1000),
+    fluidId: id,
+  }),
+});

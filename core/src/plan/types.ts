@@ -1,0 +1,135 @@
+import type { School } from '../bleed/index.ts';
+import type { FlareForm } from '../stock/index.ts';
+import type { Side, Tape } from '../survey/index.ts';
+import type { Bender } from '../tube/index.ts';
+import type { UnitSystem } from '../units/index.ts';
+import type { Vec3 } from '../vec/index.ts';
+
+export const PLAN_FORMAT = 'firmline-plan';
+export const PLAN_VERSION = 1;
+
+/**
+ * Where something is and how that is known. `atMm` with `sigmaMm` (one standard deviation per axis)
+ * is what was guessed, typed or read off a part's sheet; for 'taped' it is what was held before and
+ * counts until the tapes fix the point.
+ */
+export interface Known {
+  readonly how: 'guessed' | 'typed' | 'sheet' | 'taped';
+  readonly atMm: Vec3;
+  readonly sigmaMm: Vec3;
+  /** Tapes by id of the point they were read from. */
+  readonly tapes?: readonly Tape[];
+  readonly side?: Side;
+}
+
+/** A named place on the vehicle. Any point may serve as a datum for tapes. */
+export interface Point {
+  readonly id: string;
+  readonly name: string;
+  readonly known: Known;
+}
+
+export const PORT_ROLES = ['outlet', 'inlet', 'feed', 'bleeder', 'spare'] as const;
+export type PortRole = (typeof PORT_ROLES)[number];
+export interface Port {
+  readonly id: string;
+  readonly name: string;
+  readonly role: PortRole;
+  /** Out of the port: the way a tube leaves it. */
+  readonly direction: Vec3;
+  readonly known: Known;
+}
+
+export const PART_KINDS = ['master', 'tee', 'block', 'caliper', 'wheel-cylinder', 'slave', 'bracket', 'other'] as const;
+export type PartKind = (typeof PART_KINDS)[number];
+export interface Part {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: PartKind;
+  /** Fluid it holds besides its lines, reservoir included. */
+  readonly cavityMl: number;
+  readonly ports: readonly Port[];
+}
+
+export const CIRCUIT_INKS = ['fluid', 'copper', 'slate'] as const;
+export interface Circuit {
+  readonly id: string;
+  readonly name: string;
+  readonly work: 'brake' | 'clutch';
+  readonly ink: (typeof CIRCUIT_INKS)[number];
+}
+
+export interface LineEnd {
+  /** Null while the end is open. */
+  readonly portId: string | null;
+  readonly flare: FlareForm;
+  readonly nutId: string;
+}
+/** A step of the make card that was done, and the digest of the card it was done to. */
+export interface Tick {
+  readonly step: string;
+  readonly digest: string;
+  readonly at: string;
+}
+export interface Line {
+  readonly id: string;
+  readonly name: string;
+  readonly title: string;
+  readonly circuitId: string;
+  readonly tubeId: string;
+  readonly benderId: string;
+  readonly ends: { readonly a: LineEnd; readonly b: LineEnd };
+  /** Corner points between the two ports, from A to B. */
+  readonly cornersMm: readonly Vec3[];
+  readonly ticks: readonly Tick[];
+}
+
+export interface BenchBender extends Bender {
+  readonly id: string;
+  readonly name: string;
+  /** A bender that stays put turns the tube; a hand bender is turned round the tube. */
+  readonly kind: 'fixed' | 'hand';
+  readonly tubeOdMm: number;
+}
+/** This user's tools. */
+export interface Bench {
+  readonly benders: readonly BenchBender[];
+  readonly flares: Readonly<Record<FlareForm, { readonly clampMm: number; readonly flareExtraMm: number }>>;
+  /** Lengths of nuts measured by the user, by nut id, in place of the stock's. */
+  readonly nutLengthMm: Readonly<Record<string, number>>;
+  readonly trimMm: number;
+}
+
+export interface Bleeding {
+  readonly school: School;
+  /** Bleeder ports in the order of the maker's sheet. */
+  readonly listed: readonly string[];
+  readonly purge: number;
+  readonly fluidId: string;
+}
+
+export interface Plan {
+  readonly format: typeof PLAN_FORMAT;
+  readonly version: typeof PLAN_VERSION;
+  readonly id: string;
+  readonly name: string;
+  readonly notes: string;
+  readonly createdAt: string;
+  readonly changedAt: string;
+  readonly units: UnitSystem;
+  readonly points: readonly Point[];
+  readonly parts: readonly Part[];
+  readonly circuits: readonly Circuit[];
+  readonly lines: readonly Line[];
+  readonly bench: Bench;
+  readonly bleeding: Bleeding;
+}
+
+/** Something with a place of its own: a point or a port of a part. */
+export interface Target {
+  readonly kind: 'point' | 'port';
+  readonly id: string;
+}
+
+export const allPorts = (plan: Plan): { part: Part; port: Port }[] =>
+  plan.parts.flatMap((part) => part.ports.map((port) => ({ part, port })));

@@ -1,0 +1,47 @@
+import { viewPlan, type Plan } from '../plan/index.ts';
+import { benderSize } from './rules/bender-size.ts';
+import { changedAfterMade } from './rules/changed-after-made.ts';
+import { cutUnsure } from './rules/cut-unsure.ts';
+import { endStraightShort } from './rules/end-straight-short.ts';
+import { feedShort } from './rules/feed-short.ts';
+import { flareBeforeBend } from './rules/flare-before-bend.ts';
+import { guessUnmeasured } from './rules/guess-unmeasured.ts';
+import { lineOpen } from './rules/line-open.ts';
+import { noRoom } from './rules/no-room.ts';
+import { notBled } from './rules/not-bled.ts';
+import { nutSize } from './rules/nut-size.ts';
+import { nutTrapped } from './rules/nut-trapped.ts';
+import { pointUnfixed } from './rules/point-unfixed.ts';
+import { portAngle } from './rules/port-angle.ts';
+import { tapeSuspect } from './rules/tape-suspect.ts';
+import { tapesDisagree } from './rules/tapes-disagree.ts';
+import type { Level, Rule, Snag } from './snag.ts';
+
+export { type Level, type Place, type Snag, type Station } from './snag.ts';
+
+/** Every rule there is, in the order of the stations. */
+const RULES: readonly Rule[] = [
+  pointUnfixed,
+  tapeSuspect,
+  tapesDisagree,
+  guessUnmeasured,
+  lineOpen,
+  noRoom,
+  nutTrapped,
+  endStraightShort,
+  portAngle,
+  feedShort,
+  benderSize,
+  nutSize,
+  flareBeforeBend,
+  cutUnsure,
+  changedAfterMade,
+  notBled,
+];
+const RANK: Record<Level, number> = { stop: 0, mind: 1, note: 2 };
+
+/** All snags of a valid plan, stops first, else in the order of the stations. */
+export function inspect(plan: Plan): Snag[] {
+  const view = viewPlan(plan);
+  return RULES.flatMap((rule) => rule(view)).sort((a, b) => RANK[a.level] - RANK[b.level]);
+}

@@ -1,0 +1,16 @@
+import { figure } from '../../fault/index.ts';
+import { lengthWords, type Rule, type Snag } from '../snag.ts';
+import { places } from './places.ts';
+
+/** Among five tapes or more, one that disagrees with the rest can be named (Baarda's test). */
+export const tapeSuspect: Rule = (view) =>
+  places(view).flatMap(({ place, where, known, fixed }): Snag[] => {
+    const index = fixed.survey?.suspect ?? null;
+    if (index === null) return [];
+    const tape = known.tapes![index]!;
+    const off = fixed.survey!.residualsMm[index]!;
+    return [{
+      rule: 'tape-suspect', level: 'mind', station: 'measure', place, where,
+      text: `The tape from ${view.points.get(tape.from)!.point.name} reads ${lengthWords(view).full(Math.abs(off), 1)} too ${off > 0 ? 'long' : 'short'} against the others (${figure(tape.readMm)} read): read it again.`,
+    }]; // prettier-ignore
+  });

@@ -1,0 +1,44 @@
+import type { EditCall, LineView, PlanView } from '../plan/index.ts';
+import { formatLength, formatLengthUnit } from '../units/index.ts';
+
+export type Level = 'stop' | 'mind' | 'note';
+export type Station = 'measure' | 'route' | 'make' | 'fill';
+
+/** What a finding is about: a line (and a corner of it, as an index into its nodes), a point, a port or the plan. */
+export interface Place {
+  readonly kind: 'line' | 'point' | 'port' | 'plan';
+  readonly id: string;
+  readonly node?: number;
+}
+/** A finding against the plan: what a careful friend would point out. */
+export interface Snag {
+  readonly rule: string;
+  readonly level: Level;
+  readonly station: Station;
+  readonly place: Place;
+  /** The place in words: "R2, end B". */
+  readonly where: string;
+  readonly text: string;
+  /** One action that mends it. */
+  readonly mend?: { readonly label: string; readonly call: EditCall };
+}
+/** A rule is a pure function over the plan; what it cannot judge it leaves alone or says once as a note. */
+export type Rule = (view: PlanView) => Snag[];
+
+/** Lengths for sentences, in the plan's units. */
+export const lengthWords = ({
+  plan,
+}: PlanView): { bare: (mm: number, digits?: number) => string; full: (mm: number, digits?: number) => string } => ({
+  bare: (mm, digits = 0) => formatLength(mm, plan.units, digits),
+  full: (mm, digits = 0) => formatLengthUnit(mm, plan.units, digits),
+});
+
+export const onLine = (view: LineView, node?: number): Place => ({
+  kind: 'line',
+  id: view.line.id,
+  ...(node === undefined ? {} : { node }),
+});
+export const ENDS = ['a', 'b'] as const;
+export const endName = (end: 'a' | 'b'): string => `end ${end.toUpperCase()}`;
+/** Index of the corner next to an end, or of the end itself where the line has none. */
+export const cornerAt = (view: LineView, end: 'a' | 'b'): number => (end === 'a' ? 1 : Math.max(view.nodesMm.length - 2, 0));

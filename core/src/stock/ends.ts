@@ -1,0 +1,40 @@
+export type FlareForm = 'double-flare-45' | 'bubble' | 'cone-37';
+export const FLARES: Record<FlareForm, { readonly name: string; readonly flareExtraMm: number; readonly clampMm: number }> = {
+  // Tube used up and clamp depth differ from tool to tool: common practice, to be replaced by the user's own test piece.
+  'double-flare-45': { name: 'Double flare', flareExtraMm: 3, clampMm: 22 },
+  bubble: { name: 'Bubble flare', flareExtraMm: 2, clampMm: 22 },
+  'cone-37': { name: 'Single 37° flare', flareExtraMm: 2, clampMm: 22 },
+};
+
+export interface TubeNut {
+  readonly id: string;
+  readonly name: string;
+  readonly thread: string;
+  readonly flare: FlareForm;
+  /** Size of tube it is drilled for, as `TubeStock.id` begins. */
+  readonly tubeOdMm: number;
+  readonly lengthMm: number;
+  readonly wrench: string;
+  readonly source: string;
+}
+
+const INCH = 'SAE J512 (from memory); length: common practice, measure your own';
+const METRIC = 'ISO 4038 / DIN 74233 (from memory); length: common practice, measure your own';
+const AN = 'SAE J514 (from memory); length over the sleeve: common practice, measure your own';
+
+/** Tube nuts by thread and flare. */
+export const NUTS: readonly TubeNut[] = [
+  { id: '3/8-24-inverted', name: '3/8-24 nut', thread: '3/8-24 UNF', flare: 'double-flare-45', tubeOdMm: 4.7625, lengthMm: 16, wrench: '3/8 in wrench', source: INCH },
+  { id: '7/16-24-inverted', name: '7/16-24 nut', thread: '7/16-24 UNS', flare: 'double-flare-45', tubeOdMm: 6.35, lengthMm: 16, wrench: '7/16 in wrench', source: INCH },
+  { id: 'M10x1-inverted', name: 'M10x1 nut, inverted flare', thread: 'M10x1', flare: 'double-flare-45', tubeOdMm: 4.75, lengthMm: 16, wrench: '11 mm wrench', source: METRIC },
+  { id: 'M10x1-bubble', name: 'M10x1 nut', thread: 'M10x1', flare: 'bubble', tubeOdMm: 4.75, lengthMm: 16, wrench: '11 mm wrench', source: METRIC },
+  { id: 'M12x1-bubble', name: 'M12x1 nut', thread: 'M12x1', flare: 'bubble', tubeOdMm: 6, lengthMm: 18, wrench: '13 mm wrench', source: METRIC },
+  { id: '3/8-24-bubble', name: '3/8-24 nut, bubble flare', thread: '3/8-24 UNF', flare: 'bubble', tubeOdMm: 4.7625, lengthMm: 16, wrench: '3/8 in wrench', source: INCH },
+  { id: '-3-sleeve', name: '-3 sleeve nut', thread: '3/8-24 UNF', flare: 'cone-37', tubeOdMm: 4.7625, lengthMm: 18, wrench: '1/2 in wrench', source: AN },
+  { id: '-4-sleeve', name: '-4 sleeve nut', thread: '7/16-20 UNF', flare: 'cone-37', tubeOdMm: 6.35, lengthMm: 20, wrench: '9/16 in wrench', source: AN },
+]; // prettier-ignore
+
+export const nutById = (id: string): TubeNut | undefined => NUTS.find((nut) => nut.id === id);
+
+/** Two tube sizes that one nut's bore takes: 3/16 in (4.7625) and 4.75 mm are the same to a nut. */
+export const nutFitsTube = (nut: TubeNut, odMm: number): boolean => Math.abs(nut.tubeOdMm - odMm) <= 0.1;

@@ -1,0 +1,52 @@
+/** One bend made to learn what a bender gives: what was dialled and what the tube kept. */
+export interface TestBend {
+  readonly dialDeg: number;
+  readonly gotDeg: number;
+}
+
+/** A user's own bender with the die for one tube size. */
+export interface Bender {
+  /** Centre-line radius of the die. */
+  readonly dieRadiusMm: number;
+  /** From the die's reference mark to the tangent point on the clamped side, toward the bend. */
+  readonly referenceMm: number;
+  /** Which part of the tube the clamp holds: the one toward end A or the one toward end B. */
+  readonly clampSide: 'a' | 'b';
+  /** Least straight between two bends. */
+  readonly leastFeedMm: number;
+  /** Straight that the shoe or clamp needs beyond the first and after the last bend. */
+  readonly shoeMm: number;
+  readonly testBends: readonly TestBend[];
+}
+
+/** Springback as a line: dialled = offsetDeg + slope · got. */
+export interface Springback {
+  readonly offsetDeg: number;
+  readonly slope: number;
+}
+
+/**
+ * The least-squares line of dialled against got through a user's test bends. With bends to one
+ * angle only, the line through that angle and zero; with none, no springback.
+ * Source: ordinary least squares; springback grows about linearly with the angle (common practice).
+ */
+export function springback(testBends: readonly TestBend[]): Springback {
+  const n = testBends.length;
+  if (n === 0) return { offsetDeg: 0, slope: 1 };
+  const mean = (pick: (t: TestBend) => number): number => testBends.reduce((sum, t) => sum + pick(t), 0) / n;
+  const [dial, got] = [mean((t) => t.dialDeg), mean((t) => t.gotDeg)];
+  const spread = testBends.reduce((sum, t) => sum + (t.gotDeg - got) ** 2, 0);
+  if (spread < 1e-6) return { offsetDeg: 0, slope: dial / got };
+  const slope = testBends.reduce((sum, t) => sum + (t.gotDeg - got) * (t.dialDeg - dial), 0) / spread;
+  return { offsetDeg: dial - slope * got, slope };
+}
+
+/** What to dial to keep `gotDeg`. */
+export const dialFor = (line: Springback, gotDeg: number): number => line.offsetDeg + line.slope * gotDeg;
+
+/**
+ * The centre-line radius a bend keeps. Springback opens the bend and keeps the arc, so
+ * formed radius = die radius · dialled ÷ got. Source: arc = R·θ before and after.
+ */
+export const formedRadiusMm = (bender: Bender, gotDeg: number): number =>
+  (bender.dieRadiusMm * dialFor(springback(bender.testBends), gotDeg)) / gotDeg;

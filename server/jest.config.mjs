@@ -1,0 +1,2 @@
+import { nodeProject } from '../tools/jest-node.mjs';
+export default nodeProject('server');
