@@ -69,7 +69,8 @@ function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): 
       cavityMl: part.cavityMl / part.ports.filter((p) => p.role === 'bleeder').length,
     })),
     school: plan.bleeding.school,
-    listed: plan.bleeding.listed.filter((id) => bleeders.some((b) => b.port.id === id)).map(labelOf),
+    // One bleeder needs no list to stand in.
+    listed: (bleeders.length === 1 ? bleeders.map((b) => b.port.id) : plan.bleeding.listed.filter((id) => bleeders.some((b) => b.port.id === id))).map(labelOf),
     wetMl: [...parts].filter((part) => part.kind === 'master').reduce((sum, part) => sum + part.cavityMl, 0),
     purge: plan.bleeding.purge,
   };

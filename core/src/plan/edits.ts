@@ -7,7 +7,6 @@ import {
   type Bench,
   type BenchBender,
   type Bleeding,
-  type Circuit,
   type Known,
   type Line,
   type Part,
@@ -121,7 +120,6 @@ export const EDITS = {
     return next;
   },
 
-  addCircuit: (plan: Plan, { circuit }: { circuit: Circuit }): Plan => ({ ...plan, circuits: [...plan.circuits, circuit] }),
 
   addLine: (plan: Plan, { line }: { line: Line }): Plan => ({ ...plan, lines: [...plan.lines, line] }),
   changeLine: (plan: Plan, { id, patch }: { id: string; patch: Patch<Line> }): Plan =>

@@ -12,7 +12,7 @@ export interface Fixed {
   readonly survey: Survey | null;
   /** Why the tapes do not fix the point; the place held before then counts. */
   readonly fault: string | null;
-  /** True while the place, or a datum it is taped from, is a guess. */
+  /** True while the place, or a datum it is taped from, is a guess, or one of its tapes is to be read again. */
   readonly guess: boolean;
 }
 
@@ -37,7 +37,8 @@ function fixFrom(known: Known, datums: readonly Datum[]): Fixed {
       tapes: (known.tapes ?? []).map((tape) => carried(tape, datums.find((d) => d.id === tape.from)!.fixed)),
       ...(known.side ? { side: known.side } : {}),
     });
-    return { atMm: found.pointMm, sigmaMm: found.sigmaMm, survey: found, fault: null, guess: datums.some((d) => d.fixed.guess) };
+    const guess = found.suspect !== null || datums.some((d) => d.fixed.guess);
+    return { atMm: found.pointMm, sigmaMm: found.sigmaMm, survey: found, fault: null, guess };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return { ...held, fault: error.message, guess: true };

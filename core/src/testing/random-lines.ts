@@ -16,7 +16,7 @@ export const bendTables = fc
     ),
     tailMm: fc.double({ min: 0.5, max: 600, noNaN: true }),
   })
-  .map(({ clrMm, bends, tailMm }): UnbendInput => ({
+  .map(({ clrMm, bends, tailMm }): UnbendInput & { readonly clrMm: number } => ({
     startMm: [310, -420, 505],
     direction: [1, 0, 0],
     normal: [0, 0, 1],

@@ -1,9 +1,10 @@
-import { applyEdit, lengthenEnd, viewPlan, type LineView, type PlanView } from '../../plan/index.ts';
+import { applyEdit, lengthenEnd, toolingOf, viewPlan, type LineView, type PlanView } from '../../plan/index.ts';
 import type { Room } from '../../tube/index.ts';
 import { cornerAt, ENDS, endName, lengthWords, onLine, type Snag } from '../snag.ts';
 
 /** A mend that makes an end straight long enough, tried on the plan itself and offered only where it helps and spoils no bend. */
-function lengthened(view: PlanView, line: LineView, end: 'a' | 'b', neededMm: number, straightMm: number): Snag['mend'] {
+function lengthened(view: PlanView, line: LineView, end: 'a' | 'b', straightMm: number): Snag['mend'] {
+  const neededMm = toolingOf(line.line.ends[end], view.plan.bench).nutLengthMm + line.bender.shoeMm;
   const moreMm = Math.ceil(neededMm - straightMm);
   for (const cornersMm of lengthenEnd(line.nodesMm, end, moreMm)) {
     const call = { edit: 'setCorners', with: { id: line.line.id, cornersMm } } as const;
@@ -30,8 +31,8 @@ export function endStraights(
     ENDS.flatMap((end): Snag[] => {
       const found = line.card?.room[end];
       if (found?.room !== room) return [];
-      const snag = finding({ line, end, straight: full(found.straightMm), needed: bare(found.neededMm) });
-      const mend = snag.level === 'stop' ? lengthened(view, line, end, found.neededMm, found.straightMm) : undefined;
+      const snag = finding({ line, end, straight: full(found.straightMm, 1), needed: bare(found.neededMm) });
+      const mend = snag.level === 'stop' ? lengthened(view, line, end, found.straightMm) : undefined;
       return [
         {
           ...snag,

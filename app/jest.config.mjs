@@ -1,0 +1,16 @@
+import presets from 'jest-preset-angular/presets/index.js';
+import { swc } from '../tools/jest-node.mjs';
+
+const preset = presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' });
+export default {
+  displayName: 'app',
+  ...preset,
+  transform: { '/core/src/.+\\.ts$': swc, ...preset.transform },
+  transformIgnorePatterns: ['node_modules/(?!.*\\.mjs$)'],
+  setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
+  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  moduleNameMapper: {
+    '^@firm-line/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
+    '/plan-worker\\.factory$': '<rootDir>/src/testing/plan-worker.stub.ts',
+  },
+};

@@ -1,0 +1,5 @@
+import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless';
+globalThis.structuredClone ??= <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;
+import 'fake-indexeddb/auto';
+
+setupZonelessTestEnv();

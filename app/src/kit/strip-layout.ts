@@ -1,0 +1,47 @@
+import type { LineView } from '@firm-line/core/plan';
+import type { CardBend } from '@firm-line/core/tube';
+
+export interface StripBend {
+  readonly bend: CardBend;
+  readonly index: number;
+  /** Along the finished tube from the seat at A, mm. */
+  readonly startMm: number;
+  readonly endMm: number;
+  /** Where the bend begins on the drawing, and where its figures stand, px. */
+  readonly x: number;
+  readonly endX: number;
+  readonly labelX: number;
+}
+export interface StripLayout {
+  readonly lengthMm: number;
+  readonly startX: number;
+  readonly endX: number;
+  readonly nutPx: { readonly a: number; readonly b: number };
+  readonly bends: readonly StripBend[];
+}
+
+/** Moves wanted places apart to `gap`, within `from` and `to`, keeping their order. */
+export function spread(wanted: readonly number[], gap: number, from: number, to: number): number[] {
+  const places = [...wanted];
+  for (let i = 0; i < places.length; i++) places[i] = Math.max(places[i]!, i ? places[i - 1]! + gap : from);
+  for (let i = places.length - 1; i >= 0; i--) places[i] = Math.min(places[i]!, i === places.length - 1 ? to : places[i + 1]! - gap);
+  return places;
+}
+
+/** The chosen line drawn straight to scale across `widthPx`; null where it has no card. */
+export function stripLayout(view: LineView, widthPx: number, nutMm: { a: number; b: number }, gapPx: number): StripLayout | null {
+  if (!view.card) return null;
+  const lengthMm = view.pieces.at(-1)!.endMm;
+  const [startX, endX] = [24, widthPx - 24];
+  const x = (mm: number): number => startX + (mm / lengthMm) * (endX - startX);
+  const arcs = view.pieces.filter((piece) => piece.kind === 'arc');
+  const labels = spread(arcs.map((arc) => x(arc.startMm)), gapPx, gapPx / 2, widthPx - gapPx / 2); // prettier-ignore
+  const nutPx = (mm: number): number => Math.max(26, (mm / lengthMm) * (endX - startX));
+  return {
+    lengthMm,
+    startX,
+    endX,
+    nutPx: { a: nutPx(nutMm.a), b: nutPx(nutMm.b) },
+    bends: arcs.map((arc, i) => ({ bend: view.card!.bends[i]!, index: i, startMm: arc.startMm, endMm: arc.endMm, x: x(arc.startMm), endX: x(arc.endMm), labelX: labels[i]! })),
+  };
+}

@@ -1,0 +1,65 @@
+import { inject, Injectable } from '@angular/core';
+import { defaultBench, emptyPlan, MOST_PLAN_BYTES, planFileName, writePlan, type Plan } from '@firm-line/core/plan';
+import { PlanRefused, PlanWorker } from '../workers/plan-worker';
+import { PlanDb, type StoredPlan } from './plan-db';
+
+/** Demo plans that ship with the app, by id. */
+export const DEMOS: readonly { id: string; name: string; about: string }[] = [
+  { id: 'gannet', name: 'Gannet', about: 'A step van becoming a travelling bicycle workshop: seven lines in three circuits.' },
+];
+
+/** Plans in and out: files, demo plans, new ones and copies. */
+@Injectable({ providedIn: 'root' })
+export class PlanFiles {
+  private readonly db = inject(PlanDb);
+  private readonly worker = inject(PlanWorker);
+
+  /** A demo plan as it ships, or null where there is none of that id or it cannot be had. */
+  async demo(id: string): Promise<Plan | null> {
+    if (!DEMOS.some((demo) => demo.id === id)) return null;
+    const answer = await fetch(`/demo/${id}.firmline.json`);
+    return answer.ok ? this.worker.read(await answer.text()) : null;
+  }
+
+  /** A new plan with the bench of the plan changed last. */
+  async create(): Promise<Plan> {
+    const plans = (await this.db.all()).filter((p) => !p.deletedAt);
+    const name = freeName('New plan', plans);
+    return this.keep(emptyPlan(crypto.randomUUID(), name, new Date().toISOString(), plans[0]?.plan.units ?? 'metric', plans[0]?.plan.bench ?? defaultBench()));
+  }
+
+  /** Reads a plan file; where its id is taken here it becomes a copy. Throws PlanRefused, and nothing changes. */
+  async import(file: File): Promise<Plan> {
+    if (file.size > MOST_PLAN_BYTES) throw new PlanRefused([{ path: '', message: `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the most.` }]);
+    const plan = await this.worker.read(await file.text());
+    return (await this.db.get(plan.id)) ? this.duplicate(plan) : this.keep(plan);
+  }
+
+  async duplicate(plan: Plan): Promise<Plan> {
+    const now = new Date().toISOString();
+    return this.keep({ ...plan, id: crypto.randomUUID(), name: freeName(plan.name, await this.db.all()), createdAt: now, changedAt: now });
+  }
+
+  /** Hands the plan to the user as a file. */
+  export(plan: Plan): void {
+    const link = document.createElement('a');
+    const url = URL.createObjectURL(new Blob([writePlan(plan)], { type: 'application/json' }));
+    link.href = url;
+    link.download = planFileName(plan);
+    link.click();
+    setTimeout(() => URL.revokeObjectURL(url), 10_000);
+  }
+
+  private async keep(plan: Plan): Promise<Plan> {
+    await this.db.write(plan, 0);
+    return plan;
+  }
+}
+
+function freeName(name: string, plans: readonly Pick<StoredPlan, 'name'>[]): string {
+  const taken = new Set(plans.map((p) => p.name));
+  if (!taken.has(name)) return name;
+  let n = 2;
+  while (taken.has(`${name} ${n}`)) n++;
+  return `${name} ${n}`;
+}

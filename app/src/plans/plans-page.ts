@@ -1,0 +1,167 @@
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal, viewChild } from '@angular/core';
+import { Router } from '@angular/router';
+import { Notices } from '../kit/notices';
+import { PlanDb, type StoredPlan } from '../plan/plan-db';
+import { DEMOS, PlanFiles } from '../plan/plan-files';
+import { PlanStore } from '../plan/plan-store';
+import { PlanRefused } from '../workers/plan-worker';
+
+/** All plans of this browser: new, in and out of files, copied, deleted and brought back. */
+@Component({
+  selector: 'fl-plans-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(dragover)': '$event.preventDefault(); over.set(true)', '(dragleave)': 'over.set(false)', '(drop)': 'drop($event)', class: 'block min-h-dvh' },
+  template: `
+    <header class="flex flex-wrap items-center gap-4 border-b border-rule bg-sheet px-6 py-3">
+      <img src="favicon.svg" alt="" class="size-11" />
+      <div class="mr-auto">
+        <h1 class="text-2xl font-bold">Firm Line</h1>
+        <p class="text-ink-soft">From the first tape reading to a firm pedal.</p>
+      </div>
+      <button type="button" class="btn" (click)="file.click()">Import a plan file</button>
+      <input #file type="file" accept=".json,application/json" class="hidden" aria-label="Plan file" (change)="pick($event)" />
+      <button type="button" class="btn-main" (click)="create()">New plan</button>
+    </header>
+    <main class="mx-auto max-w-4xl px-6 py-8" [class.bg-fluid-pale]="over()">
+      <section aria-labelledby="yours">
+        <h2 id="yours" class="h2">Plans in this browser</h2>
+        <p class="mb-3 text-sm text-ink-soft">They stay on this machine. Export a file to keep or hand on; drop a <span class="font-mono">*.firmline.json</span> file anywhere here to bring one in.</p>
+        <ul class="flex flex-col gap-2">
+          @for (row of kept(); track row.id) {
+            <li class="card flex flex-wrap items-center gap-2 px-4 py-2" data-test="plan-row">
+              <a class="mr-auto min-w-48 py-2" [href]="'/plan/' + row.id + '/route'" (click)="open($event, row.id)">
+                <span class="block text-lg font-bold underline-offset-4 hover:underline">{{ row.name }}</span>
+                <span class="text-sm text-ink-soft">{{ row.plan.lines.length }} lines, changed {{ when(row.changedAt) }}</span>
+              </a>
+              <button type="button" class="btn px-3" (click)="rename(row)" [attr.aria-label]="'Rename ' + row.name">Rename</button>
+              <button type="button" class="btn px-3" (click)="files.export(row.plan)" [attr.aria-label]="'Export ' + row.name">Export</button>
+              <button type="button" class="btn px-3" (click)="duplicate(row)" [attr.aria-label]="'Duplicate ' + row.name">Duplicate</button>
+              <button type="button" class="btn px-3" (click)="remove(row)" [attr.aria-label]="'Delete ' + row.name">Delete</button>
+            </li>
+          } @empty {
+            <li class="card px-4 py-6 text-ink-soft">{{ loaded() ? 'No plans yet. Start with the demo below, a new plan, or a plan file.' : 'Looking for plans…' }}</li>
+          }
+        </ul>
+      </section>
+      @if (demos().length) {
+        <section class="mt-8" aria-labelledby="demos">
+          <h2 id="demos" class="h2">Demo plans</h2>
+          <ul class="mt-3 flex flex-col gap-2">
+            @for (demo of demos(); track demo.id) {
+              <li class="card flex items-center gap-4 px-4 py-2">
+                <span class="mr-auto"><span class="block text-lg font-bold">{{ demo.name }}</span><span class="text-sm text-ink-soft">{{ demo.about }} Invented figures.</span></span>
+                <a class="btn" [href]="'/plan/' + demo.id + '/route'" (click)="open($event, demo.id)">Open {{ demo.name }}</a>
+              </li>
+            }
+          </ul>
+        </section>
+      }
+      @if (deleted().length) {
+        <section class="mt-8" aria-labelledby="deleted">
+          <h2 id="deleted" class="h2">Deleted</h2>
+          <ul class="mt-3 flex flex-col gap-2">
+            @for (row of deleted(); track row.id) {
+              <li class="flex items-center gap-4 border-t border-rule px-4 py-1">
+                <span class="mr-auto">{{ row.name }}</span>
+                <button type="button" class="link" (click)="restore(row)">Bring back {{ row.name }}</button>
+              </li>
+            }
+          </ul>
+        </section>
+      }
+      <p class="mt-10 max-w-prose text-sm text-ink-soft">
+        Brakes can kill. What this plans is a help to the person who builds, not a verdict: local rules and the part makers' sheets come first, and a qualified person inspects the work before the road.
+      </p>
+    </main>
+    <dialog #naming class="w-full max-w-sm rounded-xl bg-sheet p-5 shadow-xl" aria-label="Rename plan">
+      <form method="dialog" (submit)="named(name.value)">
+        <label class="label" for="plan-name">Name of the plan</label>
+        <input #name id="plan-name" class="field mt-1 w-full" maxlength="100" required autocomplete="off" />
+        <div class="mt-4 flex justify-end gap-2"><button type="button" class="btn" (click)="naming.close()">Cancel</button><button type="submit" class="btn-main">Rename</button></div>
+      </form>
+    </dialog>
+  `,
+})
+export class PlansPage {
+  private readonly db = inject(PlanDb);
+  private readonly router = inject(Router);
+  private readonly notices = inject(Notices);
+  protected readonly files = inject(PlanFiles);
+  private readonly all = signal<readonly StoredPlan[]>([]);
+  protected readonly loaded = signal(false);
+  protected readonly over = signal(false);
+  protected readonly kept = computed(() => this.all().filter((row) => !row.deletedAt));
+  protected readonly deleted = computed(() => this.all().filter((row) => row.deletedAt));
+  protected readonly demos = computed(() => DEMOS.filter((demo) => !this.kept().some((row) => row.id === demo.id)));
+  private readonly naming = viewChild.required<ElementRef<HTMLDialogElement>>('naming');
+  private readonly nameField = viewChild.required<ElementRef<HTMLInputElement>>('name');
+  private renaming: StoredPlan | null = null;
+
+  constructor() {
+    inject(PlanStore).close();
+    void this.load();
+  }
+
+  protected open(event: Event, id: string): void {
+    event.preventDefault();
+    void this.router.navigate(['/plan', id, 'route']);
+  }
+  protected async create(): Promise<void> {
+    const plan = await this.files.create();
+    await this.router.navigate(['/plan', plan.id, 'measure']);
+  }
+  protected async duplicate(row: StoredPlan): Promise<void> {
+    await this.files.duplicate(row.plan);
+    await this.load();
+  }
+  protected async remove(row: StoredPlan): Promise<void> {
+    await this.db.setDeleted(row.id, new Date().toISOString());
+    await this.load();
+    this.notices.say(`${row.name} is deleted.`, { action: { label: 'Undo', run: () => void this.restore(row) } });
+  }
+  protected async restore(row: StoredPlan): Promise<void> {
+    await this.db.setDeleted(row.id, null);
+    await this.load();
+  }
+  protected rename(row: StoredPlan): void {
+    this.renaming = row;
+    this.nameField().nativeElement.value = row.name;
+    this.naming().nativeElement.showModal();
+  }
+  protected async named(name: string): Promise<void> {
+    const row = this.renaming;
+    if (!row || !name.trim()) return;
+    await this.db.write({ ...row.plan, name: name.trim(), changedAt: new Date().toISOString() }, row.revision);
+    await this.load();
+  }
+  protected pick(event: Event): void {
+    const field = event.target as HTMLInputElement;
+    void this.take([...(field.files ?? [])]);
+    field.value = '';
+  }
+  protected drop(event: DragEvent): void {
+    event.preventDefault();
+    this.over.set(false);
+    void this.take([...(event.dataTransfer?.files ?? [])]);
+  }
+  protected when(time: string): string {
+    return new Date(time).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+  }
+
+  private async take(list: readonly File[]): Promise<void> {
+    for (const file of list) {
+      try {
+        const plan = await this.files.import(file);
+        this.notices.say(`${plan.name} is imported from ${file.name}.`);
+      } catch (error) {
+        const details = error instanceof PlanRefused ? error.faults.map((f) => (f.path ? `${f.path}: ${f.message}` : f.message)) : [(error as Error).message];
+        this.notices.say(`${file.name} was not imported, and nothing was changed.`, { details });
+      }
+    }
+    await this.load();
+  }
+  private async load(): Promise<void> {
+    this.all.set(await this.db.all());
+    this.loaded.set(true);
+  }
+}

@@ -1,0 +1,64 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { formatLengthUnit } from '@firm-line/core/units';
+import { PlanStore } from '../plan/plan-store';
+import { Selection } from '../plan/selection';
+
+const INKS = { fluid: { bar: 'bg-fluid', text: 'text-fluid' }, copper: { bar: 'bg-copper', text: 'text-copper' }, slate: { bar: 'bg-slate', text: 'text-slate' } } as const;
+
+/** All lines in one row, each as long as its share; one is picked. */
+@Component({
+  selector: 'fl-ribbon',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div role="radiogroup" aria-label="Lines" class="flex gap-1 overflow-x-auto border-b border-rule bg-sheet px-6 pt-1" (keydown)="walk($event)">
+      @for (line of lines(); track line.id) {
+        <button
+          type="button"
+          role="radio"
+          [attr.aria-checked]="line.chosen"
+          [attr.tabindex]="line.chosen ? 0 : -1"
+          [attr.data-line]="line.id"
+          class="min-h-14 min-w-12 basis-0 rounded-md px-1 text-left"
+          [style.flex-grow]="line.share"
+          [title]="line.hint"
+          (click)="selection.chooseLine(line.id)"
+        >
+          <span class="block truncate text-sm" [class]="line.chosen ? 'text-ink' : ''">
+            <span class="font-bold" [class]="line.chosen ? 'text-base' : line.ink.text">{{ line.name }}</span>
+            <span class="ml-1 text-ink-soft">{{ line.title }}</span>
+          </span>
+          <span class="mt-0.5 block rounded-full" [class]="line.ink.bar + (line.chosen ? ' h-4' : ' h-2 opacity-75')"></span>
+        </button>
+      }
+    </div>
+  `,
+})
+export class Ribbon {
+  private readonly store = inject(PlanStore);
+  protected readonly selection = inject(Selection);
+  protected readonly lines = computed(() => {
+    const view = this.store.view();
+    const longest = Math.max(1, ...(view?.lines ?? []).map((v) => v.card?.developedMm ?? 0));
+    return (view?.lines ?? []).map(({ line, card }) => ({
+      id: line.id,
+      name: line.name,
+      title: line.title,
+      chosen: this.selection.line()?.line.id === line.id,
+      ink: INKS[view!.circuits.get(line.circuitId)!.ink],
+      share: Math.max(card?.developedMm ?? 0, longest / 12),
+      hint: `${line.name} ${line.title}, ${view!.circuits.get(line.circuitId)!.name}, ${card ? formatLengthUnit(card.developedMm, this.store.units()) : 'no length yet'}`,
+    }));
+  });
+
+  /** Arrow keys walk along the lines, as in any radio group. */
+  protected walk(event: KeyboardEvent): void {
+    const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
+    if (!step) return;
+    event.preventDefault();
+    const lines = this.lines();
+    const next = lines[(lines.findIndex((line) => line.chosen) + step + lines.length) % lines.length];
+    if (!next) return;
+    this.selection.chooseLine(next.id);
+    (event.currentTarget as HTMLElement).querySelector<HTMLElement>(`[data-line="${next.id}"]`)?.focus();
+  }
+}

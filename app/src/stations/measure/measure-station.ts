@@ -1,0 +1,57 @@
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, viewChild } from '@angular/core';
+import type { Target } from '@firm-line/core/plan';
+import { FlatViews } from '../../kit/flat-views';
+import { PlanStore } from '../../plan/plan-store';
+import { Selection } from '../../plan/selection';
+import { PlaceDetail } from './place-detail';
+import { PlaceList } from './place-list';
+
+@Component({
+  selector: 'fl-measure-station',
+  imports: [PlaceList, PlaceDetail, FlatViews],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'flex min-h-0 flex-1 flex-col' },
+  template: `
+    <h1 class="sr-only">Measure</h1>
+    @if (store.view()) {
+      <div class="grid flex-1 md:grid-cols-[19rem_1fr]">
+        <aside class="border-r border-rule bg-sheet p-4 md:max-h-[calc(100dvh-4.75rem)] md:overflow-auto" aria-label="Places" tabindex="0">
+          <fl-place-list (chosen)="show()" />
+        </aside>
+        <div class="flex min-w-0 flex-col">
+          <section #detail class="card m-4 p-5" aria-label="The chosen place">
+            @if (target(); as target) {
+              <fl-place-detail [target]="target" />
+            } @else {
+              <h2 class="text-2xl font-bold">Nothing measured yet</h2>
+              <p class="mt-2 max-w-prose">
+                x runs rearward from the front axle, y to the vehicle's right from its middle, z up from the ground at ride height. Add three datums or more on the frame, then the parts, and tape each port from the datums.
+              </p>
+            }
+          </section>
+          <fl-flat-views class="min-h-72 flex-1" [target]="target()" (targetPicked)="selection.chooseTarget($event)" />
+        </div>
+      </div>
+    }
+  `,
+})
+export class MeasureStation {
+  protected readonly store = inject(PlanStore);
+  protected readonly selection = inject(Selection);
+  private readonly detail = viewChild.required<ElementRef<HTMLElement>>('detail');
+
+  /** The chosen place, else the first one that a snag is about, else the first there is. */
+  protected readonly target = computed((): Target | null => {
+    const view = this.store.view();
+    const chosen = this.selection.target();
+    if (chosen || !view) return chosen;
+    const place = this.store.snags().find((snag) => snag.station === 'measure')?.place;
+    if (place?.kind === 'point' || place?.kind === 'port') return { kind: place.kind, id: place.id };
+    const point = view.plan.points[0];
+    return point ? { kind: 'point', id: point.id } : null;
+  });
+
+  protected show(): void {
+    this.detail().nativeElement.scrollIntoView({ block: 'nearest' });
+  }
+}

@@ -1,0 +1,183 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { figure } from '@firm-line/core/fault';
+import { PART_KINDS, PORT_ROLES, type EditCall, type Known, type Part, type Port, type Target } from '@firm-line/core/plan';
+import { formatDirection, formatLength, parseDirection } from '@firm-line/core/units';
+import type { Vec3 } from '@firm-line/core/vec';
+import { LengthField } from '../../kit/length-field';
+import { NumberField } from '../../kit/number-field';
+import { SnagRow } from '../../kit/snag-row';
+import { PlanStore } from '../../plan/plan-store';
+import { Selection } from '../../plan/selection';
+import { KIND_NAMES, newPort } from './new-places';
+import { TapeTable } from './tape-table';
+
+const HOWS: readonly { how: Known['how']; name: string }[] = [
+  { how: 'guessed', name: 'A guess' },
+  { how: 'typed', name: 'Measured and typed' },
+  { how: 'sheet', name: "The part's sheet" },
+  { how: 'taped', name: 'Taped from datums' },
+];
+const AXES = [
+  { axis: 0, name: 'x, aft of the front axle' },
+  { axis: 1, name: 'y, right of the middle' },
+  { axis: 2, name: 'z, up from the ground' },
+] as const;
+
+/** One point or port: what it is, where it is, how that is known and how sure. */
+@Component({
+  selector: 'fl-place-detail',
+  imports: [LengthField, NumberField, TapeTable, SnagRow],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (found(); as place) {
+      <div class="flex flex-wrap items-end gap-3">
+        <div class="min-w-48 flex-1"><label class="label block" for="place-name">Name of the {{ place.port ? 'port' : 'point' }}</label><input id="place-name" class="field w-full font-semibold" maxlength="80" autocomplete="off" [value]="place.name" (change)="rename($any($event.target))" /></div>
+        @if (place.port; as port) {
+          <div>
+            <label class="label block" for="port-role">Role</label>
+            <select id="port-role" class="field" (change)="patchPort({ role: $any($event.target).value })">
+              @for (role of roles; track role) {
+                <option [value]="role" [selected]="role === port.role">{{ role }}</option>
+              }
+            </select>
+          </div>
+          <div class="w-44"><label class="label block" for="port-way">Tube leaves it going</label><input id="port-way" class="field w-full" autocomplete="off" [value]="way()" [attr.aria-invalid]="wayFault() ? true : null" (change)="turn($any($event.target))" /></div>
+        }
+        <button type="button" class="btn" (click)="remove()">Delete</button>
+      </div>
+      @if (wayFault(); as text) {
+        <p class="fault mt-1">{{ text }}</p>
+      }
+      <dl class="mt-4 flex flex-wrap gap-x-8 gap-y-1" aria-label="Where it is">
+        @for (axis of axes; track axis.axis) {
+          <div>
+            <dt class="label">{{ axis.name }}</dt>
+            <dd class="font-mono text-3xl" [attr.data-axis]="axis.axis">{{ mm(place.fixed.atMm[axis.axis]) }} <span class="text-base">±{{ mm(2 * place.fixed.sigmaMm[axis.axis]) }}</span></dd>
+          </div>
+        }
+      </dl>
+      <p class="text-sm text-ink-soft">± is two standard deviations: nineteen times in twenty it lies within.</p>
+      @for (snag of snags(); track $index) {
+        <fl-snag-row class="mt-2" [snag]="snag" />
+      }
+      <fieldset class="mt-4">
+        <legend class="label">How it is known</legend>
+        <div class="flex flex-wrap gap-2">
+          @for (option of hows; track option.how) {
+            <label class="flex min-h-11 cursor-pointer items-center gap-2 rounded-lg border px-3" [class]="option.how === place.known.how ? 'border-fluid bg-fluid-pale font-semibold' : 'border-rule bg-sheet'">
+              <input type="radio" name="how" class="size-5 accent-fluid" [value]="option.how" [checked]="option.how === place.known.how" (change)="setHow(option.how)" />{{ option.name }}
+            </label>
+          }
+        </div>
+      </fieldset>
+      @if (place.known.how === 'taped') {
+        <fl-tape-table class="mt-3 block" [target]="target()" [known]="place.known" [fixed]="place.fixed" (changed)="setKnown($event)" />
+      } @else {
+        <div class="mt-3 grid max-w-xl grid-cols-3 gap-3">
+          @for (axis of axes; track axis.axis) {
+            <fl-length-field [label]="axis.name" [valueMm]="place.known.atMm[axis.axis]" (changed)="setAxis('atMm', axis.axis, $event)" />
+          }
+          @for (axis of axes; track axis.axis) {
+            <fl-length-field [label]="'± of ' + axis.name.slice(0, 1) + ' (1σ)'" [valueMm]="place.known.sigmaMm[axis.axis]" [leastMm]="0" [mostMm]="5000" (changed)="setAxis('sigmaMm', axis.axis, $event)" />
+          }
+        </div>
+      }
+      @if (place.part; as part) {
+        <section class="mt-5 border-t border-rule pt-3" aria-label="The part">
+          <h3 class="font-bold">The part it belongs to</h3>
+          <div class="mt-2 flex flex-wrap items-end gap-3">
+            <div class="min-w-40 flex-1"><label class="label block" for="part-name">Name</label><input id="part-name" class="field w-full" maxlength="80" autocomplete="off" [value]="part.name" (change)="patchPart({ name: $any($event.target).value.trim() || part.name })" /></div>
+            <div>
+              <label class="label block" for="part-kind">Kind</label>
+              <select id="part-kind" class="field" (change)="patchPart({ kind: $any($event.target).value })">
+                @for (kind of kinds; track kind) {
+                  <option [value]="kind" [selected]="kind === part.kind">{{ kindNames[kind] }}</option>
+                }
+              </select>
+            </div>
+            <fl-number-field class="w-32" label="Fluid in it, mL" [value]="part.cavityMl" (changed)="patchPart({ cavityMl: $event })" />
+            <button type="button" class="btn" (click)="addPort()">Add a port</button>
+            <button type="button" class="btn" (click)="removePart()">Delete the part</button>
+          </div>
+        </section>
+      }
+    } @else {
+      <p class="py-6 text-ink-soft">Choose a place on the left, or on the picture.</p>
+    }
+  `,
+})
+export class PlaceDetail {
+  private readonly store = inject(PlanStore);
+  private readonly selection = inject(Selection);
+  readonly target = input.required<Target>();
+  protected readonly hows = HOWS;
+  protected readonly axes = AXES;
+  protected readonly roles = PORT_ROLES;
+  protected readonly kinds = PART_KINDS;
+  protected readonly kindNames = KIND_NAMES;
+  protected readonly wayFault = signal<string | null>(null);
+
+  protected readonly found = computed(() => {
+    const { kind, id } = this.target();
+    const view = this.store.view();
+    if (kind === 'point') {
+      const point = view?.points.get(id);
+      return point && { name: point.point.name, known: point.point.known, fixed: point.fixed, port: null, part: null };
+    }
+    const port = view?.ports.get(id);
+    return port && { name: port.port.name, known: port.port.known, fixed: port.fixed, port: port.port, part: port.part };
+  });
+  protected readonly way = computed(() => formatDirection(this.found()?.port?.direction ?? [1, 0, 0]));
+  protected readonly snags = computed(() => this.store.snags().filter((snag) => snag.place.kind === this.target().kind && snag.place.id === this.target().id));
+
+  protected setKnown(patch: Partial<Known>): void {
+    this.apply({ edit: 'setKnown', with: { target: this.target(), known: { ...this.found()!.known, ...patch } } });
+  }
+  protected setHow(how: Known['how']): void {
+    const { known, fixed } = this.found()!;
+    if (how === 'taped') return this.setKnown({ how, tapes: known.tapes ?? [], side: known.side ?? 'above' });
+    // What was measured is not lost by changing how it is known: the place found so far is taken over.
+    this.setKnown({ how, atMm: tenths(fixed.atMm), sigmaMm: tenths(fixed.sigmaMm) });
+  }
+  protected setAxis(field: 'atMm' | 'sigmaMm', axis: number, mm: number): void {
+    this.setKnown({ [field]: this.found()!.known[field].map((v, i) => (i === axis ? mm : v)) as unknown as Vec3 });
+  }
+  protected rename(field: HTMLInputElement): void {
+    const name = field.value.trim();
+    if (!name) return void (field.value = this.found()!.name);
+    this.apply(this.found()!.port ? { edit: 'changePort', with: { id: this.target().id, patch: { name } } } : { edit: 'changePoint', with: { id: this.target().id, patch: { name } } });
+  }
+  protected turn(field: HTMLInputElement): void {
+    const read = parseDirection(field.value, this.found()!.fixed.atMm[1]);
+    if (!read.ok) return this.wayFault.set(read.message);
+    this.wayFault.set(null);
+    this.patchPort({ direction: read.value });
+    field.value = this.way();
+  }
+  protected patchPort(patch: Partial<Omit<Port, 'id'>>): void {
+    this.apply({ edit: 'changePort', with: { id: this.target().id, patch } });
+  }
+  protected patchPart(patch: Partial<Omit<Part, 'id'>>): void {
+    this.apply({ edit: 'changePart', with: { id: this.found()!.part!.id, patch } });
+  }
+  protected addPort(): void {
+    const port = newPort(this.store.plan()!);
+    this.apply({ edit: 'addPort', with: { partId: this.found()!.part!.id, port } });
+    this.selection.chooseTarget({ kind: 'port', id: port.id });
+  }
+  protected remove(): void {
+    const { id, kind } = this.target();
+    this.apply(kind === 'point' ? { edit: 'removePoint', with: { id } } : { edit: 'removePort', with: { id } });
+  }
+  protected removePart(): void {
+    this.apply({ edit: 'removePart', with: { id: this.found()!.part!.id } });
+  }
+  private apply(call: EditCall): void {
+    this.store.apply(call);
+  }
+  protected mm(value: number): string {
+    return this.store.units() === 'metric' ? figure(value, 1) : formatLength(value, 'inch');
+  }
+}
+
+const tenths = (v: Vec3): Vec3 => v.map((n) => Math.round(n * 10) / 10) as unknown as Vec3;

@@ -1,0 +1,101 @@
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
+import { figure } from '@firm-line/core/fault';
+import { PART_KINDS, type Fixed, type PartKind, type Target } from '@firm-line/core/plan';
+import { formatLength } from '@firm-line/core/units';
+import { PlanStore } from '../../plan/plan-store';
+import { Selection } from '../../plan/selection';
+import { KIND_NAMES, newPart, newPoint } from './new-places';
+
+const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' } as const;
+
+/** Datums, points, parts and ports, each with how sure it is. */
+@Component({
+  selector: 'fl-place-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="flex items-center justify-between">
+      <h2 class="h2">Datums and points</h2>
+      <button type="button" class="btn px-3" (click)="addPoint()">Add point</button>
+    </div>
+    <ul class="mt-1">
+      @for (row of points(); track row.target.id) {
+        <li class="border-t border-rule">
+          <button type="button" class="flex min-h-11 w-full items-center gap-2 rounded-md px-2 text-left" [class.bg-copper-pale]="isChosen(row.target)" [attr.aria-pressed]="isChosen(row.target)" (click)="choose(row.target)">
+            <span class="min-w-0 flex-1 truncate">{{ row.name }}</span><span class="text-sm whitespace-nowrap" [class.font-semibold]="row.open">{{ row.sure }}</span>
+          </button>
+        </li>
+      } @empty {
+        <li class="py-2 text-sm text-ink-soft">Start here: three or more places on the frame that you can hook a tape to and whose position you know. Everything else is taped from them.</li>
+      }
+    </ul>
+    <div class="mt-5 flex items-center justify-between gap-2">
+      <h2 class="h2">Parts and ports</h2>
+      <select class="field" aria-label="Add a part" (change)="addPart($any($event.target))">
+        <option value="">Add part…</option>
+        @for (kind of kinds; track kind) {
+          <option [value]="kind">{{ kindNames[kind] }}</option>
+        }
+      </select>
+    </div>
+    @for (part of parts(); track part.id) {
+      <h3 class="mt-2 px-2 text-sm font-bold">{{ part.name }}</h3>
+      <ul>
+        @for (row of part.ports; track row.target.id) {
+          <li class="border-t border-rule">
+            <button type="button" class="flex min-h-11 w-full items-center gap-2 rounded-md px-2 pl-5 text-left" [class.bg-copper-pale]="isChosen(row.target)" [attr.aria-pressed]="isChosen(row.target)" (click)="choose(row.target)">
+              <span class="min-w-0 flex-1 truncate">{{ row.name }}</span><span class="text-sm whitespace-nowrap" [class.font-semibold]="row.open">{{ row.sure }}</span>
+            </button>
+          </li>
+        }
+      </ul>
+    } @empty {
+      <p class="border-t border-rule py-2 text-sm text-ink-soft">Then the parts that lines will join: a master, tees, the hose brackets at the wheels.</p>
+    }
+  `,
+})
+export class PlaceList {
+  private readonly store = inject(PlanStore);
+  private readonly selection = inject(Selection);
+  readonly chosen = output<Target>();
+  protected readonly kinds = PART_KINDS;
+  protected readonly kindNames = KIND_NAMES;
+
+  private sure(fixed: Fixed, how: keyof typeof HOW): { sure: string; open: boolean } {
+    if (fixed.fault) return { sure: '△ not fixed', open: true };
+    if (fixed.survey && fixed.survey.suspect !== null) return { sure: '△ read again', open: true };
+    const most = 2 * Math.max(...fixed.sigmaMm);
+    const shown = this.store.units() === 'metric' ? figure(most, most < 10 ? 1 : 0) : formatLength(most, 'inch');
+    return { sure: `${how === 'guessed' ? '△ ' : ''}${HOW[how]} ±${shown}`, open: how === 'guessed' };
+  }
+  protected readonly points = computed(() =>
+    [...(this.store.view()?.points.values() ?? [])].map(({ point, fixed }) => ({ target: { kind: 'point', id: point.id } as const, name: point.name, ...this.sure(fixed, point.known.how) })),
+  );
+  protected readonly parts = computed(() => {
+    const view = this.store.view();
+    return (view?.plan.parts ?? []).map((part) => ({
+      id: part.id,
+      name: part.name,
+      ports: part.ports.map((port) => ({ target: { kind: 'port', id: port.id } as const, name: port.name, ...this.sure(view!.ports.get(port.id)!.fixed, port.known.how) })),
+    }));
+  });
+  protected isChosen(target: Target): boolean {
+    return this.selection.target()?.id === target.id;
+  }
+  protected choose(target: Target): void {
+    this.selection.chooseTarget(target);
+    this.chosen.emit(target);
+  }
+  protected addPoint(): void {
+    const point = newPoint(this.store.plan()!);
+    this.store.apply({ edit: 'addPoint', with: { point } });
+    this.choose({ kind: 'point', id: point.id });
+  }
+  protected addPart(field: HTMLSelectElement): void {
+    const kind = field.value as PartKind | '';
+    field.value = '';
+    if (!kind) return;
+    const part = newPart(this.store.plan()!, kind);
+    this.store.apply({ edit: 'addPart', with: { part } });
+    this.choose({ kind: 'port', id: part.ports[0]!.id });
+  }
+}

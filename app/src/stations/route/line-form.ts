@@ -1,0 +1,165 @@
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal, viewChild } from '@angular/core';
+import { freshId, type Line, type LineEnd } from '@firm-line/core/plan';
+import { benderFor } from '@firm-line/core/plan';
+import { FLARES, nutById, nutFitsTube, NUTS, tubeById, tubeLabel, TUBES } from '@firm-line/core/stock';
+import { PlanStore } from '../../plan/plan-store';
+import { Selection } from '../../plan/selection';
+
+const ENDS = ['a', 'b'] as const;
+
+/** What a line is: its name, circuit and tube, the ports it joins and the nut at each end. Makes new lines and changes old ones. */
+@Component({
+  selector: 'fl-line-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <dialog #dialog class="w-full max-w-2xl rounded-xl bg-sheet p-6 shadow-xl" [attr.aria-label]="isNew() ? 'New line' : 'Line details'">
+      @if (draft(); as line) {
+        <form method="dialog" (submit)="keep($event)">
+          <h2 class="h2">{{ isNew() ? 'New line' : 'Line ' + line.name }}</h2>
+          <div class="mt-3 grid grid-cols-[6rem_1fr] gap-3 sm:grid-cols-[6rem_1fr_1fr]">
+            <div><label class="label block" for="line-name">Name</label><input id="line-name" class="field w-full" required maxlength="12" autocomplete="off" [value]="line.name" (change)="set({ name: $any($event.target).value.trim() || line.name })" /></div>
+            <div><label class="label block" for="line-title">From what to what</label><input id="line-title" class="field w-full" maxlength="80" autocomplete="off" [value]="line.title" (change)="set({ title: $any($event.target).value.trim() })" /></div>
+            <div class="col-span-2 sm:col-span-1">
+              <label class="label block" for="line-circuit">Circuit</label>
+              <select id="line-circuit" class="field w-full" (change)="set({ circuitId: $any($event.target).value })">
+                @for (circuit of circuits(); track circuit.id) {
+                  <option [value]="circuit.id" [selected]="circuit.id === line.circuitId">{{ circuit.name }}</option>
+                }
+              </select>
+            </div>
+          </div>
+          <div class="mt-3 grid gap-3 sm:grid-cols-2">
+            <div>
+              <label class="label block" for="line-tube">Tube</label>
+              <select id="line-tube" class="field w-full" (change)="setTube($any($event.target).value)">
+                @for (tube of tubes; track tube.id) {
+                  <option [value]="tube.id" [selected]="tube.id === line.tubeId">{{ label(tube) }}</option>
+                }
+              </select>
+            </div>
+            <div>
+              <label class="label block" for="line-bender">Bender</label>
+              <select id="line-bender" class="field w-full" (change)="set({ benderId: $any($event.target).value })">
+                @for (bender of benders(); track bender.id) {
+                  <option [value]="bender.id" [selected]="bender.id === line.benderId">{{ bender.name }}</option>
+                }
+              </select>
+            </div>
+            @for (end of ends; track end) {
+              <fieldset class="rounded-lg border border-rule p-3">
+                <legend class="px-1 font-semibold">End {{ end.toUpperCase() }}</legend>
+                <label class="label block" [attr.for]="'port-' + end">Port</label>
+                <select [id]="'port-' + end" class="field w-full" (change)="setEnd(end, { portId: $any($event.target).value || null })">
+                  <option value="">No port yet</option>
+                  @for (port of free(end); track port.id) {
+                    <option [value]="port.id" [selected]="port.id === line.ends[end].portId">{{ port.name }}</option>
+                  }
+                </select>
+                <label class="label mt-2 block" [attr.for]="'nut-' + end">Flare and nut</label>
+                <select [id]="'nut-' + end" class="field w-full" (change)="setNut(end, $any($event.target).value)">
+                  @for (nut of nuts(); track nut.id) {
+                    <option [value]="nut.id" [selected]="nut.id === line.ends[end].nutId">{{ flares[nut.flare].name }}, {{ nut.name }}</option>
+                  }
+                </select>
+              </fieldset>
+            }
+          </div>
+          <p class="mt-3 text-sm text-ink-soft">Identify thread and seat at the port before you buy: two that screw together may still not seal. The part maker's sheet comes first.</p>
+          @if (fault(); as text) {
+            <p class="fault mt-2" role="alert">{{ text }}</p>
+          }
+          <div class="mt-4 flex flex-wrap justify-end gap-2">
+            @if (!isNew()) {
+              <button type="button" class="btn mr-auto" (click)="remove()">Delete line</button>
+            }
+            <button type="button" class="btn" (click)="dialog.close()">Cancel</button>
+            <button type="submit" class="btn-main">{{ isNew() ? 'Make the line' : 'Keep' }}</button>
+          </div>
+        </form>
+      }
+    </dialog>
+  `,
+})
+export class LineForm {
+  private readonly store = inject(PlanStore);
+  private readonly selection = inject(Selection);
+  private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
+  protected readonly draft = signal<Line | null>(null);
+  protected readonly isNew = signal(false);
+  protected readonly fault = signal<string | null>(null);
+  protected readonly ends = ENDS;
+  protected readonly tubes = TUBES;
+  protected readonly flares = FLARES;
+  protected readonly label = tubeLabel;
+  protected readonly circuits = computed(() => this.store.plan()?.circuits ?? []);
+  protected readonly benders = computed(() => this.store.plan()?.bench.benders ?? []);
+  protected readonly nuts = computed(() => {
+    const line = this.draft();
+    return line ? NUTS.filter((nut) => nutFitsTube(nut, tubeById(line.tubeId)!.odMm)) : [];
+  });
+
+  openNew(): void {
+    const plan = this.store.plan()!;
+    const tube = TUBES.find((t) => t.id === plan.lines.at(-1)?.tubeId) ?? TUBES.find((t) => t.material === 'copper-nickel')!;
+    const nut = NUTS.find((n) => nutFitsTube(n, tube.odMm))!;
+    const end: LineEnd = { portId: null, flare: nut.flare, nutId: nut.id };
+    const names = new Set(plan.lines.map((l) => l.name));
+    const name = Array.from({ length: plan.lines.length + 1 }, (_, i) => `L${i + 1}`).find((n) => !names.has(n))!;
+    this.open(true, {
+      id: freshId(plan, 'line'), name, title: '', circuitId: plan.circuits[0]!.id, tubeId: tube.id,
+      benderId: (benderFor(plan.bench, tube.odMm) ?? plan.bench.benders[0]!).id, ends: { a: end, b: end }, cornersMm: [], ticks: [],
+    }); // prettier-ignore
+  }
+  openOn(line: Line): void {
+    this.open(false, line);
+  }
+  private open(isNew: boolean, line: Line): void {
+    this.isNew.set(isNew);
+    this.draft.set(line);
+    this.fault.set(null);
+    this.dialog().nativeElement.showModal();
+  }
+
+  /** Ports that this end may take: not a bleeder, not held by another line nor by the other end. */
+  protected free(end: 'a' | 'b'): { id: string; name: string }[] {
+    const draft = this.draft()!;
+    const held = new Set(this.store.plan()!.lines.filter((l) => l.id !== draft.id).flatMap((l) => ENDS.map((e) => l.ends[e].portId))); // prettier-ignore
+    held.add(draft.ends[end === 'a' ? 'b' : 'a'].portId);
+    return [...this.store.view()!.ports.values()].filter(({ port }) => port.role !== 'bleeder' && !held.has(port.id)).map(({ part, port }) => ({ id: port.id, name: `${part.name}, ${port.name}` })); // prettier-ignore
+  }
+  protected set(patch: Partial<Line>): void {
+    this.draft.update((line) => line && { ...line, ...patch });
+  }
+  protected setEnd(end: 'a' | 'b', patch: Partial<LineEnd>): void {
+    this.draft.update((line) => line && { ...line, ends: { ...line.ends, [end]: { ...line.ends[end], ...patch } } });
+  }
+  protected setNut(end: 'a' | 'b', nutId: string): void {
+    this.setEnd(end, { nutId, flare: nutById(nutId)!.flare });
+  }
+  protected setTube(tubeId: string): void {
+    const odMm = tubeById(tubeId)!.odMm;
+    this.set({ tubeId, benderId: benderFor(this.store.plan()!.bench, odMm)?.id ?? this.draft()!.benderId });
+    for (const end of ENDS) {
+      const now = nutById(this.draft()!.ends[end].nutId)!;
+      if (nutFitsTube(now, odMm)) continue;
+      const nut = this.nuts().find((n) => n.flare === now.flare) ?? this.nuts()[0];
+      if (nut) this.setNut(end, nut.id);
+    }
+  }
+
+  protected keep(event: Event): void {
+    event.preventDefault();
+    const line = this.draft()!;
+    if (!line.ends.a.portId || !line.ends.b.portId) {
+      if (this.isNew()) return this.fault.set('Choose the port at each end: a line runs between two ports. Ports are added in Measure.');
+    }
+    if (this.isNew()) this.store.apply({ edit: 'addLine', with: { line } });
+    else this.store.apply({ edit: 'changeLine', with: { id: line.id, patch: line } });
+    this.selection.chooseLine(line.id);
+    this.dialog().nativeElement.close();
+  }
+  protected remove(): void {
+    this.store.apply({ edit: 'removeLine', with: { id: this.draft()!.id } });
+    this.dialog().nativeElement.close();
+  }
+}

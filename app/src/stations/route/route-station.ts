@@ -1,0 +1,93 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { cutSigmaMm } from '@firm-line/core/plan';
+import { tubeLabel } from '@firm-line/core/stock';
+import { formatLength } from '@firm-line/core/units';
+import type { Vec3 } from '@firm-line/core/vec';
+import { FlatViews } from '../../kit/flat-views';
+import { Strip } from '../../kit/strip';
+import { PlanStore } from '../../plan/plan-store';
+import { Selection } from '../../plan/selection';
+import { Jump } from '../../shell/jump';
+import { Ribbon } from '../../shell/ribbon';
+import { LineForm } from './line-form';
+import { MoveLine } from './move-line';
+import { MoveList } from './move-list';
+
+@Component({
+  selector: 'fl-route-station',
+  imports: [RouterLink, Ribbon, Strip, FlatViews, MoveList, MoveLine, LineForm],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'flex min-h-0 flex-1 flex-col' },
+  template: `
+    <h1 class="sr-only">Route</h1>
+    @if (selection.line(); as view) {
+      <fl-ribbon />
+      <section class="flex flex-wrap items-center gap-x-6 border-b border-rule bg-sheet px-6 pt-2" aria-label="The chosen line">
+        <div class="w-52">
+          <h2 class="text-2xl leading-tight font-bold">{{ view.line.name }}</h2>
+          <p class="leading-tight">{{ view.line.title }}</p>
+          @if (view.card; as card) {
+            <p class="text-sm text-ink-soft">
+              Cut <span class="font-mono text-xl text-ink" data-test="cut">{{ mm(card.stockCutMm) }}</span>
+              @if (sigma() !== null) {
+                <span class="font-mono"> ±{{ mm(2 * sigma()!, 1) }}</span>
+              }
+            </p>
+          }
+          <p class="text-sm text-ink-soft">{{ label(view.tube) }}</p>
+        </div>
+        <fl-strip class="min-w-80 flex-1" [view]="view" [node]="selection.node()" (picked)="selection.chooseNode($event)" />
+      </section>
+      <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(24rem,1fr)]">
+        <section class="flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="Flat views">
+          <fl-flat-views
+            class="flex-1"
+            [lineId]="view.line.id"
+            [node]="selection.node()"
+            [ghost]="ghost()"
+            (linePicked)="selection.chooseLine($event)"
+            (nodePicked)="selection.chooseNode($event)"
+            (targetPicked)="jump.to('measure', $event)"
+          />
+          @if (view.nodesMm.length) {
+            <fl-move-line class="p-3" [view]="view" (ghost)="ghost.set($event)" />
+          }
+        </section>
+        <aside class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l" aria-label="Moves of the line">
+          <div class="flex gap-2 border-b border-rule px-4 py-2">
+            <button type="button" class="btn px-3" (click)="form().openOn(view.line)">Line details</button>
+            <button type="button" class="btn ml-auto px-3" (click)="form().openNew()">New line</button>
+          </div>
+          <fl-move-list class="min-h-0 flex-1 overflow-auto px-3" [view]="view" />
+        </aside>
+      </div>
+    } @else {
+      <div class="m-auto max-w-lg p-8 text-center">
+        <h2 class="text-2xl font-bold">No lines yet</h2>
+        <p class="mt-2">A line runs from one port to another. {{ ports() < 2 ? 'This plan has fewer than two ports: add parts and their ports in Measure first.' : 'Choose its two ports, then say its corners as moves.' }}</p>
+        <div class="mt-4 flex justify-center gap-2">
+          <a class="btn" routerLink="../measure">Go to Measure</a>
+          <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="form().openNew()">New line</button>
+        </div>
+      </div>
+    }
+    <fl-line-form />
+  `,
+})
+export class RouteStation {
+  protected readonly store = inject(PlanStore);
+  protected readonly selection = inject(Selection);
+  protected readonly jump = inject(Jump);
+  protected readonly form = viewChild.required(LineForm);
+  protected readonly ghost = signal<readonly Vec3[] | null>(null);
+  protected readonly label = tubeLabel;
+  protected readonly ports = computed(() => [...(this.store.view()?.ports.values() ?? [])].filter(({ port }) => port.role !== 'bleeder').length);
+  protected readonly sigma = computed(() => {
+    const view = this.selection.line();
+    return view ? cutSigmaMm(view, this.store.plan()!.bench) : null;
+  });
+  protected mm(mm: number, digits = 0): string {
+    return formatLength(mm, this.store.units(), digits);
+  }
+}

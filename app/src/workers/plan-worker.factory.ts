@@ -1,0 +1,1 @@
+export const createPlanWorker = (): Worker => new Worker(new URL('./plan.worker', import.meta.url), { type: 'module' });

@@ -1,0 +1,70 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+
+export const ROOT = process.cwd();
+
+export interface Served {
+  readonly url: string;
+  readonly stop: () => Promise<void>;
+}
+
+/** The built app on a port of its own. */
+export function serve(): Promise<Served> {
+  const child: ChildProcess = spawn(process.execPath, ['server/dist/main.js'], { cwd: ROOT, env: { ...process.env, PORT: '0' }, stdio: ['ignore', 'pipe', 'inherit'] });
+  const stop = (): Promise<void> =>
+    new Promise((done) => {
+      if (child.exitCode !== null) return done();
+      child.once('exit', () => done());
+      child.kill();
+    });
+  return new Promise((ready, failed) => {
+    child.once('exit', (code) => failed(new Error(`The server ended with ${code}.`)));
+    child.stdout!.on('data', (data: Buffer) => {
+      const url = /http:\/\/[^/\s]+/.exec(data.toString())?.[0];
+      if (url) ready({ url, stop });
+    });
+  });
+}
+
+export const launch = (): Promise<Browser> =>
+  puppeteer.launch({
+    executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+    headless: true,
+    userDataDir: mkdtempSync(join(tmpdir(), 'firm-line-chrome-')),
+    defaultViewport: { width: 1280, height: 800 },
+    args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', '--force-color-profile=srgb', '--lang=en-GB'],
+  });
+
+export interface Watched {
+  readonly page: Page;
+  /** Errors of the console and the page, and requests that left the page's own origin. */
+  readonly complaints: string[];
+}
+
+/** A page that keeps book of whatever should not happen. */
+export async function watch(browser: Browser, url: string): Promise<Watched> {
+  const page = await browser.newPage();
+  const complaints: string[] = [];
+  page.on('console', (message) => {
+    if (message.type() === 'error') complaints.push(`console: ${message.text()}`);
+  });
+  page.on('pageerror', (error) => complaints.push(`page: ${(error as Error).message}`));
+  page.on('request', (request) => {
+    const address = request.url();
+    if (!address.startsWith(url) && !/^(data|blob|about):/.test(address)) complaints.push(`request to ${address}`);
+  });
+  return { page, complaints };
+}
+
+/** Opens a plan at a station and waits until it can be edited and is saved. */
+export async function openPlan(page: Page, url: string, plan = 'gannet', station = 'route'): Promise<void> {
+  await page.goto(`${url}/plan/${plan}/${station}`, { waitUntil: 'load' });
+  await settled(page);
+}
+
+export async function settled(page: Page): Promise<void> {
+  await page.waitForFunction(() => document.querySelector('main') && !document.querySelector('main[inert]') && document.querySelector('[data-test=saved]')?.textContent === 'saved', { timeout: 20_000 });
+}

@@ -1,0 +1,63 @@
+import compression from 'compression';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+
+export interface Folders {
+  /** The built app. */
+  readonly app: string;
+  /** The demo plans. */
+  readonly demo: string;
+}
+
+const YEAR_MS = 365 * 24 * 3600 * 1000;
+/** Files whose name holds a digest of what is in them never change. */
+const HASHED = /-[A-Z0-9]{8,}\.(js|css|woff2?)$/;
+
+/** Serves the built app and the demo plans; everything comes from this origin and nothing runs that is not a file of it. */
+export function createApp({ app, demo }: Folders): Express {
+  const server = express();
+  server.disable('x-powered-by');
+  server.use(
+    helmet({
+      contentSecurityPolicy: {
+        useDefaults: false,
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          styleSrc: ["'self'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'"],
+          manifestSrc: ["'self'"],
+          objectSrc: ["'none'"],
+          baseUri: ["'self'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+        },
+      },
+      // The server speaks plain HTTP to its own machine: there is nothing to upgrade to.
+      strictTransportSecurity: false,
+    }),
+  );
+  server.use(compression());
+  server.get('/healthz', (_request, response) => void response.json({ ok: true }));
+  server.use('/demo', express.static(demo, { index: false, cacheControl: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') }));
+  server.use('/demo', (_request, response) => void response.status(404).json({ error: 'There is no such demo plan.' }));
+  server.use(
+    express.static(app, {
+      index: false,
+      cacheControl: false,
+      setHeaders: (response, path) => {
+        response.setHeader('Cache-Control', HASHED.test(path) ? `public, max-age=${YEAR_MS / 1000}, immutable` : 'no-cache');
+      },
+    }),
+  );
+  // Any address of the app itself is the app; a missing file is missing.
+  server.get('/{*path}', (request, response) => {
+    if (/\.[a-z0-9]+$/i.test(request.path)) return void response.status(404).send('There is no such file.');
+    response.setHeader('Cache-Control', 'no-cache');
+    response.sendFile('index.html', { root: app });
+  });
+  return server;
+}

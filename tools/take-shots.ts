@@ -1,0 +1,35 @@
+import { mkdirSync } from 'node:fs';
+import { launch, openPlan, ROOT, serve, watch } from '../e2e/browser.ts';
+
+/** Rewrites docs/screenshots from the demo plan: one picture of each main view. */
+const SHOTS: readonly { name: string; station: string; line?: string; press?: string }[] = [
+  { name: 'measure', station: 'measure' },
+  { name: 'route', station: 'route', line: 'line-r1' },
+  { name: 'make', station: 'make', line: 'line-f2' },
+  { name: 'fill', station: 'fill' },
+  { name: 'snags', station: 'route', line: 'line-r2', press: 's' },
+];
+
+const folder = `${ROOT}/docs/screenshots`;
+mkdirSync(folder, { recursive: true });
+const server = await serve();
+const browser = await launch();
+try {
+  const { page } = await watch(browser, server.url);
+  for (const shot of SHOTS) {
+    await openPlan(page, server.url, 'gannet', shot.station);
+    if (shot.line) await page.click(`[data-line="${shot.line}"]`);
+    if (shot.press) await page.keyboard.press(shot.press as 's');
+    await page.evaluate(async () => {
+      await document.fonts.ready;
+      (document.activeElement as HTMLElement | null)?.blur();
+    });
+    await new Promise((done) => setTimeout(done, 400));
+    await page.screenshot({ path: `${folder}/${shot.name}.png` });
+  }
+  await page.goto(`${server.url}/`, { waitUntil: 'networkidle0' });
+  await page.screenshot({ path: `${folder}/plans.png` });
+} finally {
+  await browser.close();
+  await server.stop();
+}
