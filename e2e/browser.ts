@@ -13,7 +13,11 @@ export interface Served {
 
 /** The built app on a port of its own. */
 export function serve(): Promise<Served> {
-  const child: ChildProcess = spawn(process.execPath, ['server/dist/main.js'], { cwd: ROOT, env: { ...process.env, PORT: '0' }, stdio: ['ignore', 'pipe', 'inherit'] });
+  const child: ChildProcess = spawn(process.execPath, ['server/dist/main.js'], {
+    cwd: ROOT,
+    env: { ...process.env, PORT: '0' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   const stop = (): Promise<void> =>
     new Promise((done) => {
       if (child.exitCode !== null) return done();
@@ -35,7 +39,17 @@ export const launch = (): Promise<Browser> =>
     headless: true,
     userDataDir: mkdtempSync(join(tmpdir(), 'firm-line-chrome-')),
     defaultViewport: { width: 1280, height: 800 },
-    args: ['--no-sandbox', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--hide-scrollbars', '--force-color-profile=srgb', '--lang=en-GB'],
+    args: [
+      '--no-sandbox',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--hide-scrollbars',
+      '--force-color-profile=srgb',
+      '--lang=en-GB',
+    ],
   });
 
 export interface Watched {
@@ -66,5 +80,11 @@ export async function openPlan(page: Page, url: string, plan = 'gannet', station
 }
 
 export async function settled(page: Page): Promise<void> {
-  await page.waitForFunction(() => document.querySelector('main') && !document.querySelector('main[inert]') && document.querySelector('[data-test=saved]')?.textContent === 'saved', { timeout: 20_000 });
+  await page.waitForFunction(
+    () =>
+      document.querySelector('main h1') &&
+      !document.querySelector('main[inert]') &&
+      document.querySelector('[data-test=saved]')?.textContent === 'saved',
+    { timeout: 20_000 },
+  );
 }

@@ -5,7 +5,11 @@ import { fail, installPackages, npmRun, ROOT } from './steps.mjs';
 installPackages();
 if (!npmRun('build')) fail('The build failed: see above.');
 const children = [
-  spawn(process.execPath, ['server/dist/main.js'], { cwd: ROOT, stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, PORT: '4310' } }),
+  spawn(process.execPath, ['server/dist/main.js'], {
+    cwd: ROOT,
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, PORT: '4310' },
+  }),
   spawn('npm', ['run', 'dev', '-w', 'app'], { cwd: ROOT, stdio: 'inherit' }),
 ];
 const stop = () => children.forEach((child) => child.kill());

@@ -21,7 +21,9 @@ export function fail(sentence) {
 
 /** Installs what the lockfile asks for, unless the very same was installed before. */
 export function installPackages() {
-  const digest = createHash('sha256').update(readFileSync(`${ROOT}/package-lock.json`)).digest('hex');
+  const digest = createHash('sha256')
+    .update(readFileSync(`${ROOT}/package-lock.json`))
+    .digest('hex');
   const mark = `${ROOT}/node_modules/.installed-from`;
   if (existsSync(mark) && readFileSync(mark, 'utf8') === digest) return;
   console.log('Installing packages by the lockfile…');
@@ -38,9 +40,13 @@ export const chromium = () => process.env.CHROMIUM ?? CHROMIUM.find((path) => ex
 export function needChromium() {
   if (chromium()) return;
   const isRoot = process.getuid?.() === 0;
-  if (!isRoot || !existsSync('/usr/bin/apt-get')) fail('The browser tests need Chromium: install Debian\'s package "chromium", or set CHROMIUM to its path.');
+  if (!isRoot || !existsSync('/usr/bin/apt-get'))
+    fail('The browser tests need Chromium: install Debian\'s package "chromium", or set CHROMIUM to its path.');
   console.log('Installing Chromium…');
   run('apt-get', ['update', '-qq'], { stdio: 'ignore' });
-  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  });
   if (!chromium()) fail('Chromium could not be installed: install Debian\'s package "chromium", or set CHROMIUM to its path.');
 }

@@ -1,9 +1,19 @@
-import { isDevMode, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection, type ApplicationConfig } from '@angular/core';
+import {
+  isDevMode,
+  provideBrowserGlobalErrorListeners,
+  provideZonelessChangeDetection,
+  type ApplicationConfig,
+} from '@angular/core';
 import { provideRouter, withComponentInputBinding, type Routes } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
 
 const routes: Routes = [
-  { path: '', pathMatch: 'full', loadComponent: () => import('./plans/plans-page').then((m) => m.PlansPage), title: 'Plans · Firm Line' },
+  {
+    path: '',
+    pathMatch: 'full',
+    loadComponent: () => import('./plans/plans-page').then((m) => m.PlansPage),
+    title: 'Plans · Firm Line',
+  },
   {
     path: 'plan/:planId',
     loadComponent: () => import('./shell/shell').then((m) => m.Shell),

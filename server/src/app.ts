@@ -42,7 +42,14 @@ export function createApp({ app, demo }: Folders): Express {
   );
   server.use(compression());
   server.get('/healthz', (_request, response) => void response.json({ ok: true }));
-  server.use('/demo', express.static(demo, { index: false, cacheControl: false, setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') }));
+  server.use(
+    '/demo',
+    express.static(demo, {
+      index: false,
+      cacheControl: false,
+      setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache'),
+    }),
+  );
   server.use('/demo', (_request, response) => void response.status(404).json({ error: 'There is no such demo plan.' }));
   server.use(
     express.static(app, {

@@ -12,8 +12,10 @@ function fail(sentence: string): never {
   process.exit(1);
 }
 
-if (!Number.isInteger(port) || port < 0 || port > 65535) fail(`PORT is "${process.env['PORT']}": it should be a number from 0 to 65535.`);
-if (!existsSync(`${folders.app}/index.html`)) fail('The app is not built yet: run "npm run build" first, or "npm run demo" for all of it.');
+if (!Number.isInteger(port) || port < 0 || port > 65535)
+  fail(`PORT is "${process.env['PORT']}": it should be a number from 0 to 65535.`);
+if (!existsSync(`${folders.app}/index.html`))
+  fail('The app is not built yet: run "npm run build" first, or "npm run demo" for all of it.');
 
 const listening = createApp(folders).listen(port, host);
 listening.on('listening', () => {
@@ -23,6 +25,7 @@ listening.on('listening', () => {
 });
 listening.on('error', (error: NodeJS.ErrnoException) => {
   if (error.code === 'EADDRINUSE') fail(`Port ${port} is taken by another program: choose one with PORT=4311 npm run demo.`);
-  if (error.code === 'EACCES') fail(`Port ${port} is not allowed to this user: choose one above 1023 with PORT=4311 npm run demo.`);
+  if (error.code === 'EACCES')
+    fail(`Port ${port} is not allowed to this user: choose one above 1023 with PORT=4311 npm run demo.`);
   fail(`The server cannot listen on ${host}:${port}: ${error.message}`);
 });

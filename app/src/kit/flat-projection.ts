@@ -41,7 +41,10 @@ export function projectFlat(places: readonly Vec3[], { width, height }: Size): F
     min: [x[0], y[0], z[0]],
     max: [x[1], y[1], z[1]],
     // From above with the front to the left, the vehicle's right is up the page; from the left side, up is up.
-    at: (face, p) => [left + (p[0] - x[0]) * pxPerMm, face === 'top' ? MARGIN.top + (y[1] - p[1]) * pxPerMm : sideTop + (z[1] - p[2]) * pxPerMm],
+    at: (face, p) => [
+      left + (p[0] - x[0]) * pxPerMm,
+      face === 'top' ? MARGIN.top + (y[1] - p[1]) * pxPerMm : sideTop + (z[1] - p[2]) * pxPerMm,
+    ],
     gridMm: [100, 250, 500, 1000, 2500, 5000, 10_000].find((mm) => mm * pxPerMm >= 60) ?? 25_000,
   };
 }

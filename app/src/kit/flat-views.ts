@@ -16,10 +16,17 @@ const FACES = [{ face: 'top', name: 'From above' }, { face: 'side', name: 'From 
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'relative block min-h-80 min-w-0 overflow-hidden' },
   template: `
-    <svg [attr.viewBox]="'0 0 ' + size().width + ' ' + size().height" class="absolute inset-0 h-full w-full select-none" role="img" [attr.aria-label]="label()">
+    <svg
+      [attr.viewBox]="'0 0 ' + size().width + ' ' + size().height"
+      class="absolute inset-0 h-full w-full select-none"
+      role="img"
+      [attr.aria-label]="label()"
+    >
       @for (rule of grid().rules; track $index) {
         <path [attr.d]="rule.d" class="stroke-rule" stroke-width="1" />
-        <text [attr.x]="rule.x" [attr.y]="rule.y" [attr.text-anchor]="rule.anchor" class="fill-ink-soft font-mono text-[11px]">{{ rule.text }}</text>
+        <text [attr.x]="rule.x" [attr.y]="rule.y" [attr.text-anchor]="rule.anchor" class="fill-ink-soft font-mono text-[11px]">
+          {{ rule.text }}
+        </text>
       }
       @for (name of grid().names; track name.text) {
         <text [attr.x]="name.x" [attr.y]="name.y" class="fill-ink text-sm font-semibold">{{ name.text }}</text>
@@ -27,11 +34,25 @@ const FACES = [{ face: 'top', name: 'From above' }, { face: 'side', name: 'From 
       @for (line of lines(); track line.id) {
         @for (d of line.paths; track $index) {
           <path [attr.d]="d" class="fill-none stroke-transparent" stroke-width="16" (click)="linePicked.emit(line.id)" />
-          <path [attr.d]="d" class="pointer-events-none fill-none" [class]="line.stroke" [attr.stroke-width]="line.chosen ? 5 : 3" [attr.opacity]="line.chosen ? 1 : 0.5" stroke-linejoin="round" [attr.data-flat]="line.chosen ? line.id : null" />
+          <path
+            [attr.d]="d"
+            class="pointer-events-none fill-none"
+            [class]="line.stroke"
+            [attr.stroke-width]="line.chosen ? 5 : 3"
+            [attr.opacity]="line.chosen ? 1 : 0.5"
+            stroke-linejoin="round"
+            [attr.data-flat]="line.chosen ? line.id : null"
+          />
         }
       }
       @for (tape of tapes(); track $index) {
-        <path [attr.d]="tape.d" class="fill-none" [class]="tape.suspect ? 'stroke-stop' : 'stroke-ink-soft'" [attr.stroke-width]="tape.suspect ? 2.5 : 1.2" [attr.stroke-dasharray]="tape.suspect ? '8 4' : '3 3'" />
+        <path
+          [attr.d]="tape.d"
+          class="fill-none"
+          [class]="tape.suspect ? 'stroke-stop' : 'stroke-ink-soft'"
+          [attr.stroke-width]="tape.suspect ? 2.5 : 1.2"
+          [attr.stroke-dasharray]="tape.suspect ? '8 4' : '3 3'"
+        />
       }
       @if (ghostPaths(); as paths) {
         @for (d of paths; track $index) {
@@ -43,21 +64,59 @@ const FACES = [{ face: 'top', name: 'From above' }, { face: 'side', name: 'From 
           <ellipse [attr.cx]="mark.x" [attr.cy]="mark.y" [attr.rx]="mark.rx" [attr.ry]="mark.ry" class="fill-fluid opacity-15" />
           <circle [attr.cx]="mark.x" [attr.cy]="mark.y" r="11" class="fill-transparent" />
           @if (mark.target.kind === 'point') {
-            <path [attr.d]="'M' + (mark.x - 6) + ' ' + mark.y + 'h12M' + mark.x + ' ' + (mark.y - 6) + 'v12'" class="stroke-ink" [attr.stroke-width]="mark.chosen ? 3 : 1.6" />
+            <path
+              [attr.d]="'M' + (mark.x - 6) + ' ' + mark.y + 'h12M' + mark.x + ' ' + (mark.y - 6) + 'v12'"
+              class="stroke-ink"
+              [attr.stroke-width]="mark.chosen ? 3 : 1.6"
+            />
           } @else {
-            <rect [attr.x]="mark.x - 4" [attr.y]="mark.y - 4" width="8" height="8" rx="1.5" class="stroke-ink" [class]="mark.guess ? 'fill-sheet' : 'fill-ink'" [attr.stroke-width]="mark.chosen ? 3 : 1.6" [attr.stroke-dasharray]="mark.guess ? '2 2' : null" />
+            <rect
+              [attr.x]="mark.x - 4"
+              [attr.y]="mark.y - 4"
+              width="8"
+              height="8"
+              rx="1.5"
+              class="stroke-ink"
+              [class]="mark.guess ? 'fill-sheet' : 'fill-ink'"
+              [attr.stroke-width]="mark.chosen ? 3 : 1.6"
+              [attr.stroke-dasharray]="mark.guess ? '2 2' : null"
+            />
           }
           @if (mark.text) {
-            <text [attr.x]="mark.x + mark.dx" [attr.y]="mark.y - 9" [attr.text-anchor]="mark.dx < 0 ? 'end' : 'start'" class="fill-ink stroke-sheet text-xs font-semibold" stroke-width="3" paint-order="stroke">{{ mark.text }}</text>
+            <text
+              [attr.x]="mark.x + mark.dx"
+              [attr.y]="mark.y - 9"
+              [attr.text-anchor]="mark.dx < 0 ? 'end' : 'start'"
+              class="fill-ink stroke-sheet text-xs font-semibold"
+              stroke-width="3"
+              paint-order="stroke"
+            >
+              {{ mark.text }}
+            </text>
           }
         </g>
       }
       @for (corner of corners(); track $index) {
         <g (click)="nodePicked.emit(corner.node)" class="cursor-pointer">
           <circle [attr.cx]="corner.x" [attr.cy]="corner.y" r="14" class="fill-transparent" />
-          <circle [attr.cx]="corner.x" [attr.cy]="corner.y" [attr.r]="corner.chosen ? 9 : 6" [class]="(corner.chosen ? 'fill-ink ' : 'fill-sheet ') + corner.stroke" stroke-width="2.5" />
+          <circle
+            [attr.cx]="corner.x"
+            [attr.cy]="corner.y"
+            [attr.r]="corner.chosen ? 9 : 6"
+            [class]="(corner.chosen ? 'fill-ink ' : 'fill-sheet ') + corner.stroke"
+            stroke-width="2.5"
+          />
           @if (corner.chosen) {
-            <text [attr.x]="corner.x" [attr.y]="corner.y - 15" text-anchor="middle" class="fill-ink stroke-sheet text-sm font-bold" stroke-width="3" paint-order="stroke">{{ corner.node }}</text>
+            <text
+              [attr.x]="corner.x"
+              [attr.y]="corner.y - 15"
+              text-anchor="middle"
+              class="fill-ink stroke-sheet text-sm font-bold"
+              stroke-width="3"
+              paint-order="stroke"
+            >
+              {{ corner.node }}
+            </text>
           }
         </g>
       }
@@ -80,7 +139,9 @@ export class FlatViews {
   private readonly view = computed(() => this.store.view()!);
   private readonly projection = computed(() => projectFlat([...placesOf(this.view()), ...(this.ghost() ?? [])], this.size()));
   private readonly chosen = computed(() => this.view().lines.find((v) => v.line.id === this.lineId()) ?? null);
-  protected readonly label = computed(() => `Top and side view of ${this.view().lines.length} lines${this.chosen() ? `, ${this.chosen()!.line.name} chosen` : ''}`);
+  protected readonly label = computed(
+    () => `Top and side view of ${this.view().lines.length} lines${this.chosen() ? `, ${this.chosen()!.line.name} chosen` : ''}`,
+  );
 
   private stroke(line: LineView): string {
     return STROKES[this.view().circuits.get(line.line.circuitId)!.ink];
@@ -95,7 +156,12 @@ export class FlatViews {
       .lines.filter((line) => line.nodesMm.length)
       .map((line) => {
         const points = line.pieces.length ? polyline(line.pieces) : line.nodesMm;
-        return { id: line.line.id, chosen: line === this.chosen(), stroke: this.stroke(line), paths: this.both((face) => pathThrough(projection, face, points)) };
+        return {
+          id: line.line.id,
+          chosen: line === this.chosen(),
+          stroke: this.stroke(line),
+          paths: this.both((face) => pathThrough(projection, face, points)),
+        };
       })
       .sort((a, b) => Number(a.chosen) - Number(b.chosen));
   });
@@ -121,12 +187,31 @@ export class FlatViews {
       FACES.map(({ face }) => {
         const [x, y] = this.projection().at(face, fixed.atMm);
         const sigma = (i: 0 | 1 | 2): number => 2 * fixed.sigmaMm[i] * this.projection().pxPerMm;
-        return { key: key + face, target, x, y, rx: sigma(0), ry: sigma(face === 'top' ? 1 : 2), guess: fixed.guess, chosen: this.target()?.id === target.id, text, dx: x > this.size().width - 160 ? -9 : 9 };
+        return {
+          key: key + face,
+          face,
+          target,
+          x,
+          y,
+          rx: sigma(0),
+          ry: sigma(face === 'top' ? 1 : 2),
+          guess: fixed.guess,
+          chosen: this.target()?.id === target.id,
+          text,
+          dx: x > this.size().width - 160 ? -9 : 9,
+        };
       });
-    return [
-      ...[...points.values()].flatMap(({ point, fixed }) => mark(point.id, { kind: 'point', id: point.id }, fixed, point.name.split(',')[0]!.slice(0, 14))),
+    const placed: { face: string; x: number; y: number }[] = [];
+    const all = [
       ...[...ports.values()].filter(({ port }) => port.role !== 'bleeder').flatMap(({ part, port, fixed }) => mark(port.id, { kind: 'port', id: port.id }, fixed, named.has(port.id) ? part.name : '')),
+      ...[...points.values()].flatMap(({ point, fixed }) => mark(point.id, { kind: 'point', id: point.id }, fixed, point.name.split(',')[0]!.slice(0, 14))),
     ]; // prettier-ignore
+    // A name that would lie on another is left out: the list and the tip name it.
+    return all.map((m) => {
+      const clash = placed.some((p) => p.face === m.face && Math.abs(p.x - m.x) < 70 && Math.abs(p.y - m.y) < 14);
+      if (m.text && !clash) placed.push(m);
+      return clash && !m.chosen ? { ...m, text: '' } : m;
+    });
   });
   protected readonly tapes = computed(() => {
     const target = this.target();
@@ -134,7 +219,10 @@ export class FlatViews {
     if (!found) return [];
     const known = 'port' in found ? found.port.known : found.point.known;
     return (known.how === 'taped' ? (known.tapes ?? []) : []).flatMap((tape, i) =>
-      this.both((face) => ({ d: pathThrough(this.projection(), face, [this.view().points.get(tape.from)!.fixed.atMm, found.fixed.atMm]), suspect: found.fixed.survey?.suspect === i })),
+      this.both((face) => ({
+        d: pathThrough(this.projection(), face, [this.view().points.get(tape.from)!.fixed.atMm, found.fixed.atMm]),
+        suspect: found.fixed.survey?.suspect === i,
+      })),
     );
   });
   protected readonly grid = computed(() => {
@@ -150,7 +238,13 @@ export class FlatViews {
       });
     const along = ticks(p.min[0], p.max[0], p.gridMm).map((mm) => {
       const x = p.at('top', [mm, 0, 0])[0];
-      return { d: `M${x} ${p.at('top', p.max)[1]}V${p.at('top', p.min)[1]}M${x} ${p.at('side', p.max)[1]}V${bottom}`, x, y: bottom + 16, anchor: 'middle', text: text(mm) };
+      return {
+        d: `M${x} ${p.at('top', p.max)[1]}V${p.at('top', p.min)[1]}M${x} ${p.at('side', p.max)[1]}V${bottom}`,
+        x,
+        y: bottom + 16,
+        anchor: 'middle',
+        text: text(mm),
+      };
     });
     const names = FACES.map(({ face, name }) => ({ text: name, x: left, y: p.at(face, p.max)[1] - 9 }));
     return { rules: [...across('top', 1), ...across('side', 2), ...along], names };

@@ -41,14 +41,19 @@ export class LengthField {
   readonly changed = output<number>();
   protected readonly fault = signal<string | null>(null);
   protected readonly shown = computed(() => formatLength(this.valueMm(), this.store.units(), this.digits()));
-  protected readonly other = computed(() => formatLengthUnit(this.valueMm(), this.store.units() === 'metric' ? 'inch' : 'metric', 1));
+  protected readonly other = computed(() =>
+    formatLengthUnit(this.valueMm(), this.store.units() === 'metric' ? 'inch' : 'metric', 1),
+  );
 
   protected take(field: HTMLInputElement): void {
     const read = parseLength(field.value, this.store.units());
     if (!read.ok) return this.fault.set(read.message);
     const within = read.value >= this.leastMm() && read.value <= this.mostMm();
     if (!within) {
-      const limit = read.value < this.leastMm() ? `${formatLengthUnit(this.leastMm(), this.store.units(), 1)} is the least` : `${formatLengthUnit(this.mostMm(), this.store.units(), 1)} is the most`;
+      const limit =
+        read.value < this.leastMm()
+          ? `${formatLengthUnit(this.leastMm(), this.store.units(), 1)} is the least`
+          : `${formatLengthUnit(this.mostMm(), this.store.units(), 1)} is the most`;
       return this.fault.set(`${field.value.trim()} cannot be used: ${limit}.`);
     }
     this.fault.set(null);

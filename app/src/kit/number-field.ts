@@ -10,7 +10,15 @@ let nextId = 0;
   host: { class: 'block' },
   template: `
     <label class="label block" [attr.for]="id" [class.sr-only]="bare()">{{ label() }}</label>
-    <input [id]="id" class="field-mono w-full" inputmode="decimal" autocomplete="off" [value]="shown()" [attr.aria-invalid]="fault() ? true : null" (change)="take($any($event.target))" />
+    <input
+      [id]="id"
+      class="field-mono w-full"
+      inputmode="decimal"
+      autocomplete="off"
+      [value]="shown()"
+      [attr.aria-invalid]="fault() ? true : null"
+      (change)="take($any($event.target))"
+    />
     @if (fault(); as text) {
       <p class="fault">{{ text }}</p>
     }

@@ -17,7 +17,13 @@ import { LevelSign } from './level-sign';
       }
       {{ snag().text }}
       @if (snag().mend; as mend) {
-        <button type="button" class="-my-2 min-h-11 font-semibold text-fluid underline-offset-4 hover:underline" (click)="store.apply(mend.call)">{{ mend.label }}</button>
+        <button
+          type="button"
+          class="-my-2 min-h-11 font-semibold text-fluid underline-offset-4 hover:underline"
+          (click)="store.apply(mend.call)"
+        >
+          {{ mend.label }}
+        </button>
       }
     </p>
   `,

@@ -7,8 +7,9 @@ export interface StripBend {
   /** Along the finished tube from the seat at A, mm. */
   readonly startMm: number;
   readonly endMm: number;
-  /** Where the bend begins on the drawing, and where its figures stand, px. */
+  /** Where the bend begins and ends on the drawing, where its mark is and where its figures stand, px. */
   readonly x: number;
+  readonly markX: number;
   readonly endX: number;
   readonly labelX: number;
 }
@@ -24,24 +25,42 @@ export interface StripLayout {
 export function spread(wanted: readonly number[], gap: number, from: number, to: number): number[] {
   const places = [...wanted];
   for (let i = 0; i < places.length; i++) places[i] = Math.max(places[i]!, i ? places[i - 1]! + gap : from);
-  for (let i = places.length - 1; i >= 0; i--) places[i] = Math.min(places[i]!, i === places.length - 1 ? to : places[i + 1]! - gap);
+  for (let i = places.length - 1; i >= 0; i--)
+    places[i] = Math.min(places[i]!, i === places.length - 1 ? to : places[i + 1]! - gap);
   return places;
 }
 
 /** The chosen line drawn straight to scale across `widthPx`; null where it has no card. */
-export function stripLayout(view: LineView, widthPx: number, nutMm: { a: number; b: number }, gapPx: number): StripLayout | null {
+export function stripLayout(
+  view: LineView,
+  widthPx: number,
+  nutMm: { a: number; b: number },
+  gapPx: number,
+  markMm: (bend: CardBend) => number,
+): StripLayout | null {
   if (!view.card) return null;
   const lengthMm = view.pieces.at(-1)!.endMm;
   const [startX, endX] = [24, widthPx - 24];
   const x = (mm: number): number => startX + (mm / lengthMm) * (endX - startX);
   const arcs = view.pieces.filter((piece) => piece.kind === 'arc');
-  const labels = spread(arcs.map((arc) => x(arc.startMm)), gapPx, gapPx / 2, widthPx - gapPx / 2); // prettier-ignore
-  const nutPx = (mm: number): number => Math.max(26, (mm / lengthMm) * (endX - startX));
+  // Marks are read from the cut end, the drawing starts at the seat: the flare's tube lies between.
+  const marks = view.card.bends.map((bend, i) => markMm(bend) - (bend.markMm - arcs[i]!.startMm));
+  const labels = spread(marks.map(x), gapPx, gapPx / 2, widthPx - gapPx / 2); // prettier-ignore
+  const nutPx = (mm: number): number => Math.max(14, (mm / lengthMm) * (endX - startX));
   return {
     lengthMm,
     startX,
     endX,
     nutPx: { a: nutPx(nutMm.a), b: nutPx(nutMm.b) },
-    bends: arcs.map((arc, i) => ({ bend: view.card!.bends[i]!, index: i, startMm: arc.startMm, endMm: arc.endMm, x: x(arc.startMm), endX: x(arc.endMm), labelX: labels[i]! })),
+    bends: arcs.map((arc, i) => ({
+      bend: view.card!.bends[i]!,
+      index: i,
+      startMm: arc.startMm,
+      endMm: arc.endMm,
+      x: x(arc.startMm),
+      markX: x(marks[i]!),
+      endX: x(arc.endMm),
+      labelX: labels[i]!,
+    })),
   };
 }

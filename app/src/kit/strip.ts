@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { figure } from '@firm-line/core/fault';
 import { toolingOf, type LineView } from '@firm-line/core/plan';
 import type { FlareForm } from '@firm-line/core/stock';
+import type { CardBend } from '@firm-line/core/tube';
 import { formatLength } from '@firm-line/core/units';
 import { PlanStore } from '../plan/plan-store';
 import { hostSize } from './element-size';
@@ -21,7 +22,12 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
   host: { class: 'block w-full' },
   template: `
     @if (layout(); as strip) {
-      <svg [attr.viewBox]="'0 0 ' + size().width + ' 150'" class="block h-[150px] w-full select-none" role="group" [attr.aria-label]="'Strip of ' + view().line.name + ', ' + strip.bends.length + ' bends'">
+      <svg
+        [attr.viewBox]="'0 0 ' + size().width + ' 150'"
+        class="block h-[150px] w-full select-none"
+        role="group"
+        [attr.aria-label]="'Strip of ' + view().line.name + ', ' + strip.bends.length + ' bends'"
+      >
         <rect [attr.x]="strip.startX" y="34" [attr.width]="strip.endX - strip.startX" height="18" [class]="ink().tube" />
         <rect [attr.x]="strip.startX" y="37" [attr.width]="strip.endX - strip.startX" height="4" class="fill-sheet opacity-40" />
         <g [attr.transform]="'translate(' + strip.startX + ' 43)'">
@@ -47,20 +53,39 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
             (keydown.enter)="picked.emit(bend.bend.node)"
             (keydown.space)="picked.emit(bend.bend.node); $event.preventDefault()"
           >
-            <rect [attr.x]="bend.labelX - 28" y="24" width="56" height="124" rx="8" [class]="node() === bend.bend.node ? 'fill-copper-pale' : 'fill-transparent'" />
+            <rect
+              [attr.x]="bend.labelX - 28"
+              y="24"
+              width="56"
+              height="124"
+              rx="8"
+              [class]="node() === bend.bend.node ? 'fill-copper-pale' : 'fill-transparent'"
+            />
             <rect [attr.x]="bend.x" y="34" [attr.width]="max(bend.endX - bend.x, 1)" height="18" class="fill-ink opacity-50" />
-            <path [attr.d]="'M' + bend.x + ' 27V60L' + bend.labelX + ' 72'" class="fill-none stroke-ink" stroke-width="2" />
+            <path [attr.d]="'M' + bend.markX + ' 27V60L' + bend.labelX + ' 72'" class="fill-none stroke-ink" stroke-width="2" />
             <g [attr.transform]="'translate(' + bend.labelX + ' 88)'">
               <circle r="14" class="fill-sheet stroke-ink-soft" stroke-width="1.5" />
-              <path d="M0 0V-11" class="stroke-ink" stroke-width="3.5" stroke-linecap="round" [attr.transform]="'rotate(' + bend.bend.rotateDeg + ')'" />
+              <path
+                d="M0 0V-11"
+                class="stroke-ink"
+                stroke-width="3.5"
+                stroke-linecap="round"
+                [attr.transform]="'rotate(' + bend.bend.rotateDeg + ')'"
+              />
             </g>
-            <text [attr.x]="bend.labelX" y="122" text-anchor="middle" class="fill-ink font-mono text-[14px] font-semibold">{{ deg(bend.bend.bendDeg) }}</text>
-            <text [attr.x]="bend.labelX" y="141" text-anchor="middle" class="fill-ink-soft font-mono text-[13px]">{{ mark(bend.bend.markMm) }}</text>
+            <text [attr.x]="bend.labelX" y="122" text-anchor="middle" class="fill-ink font-mono text-[14px] font-semibold">
+              {{ deg(bend.bend.bendDeg) }}
+            </text>
+            <text [attr.x]="bend.labelX" y="141" text-anchor="middle" class="fill-ink-soft font-mono text-[13px]">
+              {{ mark(markOf(bend.bend)) }}
+            </text>
           </g>
         }
       </svg>
     } @else {
-      <p class="flex h-[150px] items-center text-ink-soft" data-test="no-strip">{{ view().fault?.message ?? 'An end of this line joins no port yet, so it has no length.' }}</p>
+      <p class="flex h-[150px] items-center text-ink-soft" data-test="no-strip">
+        {{ view().fault?.message ?? 'An end of this line joins no port yet, so it has no length.' }}
+      </p>
     }
   `,
 })
@@ -68,6 +93,8 @@ export class Strip {
   private readonly store = inject(PlanStore);
   readonly view = input.required<LineView>();
   readonly node = input<number | null>(null);
+  /** Which mark is shown: where the bend begins, or where the die's reference is laid. */
+  readonly marks = input<'tangent' | 'draw'>('tangent');
   readonly picked = output<number>();
   protected readonly size = hostSize({ width: 900, height: 150 });
   protected readonly max = Math.max;
@@ -75,14 +102,18 @@ export class Strip {
     const bench = this.store.plan()!.bench;
     const { ends } = this.view().line;
     const nutMm = { a: toolingOf(ends.a, bench).nutLengthMm, b: toolingOf(ends.b, bench).nutLengthMm };
-    return stripLayout(this.view(), this.size().width, nutMm, 60);
+    return stripLayout(this.view(), this.size().width, nutMm, 60, (bend) => this.markOf(bend));
   });
-  protected readonly ink = computed(() => ({ tube: { fluid: 'fill-fluid', copper: 'fill-copper', slate: 'fill-slate' }[this.store.view()!.circuits.get(this.view().line.circuitId)!.ink] }));
+  protected readonly ink = computed(() => ({
+    tube: { fluid: 'fill-fluid', copper: 'fill-copper', slate: 'fill-slate' }[
+      this.store.view()!.circuits.get(this.view().line.circuitId)!.ink
+    ],
+  }));
   protected shape(flare: FlareForm): string {
     return FLARE_SHAPES[flare];
   }
   protected nut(px: number): string {
-    return `M2-16H${px - 5}L${px}-11V11L${px - 5} 16H2z`;
+    return `M1-16H${px - 4}L${px}-11V11L${px - 4} 16H1z`;
   }
   protected deg(value: number): string {
     return `${figure(value)}°`;
@@ -90,8 +121,11 @@ export class Strip {
   protected mark(mm: number): string {
     return formatLength(mm, this.store.units());
   }
+  protected markOf(bend: CardBend): number {
+    return this.marks() === 'draw' ? bend.drawMarkMm : bend.markMm;
+  }
   protected words(index: number): string {
     const bend = this.view().card!.bends[index]!;
-    return `Bend ${index + 1}: ${this.deg(bend.bendDeg)} at ${this.mark(bend.markMm)}, plane turned ${this.deg(bend.rotateDeg)}`;
+    return `Bend ${index + 1}: ${this.deg(bend.bendDeg)} at ${this.mark(this.markOf(bend))}, plane turned ${this.deg(bend.rotateDeg)}`;
   }
 }

@@ -41,8 +41,16 @@ export class PlanDb {
   write(plan: Plan, base: number): Promise<number> {
     return this.db.transaction('rw', this.plans, async () => {
       const before = await this.plans.get(plan.id);
-      if ((before?.revision ?? 0) !== base) throw new RevisionConflict(`Revision ${before?.revision ?? 0} found, ${base} expected.`);
-      await this.plans.put({ id: plan.id, name: plan.name, changedAt: plan.changedAt, revision: base + 1, deletedAt: null, plan });
+      if ((before?.revision ?? 0) !== base)
+        throw new RevisionConflict(`Revision ${before?.revision ?? 0} found, ${base} expected.`);
+      await this.plans.put({
+        id: plan.id,
+        name: plan.name,
+        changedAt: plan.changedAt,
+        revision: base + 1,
+        deletedAt: null,
+        plan,
+      });
       return base + 1;
     });
   }

@@ -25,19 +25,36 @@ export class PlanFiles {
   async create(): Promise<Plan> {
     const plans = (await this.db.all()).filter((p) => !p.deletedAt);
     const name = freeName('New plan', plans);
-    return this.keep(emptyPlan(crypto.randomUUID(), name, new Date().toISOString(), plans[0]?.plan.units ?? 'metric', plans[0]?.plan.bench ?? defaultBench()));
+    return this.keep(
+      emptyPlan(
+        crypto.randomUUID(),
+        name,
+        new Date().toISOString(),
+        plans[0]?.plan.units ?? 'metric',
+        plans[0]?.plan.bench ?? defaultBench(),
+      ),
+    );
   }
 
   /** Reads a plan file; where its id is taken here it becomes a copy. Throws PlanRefused, and nothing changes. */
   async import(file: File): Promise<Plan> {
-    if (file.size > MOST_PLAN_BYTES) throw new PlanRefused([{ path: '', message: `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the most.` }]);
+    if (file.size > MOST_PLAN_BYTES)
+      throw new PlanRefused([
+        { path: '', message: `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the most.` },
+      ]);
     const plan = await this.worker.read(await file.text());
     return (await this.db.get(plan.id)) ? this.duplicate(plan) : this.keep(plan);
   }
 
   async duplicate(plan: Plan): Promise<Plan> {
     const now = new Date().toISOString();
-    return this.keep({ ...plan, id: crypto.randomUUID(), name: freeName(plan.name, await this.db.all()), createdAt: now, changedAt: now });
+    return this.keep({
+      ...plan,
+      id: crypto.randomUUID(),
+      name: freeName(plan.name, await this.db.all()),
+      createdAt: now,
+      changedAt: now,
+    });
   }
 
   /** Hands the plan to the user as a file. */

@@ -45,7 +45,9 @@ export class PlanStore {
     return plan ? inspect(plan) : [];
   });
   readonly units = computed(() => this.current()?.units ?? 'metric');
-  readonly saved = computed<'saved' | 'saving' | 'failed'>(() => (this.failure() ? 'failed' : this.written() === this.current() ? 'saved' : 'saving'));
+  readonly saved = computed<'saved' | 'saving' | 'failed'>(() =>
+    this.failure() ? 'failed' : this.written() === this.current() ? 'saved' : 'saving',
+  );
   readonly saveFailure = this.failure.asReadonly();
   readonly canUndo = computed(() => this.before().length > 0);
   readonly canRedo = computed(() => this.after().length > 0);
@@ -139,9 +141,12 @@ export class PlanStore {
     } catch (error) {
       if (!(error instanceof PlanRefused)) throw error;
       this.phaseNow.set('refused');
-      this.notices.say('This plan was damaged where it is kept: it is shown but cannot be edited. Export it before anything else.', {
-        details: error.faults.map((f) => `${f.path}: ${f.message}`),
-      });
+      this.notices.say(
+        'This plan was damaged where it is kept: it is shown but cannot be edited. Export it before anything else.',
+        {
+          details: error.faults.map((f) => `${f.path}: ${f.message}`),
+        },
+      );
     }
   }
 

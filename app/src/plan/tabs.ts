@@ -1,7 +1,9 @@
 import { Injectable, signal } from '@angular/core';
 import { Subject } from 'rxjs';
 
-type Message = { readonly kind: 'open' | 'here' | 'closed'; readonly tab: string; readonly planId: string } | { readonly kind: 'saved'; readonly tab: string; readonly planId: string; readonly revision: number };
+type Message =
+  | { readonly kind: 'open' | 'here' | 'closed'; readonly tab: string; readonly planId: string }
+  | { readonly kind: 'saved'; readonly tab: string; readonly planId: string; readonly revision: number };
 
 /** Tabs of one browser telling each other which plan they hold and when they saved it. */
 @Injectable({ providedIn: 'root' })
@@ -44,6 +46,7 @@ export class Tabs {
     if (message.kind === 'closed') tabs.delete(message.tab);
     else tabs.add(message.tab);
     this.beside.set(tabs);
-    if (message.kind === 'open') this.channel?.postMessage({ kind: 'here', tab: this.tab, planId: this.planId } satisfies Message);
+    if (message.kind === 'open')
+      this.channel?.postMessage({ kind: 'here', tab: this.tab, planId: this.planId } satisfies Message);
   }
 }

@@ -10,7 +10,12 @@ import { PlanRefused } from '../workers/plan-worker';
 @Component({
   selector: 'fl-plans-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(dragover)': '$event.preventDefault(); over.set(true)', '(dragleave)': 'over.set(false)', '(drop)': 'drop($event)', class: 'block min-h-dvh' },
+  host: {
+    '(dragover)': '$event.preventDefault(); over.set(true)',
+    '(dragleave)': 'over.set(false)',
+    '(drop)': 'drop($event)',
+    class: 'block min-h-dvh',
+  },
   template: `
     <header class="flex flex-wrap items-center gap-4 border-b border-rule bg-sheet px-6 py-3">
       <img src="favicon.svg" alt="" class="size-11" />
@@ -25,7 +30,10 @@ import { PlanRefused } from '../workers/plan-worker';
     <main class="mx-auto max-w-4xl px-6 py-8" [class.bg-fluid-pale]="over()">
       <section aria-labelledby="yours">
         <h2 id="yours" class="h2">Plans in this browser</h2>
-        <p class="mb-3 text-sm text-ink-soft">They stay on this machine. Export a file to keep or hand on; drop a <span class="font-mono">*.firmline.json</span> file anywhere here to bring one in.</p>
+        <p class="mb-3 text-sm text-ink-soft">
+          They stay on this machine. Export a file to keep or hand on; drop a <span class="font-mono">*.firmline.json</span> file
+          anywhere here to bring one in.
+        </p>
         <ul class="flex flex-col gap-2">
           @for (row of kept(); track row.id) {
             <li class="card flex flex-wrap items-center gap-2 px-4 py-2" data-test="plan-row">
@@ -33,13 +41,23 @@ import { PlanRefused } from '../workers/plan-worker';
                 <span class="block text-lg font-bold underline-offset-4 hover:underline">{{ row.name }}</span>
                 <span class="text-sm text-ink-soft">{{ row.plan.lines.length }} lines, changed {{ when(row.changedAt) }}</span>
               </a>
-              <button type="button" class="btn px-3" (click)="rename(row)" [attr.aria-label]="'Rename ' + row.name">Rename</button>
-              <button type="button" class="btn px-3" (click)="files.export(row.plan)" [attr.aria-label]="'Export ' + row.name">Export</button>
-              <button type="button" class="btn px-3" (click)="duplicate(row)" [attr.aria-label]="'Duplicate ' + row.name">Duplicate</button>
-              <button type="button" class="btn px-3" (click)="remove(row)" [attr.aria-label]="'Delete ' + row.name">Delete</button>
+              <button type="button" class="btn px-3" (click)="rename(row)" [attr.aria-label]="'Rename ' + row.name">
+                Rename
+              </button>
+              <button type="button" class="btn px-3" (click)="files.export(row.plan)" [attr.aria-label]="'Export ' + row.name">
+                Export
+              </button>
+              <button type="button" class="btn px-3" (click)="duplicate(row)" [attr.aria-label]="'Duplicate ' + row.name">
+                Duplicate
+              </button>
+              <button type="button" class="btn px-3" (click)="remove(row)" [attr.aria-label]="'Delete ' + row.name">
+                Delete
+              </button>
             </li>
           } @empty {
-            <li class="card px-4 py-6 text-ink-soft">{{ loaded() ? 'No plans yet. Start with the demo below, a new plan, or a plan file.' : 'Looking for plans…' }}</li>
+            <li class="card px-4 py-6 text-ink-soft">
+              {{ loaded() ? 'No plans yet. Start with the demo below, a new plan, or a plan file.' : 'Looking for plans…' }}
+            </li>
           }
         </ul>
       </section>
@@ -49,7 +67,10 @@ import { PlanRefused } from '../workers/plan-worker';
           <ul class="mt-3 flex flex-col gap-2">
             @for (demo of demos(); track demo.id) {
               <li class="card flex items-center gap-4 px-4 py-2">
-                <span class="mr-auto"><span class="block text-lg font-bold">{{ demo.name }}</span><span class="text-sm text-ink-soft">{{ demo.about }} Invented figures.</span></span>
+                <span class="mr-auto"
+                  ><span class="block text-lg font-bold">{{ demo.name }}</span
+                  ><span class="text-sm text-ink-soft">{{ demo.about }} Invented figures.</span></span
+                >
                 <a class="btn" [href]="'/plan/' + demo.id + '/route'" (click)="open($event, demo.id)">Open {{ demo.name }}</a>
               </li>
             }
@@ -70,14 +91,18 @@ import { PlanRefused } from '../workers/plan-worker';
         </section>
       }
       <p class="mt-10 max-w-prose text-sm text-ink-soft">
-        Brakes can kill. What this plans is a help to the person who builds, not a verdict: local rules and the part makers' sheets come first, and a qualified person inspects the work before the road.
+        Brakes can kill. What this plans is a help to the person who builds, not a verdict: local rules and the part makers'
+        sheets come first, and a qualified person inspects the work before the road.
       </p>
     </main>
     <dialog #naming class="w-full max-w-sm rounded-xl bg-sheet p-5 shadow-xl" aria-label="Rename plan">
       <form method="dialog" (submit)="named(name.value)">
         <label class="label" for="plan-name">Name of the plan</label>
         <input #name id="plan-name" class="field mt-1 w-full" maxlength="100" required autocomplete="off" />
-        <div class="mt-4 flex justify-end gap-2"><button type="button" class="btn" (click)="naming.close()">Cancel</button><button type="submit" class="btn-main">Rename</button></div>
+        <div class="mt-4 flex justify-end gap-2">
+          <button type="button" class="btn" (click)="naming.close()">Cancel</button
+          ><button type="submit" class="btn-main">Rename</button>
+        </div>
       </form>
     </dialog>
   `,
@@ -154,7 +179,10 @@ export class PlansPage {
         const plan = await this.files.import(file);
         this.notices.say(`${plan.name} is imported from ${file.name}.`);
       } catch (error) {
-        const details = error instanceof PlanRefused ? error.faults.map((f) => (f.path ? `${f.path}: ${f.message}` : f.message)) : [(error as Error).message];
+        const details =
+          error instanceof PlanRefused
+            ? error.faults.map((f) => (f.path ? `${f.path}: ${f.message}` : f.message))
+            : [(error as Error).message];
         this.notices.say(`${file.name} was not imported, and nothing was changed.`, { details });
       }
     }

@@ -43,7 +43,9 @@ const MOST_HITS = 30;
             (keydown.enter)="take(hit)"
             tabindex="-1"
           >
-            <span class="truncate">{{ hit.text }}</span><span class="text-sm text-ink-soft" [class.text-ink]="i === at()">{{ hit.kind }}</span>
+            <span class="truncate">{{ hit.text }}</span><span class="text-sm text-ink-soft" [class.text-ink]="i === at()">{{
+              hit.kind
+            }}</span>
           </li>
         }
       </ul>
@@ -67,10 +69,24 @@ export class FindAnything {
     const to = (station: Station, place?: Place) => () => this.jump.to(station, place);
     return [
       ...STATIONS.map((s) => ({ text: s.name, kind: 'Station', go: to(s.path) })),
-      ...view.lines.map(({ line }) => ({ text: `${line.name} ${line.title}`, kind: 'Line', go: to('route', { kind: 'line', id: line.id }) })),
-      ...[...view.points.values()].map(({ point }) => ({ text: point.name, kind: 'Point', go: to('measure', { kind: 'point', id: point.id }) })),
-      ...[...view.ports.values()].map(({ part, port }) => ({ text: `${part.name}, ${port.name}`, kind: 'Port', go: to('measure', { kind: 'port', id: port.id }) })),
-      ...this.store.snags().map((snag) => ({ text: `${snag.where}: ${snag.text}`, kind: 'Snag', go: () => this.jump.toSnag(snag) })),
+      ...view.lines.map(({ line }) => ({
+        text: `${line.name} ${line.title}`,
+        kind: 'Line',
+        go: to('route', { kind: 'line', id: line.id }),
+      })),
+      ...[...view.points.values()].map(({ point }) => ({
+        text: point.name,
+        kind: 'Point',
+        go: to('measure', { kind: 'point', id: point.id }),
+      })),
+      ...[...view.ports.values()].map(({ part, port }) => ({
+        text: `${part.name}, ${port.name}`,
+        kind: 'Port',
+        go: to('measure', { kind: 'port', id: port.id }),
+      })),
+      ...this.store
+        .snags()
+        .map((snag) => ({ text: `${snag.where}: ${snag.text}`, kind: 'Snag', go: () => this.jump.toSnag(snag) })),
     ];
   });
   protected readonly hits = computed(() => {

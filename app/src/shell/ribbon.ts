@@ -3,14 +3,23 @@ import { formatLengthUnit } from '@firm-line/core/units';
 import { PlanStore } from '../plan/plan-store';
 import { Selection } from '../plan/selection';
 
-const INKS = { fluid: { bar: 'bg-fluid', text: 'text-fluid' }, copper: { bar: 'bg-copper', text: 'text-copper' }, slate: { bar: 'bg-slate', text: 'text-slate' } } as const;
+const INKS = {
+  fluid: { bar: 'bg-fluid', text: 'text-fluid' },
+  copper: { bar: 'bg-copper', text: 'text-copper' },
+  slate: { bar: 'bg-slate', text: 'text-slate' },
+} as const;
 
 /** All lines in one row, each as long as its share; one is picked. */
 @Component({
   selector: 'fl-ribbon',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div role="radiogroup" aria-label="Lines" class="flex gap-1 overflow-x-auto border-b border-rule bg-sheet px-6 pt-1" (keydown)="walk($event)">
+    <div
+      role="radiogroup"
+      aria-label="Lines"
+      class="flex gap-1 overflow-x-auto border-b border-rule bg-sheet px-6 pt-1"
+      (keydown)="walk($event)"
+    >
       @for (line of lines(); track line.id) {
         <button
           type="button"

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { RouterLink, RouterOutlet } from '@angular/router';
+import { PlanFiles } from '../plan/plan-files';
 import { PlanStore } from '../plan/plan-store';
 import { Tabs } from '../plan/tabs';
 import { FindAnything } from './find-anything';
@@ -10,7 +11,8 @@ import { SnagDrawer } from './snag-drawer';
 import { STATIONS } from './stations';
 import { WayThrough } from './way-through';
 
-const isTyping = (event: KeyboardEvent): boolean => event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]') !== null;
+const isTyping = (event: KeyboardEvent): boolean =>
+  event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]') !== null;
 
 /** The frame round an open plan: the way through, units, undo, snags, finding and keys. */
 @Component({
@@ -24,20 +26,40 @@ const isTyping = (event: KeyboardEvent): boolean => event.target instanceof HTML
         <img src="favicon.svg" alt="" class="size-9" />
         <span class="min-w-0">
           <span class="block text-lg leading-tight font-bold">Firm Line</span>
-          <span class="block truncate text-sm leading-tight text-ink-soft">{{ store.plan()?.name }} · <span data-test="saved" [class.text-stop]="store.saved() === 'failed'">{{ savedWord() }}</span></span>
+          <span class="block truncate text-sm leading-tight text-ink-soft"
+            >{{ store.plan()?.name }} ·
+            <span data-test="saved" [class.text-stop]="store.saved() === 'failed'">{{ savedWord() }}</span></span
+          >
         </span>
       </a>
       <fl-way-through class="order-last min-w-80 flex-1 lg:order-none" />
       <div class="ml-auto flex gap-2">
         <button type="button" class="btn px-3" (click)="find.open()" title="Find anything (/)">Find</button>
-        <button type="button" class="btn w-12 px-0" (click)="switchUnits()" [attr.aria-label]="'Units: ' + unitWord() + '. Switch.'" title="Switch units (u)">{{ unitWord() }}</button>
-        <button type="button" class="btn px-3" [disabled]="!store.canUndo()" (click)="store.undo()" title="Undo (Ctrl z)">Undo</button>
-        <button type="button" class="btn px-3" [disabled]="!store.canRedo()" (click)="store.redo()" title="Redo (Shift Ctrl z)">Redo</button>
-        <button type="button" class="btn-dark whitespace-nowrap" (click)="drawer.open()" title="All snags (s)" data-test="snags">{{ snagWord() }}</button>
+        <button
+          type="button"
+          class="btn w-12 px-0"
+          (click)="switchUnits()"
+          [attr.aria-label]="'Units: ' + unitWord() + '. Switch.'"
+          title="Switch units (u)"
+        >
+          {{ unitWord() }}
+        </button>
+        <button type="button" class="btn px-3" [disabled]="!store.canUndo()" (click)="store.undo()" title="Undo (Ctrl z)">
+          Undo
+        </button>
+        <button type="button" class="btn px-3" [disabled]="!store.canRedo()" (click)="store.redo()" title="Redo (Shift Ctrl z)">
+          Redo
+        </button>
+        <button type="button" class="btn px-3" (click)="exportPlan()" title="Export this plan as a file">Export</button>
+        <button type="button" class="btn-dark whitespace-nowrap" (click)="drawer.open()" title="All snags (s)" data-test="snags">
+          {{ snagWord() }}
+        </button>
       </div>
     </header>
     @if (tabs.others().size) {
-      <p class="border-b border-rule bg-copper-pale px-6 py-2 text-sm print:hidden" data-test="other-tab">This plan is also open in another tab. What one saves, the other shows.</p>
+      <p class="border-b border-rule bg-copper-pale px-6 py-2 text-sm print:hidden" data-test="other-tab">
+        This plan is also open in another tab. What one saves, the other shows.
+      </p>
     }
     @switch (store.phase()) {
       @case ('missing') {
@@ -54,7 +76,11 @@ const isTyping = (event: KeyboardEvent): boolean => event.target instanceof HTML
         @if (store.phase() === 'refused') {
           <p class="bg-stop px-6 py-2 text-sheet">This plan is damaged and can only be looked at.</p>
         }
-        <main class="flex min-h-0 flex-1 flex-col" [attr.inert]="store.editable() ? null : ''" [attr.aria-busy]="store.phase() === 'checking'">
+        <main
+          class="flex min-h-0 flex-1 flex-col"
+          [attr.inert]="store.editable() ? null : ''"
+          [attr.aria-busy]="store.phase() === 'checking'"
+        >
           <router-outlet />
         </main>
       }
@@ -67,13 +93,16 @@ const isTyping = (event: KeyboardEvent): boolean => event.target instanceof HTML
 export class Shell {
   protected readonly store = inject(PlanStore);
   protected readonly tabs = inject(Tabs);
+  private readonly files = inject(PlanFiles);
   private readonly jump = inject(Jump);
   private readonly title = inject(Title);
   private readonly drawerRef = viewChild.required(SnagDrawer);
   private readonly findRef = viewChild.required(FindAnything);
   private readonly keysRef = viewChild.required(KeyList);
   readonly planId = input.required<string>();
-  protected readonly savedWord = computed(() => ({ saved: 'saved', saving: 'saving…', failed: `not saved: ${this.store.saveFailure()}` })[this.store.saved()]);
+  protected readonly savedWord = computed(
+    () => ({ saved: 'saved', saving: 'saving…', failed: `not saved: ${this.store.saveFailure()}` })[this.store.saved()],
+  );
   protected readonly unitWord = computed(() => (this.store.units() === 'metric' ? 'mm' : 'in'));
   protected readonly snagWord = computed(() => {
     const count = this.store.snags().length;
@@ -86,6 +115,11 @@ export class Shell {
       untracked(() => void this.store.open(id));
     });
     effect(() => this.title.setTitle(`${this.store.plan()?.name ?? 'Plan'} · Firm Line`));
+  }
+
+  protected exportPlan(): void {
+    const plan = this.store.plan();
+    if (plan) this.files.export(plan);
   }
 
   protected switchUnits(): void {

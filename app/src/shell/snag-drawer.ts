@@ -14,7 +14,12 @@ const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 
   imports: [SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog #dialog class="m-0 ml-auto h-dvh max-h-none w-full max-w-md bg-sheet p-0" aria-label="Snags" (click)="closeOutside($event)">
+    <dialog
+      #dialog
+      class="m-0 ml-auto h-dvh max-h-none w-full max-w-md bg-sheet p-0"
+      aria-label="Snags"
+      (click)="closeOutside($event)"
+    >
       <div class="flex h-full flex-col">
         <div class="flex items-center justify-between border-b border-rule px-5 py-2">
           <h2 class="h2">Snags</h2>
@@ -22,19 +27,31 @@ const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 
         </div>
         <div class="flex-1 overflow-auto px-5 py-3" tabindex="0" aria-label="All snags">
           @for (group of groups(); track group.level) {
-            <h3 class="mt-2 mb-1 font-bold">{{ group.word }} <span class="font-normal text-ink-soft">{{ group.meaning }}</span></h3>
+            <h3 class="mt-2 mb-1 font-bold">
+              {{ group.word }} <span class="font-normal text-ink-soft">{{ group.meaning }}</span>
+            </h3>
             @for (snag of group.snags; track keyOf(snag)) {
               <div class="flex items-start gap-2 border-t border-rule py-2">
                 <fl-snag-row class="flex-1" [snag]="snag" [named]="true" />
-                <button type="button" class="btn px-3" (click)="go(snag)" [attr.aria-label]="'Go to ' + snag.where + ' in ' + stationName(snag)">{{ stationName(snag) }}</button>
+                <button
+                  type="button"
+                  class="btn px-3"
+                  (click)="go(snag)"
+                  [attr.aria-label]="'Go to ' + snag.where + ' in ' + stationName(snag)"
+                >
+                  {{ stationName(snag) }}
+                </button>
               </div>
             }
           } @empty {
-            <p class="py-6 text-ink-soft">Nothing found against this plan so far. That is no proof: only what is in the plan can be judged.</p>
+            <p class="py-6 text-ink-soft">
+              Nothing found against this plan so far. That is no proof: only what is in the plan can be judged.
+            </p>
           }
         </div>
         <p class="border-t border-rule px-5 py-3 text-sm text-ink-soft">
-          Brakes can kill. The part makers' sheets and local rules come before this plan, and a qualified person inspects before the road.
+          Brakes can kill. The part makers' sheets and local rules come before this plan, and a qualified person inspects before
+          the road.
         </p>
       </div>
     </dialog>
@@ -47,7 +64,12 @@ export class SnagDrawer {
   protected readonly keyOf = keyOf;
   protected readonly groups = computed(() =>
     (['stop', 'mind', 'note'] as const)
-      .map((level) => ({ level, word: LEVEL_WORDS[level], meaning: MEANING[level], snags: this.store.snags().filter((snag) => snag.level === level) }))
+      .map((level) => ({
+        level,
+        word: LEVEL_WORDS[level],
+        meaning: MEANING[level],
+        snags: this.store.snags().filter((snag) => snag.level === level),
+      }))
       .filter((group) => group.snags.length),
   );
 

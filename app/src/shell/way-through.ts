@@ -23,14 +23,29 @@ import { STATIONS } from './stations';
             >
               <span class="relative">
                 <svg viewBox="0 0 32 28" class="h-7 w-8" aria-hidden="true">
-                  <path d="M9 1h14l8 13-8 13H9L1 14z" [class]="active.isActive ? 'fill-ink stroke-ink' : 'fill-sheet stroke-copper'" stroke-width="2" />
-                  <text x="16" y="19" text-anchor="middle" class="text-[13px] font-bold" [class]="active.isActive ? 'fill-sheet' : 'fill-copper'">{{ i + 1 }}</text>
+                  <path
+                    d="M9 1h14l8 13-8 13H9L1 14z"
+                    [class]="active.isActive ? 'fill-ink stroke-ink' : 'fill-sheet stroke-copper'"
+                    stroke-width="2"
+                  />
+                  <text
+                    x="16"
+                    y="19"
+                    text-anchor="middle"
+                    class="text-[13px] font-bold"
+                    [class]="active.isActive ? 'fill-sheet' : 'fill-copper'"
+                  >
+                    {{ i + 1 }}
+                  </text>
                 </svg>
                 @if (station.count) {
                   <span
                     class="absolute -top-2 -right-4 min-w-5 px-1 text-center text-xs leading-5 font-bold"
                     [class]="station.stops ? 'rounded-sm bg-stop text-sheet' : 'rounded-full bg-ink text-sheet'"
-                    >{{ station.count }}<span class="sr-only"> {{ station.count === 1 ? 'snag' : 'snags' }}{{ station.stops ? ', a stop among them' : '' }}</span></span
+                    >{{ station.count
+                    }}<span class="sr-only">
+                      {{ station.count === 1 ? 'snag' : 'snags' }}{{ station.stops ? ', a stop among them' : '' }}</span
+                    ></span
                   >
                 }
               </span>

@@ -2,7 +2,9 @@ import type { Fault } from '@firm-line/core/fault';
 import type { Plan } from '@firm-line/core/plan';
 
 /** What the plan worker is asked: to read the text of a plan file, or to check a plan out of the store. */
-export type PlanRequest = { readonly kind: 'read'; readonly id: number; readonly text: string } | { readonly kind: 'check'; readonly id: number; readonly plan: unknown };
+export type PlanRequest =
+  | { readonly kind: 'read'; readonly id: number; readonly text: string }
+  | { readonly kind: 'check'; readonly id: number; readonly plan: unknown };
 
 /** What it answers: the plan, or every fault of it. */
 export type PlanAnswer =

@@ -31,6 +31,8 @@ const SENTENCES: Record<string, (context: Record<string, unknown>) => string> = 
   'array.max': (c) => `This list holds ${(c['value'] as unknown[]).length}; ${String(c['limit'])} is the most.`,
   'array.length': (c) => `This needs exactly ${String(c['limit'])} numbers; it holds ${(c['value'] as unknown[]).length}.`,
   'array.orderedLength': (c) => `This needs exactly ${String(c['limit'])} numbers; it holds ${(c['value'] as unknown[]).length}.`,
+  'array.includesRequiredUnknowns': (c) =>
+    `This list holds ${(c['value'] as unknown[]).length}; ${String(c['unknownMisses'])} more needed.`,
   'array.unique': (c) => `${shown((c['value'] as { id?: unknown })?.id ?? c['value'])} stands here twice: names must differ.`,
   'number.base': (c) => `This should be a number, not ${shown(c['value'])}.`,
   'number.infinity': () => 'This number is not finite.',

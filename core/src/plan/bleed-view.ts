@@ -21,13 +21,20 @@ function labels(named: readonly (readonly [id: string, name: string])[]): (id: s
   return (id) => byId.get(id)!;
 }
 
+/** What a part that no line joins yet is for. */
+const workOf = (part: Part): Circuit['work'] => (part.kind === 'slave' ? 'clutch' : 'brake');
+
 function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): BleedView {
   const circuits = new Set(plan.circuits.filter((c) => c.work === work).map((c) => c.id));
-  const joined = lines.filter((v) => circuits.has(v.line.circuitId) && v.ports.a && v.ports.b);
+  const whole = lines.filter((v) => v.ports.a && v.ports.b);
+  const joined = whole.filter((v) => circuits.has(v.line.circuitId));
+  const elsewhere = new Set(whole.filter((v) => !joined.includes(v)).flatMap((v) => [v.ports.a!.part, v.ports.b!.part]));
   const touched = new Map(joined.flatMap((v) => [v.ports.a!, v.ports.b!]).map((p) => [p.port.id, p]));
   const parts = new Set([...touched.values()].map((p) => p.part));
   const bleeders = plan.parts.flatMap((part) =>
-    parts.has(part) ? part.ports.filter((port) => port.role === 'bleeder').map((port) => ({ part, port })) : [],
+    parts.has(part) || (workOf(part) === work && !elsewhere.has(part))
+      ? part.ports.filter((port) => port.role === 'bleeder').map((port) => ({ part, port }))
+      : [],
   );
   const unfinished = joined.find((v) => !v.card);
   if (unfinished) {
@@ -70,7 +77,10 @@ function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): 
     })),
     school: plan.bleeding.school,
     // One bleeder needs no list to stand in.
-    listed: (bleeders.length === 1 ? bleeders.map((b) => b.port.id) : plan.bleeding.listed.filter((id) => bleeders.some((b) => b.port.id === id))).map(labelOf),
+    listed: (bleeders.length === 1
+      ? bleeders.map((b) => b.port.id)
+      : plan.bleeding.listed.filter((id) => bleeders.some((b) => b.port.id === id))
+    ).map(labelOf),
     wetMl: [...parts].filter((part) => part.kind === 'master').reduce((sum, part) => sum + part.cavityMl, 0),
     purge: plan.bleeding.purge,
   };

@@ -120,7 +120,6 @@ export const EDITS = {
     return next;
   },
 
-
   addLine: (plan: Plan, { line }: { line: Line }): Plan => ({ ...plan, lines: [...plan.lines, line] }),
   changeLine: (plan: Plan, { id, patch }: { id: string; patch: Patch<Line> }): Plan =>
     onLine(plan, id, (line) => ({ ...line, ...patch })),

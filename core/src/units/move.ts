@@ -67,12 +67,16 @@ export function parseMove(text: string, system: UnitSystem = 'metric', fromYMm =
   return parsed(move);
 }
 
-/** A vector in mm as a spoken move, the parts in the order of their size; "stay" where nothing moves by 0.05 mm. */
-export function formatMove(move: Vec3, system: UnitSystem = 'metric'): string {
+/**
+ * A vector in mm as a spoken move, the parts in the order of their size, to `digits` decimals; parts that
+ * round to nothing are left out, "stay" where all do.
+ */
+export function formatMove(move: Vec3, system: UnitSystem = 'metric', digits = 1): string {
+  const leastMm = 0.5 / 10 ** digits;
   const parts = ([0, 1, 2] as const)
-    .filter((axis) => Math.abs(move[axis]) >= 0.05)
+    .filter((axis) => Math.abs(move[axis]) >= leastMm)
     .sort((a, b) => Math.abs(move[b]) - Math.abs(move[a]))
-    .map((axis) => `${NAMES[axis][move[axis] > 0 ? 0 : 1]} ${formatLength(Math.abs(move[axis]), system, 1)}`);
+    .map((axis) => `${NAMES[axis][move[axis] > 0 ? 0 : 1]} ${formatLength(Math.abs(move[axis]), system, digits)}`);
   return parts.length ? parts.join(', ') : 'stay';
 }
 

@@ -1,9 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { BleedView } from '@firm-line/core/plan';
+import { add, scale, ZERO, type Vec3 } from '@firm-line/core/vec';
 import { PlanStore } from '../../plan/plan-store';
 
 const BOX = { w: 320, h: 340, pad: 46 };
 const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
+
+const mean = (points: readonly Vec3[]): Vec3 => scale(points.reduce(add, ZERO), 1 / Math.max(points.length, 1));
 
 /** The vehicle from above, front up, with the bleeders numbered in their order. */
 @Component({
@@ -11,17 +14,30 @@ const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg viewBox="0 0 320 340" class="mx-auto block w-full max-w-80" role="img" [attr.aria-label]="words()">
-      <text x="160" y="14" text-anchor="middle" class="fill-ink-soft text-xs">front</text>
+      <text x="160" y="14" text-anchor="middle" class="fill-ink-soft text-xs">front of the vehicle</text>
       @for (line of drawn().lines; track $index) {
         <path [attr.d]="line.d" [class]="'fill-none ' + line.stroke" stroke-width="5" stroke-linejoin="round" />
       }
+      @for (dot of drawn().dots; track $index) {
+        <circle [attr.cx]="dot[0]" [attr.cy]="dot[1]" r="8" class="fill-ink" />
+      }
       @for (box of drawn().boxes; track box.id) {
-        <rect [attr.x]="box.x - 24" [attr.y]="box.y - 24" width="48" height="48" rx="9" class="fill-sheet stroke-ink" stroke-width="2" />
-        <text [attr.x]="box.x" [attr.y]="box.y + 8" text-anchor="middle" class="fill-ink text-2xl font-bold">{{ box.number }}</text>
+        <rect
+          [attr.x]="box.x - 20"
+          [attr.y]="box.y - 20"
+          width="40"
+          height="40"
+          rx="8"
+          class="fill-sheet stroke-ink"
+          stroke-width="2"
+        />
+        <text [attr.x]="box.x" [attr.y]="box.y + 8" text-anchor="middle" class="fill-ink text-xl font-bold">
+          {{ box.number }}
+        </text>
       }
       @for (master of drawn().masters; track master.name) {
-        <rect [attr.x]="master.x - 44" [attr.y]="master.y - 15" width="88" height="30" rx="7" class="fill-ink" />
-        <text [attr.x]="master.x" [attr.y]="master.y + 5" text-anchor="middle" class="fill-sheet text-sm font-semibold">Master</text>
+        <rect [attr.x]="master.x - 12" [attr.y]="master.y - 11" width="24" height="22" rx="5" class="fill-ink" />
+        <text [attr.x]="master.x" [attr.y]="master.y + 5" text-anchor="middle" class="fill-sheet text-sm font-semibold">M</text>
       }
     </svg>
   `,
@@ -35,22 +51,33 @@ export class FillDiagram {
     const lines = view.lines.filter((line) => line.nodesMm.length);
     const ports = [...view.ports.values()].filter(({ port }) => port.role !== 'bleeder');
     const all = [...ports.map((p) => p.fixed.atMm), ...lines.flatMap((line) => line.nodesMm)];
-    const range = (axis: 0 | 1): [number, number] => (all.length ? [Math.min(...all.map((p) => p[axis])), Math.max(...all.map((p) => p[axis]))] : [0, 1]);
+    const range = (axis: 0 | 1): [number, number] =>
+      all.length ? [Math.min(...all.map((p) => p[axis])), Math.max(...all.map((p) => p[axis]))] : [0, 1];
     const [x, y] = [range(0), range(1)];
     const at = (p: readonly [number, number, number]): [number, number] => [
       BOX.pad + ((p[1] - y[0]) / Math.max(y[1] - y[0], 1)) * (BOX.w - 2 * BOX.pad),
       BOX.pad + ((p[0] - x[0]) / Math.max(x[1] - x[0], 1)) * (BOX.h - 2 * BOX.pad),
     ];
-    const placeOf = (partId: string): [number, number] => at(ports.find(({ part }) => part.id === partId)?.fixed.atMm ?? [0, 0, 0]);
+    const joined = (kinds: readonly string[]): [number, number][] => view.plan.parts.filter((part) => kinds.includes(part.kind) && part.ports.length).map((part) => placeOf(part.id)); // prettier-ignore
+    const placeOf = (partId: string): [number, number] =>
+      at(mean(ports.filter(({ part }) => part.id === partId).map((p) => p.fixed.atMm)));
     return {
-      lines: lines.map((line) => ({ stroke: STROKES[view.circuits.get(line.line.circuitId)!.ink], d: line.nodesMm.map((p, i) => `${i ? 'L' : 'M'}${at(p).join(' ')}`).join('') })),
+      lines: lines.map((line) => ({
+        stroke: STROKES[view.circuits.get(line.line.circuitId)!.ink],
+        d: line.nodesMm.map((p, i) => `${i ? 'L' : 'M'}${at(p).join(' ')}`).join(''),
+      })),
       boxes: this.bleeding().flatMap((work) =>
         (work.result?.order ?? []).map((step, i) => {
           const [bx, by] = placeOf(work.bleeders.find((b) => b.port.id === step.id)!.part.id);
           return { id: step.id, number: `${work.work === 'clutch' ? 'C' : ''}${i + 1}`, x: bx, y: by };
         }),
       ),
-      masters: view.plan.parts.filter((part) => part.kind === 'master' && part.ports.length).map((part) => ({ name: part.name, x: Math.max(placeOf(part.id)[0], 46), y: placeOf(part.id)[1] })),
+      dots: joined(['tee', 'block', 'bracket']),
+      // Masters that stand side by side are drawn side by side.
+      masters: joined(['master']).reduce<{ name: number; x: number; y: number }[]>((list, [mx, my], i) => {
+        const beside = list.find((m) => Math.hypot(m.x - mx, m.y - my) < 27);
+        return [...list, { name: i, x: beside ? beside.x - 27 : mx, y: my }];
+      }, []),
     };
   });
 }

@@ -9,9 +9,21 @@ import { PlanStore } from '../../plan/plan-store';
 import { FillDiagram } from './fill-diagram';
 
 const SCHOOLS: readonly { id: School; name: string; why: string }[] = [
-  { id: 'farthest-first', name: 'Furthest first', why: 'The usual school: the longest pipe holds the most air, so it goes first and later corners are not fouled by it.' },
-  { id: 'nearest-first', name: 'Nearest first', why: 'Clean fluid reaches the near corners at once, and each further one pushes less air ahead of it.' },
-  { id: 'as-listed', name: "The maker's order", why: 'Where the maker of the vehicle or the master gives an order, it wins over either school.' },
+  {
+    id: 'farthest-first',
+    name: 'Furthest first',
+    why: 'The usual school: the longest pipe holds the most air, so it goes first and later corners are not fouled by it.',
+  },
+  {
+    id: 'nearest-first',
+    name: 'Nearest first',
+    why: 'Clean fluid reaches the near corners at once, and each further one pushes less air ahead of it.',
+  },
+  {
+    id: 'as-listed',
+    name: "The maker's order",
+    why: 'Where the maker of the vehicle or the master gives an order, it wins over either school.',
+  },
 ];
 const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
 
@@ -32,11 +44,25 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
             @for (work of bleeding; track work.work) {
               @if (work.result; as result) {
                 <table class="mt-2 w-full text-left" [attr.data-work]="work.work">
-                  <caption class="text-left font-bold">{{ names[work.work] }}</caption>
-                  <thead class="text-sm text-ink-soft"><tr><th class="font-normal">Bleeder</th><th class="text-right font-normal">Path</th><th class="text-right font-normal">Push</th></tr></thead>
+                  <caption class="text-left font-bold">
+                    {{
+                      names[work.work]
+                    }}
+                  </caption>
+                  <thead class="text-sm text-ink-soft">
+                    <tr>
+                      <th class="font-normal">Bleeder</th>
+                      <th class="text-right font-normal">Path</th>
+                      <th class="text-right font-normal">Push</th>
+                    </tr>
+                  </thead>
                   <tbody>
                     @for (step of result.order; track step.id; let i = $index) {
-                      <tr class="border-t border-rule"><td class="py-2">{{ work.work === 'clutch' ? 'C' : '' }}{{ i + 1 }} {{ nameOf(work, step.id) }}</td><td class="text-right font-mono">{{ path(step.pathMm) }}</td><td class="text-right font-mono">{{ ml(step.flushMl) }}</td></tr>
+                      <tr class="border-t border-rule">
+                        <td class="py-2">{{ work.work === 'clutch' ? 'C' : '' }}{{ i + 1 }} {{ nameOf(work, step.id) }}</td>
+                        <td class="text-right font-mono">{{ path(step.pathMm) }}</td>
+                        <td class="text-right font-mono">{{ ml(step.flushMl) }}</td>
+                      </tr>
                     }
                   </tbody>
                 </table>
@@ -64,18 +90,41 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                     }
                   </select>
                 </div>
-                <fl-number-field class="w-40" label="Times the volume pushed" [value]="store.plan()!.bleeding.purge" [least]="1" [most]="20" (changed)="set({ purge: $event })" />
+                <fl-number-field
+                  class="w-40"
+                  label="Times the volume pushed"
+                  [value]="store.plan()!.bleeding.purge"
+                  [least]="1"
+                  [most]="20"
+                  (changed)="set({ purge: $event })"
+                />
               </div>
               <p class="mt-3 text-sm">{{ fluidNow().mixes }} {{ boil() }}</p>
-              <p class="text-sm text-ink-soft">Rounded up to the bottles that are sold. The reservoir and the calipers count with what the plan says they hold: check the makers' sheets.</p>
+              <p class="text-sm text-ink-soft">
+                Rounded up to the bottles that are sold. The reservoir and the calipers count with what the plan says they hold:
+                check the makers' sheets.
+              </p>
             </section>
             <section class="card p-5" aria-label="Which corner first">
               <fieldset>
                 <legend class="h2">Which corner first?</legend>
                 @for (option of schools; track option.id) {
-                  <label class="mt-2 flex min-h-12 cursor-pointer items-start gap-3 rounded-lg border px-4 py-2" [class]="option.id === school().id ? 'border-fluid bg-fluid-pale' : 'border-rule'">
-                    <input type="radio" name="school" class="mt-1 size-5 accent-fluid" [value]="option.id" [checked]="option.id === school().id" (change)="set({ school: option.id })" />
-                    <span><span class="block font-semibold">{{ option.name }}</span><span class="block text-sm">{{ option.why }}</span></span>
+                  <label
+                    class="mt-2 flex min-h-12 cursor-pointer items-start gap-3 rounded-lg border px-4 py-2"
+                    [class]="option.id === school().id ? 'border-fluid bg-fluid-pale' : 'border-rule'"
+                  >
+                    <input
+                      type="radio"
+                      name="school"
+                      class="mt-1 size-5 accent-fluid"
+                      [value]="option.id"
+                      [checked]="option.id === school().id"
+                      (change)="set({ school: option.id })"
+                    />
+                    <span
+                      ><span class="block font-semibold">{{ option.name }}</span
+                      ><span class="block text-sm">{{ option.why }}</span></span
+                    >
                   </label>
                 }
               </fieldset>
@@ -86,8 +135,24 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                     <li class="flex items-center gap-2 border-t border-rule py-1">
                       <span class="flex-1">{{ row.listed ? i + 1 + ' ' : '' }}{{ row.name }}</span>
                       @if (row.listed) {
-                        <button type="button" class="btn" [disabled]="i === 0" [attr.aria-label]="row.name + ' earlier'" (click)="move(row.id, -1)">Earlier</button>
-                        <button type="button" class="btn" [disabled]="i === store.plan()!.bleeding.listed.length - 1" [attr.aria-label]="row.name + ' later'" (click)="move(row.id, 1)">Later</button>
+                        <button
+                          type="button"
+                          class="btn"
+                          [disabled]="i === 0"
+                          [attr.aria-label]="row.name + ' earlier'"
+                          (click)="move(row.id, -1)"
+                        >
+                          Earlier
+                        </button>
+                        <button
+                          type="button"
+                          class="btn"
+                          [disabled]="i === store.plan()!.bleeding.listed.length - 1"
+                          [attr.aria-label]="row.name + ' later'"
+                          (click)="move(row.id, 1)"
+                        >
+                          Later
+                        </button>
                       } @else {
                         <button type="button" class="btn" (click)="list(row.id)">Put in the order</button>
                       }
@@ -105,7 +170,8 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
               }
             </ul>
             <p class="mt-4 text-sm text-ink-soft">
-              The makers' sheets and local rules come before this plan. A soft pedal is not road-worthy, and a qualified person checks the brakes before the road.
+              The makers' sheets and local rules come before this plan. A soft pedal is not road-worthy, and a qualified person
+              checks the brakes before the road.
             </p>
           </aside>
         </div>
@@ -142,15 +208,36 @@ export class FillStation {
   });
   protected readonly amounts = computed(() => {
     const works = (this.store.view()?.bleeding ?? []).flatMap((work) =>
-      work.result ? [{ name: WORK_NAMES[work.work] as string, fillMl: work.result.fillMl, flushMl: work.result.order.reduce((sum, s) => sum + s.flushMl, 0), buyMl: work.result.buyMl }] : [],
+      work.result
+        ? [
+            {
+              name: WORK_NAMES[work.work] as string,
+              fillMl: work.result.fillMl,
+              flushMl: work.result.order.reduce((sum, s) => sum + s.flushMl, 0),
+              buyMl: work.result.buyMl,
+            },
+          ]
+        : [],
     );
     const all = works.reduce((sum, w) => sum + w.fillMl + w.flushMl, 0);
-    const together = { name: 'Together', fillMl: works.reduce((s, w) => s + w.fillMl, 0), flushMl: works.reduce((s, w) => s + w.flushMl, 0), buyMl: bottleMl(all) };
-    return (works.length > 1 ? [...works, together] : works).map((w) => ({ name: w.name, buy: this.ml(w.buyMl), fill: this.ml(w.fillMl), flush: this.ml(w.flushMl) }));
+    const together = {
+      name: 'Together',
+      fillMl: works.reduce((s, w) => s + w.fillMl, 0),
+      flushMl: works.reduce((s, w) => s + w.flushMl, 0),
+      buyMl: bottleMl(all),
+    };
+    return (works.length > 1 ? [...works, together] : works).map((w) => ({
+      name: w.name,
+      buy: this.ml(w.buyMl),
+      fill: this.ml(w.fillMl),
+      flush: this.ml(w.flushMl),
+    }));
   });
   protected readonly listed = computed(() => {
     const order = this.store.plan()!.bleeding.listed;
-    const all = (this.store.view()?.bleeding ?? []).flatMap((work) => work.bleeders.map(({ port }) => ({ id: port.id, name: this.nameOf(work, port.id), listed: order.includes(port.id) })));
+    const all = (this.store.view()?.bleeding ?? []).flatMap((work) =>
+      work.bleeders.map(({ port }) => ({ id: port.id, name: this.nameOf(work, port.id), listed: order.includes(port.id) })),
+    );
     return all.sort((a, b) => (a.listed ? order.indexOf(a.id) : all.length) - (b.listed ? order.indexOf(b.id) : all.length));
   });
 
@@ -169,12 +256,14 @@ export class FillStation {
   }
   protected nameOf(work: BleedView, id: string): string {
     const found = work.bleeders.find((b) => b.port.id === id)!;
-    return found.part.ports.filter((p) => p.role === 'bleeder').length > 1 ? `${found.part.name}, ${found.port.name}` : found.part.name;
+    return found.part.ports.filter((p) => p.role === 'bleeder').length > 1
+      ? `${found.part.name}, ${found.port.name}`
+      : found.part.name;
   }
   protected ml(ml: number): string {
     return formatVolume(ml, this.store.units());
   }
   protected path(mm: number): string {
-    return formatLengthUnit(mm, this.store.units());
+    return this.store.units() === 'metric' ? `${(mm / 1000).toFixed(2)} m` : formatLengthUnit(mm, 'inch');
   }
 }

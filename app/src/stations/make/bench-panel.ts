@@ -14,13 +14,23 @@ import { PlanStore } from '../../plan/plan-store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details class="card">
-      <summary class="flex min-h-12 items-center px-5 font-bold">My bench: {{ bender().name }}, {{ ends()[0].flareName }} tool, nuts</summary>
+      <summary class="flex min-h-12 items-center px-5 font-bold">
+        My bench: {{ bender().name }}, {{ ends()[0].flareName }} tool, nuts
+      </summary>
       <div class="grid gap-6 border-t border-rule p-5 lg:grid-cols-3">
         <section aria-label="Bender">
           <h3 class="font-bold">Bender</h3>
           <p class="mb-2 text-sm text-ink-soft">Every line in this bender follows these figures.</p>
           <div class="grid grid-cols-2 gap-3">
-            <div class="col-span-2"><label class="label block" for="bender-name">Name</label><input id="bender-name" class="field w-full" [value]="bender().name" (change)="set({ name: $any($event.target).value.trim() || bender().name })" /></div>
+            <div class="col-span-2">
+              <label class="label block" for="bender-name">Name</label
+              ><input
+                id="bender-name"
+                class="field w-full"
+                [value]="bender().name"
+                (change)="set({ name: $any($event.target).value.trim() || bender().name })"
+              />
+            </div>
             <div class="col-span-2">
               <label class="label block" for="bender-kind">How it turns</label>
               <select id="bender-kind" class="field w-full" (change)="set({ kind: $any($event.target).value })">
@@ -28,10 +38,36 @@ import { PlanStore } from '../../plan/plan-store';
                 <option value="hand" [selected]="bender().kind === 'hand'">Hand bender: it is turned round the tube</option>
               </select>
             </div>
-            <fl-length-field label="Die radius, centre line" [valueMm]="bender().dieRadiusMm" [leastMm]="1" [mostMm]="1000" [digits]="2" (changed)="set({ dieRadiusMm: $event })" />
-            <fl-length-field label="Die mark to tangent" [valueMm]="bender().referenceMm" [leastMm]="-500" [mostMm]="500" [digits]="2" (changed)="set({ referenceMm: $event })" />
-            <fl-length-field label="Least straight between bends" [valueMm]="bender().leastFeedMm" [leastMm]="0" [mostMm]="1000" (changed)="set({ leastFeedMm: $event })" />
-            <fl-length-field label="Straight the shoe needs" [valueMm]="bender().shoeMm" [leastMm]="0" [mostMm]="1000" (changed)="set({ shoeMm: $event })" />
+            <fl-length-field
+              label="Die radius, centre line"
+              [valueMm]="bender().dieRadiusMm"
+              [leastMm]="1"
+              [mostMm]="1000"
+              [digits]="2"
+              (changed)="set({ dieRadiusMm: $event })"
+            />
+            <fl-length-field
+              label="Die mark to tangent"
+              [valueMm]="bender().referenceMm"
+              [leastMm]="-500"
+              [mostMm]="500"
+              [digits]="2"
+              (changed)="set({ referenceMm: $event })"
+            />
+            <fl-length-field
+              label="Least straight between bends"
+              [valueMm]="bender().leastFeedMm"
+              [leastMm]="0"
+              [mostMm]="1000"
+              (changed)="set({ leastFeedMm: $event })"
+            />
+            <fl-length-field
+              label="Straight the shoe needs"
+              [valueMm]="bender().shoeMm"
+              [leastMm]="0"
+              [mostMm]="1000"
+              (changed)="set({ shoeMm: $event })"
+            />
             <div class="col-span-2">
               <label class="label block" for="bender-clamp">The clamp holds the side of</label>
               <select id="bender-clamp" class="field w-full" (change)="set({ clampSide: $any($event.target).value })">
@@ -43,17 +79,45 @@ import { PlanStore } from '../../plan/plan-store';
         </section>
         <section aria-label="Test bends">
           <h3 class="font-bold">Test bends</h3>
-          <p class="mb-2 text-sm text-ink-soft">Bend scrap of the same tube, write what you dialled and what it kept. {{ springWords() }}</p>
+          <p class="mb-2 text-sm text-ink-soft">
+            Bend scrap of the same tube, write what you dialled and what it kept. {{ springWords() }}
+          </p>
           <table class="w-full text-left">
             <thead>
-              <tr class="text-sm text-ink-soft"><th class="font-normal">Dialled °</th><th class="font-normal">Kept °</th><th><span class="sr-only">Remove</span></th></tr>
+              <tr class="text-sm text-ink-soft">
+                <th class="font-normal">Dialled °</th>
+                <th class="font-normal">Kept °</th>
+                <th><span class="sr-only">Remove</span></th>
+              </tr>
             </thead>
             <tbody>
               @for (bend of bender().testBends; track $index; let i = $index) {
                 <tr>
-                  <td class="pr-2 pb-2"><fl-number-field [bare]="true" [label]="'Dialled in test ' + (i + 1)" [value]="bend.dialDeg" [least]="bend.gotDeg" [most]="200" (changed)="setTest(i, { dialDeg: $event })" /></td>
-                  <td class="pr-2 pb-2"><fl-number-field [bare]="true" [label]="'Kept in test ' + (i + 1)" [value]="bend.gotDeg" [least]="1" [most]="bend.dialDeg" (changed)="setTest(i, { gotDeg: $event })" /></td>
-                  <td class="pb-2"><button type="button" class="btn px-3" [attr.aria-label]="'Remove test ' + (i + 1)" (click)="removeTest(i)">×</button></td>
+                  <td class="pr-2 pb-2">
+                    <fl-number-field
+                      [bare]="true"
+                      [label]="'Dialled in test ' + (i + 1)"
+                      [value]="bend.dialDeg"
+                      [least]="bend.gotDeg"
+                      [most]="200"
+                      (changed)="setTest(i, { dialDeg: $event })"
+                    />
+                  </td>
+                  <td class="pr-2 pb-2">
+                    <fl-number-field
+                      [bare]="true"
+                      [label]="'Kept in test ' + (i + 1)"
+                      [value]="bend.gotDeg"
+                      [least]="1"
+                      [most]="bend.dialDeg"
+                      (changed)="setTest(i, { gotDeg: $event })"
+                    />
+                  </td>
+                  <td class="pb-2">
+                    <button type="button" class="btn px-3" [attr.aria-label]="'Remove test ' + (i + 1)" (click)="removeTest(i)">
+                      ×
+                    </button>
+                  </td>
                 </tr>
               }
             </tbody>
@@ -66,14 +130,40 @@ import { PlanStore } from '../../plan/plan-store';
           <div class="grid grid-cols-2 gap-3">
             @for (end of ends(); track end.key) {
               @if (end.key === 'a' || ends()[1].flare !== ends()[0].flare) {
-                <fl-length-field [label]="end.flareName + ': clamp grips'" [valueMm]="end.clampMm" [leastMm]="0" [mostMm]="200" (changed)="setFlare(end.flare, { clampMm: $event })" />
-                <fl-length-field [label]="end.flareName + ': tube used'" [valueMm]="end.flareExtraMm" [leastMm]="0" [mostMm]="50" (changed)="setFlare(end.flare, { flareExtraMm: $event })" />
+                <fl-length-field
+                  [label]="end.flareName + ': clamp grips'"
+                  [valueMm]="end.clampMm"
+                  [leastMm]="0"
+                  [mostMm]="200"
+                  (changed)="setFlare(end.flare, { clampMm: $event })"
+                />
+                <fl-length-field
+                  [label]="end.flareName + ': tube used'"
+                  [valueMm]="end.flareExtraMm"
+                  [leastMm]="0"
+                  [mostMm]="50"
+                  (changed)="setFlare(end.flare, { flareExtraMm: $event })"
+                />
               }
               @if (end.key === 'a' || ends()[1].nutId !== ends()[0].nutId) {
-                <fl-length-field class="col-span-2" [label]="'Length of ' + end.nutName" [valueMm]="end.nutLengthMm" [leastMm]="1" [mostMm]="200" (changed)="setNut(end.nutId, $event)" />
+                <fl-length-field
+                  class="col-span-2"
+                  [label]="'Length of ' + end.nutName"
+                  [valueMm]="end.nutLengthMm"
+                  [leastMm]="1"
+                  [mostMm]="200"
+                  (changed)="setNut(end.nutId, $event)"
+                />
               }
             }
-            <fl-length-field class="col-span-2" label="Trim left at B" [valueMm]="store.plan()!.bench.trimMm" [leastMm]="0" [mostMm]="500" (changed)="store.apply({ edit: 'changeBench', with: { patch: { trimMm: $event } } })" />
+            <fl-length-field
+              class="col-span-2"
+              label="Trim left at B"
+              [valueMm]="store.plan()!.bench.trimMm"
+              [leastMm]="0"
+              [mostMm]="500"
+              (changed)="store.apply({ edit: 'changeBench', with: { patch: { trimMm: $event } } })"
+            />
           </div>
         </section>
       </div>
@@ -87,7 +177,14 @@ export class BenchPanel {
   protected readonly ends = computed(() => {
     const end = (which: 'a' | 'b') => {
       const of = this.view().line.ends[which];
-      return { key: which, ...toolingOf(of, this.store.plan()!.bench), flare: of.flare, flareName: FLARES[of.flare].name, nutId: of.nutId, nutName: this.view().nuts[which].name };
+      return {
+        key: which,
+        ...toolingOf(of, this.store.plan()!.bench),
+        flare: of.flare,
+        flareName: FLARES[of.flare].name,
+        nutId: of.nutId,
+        nutName: this.view().nuts[which].name,
+      };
     };
     return [end('a'), end('b')] as const;
   });
@@ -111,9 +208,15 @@ export class BenchPanel {
   }
   protected setFlare(flare: FlareForm, patch: { clampMm?: number; flareExtraMm?: number }): void {
     const flares = this.store.plan()!.bench.flares;
-    this.store.apply({ edit: 'changeBench', with: { patch: { flares: { ...flares, [flare]: { ...flares[flare], ...patch } } } } });
+    this.store.apply({
+      edit: 'changeBench',
+      with: { patch: { flares: { ...flares, [flare]: { ...flares[flare], ...patch } } } },
+    });
   }
   protected setNut(nutId: string, mm: number): void {
-    this.store.apply({ edit: 'changeBench', with: { patch: { nutLengthMm: { ...this.store.plan()!.bench.nutLengthMm, [nutId]: mm } } } });
+    this.store.apply({
+      edit: 'changeBench',
+      with: { patch: { nutLengthMm: { ...this.store.plan()!.bench.nutLengthMm, [nutId]: mm } } },
+    });
   }
 }

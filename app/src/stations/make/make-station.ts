@@ -25,7 +25,9 @@ import { stepWords } from './step-words';
       <div class="grid flex-1 content-start gap-5 p-5 lg:grid-cols-[1fr_20rem] print:block print:p-0">
         <section class="card min-w-0 p-5 print:border-0 print:p-0" aria-label="Bend card">
           <div class="flex items-start gap-4">
-            <h2 class="mr-auto text-2xl font-bold">{{ view.line.name }} <span class="text-lg font-normal">{{ view.line.title }}</span></h2>
+            <h2 class="mr-auto text-2xl font-bold">
+              {{ view.line.name }} <span class="text-lg font-normal">{{ view.line.title }}</span>
+            </h2>
             <p class="hidden text-right text-sm print:block">{{ store.plan()!.name }}<br />card {{ view.digest }}</p>
             <button type="button" class="btn print:hidden" [disabled]="!view.card" (click)="print()">Print card</button>
           </div>
@@ -36,16 +38,33 @@ import { stepWords } from './step-words';
                 <dd class="font-mono text-4xl" data-test="cut">{{ mm(card.stockCutMm) }}</dd>
                 <dd class="text-sm text-ink-soft">{{ cutNote() }}</dd>
               </div>
-              <div><dt class="label">Bends</dt><dd class="font-mono text-4xl">{{ card.bends.length }}</dd></div>
+              <div>
+                <dt class="label">Bends</dt>
+                <dd class="font-mono text-4xl">{{ card.bends.length }}</dd>
+              </div>
               @for (end of ends(); track end.name) {
-                <div><dt class="label">{{ end.name }}</dt><dd class="mt-1 font-semibold">{{ end.flare }}</dd><dd class="text-sm">{{ end.nut }}</dd></div>
+                <div>
+                  <dt class="label">{{ end.name }}</dt>
+                  <dd class="mt-1 font-semibold">{{ end.flare }}</dd>
+                  <dd class="text-sm">{{ end.nut }}</dd>
+                </div>
               }
-              <div><dt class="label">Tube and bender</dt><dd class="mt-1 font-semibold">{{ label(view.tube) }}</dd><dd class="text-sm">{{ view.bender.name }}</dd></div>
+              <div>
+                <dt class="label">Tube and bender</dt>
+                <dd class="mt-1 font-semibold">{{ label(view.tube) }}</dd>
+                <dd class="text-sm">{{ view.bender.name }}</dd>
+              </div>
             </dl>
             @if (doubt(); as text) {
               <p class="mt-2 rounded-lg bg-copper-pale px-3 py-2 text-sm">{{ text }}</p>
             }
-            <fl-strip class="mt-3 print:hidden" [view]="view" [node]="selection.node()" (picked)="selection.chooseNode($event)" />
+            <fl-strip
+              class="mt-3 print:hidden"
+              marks="draw"
+              [view]="view"
+              [node]="selection.node()"
+              (picked)="selection.chooseNode($event)"
+            />
             @if (card.bends.length) {
               <div class="overflow-x-auto">
                 <table class="mt-2 w-full text-left print:text-sm" data-test="bends">
@@ -67,12 +86,19 @@ import { stepWords } from './step-words';
                         <td class="pr-3 text-xl">{{ mm(bend.drawMarkMm, 1) }}</td>
                         <td class="pr-3">
                           @if (i) {
-                            <span class="flex items-center gap-2"><fl-turn-dial [deg]="bend.rotateDeg" sizeClass="size-9" /><span>{{ deg(bend.rotateDeg) }} · {{ deg(bend.tubeTurnDeg) }}</span></span>
+                            <span class="flex items-center gap-2"
+                              ><fl-turn-dial [deg]="bend.rotateDeg" sizeClass="size-9" /><span
+                                >{{ deg(bend.rotateDeg) }} · {{ deg(bend.tubeTurnDeg) }}</span
+                              ></span
+                            >
                           } @else {
                             <span class="font-sans text-sm text-ink-soft">sets the plane</span>
                           }
                         </td>
-                        <td class="pr-3"><span class="text-xl">{{ bend.dialDeg.toFixed(1) }}°</span> <span class="text-sm">{{ bend.bendDeg.toFixed(1) }}°</span></td>
+                        <td class="pr-3">
+                          <span class="text-xl">{{ bend.dialDeg.toFixed(1) }}°</span
+                          ><span class="block text-sm">for {{ bend.bendDeg.toFixed(1) }}°</span>
+                        </td>
                         <td class="pr-3">{{ mm(bend.check.endToBendMm, 1) }}</td>
                         <td class="pr-3">{{ mm(bend.check.heightMm, 1) }}</td>
                         <td>{{ mm(bend.check.tipToTipMm, 1) }}</td>
@@ -82,9 +108,10 @@ import { stepWords } from './step-words';
                 </table>
               </div>
               <p class="mt-2 text-sm text-ink-soft">
-                Lay the mark to the die's own mark; flare, springback and die reference are in it. Dials look along the tube from A: “bender” is how far a hand bender turns round the tube, “tube” how far the tube turns in
-                a bender that stays put; clockwise is plus. After each bend lay it flat on the bench and measure: from end A square across to the outside of the new straight, end A's height over the bench, and tip to tip. Eye
-                protection on.
+                Lay the mark to the die's own mark; flare, springback and die reference are in it. Dials look along the tube from
+                A: “bender” is how far a hand bender turns round the tube, “tube” how far the tube turns in a bender that stays
+                put; clockwise is plus. After each bend lay it flat on the bench and measure: from end A square across to the
+                outside of the new straight, end A's height over the bench, and tip to tip. Eye protection on.
               </p>
             } @else {
               <p class="mt-4">A straight tube: cut, flare and fit.</p>
@@ -102,9 +129,24 @@ import { stepWords } from './step-words';
           <ol class="mt-1 print:columns-2 print:text-sm">
             @for (step of steps(); track step.id) {
               <li class="border-b border-rule print:break-inside-avoid" [class.bg-copper-pale]="step.next">
-                <label class="flex min-h-12 items-center gap-4 px-5 py-1 print:min-h-0 print:px-1" [class.cursor-pointer]="!step.locked">
-                  <input type="checkbox" class="size-7 shrink-0 accent-ok print:size-4" [checked]="step.done" [disabled]="step.locked" [attr.data-step]="step.id" (change)="tick(step.id, $any($event.target).checked)" />
-                  <span [class.font-bold]="step.next" [class.text-ink-soft]="step.locked">{{ step.text }}@if (step.locked) {<span class="text-sm"> (first the nut)</span>}</span>
+                <label
+                  class="flex min-h-12 items-center gap-4 px-5 py-1 print:min-h-0 print:px-1"
+                  [class.cursor-pointer]="!step.locked"
+                >
+                  <input
+                    type="checkbox"
+                    class="size-7 shrink-0 accent-ok print:size-4"
+                    [checked]="step.done"
+                    [disabled]="step.locked"
+                    [attr.data-step]="step.id"
+                    (change)="tick(step.id, $any($event.target).checked)"
+                  />
+                  <span [class.font-bold]="step.next" [class.text-ink-soft]="step.locked"
+                    >{{ step.text }}
+                    @if (step.locked) {
+                      <span class="text-sm"> (first the nut)</span>
+                    }
+                  </span>
                 </label>
               </li>
             }
@@ -145,9 +187,13 @@ export class MakeStation {
   protected readonly doubt = computed(() => {
     const { ports } = this.selection.line()!;
     const open = [ports.a, ports.b].filter((port) => port?.fixed.guess).map((port) => `${port!.part.name}, ${port!.port.name}`);
-    return open.length ? `Do not cut yet: ${open.join(' and ')} ${open.length === 1 ? 'is' : 'are'} not measured for certain.` : null;
+    return open.length
+      ? `Do not cut yet: ${open.join(' and ')} ${open.length === 1 ? 'is' : 'are'} not measured for certain.`
+      : null;
   });
-  protected readonly snags = computed(() => this.store.snags().filter((snag) => snag.place.kind === 'line' && snag.place.id === this.selection.line()!.line.id));
+  protected readonly snags = computed(() =>
+    this.store.snags().filter((snag) => snag.place.kind === 'line' && snag.place.id === this.selection.line()!.line.id),
+  );
   protected readonly steps = computed(() => {
     const view = this.selection.line()!;
     const done = new Set(view.line.ticks.filter((tick) => tick.digest === view.digest).map((tick) => tick.step));
@@ -164,13 +210,20 @@ export class MakeStation {
   protected readonly orderNote = computed(() => {
     const card = this.selection.line()!.card;
     if (!card) return '';
-    const early = card.flareBBefore === null ? '' : ` B is flared before bend ${card.flareBBefore + 1}: only ${this.mm(card.tailMm)} of straight is left after the last bend.`;
+    const early =
+      card.flareBBefore === null
+        ? ''
+        : ` B is flared before bend ${card.flareBBefore + 1}: only ${this.mm(card.tailMm)} of straight is left after the last bend.`;
     return `A flare stays locked until its nut is ticked: a forgotten nut is the commonest scrapped line.${early} Ticks are kept; they count only while the card stays the same.`;
   });
 
   protected tick(step: string, on: boolean): void {
     const { line, digest } = this.selection.line()!;
-    this.store.apply(on ? { edit: 'tick', with: { id: line.id, step, digest, at: new Date().toISOString() } } : { edit: 'untick', with: { id: line.id, step } });
+    this.store.apply(
+      on
+        ? { edit: 'tick', with: { id: line.id, step, digest, at: new Date().toISOString() } }
+        : { edit: 'untick', with: { id: line.id, step } },
+    );
   }
   protected print(): void {
     window.print();

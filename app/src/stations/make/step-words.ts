@@ -12,7 +12,9 @@ export function stepWords(step: Step, view: LineView, units: UnitSystem): string
   const end = step.end?.toUpperCase();
   switch (step.kind) {
     case 'cut':
-      return card.trimMm ? `Cut ${mm(card.stockCutMm)}, of it ${mm(card.trimMm)} to trim at B` : `Cut ${mm(card.stockCutMm)}, nothing to trim`;
+      return card.trimMm
+        ? `Cut ${mm(card.stockCutMm)}, of it ${mm(card.trimMm)} to trim at B`
+        : `Cut ${mm(card.stockCutMm)}, nothing to trim`;
     case 'deburr':
       return 'Deburr inside and out, square the end';
     case 'nut':

@@ -15,17 +15,22 @@ import { PlaceList } from './place-list';
     <h1 class="sr-only">Measure</h1>
     @if (store.view()) {
       <div class="grid flex-1 md:grid-cols-[19rem_1fr]">
-        <aside class="border-r border-rule bg-sheet p-4 md:max-h-[calc(100dvh-4.75rem)] md:overflow-auto" aria-label="Places" tabindex="0">
+        <aside
+          class="border-r border-rule bg-sheet p-4 md:max-h-[calc(100dvh-4.75rem)] md:overflow-auto"
+          aria-label="Places"
+          tabindex="0"
+        >
           <fl-place-list (chosen)="show()" />
         </aside>
-        <div class="flex min-w-0 flex-col">
-          <section #detail class="card m-4 p-5" aria-label="The chosen place">
+        <div class="flex min-w-0 flex-col xl:grid xl:grid-cols-[minmax(0,1fr)_24rem]">
+          <section #detail class="card m-4 self-start p-5 max-xl:self-stretch" aria-label="The chosen place">
             @if (target(); as target) {
               <fl-place-detail [target]="target" />
             } @else {
               <h2 class="text-2xl font-bold">Nothing measured yet</h2>
               <p class="mt-2 max-w-prose">
-                x runs rearward from the front axle, y to the vehicle's right from its middle, z up from the ground at ride height. Add three datums or more on the frame, then the parts, and tape each port from the datums.
+                x runs rearward from the front axle, y to the vehicle's right from its middle, z up from the ground at ride
+                height. Add three datums or more on the frame, then the parts, and tape each port from the datums.
               </p>
             }
           </section>

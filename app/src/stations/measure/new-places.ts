@@ -1,4 +1,13 @@
-import { freshId, type Known, type Part, type PartKind, type Plan, type Point, type Port, type PortRole } from '@firm-line/core/plan';
+import {
+  freshId,
+  type Known,
+  type Part,
+  type PartKind,
+  type Plan,
+  type Point,
+  type Port,
+  type PortRole,
+} from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/vec';
 
 /** A place nobody has measured yet: a guess at the front axle's middle, known to half a metre. */
@@ -20,13 +29,35 @@ export const KIND_NAMES: Record<PartKind, string> = {
 /** Fluid a part of this kind holds until the user says otherwise, mL. Common practice; the maker's sheet comes first. */
 const CAVITY_ML: Record<PartKind, number> = { master: 180, tee: 1, block: 2, caliper: 25, 'wheel-cylinder': 6, slave: 10, bracket: 0, other: 0 }; // prettier-ignore
 
-export const newPoint = (plan: Plan): Point => ({ id: freshId(plan, 'point'), name: `Point ${plan.points.length + 1}`, known: NOWHERE });
+export const newPoint = (plan: Plan): Point => ({
+  id: freshId(plan, 'point'),
+  name: `Point ${plan.points.length + 1}`,
+  known: NOWHERE,
+});
 
-export const newPort = (plan: Plan, name = 'port', role: PortRole = 'inlet', direction: Vec3 = [1, 0, 0]): Port => ({ id: freshId(plan, 'port'), name, role, direction, known: NOWHERE });
+export const newPort = (plan: Plan, name = 'port', role: PortRole = 'inlet', direction: Vec3 = [1, 0, 0]): Port => ({
+  id: freshId(plan, 'port'),
+  name,
+  role,
+  direction,
+  known: NOWHERE,
+});
 
 /** A part of a kind with the ports that such a part has. */
 export function newPart(plan: Plan, kind: PartKind): Part {
   const same = plan.parts.filter((part) => part.kind === kind).length;
-  const part: Part = { id: freshId(plan, 'part'), name: same ? `${KIND_NAMES[kind]} ${same + 1}` : KIND_NAMES[kind], kind, cavityMl: CAVITY_ML[kind], ports: [] };
-  return PORTS[kind].reduce<Part>((made, [name, role, direction]) => ({ ...made, ports: [...made.ports, newPort({ ...plan, parts: [...plan.parts, made] }, name, role, direction)] }), part);
+  const part: Part = {
+    id: freshId(plan, 'part'),
+    name: same ? `${KIND_NAMES[kind]} ${same + 1}` : KIND_NAMES[kind],
+    kind,
+    cavityMl: CAVITY_ML[kind],
+    ports: [],
+  };
+  return PORTS[kind].reduce<Part>(
+    (made, [name, role, direction]) => ({
+      ...made,
+      ports: [...made.ports, newPort({ ...plan, parts: [...plan.parts, made] }, name, role, direction)],
+    }),
+    part,
+  );
 }

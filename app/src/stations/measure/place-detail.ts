@@ -12,15 +12,15 @@ import { KIND_NAMES, newPort } from './new-places';
 import { TapeTable } from './tape-table';
 
 const HOWS: readonly { how: Known['how']; name: string }[] = [
-  { how: 'guessed', name: 'A guess' },
-  { how: 'typed', name: 'Measured and typed' },
-  { how: 'sheet', name: "The part's sheet" },
-  { how: 'taped', name: 'Taped from datums' },
+  { how: 'guessed', name: 'Guess' },
+  { how: 'typed', name: 'Typed' },
+  { how: 'sheet', name: "Part's sheet" },
+  { how: 'taped', name: 'Taped' },
 ];
 const AXES = [
-  { axis: 0, name: 'x, aft of the front axle' },
-  { axis: 1, name: 'y, right of the middle' },
-  { axis: 2, name: 'z, up from the ground' },
+  { axis: 0, name: 'x, aft of front axle' },
+  { axis: 1, name: 'y, right of middle' },
+  { axis: 2, name: 'z, up from ground' },
 ] as const;
 
 /** One point or port: what it is, where it is, how that is known and how sure. */
@@ -30,29 +30,14 @@ const AXES = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (found(); as place) {
-      <div class="flex flex-wrap items-end gap-3">
-        <div class="min-w-48 flex-1"><label class="label block" for="place-name">Name of the {{ place.port ? 'port' : 'point' }}</label><input id="place-name" class="field w-full font-semibold" maxlength="80" autocomplete="off" [value]="place.name" (change)="rename($any($event.target))" /></div>
-        @if (place.port; as port) {
-          <div>
-            <label class="label block" for="port-role">Role</label>
-            <select id="port-role" class="field" (change)="patchPort({ role: $any($event.target).value })">
-              @for (role of roles; track role) {
-                <option [value]="role" [selected]="role === port.role">{{ role }}</option>
-              }
-            </select>
-          </div>
-          <div class="w-44"><label class="label block" for="port-way">Tube leaves it going</label><input id="port-way" class="field w-full" autocomplete="off" [value]="way()" [attr.aria-invalid]="wayFault() ? true : null" (change)="turn($any($event.target))" /></div>
-        }
-        <button type="button" class="btn" (click)="remove()">Delete</button>
-      </div>
-      @if (wayFault(); as text) {
-        <p class="fault mt-1">{{ text }}</p>
-      }
-      <dl class="mt-4 flex flex-wrap gap-x-8 gap-y-1" aria-label="Where it is">
+      <h2 class="mb-2 text-2xl font-bold">{{ place.part ? place.part.name + ', ' : '' }}{{ place.name }}</h2>
+      <dl class="flex flex-wrap gap-x-5 gap-y-1" aria-label="Where it is">
         @for (axis of axes; track axis.axis) {
           <div>
             <dt class="label">{{ axis.name }}</dt>
-            <dd class="font-mono text-3xl" [attr.data-axis]="axis.axis">{{ mm(place.fixed.atMm[axis.axis]) }} <span class="text-base">±{{ mm(2 * place.fixed.sigmaMm[axis.axis]) }}</span></dd>
+            <dd class="font-mono text-2xl" [attr.data-axis]="axis.axis">
+              {{ mm(place.fixed.atMm[axis.axis]) }} <span class="text-base">±{{ mm(2 * place.fixed.sigmaMm[axis.axis]) }}</span>
+            </dd>
           </div>
         }
       </dl>
@@ -64,29 +49,105 @@ const AXES = [
         <legend class="label">How it is known</legend>
         <div class="flex flex-wrap gap-2">
           @for (option of hows; track option.how) {
-            <label class="flex min-h-11 cursor-pointer items-center gap-2 rounded-lg border px-3" [class]="option.how === place.known.how ? 'border-fluid bg-fluid-pale font-semibold' : 'border-rule bg-sheet'">
-              <input type="radio" name="how" class="size-5 accent-fluid" [value]="option.how" [checked]="option.how === place.known.how" (change)="setHow(option.how)" />{{ option.name }}
+            <label
+              class="flex min-h-11 cursor-pointer items-center gap-2 rounded-lg border px-3"
+              [class]="option.how === place.known.how ? 'border-fluid bg-fluid-pale font-semibold' : 'border-rule bg-sheet'"
+            >
+              <input
+                type="radio"
+                name="how"
+                class="size-5 accent-fluid"
+                [value]="option.how"
+                [checked]="option.how === place.known.how"
+                (change)="setHow(option.how)"
+              />{{ option.name }}
             </label>
           }
         </div>
       </fieldset>
       @if (place.known.how === 'taped') {
-        <fl-tape-table class="mt-3 block" [target]="target()" [known]="place.known" [fixed]="place.fixed" (changed)="setKnown($event)" />
+        <fl-tape-table
+          class="mt-3 block"
+          [target]="target()"
+          [known]="place.known"
+          [fixed]="place.fixed"
+          (changed)="setKnown($event)"
+        />
       } @else {
         <div class="mt-3 grid max-w-xl grid-cols-3 gap-3">
           @for (axis of axes; track axis.axis) {
-            <fl-length-field [label]="axis.name" [valueMm]="place.known.atMm[axis.axis]" (changed)="setAxis('atMm', axis.axis, $event)" />
+            <fl-length-field
+              [label]="axis.name"
+              [valueMm]="place.known.atMm[axis.axis]"
+              (changed)="setAxis('atMm', axis.axis, $event)"
+            />
           }
           @for (axis of axes; track axis.axis) {
-            <fl-length-field [label]="'± of ' + axis.name.slice(0, 1) + ' (1σ)'" [valueMm]="place.known.sigmaMm[axis.axis]" [leastMm]="0" [mostMm]="5000" (changed)="setAxis('sigmaMm', axis.axis, $event)" />
+            <fl-length-field
+              [label]="'± of ' + axis.name.slice(0, 1) + ' (1σ)'"
+              [valueMm]="place.known.sigmaMm[axis.axis]"
+              [leastMm]="0"
+              [mostMm]="5000"
+              (changed)="setAxis('sigmaMm', axis.axis, $event)"
+            />
           }
         </div>
       }
+      <section class="mt-5 border-t border-rule pt-3" [attr.aria-label]="place.port ? 'The port' : 'The point'">
+        <div class="flex flex-wrap items-end gap-3">
+          <div class="min-w-40 flex-1">
+            <label class="label block" for="place-name">Name of the {{ place.port ? 'port' : 'point' }}</label
+            ><input
+              id="place-name"
+              class="field w-full font-semibold"
+              maxlength="80"
+              autocomplete="off"
+              [value]="place.name"
+              (change)="rename($any($event.target))"
+            />
+          </div>
+          @if (place.port; as port) {
+            <div>
+              <label class="label block" for="port-role">Role</label>
+              <select id="port-role" class="field" (change)="patchPort({ role: $any($event.target).value })">
+                @for (role of roles; track role) {
+                  <option [value]="role" [selected]="role === port.role">{{ role }}</option>
+                }
+              </select>
+            </div>
+            <div class="w-36">
+              <label class="label block" for="port-way">Tube leaves it going</label
+              ><input
+                id="port-way"
+                class="field w-full"
+                autocomplete="off"
+                [value]="way()"
+                [attr.aria-invalid]="wayFault() ? true : null"
+                (change)="turn($any($event.target))"
+              />
+            </div>
+          }
+          <button type="button" class="btn" (click)="remove()">Delete</button>
+        </div>
+        @if (wayFault(); as text) {
+          <p class="fault mt-1">{{ text }}</p>
+        }
+      </section>
       @if (place.part; as part) {
         <section class="mt-5 border-t border-rule pt-3" aria-label="The part">
           <h3 class="font-bold">The part it belongs to</h3>
           <div class="mt-2 flex flex-wrap items-end gap-3">
-            <div class="min-w-40 flex-1"><label class="label block" for="part-name">Name</label><input id="part-name" class="field w-full" maxlength="80" autocomplete="off" [value]="part.name" (change)="patchPart({ name: $any($event.target).value.trim() || part.name })" /></div>
+            <div class="min-w-40 flex-1">
+              <label class="label block" for="part-name">Name</label
+              ><input
+                id="part-name"
+                class="field w-full"
+                maxlength="80"
+                autocomplete="off"
+                [value]="part.name"
+                (change)="patchPart({ name: $any($event.target).value.trim() || part.name })"
+              />
+            </div>
             <div>
               <label class="label block" for="part-kind">Kind</label>
               <select id="part-kind" class="field" (change)="patchPart({ kind: $any($event.target).value })">
@@ -95,7 +156,12 @@ const AXES = [
                 }
               </select>
             </div>
-            <fl-number-field class="w-32" label="Fluid in it, mL" [value]="part.cavityMl" (changed)="patchPart({ cavityMl: $event })" />
+            <fl-number-field
+              class="w-32"
+              label="Fluid in it, mL"
+              [value]="part.cavityMl"
+              (changed)="patchPart({ cavityMl: $event })"
+            />
             <button type="button" class="btn" (click)="addPort()">Add a port</button>
             <button type="button" class="btn" (click)="removePart()">Delete the part</button>
           </div>
@@ -128,7 +194,9 @@ export class PlaceDetail {
     return port && { name: port.port.name, known: port.port.known, fixed: port.fixed, port: port.port, part: port.part };
   });
   protected readonly way = computed(() => formatDirection(this.found()?.port?.direction ?? [1, 0, 0]));
-  protected readonly snags = computed(() => this.store.snags().filter((snag) => snag.place.kind === this.target().kind && snag.place.id === this.target().id));
+  protected readonly snags = computed(() =>
+    this.store.snags().filter((snag) => snag.place.kind === this.target().kind && snag.place.id === this.target().id),
+  );
 
   protected setKnown(patch: Partial<Known>): void {
     this.apply({ edit: 'setKnown', with: { target: this.target(), known: { ...this.found()!.known, ...patch } } });
@@ -145,7 +213,11 @@ export class PlaceDetail {
   protected rename(field: HTMLInputElement): void {
     const name = field.value.trim();
     if (!name) return void (field.value = this.found()!.name);
-    this.apply(this.found()!.port ? { edit: 'changePort', with: { id: this.target().id, patch: { name } } } : { edit: 'changePoint', with: { id: this.target().id, patch: { name } } });
+    this.apply(
+      this.found()!.port
+        ? { edit: 'changePort', with: { id: this.target().id, patch: { name } } }
+        : { edit: 'changePoint', with: { id: this.target().id, patch: { name } } },
+    );
   }
   protected turn(field: HTMLInputElement): void {
     const read = parseDirection(field.value, this.found()!.fixed.atMm[1]);

@@ -20,12 +20,25 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
     <ul class="mt-1">
       @for (row of points(); track row.target.id) {
         <li class="border-t border-rule">
-          <button type="button" class="flex min-h-11 w-full items-center gap-2 rounded-md px-2 text-left" [class.bg-copper-pale]="isChosen(row.target)" [attr.aria-pressed]="isChosen(row.target)" (click)="choose(row.target)">
-            <span class="min-w-0 flex-1 truncate">{{ row.name }}</span><span class="text-sm whitespace-nowrap" [class.font-semibold]="row.open">{{ row.sure }}</span>
+          <button
+            type="button"
+            class="flex min-h-11 w-full items-center gap-2 rounded-md px-2 text-left"
+            [class.bg-copper-pale]="isChosen(row.target)"
+            [attr.aria-pressed]="isChosen(row.target)"
+            (click)="choose(row.target)"
+          >
+            <span class="min-w-0 flex-1 truncate">{{ row.name }}</span><span
+              class="text-sm whitespace-nowrap"
+              [class.font-semibold]="row.open"
+              >{{ row.sure }}</span
+            >
           </button>
         </li>
       } @empty {
-        <li class="py-2 text-sm text-ink-soft">Start here: three or more places on the frame that you can hook a tape to and whose position you know. Everything else is taped from them.</li>
+        <li class="py-2 text-sm text-ink-soft">
+          Start here: three or more places on the frame that you can hook a tape to and whose position you know. Everything else
+          is taped from them.
+        </li>
       }
     </ul>
     <div class="mt-5 flex items-center justify-between gap-2">
@@ -42,14 +55,26 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
       <ul>
         @for (row of part.ports; track row.target.id) {
           <li class="border-t border-rule">
-            <button type="button" class="flex min-h-11 w-full items-center gap-2 rounded-md px-2 pl-5 text-left" [class.bg-copper-pale]="isChosen(row.target)" [attr.aria-pressed]="isChosen(row.target)" (click)="choose(row.target)">
-              <span class="min-w-0 flex-1 truncate">{{ row.name }}</span><span class="text-sm whitespace-nowrap" [class.font-semibold]="row.open">{{ row.sure }}</span>
+            <button
+              type="button"
+              class="flex min-h-11 w-full items-center gap-2 rounded-md px-2 pl-5 text-left"
+              [class.bg-copper-pale]="isChosen(row.target)"
+              [attr.aria-pressed]="isChosen(row.target)"
+              (click)="choose(row.target)"
+            >
+              <span class="min-w-0 flex-1 truncate">{{ row.name }}</span><span
+                class="text-sm whitespace-nowrap"
+                [class.font-semibold]="row.open"
+                >{{ row.sure }}</span
+              >
             </button>
           </li>
         }
       </ul>
     } @empty {
-      <p class="border-t border-rule py-2 text-sm text-ink-soft">Then the parts that lines will join: a master, tees, the hose brackets at the wheels.</p>
+      <p class="border-t border-rule py-2 text-sm text-ink-soft">
+        Then the parts that lines will join: a master, tees, the hose brackets at the wheels.
+      </p>
     }
   `,
 })
@@ -68,14 +93,22 @@ export class PlaceList {
     return { sure: `${how === 'guessed' ? '△ ' : ''}${HOW[how]} ±${shown}`, open: how === 'guessed' };
   }
   protected readonly points = computed(() =>
-    [...(this.store.view()?.points.values() ?? [])].map(({ point, fixed }) => ({ target: { kind: 'point', id: point.id } as const, name: point.name, ...this.sure(fixed, point.known.how) })),
+    [...(this.store.view()?.points.values() ?? [])].map(({ point, fixed }) => ({
+      target: { kind: 'point', id: point.id } as const,
+      name: point.name,
+      ...this.sure(fixed, point.known.how),
+    })),
   );
   protected readonly parts = computed(() => {
     const view = this.store.view();
     return (view?.plan.parts ?? []).map((part) => ({
       id: part.id,
       name: part.name,
-      ports: part.ports.map((port) => ({ target: { kind: 'port', id: port.id } as const, name: port.name, ...this.sure(view!.ports.get(port.id)!.fixed, port.known.how) })),
+      ports: part.ports.map((port) => ({
+        target: { kind: 'port', id: port.id } as const,
+        name: port.name,
+        ...this.sure(view!.ports.get(port.id)!.fixed, port.known.how),
+      })),
     }));
   });
   protected isChosen(target: Target): boolean {

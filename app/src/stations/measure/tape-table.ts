@@ -13,15 +13,27 @@ import { PlanStore } from '../../plan/plan-store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <table class="w-full text-left">
-      <caption class="sr-only">Tape readings</caption>
+      <caption class="sr-only">
+        Tape readings
+      </caption>
       <thead class="text-sm text-ink-soft">
-        <tr><th class="font-normal">From</th><th class="w-28 font-normal">Read</th><th class="w-20 font-normal">± (1σ)</th><th class="w-20 pr-2 text-right font-normal">Off by</th><th class="w-12"><span class="sr-only">Remove</span></th></tr>
+        <tr>
+          <th class="font-normal">From</th>
+          <th class="w-28 font-normal">Read</th>
+          <th class="w-20 font-normal">± (1σ)</th>
+          <th class="w-20 pr-2 text-right font-normal">Off by</th>
+          <th class="w-12"><span class="sr-only">Remove</span></th>
+        </tr>
       </thead>
       <tbody>
         @for (tape of rows(); track $index; let i = $index) {
           <tr class="align-top" [class.bg-copper-pale]="tape.suspect" [attr.data-suspect]="tape.suspect ? '' : null">
             <td class="py-1 pr-2">
-              <select class="field w-full min-w-0" [attr.aria-label]="'Datum of tape ' + (i + 1)" (change)="set(i, { from: $any($event.target).value })">
+              <select
+                class="field w-full min-w-0"
+                [attr.aria-label]="'Datum of tape ' + (i + 1)"
+                (change)="set(i, { from: $any($event.target).value })"
+              >
                 @for (datum of datums(); track datum.id) {
                   <option [value]="datum.id" [selected]="datum.id === tape.from">{{ datum.name }}</option>
                 }
@@ -30,19 +42,45 @@ import { PlanStore } from '../../plan/plan-store';
                 <p class="px-1 pt-1 text-sm font-bold">△ Read this tape again</p>
               }
             </td>
-            <td class="py-1 pr-2"><fl-length-field [bare]="true" [label]="'Tape ' + (i + 1) + ' reads'" [valueMm]="tape.readMm" [leastMm]="1" (changed)="set(i, { readMm: $event })" /></td>
-            <td class="py-1 pr-2"><fl-length-field [bare]="true" [label]="'Sigma of tape ' + (i + 1)" [valueMm]="tape.sigmaMm" [leastMm]="0.1" [mostMm]="1000" (changed)="set(i, { sigmaMm: $event })" /></td>
+            <td class="py-1 pr-2">
+              <fl-length-field
+                [bare]="true"
+                [label]="'Tape ' + (i + 1) + ' reads'"
+                [valueMm]="tape.readMm"
+                [leastMm]="1"
+                (changed)="set(i, { readMm: $event })"
+              />
+            </td>
+            <td class="py-1 pr-2">
+              <fl-length-field
+                [bare]="true"
+                [label]="'Sigma of tape ' + (i + 1)"
+                [valueMm]="tape.sigmaMm"
+                [leastMm]="0.1"
+                [mostMm]="1000"
+                (changed)="set(i, { sigmaMm: $event })"
+              />
+            </td>
             <td class="py-3 pr-2 text-right font-mono">{{ tape.off }}</td>
-            <td class="py-1"><button type="button" class="btn w-11 px-0" [attr.aria-label]="'Remove tape ' + (i + 1)" (click)="remove(i)">×</button></td>
+            <td class="py-1">
+              <button type="button" class="btn w-11 px-0" [attr.aria-label]="'Remove tape ' + (i + 1)" (click)="remove(i)">
+                ×
+              </button>
+            </td>
           </tr>
         } @empty {
-          <tr><td colspan="5" class="py-2 text-sm text-ink-soft">No tapes yet. Three fix the place; a fourth shows a mistake; with five the wrong one can be named.</td></tr>
+          <tr>
+            <td colspan="5" class="py-2 text-sm text-ink-soft">
+              No tapes yet. Three fix the place; a fourth shows a mistake; with five the wrong one can be named.
+            </td>
+          </tr>
         }
       </tbody>
     </table>
     <div class="mt-2 flex flex-wrap items-center gap-3">
       <button type="button" class="btn" [disabled]="!datums().length" (click)="add()">Add tape</button>
-      <label class="flex items-center gap-2 text-sm">The place is
+      <label class="flex items-center gap-2 text-sm"
+        >The place is
         <select class="field" aria-label="Side of the datums' plane" (change)="changed.emit({ side: $any($event.target).value })">
           <option value="above" [selected]="known().side !== 'below'">above its datums</option>
           <option value="below" [selected]="known().side === 'below'">below its datums</option>
@@ -61,7 +99,8 @@ export class TapeTable {
   /** Points that do not rest on this place themselves. */
   protected readonly datums = computed(() => {
     const points = this.store.plan()?.points ?? [];
-    const rests = (id: string): boolean => id === this.target().id || (points.find((p) => p.id === id)?.known.tapes ?? []).some((tape) => rests(tape.from));
+    const rests = (id: string): boolean =>
+      id === this.target().id || (points.find((p) => p.id === id)?.known.tapes ?? []).some((tape) => rests(tape.from));
     return points.filter((point) => !rests(point.id));
   });
   private readonly tapes = computed(() => this.known().tapes ?? []);
@@ -69,7 +108,12 @@ export class TapeTable {
     this.tapes().map((tape, i) => {
       const off = this.fixed().survey?.residualsMm[i];
       const shown = off === undefined ? '' : this.store.units() === 'metric' ? figure(off, 1) : formatLength(off, 'inch');
-      return { ...tape, sigmaMm: tape.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM, off: shown && off! > 0 && shown !== '0' ? `+${shown}` : shown, suspect: this.fixed().survey?.suspect === i };
+      return {
+        ...tape,
+        sigmaMm: tape.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM,
+        off: shown && off! > 0 && shown !== '0' ? `+${shown}` : shown,
+        suspect: this.fixed().survey?.suspect === i,
+      };
     }),
   );
 
@@ -81,7 +125,9 @@ export class TapeTable {
     const datum = this.datums().find((point) => !used.has(point.id)) ?? this.datums()[0]!;
     const at = this.store.view()!.points.get(datum.id)!.fixed.atMm;
     const guess = Math.hypot(...this.fixed().atMm.map((v, i) => v - at[i]!));
-    this.changed.emit({ tapes: [...this.tapes(), { from: datum.id, readMm: Math.max(1, Math.round(guess)), sigmaMm: DEFAULT_TAPE_SIGMA_MM }] });
+    this.changed.emit({
+      tapes: [...this.tapes(), { from: datum.id, readMm: Math.max(1, Math.round(guess)), sigmaMm: DEFAULT_TAPE_SIGMA_MM }],
+    });
   }
   protected remove(index: number): void {
     this.changed.emit({ tapes: this.tapes().toSpliced(index, 1) });

@@ -12,13 +12,38 @@ const ENDS = ['a', 'b'] as const;
   selector: 'fl-line-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog #dialog class="w-full max-w-2xl rounded-xl bg-sheet p-6 shadow-xl" [attr.aria-label]="isNew() ? 'New line' : 'Line details'">
+    <dialog
+      #dialog
+      class="w-full max-w-2xl rounded-xl bg-sheet p-6 shadow-xl"
+      [attr.aria-label]="isNew() ? 'New line' : 'Line details'"
+    >
       @if (draft(); as line) {
         <form method="dialog" (submit)="keep($event)">
           <h2 class="h2">{{ isNew() ? 'New line' : 'Line ' + line.name }}</h2>
           <div class="mt-3 grid grid-cols-[6rem_1fr] gap-3 sm:grid-cols-[6rem_1fr_1fr]">
-            <div><label class="label block" for="line-name">Name</label><input id="line-name" class="field w-full" required maxlength="12" autocomplete="off" [value]="line.name" (change)="set({ name: $any($event.target).value.trim() || line.name })" /></div>
-            <div><label class="label block" for="line-title">From what to what</label><input id="line-title" class="field w-full" maxlength="80" autocomplete="off" [value]="line.title" (change)="set({ title: $any($event.target).value.trim() })" /></div>
+            <div>
+              <label class="label block" for="line-name">Name</label
+              ><input
+                id="line-name"
+                class="field w-full"
+                required
+                maxlength="12"
+                autocomplete="off"
+                [value]="line.name"
+                (change)="set({ name: $any($event.target).value.trim() || line.name })"
+              />
+            </div>
+            <div>
+              <label class="label block" for="line-title">From what to what</label
+              ><input
+                id="line-title"
+                class="field w-full"
+                maxlength="80"
+                autocomplete="off"
+                [value]="line.title"
+                (change)="set({ title: $any($event.target).value.trim() })"
+              />
+            </div>
             <div class="col-span-2 sm:col-span-1">
               <label class="label block" for="line-circuit">Circuit</label>
               <select id="line-circuit" class="field w-full" (change)="set({ circuitId: $any($event.target).value })">
@@ -49,7 +74,11 @@ const ENDS = ['a', 'b'] as const;
               <fieldset class="rounded-lg border border-rule p-3">
                 <legend class="px-1 font-semibold">End {{ end.toUpperCase() }}</legend>
                 <label class="label block" [attr.for]="'port-' + end">Port</label>
-                <select [id]="'port-' + end" class="field w-full" (change)="setEnd(end, { portId: $any($event.target).value || null })">
+                <select
+                  [id]="'port-' + end"
+                  class="field w-full"
+                  (change)="setEnd(end, { portId: $any($event.target).value || null })"
+                >
                   <option value="">No port yet</option>
                   @for (port of free(end); track port.id) {
                     <option [value]="port.id" [selected]="port.id === line.ends[end].portId">{{ port.name }}</option>
@@ -58,13 +87,18 @@ const ENDS = ['a', 'b'] as const;
                 <label class="label mt-2 block" [attr.for]="'nut-' + end">Flare and nut</label>
                 <select [id]="'nut-' + end" class="field w-full" (change)="setNut(end, $any($event.target).value)">
                   @for (nut of nuts(); track nut.id) {
-                    <option [value]="nut.id" [selected]="nut.id === line.ends[end].nutId">{{ flares[nut.flare].name }}, {{ nut.name }}</option>
+                    <option [value]="nut.id" [selected]="nut.id === line.ends[end].nutId">
+                      {{ flares[nut.flare].name }}, {{ nut.name }}
+                    </option>
                   }
                 </select>
               </fieldset>
             }
           </div>
-          <p class="mt-3 text-sm text-ink-soft">Identify thread and seat at the port before you buy: two that screw together may still not seal. The part maker's sheet comes first.</p>
+          <p class="mt-3 text-sm text-ink-soft">
+            Identify thread and seat at the port before you buy: two that screw together may still not seal. The part maker's
+            sheet comes first.
+          </p>
           @if (fault(); as text) {
             <p class="fault mt-2" role="alert">{{ text }}</p>
           }
@@ -151,7 +185,8 @@ export class LineForm {
     event.preventDefault();
     const line = this.draft()!;
     if (!line.ends.a.portId || !line.ends.b.portId) {
-      if (this.isNew()) return this.fault.set('Choose the port at each end: a line runs between two ports. Ports are added in Measure.');
+      if (this.isNew())
+        return this.fault.set('Choose the port at each end: a line runs between two ports. Ports are added in Measure.');
     }
     if (this.isNew()) this.store.apply({ edit: 'addLine', with: { line } });
     else this.store.apply({ edit: 'changeLine', with: { id: line.id, patch: line } });

@@ -42,7 +42,9 @@ export class MoveLine {
     return Math.min(this.selection.node() ?? last, last);
   });
   private readonly from = computed(() => this.view().nodesMm[this.start()]!);
-  protected readonly read = computed(() => (this.text().trim() && this.from() ? parseMove(this.text(), this.store.units(), this.from()[1]) : null));
+  protected readonly read = computed(() =>
+    this.text().trim() && this.from() ? parseMove(this.text(), this.store.units(), this.from()[1]) : null,
+  );
   private readonly corner = computed(() => {
     const read = this.read();
     return read?.ok ? add(this.from(), read.value) : null;
@@ -52,7 +54,9 @@ export class MoveLine {
     if (!read) return 'Say it as you would on the floor: aft, fore, left, right, up, down, in, out. Enter places a corner.';
     if (!read.ok) return read.message;
     const before = this.view().nodesMm[this.start() - 1];
-    return before ? `Bends ${figure(angleDeg(sub(this.from(), before), read.value))}° at corner ${this.start()}. Enter places the corner.` : 'Enter places the corner.';
+    return before
+      ? `Bends ${figure(angleDeg(sub(this.from(), before), read.value))}° at corner ${this.start()}. Enter places the corner.`
+      : 'Enter places the corner.';
   });
 
   protected type(text: string): void {

@@ -18,7 +18,11 @@ import { Selection } from '../../plan/selection';
     <p class="py-2 text-sm text-ink-soft">Starts at {{ from() }}.</p>
     <ol aria-label="Moves">
       @for (row of rows(); track row.node) {
-        <li class="border-t border-rule py-1" [class.bg-copper-pale]="row.node === selection.node()" (focusin)="selection.chooseNode(row.node)">
+        <li
+          class="border-t border-rule py-1"
+          [class.bg-copper-pale]="row.node === selection.node()"
+          (focusin)="selection.chooseNode(row.node)"
+        >
           <div class="flex items-center gap-2 px-1">
             <span class="w-5 text-right text-sm" aria-hidden="true">{{ row.node }}</span>
             <input
@@ -32,8 +36,18 @@ import { Selection } from '../../plan/selection';
               (change)="change(row.node, $any($event.target))"
               (keydown.escape)="reset(row.node, $any($event.target))"
             />
-            <span class="font-mono text-sm" [title]="row.bend ? 'Bend at this corner' : 'No bend here'">{{ row.bend ? row.bendText : '–' }}</span>
-            <button type="button" class="min-h-11 min-w-11 rounded-md font-semibold text-ink hover:bg-rule" [attr.aria-label]="'Delete corner ' + row.node" title="Delete this corner" (click)="remove(row.node)">×</button>
+            <span class="font-mono text-sm" [title]="row.bend ? 'Bend at this corner' : 'No bend here'">{{
+              row.bend ? row.bendText : '–'
+            }}</span>
+            <button
+              type="button"
+              class="min-h-11 min-w-11 rounded-md font-semibold text-ink hover:bg-rule"
+              [attr.aria-label]="'Delete corner ' + row.node"
+              title="Delete this corner"
+              (click)="remove(row.node)"
+            >
+              ×
+            </button>
           </div>
           @if (faults()[row.node]; as text) {
             <p class="fault px-8">{{ text }}</p>
@@ -47,7 +61,10 @@ import { Selection } from '../../plan/selection';
         </li>
       }
       <li class="border-t border-rule px-1 py-2">
-        <div class="flex items-baseline gap-2"><span class="w-5 text-right text-sm" aria-hidden="true">B</span><span class="flex-1 px-1 font-semibold" data-test="last-move">{{ lastMove() }}</span></div>
+        <div class="flex items-baseline gap-2">
+          <span class="w-5 text-right text-sm" aria-hidden="true">B</span
+          ><span class="flex-1 px-1 font-semibold" data-test="last-move">{{ lastMove() }}</span>
+        </div>
         <p class="px-8 text-sm text-ink-soft">to {{ to() }}</p>
         @for (snag of snagsAt(rows().length + 1); track $index) {
           <fl-snag-row class="px-8 py-1" [snag]="snag" />
@@ -64,6 +81,7 @@ export class MoveList {
   protected readonly faults = signal<Readonly<Record<number, string>>>({});
 
   private readonly moves = computed(() => movesOf(this.view().nodesMm));
+  /** The first and the last move touch a measured port: no tape tells tenths there, so they are shown in whole mm. */
   protected readonly rows = computed(() => {
     const { card, line } = this.view();
     return line.cornersMm.slice(0, Math.max(this.moves().length - 1, 0)).map((_, i) => {
@@ -71,7 +89,7 @@ export class MoveList {
       const deg = (value: number): string => `${figure(value)}°`;
       return {
         node: i + 1,
-        text: formatMove(this.moves()[i]!, this.store.units()),
+        text: formatMove(this.moves()[i]!, this.store.units(), i ? 1 : 0),
         bend,
         bendText: bend ? `${bend.bendDeg.toFixed(1)}°` : '',
         benderTurn: bend ? deg(bend.rotateDeg) : '',
@@ -81,7 +99,7 @@ export class MoveList {
   });
   protected readonly lastMove = computed(() => {
     const last = this.moves().at(-1);
-    return last ? formatMove(last, this.store.units()) : 'open end';
+    return last ? formatMove(last, this.store.units(), 0) : 'open end';
   });
   protected readonly from = computed(() => this.portName('a'));
   protected readonly to = computed(() => this.portName('b'));
@@ -99,7 +117,14 @@ export class MoveList {
   }
   protected snagsAt(node: number | null) {
     const id = this.view().line.id;
-    return this.store.snags().filter((snag) => snag.place.kind === 'line' && snag.place.id === id && (node === null ? (snag.place.node ?? 0) === 0 : snag.place.node === node));
+    return this.store
+      .snags()
+      .filter(
+        (snag) =>
+          snag.place.kind === 'line' &&
+          snag.place.id === id &&
+          (node === null ? (snag.place.node ?? 0) === 0 : snag.place.node === node),
+      );
   }
 
   protected change(node: number, field: HTMLInputElement): void {

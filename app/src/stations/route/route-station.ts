@@ -65,7 +65,14 @@ import { MoveList } from './move-list';
     } @else {
       <div class="m-auto max-w-lg p-8 text-center">
         <h2 class="text-2xl font-bold">No lines yet</h2>
-        <p class="mt-2">A line runs from one port to another. {{ ports() < 2 ? 'This plan has fewer than two ports: add parts and their ports in Measure first.' : 'Choose its two ports, then say its corners as moves.' }}</p>
+        <p class="mt-2">
+          A line runs from one port to another.
+          {{
+            ports() < 2
+              ? 'This plan has fewer than two ports: add parts and their ports in Measure first.'
+              : 'Choose its two ports, then say its corners as moves.'
+          }}
+        </p>
         <div class="mt-4 flex justify-center gap-2">
           <a class="btn" routerLink="../measure">Go to Measure</a>
           <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="form().openNew()">New line</button>
@@ -82,7 +89,9 @@ export class RouteStation {
   protected readonly form = viewChild.required(LineForm);
   protected readonly ghost = signal<readonly Vec3[] | null>(null);
   protected readonly label = tubeLabel;
-  protected readonly ports = computed(() => [...(this.store.view()?.ports.values() ?? [])].filter(({ port }) => port.role !== 'bleeder').length);
+  protected readonly ports = computed(
+    () => [...(this.store.view()?.ports.values() ?? [])].filter(({ port }) => port.role !== 'bleeder').length,
+  );
   protected readonly sigma = computed(() => {
     const view = this.selection.line();
     return view ? cutSigmaMm(view, this.store.plan()!.bench) : null;

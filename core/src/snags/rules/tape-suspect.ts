@@ -1,4 +1,3 @@
-import { figure } from '../../fault/index.ts';
 import { lengthWords, type Rule, type Snag } from '../snag.ts';
 import { places } from './places.ts';
 
@@ -11,6 +10,6 @@ export const tapeSuspect: Rule = (view) =>
     const off = fixed.survey!.residualsMm[index]!;
     return [{
       rule: 'tape-suspect', level: 'mind', station: 'measure', place, where,
-      text: `The tape from ${view.points.get(tape.from)!.point.name} reads ${lengthWords(view).full(Math.abs(off), 1)} too ${off > 0 ? 'long' : 'short'} against the others (${figure(tape.readMm)} read): read it again.`,
+      text: `The tape from ${view.points.get(tape.from)!.point.name} reads ${lengthWords(view).full(Math.abs(off), 1)} too ${off > 0 ? 'long' : 'short'} against the others (${lengthWords(view).bare(tape.readMm, 1)} read): read it again.`,
     }]; // prettier-ignore
   });

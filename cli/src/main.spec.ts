@@ -1,0 +1,86 @@
+import { spawnSync } from 'node:child_process';
+import { writeFileSync, mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { VERBS } from '@firm-line/core/contract';
+
+const BIN = join(__dirname, '../bin/firmline.mjs');
+const DEMO = join(__dirname, '../../demo/gannet.firmline.json');
+const run = (args: string[], input = ''): { code: number | null; out: string; err: string } => {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [BIN, ...args], { input, encoding: 'utf8' });
+  return { code: status, out: stdout, err: stderr };
+};
+const refused = (verb: string, input: unknown): { path: string; message: string } => {
+  const { code, out, err } = run([verb], typeof input === 'string' ? input : JSON.stringify(input));
+  expect([code, out]).toEqual([2, '']);
+  const parsed = JSON.parse(err);
+  expect(Object.keys(parsed)).toEqual(['error']);
+  return parsed.error;
+};
+
+describe('the command line', () => {
+  test('help lists every verb', () => {
+    const { code, out, err } = run(['help']);
+    expect([code, err]).toEqual([0, '']);
+    for (const verb of [...Object.keys(VERBS), 'check']) expect(out).toContain(verb);
+  });
+
+  test.each([...Object.keys(VERBS), 'check'])('%s runs its own example', (verb) => {
+    const example = run([verb, '--help']);
+    expect(example.code).toBe(0);
+    const { code, out, err } = run([verb], example.out);
+    expect([code, err]).toEqual([0, '']);
+    expect(typeof JSON.parse(out)).toBe('object');
+  });
+
+  test('bend answers the hand-worked line', () => {
+    const { out } = run(['bend'], JSON.stringify({ nodesMm: [[0, 0, 0], [200, 0, 0], [200, 150, 0], [200, 150, 120]], clrMm: 15, flareExtraMm: { a: 2, b: 2 } })); // prettier-ignore
+    expect(JSON.parse(out)).toMatchObject({ cutMm: expect.closeTo(461.1239, 4), tailMm: 105 });
+    expect(out).not.toContain('-0,');
+  });
+
+  const bend = { nodesMm: [[0, 0, 0], [200, 0, 0], [200, 150, 0]], clrMm: 15 }; // prettier-ignore
+  test.each<[string, string, unknown, string, RegExp]>([
+    ['an unknown verb', 'weld', {}, 'verb', /not a verb/],
+    ['nothing', 'bend', '', '', /empty/],
+    ['no JSON', 'bend', '{', '', /not JSON/],
+    ['a list', 'bend', [], '', /one JSON object/],
+    ['a missing field', 'bend', { nodesMm: bend.nodesMm }, 'clrMm', /missing/],
+    ['an unknown field', 'bend', { ...bend, radius: 3 }, 'radius', /not known/],
+    ['a number in quotes', 'bend', { ...bend, clrMm: '15' }, 'clrMm', /should be a number/],
+    ['a boolean', 'bend', { ...bend, clrMm: true }, 'clrMm', /should be/],
+    ['null', 'bend', { ...bend, nodesMm: [[0, 0, null], [1, 2, 3]] }, 'nodesMm[0][2]', /should be a number, not null/],
+    ['two coordinates', 'bend', { ...bend, nodesMm: [[0, 0], [1, 2, 3]] }, 'nodesMm[0]', /holds 2; 1 more needed/],
+    ['one node', 'bend', { ...bend, nodesMm: [[0, 0, 0]] }, 'nodesMm', /2 or more/],
+    ['an absurd coordinate', 'bend', { ...bend, nodesMm: [[0, 0, 0], [1e6, 0, 0]] }, 'nodesMm[1][0]', /100000 is the most/],
+    ['a radius of nothing', 'bend', { ...bend, clrMm: 0 }, 'clrMm', /over 0/],
+    ['a radius in the list', 'bend', { ...bend, clrMm: [2000] }, 'clrMm[0]', /1000 is the most/],
+    ['a geometric fault', 'bend', { ...bend, nodesMm: [[0, 0, 0], [10, 0, 0], [10, 99, 0]] }, 'nodesMm[1]', /5 mm short/],
+    ['a direction of nothing', 'unbend', { startMm: [0, 0, 0], direction: [0, 0, 0], normal: [0, 0, 1], clrMm: 5, bends: [], tailMm: 9 }, 'direction', /no length/],
+    ['a bend of 180', 'unbend', { startMm: [0, 0, 0], direction: [1, 0, 0], normal: [0, 0, 1], clrMm: 5, bends: [{ feedMm: 1, rotateDeg: 0, bendDeg: 180 }], tailMm: 9 }, 'bends[0].bendDeg', /179 is the most/],
+    ['no rise', 'offset', { riseMm: 1, bendDeg: 90, clrMm: 15 }, 'riseMm', /rise of 30 mm/],
+    ['a tape of nothing', 'survey', { datumsMm: { A: [0, 0, 0] }, tapes: [{ from: 'A', readMm: 0 }] }, 'tapes[0].readMm', /over 0/],
+    ['a side that is none', 'survey', { datumsMm: { A: [0, 0, 0] }, tapes: [], side: 'left' }, 'side', /above, below/],
+    ['a bleeder twice', 'bleed', { pipes: [], outlets: ['m'], bleeders: [{ id: 'A', at: 'm', cavityMl: 1 }, { id: 'A', at: 'm', cavityMl: 1 }], school: 'nearest-first' }, 'bleeders[1]', /twice/],
+  ])('refuses %s', (_, verb, input, path, sentence) => {
+    const error = refused(verb, input);
+    expect(error.path).toBe(path);
+    expect(error.message).toMatch(sentence);
+  }); // prettier-ignore
+
+  test('check: exit 3 with a stop among the snags, 0 without, 2 for what is no plan', () => {
+    const checked = run(['check', DEMO]);
+    expect(checked.code).toBe(3);
+    expect(JSON.parse(checked.out).snags[0]).toMatchObject({ level: 'stop', rule: 'nut-trapped' });
+    const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
+    const plan = JSON.parse(readFileSync(DEMO, 'utf8'));
+    writeFileSync(
+      join(folder, 'sound.json'),
+      JSON.stringify({ ...plan, lines: plan.lines.filter((l: { name: string }) => l.name === 'C1') }),
+    );
+    expect(run(['check', join(folder, 'sound.json')]).code).toBe(0);
+    writeFileSync(join(folder, 'bad.json'), JSON.stringify({ ...plan, units: 'cubits' }));
+    expect(JSON.parse(run(['check', join(folder, 'bad.json')]).err).error.path).toBe('units');
+    expect(run(['check', join(folder, 'missing.json')]).code).toBe(2);
+  });
+});

@@ -1,0 +1,75 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { applyEdit, readPlan, viewPlan, type EditCall, type Plan } from '../plan/index.ts';
+import { inspect, type Snag } from './index.ts';
+
+const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
+const after = (...calls: EditCall[]): Plan => calls.reduce(applyEdit, gannet());
+const found = (plan: Plan, rule: string): Snag[] => inspect(plan).filter((snag) => snag.rule === rule);
+const line = (id: string, patch: object): EditCall => ({ edit: 'changeLine', with: { id, patch } });
+
+describe('snags of the demo plan', () => {
+  test('the planted ones and no others', () => {
+    expect(inspect(gannet()).map((s) => [s.level, s.rule, s.where])).toEqual([
+      ['stop', 'nut-trapped', 'F3, end B'],
+      ['stop', 'end-straight-short', 'R2, end B'],
+      ['mind', 'tape-suspect', 'Clutch slave, inlet'],
+      ['mind', 'guess-unmeasured', 'Rear right, hose end at bracket'],
+      ['mind', 'cut-unsure', 'R3'],
+      ['note', 'flare-before-bend', 'F2, end B'],
+    ]);
+  });
+
+  test('every mend offered is followed by a plan without that snag', () => {
+    for (const snag of inspect(gannet())) {
+      if (!snag.mend) continue;
+      const mended = inspect(applyEdit(gannet(), snag.mend.call));
+      expect(mended.filter((s) => s.rule === snag.rule && s.where === snag.where)).toEqual([]);
+      expect(mended.filter((s) => s.level === 'stop').length).toBeLessThan(
+        inspect(gannet()).filter((s) => s.level === 'stop').length,
+      );
+    }
+  });
+
+  test('a measured port settles its guess and the length that rested on it', () => {
+    const known = { how: 'typed', atMm: [2960, 430, 560], sigmaMm: [1.5, 1.5, 1.5] } as const;
+    const plan = after({ edit: 'setKnown', with: { target: { kind: 'port', id: 'port-rr' }, known } });
+    expect(found(plan, 'guess-unmeasured')).toEqual([]);
+    expect(found(plan, 'cut-unsure')).toEqual([]);
+  });
+});
+
+describe('each rule against a plan spoilt for it', () => {
+  const r1 = gannet().lines.find((l) => l.id === 'line-r1')!;
+  test.each<[string, EditCall, Snag['level'], RegExp]>([
+    ['no-room', { edit: 'setCorners', with: { id: 'line-r1', cornersMm: [[500, -335, 445], [505, -335, 445], [505, -335, 500]] } }, 'stop', /5 mm and the bends need/],
+    ['line-open', line('line-r1', { ends: { ...r1.ends, b: { ...r1.ends.b, portId: null } } }), 'stop', /joins no port/],
+    ['bender-size', line('line-r1', { benderId: 'bender-2' }), 'stop', /cut for 6.35 mm tube and this line is 4.76/],
+    ['nut-size', line('line-r1', { ends: { ...r1.ends, a: { ...r1.ends.a, nutId: '7/16-24-inverted' } } }), 'stop', /drilled for 6.35 mm tube/],
+    ['nut-size', line('line-r1', { ends: { ...r1.ends, a: { ...r1.ends.a, flare: 'bubble' } } }), 'stop', /does not press/],
+    ['port-angle', { edit: 'removeCorner', with: { id: 'line-r1', index: 0 } }, 'mind', /off the port's axis/],
+    ['feed-short', { edit: 'setCorners', with: { id: 'line-r1', cornersMm: [[500, -335, 445], [540, -335, 445], [540, -335, 500], [2700, -335, 500], [2700, -149, 524]] } }, 'mind', /between the two bends; Bench bender 3\/16 in needs 10/],
+    ['changed-after-made', { edit: 'removeCorner', with: { id: 'line-f2', index: 1 } }, 'mind', /4 steps were ticked to an older card/],
+    ['not-bled', { edit: 'removePart', with: { id: 'front-tee' } }, 'stop', /No pipe brings fluid to/],
+    ['point-unfixed', { edit: 'setKnown', with: { target: { kind: 'port', id: 'port-rt-in' }, known: { how: 'taped', atMm: [0, 0, 0], sigmaMm: [9, 9, 9], tapes: [{ from: 'datum-a', readMm: 100 }] } } }, 'mind', /three tapes or more/],
+    ['tapes-disagree', { edit: 'setKnown', with: { target: { kind: 'port', id: 'port-fl' }, known: { how: 'taped', atMm: [40, -420, 520], sigmaMm: [9, 9, 9], side: 'above', tapes: [{ from: 'datum-a', readMm: 49 }, { from: 'datum-b', readMm: 880 }, { from: 'datum-c', readMm: 1160 }, { from: 'datum-h', readMm: 710 }] } } }, 'mind', /cannot tell which/],
+  ])('%s', (rule, call, level, sentence) => {
+    expect(found(gannet(), rule)).toEqual([]);
+    const snags = found(after(call), rule);
+    expect(snags.length).toBeGreaterThan(0);
+    expect(snags[0]!.level).toBe(level);
+    expect(snags.map((s) => s.text).join('\n')).toMatch(sentence);
+  }); // prettier-ignore
+
+  test('figures are in the units of the plan', () => {
+    expect(found(after({ edit: 'setUnits', with: { units: 'inch' } }), 'end-straight-short')[0]!.text).toMatch(
+      /1 5\/32 in; nut and bender shoe need 1 11\/32/,
+    );
+  });
+
+  test('an empty plan has nothing against it', () => {
+    const plan = gannet();
+    expect(inspect({ ...plan, points: [], parts: [], lines: [], bleeding: { ...plan.bleeding, listed: [] } })).toEqual([]);
+    expect(viewPlan(plan).lines).toHaveLength(7);
+  });
+});

@@ -1,0 +1,61 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gunzipSync } from 'node:zlib';
+import { request, type IncomingHttpHeaders, type Server } from 'node:http';
+import { createApp } from './app.ts';
+
+const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
+writeFileSync(join(folder, 'index.html'), '<!doctype html><title>Firm Line</title>');
+writeFileSync(join(folder, 'main-ABCDEFG1.js'), `// ${'x'.repeat(5000)}`);
+writeFileSync(join(folder, 'gannet.firmline.json'), '{}');
+
+let server: Server;
+beforeAll((done) => void (server = createApp({ app: folder, demo: folder }).listen(0, 'localhost', () => done())));
+afterAll((done) => void server.close(() => done()));
+
+const get = (path: string): Promise<{ status: number; headers: IncomingHttpHeaders; body: Buffer }> =>
+  new Promise((resolve, reject) => {
+    request(
+      { host: 'localhost', port: (server.address() as AddressInfo).port, path, headers: { 'accept-encoding': 'gzip' } },
+      (response) => {
+        const parts: Buffer[] = [];
+        response.on('data', (part: Buffer) => parts.push(part));
+        response.on('end', () =>
+          resolve({ status: response.statusCode!, headers: response.headers, body: Buffer.concat(parts) }),
+        );
+      },
+    )
+      .on('error', reject)
+      .end();
+  });
+
+describe('the server', () => {
+  test('any address of the app is the app, with a strict content policy', async () => {
+    for (const path of ['/', '/plan/gannet/route']) {
+      const { status, headers, body } = await get(path);
+      expect(status).toBe(200);
+      expect(body.toString()).toContain('Firm Line');
+      expect(headers['content-security-policy']).toContain("script-src 'self';");
+      expect(headers['content-security-policy']).not.toContain('unsafe');
+      expect(headers['cache-control']).toBe('no-cache');
+    }
+  });
+  test('hashed files are kept for a year, compressed', async () => {
+    const { headers, body } = await get('/main-ABCDEFG1.js');
+    expect(headers['cache-control']).toBe('public, max-age=31536000, immutable');
+    expect(headers['content-encoding']).toBe('gzip');
+    expect(gunzipSync(body).length).toBe(5003);
+  });
+  test('demo plans, health, and what is not there', async () => {
+    expect((await get('/demo/gannet.firmline.json')).status).toBe(200);
+    expect((await get('/demo/other.firmline.json')).status).toBe(404);
+    expect((await get('/main-MISSING1.js')).status).toBe(404);
+    expect((await get('/demo/..%2f..%2fetc%2fpasswd')).status).toBe(404);
+    expect(JSON.parse(gunzipOrNot(await get('/healthz')))).toEqual({ ok: true });
+  });
+});
+
+const gunzipOrNot = ({ headers, body }: { headers: IncomingHttpHeaders; body: Buffer }): string =>
+  (headers['content-encoding'] === 'gzip' ? gunzipSync(body) : body).toString();
