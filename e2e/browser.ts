@@ -20,7 +20,7 @@ export function serve(): Promise<Served> {
   });
   const stop = (): Promise<void> =>
     new Promise((done) => {
-      if (child.exitCode !== null) return done();
+      if (child.exitCode !== null || child.signalCode !== null) return done();
       child.once('exit', () => done());
       child.kill();
     });
@@ -85,6 +85,6 @@ export async function settled(page: Page): Promise<void> {
       document.querySelector('main h1') &&
       !document.querySelector('main[inert]') &&
       document.querySelector('[data-test=saved]')?.textContent === 'saved',
-    { timeout: 20_000 },
+    { timeout: 20_000, polling: 100 },
   );
 }

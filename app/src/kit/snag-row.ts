@@ -19,7 +19,7 @@ import { LevelSign } from './level-sign';
       @if (snag().mend; as mend) {
         <button
           type="button"
-          class="-my-2 min-h-11 font-semibold text-fluid underline-offset-4 hover:underline"
+          class="-my-3 min-h-12 font-semibold text-fluid underline-offset-4 hover:underline"
           (click)="store.apply(mend.call)"
         >
           {{ mend.label }}

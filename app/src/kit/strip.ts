@@ -48,11 +48,12 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
             [attr.data-bend]="bend.index"
             [attr.data-start-mm]="bend.startMm"
             [attr.aria-pressed]="node() === bend.bend.node"
-            [attr.aria-label]="words(bend.index)"
+            
             (click)="picked.emit(bend.bend.node)"
             (keydown.enter)="picked.emit(bend.bend.node)"
             (keydown.space)="picked.emit(bend.bend.node); $event.preventDefault()"
           >
+            <title>{{ words(bend.index) }}</title>
             <rect
               [attr.x]="bend.labelX - 28"
               y="24"

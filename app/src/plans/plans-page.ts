@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal, viewChild } from '@angular/core';
+import type { ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { Router } from '@angular/router';
 import { Notices } from '../kit/notices';
 import { PlanDb, type StoredPlan } from '../plan/plan-db';
@@ -95,7 +96,7 @@ import { PlanRefused } from '../workers/plan-worker';
         sheets come first, and a qualified person inspects the work before the road.
       </p>
     </main>
-    <dialog #naming class="w-full max-w-sm rounded-xl bg-sheet p-5 shadow-xl" aria-label="Rename plan">
+    <dialog closedby="any" #naming class="w-full max-w-sm rounded-xl bg-sheet p-5 shadow-xl" aria-label="Rename plan">
       <form method="dialog" (submit)="named(name.value)">
         <label class="label" for="plan-name">Name of the plan</label>
         <input #name id="plan-name" class="field mt-1 w-full" maxlength="100" required autocomplete="off" />

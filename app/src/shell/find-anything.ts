@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal, viewChild } from '@angular/core';
+import type { ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Place, Station } from '@firm-line/core/snags';
 import { PlanStore } from '../plan/plan-store';
 import { Jump } from './jump';
@@ -16,7 +17,7 @@ const MOST_HITS = 30;
   selector: 'fl-find-anything',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog #dialog class="mt-24 w-full max-w-xl rounded-xl bg-sheet p-0 shadow-xl" aria-label="Find anything">
+    <dialog closedby="any" #dialog class="mt-24 w-full max-w-xl rounded-xl bg-sheet p-0 shadow-xl" aria-label="Find anything">
       <input
         #field
         class="w-full border-b border-rule bg-sheet px-5 py-4 text-lg"

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, ElementRef, viewChild } from '@angular/core';
+import type { ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, viewChild } from '@angular/core';
 
 export const KEYS: readonly (readonly [string, string])[] = [
   ['1 – 4', 'Go to a station'],
@@ -16,7 +17,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   selector: 'fl-key-list',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog #dialog class="w-full max-w-md rounded-xl bg-sheet p-5 shadow-xl" aria-label="Keys">
+    <dialog closedby="any" #dialog class="w-full max-w-md rounded-xl bg-sheet p-5 shadow-xl" aria-label="Keys">
       <div class="flex items-center justify-between">
         <h2 class="h2">Keys</h2>
         <button type="button" class="btn" (click)="dialog.close()">Close</button>

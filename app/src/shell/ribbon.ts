@@ -14,12 +14,7 @@ const INKS = {
   selector: 'fl-ribbon',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div
-      role="radiogroup"
-      aria-label="Lines"
-      class="flex gap-1 overflow-x-auto border-b border-rule bg-sheet px-6 pt-1"
-      (keydown)="walk($event)"
-    >
+    <div role="radiogroup" aria-label="Lines" class="flex gap-1 overflow-x-auto border-b border-rule bg-sheet px-6 pt-1">
       @for (line of lines(); track line.id) {
         <button
           type="button"
@@ -31,6 +26,7 @@ const INKS = {
           [style.flex-grow]="line.share"
           [title]="line.hint"
           (click)="selection.chooseLine(line.id)"
+          (keydown)="walk($event)"
         >
           <span class="block truncate text-sm" [class]="line.chosen ? 'text-ink' : ''">
             <span class="font-bold" [class]="line.chosen ? 'text-base' : line.ink.text">{{ line.name }}</span>
@@ -68,6 +64,6 @@ export class Ribbon {
     const next = lines[(lines.findIndex((line) => line.chosen) + step + lines.length) % lines.length];
     if (!next) return;
     this.selection.chooseLine(next.id);
-    (event.currentTarget as HTMLElement).querySelector<HTMLElement>(`[data-line="${next.id}"]`)?.focus();
+    (event.currentTarget as HTMLElement).parentElement?.querySelector<HTMLElement>(`[data-line="${next.id}"]`)?.focus();
   }
 }

@@ -22,7 +22,7 @@ const isTyping = (event: KeyboardEvent): boolean =>
   host: { '(document:keydown)': 'key($event)', class: 'flex min-h-dvh flex-col' },
   template: `
     <header class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule bg-sheet px-4 py-1.5 print:hidden">
-      <a routerLink="/" class="flex min-h-12 w-52 items-center gap-3 rounded-lg" aria-label="Firm Line: all plans">
+      <a routerLink="/" class="flex min-h-12 w-52 items-center gap-3 rounded-lg" title="All plans">
         <img src="favicon.svg" alt="" class="size-9" />
         <span class="min-w-0">
           <span class="block text-lg leading-tight font-bold">Firm Line</span>

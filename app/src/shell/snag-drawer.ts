@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, viewChild } from '@angular/core';
+import type { ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
 import type { Level, Snag } from '@firm-line/core/snags';
 import { LEVEL_WORDS } from '../kit/level-sign';
 import { SnagRow } from '../kit/snag-row';
@@ -14,12 +15,7 @@ const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 
   imports: [SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog
-      #dialog
-      class="m-0 ml-auto h-dvh max-h-none w-full max-w-md bg-sheet p-0"
-      aria-label="Snags"
-      (click)="closeOutside($event)"
-    >
+    <dialog #dialog class="m-0 ml-auto h-dvh max-h-none w-full max-w-md bg-sheet p-0" closedby="any" aria-label="Snags">
       <div class="flex h-full flex-col">
         <div class="flex items-center justify-between border-b border-rule px-5 py-2">
           <h2 class="h2">Snags</h2>
@@ -82,8 +78,5 @@ export class SnagDrawer {
   }
   protected stationName(snag: Snag): string {
     return STATIONS.find((station) => station.path === snag.station)!.name;
-  }
-  protected closeOutside(event: MouseEvent): void {
-    if (event.target === this.dialog().nativeElement) this.dialog().nativeElement.close();
   }
 }

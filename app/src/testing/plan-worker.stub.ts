@@ -1,4 +1,5 @@
-import { checkPlan, PlanFileError, readPlan } from '@firm-line/core/plan';
+import type { PlanFileError } from '@firm-line/core/plan';
+import { checkPlan, readPlan } from '@firm-line/core/plan';
 import type { PlanAnswer, PlanRequest } from '../workers/protocol';
 
 /** The plan worker's work done in the page, for specs that run where there are no workers. */

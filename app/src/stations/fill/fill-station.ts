@@ -31,7 +31,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
   selector: 'fl-fill-station',
   imports: [RouterLink, FillDiagram, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'floor flex min-h-0 flex-1 flex-col' },
+  host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
     <h1 class="sr-only">Fill</h1>
     @if (store.view()?.bleeding; as bleeding) {

@@ -17,7 +17,7 @@ import { stepWords } from './step-words';
   selector: 'fl-make-station',
   imports: [RouterLink, Ribbon, Strip, TurnDial, SnagRow, BenchPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'floor flex min-h-0 flex-1 flex-col' },
+  host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
     <h1 class="sr-only">Make</h1>
     @if (selection.line(); as view) {

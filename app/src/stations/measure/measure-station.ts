@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, viewChild } from '@angular/core';
+import type { ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
 import type { Target } from '@firm-line/core/plan';
 import { FlatViews } from '../../kit/flat-views';
 import { PlanStore } from '../../plan/plan-store';

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal, viewChild } from '@angular/core';
+import type { ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { freshId, type Line, type LineEnd } from '@firm-line/core/plan';
 import { benderFor } from '@firm-line/core/plan';
 import { FLARES, nutById, nutFitsTube, NUTS, tubeById, tubeLabel, TUBES } from '@firm-line/core/stock';

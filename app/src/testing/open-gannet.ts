@@ -1,0 +1,22 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { TestBed } from '@angular/core/testing';
+import { readPlan, type Plan } from '@firm-line/core/plan';
+import { PlanDb } from '../plan/plan-db';
+import { PlanStore } from '../plan/plan-store';
+
+export const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
+
+export async function until(holds: () => boolean): Promise<void> {
+  for (let i = 0; i < 400 && !holds(); i++) await new Promise((done) => setTimeout(done, 5));
+  if (!holds()) throw new Error(`Did not come about: ${holds.toString()}`);
+}
+
+/** A store with the demo plan open under an id of its own, checked and saved. */
+export async function openGannet(id: string): Promise<PlanStore> {
+  await TestBed.inject(PlanDb).write({ ...gannet(), id }, 0);
+  const store = TestBed.inject(PlanStore);
+  await store.open(id);
+  await until(() => store.editable() && store.saved() === 'saved');
+  return store;
+}

@@ -1,0 +1,138 @@
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { readPlan } from '@firm-line/core/plan';
+import type { Browser, ElementHandle, Page } from 'puppeteer-core';
+import { launch, openPlan, ROOT, serve, settled, watch, type Served } from './browser';
+import { textOf, waitText } from './keyboard';
+
+jest.setTimeout(180_000);
+const DEMO = `${ROOT}/demo/gannet.firmline.json`;
+let server: Served;
+let browser: Browser;
+beforeEach(async () => {
+  server = await serve();
+  browser = await launch();
+});
+afterEach(async () => {
+  await browser?.close();
+  await server?.stop();
+});
+
+const rows = (page: Page): Promise<string[]> =>
+  page.$$eval('[data-test=plan-row] a span:first-child', (names) => names.map((name) => name.textContent!.trim()));
+async function give(page: Page, file: string): Promise<void> {
+  await ((await page.$('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(file);
+}
+
+describe('plans in and out', () => {
+  test('export, import, a bad file, duplicate, delete and bring back', async () => {
+    const { page, complaints } = await watch(browser, server.url);
+    const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
+    const session = await browser.target().createCDPSession();
+    await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+    await openPlan(page, server.url);
+    await page.goto(server.url, { waitUntil: 'load' });
+    await page.waitForSelector('[data-test=plan-row]');
+    await page.click('[aria-label="Export Gannet"]');
+    for (let i = 0; i < 100 && !readdirSync(folder).includes('gannet.firmline.json'); i++)
+      await new Promise((done) => setTimeout(done, 50));
+    const exported = readPlan(readFileSync(join(folder, 'gannet.firmline.json'), 'utf8'));
+    expect({ ...exported, changedAt: '' }).toEqual({ ...readPlan(readFileSync(DEMO, 'utf8')), changedAt: '' });
+
+    await give(page, join(folder, 'gannet.firmline.json'));
+    await page.waitForFunction(() => document.querySelectorAll('[data-test=plan-row]').length === 2);
+    expect(await rows(page)).toEqual(expect.arrayContaining(['Gannet', 'Gannet 2']));
+
+    const bad = JSON.parse(readFileSync(DEMO, 'utf8'));
+    bad.lines[2].cornersMm[1][0] = 'far';
+    writeFileSync(join(folder, 'bad.firmline.json'), JSON.stringify(bad));
+    await give(page, join(folder, 'bad.firmline.json'));
+    await waitText(page, 'fl-notice-bar', 'lines[2].cornersMm[1][0]: This should be a number, not "far".');
+    expect(await rows(page)).toHaveLength(2);
+
+    await page.click('[aria-label="Delete Gannet 2"]');
+    await page.waitForFunction(() => document.querySelectorAll('[data-test=plan-row]').length === 1);
+    await page.evaluate(() =>
+      [...document.querySelectorAll<HTMLButtonElement>('fl-notice-bar button')].find((b) => b.textContent!.trim() === 'Undo')!.click(),
+    );
+    await page.waitForFunction(() => document.querySelectorAll('[data-test=plan-row]').length === 2);
+    expect(complaints).toEqual([]);
+  });
+
+  test('a plan file dropped on the page is imported', async () => {
+    const { page } = await watch(browser, server.url);
+    await page.goto(server.url, { waitUntil: 'load' });
+    await page.waitForSelector('fl-plans-page');
+    await page.evaluate(
+      (text) => {
+        const data = new DataTransfer();
+        data.items.add(new File([text], 'gannet.firmline.json', { type: 'application/json' }));
+        document
+          .querySelector('fl-plans-page')!
+          .dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }));
+      },
+      readFileSync(DEMO, 'utf8'),
+    );
+    await page.waitForSelector('[data-test=plan-row]');
+    expect(await rows(page)).toEqual(['Gannet']);
+  });
+
+  test('a tab killed after the screen said saved has lost nothing', async () => {
+    const { page } = await watch(browser, server.url);
+    await openPlan(page, server.url);
+    await page.click('[data-line=line-r2]');
+    await page.waitForSelector('fl-move-list fl-snag-row button');
+    await page.click('fl-move-list fl-snag-row button');
+    await page.waitForFunction(() => !document.querySelector('fl-move-list')!.textContent!.includes('bender shoe'));
+    await settled(page);
+    await page.close();
+    const again = await watch(browser, server.url);
+    await openPlan(again.page, server.url);
+    await again.page.click('[data-line=line-r2]');
+    expect(await textOf(again.page, 'fl-move-list')).not.toContain('bender shoe');
+  });
+
+  test('two tabs on one plan notice each other, and what one saves the other shows', async () => {
+    const [one, two] = [await watch(browser, server.url), await watch(browser, server.url)];
+    await openPlan(one.page, server.url);
+    await openPlan(two.page, server.url);
+    await one.page.waitForSelector('[data-test=other-tab]');
+    await two.page.waitForSelector('[data-test=other-tab]');
+    await two.page.bringToFront();
+    await two.page.keyboard.press('u');
+    await waitText(one.page, 'header', 'in');
+    await waitText(one.page, 'fl-notice-bar', 'Changed in another tab');
+    await two.page.close();
+    await one.page.waitForFunction(() => !document.querySelector('[data-test=other-tab]'), { polling: 100 });
+    expect([one.complaints, two.complaints]).toEqual([[], []]);
+  });
+
+  test('offline: with the server gone every station still opens, and edits are kept', async () => {
+    const { page, complaints } = await watch(browser, server.url);
+    await openPlan(page, server.url);
+    await page.evaluate(async () => {
+      await navigator.serviceWorker.ready;
+      const cached = async (): Promise<number> => {
+        let count = 0;
+        for (const name of await caches.keys()) count += (await (await caches.open(name)).keys()).length;
+        return count;
+      };
+      // The worker fills its cache in the background: wait until it has stopped growing.
+      for (let before = -1, still = 0; still < 4;) {
+        await new Promise((done) => setTimeout(done, 500));
+        const now = await cached();
+        still = now === before && now > 10 ? still + 1 : 0;
+        before = now;
+      }
+    });
+    await server.stop();
+    for (const station of ['measure', 'make', 'fill', 'route']) await openPlan(page, server.url, 'gannet', station);
+    await page.keyboard.press('u');
+    await settled(page);
+    await page.reload({ waitUntil: 'load' });
+    await settled(page);
+    expect(await page.evaluate(() => document.querySelector('header')!.textContent)).toMatch(/\bin\b/);
+    expect(complaints.filter((text) => !/ngsw|net::ERR_CONNECTION_REFUSED/.test(text))).toEqual([]);
+  });
+});

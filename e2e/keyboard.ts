@@ -1,0 +1,37 @@
+import type { Page } from 'puppeteer-core';
+
+/** Walks with Tab alone until the focus lies on what matches; says where it got stuck. */
+export async function tabTo(page: Page, selector: string, most = 160): Promise<void> {
+  for (let i = 0; i < most; i++) {
+    if (await page.evaluate((s) => document.activeElement?.matches(s) ?? false, selector)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`Tab never reached ${selector}`);
+}
+
+/** Walks to a field, replaces what is in it and leaves it. */
+export async function fill(page: Page, selector: string, text: string): Promise<void> {
+  await tabTo(page, selector);
+  await page.keyboard.down('Control');
+  await page.keyboard.press('a');
+  await page.keyboard.up('Control');
+  await page.keyboard.type(text);
+  await page.keyboard.press('Tab');
+}
+
+/** Chooses an option of a select by its first letters, as a keyboard does. */
+export async function choose(page: Page, selector: string, letters: string): Promise<void> {
+  await tabTo(page, selector);
+  await page.keyboard.type(letters);
+  await new Promise((done) => setTimeout(done, 60));
+}
+
+export const press = async (page: Page, selector: string): Promise<void> => {
+  await tabTo(page, selector);
+  await page.keyboard.press('Enter');
+};
+
+export const textOf = (page: Page, selector: string): Promise<string> =>
+  page.$eval(selector, (e) => e.textContent!.replace(/\s+/g, ' ').trim());
+export const waitText = (page: Page, selector: string, part: string): Promise<unknown> =>
+  page.waitForFunction((s, t) => document.querySelector(s)?.textContent?.includes(t), { timeout: 10_000, polling: 100 }, selector, part);

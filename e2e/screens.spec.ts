@@ -1,0 +1,115 @@
+import { readFileSync } from 'node:fs';
+import type { AxeResults } from 'axe-core';
+import type { Browser, Page } from 'puppeteer-core';
+import { launch, openPlan, ROOT, serve, watch, type Served } from './browser';
+
+jest.setTimeout(180_000);
+const AXE = readFileSync(`${ROOT}/node_modules/axe-core/axe.min.js`, 'utf8');
+const STATIONS = ['measure', 'route', 'make', 'fill'];
+let server: Served;
+let browser: Browser;
+beforeAll(async () => {
+  server = await serve();
+  browser = await launch();
+});
+afterAll(async () => {
+  await browser?.close();
+  await server?.stop();
+});
+
+/** What axe finds at the levels serious and critical, as `rule: place`. */
+async function serious(page: Page): Promise<string[]> {
+  await page.evaluate(AXE);
+  const found = (await page.evaluate('axe.run(document, { resultTypes: ["violations"] })')) as AxeResults;
+  return found.violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .flatMap((v) => v.nodes.map((node) => `${v.id}: ${node.target.join(' ')}`));
+}
+
+describe('every screen', () => {
+  test('axe finds nothing serious', async () => {
+    const { page, complaints } = await watch(browser, server.url);
+    const found: Record<string, string[]> = {};
+    for (const station of STATIONS) {
+      await openPlan(page, server.url, 'gannet', station);
+      found[station] = await serious(page);
+    }
+    for (const [name, key, open] of [
+      ['snags', 's', 'fl-snag-drawer'],
+      ['find', '/', 'fl-find-anything'],
+      ['keys', '?', 'fl-key-list'],
+    ] as const) {
+      // prettier-ignore
+      await openPlan(page, server.url, 'gannet', 'route');
+      await page.keyboard.press(key as 's');
+      await page.waitForSelector(`${open} dialog[open]`);
+      found[name] = await serious(page);
+    }
+    await openPlan(page, server.url, 'gannet', 'route');
+    await page.click('fl-route-station aside .btn');
+    await page.waitForSelector('dialog[open] #line-name');
+    found['line form'] = await serious(page);
+    await openPlan(page, server.url, 'gannet', 'make');
+    await page.click('fl-bench-panel summary');
+    found['bench'] = await serious(page);
+    await page.goto(server.url, { waitUntil: 'load' });
+    await page.waitForSelector('[data-test=plan-row]');
+    found['plans'] = await serious(page);
+    expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length))).toEqual({});
+    expect(complaints).toEqual([]);
+    await page.close();
+  });
+
+  test.each([[1280, 800], [1024, 768], [768, 1024]])('nothing runs off sideways at %i x %i, and gloves hit what they must', async (width, height) => {
+    const { page } = await watch(browser, server.url);
+    await page.setViewport({ width, height });
+    for (const station of STATIONS) {
+      await openPlan(page, server.url, 'gannet', station);
+      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect([station, over]).toEqual([station, 0]);
+      if (station !== 'make' && station !== 'fill') continue;
+      const small = await page.evaluate(() =>
+        [...document.querySelectorAll<HTMLElement>('button, a[href], select, summary, label:has(input), input:not([type=radio]):not([type=checkbox])')]
+          .filter((e) => e.checkVisibility() && !e.closest('dialog:not([open])'))
+          .map((e) => ({ text: e.textContent!.trim().slice(0, 30), box: e.getBoundingClientRect() }))
+          .filter(({ box }) => box.height < 48 || box.width < 48)
+          .map(({ text, box }) => `${text} ${box.width.toFixed()}x${box.height.toFixed()}`),
+      );
+      expect([station, small]).toEqual([station, []]);
+    }
+    await page.close();
+  }); // prettier-ignore
+
+  test.each(['a4', 'letter'] as const)('every card prints on one %s page', async (format) => {
+    const { page } = await watch(browser, server.url);
+    await openPlan(page, server.url, 'gannet', 'make');
+    for (const line of ['line-r1', 'line-f2', 'line-c1']) {
+      await page.click(`[data-line=${line}]`);
+      const pdf = Buffer.from(
+        await page.pdf({
+          format,
+          preferCSSPageSize: false,
+          margin: { top: '12mm', bottom: '12mm', left: '12mm', right: '12mm' },
+        }),
+      ).toString('latin1');
+      expect([line, pdf.match(/\/Type\s*\/Page\b/g)?.length]).toEqual([line, 1]);
+    }
+    await page.close();
+  });
+
+  test('the card, the strip and the head say the same length', async () => {
+    const { page } = await watch(browser, server.url);
+    await openPlan(page, server.url, 'gannet', 'make');
+    await page.click('[data-line=line-r1]');
+    const marks = await page.$$eval('[data-test=bends] tbody tr td:nth-child(2)', (cells) =>
+      cells.map((cell) => Number(cell.textContent)),
+    );
+    const starts = await page.$$eval('fl-strip [data-start-mm]', (bends) =>
+      bends.map((bend) => Number((bend as HTMLElement).dataset['startMm'])),
+    );
+    expect(marks).toHaveLength(6);
+    // The die's reference is 12 mm before the bend and the flare at A uses 3 mm of tube.
+    marks.forEach((mark, i) => expect(Math.abs(mark - (starts[i]! + 3 - 12))).toBeLessThan(0.1));
+    await page.close();
+  });
+});
