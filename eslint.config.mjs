@@ -4,7 +4,19 @@ import tseslint from 'typescript-eslint';
 
 /** Folders of the core in the order in which they may know one another: each knows those before it. */
 const LAYERS = [['fault'], ['vec', 'units'], ['survey', 'stock', 'tube', 'bleed'], ['plan'], ['snags'], ['contract']];
-const UI = ['@angular/*', 'rxjs', 'rxjs/*', 'three', 'three/*', 'dexie', 'chart.js', 'express', '**/app/**', '**/server/**', '**/cli/**'];
+const UI = [
+  '@angular/*',
+  'rxjs',
+  'rxjs/*',
+  'three',
+  'three/*',
+  'dexie',
+  'chart.js',
+  'express',
+  '**/app/**',
+  '**/server/**',
+  '**/cli/**',
+];
 const deeper = { regex: '^\\.\\./(\\.\\./)?[a-z-]+/(?!index\\.ts$)[a-z-]+\\.ts$', message: 'import a subject by its index only' };
 
 /** One rule set a layer: what lies above it is out of reach. */
@@ -20,7 +32,9 @@ const layerRules = LAYERS.flatMap((layer, i) => {
           patterns: [
             { group: UI, message: 'the core must not depend on interface or server code' },
             { group: ['node:*', 'fs', 'path'], message: 'the core must also run in the browser' },
-            ...(above.length ? [{ regex: `^(\\.\\./)+(${above.join('|')})/`, message: `${folder} must not know what builds on it` }] : []),
+            ...(above.length
+              ? [{ regex: `^(\\.\\./)+(${above.join('|')})/`, message: `${folder} must not know what builds on it` }]
+              : []),
             ...(folder === 'snags' ? [] : [deeper]),
           ],
         },
@@ -43,11 +57,28 @@ export default tseslint.config(
       eqeqeq: 'error',
     },
   },
-  { files: ['**/*.spec.ts'], rules: { '@typescript-eslint/no-explicit-any': 'off', '@typescript-eslint/no-unused-expressions': 'off' } },
+  {
+    files: ['**/*.spec.ts'],
+    rules: { '@typescript-eslint/no-explicit-any': 'off', '@typescript-eslint/no-unused-expressions': 'off' },
+  },
   ...layerRules,
   {
     files: ['core/src/**/*.ts'],
-    rules: { 'no-restricted-globals': ['error', 'window', 'document', 'navigator', 'localStorage', 'sessionStorage', 'indexedDB', 'self', 'HTMLElement', 'Date', 'performance'] },
+    rules: {
+      'no-restricted-globals': [
+        'error',
+        'window',
+        'document',
+        'navigator',
+        'localStorage',
+        'sessionStorage',
+        'indexedDB',
+        'self',
+        'HTMLElement',
+        'Date',
+        'performance',
+      ],
+    },
   },
   {
     files: ['app/src/**/*.ts'],

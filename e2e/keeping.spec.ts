@@ -54,7 +54,9 @@ describe('plans in and out', () => {
     await page.click('[aria-label="Delete Gannet 2"]');
     await page.waitForFunction(() => document.querySelectorAll('[data-test=plan-row]').length === 1);
     await page.evaluate(() =>
-      [...document.querySelectorAll<HTMLButtonElement>('fl-notice-bar button')].find((b) => b.textContent!.trim() === 'Undo')!.click(),
+      [...document.querySelectorAll<HTMLButtonElement>('fl-notice-bar button')]
+        .find((b) => b.textContent!.trim() === 'Undo')!
+        .click(),
     );
     await page.waitForFunction(() => document.querySelectorAll('[data-test=plan-row]').length === 2);
     expect(complaints).toEqual([]);

@@ -10,6 +10,7 @@ export interface FlatProjection {
   readonly max: Vec3;
   readonly at: (face: Face, point: Vec3) => readonly [number, number];
   readonly gridMm: number;
+  readonly size: Size;
 }
 
 const MARGIN = { left: 48, right: 20, top: 26, between: 40, bottom: 26 };
@@ -24,7 +25,8 @@ export function placesOf(view: PlanView): Vec3[] {
   ]; // prettier-ignore
 }
 
-export function projectFlat(places: readonly Vec3[], { width, height }: Size): FlatProjection {
+export function projectFlat(places: readonly Vec3[], size: Size): FlatProjection {
+  const { width, height } = size;
   const axis = (i: 0 | 1 | 2): [number, number] => {
     const values = places.map((p) => p[i]);
     const [low, high] = values.length ? [Math.min(...values), Math.max(...values)] : [0, 0];
@@ -37,6 +39,7 @@ export function projectFlat(places: readonly Vec3[], { width, height }: Size): F
   const left = MARGIN.left + (room.w - (x[1] - x[0]) * pxPerMm) / 2;
   const sideTop = MARGIN.top + (y[1] - y[0]) * pxPerMm + MARGIN.between;
   return {
+    size,
     pxPerMm,
     min: [x[0], y[0], z[0]],
     max: [x[1], y[1], z[1]],

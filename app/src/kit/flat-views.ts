@@ -1,124 +1,118 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import type { LineView, PortView, Target } from '@firm-line/core/plan';
+import type { Fixed, LineView, Target } from '@firm-line/core/plan';
 import { polyline } from '@firm-line/core/tube';
 import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { PlanStore } from '../plan/plan-store';
 import { hostSize } from './element-size';
-import { pathThrough, placesOf, projectFlat, ticks, type Face } from './flat-projection';
+import { nearest, toPolyline } from './flat-picking';
+import { pathThrough, placesOf, projectFlat, ticks, type Face, type FlatProjection } from './flat-projection';
 
 const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
-const FACES = [{ face: 'top', name: 'From above' }, { face: 'side', name: 'From the left' }] as const; // prettier-ignore
+const FACES: readonly Face[] = ['top', 'side'];
+const FACE_NAMES: Record<Face, string> = { top: 'From above', side: 'From the left' };
+/** How near a finger or a pointer must be to a place, a corner or a line, px. */
+const REACH = { place: 14, line: 12 };
 
-/** Top and side view to one scale: all lines, the chosen one with its corners, measured places with how sure they are. */
+interface Mark {
+  readonly target: Target;
+  readonly face: Face;
+  readonly x: number;
+  readonly y: number;
+  readonly rx: number;
+  readonly ry: number;
+  readonly guess: boolean;
+  readonly name: string;
+}
+
+const sameProjection = (a: FlatProjection, b: FlatProjection): boolean =>
+  a.pxPerMm === b.pxPerMm && a.size === b.size && [0, 1, 2].every((i) => a.min[i] === b.min[i] && a.max[i] === b.max[i]);
+
+/**
+ * Top and side view to one scale: all lines, the chosen one with its corners, measured places with how
+ * sure they are. What looks alike is drawn as one path, so that hundreds of lines stay light; what was
+ * meant by a tap is found from the figures. What changes with an edit lies on a sheet of its own, so that
+ * the rest is not painted again.
+ */
 @Component({
   selector: 'fl-flat-views',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'relative block min-h-80 min-w-0 overflow-hidden' },
+  host: { class: 'relative block min-h-80 min-w-0 overflow-hidden', '(click)': 'pick($event)' },
   template: `
     <svg
       [attr.viewBox]="'0 0 ' + size().width + ' ' + size().height"
-      class="absolute inset-0 h-full w-full select-none"
+      class="absolute inset-0 h-full w-full cursor-pointer select-none"
       role="img"
       [attr.aria-label]="label()"
     >
-      @for (rule of grid().rules; track $index) {
-        <path [attr.d]="rule.d" class="stroke-rule" stroke-width="1" />
-        <text [attr.x]="rule.x" [attr.y]="rule.y" [attr.text-anchor]="rule.anchor" class="fill-ink-soft font-mono text-[11px]">
-          {{ rule.text }}
+      <path [attr.d]="grid().d" class="stroke-rule" stroke-width="1" />
+      @for (text of grid().texts; track $index) {
+        <text [attr.x]="text.x" [attr.y]="text.y" [attr.text-anchor]="text.anchor" class="fill-ink-soft font-mono text-[11px]">
+          {{ text.text }}
         </text>
       }
       @for (name of grid().names; track name.text) {
         <text [attr.x]="name.x" [attr.y]="name.y" class="fill-ink text-sm font-semibold">{{ name.text }}</text>
       }
-      @for (line of lines(); track line.id) {
-        @for (d of line.paths; track $index) {
-          <path [attr.d]="d" class="fill-none stroke-transparent" stroke-width="16" (click)="linePicked.emit(line.id)" />
-          <path
-            [attr.d]="d"
-            class="pointer-events-none fill-none"
-            [class]="line.stroke"
-            [attr.stroke-width]="line.chosen ? 5 : 3"
-            [attr.opacity]="line.chosen ? 1 : 0.5"
-            stroke-linejoin="round"
-            [attr.data-flat]="line.chosen ? line.id : null"
-          />
-        }
+      @for (group of others(); track group.stroke) {
+        <path [attr.d]="group.d" class="fill-none opacity-50" [class]="group.stroke" stroke-width="3" stroke-linejoin="round" />
       }
-      @for (tape of tapes(); track $index) {
+      <path [attr.d]="tapes().good" class="fill-none stroke-ink-soft" stroke-width="1.2" stroke-dasharray="3 3" />
+      <path [attr.d]="tapes().suspect" class="fill-none stroke-stop" stroke-width="2.5" stroke-dasharray="8 4" />
+      <path [attr.d]="places().sure" class="fill-fluid opacity-15" />
+      <path [attr.d]="places().points" class="fill-none stroke-ink" stroke-width="1.6" />
+      <path [attr.d]="places().ports" class="fill-ink" />
+      <path [attr.d]="places().guesses" class="fill-sheet stroke-ink" stroke-width="1.6" stroke-dasharray="2 2" />
+      <path [attr.d]="places().chosen" class="fill-none stroke-ink" stroke-width="2.5" />
+      @for (name of places().names; track $index) {
+        <text
+          [attr.x]="name.x"
+          [attr.y]="name.y"
+          [attr.text-anchor]="name.anchor"
+          class="fill-ink stroke-sheet text-xs font-semibold"
+          stroke-width="3"
+          paint-order="stroke"
+        >
+          {{ name.text }}
+        </text>
+      }
+    </svg>
+    <svg
+      [attr.viewBox]="'0 0 ' + size().width + ' ' + size().height"
+      class="absolute inset-0 h-full w-full cursor-pointer will-change-transform select-none"
+      aria-hidden="true"
+    >
+      @if (chosenPath(); as path) {
         <path
-          [attr.d]="tape.d"
+          [attr.d]="path.d"
           class="fill-none"
-          [class]="tape.suspect ? 'stroke-stop' : 'stroke-ink-soft'"
-          [attr.stroke-width]="tape.suspect ? 2.5 : 1.2"
-          [attr.stroke-dasharray]="tape.suspect ? '8 4' : '3 3'"
+          [class]="path.stroke"
+          stroke-width="5"
+          stroke-linejoin="round"
+          data-test="chosen-line"
         />
       }
-      @if (ghostPaths(); as paths) {
-        @for (d of paths; track $index) {
-          <path [attr.d]="d" class="fill-none stroke-ink" stroke-width="2.5" stroke-dasharray="6 5" />
-        }
-      }
-      @for (mark of marks(); track mark.key) {
-        <g (click)="targetPicked.emit(mark.target)" class="cursor-pointer">
-          <ellipse [attr.cx]="mark.x" [attr.cy]="mark.y" [attr.rx]="mark.rx" [attr.ry]="mark.ry" class="fill-fluid opacity-15" />
-          <circle [attr.cx]="mark.x" [attr.cy]="mark.y" r="11" class="fill-transparent" />
-          @if (mark.target.kind === 'point') {
-            <path
-              [attr.d]="'M' + (mark.x - 6) + ' ' + mark.y + 'h12M' + mark.x + ' ' + (mark.y - 6) + 'v12'"
-              class="stroke-ink"
-              [attr.stroke-width]="mark.chosen ? 3 : 1.6"
-            />
-          } @else {
-            <rect
-              [attr.x]="mark.x - 4"
-              [attr.y]="mark.y - 4"
-              width="8"
-              height="8"
-              rx="1.5"
-              class="stroke-ink"
-              [class]="mark.guess ? 'fill-sheet' : 'fill-ink'"
-              [attr.stroke-width]="mark.chosen ? 3 : 1.6"
-              [attr.stroke-dasharray]="mark.guess ? '2 2' : null"
-            />
-          }
-          @if (mark.text) {
-            <text
-              [attr.x]="mark.x + mark.dx"
-              [attr.y]="mark.y - 9"
-              [attr.text-anchor]="mark.dx < 0 ? 'end' : 'start'"
-              class="fill-ink stroke-sheet text-xs font-semibold"
-              stroke-width="3"
-              paint-order="stroke"
-            >
-              {{ mark.text }}
-            </text>
-          }
-        </g>
-      }
+      <path [attr.d]="ghostPath()" class="fill-none stroke-ink" stroke-width="2.5" stroke-dasharray="6 5" />
       @for (corner of corners(); track $index) {
-        <g (click)="nodePicked.emit(corner.node)" class="cursor-pointer">
-          <circle [attr.cx]="corner.x" [attr.cy]="corner.y" r="14" class="fill-transparent" />
-          <circle
-            [attr.cx]="corner.x"
-            [attr.cy]="corner.y"
-            [attr.r]="corner.chosen ? 9 : 6"
-            [class]="(corner.chosen ? 'fill-ink ' : 'fill-sheet ') + corner.stroke"
-            stroke-width="2.5"
-          />
-          @if (corner.chosen) {
-            <text
-              [attr.x]="corner.x"
-              [attr.y]="corner.y - 15"
-              text-anchor="middle"
-              class="fill-ink stroke-sheet text-sm font-bold"
-              stroke-width="3"
-              paint-order="stroke"
-            >
-              {{ corner.node }}
-            </text>
-          }
-        </g>
+        <circle
+          [attr.cx]="corner.x"
+          [attr.cy]="corner.y"
+          [attr.r]="corner.chosen ? 9 : 6"
+          [class]="(corner.chosen ? 'fill-ink ' : 'fill-sheet ') + corner.stroke"
+          stroke-width="2.5"
+        />
+        @if (corner.chosen) {
+          <text
+            [attr.x]="corner.x"
+            [attr.y]="corner.y - 15"
+            text-anchor="middle"
+            class="fill-ink stroke-sheet text-sm font-bold"
+            stroke-width="3"
+            paint-order="stroke"
+          >
+            {{ corner.node }}
+          </text>
+        }
       }
     </svg>
   `,
@@ -137,94 +131,121 @@ export class FlatViews {
   protected readonly size = hostSize({ width: 880, height: 440 });
 
   private readonly view = computed(() => this.store.view()!);
-  private readonly projection = computed(() => projectFlat([...placesOf(this.view()), ...(this.ghost() ?? [])], this.size()));
+  private readonly projection = computed(() => projectFlat([...placesOf(this.view()), ...(this.ghost() ?? [])], this.size()), {
+    equal: sameProjection,
+  });
   private readonly chosen = computed(() => this.view().lines.find((v) => v.line.id === this.lineId()) ?? null);
   protected readonly label = computed(
     () => `Top and side view of ${this.view().lines.length} lines${this.chosen() ? `, ${this.chosen()!.line.name} chosen` : ''}`,
   );
 
+  /** Paths of lines that did not change under a projection that did not change are kept. */
+  private readonly drawn = computed(() => ({ projection: this.projection(), paths: new WeakMap<LineView, string>() }));
+  private pathOf(line: LineView): string {
+    const { projection, paths } = this.drawn();
+    const before = paths.get(line);
+    if (before !== undefined) return before;
+    const points = this.pointsOf(line);
+    const path = FACES.map((face) => pathThrough(projection, face, points)).join('');
+    paths.set(line, path);
+    return path;
+  }
+  private pointsOf(line: LineView): readonly Vec3[] {
+    return line.pieces.length ? polyline(line.pieces, 10) : line.nodesMm;
+  }
   private stroke(line: LineView): string {
     return STROKES[this.view().circuits.get(line.line.circuitId)!.ink];
   }
-  private both<T>(make: (face: Face) => T): T[] {
-    return FACES.map(({ face }) => make(face));
-  }
 
-  protected readonly lines = computed(() => {
-    const projection = this.projection();
-    return this.view()
-      .lines.filter((line) => line.nodesMm.length)
-      .map((line) => {
-        const points = line.pieces.length ? polyline(line.pieces) : line.nodesMm;
-        return {
-          id: line.line.id,
-          chosen: line === this.chosen(),
-          stroke: this.stroke(line),
-          paths: this.both((face) => pathThrough(projection, face, points)),
-        };
-      })
-      .sort((a, b) => Number(a.chosen) - Number(b.chosen));
+  protected readonly others = computed(() => {
+    const groups = new Map<string, string[]>();
+    for (const line of this.view().lines) {
+      if (line === this.chosen() || !line.nodesMm.length) continue;
+      const stroke = this.stroke(line);
+      groups.set(stroke, [...(groups.get(stroke) ?? []), this.pathOf(line)]);
+    }
+    return [...groups].map(([stroke, paths]) => ({ stroke, d: paths.join('') }));
   });
-  protected readonly ghostPaths = computed(() => {
-    const points = this.ghost();
-    return points && this.both((face) => pathThrough(this.projection(), face, points));
+  protected readonly chosenPath = computed(() => {
+    const line = this.chosen();
+    return line?.nodesMm.length ? { d: this.pathOf(line), stroke: this.stroke(line) } : null;
   });
+  protected readonly ghostPath = computed(() =>
+    FACES.map((face) => pathThrough(this.projection(), face, this.ghost() ?? [])).join(''),
+  );
   protected readonly corners = computed(() => {
     const line = this.chosen();
     if (!line) return [];
-    const last = line.nodesMm.length - 1;
-    return this.both((face) =>
+    return FACES.flatMap((face) =>
       line.nodesMm.slice(1, -1).map((at, i) => {
         const [x, y] = this.projection().at(face, at);
-        return { x, y, node: i + 1, chosen: this.node() === i + 1 && i + 1 < last, stroke: this.stroke(line) };
+        return { x, y, node: i + 1, chosen: this.node() === i + 1, stroke: this.stroke(line) };
       }),
-    ).flat();
+    );
   });
-  protected readonly marks = computed(() => {
+
+  private readonly marks = computed((): Mark[] => {
     const { points, ports } = this.view();
-    const named = new Set([this.chosen()?.line.ends.a.portId, this.chosen()?.line.ends.b.portId, this.target()?.id]);
-    const mark = (key: string, target: Target, fixed: PortView['fixed'], text: string) =>
-      FACES.map(({ face }) => {
-        const [x, y] = this.projection().at(face, fixed.atMm);
-        const sigma = (i: 0 | 1 | 2): number => 2 * fixed.sigmaMm[i] * this.projection().pxPerMm;
+    const { at, pxPerMm } = this.projection();
+    const ends = new Set([this.chosen()?.line.ends.a.portId, this.chosen()?.line.ends.b.portId, this.target()?.id]);
+    const both = (target: Target, { atMm, sigmaMm, guess }: Fixed, name: string): Mark[] =>
+      FACES.map((face) => {
+        const [x, y] = at(face, atMm);
         return {
-          key: key + face,
-          face,
           target,
+          face,
           x,
           y,
-          rx: sigma(0),
-          ry: sigma(face === 'top' ? 1 : 2),
-          guess: fixed.guess,
-          chosen: this.target()?.id === target.id,
-          text,
-          dx: x > this.size().width - 160 ? -9 : 9,
+          rx: 2 * sigmaMm[0] * pxPerMm,
+          ry: 2 * sigmaMm[face === 'top' ? 1 : 2] * pxPerMm,
+          guess,
+          name,
         };
       });
-    const placed: { face: string; x: number; y: number }[] = [];
-    const all = [
-      ...[...ports.values()].filter(({ port }) => port.role !== 'bleeder').flatMap(({ part, port, fixed }) => mark(port.id, { kind: 'port', id: port.id }, fixed, named.has(port.id) ? part.name : '')),
-      ...[...points.values()].flatMap(({ point, fixed }) => mark(point.id, { kind: 'point', id: point.id }, fixed, point.name.split(',')[0]!.slice(0, 14))),
+    return [
+      ...[...ports.values()].filter(({ port }) => port.role !== 'bleeder').flatMap(({ part, port, fixed }) => both({ kind: 'port', id: port.id }, fixed, ends.has(port.id) ? part.name : '')),
+      ...[...points.values()].flatMap(({ point, fixed }) => both({ kind: 'point', id: point.id }, fixed, point.name.split(',')[0]!.slice(0, 14))),
     ]; // prettier-ignore
-    // A name that would lie on another is left out: the list and the tip name it.
-    return all.map((m) => {
-      const clash = placed.some((p) => p.face === m.face && Math.abs(p.x - m.x) < 70 && Math.abs(p.y - m.y) < 14);
-      if (m.text && !clash) placed.push(m);
-      return clash && !m.chosen ? { ...m, text: '' } : m;
-    });
   });
+  protected readonly places = computed(() => {
+    const path = (marks: readonly Mark[], draw: (mark: Mark) => string): string => marks.map(draw).join('');
+    const square = ({ x, y }: Mark, half = 4): string => `M${x - half} ${y - half}h${2 * half}v${2 * half}h${-2 * half}z`;
+    const marks = this.marks();
+    const ports = marks.filter((m) => m.target.kind === 'port');
+    const named: Mark[] = [];
+    for (const mark of marks) {
+      // A name that would lie on another is left out: the list names it.
+      const clash = named.some((m) => m.face === mark.face && Math.abs(m.x - mark.x) < 70 && Math.abs(m.y - mark.y) < 14);
+      if (mark.name && (!clash || mark.target.id === this.target()?.id)) named.push(mark);
+    }
+    return {
+      // An ellipse smaller than the mark itself would not be seen.
+      sure: path(marks.filter((m) => Math.max(m.rx, m.ry) > 3), ({ x, y, rx, ry }) => `M${x - rx} ${y}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0z`),
+      points: path(marks.filter((m) => m.target.kind === 'point'), ({ x, y }) => `M${x - 6} ${y}h12M${x} ${y - 6}v12`),
+      ports: path(ports.filter((m) => !m.guess), square), // prettier-ignore
+      guesses: path(ports.filter((m) => m.guess), square),
+      chosen: path(marks.filter((m) => m.target.id === this.target()?.id), (m) => square(m, 9)),
+      names: named.map(({ x, y, name }) => {
+        const left = x > this.size().width - 120;
+        return { text: name, x: x + (left ? -9 : 9), y: y - 9, anchor: left ? 'end' : 'start' };
+      }),
+    };
+  }); // prettier-ignore
+
   protected readonly tapes = computed(() => {
     const target = this.target();
     const found = target && (this.view().ports.get(target.id) ?? this.view().points.get(target.id));
-    if (!found) return [];
-    const known = 'port' in found ? found.port.known : found.point.known;
-    return (known.how === 'taped' ? (known.tapes ?? []) : []).flatMap((tape, i) =>
-      this.both((face) => ({
-        d: pathThrough(this.projection(), face, [this.view().points.get(tape.from)!.fixed.atMm, found.fixed.atMm]),
-        suspect: found.fixed.survey?.suspect === i,
-      })),
-    );
+    const known = found && ('port' in found ? found.port.known : found.point.known);
+    const drawn = { good: '', suspect: '' };
+    for (const [i, tape] of (known?.how === 'taped' ? (known.tapes ?? []) : []).entries()) {
+      const ends = [this.view().points.get(tape.from)!.fixed.atMm, found!.fixed.atMm];
+      drawn[found!.fixed.survey?.suspect === i ? 'suspect' : 'good'] += FACES.map((face) =>
+        pathThrough(this.projection(), face, ends),
+      ).join('');
+    }
+    return drawn;
   });
+
   protected readonly grid = computed(() => {
     const p = this.projection();
     const text = (mm: number): string => formatLength(mm, this.store.units());
@@ -246,7 +267,27 @@ export class FlatViews {
         text: text(mm),
       };
     });
-    const names = FACES.map(({ face, name }) => ({ text: name, x: left, y: p.at(face, p.max)[1] - 9 }));
-    return { rules: [...across('top', 1), ...across('side', 2), ...along], names };
+    const texts = [...across('top', 1), ...across('side', 2), ...along];
+    return {
+      d: texts.map((t) => t.d).join(''),
+      texts,
+      names: FACES.map((face) => ({ text: FACE_NAMES[face], x: left, y: p.at(face, p.max)[1] - 9 })),
+    };
   });
+
+  /** What a tap meant: a corner of the chosen line, a place, or a line, the nearest within reach. */
+  protected pick(event: MouseEvent): void {
+    const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
+    const [x, y] = [event.clientX - box.left, event.clientY - box.top];
+    const away = (at: { x: number; y: number }): number => Math.hypot(at.x - x, at.y - y);
+    const corner = nearest(this.corners(), REACH.place, away);
+    if (corner) return this.nodePicked.emit(corner.node);
+    const mark = nearest(this.marks(), REACH.place, away);
+    if (mark) return this.targetPicked.emit(mark.target);
+    const line = nearest(this.view().lines, REACH.line, (v) => {
+      const points = this.pointsOf(v);
+      return Math.min(...FACES.map((face) => toPolyline([x, y], points.map((p) => this.projection().at(face, p))))); // prettier-ignore
+    });
+    if (line) this.linePicked.emit(line.line.id);
+  }
 }

@@ -48,7 +48,6 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
             [attr.data-bend]="bend.index"
             [attr.data-start-mm]="bend.startMm"
             [attr.aria-pressed]="node() === bend.bend.node"
-            
             (click)="picked.emit(bend.bend.node)"
             (keydown.enter)="picked.emit(bend.bend.node)"
             (keydown.space)="picked.emit(bend.bend.node); $event.preventDefault()"

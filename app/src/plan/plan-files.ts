@@ -21,19 +21,26 @@ export class PlanFiles {
     return answer.ok ? this.worker.read(await answer.text()) : null;
   }
 
-  /** A new plan with the bench of the plan changed last. */
+  /** A new plan with the bench and the units of the plan changed last. */
   async create(): Promise<Plan> {
-    const plans = (await this.db.all()).filter((p) => !p.deletedAt);
-    const name = freeName('New plan', plans);
+    const heads = (await this.db.all()).filter((head) => !head.deletedAt);
+    const last = heads[0] ? (await this.db.get(heads[0].id))?.plan : undefined;
     return this.keep(
       emptyPlan(
         crypto.randomUUID(),
-        name,
+        freeName('New plan', heads),
         new Date().toISOString(),
-        plans[0]?.plan.units ?? 'metric',
-        plans[0]?.plan.bench ?? defaultBench(),
+        last?.units ?? 'metric',
+        last?.bench ?? defaultBench(),
       ),
     );
+  }
+
+  /** The plan of that id as it is kept. Throws where it is gone. */
+  async kept(id: string): Promise<StoredPlan> {
+    const stored = await this.db.get(id);
+    if (!stored) throw new Error('This plan is no longer here.');
+    return stored;
   }
 
   /** Reads a plan file; where its id is taken here it becomes a copy. Throws PlanRefused, and nothing changes. */
@@ -73,7 +80,7 @@ export class PlanFiles {
   }
 }
 
-function freeName(name: string, plans: readonly Pick<StoredPlan, 'name'>[]): string {
+function freeName(name: string, plans: readonly { name: string }[]): string {
   const taken = new Set(plans.map((p) => p.name));
   if (!taken.has(name)) return name;
   let n = 2;

@@ -2,7 +2,7 @@ import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { Router } from '@angular/router';
 import { Notices } from '../kit/notices';
-import { PlanDb, type StoredPlan } from '../plan/plan-db';
+import { PlanDb, type PlanHead } from '../plan/plan-db';
 import { DEMOS, PlanFiles } from '../plan/plan-files';
 import { PlanStore } from '../plan/plan-store';
 import { PlanRefused } from '../workers/plan-worker';
@@ -40,12 +40,12 @@ import { PlanRefused } from '../workers/plan-worker';
             <li class="card flex flex-wrap items-center gap-2 px-4 py-2" data-test="plan-row">
               <a class="mr-auto min-w-48 py-2" [href]="'/plan/' + row.id + '/route'" (click)="open($event, row.id)">
                 <span class="block text-lg font-bold underline-offset-4 hover:underline">{{ row.name }}</span>
-                <span class="text-sm text-ink-soft">{{ row.plan.lines.length }} lines, changed {{ when(row.changedAt) }}</span>
+                <span class="text-sm text-ink-soft">{{ row.lines }} lines, changed {{ when(row.changedAt) }}</span>
               </a>
               <button type="button" class="btn px-3" (click)="rename(row)" [attr.aria-label]="'Rename ' + row.name">
                 Rename
               </button>
-              <button type="button" class="btn px-3" (click)="files.export(row.plan)" [attr.aria-label]="'Export ' + row.name">
+              <button type="button" class="btn px-3" (click)="export(row)" [attr.aria-label]="'Export ' + row.name">
                 Export
               </button>
               <button type="button" class="btn px-3" (click)="duplicate(row)" [attr.aria-label]="'Duplicate ' + row.name">
@@ -112,8 +112,8 @@ export class PlansPage {
   private readonly db = inject(PlanDb);
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
-  protected readonly files = inject(PlanFiles);
-  private readonly all = signal<readonly StoredPlan[]>([]);
+  private readonly files = inject(PlanFiles);
+  private readonly all = signal<readonly PlanHead[]>([]);
   protected readonly loaded = signal(false);
   protected readonly over = signal(false);
   protected readonly kept = computed(() => this.all().filter((row) => !row.deletedAt));
@@ -121,7 +121,7 @@ export class PlansPage {
   protected readonly demos = computed(() => DEMOS.filter((demo) => !this.kept().some((row) => row.id === demo.id)));
   private readonly naming = viewChild.required<ElementRef<HTMLDialogElement>>('naming');
   private readonly nameField = viewChild.required<ElementRef<HTMLInputElement>>('name');
-  private renaming: StoredPlan | null = null;
+  private renaming: PlanHead | null = null;
 
   constructor() {
     inject(PlanStore).close();
@@ -136,20 +136,23 @@ export class PlansPage {
     const plan = await this.files.create();
     await this.router.navigate(['/plan', plan.id, 'measure']);
   }
-  protected async duplicate(row: StoredPlan): Promise<void> {
-    await this.files.duplicate(row.plan);
+  protected async export(row: PlanHead): Promise<void> {
+    this.files.export((await this.files.kept(row.id)).plan);
+  }
+  protected async duplicate(row: PlanHead): Promise<void> {
+    await this.files.duplicate((await this.files.kept(row.id)).plan);
     await this.load();
   }
-  protected async remove(row: StoredPlan): Promise<void> {
+  protected async remove(row: PlanHead): Promise<void> {
     await this.db.setDeleted(row.id, new Date().toISOString());
     await this.load();
     this.notices.say(`${row.name} is deleted.`, { action: { label: 'Undo', run: () => void this.restore(row) } });
   }
-  protected async restore(row: StoredPlan): Promise<void> {
+  protected async restore(row: PlanHead): Promise<void> {
     await this.db.setDeleted(row.id, null);
     await this.load();
   }
-  protected rename(row: StoredPlan): void {
+  protected rename(row: PlanHead): void {
     this.renaming = row;
     this.nameField().nativeElement.value = row.name;
     this.naming().nativeElement.showModal();
@@ -157,7 +160,8 @@ export class PlansPage {
   protected async named(name: string): Promise<void> {
     const row = this.renaming;
     if (!row || !name.trim()) return;
-    await this.db.write({ ...row.plan, name: name.trim(), changedAt: new Date().toISOString() }, row.revision);
+    const { plan, revision } = await this.files.kept(row.id);
+    await this.db.write({ ...plan, name: name.trim(), changedAt: new Date().toISOString() }, revision);
     await this.load();
   }
   protected pick(event: Event): void {

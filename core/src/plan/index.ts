@@ -2,7 +2,7 @@ export { type BleedView } from './bleed-view.ts';
 export { defaultBench, emptyPlan, plainBender } from './defaults.ts';
 export { EDITS, applyEdit, benderFor, freshId, type EditCall, type EditName } from './edits.ts';
 export { type Fixed } from './fixed.ts';
-export { cutSigmaMm, toolingOf, type LineView, type PortView } from './line-view.ts';
+export { cutSigmaMm, lineView, toolingOf, type LineView, type PortView } from './line-view.ts';
 export { changeMove, lengthenEnd, movesOf } from './moves.ts';
 export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './read.ts';
 export * from './types.ts';

@@ -90,11 +90,7 @@ export function lineView(line: Line, bench: Bench, ports: ReadonlyMap<string, Po
   return view;
 }
 
-/**
- * One standard deviation of the length to cut, from the certainty of both ports: the length's slope
- * along each axis of each port by central differences, combined as independent errors.
- */
-export function cutSigmaMm(view: LineView, bench: Bench): number | null {
+function findCutSigma(view: LineView, bench: Bench): number | null {
   const { card, nodesMm, line, bender, tube, ports } = view;
   if (!card || !ports.a || !ports.b) return null;
   const H = 0.05;
@@ -123,4 +119,16 @@ export function cutSigmaMm(view: LineView, bench: Bench): number | null {
     }
   }
   return Math.sqrt(variance);
+}
+
+const sigmas = new WeakMap<LineView, number | null>();
+
+/**
+ * One standard deviation of the length to cut, from the certainty of both ports: the length's slope
+ * along each axis of each port by central differences, combined as independent errors.
+ */
+export function cutSigmaMm(view: LineView, bench: Bench): number | null {
+  // A view belongs to one bench: it is built anew when that changes.
+  if (!sigmas.has(view)) sigmas.set(view, findCutSigma(view, bench));
+  return sigmas.get(view)!;
 }

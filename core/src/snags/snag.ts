@@ -1,5 +1,6 @@
-import type { EditCall, LineView, PlanView } from '../plan/index.ts';
-import { formatLength, formatLengthUnit } from '../units/index.ts';
+import { lineView, type EditCall, type LineView, type PlanView } from '../plan/index.ts';
+import { formatLength, formatLengthUnit, type UnitSystem } from '../units/index.ts';
+import type { Vec3 } from '../vec/index.ts';
 
 export type Level = 'stop' | 'mind' | 'note';
 export type Station = 'measure' | 'route' | 'make' | 'fill';
@@ -42,3 +43,26 @@ export const ENDS = ['a', 'b'] as const;
 export const endName = (end: 'a' | 'b'): string => `end ${end.toUpperCase()}`;
 /** Index of the corner next to an end, or of the end itself where the line has none. */
 export const cornerAt = (view: LineView, end: 'a' | 'b'): number => (end === 'a' ? 1 : Math.max(view.nodesMm.length - 2, 0));
+
+/**
+ * A rule that looks at one line at a time. A line's view stands for the line, its ports and its bench:
+ * while that and the units stay, so do the findings.
+ */
+export function eachLine(find: (line: LineView, view: PlanView) => Snag[]): Rule {
+  const found = new WeakMap<LineView, { units: UnitSystem; snags: Snag[] }>();
+  return (view) =>
+    view.lines.flatMap((line) => {
+      const before = found.get(line);
+      if (before?.units === view.plan.units) return before.snags;
+      const snags = find(line, view);
+      found.set(line, { units: view.plan.units, snags });
+      return snags;
+    });
+}
+/** A rule that looks at both ends of each line. */
+export const eachEnd = (find: (line: LineView, end: 'a' | 'b', view: PlanView) => Snag[]): Rule =>
+  eachLine((line, view) => ENDS.flatMap((end) => find(line, end, view)));
+
+/** A line as it would be with other corners, so that a mend is tried before it is offered. */
+export const withCorners = (view: PlanView, { line }: LineView, cornersMm: readonly Vec3[]): LineView =>
+  lineView({ ...line, cornersMm }, view.plan.bench, view.ports);

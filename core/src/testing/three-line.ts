@@ -10,7 +10,6 @@ class Arc3 extends Curve<Vector3> {
     readonly angle: number,
   ) {
     super();
-    this.arcLengthDivisions = 100;
   }
   override getPoint(t: number, target = new Vector3()): Vector3 {
     return target

@@ -41,15 +41,15 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
         </li>
       }
     </ul>
-    <div class="mt-5 flex items-center justify-between gap-2">
-      <h2 class="h2">Parts and ports</h2>
-      <select class="field" aria-label="Add a part" (change)="addPart($any($event.target))">
-        <option value="">Add part…</option>
+    <h2 class="h2 mt-5">Parts and ports</h2>
+    <form class="my-1 flex gap-2" (submit)="$event.preventDefault(); addPart($any(kind.value))">
+      <select #kind class="field min-w-0 flex-1" aria-label="Kind of part to add">
         @for (kind of kinds; track kind) {
           <option [value]="kind">{{ kindNames[kind] }}</option>
         }
       </select>
-    </div>
+      <button type="submit" class="btn px-3">Add part</button>
+    </form>
     @for (part of parts(); track part.id) {
       <h3 class="mt-2 px-2 text-sm font-bold">{{ part.name }}</h3>
       <ul>
@@ -123,10 +123,7 @@ export class PlaceList {
     this.store.apply({ edit: 'addPoint', with: { point } });
     this.choose({ kind: 'point', id: point.id });
   }
-  protected addPart(field: HTMLSelectElement): void {
-    const kind = field.value as PartKind | '';
-    field.value = '';
-    if (!kind) return;
+  protected addPart(kind: PartKind): void {
     const part = newPart(this.store.plan()!, kind);
     this.store.apply({ edit: 'addPart', with: { part } });
     this.choose({ kind: 'port', id: part.ports[0]!.id });

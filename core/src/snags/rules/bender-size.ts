@@ -1,17 +1,26 @@
 import { benderFor } from '../../plan/index.ts';
-import { lengthWords, onLine, type Rule } from '../snag.ts';
+import { eachLine, lengthWords, onLine, type Snag } from '../snag.ts';
 
 /** A die that is not made for the tube flattens or scores it. */
-export const benderSize: Rule = (view) => {
+export const benderSize = eachLine((line, view) => {
   const { bare, full } = lengthWords(view);
-  return view.lines.flatMap((line) => {
-    const { bender, tube } = line;
-    if (Math.abs(bender.tubeOdMm - tube.odMm) <= 0.1) return [];
-    const right = benderFor(view.plan.bench, tube.odMm);
-    return [{
-      rule: 'bender-size', level: 'stop', station: 'make', place: onLine(line), where: line.line.name,
-      text: `${bender.name} is cut for ${full(bender.tubeOdMm, 2)} tube and this line is ${bare(tube.odMm, 2)}.`,
-      ...(right ? { mend: { label: `Use ${right.name}`, call: { edit: 'changeLine', with: { id: line.line.id, patch: { benderId: right.id } } } as const } } : {}),
-    }]; // prettier-ignore
-  });
-};
+  const { bender, tube } = line;
+  if (Math.abs(bender.tubeOdMm - tube.odMm) <= 0.1) return [];
+  const right = benderFor(view.plan.bench, tube.odMm);
+  const mend: Snag['mend'] = right && {
+    label: `Use ${right.name}`,
+    call: { edit: 'changeLine', with: { id: line.line.id, patch: { benderId: right.id } } },
+  };
+  const text = `${bender.name} is cut for ${full(bender.tubeOdMm, 2)} tube and this line is ${bare(tube.odMm, 2)}.`;
+  return [
+    {
+      rule: 'bender-size',
+      level: 'stop',
+      station: 'make',
+      place: onLine(line),
+      where: line.line.name,
+      text,
+      ...(mend ? { mend } : {}),
+    },
+  ];
+});

@@ -1,29 +1,50 @@
-import { angleDeg, scale, sub } from '../../vec/index.ts';
 import { figure } from '../../fault/index.ts';
-import { cornerAt, ENDS, endName, onLine, type Rule, type Snag } from '../snag.ts';
+import type { LineView, PlanView } from '../../plan/index.ts';
+import { addScaled, angleDeg, dot, sub, type Vec3 } from '../../vec/index.ts';
+import { cornerAt, eachEnd, endName, onLine, withCorners, type Snag } from '../snag.ts';
 
 /** How far a tube may leave a port's axis before its nut starts across the thread. Common practice. */
 const MOST_DEG = 3;
+/** Where a corner straight out of a port is put at the nearest: nut, shoe and half a bend. */
+const LEAST_REACH_MM = 50;
+
+const offAxisDeg = (line: LineView, end: 'a' | 'b'): number => {
+  const [port, next] = end === 'a' ? [line.nodesMm[0], line.nodesMm[1]] : [line.nodesMm.at(-1), line.nodesMm.at(-2)];
+  return port && next ? angleDeg(line.ports[end]!.port.direction, sub(next, port)) : 0;
+};
+
+/** A corner straight out of the port: in place of the first one, else before it; offered only where the line can then be bent. */
+function straightOut(view: PlanView, line: LineView, end: 'a' | 'b'): Snag['mend'] {
+  const { cornersMm, id } = line.line;
+  const [port, next] = end === 'a' ? [line.nodesMm[0]!, line.nodesMm[1]!] : [line.nodesMm.at(-1)!, line.nodesMm.at(-2)!];
+  const { direction } = line.ports[end]!.port;
+  const reach = Math.max(LEAST_REACH_MM, dot(sub(next, port), direction));
+  const corner = addScaled(port, direction, reach).map((v) => Math.round(v * 10) / 10) as unknown as Vec3;
+  const ways = end === 'a' ? [[corner, ...cornersMm.slice(1)], [corner, ...cornersMm]] : [[...cornersMm.slice(0, -1), corner], [...cornersMm, corner]]; // prettier-ignore
+  const good = ways.find((corners) => {
+    const after = withCorners(view, line, corners);
+    return after.card && offAxisDeg(after, end) <= MOST_DEG && offAxisDeg(after, end === 'a' ? 'b' : 'a') <= MOST_DEG;
+  });
+  return good && { label: 'Lead it straight out of the port', call: { edit: 'setCorners', with: { id, cornersMm: good } } };
+}
 
 /** A tube must come straight out of its port. */
-export const portAngle: Rule = (view) =>
-  view.lines.flatMap((line) =>
-    ENDS.flatMap((end): Snag[] => {
-      const port = line.ports[end];
-      const nodes = end === 'a' ? line.nodesMm : line.nodesMm.toReversed();
-      if (!port || nodes.length < 2) return [];
-      const off = angleDeg(port.port.direction, sub(nodes[1]!, nodes[0]!));
-      if (off <= MOST_DEG || line.fault) return [];
-      const reach = Math.max(40, Math.abs(nodes[1]!.reduce((s, v, i) => s + (v - nodes[0]![i]!) * port.port.direction[i]!, 0)));
-      const straightOut = nodes[0]!.map(
-        (v, i) => Math.round((v + scale(port.port.direction, reach)[i]!) * 10) / 10,
-      ) as unknown as readonly [number, number, number];
-      const index = end === 'a' ? 0 : line.line.cornersMm.length;
-      const sharp = off > 90;
-      return [{
-        rule: 'port-angle', level: 'mind', station: 'route', place: onLine(line, cornerAt(line, end)), where: `${line.line.name}, ${endName(end)}`,
-        text: `The tube leaves ${port.part.name}, ${port.port.name} ${figure(off)}° off the port's axis; over ${MOST_DEG}° the nut starts across its thread.`,
-        ...(sharp ? {} : { mend: { label: 'Add a corner straight out of the port', call: { edit: 'insertCorner', with: { id: line.line.id, index, atMm: straightOut } } as const } }),
-      }]; // prettier-ignore
-    }),
-  );
+export const portAngle = eachEnd((line, end, view) => {
+  const at = line.ports[end];
+  if (!at || line.fault || line.nodesMm.length < 2) return [];
+  const off = offAxisDeg(line, end);
+  if (off <= MOST_DEG) return [];
+  const mend = straightOut(view, line, end);
+  const text = `The tube leaves ${at.part.name}, ${at.port.name} ${figure(off)}° off the port's axis; over ${MOST_DEG}° the nut starts across its thread.`;
+  return [
+    {
+      rule: 'port-angle',
+      level: 'mind',
+      station: 'route',
+      place: onLine(line, cornerAt(line, end)),
+      where: `${line.line.name}, ${endName(end)}`,
+      text,
+      ...(mend ? { mend } : {}),
+    },
+  ];
+});

@@ -1,0 +1,37 @@
+import { applyEdit, readPlan, viewPlan, writePlan } from '../core/src/plan/index.ts';
+import { inspect } from '../core/src/snags/index.ts';
+import { bendTable } from '../core/src/tube/index.ts';
+import { threeLine } from '../core/src/testing/three-line.ts';
+import { bigPlan, middleMs, randomLines } from './lines.ts';
+
+/** Bend tables of 10,000 random lines beside three's curve classes building and measuring the same centre lines. */
+export function benchBends(): void {
+  const lines = randomLines(10_000);
+  const ours = (): number[] => lines.map((nodesMm) => bendTable({ nodesMm, clrMm: 15 }).developedMm);
+  const theirs = (): number[] => lines.map((nodesMm) => threeLine(nodesMm, 15).getLength());
+  const [a, b] = [ours(), theirs()];
+  const apart = Math.max(...a.map((length, i) => Math.abs(length - b[i]!) / length));
+  const [oursMs, theirsMs] = [middleMs(7, ours), middleMs(3, theirs)];
+  console.log(
+    `bend tables, 10,000 lines of 8 corners: ${((lines.length / oursMs) * 1000).toFixed(0)} a second, ${(theirsMs / oursMs).toFixed(1)} times three's curves (${theirsMs.toFixed(0)} ms against ${oursMs.toFixed(0)} ms)`,
+  );
+  console.log(`  lengths agree to ${apart.toExponential(1)} relative (1e-6 asked)${apart > 1e-6 ? ' NOT MET' : ''}`);
+}
+
+/** What an edit of a plan of 300 lines costs in the core, without a screen. */
+export function benchPlan(): void {
+  const plan = bigPlan(300);
+  const text = writePlan(plan);
+  const line = plan.lines[3]!;
+  let x = 0;
+  const edit = (): void => {
+    const next = applyEdit(plan, { edit: 'setMove', with: { id: line.id, index: 2, moveMm: [1500 + (x++ % 50), 0, 0] } });
+    viewPlan(next);
+    inspect(next);
+  };
+  viewPlan(plan);
+  edit();
+  console.log(
+    `plan of 300 lines, ${(text.length / 1024).toFixed(0)} kB: read and checked ${middleMs(5, () => void readPlan(text)).toFixed(0)} ms, written ${middleMs(15, () => void writePlan(plan)).toFixed(2)} ms, edit with all snags ${middleMs(25, edit).toFixed(1)} ms`,
+  );
+}

@@ -1,0 +1,76 @@
+import { readFileSync } from 'node:fs';
+import { readPlan, type Plan } from '../core/src/plan/index.ts';
+import { unbend } from '../core/src/tube/index.ts';
+import type { Vec3 } from '../core/src/vec/index.ts';
+import { ROOT } from '../e2e/browser.ts';
+
+/** Even random numbers from a seed (mulberry32), so that every run measures the same work. */
+export function random(seed: number): () => number {
+  let state = seed;
+  return () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** Centre lines of 8 corners with radius 15 that can be bent. */
+export function randomLines(count: number): Vec3[][] {
+  const next = random(7);
+  const between = (low: number, high: number): number => low + next() * (high - low);
+  return Array.from({ length: count }, () => {
+    const bends = Array.from({ length: 8 }, (_, i) => ({
+      feedMm: between(20, 600),
+      rotateDeg: i ? between(-180, 180) : 0,
+      bendDeg: between(5, 120),
+    }));
+    return unbend({ startMm: [0, 0, 0], direction: [1, 0, 0], normal: [0, 0, 1], clrMm: 15, bends, tailMm: between(20, 300) })
+      .nodesMm;
+  });
+}
+
+export const gannet = (): Plan => readPlan(readFileSync(`${ROOT}/demo/gannet.firmline.json`, 'utf8'));
+
+/** The demo plan over and over, until it holds `count` lines. */
+export function bigPlan(count: number): Plan {
+  const plan = gannet();
+  const again = (k: number): Pick<Plan, 'parts' | 'lines'> => ({
+    parts: plan.parts.map((part) => ({
+      ...part,
+      id: `${part.id}~${k}`,
+      name: `${part.name} ${k}`,
+      ports: part.ports.map((port) => ({ ...port, id: `${port.id}~${k}` })),
+    })),
+    lines: plan.lines.map((line) => ({
+      ...line,
+      id: `${line.id}~${k}`,
+      name: `${line.name}.${k}`,
+      ends: {
+        a: { ...line.ends.a, portId: `${line.ends.a.portId}~${k}` },
+        b: { ...line.ends.b, portId: `${line.ends.b.portId}~${k}` },
+      },
+    })),
+  });
+  const copies = Array.from({ length: Math.ceil(count / plan.lines.length) }, (_, k) => again(k));
+  return {
+    ...plan,
+    id: 'big',
+    name: 'Big',
+    parts: copies.flatMap((c) => c.parts),
+    lines: copies.flatMap((c) => c.lines).slice(0, count),
+    bleeding: { ...plan.bleeding, listed: [] },
+  };
+}
+
+/** The middle of `rounds` timings of `work`, ms. */
+export function middleMs(rounds: number, work: () => void): number {
+  const times = Array.from({ length: rounds }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  });
+  return times.sort((a, b) => a - b)[Math.floor(rounds / 2)]!;
+}
+export const percentile = (values: readonly number[], share: number): number =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))]!;

@@ -1,0 +1,7 @@
+import { benchEditing, benchFirstScreen } from './app.bench.ts';
+import { benchBends, benchPlan } from './core.bench.ts';
+
+benchBends();
+benchPlan();
+await benchFirstScreen();
+await benchEditing();
