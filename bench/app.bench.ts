@@ -34,13 +34,13 @@ export async function benchFirstScreen(): Promise<void> {
   }
 }
 
-/** Opening, editing and saving a plan of 300 lines in the browser. */
-export async function benchEditing(edits = 80): Promise<void> {
+/** Opening, editing and saving a plan of so many lines in the browser. */
+export async function benchEditing(lines: number, edits = 80): Promise<void> {
   const server = await serve();
   const browser = await launch();
   try {
     const { page } = await watch(browser, server.url);
-    const plan = bigPlan(300);
+    const plan = bigPlan(lines);
     const file = join(mkdtempSync(join(tmpdir(), 'firm-line-')), 'big.firmline.json');
     writeFileSync(file, writePlan(plan));
     await page.goto(server.url, { waitUntil: 'load' });
@@ -95,7 +95,7 @@ export async function benchEditing(edits = 80): Promise<void> {
     const writeMs = middleMs(15, () => void writePlan(plan));
     const p95 = percentile(painted, 0.95);
     console.log(
-      `plan of 300 lines in the browser: opened and checked in ${openMs.toFixed(0)} ms; ${edits} edits, key to painted strip ${percentile(painted, 0.5).toFixed(0)} ms middle, ${p95.toFixed(0)} ms at the 95th percentile; saved ${percentile(saved, 0.95).toFixed(0)} ms after the key (95th)`,
+      `plan of ${lines} lines in the browser: opened and checked in ${openMs.toFixed(0)} ms; ${edits} edits, key to painted strip ${percentile(painted, 0.5).toFixed(0)} ms middle, ${p95.toFixed(0)} ms at the 95th percentile; saved ${percentile(saved, 0.95).toFixed(0)} ms after the key (95th)`,
     );
     console.log(
       `  writing its file takes ${writeMs.toFixed(1)} ms, ${((100 * writeMs) / p95).toFixed(0)} % of such an edit, and is done on export only`,

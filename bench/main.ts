@@ -4,4 +4,5 @@ import { benchBends, benchPlan } from './core.bench.ts';
 benchBends();
 benchPlan();
 await benchFirstScreen();
-await benchEditing();
+await benchEditing(60);
+await benchEditing(300);

@@ -30,7 +30,7 @@ const sameProjection = (a: FlatProjection, b: FlatProjection): boolean =>
 
 /**
  * Top and side view to one scale: all lines, the chosen one with its corners, measured places with how
- * sure they are. What looks alike is drawn as one path, so that hundreds of lines stay light; what was
+ * sure they are. Marks that look alike are one path, so that hundreds of places stay light; what was
  * meant by a tap is found from the figures. What changes with an edit lies on a sheet of its own, so that
  * the rest is not painted again.
  */
@@ -41,7 +41,7 @@ const sameProjection = (a: FlatProjection, b: FlatProjection): boolean =>
   template: `
     <svg
       [attr.viewBox]="'0 0 ' + size().width + ' ' + size().height"
-      class="absolute inset-0 h-full w-full cursor-pointer select-none"
+      class="absolute inset-0 h-full w-full cursor-pointer will-change-transform select-none"
       role="img"
       [attr.aria-label]="label()"
     >
@@ -54,8 +54,8 @@ const sameProjection = (a: FlatProjection, b: FlatProjection): boolean =>
       @for (name of grid().names; track name.text) {
         <text [attr.x]="name.x" [attr.y]="name.y" class="fill-ink text-sm font-semibold">{{ name.text }}</text>
       }
-      @for (group of others(); track group.stroke) {
-        <path [attr.d]="group.d" class="fill-none opacity-50" [class]="group.stroke" stroke-width="3" stroke-linejoin="round" />
+      @for (line of others(); track line.id) {
+        <path [attr.d]="line.d" class="fill-none [stroke-opacity:0.5]" [class]="line.stroke" stroke-width="3" />
       }
       <path [attr.d]="tapes().good" class="fill-none stroke-ink-soft" stroke-width="1.2" stroke-dasharray="3 3" />
       <path [attr.d]="tapes().suspect" class="fill-none stroke-stop" stroke-width="2.5" stroke-dasharray="8 4" />
@@ -157,15 +157,11 @@ export class FlatViews {
     return STROKES[this.view().circuits.get(line.line.circuitId)!.ink];
   }
 
-  protected readonly others = computed(() => {
-    const groups = new Map<string, string[]>();
-    for (const line of this.view().lines) {
-      if (line === this.chosen() || !line.nodesMm.length) continue;
-      const stroke = this.stroke(line);
-      groups.set(stroke, [...(groups.get(stroke) ?? []), this.pathOf(line)]);
-    }
-    return [...groups].map(([stroke, paths]) => ({ stroke, d: paths.join('') }));
-  });
+  protected readonly others = computed(() =>
+    this.view()
+      .lines.filter((line) => line !== this.chosen() && line.nodesMm.length)
+      .map((line) => ({ id: line.line.id, stroke: this.stroke(line), d: this.pathOf(line) })),
+  );
   protected readonly chosenPath = computed(() => {
     const line = this.chosen();
     return line?.nodesMm.length ? { d: this.pathOf(line), stroke: this.stroke(line) } : null;
