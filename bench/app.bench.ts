@@ -71,7 +71,8 @@ export async function benchEditing(lines: number, edits = 80): Promise<void> {
           };
           requestAnimationFrame(look);
           const wait = (): void => {
-            const done = document.querySelector('[data-test=saved]')!.textContent === 'saved' && bench.painted.length > bench.saved.length;
+            const done =
+              document.querySelector('[data-test=saved]')!.textContent === 'saved' && bench.painted.length > bench.saved.length;
             if (done) bench.saved.push(performance.now() - began);
             else setTimeout(wait, 2);
           };

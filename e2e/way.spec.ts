@@ -76,10 +76,9 @@ describe('the whole way, by keyboard alone', () => {
       await tabTo(page, '#move-line');
       await page.keyboard.press('Enter');
     }
-    expect(await page.$$eval('[data-test=move]', (rows) => rows.map((row) => (row as HTMLInputElement).value))).toEqual([
-      'right 60',
-      'aft 300',
-    ]);
+    await page.waitForFunction(() => document.querySelectorAll('[data-test=move]').length === 2);
+    const moves = await page.$$eval('[data-test=move]', (rows) => rows.map((row) => (row as HTMLInputElement).value));
+    expect(moves).toEqual(['right 60', 'aft 300']);
     await page.waitForSelector('fl-strip svg');
     const cut = await textOf(page, '[data-test=cut]');
 
