@@ -47,7 +47,7 @@ describe('the whole way, by keyboard alone', () => {
       await press(page, 'fl-tape-table > div .btn');
       await fill(page, `fl-tape-table tr:nth-child(${i + 1}) td:nth-child(2) input`, read);
     }
-    await waitText(page, 'fl-place-list', 'taped');
+    await waitText(page, 'fl-place-detail dl', '499.8');
 
     // A wheel cylinder at a typed place.
     await choose(page, 'fl-place-list select', 'Wheel');

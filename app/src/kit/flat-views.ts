@@ -204,7 +204,7 @@ export class FlatViews {
     ]; // prettier-ignore
   });
   protected readonly places = computed(() => {
-    const path = (marks: readonly Mark[], draw: (mark: Mark) => string): string => marks.map(draw).join('');
+    const path = (marks: readonly Mark[], draw: (mark: Mark) => string): string => marks.map((mark) => draw(mark)).join('');
     const square = ({ x, y }: Mark, half = 4): string => `M${x - half} ${y - half}h${2 * half}v${2 * half}h${-2 * half}z`;
     const marks = this.marks();
     const ports = marks.filter((m) => m.target.kind === 'port');
