@@ -1,8 +1,9 @@
 import { applyEdit, readPlan, viewPlan, writePlan } from '../core/src/plan/index.ts';
 import { inspect } from '../core/src/snags/index.ts';
+import { size } from '../core/src/hydraulics/index.ts';
 import { bendTable } from '../core/src/tube/index.ts';
 import { threeLine } from '../core/src/testing/three-line.ts';
-import { bigPlan, middleMs, randomLines } from './lines.ts';
+import { bigPlan, gannet, middleMs, randomLines } from './lines.ts';
 
 /** Bend tables of 10,000 random lines beside three's curve classes building and measuring the same centre lines. */
 export function benchBends(): void {
@@ -34,4 +35,13 @@ export function benchPlan(): void {
   console.log(
     `plan of 300 lines, ${(text.length / 1024).toFixed(0)} kB: read and checked ${middleMs(5, () => void readPlan(text)).toFixed(0)} ms, written ${middleMs(15, () => void writePlan(plan)).toFixed(2)} ms, edit with all snags ${middleMs(25, edit).toFixed(1)} ms`,
   );
+}
+
+/** `size` on a plan of ordinary size: 1 ms asked. */
+export function benchSize(): void {
+  const { input } = viewPlan(gannet()).size!.empty;
+  const ms = middleMs(15, () => {
+    for (let i = 0; i < 100; i++) size(input);
+  });
+  console.log(`size: ${(ms / 100).toFixed(3)} ms (1 asked)${ms / 100 > 1 ? ' NOT MET' : ''}`);
 }

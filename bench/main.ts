@@ -1,8 +1,9 @@
 import { benchEditing, benchFirstScreen } from './app.bench.ts';
-import { benchBends, benchPlan } from './core.bench.ts';
+import { benchBends, benchPlan, benchSize } from './core.bench.ts';
 
 benchBends();
 benchPlan();
+benchSize();
 await benchFirstScreen();
 await benchEditing(60);
 await benchEditing(300);

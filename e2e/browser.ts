@@ -88,3 +88,18 @@ export async function settled(page: Page): Promise<void> {
     { timeout: 20_000, polling: 100 },
   );
 }
+
+/** Serves the built app and starts a browser for the specs of a file; both are to be had while a spec runs. */
+export function withBrowser(each: 'file' | 'spec' = 'file'): { readonly server: Served; readonly browser: Browser } {
+  const held = {} as { server: Served; browser: Browser };
+  const [before, after] = each === 'file' ? [beforeAll, afterAll] : [beforeEach, afterEach];
+  before(async () => {
+    held.server = await serve();
+    held.browser = await launch();
+  });
+  after(async () => {
+    await held.browser?.close();
+    await held.server?.stop();
+  });
+  return held;
+}

@@ -2,22 +2,13 @@ import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readPlan } from '@firm-line/core/plan';
-import type { Browser, ElementHandle, Page } from 'puppeteer-core';
-import { launch, openPlan, ROOT, serve, settled, watch, type Served } from './browser';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { ROOT, openPlan, settled, watch, withBrowser } from './browser';
 import { textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const DEMO = `${ROOT}/demo/gannet.firmline.json`;
-let server: Served;
-let browser: Browser;
-beforeEach(async () => {
-  server = await serve();
-  browser = await launch();
-});
-afterEach(async () => {
-  await browser?.close();
-  await server?.stop();
-});
+const run = withBrowser('spec');
 
 const rows = (page: Page): Promise<string[]> =>
   page.$$eval('[data-test=plan-row] a span:first-child', (names) => names.map((name) => name.textContent!.trim()));
@@ -27,12 +18,12 @@ async function give(page: Page, file: string): Promise<void> {
 
 describe('plans in and out', () => {
   test('export, import, a bad file, duplicate, delete and bring back', async () => {
-    const { page, complaints } = await watch(browser, server.url);
+    const { page, complaints } = await watch(run.browser, run.server.url);
     const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
-    const session = await browser.target().createCDPSession();
+    const session = await run.browser.target().createCDPSession();
     await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
-    await openPlan(page, server.url);
-    await page.goto(server.url, { waitUntil: 'load' });
+    await openPlan(page, run.server.url);
+    await page.goto(run.server.url, { waitUntil: 'load' });
     await page.waitForSelector('[data-test=plan-row]');
     await page.click('[aria-label="Export Gannet"]');
     for (let i = 0; i < 100 && !readdirSync(folder).includes('gannet.firmline.json'); i++)
@@ -63,8 +54,8 @@ describe('plans in and out', () => {
   });
 
   test('a plan file dropped on the page is imported', async () => {
-    const { page } = await watch(browser, server.url);
-    await page.goto(server.url, { waitUntil: 'load' });
+    const { page } = await watch(run.browser, run.server.url);
+    await page.goto(run.server.url, { waitUntil: 'load' });
     await page.waitForSelector('fl-plans-page');
     await page.evaluate(
       (text) => {
@@ -81,24 +72,24 @@ describe('plans in and out', () => {
   });
 
   test('a tab killed after the screen said saved has lost nothing', async () => {
-    const { page } = await watch(browser, server.url);
-    await openPlan(page, server.url);
+    const { page } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url);
     await page.click('[data-line=line-r2]');
     await page.waitForSelector('fl-move-list fl-snag-row button');
     await page.click('fl-move-list fl-snag-row button');
     await page.waitForFunction(() => !document.querySelector('fl-move-list')!.textContent!.includes('bender shoe'));
     await settled(page);
     await page.close();
-    const again = await watch(browser, server.url);
-    await openPlan(again.page, server.url);
+    const again = await watch(run.browser, run.server.url);
+    await openPlan(again.page, run.server.url);
     await again.page.click('[data-line=line-r2]');
     expect(await textOf(again.page, 'fl-move-list')).not.toContain('bender shoe');
   });
 
   test('two tabs on one plan notice each other, and what one saves the other shows', async () => {
-    const [one, two] = [await watch(browser, server.url), await watch(browser, server.url)];
-    await openPlan(one.page, server.url);
-    await openPlan(two.page, server.url);
+    const [one, two] = [await watch(run.browser, run.server.url), await watch(run.browser, run.server.url)];
+    await openPlan(one.page, run.server.url);
+    await openPlan(two.page, run.server.url);
     await one.page.waitForSelector('[data-test=other-tab]');
     await two.page.waitForSelector('[data-test=other-tab]');
     await two.page.bringToFront();
@@ -111,8 +102,8 @@ describe('plans in and out', () => {
   });
 
   test('offline: with the server gone every station still opens, and edits are kept', async () => {
-    const { page, complaints } = await watch(browser, server.url);
-    await openPlan(page, server.url);
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url);
     await page.evaluate(async () => {
       await navigator.serviceWorker.ready;
       const cached = async (): Promise<number> => {
@@ -128,8 +119,8 @@ describe('plans in and out', () => {
         before = now;
       }
     });
-    await server.stop();
-    for (const station of ['measure', 'make', 'fill', 'route']) await openPlan(page, server.url, 'gannet', station);
+    await run.server.stop();
+    for (const station of ['measure', 'size', 'make', 'fill', 'route']) await openPlan(page, run.server.url, 'gannet', station);
     await page.keyboard.press('u');
     await settled(page);
     await page.reload({ waitUntil: 'load' });

@@ -1,21 +1,12 @@
 import { readFileSync } from 'node:fs';
 import type { AxeResults } from 'axe-core';
-import type { Browser, Page } from 'puppeteer-core';
-import { launch, openPlan, ROOT, serve, watch, type Served } from './browser';
+import type { Page } from 'puppeteer-core';
+import { ROOT, openPlan, watch, withBrowser } from './browser';
 
 jest.setTimeout(180_000);
 const AXE = readFileSync(`${ROOT}/node_modules/axe-core/axe.min.js`, 'utf8');
-const STATIONS = ['measure', 'route', 'make', 'fill'];
-let server: Served;
-let browser: Browser;
-beforeAll(async () => {
-  server = await serve();
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-});
+const STATIONS = ['measure', 'size', 'route', 'make', 'fill'];
+const run = withBrowser();
 
 /** What axe finds at the levels serious and critical, as `rule: place`. */
 async function serious(page: Page): Promise<string[]> {
@@ -28,10 +19,10 @@ async function serious(page: Page): Promise<string[]> {
 
 describe('every screen', () => {
   test('axe finds nothing serious', async () => {
-    const { page, complaints } = await watch(browser, server.url);
+    const { page, complaints } = await watch(run.browser, run.server.url);
     const found: Record<string, string[]> = {};
     for (const station of STATIONS) {
-      await openPlan(page, server.url, 'gannet', station);
+      await openPlan(page, run.server.url, 'gannet', station);
       found[station] = await serious(page);
     }
     for (const [name, key, open] of [
@@ -40,19 +31,19 @@ describe('every screen', () => {
       ['keys', '?', 'fl-key-list'],
     ] as const) {
       // prettier-ignore
-      await openPlan(page, server.url, 'gannet', 'route');
+      await openPlan(page, run.server.url, 'gannet', 'route');
       await page.keyboard.press(key as 's');
       await page.waitForSelector(`${open} dialog[open]`);
       found[name] = await serious(page);
     }
-    await openPlan(page, server.url, 'gannet', 'route');
+    await openPlan(page, run.server.url, 'gannet', 'route');
     await page.click('fl-route-station aside .btn');
     await page.waitForSelector('dialog[open] #line-name');
     found['line form'] = await serious(page);
-    await openPlan(page, server.url, 'gannet', 'make');
+    await openPlan(page, run.server.url, 'gannet', 'make');
     await page.click('fl-bench-panel summary');
     found['bench'] = await serious(page);
-    await page.goto(server.url, { waitUntil: 'load' });
+    await page.goto(run.server.url, { waitUntil: 'load' });
     await page.waitForSelector('[data-test=plan-row]');
     found['plans'] = await serious(page);
     expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length))).toEqual({});
@@ -61,10 +52,10 @@ describe('every screen', () => {
   });
 
   test.each([[1280, 800], [1024, 768], [768, 1024]])('nothing runs off sideways at %i x %i, and gloves hit what they must', async (width, height) => {
-    const { page } = await watch(browser, server.url);
+    const { page } = await watch(run.browser, run.server.url);
     await page.setViewport({ width, height });
     for (const station of STATIONS) {
-      await openPlan(page, server.url, 'gannet', station);
+      await openPlan(page, run.server.url, 'gannet', station);
       const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect([station, over]).toEqual([station, 0]);
       if (station !== 'make' && station !== 'fill') continue;
@@ -81,8 +72,8 @@ describe('every screen', () => {
   }); // prettier-ignore
 
   test.each(['a4', 'letter'] as const)('every card prints on one %s page', async (format) => {
-    const { page } = await watch(browser, server.url);
-    await openPlan(page, server.url, 'gannet', 'make');
+    const { page } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url, 'gannet', 'make');
     for (const line of ['line-r1', 'line-f2', 'line-c1']) {
       await page.click(`[data-line=${line}]`);
       const pdf = Buffer.from(
@@ -98,8 +89,8 @@ describe('every screen', () => {
   });
 
   test('the card, the strip and the head say the same length', async () => {
-    const { page } = await watch(browser, server.url);
-    await openPlan(page, server.url, 'gannet', 'make');
+    const { page } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url, 'gannet', 'make');
     await page.click('[data-line=line-r1]');
     const marks = await page.$$eval('[data-test=bends] tbody tr td:nth-child(2)', (cells) =>
       cells.map((cell) => Number(cell.textContent)),

@@ -1,23 +1,13 @@
-import type { Browser } from 'puppeteer-core';
-import { launch, openPlan, serve, settled, watch, type Served } from './browser';
+import { openPlan, settled, watch, withBrowser } from './browser';
 import { choose, fill, press, tabTo, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
-let server: Served;
-let browser: Browser;
-beforeAll(async () => {
-  server = await serve();
-  browser = await launch();
-});
-afterAll(async () => {
-  await browser?.close();
-  await server?.stop();
-});
+const run = withBrowser();
 
 describe('the whole way, by keyboard alone', () => {
   test('from an empty plan to a bend card and a bleed order', async () => {
-    const { page, complaints } = await watch(browser, server.url);
-    await page.goto(server.url, { waitUntil: 'load' });
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await page.goto(run.server.url, { waitUntil: 'load' });
     await page.waitForSelector('header button');
     await press(page, 'header .btn-main');
     await page.waitForSelector('fl-place-list');
@@ -96,7 +86,7 @@ describe('the whole way, by keyboard alone', () => {
     await page.waitForFunction(() => document.querySelectorAll('[data-test=move]').length === 2);
 
     // The card, its locked flare, its kept ticks.
-    await page.keyboard.press('3');
+    await page.keyboard.press('4');
     await page.waitForSelector('fl-make-station [data-test=cut]');
     expect(await textOf(page, 'fl-make-station [data-test=cut]')).toBe(cut);
     expect(await page.$eval('[data-step=flare-a]', (box) => (box as HTMLInputElement).disabled)).toBe(true);
@@ -109,7 +99,7 @@ describe('the whole way, by keyboard alone', () => {
     expect(await page.$eval('[data-step=nut-a]', (box) => (box as HTMLInputElement).checked)).toBe(true);
 
     // The order and the fluid.
-    await page.keyboard.press('4');
+    await page.keyboard.press('5');
     await page.waitForSelector('fl-fill-station [data-work=brake]');
     expect(await textOf(page, '[data-work=brake] tbody')).toMatch(/1 Wheel cylinder ?1\.\d\d m/);
     expect(await textOf(page, '[data-buy=Brakes]')).toBe('500 mL');
@@ -118,13 +108,15 @@ describe('the whole way, by keyboard alone', () => {
   });
 
   test('keys: find, next snag, units, the list of keys', async () => {
-    const { page, complaints } = await watch(browser, server.url);
-    await openPlan(page, server.url);
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url);
     await page.keyboard.press('/');
     await page.waitForSelector('fl-find-anything dialog[open]');
     await page.keyboard.type('clutch slave inlet');
     await page.keyboard.press('Enter');
     await waitText(page, 'fl-place-detail h2', 'Clutch slave, inlet');
+    await page.keyboard.press('.');
+    await waitText(page, 'fl-size-station', 'The rear uses more grip than the front');
     await page.keyboard.press('.');
     await waitText(page, 'fl-route-station h2', 'F3');
     await page.keyboard.press('.');
@@ -139,7 +131,9 @@ describe('the whole way, by keyboard alone', () => {
     await page.keyboard.press('s');
     await page.waitForSelector('fl-snag-drawer dialog[open]');
     expect(await textOf(page, 'fl-snag-drawer')).toContain('could only sit between two bends');
-    await press(page, 'fl-snag-drawer fl-snag-row button');
+    await press(page, '[aria-label="Go to F3, end B in Route"]');
+    await waitText(page, 'fl-route-station h2', 'F3');
+    await press(page, 'fl-move-list fl-snag-row button');
     await page.waitForFunction(
       () => !document.querySelector('fl-snag-drawer')!.textContent!.includes('could only sit between two bends'),
     );

@@ -4,6 +4,7 @@ import { launch, openPlan, ROOT, serve, watch } from '../e2e/browser.ts';
 /** Rewrites docs/screenshots from the demo plan: one picture of each main view. */
 const SHOTS: readonly { name: string; station: string; line?: string; press?: string }[] = [
   { name: 'measure', station: 'measure' },
+  { name: 'size', station: 'size' },
   { name: 'route', station: 'route', line: 'line-r1' },
   { name: 'make', station: 'make', line: 'line-f2' },
   { name: 'fill', station: 'fill' },

@@ -76,7 +76,7 @@ describe('the command line', () => {
     const plan = JSON.parse(readFileSync(DEMO, 'utf8'));
     writeFileSync(
       join(folder, 'sound.json'),
-      JSON.stringify({ ...plan, lines: plan.lines.filter((l: { name: string }) => l.name === 'C1') }),
+      JSON.stringify({ ...plan, sizing: null, lines: plan.lines.filter((l: { name: string }) => l.name === 'C1') }),
     );
     expect(run(['check', join(folder, 'sound.json')]).code).toBe(0);
     writeFileSync(join(folder, 'bad.json'), JSON.stringify({ ...plan, units: 'cubits' }));

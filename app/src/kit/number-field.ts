@@ -33,7 +33,7 @@ export class NumberField {
   readonly most = input(1e6);
   readonly changed = output<number>();
   protected readonly fault = signal<string | null>(null);
-  protected readonly shown = computed(() => figure(this.value(), 2));
+  protected readonly shown = computed(() => figure(this.value(), 4));
 
   protected take(field: HTMLInputElement): void {
     const text = field.value.trim();

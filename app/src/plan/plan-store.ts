@@ -136,7 +136,9 @@ export class PlanStore {
 
   private async check(plan: Plan): Promise<void> {
     try {
-      await this.worker.check(plan);
+      const checked = await this.worker.check(plan);
+      // A plan of an earlier version is shown as it was and edited as it has become.
+      if (checked.version !== plan.version) this.current.set(checked);
       this.phaseNow.set('ready');
     } catch (error) {
       if (!(error instanceof PlanRefused)) throw error;

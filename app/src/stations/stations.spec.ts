@@ -9,6 +9,20 @@ import { FillStation } from './fill/fill-station';
 import { MakeStation } from './make/make-station';
 import { MeasureStation } from './measure/measure-station';
 import { RouteStation } from './route/route-station';
+import { SizeStation } from './size/size-station';
+
+/** Charts need a canvas, which this environment lacks; what they are given is asserted by the station's own figures. */
+jest.mock('chart.js', () => {
+  class Chart {
+    static readonly defaults = { font: {} };
+    static register(): void {}
+    readonly data = {};
+    readonly options = {};
+    update(): void {}
+    destroy(): void {}
+  }
+  return { Chart };
+});
 
 /** A station on the demo plan, with the few words its specs need. */
 async function station<T>(type: Type<T>, id: string, line = 'line-r1') {
@@ -123,5 +137,68 @@ describe('Measure and Fill', () => {
     at.store.apply({ edit: 'changeBleeding', with: { patch: { school: 'nearest-first' } } });
     await new Promise((done) => setTimeout(done));
     expect(at.texts('[data-work=brake] tbody tr td:first-child')[0]).toBe('1 Front left');
+  });
+});
+
+describe('Size', () => {
+  const step = (at: { texts: (selector: string) => string[] }, name: string): string => at.texts(`[data-step="${name}"]`)[0]!;
+
+  test('the chain from foot to road follows a figure, and undo brings it back', async () => {
+    const at = await station(SizeStation, 'z1');
+    // 480 N x 6.2 x 0.9 = 2678 N on 387.95 mm².
+    expect([step(at, 'Lever'), step(at, 'Master')]).toEqual(['2.7 kN', '6.9 MPa']);
+    const foot = [...at.root.querySelectorAll<HTMLElement>('fl-number-field')].find((f) => f.textContent!.includes('Foot, N'))!;
+    await at.type(foot.querySelector('input')!, '240');
+    expect(step(at, 'Master')).toBe('3.5 MPa');
+    at.store.undo();
+    await new Promise((done) => setTimeout(done));
+    expect(step(at, 'Master')).toBe('6.9 MPa');
+  });
+
+  test('a figure that cannot be is said and not taken', async () => {
+    const at = await station(SizeStation, 'z2');
+    const share = [...at.root.querySelectorAll<HTMLElement>('fl-number-field')].find((f) =>
+      f.textContent!.includes('Efficiency'),
+    )!;
+    const before = at.store.plan();
+    await at.type(share.querySelector('input')!, '0');
+    expect(at.texts('.fault')[0]).toMatch(/0 is too little/);
+    expect(at.store.plan()).toBe(before);
+  });
+
+  test('the valve that is offered tames the rear; a guess stays marked until it is confirmed', async () => {
+    const at = await station(SizeStation, 'z3');
+    expect(at.root.textContent).toMatch(/The rear leads from z 0\.68/);
+    await at.click(
+      [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) => b.textContent!.includes('Set it so'))!,
+    );
+    expect(at.root.textContent).toMatch(/The rear stays behind the front/);
+    expect(at.texts('button').filter((text) => text === 'It is right')).toHaveLength(3);
+    await at.click([...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.includes('It is right'))!);
+    expect(at.store.plan()!.sizing!.open).toHaveLength(2);
+  });
+
+  test('other kinds of brake and master come with guesses, and two versions stand side by side', async () => {
+    const at = await station(SizeStation, 'z4');
+    const button = (name: string): HTMLElement =>
+      [...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim() === name)!;
+    await at.click(button('Hold these figures as A'));
+    await at.click(button('Discs instead'));
+    expect(at.store.plan()!.sizing!.rear.kind).toBe('disc');
+    expect(at.store.plan()!.sizing!.open).toContain('rear.padMu');
+    await at.click(button('Two masters and a bar'));
+    expect(at.store.plan()!.sizing!.master.kind).toBe('twin');
+    expect(at.texts('section[aria-label=Compare] tbody tr')).toHaveLength(7);
+  });
+
+  test('a plan without figures begins with guesses only', async () => {
+    const at = await station(SizeStation, 'z5');
+    at.store.apply({ edit: 'setSizing', with: { sizing: null } });
+    await new Promise((done) => setTimeout(done));
+    await at.click(
+      [...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.includes('Begin with guesses'))!,
+    );
+    expect(at.store.plan()!.sizing!.open.length).toBeGreaterThan(25);
+    expect(at.root.textContent).toMatch(/figures are still a guess/);
   });
 });

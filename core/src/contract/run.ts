@@ -1,6 +1,14 @@
 import { faultOf, InputError } from '../fault/index.ts';
 import { VERBS } from './verbs.ts';
 
+/** True where every number of a result is finite. */
+const finite = (value: unknown): boolean =>
+  typeof value === 'number'
+    ? Number.isFinite(value)
+    : typeof value === 'object' && value !== null
+      ? Object.values(value).every(finite)
+      : true;
+
 /**
  * Runs one verb on one parsed input. Throws InputError for an unknown verb (path `verb`), for the
  * first fault of the input's shape, and for what the subject itself refuses.
@@ -15,5 +23,11 @@ export function runVerb(verb: string, input: unknown): unknown {
     const { path, message } = faultOf(error.details[0]!);
     throw new InputError(path, message);
   }
-  return found.run(input as never);
+  const result = found.run(input as never);
+  if (!finite(result))
+    throw new InputError(
+      '',
+      'These figures lie too far apart to reckon with: one of them is next to nothing or beyond all measure.',
+    );
+  return result;
 }

@@ -4,6 +4,7 @@ import Joi from 'joi';
 export const length = Joi.number().min(-100_000).max(100_000).required();
 export const span = Joi.number().min(0).max(100_000).required();
 export const radius = Joi.number().greater(0).max(1000).required();
+export const pressure = Joi.number().min(0).max(200).required();
 export const volume = Joi.number().min(0).max(1_000_000).required();
 export const name = Joi.string().min(1).max(200).required();
 export const point = Joi.array().ordered(length, length, length).length(3).required();

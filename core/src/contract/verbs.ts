@@ -1,8 +1,10 @@
 import Joi from 'joi';
 import { bleed, type BleedInput } from '../bleed/index.ts';
+import { diagnose, size, type DiagnoseInput, type SizeInput } from '../hydraulics/index.ts';
 import { survey, type SurveyInput } from '../survey/index.ts';
 import { bendTable, offset, unbend, type BendInput, type OffsetInput, type UnbendInput } from '../tube/index.ts';
 import * as s from './schema.ts';
+import { sizeExample, sizeSchema } from './size.ts';
 
 /** One headless verb: what it reads, what it does, and an input that works. */
 export interface Verb {
@@ -89,6 +91,35 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       school: 'farthest-first',
       wetMl: 180,
       purge: 3,
+    },
+  },
+  size: {
+    summary: 'from the foot to the road: pressures, forces, balance and pedal travel',
+    schema: sizeSchema,
+    run: (input: SizeInput) => size(input),
+    example: sizeExample,
+  },
+  diagnose: {
+    summary: 'is a soft pedal air, or is it flexing',
+    schema: s.record({
+      ratio: Joi.number().greater(0).max(100).required(),
+      boreMm: s.radius,
+      travelSigmaMm: Joi.number().min(0).max(1000).optional(),
+      points: s.list(s.record({ pressureMPa: s.pressure, travelMm: s.length })),
+    }),
+    run: (input: DiagnoseInput) => diagnose(input),
+    example: {
+      ratio: 6,
+      boreMm: 22.22,
+      travelSigmaMm: 0.3,
+      points: [
+        { pressureMPa: 0.05, travelMm: 13.1 },
+        { pressureMPa: 0.2, travelMm: 25.3 },
+        { pressureMPa: 0.5, travelMm: 33.2 },
+        { pressureMPa: 1, travelMm: 37.4 },
+        { pressureMPa: 4, travelMm: 48.1 },
+        { pressureMPa: 7, travelMm: 56.4 },
+      ],
     },
   },
 }; // prettier-ignore

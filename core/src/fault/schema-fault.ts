@@ -23,7 +23,7 @@ const shown = (value: unknown): string => {
 
 const SENTENCES: Record<string, (context: Record<string, unknown>) => string> = {
   'any.required': () => 'This is missing.',
-  'any.only': (c) => `${shown(c['value'])} is not one of ${(c['valids'] as unknown[]).join(', ')}.`,
+  'any.only': (c) => `This should be one of ${(c['valids'] as unknown[]).join(', ')}, not ${shown(c['value'])}.`,
   'object.unknown': () => 'This field is not known here.',
   'object.base': (c) => `This should be an object with named fields, not ${shown(c['value'])}.`,
   'array.base': (c) => `This should be a list, not ${shown(c['value'])}.`,
@@ -41,6 +41,7 @@ const SENTENCES: Record<string, (context: Record<string, unknown>) => string> = 
   'number.max': (c) => `${shown(c['value'])} is too much: ${String(c['limit'])} is the most.`,
   'number.greater': (c) => `${shown(c['value'])} is too little: it must be over ${String(c['limit'])}.`,
   'number.less': (c) => `${shown(c['value'])} is too much: it must be under ${String(c['limit'])}.`,
+  'boolean.base': (c) => `This should be true or false, not ${shown(c['value'])}.`,
   'string.base': (c) => `This should be text, not ${shown(c['value'])}.`,
   'string.empty': () => 'This text is empty.',
   'string.min': () => 'This text is empty.',

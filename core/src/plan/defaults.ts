@@ -52,11 +52,12 @@ export const emptyPlan = (
   points: [],
   parts: [],
   circuits: [
-    { id: 'circuit-1', name: 'Front brakes', work: 'brake', ink: 'fluid' },
-    { id: 'circuit-2', name: 'Rear brakes', work: 'brake', ink: 'copper' },
-    { id: 'circuit-3', name: 'Clutch', work: 'clutch', ink: 'slate' },
+    { id: 'circuit-1', name: 'Front brakes', work: 'brake', ink: 'fluid', axle: 'front' },
+    { id: 'circuit-2', name: 'Rear brakes', work: 'brake', ink: 'copper', axle: 'rear' },
+    { id: 'circuit-3', name: 'Clutch', work: 'clutch', ink: 'slate', axle: null },
   ],
   lines: [],
   bench,
   bleeding: { school: 'farthest-first', listed: [], purge: 3, fluidId: 'dot-4' },
+  sizing: null,
 });

@@ -15,6 +15,7 @@ import {
   type Port,
   type Target,
 } from './types.ts';
+import { withFigure, type Sizing } from './sizing.ts';
 import { viewPlan } from './view.ts';
 
 type Patch<T extends { id: string }> = Partial<Omit<T, 'id'>>;
@@ -170,6 +171,12 @@ export const EDITS = {
     ...plan,
     bleeding: { ...plan.bleeding, ...patch },
   }),
+  setSizing: (plan: Plan, { sizing }: { sizing: Sizing | null }): Plan => ({ ...plan, sizing }),
+  /** One figure of the sizing by its path; it is no guess any more. */
+  setFigure: (plan: Plan, { path, to }: { path: string; to: unknown }): Plan => {
+    if (!plan.sizing) throw new InputError('sizing', 'There are no figures from foot to road yet.');
+    return { ...plan, sizing: withFigure(plan.sizing, path, to) };
+  },
 } as const;
 
 /** The bender on this bench whose die takes a tube of this diameter. */

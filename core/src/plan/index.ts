@@ -5,6 +5,10 @@ export { type Fixed } from './fixed.ts';
 export { cutSigmaMm, lineView, toolingOf, type LineView, type PortView } from './line-view.ts';
 export { changeMove, lengthenEnd, movesOf } from './moves.ts';
 export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './read.ts';
+export { type LoadView, type SizeView } from './size-view.ts';
+export {
+  figureAt, loadAt, LOADS, sizeInputOf, typicalBrake, typicalSizing, withFigure, type Load, type LoadName, type Sizing,
+} from './sizing.ts'; // prettier-ignore
 export * from './types.ts';
 export { validatePlan } from './validate.ts';
 export { viewPlan, type PlanView } from './view.ts';

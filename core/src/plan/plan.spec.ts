@@ -39,6 +39,16 @@ describe('reading and writing a plan file', () => {
     expect(readPlan(writePlan(emptyPlan('a', 'A', '2026-01-01T00:00:00.000Z'))).points).toEqual([]);
   });
 
+  test('a plan of version 1 is read: circuits learn their axle by their name, sizing is not begun', () => {
+    const raw = JSON.parse(DEMO);
+    delete raw.sizing;
+    raw.circuits.forEach((circuit: { axle?: string }) => delete circuit.axle);
+    const plan = readPlan(JSON.stringify({ ...raw, version: 1 }));
+    expect(plan).toMatchObject({ version: 2, sizing: null });
+    expect(plan.circuits.map((c) => c.axle)).toEqual(['front', 'rear', null]);
+    expect(plan.lines).toEqual(gannet().lines);
+  });
+
   test('every fault is listed by its path', () => {
     const raw = JSON.parse(DEMO);
     raw.lines[1].cornersMm[0][2] = 'high';

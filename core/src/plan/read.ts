@@ -1,4 +1,5 @@
 import { faultOf, type Fault } from '../fault/index.ts';
+import { migrate } from './migrate.ts';
 import { planSchema } from './schema.ts';
 import { PLAN_FORMAT, PLAN_VERSION, type Plan } from './types.ts';
 import { validatePlan } from './validate.ts';
@@ -49,7 +50,7 @@ function parse(text: string): unknown {
 }
 
 /**
- * A plan from a value that came out of storage. Throws PlanFileError with every fault by path; the
+ * A plan of the present version from a value that came out of storage. Throws PlanFileError with every fault by path; the
  * value itself is left as it was, unknown fields are kept.
  */
 export function checkPlan(value: unknown): Plan {
@@ -60,9 +61,10 @@ export function checkPlan(value: unknown): Plan {
   if (typeof version === 'number' && version > PLAN_VERSION) {
     refuse(`The plan has version ${version}; this program reads up to ${PLAN_VERSION}. Load the newer program.`, 'version');
   }
-  const { error } = planSchema.validate(value, { abortEarly: false, convert: false });
+  const migrated = migrate(value as Record<string, unknown>);
+  const { error } = planSchema.validate(migrated, { abortEarly: false, convert: false });
   if (error) throw new PlanFileError(error.details.slice(0, MOST_FAULTS).map(faultOf));
-  const plan = value as Plan;
+  const plan = migrated as unknown as Plan;
   const faults = validatePlan(plan);
   if (faults.length) throw new PlanFileError(faults.slice(0, MOST_FAULTS));
   return plan;

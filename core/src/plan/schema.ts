@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { CATEGORIES } from '../hydraulics/index.ts';
 import { CIRCUIT_INKS, PART_KINDS, PLAN_FORMAT, PLAN_VERSION, PORT_ROLES } from './types.ts';
 
 /** Limits of a plan file; far over any vehicle, so that a hostile file ends in a sentence. */
@@ -15,7 +16,7 @@ const vector = (least: number, most: number): Joi.ArraySchema =>
 const place = vector(-100_000, 100_000);
 const list = (item: Joi.Schema, most = MOST_RECORDS): Joi.ArraySchema => Joi.array().items(item).max(most).required();
 const record = (keys: Joi.SchemaMap): Joi.ObjectSchema => Joi.object(keys).unknown(true).required();
-const oneOf = (values: readonly (string | number)[]): Joi.Schema =>
+const oneOf = (values: readonly (string | number | null)[]): Joi.Schema =>
   Joi.any()
     .valid(...values)
     .required();
@@ -49,6 +50,62 @@ const bender = record({
   testBends: list(inList(record({ dialDeg: number(0, 200).greater(0), gotDeg: number(0, 180).greater(0) })), 200),
 });
 
+const axles = (item: Joi.Schema): Joi.ObjectSchema => record({ front: item, rear: item });
+const load = record({ massKg: number(0, 100_000).greater(0), frontFraction: number(0, 1), cgHeightMm: number(0, 100_000) });
+const over = (most: number): Joi.NumberSchema => number(0, most).greater(0);
+/** One of several shapes, told apart by `kind`. */
+const byKind = (shapes: Readonly<Record<string, Joi.SchemaMap>>): Joi.Schema => {
+  const otherwise: Joi.Schema = record({ kind: oneOf(Object.keys(shapes)) });
+  return Object.entries(shapes).reduce(
+    (rest, [kind, keys]) =>
+      Joi.alternatives().conditional(
+        Joi.object({ kind: Joi.any().valid(kind).required() })
+          .unknown(true)
+          .required(),
+        { then: record(keys), otherwise: rest },
+      ),
+    otherwise,
+  );
+};
+const brake = byKind({
+  disc: {
+    pistonsMm: list(inList(over(1000)), 20).min(1),
+    opposed: Joi.boolean().required(),
+    padMu: over(10),
+    effectiveRadiusMm: over(1000),
+    clearanceMm: number(0, 1000),
+    complianceMmPerMPa: number(0, 1000),
+  },
+  drum: { cylinderMm: over(1000), brakeFactor: over(100), drumRadiusMm: over(1000), travelMm: number(0, 1000) },
+});
+const sizing = record({
+  category: oneOf(CATEGORIES),
+  wheelbaseMm: over(100_000),
+  tyreRadiusMm: axles(over(1000)),
+  empty: load,
+  laden: load,
+  pedal: record({ forceN: over(10_000), ratio: over(100), efficiency: over(1), strokeMm: over(1000) }),
+  booster: record({ gain: number(1, 100), vacuumKPa: number(0, 1000), diaphragmMm2: number(0, 1e6) }).allow(null),
+  master: byKind({
+    tandem: { boreMm: over(1000), strokeMm: over(1000), deadMm: number(0, 1000) },
+    twin: {
+      frontBoreMm: over(1000),
+      rearBoreMm: over(1000),
+      frontShare: over(1).less(1),
+      strokeMm: over(1000),
+      deadMm: number(0, 1000),
+    },
+  }),
+  front: brake,
+  rear: brake,
+  rearValve: record({ kneeMPa: number(0, 200), slope: number(0, 10) }).allow(null),
+  hoses: axles(record({ hoseMm: number(0, 100_000), hoseMlPerMPaM: number(0, 1000) })),
+  bulkGPa: over(1000),
+  airMl: axles(number(0, 1e6)),
+  mu: over(10),
+  open: list(inList(id), 500),
+}).allow(null);
+
 /** Shape of a plan file of the present version. Unknown fields are kept. */
 export const planSchema = record({
   format: oneOf([PLAN_FORMAT]),
@@ -61,7 +118,11 @@ export const planSchema = record({
   units: oneOf(['metric', 'inch']),
   points: list(inList(record({ id, name, known }))),
   parts: list(inList(record({ id, name, kind: oneOf(PART_KINDS), cavityMl: number(0, 1e6), ports: list(inList(port), 200) }))),
-  circuits: list(inList(record({ id, name, work: oneOf(['brake', 'clutch']), ink: oneOf(CIRCUIT_INKS) }))),
+  circuits: list(
+    inList(
+      record({ id, name, work: oneOf(['brake', 'clutch']), ink: oneOf(CIRCUIT_INKS), axle: oneOf(['front', 'rear', null]) }),
+    ),
+  ),
   lines: list(
     inList(
       record({
@@ -89,4 +150,5 @@ export const planSchema = record({
     purge: number(0, 1000),
     fluidId: id,
   }),
+  sizing,
 });

@@ -1,12 +1,14 @@
+import type { Axle } from '../hydraulics/index.ts';
 import type { School } from '../bleed/index.ts';
 import type { FlareForm } from '../stock/index.ts';
 import type { Side, Tape } from '../survey/index.ts';
 import type { Bender } from '../tube/index.ts';
 import type { UnitSystem } from '../units/index.ts';
 import type { Vec3 } from '../vec/index.ts';
+import type { Sizing } from './sizing.ts';
 
 export const PLAN_FORMAT = 'firmline-plan';
-export const PLAN_VERSION = 1;
+export const PLAN_VERSION = 2;
 
 /**
  * Where something is and how that is known. `atMm` with `sigmaMm` (one standard deviation per axis)
@@ -57,6 +59,8 @@ export interface Circuit {
   readonly name: string;
   readonly work: 'brake' | 'clutch';
   readonly ink: (typeof CIRCUIT_INKS)[number];
+  /** The axle its brakes stand on; null for both, for a clutch, or while it is not said. */
+  readonly axle: Axle | null;
 }
 
 export interface LineEnd {
@@ -123,6 +127,8 @@ export interface Plan {
   readonly lines: readonly Line[];
   readonly bench: Bench;
   readonly bleeding: Bleeding;
+  /** From foot to road; null until it is begun. */
+  readonly sizing: Sizing | null;
 }
 
 /** Something with a place of its own: a point or a port of a part. */

@@ -1,6 +1,7 @@
 import { bleedViews, type BleedView } from './bleed-view.ts';
 import { fixAll, type Fixed } from './fixed.ts';
 import { lineView, type LineView, type PortView } from './line-view.ts';
+import { sizeView, type SizeView } from './size-view.ts';
 import { allPorts, type Circuit, type Plan, type Point } from './types.ts';
 
 export interface PointView {
@@ -15,6 +16,7 @@ export interface PlanView {
   readonly lines: readonly LineView[];
   readonly circuits: ReadonlyMap<string, Circuit>;
   readonly bleeding: readonly BleedView[];
+  readonly size: SizeView | null;
 }
 
 const remembered = new WeakMap<Plan, PlanView>();
@@ -28,7 +30,7 @@ export function viewPlan(plan: Plan): PlanView {
   const ports = new Map(allPorts(plan).map(({ part, port }) => [port.id, { part, port, fixed: fixed.get(port.id)! }]));
   const lines = plan.lines.map((line) => lineView(line, plan.bench, ports));
   const circuits = new Map(plan.circuits.map((circuit) => [circuit.id, circuit]));
-  const view = { plan, points, ports, lines, circuits, bleeding: bleedViews(plan, lines) };
+  const view = { plan, points, ports, lines, circuits, bleeding: bleedViews(plan, lines), size: sizeView(plan, lines) };
   remembered.set(plan, view);
   return view;
 }

@@ -15,6 +15,14 @@ import { pointUnfixed } from './rules/point-unfixed.ts';
 import { portAngle } from './rules/port-angle.ts';
 import { tapeSuspect } from './rules/tape-suspect.ts';
 import { tapesDisagree } from './rules/tapes-disagree.ts';
+import { boosterWeak } from './rules/booster-weak.ts';
+import { figureUnlikely } from './rules/figure-unlikely.ts';
+import { figuresGuessed } from './rules/figures-guessed.ts';
+import { footTooHard } from './rules/foot-too-hard.ts';
+import { pedalStroke } from './rules/pedal-stroke.ts';
+import { rearLocksFirst } from './rules/rear-locks-first.ts';
+import { stopsTooLong } from './rules/stops-too-long.ts';
+import { valveNeeded } from './rules/valve-needed.ts';
 import type { Level, Rule, Snag } from './snag.ts';
 
 export { type Level, type Place, type Snag, type Station } from './snag.ts';
@@ -25,6 +33,14 @@ const RULES: readonly Rule[] = [
   tapeSuspect,
   tapesDisagree,
   guessUnmeasured,
+  pedalStroke,
+  rearLocksFirst,
+  stopsTooLong,
+  footTooHard,
+  boosterWeak,
+  valveNeeded,
+  figureUnlikely,
+  figuresGuessed,
   lineOpen,
   noRoom,
   nutTrapped,

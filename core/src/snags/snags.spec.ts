@@ -11,10 +11,13 @@ const line = (id: string, patch: object): EditCall => ({ edit: 'changeLine', wit
 describe('snags of the demo plan', () => {
   test('the planted ones and no others', () => {
     expect(inspect(gannet()).map((s) => [s.level, s.rule, s.where])).toEqual([
+      ['stop', 'rear-locks-first', 'Balance, empty'],
       ['stop', 'nut-trapped', 'F3, end B'],
       ['stop', 'end-straight-short', 'R2, end B'],
       ['mind', 'tape-suspect', 'Clutch slave, inlet'],
       ['mind', 'guess-unmeasured', 'Rear right, hose end at bracket'],
+      ['mind', 'valve-needed', 'Rear valve'],
+      ['mind', 'figures-guessed', 'Foot to road'],
       ['mind', 'cut-unsure', 'R3'],
       ['note', 'flare-before-bend', 'F2, end B'],
     ]);
@@ -25,9 +28,10 @@ describe('snags of the demo plan', () => {
       if (!snag.mend) continue;
       const mended = inspect(applyEdit(gannet(), snag.mend.call));
       expect(mended.filter((s) => s.rule === snag.rule && s.where === snag.where)).toEqual([]);
-      expect(mended.filter((s) => s.level === 'stop').length).toBeLessThan(
-        inspect(gannet()).filter((s) => s.level === 'stop').length,
-      );
+      const stops = (snags: Snag[]): Snag[] => snags.filter((s) => s.level === 'stop' && s.station === snag.station);
+      // A valve that tames the rear may leave too little for a failed front circuit: that is said, and is another matter.
+      if (snag.rule === 'valve-needed') expect(found(applyEdit(gannet(), snag.mend.call), 'rear-locks-first')).toEqual([]);
+      else expect(stops(mended).length).toBeLessThan(stops(inspect(gannet())).length);
     }
   });
 
@@ -69,7 +73,9 @@ describe('each rule against a plan spoilt for it', () => {
 
   test('an empty plan has nothing against it', () => {
     const plan = gannet();
-    expect(inspect({ ...plan, points: [], parts: [], lines: [], bleeding: { ...plan.bleeding, listed: [] } })).toEqual([]);
+    expect(
+      inspect({ ...plan, points: [], parts: [], lines: [], sizing: null, bleeding: { ...plan.bleeding, listed: [] } }),
+    ).toEqual([]);
     expect(viewPlan(plan).lines).toHaveLength(7);
   });
 });

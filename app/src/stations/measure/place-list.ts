@@ -5,12 +5,14 @@ import { formatLength } from '@firm-line/core/units';
 import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
 import { KIND_NAMES, newPart, newPoint } from './new-places';
+import { PlaceRow } from './place-row';
 
 const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' } as const;
 
 /** Datums, points, parts and ports, each with how sure it is. */
 @Component({
   selector: 'fl-place-list',
+  imports: [PlaceRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="flex items-center justify-between">
@@ -19,21 +21,7 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
     </div>
     <ul class="mt-1">
       @for (row of points(); track row.target.id) {
-        <li class="border-t border-rule">
-          <button
-            type="button"
-            class="flex min-h-11 w-full items-center gap-2 rounded-md px-2 text-left"
-            [class.bg-copper-pale]="isChosen(row.target)"
-            [attr.aria-pressed]="isChosen(row.target)"
-            (click)="choose(row.target)"
-          >
-            <span class="min-w-0 flex-1 truncate">{{ row.name }}</span><span
-              class="text-sm whitespace-nowrap"
-              [class.font-semibold]="row.open"
-              >{{ row.sure }}</span
-            >
-          </button>
-        </li>
+        <li><fl-place-row [row]="row" (chosen)="choose($event)" /></li>
       } @empty {
         <li class="py-2 text-sm text-ink-soft">
           Start here: three or more places on the frame that you can hook a tape to and whose position you know. Everything else
@@ -54,21 +42,7 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
       <h3 class="mt-2 px-2 text-sm font-bold">{{ part.name }}</h3>
       <ul>
         @for (row of part.ports; track row.target.id) {
-          <li class="border-t border-rule">
-            <button
-              type="button"
-              class="flex min-h-11 w-full items-center gap-2 rounded-md px-2 pl-5 text-left"
-              [class.bg-copper-pale]="isChosen(row.target)"
-              [attr.aria-pressed]="isChosen(row.target)"
-              (click)="choose(row.target)"
-            >
-              <span class="min-w-0 flex-1 truncate">{{ row.name }}</span><span
-                class="text-sm whitespace-nowrap"
-                [class.font-semibold]="row.open"
-                >{{ row.sure }}</span
-              >
-            </button>
-          </li>
+          <li class="pl-3"><fl-place-row [row]="row" (chosen)="choose($event)" /></li>
         }
       </ul>
     } @empty {
@@ -111,9 +85,6 @@ export class PlaceList {
       })),
     }));
   });
-  protected isChosen(target: Target): boolean {
-    return this.selection.target()?.id === target.id;
-  }
   protected choose(target: Target): void {
     this.selection.chooseTarget(target);
     this.chosen.emit(target);

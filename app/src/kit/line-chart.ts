@@ -1,0 +1,91 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, effect, inject, input, viewChild, type ElementRef } from '@angular/core';
+import {
+  Chart,
+  Legend,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  Tooltip,
+  type ChartDataset,
+  type Point,
+} from 'chart.js';
+
+Chart.register(LineController, LineElement, PointElement, LinearScale, Legend, Tooltip);
+
+export interface ChartLine {
+  readonly name: string;
+  readonly points: readonly Point[];
+  /** Name of a colour token. */
+  readonly ink: 'copper' | 'fluid' | 'slate' | 'ink' | 'stop' | 'mind';
+  readonly dashed?: boolean;
+  /** Drawn as single points rather than as a line. */
+  readonly dots?: boolean;
+}
+
+/** Lines over two plain axes. Colours come from the tokens; names and dashes say the same without colour. */
+@Component({
+  selector: 'fl-line-chart',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `<div class="relative h-72"><canvas #canvas role="img" [attr.aria-label]="label()"></canvas></div>`,
+})
+export class LineChart {
+  readonly label = input.required<string>();
+  readonly lines = input.required<readonly ChartLine[]>();
+  readonly xName = input.required<string>();
+  readonly yName = input.required<string>();
+  readonly xMax = input<number>();
+  readonly yMax = input<number>();
+  private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
+  private chart: Chart<'line', Point[]> | null = null;
+
+  constructor() {
+    effect(() => this.draw());
+    inject(DestroyRef).onDestroy(() => this.chart?.destroy());
+  }
+
+  private draw(): void {
+    const style = getComputedStyle(document.documentElement);
+    Chart.defaults.font.family = style.getPropertyValue('--font-sans');
+    Chart.defaults.font.size = 13;
+    const token = (name: string): string => style.getPropertyValue(`--color-${name}`).trim();
+    const datasets = this.lines().map((line): ChartDataset<'line', Point[]> => ({
+      label: line.name,
+      data: [...line.points],
+      borderColor: token(line.ink),
+      backgroundColor: token(line.ink),
+      borderWidth: 2.5,
+      borderDash: line.dashed ? [6, 5] : [],
+      pointRadius: line.dots ? 6 : 0,
+      pointHitRadius: 8,
+      showLine: !line.dots,
+    }));
+    const axis = (text: string, max?: number) => ({
+      type: 'linear' as const,
+      min: 0,
+      ...(max === undefined ? {} : { max }),
+      title: { display: true, text, color: token('ink') },
+      ticks: { color: token('ink') },
+      grid: { color: token('rule') },
+    });
+    const scales = { x: axis(this.xName(), this.xMax()), y: axis(this.yName(), this.yMax()) };
+    if (this.chart) {
+      this.chart.data.datasets = datasets;
+      this.chart.options.scales = scales;
+      this.chart.update('none');
+      return;
+    }
+    this.chart = new Chart<'line', Point[]>(this.canvas().nativeElement, {
+      type: 'line',
+      data: { datasets },
+      options: {
+        animation: false,
+        maintainAspectRatio: false,
+        parsing: false,
+        scales,
+        plugins: { legend: { labels: { color: token('ink'), boxHeight: 2, boxWidth: 28 } } },
+      },
+    });
+  }
+}

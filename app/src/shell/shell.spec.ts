@@ -1,0 +1,118 @@
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { provideRouter, Router } from '@angular/router';
+import { Selection } from '../plan/selection';
+import { openGannet, until } from '../testing/open-gannet';
+import { Jump } from './jump';
+import { Ribbon } from './ribbon';
+import { Shell } from './shell';
+
+async function shell(id: string) {
+  TestBed.configureTestingModule({
+    providers: [provideZonelessChangeDetection(), provideRouter([{ path: '**', children: [] }])],
+  });
+  // Dialogs are the browser's own; this environment has none of their methods.
+  HTMLDialogElement.prototype.showModal ??= function (this: HTMLDialogElement) {
+    this.setAttribute('open', '');
+  };
+  HTMLDialogElement.prototype.close ??= function (this: HTMLDialogElement) {
+    this.removeAttribute('open');
+  };
+  const store = await openGannet(id);
+  const fixture = TestBed.createComponent(Shell);
+  fixture.componentRef.setInput('planId', id);
+  await fixture.whenStable();
+  await until(() => store.editable());
+  const root = fixture.nativeElement as HTMLElement;
+  const key = async (name: string, more: KeyboardEventInit = {}): Promise<void> => {
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, ...more }));
+    await fixture.whenStable();
+  };
+  const text = (selector: string): string => root.querySelector(selector)!.textContent!.replace(/\s+/g, ' ').trim();
+  return { store, fixture, root, key, text, url: () => TestBed.inject(Router).url };
+}
+
+describe('the shell', () => {
+  test('shows the plan, that it is saved, and how many snags there are', async () => {
+    const at = await shell('h1');
+    expect(at.text('header')).toContain('Gannet · saved');
+    expect(at.text('[data-test=snags]')).toBe(`${at.store.snags().length} snags`);
+  });
+
+  test('keys: units, undo, redo, stations, the list of keys', async () => {
+    const at = await shell('h2');
+    await at.key('u');
+    expect(at.store.units()).toBe('inch');
+    await at.key('z', { ctrlKey: true });
+    expect(at.store.units()).toBe('metric');
+    await at.key('Z', { ctrlKey: true, shiftKey: true });
+    expect(at.store.units()).toBe('inch');
+    await at.key('4');
+    expect(at.url()).toMatch(/\/make$/);
+    await at.key('?');
+    expect(at.root.querySelector('fl-key-list dialog')!.hasAttribute('open')).toBe(true);
+    // While a dialog is open the keys are its own.
+    await at.key('1');
+    expect(at.url()).toMatch(/\/make$/);
+  });
+
+  test('finding: by words in any order, by arrow and Enter', async () => {
+    const at = await shell('h3');
+    await at.key('/');
+    const field = at.root.querySelector<HTMLInputElement>('fl-find-anything input')!;
+    field.value = 'inlet slave';
+    field.dispatchEvent(new Event('input'));
+    await at.fixture.whenStable();
+    expect(at.text('fl-find-anything li')).toContain('Clutch slave, inlet');
+    field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    await at.fixture.whenStable();
+    expect(TestBed.inject(Selection).target()).toEqual({ kind: 'port', id: 'port-cs-in' });
+    expect(at.url()).toMatch(/\/measure$/);
+  });
+
+  test('the drawer lists every snag by level, with a way to each', async () => {
+    const at = await shell('h4');
+    await at.key('s');
+    const rows = at.root.querySelectorAll('fl-snag-drawer fl-snag-row');
+    expect(rows).toHaveLength(at.store.snags().length);
+    expect(at.text('fl-snag-drawer h3')).toMatch(/^Stop/);
+    at.root.querySelector<HTMLButtonElement>('[aria-label="Go to R2, end B in Route"]')!.click();
+    await at.fixture.whenStable();
+    expect([TestBed.inject(Selection).line()!.line.name, TestBed.inject(Selection).node()]).toEqual(['R2', 2]);
+  });
+
+  test('the next snag goes round and round', async () => {
+    const at = await shell('h5');
+    const jump = TestBed.inject(Jump);
+    const seen = new Set<string>();
+    for (let i = 0; i < at.store.snags().length; i++) {
+      jump.toNextSnag();
+      await at.fixture.whenStable();
+      seen.add(
+        `${at.url()} ${JSON.stringify(TestBed.inject(Selection).line()?.line.name)} ${JSON.stringify(TestBed.inject(Selection).target())}`,
+      );
+    }
+    expect(seen.size).toBeGreaterThan(4);
+  });
+});
+
+describe('the ribbon', () => {
+  test('one line is chosen, arrows walk along and round', async () => {
+    const at = await shell('h6');
+    TestBed.inject(Selection).chooseLine('line-f1');
+    const fixture = TestBed.createComponent(Ribbon);
+    await fixture.whenStable();
+    const root = fixture.nativeElement as HTMLElement;
+    const chosen = (): string => root.querySelector('[aria-checked=true]')!.getAttribute('data-line')!;
+    const press = async (key: string): Promise<void> => {
+      root.querySelector('[aria-checked=true]')!.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+      await fixture.whenStable();
+    };
+    expect([root.querySelectorAll('[role=radio]').length, chosen()]).toEqual([at.store.plan()!.lines.length, 'line-f1']);
+    await press('ArrowRight');
+    expect(chosen()).toBe('line-f2');
+    await press('ArrowLeft');
+    await press('ArrowLeft');
+    expect(chosen()).toBe('line-c1');
+  });
+});

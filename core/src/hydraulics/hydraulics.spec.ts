@@ -1,0 +1,339 @@
+import fc from 'fast-check';
+import { InputError } from '../fault/index.ts';
+import {
+  balancePointZ, braking, clutch, diagnose, forcePerMPa, headMPa, limitsFor, loadsN, locksFirst, mostAdhesion, proportionFor, rearLeads, RESIDUAL_MPA,
+  residualFor, size, stoppingM, sumMl, takenMl, trailer, usableZ, wearMl, whatIf, withFailed, type AxleLines, type Drum, type SizeInput,
+} from './index.ts'; // prettier-ignore
+
+const LINES: AxleLines = { tubeMm: 2000, idMm: 3.34, odMm: 4.7625, youngGPa: 207, poisson: 0.3, hoseMm: 500, hoseMlPerMPaM: 0.2 };
+const VAN: SizeInput = {
+  vehicle: { massKg: 1850, frontFraction: 0.48, wheelbaseMm: 3050, cgHeightMm: 720, tyreRadiusMm: { front: 335, rear: 335 } },
+  pedal: { forceN: 450, ratio: 6.2, efficiency: 0.9, strokeMm: 150 },
+  booster: null,
+  master: { kind: 'tandem', boreMm: 22.225, strokeMm: 32, deadMm: 1.5 },
+  front: {
+    kind: 'disc',
+    pistonsMm: [38.1, 34.9],
+    opposed: true,
+    padMu: 0.4,
+    effectiveRadiusMm: 122,
+    clearanceMm: 0.12,
+    complianceMmPerMPa: 0.012,
+  },
+  rear: { kind: 'drum', cylinderMm: 20.64, brakeFactor: 2.4, drumRadiusMm: 127, travelMm: 2.2 },
+  rearValve: null,
+  lines: { front: LINES, rear: LINES },
+  fluid: { bulkGPa: 1.7 },
+  airMl: { front: 0, rear: 0.4 },
+};
+
+describe('Pascal and levers, by hand', () => {
+  // 450 N x 6.2 x 0.9 = 2511 N on π/4·22.225² = 387.95 mm² gives 6.4725 MPa.
+  test('pressure from the foot', () => {
+    expect(size(VAN).pressureMPa.front).toBeCloseTo(2511 / 387.95, 3);
+  });
+  // Bigger bore, more fluid and less pressure for one push: (25.4/22.225)² = 1.306; 1/1.306 = 0.766. Common practice states 30.6 % and 23.4 %.
+  test('25.4 in place of 22.225', () => {
+    const bigger = size({ ...VAN, master: { kind: 'tandem', boreMm: 25.4, strokeMm: 32, deadMm: 1.5 } });
+    expect(bigger.pressureMPa.front / size(VAN).pressureMPa.front).toBeCloseTo(1 - 0.234, 3);
+    expect(whatIf(VAN).find((w) => w.what.startsWith('Master 23.8'))!.effect).toMatch(/mm shorter, 15 % harder/);
+  });
+  test('a booster helps until its vacuum is used up: 67 kPa on 30,000 mm² is 2010 N', () => {
+    const boosted = (forceN: number) =>
+      size({ ...VAN, pedal: { ...VAN.pedal, forceN }, booster: { gain: 3, vacuumKPa: 67, diaphragmMm2: 30_000 } }).pressureMPa
+        .front * 387.95;
+    expect(boosted(100)).toBeCloseTo(3 * 558, 0);
+    expect(boosted(450)).toBeCloseTo(2511 + 2010, 0);
+  });
+  test('loads always add up to the weight, and the travel by cause to the whole', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 20, max: 900, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (forceN, knee) => {
+        const found = size({ ...VAN, pedal: { ...VAN.pedal, forceN }, rearValve: { kneeMPa: knee, slope: 0.4 } });
+        expect(found.loadN.front + found.loadN.rear).toBeCloseTo(1850 * 9.80665, 6);
+        expect(Object.values(found.travelMm.byCause).reduce((a, b) => a + b)).toBeCloseTo(found.travelMm.total, 9);
+      }),
+    );
+  });
+});
+
+/*
+ * T. D. Gillespie, Fundamentals of Vehicle Dynamics, chapter 3, the worked example on proportioning (input from memory): 2210 lb
+ * front, 1864 lb rear, wheelbase 108.5 in, centre of gravity 20.5 in high, tyre radius 12.11 in, brake gains 20 and 14 in·lb/psi a
+ * wheel, valve 290/0.3. By hand at 400 psi: rear pressure 290 + 0.3·110 = 323 psi; forces 2·20·400/12.11 = 1321.2 lb and
+ * 2·14·323/12.11 = 746.8 lb; deceleration 2068.0/4074 = 0.5076 g; transfer 4074·0.5076·20.5/108.5 = 390.7 lb; adhesion
+ * 1321.2/2600.7 = 0.5080 front, 746.8/1473.3 = 0.5069 rear.
+ */
+describe('a textbook example of proportioning', () => {
+  const PSI = 0.006894757;
+  const LB = 4.4482216;
+  const drum = (inLbPerPsi: number): Drum => ({
+    kind: 'drum',
+    cylinderMm: Math.sqrt((4 * inLbPerPsi * 25.4 ** 3) / (Math.PI * 100)),
+    brakeFactor: 1,
+    drumRadiusMm: 100,
+    travelMm: 0,
+  });
+  const radius = 12.11 * 25.4;
+  const car = {
+    vehicle: {
+      massKg: (4074 * LB) / 9.80665,
+      frontFraction: 2210 / 4074,
+      wheelbaseMm: 108.5 * 25.4,
+      cgHeightMm: 20.5 * 25.4,
+      tyreRadiusMm: { front: radius, rear: radius },
+    },
+    master: { kind: 'tandem', boreMm: Math.sqrt(4 / Math.PI), strokeMm: 1, deadMm: 0 },
+    front: drum(20),
+    rear: drum(14),
+    rearValve: { kneeMPa: 290 * PSI, slope: 0.3 },
+  } as const;
+
+  test('forces, deceleration and adhesion at 400 psi', () => {
+    const found = braking(car, 400 * PSI);
+    expect(found.pressureMPa.rear / PSI).toBeCloseTo(323, 6);
+    expect([found.forceN.front / LB, found.forceN.rear / LB]).toEqual([expect.closeTo(1321.2, 1), expect.closeTo(746.8, 1)]);
+    expect(found.z).toBeCloseTo(0.5076, 4);
+    expect([found.adhesion.front, found.adhesion.rear]).toEqual([expect.closeTo(0.508, 3), expect.closeTo(0.5069, 3)]);
+  });
+  test('its valve keeps the rear below the front to within 1 % of adhesion', () => {
+    const found = proportionFor(car, [car.vehicle])!;
+    expect(found.needed).toBe(true);
+    expect(rearLeads({ ...car, rearValve: found })).toBeNull();
+    expect(rearLeads({ ...car, rearValve: null })).not.toBeNull();
+  });
+});
+
+describe('balance', () => {
+  // Without a valve F_f/F = s is constant: equal adhesion at z = (s − φ)·L/h.
+  test('the balance point against its closed form', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.3, max: 0.7, noNaN: true }),
+        fc.double({ min: 10, max: 40, noNaN: true }),
+        (frontFraction, cylinderMm) => {
+          const input = { ...VAN, vehicle: { ...VAN.vehicle, frontFraction }, rear: { ...VAN.rear, cylinderMm } as Drum };
+          const f = forcePerMPa(input.front, 335);
+          const share = f / (f + forcePerMPa(input.rear, 335));
+          const z = ((share - frontFraction) * 3050) / 720;
+          const found = balancePointZ(input);
+          if (z > 1e-6 && z < 1.5 && 1 - frontFraction - (z * 720) / 3050 > 1e-6) expect(found).toBeCloseTo(z, 9);
+          else if (z <= 0 || z > 1.5) expect(found).toBeNull();
+        },
+      ),
+    );
+  });
+  test('with a valve, both axles really use the same there', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 6, noNaN: true }),
+        fc.double({ min: 0, max: 0.9, noNaN: true }),
+        fc.double({ min: 10, max: 30, noNaN: true }),
+        (kneeMPa, slope, cylinderMm) => {
+          const input = { ...VAN, rear: { ...VAN.rear, cylinderMm } as Drum, rearValve: { kneeMPa, slope } };
+          const z = balancePointZ(input);
+          if (z === null) return;
+          let [low, high] = [0, 1e7];
+          for (let i = 0; i < 200; i++) {
+            const middle = (low + high) / 2;
+            if (braking(input, middle).z < z) low = middle;
+            else high = middle;
+          }
+          const { adhesion } = braking(input, high);
+          expect(adhesion.front! / adhesion.rear!).toBeCloseTo(1, 6);
+        },
+      ),
+    );
+  });
+  test('which axle locks first follows from the balance point against mu', () => {
+    expect(locksFirst({ ...VAN, rearValve: { kneeMPa: 3, slope: 0.4 } }, 0.8)).toBe('front');
+    expect(locksFirst({ ...VAN, rear: { ...VAN.rear, cylinderMm: 32 } as Drum }, 0.8)).toBe('rear');
+    // Fronts and rears alike on a vehicle with its weight in the middle and no height: they lock together.
+    const even = { ...VAN, vehicle: { ...VAN.vehicle, frontFraction: 0.5, cgHeightMm: 0 }, front: VAN.rear };
+    expect(locksFirst(even, 0.8)).toBe('together');
+    expect(balancePointZ(even)).toBeNull();
+  });
+  test('what can be had ends where the first axle locks', () => {
+    expect(usableZ(VAN)).toBeCloseTo(size(VAN).z, 9);
+    const stamped = { ...VAN, pedal: { ...VAN.pedal, forceN: 3000 } };
+    const z = usableZ(stamped);
+    expect(z).toBeLessThan(size(stamped).z);
+    // The front axle just uses 0.8 of its load there.
+    expect((forceShare(stamped) * z * 1850 * 9.80665) / loadsN(VAN.vehicle, z).front).toBeCloseTo(0.8, 6);
+  });
+  const forceShare = (input: SizeInput): number =>
+    size(input).forceN.front / (size(input).forceN.front + size(input).forceN.rear);
+
+  test('a computed valve keeps the rear below the front, empty and laden', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 18, max: 34, noNaN: true }),
+        fc.double({ min: 0.4, max: 0.6, noNaN: true }),
+        (cylinderMm, frontFraction) => {
+          const cases = [VAN.vehicle, { ...VAN.vehicle, massKg: 2600, frontFraction, cgHeightMm: 850 }];
+          const input = { ...VAN, rear: { ...VAN.rear, cylinderMm } as Drum };
+          const valve = proportionFor(input, cases);
+          if (!valve) return;
+          for (const vehicle of cases)
+            expect(rearLeads({ ...input, vehicle, rearValve: valve.needed ? valve : null })).toBeNull();
+        },
+      ),
+    );
+  });
+});
+
+describe('where the pedal goes', () => {
+  /*
+   * Thick-walled closed tube by Lamé (Timoshenko, Strength of Materials, from memory): at the bore σr = −p, σθ = p(b² + a²)/(b² − a²),
+   * σz = p·a²/(b² − a²); ΔV/V = 2·εθ + εz. Steel, 7 MPa.
+   */
+  test.each([[3.34, 4.7625], [4.928, 6.35]])('tube of %f in %f mm against the thick-wall formula', (idMm, odMm) => {
+    const [p, E, nu] = [7, 207_000, 0.3];
+    const [a2, b2] = [(idMm / 2) ** 2, (odMm / 2) ** 2];
+    const [sr, st, sz] = [-p, (p * (b2 + a2)) / (b2 - a2), (p * a2) / (b2 - a2)];
+    const lame = (2 * (st - nu * (sr + sz)) + (sz - nu * (sr + st))) / E;
+    const taken = takenMl({ ...VAN.rear, travelMm: 0 } as Drum, { ...LINES, idMm, odMm, tubeMm: 1000, hoseMm: 0 }, 1.7, 0, p);
+    const thin = taken.tube / ((Math.PI / 4) * idMm * idMm);
+    // Thin walls on the mean diameter give 14 % and 10 % less than the bore of a thick wall really does.
+    expect(thin / lame).toBeGreaterThan(0.85);
+    expect(thin / lame).toBeLessThan(1);
+  }); // prettier-ignore
+
+  // 1 mL of air at 1 bar takes half of itself at 1 bar more (Boyle), 98.6 % at 7 MPa.
+  test('air by Boyle', () => {
+    const air = (p: number): number => takenMl(VAN.rear, LINES, 1.7, 1, p).air;
+    expect(air(0.101325)).toBeCloseTo(0.5, 12);
+    expect(air(7)).toBeCloseTo(7 / 7.101325, 12);
+  });
+  test('a master too short bottoms, a twin by the cylinder that moves more', () => {
+    expect(size(VAN).bottoms).toBe(false);
+    expect(size({ ...VAN, master: { kind: 'tandem', boreMm: 15.875, strokeMm: 20, deadMm: 1 } }).bottoms).toBe(true);
+    const twin = { kind: 'twin', frontBoreMm: 19.05, rearBoreMm: 19.05, frontShare: 0.5, deadMm: 1 } as const;
+    const at = size({ ...VAN, master: { ...twin, strokeMm: 99 } }).pressureMPa;
+    const ml = (['front', 'rear'] as const).map((axle) => sumMl(takenMl(VAN[axle], LINES, 1.7, VAN.airMl[axle], at[axle])));
+    const needed = 1 + (1000 * Math.max(...ml)) / ((Math.PI / 4) * 19.05 ** 2);
+    expect(size({ ...VAN, master: { ...twin, strokeMm: needed + 0.01 } }).bottoms).toBe(false);
+    expect(size({ ...VAN, master: { ...twin, strokeMm: needed - 0.01 } }).bottoms).toBe(true);
+  });
+  test('one circuit failed: the other has its pressure, the pedal goes further', () => {
+    const left = withFailed(VAN, 'front');
+    expect(left).toMatchObject({ failed: 'front', pressureMPa: size(VAN).pressureMPa.rear });
+    expect(left.z).toBeLessThan(size(VAN).z);
+    expect(withFailed(VAN, 'rear').travelMm).toBeGreaterThan(16 * 6.2);
+  });
+  test('a bore that does not fit in its tube is refused at its place', () => {
+    expect(() => size({ ...VAN, lines: { front: LINES, rear: { ...LINES, idMm: 4.7625 } } })).toThrow(InputError);
+  });
+});
+
+describe('published limits', () => {
+  // FMVSS 135 / UN R13-H from 100 km/h: 70 m and 168 m. Source: the rules' formulas (from memory).
+  test('light vehicles', () => {
+    const limits = limitsFor('light', 1850)!;
+    expect([limits.wholeM(100), limits.failedM!(100)]).toEqual([expect.closeTo(70, 9), expect.closeTo(168, 9)]);
+    // 0.0060·V² is 6.43 m/s²: at that deceleration our stopping distance is the limit.
+    expect(stoppingM(100, 1 / (2 * 12.96 * 0.006) / 9.80665)).toBeCloseTo(70, 9);
+  });
+  test('none is made up where none is known', () => {
+    expect(['trailer', 'motorcycle', 'aircraft', 'competition'].map((c) => limitsFor(c as 'trailer', 900))).toEqual([
+      null,
+      null,
+      null,
+      null,
+    ]);
+    expect(limitsFor('light', 3600)!.source).toMatch(/R13 for heavier/);
+  });
+  test('adhesion line of UN R13-H: z = 0.1 + 0.7·(k − 0.2)', () =>
+    expect([0.1, 0.52].map(mostAdhesion)).toEqual([expect.closeTo(0.2, 12), expect.closeTo(0.8, 12)]));
+});
+
+describe('residual pressure, reservoir, clutch, trailer', () => {
+  // 2 psi is 13.79 kPa, a head of 1.33 m of fluid at 1060 kg/m³; common practice rounds to 1.34 m.
+  test('2 psi against the head of fluid', () => {
+    expect(RESIDUAL_MPA.disc / headMPa(1000)).toBeCloseTo(1.33, 2);
+    expect(residualFor('disc', 430, 520)).toMatchObject({
+      wantedMPa: RESIDUAL_MPA.disc,
+      why: expect.stringMatching(/90 mm below/),
+    });
+    expect(residualFor('disc', 700, 520).wantedMPa).toBe(0);
+    expect(residualFor('drum', 700, 520).wantedMPa).toBe(RESIDUAL_MPA.drum);
+  });
+  // Opposed pistons of 40 mm, 8 mm of wear on each side: 2 wheels · 2 sides · 1256.6 mm² · 8 mm = 40.2 mL.
+  test('wear moves fluid out of the reservoir', () => {
+    expect(wearMl({ ...VAN.front, pistonsMm: [40] } as SizeInput['front'], 8)).toBeCloseTo(40.2, 1);
+    expect(wearMl(VAN.rear, 3)).toBe(0);
+  });
+  // 15.875 master, 19.05 slave: area ratio 0.6944; 25 mm of master move 17.36 mm of slave, 8.68 mm of bearing through a fork of 2.
+  test('clutch by hand', () => {
+    const found = clutch({
+      pedal: { forceN: 0, ratio: 6, efficiency: 1, strokeMm: 150 },
+      masterBoreMm: 15.875,
+      masterStrokeMm: 30,
+      slaveBoreMm: 19.05,
+      forkRatio: 2,
+      bearingLoadN: 1400,
+      takenMl: 0,
+    });
+    expect([found.slaveStrokeMm, found.bearingStrokeMm]).toEqual([expect.closeTo(17.36, 2), expect.closeTo(8.68, 2)]);
+    expect(found.pedalForceN).toBeCloseTo((700 * 0.69444) / 6, 2);
+  });
+  // 1,600 psi (11.03 MPa), one 57.15 mm piston, µ 0.4, 100 mm: 2·0.4·11.03·2565·100 = 2,264 N·m a wheel.
+  test('trailer by hand', () => {
+    const brake = {
+      kind: 'disc',
+      pistonsMm: [57.15],
+      opposed: false,
+      padMu: 0.4,
+      effectiveRadiusMm: 100,
+      clearanceMm: 0.2,
+      complianceMmPerMPa: 0,
+    } as const;
+    const found = trailer({ actuatorMPa: 1600 * 0.006894757, massKg: 1500, axles: [{ brake, loadKg: 750, tyreRadiusMm: 300 }, { brake, loadKg: 750, tyreRadiusMm: 300 }] }); // prettier-ignore
+    expect(found.axles[0]!.wheelTorqueNm).toBeCloseTo(2264, -1);
+    expect(found.z).toBeCloseTo((4 * found.axles[0]!.wheelTorqueNm) / 0.3 / (1500 * 9.80665), 9);
+  });
+});
+
+describe('is it air, or is it flexing', () => {
+  const PRESSURES = [0.05, 0.1, 0.2, 0.5, 1, 2, 4, 7];
+  const readings = (t0: number, flex: number, air: number, from = 0) =>
+    PRESSURES.slice(from).map((p) => ({ pressureMPa: p, travelMm: t0 + flex * p + air * (1 - 0.101325 / (0.101325 + p)) }));
+  const judge = (t0: number, flex: number, air: number, travelSigmaMm = 0.3, from = 0) =>
+    diagnose({ ratio: 6, boreMm: 22.22, travelSigmaMm, points: readings(t0, flex, air, from) });
+
+  test('exact readings give back what made them', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 40, noNaN: true }),
+        fc.double({ min: 0, max: 6, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        (t0, flex, air) => {
+          const found = judge(t0, flex, air);
+          expect(found.t0Mm).toBeCloseTo(t0, 6);
+          expect(found.flexMmPerMPa).toBeCloseTo(flex, 6);
+          expect(found.airMl).toBeCloseTo((air / 6) * ((Math.PI / 4) * 22.22 ** 2) / 1000, 6); // prettier-ignore
+        },
+      ),
+    );
+  });
+  test('verdicts', () => {
+    expect(judge(2, 1, 40).verdict).toBe('air');
+    expect(judge(2, 5, 4).verdict).toBe('flex');
+    expect(judge(2, 1, 3).verdict).toBe('firm');
+    expect(judge(30, 1, 3).verdict).toBe('free-play');
+  });
+  test('readings that cannot part air from flex say which one would', () => {
+    expect(judge(2, 1, 20, 1.5, 4)).toMatchObject({
+      verdict: 'cannot-tell',
+      missing: expect.stringMatching(/under 0.4 MPa: the lowest reading is 1/),
+    });
+  });
+  test.each([[3, 'points'], [4, 'points']])('refuses %i readings of too few pressures', (count, path) => {
+    const points = Array.from({ length: count }, (_, i) => ({ pressureMPa: i % 2, travelMm: i }));
+    try {
+      diagnose({ ratio: 6, boreMm: 22, points });
+      throw new Error('not refused');
+    } catch (error) {
+      expect((error as InputError).path).toBe(path);
+    }
+  }); // prettier-ignore
+});

@@ -1,0 +1,31 @@
+export {
+  balancePointZ,
+  braking,
+  forcePerMPa,
+  loadsN,
+  locksFirst,
+  pastValve,
+  pressurePerN,
+  pushN,
+  type Braking,
+} from './balance.ts';
+export { clutch, type ClutchInput, type ClutchSize } from './clutch.ts';
+export { diagnose, type DiagnoseInput, type Diagnosis } from './diagnose.ts';
+export { withFailed, type Failure } from './failure.ts';
+export {
+  BALANCE_RANGE_Z,
+  CATEGORIES,
+  limitsFor,
+  mostAdhesion,
+  stoppingM,
+  usableZ,
+  type Category,
+  type Limits,
+} from './limits.ts';
+export { proportionFor, rearLeads } from './proportion.ts';
+export { wearMl } from './reservoir.ts';
+export { headMPa, RESIDUAL_MPA, residualFor, type Residual } from './residual.ts';
+export { CAUSES, size, sumMl, takenMl, type Cause, type Size } from './size.ts';
+export { trailer, type TrailerInput, type TrailerSize } from './trailer.ts';
+export * from './types.ts';
+export { MASTER_BORES_MM, whatIf, type WhatIf } from './what-if.ts';

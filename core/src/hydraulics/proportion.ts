@@ -1,0 +1,57 @@
+import { forcePerMPa, loadsN, pastValve, pressurePerN } from './balance.ts';
+import { BALANCE_RANGE_Z } from './limits.ts';
+import { type RearValve, type SizeInput, type SizeVehicle } from './types.ts';
+
+type Input = Pick<SizeInput, 'vehicle' | 'master' | 'front' | 'rear' | 'rearValve'>;
+const STEPS = 260;
+
+/** Along z from 0 to 0.8: pressure before the valve and the most pressure behind it that keeps the rear at or below the front. */
+function bounds(input: Input, vehicle: SizeVehicle): { z: number; before: number; most: number }[] {
+  const kf = forcePerMPa(input.front, vehicle.tyreRadiusMm.front);
+  const kr = forcePerMPa(input.rear, vehicle.tyreRadiusMm.rear);
+  const per = pressurePerN(input.master);
+  return Array.from({ length: STEPS }, (_, i) => {
+    const z = (BALANCE_RANGE_Z.to * (i + 1)) / STEPS;
+    const load = loadsN(vehicle, z);
+    // Equal adhesion at z: both axles use z of their load.
+    const front = (z * load.front) / kf;
+    return { z, before: (front * per.rear) / per.front, most: (z * Math.max(load.rear, 0)) / kr };
+  });
+}
+
+/** Where the rear uses more adhesion than the front, as the range of z; null where it never does from 0.15 to 0.8. */
+export function rearLeads(input: Input): { fromZ: number; toZ: number } | null {
+  const leading = bounds(input, input.vehicle).filter(
+    ({ z, before, most }) => z >= BALANCE_RANGE_Z.from && pastValve(before, input.rearValve) > most * (1 + 1e-9),
+  );
+  return leading.length ? { fromZ: leading[0]!.z, toZ: leading.at(-1)!.z } : null;
+}
+
+/** Knees tried, as shares of the highest that is possible. */
+const KNEES = Array.from({ length: 36 }, (_, i) => 1 - 0.02 * i);
+
+/**
+ * The knee and slope of a proportioning valve that keep the rear at or below the front for z from 0.15
+ * to 0.8 in every load case and give the rear as much as it may have; `needed` false where no valve is.
+ * Null where even a slope of 0 would not do. Source: ideal distribution from axle loads; UN R13-H annex 5 (from memory).
+ */
+export function proportionFor(input: Input, cases: readonly SizeVehicle[]): (RearValve & { readonly needed: boolean }) | null {
+  const all = cases.flatMap((vehicle) => bounds(input, vehicle)).filter(({ z }) => z >= BALANCE_RANGE_Z.from);
+  const tight = all.filter(({ before, most }) => before > most);
+  if (!tight.length) return { kneeMPa: Math.max(...all.map((b) => b.before)), slope: 1, needed: false };
+  // A knee above the least pressure that is already too much would let that pressure through.
+  const highest = Math.min(...tight.map((b) => b.most));
+  let best: { valve: RearValve; sum: number } | null = null;
+  for (const share of KNEES) {
+    const kneeMPa = highest * share;
+    const slope = Math.min(
+      1,
+      ...all.filter(({ before }) => before > kneeMPa).map(({ before, most }) => (most - kneeMPa) / (before - kneeMPa)),
+    );
+    if (!(slope >= 0)) continue;
+    const valve = { kneeMPa, slope };
+    const sum = all.reduce((total, { before }) => total + pastValve(before, valve), 0);
+    if (!best || sum > best.sum) best = { valve, sum };
+  }
+  return best && { ...best.valve, needed: true };
+}

@@ -1,0 +1,22 @@
+type Raw = Record<string, unknown>;
+
+/** From version 1: circuits learn their axle, sizing is not begun. */
+function from1(raw: Raw): Raw {
+  const axleOf = (circuit: Raw): 'front' | 'rear' | null => {
+    if (circuit['work'] !== 'brake') return null;
+    return (['front', 'rear'] as const).find((axle) => String(circuit['name']).toLowerCase().includes(axle)) ?? null;
+  };
+  const circuits = Array.isArray(raw['circuits'])
+    ? raw['circuits'].map((c: unknown) => (typeof c === 'object' && c !== null ? { ...c, axle: axleOf(c as Raw) } : c))
+    : raw['circuits'];
+  return { ...raw, version: 2, circuits, sizing: null };
+}
+
+const STEPS: ReadonlyMap<unknown, (raw: Raw) => Raw> = new Map([[1, from1]]);
+
+/** A plan of any earlier version as one of the present version; anything else is handed back as it is. */
+export function migrate(raw: Raw): Raw {
+  let plan = raw;
+  for (let step = STEPS.get(plan['version']); step; step = STEPS.get(plan['version'])) plan = step(plan);
+  return plan;
+}
