@@ -30,7 +30,7 @@ const INKS = {
         >
           <span class="block truncate text-sm" [class]="line.chosen ? 'text-ink' : ''">
             <span class="font-bold" [class]="line.chosen ? 'text-base' : line.ink.text">{{ line.name }}</span>
-            <span class="ml-1 text-ink-soft">{{ line.title }}</span>
+            <span class="ml-1 font-narrow font-medium text-ink-soft">{{ line.title }}</span>
           </span>
           <span class="mt-0.5 block rounded-full" [class]="line.ink.bar + (line.chosen ? ' h-4' : ' h-2 opacity-75')"></span>
         </button>

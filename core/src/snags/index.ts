@@ -23,6 +23,12 @@ import { pedalStroke } from './rules/pedal-stroke.ts';
 import { rearLocksFirst } from './rules/rear-locks-first.ts';
 import { stopsTooLong } from './rules/stops-too-long.ts';
 import { valveNeeded } from './rules/valve-needed.ts';
+import { partUnfed } from './rules/part-unfed.ts';
+import { circuitsJoined } from './rules/circuits-joined.ts';
+import { masterShared } from './rules/master-shared.ts';
+import { portOpen } from './rules/port-open.ts';
+import { rolesSwapped } from './rules/roles-swapped.ts';
+import { bothAxles } from './rules/both-axles.ts';
 import type { Level, Rule, Snag } from './snag.ts';
 
 export { type Level, type Place, type Snag, type Station } from './snag.ts';
@@ -42,6 +48,12 @@ const RULES: readonly Rule[] = [
   figureUnlikely,
   figuresGuessed,
   lineOpen,
+  partUnfed,
+  circuitsJoined,
+  masterShared,
+  portOpen,
+  rolesSwapped,
+  bothAxles,
   noRoom,
   nutTrapped,
   endStraightShort,

@@ -65,6 +65,81 @@ describe('each rule against a plan spoilt for it', () => {
     expect(snags.map((s) => s.text).join('\n')).toMatch(sentence);
   }); // prettier-ignore
 
+  const end = (id: string, which: 'a' | 'b', portId: string | null): EditCall => {
+    const found = gannet().lines.find((l) => l.id === id)!;
+    return line(id, { ends: { ...found.ends, [which]: { ...found.ends[which], portId } } });
+  };
+  test.each<[string, EditCall[], RegExp]>([
+    ['part-unfed', [{ edit: 'removeLine', with: { id: 'line-r2' } }], /^Rear left: No line runs to it/],
+    ['port-open', [{ edit: 'removeLine', with: { id: 'line-r2' } }], /^Rear tee, left: No line ends here and it is not capped/],
+    [
+      'circuits-joined',
+      [line('line-f2', { circuitId: 'circuit-2' })],
+      /^Front tee: F1 \(Front brakes\) and F2 \(Rear brakes\) meet here/,
+    ],
+    [
+      'master-shared',
+      [line('line-c1', { circuitId: 'circuit-3' }), end('line-f1', 'a', null), end('line-c1', 'a', 'port-master-front')],
+      /^Tandem master: Brakes and clutch hang on one master/,
+    ],
+    [
+      'roles-swapped',
+      [{ edit: 'changePort', with: { id: 'port-master-rear', patch: { role: 'feed' } } }],
+      /^R1: It ends at Tandem master, rear outlet, which is a feed port/,
+    ],
+    [
+      'roles-swapped',
+      [{ edit: 'changePort', with: { id: 'port-master-rear', patch: { role: 'inlet' } } }],
+      /^R1: It leaves Tandem master by an inlet/,
+    ],
+    [
+      'roles-swapped',
+      [{ edit: 'changePort', with: { id: 'port-rt-left', patch: { role: 'inlet' } } }],
+      /^R2: Both its ends are inlets/,
+    ],
+    [
+      'both-axles',
+      [line('line-f3', { circuitId: 'circuit-2' })],
+      /^F3: It belongs to Rear brakes and feeds Front right on the front axle/,
+    ],
+  ])('%s', (rule, calls, sentence) => {
+    expect(found(gannet(), rule)).toEqual([]);
+    const snags = found(after(...calls), rule);
+    expect(snags.map((s) => `${s.where}: ${s.text}`)).toEqual(expect.arrayContaining([expect.stringMatching(sentence)]));
+    expect(snags.every((s) => s.level === 'stop')).toBe(true);
+  });
+
+  test('a port set down as spare is capped and no longer open', () => {
+    const open = after({ edit: 'removeLine', with: { id: 'line-r2' } });
+    const mend = found(open, 'port-open')[0]!.mend!;
+    expect(found(applyEdit(open, mend.call), 'port-open')).toEqual([]);
+  });
+
+  /** Sizing of the demo plan with some figures changed. */
+  const sized = (...figures: [path: string, to: unknown][]): Plan =>
+    after(...figures.map(([path, to]): EditCall => ({ edit: 'setFigure', with: { path, to } })));
+  test.each<[string, [string, unknown][], Snag['level'], RegExp]>([
+    ['pedal-stroke', [['master.strokeMm', 10]], 'stop', /runs out of stroke/],
+    ['pedal-stroke', [['airMl.rear', 4]], 'mind', /goes down \d+ of 190 mm/],
+    ['stops-too-long', [['pedal.forceN', 200]], 'stop', /70 m is the limit \(FMVSS 135/],
+    ['stops-too-long', [['rear.cylinderMm', 15]], 'stop', /168 m is the limit/],
+    ['foot-too-hard', [['pedal.forceN', 600]], 'mind', /500 N is the most/],
+    ['booster-weak', [['booster', { gain: 5, vacuumKPa: 40, diaphragmMm2: 20_000 }]], 'mind', /gives 800 N and this foot asks/],
+    ['figure-unlikely', [['master.boreMm', 7]], 'mind', /7 mm is unlikely/],
+    ['figure-unlikely', [['pedal.ratio', 40]], 'mind', /40 to 1 is unlikely/],
+  ])('%s', (rule, figures, level, sentence) => {
+    const snags = found(sized(...figures), rule);
+    expect(snags.filter((s) => s.level === level).map((s) => s.text)).toEqual(
+      expect.arrayContaining([expect.stringMatching(sentence)]),
+    );
+  });
+  test('no limit is judged where none is known', () => {
+    expect(
+      found(sized(['category', 'competition'], ['pedal.forceN', 900]), 'stops-too-long').filter((s) => /limit/.test(s.text)),
+    ).toEqual([]);
+    expect(found(sized(['category', 'competition'], ['pedal.forceN', 900]), 'foot-too-hard')).toEqual([]);
+  });
+
   test('figures are in the units of the plan', () => {
     expect(found(after({ edit: 'setUnits', with: { units: 'inch' } }), 'end-straight-short')[0]!.text).toMatch(
       /1 5\/32 in; nut and bender shoe need 1 11\/32/,
