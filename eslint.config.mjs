@@ -3,7 +3,14 @@ import prettier from 'eslint-config-prettier';
 import tseslint from 'typescript-eslint';
 
 /** Folders of the core in the order in which they may know one another: each knows those before it. */
-const LAYERS = [['fault'], ['vec', 'units'], ['survey', 'stock', 'tube', 'bleed', 'hydraulics'], ['plan'], ['snags'], ['contract']];
+const LAYERS = [
+  ['fault'],
+  ['vec', 'units'],
+  ['survey', 'stock', 'tube', 'bleed', 'hydraulics'],
+  ['plan'],
+  ['snags'],
+  ['contract'],
+];
 const UI = [
   '@angular/*',
   'rxjs',

@@ -11,6 +11,7 @@ export default {
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
   moduleNameMapper: {
     '^@firm-line/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
+    '/elk-worker\\.factory$': '<rootDir>/src/testing/elk-worker.stub.ts',
     '/plan-worker\\.factory$': '<rootDir>/src/testing/plan-worker.stub.ts',
   },
 };

@@ -120,7 +120,8 @@ describe('plans in and out', () => {
       }
     });
     await run.server.stop();
-    for (const station of ['measure', 'size', 'make', 'fill', 'route']) await openPlan(page, run.server.url, 'gannet', station);
+    for (const station of ['measure', 'size', 'plumb', 'make', 'fill', 'route'])
+      await openPlan(page, run.server.url, 'gannet', station);
     await page.keyboard.press('u');
     await settled(page);
     await page.reload({ waitUntil: 'load' });

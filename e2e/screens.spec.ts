@@ -5,7 +5,7 @@ import { ROOT, openPlan, watch, withBrowser } from './browser';
 
 jest.setTimeout(180_000);
 const AXE = readFileSync(`${ROOT}/node_modules/axe-core/axe.min.js`, 'utf8');
-const STATIONS = ['measure', 'size', 'route', 'make', 'fill'];
+const STATIONS = ['measure', 'size', 'plumb', 'route', 'make', 'fill'];
 const run = withBrowser();
 
 /** What axe finds at the levels serious and critical, as `rule: place`. */

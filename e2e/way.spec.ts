@@ -86,7 +86,7 @@ describe('the whole way, by keyboard alone', () => {
     await page.waitForFunction(() => document.querySelectorAll('[data-test=move]').length === 2);
 
     // The card, its locked flare, its kept ticks.
-    await page.keyboard.press('4');
+    await page.keyboard.press('5');
     await page.waitForSelector('fl-make-station [data-test=cut]');
     expect(await textOf(page, 'fl-make-station [data-test=cut]')).toBe(cut);
     expect(await page.$eval('[data-step=flare-a]', (box) => (box as HTMLInputElement).disabled)).toBe(true);
@@ -99,7 +99,7 @@ describe('the whole way, by keyboard alone', () => {
     expect(await page.$eval('[data-step=nut-a]', (box) => (box as HTMLInputElement).checked)).toBe(true);
 
     // The order and the fluid.
-    await page.keyboard.press('5');
+    await page.keyboard.press('6');
     await page.waitForSelector('fl-fill-station [data-work=brake]');
     expect(await textOf(page, '[data-work=brake] tbody')).toMatch(/1 Wheel cylinder ?1\.\d\d m/);
     expect(await textOf(page, '[data-buy=Brakes]')).toBe('500 mL');
@@ -137,6 +137,55 @@ describe('the whole way, by keyboard alone', () => {
     await page.waitForFunction(
       () => !document.querySelector('fl-snag-drawer')!.textContent!.includes('could only sit between two bends'),
     );
+    expect(complaints).toEqual([]);
+    await page.close();
+  });
+
+  test('a whole circuit from a layout, a part added and joined, what is wrong shown on the drawing', async () => {
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await page.goto(run.server.url, { waitUntil: 'load' });
+    await page.waitForSelector('header button');
+    await press(page, 'header .btn-main');
+    await page.waitForSelector('fl-place-list');
+    await settled(page);
+    await page.keyboard.press('3');
+    await page.waitForSelector('fl-plumb-station select[aria-label=Layout]');
+    await choose(page, 'fl-plumb-station select[aria-label=Layout]', 'Two masters');
+    await page.keyboard.press('Enter');
+    await press(page, 'fl-plumb-station form:last-of-type .btn');
+    await page.waitForSelector('fl-circuit-drawing [data-part]', { timeout: 20_000 });
+    expect(await page.$$eval('fl-circuit-drawing [data-wire]', (wires) => wires.length)).toBe(6);
+    // Each wire ends where its port is drawn.
+    const apart = await page.evaluate(() => {
+      const dots = [...document.querySelectorAll('fl-circuit-drawing circle')].map(
+        (dot) => [Number(dot.getAttribute('cx')), Number(dot.getAttribute('cy'))] as const,
+      );
+      return [...document.querySelectorAll<SVGPathElement>('fl-circuit-drawing [data-wire]')].flatMap((wire) =>
+        [0, wire.getTotalLength()]
+          .map((at) => wire.getPointAtLength(at))
+          .map((p) => Math.min(...dots.map(([x, y]) => Math.hypot(x - p.x, y - p.y)))),
+      );
+    });
+    expect(Math.max(...apart)).toBeLessThan(1);
+    // A pressure switch is added and left open: the plan says nothing of it until a tee has a port for it.
+    await choose(page, 'fl-plumb-station fl-add-part select', 'Tee');
+    await press(page, 'fl-plumb-station fl-add-part .btn');
+    await waitText(page, 'fl-part-panel h2', 'Tee');
+    await choose(page, 'fl-part-panel select[aria-label^="Join inlet"]', 'Front tee');
+    // Nothing is free to join to: every port of the layout is joined already.
+    expect(await page.$$eval('fl-part-panel select[aria-label^="Join inlet"] option', (options) => options.length)).toBe(1);
+    await page.evaluate(() =>
+      (document.querySelector('[data-part] title')!.parentElement as unknown as SVGGElement).dispatchEvent(
+        new MouseEvent('click', { bubbles: true }),
+      ),
+    );
+    await press(page, 'fl-part-panel button[aria-label^="Take"]');
+    await page.waitForFunction(() => document.querySelectorAll('fl-circuit-drawing [data-wire]').length === 5, { polling: 100 });
+    await waitText(page, '[data-test=snags]', 'snags');
+    expect(await textOf(page, 'fl-snag-drawer')).toContain('No line ends here and it is not capped');
+    await choose(page, 'fl-part-panel select[aria-label^="Join"]', 'Tee');
+    await press(page, 'fl-part-panel form .btn');
+    await page.waitForFunction(() => document.querySelectorAll('fl-circuit-drawing [data-wire]').length === 6, { polling: 100 });
     expect(complaints).toEqual([]);
     await page.close();
   });

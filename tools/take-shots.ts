@@ -5,6 +5,7 @@ import { launch, openPlan, ROOT, serve, watch } from '../e2e/browser.ts';
 const SHOTS: readonly { name: string; station: string; line?: string; press?: string }[] = [
   { name: 'measure', station: 'measure' },
   { name: 'size', station: 'size' },
+  { name: 'plumb', station: 'plumb' },
   { name: 'route', station: 'route', line: 'line-r1' },
   { name: 'make', station: 'make', line: 'line-f2' },
   { name: 'fill', station: 'fill' },

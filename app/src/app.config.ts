@@ -20,6 +20,7 @@ const routes: Routes = [
     children: [
       { path: 'measure', loadComponent: () => import('./stations/measure/measure-station').then((m) => m.MeasureStation) },
       { path: 'size', loadComponent: () => import('./stations/size/size-station').then((m) => m.SizeStation) },
+      { path: 'plumb', loadComponent: () => import('./stations/plumb/plumb-station').then((m) => m.PlumbStation) },
       { path: 'route', loadComponent: () => import('./stations/route/route-station').then((m) => m.RouteStation) },
       { path: 'make', loadComponent: () => import('./stations/make/make-station').then((m) => m.MakeStation) },
       { path: 'fill', loadComponent: () => import('./stations/fill/fill-station').then((m) => m.FillStation) },

@@ -71,13 +71,18 @@ describe('the command line', () => {
   test('check: exit 3 with a stop among the snags, 0 without, 2 for what is no plan', () => {
     const checked = run(['check', DEMO]);
     expect(checked.code).toBe(3);
-    expect(JSON.parse(checked.out).snags[0]).toMatchObject({ level: 'stop', rule: 'nut-trapped' });
+    expect(JSON.parse(checked.out).snags[0]).toMatchObject({ level: 'stop', rule: 'rear-locks-first' });
     const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
     const plan = JSON.parse(readFileSync(DEMO, 'utf8'));
-    writeFileSync(
-      join(folder, 'sound.json'),
-      JSON.stringify({ ...plan, sizing: null, lines: plan.lines.filter((l: { name: string }) => l.name === 'C1') }),
-    );
+    const clutch = (item: { id: string }): boolean => item.id.startsWith('clutch') || item.id === 'line-c1';
+    const sound = {
+      ...plan,
+      sizing: null,
+      parts: plan.parts.filter(clutch),
+      lines: plan.lines.filter(clutch),
+      bleeding: { ...plan.bleeding, listed: [] },
+    };
+    writeFileSync(join(folder, 'sound.json'), JSON.stringify(sound));
     expect(run(['check', join(folder, 'sound.json')]).code).toBe(0);
     writeFileSync(join(folder, 'bad.json'), JSON.stringify({ ...plan, units: 'cubits' }));
     expect(JSON.parse(run(['check', join(folder, 'bad.json')]).err).error.path).toBe('units');

@@ -4,6 +4,7 @@ import type { Station } from '@firm-line/core/snags';
 export const STATIONS: readonly { readonly path: Station; readonly name: string }[] = [
   { path: 'measure', name: 'Measure' },
   { path: 'size', name: 'Size' },
+  { path: 'plumb', name: 'Plumb' },
   { path: 'route', name: 'Route' },
   { path: 'make', name: 'Make' },
   { path: 'fill', name: 'Fill' },

@@ -1,6 +1,7 @@
 import { InputError } from '../fault/index.ts';
 import { bleed, type BleedInput, type BleedPlan } from '../bleed/index.ts';
 import type { LineView, PortView } from './line-view.ts';
+import { makesPressure } from './part-kinds.ts';
 import type { Circuit, Part, Plan, Port } from './types.ts';
 
 /** The bleeding of one kind of work: all brake circuits, or the clutch. */
@@ -22,7 +23,7 @@ function labels(named: readonly (readonly [id: string, name: string])[]): (id: s
 }
 
 /** What a part that no line joins yet is for. */
-const workOf = (part: Part): Circuit['work'] => (part.kind === 'slave' ? 'clutch' : 'brake');
+const workOf = (part: Part): Circuit['work'] => (part.kind === 'slave' || part.kind === 'release-bearing' ? 'clutch' : 'brake');
 
 function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): BleedView {
   const circuits = new Set(plan.circuits.filter((c) => c.work === work).map((c) => c.id));
@@ -46,7 +47,7 @@ function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): 
     };
   }
   if (!bleeders.length) return { work, bleeders, result: null, fault: { message: 'No part on these lines has a bleeder.' } };
-  const outlets = [...touched.values()].filter((p) => p.part.kind === 'master');
+  const outlets = [...touched.values()].filter((p) => makesPressure(p.part));
   if (!outlets.length)
     return {
       work,
@@ -59,8 +60,7 @@ function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): 
     ...plan.parts.flatMap((part) => part.ports.map((port) => [port.id, `${part.name}, ${port.name}`] as const)),
   ]);
   // Where fluid meets: each outlet of a master is a place of its own, any other part is one place.
-  const placeOf = ({ part, port }: Pick<PortView, 'part' | 'port'>): string =>
-    labelOf(part.kind === 'master' ? port.id : part.id);
+  const placeOf = ({ part, port }: Pick<PortView, 'part' | 'port'>): string => labelOf(makesPressure(part) ? port.id : part.id);
   const idOf = new Map(bleeders.map(({ port }) => [labelOf(port.id), port.id]));
   const input: BleedInput = {
     pipes: joined.map((v) => ({
@@ -81,7 +81,7 @@ function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): 
       ? bleeders.map((b) => b.port.id)
       : plan.bleeding.listed.filter((id) => bleeders.some((b) => b.port.id === id))
     ).map(labelOf),
-    wetMl: [...parts].filter((part) => part.kind === 'master').reduce((sum, part) => sum + part.cavityMl, 0),
+    wetMl: [...parts].filter((part) => makesPressure(part)).reduce((sum, part) => sum + part.cavityMl, 0),
     purge: plan.bleeding.purge,
   };
   try {

@@ -39,23 +39,6 @@ const partOf = (plan: Plan, portId: string): Part => {
   return found.part;
 };
 
-/** The least unused id of the form `prefix-n` in a plan. */
-export function freshId(plan: Plan, prefix: string): string {
-  const used = new Set(
-    [
-      ...plan.points,
-      ...plan.parts,
-      ...plan.parts.flatMap((p) => p.ports),
-      ...plan.circuits,
-      ...plan.lines,
-      ...plan.bench.benders,
-    ].map((r) => r.id),
-  );
-  let n = 1;
-  while (used.has(`${prefix}-${n}`)) n++;
-  return `${prefix}-${n}`;
-}
-
 /** Lines let go of ports that are gone, the maker's order of bleeders that are gone. */
 function letGo(plan: Plan, gone: ReadonlySet<string>): Plan {
   const freed = (line: Line, end: 'a' | 'b'): Line =>
@@ -112,6 +95,13 @@ export const EDITS = {
       onPart(plan, partOf(plan, id).id, (part) => ({ ...part, ports: without(part.ports, id) })),
       new Set([id]),
     ),
+  /** Parts, lines and circuits of a layout on top of what is there. */
+  addLayout: (plan: Plan, { parts, circuits, lines }: Pick<Plan, 'parts' | 'circuits' | 'lines'>): Plan => ({
+    ...plan,
+    parts: [...plan.parts, ...parts],
+    circuits: [...plan.circuits, ...circuits],
+    lines: [...plan.lines, ...lines],
+  }),
   /** How a point or port is known; an id that is no longer there is an error. */
   setKnown: (plan: Plan, { target, known }: { target: Target; known: Known }): Plan => {
     const next =

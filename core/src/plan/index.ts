@@ -1,6 +1,10 @@
 export { type BleedView } from './bleed-view.ts';
 export { defaultBench, emptyPlan, plainBender } from './defaults.ts';
-export { EDITS, applyEdit, benderFor, freshId, type EditCall, type EditName } from './edits.ts';
+export { EDITS, applyEdit, benderFor, type EditCall, type EditName } from './edits.ts';
+export { freshId } from './fresh-id.ts';
+export { newLine } from './join.ts';
+export { LAYOUTS, type Layout } from './layouts.ts';
+export { isJoint, isWorker, makesPressure, newPart, newPort, NOWHERE, PART_SPECS } from './part-kinds.ts';
 export { type Fixed } from './fixed.ts';
 export { cutSigmaMm, lineView, toolingOf, type LineView, type PortView } from './line-view.ts';
 export { changeMove, lengthenEnd, movesOf } from './moves.ts';

@@ -42,7 +42,10 @@ export interface Port {
   readonly known: Known;
 }
 
-export const PART_KINDS = ['master', 'tee', 'block', 'caliper', 'wheel-cylinder', 'slave', 'bracket', 'other'] as const;
+export const PART_KINDS = [
+  'master', 'reservoir', 'tee', 'block', 'proportioning-valve', 'residual-valve', 'combination-valve', 'modulator', 'handbrake-cylinder',
+  'parking-valve', 'pressure-switch', 'dry-break', 'caliper', 'wheel-cylinder', 'slave', 'release-bearing', 'actuator', 'bracket', 'other',
+] as const; // prettier-ignore
 export type PartKind = (typeof PART_KINDS)[number];
 export interface Part {
   readonly id: string;

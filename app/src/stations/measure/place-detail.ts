@@ -1,6 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import { PART_KINDS, PORT_ROLES, type EditCall, type Known, type Part, type Port, type Target } from '@firm-line/core/plan';
+import {
+  newPort,
+  PART_KINDS,
+  PART_SPECS,
+  PORT_ROLES,
+  type EditCall,
+  type Known,
+  type Part,
+  type Port,
+  type Target,
+} from '@firm-line/core/plan';
 import { formatDirection, formatLength, parseDirection } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../kit/length-field';
@@ -8,7 +18,6 @@ import { NumberField } from '../../kit/number-field';
 import { SnagRow } from '../../kit/snag-row';
 import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
-import { KIND_NAMES, newPort } from './new-places';
 import { TapeTable } from './tape-table';
 
 const HOWS: readonly { how: Known['how']; name: string }[] = [
@@ -152,7 +161,7 @@ const AXES = [
               <label class="label block" for="part-kind">Kind</label>
               <select id="part-kind" class="field" (change)="patchPart({ kind: $any($event.target).value })">
                 @for (kind of kinds; track kind) {
-                  <option [value]="kind" [selected]="kind === part.kind">{{ kindNames[kind] }}</option>
+                  <option [value]="kind" [selected]="kind === part.kind">{{ specs[kind].name }}</option>
                 }
               </select>
             </div>
@@ -180,7 +189,7 @@ export class PlaceDetail {
   protected readonly axes = AXES;
   protected readonly roles = PORT_ROLES;
   protected readonly kinds = PART_KINDS;
-  protected readonly kindNames = KIND_NAMES;
+  protected readonly specs = PART_SPECS;
   protected readonly wayFault = signal<string | null>(null);
 
   protected readonly found = computed(() => {

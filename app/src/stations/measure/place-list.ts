@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import { PART_KINDS, type Fixed, type PartKind, type Target } from '@firm-line/core/plan';
+import type { Fixed, Target } from '@firm-line/core/plan';
 import { formatLength } from '@firm-line/core/units';
+import { AddPart } from '../../kit/add-part';
 import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
-import { KIND_NAMES, newPart, newPoint } from './new-places';
+import { newPoint } from './new-point';
 import { PlaceRow } from './place-row';
 
 const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' } as const;
@@ -12,7 +13,7 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
 /** Datums, points, parts and ports, each with how sure it is. */
 @Component({
   selector: 'fl-place-list',
-  imports: [PlaceRow],
+  imports: [PlaceRow, AddPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="flex items-center justify-between">
@@ -30,14 +31,7 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
       }
     </ul>
     <h2 class="h2 mt-5">Parts and ports</h2>
-    <form class="my-1 flex gap-2" (submit)="$event.preventDefault(); addPart($any(kind.value))">
-      <select #kind class="field min-w-0 flex-1" aria-label="Kind of part to add">
-        @for (kind of kinds; track kind) {
-          <option [value]="kind">{{ kindNames[kind] }}</option>
-        }
-      </select>
-      <button type="submit" class="btn px-3">Add part</button>
-    </form>
+    <fl-add-part (added)="choose({ kind: 'port', id: $event.ports[0]!.id })" />
     @for (part of parts(); track part.id) {
       <h3 class="mt-2 px-2 text-sm font-bold">{{ part.name }}</h3>
       <ul>
@@ -56,8 +50,6 @@ export class PlaceList {
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
   readonly chosen = output<Target>();
-  protected readonly kinds = PART_KINDS;
-  protected readonly kindNames = KIND_NAMES;
 
   private sure(fixed: Fixed, how: keyof typeof HOW): { sure: string; open: boolean } {
     if (fixed.fault) return { sure: '△ not fixed', open: true };
@@ -93,10 +85,5 @@ export class PlaceList {
     const point = newPoint(this.store.plan()!);
     this.store.apply({ edit: 'addPoint', with: { point } });
     this.choose({ kind: 'point', id: point.id });
-  }
-  protected addPart(kind: PartKind): void {
-    const part = newPart(this.store.plan()!, kind);
-    this.store.apply({ edit: 'addPart', with: { part } });
-    this.choose({ kind: 'port', id: part.ports[0]!.id });
   }
 }

@@ -1,5 +1,6 @@
+import { isWorker } from '../../plan/index.ts';
 import type { Rule, Snag } from '../snag.ts';
-import { endsByPart, isWorker } from './joints.ts';
+import { endsByPart } from './joints.ts';
 
 /** A circuit that the split gives to one axle and that feeds brakes on both. It is judged once the wheelbase is known. */
 export const bothAxles: Rule = (view) => {
@@ -11,7 +12,7 @@ export const bothAxles: Rule = (view) => {
       const stands = at.fixed.atMm[0] < wheelbase / 2 ? 'front' : 'rear';
       if (circuit.work !== 'brake' || !circuit.axle || circuit.axle === stands) return [];
       return [{
-        rule: 'both-axles', level: 'stop', station: 'route', place: { kind: 'line', id: line.line.id }, where: line.line.name,
+        rule: 'both-axles', level: 'stop', station: 'plumb', place: { kind: 'line', id: line.line.id }, where: line.line.name,
         text: `It belongs to ${circuit.name} and feeds ${part.name} on the ${stands} axle: one failure would take brakes of both axles.`,
       }]; // prettier-ignore
     }),

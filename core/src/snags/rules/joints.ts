@@ -1,4 +1,4 @@
-import type { LineView, Part, PlanView, PortView } from '../../plan/index.ts';
+import type { LineView, PlanView, PortView } from '../../plan/index.ts';
 
 /** A line's end at a part. */
 export interface JoinedEnd {
@@ -22,9 +22,3 @@ export function endsByPart(view: PlanView): ReadonlyMap<string, JoinedEnd[]> {
   remembered.set(view, found);
   return found;
 }
-
-/** Kinds of part in which fluid ends and does its work. */
-export const isWorker = (part: Part): boolean =>
-  part.kind === 'caliper' || part.kind === 'wheel-cylinder' || part.kind === 'slave';
-/** Kinds of part that fluid passes through. */
-export const isJoint = (part: Part): boolean => part.kind === 'tee' || part.kind === 'block' || part.kind === 'bracket';

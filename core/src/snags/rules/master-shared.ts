@@ -11,7 +11,7 @@ export const masterShared: Rule = (view) =>
           {
             rule: 'master-shared',
             level: 'stop',
-            station: 'route',
+            station: 'plumb',
             place: { kind: 'port', id: part.ports[0]!.id },
             where: part.name,
             text: 'Brakes and clutch hang on one master: give each its own.',

@@ -1,5 +1,6 @@
+import { isWorker } from '../../plan/index.ts';
 import type { Rule, Snag } from '../snag.ts';
-import { endsByPart, isWorker } from './joints.ts';
+import { endsByPart } from './joints.ts';
 
 /** A brake or a slave to which no line runs does nothing. It is not asked before the plan has lines. */
 export const partUnfed: Rule = (view) =>
@@ -10,7 +11,7 @@ export const partUnfed: Rule = (view) =>
         .map((part): Snag => ({
           rule: 'part-unfed',
           level: 'stop',
-          station: 'route',
+          station: 'plumb',
           place: { kind: 'port', id: part.ports[0]!.id },
           where: part.name,
           text: 'No line runs to it: it is never fed.',

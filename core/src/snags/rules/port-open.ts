@@ -1,15 +1,15 @@
-import { allPorts } from '../../plan/index.ts';
+import { allPorts, isJoint, makesPressure } from '../../plan/index.ts';
 import type { Rule, Snag } from '../snag.ts';
-import { endsByPart, isJoint } from './joints.ts';
+import { endsByPart } from './joints.ts';
 
 /** A port of a joint or a master that no line ends at and that is not set down as spare lets the fluid out. */
 export const portOpen: Rule = (view) => {
   const joined = new Set(view.plan.lines.flatMap((line) => [line.ends.a.portId, line.ends.b.portId]));
   return allPorts(view.plan).flatMap(({ part, port }): Snag[] => {
-    const counts = (isJoint(part) || part.kind === 'master') && endsByPart(view).has(part.id);
+    const counts = (isJoint(part) || makesPressure(part)) && endsByPart(view).has(part.id);
     if (!counts || joined.has(port.id) || port.role === 'spare' || port.role === 'bleeder' || port.role === 'feed') return [];
     return [{
-      rule: 'port-open', level: 'stop', station: 'measure', place: { kind: 'port', id: port.id }, where: `${part.name}, ${port.name}`,
+      rule: 'port-open', level: 'stop', station: 'plumb', place: { kind: 'port', id: port.id }, where: `${part.name}, ${port.name}`,
       text: 'No line ends here and it is not capped: run a line to it, or set it down as spare and cap it.',
       mend: { label: 'Cap it as a spare port', call: { edit: 'changePort', with: { id: port.id, patch: { role: 'spare' } } } },
     }]; // prettier-ignore

@@ -1,3 +1,4 @@
+import { makesPressure } from '../../plan/index.ts';
 import { eachLine, onLine } from '../snag.ts';
 
 /** Feed and pressure ports are not to be swapped: pumping then pushes fluid back. Common practice. */
@@ -6,14 +7,15 @@ export const rolesSwapped = eachLine((line) => {
   if (!a || !b) return [];
   const roles = [a.port.role, b.port.role];
   const finding = (text: string) => [
-    { rule: 'roles-swapped', level: 'stop', station: 'route', place: onLine(line), where: line.line.name, text } as const,
+    { rule: 'roles-swapped', level: 'stop', station: 'plumb', place: onLine(line), where: line.line.name, text } as const,
   ];
+  if (a.port.role === 'feed' && b.port.role === 'feed') return [];
   const wrong = [a, b].find(({ port }) => port.role === 'feed' || port.role === 'bleeder' || port.role === 'spare');
   if (wrong)
     return finding(
       `It ends at ${wrong.part.name}, ${wrong.port.name}, which is a ${wrong.port.role} port: a pressure line has no place there.`,
     );
-  const masters = [a, b].filter(({ part }) => part.kind === 'master');
+  const masters = [a, b].filter(({ part }) => makesPressure(part));
   if (masters.length === 2) return finding('It joins two masters: they would pump into each other.');
   if (masters[0] && masters[0].port.role !== 'outlet')
     return finding(`It leaves ${masters[0].part.name} by an ${masters[0].port.role}: pressure comes out of an outlet.`);

@@ -1,0 +1,220 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import type { Level } from '@firm-line/core/snags';
+import { LevelSign } from '../../kit/level-sign';
+import { PlanStore } from '../../plan/plan-store';
+import { CircuitLayout, type Laid, type Px } from '../../workers/circuit-layout';
+import { BOX_PX, circuitGraph, drawnPorts } from './circuit-graph';
+import { PICTOGRAMS } from './pictograms';
+
+const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
+const FILLS = { fluid: 'fill-fluid', copper: 'fill-copper', slate: 'fill-slate' } as const;
+const RANK: Record<Level, number> = { stop: 2, mind: 1, note: 0 };
+const MARGIN = 16;
+
+/** The circuits as a connected drawing; what is wrong shows on it. */
+@Component({
+  selector: 'fl-circuit-drawing',
+  imports: [LevelSign],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block overflow-auto' },
+  template: `
+    @if (drawing(); as d) {
+      <svg
+        [attr.viewBox]="d.box"
+        [attr.width]="d.width"
+        [attr.height]="d.height"
+        class="block max-w-none select-none"
+        role="group"
+        aria-label="The circuits"
+      >
+        @for (wire of d.wires; track wire.id) {
+          <path
+            [attr.d]="wire.d"
+            class="fill-none"
+            [class]="wire.stroke"
+            [attr.stroke-width]="wire.chosen ? 6 : 3.5"
+            stroke-linejoin="round"
+            [attr.data-wire]="wire.id"
+          />
+          <text
+            [attr.x]="wire.labelX"
+            [attr.y]="wire.labelY"
+            text-anchor="middle"
+            class="stroke-paper text-[13px] font-bold"
+            [class]="wire.fill"
+            stroke-width="4"
+            paint-order="stroke"
+          >
+            {{ wire.name }}
+          </text>
+        }
+        @for (part of d.parts; track part.id) {
+          <g
+            role="button"
+            tabindex="0"
+            class="cursor-pointer"
+            [attr.data-part]="part.id"
+            [attr.aria-pressed]="part.chosen"
+            [attr.transform]="part.at"
+            (click)="picked.emit(part.id)"
+            (keydown.enter)="picked.emit(part.id)"
+            (keydown.space)="picked.emit(part.id); $event.preventDefault()"
+          >
+            <title>{{ part.words }}</title>
+            <rect
+              [attr.width]="boxPx"
+              [attr.height]="part.height"
+              rx="9"
+              class="stroke-ink"
+              [class]="part.chosen ? 'fill-copper-pale' : 'fill-sheet'"
+              [attr.stroke-width]="part.chosen ? 3 : 1.8"
+            />
+            <path
+              [attr.d]="part.pictogram"
+              transform="translate(8 8)"
+              class="fill-none stroke-ink"
+              stroke-width="2"
+              stroke-linejoin="round"
+            />
+            <text x="40" y="25" class="fill-ink text-[15px] font-bold">{{ part.name }}</text>
+            @if (part.bleeder) {
+              <path d="M-4 0 0 -9 4 0z" [attr.transform]="'translate(' + (boxPx - 18) + ' 0)'" class="fill-fluid stroke-ink" />
+            }
+          </g>
+          @for (port of part.ports; track port.id) {
+            <circle
+              [attr.cx]="port.x"
+              [attr.cy]="port.y"
+              r="5"
+              class="stroke-ink"
+              stroke-width="1.8"
+              [class]="port.joined ? 'fill-ink' : 'fill-sheet'"
+            />
+            <text
+              [attr.x]="port.textX"
+              [attr.y]="port.y + 4"
+              [attr.text-anchor]="port.anchor"
+              class="pointer-events-none fill-ink-soft text-xs"
+            >
+              {{ port.text }}
+            </text>
+          }
+          @if (part.level) {
+            <foreignObject [attr.x]="part.signX" [attr.y]="part.signY" width="22" height="22" class="pointer-events-none"
+              ><fl-level-sign [level]="part.level"
+            /></foreignObject>
+          }
+        }
+      </svg>
+    } @else if (fault()) {
+      <p class="fault p-6">{{ fault() }}</p>
+    } @else {
+      <p class="p-6 text-ink-soft">Laying the circuits out…</p>
+    }
+  `,
+})
+export class CircuitDrawing {
+  private readonly store = inject(PlanStore);
+  private readonly layout = inject(CircuitLayout);
+  readonly partId = input<string | null>(null);
+  readonly lineId = input<string | null>(null);
+  readonly picked = output<string>();
+  private readonly laid = signal<Laid | null>(null);
+  protected readonly fault = signal<string | null>(null);
+  protected readonly boxPx = BOX_PX;
+  /** What the layout depends on, so that an edit of a corner does not lay out anew. */
+  private readonly graph = computed(() => circuitGraph(this.store.view()!), {
+    equal: (a, b) => JSON.stringify(a) === JSON.stringify(b),
+  });
+
+  constructor() {
+    effect((onCleanup) => {
+      const { boxes, wires } = this.graph();
+      let current = true;
+      onCleanup(() => (current = false));
+      this.layout.lay(boxes, wires).then(
+        (laid) => {
+          if (current) this.laid.set(laid);
+        },
+        (error: Error) => {
+          if (current) this.fault.set(`The circuits could not be laid out: ${error.message}`);
+        },
+      );
+    });
+  }
+
+  /** The worst level of what is said about a part, its ports and the ends of lines there. */
+  private readonly levels = computed(() => {
+    const view = this.store.view()!;
+    const worst = new Map<string, Level>();
+    const note = (partId: string | undefined, level: Level): void => {
+      if (partId && (!worst.has(partId) || RANK[level] > RANK[worst.get(partId)!])) worst.set(partId, level);
+    };
+    for (const { place, level } of this.store.snags()) {
+      if (place.kind === 'port') note(view.ports.get(place.id)?.part.id, level);
+      if (place.kind !== 'line') continue;
+      const line = view.lines.find((v) => v.line.id === place.id);
+      const atA = (place.node ?? 0) <= 1;
+      note((atA ? line?.ports.a : line?.ports.b)?.part.id, level);
+    }
+    return worst;
+  });
+
+  protected readonly drawing = computed(() => {
+    const [laid, view] = [this.laid(), this.store.view()!];
+    if (!laid) return null;
+    const joined = new Set(view.plan.lines.flatMap((line) => [line.ends.a.portId, line.ends.b.portId]));
+    const size = (px: number): number => px + 2 * MARGIN;
+    return {
+      width: size(laid.width),
+      height: size(laid.height),
+      box: `${-MARGIN} ${-MARGIN} ${size(laid.width)} ${size(laid.height)}`,
+      wires: view.lines.flatMap(({ line }) => {
+        const points = laid.wires.get(line.id);
+        if (!points?.length) return [];
+        const middle = longest(points);
+        const { ink } = view.circuits.get(line.circuitId)!;
+        return [
+          {
+            id: line.id,
+            name: line.name,
+            d: points.map((p, i) => `${i ? 'L' : 'M'}${p.x} ${p.y}`).join(''),
+            stroke: STROKES[ink],
+            fill: FILLS[ink],
+            chosen: line.id === this.lineId(),
+            labelX: middle.x,
+            labelY: middle.y - 6,
+          },
+        ];
+      }),
+      parts: view.plan.parts.flatMap((part) => {
+        const at = laid.boxes.get(part.id);
+        const box = this.graph().boxes.find((b) => b.id === part.id);
+        if (!at || !box) return [];
+        const level = this.levels().get(part.id) ?? null;
+        return [{
+          id: part.id, name: part.name.slice(0, 19), at: `translate(${at.x} ${at.y})`, height: box.height, pictogram: PICTOGRAMS[part.kind], chosen: part.id === this.partId(), level,
+          words: `${part.name}${level ? `, ${level}` : ''}`, bleeder: part.ports.some((port) => port.role === 'bleeder'), signX: at.x + BOX_PX - 10, signY: at.y - 10,
+          ports: drawnPorts(part).flatMap((port) => {
+            const p = laid.ports.get(port.id);
+            if (!p) return [];
+            const west = p.x - at.x < BOX_PX / 2;
+            const text = port.role === 'spare' ? `${port.name}, capped` : joined.has(port.id) ? port.name : `${port.name}, open`;
+            return [{ id: port.id, x: p.x, y: p.y, joined: joined.has(port.id), text: text.slice(0, 22), textX: p.x + (west ? 10 : -10), anchor: west ? 'start' : 'end' }];
+          }),
+        }];
+      }), // prettier-ignore
+    };
+  });
+}
+
+/** The middle of the longest stretch of a wire, where its name has room. */
+function longest(points: readonly Px[]): Px {
+  let [best, most] = [points[0]!, -1];
+  for (let i = 1; i < points.length; i++) {
+    const [a, b] = [points[i - 1]!, points[i]!];
+    const length = Math.abs(a.x - b.x) * 1.5 + Math.abs(a.y - b.y);
+    if (length > most) [best, most] = [{ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 }, length];
+  }
+  return best;
+}

@@ -1,0 +1,123 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { newLine, type Part, type Port } from '@firm-line/core/plan';
+import { SnagRow } from '../../kit/snag-row';
+import { PlanStore } from '../../plan/plan-store';
+import { Selection } from '../../plan/selection';
+import { Jump } from '../../shell/jump';
+
+/** The chosen part: what each of its ports is joined to, and joining one to another. */
+@Component({
+  selector: 'fl-part-panel',
+  imports: [SnagRow],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="flex items-start gap-2">
+      <h2 class="mr-auto text-2xl font-bold">{{ part().name }}</h2>
+      <button type="button" class="btn" (click)="remove()">Delete</button>
+    </div>
+    @for (snag of snags(); track $index) {
+      <fl-snag-row class="mt-1" [snag]="snag" [named]="true" />
+    }
+    <ul class="mt-2">
+      @for (row of rows(); track row.port.id) {
+        <li class="border-t border-rule py-2" [attr.data-port]="row.port.id">
+          <div class="flex items-center gap-2">
+            <span class="mr-auto"
+              ><strong>{{ row.port.name }}</strong> <span class="ml-1 text-sm text-ink-soft">{{ row.port.role }}</span></span
+            >
+            <button
+              type="button"
+              class="link px-2"
+              (click)="jump.to('measure', { kind: 'port', id: row.port.id })"
+              [attr.aria-label]="'Measure ' + row.port.name"
+            >
+              Measure
+            </button>
+          </div>
+          @if (row.line; as line) {
+            <div class="flex flex-wrap items-center gap-2 text-sm">
+              <span class="mr-auto">{{ line.name }} to {{ line.to }}</span>
+              <button
+                type="button"
+                class="link px-2"
+                (click)="jump.to('route', { kind: 'line', id: line.id })"
+                [attr.aria-label]="'Route ' + line.name"
+              >
+                Route
+              </button>
+              <button type="button" class="link px-2" (click)="takeOut(line.id)" [attr.aria-label]="'Take out ' + line.name">
+                Take out
+              </button>
+            </div>
+          } @else if (row.port.role === 'bleeder') {
+            <p class="text-sm text-ink-soft">The fluid leaves here when the part is bled.</p>
+          } @else {
+            <form class="mt-1 flex gap-2" (submit)="$event.preventDefault(); join(row.port, other.value)">
+              <select #other class="field min-w-0 flex-1" [attr.aria-label]="'Join ' + row.port.name + ' to'">
+                <option value="">Open: join it to…</option>
+                @for (free of row.free; track free.id) {
+                  <option [value]="free.id">{{ free.name }}</option>
+                }
+              </select>
+              <button type="submit" class="btn px-3">Join</button>
+            </form>
+          }
+        </li>
+      }
+    </ul>
+  `,
+})
+export class PartPanel {
+  private readonly store = inject(PlanStore);
+  private readonly selection = inject(Selection);
+  protected readonly jump = inject(Jump);
+  readonly part = input.required<Part>();
+
+  protected readonly snags = computed(() => {
+    const ports = new Set(this.part().ports.map((port) => port.id));
+    return this.store.snags().filter(({ place }) => place.kind === 'port' && ports.has(place.id));
+  });
+  protected readonly rows = computed(() => {
+    const view = this.store.view()!;
+    const held = new Map(
+      view.lines.flatMap((v) => [
+        [v.ports.a?.port.id, { v, far: v.ports.b }] as const,
+        [v.ports.b?.port.id, { v, far: v.ports.a }] as const,
+      ]),
+    );
+    const open = [...view.ports.values()].filter(
+      ({ part, port }) => part.id !== this.part().id && !held.has(port.id) && port.role !== 'bleeder' && port.role !== 'spare',
+    );
+    return this.part().ports.map((port) => {
+      const at = held.get(port.id);
+      return {
+        port,
+        line: at
+          ? { id: at.v.line.id, name: at.v.line.name, to: at.far ? `${at.far.part.name}, ${at.far.port.name}` : 'an open end' }
+          : null,
+        free: open.map((o) => ({ id: o.port.id, name: `${o.part.name}, ${o.port.name}` })),
+      };
+    });
+  });
+
+  /** A line between two ports, in the circuit of the lines that meet at either part already. */
+  protected join(from: Port, otherId: string): void {
+    const [plan, view] = [this.store.plan()!, this.store.view()!];
+    const other = view.ports.get(otherId);
+    if (!other) return;
+    const parts = new Set([this.part().id, other.part.id]);
+    const beside = view.lines.find((v) =>
+      [v.ports.a, v.ports.b].some((p) => p && parts.has(p.part.id) && p.part.kind !== 'master'),
+    );
+    const circuitId = beside?.line.circuitId ?? plan.circuits[0]!.id;
+    const [a, b] = from.role === 'inlet' ? [other.port, from] : [from, other.port];
+    const line = newLine(plan, a, b, circuitId, (beside?.line.name ?? 'L').slice(0, 1));
+    if (this.store.apply({ edit: 'addLine', with: { line } })) this.selection.chooseLine(line.id);
+  }
+  protected takeOut(lineId: string): void {
+    this.store.apply({ edit: 'removeLine', with: { id: lineId } });
+  }
+  protected remove(): void {
+    this.store.apply({ edit: 'removePart', with: { id: this.part().id } });
+  }
+}

@@ -1,0 +1,99 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { LAYOUTS } from '@firm-line/core/plan';
+import { AddPart } from '../../kit/add-part';
+import { PlanStore } from '../../plan/plan-store';
+import { Selection } from '../../plan/selection';
+import { CircuitDrawing } from './circuit-drawing';
+import { PartPanel } from './part-panel';
+
+@Component({
+  selector: 'fl-plumb-station',
+  imports: [CircuitDrawing, PartPanel, AddPart],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'flex min-h-0 flex-1 flex-col' },
+  template: `
+    <h1 class="sr-only">Plumb</h1>
+    @if (store.view(); as view) {
+      <div class="grid flex-1 lg:grid-cols-[1fr_23rem]">
+        <section class="min-w-0" aria-label="The circuits">
+          <ul class="flex flex-wrap gap-x-6 gap-y-1 px-4 pt-3 text-sm" aria-label="Circuits">
+            @for (circuit of view.plan.circuits; track circuit.id) {
+              <li class="flex items-center gap-2">
+                <span
+                  class="h-1.5 w-8 rounded"
+                  [class]="{ fluid: 'bg-fluid', copper: 'bg-copper', slate: 'bg-slate' }[circuit.ink]"
+                ></span
+                >{{ circuit.name }}
+              </li>
+            }
+            <li class="flex items-center gap-2">
+              <svg viewBox="-6 -10 12 12" class="size-4" aria-hidden="true">
+                <path d="M-4 0 0 -9 4 0z" class="fill-fluid stroke-ink" /></svg
+              >has a bleeder
+            </li>
+          </ul>
+          @if (view.plan.parts.length) {
+            <fl-circuit-drawing class="p-2" [partId]="part()?.id ?? null" [lineId]="lineId()" (picked)="choose($event)" />
+          } @else {
+            <div class="mx-auto max-w-lg p-8 text-center">
+              <h2 class="text-2xl font-bold">No parts yet</h2>
+              <p class="mt-2">Start from a layout beside this, or add parts one by one and join their ports.</p>
+            </div>
+          }
+        </section>
+        <aside class="border-rule bg-sheet p-4 lg:border-l" aria-label="The chosen part">
+          @if (part(); as chosen) {
+            <fl-part-panel [part]="chosen" />
+          }
+          <h2 class="h2 mt-5">Add a part</h2>
+          <fl-add-part (added)="choose($event.id)" />
+          <h2 class="h2 mt-5">Start from a layout</h2>
+          <p class="text-sm text-ink-soft">It is added to what is here. Every place in it is a guess until you measure it.</p>
+          <form class="my-1 flex gap-2" (submit)="$event.preventDefault(); start(layout.value)">
+            <select #layout class="field min-w-0 flex-1" aria-label="Layout">
+              @for (option of layouts; track option.id) {
+                <option [value]="option.id">{{ option.name }}</option>
+              }
+            </select>
+            <button type="submit" class="btn px-3">Start</button>
+          </form>
+          <p class="mt-5 text-sm text-ink-soft">
+            The part makers' sheets and local rules come first. Feed and pressure ports of a master are not to be swapped; a
+            hydraulic handbrake is no parking brake.
+          </p>
+        </aside>
+      </div>
+    }
+  `,
+})
+export class PlumbStation {
+  protected readonly store = inject(PlanStore);
+  protected readonly selection = inject(Selection);
+  protected readonly layouts = LAYOUTS;
+
+  /** The part of the chosen port, else the first. */
+  protected readonly part = computed(() => {
+    const view = this.store.view();
+    const target = this.selection.target();
+    return (target && view?.ports.get(target.id)?.part) ?? view?.plan.parts[0] ?? null;
+  });
+
+  protected readonly lineId = computed(() => this.selection.line()?.line.id ?? null);
+
+  protected choose(partId: string): void {
+    const port = this.store.plan()?.parts.find((part) => part.id === partId)?.ports[0];
+    if (port) this.selection.chooseTarget({ kind: 'port', id: port.id });
+  }
+  protected start(id: string): void {
+    const plan = this.store.plan()!;
+    const drawn = LAYOUTS.find((layout) => layout.id === id)!.draw(plan);
+    const added = <T extends { id: string }>(after: readonly T[], before: readonly T[]): T[] =>
+      after.filter((item) => !before.some((old) => old.id === item.id));
+    const parts = added(drawn.parts, plan.parts);
+    this.store.apply({
+      edit: 'addLayout',
+      with: { parts, circuits: added(drawn.circuits, plan.circuits), lines: added(drawn.lines, plan.lines) },
+    });
+    if (parts[0]) this.choose(parts[0].id);
+  }
+}
