@@ -6,6 +6,12 @@ import { PlanDb, type StoredPlan } from './plan-db';
 /** Demo plans that ship with the app, by id. */
 export const DEMOS: readonly { id: string; name: string; about: string }[] = [
   { id: 'gannet', name: 'Gannet', about: 'A step van becoming a travelling bicycle workshop: seven lines in three circuits.' },
+  {
+    id: 'wheatear',
+    name: 'Wheatear',
+    about: 'A hill-climb single-seater: two masters, a balance bar and an inline hydraulic handbrake.',
+  },
+  { id: 'dunlin', name: 'Dunlin', about: 'A two-axle market-stall trailer on an electric-over-hydraulic actuator.' },
 ];
 
 /** Plans in and out: files, demo plans, new ones and copies. */

@@ -1,0 +1,96 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { inspect } from '../snags/index.ts';
+import { missMm, withFixedBender, withHandBender, type Iron } from '../testing/bench-work.ts';
+import { dialFor, springback } from '../tube/index.ts';
+import { readPlan, toolingOf, viewPlan, writePlan, type LineView, type Plan } from './index.ts';
+
+const FOLDER = join(__dirname, '../../../demo');
+const plans: Plan[] = readdirSync(FOLDER).map((file) => readPlan(readFileSync(join(FOLDER, file), 'utf8')));
+const named = (name: string): Plan => plans.find((plan) => plan.name === name)!;
+const rules = (plan: Plan): string[] => [...new Set(inspect(plan).map((snag) => snag.rule))].sort();
+
+describe('the demo plans', () => {
+  test('three of them, each read back as it is written', () => {
+    expect(plans.map((plan) => plan.name).sort()).toEqual(['Dunlin', 'Gannet', 'Wheatear']);
+    for (const plan of plans) expect(readPlan(writePlan(plan))).toEqual(plan);
+  });
+
+  test('Wheatear: two masters on a balance bar, the handbrake in the rear line', () => {
+    const view = viewPlan(named('Wheatear'));
+    expect(view.plan.sizing!.master.kind).toBe('twin');
+    const [brake] = view.bleeding;
+    expect(brake!.result!.order).toHaveLength(4);
+    const through = view.lines.filter((line) =>
+      [line.ports.a, line.ports.b].some((port) => port!.part.kind === 'handbrake-cylinder'),
+    );
+    expect(through.map((line) => view.circuits.get(line.line.circuitId)!.axle)).toEqual(['rear', 'rear']);
+    expect(rules(view.plan)).toEqual(['cut-unsure', 'figures-guessed', 'guess-unmeasured']);
+  });
+
+  test('Dunlin: one circuit from the actuator over two tees, 1/4 in trunk and 3/16 in branches', () => {
+    const view = viewPlan(named('Dunlin'));
+    const sizes = view.lines.map((line) => line.tube.name);
+    expect(sizes.filter((size) => size === '1/4 in')).toHaveLength(2);
+    expect(sizes.filter((size) => size === '3/16 in')).toHaveLength(4);
+    // Measured from the actuator, the second axle is the furthest.
+    expect(view.bleeding[0]!.result!.order.slice(0, 2).map((step) => view.ports.get(step.id)!.part.name)).toEqual(
+      expect.arrayContaining(['Second axle left', 'Second axle right']),
+    );
+    expect(rules(view.plan)).toEqual(['cut-unsure', 'guess-unmeasured']);
+  });
+});
+
+/** The user's own bender as iron: it keeps just what the test bends say. */
+const ironOf = ({ bender }: LineView): Iron => {
+  const { offsetDeg, slope } = springback(bender.testBends);
+  return {
+    dieRadiusMm: bender.dieRadiusMm,
+    referenceMm: bender.referenceMm,
+    clampSide: bender.clampSide,
+    kept: (dialDeg) => (dialDeg - offsetDeg) / slope,
+  };
+};
+
+describe.each(plans.map((plan) => [plan.name, plan] as const))('the cards of %s followed step by step', (_, plan) => {
+  const lines = viewPlan(plan).lines.filter((line) => line.card!.bends.length);
+
+  test.each(lines.map((line) => [line.line.name, line] as const))('%s ends at both ports', (__, line) => {
+    const card = line.card!;
+    const extra = (end: 'a' | 'b'): number => toolingOf(line.line.ends[end], plan.bench).flareExtraMm;
+    for (const make of [withFixedBender, withHandBender]) {
+      expect(missMm(make(card, ironOf(line), extra('a'), extra('b')), line.nodesMm, card.bends[0]!.node)).toBeLessThan(0.5);
+    }
+  });
+
+  test.each(lines.map((line) => [line.line.name, line] as const))(
+    '%s with the figures as they are printed, to a tenth, ends within 3 mm',
+    (__, line) => {
+      const card = line.card!;
+      const extra = (end: 'a' | 'b'): number => toolingOf(line.line.ends[end], plan.bench).flareExtraMm;
+      const tenth = (value: number): number => Math.round(value * 10) / 10;
+      expect(
+        missMm(withHandBender(card, ironOf(line), extra('a'), extra('b'), tenth), line.nodesMm, card.bends[0]!.node),
+      ).toBeLessThan(3);
+    },
+  );
+
+  test('what is dialled is what is kept and the springback', () => {
+    for (const line of lines) {
+      for (const bend of line.card!.bends)
+        expect(bend.dialDeg).toBeCloseTo(dialFor(springback(line.bender.testBends), bend.bendDeg), 9);
+    }
+  });
+
+  test('the checks after the last bend agree with where the ports are', () => {
+    for (const line of lines) {
+      const card = line.card!;
+      const [a, b] = [line.nodesMm[0]!, line.nodesMm.at(-1)!];
+      const corner = line.nodesMm[card.bends.at(-1)!.node]!;
+      const length = Math.hypot(...b.map((v, i) => v - corner[i]!));
+      const over = card.flareBBefore === null ? card.trimMm + toolingOf(line.line.ends.b, plan.bench).flareExtraMm : 0;
+      const tip = b.map((v, i) => v + ((v - corner[i]!) / length) * over);
+      expect(card.bends.at(-1)!.check.tipToTipMm).toBeCloseTo(Math.hypot(...tip.map((v, i) => v - a[i]!)), 6);
+    }
+  });
+});
