@@ -111,7 +111,7 @@ export class FindAnything {
     else if (event.key === 'ArrowUp' && count) this.at.update((i) => (i + count - 1) % count);
     else return;
     event.preventDefault();
-    queueMicrotask(() => document.getElementById(`find-${this.at()}`)?.scrollIntoView?.({ block: 'nearest' }));
+    queueMicrotask(() => document.getElementById(`find-${this.at()}`)?.scrollIntoView({ block: 'nearest' }));
   }
   protected take(hit: Hit): void {
     this.dialog().nativeElement.close();

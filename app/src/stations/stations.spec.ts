@@ -1,10 +1,4 @@
-import { provideZonelessChangeDetection } from '@angular/core';
-import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { provideRouter } from '@angular/router';
-import type { Type } from '@angular/core';
-import { Selection } from '../plan/selection';
-import type { PlanStore } from '../plan/plan-store';
-import { openGannet } from '../testing/open-gannet';
+import { station } from '../testing/station';
 import { FillStation } from './fill/fill-station';
 import { MakeStation } from './make/make-station';
 import { MeasureStation } from './measure/measure-station';
@@ -23,32 +17,6 @@ jest.mock('chart.js', () => {
   }
   return { Chart };
 });
-
-/** A station on the demo plan, with the few words its specs need. */
-async function station<T>(type: Type<T>, id: string, line = 'line-r1') {
-  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideRouter([])] });
-  const store: PlanStore = await openGannet(id);
-  TestBed.inject(Selection).chooseLine(line);
-  const fixture: ComponentFixture<T> = TestBed.createComponent(type);
-  await fixture.whenStable();
-  const root = fixture.nativeElement as HTMLElement;
-  return {
-    store,
-    root,
-    one: <E extends HTMLElement>(selector: string): E => root.querySelector<E>(selector)!,
-    texts: (selector: string): string[] =>
-      [...root.querySelectorAll(selector)].map((e) => e.textContent!.replace(/\s+/g, ' ').trim()),
-    async type(field: HTMLInputElement, text: string, event = 'change') {
-      field.value = text;
-      field.dispatchEvent(new Event(event, { bubbles: true }));
-      await fixture.whenStable();
-    },
-    async click(target: HTMLElement) {
-      target.click();
-      await fixture.whenStable();
-    },
-  };
-}
 
 describe('Route', () => {
   test('moves are read, taken up, and refused with their reason', async () => {

@@ -1,0 +1,83 @@
+import { provideZonelessChangeDetection } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { provideRouter, Router } from '@angular/router';
+import { writePlan } from '@firm-line/core/plan';
+import { Notices } from '../kit/notices';
+import { PlanDb } from '../plan/plan-db';
+import { PlanFiles } from '../plan/plan-files';
+import { PlanRefused } from '../workers/plan-worker';
+import { gannet, until } from '../testing/open-gannet';
+import { PlansPage } from './plans-page';
+
+async function page() {
+  TestBed.configureTestingModule({
+    providers: [provideZonelessChangeDetection(), provideRouter([{ path: '**', children: [] }])],
+  });
+  const fixture = TestBed.createComponent(PlansPage);
+  const root = fixture.nativeElement as HTMLElement;
+  await fixture.whenStable();
+  await until(() => root.querySelector('[data-test=plan-row]') !== null || root.textContent!.includes('No plans yet'));
+  const rows = (): string[] =>
+    [...root.querySelectorAll('[data-test=plan-row] a span:first-child')].map((e) => e.textContent!.trim());
+  const press = (name: string): void =>
+    [...root.querySelectorAll<HTMLElement>('button')]
+      .find((b) => b.getAttribute('aria-label') === name || b.textContent!.trim() === name)!
+      .click();
+  return { fixture, root, rows, press, files: TestBed.inject(PlanFiles), db: TestBed.inject(PlanDb) };
+}
+/** jsdom's files have no text(): what is given is read as it is. */
+const file = (text: string, size?: number): File =>
+  ({ name: 'given.firmline.json', size: size ?? text.length, text: () => Promise.resolve(text) }) as unknown as File;
+
+describe('plans', () => {
+  test('a file comes in; the same again is a copy; a bad one changes nothing', async () => {
+    const { files, db } = await page();
+    const text = writePlan({ ...gannet(), id: 'in1', name: 'In one' });
+    expect((await files.import(file(text))).id).toBe('in1');
+    const copy = await files.import(file(text));
+    expect([copy.id === 'in1', copy.name]).toEqual([false, 'In one 2']);
+    const count = (await db.all()).length;
+    await expect(files.import(file(text.replace('"metric"', '"cubits"')))).rejects.toMatchObject({ faults: [{ path: 'units' }] });
+    await expect(files.import(file('nonsense'))).rejects.toBeInstanceOf(PlanRefused);
+    await expect(files.import(file('', 30_000_000))).rejects.toMatchObject({
+      faults: [{ message: expect.stringMatching(/30\.0 MB; 20 MB/) }],
+    });
+    expect(await db.all()).toHaveLength(count);
+  });
+
+  test('deleted, undone, deleted and brought back', async () => {
+    await TestBed.inject(PlanDb).write({ ...gannet(), id: 'del1', name: 'Del one' }, 0);
+    TestBed.resetTestingModule();
+    const { rows, press, root } = await page();
+    await until(() => rows().includes('Del one'));
+    press('Delete Del one');
+    await until(() => !rows().includes('Del one'));
+    TestBed.inject(Notices).list().at(-1)!.action!.run();
+    await until(() => rows().includes('Del one'));
+    press('Delete Del one');
+    await until(() => root.textContent!.includes('Bring back Del one'));
+    press('Bring back Del one');
+    await until(() => rows().includes('Del one'));
+  });
+
+  test('duplicated under a name of its own; a new plan takes the bench of the last', async () => {
+    const db = TestBed.inject(PlanDb);
+    const plan = {
+      ...gannet(),
+      id: 'dup1',
+      name: 'Dup one',
+      changedAt: '2099-01-01T00:00:00.000Z',
+      bench: { ...gannet().bench, trimMm: 33 },
+    };
+    await db.write(plan, 0);
+    TestBed.resetTestingModule();
+    const { rows, press } = await page();
+    await until(() => rows().includes('Dup one'));
+    press('Duplicate Dup one');
+    await until(() => rows().includes('Dup one 2'));
+    press('New plan');
+    await until(() => TestBed.inject(Router).url.includes('/measure'));
+    const made = (await TestBed.inject(PlanDb).get(TestBed.inject(Router).url.split('/')[2]!))!.plan;
+    expect([made.lines.length, made.bench.trimMm]).toEqual([0, 33]);
+  });
+});

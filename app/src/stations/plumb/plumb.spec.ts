@@ -1,0 +1,75 @@
+import { TestBed } from '@angular/core/testing';
+import { viewPlan } from '@firm-line/core/plan';
+import { Selection } from '../../plan/selection';
+import { gannet } from '../../testing/open-gannet';
+import { station } from '../../testing/station';
+import { circuitGraph } from './circuit-graph';
+import { PlumbStation } from './plumb-station';
+
+const open = async (id: string, portId: string) => {
+  const at = await station(PlumbStation, id);
+  TestBed.inject(Selection).chooseTarget({ kind: 'port', id: portId });
+  await at.settle();
+  return at;
+};
+
+describe('the circuits as a graph', () => {
+  const { boxes, wires } = circuitGraph(viewPlan(gannet()));
+
+  test('every part is a box, every line a wire from where pressure comes to where it goes', () => {
+    expect(boxes).toHaveLength(gannet().parts.length);
+    expect(wires).toHaveLength(gannet().lines.length);
+    const sides = new Map(boxes.flatMap((box) => box.ports.map((port) => [port.id, port.side])));
+    for (const wire of wires) expect([sides.get(wire.from), sides.get(wire.to)]).toEqual(['EAST', 'WEST']);
+  });
+  test('ports lie on their boxes, apart from one another; bleeders are no ports of the drawing', () => {
+    for (const box of boxes) {
+      for (const port of box.ports)
+        expect(port.y > 0 && port.y < box.height && (port.x === 0 || port.x === box.width)).toBe(true);
+      expect(new Set(box.ports.map((port) => `${port.x} ${port.y}`)).size).toBe(box.ports.length);
+    }
+    expect(boxes.flatMap((box) => box.ports).some((port) => port.id.startsWith('bleed'))).toBe(false);
+  });
+});
+
+describe('Plumb', () => {
+  test('a part says what its ports are joined to', async () => {
+    const at = await open('q1', 'port-rt-in');
+    expect(at.texts('fl-part-panel h2')).toEqual(['Rear tee']);
+    expect(at.texts('[data-port=port-rt-in]')[0]).toMatch(/R1 to Tandem master, rear outlet/);
+    expect(at.texts('[data-port=port-rt-left]')[0]).toMatch(/R2 to Rear left/);
+  });
+
+  test('a line taken out leaves an open port, which is joined again by a straight run', async () => {
+    const at = await open('q2', 'port-rt-in');
+    await at.click(at.button('Take out R2'));
+    expect(at.texts('fl-part-panel fl-snag-row')[0]).toMatch(/No line ends here and it is not capped/);
+    const select = at.one<HTMLSelectElement>('[data-port=port-rt-left] select');
+    expect([...select.options].map((option) => option.text.trim())).toEqual([
+      'Open: join it to…',
+      'Rear left, hose end at bracket',
+    ]);
+    await at.choose(select, 'Rear left');
+    at.one<HTMLFormElement>('[data-port=port-rt-left] form').dispatchEvent(new Event('submit', { cancelable: true }));
+    await at.settle();
+    const line = at.store.view()!.lines.at(-1)!;
+    expect([line.line.circuitId, line.line.ends.a.portId, line.line.ends.b.portId]).toEqual([
+      'circuit-2',
+      'port-rt-left',
+      'port-rl',
+    ]);
+    expect(line.line.cornersMm).toHaveLength(2);
+  });
+
+  test('a layout is added beside what is there and can be undone in one step', async () => {
+    const at = await open('q3', 'port-rt-in');
+    const before = at.store.plan()!;
+    await at.choose(at.one<HTMLSelectElement>('[aria-label=Layout]'), 'Motorcycle');
+    [...at.root.querySelectorAll('form')].at(-1)!.dispatchEvent(new Event('submit', { cancelable: true }));
+    await at.settle();
+    expect(at.store.plan()!.lines).toHaveLength(before.lines.length + 2);
+    expect(at.texts('fl-part-panel h2')).toEqual(['Hand master']);
+    at.store.undo();
+    expect(at.store.plan()!.lines).toEqual(before.lines);
+  });
+});

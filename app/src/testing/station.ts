@@ -1,0 +1,43 @@
+import { provideZonelessChangeDetection, type Type } from '@angular/core';
+import { TestBed, type ComponentFixture } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import type { PlanStore } from '../plan/plan-store';
+import { Selection } from '../plan/selection';
+import { openGannet } from './open-gannet';
+
+/** A station on the demo plan, with the few words its specs need. */
+export async function station<T>(type: Type<T>, id: string, line = 'line-r1') {
+  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideRouter([])] });
+  const store: PlanStore = await openGannet(id);
+  TestBed.inject(Selection).chooseLine(line);
+  const fixture: ComponentFixture<T> = TestBed.createComponent(type);
+  await fixture.whenStable();
+  const root = fixture.nativeElement as HTMLElement;
+  return {
+    store,
+    root,
+    one: <E extends HTMLElement>(selector: string): E => root.querySelector<E>(selector)!,
+    texts: (selector: string): string[] =>
+      [...root.querySelectorAll(selector)].map((e) => e.textContent!.replace(/\s+/g, ' ').trim()),
+    async type(field: HTMLInputElement, text: string, event = 'change') {
+      field.value = text;
+      field.dispatchEvent(new Event(event, { bubbles: true }));
+      await fixture.whenStable();
+    },
+    /** The button, or whatever else is pressed, that says just this. */
+    button: (name: string): HTMLElement =>
+      [...root.querySelectorAll<HTMLElement>('button')].find(
+        (b) => b.textContent!.trim() === name || b.getAttribute('aria-label') === name,
+      )!,
+    async choose(field: HTMLSelectElement, label: string) {
+      field.value = [...field.options].find((option) => option.text.includes(label))!.value;
+      field.dispatchEvent(new Event('change', { bubbles: true }));
+      await fixture.whenStable();
+    },
+    settle: () => fixture.whenStable(),
+    async click(target: HTMLElement) {
+      target.click();
+      await fixture.whenStable();
+    },
+  };
+}
