@@ -25,7 +25,7 @@ describe('the demo plans', () => {
       [line.ports.a, line.ports.b].some((port) => port!.part.kind === 'handbrake-cylinder'),
     );
     expect(through.map((line) => view.circuits.get(line.line.circuitId)!.axle)).toEqual(['rear', 'rear']);
-    expect(rules(view.plan)).toEqual(['cut-unsure', 'figures-guessed', 'guess-unmeasured']);
+    expect(rules(view.plan)).toEqual(['cut-unsure', 'figures-guessed', 'guess-unmeasured', 'no-parking-brake']);
   });
 
   test('Dunlin: one circuit from the actuator over two tees, 1/4 in trunk and 3/16 in branches', () => {

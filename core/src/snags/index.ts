@@ -29,6 +29,9 @@ import { masterShared } from './rules/master-shared.ts';
 import { portOpen } from './rules/port-open.ts';
 import { rolesSwapped } from './rules/roles-swapped.ts';
 import { bothAxles } from './rules/both-axles.ts';
+import { valveBackwards } from './rules/valve-backwards.ts';
+import { siliconeModulator } from './rules/silicone-modulator.ts';
+import { noParkingBrake } from './rules/no-parking-brake.ts';
 import type { Level, Rule, Snag } from './snag.ts';
 
 export { type Level, type Place, type Snag, type Station } from './snag.ts';
@@ -54,6 +57,9 @@ const RULES: readonly Rule[] = [
   portOpen,
   rolesSwapped,
   bothAxles,
+  valveBackwards,
+  siliconeModulator,
+  noParkingBrake,
   noRoom,
   nutTrapped,
   endStraightShort,

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { applyEdit, readPlan, viewPlan, type EditCall, type Plan } from '../plan/index.ts';
+import { applyEdit, emptyPlan, LAYOUTS, newPart, readPlan, viewPlan, type EditCall, type Plan } from '../plan/index.ts';
 import { inspect, type Snag } from './index.ts';
 
 const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
@@ -152,5 +152,38 @@ describe('each rule against a plan spoilt for it', () => {
       inspect({ ...plan, points: [], parts: [], lines: [], sizing: null, bleeding: { ...plan.bleeding, listed: [] } }),
     ).toEqual([]);
     expect(viewPlan(plan).lines).toHaveLength(7);
+  });
+});
+
+describe('valves and fluids in a layout with an inline handbrake', () => {
+  const drawn = (): Plan =>
+    LAYOUTS.find((layout) => layout.id === 'handbrake')!.draw(emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z'));
+  const handbrake = (plan: Plan) => plan.parts.find((part) => part.kind === 'handbrake-cylinder')!;
+
+  test('a handbrake the right way round has nothing against it but that it is no parking brake', () => {
+    expect(found(drawn(), 'valve-backwards')).toEqual([]);
+    expect(found(drawn(), 'no-parking-brake').map((snag) => snag.level)).toEqual(['note']);
+  });
+
+  test('turned round, pressure comes to its outlet', () => {
+    const plan = drawn();
+    const [inlet, outlet] = handbrake(plan).ports as [{ id: string }, { id: string }];
+    const swap = (id: string | null): string | null => (id === inlet.id ? outlet.id : id === outlet.id ? inlet.id : id);
+    const turned = {
+      ...plan,
+      lines: plan.lines.map((l) => ({
+        ...l,
+        ends: { a: { ...l.ends.a, portId: swap(l.ends.a.portId) }, b: { ...l.ends.b, portId: swap(l.ends.b.portId) } },
+      })),
+    };
+    expect(found(turned, 'valve-backwards').map((snag) => snag.text)).toEqual([
+      expect.stringMatching(/^R1 brings pressure to its outlet/),
+    ]);
+  });
+
+  test('silicone with a modulator is a stop, glycol is not', () => {
+    const plan = applyEdit(drawn(), { edit: 'addPart', with: { part: newPart(drawn(), 'modulator') } });
+    const silicone = applyEdit(plan, { edit: 'changeBleeding', with: { patch: { fluidId: 'dot-5' } } });
+    expect([found(plan, 'silicone-modulator').length, found(silicone, 'silicone-modulator').length]).toEqual([0, 1]);
   });
 });

@@ -1,0 +1,71 @@
+import { spawnSync } from 'node:child_process';
+import { createServer, type AddressInfo } from 'node:net';
+import { openPlan, ROOT, watch, withBrowser } from './browser';
+import { textOf, waitText } from './keyboard';
+
+jest.setTimeout(120_000);
+const run = withBrowser();
+
+/** The server started with a wrong environment: how it ended and what it said. */
+const started = (env: Record<string, string>): { code: number | null; said: string } => {
+  const { status, stderr } = spawnSync(process.execPath, ['server/dist/main.js'], {
+    cwd: ROOT,
+    env: { ...process.env, ...env },
+    encoding: 'utf8',
+    timeout: 20_000,
+  });
+  return { code: status, said: stderr.trim() };
+};
+
+describe('the server as it is started', () => {
+  test('a taken port is said in a sentence', async () => {
+    const taken = createServer();
+    await new Promise<void>((done) => taken.listen(0, 'localhost', done));
+    const { port } = taken.address() as AddressInfo;
+    expect(started({ PORT: String(port) })).toEqual({
+      code: 1,
+      said: `Port ${port} is taken by another program: choose one with PORT=4311 npm run demo.`,
+    });
+    await new Promise((done) => taken.close(done));
+  });
+  test.each(['eighty', '-1', '70000'])('a PORT of %s is refused', (port) => {
+    expect(started({ PORT: port })).toEqual({ code: 1, said: `PORT is "${port}": it should be a number from 0 to 65535.` });
+  });
+  test('it is well, and the page may load nothing from elsewhere', async () => {
+    const { page } = await watch(run.browser, run.server.url);
+    const response = await page.goto(`${run.server.url}/healthz`);
+    expect(await response!.json()).toEqual({ ok: true });
+    expect(response!.headers()['content-security-policy']).toMatch(/default-src 'self'/);
+    await page.close();
+  });
+});
+
+describe('the demo plans in the browser', () => {
+  test.each([
+    ['gannet', 7],
+    ['wheatear', 7],
+    ['dunlin', 6],
+  ])('%s opens at every station with its %i lines and nothing in the console', async (id, lines) => {
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    for (const station of ['measure', 'size', 'plumb', 'route', 'make', 'fill']) {
+      await openPlan(page, run.server.url, id, station);
+      expect(await textOf(page, 'main h1')).toBe(station[0]!.toUpperCase() + station.slice(1));
+    }
+    await openPlan(page, run.server.url, id, 'route');
+    expect(await page.$$eval('fl-ribbon [data-line]', (all) => all.length)).toBe(lines);
+    await openPlan(page, run.server.url, id, 'fill');
+    await waitText(page, 'fl-fill-station', 'Fluid to buy');
+    expect(complaints).toEqual([]);
+    await page.close();
+  });
+
+  test('a plan that is nowhere says so and leads back', async () => {
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await page.goto(`${run.server.url}/plan/nowhere/route`, { waitUntil: 'load' });
+    await waitText(page, 'main', 'There is no such plan here');
+    await page.click('main a');
+    await waitText(page, 'main', 'Plans in this browser');
+    expect(complaints).toEqual([]);
+    await page.close();
+  });
+});
