@@ -7,7 +7,9 @@ import { openGannet } from './open-gannet';
 
 /** A station on the demo plan, with the few words its specs need. */
 export async function station<T>(type: Type<T>, id: string, line = 'line-r1') {
-  TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideRouter([{ path: '**', children: [] }])] });
+  TestBed.configureTestingModule({
+    providers: [provideZonelessChangeDetection(), provideRouter([{ path: '**', children: [] }])],
+  });
   const store: PlanStore = await openGannet(id);
   TestBed.inject(Selection).chooseLine(line);
   const fixture: ComponentFixture<T> = TestBed.createComponent(type);

@@ -23,7 +23,8 @@ const MARGIN = 16;
         [attr.viewBox]="d.box"
         [attr.width]="d.width"
         [attr.height]="d.height"
-        class="block max-w-none select-none"
+        class="block h-auto max-w-full select-none"
+        [style.min-width.px]="0.65 * d.width"
         role="group"
         aria-label="The circuits"
       >

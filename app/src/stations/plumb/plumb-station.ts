@@ -17,7 +17,7 @@ import { PartPanel } from './part-panel';
       <div class="grid flex-1 lg:grid-cols-[1fr_23rem]">
         <section class="min-w-0" aria-label="The circuits">
           <ul class="flex flex-wrap gap-x-6 gap-y-1 px-4 pt-3 text-sm" aria-label="Circuits">
-            @for (circuit of view.plan.circuits; track circuit.id) {
+            @for (circuit of circuits(); track circuit.id) {
               <li class="flex items-center gap-2">
                 <span
                   class="h-1.5 w-8 rounded"
@@ -78,6 +78,12 @@ export class PlumbStation {
     return (target && view?.ports.get(target.id)?.part) ?? view?.plan.parts[0] ?? null;
   });
 
+  /** Circuits that have lines. */
+  protected readonly circuits = computed(() =>
+    (this.store.plan()?.circuits ?? []).filter((circuit) =>
+      this.store.plan()!.lines.some((line) => line.circuitId === circuit.id),
+    ),
+  );
   protected readonly lineId = computed(() => this.selection.line()?.line.id ?? null);
 
   protected choose(partId: string): void {
