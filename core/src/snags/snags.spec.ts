@@ -167,7 +167,7 @@ describe('valves and fluids in a layout with an inline handbrake', () => {
 
   test('turned round, pressure comes to its outlet', () => {
     const plan = drawn();
-    const [inlet, outlet] = handbrake(plan).ports as [{ id: string }, { id: string }];
+    const [inlet, outlet] = handbrake(plan).ports as unknown as [{ id: string }, { id: string }];
     const swap = (id: string | null): string | null => (id === inlet.id ? outlet.id : id === outlet.id ? inlet.id : id);
     const turned = {
       ...plan,
