@@ -9,6 +9,7 @@ import {
   type Bleeding,
   type Known,
   type Line,
+  type LineEnd,
   type Part,
   type Plan,
   type Point,
@@ -127,21 +128,9 @@ export const EDITS = {
     const nodesMm = viewPlan(plan).lines.find((view) => view.line.id === id)!.nodesMm;
     return EDITS.setCorners(plan, { id, cornersMm: changeMove(nodesMm, index, moveMm).cornersMm });
   },
-  /** Another tube, with a nut and a bender that go with its size where there are such. */
-  setTube: (plan: Plan, { id, tubeId }: { id: string; tubeId: string }): Plan => {
-    const { odMm } = tubeById(tubeId)!;
-    return onLine(plan, id, (line) => {
-      const end = (e: Line['ends']['a']): Line['ends']['a'] => {
-        const now = NUTS.find((nut) => nut.id === e.nutId)!;
-        if (nutFitsTube(now, odMm)) return e;
-        const nut =
-          NUTS.find((n) => nutFitsTube(n, odMm) && n.flare === e.flare) ?? NUTS.find((n) => nutFitsTube(n, odMm)) ?? now;
-        return { ...e, nutId: nut.id, flare: nut.flare };
-      };
-      const benderId = benderFor(plan.bench, odMm)?.id ?? line.benderId;
-      return { ...line, tubeId, benderId, ends: { a: end(line.ends.a), b: end(line.ends.b) } };
-    });
-  },
+  /** Another tube, with nuts and a bender that go with its size where there are such. */
+  setTube: (plan: Plan, { id, tubeId }: { id: string; tubeId: string }): Plan =>
+    onLine(plan, id, (line) => withTube(line, plan.bench, tubeId)),
 
   tick: (plan: Plan, { id, step, digest, at }: { id: string; step: string; digest: string; at: string }): Plan =>
     onLine(plan, id, (line) => ({ ...line, ticks: [...line.ticks.filter((t) => t.step !== step), { step, digest, at }] })),
@@ -152,10 +141,6 @@ export const EDITS = {
   changeBender: (plan: Plan, { id, patch }: { id: string; patch: Patch<BenchBender> }): Plan => ({
     ...plan,
     bench: { ...plan.bench, benders: patched(plan.bench.benders, id, (b) => ({ ...b, ...patch })) },
-  }),
-  addBender: (plan: Plan, { bender }: { bender: BenchBender }): Plan => ({
-    ...plan,
-    bench: { ...plan.bench, benders: [...plan.bench.benders, bender] },
   }),
   changeBleeding: (plan: Plan, { patch }: { patch: Partial<Bleeding> }): Plan => ({
     ...plan,
@@ -172,6 +157,22 @@ export const EDITS = {
 /** The bender on this bench whose die takes a tube of this diameter. */
 export const benderFor = (bench: Bench, odMm: number): BenchBender | undefined =>
   bench.benders.find((b) => Math.abs(b.tubeOdMm - odMm) <= 0.1);
+
+/** A line in another tube; a nut that does not go with its size gives way to one that does, of the same flare where there is one. */
+export function withTube(line: Line, bench: Bench, tubeId: string): Line {
+  const { odMm } = tubeById(tubeId)!;
+  const fitting = NUTS.filter((nut) => nutFitsTube(nut, odMm));
+  const end = (now: LineEnd): LineEnd => {
+    const nut = fitting.find((n) => n.id === now.nutId) ?? fitting.find((n) => n.flare === now.flare) ?? fitting[0];
+    return nut && nut.id !== now.nutId ? { ...now, nutId: nut.id, flare: nut.flare } : now;
+  };
+  return {
+    ...line,
+    tubeId,
+    benderId: benderFor(bench, odMm)?.id ?? line.benderId,
+    ends: { a: end(line.ends.a), b: end(line.ends.b) },
+  };
+}
 
 export type EditName = keyof typeof EDITS;
 /** An edit as data: its name and figures, so that a snag can carry its mend and a log can keep it. */

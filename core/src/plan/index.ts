@@ -1,6 +1,6 @@
 export { type BleedView } from './bleed-view.ts';
 export { defaultBench, emptyPlan, plainBender } from './defaults.ts';
-export { EDITS, applyEdit, benderFor, type EditCall, type EditName } from './edits.ts';
+export { EDITS, applyEdit, benderFor, withTube, type EditCall, type EditName } from './edits.ts';
 export { freshId } from './fresh-id.ts';
 export { newLine } from './join.ts';
 export { LAYOUTS, type Layout } from './layouts.ts';

@@ -1,7 +1,6 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
-import { freshId, type Line, type LineEnd } from '@firm-line/core/plan';
-import { benderFor } from '@firm-line/core/plan';
+import { benderFor, freshId, withTube, type Line, type LineEnd } from '@firm-line/core/plan';
 import { FLARES, nutById, nutFitsTube, NUTS, tubeById, tubeLabel, TUBES } from '@firm-line/core/stock';
 import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
@@ -172,14 +171,7 @@ export class LineForm {
     this.setEnd(end, { nutId, flare: nutById(nutId)!.flare });
   }
   protected setTube(tubeId: string): void {
-    const odMm = tubeById(tubeId)!.odMm;
-    this.set({ tubeId, benderId: benderFor(this.store.plan()!.bench, odMm)?.id ?? this.draft()!.benderId });
-    for (const end of ENDS) {
-      const now = nutById(this.draft()!.ends[end].nutId)!;
-      if (nutFitsTube(now, odMm)) continue;
-      const nut = this.nuts().find((n) => n.flare === now.flare) ?? this.nuts()[0];
-      if (nut) this.setNut(end, nut.id);
-    }
+    this.draft.update((line) => line && withTube(line, this.store.plan()!.bench, tubeId));
   }
 
   protected keep(event: Event): void {
