@@ -161,7 +161,11 @@ describe('Size', () => {
 
   test('a plan without figures begins with guesses only', async () => {
     const at = await station(SizeStation, 'z5');
-    at.store.apply({ edit: 'setSizing', with: { sizing: null } });
+    at.store.apply(
+      { edit: 'setSheet', with: { sheet: 'sizing', to: null } },
+      { edit: 'setSheet', with: { sheet: 'clutch', to: null } },
+      { edit: 'setSheet', with: { sheet: 'parking', to: null } },
+    );
     await new Promise((done) => setTimeout(done));
     await at.click(
       [...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.includes('Begin with guesses'))!,

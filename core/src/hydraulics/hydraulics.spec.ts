@@ -2,8 +2,7 @@ import fc from 'fast-check';
 import { InputError } from '../fault/index.ts';
 import {
   balancePointZ, braking, clutch, diagnose, forcePerMPa, headMPa, limitsFor, loadsN, locksFirst, mostAdhesion, proportionFor, rearLeads, RESIDUAL_MPA,
-  residualFor, size, stoppingM, sumMl, takenMl, trailer, usableZ, wearMl, whatIf, withFailed, type AxleLines, type Drum, type SizeInput,
-} from './index.ts'; // prettier-ignore
+  residualFor, size, stoppingM, sumMl, takenMl, trailer, usableZ, wearMl, whatIf, withFailed, type AxleLines, type Drum, type SizeInput, combination, parking, parkingLimit, single } from './index.ts'; // prettier-ignore
 
 const LINES: AxleLines = { tubeMm: 2000, idMm: 3.34, odMm: 4.7625, youngGPa: 207, poisson: 0.3, hoseMm: 500, hoseMlPerMPaM: 0.2 };
 const VAN: SizeInput = {
@@ -287,9 +286,43 @@ describe('residual pressure, reservoir, clutch, trailer', () => {
       clearanceMm: 0.2,
       complianceMmPerMPa: 0,
     } as const;
-    const found = trailer({ actuatorMPa: 1600 * 0.006894757, massKg: 1500, axles: [{ brake, loadKg: 750, tyreRadiusMm: 300 }, { brake, loadKg: 750, tyreRadiusMm: 300 }] }); // prettier-ignore
+    const found = trailer({ actuatorMPa: 1600 * 0.006894757, lines: LINES, bulkGPa: 1.7, airMl: 0, axles: [{ brake, loadKg: 750, tyreRadiusMm: 300 }, { brake, loadKg: 750, tyreRadiusMm: 300 }] }); // prettier-ignore
     expect(found.axles[0]!.wheelTorqueNm).toBeCloseTo(2264, -1);
     expect(found.z).toBeCloseTo((4 * found.axles[0]!.wheelTorqueNm) / 0.3 / (1500 * 9.80665), 9);
+  });
+});
+
+describe('levers of their own, the parking brake, combination valves', () => {
+  // 150 N, 5 to 1, 90 %: 675 N on 197.9 mm² is 3.41 MPa; one 34 mm piston a side, µ 0.4, 115 mm: 2·0.4·3.41·907.9·115 = 284.9 N·m.
+  test('a motorcycle lever by hand', () => {
+    const disc = { kind: 'disc', pistonsMm: [34], opposed: true, padMu: 0.4, effectiveRadiusMm: 115, clearanceMm: 0.1, complianceMmPerMPa: 0 } as const;
+    const input = { lever: { forceN: 150, ratio: 5, efficiency: 0.9, strokeMm: 90 }, boreMm: 15.875, strokeMm: 18, deadMm: 1, brake: disc, wheels: 1, tyreRadiusMm: 300, loadN: 1300, lines: { ...LINES, tubeMm: 0, hoseMm: 0 }, bulkGPa: 1.7, airMl: 0 } as const;
+    const found = single(input);
+    expect(found.pressureMPa).toBeCloseTo(3.41, 2);
+    expect(found.wheelTorqueNm).toBeCloseTo(284.9, 0);
+    // Two pistons of 907.9 mm² moving 0.1 mm take 0.182 mL, 0.917 mm of a 15.875 bore, and 1 mm is free: times five at the lever.
+    expect(found.travelMm).toBeCloseTo(5 * 1.917, 2);
+    const both = single({ ...input, wheels: 2 });
+    expect([both.forceN / found.forceN, both.wheelTorqueNm / found.wheelTorqueNm]).toEqual([expect.closeTo(2, 9), expect.closeTo(1, 9)]);
+  }); // prettier-ignore
+
+  // 400 N · 6 · 0.7 = 1680 N of cable, 840 N a wheel, 2520 N at the shoe, ·2.4·0.114 m = 689.5 N·m; 2·689.5/0.32 = 4309 N of 18,633 N: 23.1 % by sine, 23.8 % of grade.
+  test('parking brake by hand', () => {
+    const found = parking({ handN: 400, leverRatio: 6, efficiency: 0.7, shoeRatio: 3, brakeFactor: 2.4, drumRadiusMm: 114, tyreRadiusMm: 320, massKg: 1900 });
+    expect([found.cableN, found.shoeN, found.wheelTorqueNm]).toEqual([expect.closeTo(1680, 6), expect.closeTo(2520, 6), expect.closeTo(689.5, 1)]);
+    expect(found.holdsGrade).toBeCloseTo(0.2377, 3);
+    expect(parking({ handN: 9000, leverRatio: 10, efficiency: 1, shoeRatio: 5, brakeFactor: 4, drumRadiusMm: 150, tyreRadiusMm: 300, massKg: 500 }).holdsGrade).toBeNull();
+    expect([parkingLimit('light')!.grade, parkingLimit('trailer')]).toEqual([0.2, null]);
+  }); // prettier-ignore
+
+  test('metering holds the front off, the shuttle warns from the foot that makes its difference', () => {
+    const found = combination(VAN, { holdOffMPa: 0.8, differentialMPa: 1 });
+    const at = (forceN: number) => size({ ...VAN, pedal: { ...VAN.pedal, forceN } });
+    expect(at(found.frontFromN).pressureMPa.front).toBeCloseTo(0.8, 9);
+    const rear = at(found.frontFromN);
+    expect(found.rearAloneZ).toBeCloseTo(rear.forceN.rear / (VAN.vehicle.massKg * 9.80665), 9);
+    expect(at(found.warnsFromN.front!).pressureMPa.rear).toBeCloseTo(1, 9);
+    expect(combination(VAN, { holdOffMPa: 0.8, differentialMPa: 150 }).warnsFromN).toEqual({ front: null, rear: null });
   });
 });
 

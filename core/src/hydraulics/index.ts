@@ -10,6 +10,7 @@ export {
   type Braking,
 } from './balance.ts';
 export { clutch, type ClutchInput, type ClutchSize } from './clutch.ts';
+export { combination, type Combination, type CombinationSize } from './combination.ts';
 export { diagnose, type DiagnoseInput, type Diagnosis } from './diagnose.ts';
 export { withFailed, type Failure } from './failure.ts';
 export {
@@ -22,9 +23,11 @@ export {
   type Category,
   type Limits,
 } from './limits.ts';
+export { parking, parkingLimit, type ParkingInput, type ParkingLimit, type ParkingSize } from './parking.ts';
 export { proportionFor, rearLeads } from './proportion.ts';
 export { wearMl } from './reservoir.ts';
 export { headMPa, RESIDUAL_MPA, residualFor, type Residual } from './residual.ts';
+export { single, type SingleInput, type SingleSize } from './single.ts';
 export { CAUSES, size, sumMl, takenMl, type Cause, type Size } from './size.ts';
 export { trailer, type TrailerInput, type TrailerSize } from './trailer.ts';
 export * from './types.ts';

@@ -60,4 +60,8 @@ export const emptyPlan = (
   bench,
   bleeding: { school: 'farthest-first', listed: [], purge: 3, fluidId: 'dot-4' },
   sizing: null,
+  trailer: null,
+  singles: [],
+  clutch: null,
+  parking: null,
 });

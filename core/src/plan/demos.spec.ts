@@ -37,7 +37,7 @@ describe('the demo plans', () => {
     expect(view.bleeding[0]!.result!.order.slice(0, 2).map((step) => view.ports.get(step.id)!.part.name)).toEqual(
       expect.arrayContaining(['Second axle left', 'Second axle right']),
     );
-    expect(rules(view.plan)).toEqual(['cut-unsure', 'guess-unmeasured']);
+    expect(rules(view.plan)).toEqual(['cut-unsure', 'guess-unmeasured', 'trailer-brakes']);
   });
 });
 

@@ -16,9 +16,12 @@ import {
   type Port,
   type Target,
 } from './types.ts';
-import { withFigure, type Sizing } from './sizing.ts';
+import { figureAt, withAt, withFigure, type Sheet } from './figures.ts';
 import { viewPlan } from './view.ts';
 
+/** A sheet of figures by its place in the plan, with what it becomes. */
+type Sheets = { [K in 'sizing' | 'trailer' | 'singles' | 'clutch' | 'parking']: { sheet: K; to: Plan[K] } }[
+  'sizing' | 'trailer' | 'singles' | 'clutch' | 'parking'];
 type Patch<T extends { id: string }> = Partial<Omit<T, 'id'>>;
 
 const patched = <T extends { id: string }>(list: readonly T[], id: string, change: (item: T) => T): readonly T[] => {
@@ -146,11 +149,17 @@ export const EDITS = {
     ...plan,
     bleeding: { ...plan.bleeding, ...patch },
   }),
-  setSizing: (plan: Plan, { sizing }: { sizing: Sizing | null }): Plan => ({ ...plan, sizing }),
-  /** One figure of the sizing by its path; it is no guess any more. */
-  setFigure: (plan: Plan, { path, to }: { path: string; to: unknown }): Plan => {
-    if (!plan.sizing) throw new InputError('sizing', 'There are no figures from foot to road yet.');
-    return { ...plan, sizing: withFigure(plan.sizing, path, to) };
+  /** Begins a sheet of figures, puts another in its place, or (null) takes it away. */
+  setSheet: (plan: Plan, { sheet, to }: Sheets): Plan => ({ ...plan, [sheet]: to }),
+  /** One figure or part of a sheet (`sizing`, or `singles.0`) by its path; it is no guess any more, unless `open` says which of it is. */
+  setFigure: (
+    plan: Plan,
+    { of, path, to, open = [] }: { of: string; path: string; to: unknown; open?: readonly string[] },
+  ): Plan => {
+    const sheet = figureAt(plan, of) as Sheet | null | undefined;
+    if (!sheet) throw new InputError(of, 'These figures are not begun yet.');
+    const changed = withFigure(sheet, path, to);
+    return withAt(plan, of.split('.'), { ...changed, open: [...changed.open, ...open] });
   },
 } as const;
 

@@ -11,8 +11,14 @@ export { changeMove, lengthenEnd, movesOf } from './moves.ts';
 export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './read.ts';
 export { type LoadView, type SizeView } from './size-view.ts';
 export {
-  figureAt, loadAt, LOADS, sizeInputOf, typicalBrake, typicalSizing, withFigure, type Load, type LoadName, type Sizing,
+  loadAt, LOADS, sizeInputOf, typicalBrake, typicalSizing, type Hose, type Load, type LoadName, type Sizing,
 } from './sizing.ts'; // prettier-ignore
+export { figureAt, withFigure, type Sheet } from './figures.ts';
+export { figuresOf, PART_FIGURES, type PartFigure, type PartFigures } from './part-figures.ts';
+export {
+  typicalClutch, typicalParking, typicalSingle, typicalTrailer, type ClutchSheet, type ParkingSheet, type SingleSheet, type TrailerSheet,
+} from './sheets.ts'; // prettier-ignore
+export { type ResidualView } from './residual-view.ts';
 export * from './types.ts';
 export { validatePlan } from './validate.ts';
 export { viewPlan, type PlanView } from './view.ts';

@@ -12,7 +12,36 @@ function from1(raw: Raw): Raw {
   return { ...raw, version: 2, circuits, sizing: null };
 }
 
-const STEPS: ReadonlyMap<unknown, (raw: Raw) => Raw> = new Map([[1, from1]]);
+/** From version 2: parts learn their figures, and there are sheets beside the one from foot to road. */
+function from2(raw: Raw): Raw {
+  const each = (list: unknown, change: (item: Raw) => Raw): unknown =>
+    Array.isArray(list)
+      ? list.map((item: unknown) => (typeof item === 'object' && item !== null ? change(item as Raw) : item))
+      : list;
+  const sizing = raw['sizing'] as Raw | null;
+  const open: unknown = sizing?.['open'];
+  return {
+    ...raw,
+    version: 3,
+    parts: each(raw['parts'], (part) => ({ ...part, figures: {}, family: null })),
+    sizing: sizing && {
+      ...sizing,
+      kneePerTurnMPa: null,
+      combination: null,
+      wearMm: { front: 8, rear: 3 },
+      open: Array.isArray(open) ? [...(open as unknown[]), 'wearMm.front', 'wearMm.rear'] : open,
+    },
+    trailer: null,
+    singles: [],
+    clutch: null,
+    parking: null,
+  };
+}
+
+const STEPS: ReadonlyMap<unknown, (raw: Raw) => Raw> = new Map([
+  [1, from1],
+  [2, from2],
+]);
 
 /** A plan of any earlier version as one of the present version; anything else is handed back as it is. */
 export function migrate(raw: Raw): Raw {

@@ -69,6 +69,8 @@ export function newPart(plan: Plan, kind: PartKind, known: Known = NOWHERE): Par
     name: same ? `${spec.name} ${same + 1}` : spec.name,
     kind,
     cavityMl: spec.cavityMl,
+    figures: {},
+    family: null,
     ports: [],
   };
   return spec.ports.reduce<Part>(

@@ -44,7 +44,7 @@ describe('reading and writing a plan file', () => {
     delete raw.sizing;
     raw.circuits.forEach((circuit: { axle?: string }) => delete circuit.axle);
     const plan = readPlan(JSON.stringify({ ...raw, version: 1 }));
-    expect(plan).toMatchObject({ version: 2, sizing: null });
+    expect(plan).toMatchObject({ version: 3, sizing: null });
     expect(plan.circuits.map((c) => c.axle)).toEqual(['front', 'rear', null]);
     expect(plan.lines).toEqual(gannet().lines);
   });

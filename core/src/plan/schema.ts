@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { CATEGORIES } from '../hydraulics/index.ts';
+import { PART_FIGURES } from './part-figures.ts';
 import { CIRCUIT_INKS, PART_KINDS, PLAN_FORMAT, PLAN_VERSION, PORT_ROLES } from './types.ts';
 
 /** Limits of a plan file; far over any vehicle, so that a hostile file ends in a sentence. */
@@ -33,7 +34,17 @@ const known = record({
   side: oneOf(['above', 'below']).optional(),
 });
 
-const port = record({ id, name, role: oneOf(PORT_ROLES), direction: vector(-1e6, 1e6), known });
+const port = record({
+  id,
+  name,
+  role: oneOf(PORT_ROLES),
+  direction: vector(-1e6, 1e6),
+  known,
+  residualMPa: number(0, 1).optional(),
+});
+const figures = record(
+  Object.fromEntries(Object.entries(PART_FIGURES).map(([name, { least, most }]) => [name, number(least, most).optional()])),
+);
 const flareForm = oneOf(['double-flare-45', 'bubble', 'cone-37']);
 const end = record({ portId: id.allow(null), flare: flareForm, nutId: id });
 const flare = record({ clampMm: number(0, 1000), flareExtraMm: number(0, 100) });
@@ -53,13 +64,13 @@ const bender = record({
 const axles = (item: Joi.Schema): Joi.ObjectSchema => record({ front: item, rear: item });
 const load = record({ massKg: number(0, 100_000).greater(0), frontFraction: number(0, 1), cgHeightMm: number(0, 100_000) });
 const over = (most: number): Joi.NumberSchema => number(0, most).greater(0);
-/** One of several shapes, told apart by `kind`. */
-const byKind = (shapes: Readonly<Record<string, Joi.SchemaMap>>): Joi.Schema => {
-  const otherwise: Joi.Schema = record({ kind: oneOf(Object.keys(shapes)) });
+/** One of several shapes, told apart by a field. */
+const byKind = (shapes: Readonly<Record<string, Joi.SchemaMap>>, field = 'kind'): Joi.Schema => {
+  const otherwise: Joi.Schema = record({ [field]: oneOf(Object.keys(shapes)) });
   return Object.entries(shapes).reduce(
     (rest, [kind, keys]) =>
       Joi.alternatives().conditional(
-        Joi.object({ kind: Joi.any().valid(kind).required() })
+        Joi.object({ [field]: Joi.any().valid(kind).required() })
           .unknown(true)
           .required(),
         { then: record(keys), otherwise: rest },
@@ -78,13 +89,16 @@ const brake = byKind({
   },
   drum: { cylinderMm: over(1000), brakeFactor: over(100), drumRadiusMm: over(1000), travelMm: number(0, 1000) },
 });
+const open = list(inList(id), 500);
+const pedal = record({ forceN: over(10_000), ratio: over(100), efficiency: over(1), strokeMm: over(1000) });
+const hose = record({ hoseMm: number(0, 100_000), hoseMlPerMPaM: number(0, 1000) });
 const sizing = record({
   category: oneOf(CATEGORIES),
   wheelbaseMm: over(100_000),
   tyreRadiusMm: axles(over(1000)),
   empty: load,
   laden: load,
-  pedal: record({ forceN: over(10_000), ratio: over(100), efficiency: over(1), strokeMm: over(1000) }),
+  pedal,
   booster: record({ gain: number(1, 100), vacuumKPa: number(0, 1000), diaphragmMm2: number(0, 1e6) }).allow(null),
   master: byKind({
     tandem: { boreMm: over(1000), strokeMm: over(1000), deadMm: number(0, 1000) },
@@ -99,12 +113,67 @@ const sizing = record({
   front: brake,
   rear: brake,
   rearValve: record({ kneeMPa: number(0, 200), slope: number(0, 10) }).allow(null),
-  hoses: axles(record({ hoseMm: number(0, 100_000), hoseMlPerMPaM: number(0, 1000) })),
+  kneePerTurnMPa: over(200).allow(null),
+  combination: record({ holdOffMPa: over(200), differentialMPa: over(200) }).allow(null),
+  hoses: axles(hose),
   bulkGPa: over(1000),
   airMl: axles(number(0, 1e6)),
   mu: over(10),
-  open: list(inList(id), 500),
+  wearMm: axles(number(0, 100)),
+  open,
 }).allow(null);
+const trailer = record({
+  actuatorMPa: over(200),
+  actuatorMl: over(100_000),
+  axles: list(inList(record({ brake, tyreRadiusMm: over(1000), emptyKg: over(100_000), ladenKg: over(100_000) })), 3).min(1),
+  hose,
+  airMl: number(0, 1e6),
+  mu: over(10),
+  open,
+}).allow(null);
+const single = record({
+  name,
+  circuitId: id.allow(null),
+  lever: pedal,
+  boreMm: over(1000),
+  strokeMm: over(1000),
+  deadMm: number(0, 1000),
+  brake,
+  wheels: oneOf([1, 2]),
+  tyreRadiusMm: over(1000),
+  loadKg: over(100_000),
+  hose,
+  airMl: number(0, 1e6),
+  open,
+});
+const clutch = record({
+  pedal,
+  masterBoreMm: over(1000),
+  strokeMm: over(1000),
+  deadMm: number(0, 1000),
+  slaveBoreMm: over(1000),
+  forkRatio: over(100),
+  bearingLoadN: over(100_000),
+  releaseMm: over(1000),
+  mostMm: over(1000),
+  hose,
+  open,
+}).allow(null);
+const parking = byKind(
+  {
+    hydraulic: { open },
+    lever: {
+      handN: over(10_000),
+      leverRatio: over(100),
+      efficiency: over(1),
+      shoeRatio: over(100),
+      brakeFactor: over(100),
+      drumRadiusMm: over(1000),
+      open,
+    },
+  },
+  'by',
+).allow(null);
 
 /** Shape of a plan file of the present version. Unknown fields are kept. */
 export const planSchema = record({
@@ -117,7 +186,19 @@ export const planSchema = record({
   changedAt: time,
   units: oneOf(['metric', 'inch']),
   points: list(inList(record({ id, name, known }))),
-  parts: list(inList(record({ id, name, kind: oneOf(PART_KINDS), cavityMl: number(0, 1e6), ports: list(inList(port), 200) }))),
+  parts: list(
+    inList(
+      record({
+        id,
+        name,
+        kind: oneOf(PART_KINDS),
+        cavityMl: number(0, 1e6),
+        figures,
+        family: oneOf(['glycol', 'silicone', 'mineral', null]),
+        ports: list(inList(port), 200),
+      }),
+    ),
+  ),
   circuits: list(
     inList(
       record({ id, name, work: oneOf(['brake', 'clutch']), ink: oneOf(CIRCUIT_INKS), axle: oneOf(['front', 'rear', null]) }),
@@ -151,4 +232,8 @@ export const planSchema = record({
     fluidId: id,
   }),
   sizing,
+  trailer,
+  singles: list(inList(single), 4),
+  clutch,
+  parking,
 });

@@ -1,5 +1,8 @@
-import type { Axles, AxleLines, Booster, Brake, Category, Master, Pedal, RearValve, SizeInput } from '../hydraulics/index.ts';
-import { tubeBoreMm, tubeById, type TubeStock } from '../stock/index.ts';
+import type {
+  Axle, Axles, AxleLines, Booster, Brake, Category, Combination, Disc, Drum, Master, Pedal, RearValve, SizeInput,
+} from '../hydraulics/index.ts'; // prettier-ignore
+import { allGuessed, numberPaths, type Sheet } from './figures.ts';
+import { linesOf } from './line-figures.ts';
 import type { LineView } from './line-view.ts';
 import type { Plan } from './types.ts';
 
@@ -12,8 +15,9 @@ export interface Load {
 export const LOADS = ['empty', 'laden'] as const;
 export type LoadName = (typeof LOADS)[number];
 
+export type Hose = Pick<AxleLines, 'hoseMm' | 'hoseMlPerMPaM'>;
 /** What the foot does to the road, as the user gave it. Tube lengths are the plan's own. */
-export interface Sizing {
+export interface Sizing extends Sheet {
   readonly category: Category;
   readonly wheelbaseMm: number;
   readonly tyreRadiusMm: Axles<number>;
@@ -25,39 +29,15 @@ export interface Sizing {
   readonly front: Brake;
   readonly rear: Brake;
   readonly rearValve: RearValve | null;
-  readonly hoses: Axles<{ readonly hoseMm: number; readonly hoseMlPerMPaM: number }>;
+  /** How far one turn of the valve's adjuster moves its knee, by the maker's sheet; null where that is not known. */
+  readonly kneePerTurnMPa: number | null;
+  readonly combination: Combination | null;
+  readonly hoses: Axles<Hose>;
   readonly bulkGPa: number;
   readonly airMl: Axles<number>;
   readonly mu: number;
-  /** Figures that are still guesses, by their path here (`pedal.ratio`). */
-  readonly open: readonly string[];
-}
-
-/** Young's modulus and Poisson's ratio of brake tube. Source: handbook values (from memory). */
-const STIFFNESS: Record<TubeStock['material'], { readonly youngGPa: number; readonly poisson: number }> = {
-  steel: { youngGPa: 207, poisson: 0.3 },
-  stainless: { youngGPa: 193, poisson: 0.3 },
-  'copper-nickel': { youngGPa: 135, poisson: 0.34 },
-};
-/** What an axle without lines yet is reckoned with: no length of an ordinary tube. */
-const NO_TUBE = tubeById('3-16-steel')!;
-
-/** The lines of an axle put together: all their length, of the tube that most of it is made of. */
-function axleLines(plan: Plan, sizing: Sizing, lines: readonly LineView[], axle: 'front' | 'rear'): AxleLines {
-  const circuits = new Set(plan.circuits.filter((c) => c.work === 'brake' && c.axle === axle).map((c) => c.id));
-  const own = lines.filter((line) => circuits.has(line.line.circuitId) && line.card);
-  const longest = own.reduce<LineView | null>(
-    (most, line) => (!most || line.card!.developedMm > most.card!.developedMm ? line : most),
-    null,
-  );
-  const tube = longest?.tube ?? NO_TUBE;
-  return {
-    tubeMm: own.reduce((sum, line) => sum + line.card!.developedMm, 0),
-    idMm: tubeBoreMm(tube),
-    odMm: tube.odMm,
-    ...STIFFNESS[tube.material],
-    ...sizing.hoses[axle],
-  };
+  /** Lining that may wear away before it is renewed. */
+  readonly wearMm: Axles<number>;
 }
 
 /** The load between empty (0) and laden (1). */
@@ -69,38 +49,25 @@ export const loadAt = ({ empty, laden }: Pick<Sizing, 'empty' | 'laden'>, share:
 /** What `size` reads, from the plan at a load between empty (0) and laden (1). */
 export function sizeInputOf(plan: Plan, sizing: Sizing, lines: readonly LineView[], share: number): SizeInput {
   const { wheelbaseMm, tyreRadiusMm, pedal, booster, master, front, rear, rearValve, bulkGPa, airMl, mu } = sizing;
+  const linesAt = (axle: Axle): AxleLines =>
+    linesOf(
+      lines,
+      plan.circuits.filter((c) => c.work === 'brake' && c.axle === axle).map((c) => c.id),
+      sizing.hoses[axle],
+    );
   return {
     vehicle: { ...loadAt(sizing, share), wheelbaseMm, tyreRadiusMm },
     pedal, booster, master, front, rear, rearValve, airMl, mu,
-    lines: { front: axleLines(plan, sizing, lines, 'front'), rear: axleLines(plan, sizing, lines, 'rear') },
+    lines: { front: linesAt('front'), rear: linesAt('rear') },
     fluid: { bulkGPa },
   }; // prettier-ignore
 }
 
-type Json = { readonly [key: string]: unknown };
-const withAt = (value: unknown, path: readonly string[], to: unknown): unknown => {
-  const [key, ...rest] = path;
-  if (key === undefined) return to;
-  if (Array.isArray(value)) return value.map((item, i) => (String(i) === key ? withAt(item, rest, to) : item));
-  return { ...(value as Json), [key]: withAt((value as Json)[key], rest, to) };
-};
-
-/** A figure by its path, such as `pedal.ratio` or `front.pistonsMm.0`. */
-export const figureAt = (sizing: Sizing, path: string): unknown =>
-  path.split('.').reduce<unknown>((value, key) => (value as Json | undefined)?.[key], sizing);
-
-/** The sizing with one figure or part of it changed; what is set is no guess any more. */
-export function withFigure(sizing: Sizing, path: string, to: unknown): Sizing {
-  const changed = withAt(sizing, path.split('.'), to) as Sizing;
-  return { ...changed, open: sizing.open.filter((open) => open !== path && !open.startsWith(`${path}.`)) };
-}
-
-/** Every path that leads to a number. */
-function numberPaths(value: unknown, path = ''): string[] {
-  if (typeof value === 'number') return [path];
-  if (typeof value !== 'object' || value === null) return [];
-  return Object.entries(value).flatMap(([key, item]) => numberPaths(item, path ? `${path}.${key}` : key));
-}
+/** An ordinary brake of each kind. Common practice. */
+export const TYPICAL_BRAKE: { readonly disc: Disc; readonly drum: Drum } = {
+  disc: { kind: 'disc', pistonsMm: [54], opposed: false, padMu: 0.4, effectiveRadiusMm: 115, clearanceMm: 0.15, complianceMmPerMPa: 0.015 },
+  drum: { kind: 'drum', cylinderMm: 19.05, brakeFactor: 2.4, drumRadiusMm: 114, travelMm: 2.2 },
+}; // prettier-ignore
 
 const TYPICAL: Omit<Sizing, 'category' | 'open'> = {
   wheelbaseMm: 2700,
@@ -110,28 +77,23 @@ const TYPICAL: Omit<Sizing, 'category' | 'open'> = {
   pedal: { forceN: 400, ratio: 6, efficiency: 0.9, strokeMm: 150 },
   booster: null,
   master: { kind: 'tandem', boreMm: 22.225, strokeMm: 34, deadMm: 1.5 },
-  front: {
-    kind: 'disc',
-    pistonsMm: [54],
-    opposed: false,
-    padMu: 0.4,
-    effectiveRadiusMm: 115,
-    clearanceMm: 0.15,
-    complianceMmPerMPa: 0.015,
-  },
-  rear: { kind: 'drum', cylinderMm: 19.05, brakeFactor: 2.4, drumRadiusMm: 114, travelMm: 2.2 },
+  front: TYPICAL_BRAKE.disc,
+  rear: TYPICAL_BRAKE.drum,
   rearValve: null,
+  kneePerTurnMPa: null,
+  combination: null,
   hoses: { front: { hoseMm: 800, hoseMlPerMPaM: 0.2 }, rear: { hoseMm: 400, hoseMlPerMPaM: 0.2 } },
   bulkGPa: 1.7,
   airMl: { front: 0, rear: 0 },
   mu: 0.8,
+  wearMm: { front: 8, rear: 3 },
 };
 
 /** Figures of an ordinary vehicle to begin with: every one of them a guess. Common practice. */
-export const typicalSizing = (category: Category): Sizing => ({ category, ...TYPICAL, open: numberPaths(TYPICAL) });
+export const typicalSizing = (category: Category): Sizing => ({ category, ...allGuessed(TYPICAL) });
 
-/** The other kind of brake with typical figures, each a guess under `axle`. */
-export const typicalBrake = (kind: Brake['kind'], axle: 'front' | 'rear'): { readonly brake: Brake; readonly open: string[] } => {
-  const brake = kind === 'disc' ? TYPICAL.front : TYPICAL.rear;
-  return { brake, open: numberPaths(brake, axle) };
-};
+/** A brake of a kind with typical figures, each a guess under `path`. */
+export const typicalBrake = (kind: Brake['kind'], path: string): { readonly brake: Brake; readonly open: string[] } => ({
+  brake: TYPICAL_BRAKE[kind],
+  open: numberPaths(TYPICAL_BRAKE[kind], path),
+});

@@ -1,14 +1,16 @@
 import type { Axle } from '../hydraulics/index.ts';
 import type { School } from '../bleed/index.ts';
-import type { FlareForm } from '../stock/index.ts';
+import type { FlareForm, FluidFamily } from '../stock/index.ts';
 import type { Side, Tape } from '../survey/index.ts';
 import type { Bender } from '../tube/index.ts';
 import type { UnitSystem } from '../units/index.ts';
 import type { Vec3 } from '../vec/index.ts';
+import type { PartFigures } from './part-figures.ts';
+import type { ClutchSheet, ParkingSheet, SingleSheet, TrailerSheet } from './sheets.ts';
 import type { Sizing } from './sizing.ts';
 
 export const PLAN_FORMAT = 'firmline-plan';
-export const PLAN_VERSION = 2;
+export const PLAN_VERSION = 3;
 
 /**
  * Where something is and how that is known. `atMm` with `sigmaMm` (one standard deviation per axis)
@@ -40,6 +42,8 @@ export interface Port {
   /** Out of the port: the way a tube leaves it. */
   readonly direction: Vec3;
   readonly known: Known;
+  /** Of a master's outlet: the residual valve built into it. */
+  readonly residualMPa?: number;
 }
 
 export const PART_KINDS = [
@@ -53,6 +57,10 @@ export interface Part {
   readonly kind: PartKind;
   /** Fluid it holds besides its lines, reservoir included. */
   readonly cavityMl: number;
+  /** What its sheet or its plate says; what is not there is not known. */
+  readonly figures: PartFigures;
+  /** Fluid its seals are made for or that it has held; null where that is not known. */
+  readonly family: FluidFamily | null;
   readonly ports: readonly Port[];
 }
 
@@ -132,6 +140,10 @@ export interface Plan {
   readonly bleeding: Bleeding;
   /** From foot to road; null until it is begun. */
   readonly sizing: Sizing | null;
+  readonly trailer: TrailerSheet | null;
+  readonly singles: readonly SingleSheet[];
+  readonly clutch: ClutchSheet | null;
+  readonly parking: ParkingSheet | null;
 }
 
 /** Something with a place of its own: a point or a port of a part. */

@@ -89,6 +89,10 @@ export function validatePlan(plan: Plan): Fault[] {
       joined.set(portId, `line ${line.name}`);
     }
   });
+  plan.singles.forEach((single, i) => {
+    if (single.circuitId !== null && !circuits.has(single.circuitId))
+      say(`singles[${i}].circuitId`, `There is no circuit "${single.circuitId}".`);
+  });
   if (!fluidById(plan.bleeding.fluidId)) say('bleeding.fluidId', `There is no fluid "${plan.bleeding.fluidId}" in stock.`);
   const listed = new Set<string>();
   plan.bleeding.listed.forEach((portId, i) => {

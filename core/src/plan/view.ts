@@ -1,8 +1,10 @@
 import { bleedViews, type BleedView } from './bleed-view.ts';
 import { fixAll, type Fixed } from './fixed.ts';
 import { lineView, type LineView, type PortView } from './line-view.ts';
+import { residualViews, type ResidualView } from './residual-view.ts';
 import { sizeView, type SizeView } from './size-view.ts';
 import { allPorts, type Circuit, type Plan, type Point } from './types.ts';
+import { worksView, type WorksView } from './works-view.ts';
 
 export interface PointView {
   readonly point: Point;
@@ -17,6 +19,8 @@ export interface PlanView {
   readonly circuits: ReadonlyMap<string, Circuit>;
   readonly bleeding: readonly BleedView[];
   readonly size: SizeView | null;
+  readonly works: WorksView;
+  readonly residuals: readonly ResidualView[];
 }
 
 const remembered = new WeakMap<Plan, PlanView>();
@@ -30,7 +34,13 @@ export function viewPlan(plan: Plan): PlanView {
   const ports = new Map(allPorts(plan).map(({ part, port }) => [port.id, { part, port, fixed: fixed.get(port.id)! }]));
   const lines = plan.lines.map((line) => lineView(line, plan.bench, ports));
   const circuits = new Map(plan.circuits.map((circuit) => [circuit.id, circuit]));
-  const view = { plan, points, ports, lines, circuits, bleeding: bleedViews(plan, lines), size: sizeView(plan, lines) };
+  const view = {
+    plan, points, ports, lines, circuits,
+    bleeding: bleedViews(plan, lines),
+    size: sizeView(plan, lines),
+    works: worksView(plan, lines),
+    residuals: residualViews(plan.parts, ports, lines),
+  }; // prettier-ignore
   remembered.set(plan, view);
   return view;
 }

@@ -32,6 +32,22 @@ import { bothAxles } from './rules/both-axles.ts';
 import { valveBackwards } from './rules/valve-backwards.ts';
 import { siliconeModulator } from './rules/silicone-modulator.ts';
 import { noParkingBrake } from './rules/no-parking-brake.ts';
+import { residualMissing } from './rules/residual-missing.ts';
+import { residualNeedless } from './rules/residual-needless.ts';
+import { residualWrong } from './rules/residual-wrong.ts';
+import { levelUnknown } from './rules/level-unknown.ts';
+import { freePlay } from './rules/free-play.ts';
+import { reservoirSmall } from './rules/reservoir-small.ts';
+import { overRating } from './rules/over-rating.ts';
+import { masterDry } from './rules/master-dry.ts';
+import { bleederLow } from './rules/bleeder-low.ts';
+import { fedTwice } from './rules/fed-twice.ts';
+import { fluidsMeet } from './rules/fluids-meet.ts';
+import { parkingHydraulic } from './rules/parking-hydraulic.ts';
+import { parkingWeak } from './rules/parking-weak.ts';
+import { clutchTravel } from './rules/clutch-travel.ts';
+import { trailerBrakes } from './rules/trailer-brakes.ts';
+import { leverStroke } from './rules/lever-stroke.ts';
 import type { Level, Rule, Snag } from './snag.ts';
 
 export { type Level, type Place, type Snag, type Station } from './snag.ts';
@@ -48,6 +64,13 @@ const RULES: readonly Rule[] = [
   footTooHard,
   boosterWeak,
   valveNeeded,
+  leverStroke,
+  trailerBrakes,
+  clutchTravel,
+  parkingWeak,
+  parkingHydraulic,
+  reservoirSmall,
+  overRating,
   figureUnlikely,
   figuresGuessed,
   lineOpen,
@@ -59,6 +82,15 @@ const RULES: readonly Rule[] = [
   bothAxles,
   valveBackwards,
   siliconeModulator,
+  masterDry,
+  fedTwice,
+  bleederLow,
+  residualWrong,
+  residualMissing,
+  residualNeedless,
+  levelUnknown,
+  freePlay,
+  fluidsMeet,
   noParkingBrake,
   noRoom,
   nutTrapped,

@@ -1,6 +1,19 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { applyEdit, emptyPlan, LAYOUTS, newPart, readPlan, viewPlan, type EditCall, type Plan } from '../plan/index.ts';
+import {
+  applyEdit,
+  emptyPlan,
+  LAYOUTS,
+  newPart,
+  newPort,
+  readPlan,
+  typicalClutch,
+  typicalParking,
+  typicalSingle,
+  viewPlan,
+  type EditCall,
+  type Plan,
+} from '../plan/index.ts';
 import { inspect, type Snag } from './index.ts';
 
 const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
@@ -18,7 +31,10 @@ describe('snags of the demo plan', () => {
       ['mind', 'guess-unmeasured', 'Rear right, hose end at bracket'],
       ['mind', 'valve-needed', 'Rear valve'],
       ['mind', 'figures-guessed', 'Foot to road'],
+      ['mind', 'residual-missing', 'Front left'],
+      ['mind', 'residual-missing', 'Front right'],
       ['mind', 'cut-unsure', 'R3'],
+      ['note', 'free-play', 'Clutch master'],
       ['note', 'flare-before-bend', 'F2, end B'],
     ]);
   });
@@ -117,7 +133,7 @@ describe('each rule against a plan spoilt for it', () => {
 
   /** Sizing of the demo plan with some figures changed. */
   const sized = (...figures: [path: string, to: unknown][]): Plan =>
-    after(...figures.map(([path, to]): EditCall => ({ edit: 'setFigure', with: { path, to } })));
+    after(...figures.map(([path, to]): EditCall => ({ edit: 'setFigure', with: { of: 'sizing', path, to } })));
   test.each<[string, [string, unknown][], Snag['level'], RegExp]>([
     ['pedal-stroke', [['master.strokeMm', 10]], 'stop', /runs out of stroke/],
     ['pedal-stroke', [['airMl.rear', 4]], 'mind', /goes down \d+ of 190 mm/],
@@ -133,6 +149,54 @@ describe('each rule against a plan spoilt for it', () => {
       expect.arrayContaining([expect.stringMatching(sentence)]),
     );
   });
+  /** Figures of another sheet, of a part, or of a port changed. */
+  const figures = (of: string, path: string, to: unknown): EditCall => ({ edit: 'setFigure', with: { of, path, to } });
+  const part = (id: string, patch: object): EditCall => ({ edit: 'changePart', with: { id, patch } });
+  const port = (id: string, patch: object): EditCall => ({ edit: 'changePort', with: { id, patch } });
+  const fl = gannet().parts.find((p) => p.id === 'fl')!;
+  test.each<[string, EditCall[], Snag['level'], RegExp]>([
+    ['residual-wrong', [port('port-master-front', { residualMPa: 0.0689 })], 'stop', /^Tandem master, .*: It holds 10 psi on Front left, a disc: it drags and burns/],
+    ['residual-wrong', [port('port-master-rear', { residualMPa: 0.0138 })], 'mind', /holds 2 psi and feeds Rear left, a drum/],
+    ['residual-missing', [port('port-master-rear', { residualMPa: 0 })], 'note', /Rear left: Drums mostly take a residual valve of 10 psi/],
+    ['residual-needless', [part('master', { figures: { levelMm: 900 } }), port('port-master-front', { residualMPa: 0.0138 })], 'mind', /stands above Front left, so it cannot drain back: its residual valve of 2 psi only/],
+    ['level-unknown', [part('master', { figures: {} })], 'note', /^Tandem master: How high its fluid stands is not set down/],
+    ['free-play', [part('master', { figures: { freePlayMm: 0 } })], 'stop', /has 0 mm of free play: preloaded it closes the compensating port/],
+    ['reservoir-small', [part('master', { figures: { reservoirMl: 60 } })], 'mind', /holds 60 mL .* worn linings take 92 mL/],
+    ['over-rating', [part('fl', { figures: { ratingMPa: 5 } })], 'stop', /^Front left: It comes to 6.9 MPa and is rated for 5/],
+    ['master-dry', [{ edit: 'addPort', with: { partId: 'master', port: newPort(gannet(), 'feed', 'feed') } }], 'stop', /No reservoir is joined to this feed/],
+    ['bleeder-low', [port('bleed-fl', { direction: [0, 0, -1] })], 'stop', /^Front left, bleeder: It does not point up/],
+    ['bleeder-low', [port('bleed-cs', { known: { how: 'typed', atMm: [1180, -60, 380], sigmaMm: [1, 1, 1] } })], 'stop', /^Clutch slave, bleeder: It lies .* under another port/],
+    ['fed-twice', [{ edit: 'addPort', with: { partId: 'fl', port: { ...fl.ports[0]!, id: 'second' } } }, end('line-f3', 'b', 'second')], 'mind', /^Front left: F2 and F3 both feed it/],
+    ['fluids-meet', [part('fl', { family: 'silicone' })], 'stop', /^Front left: It is made for silicone or has held it, and the plan fills DOT 4/],
+    ['parking-hydraulic', [{ edit: 'setSheet', with: { sheet: 'parking', to: typicalParking('hydraulic') } }], 'stop', /leaks down and shrinks/],
+    ['parking-weak', [figures('parking', 'handN', 200)], 'stop', /Laden it holds on 1\d % and 20 % is asked/],
+    ['parking-weak', [figures('parking', 'handN', 450)], 'mind', /450 N by hand is over the 400 N/],
+    ['clutch-travel', [figures('clutch', 'slaveBoreMm', 30)], 'stop', /The bearing moves 5.\d mm and needs 8/],
+    ['clutch-travel', [figures('clutch', 'slaveBoreMm', 16)], 'mind', /and 11.5 mm is the most: set a stop/],
+    ['clutch-travel', [figures('clutch', 'bearingLoadN', 4000)], 'mind', /N of foot and 130 N is what you want/],
+    ['figures-guessed', [{ edit: 'setSheet', with: { sheet: 'clutch', to: typicalClutch() } }], 'mind', /^Clutch: \d+ figures are still a guess/],
+    ['figure-unlikely', [figures('clutch', 'slaveBoreMm', 7)], 'mind', /7 mm is unlikely/],
+  ])('%s %#', (rule, calls, level, sentence) => {
+    const snags = found(after(...calls), rule).filter((s) => s.level === level);
+    expect(snags.map((s) => `${s.where}: ${s.text}`)).toEqual(expect.arrayContaining([expect.stringMatching(sentence)]));
+    expect(found(gannet(), rule).map((s) => `${s.where}: ${s.text}`)).not.toEqual(expect.arrayContaining([expect.stringMatching(sentence)]));
+  }); // prettier-ignore
+
+  test('a trailer: an actuator too small, a pressure that is a slip of the tongue', () => {
+    const dunlin = readPlan(readFileSync(join(__dirname, '../../../demo/dunlin.firmline.json'), 'utf8'));
+    const of = (path: string, to: unknown) => applyEdit(dunlin, { edit: 'setFigure', with: { of: 'trailer', path, to } });
+    expect(found(dunlin, 'trailer-brakes').map((s) => s.where)).toEqual(['Trailer, empty']);
+    expect(found(of('actuatorMl', 5), 'trailer-brakes').map((s) => s.where)).toContain('Actuator');
+    // 16,000 psi in place of 1,600.
+    expect(found(of('actuatorMPa', 16_000 * 0.006894757), 'figure-unlikely')[0]!.text).toMatch(/^110.32 MPa is unlikely/);
+  });
+
+  test('a lever of its own that runs out of stroke', () => {
+    const sheet = { ...typicalSingle('Hand lever', 'circuit-1'), strokeMm: 2 };
+    const plan = after({ edit: 'setSheet', with: { sheet: 'singles', to: [sheet] } });
+    expect(found(plan, 'lever-stroke')).toMatchObject([{ level: 'stop', where: 'Hand lever' }]);
+  });
+
   test('no limit is judged where none is known', () => {
     expect(
       found(sized(['category', 'competition'], ['pedal.forceN', 900]), 'stops-too-long').filter((s) => /limit/.test(s.text)),

@@ -4,11 +4,12 @@ import { SnagRow } from '../../kit/snag-row';
 import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
 import { Jump } from '../../shell/jump';
+import { PartFiguresForm } from './part-figures-form';
 
 /** The chosen part: what each of its ports is joined to, and joining one to another. */
 @Component({
   selector: 'fl-part-panel',
-  imports: [SnagRow],
+  imports: [PartFiguresForm, SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="flex items-start gap-2">
@@ -65,6 +66,7 @@ import { Jump } from '../../shell/jump';
         </li>
       }
     </ul>
+    <fl-part-figures-form [part]="part()" />
   `,
 })
 export class PartPanel {

@@ -1,8 +1,15 @@
-import type { Brake } from '@firm-line/core/hydraulics';
-import type { CATEGORIES } from '@firm-line/core/hydraulics';
-import type { Sizing } from '@firm-line/core/plan';
+import type { Brake, CATEGORIES } from '@firm-line/core/hydraulics';
+import {
+  typicalBrake,
+  typicalTrailer,
+  type ClutchSheet,
+  type ParkingSheet,
+  type SingleSheet,
+  type Sizing,
+  type TrailerSheet,
+} from '@firm-line/core/plan';
 
-/** One figure that is an input, by its path in the sizing. Lengths follow the units of the plan, the rest is as its label says. */
+/** One figure that is an input, by its path in its sheet. Lengths follow the units of the plan, the rest is as its label says. */
 export interface FigureSpec {
   readonly path: string;
   readonly label: string;
@@ -10,9 +17,18 @@ export interface FigureSpec {
   readonly least: number;
   readonly most: number;
 }
+/** What one tap changes in a group: another kind of part, one more, or none. */
+export interface FigureAction {
+  readonly label: string;
+  readonly path: string;
+  readonly to: unknown;
+  /** Paths of what it brings as guesses. */
+  readonly open?: readonly string[];
+}
 export interface FigureGroup {
   readonly name: string;
   readonly figures: readonly FigureSpec[];
+  readonly actions?: readonly FigureAction[];
 }
 
 const length = (path: string, label: string, least = 0.1, most = 1000): FigureSpec => ({
@@ -30,27 +46,79 @@ const number = (path: string, label: string, least: number, most: number): Figur
   most,
 });
 
-function brakeFigures(axle: 'front' | 'rear', brake: Brake): FigureSpec[] {
+const pedalFigures = (path: string, foot: string): FigureSpec[] => [
+  number(`${path}.forceN`, `${foot}, N`, 1, 3000),
+  number(`${path}.ratio`, 'Ratio', 0.5, 30),
+  number(`${path}.efficiency`, 'Efficiency', 0.1, 1),
+  length(`${path}.strokeMm`, 'Stroke there is', 1),
+];
+const hoseFigures = (path: string, label = 'Hose'): FigureSpec[] => [
+  length(`${path}.hoseMm`, label, 0, 20_000),
+  number(`${path}.hoseMlPerMPaM`, 'Hose takes, mL per MPa and m', 0, 10),
+];
+
+function brakeFigures(path: string, brake: Brake): FigureSpec[] {
   if (brake.kind === 'drum') {
     return [
-      length(`${axle}.cylinderMm`, 'Wheel cylinder'),
-      length(`${axle}.drumRadiusMm`, 'Drum radius'),
-      number(`${axle}.brakeFactor`, 'Brake factor', 0.1, 20),
-      length(`${axle}.travelMm`, 'Piston travel to the drum', 0, 50),
+      length(`${path}.cylinderMm`, 'Wheel cylinder'),
+      length(`${path}.drumRadiusMm`, 'Drum radius'),
+      number(`${path}.brakeFactor`, 'Brake factor', 0.1, 20),
+      length(`${path}.travelMm`, 'Piston travel to the drum', 0, 50),
     ];
   }
   return [
-    ...brake.pistonsMm.map((_, i) => length(`${axle}.pistonsMm.${i}`, `Piston ${i + 1}${brake.opposed ? ' of one side' : ''}`)),
-    length(`${axle}.effectiveRadiusMm`, 'Radius to the pad middle'),
-    number(`${axle}.padMu`, 'Grip of the pads, µ', 0.05, 2),
-    length(`${axle}.clearanceMm`, 'Gap of a piston', 0, 10),
-    number(`${axle}.complianceMmPerMPa`, 'Give, mm per MPa', 0, 1),
+    ...brake.pistonsMm.map((_, i) => length(`${path}.pistonsMm.${i}`, `Piston ${i + 1}${brake.opposed ? ' of one side' : ''}`)),
+    length(`${path}.effectiveRadiusMm`, 'Radius to the pad middle'),
+    number(`${path}.padMu`, 'Grip of the pads, µ', 0.05, 2),
+    length(`${path}.clearanceMm`, 'Gap of a piston', 0, 10),
+    number(`${path}.complianceMmPerMPa`, 'Give, mm per MPa', 0, 1),
   ];
 }
 
+/** The other kind of brake, and for a disc how many pistons press on a side and from where. */
+function brakeActions(path: string, brake: Brake): FigureAction[] {
+  const other = typicalBrake(brake.kind === 'disc' ? 'drum' : 'disc', path);
+  const swap = { label: brake.kind === 'disc' ? 'Drums instead' : 'Discs instead', path, to: other.brake, open: other.open };
+  if (brake.kind === 'drum') return [swap];
+  const { pistonsMm, opposed } = brake;
+  const last = pistonsMm.at(-1)!;
+  return [
+    swap,
+    { label: opposed ? 'Sliding caliper' : 'Opposed pistons', path: `${path}.opposed`, to: !opposed },
+    {
+      label: 'One piston more',
+      path: `${path}.pistonsMm`,
+      to: [...pistonsMm, last],
+      open: [`${path}.pistonsMm.${pistonsMm.length}`],
+    },
+    ...(pistonsMm.length > 1 ? [{ label: 'One less', path: `${path}.pistonsMm`, to: pistonsMm.slice(0, -1) }] : []),
+  ];
+}
+
+const BOOSTER = { gain: 4, vacuumKPa: 65, diaphragmMm2: 35_000 };
+const VALVE = { kneeMPa: 3, slope: 0.4 };
+const COMBINATION = { holdOffMPa: 0.8, differentialMPa: 0.7 };
+/** Something that may be there or not: what one tap puts in is a guess. */
+const inOrOut = (path: string, now: object | null, to: object): FigureAction[] => [
+  now
+    ? { label: 'Take it out', path, to: null }
+    : { label: 'Put one in', path, to, open: Object.keys(to).map((key) => `${path}.${key}`) },
+];
+
+function masterAction({ master }: Sizing): FigureAction {
+  const { strokeMm, deadMm } = master;
+  return master.kind === 'tandem'
+    ? {
+        label: 'Two masters and a bar',
+        path: 'master',
+        to: { kind: 'twin', frontBoreMm: master.boreMm, rearBoreMm: master.boreMm, frontShare: 0.5, strokeMm, deadMm },
+      }
+    : { label: 'One tandem master', path: 'master', to: { kind: 'tandem', boreMm: master.frontBoreMm, strokeMm, deadMm } };
+}
+
 /** Every figure from foot to road, in the order of the chain. */
-export function figureGroups(sizing: Sizing): FigureGroup[] {
-  const { master, booster, rearValve } = sizing;
+export function roadFigures(sizing: Sizing): FigureGroup[] {
+  const { master, booster, rearValve, combination, kneePerTurnMPa } = sizing;
   const load = (name: 'empty' | 'laden'): FigureGroup => ({
     name: name === 'empty' ? 'Vehicle empty' : 'Vehicle laden',
     figures: [
@@ -59,24 +127,185 @@ export function figureGroups(sizing: Sizing): FigureGroup[] {
       length(`${name}.cgHeightMm`, 'Height of the centre of gravity', 0, 5000),
     ],
   });
+  const brakes = (axle: 'front' | 'rear'): FigureGroup => ({
+    name: axle === 'front' ? 'Front brakes' : 'Rear brakes',
+    figures: [
+      ...brakeFigures(axle, sizing[axle]),
+      ...hoseFigures(`hoses.${axle}`, 'Hose, both wheels'),
+      number(`airMl.${axle}`, 'Air left in, mL', 0, 100),
+      length(`wearMm.${axle}`, 'Lining that wears away', 0, 50),
+    ],
+    actions: brakeActions(axle, sizing[axle]),
+  });
+  const turn =
+    kneePerTurnMPa === null
+      ? { label: 'Enter a turn', path: 'kneePerTurnMPa', to: 0.5, open: ['kneePerTurnMPa'] }
+      : { label: 'Turn not known', path: 'kneePerTurnMPa', to: null };
   return [
-    { name: 'Foot and lever', figures: [number('pedal.forceN', 'Foot, N', 1, 3000), number('pedal.ratio', 'Pedal ratio', 0.5, 30), number('pedal.efficiency', 'Efficiency', 0.1, 1), length('pedal.strokeMm', 'Pedal stroke', 1)] },
-    { name: 'Booster', figures: booster ? [number('booster.gain', 'Gain', 1, 20), number('booster.vacuumKPa', 'Vacuum, kPa', 0, 101), number('booster.diaphragmMm2', 'Diaphragm, mm²', 100, 500_000)] : [] },
+    { name: 'Foot and lever', figures: pedalFigures('pedal', 'Foot') },
+    {
+      name: 'Booster',
+      figures: booster
+        ? [
+            number('booster.gain', 'Gain', 1, 20),
+            number('booster.vacuumKPa', 'Vacuum, kPa', 0, 101),
+            number('booster.diaphragmMm2', 'Diaphragm, mm²', 100, 500_000),
+          ]
+        : [],
+      actions: inOrOut('booster', booster, BOOSTER),
+    },
     {
       name: 'Master',
       figures:
         master.kind === 'tandem'
-          ? [length('master.boreMm', 'Bore', 3, 100), length('master.strokeMm', 'Stroke'), length('master.deadMm', 'Free stroke', 0)]
-          : [length('master.frontBoreMm', 'Front bore', 3, 100), length('master.rearBoreMm', 'Rear bore', 3, 100), number('master.frontShare', 'Front share of the bar', 0.05, 0.95), length('master.strokeMm', 'Stroke'), length('master.deadMm', 'Free stroke', 0)],
+          ? [
+              length('master.boreMm', 'Bore', 3, 100),
+              length('master.strokeMm', 'Stroke'),
+              length('master.deadMm', 'Free stroke', 0),
+            ]
+          : [
+              length('master.frontBoreMm', 'Front bore', 3, 100),
+              length('master.rearBoreMm', 'Rear bore', 3, 100),
+              number('master.frontShare', 'Front share of the bar', 0.05, 0.95),
+              length('master.strokeMm', 'Stroke'),
+              length('master.deadMm', 'Free stroke', 0),
+            ],
+      actions: [masterAction(sizing)],
     },
-    { name: 'Rear valve', figures: rearValve ? [number('rearValve.kneeMPa', 'Knee, MPa', 0, 50), number('rearValve.slope', 'Slope', 0, 1)] : [] },
-    { name: 'Front brakes', figures: [...brakeFigures('front', sizing.front), length('hoses.front.hoseMm', 'Hose, both wheels', 0, 20_000), number('hoses.front.hoseMlPerMPaM', 'Hose takes, mL per MPa and m', 0, 10), number('airMl.front', 'Air left in, mL', 0, 100)] },
-    { name: 'Rear brakes', figures: [...brakeFigures('rear', sizing.rear), length('hoses.rear.hoseMm', 'Hose, both wheels', 0, 20_000), number('hoses.rear.hoseMlPerMPaM', 'Hose takes, mL per MPa and m', 0, 10), number('airMl.rear', 'Air left in, mL', 0, 100)] },
-    { name: 'Tyres and road', figures: [length('tyreRadiusMm.front', 'Front tyre radius', 50), length('tyreRadiusMm.rear', 'Rear tyre radius', 50), length('wheelbaseMm', 'Wheelbase', 100, 20_000), number('mu', 'Grip of the road, µ', 0.05, 2)] },
+    {
+      name: 'Rear valve',
+      figures: rearValve
+        ? [
+            number('rearValve.kneeMPa', 'Knee, MPa', 0, 50),
+            number('rearValve.slope', 'Slope', 0, 1),
+            ...(kneePerTurnMPa === null ? [] : [number('kneePerTurnMPa', 'One turn in, MPa of knee', 0.001, 10)]),
+          ]
+        : [],
+      actions: [...inOrOut('rearValve', rearValve, VALVE), ...(rearValve ? [turn] : [])],
+    },
+    {
+      name: 'Metering and warning',
+      figures: combination
+        ? [
+            number('combination.holdOffMPa', 'Front held off to, MPa', 0.01, 10),
+            number('combination.differentialMPa', 'Lamp at a difference of, MPa', 0.01, 10),
+          ]
+        : [],
+      actions: inOrOut('combination', combination, COMBINATION),
+    },
+    brakes('front'),
+    brakes('rear'),
+    {
+      name: 'Tyres and road',
+      figures: [
+        length('tyreRadiusMm.front', 'Front tyre radius', 50),
+        length('tyreRadiusMm.rear', 'Rear tyre radius', 50),
+        length('wheelbaseMm', 'Wheelbase', 100, 20_000),
+        number('mu', 'Grip of the road, µ', 0.05, 2),
+      ],
+    },
     load('empty'),
     load('laden'),
-  ]; // prettier-ignore
+  ];
 }
+
+const MOST_AXLES = 3;
+export function trailerFigures({ axles }: TrailerSheet): FigureGroup[] {
+  const added = typicalTrailer().axles[0]!;
+  return [
+    {
+      name: 'Actuator',
+      figures: [
+        number('actuatorMPa', 'Pressure it makes, MPa', 0.1, 200),
+        number('actuatorMl', 'Fluid it pushes out, mL', 0.1, 10_000),
+      ],
+      actions: [
+        ...(axles.length < MOST_AXLES ? [{ label: 'One axle more', path: 'axles', to: [...axles, axles.at(-1) ?? added] }] : []),
+        ...(axles.length > 1 ? [{ label: 'One axle less', path: 'axles', to: axles.slice(0, -1) }] : []),
+      ],
+    },
+    ...axles.map((axle, i): FigureGroup => ({
+      name: `Axle ${i + 1}`,
+      figures: [
+        ...brakeFigures(`axles.${i}.brake`, axle.brake),
+        length(`axles.${i}.tyreRadiusMm`, 'Tyre radius', 50),
+        number(`axles.${i}.emptyKg`, 'Carries empty, kg', 1, 20_000),
+        number(`axles.${i}.ladenKg`, 'Carries laden, kg', 1, 20_000),
+      ],
+      actions: brakeActions(`axles.${i}.brake`, axle.brake),
+    })),
+    {
+      name: 'Lines and road',
+      figures: [
+        ...hoseFigures('hose', 'Hose, all of it'),
+        number('airMl', 'Air left in, mL', 0, 100),
+        number('mu', 'Grip of the road, µ', 0.05, 2),
+      ],
+    },
+  ];
+}
+
+export const singleFigures = ({ brake, wheels }: SingleSheet): FigureGroup[] => [
+  { name: 'Lever', figures: pedalFigures('lever', 'Hand or foot') },
+  {
+    name: 'Master',
+    figures: [length('boreMm', 'Bore', 3, 100), length('strokeMm', 'Stroke'), length('deadMm', 'Free stroke', 0)],
+  },
+  {
+    name: 'Brake',
+    figures: [
+      ...brakeFigures('brake', brake),
+      length('tyreRadiusMm', 'Tyre radius', 20),
+      number('loadKg', 'Load on it, standing, kg', 1, 20_000),
+    ],
+    actions: [
+      { label: wheels === 1 ? 'Two brakes on it' : 'One brake on it', path: 'wheels', to: wheels === 1 ? 2 : 1 },
+      ...brakeActions('brake', brake),
+    ],
+  },
+  { name: 'Lines', figures: [...hoseFigures('hose'), number('airMl', 'Air left in, mL', 0, 100)] },
+];
+
+export const clutchFigures = (_: ClutchSheet): FigureGroup[] => [
+  { name: 'Pedal', figures: pedalFigures('pedal', 'Foot you want to give') },
+  {
+    name: 'Master',
+    figures: [length('masterBoreMm', 'Bore', 3, 100), length('strokeMm', 'Stroke'), length('deadMm', 'Free stroke', 0)],
+  },
+  {
+    name: 'Slave and bearing',
+    figures: [
+      length('slaveBoreMm', 'Slave bore', 3, 150),
+      number('forkRatio', 'Fork: slave to bearing', 0.2, 10),
+      number('bearingLoadN', 'Load on the bearing, N', 1, 20_000),
+      length('releaseMm', 'Travel that frees it', 0.1, 100),
+      length('mostMm', 'Most travel', 0.1, 100),
+    ],
+  },
+  { name: 'Lines', figures: hoseFigures('hose') },
+];
+
+export const parkingFigures = (sheet: ParkingSheet): FigureGroup[] =>
+  sheet.by === 'hydraulic'
+    ? []
+    : [
+        {
+          name: 'Hand and cable',
+          figures: [
+            number('handN', 'Hand, N', 1, 2000),
+            number('leverRatio', 'Lever ratio', 0.5, 30),
+            number('efficiency', 'Efficiency, cables and all', 0.05, 1),
+          ],
+        },
+        {
+          name: 'At the wheel',
+          figures: [
+            number('shoeRatio', 'Shoe lever ratio', 0.5, 20),
+            number('brakeFactor', 'Brake factor', 0.1, 20),
+            length('drumRadiusMm', 'Drum radius', 10),
+          ],
+        },
+      ];
 
 export const CATEGORY_NAMES: Record<(typeof CATEGORIES)[number], string> = {
   light: 'Car or light van, to 3.5 t', heavy: 'Heavier van or truck', trailer: 'Trailer', motorcycle: 'Motorcycle', aircraft: 'Light aircraft', competition: 'Competition only',

@@ -1,5 +1,6 @@
 import { figure } from '../../fault/index.ts';
-import { sizingRule, type Found } from './sizing.ts';
+import type { PlanView } from '../../plan/index.ts';
+import type { Rule, Snag } from '../snag.ts';
 
 /** Ranges outside which a figure is mostly a slip of the pen or of the unit. Common practice. */
 const LIKELY = {
@@ -9,27 +10,45 @@ const LIKELY = {
   padMu: [0.2, 0.7],
   massKg: [150, 12_000],
 } as const;
+type Kind = keyof typeof LIKELY;
+const UNITS: Record<Kind, string> = { boreMm: ' mm', pedalRatio: ' to 1', pressureMPa: ' MPa', padMu: '', massKg: ' kg' };
+
+function figuresOf({ plan: { sizing, trailer, singles, clutch }, size, works }: PlanView): (readonly [string, number, Kind])[] {
+  const found: (readonly [string, number, Kind])[] = [];
+  if (sizing && size) {
+    const { master } = sizing;
+    if (master.kind === 'tandem') found.push(['Master bore', master.boreMm, 'boreMm']);
+    else found.push(['Front master bore', master.frontBoreMm, 'boreMm'], ['Rear master bore', master.rearBoreMm, 'boreMm']);
+    const { pressureMPa } = size.empty.size;
+    found.push(['Pedal ratio', sizing.pedal.ratio, 'pedalRatio'], ['Pressure', Math.max(pressureMPa.front, pressureMPa.rear), 'pressureMPa'], ['Mass', sizing.empty.massKg, 'massKg']);
+    for (const axle of ['front', 'rear'] as const) {
+      const brake = sizing[axle];
+      if (brake.kind === 'disc') found.push([`Grip of the ${axle} pads`, brake.padMu, 'padMu']);
+    }
+  }
+  if (trailer) {
+    found.push(['Actuator pressure', trailer.actuatorMPa, 'pressureMPa'], ['Mass', trailer.axles.reduce((sum, axle) => sum + axle.emptyKg, 0), 'massKg']);
+  }
+  singles.forEach((single, i) => {
+    found.push([`Master bore, ${single.name}`, single.boreMm, 'boreMm'], [`Pressure, ${single.name}`, works.singles[i]!.pressureMPa, 'pressureMPa']);
+  });
+  if (clutch) found.push(['Clutch master bore', clutch.masterBoreMm, 'boreMm'], ['Clutch slave bore', clutch.slaveBoreMm, 'boreMm']);
+  return found;
+} // prettier-ignore
 
 /** Figures that are merely unlikely are questioned here, not refused at the door. */
-export const figureUnlikely = sizingRule('figure-unlikely', (sizing, view) => {
-  const { master } = sizing;
-  const { pressureMPa } = view.size!.empty.size;
-  const figures: (readonly [where: string, value: number, range: readonly [number, number], unit: string])[] = [
-    ...(master.kind === 'tandem'
-      ? [['Master bore', master.boreMm, LIKELY.boreMm, 'mm'] as const]
-      : [
-          ['Front master bore', master.frontBoreMm, LIKELY.boreMm, 'mm'] as const,
-          ['Rear master bore', master.rearBoreMm, LIKELY.boreMm, 'mm'] as const,
-        ]),
-    ['Pedal ratio', sizing.pedal.ratio, LIKELY.pedalRatio, 'to 1'],
-    ['Pressure', Math.max(pressureMPa.front, pressureMPa.rear), LIKELY.pressureMPa, 'MPa'],
-    ['Mass', sizing.empty.massKg, LIKELY.massKg, 'kg'],
-    ...(['front', 'rear'] as const).flatMap((axle) => {
-      const brake = sizing[axle];
-      return brake.kind === 'disc' ? [[`Grip of the ${axle} pads`, brake.padMu, LIKELY.padMu, ''] as const] : [];
-    }),
-  ];
-  return figures.filter(([, value, [low, high]]) => value < low || value > high).map(([where, value, [low, high], unit]): Found => ({
-    level: 'mind', where, text: `${figure(value, 2)} ${unit} is unlikely; mostly it lies from ${low} to ${high}. Is the unit right?`.replace('  ', ' '),
-  })); // prettier-ignore
-});
+export const figureUnlikely: Rule = (view) =>
+  figuresOf(view).flatMap(([where, value, kind]): Snag[] => {
+    const [low, high] = LIKELY[kind];
+    if (value >= low && value <= high) return [];
+    return [
+      {
+        rule: 'figure-unlikely',
+        level: 'mind',
+        station: 'size',
+        place: { kind: 'plan', id: view.plan.id },
+        where,
+        text: `${figure(value, 2)}${UNITS[kind]} is unlikely; mostly it lies from ${low} to ${high}. Is the unit right?`,
+      },
+    ];
+  });

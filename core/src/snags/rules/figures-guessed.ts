@@ -1,14 +1,26 @@
-import { sizingRule } from './sizing.ts';
+import type { Rule, Snag } from '../snag.ts';
 
 /** No verdict is green while it rests on a guess. */
-export const figuresGuessed = sizingRule('figures-guessed', ({ open }) =>
-  open.length
-    ? [
-        {
-          level: 'mind',
-          where: 'Foot to road',
-          text: `${open.length === 1 ? '1 figure is' : `${open.length} figures are`} still a guess: measure them or take them from the parts' sheets.`,
-        },
-      ]
-    : [],
-);
+export const figuresGuessed: Rule = ({ plan }) => {
+  const sheets = [
+    ['Foot to road', plan.sizing],
+    ['Trailer', plan.trailer],
+    ...plan.singles.map((single) => [single.name, single] as const),
+    ['Clutch', plan.clutch],
+    ['Parking brake', plan.parking],
+  ] as const;
+  return sheets.flatMap(([where, sheet]): Snag[] => {
+    const count = sheet?.open.length ?? 0;
+    if (!count) return [];
+    return [
+      {
+        rule: 'figures-guessed',
+        level: 'mind',
+        station: 'size',
+        place: { kind: 'plan', id: plan.id },
+        where,
+        text: `${count === 1 ? '1 figure is' : `${count} figures are`} still a guess: measure them or take them from the parts' sheets.`,
+      },
+    ];
+  });
+};

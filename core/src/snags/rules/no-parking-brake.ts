@@ -2,7 +2,8 @@ import type { Rule, Snag } from '../snag.ts';
 
 /** What holds by pressure leaks down and shrinks as it cools. Common practice. */
 export const noParkingBrake: Rule = (view) =>
-  view.plan.parts
+  // Once a parking brake is set down, that is what is judged.
+  (view.plan.parking ? [] : view.plan.parts)
     .filter((part) => part.kind === 'handbrake-cylinder' || part.kind === 'parking-valve')
     .map((part): Snag => ({
       rule: 'no-parking-brake',

@@ -2,7 +2,7 @@ import { figure } from '../../fault/index.ts';
 import { sizingRule } from './sizing.ts';
 
 /** Share of the pedal's stroke beyond which a pedal at full pressure is long. Common practice. */
-const LONG = 0.6;
+export const LONG = 0.6;
 
 /** The pedal or a master runs out of stroke before pressure is made, or goes down far. The load does not change it. */
 export const pedalStroke = sizingRule('pedal-stroke', (sizing, view) => {

@@ -2,7 +2,7 @@ import { figure } from '../../fault/index.ts';
 import { sizingRule } from './sizing.ts';
 
 /** Where the rear leads, the valve that would keep it behind, empty and laden. */
-export const valveNeeded = sizingRule('valve-needed', (_sizing, view) => {
+export const valveNeeded = sizingRule('valve-needed', ({ rearValve, kneePerTurnMPa }, view) => {
   const { empty, laden, valve } = view.size!;
   if (!empty.rearLeads && !laden.rearLeads) return [];
   if (!valve)
@@ -14,8 +14,11 @@ export const valveNeeded = sizingRule('valve-needed', (_sizing, view) => {
       },
     ];
   const to = { kneeMPa: Math.floor(valve.kneeMPa * 100) / 100, slope: Math.floor(valve.slope * 100) / 100 };
+  const turns = rearValve && kneePerTurnMPa ? (to.kneeMPa - rearValve.kneeMPa) / kneePerTurnMPa : null;
+  const turned =
+    turns === null ? '' : ` That knee is ${figure(Math.abs(turns), 1)} turns ${turns < 0 ? 'out' : 'in'} on its adjuster.`;
   return [{
-    level: 'mind', where: 'Rear valve', text: `A knee of ${figure(to.kneeMPa, 2)} MPa and a slope of ${figure(to.slope, 2)} keep the rear behind the front, empty and laden.`,
-    mend: { label: 'Set it so', call: { edit: 'setFigure', with: { path: 'rearValve', to } } },
+    level: 'mind', where: 'Rear valve', text: `A knee of ${figure(to.kneeMPa, 2)} MPa and a slope of ${figure(to.slope, 2)} keep the rear behind the front, empty and laden.${turned}`,
+    mend: { label: 'Set it so', call: { edit: 'setFigure', with: { of: 'sizing', path: 'rearValve', to } } },
   }]; // prettier-ignore
 });

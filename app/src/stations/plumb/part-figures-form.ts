@@ -1,0 +1,76 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { figuresOf, makesPressure, PART_FIGURES, type Part, type PartFigure } from '@firm-line/core/plan';
+import { MaybeField } from '../../kit/maybe-field';
+import { PlanStore } from '../../plan/plan-store';
+
+/** What a part's sheet says of it: rating, fluid level, free play, residual pressure, the fluid its seals are made for. */
+@Component({
+  selector: 'fl-part-figures-form',
+  imports: [MaybeField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <details class="mt-3 border-t border-rule">
+      <summary class="flex min-h-12 items-center font-semibold">What its sheet says</summary>
+      <div class="grid grid-cols-2 items-end gap-3">
+        @for (figure of figures(); track figure.key) {
+          <fl-maybe-field
+            [label]="figure.label"
+            [unit]="figure.unit"
+            [least]="figure.least"
+            [most]="figure.most"
+            [value]="part().figures[figure.key]"
+            (changed)="set(figure.key, $event)"
+          />
+        }
+        @for (outlet of outlets(); track outlet.id) {
+          <fl-maybe-field
+            [label]="'Residual valve built in at ' + outlet.name + ', MPa'"
+            [most]="1"
+            [value]="outlet.residualMPa"
+            (changed)="setResidual(outlet.id, $event)"
+          />
+        }
+        <div>
+          <label class="label block" for="part-family">Seals made for</label>
+          <select id="part-family" class="field w-full" (change)="setFamily($any($event.target).value)">
+            <option value="" [selected]="!part().family">not known</option>
+            <option value="glycol" [selected]="part().family === 'glycol'">glycol (DOT 3, 4, 5.1)</option>
+            <option value="silicone" [selected]="part().family === 'silicone'">silicone (DOT 5)</option>
+            <option value="mineral" [selected]="part().family === 'mineral'">mineral oil</option>
+          </select>
+        </div>
+      </div>
+      <p class="mt-2 text-sm text-ink-soft">0.0138 MPa is 2 psi, 0.069 MPa is 10 psi. Empty means not known.</p>
+    </details>
+  `,
+})
+export class PartFiguresForm {
+  private readonly store = inject(PlanStore);
+  readonly part = input.required<Part>();
+  protected readonly figures = computed(() =>
+    figuresOf(this.part().kind).map((key) => {
+      const { name, unit, least, most } = PART_FIGURES[key];
+      return unit === 'length'
+        ? ({ key, label: name, unit, least, most } as const)
+        : ({ key, label: `${name}, ${unit}`, unit: 'number', least, most } as const);
+    }),
+  );
+  protected readonly outlets = computed(() =>
+    makesPressure(this.part()) ? this.part().ports.filter((port) => port.role === 'outlet') : [],
+  );
+
+  protected set(key: PartFigure, value: number | null): void {
+    const { [key]: _, ...rest } = this.part().figures;
+    this.change({ figures: value === null ? rest : { ...rest, [key]: value } });
+  }
+  protected setFamily(value: string): void {
+    this.change({ family: (value || null) as Part['family'] });
+  }
+  protected setResidual(id: string, value: number | null): void {
+    this.store.apply({ edit: 'changePort', with: { id, patch: { residualMPa: value ?? 0 } } });
+  }
+  private change(patch: Partial<Omit<Part, 'id'>>): void {
+    this.store.apply({ edit: 'changePart', with: { id: this.part().id, patch } });
+  }
+}

@@ -1,0 +1,91 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { figure } from '@firm-line/core/fault';
+import { viewPlan, type LoadView } from '@firm-line/core/plan';
+import { Notices } from '../../kit/notices';
+import { PlanDb, type PlanHead } from '../../plan/plan-db';
+import { PlanStore } from '../../plan/plan-store';
+import { PlanWorker } from '../../workers/plan-worker';
+
+const ROWS: readonly (readonly [string, (load: LoadView) => string])[] = [
+  ['Pressure front, MPa', (l) => figure(l.size.pressureMPa.front, 2)],
+  ['Pressure rear, MPa', (l) => figure(l.size.pressureMPa.rear, 2)],
+  ['Deceleration that can be had, z', (l) => figure(l.usableZ, 3)],
+  ['Stopping, m', (l) => figure(l.stopM, 1)],
+  ['Pedal, mm', (l) => figure(l.size.travelMm.total, 1)],
+  ['Locks first', (l) => l.size.locksFirst],
+  ['Balance point, z', (l) => (l.size.balancePointZ === null ? 'none' : figure(l.size.balancePointZ, 3))],
+];
+
+/** Two versions side by side: these figures as they were held, or another plan, against this one now. */
+@Component({
+  selector: 'fl-compare',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <div class="flex flex-wrap items-center gap-3">
+      <h2 class="h2 mr-auto">Compare two versions</h2>
+      <select #other class="field" aria-label="Another plan as A" (focus)="list()" (change)="take(other.value); other.value = ''">
+        <option value="">Another plan as A…</option>
+        @for (plan of others(); track plan.id) {
+          <option [value]="plan.id">{{ plan.name }}</option>
+        }
+      </select>
+      <button type="button" class="btn" (click)="hold()">Hold these figures as A</button>
+    </div>
+    @if (rows().length) {
+      <table class="mt-2 w-full text-left">
+        <thead class="text-sm text-ink-soft">
+          <tr>
+            <th class="font-normal">Figure</th>
+            <th class="text-right font-normal">A, {{ name() }}</th>
+            <th class="text-right font-normal">B, now</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (row of rows(); track row.name) {
+            <tr class="border-t border-rule" [class.font-bold]="row.a !== row.b">
+              <td class="py-1">{{ row.name }}</td>
+              <td class="text-right font-mono">{{ row.a }}</td>
+              <td class="text-right font-mono">{{ row.b }}</td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    } @else {
+      <p class="text-sm text-ink-soft">
+        Hold the figures as they are and change some, or choose a copy of this plan, and see both side by side.
+      </p>
+    }
+  `,
+})
+export class Compare {
+  private readonly store = inject(PlanStore);
+  private readonly db = inject(PlanDb);
+  private readonly worker = inject(PlanWorker);
+  private readonly notices = inject(Notices);
+  readonly share = input.required<number>();
+  /** The other version at a load. */
+  private readonly a = signal<{ name: string; at: (share: number) => LoadView } | null>(null);
+  protected readonly others = signal<readonly PlanHead[]>([]);
+  protected readonly name = computed(() => this.a()?.name ?? '');
+  protected readonly rows = computed(() => {
+    const [a, b] = [this.a()?.at(this.share()), this.store.view()?.size?.at(this.share())];
+    return a && b ? ROWS.map(([name, show]) => ({ name, a: show(a), b: show(b) })) : [];
+  });
+
+  protected hold(): void {
+    const size = this.store.view()?.size;
+    if (size) this.a.set({ name: 'held', at: size.at });
+  }
+  protected async list(): Promise<void> {
+    const here = this.store.plan()?.id;
+    this.others.set((await this.db.all()).filter((head) => !head.deletedAt && head.id !== here));
+  }
+  protected async take(id: string): Promise<void> {
+    const stored = id ? await this.db.get(id) : undefined;
+    if (!stored) return;
+    const size = viewPlan(await this.worker.check(stored.plan)).size;
+    if (size) this.a.set({ name: stored.name, at: size.at });
+    else this.notices.say(`${stored.name} has no figures from foot to road yet.`);
+  }
+}

@@ -1,0 +1,62 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { figure } from '@firm-line/core/fault';
+import { formatLengthUnit } from '@firm-line/core/units';
+import { PlanStore } from '../../plan/plan-store';
+
+const PSI_PER_MPA = 145.0377;
+
+/** For each brake: how its fluid stands, which residual valve it wants, and which it has. */
+@Component({
+  selector: 'fl-residual-table',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <h2 class="h2">Residual valves</h2>
+    @if (rows().length) {
+      <table class="mt-1 w-full text-left">
+        <thead class="text-sm text-ink-soft">
+          <tr>
+            <th class="font-normal">Brake</th>
+            <th class="text-right font-normal">its top</th>
+            <th class="text-right font-normal">fluid</th>
+            <th class="pl-4 font-normal">wants</th>
+            <th class="pl-4 font-normal">has</th>
+          </tr>
+        </thead>
+        <tbody>
+          @for (row of rows(); track row.id) {
+            <tr class="border-t border-rule align-top">
+              <td class="py-1">{{ row.name }}</td>
+              <td class="text-right font-mono">{{ row.top }}</td>
+              <td class="text-right font-mono">{{ row.level }}</td>
+              <td class="pl-4" [title]="row.why">{{ row.wants }}</td>
+              <td class="pl-4">{{ row.has }}</td>
+            </tr>
+          }
+        </tbody>
+      </table>
+      @for (why of reasons(); track why) {
+        <p class="mt-1 text-sm text-ink-soft">{{ why }}</p>
+      }
+    } @else {
+      <p class="text-sm text-ink-soft">Join brakes to a master in Plumb, and each is judged here.</p>
+    }
+  `,
+})
+export class ResidualTable {
+  private readonly store = inject(PlanStore);
+  protected readonly rows = computed(() => {
+    const units = this.store.units();
+    const psi = (mpa: number): string => `${figure(mpa * PSI_PER_MPA, 0)} psi`;
+    return this.store.view()!.residuals.map((of) => ({
+      id: of.part.id,
+      name: of.part.name,
+      top: formatLengthUnit(of.topMm, units),
+      level: of.levelMm === null ? 'not known' : formatLengthUnit(of.levelMm, units),
+      wants: !of.wanted ? 'cannot tell' : of.wanted.wantedMPa ? psi(of.wanted.wantedMPa) : 'none',
+      why: of.wanted?.why ?? 'Set down in Plumb how high the fluid of its master stands.',
+      has: of.has.map((valve) => (valve.residualMPa === null ? 'one of unknown pressure' : psi(valve.residualMPa))).join(', ') || 'none',
+    }));
+  }); // prettier-ignore
+  protected readonly reasons = computed(() => [...new Set(this.rows().map((row) => row.why))]);
+}

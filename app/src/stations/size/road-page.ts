@@ -1,0 +1,214 @@
+import { ChangeDetectionStrategy, Component, computed, inject, model } from '@angular/core';
+import { figure } from '@firm-line/core/fault';
+import {
+  BALANCE_RANGE_Z,
+  braking,
+  loadsN,
+  mostAdhesion,
+  pushN,
+  stoppingM,
+  whatIf,
+  type SizeInput,
+} from '@firm-line/core/hydraulics';
+import { formatLengthUnit } from '@firm-line/core/units';
+import { LineChart, type ChartLine } from '../../kit/line-chart';
+import { PlanStore } from '../../plan/plan-store';
+import { ChainList } from './chain-list';
+import { roadChain } from './chains';
+import { Compare } from './compare';
+import { LoadSlider } from './load-slider';
+import { TravelBar } from './travel-bar';
+
+const STEPS = 80;
+
+/** The deceleration and adhesion of both axles as the pedal is raised, to z 1. */
+function raised(
+  input: SizeInput,
+): { z: number; front: number; rear: number; used: { front: number | null; rear: number | null } }[] {
+  let high = pushN(input.pedal, input.booster);
+  while (braking(input, high).z < 1 && high < 1e9) high *= 1.5;
+  return Array.from({ length: STEPS + 1 }, (_, i) => braking(input, (high * i) / STEPS))
+    .filter(({ z }) => z <= 1.05)
+    .map(({ z, forceN, adhesion }) => ({ z, ...forceN, used: adhesion }));
+}
+
+/** From foot to road for a vehicle with two axles: the chain, the pedal's travel, balance, stopping, what one change would do. */
+@Component({
+  selector: 'fl-road-page',
+  imports: [LineChart, TravelBar, ChainList, Compare, LoadSlider],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block min-w-0' },
+  template: `
+    @if (sizing(); as given) {
+      @if (now(); as load) {
+        <div class="flex min-w-0 flex-col gap-4">
+          <section class="card p-4" aria-label="From foot to road">
+            <div class="flex flex-wrap items-center gap-x-6 gap-y-2">
+              <h2 class="h2 mr-auto">From foot to road</h2>
+              <fl-load-slider [(share)]="share" />
+              <span class="font-mono">{{ massWords() }}</span>
+            </div>
+            <fl-chain-list [steps]="chain()" />
+          </section>
+          <section class="card p-4" aria-label="Where the pedal goes">
+            <h2 class="h2">Where the pedal goes</h2>
+            <p class="mb-2 text-sm">{{ travelWords() }}</p>
+            <fl-travel-bar [size]="load.size" [strokeMm]="given.pedal.strokeMm" />
+          </section>
+          <section class="card grid gap-4 p-4 xl:grid-cols-2" aria-label="Balance">
+            <div>
+              <h2 class="h2">Rear against front</h2>
+              <fl-line-chart
+                label="Rear against front brake force, with the ideal curve"
+                xName="front, kN"
+                yName="rear, kN"
+                [lines]="forceLines()"
+              />
+            </div>
+            <div>
+              <h2 class="h2">Grip used</h2>
+              <fl-line-chart
+                label="Adhesion used by both axles against deceleration"
+                xName="deceleration z"
+                yName="grip used"
+                [xMax]="1"
+                [yMax]="1.2"
+                [lines]="gripLines()"
+              />
+            </div>
+            <p class="text-sm xl:col-span-2">{{ balanceWords() }}</p>
+          </section>
+          <section class="card p-4" aria-label="Stopping and one circuit failed">
+            <h2 class="h2">Stopping from {{ load.fromKmh }} km/h</h2>
+            <table class="mt-1 w-full text-left">
+              <thead class="text-sm text-ink-soft">
+                <tr>
+                  <th class="font-normal">Brakes</th>
+                  <th class="text-right font-normal">z</th>
+                  <th class="text-right font-normal">metres</th>
+                  <th class="text-right font-normal">limit</th>
+                  <th class="pl-4 font-normal">pedal</th>
+                </tr>
+              </thead>
+              <tbody>
+                @for (row of stops(); track row.name) {
+                  <tr class="border-t border-rule">
+                    <td class="py-1">{{ row.name }}</td>
+                    <td class="text-right font-mono">{{ row.z }}</td>
+                    <td class="text-right font-mono">{{ row.metres }}</td>
+                    <td class="text-right font-mono">{{ row.limit }}</td>
+                    <td class="pl-4">{{ row.pedal }}</td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+            <p class="mt-2 text-sm text-ink-soft">
+              {{
+                load.limits
+                  ? 'Limits: ' + load.limits.source + '.'
+                  : 'No published limit is known here for this kind of vehicle: none is drawn.'
+              }}
+              A tandem's failed chamber is reckoned with half the stroke.
+            </p>
+          </section>
+          <section class="card p-4" aria-label="What if">
+            <h2 class="h2">What one change would do</h2>
+            <ul>
+              @for (change of changes(); track change.what) {
+                <li class="flex flex-wrap gap-x-4 border-t border-rule py-1">
+                  <span class="w-72">{{ change.what }}</span><span class="flex-1 font-semibold">{{ change.effect }}</span>
+                </li>
+              }
+            </ul>
+          </section>
+          <section class="card p-4" aria-label="Compare"><fl-compare [share]="share()" /></section>
+        </div>
+      } @else {
+        <p class="p-8">These figures cannot be reckoned with: look at them again.</p>
+      }
+    }
+  `,
+})
+export class RoadPage {
+  protected readonly store = inject(PlanStore);
+  /** From empty (0) to laden (1). */
+  readonly share = model.required<number>();
+
+  protected readonly sizing = computed(() => this.store.plan()?.sizing ?? null);
+  protected readonly now = computed(() => this.store.view()?.size?.at(this.share()) ?? null);
+  protected readonly massWords = computed(() => `${figure(this.now()!.input.vehicle.massKg, 0)} kg`);
+
+  protected readonly chain = computed(() => roadChain(this.now()!, this.sizing()!));
+  protected readonly travelWords = computed(() => {
+    const { size, input } = this.now()!;
+    const words = `${formatLengthUnit(size.travelMm.total, this.store.units())} of ${formatLengthUnit(input.pedal.strokeMm, this.store.units())}, ${figure(100 * size.travelMm.share, 0)} %.`;
+    return size.bottoms ? `${words} It runs out of stroke.` : words;
+  });
+  private readonly curve = computed(() => raised(this.now()!.input));
+  protected readonly forceLines = computed((): ChartLine[] => {
+    const { input, size } = this.now()!;
+    const ideal = Array.from({ length: 41 }, (_, i) => {
+      const z = i / 40;
+      const load = loadsN(input.vehicle, z);
+      return { x: (z * load.front) / 1000, y: (z * Math.max(load.rear, 0)) / 1000 };
+    });
+    return [
+      { name: 'ideal: both use the same grip', points: ideal, ink: 'ink', dashed: true },
+      {
+        name: 'these brakes',
+        points: this.curve().map(({ front, rear }) => ({ x: front / 1000, y: rear / 1000 })),
+        ink: 'copper',
+      },
+      { name: 'at this foot', points: [{ x: size.forceN.front / 1000, y: size.forceN.rear / 1000 }], ink: 'stop', dots: true },
+    ];
+  });
+  protected readonly gripLines = computed((): ChartLine[] => {
+    const used = (axle: 'front' | 'rear') =>
+      this.curve().flatMap(({ z, used }) => (used[axle] !== null && used[axle]! <= 1.3 ? [{ x: z, y: used[axle]! }] : []));
+    const lines: ChartLine[] = [
+      { name: 'front', points: used('front'), ink: 'fluid' },
+      { name: 'rear', points: used('rear'), ink: 'copper' },
+    ];
+    if (!this.now()!.limits) return lines;
+    const limit = [0.24, 0.52].map((z) => ({ x: z, y: mostAdhesion(z) }));
+    return [...lines, { name: 'most that may be used', points: limit, ink: 'stop', dashed: true }];
+  });
+  protected readonly balanceWords = computed(() => {
+    const { size, rearLeads, limits } = this.now()!;
+    const meet =
+      size.balancePointZ === null
+        ? 'The two never use the same grip.'
+        : `Both use the same grip at z ${figure(size.balancePointZ, 2)}.`;
+    const lead = rearLeads
+      ? `The rear leads from z ${figure(rearLeads.fromZ, 2)} to ${figure(rearLeads.toZ, 2)}.`
+      : `The rear stays behind the front from z ${BALANCE_RANGE_Z.from} to ${BALANCE_RANGE_Z.to}.`;
+    const source = limits ? ' Dashed limit: z = 0.1 + 0.7·(k − 0.2), UN R13-H annex 5 (from memory).' : '';
+    return `${meet} ${lead}${source}`;
+  });
+  protected readonly stops = computed(() => {
+    const { usableZ, stopM, limits, fromKmh, failed, size, input } = this.now()!;
+    const metres = (m: number): string => (Number.isFinite(m) ? figure(m, 0) : '–');
+    const failedRow = (axle: 'front' | 'rear') => {
+      const left = failed[axle];
+      return {
+        name: `${axle === 'front' ? 'Front' : 'Rear'} circuit failed`,
+        z: figure(left.z, 2),
+        metres: metres(stoppingM(fromKmh, left.z)),
+        limit: limits?.failedM ? metres(limits.failedM(fromKmh)) : '–',
+        pedal: left.strokesOut ? 'runs out of stroke' : `${figure(left.travelMm, 0)} mm`,
+      };
+    };
+    return [
+      {
+        name: 'Whole',
+        z: figure(usableZ, 2),
+        metres: metres(stopM),
+        limit: limits ? metres(limits.wholeM(fromKmh)) : '–',
+        pedal: `${figure(size.travelMm.total, 0)} mm of ${figure(input.pedal.strokeMm, 0)}`,
+      },
+      failedRow('front'),
+      failedRow('rear'),
+    ];
+  });
+  protected readonly changes = computed(() => whatIf(this.now()!.input));
+}

@@ -1,0 +1,51 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
+import { PlanStore } from '../../plan/plan-store';
+import { ChainList } from './chain-list';
+import { chainOf } from './chains';
+import { LoadSlider } from './load-slider';
+
+/** A sheet beside the one from foot to road: trailer, lever, clutch or parking brake. */
+@Component({
+  selector: 'fl-sheet-page',
+  imports: [ChainList, LoadSlider],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <section class="card p-4" [attr.aria-label]="name()">
+      <div class="flex flex-wrap items-center gap-x-6">
+        <h2 class="h2 mr-auto">{{ name() }}</h2>
+        @if (of() === 'trailer') {
+          <fl-load-slider [(share)]="share" />
+        }
+        <button type="button" class="btn" (click)="remove()" [attr.aria-label]="'Take away ' + name()">Take away</button>
+      </div>
+      @if (steps().length) {
+        <fl-chain-list [steps]="steps()" />
+      } @else {
+        <p class="mt-2">{{ why() }}</p>
+      }
+    </section>
+  `,
+})
+export class SheetPage {
+  private readonly store = inject(PlanStore);
+  readonly of = input.required<string>();
+  readonly name = input.required<string>();
+  readonly share = model.required<number>();
+  protected readonly steps = computed(() => chainOf(this.of(), this.store.view()!, this.share()));
+  protected readonly why = computed(() =>
+    this.store.plan()!.parking?.by === 'hydraulic'
+      ? 'Held pressure leaks down and shrinks as it cools: it is not reckoned as a parking brake.'
+      : 'The vehicle has no figures from foot to road yet: its laden mass and rear tyres are needed here.',
+  );
+
+  protected remove(): void {
+    const of = this.of();
+    if (of === 'trailer' || of === 'clutch' || of === 'parking') {
+      this.store.apply({ edit: 'setSheet', with: { sheet: of, to: null } });
+      return;
+    }
+    const index = Number(of.split('.')[1]);
+    this.store.apply({ edit: 'setSheet', with: { sheet: 'singles', to: this.store.plan()!.singles.toSpliced(index, 1) } });
+  }
+}

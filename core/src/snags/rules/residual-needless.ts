@@ -1,0 +1,17 @@
+import type { Rule, Snag } from '../snag.ts';
+import { psi } from './pressure-words.ts';
+
+/** A disc whose fluid stands above it keeps its pads without a valve; one there makes it drag a little. */
+export const residualNeedless: Rule = (view) =>
+  view.residuals.flatMap((of) =>
+    of.wanted?.wantedMPa === 0
+      ? of.has.map((valve): Snag => ({
+          rule: 'residual-needless',
+          level: 'mind',
+          station: 'plumb',
+          place: { kind: 'port', id: valve.portId },
+          where: valve.where,
+          text: `The fluid stands above ${of.part.name}, so it cannot drain back: its residual valve${valve.residualMPa === null ? '' : ` of ${psi(valve.residualMPa)}`} only makes the pads drag.`,
+        }))
+      : [],
+  );
