@@ -106,3 +106,42 @@ export async function benchEditing(lines: number, edits = 80): Promise<void> {
     await server.stop();
   }
 }
+
+/** How often a second the Size station's charts follow its slider, drawn frame by frame. */
+export async function benchCharts(frames = 90): Promise<void> {
+  const server = await serve();
+  const browser = await launch();
+  try {
+    const { page } = await watch(browser, server.url);
+    await openPlan(page, server.url, 'gannet', 'size');
+    await page.waitForSelector('fl-line-chart canvas');
+    await page.evaluate('globalThis.__name = (named) => named');
+    const spent = await page.evaluate(async (count) => {
+      const slider = document.querySelector<HTMLInputElement>('fl-load-slider input')!;
+      const painted = (): Promise<number> =>
+        new Promise((done) =>
+          requestAnimationFrame(() => {
+            const channel = new MessageChannel();
+            channel.port1.onmessage = () => done(performance.now());
+            channel.port2.postMessage(0);
+          }),
+        );
+      const times: number[] = [];
+      for (let i = 0; i < count; i++) {
+        const began = performance.now();
+        slider.value = String((i * 7) % 100);
+        slider.dispatchEvent(new Event('input'));
+        times.push((await painted()) - began);
+      }
+      return times;
+    }, frames);
+    const middle = percentile(spent, 0.5);
+    const p95 = percentile(spent, 0.95);
+    console.log(
+      `charts under the slider: ${middle.toFixed(0)} ms a frame in the middle, ${p95.toFixed(0)} ms at the 95th percentile: ${(1000 / middle).toFixed(0)} frames a second (30 asked)${middle > 1000 / 30 ? ' NOT MET' : ''}`,
+    );
+  } finally {
+    await browser.close();
+    await server.stop();
+  }
+}

@@ -16,7 +16,7 @@ let nextId = 0;
       [id]="id"
       class="field-mono w-full"
       autocomplete="off"
-      placeholder="not known"
+      [placeholder]="none()"
       [attr.inputmode]="unit() === 'length' ? 'text' : 'decimal'"
       [value]="shown()"
       [attr.aria-invalid]="fault() ? true : null"
@@ -34,6 +34,8 @@ export class MaybeField {
   readonly value = input.required<number | null | undefined>();
   readonly label = input.required<string>();
   readonly unit = input<'length' | 'number'>('number');
+  /** What an empty field means. */
+  readonly none = input('not known');
   readonly least = input(0);
   readonly most = input(1e6);
   readonly changed = output<number | null>();

@@ -173,4 +173,51 @@ describe('Size', () => {
     expect(at.store.plan()!.sizing!.open.length).toBeGreaterThan(25);
     expect(at.root.textContent).toMatch(/figures are still a guess/);
   });
+
+  test('what stands beside the pedal: clutch, parking brake, residual valves, each with its figures', async () => {
+    const at = await station(SizeStation, 'z6');
+    expect(at.texts('fl-residual-table tbody tr')[0]).toMatch(/Front left.*505 mm.*470 mm.*2 psi.*none/);
+    const button = (name: string): HTMLElement =>
+      [...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim() === name)!;
+    await at.click(button('Clutch'));
+    const bearing = (): number => parseFloat(at.texts('[data-step=Bearing]')[0]!);
+    const before = bearing();
+    const bore = [...at.root.querySelectorAll('fl-length-field')].find((f) => f.textContent!.includes('Slave bore'))!;
+    await at.type(bore.querySelector('input')!, '25.4');
+    // The same stroke of the master in a larger slave: shorter as the areas are, but for what lines and hose take.
+    expect(bearing() / before).toBeCloseTo((22.225 / 25.4) ** 2, 1);
+    await at.click(button('Parking brake'));
+    expect(at.texts('[data-step="Holds on"]')[0]).toMatch(/2\d %/);
+    await at.click(button('Take away'));
+    expect(at.store.plan()!.parking).toBeNull();
+    const add = at.one<HTMLSelectElement>('select[aria-label="Size something more"]');
+    add.value = 'Parking by hydraulics';
+    add.dispatchEvent(new Event('change'));
+    await new Promise((done) => setTimeout(done));
+    expect(at.root.textContent).toMatch(/is counted as the parking brake: it leaks down/);
+  });
+
+  test('a trailer begins with guesses, takes a second axle, and says what locks', async () => {
+    const at = await station(SizeStation, 'z7');
+    at.store.apply(
+      { edit: 'setSheet', with: { sheet: 'sizing', to: null } },
+      { edit: 'setSheet', with: { sheet: 'clutch', to: null } },
+      { edit: 'setSheet', with: { sheet: 'parking', to: null } },
+    );
+    await new Promise((done) => setTimeout(done));
+    const kind = at.one<HTMLSelectElement>('#begin-category');
+    kind.value = 'trailer';
+    const button = (name: string): HTMLElement =>
+      [...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim() === name)!;
+    await at.click(button('Begin with guesses'));
+    await at.click(button('One axle more'));
+    expect(at.texts('[data-step^=Axle]')).toHaveLength(2);
+    expect(at.root.textContent).toMatch(/Trailer, empty\..*axle 2 uses/);
+    expect(
+      at.store
+        .snags()
+        .filter((s) => s.rule === 'figures-guessed')
+        .map((s) => s.where),
+    ).toEqual(['Trailer']);
+  });
 });

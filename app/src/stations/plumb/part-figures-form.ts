@@ -26,6 +26,7 @@ import { PlanStore } from '../../plan/plan-store';
         @for (outlet of outlets(); track outlet.id) {
           <fl-maybe-field
             [label]="'Residual valve built in at ' + outlet.name + ', MPa'"
+            none="none"
             [most]="1"
             [value]="outlet.residualMPa"
             (changed)="setResidual(outlet.id, $event)"
@@ -41,7 +42,7 @@ import { PlanStore } from '../../plan/plan-store';
           </select>
         </div>
       </div>
-      <p class="mt-2 text-sm text-ink-soft">0.0138 MPa is 2 psi, 0.069 MPa is 10 psi. Empty means not known.</p>
+      <p class="mt-2 text-sm text-ink-soft">0.0138 MPa is 2 psi, 0.069 MPa is 10 psi.</p>
     </details>
   `,
 })

@@ -45,6 +45,7 @@ const trailerChain = ({ plan: { trailer }, works }: PlanView, share: number): St
       name: `Axle ${i + 1}`, value: `${figure(wheelTorqueNm, 0)} N·m`, note: `a wheel; ${kN(forceN)} at the road, uses ${figure(adhesion, 2)} of grip`,
     })),
     { name: 'Road', value: `z ${figure(at.z, 2)}`, note: 'of the mass on its axles' },
+    { name: 'Locks from', value: `${figure((trailer!.actuatorMPa * trailer!.mu) / Math.max(...at.axles.map((axle) => axle.adhesion)), 1)} MPa`, note: `the first axle, on a road that gives ${figure(trailer!.mu, 2)}` },
   ];
 }; // prettier-ignore
 
@@ -77,7 +78,7 @@ const parkingChain = ({ plan: { parking, sizing }, works }: PlanView): Step[] =>
     { name: 'Hand', value: `${figure(parking.handN, 0)} N`, note: limit ? `${limit.handMostN} N may be asked` : 'no limit known' },
     { name: 'Cable', value: kN(at.cableN), note: 'shared by two wheels' },
     { name: 'Wheel', value: `${figure(at.wheelTorqueNm, 0)} N·m`, note: `${kN(at.shoeN)} at the shoe` },
-    { name: 'Holds on', value: at.holdsGrade === null ? 'any slope' : percent(at.holdsGrade), note: limit ? `laden; ${percent(limit.grade)} is asked (${limit.source})` : 'laden; no limit known for this kind' },
+    { name: 'Holds on', value: at.holdsGrade === null ? 'any slope' : percent(at.holdsGrade), note: limit ? `laden; ${percent(limit.grade)} is asked: ${limit.source}` : 'laden; no limit known for this kind' },
   ];
 }; // prettier-ignore
 
