@@ -7,6 +7,8 @@ const LAYERS = [
   ['fault'],
   ['vec', 'units'],
   ['survey', 'stock', 'tube', 'bleed', 'hydraulics'],
+  ['threads'],
+  ['ends'],
   ['plan'],
   ['snags'],
   ['contract'],

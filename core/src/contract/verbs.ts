@@ -1,8 +1,11 @@
 import Joi from 'joi';
 import { bleed, type BleedInput } from '../bleed/index.ts';
+import { adapt, type AdaptInput } from '../ends/index.ts';
 import { diagnose, size, type DiagnoseInput, type SizeInput } from '../hydraulics/index.ts';
 import { survey, type SurveyInput } from '../survey/index.ts';
+import { identify, mate, type MateInput, type ThreadInput } from '../threads/index.ts';
 import { bendTable, offset, unbend, type BendInput, type OffsetInput, type UnbendInput } from '../tube/index.ts';
+import { adaptSchema, femaleSchema, maleSchema, threadSchema } from './joints.ts';
 import * as s from './schema.ts';
 import { sizeExample, sizeSchema } from './size.ts';
 
@@ -66,6 +69,28 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       datumsMm: { A: [0, -400, 500], B: [0, 400, 500], C: [1200, -400, 500] },
       tapes: [{ from: 'A', readMm: 766 }, { from: 'B', readMm: 615 }, { from: 'C', readMm: 856, sigmaMm: 3 }],
       side: 'above',
+    },
+  },
+  thread: {
+    summary: 'what thread is it, from a vernier and a pitch gauge',
+    schema: threadSchema,
+    run: (input: ThreadInput) => identify(input),
+    example: { gender: 'male', diameterMm: 9.9, pitchMm: 1, taper: false, diameterSigmaMm: 0.05, pitchSigmaMm: 0.02 },
+  },
+  mate: {
+    summary: 'will these two join, and will they seal',
+    schema: s.record({ male: maleSchema, female: femaleSchema }),
+    run: (input: MateInput) => mate(input),
+    example: { male: { thread: '3/8-24 UNF', end: 'double-flare-45' }, female: { thread: 'M10x1', seat: 'bubble' } },
+  },
+  adapt: {
+    summary: 'the shortest chains of adapters between two ports',
+    schema: adaptSchema,
+    run: (input: AdaptInput) => adapt(input),
+    example: {
+      from: { gender: 'female', thread: '1/8-27 NPT', seat: 'npt-taper' },
+      to: { gender: 'female', thread: '3/8-24 UNF', seat: 'flare-37' },
+      maxJoints: 4,
     },
   },
   bleed: {
