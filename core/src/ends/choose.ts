@@ -1,6 +1,6 @@
 import { NUTS, nutFitsTube, type Adapter, type FlareForm, type Half, type TubeNut } from '../stock/index.ts';
-import { mate } from '../threads/index.ts';
-import { adapt, joinOf, STOCK, type AdapterGraph, type Chain } from './adapt.ts';
+import { mate, type Mate } from '../threads/index.ts';
+import { adapt, joinOf, STOCK, type AdapterGraph, type Chain, type Join } from './adapt.ts';
 
 /** The half that a flared tube with this nut is: a sleeve nut over a 37° flare is the female one. */
 export const halfOfNut = ({ thread, flare }: Pick<TubeNut, 'thread' | 'flare'>): Half =>
@@ -48,4 +48,18 @@ export function jointsOf(port: Half, adapters: readonly Adapter[], end: Half): {
     near = onward;
   }
   return [...joints, { near, far: end }];
+}
+
+/** Two halves put together, and what comes of it. */
+export interface Joint extends Mate {
+  readonly near: Half;
+  readonly far: Half;
+  /** Null where both are male or both female. */
+  readonly join: Join | null;
+}
+export function jointBetween(near: Half, far: Half): Joint {
+  const join = joinOf(near, far);
+  if (join) return { near, far, join, ...mate(join) };
+  const reasons = [`Both are ${near.gender}: they do not go into one another.`];
+  return { near, far, join, verdict: 'will-not-start', reasons, overlap: 0, turnsToBind: null };
 }

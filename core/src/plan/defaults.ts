@@ -1,6 +1,6 @@
 import { FLARES, type FlareForm } from '../stock/index.ts';
 import type { UnitSystem } from '../units/index.ts';
-import { PLAN_FORMAT, PLAN_VERSION, type Bench, type BenchBender, type Plan } from './types.ts';
+import { PLAN_FORMAT, PLAN_VERSION, type Bench, type BenchBender, type LineEnd, type Plan } from './types.ts';
 
 /** A bender of common make-up for one tube size; every figure is to be replaced by the user's own. Common practice. */
 export const plainBender = (id: string, name: string, tubeOdMm: number, dieRadiusMm: number): BenchBender => ({
@@ -16,10 +16,22 @@ export const plainBender = (id: string, name: string, tubeOdMm: number, dieRadiu
   testBends: [],
 });
 
+/** An end nobody has done anything to yet. */
+export const freshEnd = (portId: string | null, flare: FlareForm, nutId: string): LineEnd => ({
+  portId,
+  flare,
+  nutId,
+  adapters: [],
+  standoffMm: 0,
+  joint: { made: 'flared', sealant: 'none', washers: 'none', opened: 0, torqueNm: null, torqueSource: '' },
+});
+
 export function defaultBench(): Bench {
   const flare = (form: FlareForm): Bench['flares'][FlareForm] => ({
     clampMm: FLARES[form].clampMm,
     flareExtraMm: FLARES[form].flareExtraMm,
+    owned: form !== 'cone-37',
+    provenOn: [],
   });
   return {
     benders: [
@@ -28,6 +40,7 @@ export function defaultBench(): Bench {
       plainBender('bender-3', 'Bench bender 6 mm', 6, 20),
     ],
     flares: { 'double-flare-45': flare('double-flare-45'), bubble: flare('bubble'), 'cone-37': flare('cone-37') },
+    adapters: [],
     nutLengthMm: {},
     trimMm: 20,
   };

@@ -135,6 +135,10 @@ export const EDITS = {
   setTube: (plan: Plan, { id, tubeId }: { id: string; tubeId: string }): Plan =>
     onLine(plan, id, (line) => withTube(line, plan.bench, tubeId)),
 
+  /** What an end is made with: its flare, nut and adapters, how far these hold it off, or the state of its joint. */
+  changeEnd: (plan: Plan, { id, end, patch }: { id: string; end: 'a' | 'b'; patch: Partial<LineEnd> }): Plan =>
+    onLine(plan, id, (line) => ({ ...line, ends: { ...line.ends, [end]: { ...line.ends[end], ...patch } } })),
+
   tick: (plan: Plan, { id, step, digest, at }: { id: string; step: string; digest: string; at: string }): Plan =>
     onLine(plan, id, (line) => ({ ...line, ticks: [...line.ticks.filter((t) => t.step !== step), { step, digest, at }] })),
   untick: (plan: Plan, { id, step }: { id: string; step: string }): Plan =>

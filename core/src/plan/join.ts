@@ -1,5 +1,6 @@
 import { NUTS, nutFitsTube, TUBES } from '../stock/index.ts';
 import { addScaled, type Vec3 } from '../vec/index.ts';
+import { freshEnd } from './defaults.ts';
 import { benderFor } from './edits.ts';
 import { freshId } from './fresh-id.ts';
 import type { Line, LineEnd, Plan, Port } from './types.ts';
@@ -20,7 +21,7 @@ export function newLine(plan: Plan, from: Port, to: Port, circuitId: string, let
   const name = Array.from({ length: plan.lines.length + 1 }, (_, i) => `${letter}${i + 1}`).find((n) => !names.has(n))!;
   const ports = viewPlan(plan).ports;
   const lead = (port: Port): Vec3 => roundMm(addScaled(ports.get(port.id)!.fixed.atMm, port.direction, LEAD_MM));
-  const end = (port: Port): LineEnd => ({ portId: port.id, flare: nut.flare, nutId: nut.id });
+  const end = (port: Port): LineEnd => freshEnd(port.id, nut.flare, nut.id);
   return {
     id: freshId(plan, 'line'), name, title, circuitId, tubeId: tube.id,
     benderId: (benderFor(plan.bench, tube.odMm) ?? plan.bench.benders[0]!).id,

@@ -7,6 +7,8 @@ const STIFFNESS: Record<TubeStock['material'], { readonly youngGPa: number; read
   steel: { youngGPa: 207, poisson: 0.3 },
   stainless: { youngGPa: 193, poisson: 0.3 },
   'copper-nickel': { youngGPa: 135, poisson: 0.34 },
+  'plain-copper': { youngGPa: 117, poisson: 0.34 },
+  'seam-steel': { youngGPa: 207, poisson: 0.3 },
 };
 /** What circuits without lines yet are reckoned with: no length of an ordinary tube. */
 const NO_TUBE = tubeById('3-16-steel')!;

@@ -1,9 +1,10 @@
 import { InputError } from '../fault/index.ts';
 import { nutById, tubeById, tubeVolumeMl, type TubeNut, type TubeStock } from '../stock/index.ts';
 import { centreLine, formedRadii, makeCard, type Card, type EndTooling, type Piece } from '../tube/index.ts';
-import type { Vec3 } from '../vec/index.ts';
+import { addScaled, unit, type Vec3 } from '../vec/index.ts';
 import { digestOf } from './digest.ts';
 import type { Fixed } from './fixed.ts';
+import { jointViews, type JointView } from './joint-view.ts';
 import type { Bench, BenchBender, Line, LineEnd, Part, Port } from './types.ts';
 
 export interface PortView {
@@ -25,6 +26,8 @@ export interface LineView {
   /** Why there is no card: the sentence and the corner it is about (index in `nodesMm`). */
   readonly fault: { readonly node: number; readonly message: string } | null;
   readonly volumeMl: number;
+  /** The joints from each port over its adapters to the nut; null where the port's thread is not known or the end is open. */
+  readonly joints: { readonly a: readonly JointView[] | null; readonly b: readonly JointView[] | null };
   /** Of what the card says; ticks made to another digest no longer prove anything. */
   readonly digest: string;
 }
@@ -56,14 +59,19 @@ function cardDigest(card: Card, line: Line): string {
   ]);
 }
 
+/** Where the tube ends: at the port's seat, or off it by what stands between. */
+const endOf = ({ port, fixed }: PortView, { standoffMm }: LineEnd): Vec3 =>
+  standoffMm ? addScaled(fixed.atMm, unit(port.direction)!, standoffMm) : fixed.atMm;
+
 function build(line: Line, bench: Bench, a: PortView | null, b: PortView | null): LineView {
   const tube = tubeById(line.tubeId)!;
   const bender = bench.benders.find((one) => one.id === line.benderId)!;
-  const nodesMm = a && b ? [a.fixed.atMm, ...line.cornersMm, b.fixed.atMm] : [];
+  const nodesMm = a && b ? [endOf(a, line.ends.a), ...line.cornersMm, endOf(b, line.ends.b)] : [];
   const base = {
     line, tube, bender, nodesMm,
     nuts: { a: nutById(line.ends.a.nutId)!, b: nutById(line.ends.b.nutId)! },
     ports: { a, b },
+    joints: { a: jointViews(a, line.ends.a, bench), b: jointViews(b, line.ends.b, bench) },
   }; // prettier-ignore
   const without = { ...base, card: null, pieces: [], volumeMl: 0, digest: '' };
   if (!nodesMm.length) return { ...without, fault: null };

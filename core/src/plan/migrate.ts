@@ -12,25 +12,50 @@ function from1(raw: Raw): Raw {
   return { ...raw, version: 2, circuits, sizing: null };
 }
 
-/** From version 2: parts learn their figures, and there are sheets beside the one from foot to road. */
+const isRaw = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
+const each = (list: unknown, change: (item: Raw) => Raw): unknown =>
+  Array.isArray(list) ? list.map((item: unknown) => (isRaw(item) ? change(item) : item)) : list;
+const inside = (record: unknown, change: (item: Raw) => Raw): unknown =>
+  isRaw(record)
+    ? Object.fromEntries(Object.entries(record).map(([key, item]) => [key, isRaw(item) ? change(item) : item]))
+    : record;
+/** What an end was taken to be before joints were kept. */
+const JOINT_BEFORE = {
+  adapters: [],
+  standoffMm: 0,
+  joint: { made: 'flared', sealant: 'none', washers: 'none', opened: 0, torqueNm: null, torqueSource: '' },
+};
+
+/** From version 2: parts learn their figures, ports and ends what joins them, and there are sheets beside the one from foot to road. */
 function from2(raw: Raw): Raw {
-  const each = (list: unknown, change: (item: Raw) => Raw): unknown =>
-    Array.isArray(list)
-      ? list.map((item: unknown) => (typeof item === 'object' && item !== null ? change(item as Raw) : item))
-      : list;
-  const sizing = raw['sizing'] as Raw | null;
-  const open: unknown = sizing?.['open'];
+  const { sizing } = raw;
+  const open: unknown = isRaw(sizing) ? sizing['open'] : null;
   return {
     ...raw,
     version: 3,
-    parts: each(raw['parts'], (part) => ({ ...part, figures: {}, family: null })),
-    sizing: sizing && {
-      ...sizing,
-      kneePerTurnMPa: null,
-      combination: null,
-      wearMm: { front: 8, rear: 3 },
-      open: Array.isArray(open) ? [...(open as unknown[]), 'wearMm.front', 'wearMm.rear'] : open,
-    },
+    parts: each(raw['parts'], (part) => ({
+      ...part,
+      figures: {},
+      family: null,
+      ports: each(part['ports'], (port) => ({ ...port, fitting: null })),
+    })),
+    lines: each(raw['lines'], (line) => ({ ...line, ends: inside(line['ends'], (end) => ({ ...end, ...JOINT_BEFORE })) })),
+    bench: isRaw(raw['bench'])
+      ? {
+          ...raw['bench'],
+          adapters: [],
+          flares: inside(raw['bench']['flares'], (flare) => ({ ...flare, owned: true, provenOn: [] })),
+        }
+      : raw['bench'],
+    sizing: isRaw(sizing)
+      ? {
+          ...sizing,
+          kneePerTurnMPa: null,
+          combination: null,
+          wearMm: { front: 8, rear: 3 },
+          open: Array.isArray(open) ? [...(open as unknown[]), 'wearMm.front', 'wearMm.rear'] : open,
+        }
+      : sizing,
     trailer: null,
     singles: [],
     clutch: null,

@@ -58,7 +58,7 @@ export const newPort = (
   role: PortRole = 'inlet',
   direction: Vec3 = AFT,
   known: Known = NOWHERE,
-): Port => ({ id: freshId(plan, 'port'), name, role, direction, known });
+): Port => ({ id: freshId(plan, 'port'), name, role, direction, known, fitting: null });
 
 /** A part of a kind with its ports, all at one place. */
 export function newPart(plan: Plan, kind: PartKind, known: Known = NOWHERE): Part {

@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { CATEGORIES } from '../hydraulics/index.ts';
+import { END_FORMS, SEAT_FORMS } from '../stock/index.ts';
 import { PART_FIGURES } from './part-figures.ts';
 import { CIRCUIT_INKS, PART_KINDS, PLAN_FORMAT, PLAN_VERSION, PORT_ROLES } from './types.ts';
 
@@ -34,6 +35,22 @@ const known = record({
   side: oneOf(['above', 'below']).optional(),
 });
 
+/** One of several shapes, told apart by a field. */
+const byKind = (shapes: Readonly<Record<string, Joi.SchemaMap>>, field = 'kind'): Joi.Schema => {
+  const otherwise: Joi.Schema = record({ [field]: oneOf(Object.keys(shapes)) });
+  return Object.entries(shapes).reduce(
+    (rest, [kind, keys]) =>
+      Joi.alternatives().conditional(
+        Joi.object({ [field]: Joi.any().valid(kind).required() })
+          .unknown(true)
+          .required(),
+        { then: record(keys), otherwise: rest },
+      ),
+    otherwise,
+  );
+};
+/** A half of a joint; that its thread is one and comes with its form is for `validatePlan`. */
+const half = byKind({ male: { thread: id, end: oneOf(END_FORMS) }, female: { thread: id, seat: oneOf(SEAT_FORMS) } }, 'gender');
 const port = record({
   id,
   name,
@@ -41,13 +58,46 @@ const port = record({
   direction: vector(-1e6, 1e6),
   known,
   residualMPa: number(0, 1).optional(),
+  fitting: record({
+    half,
+    how: oneOf(['measured', 'sheet', 'trusted']),
+    readings: record({ diameterMm: number(0, 1000).greater(0), pitchMm: number(0, 100).greater(0).allow(null) }).allow(null),
+  }).allow(null),
 });
 const figures = record(
   Object.fromEntries(Object.entries(PART_FIGURES).map(([name, { least, most }]) => [name, number(least, most).optional()])),
 );
 const flareForm = oneOf(['double-flare-45', 'bubble', 'cone-37']);
-const end = record({ portId: id.allow(null), flare: flareForm, nutId: id });
-const flare = record({ clampMm: number(0, 1000), flareExtraMm: number(0, 100) });
+const joint = record({
+  made: oneOf(['flared', 'compression', 'rubber-hose']),
+  sealant: oneOf(['none', 'paste', 'tape']),
+  washers: oneOf(['none', 'new', 'used']),
+  opened: number(0, 1000).integer(),
+  torqueNm: number(0, 10_000).greater(0).allow(null),
+  torqueSource: text,
+});
+const end = record({
+  portId: id.allow(null),
+  flare: flareForm,
+  nutId: id,
+  adapters: list(inList(id), 8),
+  standoffMm: number(0, 1000),
+  joint,
+});
+const flare = record({
+  clampMm: number(0, 1000),
+  flareExtraMm: number(0, 100),
+  owned: Joi.boolean().required(),
+  provenOn: list(inList(id), 20),
+});
+const adapter = record({
+  id,
+  name,
+  family: id,
+  halves: list(inList(half), 4).min(1),
+  material: id,
+  costMinor: number(0, 1e9),
+});
 const bender = record({
   id,
   name,
@@ -64,20 +114,6 @@ const bender = record({
 const axles = (item: Joi.Schema): Joi.ObjectSchema => record({ front: item, rear: item });
 const load = record({ massKg: number(0, 100_000).greater(0), frontFraction: number(0, 1), cgHeightMm: number(0, 100_000) });
 const over = (most: number): Joi.NumberSchema => number(0, most).greater(0);
-/** One of several shapes, told apart by a field. */
-const byKind = (shapes: Readonly<Record<string, Joi.SchemaMap>>, field = 'kind'): Joi.Schema => {
-  const otherwise: Joi.Schema = record({ [field]: oneOf(Object.keys(shapes)) });
-  return Object.entries(shapes).reduce(
-    (rest, [kind, keys]) =>
-      Joi.alternatives().conditional(
-        Joi.object({ [field]: Joi.any().valid(kind).required() })
-          .unknown(true)
-          .required(),
-        { then: record(keys), otherwise: rest },
-      ),
-    otherwise,
-  );
-};
 const brake = byKind({
   disc: {
     pistonsMm: list(inList(over(1000)), 20).min(1),
@@ -222,6 +258,7 @@ export const planSchema = record({
   bench: record({
     benders: list(inList(bender), 100),
     flares: record({ 'double-flare-45': flare, bubble: flare, 'cone-37': flare }),
+    adapters: list(inList(adapter), 500),
     nutLengthMm: Joi.object().pattern(Joi.string().max(80), Joi.number().min(0).max(1000)).required(),
     trimMm: number(0, 1000),
   }),

@@ -1,6 +1,6 @@
 import type { Axle } from '../hydraulics/index.ts';
 import type { School } from '../bleed/index.ts';
-import type { FlareForm, FluidFamily } from '../stock/index.ts';
+import type { Adapter, FlareForm, FluidFamily, Half, TubeMaterial } from '../stock/index.ts';
 import type { Side, Tape } from '../survey/index.ts';
 import type { Bender } from '../tube/index.ts';
 import type { UnitSystem } from '../units/index.ts';
@@ -33,6 +33,14 @@ export interface Point {
   readonly known: Known;
 }
 
+/** Which half of a joint a port is, and how that is known. */
+export interface Fitting {
+  readonly half: Half;
+  readonly how: 'measured' | 'sheet' | 'trusted';
+  /** What vernier and pitch gauge said, where it was measured. */
+  readonly readings: { readonly diameterMm: number; readonly pitchMm: number | null } | null;
+}
+
 export const PORT_ROLES = ['outlet', 'inlet', 'feed', 'bleeder', 'spare'] as const;
 export type PortRole = (typeof PORT_ROLES)[number];
 export interface Port {
@@ -44,6 +52,8 @@ export interface Port {
   readonly known: Known;
   /** Of a master's outlet: the residual valve built into it. */
   readonly residualMPa?: number;
+  /** Thread and seat; null while nobody has looked. */
+  readonly fitting: Fitting | null;
 }
 
 export const PART_KINDS = [
@@ -74,11 +84,27 @@ export interface Circuit {
   readonly axle: Axle | null;
 }
 
+/** How an end is joined and in what state that is. */
+export interface JointWork {
+  readonly made: 'flared' | 'compression' | 'rubber-hose';
+  readonly sealant: 'none' | 'paste' | 'tape';
+  readonly washers: 'none' | 'new' | 'used';
+  /** Times opened since its washers were new. */
+  readonly opened: number;
+  /** What it is tightened to, and by whose word; null while no sheet was looked up. */
+  readonly torqueNm: number | null;
+  readonly torqueSource: string;
+}
 export interface LineEnd {
   /** Null while the end is open. */
   readonly portId: string | null;
   readonly flare: FlareForm;
   readonly nutId: string;
+  /** Adapters from the port to the nut, by id. */
+  readonly adapters: readonly string[];
+  /** How far they hold the tube's end off the port's seat, mm. */
+  readonly standoffMm: number;
+  readonly joint: JointWork;
 }
 /** A step of the make card that was done, and the digest of the card it was done to. */
 export interface Tick {
@@ -106,10 +132,19 @@ export interface BenchBender extends Bender {
   readonly kind: 'fixed' | 'hand';
   readonly tubeOdMm: number;
 }
+export interface FlareTool {
+  readonly clampMm: number;
+  readonly flareExtraMm: number;
+  readonly owned: boolean;
+  /** Tube that test pieces of this flare have held in. */
+  readonly provenOn: readonly TubeMaterial[];
+}
 /** This user's tools. */
 export interface Bench {
   readonly benders: readonly BenchBender[];
-  readonly flares: Readonly<Record<FlareForm, { readonly clampMm: number; readonly flareExtraMm: number }>>;
+  readonly flares: Readonly<Record<FlareForm, FlareTool>>;
+  /** Adapters of the user's own, besides those of the stock. */
+  readonly adapters: readonly Adapter[];
   /** Lengths of nuts measured by the user, by nut id, in place of the stock's. */
   readonly nutLengthMm: Readonly<Record<string, number>>;
   readonly trimMm: number;

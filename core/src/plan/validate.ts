@@ -1,6 +1,8 @@
-import type { Fault } from '../fault/index.ts';
-import { nutById, tubeById, fluidById } from '../stock/index.ts';
+import { InputError, type Fault } from '../fault/index.ts';
+import { fluidById, nutById, tubeById, type Half } from '../stock/index.ts';
+import { threadOf } from '../threads/index.ts';
 import { length } from '../vec/index.ts';
+import { adapterOf } from './joint-view.ts';
 import type { Known, Plan } from './types.ts';
 
 /** Which points a place rests on, directly. */
@@ -55,6 +57,14 @@ export function validatePlan(plan: Plan): Fault[] {
       if (!points.has(tape.from)) say(`${path}.tapes[${i}].from`, `There is no point "${tape.from}".`);
     });
   };
+  const checkHalf = (half: Half, path: string): void => {
+    try {
+      threadOf(half, path);
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      say(error.path, error.message);
+    }
+  };
   const loops = circular(plan);
   plan.points.forEach((point, i) => {
     claim(point.id, `points[${i}]`);
@@ -67,11 +77,16 @@ export function validatePlan(plan: Plan): Fault[] {
       const path = `parts[${i}].ports[${k}]`;
       claim(port.id, path);
       checkKnown(port.known, `${path}.known`);
+      if (port.fitting) checkHalf(port.fitting.half, `${path}.fitting.half`);
       if (length(port.direction) < 1e-9) say(`${path}.direction`, 'A direction of no length points nowhere.');
     });
   });
   plan.circuits.forEach((circuit, i) => claim(circuit.id, `circuits[${i}]`));
   plan.bench.benders.forEach((bender, i) => claim(bender.id, `bench.benders[${i}]`));
+  plan.bench.adapters.forEach((adapter, i) => {
+    claim(adapter.id, `bench.adapters[${i}]`);
+    adapter.halves.forEach((half, k) => checkHalf(half, `bench.adapters[${i}].halves[${k}]`));
+  });
   const joined = new Map<string, string>();
   plan.lines.forEach((line, i) => {
     const path = `lines[${i}]`;
@@ -80,7 +95,11 @@ export function validatePlan(plan: Plan): Fault[] {
     if (!tubeById(line.tubeId)) say(`${path}.tubeId`, `There is no tube "${line.tubeId}" in stock.`);
     if (!benders.has(line.benderId)) say(`${path}.benderId`, `There is no bender "${line.benderId}" on the bench.`);
     for (const end of ['a', 'b'] as const) {
-      const { portId, nutId } = line.ends[end];
+      const { portId, nutId, adapters } = line.ends[end];
+      adapters.forEach((id, k) => {
+        const found = adapterOf(plan.bench, id);
+        if (found?.halves.length !== 2) say(`${path}.ends.${end}.adapters[${k}]`, `There is no adapter "${id}" with two ends.`);
+      });
       if (!nutById(nutId)) say(`${path}.ends.${end}.nutId`, `There is no nut "${nutId}" in stock.`);
       if (portId === null) continue;
       if (!ports.has(portId)) say(`${path}.ends.${end}.portId`, `There is no port "${portId}".`);

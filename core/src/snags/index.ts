@@ -48,6 +48,23 @@ import { parkingWeak } from './rules/parking-weak.ts';
 import { clutchTravel } from './rules/clutch-travel.ts';
 import { trailerBrakes } from './rules/trailer-brakes.ts';
 import { leverStroke } from './rules/lever-stroke.ts';
+import { threadsDiffer } from './rules/threads-differ.ts';
+import { willNotSeal } from './rules/will-not-seal.ts';
+import { bubbleInverted } from './rules/bubble-inverted.ts';
+import { flare37On45 } from './rules/flare-37-on-45.ts';
+import { parallelInTaper } from './rules/parallel-in-taper.ts';
+import { jointForbidden } from './rules/joint-forbidden.ts';
+import { sealantMisplaced } from './rules/sealant-misplaced.ts';
+import { banjoWashers } from './rules/banjo-washers.ts';
+import { washersUsed } from './rules/washers-used.ts';
+import { tubeRefused } from './rules/tube-refused.ts';
+import { stainlessDoubleFlare } from './rules/stainless-double-flare.ts';
+import { flareToolMissing } from './rules/flare-tool-missing.ts';
+import { jointsNeedless } from './rules/joints-needless.ts';
+import { adapterLength } from './rules/adapter-length.ts';
+import { torqueUnlikely } from './rules/torque-unlikely.ts';
+import { threadTrusted } from './rules/thread-trusted.ts';
+import { threadUnknown } from './rules/thread-unknown.ts';
 import type { Level, Rule, Snag } from './snag.ts';
 
 export { type Level, type Place, type Snag, type Station } from './snag.ts';
@@ -99,6 +116,23 @@ const RULES: readonly Rule[] = [
   feedShort,
   benderSize,
   nutSize,
+  threadsDiffer,
+  willNotSeal,
+  bubbleInverted,
+  flare37On45,
+  parallelInTaper,
+  jointForbidden,
+  sealantMisplaced,
+  banjoWashers,
+  washersUsed,
+  tubeRefused,
+  stainlessDoubleFlare,
+  flareToolMissing,
+  jointsNeedless,
+  adapterLength,
+  torqueUnlikely,
+  threadTrusted,
+  threadUnknown,
   flareBeforeBend,
   cutUnsure,
   changedAfterMade,

@@ -3,7 +3,7 @@ import { formatLength, formatLengthUnit, type UnitSystem } from '../units/index.
 import type { Vec3 } from '../vec/index.ts';
 
 export type Level = 'stop' | 'mind' | 'note';
-export type Station = 'measure' | 'size' | 'plumb' | 'route' | 'make' | 'fill';
+export type Station = 'measure' | 'size' | 'plumb' | 'route' | 'join' | 'make' | 'fill';
 
 /** What a finding is about: a line (and a corner of it, as an index into its nodes), a point, a port or the plan. */
 export interface Place {

@@ -1,6 +1,16 @@
 export { FLARES, NUTS, nutById, nutFitsTube, type FlareForm, type TubeNut } from './ends.ts';
 export { FLUIDS, fluidById, type Fluid, type FluidFamily } from './fluids.ts';
-export { TUBES, tubeById, tubeBoreMm, tubeLabel, tubeVolumeMl, type TubeMaterial, type TubeStock } from './tubes.ts';
+export {
+  MATERIAL_NAMES,
+  REFUSED_TUBE,
+  TUBES,
+  tubeById,
+  tubeBoreMm,
+  tubeLabel,
+  tubeVolumeMl,
+  type TubeMaterial,
+  type TubeStock,
+} from './tubes.ts';
 export {
   END_FORMS, END_NAMES, formsSeal, SEAT_FORMS, SEAT_NAMES, threadTakes, type EndForm, type FemaleHalf, type MaleHalf, type SeatForm,
 } from './joints.ts'; // prettier-ignore

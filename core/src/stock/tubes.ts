@@ -1,6 +1,11 @@
 import { figure } from '../fault/index.ts';
 
-export type TubeMaterial = 'steel' | 'copper-nickel' | 'stainless';
+export type TubeMaterial = 'steel' | 'copper-nickel' | 'stainless' | 'plain-copper' | 'seam-steel';
+/** Tube that is no brake tube: it is known here since it is found on vehicles. Common practice; many places forbid it. */
+export const REFUSED_TUBE: readonly TubeMaterial[] = ['plain-copper', 'seam-steel'];
+export const MATERIAL_NAMES: Record<TubeMaterial, string> = {
+  steel: 'steel', 'copper-nickel': 'copper-nickel', stainless: 'stainless', 'plain-copper': 'plain copper (not for brakes)', 'seam-steel': 'welded-seam steel (not for brakes)',
+}; // prettier-ignore
 export interface TubeStock {
   readonly id: string;
   /** Size as it is asked for at the counter. */
@@ -17,7 +22,7 @@ const SIZES = [
   { id: '4.75', name: '4.75 mm', odMm: 4.75, wallMm: 0.7, source: 'ISO 4038 size 4.75 x 0.7 mm (from memory)' },
   { id: '6', name: '6 mm', odMm: 6, wallMm: 0.7, source: 'ISO 4038 size 6 x 0.7 mm (from memory)' },
 ] as const;
-const MATERIALS: readonly TubeMaterial[] = ['steel', 'copper-nickel', 'stainless'];
+const MATERIALS: readonly TubeMaterial[] = ['steel', 'copper-nickel', 'stainless', ...REFUSED_TUBE];
 
 /** Brake tube as sold: four sizes in three materials. Check the wall printed on the coil. */
 export const TUBES: readonly TubeStock[] = MATERIALS.flatMap((material) =>
@@ -35,4 +40,4 @@ export function tubeVolumeMl(tube: Pick<TubeStock, 'odMm' | 'wallMm'>, lengthMm:
 
 /** How a tube is named on screen: `3/16 in copper-nickel, 4.76 x 0.71`. */
 export const tubeLabel = (tube: TubeStock): string =>
-  `${tube.name} ${tube.material}, ${figure(tube.odMm, 2)} x ${figure(tube.wallMm, 2)}`;
+  `${tube.name} ${MATERIAL_NAMES[tube.material]}, ${figure(tube.odMm, 2)} x ${figure(tube.wallMm, 2)}`;

@@ -97,7 +97,11 @@ function reasonsOf(input: MateInput, male: Thread, female: Thread, found: Omit<M
         : `The ${end} sits on the ${seat}; the thread only presses them together.`,
     ];
   if (isTaper(male) !== isTaper(female))
-    return ['A parallel thread in a taper touches at one turn only: it does not seal, with or without sealant.'];
+    return [
+      isTaper(male)
+        ? 'A taper in a parallel port that is not made for it may never wedge: it does not seal, with or without sealant.'
+        : 'A parallel thread in a taper touches at its first turns only, which are not whole: it does not seal, with or without sealant.',
+    ];
   if (!agree(male, female)) return [`The pitches agree and the diameters do not: ${holds}.`, ...unsealed];
   return [`The threads agree, and the ${end} touches the ${seat} along a line only: it leaks however hard it is pulled.`];
 }

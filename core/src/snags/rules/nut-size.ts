@@ -16,7 +16,7 @@ export const nutSize = eachEnd((line, end, view) => {
         {
           rule: 'nut-size',
           level: 'stop',
-          station: 'make',
+          station: 'join',
           place: onLine(line, node),
           where: `${line.line.name}, ${endName(end)}`,
           text,

@@ -1,0 +1,20 @@
+import { ENDS, type Rule } from '../snag.ts';
+
+/** Said once: joints at ports whose thread and seat are not set down cannot be judged. */
+export const threadUnknown: Rule = (view) => {
+  const unknown = view.lines.flatMap((line) =>
+    ENDS.flatMap((end) => (line.ports[end] && !line.joints[end] ? [line.ports[end]] : [])),
+  );
+  const [first] = unknown;
+  if (!first) return [];
+  return [
+    {
+      rule: 'thread-unknown',
+      level: 'note',
+      station: 'join',
+      place: { kind: 'port', id: first.port.id },
+      where: `${first.part.name}, ${first.port.name}`,
+      text: `${unknown.length === 1 ? 'Its thread and seat are' : `Its thread and seat and those of ${unknown.length - 1} more ports are`} not set down: those joints cannot be judged.`,
+    },
+  ];
+};

@@ -1,0 +1,14 @@
+import { eachEndOf } from './line-joints.ts';
+
+/** Crushed washers do not crush again. Common practice: new at every opening. */
+export const washersUsed = eachEndOf('washers-used', (line, end) => {
+  const { joint } = line.line.ends[end];
+  const washers = line.joints[end]?.some(({ join }) => join?.male.end === 'banjo' || join?.male.end === 'flat');
+  return washers && (joint.washers === 'used' || joint.opened > 0)
+    ? {
+        level: 'stop',
+        text: `It was opened ${joint.opened === 1 ? 'once' : `${joint.opened} times`} since its washers were new: crushed washers do not seal again.`,
+        mend: { label: 'New washers are in', call: { edit: 'changeEnd', with: { id: line.line.id, end, patch: { joint: { ...joint, washers: 'new', opened: 0 } } } } },
+      }
+    : null;
+}); // prettier-ignore
