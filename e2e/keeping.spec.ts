@@ -120,7 +120,7 @@ describe('plans in and out', () => {
       }
     });
     await run.server.stop();
-    for (const station of ['measure', 'size', 'plumb', 'make', 'fill', 'route'])
+    for (const station of ['measure', 'size', 'plumb', 'join', 'make', 'fill', 'route'])
       await openPlan(page, run.server.url, 'gannet', station);
     await page.keyboard.press('u');
     await settled(page);

@@ -5,7 +5,7 @@ import { ROOT, openPlan, watch, withBrowser } from './browser';
 
 jest.setTimeout(180_000);
 const AXE = readFileSync(`${ROOT}/node_modules/axe-core/axe.min.js`, 'utf8');
-const STATIONS = ['measure', 'size', 'plumb', 'route', 'make', 'fill'];
+const STATIONS = ['measure', 'size', 'plumb', 'route', 'join', 'make', 'fill'];
 const run = withBrowser();
 
 /** What axe finds at the levels serious and critical, as `rule: place`. */
@@ -46,6 +46,9 @@ describe('every screen', () => {
     await page.goto(run.server.url, { waitUntil: 'load' });
     await page.waitForSelector('[data-test=plan-row]');
     found['plans'] = await serious(page);
+    await page.goto(`${run.server.url}/practice`, { waitUntil: 'load' });
+    await page.waitForSelector('fl-practice-page fieldset button');
+    found['practice'] = await serious(page);
     expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length))).toEqual({});
     expect(complaints).toEqual([]);
     await page.close();

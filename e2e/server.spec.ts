@@ -43,11 +43,11 @@ describe('the server as it is started', () => {
 describe('the demo plans in the browser', () => {
   test.each([
     ['gannet', 7],
-    ['wheatear', 7],
+    ['wheatear', 8],
     ['dunlin', 6],
   ])('%s opens at every station with its %i lines and nothing in the console', async (id, lines) => {
     const { page, complaints } = await watch(run.browser, run.server.url);
-    for (const station of ['measure', 'size', 'plumb', 'route', 'make', 'fill']) {
+    for (const station of ['measure', 'size', 'plumb', 'route', 'join', 'make', 'fill']) {
       await openPlan(page, run.server.url, id, station);
       expect(await textOf(page, 'main h1')).toBe(station[0]!.toUpperCase() + station.slice(1));
     }

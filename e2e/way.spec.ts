@@ -86,7 +86,7 @@ describe('the whole way, by keyboard alone', () => {
     await page.waitForFunction(() => document.querySelectorAll('[data-test=move]').length === 2);
 
     // The card, its locked flare, its kept ticks.
-    await page.keyboard.press('5');
+    await page.keyboard.press('6');
     await page.waitForSelector('fl-make-station [data-test=cut]');
     expect(await textOf(page, 'fl-make-station [data-test=cut]')).toBe(cut);
     expect(await page.$eval('[data-step=flare-a]', (box) => (box as HTMLInputElement).disabled)).toBe(true);
@@ -99,7 +99,7 @@ describe('the whole way, by keyboard alone', () => {
     expect(await page.$eval('[data-step=nut-a]', (box) => (box as HTMLInputElement).checked)).toBe(true);
 
     // The order and the fluid.
-    await page.keyboard.press('6');
+    await page.keyboard.press('7');
     await page.waitForSelector('fl-fill-station [data-work=brake]');
     expect(await textOf(page, '[data-work=brake] tbody')).toMatch(/1 Wheel cylinder ?1\.\d\d m/);
     expect(await textOf(page, '[data-buy=Brakes]')).toBe('500 mL');
@@ -121,6 +121,10 @@ describe('the whole way, by keyboard alone', () => {
     await waitText(page, 'fl-route-station h2', 'F3');
     await page.keyboard.press('.');
     await waitText(page, 'fl-route-station h2', 'R2');
+    await page.keyboard.press('.');
+    await waitText(page, 'fl-joint-panel h2', 'R1, end A');
+    await page.keyboard.press('4');
+    await page.waitForSelector('fl-route-station [data-test=cut]');
     await page.keyboard.press('u');
     await page.waitForFunction(() => /\d\/\d/.test(document.querySelector('[data-test=cut]')!.textContent!));
     await page.keyboard.press('u');

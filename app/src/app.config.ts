@@ -22,10 +22,16 @@ const routes: Routes = [
       { path: 'size', loadComponent: () => import('./stations/size/size-station').then((m) => m.SizeStation) },
       { path: 'plumb', loadComponent: () => import('./stations/plumb/plumb-station').then((m) => m.PlumbStation) },
       { path: 'route', loadComponent: () => import('./stations/route/route-station').then((m) => m.RouteStation) },
+      { path: 'join', loadComponent: () => import('./stations/join/join-station').then((m) => m.JoinStation) },
       { path: 'make', loadComponent: () => import('./stations/make/make-station').then((m) => m.MakeStation) },
       { path: 'fill', loadComponent: () => import('./stations/fill/fill-station').then((m) => m.FillStation) },
       { path: '**', redirectTo: 'route' },
     ],
+  },
+  {
+    path: 'practice',
+    loadComponent: () => import('./practice/practice-page').then((m) => m.PracticePage),
+    title: 'Practice · Firm Line',
   },
   { path: '**', redirectTo: '' },
 ];

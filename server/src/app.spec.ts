@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { request, type IncomingHttpHeaders, type Server } from 'node:http';
 import { createApp } from './app.ts';
+import { readings } from './vernier.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
 writeFileSync(join(folder, 'index.html'), '<!doctype html><title>Firm Line</title>');
@@ -54,6 +55,25 @@ describe('the server', () => {
     expect((await get('/main-MISSING1.js')).status).toBe(404);
     expect((await get('/demo/..%2f..%2fetc%2fpasswd')).status).toBe(404);
     expect(JSON.parse(gunzipOrNot(await get('/healthz')))).toEqual({ ok: true });
+  });
+});
+
+describe('the simulated vernier', () => {
+  test('readings close on the piece from outside a male and from inside a female, then hold', () => {
+    const male = readings(9.89, 'male', () => 0.5);
+    expect(male.slice(0, 8)).toEqual([...male.slice(0, 8)].sort((a, b) => b - a));
+    expect(male.slice(-6)).toEqual(Array(6).fill(9.89));
+    expect(readings(8.63, 'female', () => 0.5)[0]).toBeLessThan(8.63);
+  });
+  test('types its readings one by one and says when it is done; a piece that is not there is missing', async () => {
+    const { status, headers, body } = await get('/api/vernier/b');
+    expect([status, headers['content-type']]).toEqual([200, 'text/event-stream']);
+    const lines = body.toString().split('\n\n').filter(Boolean);
+    expect(lines).toHaveLength(15);
+    expect(lines[13]).toMatch(/^data: 9\.(88|89|90)$/);
+    expect(lines[14]).toBe('event: done\ndata: ');
+    expect((await get('/api/vernier/z')).status).toBe(404);
+    expect((await get('/api/other')).status).toBe(404);
   });
 });
 

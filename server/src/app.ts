@@ -1,6 +1,7 @@
 import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
+import { streamVernier } from './vernier.ts';
 
 export interface Folders {
   /** The built app. */
@@ -42,6 +43,8 @@ export function createApp({ app, demo }: Folders): Express {
   );
   server.use(compression());
   server.get('/healthz', (_request, response) => void response.json({ ok: true }));
+  server.get('/api/vernier/:piece', streamVernier);
+  server.use('/api', (_request, response) => void response.status(404).json({ error: 'There is no such instrument.' }));
   server.use(
     '/demo',
     express.static(demo, {

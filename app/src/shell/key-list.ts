@@ -2,7 +2,7 @@ import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, viewChild } from '@angular/core';
 
 export const KEYS: readonly (readonly [string, string])[] = [
-  ['1 – 6', 'Go to a station'],
+  ['1 – 7', 'Go to a station'],
   ['/', 'Find anything'],
   ['.', 'Go to the next snag'],
   ['s', 'Show all snags'],

@@ -47,7 +47,7 @@ describe('the shell', () => {
     expect(at.store.units()).toBe('metric');
     await at.key('Z', { ctrlKey: true, shiftKey: true });
     expect(at.store.units()).toBe('inch');
-    await at.key('5');
+    await at.key('6');
     expect(at.url()).toMatch(/\/make$/);
     await at.key('?');
     expect(at.root.querySelector('fl-key-list dialog')!.hasAttribute('open')).toBe(true);

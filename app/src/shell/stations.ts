@@ -6,6 +6,7 @@ export const STATIONS: readonly { readonly path: Station; readonly name: string 
   { path: 'size', name: 'Size' },
   { path: 'plumb', name: 'Plumb' },
   { path: 'route', name: 'Route' },
+  { path: 'join', name: 'Join' },
   { path: 'make', name: 'Make' },
   { path: 'fill', name: 'Fill' },
 ];

@@ -11,7 +11,7 @@ import { STATIONS } from './stations';
   template: `
     <nav aria-label="Stations" class="relative">
       <div class="absolute inset-x-10 top-[1.2rem] h-1.5 rounded bg-copper-pale"></div>
-      <ol class="relative grid grid-cols-6">
+      <ol class="relative grid grid-cols-7">
         @for (station of stations(); track station.path; let i = $index) {
           <li class="flex justify-center">
             <a

@@ -62,10 +62,10 @@ describe('Make', () => {
 
   test('ticks made to an older card count no more', async () => {
     const at = await station(MakeStation, 'm2', 'line-f2');
-    expect(at.root.querySelectorAll('input:checked')).toHaveLength(4);
+    expect(at.root.querySelectorAll('[data-step]:checked')).toHaveLength(4);
     at.store.apply({ edit: 'removeCorner', with: { id: 'line-f2', index: 1 } });
     await new Promise((done) => setTimeout(done));
-    expect(at.root.querySelectorAll('input:checked')).toHaveLength(0);
+    expect(at.root.querySelectorAll('[data-step]:checked')).toHaveLength(0);
     expect(at.texts('fl-snag-row').join(' ')).toMatch(/4 steps were ticked to an older card/);
   });
 

@@ -1,6 +1,7 @@
 import { NUTS, nutFitsTube, type Adapter, type FlareForm, type Half, type TubeNut } from '../stock/index.ts';
 import { mate, type Mate } from '../threads/index.ts';
-import { adapt, joinOf, STOCK, type AdapterGraph, type Chain, type Join } from './adapt.ts';
+import type { AdapterGraph } from './adapter-graph.ts';
+import { adapt, joinOf, STOCK, type Chain, type Join } from './adapt.ts';
 
 /** The half that a flared tube with this nut is: a sleeve nut over a 37° flare is the female one. */
 export const halfOfNut = ({ thread, flare }: Pick<TubeNut, 'thread' | 'flare'>): Half =>

@@ -12,10 +12,12 @@ import {
   type Adapter,
   type Half,
 } from '../stock/index.ts';
-import { mate } from '../threads/index.ts';
+import { identify, mate } from '../threads/index.ts';
 import {
   adapt,
   AdapterGraph,
+  drillQuestion,
+  drillReasons,
   endFor,
   firstEnd,
   halfKey,
@@ -197,5 +199,23 @@ describe('order of fitting and the section', () => {
   test('a nut that binds stays short of its seat', () => {
     const drawn = section({ thread: '3/8-24 UNF', end: 'double-flare-45' }, { thread: 'M10x1', seat: 'bubble' });
     expect(drawn.shortMm).toBeCloseTo(0.9 * 9.525 - 5.076 * 1.05833, 2);
+  });
+});
+
+describe('the drill', () => {
+  /** A plain generator of numbers from 0 to 1, so that a failure comes again. */
+  const numbers = (seed: number) => (): number => (seed = (seed * 16807) % 2147483647) / 2147483647;
+  test('the right answer is among four, and is what the core says of the readings', () => {
+    for (let seed = 1; seed <= 200; seed++) {
+      const question = drillQuestion(numbers(seed));
+      expect(question.threads).toHaveLength(4);
+      expect(question.threads).toContain(question.port.thread);
+      expect(question.seats).toContain(question.port.seat);
+      const found = identify({ gender: 'female', diameterMm: question.diameterMm, pitchMm: question.pitchMm });
+      expect(found.candidates[0]!.thread).toBe(question.port.thread);
+      const reasons = drillReasons(question);
+      expect(reasons.thread.startsWith(question.port.thread)).toBe(true);
+      expect(reasons.seat.length).toBeGreaterThan(20);
+    }
   });
 });

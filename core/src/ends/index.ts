@@ -1,7 +1,9 @@
-export { adapt, AdapterGraph, halfKey, joinOf, STOCK, type Adapted, type AdaptInput, type Chain, type Join } from './adapt.ts';
+export { AdapterGraph, halfKey } from './adapter-graph.ts';
+export { adapt, joinOf, STOCK, type Adapted, type AdaptInput, type Chain, type Join } from './adapt.ts';
 export { touch, type Contact, type Touch } from './contact.ts';
 export { section, type Piece, type Section, type XR } from './section.ts';
 export { endFor, halfOfNut, jointBetween, jointsOf, type EndChoice, type Joint } from './choose.ts';
 export { firstEnd, turningOf, type Turning } from './fitting-order.ts';
 export { END_FOR, seatFrom, type SeatAnswers, type SeatFound, type SeatGuess } from './seat.ts';
 export { consumablesOf, guidanceFor, likelyTorqueNm, type Consumable } from './consumables.ts';
+export { drillQuestion, drillReasons, type DrillQuestion, type DrillReasons } from './drill.ts';

@@ -1,5 +1,6 @@
 import { threadByName, type FemaleHalf, type MaleHalf, type Thread } from '../stock/index.ts';
 import { basicOf, fit, TAPER, taperReach } from '../threads/index.ts';
+import { degrees } from '../vec/index.ts';
 import { touch, type Touch } from './contact.ts';
 import { FACE_MM, radiiOf, surfaceOf, type Surface } from './surface.ts';
 
@@ -20,6 +21,9 @@ export interface Section {
   readonly touch: Touch;
   /** The touching surface as a line in the section, where there is one. */
   readonly contactLine: readonly [XR, XR] | null;
+  /** How steep each surface stands to the axis, degrees; null for a face and for a thread. */
+  readonly endDeg: number | null;
+  readonly seatDeg: number | null;
 }
 
 /** Length of thread in a port and on a nut, in diameters; wall of a body; length of tube shown. Common practice. */
@@ -59,6 +63,7 @@ const noGrow = (): number => 0;
 const taperAt = (thread: Thread): ((x: number) => number) =>
   thread.family === 'npt' || thread.family === 'rc' ? (x) => (-x * TAPER) / 2 : noGrow;
 
+const steepDeg = ({ k }: Surface): number | null => (k === 0 ? null : degrees(Math.atan(1 / Math.abs(k))));
 const at = (surface: Surface, r: number, bottom: number): number => bottom + surface.k * (r - surface.rInMm);
 
 /** The port: thread, and what lies at its bottom, on its face or in its chamfer. */
@@ -224,5 +229,7 @@ export function section(male: MaleHalf, female: FemaleHalf): Section {
     shortMm: shortOf(m, f, Math.min(way, NUT_DIAMETERS * m.dMm)),
     touch: touched,
     contactLine: lineOf(touched, seat, bottomMm, f),
+    endDeg: steepDeg(end),
+    seatDeg: steepDeg(seat),
   };
 }

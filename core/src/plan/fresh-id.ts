@@ -10,6 +10,7 @@ export function freshId(plan: Plan, prefix: string): string {
       ...plan.circuits,
       ...plan.lines,
       ...plan.bench.benders,
+      ...plan.bench.adapters,
     ].map((r) => r.id),
   );
   let n = 1;

@@ -26,11 +26,11 @@ export type SeatForm = (typeof SEAT_FORMS)[number];
 
 export const END_NAMES: Record<EndForm, string> = {
   'double-flare-45': '45° double flare', 'cone-37': '37° cone', bubble: 'bubble flare', banjo: 'banjo with two washers',
-  'o-ring-boss': 'O-ring boss end', 'npt-taper': 'NPT taper', 'bspt-taper': 'R taper', flat: 'flat face with a crush washer',
+  'o-ring-boss': 'O-ring boss end', 'npt-taper': 'taper thread', 'bspt-taper': 'taper thread', flat: 'flat face with a crush washer',
 }; // prettier-ignore
 export const SEAT_NAMES: Record<SeatForm, string> = {
   'inverted-flare-45': '45° inverted flare seat', 'flare-37': '37° flare', bubble: 'bubble seat', 'banjo-face': 'faced port',
-  'o-ring-boss': 'O-ring boss port', 'npt-taper': 'NPT taper', 'bspt-taper': 'Rc or Rp pipe port',
+  'o-ring-boss': 'O-ring boss port', 'npt-taper': 'tapered port', 'bspt-taper': 'pipe port',
 }; // prettier-ignore
 
 /** Ends that seal on a seat; no other pair does. Common practice and the standards of each. */

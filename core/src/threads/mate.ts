@@ -69,6 +69,11 @@ export function fit(
 const agree = (male: Thread, female: Thread): boolean =>
   male === female || (male.family === 'r' && (female.family === 'rc' || female.family === 'rp') && male.dMm === female.dMm);
 
+/** Whether two halves seal: one thread, and forms made for one another. What `mate` says, without its reasons. */
+export const sealsTogether = (male: MaleHalf, female: FemaleHalf): boolean =>
+  formsSeal(male.end, female.seat) &&
+  (male.thread === female.thread || agree(threadByName(male.thread)!, threadByName(female.thread)!));
+
 function reasonsOf(input: MateInput, male: Thread, female: Thread, found: Omit<Mate, 'reasons'>): string[] {
   const { verdict, overlap, turnsToBind } = found;
   const [end, seat] = [END_NAMES[input.male.end], SEAT_NAMES[input.female.seat]];
@@ -119,7 +124,7 @@ export function mate(input: MateInput): Mate {
     ? 'will-not-start'
     : !samePitch
       ? 'binds'
-      : agree(male, female) && formsSeal(input.male.end, input.female.seat)
+      : sealsTogether(input.male, input.female)
         ? 'seals'
         : 'threads-but-will-not-seal';
   const found = { verdict, overlap, turnsToBind };

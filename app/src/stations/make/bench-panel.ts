@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import { toolingOf, type BenchBender, type LineView } from '@firm-line/core/plan';
+import { toolingOf, type BenchBender, type FlareTool, type LineView } from '@firm-line/core/plan';
 import { FLARES, type FlareForm } from '@firm-line/core/stock';
 import { springback, type TestBend } from '@firm-line/core/tube';
 import { LengthField } from '../../kit/length-field';
@@ -145,6 +145,26 @@ import { PlanStore } from '../../plan/plan-store';
                   (changed)="setFlare(end.flare, { flareExtraMm: $event })"
                 />
               }
+              @if (end.key === 'a' || ends()[1].flare !== ends()[0].flare) {
+                <label class="col-span-2 flex min-h-12 items-center gap-3">
+                  <input
+                    type="checkbox"
+                    class="size-6 accent-fluid"
+                    [checked]="end.tool.owned"
+                    (change)="setFlare(end.flare, { owned: $any($event.target).checked })"
+                  />
+                  I have a tool for it
+                </label>
+                <label class="col-span-2 flex min-h-12 items-center gap-3">
+                  <input
+                    type="checkbox"
+                    class="size-6 accent-fluid"
+                    [checked]="end.tool.provenOn.includes(view().tube.material)"
+                    (change)="prove(end.flare, $any($event.target).checked)"
+                  />
+                  Test pieces in {{ view().tube.material }} have held
+                </label>
+              }
               @if (end.key === 'a' || ends()[1].nutId !== ends()[0].nutId) {
                 <fl-length-field
                   class="col-span-2"
@@ -181,6 +201,7 @@ export class BenchPanel {
         key: which,
         ...toolingOf(of, this.store.plan()!.bench),
         flare: of.flare,
+        tool: this.store.plan()!.bench.flares[of.flare],
         flareName: FLARES[of.flare].name,
         nutId: of.nutId,
         nutName: this.view().nuts[which].name,
@@ -206,12 +227,18 @@ export class BenchPanel {
   protected removeTest(index: number): void {
     this.set({ testBends: this.bender().testBends.toSpliced(index, 1) });
   }
-  protected setFlare(flare: FlareForm, patch: { clampMm?: number; flareExtraMm?: number }): void {
+  protected setFlare(flare: FlareForm, patch: Partial<FlareTool>): void {
     const flares = this.store.plan()!.bench.flares;
     this.store.apply({
       edit: 'changeBench',
       with: { patch: { flares: { ...flares, [flare]: { ...flares[flare], ...patch } } } },
     });
+  }
+  /** Whether test pieces of this flare have held in this line's tube. */
+  protected prove(flare: FlareForm, held: boolean): void {
+    const { material } = this.view().tube;
+    const others = this.store.plan()!.bench.flares[flare].provenOn.filter((one) => one !== material);
+    this.setFlare(flare, { provenOn: held ? [...others, material] : others });
   }
   protected setNut(nutId: string, mm: number): void {
     this.store.apply({

@@ -40,7 +40,7 @@ describe('my bench', () => {
     await at.type(field(at, 'Length of M10x1'), '40 mm');
     expect(at.store.snags().some((snag) => snag.rule === 'nut-trapped' && snag.where === 'F2, end B')).toBe(true);
     await at.type(field(at, 'Length of M10x1'), '10');
-    expect(at.store.snags().some((snag) => snag.where === 'F2, end B')).toBe(false);
+    expect(at.store.snags().some((snag) => snag.where === 'F2, end B' && snag.station !== 'join')).toBe(false);
   });
 
   test('trim, die reference and clamp side move the figures of the card', async () => {

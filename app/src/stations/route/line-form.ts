@@ -1,6 +1,6 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
-import { benderFor, freshId, withTube, type Line, type LineEnd } from '@firm-line/core/plan';
+import { benderFor, freshEnd, freshId, withTube, type Line, type LineEnd } from '@firm-line/core/plan';
 import { FLARES, nutById, nutFitsTube, NUTS, tubeById, tubeLabel, TUBES } from '@firm-line/core/stock';
 import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
@@ -136,7 +136,7 @@ export class LineForm {
     const plan = this.store.plan()!;
     const tube = TUBES.find((t) => t.id === plan.lines.at(-1)?.tubeId) ?? TUBES.find((t) => t.material === 'copper-nickel')!;
     const nut = NUTS.find((n) => nutFitsTube(n, tube.odMm))!;
-    const end: LineEnd = { portId: null, flare: nut.flare, nutId: nut.id };
+    const end = freshEnd(null, nut.flare, nut.id);
     const names = new Set(plan.lines.map((l) => l.name));
     const name = Array.from({ length: plan.lines.length + 1 }, (_, i) => `L${i + 1}`).find((n) => !names.has(n))!;
     this.open(true, {

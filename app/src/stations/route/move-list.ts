@@ -117,14 +117,14 @@ export class MoveList {
   }
   protected snagsAt(node: number | null) {
     const id = this.view().line.id;
-    return this.store
-      .snags()
-      .filter(
-        (snag) =>
-          snag.place.kind === 'line' &&
-          snag.place.id === id &&
-          (node === null ? (snag.place.node ?? 0) === 0 : snag.place.node === node),
-      );
+    return this.store.snags().filter(
+      (snag) =>
+        snag.place.kind === 'line' &&
+        snag.place.id === id &&
+        // What its ends are joined with is looked at in Join.
+        snag.station !== 'join' &&
+        (node === null ? (snag.place.node ?? 0) === 0 : snag.place.node === node),
+    );
   }
 
   protected change(node: number, field: HTMLInputElement): void {

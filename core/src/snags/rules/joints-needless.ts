@@ -1,13 +1,14 @@
 import { adapt, halfOfNut } from '../../ends/index.ts';
+import { adaptersOf } from '../../plan/index.ts';
 import { eachEndOf } from './line-joints.ts';
 
 /** More joints than a found chain needs: each is a place to leak. */
-export const jointsNeedless = eachEndOf('joints-needless', (line, end) => {
+export const jointsNeedless = eachEndOf('joints-needless', (line, end, { plan }) => {
   const joints = line.joints[end];
   const { adapters } = line.line.ends[end];
   if (!joints || adapters.length === 0) return null;
   const from = line.ports[end]!.port.fitting!.half;
-  const best = adapt({ from, to: halfOfNut(line.nuts[end]), maxJoints: 8 }).chains[0];
+  const best = adapt({ from, to: halfOfNut(line.nuts[end]), maxJoints: 8 }, adaptersOf(plan.bench)).chains[0];
   // A banjo seals on both its faces.
   const faces = joints.reduce((sum, { join }) => sum + (join?.male.end === 'banjo' ? 2 : 1), 0);
   if (!best || best.joints >= faces) return null;

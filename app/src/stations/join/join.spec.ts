@@ -1,0 +1,124 @@
+import { TestBed } from '@angular/core/testing';
+import { provideZonelessChangeDetection } from '@angular/core';
+import { provideRouter } from '@angular/router';
+import { endFor } from '@firm-line/core/ends';
+import { PracticePage } from '../../practice/practice-page';
+import { station } from '../../testing/station';
+import { JoinStation } from './join-station';
+
+describe('Join', () => {
+  const row = (at: Awaited<ReturnType<typeof station>>, key: string): HTMLElement => at.one(`[data-joint="${key}"]`);
+
+  test('every end of every line stands in the list with its verdict, and the drawing says the same', async () => {
+    const at = await station(JoinStation, 'j1');
+    expect(at.texts('[data-joint]')).toHaveLength(14);
+    expect(at.texts('[data-joint="line-r1-a"]')[0]).toMatch(/R1 A ?Tandem master, rear outlet ?Binds/);
+    await at.click(row(at, 'line-f2-b'));
+    expect(at.texts('[data-test=verdict]')).toEqual(['Screws in, will not seal']);
+    expect(at.texts('[data-test=drawing-words]')[0]).toMatch(/along a line only: fluid gets by. Seat 45° to the axis, end 59°/);
+    await at.click(row(at, 'line-f1-a'));
+    expect(at.texts('[data-test=drawing-words]')[0]).toMatch(/it seals there. Seat 45° to the axis, end 45°/);
+    await at.click(at.button('Take apart'));
+    expect(at.texts('[data-test=drawing-words]')[0]).toMatch(/apart/);
+  });
+
+  test('an end that seals is one tap: flare, nut, wrench and the card go with it', async () => {
+    const at = await station(JoinStation, 'j2');
+    await at.click(row(at, 'line-r1-a'));
+    const port = at.store.plan()!.parts[0]!.ports[1]!;
+    const [best] = endFor(port.fitting!.half, 4.7625);
+    const before = at.store.view()!.lines.find((v) => v.line.id === 'line-r1')!;
+    await at.click([...at.root.querySelectorAll<HTMLElement>('[aria-label="Ends that seal here"] button')].find((b) => b.textContent!.trim() === 'Use it')!);
+    const after = at.store.view()!.lines.find((v) => v.line.id === 'line-r1')!;
+    expect(after.line.ends.a).toMatchObject({ nutId: best!.nutId, flare: 'bubble', adapters: [] });
+    expect(at.texts('[data-test=verdict]')).toEqual(['Seals']);
+    expect(at.root.textContent).toContain('M10x1 nut, 11 mm wrench');
+    expect(after.card!.stockCutMm).not.toBe(before.card!.stockCutMm);
+    expect(at.store.snags().filter((s) => s.rule === 'threads-differ')).toEqual([]);
+  }); // prettier-ignore
+
+  test('readings name the thread, one tap sets the port; readings that fit nothing say the nearest', async () => {
+    const at = await station(JoinStation, 'j3');
+    await at.click(row(at, 'line-r1-a'));
+    const [diameter, pitch] = [...at.root.querySelectorAll<HTMLInputElement>('fl-gauge input')];
+    await at.type(diameter!, '8,5');
+    await at.type(pitch!, '24 tpi');
+    expect(at.texts('fl-gauge li').join(' ')).toMatch(/3\/8-24 UNF ?100 %.*Looks like M9x1, M10x1/);
+    await at.click(at.one('fl-gauge li button'));
+    expect(at.store.plan()!.parts[0]!.ports[1]!.fitting).toMatchObject({
+      half: { thread: '3/8-24 UNF' },
+      how: 'measured',
+      readings: { diameterMm: 8.5 },
+    });
+    await at.type(diameter!, '11.5');
+    expect(at.texts('fl-gauge li')[0]).toMatch(/Nothing in the catalogue fits .* The nearest is/);
+    await at.type(diameter!, 'thick');
+    expect(at.texts('fl-gauge .fault')).toEqual(['"thick" is not a diameter in mm.']);
+  });
+
+  test('answers about the seat leave one, and it is set', async () => {
+    const at = await station(JoinStation, 'j4');
+    await at.click(row(at, 'line-r1-a'));
+    await at.choose(at.one<HTMLSelectElement>('#seat-bottom'), 'rises');
+    await at.choose(at.one<HTMLSelectElement>('#seat-taper'), 'parallel');
+    expect(at.texts('fl-seat-finder li button')).toEqual(['45° inverted flare seat']);
+    await at.click(at.one('fl-seat-finder li button'));
+    expect(at.store.plan()!.parts[0]!.ports[1]!.fitting!.half).toMatchObject({ seat: 'inverted-flare-45' });
+    await at.type(at.one<HTMLInputElement>('#seat-cone'), '123');
+    expect(at.texts('fl-seat-finder .fault')[0]).toMatch(/not an angle between 0 and 90/);
+  });
+
+  test('newtons are asked about, a far torque is questioned, both units are shown', async () => {
+    const at = await station(JoinStation, 'j5');
+    const field = at.one<HTMLInputElement>('#joint-torque');
+    await at.type(field, '168 N');
+    expect(at.texts('fl-joint-work-form .fault')[0]).toMatch(/Newtons are a force. Is it 168 N·m/);
+    expect(at.store.plan()!.lines[3]!.ends.a.joint.torqueNm).toBeNull();
+    await at.type(field, '168 Nm');
+    expect(field.value).toBe('168 N·m (123.9 lbf·ft)');
+    expect(at.store.snags().filter((s) => s.rule === 'torque-unlikely')).toHaveLength(1);
+    expect(at.root.textContent).toContain('Write whose sheet says so');
+  });
+
+  test("an adapter of one's own is found with the rest, and stays while a line uses it", async () => {
+    const at = await station(JoinStation, 'j6');
+    await at.click(row(at, 'line-c1-a'));
+    await at.click(at.button('Add it'));
+    expect(at.texts('fl-own-adapters .fault')[0]).toMatch(/Give it a name/);
+    at.one<HTMLInputElement>('#own-name').value = 'Turned from bar';
+    await at.click(at.button('Add it'));
+    const own = at.store.plan()!.bench.adapters[0]!;
+    expect(own).toMatchObject({ name: 'Turned from bar', family: 'own' });
+    at.store.apply({ edit: 'changeEnd', with: { id: 'line-r1', end: 'a', patch: { adapters: [own.id] } } });
+    await at.settle();
+    await at.click(at.button('Remove Turned from bar'));
+    expect(at.texts('fl-own-adapters .fault')[0]).toMatch(/R1 uses it/);
+  });
+});
+
+describe('Practice', () => {
+  test('an answer is scored with its reason, and the next question begins clean', async () => {
+    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideRouter([])] });
+    const fixture = TestBed.createComponent(PracticePage);
+    await fixture.whenStable();
+    const root = fixture.nativeElement as HTMLElement;
+    const press = async (button: Element): Promise<void> => {
+      (button as HTMLElement).click();
+      await fixture.whenStable();
+    };
+    const sets = [...root.querySelectorAll('fieldset')];
+    const button = (name: string): Element => [...root.querySelectorAll('button')].find((b) => b.textContent!.trim() === name)!;
+    expect((button('Answer') as HTMLButtonElement).disabled).toBe(true);
+    for (const set of sets) await press(set.querySelector('button')!);
+    await press(button('Answer'));
+    const right = root.querySelectorAll('fieldset button.border-ok').length;
+    expect(right).toBe(2);
+    const hits = [...root.querySelectorAll('fieldset button[aria-pressed=true]')].filter((b) =>
+      b.textContent!.includes('✓'),
+    ).length;
+    expect(root.querySelector('[data-test=score]')!.textContent!.trim()).toBe(`${hits} of 2 right`);
+    expect(root.querySelector('[role=status]')!.textContent).toMatch(/lies in its .* mm, and .* mm is its pitch/);
+    await press(button('Next'));
+    expect(root.querySelector('[role=status]')).toBeNull();
+  });
+});

@@ -1,0 +1,138 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import { endFor, firstEnd, halfOfNut, turningOf, type EndChoice } from '@firm-line/core/ends';
+import { figure } from '@firm-line/core/fault';
+import { adapterOf, adaptersOf, type JointView, type LineView } from '@firm-line/core/plan';
+import { END_NAMES, FLARES, nutById, SEAT_NAMES } from '@firm-line/core/stock';
+import { SnagRow } from '../../kit/snag-row';
+import { PlanStore } from '../../plan/plan-store';
+import { JointSection } from './joint-section';
+import { OwnAdapters } from './own-adapters';
+import { VERDICT_WORDS } from './joint-list';
+
+/** What the verdict and its reasons say already. */
+const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
+
+/** The chosen end of a line: each of its joints drawn to scale with its verdict, what would seal there, and in what order to fit it. */
+@Component({
+  selector: 'fl-joint-panel',
+  imports: [JointSection, OwnAdapters, SnagRow],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <section class="card p-4" aria-label="The joint cut through">
+      <div class="flex flex-wrap items-center gap-2">
+        <h2 class="mr-auto text-2xl font-bold">{{ line().line.name }}, end {{ end().toUpperCase() }}</h2>
+        @if (joints().length > 1) {
+          @for (one of joints(); track $index; let i = $index) {
+            <button type="button" [class]="i === index() ? 'btn-dark' : 'btn'" [attr.aria-pressed]="i === index()" (click)="index.set(i)">Joint {{ i + 1 }}</button>
+          }
+        }
+        @if (joint()?.join) {
+          <button type="button" class="btn" (click)="together.set(!together())">{{ together() ? 'Take apart' : 'Put together' }}</button>
+        }
+      </div>
+      @if (joint(); as one) {
+        @if (one.join; as join) {
+          <fl-joint-section class="mt-2 h-72" [male]="join.male" [female]="join.female" [together]="together()" #drawing />
+          <p class="text-center text-sm" data-test="drawing-words">{{ drawing.words() }}</p>
+        }
+        <div class="mt-3 flex flex-wrap items-baseline gap-x-4">
+          <p class="text-xl font-bold" [class]="one.verdict === 'seals' ? 'text-ok' : 'text-stop'" data-test="verdict">{{ verdicts[one.verdict] }}</p>
+          <p class="text-sm text-ink-soft">{{ figures() }}</p>
+        </div>
+        <p class="mt-1">{{ halves() }}</p>
+        @for (reason of one.reasons; track $index) {
+          <p class="text-sm">{{ reason }}</p>
+        }
+      } @else {
+        <p class="mt-2">Thread and seat of this port are not known. Measure its thread and look at its seat beside this: the joint is drawn and judged at once.</p>
+      }
+      @for (snag of snags(); track $index) {
+        <fl-snag-row class="mt-2" [snag]="snag" />
+      }
+      @if (order(); as text) {
+        <p class="mt-3 border-t border-rule pt-2 text-sm"><strong>Order of fitting.</strong> {{ text }}</p>
+      }
+    </section>
+    @if (line().ports[end()]; as at) {
+      <section class="card mt-4 p-4" aria-label="Ends that seal here">
+        <h2 class="h2">Ends that seal here</h2>
+        <p class="text-sm text-ink-soft">For {{ line().tube.name }} tube, fewest joints first. Prices are made up.</p>
+        <ul class="mt-1">
+          @for (choice of choices(); track choice.key) {
+            <li class="grid grid-cols-[1fr_auto_6rem] items-center gap-3 border-t border-rule py-1">
+              <span><strong>{{ choice.end }}</strong> <span class="ml-1 text-sm">{{ choice.over }}</span></span>
+              <span class="text-sm text-ink-soft">{{ choice.joints }}</span>
+              @if (choice.now) {
+                <span class="inline-flex min-h-12 items-center px-2 font-semibold">as it is</span>
+              } @else {
+                <button type="button" class="btn px-3" (click)="use(choice.of)" [attr.aria-label]="'Use it: ' + choice.end + ' ' + choice.over">Use it</button>
+              }
+            </li>
+          } @empty {
+            <li class="border-t border-rule py-2 text-sm">{{ at.port.fitting ? 'Nothing in the catalogue leads from this port to a nut for this tube.' : 'First the port: its thread and seat.' }}</li>
+          }
+        </ul>
+        <fl-own-adapters class="mt-2 border-t border-rule" />
+      </section>
+    }
+  `,
+}) // prettier-ignore
+export class JointPanel {
+  private readonly store = inject(PlanStore);
+  readonly line = input.required<LineView>();
+  readonly end = input.required<'a' | 'b'>();
+  protected readonly verdicts = VERDICT_WORDS;
+  protected readonly together = signal(true);
+  /** Which joint of the end; the first again when another end is chosen. */
+  protected readonly index = linkedSignal({ source: () => `${this.line().line.id} ${this.end()}`, computation: () => 0 });
+  protected readonly joints = computed((): readonly JointView[] => this.line().joints[this.end()] ?? []);
+  protected readonly joint = computed(() => this.joints()[Math.min(this.index(), this.joints().length - 1)] ?? null);
+  protected readonly halves = computed(() => {
+    const { join } = this.joint()!;
+    return join
+      ? `${join.male.thread} ${END_NAMES[join.male.end]} in ${join.female.thread} ${SEAT_NAMES[join.female.seat]}.`
+      : '';
+  });
+  protected readonly figures = computed(() => {
+    const { overlap, turnsToBind, join } = this.joint()!;
+    if (!join) return '';
+    const flank = `${figure(100 * Math.max(0, Math.min(1, overlap)), 0)} % of the flank holds`;
+    return turnsToBind === null ? flank : `${flank}, binds after ${figure(turnsToBind)} turns`;
+  });
+  protected readonly snags = computed(() => {
+    const where = `${this.line().line.name}, end ${this.end().toUpperCase()}`;
+    return this.store.snags().filter((snag) => snag.station === 'join' && snag.where === where && !SAID.has(snag.rule));
+  });
+  /** Each end of the line, as it turns while it is tightened. */
+  protected readonly order = computed(() => {
+    const { joints, nuts } = this.line();
+    const turning = (end: 'a' | 'b') => turningOf(joints[end]?.length ? joints[end].at(-1)!.far : halfOfNut(nuts[end]));
+    const { first, why } = firstEnd(turning('a'), turning('b'));
+    return first === 'either' ? why : `End ${first.toUpperCase()} first. ${why}`;
+  });
+  protected readonly choices = computed(() => {
+    const half = this.line().ports[this.end()]?.port.fitting?.half;
+    if (!half) return [];
+    const now = this.line().line.ends[this.end()];
+    return endFor(half, this.line().tube.odMm, adaptersOf(this.store.plan()!.bench)).map((of) => ({
+      of,
+      key: `${of.nutId} ${of.chain.parts.join()}`,
+      end: `${FLARES[of.flare].name}, ${nutById(of.nutId)!.name}`,
+      over: of.chain.parts.length
+        ? `over ${of.chain.parts.map((id) => adapterOf(this.store.plan()!.bench, id)!.name).join(' and ')}, price ${(of.chain.costMinor / 100).toFixed(2)}`
+        : 'directly',
+      joints: of.chain.joints === 1 ? '1 joint' : `${of.chain.joints} joints`,
+      now: of.nutId === now.nutId && of.chain.parts.join() === now.adapters.join(),
+    }));
+  });
+
+  /** Another end, with all that goes with it: flare, nut, adapters; what these hold off is to be measured anew. */
+  protected use({ flare, nutId, chain }: EndChoice): void {
+    const { id } = this.line().line;
+    this.store.apply({
+      edit: 'changeEnd',
+      with: { id, end: this.end(), patch: { flare, nutId, adapters: chain.parts, standoffMm: 0 } },
+    });
+  }
+}

@@ -1,0 +1,71 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { Fitting, PortView } from '@firm-line/core/plan';
+import type { Half } from '@firm-line/core/stock';
+import { PlanStore } from '../../plan/plan-store';
+import { Gauge, type Gauged } from './gauge';
+import { formOf, HalfField, halfWith } from './half-field';
+import { SeatFinder } from './seat-finder';
+
+/** Which thread and seat a port has, how that is known, and the two ways to find out: by gauge and by looking. */
+@Component({
+  selector: 'fl-port-panel',
+  imports: [Gauge, HalfField, SeatFinder],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <h2 class="h2">The port</h2>
+    <p class="text-sm">{{ at().part.name }}, {{ at().port.name }}</p>
+    <div class="mt-2 grid grid-cols-2 gap-3">
+      <fl-half-field [half]="half()" (changed)="setHalf($event)" />
+      <div>
+        <label class="label block" for="port-how">Known by</label>
+        <select id="port-how" class="field w-full" [disabled]="!half()" (change)="change({ how: $any($event.target).value })">
+          <option value="measured" [selected]="how() === 'measured'">measuring it</option>
+          <option value="sheet" [selected]="how() === 'sheet'">the part's sheet</option>
+          <option value="trusted" [selected]="how() === 'trusted'">trust</option>
+        </select>
+      </div>
+    </div>
+    @if (readings(); as words) {
+      <p class="mt-1 text-sm text-ink-soft">{{ words }}</p>
+    }
+    <details class="mt-2 border-t border-rule" open>
+      <summary class="flex min-h-12 items-center font-semibold">Which thread? By vernier and pitch gauge</summary>
+      <fl-gauge [gender]="half()?.gender ?? 'female'" (picked)="gauged($event)" />
+    </details>
+    @if (half()?.gender !== 'male') {
+      <details class="mt-2 border-t border-rule">
+        <summary class="flex min-h-12 items-center font-semibold">Which seat? By looking</summary>
+        <fl-seat-finder (picked)="setSeat($event)" />
+      </details>
+    }
+  `,
+})
+export class PortPanel {
+  private readonly store = inject(PlanStore);
+  readonly at = input.required<PortView>();
+  protected readonly half = computed(() => this.at().port.fitting?.half ?? null);
+  protected readonly how = computed(() => this.at().port.fitting?.how ?? 'trusted');
+  protected readonly readings = computed(() => {
+    const read = this.at().port.fitting?.readings;
+    return read ? `Read: ${read.diameterMm} mm${read.pitchMm ? `, pitch ${read.pitchMm.toFixed(2)} mm` : ''}.` : null;
+  });
+
+  protected change(patch: Partial<Fitting>): void {
+    const before: Partial<Fitting> = this.at().port.fitting ?? { how: 'trusted', readings: null };
+    const fitting = { ...before, ...patch } as Fitting;
+    this.store.apply({ edit: 'changePort', with: { id: this.at().port.id, patch: { fitting } } });
+  }
+  /** Another thread than the one that was measured is no longer measured by those readings. */
+  protected setHalf(half: Half): void {
+    this.change(half.thread === this.half()?.thread ? { half } : { half, readings: null });
+  }
+  protected setSeat(seat: string): void {
+    const half = this.half();
+    if (half) this.change({ half: halfWith('female', half.thread, seat) });
+  }
+  protected gauged({ thread, readings }: Gauged): void {
+    const gender = this.half()?.gender ?? 'female';
+    this.change({ half: halfWith(gender, thread, formOf(this.half())), how: 'measured', readings });
+  }
+}
