@@ -34,6 +34,7 @@ describe('Join in the browser', () => {
     await waitText(page, '[data-test=verdict]', 'Seals');
     await settled(page);
     await page.reload({ waitUntil: 'load' });
+    await page.waitForSelector('[data-joint="line-r1-a"]');
     await page.click('[data-joint="line-r1-a"]');
     await waitText(page, '[data-test=verdict]', 'Seals');
     expect(complaints).toEqual([]);

@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { AxeResults } from 'axe-core';
 import type { Page } from 'puppeteer-core';
 import { ROOT, openPlan, watch, withBrowser } from './browser';
+import { waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const AXE = readFileSync(`${ROOT}/node_modules/axe-core/axe.min.js`, 'utf8');
@@ -95,6 +96,7 @@ describe('every screen', () => {
     const { page } = await watch(run.browser, run.server.url);
     await openPlan(page, run.server.url, 'gannet', 'make');
     await page.click('[data-line=line-r1]');
+    await waitText(page, 'fl-make-station h2', 'R1');
     const marks = await page.$$eval('[data-test=bends] tbody tr td:nth-child(2)', (cells) =>
       cells.map((cell) => Number(cell.textContent)),
     );

@@ -7,6 +7,7 @@ const SHOTS: readonly { name: string; station: string; line?: string; press?: st
   { name: 'size', station: 'size' },
   { name: 'plumb', station: 'plumb' },
   { name: 'route', station: 'route', line: 'line-r1' },
+  { name: 'join', station: 'join', line: 'line-f2-b' },
   { name: 'make', station: 'make', line: 'line-f2' },
   { name: 'fill', station: 'fill' },
   { name: 'snags', station: 'route', line: 'line-r2', press: 's' },
@@ -20,7 +21,7 @@ try {
   const { page } = await watch(browser, server.url);
   for (const shot of SHOTS) {
     await openPlan(page, server.url, 'gannet', shot.station);
-    if (shot.line) await page.click(`[data-line="${shot.line}"]`);
+    if (shot.line) await page.click(`[data-line="${shot.line}"], [data-joint="${shot.line}"]`);
     if (shot.press) await page.keyboard.press(shot.press as 's');
     await page.evaluate(async () => {
       await document.fonts.ready;
@@ -29,8 +30,13 @@ try {
     await new Promise((done) => setTimeout(done, 400));
     await page.screenshot({ path: `${folder}/${shot.name}.png` });
   }
-  await page.goto(`${server.url}/`, { waitUntil: 'networkidle0' });
-  await page.screenshot({ path: `${folder}/plans.png` });
+  for (const [name, path] of [
+    ['practice', 'practice'],
+    ['plans', ''],
+  ]) {
+    await page.goto(`${server.url}/${path}`, { waitUntil: 'networkidle0' });
+    await page.screenshot({ path: `${folder}/${name}.png` });
+  }
 } finally {
   await browser.close();
   await server.stop();
