@@ -6,7 +6,7 @@ import tseslint from 'typescript-eslint';
 const LAYERS = [
   ['fault'],
   ['vec', 'units'],
-  ['survey', 'stock', 'tube', 'bleed', 'hydraulics'],
+  ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips'],
   ['threads'],
   ['ends'],
   ['plan'],

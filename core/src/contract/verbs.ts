@@ -1,5 +1,6 @@
 import Joi from 'joi';
 import { bleed, type BleedInput } from '../bleed/index.ts';
+import { clips, type ClipLimits } from '../clips/index.ts';
 import { adapt, type AdaptInput } from '../ends/index.ts';
 import { diagnose, size, type DiagnoseInput, type SizeInput } from '../hydraulics/index.ts';
 import { survey, type SurveyInput } from '../survey/index.ts';
@@ -116,6 +117,27 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       school: 'farthest-first',
       wetMl: 180,
       purge: 3,
+    },
+  },
+  clips: {
+    summary: 'where to hold a tube: the fewest clips, the spans as even as can be',
+    schema: s.record({
+      lengthMm: Joi.number().greater(0).max(100_000).required(),
+      odMm: s.radius,
+      wallMm: s.radius,
+      youngGPa: Joi.number().greater(0).max(1000).required(),
+      densityKgM3: Joi.number().greater(0).max(25_000).required(),
+      fluidKgM3: Joi.number().min(0).max(25_000).required(),
+      excitationHz: Joi.number().min(0).max(100_000).required(),
+      margin: Joi.number().min(1).max(1000).required(),
+      maxSpanMm: Joi.number().greater(0).max(100_000).required(),
+      endMm: Joi.number().greater(0).max(100_000).required(),
+      forbiddenMm: s.optional(s.list(Joi.array().ordered(s.length, s.length).length(2).required())),
+    }),
+    run: (input: ClipLimits) => clips(input),
+    example: {
+      lengthMm: 1850, odMm: 4.7625, wallMm: 0.7112, youngGPa: 207, densityKgM3: 7850, fluidKgM3: 1060,
+      excitationHz: 120, margin: 1.2, maxSpanMm: 450, endMm: 100, forbiddenMm: [[420, 520]],
     },
   },
   size: {

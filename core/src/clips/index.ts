@@ -1,0 +1,2 @@
+export { naturalHz, spanForHz, type Beam } from './beam.ts';
+export { clips, type Clips, type ClipLimits, type ClipSpan, type Stretch } from './place.ts';
