@@ -1,6 +1,6 @@
 import { FLARES, type FlareForm } from '../stock/index.ts';
 import type { UnitSystem } from '../units/index.ts';
-import { PLAN_FORMAT, PLAN_VERSION, type Bench, type BenchBender, type LineEnd, type Plan } from './types.ts';
+import { PLAN_FORMAT, PLAN_VERSION, type Bench, type Holding, type BenchBender, type LineEnd, type Plan } from './types.ts';
 
 /** A bender of common make-up for one tube size; every figure is to be replaced by the user's own. Common practice. */
 export const plainBender = (id: string, name: string, tubeOdMm: number, dieRadiusMm: number): BenchBender => ({
@@ -19,12 +19,26 @@ export const plainBender = (id: string, name: string, tubeOdMm: number, dieRadiu
 /** An end nobody has done anything to yet. */
 export const freshEnd = (portId: string | null, flare: FlareForm, nutId: string): LineEnd => ({
   portId,
+  open: null,
   flare,
   nutId,
   adapters: [],
   standoffMm: 0,
   joint: { made: 'flared', sealant: 'none', washers: 'none', opened: 0, torqueNm: null, torqueSource: '' },
 });
+
+/** Limits to begin with; common practice, but for the excitation: the user picks or types it. */
+export const DEFAULT_HOLDING: Holding = {
+  frameHz: 60,
+  engineHz: 120,
+  nearMm: 300,
+  margin: 1.2,
+  maxSpanMm: 450,
+  endMm: 150,
+  reachMm: 150,
+};
+/** What a line is before anybody has held, sleeved or marked it. */
+export const FRESH_LINE = { origin: 'made', clipsMm: [], sleeves: [], shakeHz: null } as const;
 
 export function defaultBench(): Bench {
   const flare = (form: FlareForm): Bench['flares'][FlareForm] => ({
@@ -70,6 +84,9 @@ export const emptyPlan = (
     { id: 'circuit-3', name: 'Clutch', work: 'clutch', ink: 'slate', axle: null },
   ],
   lines: [],
+  things: [],
+  gates: [],
+  holding: DEFAULT_HOLDING,
   bench,
   bleeding: { school: 'farthest-first', listed: [], purge: 3, fluidId: 'dot-4' },
   sizing: null,

@@ -1,4 +1,5 @@
 import { InputError } from '../fault/index.ts';
+import type { Thing } from '../frame/index.ts';
 import { nutFitsTube, NUTS, tubeById } from '../stock/index.ts';
 import type { Vec3 } from '../vec/index.ts';
 import { changeMove } from './moves.ts';
@@ -7,6 +8,8 @@ import {
   type Bench,
   type BenchBender,
   type Bleeding,
+  type Gate,
+  type Holding,
   type Known,
   type Line,
   type LineEnd,
@@ -138,6 +141,24 @@ export const EDITS = {
   /** What an end is made with: its flare, nut and adapters, how far these hold it off, or the state of its joint. */
   changeEnd: (plan: Plan, { id, end, patch }: { id: string; end: 'a' | 'b'; patch: Partial<LineEnd> }): Plan =>
     onLine(plan, id, (line) => ({ ...line, ends: { ...line.ends, [end]: { ...line.ends[end], ...patch } } })),
+
+  addThing: (plan: Plan, { thing }: { thing: Thing }): Plan => ({ ...plan, things: [...plan.things, thing] }),
+  changeThing: (plan: Plan, { id, patch }: { id: string; patch: Patch<Thing> }): Plan => ({
+    ...plan,
+    things: patched(plan.things, id, (t) => ({ ...t, ...patch })),
+  }),
+  removeThing: (plan: Plan, { id }: { id: string }): Plan => ({ ...plan, things: without(plan.things, id) }),
+  addGate: (plan: Plan, { gate }: { gate: Gate }): Plan => ({ ...plan, gates: [...plan.gates, gate] }),
+  changeGate: (plan: Plan, { id, patch }: { id: string; patch: Patch<Gate> }): Plan => ({
+    ...plan,
+    gates: patched(plan.gates, id, (g) => ({ ...g, ...patch })),
+  }),
+  removeGate: (plan: Plan, { id }: { id: string }): Plan => ({ ...plan, gates: without(plan.gates, id) }),
+  /** What shakes lines and how far apart their clips may be. */
+  changeHolding: (plan: Plan, { patch }: { patch: Partial<Holding> }): Plan => ({
+    ...plan,
+    holding: { ...plan.holding, ...patch },
+  }),
 
   tick: (plan: Plan, { id, step, digest, at }: { id: string; step: string; digest: string; at: string }): Plan =>
     onLine(plan, id, (line) => ({ ...line, ticks: [...line.ticks.filter((t) => t.step !== step), { step, digest, at }] })),

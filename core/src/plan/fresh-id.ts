@@ -9,6 +9,8 @@ export function freshId(plan: Plan, prefix: string): string {
       ...plan.parts.flatMap((p) => p.ports),
       ...plan.circuits,
       ...plan.lines,
+      ...plan.things,
+      ...plan.gates,
       ...plan.bench.benders,
       ...plan.bench.adapters,
     ].map((r) => r.id),

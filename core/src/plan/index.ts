@@ -1,5 +1,5 @@
 export { type BleedView } from './bleed-view.ts';
-export { defaultBench, emptyPlan, freshEnd, plainBender } from './defaults.ts';
+export { DEFAULT_HOLDING, defaultBench, emptyPlan, FRESH_LINE, freshEnd, plainBender } from './defaults.ts';
 export { EDITS, applyEdit, benderFor, withTube, type EditCall, type EditName } from './edits.ts';
 export { freshId } from './fresh-id.ts';
 export { newLine } from './join.ts';
@@ -9,6 +9,9 @@ export { isJoint, isWorker, makesPressure, newPart, newPort, NOWHERE, PART_SPECS
 export { type Fixed } from './fixed.ts';
 export { cutSigmaMm, lineView, toolingOf, type LineView, type PortView } from './line-view.ts';
 export { changeMove, lengthenEnd, movesOf } from './moves.ts';
+export { holdLine, oneWay } from './hold-line.ts';
+export { meetings, type Meeting } from './meetings.ts';
+export { LEAST_KEPT_MM, lineSpace, obstaclesOf, sharesWith, type ClipView, type LineSpace, type Near, type SpanView } from './space.ts'; // prettier-ignore
 export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './read.ts';
 export { type LoadView, type SizeView } from './size-view.ts';
 export {

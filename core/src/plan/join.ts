@@ -1,6 +1,6 @@
 import { NUTS, nutFitsTube, TUBES } from '../stock/index.ts';
 import { addScaled, type Vec3 } from '../vec/index.ts';
-import { freshEnd } from './defaults.ts';
+import { FRESH_LINE, freshEnd } from './defaults.ts';
 import { benderFor } from './edits.ts';
 import { freshId } from './fresh-id.ts';
 import type { Line, LineEnd, Plan, Port } from './types.ts';
@@ -25,6 +25,6 @@ export function newLine(plan: Plan, from: Port, to: Port, circuitId: string, let
   return {
     id: freshId(plan, 'line'), name, title, circuitId, tubeId: tube.id,
     benderId: (benderFor(plan.bench, tube.odMm) ?? plan.bench.benders[0]!).id,
-    ends: { a: end(from), b: end(to) }, cornersMm: [lead(from), lead(to)], ticks: [],
+    ends: { a: end(from), b: end(to) }, cornersMm: [lead(from), lead(to)], ticks: [], ...FRESH_LINE,
   }; // prettier-ignore
 }

@@ -59,14 +59,17 @@ function cardDigest(card: Card, line: Line): string {
   ]);
 }
 
-/** Where the tube ends: at the port's seat, or off it by what stands between. */
-const endOf = ({ port, fixed }: PortView, { standoffMm }: LineEnd): Vec3 =>
-  standoffMm ? addScaled(fixed.atMm, unit(port.direction)!, standoffMm) : fixed.atMm;
+/** Where the tube ends: at the port's seat, off it by what stands between, or where it waits for its mate; null where nobody has said. */
+function endOf(at: PortView | null, { standoffMm, open }: LineEnd): Vec3 | null {
+  if (!at) return open?.atMm ?? null;
+  return standoffMm ? addScaled(at.fixed.atMm, unit(at.port.direction)!, standoffMm) : at.fixed.atMm;
+}
 
 function build(line: Line, bench: Bench, a: PortView | null, b: PortView | null): LineView {
   const tube = tubeById(line.tubeId)!;
   const bender = bench.benders.find((one) => one.id === line.benderId)!;
-  const nodesMm = a && b ? [endOf(a, line.ends.a), ...line.cornersMm, endOf(b, line.ends.b)] : [];
+  const [from, to] = [endOf(a, line.ends.a), endOf(b, line.ends.b)];
+  const nodesMm = from && to ? [from, ...line.cornersMm, to] : [];
   const base = {
     line, tube, bender, nodesMm,
     nuts: { a: nutById(line.ends.a.nutId)!, b: nutById(line.ends.b.nutId)! },

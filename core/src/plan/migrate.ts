@@ -1,3 +1,5 @@
+import { DEFAULT_HOLDING, FRESH_LINE } from './defaults.ts';
+
 type Raw = Record<string, unknown>;
 
 /** From version 1: circuits learn their axle, sizing is not begun. */
@@ -63,9 +65,24 @@ function from2(raw: Raw): Raw {
   };
 }
 
+/** From version 3: lines learn how they are held, and there is a vehicle round them. */
+const from3 = (raw: Raw): Raw => ({
+  ...raw,
+  version: 4,
+  lines: each(raw['lines'], (line) => ({
+    ...line,
+    ...FRESH_LINE,
+    ends: inside(line['ends'], (end) => ({ ...end, open: null })),
+  })),
+  things: [],
+  gates: [],
+  holding: DEFAULT_HOLDING,
+});
+
 const STEPS: ReadonlyMap<unknown, (raw: Raw) => Raw> = new Map([
   [1, from1],
   [2, from2],
+  [3, from3],
 ]);
 
 /** A plan of any earlier version as one of the present version; anything else is handed back as it is. */

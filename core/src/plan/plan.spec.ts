@@ -48,13 +48,15 @@ describe('reading and writing a plan file', () => {
       for (const end of [ends.a, ends.b]) for (const field of ['adapters', 'standoffMm', 'joint']) delete end[field];
     raw.circuits.forEach((circuit: { axle?: string }) => delete circuit.axle);
     const plan = readPlan(JSON.stringify({ ...raw, version: 1 }));
-    expect(plan).toMatchObject({ version: 3, sizing: null });
+    expect(plan).toMatchObject({ version: 4, sizing: null });
     expect(plan.circuits.map((c) => c.axle)).toEqual(['front', 'rear', null]);
     const { joint } = plan.lines[0]!.ends.a;
     // Joints were not kept before: nothing is claimed of them.
     const bare = (end: LineEnd): LineEnd => ({ ...end, adapters: [], standoffMm: 0, joint });
     expect(joint).toMatchObject({ sealant: 'none', washers: 'none', torqueNm: null });
-    expect(plan.lines).toEqual(gannet().lines.map((l) => ({ ...l, ends: { a: bare(l.ends.a), b: bare(l.ends.b) } })));
+    expect(plan.lines).toEqual(
+      gannet().lines.map((l) => ({ ...l, clipsMm: [], ends: { a: bare(l.ends.a), b: bare(l.ends.b) } })),
+    );
     expect(plan.parts.flatMap((part) => part.ports).every((port) => port.fitting === null)).toBe(true);
   });
 

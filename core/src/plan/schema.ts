@@ -1,8 +1,9 @@
 import Joi from 'joi';
 import { CATEGORIES } from '../hydraulics/index.ts';
+import { NATURES, SECTIONS, THING_KINDS } from '../frame/index.ts';
 import { END_FORMS, SEAT_FORMS } from '../stock/index.ts';
 import { PART_FIGURES } from './part-figures.ts';
-import { CIRCUIT_INKS, PART_KINDS, PLAN_FORMAT, PLAN_VERSION, PORT_ROLES } from './types.ts';
+import { CIRCUIT_INKS, LINE_ORIGINS, PART_KINDS, PLAN_FORMAT, PLAN_VERSION, PORT_ROLES } from './types.ts';
 
 /** Limits of a plan file; far over any vehicle, so that a hostile file ends in a sentence. */
 const MOST_RECORDS = 5000;
@@ -78,6 +79,7 @@ const joint = record({
 });
 const end = record({
   portId: id.allow(null),
+  open: record({ atMm: place, slackMm: number(0, 10_000), capped: Joi.boolean().required(), waitsFor: text }).allow(null),
   flare: flareForm,
   nutId: id,
   adapters: list(inList(id), 8),
@@ -211,6 +213,48 @@ const parking = byKind(
   'by',
 ).allow(null);
 
+const shape = byKind({
+  bar: {
+    section: oneOf(SECTIONS),
+    pathMm: list(inList(place), 200).min(2),
+    widthMm: over(10_000),
+    heightMm: over(10_000),
+    wallMm: over(1000),
+    opens: oneOf(['left', 'right']),
+  },
+  block: { minMm: place, maxMm: place },
+  pipe: { pathMm: list(inList(place), 200).min(2), diameterMm: over(10_000) },
+  wheel: { centreMm: place, axis: vector(-1e6, 1e6), radiusMm: over(10_000), widthMm: over(10_000) },
+  mesh: { digest: id, scale: over(1000), atMm: place },
+});
+const travel = record({
+  heaveMm: Joi.array().ordered(number(-2000, 0), number(0, 2000)).length(2).required(),
+  rollDeg: number(0, 45),
+  lockDeg: number(0, 80),
+  aboutMm: place,
+});
+const thing = record({
+  id,
+  name,
+  kind: oneOf(THING_KINDS),
+  shape,
+  nature: oneOf(NATURES),
+  keepMm: number(0, 10_000),
+  holds: Joi.boolean().required(),
+  surfaceC: number(-100, 2000).allow(null),
+  travel: travel.allow(null),
+});
+const gate = record({ id, name, minMm: place, maxMm: place, closed: Joi.boolean().required() });
+const holding = record({
+  frameHz: number(0, 100_000),
+  engineHz: number(0, 100_000),
+  nearMm: number(0, 10_000),
+  margin: number(1, 100),
+  maxSpanMm: over(100_000),
+  endMm: over(100_000),
+  reachMm: number(0, 10_000),
+});
+
 /** Shape of a plan file of the present version. Unknown fields are kept. */
 export const planSchema = record({
   format: oneOf([PLAN_FORMAT]),
@@ -251,10 +295,20 @@ export const planSchema = record({
         benderId: id,
         ends: record({ a: end, b: end }),
         cornersMm: list(inList(place), MOST_CORNERS),
+        origin: oneOf(LINE_ORIGINS),
+        clipsMm: list(inList(number(0, 100_000)), 1000),
+        sleeves: list(
+          inList(record({ fromMm: number(0, 100_000), toMm: number(0, 100_000), kind: oneOf(['heat', 'chafe']) })),
+          100,
+        ),
+        shakeHz: number(0, 100_000).allow(null),
         ticks: list(inList(record({ step: id, digest: id, at: time })), 1000),
       }),
     ),
   ),
+  things: list(inList(thing)),
+  gates: list(inList(gate), 200),
+  holding,
   bench: record({
     benders: list(inList(bender), 100),
     flares: record({ 'double-flare-45': flare, bubble: flare, 'cone-37': flare }),

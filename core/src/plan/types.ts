@@ -1,5 +1,6 @@
 import type { Axle } from '../hydraulics/index.ts';
 import type { School } from '../bleed/index.ts';
+import type { Thing } from '../frame/index.ts';
 import type { Adapter, FlareForm, FluidFamily, Half, TubeMaterial } from '../stock/index.ts';
 import type { Side, Tape } from '../survey/index.ts';
 import type { Bender } from '../tube/index.ts';
@@ -10,7 +11,7 @@ import type { ClutchSheet, ParkingSheet, SingleSheet, TrailerSheet } from './she
 import type { Sizing } from './sizing.ts';
 
 export const PLAN_FORMAT = 'firmline-plan';
-export const PLAN_VERSION = 3;
+export const PLAN_VERSION = 4;
 
 /**
  * Where something is and how that is known. `atMm` with `sigmaMm` (one standard deviation per axis)
@@ -95,9 +96,19 @@ export interface JointWork {
   readonly torqueNm: number | null;
   readonly torqueSource: string;
 }
+/** An end that waits for a mate that does not exist yet. */
+export interface OpenEnd {
+  readonly atMm: Vec3;
+  /** Tube left over for the joint to come. */
+  readonly slackMm: number;
+  readonly capped: boolean;
+  readonly waitsFor: string;
+}
 export interface LineEnd {
   /** Null while the end is open. */
   readonly portId: string | null;
+  /** Where it ends meanwhile; null at a port, or where nobody has said. */
+  readonly open: OpenEnd | null;
   readonly flare: FlareForm;
   readonly nutId: string;
   /** Adapters from the port to the nut, by id. */
@@ -112,6 +123,15 @@ export interface Tick {
   readonly digest: string;
   readonly at: string;
 }
+/** A guard slid over a stretch of tube, mm along it from end A. */
+export interface Sleeve {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly kind: 'heat' | 'chafe';
+}
+/** Bent here, kept from the vehicle, or bought bent. */
+export const LINE_ORIGINS = ['made', 'kept', 'bought'] as const;
+export type LineOrigin = (typeof LINE_ORIGINS)[number];
 export interface Line {
   readonly id: string;
   readonly name: string;
@@ -122,6 +142,12 @@ export interface Line {
   readonly ends: { readonly a: LineEnd; readonly b: LineEnd };
   /** Corner points between the two ports, from A to B. */
   readonly cornersMm: readonly Vec3[];
+  readonly origin: LineOrigin;
+  /** Where clips sit, mm along the finished tube from end A, in order. */
+  readonly clipsMm: readonly number[];
+  readonly sleeves: readonly Sleeve[];
+  /** What shakes it, where the user knows better than the plan's own limits; null: by place. */
+  readonly shakeHz: number | null;
   readonly ticks: readonly Tick[];
 }
 
@@ -150,6 +176,30 @@ export interface Bench {
   readonly trimMm: number;
 }
 
+/** Something that closes access: the bed on, the dash in. */
+export interface Gate {
+  readonly id: string;
+  readonly name: string;
+  /** What it closes. */
+  readonly minMm: Vec3;
+  readonly maxMm: Vec3;
+  readonly closed: boolean;
+}
+/** How lines are held on this vehicle. */
+export interface Holding {
+  /** What shakes a tube on the frame, and near engine or gearbox. */
+  readonly frameHz: number;
+  readonly engineHz: number;
+  /** How near is near the engine. */
+  readonly nearMm: number;
+  /** Times the excitation that a span must ring at or above. */
+  readonly margin: number;
+  readonly maxSpanMm: number;
+  readonly endMm: number;
+  /** How far a bracket may stand off what it is fixed to. */
+  readonly reachMm: number;
+}
+
 export interface Bleeding {
   readonly school: School;
   /** Bleeder ports in the order of the maker's sheet. */
@@ -171,6 +221,10 @@ export interface Plan {
   readonly parts: readonly Part[];
   readonly circuits: readonly Circuit[];
   readonly lines: readonly Line[];
+  /** Frame, running gear and whatever a line must keep from or may be held by. */
+  readonly things: readonly Thing[];
+  readonly gates: readonly Gate[];
+  readonly holding: Holding;
   readonly bench: Bench;
   readonly bleeding: Bleeding;
   /** From foot to road; null until it is begun. */

@@ -1,7 +1,7 @@
 import { InputError, type Fault } from '../fault/index.ts';
 import { fluidById, nutById, tubeById, type Half } from '../stock/index.ts';
 import { threadOf } from '../threads/index.ts';
-import { length } from '../vec/index.ts';
+import { length, type Vec3 } from '../vec/index.ts';
 import { adapterOf } from './joint-view.ts';
 import type { Known, Plan } from './types.ts';
 
@@ -65,6 +65,11 @@ export function validatePlan(plan: Plan): Fault[] {
       say(error.path, error.message);
     }
   };
+  const checkCorners = ({ minMm, maxMm }: { minMm: Vec3; maxMm: Vec3 }, path: string): void => {
+    const axis = minMm.findIndex((low, i) => low > maxMm[i]!);
+    if (axis >= 0)
+      say(`${path}.maxMm[${axis}]`, `This corner lies at ${maxMm[axis]} mm and the lower one at ${minMm[axis]}: swap them.`);
+  };
   const loops = circular(plan);
   plan.points.forEach((point, i) => {
     claim(point.id, `points[${i}]`);
@@ -107,6 +112,17 @@ export function validatePlan(plan: Plan): Fault[] {
       if (other) say(`${path}.ends.${end}.portId`, `The port "${portId}" already holds ${other}.`);
       joined.set(portId, `line ${line.name}`);
     }
+  });
+  plan.things.forEach((thing, i) => {
+    claim(thing.id, `things[${i}]`);
+    const { shape } = thing;
+    if (shape.kind === 'wheel' && length(shape.axis) < 1e-9)
+      say(`things[${i}].shape.axis`, 'A wheel turns about an axis: this one has no length.');
+    if (shape.kind === 'block') checkCorners(shape, `things[${i}].shape`);
+  });
+  plan.gates.forEach((gate, i) => {
+    claim(gate.id, `gates[${i}]`);
+    checkCorners(gate, `gates[${i}]`);
   });
   plan.singles.forEach((single, i) => {
     if (single.circuitId !== null && !circuits.has(single.circuitId))

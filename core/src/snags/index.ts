@@ -65,6 +65,26 @@ import { adapterLength } from './rules/adapter-length.ts';
 import { torqueUnlikely } from './rules/torque-unlikely.ts';
 import { threadTrusted } from './rules/thread-trusted.ts';
 import { threadUnknown } from './rules/thread-unknown.ts';
+import { nearHot } from './rules/near-hot.ts';
+import { nearMoving } from './rules/near-moving.ts';
+import { nearSharp } from './rules/near-sharp.ts';
+import { inReserved } from './rules/in-reserved.ts';
+import { runsInto } from './rules/runs-into.ts';
+import { hangsLow } from './rules/hangs-low.ts';
+import { unheld } from './rules/unheld.ts';
+import { spanLong } from './rules/span-long.ts';
+import { spanRings } from './rules/span-rings.ts';
+import { clipLoose } from './rules/clip-loose.ts';
+import { clipsOneWay } from './rules/clips-one-way.ts';
+import { highPoint } from './rules/high-point.ts';
+import { wrenchRoom } from './rules/wrench-room.ts';
+import { behindGate } from './rules/behind-gate.ts';
+import { openUncapped } from './rules/open-uncapped.ts';
+import { tubeToMoving } from './rules/tube-to-moving.ts';
+import { linesTouch } from './rules/lines-touch.ts';
+import { jointUnsupported } from './rules/joint-unsupported.ts';
+import { meshSize } from './rules/mesh-size.ts';
+import { frameUnknown } from './rules/frame-unknown.ts';
 import type { Level, Rule, Snag } from './snag.ts';
 
 export { type Level, type Place, type Snag, type Station } from './snag.ts';
@@ -115,6 +135,26 @@ const RULES: readonly Rule[] = [
   portAngle,
   feedShort,
   benderSize,
+  nearHot,
+  nearMoving,
+  nearSharp,
+  inReserved,
+  runsInto,
+  hangsLow,
+  unheld,
+  spanLong,
+  spanRings,
+  clipLoose,
+  clipsOneWay,
+  highPoint,
+  wrenchRoom,
+  behindGate,
+  openUncapped,
+  tubeToMoving,
+  linesTouch,
+  jointUnsupported,
+  meshSize,
+  frameUnknown,
   nutSize,
   threadsDiffer,
   willNotSeal,

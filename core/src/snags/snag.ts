@@ -1,4 +1,4 @@
-import { lineView, type EditCall, type LineView, type PlanView } from '../plan/index.ts';
+import { lineSpace, lineView, type EditCall, type LineSpace, type LineView, type PlanView } from '../plan/index.ts';
 import { formatLength, formatLengthUnit, type UnitSystem } from '../units/index.ts';
 import type { Vec3 } from '../vec/index.ts';
 
@@ -7,7 +7,7 @@ export type Station = 'measure' | 'size' | 'plumb' | 'route' | 'join' | 'make' |
 
 /** What a finding is about: a line (and a corner of it, as an index into its nodes), a point, a port or the plan. */
 export interface Place {
-  readonly kind: 'line' | 'point' | 'port' | 'plan';
+  readonly kind: 'line' | 'point' | 'port' | 'thing' | 'plan';
   readonly id: string;
   readonly node?: number;
 }
@@ -62,6 +62,33 @@ export function eachLine(find: (line: LineView, view: PlanView) => Snag[]): Rule
 /** A rule that looks at both ends of each line. */
 export const eachEnd = (find: (line: LineView, end: 'a' | 'b', view: PlanView) => Snag[]): Rule =>
   eachLine((line, view) => ENDS.flatMap((end) => find(line, end, view)));
+
+/**
+ * A rule that looks at one line among the things of the vehicle. The space stands for the line and all
+ * that it is near to: while that and the units stay, so do the findings.
+ */
+export function eachSpace(find: (line: LineView, space: LineSpace, view: PlanView) => Snag[]): Rule {
+  const found = new WeakMap<LineSpace, { units: UnitSystem; snags: Snag[] }>();
+  return (view) =>
+    view.lines.flatMap((line) => {
+      const space = lineSpace(view.plan, line);
+      if (!space) return [];
+      const before = found.get(space);
+      if (before?.units === view.plan.units) return before.snags;
+      const snags = find(line, space, view);
+      found.set(space, { units: view.plan.units, snags });
+      return snags;
+    });
+}
+/** Corner that a length along a line is nearest to, as an index into its nodes. */
+export function nodeNear(view: LineView, atMm: number): number {
+  const arcs = view.pieces.filter((piece) => piece.kind === 'arc');
+  const nearest = arcs.reduce<(typeof arcs)[number] | null>((best, arc) => {
+    const off = (one: (typeof arcs)[number]): number => Math.abs((one.startMm + one.endMm) / 2 - atMm);
+    return !best || off(arc) < off(best) ? arc : best;
+  }, null);
+  return nearest?.node ?? 0;
+}
 
 /** A line as it would be with other corners, so that a mend is tried before it is offered. */
 export const withCorners = (view: PlanView, { line }: LineView, cornersMm: readonly Vec3[]): LineView =>

@@ -36,6 +36,11 @@ describe('snags of the demo plan', () => {
       ['mind', 'figures-guessed', 'Foot to road'],
       ['mind', 'residual-missing', 'Front left'],
       ['mind', 'residual-missing', 'Front right'],
+      ['mind', 'near-hot', 'R3'],
+      ['mind', 'in-reserved', 'R1'],
+      ['mind', 'unheld', 'F3'],
+      ['mind', 'unheld', 'C1'],
+      ['mind', 'lines-touch', 'R1 and C1'],
       ['mind', 'adapter-length', 'C1, end A'],
       ['mind', 'cut-unsure', 'R3'],
       ['note', 'free-play', 'Clutch master'],
@@ -52,7 +57,8 @@ describe('snags of the demo plan', () => {
       const stops = (snags: Snag[]): Snag[] => snags.filter((s) => s.level === 'stop' && s.station === snag.station);
       // A valve that tames the rear may leave too little for a failed front circuit: that is said, and is another matter.
       if (snag.rule === 'valve-needed') expect(found(applyEdit(gannet(), snag.mend.call), 'rear-locks-first')).toEqual([]);
-      else expect(stops(mended).length).toBeLessThan(stops(inspect(gannet())).length);
+      else if (snag.level === 'stop') expect(stops(mended).length).toBeLessThan(stops(inspect(gannet())).length);
+      else expect(stops(mended).length).toBeLessThanOrEqual(stops(inspect(gannet())).length);
     }
   });
 

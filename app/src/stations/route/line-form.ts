@@ -1,6 +1,6 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
-import { benderFor, freshEnd, freshId, withTube, type Line, type LineEnd } from '@firm-line/core/plan';
+import { benderFor, FRESH_LINE, freshEnd, freshId, withTube, type Line, type LineEnd } from '@firm-line/core/plan';
 import { FLARES, nutById, nutFitsTube, NUTS, tubeById, tubeLabel, TUBES } from '@firm-line/core/stock';
 import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
@@ -141,7 +141,7 @@ export class LineForm {
     const name = Array.from({ length: plan.lines.length + 1 }, (_, i) => `L${i + 1}`).find((n) => !names.has(n))!;
     this.open(true, {
       id: freshId(plan, 'line'), name, title: '', circuitId: plan.circuits[0]!.id, tubeId: tube.id,
-      benderId: (benderFor(plan.bench, tube.odMm) ?? plan.bench.benders[0]!).id, ends: { a: end, b: end }, cornersMm: [], ticks: [],
+      benderId: (benderFor(plan.bench, tube.odMm) ?? plan.bench.benders[0]!).id, ends: { a: end, b: end }, cornersMm: [], ticks: [], ...FRESH_LINE,
     }); // prettier-ignore
   }
   openOn(line: Line): void {

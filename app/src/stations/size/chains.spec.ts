@@ -41,9 +41,10 @@ describe('the chain in words', () => {
   });
 
   test('a combination valve says from what foot its metering and its lamp work', () => {
-    const combination = { meteringMPa: 0.5, differentialMPa: 1 };
+    const combination = { holdOffMPa: 0.5, differentialMPa: 1 };
     const plan = after({ edit: 'setFigure', with: { of: 'sizing', path: 'combination', to: combination } });
     const steps = roadChain(viewPlan(plan).size!.empty, plan.sizing!);
+    expect(step(steps, 'Metering').value).toMatch(/^\d+ N$/);
     expect(step(steps, 'Metering').note).toMatch(/of foot before the front begins/);
     expect(step(steps, 'Warning lamp').note).toMatch(/with the front empty; rear empty from/);
   });

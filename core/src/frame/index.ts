@@ -1,0 +1,29 @@
+export { clearanceTo, stretchesNear, type Clearance, type Points } from './clearance.ts';
+export {
+  barAxes,
+  boxGap,
+  boxOf,
+  joinBoxes,
+  nearestOn,
+  segmentGap,
+  segmentShares,
+  type Box,
+  type Gap,
+  type Solid,
+} from './distance.ts';
+export { addMesh, gapTo, meshEpoch, meshOf, obstacleOf, type MeshIndex, type Obstacle } from './obstacles.ts';
+export {
+  NATURE_NAMES,
+  NATURES,
+  SECTIONS,
+  THING_KINDS,
+  THING_SPECS,
+  type Nature,
+  type Section,
+  type Shape,
+  type ShapeKind,
+  type Thing,
+  type ThingKind,
+  type Travel,
+} from './shapes.ts';
+export { envelopeOf, solidsOf, type Envelope } from './solids.ts';

@@ -1,0 +1,86 @@
+import type { Vec3 } from '../vec/index.ts';
+import { boxGap, boxOf, joinBoxes, segmentGap, type Box, type Gap, type Solid } from './distance.ts';
+import type { Thing } from './shapes.ts';
+import { envelopeOf, solidsOf } from './solids.ts';
+
+/** Triangles that can be asked for their distance; built elsewhere, since it needs a library of its own. */
+export interface MeshIndex {
+  readonly box: Box;
+  readonly triangles: number;
+  /** The least distance to a segment, in the mesh's own units and frame; null where it is further than `within`. */
+  nearest(from: Vec3, to: Vec3, within: number): Gap | null;
+}
+
+const loaded = new Map<string, MeshIndex>();
+let epoch = 0;
+/** Makes a mesh known by the digest of its file. What was computed without it is computed anew. */
+export function addMesh(digest: string, index: MeshIndex): void {
+  loaded.set(digest, index);
+  epoch++;
+}
+export const meshOf = (digest: string): MeshIndex | undefined => loaded.get(digest);
+/** Grows with every mesh that becomes known. */
+export const meshEpoch = (): number => epoch;
+
+/** A thing made ready to be measured to. */
+export interface Obstacle {
+  readonly thing: Thing;
+  readonly solids: readonly Solid[];
+  readonly boxes: readonly Box[];
+  readonly growMm: number;
+  /** Round all of it; null for a mesh that is not loaded. */
+  readonly box: Box | null;
+}
+
+const made = new WeakMap<Thing, { epoch: number; obstacle: Obstacle }>();
+
+/** The same thing is made ready once. */
+export function obstacleOf(thing: Thing): Obstacle {
+  const before = made.get(thing);
+  if (before && (thing.shape.kind !== 'mesh' || before.epoch === epoch)) return before.obstacle;
+  const { solids, growMm } = envelopeOf(solidsOf(thing.shape), thing.travel);
+  const boxes = solids.map(boxOf);
+  const obstacle = {
+    thing,
+    solids,
+    boxes,
+    growMm,
+    box: thing.shape.kind === 'mesh' ? meshBox(thing.shape) : boxes.length ? joinBoxes(boxes) : null,
+  };
+  made.set(thing, { epoch, obstacle });
+  return obstacle;
+}
+
+type MeshShape = Extract<Thing['shape'], { kind: 'mesh' }>;
+const into = ({ scale, atMm }: MeshShape, p: Vec3): Vec3 => p.map((v, i) => (v - atMm[i]!) / scale) as unknown as Vec3;
+const outOf = ({ scale, atMm }: MeshShape, p: Vec3): Vec3 => p.map((v, i) => v * scale + atMm[i]!) as unknown as Vec3;
+function meshBox(shape: MeshShape): Box | null {
+  const box = loaded.get(shape.digest)?.box;
+  return box ? { min: outOf(shape, box.min), max: outOf(shape, box.max) } : null;
+}
+
+/** The least distance from a segment to a thing, its travel counted; null where it is further than `withinMm`. */
+export function gapTo({ thing, solids, boxes, growMm, box }: Obstacle, from: Vec3, to: Vec3, withinMm: number): Gap | null {
+  const reach = withinMm + growMm;
+  if (!box || boxGap(box, from, to) > reach) return null;
+  const { shape } = thing;
+  if (shape.kind === 'mesh') {
+    const found = loaded.get(shape.digest)!.nearest(into(shape, from), into(shape, to), withinMm / shape.scale);
+    return (
+      found && {
+        ...found,
+        distanceMm: found.distanceMm * shape.scale,
+        onLine: outOf(shape, found.onLine),
+        onThing: outOf(shape, found.onThing),
+      }
+    );
+  }
+  let best: Gap | null = null;
+  for (const [i, solid] of solids.entries()) {
+    const limit = best ? best.distanceMm : reach;
+    if (boxGap(boxes[i]!, from, to) > limit) continue;
+    const gap = segmentGap(solid, from, to);
+    if (gap.distanceMm <= limit) best = gap;
+  }
+  return best && { ...best, distanceMm: Math.max(0, best.distanceMm - growMm) };
+}

@@ -1,0 +1,28 @@
+import { InputError } from '../../fault/index.ts';
+import { holdLine } from '../../plan/index.ts';
+import { eachSpace, lengthWords, onLine, type Snag } from '../snag.ts';
+
+/** A tube that nothing holds, on a vehicle whose frame is known. */
+export const unheld = eachSpace((line, space, view) => {
+  if (line.line.clipsMm.length || space.lengthMm <= view.plan.holding.endMm || !view.plan.things.some((thing) => thing.holds))
+    return [];
+  const snag = { rule: 'unheld', level: 'mind', station: 'route', place: onLine(line), where: line.line.name } as const;
+  const long = lengthWords(view).full(space.lengthMm);
+  try {
+    const clipsMm = holdLine(view.plan, line);
+    const text = `No clip holds its ${long}; ${clipsMm.length} would.`;
+    return [
+      {
+        ...snag,
+        text,
+        mend: {
+          label: `Take ${clipsMm.length} clips`,
+          call: { edit: 'changeLine', with: { id: line.line.id, patch: { clipsMm } } },
+        },
+      } satisfies Snag,
+    ];
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return [{ ...snag, text: `No clip holds its ${long}. ${error.message}` } satisfies Snag];
+  }
+});
