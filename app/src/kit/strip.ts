@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import { toolingOf, type LineView } from '@firm-line/core/plan';
+import { lineSpace, toolingOf, type LineView } from '@firm-line/core/plan';
 import type { FlareForm } from '@firm-line/core/stock';
 import type { CardBend } from '@firm-line/core/tube';
 import { formatLength } from '@firm-line/core/units';
@@ -40,6 +40,49 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
           <path [attr.d]="nut(strip.nutPx.b)" class="fill-nut stroke-ink" stroke-width="1.5" />
           <text transform="scale(-1 1)" text-anchor="end" y="-22" class="fill-ink text-sm font-bold">B</text>
         </g>
+        @for (zone of zones(); track $index) {
+          <rect
+            [attr.x]="zone.x"
+            y="20"
+            [attr.width]="zone.width"
+            height="42"
+            class="fill-stop opacity-15"
+            data-test="strip-zone"
+          />
+          <text [attr.x]="zone.textX" y="15" [attr.text-anchor]="zone.anchor" class="fill-stop text-[13px] font-semibold">
+            {{ zone.text }}
+          </text>
+        }
+        @for (sleeve of sleeves(); track $index) {
+          <rect
+            [attr.x]="sleeve.x"
+            y="30"
+            [attr.width]="sleeve.width"
+            height="26"
+            rx="4"
+            class="fill-none stroke-ink"
+            stroke-width="2"
+            stroke-dasharray="5 3"
+          >
+            <title>{{ sleeve.text }}</title>
+          </rect>
+        }
+        @for (clip of clips(); track $index) {
+          <path
+            [attr.d]="'M' + (clip.x - 5) + ' 58V36a5 5 0 0 1 10 0V58'"
+            class="fill-none"
+            [class]="clip.loose ? 'stroke-stop' : 'stroke-ink'"
+            stroke-width="2.5"
+            data-test="strip-clip"
+          >
+            <title>{{ clip.text }}</title>
+          </path>
+        }
+        @for (span of longSpans(); track $index) {
+          <path [attr.d]="'M' + span.x + ' 66H' + span.endX" class="stroke-mind" stroke-width="3" data-test="strip-span">
+            <title>{{ span.text }}</title>
+          </path>
+        }
         @for (bend of strip.bends; track bend.bend.node) {
           <g
             role="button"
@@ -104,6 +147,51 @@ export class Strip {
     const nutMm = { a: toolingOf(ends.a, bench).nutLengthMm, b: toolingOf(ends.b, bench).nutLengthMm };
     return stripLayout(this.view(), this.size().width, nutMm, 60, (bend) => this.markOf(bend));
   });
+  private readonly space = computed(() => lineSpace(this.store.plan()!, this.view()));
+  private x(mm: number): number {
+    const { startX, endX, lengthMm } = this.layout()!;
+    return startX + (Math.min(mm, lengthMm) / lengthMm) * (endX - startX);
+  }
+  /** Stretches that come too near to something, named where there is room for the words. */
+  protected readonly zones = computed(() =>
+    (this.space()?.near ?? []).flatMap(({ stretchMm, thing, distanceMm }) => {
+      if (!stretchMm) return [];
+      const [x, end] = stretchMm.map((mm) => this.x(mm)) as [number, number];
+      const atEnd = x > this.size().width * 0.7;
+      return [
+        {
+          x,
+          width: Math.max(end - x, 3),
+          textX: atEnd ? end : x,
+          anchor: atEnd ? 'end' : 'start',
+          text: `${thing.name} ${this.mark(distanceMm)} away`,
+        },
+      ];
+    }),
+  );
+  protected readonly clips = computed(() =>
+    (this.space()?.clips ?? []).map(({ atMm, to, gapMm, bracket }) => ({
+      x: this.x(atMm),
+      loose: !to,
+      text: `Clip at ${this.mark(atMm)}: ${to ? `${bracket ? `bracket of ${this.mark(gapMm)} on` : 'on'} ${to.name}` : 'nothing near to hold to'}`,
+    })),
+  );
+  protected readonly longSpans = computed(() =>
+    (this.space()?.clips.length ? this.space()!.spans : [])
+      .filter((span) => span.lengthMm > span.mostMm + 0.5)
+      .map((span) => ({
+        x: this.x(span.fromMm),
+        endX: this.x(span.toMm),
+        text: `Span of ${this.mark(span.lengthMm)}, ${this.mark(span.mostMm)} at most`,
+      })),
+  );
+  protected readonly sleeves = computed(() =>
+    this.view().line.sleeves.map(({ fromMm, toMm, kind }) => ({
+      x: this.x(fromMm),
+      width: this.x(toMm) - this.x(fromMm),
+      text: `${kind === 'heat' ? 'Heat' : 'Chafe'} sleeve from ${this.mark(fromMm)} to ${this.mark(toMm)}`,
+    })),
+  );
   protected readonly ink = computed(() => ({
     tube: { fluid: 'fill-fluid', copper: 'fill-copper', slate: 'fill-slate' }[
       this.store.view()!.circuits.get(this.view().line.circuitId)!.ink

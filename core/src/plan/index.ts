@@ -26,4 +26,5 @@ export { type ResidualView } from './residual-view.ts';
 export * from './types.ts';
 export { validatePlan } from './validate.ts';
 export { viewPlan, type PlanView } from './view.ts';
+export { snapPlace, snapsFor, type Snap, type Snapped, type Snaps } from './snap.ts';
 export { planFileName, writePlan } from './write.ts';

@@ -30,6 +30,8 @@ const SHARED_MM = 40;
 /** A thing that a line comes near to, with how far it should keep from it there. */
 export interface Near extends Clearance {
   readonly wantedMm: number;
+  /** Of the line, from where to where it is nearer than wanted; null where it keeps far enough. */
+  readonly stretchMm: Stretch | null;
 }
 export interface ClipView {
   readonly atMm: number;
@@ -104,7 +106,10 @@ function nearOf(view: LineView, points: readonly Vec3[], lengthMm: number, obsta
         const one = clearanceTo(obstacle, points, view.tube.odMm, thing.holds ? wantedMm : wantedMm + SHOWN_MM, from, to);
         if (one && (!best || one.distanceMm < best.distanceMm)) best = one;
       }
-      if (best) found.push({ ...best, wantedMm });
+      if (!best) return;
+      const { atMm, distanceMm } = best;
+      const close = distanceMm < wantedMm ? stretchesNear(obstacle, points, view.tube.odMm, wantedMm) : [];
+      found.push({ ...best, wantedMm, stretchMm: close.find(([from, to]) => atMm >= from - 1 && atMm <= to + 1) ?? null });
     };
     if (thing.nature !== 'hot') measure([[0, lengthMm]], thing.keepMm);
     else {

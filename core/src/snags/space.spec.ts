@@ -61,7 +61,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
     ['wrench-room', [thing('zone', block([490, -378, 440], [510, -350, 450]))], /^mind R1, end A: No room to draw its nut back: New thing is in the way/],
     ['behind-gate', [{ edit: 'changeGate', with: { id: 'gate-bed', patch: { closed: true } } }], /^mind R2, end A: Bed on has closed over this joint/],
     ['tube-to-moving', [thing('axle', { kind: 'bar', section: 'round', pathMm: [[2830, -300, 520], [2830, 0, 520]], widthMm: 40, heightMm: 40, wallMm: 4, opens: 'left' }, { travel: { heaveMm: [-60, 60], rollDeg: 0, lockDeg: 0, aboutMm: [2830, 0, 520] } })], /^stop R1, end B: Its end B is on New thing, which moves/],
-    ['lines-touch', [patch('line-r1', { sleeves: [] })], /^mind R1 and C1: They touch/],
+    ['lines-touch', [patch('line-r1', { sleeves: [] })], /^mind R1 and C1: R1 and C1 touch/],
     ['joint-unsupported', [{ edit: 'removeThing', with: { id: 'member-front' } }, { edit: 'removeThing', with: { id: 'engine' } }], /^mind Front tee: Nothing to fix it to lies within 150 mm/],
     ['mesh-size', [thing('mesh', { kind: 'mesh', digest: 'nowhere', scale: 1, atMm: [0, 0, 0] })], /^note New thing: Its file is not in this browser/],
   ])('%s %#', (rule, calls, sentence) => {

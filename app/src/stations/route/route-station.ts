@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { cutSigmaMm } from '@firm-line/core/plan';
+import { cutSigmaMm, lineSpace, type LineView } from '@firm-line/core/plan';
 import { tubeLabel } from '@firm-line/core/stock';
 import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { FlatViews } from '../../kit/flat-views';
+import { SpaceView } from '../../scene/space-view';
 import { Strip } from '../../kit/strip';
 import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
@@ -16,12 +17,12 @@ import { MoveList } from './move-list';
 
 @Component({
   selector: 'fl-route-station',
-  imports: [RouterLink, Ribbon, Strip, FlatViews, MoveList, MoveLine, LineForm],
+  imports: [RouterLink, Ribbon, Strip, FlatViews, SpaceView, MoveList, MoveLine, LineForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'flex min-h-0 flex-1 flex-col' },
+  host: { class: 'flex min-h-0 flex-1 flex-col lg:h-[max(44rem,calc(100dvh-4.3rem))] lg:flex-none' },
   template: `
     <h1 class="sr-only">Route</h1>
-    @if (selection.line(); as view) {
+    @if (shown(); as view) {
       <fl-ribbon />
       <section class="flex flex-wrap items-center gap-x-6 border-b border-rule bg-sheet px-6 pt-2" aria-label="The chosen line">
         <div class="w-52">
@@ -36,20 +37,37 @@ import { MoveList } from './move-list';
             </p>
           }
           <p class="text-sm text-ink-soft">{{ label(view.tube) }}</p>
+          @if (held(); as words) {
+            <p class="text-sm text-ink-soft" data-test="held">{{ words }}</p>
+          }
         </div>
         <fl-strip class="min-w-80 flex-1" [view]="view" [node]="selection.node()" (picked)="selection.chooseNode($event)" />
       </section>
-      <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(24rem,1fr)]">
-        <section class="flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="Flat views">
-          <fl-flat-views
-            class="flex-1"
-            [lineId]="view.line.id"
-            [node]="selection.node()"
-            [ghost]="ghost()"
-            (linePicked)="selection.chooseLine($event)"
-            (nodePicked)="selection.chooseNode($event)"
-            (targetPicked)="jump.to('measure', $event)"
-          />
+      <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(0,1fr)]">
+        <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
+          @if (inSpace()) {
+            <fl-space-view class="flex-1" [view]="view" [ghost]="ghost()" (dragged)="dragged.set($event)" (failed)="noSpace()">
+              <button type="button" class="btn bg-sheet px-3" (click)="flat.set(true)">Flat views</button>
+            </fl-space-view>
+          } @else {
+            @if (!hasSpace()) {
+              <p class="px-4 pt-2 text-sm" role="status">
+                This browser draws no space (WebGL is missing or off): the two flat views stand in for it.
+              </p>
+            }
+            <fl-flat-views
+              class="flex-1"
+              [lineId]="view.line.id"
+              [node]="selection.node()"
+              [ghost]="ghost()"
+              (linePicked)="selection.chooseLine($event)"
+              (nodePicked)="selection.chooseNode($event)"
+              (targetPicked)="jump.to('measure', $event)"
+            />
+            @if (hasSpace()) {
+              <button type="button" class="btn absolute top-2 right-3 bg-sheet px-3" (click)="flat.set(false)">In space</button>
+            }
+          }
           @if (view.nodesMm.length) {
             <fl-move-line class="p-3" [view]="view" (ghost)="ghost.set($event)" />
           }
@@ -88,14 +106,31 @@ export class RouteStation {
   protected readonly jump = inject(Jump);
   protected readonly form = viewChild.required(LineForm);
   protected readonly ghost = signal<readonly Vec3[] | null>(null);
+  /** The chosen line as it is being dragged. */
+  protected readonly dragged = signal<LineView | null>(null);
+  protected readonly shown = computed(() => this.dragged() ?? this.selection.line());
+  protected readonly flat = signal(false);
+  protected readonly hasSpace = signal(typeof WebGL2RenderingContext !== 'undefined');
+  protected readonly inSpace = computed(() => this.hasSpace() && !this.flat());
   protected readonly label = tubeLabel;
   protected readonly ports = computed(
     () => [...(this.store.view()?.ports.values() ?? [])].filter(({ port }) => port.role !== 'bleeder').length,
   );
   protected readonly sigma = computed(() => {
     const view = this.selection.line();
-    return view ? cutSigmaMm(view, this.store.plan()!.bench) : null;
+    return view && !this.dragged() ? cutSigmaMm(view, this.store.plan()!.bench) : null;
   });
+  /** How many clips hold it, and the longest span between. */
+  protected readonly held = computed(() => {
+    const view = this.shown();
+    const space = view && lineSpace(this.store.plan()!, view);
+    if (!space || !space.clips.length) return space ? 'No clips yet' : '';
+    const longest = Math.max(...space.spans.map((span) => span.lengthMm));
+    return `${space.clips.length} clips, longest span ${this.mm(longest)}`;
+  });
+  protected noSpace(): void {
+    this.hasSpace.set(false);
+  }
   protected mm(mm: number, digits = 0): string {
     return formatLength(mm, this.store.units(), digits);
   }

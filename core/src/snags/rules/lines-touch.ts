@@ -19,8 +19,8 @@ export const linesTouch: Rule = (view) =>
         where: `${a.line.name} and ${b.line.name}`,
         text:
           distanceMm > 0
-            ? `They pass ${full(distanceMm, 1)} apart with no sleeve between: they will rub.`
-            : 'They touch with no sleeve between: they will rub through.',
+            ? `${a.line.name} and ${b.line.name} pass ${full(distanceMm, 1)} apart with no sleeve between: they will rub.`
+            : `${a.line.name} and ${b.line.name} touch with no sleeve between: they will rub through.`,
         mend: {
           label: `Sleeve ${a.line.name} there`,
           call: { edit: 'changeLine', with: { id: a.line.id, patch: { sleeves: [...a.line.sleeves, sleeve] } } },

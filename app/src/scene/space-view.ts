@@ -1,0 +1,334 @@
+import type { ElementRef } from '@angular/core';
+import {
+  ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal, untracked, viewChild,
+} from '@angular/core'; // prettier-ignore
+import { figure } from '@firm-line/core/fault';
+import { lineSpace, lineView, snapPlace, snapsFor, type LineView, type Snaps } from '@firm-line/core/plan';
+import { polyline } from '@firm-line/core/tube';
+import { formatLength } from '@firm-line/core/units';
+import type { Vec3 } from '@firm-line/core/vec';
+import { hostSize } from '../kit/element-size';
+import { nearest, toPolyline } from '../kit/flat-picking';
+import { LengthField } from '../kit/length-field';
+import { PlanStore } from '../plan/plan-store';
+import { Selection } from '../plan/selection';
+import type { Look, Stage } from './stage';
+
+/** How near a tap must be to mean something, px: a gloved finger's. */
+const REACH = { corner: 22, line: 16 };
+/** Snaps draw from this far, px. */
+const SNAP_PX = 8;
+const LOOKS: readonly (readonly [Look, string])[] = [
+  ['around', 'Around'],
+  ['above', 'From above'],
+  ['left', 'Left'],
+  ['right', 'Right'],
+  ['front', 'Front'],
+  ['rear', 'Rear'],
+];
+const AXES = ['x, aft', 'y, right', 'z, up'] as const;
+
+const idle = (): Promise<void> => new Promise((done) => requestIdleCallback(() => done(), { timeout: 2000 }));
+
+interface Drag {
+  readonly node: number;
+  readonly start: Vec3;
+  readonly snaps: Snaps;
+  readonly grip: Vec3;
+}
+
+/** The vehicle with its lines in space: orbit, look from a side, pick, and drag corners of the chosen line. */
+@Component({
+  selector: 'fl-space-view',
+  imports: [LengthField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'relative block overflow-hidden' },
+  template: `
+    <canvas
+      #canvas
+      class="absolute inset-0 h-full w-full touch-none"
+      [class.cursor-grabbing]="drag()"
+      role="img"
+      [attr.aria-label]="label()"
+      data-test="space"
+      (pointerdown)="press($event)"
+      (pointermove)="move($event)"
+      (pointerup)="release($event)"
+      (pointercancel)="letGo()"
+    ></canvas>
+    @if (!ready()) {
+      <p class="absolute inset-0 m-auto h-fit w-fit text-ink-soft">Drawing the vehicle…</p>
+    }
+    <div class="pointer-events-none absolute inset-0" aria-hidden="true">
+      @for (name of names(); track name.text) {
+        <span
+          class="absolute -translate-y-full rounded bg-sheet/80 px-1 text-sm font-semibold whitespace-nowrap"
+          [style.left.px]="name.x"
+          [style.top.px]="name.y"
+          >{{ name.text }}</span
+        >
+      }
+    </div>
+    @if (corner(); as at) {
+      <section class="card absolute top-3 right-3 w-60 p-3" [attr.aria-label]="'Corner ' + at.node" data-test="corner-box">
+        <h2 class="h2">Corner {{ at.node }}</h2>
+        <p class="font-mono text-sm">{{ at.words }}</p>
+        @if (drag()) {
+          <p class="mt-1 text-sm" data-test="snapped">{{ snapWords() }}</p>
+        }
+        <div class="mt-1 grid gap-1">
+          @for (axis of [0, 1, 2]; track axis) {
+            <fl-length-field [label]="axes[axis]!" [valueMm]="at.at[axis]!" (changed)="typed(at.node, axis, $event)" />
+          }
+        </div>
+      </section>
+    }
+    <div class="absolute right-3 bottom-3 flex flex-wrap justify-end gap-2" role="group" aria-label="Look from">
+      @for (one of looks; track one[0]) {
+        <button
+          type="button"
+          class="px-3"
+          [class]="look() === one[0] ? 'btn-dark px-3' : 'btn bg-sheet px-3'"
+          [attr.aria-pressed]="look() === one[0]"
+          (click)="lookFrom(one[0])"
+        >
+          {{ one[1] }}
+        </button>
+      }
+      <button type="button" class="btn bg-sheet px-3" (click)="zoom()" title="Bring the chosen line into the picture">
+        Zoom to line
+      </button>
+      <ng-content />
+    </div>
+  `,
+})
+export class SpaceView {
+  private readonly store = inject(PlanStore);
+  private readonly selection = inject(Selection);
+  private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
+  protected readonly size = hostSize({ width: 800, height: 480 });
+  /** The chosen line as it is shown: the plan's, or as it is being dragged. */
+  readonly view = input.required<LineView>();
+  readonly ghost = input<readonly Vec3[] | null>(null);
+  /** The chosen line as it would be; null when nothing is dragged. */
+  readonly dragged = output<LineView | null>();
+  readonly failed = output();
+
+  protected readonly looks = LOOKS;
+  protected readonly axes = AXES;
+  protected readonly look = signal<Look>('around');
+  protected readonly drag = signal<Drag | null>(null);
+  protected readonly snapWords = signal('');
+  protected readonly names = signal<readonly { text: string; x: number; y: number }[]>([]);
+  private readonly stage = signal<Stage | null>(null);
+  protected readonly ready = computed(() => this.stage() !== null);
+
+  protected readonly label = computed(
+    () =>
+      `The vehicle in space with ${this.store.view()!.lines.length} lines, ${this.view().line.name} chosen. Its corners stand in the list of moves.`,
+  );
+  protected readonly corner = computed(() => {
+    const [view, node] = [this.view(), this.selection.node()];
+    if (node === null || node < 1 || node > view.line.cornersMm.length) return null;
+    const bend = view.card?.bends.find((b) => b.node === node);
+    const words = bend
+      ? `bend ${figure(bend.bendDeg)}°, bender ${figure(bend.rotateDeg)}°`
+      : view.fault?.node === node
+        ? 'no room to bend'
+        : 'no bend here';
+    return { node, at: view.nodesMm[node]!, words };
+  });
+  private readonly space = computed(() => lineSpace(this.store.plan()!, this.view()));
+
+  constructor() {
+    const destroy = inject(DestroyRef);
+    let gone = false;
+    destroy.onDestroy(() => {
+      gone = true;
+      this.stage()?.dispose();
+    });
+    effect(() => {
+      const canvas = this.canvas().nativeElement;
+      untracked(() => {
+        // The plan can be read and edited before the scene is there.
+        void idle()
+          .then(() => import('./stage'))
+          .then(({ Stage }) => {
+            if (gone) return;
+            this.stage.set(new Stage(canvas, () => this.placeNames()));
+          })
+          .catch(() => this.failed.emit());
+      });
+    });
+    effect(() => {
+      const { width, height } = this.size();
+      this.stage()?.resize(width, height);
+    });
+    effect(() => this.stage()?.setThings(this.store.plan()!.things));
+    effect(() => {
+      const view = this.store.view()!;
+      this.stage()?.setPorts(
+        [...view.ports.values()].filter(({ port }) => port.role !== 'bleeder').map(({ fixed }) => fixed.atMm),
+      );
+    });
+    effect(() => {
+      const view = this.store.view()!;
+      const chosen = this.view().line.id;
+      this.stage()?.setLines(
+        view.lines.filter((line) => line.line.id !== chosen && line.nodesMm.length > 1).map((line) => this.tube(line)),
+      );
+    });
+    effect(() => {
+      const view = this.view();
+      const space = this.space();
+      const tooNear = (space?.near ?? []).filter((near) => near.distanceMm < near.wantedMm);
+      this.stage()?.setChosen(
+        view.nodesMm.length > 1
+          ? {
+              ...this.tube(view),
+              corners: view.nodesMm.slice(1, -1),
+              corner: this.selection.node(),
+              clips: (space?.clips ?? []).map((clip) => clip.pointMm),
+              gaps: tooNear.map((near) => [near.onLine, near.onThing] as const),
+            }
+          : null,
+      );
+    });
+    effect(() => this.stage()?.setGhost(this.ghost()));
+    let first = true;
+    effect(() => {
+      if (!this.stage() || !first) return;
+      first = false;
+      untracked(() => this.lookFrom('around'));
+    });
+  }
+
+  private tube(line: LineView): { points: readonly Vec3[]; radiusMm: number; ink: string } {
+    const points = line.pieces.length ? polyline(line.pieces, 10) : line.nodesMm;
+    return { points, radiusMm: line.tube.odMm / 2, ink: this.store.view()!.circuits.get(line.line.circuitId)!.ink };
+  }
+  /** Every place of the vehicle's lines, or of the whole frame where there are none. */
+  private places(): Vec3[] {
+    return this.store.view()!.lines.flatMap((line) => line.nodesMm);
+  }
+
+  protected lookFrom(look: Look): void {
+    this.look.set(look);
+    this.stage()?.lookFrom(look, this.places());
+  }
+  protected zoom(): void {
+    this.stage()?.zoomTo(this.view().nodesMm);
+  }
+
+  private placeNames(): void {
+    const [stage, view] = [this.stage(), this.view()];
+    if (!stage) return;
+    const ends = [view.ports.a, view.ports.b].flatMap((port) => {
+      const at = port && stage.at(port.fixed.atMm);
+      return at ? [{ text: port.part.name, x: Math.min(at.x + 10, this.size().width - 130), y: at.y - 10 }] : [];
+    });
+    this.names.set(ends);
+  }
+
+  private point(event: PointerEvent): readonly [number, number] {
+    const box = this.canvas().nativeElement.getBoundingClientRect();
+    return [event.clientX - box.left, event.clientY - box.top];
+  }
+  /** The corner of the chosen line under the pointer. */
+  private cornerUnder(x: number, y: number): number | null {
+    const stage = this.stage()!;
+    const corners = this.view()
+      .nodesMm.slice(1, -1)
+      .map((at, i) => ({ node: i + 1, seen: stage.at(at) }));
+    return nearest(corners, REACH.corner, ({ seen }) => (seen ? Math.hypot(seen.x - x, seen.y - y) : Infinity))?.node ?? null;
+  }
+
+  private pressed: readonly [number, number] | null = null;
+  protected press(event: PointerEvent): void {
+    const stage = this.stage();
+    if (!stage || event.button > 0) return;
+    const [x, y] = this.point(event);
+    this.pressed = [x, y];
+    const node = this.cornerUnder(x, y);
+    if (node === null) return;
+    this.selection.chooseNode(node);
+    const start = this.view().nodesMm[node]!;
+    const grip = stage.under(x, y, start);
+    if (!grip) return;
+    stage.controls.enabled = false;
+    this.canvas().nativeElement.setPointerCapture(event.pointerId);
+    const { plan, lines } = this.store.view()!;
+    this.snapWords.set('');
+    this.drag.set({ node, start, grip, snaps: snapsFor(plan, this.view(), node, lines) });
+  }
+
+  protected move(event: PointerEvent): void {
+    const [stage, drag] = [this.stage(), this.drag()];
+    if (!stage || !drag) return;
+    const [x, y] = this.point(event);
+    const under = stage.under(x, y, drag.start);
+    if (!under) return;
+    const by = under.map((v, i) => v - drag.grip[i]!);
+    const axis = event.shiftKey ? by.map(Math.abs).indexOf(Math.max(...by.map(Math.abs))) : null;
+    const free = [0, 1, 2].map((i) => i !== stage.depthAxis && (axis === null || axis === i)) as [boolean, boolean, boolean];
+    if (Math.hypot(...by) < 1e-9) return;
+    const near = stage.under(x + SNAP_PX, y, drag.start);
+    const reachMm = near ? Math.hypot(...near.map((v, i) => v - under[i]!)) : 5;
+    const wanted = drag.start.map((v, i) => (free[i] ? v + by[i]! : v)) as unknown as Vec3;
+    const { at, what } = snapPlace(wanted, free, drag.snaps, reachMm);
+    this.snapWords.set(what.filter(Boolean).join('; '));
+    const line = this.view().line;
+    const cornersMm = line.cornersMm.map((corner, i) => (i === drag.node - 1 ? at : corner));
+    this.dragged.emit(lineView({ ...line, cornersMm }, this.store.plan()!.bench, this.store.view()!.ports));
+  }
+
+  protected release(event: PointerEvent): void {
+    const [drag, pressed] = [this.drag(), this.pressed];
+    const [x, y] = this.point(event);
+    this.pressed = null;
+    if (drag) {
+      const at = this.view().nodesMm[drag.node]!;
+      this.letGo();
+      if (at.some((v, i) => v !== drag.start[i])) this.place(drag.node, at);
+      return;
+    }
+    if (pressed && Math.hypot(x - pressed[0], y - pressed[1]) < 5) this.pick(x, y);
+  }
+  /** Ends a drag without keeping it. */
+  letGo(): void {
+    this.drag.set(null);
+    const stage = this.stage();
+    if (stage) stage.controls.enabled = true;
+    this.dragged.emit(null);
+  }
+  private place(node: number, at: Vec3): void {
+    const { id, cornersMm } = this.store.view()!.lines.find((v) => v.line.id === this.view().line.id)!.line;
+    this.store.apply({
+      edit: 'setCorners',
+      with: { id, cornersMm: cornersMm.map((corner, i) => (i === node - 1 ? at : corner)) },
+    });
+  }
+  protected typed(node: number, axis: number, mm: number): void {
+    this.place(node, this.view().nodesMm[node]!.map((v, i) => (i === axis ? mm : v)) as unknown as Vec3);
+  }
+
+  /** A tap that is no drag: a straight of the chosen line chooses the corner at its end, another line chooses that line. */
+  private pick(x: number, y: number): void {
+    const stage = this.stage()!;
+    const line = nearest(this.store.view()!.lines, REACH.line, (view) => {
+      const seen = this.tube(view).points.map((p) => stage.at(p));
+      return seen.length > 1 && seen.every((p) => p)
+        ? toPolyline(
+            [x, y],
+            seen.map((p) => [p!.x, p!.y] as const),
+          )
+        : Infinity;
+    });
+    if (!line) return this.selection.chooseNode(null);
+    if (line.line.id !== this.view().line.id) this.selection.chooseLine(line.line.id);
+  }
+
+  protected mm(mm: number): string {
+    return formatLength(mm, this.store.units());
+  }
+}

@@ -1,0 +1,333 @@
+import { NATURES, type Thing } from '@firm-line/core/frame';
+import type { Vec3 } from '@firm-line/core/vec';
+import {
+  AmbientLight, BoxGeometry, BufferGeometry, DirectionalLight, DoubleSide, Group, InstancedMesh, Line, LineBasicMaterial,
+  LineDashedMaterial, LineSegments, Matrix4, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, PerspectiveCamera,
+  Plane, Raycaster, Scene, SphereGeometry, Vector2, Vector3, WebGLRenderer, type Object3D,
+} from 'three'; // prettier-ignore
+import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
+import { LOOKS, token } from './colours';
+import { thingsGeometry } from './thing-geometry';
+import { tubesGeometry } from './tube-geometry';
+
+export const VIEWS = ['around', 'above', 'left', 'right', 'front', 'rear'] as const;
+/** From where the vehicle is looked at. */
+export type Look = (typeof VIEWS)[number];
+/** Toward the eye, and what is up there. Front lies to the left from above, as on the flat views. */
+const EYES: Record<Look, readonly [Vec3, Vec3]> = {
+  around: [[-0.45, -0.72, 0.53], [0, 0, 1]],
+  above: [[0, 0, 1], [0, 1, 0]],
+  left: [[0, -1, 0], [0, 0, 1]],
+  right: [[0, 1, 0], [0, 0, 1]],
+  front: [[-1, 0, 0], [0, 0, 1]],
+  rear: [[1, 0, 0], [0, 0, 1]],
+}; // prettier-ignore
+
+export interface TubeShown {
+  readonly points: readonly Vec3[];
+  readonly radiusMm: number;
+  readonly ink: string;
+}
+export interface ChosenShown extends TubeShown {
+  readonly corners: readonly Vec3[];
+  readonly corner: number | null;
+  readonly clips: readonly Vec3[];
+  /** Pairs of points between which it is too near to something. */
+  readonly gaps: readonly (readonly [Vec3, Vec3])[];
+}
+
+const vector = (v: Vec3): Vector3 => new Vector3(v[0], v[1], v[2]);
+const plain = (v: Vector3): Vec3 => [v.x, v.y, v.z];
+/** Handles keep their size on the screen, px. */
+const HANDLE_PX = 6;
+const MOST_HANDLES = 512;
+
+/** The three.js scene. It shows and says what lies under the pointer; it decides nothing. */
+export class Stage {
+  private readonly renderer: WebGLRenderer;
+  private readonly scene = new Scene();
+  private readonly perspective = new PerspectiveCamera(35, 1, 10, 60_000);
+  private readonly flat = new OrthographicCamera(-1, 1, 1, -1, -30_000, 60_000);
+  private camera: PerspectiveCamera | OrthographicCamera = this.perspective;
+  readonly controls: OrbitControls;
+  private readonly frameGroup = new Group();
+  private readonly linesGroup = new Group();
+  private readonly chosenGroup = new Group();
+  private readonly markGroup = new Group();
+  /** Handles of the chosen line's corners: a ring of ink, and what it rings. */
+  private readonly rings: InstancedMesh;
+  private readonly corners: InstancedMesh;
+  private cornerPlaces: readonly Vec3[] = [];
+  private cornerChosen: number | null = null;
+  private readonly ghost = new Line(new BufferGeometry(), new LineDashedMaterial({ dashSize: 14, gapSize: 9, depthTest: false }));
+  private width = 1;
+  private height = 1;
+  private asked = 0;
+
+  /** Called after each picture, so that words laid over it can follow. */
+  constructor(
+    canvas: HTMLCanvasElement,
+    private readonly drawn: () => void,
+  ) {
+    this.renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true, preserveDrawingBuffer: true });
+    this.scene.add(new AmbientLight(0xffffff, 1.7));
+    for (const [at, strength] of [[[-1, -1, 2], 1.3], [[1, 2, 0.5], 0.5]] as const) {
+      const light = new DirectionalLight(0xffffff, strength);
+      light.position.set(at[0], at[1], at[2]);
+      this.scene.add(light);
+    } // prettier-ignore
+    this.rings = handles(5);
+    this.corners = handles(6);
+    this.ghost.renderOrder = 7;
+    (this.ghost.material as LineDashedMaterial).color = token('ink');
+    this.scene.add(this.frameGroup, this.linesGroup, this.chosenGroup, this.markGroup, this.rings, this.corners, this.ghost);
+    this.controls = new OrbitControls(this.camera, canvas);
+    this.controls.addEventListener('change', () => this.ask());
+  }
+
+  dispose(): void {
+    cancelAnimationFrame(this.asked);
+    this.controls.dispose();
+    for (const group of [this.frameGroup, this.linesGroup, this.chosenGroup, this.markGroup]) clear(group);
+    this.renderer.dispose();
+  }
+
+  /** Draw calls of the last picture. */
+  get calls(): number {
+    return this.renderer.info.render.calls;
+  }
+
+  resize(width: number, height: number): void {
+    [this.width, this.height] = [Math.max(1, width), Math.max(1, height)];
+    this.renderer.setPixelRatio(Math.min(2, globalThis.devicePixelRatio || 1));
+    this.renderer.setSize(this.width, this.height, false);
+    this.perspective.aspect = this.width / this.height;
+    this.perspective.updateProjectionMatrix();
+    this.shapeFlat();
+    this.ask();
+  }
+  private shapeFlat(): void {
+    const half = (this.flat.userData['halfMm'] as number | undefined) ?? 1000;
+    const wide = (half * this.width) / this.height;
+    Object.assign(this.flat, { left: -wide, right: wide, top: half, bottom: -half });
+    this.flat.updateProjectionMatrix();
+  }
+
+  setThings(things: readonly Thing[]): void {
+    clear(this.frameGroup);
+    for (const nature of NATURES) {
+      const own = things.filter((thing) => thing.nature === nature);
+      const floor = (thing: Thing): boolean => thing.kind === 'floor';
+      const holds = (thing: Thing): boolean => nature === 'solid' && thing.holds && !floor(thing);
+      for (const [list, opacity] of [
+        [own.filter(holds), 1],
+        [own.filter(floor), 0.1],
+        [own.filter((thing) => !holds(thing) && !floor(thing)), nature === 'solid' ? 0.3 : LOOKS[nature].opacity],
+      ] as const) {
+        const made = thingsGeometry(list);
+        if (!made) continue;
+        const colour = token(LOOKS[nature].token);
+        const material = new MeshLambertMaterial({
+          color: colour,
+          transparent: opacity < 1,
+          opacity,
+          depthWrite: opacity === 1,
+          side: DoubleSide,
+        });
+        const lines = new LineBasicMaterial({ color: token('ink-soft'), transparent: true, opacity: opacity < 1 ? 0.35 : 0.8 });
+        this.frameGroup.add(new Mesh(made.faces, material), new LineSegments(made.edges, lines));
+      }
+    }
+    this.ask();
+  }
+
+  /** All lines but the chosen one, one geometry an ink. */
+  setLines(lines: readonly TubeShown[]): void {
+    clear(this.linesGroup);
+    for (const ink of new Set(lines.map((line) => line.ink))) {
+      const own = lines.filter((line) => line.ink === ink).map((line) => ({ ...line, radiusMm: Math.max(line.radiusMm, 4) }));
+      this.linesGroup.add(
+        new Mesh(tubesGeometry(own), new MeshLambertMaterial({ color: token(ink), transparent: true, opacity: 0.75 })),
+      );
+    }
+    this.ask();
+  }
+
+  setPorts(places: readonly Vec3[]): void {
+    clear(this.markGroup);
+    if (places.length) {
+      const ports = new InstancedMesh(
+        new BoxGeometry(26, 26, 26),
+        new MeshLambertMaterial({ color: token('ink') }),
+        places.length,
+      );
+      for (const [i, at] of places.entries()) ports.setMatrixAt(i, new Matrix4().makeTranslation(...at));
+      ports.frustumCulled = false;
+      this.markGroup.add(ports);
+    }
+    this.ask();
+  }
+
+  /** The chosen line: drawn anew at every step of a drag. */
+  setChosen(line: ChosenShown | null): void {
+    clear(this.chosenGroup);
+    this.cornerPlaces = line?.corners ?? [];
+    this.cornerChosen = line?.corner ?? null;
+    if (line) {
+      const tube = tubesGeometry([{ ...line, radiusMm: Math.max(line.radiusMm, 7) }]);
+      // Drawn once where it stands, and faintly through whatever hides it.
+      const through = new Mesh(
+        tube,
+        new MeshBasicMaterial({ color: token(line.ink), depthTest: false, transparent: true, opacity: 0.45 }),
+      );
+      through.renderOrder = 3;
+      this.chosenGroup.add(new Mesh(tube, new MeshLambertMaterial({ color: token(line.ink) })), through);
+      if (line.clips.length) {
+        const clips = new InstancedMesh(
+          new BoxGeometry(16, 24, 24),
+          new MeshLambertMaterial({ color: token('ink') }),
+          line.clips.length,
+        );
+        for (const [i, at] of line.clips.entries()) clips.setMatrixAt(i, new Matrix4().makeTranslation(...at));
+        clips.frustumCulled = false;
+        this.chosenGroup.add(clips);
+      }
+      if (line.gaps.length) {
+        const gaps = new BufferGeometry().setFromPoints(line.gaps.flatMap(([from, to]) => [vector(from), vector(to)]));
+        const seen = new LineSegments(gaps, new LineBasicMaterial({ color: token('stop'), depthTest: false }));
+        seen.renderOrder = 4;
+        this.chosenGroup.add(seen);
+      }
+    }
+    this.ask();
+  }
+
+  setGhost(points: readonly Vec3[] | null): void {
+    this.ghost.geometry.dispose();
+    this.ghost.geometry = new BufferGeometry().setFromPoints((points ?? []).map(vector));
+    this.ghost.computeLineDistances();
+    this.ghost.visible = !!points?.length;
+    this.ask();
+  }
+
+  /** Looks from a side at these places, all of them in the picture. */
+  lookFrom(look: Look, places: readonly Vec3[]): void {
+    this.camera = look === 'around' ? this.perspective : this.flat;
+    this.controls.object = this.camera;
+    this.controls.enableRotate = look === 'around';
+    const [eye, up] = EYES[look].map(vector) as [Vector3, Vector3];
+    this.camera.up.copy(up);
+    this.aim(eye, places);
+  }
+  /** Keeps the side and brings these places into the picture. */
+  zoomTo(places: readonly Vec3[]): void {
+    this.aim(this.camera.position.clone().sub(this.controls.target).normalize(), places);
+  }
+  private aim(eye: Vector3, places: readonly Vec3[]): void {
+    const points = places.length ? places.map(vector) : [new Vector3()];
+    const low = points.reduce((a, b) => a.clone().min(b), points[0]!.clone());
+    const high = points.reduce((a, b) => a.clone().max(b), points[0]!.clone());
+    const middle = low.clone().add(high).multiplyScalar(0.5);
+    const right = this.camera.up.clone().cross(eye).normalize();
+    const up = eye.clone().cross(right).normalize();
+    const reach = (axis: Vector3): number => Math.max(...points.map((p) => Math.abs(p.clone().sub(middle).dot(axis))));
+    const half =
+      Math.max(reach(up) + 60, ((reach(right) + 80) * this.height) / this.width, 90) *
+      (this.camera === this.perspective ? 1.2 : 1.05);
+    const away =
+      half / Math.tan((this.perspective.fov * Math.PI) / 360) + (this.camera === this.perspective ? reach(eye) * 0.6 : 0);
+    this.controls.target.copy(middle);
+    this.camera.position.copy(middle).addScaledVector(eye, Math.max(away, 200));
+    this.flat.zoom = 1;
+    this.flat.userData['halfMm'] = half;
+    this.shapeFlat();
+    this.controls.update();
+    this.ask();
+  }
+
+  /** Where a place lies on the canvas, px; null behind the eye. */
+  at(place: Vec3): { x: number; y: number } | null {
+    const seen = vector(place).project(this.camera);
+    if (seen.z > 1 || seen.z < -1) return null;
+    return { x: ((seen.x + 1) / 2) * this.width, y: ((1 - seen.y) / 2) * this.height };
+  }
+
+  /** Axis that the eye looks along most: the plane of a drag is square to it. */
+  get depthAxis(): 0 | 1 | 2 {
+    const eye = plain(this.camera.position.clone().sub(this.controls.target));
+    const sizes = eye.map(Math.abs);
+    return sizes.indexOf(Math.max(...sizes)) as 0 | 1 | 2;
+  }
+
+  /** The place under a point of the canvas, in the upright or level plane through `through` that faces the eye most. */
+  under(x: number, y: number, through: Vec3): Vec3 | null {
+    const ray = new Raycaster();
+    ray.setFromCamera(new Vector2((x / this.width) * 2 - 1, 1 - (y / this.height) * 2), this.camera);
+    const normal = new Vector3().setComponent(this.depthAxis, 1);
+    const hit = ray.ray.intersectPlane(new Plane().setFromNormalAndCoplanarPoint(normal, vector(through)), new Vector3());
+    return hit && plain(hit);
+  }
+
+  private ask(): void {
+    if (this.asked) return;
+    this.asked = requestAnimationFrame(() => {
+      this.asked = 0;
+      this.draw();
+    });
+  }
+  /** One picture, at once. */
+  draw(): void {
+    this.placeCorners();
+    this.renderer.render(this.scene, this.camera);
+    this.drawn();
+  }
+  private placeCorners(): void {
+    const [ink, sheet] = [token('ink'), token('sheet')];
+    const matrix = new Matrix4();
+    const places = this.cornerPlaces.slice(0, MOST_HANDLES);
+    for (const [mesh, morePx] of [
+      [this.rings, 2.5],
+      [this.corners, 0],
+    ] as const) {
+      mesh.count = places.length;
+      for (const [i, place] of places.entries()) {
+        const at = vector(place);
+        const chosen = this.cornerChosen === i + 1;
+        const size = this.mmPerPx(at) * (HANDLE_PX + (chosen ? 3 : 0) + morePx);
+        mesh.setMatrixAt(i, matrix.makeScale(size, size, size).setPosition(at));
+        mesh.setColorAt(i, (mesh === this.corners) === chosen || mesh === this.rings ? ink : sheet);
+      }
+      mesh.instanceMatrix.needsUpdate = true;
+      if (mesh.instanceColor) mesh.instanceColor.needsUpdate = true;
+    }
+  }
+  private mmPerPx(at: Vector3): number {
+    return this.camera === this.perspective
+      ? (2 * at.distanceTo(this.camera.position) * Math.tan((this.perspective.fov * Math.PI) / 360)) / this.height
+      : (this.flat.top - this.flat.bottom) / this.flat.zoom / this.height;
+  }
+}
+
+function handles(order: number): InstancedMesh {
+  const made = new InstancedMesh(
+    new SphereGeometry(1, 16, 12),
+    new MeshBasicMaterial({ depthTest: false, transparent: true }),
+    MOST_HANDLES,
+  );
+  made.renderOrder = order;
+  made.frustumCulled = false;
+  made.count = 0;
+  return made;
+}
+
+/** Empties a group and gives back what it held on the card. */
+function clear(group: Group): void {
+  group.traverse((item: Object3D) => {
+    if (item instanceof Mesh || item instanceof Line || item instanceof LineSegments) {
+      (item.geometry as BufferGeometry).dispose();
+      (item.material as { dispose(): void }).dispose();
+      if (item instanceof InstancedMesh) item.dispose();
+    }
+  });
+  group.clear();
+}
