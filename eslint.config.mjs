@@ -7,10 +7,11 @@ const LAYERS = [
   ['fault'],
   ['vec', 'units'],
   ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips', 'frame'],
-  ['threads'],
+  ['threads', 'route'],
   ['ends'],
   ['plan'],
   ['snags'],
+  ['ways'],
   ['contract'],
 ];
 const UI = [

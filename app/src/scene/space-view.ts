@@ -70,17 +70,21 @@ interface Drag {
       }
     </div>
     @if (corner(); as at) {
-      <section class="card absolute top-3 right-3 w-60 p-3" [attr.aria-label]="'Corner ' + at.node" data-test="corner-box">
-        <h2 class="h2">Corner {{ at.node }}</h2>
-        <p class="font-mono text-sm">{{ at.words }}</p>
-        @if (drag()) {
-          <p class="mt-1 text-sm" data-test="snapped">{{ snapWords() }}</p>
-        }
-        <div class="mt-1 grid gap-1">
-          @for (axis of [0, 1, 2]; track axis) {
-            <fl-length-field [label]="axes[axis]!" [valueMm]="at.at[axis]!" (changed)="typed(at.node, axis, $event)" />
+      <section
+        class="card absolute top-3 right-3 left-3 flex flex-wrap items-end gap-x-4 gap-y-1 px-3 py-2"
+        [attr.aria-label]="'Corner ' + at.node"
+        data-test="corner-box"
+      >
+        <div class="min-w-44 flex-1 self-center">
+          <h2 class="h2">Corner {{ at.node }}</h2>
+          <p class="font-mono text-sm">{{ at.words }}</p>
+          @if (drag() && snapWords()) {
+            <p class="text-sm" data-test="snapped">{{ snapWords() }}</p>
           }
         </div>
+        @for (axis of [0, 1, 2]; track axis) {
+          <fl-length-field class="w-28" [label]="axes[axis]!" [valueMm]="at.at[axis]!" (changed)="typed(at.node, axis, $event)" />
+        }
       </section>
     }
     <div class="absolute right-3 bottom-3 flex flex-wrap justify-end gap-2" role="group" aria-label="Look from">
@@ -225,7 +229,7 @@ export class SpaceView {
     if (!stage) return;
     const ends = [view.ports.a, view.ports.b].flatMap((port) => {
       const at = port && stage.at(port.fixed.atMm);
-      return at ? [{ text: port.part.name, x: Math.min(at.x + 10, this.size().width - 130), y: at.y - 10 }] : [];
+      return at ? [{ text: port.part.name, x: Math.min(at.x + 10, this.size().width - 130), y: at.y - 14 }] : [];
     });
     this.names.set(ends);
   }

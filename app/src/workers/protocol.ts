@@ -1,10 +1,22 @@
 import type { Fault } from '@firm-line/core/fault';
 import type { Plan } from '@firm-line/core/plan';
+import type { FoundWay } from '@firm-line/core/ways';
 
 /** What the plan worker is asked: to read the text of a plan file, or to check a plan out of the store. */
 export type PlanRequest =
   | { readonly kind: 'read'; readonly id: number; readonly text: string }
   | { readonly kind: 'check'; readonly id: number; readonly plan: unknown };
+
+/** What the way-finder is asked; it answers with how far it is, then once with the ways or why there are none. */
+export interface WayRequest {
+  readonly plan: Plan;
+  readonly lineId: string;
+  readonly pitchMm: number;
+}
+export type WayAnswer =
+  | { readonly kind: 'progress'; readonly share: number }
+  | { readonly kind: 'ways'; readonly ways: readonly FoundWay[] }
+  | { readonly kind: 'none'; readonly message: string };
 
 /** What it answers: the plan, or every fault of it. */
 export type PlanAnswer =

@@ -125,9 +125,11 @@ export const joinBoxes = (boxes: readonly Box[]): Box => ({
 /** A distance that a segment can be no nearer than, from the box round it: 0 where the boxes meet. */
 export function boxGap({ min, max }: Box, from: Vec3, to: Vec3): number {
   let sum = 0;
-  for (const i of [0, 1, 2] as const) {
-    const [low, high] = from[i] < to[i] ? [from[i], to[i]] : [to[i], from[i]];
-    const off = Math.max(min[i] - high, low - max[i], 0);
+  for (let i = 0; i < 3; i++) {
+    const [a, b] = [from[i as 0]!, to[i as 0]!];
+    const over = min[i as 0]! - (a < b ? b : a);
+    const under = (a < b ? a : b) - max[i as 0]!;
+    const off = over > 0 ? over : under > 0 ? under : 0;
     sum += off * off;
   }
   return Math.sqrt(sum);

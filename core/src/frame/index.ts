@@ -11,7 +11,7 @@ export {
   type Gap,
   type Solid,
 } from './distance.ts';
-export { addMesh, gapTo, meshEpoch, meshOf, obstacleOf, type MeshIndex, type Obstacle } from './obstacles.ts';
+export { addMesh, gapTo, meshEpoch, meshOf, obstacleOf, pointGapMm, type MeshIndex, type Obstacle } from './obstacles.ts';
 export {
   NATURE_NAMES,
   NATURES,

@@ -1,5 +1,5 @@
 import type { Vec3 } from '../vec/index.ts';
-import { boxGap, boxOf, joinBoxes, segmentGap, type Box, type Gap, type Solid } from './distance.ts';
+import { boxGap, boxOf, joinBoxes, nearestOn, segmentGap, type Box, type Gap, type Solid } from './distance.ts';
 import type { Thing } from './shapes.ts';
 import { envelopeOf, solidsOf } from './solids.ts';
 
@@ -83,4 +83,16 @@ export function gapTo({ thing, solids, boxes, growMm, box }: Obstacle, from: Vec
     if (gap.distanceMm <= limit) best = gap;
   }
   return best && { ...best, distanceMm: Math.max(0, best.distanceMm - growMm) };
+}
+
+/** The least distance from a point to a thing's solids, its travel counted; `withinMm` where it is further. Meshes are asked by `gapTo`. */
+export function pointGapMm({ solids, boxes, growMm, box }: Obstacle, p: Vec3, withinMm: number): number {
+  let least = withinMm + growMm;
+  if (!box || boxGap(box, p, p) >= least) return withinMm;
+  for (let i = 0; i < solids.length; i++) {
+    if (boxGap(boxes[i]!, p, p) >= least) continue;
+    const near = nearestOn(solids[i]!, p);
+    least = Math.min(least, Math.hypot(near[0] - p[0], near[1] - p[1], near[2] - p[2]));
+  }
+  return least - growMm;
 }

@@ -87,6 +87,7 @@ import { meshSize } from './rules/mesh-size.ts';
 import { frameUnknown } from './rules/frame-unknown.ts';
 import type { Level, Rule, Snag } from './snag.ts';
 
+export { mountedOnBoth } from './rules/nearness.ts';
 export { type Level, type Place, type Snag, type Station } from './snag.ts';
 
 /** Every rule there is, in the order of the stations. */

@@ -11,13 +11,14 @@ import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
 import { Jump } from '../../shell/jump';
 import { Ribbon } from '../../shell/ribbon';
+import { FindWay } from './find-way';
 import { LineForm } from './line-form';
 import { MoveLine } from './move-line';
 import { MoveList } from './move-list';
 
 @Component({
   selector: 'fl-route-station',
-  imports: [RouterLink, Ribbon, Strip, FlatViews, SpaceView, MoveList, MoveLine, LineForm],
+  imports: [RouterLink, Ribbon, Strip, FlatViews, SpaceView, FindWay, MoveList, MoveLine, LineForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col lg:h-[max(44rem,calc(100dvh-4.3rem))] lg:flex-none' },
   template: `
@@ -48,6 +49,7 @@ import { MoveList } from './move-list';
           @if (inSpace()) {
             <fl-space-view class="flex-1" [view]="view" [ghost]="ghost()" (dragged)="dragged.set($event)" (failed)="noSpace()">
               <button type="button" class="btn bg-sheet px-3" (click)="flat.set(true)">Flat views</button>
+              <button type="button" class="btn-main px-3" (click)="finding.set(true)">Find a way</button>
             </fl-space-view>
           } @else {
             @if (!hasSpace()) {
@@ -64,11 +66,19 @@ import { MoveList } from './move-list';
               (nodePicked)="selection.chooseNode($event)"
               (targetPicked)="jump.to('measure', $event)"
             />
+            <button type="button" class="btn-main absolute top-2 right-32 px-3" (click)="finding.set(true)">Find a way</button>
             @if (hasSpace()) {
               <button type="button" class="btn absolute top-2 right-3 bg-sheet px-3" (click)="flat.set(false)">In space</button>
             }
           }
-          @if (view.nodesMm.length) {
+          @if (finding()) {
+            <fl-find-way
+              class="max-h-[70%] overflow-auto p-3"
+              [view]="view"
+              (ghost)="ghost.set($event)"
+              (closed)="finding.set(false)"
+            />
+          } @else if (view.nodesMm.length) {
             <fl-move-line class="p-3" [view]="view" (ghost)="ghost.set($event)" />
           }
         </section>
@@ -110,6 +120,7 @@ export class RouteStation {
   protected readonly dragged = signal<LineView | null>(null);
   protected readonly shown = computed(() => this.dragged() ?? this.selection.line());
   protected readonly flat = signal(false);
+  protected readonly finding = signal(false);
   protected readonly hasSpace = signal(typeof WebGL2RenderingContext !== 'undefined');
   protected readonly inSpace = computed(() => this.hasSpace() && !this.flat());
   protected readonly label = tubeLabel;

@@ -1,0 +1,162 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import type { LineView } from '@firm-line/core/plan';
+import type { FoundWay } from '@firm-line/core/ways';
+import { formatLengthUnit } from '@firm-line/core/units';
+import type { Vec3 } from '@firm-line/core/vec';
+import { LevelSign } from '../../kit/level-sign';
+import { PlanStore } from '../../plan/plan-store';
+import { Selection } from '../../plan/selection';
+import { WayFinder } from '../../workers/way-finder';
+
+const SKETCH = { width: 96, height: 72 };
+
+/** Ways for the chosen line side by side: what each is like, what the rules say of it, and one tap to take it. */
+@Component({
+  selector: 'fl-find-way',
+  imports: [LevelSign],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <section class="card px-4 py-2" aria-label="Find a way" (mouseleave)="show(null)">
+      <div class="flex flex-wrap items-center gap-3">
+        <h2 class="h2">A way for {{ view().line.name }}</h2>
+        <label class="label" for="way-pitch">Corners on</label>
+        <select #pitch id="way-pitch" class="field">
+          <option value="40">40 mm, quick</option>
+          <option value="20">20 mm, closer</option>
+        </select>
+        @if (finder.state().kind === 'looking') {
+          <progress class="h-3 w-32 accent-fluid" max="1" [value]="share()" aria-label="How far the search is"></progress>
+          <button type="button" class="btn" (click)="finder.cancel()">Cancel</button>
+        } @else {
+          <button type="button" class="btn-main" (click)="look(+pitch.value)" [disabled]="!joined()">
+            {{ found().length ? 'Look again' : 'Look for ways' }}
+          </button>
+        }
+        <button type="button" class="btn ml-auto" (click)="close()">Close</button>
+      </div>
+      @if (!joined()) {
+        <p class="mt-2 text-sm">A way runs between two ports: join both ends of this line first (Line details).</p>
+      }
+      @if (message(); as text) {
+        <p class="fault mt-2" role="alert">{{ text }}</p>
+      }
+      @if (found().length) {
+        <ol class="mt-2 grid gap-2 md:grid-cols-3">
+          @for (way of found(); track $index; let i = $index) {
+            <li
+              class="grid grid-cols-[6rem_1fr] gap-x-3 rounded-lg border border-rule bg-sheet p-2"
+              (mouseenter)="show(way)"
+              (focusin)="show(way)"
+              [attr.data-way]="i"
+            >
+              <svg
+                [attr.viewBox]="'0 0 ' + sketch.width + ' ' + sketch.height"
+                class="h-18 w-24"
+                role="img"
+                [attr.aria-label]="'Way ' + (i + 1) + ' from above and from the left'"
+              >
+                <path [attr.d]="drawn(way)" class="fill-none stroke-copper" stroke-width="2" stroke-linejoin="round" />
+              </svg>
+              <div class="text-sm leading-snug">
+                <p class="font-semibold">{{ i + 1 }}. {{ way.why }}</p>
+                @if (way.nearest; as near) {
+                  <p>{{ length(near.distanceMm) }} from {{ near.name }} at the nearest.</p>
+                }
+                @for (snag of way.snags; track $index) {
+                  <p class="mt-1 flex items-start gap-2"><fl-level-sign [level]="snag.level" />{{ snag.text }}</p>
+                } @empty {
+                  <p class="text-ok">No snag of Route.</p>
+                }
+              </div>
+              <button type="button" class="btn-main col-span-2 mt-1 self-end" (click)="take(way)">Take this way</button>
+            </li>
+          }
+        </ol>
+      }
+      <p class="mt-1 text-sm leading-snug text-ink-soft">
+        Straight along and across the vehicle, near the frame, clear of what is set down in Measure. What is not set down is not
+        kept clear of: look before you bend.
+      </p>
+    </section>
+  `,
+})
+export class FindWay {
+  private readonly store = inject(PlanStore);
+  private readonly selection = inject(Selection);
+  protected readonly finder = inject(WayFinder);
+  readonly view = input.required<LineView>();
+  readonly ghost = output<readonly Vec3[] | null>();
+  readonly closed = output();
+  protected readonly sketch = SKETCH;
+  /** The line that the ways now shown are for, and the state of the plan they were found in. */
+  private readonly asked = signal<{ lineId: string; plan: unknown } | null>(null);
+  protected readonly joined = computed(() => this.view().ports.a !== null && this.view().ports.b !== null);
+  protected readonly share = computed(() => {
+    const state = this.finder.state();
+    return state.kind === 'looking' ? state.share : 0;
+  });
+  protected readonly found = computed(() => {
+    const state = this.finder.state();
+    return state.kind === 'found' && this.asked()?.lineId === this.view().line.id ? state.ways : [];
+  });
+  protected readonly message = computed(() => {
+    const state = this.finder.state();
+    return state.kind === 'none' ? state.message : null;
+  });
+
+  constructor() {
+    // Ways hold for the line and the plan that they were found in.
+    effect(() => {
+      const asked = this.asked();
+      if (asked && (asked.lineId !== this.view().line.id || asked.plan !== this.store.plan())) this.forget();
+    });
+  }
+
+  protected look(pitchMm: number): void {
+    const plan = this.store.plan()!;
+    this.asked.set({ lineId: this.view().line.id, plan });
+    this.finder.look({ plan, lineId: this.view().line.id, pitchMm });
+  }
+  private forget(): void {
+    this.asked.set(null);
+    this.finder.cancel();
+    this.show(null);
+  }
+  protected close(): void {
+    this.forget();
+    this.closed.emit();
+  }
+  protected take(way: FoundWay): void {
+    this.show(null);
+    if (!this.store.apply(...way.calls)) return;
+    this.selection.chooseNode(null);
+    this.closed.emit();
+  }
+  private nodes(way: FoundWay): readonly Vec3[] {
+    const { nodesMm } = this.view();
+    return [nodesMm[0]!, ...way.cornersMm, nodesMm.at(-1)!];
+  }
+  protected show(way: FoundWay | null): void {
+    this.ghost.emit(way && this.nodes(way));
+  }
+  protected length(mm: number): string {
+    return formatLengthUnit(mm, this.store.units());
+  }
+
+  /** The way from above, and under it from the left, at one scale. */
+  protected drawn(way: FoundWay): string {
+    const nodes = this.nodes(way);
+    const range = (axis: 0 | 1 | 2): [number, number] => {
+      const values = nodes.map((p) => p[axis]);
+      return [Math.min(...values), Math.max(...values)];
+    };
+    const [x, y, z] = [range(0), range(1), range(2)];
+    const tall = y[1] - y[0] + z[1] - z[0] + 1;
+    const scale = Math.min((SKETCH.width - 12) / (x[1] - x[0] + 1), (SKETCH.height - 24) / tall);
+    const path = (up: (p: Vec3) => number): string =>
+      nodes.map((p, i) => `${i ? 'L' : 'M'}${(6 + (p[0] - x[0]) * scale).toFixed(1)} ${up(p).toFixed(1)}`).join('');
+    const side = 18 + (y[1] - y[0]) * scale;
+    return path((p) => 6 + (y[1] - p[1]) * scale) + path((p) => side + (z[1] - p[2]) * scale);
+  }
+}

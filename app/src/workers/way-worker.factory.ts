@@ -1,0 +1,1 @@
+export const createWayWorker = (): Worker => new Worker(new URL('./way.worker', import.meta.url), { type: 'module' });

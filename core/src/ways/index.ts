@@ -1,0 +1,1 @@
+export { waysFor, type FoundWay } from './ways.ts';
