@@ -1,3 +1,4 @@
+import { boxOf, solidsOf } from '@firm-line/core/frame';
 import type { PlanView } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/vec';
 import type { Size } from './element-size';
@@ -22,6 +23,7 @@ export function placesOf(view: PlanView): Vec3[] {
     ...[...view.points.values()].map((p) => p.fixed.atMm),
     ...[...view.ports.values()].filter((p) => p.port.role !== 'bleeder').map((p) => p.fixed.atMm),
     ...view.lines.flatMap((line) => line.nodesMm),
+    ...view.plan.things.flatMap(({ shape }) => solidsOf(shape).map(boxOf).flatMap(({ min, max }) => [min, max])),
   ]; // prettier-ignore
 }
 

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import type { Nature } from '@firm-line/core/frame';
 import type { Fixed, LineView, Target } from '@firm-line/core/plan';
 import { polyline } from '@firm-line/core/tube';
 import { formatLength } from '@firm-line/core/units';
@@ -7,8 +8,16 @@ import { PlanStore } from '../plan/plan-store';
 import { hostSize } from './element-size';
 import { nearest, toPolyline } from './flat-picking';
 import { pathThrough, placesOf, projectFlat, ticks, type Face, type FlatProjection } from './flat-projection';
+import { outlineOf } from './thing-outline';
 
 const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
+const THING_LOOKS: Record<Nature, string> = {
+  solid: 'fill-nut stroke-ink-soft',
+  hot: 'fill-stop stroke-stop',
+  moving: 'fill-slate stroke-slate',
+  sharp: 'fill-mind stroke-mind',
+  reserved: 'fill-mind stroke-mind',
+};
 const FACES: readonly Face[] = ['top', 'side'];
 const FACE_NAMES: Record<Face, string> = { top: 'From above', side: 'From the left' };
 /** How near a finger or a pointer must be to a place, a corner or a line, px. */
@@ -46,6 +55,9 @@ const sameProjection = (a: FlatProjection, b: FlatProjection): boolean =>
       [attr.aria-label]="label()"
     >
       <path [attr.d]="grid().d" class="stroke-rule" stroke-width="1" />
+      @for (thing of things(); track thing.id) {
+        <path [attr.d]="thing.d" [class]="thing.look" [attr.stroke-width]="thing.chosen ? 3 : 1.2" stroke-linejoin="round" />
+      }
       @for (text of grid().texts; track $index) {
         <text [attr.x]="text.x" [attr.y]="text.y" [attr.text-anchor]="text.anchor" class="fill-ink-soft font-mono text-[11px]">
           {{ text.text }}
@@ -125,6 +137,8 @@ export class FlatViews {
   readonly ghost = input<readonly Vec3[] | null>(null);
   /** The point or port whose tapes are drawn. */
   readonly target = input<Target | null>(null);
+  /** The thing that stands out. */
+  readonly thing = input<string | null>(null);
   readonly linePicked = output<string>();
   readonly nodePicked = output<number>();
   readonly targetPicked = output<Target>();
@@ -157,6 +171,14 @@ export class FlatViews {
     return STROKES[this.view().circuits.get(line.line.circuitId)!.ink];
   }
 
+  protected readonly things = computed(() =>
+    this.view().plan.things.map((thing) => ({
+      id: thing.id,
+      chosen: thing.id === this.thing(),
+      look: `${THING_LOOKS[thing.nature]} ${thing.id === this.thing() ? '[fill-opacity:0.5]' : '[fill-opacity:0.16] [stroke-opacity:0.5]'}`,
+      d: FACES.map((face) => outlineOf(this.projection(), face, thing)).join(''),
+    })),
+  );
   protected readonly others = computed(() =>
     this.view()
       .lines.filter((line) => line !== this.chosen() && line.nodesMm.length)

@@ -1,3 +1,4 @@
+export { newThing } from './fresh.ts';
 export { clearanceTo, stretchesNear, type Clearance, type Points } from './clearance.ts';
 export {
   barAxes,

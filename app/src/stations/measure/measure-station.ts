@@ -1,15 +1,17 @@
 import type { ElementRef } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Target } from '@firm-line/core/plan';
 import { FlatViews } from '../../kit/flat-views';
 import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
 import { PlaceDetail } from './place-detail';
 import { PlaceList } from './place-list';
+import { ThingDetail } from './thing-detail';
+import { VehicleList } from './vehicle-list';
 
 @Component({
   selector: 'fl-measure-station',
-  imports: [PlaceList, PlaceDetail, FlatViews],
+  imports: [PlaceList, PlaceDetail, FlatViews, ThingDetail, VehicleList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -21,11 +23,40 @@ import { PlaceList } from './place-list';
           aria-label="Places"
           tabindex="0"
         >
-          <fl-place-list (chosen)="show()" />
+          <div class="mb-3 flex gap-2" role="group" aria-label="What is measured">
+            <button
+              type="button"
+              [class]="vehicle() ? 'btn flex-1' : 'btn-dark flex-1'"
+              [attr.aria-pressed]="!vehicle()"
+              (click)="vehicle.set(false)"
+            >
+              Places
+            </button>
+            <button
+              type="button"
+              [class]="vehicle() ? 'btn-dark flex-1' : 'btn flex-1'"
+              [attr.aria-pressed]="vehicle()"
+              (click)="vehicle.set(true)"
+            >
+              Vehicle
+            </button>
+          </div>
+          @if (vehicle()) {
+            <fl-vehicle-list [(chosen)]="chosenThing" />
+          } @else {
+            <fl-place-list (chosen)="show()" />
+          }
         </aside>
         <div class="flex min-w-0 flex-col xl:grid xl:grid-cols-[minmax(0,1fr)_24rem]">
           <section #detail class="card m-4 self-start p-5 max-xl:self-stretch" aria-label="The chosen place">
-            @if (target(); as target) {
+            @if (vehicle()) {
+              @if (thing(); as one) {
+                <fl-thing-detail [thing]="one" (removed)="chosenThing.set(null)" />
+              } @else {
+                <h2 class="text-2xl font-bold">Nothing on the vehicle yet</h2>
+                <p class="mt-2 max-w-prose">Add rails, axles, exhaust and whatever lines must keep from, beside this.</p>
+              }
+            } @else if (target(); as target) {
               <fl-place-detail [target]="target" />
             } @else {
               <h2 class="text-2xl font-bold">Nothing measured yet</h2>
@@ -35,7 +66,12 @@ import { PlaceList } from './place-list';
               </p>
             }
           </section>
-          <fl-flat-views class="min-h-72 flex-1" [target]="target()" (targetPicked)="selection.chooseTarget($event)" />
+          <fl-flat-views
+            class="min-h-72 flex-1"
+            [target]="vehicle() ? null : target()"
+            [thing]="vehicle() ? (thing()?.id ?? null) : null"
+            (targetPicked)="pick($event)"
+          />
         </div>
       </div>
     }
@@ -57,6 +93,18 @@ export class MeasureStation {
     return point ? { kind: 'point', id: point.id } : null;
   });
 
+  /** Whether the vehicle's things are looked at, in place of places and ports. */
+  protected readonly vehicle = signal(false);
+  protected readonly chosenThing = signal<string | null>(null);
+  protected readonly thing = computed(() => {
+    const things = this.store.plan()?.things ?? [];
+    return things.find(({ id }) => id === this.chosenThing()) ?? things[0] ?? null;
+  });
+
+  protected pick(target: Target): void {
+    this.vehicle.set(false);
+    this.selection.chooseTarget(target);
+  }
   protected show(): void {
     this.detail().nativeElement.scrollIntoView({ block: 'nearest' });
   }

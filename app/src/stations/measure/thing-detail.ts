@@ -1,0 +1,199 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { NATURE_NAMES, NATURES, SECTIONS, type Nature, type Section, type Shape, type Thing, type Travel } from '@firm-line/core/frame'; // prettier-ignore
+import { figureAt, withFigure } from '@firm-line/core/plan';
+import type { Vec3 } from '@firm-line/core/vec';
+import { LengthField } from '../../kit/length-field';
+import { NumberField } from '../../kit/number-field';
+import { SnagRow } from '../../kit/snag-row';
+import { PlanStore } from '../../plan/plan-store';
+
+const AXES = ['x, aft', 'y, right', 'z, up'] as const;
+const STILL: Travel = { heaveMm: [-60, 60], rollDeg: 0, lockDeg: 0, aboutMm: [0, 0, 0] };
+interface LengthRow {
+  readonly label: string;
+  readonly path: string;
+  readonly leastMm: number;
+}
+/** Lengths of a shape by their place in it. */
+const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
+  bar: [
+    { label: 'Across, level', path: 'widthMm', leastMm: 1 },
+    { label: 'Across, upright', path: 'heightMm', leastMm: 1 },
+    { label: 'Wall', path: 'wallMm', leastMm: 0.1 },
+  ],
+  block: [],
+  pipe: [{ label: 'Diameter', path: 'diameterMm', leastMm: 1 }],
+  wheel: [
+    { label: 'Radius', path: 'radiusMm', leastMm: 1 },
+    { label: 'Width', path: 'widthMm', leastMm: 1 },
+  ],
+  mesh: [],
+};
+
+/** A thing of the vehicle: what it is to a line, where it is, and how it moves. */
+@Component({
+  selector: 'fl-thing-detail',
+  imports: [LengthField, NumberField, SnagRow],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <div class="flex flex-wrap items-center gap-3">
+      <h2 class="mr-auto text-2xl font-bold">{{ thing().name }}</h2>
+      <button type="button" class="btn px-3" (click)="remove()">Delete</button>
+    </div>
+    @for (snag of snags(); track $index) {
+      <fl-snag-row class="mt-2" [snag]="snag" />
+    }
+    <div class="mt-2 grid gap-3 sm:grid-cols-2">
+      <div>
+        <label class="label block" for="thing-name">Name</label>
+        <input id="thing-name" class="field w-full" maxlength="80" [value]="thing().name" (change)="rename($any($event.target))" />
+      </div>
+      <div>
+        <label class="label block" for="thing-nature">To a line it is</label>
+        <select id="thing-nature" class="field w-full" (change)="change({ nature: $any($event.target).value })">
+          @for (nature of natures; track nature) {
+            <option [value]="nature" [selected]="nature === thing().nature">{{ natureNames[nature] }}</option>
+          }
+        </select>
+      </div>
+      <fl-length-field label="Lines keep from it" [leastMm]="0" [valueMm]="thing().keepMm" (changed)="change({ keepMm: $event })" />
+      @if (thing().nature === 'hot') {
+        <fl-number-field label="Surface, °C" [most]="2000" [value]="thing().surfaceC ?? 0" (changed)="change({ surfaceC: $event })" />
+      }
+      <label class="flex min-h-12 items-center gap-3 self-end">
+        <input type="checkbox" class="size-6 accent-fluid" [checked]="thing().holds" (change)="change({ holds: $any($event.target).checked })" />
+        Lines may be clipped to it
+      </label>
+    </div>
+    <h3 class="h2 mt-4">Where and how large</h3>
+    @if (thing().shape.kind === 'bar') {
+      <div class="mt-1 grid gap-3 sm:grid-cols-2">
+        <div>
+          <label class="label block" for="thing-section">Section</label>
+          <select id="thing-section" class="field w-full" (change)="put('section', $any($event.target).value)">
+            @for (section of sections; track section) {
+              <option [value]="section" [selected]="section === at('section')">{{ section }}</option>
+            }
+          </select>
+        </div>
+        @if (at('section') === 'channel') {
+          <div>
+            <label class="label block" for="thing-opens">Its open face looks</label>
+            <select id="thing-opens" class="field w-full" (change)="put('opens', $any($event.target).value)">
+              @for (side of ['left', 'right']; track side) {
+                <option [value]="side" [selected]="side === at('opens')">{{ side }}</option>
+              }
+            </select>
+          </div>
+        }
+      </div>
+    }
+    @if (lengths().length) {
+      <div class="mt-2 grid grid-cols-3 gap-3">
+        @for (row of lengths(); track row.path) {
+          <fl-length-field [label]="row.label" [leastMm]="row.leastMm" [valueMm]="$any(at(row.path))" (changed)="put(row.path, $event)" />
+        }
+      </div>
+    }
+    @for (place of places(); track place.path) {
+      <div class="mt-2 grid grid-cols-[5.5rem_1fr_1fr_1fr_3rem] items-end gap-2">
+        <span class="pb-3 text-sm">{{ place.name }}</span>
+        @for (axis of [0, 1, 2]; track axis) {
+          <fl-length-field [label]="axes[axis]!" [valueMm]="place.at[axis]!" (changed)="put(place.path + '.' + axis, $event)" />
+        }
+        @if (places().length > 2 && pathMm()) {
+          <button type="button" class="btn px-0" [attr.aria-label]="'Delete ' + place.name" (click)="cut(place.index)">×</button>
+        }
+      </div>
+    }
+    @if (pathMm()) {
+      <button type="button" class="btn mt-2" (click)="extend()">Add a station</button>
+    }
+    <h3 class="h2 mt-4">How it moves</h3>
+    <label class="flex min-h-12 items-center gap-3">
+      <input type="checkbox" class="size-6 accent-fluid" [checked]="thing().travel !== null" (change)="setMoving($any($event.target).checked)" />
+      It moves with an axle, a wheel or the steering
+    </label>
+    @if (thing().travel; as travel) {
+      <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
+        <fl-length-field label="Down, droop" [mostMm]="0" [leastMm]="-2000" [valueMm]="travel.heaveMm[0]" (changed)="move('heaveMm.0', $event)" />
+        <fl-length-field label="Up, bump" [leastMm]="0" [mostMm]="2000" [valueMm]="travel.heaveMm[1]" (changed)="move('heaveMm.1', $event)" />
+        <fl-number-field label="Roll each way, °" [most]="45" [value]="travel.rollDeg" (changed)="move('rollDeg', $event)" />
+        <fl-number-field label="Lock each way, °" [most]="80" [value]="travel.lockDeg" (changed)="move('lockDeg', $event)" />
+      </div>
+      <div class="mt-2 grid grid-cols-[5.5rem_1fr_1fr_1fr_3rem] items-end gap-2">
+        <span class="pb-3 text-sm">turns about</span>
+        @for (axis of [0, 1, 2]; track axis) {
+          <fl-length-field [label]="axes[axis]!" [valueMm]="travel.aboutMm[axis]!" (changed)="move('aboutMm.' + axis, $event)" />
+        }
+      </div>
+    }
+  `,
+}) // prettier-ignore
+export class ThingDetail {
+  private readonly store = inject(PlanStore);
+  readonly thing = input.required<Thing>();
+  readonly removed = output();
+  protected readonly axes = AXES;
+  protected readonly natures = NATURES;
+  protected readonly natureNames: Record<Nature, string> = NATURE_NAMES;
+  protected readonly sections: readonly Section[] = SECTIONS;
+  protected readonly lengths = computed(() => LENGTHS[this.thing().shape.kind]);
+  protected readonly snags = computed(() =>
+    this.store.snags().filter(({ place }) => place.kind === 'thing' && place.id === this.thing().id),
+  );
+  protected readonly pathMm = computed((): readonly Vec3[] | null => {
+    const { shape } = this.thing();
+    return shape.kind === 'bar' || shape.kind === 'pipe' ? shape.pathMm : null;
+  });
+  protected readonly places = computed((): { name: string; path: string; index: number; at: Vec3 }[] => {
+    const { shape } = this.thing();
+    const path = this.pathMm();
+    if (path) return path.map((at, index) => ({ name: `station ${index + 1}`, path: `pathMm.${index}`, index, at }));
+    if (shape.kind === 'block')
+      return [
+        { name: 'least corner', path: 'minMm', index: 0, at: shape.minMm },
+        { name: 'most corner', path: 'maxMm', index: 1, at: shape.maxMm },
+      ];
+    if (shape.kind === 'wheel') return [{ name: 'centre', path: 'centreMm', index: 0, at: shape.centreMm }];
+    return shape.kind === 'mesh' ? [{ name: 'moved by', path: 'atMm', index: 0, at: shape.atMm }] : [];
+  });
+
+  protected at(path: string): unknown {
+    return figureAt(this.thing().shape, path);
+  }
+  protected change(patch: Partial<Thing>): void {
+    this.store.apply({ edit: 'changeThing', with: { id: this.thing().id, patch } });
+  }
+  protected rename(field: HTMLInputElement): void {
+    this.change({ name: field.value.trim() || this.thing().name });
+  }
+  protected put(path: string, to: unknown): void {
+    const { shape } = withFigure({ shape: this.thing().shape, open: [] }, `shape.${path}`, to);
+    this.change({ shape });
+  }
+  protected move(path: string, to: number): void {
+    const { travel } = withFigure({ travel: this.thing().travel, open: [] }, `travel.${path}`, to);
+    this.change({ travel });
+  }
+  protected setMoving(moves: boolean): void {
+    const middle = this.places().reduce<Vec3>(
+      (sum, { at }) => sum.map((v, i) => v + at[i]! / this.places().length) as unknown as Vec3,
+      [0, 0, 0],
+    );
+    this.change({ travel: moves ? { ...STILL, aboutMm: middle.map(Math.round) as unknown as Vec3 } : null });
+  }
+  protected extend(): void {
+    const path = this.pathMm()!;
+    const [before, last] = [path.at(-2)!, path.at(-1)!];
+    this.put('pathMm', [...path, last.map((v, i) => v + Math.round((v - before[i]!) / 2))]);
+  }
+  protected cut(index: number): void {
+    this.put('pathMm', this.pathMm()!.toSpliced(index, 1));
+  }
+  protected remove(): void {
+    this.store.apply({ edit: 'removeThing', with: { id: this.thing().id } });
+    this.removed.emit();
+  }
+}

@@ -1,0 +1,132 @@
+import { ChangeDetectionStrategy, Component, computed, inject, model } from '@angular/core';
+import { NATURE_NAMES, newThing, THING_KINDS, THING_SPECS, type ThingKind } from '@firm-line/core/frame';
+import { freshId } from '@firm-line/core/plan';
+import { LengthField } from '../../kit/length-field';
+import { NumberField } from '../../kit/number-field';
+import { PlanStore } from '../../plan/plan-store';
+
+const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
+
+/** What a line meets on the vehicle: rails, axles, exhaust, zones; the gates that close access; how lines are held. */
+@Component({
+  selector: 'fl-vehicle-list',
+  imports: [LengthField, NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <h2 class="h2">On the vehicle</h2>
+    <form class="my-1 flex gap-2" (submit)="$event.preventDefault(); add($any(kind.value))">
+      <select #kind class="field min-w-0 flex-1" aria-label="Kind of thing">
+        @for (one of kinds; track one) {
+          <option [value]="one">{{ specs[one].name }}</option>
+        }
+      </select>
+      <button type="submit" class="btn px-3">Add</button>
+    </form>
+    <ul>
+      @for (thing of things(); track thing.id) {
+        <li>
+          <button
+            type="button"
+            class="flex min-h-12 w-full items-baseline gap-2 border-t border-rule px-2 py-2 text-left hover:bg-rule"
+            [class.bg-copper-pale]="thing.id === chosen()"
+            [attr.aria-current]="thing.id === chosen() ? 'true' : null"
+            [attr.data-thing]="thing.id"
+            (click)="chosen.set(thing.id)"
+          >
+            <span class="flex-1">{{ thing.name }}</span><span class="text-sm text-ink">{{ thing.says }}</span>
+          </button>
+        </li>
+      } @empty {
+        <li class="py-2 text-sm text-ink-soft">
+          Begin with the rails and members that lines are clipped to, then whatever is hot or moves. Clearances, clips and found
+          ways rest on these.
+        </li>
+      }
+    </ul>
+    <h2 class="h2 mt-5">Gates</h2>
+    <p class="text-sm text-ink-soft">What closes access: bed on, dash in. A joint inside a closed gate must be done before.</p>
+    @for (gate of gates(); track gate.id) {
+      <div class="flex items-center gap-2 border-t border-rule py-1">
+        <input class="field min-w-0 flex-1" maxlength="80" [attr.aria-label]="'Name of gate ' + gate.name" [value]="gate.name" (change)="changeGate(gate.id, { name: $any($event.target).value.trim() || gate.name })" />
+        <label class="flex min-h-12 items-center gap-2"><input type="checkbox" class="size-6 accent-fluid" [checked]="gate.closed" (change)="changeGate(gate.id, { closed: $any($event.target).checked })" />closed</label>
+        <button type="button" class="btn px-3" [attr.aria-label]="'Delete gate ' + gate.name" (click)="removeGate(gate.id)">×</button>
+      </div>
+      <details class="pb-2">
+        <summary class="min-h-8 text-sm">What it closes</summary>
+        @for (side of sides; track side.key) {
+          <div class="grid grid-cols-3 gap-1">
+            @for (axis of [0, 1, 2]; track axis) {
+              <fl-length-field [label]="side.name + ' ' + 'xyz'[axis]" [valueMm]="gate[side.key][axis]!" (changed)="reach(gate.id, side.key, axis, $event)" />
+            }
+          </div>
+        }
+      </details>
+    }
+    <button type="button" class="btn mt-1" (click)="addGate()">Add a gate</button>
+    @if (holding(); as held) {
+      <h2 class="h2 mt-5">How lines are held</h2>
+      <p class="text-sm text-ink-soft">Limits to begin with are common practice; what shakes this vehicle, you know best.</p>
+      <div class="grid grid-cols-2 gap-2">
+        <fl-number-field label="Shakes the frame, Hz" [most]="1000" [value]="held.frameHz" (changed)="hold({ frameHz: $event })" />
+        <fl-number-field label="Near the engine, Hz" [most]="1000" [value]="held.engineHz" (changed)="hold({ engineHz: $event })" />
+        <fl-number-field label="Margin, times" [least]="1" [most]="10" [value]="held.margin" (changed)="hold({ margin: $event })" />
+        <fl-length-field label="Near is within" [leastMm]="0" [valueMm]="held.nearMm" (changed)="hold({ nearMm: $event })" />
+        <fl-length-field label="Span at most" [leastMm]="10" [valueMm]="held.maxSpanMm" (changed)="hold({ maxSpanMm: $event })" />
+        <fl-length-field label="End to first clip" [leastMm]="10" [valueMm]="held.endMm" (changed)="hold({ endMm: $event })" />
+        <fl-length-field label="A bracket reaches" [leastMm]="0" [valueMm]="held.reachMm" (changed)="hold({ reachMm: $event })" />
+      </div>
+    }
+  `,
+}) // prettier-ignore
+export class VehicleList {
+  private readonly store = inject(PlanStore);
+  readonly chosen = model.required<string | null>();
+  protected readonly kinds = KINDS;
+  protected readonly specs = THING_SPECS;
+  protected readonly sides = [
+    { key: 'minMm', name: 'from' },
+    { key: 'maxMm', name: 'to' },
+  ] as const;
+  protected readonly things = computed(() =>
+    (this.store.plan()?.things ?? []).map(({ id, name, nature, travel, holds }) => ({
+      id,
+      name,
+      says: nature === 'solid' ? (holds ? 'holds clips' : 'solid') : `${NATURE_NAMES[nature]}${travel ? ', travels' : ''}`,
+    })),
+  );
+  protected readonly gates = computed(() => this.store.plan()?.gates ?? []);
+  protected readonly holding = computed(() => this.store.plan()?.holding ?? null);
+
+  protected add(kind: Exclude<ThingKind, 'mesh'>): void {
+    const plan = this.store.plan()!;
+    const same = plan.things.filter((thing) => thing.kind === kind).length;
+    const { name } = THING_SPECS[kind];
+    const thing = newThing(freshId(plan, 'thing'), same ? `${name} ${same + 1}` : name, kind);
+    if (this.store.apply({ edit: 'addThing', with: { thing } })) this.chosen.set(thing.id);
+  }
+  protected addGate(): void {
+    const plan = this.store.plan()!;
+    const gate = {
+      id: freshId(plan, 'gate'),
+      name: 'Bed on',
+      minMm: [1500, -800, 400],
+      maxMm: [3300, 800, 900],
+      closed: false,
+    } as const;
+    this.store.apply({ edit: 'addGate', with: { gate } });
+  }
+  protected changeGate(id: string, patch: { name?: string; closed?: boolean }): void {
+    this.store.apply({ edit: 'changeGate', with: { id, patch } });
+  }
+  protected reach(id: string, key: 'minMm' | 'maxMm', axis: number, mm: number): void {
+    const gate = this.gates().find((one) => one.id === id)!;
+    this.store.apply({ edit: 'changeGate', with: { id, patch: { [key]: gate[key].map((v, i) => (i === axis ? mm : v)) } } });
+  }
+  protected removeGate(id: string): void {
+    this.store.apply({ edit: 'removeGate', with: { id } });
+  }
+  protected hold(patch: Partial<NonNullable<ReturnType<typeof this.holding>>>): void {
+    this.store.apply({ edit: 'changeHolding', with: { patch } });
+  }
+}
