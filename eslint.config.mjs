@@ -7,7 +7,7 @@ const LAYERS = [
   ['fault'],
   ['vec', 'units'],
   ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips', 'frame'],
-  ['threads', 'route'],
+  ['threads', 'route', 'formats'],
   ['ends'],
   ['plan'],
   ['snags'],

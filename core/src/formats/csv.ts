@@ -1,0 +1,49 @@
+import Papa from 'papaparse';
+import { InputError } from '../fault/index.ts';
+import type { Vec3 } from '../vec/index.ts';
+
+/** A centre line by its corner points, ends included. */
+export interface NamedLine {
+  readonly name: string;
+  readonly nodesMm: readonly Vec3[];
+}
+const HEAD = ['line', 'point', 'x_mm', 'y_mm', 'z_mm'] as const;
+const MOST_MM = 100_000;
+const MOST_ROWS = 50_000;
+
+/** Centre lines as comma-separated values: a row a point, in order from end A, in mm of the vehicle's frame. */
+export const centreLinesCsv = (lines: readonly NamedLine[]): string =>
+  Papa.unparse({
+    fields: [...HEAD],
+    data: lines.flatMap(({ name, nodesMm }) => nodesMm.map((at, i) => [name, i, ...at.map((v) => Math.round(v * 1000) / 1000)])),
+  });
+
+/** Centre lines read back: columns by their names in any order, others let be. Throws InputError with the row and the column. */
+export function readCentreLinesCsv(text: string): NamedLine[] {
+  const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: true });
+  const missing = HEAD.filter((column) => column !== 'point' && !meta.fields?.includes(column));
+  if (missing.length)
+    throw new InputError(
+      '',
+      `This is no list of centre lines: the column "${missing[0]}" is missing. It wants ${HEAD.join(', ')}.`,
+    );
+  if (data.length > MOST_ROWS) throw new InputError('', `${data.length} rows are more than the ${MOST_ROWS} that are read.`);
+  const lines = new Map<string, Vec3[]>();
+  for (const [i, row] of data.entries()) {
+    const number = (column: string): number => {
+      const written = (row[column] ?? '').trim();
+      const value = written === '' ? NaN : Number(written);
+      if (!Number.isFinite(value) || Math.abs(value) > MOST_MM)
+        throw new InputError(`rows[${i}].${column}`, `Row ${i + 2}: "${written}" in ${column} is not a coordinate in mm.`);
+      return value;
+    };
+    const name = (row['line'] ?? '').trim();
+    if (!name) throw new InputError(`rows[${i}].line`, `Row ${i + 2} names no line.`);
+    const at: Vec3 = [number('x_mm'), number('y_mm'), number('z_mm')];
+    lines.set(name, [...(lines.get(name) ?? []), at]);
+  }
+  return [...lines].map(([name, nodesMm]) => {
+    if (nodesMm.length < 2) throw new InputError('', `${name} has one point only: a line wants two or more.`);
+    return { name, nodesMm };
+  });
+}

@@ -1,0 +1,162 @@
+import DxfParser from 'dxf-parser';
+import occt from 'occt-import-js';
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { InputError } from '../fault/index.ts';
+import { centreLine, polyline } from '../tube/index.ts';
+import { readPlan, viewPlan } from '../plan/index.ts';
+import type { Vec3 } from '../vec/index.ts';
+import {
+  bracketFlat,
+  bracketsDxf,
+  centreLinesCsv,
+  flatViewsDxf,
+  metalMm3,
+  readCentreLinesCsv,
+  tubesStep,
+  type StepTube,
+} from './index.ts';
+
+const gannet = viewPlan(readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8')));
+const tube = (nodesMm: readonly Vec3[], radiusMm = 15): StepTube => ({
+  name: 'T',
+  pieces: centreLine(nodesMm, () => radiusMm),
+  odMm: 4.7625,
+  wallMm: 0.7112,
+});
+jest.setTimeout(60_000);
+
+interface Read {
+  readonly names: readonly string[];
+  readonly volumeMm3: number;
+  readonly min: Vec3;
+  readonly max: Vec3;
+}
+/** A STEP file read by Open CASCADE's own importer, tessellated finely enough that the facets do not count. */
+async function read(text: string): Promise<Read> {
+  const reader = await occt();
+  const found = reader.ReadStepFile(new TextEncoder().encode(text), { linearUnit: 'millimeter', linearDeflectionType: 'absolute_value', linearDeflection: 0.004, angularDeflection: 0.5 });
+  expect(found.success).toBe(true);
+  let volume = 0;
+  const [min, max] = [[Infinity, Infinity, Infinity], [-Infinity, -Infinity, -Infinity]];
+  for (const { attributes, index } of found.meshes) {
+    const at = attributes.position.array;
+    const corner = (i: number): Vec3 => [at[3 * i]!, at[3 * i + 1]!, at[3 * i + 2]!];
+    for (let i = 0; i < index.array.length; i += 3) {
+      const [a, b, c] = [0, 1, 2].map((k) => corner(index.array[i + k]!)) as [Vec3, Vec3, Vec3];
+      volume += (a[0] * (b[1] * c[2] - b[2] * c[1]) - a[1] * (b[0] * c[2] - b[2] * c[0]) + a[2] * (b[0] * c[1] - b[1] * c[0])) / 6;
+    }
+    for (let i = 0; i < at.length; i++) {
+      min[i % 3] = Math.min(min[i % 3]!, at[i]!);
+      max[i % 3] = Math.max(max[i % 3]!, at[i]!);
+    }
+  }
+  return { names: found.meshes.map((mesh) => mesh.name), volumeMm3: volume, min: min as unknown as Vec3, max: max as unknown as Vec3 };
+} // prettier-ignore
+
+describe('tubes as STEP, read by occt-import-js', () => {
+  test.each<[string, Vec3[]]>([
+    ['straight along x', [[0, 0, 0], [300, 0, 0]]],
+    ['one square bend', [[0, 0, 0], [200, 0, 0], [200, 150, 0]]],
+    ['out of plane', [[0, 0, 0], [200, 0, 0], [200, 150, 0], [200, 150, 120]]],
+    ['askew', [[10, -20, 30], [180, 40, 60], [260, -90, 210], [400, -60, 180]]],
+    ['a bend right at its end', [[0, 0, 0], [15, 0, 0], [15, 100, 0]]],
+  ])('%s: the metal it holds, and where it lies, to 0.5 %%', async (_, nodesMm) => {
+    const made = tube(nodesMm);
+    const found = await read(tubesStep([made], '2026-01-01T00:00:00Z'));
+    expect(found.volumeMm3 / metalMm3(made)).toBeCloseTo(1, 2);
+    expect(Math.abs(found.volumeMm3 / metalMm3(made) - 1)).toBeLessThan(0.005);
+    const line = polyline(made.pieces, 1);
+    for (const axis of [0, 1, 2] as const) {
+      const values = line.map((p) => p[axis]);
+      const size = Math.max(...values) - Math.min(...values) + 4.7625;
+      // An end that points along an axis has no half of the tube beyond it.
+      expect(found.max[axis] - found.min[axis]).toBeGreaterThan((size - 4.7625) * 0.995);
+      expect(found.max[axis] - found.min[axis]).toBeLessThan(size * 1.005);
+    }
+  }); // prettier-ignore
+
+  test('lines of the demo, each a product by its name', async () => {
+    const tubes = gannet.lines.slice(0, 3).map((v) => ({ name: v.line.name, pieces: v.pieces, odMm: v.tube.odMm, wallMm: v.tube.wallMm }));
+    const found = await read(tubesStep(tubes, '2026-01-01T00:00:00Z'));
+    expect([...found.names].sort()).toEqual(tubes.map((t) => t.name).sort());
+    const metal = tubes.reduce((sum, t) => sum + metalMm3(t), 0);
+    expect(Math.abs(found.volumeMm3 / metal - 1)).toBeLessThan(0.005);
+  });
+
+  test('a name with a quote or a letter from elsewhere does not break the file', async () => {
+    const found = await read(tubesStep([{ ...tube([[0, 0, 0], [100, 0, 0]]), name: "R1 'né' \\ 2" }], 'now')); // prettier-ignore
+    expect(found.names).toHaveLength(1);
+  });
+});
+
+describe('flat views and brackets as DXF, read by dxf-parser', () => {
+  const parse = (text: string): { entities: any[] } => new DxfParser().parseSync(text) as never;
+
+  test('every line stands there from above and from the left, to scale, on the layer of its circuit', () => {
+    const lines = gannet.lines.map((v) => ({ name: v.line.name, layer: gannet.circuits.get(v.line.circuitId)!.name, points: polyline(v.pieces, 5) }));
+    const { entities } = parse(flatViewsDxf(lines));
+    const runs = entities.filter((e) => e.type === 'LWPOLYLINE');
+    expect(runs).toHaveLength(2 * lines.length);
+    for (const [i, line] of lines.entries()) {
+      const [above, left] = [runs[2 * i], runs[2 * i + 1]];
+      expect(above.layer).toBe(line.layer);
+      above.vertices.forEach((v: { x: number; y: number }, k: number) => expect([v.x, v.y]).toEqual([expect.closeTo(line.points[k]![0], 6), expect.closeTo(line.points[k]![1], 6)]));
+      const [first, last] = [left.vertices[0], left.vertices.at(-1)];
+      expect(last.y - first.y).toBeCloseTo(line.points.at(-1)![2] - line.points[0]![2], 6);
+    }
+    expect(entities.filter((e) => e.type === 'TEXT').map((e) => e.text)).toEqual(lines.map((l) => l.name));
+  }); // prettier-ignore
+
+  test('a bracket is its strip, three holes and a bend, 1:1', () => {
+    const bracket = { name: 'R1 at 2427', standoffMm: 118 };
+    const { entities } = parse(bracketsDxf([bracket, { name: 'F1', standoffMm: 42 }]));
+    const outline = entities.find((e) => e.type === 'LWPOLYLINE');
+    const xs = outline.vertices.map((v: { x: number }) => v.x);
+    expect(Math.max(...xs) - Math.min(...xs)).toBeCloseTo(bracketFlat(bracket).lengthMm, 6);
+    expect(bracketFlat(bracket).lengthMm).toBe(40 + 118 + 12);
+    expect(outline.shape).toBe(true);
+    const holes = entities.filter((e) => e.type === 'CIRCLE');
+    expect(holes).toHaveLength(6);
+    // The clip's hole stands off the bend by what the tube stands off the frame.
+    expect(holes[2].center.x - entities.find((e) => e.type === 'LINE').vertices[0].x).toBeCloseTo(118, 6);
+    expect(holes.every((hole) => hole.radius === 3.3)).toBe(true);
+  });
+
+  test('nothing to draw is an empty drawing, not a fault', () => {
+    expect(parse(flatViewsDxf([])).entities).toEqual([]);
+    expect(parse(bracketsDxf([])).entities).toEqual([]);
+  });
+});
+
+describe('centre lines as CSV', () => {
+  test('what is written reads back to a thousandth', () => {
+    const mm = fc.integer({ min: -9_999_999, max: 9_999_999 }).map((n) => n / 1000);
+    const line = fc.record({ name: fc.string({ minLength: 1, maxLength: 12 }).filter((s) => s.trim() === s && s !== ''), nodesMm: fc.array(fc.tuple(mm, mm, mm), { minLength: 2, maxLength: 8 }) });
+    fc.assert(fc.property(fc.uniqueArray(line, { maxLength: 6, selector: (l) => l.name }), (lines) => expect(readCentreLinesCsv(centreLinesCsv(lines))).toEqual(lines.length ? lines : [])));
+  }); // prettier-ignore
+
+  test('columns in another order, more of them, and a byte order mark are read', () => {
+    const text = '\ufeffz_mm;line;x_mm;y_mm;who\n500;R1;0;-400;A\n510;R1;200;-400;A\n';
+    expect(readCentreLinesCsv(text)).toEqual([{ name: 'R1', nodesMm: [[0, -400, 500], [200, -400, 510]] }]);
+  }); // prettier-ignore
+
+  test.each([
+    ['line,x_mm,y_mm\nR1,0,0', '', /column "z_mm" is missing/],
+    ['line,x_mm,y_mm,z_mm\nR1,0,zero,0\nR1,1,1,1', 'rows[0].y_mm', /Row 2: "zero" in y_mm is not a coordinate/],
+    ['line,x_mm,y_mm,z_mm\nR1,0,,0', 'rows[0].y_mm', /Row 2: "" in y_mm/],
+    ['line,x_mm,y_mm,z_mm\nR1,0,1e9,0', 'rows[0].y_mm', /"1e9"/],
+    ['line,x_mm,y_mm,z_mm\n,0,0,0', 'rows[0].line', /Row 2 names no line/],
+    ['line,x_mm,y_mm,z_mm\nR1,0,0,0', '', /R1 has one point only/],
+    ['', '', /column "line" is missing/],
+  ])('%j is refused with its place', (text, path, sentence) => {
+    try {
+      readCentreLinesCsv(text);
+      throw new Error('not refused');
+    } catch (error) {
+      expect(error).toBeInstanceOf(InputError);
+      expect(error).toMatchObject({ path, message: expect.stringMatching(sentence) });
+    }
+  });
+});
