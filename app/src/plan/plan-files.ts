@@ -1,5 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { defaultBench, emptyPlan, MOST_PLAN_BYTES, planFileName, writePlan, type Plan } from '@firm-line/core/plan';
+import { saveFile } from '../kit/save-file';
 import { PlanRefused, PlanWorker } from '../workers/plan-worker';
 import { PlanDb, type StoredPlan } from './plan-db';
 
@@ -72,12 +73,7 @@ export class PlanFiles {
 
   /** Hands the plan to the user as a file. */
   export(plan: Plan): void {
-    const link = document.createElement('a');
-    const url = URL.createObjectURL(new Blob([writePlan(plan)], { type: 'application/json' }));
-    link.href = url;
-    link.download = planFileName(plan);
-    link.click();
-    setTimeout(() => URL.revokeObjectURL(url), 10_000);
+    saveFile(planFileName(plan), writePlan(plan), 'application/json');
   }
 
   private async keep(plan: Plan): Promise<Plan> {

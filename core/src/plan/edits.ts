@@ -13,6 +13,7 @@ import {
   type Known,
   type Line,
   type LineEnd,
+  type LineOrigin,
   type Part,
   type Plan,
   type Point,
@@ -20,6 +21,9 @@ import {
   type Target,
 } from './types.ts';
 import { figureAt, withAt, withFigure, type Sheet } from './figures.ts';
+import { followed, laidTemplate, steppedAside, straightened, type RailSide, type TemplateBend } from './reshape.ts';
+import { mirrorOf, splitBy, turnedRound } from './split.ts';
+import type { LineView } from './line-view.ts';
 import { viewPlan } from './view.ts';
 
 /** A sheet of figures by its place in the plan, with what it becomes. */
@@ -40,6 +44,11 @@ const onPart = (plan: Plan, id: string, change: (part: Part) => Part): Plan => (
   ...plan,
   parts: patched(plan.parts, id, change),
 });
+const viewOf = (plan: Plan, id: string): LineView => {
+  const view = viewPlan(plan).lines.find((one) => one.line.id === id);
+  if (!view) throw new InputError(id, 'This line is no longer in the plan.');
+  return view;
+};
 const partOf = (plan: Plan, portId: string): Part => {
   const found = allPorts(plan).find(({ port }) => port.id === portId);
   if (!found) throw new InputError(portId, 'This port is no longer in the plan.');
@@ -134,6 +143,51 @@ export const EDITS = {
     const nodesMm = viewPlan(plan).lines.find((view) => view.line.id === id)!.nodesMm;
     return EDITS.setCorners(plan, { id, cornersMm: changeMove(nodesMm, index, moveMm).cornersMm });
   },
+  /** Takes out the corners between two nodes of a line. */
+  straighten: (plan: Plan, { id, from, to }: { id: string; from: number; to: number }): Plan =>
+    onLine(plan, id, (line) => ({ ...line, cornersMm: straightened(line.cornersMm, from, to) })),
+  /** An offset (`topMm` null) or a saddle in the middle of a move. */
+  stepAside: (
+    plan: Plan,
+    { id, index, riseMm, bendDeg, topMm }: { id: string; index: number; riseMm: Vec3; bendDeg: number; topMm: number | null },
+  ): Plan => EDITS.setCorners(plan, { id, cornersMm: steppedAside(viewOf(plan, id), index, riseMm, bendDeg, topMm) }),
+  /** Lets a line follow a rail at a standoff between two of its nodes. */
+  followRail: (
+    plan: Plan,
+    {
+      id,
+      from,
+      to,
+      thingId,
+      side,
+      standoffMm,
+    }: { id: string; from: number; to: number; thingId: string; side: RailSide; standoffMm: number },
+  ): Plan => {
+    const rail = plan.things.find((thing) => thing.id === thingId);
+    if (!rail) throw new InputError(thingId, 'This rail is no longer in the plan.');
+    return EDITS.setCorners(plan, { id, cornersMm: followed(viewOf(plan, id), from, to, rail, side, standoffMm) });
+  },
+  /** The same line on the other side of the vehicle, as a new one. */
+  mirrorLine: (plan: Plan, { id }: { id: string }): Plan => mirrorOf(plan, viewOf(plan, id), viewPlan(plan).ports),
+  swapEnds: (plan: Plan, { id }: { id: string }): Plan => {
+    const { pieces } = viewOf(plan, id);
+    return onLine(plan, id, (line) => turnedRound(line, pieces.at(-1)?.endMm ?? 0));
+  },
+  /** Cuts a line in two by a union, or by a bulkhead through a panel, in the middle of a move. */
+  splitLine: (plan: Plan, { id, index, by }: { id: string; index: number; by: 'union' | 'bulkhead' }): Plan =>
+    splitBy(plan, viewOf(plan, id), index, by),
+  /** Lays a wire template or an old line between the ends of a line. */
+  layTemplate: (
+    plan: Plan,
+    {
+      id,
+      bends,
+      tailMm,
+      takeUp,
+      origin,
+    }: { id: string; bends: readonly TemplateBend[]; tailMm: number; takeUp: number; origin: LineOrigin },
+  ): Plan =>
+    onLine(plan, id, (line) => ({ ...line, origin, cornersMm: laidTemplate(viewOf(plan, id), bends, tailMm, takeUp).cornersMm })),
   /** Another tube, with nuts and a bender that go with its size where there are such. */
   setTube: (plan: Plan, { id, tubeId }: { id: string; tubeId: string }): Plan =>
     onLine(plan, id, (line) => withTube(line, plan.bench, tubeId)),

@@ -26,5 +26,6 @@ export { type ResidualView } from './residual-view.ts';
 export * from './types.ts';
 export { validatePlan } from './validate.ts';
 export { viewPlan, type PlanView } from './view.ts';
+export { laidTemplate, RAIL_SIDES, type LaidTemplate, type RailSide, type TemplateBend } from './reshape.ts';
 export { snapPlace, snapsFor, type Snap, type Snapped, type Snaps } from './snap.ts';
 export { planFileName, writePlan } from './write.ts';

@@ -69,7 +69,7 @@ import { VehicleList } from './vehicle-list';
           <fl-flat-views
             class="min-h-72 flex-1"
             [target]="vehicle() ? null : target()"
-            [thing]="vehicle() ? (thing()?.id ?? null) : null"
+            [thing]="thingId()"
             (targetPicked)="pick($event)"
           />
         </div>
@@ -100,6 +100,8 @@ export class MeasureStation {
     const things = this.store.plan()?.things ?? [];
     return things.find(({ id }) => id === this.chosenThing()) ?? things[0] ?? null;
   });
+
+  protected readonly thingId = computed(() => (this.vehicle() ? (this.thing()?.id ?? null) : null));
 
   protected pick(target: Target): void {
     this.vehicle.set(false);

@@ -12,13 +12,15 @@ import { Selection } from '../../plan/selection';
 import { Jump } from '../../shell/jump';
 import { Ribbon } from '../../shell/ribbon';
 import { FindWay } from './find-way';
+import { LineFiles } from './line-files';
 import { LineForm } from './line-form';
+import { LineTools } from './line-tools';
 import { MoveLine } from './move-line';
 import { MoveList } from './move-list';
 
 @Component({
   selector: 'fl-route-station',
-  imports: [RouterLink, Ribbon, Strip, FlatViews, SpaceView, FindWay, MoveList, MoveLine, LineForm],
+  imports: [RouterLink, Ribbon, Strip, FlatViews, SpaceView, FindWay, LineTools, LineFiles, MoveList, MoveLine, LineForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col lg:h-[max(44rem,calc(100dvh-4.3rem))] lg:flex-none' },
   template: `
@@ -37,7 +39,7 @@ import { MoveList } from './move-list';
               }
             </p>
           }
-          <p class="text-sm text-ink-soft">{{ label(view.tube) }}</p>
+          <p class="text-sm text-ink-soft">{{ label(view.tube) }}{{ origin() }}</p>
           @if (held(); as words) {
             <p class="text-sm text-ink-soft" data-test="held">{{ words }}</p>
           }
@@ -87,7 +89,11 @@ import { MoveList } from './move-list';
             <button type="button" class="btn px-3" (click)="form().openOn(view.line)">Line details</button>
             <button type="button" class="btn ml-auto px-3" (click)="form().openNew()">New line</button>
           </div>
-          <fl-move-list class="min-h-0 flex-1 overflow-auto px-3" [view]="view" />
+          <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label="Moves, tools and files of the line">
+            <fl-line-tools [view]="view" />
+            <fl-line-files />
+            <fl-move-list class="block px-3" [view]="view" />
+          </div>
         </aside>
       </div>
     } @else {
@@ -139,6 +145,9 @@ export class RouteStation {
     const longest = Math.max(...space.spans.map((span) => span.lengthMm));
     return `${space.clips.length} clips, longest span ${this.mm(longest)}`;
   });
+  protected readonly origin = computed(
+    () => ({ made: '', kept: ', kept from the vehicle', bought: ', bought bent' })[this.shown()?.line.origin ?? 'made'],
+  );
   protected noSpace(): void {
     this.hasSpace.set(false);
   }

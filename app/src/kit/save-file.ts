@@ -1,0 +1,10 @@
+/** Hands the user a file of this name. */
+export function saveFile(name: string, text: string, type: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  // The download has begun by then.
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
