@@ -12,6 +12,8 @@ export default {
   moduleNameMapper: {
     '^@firm-line/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
     '/elk-worker\\.factory$': '<rootDir>/src/testing/elk-worker.stub.ts',
+    '/mesh-worker\\.factory$': '<rootDir>/src/testing/elk-worker.stub.ts',
+    '/way-worker\\.factory$': '<rootDir>/src/testing/way-worker.stub.ts',
     '/plan-worker\\.factory$': '<rootDir>/src/testing/plan-worker.stub.ts',
   },
 };

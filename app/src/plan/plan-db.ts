@@ -1,4 +1,5 @@
 import { Injectable } from '@angular/core';
+import type { MeshData } from '@firm-line/core/mesh';
 import type { Plan } from '@firm-line/core/plan';
 import { Dexie, type Table } from 'dexie';
 
@@ -16,6 +17,12 @@ export interface StoredPlan extends PlanHead {
   readonly plan: Plan;
 }
 
+/** A mesh as it is kept: its triangles and their tree. */
+export interface StoredMesh extends MeshData {
+  readonly digest: string;
+  readonly name: string;
+}
+
 /** Another tab wrote this plan since it was read here. */
 export class RevisionConflict extends Error {
   override readonly name = 'RevisionConflict';
@@ -27,11 +34,21 @@ export class PlanDb {
   private readonly db = new Dexie('firm-line');
   private readonly heads: Table<PlanHead, string>;
   private readonly bodies: Table<Plan, string>;
+  private readonly meshes: Table<StoredMesh, string>;
 
   constructor() {
     this.db.version(1).stores({ heads: 'id, changedAt', bodies: 'id' });
+    this.db.version(2).stores({ heads: 'id, changedAt', bodies: 'id', meshes: 'digest' });
     this.heads = this.db.table('heads');
+    this.meshes = this.db.table('meshes');
     this.bodies = this.db.table('bodies');
+  }
+
+  mesh(digest: string): Promise<StoredMesh | undefined> {
+    return this.meshes.get(digest);
+  }
+  async keepMesh(mesh: StoredMesh): Promise<void> {
+    await this.meshes.put(mesh);
   }
 
   async get(id: string): Promise<StoredPlan | undefined> {

@@ -1,12 +1,13 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { InputError } from '@firm-line/core/fault';
-import { applyEdit, viewPlan, type EditCall, type Plan } from '@firm-line/core/plan';
+import { applyEdit, PLAN_VERSION, viewPlan, type EditCall, type Plan } from '@firm-line/core/plan';
 import { inspect } from '@firm-line/core/snags';
 import { exhaustMap, filter, from, Subject } from 'rxjs';
 import { Notices } from '../kit/notices';
 import { PlanRefused, PlanWorker } from '../workers/plan-worker';
 import { PlanDb, RevisionConflict } from './plan-db';
+import { Meshes } from './meshes';
 import { PlanFiles } from './plan-files';
 import { Tabs } from './tabs';
 
@@ -20,6 +21,7 @@ const MOST_UNDO = 200;
 export class PlanStore {
   private readonly db = inject(PlanDb);
   private readonly files = inject(PlanFiles);
+  private readonly meshes = inject(Meshes);
   private readonly worker = inject(PlanWorker);
   private readonly tabs = inject(Tabs);
   private readonly notices = inject(Notices);
@@ -65,11 +67,14 @@ export class PlanStore {
     try {
       const stored = await this.db.get(id);
       if (known && stored?.revision === this.revision && !stored.deletedAt) return this.tabs.hold(id);
-      const plan = stored && !stored.deletedAt ? stored.plan : await this.files.demo(id);
-      if (!plan) return this.phaseNow.set('missing');
+      const found = stored && !stored.deletedAt ? stored.plan : await this.files.demo(id);
+      if (!found) return this.phaseNow.set('missing');
+      // A plan of an earlier version is shown as it has become.
+      const plan = found.version === PLAN_VERSION ? found : await this.worker.check(found);
       this.show(plan, stored?.revision ?? 0, 'checking');
       if (stored && !stored.deletedAt) this.written.set(plan);
       await this.check(plan);
+      void this.withMeshes(plan);
       this.tabs.hold(id);
       this.changed.next();
     } catch (error) {
@@ -97,6 +102,19 @@ export class PlanStore {
   }
   redo(): void {
     this.travel(this.after, this.before);
+  }
+
+  /** Brings in the meshes that the plan uses, and lets what follows from them be computed anew. */
+  private async withMeshes(plan: Plan): Promise<void> {
+    if (await this.meshes.of(plan)) this.recompute();
+  }
+  /** The same plan, looked at again: something that it rests on has become known. */
+  recompute(): void {
+    const plan = this.current();
+    if (!plan) return;
+    const again = { ...plan };
+    if (this.written() === plan) this.written.set(again);
+    this.current.set(again);
   }
 
   close(): void {
@@ -136,9 +154,7 @@ export class PlanStore {
 
   private async check(plan: Plan): Promise<void> {
     try {
-      const checked = await this.worker.check(plan);
-      // A plan of an earlier version is shown as it was and edited as it has become.
-      if (checked.version !== plan.version) this.current.set(checked);
+      await this.worker.check(plan);
       this.phaseNow.set('ready');
     } catch (error) {
       if (!(error instanceof PlanRefused)) throw error;

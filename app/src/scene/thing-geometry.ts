@@ -34,13 +34,9 @@ function solidGeometry(solid: Solid): BufferGeometry {
   return placed(rod, from.clone().lerp(to, 0.5), to.clone().sub(from).normalize());
 }
 
-/** Triangles of an imported mesh, kept by the digest of its file. */
-const imported = new Map<string, Float32Array>();
-export const keepMeshTriangles = (digest: string, positions: Float32Array): void => void imported.set(digest, positions);
-
 function meshGeometry(shape: Extract<Thing['shape'], { kind: 'mesh' }>): BufferGeometry | null {
-  const positions = imported.get(shape.digest);
-  if (!positions || !meshOf(shape.digest)) return null;
+  const positions = meshOf(shape.digest)?.positions;
+  if (!positions) return null;
   const geometry = new BufferGeometry();
   geometry.setAttribute('position', new BufferAttribute(positions, 3));
   geometry.computeVertexNormals();

@@ -1,4 +1,5 @@
 import type { Fault } from '@firm-line/core/fault';
+import type { MeshData } from '@firm-line/core/mesh';
 import type { Plan } from '@firm-line/core/plan';
 import type { FoundWay } from '@firm-line/core/ways';
 
@@ -6,6 +7,14 @@ import type { FoundWay } from '@firm-line/core/ways';
 export type PlanRequest =
   | { readonly kind: 'read'; readonly id: number; readonly text: string }
   | { readonly kind: 'check'; readonly id: number; readonly plan: unknown };
+
+/** A mesh file to be read, and what comes of it: its triangles with their tree, or one sentence. */
+export interface MeshRequest {
+  readonly name: string;
+  readonly bytes: ArrayBuffer;
+}
+export type MeshAnswer =
+  ({ readonly kind: 'mesh'; readonly digest: string } & MeshData) | { readonly kind: 'refused'; readonly message: string };
 
 /** What the way-finder is asked; it answers with how far it is, then once with the ways or why there are none. */
 export interface WayRequest {

@@ -7,6 +7,8 @@ import { envelopeOf, solidsOf } from './solids.ts';
 export interface MeshIndex {
   readonly box: Box;
   readonly triangles: number;
+  /** Its triangles, nine numbers each, where they are kept to be drawn. */
+  readonly positions?: Float32Array;
   /** The least distance to a segment, in the mesh's own units and frame; null where it is further than `within`. */
   nearest(from: Vec3, to: Vec3, within: number): Gap | null;
 }

@@ -5,7 +5,10 @@ declare module 'occt-import-js' {
     readonly index: { readonly array: readonly number[] };
   }
   interface Occt {
-    ReadStepFile(content: Uint8Array, options: object | null): { readonly success: boolean; readonly meshes: readonly OcctMesh[] };
+    ReadStepFile(
+      content: Uint8Array,
+      options: object | null,
+    ): { readonly success: boolean; readonly meshes: readonly OcctMesh[] };
   }
   export default function occt(): Promise<Occt>;
 }

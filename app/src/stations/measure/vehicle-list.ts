@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject, model } from '@angular/core';
-import { NATURE_NAMES, newThing, THING_KINDS, THING_SPECS, type ThingKind } from '@firm-line/core/frame';
+import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
+import { NATURE_NAMES, newThing, THING_KINDS, THING_SPECS, type Thing, type ThingKind } from '@firm-line/core/frame';
 import { freshId } from '@firm-line/core/plan';
 import { LengthField } from '../../kit/length-field';
 import { NumberField } from '../../kit/number-field';
+import { Meshes } from '../../plan/meshes';
 import { PlanStore } from '../../plan/plan-store';
 
 const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
@@ -23,6 +24,22 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
       </select>
       <button type="submit" class="btn px-3">Add</button>
     </form>
+    <details class="mb-2">
+      <summary class="min-h-8 text-sm">A scan or model as scenery…</summary>
+      <div class="flex gap-2 py-1">
+        <select #units class="field min-w-0 flex-1" aria-label="Units the mesh was drawn in">
+          <option value="1">in millimetres</option>
+          <option value="25.4">in inches</option>
+          <option value="1000">in metres</option>
+        </select>
+        <button type="button" class="btn px-3" [disabled]="reading()" (click)="file.click()">{{ reading() ? 'Reading…' : 'Choose file' }}</button>
+        <input #file type="file" accept=".glb,.gltf,.stl,.obj" class="hidden" aria-label="Mesh file" (change)="bring($event, +units.value)" />
+      </div>
+      @if (fault(); as text) {
+        <p class="fault" role="alert">{{ text }}</p>
+      }
+      <p class="text-sm text-ink-soft">glTF, STL or OBJ. It stays in this browser; lines are measured to it.</p>
+    </details>
     <ul>
       @for (thing of things(); track thing.id) {
         <li>
@@ -81,6 +98,9 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
 }) // prettier-ignore
 export class VehicleList {
   private readonly store = inject(PlanStore);
+  private readonly meshes = inject(Meshes);
+  protected readonly reading = signal(false);
+  protected readonly fault = signal<string | null>(null);
   readonly chosen = model.required<string | null>();
   protected readonly kinds = KINDS;
   protected readonly specs = THING_SPECS;
@@ -104,6 +124,36 @@ export class VehicleList {
     const { name } = THING_SPECS[kind];
     const thing = newThing(freshId(plan, 'thing'), same ? `${name} ${same + 1}` : name, kind);
     if (this.store.apply({ edit: 'addThing', with: { thing } })) this.chosen.set(thing.id);
+  }
+  /** Reads a mesh in the background and sets it down; a file that cannot be taken changes nothing. */
+  protected async bring(event: Event, scale: number): Promise<void> {
+    const field = event.target as HTMLInputElement;
+    const file = field.files?.[0];
+    field.value = '';
+    this.fault.set(null);
+    if (!file) return;
+    this.reading.set(true);
+    try {
+      const { digest } = await this.meshes.import(file);
+      const plan = this.store.plan()!;
+      const { nature, keepMm, holds } = THING_SPECS.mesh;
+      const thing: Thing = {
+        id: freshId(plan, 'thing'),
+        name: file.name.slice(0, 80),
+        kind: 'mesh',
+        shape: { kind: 'mesh', digest, scale, atMm: [0, 0, 0] },
+        nature,
+        keepMm,
+        holds,
+        surfaceC: null,
+        travel: null,
+      };
+      if (this.store.apply({ edit: 'addThing', with: { thing } })) this.chosen.set(thing.id);
+    } catch (error) {
+      this.fault.set((error as Error).message);
+    } finally {
+      this.reading.set(false);
+    }
   }
   protected addGate(): void {
     const plan = this.store.plan()!;

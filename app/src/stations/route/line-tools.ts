@@ -43,7 +43,7 @@ const WAYS: Record<string, Vec3> = { up: [0, 0, 1], down: [0, 0, -1], left: [0, 
         </div>
         <div class="mt-1 flex flex-wrap items-end gap-2">
           <button type="button" class="btn px-3" (click)="run({ edit: 'straighten', with: { id: id(), from: from(), to: toNode() } })">Straighten</button>
-          <select #rail class="field min-w-0 flex-1" aria-label="Rail to follow">
+          <select #rail class="field basis-full" aria-label="Rail to follow">
             @for (one of rails(); track one.id) {
               <option [value]="one.id">{{ one.name }}</option>
             }

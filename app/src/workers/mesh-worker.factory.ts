@@ -1,0 +1,1 @@
+export const createMeshWorker = (): Worker => new Worker(new URL('./mesh.worker', import.meta.url), { type: 'module' });
