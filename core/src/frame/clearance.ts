@@ -1,6 +1,6 @@
 import type { Vec3 } from '../vec/index.ts';
 import type { Gap } from './distance.ts';
-import { gapTo, type Obstacle } from './obstacles.ts';
+import { gapTo, pointGapMm, type Obstacle } from './obstacles.ts';
 import type { Thing } from './shapes.ts';
 
 /** How near a tube comes to a thing on one stretch of it. */
@@ -56,6 +56,18 @@ export function clearanceTo(
   );
 }
 
+/** Whether a short piece comes within a distance: told by its middle where that is clear, else measured. */
+function comesNear(obstacle: Obstacle, from: Vec3, to: Vec3, withinMm: number): boolean {
+  if (obstacle.thing.shape.kind !== 'mesh') {
+    const half = lengthOf(from, to) / 2;
+    const middle: Vec3 = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2, (from[2] + to[2]) / 2];
+    const gapMm = pointGapMm(obstacle, middle, withinMm + half + 1);
+    if (gapMm <= withinMm) return true;
+    if (gapMm > withinMm + half) return false;
+  }
+  return gapTo(obstacle, from, to, withinMm) !== null;
+}
+
 /** Stretches of a tube that come nearer than `withinMm` to a thing, along its length, to about `stepMm`. */
 export function stretchesNear(
   obstacle: Obstacle,
@@ -73,7 +85,7 @@ export function stretchesNear(
       const count = Math.max(1, Math.ceil(long / stepMm));
       const at = (k: number): Vec3 => from.map((v, axis) => v + ((to[axis]! - v) * k) / count) as unknown as Vec3;
       for (let k = 0; k < count; k++) {
-        if (!gapTo(obstacle, at(k), at(k + 1), withinMm + odMm / 2)) continue;
+        if (!comesNear(obstacle, at(k), at(k + 1), withinMm + odMm / 2)) continue;
         const [start, end] = [run + (long * k) / count, run + (long * (k + 1)) / count];
         const last = found.at(-1);
         if (last && start <= last[1] + 1e-6) last[1] = end;

@@ -61,6 +61,8 @@ function meshBox(shape: MeshShape): Box | null {
   return box ? { min: outOf(shape, box.min), max: outOf(shape, box.max) } : null;
 }
 
+const away = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+
 /** The least distance from a segment to a thing, its travel counted; null where it is further than `withinMm`. */
 export function gapTo({ thing, solids, boxes, growMm, box }: Obstacle, from: Vec3, to: Vec3, withinMm: number): Gap | null {
   const reach = withinMm + growMm;
@@ -78,9 +80,14 @@ export function gapTo({ thing, solids, boxes, growMm, box }: Obstacle, from: Vec
     );
   }
   let best: Gap | null = null;
-  for (const [i, solid] of solids.entries()) {
+  const middle: Vec3 = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2, (from[2] + to[2]) / 2];
+  const half = Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]) / 2;
+  for (let i = 0; i < solids.length; i++) {
     const limit = best ? best.distanceMm : reach;
     if (boxGap(boxes[i]!, from, to) > limit) continue;
+    const solid = solids[i]!;
+    // A segment comes no nearer than its middle by more than half its length.
+    if (away(middle, nearestOn(solid, middle)) - half > limit) continue;
     const gap = segmentGap(solid, from, to);
     if (gap.distanceMm <= limit) best = gap;
   }
@@ -94,7 +101,7 @@ export function pointGapMm({ solids, boxes, growMm, box }: Obstacle, p: Vec3, wi
   for (let i = 0; i < solids.length; i++) {
     if (boxGap(boxes[i]!, p, p) >= least) continue;
     const near = nearestOn(solids[i]!, p);
-    least = Math.min(least, Math.hypot(near[0] - p[0], near[1] - p[1], near[2] - p[2]));
+    least = Math.min(least, away(near, p));
   }
   return least - growMm;
 }

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { BufferGeometry, Line3, TorusKnotGeometry, Triangle, Vector3 } from 'three';
+import type { BufferGeometry } from 'three';
+import { Line3, TorusKnotGeometry, Triangle, Vector3 } from 'three';
 import { InputError } from '../fault/index.ts';
 import type { Vec3 } from '../vec/index.ts';
 import { meshIndex, MOST_MESH_BYTES, readMesh, treeOf } from './index.ts';

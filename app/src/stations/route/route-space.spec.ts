@@ -1,0 +1,109 @@
+import { RouteStation } from './route-station';
+import { layOut, bestScale, PAPERS } from './sheet-layout';
+import { placesOf, projectFlat } from '../../kit/flat-projection';
+import { hull } from '../../kit/hull';
+import { viewPlan } from '@firm-line/core/plan';
+import { gannet, until } from '../../testing/open-gannet';
+import { station } from '../../testing/station';
+
+describe('Route among the things of the vehicle', () => {
+  test('without WebGL it says so and keeps the flat views', async () => {
+    const at = await station(RouteStation, 's1');
+    expect(at.texts('[role=status]')[0]).toMatch(/This browser draws no space/);
+    expect(at.one('fl-flat-views')).not.toBeNull();
+    expect(at.root.querySelector('fl-space-view')).toBeNull();
+  });
+
+  test('the strip shows clips, and a stretch that is too near with its distance', async () => {
+    const at = await station(RouteStation, 's2', 'line-r3');
+    expect(at.root.querySelectorAll('[data-test=strip-clip]')).toHaveLength(2);
+    expect(at.root.querySelectorAll('[data-test=strip-zone]')).toHaveLength(1);
+    expect(at.texts('fl-strip text').join(' ')).toContain('Exhaust 113 away');
+    expect(at.texts('[data-test=held]')).toEqual(['2 clips, longest span 328']);
+  });
+
+  test('a heat sleeve is one tap, is drawn, and the snag is gone', async () => {
+    const at = await station(RouteStation, 's3', 'line-r3');
+    const tap = [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) => b.textContent!.includes('Heat sleeve'))!;
+    await at.click(tap);
+    expect(at.store.plan()!.lines.find((l) => l.id === 'line-r3')!.sleeves).toEqual([{ fromMm: expect.any(Number), toMm: expect.any(Number), kind: 'heat' }]);
+    expect(at.store.snags().filter((s) => s.rule === 'near-hot')).toEqual([]);
+    expect(at.root.querySelector('[data-test=strip-zone]')).toBeNull();
+    at.store.undo();
+    await at.settle();
+    expect(at.store.snags().filter((s) => s.rule === 'near-hot')).toHaveLength(1);
+  }); // prettier-ignore
+
+  test('clips are placed, ends swapped and a union put in, each at one stroke', async () => {
+    const at = await station(RouteStation, 's4', 'line-f3');
+    await at.click(at.button('Place clips'));
+    expect(at.texts('[data-test=held]')[0]).toMatch(/^2 clips/);
+    await at.click(at.button('Swap ends'));
+    expect(at.store.plan()!.lines.find((l) => l.id === 'line-f3')!.ends.a.portId).toBe('port-fr');
+    await at.click(at.button('Union here'));
+    // 260 mm in the middle of F3 have room; its first move from that end has not.
+    expect(at.store.plan()!.lines.some((l) => l.name === 'F3b')).toBe(false);
+  });
+
+  test('a template says by how much it misses, and which row cannot be read', async () => {
+    const at = await station(RouteStation, 's5');
+    const field = at.one<HTMLTextAreaElement>('#template-bends');
+    const write = async (text: string): Promise<void> => {
+      field.value = text;
+      field.dispatchEvent(new Event('input'));
+      await at.settle();
+    };
+    await write('45 0 90\n2200 zero 90\n200');
+    expect(at.texts('[data-test=template]')[0]).toMatch(/Row 2 wants three figures/);
+    await write('45 0 90\n2200 0 90\n200');
+    expect(at.texts('[data-test=template]')[0]).toMatch(/it misses end B by \d+(\.\d)? mm .* leg 1 takes that up/);
+    await at.click(at.button('It is the old line'));
+    expect(at.store.plan()!.lines.find((l) => l.id === 'line-r1')!.origin).toBe('kept');
+    expect(at.root.textContent).toContain('kept from the vehicle');
+  });
+
+  test('ways are found side by side, and the one that is taken becomes the line', async () => {
+    const at = await station(RouteStation, 's6');
+    await at.click(at.button('Find a way'));
+    await at.click(at.button('Look for ways'));
+    await until(() => at.root.querySelectorAll('[data-way]').length > 0);
+    await at.settle();
+    expect(at.texts('[data-way]').length).toBeGreaterThan(1);
+    expect(at.texts('[data-way] svg').length).toBe(at.texts('[data-way]').length);
+    const before = at.store.plan()!.lines.find((l) => l.id === 'line-r1')!.cornersMm;
+    await at.click(at.root.querySelector<HTMLElement>('[data-way="0"] button')!);
+    expect(at.store.plan()!.lines.find((l) => l.id === 'line-r1')!.cornersMm).not.toEqual(before);
+    expect(at.store.snags().filter((s) => s.rule === 'in-reserved')).toEqual([]);
+    expect(at.root.querySelector('fl-find-way')).toBeNull();
+  });
+});
+
+describe('the sheet to scale', () => {
+  const view = viewPlan(gannet());
+  const extent = projectFlat(placesOf(view), { width: 1000, height: 700 });
+
+  test('a millimetre of the vehicle is a scale-th of one on paper, in both views', () => {
+    const sheet = layOut(view, extent, 'A3', 20);
+    const r1 = sheet.lines.find((line) => line.name === 'R1')!;
+    const [first] = r1.d.slice(1).split('M') as [string, string];
+    const xs = first.split('L').map((p) => Number(p.split(' ')[0]));
+    const nodes = view.lines.find((v) => v.line.name === 'R1')!.nodesMm;
+    expect(xs.at(-1)! - xs[0]!).toBeCloseTo((nodes.at(-1)![0] - nodes[0]![0]) / 20, 2);
+  });
+  test.each(['A4', 'A3', 'Letter'] as const)('%s: the best scale fits, the next larger does not', (paper) => {
+    const scale = bestScale(extent, paper);
+    const sheet = layOut(view, extent, paper, scale);
+    expect(sheet.fits).toBe(true);
+    expect([sheet.widthMm, sheet.heightMm]).toEqual([...PAPERS[paper]]);
+    expect(layOut(view, extent, paper, scale / 2).fits).toBe(false);
+  });
+});
+
+describe('the outline round points', () => {
+  test('a square with points inside is its four corners, in order', () => {
+    const found = hull([[0, 0], [4, 4], [2, 2], [0, 4], [4, 0], [1, 3], [2, 0]]); // prettier-ignore
+    expect(found).toHaveLength(4);
+    const area = found.reduce((sum, [x, y], i) => sum + x * found[(i + 1) % 4]![1] - y * found[(i + 1) % 4]![0], 0) / 2;
+    expect(Math.abs(area)).toBe(16);
+  });
+});

@@ -1,0 +1,46 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { applyEdit, readPlan, viewPlan, writePlan, type Plan } from '../plan/index.ts';
+import { inspect } from '../snags/index.ts';
+import { waysFor } from './index.ts';
+
+const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
+
+describe('ways for the lines of the demo', () => {
+  test.each(['line-r1', 'line-r2', 'line-c1'])('%s: each can be bent, clipped and written, and its snags are those the rules then find', (id) => {
+    const plan = gannet();
+    const ways = waysFor(plan, id, 40);
+    expect(ways.length).toBeGreaterThan(0);
+    for (const way of ways) {
+      const taken = way.calls.reduce(applyEdit, plan);
+      const line = viewPlan(taken).lines.find((v) => v.line.id === id)!;
+      expect(line.card).not.toBeNull();
+      expect(line.card!.bends).toHaveLength(way.bends);
+      const found = inspect(taken).filter((s) => s.place.id === id && s.station === 'route');
+      expect(way.snags).toEqual(found);
+      expect(readPlan(writePlan(taken))).toEqual(taken);
+    }
+    const weights = ways.map((way) => way.snags.filter((s) => s.level === 'stop').length);
+    expect(weights).toEqual([...weights].sort((a, b) => a - b));
+  }); // prettier-ignore
+
+  test('the first for R1 is clear of the tray that it now runs through, and of every stop', () => {
+    const [best] = waysFor(gannet(), 'line-r1', 40);
+    expect(best!.snags.filter((s) => s.level !== 'note')).toEqual([]);
+    expect(best!.why).toMatch(/^\d+ mm, \d+ bends; \d+ clips, most of them on Left rail\.$/);
+  });
+
+  test('progress runs from nothing to all', () => {
+    const shares: number[] = [];
+    waysFor(gannet(), 'line-r2', 40, { progress: (share) => shares.push(share) });
+    expect(shares[0]).toBe(0);
+    expect(shares.at(-1)).toBe(1);
+    expect(shares).toEqual([...shares].sort((a, b) => a - b));
+  });
+
+  test('a line with an end at no port is refused in a sentence', () => {
+    const plan = applyEdit(gannet(), { edit: 'removePart', with: { id: 'front-tee' } });
+    expect(() => waysFor(plan, 'line-f1')).toThrow(/end B of F1 joins none yet/);
+    expect(() => waysFor(plan, 'line-x')).toThrow(/no longer in the plan/);
+  });
+});

@@ -1,0 +1,160 @@
+import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { openPlan, settled, watch, withBrowser } from './browser';
+import { textOf, waitText } from './keyboard';
+
+jest.setTimeout(180_000);
+const run = withBrowser('spec');
+
+const pressNamed = (page: Page, name: string): Promise<void> =>
+  page.evaluate((text) => {
+    const button = [...document.querySelectorAll<HTMLElement>('button, summary')].find((b) => b.textContent!.trim() === text);
+    if (!button) throw new Error(`No button says ${text}`);
+    button.click();
+  }, name);
+const drawn = (page: Page): Promise<unknown> =>
+  page.waitForFunction(
+    () => document.querySelector('[data-test=space]') && !document.body.textContent!.includes('Drawing the vehicle…'),
+    { timeout: 20_000 },
+  );
+const moves = (page: Page): Promise<string[]> =>
+  page.$$eval('[data-test=move]', (rows) => rows.map((row) => (row as HTMLInputElement).value));
+/** How many different colours the canvas shows: one for a picture that was never drawn. */
+const colours = (page: Page): Promise<number> =>
+  page.$eval('[data-test=space]', (canvas) => {
+    const copy = document.createElement('canvas');
+    [copy.width, copy.height] = [200, 120];
+    const pen = copy.getContext('2d')!;
+    pen.drawImage(canvas as HTMLCanvasElement, 0, 0, 200, 120);
+    return new Set(new Uint32Array(pen.getImageData(0, 0, 200, 120).data.buffer)).size;
+  });
+
+describe('Route in space', () => {
+  test('a corner is dragged from above: strip and moves follow, the figure can be typed, undo takes it back', async () => {
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url, 'gannet', 'route');
+    await page.click('[data-line="line-r1"]');
+    await drawn(page);
+    expect(await colours(page)).toBeGreaterThan(30);
+    await pressNamed(page, 'From above');
+    await page.waitForFunction(() => document.querySelector('button[aria-pressed=true]')?.textContent?.trim() === 'From above');
+    const before = await moves(page);
+    // Corner 3 by its place on the canvas: found by a tap on each spot along the line until its box shows.
+    const box = (await (await page.$('[data-test=space]'))!.boundingBox())!;
+    let grip: { x: number; y: number } | null = null;
+    for (let x = 0.55; x < 0.85 && !grip; x += 0.012) {
+      const at = { x: box.x + box.width * x, y: box.y + box.height * 0.72 };
+      await page.mouse.click(at.x, at.y);
+      const head = await page.$eval('[data-test=corner-box] h2', (h) => h.textContent!.trim()).catch(() => '');
+      if (head === 'Corner 3') grip = at;
+    }
+    expect(grip).not.toBeNull();
+    await page.mouse.move(grip!.x, grip!.y);
+    await page.mouse.down();
+    await page.mouse.move(grip!.x - 30, grip!.y, { steps: 6 });
+    const during = await moves(page);
+    expect(during).not.toEqual(before);
+    await page.mouse.up();
+    await settled(page);
+    expect(await moves(page)).toEqual(during);
+
+    const field = (await page.$('[data-test=corner-box] fl-length-field input')) as ElementHandle<HTMLInputElement>;
+    await field.evaluate((input) => input.select());
+    await field.type('wide');
+    await page.keyboard.press('Tab');
+    await waitText(page, '[data-test=corner-box]', '"wide"');
+    await field.evaluate((input) => input.select());
+    await field.type('2100');
+    await page.keyboard.press('Tab');
+    await page.waitForFunction(() => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]!.value === 'aft 1380');
+    for (const _ of [1, 2]) await pressNamed(page, 'Undo');
+    await page.waitForFunction((was) => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]!.value === was, {}, before[2]);
+    expect(complaints).toEqual([]);
+    await page.close();
+  });
+
+  test('ways are found in the worker, one is taken, and it is still there after a reload', async () => {
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url, 'gannet', 'route');
+    await page.click('[data-line="line-r1"]');
+    await drawn(page);
+    await pressNamed(page, 'Find a way');
+    await pressNamed(page, 'Look for ways');
+    await page.waitForSelector('[data-way="1"]', { timeout: 60_000 });
+    await page.click('[data-way="0"] button');
+    await page.waitForFunction(() => !document.querySelector('fl-find-way'));
+    const taken = await moves(page);
+    await settled(page);
+    await page.reload({ waitUntil: 'load' });
+    await settled(page);
+    await page.click('[data-line="line-r1"]');
+    expect(await moves(page)).toEqual(taken);
+    expect(complaints).toEqual([]);
+    await page.close();
+  });
+
+  test('drawings and files are handed out, and centre lines are read back or refused', async () => {
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    const folder = mkdtempSync(join(tmpdir(), 'firm-line-files-'));
+    const client = await page.createCDPSession();
+    await client.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+    await openPlan(page, run.server.url, 'gannet', 'route');
+    await pressNamed(page, 'Drawings and files…');
+    for (const name of ['Flat views, DXF', 'Brackets 1:1, DXF', 'Tubes, STEP', 'Centre lines, CSV']) await pressNamed(page, name);
+    for (let i = 0; i < 100 && readdirSync(folder).filter((f) => !f.endsWith('.crdownload')).length < 4; i++) await new Promise((done) => setTimeout(done, 100));
+    expect(readdirSync(folder).sort()).toEqual(['gannet-brackets.dxf', 'gannet-flat.dxf', 'gannet-lines.csv', 'gannet-tubes.step']);
+    expect(readFileSync(join(folder, 'gannet-tubes.step'), 'utf8')).toMatch(/^ISO-10303-21;[\s\S]*TOROIDAL_SURFACE/);
+    const csv = readFileSync(join(folder, 'gannet-lines.csv'), 'utf8');
+    const input = (await page.$('fl-line-files input[type=file]')) as ElementHandle<HTMLInputElement>;
+    const give = async (text: string): Promise<void> => {
+      const file = join(folder, 'given.csv');
+      writeFileSync(file, text);
+      await input.uploadFile(file);
+    };
+    await give(csv.replace('R1,2,720', 'R1,2,seven'));
+    await waitText(page, 'fl-line-files .fault', '"seven" in x_mm is not a coordinate');
+    await give(csv.replaceAll('R1,', 'R9,'));
+    await waitText(page, 'fl-line-files .fault', 'This plan has no line called R9');
+    await give(csv.replace('R1,2,720', 'R1,2,760'));
+    await page.click('[data-line="line-r1"]');
+    await page.waitForFunction(() => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[1]!.value.startsWith('aft 260'));
+    expect(complaints).toEqual([]);
+    await page.close();
+  });
+
+  test('a mesh is brought in and measured to; what is none ends in a sentence and an unchanged plan', async () => {
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url, 'gannet', 'measure');
+    await pressNamed(page, 'Vehicle');
+    await pressNamed(page, 'A scan or model as scenery…');
+    const folder = mkdtempSync(join(tmpdir(), 'firm-line-mesh-'));
+    const give = async (name: string, text: string): Promise<void> => {
+      writeFileSync(join(folder, name), text);
+      await ((await page.$('[aria-label="Mesh file"]')) as ElementHandle<HTMLInputElement>).uploadFile(join(folder, name));
+    };
+    const things = (): Promise<number> => page.$$eval('[data-thing]', (all) => all.length);
+    const before = await things();
+    await give('letter.glb', 'this is a letter to my aunt');
+    await waitText(page, 'fl-vehicle-list .fault', 'letter.glb: it cannot be read as GLB');
+    await give('empty.obj', '');
+    await waitText(page, 'fl-vehicle-list .fault', 'empty.obj: the file is empty');
+    expect(await things()).toBe(before);
+    // A plate beside R1, 5 mm from its middle, drawn in inches by mistake of its maker.
+    await give('plate.obj', 'v 1000 -330 400\nv 1400 -330 400\nv 1400 -330 470\nv 1000 -330 470\nf 1 2 3 4\n');
+    await page.waitForFunction((n) => document.querySelectorAll('[data-thing]').length === n + 1, {}, before);
+    await page.click('fl-way-through a[href$="/route"]');
+    await page.waitForSelector('[data-line="line-r1"]');
+    await page.click('[data-line="line-r1"]');
+    await waitText(page, 'fl-move-list', 'from plate.obj, 5 wanted');
+    await settled(page);
+    await page.reload({ waitUntil: 'load' });
+    await settled(page);
+    await page.click('[data-line="line-r1"]');
+    await waitText(page, 'fl-move-list', 'from plate.obj, 5 wanted');
+    expect(await textOf(page, 'fl-move-list')).not.toContain('not in this browser');
+    expect(complaints).toEqual([]);
+    await page.close();
+  });
+}); // prettier-ignore
