@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { readPlan, type Plan } from '../core/src/plan/index.ts';
+import { readPlan, viewPlan, type Plan } from '../core/src/plan/index.ts';
 import { unbend } from '../core/src/tube/index.ts';
 import type { Vec3 } from '../core/src/vec/index.ts';
 import { ROOT } from '../e2e/browser.ts';
@@ -32,20 +32,35 @@ export function randomLines(count: number): Vec3[][] {
 
 export const gannet = (): Plan => readPlan(readFileSync(`${ROOT}/demo/gannet.firmline.json`, 'utf8'));
 
-/** The demo plan over and over, until it holds `count` lines. */
-export function bigPlan(count: number): Plan {
+/** Each copy of the demo stands so much above the one before, mm: lines that lie in one another are no plan. */
+const APART_MM = 12;
+
+/** The demo plan over and over, until it holds `count` lines, each held by `clips` clips where that is said. */
+export function bigPlan(count: number, clips?: number): Plan {
   const plan = gannet();
+  const view = viewPlan(plan);
+  const lifted = ([x, y, z]: Vec3, k: number): Vec3 => [x, y, z + APART_MM * k];
+  const clipsOf = (id: string): number[] => {
+    const long = view.lines.find((line) => line.line.id === id)!.pieces.at(-1)!.endMm;
+    return Array.from({ length: clips! }, (_, i) => Math.round((long * (i + 1)) / (clips! + 1)));
+  };
   const again = (k: number): Pick<Plan, 'parts' | 'lines'> => ({
     parts: plan.parts.map((part) => ({
       ...part,
       id: `${part.id}~${k}`,
       name: `${part.name} ${k}`,
-      ports: part.ports.map((port) => ({ ...port, id: `${port.id}~${k}` })),
+      ports: part.ports.map((port) => ({
+        ...port,
+        id: `${port.id}~${k}`,
+        known: { how: 'typed' as const, atMm: lifted(view.ports.get(port.id)!.fixed.atMm, k), sigmaMm: [1, 1, 1] as const },
+      })),
     })),
     lines: plan.lines.map((line) => ({
       ...line,
       id: `${line.id}~${k}`,
       name: `${line.name}.${k}`,
+      cornersMm: line.cornersMm.map((at) => lifted(at, k)),
+      ...(clips ? { clipsMm: clipsOf(line.id) } : {}),
       ends: {
         a: { ...line.ends.a, portId: `${line.ends.a.portId}~${k}` },
         b: { ...line.ends.b, portId: `${line.ends.b.portId}~${k}` },

@@ -1,12 +1,17 @@
 import { benchAdapters } from './adapt.bench.ts';
-import { benchCharts, benchEditing, benchFirstScreen } from './app.bench.ts';
+import { benchCharts, benchDrag, benchEditing, benchFirstScreen } from './app.bench.ts';
 import { benchBends, benchPlan, benchSize } from './core.bench.ts';
+import { benchClearance, benchClips, benchWays } from './space.bench.ts';
 
 benchBends();
 benchPlan();
 benchSize();
 benchAdapters();
+benchClips();
+benchClearance();
+benchWays();
 await benchFirstScreen();
 await benchCharts();
+await benchDrag();
 await benchEditing(60);
 await benchEditing(300);

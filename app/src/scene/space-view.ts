@@ -142,6 +142,8 @@ export class SpaceView {
         : 'no bend here';
     return { node, at: view.nodesMm[node]!, words };
   });
+  /** While it is dragged, the line is another object and still the same line. */
+  private readonly chosenId = computed(() => this.view().line.id);
   private readonly space = computed(() => lineSpace(this.store.plan()!, this.view()));
 
   constructor() {
@@ -176,10 +178,13 @@ export class SpaceView {
       );
     });
     effect(() => {
-      const view = this.store.view()!;
-      const chosen = this.view().line.id;
+      const { plan, lines } = this.store.view()!;
+      const chosen = this.chosenId();
+      const others = lines.filter((line) => line.line.id !== chosen && line.nodesMm.length > 1);
+      const clips = others.flatMap((line) => (line.line.clipsMm.length ? (lineSpace(plan, line)?.clips ?? []) : [])).map((clip) => clip.pointMm); // prettier-ignore
       this.stage()?.setLines(
-        view.lines.filter((line) => line.line.id !== chosen && line.nodesMm.length > 1).map((line) => this.tube(line)),
+        others.map((line) => this.tube(line)),
+        clips,
       );
     });
     effect(() => {
@@ -227,6 +232,7 @@ export class SpaceView {
   private placeNames(): void {
     const [stage, view] = [this.stage(), this.view()];
     if (!stage) return;
+    this.canvas().nativeElement.dataset['calls'] = String(stage.calls);
     const ends = [view.ports.a, view.ports.b].flatMap((port) => {
       const at = port && stage.at(port.fixed.atMm);
       return at ? [{ text: port.part.name, x: Math.min(at.x + 10, this.size().width - 130), y: at.y - 14 }] : [];

@@ -1,7 +1,7 @@
 import { NATURES, type Thing } from '@firm-line/core/frame';
 import type { Vec3 } from '@firm-line/core/vec';
 import {
-  AmbientLight, BoxGeometry, BufferGeometry, DirectionalLight, DoubleSide, Group, InstancedMesh, Line, LineBasicMaterial,
+  AmbientLight, BoxGeometry, BufferGeometry, DirectionalLight, DoubleSide, Group, InstancedMesh, type Material, Line, LineBasicMaterial,
   LineDashedMaterial, LineSegments, Matrix4, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, PerspectiveCamera,
   Plane, Raycaster, Scene, SphereGeometry, Vector2, Vector3, WebGLRenderer, type Object3D,
 } from 'three'; // prettier-ignore
@@ -89,6 +89,8 @@ export class Stage {
     cancelAnimationFrame(this.asked);
     this.controls.dispose();
     for (const group of [this.frameGroup, this.linesGroup, this.chosenGroup, this.markGroup]) clear(group);
+    for (const material of made.values()) material.dispose();
+    made.clear();
     this.renderer.dispose();
   }
 
@@ -126,45 +128,32 @@ export class Stage {
       ] as const) {
         const made = thingsGeometry(list);
         if (!made) continue;
-        const colour = token(LOOKS[nature].token);
-        const material = new MeshLambertMaterial({
-          color: colour,
-          transparent: opacity < 1,
-          opacity,
-          depthWrite: opacity === 1,
-          side: DoubleSide,
-        });
-        const lines = new LineBasicMaterial({ color: token('ink-soft'), transparent: true, opacity: opacity < 1 ? 0.35 : 0.8 });
+        const material = matt(LOOKS[nature].token, opacity);
+        const edge = opacity < 1 ? 0.35 : 0.8;
+        const lines = kept(
+          `edge ${edge}`,
+          () => new LineBasicMaterial({ color: token('ink-soft'), transparent: true, opacity: edge }),
+        );
         this.frameGroup.add(new Mesh(made.faces, material), new LineSegments(made.edges, lines));
       }
     }
     this.ask();
   }
 
-  /** All lines but the chosen one, one geometry an ink. */
-  setLines(lines: readonly TubeShown[]): void {
+  /** All lines but the chosen one, one geometry an ink, and their clips. */
+  setLines(lines: readonly TubeShown[], clips: readonly Vec3[]): void {
     clear(this.linesGroup);
     for (const ink of new Set(lines.map((line) => line.ink))) {
       const own = lines.filter((line) => line.ink === ink).map((line) => ({ ...line, radiusMm: Math.max(line.radiusMm, 4) }));
-      this.linesGroup.add(
-        new Mesh(tubesGeometry(own), new MeshLambertMaterial({ color: token(ink), transparent: true, opacity: 0.75 })),
-      );
+      this.linesGroup.add(new Mesh(tubesGeometry(own), matt(ink, 0.75)));
     }
+    if (clips.length) this.linesGroup.add(boxes(clips, [12, 18, 18], 'ink-soft'));
     this.ask();
   }
 
   setPorts(places: readonly Vec3[]): void {
     clear(this.markGroup);
-    if (places.length) {
-      const ports = new InstancedMesh(
-        new BoxGeometry(26, 26, 26),
-        new MeshLambertMaterial({ color: token('ink') }),
-        places.length,
-      );
-      for (const [i, at] of places.entries()) ports.setMatrixAt(i, new Matrix4().makeTranslation(...at));
-      ports.frustumCulled = false;
-      this.markGroup.add(ports);
-    }
+    if (places.length) this.markGroup.add(boxes(places, [26, 26, 26], 'ink'));
     this.ask();
   }
 
@@ -178,23 +167,20 @@ export class Stage {
       // Drawn once where it stands, and faintly through whatever hides it.
       const through = new Mesh(
         tube,
-        new MeshBasicMaterial({ color: token(line.ink), depthTest: false, transparent: true, opacity: 0.45 }),
+        kept(
+          `through ${line.ink}`,
+          () => new MeshBasicMaterial({ color: token(line.ink), depthTest: false, transparent: true, opacity: 0.45 }),
+        ),
       );
       through.renderOrder = 3;
-      this.chosenGroup.add(new Mesh(tube, new MeshLambertMaterial({ color: token(line.ink) })), through);
-      if (line.clips.length) {
-        const clips = new InstancedMesh(
-          new BoxGeometry(16, 24, 24),
-          new MeshLambertMaterial({ color: token('ink') }),
-          line.clips.length,
-        );
-        for (const [i, at] of line.clips.entries()) clips.setMatrixAt(i, new Matrix4().makeTranslation(...at));
-        clips.frustumCulled = false;
-        this.chosenGroup.add(clips);
-      }
+      this.chosenGroup.add(new Mesh(tube, matt(line.ink)), through);
+      if (line.clips.length) this.chosenGroup.add(boxes(line.clips, [16, 24, 24], 'ink'));
       if (line.gaps.length) {
         const gaps = new BufferGeometry().setFromPoints(line.gaps.flatMap(([from, to]) => [vector(from), vector(to)]));
-        const seen = new LineSegments(gaps, new LineBasicMaterial({ color: token('stop'), depthTest: false }));
+        const seen = new LineSegments(
+          gaps,
+          kept('gap', () => new LineBasicMaterial({ color: token('stop'), depthTest: false })),
+        );
         seen.renderOrder = 4;
         this.chosenGroup.add(seen);
       }
@@ -308,6 +294,36 @@ export class Stage {
   }
 }
 
+/** Boxes of one size at many places, as one thing to draw. */
+function boxes(places: readonly Vec3[], size: readonly [number, number, number], ink: string): InstancedMesh {
+  const made = new InstancedMesh(new BoxGeometry(...size), matt(ink), places.length);
+  for (const [i, at] of places.entries()) made.setMatrixAt(i, new Matrix4().makeTranslation(...at));
+  made.frustumCulled = false;
+  return made;
+}
+
+/** Materials by what they look like, made once: a new one each time would have its shader compiled each time. */
+const made = new Map<string, Material>();
+function kept<T extends Material>(key: string, make: () => T): T {
+  const known = made.get(key) as T | undefined;
+  if (known) return known;
+  const fresh = make();
+  made.set(key, fresh);
+  return fresh;
+}
+const matt = (ink: string, opacity = 1): MeshLambertMaterial =>
+  kept(
+    `matt ${ink} ${opacity}`,
+    () =>
+      new MeshLambertMaterial({
+        color: token(ink),
+        transparent: opacity < 1,
+        opacity,
+        depthWrite: opacity === 1,
+        side: DoubleSide,
+      }),
+  );
+
 function handles(order: number): InstancedMesh {
   const made = new InstancedMesh(
     new SphereGeometry(1, 16, 12),
@@ -320,12 +336,11 @@ function handles(order: number): InstancedMesh {
   return made;
 }
 
-/** Empties a group and gives back what it held on the card. */
+/** Empties a group and gives back the geometry it held on the card; materials are kept. */
 function clear(group: Group): void {
   group.traverse((item: Object3D) => {
     if (item instanceof Mesh || item instanceof Line || item instanceof LineSegments) {
       (item.geometry as BufferGeometry).dispose();
-      (item.material as { dispose(): void }).dispose();
       if (item instanceof InstancedMesh) item.dispose();
     }
   });

@@ -1,5 +1,6 @@
 import { naturalHz, spanForHz, type Beam, type Stretch } from '../clips/index.ts';
 import {
+  boxGap,
   clearanceTo,
   gapTo,
   meshEpoch,
@@ -21,7 +22,7 @@ const FLUID_KG_M3 = 1060;
 const SLEEVE_SHARE = 0.4;
 export const LEAST_KEPT_MM = 40;
 /** How much further than wanted a thing is still worth showing, mm. */
-const SHOWN_MM = 60;
+const SHOWN_MM = 40;
 /** Past this a clip no longer sits on what holds it: a bracket stands between. Common practice. */
 const DIRECT_MM = 25;
 /** Clips of two lines this near one another, on lines that run side by side, may be one clip. Common practice. */
@@ -95,11 +96,21 @@ function sleeved(sleeves: Line['sleeves'], kind: 'heat' | 'chafe', lengthMm: num
   return { bare, covered };
 }
 
+/** Least and most of points on each axis. */
+function corners(points: readonly Vec3[]): readonly [Vec3, Vec3] {
+  const side = (pick: (a: number, b: number) => number): Vec3 =>
+    points.reduce<Vec3>((at, p) => [pick(at[0], p[0]), pick(at[1], p[1]), pick(at[2], p[2])], points[0]!);
+  return [side(Math.min), side(Math.max)];
+}
+
 /** The nearest a line comes to each thing that it is not fixed to, where that is worth showing. */
 function nearOf(view: LineView, points: readonly Vec3[], lengthMm: number, obstacles: readonly Obstacle[]): Near[] {
   const found: Near[] = [];
+  const [min, max] = corners(points);
   for (const obstacle of obstacles) {
-    const { thing } = obstacle;
+    const { thing, box, growMm } = obstacle;
+    // Things that lie far from all of the line are passed over at once.
+    if (!box || boxGap(box, min, max) > thing.keepMm + SHOWN_MM + growMm + view.tube.odMm) continue;
     const measure = (stretches: readonly Stretch[], wantedMm: number): void => {
       let best: Clearance | null = null;
       for (const [from, to] of stretches) {

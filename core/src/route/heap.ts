@@ -15,7 +15,8 @@ export class StateHeap {
       states.set(this.states);
       [this.keys, this.states] = [keys, states];
     }
-    const { keys, states } = this;
+    const keys = this.keys;
+    const states = this.states;
     let at = this.count++;
     while (at > 0) {
       const above = (at - 1) >> 1;
@@ -35,10 +36,12 @@ export class StateHeap {
 
   /** Takes the state with the least key. */
   pop(): number {
-    const { keys, states } = this;
+    const keys = this.keys;
+    const states = this.states;
     const top = states[0]!;
     const last = --this.count;
-    const [key, state] = [keys[last]!, states[last]!];
+    const key = keys[last]!;
+    const state = states[last]!;
     let at = 0;
     for (let child = 1; child < last; child = 2 * at + 1) {
       if (child + 1 < last && keys[child + 1]! < keys[child]!) child++;

@@ -22,11 +22,27 @@ export interface Found {
 
 /** Lengths under this are none. */
 const NIL_MM = 1e-9;
+const FURTHER_ON = 1 - 1e-9;
 
 /** How far it is to the next node in each direction, by node number. */
 export function strides({ mm: [xs, ys] }: Lattice): readonly number[] {
   const step = [1, xs.length, xs.length * ys.length];
   return DIRECTIONS.map((_, d) => (d & 1 ? step[d >> 1]! : -step[d >> 1]!));
+}
+
+/** What is known of each state, kept from one search to the next so that none begins by wiping it: `seen` says of which round it is. */
+interface Scratch {
+  readonly best: Float64Array;
+  readonly came: Int32Array;
+  readonly seen: Uint32Array;
+  round: number;
+}
+let scratch: Scratch | null = null;
+function scratchFor(states: number): Scratch {
+  if (!scratch || scratch.best.length < states)
+    scratch = { best: new Float64Array(states), came: new Int32Array(states), seen: new Uint32Array(states), round: 0 };
+  scratch.round++;
+  return scratch;
 }
 
 /**
@@ -48,55 +64,68 @@ export function cheapest(
   const [nx, ny] = [mm[0].length, mm[1].length];
   const [start, goal] = [nodeOf(lattice, from.at), nodeOf(lattice, to.at)];
   const states = lattice.count * 6;
-  const best = new Float64Array(states).fill(Infinity);
-  const came = new Int32Array(states).fill(-1);
-  const closed = new Uint8Array(states);
+  const { best, came, seen, round } = scratchFor(states);
+  const [open, closed] = [2 * round, 2 * round + 1];
   const heap = new StateHeap();
   // What is left along each axis, by index.
-  const off = mm.map((list, axis) => list.map((at) => Math.abs(at - to.at[axis]!))) as [Float64Array, Float64Array, Float64Array];
+  const [offX, offY, offZ] = mm.map((list, axis) => list.map((at) => Math.abs(at - to.at[axis]!))) as [
+    Float64Array,
+    Float64Array,
+    Float64Array,
+  ];
   const left = (i: number, j: number, k: number, axis: number): number => {
-    const [x, y, z] = [off[0][i]!, off[1][j]!, off[2][k]!];
+    const x = offX[i]!;
+    const y = offY[j]!;
+    const z = offZ[k]!;
     const turns = (x > NIL_MM && axis !== 0 ? 1 : 0) + (y > NIL_MM && axis !== 1 ? 1 : 0) + (z > NIL_MM && axis !== 2 ? 1 : 0);
     return x + y + z + turns * costs.bend;
   };
-  const reach = (node: number, direction: number, cost: number, before: number): void => {
+  /** Node and its three indices, the direction there, what it costs and the state before. */
+  const reach = (node: number, i: number, j: number, k: number, direction: number, cost: number, before: number): void => {
     const state = node * 6 + direction;
-    if (cost >= best[state]! - NIL_MM) return;
+    if (seen[state]! >= open && cost >= best[state]! - NIL_MM) return;
+    seen[state] = open;
     best[state] = cost;
     came[state] = before;
-    const i = node % nx;
-    const rest = (node - i) / nx;
-    const j = rest % ny;
-    heap.push(cost + left(i, j, (rest - j) / ny, direction >> 1), state);
+    // Of states that promise the same, the one further on comes first.
+    heap.push(cost * FURTHER_ON + left(i, j, k, direction >> 1), state);
   };
-  reach(start, from.direction, 0, -1);
-  const index = [0, 0, 0];
+  const index = new Int32Array(3);
+  const find = (node: number): void => {
+    index[0] = node % nx;
+    const rest = (node - index[0]!) / nx;
+    index[1] = rest % ny;
+    index[2] = (rest - index[1]!) / ny;
+  };
+  find(start);
+  reach(start, index[0]!, index[1]!, index[2]!, from.direction, 0, -1);
   let looked = 0;
   while (heap.size) {
     const state = heap.pop();
-    if (closed[state]) continue;
-    closed[state] = 1;
+    if (seen[state] === closed) continue;
+    seen[state] = closed;
     if (++looked % 20_000 === 0) progress(looked);
     const direction = state % 6;
     const node = (state - direction) / 6;
     const cost = best[state]!;
+    find(node);
+    const [i0, j0, k0] = [index[0]!, index[1]!, index[2]!];
     if (node === goal) {
       if (direction === to.direction) return { cornersMm: cornersOf(lattice, came, state), cost, looked };
       // A last bend into the goal's own leg needs no further straight: the leg is straight enough.
-      if (!isReverse(direction, to.direction)) reach(goal, to.direction, cost + costs.bend, state);
+      if (!isReverse(direction, to.direction)) reach(goal, i0, j0, k0, to.direction, cost + costs.bend, state);
       continue;
     }
-    index[0] = node % nx;
-    const rest = (node - index[0]) / nx;
-    index[1] = rest % ny;
-    index[2] = (rest - index[1]) / ny;
     for (let next = 0; next < 6; next++) {
       if (isReverse(next, direction)) continue;
       const axis = axisOf(next);
       const list = mm[axis];
       const way = next & 1 ? 1 : -1;
       const wanted = next === direction ? 0 : straightMm;
-      let [at, i, run, more] = [node, index[axis]!, 0, next === direction ? 0 : costs.bend];
+      let at = node;
+      let i = index[axis]!;
+      let run = 0;
+      let more = next === direction ? 0 : costs.bend;
       do {
         const ahead = i + way;
         if (ahead < 0 || ahead >= list.length) {
@@ -111,7 +140,8 @@ export function cheapest(
       } while (run < wanted - NIL_MM && more < Infinity && at !== goal);
       // A way that meets the goal before its last bend has room may not bend again there.
       const cramped = at === goal && run < wanted - NIL_MM && next !== to.direction;
-      if (more < Infinity && !cramped) reach(at, next, cost + more, state);
+      if (more < Infinity && !cramped)
+        reach(at, axis === 0 ? i : i0, axis === 1 ? i : j0, axis === 2 ? i : k0, next, cost + more, state);
     }
   }
   return null;

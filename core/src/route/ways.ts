@@ -117,9 +117,9 @@ function edgeCosts(lattice: Lattice, input: WayInput): Costs {
   return {
     bend: BEND_MM,
     perMm: (from, to, direction) => {
-      const [low, top] = from < to ? [from, to] : [to, from];
+      const low = from < to ? from : to;
       const edge = low * 3 + (direction >> 1);
-      return (known[edge] ||= cost(low, top));
+      return (known[edge] ||= cost(low, from < to ? to : from));
     },
   };
 }
