@@ -2,8 +2,17 @@ import { mkdirSync } from 'node:fs';
 import { launch, openPlan, ROOT, serve, watch } from '../e2e/browser.ts';
 
 /** Rewrites docs/screenshots from the demo plan: one picture of each main view. */
-const SHOTS: readonly { name: string; station: string; line?: string; press?: string }[] = [
+const SHOTS: readonly {
+  name: string;
+  station: string;
+  line?: string;
+  press?: string;
+  taps?: readonly string[];
+  wait?: string;
+}[] = [
   { name: 'measure', station: 'measure' },
+  { name: 'vehicle', station: 'measure', taps: ['Vehicle'] },
+  { name: 'ways', station: 'route', line: 'line-r1', taps: ['Find a way', 'Look for ways'], wait: '[data-way="1"]' },
   { name: 'size', station: 'size' },
   { name: 'plumb', station: 'plumb' },
   { name: 'route', station: 'route', line: 'line-r1' },
@@ -22,12 +31,19 @@ try {
   for (const shot of SHOTS) {
     await openPlan(page, server.url, 'gannet', shot.station);
     if (shot.line) await page.click(`[data-line="${shot.line}"], [data-joint="${shot.line}"]`);
+    if (shot.station === 'route')
+      await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5');
+    for (const tap of shot.taps ?? [])
+      await page.evaluate(
+        `[...document.querySelectorAll('button')].find((b) => b.textContent.trim() === ${JSON.stringify(tap)}).click()`,
+      );
+    if (shot.wait) await page.waitForSelector(shot.wait);
     if (shot.press) await page.keyboard.press(shot.press as 's');
     await page.evaluate(async () => {
       await document.fonts.ready;
       (document.activeElement as HTMLElement | null)?.blur();
     });
-    await new Promise((done) => setTimeout(done, 400));
+    await new Promise((done) => setTimeout(done, 800));
     await page.screenshot({ path: `${folder}/${shot.name}.png` });
   }
   for (const [name, path] of [
