@@ -15,7 +15,7 @@ import { Selection } from '../plan/selection';
 import type { Look, Stage } from './stage';
 
 /** How near a tap must be to mean something, px: a gloved finger's. */
-const REACH = { corner: 22, line: 16 };
+const REACH = { corner: 22, port: 14, line: 16 };
 /** Snaps draw from this far, px. */
 const SNAP_PX = 8;
 const LOOKS: readonly (readonly [Look, string])[] = [
@@ -69,7 +69,11 @@ interface Drag {
         >
       }
     </div>
-    @if (corner(); as at) {
+    @if (port(); as one) {
+      <button type="button" class="btn absolute top-3 left-3 bg-sheet" data-test="port-box" (click)="portPicked.emit(one.id)">
+        {{ one.name }}: see it in Measure
+      </button>
+    } @else if (corner(); as at) {
       <section
         class="card absolute top-3 right-3 left-3 flex flex-wrap items-end gap-x-4 gap-y-1 px-3 py-2"
         [attr.aria-label]="'Corner ' + at.node"
@@ -116,11 +120,14 @@ export class SpaceView {
   readonly ghost = input<readonly Vec3[] | null>(null);
   /** The chosen line as it would be; null when nothing is dragged. */
   readonly dragged = output<LineView | null>();
+  readonly portPicked = output<string>();
   readonly failed = output();
 
   protected readonly looks = LOOKS;
   protected readonly axes = AXES;
   protected readonly look = signal<Look>('around');
+  /** The port that was tapped last. */
+  protected readonly port = signal<{ id: string; name: string } | null>(null);
   protected readonly drag = signal<Drag | null>(null);
   protected readonly snapWords = signal('');
   protected readonly names = signal<readonly { text: string; x: number; y: number }[]>([]);
@@ -259,6 +266,7 @@ export class SpaceView {
     if (!stage || event.button > 0) return;
     const [x, y] = this.point(event);
     this.pressed = [x, y];
+    this.port.set(null);
     const node = this.cornerUnder(x, y);
     if (node === null) return;
     this.selection.chooseNode(node);
@@ -322,9 +330,16 @@ export class SpaceView {
     this.place(node, this.view().nodesMm[node]!.map((v, i) => (i === axis ? mm : v)) as unknown as Vec3);
   }
 
-  /** A tap that is no drag: a straight of the chosen line chooses the corner at its end, another line chooses that line. */
+  /** A tap that is no drag: a port says its name and leads to Measure, another line is chosen; the air lets the corner go. */
   private pick(x: number, y: number): void {
     const stage = this.stage()!;
+    const ports = [...this.store.view()!.ports.values()].filter(({ port }) => port.role !== 'bleeder');
+    const port = nearest(ports, REACH.port, ({ fixed }) => {
+      const seen = stage.at(fixed.atMm);
+      return seen ? Math.hypot(seen.x - x, seen.y - y) : Infinity;
+    });
+    this.port.set(port && { id: port.port.id, name: `${port.part.name}, ${port.port.name}` });
+    if (port) return;
     const line = nearest(this.store.view()!.lines, REACH.line, (view) => {
       const seen = this.tube(view).points.map((p) => stage.at(p));
       return seen.length > 1 && seen.every((p) => p)

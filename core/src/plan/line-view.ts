@@ -43,9 +43,16 @@ const cardOf = (nodesMm: readonly Vec3[], line: Line, bench: Bench, bender: Benc
     nodesMm,
     odMm,
     bender,
-    ends: { a: toolingOf(line.ends.a, bench), b: toolingOf(line.ends.b, bench) },
+    ends: { a: withSlack(line.ends.a, bench), b: withSlack(line.ends.b, bench) },
     trimMm: bench.trimMm,
   });
+
+/** Tube kept over at an end that waits for its mate counts like what a flare uses up. */
+function withSlack(end: LineEnd, bench: Bench): EndTooling {
+  const tooling = toolingOf(end, bench);
+  const slackMm = end.portId === null ? (end.open?.slackMm ?? 0) : 0;
+  return { ...tooling, flareExtraMm: tooling.flareExtraMm + slackMm };
+}
 
 function cardDigest(card: Card, line: Line): string {
   const tenth = (value: number): number => Math.round(value * 10);

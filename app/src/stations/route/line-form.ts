@@ -1,7 +1,8 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
-import { benderFor, FRESH_LINE, freshEnd, freshId, withTube, type Line, type LineEnd } from '@firm-line/core/plan';
+import { benderFor, FRESH_LINE, freshEnd, freshId, withTube, type Line, type LineEnd, type OpenEnd } from '@firm-line/core/plan';
 import { FLARES, nutById, nutFitsTube, NUTS, tubeById, tubeLabel, TUBES } from '@firm-line/core/stock';
+import { LengthField } from '../../kit/length-field';
 import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
 
@@ -10,6 +11,7 @@ const ENDS = ['a', 'b'] as const;
 /** What a line is: its name, circuit and tube, the ports it joins and the nut at each end. Makes new lines and changes old ones. */
 @Component({
   selector: 'fl-line-form',
+  imports: [LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <dialog
@@ -70,20 +72,57 @@ const ENDS = ['a', 'b'] as const;
                 }
               </select>
             </div>
+            @if (!isNew()) {
+              <div>
+                <label class="label block" for="line-origin">Where it comes from</label>
+                <select id="line-origin" class="field w-full" (change)="set({ origin: $any($event.target).value })">
+                  @for (one of origins; track one[0]) {
+                    <option [value]="one[0]" [selected]="one[0] === line.origin">{{ one[1] }}</option>
+                  }
+                </select>
+              </div>
+            }
             @for (end of ends; track end) {
               <fieldset class="rounded-lg border border-rule p-3">
                 <legend class="px-1 font-semibold">End {{ end.toUpperCase() }}</legend>
                 <label class="label block" [attr.for]="'port-' + end">Port</label>
-                <select
-                  [id]="'port-' + end"
-                  class="field w-full"
-                  (change)="setEnd(end, { portId: $any($event.target).value || null })"
-                >
+                <select [id]="'port-' + end" class="field w-full" (change)="setPort(end, $any($event.target).value || null)">
                   <option value="">No port yet</option>
                   @for (port of free(end); track port.id) {
                     <option [value]="port.id" [selected]="port.id === line.ends[end].portId">{{ port.name }}</option>
                   }
                 </select>
+                @if (line.ends[end].open; as open) {
+                  <div class="mt-2 grid grid-cols-2 gap-2" data-test="open-end">
+                    <div class="col-span-2">
+                      <label class="label block" [attr.for]="'waits-' + end">It waits for</label>
+                      <input
+                        [id]="'waits-' + end"
+                        class="field w-full"
+                        maxlength="80"
+                        placeholder="the axle swap"
+                        autocomplete="off"
+                        [value]="open.waitsFor"
+                        (change)="setOpen(end, { waitsFor: $any($event.target).value.trim() })"
+                      />
+                    </div>
+                    <fl-length-field
+                      label="Tube kept over"
+                      [leastMm]="0"
+                      [mostMm]="5000"
+                      [valueMm]="open.slackMm"
+                      (changed)="setOpen(end, { slackMm: $event })"
+                    />
+                    <label class="flex min-h-12 items-center gap-2 self-end"
+                      ><input
+                        type="checkbox"
+                        class="size-6 accent-fluid"
+                        [checked]="open.capped"
+                        (change)="setOpen(end, { capped: $any($event.target).checked })"
+                      />capped</label
+                    >
+                  </div>
+                }
                 <label class="label mt-2 block" [attr.for]="'nut-' + end">Flare and nut</label>
                 <select [id]="'nut-' + end" class="field w-full" (change)="setNut(end, $any($event.target).value)">
                   @for (nut of nuts(); track nut.id) {
@@ -122,6 +161,7 @@ export class LineForm {
   protected readonly isNew = signal(false);
   protected readonly fault = signal<string | null>(null);
   protected readonly ends = ENDS;
+  protected readonly origins = [['made', 'bent here'], ['kept', 'kept from the vehicle'], ['bought', 'bought bent']] as const; // prettier-ignore
   protected readonly tubes = TUBES;
   protected readonly flares = FLARES;
   protected readonly label = tubeLabel;
@@ -163,6 +203,16 @@ export class LineForm {
   }
   protected set(patch: Partial<Line>): void {
     this.draft.update((line) => line && { ...line, ...patch });
+  }
+  /** An end taken off its port stays where it was, open, with tube kept over for what comes. */
+  protected setPort(end: 'a' | 'b', portId: string | null): void {
+    const view = this.store.view()!.lines.find((one) => one.line.id === this.draft()!.id);
+    const atMm = view?.nodesMm.at(end === 'a' ? 0 : -1);
+    this.setEnd(end, { portId, open: portId === null && atMm ? { atMm, slackMm: 50, capped: false, waitsFor: '' } : null });
+  }
+  protected setOpen(end: 'a' | 'b', patch: Partial<OpenEnd>): void {
+    const { open } = this.draft()!.ends[end];
+    if (open) this.setEnd(end, { open: { ...open, ...patch } });
   }
   protected setEnd(end: 'a' | 'b', patch: Partial<LineEnd>): void {
     this.draft.update((line) => line && { ...line, ends: { ...line.ends, [end]: { ...line.ends[end], ...patch } } });

@@ -45,6 +45,25 @@ describe('Route among the things of the vehicle', () => {
     expect(at.store.plan()!.lines.some((l) => l.name === 'F3b')).toBe(false);
   });
 
+  test('an end may be left open: it keeps its place and its slack, waits for a name, and asks to be capped', async () => {
+    HTMLDialogElement.prototype.showModal ??= () => undefined;
+    HTMLDialogElement.prototype.close ??= () => undefined;
+    const at = await station(RouteStation, 's7', 'line-r2');
+    const cut = (): number => at.store.view()!.lines.find((v) => v.line.id === 'line-r2')!.card!.stockCutMm;
+    const before = cut();
+    await at.click(at.button('Line details'));
+    const port = at.one<HTMLSelectElement>('#port-b');
+    port.value = '';
+    port.dispatchEvent(new Event('change'));
+    await at.settle();
+    await at.type(at.one<HTMLInputElement>('#waits-b'), 'the axle swap');
+    at.one<HTMLFormElement>('fl-line-form form').dispatchEvent(new Event('submit', { cancelable: true }));
+    await at.settle();
+    const found = at.store.snags().filter((s) => s.where === 'R2, end B').map((s) => [s.rule, s.text]);
+    expect(found).toEqual(expect.arrayContaining([['line-open', 'It waits for the axle swap.'], ['open-uncapped', 'This end stands open and is not capped.']]));
+    expect(cut()).toBeCloseTo(before + 50, 6);
+  }); // prettier-ignore
+
   test('a template says by how much it misses, and which row cannot be read', async () => {
     const at = await station(RouteStation, 's5');
     const field = at.one<HTMLTextAreaElement>('#template-bends');

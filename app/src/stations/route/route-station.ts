@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { cutSigmaMm, lineSpace, type LineView } from '@firm-line/core/plan';
+import { cutSigmaMm, lineSpace, sharesWith, type LineView } from '@firm-line/core/plan';
 import { tubeLabel } from '@firm-line/core/stock';
 import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
@@ -49,7 +49,14 @@ import { MoveList } from './move-list';
       <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(0,1fr)]">
         <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
           @if (inSpace()) {
-            <fl-space-view class="flex-1" [view]="view" [ghost]="ghost()" (dragged)="dragged.set($event)" (failed)="noSpace()">
+            <fl-space-view
+              class="flex-1"
+              [view]="view"
+              [ghost]="ghost()"
+              (dragged)="dragged.set($event)"
+              (portPicked)="jump.to('measure', { kind: 'port', id: $event })"
+              (failed)="noSpace()"
+            >
               <button type="button" class="btn bg-sheet px-3" (click)="flat.set(true)">Flat views</button>
               <button type="button" class="btn-main px-3" (click)="finding.set(true)">Find a way</button>
             </fl-space-view>
@@ -143,7 +150,13 @@ export class RouteStation {
     const space = view && lineSpace(this.store.plan()!, view);
     if (!space || !space.clips.length) return space ? 'No clips yet' : '';
     const longest = Math.max(...space.spans.map((span) => span.lengthMm));
-    return `${space.clips.length} clips, longest span ${this.mm(longest)}`;
+    const others = this.store.view()!.lines.filter((line) => line.line.id !== view.line.id);
+    const shared = others.flatMap((line) => {
+      const theirs = lineSpace(this.store.plan()!, line)?.clips ?? [];
+      return space.clips.some((clip) => sharesWith(clip, theirs).length) ? [line.line.name] : [];
+    });
+    const words = `${space.clips.length} clips, longest span ${this.mm(longest)}`;
+    return shared.length ? `${words}; some may be one with ${shared.join(', ')}'s` : words;
   });
   protected readonly origin = computed(
     () => ({ made: '', kept: ', kept from the vehicle', bought: ', bought bent' })[this.shown()?.line.origin ?? 'made'],
