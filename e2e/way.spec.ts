@@ -137,7 +137,7 @@ describe('the whole way, by keyboard alone', () => {
     expect(await textOf(page, 'fl-snag-drawer')).toContain('could only sit between two bends');
     await press(page, '[aria-label="Go to F3, end B in Route"]');
     await waitText(page, 'fl-route-station h2', 'F3');
-    await press(page, 'fl-move-list fl-snag-row button');
+    await press(page, 'fl-move-list li fl-snag-row button');
     await page.waitForFunction(
       () => !document.querySelector('fl-snag-drawer')!.textContent!.includes('could only sit between two bends'),
     );
