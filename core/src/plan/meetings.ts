@@ -25,13 +25,17 @@ function meetingOf(plan: Plan, a: LineView, b: LineView, withinMm: number): Meet
   for (let i = 1; i < one.points.length; i++) {
     const [p, q] = [one.points[i - 1]!, one.points[i]!];
     const long = distance(p, q);
+    run += long;
+    // A piece that lies far from all of the other line is passed over.
+    if (boxGap(around(other.points), p, q) > limit) continue;
+    const own = boxRound([p, q]);
     let otherRun = 0;
     for (let k = 1; k < other.points.length; k++) {
       const [r, s] = [other.points[k - 1]!, other.points[k]!];
       const otherLong = distance(r, s);
-      if (boxGap(boxRound([p, q]), r, s) <= limit) {
+      if (boxGap(own, r, s) <= limit) {
         const [share, otherShare] = segmentShares(p, q, r, s);
-        const [atMm, otherMm] = [run + share * long, otherRun + otherShare * otherLong];
+        const [atMm, otherMm] = [run - long + share * long, otherRun + otherShare * otherLong];
         const inside = (at: number, lengthMm: number): boolean => at > AT_ENDS_MM && at < lengthMm - AT_ENDS_MM;
         if (inside(atMm, one.lengthMm) && inside(otherMm, other.lengthMm)) {
           const pointMm = addScaled(p, sub(q, p), share);
@@ -42,7 +46,6 @@ function meetingOf(plan: Plan, a: LineView, b: LineView, withinMm: number): Meet
       }
       otherRun += otherLong;
     }
-    run += long;
   }
   return best;
 }
@@ -52,13 +55,13 @@ const met = new WeakMap<LineView, WeakMap<LineView, { withinMm: number; meeting:
 /** Pairs of lines that come within `withinMm` of one another away from their ends, each pair once. */
 export function meetings(plan: Plan, lines: readonly LineView[], withinMm: number): Meeting[] {
   const bent = lines.filter((view) => view.card);
-  const boxes = new Map(bent.map((view) => [view, boxRound(lineSpace(plan, view)!.points)]));
+  const boxes = new Map(bent.map((view) => [view, around(lineSpace(plan, view)!.points)]));
   return bent.flatMap((a, i) =>
     bent.slice(i + 1).flatMap((b): Meeting[] => {
       const [one, other] = [boxes.get(a)!, boxes.get(b)!];
       if (boxGap(one, other.min, other.max) > withinMm + a.tube.odMm + b.tube.odMm) return [];
-      const known = met.get(a)?.get(b);
-      if (known?.withinMm === withinMm) return known.meeting ? [known.meeting] : [];
+      const before = met.get(a)?.get(b);
+      if (before?.withinMm === withinMm) return before.meeting ? [before.meeting] : [];
       const meeting = meetingOf(plan, a, b, withinMm);
       if (!met.has(a)) met.set(a, new WeakMap());
       met.get(a)!.set(b, { withinMm, meeting });
@@ -67,6 +70,15 @@ export function meetings(plan: Plan, lines: readonly LineView[], withinMm: numbe
   );
 }
 
+const known = new WeakMap<readonly Vec3[], Box>();
+/** The box round a line's points, computed once. */
+function around(points: readonly Vec3[]): Box {
+  const before = known.get(points);
+  if (before) return before;
+  const box = boxRound(points);
+  known.set(points, box);
+  return box;
+}
 const boxRound = (points: readonly Vec3[]): Box => ({
   min: [0, 1, 2].map((i) => Math.min(...points.map((p) => p[i]!))) as unknown as Vec3,
   max: [0, 1, 2].map((i) => Math.max(...points.map((p) => p[i]!))) as unknown as Vec3,
