@@ -1,12 +1,12 @@
-import createGraph from 'ngraph.graph';
 import { aStar } from 'ngraph.path';
 import { ExtendedTriangle } from 'three-mesh-bvh';
 import { Line3, PlaneGeometry, Vector3 } from 'three';
 import { clips, type ClipLimits } from '../core/src/clips/index.ts';
 import { meshIndex, treeOf } from '../core/src/mesh/index.ts';
 import { lineSpace, obstaclesOf, viewPlan } from '../core/src/plan/index.ts';
-import { cheapest, DIRECTIONS, nodeOf, placeOf, problemOf, type Problem, type WayInput } from '../core/src/route/index.ts';
-import { distance, dot, sub, type Vec3 } from '../core/src/vec/index.ts';
+import { cheapest, nodeOf, problemOf, type Problem, type WayInput } from '../core/src/route/index.ts';
+import type { Vec3 } from '../core/src/vec/index.ts';
+import { latticeGraph } from '../core/src/testing/lattice-graph.ts';
 import { bigPlan, gannet, middleMs, random } from './lines.ts';
 
 const STRAIGHT_MM = 45;
@@ -25,45 +25,13 @@ function wayInput(pitchMm: number): WayInput {
 }
 const run = ({ lattice, from, to, costs }: Problem) => cheapest(lattice, from, to, costs, STRAIGHT_MM);
 
-/** The same states, turns and costs as a graph of the library's. */
-function graphOf({ lattice, costs, to }: Problem) {
-  const graph = createGraph();
-  const [nx, ny] = [lattice.mm[0].length, lattice.mm[1].length];
-  const strides = DIRECTIONS.map((_, d) => [1, nx, nx * ny][d >> 1]! * (d & 1 ? 1 : -1));
-  const places = Array.from({ length: lattice.count }, (_, node) => placeOf(lattice, node));
-  const goal = nodeOf(lattice, to.at);
-  for (let node = 0; node < lattice.count; node++)
-    for (let direction = 0; direction < 6; direction++)
-      for (let next = 0; next < 6; next++) {
-        if ((next ^ direction) === 1) continue;
-        const turn = next !== direction;
-        if (node === goal) {
-          if (turn && next === to.direction) graph.addLink(node * 6 + direction, node * 6 + next, costs.bend);
-          continue;
-        }
-        let [at, done, cost] = [node, 0, turn ? costs.bend : 0];
-        const wanted = turn ? STRAIGHT_MM : 0;
-        do {
-          const ahead = at + strides[next]!;
-          const [here, there] = [places[at]!, places[ahead]];
-          const step = there ? distance(here, there) : 0;
-          if (!step || dot(sub(there!, here), DIRECTIONS[next]!) < step - 1e-9) cost = Infinity;
-          else cost += step * costs.perMm(at, ahead, next);
-          [at, done] = [ahead, done + step];
-        } while (done < wanted - 1e-9 && cost < Infinity && at !== goal);
-        if (cost < Infinity && !(at === goal && done < wanted - 1e-9 && next !== to.direction))
-          graph.addLink(node * 6 + direction, at * 6 + next, cost);
-      }
-  return { graph, places };
-}
-
 /** Finding a way beside the library's A* over the same lattice, costs and estimate; and ours alone on a finer one. */
 export function benchWays(): void {
   const problem = problemOf(wayInput(40));
   const first = performance.now();
   const ours = run(problem)!;
   const coldMs = performance.now() - first;
-  const { graph, places } = graphOf(problem);
+  const { graph, places } = latticeGraph(problem, STRAIGHT_MM);
   const left = (state: number): number => {
     const place = places[Math.floor(state / 6)]!;
     const axis = (state % 6) >> 1;

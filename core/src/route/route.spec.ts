@@ -1,7 +1,7 @@
-import createGraph from 'ngraph.graph';
 import { aStar } from 'ngraph.path';
 import { gapTo, obstacleOf, THING_SPECS, type Shape, type Thing, type ThingKind } from '../frame/index.ts';
-import { distance, dot, sub, unit, type Vec3 } from '../vec/index.ts';
+import { dot, sub, unit, type Vec3 } from '../vec/index.ts';
+import { latticeGraph } from '../testing/lattice-graph.ts';
 import { cheapest, DIRECTIONS, findWays, makeLattice, nodeOf, placeOf, problemOf, shareNear, type Problem, type WayInput } from './index.ts'; // prettier-ignore
 
 const thing = (id: string, kind: ThingKind, shape: Shape): Thing => {
@@ -83,38 +83,12 @@ describe('a way found', () => {
   });
 });
 
-/** The same lattice, turns and costs as a graph, searched by ngraph.path. */
-function theirs({ lattice, costs, from, to }: Problem, straightMm: number): number {
-  const graph = createGraph();
-  const strides = DIRECTIONS.map((_, d) => {
-    const size = [1, lattice.mm[0].length, lattice.mm[0].length * lattice.mm[1].length][d >> 1]!;
-    return d & 1 ? size : -size;
-  });
-  const goal = nodeOf(lattice, to.at);
-  for (let node = 0; node < lattice.count; node++)
-    for (let direction = 0; direction < 6; direction++)
-      for (let next = 0; next < 6; next++) {
-        if ((next ^ direction) === 1) continue;
-        const turn = next !== direction;
-        if (node === goal) {
-          if (turn && next === to.direction) graph.addLink(node * 6 + direction, node * 6 + next, costs.bend);
-          continue;
-        }
-        let [at, run, cost] = [node, 0, turn ? costs.bend : 0];
-        do {
-          const here = placeOf(lattice, at);
-          const ahead = at + strides[next]!;
-          const there = ahead >= 0 && ahead < lattice.count ? placeOf(lattice, ahead) : here;
-          const step = distance(here, there);
-          // Off the edge of the lattice a stride lands in another row.
-          if (!step || dot(sub(there, here), DIRECTIONS[next]!) < step - 1e-9) cost = Infinity;
-          else cost += step * costs.perMm(at, ahead, next);
-          [at, run] = [ahead, run + step];
-        } while (run < (turn ? straightMm : 0) - 1e-9 && cost < Infinity && at !== goal);
-        if (cost < Infinity && !(at === goal && run < (turn ? straightMm : 0) - 1e-9 && next !== to.direction))
-          graph.addLink(node * 6 + direction, at * 6 + next, cost);
-      }
-  const path = aStar(graph, { oriented: true, distance: (_a, _b, link) => link.data as number }).find(nodeOf(lattice, from.at) * 6 + from.direction, goal * 6 + to.direction).reverse(); // prettier-ignore
+/** What ngraph.path finds over the same lattice, turns and costs. */
+function theirs(problem: Problem, straightMm: number): number {
+  const { graph } = latticeGraph(problem, straightMm);
+  const state = ({ at, direction }: Problem['from']): number => nodeOf(problem.lattice, at) * 6 + direction;
+  const finder = aStar(graph, { oriented: true, distance: (_a, _b, link) => link.data as number });
+  const path = finder.find(state(problem.from), state(problem.to)).reverse();
   return path.slice(1).reduce((sum, node, i) => sum + (graph.getLink(path[i]!.id, node.id)!.data as number), 0);
 }
 
