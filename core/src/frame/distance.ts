@@ -122,6 +122,13 @@ export const joinBoxes = (boxes: readonly Box[]): Box => ({
   max: [0, 1, 2].map((i) => Math.max(...boxes.map((b) => b.max[i]!))) as unknown as Vec3,
 });
 
+/** The upright box round points. */
+export function boxRound(points: readonly Vec3[]): Box {
+  const side = (pick: (a: number, b: number) => number): Vec3 =>
+    points.reduce<Vec3>((at, p) => [pick(at[0], p[0]), pick(at[1], p[1]), pick(at[2], p[2])], points[0]!);
+  return { min: side(Math.min), max: side(Math.max) };
+}
+
 /** A distance that a segment can be no nearer than, from the box round it: 0 where the boxes meet. */
 export function boxGap({ min, max }: Box, from: Vec3, to: Vec3): number {
   let sum = 0;

@@ -4,6 +4,7 @@ export {
   barAxes,
   boxGap,
   boxOf,
+  boxRound,
   joinBoxes,
   nearestOn,
   segmentGap,

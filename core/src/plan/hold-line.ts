@@ -1,4 +1,4 @@
-import { clips, spanForHz, type Stretch } from '../clips/index.ts';
+import { clips, spanForHz, stretchesLeft, type Stretch } from '../clips/index.ts';
 import { InputError } from '../fault/index.ts';
 import { stretchesNear, type Obstacle } from '../frame/index.ts';
 import { polyline } from '../tube/index.ts';
@@ -17,18 +17,6 @@ const ALIKE = Math.cos((10 * Math.PI) / 180);
 /** Room a clip wants beside a bend or a nut, mm along the tube. Common practice. */
 const BESIDE_MM = 8;
 
-/** What stretches leave of a length. */
-function between(stretches: readonly Stretch[], lengthMm: number): Stretch[] {
-  const left: Stretch[] = [];
-  let at = 0;
-  for (const [from, to] of [...stretches].sort((a, b) => a[0] - b[0])) {
-    if (from > at) left.push([at, from]);
-    at = Math.max(at, to);
-  }
-  if (at < lengthMm) left.push([at, lengthMm]);
-  return left;
-}
-
 /** Stretches where no clip can sit: bends, nuts, and where nothing is near enough to hold to. */
 function closedTo(
   view: LineView,
@@ -45,7 +33,7 @@ function closedTo(
     stretchesNear(holder, points, view.tube.odMm, plan.holding.reachMm - STEP_MM, STEP_MM),
   );
   // With nothing on the vehicle to hold to, clips are placed all the same: what they hold to is then an open point.
-  return [[0, nut('a')], ...bends, ...(holders.length ? between(held, lengthMm) : []), [lengthMm - nut('b'), lengthMm]];
+  return [[0, nut('a')], ...bends, ...(holders.length ? stretchesLeft(held, lengthMm) : []), [lengthMm - nut('b'), lengthMm]];
 }
 
 /** Clips that the looser limit away from the engine does not need are left out, one after another. */
@@ -91,7 +79,7 @@ export function holdLine(plan: Plan, view: LineView): number[] {
   const engine = shaken(view, points, obstacles, holding);
   const closed = closedTo(view, points, lengthMm, plan, obstacles.filter(({ thing }) => thing.holds)); // prettier-ignore
   // Where nut and first bend leave the first clip no place within the end's limit, it sits as near as it can.
-  const open = between(closed, lengthMm);
+  const open = stretchesLeft(closed, lengthMm);
   const endMm = Math.max(holding.endMm, open[0]?.[0] ?? 0, lengthMm - (open.at(-1)?.[1] ?? lengthMm));
   const excitationHz = view.line.shakeHz ?? (engine.length ? holding.engineHz : holding.frameHz);
   const { margin, maxSpanMm, frameHz } = holding;

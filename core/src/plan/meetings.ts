@@ -1,4 +1,4 @@
-import { boxGap, segmentShares, type Box } from '../frame/index.ts';
+import { boxGap, boxRound, segmentShares, type Box } from '../frame/index.ts';
 import { addScaled, distance, sub, type Vec3 } from '../vec/index.ts';
 import type { LineView } from './line-view.ts';
 import { lineSpace } from './space.ts';
@@ -79,7 +79,3 @@ function around(points: readonly Vec3[]): Box {
   known.set(points, box);
   return box;
 }
-const boxRound = (points: readonly Vec3[]): Box => ({
-  min: [0, 1, 2].map((i) => Math.min(...points.map((p) => p[i]!))) as unknown as Vec3,
-  max: [0, 1, 2].map((i) => Math.max(...points.map((p) => p[i]!))) as unknown as Vec3,
-});

@@ -1,6 +1,7 @@
-import { naturalHz, spanForHz, type Beam, type Stretch } from '../clips/index.ts';
+import { naturalHz, spanForHz, stretchesLeft, type Beam, type Stretch } from '../clips/index.ts';
 import {
   boxGap,
+  boxRound,
   clearanceTo,
   gapTo,
   meshEpoch,
@@ -83,30 +84,16 @@ export function beamOf({ tube }: Pick<LineView, 'tube'>): Beam {
   return { odMm: tube.odMm, wallMm: tube.wallMm, youngGPa, densityKgM3, fluidKgM3: FLUID_KG_M3 };
 }
 
-/** Stretches of a line that lie in a sleeve of a kind, and those that do not. */
-function sleeved(sleeves: Line['sleeves'], kind: 'heat' | 'chafe', lengthMm: number): { bare: Stretch[]; covered: Stretch[] } {
-  const covered = sleeves.filter((s) => s.kind === kind && s.toMm > s.fromMm).map((s): Stretch => [s.fromMm, Math.min(s.toMm, lengthMm)]).sort((a, b) => a[0] - b[0]); // prettier-ignore
-  const bare: Stretch[] = [];
-  let at = 0;
-  for (const [from, to] of covered) {
-    if (from > at) bare.push([at, from]);
-    at = Math.max(at, to);
-  }
-  if (at < lengthMm) bare.push([at, lengthMm]);
-  return { bare, covered };
-}
-
-/** Least and most of points on each axis. */
-function corners(points: readonly Vec3[]): readonly [Vec3, Vec3] {
-  const side = (pick: (a: number, b: number) => number): Vec3 =>
-    points.reduce<Vec3>((at, p) => [pick(at[0], p[0]), pick(at[1], p[1]), pick(at[2], p[2])], points[0]!);
-  return [side(Math.min), side(Math.max)];
+/** Stretches of a line that lie in a heat sleeve, and those that do not. */
+function sleeved(sleeves: Line['sleeves'], lengthMm: number): { bare: Stretch[]; covered: Stretch[] } {
+  const covered = sleeves.filter((s) => s.kind === 'heat' && s.toMm > s.fromMm).map((s): Stretch => [s.fromMm, Math.min(s.toMm, lengthMm)]); // prettier-ignore
+  return { bare: stretchesLeft(covered, lengthMm), covered };
 }
 
 /** The nearest a line comes to each thing that it is not fixed to, where that is worth showing. */
 function nearOf(view: LineView, points: readonly Vec3[], lengthMm: number, obstacles: readonly Obstacle[]): Near[] {
   const found: Near[] = [];
-  const [min, max] = corners(points);
+  const { min, max } = boxRound(points);
   for (const obstacle of obstacles) {
     const { thing, box, growMm } = obstacle;
     // Things that lie far from all of the line are passed over at once.
@@ -124,7 +111,7 @@ function nearOf(view: LineView, points: readonly Vec3[], lengthMm: number, obsta
     };
     if (thing.nature !== 'hot') measure([[0, lengthMm]], thing.keepMm);
     else {
-      const { bare, covered } = sleeved(view.line.sleeves, 'heat', lengthMm);
+      const { bare, covered } = sleeved(view.line.sleeves, lengthMm);
       measure(bare, thing.keepMm);
       measure(covered, Math.min(thing.keepMm, Math.max(LEAST_KEPT_MM, thing.keepMm * SLEEVE_SHARE)));
     }
