@@ -10,6 +10,7 @@ const LAYERS = [
   ['threads', 'route', 'formats', 'mesh'],
   ['ends'],
   ['plan'],
+  ['joints'],
   ['snags'],
   ['ways'],
   ['contract'],

@@ -73,13 +73,21 @@ export async function watch(browser: Browser, url: string): Promise<Watched> {
   return { page, complaints };
 }
 
-/** Opens a plan at a station and waits until it can be edited and is saved. */
+/** Opens a plan at a station and waits until it can be edited, is saved and its snags are known. */
 export async function openPlan(page: Page, url: string, plan = 'gannet', station = 'route'): Promise<void> {
   await page.goto(`${url}/plan/${plan}/${station}`, { waitUntil: 'load' });
   await settled(page);
 }
 
 export async function settled(page: Page): Promise<void> {
+  await editable(page);
+  await page.waitForFunction(() => document.querySelector('[data-test=snags]')?.textContent?.trim() !== 'Snags…', {
+    polling: 100,
+  });
+}
+
+/** Waits until the plan can be edited and is saved. */
+export async function editable(page: Page): Promise<void> {
   await page.waitForFunction(
     () =>
       document.querySelector('main h1') &&

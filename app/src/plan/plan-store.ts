@@ -1,8 +1,8 @@
-import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { afterNextRender, computed, DestroyRef, inject, Injectable, Injector, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { InputError } from '@firm-line/core/fault';
 import { applyEdit, PLAN_VERSION, viewPlan, type EditCall, type Plan } from '@firm-line/core/plan';
-import { inspect } from '@firm-line/core/snags';
+import type { Snag } from '@firm-line/core/snags';
 import { exhaustMap, filter, from, Subject } from 'rxjs';
 import { Notices } from '../kit/notices';
 import { PlanRefused, PlanWorker } from '../workers/plan-worker';
@@ -25,6 +25,7 @@ export class PlanStore {
   private readonly worker = inject(PlanWorker);
   private readonly tabs = inject(Tabs);
   private readonly notices = inject(Notices);
+  private readonly injector = inject(Injector);
 
   private readonly current = signal<Plan | null>(null);
   private readonly phaseNow = signal<Phase>('none');
@@ -42,9 +43,14 @@ export class PlanStore {
     const plan = this.current();
     return plan ? viewPlan(plan) : null;
   });
+  private readonly settledNow = signal(false);
+  readonly settled = this.settledNow.asReadonly();
+  /** The rules come in after the plan is on screen: it can be edited before they are there. */
+  private readonly rules = signal<((plan: Plan) => Snag[]) | null>(null);
+  readonly judged = computed(() => this.rules() !== null);
   readonly snags = computed(() => {
     const plan = this.current();
-    return plan ? inspect(plan) : [];
+    return (plan && this.rules()?.(plan)) ?? [];
   });
   readonly units = computed(() => this.current()?.units ?? 'metric');
   readonly saved = computed<'saved' | 'saving' | 'failed'>(() =>
@@ -58,6 +64,22 @@ export class PlanStore {
     const destroyed = takeUntilDestroyed(inject(DestroyRef));
     this.changed.pipe(exhaustMap(() => from(this.writeUntilClean())), destroyed).subscribe(); // prettier-ignore
     this.tabs.savedElsewhere$.pipe(filter((revision) => revision > this.revision), takeUntilDestroyed(inject(DestroyRef))).subscribe(() => void this.takeOver()); // prettier-ignore
+  }
+
+  /** Once the plan is on screen and takes input, what the first look does without may come in. */
+  private onScreen(): void {
+    if (this.settledNow()) return;
+    const later = (): unknown => setTimeout(() => (this.settledNow.set(true), void this.judge()));
+    afterNextRender(later, { injector: this.injector });
+  }
+
+  private async judge(): Promise<void> {
+    try {
+      const { inspect } = await import('@firm-line/core/snags');
+      this.rules.set(inspect);
+    } catch (error) {
+      this.notices.say(`The snag rules did not load (${(error as Error).message}): no snag is shown. Load the page again.`);
+    }
   }
 
   /** Opens a plan by id: out of the browser's store, else as a demo plan. Shown at once, edited once the worker has checked it. */
@@ -74,6 +96,7 @@ export class PlanStore {
       this.show(plan, stored?.revision ?? 0, 'checking');
       if (stored && !stored.deletedAt) this.written.set(plan);
       await this.check(plan);
+      this.onScreen();
       void this.withMeshes(plan);
       this.tabs.hold(id);
       this.changed.next();

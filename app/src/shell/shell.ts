@@ -106,6 +106,7 @@ export class Shell {
   protected readonly unitWord = computed(() => (this.store.units() === 'metric' ? 'mm' : 'in'));
   protected readonly snagWord = computed(() => {
     const count = this.store.snags().length;
+    if (!this.store.judged()) return 'Snags…';
     return count === 1 ? '1 snag' : `${count || 'No'} snags`;
   });
 

@@ -17,6 +17,6 @@ export async function openGannet(id: string): Promise<PlanStore> {
   await TestBed.inject(PlanDb).write({ ...gannet(), id }, 0);
   const store = TestBed.inject(PlanStore);
   await store.open(id);
-  await until(() => store.editable() && store.saved() === 'saved');
+  await until(() => store.editable() && store.judged() && store.saved() === 'saved');
   return store;
 }

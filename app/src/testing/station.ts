@@ -13,7 +13,13 @@ export async function station<T>(type: Type<T>, id: string, line = 'line-r1') {
   const store: PlanStore = await openGannet(id);
   TestBed.inject(Selection).chooseLine(line);
   const fixture: ComponentFixture<T> = TestBed.createComponent(type);
-  await fixture.whenStable();
+  // What is deferred comes in a task after what waits for it.
+  const settle = async (): Promise<void> => {
+    await fixture.whenStable();
+    await new Promise((done) => setTimeout(done));
+    await fixture.whenStable();
+  };
+  await settle();
   const root = fixture.nativeElement as HTMLElement;
   return {
     store,
@@ -24,7 +30,7 @@ export async function station<T>(type: Type<T>, id: string, line = 'line-r1') {
     async type(field: HTMLInputElement, text: string, event = 'change') {
       field.value = text;
       field.dispatchEvent(new Event(event, { bubbles: true }));
-      await fixture.whenStable();
+      await settle();
     },
     /** The button, or whatever else is pressed, that says just this. */
     button: (name: string): HTMLElement =>
@@ -34,12 +40,12 @@ export async function station<T>(type: Type<T>, id: string, line = 'line-r1') {
     async choose(field: HTMLSelectElement, label: string) {
       field.value = [...field.options].find((option) => option.text.includes(label))!.value;
       field.dispatchEvent(new Event('change', { bubbles: true }));
-      await fixture.whenStable();
+      await settle();
     },
-    settle: () => fixture.whenStable(),
+    settle,
     async click(target: HTMLElement) {
       target.click();
-      await fixture.whenStable();
+      await settle();
     },
   };
 }

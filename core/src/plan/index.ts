@@ -3,7 +3,7 @@ export { DEFAULT_HOLDING, defaultBench, emptyPlan, FRESH_LINE, freshEnd, plainBe
 export { EDITS, applyEdit, benderFor, withTube, type EditCall, type EditName } from './edits.ts';
 export { freshId } from './fresh-id.ts';
 export { newLine } from './join.ts';
-export { adapterOf, adaptersOf, type JointView } from './joint-view.ts';
+export { adapterOf } from './adapter-of.ts';
 export { LAYOUTS, type Layout } from './layouts.ts';
 export { isJoint, isWorker, makesPressure, newPart, newPort, NOWHERE, PART_SPECS } from './part-kinds.ts';
 export { type Fixed } from './fixed.ts';

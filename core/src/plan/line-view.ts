@@ -4,7 +4,6 @@ import { centreLine, formedRadii, makeCard, type Card, type EndTooling, type Pie
 import { addScaled, unit, type Vec3 } from '../vec/index.ts';
 import { digestOf } from './digest.ts';
 import type { Fixed } from './fixed.ts';
-import { jointViews, type JointView } from './joint-view.ts';
 import type { Bench, BenchBender, Line, LineEnd, Part, Port } from './types.ts';
 
 export interface PortView {
@@ -15,6 +14,8 @@ export interface PortView {
 /** A line with all that follows from it. `card` is null where an end is open or a bend has no room. */
 export interface LineView {
   readonly line: Line;
+  /** What it is made on. */
+  readonly bench: Bench;
   readonly tube: TubeStock;
   readonly bender: BenchBender;
   readonly nuts: { readonly a: TubeNut; readonly b: TubeNut };
@@ -26,8 +27,6 @@ export interface LineView {
   /** Why there is no card: the sentence and the corner it is about (index in `nodesMm`). */
   readonly fault: { readonly node: number; readonly message: string } | null;
   readonly volumeMl: number;
-  /** The joints from each port over its adapters to the nut; null where the port's thread is not known or the end is open. */
-  readonly joints: { readonly a: readonly JointView[] | null; readonly b: readonly JointView[] | null };
   /** Of what the card says; ticks made to another digest no longer prove anything. */
   readonly digest: string;
 }
@@ -78,10 +77,9 @@ function build(line: Line, bench: Bench, a: PortView | null, b: PortView | null)
   const [from, to] = [endOf(a, line.ends.a), endOf(b, line.ends.b)];
   const nodesMm = from && to ? [from, ...line.cornersMm, to] : [];
   const base = {
-    line, tube, bender, nodesMm,
+    line, bench, tube, bender, nodesMm,
     nuts: { a: nutById(line.ends.a.nutId)!, b: nutById(line.ends.b.nutId)! },
     ports: { a, b },
-    joints: { a: jointViews(a, line.ends.a, bench), b: jointViews(b, line.ends.b, bench) },
   }; // prettier-ignore
   const without = { ...base, card: null, pieces: [], volumeMl: 0, digest: '' };
   if (!nodesMm.length) return { ...without, fault: null };

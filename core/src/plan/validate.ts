@@ -2,7 +2,7 @@ import { InputError, type Fault } from '../fault/index.ts';
 import { fluidById, nutById, tubeById, type Half } from '../stock/index.ts';
 import { threadOf } from '../threads/index.ts';
 import { length, type Vec3 } from '../vec/index.ts';
-import { adapterOf } from './joint-view.ts';
+import { adapterOf } from './adapter-of.ts';
 import type { Known, Plan } from './types.ts';
 
 /** Which points a place rests on, directly. */

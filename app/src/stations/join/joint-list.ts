@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import type { JointView, LineView } from '@firm-line/core/plan';
+import { jointsAt, type JointView } from '@firm-line/core/joints';
+import type { LineView } from '@firm-line/core/plan';
 import type { Level } from '@firm-line/core/snags';
 import type { MateVerdict } from '@firm-line/core/threads';
 import { LevelSign } from '../../kit/level-sign';
@@ -66,7 +67,8 @@ export class JointList {
 
   private row(line: LineView, end: 'a' | 'b', levels: ReadonlyMap<string, Level>) {
     const at = line.ports[end];
-    const verdict = line.joints[end] && worst(line.joints[end]);
+    const joints = jointsAt(line, end);
+    const verdict = joints && worst(joints);
     const letter = end.toUpperCase();
     const chosen = this.chosen();
     return {

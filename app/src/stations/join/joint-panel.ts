@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { endFor, firstEnd, halfOfNut, turningOf, type EndChoice } from '@firm-line/core/ends';
 import { figure } from '@firm-line/core/fault';
-import { adapterOf, adaptersOf, type JointView, type LineView } from '@firm-line/core/plan';
+import { adaptersOf, jointsAt, type JointView } from '@firm-line/core/joints';
+import { adapterOf, type LineView } from '@firm-line/core/plan';
 import { END_NAMES, FLARES, nutById, SEAT_NAMES } from '@firm-line/core/stock';
 import { SnagRow } from '../../kit/snag-row';
 import { PlanStore } from '../../plan/plan-store';
@@ -86,7 +87,7 @@ export class JointPanel {
   protected readonly together = signal(true);
   /** Which joint of the end; the first again when another end is chosen. */
   protected readonly index = linkedSignal({ source: () => `${this.line().line.id} ${this.end()}`, computation: () => 0 });
-  protected readonly joints = computed((): readonly JointView[] => this.line().joints[this.end()] ?? []);
+  protected readonly joints = computed((): readonly JointView[] => jointsAt(this.line(), this.end()) ?? []);
   protected readonly joint = computed(() => this.joints()[Math.min(this.index(), this.joints().length - 1)] ?? null);
   protected readonly halves = computed(() => {
     const { join } = this.joint()!;
@@ -106,8 +107,8 @@ export class JointPanel {
   });
   /** Each end of the line, as it turns while it is tightened. */
   protected readonly order = computed(() => {
-    const { joints, nuts } = this.line();
-    const turning = (end: 'a' | 'b') => turningOf(joints[end]?.length ? joints[end].at(-1)!.far : halfOfNut(nuts[end]));
+    const line = this.line();
+    const turning = (end: 'a' | 'b') => turningOf(jointsAt(line, end)?.at(-1)?.far ?? halfOfNut(line.nuts[end]));
     const { first, why } = firstEnd(turning('a'), turning('b'));
     return first === 'either' ? why : `End ${first.toUpperCase()} first. ${why}`;
   });

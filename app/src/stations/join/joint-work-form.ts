@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { consumablesOf, guidanceFor } from '@firm-line/core/ends';
+import { jointsAt } from '@firm-line/core/joints';
 import type { JointWork, LineView } from '@firm-line/core/plan';
 import { formatTorque, parseTorque } from '@firm-line/core/units';
 import { LengthField } from '../../kit/length-field';
@@ -78,7 +79,7 @@ export class JointWorkForm {
   });
   protected readonly openedWords = computed(() => (this.work().opened ? ` (${this.work().opened}×)` : ''));
   protected readonly facts = computed(() => {
-    const joints = this.line().joints[this.end()] ?? [];
+    const joints = jointsAt(this.line(), this.end()) ?? [];
     const counts = new Map<string, number>();
     for (const { what, count } of joints.flatMap(consumablesOf)) counts.set(what, (counts.get(what) ?? 0) + count);
     const uses = [...counts].map(([what, count]) => `${count} × ${what.toLowerCase()}`).join(', ');

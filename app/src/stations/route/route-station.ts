@@ -48,57 +48,65 @@ import { MoveList } from './move-list';
       </section>
       <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(0,1fr)]">
         <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
-          @if (inSpace()) {
-            <fl-space-view
-              class="flex-1"
-              [view]="view"
-              [ghost]="ghost()"
-              (dragged)="dragged.set($event)"
-              (portPicked)="jump.to('measure', { kind: 'port', id: $event })"
-              (failed)="noSpace()"
-            >
-              <button type="button" class="btn bg-sheet px-3" (click)="flat.set(true)">Flat views</button>
-              <button type="button" class="btn-main px-3" (click)="finding.set(true)">Find a way</button>
-            </fl-space-view>
-          } @else {
-            @if (!hasSpace()) {
-              <p class="px-4 pt-2 text-sm" role="status">
-                This browser draws no space (WebGL is missing or off): the two flat views stand in for it.
-              </p>
+          @defer (when store.settled()) {
+            @if (inSpace()) {
+              <fl-space-view
+                class="flex-1"
+                [view]="view"
+                [ghost]="ghost()"
+                (dragged)="dragged.set($event)"
+                (portPicked)="jump.to('measure', { kind: 'port', id: $event })"
+                (failed)="noSpace()"
+              >
+                <button type="button" class="btn bg-sheet px-3" (click)="flat.set(true)">Flat views</button>
+                <button type="button" class="btn-main px-3" (click)="finding.set(true)">Find a way</button>
+              </fl-space-view>
+            } @else {
+              @if (!hasSpace()) {
+                <p class="px-4 pt-2 text-sm" role="status">
+                  This browser draws no space (WebGL is missing or off): the two flat views stand in for it.
+                </p>
+              }
+              <fl-flat-views
+                class="flex-1"
+                [lineId]="view.line.id"
+                [node]="selection.node()"
+                [ghost]="ghost()"
+                (linePicked)="selection.chooseLine($event)"
+                (nodePicked)="selection.chooseNode($event)"
+                (targetPicked)="jump.to('measure', $event)"
+              />
+              <button type="button" class="btn-main absolute top-2 right-32 px-3" (click)="finding.set(true)">Find a way</button>
+              @if (hasSpace()) {
+                <button type="button" class="btn absolute top-2 right-3 bg-sheet px-3" (click)="flat.set(false)">In space</button>
+              }
             }
-            <fl-flat-views
-              class="flex-1"
-              [lineId]="view.line.id"
-              [node]="selection.node()"
-              [ghost]="ghost()"
-              (linePicked)="selection.chooseLine($event)"
-              (nodePicked)="selection.chooseNode($event)"
-              (targetPicked)="jump.to('measure', $event)"
-            />
-            <button type="button" class="btn-main absolute top-2 right-32 px-3" (click)="finding.set(true)">Find a way</button>
-            @if (hasSpace()) {
-              <button type="button" class="btn absolute top-2 right-3 bg-sheet px-3" (click)="flat.set(false)">In space</button>
-            }
+          } @placeholder {
+            <p class="m-auto text-ink-soft">Drawing the vehicle…</p>
           }
           @if (finding()) {
-            <fl-find-way
-              class="max-h-[70%] overflow-auto p-3"
-              [view]="view"
-              (ghost)="ghost.set($event)"
-              (closed)="finding.set(false)"
-            />
+            @defer {
+              <fl-find-way
+                class="max-h-[70%] overflow-auto p-3"
+                [view]="view"
+                (ghost)="ghost.set($event)"
+                (closed)="finding.set(false)"
+              />
+            }
           } @else if (view.nodesMm.length) {
             <fl-move-line class="p-3" [view]="view" (ghost)="ghost.set($event)" />
           }
         </section>
         <aside class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l" aria-label="Moves of the line">
           <div class="flex gap-2 border-b border-rule px-4 py-2">
-            <button type="button" class="btn px-3" (click)="form().openOn(view.line)">Line details</button>
-            <button type="button" class="btn ml-auto px-3" (click)="form().openNew()">New line</button>
+            <button type="button" class="btn px-3" (click)="form()?.openOn(view.line)">Line details</button>
+            <button type="button" class="btn ml-auto px-3" (click)="form()?.openNew()">New line</button>
           </div>
           <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label="Moves, tools and files of the line">
-            <fl-line-tools [view]="view" />
-            <fl-line-files />
+            @defer (when store.settled()) {
+              <fl-line-tools [view]="view" />
+              <fl-line-files />
+            }
             <fl-move-list class="block px-3" [view]="view" />
           </div>
         </aside>
@@ -116,18 +124,20 @@ import { MoveList } from './move-list';
         </p>
         <div class="mt-4 flex justify-center gap-2">
           <a class="btn" routerLink="../measure">Go to Measure</a>
-          <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="form().openNew()">New line</button>
+          <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="form()?.openNew()">New line</button>
         </div>
       </div>
     }
-    <fl-line-form />
+    @defer (when store.settled()) {
+      <fl-line-form #form />
+    }
   `,
 })
 export class RouteStation {
   protected readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
   protected readonly jump = inject(Jump);
-  protected readonly form = viewChild.required(LineForm);
+  protected readonly form = viewChild<LineForm>('form');
   protected readonly ghost = signal<readonly Vec3[] | null>(null);
   /** The chosen line as it is being dragged. */
   protected readonly dragged = signal<LineView | null>(null);

@@ -1,9 +1,10 @@
+import { jointsAt } from '../../joints/index.ts';
 import { eachEndOf } from './line-joints.ts';
 
 /** A banjo takes one sealing washer on each face. Common practice. */
 export const banjoWashers = eachEndOf('banjo-washers', (line, end) => {
   const { joint } = line.line.ends[end];
-  const banjo = line.joints[end]?.some(({ join }) => join?.male.end === 'banjo');
+  const banjo = jointsAt(line, end)?.some(({ join }) => join?.male.end === 'banjo');
   return banjo && joint.washers === 'none'
     ? {
         level: 'mind',

@@ -1,10 +1,10 @@
 import { adapt, halfOfNut } from '../../ends/index.ts';
-import { adaptersOf } from '../../plan/index.ts';
+import { adaptersOf, jointsAt } from '../../joints/index.ts';
 import { eachEndOf } from './line-joints.ts';
 
 /** More joints than a found chain needs: each is a place to leak. */
 export const jointsNeedless = eachEndOf('joints-needless', (line, end, { plan }) => {
-  const joints = line.joints[end];
+  const joints = jointsAt(line, end);
   const { adapters } = line.line.ends[end];
   if (!joints || adapters.length === 0) return null;
   const from = line.ports[end]!.port.fitting!.half;

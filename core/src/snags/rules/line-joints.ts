@@ -1,5 +1,6 @@
+import { jointsAt, type JointView } from '../../joints/index.ts';
 import { END_NAMES, isTaper, SEAT_NAMES, threadByName, type Half } from '../../stock/index.ts';
-import type { JointView, LineView, PlanView } from '../../plan/index.ts';
+import type { LineView, PlanView } from '../../plan/index.ts';
 import { eachEnd, endName, onLine, type Rule, type Snag } from '../snag.ts';
 
 /** Why threads that go together do not seal, so that each has its own rule. */
@@ -33,7 +34,7 @@ export const eachJoint = (
   find: (joint: JointView, line: LineView, end: 'a' | 'b', view: PlanView) => string | null,
 ): Rule =>
   eachEnd((line, end, view) =>
-    (line.joints[end] ?? []).flatMap((joint): Snag[] => {
+    (jointsAt(line, end) ?? []).flatMap((joint): Snag[] => {
       const text = find(joint, line, end, view);
       return text ? [{ rule, level, ...atEnd(line, end), text }] : [];
     }),

@@ -1,10 +1,11 @@
+import { jointsAt } from '../../joints/index.ts';
 import { isTaper, threadByName } from '../../stock/index.ts';
 import { eachEndOf } from './line-joints.ts';
 
 /** Sealant or tape on taper pipe threads only, off the first two threads; never on flares, banjos, O-rings. Common practice. */
 export const sealantMisplaced = eachEndOf('sealant-misplaced', (line, end) => {
   const { joint } = line.line.ends[end];
-  const joints = line.joints[end];
+  const joints = jointsAt(line, end);
   if (joint.sealant === 'none' || !joints) return null;
   if (joints.some(({ join }) => join && isTaper(threadByName(join.male.thread)!))) return null;
   return {

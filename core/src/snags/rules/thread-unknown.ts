@@ -1,9 +1,10 @@
+import { jointsAt } from '../../joints/index.ts';
 import { ENDS, type Rule } from '../snag.ts';
 
 /** Said once: joints at ports whose thread and seat are not set down cannot be judged. */
 export const threadUnknown: Rule = (view) => {
   const unknown = view.lines.flatMap((line) =>
-    ENDS.flatMap((end) => (line.ports[end] && !line.joints[end] ? [line.ports[end]] : [])),
+    ENDS.flatMap((end) => (line.ports[end] && !jointsAt(line, end) ? [line.ports[end]] : [])),
   );
   const [first] = unknown;
   if (!first) return [];

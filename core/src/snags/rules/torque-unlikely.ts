@@ -1,3 +1,4 @@
+import { jointsAt } from '../../joints/index.ts';
 import { likelyTorqueNm } from '../../ends/index.ts';
 import { formatTorque } from '../../units/index.ts';
 import { eachEndOf } from './line-joints.ts';
@@ -5,7 +6,7 @@ import { eachEndOf } from './line-joints.ts';
 /** A torque far from what such a thread mostly takes is questioned, not refused. */
 export const torqueUnlikely = eachEndOf('torque-unlikely', (line, end) => {
   const { torqueNm } = line.line.ends[end].joint;
-  const last = line.joints[end]?.at(-1);
+  const last = jointsAt(line, end)?.at(-1);
   const likely = last && likelyTorqueNm(last);
   if (torqueNm === null || !likely || (torqueNm >= likely.least && torqueNm <= likely.most)) return null;
   return {

@@ -1,9 +1,10 @@
+import { jointsAt } from '../../joints/index.ts';
 import { eachEndOf } from './line-joints.ts';
 
 /** Crushed washers do not crush again. Common practice: new at every opening. */
 export const washersUsed = eachEndOf('washers-used', (line, end) => {
   const { joint } = line.line.ends[end];
-  const washers = line.joints[end]?.some(({ join }) => join?.male.end === 'banjo' || join?.male.end === 'flat');
+  const washers = jointsAt(line, end)?.some(({ join }) => join?.male.end === 'banjo' || join?.male.end === 'flat');
   return washers && (joint.washers === 'used' || joint.opened > 0)
     ? {
         level: 'stop',
