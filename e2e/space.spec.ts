@@ -81,6 +81,7 @@ describe('Route in space', () => {
     await page.click('[data-line="line-r1"]');
     await drawn(page);
     await pressNamed(page, 'Find a way');
+    await page.waitForSelector('fl-find-way');
     await pressNamed(page, 'Look for ways');
     await page.waitForSelector('[data-way="1"]', { timeout: 60_000 });
     await page.click('[data-way="0"] button');

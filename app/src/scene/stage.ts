@@ -100,6 +100,8 @@ export class Stage {
   }
 
   resize(width: number, height: number): void {
+    // Setting a size empties the picture and takes its memory anew: only where it is another one.
+    if (width === this.width && height === this.height) return;
     [this.width, this.height] = [Math.max(1, width), Math.max(1, height)];
     this.renderer.setPixelRatio(Math.min(2, globalThis.devicePixelRatio || 1));
     this.renderer.setSize(this.width, this.height, false);

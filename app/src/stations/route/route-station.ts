@@ -41,7 +41,7 @@ import { MoveList } from './move-list';
           }
           <p class="text-sm text-ink-soft">{{ label(view.tube) }}{{ origin() }}</p>
           @if (held(); as words) {
-            <p class="text-sm text-ink-soft" data-test="held">{{ words }}</p>
+            <p class="min-h-10 text-sm text-ink-soft" data-test="held">{{ words }}</p>
           }
         </div>
         <fl-strip class="min-w-80 flex-1" [view]="view" [node]="selection.node()" (picked)="selection.chooseNode($event)" />
@@ -160,7 +160,8 @@ export class RouteStation {
     const space = view && lineSpace(this.store.plan()!, view);
     if (!space || !space.clips.length) return space ? 'No clips yet' : '';
     const longest = Math.max(...space.spans.map((span) => span.lengthMm));
-    const others = this.store.view()!.lines.filter((line) => line.line.id !== view.line.id);
+    // Looked for at rest only: while a corner is dragged, words must not push the picture about.
+    const others = this.dragged() ? [] : this.store.view()!.lines.filter((line) => line.line.id !== view.line.id);
     const shared = others.flatMap((line) => {
       const theirs = lineSpace(this.store.plan()!, line)?.clips ?? [];
       return space.clips.some((clip) => sharesWith(clip, theirs).length) ? [line.line.name] : [];
