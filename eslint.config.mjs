@@ -6,7 +6,7 @@ import tseslint from 'typescript-eslint';
 const LAYERS = [
   ['fault'],
   ['vec', 'units'],
-  ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips', 'frame'],
+  ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips', 'frame', 'hose'],
   ['threads', 'route', 'formats', 'mesh'],
   ['ends'],
   ['plan'],

@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { bleed, type BleedInput } from '../bleed/index.ts';
 import { clips, type ClipLimits } from '../clips/index.ts';
 import { adapt, type AdaptInput } from '../ends/index.ts';
+import { hose, type HoseInput } from '../hose/index.ts';
 import { diagnose, size, type DiagnoseInput, type SizeInput } from '../hydraulics/index.ts';
 import { survey, type SurveyInput } from '../survey/index.ts';
 import { identify, mate, type MateInput, type ThreadInput } from '../threads/index.ts';
@@ -18,6 +19,7 @@ export interface Verb {
   readonly example: unknown;
 }
 
+const clamp = s.record({ pointMm: s.point, direction: s.direction });
 const sigma = Joi.number().greater(0).max(1000).optional();
 
 /** The verbs that read one JSON object and write one. */
@@ -138,6 +140,26 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     example: {
       lengthMm: 1850, odMm: 4.7625, wallMm: 0.7112, youngGPa: 207, densityKgM3: 7850, fluidKgM3: 1060,
       excitationHz: 120, margin: 1.2, maxSpanMm: 450, endMm: 100, forbiddenMm: [[420, 520]],
+    },
+  },
+  hose: {
+    summary: 'the shape of a flexible line through its travel',
+    schema: s.record({
+      lengthMm: Joi.number().greater(0).max(100_000).optional(),
+      find: s.optional(Joi.object({ stepMm: Joi.number().greater(0).max(100_000).required(), maxMm: Joi.number().greater(0).max(100_000).required() })),
+      endA: clamp,
+      states: s.list(s.record({ name: s.name, endB: clamp }), 1, 'name'),
+      minRadiusMm: s.radius,
+    }),
+    run: (input: HoseInput) => hose(input),
+    example: {
+      lengthMm: 340,
+      endA: { pointMm: [0, 0, 0], direction: [1, 0, 0] },
+      states: [
+        { name: 'ride', endB: { pointMm: [220, 120, -40], direction: [0, -1, 0] } },
+        { name: 'droop', endB: { pointMm: [220, 120, -140], direction: [0, -1, 0] } },
+      ],
+      minRadiusMm: 38,
     },
   },
   size: {
