@@ -10,7 +10,7 @@ const LAYERS = [
   ['threads', 'route', 'formats', 'mesh'],
   ['ends'],
   ['plan'],
-  ['joints'],
+  ['joints', 'hoses'],
   ['snags'],
   ['ways'],
   ['contract'],

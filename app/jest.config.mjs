@@ -14,6 +14,7 @@ export default {
     '/elk-worker\\.factory$': '<rootDir>/src/testing/elk-worker.stub.ts',
     '/mesh-worker\\.factory$': '<rootDir>/src/testing/elk-worker.stub.ts',
     '/way-worker\\.factory$': '<rootDir>/src/testing/way-worker.stub.ts',
+    '/hose-worker\\.factory$': '<rootDir>/src/testing/hose-worker.stub.ts',
     '/plan-worker\\.factory$': '<rootDir>/src/testing/plan-worker.stub.ts',
   },
 };

@@ -8,12 +8,21 @@ export class Selection {
   private readonly store = inject(PlanStore);
   private readonly lineId = signal<string | null>(null);
   private readonly nodeNow = signal<number | null>(null);
+  private readonly hoseId = signal<string | null>(null);
+  private readonly amongNow = signal<'lines' | 'hoses'>('lines');
   private readonly targetNow = signal<Target | null>(null);
 
   /** The chosen line, else the first there is. */
   readonly line = computed(() => {
     const lines = this.store.view()?.lines ?? [];
     return lines.find((v) => v.line.id === this.lineId()) ?? lines[0] ?? null;
+  });
+  /** Which of them Route shows. */
+  readonly among = this.amongNow.asReadonly();
+  /** The chosen hose, else the first there is. */
+  readonly hose = computed(() => {
+    const hoses = this.store.plan()?.hoses ?? [];
+    return hoses.find((hose) => hose.id === this.hoseId()) ?? hoses[0] ?? null;
   });
   /** The chosen node of that line, as an index into its nodes. */
   readonly node = this.nodeNow.asReadonly();
@@ -26,6 +35,14 @@ export class Selection {
   chooseLine(id: string, node: number | null = null): void {
     this.lineId.set(id);
     this.nodeNow.set(node);
+    this.amongNow.set('lines');
+  }
+  chooseHose(id: string | null): void {
+    this.hoseId.set(id);
+    this.amongNow.set('hoses');
+  }
+  showLines(): void {
+    this.amongNow.set('lines');
   }
   chooseNode(node: number | null): void {
     this.nodeNow.set(node);

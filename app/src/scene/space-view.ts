@@ -3,6 +3,7 @@ import {
   ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal, untracked, viewChild,
 } from '@angular/core'; // prettier-ignore
 import { figure } from '@firm-line/core/fault';
+import type { Thing } from '@firm-line/core/frame';
 import { lineSpace, lineView, snapPlace, snapsFor, type LineView, type Snaps } from '@firm-line/core/plan';
 import { polyline } from '@firm-line/core/tube';
 import { formatLength } from '@firm-line/core/units';
@@ -12,7 +13,7 @@ import { nearest, toPolyline } from '../kit/flat-picking';
 import { LengthField } from '../kit/length-field';
 import { PlanStore } from '../plan/plan-store';
 import { Selection } from '../plan/selection';
-import type { Look, Stage } from './stage';
+import type { HoseShown, Look, Stage } from './stage';
 
 /** How near a tap must be to mean something, px: a gloved finger's. */
 const REACH = { corner: 22, port: 14, line: 16 };
@@ -103,8 +104,8 @@ interface Drag {
           {{ one[1] }}
         </button>
       }
-      <button type="button" class="btn bg-sheet px-3" (click)="zoom()" title="Bring the chosen line into the picture">
-        Zoom to line
+      <button type="button" class="btn bg-sheet px-3" (click)="zoom()" title="Bring what is chosen into the picture">
+        {{ focus() ? 'Zoom to hose' : 'Zoom to line' }}
       </button>
       <ng-content />
     </div>
@@ -118,6 +119,12 @@ export class SpaceView {
   /** The chosen line as it is shown: the plan's, or as it is being dragged. */
   readonly view = input.required<LineView>();
   readonly ghost = input<readonly Vec3[] | null>(null);
+  /** Hoses as they hang, with what moves with the one that is looked at. */
+  readonly hoses = input<{ readonly hoses: readonly HoseShown[]; readonly moving: readonly Thing[] }>({ hoses: [], moving: [] });
+  /** Places that the picture is brought to, and by which zooming goes, in place of the chosen line's. */
+  readonly focus = input<readonly Vec3[] | null>(null);
+  /** Corners of the line are not to be had while hoses are looked at. */
+  readonly fixed = input(false);
   /** The chosen line as it would be; null when nothing is dragged. */
   readonly dragged = output<LineView | null>();
   readonly portPicked = output<string>();
@@ -140,7 +147,7 @@ export class SpaceView {
   );
   protected readonly corner = computed(() => {
     const [view, node] = [this.view(), this.selection.node()];
-    if (node === null || node < 1 || node > view.line.cornersMm.length) return null;
+    if (this.fixed() || node === null || node < 1 || node > view.line.cornersMm.length) return null;
     const bend = view.card?.bends.find((b) => b.node === node);
     const words = bend
       ? `bend ${figure(bend.bendDeg)}°, bender ${figure(bend.rotateDeg)}°`
@@ -202,7 +209,7 @@ export class SpaceView {
         view.nodesMm.length > 1
           ? {
               ...this.tube(view),
-              corners: view.nodesMm.slice(1, -1),
+              corners: this.fixed() ? [] : view.nodesMm.slice(1, -1),
               corner: this.selection.node(),
               clips: (space?.clips ?? []).map((clip) => clip.pointMm),
               gaps: tooNear.map((near) => [near.onLine, near.onThing] as const),
@@ -211,11 +218,16 @@ export class SpaceView {
       );
     });
     effect(() => this.stage()?.setGhost(this.ghost()));
+    effect(() => this.stage()?.setHoses(this.hoses().hoses, this.hoses().moving));
     let first = true;
     effect(() => {
       if (!this.stage() || !first) return;
       first = false;
       untracked(() => this.lookFrom('around'));
+    });
+    effect(() => {
+      const places = this.focus();
+      if (places) this.stage()?.zoomTo(places);
     });
   }
 
@@ -233,14 +245,14 @@ export class SpaceView {
     this.stage()?.lookFrom(look, this.places());
   }
   protected zoom(): void {
-    this.stage()?.zoomTo(this.view().nodesMm);
+    this.stage()?.zoomTo(this.focus() ?? this.view().nodesMm);
   }
 
   private placeNames(): void {
     const [stage, view] = [this.stage(), this.view()];
     if (!stage) return;
     this.canvas().nativeElement.dataset['calls'] = String(stage.calls);
-    const ends = [view.ports.a, view.ports.b].flatMap((port) => {
+    const ends = (this.fixed() ? [] : [view.ports.a, view.ports.b]).flatMap((port) => {
       const at = port && stage.at(port.fixed.atMm);
       return at ? [{ text: port.part.name, x: Math.min(at.x + 10, this.size().width - 130), y: at.y - 14 }] : [];
     });
@@ -267,7 +279,7 @@ export class SpaceView {
     const [x, y] = this.point(event);
     this.pressed = [x, y];
     this.port.set(null);
-    const node = this.cornerUnder(x, y);
+    const node = this.fixed() ? null : this.cornerUnder(x, y);
     if (node === null) return;
     this.selection.chooseNode(node);
     const start = this.view().nodesMm[node]!;
@@ -310,7 +322,7 @@ export class SpaceView {
       if (at.some((v, i) => v !== drag.start[i])) this.place(drag.node, at);
       return;
     }
-    if (pressed && Math.hypot(x - pressed[0], y - pressed[1]) < 5) this.pick(x, y);
+    if (!this.fixed() && pressed && Math.hypot(x - pressed[0], y - pressed[1]) < 5) this.pick(x, y);
   }
   /** Ends a drag without keeping it. */
   letGo(): void {

@@ -28,6 +28,11 @@ export interface TubeShown {
   readonly radiusMm: number;
   readonly ink: string;
 }
+export interface HoseShown extends TubeShown {
+  readonly chosen: boolean;
+  /** Its two fittings, each from the seat to the hose. */
+  readonly fittings: readonly TubeShown[];
+}
 export interface ChosenShown extends TubeShown {
   readonly corners: readonly Vec3[];
   readonly corner: number | null;
@@ -53,6 +58,8 @@ export class Stage {
   private readonly frameGroup = new Group();
   private readonly linesGroup = new Group();
   private readonly chosenGroup = new Group();
+  private readonly hosesGroup = new Group();
+  private readonly posedGroup = new Group();
   private readonly markGroup = new Group();
   /** Handles of the chosen line's corners: a ring of ink, and what it rings. */
   private readonly rings: InstancedMesh;
@@ -80,7 +87,17 @@ export class Stage {
     this.corners = handles(6);
     this.ghost.renderOrder = 7;
     (this.ghost.material as LineDashedMaterial).color = token('ink');
-    this.scene.add(this.frameGroup, this.linesGroup, this.chosenGroup, this.markGroup, this.rings, this.corners, this.ghost);
+    this.scene.add(
+      this.frameGroup,
+      this.linesGroup,
+      this.chosenGroup,
+      this.hosesGroup,
+      this.posedGroup,
+      this.markGroup,
+      this.rings,
+      this.corners,
+      this.ghost,
+    );
     this.controls = new OrbitControls(this.camera, canvas);
     this.controls.addEventListener('change', () => this.ask());
   }
@@ -88,7 +105,8 @@ export class Stage {
   dispose(): void {
     cancelAnimationFrame(this.asked);
     this.controls.dispose();
-    for (const group of [this.frameGroup, this.linesGroup, this.chosenGroup, this.markGroup]) clear(group);
+    for (const group of [this.frameGroup, this.linesGroup, this.chosenGroup, this.hosesGroup, this.posedGroup, this.markGroup])
+      clear(group);
     for (const material of made.values()) material.dispose();
     made.clear();
     this.renderer.dispose();
@@ -150,6 +168,24 @@ export class Stage {
       this.linesGroup.add(new Mesh(tubesGeometry(own), matt(ink, 0.75)));
     }
     if (clips.length) this.linesGroup.add(boxes(clips, [12, 18, 18], 'ink-soft'));
+    this.ask();
+  }
+
+  /** Hoses as they hang, the looked-at one whole and the others faint; and what moves with its end, as it stands now. */
+  setHoses(hoses: readonly HoseShown[], moving: readonly Thing[]): void {
+    clear(this.hosesGroup);
+    clear(this.posedGroup);
+    for (const hose of hoses) {
+      const tube = tubesGeometry([{ ...hose, radiusMm: Math.max(hose.radiusMm, hose.chosen ? 6 : 4) }]);
+      this.hosesGroup.add(new Mesh(tube, matt(hose.chosen ? hose.ink : 'slate', hose.chosen ? 1 : 0.6)));
+      if (hose.chosen && hose.fittings.length) this.hosesGroup.add(new Mesh(tubesGeometry(hose.fittings), matt('ink')));
+    }
+    const made = thingsGeometry(moving);
+    if (made) {
+      const edges = kept('posed edge', () => new LineBasicMaterial({ color: token('copper'), transparent: true, opacity: 0.8 }));
+      this.posedGroup.add(new LineSegments(made.edges, edges));
+      made.faces.dispose();
+    }
     this.ask();
   }
 

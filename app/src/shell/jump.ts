@@ -14,6 +14,7 @@ export class Jump {
 
   to(station: Station, place?: Place): void {
     if (place?.kind === 'line') this.selection.chooseLine(place.id, place.node ?? null);
+    if (place?.kind === 'hose') this.selection.chooseHose(place.id);
     if (place?.kind === 'point' || place?.kind === 'port') this.selection.chooseTarget({ kind: place.kind, id: place.id });
     void this.router.navigate(['/plan', this.store.plan()?.id, station]);
   }

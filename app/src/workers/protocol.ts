@@ -1,7 +1,7 @@
 import type { Fault } from '@firm-line/core/fault';
+import type { Alike, BracketPlace, Lengths } from '@firm-line/core/hoses';
 import type { MeshData } from '@firm-line/core/mesh';
 import type { Plan } from '@firm-line/core/plan';
-import type { FoundWay } from '@firm-line/core/ways';
 
 /** What the plan worker is asked: to read the text of a plan file, or to check a plan out of the store. */
 export type PlanRequest =
@@ -16,16 +16,23 @@ export interface MeshRequest {
 export type MeshAnswer =
   ({ readonly kind: 'mesh'; readonly digest: string } & MeshData) | { readonly kind: 'refused'; readonly message: string };
 
-/** What the way-finder is asked; it answers with how far it is, then once with the ways or why there are none. */
+/** What the way-finder is asked; it answers with how far it is, then once with the ways or why there are none (`SearchAnswer`). */
 export interface WayRequest {
   readonly plan: Plan;
   readonly lineId: string;
   readonly pitchMm: number;
 }
-export type WayAnswer =
-  | { readonly kind: 'progress'; readonly share: number }
-  | { readonly kind: 'ways'; readonly ways: readonly FoundWay[] }
-  | { readonly kind: 'none'; readonly message: string };
+
+/** What is asked about hoses of a plan: lengths and bracket places of one, or one length for several. */
+export interface HoseRequest {
+  readonly kind: 'lengths' | 'alike' | 'bracket';
+  readonly plan: Plan;
+  readonly ids: readonly string[];
+}
+export type HoseFound =
+  | ({ readonly kind: 'lengths' } & Lengths)
+  | ({ readonly kind: 'alike' } & Alike)
+  | { readonly kind: 'bracket'; readonly places: readonly BracketPlace[] };
 
 /** What it answers: the plan, or every fault of it. */
 export type PlanAnswer =

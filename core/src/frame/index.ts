@@ -28,4 +28,4 @@ export {
   type ThingKind,
   type Travel,
 } from './shapes.ts';
-export { envelopeOf, solidsOf, type Envelope } from './solids.ts';
+export { envelopeOf, solidsOf, thingAt, type Envelope, type ThingPose } from './solids.ts';

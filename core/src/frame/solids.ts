@@ -1,6 +1,6 @@
 import { add, addScaled, distance, radians, rotate, sub, unit, type Vec3 } from '../vec/index.ts';
 import { barAxes, type Solid } from './distance.ts';
-import type { Shape, Travel } from './shapes.ts';
+import type { Shape, Thing, Travel } from './shapes.ts';
 
 const middle = (a: Vec3, b: Vec3): Vec3 => addScaled(a, sub(b, a), 0.5);
 
@@ -52,7 +52,7 @@ export function solidsOf(shape: Shape): Solid[] {
 }
 
 /** A place of a moving thing's travel: how far up, rolled and turned. */
-interface Pose {
+export interface ThingPose {
   readonly heaveMm: number;
   readonly rollDeg: number;
   readonly lockDeg: number;
@@ -60,12 +60,29 @@ interface Pose {
 const ROLL: Vec3 = [1, 0, 0];
 const STEER: Vec3 = [0, 0, 1];
 
-function posed(solid: Solid, { aboutMm }: Travel, { heaveMm, rollDeg, lockDeg }: Pose): Solid {
+function posed(solid: Solid, { aboutMm }: Travel, { heaveMm, rollDeg, lockDeg }: ThingPose): Solid {
   const turn = (v: Vec3): Vec3 => rotate(rotate(v, STEER, lockDeg), ROLL, rollDeg);
   const move = (p: Vec3): Vec3 => add(addScaled(aboutMm, [0, 0, 1], heaveMm), turn(sub(p, aboutMm)));
   if (solid.kind === 'rod') return { ...solid, from: move(solid.from), to: move(solid.to) };
   if (solid.kind === 'drum') return { ...solid, centre: move(solid.centre), axis: turn(solid.axis) };
   return { ...solid, centre: move(solid.centre), axes: solid.axes.map(turn) as unknown as readonly [Vec3, Vec3, Vec3] };
+}
+
+/** A moving thing as it stands in one pose of its travel, and no longer moving; a block or a mesh is lifted and not turned. */
+export function thingAt(thing: Thing, pose: (travel: Travel) => ThingPose): Thing {
+  const { travel, shape } = thing;
+  if (!travel) return thing;
+  const { heaveMm, rollDeg, lockDeg } = pose(travel);
+  const turn = (v: Vec3): Vec3 => rotate(rotate(v, STEER, lockDeg), ROLL, rollDeg);
+  const move = (p: Vec3): Vec3 => add(addScaled(travel.aboutMm, [0, 0, 1], heaveMm), turn(sub(p, travel.aboutMm)));
+  const lift = (p: Vec3): Vec3 => addScaled(p, [0, 0, 1], heaveMm);
+  const moved = (): Shape => {
+    if (shape.kind === 'wheel') return { ...shape, centreMm: move(shape.centreMm), axis: turn(shape.axis) };
+    if (shape.kind === 'block') return { ...shape, minMm: lift(shape.minMm), maxMm: lift(shape.maxMm) };
+    if (shape.kind === 'mesh') return { ...shape, atMm: lift(shape.atMm) };
+    return { ...shape, pathMm: shape.pathMm.map(move) };
+  };
+  return { ...thing, shape: moved(), travel: null };
 }
 
 /** How far a moving thing may go from one pose to the next, mm: its envelope is grown by half of it, so that nothing is missed between. */

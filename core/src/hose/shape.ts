@@ -33,16 +33,18 @@ export const POINTS = 33;
 const COARSE = 32;
 /** Of one drawn nearly straight, whose bends crowd at the clamps. */
 const DRAWN = 96;
+/** Chord by length past which a drawn shape is the only one. */
+const LITTLE_SLACK = 0.975;
 /** Starts that must agree before the others are left out. */
 const EARLY = 9;
-const FINE = 96;
+const FINE = 64;
 const FINEST = 384;
-/** An arc of the one that is shown turns no further than this, rad: curvature is then right to about a thousandth. */
-const MOST_TURN = 0.12;
+/** An arc of the one that is shown turns no further than this, rad: curvature is then right to about two thousandths. */
+const MOST_TURN = 0.2;
 /** Shapes whose energies differ by less count as equal: the tighter one is taken, to be safe. */
 const ALIKE = 0.01;
 /** Coarse energies are right to about this. */
-const BLUR = 0.04;
+const BLUR = 0.02;
 
 const tangentOf = ({ tangents }: Rod, i: number): Vec3 => [tangents[3 * i]!, tangents[3 * i + 1]!, tangents[3 * i + 2]!];
 const turnOf = (rod: Rod, i: number): number => {
@@ -178,11 +180,15 @@ export function hoseShape(lengthMm: number, a: Clamp, b: Clamp, from: readonly S
 /** Shapes found from starts all round: from all of them only where the first few do not agree. */
 function searched(first: Vec3, last: Vec3, chord: Vec3): Settled[] {
   const drawn = drawnStart(first, last, chord, DRAWN);
+  const taut = distinct(drawn ? [settle(drawn, chord)] : []);
+  // With so little slack there is but one way to lie.
+  if (taut.length && length(chord) > LITTLE_SLACK) return taut;
   const starts = startsBetween(first, last, chord, COARSE);
-  const early = [...(drawn ? [drawn] : []), ...starts.slice(0, EARLY)].map((start) => settle(start, chord));
+  const early = starts.slice(0, EARLY).map((start) => settle(start, chord));
   const agreed = distinct(early);
-  if (agreed.length === 1) return agreed;
-  return distinct([...early, ...starts.slice(EARLY).map((start) => settle(start, chord))]);
+  const found = agreed.length === 1 ? agreed : distinct([...early, ...starts.slice(EARLY).map((start) => settle(start, chord))]);
+  // Coarser arcs are quicker to follow: the drawn one is kept only where they did not find it.
+  return taut.length && !(taut[0]!.energy > (found[0]?.energy ?? Infinity) * (1 - BLUR)) ? distinct([...taut, ...found]) : found;
 }
 
 /** A shape reached by taking up slack little by little from one that has plenty: for hoses drawn all but straight. */

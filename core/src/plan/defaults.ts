@@ -84,6 +84,7 @@ export const emptyPlan = (
     { id: 'circuit-3', name: 'Clutch', work: 'clutch', ink: 'slate', axle: null },
   ],
   lines: [],
+  hoses: [],
   things: [],
   gates: [],
   holding: DEFAULT_HOLDING,

@@ -10,6 +10,7 @@ import {
   type Bleeding,
   type Gate,
   type Holding,
+  type Hose,
   type Known,
   type Line,
   type LineEnd,
@@ -61,9 +62,14 @@ function letGo(plan: Plan, gone: ReadonlySet<string>): Plan {
     gone.has(line.ends[end].portId ?? '')
       ? { ...line, ends: { ...line.ends, [end]: { ...line.ends[end], portId: null } } }
       : line;
+  const unscrewed = (hose: Hose, end: 'a' | 'b'): Hose =>
+    gone.has(hose.ends[end].portId ?? '')
+      ? { ...hose, ends: { ...hose.ends, [end]: { ...hose.ends[end], portId: null } } }
+      : hose;
   return {
     ...plan,
     lines: plan.lines.map((line) => freed(freed(line, 'a'), 'b')),
+    hoses: plan.hoses.map((hose) => unscrewed(unscrewed(hose, 'a'), 'b')),
     bleeding: { ...plan.bleeding, listed: plan.bleeding.listed.filter((id) => !gone.has(id)) },
   };
 }
@@ -195,6 +201,18 @@ export const EDITS = {
   /** What an end is made with: its flare, nut and adapters, how far these hold it off, or the state of its joint. */
   changeEnd: (plan: Plan, { id, end, patch }: { id: string; end: 'a' | 'b'; patch: Partial<LineEnd> }): Plan =>
     onLine(plan, id, (line) => ({ ...line, ends: { ...line.ends, [end]: { ...line.ends[end], ...patch } } })),
+
+  addHose: (plan: Plan, { hose }: { hose: Hose }): Plan => ({ ...plan, hoses: [...plan.hoses, hose] }),
+  changeHose: (plan: Plan, { id, patch }: { id: string; patch: Patch<Hose> }): Plan => ({
+    ...plan,
+    hoses: patched(plan.hoses, id, (h) => ({ ...h, ...patch })),
+  }),
+  removeHose: (plan: Plan, { id }: { id: string }): Plan => ({ ...plan, hoses: without(plan.hoses, id) }),
+  /** One ordered length for several hoses. */
+  alikeHoses: (plan: Plan, { ids, orderMm }: { ids: readonly string[]; orderMm: number }): Plan => ({
+    ...plan,
+    hoses: plan.hoses.map((hose) => (ids.includes(hose.id) ? { ...hose, orderMm } : hose)),
+  }),
 
   addThing: (plan: Plan, { thing }: { thing: Thing }): Plan => ({ ...plan, things: [...plan.things, thing] }),
   changeThing: (plan: Plan, { id, patch }: { id: string; patch: Patch<Thing> }): Plan => ({

@@ -9,6 +9,7 @@ export function freshId(plan: Plan, prefix: string): string {
       ...plan.parts.flatMap((p) => p.ports),
       ...plan.circuits,
       ...plan.lines,
+      ...plan.hoses,
       ...plan.things,
       ...plan.gates,
       ...plan.bench.benders,

@@ -9,13 +9,14 @@ export { isJoint, isWorker, makesPressure, newPart, newPort, NOWHERE, PART_SPECS
 export { type Fixed } from './fixed.ts';
 export { cutSigmaMm, lineView, toolingOf, type LineView, type PortView } from './line-view.ts';
 export { changeMove, lengthenEnd, movesOf } from './moves.ts';
+export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './hose-figures.ts';
 export { holdLine, oneWay } from './hold-line.ts';
 export { meetings, type Meeting } from './meetings.ts';
 export { LEAST_KEPT_MM, lineSpace, obstaclesOf, sharesWith, type ClipView, type LineSpace, type Near, type SpanView } from './space.ts'; // prettier-ignore
 export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './read.ts';
 export { type LoadView, type SizeView } from './size-view.ts';
 export {
-  loadAt, LOADS, sizeInputOf, typicalBrake, typicalSizing, type Hose, type Load, type LoadName, type Sizing,
+  loadAt, LOADS, plannedHose, sizeInputOf, typicalBrake, typicalSizing, type Hose as HoseFigures, type Load, type LoadName, type Sizing,
 } from './sizing.ts'; // prettier-ignore
 export { figureAt, withFigure, type Sheet } from './figures.ts';
 export { figuresOf, PART_FIGURES, type PartFigure, type PartFigures } from './part-figures.ts';

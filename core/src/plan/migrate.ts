@@ -79,10 +79,14 @@ const from3 = (raw: Raw): Raw => ({
   holding: DEFAULT_HOLDING,
 });
 
+/** From version 4: hoses. */
+const from4 = (raw: Raw): Raw => ({ ...raw, version: 5, hoses: [] });
+
 const STEPS: ReadonlyMap<unknown, (raw: Raw) => Raw> = new Map([
   [1, from1],
   [2, from2],
   [3, from3],
+  [4, from4],
 ]);
 
 /** A plan of any earlier version as one of the present version; anything else is handed back as it is. */

@@ -48,7 +48,7 @@ describe('reading and writing a plan file', () => {
       for (const end of [ends.a, ends.b]) for (const field of ['adapters', 'standoffMm', 'joint']) delete end[field];
     raw.circuits.forEach((circuit: { axle?: string }) => delete circuit.axle);
     const plan = readPlan(JSON.stringify({ ...raw, version: 1 }));
-    expect(plan).toMatchObject({ version: 4, sizing: null });
+    expect(plan).toMatchObject({ version: 5, hoses: [], sizing: null });
     expect(plan.circuits.map((c) => c.axle)).toEqual(['front', 'rear', null]);
     const { joint } = plan.lines[0]!.ends.a;
     // Joints were not kept before: nothing is claimed of them.

@@ -3,7 +3,7 @@ import { CATEGORIES } from '../hydraulics/index.ts';
 import { NATURES, SECTIONS, THING_KINDS } from '../frame/index.ts';
 import { END_FORMS, SEAT_FORMS } from '../stock/index.ts';
 import { PART_FIGURES } from './part-figures.ts';
-import { CIRCUIT_INKS, LINE_ORIGINS, PART_KINDS, PLAN_FORMAT, PLAN_VERSION, PORT_ROLES } from './types.ts';
+import { CIRCUIT_INKS, HOSE_FIXINGS, LINE_ORIGINS, PART_KINDS, PLAN_FORMAT, PLAN_VERSION, PORT_ROLES } from './types.ts';
 
 /** Limits of a plan file; far over any vehicle, so that a hostile file ends in a sentence. */
 const MOST_RECORDS = 5000;
@@ -244,6 +244,47 @@ const thing = record({
   surfaceC: number(-100, 2000).allow(null),
   travel: travel.allow(null),
 });
+const axis = vector(-1e6, 1e6);
+const hoseEnd = record({
+  portId: id.allow(null),
+  through: Joi.boolean().required(),
+  atMm: place,
+  direction: axis,
+  fittingId: id,
+  turnDeg: number(-360, 360),
+});
+const motion = record({
+  kind: oneOf(['axle', 'corner', 'still']),
+  heaveMm: Joi.array().ordered(number(-2000, 0), number(0, 2000)).length(2).required(),
+  aboutMm: place,
+  axis,
+  measuredAtMm: place,
+  rollDeg: number(0, 45),
+  steer: record({
+    aboutMm: place,
+    axis,
+    lockDeg: Joi.array().ordered(number(-80, 0), number(0, 80)).length(2).required(),
+  }).allow(null),
+  floatMm: number(0, 200),
+  floatAxis: axis,
+});
+const hoseRun = record({
+  id,
+  name,
+  title: text,
+  circuitId: id,
+  stockId: id,
+  service: oneOf(['pressure', 'feed']),
+  ends: record({ a: hoseEnd, b: hoseEnd }),
+  orderMm: over(20_000),
+  motion,
+  fixing: oneOf(HOSE_FIXINGS),
+  locked: Joi.boolean().required(),
+  madeOn: Joi.string()
+    .pattern(/^\d{4}-(0[1-9]|1[0-2])$/, 'year and month')
+    .allow(null)
+    .required(),
+});
 const gate = record({ id, name, minMm: place, maxMm: place, closed: Joi.boolean().required() });
 const holding = record({
   frameHz: number(0, 100_000),
@@ -306,6 +347,7 @@ export const planSchema = record({
       }),
     ),
   ),
+  hoses: list(inList(hoseRun), 500),
   things: list(inList(thing)),
   gates: list(inList(gate), 200),
   holding,

@@ -2,6 +2,7 @@ import type {
   Axle, Axles, AxleLines, Booster, Brake, Category, Combination, Disc, Drum, Master, Pedal, RearValve, SizeInput,
 } from '../hydraulics/index.ts'; // prettier-ignore
 import { allGuessed, numberPaths, type Sheet } from './figures.ts';
+import { hoseOf } from './hose-figures.ts';
 import { linesOf } from './line-figures.ts';
 import type { LineView } from './line-view.ts';
 import type { Plan } from './types.ts';
@@ -46,15 +47,16 @@ export const loadAt = ({ empty, laden }: Pick<Sizing, 'empty' | 'laden'>, share:
   return { massKg: between('massKg'), frontFraction: between('frontFraction'), cgHeightMm: between('cgHeightMm') };
 };
 
+const circuitsOf = ({ circuits }: Plan, axle: Axle): string[] => circuits.filter((c) => c.work === 'brake' && c.axle === axle).map((c) => c.id); // prettier-ignore
+
+/** Hose of an axle that the plan's own hoses make up; null where it has none and the typed figure counts. */
+export const plannedHose = (plan: Plan, axle: Axle): Hose | null => hoseOf(plan.hoses, circuitsOf(plan, axle));
+
 /** What `size` reads, from the plan at a load between empty (0) and laden (1). */
 export function sizeInputOf(plan: Plan, sizing: Sizing, lines: readonly LineView[], share: number): SizeInput {
   const { wheelbaseMm, tyreRadiusMm, pedal, booster, master, front, rear, rearValve, bulkGPa, airMl, mu } = sizing;
   const linesAt = (axle: Axle): AxleLines =>
-    linesOf(
-      lines,
-      plan.circuits.filter((c) => c.work === 'brake' && c.axle === axle).map((c) => c.id),
-      sizing.hoses[axle],
-    );
+    linesOf(lines, circuitsOf(plan, axle), plannedHose(plan, axle) ?? sizing.hoses[axle]);
   return {
     vehicle: { ...loadAt(sizing, share), wheelbaseMm, tyreRadiusMm },
     pedal, booster, master, front, rear, rearValve, airMl, mu,

@@ -1,6 +1,7 @@
 import type { Axle } from '../hydraulics/index.ts';
 import type { School } from '../bleed/index.ts';
 import type { Thing } from '../frame/index.ts';
+import type { Motion } from '../hose/index.ts';
 import type { Adapter, FlareForm, FluidFamily, Half, TubeMaterial } from '../stock/index.ts';
 import type { Side, Tape } from '../survey/index.ts';
 import type { Bender } from '../tube/index.ts';
@@ -11,7 +12,7 @@ import type { ClutchSheet, ParkingSheet, SingleSheet, TrailerSheet } from './she
 import type { Sizing } from './sizing.ts';
 
 export const PLAN_FORMAT = 'firmline-plan';
-export const PLAN_VERSION = 4;
+export const PLAN_VERSION = 5;
 
 /**
  * Where something is and how that is known. `atMm` with `sigmaMm` (one standard deviation per axis)
@@ -151,6 +152,41 @@ export interface Line {
   readonly ticks: readonly Tick[];
 }
 
+/** One end of a hose: where its fitting meets its seat, and what is on it. */
+export interface HoseEnd {
+  /** A port it is screwed to or, through a bracket, stands behind; null: at a place of its own. */
+  readonly portId: string | null;
+  /** On the other side of a bracket from the tube at that port. */
+  readonly through: boolean;
+  /** Its place where it has no port, the vehicle at ride height and straight ahead. */
+  readonly atMm: Vec3;
+  /** Out of the part or bracket, along the fitting's thread; taken from the port where there is one. */
+  readonly direction: Vec3;
+  readonly fittingId: string;
+  /** How an angled fitting or a banjo is turned about that direction. */
+  readonly turnDeg: number;
+}
+export const HOSE_FIXINGS = ['bracket', 'part', 'zip-tie', 'none'] as const;
+/** A flexible line. End A stays with the frame, end B moves. */
+export interface Hose {
+  readonly id: string;
+  readonly name: string;
+  readonly title: string;
+  readonly circuitId: string;
+  readonly stockId: string;
+  readonly service: 'pressure' | 'feed';
+  readonly ends: { readonly a: HoseEnd; readonly b: HoseEnd };
+  /** Length as it is ordered, between the seats' faces. */
+  readonly orderMm: number;
+  readonly motion: Motion;
+  /** What holds end A. */
+  readonly fixing: (typeof HOSE_FIXINGS)[number];
+  /** A lock nut or a clip holds it there. */
+  readonly locked: boolean;
+  /** Year and month on its sleeve; null where it is not made yet or cannot be read. */
+  readonly madeOn: string | null;
+}
+
 export interface BenchBender extends Bender {
   readonly id: string;
   readonly name: string;
@@ -221,6 +257,7 @@ export interface Plan {
   readonly parts: readonly Part[];
   readonly circuits: readonly Circuit[];
   readonly lines: readonly Line[];
+  readonly hoses: readonly Hose[];
   /** Frame, running gear and whatever a line must keep from or may be held by. */
   readonly things: readonly Thing[];
   readonly gates: readonly Gate[];

@@ -1,5 +1,5 @@
 import { InputError, type Fault } from '../fault/index.ts';
-import { fluidById, nutById, tubeById, type Half } from '../stock/index.ts';
+import { fluidById, hoseById, hoseFittingById, nutById, tubeById, type Half } from '../stock/index.ts';
 import { threadOf } from '../threads/index.ts';
 import { length, type Vec3 } from '../vec/index.ts';
 import { adapterOf } from './adapter-of.ts';
@@ -111,6 +111,22 @@ export function validatePlan(plan: Plan): Fault[] {
       const other = joined.get(portId);
       if (other) say(`${path}.ends.${end}.portId`, `The port "${portId}" already holds ${other}.`);
       joined.set(portId, `line ${line.name}`);
+    }
+  });
+  plan.hoses.forEach((hose, i) => {
+    const path = `hoses[${i}]`;
+    claim(hose.id, path);
+    if (!circuits.has(hose.circuitId)) say(`${path}.circuitId`, `There is no circuit "${hose.circuitId}".`);
+    if (!hoseById(hose.stockId)) say(`${path}.stockId`, `There is no hose "${hose.stockId}" in stock.`);
+    if (hose.motion.kind !== 'still' && length(hose.motion.axis) < 1e-9)
+      say(`${path}.motion.axis`, 'A line that an end swings about has a direction: this one has no length.');
+    if (hose.motion.steer && length(hose.motion.steer.axis) < 1e-9)
+      say(`${path}.motion.steer.axis`, 'A kingpin line has a direction: this one has no length.');
+    for (const end of ['a', 'b'] as const) {
+      const { portId, fittingId, direction } = hose.ends[end];
+      if (!hoseFittingById(fittingId)) say(`${path}.ends.${end}.fittingId`, `There is no hose end "${fittingId}" in stock.`);
+      if (portId !== null && !ports.has(portId)) say(`${path}.ends.${end}.portId`, `There is no port "${portId}".`);
+      if (length(direction) < 1e-9) say(`${path}.ends.${end}.direction`, 'A direction of no length points nowhere.');
     }
   });
   plan.things.forEach((thing, i) => {

@@ -1,4 +1,18 @@
 import { viewPlan, type Plan } from '../plan/index.ts';
+import { hoseReach } from './rules/hose-reach.ts';
+import { hoseTaut } from './rules/hose-taut.ts';
+import { hoseKinks } from './rules/hose-kinks.ts';
+import { hoseRubs } from './rules/hose-rubs.ts';
+import { hoseHot } from './rules/hose-hot.ts';
+import { hoseTwisted } from './rules/hose-twisted.ts';
+import { hoseUnfixed } from './rules/hose-unfixed.ts';
+import { hoseUnlocked } from './rules/hose-unlocked.ts';
+import { hoseClass } from './rules/hose-class.ts';
+import { hoseTooLong } from './rules/hose-too-long.ts';
+import { hoseAged } from './rules/hose-aged.ts';
+import { hoseUnjudged } from './rules/hose-unjudged.ts';
+import { feedFalls } from './rules/feed-falls.ts';
+import { hosesUnlike } from './rules/hoses-unlike.ts';
 import { benderSize } from './rules/bender-size.ts';
 import { changedAfterMade } from './rules/changed-after-made.ts';
 import { cutUnsure } from './rules/cut-unsure.ts';
@@ -156,6 +170,20 @@ const RULES: readonly Rule[] = [
   jointUnsupported,
   meshSize,
   frameUnknown,
+  hoseReach,
+  hoseTaut,
+  hoseKinks,
+  hoseRubs,
+  hoseHot,
+  hoseTwisted,
+  hoseUnfixed,
+  hoseUnlocked,
+  hoseClass,
+  hoseTooLong,
+  hoseAged,
+  hoseUnjudged,
+  feedFalls,
+  hosesUnlike,
   nutSize,
   threadsDiffer,
   willNotSeal,

@@ -7,7 +7,7 @@ export type Station = 'measure' | 'size' | 'plumb' | 'route' | 'join' | 'make' |
 
 /** What a finding is about: a line (and a corner of it, as an index into its nodes), a point, a port or the plan. */
 export interface Place {
-  readonly kind: 'line' | 'point' | 'port' | 'thing' | 'plan';
+  readonly kind: 'line' | 'point' | 'port' | 'thing' | 'hose' | 'plan';
   readonly id: string;
   readonly node?: number;
 }

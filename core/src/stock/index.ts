@@ -16,3 +16,6 @@ export {
 } from './joints.ts'; // prettier-ignore
 export { comesAs, isTaper, threadByName, THREADS, type Gender, type Thread, type ThreadFamily } from './threads.ts';
 export { ADAPTERS, adapterById, type Adapter, type Half } from './adapters.ts';
+export {
+  HOSE_CLASS_NAMES, HOSE_FITTINGS, hoseById, hoseFittingById, hoseMlPerM, HOSES, type HoseClass, type HoseFitting, type HoseFittingKind, type HoseStock,
+} from './hoses.ts'; // prettier-ignore

@@ -98,7 +98,7 @@ export class FindWay {
   });
   protected readonly found = computed(() => {
     const state = this.finder.state();
-    return state.kind === 'found' && this.asked()?.lineId === this.view().line.id ? state.ways : [];
+    return state.kind === 'found' && this.asked()?.lineId === this.view().line.id ? state.found : [];
   });
   protected readonly message = computed(() => {
     const state = this.finder.state();

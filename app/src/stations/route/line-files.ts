@@ -6,6 +6,7 @@ import { Notices } from '../../kit/notices';
 import { placesOf, projectFlat } from '../../kit/flat-projection';
 import { PlanStore } from '../../plan/plan-store';
 import { saveFile } from '../../kit/save-file';
+import { printSheet } from '../../kit/print-sheet';
 import { bestScale, layOut, PAPERS, SCALES, type Paper } from './sheet-layout';
 
 const MOST_CSV_BYTES = 5_000_000;
@@ -168,18 +169,6 @@ export class LineFiles {
   } // prettier-ignore
 
   protected print(): void {
-    const page = new CSSStyleSheet();
-    page.replaceSync(`@page { size: ${this.sheet().widthMm}mm ${this.sheet().heightMm}mm; margin: 0 }`);
-    document.adoptedStyleSheets = [...document.adoptedStyleSheets, page];
-    document.documentElement.classList.add('printing-sheet');
-    window.addEventListener(
-      'afterprint',
-      () => {
-        document.documentElement.classList.remove('printing-sheet');
-        document.adoptedStyleSheets = document.adoptedStyleSheets.filter((one) => one !== page);
-      },
-      { once: true },
-    );
-    window.print();
+    printSheet(this.sheet());
   }
 }

@@ -11,6 +11,7 @@ import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
 import { Jump } from '../../shell/jump';
 import { Ribbon } from '../../shell/ribbon';
+import { HosesPage } from './hoses/hoses-page';
 import { FindWay } from './find-way';
 import { LineFiles } from './line-files';
 import { LineForm } from './line-form';
@@ -20,12 +21,31 @@ import { MoveList } from './move-list';
 
 @Component({
   selector: 'fl-route-station',
-  imports: [RouterLink, Ribbon, Strip, FlatViews, SpaceView, FindWay, LineTools, LineFiles, MoveList, MoveLine, LineForm],
+  imports: [
+    RouterLink,
+    Ribbon,
+    Strip,
+    FlatViews,
+    SpaceView,
+    FindWay,
+    HosesPage,
+    LineTools,
+    LineFiles,
+    MoveList,
+    MoveLine,
+    LineForm,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col lg:h-[max(44rem,calc(100dvh-4.3rem))] lg:flex-none' },
   template: `
     <h1 class="sr-only">Route</h1>
-    @if (shown(); as view) {
+    @if (selection.among() === 'hoses') {
+      @defer (when store.settled()) {
+        <fl-hoses-page (left)="selection.showLines()" />
+      } @placeholder {
+        <p class="m-auto text-ink-soft">The hoses come in…</p>
+      }
+    } @else if (shown(); as view) {
       <fl-ribbon />
       <section class="flex flex-wrap items-center gap-x-6 border-b border-rule bg-sheet px-6 pt-2" aria-label="The chosen line">
         <div class="w-52">
@@ -100,6 +120,7 @@ import { MoveList } from './move-list';
         <aside class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l" aria-label="Moves of the line">
           <div class="flex gap-2 border-b border-rule px-4 py-2">
             <button type="button" class="btn px-3" (click)="form()?.openOn(view.line)">Line details</button>
+            <button type="button" class="btn px-3" (click)="selection.chooseHose(null)">Hoses{{ hoses() }}</button>
             <button type="button" class="btn ml-auto px-3" (click)="form()?.openNew()">New line</button>
           </div>
           <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label="Moves, tools and files of the line">
@@ -124,6 +145,7 @@ import { MoveList } from './move-list';
         </p>
         <div class="mt-4 flex justify-center gap-2">
           <a class="btn" routerLink="../measure">Go to Measure</a>
+          <button type="button" class="btn" (click)="selection.chooseHose(null)">Hoses{{ hoses() }}</button>
           <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="form()?.openNew()">New line</button>
         </div>
       </div>
@@ -150,6 +172,7 @@ export class RouteStation {
   protected readonly ports = computed(
     () => [...(this.store.view()?.ports.values() ?? [])].filter(({ port }) => port.role !== 'bleeder').length,
   );
+  protected readonly hoses = computed(() => (this.store.plan()?.hoses.length ? ` (${this.store.plan()!.hoses.length})` : ''));
   protected readonly sigma = computed(() => {
     const view = this.selection.line();
     return view && !this.dragged() ? cutSigmaMm(view, this.store.plan()!.bench) : null;

@@ -1,0 +1,295 @@
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal, viewChild } from '@angular/core';
+import type { Thing } from '@firm-line/core/frame';
+import type { Motion } from '@firm-line/core/hose';
+import { freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
+import { HOSE_FITTINGS, HOSES } from '@firm-line/core/stock';
+import type { Vec3 } from '@firm-line/core/vec';
+import { LengthField } from '../../../kit/length-field';
+import { NumberField } from '../../../kit/number-field';
+import { PlanStore } from '../../../plan/plan-store';
+import { Selection } from '../../../plan/selection';
+
+const STILL: Motion = {
+  kind: 'still', heaveMm: [-50, 50], aboutMm: [0, 0, 0], axis: [1, 0, 0], measuredAtMm: [0, 0, 0], rollDeg: 0, steer: null, floatMm: 0, floatAxis: [0, 1, 0],
+}; // prettier-ignore
+const END: HoseEnd = {
+  portId: null,
+  through: false,
+  atMm: [0, 0, 0],
+  direction: [0, 1, 0],
+  fittingId: 'straight-swivel',
+  turnDeg: 0,
+};
+const AXES = ['x, aft', 'y, right', 'z, up'] as const;
+const WAYS: readonly (readonly [string, Vec3])[] = [['forward', [-1, 0, 0]], ['aft', [1, 0, 0]], ['left', [0, -1, 0]], ['right', [0, 1, 0]], ['down', [0, 0, -1]], ['up', [0, 0, 1]]]; // prettier-ignore
+/** How far inboard of a wheel its arm swings, as a share of the way to the middle. A guess to begin with. */
+const INBOARD = 0.3;
+
+/** How an end moves with a thing of the vehicle, to begin with: its own travel, a kingpin that stands upright. */
+function motionWith({ kind, travel, shape }: Thing): Motion {
+  const { heaveMm, rollDeg, lockDeg, aboutMm } = travel!;
+  const measuredAtMm = shape.kind === 'wheel' ? shape.centreMm : aboutMm;
+  const steer = lockDeg > 0 ? { aboutMm, axis: [0, 0, 1] as Vec3, lockDeg: [-lockDeg, lockDeg] as const } : null;
+  const common = { ...STILL, heaveMm, measuredAtMm, steer };
+  if (kind === 'axle') return { ...common, kind: 'axle', rollDeg, aboutMm };
+  return { ...common, kind: 'corner', aboutMm: [measuredAtMm[0], measuredAtMm[1] * INBOARD, measuredAtMm[2]] };
+}
+
+/** What a hose is and what it hangs between. It becomes the plan's with Keep. */
+@Component({
+  selector: 'fl-hose-form',
+  imports: [LengthField, NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <dialog #dialog class="m-auto max-h-[92dvh] w-[min(60rem,94vw)] overflow-auto rounded-xl bg-sheet p-6 backdrop:bg-ink/40" aria-labelledby="hose-form-title">
+      @if (draft(); as hose) {
+        <form (submit)="keep($event)">
+          <h2 id="hose-form-title" class="text-xl font-bold">{{ isNew() ? 'New hose' : 'Hose ' + hose.name }}</h2>
+          <div class="mt-3 grid gap-3 sm:grid-cols-4">
+            <div>
+              <label class="label block" for="hose-name">Name</label>
+              <input id="hose-name" class="field w-full" maxlength="80" autocomplete="off" [value]="hose.name" (change)="set({ name: $any($event.target).value.trim() || hose.name })" />
+            </div>
+            <div class="sm:col-span-2">
+              <label class="label block" for="hose-title">From where to where</label>
+              <input id="hose-title" class="field w-full" maxlength="200" autocomplete="off" [value]="hose.title" (change)="set({ title: $any($event.target).value.trim() })" />
+            </div>
+            <div>
+              <label class="label block" for="hose-circuit">Circuit</label>
+              <select id="hose-circuit" class="field w-full" (change)="set({ circuitId: $any($event.target).value })">
+                @for (one of circuits(); track one.id) {
+                  <option [value]="one.id" [selected]="one.id === hose.circuitId">{{ one.name }}</option>
+                }
+              </select>
+            </div>
+            <div>
+              <label class="label block" for="hose-service">Carries</label>
+              <select id="hose-service" class="field w-full" (change)="set({ service: $any($event.target).value })">
+                <option value="pressure" [selected]="hose.service === 'pressure'">brake pressure</option>
+                <option value="feed" [selected]="hose.service === 'feed'">a reservoir's feed</option>
+              </select>
+            </div>
+            <div>
+              <label class="label block" for="hose-stock">Hose</label>
+              <select id="hose-stock" class="field w-full" (change)="set({ stockId: $any($event.target).value })">
+                @for (one of stock; track one.id) {
+                  <option [value]="one.id" [selected]="one.id === hose.stockId">{{ one.name }}</option>
+                }
+              </select>
+            </div>
+            <fl-length-field label="Ordered length, seat to seat" [leastMm]="20" [mostMm]="20000" [valueMm]="hose.orderMm" (changed)="set({ orderMm: $event })" />
+            <div>
+              <label class="label block" for="hose-made">Made in (year-month)</label>
+              <input id="hose-made" class="field-mono w-full" placeholder="2026-03" autocomplete="off" [value]="hose.madeOn ?? ''" (change)="setMade($any($event.target).value)" />
+            </div>
+            @for (end of ends; track end) {
+              <fieldset class="rounded-lg border border-rule p-3 sm:col-span-2">
+                <legend class="px-1 font-semibold">{{ end === 'a' ? 'End A, stays with the frame' : 'End B, moves' }}</legend>
+                <div class="grid grid-cols-3 gap-2">
+                  <div class="col-span-3">
+                    <label class="label block" [attr.for]="'hose-port-' + end">Stands at</label>
+                    <select [id]="'hose-port-' + end" class="field w-full" (change)="setPort(end, $any($event.target).value || null)">
+                      <option value="">a place of its own</option>
+                      @for (port of ports(); track port.id) {
+                        <option [value]="port.id" [selected]="port.id === hose.ends[end].portId">{{ port.name }}</option>
+                      }
+                    </select>
+                  </div>
+                  @if (hose.ends[end].portId) {
+                    <label class="col-span-3 flex min-h-12 items-center gap-2"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.ends[end].through" (change)="setEnd(end, { through: $any($event.target).checked })" />behind a bracket, opposite the tube</label>
+                  } @else {
+                    @for (axis of [0, 1, 2]; track axis) {
+                      <fl-length-field [label]="axes[axis]!" [valueMm]="hose.ends[end].atMm[axis]!" (changed)="setEnd(end, { atMm: put(hose.ends[end].atMm, axis, $event) })" />
+                    }
+                    <div class="col-span-3">
+                      <label class="label block" [attr.for]="'hose-way-' + end">Its thread points</label>
+                      <select [id]="'hose-way-' + end" class="field w-full" (change)="setEnd(end, { direction: ways[+$any($event.target).value]![1] })">
+                        @for (way of ways; track way[0]; let i = $index) {
+                          <option [value]="i" [selected]="same(way[1], hose.ends[end].direction)">{{ way[0] }}</option>
+                        }
+                        @if (!square(hose.ends[end].direction)) {
+                          <option value="-1" selected disabled>aslant, as it is</option>
+                        }
+                      </select>
+                    </div>
+                  }
+                  <div class="col-span-2">
+                    <label class="label block" [attr.for]="'hose-fitting-' + end">Fitting</label>
+                    <select [id]="'hose-fitting-' + end" class="field w-full" (change)="setEnd(end, { fittingId: $any($event.target).value })">
+                      @for (one of fittings; track one.id) {
+                        <option [value]="one.id" [selected]="one.id === hose.ends[end].fittingId">{{ one.name }}</option>
+                      }
+                    </select>
+                  </div>
+                  <fl-number-field label="Turned, °" [least]="-360" [most]="360" [value]="hose.ends[end].turnDeg" (changed)="setEnd(end, { turnDeg: $event })" />
+                </div>
+              </fieldset>
+            }
+            <div>
+              <label class="label block" for="hose-fixing">End A is held by</label>
+              <select id="hose-fixing" class="field w-full" (change)="set({ fixing: $any($event.target).value })">
+                @for (one of fixings; track one[0]) {
+                  <option [value]="one[0]" [selected]="one[0] === hose.fixing">{{ one[1] }}</option>
+                }
+              </select>
+            </div>
+            <label class="flex min-h-12 items-center gap-2 self-end"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.locked" (change)="set({ locked: $any($event.target).checked })" />lock nut or clip on</label>
+            <fieldset class="rounded-lg border border-rule p-3 sm:col-span-4">
+              <legend class="px-1 font-semibold">How end B moves</legend>
+              <div class="grid grid-cols-2 gap-2 sm:grid-cols-6">
+                <div class="col-span-2">
+                  <label class="label block" for="hose-with">As this moves</label>
+                  <select id="hose-with" class="field w-full" (change)="moveWith($any($event.target).value)">
+                    <option value="">choose to fill in…</option>
+                    @for (thing of movers(); track thing.id) {
+                      <option [value]="thing.id">{{ thing.name }}</option>
+                    }
+                  </select>
+                </div>
+                <div class="col-span-2">
+                  <label class="label block" for="hose-kind">Motion</label>
+                  <select id="hose-kind" class="field w-full" (change)="setMotion({ kind: $any($event.target).value })">
+                    <option value="still" [selected]="hose.motion.kind === 'still'">none, both ends stand still</option>
+                    <option value="corner" [selected]="hose.motion.kind === 'corner'">on an arm, swinging about a line</option>
+                    <option value="axle" [selected]="hose.motion.kind === 'axle'">with a solid axle</option>
+                  </select>
+                </div>
+                @if (hose.motion.kind !== 'still') {
+                  <fl-length-field label="Droop, down" [leastMm]="0" [mostMm]="2000" [valueMm]="-hose.motion.heaveMm[0]" (changed)="setMotion({ heaveMm: [-$event, hose.motion.heaveMm[1]] })" />
+                  <fl-length-field label="Bump, up" [leastMm]="0" [mostMm]="2000" [valueMm]="hose.motion.heaveMm[1]" (changed)="setMotion({ heaveMm: [hose.motion.heaveMm[0], $event] })" />
+                  @for (axis of [0, 1, 2]; track axis) {
+                    <fl-length-field [label]="(hose.motion.kind === 'axle' ? 'Rolls about ' : 'Swings about ') + axes[axis]![0]" [valueMm]="hose.motion.aboutMm[axis]!" (changed)="setMotion({ aboutMm: put(hose.motion.aboutMm, axis, $event) })" />
+                  }
+                  @if (hose.motion.kind === 'axle') {
+                    <fl-number-field label="Roll either way, °" [most]="45" [value]="hose.motion.rollDeg" (changed)="setMotion({ rollDeg: $event })" />
+                  } @else {
+                    @for (axis of [0, 1, 2]; track axis) {
+                      <fl-length-field [label]="'Wheel centre ' + axes[axis]![0]" [valueMm]="hose.motion.measuredAtMm[axis]!" (changed)="setMotion({ measuredAtMm: put(hose.motion.measuredAtMm, axis, $event) })" />
+                    }
+                  }
+                  <label class="col-span-2 flex min-h-12 items-center gap-2 self-end"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.motion.steer !== null" (change)="setSteers($any($event.target).checked)" />it steers</label>
+                  @if (hose.motion.steer; as steer) {
+                    <fl-number-field label="Lock left, °" [most]="80" [value]="-steer.lockDeg[0]" (changed)="setMotion({ steer: { aboutMm: steer.aboutMm, axis: steer.axis, lockDeg: [-$event, steer.lockDeg[1]] } })" />
+                    <fl-number-field label="Lock right, °" [most]="80" [value]="steer.lockDeg[1]" (changed)="setMotion({ steer: { aboutMm: steer.aboutMm, axis: steer.axis, lockDeg: [steer.lockDeg[0], $event] } })" />
+                    @for (axis of [0, 1, 2]; track axis) {
+                      <fl-length-field [label]="'Kingpin at ' + axes[axis]![0]" [valueMm]="steer.aboutMm[axis]!" (changed)="setMotion({ steer: { aboutMm: put(steer.aboutMm, axis, $event), axis: steer.axis, lockDeg: steer.lockDeg } })" />
+                    }
+                  }
+                  <fl-length-field label="Caliper slides by" [leastMm]="0" [mostMm]="200" [valueMm]="hose.motion.floatMm" (changed)="setMotion({ floatMm: $event })" />
+                }
+              </div>
+            </fieldset>
+          </div>
+          @if (fault(); as text) {
+            <p class="fault mt-2" role="alert">{{ text }}</p>
+          }
+          <div class="mt-4 flex flex-wrap justify-end gap-2">
+            @if (!isNew()) {
+              <button type="button" class="btn mr-auto" (click)="remove()">Delete hose</button>
+            }
+            <button type="button" class="btn" (click)="dialog.close()">Cancel</button>
+            <button type="submit" class="btn-main">{{ isNew() ? 'Make the hose' : 'Keep' }}</button>
+          </div>
+        </form>
+      }
+    </dialog>
+  `,
+}) // prettier-ignore
+export class HoseForm {
+  private readonly store = inject(PlanStore);
+  private readonly selection = inject(Selection);
+  private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
+  protected readonly draft = signal<Hose | null>(null);
+  protected readonly isNew = signal(false);
+  protected readonly fault = signal<string | null>(null);
+  protected readonly stock = HOSES;
+  protected readonly fittings = HOSE_FITTINGS;
+  protected readonly ends = ['a', 'b'] as const;
+  protected readonly axes = AXES;
+  protected readonly ways = WAYS;
+  protected readonly fixings = [['bracket', 'a bracket'], ['part', 'the part itself'], ['zip-tie', 'a zip tie'], ['none', 'nothing']] as const; // prettier-ignore
+  protected readonly circuits = computed(() => this.store.plan()?.circuits ?? []);
+  protected readonly movers = computed(() =>
+    (this.store.plan()?.things ?? []).filter(({ travel, kind }) => travel && (kind === 'wheel' || kind === 'axle')),
+  );
+  protected readonly ports = computed(() =>
+    [...(this.store.view()?.ports.values() ?? [])].filter(({ port }) => port.role !== 'bleeder').map(({ part, port }) => ({ id: port.id, name: `${part.name}, ${port.name}` })),
+  ); // prettier-ignore
+
+  openNew(): void {
+    const plan = this.store.plan()!;
+    const names = new Set(plan.hoses.map((hose) => hose.name));
+    const name = Array.from({ length: plan.hoses.length + 1 }, (_, i) => `H${i + 1}`).find((n) => !names.has(n))!;
+    this.open(true, {
+      id: freshId(plan, 'hose'), name, title: '', circuitId: plan.circuits[0]!.id, stockId: 'ptfe-3', service: 'pressure',
+      ends: { a: { ...END, fittingId: 'bulkhead' }, b: { ...END, atMm: [200, 0, -100], direction: [0, 0, 1], fittingId: 'banjo' } },
+      orderMm: 400, motion: STILL, fixing: 'bracket', locked: true, madeOn: null,
+    }); // prettier-ignore
+  }
+  openOn(hose: Hose): void {
+    this.open(false, hose);
+  }
+  private open(isNew: boolean, hose: Hose): void {
+    this.isNew.set(isNew);
+    this.draft.set(hose);
+    this.fault.set(null);
+    this.dialog().nativeElement.showModal();
+  }
+
+  protected set(patch: Partial<Hose>): void {
+    this.draft.update((hose) => hose && { ...hose, ...patch });
+  }
+  protected setEnd(end: 'a' | 'b', patch: Partial<HoseEnd>): void {
+    this.draft.update((hose) => hose && { ...hose, ends: { ...hose.ends, [end]: { ...hose.ends[end], ...patch } } });
+  }
+  protected setMotion(patch: Partial<Motion>): void {
+    this.draft.update((hose) => hose && { ...hose, motion: { ...hose.motion, ...patch } });
+  }
+  /** An end taken off its port stays where that was. */
+  protected setPort(end: 'a' | 'b', portId: string | null): void {
+    const at = this.store.view()!.ports.get(portId ?? this.draft()!.ends[end].portId ?? '');
+    const { through, atMm, direction } = this.draft()!.ends[end];
+    const own = at ? { atMm: at.fixed.atMm, direction: at.port.direction } : { atMm, direction };
+    this.setEnd(end, { portId, through: portId !== null && (through || at?.port.name.includes('bracket') === true), ...own });
+  }
+  protected setMade(text: string): void {
+    const made = text.trim();
+    const good = made === '' || /^\d{4}-(0[1-9]|1[0-2])$/.test(made);
+    this.fault.set(good ? null : `"${made}" is no year and month: type it like 2026-03, or leave it empty.`);
+    if (good) this.set({ madeOn: made || null });
+  }
+  protected setSteers(steers: boolean): void {
+    const { measuredAtMm } = this.draft()!.motion;
+    this.setMotion({ steer: steers ? { aboutMm: measuredAtMm, axis: [0, 0, 1], lockDeg: [-30, 30] } : null });
+  }
+  protected moveWith(id: string): void {
+    const thing = this.movers().find((one) => one.id === id);
+    if (thing) this.draft.update((hose) => hose && { ...hose, motion: motionWith(thing) });
+  }
+  protected put(at: Vec3, axis: number, mm: number): Vec3 {
+    return at.map((v, i) => (i === axis ? mm : v)) as unknown as Vec3;
+  }
+  protected same(a: Vec3, b: Vec3): boolean {
+    const long = Math.hypot(...b);
+    return a.every((v, i) => Math.abs(v - b[i]! / long) < 1e-6);
+  }
+  protected square(direction: Vec3): boolean {
+    return WAYS.some(([, way]) => this.same(way, direction));
+  }
+
+  protected keep(event: Event): void {
+    event.preventDefault();
+    if (this.fault()) return;
+    const hose = this.draft()!;
+    const made = this.isNew()
+      ? this.store.apply({ edit: 'addHose', with: { hose } })
+      : this.store.apply({ edit: 'changeHose', with: { id: hose.id, patch: hose } });
+    if (!made) return;
+    this.selection.chooseHose(hose.id);
+    this.dialog().nativeElement.close();
+  }
+  protected remove(): void {
+    this.store.apply({ edit: 'removeHose', with: { id: this.draft()!.id } });
+    this.dialog().nativeElement.close();
+  }
+}

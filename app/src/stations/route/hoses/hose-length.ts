@@ -1,0 +1,175 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import { ORDER_STEP_MM, type BracketPlace, type HoseView } from '@firm-line/core/hoses';
+import { formatLength, formatLengthUnit } from '@firm-line/core/units';
+import { PlanStore } from '../../../plan/plan-store';
+import { HoseFinder } from '../../../workers/hose-finder';
+import type { HoseRequest } from '../../../workers/protocol';
+import { VERDICT_WORDS } from './hose-words';
+
+/** How far along its rail a bracket slides, mm to either side. */
+const SLIDE_MM = 200;
+
+/** Its length on a slider, and what the worker finds: the lengths that serve, one for all, places for its bracket. */
+@Component({
+  selector: 'fl-hose-length',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <label class="label block" for="hose-length"
+      >Ordered length: <span class="font-mono text-lg text-ink" data-test="hose-order-length">{{ full(view().hose.orderMm) }}</span></label
+    >
+    <input id="hose-length" type="range" class="h-12 w-full accent-fluid" [min]="range().least" [max]="range().most" [step]="step" [value]="view().hose.orderMm" (input)="tried.emit(+$any($event.target).value)" (change)="taken.emit(+$any($event.target).value)" />
+    <p class="text-sm text-ink-soft">{{ full(view().freeMm) }} of it is free hose, the rest is fittings.</p>
+    <div class="mt-2 grid grid-cols-2 gap-2">
+      <button type="button" class="btn px-2" (click)="look('lengths')" [disabled]="busy()">Which lengths serve?</button>
+      <button type="button" class="btn px-2" (click)="look('alike')" [disabled]="busy() || corners().length < 2">Make {{ corners().length }} alike</button>
+      <button type="button" class="btn col-span-2 px-2" (click)="look('bracket')" [disabled]="busy() || view().hose.service === 'feed'">Find a place for the bracket</button>
+    </div>
+    @if (busy()) {
+      <p class="mt-2 flex items-center gap-3 text-sm" role="status">
+        <progress class="h-3 flex-1 accent-fluid" max="1" [value]="share()" aria-label="How far the search is"></progress>
+        <button type="button" class="btn px-3" (click)="finder.cancel()">Cancel</button>
+      </p>
+    }
+    @if (message(); as text) {
+      <p class="fault mt-2" role="alert">{{ text }}</p>
+    }
+    @if (lengths(); as found) {
+      <div class="mt-2" data-test="hose-lengths">
+        <div class="flex h-6 w-full overflow-hidden rounded" role="img" [attr.aria-label]="bar(found.tried).label">
+          @for (one of found.tried; track one.orderMm) {
+            <span class="h-full flex-1" [class]="one.ok ? 'bg-fluid' : one.rubs ? 'bg-mind' : 'bg-rule'" [title]="full(one.orderMm) + ': ' + (one.ok ? 'serves' : one.rubs ? 'rubs' : words[one.verdict])"></span>
+          }
+        </div>
+        @if (found.shortestMm !== null) {
+          <p class="mt-1 text-sm">{{ bare(found.shortestMm) }} to {{ full(found.longestMm!) }} serve in every state and touch nothing.</p>
+          <button type="button" class="btn-main mt-1" (click)="taken.emit(found.shortestMm)">Take the shortest, {{ bare(found.shortestMm) }}</button>
+        } @else {
+          <p class="fault mt-1">No length from {{ bare(found.tried[0]?.orderMm ?? 0) }} up serves in every state: place its bracket otherwise, or take other ends.</p>
+        }
+      </div>
+    }
+    @if (alike(); as found) {
+      @if (found.orderMm !== null) {
+        <p class="mt-2 text-sm">{{ full(found.orderMm) }} is the shortest that serves all {{ corners().length }}.</p>
+        <button type="button" class="btn-main mt-1" (click)="makeAlike(found.orderMm)">Take {{ bare(found.orderMm) }} for all</button>
+      } @else {
+        <p class="fault mt-2">No one length serves all: {{ found.against }} speaks against most of them.</p>
+      }
+    }
+    @if (places().length) {
+      <ol class="mt-2 grid gap-2" data-test="hose-places">
+        @for (place of places(); track $index) {
+          <li class="rounded-lg border border-rule p-2 text-sm">
+            <p><strong>{{ place.to.name }}</strong> at {{ bare(place.atMm[0]) }}, {{ bare(place.atMm[1]) }}, {{ bare(place.atMm[2]) }}, pointing {{ pointing(place) }}</p>
+            <p>{{ place.ok ? 'Serves in every state, least radius ' + full(place.leastRadiusMm) + '.' : 'Not well: ' + (words[$any(place.why)] ?? place.why) + '.' }}</p>
+            <button type="button" class="btn-main mt-1" (click)="takePlace(place)">Put it there</button>
+          </li>
+        }
+      </ol>
+    }
+    @if (slides()) {
+      <label class="label mt-3 block" for="hose-slide">Slide the bracket along the vehicle: <span class="font-mono">{{ slid() > 0 ? '+' : '' }}{{ bare(slid()) }}</span></label>
+      <input id="hose-slide" type="range" class="h-12 w-full accent-fluid" [min]="-slideMm" [max]="slideMm" step="5" [value]="slid()" (input)="slide(+$any($event.target).value)" (change)="slideDone()" />
+    } @else {
+      <p class="mt-3 text-sm text-ink-soft">End A stands at a port: its place is the port's, in Measure.</p>
+    }
+  `,
+}) // prettier-ignore
+export class HoseLength {
+  private readonly store = inject(PlanStore);
+  protected readonly finder = inject(HoseFinder);
+  readonly view = input.required<HoseView>();
+  /** A length that is looked at while the slider moves; one that is taken; a shift of end A that is looked at, aft. */
+  readonly tried = output<number>();
+  readonly taken = output<number>();
+  readonly shifted = output<number>();
+  readonly shiftTaken = output<number>();
+  protected readonly step = ORDER_STEP_MM;
+  protected readonly slideMm = SLIDE_MM;
+  protected readonly words: Record<string, string> = VERDICT_WORDS;
+  protected readonly slid = signal(0);
+  private readonly asked = signal<{ id: string; plan: unknown } | null>(null);
+
+  protected readonly range = computed(() => {
+    const { hose, freeMm, states } = this.view();
+    const least = Math.max(...states.map((state) => state.chordMm), 40) + hose.orderMm - freeMm;
+    return { least: Math.floor((least * 0.9) / ORDER_STEP_MM) * ORDER_STEP_MM, most: Math.max(Math.ceil((least * 2) / ORDER_STEP_MM) * ORDER_STEP_MM, hose.orderMm) };
+  }); // prettier-ignore
+  protected readonly corners = computed(() =>
+    this.store.plan()!.hoses.filter((hose) => hose.service === 'pressure' && hose.motion.kind !== 'still' && hose.stockId === this.view().hose.stockId),
+  ); // prettier-ignore
+  protected readonly slides = computed(() => this.view().hose.ends.a.portId === null);
+  protected readonly busy = computed(() => this.finder.state().kind === 'looking');
+  protected readonly share = computed(() => {
+    const state = this.finder.state();
+    return state.kind === 'looking' ? state.share : 0;
+  });
+  protected readonly message = computed(() => {
+    const state = this.finder.state();
+    return state.kind === 'none' ? state.message : null;
+  });
+  private readonly found = computed(() => {
+    const state = this.finder.state();
+    return state.kind === 'found' && this.asked()?.id === this.view().hose.id ? state.found : null;
+  });
+  protected readonly lengths = computed(() => {
+    const found = this.found();
+    return found?.kind === 'lengths' ? found : null;
+  });
+  protected readonly alike = computed(() => {
+    const found = this.found();
+    return found?.kind === 'alike' ? found : null;
+  });
+  protected readonly places = computed(() => {
+    const found = this.found();
+    return found?.kind === 'bracket' ? found.places : [];
+  });
+
+  constructor() {
+    // What was found holds for the hose and the plan that it was found in.
+    effect(() => {
+      const asked = this.asked();
+      if (!asked || (asked.id === this.view().hose.id && asked.plan === this.store.plan())) return;
+      untracked(() => {
+        this.asked.set(null);
+        this.finder.cancel();
+      });
+    });
+  }
+
+  protected look(kind: HoseRequest['kind']): void {
+    const plan = this.store.plan()!;
+    const { id } = this.view().hose;
+    this.asked.set({ id, plan });
+    this.finder.look({ kind, plan, ids: kind === 'alike' ? this.corners().map((hose) => hose.id) : [id] });
+  }
+  protected makeAlike(orderMm: number): void {
+    this.store.apply({ edit: 'alikeHoses', with: { ids: this.corners().map((hose) => hose.id), orderMm } });
+  }
+  protected takePlace({ atMm, direction }: BracketPlace): void {
+    const { id, ends } = this.view().hose;
+    this.store.apply({ edit: 'changeHose', with: { id, patch: { ends: { ...ends, a: { ...ends.a, portId: null, through: false, atMm, direction } } } } });
+  } // prettier-ignore
+  protected slide(mm: number): void {
+    this.slid.set(mm);
+    this.shifted.emit(mm);
+  }
+  protected slideDone(): void {
+    this.shiftTaken.emit(this.slid());
+    this.slid.set(0);
+  }
+  protected pointing({ direction: [x, y, z] }: BracketPlace): string {
+    if (x) return x > 0 ? 'aft' : 'forward';
+    return y ? (y > 0 ? 'right' : 'left') : z > 0 ? 'up' : 'down';
+  }
+  protected bar(tried: readonly { readonly ok: boolean; readonly orderMm: number }[]): { label: string } {
+    return { label: `${tried.filter((one) => one.ok).length} of ${tried.length} lengths that were tried serve.` };
+  }
+  protected full(mm: number): string {
+    return formatLengthUnit(mm, this.store.units());
+  }
+  protected bare(mm: number): string {
+    return formatLength(mm, this.store.units());
+  }
+}

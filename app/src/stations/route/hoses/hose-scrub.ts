@@ -1,0 +1,93 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
+import { figure } from '@firm-line/core/fault';
+import type { HoseView } from '@firm-line/core/hoses';
+import { RIDE, type Pose } from '@firm-line/core/hose';
+import { formatLength } from '@firm-line/core/units';
+import { PlanStore } from '../../../plan/plan-store';
+
+/** A full sweep down, up and from lock to lock takes this long, s. */
+const SWEEP_S = 6;
+
+/** Two sliders for travel and steering, a sweep that plays, and one tap to the worst state. */
+@Component({
+  selector: 'fl-hose-scrub',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <div class="card flex flex-wrap items-end gap-x-4 gap-y-1 px-4 py-2" role="group" aria-label="Travel">
+      @if (moves()) {
+        <div class="min-w-36 flex-1">
+          <label class="label block" for="hose-heave">Travel: <span class="font-mono">{{ heaveWords() }}</span></label>
+          <input id="hose-heave" type="range" class="h-12 w-full accent-fluid" min="-1" max="1" step="0.02" [value]="pose().heave" (input)="set({ heave: +$any($event.target).value })" />
+        </div>
+        @if (side(); as one) {
+          <div class="min-w-36 flex-1">
+            <label class="label block" for="hose-lock">{{ one.name }}: <span class="font-mono">{{ one.words }}</span></label>
+            <input id="hose-lock" type="range" class="h-12 w-full accent-fluid" min="-1" max="1" step="0.02" [value]="one.value" (input)="setSide(+$any($event.target).value)" />
+          </div>
+        }
+        <button type="button" class="btn px-3" (click)="playing() ? stop() : play()" data-test="hose-play">{{ playing() ? 'Stop' : 'Play the sweep' }}</button>
+        <button type="button" class="btn px-3" (click)="worst()" [disabled]="!view().worst" data-test="hose-worst">Worst state</button>
+      } @else {
+        <p class="py-2 text-sm">This hose does not move: it hangs between two fixed places.</p>
+      }
+    </div>
+  `,
+}) // prettier-ignore
+export class HoseScrub {
+  private readonly store = inject(PlanStore);
+  readonly view = input.required<HoseView>();
+  readonly pose = input.required<Pose>();
+  readonly posed = output<Pose>();
+  protected readonly playing = signal(false);
+  private frame = 0;
+
+  protected readonly motion = computed(() => this.view().hose.motion);
+  protected readonly moves = computed(() => this.motion().kind !== 'still');
+  protected readonly heaveWords = computed(() => {
+    const [droop, bump] = this.motion().heaveMm;
+    const { heave } = this.pose();
+    const mm = heave < 0 ? -heave * droop : heave * bump;
+    return heave === 0 ? 'ride' : `${formatLength(Math.abs(mm), this.store.units())} ${heave < 0 ? 'droop' : 'bump'}`;
+  });
+  protected readonly side = computed(() => {
+    const { steer, kind, rollDeg } = this.motion();
+    const { lock, roll } = this.pose();
+    if (steer) {
+      const deg = lock < 0 ? -lock * steer.lockDeg[0] : lock * steer.lockDeg[1];
+      const words = lock === 0 ? 'straight' : `${figure(Math.abs(deg))}° ${lock < 0 ? 'left' : 'right'}`;
+      return { name: 'Steering', value: lock, words };
+    }
+    if (kind !== 'axle' || rollDeg <= 0) return null;
+    return { name: 'Roll', value: roll, words: roll === 0 ? 'level' : `${figure(Math.abs(roll * rollDeg))}° ${roll < 0 ? 'left' : 'right'}` };
+  }); // prettier-ignore
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.stop());
+  }
+  protected set(patch: Partial<Pose>): void {
+    this.posed.emit({ ...this.pose(), ...patch });
+  }
+  protected setSide(value: number): void {
+    this.set(this.motion().steer ? { lock: value } : { roll: value });
+  }
+  protected worst(): void {
+    this.stop();
+    this.posed.emit(this.view().worst?.pose ?? RIDE);
+  }
+  protected play(): void {
+    this.playing.set(true);
+    const start = performance.now();
+    const step = (now: number): void => {
+      const turn = ((now - start) / 1000 / SWEEP_S) * 2 * Math.PI;
+      // Travel goes once round while the steering goes twice: every corner comes by.
+      this.posed.emit({ ...RIDE, heave: Math.sin(turn), ...(this.motion().steer ? { lock: Math.sin(2 * turn + 0.7) } : { roll: Math.sin(2 * turn + 0.7) }) });
+      this.frame = requestAnimationFrame(step);
+    };
+    this.frame = requestAnimationFrame(step);
+  } // prettier-ignore
+  protected stop(): void {
+    this.playing.set(false);
+    cancelAnimationFrame(this.frame);
+  }
+}

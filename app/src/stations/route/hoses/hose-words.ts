@@ -1,0 +1,10 @@
+import type { HoseVerdict } from '@firm-line/core/hose';
+
+export const VERDICT_WORDS: Record<HoseVerdict, string> = {
+  'out-of-reach': 'does not reach',
+  taut: 'drawn tight',
+  kinks: 'kinks',
+  ok: 'well',
+};
+/** A sign beside the word, so that colour never stands alone. */
+export const VERDICT_SIGNS: Record<HoseVerdict, string> = { 'out-of-reach': '✕', taut: '↔', kinks: '∠', ok: '✓' };

@@ -1,0 +1,236 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, output, signal, viewChild } from '@angular/core';
+import { clampAt, hoseOrder, hoseView, posedThing, type HoseState, type HoseView } from '@firm-line/core/hoses';
+import { judge, mover, RIDE, type Pose, type Settled } from '@firm-line/core/hose';
+import type { Hose } from '@firm-line/core/plan';
+import { formatLength } from '@firm-line/core/units';
+import { addScaled, distance, type Vec3 } from '@firm-line/core/vec';
+import { SnagRow } from '../../../kit/snag-row';
+import { LevelSign } from '../../../kit/level-sign';
+import { PlanStore } from '../../../plan/plan-store';
+import { Selection } from '../../../plan/selection';
+import { SpaceView } from '../../../scene/space-view';
+import { HoseCells } from './hose-cells';
+import { HoseForm } from './hose-form';
+import { HoseLength } from './hose-length';
+import { HoseScrub } from './hose-scrub';
+import { HoseSheet } from './hose-sheet';
+import { HoseStrip } from './hose-strip';
+import { VERDICT_WORDS } from './hose-words';
+
+/** What moves near the end is shown as it stands: within this of it, mm. */
+const NEAR_MM = 700;
+
+/** The flexible lines: one hose through its travel, in the scene, on its strip and in cells; its length and its bracket. */
+@Component({
+  selector: 'fl-hoses-page',
+  imports: [SpaceView, SnagRow, LevelSign, HoseCells, HoseForm, HoseLength, HoseScrub, HoseSheet, HoseStrip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'flex min-h-0 flex-1 flex-col' },
+  template: `
+    @if (view(); as hose) {
+      <section class="flex flex-wrap items-center gap-x-6 border-b border-rule bg-sheet px-6 pt-2" aria-label="The chosen hose">
+        <div class="w-52">
+          <h2 class="text-2xl leading-tight font-bold">{{ hose.hose.name }}</h2>
+          <p class="leading-tight">{{ hose.hose.title }}</p>
+          <p class="text-sm text-ink-soft">{{ hose.stock.name }}</p>
+          @if (live(); as state) {
+            <p class="text-sm text-ink-soft">At {{ state.name }}: <strong class="text-ink" data-test="hose-live">{{ words[state.verdict] }}</strong></p>
+          }
+        </div>
+        @if (live(); as state) {
+          <fl-hose-strip class="min-w-80 flex-1" [view]="hose" [state]="state" />
+        }
+      </section>
+    }
+    <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(0,1fr)]">
+      <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
+        @if (selection.line() && hasSpace()) {
+          <fl-space-view class="flex-1" [view]="selection.line()!" [fixed]="true" [hoses]="shown()" [focus]="focus()" (failed)="hasSpace.set(false)" />
+        } @else {
+          <p class="m-auto max-w-md p-6 text-center" role="status">
+            {{ hasSpace() ? 'The vehicle is drawn once the plan has a line.' : 'This browser draws no space (WebGL is missing or off): strip, cells and figures say the same.' }}
+          </p>
+        }
+        @if (view(); as hose) {
+          <fl-hose-scrub class="p-3" [view]="hose" [pose]="pose()" (posed)="pose.set($event)" />
+        }
+      </section>
+      <aside class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l" aria-label="Hoses">
+        <div class="flex gap-2 border-b border-rule px-4 py-2">
+          <button type="button" class="btn px-3" (click)="left.emit()">Lines</button>
+          <button type="button" class="btn px-3" (click)="sheet().print()" [disabled]="!hoses().length">Order sheet</button>
+          <button type="button" class="btn ml-auto px-3" (click)="form().openNew()">New hose</button>
+        </div>
+        <div class="min-h-0 flex-1 overflow-auto px-4 py-2" tabindex="0" role="region" aria-label="Hoses and the chosen one's figures">
+          <ul class="grid gap-1" data-test="hoses">
+            @for (row of rows(); track row.id) {
+              <li>
+                <button type="button" class="flex min-h-12 w-full items-center gap-2 rounded-lg px-2 text-left" [class]="row.chosen ? 'bg-copper-pale' : 'hover:bg-paper'" [attr.aria-pressed]="row.chosen" (click)="selection.chooseHose(row.id)" [attr.data-hose]="row.id">
+                  <strong class="w-9">{{ row.name }}</strong>
+                  <span class="min-w-0 flex-1 truncate text-sm">{{ row.title }}</span>
+                  <span class="font-mono text-sm">{{ row.order }}</span>
+                  @if (row.level) {
+                    <fl-level-sign [level]="row.level" />
+                  }
+                </button>
+              </li>
+            } @empty {
+              <li class="py-4">
+                <p>A hose goes wherever an end moves: from a bracket on the frame to a caliper, from an axle to the body. It also feeds a master from its reservoir.</p>
+                <button type="button" class="btn-main mt-3" (click)="form().openNew()">New hose</button>
+              </li>
+            }
+          </ul>
+          @if (view(); as hose) {
+            <div class="mt-2 flex items-center gap-2 border-t border-rule pt-2">
+              <h3 class="h2 flex-1">{{ hose.hose.name }} through its travel</h3>
+              <button type="button" class="btn px-3" (click)="form().openOn(selection.hose()!)">Hose details</button>
+            </div>
+            @for (snag of snags(); track snag.rule) {
+              <fl-snag-row class="mt-2" [snag]="snag" />
+            }
+            @if (hose.fault; as text) {
+              <p class="fault mt-2" role="alert">{{ text }}</p>
+            } @else {
+              <fl-hose-cells class="mt-2" [view]="hose" (picked)="pose.set($event)" />
+              <fl-hose-length class="mt-3" [view]="hose" (tried)="trial.set({ orderMm: $event })" (taken)="take($event)" (shifted)="shift($event)" (shiftTaken)="takeShift()" />
+            }
+            <details class="mt-3 border-t border-rule">
+              <summary class="flex min-h-11 items-center font-semibold">On and off without twist…</summary>
+              <ol class="list-decimal pl-5 text-sm">
+                @for (step of order(); track step) {
+                  <li class="py-0.5">{{ step }}</li>
+                }
+              </ol>
+            </details>
+            <p class="mt-3 text-sm text-ink-soft">
+              The hose is taken as a springy rod: no weight, no touching, no age. Wheel on and turned by hand from lock to lock, at full
+              droop and full bump, comes before the road; the hose maker's sheet comes before these figures.
+            </p>
+          }
+        </div>
+      </aside>
+    </div>
+    <fl-hose-form />
+    <fl-hose-sheet />
+  `,
+}) // prettier-ignore
+export class HosesPage {
+  protected readonly store = inject(PlanStore);
+  protected readonly selection = inject(Selection);
+  readonly left = output();
+  protected readonly form = viewChild.required(HoseForm);
+  protected readonly sheet = viewChild.required(HoseSheet);
+  protected readonly words = VERDICT_WORDS;
+  protected readonly hasSpace = signal(typeof WebGL2RenderingContext !== 'undefined');
+  /** What is looked at before it is taken: a length or a place of end A. */
+  protected readonly trial = linkedSignal<Hose | null, Partial<Hose> | null>({
+    source: this.selection.hose,
+    computation: () => null,
+  });
+
+  protected readonly hoses = computed(() => this.store.plan()?.hoses ?? []);
+  private readonly of = (hose: Hose): HoseView => hoseView(this.store.plan()!, hose, this.store.view()!.ports);
+  protected readonly view = computed(() => {
+    const hose = this.selection.hose();
+    return hose && this.of({ ...hose, ...this.trial() });
+  });
+  /** It is first seen in its worst state. */
+  protected readonly pose = linkedSignal<string | undefined, Pose>({
+    source: () => this.selection.hose()?.id,
+    computation: () => this.view()?.worst?.pose ?? RIDE,
+  });
+
+  private held: { view: HoseView; rods: readonly Settled[] } | null = null;
+  /** The hose as it hangs in the pose that is looked at: followed from where it hung before. */
+  protected readonly live = computed((): HoseState | null => {
+    const [view, pose] = [this.view(), this.pose()];
+    if (!view?.states.length) return null;
+    const known = view.states.find((state) => (Object.keys(pose) as (keyof Pose)[]).every((key) => state.pose[key] === pose[key]));
+    if (known) {
+      this.held = { view, rods: known.rods };
+      return known;
+    }
+    const clampB = clampAt(view.hose.motion, view.ends.b, pose);
+    if (!clampB) return null;
+    const from = this.held?.view === view ? this.held.rods : view.states[0]!.rods;
+    const { verdict, chordMm, shape, rods } = judge(view.freeMm, view.ends.a.clamp, clampB, view.stock.minRadiusMm, from);
+    this.held = { view, rods };
+    return {
+      name: 'this place', pose, cell: [0, 0], verdict, chordMm, shape, rods, clampB, minRadiusMm: shape?.minRadiusMm ?? null,
+      slackMm: view.freeMm - chordMm, turnDeg: null, near: null, hot: null,
+    }; // prettier-ignore
+  }); // prettier-ignore
+
+  protected readonly shown = computed(() => {
+    const chosen = this.view();
+    const live = this.live();
+    const ink = (hose: Hose): string => this.store.view()!.circuits.get(hose.circuitId)!.ink;
+    const hoses = this.hoses().flatMap((hose) => {
+      const isChosen = hose.id === chosen?.hose.id;
+      const view = isChosen ? chosen : this.of(hose);
+      const shape = isChosen ? live?.shape : view.states[0]?.shape;
+      const tube = { radiusMm: view.stock.odMm / 2, ink: ink(hose) };
+      const points = shape?.pointsMm ?? [];
+      const fittings = isChosen && live ? fittingsOf(view, live.pose).map((way) => ({ points: way, radiusMm: view.stock.odMm / 2 + 3, ink: 'ink' })) : [];
+      return points.length ? [{ ...tube, points, chosen: isChosen, fittings }] : [];
+    });
+    const seat = chosen?.ends.b.seatMm;
+    const moving = seat && live ? this.store.plan()!.things.filter((thing) => thing.travel && isNear(thing.shape, seat)).map((thing) => posedThing(thing, live.pose)) : [];
+    return { hoses, moving };
+  }); // prettier-ignore
+  /** Round the chosen hose as it stands at ride. */
+  protected readonly focus = computed(() => {
+    const hose = this.selection.hose();
+    const view = hose && this.of(hose);
+    return view ? [view.ends.a.seatMm, view.ends.b.seatMm, ...(view.states[0]?.shape?.pointsMm ?? [])].flatMap(around) : null;
+  }, { equal: (a, b) => a?.join() === b?.join() }); // prettier-ignore
+
+  protected readonly snags = computed(() =>
+    this.store.snags().filter(({ place }) => place.kind === 'hose' && place.id === this.selection.hose()?.id),
+  );
+  protected readonly rows = computed(() => {
+    const snags = this.store.snags().filter(({ place }) => place.kind === 'hose');
+    return this.hoses().map(({ id, name, title, orderMm }) => ({
+      id, name, title,
+      order: formatLength(orderMm, this.store.units()),
+      level: snags.find((snag) => snag.place.id === id)?.level ?? null,
+      chosen: id === this.selection.hose()?.id,
+    }));
+  }); // prettier-ignore
+  protected readonly order = computed(() => {
+    const view = this.view();
+    return view ? hoseOrder(view) : [];
+  });
+
+  protected take(orderMm: number): void {
+    const { id } = this.selection.hose()!;
+    this.store.apply({ edit: 'changeHose', with: { id, patch: { orderMm } } });
+    this.trial.set(null);
+  }
+  protected shift(mm: number): void {
+    const { ends } = this.selection.hose()!;
+    this.trial.set({ ends: { ...ends, a: { ...ends.a, atMm: addScaled(ends.a.atMm, [1, 0, 0], mm) } } });
+  }
+  protected takeShift(): void {
+    const trial = this.trial();
+    if (trial) this.store.apply({ edit: 'changeHose', with: { id: this.selection.hose()!.id, patch: trial } });
+    this.trial.set(null);
+  }
+}
+
+/** Both fittings from their seats to the hose, the second one moved with its end. */
+function fittingsOf({ ends, fittings, hose }: HoseView, pose: Pose): Vec3[][] {
+  const moved = mover(hose.motion, pose);
+  const way = (end: 'a' | 'b'): Vec3[] => [ends[end].seatMm, addScaled(ends[end].seatMm, ends[end].thread, fittings[end].stemMm), ends[end].clamp.pointMm];
+  return [way('a'), moved ? way('b').map(moved.place) : []].filter((points) => points.length);
+} // prettier-ignore
+function isNear(shape: Parameters<typeof posedThing>[0]['shape'], at: Vec3): boolean {
+  if (shape.kind === 'wheel') return distance(shape.centreMm, at) < NEAR_MM;
+  return shape.kind === 'bar' && shape.pathMm.some((p) => distance(p, at) < NEAR_MM);
+}
+/** Room round a place, so that a picture brought to it shows what is about it. */
+const around = (p: Vec3): Vec3[] => [
+  [p[0] - 120, p[1] - 120, p[2] - 80],
+  [p[0] + 120, p[1] + 120, p[2] + 80],
+];

@@ -1,0 +1,94 @@
+import { InputError } from '../fault/index.ts';
+import { gapTo, obstacleOf, type Thing } from '../frame/index.ts';
+import { HOSE_VERDICTS } from '../hose/index.ts';
+import type { PortView } from '../plan/index.ts';
+import { addScaled, scale, squareTo, type Vec3 } from '../vec/index.ts';
+import { placeEnd, sweep, type HoseView } from './hose-view.ts';
+import { rubs, type Progress } from './lengths.ts';
+
+/** A place for end A's bracket, with how the hose fares from there. */
+export interface BracketPlace {
+  readonly atMm: Vec3;
+  readonly direction: Vec3;
+  readonly to: Thing;
+  readonly leastRadiusMm: number;
+  readonly ok: boolean;
+  readonly why: string;
+}
+
+/** How far from where it is now a bracket is looked for, and in what steps. */
+const REACH_MM = 200;
+const STEP_MM = 40;
+/** A seat stands this far off what its bracket is fixed to. Common practice. */
+const STANDOFF_MM = 30;
+const WAYS: readonly Vec3[] = [[1, 0, 0], [-1, 0, 0], [0, 1, 0], [0, -1, 0], [0, 0, 1], [0, 0, -1]]; // prettier-ignore
+const NO_PORTS: ReadonlyMap<string, PortView> = new Map();
+
+/** Places along what holds, near enough to where the bracket stands now. */
+function placesNear(things: readonly Thing[], from: Vec3): { atMm: Vec3; to: Thing; off: Vec3 }[] {
+  return things.flatMap((thing) => {
+    if (!thing.holds || thing.shape.kind !== 'bar') return [];
+    const obstacle = obstacleOf(thing);
+    const seen = gapTo(obstacle, from, from, REACH_MM + STANDOFF_MM);
+    if (!seen) return [];
+    const { pathMm } = thing.shape;
+    return pathMm.slice(1).flatMap((to, i) => {
+      const start = pathMm[i]!;
+      const long = Math.hypot(to[0] - start[0], to[1] - start[1], to[2] - start[2]);
+      const along = scale([to[0] - start[0], to[1] - start[1], to[2] - start[2]], 1 / Math.max(long, 1e-9));
+      const sides = [squareTo(along), scale(squareTo(along), -1), crossed(along), scale(crossed(along), -1)];
+      return Array.from({ length: Math.floor(long / STEP_MM) + 1 }, (_, n) => addScaled(start, along, n * STEP_MM)).flatMap((p) =>
+        sides.flatMap((off) => {
+          const skin = gapTo(obstacle, addScaled(p, off, 300), addScaled(p, off, 300), 400);
+          if (!skin) return [];
+          const atMm = addScaled(skin.onThing, off, STANDOFF_MM);
+          const away = Math.hypot(atMm[0] - from[0], atMm[1] - from[1], atMm[2] - from[2]);
+          return away <= REACH_MM ? [{ atMm: atMm.map((v) => Math.round(v)) as unknown as Vec3, to: thing, off }] : [];
+        }),
+      );
+    });
+  }); // prettier-ignore
+}
+const crossed = (along: Vec3): Vec3 => {
+  const up = squareTo(along);
+  return [up[1] * along[2] - up[2] * along[1], up[2] * along[0] - up[0] * along[2], up[0] * along[1] - up[1] * along[0]];
+};
+
+/**
+ * Places and directions for the bracket at end A along rails and members near it, best first, at most
+ * `most` that lie apart from one another: those that serve in every state, then the widest bend. The
+ * hose keeps its length.
+ */
+export function bracketPlaces(view: HoseView, things: readonly Thing[], most = 3, progress: Progress = () => undefined): BracketPlace[] {
+  const { hose, ends, stock, freeMm } = view;
+  const candidates = placesNear(things, ends.a.seatMm);
+  const found = candidates.flatMap(({ atMm, to, off }, n): BracketPlace[] => {
+    progress(n / candidates.length);
+    return WAYS.flatMap((direction) => {
+      // Into what it is fixed to it cannot point.
+      if (direction[0] * off[0] + direction[1] * off[1] + direction[2] * off[2] < -0.5) return [];
+      const a = placeEnd({ ...hose.ends.a, portId: null, atMm, direction }, NO_PORTS);
+      try {
+        const states = sweep(hose.motion, a.clamp, ends.b, freeMm, stock, null);
+        const bad = HOSE_VERDICTS.slice(0, 3).find((verdict) => states.some((state) => state.verdict === verdict));
+        const leastRadiusMm = Math.min(...states.map((state) => state.minRadiusMm ?? (state.shape ? Infinity : 0)));
+        return [{ atMm, direction, to, leastRadiusMm, ok: !bad, why: bad ?? '' }];
+      } catch (error) {
+        if (!(error instanceof InputError)) throw error;
+        return [];
+      }
+    });
+  });
+  const order = found.sort((p, q) => Number(q.ok) - Number(p.ok) || q.leastRadiusMm - p.leastRadiusMm);
+  const kept: BracketPlace[] = [];
+  for (const place of order) {
+    if (kept.length === most) break;
+    const apart = kept.every((one) => Math.hypot(one.atMm[0] - place.atMm[0], one.atMm[1] - place.atMm[1], one.atMm[2] - place.atMm[2]) > STEP_MM * 1.4);
+    if (!apart) continue;
+    // Those that are kept are measured against things too.
+    const a = placeEnd({ ...hose.ends.a, portId: null, atMm: place.atMm, direction: place.direction }, NO_PORTS);
+    const touching = sweep(hose.motion, a.clamp, ends.b, freeMm, stock, things).find(rubs);
+    kept.push(touching ? { ...place, ok: false, why: `rubs on ${touching.near!.thing.name}` } : place);
+  }
+  return kept.sort((p, q) => Number(q.ok) - Number(p.ok) || q.leastRadiusMm - p.leastRadiusMm);
+} // prettier-ignore

@@ -1,0 +1,26 @@
+export {
+  clampAt,
+  hoseView,
+  nearestThing,
+  placeEnd,
+  posedThing,
+  seatsApartMm,
+  sweep,
+  type EndPlace,
+  type HoseNear,
+  type HoseState,
+  type HoseView,
+} from './hose-view.ts';
+export {
+  alike,
+  atLength,
+  lengthsOf,
+  ORDER_STEP_MM,
+  rubs,
+  type Alike,
+  type Lengths,
+  type LengthVerdict,
+  type Progress,
+} from './lengths.ts';
+export { bracketPlaces, type BracketPlace } from './bracket.ts';
+export { hoseOrder } from './order.ts';

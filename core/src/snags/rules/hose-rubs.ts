@@ -1,0 +1,20 @@
+import { rubs } from '../../hoses/index.ts';
+import { lengthWords } from '../snag.ts';
+import { eachHose, serves } from './each-hose.ts';
+
+/** A hose that comes too near to a wheel, an arm or whatever else, as these stand in the same state. */
+export const hoseRubs = eachHose('hose-rubs', (hose, view) => {
+  const close = hose.states.filter(rubs);
+  if (!close.length) return null;
+  const worst = close.reduce((a, b) => (b.near!.distanceMm - b.near!.wantedMm < a.near!.distanceMm - a.near!.wantedMm ? b : a));
+  const { thing, distanceMm, wantedMm } = worst.near!;
+  const { bare, full } = lengthWords(view);
+  return {
+    level: distanceMm > 0 && thing.nature === 'solid' ? 'mind' : 'stop',
+    text:
+      distanceMm > 0
+        ? `At ${worst.name} it comes to ${full(distanceMm)} of ${thing.name}, ${bare(wantedMm)} wanted.`
+        : `At ${worst.name} it rubs on ${thing.name}.`,
+    mend: serves(hose, view, [0.95, 0.9, 0.85, 1.1]),
+  };
+});

@@ -1,0 +1,12 @@
+import { eachHose } from './each-hose.ts';
+
+/** A hose end through a bracket turns loose without its lock nut or clip. Common practice. */
+export const hoseUnlocked = eachHose('hose-unlocked', ({ hose, fittings }) => {
+  const through = fittings.a.kind === 'bulkhead' || (hose.fixing === 'bracket' && hose.ends.a.through);
+  if (!through || hose.locked) return null;
+  return {
+    level: 'mind',
+    text: 'Neither lock nut nor clip holds its end in the bracket: it turns with the tube nut and works loose.',
+    mend: { label: 'It is locked', call: { edit: 'changeHose', with: { id: hose.id, patch: { locked: true } } } },
+  };
+});
