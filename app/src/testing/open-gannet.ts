@@ -5,7 +5,9 @@ import { readPlan, type Plan } from '@firm-line/core/plan';
 import { PlanDb } from '../plan/plan-db';
 import { PlanStore } from '../plan/plan-store';
 
-export const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
+export const demo = (name: string): Plan =>
+  readPlan(readFileSync(join(__dirname, `../../../demo/${name}.firmline.json`), 'utf8'));
+export const gannet = (): Plan => demo('gannet');
 
 export async function until(holds: () => boolean): Promise<void> {
   for (let i = 0; i < 400 && !holds(); i++) await new Promise((done) => setTimeout(done, 5));
@@ -13,8 +15,8 @@ export async function until(holds: () => boolean): Promise<void> {
 }
 
 /** A store with the demo plan open under an id of its own, checked and saved. */
-export async function openGannet(id: string): Promise<PlanStore> {
-  await TestBed.inject(PlanDb).write({ ...gannet(), id }, 0);
+export async function openGannet(id: string, plan = gannet()): Promise<PlanStore> {
+  await TestBed.inject(PlanDb).write({ ...plan, id }, 0);
   const store = TestBed.inject(PlanStore);
   await store.open(id);
   await until(() => store.editable() && store.judged() && store.saved() === 'saved');

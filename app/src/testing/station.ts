@@ -1,16 +1,17 @@
 import { provideZonelessChangeDetection, type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
+import type { Plan } from '@firm-line/core/plan';
 import type { PlanStore } from '../plan/plan-store';
 import { Selection } from '../plan/selection';
 import { openGannet } from './open-gannet';
 
 /** A station on the demo plan, with the few words its specs need. */
-export async function station<T>(type: Type<T>, id: string, line = 'line-r1') {
+export async function station<T>(type: Type<T>, id: string, line = 'line-r1', plan?: Plan) {
   TestBed.configureTestingModule({
     providers: [provideZonelessChangeDetection(), provideRouter([{ path: '**', children: [] }])],
   });
-  const store: PlanStore = await openGannet(id);
+  const store: PlanStore = await openGannet(id, plan);
   TestBed.inject(Selection).chooseLine(line);
   const fixture: ComponentFixture<T> = TestBed.createComponent(type);
   // What is deferred comes in a task after what waits for it.

@@ -1,6 +1,7 @@
 import { InputError } from '../fault/index.ts';
 import { bleed, type BleedInput, type BleedPlan } from '../bleed/index.ts';
 import type { LineView, PortView } from './line-view.ts';
+import { hoseVolumeMl } from './hose-figures.ts';
 import { makesPressure } from './part-kinds.ts';
 import type { Circuit, Part, Plan, Port } from './types.ts';
 
@@ -25,12 +26,24 @@ function labels(named: readonly (readonly [id: string, name: string])[]): (id: s
 /** What a part that no line joins yet is for. */
 const workOf = (part: Part): Circuit['work'] => (part.kind === 'slave' || part.kind === 'release-bearing' ? 'clutch' : 'brake');
 
-function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): BleedView {
+function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[], ports: ReadonlyMap<string, PortView>): BleedView {
   const circuits = new Set(plan.circuits.filter((c) => c.work === work).map((c) => c.id));
   const whole = lines.filter((v) => v.ports.a && v.ports.b);
   const joined = whole.filter((v) => circuits.has(v.line.circuitId));
   const elsewhere = new Set(whole.filter((v) => !joined.includes(v)).flatMap((v) => [v.ports.a!.part, v.ports.b!.part]));
-  const touched = new Map(joined.flatMap((v) => [v.ports.a!, v.ports.b!]).map((p) => [p.port.id, p]));
+  const hoses = plan.hoses
+    .filter((hose) => hose.service === 'pressure' && circuits.has(hose.circuitId))
+    .map((hose) => ({ hose, a: ports.get(hose.ends.a.portId ?? ''), b: ports.get(hose.ends.b.portId ?? '') }));
+  // Between two parts a hose is a pipe; one that ends at a place of its own belongs to the part it hangs from.
+  const pipes = hoses.flatMap(({ hose, a, b }) => (a && b && a.part !== b.part ? [{ hose, a, b }] : []));
+  const heldMl = (part: Part): number =>
+    hoses.reduce(
+      (sum, { hose, a, b }) => sum + ((a ?? b)?.part === part && !(a && b && a.part !== b.part) ? hoseVolumeMl(hose) : 0),
+      0,
+    );
+  const touched = new Map(
+    [...joined.flatMap((v) => [v.ports.a!, v.ports.b!]), ...pipes.flatMap(({ a, b }) => [a, b])].map((p) => [p.port.id, p]),
+  );
   const parts = new Set([...touched.values()].map((p) => p.part));
   const bleeders = plan.parts.flatMap((part) =>
     parts.has(part) || (workOf(part) === work && !elsewhere.has(part))
@@ -63,17 +76,25 @@ function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): 
   const placeOf = ({ part, port }: Pick<PortView, 'part' | 'port'>): string => labelOf(makesPressure(part) ? port.id : part.id);
   const idOf = new Map(bleeders.map(({ port }) => [labelOf(port.id), port.id]));
   const input: BleedInput = {
-    pipes: joined.map((v) => ({
-      from: placeOf(v.ports.a!),
-      to: placeOf(v.ports.b!),
-      lengthMm: v.card!.developedMm,
-      volumeMl: v.volumeMl,
-    })),
+    pipes: [
+      ...joined.map((v) => ({
+        from: placeOf(v.ports.a!),
+        to: placeOf(v.ports.b!),
+        lengthMm: v.card!.developedMm,
+        volumeMl: v.volumeMl,
+      })),
+      ...pipes.map(({ hose, a, b }) => ({
+        from: placeOf(a),
+        to: placeOf(b),
+        lengthMm: hose.orderMm,
+        volumeMl: hoseVolumeMl(hose),
+      })),
+    ],
     outlets: outlets.map(placeOf),
     bleeders: bleeders.map(({ part, port }) => ({
       id: labelOf(port.id),
       at: placeOf({ part, port }),
-      cavityMl: part.cavityMl / part.ports.filter((p) => p.role === 'bleeder').length,
+      cavityMl: (part.cavityMl + heldMl(part)) / part.ports.filter((p) => p.role === 'bleeder').length,
     })),
     school: plan.bleeding.school,
     // One bleeder needs no list to stand in.
@@ -96,7 +117,9 @@ function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): 
     if (!(error instanceof InputError)) throw error;
     const index = Number(/\d+/.exec(error.path)?.[0] ?? -1);
     const place = error.path.startsWith('pipes')
-      ? { lineId: joined[index]!.line.id }
+      ? index < joined.length
+        ? { lineId: joined[index]!.line.id }
+        : {}
       : error.path.startsWith('bleeders')
         ? { portId: bleeders[index]!.port.id }
         : {};
@@ -105,9 +128,9 @@ function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[]): 
 }
 
 /** One view for each kind of work that has lines, brakes first. */
-export function bleedViews(plan: Plan, lines: readonly LineView[]): BleedView[] {
+export function bleedViews(plan: Plan, lines: readonly LineView[], ports: ReadonlyMap<string, PortView>): BleedView[] {
   const kinds = (['brake', 'clutch'] as const).filter((work) =>
     plan.circuits.some((c) => c.work === work && plan.lines.some((l) => l.circuitId === c.id)),
   );
-  return kinds.map((work) => viewOf(plan, work, lines));
+  return kinds.map((work) => viewOf(plan, work, lines, ports));
 }

@@ -170,11 +170,11 @@ describe('which residual valve each brake wants', () => {
 describe('plans of earlier versions', () => {
   /** What version 2 did not have is taken out of a plan of the present one. */
   function asVersion2(plan: Plan): Record<string, unknown> {
-    const { trailer, singles, clutch, parking, things, gates, holding, ...raw } = JSON.parse(writePlan(plan)) as Record<
+    const { trailer, singles, clutch, parking, things, gates, holding, hoses, ...raw } = JSON.parse(writePlan(plan)) as Record<
       string,
       unknown
     >;
-    expect([trailer, singles, clutch, parking, things, gates, holding].every((sheet) => sheet !== undefined)).toBe(true);
+    expect([trailer, singles, clutch, parking, things, gates, holding, hoses].every((sheet) => sheet !== undefined)).toBe(true);
     const drop = (value: unknown): unknown =>
       Array.isArray(value)
         ? value.map(drop)
@@ -192,7 +192,8 @@ describe('plans of earlier versions', () => {
     '%s as version 2 wrote it is read, and what was not known then is not known now',
     (name) => {
       const read = readPlan(JSON.stringify(asVersion2(demo(name))));
-      expect(read.version).toBe(4);
+      expect(read.version).toBe(5);
+      expect(read.hoses).toEqual([]);
       expect(read.parts.every((part) => Object.keys(part.figures).length === 0 && part.family === null)).toBe(true);
       expect(read.lines.every(({ ends }) => ends.a.adapters.length === 0 && ends.b.joint.made === 'flared')).toBe(true);
       expect(read.lines.map((line) => line.cornersMm)).toEqual(demo(name).lines.map((line) => line.cornersMm));

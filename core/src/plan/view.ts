@@ -36,7 +36,7 @@ export function viewPlan(plan: Plan): PlanView {
   const circuits = new Map(plan.circuits.map((circuit) => [circuit.id, circuit]));
   const view = {
     plan, points, ports, lines, circuits,
-    bleeding: bleedViews(plan, lines),
+    bleeding: bleedViews(plan, lines, ports),
     size: sizeView(plan, lines),
     works: worksView(plan, lines),
     residuals: residualViews(plan.parts, ports, lines),

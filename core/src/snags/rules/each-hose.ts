@@ -35,4 +35,4 @@ export function serves(hose: HoseView, { plan }: PlanView, shares: readonly numb
   }
   return undefined;
 } // prettier-ignore
-export const LONGER = [1.05, 1.1, 1.2, 1.3, 1.45];
+export const LONGER = [1.05, 1.1, 1.2, 1.3, 1.45, 1.7, 2];

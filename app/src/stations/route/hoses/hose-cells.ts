@@ -46,7 +46,7 @@ const SIDES = [-1, 0, 1] as const;
                     [attr.aria-label]="cell.title"
                     (click)="picked.emit(state.pose)"
                   >
-                    <span aria-hidden="true" class="font-bold">{{ cell.sign }}</span>
+                    <span aria-hidden="true" class="mr-1 font-bold">{{ cell.sign }}</span>
                     <span class="font-mono">{{ cell.radius }}</span>
                     @if (cell.word) {
                       <span class="block text-xs">{{ cell.word }}</span>

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal, viewChild } from '@angular/core';
+import type { ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Thing } from '@firm-line/core/frame';
 import type { Motion } from '@firm-line/core/hose';
 import { freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';

@@ -21,7 +21,7 @@ const SLIDE_MM = 200;
     <input id="hose-length" type="range" class="h-12 w-full accent-fluid" [min]="range().least" [max]="range().most" [step]="step" [value]="view().hose.orderMm" (input)="tried.emit(+$any($event.target).value)" (change)="taken.emit(+$any($event.target).value)" />
     <p class="text-sm text-ink-soft">{{ full(view().freeMm) }} of it is free hose, the rest is fittings.</p>
     <div class="mt-2 grid grid-cols-2 gap-2">
-      <button type="button" class="btn px-2" (click)="look('lengths')" [disabled]="busy()">Which lengths serve?</button>
+      <button type="button" class="btn px-2" (click)="look('lengths')" [disabled]="busy()">Lengths that serve</button>
       <button type="button" class="btn px-2" (click)="look('alike')" [disabled]="busy() || corners().length < 2">Make {{ corners().length }} alike</button>
       <button type="button" class="btn col-span-2 px-2" (click)="look('bracket')" [disabled]="busy() || view().hose.service === 'feed'">Find a place for the bracket</button>
     </div>

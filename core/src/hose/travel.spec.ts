@@ -1,0 +1,109 @@
+import fc from 'fast-check';
+import { addScaled, angleDeg, cross, distance, rotate, squareTo, unit, type Vec3 } from '../vec/index.ts';
+import { freeTurnDeg, mover, posesOf, RIDE, swingDeg, type Motion } from './index.ts';
+
+const CORNER: Motion = {
+  kind: 'corner',
+  heaveMm: [-60, 50],
+  aboutMm: [0, -200, 300],
+  axis: [1, 0, 0.1],
+  measuredAtMm: [0, -700, 280],
+  rollDeg: 0,
+  steer: { aboutMm: [0, -640, 280], axis: [0, 0.14, 0.99], lockDeg: [-30, 34] },
+  floatMm: 8,
+  floatAxis: [0, -1, 0],
+};
+const AXLE: Motion = { ...CORNER, kind: 'axle', aboutMm: [0, 0, 335], axis: [1, 0, 0], rollDeg: 4, steer: null, floatMm: 0 };
+const share = fc.double({ min: -1, max: 1, noNaN: true });
+const place = fc.tuple(...[0, 1, 2].map(() => fc.double({ min: -900, max: 900, noNaN: true }))) as unknown as fc.Arbitrary<Vec3>;
+
+describe('the moving end', () => {
+  test('whatever the pose, places keep their distances and directions turn with them', () => {
+    fc.assert(
+      fc.property(fc.constantFrom(CORNER, AXLE), share, share, share, place, place, (motion, heave, lock, roll, p, q) => {
+        const { place: at, direction } = mover(motion, { heave, lock, roll, float: 0.5 })!;
+        expect(distance(at(p), at(q))).toBeCloseTo(distance(p, q), 6);
+        const d = unit([q[0] - p[0], q[1] - p[1], q[2] - p[2]]);
+        if (d && distance(p, q) > 1) {
+          const moved = unit([0, 1, 2].map((i) => at(q)[i]! - at(p)[i]!) as unknown as Vec3)!;
+          expect(angleDeg(direction(d), moved)).toBeLessThan(1e-5);
+        }
+      }),
+    );
+  });
+
+  test('heave is measured at the wheel’s centre, on an arm as on an axle', () => {
+    for (const motion of [{ ...CORNER, steer: null, floatMm: 0 }, AXLE])
+      for (const [heave, liftMm] of [[-1, -60], [0, 0], [0.5, 25], [1, 50]] as const) {
+        const { place: at } = mover(motion, { ...RIDE, heave })!;
+        expect(at(motion.measuredAtMm)[2] - motion.measuredAtMm[2]).toBeCloseTo(liftMm, 9);
+      }
+  }); // prettier-ignore
+
+  test('an arm of a right angle swings by the arc sine of its lift, and cannot reach past its length', () => {
+    // Arm level and square to a line fore and aft: lift = length · sin(swing).
+    expect(swingDeg([0, -500, 0], [0, 0, 0], [1, 0, 0], 250)).toBeCloseTo(-30, 9);
+    expect(swingDeg([0, -500, 0], [0, 0, 0], [1, 0, 0], 501)).toBeNull();
+    expect(mover({ ...CORNER, heaveMm: [-900, 900] }, { ...RIDE, heave: 1 })).toBeNull();
+  });
+
+  test('what lies on the kingpin stays there at full lock, what lies off it goes round', () => {
+    const { place: at } = mover({ ...CORNER, floatMm: 0 }, { ...RIDE, lock: 1 })!;
+    const { aboutMm, axis } = CORNER.steer!;
+    for (const along of [-100, 0, 200]) {
+      const on = addScaled(aboutMm, unit(axis)!, along);
+      expect(distance(at(on), on)).toBeLessThan(1e-9);
+    }
+    // A chord of the lock's angle, r·2·sin(17°).
+    const off = addScaled(aboutMm, [1, 0, 0], 100);
+    expect(distance(at(off), off)).toBeCloseTo(200 * Math.sin((17 * Math.PI) / 180), 9);
+  });
+
+  test('a sliding caliper goes its own way before it is carried', () => {
+    const { place: at } = mover({ ...CORNER, steer: null }, { ...RIDE, float: 1 })!;
+    expect(at([0, -500, 300])).toEqual([0, -508, 300]);
+  });
+
+  test('states are the corners of every range and their middles, ride first', () => {
+    const counts = ([motion, count]: readonly [Motion, number]): void => {
+      const poses = posesOf(motion);
+      expect(poses).toHaveLength(count);
+      expect(new Set(poses.map((one) => one.name)).size).toBe(count);
+      expect(poses[0]!.pose).toEqual(RIDE);
+    };
+    counts([CORNER, 18]);
+    counts([{ ...CORNER, floatMm: 0 }, 9]);
+    counts([AXLE, 9]);
+    counts([{ ...AXLE, steer: CORNER.steer }, 27]);
+    counts([{ ...CORNER, kind: 'still' }, 1]);
+  });
+});
+
+describe('twist', () => {
+  const X: Vec3 = [1, 0, 0];
+  const line = Array.from({ length: 9 }, (_, i): Vec3 => [10 * i, 0, 0]);
+  test('of a straight hose is what its far fitting was turned by', () => {
+    for (const deg of [0, 30, -75, 170])
+      expect(freeTurnDeg(line, X, X, [0, 0, 1], rotate([0, 0, 1], X, deg))).toBeCloseTo(deg, 9);
+  });
+  test('is none round a flat bend, whichever side of it the mark is on', () => {
+    const bend = Array.from({ length: 41 }, (_, i): Vec3 => {
+      const a = (i / 40) * (Math.PI / 2);
+      return [100 * Math.sin(a), 100 * (1 - Math.cos(a)), 0];
+    });
+    expect(freeTurnDeg(bend, X, [0, 1, 0], [0, 0, 1], [0, 0, 1])).toBeCloseTo(0, 6);
+    expect(freeTurnDeg(bend, X, [0, 1, 0], [0, 1, 0], [-1, 0, 0])).toBeCloseTo(0, 6);
+  });
+  test('round three flat bends that lead back to the first direction is a right angle: the eighth of a sphere that they go round', () => {
+    // Gauss and Bonnet: a direction carried round a patch of the sphere comes back turned by the patch's area, here π/2.
+    const ways: Vec3[] = [X, [0, 1, 0], [0, 0, 1], X];
+    let at: Vec3 = [0, 0, 0];
+    const points = [at];
+    for (let leg = 0; leg < 3; leg++) {
+      const axis = cross(ways[leg]!, ways[leg + 1]!);
+      for (let i = 0; i < 60; i++) points.push((at = addScaled(at, rotate(ways[leg]!, axis, (i + 0.5) * 1.5), 2)));
+    }
+    const mark = squareTo(X);
+    expect(Math.abs(freeTurnDeg(points, X, X, mark, mark))).toBeCloseTo(90, 1);
+  });
+});
