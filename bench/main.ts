@@ -1,6 +1,7 @@
 import { benchAdapters } from './adapt.bench.ts';
 import { benchCharts, benchDrag, benchEditing, benchFirstScreen } from './app.bench.ts';
 import { benchBends, benchPlan, benchSize } from './core.bench.ts';
+import { benchHoses } from './hose.bench.ts';
 import { benchClearance, benchClips, benchWays } from './space.bench.ts';
 
 benchBends();
@@ -10,6 +11,7 @@ benchAdapters();
 benchClips();
 benchClearance();
 benchWays();
+benchHoses();
 await benchFirstScreen();
 await benchCharts();
 await benchDrag();

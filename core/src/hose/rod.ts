@@ -22,16 +22,21 @@ const MOST_STEPS = 80;
 /** At rest: no tangent would turn further than this, rad, and the end misses its clamp by no more than this. */
 const REST = 1e-8;
 const MISS = 1e-10;
+/** While it swings, its end misses its clamp by no more than this. */
+const LEFT = 1e-7;
 /** Share of the energy that a further step must gain to be worth it. */
-const IDLE = 1e-14;
+const IDLE = 1e-13;
 /** A tangent turns no further than this in one step, rad. */
 const MOST_TURN = 0.6;
 /** Neighbouring tangents may not come further apart than this: y = 1 − cos of the angle. */
 const MOST_Y = 1.3;
 /** Stiffness added so that a shape free to swing about a line comes to rest; bending itself has 10 and more. */
-const SWING = 1e-3;
+const SWING = 1e-4;
+/** A rod that has gained no more than this share of its energy over so many steps only swings: it counts as at rest. */
+const SWUNG = 2e-4;
+const SWINGS = 12;
 /** A mode this soft counts as swinging, not as buckling. */
-const SOFT = 1e-3;
+const SOFT = 1e-2;
 
 /** What one rod of so many arcs needs to reckon with; made once for each number of arcs. */
 class Work {
@@ -327,7 +332,7 @@ function turn(t: Float64Array, basis: Float64Array, step: Float64Array, share: n
  * wherever it is not that of a minimum. Source: J. Nocedal and S. Wright, Numerical Optimization,
  * chapter 18 (sequential quadratic programming with inertia control), from memory.
  */
-export function settle(start: Rod, chord: Vec3): Settled {
+export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS): Settled {
   const { lengths } = start;
   const arcs = lengths.length;
   const work = workOf(arcs);
@@ -340,7 +345,8 @@ export function settle(start: Rod, chord: Vec3): Settled {
   let weight = 1;
   let stiffness = 0;
   let converged = false;
-  for (let n = 0; n < MOST_STEPS && energy !== null; n++) {
+  const recent: number[] = [];
+  for (let n = 0; n < mostSteps && energy !== null; n++) {
     frames(t, arcs + 1, work.basis);
     assemble(start, t, force, work);
     for (stiffness = stiffness > 2 ? stiffness / 4 : 0; ; stiffness = stiffness ? stiffness * 4 : 1) {
@@ -364,7 +370,9 @@ export function settle(start: Rod, chord: Vec3): Settled {
     if (!Number.isFinite(most)) break;
     const off = Math.hypot(miss[0]!, miss[1]!, miss[2]!);
     // At rest, or swinging about a line along which nothing is gained.
-    if (off < MISS && (most < REST || Math.abs(slope) < IDLE * (1 + energy))) {
+    recent.push(energy);
+    const swings = recent.length > SWINGS && recent[recent.length - 1 - SWINGS]! - energy < SWUNG * energy && off < LEFT;
+    if (swings || (off < MISS && (most < REST || Math.abs(slope) < IDLE * (1 + energy)))) {
       force = next;
       converged = true;
       break;

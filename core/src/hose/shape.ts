@@ -30,9 +30,15 @@ export interface Found {
 
 export const POINTS = 33;
 /** Arcs while shapes are looked for, and of the one that is shown. */
-const COARSE = 32;
+const COARSE = 20;
 /** Of one drawn nearly straight, whose bends crowd at the clamps. */
 const DRAWN = 96;
+/** Steps of a start while shapes are looked for: what needs more is left to the other starts. */
+const LOOKED = 40;
+/** Starts besides those that are handed over. */
+const FRESH = 3;
+/** Shapes that are handed on to a neighbour: those of least energy. */
+const HANDED = 3;
 /** Chord by length past which a drawn shape is the only one. */
 const LITTLE_SLACK = 0.975;
 /** Starts that must agree before the others are left out. */
@@ -44,7 +50,7 @@ const MOST_TURN = 0.2;
 /** Shapes whose energies differ by less count as equal: the tighter one is taken, to be safe. */
 const ALIKE = 0.01;
 /** Coarse energies are right to about this. */
-const BLUR = 0.02;
+const BLUR = 0.04;
 
 const tangentOf = ({ tangents }: Rod, i: number): Vec3 => [tangents[3 * i]!, tangents[3 * i + 1]!, tangents[3 * i + 2]!];
 const turnOf = (rod: Rod, i: number): number => {
@@ -164,17 +170,21 @@ function best(rods: readonly Settled[], chord: Vec3): Settled | null {
 /**
  * The shape of a hose of so long a free length, clamped at both ends: of all stable shapes the one of
  * least bending energy; where two lie within 1 %, the tighter. Null where none came to rest.
- * `from` are shapes of a neighbouring state or length, to start from in place of searching all round.
+ * `from` are shapes of a neighbouring state or length, to start from in place of searching all round;
+ * it then stays in the shape that it had as long as that holds, unless `afresh` asks for a few other
+ * starts besides, so that a shape of less energy is seen.
  * Needs a length over the chord.
  */
-export function hoseShape(lengthMm: number, a: Clamp, b: Clamp, from: readonly Settled[] = []): Found | null {
+export function hoseShape(lengthMm: number, a: Clamp, b: Clamp, from: readonly Settled[] = [], afresh = false): Found | null {
   const chord = chordOf(a, b, lengthMm);
   const [first, last] = [unit(a.direction)!, scale(unit(b.direction)!, -1)];
-  const rods = from.length
-    ? distinct(from.map((rod) => settle(clampedAt(rod, first, last), chord)))
-    : searched(first, last, chord);
+  const starts = [
+    ...from.map((rod) => clampedAt(rod, first, last)),
+    ...(afresh ? startsBetween(first, last, chord, COARSE).slice(0, FRESH) : []),
+  ];
+  const rods = from.length ? distinct(starts.map((start) => settle(start, chord))) : searched(first, last, chord);
   const chosen = best(rods, chord) ?? best(tightened(first, last, chord), chord);
-  return chosen && { shape: shapeOf(chosen, lengthMm, a.pointMm, b.pointMm), rods };
+  return chosen && { shape: shapeOf(chosen, lengthMm, a.pointMm, b.pointMm), rods: rods.slice(0, HANDED) };
 }
 
 /** Shapes found from starts all round: from all of them only where the first few do not agree. */
@@ -184,9 +194,10 @@ function searched(first: Vec3, last: Vec3, chord: Vec3): Settled[] {
   // With so little slack there is but one way to lie.
   if (taut.length && length(chord) > LITTLE_SLACK) return taut;
   const starts = startsBetween(first, last, chord, COARSE);
-  const early = starts.slice(0, EARLY).map((start) => settle(start, chord));
+  const early = starts.slice(0, EARLY).map((start) => settle(start, chord, LOOKED));
   const agreed = distinct(early);
-  const found = agreed.length === 1 ? agreed : distinct([...early, ...starts.slice(EARLY).map((start) => settle(start, chord))]);
+  const found =
+    agreed.length === 1 ? agreed : distinct([...early, ...starts.slice(EARLY).map((start) => settle(start, chord, LOOKED))]);
   // Coarser arcs are quicker to follow: the drawn one is kept only where they did not find it.
   return taut.length && !(taut[0]!.energy > (found[0]?.energy ?? Infinity) * (1 - BLUR)) ? distinct([...taut, ...found]) : found;
 }

@@ -55,8 +55,7 @@ export interface Judged {
 }
 
 /**
- * How a hose of a free length hangs between two clamps, and what to say of it. `from`: shapes of a
- * neighbouring state. Throws InputError at `path` where no shape came to rest.
+ * How a hose of a free length hangs between two clamps, and what to say of it. `from` and `afresh`: see `hoseShape`. Throws InputError at `path` where no shape came to rest.
  */
 export function judge(
   lengthMm: number,
@@ -65,10 +64,11 @@ export function judge(
   minRadiusMm: number,
   from: readonly Settled[] = [],
   path = '',
+  afresh = false,
 ): Judged {
   const chordMm = distance(a.pointMm, b.pointMm);
   if (lengthMm <= chordMm) return { verdict: 'out-of-reach', chordMm, shape: null, rods: [] };
-  const found: Found | null = (from.length ? hoseShape(lengthMm, a, b, from) : null) ?? hoseShape(lengthMm, a, b);
+  const found: Found | null = (from.length ? hoseShape(lengthMm, a, b, from, afresh) : null) ?? hoseShape(lengthMm, a, b);
   if (!found)
     throw new InputError(path, `No shape of ${lengthMm} mm came to rest between these ends: nothing can be said of it.`);
   const { shape, rods } = found;

@@ -100,8 +100,8 @@ function neighbour(states: readonly HoseState[], pose: Pose): HoseState | undefi
 }
 
 /**
- * A hose of a free length through its travel: found all round at ride, then followed from state to
- * state as it would swing. Throws InputError where a shape does not come to rest or the arm does not
+ * A hose of a free length through its travel: found all round at ride, then from state to state,
+ * each time with a few other starts besides, so that no state keeps a shape that it would jump out of. Throws InputError where a shape does not come to rest or the arm does not
  * reach. `things` null: nothing is measured to. Ends early after a state that is `enough`.
  */
 export function sweep(motion: Motion, a: Clamp, b: EndPlace, lengthMm: number, stock: HoseStock, things: readonly Thing[] | null, enough: (state: HoseState) => boolean = () => false): HoseState[] {
@@ -113,7 +113,7 @@ export function sweep(motion: Motion, a: Clamp, b: EndPlace, lengthMm: number, s
   for (const named of posesOf(motion)) {
     const clampB = clampAt(motion, b, named.pose);
     if (!clampB) throw new InputError('motion', `The arm is too short for ${named.name}: check travel and the line it swings about.`);
-    const judged = judge(lengthMm, a, clampB, stock.minRadiusMm, neighbour(states, named.pose)?.rods, named.name);
+    const judged = judge(lengthMm, a, clampB, stock.minRadiusMm, neighbour(states, named.pose)?.rods, named.name, true);
     const { shape } = judged;
     const mark = mover(motion, named.pose)!.direction(squareTo(b.clamp.direction));
     const free = shape && freeTurnDeg(shape.pointsMm, unit(a.direction)!, scale(clampB.direction, -1), squareTo(unit(a.direction)!), mark);
