@@ -1,0 +1,150 @@
+import { TestBed } from '@angular/core/testing';
+import { Selection } from '../../../plan/selection';
+import { Jump } from '../../../shell/jump';
+import { demo, until } from '../../../testing/open-gannet';
+import { station } from '../../../testing/station';
+import { RouteStation } from '../route-station';
+
+// Shapes are searched for in the page here: there is no worker.
+jest.setTimeout(60_000);
+
+/** Route on the single-seater, its hoses shown. */
+async function hoses(id: string) {
+  const at = await station(RouteStation, id, 'line-1', demo('wheatear'));
+  await at.click(at.button('Hoses (5)'));
+  await until(() => at.root.querySelector('[data-test=hoses]') !== null);
+  await at.settle();
+  return at;
+}
+const hoseOf = (at: Awaited<ReturnType<typeof hoses>>, id: string) => at.store.plan()!.hoses.find((hose) => hose.id === id)!;
+const slide = (field: HTMLInputElement, value: number, event = 'input'): void => {
+  field.value = String(value);
+  field.dispatchEvent(new Event(event, { bubbles: true }));
+};
+
+describe('hoses in Route', () => {
+  test('each stands with its length and the worst of its snags; the chosen one with a cell for every state', async () => {
+    const at = await hoses('h1');
+    expect(at.texts('[data-hose] strong')).toEqual(['H1', 'H2', 'H3', 'H4', 'H5']);
+    await at.click(at.one('[data-hose=hose-fr]'));
+    expect(at.texts('[data-test=hose-cells] button')).toHaveLength(9);
+    expect(at.texts('[data-test=hose-cells] button').filter((text) => text.includes('kinks'))).toHaveLength(1);
+    expect(at.texts('fl-snag-row').join(' ')).toMatch(/bends to a radius of 37 mm, 38 is the least/);
+    // It is first seen in its worst state.
+    expect(at.texts('[data-test=hose-live]')).toEqual(['kinks']);
+    expect(at.one('[data-test=hose-strip]').getAttribute('aria-label')).toMatch(/tightest 37 at \d+, 38 is the least/);
+    await at.click(at.one('[data-hose=hose-rl]'));
+    expect(at.texts('[data-test=hose-cells] button')).toHaveLength(3);
+    await at.click(at.one('[data-hose=feed-front]'));
+    expect(at.root.textContent).toContain('This hose does not move');
+  });
+
+  test('the length is tried while the slider moves and taken when it is let go, with one undo', async () => {
+    const at = await hoses('h2');
+    await at.click(at.one('[data-hose=hose-fr]'));
+    const slider = at.one<HTMLInputElement>('#hose-length');
+    slide(slider, 345);
+    await at.settle();
+    expect(at.texts('[data-test=hose-order-length]')).toEqual(['345 mm']);
+    expect(at.texts('[data-test=hose-cells] button').some((text) => text.includes('kinks'))).toBe(false);
+    expect(hoseOf(at, 'hose-fr').orderMm).toBe(315);
+    slide(slider, 345, 'change');
+    await at.settle();
+    expect(hoseOf(at, 'hose-fr').orderMm).toBe(345);
+    at.store.undo();
+    await at.settle();
+    expect(hoseOf(at, 'hose-fr').orderMm).toBe(315);
+  });
+
+  test('the worker finds the shortest, one for all four, and a place for the bracket', async () => {
+    const at = await hoses('h3');
+    await at.click(at.one('[data-hose=hose-fr]'));
+    await at.click(at.button('Lengths that serve'));
+    await until(() => at.root.querySelector('[data-test=hose-lengths]') !== null);
+    await at.settle();
+    const take = [...at.root.querySelectorAll<HTMLElement>('[data-test=hose-lengths] button')].find((b) => b.textContent!.includes('Take the shortest'))!;
+    await at.click(take);
+    expect(hoseOf(at, 'hose-fr').orderMm).toBe(330);
+    await at.click(at.button('Make 4 alike'));
+    await until(() => at.root.textContent!.includes('is the shortest that serves all 4'));
+    await at.settle();
+    await at.click([...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.includes('for all'))!);
+    const lengths = new Set(at.store.plan()!.hoses.slice(0, 4).map((hose) => hose.orderMm));
+    expect([...lengths]).toEqual([330]);
+    expect(at.store.snags().some((snag) => snag.rule === 'hoses-unlike' || snag.rule === 'hose-kinks')).toBe(false);
+    await at.click(at.button('Find a place for the bracket'));
+    await until(() => at.root.querySelector('[data-test=hose-places] li') !== null);
+    await at.settle();
+    await at.click(at.one('[data-test=hose-places] button'));
+    expect(hoseOf(at, 'hose-fr').ends.a).toMatchObject({ portId: null, through: false });
+    // Off its port, the bracket slides.
+    const before = hoseOf(at, 'hose-fr').ends.a.atMm;
+    slide(at.one('#hose-slide'), 40);
+    await at.settle();
+    expect(hoseOf(at, 'hose-fr').ends.a.atMm).toEqual(before);
+    slide(at.one('#hose-slide'), 40, 'change');
+    await at.settle();
+    expect(hoseOf(at, 'hose-fr').ends.a.atMm).toEqual([before[0] + 40, before[1], before[2]]);
+  }); // prettier-ignore
+
+  test('sliders and cells go through the travel, the hose following', async () => {
+    const at = await hoses('h4');
+    slide(at.one('#hose-heave'), -0.5);
+    await at.settle();
+    expect(at.root.textContent).toContain('25 droop');
+    expect(at.texts('[data-test=hose-live]')).toEqual(['well']);
+    slide(at.one('#hose-lock'), 1);
+    await at.settle();
+    expect(at.root.textContent).toContain('18° right');
+    await at.click(at.one('[data-test=hose-worst]'));
+    expect(at.root.textContent).toContain('50 bump');
+    await at.click(at.root.querySelectorAll<HTMLElement>('[data-test=hose-cells] button')[3]!);
+    expect(at.root.textContent).toContain('ride');
+    await at.click(at.one('[data-test=hose-play]'));
+    expect(at.one('[data-test=hose-play]').textContent).toContain('Stop');
+    await at.click(at.one('[data-test=hose-play]'));
+    expect(at.one('[data-test=hose-play]').textContent).toContain('Play');
+  });
+
+  test('a new hose is made with the motion of a wheel; wrong dates and figures are said and not taken', async () => {
+    HTMLDialogElement.prototype.showModal = jest.fn();
+    HTMLDialogElement.prototype.close = jest.fn();
+    const at = await hoses('h5');
+    await at.click(at.button('New hose'));
+    await at.choose(at.one('#hose-with'), 'Front left wheel');
+    expect(at.one<HTMLSelectElement>('#hose-kind').value).toBe('corner');
+    await at.type(at.one('#hose-made'), '03/2026');
+    expect(at.texts('fl-hose-form [role=alert]').join()).toMatch(/"03\/2026" is no year and month/);
+    const count = at.store.plan()!.hoses.length;
+    at.one('fl-hose-form form').dispatchEvent(new Event('submit', { cancelable: true }));
+    await at.settle();
+    expect(at.store.plan()!.hoses).toHaveLength(count);
+    await at.type(at.one('#hose-made'), '2026-03');
+    await at.choose(at.one('#hose-port-a'), 'Front left caliper, hose end at bracket');
+    at.one('fl-hose-form form').dispatchEvent(new Event('submit', { cancelable: true }));
+    await at.settle();
+    const made = at.store.plan()!.hoses.at(-1)!;
+    expect(made).toMatchObject({ name: 'H6', madeOn: '2026-03', ends: { a: { portId: 'port-5', through: true } }, motion: { kind: 'corner', heaveMm: [-50, 50], steer: { lockDeg: [-18, 18] } } });
+    expect(TestBed.inject(Selection).hose()!.id).toBe(made.id);
+  }); // prettier-ignore
+
+  test('the order sheet puts hoses that are alike in one row', async () => {
+    const at = await hoses('h6');
+    const rows = at.texts('[data-test=hose-order] tbody tr');
+    expect(rows).toHaveLength(4);
+    expect(rows[0]).toMatch(/^2-3 braided PTFE .*350 mm\s*bulkhead, fixed\s*banjo, neck cranked 45°\s*H1 Front left caliper, H3/);
+  });
+
+  test('a snag of a hose leads to it, one of a line back to the lines', async () => {
+    const at = await station(RouteStation, 'h7', 'line-1', demo('wheatear'));
+    const jump = TestBed.inject(Jump);
+    jump.toSnag(at.store.snags().find((snag) => snag.rule === 'hose-aged')!);
+    await until(() => at.root.querySelector('[data-hose]') !== null);
+    await at.settle();
+    expect(at.root.querySelector('[data-hose=hose-rr]')!.getAttribute('aria-pressed')).toBe('true');
+    jump.toSnag(at.store.snags().find((snag) => snag.rule === 'near-hot')!);
+    await at.settle();
+    expect(at.root.querySelector('fl-hoses-page')).toBeNull();
+    expect(at.root.querySelector('fl-ribbon')).not.toBeNull();
+  });
+});
