@@ -5,6 +5,7 @@ import { gzipSync } from 'node:zlib';
 import type { ElementHandle } from 'puppeteer-core';
 import { writePlan } from '../core/src/plan/index.ts';
 import { launch, openPlan, ROOT, serve, settled, watch } from '../e2e/browser.ts';
+import { openHoses } from '../e2e/hoses.ts';
 import { bigPlan, middleMs, percentile } from './lines.ts';
 import { bumpySheet } from './space.bench.ts';
 
@@ -211,6 +212,35 @@ export async function benchDrag(frames = 120): Promise<void> {
     const p95 = percentile(spent, 0.95);
     console.log(
       `dragging a corner, 60 lines, 300 clips, ${bumpySheet().length / 9} triangles: script ${percentile(spent, 0.5).toFixed(1)} ms a frame in the middle, ${p95.toFixed(1)} ms at the 95th percentile (8 asked)${p95 > 8 ? ' NOT MET' : ''}; ${calls} draw calls (120 asked)${calls > 120 ? ' NOT MET' : ''}`,
+    );
+  } finally {
+    await browser.close();
+    await server.stop();
+  }
+}
+
+/** How often a second the hose is drawn while its sweep plays. */
+export async function benchSweep(seconds = 6): Promise<void> {
+  const server = await serve();
+  const browser = await launch();
+  try {
+    const { page } = await watch(browser, server.url);
+    await openPlan(page, server.url, 'wheatear');
+    await openHoses(page);
+    await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5', { timeout: 60_000 });
+    await page.click('[data-test=hose-play]');
+    await new Promise((done) => setTimeout(done, 1500));
+    const before = (await page.metrics()).ScriptDuration!;
+    const frames = (await page.evaluate(`new Promise((done) => {
+      const start = performance.now();
+      let count = 0;
+      const step = () => (performance.now() - start > ${1000 * seconds} ? done(count) : (count++, requestAnimationFrame(step)));
+      requestAnimationFrame(step);
+    })`)) as number;
+    const rate = frames / seconds;
+    const scriptMs = (1000 * ((await page.metrics()).ScriptDuration! - before)) / frames;
+    console.log(
+      `a hose's sweep plays at ${rate.toFixed(0)} frames a second (30 asked)${rate < 30 ? ' NOT MET, the scene is drawn by the CPU here' : ''}; script ${scriptMs.toFixed(1)} ms a frame`,
     );
   } finally {
     await browser.close();

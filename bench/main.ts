@@ -1,5 +1,5 @@
 import { benchAdapters } from './adapt.bench.ts';
-import { benchCharts, benchDrag, benchEditing, benchFirstScreen } from './app.bench.ts';
+import { benchCharts, benchDrag, benchEditing, benchFirstScreen, benchSweep } from './app.bench.ts';
 import { benchBends, benchPlan, benchSize } from './core.bench.ts';
 import { benchHoses } from './hose.bench.ts';
 import { benchClearance, benchClips, benchWays } from './space.bench.ts';
@@ -14,6 +14,7 @@ benchWays();
 benchHoses();
 await benchFirstScreen();
 await benchCharts();
+await benchSweep();
 await benchDrag();
 await benchEditing(60);
 await benchEditing(300);

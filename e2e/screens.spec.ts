@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import type { AxeResults } from 'axe-core';
 import type { Page } from 'puppeteer-core';
 import { ROOT, openPlan, watch, withBrowser } from './browser';
+import { openHoses } from './hoses';
 import { waitText } from './keyboard';
 
 jest.setTimeout(180_000);
@@ -41,6 +42,12 @@ describe('every screen', () => {
     await page.click('fl-route-station aside .btn');
     await page.waitForSelector('dialog[open] #line-name');
     found['line form'] = await serious(page);
+    await openPlan(page, run.server.url, 'wheatear', 'route');
+    await openHoses(page);
+    found['hoses'] = await serious(page);
+    await page.evaluate('[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "Hose details").click()');
+    await page.waitForSelector('dialog[open] #hose-name');
+    found['hose form'] = await serious(page);
     await openPlan(page, run.server.url, 'gannet', 'make');
     await page.click('fl-bench-panel summary');
     found['bench'] = await serious(page);

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { CATEGORIES, type Category } from '@firm-line/core/hydraulics';
 import {
   figureAt,
+  plannedHose,
   typicalClutch,
   typicalParking,
   typicalSingle,
@@ -11,6 +12,7 @@ import {
   type Plan,
   type Sheet,
 } from '@firm-line/core/plan';
+import { formatLengthUnit } from '@firm-line/core/units';
 import { SnagRow } from '../../kit/snag-row';
 import { PlanStore } from '../../plan/plan-store';
 import { sheetsOf } from './chains';
@@ -126,7 +128,7 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
             }
             <p class="my-2 text-sm">
               These figures are a plan. The part makers' sheets and local rules come first, and a qualified person inspects before
-              the road. Tube lengths come from the plan's own lines.
+              the road. Tube lengths come from the plan's own lines.{{ planned() }}
             </p>
             <fl-figures-panel [of]="at.of" [sheet]="sheet()" [groups]="groups()" />
           </aside>
@@ -162,6 +164,15 @@ export class SizeStation {
   protected readonly sheet = computed(() => figureAt(this.store.plan(), this.chosen()!.of) as Sheet);
   protected readonly groups = computed(() => groupsOf(this.chosen()!.of, this.store.plan()!));
   protected readonly more = computed(() => additions(this.store.plan()!));
+  /** Axles whose hose is the plan's own: there the typed figure does not count. */
+  protected readonly planned = computed(() => {
+    const plan = this.store.plan()!;
+    const axles = (['front', 'rear'] as const).flatMap((axle) => {
+      const hose = plannedHose(plan, axle);
+      return hose ? [`${formatLengthUnit(hose.hoseMm, this.store.units())} ${axle}`] : [];
+    });
+    return axles.length ? ` Hose comes from Route: ${axles.join(', ')}; what is typed for it below stands aside.` : '';
+  });
   protected readonly snags = computed(() => this.store.snags().filter((snag) => snag.station === 'size'));
 
   protected beginVehicle(category: Category): void {

@@ -4,6 +4,7 @@ import { formatLength, formatLengthUnit } from '@firm-line/core/units';
 import { PlanStore } from '../../../plan/plan-store';
 import { HoseFinder } from '../../../workers/hose-finder';
 import type { HoseRequest } from '../../../workers/protocol';
+import { endMoves, moveEnd } from './move-end';
 import { VERDICT_WORDS } from './hose-words';
 
 /** How far along its rail a bracket slides, mm to either side. */
@@ -63,7 +64,7 @@ const SLIDE_MM = 200;
           <li class="rounded-lg border border-rule p-2 text-sm">
             <p><strong>{{ place.to.name }}</strong> at {{ bare(place.atMm[0]) }}, {{ bare(place.atMm[1]) }}, {{ bare(place.atMm[2]) }}, pointing {{ pointing(place) }}</p>
             <p>{{ place.ok ? 'Serves in every state, least radius ' + full(place.leastRadiusMm) + '.' : 'Not well: ' + (words[$any(place.why)] ?? place.why) + '.' }}</p>
-            <button type="button" class="btn-main mt-1" (click)="takePlace(place)">Put it there</button>
+            <button type="button" class="btn-main mt-1" (click)="takePlace(place)" [disabled]="!slides()">Put it there</button>
           </li>
         }
       </ol>
@@ -72,7 +73,7 @@ const SLIDE_MM = 200;
       <label class="label mt-3 block" for="hose-slide">Slide the bracket along the vehicle: <span class="font-mono">{{ slid() > 0 ? '+' : '' }}{{ bare(slid()) }}</span></label>
       <input id="hose-slide" type="range" class="h-12 w-full accent-fluid" [min]="-slideMm" [max]="slideMm" step="5" [value]="slid()" (input)="slide(+$any($event.target).value)" (change)="slideDone()" />
     } @else {
-      <p class="mt-3 text-sm text-ink-soft">End A stands at a port: its place is the port's, in Measure.</p>
+      <p class="mt-3 text-sm text-ink-soft">End A stands at a port that tapes fix: its place is measured, not chosen.</p>
     }
   `,
 }) // prettier-ignore
@@ -99,7 +100,10 @@ export class HoseLength {
   protected readonly corners = computed(() =>
     this.store.plan()!.hoses.filter((hose) => hose.service === 'pressure' && hose.motion.kind !== 'still' && hose.stockId === this.view().hose.stockId),
   ); // prettier-ignore
-  protected readonly slides = computed(() => this.view().hose.ends.a.portId === null);
+  private readonly port = computed(() =>
+    this.store.view()!.ports.get(this.store.plan()!.hoses.find((hose) => hose.id === this.view().hose.id)?.ends.a.portId ?? ''),
+  );
+  protected readonly slides = computed(() => endMoves(this.port()));
   protected readonly busy = computed(() => this.finder.state().kind === 'looking');
   protected readonly share = computed(() => {
     const state = this.finder.state();
@@ -148,9 +152,8 @@ export class HoseLength {
     this.store.apply({ edit: 'alikeHoses', with: { ids: this.corners().map((hose) => hose.id), orderMm } });
   }
   protected takePlace({ atMm, direction }: BracketPlace): void {
-    const { id, ends } = this.view().hose;
-    this.store.apply({ edit: 'changeHose', with: { id, patch: { ends: { ...ends, a: { ...ends.a, portId: null, through: false, atMm, direction } } } } });
-  } // prettier-ignore
+    this.store.apply(moveEnd(this.view(), this.port(), atMm, direction));
+  }
   protected slide(mm: number): void {
     this.slid.set(mm);
     this.shifted.emit(mm);

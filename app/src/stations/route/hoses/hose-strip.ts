@@ -28,7 +28,7 @@ const BEND_HEIGHT = 58;
       @if (drawn().tightest; as at) {
         <path [attr.d]="'M' + at.x + ' ' + at.y + 'V' + tubeY" class="stroke-ink" stroke-width="1.5" />
         <circle [attr.cx]="at.x" [attr.cy]="at.y" r="4" class="fill-ink" />
-        <text [attr.x]="at.textX" [attr.y]="at.y - 8 < 12 ? 12 : at.y - 8" [attr.text-anchor]="at.anchor" class="fill-ink text-[13px] font-semibold">radius {{ at.radius }} at {{ at.along }}</text>
+        <text [attr.x]="at.textX" [attr.y]="at.y - 8 < 12 ? 12 : at.y - 8" [attr.text-anchor]="at.anchor" class="fill-ink stroke-sheet text-[13px] font-semibold" stroke-width="5" paint-order="stroke" stroke-linejoin="round">radius {{ at.radius }} at {{ at.along }}</text>
       }
     </svg>
   `,

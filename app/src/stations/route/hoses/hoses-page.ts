@@ -15,6 +15,7 @@ import { HoseLength } from './hose-length';
 import { HoseScrub } from './hose-scrub';
 import { HoseSheet } from './hose-sheet';
 import { HoseStrip } from './hose-strip';
+import { endAt, moveEnd } from './move-end';
 import { VERDICT_WORDS } from './hose-words';
 
 /** What moves near the end is shown as it stands: within this of it, mm. */
@@ -61,7 +62,7 @@ const NEAR_MM = 700;
           <button type="button" class="btn px-3" (click)="sheet().print()" [disabled]="!hoses().length">Order sheet</button>
           <button type="button" class="btn ml-auto px-3" (click)="form().openNew()">New hose</button>
         </div>
-        <div class="min-h-0 flex-1 overflow-auto px-4 py-2" tabindex="0" role="region" aria-label="Hoses and the chosen one's figures">
+        <div class="relative min-h-0 flex-1 overflow-auto px-4 py-2" tabindex="0" role="region" aria-label="Hoses and the chosen one's figures">
           <ul class="grid gap-1" data-test="hoses">
             @for (row of rows(); track row.id) {
               <li>
@@ -93,7 +94,7 @@ const NEAR_MM = 700;
               <p class="fault mt-2" role="alert">{{ text }}</p>
             } @else {
               <fl-hose-cells class="mt-2" [view]="hose" (picked)="pose.set($event)" />
-              <fl-hose-length class="mt-3" [view]="hose" (tried)="trial.set({ orderMm: $event })" (taken)="take($event)" (shifted)="shift($event)" (shiftTaken)="takeShift()" />
+              <fl-hose-length class="mt-3" [view]="hose" (tried)="trial.set({ orderMm: $event })" (taken)="take($event)" (shifted)="shift($event)" (shiftTaken)="takeShift($event)" />
             }
             <details class="mt-3 border-t border-rule">
               <summary class="flex min-h-11 items-center font-semibold">On and off without twist…</summary>
@@ -209,13 +210,16 @@ export class HosesPage {
     this.trial.set(null);
   }
   protected shift(mm: number): void {
-    const { ends } = this.selection.hose()!;
-    this.trial.set({ ends: { ...ends, a: { ...ends.a, atMm: addScaled(ends.a.atMm, [1, 0, 0], mm) } } });
+    const view = this.of(this.selection.hose()!);
+    const { seatMm, thread } = view.ends.a;
+    this.trial.set(endAt(view, addScaled(seatMm, [1, 0, 0], mm), thread));
   }
-  protected takeShift(): void {
-    const trial = this.trial();
-    if (trial) this.store.apply({ edit: 'changeHose', with: { id: this.selection.hose()!.id, patch: trial } });
+  protected takeShift(mm: number): void {
+    const view = this.of(this.selection.hose()!);
+    const { seatMm, thread } = view.ends.a;
+    const port = this.store.view()!.ports.get(view.hose.ends.a.portId ?? '');
     this.trial.set(null);
+    if (mm) this.store.apply(moveEnd(view, port, addScaled(seatMm, [1, 0, 0], mm), thread));
   }
 }
 

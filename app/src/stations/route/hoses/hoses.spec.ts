@@ -76,15 +76,18 @@ describe('hoses in Route', () => {
     await until(() => at.root.querySelector('[data-test=hose-places] li') !== null);
     await at.settle();
     await at.click(at.one('[data-test=hose-places] button'));
-    expect(hoseOf(at, 'hose-fr').ends.a).toMatchObject({ portId: null, through: false });
-    // Off its port, the bracket slides.
-    const before = hoseOf(at, 'hose-fr').ends.a.atMm;
+    // The port goes there, and the tube that meets the hose with it.
+    const place = (): readonly number[] => at.store.view()!.ports.get('port-7')!.fixed.atMm;
+    const tube = (): readonly number[] => at.store.view()!.lines.find((view) => view.line.id === 'line-3')!.nodesMm.at(-1)!;
+    const before = place();
+    expect(tube()).toEqual(before);
     slide(at.one('#hose-slide'), 40);
     await at.settle();
-    expect(hoseOf(at, 'hose-fr').ends.a.atMm).toEqual(before);
+    expect(place()).toEqual(before);
     slide(at.one('#hose-slide'), 40, 'change');
     await at.settle();
-    expect(hoseOf(at, 'hose-fr').ends.a.atMm).toEqual([before[0] + 40, before[1], before[2]]);
+    expect(place()).toEqual([before[0]! + 40, before[1], before[2]]);
+    expect(tube()).toEqual(place());
   }); // prettier-ignore
 
   test('sliders and cells go through the travel, the hose following', async () => {

@@ -1,0 +1,60 @@
+import { openPlan, settled, watch, withBrowser } from './browser';
+import { openHoses } from './hoses';
+import { textOf, waitText } from './keyboard';
+
+jest.setTimeout(180_000);
+const run = withBrowser('spec');
+
+describe('Hoses in the browser', () => {
+  test('a hose that kinks is found, mended by the shortest that serves, and still mended after a reload', async () => {
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url, 'wheatear', 'route');
+    await openHoses(page);
+    await page.click('[data-hose=hose-fr]');
+    await waitText(page, 'fl-hoses-page', '38 is the least');
+    expect(await textOf(page, '[data-test=hose-live]')).toBe('kinks');
+    const press = (name: string): Promise<void> =>
+      page.evaluate((text) => {
+        const button = [...document.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim().startsWith(text));
+        if (!button) throw new Error(`No button says ${text}`);
+        button.click();
+      }, name);
+    await press('Lengths that serve');
+    await page.waitForSelector('[data-test=hose-lengths] button', { timeout: 60_000 });
+    await press('Take the shortest');
+    await settled(page);
+    expect(await textOf(page, '[data-test=hose-order-length]')).toBe('330 mm');
+    expect(await textOf(page, '[data-test=hose-cells]')).not.toContain('kinks');
+    await page.reload({ waitUntil: 'load' });
+    await settled(page);
+    await openHoses(page);
+    await page.click('[data-hose=hose-fr]');
+    expect(await textOf(page, '[data-test=hose-order-length]')).toBe('330 mm');
+    expect(complaints).toEqual([]);
+    await page.close();
+  });
+
+  test('the sweep plays in the scene, a state is one tap away, and what cannot be is said', async () => {
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url, 'wheatear', 'route');
+    await openHoses(page);
+    await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5', { timeout: 30_000 });
+    const shown = (): Promise<string> => page.$eval('[data-test=space]', (canvas) => (canvas as HTMLCanvasElement).toDataURL());
+    const before = await shown();
+    await page.click('[data-test=hose-play]');
+    await page.waitForFunction(() => !/bump$|ride$/.test(document.querySelector('label[for=hose-heave]')!.textContent!.trim()), {
+      timeout: 10_000,
+    });
+    await page.click('[data-test=hose-play]');
+    expect(await shown()).not.toBe(before);
+    await page.click('[data-test=hose-worst]');
+    expect(await textOf(page, 'label[for=hose-heave]')).toContain('50 bump');
+    await page.evaluate('[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "Hose details").click()');
+    await page.waitForSelector('dialog[open] #hose-made');
+    await page.$eval('#hose-made', (field) => ((field as HTMLInputElement).value = 'last year'));
+    await page.$eval('#hose-made', (field) => field.dispatchEvent(new Event('change', { bubbles: true })));
+    await waitText(page, 'fl-hose-form', '"last year" is no year and month');
+    expect(complaints).toEqual([]);
+    await page.close();
+  });
+});
