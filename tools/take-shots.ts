@@ -5,14 +5,26 @@ import { launch, openPlan, ROOT, serve, watch } from '../e2e/browser.ts';
 const SHOTS: readonly {
   name: string;
   station: string;
+  plan?: string;
   line?: string;
   press?: string;
   taps?: readonly string[];
   wait?: string;
+  /** Brought into the picture inside its own scroller. */
+  show?: string;
 }[] = [
   { name: 'measure', station: 'measure' },
   { name: 'vehicle', station: 'measure', taps: ['Vehicle'] },
   { name: 'ways', station: 'route', line: 'line-r1', taps: ['Find a way', 'Look for ways'], wait: '[data-way="1"]' },
+  { name: 'hoses', station: 'route', plan: 'wheatear', taps: ['Hoses (5)'], wait: '[data-test=hose-cells]' },
+  {
+    name: 'hose-lengths',
+    station: 'route',
+    plan: 'wheatear',
+    taps: ['Hoses (5)', 'H2', 'Lengths that serve'],
+    wait: '[data-test=hose-lengths]',
+    show: '[data-test=hose-lengths]',
+  },
   { name: 'size', station: 'size' },
   { name: 'plumb', station: 'plumb' },
   { name: 'route', station: 'route', line: 'line-r1' },
@@ -29,15 +41,17 @@ const browser = await launch();
 try {
   const { page } = await watch(browser, server.url);
   for (const shot of SHOTS) {
-    await openPlan(page, server.url, 'gannet', shot.station);
+    await openPlan(page, server.url, shot.plan ?? 'gannet', shot.station);
     if (shot.line) await page.click(`[data-line="${shot.line}"], [data-joint="${shot.line}"]`);
     if (shot.station === 'route')
       await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5');
-    for (const tap of shot.taps ?? [])
-      await page.evaluate(
-        `[...document.querySelectorAll('button')].find((b) => b.textContent.trim() === ${JSON.stringify(tap)}).click()`,
-      );
-    if (shot.wait) await page.waitForSelector(shot.wait);
+    for (const tap of shot.taps ?? []) {
+      const button = `[...document.querySelectorAll('button')].find((b) => b.textContent.trim().startsWith(${JSON.stringify(tap)}))`;
+      await page.waitForFunction(`${button} !== undefined`);
+      await page.evaluate(`${button}.click()`);
+    }
+    if (shot.wait) await page.waitForSelector(shot.wait, { timeout: 60_000 });
+    if (shot.show) await page.$eval(shot.show, (place) => place.scrollIntoView({ block: 'nearest' }));
     if (shot.press) await page.keyboard.press(shot.press as 's');
     await page.evaluate(async () => {
       await document.fonts.ready;

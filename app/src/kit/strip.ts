@@ -91,6 +91,8 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
             [attr.data-bend]="bend.index"
             [attr.data-start-mm]="bend.startMm"
             [attr.aria-pressed]="node() === bend.bend.node"
+            (mouseenter)="pointed.emit(bend.bend.node)"
+            (mouseleave)="pointed.emit(null)"
             (click)="picked.emit(bend.bend.node)"
             (keydown.enter)="picked.emit(bend.bend.node)"
             (keydown.space)="picked.emit(bend.bend.node); $event.preventDefault()"
@@ -102,7 +104,13 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
               width="56"
               height="124"
               rx="8"
-              [class]="node() === bend.bend.node ? 'fill-copper-pale' : 'fill-transparent'"
+              [class]="
+                node() === bend.bend.node
+                  ? 'fill-copper-pale'
+                  : marked() === bend.bend.node
+                    ? 'fill-fluid-pale'
+                    : 'fill-transparent'
+              "
             />
             <rect [attr.x]="bend.x" y="34" [attr.width]="max(bend.endX - bend.x, 1)" height="18" class="fill-ink opacity-50" />
             <path [attr.d]="'M' + bend.markX + ' 27V60L' + bend.labelX + ' 72'" class="fill-none stroke-ink" stroke-width="2" />
@@ -139,6 +147,9 @@ export class Strip {
   /** Which mark is shown: where the bend begins, or where the die's reference is laid. */
   readonly marks = input<'tangent' | 'draw'>('tangent');
   readonly picked = output<number>();
+  /** A bend that is pointed at, here and elsewhere. */
+  readonly pointed = output<number | null>();
+  readonly marked = input<number | null>(null);
   protected readonly size = hostSize({ width: 900, height: 150 });
   protected readonly max = Math.max;
   protected readonly layout = computed(() => {

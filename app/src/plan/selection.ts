@@ -26,6 +26,9 @@ export class Selection {
   });
   /** The chosen node of that line, as an index into its nodes. */
   readonly node = this.nodeNow.asReadonly();
+  private readonly pointedNow = signal<number | null>(null);
+  /** The node that is pointed at, wherever: every picture of the line marks it. */
+  readonly pointed = this.pointedNow.asReadonly();
   /** The chosen point or port, while it is still in the plan. */
   readonly target = computed(() => {
     const [view, target] = [this.store.view(), this.targetNow()];
@@ -43,6 +46,9 @@ export class Selection {
   }
   showLines(): void {
     this.amongNow.set('lines');
+  }
+  point(node: number | null): void {
+    this.pointedNow.set(node);
   }
   chooseNode(node: number | null): void {
     this.nodeNow.set(node);

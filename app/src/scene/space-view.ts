@@ -27,6 +27,8 @@ const LOOKS: readonly (readonly [Look, string])[] = [
   ['front', 'Front'],
   ['rear', 'Rear'],
 ];
+/** Along which axis a drag may go: for hands that have no Shift key. */
+const ALONG = [[null, 'any'], [0, 'x'], [1, 'y'], [2, 'z']] as const; // prettier-ignore
 const AXES = ['x, aft', 'y, right', 'z, up'] as const;
 
 const idle = (): Promise<void> => new Promise((done) => requestIdleCallback(() => done(), { timeout: 2000 }));
@@ -90,9 +92,27 @@ interface Drag {
         @for (axis of [0, 1, 2]; track axis) {
           <fl-length-field class="w-28" [label]="axes[axis]!" [valueMm]="at.at[axis]!" (changed)="typed(at.node, axis, $event)" />
         }
+        <div class="flex gap-1" role="group" aria-label="Drag along">
+          @for (one of ALONG; track one[1]) {
+            <button
+              type="button"
+              [class]="along() === one[0] ? 'btn-dark min-w-12 px-2' : 'btn min-w-12 px-2'"
+              [attr.aria-pressed]="along() === one[0]"
+              [attr.aria-label]="one[0] === null ? 'Drag any way' : 'Drag along ' + one[1] + ' only'"
+              (click)="along.set(one[0])"
+            >
+              {{ one[1] }}
+            </button>
+          }
+        </div>
       </section>
     }
-    <div class="absolute right-3 bottom-3 flex flex-wrap justify-end gap-2" role="group" aria-label="Look from">
+    <div
+      [class.hidden]="quiet()"
+      class="absolute right-3 bottom-3 flex flex-wrap justify-end gap-2"
+      role="group"
+      aria-label="Look from"
+    >
       @for (one of looks; track one[0]) {
         <button
           type="button"
@@ -121,10 +141,16 @@ export class SpaceView {
   readonly ghost = input<readonly Vec3[] | null>(null);
   /** Hoses as they hang, with what moves with the one that is looked at. */
   readonly hoses = input<{ readonly hoses: readonly HoseShown[]; readonly moving: readonly Thing[] }>({ hoses: [], moving: [] });
+  /** The only axis that a drag goes along; null: any way in the plane that is looked at. */
+  protected readonly along = signal<number | null>(null);
   /** Places that the picture is brought to, and by which zooming goes, in place of the chosen line's. */
   readonly focus = input<readonly Vec3[] | null>(null);
   /** Corners of the line are not to be had while hoses are looked at. */
   readonly fixed = input(false);
+  /** Something moves by itself: pictures are to follow one another quickly. */
+  readonly moving = input(false);
+  /** Something else needs the room: no buttons to look from a side. */
+  readonly quiet = input(false);
   /** The chosen line as it would be; null when nothing is dragged. */
   readonly dragged = output<LineView | null>();
   readonly portPicked = output<string>();
@@ -132,6 +158,7 @@ export class SpaceView {
 
   protected readonly looks = LOOKS;
   protected readonly axes = AXES;
+  protected readonly ALONG = ALONG;
   protected readonly look = signal<Look>('around');
   /** The port that was tapped last. */
   protected readonly port = signal<{ id: string; name: string } | null>(null);
@@ -218,6 +245,8 @@ export class SpaceView {
       );
     });
     effect(() => this.stage()?.setGhost(this.ghost()));
+    effect(() => this.stage()?.hurry(this.moving()));
+    effect(() => this.stage()?.setPointed(this.selection.pointed()));
     effect(() => this.stage()?.setHoses(this.hoses().hoses, this.hoses().moving));
     let first = true;
     effect(() => {
@@ -294,12 +323,13 @@ export class SpaceView {
 
   protected move(event: PointerEvent): void {
     const [stage, drag] = [this.stage(), this.drag()];
-    if (!stage || !drag) return;
     const [x, y] = this.point(event);
+    if (stage && !drag && !this.fixed()) this.selection.point(this.cornerUnder(x, y));
+    if (!stage || !drag) return;
     const under = stage.under(x, y, drag.start);
     if (!under) return;
     const by = under.map((v, i) => v - drag.grip[i]!);
-    const axis = event.shiftKey ? by.map(Math.abs).indexOf(Math.max(...by.map(Math.abs))) : null;
+    const axis = event.shiftKey ? by.map(Math.abs).indexOf(Math.max(...by.map(Math.abs))) : this.along();
     const free = [0, 1, 2].map((i) => i !== stage.depthAxis && (axis === null || axis === i)) as [boolean, boolean, boolean];
     if (Math.hypot(...by) < 1e-9) return;
     const near = stage.under(x + SNAP_PX, y, drag.start);

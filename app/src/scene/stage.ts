@@ -66,17 +66,21 @@ export class Stage {
   private readonly corners: InstancedMesh;
   private cornerPlaces: readonly Vec3[] = [];
   private cornerChosen: number | null = null;
+  private cornerPointed: number | null = null;
   private readonly ghost = new Line(new BufferGeometry(), new LineDashedMaterial({ dashSize: 14, gapSize: 9, depthTest: false }));
   private width = 1;
   private height = 1;
   private asked = 0;
+  private readonly slow: boolean;
+  private hurried = false;
 
   /** Called after each picture, so that words laid over it can follow. */
   constructor(
     canvas: HTMLCanvasElement,
     private readonly drawn: () => void,
   ) {
-    this.renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true, preserveDrawingBuffer: true });
+    this.slow = drawnByCpu();
+    this.renderer = new WebGLRenderer({ canvas, antialias: !this.slow, alpha: true, preserveDrawingBuffer: true });
     this.scene.add(new AmbientLight(0xffffff, 1.7));
     for (const [at, strength] of [[[-1, -1, 2], 1.3], [[1, 2, 0.5], 0.5]] as const) {
       const light = new DirectionalLight(0xffffff, strength);
@@ -120,8 +124,17 @@ export class Stage {
   resize(width: number, height: number): void {
     // Setting a size empties the picture and takes its memory anew: only where it is another one.
     if (width === this.width && height === this.height) return;
+    this.fit(width, height);
+  }
+  /** While something moves by itself, a picture that the CPU draws is drawn coarser, so that it keeps up. */
+  hurry(on: boolean): void {
+    if (!this.slow || on === this.hurried) return;
+    this.hurried = on;
+    this.fit(this.width, this.height);
+  }
+  private fit(width: number, height: number): void {
     [this.width, this.height] = [Math.max(1, width), Math.max(1, height)];
-    this.renderer.setPixelRatio(Math.min(2, globalThis.devicePixelRatio || 1));
+    this.renderer.setPixelRatio(this.hurried ? 0.4 : Math.min(2, globalThis.devicePixelRatio || 1));
     this.renderer.setSize(this.width, this.height, false);
     this.perspective.aspect = this.width / this.height;
     this.perspective.updateProjectionMatrix();
@@ -226,6 +239,12 @@ export class Stage {
     this.ask();
   }
 
+  /** Marks the corner that is pointed at, here or in another picture of the line. */
+  setPointed(corner: number | null): void {
+    this.cornerPointed = corner;
+    this.ask();
+  }
+
   setGhost(points: readonly Vec3[] | null): void {
     this.ghost.geometry.dispose();
     this.ghost.geometry = new BufferGeometry().setFromPoints((points ?? []).map(vector));
@@ -317,7 +336,7 @@ export class Stage {
       for (const [i, place] of places.entries()) {
         const at = vector(place);
         const chosen = this.cornerChosen === i + 1;
-        const size = this.mmPerPx(at) * (HANDLE_PX + (chosen ? 3 : 0) + morePx);
+        const size = this.mmPerPx(at) * (HANDLE_PX + (chosen || this.cornerPointed === i + 1 ? 3 : 0) + morePx);
         mesh.setMatrixAt(i, matrix.makeScale(size, size, size).setPosition(at));
         mesh.setColorAt(i, (mesh === this.corners) === chosen || mesh === this.rings ? ink : sheet);
       }
@@ -330,6 +349,15 @@ export class Stage {
       ? (2 * at.distanceTo(this.camera.position) * Math.tan((this.perspective.fov * Math.PI) / 360)) / this.height
       : (this.flat.top - this.flat.bottom) / this.flat.zoom / this.height;
   }
+}
+
+/** Whether the browser has no graphics processor to draw with: smooth edges then cost several times the rest. */
+function drawnByCpu(): boolean {
+  const probe = document.createElement('canvas').getContext('webgl2');
+  const names = probe?.getExtension('WEBGL_debug_renderer_info');
+  const by = names ? String(probe!.getParameter(names.UNMASKED_RENDERER_WEBGL)) : '';
+  probe?.getExtension('WEBGL_lose_context')?.loseContext();
+  return /swiftshader|llvmpipe|software/i.test(by);
 }
 
 /** Boxes of one size at many places, as one thing to draw. */

@@ -21,6 +21,9 @@ import { Selection } from '../../plan/selection';
         <li
           class="border-t border-rule py-1"
           [class.bg-copper-pale]="row.node === selection.node()"
+          [class.bg-fluid-pale]="row.node === selection.pointed() && row.node !== selection.node()"
+          (mouseenter)="selection.point(row.node)"
+          (mouseleave)="selection.point(null)"
           (focusin)="selection.chooseNode(row.node)"
         >
           <div class="flex items-center gap-2 px-1">

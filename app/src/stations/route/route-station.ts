@@ -64,7 +64,14 @@ import { MoveList } from './move-list';
             <p class="min-h-10 text-sm text-ink-soft" data-test="held">{{ words }}</p>
           }
         </div>
-        <fl-strip class="min-w-80 flex-1" [view]="view" [node]="selection.node()" (picked)="selection.chooseNode($event)" />
+        <fl-strip
+          class="min-w-80 flex-1"
+          [view]="view"
+          [node]="selection.node()"
+          [marked]="selection.pointed()"
+          (picked)="selection.chooseNode($event)"
+          (pointed)="selection.point($event)"
+        />
       </section>
       <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(0,1fr)]">
         <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
@@ -74,6 +81,7 @@ import { MoveList } from './move-list';
                 class="flex-1"
                 [view]="view"
                 [ghost]="ghost()"
+                [quiet]="finding()"
                 (dragged)="dragged.set($event)"
                 (portPicked)="jump.to('measure', { kind: 'port', id: $event })"
                 (failed)="noSpace()"

@@ -39,6 +39,8 @@ export class HoseScrub {
   readonly view = input.required<HoseView>();
   readonly pose = input.required<Pose>();
   readonly posed = output<Pose>();
+  /** Whether the sweep plays. */
+  readonly played = output<boolean>();
   protected readonly playing = signal(false);
   private frame = 0;
 
@@ -63,7 +65,7 @@ export class HoseScrub {
   }); // prettier-ignore
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => this.stop());
+    inject(DestroyRef).onDestroy(() => cancelAnimationFrame(this.frame));
   }
   protected set(patch: Partial<Pose>): void {
     this.posed.emit({ ...this.pose(), ...patch });
@@ -77,6 +79,7 @@ export class HoseScrub {
   }
   protected play(): void {
     this.playing.set(true);
+    this.played.emit(true);
     const start = performance.now();
     const step = (now: number): void => {
       const turn = ((now - start) / 1000 / SWEEP_S) * 2 * Math.PI;
@@ -87,6 +90,7 @@ export class HoseScrub {
     this.frame = requestAnimationFrame(step);
   } // prettier-ignore
   protected stop(): void {
+    if (this.playing()) this.played.emit(false);
     this.playing.set(false);
     cancelAnimationFrame(this.frame);
   }

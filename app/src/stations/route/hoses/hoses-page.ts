@@ -46,14 +46,15 @@ const NEAR_MM = 700;
     <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(0,1fr)]">
       <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
         @if (selection.line() && hasSpace()) {
-          <fl-space-view class="flex-1" [view]="selection.line()!" [fixed]="true" [hoses]="shown()" [focus]="focus()" (failed)="hasSpace.set(false)" />
+          <fl-space-view class="flex-1" [view]="selection.line()!" [fixed]="true"
+            [moving]="playing()" [hoses]="shown()" [focus]="focus()" (failed)="hasSpace.set(false)" />
         } @else {
           <p class="m-auto max-w-md p-6 text-center" role="status">
             {{ hasSpace() ? 'The vehicle is drawn once the plan has a line.' : 'This browser draws no space (WebGL is missing or off): strip, cells and figures say the same.' }}
           </p>
         }
         @if (view(); as hose) {
-          <fl-hose-scrub class="p-3" [view]="hose" [pose]="pose()" (posed)="pose.set($event)" />
+          <fl-hose-scrub class="p-3" [view]="hose" [pose]="pose()" (posed)="pose.set($event)" (played)="playing.set($event)" />
         }
       </section>
       <aside class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l" aria-label="Hoses">
@@ -123,6 +124,7 @@ export class HosesPage {
   protected readonly form = viewChild.required(HoseForm);
   protected readonly sheet = viewChild.required(HoseSheet);
   protected readonly words = VERDICT_WORDS;
+  protected readonly playing = signal(false);
   protected readonly hasSpace = signal(typeof WebGL2RenderingContext !== 'undefined');
   /** What is looked at before it is taken: a length or a place of end A. */
   protected readonly trial = linkedSignal<Hose | null, Partial<Hose> | null>({
