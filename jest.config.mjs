@@ -1,1 +1,5 @@
-export default { projects: ['<rootDir>/core', '<rootDir>/cli', '<rootDir>/server', '<rootDir>/app', '<rootDir>/e2e'] };
+export default {
+  projects: ['<rootDir>/core', '<rootDir>/cli', '<rootDir>/server', '<rootDir>/app', '<rootDir>/e2e'],
+  // Machines are noisy: a screen's first spec reads all of its modules.
+  testTimeout: 20_000,
+};

@@ -92,7 +92,8 @@ interface Drag {
         @for (axis of [0, 1, 2]; track axis) {
           <fl-length-field class="w-28" [label]="axes[axis]!" [valueMm]="at.at[axis]!" (changed)="typed(at.node, axis, $event)" />
         }
-        <div class="flex gap-1" role="group" aria-label="Drag along">
+        <div class="flex flex-wrap gap-1" role="group" aria-label="Drag along">
+          <span class="label w-full" aria-hidden="true">Dragged along</span>
           @for (one of ALONG; track one[1]) {
             <button
               type="button"

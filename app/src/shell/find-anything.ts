@@ -75,6 +75,11 @@ export class FindAnything {
         kind: 'Line',
         go: to('route', { kind: 'line', id: line.id }),
       })),
+      ...view.plan.hoses.map((hose) => ({
+        text: `${hose.name} ${hose.title}`,
+        kind: 'Hose',
+        go: to('route', { kind: 'hose', id: hose.id }),
+      })),
       ...[...view.points.values()].map(({ point }) => ({
         text: point.name,
         kind: 'Point',

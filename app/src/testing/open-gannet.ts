@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+// The rules come in late in the app; here they are at hand, so that no spec waits for them to be read.
+import '@firm-line/core/snags';
 import { TestBed } from '@angular/core/testing';
 import { readPlan, type Plan } from '@firm-line/core/plan';
 import { PlanDb } from '../plan/plan-db';

@@ -207,6 +207,14 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     expect(Boolean(snag!.mend)).toBe(mended);
     if (snag!.mend) expect(found(applyEdit(bad, snag!.mend.call), rule)).toEqual([]);
   }); // prettier-ignore
+  test('a tube led through where the hose swings is told, the one that meets it at its bracket is not', () => {
+    const { states } = view('hose-fl', sound);
+    const droop = states.find((state) => state.name.startsWith('droop'))!.shape!.pointsMm[16]!;
+    const line = sound.lines.find((one) => one.id === 'line-1')!;
+    const through = { ...sound, lines: sound.lines.map((one) => (one === line ? { ...one, cornersMm: [...one.cornersMm.slice(0, 1), [droop[0], droop[1], droop[2] + 6] as Vec3, ...one.cornersMm.slice(1)] } : one)) };
+    expect(found(sound, 'near-hose')).toEqual([]);
+    expect(found(through, 'near-hose')[0]!.text).toMatch(/of F1, 10 wanted/);
+  }); // prettier-ignore
   test('a zip tie is a stop too, and lengths that differ for nothing are a note with one that serves all', () => {
     expect(found(patched('hose-fl', { fixing: 'zip-tie' }, sound), 'hose-unfixed')[0]!.text).toMatch(/zip tie/);
     const [snag] = found(plan, 'hoses-unlike');

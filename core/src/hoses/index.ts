@@ -23,4 +23,5 @@ export {
   type Progress,
 } from './lengths.ts';
 export { bracketPlaces, type BracketPlace } from './bracket.ts';
+export { envelopeOfHose } from './envelope.ts';
 export { hoseOrder } from './order.ts';

@@ -3,6 +3,7 @@ import { hoseReach } from './rules/hose-reach.ts';
 import { hoseTaut } from './rules/hose-taut.ts';
 import { hoseKinks } from './rules/hose-kinks.ts';
 import { hoseRubs } from './rules/hose-rubs.ts';
+import { nearHose } from './rules/near-hose.ts';
 import { hoseHot } from './rules/hose-hot.ts';
 import { hoseTwisted } from './rules/hose-twisted.ts';
 import { hoseUnfixed } from './rules/hose-unfixed.ts';
@@ -174,6 +175,7 @@ const RULES: readonly Rule[] = [
   hoseTaut,
   hoseKinks,
   hoseRubs,
+  nearHose,
   hoseHot,
   hoseTwisted,
   hoseUnfixed,

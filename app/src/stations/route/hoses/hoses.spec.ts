@@ -58,13 +58,15 @@ describe('hoses in Route', () => {
 
   test('the worker finds the shortest, one for all four, and a place for the bracket', async () => {
     const at = await hoses('h3');
-    await at.click(at.one('[data-hose=hose-fr]'));
+    await at.click(at.one('[data-hose=hose-rr]'));
     await at.click(at.button('Lengths that serve'));
     await until(() => at.root.querySelector('[data-test=hose-lengths]') !== null);
     await at.settle();
     const take = [...at.root.querySelectorAll<HTMLElement>('[data-test=hose-lengths] button')].find((b) => b.textContent!.includes('Take the shortest'))!;
+    const shortest = Number(/\d+$/.exec(take.textContent!.trim())![0]);
     await at.click(take);
-    expect(hoseOf(at, 'hose-fr').orderMm).toBe(330);
+    expect(hoseOf(at, 'hose-rr').orderMm).toBe(shortest);
+    expect(shortest).toBeLessThan(350);
     await at.click(at.button('Make 4 alike'));
     await until(() => at.root.textContent!.includes('is the shortest that serves all 4'));
     await at.settle();
@@ -77,8 +79,8 @@ describe('hoses in Route', () => {
     await at.settle();
     await at.click(at.one('[data-test=hose-places] button'));
     // The port goes there, and the tube that meets the hose with it.
-    const place = (): readonly number[] => at.store.view()!.ports.get('port-7')!.fixed.atMm;
-    const tube = (): readonly number[] => at.store.view()!.lines.find((view) => view.line.id === 'line-3')!.nodesMm.at(-1)!;
+    const place = (): readonly number[] => at.store.view()!.ports.get('port-15')!.fixed.atMm;
+    const tube = (): readonly number[] => at.store.view()!.lines.find((view) => view.line.id === 'line-6')!.nodesMm.at(-1)!;
     const before = place();
     expect(tube()).toEqual(before);
     slide(at.one('#hose-slide'), 40);

@@ -1,0 +1,23 @@
+import { boxOf, joinBoxes, newThing, type Obstacle, type Solid, type Thing } from '../frame/index.ts';
+import type { HoseView } from './hose-view.ts';
+
+/** How far others keep from where a hose may be, mm. Common practice. */
+const KEEP_MM = 10;
+
+const made = new WeakMap<HoseView, Obstacle | null>();
+
+/** All that a hose may be in, over every state of its travel, as a volume that others keep from; null where it hangs in none. */
+export function envelopeOfHose(view: HoseView): Obstacle | null {
+  if (!made.has(view)) made.set(view, build(view));
+  return made.get(view)!;
+}
+
+function build({ hose, stock, states }: HoseView): Obstacle | null {
+  const solids = states.flatMap(({ shape }) =>
+    (shape?.pointsMm ?? []).slice(1).map((to, i): Solid => ({ kind: 'rod', from: shape!.pointsMm[i]!, to, radiusMm: stock.odMm / 2 })),
+  );
+  if (!solids.length) return null;
+  const boxes = solids.map(boxOf);
+  const thing: Thing = { ...newThing(hose.id, `hose ${hose.name}`, 'zone'), nature: 'moving', keepMm: KEEP_MM };
+  return { thing, solids, boxes, growMm: 0, box: joinBoxes(boxes) };
+} // prettier-ignore
