@@ -21,6 +21,8 @@ export class Tabs {
   constructor() {
     this.channel?.addEventListener('message', ({ data }: MessageEvent<Message>) => this.hear(data));
     addEventListener('pagehide', () => this.leave());
+    // Held as long as the tab lives: a tab that is killed says no goodbye, but lets go of this.
+    void navigator.locks?.request(this.tab, () => new Promise(() => undefined));
   }
 
   hold(planId: string): void {
@@ -39,12 +41,18 @@ export class Tabs {
     this.channel?.postMessage({ kind: 'saved', tab: this.tab, planId, revision } satisfies Message);
   }
 
+  private gone(tab: string): void {
+    this.beside.update((tabs) => new Set([...tabs].filter((one) => one !== tab)));
+  }
   private hear(message: Message): void {
     if (message.planId !== this.planId) return;
     if (message.kind === 'saved') return this.savedElsewhere.next(message.revision);
     const tabs = new Set(this.beside());
     if (message.kind === 'closed') tabs.delete(message.tab);
-    else tabs.add(message.tab);
+    else if (!tabs.has(message.tab)) {
+      tabs.add(message.tab);
+      void navigator.locks?.request(message.tab, () => this.gone(message.tab));
+    }
     this.beside.set(tabs);
     if (message.kind === 'open')
       this.channel?.postMessage({ kind: 'here', tab: this.tab, planId: this.planId } satisfies Message);
