@@ -211,7 +211,7 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     const { states } = view('hose-fl', sound);
     const droop = states.find((state) => state.name.startsWith('droop'))!.shape!.pointsMm[16]!;
     const line = sound.lines.find((one) => one.id === 'line-1')!;
-    const through = { ...sound, lines: sound.lines.map((one) => (one === line ? { ...one, cornersMm: [...one.cornersMm.slice(0, 1), [droop[0], droop[1], droop[2] + 6] as Vec3, ...one.cornersMm.slice(1)] } : one)) };
+    const through = { ...sound, lines: sound.lines.map((one) => (one === line ? { ...one, cornersMm: [90, -90].map((by): Vec3 => [droop[0] + by, droop[1], droop[2] + 6]) } : one)) };
     expect(found(sound, 'near-hose')).toEqual([]);
     expect(found(through, 'near-hose')[0]!.text).toMatch(/of F1, 10 wanted/);
   }); // prettier-ignore
