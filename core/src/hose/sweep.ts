@@ -38,7 +38,7 @@ export interface HoseResult {
 }
 
 /** A hose this little longer than its chord is pulled on. Common practice. */
-const TAUT = 1.02;
+export const TAUT = 1.02;
 /** Most lengths that are tried. */
 const MOST_LENGTHS = 10_000;
 /** A rough radius may be off by this share. */
@@ -55,7 +55,8 @@ export interface Judged {
 }
 
 /**
- * How a hose of a free length hangs between two clamps, and what to say of it. `from` and `afresh`: see `hoseShape`. Throws InputError at `path` where no shape came to rest.
+ * How a hose of a free length hangs between two clamps, and what to say of it. `from` and `afresh`:
+ * see `hoseShape`. Throws InputError at `path` where no shape came to rest.
  */
 export function judge(
   lengthMm: number,

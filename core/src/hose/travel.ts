@@ -29,14 +29,10 @@ export interface Pose {
   readonly float: number;
 }
 export const RIDE: Pose = { heave: 0, lock: 0, roll: 0, float: 0 };
-/** A place with a direction. */
-export interface Placed {
-  readonly pointMm: Vec3;
-  readonly direction: Vec3;
-}
-
 const about = (p: Vec3, centre: Vec3, axis: Vec3, deg: number): Vec3 => add(centre, rotate(sub(p, centre), axis, deg));
-const part = (share: number, [low, high]: readonly [number, number]): number => (share < 0 ? -share * low : share * high);
+/** What a share of a travel is: −1 its low end, 0 rest, 1 its high end. */
+export const partOf = (share: number, [low, high]: readonly [number, number]): number =>
+  share < 0 ? -share * low : share * high;
 
 /**
  * The swing about a line that lifts a place by so much, degrees, the smallest; null where the arm is too
@@ -59,7 +55,7 @@ export function swingDeg(place: Vec3, aboutMm: Vec3, axis: Vec3, liftMm: number)
 
 /** What a motion does to places and to directions in a pose. Null where the arm cannot go that far. */
 export function mover(motion: Motion, pose: Pose): { readonly place: (p: Vec3) => Vec3; readonly direction: (d: Vec3) => Vec3 } | null {
-  const liftMm = part(pose.heave, motion.heaveMm);
+  const liftMm = partOf(pose.heave, motion.heaveMm);
   const axis = unit(motion.axis) ?? [1, 0, 0];
   const swing = motion.kind === 'corner' ? swingDeg(motion.measuredAtMm, motion.aboutMm, axis, liftMm) : pose.roll * motion.rollDeg;
   if (swing === null) return null;
@@ -69,7 +65,7 @@ export function mover(motion: Motion, pose: Pose): { readonly place: (p: Vec3) =
   const turned = (d: Vec3): Vec3 => (still ? d : rotate(d, axis, swing));
   const { steer } = motion;
   const kingpin = steer && unit(steer.axis);
-  const lockDeg = steer ? part(pose.lock, [steer.lockDeg[0], steer.lockDeg[1]]) : 0;
+  const lockDeg = steer ? partOf(pose.lock, steer.lockDeg) : 0;
   // It floats and steers as it stands at ride, and is then carried with arm or axle.
   const steered = (p: Vec3): Vec3 => (kingpin ? about(p, steer.aboutMm, kingpin, lockDeg) : p);
   const slid = (p: Vec3): Vec3 => addScaled(p, unit(motion.floatAxis) ?? [0, 0, 0], pose.float * motion.floatMm);

@@ -1,8 +1,8 @@
 import { InputError } from '../fault/index.ts';
 import { gapTo, obstacleOf, type Thing } from '../frame/index.ts';
-import { HOSE_VERDICTS } from '../hose/index.ts';
+import { worstOf } from '../hose/index.ts';
 import type { PortView } from '../plan/index.ts';
-import { addScaled, scale, squareTo, type Vec3 } from '../vec/index.ts';
+import { addScaled, cross, distance, dot, scale, squareTo, sub, type Vec3 } from '../vec/index.ts';
 import { placeEnd, sweep, type HoseView } from './hose-view.ts';
 import { rubs, type Progress } from './lengths.ts';
 
@@ -34,26 +34,23 @@ function placesNear(things: readonly Thing[], from: Vec3): { atMm: Vec3; to: Thi
     const { pathMm } = thing.shape;
     return pathMm.slice(1).flatMap((to, i) => {
       const start = pathMm[i]!;
-      const long = Math.hypot(to[0] - start[0], to[1] - start[1], to[2] - start[2]);
-      const along = scale([to[0] - start[0], to[1] - start[1], to[2] - start[2]], 1 / Math.max(long, 1e-9));
-      const sides = [squareTo(along), scale(squareTo(along), -1), crossed(along), scale(crossed(along), -1)];
+      const long = distance(to, start);
+      const along = scale(sub(to, start), 1 / Math.max(long, 1e-9));
+      const upright = squareTo(along);
+      const level = cross(upright, along);
+      const sides = [upright, scale(upright, -1), level, scale(level, -1)];
       return Array.from({ length: Math.floor(long / STEP_MM) + 1 }, (_, n) => addScaled(start, along, n * STEP_MM)).flatMap((p) =>
         sides.flatMap((off) => {
           const skin = gapTo(obstacle, addScaled(p, off, 300), addScaled(p, off, 300), 400);
           if (!skin) return [];
           const atMm = addScaled(skin.onThing, off, STANDOFF_MM);
-          const away = Math.hypot(atMm[0] - from[0], atMm[1] - from[1], atMm[2] - from[2]);
+          const away = distance(atMm, from);
           return away <= REACH_MM ? [{ atMm: atMm.map((v) => Math.round(v)) as unknown as Vec3, to: thing, off }] : [];
         }),
       );
     });
   }); // prettier-ignore
 }
-const crossed = (along: Vec3): Vec3 => {
-  const up = squareTo(along);
-  return [up[1] * along[2] - up[2] * along[1], up[2] * along[0] - up[0] * along[2], up[0] * along[1] - up[1] * along[0]];
-};
-
 /**
  * Places and directions for the bracket at end A along rails and members near it, best first, at most
  * `most` that lie apart from one another: those that serve in every state, then the widest bend. The
@@ -66,13 +63,13 @@ export function bracketPlaces(view: HoseView, things: readonly Thing[], most = 3
     progress(n / candidates.length);
     return WAYS.flatMap((direction) => {
       // Into what it is fixed to it cannot point.
-      if (direction[0] * off[0] + direction[1] * off[1] + direction[2] * off[2] < -0.5) return [];
+      if (dot(direction, off) < -0.5) return [];
       const a = placeEnd({ ...hose.ends.a, portId: null, atMm, direction }, NO_PORTS);
       try {
         const states = sweep(hose.motion, a.clamp, ends.b, freeMm, stock, null);
-        const bad = HOSE_VERDICTS.slice(0, 3).find((verdict) => states.some((state) => state.verdict === verdict));
+        const { verdict } = worstOf(states)!;
         const leastRadiusMm = Math.min(...states.map((state) => state.minRadiusMm ?? (state.shape ? Infinity : 0)));
-        return [{ atMm, direction, to, leastRadiusMm, ok: !bad, why: bad ?? '' }];
+        return [{ atMm, direction, to, leastRadiusMm, ok: verdict === 'ok', why: verdict === 'ok' ? '' : verdict }];
       } catch (error) {
         if (!(error instanceof InputError)) throw error;
         return [];
@@ -83,7 +80,7 @@ export function bracketPlaces(view: HoseView, things: readonly Thing[], most = 3
   const kept: BracketPlace[] = [];
   for (const place of order) {
     if (kept.length === most) break;
-    const apart = kept.every((one) => Math.hypot(one.atMm[0] - place.atMm[0], one.atMm[1] - place.atMm[1], one.atMm[2] - place.atMm[2]) > STEP_MM * 1.4);
+    const apart = kept.every((one) => distance(one.atMm, place.atMm) > STEP_MM * 1.4);
     if (!apart) continue;
     // Those that are kept are measured against things too.
     const a = placeEnd({ ...hose.ends.a, portId: null, atMm: place.atMm, direction: place.direction }, NO_PORTS);

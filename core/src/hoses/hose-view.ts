@@ -1,11 +1,11 @@
-import { clearanceTo, meshEpoch, obstacleOf, thingAt, type Thing } from '../frame/index.ts';
+import { clearanceTo, meshEpoch, obstacleOf, thingAt, type Obstacle, type Thing } from '../frame/index.ts';
 import {
-  freeTurnDeg, judge, mover, posesOf, RIDE, worstOf, type Clamp, type HoseVerdict, type Motion, type NamedPose, type Pose, type Settled, type Shape,
+  freeTurnDeg, judge, mover, partOf, posesOf, worstOf, type Clamp, type HoseVerdict, type Motion, type NamedPose, type Pose, type Settled, type Shape,
 } from '../hose/index.ts'; // prettier-ignore
 import { InputError } from '../fault/index.ts';
 import { freeMm, type Hose, type HoseEnd, type Plan, type PortView } from '../plan/index.ts';
 import { hoseById, hoseFittingById, type HoseFitting, type HoseStock } from '../stock/index.ts';
-import { addScaled, distance, radians, rotate, scale, squareTo, unit, type Vec3 } from '../vec/index.ts';
+import { addScaled, radians, rotate, scale, squareTo, unit, type Vec3 } from '../vec/index.ts';
 
 /** How near to a thing is still worth saying, mm. */
 const SHOWN_MM = 60;
@@ -72,20 +72,43 @@ export function clampAt(motion: Motion, { clamp }: EndPlace, pose: Pose): Clamp 
   return moved && { pointMm: moved.place(clamp.pointMm), direction: moved.direction(clamp.direction) };
 }
 
-const share = (s: number, [low, high]: readonly [number, number]): number => (s < 0 ? -s * low : s * high);
 /** A thing as it stands while a hose's end is in a pose. */
 export const posedThing = (thing: Thing, pose: Pose): Thing =>
   thingAt(thing, (travel) => ({
-    heaveMm: share(pose.heave, travel.heaveMm),
+    heaveMm: partOf(pose.heave, travel.heaveMm),
     rollDeg: pose.roll * travel.rollDeg,
     lockDeg: pose.lock * travel.lockDeg,
   }));
 
-/** What a hose comes nearest to, against what is wanted there, things standing in the same pose; what its ends stand on spared near them. */
-export function nearestThing(things: readonly Thing[], shape: Shape, odMm: number, pose: Pose): HoseNear | null {
+interface Around {
+  /** Heat is no matter of length: it is told apart from what a hose touches. */
+  readonly hot: readonly Obstacle[];
+  readonly cold: readonly Obstacle[];
+}
+const standing = new WeakMap<readonly Thing[], { epoch: number; poses: Map<string, Around> }>();
+
+/** Things as they stand in one of the named poses, ready to be measured to: made once for all hoses and lengths. */
+function thingsAt(things: readonly Thing[], pose: Pose): Around {
+  let known = standing.get(things);
+  if (known?.epoch !== meshEpoch()) standing.set(things, (known = { epoch: meshEpoch(), poses: new Map() }));
+  // Floating of a caliper moves nothing but the caliper.
+  const key = [pose.heave, pose.lock, pose.roll].join();
+  const obstacles = known.poses.get(key) ?? around(things, pose);
+  known.poses.set(key, obstacles);
+  return obstacles;
+}
+function around(things: readonly Thing[], pose: Pose): Around {
+  const obstacles = things.map((thing) => obstacleOf(posedThing(thing, pose)));
+  const isHot = ({ thing }: Obstacle): boolean => thing.nature === 'hot';
+  return { hot: obstacles.filter(isHot), cold: obstacles.filter((one) => !isHot(one)) };
+}
+
+/** What a hose comes nearest to, against what is wanted there; what its ends stand on spared near them. */
+function nearest(obstacles: readonly Obstacle[], shape: Shape, odMm: number): HoseNear | null {
   let best: HoseNear | null = null;
-  for (const thing of things) {
-    const gap = clearanceTo(obstacleOf(posedThing(thing, pose)), shape.pointsMm, odMm, thing.keepMm + SHOWN_MM, SPARED_MM, shape.lengthMm - SPARED_MM);
+  for (const obstacle of obstacles) {
+    const { thing } = obstacle;
+    const gap = clearanceTo(obstacle, shape.pointsMm, odMm, thing.keepMm + SHOWN_MM, SPARED_MM, shape.lengthMm - SPARED_MM);
     if (!gap) continue;
     const wantedMm = thing.holds ? 0 : thing.keepMm;
     if (!best || gap.distanceMm - wantedMm < best.distanceMm - best.wantedMm) best = { thing, distanceMm: gap.distanceMm, wantedMm };
@@ -100,37 +123,31 @@ function neighbour(states: readonly HoseState[], pose: Pose): HoseState | undefi
 }
 
 /**
- * A hose of a free length through its travel: found all round at ride, then from state to state,
- * each time with a few other starts besides, so that no state keeps a shape that it would jump out of. Throws InputError where a shape does not come to rest or the arm does not
- * reach. `things` null: nothing is measured to. Ends early after a state that is `enough`.
+ * A hose of a free length through its travel: found all round at ride, then from state to state, each
+ * time with a few other starts besides, so that no state keeps a shape that it would jump out of. Ends
+ * early after a state that is `enough`. `things` null: nothing is measured to. Throws InputError where
+ * a shape does not come to rest or the arm does not reach.
  */
 export function sweep(motion: Motion, a: Clamp, b: EndPlace, lengthMm: number, stock: HoseStock, things: readonly Thing[] | null, enough: (state: HoseState) => boolean = () => false): HoseState[] {
   const states: HoseState[] = [];
-  // Heat is no matter of length: it is told apart from what the hose touches.
-  const hot = things?.filter((thing) => thing.nature === 'hot') ?? [];
-  const cold = things?.filter((thing) => thing.nature !== 'hot') ?? [];
+  const firstWay = unit(a.direction)!;
   let freeAtRide = 0;
   for (const named of posesOf(motion)) {
-    const clampB = clampAt(motion, b, named.pose);
-    if (!clampB) throw new InputError('motion', `The arm is too short for ${named.name}: check travel and the line it swings about.`);
-    const judged = judge(lengthMm, a, clampB, stock.minRadiusMm, neighbour(states, named.pose)?.rods, named.name, true);
-    const { shape } = judged;
-    const mark = mover(motion, named.pose)!.direction(squareTo(b.clamp.direction));
-    const free = shape && freeTurnDeg(shape.pointsMm, unit(a.direction)!, scale(clampB.direction, -1), squareTo(unit(a.direction)!), mark);
-    if (named.pose === RIDE || !states.length) freeAtRide = free ?? 0;
-    const turned = free === null ? null : ((free - freeAtRide + 540) % 360) - 180;
+    const moved = mover(motion, named.pose);
+    if (!moved) throw new InputError('motion', `The arm is too short for ${named.name}: check travel and the line it swings about.`);
+    const clampB = { pointMm: moved.place(b.clamp.pointMm), direction: moved.direction(b.clamp.direction) };
+    const { verdict, chordMm, shape, rods } = judge(lengthMm, a, clampB, stock.minRadiusMm, neighbour(states, named.pose)?.rods, named.name, true);
+    const mark = moved.direction(squareTo(b.clamp.direction));
+    const free = shape && freeTurnDeg(shape.pointsMm, firstWay, scale(clampB.direction, -1), squareTo(firstWay), mark);
+    if (!states.length) freeAtRide = free ?? 0;
+    const beside = shape && things && thingsAt(things, named.pose);
     states.push({
-      ...named,
-      verdict: judged.verdict,
+      ...named, verdict, chordMm, shape, rods, clampB,
       minRadiusMm: shape?.minRadiusMm ?? null,
-      chordMm: judged.chordMm,
-      slackMm: lengthMm - judged.chordMm,
-      shape,
-      rods: judged.rods,
-      clampB,
-      turnDeg: turned,
-      near: shape && nearestThing(cold, shape, stock.odMm, named.pose),
-      hot: shape && nearestThing(hot, shape, stock.odMm, named.pose),
+      slackMm: lengthMm - chordMm,
+      turnDeg: free === null ? null : ((free - freeAtRide + 540) % 360) - 180,
+      near: beside && nearest(beside.cold, shape, stock.odMm),
+      hot: beside && nearest(beside.hot, shape, stock.odMm),
     });
     if (enough(states.at(-1)!)) break;
   }
@@ -141,7 +158,8 @@ const remembered = new WeakMap<Hose, { on: readonly unknown[]; view: HoseView }>
 
 /** A hose with all that follows from it; the same hose among the same things is computed once. */
 export function hoseView(plan: Pick<Plan, 'things'>, hose: Hose, ports: ReadonlyMap<string, PortView>): HoseView {
-  const on = [plan.things, meshEpoch(), ...(['a', 'b'] as const).flatMap((end) => [ports.get(hose.ends[end].portId ?? '')?.fixed.atMm.join(), ports.get(hose.ends[end].portId ?? '')?.port.direction])]; // prettier-ignore
+  const at = (['a', 'b'] as const).map((end) => ports.get(hose.ends[end].portId ?? ''));
+  const on = [plan.things, meshEpoch(), ...at.flatMap((port) => [port?.fixed.atMm.join(), port?.port.direction])];
   const before = remembered.get(hose);
   if (before?.on.every((value, i) => value === on[i])) return before.view;
   const view = build(plan.things, hose, ports);
@@ -167,6 +185,3 @@ function build(things: readonly Thing[], hose: Hose, ports: ReadonlyMap<string, 
     return without(error.message);
   }
 }
-
-/** The straight way between its two seats at ride, mm. */
-export const seatsApartMm = ({ ends }: HoseView): number => distance(ends.a.seatMm, ends.b.seatMm);

@@ -1,10 +1,8 @@
 export {
   clampAt,
   hoseView,
-  nearestThing,
   placeEnd,
   posedThing,
-  seatsApartMm,
   sweep,
   type EndPlace,
   type HoseNear,

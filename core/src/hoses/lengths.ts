@@ -1,6 +1,6 @@
 import { InputError } from '../fault/index.ts';
 import type { Thing } from '../frame/index.ts';
-import type { HoseVerdict } from '../hose/index.ts';
+import { TAUT, worstOf, type HoseVerdict } from '../hose/index.ts';
 import { fittingMm } from '../plan/index.ts';
 import { sweep, type HoseState, type HoseView } from './hose-view.ts';
 
@@ -26,9 +26,7 @@ export interface Lengths {
 /** Asked between lengths: how far it has come, 0 to 1. Throwing there ends the search. */
 export type Progress = (share: number) => void;
 
-const ORDER: readonly HoseVerdict[] = ['out-of-reach', 'taut', 'kinks', 'ok'];
-const worstVerdict = (states: readonly HoseState[]): HoseVerdict =>
-  ORDER.find((verdict) => states.some((state) => state.verdict === verdict)) ?? 'ok';
+/** A hose that comes nearer to something than it may, in this state. */
 export const rubs = ({ near }: Pick<HoseState, 'near'>): boolean => near !== null && near.distanceMm < near.wantedMm;
 
 const bad = (state: HoseState): boolean => state.verdict !== 'ok' || rubs(state);
@@ -42,7 +40,7 @@ export function atLength(
   const freeMm = orderMm - fittingMm(fittings.a) - fittingMm(fittings.b);
   try {
     const states = freeMm > 0 ? sweep(hose.motion, ends.a.clamp, ends.b, freeMm, stock, things, bad) : [];
-    const verdict = states.length ? worstVerdict(states) : 'out-of-reach';
+    const verdict = worstOf(states)?.verdict ?? 'out-of-reach';
     const touching = states.some(rubs);
     return { orderMm, verdict, rubs: touching, ok: verdict === 'ok' && !touching };
   } catch (error) {
@@ -55,7 +53,7 @@ export function atLength(
 /** The least ordered length that could reach in every state, on a whole step. */
 function firstOf({ states, fittings }: HoseView): number {
   const chord = Math.max(0, ...states.map((state) => state.chordMm));
-  return Math.ceil((1.02 * chord + fittingMm(fittings.a) + fittingMm(fittings.b)) / ORDER_STEP_MM) * ORDER_STEP_MM;
+  return Math.ceil((TAUT * chord + fittingMm(fittings.a) + fittingMm(fittings.b)) / ORDER_STEP_MM) * ORDER_STEP_MM;
 }
 
 /** Every length that is sold, from the least that reaches upwards: which serve in every state and touch nothing. */

@@ -1,9 +1,9 @@
-import { eachHose } from './each-hose.ts';
+import { overHoses } from './each-hose.ts';
 
 const months = (text: string): number => 12 * Number(text.slice(0, 4)) + Number(text.slice(5, 7));
 
 /** A hose past the years it is given, counted to the day the plan was last worked on. Common practice; the maker's sheet comes first. */
-export const hoseAged = eachHose('hose-aged', ({ hose, stock }, { plan }) => {
+export const hoseAged = overHoses('hose-aged', ({ hose, stock }, { plan }) => {
   if (!hose.madeOn) return null;
   const years = (months(plan.changedAt) - months(hose.madeOn)) / 12;
   if (years <= stock.lifeYears) return null;

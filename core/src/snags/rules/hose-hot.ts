@@ -1,11 +1,11 @@
 import { lengthWords } from '../snag.ts';
-import { eachHose } from './each-hose.ts';
+import { eachHose, leastOf } from './each-hose.ts';
 
 /** A hose that comes too near to something hot, in some state of its travel. */
 export const hoseHot = eachHose('hose-hot', (hose, view) => {
-  const states = hose.states.filter(({ hot }) => hot && hot.distanceMm < hot.wantedMm);
-  if (!states.length) return null;
-  const worst = states.reduce((a, b) => (b.hot!.distanceMm < a.hot!.distanceMm ? b : a));
+  const heated = hose.states.filter(({ hot }) => hot && hot.distanceMm < hot.wantedMm);
+  const worst = leastOf(heated, ({ hot }) => hot!.distanceMm);
+  if (!worst) return null;
   const { thing, distanceMm, wantedMm } = worst.hot!;
   const { full, bare } = lengthWords(view);
   return {

@@ -1,15 +1,15 @@
 import { lengthWords } from '../snag.ts';
-import { eachHose, LONGER, serves } from './each-hose.ts';
+import { eachHose, leastOf, LONGER, serves } from './each-hose.ts';
 
 /** A hose shorter than the way it has to go, in some state of the travel. */
 export const hoseReach = eachHose('hose-reach', (hose, view) => {
   const short = hose.states.filter((state) => state.verdict === 'out-of-reach');
-  if (!short.length) return null;
-  const worst = short.reduce((a, b) => (b.slackMm < a.slackMm ? b : a));
+  const worst = leastOf(short, (state) => state.slackMm);
+  if (!worst) return null;
   const { full } = lengthWords(view);
   return {
     level: 'stop',
     text: `At ${worst.name} its ends are ${full(worst.chordMm)} apart and its free length is ${full(hose.freeMm)}: it tears.`,
-    mend: serves(hose, view, LONGER),
+    ...serves(hose, view, LONGER),
   };
 });

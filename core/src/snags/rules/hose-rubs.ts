@@ -1,12 +1,11 @@
 import { rubs } from '../../hoses/index.ts';
 import { lengthWords } from '../snag.ts';
-import { eachHose, serves } from './each-hose.ts';
+import { eachHose, leastOf, serves } from './each-hose.ts';
 
 /** A hose that comes too near to a wheel, an arm or whatever else, as these stand in the same state. */
 export const hoseRubs = eachHose('hose-rubs', (hose, view) => {
-  const close = hose.states.filter(rubs);
-  if (!close.length) return null;
-  const worst = close.reduce((a, b) => (b.near!.distanceMm - b.near!.wantedMm < a.near!.distanceMm - a.near!.wantedMm ? b : a));
+  const worst = leastOf(hose.states.filter(rubs), ({ near }) => near!.distanceMm - near!.wantedMm);
+  if (!worst) return null;
   const { thing, distanceMm, wantedMm } = worst.near!;
   const { bare, full } = lengthWords(view);
   return {
@@ -15,6 +14,6 @@ export const hoseRubs = eachHose('hose-rubs', (hose, view) => {
       distanceMm > 0
         ? `At ${worst.name} it comes to ${full(distanceMm)} of ${thing.name}, ${bare(wantedMm)} wanted.`
         : `At ${worst.name} it rubs on ${thing.name}.`,
-    mend: serves(hose, view, [0.95, 0.9, 0.85, 1.1]),
+    ...serves(hose, view, [0.95, 0.9, 0.85, 1.1]),
   };
 });

@@ -7,7 +7,7 @@ const SHORTER = [0.7, 0.8];
 /** A hose that is much longer than its travel asks for: its loop catches on what goes by. */
 export const hoseTooLong = eachHose('hose-too-long', (hose, view) => {
   if (hose.hose.service === 'feed' || !hose.states.length || hose.states.some((state) => state.verdict !== 'ok')) return null;
-  const mend = serves(hose, view, SHORTER);
+  const { mend } = serves(hose, view, SHORTER);
   if (!mend) return null;
   return {
     level: 'mind',

@@ -1,30 +1,28 @@
 import { clearanceTo } from '../../frame/index.ts';
-import { envelopeOfHose, hoseView } from '../../hoses/index.ts';
+import { envelopeOfHose } from '../../hoses/index.ts';
 import { lineSpace, type LineView } from '../../plan/index.ts';
 import { distance } from '../../vec/index.ts';
-import { lengthWords, type Rule, type Snag } from '../snag.ts';
-import { onHose } from './each-hose.ts';
+import { lengthWords } from '../snag.ts';
+import { overHoses } from './each-hose.ts';
 
 /** So much of a tube next to the hose that it feeds may lie close to it, mm. Common practice. */
 const MEETS_MM = 90;
 
 /** A hose that comes too near to a tube, in some state of its travel: it rubs itself or the tube through. */
-export const nearHose: Rule = (view) =>
-  view.plan.hoses.flatMap((one): Snag[] => {
-    const hose = hoseView(view.plan, one, view.ports);
-    const envelope = envelopeOfHose(hose);
-    if (!envelope) return [];
-    const seats = [hose.ends.a.seatMm, hose.ends.b.seatMm];
-    const meets = (line: LineView, end: 0 | -1): boolean => seats.some((seat) => distance(line.nodesMm.at(end)!, seat) < MEETS_MM);
-    for (const line of view.lines) {
-      const space = lineSpace(view.plan, line);
-      if (!space) continue;
-      const [from, to] = [meets(line, 0) ? MEETS_MM : 0, space.lengthMm - (meets(line, -1) ? MEETS_MM : 0)];
-      const gap = clearanceTo(envelope, space.points, line.tube.odMm, envelope.thing.keepMm, from, to);
-      if (!gap || gap.distanceMm >= envelope.thing.keepMm) continue;
-      const { full, bare } = lengthWords(view);
-      const text = `Somewhere in its travel it comes to ${full(gap.distanceMm)} of ${line.line.name}, ${bare(envelope.thing.keepMm)} wanted: one rubs the other through.`;
-      return [{ rule: 'near-hose', level: 'mind', station: 'route', place: onHose(hose), where: one.name, text }];
-    }
-    return [];
-  }); // prettier-ignore
+export const nearHose = overHoses('near-hose', (hose, view) => {
+  const envelope = envelopeOfHose(hose);
+  if (!envelope) return null;
+  const seats = [hose.ends.a.seatMm, hose.ends.b.seatMm];
+  const meets = (line: LineView, end: 0 | -1): boolean => seats.some((seat) => distance(line.nodesMm.at(end)!, seat) < MEETS_MM);
+  for (const line of view.lines) {
+    const space = lineSpace(view.plan, line);
+    if (!space) continue;
+    const [from, to] = [meets(line, 0) ? MEETS_MM : 0, space.lengthMm - (meets(line, -1) ? MEETS_MM : 0)];
+    const gap = clearanceTo(envelope, space.points, line.tube.odMm, envelope.thing.keepMm, from, to);
+    if (!gap || gap.distanceMm >= envelope.thing.keepMm) continue;
+    const { full, bare } = lengthWords(view);
+    const text = `Somewhere in its travel it comes to ${full(gap.distanceMm)} of ${line.line.name}, ${bare(envelope.thing.keepMm)} wanted: one rubs the other through.`;
+    return { level: 'mind', text };
+  }
+  return null;
+}); // prettier-ignore

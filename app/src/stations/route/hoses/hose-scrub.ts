@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
 import type { HoseView } from '@firm-line/core/hoses';
-import { RIDE, type Pose } from '@firm-line/core/hose';
+import { partOf, RIDE, type Pose } from '@firm-line/core/hose';
 import { formatLength } from '@firm-line/core/units';
 import { PlanStore } from '../../../plan/plan-store';
 
@@ -47,16 +47,15 @@ export class HoseScrub {
   protected readonly motion = computed(() => this.view().hose.motion);
   protected readonly moves = computed(() => this.motion().kind !== 'still');
   protected readonly heaveWords = computed(() => {
-    const [droop, bump] = this.motion().heaveMm;
     const { heave } = this.pose();
-    const mm = heave < 0 ? -heave * droop : heave * bump;
+    const mm = partOf(heave, this.motion().heaveMm);
     return heave === 0 ? 'ride' : `${formatLength(Math.abs(mm), this.store.units())} ${heave < 0 ? 'droop' : 'bump'}`;
   });
   protected readonly side = computed(() => {
     const { steer, kind, rollDeg } = this.motion();
     const { lock, roll } = this.pose();
     if (steer) {
-      const deg = lock < 0 ? -lock * steer.lockDeg[0] : lock * steer.lockDeg[1];
+      const deg = partOf(lock, steer.lockDeg);
       const words = lock === 0 ? 'straight' : `${figure(Math.abs(deg))}° ${lock < 0 ? 'left' : 'right'}`;
       return { name: 'Steering', value: lock, words };
     }

@@ -135,8 +135,9 @@ export class HosesPage {
   protected readonly hoses = computed(() => this.store.plan()?.hoses ?? []);
   private readonly of = (hose: Hose): HoseView => hoseView(this.store.plan()!, hose, this.store.view()!.ports);
   protected readonly view = computed(() => {
-    const hose = this.selection.hose();
-    return hose && this.of({ ...hose, ...this.trial() });
+    const [hose, trial] = [this.selection.hose(), this.trial()];
+    // The plan's own hose is known by itself: a copy of it would be computed anew at every edit.
+    return hose && this.of(trial ? { ...hose, ...trial } : hose);
   });
   /** It is first seen in its worst state. */
   protected readonly pose = linkedSignal<string | undefined, Pose>({
