@@ -1,16 +1,9 @@
 import type { Page } from 'puppeteer-core';
 import { openPlan, settled, watch, withBrowser } from './browser';
-import { textOf, waitText } from './keyboard';
+import { pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const run = withBrowser();
-
-const pressNamed = (page: Page, name: string): Promise<void> =>
-  page.evaluate((text) => {
-    const button = [...document.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim() === text);
-    if (!button) throw new Error(`No button says ${text}`);
-    button.click();
-  }, name);
 
 /** A new empty plan, opened at Plumb. */
 async function fresh(page: Page): Promise<void> {

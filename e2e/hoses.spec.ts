@@ -1,6 +1,6 @@
 import { openPlan, settled, watch, withBrowser } from './browser';
 import { openHoses } from './hoses';
-import { textOf, waitText } from './keyboard';
+import { pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const run = withBrowser('spec');
@@ -13,15 +13,9 @@ describe('Hoses in the browser', () => {
     await page.click('[data-hose=hose-fr]');
     await waitText(page, 'fl-hoses-page', '38 is the least');
     expect(await textOf(page, '[data-test=hose-live]')).toBe('kinks');
-    const press = (name: string): Promise<void> =>
-      page.evaluate((text) => {
-        const button = [...document.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim().startsWith(text));
-        if (!button) throw new Error(`No button says ${text}`);
-        button.click();
-      }, name);
-    await press('Lengths that serve');
+    await pressNamed(page, 'Lengths that serve');
     await page.waitForSelector('[data-test=hose-lengths] button', { timeout: 60_000 });
-    await press('Take the shortest');
+    await pressNamed(page, 'Take the shortest, 330');
     await settled(page);
     expect(await textOf(page, '[data-test=hose-order-length]')).toBe('330 mm');
     expect(await textOf(page, '[data-test=hose-cells]')).not.toContain('kinks');
@@ -49,7 +43,7 @@ describe('Hoses in the browser', () => {
     expect(await shown()).not.toBe(before);
     await page.click('[data-test=hose-worst]');
     expect(await textOf(page, 'label[for=hose-heave]')).toContain('50 bump');
-    await page.evaluate('[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "Hose details").click()');
+    await pressNamed(page, 'Hose details');
     await page.waitForSelector('dialog[open] #hose-made');
     await page.$eval('#hose-made', (field) => ((field as HTMLInputElement).value = 'last year'));
     await page.$eval('#hose-made', (field) => field.dispatchEvent(new Event('change', { bubbles: true })));

@@ -1,9 +1,8 @@
 import type { Page } from 'puppeteer-core';
+import { pressNamed } from './keyboard';
 
-/** From Route's lines to its hoses. */
+/** From the single-seater's lines to its five hoses. */
 export async function openHoses(page: Page): Promise<void> {
-  await page.evaluate(() =>
-    [...document.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim().startsWith('Hoses'))!.click(),
-  );
+  await pressNamed(page, 'Hoses (5)');
   await page.waitForSelector('[data-test=hose-cells] button');
 }

@@ -3,7 +3,7 @@ import type { AxeResults } from 'axe-core';
 import type { Page } from 'puppeteer-core';
 import { ROOT, openPlan, watch, withBrowser } from './browser';
 import { openHoses } from './hoses';
-import { waitText } from './keyboard';
+import { pressNamed, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const AXE = readFileSync(`${ROOT}/node_modules/axe-core/axe.min.js`, 'utf8');
@@ -45,7 +45,7 @@ describe('every screen', () => {
     await openPlan(page, run.server.url, 'wheatear', 'route');
     await openHoses(page);
     found['hoses'] = await serious(page);
-    await page.evaluate('[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "Hose details").click()');
+    await pressNamed(page, 'Hose details');
     await page.waitForSelector('dialog[open] #hose-name');
     found['hose form'] = await serious(page);
     await openPlan(page, run.server.url, 'gannet', 'make');

@@ -3,17 +3,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { openPlan, settled, watch, withBrowser } from './browser';
-import { textOf, waitText } from './keyboard';
+import { pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const run = withBrowser('spec');
 
-const pressNamed = (page: Page, name: string): Promise<void> =>
-  page.evaluate((text) => {
-    const button = [...document.querySelectorAll<HTMLElement>('button, summary')].find((b) => b.textContent!.trim() === text);
-    if (!button) throw new Error(`No button says ${text}`);
-    button.click();
-  }, name);
 const drawn = (page: Page): Promise<unknown> =>
   page.waitForFunction(
     () => document.querySelector('[data-test=space]') && !document.body.textContent!.includes('Drawing the vehicle…'),

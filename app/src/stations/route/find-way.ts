@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked } from '@angular/core';
 import type { LineView } from '@firm-line/core/plan';
 import type { FoundWay } from '@firm-line/core/ways';
 import { formatLengthUnit } from '@firm-line/core/units';
@@ -25,8 +25,8 @@ const SKETCH = { width: 96, height: 72 };
           <option value="40">40 mm, quick</option>
           <option value="20">20 mm, closer</option>
         </select>
-        @if (finder.state().kind === 'looking') {
-          <progress class="h-3 w-32 accent-fluid" max="1" [value]="share()" aria-label="How far the search is"></progress>
+        @if (finder.busy()) {
+          <progress class="h-3 w-32 accent-fluid" max="1" [value]="finder.share()" aria-label="How far the search is"></progress>
           <button type="button" class="btn" (click)="finder.cancel()">Cancel</button>
         } @else {
           <button type="button" class="btn-main" (click)="look(+pitch.value)" [disabled]="!joined()">
@@ -38,7 +38,7 @@ const SKETCH = { width: 96, height: 72 };
       @if (!joined()) {
         <p class="mt-2 text-sm">A way runs between two ports: join both ends of this line first (Line details).</p>
       }
-      @if (message(); as text) {
+      @if (finder.message(); as text) {
         <p class="fault mt-2" role="alert">{{ text }}</p>
       }
       @if (found().length) {
@@ -89,37 +89,21 @@ export class FindWay {
   readonly ghost = output<readonly Vec3[] | null>();
   readonly closed = output();
   protected readonly sketch = SKETCH;
-  /** The line that the ways now shown are for, and the state of the plan they were found in. */
-  private readonly asked = signal<{ lineId: string; plan: unknown } | null>(null);
   protected readonly joined = computed(() => this.view().ports.a !== null && this.view().ports.b !== null);
-  protected readonly share = computed(() => {
-    const state = this.finder.state();
-    return state.kind === 'looking' ? state.share : 0;
-  });
-  protected readonly found = computed(() => {
-    const state = this.finder.state();
-    return state.kind === 'found' && this.asked()?.lineId === this.view().line.id ? state.found : [];
-  });
-  protected readonly message = computed(() => {
-    const state = this.finder.state();
-    return state.kind === 'none' ? state.message : null;
-  });
+  protected readonly found = computed(() => this.finder.foundFor(this.view().line.id) ?? []);
 
   constructor() {
     // Ways hold for the line and the plan that they were found in.
     effect(() => {
-      const asked = this.asked();
-      if (asked && (asked.lineId !== this.view().line.id || asked.plan !== this.store.plan())) this.forget();
+      if (this.finder.isStale({ id: this.view().line.id, plan: this.store.plan() })) untracked(() => this.forget());
     });
   }
 
   protected look(pitchMm: number): void {
-    const plan = this.store.plan()!;
-    this.asked.set({ lineId: this.view().line.id, plan });
-    this.finder.look({ plan, lineId: this.view().line.id, pitchMm });
+    const [plan, lineId] = [this.store.plan()!, this.view().line.id];
+    this.finder.look({ plan, lineId, pitchMm }, { id: lineId, plan });
   }
   private forget(): void {
-    this.asked.set(null);
     this.finder.cancel();
     this.show(null);
   }

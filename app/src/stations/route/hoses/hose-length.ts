@@ -22,22 +22,22 @@ const SLIDE_MM = 200;
     <input id="hose-length" type="range" class="h-12 w-full accent-fluid" [min]="range().least" [max]="range().most" [step]="step" [value]="view().hose.orderMm" (input)="tried.emit(+$any($event.target).value)" (change)="taken.emit(+$any($event.target).value)" />
     <p class="text-sm text-ink-soft">{{ full(view().freeMm) }} of it is free hose, the rest is fittings.</p>
     <div class="mt-2 grid grid-cols-2 gap-2">
-      <button type="button" class="btn px-2" (click)="look('lengths')" [disabled]="busy()">Lengths that serve</button>
-      <button type="button" class="btn px-2" (click)="look('alike')" [disabled]="busy() || corners().length < 2">Make {{ corners().length }} alike</button>
-      <button type="button" class="btn col-span-2 px-2" (click)="look('bracket')" [disabled]="busy() || view().hose.service === 'feed'">Find a place for the bracket</button>
+      <button type="button" class="btn px-2" (click)="look('lengths')" [disabled]="finder.busy()">Lengths that serve</button>
+      <button type="button" class="btn px-2" (click)="look('alike')" [disabled]="finder.busy() || corners().length < 2">Make {{ corners().length }} alike</button>
+      <button type="button" class="btn col-span-2 px-2" (click)="look('bracket')" [disabled]="finder.busy() || view().hose.service === 'feed'">Find a place for the bracket</button>
     </div>
-    @if (busy()) {
+    @if (finder.busy()) {
       <p class="mt-2 flex items-center gap-3 text-sm" role="status">
-        <progress class="h-3 flex-1 accent-fluid" max="1" [value]="share()" aria-label="How far the search is"></progress>
+        <progress class="h-3 flex-1 accent-fluid" max="1" [value]="finder.share()" aria-label="How far the search is"></progress>
         <button type="button" class="btn px-3" (click)="finder.cancel()">Cancel</button>
       </p>
     }
-    @if (message(); as text) {
+    @if (finder.message(); as text) {
       <p class="fault mt-2" role="alert">{{ text }}</p>
     }
     @if (lengths(); as found) {
       <div class="mt-2" data-test="hose-lengths">
-        <div class="flex h-6 w-full overflow-hidden rounded" role="img" [attr.aria-label]="bar(found.tried).label">
+        <div class="flex h-6 w-full overflow-hidden rounded" role="img" [attr.aria-label]="serving()">
           @for (one of found.tried; track one.orderMm) {
             <span class="h-full flex-1" [class]="one.ok ? 'bg-fluid' : one.rubs ? 'bg-mind' : 'bg-rule'" [title]="full(one.orderMm) + ': ' + (one.ok ? 'serves' : one.rubs ? 'rubs' : words[one.verdict])"></span>
           }
@@ -90,7 +90,6 @@ export class HoseLength {
   protected readonly slideMm = SLIDE_MM;
   protected readonly words: Record<string, string> = VERDICT_WORDS;
   protected readonly slid = signal(0);
-  private readonly asked = signal<{ id: string; plan: unknown } | null>(null);
 
   protected readonly range = computed(() => {
     const { hose, freeMm, states } = this.view();
@@ -104,22 +103,14 @@ export class HoseLength {
     this.store.view()!.ports.get(this.store.plan()!.hoses.find((hose) => hose.id === this.view().hose.id)?.ends.a.portId ?? ''),
   );
   protected readonly slides = computed(() => endMoves(this.port()));
-  protected readonly busy = computed(() => this.finder.state().kind === 'looking');
-  protected readonly share = computed(() => {
-    const state = this.finder.state();
-    return state.kind === 'looking' ? state.share : 0;
-  });
-  protected readonly message = computed(() => {
-    const state = this.finder.state();
-    return state.kind === 'none' ? state.message : null;
-  });
-  private readonly found = computed(() => {
-    const state = this.finder.state();
-    return state.kind === 'found' && this.asked()?.id === this.view().hose.id ? state.found : null;
-  });
+  private readonly found = computed(() => this.finder.foundFor(this.view().hose.id));
   protected readonly lengths = computed(() => {
     const found = this.found();
     return found?.kind === 'lengths' ? found : null;
+  });
+  protected readonly serving = computed(() => {
+    const tried = this.lengths()?.tried ?? [];
+    return `${tried.filter((one) => one.ok).length} of ${tried.length} lengths that were tried serve.`;
   });
   protected readonly alike = computed(() => {
     const found = this.found();
@@ -133,20 +124,14 @@ export class HoseLength {
   constructor() {
     // What was found holds for the hose and the plan that it was found in.
     effect(() => {
-      const asked = this.asked();
-      if (!asked || (asked.id === this.view().hose.id && asked.plan === this.store.plan())) return;
-      untracked(() => {
-        this.asked.set(null);
-        this.finder.cancel();
-      });
+      if (this.finder.isStale({ id: this.view().hose.id, plan: this.store.plan() })) untracked(() => this.finder.cancel());
     });
   }
 
   protected look(kind: HoseRequest['kind']): void {
     const plan = this.store.plan()!;
     const { id } = this.view().hose;
-    this.asked.set({ id, plan });
-    this.finder.look({ kind, plan, ids: kind === 'alike' ? this.corners().map((hose) => hose.id) : [id] });
+    this.finder.look({ kind, plan, ids: kind === 'alike' ? this.corners().map((hose) => hose.id) : [id] }, { id, plan });
   }
   protected makeAlike(orderMm: number): void {
     this.store.apply({ edit: 'alikeHoses', with: { ids: this.corners().map((hose) => hose.id), orderMm } });
@@ -165,9 +150,6 @@ export class HoseLength {
   protected pointing({ direction: [x, y, z] }: BracketPlace): string {
     if (x) return x > 0 ? 'aft' : 'forward';
     return y ? (y > 0 ? 'right' : 'left') : z > 0 ? 'up' : 'down';
-  }
-  protected bar(tried: readonly { readonly ok: boolean; readonly orderMm: number }[]): { label: string } {
-    return { label: `${tried.filter((one) => one.ok).length} of ${tried.length} lengths that were tried serve.` };
   }
   protected full(mm: number): string {
     return formatLengthUnit(mm, this.store.units());
