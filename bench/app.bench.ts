@@ -160,6 +160,9 @@ export async function benchCharts(frames = 90): Promise<void> {
   }
 }
 
+/** Two frames: what a pointer's move brings about is drawn by then. */
+const FRAME = 'new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done())))';
+
 /** Script and draw calls while a corner is dragged: 60 lines, 300 clips, a mesh of 200,000 triangles. */
 export async function benchDrag(frames = 120): Promise<void> {
   const server = await serve();
@@ -191,6 +194,7 @@ export async function benchDrag(frames = 120): Promise<void> {
     for (let y = 0.55; y < 0.95 && !grip; y += 0.02)
       for (let x = 0.5; x < 0.9 && !grip; x += 0.015) {
         await page.mouse.click(box.x + box.width * x, box.y + box.height * y);
+        await page.evaluate(FRAME);
         const head = await page.evaluate('document.querySelector("[data-test=corner-box] h2")?.textContent.trim() ?? ""');
         const line = await page.evaluate('document.querySelector("fl-route-station h2")?.textContent.trim()');
         if (head === 'Corner 3' && line === 'R1.0') grip = { x: box.x + box.width * x, y: box.y + box.height * y };
@@ -199,19 +203,28 @@ export async function benchDrag(frames = 120): Promise<void> {
     if (!grip) throw new Error('No corner of R1 was found on the canvas.');
     await page.mouse.move(grip.x, grip.y);
     await page.mouse.down();
-    const spent: number[] = [];
-    const frame = 'new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done())))';
-    for (let i = 0; i < frames; i++) {
-      const before = (await page.metrics()).ScriptDuration!;
-      await page.mouse.move(grip.x - 20 - ((i * 3) % 60), grip.y - (i % 9));
-      await page.evaluate(frame);
-      spent.push(1000 * ((await page.metrics()).ScriptDuration! - before));
-    }
+    const cdp = await page.createCDPSession();
+    /** What script took a frame: by the page's own processor time, or by the clock, which counts what else the machine does meanwhile. */
+    const spentBy = async (timeDomain: 'threadTicks' | 'timeTicks'): Promise<readonly number[]> => {
+      await cdp.send('Performance.disable');
+      await cdp.send('Performance.enable', { timeDomain });
+      const script = async (): Promise<number> =>
+        1000 * (await cdp.send('Performance.getMetrics')).metrics.find(({ name }) => name === 'ScriptDuration')!.value;
+      const spent: number[] = [];
+      for (let i = 0; i < frames; i++) {
+        const before = await script();
+        await page.mouse.move(grip.x - 20 - ((i * 3) % 60), grip.y - (i % 9));
+        await page.evaluate(FRAME);
+        spent.push((await script()) - before);
+      }
+      return spent;
+    };
+    const [own, clock] = [await spentBy('threadTicks'), await spentBy('timeTicks')];
     const calls = Number(await page.$eval('[data-test=space]', (canvas) => (canvas as HTMLElement).dataset['calls']));
     await page.mouse.up();
-    const p95 = percentile(spent, 0.95);
+    const p95 = percentile(own, 0.95);
     console.log(
-      `dragging a corner, 60 lines, 300 clips, ${bumpySheet().length / 9} triangles: script ${percentile(spent, 0.5).toFixed(1)} ms a frame in the middle, ${p95.toFixed(1)} ms at the 95th percentile (8 asked)${p95 > 8 ? ' NOT MET' : ''}; ${calls} draw calls (120 asked)${calls > 120 ? ' NOT MET' : ''}`,
+      `dragging a corner, 60 lines, 300 clips, ${bumpySheet().length / 9} triangles: script ${percentile(own, 0.5).toFixed(1)} ms a frame in the middle, ${p95.toFixed(1)} ms at the 95th percentile (8 asked)${p95 > 8 ? ' NOT MET' : ''}; by the clock, with the scene drawn by the same processors, ${percentile(clock, 0.5).toFixed(1)} and ${percentile(clock, 0.95).toFixed(1)} ms; ${calls} draw calls (120 asked)${calls > 120 ? ' NOT MET' : ''}`,
     );
   } finally {
     await browser.close();

@@ -48,11 +48,13 @@ describe('Route in space', () => {
     await page.mouse.move(grip!.x, grip!.y);
     await page.mouse.down();
     await page.mouse.move(grip!.x - 30, grip!.y, { steps: 6 });
-    const during = await moves(page);
-    expect(during).not.toEqual(before);
+    // The picture follows once the worker has measured the line.
+    const value = (move: number): string => `document.querySelectorAll('[data-test=move]')[${move}].value`;
+    await page.waitForFunction(`${value(2)} !== ${JSON.stringify(before[2])}`);
     await page.mouse.up();
     await settled(page);
-    expect(await moves(page)).toEqual(during);
+    const after = await moves(page);
+    expect(after).not.toEqual(before);
 
     const field = (await page.$('[data-test=corner-box] fl-length-field input')) as ElementHandle<HTMLInputElement>;
     await field.evaluate((input) => input.select());

@@ -1,8 +1,9 @@
 import { inject, Injectable } from '@angular/core';
-import { addMesh, meshOf } from '@firm-line/core/frame';
+import { meshOf } from '@firm-line/core/frame';
 import type { Plan } from '@firm-line/core/plan';
 import { createMeshWorker } from '../workers/mesh-worker.factory';
 import type { MeshAnswer, MeshRequest } from '../workers/protocol';
+import { meshesIn } from './load-meshes';
 import { PlanDb } from './plan-db';
 
 /** Meshes of vehicles: read in a worker, kept in the browser by the digest of their file, loaded with the plans that use them. */
@@ -23,7 +24,7 @@ export class Meshes {
       });
       if (answer.kind === 'refused') throw new Error(answer.message);
       await this.db.keepMesh({ digest: answer.digest, name: file.name, positions: answer.positions, tree: answer.tree });
-      await this.load([answer.digest]);
+      await this.db.loadMeshes([answer.digest]);
       const { min, max } = meshOf(answer.digest)!.box;
       return { digest: answer.digest, longest: Math.max(...max.map((v, i) => v - min[i]!)) };
     } finally {
@@ -32,19 +33,7 @@ export class Meshes {
   }
 
   /** Makes the meshes of a plan known, as far as they are kept here. True where one was not known before. */
-  async of({ things }: Pick<Plan, 'things'>): Promise<boolean> {
-    return this.load(things.flatMap(({ shape }) => (shape.kind === 'mesh' && !meshOf(shape.digest) ? [shape.digest] : [])));
-  }
-
-  private async load(digests: readonly string[]): Promise<boolean> {
-    let any = false;
-    for (const digest of new Set(digests)) {
-      const kept = await this.db.mesh(digest);
-      if (!kept) continue;
-      const { meshIndex } = await import('@firm-line/core/mesh');
-      addMesh(digest, { ...meshIndex(kept), positions: kept.positions });
-      any = true;
-    }
-    return any;
+  of(plan: Pick<Plan, 'things'>): Promise<boolean> {
+    return this.db.loadMeshes(meshesIn(plan));
   }
 }

@@ -1,7 +1,8 @@
 import { Injectable } from '@angular/core';
-import type { MeshData } from '@firm-line/core/mesh';
 import type { Plan } from '@firm-line/core/plan';
-import { Dexie, type Table } from 'dexie';
+import type { Table } from 'dexie';
+import { loadMeshes } from './load-meshes';
+import { meshTable, openTables, type StoredMesh } from './tables';
 
 /** What the list of plans shows. `revision` counts a plan's writes, so that two tabs cannot overwrite one another unseen. */
 export interface PlanHead {
@@ -17,12 +18,6 @@ export interface StoredPlan extends PlanHead {
   readonly plan: Plan;
 }
 
-/** A mesh as it is kept: its triangles and their tree. */
-export interface StoredMesh extends MeshData {
-  readonly digest: string;
-  readonly name: string;
-}
-
 /** Another tab wrote this plan since it was read here. */
 export class RevisionConflict extends Error {
   override readonly name = 'RevisionConflict';
@@ -31,24 +26,17 @@ export class RevisionConflict extends Error {
 /** Plans in the browser: heads for the list and for revisions, bodies apart from them so that neither waits for the other. */
 @Injectable({ providedIn: 'root' })
 export class PlanDb {
-  private readonly db = new Dexie('firm-line');
-  private readonly heads: Table<PlanHead, string>;
-  private readonly bodies: Table<Plan, string>;
-  private readonly meshes: Table<StoredMesh, string>;
+  private readonly db = openTables();
+  private readonly heads: Table<PlanHead, string> = this.db.table('heads');
+  private readonly bodies: Table<Plan, string> = this.db.table('bodies');
+  private readonly meshes = meshTable(this.db);
 
-  constructor() {
-    this.db.version(1).stores({ heads: 'id, changedAt', bodies: 'id' });
-    this.db.version(2).stores({ heads: 'id, changedAt', bodies: 'id', meshes: 'digest' });
-    this.heads = this.db.table('heads');
-    this.meshes = this.db.table('meshes');
-    this.bodies = this.db.table('bodies');
-  }
-
-  mesh(digest: string): Promise<StoredMesh | undefined> {
-    return this.meshes.get(digest);
-  }
   async keepMesh(mesh: StoredMesh): Promise<void> {
     await this.meshes.put(mesh);
+  }
+  /** Makes the meshes of these digests known, as far as they are kept here. */
+  loadMeshes(digests: readonly string[]): Promise<boolean> {
+    return loadMeshes(digests, this.meshes);
   }
 
   async get(id: string): Promise<StoredPlan | undefined> {

@@ -1,10 +1,16 @@
 import type { Nature } from '@firm-line/core/frame';
 import { Color } from 'three';
 
-/** Colours of the scene come from the same tokens as the rest of the screen. */
+const asked = new Map<string, Color>();
+
+/** Colours of the scene come from the same tokens as the rest of the screen, each asked once: asking has the page's styles worked out. */
 export function token(name: string): Color {
+  const known = asked.get(name);
+  if (known) return known;
   const value = getComputedStyle(document.documentElement).getPropertyValue(`--color-${name}`).trim();
-  return new Color(value || '#888888');
+  const colour = new Color(value || '#888888');
+  asked.set(name, colour);
+  return colour;
 }
 
 /** How a thing of each nature is drawn: its token, and how much of what lies behind shows through. */

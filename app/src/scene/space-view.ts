@@ -13,6 +13,7 @@ import { nearest, toPolyline } from '../kit/flat-picking';
 import { LengthField } from '../kit/length-field';
 import { PlanStore } from '../plan/plan-store';
 import { Selection } from '../plan/selection';
+import { DraggedLine } from '../workers/dragged-line';
 import type { HoseShown, Look, Stage } from './stage';
 
 /** How near a tap must be to mean something, px: a gloved finger's. */
@@ -39,6 +40,14 @@ interface Drag {
   readonly snaps: Snaps;
   readonly grip: Vec3;
 }
+
+interface Named {
+  readonly text: string;
+  readonly x: number;
+  readonly y: number;
+}
+const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
+  a.length === b.length && a.every((one, i) => one.text === b[i]!.text && one.x === b[i]!.x && one.y === b[i]!.y);
 
 /** The vehicle with its lines in space: orbit, look from a side, pick, and drag corners of the chosen line. */
 @Component({
@@ -135,6 +144,7 @@ interface Drag {
 export class SpaceView {
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
+  private readonly draggedLine = inject(DraggedLine);
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
   protected readonly size = hostSize({ width: 800, height: 480 });
   /** The chosen line as it is shown: the plan's, or as it is being dragged. */
@@ -165,7 +175,8 @@ export class SpaceView {
   protected readonly port = signal<{ id: string; name: string } | null>(null);
   protected readonly drag = signal<Drag | null>(null);
   protected readonly snapWords = signal('');
-  protected readonly names = signal<readonly { text: string; x: number; y: number }[]>([]);
+  /** Compared by what they say: drawing a picture that moves no name must not have the page gone through again. */
+  protected readonly names = signal<readonly Named[]>([], { equal: sameNames });
   private readonly stage = signal<Stage | null>(null);
   protected readonly ready = computed(() => this.stage() !== null);
 
@@ -204,6 +215,7 @@ export class SpaceView {
           .then(({ Stage }) => {
             if (gone) return;
             this.stage.set(new Stage(canvas, () => this.placeNames()));
+            if (!this.fixed()) this.draggedLine.prepare();
           })
           .catch(() => this.failed.emit());
       });
@@ -303,6 +315,8 @@ export class SpaceView {
   }
 
   private pressed: readonly [number, number] | null = null;
+  /** Where the dragged corner goes: the picture may be a step behind. */
+  private wanted: Vec3 = [0, 0, 0];
   protected press(event: PointerEvent): void {
     const stage = this.stage();
     if (!stage || event.button > 0) return;
@@ -320,6 +334,8 @@ export class SpaceView {
     const { plan, lines } = this.store.view()!;
     this.snapWords.set('');
     this.drag.set({ node, start, grip, snaps: snapsFor(plan, this.view(), node, lines) });
+    this.wanted = start;
+    this.draggedLine.begin((view) => this.dragged.emit(view));
   }
 
   protected move(event: PointerEvent): void {
@@ -340,7 +356,8 @@ export class SpaceView {
     this.snapWords.set(what.filter(Boolean).join('; '));
     const line = this.view().line;
     const cornersMm = line.cornersMm.map((corner, i) => (i === drag.node - 1 ? at : corner));
-    this.dragged.emit(lineView({ ...line, cornersMm }, this.store.plan()!.bench, this.store.view()!.ports));
+    this.wanted = at;
+    this.draggedLine.measure(lineView({ ...line, cornersMm }, this.store.plan()!.bench, this.store.view()!.ports));
   }
 
   protected release(event: PointerEvent): void {
@@ -348,7 +365,7 @@ export class SpaceView {
     const [x, y] = this.point(event);
     this.pressed = null;
     if (drag) {
-      const at = this.view().nodesMm[drag.node]!;
+      const at = this.wanted;
       this.letGo();
       if (at.some((v, i) => v !== drag.start[i])) this.place(drag.node, at);
       return;
@@ -358,6 +375,7 @@ export class SpaceView {
   /** Ends a drag without keeping it. */
   letGo(): void {
     this.drag.set(null);
+    this.draggedLine.end();
     const stage = this.stage();
     if (stage) stage.controls.enabled = true;
     this.dragged.emit(null);

@@ -362,7 +362,7 @@ function drawnByCpu(): boolean {
 
 /** Boxes of one size at many places, as one thing to draw. */
 function boxes(places: readonly Vec3[], size: readonly [number, number, number], ink: string): InstancedMesh {
-  const made = new InstancedMesh(new BoxGeometry(...size), matt(ink), places.length);
+  const made = new InstancedMesh(new BoxGeometry(...size), matt(ink, 1, 'many'), places.length);
   for (const [i, at] of places.entries()) made.setMatrixAt(i, new Matrix4().makeTranslation(...at));
   made.frustumCulled = false;
   return made;
@@ -377,9 +377,10 @@ function kept<T extends Material>(key: string, make: () => T): T {
   made.set(key, fresh);
   return fresh;
 }
-const matt = (ink: string, opacity = 1): MeshLambertMaterial =>
+/** One material for single things and another for many of a kind: shared between both, its shader would change at every picture. */
+const matt = (ink: string, opacity = 1, use: 'one' | 'many' = 'one'): MeshLambertMaterial =>
   kept(
-    `matt ${ink} ${opacity}`,
+    `matt ${ink} ${opacity} ${use}`,
     () =>
       new MeshLambertMaterial({
         color: token(ink),
@@ -387,6 +388,8 @@ const matt = (ink: string, opacity = 1): MeshLambertMaterial =>
         opacity,
         depthWrite: opacity === 1,
         side: DoubleSide,
+        // Seen through from both sides in one go: drawn back first, three would look its shader up anew each time.
+        forceSinglePass: true,
       }),
   );
 

@@ -36,8 +36,12 @@ export function tubesGeometry(tubes: readonly { readonly points: readonly Vec3[]
         }
         if (i === 0) continue;
         const [a, b] = [(ring - 1) * SIDES + side, (ring - 1) * SIDES + ((side + 1) % SIDES)];
-        index.set([a, b, a + SIDES, b, b + SIDES, a + SIDES], face);
-        face += 6;
+        index[face++] = a;
+        index[face++] = b;
+        index[face++] = a + SIDES;
+        index[face++] = b;
+        index[face++] = b + SIDES;
+        index[face++] = a + SIDES;
       }
       ring++;
     }

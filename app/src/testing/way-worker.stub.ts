@@ -1,9 +1,6 @@
-import { waysFor } from '@firm-line/core/ways';
 import type { WayRequest } from '../workers/protocol';
+import { answerWays } from '../workers/way-answer';
 import { InPage } from './in-page';
 
 export const createWayWorker = (): Worker =>
-  new InPage<WayRequest>(({ plan, lineId, pitchMm }) => ({
-    kind: 'found',
-    found: waysFor(plan, lineId, pitchMm),
-  })) as unknown as Worker;
+  new InPage<WayRequest>((request) => answerWays(request, () => undefined)) as unknown as Worker;

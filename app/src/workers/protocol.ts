@@ -1,7 +1,7 @@
 import type { Fault } from '@firm-line/core/fault';
 import type { Alike, BracketPlace, Lengths } from '@firm-line/core/hoses';
 import type { MeshData } from '@firm-line/core/mesh';
-import type { Plan } from '@firm-line/core/plan';
+import type { Around, LineSpace, LineView, Plan } from '@firm-line/core/plan';
 
 /** What the plan worker is asked: to read the text of a plan file, or to check a plan out of the store. */
 export type PlanRequest =
@@ -22,6 +22,10 @@ export interface WayRequest {
   readonly lineId: string;
   readonly pitchMm: number;
 }
+
+/** What the worker beside a drag is told: once what a line is among, then a line as it stands. It answers each line with its space. */
+export type SpaceRequest = ({ readonly kind: 'around' } & Around) | { readonly kind: 'line'; readonly view: LineView };
+export type SpaceAnswer = LineSpace | null;
 
 /** What is asked about hoses of a plan: lengths and bracket places of one, or one length for several. */
 export interface HoseRequest {

@@ -12,7 +12,7 @@ export { changeMove, lengthenEnd, movesOf } from './moves.ts';
 export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './hose-figures.ts';
 export { holdLine, oneWay } from './hold-line.ts';
 export { meetings, type Meeting } from './meetings.ts';
-export { LEAST_KEPT_MM, lineSpace, obstaclesOf, sharesWith, type ClipView, type LineSpace, type Near, type SpanView } from './space.ts'; // prettier-ignore
+export { keepSpace, LEAST_KEPT_MM, lineSpace, obstaclesOf, sharesWith, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './space.ts'; // prettier-ignore
 export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './read.ts';
 export { type LoadView, type SizeView } from './size-view.ts';
 export {

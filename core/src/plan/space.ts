@@ -188,15 +188,12 @@ function spansOf(
   });
 }
 
-interface Around {
-  readonly things: readonly Thing[];
-  readonly holding: Holding;
-  readonly epoch: number;
-}
-const remembered = new WeakMap<LineView, Around & { space: LineSpace }>();
+/** What of a plan a line's surroundings come from. */
+export type Around = Pick<Plan, 'things' | 'holding'>;
+const remembered = new WeakMap<LineView, Around & { epoch: number; space: LineSpace }>();
 
 /** What a line is among; null while it has no centre line. The same line among the same things is computed once. */
-export function lineSpace(plan: Plan, view: LineView): LineSpace | null {
+export function lineSpace(plan: Around, view: LineView): LineSpace | null {
   if (!view.card) return null;
   const { things, holding } = plan;
   const before = remembered.get(view);
@@ -212,8 +209,13 @@ export function lineSpace(plan: Plan, view: LineView): LineSpace | null {
     clips: view.line.clipsMm.map((atMm) => clipView(view, points, atMm, holders, holding.reachMm)),
     spans: spansOf(view, lengthMm, shaken(view, points, obstacles, holding), holding),
   };
-  remembered.set(view, { things, holding, epoch: meshEpoch(), space });
+  keepSpace(plan, view, space);
   return space;
+}
+
+/** Lets `lineSpace` know what a line is among where that was computed elsewhere, such as in a worker. */
+export function keepSpace({ things, holding }: Around, view: LineView, space: LineSpace): void {
+  remembered.set(view, { things, holding, epoch: meshEpoch(), space });
 }
 
 /** Clips of other lines that one clip may be one with: near it, on a tube that runs the same way. */

@@ -1,6 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { applyEdit, readPlan, viewPlan, writePlan, type Plan } from '../plan/index.ts';
+import { addMesh, gapTo, obstacleOf, type Thing } from '../frame/index.ts';
+import { meshIndex, treeOf } from '../mesh/index.ts';
+import { distance, type Vec3 } from '../vec/index.ts';
 import { inspect } from '../snags/index.ts';
 import { waysFor } from './index.ts';
 
@@ -28,6 +31,35 @@ describe('ways for the lines of the demo', () => {
     const [best] = waysFor(gannet(), 'line-r1', 40);
     expect(best!.snags.filter((s) => s.level !== 'note')).toEqual([]);
     expect(best!.why).toMatch(/^\d+ mm, \d+ bends; \d+ clips, most of them on Left rail\.$/);
+  });
+
+  test('a mesh across the best way is gone round', () => {
+    const plan = gannet();
+    const corners = waysFor(plan, 'line-r1', 40)[0]!.cornersMm;
+    // A plate of 160 mm by 160 mm, square to the longest straight of the best way and through its middle.
+    const straights = corners.slice(1).map((to, i) => ({ from: corners[i]!, to }));
+    const { from, to } = straights.reduce((a, b) => (distance(b.from, b.to) > distance(a.from, a.to) ? b : a));
+    const axis = from.findIndex((v, i) => Math.abs(v - to[i]!) > 1);
+    const corner = (a: number, b: number): number[] => {
+      const at = from.map((v, i) => (v + to[i]!) / 2);
+      at[(axis + 1) % 3]! += a;
+      at[(axis + 2) % 3]! += b;
+      return at;
+    };
+    const [p, q, r, s] = [corner(-80, -80), corner(80, -80), corner(80, 80), corner(-80, 80)];
+    const positions = Float32Array.from([p, q, r, p, r, s].flat());
+    addMesh('plate-across', meshIndex({ positions, tree: treeOf(positions) }));
+    const plate = {
+      ...{ id: 'plate', name: 'Plate', kind: 'mesh', nature: 'solid', keepMm: 5, holds: false, surfaceC: null, travel: null },
+      shape: { kind: 'mesh', digest: 'plate-across', scale: 1, atMm: [0, 0, 0] },
+    } as Thing;
+    const blocked = { ...plan, things: [...plan.things, plate] };
+    const inWay = (cornersMm: readonly Vec3[]): boolean =>
+      cornersMm.slice(1).some((end, i) => gapTo(obstacleOf(plate), cornersMm[i]!, end, 5 + 4.76 / 2) !== null);
+    expect(inWay(corners)).toBe(true);
+    const ways = waysFor(blocked, 'line-r1', 40);
+    expect(ways.length).toBeGreaterThan(0);
+    for (const way of ways) expect(inWay(way.cornersMm)).toBe(false);
   });
 
   test('progress runs from nothing to all', () => {

@@ -1,0 +1,77 @@
+import { inject, Injectable } from '@angular/core';
+import { keepSpace, type Around, type LineView } from '@firm-line/core/plan';
+import { PlanStore } from '../plan/plan-store';
+import type { SpaceAnswer, SpaceRequest } from './protocol';
+import { createSpaceWorker } from './space-worker.factory';
+
+interface Measured {
+  readonly view: LineView;
+  readonly tell: (view: LineView) => void;
+}
+const nobody = (): void => undefined;
+
+/**
+ * Measures a line while a corner of it is dragged: clearances, clips and spans come from a worker, so
+ * that the picture keeps up. One line is under way at a time, and of those that wait only the newest counts.
+ */
+@Injectable({ providedIn: 'root' })
+export class DraggedLine {
+  private readonly store = inject(PlanStore);
+  private worker: Worker | null = null;
+  /** The worker could not be had: the page measures each line itself when it is shown. */
+  private broken = false;
+  private around: Around | null = null;
+  private asked: Measured | null = null;
+  private next: Measured | null = null;
+  private tell: Measured['tell'] = nobody;
+
+  /** Gets the worker ready for the plan as it stands: it may have to read meshes. */
+  prepare(): void {
+    const { things, holding } = this.store.plan()!;
+    if (this.around?.things === things && this.around.holding === holding) return;
+    this.around = { things, holding };
+    this.post({ kind: 'around', ...this.around });
+  }
+  /** Begins a drag: `tell` is given every line that has been measured. */
+  begin(tell: (view: LineView) => void): void {
+    this.prepare();
+    this.tell = tell;
+  }
+  measure(view: LineView): void {
+    this.ask({ view, tell: this.tell });
+  }
+  /** Ends a drag: what is under way is told to nobody. */
+  end(): void {
+    this.tell = nobody;
+    this.next = null;
+    if (this.asked) this.asked = { ...this.asked, tell: nobody };
+  }
+
+  private ask(line: Measured): void {
+    if (this.broken) return line.tell(line.view);
+    if (this.asked) {
+      this.next = line;
+      return;
+    }
+    this.asked = line;
+    this.post({ kind: 'line', view: line.view });
+  }
+  private answered(space: SpaceAnswer): void {
+    const { asked, next } = this;
+    [this.asked, this.next] = [null, null];
+    if (asked && space) keepSpace(this.around!, asked.view, space);
+    asked?.tell(asked.view);
+    if (next) this.ask(next);
+  }
+  private post(request: SpaceRequest): void {
+    if (!this.worker) {
+      this.worker = createSpaceWorker();
+      this.worker.addEventListener('message', ({ data }: MessageEvent<SpaceAnswer>) => this.answered(data));
+      this.worker.addEventListener('error', () => {
+        this.broken = true;
+        this.answered(null);
+      });
+    }
+    this.worker.postMessage(request);
+  }
+}
