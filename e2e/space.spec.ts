@@ -102,11 +102,12 @@ describe('Route in space', () => {
     for (const name of ['Flat views, DXF', 'Brackets 1:1, DXF', 'Tubes, STEP', 'Centre lines, CSV']) await pressNamed(page, name);
     for (let i = 0; i < 100 && readdirSync(folder).filter((f) => !f.endsWith('.crdownload')).length < 4; i++) await new Promise((done) => setTimeout(done, 100));
     expect(readdirSync(folder).sort()).toEqual(['gannet-brackets.dxf', 'gannet-flat.dxf', 'gannet-lines.csv', 'gannet-tubes.step']);
-    expect(readFileSync(join(folder, 'gannet-tubes.step'), 'utf8')).toMatch(/^ISO-10303-21;[\s\S]*TOROIDAL_SURFACE/);
+    const step = readFileSync(join(folder, 'gannet-tubes.step'), 'utf8');
+    expect(step).toMatch(/^ISO-10303-21;[\s\S]*TOROIDAL_SURFACE/);
     const csv = readFileSync(join(folder, 'gannet-lines.csv'), 'utf8');
     const input = (await page.$('fl-line-files input[type=file]')) as ElementHandle<HTMLInputElement>;
-    const give = async (text: string): Promise<void> => {
-      const file = join(folder, 'given.csv');
+    const give = async (text: string, name = 'given.csv'): Promise<void> => {
+      const file = join(folder, name);
       writeFileSync(file, text);
       await input.uploadFile(file);
     };
@@ -117,6 +118,10 @@ describe('Route in space', () => {
     await give(csv.replace('R1,2,720', 'R1,2,760'));
     await page.click('[data-line="line-r1"]');
     await page.waitForFunction(() => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[1]!.value.startsWith('aft 260'));
+    await give('solid a', 'given.stp');
+    await waitText(page, 'fl-line-files .fault', 'no STEP file');
+    await give(step, 'given.step');
+    await page.waitForFunction(() => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[1]!.value.startsWith('aft 220'));
     expect(complaints).toEqual([]);
     await page.close();
   });

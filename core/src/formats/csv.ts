@@ -8,7 +8,8 @@ export interface NamedLine {
   readonly nodesMm: readonly Vec3[];
 }
 const HEAD = ['line', 'point', 'x_mm', 'y_mm', 'z_mm'] as const;
-const MOST_MM = 100_000;
+/** No vehicle reaches further, mm. */
+export const MOST_MM = 100_000;
 const MOST_ROWS = 50_000;
 
 /** Centre lines as comma-separated values: a row a point, in order from end A, in mm of the vehicle's frame. */

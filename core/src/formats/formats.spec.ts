@@ -14,6 +14,7 @@ import {
   flatViewsDxf,
   metalMm3,
   readCentreLinesCsv,
+  readTubesStep,
   tubesStep,
   type StepTube,
 } from './index.ts';
@@ -91,6 +92,80 @@ describe('tubes as STEP, read by occt-import-js', () => {
     const found = await read(tubesStep([{ ...tube([[0, 0, 0], [100, 0, 0]]), name: "R1 'né' \\ 2" }], 'now')); // prettier-ignore
     expect(found.names).toHaveLength(1);
   });
+});
+
+describe('tubes read from STEP', () => {
+  const BENT: Vec3[] = [[10, -20, 30], [180, 40, 60], [260, -90, 210], [400, -60, 180]]; // prettier-ignore
+  const same = (found: readonly Vec3[], asked: readonly Vec3[], scale = 1): void => {
+    const text = (nodes: readonly Vec3[], by: number): string[] =>
+      nodes.map((node) => node.map((v) => Math.round(v * by * 1e4) / 1e4 + 0).join(' '));
+    expect([text(asked, scale), text([...asked].reverse(), scale)]).toContainEqual(text(found, 1));
+  };
+
+  test('any bent line comes back with its corners, ends, name and diameter', () => {
+    const step = fc.tuple(fc.integer({ min: 0, max: 5 }), fc.integer({ min: 45, max: 400 }), fc.integer({ min: -40, max: 40 }));
+    fc.assert(
+      fc.property(fc.array(step, { minLength: 1, maxLength: 8 }), (steps) => {
+        const nodes: Vec3[] = [[5, 6, 7]];
+        let before = -1;
+        for (const [way, long, askew] of steps) {
+          if (way >> 1 === before >> 1 && before >= 0) continue;
+          before = way;
+          const to = [...nodes.at(-1)!];
+          to[way >> 1]! += (way & 1 ? 1 : -1) * long;
+          to[((way >> 1) + 1) % 3]! += askew / 4;
+          nodes.push(to as unknown as Vec3);
+        }
+        const [found] = readTubesStep(tubesStep([tube(nodes)], 'now'));
+        same(found!.nodesMm, nodes);
+        expect(found!.name).toBe('T');
+        expect(found!.odMm).toBeCloseTo(4.7625, 6);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  test('lines of the demo, several in one file', () => {
+    const tubes = gannet.lines.map((v) => ({ name: v.line.name, pieces: v.pieces, odMm: v.tube.odMm, wallMm: v.tube.wallMm }));
+    const found = readTubesStep(tubesStep(tubes, 'now'));
+    expect(found.map(({ name }) => name)).toEqual(gannet.lines.map((v) => v.line.name));
+    for (const [i, { nodesMm }] of found.entries()) same(nodesMm, gannet.lines[i]!.nodesMm);
+  });
+
+  const made = tubesStep([tube(BENT)], 'now');
+  test.each([
+    ['metres', "(LENGTH_UNIT()NAMED_UNIT(*)SI_UNIT($,.METRE.))", 1000],
+    ['centimetres', "(LENGTH_UNIT() NAMED_UNIT(*) SI_UNIT(.CENTI.,.METRE.))", 10],
+    ['inches', "(CONVERSION_BASED_UNIT('INCH',#9)LENGTH_UNIT()NAMED_UNIT(#8))", 25.4],
+  ])('a file in %s', (_, unit, scale) => {
+    // A tube of centimetres, so that in metres it is still one of a vehicle's.
+    const small = BENT.map((at) => at.map((v) => v / 20)) as unknown as Vec3[];
+    const [found] = readTubesStep(tubesStep([tube(small, 0.5)], 'now').replace(/\(LENGTH_UNIT\(\).*?\)\);/, `${unit};`));
+    same(found!.nodesMm, small, scale);
+    expect(found!.odMm).toBeCloseTo(4.7625 * scale, 4);
+  }); // prettier-ignore
+
+  test('a skin cut lengthwise into two faces, as other writers have it, over several rows and with remarks', () => {
+    const halves = made
+      .replace(/CLOSED_SHELL\('',\((#\d+),(#\d+)/, "CLOSED_SHELL('',($1,$2,\n  $2 , $1")
+      .replace('DATA;', 'DATA;\n/* #1=a remark; */');
+    same(readTubesStep(halves)[0]!.nodesMm, BENT);
+  });
+
+  test.each([
+    ['nothing of the kind', 'solid a', /no STEP file/],
+    ['no solid', made.replace('MANIFOLD_SOLID_BREP', 'FACETED_BREP'), /holds no solid/],
+    ['no unit', made.replace('SI_UNIT(.MILLI.,.METRE.)', 'SI_UNIT(.KILO.,.METRE.)'), /millimetres, metres or inches/],
+    ['an assembly that moves its parts', `${made}#9=ITEM_DEFINED_TRANSFORMATION('','',#1,#2);`, /moved about by an assembly/],
+    ['a lost instance', made.replace(/#\d+=CLOSED_SHELL.*?;/, ''), /refers to #\d+, which it does not hold/],
+    ['a face taken away', made.replace(/(CLOSED_SHELL\('',\(#\d+),#\d+/, '$1'), /T is no plain tube: it has 4 ends/],
+    ['a place that is none', made.replace(/(CARTESIAN_POINT\('',\()[^,]+/g, '$1'), /T is no plain tube/],
+    ['a place far away', made.replace('(LENGTH_UNIT()NAMED_UNIT(*)SI_UNIT(.MILLI.,.METRE.))', '(LENGTH_UNIT()NAMED_UNIT(*)SI_UNIT($,.METRE.))'), /nowhere near a vehicle/],
+    ['no round skin', made.replaceAll(/CYLINDRICAL_SURFACE|TOROIDAL_SURFACE/g, 'B_SPLINE_SURFACE'), /T is no tube: it has no round skin/],
+  ])('%s ends in a sentence', (_, text, sentence) => {
+    expect(() => readTubesStep(text)).toThrow(sentence);
+    expect(() => readTubesStep(text)).toThrow(InputError);
+  }); // prettier-ignore
 });
 
 describe('flat views and brackets as DXF, read by dxf-parser', () => {

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { lineSpace } from '@firm-line/core/plan';
+import { lineSpace, type LineView } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { polyline } from '@firm-line/core/tube';
+import { distance, type Vec3 } from '@firm-line/core/vec';
 import { Notices } from '../../kit/notices';
 import { placesOf, projectFlat } from '../../kit/flat-projection';
 import { PlanStore } from '../../plan/plan-store';
@@ -9,7 +10,14 @@ import { saveFile } from '../../kit/save-file';
 import { printSheet } from '../../kit/print-sheet';
 import { bestScale, layOut, PAPERS, SCALES, type Paper } from './sheet-layout';
 
-const MOST_CSV_BYTES = 5_000_000;
+const MOST_BYTES = 20_000_000;
+
+/** A tube in a file has no end A: it is the one nearer to where this line begins. */
+function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): readonly Vec3[] {
+  const start = ports.a?.fixed.atMm ?? own[0];
+  if (!start) return nodesMm;
+  return distance(nodesMm[0]!, start) <= distance(nodesMm.at(-1)!, start) ? nodesMm : [...nodesMm].reverse();
+}
 
 /** Drawings and files of the lines: flat views and brackets, centre lines, tubes; and the views printed to scale. */
 @Component({
@@ -24,8 +32,15 @@ const MOST_CSV_BYTES = 5_000_000;
         <button type="button" class="btn px-2" (click)="bracketDxf()">Brackets 1:1, DXF</button>
         <button type="button" class="btn px-2" (click)="step()">Tubes, STEP</button>
         <button type="button" class="btn px-2" (click)="csv()">Centre lines, CSV</button>
-        <button type="button" class="btn col-span-2 px-2" (click)="file.click()">Read centre lines from CSV…</button>
-        <input #file type="file" accept=".csv,text/csv" class="hidden" aria-label="Centre lines as CSV" (change)="read($event)" />
+        <button type="button" class="btn col-span-2 px-2" (click)="file.click()">Read centre lines from CSV or STEP…</button>
+        <input
+          #file
+          type="file"
+          accept=".csv,text/csv,.step,.stp,model/step"
+          class="hidden"
+          aria-label="Centre lines as CSV or STEP"
+          (change)="read($event)"
+        />
       </div>
       @if (fault(); as text) {
         <p class="fault" role="alert">{{ text }}</p>
@@ -154,13 +169,15 @@ export class LineFiles {
     this.fault.set(null);
     if (!file) return;
     try {
-      if (file.size > MOST_CSV_BYTES) throw new Error(`The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_CSV_BYTES / 1e6} MB is the most.`);
-      const { readCentreLinesCsv } = await import('@firm-line/core/formats');
-      const read = readCentreLinesCsv(await file.text());
+      if (file.size > MOST_BYTES) throw new Error(`The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_BYTES / 1e6} MB is the most.`);
+      const { readCentreLinesCsv, readTubesStep } = await import('@firm-line/core/formats');
+      const text = await file.text();
+      const read = /\.(step|stp)$/i.test(file.name) ? readTubesStep(text) : readCentreLinesCsv(text);
       const calls = read.map(({ name, nodesMm }) => {
-        const line = this.store.plan()!.lines.find((one) => one.name === name);
-        if (!line) throw new Error(`This plan has no line called ${name}: make it first, between its two ports.`);
-        return { edit: 'setCorners', with: { id: line.id, cornersMm: nodesMm.slice(1, -1) } } as const;
+        const view = this.store.view()!.lines.find(({ line }) => line.name === name);
+        if (!view) throw new Error(`This plan has no line called ${name}: make it first, between its two ports.`);
+        const cornersMm = fromEndA(nodesMm, view).slice(1, -1);
+        return { edit: 'setCorners', with: { id: view.line.id, cornersMm } } as const;
       });
       if (this.store.apply(...calls)) this.notices.say(`The corners of ${read.map(({ name }) => name).join(', ')} were read from ${file.name}.`);
     } catch (error) {
