@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { addScaled, angleDeg, cross, distance, rotate, squareTo, unit, type Vec3 } from '../vec/index.ts';
-import { freeTurnDeg, mover, posesOf, RIDE, swingDeg, type Motion } from './index.ts';
+import { freeTurnDeg, kingpinAxis, kingpinLean, mover, posesOf, RIDE, swingDeg, type Motion } from './index.ts';
 
 const CORNER: Motion = {
   kind: 'corner',
@@ -30,6 +30,24 @@ describe('the moving end', () => {
         }
       }),
     );
+  });
+
+  test('a kingpin leans as its angles say, inward on either side, and lifts the hub that it turns', () => {
+    for (const y of [-600, 600]) {
+      const axis = kingpinAxis(5, 12, y);
+      expect(kingpinLean(axis, y).backDeg).toBeCloseTo(5, 9);
+      expect(kingpinLean(axis, y).inwardDeg).toBeCloseTo(12, 9);
+      expect(kingpinLean(axis.map((v) => -v) as unknown as Vec3, y).inwardDeg).toBeCloseTo(12, 9);
+      expect(Math.sign(axis[1])).toBe(-Math.sign(y));
+      // Textbook effect of a leaning kingpin: at either lock the wheel's own end is pushed below its ride height, so that the car rises.
+      const motion: Motion = {
+        ...CORNER,
+        steer: { aboutMm: [0, y, 300], axis: kingpinAxis(0, 12, y), lockDeg: [-30, 30] },
+        floatMm: 0,
+      };
+      const hub: Vec3 = [0, y * 1.2, 300];
+      for (const lock of [-1, 1]) expect(mover(motion, { ...RIDE, lock })!.place(hub)[2]).toBeLessThan(300 - 1);
+    }
   });
 
   test('heave is measured at the wheel’s centre, on an arm as on an axle', () => {

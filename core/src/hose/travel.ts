@@ -110,3 +110,15 @@ export function posesOf(motion: Motion): NamedPose[] {
     ),
   );
 }
+
+const DEG = Math.PI / 180;
+/** Toward the middle of the vehicle, for what stands at a y. */
+const inward = (y: number): number => (y > 0 ? -1 : 1);
+/** The line of a kingpin whose top leans back and inward by these angles, as seen from the side and from ahead. */
+export const kingpinAxis = (backDeg: number, inwardDeg: number, y: number): Vec3 =>
+  unit([Math.tan(backDeg * DEG), inward(y) * Math.tan(inwardDeg * DEG), 1])!;
+/** By how much the top of a kingpin leans back and inward. */
+export function kingpinLean([x, across, z]: Vec3, y: number): { readonly backDeg: number; readonly inwardDeg: number } {
+  const deg = (by: number): number => Math.atan2(by * Math.sign(z || 1), Math.abs(z)) / DEG;
+  return { backDeg: deg(x), inwardDeg: deg(inward(y) * across) };
+}

@@ -187,6 +187,7 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     ['hose-aged', 'mind', { madeOn: '2009-01' }, false],
     ['hose-unjudged', 'mind', { orderMm: 60 }, false],
     ['hose-hot', 'mind', {}, false],
+    ['feed-bare', 'note', { service: 'feed', stockId: 'feed-8', gauze: false }, true],
     ['feed-falls', 'mind', { service: 'feed', stockId: 'feed-8', motion: still, ends: { a: { ...ends.a, portId: null, atMm: [0, 0, 500], direction: [0, 0, 1] }, b: { ...ends.b, atMm: [200, 0, 520], direction: [0, 0, 1] } }, orderMm: 560 }, false],
   ]; // prettier-ignore
   const sound = { ...plan, hoses: plan.hoses.slice(0, 1) };

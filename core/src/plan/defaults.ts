@@ -38,7 +38,7 @@ export const DEFAULT_HOLDING: Holding = {
   reachMm: 150,
 };
 /** What a line is before anybody has held, sleeved or marked it. */
-export const FRESH_LINE = { origin: 'made', clipsMm: [], sleeves: [], shakeHz: null } as const;
+export const FRESH_LINE = { origin: 'made', clipsMm: [], sleeves: [], shakes: [] } as const;
 
 export function defaultBench(): Bench {
   const flare = (form: FlareForm): Bench['flares'][FlareForm] => ({

@@ -4,7 +4,7 @@ import { stretchesNear, type Obstacle } from '../frame/index.ts';
 import { polyline } from '../tube/index.ts';
 import { dot, sub, unit, type Vec3 } from '../vec/index.ts';
 import { toolingOf, type LineView } from './line-view.ts';
-import { beamOf, obstaclesOf, shaken } from './space.ts';
+import { beamOf, obstaclesOf, shakenBy } from './space.ts';
 import type { Plan } from './types.ts';
 
 /** How finely a tube is felt along for something to hold to, mm. */
@@ -36,12 +36,12 @@ function closedTo(
   return [[0, nut('a')], ...bends, ...(holders.length ? stretchesLeft(held, lengthMm) : []), [lengthMm - nut('b'), lengthMm]];
 }
 
-/** Clips that the looser limit away from the engine does not need are left out, one after another. */
-function thinned(places: readonly number[], near: (at: number) => boolean, mostMm: number, lengthMm: number): number[] {
+/** Clips that the looser limit of the stretch they stand on does not need are left out, one after another. */
+function thinned(places: readonly number[], mostMm: (fromMm: number, toMm: number) => number): number[] {
   const kept = [...places];
   for (let i = kept.length - 2; i > 0; i--) {
     const [before, after] = [kept[i - 1]!, kept[i + 1]!];
-    if (![before, kept[i]!, after].some(near) && after - before <= mostMm && after <= lengthMm) kept.splice(i, 1);
+    if (after - before <= mostMm(before, after)) kept.splice(i, 1);
   }
   return kept;
 }
@@ -67,7 +67,7 @@ function crossed(places: number[], view: LineView, open: readonly Stretch[], len
 
 /**
  * Where this line wants its clips: the fewest that keep every span short and out of tune, each near
- * something to hold to and none on a bend or a nut. Stretches near the engine keep to its excitation.
+ * something to hold to and none on a bend or a nut. Each stretch keeps to what shakes it there.
  * Throws InputError where no clips can do it.
  */
 export function holdLine(plan: Plan, view: LineView): number[] {
@@ -76,16 +76,14 @@ export function holdLine(plan: Plan, view: LineView): number[] {
   const obstacles = obstaclesOf(plan);
   const points = polyline(view.pieces, 10);
   const lengthMm = view.pieces.at(-1)!.endMm;
-  const engine = shaken(view, points, obstacles, holding);
+  const hzBetween = shakenBy(view, points, lengthMm, obstacles, holding);
   const closed = closedTo(view, points, lengthMm, plan, obstacles.filter(({ thing }) => thing.holds)); // prettier-ignore
   // Where nut and first bend leave the first clip no place within the end's limit, it sits as near as it can.
   const open = stretchesLeft(closed, lengthMm);
   const endMm = Math.max(holding.endMm, open[0]?.[0] ?? 0, lengthMm - (open.at(-1)?.[1] ?? lengthMm));
-  const excitationHz = view.line.shakeHz ?? (engine.length ? holding.engineHz : holding.frameHz);
-  const { margin, maxSpanMm, frameHz } = holding;
+  const excitationHz = hzBetween(0, lengthMm);
+  const { margin, maxSpanMm } = holding;
   const { positionsMm } = clips({ ...beamOf(view), lengthMm, excitationHz, margin, maxSpanMm, endMm, forbiddenMm: closed });
-  if (!engine.length) return crossed([...positionsMm], view, open, lengthMm);
-  const near = (at: number): boolean => engine.some(([from, to]) => at >= from && at <= to);
-  const kept = thinned(positionsMm, near, Math.min(maxSpanMm, spanForHz(beamOf(view), margin * frameHz)), lengthMm);
+  const kept = thinned(positionsMm, (from, to) => Math.min(maxSpanMm, spanForHz(beamOf(view), margin * hzBetween(from, to))));
   return crossed(kept, view, open, lengthMm);
 }

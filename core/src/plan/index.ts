@@ -7,7 +7,7 @@ export { adapterOf } from './adapter-of.ts';
 export { LAYOUTS, type Layout } from './layouts.ts';
 export { isJoint, isWorker, makesPressure, newPart, newPort, NOWHERE, PART_SPECS } from './part-kinds.ts';
 export { type Fixed } from './fixed.ts';
-export { cutSigmaMm, lineView, toolingOf, type LineView, type PortView } from './line-view.ts';
+export { cutSigmaMm, drawnBackMm, lineView, toolingOf, type LineView, type PortView } from './line-view.ts';
 export { changeMove, lengthenEnd, movesOf } from './moves.ts';
 export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './hose-figures.ts';
 export { holdLine, oneWay } from './hold-line.ts';

@@ -37,6 +37,9 @@ export function toolingOf(end: LineEnd, bench: Bench): EndTooling {
   return { clampMm, flareExtraMm, nutLengthMm: bench.nutLengthMm[end.nutId] ?? nutById(end.nutId)!.lengthMm };
 }
 
+/** How far along the tube a nut reaches once it is drawn back off its seat, by its own length and a little. Common practice. */
+export const drawnBackMm = (nutLengthMm: number): number => 2 * nutLengthMm + 10;
+
 const cardOf = (nodesMm: readonly Vec3[], line: Line, bench: Bench, bender: BenchBender, odMm: number): Card =>
   makeCard({
     nodesMm,

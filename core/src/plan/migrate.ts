@@ -1,4 +1,4 @@
-import { DEFAULT_HOLDING, FRESH_LINE } from './defaults.ts';
+import { DEFAULT_HOLDING } from './defaults.ts';
 
 type Raw = Record<string, unknown>;
 
@@ -65,13 +65,16 @@ function from2(raw: Raw): Raw {
   };
 }
 
+/** What a line was taken to be before it was held. */
+const HELD_BEFORE = { origin: 'made', clipsMm: [], sleeves: [], shakeHz: null };
+
 /** From version 3: lines learn how they are held, and there is a vehicle round them. */
 const from3 = (raw: Raw): Raw => ({
   ...raw,
   version: 4,
   lines: each(raw['lines'], (line) => ({
     ...line,
-    ...FRESH_LINE,
+    ...HELD_BEFORE,
     ends: inside(line['ends'], (end) => ({ ...end, open: null })),
   })),
   things: [],
@@ -82,11 +85,23 @@ const from3 = (raw: Raw): Raw => ({
 /** From version 4: hoses. */
 const from4 = (raw: Raw): Raw => ({ ...raw, version: 5, hoses: [] });
 
+/** From version 5: what shakes a line is known by its stretches, and feeds have a gauze or none. */
+const from5 = (raw: Raw): Raw => ({
+  ...raw,
+  version: 6,
+  lines: each(raw['lines'], ({ shakeHz, ...line }) => ({
+    ...line,
+    shakes: typeof shakeHz === 'number' && shakeHz > 0 ? [{ fromMm: 0, toMm: 100_000, hz: shakeHz }] : [],
+  })),
+  hoses: each(raw['hoses'], (hose) => ({ ...hose, gauze: false })),
+});
+
 const STEPS: ReadonlyMap<unknown, (raw: Raw) => Raw> = new Map([
   [1, from1],
   [2, from2],
   [3, from3],
   [4, from4],
+  [5, from5],
 ]);
 
 /** A plan of any earlier version as one of the present version; anything else is handed back as it is. */

@@ -48,7 +48,7 @@ describe('reading and writing a plan file', () => {
       for (const end of [ends.a, ends.b]) for (const field of ['adapters', 'standoffMm', 'joint']) delete end[field];
     raw.circuits.forEach((circuit: { axle?: string }) => delete circuit.axle);
     const plan = readPlan(JSON.stringify({ ...raw, version: 1 }));
-    expect(plan).toMatchObject({ version: 5, hoses: [], sizing: null });
+    expect(plan).toMatchObject({ version: 6, hoses: [], sizing: null });
     expect(plan.circuits.map((c) => c.axle)).toEqual(['front', 'rear', null]);
     const { joint } = plan.lines[0]!.ends.a;
     // Joints were not kept before: nothing is claimed of them.
@@ -58,6 +58,19 @@ describe('reading and writing a plan file', () => {
       gannet().lines.map((l) => ({ ...l, clipsMm: [], ends: { a: bare(l.ends.a), b: bare(l.ends.b) } })),
     );
     expect(plan.parts.flatMap((part) => part.ports).every((port) => port.fitting === null)).toBe(true);
+  });
+
+  test('a plan of version 5 is read: what shook a line shakes all of it, and no feed is said to have a gauze', () => {
+    const raw = JSON.parse(readFileSync(join(__dirname, '../../../demo/wheatear.firmline.json'), 'utf8'));
+    for (const line of raw.lines) delete line.shakes;
+    for (const hose of raw.hoses) delete hose.gauze;
+    raw.lines[0].shakeHz = 90;
+    raw.lines[1].shakeHz = null;
+    const plan = readPlan(JSON.stringify({ ...raw, version: 5 }));
+    expect(plan.lines[0]!.shakes).toEqual([{ fromMm: 0, toMm: 100_000, hz: 90 }]);
+    expect(plan.lines[0]).not.toHaveProperty('shakeHz');
+    expect(plan.lines[1]!.shakes).toEqual([]);
+    expect(plan.hoses.every((hose) => !hose.gauze)).toBe(true);
   });
 
   test('every fault is listed by its path', () => {

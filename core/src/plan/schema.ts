@@ -280,6 +280,7 @@ const hoseRun = record({
   motion,
   fixing: oneOf(HOSE_FIXINGS),
   locked: Joi.boolean().required(),
+  gauze: Joi.boolean().required(),
   madeOn: Joi.string()
     .pattern(/^\d{4}-(0[1-9]|1[0-2])$/, 'year and month')
     .allow(null)
@@ -342,7 +343,7 @@ export const planSchema = record({
           inList(record({ fromMm: number(0, 100_000), toMm: number(0, 100_000), kind: oneOf(['heat', 'chafe']) })),
           100,
         ),
-        shakeHz: number(0, 100_000).allow(null),
+        shakes: list(inList(record({ fromMm: number(0, 100_000), toMm: number(0, 100_000), hz: over(100_000) })), 100),
         ticks: list(inList(record({ step: id, digest: id, at: time })), 1000),
       }),
     ),

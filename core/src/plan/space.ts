@@ -152,29 +152,47 @@ function clipView(
   return { atMm, pointMm: at, along, ...best, bracket: best.to !== null && best.gapMm > DIRECT_MM };
 }
 
-/** What shakes a line along its length: its own figure, else by how near the engine it runs. */
-export function shaken(
+/**
+ * What shakes a line hardest from one place along it to another, Hz: what the user set down for its
+ * stretches, and between those the engine's figure where it runs near, else the frame's.
+ */
+export function shakenBy(
   { line, tube }: LineView,
   points: readonly Vec3[],
+  lengthMm: number,
   obstacles: readonly Obstacle[],
-  holding: Holding,
-): readonly Stretch[] {
-  if (line.shakeHz !== null) return [];
-  return obstacles.filter(isEngine).flatMap((engine) => stretchesNear(engine, points, tube.odMm, holding.nearMm, 50));
+  { nearMm, engineHz, frameHz }: Holding,
+): (fromMm: number, toMm: number) => number {
+  const left = stretchesLeft(
+    line.shakes.map(({ fromMm, toMm }): Stretch => [fromMm, toMm]),
+    lengthMm,
+  );
+  const engine = left.length
+    ? obstacles.filter(isEngine).flatMap((one) => stretchesNear(one, points, tube.odMm, nearMm, 50))
+    : [];
+  const by = [
+    ...line.shakes.map(({ fromMm, toMm, hz }) => [fromMm, toMm, hz] as const),
+    ...left.flatMap(([from, to]) => [
+      [from, to, frameHz] as const,
+      ...engine.map(([start, end]) => [Math.max(from, start), Math.min(to, end), engineHz] as const),
+    ]),
+  ];
+  return (fromMm, toMm) =>
+    Math.max(0, ...by.filter(([from, to]) => Math.min(to, toMm) > Math.max(from, fromMm)).map(([, , hz]) => hz));
 }
 
 function spansOf(
   view: LineView,
   lengthMm: number,
-  engine: readonly Stretch[],
-  { frameHz, engineHz, margin, maxSpanMm, endMm }: Holding,
+  hzBetween: (fromMm: number, toMm: number) => number,
+  { margin, maxSpanMm, endMm }: Holding,
 ): SpanView[] {
   const beam = beamOf(view);
   const edges = [0, ...view.line.clipsMm.filter((at) => at > 0 && at < lengthMm), lengthMm];
   return edges.slice(1).map((toMm, i): SpanView => {
     const fromMm = edges[i]!;
     const end = i === 0 || i === edges.length - 2;
-    const excitationHz = view.line.shakeHz ?? (engine.some(([from, to]) => from < toMm && to > fromMm) ? engineHz : frameHz);
+    const excitationHz = hzBetween(fromMm, toMm);
     const mostMm = Math.min(end ? endMm : maxSpanMm, spanForHz(beam, margin * excitationHz));
     return {
       fromMm,
@@ -207,7 +225,7 @@ export function lineSpace(plan: Around, view: LineView): LineSpace | null {
     lengthMm,
     near: nearOf(view, points, lengthMm, obstacles),
     clips: view.line.clipsMm.map((atMm) => clipView(view, points, atMm, holders, holding.reachMm)),
-    spans: spansOf(view, lengthMm, shaken(view, points, obstacles, holding), holding),
+    spans: spansOf(view, lengthMm, shakenBy(view, points, lengthMm, obstacles, holding), holding),
   };
   keepSpace(plan, view, space);
   return space;

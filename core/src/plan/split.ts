@@ -50,7 +50,7 @@ export function splitBy(plan: Plan, { line, nodesMm, nuts }: LineView, index: nu
     ...line,
     ...FRESH_LINE,
     origin: line.origin,
-    shakeHz: line.shakeHz,
+    shakes: line.shakes,
     ticks: [],
     cornersMm: nodesMm.slice(1, index + 1),
     ends: { a: line.ends.a, b: freshEnd(inlet.id, nuts.a.flare, nuts.a.id) },

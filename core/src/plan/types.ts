@@ -12,7 +12,7 @@ import type { ClutchSheet, ParkingSheet, SingleSheet, TrailerSheet } from './she
 import type { Sizing } from './sizing.ts';
 
 export const PLAN_FORMAT = 'firmline-plan';
-export const PLAN_VERSION = 5;
+export const PLAN_VERSION = 6;
 
 /**
  * Where something is and how that is known. `atMm` with `sigmaMm` (one standard deviation per axis)
@@ -130,6 +130,12 @@ export interface Sleeve {
   readonly toMm: number;
   readonly kind: 'heat' | 'chafe';
 }
+/** What shakes a stretch of tube, mm along it from end A. */
+export interface Shake {
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly hz: number;
+}
 /** Bent here, kept from the vehicle, or bought bent. */
 export const LINE_ORIGINS = ['made', 'kept', 'bought'] as const;
 export type LineOrigin = (typeof LINE_ORIGINS)[number];
@@ -147,8 +153,8 @@ export interface Line {
   /** Where clips sit, mm along the finished tube from end A, in order. */
   readonly clipsMm: readonly number[];
   readonly sleeves: readonly Sleeve[];
-  /** What shakes it, where the user knows better than the plan's own limits; null: by place. */
-  readonly shakeHz: number | null;
+  /** Stretches whose shaking the user knows better than the plan's own limits do; elsewhere it goes by place. */
+  readonly shakes: readonly Shake[];
   readonly ticks: readonly Tick[];
 }
 
@@ -183,6 +189,8 @@ export interface Hose {
   readonly fixing: (typeof HOSE_FIXINGS)[number];
   /** A lock nut or a clip holds it there. */
   readonly locked: boolean;
+  /** Of a feed: a gauze keeps dirt of the reservoir out of it. */
+  readonly gauze: boolean;
   /** Year and month on its sleeve; null where it is not made yet or cannot be read. */
   readonly madeOn: string | null;
 }

@@ -12,9 +12,11 @@ import { hoseClass } from './rules/hose-class.ts';
 import { hoseTooLong } from './rules/hose-too-long.ts';
 import { hoseAged } from './rules/hose-aged.ts';
 import { hoseUnjudged } from './rules/hose-unjudged.ts';
+import { feedBare } from './rules/feed-bare.ts';
 import { feedFalls } from './rules/feed-falls.ts';
 import { hosesUnlike } from './rules/hoses-unlike.ts';
 import { benderSize } from './rules/bender-size.ts';
+import { cannotWithdraw } from './rules/cannot-withdraw.ts';
 import { changedAfterMade } from './rules/changed-after-made.ts';
 import { cutUnsure } from './rules/cut-unsure.ts';
 import { endStraightShort } from './rules/end-straight-short.ts';
@@ -172,6 +174,7 @@ const RULES: readonly Rule[] = [
   meshSize,
   frameUnknown,
   hoseReach,
+  cannotWithdraw,
   hoseTaut,
   hoseKinks,
   hoseRubs,
@@ -185,6 +188,7 @@ const RULES: readonly Rule[] = [
   hoseAged,
   hoseUnjudged,
   feedFalls,
+  feedBare,
   hosesUnlike,
   nutSize,
   threadsDiffer,

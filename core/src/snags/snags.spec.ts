@@ -230,6 +230,44 @@ describe('each rule against a plan spoilt for it', () => {
   });
 });
 
+describe('a tube that runs straight from seat to seat', () => {
+  const dunlin = readPlan(readFileSync(join(__dirname, '../../../demo/dunlin.firmline.json'), 'utf8'));
+  /** T4 of so many millimetres: its far port moved along it. */
+  const long = (mm: number): Snag[] => {
+    const { portId } = dunlin.lines.find((line) => line.name === 'T4')!.ends.b;
+    const part = dunlin.parts.find(({ ports }) => ports.some((port) => port.id === portId))!;
+    const moved = part.ports.map((port) =>
+      port.id === portId
+        ? {
+            ...port,
+            known: {
+              ...port.known,
+              how: 'typed' as const,
+              atMm: [2500 + mm, -60, 450] as const,
+              tapes: [],
+              side: 'above' as const,
+            },
+          }
+        : port,
+    );
+    const plan = { ...dunlin, parts: dunlin.parts.map((one) => (one === part ? { ...part, ports: moved } : one)) } as Plan;
+    return inspect(plan).filter((snag) => snag.rule === 'cannot-withdraw' && snag.where === 'T4');
+  };
+  test('cannot be drawn out where it is too short to bow', () => {
+    // The circle itself: over a chord of 850 mm an arc 56.5 mm high is 10 mm longer, to a twentieth.
+    const radius = (425 ** 2 + 56.5 ** 2) / (2 * 56.5);
+    expect(2 * radius * Math.asin(425 / radius)).toBeCloseTo(860, 1);
+    expect(long(850)[0]).toMatchObject({
+      level: 'mind',
+      text: expect.stringMatching(/bow by 56 mm, and 850 mm of it stay bent/) as string,
+    });
+    expect(long(400)).toHaveLength(1);
+  });
+  test('and can where it is long', () => {
+    expect(long(1400)).toEqual([]);
+  });
+});
+
 describe('valves and fluids in a layout with an inline handbrake', () => {
   const drawn = (): Plan =>
     LAYOUTS.find((layout) => layout.id === 'handbrake')!.draw(emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z'));

@@ -52,7 +52,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
     ['hangs-low', [{ edit: 'setCorners', with: { id: 'line-r1', cornersMm: [[500, -335, 445], [720, -335, 300], [2240, -335, 300], [2380, -335, 524], [2640, -335, 524], [2700, -149, 524]] } }], /^mind R1: It hangs 38 mm below the rails/],
     ['span-long', [patch('line-r1', { clipsMm: [150, 378, 605, 1061, 1850, 2427] })], /^mind R1: 789 mm between two clips, 450 mm at most/],
     ['span-long', [patch('line-r1', { clipsMm: [400, 700, 1100, 1500, 1900, 2300] })], /^mind R1: 400 mm from its end A to the nearest clip, 150 mm wanted/],
-    ['span-rings', [patch('line-r1', { shakeHz: 300 })], /rings at \d+ Hz; with 300 Hz about and a margin of 1\.2 it wants \d+ mm or less/],
+    ['span-rings', [patch('line-r1', { shakes: [{ fromMm: 0, toMm: 9000, hz: 300 }] })], /rings at \d+ Hz; with 300 Hz about and a margin of 1\.2 it wants \d+ mm or less/],
     ['clip-loose', [{ edit: 'setCorners', with: { id: 'line-r1', cornersMm: [[500, 300, 445], [720, 0, 600], [2240, 0, 600], [2380, -335, 524], [2640, -335, 524], [2700, -149, 524]] } }], /^mind R1: The clip at \d+ mm has nothing to hold to within 150 mm/],
     ['clips-one-way', [patch('line-r1', { clipsMm: [300, 600, 900, 1200, 1500, 1750] })], /^note R1: All 6 clips stand in one plane/],
     ['high-point', [{ edit: 'setCorners', with: { id: 'line-r1', cornersMm: [[500, -335, 445], [720, -335, 700], [2240, -335, 700], [2380, -335, 524], [2640, -335, 524], [2700, -149, 524]] } }], /^note R1: It stands 176 mm above both its ends, .* brisk flow/],
@@ -168,8 +168,26 @@ describe('clips along the lines of the demo', () => {
     const space = lineSpace(gannet(), r1(gannet()))!;
     expect(space.spans[0]!.excitationHz).toBe(120);
     expect(space.spans.at(-1)!.excitationHz).toBe(60);
-    const shaken = after(gannet(), patch('line-r1', { shakeHz: 20 }));
+    const shaken = after(gannet(), patch('line-r1', { shakes: [{ fromMm: 0, toMm: 9000, hz: 20 }] }));
     expect(lineSpace(shaken, r1(shaken))!.spans.every((span) => span.excitationHz === 20)).toBe(true);
+    // Set down for a stretch alone it counts there, and the hardest of what shakes a span counts for all of it.
+    const part = after(
+      gannet(),
+      patch('line-r1', {
+        shakes: [
+          { fromMm: 0, toMm: 200, hz: 20 },
+          { fromMm: 1500, toMm: 1600, hz: 250 },
+        ],
+      }),
+    );
+    for (const { fromMm, toMm, excitationHz } of lineSpace(part, r1(part))!.spans) {
+      if (fromMm < 1600 && toMm > 1500) expect(excitationHz).toBe(250);
+      else if (toMm <= 200) expect(excitationHz).toBe(20);
+      else expect([60, 120]).toContain(excitationHz);
+    }
+    const held = after(part, patch('line-r1', { clipsMm: holdLine(part, r1(part)) }));
+    for (const span of lineSpace(held, r1(held))!.spans) expect(span.lengthMm).toBeLessThanOrEqual(span.mostMm + 1e-6);
+    expect(holdLine(part, r1(part)).length).toBeGreaterThan(holdLine(gannet(), r1(gannet())).length);
     // A slower shake allows longer spans, as the root of its frequency.
     const beam = { odMm: 4.7625, wallMm: 0.7112, youngGPa: 135, densityKgM3: 8900, fluidKgM3: 1060 };
     expect(spanForHz(beam, 60) / spanForHz(beam, 120)).toBeCloseTo(Math.SQRT2, 9);

@@ -1,6 +1,6 @@
 import { InputError } from '../fault/index.ts';
 import {
-  applyEdit, holdLine, lineSpace, obstaclesOf, toolingOf, viewPlan, type EditCall, type LineView, type Plan, type PlanView,
+  applyEdit, drawnBackMm, holdLine, lineSpace, obstaclesOf, toolingOf, viewPlan, type EditCall, type LineView, type Plan, type PlanView,
 } from '../plan/index.ts'; // prettier-ignore
 import { findWays, type Hooks, type WayEnd } from '../route/index.ts';
 import { tubeBoreMm } from '../stock/index.ts';
@@ -38,7 +38,9 @@ function endOf(view: PlanView, line: LineView, end: 'a' | 'b'): WayEnd {
   return {
     atMm: at,
     direction: port.port.direction,
-    leadMm: Math.ceil(nutLengthMm + Math.max(clampMm, line.bender.shoeMm) + FORMED * line.bender.dieRadiusMm),
+    leadMm: Math.ceil(
+      Math.max(nutLengthMm + Math.max(clampMm, line.bender.shoeMm), drawnBackMm(nutLengthMm)) + FORMED * line.bender.dieRadiusMm,
+    ),
   };
 }
 

@@ -34,6 +34,44 @@ describe('Route among the things of the vehicle', () => {
     expect(at.store.snags().filter((s) => s.rule === 'near-hot')).toHaveLength(1);
   }); // prettier-ignore
 
+  test('clips are typed by their places; one off the tube or no length at all leaves them as they were', async () => {
+    const at = await station(RouteStation, 's9', 'line-r3');
+    const clips = (): readonly number[] => at.store.plan()!.lines.find((l) => l.id === 'line-r3')!.clipsMm;
+    const field = at.one<HTMLInputElement>('#clips-at');
+    await at.type(field, '420, 90; 90');
+    expect(clips()).toEqual([90, 420]);
+    expect(at.texts('[data-test=held]')[0]).toMatch(/^2 clips/);
+    await at.type(field, '90, far');
+    expect(at.texts('#clips-fault')[0]).toContain('"far"');
+    await at.type(field, '90, 5000');
+    expect(at.texts('#clips-fault')[0]).toMatch(/^No clip sits at 5000: the tube runs from 0 to \d+ mm/);
+    expect(clips()).toEqual([90, 420]);
+    await at.type(field, '');
+    expect([clips(), at.texts('#clips-fault')]).toEqual([[], ['']]);
+  });
+
+  test('a sleeve goes where it is hot, a shake over all of it; each figure is kept in order, and either is taken off again', async () => {
+    const at = await station(RouteStation, 's10', 'line-r3');
+    const line = () => at.store.plan()!.lines.find((l) => l.id === 'line-r3')!;
+    await at.click(at.button('Heat sleeve'));
+    const [sleeve] = line().sleeves;
+    expect(sleeve!.toMm - sleeve!.fromMm).toBeLessThan(400);
+    expect(at.store.snags().filter((s) => s.rule === 'near-hot')).toEqual([]);
+    await at.click(at.button('What shakes it'));
+    expect(line().shakes).toEqual([{ fromMm: 0, toMm: expect.any(Number) as number, hz: 120 }]);
+    const fields = () => [...at.root.querySelectorAll<HTMLInputElement>('fl-line-holding fieldset:last-of-type input')];
+    await at.type(fields()[2]!, '200');
+    await at.type(fields()[1]!, '150');
+    expect(line().shakes).toEqual([{ fromMm: 0, toMm: 150, hz: 200 }]);
+    await at.type(fields()[0]!, '300');
+    expect(at.texts('fl-line-holding .fault').join(' ')).toMatch(/149/);
+    expect(line().shakes[0]!.fromMm).toBe(0);
+    for (const name of ['Shaken at', 'Heat sleeve'])
+      await at.click([...at.root.querySelectorAll('button')].find((b) => b.getAttribute('aria-label')?.startsWith(`Take off: ${name}`))!);
+    expect([line().shakes, line().sleeves]).toEqual([[], []]);
+    expect(at.store.snags().filter((s) => s.rule === 'near-hot')).toHaveLength(1);
+  }); // prettier-ignore
+
   test('clips are placed, ends swapped and a union put in, each at one stroke', async () => {
     const at = await station(RouteStation, 's4', 'line-f3');
     await at.click(at.button('Place clips'));

@@ -14,6 +14,7 @@ import { Ribbon } from '../../shell/ribbon';
 import { HosesPage } from './hoses/hoses-page';
 import { FindWay } from './find-way';
 import { LineFiles } from './line-files';
+import { LineHolding } from './line-holding';
 import { LineForm } from './line-form';
 import { LineTools } from './line-tools';
 import { MoveLine } from './move-line';
@@ -30,6 +31,7 @@ import { MoveList } from './move-list';
     FindWay,
     HosesPage,
     LineTools,
+    LineHolding,
     LineFiles,
     MoveList,
     MoveLine,
@@ -134,6 +136,7 @@ import { MoveList } from './move-list';
           <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label="Moves, tools and files of the line">
             @defer (when store.settled()) {
               <fl-line-tools [view]="view" />
+              <fl-line-holding [view]="view" />
               <fl-line-files />
             }
             <fl-move-list class="block px-3" [view]="view" />

@@ -1,5 +1,5 @@
 import { gapTo, type Obstacle } from '../../frame/index.ts';
-import { obstaclesOf, toolingOf } from '../../plan/index.ts';
+import { drawnBackMm, obstaclesOf, toolingOf } from '../../plan/index.ts';
 import { addScaled, rotate, squareTo, unit, type Vec3 } from '../../vec/index.ts';
 import { ENDS, cornerAt, eachSpace, endName, lengthWords, onLine, type Snag } from '../snag.ts';
 
@@ -7,9 +7,6 @@ import { ENDS, cornerAt, eachSpace, endName, lengthWords, onLine, type Snag } fr
 const WRENCH_MM = 120;
 const HANDLE_MM = 6;
 const STEP_DEG = 30;
-/** Room to draw a nut back behind its own length. Common practice. */
-const DRAW_MM = 10;
-
 /** Whether a wrench on a nut has two neighbouring places round it. */
 function swings(nut: Vec3, along: Vec3, obstacles: readonly Obstacle[]): boolean {
   const arm = squareTo(along);
@@ -45,7 +42,7 @@ export const wrenchRoom = eachSpace((line, space, view) => {
           `No room to swing a wrench: no two places ${STEP_DEG}° apart are clear for ${lengthWords(view).full(WRENCH_MM)} round its nut.`,
         ),
       ];
-    const back = [addScaled(points[0]!, along, nutMm), addScaled(points[0]!, along, nutMm * 2 + DRAW_MM)] as const;
+    const back = [addScaled(points[0]!, along, nutMm), addScaled(points[0]!, along, drawnBackMm(nutMm))] as const;
     const blocked = near.find((o) => (gapTo(o, ...back, HANDLE_MM)?.distanceMm ?? Infinity) < HANDLE_MM);
     return blocked ? [snag(`No room to draw its nut back: ${blocked.thing.name} is in the way.`)] : [];
   });

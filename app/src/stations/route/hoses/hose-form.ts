@@ -1,7 +1,7 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Thing } from '@firm-line/core/frame';
-import type { Motion } from '@firm-line/core/hose';
+import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/hose';
 import { freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
 import { HOSE_FITTINGS, HOSES } from '@firm-line/core/stock';
 import type { Vec3 } from '@firm-line/core/vec';
@@ -21,6 +21,8 @@ const END: HoseEnd = {
   fittingId: 'straight-swivel',
   turnDeg: 0,
 };
+type Steer = NonNullable<Motion['steer']>;
+type Lean = ReturnType<typeof kingpinLean>;
 const AXES = ['x, aft', 'y, right', 'z, up'] as const;
 const WAYS: readonly (readonly [string, Vec3])[] = [['forward', [-1, 0, 0]], ['aft', [1, 0, 0]], ['left', [0, -1, 0]], ['right', [0, 1, 0]], ['down', [0, 0, -1]], ['up', [0, 0, 1]]]; // prettier-ignore
 /** How far inboard of a wheel its arm swings, as a share of the way to the middle. A guess to begin with. */
@@ -135,6 +137,9 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
               </select>
             </div>
             <label class="flex min-h-12 items-center gap-2 self-end"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.locked" (change)="set({ locked: $any($event.target).checked })" />lock nut or clip on</label>
+            @if (hose.service === 'feed') {
+              <label class="flex min-h-12 items-center gap-2 self-end"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.gauze" (change)="set({ gauze: $any($event.target).checked })" />gauze in its reservoir</label>
+            }
             <fieldset class="rounded-lg border border-rule p-3 sm:col-span-4">
               <legend class="px-1 font-semibold">How end B moves</legend>
               <div class="grid grid-cols-2 gap-2 sm:grid-cols-6">
@@ -175,6 +180,8 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
                     @for (axis of [0, 1, 2]; track axis) {
                       <fl-length-field [label]="'Kingpin at ' + axes[axis]![0]" [valueMm]="steer.aboutMm[axis]!" (changed)="setMotion({ steer: { aboutMm: put(steer.aboutMm, axis, $event), axis: steer.axis, lockDeg: steer.lockDeg } })" />
                     }
+                    <fl-number-field label="Top leans back, °" [least]="-45" [most]="45" [value]="round(lean(steer).backDeg)" (changed)="setLean({ backDeg: $event })" />
+                    <fl-number-field label="Top leans in, °" [least]="-45" [most]="45" [value]="round(lean(steer).inwardDeg)" (changed)="setLean({ inwardDeg: $event })" />
                   }
                   <fl-length-field label="Caliper slides by" [leastMm]="0" [mostMm]="200" [valueMm]="hose.motion.floatMm" (changed)="setMotion({ floatMm: $event })" />
                 }
@@ -224,7 +231,7 @@ export class HoseForm {
     this.open(true, {
       id: freshId(plan, 'hose'), name, title: '', circuitId: plan.circuits[0]!.id, stockId: 'ptfe-3', service: 'pressure',
       ends: { a: { ...END, fittingId: 'bulkhead' }, b: { ...END, atMm: [200, 0, -100], direction: [0, 0, 1], fittingId: 'banjo' } },
-      orderMm: 400, motion: STILL, fixing: 'bracket', locked: true, madeOn: null,
+      orderMm: 400, motion: STILL, fixing: 'bracket', locked: true, gauze: false, madeOn: null,
     }); // prettier-ignore
   }
   openOn(hose: Hose): void {
@@ -262,6 +269,17 @@ export class HoseForm {
   protected setSteers(steers: boolean): void {
     const { measuredAtMm } = this.draft()!.motion;
     this.setMotion({ steer: steers ? { aboutMm: measuredAtMm, axis: [0, 0, 1], lockDeg: [-30, 30] } : null });
+  }
+  protected lean({ axis, aboutMm }: Steer): Lean {
+    return kingpinLean(axis, aboutMm[1]);
+  }
+  protected setLean(to: Partial<Lean>): void {
+    const steer = this.draft()!.motion.steer!;
+    const { backDeg, inwardDeg } = { ...this.lean(steer), ...to };
+    this.setMotion({ steer: { ...steer, axis: kingpinAxis(backDeg, inwardDeg, steer.aboutMm[1]) } });
+  }
+  protected round(deg: number): number {
+    return Math.round(deg * 100) / 100;
   }
   protected moveWith(id: string): void {
     const thing = this.movers().find((one) => one.id === id);

@@ -1,0 +1,146 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { lineSpace, type Line, type LineView } from '@firm-line/core/plan';
+import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/units';
+import { LengthField } from '../../kit/length-field';
+import { NumberField } from '../../kit/number-field';
+import { PlanStore } from '../../plan/plan-store';
+
+const SLEEVES = { heat: 'Heat sleeve', chafe: 'Chafe sleeve' } as const;
+/** A stretch along the line: where it runs, what it is called, and how the line is written with it changed or without it. */
+interface Row {
+  readonly list: 'sleeves' | 'shakes';
+  readonly index: number;
+  readonly name: string;
+  readonly fromMm: number;
+  readonly toMm: number;
+  readonly hz: number | null;
+}
+
+/** Where the chosen line is clipped, sleeved and shaken, figure by figure along it from end A. */
+@Component({
+  selector: 'fl-line-holding',
+  imports: [LengthField, NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <details class="border-b border-rule px-4 py-1" data-test="line-holding">
+      <summary class="flex min-h-11 items-center font-semibold">Clips, sleeves, shaking…</summary>
+      <p class="text-sm text-ink-soft">
+        Places are measured along the bent tube from end A; it is {{ full(lengthMm()) }} long. What shakes it and is not set down
+        here goes by place: {{ holding().engineHz }} Hz near the engine, {{ holding().frameHz }} Hz elsewhere.
+      </p>
+      <label class="label mt-1 block" for="clips-at">Clips at</label>
+      <input
+        id="clips-at"
+        class="field-mono w-full"
+        autocomplete="off"
+        placeholder="none: 150, 450, 900"
+        [value]="clips()"
+        [attr.aria-invalid]="fault() ? true : null"
+        aria-describedby="clips-fault"
+        (change)="setClips($any($event.target).value)"
+      />
+      <p class="fault" id="clips-fault" role="alert">{{ fault() }}</p>
+      @for (row of rows(); track row.list + row.index) {
+        <fieldset class="mt-1 flex flex-wrap items-end gap-2 border-t border-rule py-2">
+          <legend class="label pr-2">{{ row.name }}</legend>
+          <fl-length-field
+            class="w-20"
+            label="From"
+            [leastMm]="0"
+            [mostMm]="row.toMm - 1"
+            [valueMm]="row.fromMm"
+            (changed)="change(row, { fromMm: $event })"
+          />
+          <fl-length-field
+            class="w-20"
+            label="To"
+            [leastMm]="row.fromMm + 1"
+            [valueMm]="row.toMm"
+            (changed)="change(row, { toMm: $event })"
+          />
+          @if (row.hz !== null) {
+            <fl-number-field
+              class="w-20"
+              label="Hz"
+              [least]="1"
+              [most]="100000"
+              [value]="row.hz"
+              (changed)="change(row, { hz: $event })"
+            />
+          }
+          <button
+            type="button"
+            class="btn px-3"
+            [attr.aria-label]="'Take off: ' + row.name + ' from ' + full(row.fromMm)"
+            (click)="change(row, null)"
+          >
+            Off
+          </button>
+        </fieldset>
+      }
+      <div class="flex flex-wrap gap-2 py-2">
+        <button type="button" class="btn px-3" (click)="sleeve('heat')">Heat sleeve</button>
+        <button type="button" class="btn px-3" (click)="sleeve('chafe')">Chafe sleeve</button>
+        <button type="button" class="btn px-3" (click)="shake()">What shakes it</button>
+      </div>
+    </details>
+  `,
+})
+export class LineHolding {
+  private readonly store = inject(PlanStore);
+  readonly view = input.required<LineView>();
+  protected readonly fault = signal('');
+  protected readonly holding = computed(() => this.store.plan()!.holding);
+  private readonly space = computed(() => lineSpace(this.store.plan()!, this.view()));
+  protected readonly lengthMm = computed(() => this.space()?.lengthMm ?? 0);
+  protected readonly clips = computed(() =>
+    this.view()
+      .line.clipsMm.map((at) => formatLength(at, this.store.units()))
+      .join(', '),
+  );
+  protected readonly rows = computed((): readonly Row[] => {
+    const { sleeves, shakes } = this.view().line;
+    return [
+      ...sleeves.map((one, index) => ({ ...one, list: 'sleeves' as const, index, name: SLEEVES[one.kind], hz: null })),
+      ...shakes.map((one, index) => ({ ...one, list: 'shakes' as const, index, name: 'Shaken at' })),
+    ];
+  });
+  protected full(mm: number): string {
+    return formatLengthUnit(mm, this.store.units());
+  }
+
+  /** Every place as it is typed, in any order; one that cannot be read or lies off the tube leaves all as it was. */
+  protected setClips(text: string): void {
+    const clipsMm: number[] = [];
+    for (const word of text.split(/[,;]+|\s{2,}/).filter((one) => one.trim())) {
+      const read = parseLength(word.trim(), this.store.units());
+      if (!read.ok) return this.fault.set(read.message);
+      if (!(read.value > 0 && read.value < this.lengthMm()))
+        return this.fault.set(`No clip sits at ${word.trim()}: the tube runs from 0 to ${this.full(this.lengthMm())}.`);
+      clipsMm.push(read.value);
+    }
+    this.fault.set('');
+    this.patch({ clipsMm: [...new Set(clipsMm)].sort((a, b) => a - b) });
+  }
+
+  /** A sleeve where the line comes too near to something it would help against, else over all of it. */
+  protected sleeve(kind: 'heat' | 'chafe'): void {
+    const near = this.space()?.near.find(({ stretchMm, thing }) => stretchMm && (thing.nature === 'hot') === (kind === 'heat'));
+    const [from, to] = near?.stretchMm ?? [0, this.lengthMm()];
+    this.patch({ sleeves: [...this.view().line.sleeves, { fromMm: Math.floor(from), toMm: Math.ceil(to), kind }] });
+  }
+  protected shake(): void {
+    const toMm = Math.ceil(this.lengthMm());
+    this.patch({ shakes: [...this.view().line.shakes, { fromMm: 0, toMm, hz: this.holding().engineHz }] });
+  }
+  /** A row with other figures; taken off where there are none. */
+  protected change({ list, index }: Row, to: Partial<Pick<Row, 'fromMm' | 'toMm'>> & { hz?: number } | null): void {
+    const changed = <T>(all: readonly T[]): T[] => all.flatMap((one, i) => (i !== index ? [one] : to ? [{ ...one, ...to }] : []));
+    const { sleeves, shakes } = this.view().line;
+    this.patch(list === 'sleeves' ? { sleeves: changed(sleeves) } : { shakes: changed(shakes) });
+  } // prettier-ignore
+  private patch(patch: Partial<Line>): void {
+    this.store.apply({ edit: 'changeLine', with: { id: this.view().line.id, patch } });
+  }
+}
