@@ -4,20 +4,22 @@ import {
 } from '@angular/core'; // prettier-ignore
 import { figure } from '@firm-line/core/fault';
 import type { Thing } from '@firm-line/core/frame';
-import { lineSpace, lineView, snapPlace, snapsFor, type LineView, type Snaps } from '@firm-line/core/plan';
+import { lineSpace, lineView, snapPlace, snapsFor, type Line, type LineView, type Snaps } from '@firm-line/core/plan';
 import { polyline } from '@firm-line/core/tube';
 import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { hostSize } from '../kit/element-size';
-import { nearest, toPolyline } from '../kit/flat-picking';
+import { nearest, onPolyline } from '../kit/flat-picking';
 import { LengthField } from '../kit/length-field';
 import { PlanStore } from '../plan/plan-store';
 import { Selection } from '../plan/selection';
 import { DraggedLine } from '../workers/dragged-line';
+import { PickedBox } from './picked-box';
+import { pickedAt, type Picked } from './picked';
 import type { HoseShown, Look, Stage } from './stage';
 
 /** How near a tap must be to mean something, px: a gloved finger's. */
-const REACH = { corner: 22, port: 14, line: 16 };
+const REACH = { corner: 22, port: 14, clip: 12, line: 16 };
 /** Snaps draw from this far, px. */
 const SNAP_PX = 8;
 const LOOKS: readonly (readonly [Look, string])[] = [
@@ -52,7 +54,7 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
 /** The vehicle with its lines in space: orbit, look from a side, pick, and drag corners of the chosen line. */
 @Component({
   selector: 'fl-space-view',
-  imports: [LengthField],
+  imports: [LengthField, PickedBox],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'relative block overflow-hidden' },
   template: `
@@ -85,6 +87,14 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
       <button type="button" class="btn absolute top-3 left-3 bg-sheet" data-test="port-box" (click)="portPicked.emit(one.id)">
         {{ one.name }}: see it in Measure
       </button>
+    } @else if (picked(); as one) {
+      <fl-picked-box
+        class="absolute top-3 right-3 left-3"
+        [view]="view()"
+        [picked]="one"
+        data-test="picked-box"
+        (put)="putIn($event)"
+      />
     } @else if (corner(); as at) {
       <section
         class="card absolute top-3 right-3 left-3 flex flex-wrap items-end gap-x-4 gap-y-1 px-3 py-2"
@@ -173,6 +183,12 @@ export class SpaceView {
   protected readonly look = signal<Look>('around');
   /** The port that was tapped last. */
   protected readonly port = signal<{ id: string; name: string } | null>(null);
+  /** What of the chosen line was tapped last, while that line stands as it did. */
+  protected readonly picked = computed(() => {
+    const last = this.pickedLast();
+    return last && last.line === this.view().line && !this.fixed() ? last.picked : null;
+  });
+  private readonly pickedLast = signal<{ readonly line: Line; readonly picked: Picked } | null>(null);
   protected readonly drag = signal<Drag | null>(null);
   protected readonly snapWords = signal('');
   /** Compared by what they say: drawing a picture that moves no name must not have the page gone through again. */
@@ -323,6 +339,7 @@ export class SpaceView {
     const [x, y] = this.point(event);
     this.pressed = [x, y];
     this.port.set(null);
+    this.pickedLast.set(null);
     const node = this.fixed() ? null : this.cornerUnder(x, y);
     if (node === null) return;
     this.selection.chooseNode(node);
@@ -391,27 +408,37 @@ export class SpaceView {
     this.place(node, this.view().nodesMm[node]!.map((v, i) => (i === axis ? mm : v)) as unknown as Vec3);
   }
 
-  /** A tap that is no drag: a port says its name and leads to Measure, another line is chosen; the air lets the corner go. */
+  /** A tap that is no drag: a port says its name and leads to Measure, a clip or a straight says what it is, another line is chosen; the air lets the corner go. */
   private pick(x: number, y: number): void {
     const stage = this.stage()!;
-    const ports = [...this.store.view()!.ports.values()].filter(({ port }) => port.role !== 'bleeder');
-    const port = nearest(ports, REACH.port, ({ fixed }) => {
-      const seen = stage.at(fixed.atMm);
+    const off = (at: Vec3): number => {
+      const seen = stage.at(at);
       return seen ? Math.hypot(seen.x - x, seen.y - y) : Infinity;
-    });
+    };
+    const ports = [...this.store.view()!.ports.values()].filter(({ port }) => port.role !== 'bleeder');
+    const port = nearest(ports, REACH.port, ({ fixed }) => off(fixed.atMm));
     this.port.set(port && { id: port.port.id, name: `${port.part.name}, ${port.port.name}` });
     if (port) return;
-    const line = nearest(this.store.view()!.lines, REACH.line, (view) => {
+    const clip = nearest(this.space()?.clips ?? [], REACH.clip, ({ pointMm }) => off(pointMm));
+    if (clip) return this.choosePicked({ kind: 'clip', index: this.space()!.clips.indexOf(clip) });
+    const touched = this.store.view()!.lines.flatMap((view) => {
       const seen = this.tube(view).points.map((p) => stage.at(p));
-      return seen.length > 1 && seen.every((p) => p)
-        ? toPolyline(
-            [x, y],
-            seen.map((p) => [p!.x, p!.y] as const),
-          )
-        : Infinity;
+      return seen.length > 1 && seen.every((p) => p) ? [{ view, ...onPolyline([x, y], seen.map((p) => [p!.x, p!.y] as const)) }] : []; // prettier-ignore
     });
+    const line = nearest(touched, REACH.line, ({ px }) => px);
     if (!line) return this.selection.chooseNode(null);
-    if (line.line.id !== this.view().line.id) this.selection.chooseLine(line.line.id);
+    if (line.view.line.id !== this.view().line.id) return this.selection.chooseLine(line.view.line.id);
+    const picked = pickedAt(this.store.plan()!, line.view, line.piece, line.share);
+    if (picked?.kind === 'bend') return this.selection.chooseNode(picked.node);
+    this.choosePicked(picked);
+  }
+  private choosePicked(picked: Picked | null): void {
+    this.selection.chooseNode(null);
+    this.pickedLast.set(picked && { line: this.view().line, picked });
+  }
+  protected putIn(node: number | null): void {
+    this.pickedLast.set(null);
+    this.selection.chooseNode(node);
   }
 
   protected mm(mm: number): string {
