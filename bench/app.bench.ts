@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import type { ElementHandle } from 'puppeteer-core';
 import { writePlan } from '../core/src/plan/index.ts';
-import { launch, openPlan, ROOT, serve, settled, watch } from '../e2e/browser.ts';
+import { handleAt, launch, openPlan, ROOT, serve, settled, watch } from '../e2e/browser.ts';
 import { openHoses } from '../e2e/hoses.ts';
 import { bigPlan, middleMs, percentile } from './lines.ts';
 import { bumpySheet } from './space.bench.ts';
@@ -189,18 +189,7 @@ export async function benchDrag(frames = 120): Promise<void> {
     await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5', { timeout: 60_000 });
     await page.evaluate('[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "From above").click()');
     await new Promise((done) => setTimeout(done, 1500));
-    const box = (await (await page.$('[data-test=space]'))!.boundingBox())!;
-    let grip: { x: number; y: number } | null = null;
-    for (let y = 0.55; y < 0.95 && !grip; y += 0.02)
-      for (let x = 0.5; x < 0.9 && !grip; x += 0.015) {
-        await page.mouse.click(box.x + box.width * x, box.y + box.height * y);
-        await page.evaluate(FRAME);
-        const head = await page.evaluate('document.querySelector("[data-test=corner-box] h2")?.textContent.trim() ?? ""');
-        const line = await page.evaluate('document.querySelector("fl-route-station h2")?.textContent.trim()');
-        if (head === 'Corner 3' && line === 'R1.0') grip = { x: box.x + box.width * x, y: box.y + box.height * y };
-        else if (line !== 'R1.0') await page.click('[data-line="line-r1~0"]');
-      }
-    if (!grip) throw new Error('No corner of R1 was found on the canvas.');
+    const grip = await handleAt(page, 2);
     await page.mouse.move(grip.x, grip.y);
     await page.mouse.down();
     const cdp = await page.createCDPSession();

@@ -111,3 +111,13 @@ export function withBrowser(each: 'file' | 'spec' = 'file'): { readonly server: 
   });
   return held;
 }
+
+/** Where a handle of the scene lies on the page, px: a corner of the chosen line by its order, or a hose's bracket. */
+export async function handleAt(page: Page, index: number): Promise<{ x: number; y: number }> {
+  await page.waitForFunction((i) => document.querySelector<HTMLElement>('[data-test=space]')?.dataset['handles']?.split(' ')[i]?.includes(','), { timeout: 60_000 }, index); // prettier-ignore
+  return page.$eval('[data-test=space]', (canvas, i) => {
+    const { x, y } = canvas.getBoundingClientRect();
+    const [left, top] = (canvas as HTMLElement).dataset['handles']!.split(' ')[i]!.split(',').map(Number);
+    return { x: x + left!, y: y + top! };
+  }, index); // prettier-ignore
+}

@@ -1,4 +1,4 @@
-import { openPlan, settled, watch, withBrowser } from './browser';
+import { handleAt, openPlan, settled, watch, withBrowser } from './browser';
 import { openHoses } from './hoses';
 import { pressNamed, textOf, waitText } from './keyboard';
 
@@ -24,6 +24,33 @@ describe('Hoses in the browser', () => {
     await openHoses(page);
     await page.click('[data-hose=hose-fr]');
     expect(await textOf(page, '[data-test=hose-order-length]')).toBe('330 mm');
+    expect(complaints).toEqual([]);
+    await page.close();
+  });
+
+  test('its bracket is dragged along the rail: the verdicts follow, and undo puts it back', async () => {
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url, 'wheatear', 'route');
+    await openHoses(page);
+    const cells = (): Promise<string> => textOf(page, '[data-test=hose-cells]');
+    const before = await cells();
+    expect(before).not.toMatch(/kinks|reach/);
+    // The picture is brought to the hose first.
+    await new Promise((done) => setTimeout(done, 1000));
+    const { x, y } = await handleAt(page, 0);
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 100, y - 25, { steps: 4 });
+    await waitText(page, '[data-test=hose-cells]', 'does not reach');
+    await page.mouse.up();
+    await settled(page);
+    expect(await cells()).toMatch(/does not reach/);
+    await pressNamed(page, 'Undo');
+    await page.waitForFunction(
+      (was) => document.querySelector('[data-test=hose-cells]')!.textContent!.trim() === was,
+      {},
+      before,
+    );
     expect(complaints).toEqual([]);
     await page.close();
   });

@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { openPlan, settled, watch, withBrowser } from './browser';
+import { handleAt, openPlan, settled, watch, withBrowser } from './browser';
 import { pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
@@ -35,19 +35,17 @@ describe('Route in space', () => {
     await pressNamed(page, 'From above');
     await page.waitForFunction(() => document.querySelector('button[aria-pressed=true]')?.textContent?.trim() === 'From above');
     const before = await moves(page);
-    // Corner 3 by its place on the canvas: found by a tap on each spot along the line until its box shows.
-    const box = (await (await page.$('[data-test=space]'))!.boundingBox())!;
-    let grip: { x: number; y: number } | null = null;
-    for (let x = 0.55; x < 0.85 && !grip; x += 0.012) {
-      const at = { x: box.x + box.width * x, y: box.y + box.height * 0.72 };
-      await page.mouse.click(at.x, at.y);
-      const head = await page.$eval('[data-test=corner-box] h2', (h) => h.textContent!.trim()).catch(() => '');
-      if (head === 'Corner 3') grip = at;
-    }
-    expect(grip).not.toBeNull();
-    await page.mouse.move(grip!.x, grip!.y);
+    const grip = await handleAt(page, 2);
+    // A tap on the straight before it says what that is, and puts a clip there.
+    await page.mouse.click(grip.x - 55, grip.y);
+    await waitText(page, '[data-test=picked-box]', 'From corner 2 to corner 3');
+    const clips = await page.$$eval('[data-test=strip-clip]', (all) => all.length);
+    await pressNamed(page, 'Clip here');
+    await page.waitForFunction((n) => document.querySelectorAll('[data-test=strip-clip]').length === n + 1, {}, clips);
+    await pressNamed(page, 'Undo');
+    await page.mouse.move(grip.x, grip.y);
     await page.mouse.down();
-    await page.mouse.move(grip!.x - 30, grip!.y, { steps: 6 });
+    await page.mouse.move(grip.x - 30, grip.y, { steps: 6 });
     // The picture follows once the worker has measured the line.
     const value = (move: number): string => `document.querySelectorAll('[data-test=move]')[${move}].value`;
     await page.waitForFunction(`${value(2)} !== ${JSON.stringify(before[2])}`);

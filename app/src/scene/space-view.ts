@@ -39,7 +39,8 @@ const idle = (): Promise<void> => new Promise((done) => requestIdleCallback(() =
 interface Drag {
   readonly node: number;
   readonly start: Vec3;
-  readonly snaps: Snaps;
+  /** What its place is drawn to; null where it is for others to say where it may go. */
+  readonly snaps: Snaps | null;
   readonly grip: Vec3;
 }
 
@@ -168,6 +169,10 @@ export class SpaceView {
   readonly focus = input<readonly Vec3[] | null>(null);
   /** Corners of the line are not to be had while hoses are looked at. */
   readonly fixed = input(false);
+  /** A place that can be taken hold of while hoses are looked at; where it is dragged to, and that it was let go. */
+  readonly grip = input<Vec3 | null>(null);
+  readonly gripMoved = output<Vec3>();
+  readonly gripLeft = output();
   /** Something moves by itself: pictures are to follow one another quickly. */
   readonly moving = input(false);
   /** Something else needs the room: no buttons to look from a side. */
@@ -265,8 +270,8 @@ export class SpaceView {
         view.nodesMm.length > 1
           ? {
               ...this.tube(view),
-              corners: this.fixed() ? [] : view.nodesMm.slice(1, -1),
-              corner: this.selection.node(),
+              corners: this.handles(),
+              corner: this.fixed() ? null : this.selection.node(),
               clips: (space?.clips ?? []).map((clip) => clip.pointMm),
               gaps: tooNear.map((near) => [near.onLine, near.onThing] as const),
             }
@@ -289,6 +294,13 @@ export class SpaceView {
     });
   }
 
+  /** What can be taken hold of: the corners of the chosen line, or the place that is given while hoses are looked at. */
+  private readonly handles = computed((): readonly Vec3[] => {
+    if (!this.fixed()) return this.view().nodesMm.slice(1, -1);
+    const grip = this.grip();
+    return grip ? [grip] : [];
+  });
+
   private tube(line: LineView): { points: readonly Vec3[]; radiusMm: number; ink: string } {
     const points = line.pieces.length ? polyline(line.pieces, 10) : line.nodesMm;
     return { points, radiusMm: line.tube.odMm / 2, ink: this.store.view()!.circuits.get(line.line.circuitId)!.ink };
@@ -309,7 +321,13 @@ export class SpaceView {
   private placeNames(): void {
     const [stage, view] = [this.stage(), this.view()];
     if (!stage) return;
-    this.canvas().nativeElement.dataset['calls'] = String(stage.calls);
+    const { dataset } = this.canvas().nativeElement;
+    dataset['calls'] = String(stage.calls);
+    // Where its handles lie, for whoever drives the page.
+    dataset['handles'] = this.handles()
+      .map((at) => stage.at(at))
+      .map((seen) => (seen ? `${Math.round(seen.x)},${Math.round(seen.y)}` : '-'))
+      .join(' ');
     const ends = (this.fixed() ? [] : [view.ports.a, view.ports.b]).flatMap((port) => {
       const at = port && stage.at(port.fixed.atMm);
       return at ? [{ text: port.part.name, x: Math.min(at.x + 10, this.size().width - 130), y: at.y - 14 }] : [];
@@ -324,9 +342,7 @@ export class SpaceView {
   /** The corner of the chosen line under the pointer. */
   private cornerUnder(x: number, y: number): number | null {
     const stage = this.stage()!;
-    const corners = this.view()
-      .nodesMm.slice(1, -1)
-      .map((at, i) => ({ node: i + 1, seen: stage.at(at) }));
+    const corners = this.handles().map((at, i) => ({ node: i + 1, seen: stage.at(at) }));
     return nearest(corners, REACH.corner, ({ seen }) => (seen ? Math.hypot(seen.x - x, seen.y - y) : Infinity))?.node ?? null;
   }
 
@@ -340,14 +356,15 @@ export class SpaceView {
     this.pressed = [x, y];
     this.port.set(null);
     this.pickedLast.set(null);
-    const node = this.fixed() ? null : this.cornerUnder(x, y);
+    const node = this.cornerUnder(x, y);
     if (node === null) return;
-    this.selection.chooseNode(node);
-    const start = this.view().nodesMm[node]!;
+    if (!this.fixed()) this.selection.chooseNode(node);
+    const start = this.handles()[node - 1]!;
     const grip = stage.under(x, y, start);
     if (!grip) return;
     stage.controls.enabled = false;
     this.canvas().nativeElement.setPointerCapture(event.pointerId);
+    if (this.fixed()) return this.drag.set({ node, start, grip, snaps: null });
     const { plan, lines } = this.store.view()!;
     this.snapWords.set('');
     this.drag.set({ node, start, grip, snaps: snapsFor(plan, this.view(), node, lines) });
@@ -366,9 +383,10 @@ export class SpaceView {
     const axis = event.shiftKey ? by.map(Math.abs).indexOf(Math.max(...by.map(Math.abs))) : this.along();
     const free = [0, 1, 2].map((i) => i !== stage.depthAxis && (axis === null || axis === i)) as [boolean, boolean, boolean];
     if (Math.hypot(...by) < 1e-9) return;
+    const wanted = drag.start.map((v, i) => (free[i] ? v + by[i]! : v)) as unknown as Vec3;
+    if (!drag.snaps) return this.gripMoved.emit(wanted);
     const near = stage.under(x + SNAP_PX, y, drag.start);
     const reachMm = near ? Math.hypot(...near.map((v, i) => v - under[i]!)) : 5;
-    const wanted = drag.start.map((v, i) => (free[i] ? v + by[i]! : v)) as unknown as Vec3;
     const { at, what } = snapPlace(wanted, free, drag.snaps, reachMm);
     this.snapWords.set(what.filter(Boolean).join('; '));
     const line = this.view().line;
@@ -384,6 +402,7 @@ export class SpaceView {
     if (drag) {
       const at = this.wanted;
       this.letGo();
+      if (!drag.snaps) return this.gripLeft.emit();
       if (at.some((v, i) => v !== drag.start[i])) this.place(drag.node, at);
       return;
     }

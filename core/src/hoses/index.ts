@@ -23,3 +23,4 @@ export {
 export { bracketPlaces, type BracketPlace } from './bracket.ts';
 export { envelopeOfHose } from './envelope.ts';
 export { hoseOrder } from './order.ts';
+export { slideAlong, slideTo } from './slide.ts';

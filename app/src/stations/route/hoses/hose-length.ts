@@ -70,7 +70,7 @@ const SLIDE_MM = 200;
       </ol>
     }
     @if (slides()) {
-      <label class="label mt-3 block" for="hose-slide">Slide the bracket along the vehicle: <span class="font-mono">{{ slid() > 0 ? '+' : '' }}{{ bare(slid()) }}</span></label>
+      <label class="label mt-3 block" for="hose-slide">Slide the bracket along its rail, or drag it in the picture: <span class="font-mono">{{ slid() > 0 ? '+' : '' }}{{ bare(slid()) }}</span></label>
       <input id="hose-slide" type="range" class="h-12 w-full accent-fluid" [min]="-slideMm" [max]="slideMm" step="5" [value]="slid()" (input)="slide(+$any($event.target).value)" (change)="slideDone()" />
     } @else {
       <p class="mt-3 text-sm text-ink-soft">End A stands at a port that tapes fix: its place is measured, not chosen.</p>

@@ -1,5 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, output, signal, viewChild } from '@angular/core';
-import { clampAt, hoseOrder, hoseView, posedThing, type HoseState, type HoseView } from '@firm-line/core/hoses';
+import {
+  clampAt,
+  hoseOrder,
+  hoseView,
+  ORDER_STEP_MM,
+  posedThing,
+  slideAlong,
+  slideTo,
+  type HoseState,
+  type HoseView,
+} from '@firm-line/core/hoses';
 import { judge, mover, RIDE, type Pose, type Settled } from '@firm-line/core/hose';
 import type { Hose } from '@firm-line/core/plan';
 import { formatLength } from '@firm-line/core/units';
@@ -15,7 +25,7 @@ import { HoseLength } from './hose-length';
 import { HoseScrub } from './hose-scrub';
 import { HoseSheet } from './hose-sheet';
 import { HoseStrip } from './hose-strip';
-import { endAt, moveEnd } from './move-end';
+import { endAt, endMoves, moveEnd } from './move-end';
 import { VERDICT_WORDS } from './hose-words';
 
 /** What moves near the end is shown as it stands: within this of it, mm. */
@@ -47,7 +57,7 @@ const NEAR_MM = 700;
       <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
         @if (selection.line() && hasSpace()) {
           <fl-space-view class="flex-1" [view]="selection.line()!" [fixed]="true"
-            [moving]="playing()" [hoses]="shown()" [focus]="focus()" (failed)="hasSpace.set(false)" />
+            [moving]="playing()" [hoses]="shown()" [focus]="focus()" [grip]="grip()" (gripMoved)="drag($event)" (gripLeft)="drop()" (failed)="hasSpace.set(false)" />
         } @else {
           <p class="m-auto max-w-md p-6 text-center" role="status">
             {{ hasSpace() ? 'The vehicle is drawn once the plan has a line.' : 'This browser draws no space (WebGL is missing or off): strip, cells and figures say the same.' }}
@@ -212,17 +222,37 @@ export class HosesPage {
     this.store.apply({ edit: 'changeHose', with: { id, patch: { orderMm } } });
     this.trial.set(null);
   }
+  /** Where its bracket can be taken hold of in the scene; null where tapes fix it. */
+  protected readonly grip = computed(() => {
+    const hose = this.selection.hose();
+    const port = this.store.view()!.ports.get(hose?.ends.a.portId ?? '');
+    return hose && endMoves(port) ? this.view()!.ends.a.seatMm : null;
+  });
+  private readonly things = computed(() => this.store.plan()!.things);
+  /** The bracket as it is dragged: it slides along the rail beside it. */
+  protected drag(toMm: Vec3): void {
+    this.slidMm.set(this.slideFor(toMm));
+    this.shift(this.slidMm());
+  }
+  protected drop(): void {
+    this.takeShift(this.slidMm());
+    this.slidMm.set(0);
+  }
+  protected readonly slidMm = signal(0);
+  private slideFor(toMm: Vec3): number {
+    return slideTo(this.things(), this.of(this.selection.hose()!).ends.a.seatMm, toMm, ORDER_STEP_MM);
+  }
   protected shift(mm: number): void {
     const view = this.of(this.selection.hose()!);
     const { seatMm, thread } = view.ends.a;
-    this.trial.set(endAt(view, addScaled(seatMm, [1, 0, 0], mm), thread));
+    this.trial.set(endAt(view, slideAlong(this.things(), seatMm, mm), thread));
   }
   protected takeShift(mm: number): void {
     const view = this.of(this.selection.hose()!);
     const { seatMm, thread } = view.ends.a;
     const port = this.store.view()!.ports.get(view.hose.ends.a.portId ?? '');
     this.trial.set(null);
-    if (mm) this.store.apply(moveEnd(view, port, addScaled(seatMm, [1, 0, 0], mm), thread));
+    if (mm) this.store.apply(moveEnd(view, port, slideAlong(this.things(), seatMm, mm), thread));
   }
 }
 
