@@ -1,5 +1,5 @@
 import type { Vec3 } from '../vec/index.ts';
-import { arcTerms, type ArcTerms } from './arc.ts';
+import { arcTerms, arcValues, type ArcTerms } from './arc.ts';
 
 /**
  * A rod as circular arcs of given lengths that meet without a corner: its unit tangents at the joints,
@@ -19,6 +19,8 @@ export interface Settled extends Rod {
 }
 
 const MOST_STEPS = 80;
+/** A step cut in half so often goes nowhere. */
+const MOST_CUTS = 16;
 /** At rest: no tangent would turn further than this, rad, and the end misses its clamp by no more than this. */
 const REST = 1e-8;
 const MISS = 1e-10;
@@ -81,7 +83,7 @@ function measure({ lengths }: Rod, t: Float64Array, chord: Vec3, miss: Float64Ar
     const h = lengths[i]!;
     const apart = 1 - (t[k]! * t[k + 3]! + t[k + 1]! * t[k + 4]! + t[k + 2]! * t[k + 5]!);
     if (apart > MOST_Y) return null;
-    arcTerms(Math.max(0, apart), terms);
+    arcValues(Math.max(0, apart), terms);
     energy += terms.energy / h;
     const half = (h / 2) * terms.chord;
     x += half * (t[k]! + t[k + 3]!);
@@ -307,6 +309,9 @@ function solve3(s: Float64Array, b: readonly number[]): [number, number, number]
   ];
 }
 
+/** Length of three numbers, as quick as can be. */
+const sizeOf = (v: ArrayLike<number>): number => Math.sqrt(v[0]! * v[0]! + v[1]! * v[1]! + v[2]! * v[2]!);
+
 /** Turns every inner tangent by a step on its basis vectors; returns nothing, fills `into`. */
 function turn(t: Float64Array, basis: Float64Array, step: Float64Array, share: number, into: Float64Array): void {
   const nodes = t.length / 3;
@@ -365,10 +370,12 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS): Settled
         work.step[2 * i + c] = u;
         slope += u * work.slopes[r + c]!;
       }
-      most = Math.max(most, Math.hypot(work.step[2 * i]!, work.step[2 * i + 1]!));
+      const square = work.step[2 * i]! ** 2 + work.step[2 * i + 1]! ** 2;
+      if (!(square <= most)) most = square;
     } // prettier-ignore
+    most = Math.sqrt(most);
     if (!Number.isFinite(most)) break;
-    const off = Math.hypot(miss[0]!, miss[1]!, miss[2]!);
+    const off = sizeOf(miss);
     // At rest, or swinging about a line along which nothing is gained.
     recent.push(energy);
     const swings = recent.length > SWINGS && recent[recent.length - 1 - SWINGS]! - energy < SWUNG * energy && off < LEFT;
@@ -377,17 +384,17 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS): Settled
       converged = true;
       break;
     }
-    weight = Math.max(weight, 1.5 * Math.hypot(...next) + 1);
+    weight = Math.max(weight, 1.5 * sizeOf(next) + 1);
     const merit = energy + weight * off;
     const gain = slope - weight * off;
+    const fall = 1e-4 * Math.min(gain, 0);
+    const bar = merit + 1e-13 * (1 + Math.abs(merit));
     let share = Math.min(1, MOST_TURN / most);
     let found: number | null = null;
-    for (let cut = 0; cut < 30; cut++, share /= 2) {
+    for (let cut = 0; cut < MOST_CUTS; cut++, share /= 2) {
       turn(t, work.basis, work.step, share, work.trial);
       found = measure(start, work.trial, chord, tried);
-      const good = (): boolean =>
-        found !== null && found + weight * Math.hypot(tried[0]!, tried[1]!, tried[2]!) <= merit + 1e-4 * share * Math.min(gain, 0) + 1e-13 * (1 + Math.abs(merit));
-      if (good()) break;
+      if (found !== null && found + weight * sizeOf(tried) <= bar + share * fall) break;
       if (found !== null && cut === 0) {
         // A step along the sphere misses the clamp by its square: taken back with the same matrix, it may hold.
         const back = solve3(clamp.s, [-tried[0]!, -tried[1]!, -tried[2]!]);
@@ -398,7 +405,7 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS): Settled
           }
         turn(t, work.basis, work.moved, 1, work.trial);
         found = measure(start, work.trial, chord, tried);
-        if (good()) break;
+        if (found !== null && found + weight * sizeOf(tried) <= bar + share * fall) break;
       }
       found = null;
     } // prettier-ignore

@@ -178,11 +178,11 @@ function best(rods: readonly Settled[], chord: Vec3): Settled | null {
 export function hoseShape(lengthMm: number, a: Clamp, b: Clamp, from: readonly Settled[] = [], afresh = false): Found | null {
   const chord = chordOf(a, b, lengthMm);
   const [first, last] = [unit(a.direction)!, scale(unit(b.direction)!, -1)];
-  const starts = [
-    ...from.map((rod) => clampedAt(rod, first, last)),
-    ...(afresh ? startsBetween(first, last, chord, COARSE).slice(0, FRESH) : []),
-  ];
-  const rods = from.length ? distinct(starts.map((start) => settle(start, chord))) : searched(first, last, chord);
+  const followed = (): Settled[] => from.map((rod) => settle(clampedAt(rod, first, last), chord));
+  const fresh = afresh ? startsBetween(first, last, chord, COARSE).slice(0, FRESH) : [];
+  const rods = from.length
+    ? distinct([...followed(), ...fresh.map((start) => settle(start, chord, LOOKED))])
+    : searched(first, last, chord);
   const chosen = best(rods, chord) ?? best(tightened(first, last, chord), chord);
   return chosen && { shape: shapeOf(chosen, lengthMm, a.pointMm, b.pointMm), rods: rods.slice(0, HANDED) };
 }
