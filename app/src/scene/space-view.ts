@@ -216,6 +216,8 @@ export class SpaceView {
         : 'no bend here';
     return { node, at: view.nodesMm[node]!, words };
   });
+  /** The same while edits leave them alone, so that they are not drawn anew. */
+  private readonly things = computed(() => this.store.plan()!.things);
   /** While it is dragged, the line is another object and still the same line. */
   private readonly chosenId = computed(() => this.view().line.id);
   private readonly space = computed(() => lineSpace(this.store.plan()!, this.view()));
@@ -245,7 +247,7 @@ export class SpaceView {
       const { width, height } = this.size();
       this.stage()?.resize(width, height);
     });
-    effect(() => this.stage()?.setThings(this.store.plan()!.things));
+    effect(() => this.stage()?.setThings(this.things()));
     effect(() => {
       const view = this.store.view()!;
       this.stage()?.setPorts(

@@ -1,5 +1,5 @@
 import { boxOf, joinBoxes, newThing, type Obstacle, type Solid, type Thing } from '../frame/index.ts';
-import type { HoseView } from './hose-view.ts';
+import type { HoseState, HoseView } from './hose-view.ts';
 
 /** How far others keep from where a hose may be, mm. Common practice. */
 const KEEP_MM = 10;
@@ -8,11 +8,12 @@ const made = new WeakMap<HoseView, Obstacle | null>();
 
 /** All that a hose may be in, over every state of its travel, as a volume that others keep from; null where it hangs in none. */
 export function envelopeOfHose(view: HoseView): Obstacle | null {
-  if (!made.has(view)) made.set(view, build(view));
+  if (!made.has(view)) made.set(view, volumeOf(view, view.states));
   return made.get(view)!;
 }
 
-function build({ hose, stock, states }: HoseView): Obstacle | null {
+/** All that a hose is in, over some of its states. */
+export function volumeOf({ hose, stock }: HoseView, states: readonly HoseState[]): Obstacle | null {
   const solids = states.flatMap(({ shape }) =>
     (shape?.pointsMm ?? []).slice(1).map((to, i): Solid => ({ kind: 'rod', from: shape!.pointsMm[i]!, to, radiusMm: stock.odMm / 2 })),
   );

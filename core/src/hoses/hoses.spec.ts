@@ -216,6 +216,30 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     expect(found(sound, 'near-hose')).toEqual([]);
     expect(found(through, 'near-hose')[0]!.text).toMatch(/of F1, 10 wanted/);
   }); // prettier-ignore
+  test('two hoses that swing into one another are told at the later one; moving together, only where they are in the same state', () => {
+    const [front] = sound.hoses;
+    const beside = (byMm: number, motion = front!.motion): Plan => {
+      const aside = (end: Hose['ends']['a']): Hose['ends']['a'] => {
+        const { seatMm, thread } = view('hose-fl', sound).ends[end === front!.ends.a ? 'a' : 'b'];
+        return { ...end, portId: null, through: false, atMm: [seatMm[0] + byMm, seatMm[1], seatMm[2]], direction: thread };
+      };
+      const twin = { ...front!, id: 'twin', name: 'H9', motion, ends: { a: aside(front!.ends.a), b: aside(front!.ends.b) } };
+      return { ...sound, hoses: [front!, twin] };
+    };
+    expect(found(sound, 'hoses-touch')).toEqual([]);
+    // 100 mm apart, shape beside shape, they never meet; 12 mm apart they leave 5.8 mm between their skins, or less where they cross.
+    expect(found(beside(100), 'hoses-touch')).toEqual([]);
+    const [snag] = found(beside(12), 'hoses-touch');
+    expect(snag).toMatchObject({
+      level: 'mind',
+      where: 'H9',
+      text: expect.stringMatching(/to [0-5](\.\d)? mm of H1, 10 wanted/) as string,
+    });
+    // The other stands still while this one swings past it.
+    const still40 = found(beside(40, { ...front!.motion, kind: 'still' }), 'hoses-touch');
+    expect(still40).toHaveLength(1);
+    expect(found(beside(40), 'hoses-touch').length).toBeLessThanOrEqual(still40.length);
+  });
   test('a zip tie is a stop too, and lengths that differ for nothing are a note with one that serves all', () => {
     expect(found(patched('hose-fl', { fixing: 'zip-tie' }, sound), 'hose-unfixed')[0]!.text).toMatch(/zip tie/);
     const [snag] = found(plan, 'hoses-unlike');

@@ -21,6 +21,6 @@ export {
   type Progress,
 } from './lengths.ts';
 export { bracketPlaces, type BracketPlace } from './bracket.ts';
-export { envelopeOfHose } from './envelope.ts';
+export { envelopeOfHose, volumeOf } from './envelope.ts';
 export { hoseOrder } from './order.ts';
 export { slideAlong, slideTo } from './slide.ts';

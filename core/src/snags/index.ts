@@ -14,6 +14,7 @@ import { hoseAged } from './rules/hose-aged.ts';
 import { hoseUnjudged } from './rules/hose-unjudged.ts';
 import { feedBare } from './rules/feed-bare.ts';
 import { feedFalls } from './rules/feed-falls.ts';
+import { hosesTouch } from './rules/hoses-touch.ts';
 import { hosesUnlike } from './rules/hoses-unlike.ts';
 import { benderSize } from './rules/bender-size.ts';
 import { cannotWithdraw } from './rules/cannot-withdraw.ts';
@@ -179,6 +180,7 @@ const RULES: readonly Rule[] = [
   hoseKinks,
   hoseRubs,
   nearHose,
+  hosesTouch,
   hoseHot,
   hoseTwisted,
   hoseUnfixed,

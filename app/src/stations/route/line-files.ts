@@ -25,7 +25,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <details class="border-b border-rule px-4 py-1" data-test="line-files">
+    <details class="border-b border-rule px-4 py-1" data-test="line-files" (toggle)="open.set($any($event.target).open)">
       <summary class="flex min-h-11 items-center font-semibold">Drawings and files…</summary>
       <div class="grid grid-cols-2 gap-2 py-1">
         <button type="button" class="btn px-2" (click)="flatDxf()">Flat views, DXF</button>
@@ -48,6 +48,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
       @if (brackets().length) {
         <p class="text-sm">Brackets wanted: {{ bracketWords() }}</p>
       }
+      @if (open()) {
       <div class="mt-1 flex flex-wrap items-end gap-2 border-t border-rule py-2">
         <div>
           <label class="label block" for="print-paper">Paper</label>
@@ -70,7 +71,9 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
           <p class="fault w-full">At 1:{{ scale() }} it does not fit on {{ paper() }}: 1:{{ best() }} does, or a larger sheet.</p>
         }
       </div>
+      }
     </details>
+    @if (open()) {
     <svg
       class="print-sheet hidden"
       [attr.width]="sheet().widthMm + 'mm'"
@@ -93,6 +96,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
       <text [attr.x]="sheet().above[0]" [attr.y]="sheet().above[1]" font-size="3">From above, front to the left</text>
       <text [attr.x]="sheet().left[0]" [attr.y]="sheet().left[1]" font-size="3">From the left</text>
     </svg>
+    }
   `,
 }) // prettier-ignore
 export class LineFiles {
@@ -101,6 +105,8 @@ export class LineFiles {
   protected readonly papers = Object.keys(PAPERS) as Paper[];
   protected readonly scales = SCALES;
   protected readonly strokes: Record<string, string> = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' };
+  /** Laid out only while it is looked at: a sheet of many lines takes its time at every edit. */
+  protected readonly open = signal(false);
   protected readonly fault = signal<string | null>(null);
   protected readonly paper = signal<Paper>('A4');
   protected readonly scaleChosen = signal<number | null>(null);
