@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { NATURE_NAMES, NATURES, SECTIONS, type Nature, type Section, type Shape, type Thing, type Travel } from '@firm-line/core/frame'; // prettier-ignore
+import { NATURE_NAMES, NATURES, SECTIONS, type Shape, type Thing, type Travel } from '@firm-line/core/frame'; // prettier-ignore
 import { figureAt, withFigure } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../kit/length-field';
 import { NumberField } from '../../kit/number-field';
 import { SnagRow } from '../../kit/snag-row';
+import { SelectField } from '../../kit/select-field';
 import { PlanStore } from '../../plan/plan-store';
 
 const AXES = ['x, aft', 'y, right', 'z, up'] as const;
@@ -33,7 +34,7 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
 /** A thing of the vehicle: what it is to a line, where it is, and how it moves. */
 @Component({
   selector: 'fl-thing-detail',
-  imports: [LengthField, NumberField, SnagRow],
+  imports: [LengthField, NumberField, SnagRow, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -49,14 +50,7 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
         <label class="label block" for="thing-name">Name</label>
         <input id="thing-name" class="field w-full" maxlength="80" [value]="thing().name" (change)="rename($any($event.target))" />
       </div>
-      <div>
-        <label class="label block" for="thing-nature">To a line it is</label>
-        <select id="thing-nature" class="field w-full" (change)="change({ nature: $any($event.target).value })">
-          @for (nature of natures; track nature) {
-            <option [value]="nature" [selected]="nature === thing().nature">{{ natureNames[nature] }}</option>
-          }
-        </select>
-      </div>
+      <fl-select-field field="thing-nature" label="To a line it is" [options]="natures" [value]="thing().nature" (changed)="change({ nature: $any($event) })" />
       <fl-length-field label="Lines keep from it" [leastMm]="0" [valueMm]="thing().keepMm" (changed)="change({ keepMm: $event })" />
       @if (thing().nature === 'hot') {
         <fl-number-field label="Surface, °C" [most]="2000" [value]="thing().surfaceC ?? 0" (changed)="change({ surfaceC: $event })" />
@@ -69,23 +63,9 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
     <h3 class="h2 mt-4">Where and how large</h3>
     @if (thing().shape.kind === 'bar') {
       <div class="mt-1 grid gap-3 sm:grid-cols-2">
-        <div>
-          <label class="label block" for="thing-section">Section</label>
-          <select id="thing-section" class="field w-full" (change)="put('section', $any($event.target).value)">
-            @for (section of sections; track section) {
-              <option [value]="section" [selected]="section === at('section')">{{ section }}</option>
-            }
-          </select>
-        </div>
+        <fl-select-field field="thing-section" label="Section" [options]="sections" [value]="$any(at('section'))" (changed)="put('section', $event)" />
         @if (at('section') === 'channel') {
-          <div>
-            <label class="label block" for="thing-opens">Its open face looks</label>
-            <select id="thing-opens" class="field w-full" (change)="put('opens', $any($event.target).value)">
-              @for (side of ['left', 'right']; track side) {
-                <option [value]="side" [selected]="side === at('opens')">{{ side }}</option>
-              }
-            </select>
-          </div>
+          <fl-select-field field="thing-opens" label="Its open face looks" [options]="sides" [value]="$any(at('opens'))" (changed)="put('opens', $event)" />
         }
       </div>
     }
@@ -136,9 +116,9 @@ export class ThingDetail {
   readonly thing = input.required<Thing>();
   readonly removed = output();
   protected readonly axes = AXES;
-  protected readonly natures = NATURES;
-  protected readonly natureNames: Record<Nature, string> = NATURE_NAMES;
-  protected readonly sections: readonly Section[] = SECTIONS;
+  protected readonly natures = NATURES.map((nature) => [nature, NATURE_NAMES[nature]] as const);
+  protected readonly sections = SECTIONS.map((section) => [section, section] as const);
+  protected readonly sides = [['left', 'left'], ['right', 'right']] as const; // prettier-ignore
   protected readonly lengths = computed(() => LENGTHS[this.thing().shape.kind]);
   protected readonly snags = computed(() =>
     this.store.snags().filter(({ place }) => place.kind === 'thing' && place.id === this.thing().id),

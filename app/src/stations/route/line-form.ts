@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild
 import { benderFor, FRESH_LINE, freshEnd, freshId, withTube, type Line, type LineEnd, type OpenEnd } from '@firm-line/core/plan';
 import { FLARES, nutById, nutFitsTube, NUTS, tubeById, tubeLabel, TUBES } from '@firm-line/core/stock';
 import { LengthField } from '../../kit/length-field';
+import { SelectField } from '../../kit/select-field';
 import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
 
@@ -11,7 +12,7 @@ const ENDS = ['a', 'b'] as const;
 /** What a line is: its name, circuit and tube, the ports it joins and the nut at each end. Makes new lines and changes old ones. */
 @Component({
   selector: 'fl-line-form',
-  imports: [LengthField],
+  imports: [LengthField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <dialog
@@ -46,52 +47,43 @@ const ENDS = ['a', 'b'] as const;
                 (change)="set({ title: $any($event.target).value.trim() })"
               />
             </div>
-            <div class="col-span-2 sm:col-span-1">
-              <label class="label block" for="line-circuit">Circuit</label>
-              <select id="line-circuit" class="field w-full" (change)="set({ circuitId: $any($event.target).value })">
-                @for (circuit of circuits(); track circuit.id) {
-                  <option [value]="circuit.id" [selected]="circuit.id === line.circuitId">{{ circuit.name }}</option>
-                }
-              </select>
-            </div>
+            <fl-select-field
+              field="line-circuit"
+              label="Circuit"
+              [options]="circuits()"
+              [value]="line.circuitId"
+              (changed)="set({ circuitId: $event })"
+            />
           </div>
           <div class="mt-3 grid gap-3 sm:grid-cols-2">
-            <div>
-              <label class="label block" for="line-tube">Tube</label>
-              <select id="line-tube" class="field w-full" (change)="setTube($any($event.target).value)">
-                @for (tube of tubes; track tube.id) {
-                  <option [value]="tube.id" [selected]="tube.id === line.tubeId">{{ label(tube) }}</option>
-                }
-              </select>
-            </div>
-            <div>
-              <label class="label block" for="line-bender">Bender</label>
-              <select id="line-bender" class="field w-full" (change)="set({ benderId: $any($event.target).value })">
-                @for (bender of benders(); track bender.id) {
-                  <option [value]="bender.id" [selected]="bender.id === line.benderId">{{ bender.name }}</option>
-                }
-              </select>
-            </div>
+            <fl-select-field field="line-tube" label="Tube" [options]="tubes" [value]="line.tubeId" (changed)="setTube($event)" />
+            <fl-select-field
+              field="line-bender"
+              label="Bender"
+              [options]="benders()"
+              [value]="line.benderId"
+              (changed)="set({ benderId: $event })"
+            />
             @if (!isNew()) {
-              <div>
-                <label class="label block" for="line-origin">Where it comes from</label>
-                <select id="line-origin" class="field w-full" (change)="set({ origin: $any($event.target).value })">
-                  @for (one of origins; track one[0]) {
-                    <option [value]="one[0]" [selected]="one[0] === line.origin">{{ one[1] }}</option>
-                  }
-                </select>
-              </div>
+              <fl-select-field
+                field="line-origin"
+                label="Where it comes from"
+                [options]="origins"
+                [value]="line.origin"
+                (changed)="set({ origin: $any($event) })"
+              />
             }
             @for (end of ends; track end) {
               <fieldset class="rounded-lg border border-rule p-3">
                 <legend class="px-1 font-semibold">End {{ end.toUpperCase() }}</legend>
-                <label class="label block" [attr.for]="'port-' + end">Port</label>
-                <select [id]="'port-' + end" class="field w-full" (change)="setPort(end, $any($event.target).value || null)">
-                  <option value="">No port yet</option>
-                  @for (port of free(end); track port.id) {
-                    <option [value]="port.id" [selected]="port.id === line.ends[end].portId">{{ port.name }}</option>
-                  }
-                </select>
+                <fl-select-field
+                  [field]="'port-' + end"
+                  label="Port"
+                  none="No port yet"
+                  [options]="free(end)"
+                  [value]="line.ends[end].portId"
+                  (changed)="setPort(end, $event || null)"
+                />
                 @if (line.ends[end].open; as open) {
                   <div class="mt-2 grid grid-cols-2 gap-2" data-test="open-end">
                     <div class="col-span-2">
@@ -123,14 +115,14 @@ const ENDS = ['a', 'b'] as const;
                     >
                   </div>
                 }
-                <label class="label mt-2 block" [attr.for]="'nut-' + end">Flare and nut</label>
-                <select [id]="'nut-' + end" class="field w-full" (change)="setNut(end, $any($event.target).value)">
-                  @for (nut of nuts(); track nut.id) {
-                    <option [value]="nut.id" [selected]="nut.id === line.ends[end].nutId">
-                      {{ flares[nut.flare].name }}, {{ nut.name }}
-                    </option>
-                  }
-                </select>
+                <fl-select-field
+                  class="mt-2"
+                  [field]="'nut-' + end"
+                  label="Flare and nut"
+                  [options]="nuts()"
+                  [value]="line.ends[end].nutId"
+                  (changed)="setNut(end, $event)"
+                />
               </fieldset>
             }
           </div>
@@ -162,14 +154,13 @@ export class LineForm {
   protected readonly fault = signal<string | null>(null);
   protected readonly ends = ENDS;
   protected readonly origins = [['made', 'bent here'], ['kept', 'kept from the vehicle'], ['bought', 'bought bent']] as const; // prettier-ignore
-  protected readonly tubes = TUBES;
-  protected readonly flares = FLARES;
-  protected readonly label = tubeLabel;
+  protected readonly tubes = TUBES.map((tube) => [tube.id, tubeLabel(tube)] as const);
   protected readonly circuits = computed(() => this.store.plan()?.circuits ?? []);
   protected readonly benders = computed(() => this.store.plan()?.bench.benders ?? []);
   protected readonly nuts = computed(() => {
     const line = this.draft();
-    return line ? NUTS.filter((nut) => nutFitsTube(nut, tubeById(line.tubeId)!.odMm)) : [];
+    const fitting = line ? NUTS.filter((nut) => nutFitsTube(nut, tubeById(line.tubeId)!.odMm)) : [];
+    return fitting.map((nut) => [nut.id, `${FLARES[nut.flare].name}, ${nut.name}`] as const);
   });
 
   openNew(): void {

@@ -40,7 +40,9 @@ interface Row {
         aria-describedby="clips-fault"
         (change)="setClips($any($event.target).value)"
       />
-      <p class="fault" id="clips-fault" role="alert">{{ fault() }}</p>
+      @if (fault(); as text) {
+        <p class="fault" id="clips-fault" role="alert">{{ text }}</p>
+      }
       @for (row of rows(); track row.list + row.index) {
         <fieldset class="mt-1 flex flex-wrap items-end gap-2 border-t border-rule py-2">
           <legend class="label pr-2">{{ row.name }}</legend>

@@ -47,7 +47,7 @@ describe('Route among the things of the vehicle', () => {
     expect(at.texts('#clips-fault')[0]).toMatch(/^No clip sits at 5000: the tube runs from 0 to \d+ mm/);
     expect(clips()).toEqual([90, 420]);
     await at.type(field, '');
-    expect([clips(), at.texts('#clips-fault')]).toEqual([[], ['']]);
+    expect([clips(), at.texts('#clips-fault')]).toEqual([[], []]);
   });
 
   test('a sleeve goes where it is hot, a shake over all of it; each figure is kept in order, and either is taken off again', async () => {

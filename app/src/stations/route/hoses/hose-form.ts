@@ -4,9 +4,10 @@ import type { Thing } from '@firm-line/core/frame';
 import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/hose';
 import { freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
 import { HOSE_FITTINGS, HOSES } from '@firm-line/core/stock';
-import type { Vec3 } from '@firm-line/core/vec';
+import { distance, unit, type Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../../kit/length-field';
 import { NumberField } from '../../../kit/number-field';
+import { SelectField } from '../../../kit/select-field';
 import { PlanStore } from '../../../plan/plan-store';
 import { Selection } from '../../../plan/selection';
 
@@ -24,7 +25,8 @@ const END: HoseEnd = {
 type Steer = NonNullable<Motion['steer']>;
 type Lean = ReturnType<typeof kingpinLean>;
 const AXES = ['x, aft', 'y, right', 'z, up'] as const;
-const WAYS: readonly (readonly [string, Vec3])[] = [['forward', [-1, 0, 0]], ['aft', [1, 0, 0]], ['left', [0, -1, 0]], ['right', [0, 1, 0]], ['down', [0, 0, -1]], ['up', [0, 0, 1]]]; // prettier-ignore
+const WAYS: Readonly<Record<string, Vec3>> = { forward: [-1, 0, 0], aft: [1, 0, 0], left: [0, -1, 0], right: [0, 1, 0], down: [0, 0, -1], up: [0, 0, 1] }; // prettier-ignore
+const ASLANT = 'aslant, as it is';
 /** How far inboard of a wheel its arm swings, as a share of the way to the middle. A guess to begin with. */
 const INBOARD = 0.3;
 
@@ -41,7 +43,7 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
 /** What a hose is and what it hangs between. It becomes the plan's with Keep. */
 @Component({
   selector: 'fl-hose-form',
-  imports: [LengthField, NumberField],
+  imports: [LengthField, NumberField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <dialog #dialog class="m-auto max-h-[92dvh] w-[min(60rem,94vw)] overflow-auto rounded-xl bg-sheet p-6 backdrop:bg-ink/40" aria-labelledby="hose-form-title">
@@ -57,29 +59,9 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
               <label class="label block" for="hose-title">From where to where</label>
               <input id="hose-title" class="field w-full" maxlength="200" autocomplete="off" [value]="hose.title" (change)="set({ title: $any($event.target).value.trim() })" />
             </div>
-            <div>
-              <label class="label block" for="hose-circuit">Circuit</label>
-              <select id="hose-circuit" class="field w-full" (change)="set({ circuitId: $any($event.target).value })">
-                @for (one of circuits(); track one.id) {
-                  <option [value]="one.id" [selected]="one.id === hose.circuitId">{{ one.name }}</option>
-                }
-              </select>
-            </div>
-            <div>
-              <label class="label block" for="hose-service">Carries</label>
-              <select id="hose-service" class="field w-full" (change)="set({ service: $any($event.target).value })">
-                <option value="pressure" [selected]="hose.service === 'pressure'">brake pressure</option>
-                <option value="feed" [selected]="hose.service === 'feed'">a reservoir's feed</option>
-              </select>
-            </div>
-            <div>
-              <label class="label block" for="hose-stock">Hose</label>
-              <select id="hose-stock" class="field w-full" (change)="set({ stockId: $any($event.target).value })">
-                @for (one of stock; track one.id) {
-                  <option [value]="one.id" [selected]="one.id === hose.stockId">{{ one.name }}</option>
-                }
-              </select>
-            </div>
+            <fl-select-field field="hose-circuit" label="Circuit" [options]="circuits()" [value]="hose.circuitId" (changed)="set({ circuitId: $event })" />
+            <fl-select-field field="hose-service" label="Carries" [options]="services" [value]="hose.service" (changed)="set({ service: $any($event) })" />
+            <fl-select-field field="hose-stock" label="Hose" [options]="stock" [value]="hose.stockId" (changed)="set({ stockId: $event })" />
             <fl-length-field label="Ordered length, seat to seat" [leastMm]="20" [mostMm]="20000" [valueMm]="hose.orderMm" (changed)="set({ orderMm: $event })" />
             <div>
               <label class="label block" for="hose-made">Made in (year-month)</label>
@@ -89,53 +71,21 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
               <fieldset class="rounded-lg border border-rule p-3 sm:col-span-2">
                 <legend class="px-1 font-semibold">{{ end === 'a' ? 'End A, stays with the frame' : 'End B, moves' }}</legend>
                 <div class="grid grid-cols-3 gap-2">
-                  <div class="col-span-3">
-                    <label class="label block" [attr.for]="'hose-port-' + end">Stands at</label>
-                    <select [id]="'hose-port-' + end" class="field w-full" (change)="setPort(end, $any($event.target).value || null)">
-                      <option value="">a place of its own</option>
-                      @for (port of ports(); track port.id) {
-                        <option [value]="port.id" [selected]="port.id === hose.ends[end].portId">{{ port.name }}</option>
-                      }
-                    </select>
-                  </div>
+                  <fl-select-field class="col-span-3" [field]="'hose-port-' + end" label="Stands at" none="a place of its own" [options]="ports()" [value]="hose.ends[end].portId" (changed)="setPort(end, $event || null)" />
                   @if (hose.ends[end].portId) {
                     <label class="col-span-3 flex min-h-12 items-center gap-2"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.ends[end].through" (change)="setEnd(end, { through: $any($event.target).checked })" />behind a bracket, opposite the tube</label>
                   } @else {
                     @for (axis of [0, 1, 2]; track axis) {
                       <fl-length-field [label]="axes[axis]!" [valueMm]="hose.ends[end].atMm[axis]!" (changed)="setEnd(end, { atMm: put(hose.ends[end].atMm, axis, $event) })" />
                     }
-                    <div class="col-span-3">
-                      <label class="label block" [attr.for]="'hose-way-' + end">Its thread points</label>
-                      <select [id]="'hose-way-' + end" class="field w-full" (change)="setEnd(end, { direction: ways[+$any($event.target).value]![1] })">
-                        @for (way of ways; track way[0]; let i = $index) {
-                          <option [value]="i" [selected]="same(way[1], hose.ends[end].direction)">{{ way[0] }}</option>
-                        }
-                        @if (!square(hose.ends[end].direction)) {
-                          <option value="-1" selected disabled>aslant, as it is</option>
-                        }
-                      </select>
-                    </div>
+                    <fl-select-field class="col-span-3" [field]="'hose-way-' + end" label="Its thread points" [options]="ways" [value]="wayOf(hose.ends[end].direction)" (changed)="setWay(end, $event)" />
                   }
-                  <div class="col-span-2">
-                    <label class="label block" [attr.for]="'hose-fitting-' + end">Fitting</label>
-                    <select [id]="'hose-fitting-' + end" class="field w-full" (change)="setEnd(end, { fittingId: $any($event.target).value })">
-                      @for (one of fittings; track one.id) {
-                        <option [value]="one.id" [selected]="one.id === hose.ends[end].fittingId">{{ one.name }}</option>
-                      }
-                    </select>
-                  </div>
+                  <fl-select-field class="col-span-2" [field]="'hose-fitting-' + end" label="Fitting" [options]="fittings" [value]="hose.ends[end].fittingId" (changed)="setEnd(end, { fittingId: $event })" />
                   <fl-number-field label="Turned, °" [least]="-360" [most]="360" [value]="hose.ends[end].turnDeg" (changed)="setEnd(end, { turnDeg: $event })" />
                 </div>
               </fieldset>
             }
-            <div>
-              <label class="label block" for="hose-fixing">End A is held by</label>
-              <select id="hose-fixing" class="field w-full" (change)="set({ fixing: $any($event.target).value })">
-                @for (one of fixings; track one[0]) {
-                  <option [value]="one[0]" [selected]="one[0] === hose.fixing">{{ one[1] }}</option>
-                }
-              </select>
-            </div>
+            <fl-select-field field="hose-fixing" label="End A is held by" [options]="fixings" [value]="hose.fixing" (changed)="set({ fixing: $any($event) })" />
             <label class="flex min-h-12 items-center gap-2 self-end"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.locked" (change)="set({ locked: $any($event.target).checked })" />lock nut or clip on</label>
             @if (hose.service === 'feed') {
               <label class="flex min-h-12 items-center gap-2 self-end"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.gauze" (change)="set({ gauze: $any($event.target).checked })" />gauze in its reservoir</label>
@@ -143,23 +93,8 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
             <fieldset class="rounded-lg border border-rule p-3 sm:col-span-4">
               <legend class="px-1 font-semibold">How end B moves</legend>
               <div class="grid grid-cols-2 gap-2 sm:grid-cols-6">
-                <div class="col-span-2">
-                  <label class="label block" for="hose-with">As this moves</label>
-                  <select id="hose-with" class="field w-full" (change)="moveWith($any($event.target).value)">
-                    <option value="">choose to fill in…</option>
-                    @for (thing of movers(); track thing.id) {
-                      <option [value]="thing.id">{{ thing.name }}</option>
-                    }
-                  </select>
-                </div>
-                <div class="col-span-2">
-                  <label class="label block" for="hose-kind">Motion</label>
-                  <select id="hose-kind" class="field w-full" (change)="setMotion({ kind: $any($event.target).value })">
-                    <option value="still" [selected]="hose.motion.kind === 'still'">none, both ends stand still</option>
-                    <option value="corner" [selected]="hose.motion.kind === 'corner'">on an arm, swinging about a line</option>
-                    <option value="axle" [selected]="hose.motion.kind === 'axle'">with a solid axle</option>
-                  </select>
-                </div>
+                <fl-select-field class="col-span-2" field="hose-with" label="As this moves" none="choose to fill in…" [options]="movers()" (changed)="moveWith($event)" />
+                <fl-select-field class="col-span-2" field="hose-kind" label="Motion" [options]="kinds" [value]="hose.motion.kind" (changed)="setMotion({ kind: $any($event) })" />
                 @if (hose.motion.kind !== 'still') {
                   <fl-length-field label="Droop, down" [leastMm]="0" [mostMm]="2000" [valueMm]="-hose.motion.heaveMm[0]" (changed)="setMotion({ heaveMm: [-$event, hose.motion.heaveMm[1]] })" />
                   <fl-length-field label="Bump, up" [leastMm]="0" [mostMm]="2000" [valueMm]="hose.motion.heaveMm[1]" (changed)="setMotion({ heaveMm: [hose.motion.heaveMm[0], $event] })" />
@@ -214,7 +149,9 @@ export class HoseForm {
   protected readonly fittings = HOSE_FITTINGS;
   protected readonly ends = ['a', 'b'] as const;
   protected readonly axes = AXES;
-  protected readonly ways = WAYS;
+  protected readonly ways = Object.keys(WAYS).map((way) => [way, way] as const);
+  protected readonly services = [['pressure', 'brake pressure'], ['feed', "a reservoir's feed"]] as const; // prettier-ignore
+  protected readonly kinds = [['still', 'none, both ends stand still'], ['corner', 'on an arm, swinging about a line'], ['axle', 'with a solid axle']] as const; // prettier-ignore
   protected readonly fixings = [['bracket', 'a bracket'], ['part', 'the part itself'], ['zip-tie', 'a zip tie'], ['none', 'nothing']] as const; // prettier-ignore
   protected readonly circuits = computed(() => this.store.plan()?.circuits ?? []);
   protected readonly movers = computed(() =>
@@ -288,12 +225,13 @@ export class HoseForm {
   protected put(at: Vec3, axis: number, mm: number): Vec3 {
     return at.map((v, i) => (i === axis ? mm : v)) as unknown as Vec3;
   }
-  protected same(a: Vec3, b: Vec3): boolean {
-    const long = Math.hypot(...b);
-    return a.every((v, i) => Math.abs(v - b[i]! / long) < 1e-6);
+  /** Which way a direction points; one that is square to nothing keeps its words, and is kept until another is chosen. */
+  protected wayOf(direction: Vec3): string {
+    const along = unit(direction);
+    return Object.keys(WAYS).find((way) => along && distance(along, WAYS[way]!) < 1e-6) ?? ASLANT;
   }
-  protected square(direction: Vec3): boolean {
-    return WAYS.some(([, way]) => this.same(way, direction));
+  protected setWay(end: 'a' | 'b', way: string): void {
+    if (WAYS[way]) this.setEnd(end, { direction: WAYS[way] });
   }
 
   protected keep(event: Event): void {
