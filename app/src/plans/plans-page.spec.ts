@@ -60,6 +60,43 @@ describe('plans', () => {
     await until(() => rows().includes('Del one'));
   });
 
+  test('files that are dropped come in one after another; each that cannot is named with its faults', async () => {
+    const { root, rows } = await page();
+    const drop = new Event('drop', { bubbles: true, cancelable: true });
+    const files = [file(writePlan({ ...gannet(), id: 'dr1', name: 'Dropped' })), file('nonsense'), { ...file('', 30_000_000), name: 'vast.json' }];
+    Object.assign(drop, { dataTransfer: { files } });
+    root.querySelector('main')!.dispatchEvent(drop);
+    await until(() => rows().includes('Dropped') && TestBed.inject(Notices).list().length >= 3);
+    expect(drop.defaultPrevented).toBe(true);
+    const said = TestBed.inject(Notices).list().map(({ text }) => text);
+    expect(said).toContain('Dropped is imported from given.firmline.json.');
+    for (const name of ['given.firmline.json', 'vast.json']) expect(said).toContain(`${name} was not imported, and nothing was changed.`);
+    expect(TestBed.inject(Notices).list().flatMap((one) => one.details ?? []).join()).toMatch(/30\.0 MB; 20 MB/);
+  }); // prettier-ignore
+
+  test('renamed with a name, not without one', async () => {
+    HTMLDialogElement.prototype.showModal = jest.fn();
+    await TestBed.inject(PlanDb).write({ ...gannet(), id: 'rn1', name: 'Old name' }, 0);
+    TestBed.resetTestingModule();
+    const { root, rows, press, db, fixture } = await page();
+    await until(() => rows().includes('Old name'));
+    press('Rename Old name');
+    const name = root.querySelector<HTMLInputElement>('#plan-name')!;
+    expect(name.value).toBe('Old name');
+    const submit = async (text: string): Promise<void> => {
+      name.value = text;
+      name.form!.dispatchEvent(new Event('submit', { cancelable: true }));
+      await new Promise((done) => setTimeout(done, 30));
+      await fixture.whenStable();
+    };
+    await submit('   ');
+    expect(rows()).toContain('Old name');
+    await submit(' New name ');
+    await until(() => rows().includes('New name'));
+    expect(rows()).not.toContain('Old name');
+    expect((await db.get('rn1'))!).toMatchObject({ name: 'New name', revision: 2, plan: { name: 'New name' } });
+  });
+
   test('duplicated under a name of its own; a new plan takes the bench of the last', async () => {
     const db = TestBed.inject(PlanDb);
     const plan = {

@@ -4,7 +4,7 @@ import type { Thing } from '@firm-line/core/frame';
 import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/hose';
 import { freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
 import { HOSE_FITTINGS, HOSES } from '@firm-line/core/stock';
-import { distance, unit, type Vec3 } from '@firm-line/core/vec';
+import { distance, scale, unit, type Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../../kit/length-field';
 import { NumberField } from '../../../kit/number-field';
 import { SelectField } from '../../../kit/select-field';
@@ -190,11 +190,13 @@ export class HoseForm {
   protected setMotion(patch: Partial<Motion>): void {
     this.draft.update((hose) => hose && { ...hose, motion: { ...hose.motion, ...patch } });
   }
-  /** An end taken off its port stays where that was. */
+  /** An end taken off its port stays where that was and points where it pointed. */
   protected setPort(end: 'a' | 'b', portId: string | null): void {
     const at = this.store.view()!.ports.get(portId ?? this.draft()!.ends[end].portId ?? '');
     const { through, atMm, direction } = this.draft()!.ends[end];
-    const own = at ? { atMm: at.fixed.atMm, direction: at.port.direction } : { atMm, direction };
+    const own = at
+      ? { atMm: at.fixed.atMm, direction: through ? scale(at.port.direction, -1) : at.port.direction }
+      : { atMm, direction };
     this.setEnd(end, { portId, through: portId !== null && (through || at?.port.name.includes('bracket') === true), ...own });
   }
   protected setMade(text: string): void {

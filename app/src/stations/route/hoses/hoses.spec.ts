@@ -133,6 +133,52 @@ describe('hoses in Route', () => {
     expect(TestBed.inject(Selection).hose()!.id).toBe(made.id);
   }); // prettier-ignore
 
+  test('ends, kingpin and gauze are set in the form, kept together or left as they were', async () => {
+    HTMLDialogElement.prototype.showModal = jest.fn();
+    HTMLDialogElement.prototype.close = jest.fn();
+    const at = await hoses('h8');
+    const before = hoseOf(at, 'hose-fl');
+    const field = (label: string): HTMLInputElement => [...at.root.querySelectorAll<HTMLElement>('fl-hose-form fl-number-field, fl-hose-form fl-length-field')].find((one) => one.textContent!.trim().startsWith(label))!.querySelector('input')!;
+    const tick = async (label: string): Promise<void> => {
+      const box = [...at.root.querySelectorAll<HTMLElement>('fl-hose-form label')].find((one) => one.textContent!.trim() === label)!.querySelector('input')!;
+      box.checked = !box.checked;
+      box.dispatchEvent(new Event('change'));
+      await at.settle();
+    };
+    await at.click(at.button('Hose details'));
+    // Off its port the end stays where that was, and may then point another way.
+    await at.choose(at.one('#hose-port-a'), 'a place of its own');
+    expect(at.one<HTMLSelectElement>('#hose-way-a').value).toBe('left');
+    await at.choose(at.one('#hose-way-a'), 'down');
+    await at.type(field('Top leans back'), '4');
+    await at.type(field('Top leans in'), '11,5');
+    await at.type(field('Lock left'), '24');
+    expect(hoseOf(at, 'hose-fl')).toBe(before);
+    at.one('fl-hose-form form').dispatchEvent(new Event('submit', { cancelable: true }));
+    await at.settle();
+    const { ends, motion } = hoseOf(at, 'hose-fl');
+    expect(ends.a).toMatchObject({ portId: null, through: false, direction: [0, 0, -1], atMm: at.store.view()!.ports.get(before.ends.a.portId!)!.fixed.atMm });
+    expect(motion.steer!.lockDeg[0]).toBe(-24);
+    // Its wheel stands on the left: inward is to the right, back is aft.
+    const [x, y, z] = motion.steer!.axis;
+    expect([x / z, y / z].map((slope) => (Math.atan(slope) * 180) / Math.PI)).toEqual([expect.closeTo(4, 6), expect.closeTo(11.5, 6)]);
+    at.store.undo();
+    expect(hoseOf(at, 'hose-fl')).toEqual(before);
+
+    await at.click(at.one('[data-hose=feed-front]'));
+    await at.click(at.button('Hose details'));
+    await tick('gauze in its reservoir');
+    at.one('fl-hose-form form').dispatchEvent(new Event('submit', { cancelable: true }));
+    await at.settle();
+    expect(hoseOf(at, 'feed-front').gauze).toBe(false);
+    expect(at.texts('fl-snag-row').join()).toMatch(/No gauze is set down before it/);
+    await at.click(at.button('It has one'));
+    expect(hoseOf(at, 'feed-front').gauze).toBe(true);
+    await at.click(at.button('Hose details'));
+    await at.click(at.button('Delete hose'));
+    expect(at.store.plan()!.hoses.some((hose) => hose.id === 'feed-front')).toBe(false);
+  }); // prettier-ignore
+
   test('the order sheet puts hoses that are alike in one row', async () => {
     const at = await hoses('h6');
     const rows = at.texts('[data-test=hose-order] tbody tr');
