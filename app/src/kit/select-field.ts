@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 /** What can be chosen: by its id and name, or as a pair of both. */
 export type Choice = { readonly id: string; readonly name: string } | readonly [id: string, name: string];
 
-/** A labelled choice of one out of a list. What is chosen and not in the list stands on top of it, so that it is not lost unseen. */
+/** A labelled choice of one out of a list. What is chosen and not in the list stands below it, so that it is not lost unseen. */
 @Component({
   selector: 'fl-select-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -31,6 +31,6 @@ export class SelectField {
     const list = this.options().map((one) => ('id' in one ? ([one.id, one.name] as const) : one));
     const [none, value] = [this.none(), this.value()];
     const lost = value && !list.some(([id]) => id === value) ? [[value, value] as const] : [];
-    return [...(none === null ? [] : [['', none] as const]), ...lost, ...list];
+    return [...(none === null ? [] : [['', none] as const]), ...list, ...lost];
   });
 }
