@@ -5,9 +5,12 @@ import {
   applyEdit,
   freeMm,
   hoseVolumeMl,
-  plannedHose,
+  plannedHoses,
   readPlan,
   sizeInputOf,
+  typicalClutch,
+  typicalSingle,
+  typicalTrailer,
   viewPlan,
   type Hose,
   type Plan,
@@ -149,14 +152,30 @@ describe('lengths', () => {
 
 describe('what hoses mean for the rest of the plan', () => {
   test('Size reckons with their free length and what their class takes, not with the typed figure', () => {
-    const planned = plannedHose(plan, 'front')!;
+    const front = (on: Plan) => plannedHoses(on, 'sizing').find(({ name }) => name === 'front');
+    const planned = front(plan)!;
     expect(planned.hoseMm).toBeCloseTo(freeMm(plan.hoses[0]!) + freeMm(plan.hoses[1]!), 9);
     const input = sizeInputOf(plan, plan.sizing!, viewPlan(plan).lines, 0);
     expect(input.lines.front.hoseMm).toBe(planned.hoseMm);
     const rubber = patched('hose-fr', { stockId: 'rubber-1-8' }, patched('hose-fl', { stockId: 'rubber-1-8' }));
-    expect(plannedHose(rubber, 'front')!.hoseMlPerMPaM).toBeGreaterThan(5 * planned.hoseMlPerMPaM);
-    expect(plannedHose({ ...plan, hoses: [] }, 'front')).toBeNull();
+    expect(front(rubber)!.hoseMlPerMPaM).toBeGreaterThan(5 * planned.hoseMlPerMPaM);
+    expect(front({ ...plan, hoses: [] })).toBeUndefined();
   });
+  test('so do a trailer, a clutch and a lever of its own, each by the circuits that it works', () => {
+    const [circuit] = plan.circuits;
+    const sheets = { ...plan, trailer: typicalTrailer(), clutch: typicalClutch(), singles: [typicalSingle('Lever', circuit!.id)] };
+    const all = plannedHoses(sheets, 'trailer')[0]!;
+    expect(all.hoseMm).toBeCloseTo(plan.hoses.filter((hose) => hose.service === 'pressure').reduce((sum, hose) => sum + freeMm(hose), 0), 9);
+    expect(plannedHoses(sheets, 'singles.0')[0]!.hoseMm).toBeLessThan(all.hoseMm);
+    expect(plannedHoses(sheets, 'clutch')).toEqual([]);
+    // Softer hose takes more of the stroke; without hoses of its own the typed figure counts, whatever it is.
+    const travelMm = (on: Plan): number => viewPlan(on).works.singles[0]!.travelMm;
+    const rubber = { ...sheets, hoses: sheets.hoses.map((hose) => (hose.service === 'pressure' ? { ...hose, stockId: 'rubber-1-8' } : hose)) };
+    expect(travelMm(rubber)).toBeGreaterThan(1.01 * travelMm(sheets));
+    const soft = (on: Plan): Plan => ({ ...on, singles: on.singles.map((one) => ({ ...one, hose: { hoseMm: 5000, hoseMlPerMPaM: 1 } })) });
+    expect(travelMm(soft(sheets))).toBe(travelMm(sheets));
+    expect(travelMm(soft({ ...sheets, hoses: [] }))).toBeGreaterThan(travelMm(rubber));
+  }); // prettier-ignore
   test('the fluid in them is filled and bled like the rest', () => {
     const fill = (on: Plan): number => viewPlan(on).bleeding[0]!.result!.fillMl;
     const inHoses = plan.hoses.filter((hose) => hose.service === 'pressure').reduce((sum, hose) => sum + hoseVolumeMl(hose), 0);

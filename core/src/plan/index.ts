@@ -16,7 +16,7 @@ export { keepSpace, LEAST_KEPT_MM, lineSpace, obstaclesOf, sharesWith, type Arou
 export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './read.ts';
 export { type LoadView, type SizeView } from './size-view.ts';
 export {
-  loadAt, LOADS, plannedHose, sizeInputOf, typicalBrake, typicalSizing, type Hose as HoseFigures, type Load, type LoadName, type Sizing,
+  loadAt, LOADS, plannedHoses, sizeInputOf, typicalBrake, typicalSizing, type Hose as HoseFigures, type Load, type LoadName, type Sizing,
 } from './sizing.ts'; // prettier-ignore
 export { figureAt, withFigure, type Sheet } from './figures.ts';
 export { figuresOf, PART_FIGURES, type PartFigure, type PartFigures } from './part-figures.ts';

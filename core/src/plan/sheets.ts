@@ -6,7 +6,6 @@ import {
   takenMl,
   sumMl,
   trailer,
-  type AxleLines,
   type Brake,
   type ClutchSize,
   type ParkingInput,
@@ -16,9 +15,8 @@ import {
   type TrailerSize,
 } from '../hydraulics/index.ts';
 import { allGuessed, type Sheet } from './figures.ts';
-import { linesOf } from './line-figures.ts';
 import type { LineView } from './line-view.ts';
-import { TYPICAL_BRAKE, type Hose } from './sizing.ts';
+import { linesWith, TYPICAL_BRAKE, type Hose } from './sizing.ts';
 import type { Plan } from './types.ts';
 
 /** A trailer's axles on one actuator. */
@@ -81,22 +79,23 @@ export const trailerView = (plan: Plan, sheet: TrailerSheet, lines: readonly Lin
       tyreRadiusMm,
       loadKg: emptyKg + share * (ladenKg - emptyKg),
     })),
-    lines: linesOf(lines, circuits, sheet.hose),
+    lines: linesWith(plan, lines, circuits, sheet.hose),
     bulkGPa: BULK_GPA,
     airMl: sheet.airMl,
   });
 };
 
-export const singleView = (sheet: SingleSheet, lines: readonly LineView[]): SingleSize =>
+export const singleView = (plan: Plan, sheet: SingleSheet, lines: readonly LineView[]): SingleSize =>
   single({
     ...sheet,
     loadN: sheet.loadKg * GRAVITY_MS2,
-    lines: linesOf(lines, sheet.circuitId ? [sheet.circuitId] : [], sheet.hose),
+    lines: linesWith(plan, lines, sheet.circuitId ? [sheet.circuitId] : [], sheet.hose),
     bulkGPa: BULK_GPA,
   });
 
 export function clutchView(plan: Plan, sheet: ClutchSheet, lines: readonly LineView[]): ClutchSize {
-  const own: AxleLines = linesOf(
+  const own = linesWith(
+    plan,
     lines,
     plan.circuits.filter((c) => c.work === 'clutch').map((c) => c.id),
     sheet.hose,

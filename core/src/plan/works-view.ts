@@ -21,7 +21,7 @@ export function worksView(plan: Plan, lines: readonly LineView[]): WorksView {
   const at = (share: number): TrailerSize => trailerView(plan, trailer!, lines, share);
   return {
     trailer: trailer && { at, empty: at(0), laden: at(1) },
-    singles: singles.map((sheet) => singleView(sheet, lines)),
+    singles: singles.map((sheet) => singleView(plan, sheet, lines)),
     clutch: clutch && clutchView(plan, clutch, lines),
     parking: parkingView(plan),
   };

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { CATEGORIES, type Category } from '@firm-line/core/hydraulics';
 import {
   figureAt,
-  plannedHose,
+  plannedHoses,
   typicalClutch,
   typicalParking,
   typicalSingle,
@@ -164,14 +164,13 @@ export class SizeStation {
   protected readonly sheet = computed(() => figureAt(this.store.plan(), this.chosen()!.of) as Sheet);
   protected readonly groups = computed(() => groupsOf(this.chosen()!.of, this.store.plan()!));
   protected readonly more = computed(() => additions(this.store.plan()!));
-  /** Axles whose hose is the plan's own: there the typed figure does not count. */
+  /** Hose that is the plan's own: there the typed figure does not count. */
   protected readonly planned = computed(() => {
     const plan = this.store.plan()!;
-    const axles = (['front', 'rear'] as const).flatMap((axle) => {
-      const hose = plannedHose(plan, axle);
-      return hose ? [`${formatLengthUnit(hose.hoseMm, this.store.units())} ${axle}`] : [];
-    });
-    return axles.length ? ` Hose comes from Route: ${axles.join(', ')}; what is typed for it below stands aside.` : '';
+    const hoses = plannedHoses(plan, this.chosen()?.of ?? '').map(({ name, hoseMm }) =>
+      `${formatLengthUnit(hoseMm, this.store.units())} ${name}`.trim(),
+    );
+    return hoses.length ? ` Hose comes from Route: ${hoses.join(', ')}; what is typed for it below stands aside.` : '';
   });
   protected readonly snags = computed(() => this.store.snags().filter((snag) => snag.station === 'size'));
 
