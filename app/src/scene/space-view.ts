@@ -67,7 +67,6 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
       [attr.aria-label]="label()"
       data-test="space"
       (pointerdown)="press($event)"
-      (pointermove)="move($event)"
       (pointerup)="release($event)"
       (pointercancel)="letGo()"
     ></canvas>
@@ -232,6 +231,8 @@ export class SpaceView {
     effect(() => {
       const canvas = this.canvas().nativeElement;
       untracked(() => {
+        // Bound by hand: a move that changes nothing must not have the page gone through.
+        canvas.addEventListener('pointermove', (event) => this.move(event));
         // The plan can be read and edited before the scene is there.
         void idle()
           .then(() => import('./stage'))
@@ -374,7 +375,7 @@ export class SpaceView {
     this.draggedLine.begin((view) => this.dragged.emit(view));
   }
 
-  protected move(event: PointerEvent): void {
+  private move(event: PointerEvent): void {
     const [stage, drag] = [this.stage(), this.drag()];
     const [x, y] = this.point(event);
     if (stage && !drag && !this.fixed()) this.selection.point(this.cornerUnder(x, y));

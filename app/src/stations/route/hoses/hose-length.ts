@@ -63,7 +63,7 @@ const SLIDE_MM = 200;
         @for (place of places(); track $index) {
           <li class="rounded-lg border border-rule p-2 text-sm">
             <p><strong>{{ place.to.name }}</strong> at {{ bare(place.atMm[0]) }}, {{ bare(place.atMm[1]) }}, {{ bare(place.atMm[2]) }}, pointing {{ pointing(place) }}</p>
-            <p>{{ place.ok ? 'Serves in every state, least radius ' + full(place.leastRadiusMm) + '.' : 'Not well: ' + (words[$any(place.why)] ?? place.why) + '.' }}</p>
+            <p>{{ place.ok ? 'Serves in every state, least radius ' + full(place.leastRadiusMm) + '.' : 'Not well: ' + wordsFor(place.why) + '.' }}</p>
             <button type="button" class="btn-main mt-1" (click)="takePlace(place)" [disabled]="!slides()">Put it there</button>
           </li>
         }
@@ -146,6 +146,9 @@ export class HoseLength {
   protected slideDone(): void {
     this.shiftTaken.emit(this.slid());
     this.slid.set(0);
+  }
+  protected wordsFor(why: string): string {
+    return this.words[why] ?? why;
   }
   protected pointing({ direction: [x, y, z] }: BracketPlace): string {
     if (x) return x > 0 ? 'aft' : 'forward';
