@@ -20,6 +20,7 @@ import { PlanStore } from '../../../plan/plan-store';
 import { Selection } from '../../../plan/selection';
 import { SpaceView } from '../../../scene/space-view';
 import { HoseCells } from './hose-cells';
+import { HoseFigures } from './hose-figures';
 import { HoseForm } from './hose-form';
 import { HoseLength } from './hose-length';
 import { HoseScrub } from './hose-scrub';
@@ -34,7 +35,7 @@ const NEAR_MM = 700;
 /** The flexible lines: one hose through its travel, in the scene, on its strip and in cells; its length and its bracket. */
 @Component({
   selector: 'fl-hoses-page',
-  imports: [SpaceView, SnagRow, LevelSign, HoseCells, HoseForm, HoseLength, HoseScrub, HoseSheet, HoseStrip],
+  imports: [SpaceView, SnagRow, LevelSign, HoseCells, HoseFigures, HoseForm, HoseLength, HoseScrub, HoseSheet, HoseStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -105,6 +106,9 @@ const NEAR_MM = 700;
               <p class="fault mt-2" role="alert">{{ text }}</p>
             } @else {
               <fl-hose-cells class="mt-2" [view]="hose" (picked)="pose.set($event)" />
+              @if (live(); as state) {
+                <fl-hose-figures class="mt-1" [view]="hose" [state]="state" />
+              }
               <fl-hose-length class="mt-3" [view]="hose" (tried)="trial.set({ orderMm: $event })" (taken)="take($event)" (shifted)="shift($event)" (shiftTaken)="takeShift($event)" />
             }
             <details class="mt-3 border-t border-rule">

@@ -101,8 +101,11 @@ describe('hoses in Route', () => {
     slide(at.one('#hose-lock'), 1);
     await at.settle();
     expect(at.root.textContent).toContain('18° right');
+    const figures = (): string => at.texts('[data-test=hose-figures]')[0]!;
+    expect(figures()).toMatch(/^Slack ?\d+ mm of 266 mm, \d+ mm straight across ?Leaves ?A \d+° and B \d+° off/);
     await at.click(at.one('[data-test=hose-worst]'));
     expect(at.root.textContent).toContain('50 bump');
+    expect(figures()).toMatch(/Twist ?none through the travel ?Nearest ?.*(wanted\)|nothing near)$/);
     await at.click(at.root.querySelectorAll<HTMLElement>('[data-test=hose-cells] button')[3]!);
     expect(at.root.textContent).toContain('ride');
     await at.click(at.one('[data-test=hose-play]'));

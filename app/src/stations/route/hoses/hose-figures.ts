@@ -1,0 +1,45 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { HoseState, HoseView } from '@firm-line/core/hoses';
+import { formatLengthUnit } from '@firm-line/core/units';
+import { angleDeg, scale, sub } from '@firm-line/core/vec';
+import { PlanStore } from '../../../plan/plan-store';
+
+/** What else is known of a hose in the state that is looked at: slack, the way it leaves its ends, twist, what it comes near. */
+@Component({
+  selector: 'fl-hose-figures',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <dl class="grid grid-cols-[auto_1fr] gap-x-3 text-sm" data-test="hose-figures">
+      @for (row of rows(); track row[0]) {
+        <dt class="text-ink-soft">{{ row[0] }}</dt>
+        <dd>{{ row[1] }}</dd>
+      }
+    </dl>
+  `,
+})
+export class HoseFigures {
+  private readonly store = inject(PlanStore);
+  readonly view = input.required<HoseView>();
+  readonly state = input.required<HoseState>();
+  protected readonly rows = computed((): readonly (readonly [string, string])[] => {
+    const [{ ends, twistDeg, freeMm }, { chordMm, slackMm, clampB, turnDeg, near, verdict, name }] = [this.view(), this.state()];
+    const full = (mm: number): string => formatLengthUnit(mm, this.store.units());
+    const { clamp } = ends.a;
+    const across = sub(clampB.pointMm, clamp.pointMm);
+    const [a, b] = [angleDeg(clamp.direction, across), angleDeg(clampB.direction, scale(across, -1))].map(Math.round);
+    const slack: readonly [string, string] = slackMm < 0
+      ? ['Too short by', `${full(-slackMm)}: ${full(chordMm)} straight across`]
+      : ['Slack', `${full(slackMm)} of ${full(freeMm)}, ${full(chordMm)} straight across`];
+    if (verdict === 'out-of-reach') return [slack];
+    // Between the states of the cells neither is looked at.
+    const between = turnDeg === null && near === null && name === 'this place';
+    const twist = twistDeg === 0 ? 'none through the travel' : turnDeg === null ? '' : `${Math.round(Math.abs(turnDeg))}° against ride`;
+    const nearest = near ? `${near.thing.name}, ${full(near.distanceMm)} (${full(near.wantedMm)} wanted)` : 'nothing near';
+    return [
+      slack,
+      ['Leaves', `A ${a}° and B ${b}° off the straight line between them`],
+      ...(between ? [] : ([['Twist', twist], ['Nearest', nearest]] as const).filter(([, said]) => said)),
+    ];
+  }); // prettier-ignore
+}
