@@ -114,6 +114,23 @@ describe('hoses in Route', () => {
     expect(at.one('[data-test=hose-play]').textContent).toContain('Play');
   });
 
+  test('a hose that does not reach says by how much; between the states of the cells only what is known there is told', async () => {
+    const at = await hoses('h9');
+    const figures = (): string => at.texts('[data-test=hose-figures]')[0]!;
+    const slider = at.one<HTMLInputElement>('#hose-length');
+    slide(slider, Number(slider.min));
+    await at.settle();
+    expect(at.texts('[data-test=hose-live]')).toEqual(['does not reach']);
+    expect(figures()).toMatch(/^Too short by ?\d+ mm: \d+ mm straight across$/);
+    slide(slider, 350);
+    await at.settle();
+    expect(figures()).toMatch(/Nearest/);
+    slide(at.one('#hose-heave'), -0.5);
+    await at.settle();
+    expect(figures()).toMatch(/^Slack/);
+    expect(figures()).not.toMatch(/Nearest|Twist/);
+  });
+
   test('a new hose is made with the motion of a wheel; wrong dates and figures are said and not taken', async () => {
     HTMLDialogElement.prototype.showModal = jest.fn();
     HTMLDialogElement.prototype.close = jest.fn();
