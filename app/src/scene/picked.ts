@@ -1,5 +1,5 @@
 import { lineSpace, type LineView, type Plan } from '@firm-line/core/plan';
-import { addScaled, distance, dot, sub, type Vec3 } from '@firm-line/core/vec';
+import { addScaled, distance, shareAlong, sub, type Vec3 } from '@firm-line/core/vec';
 
 /** What of the chosen line was tapped: a clip, or a place on a straight that leads to a node. */
 export type Picked =
@@ -16,14 +16,11 @@ export function pickedAt(plan: Plan, view: LineView, piece: number, share: numbe
   const atMm = before + distance(from, at);
   const bend = view.pieces.find((one) => one.kind === 'arc' && atMm >= one.startMm && atMm <= one.endMm);
   if (bend?.kind === 'arc') return { kind: 'bend', node: bend.node };
-  const off = (i: number): number => distance(at, nearestOf(at, view.nodesMm[i]!, view.nodesMm[i + 1]!));
+  const off = (i: number): number => {
+    const [a, b] = [view.nodesMm[i]!, view.nodesMm[i + 1]!];
+    return distance(at, addScaled(a, sub(b, a), shareAlong(at, a, b)));
+  };
   const legs = view.nodesMm.slice(1).map((_, i) => i);
   const leg = legs.reduce((best, i) => (off(i) < off(best) ? i : best), 0);
   return { kind: 'straight', toNode: leg + 1, at, atMm };
 } // prettier-ignore
-
-function nearestOf(at: Vec3, from: Vec3, to: Vec3): Vec3 {
-  const way = sub(to, from);
-  const square = dot(way, way);
-  return addScaled(from, way, square ? Math.min(1, Math.max(0, dot(sub(at, from), way) / square)) : 0);
-}

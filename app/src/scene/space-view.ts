@@ -68,7 +68,7 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
       data-test="space"
       (pointerdown)="press($event)"
       (pointerup)="release($event)"
-      (pointercancel)="letGo()"
+      (pointercancel)="breakOff()"
     ></canvas>
     @if (!ready()) {
       <p class="absolute inset-0 m-auto h-fit w-fit text-ink-soft">Drawing the vehicle…</p>
@@ -168,10 +168,10 @@ export class SpaceView {
   readonly focus = input<readonly Vec3[] | null>(null);
   /** Corners of the line are not to be had while hoses are looked at. */
   readonly fixed = input(false);
-  /** A place that can be taken hold of while hoses are looked at; where it is dragged to, and that it was let go. */
+  /** A place that can be taken hold of while hoses are looked at; where it is dragged to, and how it was let go. */
   readonly grip = input<Vec3 | null>(null);
   readonly gripMoved = output<Vec3>();
-  readonly gripLeft = output();
+  readonly gripLeft = output<'kept' | 'broken off'>();
   /** Something moves by itself: pictures are to follow one another quickly. */
   readonly moving = input(false);
   /** Something else needs the room: no buttons to look from a side. */
@@ -342,11 +342,15 @@ export class SpaceView {
     const box = this.canvas().nativeElement.getBoundingClientRect();
     return [event.clientX - box.left, event.clientY - box.top];
   }
+  /** How far from a point of the canvas a place is seen. */
+  private offPx(place: Vec3, x: number, y: number): number {
+    const seen = this.stage()!.at(place);
+    return seen ? Math.hypot(seen.x - x, seen.y - y) : Infinity;
+  }
   /** The corner of the chosen line under the pointer. */
   private cornerUnder(x: number, y: number): number | null {
-    const stage = this.stage()!;
-    const corners = this.handles().map((at, i) => ({ node: i + 1, seen: stage.at(at) }));
-    return nearest(corners, REACH.corner, ({ seen }) => (seen ? Math.hypot(seen.x - x, seen.y - y) : Infinity))?.node ?? null;
+    const corners = this.handles().map((at, i) => ({ at, node: i + 1 }));
+    return nearest(corners, REACH.corner, ({ at }) => this.offPx(at, x, y))?.node ?? null;
   }
 
   private pressed: readonly [number, number] | null = null;
@@ -405,14 +409,19 @@ export class SpaceView {
     if (drag) {
       const at = this.wanted;
       this.letGo();
-      if (!drag.snaps) return this.gripLeft.emit();
+      if (!drag.snaps) return this.gripLeft.emit('kept');
       if (at.some((v, i) => v !== drag.start[i])) this.place(drag.node, at);
       return;
     }
     if (!this.fixed() && pressed && Math.hypot(x - pressed[0], y - pressed[1]) < 5) this.pick(x, y);
   }
-  /** Ends a drag without keeping it. */
-  letGo(): void {
+  /** Ends a drag that the browser took away: nothing of it is kept. */
+  protected breakOff(): void {
+    const drag = this.drag();
+    this.letGo();
+    if (drag && !drag.snaps) this.gripLeft.emit('broken off');
+  }
+  private letGo(): void {
     this.drag.set(null);
     this.draggedLine.end();
     const stage = this.stage();
@@ -433,10 +442,7 @@ export class SpaceView {
   /** A tap that is no drag: a port says its name and leads to Measure, a clip or a straight says what it is, another line is chosen; the air lets the corner go. */
   private pick(x: number, y: number): void {
     const stage = this.stage()!;
-    const off = (at: Vec3): number => {
-      const seen = stage.at(at);
-      return seen ? Math.hypot(seen.x - x, seen.y - y) : Infinity;
-    };
+    const off = (at: Vec3): number => this.offPx(at, x, y);
     const ports = [...this.store.view()!.ports.values()].filter(({ port }) => port.role !== 'bleeder');
     const port = nearest(ports, REACH.port, ({ fixed }) => off(fixed.atMm));
     this.port.set(port && { id: port.port.id, name: `${port.part.name}, ${port.port.name}` });

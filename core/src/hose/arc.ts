@@ -44,7 +44,7 @@ export function arcTerms(y: number, out: ArcTerms): void {
   }
   const cos = 1 - y;
   const sin = Math.sqrt(Math.max(y * (2 - y), 1e-300));
-  const angle = Math.atan2(sin, cos);
+  const angle = Math.sqrt(2 * out.energy);
   out.energy1 = angle / sin;
   out.energy2 = (1 - (angle * cos) / sin) / (sin * sin);
   // With g = sin/(1 + cos) = tan(θ/2), chord = 2g/θ and dθ/dy = 1/sin.

@@ -1,4 +1,4 @@
-import { add, addScaled, cross, dot, radians, rotate, scale, sub, unit, type Vec3 } from '../vec/index.ts';
+import { add, addScaled, cross, degrees, dot, radians, rotate, scale, sub, unit, type Vec3 } from '../vec/index.ts';
 
 /** How the end of a hose moves against the frame. */
 export interface Motion {
@@ -111,14 +111,13 @@ export function posesOf(motion: Motion): NamedPose[] {
   );
 }
 
-const DEG = Math.PI / 180;
 /** Toward the middle of the vehicle, for what stands at a y. */
 const inward = (y: number): number => (y > 0 ? -1 : 1);
 /** The line of a kingpin whose top leans back and inward by these angles, as seen from the side and from ahead. */
 export const kingpinAxis = (backDeg: number, inwardDeg: number, y: number): Vec3 =>
-  unit([Math.tan(backDeg * DEG), inward(y) * Math.tan(inwardDeg * DEG), 1])!;
+  unit([Math.tan(radians(backDeg)), inward(y) * Math.tan(radians(inwardDeg)), 1])!;
 /** By how much the top of a kingpin leans back and inward. */
 export function kingpinLean([x, across, z]: Vec3, y: number): { readonly backDeg: number; readonly inwardDeg: number } {
-  const deg = (by: number): number => Math.atan2(by * Math.sign(z || 1), Math.abs(z)) / DEG;
+  const deg = (by: number): number => degrees(Math.atan2(by * Math.sign(z || 1), Math.abs(z)));
   return { backDeg: deg(x), inwardDeg: deg(inward(y) * across) };
 }

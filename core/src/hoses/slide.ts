@@ -1,5 +1,5 @@
 import { gapTo, obstacleOf, type Thing } from '../frame/index.ts';
-import { addScaled, distance, dot, scale, sub, type Vec3 } from '../vec/index.ts';
+import { add, addScaled, distance, scale, shareAlong, sub, type Vec3 } from '../vec/index.ts';
 
 /** A bracket further than this from a rail or member is not fixed to it, mm. */
 const BESIDE_MM = 250;
@@ -20,11 +20,11 @@ function pathBeside(things: readonly Thing[], at: Vec3): readonly Vec3[] {
 function runTo(path: readonly Vec3[], at: Vec3): number {
   let [run, best, least] = [0, 0, Infinity];
   for (let i = 1; i < path.length; i++) {
-    const way = sub(path[i]!, path[i - 1]!);
-    const long = Math.hypot(...way);
-    const along = long ? Math.min(long, Math.max(0, dot(sub(at, path[i - 1]!), way) / long)) : 0;
-    const off = long ? distance(at, addScaled(path[i - 1]!, way, along / long)) : Infinity;
-    if (off < least) [best, least] = [run + along, off];
+    const [from, to] = [path[i - 1]!, path[i]!];
+    const long = distance(from, to);
+    const share = shareAlong(at, from, to);
+    const off = distance(at, addScaled(from, sub(to, from), share));
+    if (off < least) [best, least] = [run + share * long, off];
     run += long;
   }
   return best;
@@ -45,8 +45,7 @@ function placeOn(path: readonly Vec3[], runMm: number): Vec3 {
 export function slideAlong(things: readonly Thing[], fromMm: Vec3, byMm: number): Vec3 {
   const path = pathBeside(things, fromMm);
   const from = runTo(path, fromMm);
-  const moved = sub(placeOn(path, from + byMm), placeOn(path, from));
-  return addScaled(fromMm, moved, 1);
+  return add(fromMm, sub(placeOn(path, from + byMm), placeOn(path, from)));
 }
 /** By how much it is slid to come as near as it can to a place, in steps of `stepMm`. */
 export function slideTo(things: readonly Thing[], fromMm: Vec3, towardMm: Vec3, stepMm = 5): number {

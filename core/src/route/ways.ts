@@ -1,6 +1,6 @@
 import { InputError } from '../fault/index.ts';
 import { boxGap, gapTo, pointGapMm, type Obstacle } from '../frame/index.ts';
-import { addScaled, distance, dot, sub, unit, type Vec3 } from '../vec/index.ts';
+import { addScaled, distance, dot, shareAlong, sub, unit, type Vec3 } from '../vec/index.ts';
 import { DIRECTIONS, makeLattice, nodeAt, placeOf, type Lattice } from './lattice.ts';
 import { cheapest, type Costs, type Found, type Leg } from './search.ts';
 
@@ -157,11 +157,8 @@ export function shareNear(one: readonly Vec3[], other: readonly Vec3[], withinMm
   }
   return all ? near / all : 1;
 }
-function distanceTo(at: Vec3, from: Vec3, to: Vec3): number {
-  const way = sub(to, from);
-  const long = dot(way, way);
-  return distance(at, addScaled(from, way, long ? Math.min(1, Math.max(0, dot(sub(at, from), way) / long)) : 0));
-}
+const distanceTo = (at: Vec3, from: Vec3, to: Vec3): number =>
+  distance(at, addScaled(from, sub(to, from), shareAlong(at, from, to)));
 
 export interface Problem {
   readonly lattice: Lattice;

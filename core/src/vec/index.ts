@@ -44,3 +44,10 @@ export function squareTo(d: Vec3): Vec3 {
 /** Turn from `from` to `to` about `axis` in degrees, right hand, (−180, 180]; both square to the unit vector `axis`. */
 export const turnDeg = (from: Vec3, to: Vec3, axis: Vec3): number =>
   degrees(Math.atan2(dot(cross(from, to), axis), dot(from, to)));
+
+/** How far along from one place to another the nearest to a third lies, 0 to 1; 0 where both are one. */
+export function shareAlong(at: Vec3, from: Vec3, to: Vec3): number {
+  const way = sub(to, from);
+  const square = dot(way, way);
+  return square ? Math.min(1, Math.max(0, dot(sub(at, from), way) / square)) : 0;
+}

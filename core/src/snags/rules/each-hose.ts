@@ -3,6 +3,9 @@ import type { PlanView } from '../../plan/index.ts';
 import { formatLength, type UnitSystem } from '../../units/index.ts';
 import type { Rule, Snag } from '../snag.ts';
 
+/** So much of a hose, and of what meets or leaves it at its seat, may lie close together, mm. Common practice. */
+export const MEETS_MM = 90;
+
 /** A finding about a hose: the rule's own words, the rest filled in. */
 type HoseFinding = Pick<Snag, 'level' | 'text' | 'mend'>;
 

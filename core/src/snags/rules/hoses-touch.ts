@@ -2,10 +2,7 @@ import { clearanceTo, type Obstacle } from '../../frame/index.ts';
 import { envelopeOfHose, hoseView, volumeOf, type HoseView } from '../../hoses/index.ts';
 import { distance } from '../../vec/index.ts';
 import { lengthWords } from '../snag.ts';
-import { overHoses } from './each-hose.ts';
-
-/** So much of two hoses next to seats that lie side by side may be close, mm. Common practice. */
-const MEETS_MM = 90;
+import { MEETS_MM, overHoses } from './each-hose.ts';
 
 /** The nearest that one comes to another: in the same state where both move with the same thing, else in any of either's. */
 function nearestMm(one: HoseView, other: HoseView, keepMm: number): number {

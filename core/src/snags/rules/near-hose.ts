@@ -3,10 +3,7 @@ import { envelopeOfHose } from '../../hoses/index.ts';
 import { lineSpace, type LineView } from '../../plan/index.ts';
 import { distance } from '../../vec/index.ts';
 import { lengthWords } from '../snag.ts';
-import { overHoses } from './each-hose.ts';
-
-/** So much of a tube next to the hose that it feeds may lie close to it, mm. Common practice. */
-const MEETS_MM = 90;
+import { MEETS_MM, overHoses } from './each-hose.ts';
 
 /** A hose that comes too near to a tube, in some state of its travel: it rubs itself or the tube through. */
 export const nearHose = overHoses('near-hose', (hose, view) => {

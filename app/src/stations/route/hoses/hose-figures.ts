@@ -23,7 +23,8 @@ export class HoseFigures {
   readonly view = input.required<HoseView>();
   readonly state = input.required<HoseState>();
   protected readonly rows = computed((): readonly (readonly [string, string])[] => {
-    const [{ ends, twistDeg, freeMm }, { chordMm, slackMm, clampB, turnDeg, near, verdict, name }] = [this.view(), this.state()];
+    const { ends, twistDeg, freeMm, states } = this.view();
+    const { chordMm, slackMm, clampB, turnDeg, near, verdict } = this.state();
     const full = (mm: number): string => formatLengthUnit(mm, this.store.units());
     const { clamp } = ends.a;
     const across = sub(clampB.pointMm, clamp.pointMm);
@@ -33,7 +34,7 @@ export class HoseFigures {
       : ['Slack', `${full(slackMm)} of ${full(freeMm)}, ${full(chordMm)} straight across`];
     if (verdict === 'out-of-reach') return [slack];
     // Between the states of the cells neither is looked at.
-    const between = turnDeg === null && near === null && name === 'this place';
+    const between = !states.includes(this.state());
     const twist = twistDeg === 0 ? 'none through the travel' : turnDeg === null ? '' : `${Math.round(Math.abs(turnDeg))}° against ride`;
     const nearest = near ? `${near.thing.name}, ${full(near.distanceMm)} (${full(near.wantedMm)} wanted)` : 'nothing near';
     return [

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked } from '@angular/core';
 import { ORDER_STEP_MM, type BracketPlace, type HoseView } from '@firm-line/core/hoses';
 import { formatLength, formatLengthUnit } from '@firm-line/core/units';
 import { PlanStore } from '../../../plan/plan-store';
@@ -70,8 +70,8 @@ const SLIDE_MM = 200;
       </ol>
     }
     @if (slides()) {
-      <label class="label mt-3 block" for="hose-slide">Slide the bracket along its rail, or drag it in the picture: <span class="font-mono">{{ slid() > 0 ? '+' : '' }}{{ bare(slid()) }}</span></label>
-      <input id="hose-slide" type="range" class="h-12 w-full accent-fluid" [min]="-slideMm" [max]="slideMm" step="5" [value]="slid()" (input)="slide(+$any($event.target).value)" (change)="slideDone()" />
+      <label class="label mt-3 block" for="hose-slide">Slide the bracket along its rail, or drag it in the picture: <span class="font-mono">{{ slidMm() > 0 ? '+' : '' }}{{ bare(slidMm()) }}</span></label>
+      <input id="hose-slide" type="range" class="h-12 w-full accent-fluid" [min]="-slideMm" [max]="slideMm" step="5" [value]="slidMm()" (input)="shifted.emit(+$any($event.target).value)" (change)="shiftTaken.emit()" />
     } @else {
       <p class="mt-3 text-sm text-ink-soft">End A stands at a port that tapes fix: its place is measured, not chosen.</p>
     }
@@ -85,11 +85,12 @@ export class HoseLength {
   readonly tried = output<number>();
   readonly taken = output<number>();
   readonly shifted = output<number>();
-  readonly shiftTaken = output<number>();
+  readonly shiftTaken = output();
+  /** How far it is slid just now. */
+  readonly slidMm = input(0);
   protected readonly step = ORDER_STEP_MM;
   protected readonly slideMm = SLIDE_MM;
   protected readonly words: Record<string, string> = VERDICT_WORDS;
-  protected readonly slid = signal(0);
 
   protected readonly range = computed(() => {
     const { hose, freeMm, states } = this.view();
@@ -138,14 +139,6 @@ export class HoseLength {
   }
   protected takePlace({ atMm, direction }: BracketPlace): void {
     this.store.apply(moveEnd(this.view(), this.port(), atMm, direction));
-  }
-  protected slide(mm: number): void {
-    this.slid.set(mm);
-    this.shifted.emit(mm);
-  }
-  protected slideDone(): void {
-    this.shiftTaken.emit(this.slid());
-    this.slid.set(0);
   }
   protected wordsFor(why: string): string {
     return this.words[why] ?? why;

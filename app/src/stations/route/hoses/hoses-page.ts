@@ -58,7 +58,7 @@ const NEAR_MM = 700;
       <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
         @if (selection.line() && hasSpace()) {
           <fl-space-view class="flex-1" [view]="selection.line()!" [fixed]="true"
-            [moving]="playing()" [hoses]="shown()" [focus]="focus()" [grip]="grip()" (gripMoved)="drag($event)" (gripLeft)="drop()" (failed)="hasSpace.set(false)" />
+            [moving]="playing()" [hoses]="shown()" [focus]="focus()" [grip]="grip()" (gripMoved)="drag($event)" (gripLeft)="drop($event)" (failed)="hasSpace.set(false)" />
         } @else {
           <p class="m-auto max-w-md p-6 text-center" role="status">
             {{ hasSpace() ? 'The vehicle is drawn once the plan has a line.' : 'This browser draws no space (WebGL is missing or off): strip, cells and figures say the same.' }}
@@ -109,7 +109,7 @@ const NEAR_MM = 700;
               @if (live(); as state) {
                 <fl-hose-figures class="mt-1" [view]="hose" [state]="state" />
               }
-              <fl-hose-length class="mt-3" [view]="hose" (tried)="trial.set({ orderMm: $event })" (taken)="take($event)" (shifted)="shift($event)" (shiftTaken)="takeShift($event)" />
+              <fl-hose-length class="mt-3" [view]="hose" (tried)="trial.set({ orderMm: $event })" (taken)="take($event)" (shifted)="shift($event)" (shiftTaken)="takeShift()" [slidMm]="slidMm()" />
             }
             <details class="mt-3 border-t border-rule">
               <summary class="flex min-h-11 items-center font-semibold">On and off without twist…</summary>
@@ -235,23 +235,24 @@ export class HosesPage {
   private readonly things = computed(() => this.store.plan()!.things);
   /** The bracket as it is dragged: it slides along the rail beside it. */
   protected drag(toMm: Vec3): void {
-    this.slidMm.set(this.slideFor(toMm));
-    this.shift(this.slidMm());
+    this.shift(slideTo(this.things(), this.of(this.selection.hose()!).ends.a.seatMm, toMm, ORDER_STEP_MM));
   }
-  protected drop(): void {
-    this.takeShift(this.slidMm());
+  protected drop(how: 'kept' | 'broken off'): void {
+    if (how === 'kept') return this.takeShift();
     this.slidMm.set(0);
+    this.trial.set(null);
   }
-  protected readonly slidMm = signal(0);
-  private slideFor(toMm: Vec3): number {
-    return slideTo(this.things(), this.of(this.selection.hose()!).ends.a.seatMm, toMm, ORDER_STEP_MM);
-  }
+  /** How far its bracket is slid along the rail before that is taken, by slider or by hand. */
+  protected readonly slidMm = linkedSignal({ source: this.selection.hose, computation: () => 0 });
   protected shift(mm: number): void {
+    this.slidMm.set(mm);
     const view = this.of(this.selection.hose()!);
     const { seatMm, thread } = view.ends.a;
     this.trial.set(endAt(view, slideAlong(this.things(), seatMm, mm), thread));
   }
-  protected takeShift(mm: number): void {
+  protected takeShift(): void {
+    const mm = this.slidMm();
+    this.slidMm.set(0);
     const view = this.of(this.selection.hose()!);
     const { seatMm, thread } = view.ends.a;
     const port = this.store.view()!.ports.get(view.hose.ends.a.portId ?? '');
