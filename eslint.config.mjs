@@ -4,7 +4,7 @@ import tseslint from 'typescript-eslint';
 
 /** Folders of the core in the order in which they may know one another: each knows those before it. */
 const LAYERS = [
-  ['fault'],
+  ['derive', 'fault'],
   ['vec', 'units'],
   ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips', 'frame', 'hose'],
   ['threads', 'route', 'formats', 'mesh'],
@@ -28,33 +28,48 @@ const UI = [
   '**/server/**',
   '**/cli/**',
 ];
-const deeper = { regex: '^\\.\\./(\\.\\./)?[a-z-]+/(?!index\\.ts$)[a-z-]+\\.ts$', message: 'import a subject by its index only' };
+/** Folders inside a subject, in the same order. */
+const INSIDE = { plan: ['model', 'derived', 'edits', 'file'] };
+const inner = Object.values(INSIDE).flat().join('|');
+const deeper = {
+  regex: `^\\.\\./(\\.\\./)?(?!(${inner})/)[a-z-]+/(?!index\\.ts$)[a-z-]+\\.ts$`,
+  message: 'import a subject by its index only',
+};
+const outOfReach = (folder, above) =>
+  above.length ? [{ regex: `^(\\.\\.?/)+(${above.join('|')})/`, message: `${folder} must not know what builds on it` }] : [];
 
-/** One rule set a layer: what lies above it is out of reach. */
+/** What files of one folder may not import; what lies above it is out of reach. */
+const importRules = (path, folder, unreachable) => ({
+  files: [`core/src/${path}/**/*.ts`],
+  ignores: ['**/*.spec.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: folder === 'mesh' ? UI.filter((name) => !name.startsWith('three')) : UI,
+            message: 'the core must not depend on interface or server code',
+          },
+          { group: ['node:*', 'fs', 'path'], message: 'the core must also run in the browser' },
+          ...unreachable,
+          ...(folder === 'snags' ? [] : [deeper]),
+        ],
+      },
+    ],
+  },
+});
 const layerRules = LAYERS.flatMap((layer, i) => {
   const above = LAYERS.slice(i + 1).flat();
-  return layer.map((folder) => ({
-    files: [`core/src/${folder}/**/*.ts`],
-    ignores: ['**/*.spec.ts'],
-    rules: {
-      'no-restricted-imports': [
-        'error',
-        {
-          patterns: [
-            {
-              group: folder === 'mesh' ? UI.filter((name) => !name.startsWith('three')) : UI,
-              message: 'the core must not depend on interface or server code',
-            },
-            { group: ['node:*', 'fs', 'path'], message: 'the core must also run in the browser' },
-            ...(above.length
-              ? [{ regex: `^(\\.\\./)+(${above.join('|')})/`, message: `${folder} must not know what builds on it` }]
-              : []),
-            ...(folder === 'snags' ? [] : [deeper]),
-          ],
-        },
-      ],
-    },
-  }));
+  return layer.flatMap((folder) => {
+    const unreachable = outOfReach(folder, above);
+    return [
+      importRules(folder, folder, unreachable),
+      ...(INSIDE[folder] ?? []).map((part, k, parts) =>
+        importRules(`${folder}/${part}`, folder, [...unreachable, ...outOfReach(part, parts.slice(k + 1))]),
+      ),
+    ];
+  });
 });
 
 export default tseslint.config(

@@ -1,2 +1,2 @@
 export { InputError, figure, pathOf } from './input-error.ts';
-export { faultOf, type Fault } from './schema-fault.ts';
+export { faultOf, faultSentence, type Fault } from './schema-fault.ts';

@@ -46,13 +46,18 @@ const SENTENCES: Record<string, (context: Record<string, unknown>) => string> = 
   'string.empty': () => 'This text is empty.',
   'string.min': () => 'This text is empty.',
   'string.max': (c) => `This text is longer than ${String(c['limit'])} characters.`,
+  'number.integer': (c) => `${shown(c['value'])} should be a whole number.`,
+  'string.pattern.name': (c) => `${shown(c['value'])} is not ${String(c['name'])}.`,
   'string.isoDate': (c) => `${shown(c['value'])} is not a date and time.`,
   'alternatives.types': (c) => `This should be ${(c['types'] as string[]).join(' or a list of numbers, not ')}.`,
 };
 
+/** One plain sentence for a kind of fault, by the names that the schema library gives them. */
+export const faultSentence = (type: string, context: Record<string, unknown>): string =>
+  SENTENCES[type]?.(context) ?? `This cannot be used (${type}).`;
+
 /** A schema's finding as a path and one plain sentence. */
-export function faultOf(item: ValidationErrorItem): Fault {
-  const sentence = SENTENCES[item.type];
-  const message = sentence ? sentence(item.context ?? {}) : `This cannot be used (${item.type}).`;
-  return { path: pathOf(item.path), message };
-}
+export const faultOf = (item: ValidationErrorItem): Fault => ({
+  path: pathOf(item.path),
+  message: faultSentence(item.type, item.context ?? {}),
+});

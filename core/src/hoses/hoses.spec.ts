@@ -212,7 +212,7 @@ describe('each rule of hoses against a hose spoilt for it', () => {
   const sound = { ...plan, hoses: plan.hoses.slice(0, 1) };
   const exhaust = plan.things.find((thing) => thing.kind === 'exhaust')!;
   const pathMm: Vec3[] = [[-300, -330, 330], [400, -330, 330]]; // prettier-ignore
-  const hot = { ...exhaust, shape: { kind: 'pipe' as const, pathMm, diameterMm: 50 } };
+  const hot = { ...exhaust, id: 'second-exhaust', shape: { kind: 'pipe' as const, pathMm, diameterMm: 50 } };
   const near = plan.things.map((thing) => (thing.id === 'wheel-fl' ? { ...thing, keepMm: 70 } : thing));
   const found = (on: Plan, rule: string): Snag[] => inspect(on).filter((snag) => snag.rule === rule);
 

@@ -1,32 +1,25 @@
-export { type BleedView } from './bleed-view.ts';
-export { DEFAULT_HOLDING, defaultBench, emptyPlan, FRESH_LINE, freshEnd, plainBender } from './defaults.ts';
-export { EDITS, applyEdit, benderFor, withTube, type EditCall, type EditName } from './edits.ts';
-export { freshId } from './fresh-id.ts';
-export { newLine } from './join.ts';
-export { adapterOf } from './adapter-of.ts';
-export { LAYOUTS, type Layout } from './layouts.ts';
-export { isJoint, isWorker, makesPressure, newPart, newPort, NOWHERE, PART_SPECS } from './part-kinds.ts';
-export { type Fixed } from './fixed.ts';
-export { cutSigmaMm, drawnBackMm, lineView, toolingOf, type LineView, type PortView } from './line-view.ts';
-export { changeMove, lengthenEnd, movesOf } from './moves.ts';
-export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './hose-figures.ts';
-export { holdLine, oneWay } from './hold-line.ts';
-export { meetings, type Meeting } from './meetings.ts';
-export { keepSpace, LEAST_KEPT_MM, lineSpace, obstaclesOf, sharesWith, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './space.ts'; // prettier-ignore
-export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './read.ts';
-export { type LoadView, type SizeView } from './size-view.ts';
-export {
-  loadAt, LOADS, plannedHoses, sizeInputOf, typicalBrake, typicalSizing, type Hose as HoseFigures, type Load, type LoadName, type Sizing,
-} from './sizing.ts'; // prettier-ignore
-export { figureAt, withFigure, type Sheet } from './figures.ts';
-export { figuresOf, PART_FIGURES, type PartFigure, type PartFigures } from './part-figures.ts';
-export {
-  typicalClutch, typicalParking, typicalSingle, typicalTrailer, type ClutchSheet, type ParkingSheet, type SingleSheet, type TrailerSheet,
-} from './sheets.ts'; // prettier-ignore
-export { type ResidualView } from './residual-view.ts';
-export * from './types.ts';
+export { type BleedView } from './derived/bleed-view.ts';
+export { type Fixed } from './derived/fixed.ts';
+export { holdLine, oneWay } from './derived/hold-line.ts';
+export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './derived/hose-figures.ts';
+export { cutSigmaMm, drawnBackMm, lineView, toolingOf, type LineView, type PortView } from './derived/line-view.ts';
+export { meetings, type Meeting } from './derived/meetings.ts';
+export { type ResidualView } from './derived/residual-view.ts';
+export { type LoadView, type SizeView } from './derived/size-view.ts';
+export { loadAt, LOADS, plannedHoses, sizeInputOf, type LoadName } from './derived/sizing.ts';
+export { snapPlace, snapsFor, type Snap, type Snapped, type Snaps } from './derived/snap.ts';
+export { keepSpace, LEAST_KEPT_MM, lineSpace, obstaclesOf, sharesWith, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './derived/space.ts'; // prettier-ignore
+export { viewPlan, type PlanView } from './derived/view.ts';
+export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './edits/index.ts';
+export { freshId } from './edits/fresh-id.ts';
+export { newLine } from './edits/join.ts';
+export { LAYOUTS, type Layout } from './edits/layouts.ts';
+export { benderFor, withTube } from './edits/lines.ts';
+export { changeMove, lengthenEnd, movesOf } from './edits/moves.ts';
+export { newPart, newPort, NOWHERE } from './edits/new-part.ts';
+export { laidTemplate, RAIL_SIDES, type LaidTemplate, type RailSide, type TemplateBend } from './edits/reshape.ts';
+export { planFileName, writePlan } from './file/write.ts';
+export { mendPlan, type Mended, type MendedPlan } from './file/mend.ts';
+export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './file/read.ts';
+export * from './model/index.ts';
 export { validatePlan } from './validate.ts';
-export { viewPlan, type PlanView } from './view.ts';
-export { laidTemplate, RAIL_SIDES, type LaidTemplate, type RailSide, type TemplateBend } from './reshape.ts';
-export { snapPlace, snapsFor, type Snap, type Snapped, type Snaps } from './snap.ts';
-export { planFileName, writePlan } from './write.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { angleDeg, cross, distance, dot, length, rotate, squareTo, turnDeg, unit, type Vec3 } from '../vec/index.ts';
-import { digestOf } from './digest.ts';
+import { digestOf } from './derived/digest.ts';
 import {
   emptyPlan,
   freshId,

@@ -1,0 +1,1 @@
+export { derive, measureDerived, type Derived, type Spent } from './derive.ts';

@@ -1,0 +1,136 @@
+import { InputError } from '../../fault/index.ts';
+import { bleed, type BleedInput, type BleedPlan } from '../../bleed/index.ts';
+import type { LineView, PortView } from './line-view.ts';
+import { hoseVolumeMl } from './hose-figures.ts';
+import { makesPressure } from '../model/index.ts';
+import type { Circuit, Part, Plan, Port } from '../model/index.ts';
+
+/** The bleeding of one kind of work: all brake circuits, or the clutch. */
+export interface BleedView {
+  readonly work: Circuit['work'];
+  readonly bleeders: readonly { readonly part: Part; readonly port: Port }[];
+  /** Steps by id of the bleeder port. */
+  readonly result: BleedPlan | null;
+  /** Why there is none, and the line or bleeder port it is about. */
+  readonly fault: { readonly message: string; readonly lineId?: string; readonly portId?: string } | null;
+}
+
+/** Names by id that differ from one another, so that the core's sentences speak of parts and not of ids. */
+function labels(named: readonly (readonly [id: string, name: string])[]): (id: string) => string {
+  const count = new Map<string, number>();
+  for (const [, name] of named) count.set(name, (count.get(name) ?? 0) + 1);
+  const byId = new Map(named.map(([id, name]) => [id, count.get(name)! > 1 ? `${name} (${id})` : name]));
+  return (id) => byId.get(id)!;
+}
+
+/** What a part that no line joins yet is for. */
+const workOf = (part: Part): Circuit['work'] => (part.kind === 'slave' || part.kind === 'release-bearing' ? 'clutch' : 'brake');
+
+function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[], ports: ReadonlyMap<string, PortView>): BleedView {
+  const circuits = new Set(plan.circuits.filter((c) => c.work === work).map((c) => c.id));
+  const whole = lines.filter((v) => v.ports.a && v.ports.b);
+  const joined = whole.filter((v) => circuits.has(v.line.circuitId));
+  const elsewhere = new Set(whole.filter((v) => !joined.includes(v)).flatMap((v) => [v.ports.a!.part, v.ports.b!.part]));
+  const hoses = plan.hoses
+    .filter((hose) => hose.service === 'pressure' && circuits.has(hose.circuitId))
+    .map((hose) => ({ hose, a: ports.get(hose.ends.a.portId ?? ''), b: ports.get(hose.ends.b.portId ?? '') }));
+  // Between two parts a hose is a pipe; one that ends at a place of its own belongs to the part it hangs from.
+  const pipes = hoses.flatMap(({ hose, a, b }) => (a && b && a.part !== b.part ? [{ hose, a, b }] : []));
+  const heldMl = (part: Part): number =>
+    hoses.reduce(
+      (sum, { hose, a, b }) => sum + ((a ?? b)?.part === part && !(a && b && a.part !== b.part) ? hoseVolumeMl(hose) : 0),
+      0,
+    );
+  const touched = new Map(
+    [...joined.flatMap((v) => [v.ports.a!, v.ports.b!]), ...pipes.flatMap(({ a, b }) => [a, b])].map((p) => [p.port.id, p]),
+  );
+  const parts = new Set([...touched.values()].map((p) => p.part));
+  const bleeders = plan.parts.flatMap((part) =>
+    parts.has(part) || (workOf(part) === work && !elsewhere.has(part))
+      ? part.ports.filter((port) => port.role === 'bleeder').map((port) => ({ part, port }))
+      : [],
+  );
+  const unfinished = joined.find((v) => !v.card);
+  if (unfinished) {
+    return {
+      work,
+      bleeders,
+      result: null,
+      fault: { message: `${unfinished.line.name} has no length yet: mend its corners first.`, lineId: unfinished.line.id },
+    };
+  }
+  if (!bleeders.length) return { work, bleeders, result: null, fault: { message: 'No part on these lines has a bleeder.' } };
+  const outlets = [...touched.values()].filter((p) => makesPressure(p.part));
+  if (!outlets.length)
+    return {
+      work,
+      bleeders,
+      result: null,
+      fault: { message: 'No line starts at a master, so there is no outlet to measure from.' },
+    };
+  const labelOf = labels([
+    ...plan.parts.map((part) => [part.id, part.name] as const),
+    ...plan.parts.flatMap((part) => part.ports.map((port) => [port.id, `${part.name}, ${port.name}`] as const)),
+  ]);
+  // Where fluid meets: each outlet of a master is a place of its own, any other part is one place.
+  const placeOf = ({ part, port }: Pick<PortView, 'part' | 'port'>): string => labelOf(makesPressure(part) ? port.id : part.id);
+  const idOf = new Map(bleeders.map(({ port }) => [labelOf(port.id), port.id]));
+  const input: BleedInput = {
+    pipes: [
+      ...joined.map((v) => ({
+        from: placeOf(v.ports.a!),
+        to: placeOf(v.ports.b!),
+        lengthMm: v.card!.developedMm,
+        volumeMl: v.volumeMl,
+      })),
+      ...pipes.map(({ hose, a, b }) => ({
+        from: placeOf(a),
+        to: placeOf(b),
+        lengthMm: hose.orderMm,
+        volumeMl: hoseVolumeMl(hose),
+      })),
+    ],
+    outlets: outlets.map(placeOf),
+    bleeders: bleeders.map(({ part, port }) => ({
+      id: labelOf(port.id),
+      at: placeOf({ part, port }),
+      cavityMl: (part.cavityMl + heldMl(part)) / part.ports.filter((p) => p.role === 'bleeder').length,
+    })),
+    school: plan.bleeding.school,
+    // One bleeder needs no list to stand in.
+    listed: (bleeders.length === 1
+      ? bleeders.map((b) => b.port.id)
+      : plan.bleeding.listed.filter((id) => bleeders.some((b) => b.port.id === id))
+    ).map(labelOf),
+    wetMl: [...parts].filter((part) => makesPressure(part)).reduce((sum, part) => sum + part.cavityMl, 0),
+    purge: plan.bleeding.purge,
+  };
+  try {
+    const found = bleed(input);
+    return {
+      work,
+      bleeders,
+      result: { ...found, order: found.order.map((step) => ({ ...step, id: idOf.get(step.id)! })) },
+      fault: null,
+    };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    const index = Number(/\d+/.exec(error.path)?.[0] ?? -1);
+    const place = error.path.startsWith('pipes')
+      ? index < joined.length
+        ? { lineId: joined[index]!.line.id }
+        : {}
+      : error.path.startsWith('bleeders')
+        ? { portId: bleeders[index]!.port.id }
+        : {};
+    return { work, bleeders, result: null, fault: { message: error.message, ...place } };
+  }
+}
+
+/** One view for each kind of work that has lines, brakes first. */
+export function bleedViews(plan: Plan, lines: readonly LineView[], ports: ReadonlyMap<string, PortView>): BleedView[] {
+  const kinds = (['brake', 'clutch'] as const).filter((work) =>
+    plan.circuits.some((c) => c.work === work && plan.lines.some((l) => l.circuitId === c.id)),
+  );
+  return kinds.map((work) => viewOf(plan, work, lines, ports));
+}

@@ -1,0 +1,81 @@
+import { DEFAULT_TAPE_SIGMA_MM, survey, type Survey, type Tape } from '../../survey/index.ts';
+import { InputError } from '../../fault/index.ts';
+import type { Vec3 } from '../../vec/index.ts';
+import type { Known, Plan } from '../model/index.ts';
+
+/** Where something is, how sure, and what that rests on. */
+export interface Fixed {
+  readonly atMm: Vec3;
+  /** One standard deviation per axis, that of the datums included. */
+  readonly sigmaMm: Vec3;
+  /** What the tapes say; null where the place is not taped or they do not fix it. */
+  readonly survey: Survey | null;
+  /** Why the tapes do not fix the point; the place held before then counts. */
+  readonly fault: string | null;
+  /** True while the place, or a datum it is taped from, is a guess, or one of its tapes is to be read again. */
+  readonly guess: boolean;
+}
+
+interface Datum {
+  readonly id: string;
+  readonly fixed: Fixed;
+}
+
+const rootMeanSquare = ([x, y, z]: Vec3): number => Math.sqrt((x * x + y * y + z * z) / 3);
+
+/** A tape whose sigma carries the datum's own: what the datum is unsure of, the tape is unsure of. */
+function carried(tape: Tape, datum: Fixed): Tape {
+  return { ...tape, sigmaMm: Math.hypot(tape.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM, rootMeanSquare(datum.sigmaMm)) };
+}
+
+function fixFrom(known: Known, datums: readonly Datum[]): Fixed {
+  const held = { atMm: known.atMm, sigmaMm: known.sigmaMm, survey: null };
+  if (known.how !== 'taped') return { ...held, fault: null, guess: known.how === 'guessed' };
+  try {
+    const found = survey({
+      datumsMm: Object.fromEntries(datums.map((d) => [d.id, d.fixed.atMm])),
+      tapes: (known.tapes ?? []).map((tape) => carried(tape, datums.find((d) => d.id === tape.from)!.fixed)),
+      ...(known.side ? { side: known.side } : {}),
+    });
+    const guess = found.suspect !== null || datums.some((d) => d.fixed.guess);
+    return { atMm: found.pointMm, sigmaMm: found.sigmaMm, survey: found, fault: null, guess };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { ...held, fault: error.message, guess: true };
+  }
+}
+
+const remembered = new WeakMap<Known, { datums: readonly Datum[]; fixed: Fixed }>();
+
+/** The same place from the same datums is computed once. */
+function fix(known: Known, datums: readonly Datum[]): Fixed {
+  const before = remembered.get(known);
+  if (before && before.datums.length === datums.length && datums.every((d, i) => before.datums[i]!.fixed === d.fixed))
+    return before.fixed;
+  const fixed = fixFrom(known, datums);
+  remembered.set(known, { datums, fixed });
+  return fixed;
+}
+
+/** Every point and port of a plan, fixed. The plan must be valid: no point is taped from itself. */
+export function fixAll(plan: Plan): ReadonlyMap<string, Fixed> {
+  const points = new Map(plan.points.map((point) => [point.id, point]));
+  const found = new Map<string, Fixed>();
+  const fixKnown = (known: Known): Fixed => {
+    const from = known.how === 'taped' ? [...new Set((known.tapes ?? []).map((tape) => tape.from))] : [];
+    return fix(
+      known,
+      from.map((id) => ({ id, fixed: pointFixed(id) })),
+    );
+  };
+  const pointFixed = (id: string): Fixed => {
+    const before = found.get(id);
+    if (before) return before;
+    const fixed = fixKnown(points.get(id)!.known);
+    found.set(id, fixed);
+    return fixed;
+  };
+  for (const point of plan.points) pointFixed(point.id);
+  for (const part of plan.parts) for (const port of part.ports) found.set(port.id, fixKnown(port.known));
+  return found;
+}

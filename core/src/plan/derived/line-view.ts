@@ -1,0 +1,153 @@
+import { InputError } from '../../fault/index.ts';
+import { nutById, tubeById, tubeVolumeMl, type TubeNut, type TubeStock } from '../../stock/index.ts';
+import { centreLine, formedRadii, makeCard, type Card, type EndTooling, type Piece } from '../../tube/index.ts';
+import { addScaled, unit, type Vec3 } from '../../vec/index.ts';
+import { digestOf } from './digest.ts';
+import type { Fixed } from './fixed.ts';
+import type { Bench, BenchBender, Line, LineEnd, Part, Port } from '../model/index.ts';
+
+export interface PortView {
+  readonly part: Part;
+  readonly port: Port;
+  readonly fixed: Fixed;
+}
+/** A line with all that follows from it. `card` is null where an end is open or a bend has no room. */
+export interface LineView {
+  readonly line: Line;
+  /** What it is made on. */
+  readonly bench: Bench;
+  readonly tube: TubeStock;
+  readonly bender: BenchBender;
+  readonly nuts: { readonly a: TubeNut; readonly b: TubeNut };
+  readonly ports: { readonly a: PortView | null; readonly b: PortView | null };
+  /** Corner points from port to port; empty where an end is open. */
+  readonly nodesMm: readonly Vec3[];
+  readonly card: Card | null;
+  readonly pieces: readonly Piece[];
+  /** Why there is no card: the sentence and the corner it is about (index in `nodesMm`). */
+  readonly fault: { readonly node: number; readonly message: string } | null;
+  readonly volumeMl: number;
+  /** Of what the card says; ticks made to another digest no longer prove anything. */
+  readonly digest: string;
+}
+
+/** What an end is made with on this bench. */
+export function toolingOf(end: LineEnd, bench: Bench): EndTooling {
+  const { clampMm, flareExtraMm } = bench.flares[end.flare];
+  return { clampMm, flareExtraMm, nutLengthMm: bench.nutLengthMm[end.nutId] ?? nutById(end.nutId)!.lengthMm };
+}
+
+/** How far along the tube a nut reaches once it is drawn back off its seat, by its own length and a little. Common practice. */
+export const drawnBackMm = (nutLengthMm: number): number => 2 * nutLengthMm + 10;
+
+const cardOf = (nodesMm: readonly Vec3[], line: Line, bench: Bench, bender: BenchBender, odMm: number): Card =>
+  makeCard({
+    nodesMm,
+    odMm,
+    bender,
+    ends: { a: withSlack(line.ends.a, bench), b: withSlack(line.ends.b, bench) },
+    trimMm: bench.trimMm,
+  });
+
+/** Tube kept over at an end that waits for its mate counts like what a flare uses up. */
+function withSlack(end: LineEnd, bench: Bench): EndTooling {
+  const tooling = toolingOf(end, bench);
+  const slackMm = end.portId === null ? (end.open?.slackMm ?? 0) : 0;
+  return { ...tooling, flareExtraMm: tooling.flareExtraMm + slackMm };
+}
+
+function cardDigest(card: Card, line: Line): string {
+  const tenth = (value: number): number => Math.round(value * 10);
+  return digestOf([
+    tenth(card.stockCutMm),
+    ...card.bends.flatMap((b) => [tenth(b.drawMarkMm), tenth(b.rotateDeg), tenth(b.dialDeg)]),
+    ...card.steps.map((step) => step.id),
+    line.tubeId,
+    line.ends.a.nutId,
+    line.ends.b.nutId,
+  ]);
+}
+
+/** Where the tube ends: at the port's seat, off it by what stands between, or where it waits for its mate; null where nobody has said. */
+function endOf(at: PortView | null, { standoffMm, open }: LineEnd): Vec3 | null {
+  if (!at) return open?.atMm ?? null;
+  return standoffMm ? addScaled(at.fixed.atMm, unit(at.port.direction)!, standoffMm) : at.fixed.atMm;
+}
+
+function build(line: Line, bench: Bench, a: PortView | null, b: PortView | null): LineView {
+  const tube = tubeById(line.tubeId)!;
+  const bender = bench.benders.find((one) => one.id === line.benderId)!;
+  const [from, to] = [endOf(a, line.ends.a), endOf(b, line.ends.b)];
+  const nodesMm = from && to ? [from, ...line.cornersMm, to] : [];
+  const base = {
+    line, bench, tube, bender, nodesMm,
+    nuts: { a: nutById(line.ends.a.nutId)!, b: nutById(line.ends.b.nutId)! },
+    ports: { a, b },
+  }; // prettier-ignore
+  const without = { ...base, card: null, pieces: [], volumeMl: 0, digest: '' };
+  if (!nodesMm.length) return { ...without, fault: null };
+  try {
+    const card = cardOf(nodesMm, line, bench, bender, tube.odMm);
+    const pieces = centreLine(nodesMm, formedRadii(nodesMm, bender));
+    return { ...base, card, pieces, fault: null, volumeMl: tubeVolumeMl(tube, card.developedMm), digest: cardDigest(card, line) };
+  } catch (error) {
+    if (!(error instanceof InputError)) throw error;
+    return { ...without, fault: { node: Number(/\d+/.exec(error.path)?.[0] ?? 0), message: error.message } };
+  }
+}
+
+const remembered = new WeakMap<Line, { on: readonly unknown[]; view: LineView }>();
+
+/** The view of a line; the same line on the same bench between the same ports is computed once. */
+export function lineView(line: Line, bench: Bench, ports: ReadonlyMap<string, PortView>): LineView {
+  const [a, b] = (['a', 'b'] as const).map((end) => ports.get(line.ends[end].portId ?? '') ?? null);
+  const on = [bench, a?.fixed, a?.port, a?.part, b?.fixed, b?.port, b?.part];
+  const before = remembered.get(line);
+  if (before?.on.every((value, i) => value === on[i])) return before.view;
+  const view = build(line, bench, a!, b!);
+  remembered.set(line, { on, view });
+  return view;
+}
+
+function findCutSigma(view: LineView, bench: Bench): number | null {
+  const { card, nodesMm, line, bender, tube, ports } = view;
+  if (!card || !ports.a || !ports.b) return null;
+  const H = 0.05;
+  const lengthWith = (node: number, axis: number, by: number): number =>
+    cardOf(
+      nodesMm.map((n, i) => (i === node ? (n.map((v, k) => (k === axis ? v + by : v)) as unknown as Vec3) : n)),
+      line,
+      bench,
+      bender,
+      tube.odMm,
+    ).cutMm;
+  let variance = 0;
+  for (const [node, port] of [
+    [0, ports.a],
+    [nodesMm.length - 1, ports.b],
+  ] as const) {
+    // prettier-ignore
+    for (const axis of [0, 1, 2] as const) {
+      try {
+        const slope = (lengthWith(node, axis, H) - lengthWith(node, axis, -H)) / (2 * H);
+        variance += (slope * port.fixed.sigmaMm[axis]) ** 2;
+      } catch (error) {
+        if (error instanceof InputError) return null;
+        throw error;
+      }
+    }
+  }
+  return Math.sqrt(variance);
+}
+
+const sigmas = new WeakMap<LineView, number | null>();
+
+/**
+ * One standard deviation of the length to cut, from the certainty of both ports: the length's slope
+ * along each axis of each port by central differences, combined as independent errors.
+ */
+export function cutSigmaMm(view: LineView, bench: Bench): number | null {
+  // A view belongs to one bench: it is built anew when that changes.
+  if (!sigmas.has(view)) sigmas.set(view, findCutSigma(view, bench));
+  return sigmas.get(view)!;
+}

@@ -1,0 +1,51 @@
+import {
+  clutch, GRAVITY_MS2, parking, single, sumMl, takenMl, trailer, type Brake, type ClutchSize, type ParkingSize, type SingleSize, type TrailerSize,
+} from '../../hydraulics/index.ts'; // prettier-ignore
+import type { ClutchSheet, Plan, SingleSheet, TrailerSheet } from '../model/index.ts';
+import type { LineView } from './line-view.ts';
+import { linesWith } from './sizing.ts';
+
+const BULK_GPA = 1.7;
+
+export const trailerView = (plan: Plan, sheet: TrailerSheet, lines: readonly LineView[], share: number): TrailerSize => {
+  const circuits = plan.circuits.filter((c) => c.work === 'brake').map((c) => c.id);
+  return trailer({
+    actuatorMPa: sheet.actuatorMPa,
+    axles: sheet.axles.map(({ brake, tyreRadiusMm, emptyKg, ladenKg }) => ({
+      brake,
+      tyreRadiusMm,
+      loadKg: emptyKg + share * (ladenKg - emptyKg),
+    })),
+    lines: linesWith(plan, lines, circuits, sheet.hose),
+    bulkGPa: BULK_GPA,
+    airMl: sheet.airMl,
+  });
+};
+
+export const singleView = (plan: Plan, sheet: SingleSheet, lines: readonly LineView[]): SingleSize =>
+  single({
+    ...sheet,
+    loadN: sheet.loadKg * GRAVITY_MS2,
+    lines: linesWith(plan, lines, sheet.circuitId ? [sheet.circuitId] : [], sheet.hose),
+    bulkGPa: BULK_GPA,
+  });
+
+export function clutchView(plan: Plan, sheet: ClutchSheet, lines: readonly LineView[]): ClutchSize {
+  const own = linesWith(
+    plan,
+    lines,
+    plan.circuits.filter((c) => c.work === 'clutch').map((c) => c.id),
+    sheet.hose,
+  );
+  const input = { ...sheet, masterStrokeMm: sheet.strokeMm - sheet.deadMm };
+  const { pressureMPa } = clutch({ ...input, takenMl: 0 });
+  // A slave takes what moves it; lines and hose take theirs besides.
+  const none: Brake = { kind: 'drum', cylinderMm: 1, brakeFactor: 1, drumRadiusMm: 1, travelMm: 0 };
+  return clutch({ ...input, takenMl: sumMl(takenMl(none, own, BULK_GPA, 0, pressureMPa)) });
+}
+
+/** What the parking brake holds, laden, on the rear wheels; null where it is hydraulic or the vehicle's figures are not there. */
+export const parkingView = ({ sizing, parking: sheet }: Plan): ParkingSize | null =>
+  sizing && sheet?.by === 'lever'
+    ? parking({ ...sheet, massKg: sizing.laden.massKg, tyreRadiusMm: sizing.tyreRadiusMm.rear })
+    : null;

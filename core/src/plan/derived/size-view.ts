@@ -1,0 +1,71 @@
+import {
+  limitsFor,
+  proportionFor,
+  rearLeads,
+  size,
+  stoppingM,
+  usableZ,
+  withFailed,
+  type Failure,
+  type Limits,
+  type RearValve,
+  type Size,
+  type SizeInput,
+} from '../../hydraulics/index.ts';
+import { InputError } from '../../fault/index.ts';
+import type { LineView } from './line-view.ts';
+import { loadAt, LOADS, sizeInputOf, type LoadName } from './sizing.ts';
+import type { Plan } from '../model/index.ts';
+
+/** From foot to road in one state of loading. */
+export interface LoadView {
+  readonly input: SizeInput;
+  readonly size: Size;
+  /** Deceleration that can be had before an axle locks. */
+  readonly usableZ: number;
+  readonly stopM: number;
+  readonly rearLeads: { readonly fromZ: number; readonly toZ: number } | null;
+  readonly failed: { readonly front: Failure; readonly rear: Failure };
+  readonly limits: Limits | null;
+  /** Speed that the stop is reckoned from, km/h. */
+  readonly fromKmh: number;
+}
+export interface SizeView {
+  readonly at: (share: number) => LoadView;
+  readonly empty: LoadView;
+  readonly laden: LoadView;
+  /** The valve that keeps the rear behind the front in both loads; null where none does. */
+  readonly valve: (RearValve & { readonly needed: boolean }) | null;
+}
+
+const DEFAULT_KMH = 100;
+
+function loadView(input: SizeInput, limits: Limits | null): LoadView {
+  const z = usableZ(input);
+  const fromKmh = limits?.fromKmh ?? DEFAULT_KMH;
+  return {
+    input,
+    size: size(input),
+    usableZ: z,
+    stopM: stoppingM(fromKmh, z),
+    rearLeads: rearLeads(input),
+    failed: { front: withFailed(input, 'front'), rear: withFailed(input, 'rear') },
+    limits,
+    fromKmh,
+  };
+}
+
+/** What the foot does to the road in a plan; null until its sizing is begun or where its figures cannot be reckoned with. */
+export function sizeView(plan: Plan, lines: readonly LineView[]): SizeView | null {
+  const { sizing } = plan;
+  if (!sizing) return null;
+  const at = (share: number): LoadView =>
+    loadView(sizeInputOf(plan, sizing, lines, share), limitsFor(sizing.category, loadAt(sizing, 1).massKg));
+  try {
+    const [empty, laden] = LOADS.map((_: LoadName, i) => at(i)) as [LoadView, LoadView];
+    return { at, empty, laden, valve: proportionFor(empty.input, [empty.input.vehicle, laden.input.vehicle]) };
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
+  }
+}

@@ -1,0 +1,48 @@
+import type { Axle, AxleLines, SizeInput } from '../../hydraulics/index.ts';
+import type { HoseFigures, Load, Plan, Sizing } from '../model/index.ts';
+import { hoseOf } from './hose-figures.ts';
+import { linesOf } from './line-figures.ts';
+import type { LineView } from './line-view.ts';
+
+export const LOADS = ['empty', 'laden'] as const;
+export type LoadName = (typeof LOADS)[number];
+
+const AXLES = ['front', 'rear'] as const;
+/** The load between empty (0) and laden (1). */
+export const loadAt = ({ empty, laden }: Pick<Sizing, 'empty' | 'laden'>, share: number): Load => {
+  const between = (key: keyof Load): number => empty[key] + share * (laden[key] - empty[key]);
+  return { massKg: between('massKg'), frontFraction: between('frontFraction'), cgHeightMm: between('cgHeightMm') };
+};
+
+const circuitsOf = ({ circuits }: Plan, axle: Axle): string[] => circuits.filter((c) => c.work === 'brake' && c.axle === axle).map((c) => c.id); // prettier-ignore
+
+/** Hose that the plan's own hoses make up for what a sheet sizes, by axle where it has axles: there the typed figure stands aside. */
+export function plannedHoses(plan: Plan, of: string): readonly ({ readonly name: string } & HoseFigures)[] {
+  const work = (kind: 'brake' | 'clutch'): string[] => plan.circuits.filter((c) => c.work === kind).map((c) => c.id);
+  const [sheet, index] = of.split('.');
+  const circuits: Record<string, readonly (readonly [name: string, ids: readonly string[]])[]> = {
+    sizing: AXLES.map((axle) => [axle, circuitsOf(plan, axle)] as const),
+    trailer: [['', work('brake')]],
+    clutch: [['', work('clutch')]],
+    singles: [['', [plan.singles[Number(index)]?.circuitId ?? '']]],
+  };
+  return (circuits[sheet!] ?? []).flatMap(([name, ids]) => {
+    const hose = hoseOf(plan.hoses, ids);
+    return hose ? [{ name, ...hose }] : [];
+  });
+}
+/** Tubes and hose of some circuits; the typed hose counts only where the plan has none of its own for them. */
+export const linesWith = (plan: Plan, lines: readonly LineView[], circuitIds: readonly string[], typed: HoseFigures): AxleLines =>
+  linesOf(lines, circuitIds, hoseOf(plan.hoses, circuitIds) ?? typed);
+
+/** What `size` reads, from the plan at a load between empty (0) and laden (1). */
+export function sizeInputOf(plan: Plan, sizing: Sizing, lines: readonly LineView[], share: number): SizeInput {
+  const { wheelbaseMm, tyreRadiusMm, pedal, booster, master, front, rear, rearValve, bulkGPa, airMl, mu } = sizing;
+  const linesAt = (axle: Axle): AxleLines => linesWith(plan, lines, circuitsOf(plan, axle), sizing.hoses[axle]);
+  return {
+    vehicle: { ...loadAt(sizing, share), wheelbaseMm, tyreRadiusMm },
+    pedal, booster, master, front, rear, rearValve, airMl, mu,
+    lines: { front: linesAt('front'), rear: linesAt('rear') },
+    fluid: { bulkGPa },
+  }; // prettier-ignore
+}

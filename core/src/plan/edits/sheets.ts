@@ -1,0 +1,39 @@
+import { InputError } from '../../fault/index.ts';
+import { figureAt, withAt, withFigure, type Bench, type Bleeding, type Holding, type Plan, type Sheet } from '../model/index.ts';
+
+type SheetName = 'sizing' | 'trailer' | 'singles' | 'clutch' | 'parking';
+/** A sheet of figures by its place in the plan, with what it becomes. */
+type Sheets = { [K in SheetName]: { sheet: K; to: Plan[K] } }[SheetName];
+
+/** Edits of what a plan has one of: its settings, its bench, its sheets of figures. */
+export const SHEET_EDITS = {
+  rename: (plan: Plan, { name }: { name: string }): Plan => ({ ...plan, name }),
+  setUnits: (plan: Plan, { units }: { units: Plan['units'] }): Plan => ({ ...plan, units }),
+  /** What shakes lines and how far apart their clips may be. */
+  changeHolding: (plan: Plan, { patch }: { patch: Partial<Holding> }): Plan => ({
+    ...plan,
+    holding: { ...plan.holding, ...patch },
+  }),
+  changeBench: (plan: Plan, { patch }: { patch: Partial<Bench> }): Plan => ({ ...plan, bench: { ...plan.bench, ...patch } }),
+  changeBleeding: (plan: Plan, { patch }: { patch: Partial<Bleeding> }): Plan => ({
+    ...plan,
+    bleeding: { ...plan.bleeding, ...patch },
+  }),
+  /** One ordered length for several hoses. */
+  alikeHoses: (plan: Plan, { ids, orderMm }: { ids: readonly string[]; orderMm: number }): Plan => ({
+    ...plan,
+    hoses: plan.hoses.map((hose) => (ids.includes(hose.id) ? { ...hose, orderMm } : hose)),
+  }),
+  /** Begins a sheet of figures, puts another in its place, or (null) takes it away. */
+  setSheet: (plan: Plan, { sheet, to }: Sheets): Plan => ({ ...plan, [sheet]: to }),
+  /** One figure or part of a sheet (`sizing`, or `singles.0`) by its path; it is no guess any more, unless `open` says which of it is. */
+  setFigure: (
+    plan: Plan,
+    { of, path, to, open = [] }: { of: string; path: string; to: unknown; open?: readonly string[] },
+  ): Plan => {
+    const sheet = figureAt(plan, of) as Sheet | null | undefined;
+    if (!sheet) throw new InputError(of, 'These figures are not begun yet.');
+    const changed = withFigure(sheet, path, to);
+    return withAt(plan, of.split('.'), { ...changed, open: [...changed.open, ...open] });
+  },
+} as const;

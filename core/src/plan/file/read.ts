@@ -1,0 +1,89 @@
+import { faultOf, faultSentence, type Fault } from '../../fault/index.ts';
+import { countValues } from '../model/check.ts';
+import { PLAN, PLAN_FORMAT, PLAN_VERSION, type AnyField, type Plan } from '../model/index.ts';
+import { MOST_VALUES, validatePlan } from '../validate.ts';
+import { migrate } from './migrations/index.ts';
+import { planSchema } from './schema.ts';
+
+/** A plan file is at most this large; what may be in a plan keeps its file well under it. */
+export const MOST_PLAN_BYTES = 32_000_000;
+const MOST_DEPTH = 60;
+const MOST_FAULTS = 50;
+
+/** Why a plan file was refused: every fault with its place. */
+export class PlanFileError extends Error {
+  override readonly name = 'PlanFileError';
+  constructor(readonly faults: readonly Fault[]) {
+    super(faults.map((f) => (f.path ? `${f.path}: ${f.message}` : f.message)).join('\n'));
+  }
+}
+
+const refuse = (message: string, path = ''): never => {
+  throw new PlanFileError([{ path, message }]);
+};
+
+/** How deep brackets nest outside of text, so that no parser is sent down a well. */
+function depthOf(text: string): number {
+  let depth = 0;
+  let most = 0;
+  let inText = false;
+  for (let i = 0; i < text.length; i++) {
+    const c = text.charCodeAt(i);
+    if (inText) {
+      if (c === 92) i++;
+      else if (c === 34) inText = false;
+    } else if (c === 34) inText = true;
+    else if (c === 91 || c === 123) most = Math.max(most, ++depth);
+    else if (c === 93 || c === 125) depth--;
+  }
+  return most;
+}
+
+function parse(text: string): unknown {
+  if (text.length > MOST_PLAN_BYTES)
+    refuse(`The file holds ${(text.length / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the most.`);
+  if (depthOf(text) > MOST_DEPTH) refuse(`The file nests deeper than ${MOST_DEPTH} levels: it is no plan.`);
+  try {
+    return JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return refuse(`The file is not JSON: ${(error as Error).message}`);
+  }
+}
+
+/**
+ * A plan of the present version from a value that came out of storage. Throws PlanFileError with every fault by path; the
+ * value itself is left as it was, unknown fields are kept.
+ */
+export function checkPlan(value: unknown): Plan {
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    refuse('The file holds no plan: an object with named fields is expected.');
+  const { format, version } = value as { format?: unknown; version?: unknown };
+  if (format !== PLAN_FORMAT) refuse(`This is not a plan of ours: its format should say "${PLAN_FORMAT}".`, 'format');
+  if (typeof version === 'number' && version > PLAN_VERSION) {
+    refuse(`The plan has version ${version}; this program reads up to ${PLAN_VERSION}. Load the newer program.`, 'version');
+  }
+  const migrated = migrate(value as Record<string, unknown>);
+  const full = overfull(migrated);
+  if (full.length) throw new PlanFileError(full);
+  const { error } = planSchema.validate(migrated, { abortEarly: false, convert: false });
+  if (error) throw new PlanFileError(error.details.slice(0, MOST_FAULTS).map(faultOf));
+  const plan = migrated as unknown as Plan;
+  const faults = validatePlan(plan);
+  if (faults.length) throw new PlanFileError(faults.slice(0, MOST_FAULTS));
+  return plan;
+}
+
+/** Whether there is more of it than a plan may hold: asked before the schema, whose time goes by it. */
+function overfull(value: Readonly<Record<string, unknown>>): Fault[] {
+  if (countValues(value, MOST_VALUES) > MOST_VALUES)
+    return [{ path: '', message: `The plan holds more than ${MOST_VALUES} figures and texts, which is the most.` }];
+  return Object.entries(PLAN.fields as Readonly<Record<string, AnyField>>).flatMap(([path, field]): Fault[] => {
+    const list = value[path];
+    return field.type === 'list' && Array.isArray(list) && list.length > field.most
+      ? [{ path, message: faultSentence('array.max', { value: list, limit: field.most }) }]
+      : [];
+  });
+}
+
+/** A plan from the text of a `*.firmline.json` file. Throws PlanFileError and nothing else. */
+export const readPlan = (text: string): Plan => checkPlan(parse(text));

@@ -1,0 +1,6 @@
+import { adapterById, type Adapter } from '../../stock/index.ts';
+import type { Bench } from './index.ts';
+
+/** An adapter of the stock or of the user's own. */
+export const adapterOf = (bench: Bench, id: string): Adapter | undefined =>
+  adapterById(id) ?? bench.adapters.find((adapter) => adapter.id === id);

@@ -1,0 +1,213 @@
+import { derive } from '../../derive/index.ts';
+import { faultSentence, pathOf, type Fault } from '../../fault/index.ts';
+import type { AnyField, RecordShape, StockKind, TextLimits, Trouble } from './field.ts';
+import type { RecordKind } from './plan.ts';
+
+type Path = readonly (string | number)[];
+export type Say = (path: Path, message: string) => void;
+type Raw = Readonly<Record<string, unknown>>;
+const isRecord = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** The shape that a value told apart by a field has; null where that field says nothing known. */
+export const shapeOf = (field: Extract<AnyField, { type: 'byKind' }>, value: unknown): RecordShape | null => {
+  const kind = isRecord(value) ? value[field.tag] : undefined;
+  return typeof kind === 'string' && Object.hasOwn(field.shapes, kind) ? field.shapes[kind]! : null;
+};
+
+function troubled(field: { readonly check?: (value: never) => Trouble | null }, value: unknown, path: Path, say: Say): void {
+  const trouble = field.check?.(value as never);
+  if (trouble) say(trouble.at ? [...path, trouble.at] : path, trouble.message);
+}
+
+/** Says everything that is wrong with a value against its field; the same as the reader's schema and the reader's own checks say. */
+export function check(field: AnyField, value: unknown, path: Path, say: Say): void {
+  const tell = (type: string, context: object = {}): void => say(path, faultSentence(type, { value, ...context }));
+  if (value === undefined) return field.type === 'optional' ? undefined : tell('any.required');
+  switch (field.type) {
+    case 'optional':
+      return check(field.of, value, path, say);
+    case 'nullable':
+      return value === null ? undefined : check(field.of, value, path, say);
+    case 'flag':
+      return typeof value === 'boolean' ? undefined : tell('boolean.base');
+    case 'oneOf':
+      return (field.of as readonly unknown[]).includes(value) ? undefined : tell('any.only', { valids: field.of });
+    case 'number': {
+      const { least, most, over, under, whole } = field;
+      if (typeof value !== 'number' || Number.isNaN(value)) return tell('number.base');
+      if (!Number.isFinite(value)) return tell('number.infinity');
+      if (over ? value <= least : value < least) return tell(over ? 'number.greater' : 'number.min', { limit: least });
+      if (under ? value >= most : value > most) return tell(under ? 'number.less' : 'number.max', { limit: most });
+      return whole && !Number.isInteger(value) ? tell('number.integer') : undefined;
+    }
+    case 'text':
+      return checkText(field, value, tell);
+    case 'ref':
+      return checkText(REF, value, tell);
+    case 'tuple': {
+      if (!Array.isArray(value)) return tell('array.base');
+      if (value.length !== field.of.length) return tell('array.length', { limit: field.of.length });
+      let good = true;
+      const note: Say = (at, message) => ((good = false), say(at, message));
+      field.of.forEach((item, i) => check(item, value[i], [...path, i], note));
+      const message = good ? field.check?.(value as never) : null;
+      return message ? say(path, message) : undefined;
+    }
+    case 'list': {
+      if (!Array.isArray(value)) return tell('array.base');
+      if (value.length < field.least) return tell('array.min', { limit: field.least });
+      if (value.length > field.most) return tell('array.max', { limit: field.most });
+      return value.forEach((item, i) => checkItem(field.of, item, [...path, i], say));
+    }
+    case 'map':
+      if (!isRecord(value)) return tell('object.base');
+      return Object.entries(value).forEach(([key, item]) => check(field.of, item, [...path, key], say));
+    case 'byKind': {
+      if (!isRecord(value)) return tell('object.base');
+      const shape = shapeOf(field, value);
+      if (!shape) return say([...path, field.tag], faultSentence('any.only', { value: value[field.tag], valids: Object.keys(field.shapes) })); // prettier-ignore
+      return checkRecord(shape, value, path, say, field);
+    }
+    case 'record':
+      if (!isRecord(value)) return tell('object.base');
+      return checkRecord(field, value, path, say, field);
+  }
+}
+function checkRecord(shape: RecordShape, value: Raw, path: Path, say: Say, checked: Parameters<typeof troubled>[0]): void {
+  let good = true;
+  const note: Say = (at, message) => ((good = false), say(at, message));
+  for (const [key, field] of Object.entries(shape.fields)) check(field, value[key], [...path, key], note);
+  if (good) troubled(checked, value, path, say);
+}
+const REF = { type: 'text', least: 1, most: 80 } as const;
+function checkText({ least, most, form }: TextLimits, value: unknown, tell: (type: string, context?: object) => void): void {
+  if (typeof value !== 'string') return tell('string.base');
+  if (value.length < least) return tell('string.min', { limit: least });
+  if (value.length > most) return tell('string.max', { limit: most });
+  if (form && !form[0].test(value)) tell('string.pattern.name', { name: form[1] });
+}
+
+/** A reference to another record or to something in stock, and what it does when that is deleted. */
+export interface Reference {
+  readonly to: RecordKind | StockKind;
+  readonly id: string;
+  readonly path: Path;
+  readonly use: string;
+  /** `clears`: it becomes null; `leaves`: its list goes on without it; `holds`: what it names cannot be deleted. */
+  readonly then: 'clears' | 'leaves' | 'holds';
+}
+/** What a record brings into a plan: ids of its own and of what is in it, what it refers to, and how much there is of it. */
+export interface Outline {
+  readonly ids: readonly { readonly kind: RecordKind; readonly id: string; readonly path: Path }[];
+  readonly refs: readonly Reference[];
+  /** Lists in which something stands twice: where. */
+  readonly twice: readonly Path[];
+  /** Figures, texts and flags in all; long texts count for more. */
+  readonly values: number;
+}
+
+/** Walks a value that is in order. */
+function walk(field: AnyField, value: unknown, path: Path, out: { ids: Outline['ids'][number][]; refs: Reference[]; twice: Path[] }, then: Reference['then'] = 'holds'): void {
+  switch (field.type) {
+    case 'optional':
+      return value === undefined ? undefined : walk(field.of, value, path, out);
+    case 'nullable':
+      return value === null ? undefined : walk(field.of, value, path, out, 'clears');
+    case 'ref':
+      return void out.refs.push({ to: field.to, id: value as string, path, use: field.use, then });
+    case 'list':
+      if (field.once)
+        (value as unknown[]).forEach((item, i, all) => (all.indexOf(item) < i ? void out.twice.push([...path, i]) : undefined));
+      return (value as unknown[]).forEach((item, i) => walk(field.of, item, [...path, i], out, 'leaves'));
+    case 'byKind':
+    case 'record': {
+      const shape = field.type === 'record' ? field : shapeOf(field, value)!;
+      if (shape.about) out.ids.push({ kind: shape.about.kind, id: (value as { id: string }).id, path });
+      for (const [key, inner] of Object.entries(shape.fields)) walk(inner, (value as Raw)[key], [...path, key], out);
+    }
+  }
+} // prettier-ignore
+
+/** Values in something parsed, a long text counting as several: what reading and checking it costs goes by this. */
+export function countValues(value: unknown, most = Infinity): number {
+  let count = 0;
+  const add = (one: unknown): void => {
+    count += typeof one === 'string' ? 1 + Math.floor(one.length / 40) : 1;
+    if (count > most || typeof one !== 'object' || one === null) return;
+    for (const key in one) {
+      count += Math.floor(key.length / 40);
+      add((one as Raw)[key]);
+    }
+  };
+  add(value);
+  return count;
+}
+
+interface Looked {
+  readonly faults: readonly { readonly path: Path; readonly message: string }[];
+  readonly outline: Outline | null;
+}
+/** What is wrong with a record, or else what it brings; looked at once while it stays as it is. */
+const look = derive(
+  'record looked at',
+  (value: object, field: AnyField) => [value, field] as const,
+  (value, field): Looked => {
+    const faults: { path: Path; message: string }[] = [];
+    check(field, value, [], (path, message) => void (faults.length < 100 && faults.push({ path, message })));
+    if (faults.length) return { faults, outline: null };
+    const out = { ids: [], refs: [], twice: [] };
+    walk(field, value, [], out);
+    return { faults, outline: { ...out, values: countValues(value) } };
+  },
+);
+function checkItem(field: AnyField, item: unknown, path: Path, say: Say): void {
+  if ((field.type !== 'record' && field.type !== 'byKind') || typeof item !== 'object' || item === null)
+    return check(field, item, path, say);
+  for (const fault of look(item, field).faults) say([...path, ...fault.path], fault.message);
+}
+
+/** All that a value in order brings, gathered from its lists of records as they were looked at. */
+export function outlineOf(fields: RecordShape['fields'], value: Raw): Outline {
+  const ids: Outline['ids'][number][] = [];
+  const refs: Reference[] = [];
+  const twice: Path[] = [];
+  let values = 0;
+  const gather = (field: AnyField, item: unknown, path: Path): void => {
+    const outline = typeof item === 'object' && item !== null ? look(item, field).outline : null;
+    if (!outline) return;
+    for (const one of outline.ids) ids.push({ ...one, path: [...path, ...one.path] });
+    for (const one of outline.refs) refs.push({ ...one, path: [...path, ...one.path] });
+    for (const one of outline.twice) twice.push([...path, ...one]);
+    values += outline.values;
+  };
+  for (const [key, field] of Object.entries(fields)) {
+    const inner = value[key];
+    if (field.type === 'list') (inner as unknown[]).forEach((item, i) => gather(field.of, item, [key, i]));
+    else gather(field, inner, [key]);
+  }
+  return { ids, refs, twice, values };
+}
+
+export const faultAt = (path: Path, message: string): Fault => ({ path: pathOf(path), message });
+
+/** The field that a path leads to in a value, such as `pedal.ratio` or `front.pistonsMm.0`; null where it leads nowhere. */
+export function fieldAt(field: AnyField, path: readonly string[], value: unknown): AnyField | null {
+  if (field.type === 'nullable' || field.type === 'optional') return fieldAt(field.of, path, value);
+  const [key, ...rest] = path;
+  if (key === undefined) return field;
+  const inner = (value as Raw | null | undefined)?.[key];
+  const step = (next: AnyField | undefined): AnyField | null => (next ? fieldAt(next, rest, inner) : null);
+  switch (field.type) {
+    case 'record':
+      return step(Object.hasOwn(field.fields, key) ? field.fields[key] : undefined);
+    case 'byKind':
+      return step(shapeOf(field, value)?.fields[key]);
+    case 'list':
+    case 'map':
+      return step(field.of);
+    case 'tuple':
+      return step(field.of[Number(key)]);
+    default:
+      return null;
+  }
+}

@@ -1,0 +1,17 @@
+import type { Axle } from '../../hydraulics/index.ts';
+import { id, name, nullable, oneOf, record } from './field.ts';
+
+export const CIRCUIT_INKS = ['fluid', 'copper', 'slate'] as const;
+export interface Circuit {
+  readonly id: string;
+  readonly name: string;
+  readonly work: 'brake' | 'clutch';
+  readonly ink: (typeof CIRCUIT_INKS)[number];
+  /** The axle its brakes stand on; null for both, for a clutch, or while it is not said. */
+  readonly axle: Axle | null;
+}
+
+export const CIRCUIT = record<Circuit>()(
+  { id, name, work: oneOf(['brake', 'clutch']), ink: oneOf(CIRCUIT_INKS), axle: nullable(oneOf(['front', 'rear'])) },
+  { about: { kind: 'circuit', prefix: 'circuit', noun: 'circuit', named: ({ name }) => name } },
+);

@@ -1,0 +1,35 @@
+import { number, over, record } from './field.ts';
+
+/** How lines are held on this vehicle. */
+export interface Holding {
+  /** What shakes a tube on the frame, and near engine or gearbox. */
+  readonly frameHz: number;
+  readonly engineHz: number;
+  /** How near is near the engine. */
+  readonly nearMm: number;
+  /** Times the excitation that a span must ring at or above. */
+  readonly margin: number;
+  readonly maxSpanMm: number;
+  readonly endMm: number;
+  /** How far a bracket may stand off what it is fixed to. */
+  readonly reachMm: number;
+}
+export const HOLDING = record<Holding>()({
+  frameHz: number(0, 100_000),
+  engineHz: number(0, 100_000),
+  nearMm: number(0, 10_000),
+  margin: number(1, 100),
+  maxSpanMm: over(100_000),
+  endMm: over(100_000),
+  reachMm: number(0, 10_000),
+});
+/** Limits to begin with; common practice, but for the excitation: the user picks or types it. */
+export const DEFAULT_HOLDING: Holding = {
+  frameHz: 60,
+  engineHz: 120,
+  nearMm: 300,
+  margin: 1.2,
+  maxSpanMm: 450,
+  endMm: 150,
+  reachMm: 150,
+};

@@ -1,0 +1,94 @@
+import type { Motion } from '../../hose/index.ts';
+import type { Vec3 } from '../../vec/index.ts';
+import {
+  anyDirection, direction, flag, id, name, nullable, number, oneOf, over, place, record, ref, span, text, written, type Trouble,
+} from './field.ts'; // prettier-ignore
+
+/** One end of a hose: where its fitting meets its seat, and what is on it. */
+export interface HoseEnd {
+  /** A port it is screwed to or, through a bracket, stands behind; null: at a place of its own. */
+  readonly portId: string | null;
+  /** On the other side of a bracket from the tube at that port. */
+  readonly through: boolean;
+  /** Its place where it has no port, the vehicle at ride height and straight ahead. */
+  readonly atMm: Vec3;
+  /** Out of the part or bracket, along the fitting's thread; taken from the port where there is one. */
+  readonly direction: Vec3;
+  readonly fittingId: string;
+  /** How an angled fitting or a banjo is turned about that direction. */
+  readonly turnDeg: number;
+}
+export const HOSE_FIXINGS = ['bracket', 'part', 'zip-tie', 'none'] as const;
+/** A flexible line. End A stays with the frame, end B moves. */
+export interface Hose {
+  readonly id: string;
+  readonly name: string;
+  readonly title: string;
+  readonly circuitId: string;
+  readonly stockId: string;
+  readonly service: 'pressure' | 'feed';
+  readonly ends: { readonly a: HoseEnd; readonly b: HoseEnd };
+  /** Length as it is ordered, between the seats' faces. */
+  readonly orderMm: number;
+  readonly motion: Motion;
+  /** What holds end A. */
+  readonly fixing: (typeof HOSE_FIXINGS)[number];
+  /** A lock nut or a clip holds it there. */
+  readonly locked: boolean;
+  /** Of a feed: a gauze keeps dirt of the reservoir out of it. */
+  readonly gauze: boolean;
+  /** Year and month on its sleeve; null where it is not made yet or cannot be read. */
+  readonly madeOn: string | null;
+}
+
+export const HOSE_END = record<HoseEnd>()({
+  portId: nullable(ref('port')),
+  through: flag,
+  atMm: place,
+  direction: direction(),
+  fittingId: ref('hose end'),
+  turnDeg: number(-360, 360),
+});
+const STEER = record<NonNullable<Motion['steer']>>()({
+  aboutMm: place,
+  axis: direction('A kingpin line has a direction: this one has no length.'),
+  lockDeg: span([-80, 0], [0, 80]),
+});
+/** Droop and bump, mm. */
+export const HEAVE = span([-2000, 0], [0, 2000]);
+const swings = ({ kind, axis }: Motion): Trouble | null =>
+  kind !== 'still' && Math.hypot(...axis) < 1e-9
+    ? { at: 'axis', message: 'A line that an end swings about has a direction: this one has no length.' }
+    : null;
+export const MOTION = record<Motion>()(
+  {
+    kind: oneOf(['axle', 'corner', 'still']),
+    heaveMm: HEAVE,
+    aboutMm: place,
+    axis: anyDirection,
+    measuredAtMm: place,
+    rollDeg: number(0, 45),
+    steer: nullable(STEER),
+    floatMm: number(0, 200),
+    floatAxis: anyDirection,
+  },
+  { check: swings },
+);
+export const HOSE = record<Hose>()(
+  {
+    id,
+    name,
+    title: text,
+    circuitId: ref('circuit'),
+    stockId: ref('hose stock'),
+    service: oneOf(['pressure', 'feed']),
+    ends: record<Hose['ends']>()({ a: HOSE_END, b: HOSE_END }),
+    orderMm: over(20_000),
+    motion: MOTION,
+    fixing: oneOf(HOSE_FIXINGS),
+    locked: flag,
+    gauze: flag,
+    madeOn: nullable(written(/^\d{4}-(0[1-9]|1[0-2])$/, 'a year and month')),
+  },
+  { about: { kind: 'hose', prefix: 'hose', noun: 'hose', named: ({ name }) => name } },
+);

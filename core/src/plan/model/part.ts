@@ -1,0 +1,66 @@
+import type { FluidFamily } from '../../stock/index.ts';
+import { id, list, name, nullable, number, oneOf, optional, record, type Field } from './field.ts';
+import { PORT, type Port } from './port.ts';
+
+export const PART_KINDS = [
+  'master', 'reservoir', 'tee', 'block', 'proportioning-valve', 'residual-valve', 'combination-valve', 'modulator', 'handbrake-cylinder',
+  'parking-valve', 'pressure-switch', 'dry-break', 'caliper', 'wheel-cylinder', 'slave', 'release-bearing', 'actuator', 'bracket', 'other',
+] as const; // prettier-ignore
+export type PartKind = (typeof PART_KINDS)[number];
+
+interface FigureSpec {
+  readonly name: string;
+  readonly kinds: readonly PartKind[] | 'all';
+  readonly unit: 'length' | 'MPa' | 'mL';
+  readonly least: number;
+  readonly most: number;
+}
+/** Figures that a part may have, and the kinds of part that have them. */
+export const PART_FIGURES = {
+  ratingMPa: { name: 'Rated pressure', kinds: 'all', unit: 'MPa', least: 0.01, most: 200 },
+  levelMm: { name: 'Fluid level over the ground, at its lowest mark', kinds: ['master', 'reservoir'], unit: 'length', least: -1000, most: 10_000 },
+  reservoirMl: { name: 'Fluid between its two marks', kinds: ['master', 'reservoir', 'actuator'], unit: 'mL', least: 0, most: 10_000 },
+  freePlayMm: { name: 'Free play of the pushrod', kinds: ['master'], unit: 'length', least: 0, most: 50 },
+  residualMPa: { name: 'Residual pressure', kinds: ['residual-valve'], unit: 'MPa', least: 0.001, most: 1 },
+} as const satisfies Record<string, FigureSpec>; // prettier-ignore
+
+export type PartFigure = keyof typeof PART_FIGURES;
+export type PartFigures = Readonly<Partial<Record<PartFigure, number>>>;
+
+export const figuresOf = (kind: PartKind): PartFigure[] =>
+  (Object.keys(PART_FIGURES) as PartFigure[]).filter((figure) => {
+    const { kinds } = PART_FIGURES[figure] as FigureSpec;
+    return kinds === 'all' || kinds.includes(kind);
+  });
+
+export interface Part {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: PartKind;
+  /** Fluid it holds besides its lines, reservoir included. */
+  readonly cavityMl: number;
+  /** What its sheet or its plate says; what is not there is not known. */
+  readonly figures: PartFigures;
+  /** Fluid its seals are made for or that it has held; null where that is not known. */
+  readonly family: FluidFamily | null;
+  readonly ports: readonly Port[];
+}
+
+const FIGURES = Object.fromEntries(
+  Object.entries(PART_FIGURES).map(([figure, { least, most }]) => [figure, optional(number(least, most))]),
+) as { readonly [K in PartFigure]-?: { readonly type: 'optional' } & Field<number> };
+
+export const PART = record<Part>()(
+  {
+    id,
+    name,
+    kind: oneOf(PART_KINDS),
+    cavityMl: number(0, 1e6),
+    figures: record<PartFigures>()(FIGURES),
+    family: nullable(oneOf(['glycol', 'silicone', 'mineral'])),
+    ports: list(PORT, 200),
+  },
+  { about: { kind: 'part', prefix: 'part', noun: 'part', named: ({ name }) => name } },
+);
+/** What a part is before anybody has said more of it. */
+export const FRESH_PART = { figures: {}, family: null } as const;

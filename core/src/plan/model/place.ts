@@ -1,0 +1,28 @@
+import type { Side, Tape } from '../../survey/index.ts';
+import type { Vec3 } from '../../vec/index.ts';
+import { axes, list, number, oneOf, optional, over, place, record, ref } from './field.ts';
+
+/**
+ * Where something is and how that is known. `atMm` with `sigmaMm` (one standard deviation per axis)
+ * is what was guessed, typed or read off a part's sheet; for 'taped' it is what was held before and
+ * counts until the tapes fix the point.
+ */
+export interface Known {
+  readonly how: 'guessed' | 'typed' | 'sheet' | 'taped';
+  readonly atMm: Vec3;
+  readonly sigmaMm: Vec3;
+  /** Tapes by id of the point they were read from. */
+  readonly tapes?: readonly Tape[];
+  readonly side?: Side;
+}
+
+export const TAPE = record<Tape>()({ from: ref('point', 'is a datum of'), readMm: over(100_000), sigmaMm: optional(over(1000)) });
+export const KNOWN = record<Known>()({
+  how: oneOf(['guessed', 'typed', 'sheet', 'taped']),
+  atMm: place,
+  sigmaMm: axes(0, 100_000),
+  tapes: optional(list(TAPE, 200)),
+  side: optional(oneOf(['above', 'below'])),
+});
+/** One sigma, mm, as a form asks for it. */
+export const SIGMA = number(0, 100_000);

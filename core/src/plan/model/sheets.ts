@@ -1,0 +1,152 @@
+import type { Brake, ParkingInput, Pedal } from '../../hydraulics/index.ts';
+import { byKind, list, name, nullable, number, oneOf, over, record, ref } from './field.ts';
+import { allGuessed } from './figures.ts';
+import { AIR_ML, BRAKE, GUESSES, HOSE_FIGURES, PEDAL, STROKES, TYPICAL_BRAKE, type HoseFigures, type Sheet } from './sizing.ts';
+
+/** A trailer's axles on one actuator. */
+export interface TrailerSheet extends Sheet {
+  readonly actuatorMPa: number;
+  /** Fluid the actuator can push out. */
+  readonly actuatorMl: number;
+  /** One to three. */
+  readonly axles: readonly TrailerAxle[];
+  readonly hose: HoseFigures;
+  readonly airMl: number;
+  readonly mu: number;
+}
+export interface TrailerAxle {
+  readonly brake: Brake;
+  readonly tyreRadiusMm: number;
+  readonly emptyKg: number;
+  readonly ladenKg: number;
+}
+/** A lever or pedal with a master and brakes of its own. */
+export interface SingleSheet extends Sheet {
+  readonly name: string;
+  /** Circuit whose tube it fills; null while there is none. */
+  readonly circuitId: string | null;
+  readonly lever: Pedal;
+  readonly boreMm: number;
+  readonly strokeMm: number;
+  readonly deadMm: number;
+  readonly brake: Brake;
+  readonly wheels: 1 | 2;
+  readonly tyreRadiusMm: number;
+  readonly loadKg: number;
+  readonly hose: HoseFigures;
+  readonly airMl: number;
+}
+export interface ClutchSheet extends Sheet {
+  readonly pedal: Pedal;
+  readonly masterBoreMm: number;
+  readonly strokeMm: number;
+  readonly deadMm: number;
+  readonly slaveBoreMm: number;
+  readonly forkRatio: number;
+  readonly bearingLoadN: number;
+  /** Travel of the bearing that frees the clutch, and the most it may have. */
+  readonly releaseMm: number;
+  readonly mostMm: number;
+  readonly hose: HoseFigures;
+}
+/** What holds the vehicle when nobody does. */
+export type ParkingSheet = Sheet &
+  (({ readonly by: 'lever' } & Omit<ParkingInput, 'massKg' | 'tyreRadiusMm'>) | { readonly by: 'hydraulic' });
+
+export const TRAILER = record<TrailerSheet>()({
+  actuatorMPa: over(200),
+  actuatorMl: over(100_000),
+  axles: list(
+    record<TrailerAxle>()({ brake: BRAKE, tyreRadiusMm: over(1000), emptyKg: over(100_000), ladenKg: over(100_000) }),
+    3,
+    1,
+  ),
+  hose: HOSE_FIGURES,
+  airMl: AIR_ML,
+  mu: over(10),
+  open: GUESSES,
+});
+export const SINGLE = record<SingleSheet>()({
+  name,
+  circuitId: nullable(ref('circuit')),
+  lever: PEDAL,
+  boreMm: over(1000),
+  ...STROKES,
+  brake: BRAKE,
+  wheels: oneOf([1, 2]),
+  tyreRadiusMm: over(1000),
+  loadKg: over(100_000),
+  hose: HOSE_FIGURES,
+  airMl: AIR_ML,
+  open: GUESSES,
+});
+export const CLUTCH = record<ClutchSheet>()({
+  pedal: PEDAL,
+  masterBoreMm: over(1000),
+  ...STROKES,
+  slaveBoreMm: over(1000),
+  forkRatio: over(100),
+  bearingLoadN: over(100_000),
+  releaseMm: over(1000),
+  mostMm: over(1000),
+  hose: HOSE_FIGURES,
+  open: GUESSES,
+});
+export const PARKING = byKind<ParkingSheet>()('by', {
+  hydraulic: { open: GUESSES },
+  lever: {
+    handN: over(10_000),
+    leverRatio: over(100),
+    efficiency: number(0, 1, { over: true }),
+    shoeRatio: over(100),
+    brakeFactor: over(100),
+    drumRadiusMm: over(1000),
+    open: GUESSES,
+  },
+});
+
+const HOSE: HoseFigures = { hoseMm: 400, hoseMlPerMPaM: 0.2 };
+
+/** Figures to begin with, every one of them a guess. Common practice. */
+export const typicalTrailer = (): TrailerSheet =>
+  allGuessed({
+    actuatorMPa: 11,
+    actuatorMl: 60,
+    axles: [{ brake: TYPICAL_BRAKE.disc, tyreRadiusMm: 320, emptyKg: 500, ladenKg: 1200 }],
+    hose: HOSE,
+    airMl: 0,
+    mu: 0.8,
+  });
+export const typicalSingle = (name: string, circuitId: string | null): SingleSheet => ({
+  ...allGuessed({
+    lever: { forceN: 150, ratio: 5, efficiency: 0.9, strokeMm: 90 },
+    boreMm: 15.875,
+    strokeMm: 18,
+    deadMm: 1,
+    brake: { ...TYPICAL_BRAKE.disc, pistonsMm: [34], opposed: true },
+    tyreRadiusMm: 300,
+    loadKg: 130,
+    hose: HOSE,
+    airMl: 0,
+  }),
+  name,
+  circuitId,
+  wheels: 1,
+});
+export const typicalClutch = (): ClutchSheet =>
+  allGuessed({
+    pedal: { forceN: 120, ratio: 6, efficiency: 0.9, strokeMm: 150 },
+    masterBoreMm: 19.05,
+    strokeMm: 34,
+    deadMm: 1.5,
+    slaveBoreMm: 22.225,
+    forkRatio: 2,
+    bearingLoadN: 1500,
+    releaseMm: 8,
+    mostMm: 12,
+    hose: HOSE,
+  });
+export const typicalParking = (by: ParkingSheet['by']): ParkingSheet =>
+  by === 'hydraulic'
+    ? { by, open: [] }
+    : allGuessed({ by, handN: 350, leverRatio: 6, efficiency: 0.7, shoeRatio: 3, brakeFactor: 2.4, drumRadiusMm: 114 });

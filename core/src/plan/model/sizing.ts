@@ -1,0 +1,126 @@
+import {
+  CATEGORIES, type AxleLines, type Axles, type Booster, type Brake, type Category, type Combination, type Disc, type Drum, type Master, type Pedal,
+  type RearValve,
+} from '../../hydraulics/index.ts'; // prettier-ignore
+import { allGuessed, numberPaths } from './figures.ts';
+import { byKind, flag, id, list, nullable, number, oneOf, over, record, type Field } from './field.ts';
+
+/** Figures that know which of them are still guesses, by their path. */
+export interface Sheet {
+  readonly open: readonly string[];
+}
+/** How a vehicle stands on its axles in one state of loading. */
+export interface Load {
+  readonly massKg: number;
+  readonly frontFraction: number;
+  readonly cgHeightMm: number;
+}
+/** Hose that a sheet reckons with where the plan has none of its own. */
+export type HoseFigures = Pick<AxleLines, 'hoseMm' | 'hoseMlPerMPaM'>;
+/** What the foot does to the road, as the user gave it. Tube lengths are the plan's own. */
+export interface Sizing extends Sheet {
+  readonly category: Category;
+  readonly wheelbaseMm: number;
+  readonly tyreRadiusMm: Axles<number>;
+  readonly empty: Load;
+  readonly laden: Load;
+  readonly pedal: Pedal;
+  readonly booster: Booster | null;
+  readonly master: Master;
+  readonly front: Brake;
+  readonly rear: Brake;
+  readonly rearValve: RearValve | null;
+  /** How far one turn of the valve's adjuster moves its knee, by the maker's sheet; null where that is not known. */
+  readonly kneePerTurnMPa: number | null;
+  readonly combination: Combination | null;
+  readonly hoses: Axles<HoseFigures>;
+  readonly bulkGPa: number;
+  readonly airMl: Axles<number>;
+  readonly mu: number;
+  /** Lining that may wear away before it is renewed. */
+  readonly wearMm: Axles<number>;
+}
+
+const axles = <T>(of: Field<T>): Field<Axles<T>> => ({ type: 'record', fields: { front: of, rear: of } });
+export const LOAD = record<Load>()({
+  massKg: over(100_000),
+  frontFraction: number(0, 1),
+  cgHeightMm: number(0, 100_000),
+});
+export const BRAKE = byKind<Brake>()('kind', {
+  disc: {
+    pistonsMm: list(over(1000), 20, 1),
+    opposed: flag,
+    padMu: over(10),
+    effectiveRadiusMm: over(1000),
+    clearanceMm: number(0, 1000),
+    complianceMmPerMPa: number(0, 1000),
+  },
+  drum: { cylinderMm: over(1000), brakeFactor: over(100), drumRadiusMm: over(1000), travelMm: number(0, 1000) },
+});
+/** Paths of figures that are still guesses. */
+export const GUESSES = list(id, 500);
+export const PEDAL = record<Pedal>()({ forceN: over(10_000), ratio: over(100), efficiency: over(1), strokeMm: over(1000) });
+export const HOSE_FIGURES = record<HoseFigures>()({ hoseMm: number(0, 100_000), hoseMlPerMPaM: number(0, 1000) });
+export const STROKES = { strokeMm: over(1000), deadMm: number(0, 1000) };
+export const AIR_ML = number(0, 1e6);
+
+export const SIZING = record<Sizing>()({
+  category: oneOf(CATEGORIES),
+  wheelbaseMm: over(100_000),
+  tyreRadiusMm: axles(over(1000)),
+  empty: LOAD,
+  laden: LOAD,
+  pedal: PEDAL,
+  booster: nullable(record<Booster>()({ gain: number(1, 100), vacuumKPa: number(0, 1000), diaphragmMm2: number(0, 1e6) })),
+  master: byKind<Master>()('kind', {
+    tandem: { boreMm: over(1000), ...STROKES },
+    twin: { frontBoreMm: over(1000), rearBoreMm: over(1000), frontShare: number(0, 1, { over: true, under: true }), ...STROKES },
+  }),
+  front: BRAKE,
+  rear: BRAKE,
+  rearValve: nullable(record<RearValve>()({ kneeMPa: number(0, 200), slope: number(0, 10) })),
+  kneePerTurnMPa: nullable(over(200)),
+  combination: nullable(record<Combination>()({ holdOffMPa: over(200), differentialMPa: over(200) })),
+  hoses: axles(HOSE_FIGURES),
+  bulkGPa: over(1000),
+  airMl: axles(AIR_ML),
+  mu: over(10),
+  wearMm: axles(number(0, 100)),
+  open: GUESSES,
+});
+
+/** An ordinary brake of each kind. Common practice. */
+export const TYPICAL_BRAKE: { readonly disc: Disc; readonly drum: Drum } = {
+  disc: { kind: 'disc', pistonsMm: [54], opposed: false, padMu: 0.4, effectiveRadiusMm: 115, clearanceMm: 0.15, complianceMmPerMPa: 0.015 },
+  drum: { kind: 'drum', cylinderMm: 19.05, brakeFactor: 2.4, drumRadiusMm: 114, travelMm: 2.2 },
+}; // prettier-ignore
+
+const TYPICAL: Omit<Sizing, 'category' | 'open'> = {
+  wheelbaseMm: 2700,
+  tyreRadiusMm: { front: 320, rear: 320 },
+  empty: { massKg: 1400, frontFraction: 0.52, cgHeightMm: 600 },
+  laden: { massKg: 1900, frontFraction: 0.46, cgHeightMm: 680 },
+  pedal: { forceN: 400, ratio: 6, efficiency: 0.9, strokeMm: 150 },
+  booster: null,
+  master: { kind: 'tandem', boreMm: 22.225, strokeMm: 34, deadMm: 1.5 },
+  front: TYPICAL_BRAKE.disc,
+  rear: TYPICAL_BRAKE.drum,
+  rearValve: null,
+  kneePerTurnMPa: null,
+  combination: null,
+  hoses: { front: { hoseMm: 800, hoseMlPerMPaM: 0.2 }, rear: { hoseMm: 400, hoseMlPerMPaM: 0.2 } },
+  bulkGPa: 1.7,
+  airMl: { front: 0, rear: 0 },
+  mu: 0.8,
+  wearMm: { front: 8, rear: 3 },
+};
+
+/** Figures of an ordinary vehicle to begin with: every one of them a guess. Common practice. */
+export const typicalSizing = (category: Category): Sizing => ({ category, ...allGuessed(TYPICAL) });
+
+/** A brake of a kind with typical figures, each a guess under `path`. */
+export const typicalBrake = (kind: Brake['kind'], path: string): { readonly brake: Brake; readonly open: string[] } => ({
+  brake: TYPICAL_BRAKE[kind],
+  open: numberPaths(TYPICAL_BRAKE[kind], path),
+});

@@ -1,0 +1,51 @@
+import { NATURES, SECTIONS, THING_KINDS, type Shape, type Thing, type Travel } from '../../frame/index.ts';
+import type { Vec3 } from '../../vec/index.ts';
+import { byKind, direction, flag, id, list, name, nullable, number, oneOf, over, place, record, type Trouble } from './field.ts';
+import { HEAVE } from './hose.ts';
+
+/** Of two corners, the second lies nowhere before the first. */
+export function cornersTrouble({ minMm, maxMm }: { readonly minMm: Vec3; readonly maxMm: Vec3 }): Trouble | null {
+  const axis = minMm.findIndex((low, i) => low > maxMm[i]!);
+  return axis < 0
+    ? null
+    : { at: `maxMm[${axis}]`, message: `This corner lies at ${maxMm[axis]} mm and the lower one at ${minMm[axis]}: swap them.` };
+}
+const path = list(place, 200, 2);
+export const SHAPE = byKind<Shape>()(
+  'kind',
+  {
+    bar: {
+      section: oneOf(SECTIONS),
+      pathMm: path,
+      widthMm: over(10_000),
+      heightMm: over(10_000),
+      wallMm: over(1000),
+      opens: oneOf(['left', 'right']),
+    },
+    block: { minMm: place, maxMm: place },
+    pipe: { pathMm: path, diameterMm: over(10_000) },
+    wheel: {
+      centreMm: place,
+      axis: direction('A wheel turns about an axis: this one has no length.'),
+      radiusMm: over(10_000),
+      widthMm: over(10_000),
+    },
+    mesh: { digest: id, scale: over(1000), atMm: place },
+  },
+  (shape) => (shape.kind === 'block' ? cornersTrouble(shape) : null),
+);
+export const TRAVEL = record<Travel>()({ heaveMm: HEAVE, rollDeg: number(0, 45), lockDeg: number(0, 80), aboutMm: place });
+export const THING = record<Thing>()(
+  {
+    id,
+    name,
+    kind: oneOf(THING_KINDS),
+    shape: SHAPE,
+    nature: oneOf(NATURES),
+    keepMm: number(0, 10_000),
+    holds: flag,
+    surfaceC: nullable(number(-100, 2000)),
+    travel: nullable(TRAVEL),
+  },
+  { about: { kind: 'thing', prefix: 'thing', noun: 'thing on the vehicle', named: ({ name }) => name } },
+);
