@@ -6,14 +6,14 @@ import tseslint from 'typescript-eslint';
 const LAYERS = [
   ['derive', 'fault'],
   ['vec', 'units'],
-  ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips', 'frame', 'hose'],
-  ['threads', 'route', 'formats', 'mesh'],
+  ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips', 'frame', 'rod'],
+  ['threads', 'pathfinding', 'formats', 'mesh'],
   ['ends'],
   ['plan'],
-  ['joints', 'hoses'],
+  ['joints', 'hose-travel'],
   ['snags'],
-  ['ways'],
-  ['contract'],
+  ['route-proposals'],
+  ['verbs'],
 ];
 const UI = [
   '@angular/*',

@@ -4,7 +4,7 @@ import { Line3, PlaneGeometry, Vector3 } from 'three';
 import { clips, type ClipLimits } from '../core/src/clips/index.ts';
 import { meshIndex, treeOf } from '../core/src/mesh/index.ts';
 import { lineSpace, obstaclesOf, viewPlan } from '../core/src/plan/index.ts';
-import { cheapest, nodeOf, problemOf, type Problem, type WayInput } from '../core/src/route/index.ts';
+import { cheapest, nodeOf, problemOf, type Problem, type WayInput } from '../core/src/pathfinding/index.ts';
 import type { Vec3 } from '../core/src/vec/index.ts';
 import { latticeGraph } from '../core/src/testing/lattice-graph.ts';
 import { bigPlan, gannet, middleMs, random } from './lines.ts';

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { writeFileSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { VERBS } from '@firm-line/core/contract';
+import { VERBS } from '@firm-line/core/verbs';
 
 const BIN = join(__dirname, '../bin/firmline.mjs');
 const DEMO = join(__dirname, '../../demo/gannet.firmline.json');

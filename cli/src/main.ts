@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { runVerb, VERBS } from '@firm-line/core/contract';
+import { runVerb, VERBS } from '@firm-line/core/verbs';
 import { InputError } from '@firm-line/core/fault';
 import { emptyPlan, PlanFileError, readPlan } from '@firm-line/core/plan';
 import { inspect } from '@firm-line/core/snags';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { Nature } from '@firm-line/core/frame';
-import type { Fixed, LineView, Target } from '@firm-line/core/plan';
+import type { ResolvedPosition, LineView, Target } from '@firm-line/core/plan';
 import { polyline } from '@firm-line/core/tube';
 import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
@@ -206,7 +206,7 @@ export class FlatViews {
     const { points, ports } = this.view();
     const { at, pxPerMm } = this.projection();
     const ends = new Set([this.chosen()?.line.ends.a.portId, this.chosen()?.line.ends.b.portId, this.target()?.id]);
-    const both = (target: Target, { atMm, sigmaMm, guess }: Fixed, name: string): Mark[] =>
+    const both = (target: Target, { atMm, sigmaMm, guess }: ResolvedPosition, name: string): Mark[] =>
       FACES.map((face) => {
         const [x, y] = at(face, atMm);
         return {

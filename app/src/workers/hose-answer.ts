@@ -1,4 +1,4 @@
-import { alike, bracketPlaces, hoseView, lengthsOf, type Progress } from '@firm-line/core/hoses';
+import { alike, bracketPlaces, hoseView, lengthsOf, type Progress } from '@firm-line/core/hose-travel';
 import { viewPlan } from '@firm-line/core/plan';
 import type { HoseFound, HoseRequest } from './protocol';
 import type { SearchAnswer } from './search';

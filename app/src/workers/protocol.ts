@@ -1,5 +1,5 @@
 import type { Fault } from '@firm-line/core/fault';
-import type { Alike, BracketPlace, Lengths } from '@firm-line/core/hoses';
+import type { Alike, BracketPlace, Lengths } from '@firm-line/core/hose-travel';
 import type { MeshData } from '@firm-line/core/mesh';
 import type { Around, LineSpace, LineView, Plan } from '@firm-line/core/plan';
 

@@ -1,4 +1,4 @@
-import { waysFor, type FoundWay } from '@firm-line/core/ways';
+import { waysFor, type FoundWay } from '@firm-line/core/route-proposals';
 import type { WayRequest } from './protocol';
 import type { SearchAnswer } from './search';
 

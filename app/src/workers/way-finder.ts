@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import type { FoundWay } from '@firm-line/core/ways';
+import type { FoundWay } from '@firm-line/core/route-proposals';
 import type { WayRequest } from './protocol';
 import { Search } from './search';
 import { createWayWorker } from './way-worker.factory';

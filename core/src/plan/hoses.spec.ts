@@ -73,7 +73,7 @@ describe('hoses in a plan', () => {
     expect(added.hoses.at(-1)!.name).toBe('H9');
     const changed = applyEdit(added, { edit: 'changeHose', with: { id: 'new', patch: { orderMm: 410 } } });
     expect(changed.hoses.map((hose) => hose.orderMm)).toEqual([...plan.hoses.map((hose) => hose.orderMm), 410]);
-    const alike = applyEdit(changed, { edit: 'alikeHoses', with: { ids: ['new', first.id], orderMm: 380 } });
+    const alike = applyEdit(changed, { edit: 'equalizeHoseLengths', with: { ids: ['new', first.id], orderMm: 380 } });
     expect(alike.hoses.filter((hose) => hose.orderMm === 380).map((hose) => hose.id)).toEqual([first.id, 'new']);
     expect(applyEdit(alike, { edit: 'removeHose', with: { id: 'new' } }).hoses).toHaveLength(plan.hoses.length);
     expect(() => applyEdit(plan, { edit: 'changeHose', with: { id: 'gone', patch: {} } })).toThrow(/no longer in the plan/);

@@ -1,9 +1,9 @@
 export { type BleedView } from './derived/bleed-view.ts';
-export { type Fixed } from './derived/fixed.ts';
-export { holdLine, oneWay } from './derived/hold-line.ts';
+export { type ResolvedPosition } from './derived/position.ts';
+export { placeClips, oneWay } from './derived/place-clips.ts';
 export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './derived/hose-figures.ts';
 export { cutSigmaMm, drawnBackMm, lineView, toolingOf, type LineView, type PortView } from './derived/line-view.ts';
-export { meetings, type Meeting } from './derived/meetings.ts';
+export { closeCrossings, type CloseCrossing } from './derived/close-crossings.ts';
 export { type ResidualView } from './derived/residual-view.ts';
 export { type LoadView, type SizeView } from './derived/size-view.ts';
 export { loadAt, LOADS, plannedHoses, sizeInputOf, type LoadName } from './derived/sizing.ts';

@@ -4,7 +4,7 @@ import { spanForHz } from '../clips/index.ts';
 import { addMesh, segmentShares, THING_SPECS, type Shape, type Thing, type ThingKind } from '../frame/index.ts';
 import {
   applyEdit,
-  holdLine,
+  placeClips,
   lineSpace,
   readPlan,
   viewPlan,
@@ -149,7 +149,7 @@ describe('clips along the lines of the demo', () => {
     const plan = gannet();
     for (const view of viewPlan(plan).lines) {
       if (view.line.id === 'line-c1') continue;
-      const clipsMm = holdLine(plan, view);
+      const clipsMm = placeClips(plan, view);
       const held = after(plan, patch(view.line.id, { clipsMm }));
       const space = lineSpace(
         held,
@@ -185,13 +185,13 @@ describe('clips along the lines of the demo', () => {
       else if (toMm <= 200) expect(excitationHz).toBe(20);
       else expect([60, 120]).toContain(excitationHz);
     }
-    const held = after(part, patch('line-r1', { clipsMm: holdLine(part, r1(part)) }));
+    const held = after(part, patch('line-r1', { clipsMm: placeClips(part, r1(part)) }));
     for (const span of lineSpace(held, r1(held))!.spans) expect(span.lengthMm).toBeLessThanOrEqual(span.mostMm + 1e-6);
-    expect(holdLine(part, r1(part)).length).toBeGreaterThan(holdLine(gannet(), r1(gannet())).length);
+    expect(placeClips(part, r1(part)).length).toBeGreaterThan(placeClips(gannet(), r1(gannet())).length);
     // A slower shake allows longer spans, as the root of its frequency.
     const beam = { odMm: 4.7625, wallMm: 0.7112, youngGPa: 135, densityKgM3: 8900, fluidKgM3: 1060 };
     expect(spanForHz(beam, 60) / spanForHz(beam, 120)).toBeCloseTo(Math.SQRT2, 9);
-    expect(holdLine(shaken, r1(shaken)).length).toBeLessThan(holdLine(gannet(), r1(gannet())).length);
+    expect(placeClips(shaken, r1(shaken)).length).toBeLessThan(placeClips(gannet(), r1(gannet())).length);
   });
 
   test('the same line among the same things is measured once', () => {

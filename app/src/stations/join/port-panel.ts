@@ -18,7 +18,7 @@ import { SeatFinder } from './seat-finder';
     <div class="mt-2 grid grid-cols-2 gap-3">
       <fl-half-field [half]="half()" (changed)="setHalf($event)" />
       <div>
-        <label class="label block" for="port-how">Known by</label>
+        <label class="label block" for="port-how">PositionSource by</label>
         <select id="port-how" class="field w-full" [disabled]="!half()" (change)="change({ how: $any($event.target).value })">
           <option value="measured" [selected]="how() === 'measured'">measuring it</option>
           <option value="sheet" [selected]="how() === 'sheet'">the part's sheet</option>

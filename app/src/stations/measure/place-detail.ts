@@ -6,7 +6,7 @@ import {
   PART_SPECS,
   PORT_ROLES,
   type EditCall,
-  type Known,
+  type PositionSource,
   type Part,
   type Port,
   type Target,
@@ -20,7 +20,7 @@ import { PlanStore } from '../../plan/plan-store';
 import { Selection } from '../../plan/selection';
 import { TapeTable } from './tape-table';
 
-const HOWS: readonly { how: Known['how']; name: string }[] = [
+const HOWS: readonly { how: PositionSource['how']; name: string }[] = [
   { how: 'guessed', name: 'Guess' },
   { how: 'typed', name: 'Typed' },
   { how: 'sheet', name: "Part's sheet" },
@@ -207,10 +207,10 @@ export class PlaceDetail {
     this.store.snags().filter((snag) => snag.place.kind === this.target().kind && snag.place.id === this.target().id),
   );
 
-  protected setKnown(patch: Partial<Known>): void {
+  protected setKnown(patch: Partial<PositionSource>): void {
     this.apply({ edit: 'setKnown', with: { target: this.target(), known: { ...this.found()!.known, ...patch } } });
   }
-  protected setHow(how: Known['how']): void {
+  protected setHow(how: PositionSource['how']): void {
     const { known, fixed } = this.found()!;
     if (how === 'taped') return this.setKnown({ how, tapes: known.tapes ?? [], side: known.side ?? 'above' });
     // What was measured is not lost by changing how it is known: the place found so far is taken over.

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import type { Fixed, Target } from '@firm-line/core/plan';
+import type { ResolvedPosition, Target } from '@firm-line/core/plan';
 import { formatLength } from '@firm-line/core/units';
 import { AddPart } from '../../kit/add-part';
 import { PlanStore } from '../../plan/plan-store';
@@ -51,7 +51,7 @@ export class PlaceList {
   private readonly selection = inject(Selection);
   readonly chosen = output<Target>();
 
-  private sure(fixed: Fixed, how: keyof typeof HOW): { sure: string; open: boolean } {
+  private sure(fixed: ResolvedPosition, how: keyof typeof HOW): { sure: string; open: boolean } {
     if (fixed.fault) return { sure: '△ not fixed', open: true };
     if (fixed.survey && fixed.survey.suspect !== null) return { sure: '△ read again', open: true };
     const most = 2 * Math.max(...fixed.sigmaMm);

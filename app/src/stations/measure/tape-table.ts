@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import type { Fixed, Known, Target } from '@firm-line/core/plan';
+import type { ResolvedPosition, PositionSource, Target } from '@firm-line/core/plan';
 import { DEFAULT_TAPE_SIGMA_MM, type Tape } from '@firm-line/core/survey';
 import { formatLength } from '@firm-line/core/units';
 import { LengthField } from '../../kit/length-field';
@@ -92,9 +92,9 @@ import { PlanStore } from '../../plan/plan-store';
 export class TapeTable {
   private readonly store = inject(PlanStore);
   readonly target = input.required<Target>();
-  readonly known = input.required<Known>();
-  readonly fixed = input.required<Fixed>();
-  readonly changed = output<Partial<Known>>();
+  readonly known = input.required<PositionSource>();
+  readonly fixed = input.required<ResolvedPosition>();
+  readonly changed = output<Partial<PositionSource>>();
 
   /** Points that do not rest on this place themselves. */
   protected readonly datums = computed(() => {

@@ -177,6 +177,6 @@ export class VehicleList {
     this.store.apply({ edit: 'removeGate', with: { id } });
   }
   protected hold(patch: Partial<NonNullable<ReturnType<typeof this.holding>>>): void {
-    this.store.apply({ edit: 'changeHolding', with: { patch } });
+    this.store.apply({ edit: 'changeClipSettings', with: { patch } });
   }
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked } from '@angular/core';
 import type { LineView } from '@firm-line/core/plan';
-import type { FoundWay } from '@firm-line/core/ways';
+import type { FoundWay } from '@firm-line/core/route-proposals';
 import { formatLengthUnit } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { LevelSign } from '../../kit/level-sign';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
-  holdLine,
+  placeClips,
   laidTemplate,
   RAIL_SIDES,
   type EditCall,
@@ -163,7 +163,7 @@ export class LineTools {
   protected hold(): void {
     this.fault.set(null);
     try {
-      const clipsMm = holdLine(this.store.plan()!, this.view()).map((at) => Math.round(at));
+      const clipsMm = placeClips(this.store.plan()!, this.view()).map((at) => Math.round(at));
       this.run({ edit: 'changeLine', with: { id: this.id(), patch: { clipsMm } } });
     } catch (error) {
       if (!(error instanceof InputError)) throw error;

@@ -3,13 +3,13 @@ import { nutById, tubeById, tubeVolumeMl, type TubeNut, type TubeStock } from '.
 import { centreLine, formedRadii, makeCard, type Card, type EndTooling, type Piece } from '../../tube/index.ts';
 import { addScaled, unit, type Vec3 } from '../../vec/index.ts';
 import { digestOf } from './digest.ts';
-import type { Fixed } from './fixed.ts';
+import type { ResolvedPosition } from './position.ts';
 import type { Bench, BenchBender, Line, LineEnd, Part, Port } from '../model/index.ts';
 
 export interface PortView {
   readonly part: Part;
   readonly port: Port;
-  readonly fixed: Fixed;
+  readonly fixed: ResolvedPosition;
 }
 /** A line with all that follows from it. `card` is null where an end is open or a bend has no room. */
 export interface LineView {

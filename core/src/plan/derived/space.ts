@@ -15,7 +15,7 @@ import { polyline } from '../../tube/index.ts';
 import { addScaled, distance, dot, sub, unit, type Vec3 } from '../../vec/index.ts';
 import { TUBE_MATTER } from './line-figures.ts';
 import type { LineView } from './line-view.ts';
-import type { Holding, Line, Plan } from '../model/index.ts';
+import type { ClipSettings, Line, Plan } from '../model/index.ts';
 
 /** Density of glycol brake fluid, kg/m³. Common practice. */
 const FLUID_KG_M3 = 1060;
@@ -156,12 +156,12 @@ function clipView(
  * What shakes a line hardest from one place along it to another, Hz: what the user set down for its
  * stretches, and between those the engine's figure where it runs near, else the frame's.
  */
-export function shakenBy(
+export function excitationAt(
   { line, tube }: LineView,
   points: readonly Vec3[],
   lengthMm: number,
   obstacles: readonly Obstacle[],
-  { nearMm, engineHz, frameHz }: Holding,
+  { nearMm, engineHz, frameHz }: ClipSettings,
 ): (fromMm: number, toMm: number) => number {
   const left = stretchesLeft(
     line.shakes.map(({ fromMm, toMm }): Stretch => [fromMm, toMm]),
@@ -185,7 +185,7 @@ function spansOf(
   view: LineView,
   lengthMm: number,
   hzBetween: (fromMm: number, toMm: number) => number,
-  { margin, maxSpanMm, endMm }: Holding,
+  { margin, maxSpanMm, endMm }: ClipSettings,
 ): SpanView[] {
   const beam = beamOf(view);
   const edges = [0, ...view.line.clipsMm.filter((at) => at > 0 && at < lengthMm), lengthMm];
@@ -225,7 +225,7 @@ export function lineSpace(plan: Around, view: LineView): LineSpace | null {
     lengthMm,
     near: nearOf(view, points, lengthMm, obstacles),
     clips: view.line.clipsMm.map((atMm) => clipView(view, points, atMm, holders, holding.reachMm)),
-    spans: spansOf(view, lengthMm, shakenBy(view, points, lengthMm, obstacles, holding), holding),
+    spans: spansOf(view, lengthMm, excitationAt(view, points, lengthMm, obstacles, holding), holding),
   };
   keepSpace(plan, view, space);
   return space;

@@ -1,14 +1,14 @@
 import { bleedViews, type BleedView } from './bleed-view.ts';
-import { fixAll, type Fixed } from './fixed.ts';
+import { fixAll, type ResolvedPosition } from './position.ts';
 import { lineView, type LineView, type PortView } from './line-view.ts';
 import { residualViews, type ResidualView } from './residual-view.ts';
 import { sizeView, type SizeView } from './size-view.ts';
 import { allPorts, type Circuit, type Plan, type Point } from '../model/index.ts';
-import { worksView, type WorksView } from './works-view.ts';
+import { sheetResults, type SheetResults } from './sheet-results.ts';
 
 export interface PointView {
   readonly point: Point;
-  readonly fixed: Fixed;
+  readonly fixed: ResolvedPosition;
 }
 /** A plan with all that follows from it; nothing here is ever stored. */
 export interface PlanView {
@@ -19,7 +19,7 @@ export interface PlanView {
   readonly circuits: ReadonlyMap<string, Circuit>;
   readonly bleeding: readonly BleedView[];
   readonly size: SizeView | null;
-  readonly works: WorksView;
+  readonly works: SheetResults;
   readonly residuals: readonly ResidualView[];
 }
 
@@ -38,7 +38,7 @@ export function viewPlan(plan: Plan): PlanView {
     plan, points, ports, lines, circuits,
     bleeding: bleedViews(plan, lines, ports),
     size: sizeView(plan, lines),
-    works: worksView(plan, lines),
+    works: sheetResults(plan, lines),
     residuals: residualViews(plan.parts, ports, lines),
   }; // prettier-ignore
   remembered.set(plan, view);

@@ -1,5 +1,5 @@
 import { InputError } from '../../fault/index.ts';
-import { allPorts, type Known, type Part, type Plan, type Port, type Target } from '../model/index.ts';
+import { allPorts, type PositionSource, type Part, type Plan, type Port, type Target } from '../model/index.ts';
 import { changeRecord, detached, patched, type Patch } from './records.ts';
 
 const partOf = (plan: Plan, portId: string): Part => {
@@ -37,7 +37,7 @@ export const PART_EDITS = {
     lines: [...plan.lines, ...lines],
   }),
   /** How a point or port is known; an id that is no longer there is an error. */
-  setKnown: (plan: Plan, { target, known }: { target: Target; known: Known }): Plan =>
+  setKnown: (plan: Plan, { target, known }: { target: Target; known: PositionSource }): Plan =>
     target.kind === 'point'
       ? changeRecord(plan, 'point', target.id, (point) => ({ ...point, known }))
       : changePort(plan, { id: target.id, patch: { known } }),

@@ -1,5 +1,14 @@
 import { InputError } from '../../fault/index.ts';
-import { figureAt, withAt, withFigure, type Bench, type Bleeding, type Holding, type Plan, type Sheet } from '../model/index.ts';
+import {
+  figureAt,
+  withAt,
+  withFigure,
+  type Bench,
+  type Bleeding,
+  type ClipSettings,
+  type Plan,
+  type Sheet,
+} from '../model/index.ts';
 
 type SheetName = 'sizing' | 'trailer' | 'singles' | 'clutch' | 'parking';
 /** A sheet of figures by its place in the plan, with what it becomes. */
@@ -10,7 +19,7 @@ export const SHEET_EDITS = {
   rename: (plan: Plan, { name }: { name: string }): Plan => ({ ...plan, name }),
   setUnits: (plan: Plan, { units }: { units: Plan['units'] }): Plan => ({ ...plan, units }),
   /** What shakes lines and how far apart their clips may be. */
-  changeHolding: (plan: Plan, { patch }: { patch: Partial<Holding> }): Plan => ({
+  changeClipSettings: (plan: Plan, { patch }: { patch: Partial<ClipSettings> }): Plan => ({
     ...plan,
     holding: { ...plan.holding, ...patch },
   }),
@@ -20,7 +29,7 @@ export const SHEET_EDITS = {
     bleeding: { ...plan.bleeding, ...patch },
   }),
   /** One ordered length for several hoses. */
-  alikeHoses: (plan: Plan, { ids, orderMm }: { ids: readonly string[]; orderMm: number }): Plan => ({
+  equalizeHoseLengths: (plan: Plan, { ids, orderMm }: { ids: readonly string[]; orderMm: number }): Plan => ({
     ...plan,
     hoses: plan.hoses.map((hose) => (ids.includes(hose.id) ? { ...hose, orderMm } : hose)),
   }),

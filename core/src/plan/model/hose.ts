@@ -1,4 +1,4 @@
-import type { Motion } from '../../hose/index.ts';
+import type { Motion } from '../../rod/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
 import {
   anyDirection, direction, flag, id, name, nullable, number, oneOf, over, place, record, ref, span, text, written, type Trouble,

@@ -47,7 +47,7 @@ export interface Sleeve {
   readonly kind: 'heat' | 'chafe';
 }
 /** What shakes a stretch of tube, mm along it from end A. */
-export interface Shake {
+export interface Vibration {
   readonly fromMm: number;
   readonly toMm: number;
   readonly hz: number;
@@ -70,7 +70,7 @@ export interface Line {
   readonly clipsMm: readonly number[];
   readonly sleeves: readonly Sleeve[];
   /** Stretches whose shaking the user knows better than the plan's own limits do; elsewhere it goes by place. */
-  readonly shakes: readonly Shake[];
+  readonly shakes: readonly Vibration[];
   readonly ticks: readonly Tick[];
 }
 
@@ -97,7 +97,7 @@ export const LINE_END = record<LineEnd>()({
   joint: JOINT_WORK,
 });
 export const SLEEVE = record<Sleeve>()({ fromMm: along, toMm: along, kind: oneOf(['heat', 'chafe']) });
-export const SHAKE = record<Shake>()({ fromMm: along, toMm: along, hz: over(100_000) });
+export const VIBRATION = record<Vibration>()({ fromMm: along, toMm: along, hz: over(100_000) });
 export const LINE = record<Line>()(
   {
     id,
@@ -111,7 +111,7 @@ export const LINE = record<Line>()(
     origin: oneOf(LINE_ORIGINS),
     clipsMm: list(along, 1000),
     sleeves: list(SLEEVE, 100),
-    shakes: list(SHAKE, 100),
+    shakes: list(VIBRATION, 100),
     ticks: list(record<Tick>()({ step: id, digest: id, at: time }), 1000),
   },
   { about: { kind: 'line', prefix: 'line', noun: 'line', named: ({ name }) => name } },

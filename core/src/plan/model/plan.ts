@@ -6,7 +6,7 @@ import { CIRCUIT, type Circuit } from './circuit.ts';
 import { id, list, name, nullable, oneOf, record, text, time } from './field.ts';
 import { figureAt } from './figures.ts';
 import { GATE, type Gate } from './gate.ts';
-import { DEFAULT_HOLDING, HOLDING, type Holding } from './holding.ts';
+import { DEFAULT_CLIP_SETTINGS, CLIP_SETTINGS, type ClipSettings } from './clip-settings.ts';
 import { HOSE, type Hose } from './hose.ts';
 import { LINE, type Line } from './line.ts';
 import { PART, type Part } from './part.ts';
@@ -36,7 +36,7 @@ export interface Plan {
   /** Frame, running gear and whatever a line must keep from or may be held by. */
   readonly things: readonly Thing[];
   readonly gates: readonly Gate[];
-  readonly holding: Holding;
+  readonly holding: ClipSettings;
   readonly bench: Bench;
   readonly bleeding: Bleeding;
   /** From foot to road; null until it is begun. */
@@ -102,7 +102,7 @@ export const PLAN = record<Plan>()({
   hoses: list(HOSE, 500),
   things: list(THING, MOST_RECORDS),
   gates: list(GATE, 200),
-  holding: HOLDING,
+  holding: CLIP_SETTINGS,
   bench: BENCH,
   bleeding: BLEEDING,
   sizing: nullable(SIZING),
@@ -142,7 +142,7 @@ export const emptyPlan = (
   hoses: [],
   things: [],
   gates: [],
-  holding: DEFAULT_HOLDING,
+  holding: DEFAULT_CLIP_SETTINGS,
   bench,
   bleeding: DEFAULT_BLEEDING,
   sizing: null,

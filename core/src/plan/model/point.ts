@@ -1,14 +1,14 @@
 import { id, name, record } from './field.ts';
-import { KNOWN, type Known } from './place.ts';
+import { POSITION_SOURCE, type PositionSource } from './position.ts';
 
 /** A named place on the vehicle. Any point may serve as a datum for tapes. */
 export interface Point {
   readonly id: string;
   readonly name: string;
-  readonly known: Known;
+  readonly known: PositionSource;
 }
 
 export const POINT = record<Point>()(
-  { id, name, known: KNOWN },
+  { id, name, known: POSITION_SOURCE },
   { about: { kind: 'point', prefix: 'point', noun: 'point', named: ({ name }) => name } },
 );

@@ -3,7 +3,7 @@ import { END_FORMS, SEAT_FORMS, type Half } from '../../stock/index.ts';
 import { threadOf } from '../../threads/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
 import { byKind, direction, id, name, nullable, number, oneOf, optional, over, record, type Trouble } from './field.ts';
-import { KNOWN, type Known } from './place.ts';
+import { POSITION_SOURCE, type PositionSource } from './position.ts';
 
 /** Which half of a joint a port is, and how that is known. */
 export interface Fitting {
@@ -21,7 +21,7 @@ export interface Port {
   readonly role: PortRole;
   /** Out of the port: the way a tube leaves it. */
   readonly direction: Vec3;
-  readonly known: Known;
+  readonly known: PositionSource;
   /** Of a master's outlet: the residual valve built into it. */
   readonly residualMPa?: number;
   /** Thread and seat; null while nobody has looked. */
@@ -54,7 +54,7 @@ export const PORT = record<Port>()(
     name,
     role: oneOf(PORT_ROLES),
     direction: direction(),
-    known: KNOWN,
+    known: POSITION_SOURCE,
     residualMPa: optional(number(0, 1)),
     fitting: nullable(
       record<Fitting>()({ half: HALF, how: oneOf(['measured', 'sheet', 'trusted']), readings: nullable(READINGS) }),

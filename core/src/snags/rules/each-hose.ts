@@ -1,4 +1,4 @@
-import { atLength, hoseView, ORDER_STEP_MM, type HoseState, type HoseView } from '../../hoses/index.ts';
+import { atLength, hoseView, ORDER_STEP_MM, type HoseState, type HoseView } from '../../hose-travel/index.ts';
 import type { PlanView } from '../../plan/index.ts';
 import { formatLength, type UnitSystem } from '../../units/index.ts';
 import type { Rule, Snag } from '../snag.ts';

@@ -1,4 +1,4 @@
-import { rubs } from '../../hoses/index.ts';
+import { rubs } from '../../hose-travel/index.ts';
 import { lengthWords } from '../snag.ts';
 import { eachHose, leastOf, serves } from './each-hose.ts';
 

@@ -1,5 +1,5 @@
 import { clearanceTo, type Obstacle } from '../../frame/index.ts';
-import { envelopeOfHose, hoseView, volumeOf, type HoseView } from '../../hoses/index.ts';
+import { envelopeOfHose, hoseView, volumeOf, type HoseView } from '../../hose-travel/index.ts';
 import { distance } from '../../vec/index.ts';
 import { lengthWords } from '../snag.ts';
 import { MEETS_MM, overHoses } from './each-hose.ts';

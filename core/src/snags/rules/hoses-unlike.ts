@@ -1,4 +1,4 @@
-import { atLength, hoseView, type HoseView } from '../../hoses/index.ts';
+import { atLength, hoseView, type HoseView } from '../../hose-travel/index.ts';
 import type { Thing } from '../../frame/index.ts';
 import { lengthWords, type Rule, type Snag } from '../snag.ts';
 
@@ -33,7 +33,7 @@ export const hosesUnlike: Rule = (view) => {
         place: { kind: 'hose', id: alike[0]!.id },
         where: alike.map((hose) => hose.name).join(', '),
         text: `${count} lengths where ${full(fits)} serves every one: alike, one spare does for all.`,
-        mend: { label: `All ${full(fits)}`, call: { edit: 'alikeHoses', with: { ids: alike.map((hose) => hose.id), orderMm: fits } } },
+        mend: { label: `All ${full(fits)}`, call: { edit: 'equalizeHoseLengths', with: { ids: alike.map((hose) => hose.id), orderMm: fits } } },
       },
     ];
   }); // prettier-ignore

@@ -1,11 +1,11 @@
-import { meetings } from '../../plan/index.ts';
+import { closeCrossings } from '../../plan/index.ts';
 import { lengthWords, nodeNear, onLine, type Rule, type Snag } from '../snag.ts';
 
 /** Lines nearer than this rub when they tremble, mm. Common practice: sleeve them, or tie them so that they move as one. */
 const APART_MM = 5;
 
 export const linesTouch: Rule = (view) =>
-  meetings(view.plan, view.lines, APART_MM).flatMap(({ a, b, distanceMm, atMm, otherMm }): Snag[] => {
+  closeCrossings(view.plan, view.lines, APART_MM).flatMap(({ a, b, distanceMm, atMm, otherMm }): Snag[] => {
     const sleeved = (line: typeof a, at: number): boolean => line.line.sleeves.some((s) => s.fromMm <= at && s.toMm >= at);
     if (sleeved(a, atMm) || sleeved(b, otherMm)) return [];
     const { full } = lengthWords(view);

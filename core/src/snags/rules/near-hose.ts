@@ -1,5 +1,5 @@
 import { clearanceTo } from '../../frame/index.ts';
-import { envelopeOfHose } from '../../hoses/index.ts';
+import { envelopeOfHose } from '../../hose-travel/index.ts';
 import { lineSpace, type LineView } from '../../plan/index.ts';
 import { distance } from '../../vec/index.ts';
 import { lengthWords } from '../snag.ts';

@@ -1,11 +1,11 @@
-import type { Fixed, Known, PlanView } from '../../plan/index.ts';
+import type { ResolvedPosition, PositionSource, PlanView } from '../../plan/index.ts';
 import type { Place } from '../snag.ts';
 
 export interface Placed {
   readonly place: Place;
   readonly where: string;
-  readonly known: Known;
-  readonly fixed: Fixed;
+  readonly known: PositionSource;
+  readonly fixed: ResolvedPosition;
   readonly used: boolean;
 }
 const remembered = new WeakMap<PlanView, Placed[]>();

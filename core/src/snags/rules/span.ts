@@ -1,5 +1,5 @@
 import { InputError, figure } from '../../fault/index.ts';
-import { holdLine, lineSpace, lineView, type LineView, type PlanView, type SpanView } from '../../plan/index.ts';
+import { placeClips, lineSpace, lineView, type LineView, type PlanView, type SpanView } from '../../plan/index.ts';
 import { eachSpace, lengthWords, nodeNear, onLine, type Rule, type Snag } from '../snag.ts';
 
 const holds = (
@@ -22,7 +22,7 @@ export const badSpans = (view: PlanView, line: LineView, fault: 'long' | 'rings'
 /** Clips placed anew, offered only where the rule is then silent. */
 function heldAnew(view: PlanView, line: LineView, fault: 'long' | 'rings'): Snag['mend'] {
   try {
-    const clipsMm = holdLine(view.plan, line);
+    const clipsMm = placeClips(view.plan, line);
     const held = lineView({ ...line.line, clipsMm }, view.plan.bench, view.ports);
     if (badSpans(view, held, fault).length) return undefined;
     return {

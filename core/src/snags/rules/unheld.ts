@@ -1,5 +1,5 @@
 import { InputError } from '../../fault/index.ts';
-import { holdLine } from '../../plan/index.ts';
+import { placeClips } from '../../plan/index.ts';
 import { eachSpace, lengthWords, onLine, type Snag } from '../snag.ts';
 
 /** A tube that nothing holds, on a vehicle whose frame is known. */
@@ -9,7 +9,7 @@ export const unheld = eachSpace((line, space, view) => {
   const snag = { rule: 'unheld', level: 'mind', station: 'route', place: onLine(line), where: line.line.name } as const;
   const long = lengthWords(view).full(space.lengthMm);
   try {
-    const clipsMm = holdLine(view.plan, line);
+    const clipsMm = placeClips(view.plan, line);
     const text = `No clip holds its ${long}; ${clipsMm.length} would.`;
     return [
       {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import { rubs, type HoseState, type HoseView } from '@firm-line/core/hoses';
-import { worstOf, type Pose } from '@firm-line/core/hose';
+import { rubs, type HoseState, type HoseView } from '@firm-line/core/hose-travel';
+import { worstOf, type Pose } from '@firm-line/core/rod';
 import { formatLength } from '@firm-line/core/units';
 import { PlanStore } from '../../../plan/plan-store';
 import { VERDICT_SIGNS, VERDICT_WORDS } from './hose-words';

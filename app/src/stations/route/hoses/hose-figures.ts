@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { HoseState, HoseView } from '@firm-line/core/hoses';
+import type { HoseState, HoseView } from '@firm-line/core/hose-travel';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { angleDeg, scale, sub } from '@firm-line/core/vec';
 import { PlanStore } from '../../../plan/plan-store';

@@ -1,7 +1,7 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Thing } from '@firm-line/core/frame';
-import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/hose';
+import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/rod';
 import { freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
 import { HOSE_FITTINGS, HOSES } from '@firm-line/core/stock';
 import { distance, scale, unit, type Vec3 } from '@firm-line/core/vec';

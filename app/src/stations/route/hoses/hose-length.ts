@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked } from '@angular/core';
-import { ORDER_STEP_MM, type BracketPlace, type HoseView } from '@firm-line/core/hoses';
+import { ORDER_STEP_MM, type BracketPlace, type HoseView } from '@firm-line/core/hose-travel';
 import { formatLength, formatLengthUnit } from '@firm-line/core/units';
 import { PlanStore } from '../../../plan/plan-store';
 import { HoseFinder } from '../../../workers/hose-finder';
@@ -135,7 +135,7 @@ export class HoseLength {
     this.finder.look({ kind, plan, ids: kind === 'alike' ? this.corners().map((hose) => hose.id) : [id] }, { id, plan });
   }
   protected makeAlike(orderMm: number): void {
-    this.store.apply({ edit: 'alikeHoses', with: { ids: this.corners().map((hose) => hose.id), orderMm } });
+    this.store.apply({ edit: 'equalizeHoseLengths', with: { ids: this.corners().map((hose) => hose.id), orderMm } });
   }
   protected takePlace({ atMm, direction }: BracketPlace): void {
     this.store.apply(moveEnd(this.view(), this.port(), atMm, direction));

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import type { HoseView } from '@firm-line/core/hoses';
-import { partOf, RIDE, type Pose } from '@firm-line/core/hose';
+import type { HoseView } from '@firm-line/core/hose-travel';
+import { partOf, RIDE, type Pose } from '@firm-line/core/rod';
 import { formatLength } from '@firm-line/core/units';
 import { PlanStore } from '../../../plan/plan-store';
 

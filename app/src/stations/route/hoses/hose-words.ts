@@ -1,4 +1,4 @@
-import type { HoseVerdict } from '@firm-line/core/hose';
+import type { HoseVerdict } from '@firm-line/core/rod';
 
 export const VERDICT_WORDS: Record<HoseVerdict, string> = {
   'out-of-reach': 'does not reach',

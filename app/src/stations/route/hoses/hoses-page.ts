@@ -9,8 +9,8 @@ import {
   slideTo,
   type HoseState,
   type HoseView,
-} from '@firm-line/core/hoses';
-import { judge, mover, RIDE, type Pose, type Settled } from '@firm-line/core/hose';
+} from '@firm-line/core/hose-travel';
+import { judge, mover, RIDE, type Pose, type Settled } from '@firm-line/core/rod';
 import type { Hose } from '@firm-line/core/plan';
 import { formatLength } from '@firm-line/core/units';
 import { addScaled, distance, type Vec3 } from '@firm-line/core/vec';

@@ -1,4 +1,4 @@
-import type { HoseView } from '@firm-line/core/hoses';
+import type { HoseView } from '@firm-line/core/hose-travel';
 import type { EditCall, Hose, PortView } from '@firm-line/core/plan';
 import { scale, type Vec3 } from '@firm-line/core/vec';
 

@@ -1,7 +1,7 @@
 import { clearanceTo, meshEpoch, obstacleOf, thingAt, type Obstacle, type Thing } from '../frame/index.ts';
 import {
   freeTurnDeg, judge, mover, partOf, posesOf, worstOf, type Clamp, type HoseVerdict, type Motion, type NamedPose, type Pose, type Settled, type Shape,
-} from '../hose/index.ts'; // prettier-ignore
+} from '../rod/index.ts'; // prettier-ignore
 import { InputError } from '../fault/index.ts';
 import { freeMm, type Hose, type HoseEnd, type Plan, type PortView } from '../plan/index.ts';
 import { hoseById, hoseFittingById, type HoseFitting, type HoseStock } from '../stock/index.ts';

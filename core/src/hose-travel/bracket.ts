@@ -1,6 +1,6 @@
 import { InputError } from '../fault/index.ts';
 import { gapTo, obstacleOf, type Thing } from '../frame/index.ts';
-import { worstOf } from '../hose/index.ts';
+import { worstOf } from '../rod/index.ts';
 import type { PortView } from '../plan/index.ts';
 import { addScaled, cross, distance, dot, scale, squareTo, sub, type Vec3 } from '../vec/index.ts';
 import { placeEnd, sweep, type HoseView } from './hose-view.ts';

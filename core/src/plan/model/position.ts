@@ -7,7 +7,7 @@ import { axes, list, number, oneOf, optional, over, place, record, ref } from '.
  * is what was guessed, typed or read off a part's sheet; for 'taped' it is what was held before and
  * counts until the tapes fix the point.
  */
-export interface Known {
+export interface PositionSource {
   readonly how: 'guessed' | 'typed' | 'sheet' | 'taped';
   readonly atMm: Vec3;
   readonly sigmaMm: Vec3;
@@ -17,7 +17,7 @@ export interface Known {
 }
 
 export const TAPE = record<Tape>()({ from: ref('point', 'is a datum of'), readMm: over(100_000), sigmaMm: optional(over(1000)) });
-export const KNOWN = record<Known>()({
+export const POSITION_SOURCE = record<PositionSource>()({
   how: oneOf(['guessed', 'typed', 'sheet', 'taped']),
   atMm: place,
   sigmaMm: axes(0, 100_000),

@@ -1,7 +1,7 @@
 import { distance, type Vec3 } from '../../vec/index.ts';
-import { emptyPlan, viewPlan, type Known, type Plan, type Point } from '../index.ts';
+import { emptyPlan, viewPlan, type PositionSource, type Plan, type Point } from '../index.ts';
 
-const typed = (atMm: Vec3, sigma = 1): Known => ({ how: 'typed', atMm, sigmaMm: [sigma, sigma, sigma] });
+const typed = (atMm: Vec3, sigma = 1): PositionSource => ({ how: 'typed', atMm, sigmaMm: [sigma, sigma, sigma] });
 const PLACES: Record<string, Vec3> = { a: [0, -400, 500], b: [0, 400, 500], c: [1200, -400, 500], d: [600, 0, 1100] };
 const TARGET: Vec3 = [500, 100, 700];
 
@@ -12,7 +12,7 @@ function taped(sigma: number, guessed = false, tapeSigma = 2): Plan {
     name: id.toUpperCase(),
     known: id === 'c' && guessed ? { ...typed(at, sigma), how: 'guessed' } : typed(at, sigma),
   }));
-  const known: Known = {
+  const known: PositionSource = {
     how: 'taped',
     atMm: [0, 0, 0],
     sigmaMm: [50, 50, 50],

@@ -2,7 +2,7 @@ import Joi from 'joi';
 import { bleed, type BleedInput } from '../bleed/index.ts';
 import { clips, type ClipLimits } from '../clips/index.ts';
 import { adapt, type AdaptInput } from '../ends/index.ts';
-import { hose, type HoseInput } from '../hose/index.ts';
+import { hose, type HoseInput } from '../rod/index.ts';
 import { diagnose, size, type DiagnoseInput, type SizeInput } from '../hydraulics/index.ts';
 import { survey, type SurveyInput } from '../survey/index.ts';
 import { identify, mate, type MateInput, type ThreadInput } from '../threads/index.ts';

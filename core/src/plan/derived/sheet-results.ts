@@ -4,7 +4,7 @@ import { clutchView, parkingView, singleView, trailerView } from './sheets.ts';
 import type { Plan } from '../model/index.ts';
 
 /** What follows from the sheets beside the one from foot to road; null for one that is not begun. */
-export interface WorksView {
+export interface SheetResults {
   readonly trailer: {
     readonly at: (share: number) => TrailerSize;
     readonly empty: TrailerSize;
@@ -16,7 +16,7 @@ export interface WorksView {
   readonly parking: ParkingSize | null;
 }
 
-export function worksView(plan: Plan, lines: readonly LineView[]): WorksView {
+export function sheetResults(plan: Plan, lines: readonly LineView[]): SheetResults {
   const { trailer, singles, clutch } = plan;
   const at = (share: number): TrailerSize => trailerView(plan, trailer!, lines, share);
   return {

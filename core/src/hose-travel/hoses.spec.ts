@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { hose as hoseVerb, judge, type Motion } from '../hose/index.ts';
+import { hose as hoseVerb, judge, type Motion } from '../rod/index.ts';
 import {
   applyEdit,
   freeMm,

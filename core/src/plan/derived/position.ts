@@ -1,10 +1,10 @@
 import { DEFAULT_TAPE_SIGMA_MM, survey, type Survey, type Tape } from '../../survey/index.ts';
 import { InputError } from '../../fault/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
-import type { Known, Plan } from '../model/index.ts';
+import type { PositionSource, Plan } from '../model/index.ts';
 
 /** Where something is, how sure, and what that rests on. */
-export interface Fixed {
+export interface ResolvedPosition {
   readonly atMm: Vec3;
   /** One standard deviation per axis, that of the datums included. */
   readonly sigmaMm: Vec3;
@@ -18,17 +18,17 @@ export interface Fixed {
 
 interface Datum {
   readonly id: string;
-  readonly fixed: Fixed;
+  readonly fixed: ResolvedPosition;
 }
 
 const rootMeanSquare = ([x, y, z]: Vec3): number => Math.sqrt((x * x + y * y + z * z) / 3);
 
 /** A tape whose sigma carries the datum's own: what the datum is unsure of, the tape is unsure of. */
-function carried(tape: Tape, datum: Fixed): Tape {
+function carried(tape: Tape, datum: ResolvedPosition): Tape {
   return { ...tape, sigmaMm: Math.hypot(tape.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM, rootMeanSquare(datum.sigmaMm)) };
 }
 
-function fixFrom(known: Known, datums: readonly Datum[]): Fixed {
+function fixFrom(known: PositionSource, datums: readonly Datum[]): ResolvedPosition {
   const held = { atMm: known.atMm, sigmaMm: known.sigmaMm, survey: null };
   if (known.how !== 'taped') return { ...held, fault: null, guess: known.how === 'guessed' };
   try {
@@ -45,10 +45,10 @@ function fixFrom(known: Known, datums: readonly Datum[]): Fixed {
   }
 }
 
-const remembered = new WeakMap<Known, { datums: readonly Datum[]; fixed: Fixed }>();
+const remembered = new WeakMap<PositionSource, { datums: readonly Datum[]; fixed: ResolvedPosition }>();
 
 /** The same place from the same datums is computed once. */
-function fix(known: Known, datums: readonly Datum[]): Fixed {
+function fix(known: PositionSource, datums: readonly Datum[]): ResolvedPosition {
   const before = remembered.get(known);
   if (before && before.datums.length === datums.length && datums.every((d, i) => before.datums[i]!.fixed === d.fixed))
     return before.fixed;
@@ -58,17 +58,17 @@ function fix(known: Known, datums: readonly Datum[]): Fixed {
 }
 
 /** Every point and port of a plan, fixed. The plan must be valid: no point is taped from itself. */
-export function fixAll(plan: Plan): ReadonlyMap<string, Fixed> {
+export function fixAll(plan: Plan): ReadonlyMap<string, ResolvedPosition> {
   const points = new Map(plan.points.map((point) => [point.id, point]));
-  const found = new Map<string, Fixed>();
-  const fixKnown = (known: Known): Fixed => {
+  const found = new Map<string, ResolvedPosition>();
+  const fixKnown = (known: PositionSource): ResolvedPosition => {
     const from = known.how === 'taped' ? [...new Set((known.tapes ?? []).map((tape) => tape.from))] : [];
     return fix(
       known,
       from.map((id) => ({ id, fixed: pointFixed(id) })),
     );
   };
-  const pointFixed = (id: string): Fixed => {
+  const pointFixed = (id: string): ResolvedPosition => {
     const before = found.get(id);
     if (before) return before;
     const fixed = fixKnown(points.get(id)!.known);

@@ -1,7 +1,7 @@
 import { number, over, record } from './field.ts';
 
 /** How lines are held on this vehicle. */
-export interface Holding {
+export interface ClipSettings {
   /** What shakes a tube on the frame, and near engine or gearbox. */
   readonly frameHz: number;
   readonly engineHz: number;
@@ -14,7 +14,7 @@ export interface Holding {
   /** How far a bracket may stand off what it is fixed to. */
   readonly reachMm: number;
 }
-export const HOLDING = record<Holding>()({
+export const CLIP_SETTINGS = record<ClipSettings>()({
   frameHz: number(0, 100_000),
   engineHz: number(0, 100_000),
   nearMm: number(0, 10_000),
@@ -24,7 +24,7 @@ export const HOLDING = record<Holding>()({
   reachMm: number(0, 10_000),
 });
 /** Limits to begin with; common practice, but for the excitation: the user picks or types it. */
-export const DEFAULT_HOLDING: Holding = {
+export const DEFAULT_CLIP_SETTINGS: ClipSettings = {
   frameHz: 60,
   engineHz: 120,
   nearMm: 300,

@@ -1,6 +1,6 @@
 import { InputError } from '../fault/index.ts';
 import type { Thing } from '../frame/index.ts';
-import { TAUT, worstOf, type HoseVerdict } from '../hose/index.ts';
+import { TAUT, worstOf, type HoseVerdict } from '../rod/index.ts';
 import { fittingMm } from '../plan/index.ts';
 import { sweep, type HoseState, type HoseView } from './hose-view.ts';
 

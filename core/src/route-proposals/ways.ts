@@ -1,8 +1,8 @@
 import { InputError } from '../fault/index.ts';
 import {
-  applyEdit, drawnBackMm, holdLine, lineSpace, obstaclesOf, toolingOf, viewPlan, type EditCall, type LineView, type Plan, type PlanView,
+  applyEdit, drawnBackMm, placeClips, lineSpace, obstaclesOf, toolingOf, viewPlan, type EditCall, type LineView, type Plan, type PlanView,
 } from '../plan/index.ts'; // prettier-ignore
-import { findWays, type Hooks, type WayEnd } from '../route/index.ts';
+import { findWays, type Hooks, type WayEnd } from '../pathfinding/index.ts';
 import { tubeBoreMm } from '../stock/index.ts';
 import { formatLengthUnit } from '../units/index.ts';
 import type { Vec3 } from '../vec/index.ts';
@@ -101,7 +101,7 @@ function clipped(plan: Plan, id: string): EditCall {
   const line = viewPlan(plan).lines.find((v) => v.line.id === id)!;
   let clipsMm: number[] = [];
   try {
-    clipsMm = line.card ? holdLine(plan, line) : [];
+    clipsMm = line.card ? placeClips(plan, line) : [];
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
   }

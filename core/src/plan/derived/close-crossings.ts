@@ -5,7 +5,7 @@ import { lineSpace } from './space.ts';
 import type { Plan } from '../model/index.ts';
 
 /** Two lines that run into or along one another. */
-export interface Meeting {
+export interface CloseCrossing {
   readonly a: LineView;
   readonly b: LineView;
   readonly distanceMm: number;
@@ -17,10 +17,10 @@ export interface Meeting {
 /** Lines come together at their fittings: that much of each end is left out, mm. */
 const AT_ENDS_MM = 60;
 
-function meetingOf(plan: Plan, a: LineView, b: LineView, withinMm: number): Meeting | null {
+function meetingOf(plan: Plan, a: LineView, b: LineView, withinMm: number): CloseCrossing | null {
   const [one, other] = [lineSpace(plan, a)!, lineSpace(plan, b)!];
   const limit = withinMm + (a.tube.odMm + b.tube.odMm) / 2;
-  let best: Meeting | null = null;
+  let best: CloseCrossing | null = null;
   let run = 0;
   for (let i = 1; i < one.points.length; i++) {
     const [p, q] = [one.points[i - 1]!, one.points[i]!];
@@ -50,14 +50,14 @@ function meetingOf(plan: Plan, a: LineView, b: LineView, withinMm: number): Meet
   return best;
 }
 
-const met = new WeakMap<LineView, WeakMap<LineView, { withinMm: number; meeting: Meeting | null }>>();
+const met = new WeakMap<LineView, WeakMap<LineView, { withinMm: number; meeting: CloseCrossing | null }>>();
 
 /** Pairs of lines that come within `withinMm` of one another away from their ends, each pair once. */
-export function meetings(plan: Plan, lines: readonly LineView[], withinMm: number): Meeting[] {
+export function closeCrossings(plan: Plan, lines: readonly LineView[], withinMm: number): CloseCrossing[] {
   const bent = lines.filter((view) => view.card);
   const boxes = new Map(bent.map((view) => [view, around(lineSpace(plan, view)!.points)]));
   return bent.flatMap((a, i) =>
-    bent.slice(i + 1).flatMap((b): Meeting[] => {
+    bent.slice(i + 1).flatMap((b): CloseCrossing[] => {
       const [one, other] = [boxes.get(a)!, boxes.get(b)!];
       if (boxGap(one, other.min, other.max) > withinMm + a.tube.odMm + b.tube.odMm) return [];
       const before = met.get(a)?.get(b);

@@ -4,7 +4,7 @@ import { stretchesNear, type Obstacle } from '../../frame/index.ts';
 import { polyline } from '../../tube/index.ts';
 import { dot, sub, unit, type Vec3 } from '../../vec/index.ts';
 import { toolingOf, type LineView } from './line-view.ts';
-import { beamOf, obstaclesOf, shakenBy } from './space.ts';
+import { beamOf, obstaclesOf, excitationAt } from './space.ts';
 import type { Plan } from '../model/index.ts';
 
 /** How finely a tube is felt along for something to hold to, mm. */
@@ -70,13 +70,13 @@ function crossed(places: number[], view: LineView, open: readonly Stretch[], len
  * something to hold to and none on a bend or a nut. Each stretch keeps to what shakes it there.
  * Throws InputError where no clips can do it.
  */
-export function holdLine(plan: Plan, view: LineView): number[] {
+export function placeClips(plan: Plan, view: LineView): number[] {
   if (!view.card) throw new InputError(view.line.id, 'A line that cannot be bent yet cannot be held.');
   const { holding } = plan;
   const obstacles = obstaclesOf(plan);
   const points = polyline(view.pieces, 10);
   const lengthMm = view.pieces.at(-1)!.endMm;
-  const hzBetween = shakenBy(view, points, lengthMm, obstacles, holding);
+  const hzBetween = excitationAt(view, points, lengthMm, obstacles, holding);
   const closed = closedTo(view, points, lengthMm, plan, obstacles.filter(({ thing }) => thing.holds)); // prettier-ignore
   // Where nut and first bend leave the first clip no place within the end's limit, it sits as near as it can.
   const open = stretchesLeft(closed, lengthMm);
