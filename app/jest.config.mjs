@@ -11,11 +11,8 @@ export default {
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
   moduleNameMapper: {
     '^@firm-line/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
-    '/elk-worker\\.factory$': '<rootDir>/src/testing/elk-worker.stub.ts',
-    '/space-worker\\.factory$': '<rootDir>/src/testing/space-worker.stub.ts',
-    '/mesh-worker\\.factory$': '<rootDir>/src/testing/elk-worker.stub.ts',
-    '/way-worker\\.factory$': '<rootDir>/src/testing/way-worker.stub.ts',
-    '/hose-worker\\.factory$': '<rootDir>/src/testing/hose-worker.stub.ts',
-    '/plan-worker\\.factory$': '<rootDir>/src/testing/plan-worker.stub.ts',
+    '/workers$': '<rootDir>/src/testing/workers.stub.ts',
+    '^minisearch$': '<rootDir>/../node_modules/minisearch/dist/cjs/index.cjs',
+    '^tinykeys$': '<rootDir>/../node_modules/tinykeys/dist/tinykeys.js',
   },
 };

@@ -62,7 +62,7 @@ describe('Plumb and Size in the browser', () => {
       await page.keyboard.press('Tab');
     };
     await type('-20');
-    await waitText(page, 'fl-size-station .fault', 'too little');
+    await waitText(page, 'fl-size-station .fault', '-20 cannot be used: 1 is the least');
     expect(await textOf(page, '[data-step=Master]')).toBe(master);
     await type('250');
     await page.waitForFunction((before) => document.querySelector('[data-step=Master]')!.textContent!.trim() !== before, {}, master);
@@ -91,7 +91,13 @@ describe('Plumb and Size in the browser', () => {
     }
     await page.reload({ waitUntil: 'load' });
     await page.waitForSelector('fl-load-slider input');
-    expect(await page.$$eval('canvas', (all) => all.every((c) => c.width > 100 && c.height > 100))).toBe(true);
+    await page.waitForSelector('fl-line-chart canvas');
+    // Each chart has a size, and something is drawn on it.
+    const drawn = await page.$$eval('fl-line-chart canvas', (all) =>
+      all.map((c) => c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data.filter((v, i) => i % 4 === 3 && v > 0).length),
+    );
+    expect(drawn.length).toBeGreaterThanOrEqual(2);
+    for (const pixels of drawn) expect(pixels).toBeGreaterThan(2000);
     expect(complaints).toEqual([]);
     await page.close();
   }); // prettier-ignore

@@ -74,7 +74,7 @@ describe('Hoses in the browser', () => {
     await page.waitForSelector('dialog[open] #hose-made');
     await page.$eval('#hose-made', (field) => ((field as HTMLInputElement).value = 'last year'));
     await page.$eval('#hose-made', (field) => field.dispatchEvent(new Event('change', { bubbles: true })));
-    await waitText(page, 'fl-hose-form', '"last year" is no year and month');
+    await waitText(page, 'fl-hose-form', '"last year" is not a year and month');
     expect(complaints).toEqual([]);
     await page.close();
   });

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { readPlan } from '@firm-line/core/plan';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { ROOT, openPlan, settled, watch, withBrowser } from './browser';
+import { STATIONS } from '../app/src/stations/registry';
 import { textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
@@ -86,19 +87,94 @@ describe('plans in and out', () => {
     expect(await textOf(again.page, 'fl-move-list')).not.toContain('bender shoe');
   });
 
-  test('two tabs on one plan notice each other, and what one saves the other shows', async () => {
+  test('of two tabs on one plan one writes and the other follows it live, takes over, and writes on when the first has gone', async () => {
     const [one, two] = [await watch(run.browser, run.server.url), await watch(run.browser, run.server.url)];
+    const unit = (page: Page): Promise<string> => textOf(page, 'header [title="Switch units (u)"]');
+    const shows = (page: Page, word: string): Promise<unknown> =>
+      page.waitForFunction((w) => document.querySelector('header [title="Switch units (u)"]')?.textContent?.trim() === w, { polling: 100 }, word); // prettier-ignore
     await openPlan(one.page, run.server.url);
-    await openPlan(two.page, run.server.url);
+    await two.page.goto(`${run.server.url}/plan/gannet/route`, { waitUntil: 'load' });
     await one.page.waitForSelector('[data-test=other-tab]');
-    await two.page.waitForSelector('[data-test=other-tab]');
+    await two.page.waitForSelector('[data-test=follows]');
+    await one.page.bringToFront();
+    await one.page.keyboard.press('u');
+    await shows(two.page, 'in');
+    // The one that follows takes nothing, and says so.
     await two.page.bringToFront();
     await two.page.keyboard.press('u');
-    await waitText(one.page, 'header', 'in');
-    await waitText(one.page, 'fl-notice-bar', 'Changed in another tab');
+    await waitText(two.page, 'fl-notice-bar', 'follows another one');
+    expect(await unit(one.page)).toBe('in');
+    // It takes over, and can go back on what the other did.
+    await two.page.click('[data-test=follows] button');
+    await one.page.waitForSelector('[data-test=follows]');
+    await two.page.waitForFunction(() => !document.querySelector('main[inert]'), { polling: 100 });
+    await two.page.keyboard.down('Control');
+    await two.page.keyboard.press('z');
+    await two.page.keyboard.up('Control');
+    await shows(one.page, 'mm');
+    await settled(two.page);
     await two.page.close();
-    await one.page.waitForFunction(() => !document.querySelector('[data-test=other-tab]'), { polling: 100 });
+    await one.page.bringToFront();
+    await one.page.waitForFunction(() => !document.querySelector('[data-test=other-tab], [data-test=follows]'), { polling: 100 });
+    await one.page.keyboard.press('u');
+    await shows(one.page, 'in');
+    await settled(one.page);
     expect([one.complaints, two.complaints]).toEqual([[], []]);
+  });
+
+  test('what is renamed or deleted in the list reaches the tab that has it open', async () => {
+    const [open, list] = [await watch(run.browser, run.server.url), await watch(run.browser, run.server.url)];
+    await openPlan(open.page, run.server.url);
+    await list.page.goto(run.server.url, { waitUntil: 'load' });
+    await list.page.waitForSelector('[aria-label="Rename Gannet"]');
+    await list.page.click('[aria-label="Rename Gannet"]');
+    await list.page.$eval('#plan-name', (field) => ((field as HTMLInputElement).value = 'Goosander'));
+    await list.page.click('dialog[open] .btn-main');
+    await waitText(open.page, 'header', 'Goosander');
+    await settled(open.page);
+    await list.page.reload({ waitUntil: 'load' });
+    await list.page.waitForSelector('[aria-label="Delete Goosander"]');
+    await list.page.click('[aria-label="Delete Goosander"]');
+    await waitText(open.page, 'main', 'This plan was deleted in another tab');
+    await open.page.bringToFront();
+    await open.page.click('main .btn-main');
+    await settled(open.page);
+    await list.page.reload({ waitUntil: 'load' });
+    await list.page.waitForSelector('[aria-label="Delete Goosander"]');
+    expect([open.complaints, list.complaints]).toEqual([[], []]);
+  });
+
+  test('a plan that is kept damaged is shown with what is wrong, exported as it is, mended and opened', async () => {
+    const { page } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url);
+    await page.goto(run.server.url, { waitUntil: 'load' });
+    await page.evaluate(
+      () =>
+        new Promise<void>((done, failed) => {
+          const asked = indexedDB.open('firm-line');
+          asked.onerror = () => failed(asked.error!);
+          asked.onsuccess = () => {
+            const store = asked.result.transaction('bodies', 'readwrite').objectStore('bodies');
+            const got = store.get('gannet');
+            got.onsuccess = () => {
+              const plan = got.result as { things: { shape: { wallMm: number } }[] };
+              plan.things[0]!.shape.wallMm = 5000;
+              store.put(plan).onsuccess = () => (asked.result.close(), done());
+            };
+          };
+        }),
+    );
+    await page.goto(`${run.server.url}/plan/gannet/route`, { waitUntil: 'load' });
+    await waitText(page, 'main', 'Gannet cannot be used as it is kept');
+    expect(await textOf(page, 'main')).toMatch(/things\[0\]\.shape\.wallMm: 5000 is too much: 1000 is the most/);
+    expect(await textOf(page, 'main')).toMatch(/It was last opened and found sound on/);
+    await page.click('main .btn-main');
+    await page.waitForSelector('fl-ribbon');
+    await settled(page);
+    await page.reload({ waitUntil: 'load' });
+    await page.waitForSelector('fl-ribbon');
+    await settled(page);
+    expect(await page.$$eval('fl-ribbon [data-line]', (all) => all.length)).toBe(7);
   });
 
   test('offline: with the server gone every station still opens, and edits are kept', async () => {
@@ -120,8 +196,7 @@ describe('plans in and out', () => {
       }
     });
     await run.server.stop();
-    for (const station of ['measure', 'size', 'plumb', 'join', 'make', 'fill', 'route'])
-      await openPlan(page, run.server.url, 'gannet', station);
+    for (const { path } of STATIONS) await openPlan(page, run.server.url, 'gannet', path);
     await page.keyboard.press('u');
     await settled(page);
     await page.reload({ waitUntil: 'load' });

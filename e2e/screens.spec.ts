@@ -2,12 +2,12 @@ import { readFileSync } from 'node:fs';
 import type { AxeResults } from 'axe-core';
 import type { Page } from 'puppeteer-core';
 import { ROOT, openPlan, watch, withBrowser } from './browser';
+import { STATIONS } from '../app/src/stations/registry';
 import { openHoses } from './hoses';
 import { pressNamed, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const AXE = readFileSync(`${ROOT}/node_modules/axe-core/axe.min.js`, 'utf8');
-const STATIONS = ['measure', 'size', 'plumb', 'route', 'join', 'make', 'fill'];
 const run = withBrowser();
 
 /** What axe finds at the levels serious and critical, as `rule: place`. */
@@ -23,7 +23,7 @@ describe('every screen', () => {
   test('axe finds nothing serious', async () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     const found: Record<string, string[]> = {};
-    for (const station of STATIONS) {
+    for (const { path: station } of STATIONS) {
       await openPlan(page, run.server.url, 'gannet', station);
       found[station] = await serious(page);
     }
@@ -65,7 +65,7 @@ describe('every screen', () => {
   test.each([[1280, 800], [1024, 768], [768, 1024]])('nothing runs off sideways at %i x %i, and gloves hit what they must', async (width, height) => {
     const { page } = await watch(run.browser, run.server.url);
     await page.setViewport({ width, height });
-    for (const station of STATIONS) {
+    for (const { path: station } of STATIONS) {
       await openPlan(page, run.server.url, 'gannet', station);
       const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect([station, over]).toEqual([station, 0]);

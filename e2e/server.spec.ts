@@ -1,6 +1,7 @@
 import { spawnSync } from 'node:child_process';
 import { createServer, type AddressInfo } from 'node:net';
 import { openPlan, ROOT, watch, withBrowser } from './browser';
+import { STATIONS } from '../app/src/stations/registry';
 import { textOf, waitText } from './keyboard';
 
 jest.setTimeout(120_000);
@@ -47,9 +48,9 @@ describe('the demo plans in the browser', () => {
     ['dunlin', 6],
   ])('%s opens at every station with its %i lines and nothing in the console', async (id, lines) => {
     const { page, complaints } = await watch(run.browser, run.server.url);
-    for (const station of ['measure', 'size', 'plumb', 'route', 'join', 'make', 'fill']) {
-      await openPlan(page, run.server.url, id, station);
-      expect(await textOf(page, 'main h1')).toBe(station[0]!.toUpperCase() + station.slice(1));
+    for (const { path, name } of STATIONS) {
+      await openPlan(page, run.server.url, id, path);
+      expect(await textOf(page, 'main h1')).toBe(name);
     }
     await openPlan(page, run.server.url, id, 'route');
     expect(await page.$$eval('fl-ribbon [data-line]', (all) => all.length)).toBe(lines);

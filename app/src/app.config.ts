@@ -1,4 +1,6 @@
 import {
+  ErrorHandler,
+  inject,
   isDevMode,
   provideBrowserGlobalErrorListeners,
   provideZonelessChangeDetection,
@@ -6,6 +8,11 @@ import {
 } from '@angular/core';
 import { provideRouter, withComponentInputBinding, type Routes } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
+import { DISPLAY_UNITS } from './kit/units';
+import { PlanStore } from './session/plan-store';
+import { leavePlan } from './shell/leave-plan';
+import { BoundaryErrorHandler } from './shell/station-boundary';
+import { STATIONS } from './stations/registry';
 
 const routes: Routes = [
   {
@@ -17,14 +24,9 @@ const routes: Routes = [
   {
     path: 'plan/:planId',
     loadComponent: () => import('./shell/shell').then((m) => m.Shell),
+    canDeactivate: [leavePlan],
     children: [
-      { path: 'measure', loadComponent: () => import('./stations/measure/measure-station').then((m) => m.MeasureStation) },
-      { path: 'size', loadComponent: () => import('./stations/size/size-station').then((m) => m.SizeStation) },
-      { path: 'plumb', loadComponent: () => import('./stations/plumb/plumb-station').then((m) => m.PlumbStation) },
-      { path: 'route', loadComponent: () => import('./stations/route/route-station').then((m) => m.RouteStation) },
-      { path: 'join', loadComponent: () => import('./stations/join/join-station').then((m) => m.JoinStation) },
-      { path: 'make', loadComponent: () => import('./stations/make/make-station').then((m) => m.MakeStation) },
-      { path: 'fill', loadComponent: () => import('./stations/fill/fill-station').then((m) => m.FillStation) },
+      ...STATIONS.map(({ path, load }) => ({ path, loadComponent: load as () => Promise<never> })),
       { path: '**', redirectTo: 'route' },
     ],
   },
@@ -42,5 +44,7 @@ export const appConfig: ApplicationConfig = {
     provideZonelessChangeDetection(),
     provideRouter(routes, withComponentInputBinding()),
     provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerWhenStable:30000' }),
+    { provide: ErrorHandler, useClass: BoundaryErrorHandler },
+    { provide: DISPLAY_UNITS, useFactory: () => inject(PlanStore).units },
   ],
 };

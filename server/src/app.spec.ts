@@ -58,6 +58,36 @@ describe('the server', () => {
   });
 });
 
+describe('odd requests', () => {
+  const send = (method: string, path: string): Promise<{ status: number; headers: IncomingHttpHeaders; body: string }> =>
+    new Promise((resolve, reject) => {
+      const to = { host: 'localhost', port: (server.address() as AddressInfo).port, path, method };
+      request(to, (response) => {
+        let body = '';
+        response.on('data', (part: Buffer) => (body += part.toString()));
+        response.on('end', () => resolve({ status: response.statusCode!, headers: response.headers, body }));
+      })
+        .on('error', reject)
+        .end();
+    });
+  test.each([
+    ['GET', '/%'],
+    ['GET', '/demo/%'],
+    ['GET', '/%E0%A4%A'],
+    ['GET', '/api/vernier/%'],
+    ['POST', '/plan/gannet'],
+    ['DELETE', '/'],
+    ['PUT', '/demo/gannet.firmline.json'],
+  ])('%s %s ends in a sentence, without a stack or a path of the machine', async (method, path) => {
+    const { status, body, headers } = await send(method, path);
+    expect(status).toBeGreaterThanOrEqual(400);
+    expect(status).toBeLessThan(500);
+    expect(body).not.toMatch(/\bat \w|node_modules|[\\/]src[\\/]|Error:/);
+    expect(headers['permissions-policy']).toContain('camera=()');
+    expect(headers['x-frame-options']).toBe('DENY');
+  });
+});
+
 describe('the simulated vernier', () => {
   test('readings close on the piece from outside a male and from inside a female, then hold', () => {
     const male = readings(9.89, 'male', () => 0.5);

@@ -1,5 +1,5 @@
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
 import { streamVernier } from './vernier.ts';
 
@@ -13,6 +13,16 @@ export interface Folders {
 const YEAR_MS = 365 * 24 * 3600 * 1000;
 /** Files whose name holds a digest of what is in them never change. */
 const HASHED = /-[A-Z0-9]{8,}\.(js|css|woff2?)$/;
+
+/** The page asks for none of these, and nothing in it may. */
+const NO_DEVICES = 'camera=(), microphone=(), geolocation=(), usb=(), payment=()';
+
+/** What goes wrong is told in a sentence, with no word of how the server is made. */
+const inASentence: ErrorRequestHandler = (error: { status?: unknown }, _request, response, next) => {
+  if (response.headersSent) return next(error);
+  const status = typeof error.status === 'number' && error.status >= 400 && error.status < 500 ? error.status : 500;
+  response.status(status).json({ error: status === 500 ? 'The server met a fault of its own.' : 'That address cannot be read.' });
+};
 
 /** Serves the built app and the demo plans; everything comes from this origin and nothing runs that is not a file of it. */
 export function createApp({ app, demo }: Folders): Express {
@@ -39,8 +49,13 @@ export function createApp({ app, demo }: Folders): Express {
       },
       // The server speaks plain HTTP to its own machine: there is nothing to upgrade to.
       strictTransportSecurity: false,
+      xFrameOptions: { action: 'deny' },
     }),
   );
+  server.use((_request, response, next) => {
+    response.setHeader('Permissions-Policy', NO_DEVICES);
+    next();
+  });
   server.use(compression());
   server.get('/healthz', (_request, response) => void response.json({ ok: true }));
   server.get('/api/vernier/:piece', streamVernier);
@@ -69,5 +84,7 @@ export function createApp({ app, demo }: Folders): Express {
     response.setHeader('Cache-Control', 'no-cache');
     response.sendFile('index.html', { root: app });
   });
+  server.use((_request, response) => void response.status(405).json({ error: 'That is not done here.' }));
+  server.use(inASentence);
   return server;
 }

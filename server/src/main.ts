@@ -17,6 +17,11 @@ if (!Number.isInteger(port) || port < 0 || port > 65535)
 if (!existsSync(`${folders.app}/index.html`))
   fail('The app is not built yet: run "npm run build" first, or "npm run demo" for all of it.');
 
+const isOpenToOthers = !['localhost', '127.0.0.1', '::1'].includes(host);
+if (isOpenToOthers)
+  console.warn(
+    `HOST=${host}: other machines can reach this server, and it asks nobody who they are. Over plain HTTP their browsers keep plans, but one plan should be open in one tab alone: locks between tabs want HTTPS.`,
+  );
 const listening = createApp(folders).listen(port, host);
 listening.on('listening', () => {
   const address = listening.address();

@@ -1,11 +1,10 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
-import { writePlan } from '@firm-line/core/plan';
+import { PlanFileError, writePlan } from '@firm-line/core/plan';
 import { Notices } from '../kit/notices';
-import { PlanDb } from '../plan/plan-db';
-import { PlanFiles } from '../plan/plan-files';
-import { PlanRefused } from '../workers/plan-worker';
+import { PlanDb } from '../storage/plan-db';
+import { PlanFiles } from '../storage/plan-files';
 import { gannet, until } from '../testing/open-gannet';
 import { PlansPage } from './plans-page';
 
@@ -38,9 +37,9 @@ describe('plans', () => {
     expect([copy.id === 'in1', copy.name]).toEqual([false, 'In one 2']);
     const count = (await db.all()).length;
     await expect(files.import(file(text.replace('"metric"', '"cubits"')))).rejects.toMatchObject({ faults: [{ path: 'units' }] });
-    await expect(files.import(file('nonsense'))).rejects.toBeInstanceOf(PlanRefused);
-    await expect(files.import(file('', 30_000_000))).rejects.toMatchObject({
-      faults: [{ message: expect.stringMatching(/30\.0 MB; 20 MB/) }],
+    await expect(files.import(file('nonsense'))).rejects.toBeInstanceOf(PlanFileError);
+    await expect(files.import(file('', 80_000_000))).rejects.toMatchObject({
+      faults: [{ message: expect.stringMatching(/80\.0 MB; 32 MB/) }],
     });
     expect(await db.all()).toHaveLength(count);
   });
@@ -63,7 +62,7 @@ describe('plans', () => {
   test('files that are dropped come in one after another; each that cannot is named with its faults', async () => {
     const { root, rows } = await page();
     const drop = new Event('drop', { bubbles: true, cancelable: true });
-    const files = [file(writePlan({ ...gannet(), id: 'dr1', name: 'Dropped' })), file('nonsense'), { ...file('', 30_000_000), name: 'vast.json' }];
+    const files = [file(writePlan({ ...gannet(), id: 'dr1', name: 'Dropped' })), file('nonsense'), { ...file('', 80_000_000), name: 'vast.json' }];
     Object.assign(drop, { dataTransfer: { files } });
     root.querySelector('main')!.dispatchEvent(drop);
     await until(() => rows().includes('Dropped') && TestBed.inject(Notices).list().length >= 3);
@@ -71,7 +70,7 @@ describe('plans', () => {
     const said = TestBed.inject(Notices).list().map(({ text }) => text);
     expect(said).toContain('Dropped is imported from given.firmline.json.');
     for (const name of ['given.firmline.json', 'vast.json']) expect(said).toContain(`${name} was not imported, and nothing was changed.`);
-    expect(TestBed.inject(Notices).list().flatMap((one) => one.details ?? []).join()).toMatch(/30\.0 MB; 20 MB/);
+    expect(TestBed.inject(Notices).list().flatMap((one) => one.details ?? []).join()).toMatch(/80\.0 MB; 32 MB/);
   }); // prettier-ignore
 
   test('renamed with a name, not without one', async () => {

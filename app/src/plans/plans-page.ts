@@ -1,11 +1,14 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
+import { fromEvent } from 'rxjs';
+import { PlanFileError } from '@firm-line/core/plan';
 import { Notices } from '../kit/notices';
-import { PlanDb, type PlanHead } from '../plan/plan-db';
-import { DEMOS, PlanFiles } from '../plan/plan-files';
-import { PlanStore } from '../plan/plan-store';
-import { PlanRefused } from '../workers/plan-worker';
+import { PlanDb, type PlanHead } from '../storage/plan-db';
+import { DEMOS, PlanFiles } from '../storage/plan-files';
+import { PlanStore } from '../session/plan-store';
+import { Tabs } from '../session/tabs';
 
 /** All plans of this browser: new, in and out of files, copied, deleted and brought back. */
 @Component({
@@ -35,10 +38,24 @@ import { PlanRefused } from '../workers/plan-worker';
           They stay on this machine. Export a file to keep or hand on; drop a <span class="font-mono">*.firmline.json</span> file
           anywhere here to bring one in.
         </p>
+        @if (storage() === 'none') {
+          <p class="mb-3 rounded-lg bg-stop px-4 py-2 text-sheet" role="alert">
+            This browser keeps no plans here ({{ why() }}). Plans can be opened, edited and exported, and are gone with the tab.
+          </p>
+        } @else if (storage() === 'fleeting') {
+          <p class="mb-3 text-sm text-ink-soft">
+            This browser may clear them when its space is short: export what you cannot do without.
+          </p>
+        }
+        @if (reading(); as file) {
+          <p class="mb-3 flex items-center gap-3" role="status">
+            Reading {{ file.name }}… <button type="button" class="btn px-3" (click)="cancelReading()">Cancel</button>
+          </p>
+        }
         <ul class="flex flex-col gap-2">
           @for (row of kept(); track row.id) {
             <li class="card flex flex-wrap items-center gap-2 px-4 py-2" data-test="plan-row">
-              <a class="mr-auto min-w-48 py-2" [href]="'/plan/' + row.id + '/route'" (click)="open($event, row.id)">
+              <a class="mr-auto min-w-48 py-2" [href]="address(row.id)" (click)="open($event, row.id)">
                 <span class="block text-lg font-bold underline-offset-4 hover:underline">{{ row.name }}</span>
                 <span class="text-sm text-ink-soft">{{ row.lines }} lines, changed {{ when(row.changedAt) }}</span>
               </a>
@@ -72,7 +89,7 @@ import { PlanRefused } from '../workers/plan-worker';
                   ><span class="block text-lg font-bold">{{ demo.name }}</span
                   ><span class="text-sm text-ink-soft">{{ demo.about }} Invented figures.</span></span
                 >
-                <a class="btn" [href]="'/plan/' + demo.id + '/route'" (click)="open($event, demo.id)">Open {{ demo.name }}</a>
+                <a class="btn" [href]="address(demo.id)" (click)="open($event, demo.id)">Open {{ demo.name }}</a>
               </li>
             }
           </ul>
@@ -99,7 +116,7 @@ import { PlanRefused } from '../workers/plan-worker';
     <dialog closedby="any" #naming class="w-full max-w-sm rounded-xl bg-sheet p-5 shadow-xl" aria-label="Rename plan">
       <form method="dialog" (submit)="named(name.value)">
         <label class="label" for="plan-name">Name of the plan</label>
-        <input #name id="plan-name" class="field mt-1 w-full" maxlength="100" required autocomplete="off" />
+        <input #name id="plan-name" class="field mt-1 w-full" maxlength="200" required autocomplete="off" />
         <div class="mt-4 flex justify-end gap-2">
           <button type="button" class="btn" (click)="naming.close()">Cancel</button
           ><button type="submit" class="btn-main">Rename</button>
@@ -113,9 +130,14 @@ export class PlansPage {
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
   private readonly files = inject(PlanFiles);
+  private readonly tabs = inject(Tabs);
   private readonly all = signal<readonly PlanHead[]>([]);
   protected readonly loaded = signal(false);
   protected readonly over = signal(false);
+  protected readonly reading = signal<{ name: string; stop: AbortController } | null>(null);
+  /** Whether this browser keeps plans, and may it clear them when space is short. */
+  protected readonly storage = signal<'kept' | 'fleeting' | 'none'>('kept');
+  protected readonly why = signal('');
   protected readonly kept = computed(() => this.all().filter((row) => !row.deletedAt));
   protected readonly deleted = computed(() => this.all().filter((row) => row.deletedAt));
   protected readonly demos = computed(() => DEMOS.filter((demo) => !this.kept().some((row) => row.id === demo.id)));
@@ -126,43 +148,67 @@ export class PlansPage {
   constructor() {
     inject(PlanStore).close();
     void this.load();
+    // Another tab may have changed the list meanwhile.
+    fromEvent(document, 'visibilitychange').pipe(takeUntilDestroyed()).subscribe(() => void (document.hidden || this.load())); // prettier-ignore
   }
 
+  protected address(id: string): string {
+    return `/plan/${encodeURIComponent(id)}/route`;
+  }
   protected open(event: Event, id: string): void {
     event.preventDefault();
     void this.router.navigate(['/plan', id, 'route']);
   }
-  protected async create(): Promise<void> {
-    const plan = await this.files.create();
-    await this.router.navigate(['/plan', plan.id, 'measure']);
+  protected create(): Promise<void> {
+    return this.act('A new plan was not made', async () => {
+      const plan = await this.files.create();
+      await this.router.navigate(['/plan', plan.id, 'measure']);
+    });
   }
-  protected async export(row: PlanHead): Promise<void> {
-    this.files.export((await this.files.kept(row.id)).plan);
+  protected export(row: PlanHead): Promise<void> {
+    return this.act(`${row.name} was not exported`, async () => this.files.export((await this.files.kept(row.id)).plan));
   }
-  protected async duplicate(row: PlanHead): Promise<void> {
-    await this.files.duplicate((await this.files.kept(row.id)).plan);
-    await this.load();
+  protected duplicate(row: PlanHead): Promise<void> {
+    return this.act(`${row.name} was not duplicated`, async () => {
+      await this.files.duplicate((await this.files.kept(row.id)).plan);
+    });
   }
-  protected async remove(row: PlanHead): Promise<void> {
-    await this.db.setDeleted(row.id, new Date().toISOString());
-    await this.load();
-    this.notices.say(`${row.name} is deleted.`, { action: { label: 'Undo', run: () => void this.restore(row) } });
+  protected remove(row: PlanHead): Promise<void> {
+    return this.act(`${row.name} was not deleted`, async () => {
+      await this.db.setDeleted(row.id, new Date().toISOString());
+      this.tabs.tell(row.id, { kind: 'deleted' });
+      this.notices.say(`${row.name} is deleted.`, { action: { label: 'Undo', run: () => void this.restore(row) } });
+    });
   }
-  protected async restore(row: PlanHead): Promise<void> {
-    await this.db.setDeleted(row.id, null);
-    await this.load();
+  protected restore(row: PlanHead): Promise<void> {
+    return this.act(`${row.name} was not brought back`, async () => {
+      await this.db.setDeleted(row.id, null);
+      this.tabs.tell(row.id, { kind: 'restored' });
+    });
   }
   protected rename(row: PlanHead): void {
     this.renaming = row;
     this.nameField().nativeElement.value = row.name;
     this.naming().nativeElement.showModal();
   }
-  protected async named(name: string): Promise<void> {
-    const row = this.renaming;
-    if (!row || !name.trim()) return;
-    const { plan, revision } = await this.files.kept(row.id);
-    await this.db.write({ ...plan, name: name.trim(), changedAt: new Date().toISOString() }, revision);
-    await this.load();
+  protected async named(text: string): Promise<void> {
+    const [row, name] = [this.renaming, text.trim()];
+    if (!row || !name) return;
+    await this.act(
+      `${row.name} was not renamed`,
+      async () => {
+        // The tab that writes the plan names it; one that nobody has open is named here.
+        if (await this.tabs.isWritten(row.id)) {
+          this.tabs.tell(row.id, { kind: 'rename', name });
+          this.all.update((rows) => rows.map((one) => (one.id === row.id ? { ...one, name } : one)));
+          return;
+        }
+        const { plan, revision } = await this.files.kept(row.id);
+        await this.db.write({ ...plan, name, changedAt: new Date().toISOString() }, revision);
+        await this.load();
+      },
+      false,
+    );
   }
   protected pick(event: Event): void {
     const field = event.target as HTMLInputElement;
@@ -177,24 +223,45 @@ export class PlansPage {
   protected when(time: string): string {
     return new Date(time).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
   }
+  protected cancelReading(): void {
+    this.reading()?.stop.abort();
+  }
 
   private async take(list: readonly File[]): Promise<void> {
     for (const file of list) {
+      const stop = new AbortController();
+      this.reading.set({ name: file.name, stop });
       try {
-        const plan = await this.files.import(file);
+        const plan = await this.files.import(file, stop.signal);
         this.notices.say(`${plan.name} is imported from ${file.name}.`);
       } catch (error) {
         const details =
-          error instanceof PlanRefused
+          error instanceof PlanFileError
             ? error.faults.map((f) => (f.path ? `${f.path}: ${f.message}` : f.message))
             : [(error as Error).message];
         this.notices.say(`${file.name} was not imported, and nothing was changed.`, { details });
       }
+      this.reading.set(null);
     }
     await this.load();
   }
+  /** Does something to the kept plans and shows them again; what fails is said. */
+  private async act(failed: string, work: () => Promise<void>, again = true): Promise<void> {
+    try {
+      await work();
+    } catch (error) {
+      this.notices.say(`${failed}: ${(error as Error).message}`);
+    }
+    if (again) await this.load();
+  }
   private async load(): Promise<void> {
-    this.all.set(await this.db.all());
+    try {
+      this.all.set(await this.db.all());
+      this.storage.set((await navigator.storage?.persisted?.()) === false && this.all().length ? 'fleeting' : 'kept');
+    } catch (error) {
+      this.storage.set('none');
+      this.why.set((error as Error).message);
+    }
     this.loaded.set(true);
   }
 }

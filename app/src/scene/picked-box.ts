@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { lineSpace, movesOf, type Line, type LineView } from '@firm-line/core/plan';
 import { formatLengthUnit, formatMove } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
-import { LengthField } from '../kit/length-field';
-import { PlanStore } from '../plan/plan-store';
+import { LengthField } from '../kit/fields/length-field';
+import { PlanStore } from '../session/plan-store';
 import type { Picked } from './picked';
 
 /** What is said of a clip or a straight that was tapped, and what can be done there. */
@@ -32,7 +32,7 @@ export class PickedBox {
   readonly picked = input.required<Picked>();
   /** A corner was put in: its node. Null: nothing is picked any more. */
   readonly put = output<number | null>();
-  private readonly space = computed(() => lineSpace(this.store.plan()!, this.view()));
+  private readonly space = computed(() => lineSpace(this.store.view().plan, this.view()));
   protected readonly lengthMm = computed(() => this.space()?.lengthMm ?? 0);
   protected readonly clip = computed(() => {
     const picked = this.picked();

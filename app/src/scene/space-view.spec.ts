@@ -68,8 +68,8 @@ async function inSpace(id: string, line = 'line-r1', plan?: Parameters<typeof st
     await event('down', place);
     await event('up', place);
   };
-  const corners = (): readonly Vec3[] => at.store.plan()!.lines.find((one) => one.id === line)!.cornersMm;
-  const clips = (): readonly number[] => at.store.plan()!.lines.find((one) => one.id === line)!.clipsMm;
+  const corners = (): readonly Vec3[] => at.store.plan().lines.find((one) => one.id === line)!.cornersMm;
+  const clips = (): readonly number[] => at.store.plan().lines.find((one) => one.id === line)!.clipsMm;
   return { ...at, event, tap, corners, clips };
 }
 
@@ -175,7 +175,7 @@ describe('the vehicle in space', () => {
     await at.tap(third);
     await at.tap([-600, 1100, 0]);
     expect(at.root.querySelector('[data-test=corner-box]')).toBeNull();
-    const line = at.store.view()!.lines.find((view) => view.line.id === 'line-f1')!;
+    const line = at.store.view().lines.find((view) => view.line.id === 'line-f1')!;
     await at.tap(line.ports.b!.fixed.atMm);
     expect(at.texts('[data-test=port-box]')[0]).toMatch(/: see it in Measure$/);
     const [from, to] = [line.nodesMm[1]!, line.nodesMm[2]!];
@@ -194,8 +194,8 @@ describe('hoses in space', () => {
     expect(shown().hoses).toHaveLength(5);
     expect(chosen().fittings).toHaveLength(2);
     expect(shown().chosen!.corners).toHaveLength(1);
-    const hose = () => at.store.plan()!.hoses[0]!;
-    const [port] = [at.store.view()!.ports.get(hose().ends.a.portId!)!];
+    const hose = () => at.store.plan().hoses[0]!;
+    const [port] = [at.store.view().ports.get(hose().ends.a.portId!)!];
     const from = port.fixed.atMm;
     const canvas = at.one<HTMLCanvasElement>('[data-test=space]');
     const drag = async (type: string, byMm: number): Promise<void> => {
@@ -206,18 +206,18 @@ describe('hoses in space', () => {
     await drag('down', 0);
     await drag('move', 200);
     expect(at.texts('[data-test=hose-cells]')[0]).toMatch(/does not reach/);
-    expect(at.store.view()!.ports.get(port.port.id)!.fixed.atMm).toEqual(from);
+    expect(at.store.view().ports.get(port.port.id)!.fixed.atMm).toEqual(from);
     // Broken off, it hangs as it did; the next drag begins from nothing.
     await drag('cancel', 200);
     expect(at.texts('[data-test=hose-cells]')[0]).not.toMatch(/does not reach/);
     await drag('down', 0);
     await drag('up', 0);
-    expect(at.store.view()!.ports.get(port.port.id)!.fixed.atMm).toEqual(from);
+    expect(at.store.view().ports.get(port.port.id)!.fixed.atMm).toEqual(from);
     await drag('down', 0);
     await drag('move', 200);
     expect(at.texts('label[for=hose-slide]')[0]).toMatch(/\+\d+$/);
     await drag('up', 200);
-    const moved = at.store.view()!.ports.get(port.port.id)!.fixed.atMm;
+    const moved = at.store.view().ports.get(port.port.id)!.fixed.atMm;
     expect(moved[0] - from[0]).toBeGreaterThan(150);
     at.store.undo();
     await at.settle();

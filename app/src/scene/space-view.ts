@@ -9,11 +9,11 @@ import { polyline } from '@firm-line/core/tube';
 import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { hostSize } from '../kit/element-size';
-import { nearest, onPolyline } from '../kit/flat-picking';
-import { LengthField } from '../kit/length-field';
-import { PlanStore } from '../plan/plan-store';
-import { Selection } from '../plan/selection';
-import { DraggedLine } from '../workers/dragged-line';
+import { nearest, onPolyline } from '../shared/flat-picking';
+import { LengthField } from '../kit/fields/length-field';
+import { PlanStore } from '../session/plan-store';
+import { Selection } from '../session/selection';
+import { DraggedLine } from '../worker/dragged-line';
 import { PickedBox } from './picked-box';
 import { pickedAt, type Picked } from './picked';
 import type { HoseShown, Look, Stage } from './stage';
@@ -202,7 +202,7 @@ export class SpaceView {
 
   protected readonly label = computed(
     () =>
-      `The vehicle in space with ${this.store.view()!.lines.length} lines, ${this.view().line.name} chosen. Its corners stand in the list of moves.`,
+      `The vehicle in space with ${this.store.view().lines.length} lines, ${this.view().line.name} chosen. Its corners stand in the list of moves.`,
   );
   protected readonly corner = computed(() => {
     const [view, node] = [this.view(), this.selection.node()];
@@ -216,10 +216,10 @@ export class SpaceView {
     return { node, at: view.nodesMm[node]!, words };
   });
   /** The same while edits leave them alone, so that they are not drawn anew. */
-  private readonly things = computed(() => this.store.plan()!.things);
+  private readonly things = computed(() => this.store.plan().things);
   /** While it is dragged, the line is another object and still the same line. */
   private readonly chosenId = computed(() => this.view().line.id);
-  private readonly space = computed(() => lineSpace(this.store.plan()!, this.view()));
+  private readonly space = computed(() => lineSpace(this.store.view().plan, this.view()));
 
   constructor() {
     const destroy = inject(DestroyRef);
@@ -250,13 +250,13 @@ export class SpaceView {
     });
     effect(() => this.stage()?.setThings(this.things()));
     effect(() => {
-      const view = this.store.view()!;
+      const view = this.store.view();
       this.stage()?.setPorts(
         [...view.ports.values()].filter(({ port }) => port.role !== 'bleeder').map(({ fixed }) => fixed.atMm),
       );
     });
     effect(() => {
-      const { plan, lines } = this.store.view()!;
+      const { plan, lines } = this.store.view();
       const chosen = this.chosenId();
       const others = lines.filter((line) => line.line.id !== chosen && line.nodesMm.length > 1);
       const clips = others.flatMap((line) => (line.line.clipsMm.length ? (lineSpace(plan, line)?.clips ?? []) : [])).map((clip) => clip.pointMm); // prettier-ignore
@@ -306,11 +306,11 @@ export class SpaceView {
 
   private tube(line: LineView): { points: readonly Vec3[]; radiusMm: number; ink: string } {
     const points = line.pieces.length ? polyline(line.pieces, 10) : line.nodesMm;
-    return { points, radiusMm: line.tube.odMm / 2, ink: this.store.view()!.circuits.get(line.line.circuitId)!.ink };
+    return { points, radiusMm: line.tube.odMm / 2, ink: this.store.view().circuits.get(line.line.circuitId)!.ink };
   }
   /** Every place of the vehicle's lines, or of the whole frame where there are none. */
   private places(): Vec3[] {
-    return this.store.view()!.lines.flatMap((line) => line.nodesMm);
+    return this.store.view().lines.flatMap((line) => line.nodesMm);
   }
 
   protected lookFrom(look: Look): void {
@@ -372,7 +372,7 @@ export class SpaceView {
     stage.controls.enabled = false;
     this.canvas().nativeElement.setPointerCapture(event.pointerId);
     if (this.fixed()) return this.drag.set({ node, start, grip, snaps: null });
-    const { plan, lines } = this.store.view()!;
+    const { plan, lines } = this.store.view();
     this.snapWords.set('');
     this.drag.set({ node, start, grip, snaps: snapsFor(plan, this.view(), node, lines) });
     this.wanted = start;
@@ -399,7 +399,7 @@ export class SpaceView {
     const line = this.view().line;
     const cornersMm = line.cornersMm.map((corner, i) => (i === drag.node - 1 ? at : corner));
     this.wanted = at;
-    this.draggedLine.measure(lineView({ ...line, cornersMm }, this.store.plan()!.bench, this.store.view()!.ports));
+    this.draggedLine.measure(lineView({ ...line, cornersMm }, this.store.plan().bench, this.store.view().ports));
   }
 
   protected release(event: PointerEvent): void {
@@ -429,7 +429,7 @@ export class SpaceView {
     this.dragged.emit(null);
   }
   private place(node: number, at: Vec3): void {
-    const { id, cornersMm } = this.store.view()!.lines.find((v) => v.line.id === this.view().line.id)!.line;
+    const { id, cornersMm } = this.store.view().lines.find((v) => v.line.id === this.view().line.id)!.line;
     this.store.apply({
       edit: 'setCorners',
       with: { id, cornersMm: cornersMm.map((corner, i) => (i === node - 1 ? at : corner)) },
@@ -443,20 +443,20 @@ export class SpaceView {
   private pick(x: number, y: number): void {
     const stage = this.stage()!;
     const off = (at: Vec3): number => this.offPx(at, x, y);
-    const ports = [...this.store.view()!.ports.values()].filter(({ port }) => port.role !== 'bleeder');
+    const ports = [...this.store.view().ports.values()].filter(({ port }) => port.role !== 'bleeder');
     const port = nearest(ports, REACH.port, ({ fixed }) => off(fixed.atMm));
     this.port.set(port && { id: port.port.id, name: `${port.part.name}, ${port.port.name}` });
     if (port) return;
     const clip = nearest(this.space()?.clips ?? [], REACH.clip, ({ pointMm }) => off(pointMm));
     if (clip) return this.choosePicked({ kind: 'clip', index: this.space()!.clips.indexOf(clip) });
-    const touched = this.store.view()!.lines.flatMap((view) => {
+    const touched = this.store.view().lines.flatMap((view) => {
       const seen = this.tube(view).points.map((p) => stage.at(p));
       return seen.length > 1 && seen.every((p) => p) ? [{ view, ...onPolyline([x, y], seen.map((p) => [p!.x, p!.y] as const)) }] : []; // prettier-ignore
     });
     const line = nearest(touched, REACH.line, ({ px }) => px);
     if (!line) return this.selection.chooseNode(null);
     if (line.view.line.id !== this.view().line.id) return this.selection.chooseLine(line.view.line.id);
-    const picked = pickedAt(this.store.plan()!, line.view, line.piece, line.share);
+    const picked = pickedAt(this.store.plan(), line.view, line.piece, line.share);
     if (picked?.kind === 'bend') return this.selection.chooseNode(picked.node);
     this.choosePicked(picked);
   }

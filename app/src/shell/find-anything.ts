@@ -1,9 +1,10 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
-import type { Place, Station } from '@firm-line/core/snags';
-import { PlanStore } from '../plan/plan-store';
-import { Jump } from './jump';
-import { STATIONS } from './stations';
+import type MiniSearch from 'minisearch';
+import { recordsIn } from '@firm-line/core/plan';
+import { PlanStore } from '../session/plan-store';
+import { Jump } from '../session/jump';
+import { STATIONS, stationFor } from '../stations/registry';
 
 interface Hit {
   readonly text: string;
@@ -17,7 +18,13 @@ const MOST_HITS = 30;
   selector: 'fl-find-anything',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog closedby="any" #dialog class="mt-24 w-full max-w-xl rounded-xl bg-sheet p-0 shadow-xl" aria-label="Find anything">
+    <dialog
+      closedby="any"
+      #dialog
+      (close)="isOpened.set(false)"
+      class="mt-24 w-full max-w-xl rounded-xl bg-sheet p-0 shadow-xl"
+      aria-label="Find anything"
+    >
       <input
         #field
         class="w-full border-b border-rule bg-sheet px-5 py-4 text-lg"
@@ -29,7 +36,7 @@ const MOST_HITS = 30;
         placeholder="Find a line, a place, a part or a snag"
         autocomplete="off"
         [attr.aria-activedescendant]="hits().length ? 'find-' + at() : null"
-        (input)="type($any($event.target).value)"
+        (input)="type(field.value)"
         (keydown)="key($event)"
       />
       <ul id="find-list" role="listbox" aria-label="Found" class="max-h-96 overflow-auto p-2">
@@ -62,45 +69,46 @@ export class FindAnything {
   private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
   private readonly query = signal('');
+  protected readonly isOpened = signal(false);
   protected readonly at = signal(0);
 
   private readonly all = computed((): Hit[] => {
-    const view = this.store.view();
-    if (!view) return [];
-    const to = (station: Station, place?: Place) => () => this.jump.to(station, place);
+    if (!this.store.isOpen()) return [];
     return [
-      ...STATIONS.map((s) => ({ text: s.name, kind: 'Station', go: to(s.path) })),
-      ...view.lines.map(({ line }) => ({
-        text: `${line.name} ${line.title}`,
-        kind: 'Line',
-        go: to('route', { kind: 'line', id: line.id }),
-      })),
-      ...view.plan.hoses.map((hose) => ({
-        text: `${hose.name} ${hose.title}`,
-        kind: 'Hose',
-        go: to('route', { kind: 'hose', id: hose.id }),
-      })),
-      ...[...view.points.values()].map(({ point }) => ({
-        text: point.name,
-        kind: 'Point',
-        go: to('measure', { kind: 'point', id: point.id }),
-      })),
-      ...[...view.ports.values()].map(({ part, port }) => ({
-        text: `${part.name}, ${port.name}`,
-        kind: 'Port',
-        go: to('measure', { kind: 'port', id: port.id }),
+      ...STATIONS.map(({ name, path }) => ({ text: name, kind: 'station', go: () => this.jump.to(path) })),
+      ...recordsIn(this.store.plan()).map(({ ref, noun, name }) => ({
+        text: name,
+        kind: noun,
+        go: () => this.jump.to(stationFor('measure', ref), ref),
       })),
       ...this.store
         .snags()
-        .map((snag) => ({ text: `${snag.where}: ${snag.text}`, kind: 'Snag', go: () => this.jump.toSnag(snag) })),
+        .map((snag) => ({ text: `${snag.where}: ${snag.text}`, kind: 'snag', go: () => this.jump.toSnag(snag) })),
     ];
   });
-  protected readonly hits = computed(() => {
-    const words = this.query().toLowerCase().split(/\s+/).filter(Boolean);
-    return this.all().filter((hit) => words.every((word) => `${hit.text} ${hit.kind}`.toLowerCase().includes(word))).slice(0, MOST_HITS); // prettier-ignore
+  /** The library is had when the dialog is first opened; until then words must stand in what they find. */
+  private readonly library = signal<typeof MiniSearch | null>(null);
+  private readonly index = computed(() => {
+    const Library = this.library();
+    if (!Library || !this.isOpened()) return null;
+    const index = new Library<{ id: number; text: string; kind: string }>({ fields: ['text', 'kind'] });
+    index.addAll(this.all().map(({ text, kind }, id) => ({ id, text, kind })));
+    return index;
   });
+  protected readonly hits = computed(() => {
+    if (!this.isOpened()) return [];
+    const query = this.query().trim();
+    const all = this.all();
+    const index = this.index();
+    if (query && index)
+      return index.search(query, { prefix: true, fuzzy: 0.2, combineWith: 'AND', boost: { text: 2 } }).slice(0, MOST_HITS).map(({ id }) => all[id as number]!);
+    const words = query.toLowerCase().split(/\s+/).filter(Boolean);
+    return all.filter((hit) => words.every((word) => `${hit.text} ${hit.kind}`.toLowerCase().includes(word))).slice(0, MOST_HITS);
+  }); // prettier-ignore
 
   open(): void {
+    void import('minisearch').then(({ default: library }) => this.library.set(library));
+    this.isOpened.set(true);
     this.field().nativeElement.value = '';
     this.type('');
     this.dialog().nativeElement.showModal();

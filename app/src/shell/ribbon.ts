@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { formatLengthUnit } from '@firm-line/core/units';
-import { PlanStore } from '../plan/plan-store';
-import { Selection } from '../plan/selection';
+import { PlanStore } from '../session/plan-store';
+import { Selection } from '../session/selection';
 
 const INKS = {
   fluid: { bar: 'bg-fluid', text: 'text-fluid' },

@@ -1,15 +1,14 @@
-import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
-import { Selection } from '../plan/selection';
-import { openGannet, until } from '../testing/open-gannet';
-import { Jump } from './jump';
+import { Selection } from '../session/selection';
+import { APP_PROVIDERS, openGannet, until } from '../testing/open-gannet';
+import { Jump } from '../session/jump';
 import { Ribbon } from './ribbon';
 import { Shell } from './shell';
 
 async function shell(id: string) {
   TestBed.configureTestingModule({
-    providers: [provideZonelessChangeDetection(), provideRouter([{ path: '**', children: [] }])],
+    providers: [...APP_PROVIDERS, provideRouter([{ path: '**', children: [] }])],
   });
   // Dialogs are the browser's own; this environment has none of their methods.
   HTMLDialogElement.prototype.showModal ??= function (this: HTMLDialogElement) {
@@ -67,7 +66,7 @@ describe('the shell', () => {
     field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
     await at.fixture.whenStable();
     expect(TestBed.inject(Selection).target()).toEqual({ kind: 'port', id: 'port-cs-in' });
-    expect(at.url()).toMatch(/\/measure$/);
+    expect(at.url()).toMatch(/\/measure\?at=port:port-cs-in$/);
   });
 
   test('the drawer lists every snag by level, with a way to each', async () => {
@@ -108,7 +107,7 @@ describe('the ribbon', () => {
       root.querySelector('[aria-checked=true]')!.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
       await fixture.whenStable();
     };
-    expect([root.querySelectorAll('[role=radio]').length, chosen()]).toEqual([at.store.plan()!.lines.length, 'line-f1']);
+    expect([root.querySelectorAll('[role=radio]').length, chosen()]).toEqual([at.store.plan().lines.length, 'line-f1']);
     await press('ArrowRight');
     expect(chosen()).toBe('line-f2');
     await press('ArrowLeft');

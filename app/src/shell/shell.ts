@@ -1,25 +1,24 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
 import { Title } from '@angular/platform-browser';
-import { RouterLink, RouterOutlet } from '@angular/router';
-import { PlanFiles } from '../plan/plan-files';
-import { PlanStore } from '../plan/plan-store';
-import { Tabs } from '../plan/tabs';
+import { Router, RouterLink, RouterOutlet } from '@angular/router';
+import { PlanFiles } from '../storage/plan-files';
+import { PlanStore } from '../session/plan-store';
+import { Tabs } from '../session/tabs';
+import { STATIONS } from '../stations/registry';
 import { FindAnything } from './find-anything';
-import { Jump } from './jump';
 import { KeyList } from './key-list';
+import { Keys } from './keys';
+import { RefusedPlan } from './refused-plan';
 import { SnagDrawer } from './snag-drawer';
-import { STATIONS } from './stations';
+import { StationBoundary } from './station-boundary';
 import { WayThrough } from './way-through';
 
-const isTyping = (event: KeyboardEvent): boolean =>
-  event.target instanceof HTMLElement && event.target.closest('input, textarea, select, [contenteditable]') !== null;
-
-/** The frame round an open plan: the way through, units, undo, snags, finding and keys. */
+/** The frame round every station: the plan's name, the way through, whether it is saved, and what stands in the way of using it. */
 @Component({
   selector: 'fl-shell',
-  imports: [RouterOutlet, RouterLink, WayThrough, SnagDrawer, FindAnything, KeyList],
+  imports: [RouterOutlet, RouterLink, WayThrough, SnagDrawer, FindAnything, KeyList, RefusedPlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'key($event)', class: 'flex min-h-dvh flex-col' },
+  host: { class: 'flex min-h-dvh flex-col' },
   template: `
     <header class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule bg-sheet px-4 py-1.5 print:hidden">
       <a routerLink="/" class="flex min-h-12 w-52 items-center gap-3 rounded-lg" title="All plans">
@@ -27,8 +26,7 @@ const isTyping = (event: KeyboardEvent): boolean =>
         <span class="min-w-0">
           <span class="block text-lg leading-tight font-bold">Firm Line</span>
           <span class="block truncate text-sm leading-tight text-ink-soft"
-            >{{ store.plan()?.name }} ·
-            <span data-test="saved" [class.text-stop]="store.saved() === 'failed'">{{ savedWord() }}</span></span
+            >{{ name() }} · <span data-test="saved">{{ savedWord() }}</span></span
           >
         </span>
       </a>
@@ -50,15 +48,29 @@ const isTyping = (event: KeyboardEvent): boolean =>
         <button type="button" class="btn px-3" [disabled]="!store.canRedo()" (click)="store.redo()" title="Redo (Shift Ctrl z)">
           Redo
         </button>
-        <button type="button" class="btn px-3" (click)="exportPlan()" title="Export this plan as a file">Export</button>
+        <button type="button" class="btn px-3" [disabled]="!store.isOpen()" (click)="exportPlan()" title="Export this plan as a file">
+          Export
+        </button>
         <button type="button" class="btn-dark whitespace-nowrap" (click)="drawer.open()" title="All snags (s)" data-test="snags">
           {{ snagWord() }}
         </button>
       </div>
     </header>
-    @if (tabs.others().size) {
+    @if (store.saveFailure(); as why) {
+      <div class="sticky top-0 z-40 flex flex-wrap items-center gap-3 bg-stop px-6 py-1 text-sheet print:hidden" role="alert" data-test="not-saved">
+        <p class="flex-1 py-2"><strong>Not saved:</strong> {{ why }} It is tried again by itself; until it holds, export the plan or keep this tab open.</p>
+        <button type="button" class="min-h-12 px-3 font-semibold underline" (click)="store.tryAgain()">Try now</button>
+        <button type="button" class="min-h-12 px-3 font-semibold underline" (click)="exportPlan()">Export</button>
+      </div>
+    }
+    @if (store.follows()) {
+      <div class="flex flex-wrap items-center gap-3 border-b border-rule bg-copper-pale px-6 py-1 text-sm print:hidden" role="status" data-test="follows">
+        <p class="flex-1 py-2">This plan is being edited in another tab. This one follows it as it changes.</p>
+        <button type="button" class="btn px-3" (click)="store.takeOver()">Edit here instead</button>
+      </div>
+    } @else if (tabs.others().size) {
       <p class="border-b border-rule bg-copper-pale px-6 py-2 text-sm print:hidden" data-test="other-tab">
-        This plan is also open in another tab. What one saves, the other shows.
+        This plan is also open in another tab, which follows what you do here.
       </p>
     }
     @switch (store.phase()) {
@@ -69,44 +81,72 @@ const isTyping = (event: KeyboardEvent): boolean =>
           <a routerLink="/" class="btn-main mt-4">See all plans</a>
         </main>
       }
-      @case ('loading') {
-        <main class="p-10 text-ink-soft">Opening the plan…</main>
+      @case ('refused') {
+        <main class="p-6"><fl-refused-plan [refused]="store.refused()!" /></main>
+      }
+      @case ('deleted') {
+        <main class="p-10">
+          <h1 class="text-2xl font-bold">This plan was deleted in another tab</h1>
+          <p class="mt-2">It is not written again until you bring it back.</p>
+          <div class="mt-4 flex gap-2">
+            <button type="button" class="btn-main" (click)="store.bringBack()">Bring it back</button>
+            <a routerLink="/" class="btn">See all plans</a>
+          </div>
+        </main>
+      }
+      @case ('ready') {
+        @if (boundary.broken(); as broken) {
+          <main class="p-10" data-test="broken">
+            <h1 class="text-2xl font-bold">This station cannot be shown</h1>
+            @if (broken.isMissing) {
+              <p class="mt-2 max-w-prose">Its part of the program could not be loaded: there is a newer version, or no network. Load the page again; what is saved stays saved.</p>
+              <button type="button" class="btn-main mt-4" (click)="reload()">Load again</button>
+            } @else {
+              <p class="mt-2 max-w-prose">Something in this plan met a fault of the program ({{ broken.message }}). The plan itself is safe: the other stations work, and Undo and Export too.</p>
+              <div class="mt-4 flex gap-2">
+                <button type="button" class="btn-main" (click)="boundary.tryAgain()">Try again</button>
+                <button type="button" class="btn" (click)="exportPlan()">Export the plan</button>
+              </div>
+            }
+          </main>
+        } @else {
+          <main class="flex min-h-0 flex-1 flex-col" [attr.inert]="store.editable() ? null : ''">
+            <router-outlet />
+          </main>
+        }
+      }
+      @case ('checking') {
+        <main class="flex min-h-0 flex-1 flex-col" inert aria-busy="true"><router-outlet /></main>
       }
       @default {
-        @if (store.phase() === 'refused') {
-          <p class="bg-stop px-6 py-2 text-sheet">This plan is damaged and can only be looked at.</p>
-        }
-        <main
-          class="flex min-h-0 flex-1 flex-col"
-          [attr.inert]="store.editable() ? null : ''"
-          [attr.aria-busy]="store.phase() === 'checking'"
-        >
-          <router-outlet />
-        </main>
+        <main class="p-10 text-ink-soft">Opening the plan…</main>
       }
     }
     <fl-snag-drawer #drawer class="print:hidden" />
     <fl-find-anything #find class="print:hidden" />
     <fl-key-list #keys class="print:hidden" />
   `,
-})
+}) // prettier-ignore
 export class Shell {
   protected readonly store = inject(PlanStore);
   protected readonly tabs = inject(Tabs);
+  protected readonly boundary = inject(StationBoundary);
+  private readonly router = inject(Router);
   private readonly files = inject(PlanFiles);
-  private readonly jump = inject(Jump);
   private readonly title = inject(Title);
   private readonly drawerRef = viewChild.required(SnagDrawer);
   private readonly findRef = viewChild.required(FindAnything);
   private readonly keysRef = viewChild.required(KeyList);
   readonly planId = input.required<string>();
-  protected readonly savedWord = computed(
-    () => ({ saved: 'saved', saving: 'saving…', failed: `not saved: ${this.store.saveFailure()}` })[this.store.saved()],
+  protected readonly name = computed(() =>
+    this.store.isOpen() ? this.store.plan().name : (this.store.refused()?.raw.name ?? ''),
   );
+  protected readonly savedWord = computed(() => ({ saved: 'saved', saving: 'saving…', failed: 'not saved' })[this.store.saved()]);
   protected readonly unitWord = computed(() => (this.store.units() === 'metric' ? 'mm' : 'in'));
   protected readonly snagWord = computed(() => {
+    if (this.store.phase() === 'refused' || this.store.phase() === 'missing') return 'No snags';
+    if (!this.store.isJudged()) return 'Snags…';
     const count = this.store.snags().length;
-    if (!this.store.judged()) return 'Snags…';
     return count === 1 ? '1 snag' : `${count || 'No'} snags`;
   });
 
@@ -115,38 +155,29 @@ export class Shell {
       const id = this.planId();
       untracked(() => void this.store.open(id));
     });
-    effect(() => this.title.setTitle(`${this.store.plan()?.name ?? 'Plan'} · Firm Line`));
+    effect(() => this.title.setTitle(`${[this.station(), this.name() || 'Plan', 'Firm Line'].filter(Boolean).join(' · ')}`));
+    inject(Keys).listen({
+      find: () => this.findRef().open(),
+      snags: () => this.drawerRef().open(),
+      keys: () => this.keysRef().open(),
+      units: () => this.switchUnits(),
+    });
+  }
+  private readonly address = computed(() => {
+    this.router.lastSuccessfulNavigation();
+    return this.router.url;
+  });
+  private station(): string {
+    return STATIONS.find(({ path }) => new RegExp(`/${path}([?#]|$)`).test(this.address()))?.name ?? '';
   }
 
   protected exportPlan(): void {
-    const plan = this.store.plan();
-    if (plan) this.files.export(plan);
+    if (this.store.isOpen()) this.files.export(this.store.plan());
   }
-
   protected switchUnits(): void {
     this.store.apply({ edit: 'setUnits', with: { units: this.store.units() === 'metric' ? 'inch' : 'metric' } });
   }
-
-  protected key(event: KeyboardEvent): void {
-    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
-      if (isTyping(event)) return;
-      event.preventDefault();
-      return event.shiftKey ? this.store.redo() : this.store.undo();
-    }
-    if (isTyping(event) || event.ctrlKey || event.metaKey || event.altKey || document.querySelector('dialog[open]')) return;
-    const station = STATIONS[Number(event.key) - 1];
-    const act = station ? () => this.jump.to(station.path) : this.actions[event.key];
-    if (!act) return;
-    event.preventDefault();
-    act();
+  protected reload(): void {
+    location.reload();
   }
-
-  private readonly actions: Readonly<Record<string, () => void>> = {
-    '/': () => this.findRef().open(),
-    '.': () => this.jump.toNextSnag(),
-    s: () => this.drawerRef().open(),
-    u: () => this.switchUnits(),
-    m: () => document.getElementById('move-line')?.focus(),
-    '?': () => this.keysRef().open(),
-  };
 }

@@ -2,10 +2,10 @@ import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
 import type { Level, Snag } from '@firm-line/core/snags';
 import { LEVEL_WORDS } from '../kit/level-sign';
-import { SnagRow } from '../kit/snag-row';
-import { PlanStore } from '../plan/plan-store';
-import { Jump, keyOf } from './jump';
-import { STATIONS } from './stations';
+import { SnagRow } from '../shared/snag-row';
+import { PlanStore } from '../session/plan-store';
+import { Jump } from '../session/jump';
+import { STATIONS, stationFor } from '../stations/registry';
 
 const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 'likely to cost rework', note: 'worth knowing' };
 
@@ -26,7 +26,7 @@ const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 
             <h3 class="mt-2 mb-1 font-bold">
               {{ group.word }} <span class="font-normal text-ink-soft">{{ group.meaning }}</span>
             </h3>
-            @for (snag of group.snags; track keyOf(snag)) {
+            @for (snag of group.snags; track snag.key) {
               <div class="flex items-start gap-2 border-t border-rule py-2">
                 <fl-snag-row class="flex-1" [snag]="snag" [named]="true" />
                 <button
@@ -40,7 +40,7 @@ const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 
               </div>
             }
           } @empty {
-            <p class="py-6 text-ink-soft">
+            <p class="py-6 text-ink-soft" [class.invisible]="!store.isJudged()">
               Nothing found against this plan so far. That is no proof: only what is in the plan can be judged.
             </p>
           }
@@ -54,17 +54,16 @@ const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 
   `,
 })
 export class SnagDrawer {
-  private readonly store = inject(PlanStore);
+  protected readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
   private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
-  protected readonly keyOf = keyOf;
   protected readonly groups = computed(() =>
     (['stop', 'mind', 'note'] as const)
       .map((level) => ({
         level,
         word: LEVEL_WORDS[level],
         meaning: MEANING[level],
-        snags: this.store.snags().filter((snag) => snag.level === level),
+        snags: this.store.laidOutSnags().filter((snag) => snag.level === level),
       }))
       .filter((group) => group.snags.length),
   );
@@ -77,6 +76,6 @@ export class SnagDrawer {
     this.jump.toSnag(snag);
   }
   protected stationName(snag: Snag): string {
-    return STATIONS.find((station) => station.path === snag.station)!.name;
+    return STATIONS.find((station) => station.path === stationFor(snag.station, snag.place))!.name;
   }
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
-import { PlanStore } from '../plan/plan-store';
-import { STATIONS } from './stations';
+import { PlanStore } from '../session/plan-store';
+import { STATIONS } from '../stations/registry';
 
 /** The stations as nuts on one line, each with its snags. */
 @Component({
@@ -11,7 +11,7 @@ import { STATIONS } from './stations';
   template: `
     <nav aria-label="Stations" class="relative">
       <div class="absolute inset-x-10 top-[1.2rem] h-1.5 rounded bg-copper-pale"></div>
-      <ol class="relative grid grid-cols-7">
+      <ol class="relative grid auto-cols-fr grid-flow-col">
         @for (station of stations(); track station.path; let i = $index) {
           <li class="flex justify-center">
             <a
@@ -41,6 +41,7 @@ import { STATIONS } from './stations';
                 @if (station.count) {
                   <span
                     class="absolute -top-2 -right-4 min-w-5 px-1 text-center text-xs leading-5 font-bold"
+                    [class.invisible]="!store.isJudged()"
                     [class]="station.stops ? 'rounded-sm bg-stop text-sheet' : 'rounded-full bg-ink text-sheet'"
                     >{{ station.count
                     }}<span class="sr-only">
@@ -58,9 +59,9 @@ import { STATIONS } from './stations';
   `,
 })
 export class WayThrough {
-  private readonly store = inject(PlanStore);
+  protected readonly store = inject(PlanStore);
   protected readonly stations = computed(() => {
-    const snags = this.store.snags();
+    const snags = this.store.laidOutSnags();
     return STATIONS.map((station) => {
       const here = snags.filter((snag) => snag.station === station.path);
       return { ...station, count: here.length, stops: here.some((snag) => snag.level === 'stop') };

@@ -2,10 +2,18 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 // The rules come in late in the app; here they are at hand, so that no spec waits for them to be read.
 import '@firm-line/core/snags';
+import { inject, provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { readPlan, type Plan } from '@firm-line/core/plan';
-import { PlanDb } from '../plan/plan-db';
-import { PlanStore } from '../plan/plan-store';
+import { DISPLAY_UNITS } from '../kit/units';
+import { PlanDb } from '../storage/plan-db';
+import { PlanStore } from '../session/plan-store';
+
+/** What every screen of the app is given. */
+export const APP_PROVIDERS = [
+  provideZonelessChangeDetection(),
+  { provide: DISPLAY_UNITS, useFactory: () => inject(PlanStore).units },
+];
 
 export const demo = (name: string): Plan =>
   readPlan(readFileSync(join(__dirname, `../../../demo/${name}.firmline.json`), 'utf8'));
@@ -21,6 +29,6 @@ export async function openGannet(id: string, plan = gannet()): Promise<PlanStore
   await TestBed.inject(PlanDb).write({ ...plan, id }, 0);
   const store = TestBed.inject(PlanStore);
   await store.open(id);
-  await until(() => store.editable() && store.judged() && store.saved() === 'saved');
+  await until(() => store.editable() && store.isJudged() && store.saved() === 'saved');
   return store;
 }

@@ -1,15 +1,15 @@
-import { provideZonelessChangeDetection, type Type } from '@angular/core';
+import { type Type } from '@angular/core';
 import { TestBed, type ComponentFixture } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import type { Plan } from '@firm-line/core/plan';
-import type { PlanStore } from '../plan/plan-store';
-import { Selection } from '../plan/selection';
-import { openGannet } from './open-gannet';
+import type { PlanStore } from '../session/plan-store';
+import { Selection } from '../session/selection';
+import { APP_PROVIDERS, openGannet, until } from './open-gannet';
 
 /** A station on the demo plan, with the few words its specs need. */
 export async function station<T>(type: Type<T>, id: string, line = 'line-r1', plan?: Plan) {
   TestBed.configureTestingModule({
-    providers: [provideZonelessChangeDetection(), provideRouter([{ path: '**', children: [] }])],
+    providers: [...APP_PROVIDERS, provideRouter([{ path: '**', children: [] }])],
   });
   const store: PlanStore = await openGannet(id, plan);
   TestBed.inject(Selection).chooseLine(line);
@@ -18,6 +18,13 @@ export async function station<T>(type: Type<T>, id: string, line = 'line-r1', pl
   const settle = async (): Promise<void> => {
     await fixture.whenStable();
     await new Promise((done) => setTimeout(done));
+    await fixture.whenStable();
+    // Then the snags of the plan as it now is, and the fixes of those that are shown.
+    await until(() => store.isJudged());
+    for (let i = 0; i < 3; i++) {
+      await fixture.whenStable();
+      await new Promise((done) => setTimeout(done, 5));
+    }
     await fixture.whenStable();
   };
   await settle();

@@ -14,10 +14,16 @@ const MOST_ROWS = 50_000;
 
 /** Centre lines as comma-separated values: a row a point, in order from end A, in mm of the vehicle's frame. */
 export const centreLinesCsv = (lines: readonly NamedLine[]): string =>
-  Papa.unparse({
-    fields: [...HEAD],
-    data: lines.flatMap(({ name, nodesMm }) => nodesMm.map((at, i) => [name, i, ...at.map((v) => Math.round(v * 1000) / 1000)])),
-  });
+  Papa.unparse(
+    {
+      fields: [...HEAD],
+      data: lines.flatMap(({ name, nodesMm }) =>
+        nodesMm.map((at, i) => [name, i, ...at.map((v) => Math.round(v * 1000) / 1000)]),
+      ),
+    },
+    // A name that begins like a formula is text to a spreadsheet too.
+    { escapeFormulae: true },
+  );
 
 /** Centre lines read back: columns by their names in any order, others let be. Throws InputError with the row and the column. */
 export function readCentreLinesCsv(text: string): NamedLine[] {
@@ -38,7 +44,7 @@ export function readCentreLinesCsv(text: string): NamedLine[] {
         throw new InputError(`rows[${i}].${column}`, `Row ${i + 2}: "${written}" in ${column} is not a coordinate in mm.`);
       return value;
     };
-    const name = (row['line'] ?? '').trim();
+    const name = (row['line'] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
     if (!name) throw new InputError(`rows[${i}].line`, `Row ${i + 2} names no line.`);
     const at: Vec3 = [number('x_mm'), number('y_mm'), number('z_mm')];
     lines.set(name, [...(lines.get(name) ?? []), at]);

@@ -30,7 +30,9 @@ function open(): DxfWriter {
   dxf.setUnits(Units.Millimeters);
   return dxf;
 }
-const layerName = (name: string): string => name.replace(/[^A-Za-z0-9 _-]/g, '_').slice(0, 80) || 'line';
+const layerName = (name: string): string => name.replace(/[^\p{L}\p{N} _-]/gu, '_').slice(0, 80) || 'line';
+/** Text on one line: a line break would end it and begin nonsense. */
+const oneLine = (text: string): string => text.replace(/[\r\n\t]+/g, ' ').trim() || '-';
 function draw(dxf: DxfWriter, points: readonly Flat[], layerName: string, closed = false): void {
   dxf.addLWPolyline(
     points.map(([x, y]) => ({ point: point2d(x, y) })),
@@ -53,7 +55,7 @@ export function flatViewsDxf(lines: readonly DrawnLine[]): string {
     draw(dxf, above[i]!, layerName(line.layer));
     draw(dxf, left[i]!.map(([x, y]): Flat => [x, y + drop]), layerName(line.layer)); // prettier-ignore
     const [x, y] = above[i]![0]!;
-    dxf.addText(point3d(x, y + 8), 20, line.name, { layerName: layerName(line.layer) });
+    dxf.addText(point3d(x, y + 8), 20, oneLine(line.name), { layerName: layerName(line.layer) });
   }
   return dxf.stringify();
 }
@@ -86,7 +88,7 @@ export function bracketsDxf(brackets: readonly BracketFlat[]): string {
     draw(dxf, [[0, base], [lengthMm, base], [lengthMm, base + widthMm], [0, base + widthMm]], 'cut', true); // prettier-ignore
     for (const at of holesMm) dxf.addCircle(point3d(at, base + widthMm / 2), holeMm / 2, { layerName: 'cut' });
     dxf.addLine(point3d(bendMm, base), point3d(bendMm, base + widthMm), { layerName: 'bend' });
-    dxf.addText(point3d(lengthMm + 5, base + widthMm / 2), 6, bracket.name, { layerName: 'text' });
+    dxf.addText(point3d(lengthMm + 5, base + widthMm / 2), 6, oneLine(bracket.name), { layerName: 'text' });
   }
   return dxf.stringify();
 }

@@ -13,7 +13,7 @@ export {
   type Gap,
   type Solid,
 } from './distance.ts';
-export { addMesh, gapTo, meshEpoch, meshOf, obstacleOf, pointGapMm, type MeshIndex, type Obstacle } from './obstacles.ts';
+export { addMesh, gapTo, meshOf, obstacleOf, obstaclesOf, pointGapMm, type MeshIndex, type Obstacle } from './obstacles.ts';
 export {
   NATURE_NAMES,
   NATURES,

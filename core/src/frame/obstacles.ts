@@ -1,3 +1,4 @@
+import { derive } from '../derive/index.ts';
 import type { Vec3 } from '../vec/index.ts';
 import { boxGap, boxOf, joinBoxes, nearestOn, segmentGap, type Box, type Gap, type Solid } from './distance.ts';
 import type { Thing } from './shapes.ts';
@@ -14,15 +15,9 @@ export interface MeshIndex {
 }
 
 const loaded = new Map<string, MeshIndex>();
-let epoch = 0;
-/** Makes a mesh known by the digest of its file. What was computed without it is computed anew. */
-export function addMesh(digest: string, index: MeshIndex): void {
-  loaded.set(digest, index);
-  epoch++;
-}
+/** Makes a mesh known by the digest of its file. */
+export const addMesh = (digest: string, index: MeshIndex): void => void loaded.set(digest, index);
 export const meshOf = (digest: string): MeshIndex | undefined => loaded.get(digest);
-/** Grows with every mesh that becomes known. */
-export const meshEpoch = (): number => epoch;
 
 /** A thing made ready to be measured to. */
 export interface Obstacle {
@@ -30,46 +25,52 @@ export interface Obstacle {
   readonly solids: readonly Solid[];
   readonly boxes: readonly Box[];
   readonly growMm: number;
-  /** Round all of it; null for a mesh that is not loaded. */
+  /** Of an imported mesh: its triangles; null for one that is not known here, and for all else. */
+  readonly mesh: MeshIndex | null;
+  /** Round all of it; null for a mesh that is not known here. */
   readonly box: Box | null;
 }
+const meshOfThing = ({ shape }: Thing): MeshIndex | null => (shape.kind === 'mesh' ? (loaded.get(shape.digest) ?? null) : null);
 
-const made = new WeakMap<Thing, { epoch: number; obstacle: Obstacle }>();
-
-/** The same thing is made ready once. */
-export function obstacleOf(thing: Thing): Obstacle {
-  const before = made.get(thing);
-  if (before && (thing.shape.kind !== 'mesh' || before.epoch === epoch)) return before.obstacle;
-  const { solids, growMm } = envelopeOf(solidsOf(thing.shape), thing.travel);
-  const boxes = solids.map(boxOf);
-  const obstacle = {
-    thing,
-    solids,
-    boxes,
-    growMm,
-    box: thing.shape.kind === 'mesh' ? meshBox(thing.shape) : boxes.length ? joinBoxes(boxes) : null,
-  };
-  made.set(thing, { epoch, obstacle });
-  return obstacle;
-}
+/** What a thing fills, all of its travel counted: its name and its nature do not matter. */
+const bodyOf = derive(
+  'body of a thing',
+  ({ shape, travel }: Thing, mesh: MeshIndex | null) => [shape, travel, mesh],
+  (shape, travel, mesh): Omit<Obstacle, 'thing'> => {
+    const { solids, growMm } = envelopeOf(solidsOf(shape), travel);
+    const boxes = solids.map(boxOf);
+    const box = shape.kind === 'mesh' ? mesh && meshBox(shape, mesh.box) : boxes.length ? joinBoxes(boxes) : null;
+    return { solids, boxes, growMm, mesh, box };
+  },
+);
+/** The same thing is made ready once; a mesh anew when it has become known. */
+export const obstacleOf = derive(
+  'obstacle',
+  (thing: Thing) => [thing, bodyOf(thing, meshOfThing(thing))],
+  (thing, body): Obstacle => ({ thing, ...body }),
+);
+const NO_MESH = {};
+/** All things of a list made ready, the same list while none of them changes and no mesh of theirs becomes known. */
+export const obstaclesOf = derive(
+  'obstacles',
+  ({ things }: { readonly things: readonly Thing[] }): readonly [readonly Thing[], ...object[]] => [things, ...things.flatMap((thing) => (thing.shape.kind === 'mesh' ? [meshOfThing(thing) ?? NO_MESH] : []))],
+  (things, ..._meshes: object[]): readonly Obstacle[] => things.map((thing) => obstacleOf(thing)),
+); // prettier-ignore
 
 type MeshShape = Extract<Thing['shape'], { kind: 'mesh' }>;
 const into = ({ scale, atMm }: MeshShape, p: Vec3): Vec3 => p.map((v, i) => (v - atMm[i]!) / scale) as unknown as Vec3;
 const outOf = ({ scale, atMm }: MeshShape, p: Vec3): Vec3 => p.map((v, i) => v * scale + atMm[i]!) as unknown as Vec3;
-function meshBox(shape: MeshShape): Box | null {
-  const box = loaded.get(shape.digest)?.box;
-  return box ? { min: outOf(shape, box.min), max: outOf(shape, box.max) } : null;
-}
+const meshBox = (shape: MeshShape, { min, max }: Box): Box => ({ min: outOf(shape, min), max: outOf(shape, max) });
 
 const away = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 
 /** The least distance from a segment to a thing, its travel counted; null where it is further than `withinMm`. */
-export function gapTo({ thing, solids, boxes, growMm, box }: Obstacle, from: Vec3, to: Vec3, withinMm: number): Gap | null {
+export function gapTo({ thing, solids, boxes, growMm, mesh, box }: Obstacle, from: Vec3, to: Vec3, withinMm: number): Gap | null {
   const reach = withinMm + growMm;
   if (!box || boxGap(box, from, to) > reach) return null;
   const { shape } = thing;
   if (shape.kind === 'mesh') {
-    const found = loaded.get(shape.digest)!.nearest(into(shape, from), into(shape, to), withinMm / shape.scale);
+    const found = mesh!.nearest(into(shape, from), into(shape, to), withinMm / shape.scale);
     return (
       found && {
         ...found,

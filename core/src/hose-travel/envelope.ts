@@ -1,16 +1,16 @@
+import { derive } from '../derive/index.ts';
 import { boxOf, joinBoxes, newThing, type Obstacle, type Solid, type Thing } from '../frame/index.ts';
 import type { HoseState, HoseView } from './hose-view.ts';
 
 /** How far others keep from where a hose may be, mm. Common practice. */
 const KEEP_MM = 10;
 
-const made = new WeakMap<HoseView, Obstacle | null>();
-
 /** All that a hose may be in, over every state of its travel, as a volume that others keep from; null where it hangs in none. */
-export function envelopeOfHose(view: HoseView): Obstacle | null {
-  if (!made.has(view)) made.set(view, volumeOf(view, view.states));
-  return made.get(view)!;
-}
+export const envelopeOfHose = derive(
+  'envelope of a hose',
+  (view: HoseView) => [view],
+  (view) => volumeOf(view, view.states),
+);
 
 /** All that a hose is in, over some of its states. */
 export function volumeOf({ hose, stock }: HoseView, states: readonly HoseState[]): Obstacle | null {
@@ -20,5 +20,5 @@ export function volumeOf({ hose, stock }: HoseView, states: readonly HoseState[]
   if (!solids.length) return null;
   const boxes = solids.map(boxOf);
   const thing: Thing = { ...newThing(hose.id, `hose ${hose.name}`, 'zone'), nature: 'moving', keepMm: KEEP_MM };
-  return { thing, solids, boxes, growMm: 0, box: joinBoxes(boxes) };
+  return { thing, solids, boxes, growMm: 0, mesh: null, box: joinBoxes(boxes) };
 } // prettier-ignore

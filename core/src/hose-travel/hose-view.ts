@@ -1,4 +1,5 @@
-import { clearanceTo, meshEpoch, obstacleOf, thingAt, type Obstacle, type Thing } from '../frame/index.ts';
+import { derive } from '../derive/index.ts';
+import { clearanceTo, obstacleOf, obstaclesOf, thingAt, type Obstacle, type Thing } from '../frame/index.ts';
 import {
   freeTurnDeg, judge, mover, partOf, posesOf, worstOf, type Clamp, type HoseVerdict, type Motion, type NamedPose, type Pose, type Settled, type Shape,
 } from '../rod/index.ts'; // prettier-ignore
@@ -54,10 +55,14 @@ export interface HoseView {
 
 /** Where an end of a hose stands. */
 export function placeEnd(end: HoseEnd, ports: ReadonlyMap<string, PortView>): EndPlace {
-  const at = end.portId === null ? null : (ports.get(end.portId) ?? null);
-  const seatMm = at ? at.fixed.atMm : end.atMm;
-  const own = unit(at ? at.port.direction : end.direction)!;
-  const thread = at && end.through ? scale(own, -1) : own;
+  const at = ports.get(end.portId ?? '');
+  return seatOf(end, at?.fixed.atMm, at?.port.direction);
+}
+/** The same from its port's place and direction; without a port the end's own count. */
+function seatOf(end: HoseEnd, portAt?: Vec3, portWay?: Vec3): EndPlace {
+  const seatMm = portAt ?? end.atMm;
+  const own = unit(portWay ?? end.direction)!;
+  const thread = portAt && end.through ? scale(own, -1) : own;
   const { stemMm, legMm, bendDeg } = hoseFittingById(end.fittingId)!;
   const side = rotate(squareTo(thread), thread, end.turnDeg);
   const bend = radians(bendDeg);
@@ -85,23 +90,21 @@ interface Around {
   readonly hot: readonly Obstacle[];
   readonly cold: readonly Obstacle[];
 }
-const standing = new WeakMap<readonly Thing[], { epoch: number; poses: Map<string, Around> }>();
-
-/** Things as they stand in one of the named poses, ready to be measured to: made once for all hoses and lengths. */
-function thingsAt(things: readonly Thing[], pose: Pose): Around {
-  let known = standing.get(things);
-  if (known?.epoch !== meshEpoch()) standing.set(things, (known = { epoch: meshEpoch(), poses: new Map() }));
+/** Poses in which the things of a vehicle are kept ready. */
+const MOST_POSES = 120;
+const posed = derive(
+  'things in a pose',
   // Floating of a caliper moves nothing but the caliper.
-  const key = [pose.heave, pose.lock, pose.roll].join();
-  const obstacles = known.poses.get(key) ?? around(things, pose);
-  known.poses.set(key, obstacles);
-  return obstacles;
-}
-function around(things: readonly Thing[], pose: Pose): Around {
-  const obstacles = things.map((thing) => obstacleOf(posedThing(thing, pose)));
-  const isHot = ({ thing }: Obstacle): boolean => thing.nature === 'hot';
-  return { hot: obstacles.filter(isHot), cold: obstacles.filter((one) => !isHot(one)) };
-}
+  (obstacles: readonly Obstacle[], { heave, lock, roll }: Pose) => [obstacles, heave, lock, roll],
+  (obstacles, heave, lock, roll): Around => {
+    const standing = obstacles.map(({ thing }) => obstacleOf(posedThing(thing, { heave, lock, roll, float: 0 })));
+    const isHot = ({ thing }: Obstacle): boolean => thing.nature === 'hot';
+    return { hot: standing.filter(isHot), cold: standing.filter((one) => !isHot(one)) };
+  },
+  MOST_POSES,
+);
+/** Things as they stand in one of the named poses, ready to be measured to: made once for all hoses and lengths. */
+const thingsAt = (things: readonly Thing[], pose: Pose): Around => posed(obstaclesOf({ things }), pose);
 
 /** What a hose comes nearest to, against what is wanted there; what its ends stand on spared near them. */
 function nearest(obstacles: readonly Obstacle[], shape: Shape, odMm: number): HoseNear | null {
@@ -154,26 +157,47 @@ export function sweep(motion: Motion, a: Clamp, b: EndPlace, lengthMm: number, s
   return states;
 } // prettier-ignore
 
-const remembered = new WeakMap<Hose, { on: readonly unknown[]; view: HoseView }>();
-
+/** What a hose does through its travel: its names, its fixing and its age do not matter. */
+type Travelled = Omit<HoseView, 'hose'>;
+const travelled = derive(
+  'hose through its travel',
+  ({ ends, motion, orderMm, stockId }: Hose, obstacles: readonly Obstacle[], a?: PortView, b?: PortView) => [
+    ends,
+    motion,
+    orderMm,
+    stockId,
+    obstacles,
+    a?.fixed.atMm,
+    a?.port.direction,
+    b?.fixed.atMm,
+    b?.port.direction,
+  ],
+  (ends, motion, orderMm, stockId, obstacles, aAt, aWay, bAt, bWay) =>
+    build(
+      obstacles.map(({ thing }) => thing),
+      { ends, motion, orderMm, stockId },
+      { a: seatOf(ends.a, aAt, aWay), b: seatOf(ends.b, bAt, bWay) },
+    ),
+);
 /** A hose with all that follows from it; the same hose among the same things is computed once. */
-export function hoseView(plan: Pick<Plan, 'things'>, hose: Hose, ports: ReadonlyMap<string, PortView>): HoseView {
-  const at = (['a', 'b'] as const).map((end) => ports.get(hose.ends[end].portId ?? ''));
-  const on = [plan.things, meshEpoch(), ...at.flatMap((port) => [port?.fixed.atMm.join(), port?.port.direction])];
-  const before = remembered.get(hose);
-  if (before?.on.every((value, i) => value === on[i])) return before.view;
-  const view = build(plan.things, hose, ports);
-  remembered.set(hose, { on, view });
-  return view;
-}
+const viewed = derive(
+  'hose',
+  (hose: Hose, view: Travelled) => [hose, view],
+  (hose, view): HoseView => ({ hose, ...view }),
+);
+export const hoseView = (plan: Pick<Plan, 'things'>, hose: Hose, ports: ReadonlyMap<string, PortView>): HoseView =>
+  viewed(hose, travelled(hose, obstaclesOf(plan), ports.get(hose.ends.a.portId ?? ''), ports.get(hose.ends.b.portId ?? '')));
 
-function build(things: readonly Thing[], hose: Hose, ports: ReadonlyMap<string, PortView>): HoseView {
+function build(
+  things: readonly Thing[],
+  hose: Pick<Hose, 'ends' | 'motion' | 'orderMm' | 'stockId'>,
+  ends: Travelled['ends'],
+): Travelled {
   const stock = hoseById(hose.stockId)!;
   const fittings = { a: hoseFittingById(hose.ends.a.fittingId)!, b: hoseFittingById(hose.ends.b.fittingId)! };
-  const ends = { a: placeEnd(hose.ends.a, ports), b: placeEnd(hose.ends.b, ports) };
   const free = freeMm(hose);
-  const base = { hose, stock, fittings, ends, freeMm: free };
-  const without = (fault: string): HoseView => ({ ...base, states: [], worst: null, twistDeg: 0, fault });
+  const base = { stock, fittings, ends, freeMm: free };
+  const without = (fault: string): Travelled => ({ ...base, states: [], worst: null, twistDeg: 0, fault });
   if (free <= 0) return without(`Its two fittings alone are longer than the ${hose.orderMm} mm ordered.`);
   try {
     const states = sweep(hose.motion, ends.a.clamp, ends.b, free, stock, things);

@@ -16,9 +16,9 @@ import {
   type Plan,
 } from '../plan/index.ts';
 import { HOSE_FITTINGS, hoseById, hoseMlPerM, HOSES } from '../stock/index.ts';
-import { inspect, type Snag } from '../snags/index.ts';
+import { fixOf, inspect, type Snag } from '../snags/index.ts';
 import { distance, scale, type Vec3 } from '../vec/index.ts';
-import { alike, atLength, bracketPlaces, hoseOrder, hoseView, lengthsOf, placeEnd, sweep, type HoseView } from './index.ts';
+import { equalLength, atLength, bracketPlaces, hoseOrder, hoseView, lengthsOf, placeEnd, sweep, type HoseView } from './index.ts';
 
 const wheatear = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/wheatear.firmline.json'), 'utf8'));
 const plan = wheatear();
@@ -125,7 +125,7 @@ describe('lengths', () => {
   });
   test('the length for all four serves each, and 5 mm less does not serve them all', () => {
     const corners = ['hose-fl', 'hose-fr', 'hose-rl', 'hose-rr'].map((id) => view(id));
-    const { orderMm } = alike(corners, plan.things);
+    const { orderMm } = equalLength(corners, plan.things);
     expect(corners.every((one) => atLength(one, plan.things, orderMm!).ok)).toBe(true);
     expect(corners.every((one) => atLength(one, plan.things, orderMm! - 5).ok)).toBe(false);
   });
@@ -134,7 +134,7 @@ describe('lengths', () => {
       stockId: 'feed-8',
       ends: { ...plan.hoses[2]!.ends, b: { ...plan.hoses[2]!.ends.b, turnDeg: 180 } },
     });
-    const found = alike([view('hose-fl', tight), view('hose-rl', tight)], plan.things);
+    const found = equalLength([view('hose-fl', tight), view('hose-rl', tight)], plan.things);
     expect(found).toEqual({ orderMm: null, against: 'H3' });
   });
   test('a bracket is found from which a hose serves that did not', () => {
@@ -224,8 +224,9 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     const bad = patched('hose-fl', patch, base);
     const [snag] = found(bad, rule);
     expect(snag).toMatchObject({ level, where: 'H1', place: { kind: 'hose', id: 'hose-fl' } });
-    expect(Boolean(snag!.mend)).toBe(mended);
-    if (snag!.mend) expect(found(applyEdit(bad, snag!.mend.call), rule)).toEqual([]);
+    const fix = fixOf(bad, snag!.key);
+    expect(fix !== null).toBe(mended);
+    if (fix) expect(found(applyEdit(bad, fix.call), rule)).toEqual([]);
   }); // prettier-ignore
   test('a tube led through where the hose swings is told, the one that meets it at its bracket is not', () => {
     const { states } = view('hose-fl', sound);
@@ -263,6 +264,6 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     expect(found(patched('hose-fl', { fixing: 'zip-tie' }, sound), 'hose-unfixed')[0]!.text).toMatch(/zip tie/);
     const [snag] = found(plan, 'hoses-unlike');
     expect(snag).toMatchObject({ level: 'note', where: 'H1, H2, H3, H4' });
-    expect(found(applyEdit(plan, snag!.mend!.call), 'hoses-unlike')).toEqual([]);
+    expect(found(applyEdit(plan, fixOf(plan, snag!.key)!.call), 'hoses-unlike')).toEqual([]);
   });
 });

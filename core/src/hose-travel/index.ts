@@ -10,12 +10,12 @@ export {
   type HoseView,
 } from './hose-view.ts';
 export {
-  alike,
+  equalLength,
   atLength,
   lengthsOf,
   ORDER_STEP_MM,
   rubs,
-  type Alike,
+  type EqualLength,
   type Lengths,
   type LengthVerdict,
   type Progress,

@@ -77,13 +77,13 @@ export function lengthsOf(view: HoseView, things: readonly Thing[], progress: Pr
   return { shortestMm, longestMm, tried };
 }
 
-/** Length for several hoses alike; where there is none, the hose that spoke against most of them. */
-export interface Alike {
+/** One length for several hoses; where there is none, the hose that spoke against most of them. */
+export interface EqualLength {
   readonly orderMm: number | null;
   readonly against: string | null;
 }
 /** The shortest ordered length that serves several hoses alike, so that one spare will do. */
-export function alike(views: readonly HoseView[], things: readonly Thing[], progress: Progress = () => undefined): Alike {
+export function equalLength(views: readonly HoseView[], things: readonly Thing[], progress: Progress = () => undefined): EqualLength {
   const first = Math.max(...views.map(firstOf));
   const blamed = new Map<HoseView, number>();
   // Whatever spoke against the last length is asked first.

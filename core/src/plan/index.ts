@@ -8,8 +8,9 @@ export { type ResidualView } from './derived/residual-view.ts';
 export { type LoadView, type SizeView } from './derived/size-view.ts';
 export { loadAt, LOADS, plannedHoses, sizeInputOf, type LoadName } from './derived/sizing.ts';
 export { snapPlace, snapsFor, type Snap, type Snapped, type Snaps } from './derived/snap.ts';
-export { keepSpace, LEAST_KEPT_MM, lineSpace, obstaclesOf, sharesWith, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './derived/space.ts'; // prettier-ignore
-export { viewPlan, type PlanView } from './derived/view.ts';
+export { keepSpace, LEAST_KEPT_MM, lineSpace, pointsOf, sharesWith, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './derived/space.ts'; // prettier-ignore
+export { viewPlan, type PlanView, type PointView } from './derived/view.ts';
+export { deltaOf, withDelta, type PlanDelta } from './delta.ts';
 export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './edits/index.ts';
 export { freshId } from './edits/fresh-id.ts';
 export { newLine } from './edits/join.ts';
@@ -18,7 +19,7 @@ export { benderFor, withTube } from './edits/lines.ts';
 export { changeMove, lengthenEnd, movesOf } from './edits/moves.ts';
 export { newPart, newPort, NOWHERE } from './edits/new-part.ts';
 export { laidTemplate, RAIL_SIDES, type LaidTemplate, type RailSide, type TemplateBend } from './edits/reshape.ts';
-export { planFileName, writePlan } from './file/write.ts';
+export { fileStem, planFileName, writePlan } from './file/write.ts';
 export { mendPlan, type Mended, type MendedPlan } from './file/mend.ts';
 export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './file/read.ts';
 export * from './model/index.ts';

@@ -192,7 +192,7 @@ describe('what follows from a plan', () => {
    */
   test('certainty of a cut length comes from the ports along the tube', () => {
     const plan = gannet();
-    const sigma = cutSigmaMm(lineNamed(plan, 'R3'), plan.bench)!;
+    const sigma = cutSigmaMm(lineNamed(plan, 'R3'))!;
     expect(sigma).toBeGreaterThan(Math.hypot(1.5, 15) - 0.2);
     expect(sigma).toBeLessThan(Math.hypot(1.5, 15) + 0.5);
   });

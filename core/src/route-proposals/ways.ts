@@ -1,7 +1,17 @@
 import { InputError } from '../fault/index.ts';
 import {
-  applyEdit, drawnBackMm, placeClips, lineSpace, obstaclesOf, toolingOf, viewPlan, type EditCall, type LineView, type Plan, type PlanView,
-} from '../plan/index.ts'; // prettier-ignore
+  applyEdit,
+  drawnBackMm,
+  placeClips,
+  lineSpace,
+  toolingOf,
+  viewPlan,
+  type EditCall,
+  type LineView,
+  type Plan,
+  type PlanView,
+} from '../plan/index.ts';
+import { obstaclesOf } from '../frame/index.ts'; // prettier-ignore
 import { findWays, type Hooks, type WayEnd } from '../pathfinding/index.ts';
 import { tubeBoreMm } from '../stock/index.ts';
 import { formatLengthUnit } from '../units/index.ts';

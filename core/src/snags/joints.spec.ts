@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { applyEdit, readPlan, viewPlan, type EditCall, type LineEnd, type Plan } from '../plan/index.ts';
 import type { Half } from '../stock/index.ts';
-import { inspect, type Snag } from './index.ts';
+import { fixOf, inspect, type Snag } from './index.ts';
 
 const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
 const after = (...calls: EditCall[]): Plan => calls.reduce(applyEdit, gannet());
@@ -46,7 +46,8 @@ describe('each rule of a joint against an end spoilt for it', () => {
     expect(words(gannet(), rule)).not.toEqual(expect.arrayContaining([expect.stringMatching(sentence)]));
     const plan = after(...calls);
     expect(words(plan, rule)).toEqual(expect.arrayContaining([expect.stringMatching(sentence)]));
-    const mend = found(plan, rule).find((s) => s.where.startsWith('F3, end B'))?.mend;
+    const spoilt = found(plan, rule).find((s) => s.where.startsWith('F3, end B'));
+    const mend = spoilt && fixOf(plan, spoilt.key);
     if (mend) expect(words(applyEdit(plan, mend.call), rule)).not.toEqual(expect.arrayContaining([expect.stringMatching(sentence)]));
   }); // prettier-ignore
 
@@ -63,7 +64,7 @@ describe('each rule of a joint against an end spoilt for it', () => {
     expect(words(plan, 'threads-differ').filter((w) => w.includes('F3, end B'))).toEqual([]);
     const [snag] = found(plan, 'joints-needless');
     expect(snag!.text).toMatch(/3 sealing faces where 2 would do/);
-    const mended = applyEdit(plan, snag!.mend!.call);
+    const mended = applyEdit(plan, fixOf(plan, snag!.key)!.call);
     expect(mended.lines.find((l) => l.id === 'line-f3')!.ends.b.adapters).toEqual(['bubble-to-inverted:M10x1:3/8-24 UNF']);
     expect(found(mended, 'joints-needless')).toEqual([]);
   });

@@ -14,7 +14,7 @@ import {
   type EditCall,
   type Plan,
 } from '../plan/index.ts';
-import { inspect, type Snag } from './index.ts';
+import { fixOf, inspect, type Snag } from './index.ts';
 
 const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
 const after = (...calls: EditCall[]): Plan => calls.reduce(applyEdit, gannet());
@@ -51,12 +51,13 @@ describe('snags of the demo plan', () => {
 
   test('every mend offered is followed by a plan without that snag', () => {
     for (const snag of inspect(gannet())) {
-      if (!snag.mend) continue;
-      const mended = inspect(applyEdit(gannet(), snag.mend.call));
+      const fix = fixOf(gannet(), snag.key);
+      if (!fix) continue;
+      const mended = inspect(applyEdit(gannet(), fix.call));
       expect(mended.filter((s) => s.rule === snag.rule && s.where === snag.where)).toEqual([]);
       const stops = (snags: Snag[]): Snag[] => snags.filter((s) => s.level === 'stop' && s.station === snag.station);
       // A valve that tames the rear may leave too little for a failed front circuit: that is said, and is another matter.
-      if (snag.rule === 'valve-needed') expect(found(applyEdit(gannet(), snag.mend.call), 'rear-locks-first')).toEqual([]);
+      if (snag.rule === 'valve-needed') expect(found(applyEdit(gannet(), fix.call), 'rear-locks-first')).toEqual([]);
       else if (snag.level === 'stop') expect(stops(mended).length).toBeLessThan(stops(inspect(gannet())).length);
       else expect(stops(mended).length).toBeLessThanOrEqual(stops(inspect(gannet())).length);
     }
@@ -138,7 +139,7 @@ describe('each rule against a plan spoilt for it', () => {
 
   test('a port set down as spare is capped and no longer open', () => {
     const open = after({ edit: 'removeLine', with: { id: 'line-r2' } });
-    const mend = found(open, 'port-open')[0]!.mend!;
+    const mend = fixOf(open, found(open, 'port-open')[0]!.key)!;
     expect(found(applyEdit(open, mend.call), 'port-open')).toEqual([]);
   });
 

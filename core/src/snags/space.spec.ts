@@ -14,7 +14,7 @@ import {
   type Plan,
 } from '../plan/index.ts';
 import { addScaled, distance, sub, type Vec3 } from '../vec/index.ts';
-import { inspect, type Snag } from './index.ts';
+import { fixOf, inspect, type Snag } from './index.ts';
 
 const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
 const after = (plan: Plan, ...calls: EditCall[]): Plan => calls.reduce(applyEdit, plan);
@@ -70,7 +70,8 @@ describe('each rule of space against a vehicle spoilt for it', () => {
     if (rule !== 'lines-touch') expect(words(gannet(), rule)).not.toEqual(expect.arrayContaining([expect.stringMatching(sentence)]));
     expect(readPlan(writePlan(plan))).toEqual(plan);
     const snag = found(plan, rule).find((s) => sentence.test(`${s.level} ${s.where}: ${s.text}`))!;
-    if (snag.mend) expect(words(applyEdit(plan, snag.mend.call), rule)).not.toContain(`${snag.level} ${snag.where}: ${snag.text}`);
+    const fix = fixOf(plan, snag.key);
+    if (fix) expect(words(applyEdit(plan, fix.call), rule)).not.toContain(`${snag.level} ${snag.where}: ${snag.text}`);
   }); // prettier-ignore
 
   test('a plan without a vehicle says so once, and judges nothing of it', () => {
@@ -87,7 +88,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
     expect(r1(plan).card!.developedMm).toBeCloseTo(r1(gannet()).card!.developedMm, 0);
     expect(words(plan, 'line-open')[0]).toMatch(/^stop R1, end B: It waits for axle swap/);
     const [snag] = found(plan, 'open-uncapped');
-    expect(found(applyEdit(plan, snag!.mend!.call), 'open-uncapped')).toEqual([]);
+    expect(found(applyEdit(plan, fixOf(plan, snag!.key)!.call), 'open-uncapped')).toEqual([]);
     expect(readPlan(writePlan(plan))).toEqual(plan);
   });
 
@@ -107,7 +108,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
     const plan = after(gannet(), thing('mesh', { kind: 'mesh', digest: 'slab', scale: 1, atMm: [0, 0, 0] }, { keepMm: 60 }));
     const [snag] = found(plan, 'mesh-size');
     expect(snag!.text).toMatch(/^It measures 2 mm across: were its units another\?$/);
-    const mended = applyEdit(plan, snag!.mend!.call);
+    const mended = applyEdit(plan, fixOf(plan, snag!.key)!.call);
     expect(found(mended, 'mesh-size')).toEqual([]);
     // √(35² + 35²) less the tube's half.
     expect(words(mended, 'runs-into').join('\n')).toMatch(/^mind R1: 47 mm from New thing, 60 wanted/m);

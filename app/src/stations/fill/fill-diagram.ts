@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { BleedView } from '@firm-line/core/plan';
 import { add, scale, ZERO, type Vec3 } from '@firm-line/core/vec';
-import { PlanStore } from '../../plan/plan-store';
+import { PlanStore } from '../../session/plan-store';
 
 const BOX = { w: 320, h: 340, pad: 46 };
 const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
@@ -47,7 +47,7 @@ export class FillDiagram {
   readonly bleeding = input.required<readonly BleedView[]>();
   protected readonly words = computed(() => `From above: ${this.drawn().boxes.length} bleeders`);
   protected readonly drawn = computed(() => {
-    const view = this.store.view()!;
+    const view = this.store.view();
     const lines = view.lines.filter((line) => line.nodesMm.length);
     const ports = [...view.ports.values()].filter(({ port }) => port.role !== 'bleeder');
     const all = [...ports.map((p) => p.fixed.atMm), ...lines.flatMap((line) => line.nodesMm)];

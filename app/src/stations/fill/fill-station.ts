@@ -4,8 +4,8 @@ import { bottleMl, type School } from '@firm-line/core/bleed';
 import type { Bleeding, BleedView } from '@firm-line/core/plan';
 import { FLUIDS, fluidById } from '@firm-line/core/stock';
 import { formatLengthUnit, formatVolume } from '@firm-line/core/units';
-import { NumberField } from '../../kit/number-field';
-import { PlanStore } from '../../plan/plan-store';
+import { NumberField } from '../../kit/fields/number-field';
+import { PlanStore } from '../../session/plan-store';
 import { FillDiagram } from './fill-diagram';
 
 const SCHOOLS: readonly { id: School; name: string; why: string }[] = [
@@ -34,7 +34,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
     <h1 class="sr-only">Fill</h1>
-    @if (store.view()?.bleeding; as bleeding) {
+    @if (store.view().bleeding; as bleeding) {
       @if (bleeding.length) {
         <div class="grid flex-1 md:grid-cols-[20rem_1fr] xl:grid-cols-[22rem_1fr_18rem]">
           <section class="border-r border-rule bg-sheet p-4" aria-label="Order of the corners">
@@ -84,7 +84,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                 }
                 <div class="min-w-48">
                   <label class="label block" for="fluid">Fluid</label>
-                  <select id="fluid" class="field w-full" (change)="set({ fluidId: $any($event.target).value })">
+                  <select #fluidId id="fluid" class="field w-full" (change)="set({ fluidId: fluidId.value })">
                     @for (fluid of fluids; track fluid.id) {
                       <option [value]="fluid.id" [selected]="fluid.id === fluidNow().id">{{ fluid.name }}</option>
                     }
@@ -93,7 +93,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                 <fl-number-field
                   class="w-40"
                   label="Times the volume pushed"
-                  [value]="store.plan()!.bleeding.purge"
+                  [value]="store.plan().bleeding.purge"
                   [least]="1"
                   [most]="20"
                   (changed)="set({ purge: $event })"
@@ -147,7 +147,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                         <button
                           type="button"
                           class="btn"
-                          [disabled]="i === store.plan()!.bleeding.listed.length - 1"
+                          [disabled]="i === store.plan().bleeding.listed.length - 1"
                           [attr.aria-label]="row.name + ' later'"
                           (click)="move(row.id, 1)"
                         >
@@ -200,14 +200,14 @@ export class FillStation {
     'A new, sealed bottle of one fluid family only.',
     'Never let the reservoir run dry: look after every few strokes.',
   ];
-  protected readonly school = computed(() => SCHOOLS.find((s) => s.id === this.store.plan()!.bleeding.school)!);
-  protected readonly fluidNow = computed(() => fluidById(this.store.plan()!.bleeding.fluidId)!);
+  protected readonly school = computed(() => SCHOOLS.find((s) => s.id === this.store.plan().bleeding.school)!);
+  protected readonly fluidNow = computed(() => fluidById(this.store.plan().bleeding.fluidId)!);
   protected readonly boil = computed(() => {
     const { dryBoilC, wetBoilC } = this.fluidNow();
     return dryBoilC === null ? '' : `Boils at ${dryBoilC} °C or more when new, ${wetBoilC} °C with water in it.`;
   });
   protected readonly amounts = computed(() => {
-    const works = (this.store.view()?.bleeding ?? []).flatMap((work) =>
+    const works = this.store.view().bleeding.flatMap((work) =>
       work.result
         ? [
             {
@@ -234,10 +234,12 @@ export class FillStation {
     }));
   });
   protected readonly listed = computed(() => {
-    const order = this.store.plan()!.bleeding.listed;
-    const all = (this.store.view()?.bleeding ?? []).flatMap((work) =>
-      work.bleeders.map(({ port }) => ({ id: port.id, name: this.nameOf(work, port.id), listed: order.includes(port.id) })),
-    );
+    const order = this.store.plan().bleeding.listed;
+    const all = this.store
+      .view()
+      .bleeding.flatMap((work) =>
+        work.bleeders.map(({ port }) => ({ id: port.id, name: this.nameOf(work, port.id), listed: order.includes(port.id) })),
+      );
     return all.sort((a, b) => (a.listed ? order.indexOf(a.id) : all.length) - (b.listed ? order.indexOf(b.id) : all.length));
   });
 
@@ -245,10 +247,10 @@ export class FillStation {
     this.store.apply({ edit: 'changeBleeding', with: { patch } });
   }
   protected list(id: string): void {
-    this.set({ listed: [...this.store.plan()!.bleeding.listed, id] });
+    this.set({ listed: [...this.store.plan().bleeding.listed, id] });
   }
   protected move(id: string, by: number): void {
-    const listed = [...this.store.plan()!.bleeding.listed];
+    const listed = [...this.store.plan().bleeding.listed];
     const at = listed.indexOf(id);
     listed.splice(at, 1);
     listed.splice(at + by, 0, id);

@@ -25,11 +25,11 @@ let nextId = 0;
     <div class="grid grid-cols-2 gap-3">
       <div>
         <label class="label block" [attr.for]="id + '-d'">{{ gender() === 'male' ? 'Over the crests, mm' : 'Bore at the crests, mm' }}</label>
-        <input [id]="id + '-d'" class="field-mono w-full" inputmode="decimal" autocomplete="off" [value]="diameterText()" (change)="diameterText.set($any($event.target).value)" />
+        <input #field [id]="id + '-d'" class="field-mono w-full" inputmode="decimal" autocomplete="off" [value]="diameterText()" (change)="diameterText.set(field.value)" />
       </div>
       <div>
         <label class="label block" [attr.for]="id + '-p'">Pitch, mm or tpi</label>
-        <input [id]="id + '-p'" class="field-mono w-full" inputmode="text" autocomplete="off" placeholder="1.0 or 24 tpi" [value]="pitchText()" (change)="pitchText.set($any($event.target).value)" />
+        <input #field2 [id]="id + '-p'" class="field-mono w-full" inputmode="text" autocomplete="off" placeholder="1.0 or 24 tpi" [value]="pitchText()" (change)="pitchText.set(field2.value)" />
       </div>
     </div>
     <div class="mt-2 flex flex-wrap items-center gap-2">

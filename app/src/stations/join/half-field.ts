@@ -33,7 +33,7 @@ let nextId = 0;
   template: `
     <div>
       <label class="label block" [attr.for]="id + '-thread'">Thread{{ of() }}</label>
-      <select [id]="id + '-thread'" class="field w-full" (change)="setThread($any($event.target).value)">
+      <select #list [id]="id + '-thread'" class="field w-full" (change)="setThread(list.value)">
         @if (!half()) {
           <option value="" selected>not known</option>
         }
@@ -44,7 +44,7 @@ let nextId = 0;
     </div>
     <div>
       <label class="label block" [attr.for]="id + '-form'">{{ gender() === 'male' ? 'End' : 'Seat' }}{{ of() }}</label>
-      <select [id]="id + '-form'" class="field w-full" [disabled]="!half()" (change)="setForm($any($event.target).value)">
+      <select #list2 [id]="id + '-form'" class="field w-full" [disabled]="!half()" (change)="setForm(list2.value)">
         @for (form of forms(); track form.id) {
           <option [value]="form.id" [selected]="form.id === chosen()">{{ form.name }}</option>
         }
@@ -52,7 +52,7 @@ let nextId = 0;
     </div>
     <div>
       <label class="label block" [attr.for]="id + '-gender'">It is{{ of() }}</label>
-      <select [id]="id + '-gender'" class="field w-full" (change)="setGender($any($event.target).value)">
+      <select #list3 [id]="id + '-gender'" class="field w-full" (change)="setGender(list3.value === 'male' ? 'male' : 'female')">
         <option value="female" [selected]="gender() === 'female'">female, a hole</option>
         <option value="male" [selected]="gender() === 'male'">male, a stub</option>
       </select>

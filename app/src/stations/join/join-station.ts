@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
 import { JointList, type EndRef } from './joint-list';
 import { JointPanel } from './joint-panel';
 import { JointWorkForm } from './joint-work-form';
@@ -56,7 +56,7 @@ export class JoinStation {
   });
 
   protected choose({ lineId, end }: EndRef): void {
-    const line = this.store.view()!.lines.find((v) => v.line.id === lineId)!;
+    const line = this.store.view().lines.find((v) => v.line.id === lineId)!;
     this.selection.chooseLine(lineId, end === 'a' ? 0 : Math.max(line.nodesMm.length - 1, 1));
   }
 }

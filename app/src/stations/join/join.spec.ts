@@ -1,8 +1,8 @@
 import { TestBed } from '@angular/core/testing';
-import { provideZonelessChangeDetection } from '@angular/core';
 import { provideRouter } from '@angular/router';
 import { endFor } from '@firm-line/core/ends';
 import { PracticePage } from '../../practice/practice-page';
+import { APP_PROVIDERS } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
 import { JoinStation } from './join-station';
 
@@ -25,11 +25,11 @@ describe('Join', () => {
   test('an end that seals is one tap: flare, nut, wrench and the card go with it', async () => {
     const at = await station(JoinStation, 'j2');
     await at.click(row(at, 'line-r1-a'));
-    const port = at.store.plan()!.parts[0]!.ports[1]!;
+    const port = at.store.plan().parts[0]!.ports[1]!;
     const [best] = endFor(port.fitting!.half, 4.7625);
-    const before = at.store.view()!.lines.find((v) => v.line.id === 'line-r1')!;
+    const before = at.store.view().lines.find((v) => v.line.id === 'line-r1')!;
     await at.click([...at.root.querySelectorAll<HTMLElement>('[aria-label="Ends that seal here"] button')].find((b) => b.textContent!.trim() === 'Use it')!);
-    const after = at.store.view()!.lines.find((v) => v.line.id === 'line-r1')!;
+    const after = at.store.view().lines.find((v) => v.line.id === 'line-r1')!;
     expect(after.line.ends.a).toMatchObject({ nutId: best!.nutId, flare: 'bubble', adapters: [] });
     expect(at.texts('[data-test=verdict]')).toEqual(['Seals']);
     expect(at.root.textContent).toContain('M10x1 nut, 11 mm wrench');
@@ -45,7 +45,7 @@ describe('Join', () => {
     await at.type(pitch!, '24 tpi');
     expect(at.texts('fl-gauge li').join(' ')).toMatch(/3\/8-24 UNF ?100 %.*Looks like M9x1, M10x1/);
     await at.click(at.one('fl-gauge li button'));
-    expect(at.store.plan()!.parts[0]!.ports[1]!.fitting).toMatchObject({
+    expect(at.store.plan().parts[0]!.ports[1]!.fitting).toMatchObject({
       half: { thread: '3/8-24 UNF' },
       how: 'measured',
       readings: { diameterMm: 8.5 },
@@ -63,7 +63,7 @@ describe('Join', () => {
     await at.choose(at.one<HTMLSelectElement>('#seat-taper'), 'parallel');
     expect(at.texts('fl-seat-finder li button')).toEqual(['45° inverted flare seat']);
     await at.click(at.one('fl-seat-finder li button'));
-    expect(at.store.plan()!.parts[0]!.ports[1]!.fitting!.half).toMatchObject({ seat: 'inverted-flare-45' });
+    expect(at.store.plan().parts[0]!.ports[1]!.fitting!.half).toMatchObject({ seat: 'inverted-flare-45' });
     await at.type(at.one<HTMLInputElement>('#seat-cone'), '123');
     expect(at.texts('fl-seat-finder .fault')[0]).toMatch(/not an angle between 0 and 90/);
   });
@@ -73,7 +73,7 @@ describe('Join', () => {
     const field = at.one<HTMLInputElement>('#joint-torque');
     await at.type(field, '168 N');
     expect(at.texts('fl-joint-work-form .fault')[0]).toMatch(/Newtons are a force. Is it 168 N·m/);
-    expect(at.store.plan()!.lines[3]!.ends.a.joint.torqueNm).toBeNull();
+    expect(at.store.plan().lines[3]!.ends.a.joint.torqueNm).toBeNull();
     await at.type(field, '168 Nm');
     expect(field.value).toBe('168 N·m (123.9 lbf·ft)');
     expect(at.store.snags().filter((s) => s.rule === 'torque-unlikely')).toHaveLength(1);
@@ -87,7 +87,7 @@ describe('Join', () => {
     expect(at.texts('fl-own-adapters .fault')[0]).toMatch(/Give it a name/);
     at.one<HTMLInputElement>('#own-name').value = 'Turned from bar';
     await at.click(at.button('Add it'));
-    const own = at.store.plan()!.bench.adapters[0]!;
+    const own = at.store.plan().bench.adapters[0]!;
     expect(own).toMatchObject({ name: 'Turned from bar', family: 'own' });
     at.store.apply({ edit: 'changeEnd', with: { id: 'line-r1', end: 'a', patch: { adapters: [own.id] } } });
     await at.settle();
@@ -98,7 +98,7 @@ describe('Join', () => {
 
 describe('Practice', () => {
   test('an answer is scored with its reason, and the next question begins clean', async () => {
-    TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection(), provideRouter([])] });
+    TestBed.configureTestingModule({ providers: [...APP_PROVIDERS, provideRouter([])] });
     const fixture = TestBed.createComponent(PracticePage);
     await fixture.whenStable();
     const root = fixture.nativeElement as HTMLElement;

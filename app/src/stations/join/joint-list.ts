@@ -4,7 +4,7 @@ import type { LineView } from '@firm-line/core/plan';
 import type { Level } from '@firm-line/core/snags';
 import type { MateVerdict } from '@firm-line/core/threads';
 import { LevelSign } from '../../kit/level-sign';
-import { PlanStore } from '../../plan/plan-store';
+import { PlanStore } from '../../session/plan-store';
 
 export const VERDICT_WORDS: Record<MateVerdict, string> = {
   seals: 'Seals',
@@ -62,7 +62,7 @@ export class JointList {
   protected readonly rows = computed(() => {
     const levels = new Map<string, Level>();
     for (const snag of this.store.snags()) if (snag.station === 'join' && !levels.has(snag.where)) levels.set(snag.where, snag.level);
-    return (this.store.view()?.lines ?? []).flatMap((line) => (['a', 'b'] as const).map((end) => this.row(line, end, levels)));
+    return this.store.view().lines.flatMap((line) => (['a', 'b'] as const).map((end) => this.row(line, end, levels)));
   }); // prettier-ignore
 
   private row(line: LineView, end: 'a' | 'b', levels: ReadonlyMap<string, Level>) {

@@ -4,8 +4,8 @@ import { figure } from '@firm-line/core/fault';
 import { adaptersOf, jointsAt, type JointView } from '@firm-line/core/joints';
 import { adapterOf, type LineView } from '@firm-line/core/plan';
 import { END_NAMES, FLARES, nutById, SEAT_NAMES } from '@firm-line/core/stock';
-import { SnagRow } from '../../kit/snag-row';
-import { PlanStore } from '../../plan/plan-store';
+import { SnagRow } from '../../shared/snag-row';
+import { PlanStore } from '../../session/plan-store';
 import { JointSection } from './joint-section';
 import { OwnAdapters } from './own-adapters';
 import { VERDICT_WORDS } from './joint-list';
@@ -103,7 +103,7 @@ export class JointPanel {
   });
   protected readonly snags = computed(() => {
     const where = `${this.line().line.name}, end ${this.end().toUpperCase()}`;
-    return this.store.snags().filter((snag) => snag.station === 'join' && snag.where === where && !SAID.has(snag.rule));
+    return this.store.laidOutSnags().filter((snag) => snag.station === 'join' && snag.where === where && !SAID.has(snag.rule));
   });
   /** Each end of the line, as it turns while it is tightened. */
   protected readonly order = computed(() => {
@@ -116,12 +116,12 @@ export class JointPanel {
     const half = this.line().ports[this.end()]?.port.fitting?.half;
     if (!half) return [];
     const now = this.line().line.ends[this.end()];
-    return endFor(half, this.line().tube.odMm, adaptersOf(this.store.plan()!.bench)).map((of) => ({
+    return endFor(half, this.line().tube.odMm, adaptersOf(this.store.plan().bench)).map((of) => ({
       of,
       key: `${of.nutId} ${of.chain.parts.join()}`,
       end: `${FLARES[of.flare].name}, ${nutById(of.nutId)!.name}`,
       over: of.chain.parts.length
-        ? `over ${of.chain.parts.map((id) => adapterOf(this.store.plan()!.bench, id)!.name).join(' and ')}, price ${(of.chain.costMinor / 100).toFixed(2)}`
+        ? `over ${of.chain.parts.map((id) => adapterOf(this.store.plan().bench, id)!.name).join(' and ')}, price ${(of.chain.costMinor / 100).toFixed(2)}`
         : 'directly',
       joints: of.chain.joints === 1 ? '1 joint' : `${of.chain.joints} joints`,
       now: of.nutId === now.nutId && of.chain.parts.join() === now.adapters.join(),

@@ -3,13 +3,14 @@ import { consumablesOf, guidanceFor } from '@firm-line/core/ends';
 import { jointsAt } from '@firm-line/core/joints';
 import type { JointWork, LineView } from '@firm-line/core/plan';
 import { formatTorque, parseTorque } from '@firm-line/core/units';
-import { LengthField } from '../../kit/length-field';
-import { PlanStore } from '../../plan/plan-store';
+import { LengthField } from '../../kit/fields/length-field';
+import { PlanStore } from '../../session/plan-store';
+import { SelectField } from '../../kit/fields/select-field';
 
 /** How the joint is made and in what state it is: sealant, washers, openings, torque and by whose word. */
 @Component({
   selector: 'fl-joint-work-form',
-  imports: [LengthField],
+  imports: [SelectField, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -23,11 +24,11 @@ import { PlanStore } from '../../plan/plan-store';
     <div class="mt-2 grid grid-cols-2 items-end gap-3">
       <div>
         <label class="label block" for="joint-torque">Torque, by the maker's sheet</label>
-        <input id="joint-torque" class="field-mono w-full" autocomplete="off" placeholder="17 N·m" [value]="torque()" [attr.aria-invalid]="fault() ? true : null" (change)="setTorque($any($event.target))" />
+        <input #field id="joint-torque" class="field-mono w-full" autocomplete="off" placeholder="17 N·m" [value]="torque()" [attr.aria-invalid]="fault() ? true : null" (change)="setTorque(field)" />
       </div>
       <div>
         <label class="label block" for="joint-source">Which sheet</label>
-        <input id="joint-source" class="field w-full" autocomplete="off" maxlength="200" [value]="work().torqueSource" (change)="change({ torqueSource: $any($event.target).value.trim() })" />
+        <input #field2 id="joint-source" class="field w-full" autocomplete="off" maxlength="200" [value]="work().torqueSource" (change)="change({ torqueSource: field2.value.trim() })" />
       </div>
       @if (work().torqueNm !== null && !work().torqueSource && !fault()) {
         <p class="col-span-2 text-sm">Write whose sheet says so: a torque without one is a guess.</p>
@@ -35,30 +36,9 @@ import { PlanStore } from '../../plan/plan-store';
       @if (fault(); as text) {
         <p class="fault col-span-2" role="alert">{{ text }}</p>
       }
-      <div>
-        <label class="label block" for="joint-washers">Washers</label>
-        <select id="joint-washers" class="field w-full" (change)="change({ washers: $any($event.target).value })">
-          <option value="none" [selected]="work().washers === 'none'">none set down</option>
-          <option value="new" [selected]="work().washers === 'new'">new</option>
-          <option value="used" [selected]="work().washers === 'used'">used before</option>
-        </select>
-      </div>
-      <div>
-        <label class="label block" for="joint-sealant">Sealant</label>
-        <select id="joint-sealant" class="field w-full" (change)="change({ sealant: $any($event.target).value })">
-          <option value="none" [selected]="work().sealant === 'none'">none</option>
-          <option value="paste" [selected]="work().sealant === 'paste'">paste</option>
-          <option value="tape" [selected]="work().sealant === 'tape'">tape</option>
-        </select>
-      </div>
-      <div>
-        <label class="label block" for="joint-made">Made as</label>
-        <select id="joint-made" class="field w-full" (change)="change({ made: $any($event.target).value })">
-          <option value="flared" [selected]="work().made === 'flared'">flared</option>
-          <option value="compression" [selected]="work().made === 'compression'">compression</option>
-          <option value="rubber-hose" [selected]="work().made === 'rubber-hose'">rubber hose and clips</option>
-        </select>
-      </div>
+      <fl-select-field field="joint-washers" label="Washers" [options]="washers" [value]="work().washers" (changed)="change({ washers: $event })" />
+      <fl-select-field field="joint-sealant" label="Sealant" [options]="sealants" [value]="work().sealant" (changed)="change({ sealant: $event })" />
+      <fl-select-field field="joint-made" label="Made as" [options]="makes" [value]="work().made" (changed)="change({ made: $event })" />
       @if (line().line.ends[end()].adapters.length) {
         <fl-length-field label="Adapters hold it off by" [valueMm]="line().line.ends[end()].standoffMm" [leastMm]="0" [mostMm]="1000" (changed)="setStandoff($event)" />
       }
@@ -68,6 +48,9 @@ import { PlanStore } from '../../plan/plan-store';
   `,
 }) // prettier-ignore
 export class JointWorkForm {
+  protected readonly washers = [['none', 'none set down'], ['new', 'new'], ['used', 'used before']] as const; // prettier-ignore
+  protected readonly sealants = [['none', 'none'], ['paste', 'paste'], ['tape', 'tape']] as const; // prettier-ignore
+  protected readonly makes = [['flared', 'flared'], ['compression', 'compression'], ['rubber-hose', 'rubber hose and clips']] as const; // prettier-ignore
   private readonly store = inject(PlanStore);
   readonly line = input.required<LineView>();
   readonly end = input.required<'a' | 'b'>();

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { freshId } from '@firm-line/core/plan';
 import { END_NAMES, SEAT_NAMES, type Adapter, type Half } from '@firm-line/core/stock';
-import { PlanStore } from '../../plan/plan-store';
+import { PlanStore } from '../../session/plan-store';
 import { HalfField } from './half-field';
 
 const words = (half: Half): string => `${half.thread} ${half.gender === 'male' ? END_NAMES[half.end] : SEAT_NAMES[half.seat]}`;
@@ -40,7 +40,7 @@ const words = (half: Half): string => `${half.thread} ${half.gender === 'male' ?
 }) // prettier-ignore
 export class OwnAdapters {
   private readonly store = inject(PlanStore);
-  protected readonly own = computed(() => this.store.plan()?.bench.adapters ?? []);
+  protected readonly own = computed(() => this.store.plan().bench.adapters ?? []);
   protected readonly a = signal<Half>({ gender: 'male', thread: 'M10x1', end: 'bubble' });
   protected readonly b = signal<Half>({ gender: 'male', thread: '3/8-24 UNF', end: 'cone-37' });
   protected readonly fault = signal<string | null>(null);
@@ -49,7 +49,7 @@ export class OwnAdapters {
     return adapter.halves.map(words).join(' to ');
   }
   protected add(name: string): void {
-    const plan = this.store.plan()!;
+    const plan = this.store.plan();
     if (!name.trim()) return this.fault.set('Give it a name, so that you find it in the drawer.');
     this.fault.set(null);
     const made: Adapter = { id: freshId(plan, 'adapter'), name: name.trim(), family: 'own', halves: [this.a(), this.b()], material: 'steel', costMinor: 0 }; // prettier-ignore
@@ -57,7 +57,7 @@ export class OwnAdapters {
   }
   /** One that a line uses stays. */
   protected remove(id: string): void {
-    const user = this.store.plan()!.lines.find(({ ends }) => [...ends.a.adapters, ...ends.b.adapters].includes(id));
+    const user = this.store.plan().lines.find(({ ends }) => [...ends.a.adapters, ...ends.b.adapters].includes(id));
     if (user) return this.fault.set(`${user.name} uses it: take it out there first.`);
     this.store.apply({ edit: 'changeBench', with: { patch: { adapters: this.own().filter((adapter) => adapter.id !== id) } } });
   }

@@ -1,15 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Fitting, PortView } from '@firm-line/core/plan';
 import type { Half } from '@firm-line/core/stock';
-import { PlanStore } from '../../plan/plan-store';
+import { PlanStore } from '../../session/plan-store';
 import { Gauge, type Gauged } from './gauge';
 import { formOf, HalfField, halfWith } from './half-field';
 import { SeatFinder } from './seat-finder';
+import { SelectField } from '../../kit/fields/select-field';
 
 /** Which thread and seat a port has, how that is known, and the two ways to find out: by gauge and by looking. */
 @Component({
   selector: 'fl-port-panel',
-  imports: [Gauge, HalfField, SeatFinder],
+  imports: [SelectField, Gauge, HalfField, SeatFinder],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -17,14 +18,14 @@ import { SeatFinder } from './seat-finder';
     <p class="text-sm">{{ at().part.name }}, {{ at().port.name }}</p>
     <div class="mt-2 grid grid-cols-2 gap-3">
       <fl-half-field [half]="half()" (changed)="setHalf($event)" />
-      <div>
-        <label class="label block" for="port-how">PositionSource by</label>
-        <select id="port-how" class="field w-full" [disabled]="!half()" (change)="change({ how: $any($event.target).value })">
-          <option value="measured" [selected]="how() === 'measured'">measuring it</option>
-          <option value="sheet" [selected]="how() === 'sheet'">the part's sheet</option>
-          <option value="trusted" [selected]="how() === 'trusted'">trust</option>
-        </select>
-      </div>
+      <fl-select-field
+        [disabled]="!half()"
+        field="port-how"
+        label="Known by"
+        [options]="hows"
+        [value]="how()"
+        (changed)="change({ how: $event })"
+      />
     </div>
     @if (readings(); as words) {
       <p class="mt-1 text-sm text-ink-soft">{{ words }}</p>
@@ -42,6 +43,7 @@ import { SeatFinder } from './seat-finder';
   `,
 })
 export class PortPanel {
+  protected readonly hows = [['measured', 'measuring it'], ['sheet', "the part's sheet"], ['trusted', 'trust']] as const; // prettier-ignore
   private readonly store = inject(PlanStore);
   readonly at = input.required<PortView>();
   protected readonly half = computed(() => this.at().port.fitting?.half ?? null);

@@ -1,49 +1,51 @@
 import { ChangeDetectionStrategy, Component, computed, output, signal } from '@angular/core';
 import { seatFrom, type SeatAnswers } from '@firm-line/core/ends';
 import { SEAT_NAMES, type SeatForm } from '@firm-line/core/stock';
+import { SelectField } from '../../kit/fields/select-field';
 
 /** Questions whose answers leave one seat: what somebody sees who looks into the port with a light. */
 @Component({
   selector: 'fl-seat-finder',
+  imports: [SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
     <div class="grid grid-cols-2 gap-3">
-      <div>
-        <label class="label block" for="seat-bottom">Its bottom</label>
-        <select id="seat-bottom" class="field w-full" (change)="set({ bottom: $any($event.target).value || null })">
-          <option value="">not looked</option>
-          <option value="rises">rises toward the middle</option>
-          <option value="dips">dips toward the middle</option>
-          <option value="flat">flat or drilled through</option>
-        </select>
-      </div>
-      <div>
-        <label class="label block" for="seat-nut">The nut that was in it</label>
-        <select id="seat-nut" class="field w-full" (change)="set({ nut: $any($event.target).value || null })">
-          <option value="">not looked</option>
-          <option value="threaded-to-end">threaded to its end</option>
-          <option value="shoulder">a plain shoulder at its end</option>
-        </select>
-      </div>
+      <fl-select-field
+        field="seat-bottom"
+        label="Its bottom"
+        [options]="bottoms"
+        [value]="null"
+        none="not looked"
+        (changed)="set({ bottom: $event || null })"
+      />
+      <fl-select-field
+        field="seat-nut"
+        label="The nut that was in it"
+        [options]="nuts"
+        [value]="null"
+        none="not looked"
+        (changed)="set({ nut: $event || null })"
+      />
       <div>
         <label class="label block" for="seat-cone">Cone to the axis, °</label>
         <input
+          #field
           id="seat-cone"
           class="field-mono w-full"
           inputmode="decimal"
           autocomplete="off"
-          (change)="setCone($any($event.target).value)"
+          (change)="setCone(field.value)"
         />
       </div>
-      <div>
-        <label class="label block" for="seat-taper">Over ten turns</label>
-        <select id="seat-taper" class="field w-full" (change)="setTaper($any($event.target).value)">
-          <option value="">not measured</option>
-          <option value="yes">the thread grows</option>
-          <option value="no">it is parallel</option>
-        </select>
-      </div>
+      <fl-select-field
+        field="seat-taper"
+        label="Over ten turns"
+        [options]="tapers"
+        [value]="null"
+        none="not measured"
+        (changed)="setTaper($event)"
+      />
     </div>
     @if (fault(); as text) {
       <p class="fault">{{ text }}</p>
@@ -66,6 +68,9 @@ import { SEAT_NAMES, type SeatForm } from '@firm-line/core/stock';
   `,
 })
 export class SeatFinder {
+  protected readonly bottoms = [['rises', 'rises toward the middle'], ['dips', 'dips toward the middle'], ['flat', 'flat or drilled through']] as const; // prettier-ignore
+  protected readonly nuts = [['threaded-to-end', 'threaded to its end'], ['shoulder', 'a plain shoulder at its end']] as const; // prettier-ignore
+  protected readonly tapers = [['yes', 'the thread grows'], ['no', 'it is parallel']] as const; // prettier-ignore
   readonly picked = output<SeatForm>();
   protected readonly names = SEAT_NAMES;
   private readonly answers = signal<SeatAnswers>({ bottom: null, nut: null, coneDeg: null, taper: null });

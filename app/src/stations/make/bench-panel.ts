@@ -1,16 +1,28 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import { toolingOf, type BenchBender, type FlareTool, type LineView } from '@firm-line/core/plan';
+import {
+  BENCH,
+  BENDER,
+  FLARE_TOOL,
+  NUT_LENGTH,
+  toolingOf,
+  type BenchBender,
+  type FlareTool,
+  type LineView,
+} from '@firm-line/core/plan';
 import { FLARES, type FlareForm } from '@firm-line/core/stock';
 import { springback, type TestBend } from '@firm-line/core/tube';
-import { LengthField } from '../../kit/length-field';
-import { NumberField } from '../../kit/number-field';
-import { PlanStore } from '../../plan/plan-store';
+import { LengthField } from '../../kit/fields/length-field';
+import { NumberField } from '../../kit/fields/number-field';
+import { PlanStore } from '../../session/plan-store';
+import { SelectField } from '../../kit/fields/select-field';
+import { TextField } from '../../kit/fields/text-field';
+import { CheckField } from '../../kit/fields/check-field';
 
 /** The tools that the card of this line is made for: its bender with test bends, flaring tool, nuts and trim. */
 @Component({
   selector: 'fl-bench-panel',
-  imports: [LengthField, NumberField],
+  imports: [CheckField, TextField, SelectField, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <details class="card">
@@ -22,59 +34,56 @@ import { PlanStore } from '../../plan/plan-store';
           <h3 class="font-bold">Bender</h3>
           <p class="mb-2 text-sm text-ink-soft">Every line in this bender follows these figures.</p>
           <div class="grid grid-cols-2 gap-3">
-            <div class="col-span-2">
-              <label class="label block" for="bender-name">Name</label
-              ><input
-                id="bender-name"
-                class="field w-full"
-                [value]="bender().name"
-                (change)="set({ name: $any($event.target).value.trim() || bender().name })"
-              />
-            </div>
-            <div class="col-span-2">
-              <label class="label block" for="bender-kind">How it turns</label>
-              <select id="bender-kind" class="field w-full" (change)="set({ kind: $any($event.target).value })">
-                <option value="fixed" [selected]="bender().kind === 'fixed'">Stays put: the tube is turned</option>
-                <option value="hand" [selected]="bender().kind === 'hand'">Hand bender: it is turned round the tube</option>
-              </select>
-            </div>
+            <fl-text-field
+              class="col-span-2"
+              field="bender-name"
+              label="Name"
+              [limits]="limits.name"
+              [value]="bender().name"
+              (changed)="set({ name: $event })"
+            />
+            <fl-select-field
+              class="col-span-2"
+              field="bender-kind"
+              label="How it turns"
+              [options]="kinds"
+              [value]="bender().kind"
+              (changed)="set({ kind: $event })"
+            />
             <fl-length-field
               label="Die radius, centre line"
               [valueMm]="bender().dieRadiusMm"
-              [leastMm]="1"
-              [mostMm]="1000"
+              [limits]="limits.dieRadiusMm"
               [digits]="2"
               (changed)="set({ dieRadiusMm: $event })"
             />
             <fl-length-field
               label="Die mark to tangent"
               [valueMm]="bender().referenceMm"
-              [leastMm]="-500"
-              [mostMm]="500"
+              [limits]="limits.referenceMm"
               [digits]="2"
               (changed)="set({ referenceMm: $event })"
             />
             <fl-length-field
               label="Least straight between bends"
               [valueMm]="bender().leastFeedMm"
-              [leastMm]="0"
-              [mostMm]="1000"
+              [limits]="limits.leastFeedMm"
               (changed)="set({ leastFeedMm: $event })"
             />
             <fl-length-field
               label="Straight the shoe needs"
               [valueMm]="bender().shoeMm"
-              [leastMm]="0"
-              [mostMm]="1000"
+              [limits]="limits.shoeMm"
               (changed)="set({ shoeMm: $event })"
             />
-            <div class="col-span-2">
-              <label class="label block" for="bender-clamp">The clamp holds the side of</label>
-              <select id="bender-clamp" class="field w-full" (change)="set({ clampSide: $any($event.target).value })">
-                <option value="a" [selected]="bender().clampSide === 'a'">End A: the mark lies before the bend</option>
-                <option value="b" [selected]="bender().clampSide === 'b'">End B: the mark lies behind the bend</option>
-              </select>
-            </div>
+            <fl-select-field
+              class="col-span-2"
+              field="bender-clamp"
+              label="The clamp holds the side of"
+              [options]="clampSides"
+              [value]="bender().clampSide"
+              (changed)="set({ clampSide: $event })"
+            />
           </div>
         </section>
         <section aria-label="Test bends">
@@ -133,37 +142,29 @@ import { PlanStore } from '../../plan/plan-store';
                 <fl-length-field
                   [label]="end.flareName + ': clamp grips'"
                   [valueMm]="end.clampMm"
-                  [leastMm]="0"
-                  [mostMm]="200"
+                  [limits]="flareLimits.clampMm"
                   (changed)="setFlare(end.flare, { clampMm: $event })"
                 />
                 <fl-length-field
                   [label]="end.flareName + ': tube used'"
                   [valueMm]="end.flareExtraMm"
-                  [leastMm]="0"
-                  [mostMm]="50"
+                  [limits]="flareLimits.flareExtraMm"
                   (changed)="setFlare(end.flare, { flareExtraMm: $event })"
                 />
               }
               @if (end.key === 'a' || ends()[1].flare !== ends()[0].flare) {
-                <label class="col-span-2 flex min-h-12 items-center gap-3">
-                  <input
-                    type="checkbox"
-                    class="size-6 accent-fluid"
-                    [checked]="end.tool.owned"
-                    (change)="setFlare(end.flare, { owned: $any($event.target).checked })"
-                  />
-                  I have a tool for it
-                </label>
-                <label class="col-span-2 flex min-h-12 items-center gap-3">
-                  <input
-                    type="checkbox"
-                    class="size-6 accent-fluid"
-                    [checked]="end.tool.provenOn.includes(view().tube.material)"
-                    (change)="prove(end.flare, $any($event.target).checked)"
-                  />
-                  Test pieces in {{ view().tube.material }} have held
-                </label>
+                <fl-check-field
+                  class="col-span-2"
+                  label="I have a tool for it"
+                  [checked]="end.tool.owned"
+                  (changed)="setFlare(end.flare, { owned: $event })"
+                />
+                <fl-check-field
+                  class="col-span-2"
+                  [label]="'Test pieces in ' + view().tube.material + ' have held'"
+                  [checked]="end.tool.provenOn.includes(view().tube.material)"
+                  (changed)="prove(end.flare, $event)"
+                />
               }
               @if (end.key === 'a' || ends()[1].nutId !== ends()[0].nutId) {
                 <fl-length-field
@@ -171,7 +172,7 @@ import { PlanStore } from '../../plan/plan-store';
                   [label]="'Length of ' + end.nutName"
                   [valueMm]="end.nutLengthMm"
                   [leastMm]="1"
-                  [mostMm]="200"
+                  [limits]="nutLimits"
                   (changed)="setNut(end.nutId, $event)"
                 />
               }
@@ -179,9 +180,8 @@ import { PlanStore } from '../../plan/plan-store';
             <fl-length-field
               class="col-span-2"
               label="Trim left at B"
-              [valueMm]="store.plan()!.bench.trimMm"
-              [leastMm]="0"
-              [mostMm]="500"
+              [valueMm]="store.plan().bench.trimMm"
+              [limits]="benchLimits.trimMm"
               (changed)="store.apply({ edit: 'changeBench', with: { patch: { trimMm: $event } } })"
             />
           </div>
@@ -193,15 +193,27 @@ import { PlanStore } from '../../plan/plan-store';
 export class BenchPanel {
   protected readonly store = inject(PlanStore);
   readonly view = input.required<LineView>();
+  protected readonly limits = BENDER.fields;
+  protected readonly flareLimits = FLARE_TOOL.fields;
+  protected readonly nutLimits = NUT_LENGTH;
+  protected readonly benchLimits = BENCH.fields;
+  protected readonly kinds = [
+    ['fixed', 'Stays put: the tube is turned'],
+    ['hand', 'Hand bender: it is turned round the tube'],
+  ] as const;
+  protected readonly clampSides = [
+    ['a', 'End A: the mark lies before the bend'],
+    ['b', 'End B: the mark lies behind the bend'],
+  ] as const;
   protected readonly bender = computed(() => this.view().bender);
   protected readonly ends = computed(() => {
     const end = (which: 'a' | 'b') => {
       const of = this.view().line.ends[which];
       return {
         key: which,
-        ...toolingOf(of, this.store.plan()!.bench),
+        ...toolingOf(of, this.store.plan().bench),
         flare: of.flare,
-        tool: this.store.plan()!.bench.flares[of.flare],
+        tool: this.store.plan().bench.flares[of.flare],
         flareName: FLARES[of.flare].name,
         nutId: of.nutId,
         nutName: this.view().nuts[which].name,
@@ -228,7 +240,7 @@ export class BenchPanel {
     this.set({ testBends: this.bender().testBends.toSpliced(index, 1) });
   }
   protected setFlare(flare: FlareForm, patch: Partial<FlareTool>): void {
-    const flares = this.store.plan()!.bench.flares;
+    const flares = this.store.plan().bench.flares;
     this.store.apply({
       edit: 'changeBench',
       with: { patch: { flares: { ...flares, [flare]: { ...flares[flare], ...patch } } } },
@@ -237,13 +249,13 @@ export class BenchPanel {
   /** Whether test pieces of this flare have held in this line's tube. */
   protected prove(flare: FlareForm, held: boolean): void {
     const { material } = this.view().tube;
-    const others = this.store.plan()!.bench.flares[flare].provenOn.filter((one) => one !== material);
+    const others = this.store.plan().bench.flares[flare].provenOn.filter((one) => one !== material);
     this.setFlare(flare, { provenOn: held ? [...others, material] : others });
   }
   protected setNut(nutId: string, mm: number): void {
     this.store.apply({
       edit: 'changeBench',
-      with: { patch: { nutLengthMm: { ...this.store.plan()!.bench.nutLengthMm, [nutId]: mm } } },
+      with: { patch: { nutLengthMm: { ...this.store.plan().bench.nutLengthMm, [nutId]: mm } } },
     });
   }
 }

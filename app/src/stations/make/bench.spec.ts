@@ -31,7 +31,7 @@ describe('my bench', () => {
     const at = await station(MakeStation, 'b2');
     const before = at.store.plan();
     await at.type(field(at, 'Kept in test 1'), '40');
-    expect(at.texts('fl-bench-panel .fault')[0]).toMatch(/40 is too much: 32 is the most/);
+    expect(at.texts('fl-bench-panel .fault')[0]).toMatch(/40 cannot be used: 32 is the most/);
     expect(at.store.plan()).toBe(before);
   });
 
@@ -45,14 +45,14 @@ describe('my bench', () => {
 
   test('trim, die reference and clamp side move the figures of the card', async () => {
     const at = await station(MakeStation, 'b4');
-    const cut = (): number => at.store.view()!.lines[3]!.card!.stockCutMm;
-    const mark = (): number => at.store.view()!.lines[3]!.card!.bends[0]!.drawMarkMm;
+    const cut = (): number => at.store.view().lines[3]!.card!.stockCutMm;
+    const mark = (): number => at.store.view().lines[3]!.card!.bends[0]!.drawMarkMm;
     const [cutBefore, markBefore] = [cut(), mark()];
     await at.type(field(at, 'Trim left at B'), '35');
     expect(cut() - cutBefore).toBeCloseTo(15, 9);
     await at.type(field(at, 'Die mark to tangent'), '20');
     expect(mark() - markBefore).toBeCloseTo(-8, 9);
-    const bend = at.store.view()!.lines[3]!.card!.bends[0]!;
+    const bend = at.store.view().lines[3]!.card!.bends[0]!;
     await at.choose(at.one<HTMLSelectElement>('#bender-clamp'), 'End B');
     expect(mark()).toBeCloseTo(bend.markMm + bend.arcMm + 20, 9);
   });

@@ -4,11 +4,11 @@ import { figure } from '@firm-line/core/fault';
 import { cutSigmaMm } from '@firm-line/core/plan';
 import { FLARES, tubeLabel } from '@firm-line/core/stock';
 import { formatLength } from '@firm-line/core/units';
-import { SnagRow } from '../../kit/snag-row';
-import { Strip } from '../../kit/strip';
+import { SnagRow } from '../../shared/snag-row';
+import { Strip } from '../../shared/strip';
 import { TurnDial } from '../../kit/turn-dial';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
 import { Ribbon } from '../../shell/ribbon';
 import { BenchPanel } from './bench-panel';
 import { stepWords } from './step-words';
@@ -28,7 +28,7 @@ import { stepWords } from './step-words';
             <h2 class="mr-auto text-2xl font-bold">
               {{ view.line.name }} <span class="text-lg font-normal">{{ view.line.title }}</span>
             </h2>
-            <p class="hidden text-right text-sm print:block">{{ store.plan()!.name }}<br />card {{ view.digest }}</p>
+            <p class="hidden text-right text-sm print:block">{{ store.plan().name }}<br />card {{ view.digest }}</p>
             <button type="button" class="btn print:hidden" [disabled]="!view.card" (click)="print()">Print card</button>
           </div>
           @if (view.card; as card) {
@@ -134,12 +134,13 @@ import { stepWords } from './step-words';
                   [class.cursor-pointer]="!step.locked"
                 >
                   <input
+                    #field
                     type="checkbox"
                     class="size-7 shrink-0 accent-ok print:size-4"
                     [checked]="step.done"
                     [disabled]="step.locked"
                     [attr.data-step]="step.id"
-                    (change)="tick(step.id, $any($event.target).checked)"
+                    (change)="tick(step.id, field.checked)"
                   />
                   <span [class.font-bold]="step.next" [class.text-ink-soft]="step.locked"
                     >{{ step.text }}
@@ -179,7 +180,7 @@ export class MakeStation {
   });
   protected readonly cutNote = computed(() => {
     const view = this.selection.line()!;
-    const sigma = cutSigmaMm(view, this.store.plan()!.bench);
+    const sigma = cutSigmaMm(view);
     const trim = view.card!.trimMm ? `${this.mm(view.card!.cutMm)} and ${this.mm(view.card!.trimMm)} to trim` : 'no trim';
     return sigma === null ? trim : `±${this.mm(2 * sigma, 1)} (2σ), ${trim}`;
   });
@@ -192,7 +193,7 @@ export class MakeStation {
       : null;
   });
   protected readonly snags = computed(() =>
-    this.store.snags().filter((snag) => snag.place.kind === 'line' && snag.place.id === this.selection.line()!.line.id),
+    this.store.laidOutSnags().filter((snag) => snag.place.kind === 'line' && snag.place.id === this.selection.line()!.line.id),
   );
   protected readonly steps = computed(() => {
     const view = this.selection.line()!;

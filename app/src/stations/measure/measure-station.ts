@@ -1,9 +1,9 @@
 import type { ElementRef } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, viewChild } from '@angular/core';
 import type { Target } from '@firm-line/core/plan';
-import { FlatViews } from '../../kit/flat-views';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
+import { FlatViews } from '../../shared/flat-views';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
 import { PlaceDetail } from './place-detail';
 import { PlaceList } from './place-list';
 import { ThingDetail } from './thing-detail';
@@ -42,7 +42,10 @@ import { VehicleList } from './vehicle-list';
             </button>
           </div>
           @if (vehicle()) {
-            <fl-vehicle-list [(chosen)]="chosenThing" />
+            <fl-vehicle-list
+              [chosen]="selection.thing()?.id ?? null"
+              (picked)="selection.choose({ kind: 'thing', id: $event })"
+            />
           } @else {
             <fl-place-list (chosen)="show()" />
           }
@@ -50,8 +53,8 @@ import { VehicleList } from './vehicle-list';
         <div class="flex min-w-0 flex-col xl:grid xl:grid-cols-[minmax(0,1fr)_24rem]">
           <section #detail class="card m-4 self-start p-5 max-xl:self-stretch" aria-label="The chosen place">
             @if (vehicle()) {
-              @if (thing(); as one) {
-                <fl-thing-detail [thing]="one" (removed)="chosenThing.set(null)" />
+              @if (selection.thing(); as one) {
+                <fl-thing-detail [thing]="one" />
               } @else {
                 <h2 class="text-2xl font-bold">Nothing on the vehicle yet</h2>
                 <p class="mt-2 max-w-prose">Add rails, axles, exhaust and whatever lines must keep from, beside this.</p>
@@ -94,14 +97,8 @@ export class MeasureStation {
   });
 
   /** Whether the vehicle's things are looked at, in place of places and ports. */
-  protected readonly vehicle = signal(false);
-  protected readonly chosenThing = signal<string | null>(null);
-  protected readonly thing = computed(() => {
-    const things = this.store.plan()?.things ?? [];
-    return things.find(({ id }) => id === this.chosenThing()) ?? things[0] ?? null;
-  });
-
-  protected readonly thingId = computed(() => (this.vehicle() ? (this.thing()?.id ?? null) : null));
+  protected readonly vehicle = linkedSignal(() => ['thing', 'gate'].includes(this.selection.ref()?.kind ?? ''));
+  protected readonly thingId = computed(() => (this.vehicle() ? (this.selection.thing()?.id ?? null) : null));
 
   protected pick(target: Target): void {
     this.vehicle.set(false);

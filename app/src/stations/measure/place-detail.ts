@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { figure } from '@firm-line/core/fault';
 import {
   newPort,
+  PART,
   PART_KINDS,
   PART_SPECS,
   PORT_ROLES,
@@ -13,12 +14,14 @@ import {
 } from '@firm-line/core/plan';
 import { formatDirection, formatLength, parseDirection } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
-import { LengthField } from '../../kit/length-field';
-import { NumberField } from '../../kit/number-field';
-import { SnagRow } from '../../kit/snag-row';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
+import { LengthField } from '../../kit/fields/length-field';
+import { NumberField } from '../../kit/fields/number-field';
+import { SnagRow } from '../../shared/snag-row';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
 import { TapeTable } from './tape-table';
+import { SelectField } from '../../kit/fields/select-field';
+import { TextField } from '../../kit/fields/text-field';
 
 const HOWS: readonly { how: PositionSource['how']; name: string }[] = [
   { how: 'guessed', name: 'Guess' },
@@ -35,7 +38,7 @@ const AXES = [
 /** One point or port: what it is, where it is, how that is known and how sure. */
 @Component({
   selector: 'fl-place-detail',
-  imports: [LengthField, NumberField, TapeTable, SnagRow],
+  imports: [TextField, SelectField, LengthField, NumberField, TapeTable, SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (found(); as place) {
@@ -104,35 +107,32 @@ const AXES = [
       }
       <section class="mt-5 border-t border-rule pt-3" [attr.aria-label]="place.port ? 'The port' : 'The point'">
         <div class="flex flex-wrap items-end gap-3">
-          <div class="min-w-40 flex-1">
-            <label class="label block" for="place-name">Name of the {{ place.port ? 'port' : 'point' }}</label
-            ><input
-              id="place-name"
-              class="field w-full font-semibold"
-              maxlength="80"
-              autocomplete="off"
-              [value]="place.name"
-              (change)="rename($any($event.target))"
-            />
-          </div>
+          <fl-text-field
+            class="min-w-40 flex-1"
+            field="place-name"
+            [label]="'Name of the ' + (place.port ? 'port' : 'point')"
+            [limits]="fields.name"
+            [value]="place.name"
+            (changed)="rename($event)"
+          />
           @if (place.port; as port) {
-            <div>
-              <label class="label block" for="port-role">Role</label>
-              <select id="port-role" class="field" (change)="patchPort({ role: $any($event.target).value })">
-                @for (role of roles; track role) {
-                  <option [value]="role" [selected]="role === port.role">{{ role }}</option>
-                }
-              </select>
-            </div>
+            <fl-select-field
+              field="port-role"
+              label="Role"
+              [options]="roleChoices"
+              [value]="port.role"
+              (changed)="patchPort({ role: $event })"
+            />
             <div class="w-36">
               <label class="label block" for="port-way">Tube leaves it going</label
               ><input
+                #field2
                 id="port-way"
                 class="field w-full"
                 autocomplete="off"
                 [value]="way()"
                 [attr.aria-invalid]="wayFault() ? true : null"
-                (change)="turn($any($event.target))"
+                (change)="turn(field2)"
               />
             </div>
           }
@@ -146,28 +146,25 @@ const AXES = [
         <section class="mt-5 border-t border-rule pt-3" aria-label="The part">
           <h3 class="font-bold">The part it belongs to</h3>
           <div class="mt-2 flex flex-wrap items-end gap-3">
-            <div class="min-w-40 flex-1">
-              <label class="label block" for="part-name">Name</label
-              ><input
-                id="part-name"
-                class="field w-full"
-                maxlength="80"
-                autocomplete="off"
-                [value]="part.name"
-                (change)="patchPart({ name: $any($event.target).value.trim() || part.name })"
-              />
-            </div>
-            <div>
-              <label class="label block" for="part-kind">Kind</label>
-              <select id="part-kind" class="field" (change)="patchPart({ kind: $any($event.target).value })">
-                @for (kind of kinds; track kind) {
-                  <option [value]="kind" [selected]="kind === part.kind">{{ specs[kind].name }}</option>
-                }
-              </select>
-            </div>
+            <fl-text-field
+              class="min-w-40 flex-1"
+              field="part-name"
+              label="Name"
+              [limits]="fields.name"
+              [value]="part.name"
+              (changed)="patchPart({ name: $event })"
+            />
+            <fl-select-field
+              field="part-kind"
+              label="Kind"
+              [options]="kindChoices"
+              [value]="part.kind"
+              (changed)="patchPart({ kind: $event })"
+            />
             <fl-number-field
               class="w-32"
               label="Fluid in it, mL"
+              [limits]="fields.cavityMl"
               [value]="part.cavityMl"
               (changed)="patchPart({ cavityMl: $event })"
             />
@@ -187,9 +184,9 @@ export class PlaceDetail {
   readonly target = input.required<Target>();
   protected readonly hows = HOWS;
   protected readonly axes = AXES;
-  protected readonly roles = PORT_ROLES;
-  protected readonly kinds = PART_KINDS;
-  protected readonly specs = PART_SPECS;
+  protected readonly fields = PART.fields;
+  protected readonly roleChoices = PORT_ROLES.map((role) => [role, role] as const);
+  protected readonly kindChoices = PART_KINDS.map((kind) => [kind, PART_SPECS[kind].name] as const);
   protected readonly wayFault = signal<string | null>(null);
 
   protected readonly found = computed(() => {
@@ -204,7 +201,7 @@ export class PlaceDetail {
   });
   protected readonly way = computed(() => formatDirection(this.found()?.port?.direction ?? [1, 0, 0]));
   protected readonly snags = computed(() =>
-    this.store.snags().filter((snag) => snag.place.kind === this.target().kind && snag.place.id === this.target().id),
+    this.store.laidOutSnags().filter((snag) => snag.place.kind === this.target().kind && snag.place.id === this.target().id),
   );
 
   protected setKnown(patch: Partial<PositionSource>): void {
@@ -219,9 +216,7 @@ export class PlaceDetail {
   protected setAxis(field: 'atMm' | 'sigmaMm', axis: number, mm: number): void {
     this.setKnown({ [field]: this.found()!.known[field].map((v, i) => (i === axis ? mm : v)) as unknown as Vec3 });
   }
-  protected rename(field: HTMLInputElement): void {
-    const name = field.value.trim();
-    if (!name) return void (field.value = this.found()!.name);
+  protected rename(name: string): void {
     this.apply(
       this.found()!.port
         ? { edit: 'changePort', with: { id: this.target().id, patch: { name } } }
@@ -242,7 +237,7 @@ export class PlaceDetail {
     this.apply({ edit: 'changePart', with: { id: this.found()!.part!.id, patch } });
   }
   protected addPort(): void {
-    const port = newPort(this.store.plan()!);
+    const port = newPort(this.store.plan());
     this.apply({ edit: 'addPort', with: { partId: this.found()!.part!.id, port } });
     this.selection.chooseTarget({ kind: 'port', id: port.id });
   }

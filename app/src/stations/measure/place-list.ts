@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import type { ResolvedPosition, Target } from '@firm-line/core/plan';
+import { newPort, type Part, type ResolvedPosition, type Target } from '@firm-line/core/plan';
 import { formatLength } from '@firm-line/core/units';
-import { AddPart } from '../../kit/add-part';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
+import { AddPart } from '../../shared/add-part';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
 import { newPoint } from './new-point';
 import { PlaceRow } from './place-row';
 
@@ -31,12 +31,22 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
       }
     </ul>
     <h2 class="h2 mt-5">Parts and ports</h2>
-    <fl-add-part (added)="choose({ kind: 'port', id: $event.ports[0]!.id })" />
+    <fl-add-part (added)="added($event)" />
     @for (part of parts(); track part.id) {
       <h3 class="mt-2 px-2 text-sm font-bold">{{ part.name }}</h3>
       <ul>
         @for (row of part.ports; track row.target.id) {
           <li class="pl-3"><fl-place-row [row]="row" (chosen)="choose($event)" /></li>
+        } @empty {
+          <li class="flex items-center gap-2 py-1 pl-3 text-sm">
+            <span class="flex-1 text-ink-soft">It has no port left.</span>
+            <button type="button" class="btn px-3" (click)="addPort(part.id)" [attr.aria-label]="'Add a port to ' + part.name">
+              Add a port
+            </button>
+            <button type="button" class="btn px-3" (click)="removePart(part.id)" [attr.aria-label]="'Delete ' + part.name">
+              Delete
+            </button>
+          </li>
         }
       </ul>
     } @empty {
@@ -59,7 +69,7 @@ export class PlaceList {
     return { sure: `${how === 'guessed' ? '△ ' : ''}${HOW[how]} ±${shown}`, open: how === 'guessed' };
   }
   protected readonly points = computed(() =>
-    [...(this.store.view()?.points.values() ?? [])].map(({ point, fixed }) => ({
+    [...this.store.view().points.values()].map(({ point, fixed }) => ({
       target: { kind: 'point', id: point.id } as const,
       name: point.name,
       ...this.sure(fixed, point.known.how),
@@ -81,8 +91,19 @@ export class PlaceList {
     this.selection.chooseTarget(target);
     this.chosen.emit(target);
   }
+  protected added(part: Part): void {
+    const [port] = part.ports;
+    if (port) this.choose({ kind: 'port', id: port.id });
+  }
+  protected addPort(partId: string): void {
+    const port = newPort(this.store.plan());
+    if (this.store.apply({ edit: 'addPort', with: { partId, port } })) this.choose({ kind: 'port', id: port.id });
+  }
+  protected removePart(id: string): void {
+    this.store.apply({ edit: 'removePart', with: { id } });
+  }
   protected addPoint(): void {
-    const point = newPoint(this.store.plan()!);
+    const point = newPoint(this.store.plan());
     this.store.apply({ edit: 'addPoint', with: { point } });
     this.choose({ kind: 'point', id: point.id });
   }

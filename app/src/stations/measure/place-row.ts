@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { Target } from '@firm-line/core/plan';
-import { Selection } from '../../plan/selection';
+import { Selection } from '../../session/selection';
 
 export interface PlaceRowView {
   readonly target: Target;

@@ -3,8 +3,8 @@ import { figure } from '@firm-line/core/fault';
 import type { ResolvedPosition, PositionSource, Target } from '@firm-line/core/plan';
 import { DEFAULT_TAPE_SIGMA_MM, type Tape } from '@firm-line/core/survey';
 import { formatLength } from '@firm-line/core/units';
-import { LengthField } from '../../kit/length-field';
-import { PlanStore } from '../../plan/plan-store';
+import { LengthField } from '../../kit/fields/length-field';
+import { PlanStore } from '../../session/plan-store';
 
 /** The tapes to one place, each with what it reads off the others, and the one to read again. */
 @Component({
@@ -30,9 +30,10 @@ import { PlanStore } from '../../plan/plan-store';
           <tr class="align-top" [class.bg-copper-pale]="tape.suspect" [attr.data-suspect]="tape.suspect ? '' : null">
             <td class="py-1 pr-2">
               <select
+                #list
                 class="field w-full min-w-0"
                 [attr.aria-label]="'Datum of tape ' + (i + 1)"
-                (change)="set(i, { from: $any($event.target).value })"
+                (change)="set(i, { from: list.value })"
               >
                 @for (datum of datums(); track datum.id) {
                   <option [value]="datum.id" [selected]="datum.id === tape.from">{{ datum.name }}</option>
@@ -81,7 +82,12 @@ import { PlanStore } from '../../plan/plan-store';
       <button type="button" class="btn" [disabled]="!datums().length" (click)="add()">Add tape</button>
       <label class="flex items-center gap-2 text-sm"
         >The place is
-        <select class="field" aria-label="Side of the datums' plane" (change)="changed.emit({ side: $any($event.target).value })">
+        <select
+          class="field"
+          aria-label="Side of the datums' plane"
+          #side
+          (change)="changed.emit({ side: side.value === 'below' ? 'below' : 'above' })"
+        >
           <option value="above" [selected]="known().side !== 'below'">above its datums</option>
           <option value="below" [selected]="known().side === 'below'">below its datums</option>
         </select>
@@ -98,7 +104,7 @@ export class TapeTable {
 
   /** Points that do not rest on this place themselves. */
   protected readonly datums = computed(() => {
-    const points = this.store.plan()?.points ?? [];
+    const points = this.store.plan().points ?? [];
     const rests = (id: string): boolean =>
       id === this.target().id || (points.find((p) => p.id === id)?.known.tapes ?? []).some((tape) => rests(tape.from));
     return points.filter((point) => !rests(point.id));
@@ -123,7 +129,7 @@ export class TapeTable {
   protected add(): void {
     const used = new Set(this.tapes().map((tape) => tape.from));
     const datum = this.datums().find((point) => !used.has(point.id)) ?? this.datums()[0]!;
-    const at = this.store.view()!.points.get(datum.id)!.fixed.atMm;
+    const at = this.store.view().points.get(datum.id)!.fixed.atMm;
     const guess = Math.hypot(...this.fixed().atMm.map((v, i) => v - at[i]!));
     this.changed.emit({
       tapes: [...this.tapes(), { from: datum.id, readMm: Math.max(1, Math.round(guess)), sigmaMm: DEFAULT_TAPE_SIGMA_MM }],

@@ -1,32 +1,35 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { NATURE_NAMES, NATURES, SECTIONS, type Shape, type Thing, type Travel } from '@firm-line/core/frame'; // prettier-ignore
-import { figureAt, withFigure } from '@firm-line/core/plan';
+import { figureAt, SHAPE, THING, TRAVEL, withFigure, type NumberLimits } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/vec';
-import { LengthField } from '../../kit/length-field';
-import { NumberField } from '../../kit/number-field';
-import { SnagRow } from '../../kit/snag-row';
-import { SelectField } from '../../kit/select-field';
-import { PlanStore } from '../../plan/plan-store';
+import { LengthField } from '../../kit/fields/length-field';
+import { NumberField } from '../../kit/fields/number-field';
+import { SnagRow } from '../../shared/snag-row';
+import { SelectField } from '../../kit/fields/select-field';
+import { PlanStore } from '../../session/plan-store';
+import { TextField } from '../../kit/fields/text-field';
+import { CheckField } from '../../kit/fields/check-field';
 
 const AXES = ['x, aft', 'y, right', 'z, up'] as const;
 const STILL: Travel = { heaveMm: [-60, 60], rollDeg: 0, lockDeg: 0, aboutMm: [0, 0, 0] };
 interface LengthRow {
   readonly label: string;
   readonly path: string;
-  readonly leastMm: number;
+  readonly limits: NumberLimits;
 }
+const { bar, pipe, wheel } = SHAPE.shapes;
 /** Lengths of a shape by their place in it. */
 const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
   bar: [
-    { label: 'Across, level', path: 'widthMm', leastMm: 1 },
-    { label: 'Across, upright', path: 'heightMm', leastMm: 1 },
-    { label: 'Wall', path: 'wallMm', leastMm: 0.1 },
+    { label: 'Across, level', path: 'widthMm', limits: bar.fields.widthMm },
+    { label: 'Across, upright', path: 'heightMm', limits: bar.fields.heightMm },
+    { label: 'Wall', path: 'wallMm', limits: bar.fields.wallMm },
   ],
   block: [],
-  pipe: [{ label: 'Diameter', path: 'diameterMm', leastMm: 1 }],
+  pipe: [{ label: 'Diameter', path: 'diameterMm', limits: pipe.fields.diameterMm }],
   wheel: [
-    { label: 'Radius', path: 'radiusMm', leastMm: 1 },
-    { label: 'Width', path: 'widthMm', leastMm: 1 },
+    { label: 'Radius', path: 'radiusMm', limits: wheel.fields.radiusMm },
+    { label: 'Width', path: 'widthMm', limits: wheel.fields.widthMm },
   ],
   mesh: [],
 };
@@ -34,7 +37,7 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
 /** A thing of the vehicle: what it is to a line, where it is, and how it moves. */
 @Component({
   selector: 'fl-thing-detail',
-  imports: [LengthField, NumberField, SnagRow, SelectField],
+  imports: [CheckField, TextField, LengthField, NumberField, SnagRow, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -46,33 +49,27 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
       <fl-snag-row class="mt-2" [snag]="snag" />
     }
     <div class="mt-2 grid gap-3 sm:grid-cols-2">
-      <div>
-        <label class="label block" for="thing-name">Name</label>
-        <input id="thing-name" class="field w-full" maxlength="80" [value]="thing().name" (change)="rename($any($event.target))" />
-      </div>
-      <fl-select-field field="thing-nature" label="To a line it is" [options]="natures" [value]="thing().nature" (changed)="change({ nature: $any($event) })" />
-      <fl-length-field label="Lines keep from it" [leastMm]="0" [valueMm]="thing().keepMm" (changed)="change({ keepMm: $event })" />
+      <fl-text-field field="thing-name" label="Name" [limits]="fields.name" [value]="thing().name" (changed)="change({ name: $event })" />
+      <fl-select-field field="thing-nature" label="To a line it is" [options]="natures" [value]="thing().nature" (changed)="change({ nature: $event })" />
+      <fl-length-field label="Lines keep from it" [limits]="fields.keepMm" [valueMm]="thing().keepMm" (changed)="change({ keepMm: $event })" />
       @if (thing().nature === 'hot') {
-        <fl-number-field label="Surface, °C" [most]="2000" [value]="thing().surfaceC ?? 0" (changed)="change({ surfaceC: $event })" />
+        <fl-number-field label="Surface, °C" [limits]="fields.surfaceC.of" [value]="thing().surfaceC ?? 0" (changed)="change({ surfaceC: $event })" />
       }
-      <label class="flex min-h-12 items-center gap-3 self-end">
-        <input type="checkbox" class="size-6 accent-fluid" [checked]="thing().holds" (change)="change({ holds: $any($event.target).checked })" />
-        Lines may be clipped to it
-      </label>
+      <fl-check-field class="self-end" label="Lines may be clipped to it" [checked]="thing().holds" (changed)="change({ holds: $event })" />
     </div>
     <h3 class="h2 mt-4">Where and how large</h3>
     @if (thing().shape.kind === 'bar') {
       <div class="mt-1 grid gap-3 sm:grid-cols-2">
-        <fl-select-field field="thing-section" label="Section" [options]="sections" [value]="$any(at('section'))" (changed)="put('section', $event)" />
-        @if (at('section') === 'channel') {
-          <fl-select-field field="thing-opens" label="Its open face looks" [options]="sides" [value]="$any(at('opens'))" (changed)="put('opens', $event)" />
+        <fl-select-field field="thing-section" label="Section" [options]="sections" [value]="text('section')" (changed)="put('section', $event)" />
+        @if (text('section') === 'channel') {
+          <fl-select-field field="thing-opens" label="Its open face looks" [options]="sides" [value]="text('opens')" (changed)="put('opens', $event)" />
         }
       </div>
     }
     @if (lengths().length) {
       <div class="mt-2 grid grid-cols-3 gap-3">
         @for (row of lengths(); track row.path) {
-          <fl-length-field [label]="row.label" [leastMm]="row.leastMm" [valueMm]="$any(at(row.path))" (changed)="put(row.path, $event)" />
+          <fl-length-field [label]="row.label" [limits]="row.limits" [valueMm]="mm(row.path)" (changed)="put(row.path, $event)" />
         }
       </div>
     }
@@ -91,16 +88,13 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
       <button type="button" class="btn mt-2" (click)="extend()">Add a station</button>
     }
     <h3 class="h2 mt-4">How it moves</h3>
-    <label class="flex min-h-12 items-center gap-3">
-      <input type="checkbox" class="size-6 accent-fluid" [checked]="thing().travel !== null" (change)="setMoving($any($event.target).checked)" />
-      It moves with an axle, a wheel or the steering
-    </label>
+    <fl-check-field label="It moves with an axle, a wheel or the steering" [checked]="thing().travel !== null" (changed)="setMoving($event)" />
     @if (thing().travel; as travel) {
       <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
         <fl-length-field label="Down, droop" [mostMm]="0" [leastMm]="-2000" [valueMm]="travel.heaveMm[0]" (changed)="move('heaveMm.0', $event)" />
         <fl-length-field label="Up, bump" [leastMm]="0" [mostMm]="2000" [valueMm]="travel.heaveMm[1]" (changed)="move('heaveMm.1', $event)" />
-        <fl-number-field label="Roll each way, °" [most]="45" [value]="travel.rollDeg" (changed)="move('rollDeg', $event)" />
-        <fl-number-field label="Lock each way, °" [most]="80" [value]="travel.lockDeg" (changed)="move('lockDeg', $event)" />
+        <fl-number-field label="Roll each way, °" [limits]="travelFields.rollDeg" [value]="travel.rollDeg" (changed)="move('rollDeg', $event)" />
+        <fl-number-field label="Lock each way, °" [limits]="travelFields.lockDeg" [value]="travel.lockDeg" (changed)="move('lockDeg', $event)" />
       </div>
       <div class="mt-2 grid grid-cols-[5.5rem_1fr_1fr_1fr_3rem] items-end gap-2">
         <span class="pb-3 text-sm">turns about</span>
@@ -114,14 +108,15 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
 export class ThingDetail {
   private readonly store = inject(PlanStore);
   readonly thing = input.required<Thing>();
-  readonly removed = output();
   protected readonly axes = AXES;
+  protected readonly fields = THING.fields;
+  protected readonly travelFields = TRAVEL.fields;
   protected readonly natures = NATURES.map((nature) => [nature, NATURE_NAMES[nature]] as const);
   protected readonly sections = SECTIONS.map((section) => [section, section] as const);
   protected readonly sides = [['left', 'left'], ['right', 'right']] as const; // prettier-ignore
   protected readonly lengths = computed(() => LENGTHS[this.thing().shape.kind]);
   protected readonly snags = computed(() =>
-    this.store.snags().filter(({ place }) => place.kind === 'thing' && place.id === this.thing().id),
+    this.store.laidOutSnags().filter(({ place }) => place.kind === 'thing' && place.id === this.thing().id),
   );
   protected readonly pathMm = computed((): readonly Vec3[] | null => {
     const { shape } = this.thing();
@@ -140,14 +135,14 @@ export class ThingDetail {
     return shape.kind === 'mesh' ? [{ name: 'moved by', path: 'atMm', index: 0, at: shape.atMm }] : [];
   });
 
-  protected at(path: string): unknown {
-    return figureAt(this.thing().shape, path);
+  protected text(path: string): string {
+    return String(figureAt(this.thing().shape, path));
+  }
+  protected mm(path: string): number {
+    return Number(figureAt(this.thing().shape, path));
   }
   protected change(patch: Partial<Thing>): void {
     this.store.apply({ edit: 'changeThing', with: { id: this.thing().id, patch } });
-  }
-  protected rename(field: HTMLInputElement): void {
-    this.change({ name: field.value.trim() || this.thing().name });
   }
   protected put(path: string, to: unknown): void {
     const { shape } = withFigure({ shape: this.thing().shape, open: [] }, `shape.${path}`, to);
@@ -174,6 +169,5 @@ export class ThingDetail {
   }
   protected remove(): void {
     this.store.apply({ edit: 'removeThing', with: { id: this.thing().id } });
-    this.removed.emit();
   }
 }

@@ -1,22 +1,24 @@
-import { ChangeDetectionStrategy, Component, computed, inject, model, signal } from '@angular/core';
-import { NATURE_NAMES, newThing, THING_KINDS, THING_SPECS, type Thing, type ThingKind } from '@firm-line/core/frame';
-import { freshId } from '@firm-line/core/plan';
-import { LengthField } from '../../kit/length-field';
-import { NumberField } from '../../kit/number-field';
-import { Meshes } from '../../plan/meshes';
-import { PlanStore } from '../../plan/plan-store';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { NATURE_NAMES, newThing, THING_KINDS, THING_SPECS, type Thing } from '@firm-line/core/frame';
+import { CLIP_SETTINGS, freshId, GATE } from '@firm-line/core/plan';
+import { LengthField } from '../../kit/fields/length-field';
+import { NumberField } from '../../kit/fields/number-field';
+import { Meshes } from '../../storage/meshes';
+import { PlanStore } from '../../session/plan-store';
+import { TextField } from '../../kit/fields/text-field';
+import { CheckField } from '../../kit/fields/check-field';
 
 const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
 
 /** What a line meets on the vehicle: rails, axles, exhaust, zones; the gates that close access; how lines are held. */
 @Component({
   selector: 'fl-vehicle-list',
-  imports: [LengthField, NumberField],
+  imports: [CheckField, TextField, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
     <h2 class="h2">On the vehicle</h2>
-    <form class="my-1 flex gap-2" (submit)="$event.preventDefault(); add($any(kind.value))">
+    <form class="my-1 flex gap-2" (submit)="$event.preventDefault(); add(kind.value)">
       <select #kind class="field min-w-0 flex-1" aria-label="Kind of thing">
         @for (one of kinds; track one) {
           <option [value]="one">{{ specs[one].name }}</option>
@@ -49,7 +51,7 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
             [class.bg-copper-pale]="thing.id === chosen()"
             [attr.aria-current]="thing.id === chosen() ? 'true' : null"
             [attr.data-thing]="thing.id"
-            (click)="chosen.set(thing.id)"
+            (click)="picked.emit(thing.id)"
           >
             <span class="flex-1">{{ thing.name }}</span><span class="text-sm text-ink">{{ thing.says }}</span>
           </button>
@@ -65,8 +67,8 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
     <p class="text-sm text-ink-soft">What closes access: bed on, dash in. A joint inside a closed gate must be done before.</p>
     @for (gate of gates(); track gate.id) {
       <div class="flex items-center gap-2 border-t border-rule py-1">
-        <input class="field min-w-0 flex-1" maxlength="80" [attr.aria-label]="'Name of gate ' + gate.name" [value]="gate.name" (change)="changeGate(gate.id, { name: $any($event.target).value.trim() || gate.name })" />
-        <label class="flex min-h-12 items-center gap-2"><input type="checkbox" class="size-6 accent-fluid" [checked]="gate.closed" (change)="changeGate(gate.id, { closed: $any($event.target).checked })" />closed</label>
+        <fl-text-field class="min-w-0 flex-1" [bare]="true" [field]="'gate-' + gate.id" [label]="'Name of gate ' + gate.name" [limits]="gateLimits.name" [value]="gate.name" (changed)="changeGate(gate.id, { name: $event })" />
+        <fl-check-field label="closed" [checked]="gate.closed" (changed)="changeGate(gate.id, { closed: $event })" />
         <button type="button" class="btn px-3" [attr.aria-label]="'Delete gate ' + gate.name" (click)="removeGate(gate.id)">×</button>
       </div>
       <details class="pb-2">
@@ -85,13 +87,13 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
       <h2 class="h2 mt-5">How lines are held</h2>
       <p class="text-sm text-ink-soft">Limits to begin with are common practice; what shakes this vehicle, you know best.</p>
       <div class="grid grid-cols-2 gap-2">
-        <fl-number-field label="Shakes the frame, Hz" [most]="1000" [value]="held.frameHz" (changed)="hold({ frameHz: $event })" />
-        <fl-number-field label="Near the engine, Hz" [most]="1000" [value]="held.engineHz" (changed)="hold({ engineHz: $event })" />
-        <fl-number-field label="Margin, times" [least]="1" [most]="10" [value]="held.margin" (changed)="hold({ margin: $event })" />
-        <fl-length-field label="Near is within" [leastMm]="0" [valueMm]="held.nearMm" (changed)="hold({ nearMm: $event })" />
-        <fl-length-field label="Span at most" [leastMm]="10" [valueMm]="held.maxSpanMm" (changed)="hold({ maxSpanMm: $event })" />
-        <fl-length-field label="End to first clip" [leastMm]="10" [valueMm]="held.endMm" (changed)="hold({ endMm: $event })" />
-        <fl-length-field label="A bracket reaches" [leastMm]="0" [valueMm]="held.reachMm" (changed)="hold({ reachMm: $event })" />
+        <fl-number-field label="Shakes the frame, Hz" [limits]="limits.frameHz"  [value]="held.frameHz" (changed)="hold({ frameHz: $event })" />
+        <fl-number-field label="Near the engine, Hz" [limits]="limits.engineHz"  [value]="held.engineHz" (changed)="hold({ engineHz: $event })" />
+        <fl-number-field label="Margin, times" [limits]="limits.margin"  [value]="held.margin" (changed)="hold({ margin: $event })" />
+        <fl-length-field label="Near is within" [limits]="limits.nearMm"  [valueMm]="held.nearMm" (changed)="hold({ nearMm: $event })" />
+        <fl-length-field label="Span at most" [limits]="limits.maxSpanMm"  [valueMm]="held.maxSpanMm" (changed)="hold({ maxSpanMm: $event })" />
+        <fl-length-field label="End to first clip" [limits]="limits.endMm"  [valueMm]="held.endMm" (changed)="hold({ endMm: $event })" />
+        <fl-length-field label="A bracket reaches" [limits]="limits.reachMm"  [valueMm]="held.reachMm" (changed)="hold({ reachMm: $event })" />
       </div>
     }
   `,
@@ -101,29 +103,33 @@ export class VehicleList {
   private readonly meshes = inject(Meshes);
   protected readonly reading = signal(false);
   protected readonly fault = signal<string | null>(null);
-  readonly chosen = model.required<string | null>();
+  readonly chosen = input.required<string | null>();
+  readonly picked = output<string>();
   protected readonly kinds = KINDS;
+  protected readonly limits = CLIP_SETTINGS.fields;
+  protected readonly gateLimits = GATE.fields;
   protected readonly specs = THING_SPECS;
   protected readonly sides = [
     { key: 'minMm', name: 'from' },
     { key: 'maxMm', name: 'to' },
   ] as const;
   protected readonly things = computed(() =>
-    (this.store.plan()?.things ?? []).map(({ id, name, nature, travel, holds }) => ({
+    this.store.plan().things.map(({ id, name, nature, travel, holds }) => ({
       id,
       name,
       says: nature === 'solid' ? (holds ? 'holds clips' : 'solid') : `${NATURE_NAMES[nature]}${travel ? ', travels' : ''}`,
     })),
   );
-  protected readonly gates = computed(() => this.store.plan()?.gates ?? []);
-  protected readonly holding = computed(() => this.store.plan()?.holding ?? null);
+  protected readonly gates = computed(() => this.store.plan().gates);
+  protected readonly holding = computed(() => this.store.plan().holding ?? null);
 
-  protected add(kind: Exclude<ThingKind, 'mesh'>): void {
-    const plan = this.store.plan()!;
+  protected add(text: string): void {
+    const kind = KINDS.find((one) => one === text)!;
+    const plan = this.store.plan();
     const same = plan.things.filter((thing) => thing.kind === kind).length;
     const { name } = THING_SPECS[kind];
     const thing = newThing(freshId(plan, 'thing'), same ? `${name} ${same + 1}` : name, kind);
-    if (this.store.apply({ edit: 'addThing', with: { thing } })) this.chosen.set(thing.id);
+    if (this.store.apply({ edit: 'addThing', with: { thing } })) this.picked.emit(thing.id);
   }
   /** Reads a mesh in the background and sets it down; a file that cannot be taken changes nothing. */
   protected async bring(event: Event, scale: number): Promise<void> {
@@ -135,7 +141,7 @@ export class VehicleList {
     this.reading.set(true);
     try {
       const { digest } = await this.meshes.import(file);
-      const plan = this.store.plan()!;
+      const plan = this.store.plan();
       const { nature, keepMm, holds } = THING_SPECS.mesh;
       const thing: Thing = {
         id: freshId(plan, 'thing'),
@@ -148,7 +154,7 @@ export class VehicleList {
         surfaceC: null,
         travel: null,
       };
-      if (this.store.apply({ edit: 'addThing', with: { thing } })) this.chosen.set(thing.id);
+      if (this.store.apply({ edit: 'addThing', with: { thing } })) this.picked.emit(thing.id);
     } catch (error) {
       this.fault.set((error as Error).message);
     } finally {
@@ -156,7 +162,7 @@ export class VehicleList {
     }
   }
   protected addGate(): void {
-    const plan = this.store.plan()!;
+    const plan = this.store.plan();
     const gate = {
       id: freshId(plan, 'gate'),
       name: 'Bed on',

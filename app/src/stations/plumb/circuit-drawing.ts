@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
 import type { Level } from '@firm-line/core/snags';
 import { LevelSign } from '../../kit/level-sign';
-import { PlanStore } from '../../plan/plan-store';
-import { CircuitLayout, type Laid, type Px } from '../../workers/circuit-layout';
+import { PlanStore } from '../../session/plan-store';
+import { CircuitLayout, type Laid, type Px } from '../../worker/circuit-layout';
 import { BOX_PX, circuitGraph, drawnPorts } from './circuit-graph';
 import { PICTOGRAMS } from './pictograms';
 
@@ -124,7 +124,7 @@ export class CircuitDrawing {
   protected readonly fault = signal<string | null>(null);
   protected readonly boxPx = BOX_PX;
   /** What the layout depends on, so that an edit of a corner does not lay out anew. */
-  private readonly graph = computed(() => circuitGraph(this.store.view()!), {
+  private readonly graph = computed(() => circuitGraph(this.store.view()), {
     equal: (a, b) => JSON.stringify(a) === JSON.stringify(b),
   });
 
@@ -146,7 +146,7 @@ export class CircuitDrawing {
 
   /** The worst level of what is said about a part, its ports and the ends of lines there. */
   private readonly levels = computed(() => {
-    const view = this.store.view()!;
+    const view = this.store.view();
     const worst = new Map<string, Level>();
     const note = (partId: string | undefined, level: Level): void => {
       if (partId && (!worst.has(partId) || RANK[level] > RANK[worst.get(partId)!])) worst.set(partId, level);
@@ -162,7 +162,7 @@ export class CircuitDrawing {
   });
 
   protected readonly drawing = computed(() => {
-    const [laid, view] = [this.laid(), this.store.view()!];
+    const [laid, view] = [this.laid(), this.store.view()];
     if (!laid) return null;
     const joined = new Set(view.plan.lines.flatMap((line) => [line.ends.a.portId, line.ends.b.portId]));
     const size = (px: number): number => px + 2 * MARGIN;

@@ -1,5 +1,5 @@
 import { makesPressure, type Part, type PlanView, type Port } from '@firm-line/core/plan';
-import type { BoxToLay, WireToLay } from '../../workers/circuit-layout';
+import type { BoxToLay, WireToLay } from '../../worker/circuit-layout';
 
 const ROW_PX = 22;
 const HEAD_PX = 40;

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { figuresOf, makesPressure, PART_FIGURES, type Part, type PartFigure } from '@firm-line/core/plan';
-import { MaybeField } from '../../kit/maybe-field';
-import { PlanStore } from '../../plan/plan-store';
+import { MaybeField } from '../../kit/fields/maybe-field';
+import { PlanStore } from '../../session/plan-store';
+import { SelectField } from '../../kit/fields/select-field';
 
 /** What a part's sheet says of it: rating, fluid level, free play, residual pressure, the fluid its seals are made for. */
 @Component({
   selector: 'fl-part-figures-form',
-  imports: [MaybeField],
+  imports: [SelectField, MaybeField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -32,21 +33,21 @@ import { PlanStore } from '../../plan/plan-store';
             (changed)="setResidual(outlet.id, $event)"
           />
         }
-        <div>
-          <label class="label block" for="part-family">Seals made for</label>
-          <select id="part-family" class="field w-full" (change)="setFamily($any($event.target).value)">
-            <option value="" [selected]="!part().family">not known</option>
-            <option value="glycol" [selected]="part().family === 'glycol'">glycol (DOT 3, 4, 5.1)</option>
-            <option value="silicone" [selected]="part().family === 'silicone'">silicone (DOT 5)</option>
-            <option value="mineral" [selected]="part().family === 'mineral'">mineral oil</option>
-          </select>
-        </div>
+        <fl-select-field
+          field="part-family"
+          label="Seals made for"
+          [options]="families"
+          [value]="part().family"
+          none="not known"
+          (changed)="setFamily($event)"
+        />
       </div>
       <p class="mt-2 text-sm text-ink-soft">0.0138 MPa is 2 psi, 0.069 MPa is 10 psi.</p>
     </details>
   `,
 })
 export class PartFiguresForm {
+  protected readonly families = [['glycol', 'glycol (DOT 3, 4, 5.1)'], ['silicone', 'silicone (DOT 5)'], ['mineral', 'mineral oil']] as const; // prettier-ignore
   private readonly store = inject(PlanStore);
   readonly part = input.required<Part>();
   protected readonly figures = computed(() =>

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { newLine, type Part, type Port } from '@firm-line/core/plan';
-import { SnagRow } from '../../kit/snag-row';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
-import { Jump } from '../../shell/jump';
+import { SnagRow } from '../../shared/snag-row';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
+import { Jump } from '../../session/jump';
 import { PartFiguresForm } from './part-figures-form';
 
 /** The chosen part: what each of its ports is joined to, and joining one to another. */
@@ -77,10 +77,10 @@ export class PartPanel {
 
   protected readonly snags = computed(() => {
     const ports = new Set(this.part().ports.map((port) => port.id));
-    return this.store.snags().filter(({ place }) => place.kind === 'port' && ports.has(place.id));
+    return this.store.laidOutSnags().filter(({ place }) => place.kind === 'port' && ports.has(place.id));
   });
   protected readonly rows = computed(() => {
-    const view = this.store.view()!;
+    const view = this.store.view();
     const held = new Map(
       view.lines.flatMap((v) => [
         [v.ports.a?.port.id, { v, far: v.ports.b }] as const,
@@ -104,7 +104,7 @@ export class PartPanel {
 
   /** A line between two ports, in the circuit of the lines that meet at either part already. */
   protected join(from: Port, otherId: string): void {
-    const [plan, view] = [this.store.plan()!, this.store.view()!];
+    const [plan, view] = [this.store.plan(), this.store.view()];
     const other = view.ports.get(otherId);
     if (!other) return;
     const parts = new Set([this.part().id, other.part.id]);

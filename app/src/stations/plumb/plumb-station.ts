@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { LAYOUTS } from '@firm-line/core/plan';
-import { AddPart } from '../../kit/add-part';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
+import { LAYOUTS, type Part } from '@firm-line/core/plan';
+import { AddPart } from '../../shared/add-part';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
 import { CircuitDrawing } from './circuit-drawing';
 import { PartPanel } from './part-panel';
 
@@ -72,26 +72,24 @@ export class PlumbStation {
   protected readonly layouts = LAYOUTS;
 
   /** The part of the chosen port, else the first. */
-  protected readonly part = computed(() => {
-    const view = this.store.view();
-    const target = this.selection.target();
-    return (target && view?.ports.get(target.id)?.part) ?? view?.plan.parts[0] ?? null;
+  protected readonly part = computed((): Part | null => {
+    const { ports, plan } = this.store.view();
+    const [ref, target] = [this.selection.ref(), this.selection.target()];
+    const chosen = ref?.kind === 'part' ? plan.parts.find(({ id }) => id === ref.id) : undefined;
+    return chosen ?? (target && ports.get(target.id)?.part) ?? plan.parts[0] ?? null;
   });
 
   /** Circuits that have lines. */
   protected readonly circuits = computed(() =>
-    (this.store.plan()?.circuits ?? []).filter((circuit) =>
-      this.store.plan()!.lines.some((line) => line.circuitId === circuit.id),
-    ),
+    this.store.plan().circuits.filter((circuit) => this.store.plan().lines.some((line) => line.circuitId === circuit.id)),
   );
   protected readonly lineId = computed(() => this.selection.line()?.line.id ?? null);
 
   protected choose(partId: string): void {
-    const port = this.store.plan()?.parts.find((part) => part.id === partId)?.ports[0];
-    if (port) this.selection.chooseTarget({ kind: 'port', id: port.id });
+    this.selection.choose({ kind: 'part', id: partId });
   }
   protected start(id: string): void {
-    const plan = this.store.plan()!;
+    const plan = this.store.plan();
     const drawn = LAYOUTS.find((layout) => layout.id === id)!.draw(plan);
     const added = <T extends { id: string }>(after: readonly T[], before: readonly T[]): T[] =>
       after.filter((item) => !before.some((old) => old.id === item.id));

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { viewPlan } from '@firm-line/core/plan';
-import { Selection } from '../../plan/selection';
+import { Selection } from '../../session/selection';
 import { gannet } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
 import { circuitGraph } from './circuit-graph';
@@ -52,7 +52,7 @@ describe('Plumb', () => {
     await at.choose(select, 'Rear left');
     at.one<HTMLFormElement>('[data-port=port-rt-left] form').dispatchEvent(new Event('submit', { cancelable: true }));
     await at.settle();
-    const line = at.store.view()!.lines.at(-1)!;
+    const line = at.store.view().lines.at(-1)!;
     expect([line.line.circuitId, line.line.ends.a.portId, line.line.ends.b.portId]).toEqual([
       'circuit-2',
       'port-rt-left',
@@ -63,13 +63,13 @@ describe('Plumb', () => {
 
   test('a layout is added beside what is there and can be undone in one step', async () => {
     const at = await open('q3', 'port-rt-in');
-    const before = at.store.plan()!;
+    const before = at.store.plan();
     await at.choose(at.one<HTMLSelectElement>('[aria-label=Layout]'), 'Motorcycle');
     [...at.root.querySelectorAll('form')].at(-1)!.dispatchEvent(new Event('submit', { cancelable: true }));
     await at.settle();
-    expect(at.store.plan()!.lines).toHaveLength(before.lines.length + 2);
+    expect(at.store.plan().lines).toHaveLength(before.lines.length + 2);
     expect(at.texts('fl-part-panel h2')).toEqual(['Hand master']);
     at.store.undo();
-    expect(at.store.plan()!.lines).toEqual(before.lines);
+    expect(at.store.plan().lines).toEqual(before.lines);
   });
 });

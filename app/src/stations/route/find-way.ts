@@ -4,9 +4,9 @@ import type { FoundWay } from '@firm-line/core/route-proposals';
 import { formatLengthUnit } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { LevelSign } from '../../kit/level-sign';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
-import { WayFinder } from '../../workers/way-finder';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
+import { WayFinder } from '../../worker/way-finder';
 
 const SKETCH = { width: 96, height: 72 };
 
@@ -100,7 +100,7 @@ export class FindWay {
   }
 
   protected look(pitchMm: number): void {
-    const [plan, lineId] = [this.store.plan()!, this.view().line.id];
+    const [plan, lineId] = [this.store.plan(), this.view().line.id];
     this.finder.look({ plan, lineId, pitchMm }, { id: lineId, plan });
   }
   private forget(): void {

@@ -34,7 +34,7 @@ async function files(id: string) {
     await new Promise((done) => setTimeout(done, 50));
     await at.settle();
   };
-  const corners = (name: string) => at.store.plan()!.lines.find((line) => line.name === name)!.cornersMm;
+  const corners = (name: string) => at.store.plan().lines.find((line) => line.name === name)!.cornersMm;
   return { ...at, out, take, give, corners };
 }
 
@@ -96,7 +96,7 @@ describe('files of the lines', () => {
     const sheet = () => at.one('[data-test=print-sheet]');
     await at.choose(at.one('#print-paper'), 'A3');
     expect(sheet().getAttribute('width')).toBe('420mm');
-    expect(sheet().querySelectorAll('path[stroke-width="0.7"]')).toHaveLength(at.store.plan()!.lines.length);
+    expect(sheet().querySelectorAll('path[stroke-width="0.7"]')).toHaveLength(at.store.plan().lines.length);
     await at.choose(at.one('#print-scale'), '1:2');
     expect(at.texts('fl-line-files .fault')[0]).toMatch(/^At 1:2 it does not fit on A3: 1:\d+ does, or a larger sheet\.$/);
     const print = jest.fn();

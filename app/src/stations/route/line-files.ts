@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { lineSpace, type LineView } from '@firm-line/core/plan';
+import { fileStem, lineSpace, type LineView } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { polyline } from '@firm-line/core/tube';
 import { distance, type Vec3 } from '@firm-line/core/vec';
 import { Notices } from '../../kit/notices';
 import { placesOf, projectFlat } from '../../kit/flat-projection';
-import { PlanStore } from '../../plan/plan-store';
+import { PlanStore } from '../../session/plan-store';
 import { saveFile } from '../../kit/save-file';
 import { printSheet } from '../../kit/print-sheet';
 import { bestScale, layOut, PAPERS, SCALES, type Paper } from './sheet-layout';
@@ -25,7 +25,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <details class="border-b border-rule px-4 py-1" data-test="line-files" (toggle)="open.set($any($event.target).open)">
+    <details #fold class="border-b border-rule px-4 py-1" data-test="line-files" (toggle)="open.set(fold.open)">
       <summary class="flex min-h-11 items-center font-semibold">Drawings and files…</summary>
       <div class="grid grid-cols-2 gap-2 py-1">
         <button type="button" class="btn px-2" (click)="flatDxf()">Flat views, DXF</button>
@@ -52,7 +52,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
       <div class="mt-1 flex flex-wrap items-end gap-2 border-t border-rule py-2">
         <div>
           <label class="label block" for="print-paper">Paper</label>
-          <select id="print-paper" class="field" (change)="choosePaper($any($event.target).value)">
+          <select #list id="print-paper" class="field" (change)="choosePaper(list.value)">
             @for (one of papers; track one) {
               <option [value]="one" [selected]="one === paper()">{{ one }}</option>
             }
@@ -60,7 +60,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
         </div>
         <div>
           <label class="label block" for="print-scale">Scale</label>
-          <select id="print-scale" class="field" (change)="scaleChosen.set(+$any($event.target).value)">
+          <select #list2 id="print-scale" class="field" (change)="scaleChosen.set(+list2.value)">
             @for (one of scales; track one) {
               <option [value]="one" [selected]="one === scale()">1:{{ one }}</option>
             }
@@ -81,7 +81,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
       [attr.viewBox]="'0 0 ' + sheet().widthMm + ' ' + sheet().heightMm"
       data-test="print-sheet"
     >
-      <text x="10" y="15" font-size="5" font-weight="700">{{ store.plan()!.name }}: lines from above and from the left, 1:{{ scale() }}</text>
+      <text x="10" y="15" font-size="5" font-weight="700">{{ store.plan().name }}: lines from above and from the left, 1:{{ scale() }}</text>
       <text x="10" y="20" font-size="3">
         Print at 100 %: this bar is {{ sheet().barMm }} mm on paper and {{ length(sheet().barMm * scale()) }} on the vehicle. The makers' sheets and a look at the vehicle come first.
       </text>
@@ -110,20 +110,15 @@ export class LineFiles {
   protected readonly fault = signal<string | null>(null);
   protected readonly paper = signal<Paper>('A4');
   protected readonly scaleChosen = signal<number | null>(null);
-  private readonly extent = computed(() => projectFlat(placesOf(this.store.view()!), { width: 1000, height: 700 }));
+  private readonly extent = computed(() => projectFlat(placesOf(this.store.view()), { width: 1000, height: 700 }));
   protected readonly best = computed(() => bestScale(this.extent(), this.paper()));
   protected readonly scale = computed(() => this.scaleChosen() ?? this.best());
-  protected readonly sheet = computed(() => layOut(this.store.view()!, this.extent(), this.paper(), this.scale()));
-  private readonly name = computed(() =>
-    this.store
-      .plan()!
-      .name.toLowerCase()
-      .replace(/[^a-z0-9]+/g, '-'),
-  );
-  private readonly whole = computed(() => this.store.view()!.lines.filter((line) => line.card));
+  protected readonly sheet = computed(() => layOut(this.store.view(), this.extent(), this.paper(), this.scale()));
+  private readonly name = computed(() => fileStem(this.store.plan()));
+  private readonly whole = computed(() => this.store.view().lines.filter((line) => line.card));
   protected readonly brackets = computed(() =>
     this.whole().flatMap((line) =>
-      lineSpace(this.store.plan()!, line)!.clips.filter((clip) => clip.bracket).map((clip) => ({ name: `${line.line.name} at ${Math.round(clip.atMm)} on ${clip.to!.name}`, standoffMm: Math.round(clip.gapMm + line.tube.odMm / 2) })),
+      lineSpace(this.store.view().plan, line)!.clips.filter((clip) => clip.bracket).map((clip) => ({ name: `${line.line.name} at ${Math.round(clip.atMm)} on ${clip.to!.name}`, standoffMm: Math.round(clip.gapMm + line.tube.odMm / 2) })),
     ),
   ); // prettier-ignore
   protected readonly bracketWords = computed(() =>
@@ -135,14 +130,14 @@ export class LineFiles {
   protected length(mm: number): string {
     return formatLengthUnit(mm, this.store.units());
   }
-  protected choosePaper(paper: Paper): void {
-    this.paper.set(paper);
+  protected choosePaper(text: string): void {
+    this.paper.set(this.papers.find((one) => one === text)!);
     this.scaleChosen.set(null);
   }
 
   protected async flatDxf(): Promise<void> {
     const { flatViewsDxf } = await import('@firm-line/core/formats');
-    const { circuits } = this.store.view()!;
+    const { circuits } = this.store.view();
     const lines = this.whole().map((line) => ({ name: line.line.name, layer: circuits.get(line.line.circuitId)!.name, points: polyline(line.pieces, 5) }));
     saveFile(`${this.name()}-flat.dxf`, flatViewsDxf(lines), 'image/vnd.dxf');
   } // prettier-ignore
@@ -163,7 +158,7 @@ export class LineFiles {
   }
   protected async csv(): Promise<void> {
     const { centreLinesCsv } = await import('@firm-line/core/formats');
-    const lines = this.store.view()!.lines.filter((line) => line.nodesMm.length > 1).map((line) => ({ name: line.line.name, nodesMm: line.nodesMm }));
+    const lines = this.store.view().lines.filter((line) => line.nodesMm.length > 1).map((line) => ({ name: line.line.name, nodesMm: line.nodesMm }));
     saveFile(`${this.name()}-lines.csv`, centreLinesCsv(lines), 'text/csv');
   } // prettier-ignore
 
@@ -180,7 +175,7 @@ export class LineFiles {
       const text = await file.text();
       const read = /\.(step|stp)$/i.test(file.name) ? readTubesStep(text) : readCentreLinesCsv(text);
       const calls = read.map(({ name, nodesMm }) => {
-        const view = this.store.view()!.lines.find(({ line }) => line.name === name);
+        const view = this.store.view().lines.find(({ line }) => line.name === name);
         if (!view) throw new Error(`This plan has no line called ${name}: make it first, between its two ports.`);
         const cornersMm = fromEndA(nodesMm, view).slice(1, -1);
         return { edit: 'setCorners', with: { id: view.line.id, cornersMm } } as const;

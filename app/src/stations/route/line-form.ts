@@ -1,18 +1,32 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
-import { benderFor, FRESH_LINE, freshEnd, freshId, withTube, type Line, type LineEnd, type OpenEnd } from '@firm-line/core/plan';
+import {
+  LINE,
+  OPEN_END,
+  benderFor,
+  FRESH_LINE,
+  freshEnd,
+  freshId,
+  withTube,
+  type Line,
+  type LineEnd,
+  type OpenEnd,
+} from '@firm-line/core/plan';
 import { FLARES, nutById, nutFitsTube, NUTS, tubeById, tubeLabel, TUBES } from '@firm-line/core/stock';
-import { LengthField } from '../../kit/length-field';
-import { SelectField } from '../../kit/select-field';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
+import { LengthField } from '../../kit/fields/length-field';
+import { SelectField } from '../../kit/fields/select-field';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
+import { TextField } from '../../kit/fields/text-field';
+import { CheckField } from '../../kit/fields/check-field';
+import { firstFault } from '../../kit/fields/first-fault';
 
 const ENDS = ['a', 'b'] as const;
 
 /** What a line is: its name, circuit and tube, the ports it joins and the nut at each end. Makes new lines and changes old ones. */
 @Component({
   selector: 'fl-line-form',
-  imports: [LengthField, SelectField],
+  imports: [CheckField, TextField, LengthField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <dialog
@@ -24,29 +38,20 @@ const ENDS = ['a', 'b'] as const;
         <form method="dialog" (submit)="keep($event)">
           <h2 class="h2">{{ isNew() ? 'New line' : 'Line ' + line.name }}</h2>
           <div class="mt-3 grid grid-cols-[6rem_1fr] gap-3 sm:grid-cols-[6rem_1fr_1fr]">
-            <div>
-              <label class="label block" for="line-name">Name</label
-              ><input
-                id="line-name"
-                class="field w-full"
-                required
-                maxlength="12"
-                autocomplete="off"
-                [value]="line.name"
-                (change)="set({ name: $any($event.target).value.trim() || line.name })"
-              />
-            </div>
-            <div>
-              <label class="label block" for="line-title">From what to what</label
-              ><input
-                id="line-title"
-                class="field w-full"
-                maxlength="80"
-                autocomplete="off"
-                [value]="line.title"
-                (change)="set({ title: $any($event.target).value.trim() })"
-              />
-            </div>
+            <fl-text-field
+              field="line-name"
+              label="Name"
+              [limits]="fields.name"
+              [value]="line.name"
+              (changed)="set({ name: $event })"
+            />
+            <fl-text-field
+              field="line-title"
+              label="From what to what"
+              [limits]="fields.title"
+              [value]="line.title"
+              (changed)="set({ title: $event })"
+            />
             <fl-select-field
               field="line-circuit"
               label="Circuit"
@@ -70,7 +75,7 @@ const ENDS = ['a', 'b'] as const;
                 label="Where it comes from"
                 [options]="origins"
                 [value]="line.origin"
-                (changed)="set({ origin: $any($event) })"
+                (changed)="set({ origin: $event })"
               />
             }
             @for (end of ends; track end) {
@@ -86,33 +91,27 @@ const ENDS = ['a', 'b'] as const;
                 />
                 @if (line.ends[end].open; as open) {
                   <div class="mt-2 grid grid-cols-2 gap-2" data-test="open-end">
-                    <div class="col-span-2">
-                      <label class="label block" [attr.for]="'waits-' + end">It waits for</label>
-                      <input
-                        [id]="'waits-' + end"
-                        class="field w-full"
-                        maxlength="80"
-                        placeholder="the axle swap"
-                        autocomplete="off"
-                        [value]="open.waitsFor"
-                        (change)="setOpen(end, { waitsFor: $any($event.target).value.trim() })"
-                      />
-                    </div>
+                    <fl-text-field
+                      class="col-span-2"
+                      [field]="'waits-' + end"
+                      label="It waits for"
+                      placeholder="the axle swap"
+                      [limits]="openFields.waitsFor"
+                      [value]="open.waitsFor"
+                      (changed)="setOpen(end, { waitsFor: $event })"
+                    />
                     <fl-length-field
                       label="Tube kept over"
-                      [leastMm]="0"
-                      [mostMm]="5000"
+                      [limits]="openFields.slackMm"
                       [valueMm]="open.slackMm"
                       (changed)="setOpen(end, { slackMm: $event })"
                     />
-                    <label class="flex min-h-12 items-center gap-2 self-end"
-                      ><input
-                        type="checkbox"
-                        class="size-6 accent-fluid"
-                        [checked]="open.capped"
-                        (change)="setOpen(end, { capped: $any($event.target).checked })"
-                      />capped</label
-                    >
+                    <fl-check-field
+                      class="self-end"
+                      label="capped"
+                      [checked]="open.capped"
+                      (changed)="setOpen(end, { capped: $event })"
+                    />
                   </div>
                 }
                 <fl-select-field
@@ -146,6 +145,8 @@ const ENDS = ['a', 'b'] as const;
   `,
 })
 export class LineForm {
+  protected readonly fields = LINE.fields;
+  protected readonly openFields = OPEN_END.fields;
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
   private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
@@ -155,8 +156,8 @@ export class LineForm {
   protected readonly ends = ENDS;
   protected readonly origins = [['made', 'bent here'], ['kept', 'kept from the vehicle'], ['bought', 'bought bent']] as const; // prettier-ignore
   protected readonly tubes = TUBES.map((tube) => [tube.id, tubeLabel(tube)] as const);
-  protected readonly circuits = computed(() => this.store.plan()?.circuits ?? []);
-  protected readonly benders = computed(() => this.store.plan()?.bench.benders ?? []);
+  protected readonly circuits = computed(() => this.store.plan().circuits);
+  protected readonly benders = computed(() => this.store.plan().bench.benders);
   protected readonly nuts = computed(() => {
     const line = this.draft();
     const fitting = line ? NUTS.filter((nut) => nutFitsTube(nut, tubeById(line.tubeId)!.odMm)) : [];
@@ -164,7 +165,7 @@ export class LineForm {
   });
 
   openNew(): void {
-    const plan = this.store.plan()!;
+    const plan = this.store.plan();
     const tube = TUBES.find((t) => t.id === plan.lines.at(-1)?.tubeId) ?? TUBES.find((t) => t.material === 'copper-nickel')!;
     const nut = NUTS.find((n) => nutFitsTube(n, tube.odMm))!;
     const end = freshEnd(null, nut.flare, nut.id);
@@ -188,16 +189,16 @@ export class LineForm {
   /** Ports that this end may take: not a bleeder, not held by another line nor by the other end. */
   protected free(end: 'a' | 'b'): { id: string; name: string }[] {
     const draft = this.draft()!;
-    const held = new Set(this.store.plan()!.lines.filter((l) => l.id !== draft.id).flatMap((l) => ENDS.map((e) => l.ends[e].portId))); // prettier-ignore
+    const held = new Set(this.store.plan().lines.filter((l) => l.id !== draft.id).flatMap((l) => ENDS.map((e) => l.ends[e].portId))); // prettier-ignore
     held.add(draft.ends[end === 'a' ? 'b' : 'a'].portId);
-    return [...this.store.view()!.ports.values()].filter(({ port }) => port.role !== 'bleeder' && !held.has(port.id)).map(({ part, port }) => ({ id: port.id, name: `${part.name}, ${port.name}` })); // prettier-ignore
+    return [...this.store.view().ports.values()].filter(({ port }) => port.role !== 'bleeder' && !held.has(port.id)).map(({ part, port }) => ({ id: port.id, name: `${part.name}, ${port.name}` })); // prettier-ignore
   }
   protected set(patch: Partial<Line>): void {
     this.draft.update((line) => line && { ...line, ...patch });
   }
   /** An end taken off its port stays where it was, open, with tube kept over for what comes. */
   protected setPort(end: 'a' | 'b', portId: string | null): void {
-    const view = this.store.view()!.lines.find((one) => one.line.id === this.draft()!.id);
+    const view = this.store.view().lines.find((one) => one.line.id === this.draft()!.id);
     const atMm = view?.nodesMm.at(end === 'a' ? 0 : -1);
     this.setEnd(end, { portId, open: portId === null && atMm ? { atMm, slackMm: 50, capped: false, waitsFor: '' } : null });
   }
@@ -212,18 +213,22 @@ export class LineForm {
     this.setEnd(end, { nutId, flare: nutById(nutId)!.flare });
   }
   protected setTube(tubeId: string): void {
-    this.draft.update((line) => line && withTube(line, this.store.plan()!.bench, tubeId));
+    this.draft.update((line) => line && withTube(line, this.store.plan().bench, tubeId));
   }
 
   protected keep(event: Event): void {
     event.preventDefault();
+    if (firstFault(event)) return;
     const line = this.draft()!;
     if (!line.ends.a.portId || !line.ends.b.portId) {
       if (this.isNew())
         return this.fault.set('Choose the port at each end: a line runs between two ports. Ports are added in Measure.');
     }
-    if (this.isNew()) this.store.apply({ edit: 'addLine', with: { line } });
-    else this.store.apply({ edit: 'changeLine', with: { id: line.id, patch: line } });
+    const made = this.isNew()
+      ? this.store.apply({ edit: 'addLine', with: { line } })
+      : this.store.apply({ edit: 'changeLine', with: { id: line.id, patch: line } });
+    // What was refused is said, and stays in the form to be put right.
+    if (!made) return;
     this.selection.chooseLine(line.id);
     this.dialog().nativeElement.close();
   }

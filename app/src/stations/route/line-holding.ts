@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { lineSpace, type Line, type LineView } from '@firm-line/core/plan';
 import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/units';
-import { LengthField } from '../../kit/length-field';
-import { NumberField } from '../../kit/number-field';
-import { PlanStore } from '../../plan/plan-store';
+import { LengthField } from '../../kit/fields/length-field';
+import { NumberField } from '../../kit/fields/number-field';
+import { PlanStore } from '../../session/plan-store';
 
 const SLEEVES = { heat: 'Heat sleeve', chafe: 'Chafe sleeve' } as const;
 /** A stretch along the line: where it runs, what it is called, and how the line is written with it changed or without it. */
@@ -31,6 +31,7 @@ interface Row {
       </p>
       <label class="label mt-1 block" for="clips-at">Clips at</label>
       <input
+        #field
         id="clips-at"
         class="field-mono w-full"
         autocomplete="off"
@@ -38,7 +39,7 @@ interface Row {
         [value]="clips()"
         [attr.aria-invalid]="fault() ? true : null"
         aria-describedby="clips-fault"
-        (change)="setClips($any($event.target).value)"
+        (change)="setClips(field.value)"
       />
       @if (fault(); as text) {
         <p class="fault" id="clips-fault" role="alert">{{ text }}</p>
@@ -93,8 +94,8 @@ export class LineHolding {
   private readonly store = inject(PlanStore);
   readonly view = input.required<LineView>();
   protected readonly fault = signal('');
-  protected readonly holding = computed(() => this.store.plan()!.holding);
-  private readonly space = computed(() => lineSpace(this.store.plan()!, this.view()));
+  protected readonly holding = computed(() => this.store.plan().holding);
+  private readonly space = computed(() => lineSpace(this.store.view().plan, this.view()));
   protected readonly lengthMm = computed(() => this.space()?.lengthMm ?? 0);
   protected readonly clips = computed(() =>
     this.view()

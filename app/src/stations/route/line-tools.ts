@@ -1,20 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import {
-  placeClips,
-  laidTemplate,
-  RAIL_SIDES,
-  type EditCall,
-  type LineView,
-  type RailSide,
-  type TemplateBend,
-} from '@firm-line/core/plan';
+import { placeClips, laidTemplate, RAIL_SIDES, type EditCall, type LineView, type TemplateBend } from '@firm-line/core/plan';
 import { InputError } from '@firm-line/core/fault';
 import { formatLengthUnit } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
-import { LengthField } from '../../kit/length-field';
-import { NumberField } from '../../kit/number-field';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
+import { LengthField } from '../../kit/fields/length-field';
+import { NumberField } from '../../kit/fields/number-field';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
 
 const WAYS: Record<string, Vec3> = { up: [0, 0, 1], down: [0, 0, -1], left: [0, -1, 0], right: [0, 1, 0] };
 
@@ -53,7 +45,7 @@ const WAYS: Record<string, Vec3> = { up: [0, 0, 1], down: [0, 0, -1], left: [0, 
               <option [value]="one">{{ one }}</option>
             }
           </select>
-          <button type="button" class="btn px-3" [disabled]="!rails().length" (click)="follow(rail.value, $any(side.value))">Follow it</button>
+          <button type="button" class="btn px-3" [disabled]="!rails().length" (click)="follow(rail.value, side.value)">Follow it</button>
         </div>
       </fieldset>
       <fieldset class="border-t border-rule py-2">
@@ -78,7 +70,7 @@ const WAYS: Record<string, Vec3> = { up: [0, 0, 1], down: [0, 0, -1], left: [0, 
       <fieldset class="border-t border-rule py-2">
         <legend class="label pr-2">A wire template or an old line</legend>
         <label class="label block" for="template-bends">Feed, turn and angle of each bend, then the tail</label>
-        <textarea id="template-bends" class="field w-full font-mono" rows="3" placeholder="45 0 90&#10;220 180 30&#10;160" [value]="template()" (input)="template.set($any($event.target).value)"></textarea>
+        <textarea #field id="template-bends" class="field w-full font-mono" rows="3" placeholder="45 0 90&#10;220 180 30&#10;160" [value]="template()" (input)="template.set(field.value)"></textarea>
         <p class="text-sm" [class.fault]="laid().fault" data-test="template">{{ laid().words }}</p>
         <div class="mt-1 flex flex-wrap items-end gap-2">
           <fl-number-field class="w-32" label="Leg that gives way" [least]="1" [most]="20" [value]="leg()" (changed)="leg.set($event)" />
@@ -108,7 +100,7 @@ export class LineTools {
   protected readonly toNode = computed(() => Math.min(this.to() ?? this.last(), this.last()));
   protected readonly move = computed(() => Math.min(this.moveAt() ?? this.selection.node() ?? 1, this.last()));
   protected readonly rails = computed(() =>
-    (this.store.plan()?.things ?? []).filter((thing) => thing.holds && thing.shape.kind === 'bar'),
+    this.store.plan().things.filter((thing) => thing.holds && thing.shape.kind === 'bar'),
   );
 
   /** What the template says, and by how much it misses the far port. */
@@ -163,14 +155,15 @@ export class LineTools {
   protected hold(): void {
     this.fault.set(null);
     try {
-      const clipsMm = placeClips(this.store.plan()!, this.view()).map((at) => Math.round(at));
+      const clipsMm = placeClips(this.store.plan(), this.view()).map((at) => Math.round(at));
       this.run({ edit: 'changeLine', with: { id: this.id(), patch: { clipsMm } } });
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       this.fault.set(error.message);
     }
   }
-  protected follow(thingId: string, side: RailSide): void {
+  protected follow(thingId: string, text: string): void {
+    const side = RAIL_SIDES.find((one) => one === text)!;
     this.run({
       edit: 'followRail',
       with: { id: this.id(), from: this.from(), to: this.toNode(), thingId, side, standoffMm: 15 },

@@ -3,8 +3,8 @@ import { figure } from '@firm-line/core/fault';
 import type { LineView } from '@firm-line/core/plan';
 import { parseMove } from '@firm-line/core/units';
 import { add, angleDeg, sub, type Vec3 } from '@firm-line/core/vec';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
 
 /** The line at the foot: a move is read as it is typed, drawn before Enter, and placed by Enter. */
 @Component({
@@ -14,6 +14,7 @@ import { Selection } from '../../plan/selection';
     <form class="card flex flex-wrap items-center gap-x-3 px-4 py-1" (submit)="place($event)">
       <label class="label" for="move-line">From {{ start() ? 'corner ' + start() : 'end A' }}</label>
       <input
+        #field
         id="move-line"
         class="min-h-11 min-w-44 flex-1 rounded-md border border-rule bg-transparent px-2 font-mono font-semibold"
         placeholder="aft 140, up 90"
@@ -21,7 +22,7 @@ import { Selection } from '../../plan/selection';
         spellcheck="false"
         [value]="text()"
         [attr.aria-describedby]="'move-reading'"
-        (input)="type($any($event.target).value)"
+        (input)="type(field.value)"
         (keydown.escape)="type('')"
       />
       <button type="submit" class="btn">Place</button>

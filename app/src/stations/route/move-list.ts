@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { figure } from '@firm-line/core/fault';
 import { movesOf, type LineView } from '@firm-line/core/plan';
 import { formatMove, parseMove } from '@firm-line/core/units';
-import { SnagRow } from '../../kit/snag-row';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
+import { SnagRow } from '../../shared/snag-row';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
 
 /** The corners of a line as moves in words, one a row with its bend, its snags between them. */
 @Component({
@@ -29,6 +29,7 @@ import { Selection } from '../../plan/selection';
           <div class="flex items-center gap-2 px-1">
             <span class="w-5 text-right text-sm" aria-hidden="true">{{ row.node }}</span>
             <input
+              #field
               class="min-h-11 min-w-0 flex-1 rounded-md border border-transparent bg-transparent px-1 font-semibold hover:border-rule focus:border-ink-soft focus:bg-sheet"
               [value]="row.text"
               [attr.aria-label]="'Move to corner ' + row.node"
@@ -36,8 +37,8 @@ import { Selection } from '../../plan/selection';
               autocomplete="off"
               spellcheck="false"
               data-test="move"
-              (change)="change(row.node, $any($event.target))"
-              (keydown.escape)="reset(row.node, $any($event.target))"
+              (change)="change(row.node, field)"
+              (keydown.escape)="reset(row.node, field)"
             />
             <span class="font-mono text-sm" [title]="row.bend ? 'Bend at this corner' : 'No bend here'">{{
               row.bend ? row.bendText : '–'
@@ -120,7 +121,7 @@ export class MoveList {
   }
   protected snagsAt(node: number | null) {
     const id = this.view().line.id;
-    return this.store.snags().filter(
+    return this.store.laidOutSnags().filter(
       (snag) =>
         snag.place.kind === 'line' &&
         snag.place.id === id &&

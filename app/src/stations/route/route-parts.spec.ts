@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { Selection } from '../../plan/selection';
-import { Jump } from '../../shell/jump';
+import { Selection } from '../../session/selection';
+import { Jump } from '../../session/jump';
 import { station } from '../../testing/station';
 import { RouteStation } from './route-station';
 
@@ -12,7 +12,7 @@ HTMLDialogElement.prototype.close ??= function (this: HTMLDialogElement) {
 };
 
 const lineOf = (at: Awaited<ReturnType<typeof station<RouteStation>>>, id: string) =>
-  at.store.view()!.lines.find((view) => view.line.id === id)!;
+  at.store.view().lines.find((view) => view.line.id === id)!;
 const submit = async (at: Awaited<ReturnType<typeof station<RouteStation>>>): Promise<void> => {
   at.one<HTMLFormElement>('fl-line-form form').dispatchEvent(new Event('submit', { cancelable: true }));
   await at.settle();
@@ -41,11 +41,11 @@ describe('line details', () => {
 
   test('a new line needs both its ports', async () => {
     const at = await station(RouteStation, 'd3');
-    const count = at.store.plan()!.lines.length;
+    const count = at.store.plan().lines.length;
     await at.click(at.button('New line'));
     await submit(at);
     expect(at.texts('fl-line-form .fault')[0]).toMatch(/Choose the port at each end/);
-    expect(at.store.plan()!.lines).toHaveLength(count);
+    expect(at.store.plan().lines).toHaveLength(count);
   });
 
   test('a deleted line frees its ports for a new one, which is then laid by moves', async () => {

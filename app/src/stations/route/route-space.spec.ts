@@ -26,7 +26,7 @@ describe('Route among the things of the vehicle', () => {
     const at = await station(RouteStation, 's3', 'line-r3');
     const tap = [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) => b.textContent!.includes('Heat sleeve'))!;
     await at.click(tap);
-    expect(at.store.plan()!.lines.find((l) => l.id === 'line-r3')!.sleeves).toEqual([{ fromMm: expect.any(Number), toMm: expect.any(Number), kind: 'heat' }]);
+    expect(at.store.plan().lines.find((l) => l.id === 'line-r3')!.sleeves).toEqual([{ fromMm: expect.any(Number), toMm: expect.any(Number), kind: 'heat' }]);
     expect(at.store.snags().filter((s) => s.rule === 'near-hot')).toEqual([]);
     expect(at.root.querySelector('[data-test=strip-zone]')).toBeNull();
     at.store.undo();
@@ -36,7 +36,7 @@ describe('Route among the things of the vehicle', () => {
 
   test('clips are typed by their places; one off the tube or no length at all leaves them as they were', async () => {
     const at = await station(RouteStation, 's9', 'line-r3');
-    const clips = (): readonly number[] => at.store.plan()!.lines.find((l) => l.id === 'line-r3')!.clipsMm;
+    const clips = (): readonly number[] => at.store.plan().lines.find((l) => l.id === 'line-r3')!.clipsMm;
     const field = at.one<HTMLInputElement>('#clips-at');
     await at.type(field, '420, 90; 90');
     expect(clips()).toEqual([90, 420]);
@@ -52,7 +52,7 @@ describe('Route among the things of the vehicle', () => {
 
   test('a sleeve goes where it is hot, a shake over all of it; each figure is kept in order, and either is taken off again', async () => {
     const at = await station(RouteStation, 's10', 'line-r3');
-    const line = () => at.store.plan()!.lines.find((l) => l.id === 'line-r3')!;
+    const line = () => at.store.plan().lines.find((l) => l.id === 'line-r3')!;
     await at.click(at.button('Heat sleeve'));
     const [sleeve] = line().sleeves;
     expect(sleeve!.toMm - sleeve!.fromMm).toBeLessThan(400);
@@ -77,17 +77,17 @@ describe('Route among the things of the vehicle', () => {
     await at.click(at.button('Place clips'));
     expect(at.texts('[data-test=held]')[0]).toMatch(/^2 clips/);
     await at.click(at.button('Swap ends'));
-    expect(at.store.plan()!.lines.find((l) => l.id === 'line-f3')!.ends.a.portId).toBe('port-fr');
+    expect(at.store.plan().lines.find((l) => l.id === 'line-f3')!.ends.a.portId).toBe('port-fr');
     await at.click(at.button('Union here'));
     // 260 mm in the middle of F3 have room; its first move from that end has not.
-    expect(at.store.plan()!.lines.some((l) => l.name === 'F3b')).toBe(false);
+    expect(at.store.plan().lines.some((l) => l.name === 'F3b')).toBe(false);
   });
 
   test('an end may be left open: it keeps its place and its slack, waits for a name, and asks to be capped', async () => {
     HTMLDialogElement.prototype.showModal ??= () => undefined;
     HTMLDialogElement.prototype.close ??= () => undefined;
     const at = await station(RouteStation, 's7', 'line-r2');
-    const cut = (): number => at.store.view()!.lines.find((v) => v.line.id === 'line-r2')!.card!.stockCutMm;
+    const cut = (): number => at.store.view().lines.find((v) => v.line.id === 'line-r2')!.card!.stockCutMm;
     const before = cut();
     await at.click(at.button('Line details'));
     const port = at.one<HTMLSelectElement>('#port-b');
@@ -115,7 +115,7 @@ describe('Route among the things of the vehicle', () => {
     await write('45 0 90\n2200 0 90\n200');
     expect(at.texts('[data-test=template]')[0]).toMatch(/it misses end B by \d+(\.\d)? mm .* leg 1 takes that up/);
     await at.click(at.button('It is the old line'));
-    expect(at.store.plan()!.lines.find((l) => l.id === 'line-r1')!.origin).toBe('kept');
+    expect(at.store.plan().lines.find((l) => l.id === 'line-r1')!.origin).toBe('kept');
     expect(at.root.textContent).toContain('kept from the vehicle');
   });
 
@@ -127,9 +127,9 @@ describe('Route among the things of the vehicle', () => {
     await at.settle();
     expect(at.texts('[data-way]').length).toBeGreaterThan(1);
     expect(at.texts('[data-way] svg').length).toBe(at.texts('[data-way]').length);
-    const before = at.store.plan()!.lines.find((l) => l.id === 'line-r1')!.cornersMm;
+    const before = at.store.plan().lines.find((l) => l.id === 'line-r1')!.cornersMm;
     await at.click(at.root.querySelector<HTMLElement>('[data-way="0"] button')!);
-    expect(at.store.plan()!.lines.find((l) => l.id === 'line-r1')!.cornersMm).not.toEqual(before);
+    expect(at.store.plan().lines.find((l) => l.id === 'line-r1')!.cornersMm).not.toEqual(before);
     expect(at.store.snags().filter((s) => s.rule === 'in-reserved')).toEqual([]);
     expect(at.root.querySelector('fl-find-way')).toBeNull();
   });

@@ -4,12 +4,12 @@ import { cutSigmaMm, lineSpace, sharesWith, type LineView } from '@firm-line/cor
 import { tubeLabel } from '@firm-line/core/stock';
 import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
-import { FlatViews } from '../../kit/flat-views';
+import { FlatViews } from '../../shared/flat-views';
 import { SpaceView } from '../../scene/space-view';
-import { Strip } from '../../kit/strip';
-import { PlanStore } from '../../plan/plan-store';
-import { Selection } from '../../plan/selection';
-import { Jump } from '../../shell/jump';
+import { Strip } from '../../shared/strip';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
+import { Jump } from '../../session/jump';
 import { Ribbon } from '../../shell/ribbon';
 import { HosesPage } from './hoses/hoses-page';
 import { FindWay } from './find-way';
@@ -42,7 +42,7 @@ import { MoveList } from './move-list';
   template: `
     <h1 class="sr-only">Route</h1>
     @if (selection.among() === 'hoses') {
-      @defer (when store.settled()) {
+      @defer (when store.interactive()) {
         <fl-hoses-page (left)="selection.showLines()" />
       } @placeholder {
         <p class="m-auto text-ink-soft">The hoses come in…</p>
@@ -77,7 +77,7 @@ import { MoveList } from './move-list';
       </section>
       <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(0,1fr)]">
         <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
-          @defer (when store.settled()) {
+          @defer (when store.interactive()) {
             @if (inSpace()) {
               <fl-space-view
                 class="flex-1"
@@ -134,7 +134,7 @@ import { MoveList } from './move-list';
             <button type="button" class="btn ml-auto px-3" (click)="form()?.openNew()">New line</button>
           </div>
           <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label="Moves, tools and files of the line">
-            @defer (when store.settled()) {
+            @defer (when store.interactive()) {
               <fl-line-tools [view]="view" />
               <fl-line-holding [view]="view" />
               <fl-line-files />
@@ -161,7 +161,7 @@ import { MoveList } from './move-list';
         </div>
       </div>
     }
-    @defer (when store.settled()) {
+    @defer (when store.interactive()) {
       <fl-line-form #form />
     }
   `,
@@ -181,23 +181,23 @@ export class RouteStation {
   protected readonly inSpace = computed(() => this.hasSpace() && !this.flat());
   protected readonly label = tubeLabel;
   protected readonly ports = computed(
-    () => [...(this.store.view()?.ports.values() ?? [])].filter(({ port }) => port.role !== 'bleeder').length,
+    () => [...this.store.view().ports.values()].filter(({ port }) => port.role !== 'bleeder').length,
   );
-  protected readonly hoses = computed(() => (this.store.plan()?.hoses.length ? ` (${this.store.plan()!.hoses.length})` : ''));
+  protected readonly hoses = computed(() => (this.store.plan().hoses.length ? ` (${this.store.plan().hoses.length})` : ''));
   protected readonly sigma = computed(() => {
     const view = this.selection.line();
-    return view && !this.dragged() ? cutSigmaMm(view, this.store.plan()!.bench) : null;
+    return view && !this.dragged() ? cutSigmaMm(view) : null;
   });
   /** How many clips hold it, and the longest span between. */
   protected readonly held = computed(() => {
     const view = this.shown();
-    const space = view && lineSpace(this.store.plan()!, view);
+    const space = view && lineSpace(this.store.view().plan, view);
     if (!space || !space.clips.length) return space ? 'No clips yet' : '';
     const longest = Math.max(...space.spans.map((span) => span.lengthMm));
     // Looked for at rest only: while a corner is dragged, words must not push the picture about.
-    const others = this.dragged() ? [] : this.store.view()!.lines.filter((line) => line.line.id !== view.line.id);
+    const others = this.dragged() ? [] : this.store.view().lines.filter((line) => line.line.id !== view.line.id);
     const shared = others.flatMap((line) => {
-      const theirs = lineSpace(this.store.plan()!, line)?.clips ?? [];
+      const theirs = lineSpace(this.store.view().plan, line)?.clips ?? [];
       return space.clips.some((clip) => sharesWith(clip, theirs).length) ? [line.line.name] : [];
     });
     const words = `${space.clips.length} clips, longest span ${this.mm(longest)}`;

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { figure } from '@firm-line/core/fault';
 import { viewPlan, type LoadView } from '@firm-line/core/plan';
 import { Notices } from '../../kit/notices';
-import { PlanDb, type PlanHead } from '../../plan/plan-db';
-import { PlanStore } from '../../plan/plan-store';
-import { PlanWorker } from '../../workers/plan-worker';
+import { PlanDb, type PlanHead } from '../../storage/plan-db';
+import { PlanStore } from '../../session/plan-store';
+import { PlanChecks } from '../../worker/plan-checks';
 
 const ROWS: readonly (readonly [string, (load: LoadView) => string])[] = [
   ['Pressure front, MPa', (l) => figure(l.size.pressureMPa.front, 2)],
@@ -61,7 +61,7 @@ const ROWS: readonly (readonly [string, (load: LoadView) => string])[] = [
 export class Compare {
   private readonly store = inject(PlanStore);
   private readonly db = inject(PlanDb);
-  private readonly worker = inject(PlanWorker);
+  private readonly checks = inject(PlanChecks);
   private readonly notices = inject(Notices);
   readonly share = input.required<number>();
   /** The other version at a load. */
@@ -69,22 +69,22 @@ export class Compare {
   protected readonly others = signal<readonly PlanHead[]>([]);
   protected readonly name = computed(() => this.a()?.name ?? '');
   protected readonly rows = computed(() => {
-    const [a, b] = [this.a()?.at(this.share()), this.store.view()?.size?.at(this.share())];
+    const [a, b] = [this.a()?.at(this.share()), this.store.view().size?.at(this.share())];
     return a && b ? ROWS.map(([name, show]) => ({ name, a: show(a), b: show(b) })) : [];
   });
 
   protected hold(): void {
-    const size = this.store.view()?.size;
+    const size = this.store.view().size;
     if (size) this.a.set({ name: 'held', at: size.at });
   }
   protected async list(): Promise<void> {
-    const here = this.store.plan()?.id;
+    const here = this.store.plan().id;
     this.others.set((await this.db.all()).filter((head) => !head.deletedAt && head.id !== here));
   }
   protected async take(id: string): Promise<void> {
     const stored = id ? await this.db.get(id) : undefined;
     if (!stored) return;
-    const size = viewPlan(await this.worker.check(stored.plan)).size;
+    const size = viewPlan(await this.checks.check(stored.plan)).size;
     if (size) this.a.set({ name: stored.name, at: size.at });
     else this.notices.say(`${stored.name} has no figures from foot to road yet.`);
   }

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { figureAt, type Sheet } from '@firm-line/core/plan';
-import { LengthField } from '../../kit/length-field';
-import { NumberField } from '../../kit/number-field';
-import { PlanStore } from '../../plan/plan-store';
+import { LengthField } from '../../kit/fields/length-field';
+import { NumberField } from '../../kit/fields/number-field';
+import { PlanStore } from '../../session/plan-store';
 import type { FigureAction, FigureGroup } from './figures';
 
 /** Every figure of a sheet as a field; a guess is marked until it is typed over. */

@@ -8,13 +8,14 @@ import { ChangeDetectionStrategy, Component, model } from '@angular/core';
     <label class="flex min-h-12 items-center gap-3"
       >empty
       <input
+        #field
         type="range"
         min="0"
         max="100"
         class="h-12 w-40 accent-fluid"
         aria-label="Load from empty to laden"
         [value]="100 * share()"
-        (input)="share.set($any($event.target).valueAsNumber / 100)"
+        (input)="share.set(field.valueAsNumber / 100)"
       />
       laden</label
     >

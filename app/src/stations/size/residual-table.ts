@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
 import { formatLengthUnit } from '@firm-line/core/units';
-import { PlanStore } from '../../plan/plan-store';
+import { PlanStore } from '../../session/plan-store';
 
 const PSI_PER_MPA = 145.0377;
 
@@ -48,7 +48,7 @@ export class ResidualTable {
   protected readonly rows = computed(() => {
     const units = this.store.units();
     const psi = (mpa: number): string => `${figure(mpa * PSI_PER_MPA, 0)} psi`;
-    return this.store.view()!.residuals.map((of) => ({
+    return this.store.view().residuals.map((of) => ({
       id: of.part.id,
       name: of.part.name,
       top: formatLengthUnit(of.topMm, units),

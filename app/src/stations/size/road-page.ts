@@ -12,7 +12,7 @@ import {
 } from '@firm-line/core/hydraulics';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { LineChart, type ChartLine } from '../../kit/line-chart';
-import { PlanStore } from '../../plan/plan-store';
+import { PlanStore } from '../../session/plan-store';
 import { ChainList } from './chain-list';
 import { roadChain } from './chains';
 import { Compare } from './compare';
@@ -134,8 +134,8 @@ export class RoadPage {
   /** From empty (0) to laden (1). */
   readonly share = model.required<number>();
 
-  protected readonly sizing = computed(() => this.store.plan()?.sizing ?? null);
-  protected readonly now = computed(() => this.store.view()?.size?.at(this.share()) ?? null);
+  protected readonly sizing = computed(() => this.store.plan().sizing ?? null);
+  protected readonly now = computed(() => this.store.view().size?.at(this.share()) ?? null);
   protected readonly massWords = computed(() => `${figure(this.now()!.input.vehicle.massKg, 0)} kg`);
 
   protected readonly chain = computed(() => roadChain(this.now()!, this.sizing()!));

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
-import { PlanStore } from '../../plan/plan-store';
+import { PlanStore } from '../../session/plan-store';
 import { ChainList } from './chain-list';
 import { chainOf } from './chains';
 import { LoadSlider } from './load-slider';
@@ -32,9 +32,9 @@ export class SheetPage {
   readonly of = input.required<string>();
   readonly name = input.required<string>();
   readonly share = model.required<number>();
-  protected readonly steps = computed(() => chainOf(this.of(), this.store.view()!, this.share()));
+  protected readonly steps = computed(() => chainOf(this.of(), this.store.view(), this.share()));
   protected readonly why = computed(() =>
-    this.store.plan()!.parking?.by === 'hydraulic'
+    this.store.plan().parking?.by === 'hydraulic'
       ? 'Held pressure leaks down and shrinks as it cools: it is not reckoned as a parking brake.'
       : 'The vehicle has no figures from foot to road yet: its laden mass and rear tyres are needed here.',
   );
@@ -46,6 +46,6 @@ export class SheetPage {
       return;
     }
     const index = Number(of.split('.')[1]);
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'singles', to: this.store.plan()!.singles.toSpliced(index, 1) } });
+    this.store.apply({ edit: 'setSheet', with: { sheet: 'singles', to: this.store.plan().singles.toSpliced(index, 1) } });
   }
 }

@@ -13,8 +13,8 @@ import {
   type Sheet,
 } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/units';
-import { SnagRow } from '../../kit/snag-row';
-import { PlanStore } from '../../plan/plan-store';
+import { SnagRow } from '../../shared/snag-row';
+import { PlanStore } from '../../session/plan-store';
 import { sheetsOf } from './chains';
 import {
   CATEGORY_NAMES,
@@ -29,6 +29,7 @@ import { FiguresPanel } from './figures-panel';
 import { ResidualTable } from './residual-table';
 import { RoadPage } from './road-page';
 import { SheetPage } from './sheet-page';
+import { SelectField } from '../../kit/fields/select-field';
 
 /** Figures to begin with for a kind of vehicle, every one of them a guess. */
 function beginWith(category: Category, { circuits, singles }: Plan): EditCall {
@@ -66,7 +67,7 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
 
 @Component({
   selector: 'fl-size-station',
-  imports: [FiguresPanel, ResidualTable, RoadPage, SheetPage, SnagRow],
+  imports: [SelectField, FiguresPanel, ResidualTable, RoadPage, SheetPage, SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block flex-1' },
   template: `
@@ -117,14 +118,14 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
           >
             <h2 class="h2">The figures</h2>
             @if (at.of === 'sizing') {
-              <label class="label mt-2 block" for="category">What it is</label>
-              <select id="category" class="field w-full" (change)="setCategory($any($event.target).value)">
-                @for (category of roadCategories; track category) {
-                  <option [value]="category" [selected]="category === plan.sizing!.category">
-                    {{ categoryNames[category] }}
-                  </option>
-                }
-              </select>
+              <fl-select-field
+                class="mt-2"
+                field="category"
+                label="What it is"
+                [options]="roadChoices"
+                [value]="plan.sizing!.category"
+                (changed)="setCategory($event)"
+              />
             }
             <p class="my-2 text-sm">
               These figures are a plan. The part makers' sheets and local rules come first, and a qualified person inspects before
@@ -145,7 +146,7 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
               <option [value]="category">{{ categoryNames[category] }}</option>
             }
           </select>
-          <button type="button" class="btn-main mt-4" (click)="beginVehicle($any(kind.value))">Begin with guesses</button>
+          <button type="button" class="btn-main mt-4" (click)="beginVehicle(kind.value)">Begin with guesses</button>
         </div>
       }
     }
@@ -154,28 +155,29 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
 export class SizeStation {
   protected readonly store = inject(PlanStore);
   protected readonly categories = CATEGORIES;
-  protected readonly roadCategories = CATEGORIES.filter((c) => !['trailer', 'motorcycle', 'aircraft'].includes(c));
+  protected readonly roadChoices = CATEGORIES.filter((c) => !['trailer', 'motorcycle', 'aircraft'].includes(c)).map((c) => [c, CATEGORY_NAMES[c]] as const); // prettier-ignore
   protected readonly categoryNames = CATEGORY_NAMES;
   /** From empty (0) to laden (1). */
   protected readonly share = signal(0);
   protected readonly of = signal('sizing');
-  protected readonly sheets = computed(() => sheetsOf(this.store.plan()!));
+  protected readonly sheets = computed(() => sheetsOf(this.store.plan()));
   protected readonly chosen = computed(() => this.sheets().find(({ of }) => of === this.of()) ?? this.sheets()[0] ?? null);
   protected readonly sheet = computed(() => figureAt(this.store.plan(), this.chosen()!.of) as Sheet);
-  protected readonly groups = computed(() => groupsOf(this.chosen()!.of, this.store.plan()!));
-  protected readonly more = computed(() => additions(this.store.plan()!));
+  protected readonly groups = computed(() => groupsOf(this.chosen()!.of, this.store.plan()));
+  protected readonly more = computed(() => additions(this.store.plan()));
   /** Hose that is the plan's own: there the typed figure does not count. */
   protected readonly planned = computed(() => {
-    const plan = this.store.plan()!;
+    const plan = this.store.plan();
     const hoses = plannedHoses(plan, this.chosen()?.of ?? '').map(({ name, hoseMm }) =>
       `${formatLengthUnit(hoseMm, this.store.units())} ${name}`.trim(),
     );
     return hoses.length ? ` Hose comes from Route: ${hoses.join(', ')}; what is typed for it below stands aside.` : '';
   });
-  protected readonly snags = computed(() => this.store.snags().filter((snag) => snag.station === 'size'));
+  protected readonly snags = computed(() => this.store.laidOutSnags().filter((snag) => snag.station === 'size'));
 
-  protected beginVehicle(category: Category): void {
-    this.store.apply(beginWith(category, this.store.plan()!));
+  protected beginVehicle(text: string): void {
+    const category = CATEGORIES.find((one) => one === text)!;
+    this.store.apply(beginWith(category, this.store.plan()));
   }
   protected begin(label: string): void {
     const option = this.more().find((one) => one.label === label);

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { CAUSES, type Cause, type Size } from '@firm-line/core/hydraulics';
 import { formatLength } from '@firm-line/core/units';
-import { PlanStore } from '../../plan/plan-store';
+import { PlanStore } from '../../session/plan-store';
 
 const NAMES: Record<Cause, string> = {
   dead: 'free stroke',

@@ -1,3 +1,4 @@
+import { derive } from '../../derive/index.ts';
 import { InputError } from '../../fault/index.ts';
 import { bleed, type BleedInput, type BleedPlan } from '../../bleed/index.ts';
 import type { LineView, PortView } from './line-view.ts';
@@ -26,7 +27,9 @@ function labels(named: readonly (readonly [id: string, name: string])[]): (id: s
 /** What a part that no line joins yet is for. */
 const workOf = (part: Part): Circuit['work'] => (part.kind === 'slave' || part.kind === 'release-bearing' ? 'clutch' : 'brake');
 
-function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[], ports: ReadonlyMap<string, PortView>): BleedView {
+/** What of a plan its bleeding rests on besides its lines. */
+type Bled = Pick<Plan, 'bleeding' | 'circuits' | 'parts' | 'hoses'>;
+function viewOf(plan: Bled, work: Circuit['work'], lines: readonly LineView[], ports: ReadonlyMap<string, PortView>): BleedView {
   const circuits = new Set(plan.circuits.filter((c) => c.work === work).map((c) => c.id));
   const whole = lines.filter((v) => v.ports.a && v.ports.b);
   const joined = whole.filter((v) => circuits.has(v.line.circuitId));
@@ -128,9 +131,20 @@ function viewOf(plan: Plan, work: Circuit['work'], lines: readonly LineView[], p
 }
 
 /** One view for each kind of work that has lines, brakes first. */
-export function bleedViews(plan: Plan, lines: readonly LineView[], ports: ReadonlyMap<string, PortView>): BleedView[] {
-  const kinds = (['brake', 'clutch'] as const).filter((work) =>
-    plan.circuits.some((c) => c.work === work && plan.lines.some((l) => l.circuitId === c.id)),
-  );
-  return kinds.map((work) => viewOf(plan, work, lines, ports));
-}
+export const bleedViews = derive(
+  'bleeding',
+  ({ bleeding, circuits, parts, hoses }: Bled, lines: readonly LineView[], ports: ReadonlyMap<string, PortView>) => [
+    lines,
+    ports,
+    bleeding,
+    circuits,
+    parts,
+    hoses,
+  ],
+  (lines, ports, bleeding, circuits, parts, hoses): BleedView[] => {
+    const kinds = (['brake', 'clutch'] as const).filter((work) =>
+      circuits.some((c) => c.work === work && lines.some(({ line }) => line.circuitId === c.id)),
+    );
+    return kinds.map((work) => viewOf({ bleeding, circuits, parts, hoses }, work, lines, ports));
+  },
+);

@@ -1,8 +1,8 @@
+import { derive } from '../../derive/index.ts';
 import { boxGap, boxRound, segmentShares, type Box } from '../../frame/index.ts';
 import { addScaled, distance, sub, type Vec3 } from '../../vec/index.ts';
 import type { LineView } from './line-view.ts';
-import { lineSpace } from './space.ts';
-import type { Plan } from '../model/index.ts';
+import { pointsOf } from './space.ts';
 
 /** Two lines that run into or along one another. */
 export interface CloseCrossing {
@@ -17,10 +17,18 @@ export interface CloseCrossing {
 /** Lines come together at their fittings: that much of each end is left out, mm. */
 const AT_ENDS_MM = 60;
 
-function meetingOf(plan: Plan, a: LineView, b: LineView, withinMm: number): CloseCrossing | null {
-  const [one, other] = [lineSpace(plan, a)!, lineSpace(plan, b)!];
-  const limit = withinMm + (a.tube.odMm + b.tube.odMm) / 2;
-  let best: CloseCrossing | null = null;
+interface Passing {
+  readonly points: readonly Vec3[];
+  readonly odMm: number;
+}
+const lengthOf = (points: readonly Vec3[]): number =>
+  points.reduce((sum, at, i) => (i ? sum + distance(at, points[i - 1]!) : 0), 0);
+
+function pass(one: Passing, other: Passing, withinMm: number): Omit<CloseCrossing, 'a' | 'b'> | null {
+  const apart = (one.odMm + other.odMm) / 2;
+  const limit = withinMm + apart;
+  const [length, otherLength] = [lengthOf(one.points), lengthOf(other.points)];
+  let best: Omit<CloseCrossing, 'a' | 'b'> | null = null;
   let run = 0;
   for (let i = 1; i < one.points.length; i++) {
     const [p, q] = [one.points[i - 1]!, one.points[i]!];
@@ -37,11 +45,11 @@ function meetingOf(plan: Plan, a: LineView, b: LineView, withinMm: number): Clos
         const [share, otherShare] = segmentShares(p, q, r, s);
         const [atMm, otherMm] = [run - long + share * long, otherRun + otherShare * otherLong];
         const inside = (at: number, lengthMm: number): boolean => at > AT_ENDS_MM && at < lengthMm - AT_ENDS_MM;
-        if (inside(atMm, one.lengthMm) && inside(otherMm, other.lengthMm)) {
+        if (inside(atMm, length) && inside(otherMm, otherLength)) {
           const pointMm = addScaled(p, sub(q, p), share);
           const gap = distance(pointMm, addScaled(r, sub(s, r), otherShare));
-          const distanceMm = Math.max(0, gap - (a.tube.odMm + b.tube.odMm) / 2);
-          if (gap <= limit && (!best || distanceMm < best.distanceMm)) best = { a, b, distanceMm, atMm, otherMm, pointMm };
+          const distanceMm = Math.max(0, gap - apart);
+          if (gap <= limit && (!best || distanceMm < best.distanceMm)) best = { distanceMm, atMm, otherMm, pointMm };
         }
       }
       otherRun += otherLong;
@@ -50,32 +58,33 @@ function meetingOf(plan: Plan, a: LineView, b: LineView, withinMm: number): Clos
   return best;
 }
 
-const met = new WeakMap<LineView, WeakMap<LineView, { withinMm: number; meeting: CloseCrossing | null }>>();
+/** How two lines pass one another, looked at once while neither of them moves. */
+const crossing = derive(
+  'close crossing',
+  (one: Passing, other: Passing, withinMm: number) => [one.points, other.points, one.odMm, other.odMm, withinMm],
+  (points, otherPoints, odMm, otherOdMm, withinMm) => pass({ points, odMm }, { points: otherPoints, odMm: otherOdMm }, withinMm),
+  32,
+);
 
 /** Pairs of lines that come within `withinMm` of one another away from their ends, each pair once. */
-export function closeCrossings(plan: Plan, lines: readonly LineView[], withinMm: number): CloseCrossing[] {
-  const bent = lines.filter((view) => view.card);
-  const boxes = new Map(bent.map((view) => [view, around(lineSpace(plan, view)!.points)]));
-  return bent.flatMap((a, i) =>
-    bent.slice(i + 1).flatMap((b): CloseCrossing[] => {
-      const [one, other] = [boxes.get(a)!, boxes.get(b)!];
-      if (boxGap(one, other.min, other.max) > withinMm + a.tube.odMm + b.tube.odMm) return [];
-      const before = met.get(a)?.get(b);
-      if (before?.withinMm === withinMm) return before.meeting ? [before.meeting] : [];
-      const meeting = meetingOf(plan, a, b, withinMm);
-      if (!met.has(a)) met.set(a, new WeakMap());
-      met.get(a)!.set(b, { withinMm, meeting });
-      return meeting ? [meeting] : [];
+export function closeCrossings(lines: readonly LineView[], withinMm: number): CloseCrossing[] {
+  const bent = lines.flatMap((view) => {
+    if (!view.card) return [];
+    const points = pointsOf(view.pieces);
+    return [{ view, box: around(points), passing: { points, odMm: view.tube.odMm } }];
+  });
+  return bent.flatMap((one, i) =>
+    bent.slice(i + 1).flatMap((other): CloseCrossing[] => {
+      if (boxGap(one.box, other.box.min, other.box.max) > withinMm + one.passing.odMm + other.passing.odMm) return [];
+      const found = crossing(one.passing, other.passing, withinMm);
+      return found ? [{ a: one.view, b: other.view, ...found }] : [];
     }),
   );
 }
 
-const known = new WeakMap<readonly Vec3[], Box>();
-/** The box round a line's points, computed once. */
-function around(points: readonly Vec3[]): Box {
-  const before = known.get(points);
-  if (before) return before;
-  const box = boxRound(points);
-  known.set(points, box);
-  return box;
-}
+/** The box round a line's points. */
+const around = derive(
+  'box round a line',
+  (points: readonly Vec3[]) => [points],
+  (points): Box => boxRound(points),
+);

@@ -1,10 +1,20 @@
+import { derive } from '../../derive/index.ts';
 import { InputError } from '../../fault/index.ts';
-import { nutById, tubeById, tubeVolumeMl, type TubeNut, type TubeStock } from '../../stock/index.ts';
+import { nutById, tubeById, tubeVolumeMl, type FlareForm, type TubeNut, type TubeStock } from '../../stock/index.ts';
 import { centreLine, formedRadii, makeCard, type Card, type EndTooling, type Piece } from '../../tube/index.ts';
 import { addScaled, unit, type Vec3 } from '../../vec/index.ts';
 import { digestOf } from './digest.ts';
 import type { ResolvedPosition } from './position.ts';
-import type { Bench, BenchBender, Line, LineEnd, Part, Port } from '../model/index.ts';
+import {
+  freshEnd,
+  type Bench,
+  type BenchBender,
+  type Line,
+  type LineEnd,
+  type OpenEnd,
+  type Part,
+  type Port,
+} from '../model/index.ts';
 
 export interface PortView {
   readonly part: Part;
@@ -40,7 +50,7 @@ export function toolingOf(end: LineEnd, bench: Bench): EndTooling {
 /** How far along the tube a nut reaches once it is drawn back off its seat, by its own length and a little. Common practice. */
 export const drawnBackMm = (nutLengthMm: number): number => 2 * nutLengthMm + 10;
 
-const cardOf = (nodesMm: readonly Vec3[], line: Line, bench: Bench, bender: BenchBender, odMm: number): Card =>
+const cardOf = (nodesMm: readonly Vec3[], line: Pick<Line, 'ends'>, bench: Bench, bender: BenchBender, odMm: number): Card =>
   makeCard({
     nodesMm,
     odMm,
@@ -56,7 +66,7 @@ function withSlack(end: LineEnd, bench: Bench): EndTooling {
   return { ...tooling, flareExtraMm: tooling.flareExtraMm + slackMm };
 }
 
-function cardDigest(card: Card, line: Line): string {
+function cardDigest(card: Card, line: Shaped): string {
   const tenth = (value: number): number => Math.round(value * 10);
   return digestOf([
     tenth(card.stockCutMm),
@@ -69,21 +79,19 @@ function cardDigest(card: Card, line: Line): string {
 }
 
 /** Where the tube ends: at the port's seat, off it by what stands between, or where it waits for its mate; null where nobody has said. */
-function endOf(at: PortView | null, { standoffMm, open }: LineEnd): Vec3 | null {
-  if (!at) return open?.atMm ?? null;
-  return standoffMm ? addScaled(at.fixed.atMm, unit(at.port.direction)!, standoffMm) : at.fixed.atMm;
+function endOf(atMm: Vec3 | undefined, direction: Vec3 | undefined, { standoffMm, open }: LineEnd): Vec3 | null {
+  if (!atMm || !direction) return open?.atMm ?? null;
+  return standoffMm ? addScaled(atMm, unit(direction)!, standoffMm) : atMm;
 }
 
-function build(line: Line, bench: Bench, a: PortView | null, b: PortView | null): LineView {
+/** What of a line follows from its corners, its ends' places and the bench: its names and its state do not matter. */
+type LineShape = Pick<LineView, 'tube' | 'bender' | 'nuts' | 'nodesMm' | 'card' | 'pieces' | 'fault' | 'volumeMl' | 'digest'>;
+type Shaped = Pick<Line, 'tubeId' | 'benderId'> & { readonly ends: { readonly a: LineEnd; readonly b: LineEnd } };
+
+function build(line: Shaped, bench: Bench, nodesMm: readonly Vec3[]): LineShape {
   const tube = tubeById(line.tubeId)!;
   const bender = bench.benders.find((one) => one.id === line.benderId)!;
-  const [from, to] = [endOf(a, line.ends.a), endOf(b, line.ends.b)];
-  const nodesMm = from && to ? [from, ...line.cornersMm, to] : [];
-  const base = {
-    line, bench, tube, bender, nodesMm,
-    nuts: { a: nutById(line.ends.a.nutId)!, b: nutById(line.ends.b.nutId)! },
-    ports: { a, b },
-  }; // prettier-ignore
+  const base = { tube, bender, nodesMm, nuts: { a: nutById(line.ends.a.nutId)!, b: nutById(line.ends.b.nutId)! } };
   const without = { ...base, card: null, pieces: [], volumeMl: 0, digest: '' };
   if (!nodesMm.length) return { ...without, fault: null };
   try {
@@ -95,19 +103,55 @@ function build(line: Line, bench: Bench, a: PortView | null, b: PortView | null)
     return { ...without, fault: { node: Number(/\d+/.exec(error.path)?.[0] ?? 0), message: error.message } };
   }
 }
-
-const remembered = new WeakMap<Line, { on: readonly unknown[]; view: LineView }>();
+/** What a card asks of an end: how its joint stands and what its port is called do not matter to it. */
+const endFields = ({ portId, open, flare, nutId, standoffMm }: LineEnd) => [portId === null, open, flare, nutId, standoffMm] as const; // prettier-ignore
+const shapeOf = derive(
+  'line bent',
+  (line: Line, bench: Bench, a: PortView | null, b: PortView | null) => [
+    line.cornersMm,
+    bench.benders,
+    bench.flares,
+    bench.nutLengthMm,
+    bench.trimMm,
+    line.tubeId,
+    line.benderId,
+    ...endFields(line.ends.a),
+    a?.fixed.atMm,
+    a?.port.direction,
+    ...endFields(line.ends.b),
+    b?.fixed.atMm,
+    b?.port.direction,
+  ],
+  // Rebuilt of the inputs alone, so that nothing else can have a say.
+  (cornersMm, benders, flares, nutLengthMm, trimMm, tubeId, benderId, ...ends): LineShape => {
+    const [aOpen, aWaits, aFlare, aNut, aOff, aAt, aWay, bOpen, bWaits, bFlare, bNut, bOff, bAt, bWay] = ends;
+    const end = (free: boolean, open: OpenEnd | null, flare: FlareForm, nutId: string, standoffMm: number): LineEnd => ({
+      ...freshEnd(free ? null : '', flare, nutId),
+      open,
+      standoffMm,
+    });
+    const line: Shaped = {
+      tubeId,
+      benderId,
+      ends: { a: end(aOpen, aWaits, aFlare, aNut, aOff), b: end(bOpen, bWaits, bFlare, bNut, bOff) },
+    };
+    const from = endOf(aAt, aWay, line.ends.a);
+    const to = endOf(bAt, bWay, line.ends.b);
+    const bench = { benders, flares, nutLengthMm, trimMm, adapters: [] };
+    return build(line, bench, from && to ? [from, ...cornersMm, to] : []);
+  },
+);
 
 /** The view of a line; the same line on the same bench between the same ports is computed once. */
-export function lineView(line: Line, bench: Bench, ports: ReadonlyMap<string, PortView>): LineView {
-  const [a, b] = (['a', 'b'] as const).map((end) => ports.get(line.ends[end].portId ?? '') ?? null);
-  const on = [bench, a?.fixed, a?.port, a?.part, b?.fixed, b?.port, b?.part];
-  const before = remembered.get(line);
-  if (before?.on.every((value, i) => value === on[i])) return before.view;
-  const view = build(line, bench, a!, b!);
-  remembered.set(line, { on, view });
-  return view;
-}
+export const lineView = derive(
+  'line',
+  (line: Line, bench: Bench, ports: ReadonlyMap<string, PortView>) => {
+    const a = ports.get(line.ends.a.portId ?? '') ?? null;
+    const b = ports.get(line.ends.b.portId ?? '') ?? null;
+    return [line, bench, shapeOf(line, bench, a, b), a, b];
+  },
+  (line, bench, shape, a, b): LineView => ({ ...shape, line, bench, ports: { a, b } }),
+);
 
 function findCutSigma(view: LineView, bench: Bench): number | null {
   const { card, nodesMm, line, bender, tube, ports } = view;
@@ -140,14 +184,12 @@ function findCutSigma(view: LineView, bench: Bench): number | null {
   return Math.sqrt(variance);
 }
 
-const sigmas = new WeakMap<LineView, number | null>();
-
 /**
  * One standard deviation of the length to cut, from the certainty of both ports: the length's slope
  * along each axis of each port by central differences, combined as independent errors.
  */
-export function cutSigmaMm(view: LineView, bench: Bench): number | null {
-  // A view belongs to one bench: it is built anew when that changes.
-  if (!sigmas.has(view)) sigmas.set(view, findCutSigma(view, bench));
-  return sigmas.get(view)!;
-}
+export const cutSigmaMm = derive(
+  'sigma of a cut',
+  (view: LineView) => [view],
+  (view) => findCutSigma(view, view.bench),
+);

@@ -4,7 +4,8 @@ import { stretchesNear, type Obstacle } from '../../frame/index.ts';
 import { polyline } from '../../tube/index.ts';
 import { dot, sub, unit, type Vec3 } from '../../vec/index.ts';
 import { toolingOf, type LineView } from './line-view.ts';
-import { beamOf, obstaclesOf, excitationAt } from './space.ts';
+import { beamOf, excitationAt } from './space.ts';
+import { obstaclesOf } from '../../frame/index.ts';
 import type { Plan } from '../model/index.ts';
 
 /** How finely a tube is felt along for something to hold to, mm. */
@@ -17,12 +18,15 @@ const ALIKE = Math.cos((10 * Math.PI) / 180);
 /** Room a clip wants beside a bend or a nut, mm along the tube. Common practice. */
 const BESIDE_MM = 8;
 
+/** What of a plan says how its lines are held. */
+export type Held = Pick<Plan, 'things' | 'holding' | 'bench'>;
+
 /** Stretches where no clip can sit: bends, nuts, and where nothing is near enough to hold to. */
 function closedTo(
   view: LineView,
   points: readonly Vec3[],
   lengthMm: number,
-  plan: Plan,
+  plan: Held,
   holders: readonly Obstacle[],
 ): Stretch[] {
   const nut = (end: 'a' | 'b'): number => toolingOf(view.line.ends[end], plan.bench).nutLengthMm + BESIDE_MM;
@@ -70,7 +74,7 @@ function crossed(places: number[], view: LineView, open: readonly Stretch[], len
  * something to hold to and none on a bend or a nut. Each stretch keeps to what shakes it there.
  * Throws InputError where no clips can do it.
  */
-export function placeClips(plan: Plan, view: LineView): number[] {
+export function placeClips(plan: Held, view: LineView): number[] {
   if (!view.card) throw new InputError(view.line.id, 'A line that cannot be bent yet cannot be held.');
   const { holding } = plan;
   const obstacles = obstaclesOf(plan);

@@ -1,4 +1,5 @@
 import { DEFAULT_TAPE_SIGMA_MM, survey, type Survey, type Tape } from '../../survey/index.ts';
+import { derive } from '../../derive/index.ts';
 import { InputError } from '../../fault/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
 import type { PositionSource, Plan } from '../model/index.ts';
@@ -45,20 +46,16 @@ function fixFrom(known: PositionSource, datums: readonly Datum[]): ResolvedPosit
   }
 }
 
-const remembered = new WeakMap<PositionSource, { datums: readonly Datum[]; fixed: ResolvedPosition }>();
-
 /** The same place from the same datums is computed once. */
-function fix(known: PositionSource, datums: readonly Datum[]): ResolvedPosition {
-  const before = remembered.get(known);
-  if (before && before.datums.length === datums.length && datums.every((d, i) => before.datums[i]!.fixed === d.fixed))
-    return before.fixed;
-  const fixed = fixFrom(known, datums);
-  remembered.set(known, { datums, fixed });
-  return fixed;
-}
+const fix = derive(
+  'place from its tapes',
+  (known: PositionSource, datums: readonly Datum[]) => [known, ...datums.flatMap(({ id, fixed }) => [id, fixed])],
+  (known, ...datums) =>
+    fixFrom(known, datums.flatMap((id, i) => (i % 2 ? [] : [{ id: id as string, fixed: datums[i + 1] as ResolvedPosition }]))),
+); // prettier-ignore
 
 /** Every point and port of a plan, fixed. The plan must be valid: no point is taped from itself. */
-export function fixAll(plan: Plan): ReadonlyMap<string, ResolvedPosition> {
+export function fixAll(plan: Pick<Plan, 'points' | 'parts'>): ReadonlyMap<string, ResolvedPosition> {
   const points = new Map(plan.points.map((point) => [point.id, point]));
   const found = new Map<string, ResolvedPosition>();
   const fixKnown = (known: PositionSource): ResolvedPosition => {

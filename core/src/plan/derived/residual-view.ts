@@ -1,3 +1,4 @@
+import { derive } from '../../derive/index.ts';
 import { residualFor, type Residual } from '../../hydraulics/index.ts';
 import type { LineView, PortView } from './line-view.ts';
 import { makesPressure } from '../model/index.ts';
@@ -56,31 +57,30 @@ function levelOf(master: Part, lines: readonly LineView[]): number | null {
 }
 
 /** For every caliper and wheel cylinder that a master feeds. */
-export function residualViews(
-  parts: readonly Part[],
-  ports: ReadonlyMap<string, PortView>,
-  lines: readonly LineView[],
-): ResidualView[] {
-  return parts.flatMap((part): ResidualView[] => {
-    if (part.kind !== 'caliper' && part.kind !== 'wheel-cylinder') return [];
-    const way = wayBack(part, lines);
-    if (way?.at.part.kind !== 'master') return [];
-    const master = way.at.part;
-    const kind = part.kind === 'caliper' ? 'disc' : 'drum';
-    // Its bleeder is its top; an inlet may be the bracket where its hose begins.
-    const bleeders = part.ports.filter((port) => port.role === 'bleeder');
-    const topMm = Math.max(...(bleeders.length ? bleeders : part.ports).map((port) => ports.get(port.id)!.fixed.atMm[2]));
-    const levelMm = levelOf(master, lines);
-    const builtIn = way.at.port.residualMPa;
-    const has = builtIn
-      ? [{ where: `${master.name}, ${way.at.port.name}`, portId: way.at.port.id, residualMPa: builtIn as number | null }]
-      : [];
-    for (let step: Step | null = way; step; step = step.before) {
-      const { part: at, port } = step.at;
-      if (at.kind === 'residual-valve' && !has.some((valve) => valve.where === at.name))
-        has.push({ where: at.name, portId: port.id, residualMPa: at.figures.residualMPa ?? null });
-    }
-    const wanted = kind === 'drum' ? residualFor('drum', 0, 0) : levelMm === null ? null : residualFor('disc', levelMm, topMm);
-    return [{ part, kind, master, topMm, levelMm, wanted, has }];
-  });
-}
+export const residualViews = derive(
+  'residual pressure',
+  (parts: readonly Part[], ports: ReadonlyMap<string, PortView>, lines: readonly LineView[]) => [parts, ports, lines],
+  (parts, ports, lines) =>
+    parts.flatMap((part): ResidualView[] => {
+      if (part.kind !== 'caliper' && part.kind !== 'wheel-cylinder') return [];
+      const way = wayBack(part, lines);
+      if (way?.at.part.kind !== 'master') return [];
+      const master = way.at.part;
+      const kind = part.kind === 'caliper' ? 'disc' : 'drum';
+      // Its bleeder is its top; an inlet may be the bracket where its hose begins.
+      const bleeders = part.ports.filter((port) => port.role === 'bleeder');
+      const topMm = Math.max(...(bleeders.length ? bleeders : part.ports).map((port) => ports.get(port.id)!.fixed.atMm[2]));
+      const levelMm = levelOf(master, lines);
+      const builtIn = way.at.port.residualMPa;
+      const has = builtIn
+        ? [{ where: `${master.name}, ${way.at.port.name}`, portId: way.at.port.id, residualMPa: builtIn as number | null }]
+        : [];
+      for (let step: Step | null = way; step; step = step.before) {
+        const { part: at, port } = step.at;
+        if (at.kind === 'residual-valve' && !has.some((valve) => valve.where === at.name))
+          has.push({ where: at.name, portId: port.id, residualMPa: at.figures.residualMPa ?? null });
+      }
+      const wanted = kind === 'drum' ? residualFor('drum', 0, 0) : levelMm === null ? null : residualFor('disc', levelMm, topMm);
+      return [{ part, kind, master, topMm, levelMm, wanted, has }];
+    }),
+);

@@ -1,3 +1,4 @@
+import { derive } from '../../derive/index.ts';
 import type { ClutchSize, ParkingSize, SingleSize, TrailerSize } from '../../hydraulics/index.ts';
 import type { LineView } from './line-view.ts';
 import { clutchView, parkingView, singleView, trailerView } from './sheets.ts';
@@ -16,13 +17,27 @@ export interface SheetResults {
   readonly parking: ParkingSize | null;
 }
 
-export function sheetResults(plan: Plan, lines: readonly LineView[]): SheetResults {
-  const { trailer, singles, clutch } = plan;
-  const at = (share: number): TrailerSize => trailerView(plan, trailer!, lines, share);
-  return {
-    trailer: trailer && { at, empty: at(0), laden: at(1) },
-    singles: singles.map((sheet) => singleView(plan, sheet, lines)),
-    clutch: clutch && clutchView(plan, clutch, lines),
-    parking: parkingView(plan),
-  };
-}
+type Sheets = Pick<Plan, 'trailer' | 'singles' | 'clutch' | 'parking' | 'sizing' | 'circuits' | 'hoses'>;
+export const sheetResults = derive(
+  'sheets beside foot to road',
+  ({ trailer, singles, clutch, parking, sizing, circuits, hoses }: Sheets, lines: readonly LineView[]) => [
+    lines,
+    trailer,
+    singles,
+    clutch,
+    parking,
+    sizing,
+    circuits,
+    hoses,
+  ],
+  (lines, trailer, singles, clutch, parking, sizing, circuits, hoses): SheetResults => {
+    const feeding = { circuits, hoses };
+    const at = (share: number): TrailerSize => trailerView(feeding, trailer!, lines, share);
+    return {
+      trailer: trailer && { at, empty: at(0), laden: at(1) },
+      singles: singles.map((sheet) => singleView(feeding, sheet, lines)),
+      clutch: clutch && clutchView(feeding, clutch, lines),
+      parking: parkingView({ sizing, parking }),
+    };
+  },
+);

@@ -5,9 +5,12 @@ import type { ClutchSheet, Plan, SingleSheet, TrailerSheet } from '../model/inde
 import type { LineView } from './line-view.ts';
 import { linesWith } from './sizing.ts';
 
+/** What says which tubes and hoses a sheet's cylinders fill. */
+type Feeding = Pick<Plan, 'circuits' | 'hoses'>;
+
 const BULK_GPA = 1.7;
 
-export const trailerView = (plan: Plan, sheet: TrailerSheet, lines: readonly LineView[], share: number): TrailerSize => {
+export const trailerView = (plan: Feeding, sheet: TrailerSheet, lines: readonly LineView[], share: number): TrailerSize => {
   const circuits = plan.circuits.filter((c) => c.work === 'brake').map((c) => c.id);
   return trailer({
     actuatorMPa: sheet.actuatorMPa,
@@ -22,7 +25,7 @@ export const trailerView = (plan: Plan, sheet: TrailerSheet, lines: readonly Lin
   });
 };
 
-export const singleView = (plan: Plan, sheet: SingleSheet, lines: readonly LineView[]): SingleSize =>
+export const singleView = (plan: Feeding, sheet: SingleSheet, lines: readonly LineView[]): SingleSize =>
   single({
     ...sheet,
     loadN: sheet.loadKg * GRAVITY_MS2,
@@ -30,7 +33,7 @@ export const singleView = (plan: Plan, sheet: SingleSheet, lines: readonly LineV
     bulkGPa: BULK_GPA,
   });
 
-export function clutchView(plan: Plan, sheet: ClutchSheet, lines: readonly LineView[]): ClutchSize {
+export function clutchView(plan: Feeding, sheet: ClutchSheet, lines: readonly LineView[]): ClutchSize {
   const own = linesWith(
     plan,
     lines,
@@ -45,7 +48,7 @@ export function clutchView(plan: Plan, sheet: ClutchSheet, lines: readonly LineV
 }
 
 /** What the parking brake holds, laden, on the rear wheels; null where it is hydraulic or the vehicle's figures are not there. */
-export const parkingView = ({ sizing, parking: sheet }: Plan): ParkingSize | null =>
+export const parkingView = ({ sizing, parking: sheet }: Pick<Plan, 'sizing' | 'parking'>): ParkingSize | null =>
   sizing && sheet?.by === 'lever'
     ? parking({ ...sheet, massKg: sizing.laden.massKg, tyreRadiusMm: sizing.tyreRadiusMm.rear })
     : null;

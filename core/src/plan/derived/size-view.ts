@@ -12,10 +12,11 @@ import {
   type Size,
   type SizeInput,
 } from '../../hydraulics/index.ts';
+import { derive } from '../../derive/index.ts';
 import { InputError } from '../../fault/index.ts';
 import type { LineView } from './line-view.ts';
 import { loadAt, LOADS, sizeInputOf, type LoadName } from './sizing.ts';
-import type { Plan } from '../model/index.ts';
+import type { Plan, Sizing } from '../model/index.ts';
 
 /** From foot to road in one state of loading. */
 export interface LoadView {
@@ -55,9 +56,7 @@ function loadView(input: SizeInput, limits: Limits | null): LoadView {
   };
 }
 
-/** What the foot does to the road in a plan; null until its sizing is begun or where its figures cannot be reckoned with. */
-export function sizeView(plan: Plan, lines: readonly LineView[]): SizeView | null {
-  const { sizing } = plan;
+function sizeOf(plan: Pick<Plan, 'circuits' | 'hoses'>, sizing: Sizing | null, lines: readonly LineView[]): SizeView | null {
   if (!sizing) return null;
   const at = (share: number): LoadView =>
     loadView(sizeInputOf(plan, sizing, lines, share), limitsFor(sizing.category, loadAt(sizing, 1).massKg));
@@ -69,3 +68,15 @@ export function sizeView(plan: Plan, lines: readonly LineView[]): SizeView | nul
     throw error;
   }
 }
+
+/** What the foot does to the road in a plan; null until its sizing is begun or where its figures cannot be reckoned with. */
+export const sizeView = derive(
+  'from foot to road',
+  ({ sizing, circuits, hoses }: Pick<Plan, 'sizing' | 'circuits' | 'hoses'>, lines: readonly LineView[]) => [
+    lines,
+    sizing,
+    circuits,
+    hoses,
+  ],
+  (lines, sizing, circuits, hoses) => sizeOf({ circuits, hoses }, sizing, lines),
+);

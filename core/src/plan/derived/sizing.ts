@@ -14,7 +14,7 @@ export const loadAt = ({ empty, laden }: Pick<Sizing, 'empty' | 'laden'>, share:
   return { massKg: between('massKg'), frontFraction: between('frontFraction'), cgHeightMm: between('cgHeightMm') };
 };
 
-const circuitsOf = ({ circuits }: Plan, axle: Axle): string[] => circuits.filter((c) => c.work === 'brake' && c.axle === axle).map((c) => c.id); // prettier-ignore
+const circuitsOf = ({ circuits }: Pick<Plan, 'circuits'>, axle: Axle): string[] => circuits.filter((c) => c.work === 'brake' && c.axle === axle).map((c) => c.id); // prettier-ignore
 
 /** Hose that the plan's own hoses make up for what a sheet sizes, by axle where it has axles: there the typed figure stands aside. */
 export function plannedHoses(plan: Plan, of: string): readonly ({ readonly name: string } & HoseFigures)[] {
@@ -32,11 +32,20 @@ export function plannedHoses(plan: Plan, of: string): readonly ({ readonly name:
   });
 }
 /** Tubes and hose of some circuits; the typed hose counts only where the plan has none of its own for them. */
-export const linesWith = (plan: Plan, lines: readonly LineView[], circuitIds: readonly string[], typed: HoseFigures): AxleLines =>
-  linesOf(lines, circuitIds, hoseOf(plan.hoses, circuitIds) ?? typed);
+export const linesWith = (
+  plan: Pick<Plan, 'hoses'>,
+  lines: readonly LineView[],
+  circuitIds: readonly string[],
+  typed: HoseFigures,
+): AxleLines => linesOf(lines, circuitIds, hoseOf(plan.hoses, circuitIds) ?? typed);
 
 /** What `size` reads, from the plan at a load between empty (0) and laden (1). */
-export function sizeInputOf(plan: Plan, sizing: Sizing, lines: readonly LineView[], share: number): SizeInput {
+export function sizeInputOf(
+  plan: Pick<Plan, 'circuits' | 'hoses'>,
+  sizing: Sizing,
+  lines: readonly LineView[],
+  share: number,
+): SizeInput {
   const { wheelbaseMm, tyreRadiusMm, pedal, booster, master, front, rear, rearValve, bulkGPa, airMl, mu } = sizing;
   const linesAt = (axle: Axle): AxleLines => linesWith(plan, lines, circuitsOf(plan, axle), sizing.hoses[axle]);
   return {

@@ -1,6 +1,6 @@
 import type { Vec3 } from '../../vec/index.ts';
 import type { LineView } from './line-view.ts';
-import { obstaclesOf } from './space.ts';
+import { obstaclesOf } from '../../frame/index.ts';
 import type { Plan } from '../model/index.ts';
 
 /** A value of one axis that a dragged corner is drawn to, and what it is. */

@@ -1,17 +1,17 @@
+import { derive } from '../../derive/index.ts';
 import { naturalHz, spanForHz, stretchesLeft, type Beam, type Stretch } from '../../clips/index.ts';
 import {
   boxGap,
   boxRound,
   clearanceTo,
   gapTo,
-  meshEpoch,
-  obstacleOf,
+  obstaclesOf,
   stretchesNear,
   type Clearance,
   type Obstacle,
   type Thing,
 } from '../../frame/index.ts';
-import { polyline } from '../../tube/index.ts';
+import { polyline, type Piece } from '../../tube/index.ts';
 import { addScaled, distance, dot, sub, unit, type Vec3 } from '../../vec/index.ts';
 import { TUBE_MATTER } from './line-figures.ts';
 import type { LineView } from './line-view.ts';
@@ -67,16 +67,6 @@ export interface LineSpace {
   readonly spans: readonly SpanView[];
 }
 
-/** The things of a plan made ready to be measured to; the same list once. */
-export function obstaclesOf({ things }: Pick<Plan, 'things'>): readonly Obstacle[] {
-  const before = ready.get(things);
-  if (before?.epoch === meshEpoch()) return before.obstacles;
-  const obstacles = things.map(obstacleOf);
-  ready.set(things, { epoch: meshEpoch(), obstacles });
-  return obstacles;
-}
-const ready = new WeakMap<readonly Thing[], { epoch: number; obstacles: readonly Obstacle[] }>();
-
 const isEngine = ({ thing }: Obstacle): boolean => thing.kind === 'engine' || thing.kind === 'gearbox';
 
 export function beamOf({ tube }: Pick<LineView, 'tube'>): Beam {
@@ -90,8 +80,11 @@ function sleeved(sleeves: Line['sleeves'], lengthMm: number): { bare: Stretch[];
   return { bare: stretchesLeft(covered, lengthMm), covered };
 }
 
+/** A tube as it is laid, with what is on it. */
+type Laid = Pick<LineView, 'pieces' | 'tube'> & { readonly line: Pick<Line, 'sleeves' | 'clipsMm' | 'shakes'> };
+
 /** The nearest a line comes to each thing that it is not fixed to, where that is worth showing. */
-function nearOf(view: LineView, points: readonly Vec3[], lengthMm: number, obstacles: readonly Obstacle[]): Near[] {
+function nearOf(view: Laid, points: readonly Vec3[], lengthMm: number, obstacles: readonly Obstacle[]): Near[] {
   const found: Near[] = [];
   const { min, max } = boxRound(points);
   for (const obstacle of obstacles) {
@@ -134,13 +127,7 @@ function placeAt(points: readonly Vec3[], atMm: number): { at: Vec3; along: Vec3
   return { at: points[0]!, along: [1, 0, 0] };
 }
 
-function clipView(
-  view: LineView,
-  points: readonly Vec3[],
-  atMm: number,
-  holders: readonly Obstacle[],
-  reachMm: number,
-): ClipView {
+function clipView(view: Laid, points: readonly Vec3[], atMm: number, holders: readonly Obstacle[], reachMm: number): ClipView {
   const { at, along } = placeAt(points, atMm);
   let best: Pick<ClipView, 'to' | 'gapMm' | 'footMm'> = { to: null, gapMm: Infinity, footMm: null };
   for (const holder of holders) {
@@ -157,7 +144,7 @@ function clipView(
  * stretches, and between those the engine's figure where it runs near, else the frame's.
  */
 export function excitationAt(
-  { line, tube }: LineView,
+  { line, tube }: Laid,
   points: readonly Vec3[],
   lengthMm: number,
   obstacles: readonly Obstacle[],
@@ -182,7 +169,7 @@ export function excitationAt(
 }
 
 function spansOf(
-  view: LineView,
+  view: Laid,
   lengthMm: number,
   hzBetween: (fromMm: number, toMm: number) => number,
   { margin, maxSpanMm, endMm }: ClipSettings,
@@ -208,33 +195,45 @@ function spansOf(
 
 /** What of a plan a line's surroundings come from. */
 export type Around = Pick<Plan, 'things' | 'holding'>;
-const remembered = new WeakMap<LineView, Around & { epoch: number; space: LineSpace }>();
 
-/** What a line is among; null while it has no centre line. The same line among the same things is computed once. */
-export function lineSpace(plan: Around, view: LineView): LineSpace | null {
-  if (!view.card) return null;
-  const { things, holding } = plan;
-  const before = remembered.get(view);
-  if (before && before.things === things && before.holding === holding && before.epoch === meshEpoch()) return before.space;
-  const obstacles = obstaclesOf(plan);
-  const points = polyline(view.pieces, 10);
-  const lengthMm = view.pieces.at(-1)!.endMm;
-  const holders = obstacles.filter(({ thing }) => thing.holds);
-  const space: LineSpace = {
-    points,
-    lengthMm,
-    near: nearOf(view, points, lengthMm, obstacles),
-    clips: view.line.clipsMm.map((atMm) => clipView(view, points, atMm, holders, holding.reachMm)),
-    spans: spansOf(view, lengthMm, excitationAt(view, points, lengthMm, obstacles, holding), holding),
-  };
-  keepSpace(plan, view, space);
-  return space;
-}
+const spaceOf = derive(
+  'line among things',
+  ({ pieces, tube, line }: Laid, obstacles: readonly Obstacle[], holding: ClipSettings) => [
+    pieces,
+    tube,
+    line.sleeves,
+    line.clipsMm,
+    line.shakes,
+    obstacles,
+    holding,
+  ],
+  (pieces, tube, sleeves, clipsMm, shakes, obstacles, holding): LineSpace => {
+    const view: Laid = { pieces, tube, line: { sleeves, clipsMm, shakes } };
+    const points = pointsOf(pieces);
+    const lengthMm = pieces.at(-1)!.endMm;
+    const holders = obstacles.filter(({ thing }) => thing.holds);
+    return {
+      points,
+      lengthMm,
+      near: nearOf(view, points, lengthMm, obstacles),
+      clips: clipsMm.map((atMm) => clipView(view, points, atMm, holders, holding.reachMm)),
+      spans: spansOf(view, lengthMm, excitationAt(view, points, lengthMm, obstacles, holding), holding),
+    };
+  },
+);
+/** The centre line of a tube as points, chords at its bends. */
+export const pointsOf = derive(
+  'centre line as points',
+  (pieces: readonly Piece[]) => [pieces],
+  (pieces): readonly Vec3[] => polyline(pieces, 10),
+);
+/** What a line is among; null while it has no centre line. The same tube among the same things is computed once. */
+export const lineSpace = (plan: Around, view: LineView): LineSpace | null =>
+  view.card ? spaceOf(view, obstaclesOf(plan), plan.holding) : null;
 
 /** Lets `lineSpace` know what a line is among where that was computed elsewhere, such as in a worker. */
-export function keepSpace({ things, holding }: Around, view: LineView, space: LineSpace): void {
-  remembered.set(view, { things, holding, epoch: meshEpoch(), space });
-}
+export const keepSpace = (plan: Around, view: LineView, space: LineSpace): void =>
+  spaceOf.put(space, view, obstaclesOf(plan), plan.holding);
 
 /** Clips of other lines that one clip may be one with: near it, on a tube that runs the same way. */
 export const sharesWith = (clip: ClipView, others: readonly ClipView[]): ClipView[] =>

@@ -1,10 +1,12 @@
-import { bleedViews, type BleedView } from './bleed-view.ts';
-import { fixAll, type ResolvedPosition } from './position.ts';
-import { lineView, type LineView, type PortView } from './line-view.ts';
-import { residualViews, type ResidualView } from './residual-view.ts';
-import { sizeView, type SizeView } from './size-view.ts';
+import { derive } from '../../derive/index.ts';
+import { obstaclesOf, type Obstacle } from '../../frame/index.ts';
 import { allPorts, type Circuit, type Plan, type Point } from '../model/index.ts';
+import { bleedViews, type BleedView } from './bleed-view.ts';
+import { lineView, type LineView, type PortView } from './line-view.ts';
+import { fixAll, type ResolvedPosition } from './position.ts';
+import { residualViews, type ResidualView } from './residual-view.ts';
 import { sheetResults, type SheetResults } from './sheet-results.ts';
+import { sizeView, type SizeView } from './size-view.ts';
 
 export interface PointView {
   readonly point: Point;
@@ -17,30 +19,65 @@ export interface PlanView {
   readonly ports: ReadonlyMap<string, PortView>;
   readonly lines: readonly LineView[];
   readonly circuits: ReadonlyMap<string, Circuit>;
+  /** Its things ready to be measured to; meshes as far as they are known here. */
+  readonly obstacles: readonly Obstacle[];
   readonly bleeding: readonly BleedView[];
   readonly size: SizeView | null;
   readonly works: SheetResults;
   readonly residuals: readonly ResidualView[];
 }
 
-const remembered = new WeakMap<Plan, PlanView>();
+/** A list as it was before, where each of its items is. */
+const sameList = derive(
+  'list of the same',
+  <T extends object>(owner: object, items: readonly T[]): readonly [object, ...T[]] => [owner, ...items],
+  (_owner, ...items) => items,
+) as <T extends object>(owner: object, items: readonly T[]) => readonly T[];
+const portView = derive(
+  'port',
+  (port: PortView['port'], part: PortView['part'], fixed: ResolvedPosition) => [port, part, fixed],
+  (port, part, fixed): PortView => ({ part, port, fixed }),
+);
+const placed = derive(
+  'points and ports',
+  ({ points, parts }: Pick<Plan, 'points' | 'parts'>) => [points, parts],
+  (points, parts) => {
+    const fixed = fixAll({ points, parts });
+    return {
+      points: new Map(points.map((point) => [point.id, { point, fixed: fixed.get(point.id)! }])),
+      ports: new Map(allPorts({ parts }).map(({ part, port }) => [port.id, portView(port, part, fixed.get(port.id)!)])),
+    };
+  },
+);
+const linesOf = derive(
+  'lines',
+  ({ lines, bench }: Pick<Plan, 'lines' | 'bench'>, ports: ReadonlyMap<string, PortView>) => [lines, bench, ports],
+  (lines, bench, ports): readonly LineView[] =>
+    sameList(
+      bench,
+      lines.map((line) => lineView(line, bench, ports)),
+    ),
+);
+const circuitsOf = derive(
+  'circuits',
+  ({ circuits }: Pick<Plan, 'circuits'>) => [circuits],
+  (circuits): ReadonlyMap<string, Circuit> => new Map(circuits.map((circuit) => [circuit.id, circuit])),
+);
 
-/** The working model of a valid plan, computed once for each state of it. */
-export function viewPlan(plan: Plan): PlanView {
-  const before = remembered.get(plan);
-  if (before) return before;
-  const fixed = fixAll(plan);
-  const points = new Map(plan.points.map((point) => [point.id, { point, fixed: fixed.get(point.id)! }]));
-  const ports = new Map(allPorts(plan).map(({ part, port }) => [port.id, { part, port, fixed: fixed.get(port.id)! }]));
-  const lines = plan.lines.map((line) => lineView(line, plan.bench, ports));
-  const circuits = new Map(plan.circuits.map((circuit) => [circuit.id, circuit]));
-  const view = {
-    plan, points, ports, lines, circuits,
-    bleeding: bleedViews(plan, lines, ports),
-    size: sizeView(plan, lines),
-    works: sheetResults(plan, lines),
-    residuals: residualViews(plan.parts, ports, lines),
-  }; // prettier-ignore
-  remembered.set(plan, view);
-  return view;
-}
+/** The working model of a valid plan: each part of it is computed once for what it rests on. */
+export const viewPlan = derive(
+  'plan',
+  (plan: Plan) => [plan, obstaclesOf(plan)],
+  (plan, obstacles): PlanView => {
+    const { points, ports } = placed(plan);
+    const lines = linesOf(plan, ports);
+    return {
+      plan, points, ports, lines, obstacles,
+      circuits: circuitsOf(plan),
+      bleeding: bleedViews(plan, lines, ports),
+      size: sizeView(plan, lines),
+      works: sheetResults(plan, lines),
+      residuals: residualViews(plan.parts, ports, lines),
+    }; // prettier-ignore
+  },
+);

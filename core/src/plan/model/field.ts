@@ -55,6 +55,8 @@ export interface About {
   readonly noun: string;
   /** One record in words. */
   readonly named: (value: never) => string;
+  /** What else it may be looked for by. */
+  readonly more?: (value: never) => string;
 }
 
 /** Kept by the compiler alone: what a field holds. */
@@ -117,18 +119,18 @@ export const record =
   <T>() =>
   <F extends FieldsOf<T>>(
     fields: F & { readonly [K in Exclude<keyof F, keyof T>]: never },
-    more: { readonly check?: (value: T) => Trouble | null; readonly about?: Omit<About, 'named'> & { readonly named: (value: T) => string } } = {},
+    more: { readonly check?: (value: T) => Trouble | null; readonly about?: Omit<About, 'named' | 'more'> & { readonly named: (value: T) => string; readonly more?: (value: T) => string } } = {},
   ): RecordField<T, F> => ({ type: 'record', fields, ...more }) as unknown as RecordField<T, F>; // prettier-ignore
 
 type OneOfKind<T, Tag extends keyof T, V> = Omit<Extract<T, { readonly [K in Tag]: V }>, Tag>;
 /** One of several records, told apart by a field. */
 export const byKind =
   <T extends object>() =>
-  <Tag extends keyof T & string>(
+  <Tag extends keyof T & string, const S extends { readonly [V in T[Tag] & string]: FieldsOf<OneOfKind<T, Tag, V>> }>(
     tag: Tag,
-    shapes: { readonly [V in T[Tag] & string]: FieldsOf<OneOfKind<T, Tag, V>> },
+    shapes: S,
     check?: (value: T) => Trouble | null,
-  ): { readonly type: 'byKind'; readonly shapes: { readonly [V in T[Tag] & string]: { readonly fields: FieldsOf<OneOfKind<T, Tag, V>> } } } & Field<T> =>
+  ): { readonly type: 'byKind'; readonly shapes: { readonly [V in keyof S]: { readonly fields: S[V] } } } & Field<T> =>
     ({
       type: 'byKind',
       tag,

@@ -90,5 +90,5 @@ export const HOSE = record<Hose>()(
     gauze: flag,
     madeOn: nullable(written(/^\d{4}-(0[1-9]|1[0-2])$/, 'a year and month')),
   },
-  { about: { kind: 'hose', prefix: 'hose', noun: 'hose', named: ({ name }) => name } },
+  { about: { kind: 'hose', prefix: 'hose', noun: 'hose', named: ({ name }) => name, more: ({ title }) => title } },
 );

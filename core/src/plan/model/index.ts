@@ -1,7 +1,7 @@
 export * from './bench.ts';
 export * from './bleeding.ts';
 export * from './circuit.ts';
-export { type AnyField, type Field, type Held, type NumberField, type NumberLimits } from './field.ts';
+export { type AnyField, type Field, type Held, type NumberField, type NumberLimits, type TextLimits } from './field.ts';
 export * from './gate.ts';
 export * from './clip-settings.ts';
 export * from './hose.ts';
@@ -17,3 +17,4 @@ export * from './sizing.ts';
 export * from './thing.ts';
 export { figureAt, withAt, withFigure } from './figures.ts';
 export { adapterOf } from './adapter-of.ts';
+export { recordsIn, type NamedRecord } from './records.ts';

@@ -114,7 +114,7 @@ export const LINE = record<Line>()(
     shakes: list(VIBRATION, 100),
     ticks: list(record<Tick>()({ step: id, digest: id, at: time }), 1000),
   },
-  { about: { kind: 'line', prefix: 'line', noun: 'line', named: ({ name }) => name } },
+  { about: { kind: 'line', prefix: 'line', noun: 'line', named: ({ name }) => name, more: ({ title }) => title } },
 );
 
 /** What a line is before anybody has held, sleeved or marked it. */

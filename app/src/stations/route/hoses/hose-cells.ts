@@ -3,7 +3,7 @@ import { figure } from '@firm-line/core/fault';
 import { rubs, type HoseState, type HoseView } from '@firm-line/core/hose-travel';
 import { worstOf, type Pose } from '@firm-line/core/rod';
 import { formatLength } from '@firm-line/core/units';
-import { PlanStore } from '../../../plan/plan-store';
+import { PlanStore } from '../../../session/plan-store';
 import { VERDICT_SIGNS, VERDICT_WORDS } from './hose-words';
 
 const ROWS = [[1, 'Bump'], [0, 'Ride'], [-1, 'Droop']] as const; // prettier-ignore

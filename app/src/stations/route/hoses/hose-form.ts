@@ -2,14 +2,17 @@ import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Thing } from '@firm-line/core/frame';
 import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/rod';
-import { freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
+import { HOSE, HOSE_END, MOTION, type TextLimits, freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
 import { HOSE_FITTINGS, HOSES } from '@firm-line/core/stock';
 import { distance, scale, unit, type Vec3 } from '@firm-line/core/vec';
-import { LengthField } from '../../../kit/length-field';
-import { NumberField } from '../../../kit/number-field';
-import { SelectField } from '../../../kit/select-field';
-import { PlanStore } from '../../../plan/plan-store';
-import { Selection } from '../../../plan/selection';
+import { LengthField } from '../../../kit/fields/length-field';
+import { NumberField } from '../../../kit/fields/number-field';
+import { SelectField } from '../../../kit/fields/select-field';
+import { PlanStore } from '../../../session/plan-store';
+import { Selection } from '../../../session/selection';
+import { TextField } from '../../../kit/fields/text-field';
+import { CheckField } from '../../../kit/fields/check-field';
+import { firstFault } from '../../../kit/fields/first-fault';
 
 const STILL: Motion = {
   kind: 'still', heaveMm: [-50, 50], aboutMm: [0, 0, 0], axis: [1, 0, 0], measuredAtMm: [0, 0, 0], rollDeg: 0, steer: null, floatMm: 0, floatAxis: [0, 1, 0],
@@ -43,7 +46,7 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
 /** What a hose is and what it hangs between. It becomes the plan's with Keep. */
 @Component({
   selector: 'fl-hose-form',
-  imports: [LengthField, NumberField, SelectField],
+  imports: [CheckField, TextField, LengthField, NumberField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <dialog #dialog class="m-auto max-h-[92dvh] w-[min(60rem,94vw)] overflow-auto rounded-xl bg-sheet p-6 backdrop:bg-ink/40" aria-labelledby="hose-form-title">
@@ -51,29 +54,20 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
         <form (submit)="keep($event)">
           <h2 id="hose-form-title" class="text-xl font-bold">{{ isNew() ? 'New hose' : 'Hose ' + hose.name }}</h2>
           <div class="mt-3 grid gap-3 sm:grid-cols-4">
-            <div>
-              <label class="label block" for="hose-name">Name</label>
-              <input id="hose-name" class="field w-full" maxlength="80" autocomplete="off" [value]="hose.name" (change)="set({ name: $any($event.target).value.trim() || hose.name })" />
-            </div>
-            <div class="sm:col-span-2">
-              <label class="label block" for="hose-title">From where to where</label>
-              <input id="hose-title" class="field w-full" maxlength="200" autocomplete="off" [value]="hose.title" (change)="set({ title: $any($event.target).value.trim() })" />
-            </div>
+            <fl-text-field field="hose-name" label="Name" [limits]="fields.name" [value]="hose.name" (changed)="set({ name: $event })" />
+            <fl-text-field class="sm:col-span-2" field="hose-title" label="From where to where" [limits]="fields.title" [value]="hose.title" (changed)="set({ title: $event })" />
             <fl-select-field field="hose-circuit" label="Circuit" [options]="circuits()" [value]="hose.circuitId" (changed)="set({ circuitId: $event })" />
-            <fl-select-field field="hose-service" label="Carries" [options]="services" [value]="hose.service" (changed)="set({ service: $any($event) })" />
+            <fl-select-field field="hose-service" label="Carries" [options]="services" [value]="hose.service" (changed)="set({ service: $event })" />
             <fl-select-field field="hose-stock" label="Hose" [options]="stock" [value]="hose.stockId" (changed)="set({ stockId: $event })" />
-            <fl-length-field label="Ordered length, seat to seat" [leastMm]="20" [mostMm]="20000" [valueMm]="hose.orderMm" (changed)="set({ orderMm: $event })" />
-            <div>
-              <label class="label block" for="hose-made">Made in (year-month)</label>
-              <input id="hose-made" class="field-mono w-full" placeholder="2026-03" autocomplete="off" [value]="hose.madeOn ?? ''" (change)="setMade($any($event.target).value)" />
-            </div>
+            <fl-length-field label="Ordered length, seat to seat" [limits]="fields.orderMm" [valueMm]="hose.orderMm" (changed)="set({ orderMm: $event })" />
+            <fl-text-field [mono]="true" placeholder="2026-03" field="hose-made" label="Made in (year-month)" [limits]="madeLimits" [value]="hose.madeOn ?? ''" (changed)="set({ madeOn: $event || null })" />
             @for (end of ends; track end) {
               <fieldset class="rounded-lg border border-rule p-3 sm:col-span-2">
                 <legend class="px-1 font-semibold">{{ end === 'a' ? 'End A, stays with the frame' : 'End B, moves' }}</legend>
                 <div class="grid grid-cols-3 gap-2">
                   <fl-select-field class="col-span-3" [field]="'hose-port-' + end" label="Stands at" none="a place of its own" [options]="ports()" [value]="hose.ends[end].portId" (changed)="setPort(end, $event || null)" />
                   @if (hose.ends[end].portId) {
-                    <label class="col-span-3 flex min-h-12 items-center gap-2"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.ends[end].through" (change)="setEnd(end, { through: $any($event.target).checked })" />behind a bracket, opposite the tube</label>
+                    <fl-check-field class="col-span-3" label="behind a bracket, opposite the tube" [checked]="hose.ends[end].through" (changed)="setEnd(end, { through: $event })" />
                   } @else {
                     @for (axis of [0, 1, 2]; track axis) {
                       <fl-length-field [label]="axes[axis]!" [valueMm]="hose.ends[end].atMm[axis]!" (changed)="setEnd(end, { atMm: put(hose.ends[end].atMm, axis, $event) })" />
@@ -81,20 +75,20 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
                     <fl-select-field class="col-span-3" [field]="'hose-way-' + end" label="Its thread points" [options]="ways" [value]="wayOf(hose.ends[end].direction)" (changed)="setWay(end, $event)" />
                   }
                   <fl-select-field class="col-span-2" [field]="'hose-fitting-' + end" label="Fitting" [options]="fittings" [value]="hose.ends[end].fittingId" (changed)="setEnd(end, { fittingId: $event })" />
-                  <fl-number-field label="Turned, °" [least]="-360" [most]="360" [value]="hose.ends[end].turnDeg" (changed)="setEnd(end, { turnDeg: $event })" />
+                  <fl-number-field label="Turned, °" [limits]="endFields.turnDeg" [value]="hose.ends[end].turnDeg" (changed)="setEnd(end, { turnDeg: $event })" />
                 </div>
               </fieldset>
             }
-            <fl-select-field field="hose-fixing" label="End A is held by" [options]="fixings" [value]="hose.fixing" (changed)="set({ fixing: $any($event) })" />
-            <label class="flex min-h-12 items-center gap-2 self-end"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.locked" (change)="set({ locked: $any($event.target).checked })" />lock nut or clip on</label>
+            <fl-select-field field="hose-fixing" label="End A is held by" [options]="fixings" [value]="hose.fixing" (changed)="set({ fixing: $event })" />
+            <fl-check-field class="self-end" label="lock nut or clip on" [checked]="hose.locked" (changed)="set({ locked: $event })" />
             @if (hose.service === 'feed') {
-              <label class="flex min-h-12 items-center gap-2 self-end"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.gauze" (change)="set({ gauze: $any($event.target).checked })" />gauze in its reservoir</label>
+              <fl-check-field class="self-end" label="gauze in its reservoir" [checked]="hose.gauze" (changed)="set({ gauze: $event })" />
             }
             <fieldset class="rounded-lg border border-rule p-3 sm:col-span-4">
               <legend class="px-1 font-semibold">How end B moves</legend>
               <div class="grid grid-cols-2 gap-2 sm:grid-cols-6">
                 <fl-select-field class="col-span-2" field="hose-with" label="As this moves" none="choose to fill in…" [options]="movers()" (changed)="moveWith($event)" />
-                <fl-select-field class="col-span-2" field="hose-kind" label="Motion" [options]="kinds" [value]="hose.motion.kind" (changed)="setMotion({ kind: $any($event) })" />
+                <fl-select-field class="col-span-2" field="hose-kind" label="Motion" [options]="kinds" [value]="hose.motion.kind" (changed)="setMotion({ kind: $event })" />
                 @if (hose.motion.kind !== 'still') {
                   <fl-length-field label="Droop, down" [leastMm]="0" [mostMm]="2000" [valueMm]="-hose.motion.heaveMm[0]" (changed)="setMotion({ heaveMm: [-$event, hose.motion.heaveMm[1]] })" />
                   <fl-length-field label="Bump, up" [leastMm]="0" [mostMm]="2000" [valueMm]="hose.motion.heaveMm[1]" (changed)="setMotion({ heaveMm: [hose.motion.heaveMm[0], $event] })" />
@@ -102,13 +96,13 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
                     <fl-length-field [label]="(hose.motion.kind === 'axle' ? 'Rolls about ' : 'Swings about ') + axes[axis]![0]" [valueMm]="hose.motion.aboutMm[axis]!" (changed)="setMotion({ aboutMm: put(hose.motion.aboutMm, axis, $event) })" />
                   }
                   @if (hose.motion.kind === 'axle') {
-                    <fl-number-field label="Roll either way, °" [most]="45" [value]="hose.motion.rollDeg" (changed)="setMotion({ rollDeg: $event })" />
+                    <fl-number-field label="Roll either way, °" [limits]="motion.rollDeg" [value]="hose.motion.rollDeg" (changed)="setMotion({ rollDeg: $event })" />
                   } @else {
                     @for (axis of [0, 1, 2]; track axis) {
                       <fl-length-field [label]="'Wheel centre ' + axes[axis]![0]" [valueMm]="hose.motion.measuredAtMm[axis]!" (changed)="setMotion({ measuredAtMm: put(hose.motion.measuredAtMm, axis, $event) })" />
                     }
                   }
-                  <label class="col-span-2 flex min-h-12 items-center gap-2 self-end"><input type="checkbox" class="size-6 accent-fluid" [checked]="hose.motion.steer !== null" (change)="setSteers($any($event.target).checked)" />it steers</label>
+                  <fl-check-field class="col-span-2 self-end" label="it steers" [checked]="hose.motion.steer !== null" (changed)="setSteers($event)" />
                   @if (hose.motion.steer; as steer) {
                     <fl-number-field label="Lock left, °" [most]="80" [value]="-steer.lockDeg[0]" (changed)="setMotion({ steer: { aboutMm: steer.aboutMm, axis: steer.axis, lockDeg: [-$event, steer.lockDeg[1]] } })" />
                     <fl-number-field label="Lock right, °" [most]="80" [value]="steer.lockDeg[1]" (changed)="setMotion({ steer: { aboutMm: steer.aboutMm, axis: steer.axis, lockDeg: [steer.lockDeg[0], $event] } })" />
@@ -118,14 +112,11 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
                     <fl-number-field label="Top leans back, °" [least]="-45" [most]="45" [value]="round(lean(steer).backDeg)" (changed)="setLean({ backDeg: $event })" />
                     <fl-number-field label="Top leans in, °" [least]="-45" [most]="45" [value]="round(lean(steer).inwardDeg)" (changed)="setLean({ inwardDeg: $event })" />
                   }
-                  <fl-length-field label="Caliper slides by" [leastMm]="0" [mostMm]="200" [valueMm]="hose.motion.floatMm" (changed)="setMotion({ floatMm: $event })" />
+                  <fl-length-field label="Caliper slides by" [limits]="motion.floatMm" [valueMm]="hose.motion.floatMm" (changed)="setMotion({ floatMm: $event })" />
                 }
               </div>
             </fieldset>
           </div>
-          @if (fault(); as text) {
-            <p class="fault mt-2" role="alert">{{ text }}</p>
-          }
           <div class="mt-4 flex flex-wrap justify-end gap-2">
             @if (!isNew()) {
               <button type="button" class="btn mr-auto" (click)="remove()">Delete hose</button>
@@ -139,12 +130,15 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
   `,
 }) // prettier-ignore
 export class HoseForm {
+  protected readonly fields = HOSE.fields;
+  protected readonly motion = MOTION.fields;
+  protected readonly endFields = HOSE_END.fields;
+  protected readonly madeLimits = { ...HOSE.fields.madeOn.of, most: 7 } as TextLimits;
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
   private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
   protected readonly draft = signal<Hose | null>(null);
   protected readonly isNew = signal(false);
-  protected readonly fault = signal<string | null>(null);
   protected readonly stock = HOSES;
   protected readonly fittings = HOSE_FITTINGS;
   protected readonly ends = ['a', 'b'] as const;
@@ -153,16 +147,16 @@ export class HoseForm {
   protected readonly services = [['pressure', 'brake pressure'], ['feed', "a reservoir's feed"]] as const; // prettier-ignore
   protected readonly kinds = [['still', 'none, both ends stand still'], ['corner', 'on an arm, swinging about a line'], ['axle', 'with a solid axle']] as const; // prettier-ignore
   protected readonly fixings = [['bracket', 'a bracket'], ['part', 'the part itself'], ['zip-tie', 'a zip tie'], ['none', 'nothing']] as const; // prettier-ignore
-  protected readonly circuits = computed(() => this.store.plan()?.circuits ?? []);
+  protected readonly circuits = computed(() => this.store.plan().circuits);
   protected readonly movers = computed(() =>
-    (this.store.plan()?.things ?? []).filter(({ travel, kind }) => travel && (kind === 'wheel' || kind === 'axle')),
+    this.store.plan().things.filter(({ travel, kind }) => travel && (kind === 'wheel' || kind === 'axle')),
   );
   protected readonly ports = computed(() =>
-    [...(this.store.view()?.ports.values() ?? [])].filter(({ port }) => port.role !== 'bleeder').map(({ part, port }) => ({ id: port.id, name: `${part.name}, ${port.name}` })),
+    [...this.store.view().ports.values()].filter(({ port }) => port.role !== 'bleeder').map(({ part, port }) => ({ id: port.id, name: `${part.name}, ${port.name}` })),
   ); // prettier-ignore
 
   openNew(): void {
-    const plan = this.store.plan()!;
+    const plan = this.store.plan();
     const names = new Set(plan.hoses.map((hose) => hose.name));
     const name = Array.from({ length: plan.hoses.length + 1 }, (_, i) => `H${i + 1}`).find((n) => !names.has(n))!;
     this.open(true, {
@@ -177,7 +171,6 @@ export class HoseForm {
   private open(isNew: boolean, hose: Hose): void {
     this.isNew.set(isNew);
     this.draft.set(hose);
-    this.fault.set(null);
     this.dialog().nativeElement.showModal();
   }
 
@@ -192,18 +185,12 @@ export class HoseForm {
   }
   /** An end taken off its port stays where that was and points where it pointed. */
   protected setPort(end: 'a' | 'b', portId: string | null): void {
-    const at = this.store.view()!.ports.get(portId ?? this.draft()!.ends[end].portId ?? '');
+    const at = this.store.view().ports.get(portId ?? this.draft()!.ends[end].portId ?? '');
     const { through, atMm, direction } = this.draft()!.ends[end];
     const own = at
       ? { atMm: at.fixed.atMm, direction: through ? scale(at.port.direction, -1) : at.port.direction }
       : { atMm, direction };
     this.setEnd(end, { portId, through: portId !== null && (through || at?.port.name.includes('bracket') === true), ...own });
-  }
-  protected setMade(text: string): void {
-    const made = text.trim();
-    const good = made === '' || /^\d{4}-(0[1-9]|1[0-2])$/.test(made);
-    this.fault.set(good ? null : `"${made}" is no year and month: type it like 2026-03, or leave it empty.`);
-    if (good) this.set({ madeOn: made || null });
   }
   protected setSteers(steers: boolean): void {
     const { measuredAtMm } = this.draft()!.motion;
@@ -238,7 +225,7 @@ export class HoseForm {
 
   protected keep(event: Event): void {
     event.preventDefault();
-    if (this.fault()) return;
+    if (firstFault(event)) return;
     const hose = this.draft()!;
     const made = this.isNew()
       ? this.store.apply({ edit: 'addHose', with: { hose } })

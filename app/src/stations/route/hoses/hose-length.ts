@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked } from '@angular/core';
 import { ORDER_STEP_MM, type BracketPlace, type HoseView } from '@firm-line/core/hose-travel';
 import { formatLength, formatLengthUnit } from '@firm-line/core/units';
-import { PlanStore } from '../../../plan/plan-store';
-import { HoseFinder } from '../../../workers/hose-finder';
-import type { HoseRequest } from '../../../workers/protocol';
+import { PlanStore } from '../../../session/plan-store';
+import { HoseFinder } from '../../../worker/hose-finder';
+import type { HoseRequest } from '../../../worker/jobs/hoses';
 import { endMoves, moveEnd } from './move-end';
 import { VERDICT_WORDS } from './hose-words';
 
@@ -19,7 +19,7 @@ const SLIDE_MM = 200;
     <label class="label block" for="hose-length"
       >Ordered length: <span class="font-mono text-lg text-ink" data-test="hose-order-length">{{ full(view().hose.orderMm) }}</span></label
     >
-    <input id="hose-length" type="range" class="h-12 w-full accent-fluid" [min]="range().least" [max]="range().most" [step]="step" [value]="view().hose.orderMm" (input)="tried.emit(+$any($event.target).value)" (change)="taken.emit(+$any($event.target).value)" />
+    <input #field id="hose-length" type="range" class="h-12 w-full accent-fluid" [min]="range().least" [max]="range().most" [step]="step" [value]="view().hose.orderMm" (input)="tried.emit(+field.value)" (change)="taken.emit(+field.value)" />
     <p class="text-sm text-ink-soft">{{ full(view().freeMm) }} of it is free hose, the rest is fittings.</p>
     <div class="mt-2 grid grid-cols-2 gap-2">
       <button type="button" class="btn px-2" (click)="look('lengths')" [disabled]="finder.busy()">Lengths that serve</button>
@@ -71,7 +71,7 @@ const SLIDE_MM = 200;
     }
     @if (slides()) {
       <label class="label mt-3 block" for="hose-slide">Slide the bracket along its rail, or drag it in the picture: <span class="font-mono">{{ slidMm() > 0 ? '+' : '' }}{{ bare(slidMm()) }}</span></label>
-      <input id="hose-slide" type="range" class="h-12 w-full accent-fluid" [min]="-slideMm" [max]="slideMm" step="5" [value]="slidMm()" (input)="shifted.emit(+$any($event.target).value)" (change)="shiftTaken.emit()" />
+      <input #field2 id="hose-slide" type="range" class="h-12 w-full accent-fluid" [min]="-slideMm" [max]="slideMm" step="5" [value]="slidMm()" (input)="shifted.emit(+field2.value)" (change)="shiftTaken.emit()" />
     } @else {
       <p class="mt-3 text-sm text-ink-soft">End A stands at a port that tapes fix: its place is measured, not chosen.</p>
     }
@@ -98,10 +98,10 @@ export class HoseLength {
     return { least: Math.floor((least * 0.9) / ORDER_STEP_MM) * ORDER_STEP_MM, most: Math.max(Math.ceil((least * 2) / ORDER_STEP_MM) * ORDER_STEP_MM, hose.orderMm) };
   }); // prettier-ignore
   protected readonly corners = computed(() =>
-    this.store.plan()!.hoses.filter((hose) => hose.service === 'pressure' && hose.motion.kind !== 'still' && hose.stockId === this.view().hose.stockId),
+    this.store.plan().hoses.filter((hose) => hose.service === 'pressure' && hose.motion.kind !== 'still' && hose.stockId === this.view().hose.stockId),
   ); // prettier-ignore
   private readonly port = computed(() =>
-    this.store.view()!.ports.get(this.store.plan()!.hoses.find((hose) => hose.id === this.view().hose.id)?.ends.a.portId ?? ''),
+    this.store.view().ports.get(this.store.plan().hoses.find((hose) => hose.id === this.view().hose.id)?.ends.a.portId ?? ''),
   );
   protected readonly slides = computed(() => endMoves(this.port()));
   private readonly found = computed(() => this.finder.foundFor(this.view().hose.id));
@@ -130,7 +130,7 @@ export class HoseLength {
   }
 
   protected look(kind: HoseRequest['kind']): void {
-    const plan = this.store.plan()!;
+    const plan = this.store.plan();
     const { id } = this.view().hose;
     this.finder.look({ kind, plan, ids: kind === 'alike' ? this.corners().map((hose) => hose.id) : [id] }, { id, plan });
   }

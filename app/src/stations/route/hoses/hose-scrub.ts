@@ -3,7 +3,7 @@ import { figure } from '@firm-line/core/fault';
 import type { HoseView } from '@firm-line/core/hose-travel';
 import { partOf, RIDE, type Pose } from '@firm-line/core/rod';
 import { formatLength } from '@firm-line/core/units';
-import { PlanStore } from '../../../plan/plan-store';
+import { PlanStore } from '../../../session/plan-store';
 
 /** A full sweep down, up and from lock to lock takes this long, s. */
 const SWEEP_S = 6;
@@ -18,12 +18,12 @@ const SWEEP_S = 6;
       @if (moves()) {
         <div class="min-w-36 flex-1">
           <label class="label block" for="hose-heave">Travel: <span class="font-mono">{{ heaveWords() }}</span></label>
-          <input id="hose-heave" type="range" class="h-12 w-full accent-fluid" min="-1" max="1" step="0.02" [value]="pose().heave" (input)="set({ heave: +$any($event.target).value })" />
+          <input #field id="hose-heave" type="range" class="h-12 w-full accent-fluid" min="-1" max="1" step="0.02" [value]="pose().heave" (input)="set({ heave: +field.value })" />
         </div>
         @if (side(); as one) {
           <div class="min-w-36 flex-1">
             <label class="label block" for="hose-lock">{{ one.name }}: <span class="font-mono">{{ one.words }}</span></label>
-            <input id="hose-lock" type="range" class="h-12 w-full accent-fluid" min="-1" max="1" step="0.02" [value]="one.value" (input)="setSide(+$any($event.target).value)" />
+            <input #field2 id="hose-lock" type="range" class="h-12 w-full accent-fluid" min="-1" max="1" step="0.02" [value]="one.value" (input)="setSide(+field2.value)" />
           </div>
         }
         <button type="button" class="btn px-3" (click)="playing() ? stop() : play()" data-test="hose-play">{{ playing() ? 'Stop' : 'Play the sweep' }}</button>

@@ -3,7 +3,7 @@ import { figure } from '@firm-line/core/fault';
 import { HOSE_CLASS_NAMES, hoseById, hoseFittingById } from '@firm-line/core/stock';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { printSheet } from '../../../kit/print-sheet';
-import { PlanStore } from '../../../plan/plan-store';
+import { PlanStore } from '../../../session/plan-store';
 
 /** What is ordered: hoses that are alike stand in one row, with their count. It is seen on paper only. */
 @Component({
@@ -11,7 +11,7 @@ import { PlanStore } from '../../../plan/plan-store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'print-sheet hidden' },
   template: `
-    <h1 class="text-2xl font-bold">{{ store.plan()!.name }}: hoses to order</h1>
+    <h1 class="text-2xl font-bold">{{ store.plan().name }}: hoses to order</h1>
     <p>Lengths between the seats' faces, the fittings included, as hoses are sold.</p>
     <table class="mt-4 w-full border-collapse text-left text-sm" data-test="hose-order">
       <thead>
@@ -47,7 +47,7 @@ export class HoseSheet {
   protected readonly store = inject(PlanStore);
   protected readonly rows = computed(() => {
     const groups = new Map<string, { key: string; stock: string; length: string; a: string; b: string; names: string[] }>();
-    for (const hose of this.store.plan()!.hoses) {
+    for (const hose of this.store.plan().hoses) {
       const stock = hoseById(hose.stockId)!;
       const end = (which: 'a' | 'b'): string => hoseFittingById(hose.ends[which].fittingId)!.name;
       const key = [hose.stockId, hose.orderMm, hose.ends.a.fittingId, hose.ends.b.fittingId].join();

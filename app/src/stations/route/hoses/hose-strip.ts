@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import type { HoseState, HoseView } from '@firm-line/core/hose-travel';
 import { formatLength } from '@firm-line/core/units';
 import { hostSize } from '../../../kit/element-size';
-import { PlanStore } from '../../../plan/plan-store';
+import { PlanStore } from '../../../session/plan-store';
 
 const HEIGHT = 132;
 /** Room at both sides for the fittings, and where the tube of the drawing lies. */

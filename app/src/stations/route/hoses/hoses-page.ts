@@ -14,10 +14,10 @@ import { judge, mover, RIDE, type Pose, type Settled } from '@firm-line/core/rod
 import type { Hose } from '@firm-line/core/plan';
 import { formatLength } from '@firm-line/core/units';
 import { addScaled, distance, type Vec3 } from '@firm-line/core/vec';
-import { SnagRow } from '../../../kit/snag-row';
+import { SnagRow } from '../../../shared/snag-row';
 import { LevelSign } from '../../../kit/level-sign';
-import { PlanStore } from '../../../plan/plan-store';
-import { Selection } from '../../../plan/selection';
+import { PlanStore } from '../../../session/plan-store';
+import { Selection } from '../../../session/selection';
 import { SpaceView } from '../../../scene/space-view';
 import { HoseCells } from './hose-cells';
 import { HoseFigures } from './hose-figures';
@@ -146,8 +146,8 @@ export class HosesPage {
     computation: () => null,
   });
 
-  protected readonly hoses = computed(() => this.store.plan()?.hoses ?? []);
-  private readonly of = (hose: Hose): HoseView => hoseView(this.store.plan()!, hose, this.store.view()!.ports);
+  protected readonly hoses = computed(() => this.store.plan().hoses);
+  private readonly of = (hose: Hose): HoseView => hoseView(this.store.plan(), hose, this.store.view().ports);
   protected readonly view = computed(() => {
     const [hose, trial] = [this.selection.hose(), this.trial()];
     // The plan's own hose is known by itself: a copy of it would be computed anew at every edit.
@@ -183,7 +183,7 @@ export class HosesPage {
   protected readonly shown = computed(() => {
     const chosen = this.view();
     const live = this.live();
-    const ink = (hose: Hose): string => this.store.view()!.circuits.get(hose.circuitId)!.ink;
+    const ink = (hose: Hose): string => this.store.view().circuits.get(hose.circuitId)!.ink;
     const hoses = this.hoses().flatMap((hose) => {
       const isChosen = hose.id === chosen?.hose.id;
       const view = isChosen ? chosen : this.of(hose);
@@ -194,7 +194,7 @@ export class HosesPage {
       return points.length ? [{ ...tube, points, chosen: isChosen, fittings }] : [];
     });
     const seat = chosen?.ends.b.seatMm;
-    const moving = seat && live ? this.store.plan()!.things.filter((thing) => thing.travel && isNear(thing.shape, seat)).map((thing) => posedThing(thing, live.pose)) : [];
+    const moving = seat && live ? this.store.plan().things.filter((thing) => thing.travel && isNear(thing.shape, seat)).map((thing) => posedThing(thing, live.pose)) : [];
     return { hoses, moving };
   }); // prettier-ignore
   /** Round the chosen hose as it stands at ride. */
@@ -205,10 +205,10 @@ export class HosesPage {
   }, { equal: (a, b) => a?.join() === b?.join() }); // prettier-ignore
 
   protected readonly snags = computed(() =>
-    this.store.snags().filter(({ place }) => place.kind === 'hose' && place.id === this.selection.hose()?.id),
+    this.store.laidOutSnags().filter(({ place }) => place.kind === 'hose' && place.id === this.selection.hose()?.id),
   );
   protected readonly rows = computed(() => {
-    const snags = this.store.snags().filter(({ place }) => place.kind === 'hose');
+    const snags = this.store.laidOutSnags().filter(({ place }) => place.kind === 'hose');
     return this.hoses().map(({ id, name, title, orderMm }) => ({
       id, name, title,
       order: formatLength(orderMm, this.store.units()),
@@ -229,10 +229,10 @@ export class HosesPage {
   /** Where its bracket can be taken hold of in the scene; null where tapes fix it. */
   protected readonly grip = computed(() => {
     const hose = this.selection.hose();
-    const port = this.store.view()!.ports.get(hose?.ends.a.portId ?? '');
+    const port = this.store.view().ports.get(hose?.ends.a.portId ?? '');
     return hose && endMoves(port) ? this.view()!.ends.a.seatMm : null;
   });
-  private readonly things = computed(() => this.store.plan()!.things);
+  private readonly things = computed(() => this.store.plan().things);
   /** The bracket as it is dragged: it slides along the rail beside it. */
   protected drag(toMm: Vec3): void {
     this.shift(slideTo(this.things(), this.of(this.selection.hose()!).ends.a.seatMm, toMm, ORDER_STEP_MM));
@@ -255,7 +255,7 @@ export class HosesPage {
     this.slidMm.set(0);
     const view = this.of(this.selection.hose()!);
     const { seatMm, thread } = view.ends.a;
-    const port = this.store.view()!.ports.get(view.hose.ends.a.portId ?? '');
+    const port = this.store.view().ports.get(view.hose.ends.a.portId ?? '');
     this.trial.set(null);
     if (mm) this.store.apply(moveEnd(view, port, slideAlong(this.things(), seatMm, mm), thread));
   }

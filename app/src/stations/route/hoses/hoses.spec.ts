@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { Selection } from '../../../plan/selection';
-import { Jump } from '../../../shell/jump';
+import { Selection } from '../../../session/selection';
+import { Jump } from '../../../session/jump';
 import { demo, until } from '../../../testing/open-gannet';
 import { station } from '../../../testing/station';
 import { RouteStation } from '../route-station';
@@ -16,7 +16,7 @@ async function hoses(id: string) {
   await at.settle();
   return at;
 }
-const hoseOf = (at: Awaited<ReturnType<typeof hoses>>, id: string) => at.store.plan()!.hoses.find((hose) => hose.id === id)!;
+const hoseOf = (at: Awaited<ReturnType<typeof hoses>>, id: string) => at.store.plan().hoses.find((hose) => hose.id === id)!;
 const slide = (field: HTMLInputElement, value: number, event = 'input'): void => {
   field.value = String(value);
   field.dispatchEvent(new Event(event, { bubbles: true }));
@@ -71,7 +71,7 @@ describe('hoses in Route', () => {
     await until(() => at.root.textContent!.includes('is the shortest that serves all 4'));
     await at.settle();
     await at.click([...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.includes('for all'))!);
-    const lengths = new Set(at.store.plan()!.hoses.slice(0, 4).map((hose) => hose.orderMm));
+    const lengths = new Set(at.store.plan().hoses.slice(0, 4).map((hose) => hose.orderMm));
     expect([...lengths]).toEqual([330]);
     expect(at.store.snags().some((snag) => snag.rule === 'hoses-unlike' || snag.rule === 'hose-kinks')).toBe(false);
     await at.click(at.button('Find a place for the bracket'));
@@ -79,8 +79,8 @@ describe('hoses in Route', () => {
     await at.settle();
     await at.click(at.one('[data-test=hose-places] button'));
     // The port goes there, and the tube that meets the hose with it.
-    const place = (): readonly number[] => at.store.view()!.ports.get('port-15')!.fixed.atMm;
-    const tube = (): readonly number[] => at.store.view()!.lines.find((view) => view.line.id === 'line-6')!.nodesMm.at(-1)!;
+    const place = (): readonly number[] => at.store.view().ports.get('port-15')!.fixed.atMm;
+    const tube = (): readonly number[] => at.store.view().lines.find((view) => view.line.id === 'line-6')!.nodesMm.at(-1)!;
     const before = place();
     expect(tube()).toEqual(before);
     slide(at.one('#hose-slide'), 40);
@@ -139,16 +139,16 @@ describe('hoses in Route', () => {
     await at.choose(at.one('#hose-with'), 'Front left wheel');
     expect(at.one<HTMLSelectElement>('#hose-kind').value).toBe('corner');
     await at.type(at.one('#hose-made'), '03/2026');
-    expect(at.texts('fl-hose-form [role=alert]').join()).toMatch(/"03\/2026" is no year and month/);
-    const count = at.store.plan()!.hoses.length;
+    expect(at.texts('fl-hose-form [role=alert]').join()).toMatch(/"03\/2026" is not a year and month/);
+    const count = at.store.plan().hoses.length;
     at.one('fl-hose-form form').dispatchEvent(new Event('submit', { cancelable: true }));
     await at.settle();
-    expect(at.store.plan()!.hoses).toHaveLength(count);
+    expect(at.store.plan().hoses).toHaveLength(count);
     await at.type(at.one('#hose-made'), '2026-03');
     await at.choose(at.one('#hose-port-a'), 'Front left caliper, hose end at bracket');
     at.one('fl-hose-form form').dispatchEvent(new Event('submit', { cancelable: true }));
     await at.settle();
-    const made = at.store.plan()!.hoses.at(-1)!;
+    const made = at.store.plan().hoses.at(-1)!;
     expect(made).toMatchObject({ name: 'H6', madeOn: '2026-03', ends: { a: { portId: 'port-5', through: true } }, motion: { kind: 'corner', heaveMm: [-50, 50], steer: { lockDeg: [-18, 18] } } });
     expect(TestBed.inject(Selection).hose()!.id).toBe(made.id);
   }); // prettier-ignore
@@ -177,7 +177,7 @@ describe('hoses in Route', () => {
     at.one('fl-hose-form form').dispatchEvent(new Event('submit', { cancelable: true }));
     await at.settle();
     const { ends, motion } = hoseOf(at, 'hose-fl');
-    expect(ends.a).toMatchObject({ portId: null, through: false, direction: [0, 0, -1], atMm: at.store.view()!.ports.get(before.ends.a.portId!)!.fixed.atMm });
+    expect(ends.a).toMatchObject({ portId: null, through: false, direction: [0, 0, -1], atMm: at.store.view().ports.get(before.ends.a.portId!)!.fixed.atMm });
     expect(motion.steer!.lockDeg[0]).toBe(-24);
     // Its wheel stands on the left: inward is to the right, back is aft.
     const [x, y, z] = motion.steer!.axis;
@@ -196,7 +196,7 @@ describe('hoses in Route', () => {
     expect(hoseOf(at, 'feed-front').gauze).toBe(true);
     await at.click(at.button('Hose details'));
     await at.click(at.button('Delete hose'));
-    expect(at.store.plan()!.hoses.some((hose) => hose.id === 'feed-front')).toBe(false);
+    expect(at.store.plan().hoses.some((hose) => hose.id === 'feed-front')).toBe(false);
   }); // prettier-ignore
 
   test('the order sheet puts hoses that are alike in one row', async () => {

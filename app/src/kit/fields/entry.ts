@@ -1,0 +1,67 @@
+import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+
+/** What was typed: the value it stands for, or why it cannot be taken. */
+export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+
+let nextId = 0;
+
+/** A labelled line to type in, the base of every field that is typed: label, hint, fault and Escape are alike in all of them. */
+@Component({
+  selector: 'fl-entry',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <label class="label block" [attr.for]="id()" [class.sr-only]="bare()">{{ label() }}</label>
+    <input
+      #field
+      [id]="id()"
+      class="w-full"
+      [class]="mono() ? 'field-mono' : 'field'"
+      autocomplete="off"
+      [attr.inputmode]="keyboard()"
+      [attr.maxlength]="most()"
+      [placeholder]="placeholder()"
+      [value]="shown()"
+      [title]="aside()"
+      [attr.aria-invalid]="fault() ? true : null"
+      [attr.aria-describedby]="fault() ? id() + '-fault' : hint() ? id() + '-hint' : null"
+      (change)="take(field)"
+      (keydown.escape)="reset(field)"
+    />
+    @if (fault(); as text) {
+      <p class="fault" role="alert" [id]="id() + '-fault'">{{ text }}</p>
+    } @else if (hint()) {
+      <p class="text-sm text-ink-soft" [id]="id() + '-hint'">{{ hint() }}</p>
+    }
+  `,
+})
+export class Entry<T> {
+  readonly id = input(`entry-${nextId++}`);
+  readonly label = input.required<string>();
+  readonly shown = input.required<string>();
+  readonly read = input.required<(text: string) => Read<T>>();
+  /** Label for screen readers only, where a table head says it. */
+  readonly bare = input(false);
+  readonly mono = input(true);
+  readonly hint = input('');
+  /** What stands beside it on hover, such as the other system of units. */
+  readonly aside = input('');
+  readonly placeholder = input('');
+  readonly keyboard = input<'text' | 'decimal'>('text');
+  readonly most = input<number | null>(null);
+  readonly taken = output<T>();
+  protected readonly fault = signal<string | null>(null);
+
+  protected take(field: HTMLInputElement): void {
+    const read = this.read()(field.value.trim());
+    if (!read.ok) return this.fault.set(read.message);
+    this.fault.set(null);
+    this.taken.emit(read.value);
+    // Written as the field writes it, also where nothing changed by it or it was not taken.
+    queueMicrotask(() => (field.value = this.shown()));
+  }
+  protected reset(field: HTMLInputElement): void {
+    this.fault.set(null);
+    field.value = this.shown();
+  }
+}

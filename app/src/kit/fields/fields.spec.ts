@@ -1,0 +1,102 @@
+import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { APP_PROVIDERS, openGannet } from '../../testing/open-gannet';
+import { LengthField } from './length-field';
+import { NumberField } from './number-field';
+import { nearest, toPolyline } from '../../shared/flat-picking';
+import { Notices } from '../notices';
+
+@Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [LengthField, NumberField],
+  template: `
+    <fl-length-field label="Stroke" [valueMm]="mm()" [leastMm]="1" [mostMm]="500" (changed)="mm.set($event)" />
+    <fl-number-field label="Ratio" [value]="ratio()" [least]="1" [most]="10" (changed)="ratio.set($event)" />
+  `,
+})
+class Host {
+  readonly mm = signal(120);
+  readonly ratio = signal(6.2);
+}
+
+async function host(id: string) {
+  TestBed.configureTestingModule({ providers: APP_PROVIDERS });
+  const store = await openGannet(id);
+  const fixture = TestBed.createComponent(Host);
+  await fixture.whenStable();
+  const [length, number] = fixture.nativeElement.querySelectorAll('input') as [HTMLInputElement, HTMLInputElement];
+  const type = async (field: HTMLInputElement, text: string): Promise<string> => {
+    field.value = text;
+    field.dispatchEvent(new Event('change'));
+    await fixture.whenStable();
+    return fixture.nativeElement.querySelector('.fault')?.textContent.trim() ?? '';
+  };
+  return { store, fixture, length: length!, number: number!, type, host: fixture.componentInstance };
+}
+
+describe('fields', () => {
+  test('a length is taken as people say it and shown in the units of the plan, the other beside it', async () => {
+    const at = await host('l1');
+    expect([at.length.value, at.length.title]).toEqual(['120', '4 23/32 in']);
+    expect(await at.type(at.length, '4 1/2 in')).toBe('');
+    expect(at.host.mm()).toBeCloseTo(114.3, 9);
+    at.store.apply({ edit: 'setUnits', with: { units: 'inch' } });
+    await at.fixture.whenStable();
+    expect([at.length.value, at.length.title]).toEqual(['4 1/2', '114.3 mm']);
+    await at.type(at.length, '5');
+    expect(at.host.mm()).toBe(127);
+  });
+
+  test.each([
+    ['0', /1 mm is the least/],
+    ['2 m', /500 mm is the most/],
+    ['2,850', /2\.850 or 2850/],
+    ['long', /cannot be read/],
+  ])('a length of "%s" is said and not taken, and Escape brings the old one back', async (text, sentence) => {
+    const at = await host(`l-${text}`);
+    expect(await at.type(at.length, text)).toMatch(sentence);
+    expect(at.host.mm()).toBe(120);
+    expect(at.length.getAttribute('aria-invalid')).toBe('true');
+    at.length.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));
+    await at.fixture.whenStable();
+    expect(at.length.value).toBe('120');
+    expect(at.length.getAttribute('aria-invalid')).toBeNull();
+  });
+
+  test.each([
+    ['7,5', 7.5, ''],
+    ['0.5', 6.2, '0.5 cannot be used: 1 is the least.'],
+    ['11', 6.2, '11 cannot be used: 10 is the most.'],
+    ['six', 6.2, '"six" is not a number.'],
+  ])('a number of "%s" becomes %f', async (text, value, sentence) => {
+    const at = await host(`n-${text}`);
+    expect(await at.type(at.number, text)).toBe(sentence);
+    expect(at.host.ratio()).toBe(value);
+  });
+});
+
+describe('picking on a drawing', () => {
+  test('distance to a polyline: beside it, past its ends, at a corner, a point alone', () => {
+    const line = [[0, 0], [100, 0], [100, 50]] as const; // prettier-ignore
+    expect(toPolyline([50, 7], line)).toBe(7);
+    expect(toPolyline([-3, -4], line)).toBe(5);
+    expect(toPolyline([103, -4], line)).toBe(5);
+    expect(toPolyline([3, 4], [[0, 0], [0, 0]])).toBe(5); // prettier-ignore
+  });
+  test('the nearest within reach, else none', () => {
+    const away = (n: number): number => Math.abs(n - 10);
+    expect(nearest([1, 8, 14], 5, away)).toBe(8);
+    expect(nearest([1, 20], 5, away)).toBeNull();
+  });
+});
+
+describe('notices', () => {
+  test('stand until closed, the same sentence once, four at the most', () => {
+    const notices = TestBed.inject(Notices);
+    notices.clear();
+    for (const text of ['a', 'b', 'c', 'd', 'e', 'e']) notices.say(text);
+    expect(notices.list().map((n) => n.text)).toEqual(['b', 'c', 'd', 'e']);
+    notices.close(notices.list()[0]!.id);
+    expect(notices.list()).toHaveLength(3);
+  });
+});

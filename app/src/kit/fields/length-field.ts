@@ -1,0 +1,40 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/units';
+import { DISPLAY_UNITS } from '../units';
+import { Entry, type Read } from './entry';
+import { within, type Limits } from './limits';
+
+/** A length typed as people say it; the other system stands beside it on hover. What cannot be read is said and not taken. */
+@Component({
+  selector: 'fl-length-field',
+  imports: [Entry],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `<fl-entry [label]="label()" [bare]="bare()" [hint]="hint()" [shown]="shown()" [aside]="other()" [read]="read" (taken)="take($event)" />`,
+}) // prettier-ignore
+export class LengthField {
+  private readonly units = inject(DISPLAY_UNITS);
+  readonly valueMm = input.required<number>();
+  readonly label = input.required<string>();
+  readonly bare = input(false);
+  readonly hint = input('');
+  /** Limits of the record that it is kept in, and narrower ones of this form. */
+  readonly limits = input<Limits | null>(null);
+  readonly leastMm = input(-100_000);
+  readonly mostMm = input(100_000);
+  readonly digits = input(1);
+  readonly changed = output<number>();
+  protected readonly shown = computed(() => formatLength(this.valueMm(), this.units(), this.digits()));
+  protected readonly other = computed(() => formatLengthUnit(this.valueMm(), this.units() === 'metric' ? 'inch' : 'metric', 1));
+
+  protected readonly read = (text: string): Read<number> => {
+    const units = this.units();
+    const read = parseLength(text, units);
+    if (!read.ok) return read;
+    const own = { least: this.leastMm(), most: this.mostMm() };
+    return within(read.value, text, [this.limits() ?? own, own], (mm) => formatLengthUnit(mm, units, 1));
+  };
+  protected take(mm: number): void {
+    if (mm !== this.valueMm()) this.changed.emit(mm);
+  }
+}

@@ -1,0 +1,276 @@
+import { afterNextRender, computed, inject, Injectable, Injector, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { InputError } from '@firm-line/core/fault';
+import {
+  applyEdits, PLAN_VERSION, PlanFileError, viewPlan, type EditCall, type MendedPlan, type Plan, type PlanView,
+} from '@firm-line/core/plan'; // prettier-ignore
+import { Notices } from '../kit/notices';
+import { Meshes } from '../storage/meshes';
+import { PlanDb } from '../storage/plan-db';
+import { PlanFiles } from '../storage/plan-files';
+import { PlanChecks } from '../worker/plan-checks';
+import { Inspection } from './inspection';
+import { Saving } from './saving';
+import { Tabs, type Heard } from './tabs';
+
+/**
+ * `checking`: shown, not yet to be edited. `refused`: kept in a form that cannot be used; it can be mended or
+ * handed out. `deleted`: deleted in another tab while it was open here.
+ */
+export type Phase = 'none' | 'loading' | 'checking' | 'ready' | 'refused' | 'missing' | 'deleted';
+
+/** A kept plan that was refused: what it is as it stands, what is wrong, and the ways out. */
+export interface Refused {
+  readonly raw: Plan;
+  readonly faults: readonly string[];
+  readonly mended: MendedPlan | null;
+  readonly lastGood: { readonly at: string; readonly plan: Plan } | null;
+}
+
+const MOST_UNDO = 200;
+
+/** The open plan: what it is, what follows from it, and its edits with undo. */
+@Injectable({ providedIn: 'root' })
+export class PlanStore {
+  private readonly db = inject(PlanDb);
+  private readonly files = inject(PlanFiles);
+  private readonly meshes = inject(Meshes);
+  private readonly checks = inject(PlanChecks);
+  private readonly tabs = inject(Tabs);
+  private readonly saving = inject(Saving);
+  private readonly inspection = inject(Inspection);
+  private readonly notices = inject(Notices);
+  private readonly injector = inject(Injector);
+
+  private readonly current = signal<Plan | null>(null);
+  private readonly phaseNow = signal<Phase>('none');
+  private readonly refusedNow = signal<Refused | null>(null);
+  private readonly before = signal<readonly Plan[]>([]);
+  private readonly after = signal<readonly Plan[]>([]);
+  private readonly interactiveNow = signal(false);
+  /** Counts what was asked to be opened, so that what comes late is not shown. */
+  private opening = 0;
+
+  readonly isOpen = computed(() => this.current() !== null);
+  /** The open plan. A station is shown only while there is one. */
+  readonly plan = computed((): Plan => {
+    const plan = this.current();
+    if (!plan) throw new Error('No plan is open.');
+    return plan;
+  });
+  readonly view = computed((): PlanView => {
+    // Seen anew when a mesh has become known.
+    this.meshes.known();
+    return viewPlan(this.plan());
+  });
+  readonly phase = this.phaseNow.asReadonly();
+  readonly refused = this.refusedNow.asReadonly();
+  readonly editable = computed(() => this.phaseNow() === 'ready' && this.tabs.role() === 'writer');
+  readonly follows = computed(() => this.phaseNow() === 'ready' && this.tabs.role() === 'follower');
+  /** Once the plan is on screen and takes input, what the first look does without may come in. */
+  readonly interactive = this.interactiveNow.asReadonly();
+  /** Snags of the plan as it is now; none while they are being looked for. */
+  readonly snags = computed(() => (this.isJudged() ? this.inspection.last() : []));
+  /** Whether the snags of the plan as it is now are known. */
+  readonly isJudged = computed(() => this.isOpen() && this.inspection.isOf(this.plan()));
+  /** Snags to keep room for while those of the plan as it is now are looked for: they are laid out, and hidden until then. */
+  readonly laidOutSnags = computed(() => (this.isOpen() ? this.inspection.last() : []));
+  readonly units = computed(() => this.current()?.units ?? 'metric');
+  readonly saved = this.saving.state;
+  readonly saveFailure = this.saving.failure;
+  readonly canUndo = computed(() => this.editable() && this.before().length > 0);
+  readonly canRedo = computed(() => this.editable() && this.after().length > 0);
+
+  constructor() {
+    this.saving.overtaken$.pipe(takeUntilDestroyed()).subscribe((ours) => void this.keepBoth(ours));
+    this.tabs.heard$.pipe(takeUntilDestroyed()).subscribe((heard) => void this.hear(heard));
+    this.tabs.beforeGiving = () => this.saving.settle();
+    this.tabs.beforeWriting = () => this.follow();
+  }
+
+  /** Opens a plan by id: out of the browser's store, else as a demo plan. Shown at once, edited once the worker has checked it. */
+  async open(id: string): Promise<void> {
+    const known = this.current()?.id === id && this.phaseNow() === 'ready';
+    const turn = ++this.opening;
+    const isStale = (): boolean => turn !== this.opening;
+    if (!known) this.show(null, 'loading');
+    try {
+      const stored = await this.db.get(id).catch((error: unknown) => this.withoutStore(error));
+      if (isStale()) return;
+      if (known && stored?.revision === this.saving.revision && !stored.deletedAt) return void this.tabs.hold(id);
+      const kept = stored && !stored.deletedAt ? stored : null;
+      const found = kept ? kept.plan : await this.files.demo(id);
+      if (isStale()) return;
+      if (!found) return this.phaseNow.set('missing');
+      await this.take(found, kept?.revision ?? stored?.revision ?? 0, kept !== null, isStale);
+    } catch (error) {
+      if (isStale()) return;
+      this.phaseNow.set('missing');
+      this.notices.say(`The plan cannot be opened: ${(error as Error).message}`);
+    }
+  }
+  private async take(found: Plan, revision: number, kept: boolean, isStale: () => boolean): Promise<void> {
+    try {
+      // A plan of an earlier version is shown as it has become.
+      const older = found.version !== PLAN_VERSION;
+      const plan = older ? await this.checks.check(found) : found;
+      if (isStale()) return;
+      this.show(plan, 'checking');
+      this.saving.begin(plan, revision, kept && !older);
+      if (!older) await this.checks.check(plan);
+      if (isStale()) return;
+      await this.tabs.hold(plan.id);
+      if (isStale()) return;
+      this.phaseNow.set('ready');
+      if (this.editable() && !(kept && !older)) this.saving.keep(plan);
+      this.onScreen();
+      void this.meshes.of(plan);
+      if (this.editable()) void this.db.keepGood(plan).catch(() => undefined);
+    } catch (error) {
+      if (!(error instanceof PlanFileError) || isStale()) throw error;
+      await this.refuse(found, error);
+    }
+  }
+  /** The browser keeps nothing here: plans can be looked at, edited and exported. */
+  private withoutStore(error: unknown): undefined {
+    this.notices.say(`This browser keeps no plans here (${(error as Error).message}): export what you want to keep.`);
+    return undefined;
+  }
+
+  /** Applies named edits as one. What cannot be made says why and changes nothing. Returns whether it was made. */
+  apply(...calls: readonly EditCall[]): boolean {
+    const plan = this.current();
+    if (!plan) return false;
+    if (!this.editable()) {
+      this.notices.say(this.follows() ? 'This tab follows another one that has the plan: take it over to edit here.' : 'The plan is still being checked: that was not taken.'); // prettier-ignore
+      return false;
+    }
+    try {
+      this.step(plan, applyEdits(plan, calls));
+      return true;
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      this.notices.say(error.message);
+      return false;
+    }
+  }
+
+  undo(): void {
+    this.travel(this.before, this.after);
+  }
+  redo(): void {
+    this.travel(this.after, this.before);
+  }
+
+  /** Takes what a refused plan was mended to, or what it was when it was last good. What stands kept is written over. */
+  async takeInstead(plan: Plan): Promise<void> {
+    const { raw } = this.refused()!;
+    const stored = await this.db.get(raw.id);
+    this.show(plan, 'ready');
+    this.saving.begin(plan, stored?.revision ?? 0, false);
+    await this.tabs.hold(plan.id);
+    this.put(plan);
+    this.onScreen();
+  }
+  takeOver(): void {
+    this.tabs.takeOver();
+  }
+  /** Waits until everything is kept; false where it cannot be. */
+  settle(): Promise<boolean> {
+    return this.saving.settle();
+  }
+  /** Tries once more to keep what could not be kept. */
+  tryAgain(): void {
+    void this.saving.settle();
+  }
+  async bringBack(): Promise<void> {
+    const { id } = this.plan();
+    await this.db.setDeleted(id, null);
+    this.tabs.tell(id, { kind: 'restored' });
+    this.phaseNow.set('ready');
+  }
+
+  /** The plan is left: another tab may have it. */
+  close(): void {
+    this.opening++;
+    this.tabs.leave();
+    this.inspection.forget();
+    this.show(null, 'none');
+  }
+
+  private onScreen(): void {
+    const look = (): void => this.inspection.look(this.plan());
+    if (this.interactiveNow()) return look();
+    const later = (): unknown => setTimeout(() => this.isOpen() && (this.interactiveNow.set(true), look()));
+    afterNextRender(later, { injector: this.injector });
+  }
+
+  private step(from: Plan, to: Plan): void {
+    if (to === from) return;
+    this.before.update((list) => [...list, from].slice(-MOST_UNDO));
+    this.after.set([]);
+    this.put(to);
+  }
+  private travel(source: typeof this.before, target: typeof this.before): void {
+    const to = source().at(-1);
+    if (!to || !this.editable()) return;
+    const plan = this.plan();
+    source.update((list) => list.slice(0, -1));
+    target.update((list) => [...list, plan]);
+    this.put(to);
+  }
+  private put(plan: Plan): void {
+    const now = { ...plan, changedAt: new Date().toISOString() };
+    this.current.set(now);
+    this.saving.keep(now);
+    if (this.interactiveNow()) this.inspection.look(now);
+  }
+  private show(plan: Plan | null, phase: Phase): void {
+    this.before.set([]);
+    this.after.set([]);
+    this.refusedNow.set(null);
+    this.current.set(plan);
+    this.phaseNow.set(phase);
+    if (!plan) this.saving.begin(null, 0, true);
+  }
+
+  private async refuse(raw: Plan, error: PlanFileError): Promise<void> {
+    const [mended, good] = await Promise.all([
+      this.checks.mend(raw).catch(() => null),
+      this.db.lastGood(raw.id).catch(() => undefined),
+    ]);
+    this.show(null, 'refused');
+    this.refusedNow.set({
+      raw,
+      faults: error.faults.map((fault) => (fault.path ? `${fault.path}: ${fault.message}` : fault.message)),
+      mended,
+      lastGood: good ?? null,
+    });
+  }
+
+  private async hear(heard: Heard): Promise<void> {
+    if (!this.isOpen()) return;
+    if (heard.kind === 'saved') return void (heard.revision > this.saving.revision && (await this.follow()));
+    if (heard.kind === 'rename') return void (this.editable() && this.apply({ edit: 'rename', with: { name: heard.name } }));
+    if (heard.kind === 'deleted' && this.phaseNow() === 'ready') this.phaseNow.set('deleted');
+    if (heard.kind === 'restored' && this.phaseNow() === 'deleted') this.phaseNow.set('ready');
+  }
+  /** Shows what another tab saved. What was before can be gone back to once this tab writes. */
+  private async follow(): Promise<void> {
+    const plan = this.current();
+    const stored = plan && (await this.db.get(plan.id).catch(() => undefined));
+    if (!stored || stored.plan.id !== this.current()?.id || stored.revision <= this.saving.revision || this.phaseNow() !== 'ready') return; // prettier-ignore
+    this.before.update((list) => [...list, this.plan()].slice(-MOST_UNDO));
+    this.after.set([]);
+    this.saving.begin(stored.plan, stored.revision, true);
+    this.current.set(stored.plan);
+    if (this.interactiveNow()) this.inspection.look(stored.plan);
+  }
+
+  /** Without locks two tabs wrote at the same moment: theirs stays, all that is on screen here becomes a plan of its own. */
+  private async keepBoth(ours: Plan): Promise<void> {
+    const copy = await this.files.duplicate(this.current() ?? ours, `${ours.name} (from this tab)`);
+    await this.follow();
+    this.notices.say(`Two tabs changed this plan at once. Yours is kept as "${copy.name}".`);
+  }
+}

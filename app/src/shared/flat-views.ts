@@ -1,0 +1,311 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import type { Nature } from '@firm-line/core/frame';
+import type { ResolvedPosition, LineView, Target } from '@firm-line/core/plan';
+import { polyline } from '@firm-line/core/tube';
+import { formatLength } from '@firm-line/core/units';
+import type { Vec3 } from '@firm-line/core/vec';
+import { PlanStore } from '../session/plan-store';
+import { hostSize } from '../kit/element-size';
+import { nearest, toPolyline } from './flat-picking';
+import { pathThrough, placesOf, projectFlat, ticks, type Face, type FlatProjection } from '../kit/flat-projection';
+import { outlineOf } from '../kit/thing-outline';
+
+const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
+const THING_LOOKS: Record<Nature, string> = {
+  solid: 'fill-nut stroke-ink-soft',
+  hot: 'fill-stop stroke-stop',
+  moving: 'fill-slate stroke-slate',
+  sharp: 'fill-mind stroke-mind',
+  reserved: 'fill-mind stroke-mind',
+};
+const FACES: readonly Face[] = ['top', 'side'];
+const FACE_NAMES: Record<Face, string> = { top: 'From above', side: 'From the left' };
+/** How near a finger or a pointer must be to a place, a corner or a line, px. */
+const REACH = { place: 14, line: 12 };
+
+interface Mark {
+  readonly target: Target;
+  readonly face: Face;
+  readonly x: number;
+  readonly y: number;
+  readonly rx: number;
+  readonly ry: number;
+  readonly guess: boolean;
+  readonly name: string;
+}
+
+const sameProjection = (a: FlatProjection, b: FlatProjection): boolean =>
+  a.pxPerMm === b.pxPerMm && a.size === b.size && [0, 1, 2].every((i) => a.min[i] === b.min[i] && a.max[i] === b.max[i]);
+
+/**
+ * Top and side view to one scale: all lines, the chosen one with its corners, measured places with how
+ * sure they are. Marks that look alike are one path, so that hundreds of places stay light; what was
+ * meant by a tap is found from the figures. What changes with an edit lies on a sheet of its own, so that
+ * the rest is not painted again.
+ */
+@Component({
+  selector: 'fl-flat-views',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'relative block min-h-80 min-w-0 overflow-hidden', '(click)': 'pick($event)' },
+  template: `
+    <svg
+      [attr.viewBox]="'0 0 ' + size().width + ' ' + size().height"
+      class="absolute inset-0 h-full w-full cursor-pointer will-change-transform select-none"
+      role="img"
+      [attr.aria-label]="label()"
+    >
+      <path [attr.d]="grid().d" class="stroke-rule" stroke-width="1" />
+      @for (thing of things(); track thing.id) {
+        <path [attr.d]="thing.d" [class]="thing.look" [attr.stroke-width]="thing.chosen ? 3 : 1.2" stroke-linejoin="round" />
+      }
+      @for (text of grid().texts; track $index) {
+        <text [attr.x]="text.x" [attr.y]="text.y" [attr.text-anchor]="text.anchor" class="fill-ink-soft font-mono text-[11px]">
+          {{ text.text }}
+        </text>
+      }
+      @for (name of grid().names; track name.text) {
+        <text [attr.x]="name.x" [attr.y]="name.y" class="fill-ink text-sm font-semibold">{{ name.text }}</text>
+      }
+      @for (line of others(); track line.id) {
+        <path [attr.d]="line.d" class="fill-none [stroke-opacity:0.5]" [class]="line.stroke" stroke-width="3" />
+      }
+      <path [attr.d]="tapes().good" class="fill-none stroke-ink-soft" stroke-width="1.2" stroke-dasharray="3 3" />
+      <path [attr.d]="tapes().suspect" class="fill-none stroke-stop" stroke-width="2.5" stroke-dasharray="8 4" />
+      <path [attr.d]="places().sure" class="fill-fluid opacity-15" />
+      <path [attr.d]="places().points" class="fill-none stroke-ink" stroke-width="1.6" />
+      <path [attr.d]="places().ports" class="fill-ink" />
+      <path [attr.d]="places().guesses" class="fill-sheet stroke-ink" stroke-width="1.6" stroke-dasharray="2 2" />
+      <path [attr.d]="places().chosen" class="fill-none stroke-ink" stroke-width="2.5" />
+      @for (name of places().names; track $index) {
+        <text
+          [attr.x]="name.x"
+          [attr.y]="name.y"
+          [attr.text-anchor]="name.anchor"
+          class="fill-ink stroke-sheet text-xs font-semibold"
+          stroke-width="3"
+          paint-order="stroke"
+        >
+          {{ name.text }}
+        </text>
+      }
+    </svg>
+    <svg
+      [attr.viewBox]="'0 0 ' + size().width + ' ' + size().height"
+      class="absolute inset-0 h-full w-full cursor-pointer will-change-transform select-none"
+      aria-hidden="true"
+    >
+      @if (chosenPath(); as path) {
+        <path
+          [attr.d]="path.d"
+          class="fill-none"
+          [class]="path.stroke"
+          stroke-width="5"
+          stroke-linejoin="round"
+          data-test="chosen-line"
+        />
+      }
+      <path [attr.d]="ghostPath()" class="fill-none stroke-ink" stroke-width="2.5" stroke-dasharray="6 5" />
+      @for (corner of corners(); track $index) {
+        <circle
+          [attr.cx]="corner.x"
+          [attr.cy]="corner.y"
+          [attr.r]="corner.chosen ? 9 : 6"
+          [class]="(corner.chosen ? 'fill-ink ' : 'fill-sheet ') + corner.stroke"
+          stroke-width="2.5"
+        />
+        @if (corner.chosen) {
+          <text
+            [attr.x]="corner.x"
+            [attr.y]="corner.y - 15"
+            text-anchor="middle"
+            class="fill-ink stroke-sheet text-sm font-bold"
+            stroke-width="3"
+            paint-order="stroke"
+          >
+            {{ corner.node }}
+          </text>
+        }
+      }
+    </svg>
+  `,
+})
+export class FlatViews {
+  private readonly store = inject(PlanStore);
+  readonly lineId = input<string | null>(null);
+  readonly node = input<number | null>(null);
+  /** A move that is being typed, as points to draw dashed. */
+  readonly ghost = input<readonly Vec3[] | null>(null);
+  /** The point or port whose tapes are drawn. */
+  readonly target = input<Target | null>(null);
+  /** The thing that stands out. */
+  readonly thing = input<string | null>(null);
+  readonly linePicked = output<string>();
+  readonly nodePicked = output<number>();
+  readonly targetPicked = output<Target>();
+  protected readonly size = hostSize({ width: 880, height: 440 });
+
+  private readonly view = computed(() => this.store.view());
+  private readonly projection = computed(() => projectFlat([...placesOf(this.view()), ...(this.ghost() ?? [])], this.size()), {
+    equal: sameProjection,
+  });
+  private readonly chosen = computed(() => this.view().lines.find((v) => v.line.id === this.lineId()) ?? null);
+  protected readonly label = computed(
+    () => `Top and side view of ${this.view().lines.length} lines${this.chosen() ? `, ${this.chosen()!.line.name} chosen` : ''}`,
+  );
+
+  /** Paths of lines that did not change under a projection that did not change are kept. */
+  private readonly drawn = computed(() => ({ projection: this.projection(), paths: new WeakMap<LineView, string>() }));
+  private pathOf(line: LineView): string {
+    const { projection, paths } = this.drawn();
+    const before = paths.get(line);
+    if (before !== undefined) return before;
+    const points = this.pointsOf(line);
+    const path = FACES.map((face) => pathThrough(projection, face, points)).join('');
+    paths.set(line, path);
+    return path;
+  }
+  private pointsOf(line: LineView): readonly Vec3[] {
+    return line.pieces.length ? polyline(line.pieces, 10) : line.nodesMm;
+  }
+  private stroke(line: LineView): string {
+    return STROKES[this.view().circuits.get(line.line.circuitId)!.ink];
+  }
+
+  protected readonly things = computed(() =>
+    this.view().plan.things.map((thing) => ({
+      id: thing.id,
+      chosen: thing.id === this.thing(),
+      look: `${THING_LOOKS[thing.nature]} ${thing.id === this.thing() ? '[fill-opacity:0.5]' : '[fill-opacity:0.16] [stroke-opacity:0.5]'}`,
+      d: FACES.map((face) => outlineOf(this.projection(), face, thing)).join(''),
+    })),
+  );
+  protected readonly others = computed(() =>
+    this.view()
+      .lines.filter((line) => line !== this.chosen() && line.nodesMm.length)
+      .map((line) => ({ id: line.line.id, stroke: this.stroke(line), d: this.pathOf(line) })),
+  );
+  protected readonly chosenPath = computed(() => {
+    const line = this.chosen();
+    return line?.nodesMm.length ? { d: this.pathOf(line), stroke: this.stroke(line) } : null;
+  });
+  protected readonly ghostPath = computed(() =>
+    FACES.map((face) => pathThrough(this.projection(), face, this.ghost() ?? [])).join(''),
+  );
+  protected readonly corners = computed(() => {
+    const line = this.chosen();
+    if (!line) return [];
+    return FACES.flatMap((face) =>
+      line.nodesMm.slice(1, -1).map((at, i) => {
+        const [x, y] = this.projection().at(face, at);
+        return { x, y, node: i + 1, chosen: this.node() === i + 1, stroke: this.stroke(line) };
+      }),
+    );
+  });
+
+  private readonly marks = computed((): Mark[] => {
+    const { points, ports } = this.view();
+    const { at, pxPerMm } = this.projection();
+    const ends = new Set([this.chosen()?.line.ends.a.portId, this.chosen()?.line.ends.b.portId, this.target()?.id]);
+    const both = (target: Target, { atMm, sigmaMm, guess }: ResolvedPosition, name: string): Mark[] =>
+      FACES.map((face) => {
+        const [x, y] = at(face, atMm);
+        return {
+          target,
+          face,
+          x,
+          y,
+          rx: 2 * sigmaMm[0] * pxPerMm,
+          ry: 2 * sigmaMm[face === 'top' ? 1 : 2] * pxPerMm,
+          guess,
+          name,
+        };
+      });
+    return [
+      ...[...ports.values()].filter(({ port }) => port.role !== 'bleeder').flatMap(({ part, port, fixed }) => both({ kind: 'port', id: port.id }, fixed, ends.has(port.id) ? part.name : '')),
+      ...[...points.values()].flatMap(({ point, fixed }) => both({ kind: 'point', id: point.id }, fixed, point.name.split(',')[0]!.slice(0, 14))),
+    ]; // prettier-ignore
+  });
+  protected readonly places = computed(() => {
+    const path = (marks: readonly Mark[], draw: (mark: Mark) => string): string => marks.map((mark) => draw(mark)).join('');
+    const square = ({ x, y }: Mark, half = 4): string => `M${x - half} ${y - half}h${2 * half}v${2 * half}h${-2 * half}z`;
+    const marks = this.marks();
+    const ports = marks.filter((m) => m.target.kind === 'port');
+    const named: Mark[] = [];
+    for (const mark of marks) {
+      // A name that would lie on another is left out: the list names it.
+      const clash = named.some((m) => m.face === mark.face && Math.abs(m.x - mark.x) < 70 && Math.abs(m.y - mark.y) < 14);
+      if (mark.name && (!clash || mark.target.id === this.target()?.id)) named.push(mark);
+    }
+    return {
+      // An ellipse smaller than the mark itself would not be seen.
+      sure: path(marks.filter((m) => Math.max(m.rx, m.ry) > 3), ({ x, y, rx, ry }) => `M${x - rx} ${y}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0z`),
+      points: path(marks.filter((m) => m.target.kind === 'point'), ({ x, y }) => `M${x - 6} ${y}h12M${x} ${y - 6}v12`),
+      ports: path(ports.filter((m) => !m.guess), square), // prettier-ignore
+      guesses: path(ports.filter((m) => m.guess), square),
+      chosen: path(marks.filter((m) => m.target.id === this.target()?.id), (m) => square(m, 9)),
+      names: named.map(({ x, y, name }) => {
+        const left = x > this.size().width - 120;
+        return { text: name, x: x + (left ? -9 : 9), y: y - 9, anchor: left ? 'end' : 'start' };
+      }),
+    };
+  }); // prettier-ignore
+
+  protected readonly tapes = computed(() => {
+    const target = this.target();
+    const found = target && (this.view().ports.get(target.id) ?? this.view().points.get(target.id));
+    const known = found && ('port' in found ? found.port.known : found.point.known);
+    const drawn = { good: '', suspect: '' };
+    for (const [i, tape] of (known?.how === 'taped' ? (known.tapes ?? []) : []).entries()) {
+      const ends = [this.view().points.get(tape.from)!.fixed.atMm, found!.fixed.atMm];
+      drawn[found!.fixed.survey?.suspect === i ? 'suspect' : 'good'] += FACES.map((face) =>
+        pathThrough(this.projection(), face, ends),
+      ).join('');
+    }
+    return drawn;
+  });
+
+  protected readonly grid = computed(() => {
+    const p = this.projection();
+    const text = (mm: number): string => formatLength(mm, this.store.units());
+    const left = p.at('top', p.min)[0];
+    const right = p.at('top', p.max)[0];
+    const bottom = p.at('side', p.min)[1];
+    const across = (face: Face, axis: 1 | 2) =>
+      ticks(p.min[axis], p.max[axis], p.gridMm).map((mm) => {
+        const y = p.at(face, [0, mm, mm])[1];
+        return { d: `M${left} ${y}H${right}`, x: left - 6, y: y + 4, anchor: 'end', text: text(mm) };
+      });
+    const along = ticks(p.min[0], p.max[0], p.gridMm).map((mm) => {
+      const x = p.at('top', [mm, 0, 0])[0];
+      return {
+        d: `M${x} ${p.at('top', p.max)[1]}V${p.at('top', p.min)[1]}M${x} ${p.at('side', p.max)[1]}V${bottom}`,
+        x,
+        y: bottom + 16,
+        anchor: 'middle',
+        text: text(mm),
+      };
+    });
+    const texts = [...across('top', 1), ...across('side', 2), ...along];
+    return {
+      d: texts.map((t) => t.d).join(''),
+      texts,
+      names: FACES.map((face) => ({ text: FACE_NAMES[face], x: left, y: p.at(face, p.max)[1] - 9 })),
+    };
+  });
+
+  /** What a tap meant: a corner of the chosen line, a place, or a line, the nearest within reach. */
+  protected pick(event: MouseEvent): void {
+    const box = (event.currentTarget as HTMLElement).getBoundingClientRect();
+    const [x, y] = [event.clientX - box.left, event.clientY - box.top];
+    const away = (at: { x: number; y: number }): number => Math.hypot(at.x - x, at.y - y);
+    const corner = nearest(this.corners(), REACH.place, away);
+    if (corner) return this.nodePicked.emit(corner.node);
+    const mark = nearest(this.marks(), REACH.place, away);
+    if (mark) return this.targetPicked.emit(mark.target);
+    const line = nearest(this.view().lines, REACH.line, (v) => {
+      const points = this.pointsOf(v);
+      return Math.min(...FACES.map((face) => toPolyline([x, y], points.map((p) => this.projection().at(face, p))))); // prettier-ignore
+    });
+    if (line) this.linePicked.emit(line.line.id);
+  }
+}

@@ -1,0 +1,76 @@
+import { DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { tinykeys } from 'tinykeys';
+import { Jump } from '../session/jump';
+import { PlanStore } from '../session/plan-store';
+import { STATIONS } from '../stations/registry';
+
+const KEPT_AS = 'firm-line single keys';
+
+const isTyping = ({ target }: Event): boolean =>
+  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+
+/** What keys do that stand for a dialog or a button of the frame. */
+export interface Acts {
+  readonly find: () => void;
+  readonly snags: () => void;
+  readonly keys: () => void;
+  readonly units: () => void;
+}
+
+/** The keys of the app. Single keys can be switched off, for those whose speech or tremor would press them. */
+@Injectable({ providedIn: 'root' })
+export class Keys {
+  private readonly jump = inject(Jump);
+  private readonly store = inject(PlanStore);
+  private readonly singleNow = signal(kept() !== 'off');
+  readonly single = this.singleNow.asReadonly();
+
+  setSingle(on: boolean): void {
+    this.singleNow.set(on);
+    try {
+      localStorage.setItem(KEPT_AS, on ? 'on' : 'off');
+    } catch {
+      // A browser that keeps nothing: it holds until the tab is closed.
+    }
+  }
+
+  /** Listens for as long as whoever calls it lives. */
+  listen(acts: Acts): void {
+    const alone =
+      (act: () => void) =>
+      (event: KeyboardEvent): void => {
+        if (!this.single() || isTyping(event) || event.defaultPrevented || document.querySelector('dialog[open]')) return;
+        event.preventDefault();
+        act();
+      };
+    const anywhere =
+      (act: () => void) =>
+      (event: KeyboardEvent): void => {
+        if (isTyping(event)) return;
+        event.preventDefault();
+        act();
+      };
+    const stop = tinykeys(window, {
+      ...Object.fromEntries(STATIONS.map(({ path }, i) => [`${i + 1}`, alone(() => this.jump.to(path))])),
+      '/': alone(acts.find),
+      'Shift+?': alone(acts.keys),
+      '?': alone(acts.keys),
+      '.': alone(() => this.jump.toNextSnag()),
+      s: alone(acts.snags),
+      u: alone(acts.units),
+      m: alone(() => document.getElementById('move-line')?.focus()),
+      '$mod+z': anywhere(() => this.store.undo()),
+      '$mod+Shift+z': anywhere(() => this.store.redo()),
+      '$mod+Shift+Z': anywhere(() => this.store.redo()),
+    });
+    inject(DestroyRef).onDestroy(stop);
+  }
+}
+
+function kept(): string | null {
+  try {
+    return localStorage.getItem(KEPT_AS);
+  } catch {
+    return null;
+  }
+}

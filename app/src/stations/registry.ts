@@ -1,0 +1,62 @@
+import type { Type } from '@angular/core';
+import type { Ref } from '@firm-line/core/plan';
+import type { Station } from '@firm-line/core/snags';
+
+export interface StationEntry {
+  readonly path: Station;
+  readonly name: string;
+  /** What can be chosen on its screen: a snag about anything else is shown where that is. */
+  readonly shows: readonly Ref['kind'][];
+  readonly load: () => Promise<Type<unknown>>;
+}
+
+/** The stations that work, in the order of the work: routes, the way through, keys, finding, browser tests and pictures go by it. */
+export const STATIONS: readonly StationEntry[] = [
+  {
+    path: 'measure',
+    name: 'Measure',
+    shows: ['point', 'port', 'thing', 'gate', 'plan'],
+    load: () => import('./measure/measure-station').then((m) => m.MeasureStation),
+  },
+  {
+    path: 'size',
+    name: 'Size',
+    shows: ['plan'],
+    load: () => import('./size/size-station').then((m) => m.SizeStation),
+  },
+  {
+    path: 'plumb',
+    name: 'Plumb',
+    shows: ['port', 'part', 'line', 'circuit', 'plan'],
+    load: () => import('./plumb/plumb-station').then((m) => m.PlumbStation),
+  },
+  {
+    path: 'route',
+    name: 'Route',
+    shows: ['line', 'hose', 'plan'],
+    load: () => import('./route/route-station').then((m) => m.RouteStation),
+  },
+  {
+    path: 'join',
+    name: 'Join',
+    shows: ['line', 'adapter', 'plan'],
+    load: () => import('./join/join-station').then((m) => m.JoinStation),
+  },
+  {
+    path: 'make',
+    name: 'Make',
+    shows: ['line', 'bender', 'plan'],
+    load: () => import('./make/make-station').then((m) => m.MakeStation),
+  },
+  {
+    path: 'fill',
+    name: 'Fill',
+    shows: ['plan'],
+    load: () => import('./fill/fill-station').then((m) => m.FillStation),
+  },
+];
+
+/** The station that a place is looked at in: the one that speaks of it where it shows such a thing, else the first that does. */
+export const stationFor = (station: Station, { kind }: Ref): Station =>
+  (STATIONS.find((one) => one.path === station && one.shows.includes(kind)) ?? STATIONS.find((one) => one.shows.includes(kind)))!
+    .path;

@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { checkJobs } from './jobs/check';
+
+serve(checkJobs);

@@ -1,0 +1,80 @@
+import { Injectable } from '@angular/core';
+import ELK, { type ElkExtendedEdge, type ElkNode, type ElkPort } from 'elkjs/lib/elk-api.js';
+import { createElkWorker } from './workers';
+
+/** What is to be laid out: boxes with ports on their left or right, and the lines between ports. */
+export interface BoxToLay {
+  readonly id: string;
+  readonly width: number;
+  readonly height: number;
+  /** Ports at their place on the box. */
+  readonly ports: readonly { readonly id: string; readonly side: 'WEST' | 'EAST'; readonly x: number; readonly y: number }[];
+}
+export interface WireToLay {
+  readonly id: string;
+  readonly from: string;
+  readonly to: string;
+}
+export type Px = { readonly x: number; readonly y: number };
+export interface Laid {
+  readonly width: number;
+  readonly height: number;
+  readonly boxes: ReadonlyMap<string, Px>;
+  readonly ports: ReadonlyMap<string, Px>;
+  readonly wires: ReadonlyMap<string, readonly Px[]>;
+}
+
+const OPTIONS = {
+  'elk.algorithm': 'layered',
+  'elk.direction': 'RIGHT',
+  'elk.edgeRouting': 'ORTHOGONAL',
+  'elk.spacing.nodeNode': '28',
+  'elk.layered.spacing.nodeNodeBetweenLayers': '70',
+  'elk.layered.spacing.edgeNodeBetweenLayers': '24',
+  'elk.separateConnectedComponents': 'true',
+  'elk.aspectRatio': '1.8',
+};
+
+/** Lays circuits out in a worker, by the layered method. */
+@Injectable({ providedIn: 'root' })
+export class CircuitLayout {
+  private elk: InstanceType<typeof ELK> | null = null;
+
+  async lay(boxes: readonly BoxToLay[], wires: readonly WireToLay[]): Promise<Laid> {
+    this.elk ??= new ELK({ workerFactory: () => createElkWorker() });
+    const children = boxes.map((box): ElkNode => ({
+      id: box.id,
+      width: box.width,
+      height: box.height,
+      layoutOptions: { 'elk.portConstraints': 'FIXED_POS' },
+      ports: box.ports.map((port): ElkPort => ({
+        id: port.id,
+        x: port.x,
+        y: port.y,
+        width: 0,
+        height: 0,
+        layoutOptions: { 'elk.port.side': port.side },
+      })),
+    }));
+    const edges = wires.map((wire): ElkExtendedEdge => ({ id: wire.id, sources: [wire.from], targets: [wire.to] }));
+    const root: ElkNode = { id: 'root', layoutOptions: OPTIONS, children, edges };
+    const laid: ElkNode = await this.elk.layout(root);
+    const at = (item: { x?: number; y?: number }): Px => ({ x: item.x ?? 0, y: item.y ?? 0 });
+    return {
+      width: laid.width ?? 0,
+      height: laid.height ?? 0,
+      boxes: new Map((laid.children ?? []).map((node) => [node.id, at(node)])),
+      ports: new Map(
+        (laid.children ?? []).flatMap((node) =>
+          (node.ports ?? []).map((port) => [port.id, { x: at(node).x + at(port).x, y: at(node).y + at(port).y }] as const),
+        ),
+      ),
+      wires: new Map(
+        ((laid.edges ?? []) as ElkExtendedEdge[]).map((edge) => [
+          edge.id,
+          (edge.sections ?? []).flatMap((section) => [section.startPoint, ...(section.bendPoints ?? []), section.endPoint]),
+        ]),
+      ),
+    };
+  }
+}

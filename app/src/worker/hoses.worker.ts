@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { hosesJobs } from './jobs/hoses';
+
+serve(hosesJobs);

@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { inspectJobs } from './jobs/inspect';
+
+serve(inspectJobs());

@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { meshJobs } from './jobs/mesh';
+
+serve(meshJobs);

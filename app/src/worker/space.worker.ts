@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { spaceJobs } from './jobs/space';
+
+serve(spaceJobs());

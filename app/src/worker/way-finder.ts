@@ -1,0 +1,13 @@
+import { Injectable } from '@angular/core';
+import type { FoundWay } from '@firm-line/core/route-proposals';
+import type { WayRequest } from './jobs/ways';
+import { Search } from './search';
+import { createWaysWorker } from './workers';
+
+/** Looks for ways of a line. */
+@Injectable({ providedIn: 'root' })
+export class WayFinder extends Search<WayRequest, readonly FoundWay[]> {
+  constructor() {
+    super(createWaysWorker);
+  }
+}

@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { waysJobs } from './jobs/ways';
+
+serve(waysJobs);

@@ -1,4 +1,0 @@
-import { answerHoses } from './hose-answer';
-import { serveSearch } from './serve-search';
-
-serveSearch(answerHoses);

@@ -1,1 +1,0 @@
-export const createMeshWorker = (): Worker => new Worker(new URL('./mesh.worker', import.meta.url), { type: 'module' });

@@ -1,1 +1,0 @@
-export const createSpaceWorker = (): Worker => new Worker(new URL('./space.worker', import.meta.url), { type: 'module' });

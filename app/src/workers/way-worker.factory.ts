@@ -1,1 +1,0 @@
-export const createWayWorker = (): Worker => new Worker(new URL('./way.worker', import.meta.url), { type: 'module' });

@@ -1,4 +1,0 @@
-import { serveSearch } from './serve-search';
-import { answerWays } from './way-answer';
-
-serveSearch(answerWays);

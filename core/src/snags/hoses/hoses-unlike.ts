@@ -1,0 +1,45 @@
+import { atLength, hoseView, type HoseView } from '../../hose-travel/index.ts';
+import type { Thing } from '../../frame/index.ts';
+import { defineRule, type Finding } from '../define-rule.ts';
+import { lengthWords } from '../words.ts';
+
+const remembered = new WeakMap<HoseView, { views: readonly HoseView[]; fits: number | null }>();
+
+/** The shortest of the lengths they have that otherLength all; the same hoses among the same things are asked once. */
+function commonOf(views: readonly HoseView[], things: readonly Thing[]): number | null {
+  const before = remembered.get(views[0]!);
+  if (before?.views.length === views.length && before.views.every((view, i) => view === views[i])) return before.fits;
+  const lengths = [...new Set(views.map(({ hose }) => hose.orderMm))].sort((a, b) => a - b);
+  const fits = lengths.find((orderMm) => views.every((view) => atLength(view, things, orderMm).ok)) ?? null;
+  remembered.set(views[0]!, { views, fits });
+  return fits;
+}
+
+/** Corners whose hoses differ in length for no reason: one length that otherLength all makes one spare serve all. Common practice. */
+export const hosesUnlike = defineRule({
+  id: 'hoses-unlike',
+  station: 'route',
+  about: 'plan',
+  reads: ['obstacles', 'plan.hoses', 'plan.things', 'ports'],
+  judge: (view) => {
+    const corners = view.plan.hoses.filter((hose) => hose.service === 'pressure' && hose.motion.kind !== 'still');
+    return [...new Set(corners.map((hose) => hose.stockId))].flatMap((stockId): Finding[] => {
+    const alike = corners.filter((hose) => hose.stockId === stockId);
+    const count = new Set(alike.map((hose) => hose.orderMm)).size;
+    if (count < 2) return [];
+    const views = alike.map((hose) => hoseView(view.plan, hose, view.ports));
+    const fits = commonOf(views, view.plan.things);
+    if (fits === null) return [];
+    const { full } = lengthWords(view);
+    return [
+      {
+        level: 'note',
+        place: { kind: 'hose', id: alike[0]!.id },
+        where: alike.map((hose) => hose.name).join(', '),
+        text: `${count} lengths where ${full(fits)} otherLength every one: alike, one spare does for all.`,
+        fix: () => ({ label: `All ${full(fits)}`, call: { edit: 'equalizeHoseLengths', with: { ids: alike.map((hose) => hose.id), orderMm: fits } } }),
+      },
+    ];
+  }); // prettier-ignore
+  },
+});

@@ -1,0 +1,33 @@
+import type { JointView } from '../../joints/index.ts';
+import { END_NAMES, isTaper, SEAT_NAMES, threadByName, type Half } from '../../stock/index.ts';
+import { defineRule, type Rule } from '../define-rule.ts';
+
+/** Why threads that go together do not seal, so that each has its own rule. */
+export type Cause = 'bubble-inverted' | 'flare-37-45' | 'parallel-taper' | 'other';
+export function causeOf({ join, verdict }: JointView): Cause | null {
+  if (!join || verdict !== 'threads-but-will-not-seal') return null;
+  const { end } = join.male;
+  const { seat } = join.female;
+  if ((end === 'bubble' && seat === 'inverted-flare-45') || (end === 'double-flare-45' && seat === 'bubble'))
+    return 'bubble-inverted';
+  if ((end === 'cone-37' && seat === 'inverted-flare-45') || (end === 'double-flare-45' && seat === 'flare-37'))
+    return 'flare-37-45';
+  return isTaper(threadByName(join.male.thread)!) !== isTaper(threadByName(join.female.thread)!) ? 'parallel-taper' : 'other';
+}
+
+/** A half in words: `M10x1 with a bubble seat`. */
+export const halfWords = (half: Half): string =>
+  `${half.thread} ${half.gender === 'male' ? END_NAMES[half.end] : SEAT_NAMES[half.seat]}`;
+
+/** A rule about threads and seats: what a joint of a line's end says against itself. */
+export const jointRule = (id: string, find: (joint: JointView) => string | null): Rule =>
+  defineRule({
+    id,
+    station: 'join',
+    about: 'joint',
+    reads: [],
+    judge: (joint) => {
+      const text = find(joint);
+      return text !== null && { level: 'stop', text };
+    },
+  });

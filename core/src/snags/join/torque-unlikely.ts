@@ -1,0 +1,22 @@
+import { jointsAt } from '../../joints/index.ts';
+import { likelyTorqueNm } from '../../ends/index.ts';
+import { formatTorque } from '../../units/index.ts';
+import { defineRule } from '../define-rule.ts';
+
+/** A torque far from what such a thread mostly takes is questioned, not refused. */
+export const torqueUnlikely = defineRule({
+  id: 'torque-unlikely',
+  station: 'join',
+  about: 'end',
+  reads: [],
+  judge: (line, end) => {
+    const { torqueNm } = line.line.ends[end].joint;
+    const last = jointsAt(line, end)?.at(-1);
+    const likely = last && likelyTorqueNm(last);
+    if (torqueNm === null || !likely || (torqueNm >= likely.least && torqueNm <= likely.most)) return null;
+    return {
+      level: 'mind',
+      text: `${formatTorque(torqueNm)} is unlikely for ${last.join!.male.thread}: mostly it lies from ${likely.least} to ${likely.most} N·m. Is the unit right?`,
+    };
+  },
+});

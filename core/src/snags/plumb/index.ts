@@ -1,0 +1,36 @@
+import { bleederLow } from './bleeder-low.ts';
+import { bothAxles } from './both-axles.ts';
+import { circuitsJoined } from './circuits-joined.ts';
+import { fedTwice } from './fed-twice.ts';
+import { freePlay } from './free-play.ts';
+import { levelUnknown } from './level-unknown.ts';
+import { masterDry } from './master-dry.ts';
+import { masterShared } from './master-shared.ts';
+import { noParkingBrake } from './no-parking-brake.ts';
+import { partUnfed } from './part-unfed.ts';
+import { portOpen } from './port-open.ts';
+import { residualMissing } from './residual-missing.ts';
+import { residualNeedless } from './residual-needless.ts';
+import { residualWrong } from './residual-wrong.ts';
+import { rolesSwapped } from './roles-swapped.ts';
+import { valveBackwards } from './valve-backwards.ts';
+
+/** Rules of this station, in the order in which they are told. */
+export const PLUMB_RULES = [
+  partUnfed,
+  circuitsJoined,
+  masterShared,
+  portOpen,
+  rolesSwapped,
+  bothAxles,
+  valveBackwards,
+  masterDry,
+  fedTwice,
+  bleederLow,
+  residualWrong,
+  residualMissing,
+  residualNeedless,
+  levelUnknown,
+  freePlay,
+  noParkingBrake,
+] as const;

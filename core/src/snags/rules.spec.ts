@@ -1,0 +1,109 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { demo } from '../testing/demo-plans.ts';
+import { applyEdit, emptyPlan, LAYOUTS, viewPlan, type Plan } from '../plan/index.ts';
+import { defineRule, type Finding } from './define-rule.ts';
+import { fixOf, inspect, NOT_JUDGED, RULES, STATIONS, type Snag } from './index.ts';
+
+const PLANS = ['gannet', 'wheatear', 'dunlin'].map(demo);
+
+describe('the rules', () => {
+  test('none is forgotten: every file that defines one is in the list of its station', () => {
+    const folders = readdirSync(__dirname, { withFileTypes: true }).filter((entry) => entry.isDirectory());
+    const defined = folders.flatMap(({ name }) =>
+      readdirSync(join(__dirname, name)).flatMap((file) => {
+        const text = readFileSync(join(__dirname, name, file), 'utf8');
+        // A file of helpers takes the id of a rule; a rule's own file says it.
+        return /^export const \w+ =\s+(?!derive)\w+\(\s*(\{\s*id: )?'[a-z0-9-]+',/m.test(text) ? [file.slice(0, -3)] : [];
+      }),
+    );
+    expect(RULES.map(({ id }) => id).sort()).toEqual(defined.sort());
+    expect(new Set(RULES.map(({ id }) => id)).size).toBe(RULES.length);
+  });
+
+  test('every snag names a place that is in the plan, and a key of its own', () => {
+    for (const plan of [...PLANS, ...LAYOUTS.map((layout) => layout.draw(emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z')))]) {
+      const view = viewPlan(plan);
+      const ids = {
+        line: plan.lines, hose: plan.hoses, thing: plan.things, point: plan.points, part: plan.parts, gate: plan.gates, circuit: plan.circuits,
+        port: [...view.ports.values()].map(({ port }) => port), plan: [plan], bender: plan.bench.benders, adapter: plan.bench.adapters,
+      }; // prettier-ignore
+      const snags = inspect(plan);
+      for (const { place } of snags) expect(ids[place.kind].map(({ id }) => id)).toContain(place.id);
+      expect(new Set(snags.map(({ key }) => key)).size).toBe(snags.length);
+      for (const { station } of snags) expect(STATIONS).toContain(station);
+    }
+  });
+
+  test('a fix is worked out when it is asked for, by the key of its snag, and for no other', () => {
+    const plan = PLANS[0]!;
+    const [snag] = inspect(plan).filter(({ rule }) => rule === 'near-hot');
+    expect(snag).toMatchObject({ fixable: true });
+    const fix = fixOf(plan, snag!.key)!;
+    expect(inspect(applyEdit(plan, fix.call)).map(({ key }) => key)).not.toContain(snag!.key);
+    expect(fixOf(plan, 'near-hot line nobody R9')).toBeNull();
+  });
+
+  test('what a rule does not read, it does not see, and does not look at anew', () => {
+    const judge = jest.fn((line: { line: { name: string } }, view: object): Finding => ({ level: 'note', text: `${line.line.name} ${Object.keys(view).join()}` })); // prettier-ignore
+    const rule = defineRule({ id: 'looks', station: 'route', about: 'line', reads: ['plan.gates'], judge });
+    const plan = PLANS[0]!;
+    const [first] = rule.find(viewPlan(plan));
+    expect(first!.text).toBe(`${plan.lines[0]!.name} plan`);
+    expect(judge).toHaveBeenCalledTimes(plan.lines.length);
+    rule.find(viewPlan({ ...plan, notes: 'other', things: [] }));
+    expect(judge).toHaveBeenCalledTimes(plan.lines.length);
+    rule.find(viewPlan(applyEdit(plan, { edit: 'changeLine', with: { id: plan.lines[0]!.id, patch: { title: 'Other' } } })));
+    expect(judge).toHaveBeenCalledTimes(plan.lines.length + 1);
+    rule.find(viewPlan({ ...plan, gates: [] }));
+    expect(judge.mock.calls.length).toBeGreaterThan(2 * plan.lines.length);
+  });
+
+  test('one that throws is a note where it threw, and the others are heard', () => {
+    const rule = defineRule({
+      id: 'throws',
+      station: 'route',
+      about: 'line',
+      reads: [],
+      judge: (line) => {
+        if (line.line.id === 'line-r1') throw new Error('no such corner');
+        return { level: 'mind', text: 'looked at' };
+      },
+    });
+    const found = rule.find(viewPlan(PLANS[0]!));
+    expect(found).toHaveLength(PLANS[0]!.lines.length);
+    expect(found.find(({ place }) => place.id === 'line-r1')).toMatchObject({ level: 'note', text: `${NOT_JUDGED} (throws): no such corner` });
+  }); // prettier-ignore
+});
+
+describe('odd plans are judged without a rule that throws', () => {
+  const at = '2026-01-01T00:00:00.000Z';
+  const empty = emptyPlan('p', 'P', at);
+  const layouts = LAYOUTS.map((layout): [string, Plan] => [layout.name, layout.draw(empty)]);
+  const bare = (plan: Plan): Plan => ({
+    ...plan,
+    parts: plan.parts.map((part) => ({ ...part, ports: [] })),
+    lines: plan.lines.map((line) => ({
+      ...line,
+      ends: { a: { ...line.ends.a, portId: null }, b: { ...line.ends.b, portId: null } },
+    })),
+    hoses: [],
+    bleeding: { ...plan.bleeding, listed: [] },
+  });
+  const opened = (plan: Plan): Plan => ({
+    ...plan,
+    lines: plan.lines.map((line) => ({ ...line, ends: { ...line.ends, b: { ...line.ends.b, portId: null } } })),
+  });
+  test.each([
+    ['an empty plan', empty],
+    ['points only', { ...empty, points: PLANS[0]!.points }],
+    ...layouts,
+    ...layouts.map(([name, plan]): [string, Plan] => [`${name}, all ports deleted`, bare(plan)]),
+    ...layouts.map(([name, plan]): [string, Plan] => [`${name}, lines with an open end`, opened(plan)]),
+    ...PLANS.map((plan): [string, Plan] => [`${plan.name}, all ports deleted`, bare(plan)]),
+    ...PLANS.map((plan): [string, Plan] => [`${plan.name}, lines with an open end`, opened(plan)]),
+  ])('%s', (_, plan) => {
+    const threw = (snags: Snag[]): string[] => snags.filter(({ text }) => text.startsWith(NOT_JUDGED)).map(({ text }) => text);
+    expect(threw(inspect(plan))).toEqual([]);
+  });
+});

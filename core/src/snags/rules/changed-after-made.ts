@@ -1,9 +1,0 @@
-import { eachLine, onLine } from '../snag.ts';
-
-/** An edit un-proves the work that was ticked to an older card. */
-export const changedAfterMade = eachLine((line) => {
-  const count = line.line.ticks.filter((tick) => tick.digest !== line.digest).length;
-  if (!count) return [];
-  const text = `${count === 1 ? '1 step was' : `${count} steps were`} ticked to an older card. Hold the tube against the new one and tick again what still agrees.`;
-  return [{ rule: 'changed-after-made', level: 'mind', station: 'make', place: onLine(line), where: line.line.name, text }];
-});

@@ -1,9 +1,0 @@
-import { eachEndOf } from './line-joints.ts';
-
-/** A thread that nobody measured is taken on trust. */
-export const threadTrusted = eachEndOf('thread-trusted', (line, end) => {
-  const at = line.ports[end];
-  return at?.port.fitting?.how === 'trusted'
-    ? { level: 'note', text: `The thread of ${at.part.name}, ${at.port.name} is taken on trust: put a vernier and a pitch gauge to it before buying.` }
-    : null;
-}); // prettier-ignore

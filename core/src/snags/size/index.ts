@@ -1,0 +1,34 @@
+import { boosterWeak } from './booster-weak.ts';
+import { clutchTravel } from './clutch-travel.ts';
+import { figureUnlikely } from './figure-unlikely.ts';
+import { figuresGuessed } from './figures-guessed.ts';
+import { footTooHard } from './foot-too-hard.ts';
+import { leverStroke } from './lever-stroke.ts';
+import { overRating } from './over-rating.ts';
+import { parkingHydraulic } from './parking-hydraulic.ts';
+import { parkingWeak } from './parking-weak.ts';
+import { pedalStroke } from './pedal-stroke.ts';
+import { rearLocksFirst } from './rear-locks-first.ts';
+import { reservoirSmall } from './reservoir-small.ts';
+import { stopsTooLong } from './stops-too-long.ts';
+import { trailerBrakes } from './trailer-brakes.ts';
+import { valveNeeded } from './valve-needed.ts';
+
+/** Rules of this station, in the order in which they are told. */
+export const SIZE_RULES = [
+  pedalStroke,
+  rearLocksFirst,
+  stopsTooLong,
+  footTooHard,
+  boosterWeak,
+  valveNeeded,
+  leverStroke,
+  trailerBrakes,
+  clutchTravel,
+  parkingWeak,
+  parkingHydraulic,
+  reservoirSmall,
+  overRating,
+  figureUnlikely,
+  figuresGuessed,
+] as const;
