@@ -1,4 +1,5 @@
-import { applyEdit, readPlan, viewPlan, writePlan } from '../core/src/plan/index.ts';
+import { applyEdit, readPlan, writePlan } from '../core/src/plan/index.ts';
+import { viewPlan } from '../core/src/plan/results/index.ts';
 import { inspect } from '../core/src/snags/index.ts';
 import { size } from '../core/src/hydraulics/index.ts';
 import { bendTable } from '../core/src/tube/index.ts';

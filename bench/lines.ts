@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { readPlan, viewPlan, type Plan } from '../core/src/plan/index.ts';
+import { readPlan, type Plan } from '../core/src/plan/index.ts';
+import { viewPlan } from '../core/src/plan/results/index.ts';
 import { unbend } from '../core/src/tube/index.ts';
 import type { Vec3 } from '../core/src/vec/index.ts';
 import { ROOT } from '../e2e/browser.ts';

@@ -1,13 +1,11 @@
 import {
   ErrorHandler,
   inject,
-  isDevMode,
   provideBrowserGlobalErrorListeners,
   provideZonelessChangeDetection,
   type ApplicationConfig,
 } from '@angular/core';
 import { provideRouter, withComponentInputBinding, type Routes } from '@angular/router';
-import { provideServiceWorker } from '@angular/service-worker';
 import { DISPLAY_UNITS } from './kit/units';
 import { PlanStore } from './session/plan-store';
 import { leavePlan } from './shell/leave-plan';
@@ -43,7 +41,6 @@ export const appConfig: ApplicationConfig = {
     provideBrowserGlobalErrorListeners(),
     provideZonelessChangeDetection(),
     provideRouter(routes, withComponentInputBinding()),
-    provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerWhenStable:30000' }),
     { provide: ErrorHandler, useClass: BoundaryErrorHandler },
     { provide: DISPLAY_UNITS, useFactory: () => inject(PlanStore).units },
   ],

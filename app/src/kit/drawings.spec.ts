@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readPlan, viewPlan, type LineView } from '@firm-line/core/plan';
+import { readPlan, type LineView } from '@firm-line/core/plan';
+import { viewPlan } from '@firm-line/core/plan/results';
 import { polyline } from '@firm-line/core/tube';
 import { placesOf, projectFlat, ticks } from './flat-projection';
 import { spread, stripLayout } from './strip-layout';

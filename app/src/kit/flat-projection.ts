@@ -1,5 +1,5 @@
 import { boxOf, solidsOf } from '@firm-line/core/frame';
-import type { PlanView } from '@firm-line/core/plan';
+import type { LaidPlan } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/vec';
 import type { Size } from './element-size';
 
@@ -18,7 +18,7 @@ const MARGIN = { left: 48, right: 20, top: 26, between: 40, bottom: 26 };
 const PAD_MM = 60;
 
 /** Every place that the views must show. */
-export function placesOf(view: PlanView): Vec3[] {
+export function placesOf(view: LaidPlan): Vec3[] {
   return [
     ...[...view.points.values()].map((p) => p.fixed.atMm),
     ...[...view.ports.values()].filter((p) => p.port.role !== 'bleeder').map((p) => p.fixed.atMm),

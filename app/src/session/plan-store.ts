@@ -2,7 +2,7 @@ import { afterNextRender, computed, inject, Injectable, Injector, signal } from 
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { InputError } from '@firm-line/core/fault';
 import {
-  applyEdits, PLAN_VERSION, PlanFileError, viewPlan, type EditCall, type MendedPlan, type Plan, type PlanView,
+  applyEdits, PLAN_VERSION, PlanFileError, layPlan, type EditCall, type LaidPlan, type MendedPlan, type Plan,
 } from '@firm-line/core/plan'; // prettier-ignore
 import { Notices } from '../kit/notices';
 import { Meshes } from '../storage/meshes';
@@ -58,10 +58,10 @@ export class PlanStore {
     if (!plan) throw new Error('No plan is open.');
     return plan;
   });
-  readonly view = computed((): PlanView => {
+  readonly view = computed((): LaidPlan => {
     // Seen anew when a mesh has become known.
     this.meshes.known();
-    return viewPlan(this.plan());
+    return layPlan(this.plan());
   });
   readonly phase = this.phaseNow.asReadonly();
   readonly refused = this.refusedNow.asReadonly();
@@ -122,10 +122,13 @@ export class PlanStore {
       await this.tabs.hold(plan.id);
       if (isStale()) return;
       this.phaseNow.set('ready');
-      if (this.editable() && !(kept && !older)) this.saving.keep(plan);
-      this.onScreen();
-      void this.meshes.of(plan);
-      if (this.editable()) void this.db.keepGood(plan).catch(() => undefined);
+      this.onScreen(() => {
+        void this.meshes.of(plan);
+        if (!this.editable()) return;
+        // Nothing to keep where it was edited by then: what it has become is kept already.
+        if (!(kept && !older) && this.plan() === plan) this.saving.keep(plan);
+        void this.db.keepGood(plan).catch(() => undefined);
+      });
     } catch (error) {
       if (!(error instanceof PlanFileError) || isStale()) throw error;
       await this.refuse(found, error);
@@ -170,7 +173,7 @@ export class PlanStore {
     this.saving.begin(plan, stored?.revision ?? 0, false);
     await this.tabs.hold(plan.id);
     this.put(plan);
-    this.onScreen();
+    this.onScreen(() => void this.meshes.of(plan));
   }
   takeOver(): void {
     this.tabs.takeOver();
@@ -198,11 +201,17 @@ export class PlanStore {
     this.show(null, 'none');
   }
 
-  private onScreen(): void {
-    const look = (): void => this.inspection.look(this.plan());
-    if (this.interactiveNow()) return look();
-    const later = (): unknown => setTimeout(() => this.isOpen() && (this.interactiveNow.set(true), look()));
-    afterNextRender(later, { injector: this.injector });
+  /** What the first look does without is done once the plan is on screen and takes input. */
+  private onScreen(then: () => void): void {
+    const { opening } = this;
+    const look = (): void => {
+      if (opening !== this.opening || !this.isOpen()) return;
+      this.interactiveNow.set(true);
+      this.inspection.look(this.plan());
+      then();
+    };
+    if (this.interactiveNow()) look();
+    else afterNextRender(() => setTimeout(look), { injector: this.injector });
   }
 
   private step(from: Plan, to: Plan): void {

@@ -32,7 +32,7 @@ import { WayThrough } from './way-through';
       </a>
       <fl-way-through class="order-last min-w-80 flex-1 lg:order-none" />
       <div class="ml-auto flex gap-2">
-        <button type="button" class="btn px-3" (click)="find.open()" title="Find anything (/)">Find</button>
+        <button type="button" class="btn px-3" (click)="findRef()?.open()" title="Find anything (/)">Find</button>
         <button
           type="button"
           class="btn w-12 px-0"
@@ -51,7 +51,7 @@ import { WayThrough } from './way-through';
         <button type="button" class="btn px-3" [disabled]="!store.isOpen()" (click)="exportPlan()" title="Export this plan as a file">
           Export
         </button>
-        <button type="button" class="btn-dark whitespace-nowrap" (click)="drawer.open()" title="All snags (s)" data-test="snags">
+        <button type="button" class="btn-dark whitespace-nowrap" (click)="drawerRef()?.open()" title="All snags (s)" data-test="snags">
           {{ snagWord() }}
         </button>
       </div>
@@ -82,7 +82,7 @@ import { WayThrough } from './way-through';
         </main>
       }
       @case ('refused') {
-        <main class="p-6"><fl-refused-plan [refused]="store.refused()!" /></main>
+        <main class="p-6">@defer { <fl-refused-plan [refused]="store.refused()!" /> }</main>
       }
       @case ('deleted') {
         <main class="p-10">
@@ -122,9 +122,11 @@ import { WayThrough } from './way-through';
         <main class="p-10 text-ink-soft">Opening the plan…</main>
       }
     }
-    <fl-snag-drawer #drawer class="print:hidden" />
-    <fl-find-anything #find class="print:hidden" />
-    <fl-key-list #keys class="print:hidden" />
+    @defer (when store.interactive()) {
+      <fl-snag-drawer #drawer class="print:hidden" />
+      <fl-find-anything #find class="print:hidden" />
+      <fl-key-list #keys class="print:hidden" />
+    }
   `,
 }) // prettier-ignore
 export class Shell {
@@ -134,9 +136,10 @@ export class Shell {
   private readonly router = inject(Router);
   private readonly files = inject(PlanFiles);
   private readonly title = inject(Title);
-  private readonly drawerRef = viewChild.required(SnagDrawer);
-  private readonly findRef = viewChild.required(FindAnything);
-  private readonly keysRef = viewChild.required(KeyList);
+  // They come after the first look at the plan.
+  protected readonly drawerRef = viewChild<SnagDrawer>('drawer');
+  protected readonly findRef = viewChild<FindAnything>('find');
+  private readonly keysRef = viewChild<KeyList>('keys');
   readonly planId = input.required<string>();
   protected readonly name = computed(() =>
     this.store.isOpen() ? this.store.plan().name : (this.store.refused()?.raw.name ?? ''),
@@ -157,9 +160,9 @@ export class Shell {
     });
     effect(() => this.title.setTitle(`${[this.station(), this.name() || 'Plan', 'Firm Line'].filter(Boolean).join(' · ')}`));
     inject(Keys).listen({
-      find: () => this.findRef().open(),
-      snags: () => this.drawerRef().open(),
-      keys: () => this.keysRef().open(),
+      find: () => this.findRef()?.open(),
+      snags: () => this.drawerRef()?.open(),
+      keys: () => this.keysRef()?.open(),
       units: () => this.switchUnits(),
     });
   }

@@ -1,8 +1,9 @@
 import { Injectable } from '@angular/core';
 import type { Plan } from '@firm-line/core/plan';
-import type { Table } from 'dexie';
+import type { Dexie, Table } from 'dexie';
 import { loadMeshes } from './load-meshes';
-import { meshTable, openTables, type StoredMesh } from './tables';
+import { readKept } from './read-kept';
+import type { StoredMesh } from './tables';
 
 /** What the list of plans shows. `revision` counts a plan's writes, so that two tabs cannot overwrite one another unseen. */
 export interface PlanHead {
@@ -34,43 +35,52 @@ export interface GoodPlan {
   readonly plan: Plan;
 }
 
-/** Plans in the browser: heads for the list and for revisions, bodies apart from them so that neither waits for the other. */
+interface Tables {
+  readonly db: Dexie;
+  readonly heads: Table<PlanHead, string>;
+  readonly bodies: Table<Plan, string>;
+  readonly good: Table<GoodPlan, string>;
+  readonly meshes: Table<StoredMesh, string>;
+}
+
+/**
+ * Plans in the browser: heads for the list and for revisions, bodies apart from them so that neither waits
+ * for the other. The library that keeps them comes with the first writing; the first plan is read without it.
+ */
 @Injectable({ providedIn: 'root' })
 export class PlanDb {
-  private readonly db = openTables();
-  private readonly heads: Table<PlanHead, string> = this.db.table('heads');
-  private readonly bodies: Table<Plan, string> = this.db.table('bodies');
-  private readonly good: Table<GoodPlan, string> = this.db.table('good');
-  private readonly meshes = meshTable(this.db);
+  private opened: Promise<Tables> | null = null;
 
   async keepMesh(mesh: StoredMesh): Promise<void> {
-    await this.meshes.put(mesh);
+    await (await this.tables()).meshes.put(mesh);
   }
   /** Makes the meshes of these digests known, as far as they are kept here. */
   loadMeshes(digests: readonly string[]): Promise<boolean> {
-    return loadMeshes(digests, this.meshes);
+    return loadMeshes(digests);
   }
 
   async get(id: string): Promise<StoredPlan | undefined> {
-    const [head, plan] = await this.db.transaction('r', this.heads, this.bodies, () =>
-      Promise.all([this.heads.get(id), this.bodies.get(id)]),
-    );
+    if (!this.opened) return readKept(id);
+    const { db, heads, bodies } = await this.tables();
+    const [head, plan] = await db.transaction('r', heads, bodies, () => Promise.all([heads.get(id), bodies.get(id)]));
     return head && plan && { ...head, plan };
   }
 
   /** The head of every plan, the one changed last first; deleted ones too. */
   async all(): Promise<PlanHead[]> {
-    return (await this.heads.orderBy('changedAt').toArray()).reverse();
+    const { heads } = await this.tables();
+    return (await heads.orderBy('changedAt').toArray()).reverse();
   }
 
   /** Writes a plan over `base`, the revision it was read or written at (0: it is new here). Returns the new revision. */
-  write(plan: Plan, base: number): Promise<number> {
-    return this.db.transaction('rw', this.heads, this.bodies, async () => {
-      const head = await this.heads.get(plan.id);
+  async write(plan: Plan, base: number): Promise<number> {
+    const { db, heads, bodies } = await this.tables();
+    return db.transaction('rw', heads, bodies, async () => {
+      const head = await heads.get(plan.id);
       const revision = head?.revision ?? 0;
       if (head?.deletedAt) throw new PlanDeleted('It was deleted in another tab.');
       if (revision !== base) throw new RevisionConflict(`Revision ${revision} found, ${base} expected.`);
-      await this.heads.put({
+      await heads.put({
         id: plan.id,
         name: plan.name,
         changedAt: plan.changedAt,
@@ -78,20 +88,33 @@ export class PlanDb {
         revision: base + 1,
         deletedAt: null,
       });
-      await this.bodies.put(plan);
+      await bodies.put(plan);
       return base + 1;
     });
   }
 
   /** Keeps a plan that was opened and found sound, so that there is a way back to it. */
   async keepGood(plan: Plan): Promise<void> {
-    await this.good.put({ id: plan.id, at: new Date().toISOString(), plan });
+    await (await this.tables()).good.put({ id: plan.id, at: new Date().toISOString(), plan });
   }
-  lastGood(id: string): Promise<GoodPlan | undefined> {
-    return this.good.get(id);
+  async lastGood(id: string): Promise<GoodPlan | undefined> {
+    return (await this.tables()).good.get(id);
   }
 
   async setDeleted(id: string, deletedAt: string | null): Promise<void> {
-    await this.heads.update(id, { deletedAt });
+    await (await this.tables()).heads.update(id, { deletedAt });
+  }
+
+  private tables(): Promise<Tables> {
+    return (this.opened ??= import('./tables').then(
+      ({ meshTable, openTables }) => {
+        const db = openTables();
+        return { db, heads: db.table('heads'), bodies: db.table('bodies'), good: db.table('good'), meshes: meshTable(db) };
+      },
+      (error: unknown) => {
+        this.opened = null;
+        throw error;
+      },
+    ));
   }
 }

@@ -5,7 +5,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { InputError } from '../fault/index.ts';
 import { centreLine, polyline } from '../tube/index.ts';
-import { readPlan, viewPlan } from '../plan/index.ts';
+import { readPlan } from '../plan/index.ts';
+import { viewPlan } from '../plan/results/index.ts';
 import type { Vec3 } from '../vec/index.ts';
 import {
   bracketFlat,

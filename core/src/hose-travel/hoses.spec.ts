@@ -5,16 +5,14 @@ import {
   applyEdit,
   freeMm,
   hoseVolumeMl,
-  plannedHoses,
   readPlan,
-  sizeInputOf,
   typicalClutch,
   typicalSingle,
   typicalTrailer,
-  viewPlan,
   type Hose,
   type Plan,
 } from '../plan/index.ts';
+import { plannedHoses, sizeInputOf, viewPlan } from '../plan/results/index.ts';
 import { HOSE_FITTINGS, hoseById, hoseMlPerM, HOSES } from '../stock/index.ts';
 import { fixOf, inspect, type Snag } from '../snags/index.ts';
 import { distance, scale, type Vec3 } from '../vec/index.ts';

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { cases } from '../testing/cases.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { places, put } from '../testing/odd-values.ts';
-import { applyEdit, deltaOf, viewPlan, withDelta, type Plan } from './index.ts';
+import { applyEdit, deltaOf, withDelta, type Plan } from './index.ts';
+import { viewPlan } from './results/index.ts';
 
 /** As a worker is handed it: nothing of it is the same object any more. */
 const sent = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T;

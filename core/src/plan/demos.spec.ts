@@ -3,7 +3,8 @@ import { join } from 'node:path';
 import { inspect } from '../snags/index.ts';
 import { missMm, withFixedBender, withHandBender, type Iron } from '../testing/bench-work.ts';
 import { dialFor, springback } from '../tube/index.ts';
-import { readPlan, toolingOf, viewPlan, writePlan, type LineView, type Plan } from './index.ts';
+import { readPlan, toolingOf, writePlan, type LineView, type Plan } from './index.ts';
+import { viewPlan } from './results/index.ts';
 
 const FOLDER = join(__dirname, '../../../demo');
 const plans: Plan[] = readdirSync(FOLDER).map((file) => readPlan(readFileSync(join(FOLDER, file), 'utf8')));

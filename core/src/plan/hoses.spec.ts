@@ -11,11 +11,11 @@ import {
   PlanFileError,
   readPlan,
   validatePlan,
-  viewPlan,
   writePlan,
   type Hose,
   type Plan,
 } from './index.ts';
+import { viewPlan } from './results/index.ts';
 
 const plan: Plan = readPlan(readFileSync(join(__dirname, '../../../demo/wheatear.firmline.json'), 'utf8'));
 const first = plan.hoses[0]!;

@@ -1,20 +1,15 @@
-export { type BleedView } from './derived/bleed-view.ts';
 export { type ResolvedPosition } from './derived/position.ts';
 export { placeClips, oneWay } from './derived/place-clips.ts';
 export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './derived/hose-figures.ts';
 export { cutSigmaMm, drawnBackMm, lineView, toolingOf, type LineView, type PortView } from './derived/line-view.ts';
 export { closeCrossings, type CloseCrossing } from './derived/close-crossings.ts';
-export { type ResidualView } from './derived/residual-view.ts';
-export { type LoadView, type SizeView } from './derived/size-view.ts';
-export { loadAt, LOADS, plannedHoses, sizeInputOf, type LoadName } from './derived/sizing.ts';
 export { snapPlace, snapsFor, type Snap, type Snapped, type Snaps } from './derived/snap.ts';
 export { keepSpace, LEAST_KEPT_MM, lineSpace, pointsOf, sharesWith, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './derived/space.ts'; // prettier-ignore
-export { viewPlan, type PlanView, type PointView } from './derived/view.ts';
+export { layPlan, type LaidPlan, type PointView } from './derived/laid-plan.ts';
 export { deltaOf, withDelta, type PlanDelta } from './delta.ts';
 export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './edits/index.ts';
 export { freshId } from './edits/fresh-id.ts';
 export { newLine } from './edits/join.ts';
-export { LAYOUTS, type Layout } from './edits/layouts.ts';
 export { benderFor, withTube } from './edits/lines.ts';
 export { changeMove, lengthenEnd, movesOf } from './edits/moves.ts';
 export { newPart, newPort, NOWHERE } from './edits/new-part.ts';

@@ -13,12 +13,12 @@ import {
   PlanFileError,
   readPlan,
   validatePlan,
-  viewPlan,
   writePlan,
   type EditCall,
   type LineEnd,
   type Plan,
 } from './index.ts';
+import { viewPlan } from './results/index.ts';
 
 const DEMO = readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8');
 const gannet = (): Plan => readPlan(DEMO);

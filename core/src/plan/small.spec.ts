@@ -1,18 +1,9 @@
 import fc from 'fast-check';
 import { angleDeg, cross, distance, dot, length, rotate, squareTo, turnDeg, unit, type Vec3 } from '../vec/index.ts';
 import { digestOf } from './derived/digest.ts';
-import {
-  emptyPlan,
-  freshId,
-  LAYOUTS,
-  newLine,
-  newPart,
-  PART_KINDS,
-  PART_SPECS,
-  planFileName,
-  viewPlan,
-  type Plan,
-} from './index.ts';
+import { emptyPlan, freshId, newLine, newPart, PART_KINDS, PART_SPECS, planFileName, type Plan } from './index.ts';
+import { LAYOUTS } from './layouts/index.ts';
+import { viewPlan } from './results/index.ts';
 
 const empty = (name = 'P'): Plan => emptyPlan('p', name, '2026-01-01T00:00:00.000Z');
 

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { applyEdit, readPlan, viewPlan, writePlan, type Plan } from '../plan/index.ts';
+import { applyEdit, readPlan, writePlan, type Plan } from '../plan/index.ts';
+import { viewPlan } from '../plan/results/index.ts';
 import { addMesh, gapTo, obstacleOf, type Thing } from '../frame/index.ts';
 import { meshIndex, treeOf } from '../mesh/index.ts';
 import { distance, type Vec3 } from '../vec/index.ts';

@@ -5,12 +5,11 @@ import {
   placeClips,
   lineSpace,
   toolingOf,
-  viewPlan,
   type EditCall,
   type LineView,
   type Plan,
-  type PlanView,
 } from '../plan/index.ts';
+import { viewPlan, type PlanView } from '../plan/results/index.ts';
 import { obstaclesOf } from '../frame/index.ts'; // prettier-ignore
 import { findWays, type Hooks, type WayEnd } from '../pathfinding/index.ts';
 import { tubeBoreMm } from '../stock/index.ts';

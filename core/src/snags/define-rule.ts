@@ -1,7 +1,8 @@
 import { derive } from '../derive/index.ts';
 import { jointsAt, type JointView } from '../joints/index.ts';
 import { hoseView, type HoseView } from '../hose-travel/index.ts';
-import { lineSpace, type EditCall, type LineSpace, type LineView, type Plan, type PlanView, type Ref } from '../plan/index.ts';
+import { lineSpace, type EditCall, type LineSpace, type LineView, type Plan, type Ref } from '../plan/index.ts';
+import type { PlanView } from '../plan/results/index.ts';
 import { cornerAt, endName, endNode, ENDS, onLine } from './words.ts';
 
 export type Level = 'stop' | 'mind' | 'note';

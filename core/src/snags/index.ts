@@ -1,5 +1,6 @@
 import { derive } from '../derive/index.ts';
-import { viewPlan, type Plan, type PlanView } from '../plan/index.ts';
+import type { Plan } from '../plan/index.ts';
+import { viewPlan, type PlanView } from '../plan/results/index.ts';
 import type { Fix, Found, Level, Rule, Snag } from './define-rule.ts';
 import { FILL_RULES } from './fill/index.ts';
 import { HOSES_RULES } from './hoses/index.ts';

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { applyEdit, readPlan, viewPlan, type EditCall, type LineEnd, type Plan } from '../plan/index.ts';
+import { applyEdit, readPlan, type EditCall, type LineEnd, type Plan } from '../plan/index.ts';
+import { viewPlan } from '../plan/results/index.ts';
 import type { Half } from '../stock/index.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
 

@@ -1,7 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { demo } from '../testing/demo-plans.ts';
-import { applyEdit, emptyPlan, LAYOUTS, viewPlan, type Plan } from '../plan/index.ts';
+import { applyEdit, emptyPlan, type Plan } from '../plan/index.ts';
+import { LAYOUTS } from '../plan/layouts/index.ts';
+import { viewPlan } from '../plan/results/index.ts';
 import { defineRule, type Finding } from './define-rule.ts';
 import { fixOf, inspect, NOT_JUDGED, RULES, STATIONS, type Snag } from './index.ts';
 

@@ -3,17 +3,17 @@ import { join } from 'node:path';
 import {
   applyEdit,
   emptyPlan,
-  LAYOUTS,
   newPart,
   newPort,
   readPlan,
   typicalClutch,
   typicalParking,
   typicalSingle,
-  viewPlan,
   type EditCall,
   type Plan,
 } from '../plan/index.ts';
+import { LAYOUTS } from '../plan/layouts/index.ts';
+import { viewPlan } from '../plan/results/index.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
 
 const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));

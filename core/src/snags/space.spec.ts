@@ -2,17 +2,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { spanForHz } from '../clips/index.ts';
 import { addMesh, segmentShares, THING_SPECS, type Shape, type Thing, type ThingKind } from '../frame/index.ts';
-import {
-  applyEdit,
-  placeClips,
-  lineSpace,
-  readPlan,
-  viewPlan,
-  writePlan,
-  type EditCall,
-  type LineView,
-  type Plan,
-} from '../plan/index.ts';
+import { applyEdit, placeClips, lineSpace, readPlan, writePlan, type EditCall, type LineView, type Plan } from '../plan/index.ts';
+import { viewPlan } from '../plan/results/index.ts';
 import { addScaled, distance, sub, type Vec3 } from '../vec/index.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
 

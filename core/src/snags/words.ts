@@ -1,4 +1,5 @@
-import { lineView, type LineView, type Plan, type PlanView, type Ref } from '../plan/index.ts';
+import { lineView, type LineView, type Plan, type Ref } from '../plan/index.ts';
+import type { PlanView } from '../plan/results/index.ts';
 import { formatLength, formatLengthUnit } from '../units/index.ts';
 import type { Vec3 } from '../vec/index.ts';
 

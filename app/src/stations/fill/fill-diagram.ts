@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { BleedView } from '@firm-line/core/plan';
+import type { BleedView } from '@firm-line/core/plan/results';
 import { add, scale, ZERO, type Vec3 } from '@firm-line/core/vec';
 import { PlanStore } from '../../session/plan-store';
 

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { bottleMl, type School } from '@firm-line/core/bleed';
-import type { Bleeding, BleedView } from '@firm-line/core/plan';
+import type { Bleeding } from '@firm-line/core/plan';
+import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
 import { FLUIDS, fluidById } from '@firm-line/core/stock';
 import { formatLengthUnit, formatVolume } from '@firm-line/core/units';
 import { NumberField } from '../../kit/fields/number-field';
@@ -34,7 +35,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
     <h1 class="sr-only">Fill</h1>
-    @if (store.view().bleeding; as bleeding) {
+    @if (bleeding(); as bleeding) {
       @if (bleeding.length) {
         <div class="grid flex-1 md:grid-cols-[20rem_1fr] xl:grid-cols-[22rem_1fr_18rem]">
           <section class="border-r border-rule bg-sheet p-4" aria-label="Order of the corners">
@@ -200,6 +201,7 @@ export class FillStation {
     'A new, sealed bottle of one fluid family only.',
     'Never let the reservoir run dry: look after every few strokes.',
   ];
+  protected readonly bleeding = computed(() => viewPlan(this.store.plan()).bleeding);
   protected readonly school = computed(() => SCHOOLS.find((s) => s.id === this.store.plan().bleeding.school)!);
   protected readonly fluidNow = computed(() => fluidById(this.store.plan().bleeding.fluidId)!);
   protected readonly boil = computed(() => {
@@ -207,7 +209,7 @@ export class FillStation {
     return dryBoilC === null ? '' : `Boils at ${dryBoilC} °C or more when new, ${wetBoilC} °C with water in it.`;
   });
   protected readonly amounts = computed(() => {
-    const works = this.store.view().bleeding.flatMap((work) =>
+    const works = this.bleeding().flatMap((work) =>
       work.result
         ? [
             {
@@ -235,11 +237,9 @@ export class FillStation {
   });
   protected readonly listed = computed(() => {
     const order = this.store.plan().bleeding.listed;
-    const all = this.store
-      .view()
-      .bleeding.flatMap((work) =>
-        work.bleeders.map(({ port }) => ({ id: port.id, name: this.nameOf(work, port.id), listed: order.includes(port.id) })),
-      );
+    const all = this.bleeding().flatMap((work) =>
+      work.bleeders.map(({ port }) => ({ id: port.id, name: this.nameOf(work, port.id), listed: order.includes(port.id) })),
+    );
     return all.sort((a, b) => (a.listed ? order.indexOf(a.id) : all.length) - (b.listed ? order.indexOf(b.id) : all.length));
   });
 

@@ -1,4 +1,4 @@
-import { makesPressure, type Part, type PlanView, type Port } from '@firm-line/core/plan';
+import { makesPressure, type Part, type LaidPlan, type Port } from '@firm-line/core/plan';
 import type { BoxToLay, WireToLay } from '../../worker/circuit-layout';
 
 const ROW_PX = 22;
@@ -13,7 +13,7 @@ const sideOf = (part: Part, port: Port): 'WEST' | 'EAST' =>
   port.role === 'outlet' || (port.role === 'feed' && !makesPressure(part)) ? 'EAST' : 'WEST';
 
 /** The circuits as boxes and wires; a wire runs the way the pressure goes. */
-export function circuitGraph({ plan, lines }: PlanView): { boxes: BoxToLay[]; wires: WireToLay[] } {
+export function circuitGraph({ plan, lines }: LaidPlan): { boxes: BoxToLay[]; wires: WireToLay[] } {
   const boxes = plan.parts.map((part): BoxToLay => {
     const rows = { WEST: 0, EAST: 0 };
     const ports = drawnPorts(part).map((port) => {

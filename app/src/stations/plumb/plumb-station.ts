@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { LAYOUTS, type Part } from '@firm-line/core/plan';
+import type { Part } from '@firm-line/core/plan';
+import { LAYOUTS } from '@firm-line/core/plan/layouts';
 import { AddPart } from '../../shared/add-part';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';

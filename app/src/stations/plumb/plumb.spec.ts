@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { viewPlan } from '@firm-line/core/plan';
+import { viewPlan } from '@firm-line/core/plan/results';
 import { Selection } from '../../session/selection';
 import { gannet } from '../../testing/open-gannet';
 import { station } from '../../testing/station';

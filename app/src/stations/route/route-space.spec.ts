@@ -2,14 +2,14 @@ import { RouteStation } from './route-station';
 import { layOut, bestScale, PAPERS } from './sheet-layout';
 import { placesOf, projectFlat } from '../../kit/flat-projection';
 import { hull } from '../../kit/hull';
-import { viewPlan } from '@firm-line/core/plan';
+import { viewPlan } from '@firm-line/core/plan/results';
 import { gannet, until } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
 
 describe('Route among the things of the vehicle', () => {
   test('without WebGL it says so and keeps the flat views', async () => {
     const at = await station(RouteStation, 's1');
-    expect(at.texts('[role=status]')[0]).toMatch(/This browser draws no space/);
+    expect(at.texts('[role=status]')[0]).toMatch(/The 3-D view is unavailable in this browser/);
     expect(at.one('fl-flat-views')).not.toBeNull();
     expect(at.root.querySelector('fl-space-view')).toBeNull();
   });

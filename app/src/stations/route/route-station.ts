@@ -45,7 +45,7 @@ import { MoveList } from './move-list';
       @defer (when store.interactive()) {
         <fl-hoses-page (left)="selection.showLines()" />
       } @placeholder {
-        <p class="m-auto text-ink-soft">The hoses come in…</p>
+        <p class="m-auto text-ink-soft">Loading hoses…</p>
       }
     } @else if (shown(); as view) {
       <fl-ribbon />
@@ -94,7 +94,7 @@ import { MoveList } from './move-list';
             } @else {
               @if (!hasSpace()) {
                 <p class="px-4 pt-2 text-sm" role="status">
-                  This browser draws no space (WebGL is missing or off): the two flat views stand in for it.
+                  The 3-D view is unavailable in this browser (WebGL is missing or off): the two flat views stand in for it.
                 </p>
               }
               <fl-flat-views
@@ -108,7 +108,7 @@ import { MoveList } from './move-list';
               />
               <button type="button" class="btn-main absolute top-2 right-32 px-3" (click)="finding.set(true)">Find a way</button>
               @if (hasSpace()) {
-                <button type="button" class="btn absolute top-2 right-3 bg-sheet px-3" (click)="flat.set(false)">In space</button>
+                <button type="button" class="btn absolute top-2 right-3 bg-sheet px-3" (click)="flat.set(false)">3-D view</button>
               }
             }
           } @placeholder {
@@ -124,7 +124,11 @@ import { MoveList } from './move-list';
               />
             }
           } @else if (view.nodesMm.length) {
-            <fl-move-line class="p-3" [view]="view" (ghost)="ghost.set($event)" />
+            @defer (when store.interactive()) {
+              <fl-move-line class="p-3" [view]="view" (ghost)="ghost.set($event)" />
+            } @placeholder {
+              <div class="h-[4.5rem]"></div>
+            }
           }
         </section>
         <aside class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l" aria-label="Moves of the line">
@@ -138,8 +142,8 @@ import { MoveList } from './move-list';
               <fl-line-tools [view]="view" />
               <fl-line-holding [view]="view" />
               <fl-line-files />
+              <fl-move-list class="block px-3" [view]="view" />
             }
-            <fl-move-list class="block px-3" [view]="view" />
           </div>
         </aside>
       </div>

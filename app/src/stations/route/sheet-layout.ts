@@ -1,5 +1,5 @@
 import { polyline } from '@firm-line/core/tube';
-import type { PlanView } from '@firm-line/core/plan';
+import type { LaidPlan } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/vec';
 import type { FlatProjection } from '../../kit/flat-projection';
 import { outlineOf } from '../../kit/thing-outline';
@@ -42,7 +42,7 @@ export const bestScale = ({ min, max }: Pick<FlatProjection, 'min' | 'max'>, pap
   SCALES.find((scale) => needs(min, max, scale).every((mm, i) => mm <= PAPERS[paper][i]!)) ?? SCALES.at(-1)!;
 
 /** The views from above and from the left on a sheet, to scale; figures are mm on paper. */
-export function layOut(view: PlanView, { min, max }: Pick<FlatProjection, 'min' | 'max'>, paper: Paper, scale: number): Sheet {
+export function layOut(view: LaidPlan, { min, max }: Pick<FlatProjection, 'min' | 'max'>, paper: Paper, scale: number): Sheet {
   const [widthMm, heightMm] = PAPERS[paper];
   const wanted = needs(min, max, scale);
   const topY = MARGIN_MM + TITLE_MM + BETWEEN_MM / 2;

@@ -1,6 +1,7 @@
 import { figure } from '@firm-line/core/fault';
 import { combination, parkingLimit, pushN } from '@firm-line/core/hydraulics';
-import type { LoadView, Plan, PlanView, Sizing } from '@firm-line/core/plan';
+import type { Plan, Sizing } from '@firm-line/core/plan';
+import type { LoadView, PlanView } from '@firm-line/core/plan/results';
 import { formatLengthUnit, type UnitSystem } from '@firm-line/core/units';
 
 /** A step on the way from what is pushed to what it does. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import { viewPlan, type LoadView } from '@firm-line/core/plan';
+import { viewPlan, type LoadView } from '@firm-line/core/plan/results';
 import { Notices } from '../../kit/notices';
 import { PlanDb, type PlanHead } from '../../storage/plan-db';
 import { PlanStore } from '../../session/plan-store';
@@ -69,12 +69,12 @@ export class Compare {
   protected readonly others = signal<readonly PlanHead[]>([]);
   protected readonly name = computed(() => this.a()?.name ?? '');
   protected readonly rows = computed(() => {
-    const [a, b] = [this.a()?.at(this.share()), this.store.view().size?.at(this.share())];
+    const [a, b] = [this.a()?.at(this.share()), viewPlan(this.store.plan()).size?.at(this.share())];
     return a && b ? ROWS.map(([name, show]) => ({ name, a: show(a), b: show(b) })) : [];
   });
 
   protected hold(): void {
-    const size = this.store.view().size;
+    const size = viewPlan(this.store.plan()).size;
     if (size) this.a.set({ name: 'held', at: size.at });
   }
   protected async list(): Promise<void> {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { viewPlan } from '@firm-line/core/plan/results';
 import { figure } from '@firm-line/core/fault';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { PlanStore } from '../../session/plan-store';
@@ -48,7 +49,7 @@ export class ResidualTable {
   protected readonly rows = computed(() => {
     const units = this.store.units();
     const psi = (mpa: number): string => `${figure(mpa * PSI_PER_MPA, 0)} psi`;
-    return this.store.view().residuals.map((of) => ({
+    return viewPlan(this.store.plan()).residuals.map((of) => ({
       id: of.part.id,
       name: of.part.name,
       top: formatLengthUnit(of.topMm, units),

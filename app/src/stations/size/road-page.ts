@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model } from '@angular/core';
+import { viewPlan } from '@firm-line/core/plan/results';
 import { figure } from '@firm-line/core/fault';
 import {
   BALANCE_RANGE_Z,
@@ -135,7 +136,7 @@ export class RoadPage {
   readonly share = model.required<number>();
 
   protected readonly sizing = computed(() => this.store.plan().sizing ?? null);
-  protected readonly now = computed(() => this.store.view().size?.at(this.share()) ?? null);
+  protected readonly now = computed(() => viewPlan(this.store.plan()).size?.at(this.share()) ?? null);
   protected readonly massWords = computed(() => `${figure(this.now()!.input.vehicle.massKg, 0)} kg`);
 
   protected readonly chain = computed(() => roadChain(this.now()!, this.sizing()!));

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
+import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
 import { ChainList } from './chain-list';
 import { chainOf } from './chains';
@@ -32,7 +33,7 @@ export class SheetPage {
   readonly of = input.required<string>();
   readonly name = input.required<string>();
   readonly share = model.required<number>();
-  protected readonly steps = computed(() => chainOf(this.of(), this.store.view(), this.share()));
+  protected readonly steps = computed(() => chainOf(this.of(), viewPlan(this.store.plan()), this.share()));
   protected readonly why = computed(() =>
     this.store.plan().parking?.by === 'hydraulic'
       ? 'Held pressure leaks down and shrinks as it cools: it is not reckoned as a parking brake.'

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { CATEGORIES, type Category } from '@firm-line/core/hydraulics';
 import {
   figureAt,
-  plannedHoses,
   typicalClutch,
   typicalParking,
   typicalSingle,
@@ -12,6 +11,7 @@ import {
   type Plan,
   type Sheet,
 } from '@firm-line/core/plan';
+import { plannedHoses } from '@firm-line/core/plan/results';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { SnagRow } from '../../shared/snag-row';
 import { PlanStore } from '../../session/plan-store';

@@ -8,7 +8,7 @@ import {
   type EqualLength,
   type Lengths,
 } from '@firm-line/core/hose-travel';
-import { viewPlan, type Plan } from '@firm-line/core/plan';
+import { layPlan, type Plan } from '@firm-line/core/plan';
 import { loadMeshes, meshesIn } from '../../storage/load-meshes';
 import type { Progress } from '../calls';
 
@@ -26,7 +26,7 @@ export type HoseFound =
 export const hosesJobs = {
   async find({ kind, plan, ids }: HoseRequest, progress: Progress): Promise<HoseFound> {
     await loadMeshes(meshesIn(plan));
-    const { ports } = viewPlan(plan);
+    const { ports } = layPlan(plan);
     const views = plan.hoses.filter((hose) => ids.includes(hose.id)).map((hose) => hoseView(plan, hose, ports));
     const [first] = views;
     if (!first) throw new InputError('', 'This hose is no longer in the plan.');

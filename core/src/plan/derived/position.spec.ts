@@ -1,5 +1,6 @@
 import { distance, type Vec3 } from '../../vec/index.ts';
-import { emptyPlan, viewPlan, type PositionSource, type Plan, type Point } from '../index.ts';
+import { emptyPlan, type PositionSource, type Plan, type Point } from '../index.ts';
+import { viewPlan } from '../results/index.ts';
 
 const typed = (atMm: Vec3, sigma = 1): PositionSource => ({ how: 'typed', atMm, sigmaMm: [sigma, sigma, sigma] });
 const PLACES: Record<string, Vec3> = { a: [0, -400, 500], b: [0, 400, 500], c: [1200, -400, 500], d: [600, 0, 1100] };

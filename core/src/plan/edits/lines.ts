@@ -2,7 +2,7 @@ import { InputError } from '../../fault/index.ts';
 import { nutFitsTube, NUTS, tubeById } from '../../stock/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
 import type { LineView } from '../derived/line-view.ts';
-import { viewPlan } from '../derived/view.ts';
+import { layPlan } from '../derived/laid-plan.ts';
 import type { Bench, BenchBender, Line, LineEnd, LineOrigin, Plan } from '../model/index.ts';
 import { changeMove } from './moves.ts';
 import { changeRecord } from './records.ts';
@@ -11,7 +11,7 @@ import { mirrorOf, splitBy, turnedRound } from './split.ts';
 
 const onLine = (plan: Plan, id: string, change: (line: Line) => Line): Plan => changeRecord(plan, 'line', id, change);
 const viewOf = (plan: Plan, id: string): LineView => {
-  const view = viewPlan(plan).lines.find((one) => one.line.id === id);
+  const view = layPlan(plan).lines.find((one) => one.line.id === id);
   if (!view) throw new InputError(id, 'This line is no longer in the plan.');
   return view;
 };
@@ -62,7 +62,7 @@ export const LINE_EDITS = {
     return setCorners(plan, { id, cornersMm: followed(laidView(plan, id), from, to, rail, side, standoffMm) });
   },
   /** The same line on the other side of the vehicle, as a new one. */
-  mirrorLine: (plan: Plan, { id }: { id: string }): Plan => mirrorOf(plan, laidView(plan, id), viewPlan(plan).ports),
+  mirrorLine: (plan: Plan, { id }: { id: string }): Plan => mirrorOf(plan, laidView(plan, id), layPlan(plan).ports),
   swapEnds: (plan: Plan, { id }: { id: string }): Plan => {
     const { pieces } = viewOf(plan, id);
     return onLine(plan, id, (line) => turnedRound(line, pieces.at(-1)?.endMm ?? 0));

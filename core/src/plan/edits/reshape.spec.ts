@@ -2,7 +2,19 @@ import fc from 'fast-check';
 import { bendTable } from '../../tube/index.ts';
 import { distance, sub, type Vec3 } from '../../vec/index.ts';
 import { inspect } from '../../snags/index.ts';
-import { applyEdit, checkPlan, laidTemplate, readPlan, snapPlace, snapsFor, viewPlan, writePlan, type EditCall, type LineView, type Plan } from '../index.ts'; // prettier-ignore
+import {
+  applyEdit,
+  checkPlan,
+  laidTemplate,
+  readPlan,
+  snapPlace,
+  snapsFor,
+  writePlan,
+  type EditCall,
+  type LineView,
+  type Plan,
+} from '../index.ts';
+import { viewPlan } from '../results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 
 const gannet = (): Plan => demo('gannet');

@@ -1,6 +1,7 @@
-import {
-  CATEGORIES, type AxleLines, type Axles, type Booster, type Brake, type Category, type Combination, type Disc, type Drum, type Master, type Pedal,
-  type RearValve,
+import { CATEGORIES } from '../../hydraulics/limits.ts';
+import type {
+  AxleLines, Axles, Booster, Brake, Category, Combination, Disc, Drum, Master, Pedal,
+  RearValve,
 } from '../../hydraulics/index.ts'; // prettier-ignore
 import { allGuessed, numberPaths } from './figures.ts';
 import { byKind, flag, id, list, nullable, number, oneOf, over, record, type Field } from './field.ts';

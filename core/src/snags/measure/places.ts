@@ -1,5 +1,6 @@
 import { derive } from '../../derive/index.ts';
-import type { Line, PlanView, PositionSource, Ref, ResolvedPosition } from '../../plan/index.ts';
+import type { Line, PositionSource, Ref, ResolvedPosition } from '../../plan/index.ts';
+import type { PlanView } from '../../plan/results/index.ts';
 
 export interface Placed {
   readonly place: Ref;

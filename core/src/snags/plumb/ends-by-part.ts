@@ -1,5 +1,6 @@
 import { derive } from '../../derive/index.ts';
-import type { LineView, PlanView, PortView } from '../../plan/index.ts';
+import type { LineView, PortView } from '../../plan/index.ts';
+import type { PlanView } from '../../plan/results/index.ts';
 
 /** A line's end at a part. */
 export interface JoinedEnd {

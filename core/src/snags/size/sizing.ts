@@ -1,4 +1,5 @@
-import { LOADS, type LoadName, type LoadView, type SizeView, type Sizing } from '../../plan/index.ts';
+import type { Sizing } from '../../plan/index.ts';
+import { LOADS, type LoadName, type LoadView, type SizeView } from '../../plan/results/index.ts';
 import { defineRule, type Finding, type Rule } from '../define-rule.ts';
 
 /** A rule about the figures from foot to road; it says nothing before they are begun. */

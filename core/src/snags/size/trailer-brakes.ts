@@ -1,5 +1,5 @@
 import { figure } from '../../fault/index.ts';
-import { LOADS } from '../../plan/index.ts';
+import { LOADS } from '../../plan/results/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 
 /** An axle that locks at the actuator's full pressure, and an actuator too small for its brakes. */

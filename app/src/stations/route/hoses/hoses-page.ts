@@ -61,7 +61,7 @@ const NEAR_MM = 700;
             [moving]="playing()" [hoses]="shown()" [focus]="focus()" [grip]="grip()" (gripMoved)="drag($event)" (gripLeft)="drop($event)" (failed)="hasSpace.set(false)" />
         } @else {
           <p class="m-auto max-w-md p-6 text-center" role="status">
-            {{ hasSpace() ? 'The vehicle is drawn once the plan has a line.' : 'This browser draws no space (WebGL is missing or off): strip, cells and figures say the same.' }}
+            {{ hasSpace() ? 'The vehicle is drawn once the plan has a line.' : 'The 3-D view is unavailable in this browser (WebGL is missing or off): strip, cells and figures say the same.' }}
           </p>
         }
         @if (view(); as hose) {

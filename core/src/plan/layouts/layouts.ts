@@ -1,7 +1,7 @@
 import type { Vec3 } from '../../vec/index.ts';
-import { newLine } from './join.ts';
-import { newPart } from './new-part.ts';
-import { freshId } from './fresh-id.ts';
+import { newLine } from '../edits/join.ts';
+import { newPart } from '../edits/new-part.ts';
+import { freshId } from '../edits/fresh-id.ts';
 import type { Circuit, Part, PartKind, Plan, Port } from '../model/index.ts';
 
 /** Where things mostly stand, to begin with: guesses, known to 150 mm. */

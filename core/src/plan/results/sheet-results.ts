@@ -1,6 +1,6 @@
 import { derive } from '../../derive/index.ts';
 import type { ClutchSize, ParkingSize, SingleSize, TrailerSize } from '../../hydraulics/index.ts';
-import type { LineView } from './line-view.ts';
+import type { LineView } from '../derived/line-view.ts';
 import { clutchView, parkingView, singleView, trailerView } from './sheets.ts';
 import type { Plan } from '../model/index.ts';
 

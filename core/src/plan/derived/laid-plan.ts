@@ -1,19 +1,15 @@
 import { derive } from '../../derive/index.ts';
 import { obstaclesOf, type Obstacle } from '../../frame/index.ts';
 import { allPorts, type Circuit, type Plan, type Point } from '../model/index.ts';
-import { bleedViews, type BleedView } from './bleed-view.ts';
 import { lineView, type LineView, type PortView } from './line-view.ts';
 import { fixAll, type ResolvedPosition } from './position.ts';
-import { residualViews, type ResidualView } from './residual-view.ts';
-import { sheetResults, type SheetResults } from './sheet-results.ts';
-import { sizeView, type SizeView } from './size-view.ts';
 
 export interface PointView {
   readonly point: Point;
   readonly fixed: ResolvedPosition;
 }
-/** A plan with all that follows from it; nothing here is ever stored. */
-export interface PlanView {
+/** A plan with where everything of it lies: what is drawn, and what edits go by. Nothing here is ever stored. */
+export interface LaidPlan {
   readonly plan: Plan;
   readonly points: ReadonlyMap<string, PointView>;
   readonly ports: ReadonlyMap<string, PortView>;
@@ -21,10 +17,6 @@ export interface PlanView {
   readonly circuits: ReadonlyMap<string, Circuit>;
   /** Its things ready to be measured to; meshes as far as they are known here. */
   readonly obstacles: readonly Obstacle[];
-  readonly bleeding: readonly BleedView[];
-  readonly size: SizeView | null;
-  readonly works: SheetResults;
-  readonly residuals: readonly ResidualView[];
 }
 
 /** A list as it was before, where each of its items is. */
@@ -64,20 +56,12 @@ const circuitsOf = derive(
   (circuits): ReadonlyMap<string, Circuit> => new Map(circuits.map((circuit) => [circuit.id, circuit])),
 );
 
-/** The working model of a valid plan: each part of it is computed once for what it rests on. */
-export const viewPlan = derive(
-  'plan',
+/** Where everything of a valid plan lies: each part of it is computed once for what it rests on. */
+export const layPlan = derive(
+  'laid plan',
   (plan: Plan) => [plan, obstaclesOf(plan)],
-  (plan, obstacles): PlanView => {
+  (plan, obstacles): LaidPlan => {
     const { points, ports } = placed(plan);
-    const lines = linesOf(plan, ports);
-    return {
-      plan, points, ports, lines, obstacles,
-      circuits: circuitsOf(plan),
-      bleeding: bleedViews(plan, lines, ports),
-      size: sizeView(plan, lines),
-      works: sheetResults(plan, lines),
-      residuals: residualViews(plan.parts, ports, lines),
-    }; // prettier-ignore
+    return { plan, points, ports, lines: linesOf(plan, ports), circuits: circuitsOf(plan), obstacles };
   },
 );

@@ -1,6 +1,6 @@
 import { derive } from '../../derive/index.ts';
 import { residualFor, type Residual } from '../../hydraulics/index.ts';
-import type { LineView, PortView } from './line-view.ts';
+import type { LineView, PortView } from '../derived/line-view.ts';
 import { makesPressure } from '../model/index.ts';
 import type { Part } from '../model/index.ts';
 

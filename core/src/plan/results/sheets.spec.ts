@@ -2,17 +2,17 @@ import {
   applyEdit,
   checkPlan,
   emptyPlan,
-  LAYOUTS,
   readPlan,
   typicalClutch,
   typicalParking,
   typicalSingle,
   typicalTrailer,
-  viewPlan,
   writePlan,
   type EditCall,
   type Plan,
 } from '../index.ts';
+import { LAYOUTS } from '../layouts/index.ts';
+import { viewPlan } from '../results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 
 const after = (plan: Plan, ...calls: EditCall[]): Plan => calls.reduce(applyEdit, plan);

@@ -1,8 +1,8 @@
 import { derive } from '../../derive/index.ts';
 import { InputError } from '../../fault/index.ts';
 import { bleed, type BleedInput, type BleedPlan } from '../../bleed/index.ts';
-import type { LineView, PortView } from './line-view.ts';
-import { hoseVolumeMl } from './hose-figures.ts';
+import type { LineView, PortView } from '../derived/line-view.ts';
+import { hoseVolumeMl } from '../derived/hose-figures.ts';
 import { makesPressure } from '../model/index.ts';
 import type { Circuit, Part, Plan, Port } from '../model/index.ts';
 

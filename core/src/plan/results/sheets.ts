@@ -2,7 +2,7 @@ import {
   clutch, GRAVITY_MS2, parking, single, sumMl, takenMl, trailer, type Brake, type ClutchSize, type ParkingSize, type SingleSize, type TrailerSize,
 } from '../../hydraulics/index.ts'; // prettier-ignore
 import type { ClutchSheet, Plan, SingleSheet, TrailerSheet } from '../model/index.ts';
-import type { LineView } from './line-view.ts';
+import type { LineView } from '../derived/line-view.ts';
 import { linesWith } from './sizing.ts';
 
 /** What says which tubes and hoses a sheet's cylinders fill. */

@@ -14,7 +14,7 @@ import {
 } from '../../hydraulics/index.ts';
 import { derive } from '../../derive/index.ts';
 import { InputError } from '../../fault/index.ts';
-import type { LineView } from './line-view.ts';
+import type { LineView } from '../derived/line-view.ts';
 import { loadAt, LOADS, sizeInputOf, type LoadName } from './sizing.ts';
 import type { Plan, Sizing } from '../model/index.ts';
 

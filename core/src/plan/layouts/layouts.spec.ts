@@ -1,5 +1,7 @@
 import { inspect } from '../../snags/index.ts';
-import { emptyPlan, LAYOUTS, readPlan, viewPlan, writePlan, type Plan } from '../index.ts';
+import { emptyPlan, readPlan, writePlan, type Plan } from '../index.ts';
+import { LAYOUTS } from '../layouts/index.ts';
+import { viewPlan } from '../results/index.ts';
 
 const empty = (): Plan => emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z');
 

@@ -1,0 +1,1 @@
+export { LAYOUTS, type Layout } from './layouts.ts';

@@ -1,0 +1,31 @@
+import { derive } from '../../derive/index.ts';
+import type { Plan } from '../model/index.ts';
+import { bleedViews, type BleedView } from './bleed-view.ts';
+import { layPlan, type LaidPlan } from '../derived/laid-plan.ts';
+import { residualViews, type ResidualView } from './residual-view.ts';
+import { sheetResults, type SheetResults } from './sheet-results.ts';
+import { sizeView, type SizeView } from './size-view.ts';
+
+/** A plan with all that follows from it: where it lies, how it works and how it is bled. Nothing here is ever stored. */
+export interface PlanView extends LaidPlan {
+  readonly bleeding: readonly BleedView[];
+  readonly size: SizeView | null;
+  readonly works: SheetResults;
+  readonly residuals: readonly ResidualView[];
+}
+
+/** The working model of a valid plan: each part of it is computed once for what it rests on. */
+export const viewPlan = derive(
+  'plan',
+  (plan: Plan) => [layPlan(plan)],
+  (laid): PlanView => {
+    const { plan, lines, ports } = laid;
+    return {
+      ...laid,
+      bleeding: bleedViews(plan, lines, ports),
+      size: sizeView(plan, lines),
+      works: sheetResults(plan, lines),
+      residuals: residualViews(plan.parts, ports, lines),
+    };
+  },
+);
