@@ -40,7 +40,7 @@ export async function benchFirstScreen(): Promise<void> {
     const first = [...files].filter((file) => !file.startsWith('worker'));
     const whole = readdirSync(folder).filter((file) => /^(?!ngsw|safety).*\.(js|css)$/.test(file));
     console.log(
-      `first screen: ${size(first).toFixed(1)} kB of script and style, gzip (180 asked)${size(first) > 180 ? ' NOT MET' : ''}; the checking worker beside it ${size(worker).toFixed(1)} kB; the whole app ${size(whole).toFixed(1)} kB`,
+      `first screen: ${size(first).toFixed(1)} kB of script and style, gzip (150 asked)${size(first) > 150 ? ' NOT MET' : ''}; the checking worker beside it ${size(worker).toFixed(1)} kB; the whole app ${size(whole).toFixed(1)} kB`,
     );
   } finally {
     await browser.close();
@@ -67,28 +67,46 @@ export async function benchEditing(lines: number, edits = 80): Promise<void> {
     // The loader that runs this file wraps named functions in a helper of its own, which the page lacks.
     await page.evaluate('globalThis.__name = (named) => named');
     await page.evaluate(() => {
-      const bench = { painted: [] as number[], saved: [] as number[] };
+      const bench = { painted: [] as number[], saved: [] as number[], judged: [] as number[] };
       Object.assign(window, { bench });
+      const text = (at: string): string => document.querySelector(at)!.textContent;
+      const strip = (): string => `${text('[data-test=cut]')}${text('fl-strip')}`;
+      /** Runs when the frame is painted that is being made now; outside of one, when the next is. */
+      let inFrame = false;
+      const afterFrame = (run: () => void): void => {
+        const { port1, port2 } = new MessageChannel();
+        port1.onmessage = run;
+        port2.postMessage(0);
+      };
+      const painted = (run: () => void): void =>
+        inFrame ? afterFrame(run) : void requestAnimationFrame(() => afterFrame(run));
+      const frames = (): void => {
+        inFrame = true;
+        afterFrame(() => (inFrame = false));
+        requestAnimationFrame(frames);
+      };
+      frames();
+      let began = 0;
+      let before = '';
+      let edits = 0;
+      const since = (list: number[]): void => void list.push(performance.now() - began);
+      new MutationObserver(() => {
+        if (!before || strip() === before) return;
+        before = '';
+        painted(() => since(bench.painted));
+      }).observe(document.body, { subtree: true, childList: true, characterData: true });
       document.addEventListener(
         'keydown',
         (event) => {
           if (event.key !== 'Enter') return;
-          const began = performance.now();
-          const cut = () => document.querySelector('[data-test=cut]')!.textContent;
-          const marks = () => document.querySelector('fl-strip')!.textContent;
-          const before = `${cut()}${marks()}`;
-          const look = (): void => {
-            if (`${cut()}${marks()}` === before) return void requestAnimationFrame(look);
-            const channel = new MessageChannel();
-            channel.port1.onmessage = () => bench.painted.push(performance.now() - began);
-            requestAnimationFrame(() => channel.port2.postMessage(0));
-          };
-          requestAnimationFrame(look);
+          began = performance.now();
+          before = strip();
+          edits++;
           const wait = (): void => {
-            const done =
-              document.querySelector('[data-test=saved]')!.textContent === 'saved' && bench.painted.length > bench.saved.length;
-            if (done) bench.saved.push(performance.now() - began);
-            else setTimeout(wait, 2);
+            const { painted, saved, judged } = bench;
+            if (painted.length > saved.length && text('[data-test=saved]') === 'saved') since(saved);
+            if (painted.length > judged.length && text('[data-test=snags]') !== 'Snags…') since(judged);
+            if (Math.min(saved.length, judged.length) < edits) setTimeout(wait, 2);
           };
           setTimeout(wait);
         },
@@ -99,18 +117,29 @@ export async function benchEditing(lines: number, edits = 80): Promise<void> {
     const move = (await page.$$(field))[2]!;
     for (let i = 0; i < edits; i++) {
       await move.click({ count: 3 });
-      await page.keyboard.type(`aft ${1450 + (i % 40)}`);
+      // As fast as a quick hand types; what choosing the corner draws is on screen when the edit is made.
+      await page.keyboard.type(`aft ${1450 + (i % 40)}`, { delay: 25 });
       await page.keyboard.press('Enter');
       await settled(page);
-      await page.waitForFunction((n) => (window as unknown as { bench: { saved: number[] } }).bench.saved.length >= n, {}, i + 1);
+      await page.waitForFunction(
+        (n) => Object.values((window as unknown as { bench: Record<string, number[]> }).bench).every((list) => list.length >= n),
+        {},
+        i + 1,
+      );
     }
-    const { painted, saved } = await page.evaluate(
-      () => (window as unknown as { bench: { painted: number[]; saved: number[] } }).bench,
+    const { painted, saved, judged } = await page.evaluate(
+      () => (window as unknown as { bench: { painted: number[]; saved: number[]; judged: number[] } }).bench,
     );
+    const asked = lines > 60 ? { painted: 80, judged: 700 } : { painted: 40, judged: 250 };
+    const verdict = (ms: number, most: number): string => `(${most} asked)${ms > most ? ' NOT MET' : ''}`;
     const writeMs = middleMs(15, () => void writePlan(plan));
     const p95 = percentile(painted, 0.95);
+    const later = percentile(
+      judged.map((ms, i) => ms - painted[i]!),
+      0.95,
+    );
     console.log(
-      `plan of ${lines} lines in the browser: opened and checked in ${openMs.toFixed(0)} ms; ${edits} edits, key to painted strip ${percentile(painted, 0.5).toFixed(0)} ms middle, ${p95.toFixed(0)} ms at the 95th percentile; saved ${percentile(saved, 0.95).toFixed(0)} ms after the key (95th)`,
+      `plan of ${lines} lines in the browser: opened and checked in ${openMs.toFixed(0)} ms; ${edits} edits, key to painted strip ${percentile(painted, 0.5).toFixed(0)} ms middle, ${p95.toFixed(0)} ms at the 95th percentile ${verdict(p95, asked.painted)}; its snags ${later.toFixed(0)} ms later (95th) ${verdict(later, asked.judged)}; saved ${percentile(saved, 0.95).toFixed(0)} ms after the key (95th)`,
     );
     console.log(
       `  writing its file takes ${writeMs.toFixed(1)} ms, ${((100 * writeMs) / p95).toFixed(0)} % of such an edit, and is done on export only`,

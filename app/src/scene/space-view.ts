@@ -8,6 +8,7 @@ import { lineSpace, lineView, snapPlace, snapsFor, type Line, type LineView, typ
 import { polyline } from '@firm-line/core/tube';
 import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
+import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
 import { nearest, onPolyline } from '../shared/flat-picking';
 import { LengthField } from '../kit/fields/length-field';
@@ -215,11 +216,16 @@ export class SpaceView {
         : 'no bend here';
     return { node, at: view.nodesMm[node]!, words };
   });
+  /** What is drawn: the strip and the figures of an edit come first. */
+  private readonly late = afterPaint(() => ({ laid: this.store.view(), view: this.view() }));
+  private readonly laid = computed(() => this.late().laid);
+  /** A line that is dragged is drawn at once. */
+  private readonly drawnView = computed(() => (this.drag() ? this.view() : this.late().view));
   /** The same while edits leave them alone, so that they are not drawn anew. */
-  private readonly things = computed(() => this.store.plan().things);
+  private readonly things = computed(() => this.laid().plan.things);
   /** While it is dragged, the line is another object and still the same line. */
-  private readonly chosenId = computed(() => this.view().line.id);
-  private readonly space = computed(() => lineSpace(this.store.view().plan, this.view()));
+  private readonly chosenId = computed(() => this.drawnView().line.id);
+  private readonly space = computed(() => lineSpace(this.laid().plan, this.drawnView()));
 
   constructor() {
     const destroy = inject(DestroyRef);
@@ -250,13 +256,12 @@ export class SpaceView {
     });
     effect(() => this.stage()?.setThings(this.things()));
     effect(() => {
-      const view = this.store.view();
       this.stage()?.setPorts(
-        [...view.ports.values()].filter(({ port }) => port.role !== 'bleeder').map(({ fixed }) => fixed.atMm),
+        [...this.laid().ports.values()].filter(({ port }) => port.role !== 'bleeder').map(({ fixed }) => fixed.atMm),
       );
     });
     effect(() => {
-      const { plan, lines } = this.store.view();
+      const { plan, lines } = this.laid();
       const chosen = this.chosenId();
       const others = lines.filter((line) => line.line.id !== chosen && line.nodesMm.length > 1);
       const clips = others.flatMap((line) => (line.line.clipsMm.length ? (lineSpace(plan, line)?.clips ?? []) : [])).map((clip) => clip.pointMm); // prettier-ignore
@@ -266,7 +271,7 @@ export class SpaceView {
       );
     });
     effect(() => {
-      const view = this.view();
+      const view = this.drawnView();
       const space = this.space();
       const tooNear = (space?.near ?? []).filter((near) => near.distanceMm < near.wantedMm);
       this.stage()?.setChosen(
@@ -299,14 +304,14 @@ export class SpaceView {
 
   /** What can be taken hold of: the corners of the chosen line, or the place that is given while hoses are looked at. */
   private readonly handles = computed((): readonly Vec3[] => {
-    if (!this.fixed()) return this.view().nodesMm.slice(1, -1);
+    if (!this.fixed()) return this.drawnView().nodesMm.slice(1, -1);
     const grip = this.grip();
     return grip ? [grip] : [];
   });
 
   private tube(line: LineView): { points: readonly Vec3[]; radiusMm: number; ink: string } {
     const points = line.pieces.length ? polyline(line.pieces, 10) : line.nodesMm;
-    return { points, radiusMm: line.tube.odMm / 2, ink: this.store.view().circuits.get(line.line.circuitId)!.ink };
+    return { points, radiusMm: line.tube.odMm / 2, ink: this.laid().circuits.get(line.line.circuitId)!.ink };
   }
   /** Every place of the vehicle's lines, or of the whole frame where there are none. */
   private places(): Vec3[] {

@@ -1,6 +1,7 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { deltaOf, type Plan } from '@firm-line/core/plan';
 import type { Fix, Snag } from '@firm-line/core/snags';
+import { onPainted } from '../kit/after-paint';
 import { Notices } from '../kit/notices';
 import { Calls } from '../worker/calls';
 import type { InspectJobs, InspectedSnag } from '../worker/jobs/inspect';
@@ -34,7 +35,7 @@ export class Inspection {
   look(plan: Plan): void {
     this.next = plan;
     // What the edit draws comes first: the strip is on screen before anything is sent.
-    if (!this.busy) setTimeout(() => void this.run());
+    if (!this.busy) onPainted(() => void this.run());
   }
   forget(): void {
     this.next = null;

@@ -1,6 +1,7 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import type { Plan } from '@firm-line/core/plan';
 import { Subject } from 'rxjs';
+import { onPainted } from '../kit/after-paint';
 import { PlanDb, PlanDeleted, RevisionConflict } from '../storage/plan-db';
 import { Tabs } from './tabs';
 
@@ -51,7 +52,8 @@ export class Saving {
     this.wanted.set(plan);
     // Asked for once there is something to lose; a browser that says no may clear plans when space is short.
     if (this.revisionNow <= 1) void navigator.storage?.persist?.();
-    void this.run();
+    // What the edit draws comes first.
+    onPainted(() => void this.run());
   }
   /** Writes what is to be written; resolves with whether all of it is kept. */
   async settle(): Promise<boolean> {

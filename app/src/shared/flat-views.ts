@@ -5,6 +5,7 @@ import { polyline } from '@firm-line/core/tube';
 import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { PlanStore } from '../session/plan-store';
+import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
 import { nearest, toPolyline } from './flat-picking';
 import { pathThrough, placesOf, projectFlat, ticks, type Face, type FlatProjection } from '../kit/flat-projection';
@@ -144,7 +145,7 @@ export class FlatViews {
   readonly targetPicked = output<Target>();
   protected readonly size = hostSize({ width: 880, height: 440 });
 
-  private readonly view = computed(() => this.store.view());
+  private readonly view = afterPaint(() => this.store.view());
   private readonly projection = computed(() => projectFlat([...placesOf(this.view()), ...(this.ghost() ?? [])], this.size()), {
     equal: sameProjection,
   });

@@ -5,6 +5,7 @@ import type { FlareForm } from '@firm-line/core/stock';
 import type { CardBend } from '@firm-line/core/tube';
 import { formatLength } from '@firm-line/core/units';
 import { PlanStore } from '../session/plan-store';
+import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
 import { stripLayout } from '../kit/strip-layout';
 
@@ -158,7 +159,8 @@ export class Strip {
     const nutMm = { a: toolingOf(ends.a, bench).nutLengthMm, b: toolingOf(ends.b, bench).nutLengthMm };
     return stripLayout(this.view(), this.size().width, nutMm, 60, (bend) => this.markOf(bend));
   });
-  private readonly space = computed(() => lineSpace(this.store.view().plan, this.view()));
+  /** What is near and what holds it comes a paint after its bends. */
+  private readonly space = afterPaint(() => lineSpace(this.store.view().plan, this.view()));
   private x(mm: number): number {
     const { startX, endX, lengthMm } = this.layout()!;
     return startX + (Math.min(mm, lengthMm) / lengthMm) * (endX - startX);

@@ -1,5 +1,5 @@
 import type { ElementRef } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Level, Snag } from '@firm-line/core/snags';
 import { LEVEL_WORDS } from '../kit/level-sign';
 import { SnagRow } from '../shared/snag-row';
@@ -15,41 +15,49 @@ const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 
   imports: [SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog #dialog class="m-0 ml-auto h-dvh max-h-none w-full max-w-md bg-sheet p-0" closedby="any" aria-label="Snags">
-      <div class="flex h-full flex-col">
-        <div class="flex items-center justify-between border-b border-rule px-5 py-2">
-          <h2 class="h2">Snags</h2>
-          <button type="button" class="btn" (click)="dialog.close()">Close</button>
-        </div>
-        <div class="flex-1 overflow-auto px-5 py-3" tabindex="0" aria-label="All snags">
-          @for (group of groups(); track group.level) {
-            <h3 class="mt-2 mb-1 font-bold">
-              {{ group.word }} <span class="font-normal text-ink-soft">{{ group.meaning }}</span>
-            </h3>
-            @for (snag of group.snags; track snag.key) {
-              <div class="flex items-start gap-2 border-t border-rule py-2">
-                <fl-snag-row class="flex-1" [snag]="snag" [named]="true" />
-                <button
-                  type="button"
-                  class="btn px-3"
-                  (click)="go(snag)"
-                  [attr.aria-label]="'Go to ' + snag.where + ' in ' + stationName(snag)"
-                >
-                  {{ stationName(snag) }}
-                </button>
-              </div>
+    <dialog
+      #dialog
+      class="m-0 ml-auto h-dvh max-h-none w-full max-w-md bg-sheet p-0"
+      closedby="any"
+      aria-label="Snags"
+      (close)="isOpened.set(false)"
+    >
+      @if (isOpened()) {
+        <div class="flex h-full flex-col">
+          <div class="flex items-center justify-between border-b border-rule px-5 py-2">
+            <h2 class="h2">Snags</h2>
+            <button type="button" class="btn" (click)="dialog.close()">Close</button>
+          </div>
+          <div class="flex-1 overflow-auto px-5 py-3" tabindex="0" aria-label="All snags">
+            @for (group of groups(); track group.level) {
+              <h3 class="mt-2 mb-1 font-bold">
+                {{ group.word }} <span class="font-normal text-ink-soft">{{ group.meaning }}</span>
+              </h3>
+              @for (snag of group.snags; track snag.key) {
+                <div class="flex items-start gap-2 border-t border-rule py-2">
+                  <fl-snag-row class="flex-1" [snag]="snag" [named]="true" />
+                  <button
+                    type="button"
+                    class="btn px-3"
+                    (click)="go(snag)"
+                    [attr.aria-label]="'Go to ' + snag.where + ' in ' + stationName(snag)"
+                  >
+                    {{ stationName(snag) }}
+                  </button>
+                </div>
+              }
+            } @empty {
+              <p class="py-6 text-ink-soft" [class.invisible]="!store.isJudged()">
+                Nothing found against this plan so far. That is no proof: only what is in the plan can be judged.
+              </p>
             }
-          } @empty {
-            <p class="py-6 text-ink-soft" [class.invisible]="!store.isJudged()">
-              Nothing found against this plan so far. That is no proof: only what is in the plan can be judged.
-            </p>
-          }
+          </div>
+          <p class="border-t border-rule px-5 py-3 text-sm text-ink-soft">
+            Brakes can kill. The part makers' sheets and local rules come before this plan, and a qualified person inspects before
+            the road.
+          </p>
         </div>
-        <p class="border-t border-rule px-5 py-3 text-sm text-ink-soft">
-          Brakes can kill. The part makers' sheets and local rules come before this plan, and a qualified person inspects before
-          the road.
-        </p>
-      </div>
+      }
     </dialog>
   `,
 })
@@ -57,6 +65,7 @@ export class SnagDrawer {
   protected readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
   private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
+  protected readonly isOpened = signal(false);
   protected readonly groups = computed(() =>
     (['stop', 'mind', 'note'] as const)
       .map((level) => ({
@@ -69,6 +78,7 @@ export class SnagDrawer {
   );
 
   open(): void {
+    this.isOpened.set(true);
     this.dialog().nativeElement.showModal();
   }
   protected go(snag: Snag): void {

@@ -2,7 +2,7 @@ import { derive } from '../derive/index.ts';
 import type { Fault } from '../fault/index.ts';
 import { fluidById, hoseById, hoseFittingById, nutById, tubeById } from '../stock/index.ts';
 import { adapterOf } from './model/adapter-of.ts';
-import { check, faultAt, outlineOf, type Outline } from './model/check.ts';
+import { checkFields, faultAt, outlinesOf, type Placed } from './model/check.ts';
 import type { StockKind } from './model/field.ts';
 import { PLAN, type Bench, type PositionSource, type Plan, type Point, type RecordKind } from './model/index.ts';
 
@@ -60,26 +60,30 @@ const absent = (to: RecordKind | StockKind, id: string): string =>
   ABSENT[to]?.(id) ?? `There is no ${to} "${id}"${isStock(to) ? ' in stock' : ''}.`;
 
 /** What no single record can tell: ids are unique, every reference meets its kind, a port joins at most one line, nothing is taped from itself. */
-function faultsBetween(plan: Plan, { ids, refs, twice, values }: Outline): Fault[] {
+function faultsBetween(plan: Plan, records: readonly Placed[]): Fault[] {
   const faults: Fault[] = [];
-  const say = (path: Fault['path'] | Outline['ids'][number]['path'], message: string): void =>
+  const say = (path: string | Placed['path'], message: string): void =>
     void faults.push(typeof path === 'string' ? { path, message } : faultAt(path, message));
+  const values = records.reduce((sum, { outline }) => sum + outline.values, 0);
   if (values > MOST_VALUES) say('', `The plan holds ${values} figures and texts; ${MOST_VALUES} is the most.`);
-  const owners = new Map<string, Outline['ids'][number]>();
-  for (const one of ids) {
-    const before = owners.get(one.id);
-    if (before) say([...one.path, 'id'], `The id "${one.id}" already belongs to ${faultAt(before.path, '').path}.`);
-    else owners.set(one.id, one);
-  }
-  const joined = new Map<string, string>();
-  for (const { to, id, path } of refs) {
-    if (isStock(to) ? !STOCKED[to](id, plan.bench) : owners.get(id)?.kind !== to) say(path, absent(to, id));
-    else if (to === 'port' && path[0] === 'lines') {
-      const other = joined.get(id);
-      if (other !== undefined) say(path, `The port "${id}" already holds ${other}.`);
-      joined.set(id, `line ${plan.lines[path[1] as number]!.name}`);
+  // Thousands of ids and references are met with every edit: a path is put together only for what is said.
+  const owners = new Map<string, { readonly kind: RecordKind; readonly within: Placed['path']; readonly path: Placed['path'] }>();
+  for (const { outline, path: within } of records)
+    for (const { kind, id, path } of outline.ids) {
+      const before = owners.get(id);
+      if (before) say([...within, ...path, 'id'], `The id "${id}" already belongs to ${faultAt([...before.within, ...before.path], '').path}.`);
+      else owners.set(id, { kind, within, path });
     }
-  }
+  const joined = new Map<string, string>();
+  for (const { outline, path: within } of records)
+    for (const { to, id, path } of outline.refs) {
+      if (isStock(to) ? !STOCKED[to](id, plan.bench) : owners.get(id)?.kind !== to) say([...within, ...path], absent(to, id));
+      else if (to === 'port' && within[0] === 'lines') {
+        const other = joined.get(id);
+        if (other !== undefined) say([...within, ...path], `The port "${id}" already holds ${other}.`);
+        joined.set(id, `line ${plan.lines[within[1] as number]!.name}`);
+      }
+    }
   const loops = circular(plan.points);
   if (loops.size)
     plan.points.forEach(({ id, name }, i) => {
@@ -91,7 +95,8 @@ function faultsBetween(plan: Plan, { ids, refs, twice, values }: Outline): Fault
       if (owners.get(id)?.kind === 'port' && !bleeders.has(id)) say(['bleeding', 'listed', i], `There is no bleeder "${id}".`);
     });
   }
-  for (const path of twice) say(path, `The bleeder "${plan.bleeding.listed[path.at(-1) as number]}" is listed twice.`);
+  for (const { outline, path } of records)
+    for (const at of outline.twice) say([...path, ...at], `The bleeder "${plan.bleeding.listed[at.at(-1) as number]}" is listed twice.`);
   return faults;
 } // prettier-ignore
 
@@ -101,6 +106,6 @@ function faultsBetween(plan: Plan, { ids, refs, twice, values }: Outline): Fault
  */
 export function validatePlan(plan: Plan): Fault[] {
   const faults: Fault[] = [];
-  check(PLAN, plan, [], (path, message) => void faults.push(faultAt(path, message)));
-  return faults.length ? faults : faultsBetween(plan, outlineOf(PLAN.fields, plan as never));
+  checkFields(PLAN.fields, plan as never, (path, message) => void faults.push(faultAt(path, message)));
+  return faults.length ? faults : faultsBetween(plan, outlinesOf(PLAN.fields, plan as never));
 }

@@ -7,6 +7,7 @@ import type { Vec3 } from '@firm-line/core/vec';
 import { FlatViews } from '../../shared/flat-views';
 import { SpaceView } from '../../scene/space-view';
 import { Strip } from '../../shared/strip';
+import { afterPaint } from '../../kit/after-paint';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { Jump } from '../../session/jump';
@@ -193,7 +194,7 @@ export class RouteStation {
     return view && !this.dragged() ? cutSigmaMm(view) : null;
   });
   /** How many clips hold it, and the longest span between. */
-  protected readonly held = computed(() => {
+  protected readonly held = afterPaint(() => {
     const view = this.shown();
     const space = view && lineSpace(this.store.view().plan, view);
     if (!space || !space.clips.length) return space ? 'No clips yet' : '';

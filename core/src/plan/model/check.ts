@@ -165,27 +165,54 @@ function checkItem(field: AnyField, item: unknown, path: Path, say: Say): void {
     return check(field, item, path, say);
   for (const fault of look(item, field).faults) say([...path, ...fault.path], fault.message);
 }
+/** The outlines of a list of records that are in order; gathered once while the list stays as it is. */
+const outlinesIn = derive(
+  'outlines of a list',
+  (list: readonly object[], of: AnyField) => [list, of] as const,
+  (list, of): readonly Outline[] => list.map((item) => look(item, of).outline!),
+);
+/** What is wrong in a list of records; nothing is looked at again while the list stays as it is. */
+const faultsIn = derive(
+  'list looked at',
+  (list: readonly object[], field: AnyField) => [list, field] as const,
+  (list, field): Looked['faults'] => {
+    const faults: { path: Path; message: string }[] = [];
+    check(field, list, [], (path, message) => void faults.push({ path, message }));
+    return faults;
+  },
+);
 
-/** All that a value in order brings, gathered from its lists of records as they were looked at. */
-export function outlineOf(fields: RecordShape['fields'], value: Raw): Outline {
-  const ids: Outline['ids'][number][] = [];
-  const refs: Reference[] = [];
-  const twice: Path[] = [];
-  let values = 0;
-  const gather = (field: AnyField, item: unknown, path: Path): void => {
-    const outline = typeof item === 'object' && item !== null ? look(item, field).outline : null;
-    if (!outline) return;
-    for (const one of outline.ids) ids.push({ ...one, path: [...path, ...one.path] });
-    for (const one of outline.refs) refs.push({ ...one, path: [...path, ...one.path] });
-    for (const one of outline.twice) twice.push([...path, ...one]);
-    values += outline.values;
-  };
+/** Says everything that is wrong with the fields of a value, of its lists only what changed being looked at anew. */
+export function checkFields(fields: RecordShape['fields'], value: Raw, say: Say): void {
   for (const [key, field] of Object.entries(fields)) {
     const inner = value[key];
-    if (field.type === 'list') (inner as unknown[]).forEach((item, i) => gather(field.of, item, [key, i]));
-    else gather(field, inner, [key]);
+    if (field.type !== 'list' || !Array.isArray(inner)) check(field, inner, [key], say);
+    else for (const fault of faultsIn(inner, field)) say([key, ...fault.path], fault.message);
   }
-  return { ids, refs, twice, values };
+}
+
+/** An outline and where its record lies. */
+export interface Placed {
+  readonly outline: Outline;
+  readonly path: Path;
+}
+/** All that a value in order brings, record by record. */
+export function outlinesOf(fields: RecordShape['fields'], value: Raw): readonly Placed[] {
+  return Object.entries(fields).flatMap(([key, field]): readonly Placed[] => {
+    const inner = value[key];
+    if (typeof inner !== 'object' || inner === null) return [];
+    if (field.type !== 'list') return [{ outline: look(inner, field).outline!, path: [key] }];
+    if (field.of.type !== 'record' && field.of.type !== 'byKind') return [];
+    return outlinesIn(inner as readonly object[], field.of).map((outline, i) => ({ outline, path: [key, i] }));
+  });
+}
+
+/** Its ids and references in one list each, with their places in the whole. */
+export function outlineOf(fields: RecordShape['fields'], value: Raw): Pick<Outline, 'ids' | 'refs'> {
+  const all = outlinesOf(fields, value);
+  const whole = <T extends { readonly path: Path }>(of: (outline: Outline) => readonly T[]): T[] =>
+    all.flatMap(({ outline, path }) => of(outline).map((one) => ({ ...one, path: [...path, ...one.path] })));
+  return { ids: whole((outline) => outline.ids), refs: whole((outline) => outline.refs) };
 }
 
 export const faultAt = (path: Path, message: string): Fault => ({ path: pathOf(path), message });
