@@ -78,8 +78,7 @@ export async function benchEditing(lines: number, edits = 80): Promise<void> {
         port1.onmessage = run;
         port2.postMessage(0);
       };
-      const painted = (run: () => void): void =>
-        inFrame ? afterFrame(run) : void requestAnimationFrame(() => afterFrame(run));
+      const painted = (run: () => void): void => (inFrame ? afterFrame(run) : void requestAnimationFrame(() => afterFrame(run)));
       const frames = (): void => {
         inFrame = true;
         afterFrame(() => (inFrame = false));

@@ -31,12 +31,48 @@ export function randomLines(count: number): Vec3[][] {
   });
 }
 
-export const gannet = (): Plan => readPlan(readFileSync(`${ROOT}/demo/gannet.firmline.json`, 'utf8'));
+const demo = (name: string): Plan => readPlan(readFileSync(`${ROOT}/demo/${name}.firmline.json`, 'utf8'));
+export const gannet = (): Plan => demo('gannet');
 
 /** Each copy of the demo stands so much above the one before, mm: lines that lie in one another are no plan. */
 const APART_MM = 12;
 
-/** The demo plan over and over, until it holds `count` lines, each held by `clips` clips where that is said. */
+const PLACES = ['atMm', 'aboutMm', 'measuredAtMm'];
+/** Figures with all that names a place in them put elsewhere. */
+const moved = <T>(value: T, to: (at: Vec3) => Vec3): T =>
+  JSON.parse(JSON.stringify(value), (key, inner: unknown) => (PLACES.includes(key) && inner ? to(inner as Vec3) : inner)) as T;
+
+/** The hoses of another demo plan, with the parts they begin at, `sets` times over. */
+function hosesOf(
+  name: string,
+  circuitId: string,
+  sets: number,
+  lift: (at: Vec3, k: number) => Vec3,
+): Pick<Plan, 'parts' | 'hoses'> {
+  const from = demo(name);
+  const begin = new Set(from.hoses.flatMap(({ ends }) => [ends.a.portId, ends.b.portId]));
+  const again = (id: string, k: number): string => `${name}-${id}~${k}`;
+  const each = Array.from({ length: sets }, (_, k) => ({
+    parts: from.parts
+      .filter((part) => part.ports.some((port) => begin.has(port.id)))
+      .map((part) => ({
+        ...moved(part, (at) => lift(at, k)),
+        id: again(part.id, k),
+        ports: part.ports.map((port) => ({ ...moved(port, (at) => lift(at, k)), id: again(port.id, k) })),
+      })),
+    hoses: from.hoses.map((hose) => {
+      const { a, b } = moved(hose.ends, (at) => lift(at, k));
+      const end = <E extends { readonly portId: string | null }>(one: E): E => ({ ...one, portId: one.portId && again(one.portId, k) });
+      return { ...hose, id: again(hose.id, k), name: `${hose.name}.${k}`, circuitId, ends: { a: end(a), b: end(b) }, motion: moved(hose.motion, (at) => lift(at, k)) };
+    }),
+  })); // prettier-ignore
+  return { parts: each.flatMap(({ parts }) => parts), hoses: each.flatMap(({ hoses }) => hoses) };
+}
+
+/**
+ * The demo plan over and over, until it holds `count` lines, each held by `clips` clips where that is said;
+ * among its things as they are, with five hoses to every 60 lines.
+ */
 export function bigPlan(count: number, clips?: number): Plan {
   const plan = gannet();
   const view = viewPlan(plan);
@@ -69,11 +105,13 @@ export function bigPlan(count: number, clips?: number): Plan {
     })),
   });
   const copies = Array.from({ length: Math.ceil(count / plan.lines.length) }, (_, k) => again(k));
+  const { parts, hoses } = hosesOf('wheatear', plan.circuits[0]!.id, Math.ceil(count / 60), lifted);
   return {
     ...plan,
     id: 'big',
     name: 'Big',
-    parts: copies.flatMap((c) => c.parts),
+    parts: [...copies.flatMap((c) => c.parts), ...parts],
+    hoses,
     lines: copies.flatMap((c) => c.lines).slice(0, count),
     bleeding: { ...plan.bleeding, listed: [] },
   };

@@ -65,6 +65,7 @@ class Work {
     this.moved = new Float64Array(2 * nodes);
   }
 }
+/** Room to reckon in, by the number of arcs: it holds no result from one time to the next. */
 const works = new Map<number, Work>();
 const workOf = (arcs: number): Work => {
   const known = works.get(arcs) ?? new Work(arcs);

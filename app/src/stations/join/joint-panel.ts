@@ -28,7 +28,7 @@ const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
             <button type="button" [class]="i === index() ? 'btn-dark' : 'btn'" [attr.aria-pressed]="i === index()" (click)="index.set(i)">Joint {{ i + 1 }}</button>
           }
         }
-        @if (joint().join) {
+        @if (joint()?.join) {
           <button type="button" class="btn" (click)="together.set(!together())">{{ together() ? 'Take apart' : 'Put together' }}</button>
         }
       </div>

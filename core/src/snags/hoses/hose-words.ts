@@ -10,7 +10,7 @@ export const MEETS_MM = 90;
 export const leastOf = (states: readonly HoseState[], figure: (state: HoseState) => number): HoseState | null =>
   states.reduce<HoseState | null>((least, one) => (!least || figure(one) < figure(least) ? one : least), null);
 
-/** The first of some shares of its length at which a hose otherLength everywhere and touches nothing. */
+/** The first of some shares of its length at which a hose serves everywhere and touches nothing. */
 export function otherLength({ hose, ...view }: HoseView, { plan }: { readonly plan: Pick<Plan, 'things' | 'units'> }, shares: readonly number[]): Fix | null {
   for (const share of shares) {
     const orderMm = Math.round((hose.orderMm * share) / ORDER_STEP_MM) * ORDER_STEP_MM;

@@ -1,21 +1,20 @@
+import { derive } from '../../derive/index.ts';
 import { atLength, hoseView, type HoseView } from '../../hose-travel/index.ts';
 import type { Thing } from '../../frame/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { lengthWords } from '../words.ts';
 
-const remembered = new WeakMap<HoseView, { views: readonly HoseView[]; fits: number | null }>();
+/** The shortest of the lengths they have that serves all. */
+const commonOf = derive(
+  'length in common',
+  (views: readonly HoseView[], things: readonly Thing[]): readonly [HoseView, readonly Thing[], ...HoseView[]] => [views[0]!, things, ...views],
+  (_first, things, ...views): number | null => {
+    const lengths = [...new Set(views.map(({ hose }) => hose.orderMm))].sort((a, b) => a - b);
+    return lengths.find((orderMm) => views.every((view) => atLength(view, things, orderMm).ok)) ?? null;
+  },
+); // prettier-ignore
 
-/** The shortest of the lengths they have that otherLength all; the same hoses among the same things are asked once. */
-function commonOf(views: readonly HoseView[], things: readonly Thing[]): number | null {
-  const before = remembered.get(views[0]!);
-  if (before?.views.length === views.length && before.views.every((view, i) => view === views[i])) return before.fits;
-  const lengths = [...new Set(views.map(({ hose }) => hose.orderMm))].sort((a, b) => a - b);
-  const fits = lengths.find((orderMm) => views.every((view) => atLength(view, things, orderMm).ok)) ?? null;
-  remembered.set(views[0]!, { views, fits });
-  return fits;
-}
-
-/** Corners whose hoses differ in length for no reason: one length that otherLength all makes one spare serve all. Common practice. */
+/** Corners whose hoses differ in length for no reason: one length that serves all makes one spare serve all. Common practice. */
 export const hosesUnlike = defineRule({
   id: 'hoses-unlike',
   station: 'route',
@@ -36,7 +35,7 @@ export const hosesUnlike = defineRule({
         level: 'note',
         place: { kind: 'hose', id: alike[0]!.id },
         where: alike.map((hose) => hose.name).join(', '),
-        text: `${count} lengths where ${full(fits)} otherLength every one: alike, one spare does for all.`,
+        text: `${count} lengths where ${full(fits)} serves every one: alike, one spare does for all.`,
         fix: () => ({ label: `All ${full(fits)}`, call: { edit: 'equalizeHoseLengths', with: { ids: alike.map((hose) => hose.id), orderMm: fits } } }),
       },
     ];

@@ -1,0 +1,68 @@
+import { readPlan, type Plan } from '@firm-line/core/plan';
+import type { Page } from 'puppeteer-core';
+
+/** What no field expects: nothing, words, figures at and beyond every limit, other units, long texts. */
+export const ODD_ENTRIES = ['', 'abc', '0', '-1', '1e9', '-99999999', '0.0000001', '12 in', '1/0', 'x'.repeat(300)] as const;
+
+/** What a field is called, so that one like it is not driven again: figures in it may differ. */
+const LIST = `(() => {
+  const words = (field) => {
+    const label = field.getAttribute('aria-label') ?? field.closest('label')?.textContent ?? (field.id && document.querySelector('label[for="' + CSS.escape(field.id) + '"]')?.textContent) ?? field.name;
+    return field.tagName + ' ' + (label ?? '').replace(/[\\d.,]+/g, '#').trim();
+  };
+  const fields = [...document.querySelectorAll('main input, main select, main textarea, dialog[open] input, dialog[open] select')]
+    .filter((field) => field.offsetHeight && !field.disabled && !field.readOnly && field.type !== 'file');
+  return { fields, words };
+})()`;
+
+/** How many fields are on screen now. */
+export const countFields = (page: Page): Promise<number> => page.evaluate(`${LIST}.fields.length`) as Promise<number>;
+
+/** Enters something in a field of those on screen, by its place among them, as a hand would: typed, then left. Says which it was. */
+export const enter = (page: Page, index: number, entry: string): Promise<string | null> =>
+  page.evaluate(`(async () => {
+    const { fields, words } = ${LIST};
+    const field = fields[${index}];
+    if (!field) return null;
+    const entry = ${JSON.stringify(entry)};
+    field.focus();
+    if (field.type === 'checkbox' || field.type === 'radio') field.click();
+    else {
+      if (field.tagName === 'SELECT') field.selectedIndex = (entry.length * 7) % Math.max(field.options.length, 1);
+      else Object.getOwnPropertyDescriptor(Object.getPrototypeOf(field), 'value').set.call(field, entry);
+      field.dispatchEvent(new Event('input', { bubbles: true }));
+      field.dispatchEvent(new Event('change', { bubbles: true }));
+    }
+    const name = words(field);
+    field.blur();
+    await new Promise((done) => setTimeout(done, 4));
+    return name;
+  })()`) as Promise<string | null>;
+
+/** Enters each of some things in every field on screen that is not among the driven ones. */
+export async function driveFields(page: Page, driven: Set<string>): Promise<void> {
+  const names = (await page.evaluate(`(() => { const { fields, words } = ${LIST}; return fields.map(words); })()`)) as string[];
+  for (const [index, name] of names.entries()) {
+    if (driven.has(name)) continue;
+    driven.add(name);
+    for (const entry of ODD_ENTRIES) await enter(page, index, entry);
+  }
+}
+
+/** The plan as the browser keeps it, read as a file is: throws where it could not be opened again. */
+export async function keptPlan(page: Page, id: string): Promise<Plan> {
+  const text = await page.evaluate(
+    (key) =>
+      new Promise<string>((done, failed) => {
+        const opening = indexedDB.open('firm-line');
+        opening.onerror = () => failed(opening.error);
+        opening.onsuccess = () => {
+          const db = opening.result;
+          const reading = db.transaction('bodies').objectStore('bodies').get(key);
+          reading.onsuccess = () => (done(JSON.stringify(reading.result)), db.close());
+        };
+      }),
+    id,
+  );
+  return readPlan(text);
+}

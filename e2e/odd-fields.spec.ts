@@ -1,0 +1,32 @@
+import { STATIONS } from '../app/src/stations/registry';
+import { openPlan, settled, watch, withBrowser } from './browser';
+import { driveFields, keptPlan } from './fields';
+import { pressAll } from './press';
+
+jest.setTimeout(300_000);
+const run = withBrowser();
+
+test.each(['gannet', 'wheatear', 'dunlin'])(
+  'every field of every form of %s takes what is beyond its limits with a sentence, and the plan opens again',
+  async (id) => {
+    const { page, complaints } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url, id, 'measure');
+    const driven = new Set<string>();
+    for (const { path } of STATIONS) {
+      await page.click(`fl-way-through a[href*="/${path}"]`);
+      await page.waitForFunction((at) => location.pathname.endsWith(at) && document.querySelector('main h1'), {}, path);
+      await settled(page);
+      const before = driven.size;
+      await driveFields(page, driven);
+      const found = await pressAll(page, new Set(), () => driveFields(page, driven));
+      expect(found).toEqual([]);
+      await settled(page);
+      await keptPlan(page, id);
+      if (id === 'gannet' && path === 'measure') expect(driven.size).toBeGreaterThan(before + 5);
+    }
+    expect(driven.size).toBeGreaterThan(20);
+    expect(complaints).toEqual([]);
+    await openPlan(page, run.server.url, id, 'route');
+    await page.close();
+  },
+);
