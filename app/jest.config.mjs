@@ -6,7 +6,7 @@ export default {
   displayName: 'app',
   ...preset,
   transform: { '/core/src/.+\\.ts$': swc, '/node_modules/three.+\\.js$': swc, ...preset.transform },
-  transformIgnorePatterns: ['node_modules/(?!.*\\.mjs$|three)'],
+  transformIgnorePatterns: ['node_modules/(?!.*\\.mjs$|three|flatqueue)'],
   setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
   moduleNameMapper: {

@@ -6,6 +6,6 @@ export const nodeProject = (displayName) => ({
   testMatch: ['<rootDir>/**/*.spec.ts'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   transform: { '^.+\\.[tj]s$': swc },
-  transformIgnorePatterns: ['node_modules/(?!(three|fast-check|pure-rand)/)'],
+  transformIgnorePatterns: ['node_modules/(?!(three|fast-check|pure-rand|flatqueue)/)'],
   moduleNameMapper: { '^@firm-line/core/(.*)$': '<rootDir>/../core/src/$1/index.ts' },
 });

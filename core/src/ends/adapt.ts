@@ -1,7 +1,7 @@
+import FlatQueue from 'flatqueue';
 import { ADAPTERS, type Adapter, type FemaleHalf, type Half, type MaleHalf } from '../stock/index.ts';
 import { threadOf } from '../threads/index.ts';
 import { AdapterGraph, CHAINS, facesOf, JOINT, type Edge } from './adapter-graph.ts';
-import { Heap } from './heap.ts';
 
 export interface AdaptInput {
   readonly from: Half;
@@ -101,14 +101,14 @@ export function adapt({ from, to, maxJoints = DEFAULT_MOST }: AdaptInput, graph:
   const asked = (maxJoints + 1) * JOINT;
   const leads = graph.from(start).length > 0 || graph.lastFaces(start, to) > 0;
   const { weights, most } = leads ? graph.weightsTo(to, start, asked) : { weights: [], most: asked };
-  const ways = new Heap<Way>();
+  const ways = new FlatQueue<Way>();
   const toGo = weights[start] ?? Infinity;
-  if (toGo < most) ways.add(toGo, { node: start, weight: 0, before: null, edge: null });
+  if (toGo < most) ways.push({ node: start, weight: 0, before: null, edge: null }, toGo);
   const chains: Chain[] = [];
   const kept = new Set<string>();
   const passed = new Map<number, number>();
-  for (let best = ways.take(); best && chains.length < CHAINS; best = ways.take()) {
-    const way = best.item;
+  while (ways.length && chains.length < CHAINS) {
+    const way = ways.pop()!;
     if (way.node < 0) {
       const chain = chainOf(from, to, way.before!);
       const key = chain.parts.join();
@@ -121,9 +121,9 @@ export function adapt({ from, to, maxJoints = DEFAULT_MOST }: AdaptInput, graph:
     passed.set(way.node, count + 1);
     const last = graph.lastFaces(way.node, to);
     // Node -1 stands for the far port reached.
-    if (last) ways.add(way.weight + last * JOINT, { node: -1, weight: 0, before: way, edge: null });
+    if (last) ways.push({ node: -1, weight: 0, before: way, edge: null }, way.weight + last * JOINT);
     for (const { edge, whole } of bestOf(graph.from(way.node), way.weight, weights, most))
-      ways.add(whole, { node: edge.to, weight: way.weight + edge.weight, before: way, edge });
+      ways.push({ node: edge.to, weight: way.weight + edge.weight, before: way, edge }, whole);
   }
   if (chains.length) return { chains };
   const stuck = !leads ? `: nothing seals on ${halfWords(from)} that leads on` : '';

@@ -1,6 +1,6 @@
+import FlatQueue from 'flatqueue';
 import type { Adapter, Half } from '../stock/index.ts';
 import { sealsTogether } from '../threads/index.ts';
-import { Heap } from './heap.ts';
 
 /** Ways that are kept to choose from. */
 export const CHAINS = 3;
@@ -90,21 +90,23 @@ export class AdapterGraph {
     const into = this.edgesInto();
     let limit = most;
     const weights = new Float64Array(this.halves.length).fill(Infinity);
-    const edge = new Heap<number>();
+    const edge = new FlatQueue();
     for (const node of this.sealingOn(goal)) {
       weights[node] = facesOf(this.halves[node]!, goal) * JOINT;
-      edge.add(weights[node], node);
+      edge.push(node, weights[node]);
     }
-    for (let best = edge.take(); best; best = edge.take()) {
-      if (best.weight >= limit) break;
-      if (best.weight > weights[best.item]!) continue;
-      if (best.item === start) limit = Math.min(most, (Math.floor(best.weight / JOINT) + 2) * JOINT);
-      const { from, weight } = into[best.item] ?? NO_EDGES;
+    while (edge.length) {
+      const weightThere = edge.peekValue()!;
+      const node = edge.pop()!;
+      if (weightThere >= limit) break;
+      if (weightThere > weights[node]!) continue;
+      if (node === start) limit = Math.min(most, (Math.floor(weightThere / JOINT) + 2) * JOINT);
+      const { from, weight } = into[node] ?? NO_EDGES;
       for (let i = 0; i < from.length; i++) {
-        const next = best.weight + weight[i]!;
+        const next = weightThere + weight[i]!;
         if (next >= limit || next >= weights[from[i]!]!) continue;
         weights[from[i]!] = next;
-        edge.add(next, from[i]!);
+        edge.push(from[i]!, next);
       }
     }
     return { weights, most: limit };

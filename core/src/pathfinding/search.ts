@@ -1,5 +1,5 @@
 import type { Vec3 } from '../vec/index.ts';
-import { StateHeap } from './heap.ts';
+import FlatQueue from 'flatqueue';
 import { axisOf, DIRECTIONS, isReverse, nodeOf, placeOf, type Lattice } from './lattice.ts';
 
 /** What a run costs, and where a tube may not go. */
@@ -66,7 +66,7 @@ export function cheapest(
   const states = lattice.count * 6;
   const { best, came, seen, round } = scratchFor(states);
   const [open, closed] = [2 * round, 2 * round + 1];
-  const heap = new StateHeap();
+  const heap = new FlatQueue();
   // What is left along each axis, by index.
   const [offX, offY, offZ] = mm.map((list, axis) => list.map((at) => Math.abs(at - to.at[axis]!))) as [
     Float64Array,
@@ -88,7 +88,7 @@ export function cheapest(
     best[state] = cost;
     came[state] = before;
     // Of states that promise the same, the one further on comes first.
-    heap.push(cost * FURTHER_ON + left(i, j, k, direction >> 1), state);
+    heap.push(state, cost * FURTHER_ON + left(i, j, k, direction >> 1));
   };
   const index = new Int32Array(3);
   const find = (node: number): void => {
@@ -100,8 +100,8 @@ export function cheapest(
   find(start);
   reach(start, index[0]!, index[1]!, index[2]!, from.direction, 0, -1);
   let looked = 0;
-  while (heap.size) {
-    const state = heap.pop();
+  while (heap.length) {
+    const state = heap.pop()!;
     if (seen[state] === closed) continue;
     seen[state] = closed;
     if (++looked % 20_000 === 0) progress(looked);

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { cases } from '../testing/cases.ts';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { distance, sub, type Vec3 } from '../vec/index.ts';
@@ -107,7 +108,7 @@ describe('reading and writing a plan file', () => {
   ])('refuses %.12s', (text, sentence) => expect(faultsOf(text).message).toMatch(sentence));
 
   /** Mutates the demo plan in 2,000 ways: types, lengths, nesting, what is missing, what is huge. */
-  test('2,000 mutated plans: a plan or the named error, never anything else, never half', () => {
+  test('mutated plans: a plan or the named error, never anything else, never half', () => {
     const original = JSON.parse(DEMO);
     const paths: (string | number)[][] = [];
     const walk = (value: unknown, path: (string | number)[]): void => {
@@ -162,9 +163,9 @@ describe('reading and writing a plan file', () => {
           expect((error as PlanFileError).faults.length).toBeGreaterThan(0);
         }
       }),
-      { numRuns: 2000 },
+      { numRuns: cases(200, 2000) },
     );
-    expect(read).toBeGreaterThan(20);
+    expect(read).toBeGreaterThan(cases(2, 20));
     expect(read).toBeLessThan(1500);
   });
 });

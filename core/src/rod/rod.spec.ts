@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../testing/cases.ts';
 import { distance, length, scale, unit, type Vec3 } from '../vec/index.ts';
 import { arcTerms, type ArcTerms } from './arc.ts';
 import { findLength, judge } from './index.ts';
@@ -58,7 +59,7 @@ describe('where a rod starts', () => {
           }
         }
       }),
-      { numRuns: 30 },
+      { numRuns: cases(12, 200) },
     );
   });
   test('a rod drawn nearly straight starts where it lacks little: its arcs crowd at the clamps', () => {

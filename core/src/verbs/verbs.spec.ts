@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { cases } from '../testing/cases.ts';
 import { InputError } from '../fault/index.ts';
 import { runVerb, VERBS } from './index.ts';
 
@@ -50,7 +51,7 @@ describe.each(Object.keys(VERBS))('the verb %s', (verb) => {
           expect((error as InputError).message).toMatch(/^[A-Z"0-9-].*[.?]$/s);
         }
       }),
-      { numRuns: 400 },
+      { numRuns: cases(150, 2000) },
     );
   });
 
