@@ -1,8 +1,6 @@
+import type { Category } from '../categories/index.ts';
 import { braking, locksFirst, pushN } from './balance.ts';
 import { DEFAULT_MU, GRAVITY_MS2, type SizeInput } from './types.ts';
-
-export const CATEGORIES = ['light', 'heavy', 'trailer', 'motorcycle', 'aircraft', 'competition'] as const;
-export type Category = (typeof CATEGORIES)[number];
 
 /** Published limits of a kind of vehicle; what a rule does not give is null. */
 export interface Limits {

@@ -1,5 +1,5 @@
 import { GRAVITY_MS2 } from './types.ts';
-import type { Category } from './limits.ts';
+import type { Category } from '../categories/index.ts';
 
 /** A mechanical parking brake: hand on lever, cable, shoe lever, drum. */
 export interface ParkingInput {

@@ -1,4 +1,5 @@
-import type { Brake, CATEGORIES } from '@firm-line/core/hydraulics';
+import type { Category } from '@firm-line/core/categories';
+import type { Brake } from '@firm-line/core/hydraulics';
 import {
   typicalBrake,
   typicalTrailer,
@@ -307,6 +308,6 @@ export const parkingFigures = (sheet: ParkingSheet): FigureGroup[] =>
         },
       ];
 
-export const CATEGORY_NAMES: Record<(typeof CATEGORIES)[number], string> = {
+export const CATEGORY_NAMES: Record<Category, string> = {
   light: 'Car or light van, to 3.5 t', heavy: 'Heavier van or truck', trailer: 'Trailer', motorcycle: 'Motorcycle', aircraft: 'Light aircraft', competition: 'Competition only',
 }; // prettier-ignore

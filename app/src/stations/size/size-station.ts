@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { CATEGORIES, type Category } from '@firm-line/core/hydraulics';
+import { CATEGORIES, type Category } from '@firm-line/core/categories';
 import {
   figureAt,
   typicalClutch,

@@ -1,6 +1,6 @@
-import { CATEGORIES } from '../../hydraulics/limits.ts';
+import { CATEGORIES, type Category } from '../../categories/index.ts';
 import type {
-  AxleLines, Axles, Booster, Brake, Category, Combination, Disc, Drum, Master, Pedal,
+  AxleLines, Axles, Booster, Brake, Combination, Disc, Drum, Master, Pedal,
   RearValve,
 } from '../../hydraulics/index.ts'; // prettier-ignore
 import { allGuessed, numberPaths } from './figures.ts';
