@@ -31,7 +31,7 @@ export function randomLines(count: number): Vec3[][] {
   });
 }
 
-const demo = (name: string): Plan => readPlan(readFileSync(`${ROOT}/demo/${name}.firmline.json`, 'utf8'));
+export const demo = (name: string): Plan => readPlan(readFileSync(`${ROOT}/demo/${name}.firmline.json`, 'utf8'));
 export const gannet = (): Plan => demo('gannet');
 
 /** Each copy of the demo stands so much above the one before, mm: lines that lie in one another are no plan. */

@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
 import type { Ref } from '@firm-line/core/plan';
-import type { Snag, Station } from '@firm-line/core/snags';
+import type { Snag } from '@firm-line/core/snags';
 import { stationFor } from '../stations/registry';
 import { PlanStore } from './plan-store';
 import { refText, Selection } from './selection';
@@ -14,7 +14,7 @@ export class Jump {
   private readonly selection = inject(Selection);
   private last: string | null = null;
 
-  to(station: Station, place?: Ref): void {
+  to(station: string, place?: Ref): void {
     if (place && place.kind !== 'plan') this.selection.look(place);
     const queryParams = place && place.kind !== 'plan' ? { at: refText(place) } : {};
     void this.router.navigate(['/plan', this.store.plan().id, station], { queryParams });

@@ -1,8 +1,11 @@
 import type { ElementRef } from '@angular/core';
-import { ChangeDetectionStrategy, Component, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, viewChild } from '@angular/core';
+import { CheckField } from '../kit/fields/check-field';
+import { STATIONS } from '../stations/registry';
+import { Keys } from './keys';
 
 export const KEYS: readonly (readonly [string, string])[] = [
-  ['1 – 7', 'Go to a station'],
+  [`1 – ${STATIONS.length}`, 'Go to a station'],
   ['/', 'Find anything'],
   ['.', 'Go to the next snag'],
   ['s', 'Show all snags'],
@@ -15,6 +18,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
 
 @Component({
   selector: 'fl-key-list',
+  imports: [CheckField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <dialog closedby="any" #dialog class="w-full max-w-md rounded-xl bg-sheet p-5 shadow-xl" aria-label="Keys">
@@ -30,12 +34,19 @@ export const KEYS: readonly (readonly [string, string])[] = [
           </div>
         }
       </dl>
+      <fl-check-field
+        class="mt-2 border-t border-rule"
+        label="Single keys work; Ctrl z does in any case"
+        [checked]="keysOf.single()"
+        (changed)="keysOf.setSingle($event)"
+      />
     </dialog>
   `,
 })
 export class KeyList {
   private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
   protected readonly keys = KEYS;
+  protected readonly keysOf = inject(Keys);
   open(): void {
     this.dialog().nativeElement.showModal();
   }

@@ -1,9 +1,9 @@
 import type { Type } from '@angular/core';
 import type { Ref } from '@firm-line/core/plan';
-import type { Station } from '@firm-line/core/snags';
 
 export interface StationEntry {
-  readonly path: Station;
+  /** As it stands in the address; rules name the station that speaks of them by it. */
+  readonly path: string;
   readonly name: string;
   /** What can be chosen on its screen: a snag about anything else is shown where that is. */
   readonly shows: readonly Ref['kind'][];
@@ -57,6 +57,6 @@ export const STATIONS: readonly StationEntry[] = [
 ];
 
 /** The station that a place is looked at in: the one that speaks of it where it shows such a thing, else the first that does. */
-export const stationFor = (station: Station, { kind }: Ref): Station =>
+export const stationFor = (station: string, { kind }: Ref): string =>
   (STATIONS.find((one) => one.path === station && one.shows.includes(kind)) ?? STATIONS.find((one) => one.shows.includes(kind)))!
     .path;

@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { InputError } from '../fault/index.ts';
+import { nutById, nutFitsTube, NUTS, tubeById, TUBES } from '../stock/index.ts';
 import { angleDeg, cross, distance, dot, length, rotate, squareTo, turnDeg, unit, type Vec3 } from '../vec/index.ts';
 import { digestOf } from './derived/digest.ts';
 import { emptyPlan, freshId, newLine, newPart, PART_KINDS, PART_SPECS, planFileName, type Plan } from './index.ts';
@@ -44,6 +46,23 @@ describe('parts and joins', () => {
     expect(
       angleDeg(a.direction, [0, 1, 2].map((i) => line.cornersMm[0]![i]! - view.nodesMm[0]![i]!) as unknown as Vec3),
     ).toBeLessThan(1);
+  });
+});
+
+describe('a new line where the bench or the stock lacks something', () => {
+  const plan = LAYOUTS[0]!.draw(empty());
+  const [a, b] = [plan.parts[0]!.ports[0]!, plan.parts[1]!.ports[0]!];
+  const bareOfNuts = TUBES.filter((tube) => !NUTS.some((nut) => nutFitsTube(nut, tube.odMm)));
+  test.each(TUBES.map((tube) => [tube.name, tube] as const))('after one of %s it is made in a tube that has a nut', (_, tube) => {
+    const last = { ...plan.lines.at(-1)!, tubeId: tube.id };
+    const line = newLine({ ...plan, lines: [last] }, a, b, plan.circuits[0]!.id);
+    expect(nutFitsTube(nutById(line.ends.a.nutId)!, tubeById(line.tubeId)!.odMm)).toBe(true);
+    expect(line.tubeId === tube.id).toBe(!bareOfNuts.includes(tube));
+  }); // prettier-ignore
+  test('without a bender on the bench it says so', () => {
+    expect(() => newLine({ ...plan, bench: { ...plan.bench, benders: [] } }, a, b, plan.circuits[0]!.id)).toThrow(
+      new InputError('bench.benders', 'The bench has no bender: add one before a line is made.'),
+    );
   });
 });
 

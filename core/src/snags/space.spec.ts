@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { spanForHz } from '../clips/index.ts';
 import { addMesh, segmentShares, THING_SPECS, type Shape, type Thing, type ThingKind } from '../frame/index.ts';
+import { meshIndex, treeOf } from '../mesh/index.ts';
 import { applyEdit, placeClips, lineSpace, readPlan, writePlan, type EditCall, type LineView, type Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { addScaled, distance, sub, type Vec3 } from '../vec/index.ts';
@@ -81,6 +82,24 @@ describe('each rule of space against a vehicle spoilt for it', () => {
     const [snag] = found(plan, 'open-uncapped');
     expect(found(applyEdit(plan, fixOf(plan, snag!.key)!.call), 'open-uncapped')).toEqual([]);
     expect(readPlan(writePlan(plan))).toEqual(plan);
+  });
+
+  test('a mesh that comes in after a first look is measured to from then on, and one far off is said to be near to nothing', () => {
+    const brought = (digest: string): Plan => after(gannet(), thing('mesh', { kind: 'mesh', digest, scale: 1, atMm: [0, 0, 0] }));
+    const at = (yMm: number): Float32Array => Float32Array.from([800, yMm, 380, 2200, yMm, 380, 1500, yMm, 500]);
+    // In the rail's own face R1 runs 65 mm before; through it, or a metre off.
+    for (const [digest, yMm, isMet] of [
+      ['late-through', -335, true],
+      ['late-far', -1400, false],
+    ] as const) {
+      const plan = brought(digest);
+      expect(words(plan, 'runs-into')).toEqual([]);
+      expect(words(plan, 'mesh-size').join()).toMatch(/not in this browser/);
+      addMesh(digest, meshIndex({ positions: at(yMm), tree: treeOf(at(yMm)) }));
+      expect(words(plan, 'mesh-size')).toEqual([]);
+      expect(words(plan, 'runs-into').some((text) => text.startsWith('mind R1: It runs into New thing'))).toBe(isMet);
+      expect(words(plan, 'runs-into').length > 0).toBe(isMet);
+    }
   });
 
   test('a mesh drawn in metres is seen by its size, and taken as metres its own distance counts', () => {

@@ -88,7 +88,9 @@ export class JointPanel {
   /** Which joint of the end; the first again when another end is chosen. */
   protected readonly index = linkedSignal({ source: () => `${this.line().line.id} ${this.end()}`, computation: () => 0 });
   protected readonly joints = computed((): readonly JointView[] => jointsAt(this.line(), this.end()) ?? []);
-  protected readonly joint = computed(() => this.joints()[Math.min(this.index(), this.joints().length - 1)] ?? null);
+  protected readonly joint = computed(
+    (): JointView | null => this.joints()[Math.min(this.index(), this.joints().length - 1)] ?? null,
+  );
   protected readonly halves = computed(() => {
     const { join } = this.joint()!;
     return join

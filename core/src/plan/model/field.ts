@@ -74,7 +74,7 @@ export type NumberField = NumberLimits & Field<number>;
 
 type FieldsOf<T> = {
   readonly [K in keyof T]-?: undefined extends T[K]
-    ? { readonly type: 'optional' } & Field<Exclude<T[K], undefined>>
+    ? { readonly type: 'optional' } & Field<Exclude<T[K], undefined> | undefined>
     : Field<T[K]>;
 };
 export type RecordField<T, F = FieldsOf<T>> = RecordShape & { readonly fields: F } & Field<T>;
@@ -98,7 +98,7 @@ export const time = written(/^\d{4}-\d\d-\d\d(T\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\
 /** The id of a record, or of something in stock; `use` says what the record is to the one that names it. */
 export const ref = (to: RecordKind | StockKind, use = 'is used by'): Field<string> => ({ type: 'ref', to, use });
 export const nullable = <F extends Some>(of: F): { readonly type: 'nullable'; readonly of: F } & Field<Held<F> | null> => ({ type: 'nullable', of }); // prettier-ignore
-export const optional = <F extends Some>(of: F): { readonly type: 'optional'; readonly of: F } & Field<Held<F>> => ({ type: 'optional', of }); // prettier-ignore
+export const optional = <F extends Some>(of: F): { readonly type: 'optional'; readonly of: F } & Field<Held<F> | undefined> => ({ type: 'optional', of }); // prettier-ignore
 export const list = <F extends Some>(of: F, most: number, least = 0): { readonly type: 'list'; readonly of: F; readonly least: number; readonly most: number } & Field<readonly Held<F>[]> => ({ type: 'list', of, least, most }); // prettier-ignore
 /** A list in which nothing stands twice. */
 export const once = <F extends Some>(of: F, most: number): Field<readonly Held<F>[]> => ({ type: 'list', of, least: 0, most, once: true }); // prettier-ignore

@@ -48,7 +48,7 @@ export interface Part {
 
 const FIGURES = Object.fromEntries(
   Object.entries(PART_FIGURES).map(([figure, { least, most }]) => [figure, optional(number(least, most))]),
-) as { readonly [K in PartFigure]-?: { readonly type: 'optional' } & Field<number> };
+) as { readonly [K in PartFigure]-?: { readonly type: 'optional' } & Field<number | undefined> };
 
 export const PART = record<Part>()(
   {

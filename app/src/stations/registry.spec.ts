@@ -1,0 +1,35 @@
+import { COLLECTIONS, type Ref } from '@firm-line/core/plan';
+import { inspect, RULES } from '@firm-line/core/snags';
+import { demo } from '../../../core/src/testing/demo-plans';
+import { bare, ODD_PLANS, opened } from '../../../core/src/testing/odd-plans';
+import { STATIONS, stationFor } from './registry';
+
+describe('the stations', () => {
+  const shown = (station: string, ref: Ref): boolean =>
+    STATIONS.find(({ path }) => path === stationFor(station, ref))!.shows.includes(ref.kind);
+
+  test('every kind of record has a station whose screen shows it, whichever station speaks of it', () => {
+    for (const kind of [...Object.keys(COLLECTIONS), 'port', 'plan'] as Ref['kind'][])
+      for (const { path } of STATIONS) expect([kind, shown(path, { kind, id: 'x' })]).toEqual([kind, true]);
+  });
+
+  test('every snag leads to a screen that shows its place, and to the one that speaks of it where that does', () => {
+    const plans = [...ODD_PLANS.map(([, plan]) => plan), ...['gannet', 'wheatear', 'dunlin'].map(demo)];
+    const spoken = new Set<string>();
+    for (const plan of [...plans, ...plans.map(bare), ...plans.map(opened)])
+      for (const snag of inspect(plan)) {
+        spoken.add(snag.rule);
+        expect([snag.rule, shown(snag.station, snag.place)]).toEqual([snag.rule, true]);
+        const own = STATIONS.find(({ path }) => path === snag.station)!;
+        if (own.shows.includes(snag.place.kind)) expect(stationFor(snag.station, snag.place)).toBe(snag.station);
+      }
+    // These plans make a good part of the rules speak.
+    expect(spoken.size).toBeGreaterThan(RULES.length / 3);
+  });
+
+  test('every rule is spoken of by a station that there is, and no path stands twice', () => {
+    const paths = STATIONS.map(({ path }) => path);
+    for (const { station } of RULES) expect(paths).toContain(station);
+    expect(new Set(paths).size).toBe(paths.length);
+  });
+});

@@ -1,0 +1,69 @@
+import { demo } from '../../testing/demo-plans.ts';
+import { check } from './check.ts';
+import { flag, number, oneOf, optional, record, text, type AnyField } from './field.ts';
+import { COLLECTIONS, figureAt, PLAN, recordsIn, type CollectionKind } from './index.ts';
+
+/** A record as the next ones will be written. */
+interface Wheel {
+  readonly id: string;
+  readonly side: 'left' | 'right';
+  readonly radiusMm: number;
+  readonly spare: boolean;
+}
+const fields = { id: text, side: oneOf(['left', 'right']), radiusMm: number(100, 900), spare: flag } as const;
+
+describe('a record and its fields', () => {
+  test('cannot drift apart: the compiler refuses a field too few, too many, or of another kind', () => {
+    const sound = record<Wheel>()(fields);
+    expect(Object.keys(sound.fields)).toEqual(['id', 'side', 'radiusMm', 'spare']);
+    const { spare: _spare, ...fewer } = fields;
+    // @ts-expect-error: a field of the type has no limits
+    record<Wheel>()(fewer);
+    // @ts-expect-error: limits of a field that the type has not
+    record<Wheel>()({ ...fields, colour: text });
+    // @ts-expect-error: a figure where the type has a word
+    record<Wheel>()({ ...fields, side: number(0, 1) });
+    // @ts-expect-error: a word that the type does not have
+    record<Wheel>()({ ...fields, side: oneOf(['left', 'right', 'middle']) });
+    // @ts-expect-error: what may be left out in a file must be so in the type
+    record<Wheel>()({ ...fields, spare: optional(flag) });
+  });
+
+  test('every collection is a list in the plan whose records say what they are', () => {
+    const listAt = (path: string): AnyField =>
+      path.split('.').reduce<AnyField>((field, key) => (field as { fields: Record<string, AnyField> }).fields[key]!, PLAN);
+    for (const kind of Object.keys(COLLECTIONS) as CollectionKind[]) {
+      const list = listAt(COLLECTIONS[kind]) as Extract<AnyField, { type: 'list' }>;
+      expect([kind, list.type]).toEqual([kind, 'list']);
+      expect((list.of as { about?: { kind: string } }).about?.kind).toBe(kind);
+    }
+  });
+
+  test.each(['gannet', 'wheatear', 'dunlin'])('every record of %s is found by its name, and every one of its fields is known', (name) => {
+    const plan = demo(name);
+    const found = recordsIn(plan);
+    for (const kind of Object.keys(COLLECTIONS) as CollectionKind[])
+      for (const { id } of figureAt(plan, COLLECTIONS[kind]) as readonly { readonly id: string }[])
+        expect(found.filter(({ ref }) => ref.kind === kind && ref.id === id)).toHaveLength(1);
+    const said: string[] = [];
+    check(PLAN, plan, [], (path, message) => void said.push(`${path.join('.')}: ${message}`));
+    expect(said).toEqual([]);
+  }); // prettier-ignore
+
+  test.each([
+    [number(1, 5), 1, null],
+    [number(1, 5), 0.999, /1 is the least/],
+    [number(1, 5), 5.001, /5 is the most/],
+    [number(0, 5, { over: true }), 0, /must be over 0/],
+    [number(0, 5, { whole: true }), 2.5, /whole number/],
+    [number(0, 5), Number.NaN, /should be a number/],
+    [number(0, 5), Infinity, /not finite/],
+    [flag, 'yes', /true or false/],
+    [oneOf(['a', 'b']), 'c', /one of a, b/],
+  ] as const)('%j with %s', (field, value, sentence) => {
+    const said: string[] = [];
+    check(field as AnyField, value, [], (_, message) => void said.push(message));
+    expect(said).toHaveLength(sentence ? 1 : 0);
+    expect(said.join()).toMatch(sentence ?? /^$/);
+  });
+});
