@@ -53,14 +53,12 @@ async function kills(browser: Browser, url: string, count: number): Promise<void
     let saved: number | null = null;
     await page.exposeFunction('wasSaved', (mm: number) => void (saved = mm));
     await page.evaluate(() => {
-      const look = (): void => {
-        const field = document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2];
-        const mm = Number(/aft (\d+)/.exec(field?.value ?? '')?.[1]);
-        if (mm && document.querySelector('[data-test=saved]')?.textContent === 'saved')
-          (window as unknown as { wasSaved: (mm: number) => void }).wasSaved(mm);
-        setTimeout(look, 1);
-      };
-      look();
+      // When the word is put on the screen, all that is shown is meant by it.
+      const word = document.querySelector('[data-test=saved]')!;
+      new MutationObserver(() => {
+        const mm = Number(/aft (\d+)/.exec(document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]?.value ?? '')?.[1]);
+        if (mm && word.textContent === 'saved') (window as unknown as { wasSaved: (mm: number) => void }).wasSaved(mm);
+      }).observe(word, { characterData: true, childList: true, subtree: true });
     });
     const until = performance.now() + 40 + next() * 400;
     const asked: number[] = [];
@@ -112,7 +110,8 @@ async function twoTabs(browser: Browser, url: string, count: number): Promise<vo
     await other
       .waitForFunction((mm) => [...document.querySelectorAll<HTMLInputElement>('[data-test=move]')][2]?.value === `aft ${mm}`, { timeout: 5000, polling: 50 }, last)
       .catch(() => undefined); // prettier-ignore
-    if (movedTo(await keptPlan(other, 'gannet')) !== last) gone += BURST;
+    const kept = movedTo(await keptPlan(other, 'gannet'));
+    if (kept !== last) gone += BURST;
   }
   const plans = await one.evaluate(
     () =>

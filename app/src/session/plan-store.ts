@@ -264,10 +264,14 @@ export class PlanStore {
     if (heard.kind === 'deleted' && this.phaseNow() === 'ready') this.phaseNow.set('deleted');
     if (heard.kind === 'restored' && this.phaseNow() === 'deleted') this.phaseNow.set('ready');
   }
-  /** Shows what another tab saved. What was before can be gone back to once this tab writes. */
+  /**
+   * Shows what another tab saved. What was before can be gone back to once this tab writes. A tab that has
+   * come to write in the meantime goes by its own edits: what it finds kept is its own.
+   */
   private async follow(): Promise<void> {
     const plan = this.current();
     const stored = plan && (await this.db.get(plan.id).catch(() => undefined));
+    if (this.tabs.owns()) return;
     if (!stored || stored.plan.id !== this.current()?.id || stored.revision <= this.saving.revision || this.phaseNow() !== 'ready') return; // prettier-ignore
     this.before.update((list) => [...list, this.plan()].slice(-MOST_UNDO));
     this.after.set([]);

@@ -1,4 +1,4 @@
-import { Injectable, signal } from '@angular/core';
+import { computed, Injectable, signal } from '@angular/core';
 import { Subject } from 'rxjs';
 import { newId } from '../storage/new-id';
 
@@ -36,6 +36,8 @@ export class Tabs {
   readonly others = this.beside.asReadonly();
   private readonly roleNow = signal<Role>('follower');
   readonly role = this.roleNow.asReadonly();
+  /** It writes, and no other tab can. */
+  readonly owns = computed(() => this.roleNow() === 'writer' && this.locks !== undefined);
   private readonly heard = new Subject<Heard>();
   readonly heard$ = this.heard.asObservable();
   /** Done before the plan is given to another tab, and before it is written here after another. */
