@@ -31,6 +31,8 @@ export class Tabs {
   private planId: string | null = null;
   private release: () => void = () => undefined;
   private queued: AbortController | null = null;
+  /** Takes the plan from a tab that does not answer. */
+  private stealing: ReturnType<typeof setTimeout> | undefined;
   private readonly beside = signal<ReadonlySet<string>>(new Set());
   /** Other tabs that hold the same plan. */
   readonly others = this.beside.asReadonly();
@@ -74,7 +76,8 @@ export class Tabs {
     const { planId } = this;
     if (!planId || this.role() === 'writer') return;
     this.say({ kind: 'take' });
-    setTimeout(() => {
+    clearTimeout(this.stealing);
+    this.stealing = setTimeout(() => {
       if (this.planId === planId && this.role() !== 'writer') void this.lock(planId, { steal: true });
     }, DEAD_MS);
   }
@@ -110,6 +113,8 @@ export class Tabs {
         if (!lock || this.planId !== planId) return had(false);
         const held = new Promise<void>((free) => (this.release = free));
         if (!options.ifAvailable) await this.beforeWriting();
+        // It was given: what is asked for later by another tab is not taken back from it.
+        clearTimeout(this.stealing);
         if (this.planId === planId) this.roleNow.set('writer');
         had(true);
         return held;
