@@ -10,7 +10,7 @@ import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
-import { nearest, onPolyline } from '../shared/flat-picking';
+import { nearest, onPolyline } from '../pieces/flat-picking';
 import { LengthField } from '../kit/fields/length-field';
 import { PlanStore } from '../session/plan-store';
 import { Selection } from '../session/selection';

@@ -2,7 +2,7 @@ import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Level, Snag } from '@firm-line/core/snags';
 import { LEVEL_WORDS } from '../kit/level-sign';
-import { SnagRow } from '../shared/snag-row';
+import { SnagRow } from '../pieces/snag-row';
 import { PlanStore } from '../session/plan-store';
 import { Jump } from '../session/jump';
 import { STATIONS, stationFor } from '../stations/registry';

@@ -4,7 +4,7 @@ import { figure } from '@firm-line/core/fault';
 import { adaptersOf, jointsAt, type JointView } from '@firm-line/core/joints';
 import { adapterOf, type LineView } from '@firm-line/core/plan';
 import { END_NAMES, FLARES, nutById, SEAT_NAMES } from '@firm-line/core/stock';
-import { SnagRow } from '../../shared/snag-row';
+import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { JointSection } from './joint-section';
 import { OwnAdapters } from './own-adapters';

@@ -1,7 +1,7 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, viewChild } from '@angular/core';
 import type { Target } from '@firm-line/core/plan';
-import { FlatViews } from '../../shared/flat-views';
+import { FlatViews } from '../../pieces/flat-views';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { PlaceDetail } from './place-detail';

@@ -16,7 +16,7 @@ import { formatDirection, formatLength, parseDirection } from '@firm-line/core/u
 import type { Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
-import { SnagRow } from '../../shared/snag-row';
+import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { TapeTable } from './tape-table';

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, output } from '@a
 import { figure } from '@firm-line/core/fault';
 import { newPort, type Part, type ResolvedPosition, type Target } from '@firm-line/core/plan';
 import { formatLength } from '@firm-line/core/units';
-import { AddPart } from '../../shared/add-part';
+import { AddPart } from '../../pieces/add-part';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { newPoint } from './new-point';

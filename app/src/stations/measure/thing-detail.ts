@@ -4,7 +4,7 @@ import { figureAt, SHAPE, THING, TRAVEL, withFigure, type NumberLimits } from '@
 import type { Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
-import { SnagRow } from '../../shared/snag-row';
+import { SnagRow } from '../../pieces/snag-row';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
 import { TextField } from '../../kit/fields/text-field';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { newLine, type Part, type Port } from '@firm-line/core/plan';
-import { SnagRow } from '../../shared/snag-row';
+import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { Jump } from '../../session/jump';

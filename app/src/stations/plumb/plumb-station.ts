@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { Part } from '@firm-line/core/plan';
 import { LAYOUTS } from '@firm-line/core/plan/layouts';
-import { AddPart } from '../../shared/add-part';
+import { AddPart } from '../../pieces/add-part';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { CircuitDrawing } from './circuit-drawing';

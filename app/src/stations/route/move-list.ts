@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { figure } from '@firm-line/core/fault';
 import { movesOf, type LineView } from '@firm-line/core/plan';
 import { formatMove, parseMove } from '@firm-line/core/units';
-import { SnagRow } from '../../shared/snag-row';
+import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 

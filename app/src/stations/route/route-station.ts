@@ -4,9 +4,9 @@ import { cutSigmaMm, lineSpace, sharesWith, type LineView } from '@firm-line/cor
 import { tubeLabel } from '@firm-line/core/stock';
 import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
-import { FlatViews } from '../../shared/flat-views';
+import { FlatViews } from '../../pieces/flat-views';
 import { SpaceView } from '../../scene/space-view';
-import { Strip } from '../../shared/strip';
+import { Strip } from '../../pieces/strip';
 import { afterPaint } from '../../kit/after-paint';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';

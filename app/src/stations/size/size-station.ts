@@ -13,7 +13,7 @@ import {
 } from '@firm-line/core/plan';
 import { plannedHoses } from '@firm-line/core/plan/results';
 import { formatLengthUnit } from '@firm-line/core/units';
-import { SnagRow } from '../../shared/snag-row';
+import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { sheetsOf } from './chains';
 import {

@@ -14,7 +14,7 @@ import { judge, mover, RIDE, type Pose, type Settled } from '@firm-line/core/rod
 import type { Hose } from '@firm-line/core/plan';
 import { formatLength } from '@firm-line/core/units';
 import { addScaled, distance, type Vec3 } from '@firm-line/core/vec';
-import { SnagRow } from '../../../shared/snag-row';
+import { SnagRow } from '../../../pieces/snag-row';
 import { LevelSign } from '../../../kit/level-sign';
 import { PlanStore } from '../../../session/plan-store';
 import { Selection } from '../../../session/selection';
