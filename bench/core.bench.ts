@@ -1,3 +1,4 @@
+import { measureDerived } from '../core/src/derive/index.ts';
 import { applyEdit, readPlan, writePlan } from '../core/src/plan/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
 import { inspect } from '../core/src/snags/index.ts';
@@ -45,4 +46,19 @@ export function benchSize(): void {
     for (let i = 0; i < 100; i++) size(input);
   });
   console.log(`size: ${(ms / 100).toFixed(3)} ms (1 asked)${ms / 100 > 1 ? ' NOT MET' : ''}`);
+}
+
+/** What the costliest derived values of a large plan take, at the first look and after one edit. */
+export function benchDerived(lines = 60): void {
+  const plan = bigPlan(lines);
+  const spent = measureDerived(() => performance.now());
+  const told = (when: string): void => {
+    const dear = [...spent].sort((a, b) => b.ms - a.ms).slice(0, 4);
+    console.log(`derived values of ${lines} lines ${when}: ${dear.map(({ name, ms, computed, kept }) => `${name} ${ms.toFixed(0)} ms (${computed} computed, ${kept} at hand)`).join(', ')}`); // prettier-ignore
+  };
+  inspect(plan);
+  told('at the first look');
+  measureDerived(() => performance.now());
+  inspect(applyEdit(plan, { edit: 'setMove', with: { id: plan.lines[3]!.id, index: 2, moveMm: [1400, 0, 0] } }));
+  told('after an edit');
 }

@@ -1,12 +1,13 @@
 import { benchAdapters } from './adapt.bench.ts';
 import { benchCharts, benchDrag, benchEditing, benchFirstScreen, benchSweep } from './app.bench.ts';
-import { benchBends, benchPlan, benchSize } from './core.bench.ts';
+import { benchBends, benchDerived, benchPlan, benchSize } from './core.bench.ts';
 import { benchHoses } from './hose.bench.ts';
 import { benchClearance, benchClips, benchWays } from './space.bench.ts';
 
 benchBends();
 benchPlan();
 benchSize();
+benchDerived();
 benchAdapters();
 benchClips();
 benchClearance();
