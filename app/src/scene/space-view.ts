@@ -10,6 +10,7 @@ import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
+import { idle } from '../kit/idle';
 import { nearest, onPolyline } from '../pieces/flat-picking';
 import { LengthField } from '../kit/fields/length-field';
 import { PlanStore } from '../session/plan-store';
@@ -34,8 +35,6 @@ const LOOKS: readonly (readonly [Look, string])[] = [
 /** Along which axis a drag may go: for hands that have no Shift key. */
 const ALONG = [[null, 'any'], [0, 'x'], [1, 'y'], [2, 'z']] as const; // prettier-ignore
 const AXES = ['x, aft', 'y, right', 'z, up'] as const;
-
-const idle = (): Promise<void> => new Promise((done) => requestIdleCallback(() => done(), { timeout: 2000 }));
 
 interface Drag {
   readonly node: number;

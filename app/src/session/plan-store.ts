@@ -2,8 +2,9 @@ import { afterNextRender, computed, inject, Injectable, Injector, signal } from 
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { InputError } from '@firm-line/core/fault';
 import {
-  applyEdits, PLAN_VERSION, PlanFileError, layPlan, type EditCall, type LaidPlan, type MendedPlan, type Plan,
+  applyEdits, PLAN_VERSION, PlanFileError, layPlan, validatePlan, type EditCall, type LaidPlan, type MendedPlan, type Plan,
 } from '@firm-line/core/plan'; // prettier-ignore
+import { idle } from '../kit/idle';
 import { Notices } from '../kit/notices';
 import { Meshes } from '../storage/meshes';
 import { PlanDb } from '../storage/plan-db';
@@ -124,6 +125,8 @@ export class PlanStore {
       this.phaseNow.set('ready');
       this.onScreen(() => {
         void this.meshes.of(plan);
+        // The worker's look is not the page's: what each record brings is known here before the first edit asks.
+        void idle().then(() => validatePlan(plan));
         if (!this.editable()) return;
         // Nothing to keep where it was edited by then: what it has become is kept already.
         if (!(kept && !older) && this.plan() === plan) this.saving.keep(plan);
