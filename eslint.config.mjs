@@ -28,6 +28,15 @@ const UI = [
   '**/server/**',
   '**/cli/**',
 ];
+/** Folders of the app likewise: what is drawn and typed knows no open plan; stations know everything but the shell round them. */
+const PAGE_LAYERS = [
+  ['kit'],
+  ['scene'],
+  ['storage', 'worker', 'session'],
+  ['pieces'],
+  ['stations', 'practice', 'plans'],
+  ['shell'],
+];
 /** Folders inside a subject, in the same order. */
 const INSIDE = { plan: ['model', 'derived', 'edits', 'file'] };
 const inner = Object.values(INSIDE).flat().join('|');
@@ -35,8 +44,9 @@ const deeper = {
   regex: `^\\.\\./(\\.\\./)?(?!(${inner})/)[a-z-]+/(?!index\\.ts$)[a-z-]+\\.ts$`,
   message: 'import a subject by its index only',
 };
+/** The registry says by data alone what stations there are: whoever leads to a place reads it. */
 const outOfReach = (folder, above) =>
-  above.length ? [{ regex: `^(\\.\\.?/)+(${above.join('|')})/`, message: `${folder} must not know what builds on it` }] : [];
+  above.length ? [{ regex: `^(\\.\\.?/)+(${above.join('|')})/(?!registry$)`, message: `${folder} must not know what builds on it` }] : [];
 
 /** What files of one folder may not import; what lies above it is out of reach. */
 const importRules = (path, folder, unreachable) => ({
@@ -118,6 +128,14 @@ export default tseslint.config(
       '@angular-eslint/prefer-on-push-component-change-detection': 'error',
     },
   },
+  ...PAGE_LAYERS.flatMap((layer, i) => {
+    const above = PAGE_LAYERS.slice(i + 1).flat();
+    return layer.map((folder) => ({
+      files: [`app/src/${folder}/**/*.ts`],
+      ignores: ['**/*.spec.ts'],
+      rules: { 'no-restricted-imports': ['error', { patterns: outOfReach(folder, above) }] },
+    }));
+  }),
   { files: ['app/src/**/*.html'], extends: [angular.configs.templateRecommended, angular.configs.templateAccessibility] },
   prettier,
 );

@@ -7,7 +7,7 @@ import type { Vec3 } from '@firm-line/core/vec';
 import { PlanStore } from '../session/plan-store';
 import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
-import { nearest, toPolyline } from './flat-picking';
+import { nearest, toPolyline } from '../kit/picking';
 import { pathThrough, placesOf, projectFlat, ticks, type Face, type FlatProjection } from '../kit/flat-projection';
 import { outlineOf } from '../kit/thing-outline';
 

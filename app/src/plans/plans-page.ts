@@ -9,10 +9,12 @@ import { PlanDb, type PlanHead } from '../storage/plan-db';
 import { DEMOS, PlanFiles } from '../storage/plan-files';
 import { PlanStore } from '../session/plan-store';
 import { Tabs } from '../session/tabs';
+import { Dialog } from '../kit/dialog';
 
 /** All plans of this browser: new, in and out of files, copied, deleted and brought back. */
 @Component({
   selector: 'fl-plans-page',
+  imports: [Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: {
     '(dragover)': '$event.preventDefault(); over.set(true)',
@@ -113,7 +115,7 @@ import { Tabs } from '../session/tabs';
         sheets come first, and a qualified person inspects the work before the road.
       </p>
     </main>
-    <dialog closedby="any" #naming class="w-full max-w-sm rounded-xl bg-sheet p-5 shadow-xl" aria-label="Rename plan">
+    <fl-dialog #naming label="Rename plan" [light]="true" look="w-full max-w-sm p-5">
       <form method="dialog" (submit)="named(name.value)">
         <label class="label" for="plan-name">Name of the plan</label>
         <input #name id="plan-name" class="field mt-1 w-full" maxlength="200" required autocomplete="off" />
@@ -122,7 +124,7 @@ import { Tabs } from '../session/tabs';
           ><button type="submit" class="btn-main">Rename</button>
         </div>
       </form>
-    </dialog>
+    </fl-dialog>
   `,
 })
 export class PlansPage {
@@ -141,7 +143,7 @@ export class PlansPage {
   protected readonly kept = computed(() => this.all().filter((row) => !row.deletedAt));
   protected readonly deleted = computed(() => this.all().filter((row) => row.deletedAt));
   protected readonly demos = computed(() => DEMOS.filter((demo) => !this.kept().some((row) => row.id === demo.id)));
-  private readonly naming = viewChild.required<ElementRef<HTMLDialogElement>>('naming');
+  private readonly naming = viewChild.required<Dialog>('naming');
   private readonly nameField = viewChild.required<ElementRef<HTMLInputElement>>('name');
   private renaming: PlanHead | null = null;
 
@@ -189,7 +191,7 @@ export class PlansPage {
   protected rename(row: PlanHead): void {
     this.renaming = row;
     this.nameField().nativeElement.value = row.name;
-    this.naming().nativeElement.showModal();
+    this.naming().show();
   }
   protected async named(text: string): Promise<void> {
     const [row, name] = [this.renaming, text.trim()];

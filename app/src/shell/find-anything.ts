@@ -5,6 +5,7 @@ import { recordsIn } from '@firm-line/core/plan';
 import { PlanStore } from '../session/plan-store';
 import { Jump } from '../session/jump';
 import { STATIONS, stationFor } from '../stations/registry';
+import { Dialog } from '../kit/dialog';
 
 interface Hit {
   readonly text: string;
@@ -16,15 +17,10 @@ const MOST_HITS = 30;
 /** Types to anything in the plan: stations, lines, points, ports and snags. */
 @Component({
   selector: 'fl-find-anything',
+  imports: [Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog
-      closedby="any"
-      #dialog
-      (close)="isOpened.set(false)"
-      class="mt-24 w-full max-w-xl rounded-xl bg-sheet p-0 shadow-xl"
-      aria-label="Find anything"
-    >
+    <fl-dialog #dialog label="Find anything" [light]="true" look="mt-24 w-full max-w-xl" (closed)="isOpened.set(false)">
       <input
         #field
         class="w-full border-b border-rule bg-sheet px-5 py-4 text-lg"
@@ -60,13 +56,13 @@ const MOST_HITS = 30;
       @if (!hits().length) {
         <p class="px-5 pb-4 text-ink-soft">Nothing in this plan is called that.</p>
       }
-    </dialog>
+    </fl-dialog>
   `,
 })
 export class FindAnything {
   private readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
-  private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
+  private readonly dialog = viewChild.required<Dialog>('dialog');
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
   private readonly query = signal('');
   protected readonly isOpened = signal(false);
@@ -111,7 +107,7 @@ export class FindAnything {
     this.isOpened.set(true);
     this.field().nativeElement.value = '';
     this.type('');
-    this.dialog().nativeElement.showModal();
+    this.dialog().show();
   }
   protected type(text: string): void {
     this.query.set(text);
@@ -127,7 +123,7 @@ export class FindAnything {
     queueMicrotask(() => document.getElementById(`find-${this.at()}`)?.scrollIntoView({ block: 'nearest' }));
   }
   protected take(hit: Hit): void {
-    this.dialog().nativeElement.close();
+    this.dialog().close();
     hit.go();
   }
 }

@@ -1,8 +1,8 @@
-import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, inject, viewChild } from '@angular/core';
 import { CheckField } from '../kit/fields/check-field';
 import { STATIONS } from '../stations/registry';
 import { Keys } from './keys';
+import { Dialog } from '../kit/dialog';
 
 export const KEYS: readonly (readonly [string, string])[] = [
   [`1 – ${STATIONS.length}`, 'Go to a station'],
@@ -18,10 +18,10 @@ export const KEYS: readonly (readonly [string, string])[] = [
 
 @Component({
   selector: 'fl-key-list',
-  imports: [CheckField],
+  imports: [Dialog, CheckField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog closedby="any" #dialog class="w-full max-w-md rounded-xl bg-sheet p-5 shadow-xl" aria-label="Keys">
+    <fl-dialog #dialog label="Keys" [light]="true">
       <div class="flex items-center justify-between">
         <h2 class="h2">Keys</h2>
         <button type="button" class="btn" (click)="dialog.close()">Close</button>
@@ -40,14 +40,14 @@ export const KEYS: readonly (readonly [string, string])[] = [
         [checked]="keysOf.single()"
         (changed)="keysOf.setSingle($event)"
       />
-    </dialog>
+    </fl-dialog>
   `,
 })
 export class KeyList {
-  private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
+  private readonly dialog = viewChild.required<Dialog>('dialog');
   protected readonly keys = KEYS;
   protected readonly keysOf = inject(Keys);
   open(): void {
-    this.dialog().nativeElement.showModal();
+    this.dialog().show();
   }
 }

@@ -1,4 +1,3 @@
-import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Level, Snag } from '@firm-line/core/snags';
 import { LEVEL_WORDS } from '../kit/level-sign';
@@ -6,21 +5,22 @@ import { SnagRow } from '../pieces/snag-row';
 import { PlanStore } from '../session/plan-store';
 import { Jump } from '../session/jump';
 import { STATIONS, stationFor } from '../stations/registry';
+import { Dialog } from '../kit/dialog';
 
 const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 'likely to cost rework', note: 'worth knowing' };
 
 /** Everything the plan has against it, with a way to each place. */
 @Component({
   selector: 'fl-snag-drawer',
-  imports: [SnagRow],
+  imports: [Dialog, SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog
+    <fl-dialog
       #dialog
-      class="m-0 ml-auto h-dvh max-h-none w-full max-w-md bg-sheet p-0"
-      closedby="any"
-      aria-label="Snags"
-      (close)="isOpened.set(false)"
+      label="Snags"
+      [light]="true"
+      look="m-0 ml-auto h-dvh max-h-none w-full max-w-md rounded-none"
+      (closed)="isOpened.set(false)"
     >
       @if (isOpened()) {
         <div class="flex h-full flex-col">
@@ -58,13 +58,13 @@ const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 
           </p>
         </div>
       }
-    </dialog>
+    </fl-dialog>
   `,
 })
 export class SnagDrawer {
   protected readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
-  private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
+  private readonly dialog = viewChild.required<Dialog>('dialog');
   protected readonly isOpened = signal(false);
   protected readonly groups = computed(() =>
     (['stop', 'mind', 'note'] as const)
@@ -79,10 +79,10 @@ export class SnagDrawer {
 
   open(): void {
     this.isOpened.set(true);
-    this.dialog().nativeElement.showModal();
+    this.dialog().show();
   }
   protected go(snag: Snag): void {
-    this.dialog().nativeElement.close();
+    this.dialog().close();
     this.jump.toSnag(snag);
   }
   protected stationName(snag: Snag): string {

@@ -12,6 +12,9 @@ const HEAD = ['line', 'point', 'x_mm', 'y_mm', 'z_mm'] as const;
 export const MOST_MM = 100_000;
 const MOST_ROWS = 50_000;
 
+/** A name that begins like a formula, or like one made harmless already: it gets a mark before it, so that a spreadsheet takes it for text. */
+const FORMULA = /^'*[=+\-@\t\r].*$/s;
+
 /** Centre lines as comma-separated values: a row a point, in order from end A, in mm of the vehicle's frame. */
 export const centreLinesCsv = (lines: readonly NamedLine[]): string =>
   Papa.unparse(
@@ -21,8 +24,7 @@ export const centreLinesCsv = (lines: readonly NamedLine[]): string =>
         nodesMm.map((at, i) => [name, i, ...at.map((v) => Math.round(v * 1000) / 1000)]),
       ),
     },
-    // A name that begins like a formula is text to a spreadsheet too.
-    { escapeFormulae: true },
+    { escapeFormulae: FORMULA },
   );
 
 /** Centre lines read back: columns by their names in any order, others let be. Throws InputError with the row and the column. */
@@ -44,7 +46,7 @@ export function readCentreLinesCsv(text: string): NamedLine[] {
         throw new InputError(`rows[${i}].${column}`, `Row ${i + 2}: "${written}" in ${column} is not a coordinate in mm.`);
       return value;
     };
-    const name = (row['line'] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+    const name = (row['line'] ?? '').trim().replace(/^'(?='*[=+\-@])/, '');
     if (!name) throw new InputError(`rows[${i}].line`, `Row ${i + 2} names no line.`);
     const at: Vec3 = [number('x_mm'), number('y_mm'), number('z_mm')];
     lines.set(name, [...(lines.get(name) ?? []), at]);

@@ -215,6 +215,13 @@ describe('centre lines as CSV', () => {
     fc.assert(fc.property(fc.uniqueArray(line, { maxLength: 6, selector: (l) => l.name }), (lines) => expect(readCentreLinesCsv(centreLinesCsv(lines))).toEqual(lines.length ? lines : [])));
   }); // prettier-ignore
 
+  test.each(['=1+1', "'@", "''=a", "'quoted'", '-3'])('a name like %s is no formula to a spreadsheet and comes back', (name) => {
+    const lines = [{ name, nodesMm: [[0, 0, 0], [1, 0, 0]] as const }]; // prettier-ignore
+    const written = centreLinesCsv(lines);
+    expect(written).not.toMatch(/^"?[=+\-@]/m);
+    expect(readCentreLinesCsv(written)).toEqual(lines);
+  });
+
   test('columns in another order, more of them, and a byte order mark are read', () => {
     const text = '\ufeffz_mm;line;x_mm;y_mm;who\n500;R1;0;-400;A\n510;R1;200;-400;A\n';
     expect(readCentreLinesCsv(text)).toEqual([{ name: 'R1', nodesMm: [[0, -400, 500], [200, -400, 510]] }]);

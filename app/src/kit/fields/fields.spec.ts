@@ -3,7 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { APP_PROVIDERS, openGannet } from '../../testing/open-gannet';
 import { LengthField } from './length-field';
 import { NumberField } from './number-field';
-import { nearest, toPolyline } from '../../pieces/flat-picking';
+import { nearest, toPolyline } from '../picking';
 import { Notices } from '../notices';
 
 @Component({

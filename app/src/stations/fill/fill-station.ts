@@ -8,6 +8,8 @@ import { formatLengthUnit, formatVolume } from '@firm-line/core/units';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
 import { FillDiagram } from './fill-diagram';
+import { RadioField } from '../../kit/fields/radio-field';
+import { Empty } from '../../kit/empty';
 
 const SCHOOLS: readonly { id: School; name: string; why: string }[] = [
   {
@@ -30,7 +32,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
 
 @Component({
   selector: 'fl-fill-station',
-  imports: [RouterLink, FillDiagram, NumberField],
+  imports: [Empty, RadioField, RouterLink, FillDiagram, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -107,28 +109,13 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
               </p>
             </section>
             <section class="card p-5" aria-label="Which corner first">
-              <fieldset>
-                <legend class="h2">Which corner first?</legend>
-                @for (option of schools; track option.id) {
-                  <label
-                    class="mt-2 flex min-h-12 cursor-pointer items-start gap-3 rounded-lg border px-4 py-2"
-                    [class]="option.id === school().id ? 'border-fluid bg-fluid-pale' : 'border-rule'"
-                  >
-                    <input
-                      type="radio"
-                      name="school"
-                      class="mt-1 size-5 accent-fluid"
-                      [value]="option.id"
-                      [checked]="option.id === school().id"
-                      (change)="set({ school: option.id })"
-                    />
-                    <span
-                      ><span class="block font-semibold">{{ option.name }}</span
-                      ><span class="block text-sm">{{ option.why }}</span></span
-                    >
-                  </label>
-                }
-              </fieldset>
+              <fl-radio-field
+                label="Which corner first?"
+                legendClass="h2 mb-2"
+                [options]="schools"
+                [value]="school().id"
+                (changed)="set({ school: $event })"
+              />
               @if (school().id === 'as-listed') {
                 <h3 class="mt-4 font-bold">Order on the maker's sheet</h3>
                 <ol class="mt-1">
@@ -177,11 +164,12 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
           </aside>
         </div>
       } @else {
-        <div class="m-auto max-w-lg p-8 text-center">
-          <h2 class="text-2xl font-bold">Nothing to fill yet</h2>
-          <p class="mt-2">Once lines run from a master to parts with bleeders, their order and the fluid to buy stand here.</p>
-          <a class="btn-main mt-4" routerLink="../route">Go to Route</a>
-        </div>
+        <fl-empty
+          heading="Nothing to fill yet"
+          text="Once lines run from a master to parts with bleeders, their order and the fluid to buy stand here."
+        >
+          <a class="btn-main" routerLink="../route">Go to Route</a>
+        </fl-empty>
       }
     }
   `,

@@ -6,10 +6,11 @@ import { JointList, type EndRef } from './joint-list';
 import { JointPanel } from './joint-panel';
 import { JointWorkForm } from './joint-work-form';
 import { PortPanel } from './port-panel';
+import { Empty } from '../../kit/empty';
 
 @Component({
   selector: 'fl-join-station',
-  imports: [RouterLink, JointList, JointPanel, JointWorkForm, PortPanel],
+  imports: [Empty, RouterLink, JointList, JointPanel, JointWorkForm, PortPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block flex-1' },
   template: `
@@ -31,11 +32,9 @@ import { PortPanel } from './port-panel';
         </aside>
       </div>
     } @else {
-      <div class="mx-auto max-w-lg p-8 text-center">
-        <h2 class="text-2xl font-bold">No joints yet</h2>
-        <p class="mt-2">Join two ports in Plumb, and both ends of the line are looked at here.</p>
-        <a class="btn mt-4" routerLink="../plumb">Go to Plumb</a>
-      </div>
+      <fl-empty heading="No joints yet" text="Join two ports in Plumb, and both ends of the line are looked at here.">
+        <a class="btn" routerLink="../plumb">Go to Plumb</a>
+      </fl-empty>
     }
   `,
 })

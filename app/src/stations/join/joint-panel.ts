@@ -9,6 +9,7 @@ import { PlanStore } from '../../session/plan-store';
 import { JointSection } from './joint-section';
 import { OwnAdapters } from './own-adapters';
 import { VERDICT_WORDS } from './joint-list';
+import { Toggle } from '../../kit/toggle';
 
 /** What the verdict and its reasons say already. */
 const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
@@ -16,7 +17,7 @@ const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
 /** The chosen end of a line: each of its joints drawn to scale with its verdict, what would seal there, and in what order to fit it. */
 @Component({
   selector: 'fl-joint-panel',
-  imports: [JointSection, OwnAdapters, SnagRow],
+  imports: [Toggle, JointSection, OwnAdapters, SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -24,9 +25,7 @@ const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
       <div class="flex flex-wrap items-center gap-2">
         <h2 class="mr-auto text-2xl font-bold">{{ line().line.name }}, end {{ end().toUpperCase() }}</h2>
         @if (joints().length > 1) {
-          @for (one of joints(); track $index; let i = $index) {
-            <button type="button" [class]="i === index() ? 'btn-dark' : 'btn'" [attr.aria-pressed]="i === index()" (click)="index.set(i)">Joint {{ i + 1 }}</button>
-          }
+          <fl-toggle label="Which joint" [options]="jointChoices()" [value]="index()" (changed)="index.set($event)" />
         }
         @if (joint()?.join) {
           <button type="button" class="btn" (click)="together.set(!together())">{{ together() ? 'Take apart' : 'Put together' }}</button>
@@ -88,6 +87,7 @@ export class JointPanel {
   /** Which joint of the end; the first again when another end is chosen. */
   protected readonly index = linkedSignal({ source: () => `${this.line().line.id} ${this.end()}`, computation: () => 0 });
   protected readonly joints = computed((): readonly JointView[] => jointsAt(this.line(), this.end()) ?? []);
+  protected readonly jointChoices = computed(() => this.joints().map((_, value) => ({ value, name: `Joint ${value + 1}` })));
   protected readonly joint = computed(
     (): JointView | null => this.joints()[Math.min(this.index(), this.joints().length - 1)] ?? null,
   );

@@ -3,18 +3,18 @@ import { freshId } from '@firm-line/core/plan';
 import { END_NAMES, SEAT_NAMES, type Adapter, type Half } from '@firm-line/core/stock';
 import { PlanStore } from '../../session/plan-store';
 import { HalfField } from './half-field';
+import { Fold } from '../../kit/fold';
 
 const words = (half: Half): string => `${half.thread} ${half.gender === 'male' ? END_NAMES[half.end] : SEAT_NAMES[half.seat]}`;
 
 /** Adapters that lie in the user's own drawer; they are searched with the stock. */
 @Component({
   selector: 'fl-own-adapters',
-  imports: [HalfField],
+  imports: [Fold, HalfField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <details>
-      <summary class="flex min-h-12 items-center font-semibold">Adapters of your own{{ own().length ? ': ' + own().length : '' }}</summary>
+    <fl-fold [summary]="'Adapters of your own' + (own().length ? ': ' + own().length : '')">
       <ul>
         @for (adapter of own(); track adapter.id) {
           <li class="flex items-center gap-3 border-t border-rule py-1">
@@ -35,7 +35,7 @@ const words = (half: Half): string => `${half.thread} ${half.gender === 'male' ?
       @if (fault(); as text) {
         <p class="fault" role="alert">{{ text }}</p>
       }
-    </details>
+    </fl-fold>
   `,
 }) // prettier-ignore
 export class OwnAdapters {

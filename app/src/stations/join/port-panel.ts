@@ -6,11 +6,12 @@ import { Gauge, type Gauged } from './gauge';
 import { formOf, HalfField, halfWith } from './half-field';
 import { SeatFinder } from './seat-finder';
 import { SelectField } from '../../kit/fields/select-field';
+import { Fold } from '../../kit/fold';
 
 /** Which thread and seat a port has, how that is known, and the two ways to find out: by gauge and by looking. */
 @Component({
   selector: 'fl-port-panel',
-  imports: [SelectField, Gauge, HalfField, SeatFinder],
+  imports: [Fold, SelectField, Gauge, HalfField, SeatFinder],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -30,15 +31,13 @@ import { SelectField } from '../../kit/fields/select-field';
     @if (readings(); as words) {
       <p class="mt-1 text-sm text-ink-soft">{{ words }}</p>
     }
-    <details class="mt-2 border-t border-rule" open>
-      <summary class="flex min-h-12 items-center font-semibold">Which thread? By vernier and pitch gauge</summary>
+    <fl-fold class="mt-2 border-t border-rule" summary="Which thread? By vernier and pitch gauge" [startsOpen]="true">
       <fl-gauge [gender]="half()?.gender ?? 'female'" (picked)="gauged($event)" />
-    </details>
+    </fl-fold>
     @if (half()?.gender !== 'male') {
-      <details class="mt-2 border-t border-rule">
-        <summary class="flex min-h-12 items-center font-semibold">Which seat? By looking</summary>
+      <fl-fold class="mt-2 border-t border-rule" summary="Which seat? By looking">
         <fl-seat-finder (picked)="setSeat($event)" />
-      </details>
+      </fl-fold>
     }
   `,
 })

@@ -18,18 +18,16 @@ import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
+import { Fold } from '../../kit/fold';
 
 /** The tools that the card of this line is made for: its bender with test bends, flaring tool, nuts and trim. */
 @Component({
   selector: 'fl-bench-panel',
-  imports: [CheckField, TextField, SelectField, LengthField, NumberField],
+  imports: [Fold, CheckField, TextField, SelectField, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <details class="card">
-      <summary class="flex min-h-12 items-center px-5 font-bold">
-        My bench: {{ bender().name }}, {{ ends()[0].flareName }} tool, nuts
-      </summary>
-      <div class="grid gap-6 border-t border-rule p-5 lg:grid-cols-3">
+    <fl-fold class="card px-5" [summary]="'My bench: ' + bender().name + ', ' + ends()[0].flareName + ' tool, nuts'">
+      <div class="grid gap-6 border-t border-rule py-5 lg:grid-cols-3">
         <section aria-label="Bender">
           <h3 class="font-bold">Bender</h3>
           <p class="mb-2 text-sm text-ink-soft">Every line in this bender follows these figures.</p>
@@ -187,7 +185,7 @@ import { CheckField } from '../../kit/fields/check-field';
           </div>
         </section>
       </div>
-    </details>
+    </fl-fold>
   `,
 })
 export class BenchPanel {

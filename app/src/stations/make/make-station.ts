@@ -9,13 +9,14 @@ import { Strip } from '../../pieces/strip';
 import { TurnDial } from '../../kit/turn-dial';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
-import { Ribbon } from '../../shell/ribbon';
+import { Ribbon } from '../../pieces/ribbon';
 import { BenchPanel } from './bench-panel';
 import { stepWords } from './step-words';
+import { Empty } from '../../kit/empty';
 
 @Component({
   selector: 'fl-make-station',
-  imports: [RouterLink, Ribbon, Strip, TurnDial, SnagRow, BenchPanel],
+  imports: [Empty, RouterLink, Ribbon, Strip, TurnDial, SnagRow, BenchPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -157,11 +158,9 @@ import { stepWords } from './step-words';
         <fl-bench-panel class="lg:col-span-2 print:hidden" [view]="view" />
       </div>
     } @else {
-      <div class="m-auto max-w-lg p-8 text-center">
-        <h2 class="text-2xl font-bold">No line to make yet</h2>
-        <p class="mt-2">Lay a line in Route; its card appears here.</p>
-        <a class="btn-main mt-4" routerLink="../route">Go to Route</a>
-      </div>
+      <fl-empty heading="No line to make yet" text="Lay a line in Route; its card appears here.">
+        <a class="btn-main" routerLink="../route">Go to Route</a>
+      </fl-empty>
     }
   `,
 })

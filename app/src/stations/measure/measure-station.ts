@@ -8,10 +8,11 @@ import { PlaceDetail } from './place-detail';
 import { PlaceList } from './place-list';
 import { ThingDetail } from './thing-detail';
 import { VehicleList } from './vehicle-list';
+import { Toggle } from '../../kit/toggle';
 
 @Component({
   selector: 'fl-measure-station',
-  imports: [PlaceList, PlaceDetail, FlatViews, ThingDetail, VehicleList],
+  imports: [Toggle, PlaceList, PlaceDetail, FlatViews, ThingDetail, VehicleList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -23,24 +24,13 @@ import { VehicleList } from './vehicle-list';
           aria-label="Places"
           tabindex="0"
         >
-          <div class="mb-3 flex gap-2" role="group" aria-label="What is measured">
-            <button
-              type="button"
-              [class]="vehicle() ? 'btn flex-1' : 'btn-dark flex-1'"
-              [attr.aria-pressed]="!vehicle()"
-              (click)="vehicle.set(false)"
-            >
-              Places
-            </button>
-            <button
-              type="button"
-              [class]="vehicle() ? 'btn-dark flex-1' : 'btn flex-1'"
-              [attr.aria-pressed]="vehicle()"
-              (click)="vehicle.set(true)"
-            >
-              Vehicle
-            </button>
-          </div>
+          <fl-toggle
+            class="mb-3"
+            label="What is measured"
+            [options]="sides"
+            [value]="vehicle()"
+            (changed)="vehicle.set($event)"
+          />
           @if (vehicle()) {
             <fl-vehicle-list
               [chosen]="selection.thing()?.id ?? null"
@@ -81,6 +71,10 @@ import { VehicleList } from './vehicle-list';
   `,
 })
 export class MeasureStation {
+  protected readonly sides = [
+    { value: false, name: 'Places' },
+    { value: true, name: 'Vehicle' },
+  ];
   protected readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
   private readonly detail = viewChild.required<ElementRef<HTMLElement>>('detail');

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
 import {
   newPort,
@@ -6,15 +6,18 @@ import {
   PART_KINDS,
   PART_SPECS,
   PORT_ROLES,
+  SIGMA,
   type EditCall,
   type PositionSource,
   type Part,
   type Port,
   type Target,
 } from '@firm-line/core/plan';
-import { formatDirection, formatLength, parseDirection } from '@firm-line/core/units';
+import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
-import { LengthField } from '../../kit/fields/length-field';
+import { DirectionField } from '../../kit/fields/direction-field';
+import { RadioField, type RadioChoice } from '../../kit/fields/radio-field';
+import { VectorField } from '../../kit/fields/vector-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
@@ -23,11 +26,11 @@ import { TapeTable } from './tape-table';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 
-const HOWS: readonly { how: PositionSource['how']; name: string }[] = [
-  { how: 'guessed', name: 'Guess' },
-  { how: 'typed', name: 'Typed' },
-  { how: 'sheet', name: "Part's sheet" },
-  { how: 'taped', name: 'Taped' },
+const HOWS: readonly RadioChoice<PositionSource['how']>[] = [
+  { id: 'guessed', name: 'Guess' },
+  { id: 'typed', name: 'Typed' },
+  { id: 'sheet', name: "Part's sheet" },
+  { id: 'taped', name: 'Taped' },
 ];
 const AXES = [
   { axis: 0, name: 'x, aft of front axle' },
@@ -38,7 +41,7 @@ const AXES = [
 /** One point or port: what it is, where it is, how that is known and how sure. */
 @Component({
   selector: 'fl-place-detail',
-  imports: [TextField, SelectField, LengthField, NumberField, TapeTable, SnagRow],
+  imports: [DirectionField, RadioField, VectorField, TextField, SelectField, NumberField, TapeTable, SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (found(); as place) {
@@ -57,26 +60,13 @@ const AXES = [
       @for (snag of snags(); track $index) {
         <fl-snag-row class="mt-2" [snag]="snag" />
       }
-      <fieldset class="mt-4">
-        <legend class="label">How it is known</legend>
-        <div class="flex flex-wrap gap-2">
-          @for (option of hows; track option.how) {
-            <label
-              class="flex min-h-11 cursor-pointer items-center gap-2 rounded-lg border px-3"
-              [class]="option.how === place.known.how ? 'border-fluid bg-fluid-pale font-semibold' : 'border-rule bg-sheet'"
-            >
-              <input
-                type="radio"
-                name="how"
-                class="size-5 accent-fluid"
-                [value]="option.how"
-                [checked]="option.how === place.known.how"
-                (change)="setHow(option.how)"
-              />{{ option.name }}
-            </label>
-          }
-        </div>
-      </fieldset>
+      <fl-radio-field
+        class="mt-4"
+        label="How it is known"
+        [options]="hows"
+        [value]="place.known.how"
+        (changed)="setHow($event)"
+      />
       @if (place.known.how === 'taped') {
         <fl-tape-table
           class="mt-3 block"
@@ -87,22 +77,13 @@ const AXES = [
         />
       } @else {
         <div class="mt-3 grid max-w-xl grid-cols-3 gap-3">
-          @for (axis of axes; track axis.axis) {
-            <fl-length-field
-              [label]="axis.name"
-              [valueMm]="place.known.atMm[axis.axis]"
-              (changed)="setAxis('atMm', axis.axis, $event)"
-            />
-          }
-          @for (axis of axes; track axis.axis) {
-            <fl-length-field
-              [label]="'± of ' + axis.name.slice(0, 1) + ' (1σ)'"
-              [valueMm]="place.known.sigmaMm[axis.axis]"
-              [leastMm]="0"
-              [mostMm]="5000"
-              (changed)="setAxis('sigmaMm', axis.axis, $event)"
-            />
-          }
+          <fl-vector-field [labels]="labels" [valueMm]="place.known.atMm" (changed)="setKnown({ atMm: $event })" />
+          <fl-vector-field
+            [labels]="sigmaLabels"
+            [limits]="sigma"
+            [valueMm]="place.known.sigmaMm"
+            (changed)="setKnown({ sigmaMm: $event })"
+          />
         </div>
       }
       <section class="mt-5 border-t border-rule pt-3" [attr.aria-label]="place.port ? 'The port' : 'The point'">
@@ -123,24 +104,17 @@ const AXES = [
               [value]="port.role"
               (changed)="patchPort({ role: $event })"
             />
-            <div class="w-36">
-              <label class="label block" for="port-way">Tube leaves it going</label
-              ><input
-                #field2
-                id="port-way"
-                class="field w-full"
-                autocomplete="off"
-                [value]="way()"
-                [attr.aria-invalid]="wayFault() ? true : null"
-                (change)="turn(field2)"
-              />
-            </div>
+            <fl-direction-field
+              class="w-36"
+              field="port-way"
+              label="Tube leaves it going"
+              [value]="port.direction"
+              [acrossMm]="place.fixed.atMm[1]"
+              (changed)="patchPort({ direction: $event })"
+            />
           }
           <button type="button" class="btn" (click)="remove()">Delete</button>
         </div>
-        @if (wayFault(); as text) {
-          <p class="fault mt-1">{{ text }}</p>
-        }
       </section>
       @if (place.part; as part) {
         <section class="mt-5 border-t border-rule pt-3" aria-label="The part">
@@ -184,10 +158,12 @@ export class PlaceDetail {
   readonly target = input.required<Target>();
   protected readonly hows = HOWS;
   protected readonly axes = AXES;
+  protected readonly labels = AXES.map(({ name }) => name);
+  protected readonly sigmaLabels = AXES.map(({ name }) => `± of ${name[0]} (1σ)`);
+  protected readonly sigma = SIGMA;
   protected readonly fields = PART.fields;
   protected readonly roleChoices = PORT_ROLES.map((role) => [role, role] as const);
   protected readonly kindChoices = PART_KINDS.map((kind) => [kind, PART_SPECS[kind].name] as const);
-  protected readonly wayFault = signal<string | null>(null);
 
   protected readonly found = computed(() => {
     const { kind, id } = this.target();
@@ -199,7 +175,6 @@ export class PlaceDetail {
     const port = view?.ports.get(id);
     return port && { name: port.port.name, known: port.port.known, fixed: port.fixed, port: port.port, part: port.part };
   });
-  protected readonly way = computed(() => formatDirection(this.found()?.port?.direction ?? [1, 0, 0]));
   protected readonly snags = computed(() =>
     this.store.laidOutSnags().filter((snag) => snag.place.kind === this.target().kind && snag.place.id === this.target().id),
   );
@@ -213,22 +188,12 @@ export class PlaceDetail {
     // What was measured is not lost by changing how it is known: the place found so far is taken over.
     this.setKnown({ how, atMm: tenths(fixed.atMm), sigmaMm: tenths(fixed.sigmaMm) });
   }
-  protected setAxis(field: 'atMm' | 'sigmaMm', axis: number, mm: number): void {
-    this.setKnown({ [field]: this.found()!.known[field].map((v, i) => (i === axis ? mm : v)) as unknown as Vec3 });
-  }
   protected rename(name: string): void {
     this.apply(
       this.found()!.port
         ? { edit: 'changePort', with: { id: this.target().id, patch: { name } } }
         : { edit: 'changePoint', with: { id: this.target().id, patch: { name } } },
     );
-  }
-  protected turn(field: HTMLInputElement): void {
-    const read = parseDirection(field.value, this.found()!.fixed.atMm[1]);
-    if (!read.ok) return this.wayFault.set(read.message);
-    this.wayFault.set(null);
-    this.patchPort({ direction: read.value });
-    field.value = this.way();
   }
   protected patchPort(patch: Partial<Omit<Port, 'id'>>): void {
     this.apply({ edit: 'changePort', with: { id: this.target().id, patch } });

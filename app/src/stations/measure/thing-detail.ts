@@ -9,8 +9,8 @@ import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
+import { VectorField } from '../../kit/fields/vector-field';
 
-const AXES = ['x, aft', 'y, right', 'z, up'] as const;
 const STILL: Travel = { heaveMm: [-60, 60], rollDeg: 0, lockDeg: 0, aboutMm: [0, 0, 0] };
 interface LengthRow {
   readonly label: string;
@@ -37,7 +37,7 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
 /** A thing of the vehicle: what it is to a line, where it is, and how it moves. */
 @Component({
   selector: 'fl-thing-detail',
-  imports: [CheckField, TextField, LengthField, NumberField, SnagRow, SelectField],
+  imports: [VectorField, CheckField, TextField, LengthField, NumberField, SnagRow, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -76,9 +76,7 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
     @for (place of places(); track place.path) {
       <div class="mt-2 grid grid-cols-[5.5rem_1fr_1fr_1fr_3rem] items-end gap-2">
         <span class="pb-3 text-sm">{{ place.name }}</span>
-        @for (axis of [0, 1, 2]; track axis) {
-          <fl-length-field [label]="axes[axis]!" [valueMm]="place.at[axis]!" (changed)="put(place.path + '.' + axis, $event)" />
-        }
+        <fl-vector-field [valueMm]="place.at" (changed)="put(place.path, $event)" />
         @if (places().length > 2 && pathMm()) {
           <button type="button" class="btn px-0" [attr.aria-label]="'Delete ' + place.name" (click)="cut(place.index)">×</button>
         }
@@ -98,9 +96,7 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
       </div>
       <div class="mt-2 grid grid-cols-[5.5rem_1fr_1fr_1fr_3rem] items-end gap-2">
         <span class="pb-3 text-sm">turns about</span>
-        @for (axis of [0, 1, 2]; track axis) {
-          <fl-length-field [label]="axes[axis]!" [valueMm]="travel.aboutMm[axis]!" (changed)="move('aboutMm.' + axis, $event)" />
-        }
+        <fl-vector-field [valueMm]="travel.aboutMm" (changed)="move('aboutMm', $event)" />
       </div>
     }
   `,
@@ -108,7 +104,6 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
 export class ThingDetail {
   private readonly store = inject(PlanStore);
   readonly thing = input.required<Thing>();
-  protected readonly axes = AXES;
   protected readonly fields = THING.fields;
   protected readonly travelFields = TRAVEL.fields;
   protected readonly natures = NATURES.map((nature) => [nature, NATURE_NAMES[nature]] as const);
@@ -148,7 +143,7 @@ export class ThingDetail {
     const { shape } = withFigure({ shape: this.thing().shape, open: [] }, `shape.${path}`, to);
     this.change({ shape });
   }
-  protected move(path: string, to: number): void {
+  protected move(path: string, to: unknown): void {
     const { travel } = withFigure({ travel: this.thing().travel, open: [] }, `travel.${path}`, to);
     this.change({ travel });
   }

@@ -1,19 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { NATURE_NAMES, newThing, THING_KINDS, THING_SPECS, type Thing } from '@firm-line/core/frame';
-import { CLIP_SETTINGS, freshId, GATE } from '@firm-line/core/plan';
+import { CLIP_SETTINGS, freshId, GATE, type Gate } from '@firm-line/core/plan';
+import type { Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { Meshes } from '../../storage/meshes';
 import { PlanStore } from '../../session/plan-store';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
+import { Fold } from '../../kit/fold';
+import { VectorField } from '../../kit/fields/vector-field';
 
 const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
 
 /** What a line meets on the vehicle: rails, axles, exhaust, zones; the gates that close access; how lines are held. */
 @Component({
   selector: 'fl-vehicle-list',
-  imports: [CheckField, TextField, LengthField, NumberField],
+  imports: [VectorField, Fold, CheckField, TextField, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -26,8 +29,7 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
       </select>
       <button type="submit" class="btn px-3">Add</button>
     </form>
-    <details class="mb-2">
-      <summary class="min-h-8 text-sm">A scan or model as scenery…</summary>
+    <fl-fold class="mb-2" summary="A scan or model as scenery…">
       <div class="flex gap-2 py-1">
         <select #units class="field min-w-0 flex-1" aria-label="Units the mesh was drawn in">
           <option value="1">in millimetres</option>
@@ -41,7 +43,7 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
         <p class="fault" role="alert">{{ text }}</p>
       }
       <p class="text-sm text-ink-soft">glTF, STL or OBJ. It stays in this browser; lines are measured to it.</p>
-    </details>
+    </fl-fold>
     <ul>
       @for (thing of things(); track thing.id) {
         <li>
@@ -71,16 +73,13 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
         <fl-check-field label="closed" [checked]="gate.closed" (changed)="changeGate(gate.id, { closed: $event })" />
         <button type="button" class="btn px-3" [attr.aria-label]="'Delete gate ' + gate.name" (click)="removeGate(gate.id)">×</button>
       </div>
-      <details class="pb-2">
-        <summary class="min-h-8 text-sm">What it closes</summary>
+      <fl-fold class="pb-2" summary="What it closes">
         @for (side of sides; track side.key) {
           <div class="grid grid-cols-3 gap-1">
-            @for (axis of [0, 1, 2]; track axis) {
-              <fl-length-field [label]="side.name + ' ' + 'xyz'[axis]" [valueMm]="gate[side.key][axis]!" (changed)="reach(gate.id, side.key, axis, $event)" />
-            }
+            <fl-vector-field [labels]="side.labels" [valueMm]="gate[side.key]" (changed)="changeGate(gate.id, side.of($event))" />
           </div>
         }
-      </details>
+      </fl-fold>
     }
     <button type="button" class="btn mt-1" (click)="addGate()">Add a gate</button>
     @if (holding(); as held) {
@@ -110,8 +109,8 @@ export class VehicleList {
   protected readonly gateLimits = GATE.fields;
   protected readonly specs = THING_SPECS;
   protected readonly sides = [
-    { key: 'minMm', name: 'from' },
-    { key: 'maxMm', name: 'to' },
+    { key: 'minMm', labels: ['from x', 'from y', 'from z'], of: (minMm: Vec3) => ({ minMm }) },
+    { key: 'maxMm', labels: ['to x', 'to y', 'to z'], of: (maxMm: Vec3) => ({ maxMm }) },
   ] as const;
   protected readonly things = computed(() =>
     this.store.plan().things.map(({ id, name, nature, travel, holds }) => ({
@@ -172,12 +171,8 @@ export class VehicleList {
     } as const;
     this.store.apply({ edit: 'addGate', with: { gate } });
   }
-  protected changeGate(id: string, patch: { name?: string; closed?: boolean }): void {
+  protected changeGate(id: string, patch: Partial<Omit<Gate, 'id'>>): void {
     this.store.apply({ edit: 'changeGate', with: { id, patch } });
-  }
-  protected reach(id: string, key: 'minMm' | 'maxMm', axis: number, mm: number): void {
-    const gate = this.gates().find((one) => one.id === id)!;
-    this.store.apply({ edit: 'changeGate', with: { id, patch: { [key]: gate[key].map((v, i) => (i === axis ? mm : v)) } } });
   }
   protected removeGate(id: string): void {
     this.store.apply({ edit: 'removeGate', with: { id } });

@@ -3,16 +3,16 @@ import { figuresOf, makesPressure, PART_FIGURES, type Part, type PartFigure } fr
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
+import { Fold } from '../../kit/fold';
 
 /** What a part's sheet says of it: rating, fluid level, free play, residual pressure, the fluid its seals are made for. */
 @Component({
   selector: 'fl-part-figures-form',
-  imports: [SelectField, MaybeField],
+  imports: [Fold, SelectField, MaybeField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <details class="mt-3 border-t border-rule">
-      <summary class="flex min-h-12 items-center font-semibold">What its sheet says</summary>
+    <fl-fold class="mt-3 border-t border-rule" summary="What its sheet says">
       <div class="grid grid-cols-2 items-end gap-3">
         @for (figure of figures(); track figure.key) {
           <fl-maybe-field
@@ -43,7 +43,7 @@ import { SelectField } from '../../kit/fields/select-field';
         />
       </div>
       <p class="mt-2 text-sm text-ink-soft">0.0138 MPa is 2 psi, 0.069 MPa is 10 psi.</p>
-    </details>
+    </fl-fold>
   `,
 })
 export class PartFiguresForm {

@@ -6,10 +6,11 @@ import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { CircuitDrawing } from './circuit-drawing';
 import { PartPanel } from './part-panel';
+import { Empty } from '../../kit/empty';
 
 @Component({
   selector: 'fl-plumb-station',
-  imports: [CircuitDrawing, PartPanel, AddPart],
+  imports: [Empty, CircuitDrawing, PartPanel, AddPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -36,10 +37,10 @@ import { PartPanel } from './part-panel';
           @if (view.plan.parts.length) {
             <fl-circuit-drawing class="p-2" [partId]="part()?.id ?? null" [lineId]="lineId()" (picked)="choose($event)" />
           } @else {
-            <div class="mx-auto max-w-lg p-8 text-center">
-              <h2 class="text-2xl font-bold">No parts yet</h2>
-              <p class="mt-2">Start from a layout beside this, or add parts one by one and join their ports.</p>
-            </div>
+            <fl-empty
+              heading="No parts yet"
+              text="Start from a layout beside this, or add parts one by one and join their ports."
+            />
           }
         </section>
         <aside class="border-rule bg-sheet p-4 lg:border-l" aria-label="The chosen part">

@@ -89,7 +89,7 @@ describe('files of the lines', () => {
   test('the sheet to print is laid out once it is looked at, in the paper and scale that are chosen', async () => {
     const at = await files('lf4');
     expect(at.root.querySelector('[data-test=print-sheet]')).toBeNull();
-    const details = at.one<HTMLDetailsElement>('[data-test=line-files]');
+    const details = at.one<HTMLDetailsElement>('[data-test=line-files] details');
     details.open = true;
     details.dispatchEvent(new Event('toggle'));
     await at.settle();

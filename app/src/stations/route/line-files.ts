@@ -9,6 +9,7 @@ import { PlanStore } from '../../session/plan-store';
 import { saveFile } from '../../kit/save-file';
 import { printSheet } from '../../kit/print-sheet';
 import { bestScale, layOut, PAPERS, SCALES, type Paper } from './sheet-layout';
+import { Fold } from '../../kit/fold';
 
 const MOST_BYTES = 20_000_000;
 
@@ -22,11 +23,11 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
 /** Drawings and files of the lines: flat views and brackets, centre lines, tubes; and the views printed to scale. */
 @Component({
   selector: 'fl-line-files',
+  imports: [Fold],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <details #fold class="border-b border-rule px-4 py-1" data-test="line-files" (toggle)="open.set(fold.open)">
-      <summary class="flex min-h-11 items-center font-semibold">Drawings and files…</summary>
+    <fl-fold class="border-b border-rule px-4 py-1" data-test="line-files" summary="Drawings and files…" (opened)="open.set($event)">
       <div class="grid grid-cols-2 gap-2 py-1">
         <button type="button" class="btn px-2" (click)="flatDxf()">Flat views, DXF</button>
         <button type="button" class="btn px-2" (click)="bracketDxf()">Brackets 1:1, DXF</button>
@@ -72,7 +73,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
         }
       </div>
       }
-    </details>
+    </fl-fold>
     @if (open()) {
     <svg
       class="print-sheet hidden"

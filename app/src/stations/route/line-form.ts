@@ -1,4 +1,3 @@
-import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import {
   LINE,
@@ -20,20 +19,17 @@ import { Selection } from '../../session/selection';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
 import { firstFault } from '../../kit/fields/first-fault';
+import { Dialog } from '../../kit/dialog';
 
 const ENDS = ['a', 'b'] as const;
 
 /** What a line is: its name, circuit and tube, the ports it joins and the nut at each end. Makes new lines and changes old ones. */
 @Component({
   selector: 'fl-line-form',
-  imports: [CheckField, TextField, LengthField, SelectField],
+  imports: [Dialog, CheckField, TextField, LengthField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog
-      #dialog
-      class="w-full max-w-2xl rounded-xl bg-sheet p-6 shadow-xl"
-      [attr.aria-label]="isNew() ? 'New line' : 'Line details'"
-    >
+    <fl-dialog #dialog look="w-full max-w-2xl p-6" [label]="isNew() ? 'New line' : 'Line details'">
       @if (draft(); as line) {
         <form method="dialog" (submit)="keep($event)">
           <h2 class="h2">{{ isNew() ? 'New line' : 'Line ' + line.name }}</h2>
@@ -141,7 +137,7 @@ const ENDS = ['a', 'b'] as const;
           </div>
         </form>
       }
-    </dialog>
+    </fl-dialog>
   `,
 })
 export class LineForm {
@@ -149,7 +145,7 @@ export class LineForm {
   protected readonly openFields = OPEN_END.fields;
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
-  private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
+  private readonly dialog = viewChild.required<Dialog>('dialog');
   protected readonly draft = signal<Line | null>(null);
   protected readonly isNew = signal(false);
   protected readonly fault = signal<string | null>(null);
@@ -183,7 +179,7 @@ export class LineForm {
     this.isNew.set(isNew);
     this.draft.set(line);
     this.fault.set(null);
-    this.dialog().nativeElement.showModal();
+    this.dialog().show();
   }
 
   /** Ports that this end may take: not a bleeder, not held by another line nor by the other end. */
@@ -230,10 +226,10 @@ export class LineForm {
     // What was refused is said, and stays in the form to be put right.
     if (!made) return;
     this.selection.chooseLine(line.id);
-    this.dialog().nativeElement.close();
+    this.dialog().close();
   }
   protected remove(): void {
     this.store.apply({ edit: 'removeLine', with: { id: this.draft()!.id } });
-    this.dialog().nativeElement.close();
+    this.dialog().close();
   }
 }

@@ -4,6 +4,7 @@ import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/uni
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
+import { Fold } from '../../kit/fold';
 
 const SLEEVES = { heat: 'Heat sleeve', chafe: 'Chafe sleeve' } as const;
 /** A stretch along the line: where it runs, what it is called, and how the line is written with it changed or without it. */
@@ -19,12 +20,11 @@ interface Row {
 /** Where the chosen line is clipped, sleeved and shaken, figure by figure along it from end A. */
 @Component({
   selector: 'fl-line-holding',
-  imports: [LengthField, NumberField],
+  imports: [Fold, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <details class="border-b border-rule px-4 py-1" data-test="line-holding">
-      <summary class="flex min-h-11 items-center font-semibold">Clips, sleeves, shaking…</summary>
+    <fl-fold class="border-b border-rule px-4 py-1" data-test="line-holding" summary="Clips, sleeves, shaking…">
       <p class="text-sm text-ink-soft">
         Places are measured along the bent tube from end A; it is {{ full(lengthMm()) }} long. What shakes it and is not set down
         here goes by place: {{ holding().engineHz }} Hz near the engine, {{ holding().frameHz }} Hz elsewhere.
@@ -87,7 +87,7 @@ interface Row {
         <button type="button" class="btn px-3" (click)="sleeve('chafe')">Chafe sleeve</button>
         <button type="button" class="btn px-3" (click)="shake()">What shakes it</button>
       </div>
-    </details>
+    </fl-fold>
   `,
 })
 export class LineHolding {

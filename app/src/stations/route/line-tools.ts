@@ -7,18 +7,18 @@ import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
+import { Fold } from '../../kit/fold';
 
 const WAYS: Record<string, Vec3> = { up: [0, 0, 1], down: [0, 0, -1], left: [0, -1, 0], right: [0, 1, 0] };
 
 /** What can be done to the chosen line at one stroke: step aside, follow a rail, hold, mirror, cut, copy a template. */
 @Component({
   selector: 'fl-line-tools',
-  imports: [LengthField, NumberField],
+  imports: [Fold, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <details class="border-b border-rule px-4 py-1" data-test="line-tools">
-      <summary class="flex min-h-11 items-center font-semibold">Change the line…</summary>
+    <fl-fold class="border-b border-rule px-4 py-1" data-test="line-tools" summary="Change the line…">
       @if (fault(); as text) {
         <p class="fault" role="alert">{{ text }}</p>
       }
@@ -78,7 +78,7 @@ const WAYS: Record<string, Vec3> = { up: [0, 0, 1], down: [0, 0, -1], left: [0, 
           <button type="button" class="btn px-3" [disabled]="!laid().bends" (click)="lay('kept')">It is the old line</button>
         </div>
       </fieldset>
-    </details>
+    </fl-fold>
   `,
 }) // prettier-ignore
 export class LineTools {

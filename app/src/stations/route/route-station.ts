@@ -5,13 +5,13 @@ import { tubeLabel } from '@firm-line/core/stock';
 import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { FlatViews } from '../../pieces/flat-views';
-import { SpaceView } from '../../scene/space-view';
+import { LineInSpace } from './line-in-space';
 import { Strip } from '../../pieces/strip';
 import { afterPaint } from '../../kit/after-paint';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { Jump } from '../../session/jump';
-import { Ribbon } from '../../shell/ribbon';
+import { Ribbon } from '../../pieces/ribbon';
 import { HosesPage } from './hoses/hoses-page';
 import { FindWay } from './find-way';
 import { LineFiles } from './line-files';
@@ -20,15 +20,17 @@ import { LineForm } from './line-form';
 import { LineTools } from './line-tools';
 import { MoveLine } from './move-line';
 import { MoveList } from './move-list';
+import { Empty } from '../../kit/empty';
 
 @Component({
   selector: 'fl-route-station',
   imports: [
+    Empty,
     RouterLink,
     Ribbon,
     Strip,
     FlatViews,
-    SpaceView,
+    LineInSpace,
     FindWay,
     HosesPage,
     LineTools,
@@ -80,7 +82,7 @@ import { MoveList } from './move-list';
         <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
           @defer (when store.interactive()) {
             @if (inSpace()) {
-              <fl-space-view
+              <fl-line-in-space
                 class="flex-1"
                 [view]="view"
                 [ghost]="ghost()"
@@ -91,7 +93,7 @@ import { MoveList } from './move-list';
               >
                 <button type="button" class="btn bg-sheet px-3" (click)="flat.set(true)">Flat views</button>
                 <button type="button" class="btn-main px-3" (click)="finding.set(true)">Find a way</button>
-              </fl-space-view>
+              </fl-line-in-space>
             } @else {
               @if (!hasSpace()) {
                 <p class="px-4 pt-2 text-sm" role="status">
@@ -149,22 +151,11 @@ import { MoveList } from './move-list';
         </aside>
       </div>
     } @else {
-      <div class="m-auto max-w-lg p-8 text-center">
-        <h2 class="text-2xl font-bold">No lines yet</h2>
-        <p class="mt-2">
-          A line runs from one port to another.
-          {{
-            ports() < 2
-              ? 'This plan has fewer than two ports: add parts and their ports in Measure first.'
-              : 'Choose its two ports, then say its corners as moves.'
-          }}
-        </p>
-        <div class="mt-4 flex justify-center gap-2">
-          <a class="btn" routerLink="../measure">Go to Measure</a>
-          <button type="button" class="btn" (click)="selection.chooseHose(null)">Hoses{{ hoses() }}</button>
-          <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="form()?.openNew()">New line</button>
-        </div>
-      </div>
+      <fl-empty heading="No lines yet" [text]="begin()">
+        <a class="btn" routerLink="../measure">Go to Measure</a>
+        <button type="button" class="btn" (click)="selection.chooseHose(null)">Hoses{{ hoses() }}</button>
+        <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="form()?.openNew()">New line</button>
+      </fl-empty>
     }
     @defer (when store.interactive()) {
       <fl-line-form #form />
@@ -172,6 +163,14 @@ import { MoveList } from './move-list';
   `,
 })
 export class RouteStation {
+  protected readonly begin = computed(
+    () =>
+      `A line runs from one port to another. ${
+        this.ports() < 2
+          ? 'This plan has fewer than two ports: add parts and their ports in Measure first.'
+          : 'Choose its two ports, then say its corners as moves.'
+      }`,
+  );
   protected readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
   protected readonly jump = inject(Jump);

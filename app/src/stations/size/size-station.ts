@@ -30,6 +30,8 @@ import { ResidualTable } from './residual-table';
 import { RoadPage } from './road-page';
 import { SheetPage } from './sheet-page';
 import { SelectField } from '../../kit/fields/select-field';
+import { Toggle } from '../../kit/toggle';
+import { Empty } from '../../kit/empty';
 
 /** Figures to begin with for a kind of vehicle, every one of them a guess. */
 function beginWith(category: Category, { circuits, singles }: Plan): EditCall {
@@ -67,24 +69,14 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
 
 @Component({
   selector: 'fl-size-station',
-  imports: [SelectField, FiguresPanel, ResidualTable, RoadPage, SheetPage, SnagRow],
+  imports: [Empty, Toggle, SelectField, FiguresPanel, ResidualTable, RoadPage, SheetPage, SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block flex-1' },
   template: `
     <h1 class="sr-only">Size</h1>
     @if (store.plan(); as plan) {
       @if (chosen(); as at) {
-        <nav class="flex flex-wrap items-center gap-2 px-4 pt-4" aria-label="What is sized">
-          @for (sheet of sheets(); track sheet.of) {
-            <button
-              type="button"
-              [class]="sheet.of === at.of ? 'btn-dark' : 'btn'"
-              [attr.aria-pressed]="sheet.of === at.of"
-              (click)="of.set(sheet.of)"
-            >
-              {{ sheet.name }}
-            </button>
-          }
+        <fl-toggle class="px-4 pt-4" label="What is sized" [options]="sheetChoices()" [value]="at.of" (changed)="of.set($event)">
           @if (more().length) {
             <select #add class="field" aria-label="Size something more" (change)="begin(add.value); add.value = ''">
               <option value="">Size something more…</option>
@@ -93,7 +85,7 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
               }
             </select>
           }
-        </nav>
+        </fl-toggle>
         <div class="grid gap-4 p-4 lg:grid-cols-[1fr_24rem]">
           <div class="flex min-w-0 flex-col gap-4">
             @if (snags().length) {
@@ -135,19 +127,20 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
           </aside>
         </div>
       } @else {
-        <div class="mx-auto max-w-lg p-8 text-center">
-          <h2 class="text-2xl font-bold">From foot to road</h2>
-          <p class="mt-2">
-            Begin with figures of an ordinary vehicle. Each is marked as a guess until you type your own over it.
-          </p>
-          <label class="label mt-4 block" for="begin-category">What is it?</label>
-          <select #kind id="begin-category" class="field w-full">
-            @for (category of categories; track category) {
-              <option [value]="category">{{ categoryNames[category] }}</option>
-            }
-          </select>
-          <button type="button" class="btn-main mt-4" (click)="beginVehicle(kind.value)">Begin with guesses</button>
-        </div>
+        <fl-empty
+          heading="From foot to road"
+          text="Begin with figures of an ordinary vehicle. Each is marked as a guess until you type your own over it."
+        >
+          <div class="w-full text-left">
+            <label class="label block" for="begin-category">What is it?</label>
+            <select #kind id="begin-category" class="field w-full">
+              @for (category of categories; track category) {
+                <option [value]="category">{{ categoryNames[category] }}</option>
+              }
+            </select>
+          </div>
+          <button type="button" class="btn-main" (click)="beginVehicle(kind.value)">Begin with guesses</button>
+        </fl-empty>
       }
     }
   `,
@@ -161,6 +154,7 @@ export class SizeStation {
   protected readonly share = signal(0);
   protected readonly of = signal('sizing');
   protected readonly sheets = computed(() => sheetsOf(this.store.plan()));
+  protected readonly sheetChoices = computed(() => this.sheets().map(({ of, name }) => ({ value: of, name })));
   protected readonly chosen = computed(() => this.sheets().find(({ of }) => of === this.of()) ?? this.sheets()[0] ?? null);
   protected readonly sheet = computed(() => figureAt(this.store.plan(), this.chosen()!.of) as Sheet);
   protected readonly groups = computed(() => groupsOf(this.chosen()!.of, this.store.plan()));

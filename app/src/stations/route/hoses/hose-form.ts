@@ -1,4 +1,3 @@
-import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Thing } from '@firm-line/core/frame';
 import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/rod';
@@ -13,6 +12,8 @@ import { Selection } from '../../../session/selection';
 import { TextField } from '../../../kit/fields/text-field';
 import { CheckField } from '../../../kit/fields/check-field';
 import { firstFault } from '../../../kit/fields/first-fault';
+import { Dialog } from '../../../kit/dialog';
+import { VectorField } from '../../../kit/fields/vector-field';
 
 const STILL: Motion = {
   kind: 'still', heaveMm: [-50, 50], aboutMm: [0, 0, 0], axis: [1, 0, 0], measuredAtMm: [0, 0, 0], rollDeg: 0, steer: null, floatMm: 0, floatAxis: [0, 1, 0],
@@ -27,7 +28,6 @@ const END: HoseEnd = {
 };
 type Steer = NonNullable<Motion['steer']>;
 type Lean = ReturnType<typeof kingpinLean>;
-const AXES = ['x, aft', 'y, right', 'z, up'] as const;
 const WAYS: Readonly<Record<string, Vec3>> = { forward: [-1, 0, 0], aft: [1, 0, 0], left: [0, -1, 0], right: [0, 1, 0], down: [0, 0, -1], up: [0, 0, 1] }; // prettier-ignore
 const ASLANT = 'aslant, as it is';
 /** How far inboard of a wheel its arm swings, as a share of the way to the middle. A guess to begin with. */
@@ -43,16 +43,18 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
   return { ...common, kind: 'corner', aboutMm: [measuredAtMm[0], measuredAtMm[1] * INBOARD, measuredAtMm[2]] };
 }
 
+const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name} ${axis}`);
+
 /** What a hose is and what it hangs between. It becomes the plan's with Keep. */
 @Component({
   selector: 'fl-hose-form',
-  imports: [CheckField, TextField, LengthField, NumberField, SelectField],
+  imports: [VectorField, Dialog, CheckField, TextField, LengthField, NumberField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog #dialog class="m-auto max-h-[92dvh] w-[min(60rem,94vw)] overflow-auto rounded-xl bg-sheet p-6 backdrop:bg-ink/40" aria-labelledby="hose-form-title">
+    <fl-dialog #dialog look="w-[min(60rem,94vw)] p-6" [label]="isNew() ? 'New hose' : 'Hose details'">
       @if (draft(); as hose) {
         <form (submit)="keep($event)">
-          <h2 id="hose-form-title" class="text-xl font-bold">{{ isNew() ? 'New hose' : 'Hose ' + hose.name }}</h2>
+          <h2 class="text-xl font-bold">{{ isNew() ? 'New hose' : 'Hose ' + hose.name }}</h2>
           <div class="mt-3 grid gap-3 sm:grid-cols-4">
             <fl-text-field field="hose-name" label="Name" [limits]="fields.name" [value]="hose.name" (changed)="set({ name: $event })" />
             <fl-text-field class="sm:col-span-2" field="hose-title" label="From where to where" [limits]="fields.title" [value]="hose.title" (changed)="set({ title: $event })" />
@@ -69,9 +71,7 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
                   @if (hose.ends[end].portId) {
                     <fl-check-field class="col-span-3" label="behind a bracket, opposite the tube" [checked]="hose.ends[end].through" (changed)="setEnd(end, { through: $event })" />
                   } @else {
-                    @for (axis of [0, 1, 2]; track axis) {
-                      <fl-length-field [label]="axes[axis]!" [valueMm]="hose.ends[end].atMm[axis]!" (changed)="setEnd(end, { atMm: put(hose.ends[end].atMm, axis, $event) })" />
-                    }
+                    <fl-vector-field [valueMm]="hose.ends[end].atMm" (changed)="setEnd(end, { atMm: $event })" />
                     <fl-select-field class="col-span-3" [field]="'hose-way-' + end" label="Its thread points" [options]="ways" [value]="wayOf(hose.ends[end].direction)" (changed)="setWay(end, $event)" />
                   }
                   <fl-select-field class="col-span-2" [field]="'hose-fitting-' + end" label="Fitting" [options]="fittings" [value]="hose.ends[end].fittingId" (changed)="setEnd(end, { fittingId: $event })" />
@@ -92,23 +92,17 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
                 @if (hose.motion.kind !== 'still') {
                   <fl-length-field label="Droop, down" [leastMm]="0" [mostMm]="2000" [valueMm]="-hose.motion.heaveMm[0]" (changed)="setMotion({ heaveMm: [-$event, hose.motion.heaveMm[1]] })" />
                   <fl-length-field label="Bump, up" [leastMm]="0" [mostMm]="2000" [valueMm]="hose.motion.heaveMm[1]" (changed)="setMotion({ heaveMm: [hose.motion.heaveMm[0], $event] })" />
-                  @for (axis of [0, 1, 2]; track axis) {
-                    <fl-length-field [label]="(hose.motion.kind === 'axle' ? 'Rolls about ' : 'Swings about ') + axes[axis]![0]" [valueMm]="hose.motion.aboutMm[axis]!" (changed)="setMotion({ aboutMm: put(hose.motion.aboutMm, axis, $event) })" />
-                  }
+                  <fl-vector-field [labels]="hose.motion.kind === 'axle' ? about.axle : about.corner" [valueMm]="hose.motion.aboutMm" (changed)="setMotion({ aboutMm: $event })" />
                   @if (hose.motion.kind === 'axle') {
                     <fl-number-field label="Roll either way, °" [limits]="motion.rollDeg" [value]="hose.motion.rollDeg" (changed)="setMotion({ rollDeg: $event })" />
                   } @else {
-                    @for (axis of [0, 1, 2]; track axis) {
-                      <fl-length-field [label]="'Wheel centre ' + axes[axis]![0]" [valueMm]="hose.motion.measuredAtMm[axis]!" (changed)="setMotion({ measuredAtMm: put(hose.motion.measuredAtMm, axis, $event) })" />
-                    }
+                    <fl-vector-field [labels]="about.wheel" [valueMm]="hose.motion.measuredAtMm" (changed)="setMotion({ measuredAtMm: $event })" />
                   }
                   <fl-check-field class="col-span-2 self-end" label="it steers" [checked]="hose.motion.steer !== null" (changed)="setSteers($event)" />
                   @if (hose.motion.steer; as steer) {
                     <fl-number-field label="Lock left, °" [most]="80" [value]="-steer.lockDeg[0]" (changed)="setMotion({ steer: { aboutMm: steer.aboutMm, axis: steer.axis, lockDeg: [-$event, steer.lockDeg[1]] } })" />
                     <fl-number-field label="Lock right, °" [most]="80" [value]="steer.lockDeg[1]" (changed)="setMotion({ steer: { aboutMm: steer.aboutMm, axis: steer.axis, lockDeg: [steer.lockDeg[0], $event] } })" />
-                    @for (axis of [0, 1, 2]; track axis) {
-                      <fl-length-field [label]="'Kingpin at ' + axes[axis]![0]" [valueMm]="steer.aboutMm[axis]!" (changed)="setMotion({ steer: { aboutMm: put(steer.aboutMm, axis, $event), axis: steer.axis, lockDeg: steer.lockDeg } })" />
-                    }
+                    <fl-vector-field [labels]="about.kingpin" [valueMm]="steer.aboutMm" (changed)="setMotion({ steer: { aboutMm: $event, axis: steer.axis, lockDeg: steer.lockDeg } })" />
                     <fl-number-field label="Top leans back, °" [least]="-45" [most]="45" [value]="round(lean(steer).backDeg)" (changed)="setLean({ backDeg: $event })" />
                     <fl-number-field label="Top leans in, °" [least]="-45" [most]="45" [value]="round(lean(steer).inwardDeg)" (changed)="setLean({ inwardDeg: $event })" />
                   }
@@ -126,7 +120,7 @@ function motionWith({ kind, travel, shape }: Thing): Motion {
           </div>
         </form>
       }
-    </dialog>
+    </fl-dialog>
   `,
 }) // prettier-ignore
 export class HoseForm {
@@ -136,13 +130,18 @@ export class HoseForm {
   protected readonly madeLimits = { ...HOSE.fields.madeOn.of, most: 7 } as TextLimits;
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
-  private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
+  private readonly dialog = viewChild.required<Dialog>('dialog');
   protected readonly draft = signal<Hose | null>(null);
   protected readonly isNew = signal(false);
   protected readonly stock = HOSES;
   protected readonly fittings = HOSE_FITTINGS;
   protected readonly ends = ['a', 'b'] as const;
-  protected readonly axes = AXES;
+  protected readonly about = {
+    axle: called('Rolls about'),
+    corner: called('Swings about'),
+    wheel: called('Wheel centre'),
+    kingpin: called('Kingpin at'),
+  };
   protected readonly ways = Object.keys(WAYS).map((way) => [way, way] as const);
   protected readonly services = [['pressure', 'brake pressure'], ['feed', "a reservoir's feed"]] as const; // prettier-ignore
   protected readonly kinds = [['still', 'none, both ends stand still'], ['corner', 'on an arm, swinging about a line'], ['axle', 'with a solid axle']] as const; // prettier-ignore
@@ -171,7 +170,7 @@ export class HoseForm {
   private open(isNew: boolean, hose: Hose): void {
     this.isNew.set(isNew);
     this.draft.set(hose);
-    this.dialog().nativeElement.showModal();
+    this.dialog().show();
   }
 
   protected set(patch: Partial<Hose>): void {
@@ -211,9 +210,6 @@ export class HoseForm {
     const thing = this.movers().find((one) => one.id === id);
     if (thing) this.draft.update((hose) => hose && { ...hose, motion: motionWith(thing) });
   }
-  protected put(at: Vec3, axis: number, mm: number): Vec3 {
-    return at.map((v, i) => (i === axis ? mm : v)) as unknown as Vec3;
-  }
   /** Which way a direction points; one that is square to nothing keeps its words, and is kept until another is chosen. */
   protected wayOf(direction: Vec3): string {
     const along = unit(direction);
@@ -232,10 +228,10 @@ export class HoseForm {
       : this.store.apply({ edit: 'changeHose', with: { id: hose.id, patch: hose } });
     if (!made) return;
     this.selection.chooseHose(hose.id);
-    this.dialog().nativeElement.close();
+    this.dialog().close();
   }
   protected remove(): void {
     this.store.apply({ edit: 'removeHose', with: { id: this.draft()!.id } });
-    this.dialog().nativeElement.close();
+    this.dialog().close();
   }
 }

@@ -28,6 +28,7 @@ import { HoseSheet } from './hose-sheet';
 import { HoseStrip } from './hose-strip';
 import { endAt, endMoves, moveEnd } from './move-end';
 import { VERDICT_WORDS } from './hose-words';
+import { Fold } from '../../../kit/fold';
 
 /** What moves near the end is shown as it stands: within this of it, mm. */
 const NEAR_MM = 700;
@@ -35,7 +36,7 @@ const NEAR_MM = 700;
 /** The flexible lines: one hose through its travel, in the scene, on its strip and in cells; its length and its bracket. */
 @Component({
   selector: 'fl-hoses-page',
-  imports: [SpaceView, SnagRow, LevelSign, HoseCells, HoseFigures, HoseForm, HoseLength, HoseScrub, HoseSheet, HoseStrip],
+  imports: [Fold, SpaceView, SnagRow, LevelSign, HoseCells, HoseFigures, HoseForm, HoseLength, HoseScrub, HoseSheet, HoseStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -57,8 +58,8 @@ const NEAR_MM = 700;
     <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(0,1fr)]">
       <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
         @if (selection.line() && hasSpace()) {
-          <fl-space-view class="flex-1" [view]="selection.line()!" [fixed]="true"
-            [moving]="playing()" [hoses]="shown()" [focus]="focus()" [grip]="grip()" (gripMoved)="drag($event)" (gripLeft)="drop($event)" (failed)="hasSpace.set(false)" />
+          <fl-space-view class="flex-1" [laid]="store.view()" [view]="selection.line()!" [namesEnds]="false" zoomTo="Zoom to hose"
+            [moving]="playing()" [hoses]="shown()" [focus]="focus()" [handles]="grip()" (dragged)="drag($event.at)" (letGo)="drop($event)" (failed)="hasSpace.set(false)" />
         } @else {
           <p class="m-auto max-w-md p-6 text-center" role="status">
             {{ hasSpace() ? 'The vehicle is drawn once the plan has a line.' : 'The 3-D view is unavailable in this browser (WebGL is missing or off): strip, cells and figures say the same.' }}
@@ -111,14 +112,13 @@ const NEAR_MM = 700;
               }
               <fl-hose-length class="mt-3" [view]="hose" (tried)="trial.set({ orderMm: $event })" (taken)="take($event)" (shifted)="shift($event)" (shiftTaken)="takeShift()" [slidMm]="slidMm()" />
             }
-            <details class="mt-3 border-t border-rule">
-              <summary class="flex min-h-11 items-center font-semibold">On and off without twist…</summary>
+            <fl-fold class="mt-3 border-t border-rule" summary="On and off without twist…">
               <ol class="list-decimal pl-5 text-sm">
                 @for (step of order(); track step) {
                   <li class="py-0.5">{{ step }}</li>
                 }
               </ol>
-            </details>
+            </fl-fold>
             <p class="mt-3 text-sm text-ink-soft">
               The hose is taken as a springy rod: no weight, no touching, no age. Wheel on and turned by hand from lock to lock, at full
               droop and full bump, comes before the road; the hose maker's sheet comes before these figures.
@@ -226,11 +226,11 @@ export class HosesPage {
     this.store.apply({ edit: 'changeHose', with: { id, patch: { orderMm } } });
     this.trial.set(null);
   }
-  /** Where its bracket can be taken hold of in the scene; null where tapes fix it. */
-  protected readonly grip = computed(() => {
+  /** Where its bracket can be taken hold of in the scene; none where tapes fix it. */
+  protected readonly grip = computed((): readonly Vec3[] => {
     const hose = this.selection.hose();
     const port = this.store.view().ports.get(hose?.ends.a.portId ?? '');
-    return hose && endMoves(port) ? this.view()!.ends.a.seatMm : null;
+    return hose && endMoves(port) ? [this.view()!.ends.a.seatMm] : [];
   });
   private readonly things = computed(() => this.store.plan().things);
   /** The bracket as it is dragged: it slides along the rail beside it. */

@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { lineSpace, movesOf, type Line, type LineView } from '@firm-line/core/plan';
 import { formatLengthUnit, formatMove } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
-import { LengthField } from '../kit/fields/length-field';
-import { PlanStore } from '../session/plan-store';
+import { LengthField } from '../../kit/fields/length-field';
+import { PlanStore } from '../../session/plan-store';
 import type { Picked } from './picked';
 
 /** What is said of a clip or a straight that was tapped, and what can be done there. */

@@ -1,0 +1,27 @@
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import type { Vec3 } from '@firm-line/core/vec';
+import { LengthField } from './length-field';
+import type { Limits } from './limits';
+
+/** Three lengths that belong together, a field each, laid out by whatever they stand in. One that changes gives all three anew. */
+@Component({
+  selector: 'fl-vector-field',
+  imports: [LengthField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'contents' },
+  template: `
+    @for (label of labels(); track $index) {
+      <fl-length-field [label]="label" [limits]="limits()" [valueMm]="valueMm()[$index]!" (changed)="take($index, $event)" />
+    }
+  `,
+})
+export class VectorField {
+  readonly labels = input<readonly string[]>(['x, aft', 'y, right', 'z, up']);
+  readonly valueMm = input.required<Vec3>();
+  readonly limits = input<Limits | null>(null);
+  readonly changed = output<Vec3>();
+
+  protected take(axis: number, mm: number): void {
+    this.changed.emit(this.valueMm().map((v, i) => (i === axis ? mm : v)) as unknown as Vec3);
+  }
+}
