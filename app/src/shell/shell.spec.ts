@@ -3,7 +3,7 @@ import { provideRouter, Router } from '@angular/router';
 import { Selection } from '../session/selection';
 import { APP_PROVIDERS, openGannet, until } from '../testing/open-gannet';
 import { Jump } from '../session/jump';
-import { Ribbon } from './ribbon';
+import { Ribbon } from '../pieces/ribbon';
 import { Shell } from './shell';
 
 async function shell(id: string) {

@@ -30,4 +30,4 @@ export const createHosesWorker = (): Worker => inPage(hosesJobs);
 export const createSpaceWorker = (): Worker => inPage(spaceJobs());
 /** Meshes are not read there, and the drawing is looked at in the browser tests. */
 export const createMeshWorker = (): Worker => inPage({});
-export const createElkWorker = (): Worker => ({ postMessage: () => undefined, terminate: () => undefined }) as unknown as Worker;
+export const createElkWorker = (): Worker => Object.assign(new EventTarget(), { postMessage: () => undefined, terminate: () => undefined }) as unknown as Worker; // prettier-ignore

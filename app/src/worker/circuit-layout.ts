@@ -35,13 +35,27 @@ const OPTIONS = {
   'elk.aspectRatio': '1.8',
 };
 
-/** Lays circuits out in a worker, by the layered method. */
+/** Lays circuits out in a worker, by the layered method. One that dies is told, and the next layout starts another. */
 @Injectable({ providedIn: 'root' })
 export class CircuitLayout {
   private elk: InstanceType<typeof ELK> | null = null;
+  /** Fails when the worker at hand dies: the library itself waits for ever. */
+  private death: Promise<never> = Promise.race([]);
+
+  private start(): Worker {
+    const worker = createElkWorker();
+    this.death = new Promise((_, failed) => {
+      worker.addEventListener('error', () => {
+        this.elk = null;
+        failed(new Error('the layout stopped.'));
+      });
+    });
+    this.death.catch(() => undefined);
+    return worker;
+  }
 
   async lay(boxes: readonly BoxToLay[], wires: readonly WireToLay[]): Promise<Laid> {
-    this.elk ??= new ELK({ workerFactory: () => createElkWorker() });
+    const elk = (this.elk ??= new ELK({ workerFactory: () => this.start() }));
     const children = boxes.map((box): ElkNode => ({
       id: box.id,
       width: box.width,
@@ -58,7 +72,7 @@ export class CircuitLayout {
     }));
     const edges = wires.map((wire): ElkExtendedEdge => ({ id: wire.id, sources: [wire.from], targets: [wire.to] }));
     const root: ElkNode = { id: 'root', layoutOptions: OPTIONS, children, edges };
-    const laid: ElkNode = await this.elk.layout(root);
+    const laid: ElkNode = await Promise.race([elk.layout(root), this.death]);
     const at = (item: { x?: number; y?: number }): Px => ({ x: item.x ?? 0, y: item.y ?? 0 });
     return {
       width: laid.width ?? 0,

@@ -3,7 +3,17 @@ import { InputError } from '../fault/index.ts';
 import { nutById, nutFitsTube, NUTS, tubeById, TUBES } from '../stock/index.ts';
 import { angleDeg, cross, distance, dot, length, rotate, squareTo, turnDeg, unit, type Vec3 } from '../vec/index.ts';
 import { digestOf } from './derived/digest.ts';
-import { emptyPlan, freshId, newLine, newPart, PART_KINDS, PART_SPECS, planFileName, type Plan } from './index.ts';
+import {
+  emptyPlan,
+  freshId,
+  newLine,
+  newPart,
+  PART_KINDS,
+  planFileName,
+  type PartKind,
+  type Plan,
+  type PortRole,
+} from './index.ts';
 import { LAYOUTS } from './layouts/index.ts';
 import { viewPlan } from './results/index.ts';
 
@@ -28,9 +38,24 @@ describe('names and digests', () => {
 describe('parts and joins', () => {
   test.each(PART_KINDS)('a %s comes with its ports, each once and named apart', (kind) => {
     const part = newPart(empty(), kind);
-    expect(part.ports.map((port) => port.name)).toEqual(PART_SPECS[kind].ports.map(([name]) => name));
+    expect(new Set(part.ports.map((port) => port.name)).size).toBe(part.ports.length);
     expect(new Set(part.ports.map((port) => port.id)).size).toBe(part.ports.length);
     expect(part.ports.every((port) => Math.abs(length(port.direction) - 1) < 1e-12)).toBe(true);
+  });
+  // What such a part has when it is taken in hand. Common practice.
+  test.each<[PartKind, Partial<Record<PortRole, number>>]>([
+    ['master', { outlet: 1 }], ['reservoir', { feed: 1 }], ['tee', { inlet: 1, outlet: 2 }], ['combination-valve', { inlet: 2, outlet: 2 }],
+    ['modulator', { inlet: 2, outlet: 3 }], ['proportioning-valve', { inlet: 1, outlet: 1 }], ['residual-valve', { inlet: 1, outlet: 1 }],
+    ['handbrake-cylinder', { inlet: 1, outlet: 1 }], ['dry-break', { inlet: 1, outlet: 1 }], ['pressure-switch', { inlet: 1 }],
+    ['caliper', { inlet: 1, bleeder: 1 }], ['wheel-cylinder', { inlet: 1, bleeder: 1 }], ['slave', { inlet: 1, bleeder: 1 }],
+    ['release-bearing', { inlet: 1, bleeder: 1 }], ['actuator', { outlet: 1 }], ['bracket', { inlet: 1, outlet: 1 }],
+  ])('a %s has %o', (kind, wanted) => {
+    const roles = newPart(empty(), kind).ports.map(({ role }) => role);
+    expect(Object.fromEntries([...new Set(roles)].map((role) => [role, roles.filter((r) => r === role).length]))).toEqual(wanted);
+  }); // prettier-ignore
+  test('a bleeder leaves upward, where the air is', () => {
+    for (const kind of PART_KINDS)
+      for (const port of newPart(empty(), kind).ports) if (port.role === 'bleeder') expect(port.direction[2]).toBe(1);
   });
   test('a second one of a kind is numbered', () => {
     const plan = { ...empty(), parts: [newPart(empty(), 'tee')] };

@@ -135,7 +135,9 @@ export class CircuitDrawing {
       onCleanup(() => (current = false));
       this.layout.lay(boxes, wires).then(
         (laid) => {
-          if (current) this.laid.set(laid);
+          if (!current) return;
+          this.laid.set(laid);
+          this.fault.set(null);
         },
         (error: Error) => {
           if (current) this.fault.set(`The circuits could not be laid out: ${error.message}`);
