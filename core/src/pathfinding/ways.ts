@@ -1,6 +1,6 @@
 import { InputError } from '../fault/index.ts';
 import { boxGap, gapTo, pointGapMm, type Obstacle } from '../frame/index.ts';
-import { addScaled, distance, dot, shareAlong, sub, unit, type Vec3 } from '../vec/index.ts';
+import { addScaled, distance, dot, pathLength, shareAlong, sub, unit, type Vec3 } from '../vec/index.ts';
 import { DIRECTIONS, makeLattice, nodeAt, placeOf, type Lattice } from './lattice.ts';
 import { cheapest, type Costs, type Found, type Leg } from './search.ts';
 
@@ -133,8 +133,6 @@ function lowsAlong({ mm: [xs] }: Lattice, obstacles: readonly Obstacle[]): numbe
   });
 }
 
-const lengthOf = (nodes: readonly Vec3[]): number => nodes.slice(1).reduce((sum, at, i) => sum + distance(at, nodes[i]!), 0);
-
 /** Share of a way that lies near another. */
 export function shareNear(one: readonly Vec3[], other: readonly Vec3[], withinMm: number): number {
   let [near, all] = [0, 0];
@@ -225,7 +223,7 @@ export function findWays(input: WayInput, count = 3, { progress = () => undefine
     const nodes = [input.a.atMm, ...found.cornersMm, input.b.atMm];
     seen.push(nodes);
     const own = ways.every((way) => shareNear(nodes, [input.a.atMm, ...way.cornersMm, input.b.atMm], ALIKE_MM) < 0.5);
-    if (own) ways.push({ cornersMm: found.cornersMm, lengthMm: lengthOf(nodes), bends: found.cornersMm.length });
+    if (own) ways.push({ cornersMm: found.cornersMm, lengthMm: pathLength(nodes), bends: found.cornersMm.length });
   }
   progress(1);
   return ways;

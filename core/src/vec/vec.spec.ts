@@ -9,8 +9,12 @@ import {
   distance,
   dot,
   length,
+  nearestTo,
+  pathLength,
+  pointAt,
   radians,
   rotate,
+  runsOf,
   scale,
   squareTo,
   sub,
@@ -84,5 +88,39 @@ describe('directions', () => {
   // Near 0° and 180° the arc cosine of a dot product loses half its digits; this must not.
   test.each([1e-6, 1e-3, 179.999, 179.999999])('an angle of %d° keeps its digits', (deg) => {
     expect(angleDeg([1, 0, 0], rotate([1, 0, 0], [0, 0, 1], deg))).toBeCloseTo(deg, 9);
+  });
+});
+
+describe('paths', () => {
+  const path: Vec3[] = [[0, 0, 0], [300, 0, 0], [300, 0, 0], [300, 400, 0]]; // prettier-ignore
+  test('runs and length by hand: 300 aft, nothing, 400 to the right', () => {
+    expect(runsOf(path)).toEqual([0, 300, 300, 700]);
+    expect([pathLength(path), pathLength([]), pathLength([[1, 2, 3]])]).toEqual([700, 0, 0]);
+  });
+  test.each<[number, Vec3, Vec3]>([
+    [-5, [0, 0, 0], [1, 0, 0]],
+    [120, [120, 0, 0], [1, 0, 0]],
+    [300, [300, 0, 0], [1, 0, 0]],
+    [450, [300, 150, 0], [0, 1, 0]],
+    [9999, [300, 400, 0], [0, 1, 0]],
+  ])('%d mm along it', (runMm, at, along) => expect(pointAt(path, runMm)).toEqual({ at, along }));
+  test('what is nearest to a place of the path is that place', () => {
+    const share = fc.double({ min: 0, max: 1, noNaN: true });
+    const places = fc.array(fc.tuple(fc.integer({ min: -500, max: 500 }), fc.integer({ min: -500, max: 500 }), fc.integer({ min: -500, max: 500 })), { minLength: 2, maxLength: 6 }); // prettier-ignore
+    fc.assert(
+      fc.property(places, share, (own, along) => {
+        const { at } = pointAt(own, along * pathLength(own));
+        const found = nearestTo(own, at);
+        expect(found.awayMm).toBeLessThan(1e-6);
+        expect(distance(pointAt(own, found.runMm).at, at)).toBeLessThan(1e-6);
+        // Nearer than every corner of it to a place off it.
+        const off: Vec3 = [at[0] + 700, at[1] - 300, at[2] + 50];
+        for (const corner of own) expect(nearestTo(own, off).awayMm).toBeLessThanOrEqual(distance(corner, off) + 1e-9);
+      }),
+    );
+  });
+  test('past an end the end is nearest, and the leg is counted from the first', () => {
+    expect(nearestTo(path, [-50, 10, 0])).toMatchObject({ at: [0, 0, 0], runMm: 0, leg: 0 });
+    expect(nearestTo(path, [310, 500, 0])).toMatchObject({ at: [300, 400, 0], runMm: 700, leg: 2 });
   });
 });

@@ -1,6 +1,6 @@
 import { derive } from '../../derive/index.ts';
 import { boxGap, boxRound, segmentShares, type Box } from '../../frame/index.ts';
-import { addScaled, distance, sub, type Vec3 } from '../../vec/index.ts';
+import { addScaled, distance, pathLength, sub, type Vec3 } from '../../vec/index.ts';
 import type { LineView } from './line-view.ts';
 import { pointsOf } from './space.ts';
 
@@ -21,13 +21,11 @@ interface Passing {
   readonly points: readonly Vec3[];
   readonly odMm: number;
 }
-const lengthOf = (points: readonly Vec3[]): number =>
-  points.reduce((sum, at, i) => (i ? sum + distance(at, points[i - 1]!) : 0), 0);
 
 function pass(one: Passing, other: Passing, withinMm: number): Omit<CloseCrossing, 'a' | 'b'> | null {
   const apart = (one.odMm + other.odMm) / 2;
   const limit = withinMm + apart;
-  const [length, otherLength] = [lengthOf(one.points), lengthOf(other.points)];
+  const [length, otherLength] = [pathLength(one.points), pathLength(other.points)];
   let best: Omit<CloseCrossing, 'a' | 'b'> | null = null;
   let run = 0;
   for (let i = 1; i < one.points.length; i++) {

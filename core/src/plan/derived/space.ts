@@ -12,7 +12,7 @@ import {
   type Thing,
 } from '../../frame/index.ts';
 import { polyline, type Piece } from '../../tube/index.ts';
-import { addScaled, distance, dot, sub, unit, type Vec3 } from '../../vec/index.ts';
+import { distance, dot, pointAt, type Vec3 } from '../../vec/index.ts';
 import { TUBE_MATTER } from './line-figures.ts';
 import type { LineView } from './line-view.ts';
 import type { ClipSettings, Line, Plan } from '../model/index.ts';
@@ -112,23 +112,8 @@ function nearOf(view: Laid, points: readonly Vec3[], lengthMm: number, obstacles
   return found;
 }
 
-/** The point of a line at a length, and the way it runs there. */
-function placeAt(points: readonly Vec3[], atMm: number): { at: Vec3; along: Vec3 } {
-  let run = 0;
-  for (let i = 1; i < points.length; i++) {
-    const [from, to] = [points[i - 1]!, points[i]!];
-    const long = distance(from, to);
-    if (long > 0 && (run + long >= atMm || i === points.length - 1)) {
-      const along = unit(sub(to, from))!;
-      return { at: addScaled(from, along, Math.min(Math.max(atMm - run, 0), long)), along };
-    }
-    run += long;
-  }
-  return { at: points[0]!, along: [1, 0, 0] };
-}
-
 function clipView(view: Laid, points: readonly Vec3[], atMm: number, holders: readonly Obstacle[], reachMm: number): ClipView {
-  const { at, along } = placeAt(points, atMm);
+  const { at, along } = pointAt(points, atMm);
   let best: Pick<ClipView, 'to' | 'gapMm' | 'footMm'> = { to: null, gapMm: Infinity, footMm: null };
   for (const holder of holders) {
     const gap = gapTo(holder, at, at, Math.min(best.gapMm, reachMm) + view.tube.odMm / 2);

@@ -1,7 +1,21 @@
 import { figure, InputError } from '../../fault/index.ts';
 import type { Thing } from '../../frame/index.ts';
 import { offset, unbend } from '../../tube/index.ts';
-import { add, addScaled, distance, dot, length, rotate, scale, squareTo, sub, unit, type Vec3 } from '../../vec/index.ts';
+import {
+  add,
+  addScaled,
+  distance,
+  dot,
+  length,
+  nearestTo,
+  rotate,
+  runsOf,
+  scale,
+  squareTo,
+  sub,
+  unit,
+  type Vec3,
+} from '../../vec/index.ts';
 import type { LineView } from '../derived/line-view.ts';
 
 const roundMm = (at: Vec3): Vec3 => at.map((v) => Math.round(v * 10) / 10) as unknown as Vec3;
@@ -63,27 +77,12 @@ export function followed(view: LineView, from: number, to: number, rail: Thing, 
   const [first, last] = [nodesMm[from]!, nodesMm[to]!];
   // Along the rail, by where each of the two nodes lies beside it.
   const stations = shape.pathMm;
-  const along = (at: Vec3): { at: Vec3; run: number } => {
-    let best = { at: stations[0]!, run: 0, away: Infinity };
-    let run = 0;
-    for (let i = 1; i < stations.length; i++) {
-      const way = sub(stations[i]!, stations[i - 1]!);
-      const share = Math.min(1, Math.max(0, dot(sub(at, stations[i - 1]!), way) / dot(way, way)));
-      const place = addScaled(stations[i - 1]!, way, share);
-      const away = distance(place, at);
-      if (away < best.away) best = { at: place, run: run + share * length(way), away };
-      run += length(way);
-    }
-    return best;
-  };
-  const [a, b] = [along(first), along(last)];
-  if (Math.abs(a.run - b.run) < 1) throw new InputError('thingId', `${rail.name} does not run between these corners.`);
-  let run = 0;
-  const between = stations.flatMap((at, i) => {
-    if (i) run += distance(at, stations[i - 1]!);
-    return run > Math.min(a.run, b.run) + 1 && run < Math.max(a.run, b.run) - 1 ? [at] : [];
-  });
-  const path = [a.at, ...(a.run < b.run ? between : between.reverse()), b.at].map((at) => roundMm(add(at, off)));
+  const [a, b] = [nearestTo(stations, first), nearestTo(stations, last)];
+  if (Math.abs(a.runMm - b.runMm) < 1) throw new InputError('thingId', `${rail.name} does not run between these corners.`);
+  const runs = runsOf(stations);
+  const [low, high] = [Math.min(a.runMm, b.runMm) + 1, Math.max(a.runMm, b.runMm) - 1];
+  const between = stations.filter((_, i) => runs[i]! > low && runs[i]! < high);
+  const path = [a.at, ...(a.runMm < b.runMm ? between : between.reverse()), b.at].map((at) => roundMm(add(at, off)));
   return [...nodesMm.slice(1, from + (from ? 1 : 0)), ...path, ...nodesMm.slice(to, -1)];
 }
 
