@@ -1,7 +1,15 @@
 import type { Page } from 'puppeteer-core';
 
-/** What is wrong with a station as it stands: panels with nothing to read, to look at or to fill in, or none of it at all. */
-export const wrong = (page: Page): Promise<string[]> =>
+/** What is wrong with a station: panels with nothing to read, to look at or to fill in, or none of it at all. What is only on its way is waited for. */
+export async function wrong(page: Page): Promise<string[]> {
+  let found = await wrongNow(page);
+  for (let i = 0; i < 20 && found.length; i++) {
+    await page.evaluate('new Promise((done) => setTimeout(done, 100))');
+    found = await wrongNow(page);
+  }
+  return found;
+}
+const wrongNow = (page: Page): Promise<string[]> =>
   page.$$eval('main, main section[aria-label], main aside, main [role=region], dialog[open]', (panels) => [
     ...panels
       .filter((panel) => (panel as HTMLElement).offsetHeight > 60 && !panel.textContent!.trim())

@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
@@ -12,6 +12,18 @@ export function run(command, args, options = {}) {
   return spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options }).status === 0;
 }
 export const npmRun = (script, ...rest) => run(npm, ['run', '--silent', script, ...rest]);
+
+/** The same beside other work: what it said is shown as one piece when it has ended. */
+export const npmRunBeside = (script) =>
+  new Promise((done) => {
+    const said = [];
+    const child = spawn(npm, ['run', '--silent', script], { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => said.push(piece));
+    child.on('close', (code) => {
+      process.stdout.write(Buffer.concat(said));
+      done(code === 0);
+    });
+  });
 
 /** Says one sentence and ends. */
 export function fail(sentence) {

@@ -1,10 +1,9 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 // The rules come in late in the app; here they are at hand, so that no spec waits for them to be read.
 import '@firm-line/core/snags';
 import { inject, provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { readPlan, type Plan } from '@firm-line/core/plan';
+import type { Plan } from '@firm-line/core/plan';
+import { demo } from '../../../core/src/testing/demo-plans';
 import { DISPLAY_UNITS } from '../kit/units';
 import { PlanDb } from '../storage/plan-db';
 import { PlanStore } from '../session/plan-store';
@@ -15,8 +14,7 @@ export const APP_PROVIDERS = [
   { provide: DISPLAY_UNITS, useFactory: () => inject(PlanStore).units },
 ];
 
-export const demo = (name: string): Plan =>
-  readPlan(readFileSync(join(__dirname, `../../../demo/${name}.firmline.json`), 'utf8'));
+export { demo };
 export const gannet = (): Plan => demo('gannet');
 
 export async function until(holds: () => boolean): Promise<void> {

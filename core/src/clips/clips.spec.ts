@@ -1,3 +1,4 @@
+import { cases } from '../testing/cases.ts';
 import fc from 'fast-check';
 import { InputError } from '../fault/index.ts';
 import { clips, naturalHz, spanForHz, type Beam, type ClipLimits, type Clips } from './index.ts';
@@ -114,7 +115,7 @@ describe('fewest clips, evenly', () => {
           expect(costOf(found!)).toBeLessThanOrEqual(known.cost + 1e-6);
         },
       ),
-      { numRuns: 300 },
+      { numRuns: cases(100, 1000) },
     );
   });
 

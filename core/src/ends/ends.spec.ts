@@ -1,3 +1,4 @@
+import { cases } from '../testing/cases.ts';
 import fc from 'fast-check';
 import {
   ADAPTERS,
@@ -182,7 +183,8 @@ describe('order of fitting and the section', () => {
 
   test('every section is drawn from finite figures, outlines off the axis, and says how short of home it stays', () => {
     const seats = HALVES.filter((half) => half.gender === 'female' && half.thread === 'M10x1');
-    for (const male of HALVES.filter((half) => half.gender === 'male')) for (const female of seats) {
+    const males = HALVES.filter((half) => half.gender === 'male').filter((_, i) => i % cases(4, 1) === 0);
+    for (const male of males) for (const female of seats) {
       if (male.gender !== 'male' || female.gender !== 'female') continue;
       const drawn = section(male, female);
       for (const { outline } of [...drawn.male, ...drawn.female]) for (const [x, r] of outline) {

@@ -1,11 +1,9 @@
 import DxfParser from 'dxf-parser';
 import occt from 'occt-import-js';
 import fc from 'fast-check';
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { InputError } from '../fault/index.ts';
 import { centreLine, polyline } from '../tube/index.ts';
-import { readPlan } from '../plan/index.ts';
+import {} from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import type { Vec3 } from '../vec/index.ts';
 import {
@@ -19,8 +17,9 @@ import {
   tubesStep,
   type StepTube,
 } from './index.ts';
+import { demo } from '../testing/demo-plans.ts';
 
-const gannet = viewPlan(readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8')));
+const gannet = viewPlan(demo('gannet'));
 const tube = (nodesMm: readonly Vec3[], radiusMm = 15): StepTube => ({
   name: 'T',
   pieces: centreLine(nodesMm, () => radiusMm),

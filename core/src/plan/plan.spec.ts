@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { cases } from '../testing/cases.ts';
+import { demo, demoText } from '../testing/demo-plans.ts';
 import { join } from 'node:path';
 import fc from 'fast-check';
 import { distance, sub, type Vec3 } from '../vec/index.ts';
@@ -21,8 +22,8 @@ import {
 } from './index.ts';
 import { viewPlan } from './results/index.ts';
 
-const DEMO = readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8');
-const gannet = (): Plan => readPlan(DEMO);
+const DEMO = demoText('gannet');
+const gannet = (): Plan => demo('gannet');
 const faultsOf = (text: string): PlanFileError => {
   try {
     readPlan(text);

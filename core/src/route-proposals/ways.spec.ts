@@ -1,5 +1,3 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { applyEdit, readPlan, writePlan, type Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { addMesh, gapTo, obstacleOf, type Thing } from '../frame/index.ts';
@@ -7,8 +5,9 @@ import { meshIndex, treeOf } from '../mesh/index.ts';
 import { distance, type Vec3 } from '../vec/index.ts';
 import { inspect } from '../snags/index.ts';
 import { waysFor } from './index.ts';
+import { demo } from '../testing/demo-plans.ts';
 
-const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
+const gannet = (): Plan => demo('gannet');
 
 describe('ways for the lines of the demo', () => {
   test.each(['line-r1', 'line-r2', 'line-c1'])('%s: each can be bent, clipped and written, and its snags are those the rules then find', (id) => {

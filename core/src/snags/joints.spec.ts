@@ -1,11 +1,10 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { applyEdit, readPlan, type EditCall, type LineEnd, type Plan } from '../plan/index.ts';
+import { applyEdit, type EditCall, type LineEnd, type Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import type { Half } from '../stock/index.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
+import { demo } from '../testing/demo-plans.ts';
 
-const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
+const gannet = (): Plan => demo('gannet');
 const after = (...calls: EditCall[]): Plan => calls.reduce(applyEdit, gannet());
 const found = (plan: Plan, rule: string): Snag[] => inspect(plan).filter((snag) => snag.rule === rule);
 const words = (plan: Plan, rule: string): string[] => found(plan, rule).map((s) => `${s.level} ${s.where}: ${s.text}`);

@@ -1,11 +1,8 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import {
   applyEdit,
   emptyPlan,
   newPart,
   newPort,
-  readPlan,
   typicalClutch,
   typicalParking,
   typicalSingle,
@@ -15,8 +12,9 @@ import {
 import { LAYOUTS } from '../plan/layouts/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
+import { demo } from '../testing/demo-plans.ts';
 
-const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
+const gannet = (): Plan => demo('gannet');
 const after = (...calls: EditCall[]): Plan => calls.reduce(applyEdit, gannet());
 const found = (plan: Plan, rule: string): Snag[] => inspect(plan).filter((snag) => snag.rule === rule);
 const line = (id: string, patch: object): EditCall => ({ edit: 'changeLine', with: { id, patch } });
@@ -195,7 +193,7 @@ describe('each rule against a plan spoilt for it', () => {
   }); // prettier-ignore
 
   test('a trailer: an actuator too small, a pressure that is a slip of the tongue', () => {
-    const dunlin = readPlan(readFileSync(join(__dirname, '../../../demo/dunlin.firmline.json'), 'utf8'));
+    const dunlin = demo('dunlin');
     const of = (path: string, to: unknown) => applyEdit(dunlin, { edit: 'setFigure', with: { of: 'trailer', path, to } });
     expect(found(dunlin, 'trailer-brakes').map((s) => s.where)).toEqual(['Trailer, empty']);
     expect(found(of('actuatorMl', 5), 'trailer-brakes').map((s) => s.where)).toContain('Actuator');
@@ -232,7 +230,7 @@ describe('each rule against a plan spoilt for it', () => {
 });
 
 describe('a tube that runs straight from seat to seat', () => {
-  const dunlin = readPlan(readFileSync(join(__dirname, '../../../demo/dunlin.firmline.json'), 'utf8'));
+  const dunlin = demo('dunlin');
   /** T4 of so many millimetres: its far port moved along it. */
   const long = (mm: number): Snag[] => {
     const { portId } = dunlin.lines.find((line) => line.name === 'T4')!.ends.b;

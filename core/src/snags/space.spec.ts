@@ -1,5 +1,3 @@
-import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
 import { spanForHz } from '../clips/index.ts';
 import { addMesh, segmentShares, THING_SPECS, type Shape, type Thing, type ThingKind } from '../frame/index.ts';
 import { meshIndex, treeOf } from '../mesh/index.ts';
@@ -7,8 +5,9 @@ import { applyEdit, placeClips, lineSpace, readPlan, writePlan, type EditCall, t
 import { viewPlan } from '../plan/results/index.ts';
 import { addScaled, distance, sub, type Vec3 } from '../vec/index.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
+import { demo } from '../testing/demo-plans.ts';
 
-const gannet = (): Plan => readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8'));
+const gannet = (): Plan => demo('gannet');
 const after = (plan: Plan, ...calls: EditCall[]): Plan => calls.reduce(applyEdit, plan);
 const found = (plan: Plan, rule: string): Snag[] => inspect(plan).filter((snag) => snag.rule === rule);
 const words = (plan: Plan, rule: string): string[] => found(plan, rule).map((s) => `${s.level} ${s.where}: ${s.text}`);

@@ -3,5 +3,15 @@ import { join } from 'node:path';
 import { readPlan, type Plan } from '../plan/index.ts';
 
 export const demoText = (name: string): string => readFileSync(join(__dirname, `../../../demo/${name}.firmline.json`), 'utf8');
-/** A demo plan as it ships. */
-export const demo = (name: string): Plan => readPlan(demoText(name));
+
+const read = new Map<string, Plan>();
+/** A demo plan as it ships, read once and frozen: whoever changes it in place throws. */
+export function demo(name: string): Plan {
+  let plan = read.get(name);
+  if (!plan) read.set(name, (plan = frozen(readPlan(demoText(name)))));
+  return plan;
+}
+function frozen<T>(value: T): T {
+  if (typeof value === 'object' && value !== null) Object.values(Object.freeze(value)).forEach(frozen);
+  return value;
+}
