@@ -46,7 +46,9 @@ const deeper = {
 };
 /** The registry says by data alone what stations there are: whoever leads to a place reads it. */
 const outOfReach = (folder, above) =>
-  above.length ? [{ regex: `^(\\.\\.?/)+(${above.join('|')})/(?!registry$)`, message: `${folder} must not know what builds on it` }] : [];
+  above.length
+    ? [{ regex: `^(\\.\\.?/)+(${above.join('|')})/(?!registry$)`, message: `${folder} must not know what builds on it` }]
+    : [];
 
 /** What files of one folder may not import; what lies above it is out of reach. */
 const importRules = (path, folder, unreachable) => ({

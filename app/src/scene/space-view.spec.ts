@@ -163,7 +163,7 @@ describe('the vehicle in space', () => {
     await at.type(at.one<HTMLInputElement>('[data-test=picked-box] input'), String(third + 12));
     expect(at.clips()[3]).toBeCloseTo(third + 12, 6);
     await at.tap(shown().chosen!.clips[3]!);
-    await at.click(at.button('Take it off'));
+    await at.click(at.button('Remove the clip'));
     expect(at.clips()).not.toContain(third + 12);
   });
 

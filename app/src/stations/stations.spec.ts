@@ -141,8 +141,8 @@ describe('Size', () => {
       [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) => b.textContent!.includes('Set it so'))!,
     );
     expect(at.root.textContent).toMatch(/The rear stays behind the front/);
-    expect(at.texts('button').filter((text) => text === 'It is right')).toHaveLength(3);
-    await at.click([...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.includes('It is right'))!);
+    expect(at.texts('button').filter((text) => text === 'Confirm')).toHaveLength(3);
+    await at.click([...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.includes('Confirm'))!);
     expect(at.store.plan().sizing!.open).toHaveLength(2);
   });
 

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { demo } from '../testing/demo-plans.ts';
 import { bare, ODD_PLANS, opened } from '../testing/odd-plans.ts';
-import { applyEdit, emptyPlan } from '../plan/index.ts';
+import { applyEdit, emptyPlan, recordsIn } from '../plan/index.ts';
 import { LAYOUTS } from '../plan/layouts/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { defineRule, type Finding } from './define-rule.ts';
@@ -26,13 +26,9 @@ describe('the rules', () => {
 
   test('every snag names a place that is in the plan, and a key of its own', () => {
     for (const plan of [...PLANS, ...LAYOUTS.map((layout) => layout.draw(emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z')))]) {
-      const view = viewPlan(plan);
-      const ids = {
-        line: plan.lines, hose: plan.hoses, thing: plan.things, point: plan.points, part: plan.parts, gate: plan.gates, circuit: plan.circuits,
-        port: [...view.ports.values()].map(({ port }) => port), plan: [plan], bender: plan.bench.benders, adapter: plan.bench.adapters,
-      }; // prettier-ignore
+      const places = [{ kind: 'plan', id: plan.id }, ...recordsIn(plan).map(({ ref }) => ref)];
       const snags = inspect(plan);
-      for (const { place } of snags) expect(ids[place.kind].map(({ id }) => id)).toContain(place.id);
+      for (const { place } of snags) expect(places).toContainEqual({ kind: place.kind, id: place.id });
       expect(new Set(snags.map(({ key }) => key)).size).toBe(snags.length);
       for (const { station } of snags) expect(STATIONS).toContain(station);
     }

@@ -46,8 +46,8 @@ import { PartFiguresForm } from './part-figures-form';
               >
                 Route
               </button>
-              <button type="button" class="link px-2" (click)="takeOut(line.id)" [attr.aria-label]="'Take out ' + line.name">
-                Take out
+              <button type="button" class="link px-2" (click)="removeLine(line.id)" [attr.aria-label]="'Remove ' + line.name">
+                Remove
               </button>
             </div>
           } @else if (row.port.role === 'bleeder') {
@@ -116,7 +116,7 @@ export class PartPanel {
     const line = newLine(plan, a, b, circuitId, (beside?.line.name ?? 'L').slice(0, 1));
     if (this.store.apply({ edit: 'addLine', with: { line } })) this.selection.chooseLine(line.id);
   }
-  protected takeOut(lineId: string): void {
+  protected removeLine(lineId: string): void {
     this.store.apply({ edit: 'removeLine', with: { id: lineId } });
   }
   protected remove(): void {

@@ -42,7 +42,7 @@ describe('Plumb', () => {
 
   test('a line taken out leaves an open port, which is joined again by a straight run', async () => {
     const at = await open('q2', 'port-rt-in');
-    await at.click(at.button('Take out R2'));
+    await at.click(at.button('Remove R2'));
     expect(at.texts('fl-part-panel fl-snag-row')[0]).toMatch(/No line ends here and it is not capped/);
     const select = at.one<HTMLSelectElement>('[data-port=port-rt-left] select');
     expect([...select.options].map((option) => option.text.trim())).toEqual([

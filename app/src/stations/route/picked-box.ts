@@ -19,7 +19,7 @@ import type { Picked } from './picked';
     </div>
     @if (clip(); as one) {
       <fl-length-field class="w-32" label="From end A" [leastMm]="1" [mostMm]="lengthMm() - 1" [valueMm]="one.atMm" (changed)="moveClip(one.index, $event)" />
-      <button type="button" class="btn px-3" (click)="moveClip(one.index, null)">Take it off</button>
+      <button type="button" class="btn px-3" (click)="moveClip(one.index, null)">Remove the clip</button>
     } @else {
       <button type="button" class="btn px-3" (click)="corner()">Corner here</button>
       <button type="button" class="btn px-3" (click)="addClip()">Clip here</button>

@@ -46,9 +46,9 @@ import type { FigureAction, FigureGroup } from './figures';
                     type="button"
                     class="min-h-12 px-1 text-sm font-semibold underline"
                     (click)="set(figure.path, value(figure.path))"
-                    [attr.aria-label]="'It is right: ' + figure.label"
+                    [attr.aria-label]="'Confirm: ' + figure.label"
                   >
-                    It is right
+                    Confirm
                   </button>
                 }
               </div>
