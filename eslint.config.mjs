@@ -6,7 +6,7 @@ import tseslint from 'typescript-eslint';
 const LAYERS = [
   ['derive', 'fault'],
   ['vec', 'units'],
-  ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips', 'frame', 'rod'],
+  ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips', 'frame', 'rod', 'network'],
   ['threads', 'pathfinding', 'formats', 'mesh'],
   ['ends'],
   ['plan'],

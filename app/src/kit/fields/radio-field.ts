@@ -7,8 +7,6 @@ export interface RadioChoice<T extends string> {
   readonly why?: string;
 }
 
-let nextId = 0;
-
 /** A choice of a few, all of them in sight: side by side, or one a row where each says why. */
 @Component({
   selector: 'fl-radio-field',
@@ -26,7 +24,7 @@ let nextId = 0;
             <input
               type="radio"
               class="size-5 shrink-0 accent-fluid"
-              [name]="group"
+              [name]="field()"
               [value]="option.id"
               [checked]="option.id === value()"
               (change)="changed.emit(option.id)"
@@ -44,7 +42,8 @@ let nextId = 0;
   `,
 })
 export class RadioField<T extends string> {
-  protected readonly group = `radio-${nextId++}`;
+  /** What its buttons are called together in the form. */
+  readonly field = input.required<string>();
   readonly label = input.required<string>();
   readonly legendClass = input('label');
   readonly options = input.required<readonly RadioChoice<T>[]>();

@@ -110,6 +110,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
             </section>
             <section class="card p-5" aria-label="Which corner first">
               <fl-radio-field
+                field="school"
                 label="Which corner first?"
                 legendClass="h2 mb-2"
                 [options]="schools"

@@ -61,6 +61,7 @@ const AXES = [
         <fl-snag-row class="mt-2" [snag]="snag" />
       }
       <fl-radio-field
+        field="how"
         class="mt-4"
         label="How it is known"
         [options]="hows"

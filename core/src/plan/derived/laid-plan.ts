@@ -1,7 +1,9 @@
 import { derive } from '../../derive/index.ts';
 import { obstaclesOf, type Obstacle } from '../../frame/index.ts';
 import { allPorts, type Circuit, type Plan, type Point } from '../model/index.ts';
+import type { Network } from '../../network/index.ts';
 import { lineView, type LineView, type PortView } from './line-view.ts';
+import { planNetwork } from './plan-network.ts';
 import { fixAll, type ResolvedPosition } from './position.ts';
 
 export interface PointView {
@@ -15,12 +17,14 @@ export interface LaidPlan {
   readonly ports: ReadonlyMap<string, PortView>;
   readonly lines: readonly LineView[];
   readonly circuits: ReadonlyMap<string, Circuit>;
+  /** Its ports joined by tubes, hoses and the passages inside parts. */
+  readonly network: Network;
   /** Its things ready to be measured to; meshes as far as they are known here. */
   readonly obstacles: readonly Obstacle[];
 }
 
 /** A list as it was before, where each of its items is. */
-const sameList = derive(
+export const sameList = derive(
   'list of the same',
   <T extends object>(owner: object, items: readonly T[]): readonly [object, ...T[]] => [owner, ...items],
   (_owner, ...items) => items,
@@ -62,6 +66,7 @@ export const layPlan = derive(
   (plan: Plan) => [plan, obstaclesOf(plan)],
   (plan, obstacles): LaidPlan => {
     const { points, ports } = placed(plan);
-    return { plan, points, ports, lines: linesOf(plan, ports), circuits: circuitsOf(plan), obstacles };
+    const network = planNetwork(plan);
+    return { plan, points, ports, lines: linesOf(plan, ports), circuits: circuitsOf(plan), network, obstacles };
   },
 );

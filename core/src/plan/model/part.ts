@@ -1,10 +1,10 @@
 import type { FluidFamily } from '../../stock/index.ts';
-import { id, list, name, nullable, number, oneOf, optional, record, type Field } from './field.ts';
+import { id, list, name, nullable, number, once, oneOf, optional, record, ref, type Field, type Trouble } from './field.ts';
 import { PORT, type Port } from './port.ts';
 
 export const PART_KINDS = [
   'master', 'reservoir', 'tee', 'block', 'proportioning-valve', 'residual-valve', 'combination-valve', 'modulator', 'handbrake-cylinder',
-  'parking-valve', 'pressure-switch', 'dry-break', 'caliper', 'wheel-cylinder', 'slave', 'release-bearing', 'actuator', 'bracket', 'other',
+  'parking-valve', 'metering-valve', 'load-valve', 'delay-valve', 'clutch-damper', 'pressure-switch', 'dry-break', 'caliper', 'wheel-cylinder', 'slave', 'release-bearing', 'actuator', 'bracket', 'other',
 ] as const; // prettier-ignore
 export type PartKind = (typeof PART_KINDS)[number];
 
@@ -44,12 +44,26 @@ export interface Part {
   /** Fluid its seals are made for or that it has held; null where that is not known. */
   readonly family: FluidFamily | null;
   readonly ports: readonly Port[];
+  /** Which of its ports are connected inside, where that is otherwise than in its kind: by gallery, the ids of its ports. */
+  readonly passages?: readonly (readonly string[])[];
 }
 
 const FIGURES = Object.fromEntries(
   Object.entries(PART_FIGURES).map(([figure, { least, most }]) => [figure, optional(number(least, most))]),
 ) as { readonly [K in PartFigure]-?: { readonly type: 'optional' } & Field<number | undefined> };
 
+/** Each gallery is of the part's own ports, and each port is in one. */
+function passagesTrouble({ ports, passages = [] }: Part): Trouble | null {
+  const own = new Set(ports.map((port) => port.id));
+  const seen = new Set<string>();
+  for (const [i, gallery] of passages.entries())
+    for (const [k, port] of gallery.entries()) {
+      if (!own.has(port)) return { at: `passages[${i}][${k}]`, message: 'A gallery connects ports of its own part alone.' };
+      if (seen.has(port)) return { at: `passages[${i}][${k}]`, message: 'A port is in one gallery: two that share it are one.' };
+      seen.add(port);
+    }
+  return null;
+}
 export const PART = record<Part>()(
   {
     id,
@@ -59,8 +73,9 @@ export const PART = record<Part>()(
     figures: record<PartFigures>()(FIGURES),
     family: nullable(oneOf(['glycol', 'silicone', 'mineral'])),
     ports: list(PORT, 200),
+    passages: optional(list(once(ref('port'), 200), 50)),
   },
-  { about: { kind: 'part', prefix: 'part', noun: 'part', named: ({ name }) => name } },
+  { check: passagesTrouble, about: { kind: 'part', prefix: 'part', noun: 'part', named: ({ name }) => name } },
 );
 /** What a part is before anybody has said more of it. */
 export const FRESH_PART = { figures: {}, family: null } as const;

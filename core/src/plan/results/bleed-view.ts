@@ -1,10 +1,12 @@
 import { derive } from '../../derive/index.ts';
 import { InputError } from '../../fault/index.ts';
 import { bleed, type BleedInput, type BleedPlan } from '../../bleed/index.ts';
+import { reach, type Network } from '../../network/index.ts';
+import { galleriesOf } from '../derived/passages.ts';
 import type { LineView, PortView } from '../derived/line-view.ts';
 import { hoseVolumeMl } from '../derived/hose-figures.ts';
 import { makesPressure } from '../model/index.ts';
-import type { Circuit, Part, Plan, Port } from '../model/index.ts';
+import type { Circuit, Part, PartKind, Plan, Port } from '../model/index.ts';
 
 /** The bleeding of one kind of work: all brake circuits, or the clutch. */
 export interface BleedView {
@@ -29,7 +31,13 @@ const workOf = (part: Part): Circuit['work'] => (part.kind === 'slave' || part.k
 
 /** What of a plan its bleeding rests on besides its lines. */
 type Bled = Pick<Plan, 'bleeding' | 'circuits' | 'parts' | 'hoses'>;
-function viewOf(plan: Bled, work: Circuit['work'], lines: readonly LineView[], ports: ReadonlyMap<string, PortView>): BleedView {
+function viewOf(
+  plan: Bled,
+  work: Circuit['work'],
+  lines: readonly LineView[],
+  ports: ReadonlyMap<string, PortView>,
+  network: Network,
+): BleedView {
   const circuits = new Set(plan.circuits.filter((c) => c.work === work).map((c) => c.id));
   const whole = lines.filter((v) => v.ports.a && v.ports.b);
   const joined = whole.filter((v) => circuits.has(v.line.circuitId));
@@ -53,31 +61,30 @@ function viewOf(plan: Bled, work: Circuit['work'], lines: readonly LineView[], p
       ? part.ports.filter((port) => port.role === 'bleeder').map((port) => ({ part, port }))
       : [],
   );
+  const none = (fault: NonNullable<BleedView['fault']>): BleedView => ({ work, bleeders, result: null, fault });
   const unfinished = joined.find((v) => !v.card);
-  if (unfinished) {
-    return {
-      work,
-      bleeders,
-      result: null,
-      fault: { message: `${unfinished.line.name} has no length yet: mend its corners first.`, lineId: unfinished.line.id },
-    };
-  }
-  if (!bleeders.length) return { work, bleeders, result: null, fault: { message: 'No part on these lines has a bleeder.' } };
-  const outlets = [...touched.values()].filter((p) => makesPressure(p.part));
-  if (!outlets.length)
-    return {
-      work,
-      bleeders,
-      result: null,
-      fault: { message: 'No line starts at a master, so there is no outlet to measure from.' },
-    };
+  if (unfinished)
+    return none({ message: `${unfinished.line.name} has no length yet: mend its corners first.`, lineId: unfinished.line.id });
+  if (!bleeders.length) return none({ message: 'No part on these lines has a bleeder.' });
+  const outlets = [...touched.values()].filter((p) => makesPressure(p.part) && p.port.role !== 'feed');
+  if (!outlets.length) return none({ message: 'No line starts at a master, so there is no outlet to measure from.' });
   const labelOf = labels([
     ...plan.parts.map((part) => [part.id, part.name] as const),
     ...plan.parts.flatMap((part) => part.ports.map((port) => [port.id, `${part.name}, ${port.name}`] as const)),
   ]);
-  // Where fluid meets: each outlet of a master is a place of its own, any other part is one place.
-  const placeOf = ({ part, port }: Pick<PortView, 'part' | 'port'>): string => labelOf(makesPressure(part) ? port.id : part.id);
+  // Where fluid meets: each gallery of a part is a place of its own, by the part's name where it is the only one.
+  const placeOf = ({ part, port }: Pick<PortView, 'part' | 'port'>): string => {
+    const galleries = galleriesOf(part);
+    const own = galleries.find((gallery) => gallery.includes(port));
+    return labelOf(own && galleries.length === 1 && !makesPressure(part) ? part.id : (own?.[0] ?? port).id);
+  };
   const idOf = new Map(bleeders.map(({ port }) => [labelOf(port.id), port.id]));
+  const drawn = new Set([
+    ...reach(
+      network,
+      outlets.map(({ port }) => port.id),
+    ).keys(),
+  ]);
   const input: BleedInput = {
     pipes: [
       ...joined.map((v) => ({
@@ -93,7 +100,7 @@ function viewOf(plan: Bled, work: Circuit['work'], lines: readonly LineView[], p
         volumeMl: hoseVolumeMl(hose),
       })),
     ],
-    outlets: outlets.map(placeOf),
+    outlets: [...new Set(outlets.map(placeOf))],
     bleeders: bleeders.map(({ part, port }) => ({
       id: labelOf(port.id),
       at: placeOf({ part, port }),
@@ -105,11 +112,18 @@ function viewOf(plan: Bled, work: Circuit['work'], lines: readonly LineView[], p
       ? bleeders.map((b) => b.port.id)
       : plan.bleeding.listed.filter((id) => bleeders.some((b) => b.port.id === id))
     ).map(labelOf),
-    wetMl: [...parts].filter((part) => makesPressure(part)).reduce((sum, part) => sum + part.cavityMl, 0),
+    // All that holds fluid and has no bleeder of its own counts, back to the reservoir and with its feed.
+    wetMl:
+      plan.parts
+        .filter(({ ports: own }) => own.some(({ id }) => drawn.has(id)) && !own.some(({ role }) => role === 'bleeder'))
+        .reduce((sum, part) => sum + part.cavityMl, 0) +
+      plan.hoses
+        .filter(({ service, ends }) => service === 'feed' && [ends.a, ends.b].some(({ portId }) => drawn.has(portId ?? '')))
+        .reduce((sum, hose) => sum + hoseVolumeMl(hose), 0),
     purge: plan.bleeding.purge,
   };
   try {
-    const found = bleed(input);
+    const found = bleedFromMaster(input, new Map(bleeders.map(({ part, port }) => [labelOf(port.id), part.kind])));
     return {
       work,
       bleeders,
@@ -126,25 +140,34 @@ function viewOf(plan: Bled, work: Circuit['work'], lines: readonly LineView[], p
       : error.path.startsWith('bleeders')
         ? { portId: bleeders[index]!.port.id }
         : {};
-    return { work, bleeders, result: null, fault: { message: error.message, ...place } };
+    return none({ message: error.message, ...place });
   }
+}
+
+/** Kinds whose bleeders come before the wheels', in this order. Common practice; a maker's sheet stands as it is written. */
+const FIRST: readonly PartKind[] = ['master', 'actuator', 'modulator', 'handbrake-cylinder'];
+/** The order of a school with master, modulator and inline cylinder first. */
+function bleedFromMaster(input: BleedInput, kinds: ReadonlyMap<string, PartKind>): BleedPlan {
+  const found = bleed(input);
+  if (input.school === 'as-listed' || !found.order.some(({ id }) => FIRST.includes(kinds.get(id)!))) return found;
+  const order = found.order.map(({ id }) => id);
+  const listed = [...FIRST.flatMap((kind) => order.filter((id) => kinds.get(id) === kind)), ...order.filter((id) => !FIRST.includes(kinds.get(id)!))]; // prettier-ignore
+  return bleed({ ...input, school: 'as-listed', listed });
 }
 
 /** One view for each kind of work that has lines, brakes first. */
 export const bleedViews = derive(
   'bleeding',
-  ({ bleeding, circuits, parts, hoses }: Bled, lines: readonly LineView[], ports: ReadonlyMap<string, PortView>) => [
-    lines,
-    ports,
-    bleeding,
-    circuits,
-    parts,
-    hoses,
-  ],
-  (lines, ports, bleeding, circuits, parts, hoses): BleedView[] => {
+  (
+    { bleeding, circuits, parts, hoses }: Bled,
+    lines: readonly LineView[],
+    ports: ReadonlyMap<string, PortView>,
+    network: Network,
+  ) => [lines, ports, network, bleeding, circuits, parts, hoses],
+  (lines, ports, network, bleeding, circuits, parts, hoses): BleedView[] => {
     const kinds = (['brake', 'clutch'] as const).filter((work) =>
       circuits.some((c) => c.work === work && lines.some(({ line }) => line.circuitId === c.id)),
     );
-    return kinds.map((work) => viewOf({ bleeding, circuits, parts, hoses }, work, lines, ports));
+    return kinds.map((work) => viewOf({ bleeding, circuits, parts, hoses }, work, lines, ports, network));
   },
 );

@@ -19,13 +19,13 @@ export const viewPlan = derive(
   'plan',
   (plan: Plan) => [layPlan(plan)],
   (laid): PlanView => {
-    const { plan, lines, ports } = laid;
+    const { plan, lines, ports, network } = laid;
     return {
       ...laid,
-      bleeding: bleedViews(plan, lines, ports),
+      bleeding: bleedViews(plan, lines, ports, network),
       size: sizeView(plan, lines),
       works: sheetResults(plan, lines),
-      residuals: residualViews(plan.parts, ports, lines),
+      residuals: residualViews(plan.parts, ports, network),
     };
   },
 );

@@ -1,5 +1,5 @@
 import { fluidById, type FluidFamily } from '../../stock/index.ts';
-import { endsByPart } from '../plumb/ends-by-part.ts';
+import { endsByPart, ENDS_READ } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { onPart } from '../words.ts';
 
@@ -10,7 +10,7 @@ export const fluidsMeet = defineRule({
   id: 'fluids-meet',
   station: 'fill',
   about: 'plan',
-  reads: ['lines', 'plan.bleeding', 'plan.parts'],
+  reads: ['plan.bleeding', 'plan.parts', ...ENDS_READ],
   judge: (view) => {
     const fluid = fluidById(view.plan.bleeding.fluidId)!;
     return view.plan.parts.flatMap((part): Finding[] =>

@@ -1,25 +1,38 @@
 import { derive } from '../../derive/index.ts';
-import type { LineView, PortView } from '../../plan/index.ts';
+import type { Circuit, Plan, PortView, Ref } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 
-/** A line's end at a part. */
+/** An end of a line, or of a hose between two ports, at a part. */
 export interface JoinedEnd {
-  readonly line: LineView;
-  readonly end: 'a' | 'b';
   readonly at: PortView;
+  readonly far: PortView | null;
+  readonly name: string;
+  readonly place: Ref;
+  readonly circuit: Circuit;
+  readonly kind: 'line' | 'hose';
 }
-/** Which ends of lines lie at each part, by part id. */
+/** Which ends of lines and hoses lie at each part, by part id. */
 export const endsByPart = derive(
   'ends at parts',
-  ({ lines }: Pick<PlanView, 'lines'>) => [lines],
-  (lines): ReadonlyMap<string, readonly JoinedEnd[]> => {
+  ({ plan: { hoses }, lines, ports, circuits }: Pick<PlanView, 'lines' | 'ports' | 'circuits'> & { readonly plan: Pick<Plan, 'hoses'> }) => [lines, hoses, ports, circuits],
+  (lines, hoses, ports, circuits): ReadonlyMap<string, readonly JoinedEnd[]> => {
     const found = new Map<string, JoinedEnd[]>();
-    for (const line of lines) {
-      for (const end of ['a', 'b'] as const) {
-        const at = line.ports[end];
-        if (at) found.set(at.part.id, [...(found.get(at.part.id) ?? []), { line, end, at }]);
+    const joined = [
+      ...lines.map(({ line, ports: { a, b } }) => ({ a, b, of: line, kind: 'line' as const })),
+      ...hoses.flatMap((hose) => {
+        const [a, b] = [ports.get(hose.ends.a.portId ?? ''), ports.get(hose.ends.b.portId ?? '')];
+        // One that hangs from a part into the air belongs to that part.
+        return a && b ? [{ a, b, of: hose, kind: 'hose' as const }] : [];
+      }),
+    ];
+    for (const { a, b, of, kind } of joined)
+      for (const [at, far] of [[a, b], [b, a]] as const) {
+        if (!at) continue;
+        const end = { at, far, name: of.name, place: { kind, id: of.id }, circuit: circuits.get(of.circuitId)!, kind };
+        found.set(at.part.id, [...(found.get(at.part.id) ?? []), end]);
       }
-    }
     return found;
   },
-);
+); // prettier-ignore
+/** What a rule must read to ask it. */
+export const ENDS_READ = ['circuits', 'lines', 'plan.hoses', 'ports'] as const;

@@ -1,5 +1,5 @@
-import { isWorker } from '../../plan/index.ts';
-import { endsByPart } from '../plumb/ends-by-part.ts';
+import { galleriesOf, isWorker } from '../../plan/index.ts';
+import { endsByPart, ENDS_READ } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 
 /** Two lines into one brake: right only for one made with two chambers. */
@@ -7,18 +7,20 @@ export const fedTwice = defineRule({
   id: 'fed-twice',
   station: 'plumb',
   about: 'plan',
-  reads: ['lines', 'plan.parts'],
+  reads: ['plan.parts', ...ENDS_READ],
   judge: (view) =>
-    view.plan.parts.flatMap((part): Finding[] => {
-      const ends = endsByPart(view).get(part.id) ?? [];
-      if (!isWorker(part) || ends.length < 2) return [];
-      return [
-        {
-          level: 'mind',
-          place: { kind: 'port', id: ends[1]!.at.port.id },
-          where: part.name,
-          text: `${ends.map(({ line }) => line.line.name).join(' and ')} both feed it: one is enough, unless its sheet shows two chambers.`,
-        },
-      ];
-    }),
+    view.plan.parts.filter(isWorker).flatMap((part) =>
+      galleriesOf(part).flatMap((gallery): Finding[] => {
+        const ends = (endsByPart(view).get(part.id) ?? []).filter(({ at }) => gallery.includes(at.port));
+        if (ends.length < 2) return [];
+        return [
+          {
+            level: 'mind',
+            place: { kind: 'port', id: ends[1]!.at.port.id },
+            where: part.name,
+            text: `${ends.map(({ name }) => name).join(' and ')} both feed it: one is enough, unless its sheet shows two chambers; then say so in its passages.`,
+          },
+        ];
+      }),
+    ),
 });

@@ -1,4 +1,4 @@
-import { endsByPart } from '../plumb/ends-by-part.ts';
+import { reservoirsOf } from '../../plan/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 
 /** A master with a feed port draws from a reservoir: one that no line joins to a reservoir runs dry at the first stroke. */
@@ -6,15 +6,13 @@ export const masterDry = defineRule({
   id: 'master-dry',
   station: 'plumb',
   about: 'plan',
-  reads: ['lines', 'plan.parts'],
+  reads: ['network', 'plan.parts'],
   judge: (view) =>
     view.plan.parts.flatMap((part) =>
       part.kind !== 'master'
         ? []
         : part.ports.flatMap((port): Finding[] => {
-            const fed = (endsByPart(view).get(part.id) ?? []).some(
-              ({ line, end, at }) => at.port.id === port.id && line.ports[end === 'a' ? 'b' : 'a']?.part.kind === 'reservoir',
-            );
+            const fed = reservoirsOf(view.network, view.plan.parts, part, port).length > 0;
             return port.role !== 'feed' || fed
               ? []
               : [

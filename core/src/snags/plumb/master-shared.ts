@@ -1,4 +1,4 @@
-import { endsByPart } from '../plumb/ends-by-part.ts';
+import { endsByPart, ENDS_READ } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { onPart } from '../words.ts';
 
@@ -7,12 +7,12 @@ export const masterShared = defineRule({
   id: 'master-shared',
   station: 'plumb',
   about: 'plan',
-  reads: ['circuits', 'lines', 'plan.parts'],
+  reads: ['plan.parts', ...ENDS_READ],
   judge: (view) =>
     view.plan.parts.flatMap((part): Finding[] => {
       if (part.kind !== 'master') return [];
       const works = new Set(
-        (endsByPart(view).get(part.id) ?? []).map(({ line }) => view.circuits.get(line.line.circuitId)!.work),
+        (endsByPart(view).get(part.id) ?? []).filter(({ at }) => at.port.role === 'outlet').map(({ circuit }) => circuit.work),
       );
       return works.size > 1
         ? [

@@ -1,5 +1,5 @@
 import { allPorts, isJoint, makesPressure } from '../../plan/index.ts';
-import { endsByPart } from '../plumb/ends-by-part.ts';
+import { endsByPart, ENDS_READ } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 
 /** A port of a joint or a master that no line ends at and that is not set down as spare lets the fluid out. */
@@ -7,9 +7,9 @@ export const portOpen = defineRule({
   id: 'port-open',
   station: 'plumb',
   about: 'plan',
-  reads: ['lines', 'plan.lines', 'plan.parts'],
+  reads: ['plan.lines', 'plan.parts', ...ENDS_READ],
   judge: (view) => {
-    const joined = new Set(view.plan.lines.flatMap((line) => [line.ends.a.portId, line.ends.b.portId]));
+    const joined = new Set([...view.plan.lines, ...view.plan.hoses].flatMap(({ ends }) => [ends.a.portId, ends.b.portId]));
     return allPorts(view.plan).flatMap(({ part, port }): Finding[] => {
       const counts = (isJoint(part) || makesPressure(part)) && endsByPart(view).has(part.id);
       if (!counts || joined.has(port.id) || port.role === 'spare' || port.role === 'bleeder' || port.role === 'feed') return [];

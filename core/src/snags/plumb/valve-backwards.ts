@@ -1,4 +1,4 @@
-import { makesPressure } from '../../plan/index.ts';
+import { feedsOf, galleriesOf } from '../../plan/index.ts';
 import { endsByPart } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 
@@ -10,36 +10,33 @@ const ONE_WAY = new Set([
   'modulator',
   'handbrake-cylinder',
   'parking-valve',
+  'metering-valve',
+  'load-valve',
+  'delay-valve',
 ]);
 
-/** Walking from where pressure is made, a valve that is entered by its outlet faces the wrong way. */
+/** A valve to which pressure comes by its outlet faces the wrong way: of each gallery the port that is reached first is where it comes in. */
 export const valveBackwards = defineRule({
   id: 'valve-backwards',
   station: 'plumb',
   about: 'plan',
-  reads: ['lines', 'plan.parts'],
+  reads: ['circuits', 'lines', 'network', 'plan.hoses', 'plan.parts', 'ports'],
   judge: (view) => {
-    const ends = endsByPart(view);
-    const seen = new Set<string>();
-    const found: Finding[] = [];
-    const queue = view.plan.parts.filter(makesPressure).map((part) => part.id);
-    for (let id = queue.pop(); id !== undefined; id = queue.pop()) {
-      if (seen.has(id)) continue;
-      seen.add(id);
-      for (const { line, end } of ends.get(id) ?? []) {
-        const far = line.ports[end === 'a' ? 'b' : 'a'];
-        if (!far || seen.has(far.part.id)) continue;
-        queue.push(far.part.id);
-        if (!ONE_WAY.has(far.part.kind) || far.port.role !== 'outlet') continue;
-        const text = `${line.line.name} brings pressure to its outlet (${far.port.name}): it faces the wrong way.`;
-        found.push({
-          level: 'stop',
-          place: { kind: 'port', id: far.port.id },
-          where: far.part.name,
-          text,
-        });
-      }
-    }
-    return found;
+    const feeds = feedsOf(view.network, view.plan.parts);
+    return view.plan.parts
+      .filter(({ kind }) => ONE_WAY.has(kind))
+      .flatMap((part) =>
+        galleriesOf(part).flatMap((gallery): Finding[] => {
+          const reached = feeds.find((feed) => gallery.some(({ id }) => feed.reached.has(id)))?.reached;
+          const first = [...(reached?.values() ?? [])].find(({ port }) => gallery.some(({ id }) => id === port));
+          const port = gallery.find(({ id }) => id === first?.port);
+          if (port?.role !== 'outlet') return [];
+          const by = endsByPart(view)
+            .get(part.id)
+            ?.find(({ at }) => at.port.id === port.id);
+          const text = `${by?.name ?? 'The line'} brings pressure to its outlet (${port.name}): it faces the wrong way.`;
+          return [{ level: 'stop', place: { kind: 'port', id: port.id }, where: part.name, text }];
+        }),
+      );
   },
 });

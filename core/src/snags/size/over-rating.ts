@@ -1,6 +1,6 @@
 import { figure } from '../../fault/index.ts';
 import type { Circuit } from '../../plan/index.ts';
-import { endsByPart } from '../plumb/ends-by-part.ts';
+import { endsByPart, ENDS_READ } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding, type Reading } from '../define-rule.ts';
 import { onPart } from '../words.ts';
 
@@ -19,12 +19,12 @@ export const overRating = defineRule({
   id: 'over-rating',
   station: 'size',
   about: 'plan',
-  reads: ['circuits', 'lines', 'plan.clutch', 'plan.parts', 'plan.singles', 'plan.sizing', 'plan.trailer', 'size', 'works'],
+  reads: [...ENDS_READ, 'plan.clutch', 'plan.parts', 'plan.singles', 'plan.sizing', 'plan.trailer', 'size', 'works'],
   judge: (view) =>
   view.plan.parts.flatMap((part): Finding[] => {
     const rating = part.figures.ratingMPa;
     if (rating === undefined) return [];
-    const circuits = (endsByPart(view).get(part.id) ?? []).map(({ line }) => view.circuits.get(line.line.circuitId)!);
+    const circuits = (endsByPart(view).get(part.id) ?? []).map(({ circuit }) => circuit);
     const most = Math.max(0, ...circuits.map((circuit) => pressureIn(view, circuit)));
     return most > rating
       ? [{ level: 'stop', place: onPart(part), where: part.name,

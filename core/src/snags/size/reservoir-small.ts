@@ -1,6 +1,6 @@
 import { figure } from '../../fault/index.ts';
 import { AXLES, wearMl } from '../../hydraulics/index.ts';
-import { endsByPart } from '../plumb/ends-by-part.ts';
+import { endsByPart, ENDS_READ } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { onPart } from '../words.ts';
 
@@ -9,14 +9,14 @@ export const reservoirSmall = defineRule({
   id: 'reservoir-small',
   station: 'size',
   about: 'plan',
-  reads: ['circuits', 'lines', 'plan.parts', 'plan.sizing'],
+  reads: [...ENDS_READ, 'plan.parts', 'plan.sizing'],
   judge: (view) => {
     const { sizing } = view.plan;
     if (!sizing) return [];
     return view.plan.parts.flatMap((part): Finding[] => {
     const holds = part.figures.reservoirMl;
     if (holds === undefined || part.kind !== 'master') return [];
-    const axles = new Set((endsByPart(view).get(part.id) ?? []).map(({ line }) => view.circuits.get(line.line.circuitId)!.axle));
+    const axles = new Set((endsByPart(view).get(part.id) ?? []).map(({ circuit }) => circuit.axle));
     const takes = AXLES.filter((axle) => axles.has(axle)).reduce((sum, axle) => sum + wearMl(sizing[axle], sizing.wearMm[axle]), 0);
     return takes > holds
       ? [{ level: 'mind', place: onPart(part), where: part.name,
