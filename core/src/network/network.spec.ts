@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import Graph, { MultiUndirectedGraph } from 'graphology';
+import type Graph from 'graphology';
+import { MultiUndirectedGraph } from 'graphology';
 import { connectedComponents } from 'graphology-components';
 import { components, ductsAt, loopIn, networkOf, reach, underPressure, wayOf, type Duct } from './index.ts';
 
