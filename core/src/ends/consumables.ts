@@ -24,6 +24,7 @@ export function guidanceFor({ join }: Joint): string {
     case 'double-flare-45':
     case 'bubble':
       return 'Snug with a flare wrench, then about a sixth of a turn.';
+    case 'cone-45':
     case 'cone-37':
       return 'Snug, then one flat of the hex, the tube held still.';
     case 'npt-taper':

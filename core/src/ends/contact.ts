@@ -43,6 +43,9 @@ function onCones(end: Surface, seat: Surface): Contact | null {
   return { zone: end.zone, fromMm, toMm, widthMm, seals: widthMm >= LEAST_WIDTH_MM };
 }
 
+/** G is made to hold and not to be tight in its thread, however far a taper is driven into it. Source: ISO 228-1, scope (from memory). */
+const isLoose = ({ family }: Thread): boolean => family === 'g';
+
 /** A taper wedging: diameters along the thread, at the loosest that the female's own standard allows. */
 function inThread(male: Thread, female: Thread): Pick<Touch, 'contact' | 'tipMm'> {
   const m = taperReach(male);
@@ -68,7 +71,7 @@ function inThread(male: Thread, female: Thread): Pick<Touch, 'contact' | 'tipMm'
   const band = Math.abs(open) < 1e-12 ? whole : Math.min(whole, CRUSH_MM / Math.abs(open));
   const [fromMm, toMm] = open > 0 ? [0, band] : open < 0 ? [tipMm - band, Math.min(tipMm, whole)] : [0, whole];
   const widthMm = Math.max(0, toMm - fromMm);
-  return { contact: { zone: 'thread', fromMm, toMm, widthMm, seals: widthMm >= LEAST_WIDTH_MM }, tipMm };
+  return { contact: { zone: 'thread', fromMm, toMm, widthMm, seals: widthMm >= LEAST_WIDTH_MM && !isLoose(female) }, tipMm };
 }
 
 /**

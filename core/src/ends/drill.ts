@@ -32,6 +32,7 @@ const VERNIER_MM = 0.02;
 const SHOWS: Record<SeatForm, string> = {
   'inverted-flare-45': 'the bottom rises to a cone, so the flare that comes on it is hollow: a 45° double flare',
   bubble: 'the bottom dips like a shallow dish, so the flare that comes in is round: a bubble',
+  'flare-45': 'a hollow cone stands at 45° to the axis: it takes a 45° nose',
   'flare-37': 'a steep hollow cone stands at 37° to the axis: it takes a 37° nose',
   'banjo-face': 'the bore goes straight through and the face is spot-faced flat: a washer seals on it',
   'o-ring-boss': 'a short steep chamfer at the mouth makes room for a ring',

@@ -3,7 +3,7 @@ import type { Half } from '../stock/index.ts';
 /** How an end turns while it is tightened. */
 export type Turning = 'fixed' | 'swivel' | 'banjo';
 export const turningOf = (half: Half): Turning =>
-  half.gender === 'female' ? (half.seat === 'flare-37' ? 'swivel' : 'fixed') : half.end === 'banjo' ? 'banjo' : ['double-flare-45', 'bubble'].includes(half.end) ? 'swivel' : 'fixed'; // prettier-ignore
+  half.gender === 'female' ? (half.seat === 'flare-37' || half.seat === 'flare-45' ? 'swivel' : 'fixed') : half.end === 'banjo' ? 'banjo' : ['double-flare-45', 'bubble'].includes(half.end) ? 'swivel' : 'fixed'; // prettier-ignore
 
 /** Which end of a line goes on first: the one that turns what it is on. Common practice: fixed first, swivel or banjo last. */
 export function firstEnd(a: Turning, b: Turning): { readonly first: 'a' | 'b' | 'either'; readonly why: string } {

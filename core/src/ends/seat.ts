@@ -1,4 +1,5 @@
 import type { EndForm, SeatForm } from '../stock/index.ts';
+import { INVERTED_SEAT_DEG } from './surface.ts';
 
 /** What somebody looking into a port, or at the nut that came out of it, can say. Null: not looked at. */
 export interface SeatAnswers {
@@ -35,8 +36,9 @@ interface Traits {
 }
 /** What each seat shows. Null: it says nothing either way. Common practice. */
 const TRAITS: Record<SeatForm, Traits> = {
-  'inverted-flare-45': { bottom: 'rises', nut: 'threaded-to-end', coneDeg: 45, taper: false },
+  'inverted-flare-45': { bottom: 'rises', nut: 'threaded-to-end', coneDeg: INVERTED_SEAT_DEG, taper: false },
   bubble: { bottom: 'dips', nut: 'shoulder', coneDeg: 59, taper: false },
+  'flare-45': { bottom: 'dips', nut: null, coneDeg: 45, taper: false },
   'flare-37': { bottom: 'dips', nut: null, coneDeg: 37, taper: false },
   'banjo-face': { bottom: 'flat', nut: null, coneDeg: null, taper: false },
   'o-ring-boss': { bottom: 'flat', nut: null, coneDeg: 12, taper: false },
@@ -84,6 +86,7 @@ export function seatFrom(answers: SeatAnswers): SeatFound {
 /** The end that goes on a seat: the tube's flare where there is one. */
 export const END_FOR: Record<SeatForm, EndForm> = {
   'inverted-flare-45': 'double-flare-45',
+  'flare-45': 'cone-45',
   'flare-37': 'cone-37',
   bubble: 'bubble',
   'banjo-face': 'banjo',

@@ -2,7 +2,7 @@ import { threadByName, type FemaleHalf, type MaleHalf, type Thread } from '../st
 import { basicOf, fit, TAPER, taperReach } from '../threads/index.ts';
 import { degrees } from '../vec/index.ts';
 import { touch, type Touch } from './contact.ts';
-import { FACE_MM, radiiOf, surfaceOf, type Surface } from './surface.ts';
+import { FACE_MM, INVERTED_SEAT_DEG, radiiOf, surfaceOf, type Surface } from './surface.ts';
 
 /** A point of a half section: along the axis into the port, and away from the axis, mm. */
 export type XR = readonly [xMm: number, rMm: number];
@@ -81,7 +81,7 @@ function femalePieces({ seat }: FemaleHalf, thread: Thread, bottomMm: number): P
       : [[depth, minorMm], [depth + 1.5, boreMm]];
   const [tipX] = bottom.at(-1)!;
   const back = Math.max(end, tipX + 4);
-  if (seat === 'flare-37') {
+  if (seat === 'flare-37' || seat === 'flare-45') {
     // A swivel or a sleeve: the nut turns round a tail that carries the cone.
     const [cone, nose] = bottom.slice(1) as [XR, XR];
     return [
@@ -142,6 +142,7 @@ function malePieces({ end }: MaleHalf, thread: Thread, bottomMm: number, tipInTh
     case 'double-flare-45':
     case 'bubble':
       return flaredTube(surface, thread, bottomMm);
+    case 'cone-45':
     case 'cone-37': {
       const base = at(surface, surface.rOutMm, bottomMm);
       const nose: XR[] = [[bottomMm, surface.rInMm], [base, surface.rOutMm], [base - 0.6, minorMm - 0.2]]; // prettier-ignore
@@ -230,6 +231,6 @@ export function section(male: MaleHalf, female: FemaleHalf): Section {
     touch: touched,
     contactLine: lineOf(touched, seat, bottomMm, f),
     endDeg: steepDeg(end),
-    seatDeg: steepDeg(seat),
+    seatDeg: female.seat === 'inverted-flare-45' ? INVERTED_SEAT_DEG : steepDeg(seat),
   };
 }

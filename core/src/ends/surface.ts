@@ -56,9 +56,12 @@ export function radiiOf(thread: Thread): Radii {
 
 const cot = (deg: number): number => 1 / Math.tan(radians(deg));
 /** Half-angles to the axis. Sources: SAE J512 and J533 (45°), ISO 8434-2 and SAE J514 (37°), ISO 4038 (seat 118° across), SAE J1926 (12°); all from memory. */
+/** The flare of 45° is drawn down on a seat of 42°, and is of its shape then. */
 const K_INVERTED = cot(45);
+export const INVERTED_SEAT_DEG = 42;
 const K_BUBBLE = -cot(59);
 const K_37 = -cot(37);
+const K_45 = -cot(45);
 const K_CHAMFER = -cot(12);
 /** How far the spot face of a port and a sealing washer reach past the thread. Common practice. */
 const FACE_MM = 3;
@@ -74,6 +77,9 @@ export function surfaceOf(form: EndForm | SeatForm, side: 'end' | 'seat', thread
       return bottom(K_INVERTED);
     case 'bubble':
       return bottom(K_BUBBLE);
+    case 'cone-45':
+    case 'flare-45':
+      return bottom(K_45);
     case 'cone-37':
     case 'flare-37':
       return bottom(K_37);

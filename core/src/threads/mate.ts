@@ -7,12 +7,14 @@ import {
   SEAT_NAMES,
   threadByName,
   threadTakes,
+  type EndForm,
   type FemaleHalf,
   type Half,
   type MaleHalf,
+  type SeatForm,
   type Thread,
 } from '../stock/index.ts';
-import { basicOf } from './sizes.ts';
+import { basicOf, TAPER, taperReach } from './sizes.ts';
 
 export const VERDICTS = ['seals', 'threads-but-will-not-seal', 'binds', 'will-not-start'] as const;
 export type MateVerdict = (typeof VERDICTS)[number];
@@ -51,6 +53,12 @@ export function threadOf(half: Half, path: string): Thread {
   return thread;
 }
 
+/** Pitch diameter of a male where it goes in: of a taper at its small end (E0 of NPT, the gauge length before the gauge plane of R). */
+const tipPitchDiameterMm = (male: Thread): number => basicOf(male).pitchDiameterMm - taperReach(male).beforeMm * TAPER;
+
+/** Forms that seal on a cone. */
+const isCone = (form: EndForm | SeatForm): boolean => /45|37|bubble/.test(form);
+
 /** How a joint comes together by its sizes alone. */
 export function fit(
   male: Thread,
@@ -58,11 +66,15 @@ export function fit(
 ): Pick<Mate, 'overlap' | 'turnsToBind'> & { readonly starts: boolean; readonly samePitch: boolean } {
   const [m, f] = [basicOf(male), basicOf(female)];
   const overlap = (m.majorMm - f.minorMm) / 2 / (HEIGHT * Math.max(male.pitchMm, female.pitchMm));
-  const starts = m.pitchDiameterMm - f.pitchDiameterMm <= TIGHT_MM && overlap > 0;
+  // A taper goes in by its small end.
+  const tipMm = tipPitchDiameterMm(male);
+  const starts = tipMm - f.pitchDiameterMm <= TIGHT_MM && overlap > 0;
   const offMm = Math.abs(male.pitchMm - female.pitchMm);
+  const grows = isTaper(male) && !isTaper(female);
   const samePitch = isTaper(male) !== isTaper(female) ? offMm <= SAME_PITCH * female.pitchMm : offMm <= EQUAL_MM;
-  const clearMm = Math.max(0, (f.pitchDiameterMm - m.pitchDiameterMm) / 2);
-  return { overlap, starts, samePitch, turnsToBind: starts && !samePitch ? (2 * clearMm * TAN_30) / offMm : null };
+  const clearMm = Math.max(0, f.pitchDiameterMm - (grows ? tipMm : m.pitchDiameterMm));
+  const perTurnMm = offMm + (grows ? TAN_30 * male.pitchMm * TAPER : 0);
+  return { overlap, starts, samePitch, turnsToBind: starts && !samePitch ? (clearMm * TAN_30) / perTurnMm : null };
 }
 
 /** R goes in Rc and Rp of its size, all others only in their own. */
@@ -86,7 +98,7 @@ function reasonsOf(input: MateInput, male: Thread, female: Thread, found: Omit<M
     return [
       overlap <= 0
         ? `The male is too thin: it drops in without touching the threads.`
-        : `The male is ${figure(basicOf(male).pitchDiameterMm - basicOf(female).pitchDiameterMm, 2)} mm too thick to start.`,
+        : `The male is ${figure(tipPitchDiameterMm(male) - basicOf(female).pitchDiameterMm, 2)} mm too thick to start.`,
       ...unsealed,
     ];
   if (verdict === 'binds')
@@ -108,7 +120,11 @@ function reasonsOf(input: MateInput, male: Thread, female: Thread, found: Omit<M
         : 'A parallel thread in a taper touches at its first turns only, which are not whole: it does not seal, with or without sealant.',
     ];
   if (!agree(male, female)) return [`The pitches agree and the diameters do not: ${holds}.`, ...unsealed];
-  return [`The threads agree, and the ${end} touches the ${seat} along a line only: it leaks however hard it is pulled.`];
+  return [
+    isCone(input.male.end) && isCone(input.female.seat)
+      ? `The threads agree, and the ${end} touches the ${seat} along a line only: it leaks however hard it is pulled.`
+      : `The threads agree, and the ${end} never meets the ${seat}: it leaks however hard it is pulled.`,
+  ];
 }
 
 /**

@@ -24,11 +24,11 @@ const R_LENGTH_MM: Readonly<Record<string, readonly [gauge: number, useful: numb
   '1/4': [6, 9.7],
   '3/8': [6.4, 10.1],
 };
-/** Tolerances of G, mm: major of the male downward, minor of the female upward. Source: ISO 228-1 (from memory). */
-const G_TOLERANCE_MM: Readonly<Record<string, readonly [major: number, minor: number]>> = {
-  '1/8': [0.214, 0.282],
-  '1/4': [0.25, 0.445],
-  '3/8': [0.25, 0.445],
+/** Tolerances of G, mm: major of the male downward, minor and pitch diameter of the female upward. Source: ISO 228-1 (from memory). */
+const G_TOLERANCE_MM: Readonly<Record<string, readonly [major: number, minor: number, pitchDiameter: number]>> = {
+  '1/8': [0.214, 0.282, 0.107],
+  '1/4': [0.25, 0.445, 0.125],
+  '3/8': [0.25, 0.445, 0.125],
 };
 /** Tolerance of the diameters of Rp, mm either way. Source: ISO 7-1 (from memory). */
 const RP_TOLERANCE_MM: Readonly<Record<string, number>> = { '1/8': 0.071, '1/4': 0.104, '3/8': 0.104 };
@@ -36,7 +36,8 @@ const RP_TOLERANCE_MM: Readonly<Record<string, number>> = { '1/8': 0.071, '1/4':
 export const TAPER = 1 / 16;
 
 const sizeOf = ({ name }: Thread): string => name.split(' ')[1]!;
-const is55 = ({ family }: Thread): boolean => family === 'g' || family === 'r' || family === 'rc' || family === 'rp';
+const is55 = ({ family }: Thread): boolean =>
+  family === 'bsf' || family === 'g' || family === 'r' || family === 'rc' || family === 'rp';
 
 /** Depths of the 60° profile in pitches: H = √3/2, d − d2 = 2·3/8·H, d − D1 = 2·5/8·H. Source: ISO 68-1. */
 const H_60 = Math.sqrt(3) / 2;
@@ -86,12 +87,21 @@ function unifiedBand({ dMm, pitchMm }: Thread, gender: Gender, { minorMm }: Basi
   return { leastMm: mostMm - 0.06 * P ** (2 / 3) * INCH_MM, mostMm };
 }
 
+/** Medium fit. Source: BS 84 (formulas from memory), in inches: T = 0.002·∛d + 0.003·√d + 0.005·√P, engaged over one diameter. */
+function bsfBand({ dMm, pitchMm }: Thread, gender: Gender, { minorMm }: Basic): Band {
+  const [d, P] = [dMm / INCH_MM, pitchMm / INCH_MM];
+  if (gender === 'female') return { leastMm: minorMm, mostMm: minorMm + (0.2 * P + 0.007) * INCH_MM };
+  const tolerance = 0.002 * Math.cbrt(d) + 0.003 * Math.sqrt(d) + 0.005 * Math.sqrt(P) + 0.01 * Math.sqrt(P);
+  return { leastMm: dMm - tolerance * INCH_MM, mostMm: dMm };
+}
+
 /** What a vernier may read over the crests of a sound thread; for a taper from its small end to its large end. */
 export function bandOf(thread: Thread, gender: Gender): Band {
   const basic = basicOf(thread);
   const { dMm, pitchMm } = thread;
   if (thread.family === 'metric') return metricBand(thread, gender, basic);
   if (thread.family === 'unified') return unifiedBand(thread, gender, basic);
+  if (thread.family === 'bsf') return bsfBand(thread, gender, basic);
   if (thread.family === 'npt') {
     const [e0, e1] = NPT_E_IN[thread.name]!.map((inch) => inch * INCH_MM) as [number, number];
     const height = NPT_HEIGHT * pitchMm;
@@ -124,4 +134,4 @@ export function taperReach(thread: Thread): { readonly beforeMm: number; readonl
 }
 /** Most that the pitch diameter of a parallel female lies over its basic size, mm; 0 where its own standard keeps it. */
 export const overBasicMm = (thread: Thread): number =>
-  thread.family === 'rp' ? RP_TOLERANCE_MM[sizeOf(thread)]! : thread.family === 'g' ? G_TOLERANCE_MM[sizeOf(thread)]![0] : 0;
+  thread.family === 'rp' ? RP_TOLERANCE_MM[sizeOf(thread)]! : thread.family === 'g' ? G_TOLERANCE_MM[sizeOf(thread)]![2] : 0;

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { InputError } from '../fault/index.ts';
 import { comesAs, isTaper, THREADS, threadByName } from '../stock/index.ts';
-import { alikesOf, bandOf, basicOf, identify, mate } from './index.ts';
+import { alikesOf, bandOf, basicOf, identify, mate, type MateInput } from './index.ts';
 
 const thread = (name: string) => threadByName(name)!;
 
@@ -141,5 +141,43 @@ describe('will they join, will they seal', () => {
       expect((error as InputError).path).toBe(path);
       expect((error as InputError).message).toMatch(sentence);
     }
+  });
+});
+
+describe('what traps people at a parts counter', () => {
+  const join = (thread: string, end: string, port: string, seat: string) => mate({ male: { thread, end }, female: { thread: port, seat } } as MateInput); // prettier-ignore
+  // By hand: E0 of 1/8-27 NPT 9.233 mm, D2 of M10x1 9.350; tan 30°·0.117 / (0.0593 + tan 30°·0.9407/16) = 0.73 turns.
+  test('a taper of 1/8-27 starts in M10x1 by its small end and binds within a turn', () => {
+    const found = join('1/8-27 NPT', 'npt-taper', 'M10x1', 'bubble');
+    expect(found.verdict).toBe('binds');
+    expect(found.turnsToBind).toBeCloseTo(0.73, 2);
+  });
+  // By hand: R 1/8 stands 4.0 mm before its gauge plane with 9.147 − 0.25 = 8.897 mm; tan 30°·0.4535 / (0.0929 + tan 30°·0.9071/16).
+  test('so does R 1/8, two turns in', () => {
+    expect(join('R 1/8', 'bspt-taper', 'M10x1', 'bubble').turnsToBind).toBeCloseTo(2.084, 2);
+  });
+  // SAE J512 (from memory): one thread, three seats.
+  test.each([
+    ['3/8-24 UNF', 'cone-45', 'flare-45', 'seals'], ['3/8-24 UNF', 'cone-45', 'flare-37', 'threads-but-will-not-seal'],
+    ['3/8-24 UNF', 'cone-37', 'flare-45', 'threads-but-will-not-seal'], ['3/8-24 UNF', 'double-flare-45', 'flare-45', 'threads-but-will-not-seal'],
+    ['7/16-20 UNF', 'cone-45', 'flare-37', 'threads-but-will-not-seal'], ['1/2-20 UNF', 'cone-45', 'flare-45', 'seals'],
+  ])('%s: a %s on a %s %s', (thread, end, seat, verdict) => expect(join(thread, end, thread, seat).verdict).toBe(verdict)); // prettier-ignore
+  test('a 45° cone does not come on other threads', () => {
+    expect(() => join('M10x1', 'cone-45', 'M10x1', 'bubble')).toThrow(/does not come with a 45° cone/);
+  });
+  test('what never meets is not said to touch along a line', () => {
+    expect(join('M10x1', 'banjo', 'M10x1', 'bubble').reasons.join()).toMatch(/never meets/);
+    expect(join('3/8-24 UNF', 'cone-37', '3/8-24 UNF', 'inverted-flare-45').reasons.join()).toMatch(/along a line/);
+  });
+  // BS 84 (from memory): 3/8 BSF has 20 threads an inch of 55°; effective diameter 0.3430 in, core 0.3110 in.
+  test('3/8-20 BSF has the sizes of its standard and is told from 3/8-24', () => {
+    const basic = basicOf(threadByName('3/8-20 BSF')!);
+    expect(basic.pitchDiameterMm / 25.4).toBeCloseTo(0.343, 4);
+    expect(basic.minorMm / 25.4).toBeCloseTo(0.311, 4);
+    expect(identify({ gender: 'male', diameterMm: 9.45, pitchMm: 1.27 }).candidates[0]!.thread).toBe('3/8-20 BSF');
+  });
+  test.each(['M6x1', 'M7x1', 'M11x1.5', 'M13x1.5', '1/4-28 UNF'])('%s is in the catalogue', (name) => {
+    const { dMm, pitchMm } = threadByName(name)!;
+    expect(identify({ gender: 'male', diameterMm: dMm - 0.1, pitchMm, pitchSigmaMm: 0.01 }).candidates[0]!.thread).toBe(name);
   });
 });

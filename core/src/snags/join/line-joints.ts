@@ -4,14 +4,15 @@ import { defineRule, type Rule } from '../define-rule.ts';
 
 /** Why threads that go together do not seal, so that each has its own rule. */
 export type Cause = 'bubble-inverted' | 'flare-37-45' | 'parallel-taper' | 'other';
+/** Cones and flares of 37° and of 45° that one thread brings together. */
+const FLARES_37_45 = [['cone-37', 'inverted-flare-45'], ['double-flare-45', 'flare-37'], ['cone-37', 'flare-45'], ['cone-45', 'flare-37']]; // prettier-ignore
 export function causeOf({ join, verdict }: JointView): Cause | null {
   if (!join || verdict !== 'threads-but-will-not-seal') return null;
   const { end } = join.male;
   const { seat } = join.female;
   if ((end === 'bubble' && seat === 'inverted-flare-45') || (end === 'double-flare-45' && seat === 'bubble'))
     return 'bubble-inverted';
-  if ((end === 'cone-37' && seat === 'inverted-flare-45') || (end === 'double-flare-45' && seat === 'flare-37'))
-    return 'flare-37-45';
+  if (FLARES_37_45.some(([male, female]) => male === end && female === seat)) return 'flare-37-45';
   return isTaper(threadByName(join.male.thread)!) !== isTaper(threadByName(join.female.thread)!) ? 'parallel-taper' : 'other';
 }
 
