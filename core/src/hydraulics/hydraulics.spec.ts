@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { InputError } from '../fault/index.ts';
 import {
-  balancePointZ, braking, clutch, diagnose, forcePerMPa, headMPa, limitsFor, loadsN, locksFirst, mostAdhesion, proportionFor, rearLeads, RESIDUAL_MPA,
-  residualFor, size, stoppingM, sumMl, takenMl, trailer, usableZ, wearMl, whatIf, withFailed, type AxleLines, type Drum, type SizeInput, combination, parking, parkingLimit, single } from './index.ts'; // prettier-ignore
+  balancePointZ, braking, clutch, diagnose, forcePerMPa, headMPa, gripZ, isEnough, limitsFor, loadsN, locksFirst, mostAdhesion, proportionFor, rearLeads, RESIDUAL_MPA,
+  residualFor, size, stoppingM, sumMl, takenMl, trailer, usableZ, wearMl, whatIf, withFailed, withoutBooster, type AxleLines, type Drum, type SizeInput, combination, parking, parkingLimit, single } from './index.ts'; // prettier-ignore
 
 const LINES: AxleLines = { tubeMm: 2000, idMm: 3.34, odMm: 4.7625, youngGPa: 207, poisson: 0.3, hoseMm: 500, hoseMlPerMPaM: 0.2 };
 const VAN: SizeInput = {
@@ -220,10 +220,36 @@ describe('where the pedal goes', () => {
   });
   test('one circuit failed: the other has its pressure, the pedal goes further', () => {
     const left = withFailed(VAN, 'front');
-    expect(left).toMatchObject({ failed: 'front', pressureMPa: size(VAN).pressureMPa.rear });
+    expect(left).toMatchObject({ failed: 'front', footN: 450, pressureMPa: size(VAN).pressureMPa.rear });
     expect(left.z).toBeLessThan(size(VAN).z);
     expect(withFailed(VAN, 'rear').travelMm).toBeGreaterThan(16 * 6.2);
   });
+  // By hand, µ 0.8: front alone 0.8·0.48/(1 − 0.8·720/3050) = 0.4734; rear alone 0.8·0.52/(1 + 0.8·720/3050) = 0.3499.
+  test('what an axle does alone ends at its grip', () => {
+    expect([gripZ(VAN.vehicle, 'front', 0.8), gripZ(VAN.vehicle, 'rear', 0.8)]).toEqual([expect.closeTo(0.4734, 4), expect.closeTo(0.3499, 4)]); // prettier-ignore
+    const stamped = { ...VAN, pedal: { ...VAN.pedal, forceN: 3000 } };
+    expect(withFailed(stamped, 'rear')).toMatchObject({ z: gripZ(VAN.vehicle, 'front', 0.8), locks: true });
+    expect(withFailed(VAN, 'front').locks).toBe(false);
+  });
+  test('the stroke is asked at the deceleration that the rule asks, at its foot force', () => {
+    const { left } = limitsFor('light', 1850)!;
+    const boosted = { ...VAN, booster: { gain: 6, vacuumKPa: 80, diaphragmMm2: 45_000 } };
+    const [typed, asked] = [withFailed(boosted, 'rear'), withFailed(boosted, 'rear', left)];
+    expect(asked.footN).toBe(500);
+    expect(asked.travelMm).toBeLessThan(typed.travelMm);
+    // By hand: what is asked is 2.44 m/s², so doubling the assist changes nothing about the stroke.
+    expect(
+      withFailed({ ...boosted, booster: { ...boosted.booster, gain: 12, vacuumKPa: 160 } }, 'rear', left).travelMm,
+    ).toBeCloseTo(asked.travelMm, 9);
+  });
+  test('the booster failed: the foot alone, and enough or not by distance or by deceleration', () => {
+    const { left, buildUpS } = limitsFor('light', 1850)!;
+    expect(withoutBooster(VAN)).toBeNull();
+    const boosted = { ...VAN, booster: { gain: 6, vacuumKPa: 80, diaphragmMm2: 45_000 } };
+    expect(withoutBooster(boosted)!.z).toBeCloseTo(usableZ(VAN), 9);
+    const z = 2.44 / 9.80665;
+    expect([isEnough({ ...withoutBooster(boosted)!, z }, left, buildUpS), isEnough({ ...withoutBooster(boosted)!, z: z - 0.01 }, left, buildUpS)]).toEqual([true, false]);
+  }); // prettier-ignore
   test('a bore that does not fit in its tube is refused at its place', () => {
     expect(() => size({ ...VAN, lines: { front: LINES, rear: { ...LINES, idMm: 4.7625 } } })).toThrow(InputError);
   });
@@ -233,7 +259,7 @@ describe('published limits', () => {
   // FMVSS 135 / UN R13-H from 100 km/h: 70 m and 168 m. Source: the rules' formulas (from memory).
   test('light vehicles', () => {
     const limits = limitsFor('light', 1850)!;
-    expect([limits.wholeM(100), limits.failedM!(100)]).toEqual([expect.closeTo(70, 9), expect.closeTo(168, 9)]);
+    expect([limits.wholeM(100), limits.left.mostM(100)]).toEqual([expect.closeTo(70, 9), expect.closeTo(168, 9)]);
     // 0.0060·V² is 6.43 m/s²: at that deceleration our stopping distance is the limit.
     expect(stoppingM(100, 1 / (2 * 12.96 * 0.006) / 9.80665)).toBeCloseTo(70, 9);
   });
@@ -247,7 +273,7 @@ describe('published limits', () => {
     expect(limitsFor('light', 3600)!.source).toMatch(/R13 for heavier/);
   });
   test('adhesion line of UN R13-H: z = 0.1 + 0.7·(k − 0.2)', () =>
-    expect([0.1, 0.52].map(mostAdhesion)).toEqual([expect.closeTo(0.2, 12), expect.closeTo(0.8, 12)]));
+    expect([0.1, 0.52].map((z) => mostAdhesion(z))).toEqual([expect.closeTo(0.2, 12), expect.closeTo(0.8, 12)]));
 });
 
 describe('residual pressure, reservoir, clutch, trailer', () => {

@@ -12,8 +12,17 @@ export {
 export { clutch, type ClutchInput, type ClutchSize } from './clutch.ts';
 export { combination, type Combination, type CombinationSize } from './combination.ts';
 export { diagnose, type DiagnoseInput, type Diagnosis } from './diagnose.ts';
-export { withFailed, type Failure } from './failure.ts';
-export { BALANCE_RANGE_Z, limitsFor, mostAdhesion, stoppingM, usableZ, type Limits } from './limits.ts';
+export { gripZ, isEnough, withFailed, withoutBooster, type Failed, type Failure } from './failure.ts';
+export {
+  DEFAULT_BALANCE,
+  limitsFor,
+  mostAdhesion,
+  stoppingM,
+  usableZ,
+  type BalanceRule,
+  type LeftRule,
+  type Limits,
+} from './limits.ts';
 export { parking, parkingLimit, type ParkingInput, type ParkingLimit, type ParkingSize } from './parking.ts';
 export { proportionFor, rearLeads } from './proportion.ts';
 export { wearMl } from './reservoir.ts';

@@ -1,17 +1,19 @@
 import { forcePerMPa, loadsN, pastValve, pressurePerN } from './balance.ts';
-import { BALANCE_RANGE_Z } from './limits.ts';
+import { DEFAULT_BALANCE, type BalanceRule } from './limits.ts';
 import { type RearValve, type SizeInput, type SizeVehicle } from './types.ts';
 
 type Input = Pick<SizeInput, 'vehicle' | 'master' | 'front' | 'rear' | 'rearValve'>;
+/** Steps of z along which both are held against each other. */
 const STEPS = 260;
+type Range = Pick<BalanceRule, 'fromZ' | 'toZ'>;
 
-/** Along z from 0 to 0.8: pressure before the valve and the most pressure behind it that keeps the rear at or below the front. */
-function bounds(input: Input, vehicle: SizeVehicle): { z: number; before: number; most: number }[] {
+/** Along z: pressure before the valve and the most pressure behind it that keeps the rear at or below the front. */
+function bounds(input: Input, vehicle: SizeVehicle, { toZ }: Range): { z: number; before: number; most: number }[] {
   const kf = forcePerMPa(input.front, vehicle.tyreRadiusMm.front);
   const kr = forcePerMPa(input.rear, vehicle.tyreRadiusMm.rear);
   const per = pressurePerN(input.master);
   return Array.from({ length: STEPS }, (_, i) => {
-    const z = (BALANCE_RANGE_Z.to * (i + 1)) / STEPS;
+    const z = (toZ * (i + 1)) / STEPS;
     const load = loadsN(vehicle, z);
     // Equal adhesion at z: both axles use z of their load.
     const front = (z * load.front) / kf;
@@ -19,10 +21,10 @@ function bounds(input: Input, vehicle: SizeVehicle): { z: number; before: number
   });
 }
 
-/** Where the rear uses more adhesion than the front, as the range of z; null where it never does from 0.15 to 0.8. */
-export function rearLeads(input: Input): { fromZ: number; toZ: number } | null {
-  const leading = bounds(input, input.vehicle).filter(
-    ({ z, before, most }) => z >= BALANCE_RANGE_Z.from && pastValve(before, input.rearValve) > most * (1 + 1e-9),
+/** Where the rear uses more adhesion than the front, as the range of z; null where it never does in the range that is judged. */
+export function rearLeads(input: Input, range: Range = DEFAULT_BALANCE): { fromZ: number; toZ: number } | null {
+  const leading = bounds(input, input.vehicle, range).filter(
+    ({ z, before, most }) => z >= range.fromZ && pastValve(before, input.rearValve) > most * (1 + 1e-9),
   );
   return leading.length ? { fromZ: leading[0]!.z, toZ: leading.at(-1)!.z } : null;
 }
@@ -35,8 +37,12 @@ const KNEES = Array.from({ length: 36 }, (_, i) => 1 - 0.02 * i);
  * to 0.8 in every load case and give the rear as much as it may have; `needed` false where no valve is.
  * Null where even a slope of 0 would not do. Source: ideal distribution from axle loads; UN R13-H annex 5 (from memory).
  */
-export function proportionFor(input: Input, cases: readonly SizeVehicle[]): (RearValve & { readonly needed: boolean }) | null {
-  const all = cases.flatMap((vehicle) => bounds(input, vehicle)).filter(({ z }) => z >= BALANCE_RANGE_Z.from);
+export function proportionFor(
+  input: Input,
+  cases: readonly SizeVehicle[],
+  range: Range = DEFAULT_BALANCE,
+): (RearValve & { readonly needed: boolean }) | null {
+  const all = cases.flatMap((vehicle) => bounds(input, vehicle, range)).filter(({ z }) => z >= range.fromZ);
   const tight = all.filter(({ before, most }) => before > most);
   if (!tight.length) return { kneeMPa: Math.max(...all.map((b) => b.before)), slope: 1, needed: false };
   // A knee above the least pressure that is already too much would let that pressure through.

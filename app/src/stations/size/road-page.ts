@@ -2,13 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, model } from '@an
 import { viewPlan } from '@firm-line/core/plan/results';
 import { figure } from '@firm-line/core/fault';
 import {
-  BALANCE_RANGE_Z,
+  DEFAULT_BALANCE,
   braking,
   loadsN,
-  mostAdhesion,
   pushN,
   stoppingM,
   whatIf,
+  type Failed,
+  type Failure,
   type SizeInput,
 } from '@firm-line/core/hydraulics';
 import { formatLengthUnit } from '@firm-line/core/units';
@@ -32,6 +33,8 @@ function raised(
     .filter(({ z }) => z <= 1.05)
     .map(({ z, forceN, adhesion }) => ({ z, ...forceN, used: adhesion }));
 }
+
+const FAILED_NAMES: Record<Failed, string> = { front: 'Front circuit', rear: 'Rear circuit', booster: 'Booster' };
 
 /** From foot to road for a vehicle with two axles: the chain, the pedal's travel, balance, stopping, what one change would do. */
 @Component({
@@ -170,33 +173,35 @@ export class RoadPage {
       { name: 'front', points: used('front'), ink: 'fluid' },
       { name: 'rear', points: used('rear'), ink: 'copper' },
     ];
-    if (!this.now()!.limits) return lines;
-    const limit = [0.24, 0.52].map((z) => ({ x: z, y: mostAdhesion(z) }));
+    const balance = this.now()!.limits?.balance;
+    if (!balance) return lines;
+    const limit = [0.2, 0.8].map((k) => ({ x: 0.1 + balance.rise * (k - 0.2), y: k }));
     return [...lines, { name: 'most that may be used', points: limit, ink: 'stop', dashed: true }];
   });
   protected readonly balanceWords = computed(() => {
     const { size, rearLeads, limits } = this.now()!;
+    const balance = limits?.balance ?? DEFAULT_BALANCE;
     const meet =
       size.balancePointZ === null
         ? 'The two never use the same grip.'
         : `Both use the same grip at z ${figure(size.balancePointZ, 2)}.`;
     const lead = rearLeads
       ? `The rear leads from z ${figure(rearLeads.fromZ, 2)} to ${figure(rearLeads.toZ, 2)}.`
-      : `The rear stays behind the front from z ${BALANCE_RANGE_Z.from} to ${BALANCE_RANGE_Z.to}.`;
-    const source = limits ? ' Dashed limit: z = 0.1 + 0.7·(k − 0.2), UN R13-H annex 5 (from memory).' : '';
+      : `The rear stays behind the front from z ${balance.fromZ} to ${balance.toZ}.`;
+    const source = limits ? ` Dashed limit: z = 0.1 + ${balance.rise}·(k − 0.2), ${balance.source}.` : '';
     return `${meet} ${lead}${source}`;
   });
   protected readonly stops = computed(() => {
     const { usableZ, stopM, limits, fromKmh, failed, size, input } = this.now()!;
     const metres = (m: number): string => (Number.isFinite(m) ? figure(m, 0) : '–');
-    const failedRow = (axle: 'front' | 'rear') => {
-      const left = failed[axle];
+    const failedRow = (left: Failure) => {
+      const speed = limits?.left.fromKmh ?? fromKmh;
       return {
-        name: `${axle === 'front' ? 'Front' : 'Rear'} circuit failed`,
-        z: figure(left.z, 2),
-        metres: metres(stoppingM(fromKmh, left.z)),
-        limit: limits?.failedM ? metres(limits.failedM(fromKmh)) : '–',
-        pedal: left.strokesOut ? 'runs out of stroke' : `${figure(left.travelMm, 0)} mm`,
+        name: `${FAILED_NAMES[left.failed]} failed, ${figure(left.footN, 0)} N${speed === fromKmh ? '' : `, from ${speed} km/h`}`,
+        z: `${figure(left.z, 2)}${left.locks ? ', at its grip' : ''}`,
+        metres: metres(stoppingM(speed, left.z, limits?.buildUpS)),
+        limit: limits ? metres(limits.left.mostM(speed)) : '–',
+        pedal: left.strokesOut ? 'runs out of stroke' : left.failed === 'booster' ? '–' : `${figure(left.travelMm, 0)} mm`,
       };
     };
     return [
@@ -207,8 +212,7 @@ export class RoadPage {
         limit: limits ? metres(limits.wholeM(fromKmh)) : '–',
         pedal: `${figure(size.travelMm.total, 0)} mm of ${figure(input.pedal.strokeMm, 0)}`,
       },
-      failedRow('front'),
-      failedRow('rear'),
+      ...[failed.front, failed.rear, failed.booster].flatMap((left) => (left ? [failedRow(left)] : [])),
     ];
   });
   protected readonly changes = computed(() => whatIf(this.now()!.input));

@@ -6,6 +6,7 @@ import {
   stoppingM,
   usableZ,
   withFailed,
+  withoutBooster,
   type Failure,
   type Limits,
   type RearValve,
@@ -26,7 +27,7 @@ export interface LoadView {
   readonly usableZ: number;
   readonly stopM: number;
   readonly rearLeads: { readonly fromZ: number; readonly toZ: number } | null;
-  readonly failed: { readonly front: Failure; readonly rear: Failure };
+  readonly failed: { readonly front: Failure; readonly rear: Failure; readonly booster: Failure | null };
   readonly limits: Limits | null;
   /** Speed that the stop is reckoned from, km/h. */
   readonly fromKmh: number;
@@ -48,9 +49,13 @@ function loadView(input: SizeInput, limits: Limits | null): LoadView {
     input,
     size: size(input),
     usableZ: z,
-    stopM: stoppingM(fromKmh, z),
-    rearLeads: rearLeads(input),
-    failed: { front: withFailed(input, 'front'), rear: withFailed(input, 'rear') },
+    stopM: stoppingM(fromKmh, z, limits?.buildUpS),
+    rearLeads: rearLeads(input, limits?.balance),
+    failed: {
+      front: withFailed(input, 'front', limits?.left),
+      rear: withFailed(input, 'rear', limits?.left),
+      booster: withoutBooster(input, limits?.left),
+    },
     limits,
     fromKmh,
   };
@@ -62,7 +67,12 @@ function sizeOf(plan: Pick<Plan, 'circuits' | 'hoses'>, sizing: Sizing | null, l
     loadView(sizeInputOf(plan, sizing, lines, share), limitsFor(sizing.category, loadAt(sizing, 1).massKg));
   try {
     const [empty, laden] = LOADS.map((_: LoadName, i) => at(i)) as [LoadView, LoadView];
-    return { at, empty, laden, valve: proportionFor(empty.input, [empty.input.vehicle, laden.input.vehicle]) };
+    return {
+      at,
+      empty,
+      laden,
+      valve: proportionFor(empty.input, [empty.input.vehicle, laden.input.vehicle], empty.limits?.balance),
+    };
   } catch (error) {
     if (error instanceof InputError) return null;
     throw error;

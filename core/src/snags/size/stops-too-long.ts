@@ -1,9 +1,11 @@
 import { figure } from '../../fault/index.ts';
-import { stoppingM } from '../../hydraulics/index.ts';
+import { isEnough, stoppingM, type Failed } from '../../hydraulics/index.ts';
 import type { Finding } from '../define-rule.ts';
 import { eachLoad } from './sizing.ts';
 
-/** Stopping distance against the published limit, whole and with either circuit failed; none is judged where no limit is known. */
+const FAILED_NAMES: Record<Failed, string> = { front: 'Front circuit', rear: 'Rear circuit', booster: 'Booster' };
+
+/** Stopping distance against the published limit, whole, and with either circuit or the booster failed; none is judged where no limit is known. */
 export const stopsTooLong = eachLoad('stops-too-long', ({ limits, stopM, fromKmh, failed, input }, name) => {
   if (!limits) return [];
   const found: Finding[] = [];
@@ -15,21 +17,18 @@ export const stopsTooLong = eachLoad('stops-too-long', ({ limits, stopM, fromKmh
       where: `Stopping, ${name}`,
       text: `From ${fromKmh} km/h it takes ${figure(stopM, 0)} m with ${foot}; ${figure(most, 0)} m is the limit (${limits.source}).`,
     });
-  for (const axle of ['front', 'rear'] as const) {
-    const left = failed[axle];
-    const limit = limits.failedM?.(fromKmh);
-    const metres = stoppingM(fromKmh, left.z);
+  const { left: rule } = limits;
+  for (const left of [failed.front, failed.rear, failed.booster]) {
+    if (!left) continue;
+    const where = `${FAILED_NAMES[left.failed]} failed, ${name}`;
+    const metres = stoppingM(rule.fromKmh, left.z, limits.buildUpS);
     if (left.strokesOut)
+      found.push({ level: 'stop', where, text: 'The circuit that is left runs out of stroke before it is up to what is asked.' });
+    else if (!isEnough(left, rule, limits.buildUpS))
       found.push({
         level: 'stop',
-        where: `${axle === 'front' ? 'Front' : 'Rear'} circuit failed, ${name}`,
-        text: 'The circuit that is left runs out of stroke before it is up to pressure.',
-      });
-    else if (limit !== undefined && metres > limit)
-      found.push({
-        level: 'stop',
-        where: `${axle === 'front' ? 'Front' : 'Rear'} circuit failed, ${name}`,
-        text: `From ${fromKmh} km/h it takes ${figure(metres, 0)} m with what is left; ${figure(limit, 0)} m is the limit (${limits.source}).`,
+        where,
+        text: `From ${rule.fromKmh} km/h it takes ${figure(metres, 0)} m with what is left, at ${figure(left.footN, 0)} N${left.locks ? ' and the axle at its grip' : ''}; ${figure(rule.mostM(rule.fromKmh), 0)} m is the limit (${rule.source}).`,
       });
   }
   return found;
