@@ -3,6 +3,7 @@ import { choose, fill, press, tabTo, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const run = withBrowser();
+const SIGMAS = 'fl-place-detail fl-vector-field:nth-of-type(2)';
 
 describe('the whole way, by keyboard alone', () => {
   test('from an empty plan to a bend card and a bleed order', async () => {
@@ -21,8 +22,8 @@ describe('the whole way, by keyboard alone', () => {
       await tabTo(page, 'input[name=how]');
       await page.keyboard.press('ArrowDown');
       for (const [axis, value] of at.entries())
-        await fill(page, `fl-place-detail fl-length-field:nth-of-type(${axis + 1}) input`, value);
-      for (const axis of [4, 5, 6]) await fill(page, `fl-place-detail fl-length-field:nth-of-type(${axis}) input`, '1');
+        await fill(page, `fl-place-detail fl-vector-field:first-of-type fl-length-field:nth-of-type(${axis + 1}) input`, value);
+      for (const axis of [1, 2, 3]) await fill(page, `${SIGMAS} fl-length-field:nth-of-type(${axis}) input`, '1');
     }
     expect(await textOf(page, 'fl-place-detail dl')).toMatch(/609\.6 ±2/);
 
@@ -46,8 +47,8 @@ describe('the whole way, by keyboard alone', () => {
     await tabTo(page, 'input[name=how]');
     await page.keyboard.press('ArrowDown');
     for (const [axis, value] of ['2000', '-300', '450'].entries())
-      await fill(page, `fl-place-detail fl-length-field:nth-of-type(${axis + 1}) input`, value);
-    for (const axis of [4, 5, 6]) await fill(page, `fl-place-detail fl-length-field:nth-of-type(${axis}) input`, '2');
+      await fill(page, `fl-place-detail fl-vector-field:first-of-type fl-length-field:nth-of-type(${axis + 1}) input`, value);
+    for (const axis of [1, 2, 3]) await fill(page, `${SIGMAS} fl-length-field:nth-of-type(${axis}) input`, '2');
     await fill(page, '#port-way', 'left');
 
     // The line between them, cornered by moves in words, with a wrong one on the way.
@@ -183,7 +184,7 @@ describe('the whole way, by keyboard alone', () => {
         new MouseEvent('click', { bubbles: true }),
       ),
     );
-    await press(page, 'fl-part-panel button[aria-label^="Take"]');
+    await press(page, 'fl-part-panel button[aria-label^="Remove"]');
     await page.waitForFunction(() => document.querySelectorAll('fl-circuit-drawing [data-wire]').length === 5, { polling: 100 });
     await waitText(page, '[data-test=snags]', 'snags');
     await press(page, '[data-test=snags]');

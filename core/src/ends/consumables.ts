@@ -40,12 +40,23 @@ export function guidanceFor({ join }: Joint): string {
   }
 }
 
-/** Torques that such a thread mostly takes, N·m, by its diameter. Common practice: outside it a figure is questioned, not refused. */
+type Range = readonly [leastNm: number, mostNm: number];
+/** By the thread's diameter: under 9, under 11, under 13.5 mm, and above. Common practice. */
+const LIKELY_NM: Record<'nut' | 'washer' | 'cone' | 'other', readonly Range[]> = {
+  // Tube nuts over a flare.
+  nut: [[6, 15], [11, 22], [14, 32], [20, 60]],
+  // Banjo bolts and crush washers: aluminium bolts take half of what steel ones do.
+  washer: [[6, 20], [12, 40], [15, 50], [20, 90]],
+  cone: [[5, 12], [8, 18], [11, 27], [18, 70]],
+  other: [[6, 20], [10, 30], [12, 45], [18, 90]],
+}; // prettier-ignore
+
+/** Torques that a joint mostly takes, N·m, by its kind and its thread. Outside it a figure is questioned, not refused. */
 export function likelyTorqueNm({ join }: Joint): { readonly least: number; readonly most: number } | null {
-  const dMm = join && threadByName(join.male.thread)!.dMm;
-  if (!dMm) return null;
-  if (dMm < 9) return { least: 6, most: 20 };
-  if (dMm < 11) return { least: 10, most: 30 };
-  if (dMm < 13.5) return { least: 12, most: 45 };
-  return { least: 18, most: 90 };
+  if (!join) return null;
+  const { thread, end } = join.male;
+  const { dMm } = threadByName(thread)!;
+  const kind = end === 'double-flare-45' || end === 'bubble' ? 'nut' : end === 'banjo' || end === 'flat' ? 'washer' : end === 'cone-37' || end === 'cone-45' ? 'cone' : 'other'; // prettier-ignore
+  const [least, most] = LIKELY_NM[kind][dMm < 9 ? 0 : dMm < 11 ? 1 : dMm < 13.5 ? 2 : 3]!;
+  return { least, most };
 }

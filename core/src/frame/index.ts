@@ -20,6 +20,7 @@ export {
   SECTIONS,
   THING_KINDS,
   THING_SPECS,
+  keptFrom,
   type Nature,
   type Section,
   type Shape,

@@ -40,6 +40,15 @@ export const NATURES = ['solid', 'hot', 'moving', 'sharp', 'reserved'] as const;
 /** What a thing is to a line that comes near it. */
 export type Nature = (typeof NATURES)[number];
 
+/**
+ * How far a line keeps from a surface by its temperature, mm. Ours, said to be a judgement: 100 to 400 °C, 150 to
+ * 650 °C, 200 above; the part makers' sheets come first.
+ */
+const heatKeepMm = (surfaceC: number): number => (surfaceC <= 400 ? 100 : surfaceC <= 650 ? 150 : 200);
+/** How far a line keeps from a thing, surface to surface: as it is set down, and never nearer than its heat allows. */
+export const keptFrom = ({ nature, keepMm, surfaceC }: Pick<Thing, 'nature' | 'keepMm' | 'surfaceC'>): number =>
+  nature === 'hot' && surfaceC !== null ? Math.max(keepMm, heatKeepMm(surfaceC)) : keepMm;
+
 export const THING_KINDS = [
   'rail', 'member', 'axle', 'wheel', 'engine', 'gearbox', 'exhaust', 'prop-shaft', 'steering', 'tank', 'floor', 'zone', 'mesh',
 ] as const; // prettier-ignore

@@ -1,5 +1,5 @@
 import { derive } from '../derive/index.ts';
-import { clearanceTo, obstacleOf, obstaclesOf, thingAt, type Obstacle, type Thing } from '../frame/index.ts';
+import { clearanceTo, keptFrom, obstacleOf, obstaclesOf, thingAt, type Obstacle, type Thing } from '../frame/index.ts';
 import {
   freeTurnDeg, judge, mover, partOf, posesOf, worstOf, type Clamp, type HoseVerdict, type Motion, type NamedPose, type Pose, type Settled, type Shape,
 } from '../rod/index.ts'; // prettier-ignore
@@ -111,9 +111,9 @@ function nearest(obstacles: readonly Obstacle[], shape: Shape, odMm: number): Ho
   let best: HoseNear | null = null;
   for (const obstacle of obstacles) {
     const { thing } = obstacle;
-    const gap = clearanceTo(obstacle, shape.pointsMm, odMm, thing.keepMm + SHOWN_MM, SPARED_MM, shape.lengthMm - SPARED_MM);
+    const gap = clearanceTo(obstacle, shape.pointsMm, odMm, keptFrom(thing) + SHOWN_MM, SPARED_MM, shape.lengthMm - SPARED_MM);
     if (!gap) continue;
-    const wantedMm = thing.holds ? 0 : thing.keepMm;
+    const wantedMm = thing.holds ? 0 : keptFrom(thing);
     if (!best || gap.distanceMm - wantedMm < best.distanceMm - best.wantedMm) best = { thing, distanceMm: gap.distanceMm, wantedMm };
   }
   return best;

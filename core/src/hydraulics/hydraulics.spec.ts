@@ -287,10 +287,12 @@ describe('residual pressure, reservoir, clutch, trailer', () => {
     expect(residualFor('disc', 700, 520).wantedMPa).toBe(0);
     expect(residualFor('drum', 700, 520).wantedMPa).toBe(RESIDUAL_MPA.drum);
   });
-  // Opposed pistons of 40 mm, 8 mm of wear on each side: 2 wheels · 2 sides · 1256.6 mm² · 8 mm = 40.2 mL.
+  // Opposed pistons of 40 mm, 8 mm of wear and 0.12 mm of gap on each side: 2 wheels · 1256.6 mm² · 2 · 8.12 mm = 40.8 mL.
+  // One sliding piston of 54 mm follows both pads: 2 · 2290.2 mm² · (16 + 0.12) mm = 73.8 mL. A drum of 20.64 mm: 2 · 334.6 mm² · (4 · 3 + 2.2) mm = 9.5 mL.
   test('wear moves fluid out of the reservoir', () => {
-    expect(wearMl({ ...VAN.front, pistonsMm: [40] } as SizeInput['front'], 8)).toBeCloseTo(40.2, 1);
-    expect(wearMl(VAN.rear, 3)).toBe(0);
+    expect(wearMl({ ...VAN.front, pistonsMm: [40] } as SizeInput['front'], 8)).toBeCloseTo(40.8, 1);
+    expect(wearMl({ ...VAN.front, pistonsMm: [54], opposed: false } as SizeInput['front'], 8)).toBeCloseTo(73.8, 1);
+    expect(wearMl(VAN.rear, 3)).toBeCloseTo(9.5, 1);
   });
   // 15.875 master, 19.05 slave: area ratio 0.6944; 25 mm of master move 17.36 mm of slave, 8.68 mm of bearing through a fork of 2.
   test('clutch by hand', () => {

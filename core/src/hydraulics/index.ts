@@ -24,7 +24,7 @@ export {
   type Limits,
 } from './limits.ts';
 export { parking, parkingLimit, type ParkingInput, type ParkingLimit, type ParkingSize } from './parking.ts';
-export { proportionFor, rearLeads } from './proportion.ts';
+export { kneeFor, proportionFor, rearLeads } from './proportion.ts';
 export { wearMl } from './reservoir.ts';
 export { headMPa, RESIDUAL_MPA, residualFor, type Residual } from './residual.ts';
 export { single, type SingleInput, type SingleSize } from './single.ts';

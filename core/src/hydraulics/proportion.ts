@@ -29,6 +29,27 @@ export function rearLeads(input: Input, range: Range = DEFAULT_BALANCE): { fromZ
   return leading.length ? { fromZ: leading[0]!.z, toZ: leading.at(-1)!.z } : null;
 }
 
+/** What is kept in hand: pads of one batch differ by this share, and a rear that may just lead does lead. Source: FMVSS 135 asks z ≥ 0.9·k of the rear (from memory). */
+const MARGIN = 0.9;
+
+/**
+ * The highest knee at which a valve of a given slope keeps the rear behind the front in every load case,
+ * with a tenth in hand. Infinity where none is needed; null where no knee of that slope would do: its
+ * slope is cut into its metal. Source: ideal distribution from axle loads.
+ */
+export function kneeFor(
+  input: Input,
+  cases: readonly SizeVehicle[],
+  slope: number,
+  range: Range = DEFAULT_BALANCE,
+): number | null {
+  const all = cases.flatMap((vehicle) => bounds(input, vehicle, range)).filter(({ z }) => z >= range.fromZ);
+  const tight = all.map(({ before, most }) => ({ before, most: MARGIN * most })).filter(({ before, most }) => before > most);
+  if (!tight.length) return Infinity;
+  const knee = Math.min(...tight.map(({ before, most }) => (most - slope * before) / (1 - slope)));
+  return slope < 1 && knee > 0 ? knee : null;
+}
+
 /** Knees tried, as shares of the highest that is possible. */
 const KNEES = Array.from({ length: 36 }, (_, i) => 1 - 0.02 * i);
 

@@ -1,5 +1,5 @@
 import { InputError } from '../fault/index.ts';
-import { boxGap, gapTo, pointGapMm, type Obstacle } from '../frame/index.ts';
+import { boxGap, gapTo, keptFrom, pointGapMm, type Obstacle } from '../frame/index.ts';
 import { addScaled, distance, dot, pathLength, shareAlong, sub, unit, type Vec3 } from '../vec/index.ts';
 import { DIRECTIONS, makeLattice, nodeAt, placeOf, type Lattice } from './lattice.ts';
 import { cheapest, type Costs, type Found, type Leg } from './search.ts';
@@ -73,7 +73,7 @@ function edgeCosts(lattice: Lattice, input: WayInput): Costs {
     .filter(({ thing, box }) => box && !mountedOn.has(thing.id))
     .map((obstacle) => ({
       obstacle,
-      keepMm: half + Math.max(obstacle.thing.keepMm, obstacle.thing.holds ? STANDOFF_MM : 1),
+      keepMm: half + Math.max(keptFrom(obstacle.thing), obstacle.thing.holds ? STANDOFF_MM : 1),
       mesh: obstacle.thing.shape.kind === 'mesh',
     }));
   const holders = obstacles.filter(({ thing, box }) => thing.holds && box);

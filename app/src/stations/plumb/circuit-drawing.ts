@@ -34,6 +34,7 @@ const MARGIN = 16;
             class="fill-none"
             [class]="wire.stroke"
             [attr.stroke-width]="wire.chosen ? 6 : 3.5"
+            [attr.stroke-dasharray]="wire.dashes"
             stroke-linejoin="round"
             [attr.data-wire]="wire.id"
           />
@@ -166,13 +167,14 @@ export class CircuitDrawing {
   protected readonly drawing = computed(() => {
     const [laid, view] = [this.laid(), this.store.view()];
     if (!laid) return null;
-    const joined = new Set(view.plan.lines.flatMap((line) => [line.ends.a.portId, line.ends.b.portId]));
+    const pipes = [...view.plan.lines.map((of) => ({ of, hose: false })), ...view.plan.hoses.map((of) => ({ of, hose: true }))];
+    const joined = new Set(pipes.flatMap(({ of }) => [of.ends.a.portId, of.ends.b.portId]));
     const size = (px: number): number => px + 2 * MARGIN;
     return {
       width: size(laid.width),
       height: size(laid.height),
       box: `${-MARGIN} ${-MARGIN} ${size(laid.width)} ${size(laid.height)}`,
-      wires: view.lines.flatMap(({ line }) => {
+      wires: pipes.flatMap(({ of: line, hose }) => {
         const points = laid.wires.get(line.id);
         if (!points?.length) return [];
         const middle = longest(points);
@@ -184,6 +186,7 @@ export class CircuitDrawing {
             d: points.map((p, i) => `${i ? 'L' : 'M'}${p.x} ${p.y}`).join(''),
             stroke: STROKES[ink],
             fill: FILLS[ink],
+            dashes: hose ? '9 6' : null,
             chosen: line.id === this.lineId(),
             labelX: middle.x,
             labelY: middle.y - 6,

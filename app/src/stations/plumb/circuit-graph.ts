@@ -13,7 +13,7 @@ const sideOf = (part: Part, port: Port): 'WEST' | 'EAST' =>
   port.role === 'outlet' || (port.role === 'feed' && !makesPressure(part)) ? 'EAST' : 'WEST';
 
 /** The circuits as boxes and wires; a wire runs the way the pressure goes. */
-export function circuitGraph({ plan, lines }: LaidPlan): { boxes: BoxToLay[]; wires: WireToLay[] } {
+export function circuitGraph({ plan, lines, ports }: LaidPlan): { boxes: BoxToLay[]; wires: WireToLay[] } {
   const boxes = plan.parts.map((part): BoxToLay => {
     const rows = { WEST: 0, EAST: 0 };
     const ports = drawnPorts(part).map((port) => {
@@ -22,10 +22,15 @@ export function circuitGraph({ plan, lines }: LaidPlan): { boxes: BoxToLay[]; wi
     });
     return { id: part.id, width: BOX_PX, height: HEAD_PX + Math.max(1, rows.WEST, rows.EAST) * ROW_PX + 4, ports };
   });
-  const wires = lines.flatMap(({ line, ports: { a, b } }): WireToLay[] => {
-    if (!a || !b) return [];
+  const joined = [
+    ...lines.map(({ line, ports: { a, b } }) => ({ id: line.id, a, b })),
+    ...plan.hoses.map(({ id, ends }) => ({ id, a: ports.get(ends.a.portId ?? ''), b: ports.get(ends.b.portId ?? '') })),
+  ];
+  const wires = joined.flatMap(({ id, a, b }): WireToLay[] => {
+    // A hose that hangs from a part into the air belongs to that part.
+    if (!a || !b || a.part === b.part) return [];
     const backward = sideOf(a.part, a.port) === 'WEST' && sideOf(b.part, b.port) === 'EAST';
-    return [{ id: line.id, from: (backward ? b : a).port.id, to: (backward ? a : b).port.id }];
+    return [{ id, from: (backward ? b : a).port.id, to: (backward ? a : b).port.id }];
   });
   return { boxes, wires };
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { figuresOf, makesPressure, PART_FIGURES, type Part, type PartFigure } from '@firm-line/core/plan';
+import { figuresOf, galleriesOf, makesPressure, PART_FIGURES, type Part, type PartFigure } from '@firm-line/core/plan';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
@@ -42,6 +42,31 @@ import { Fold } from '../../kit/fold';
           (changed)="setFamily($event)"
         />
       </div>
+      @if (galleries().length > 1 || part().ports.length > 2) {
+        <fieldset class="mt-3 border-t border-rule pt-2" data-test="passages">
+          <legend class="sr-only">Inner passages</legend>
+          <p class="font-semibold">Which ports are connected inside</p>
+          <p class="text-sm text-ink-soft">
+            Ports of one gallery share their fluid.
+            {{ part().passages ? 'As you set it down.' : 'As such a part mostly has it: its sheet decides.' }}
+          </p>
+          <div class="mt-1 grid grid-cols-2 gap-3">
+            @for (port of part().ports; track port.id) {
+              <fl-select-field
+                [field]="'gallery-' + port.id"
+                [label]="port.name"
+                [options]="galleryNames()"
+                [value]="galleryOf(port.id)"
+                none="shut off"
+                (changed)="setGallery(port.id, $event)"
+              />
+            }
+          </div>
+          @if (part().passages) {
+            <button type="button" class="link" (click)="clearPassages()">As such a part mostly has it</button>
+          }
+        </fieldset>
+      }
       <p class="mt-2 text-sm text-ink-soft">0.0138 MPa is 2 psi, 0.069 MPa is 10 psi.</p>
     </fl-fold>
   `,
@@ -62,6 +87,29 @@ export class PartFiguresForm {
     makesPressure(this.part()) ? this.part().ports.filter((port) => port.role === 'outlet') : [],
   );
 
+  protected readonly galleries = computed(() => galleriesOf(this.part()).map((ports) => ports.map(({ id }) => id)));
+  /** One more than there are, so that a port can be given its own. */
+  protected readonly galleryNames = computed(() =>
+    Array.from(
+      { length: Math.min(this.galleries().length + 1, this.part().ports.length) },
+      (_, i) => [String(i), `gallery ${i + 1}`] as const,
+    ),
+  );
+  protected galleryOf(portId: string): string | null {
+    const at = this.galleries().findIndex((ids) => ids.includes(portId));
+    return at < 0 ? null : String(at);
+  }
+  protected setGallery(portId: string, to: string): void {
+    const rest = this.galleries().map((ids) => ids.filter((id) => id !== portId));
+    const passages =
+      to === ''
+        ? rest
+        : [...rest, ...(Number(to) < rest.length ? [] : [[]])].map((ids, i) => (i === Number(to) ? [...ids, portId] : ids));
+    this.change({ passages: passages.filter((ids) => ids.length) });
+  }
+  protected clearPassages(): void {
+    this.change({ passages: undefined });
+  }
   protected set(key: PartFigure, value: number | null): void {
     const { [key]: _, ...rest } = this.part().figures;
     this.change({ figures: value === null ? rest : { ...rest, [key]: value } });

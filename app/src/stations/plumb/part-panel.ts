@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { newLine, type Part, type Port } from '@firm-line/core/plan';
+import { newLine, type Part, type Port, isWorker, lostTo } from '@firm-line/core/plan';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
@@ -66,6 +66,9 @@ import { PartFiguresForm } from './part-figures-form';
         </li>
       }
     </ul>
+    @if (lost(); as names) {
+      <p class="mt-3 border-t border-rule pt-2 text-sm" data-test="lost"><strong>If it leaks:</strong> {{ names }}</p>
+    }
     <fl-part-figures-form [part]="part()" />
   `,
 })
@@ -78,6 +81,15 @@ export class PartPanel {
   protected readonly snags = computed(() => {
     const ports = new Set(this.part().ports.map((port) => port.id));
     return this.store.laidOutSnags().filter(({ place }) => place.kind === 'port' && ports.has(place.id));
+  });
+  /** What one leak at it takes, and what is left. */
+  protected readonly lost = computed(() => {
+    const { network, plan } = this.store.view();
+    const gone = new Set(this.part().ports.flatMap(({ id }) => (network.index.has(id) ? lostTo(network, plan.parts, id) : [])));
+    if (!gone.size) return null;
+    const left = plan.parts.filter((part) => isWorker(part) && !gone.has(part));
+    const names = (parts: Iterable<Part>): string => [...parts].map(({ name }) => name).join(', ');
+    return `${names(gone)} ${gone.size > 1 ? 'are' : 'is'} lost; ${left.length ? `${names(left)} ${left.length > 1 ? 'are' : 'is'} left` : 'nothing is left'}.`;
   });
   protected readonly rows = computed(() => {
     const view = this.store.view();

@@ -1,6 +1,6 @@
 import { derive } from '../../derive/index.ts';
 import { reach, underPressure, type Network, type Step } from '../../network/index.ts';
-import { makesPressure, type Part, type Port } from '../model/index.ts';
+import { isWorker, makesPressure, type Part, type Port } from '../model/index.ts';
 
 /** What one outlet of a master or an actuator presses: each port with the way there. */
 export interface Feed {
@@ -28,4 +28,32 @@ export function reservoirsOf(network: Network, parts: readonly Part[], master: P
   const from = feed ? [feed.id] : master.ports.filter(({ role }) => role === 'feed').map(({ id }) => id);
   const reached = reach(network, from, underPressure);
   return parts.filter((part) => part.kind === 'reservoir' && part.ports.some(({ id }) => reached.has(id)));
+}
+
+/**
+ * The parts that do their work by fluid and are lost to one leak at a port: all that its circuit presses,
+ * and what draws from the same undivided fluid. A master with one feed for two chambers has a wall between
+ * them above it (FMVSS 135 S5.4.2, from memory).
+ */
+export function lostTo(network: Network, parts: readonly Part[], port: string): Part[] {
+  const feeds = feedsOf(network, parts);
+  const supplies = network.ducts.filter(({ supplies: is }) => is);
+  /** The feed that a chamber has to itself. */
+  const ownFeed = (outlet: string): string | undefined => {
+    const feed = supplies.find(({ to }) => to === outlet)?.from;
+    return supplies.filter(({ from }) => from === feed).length === 1 ? feed : undefined;
+  };
+  const wet = new Set(reach(network, [port], underPressure).keys());
+  const lost = new Set<Feed>();
+  for (let more = true; more;) {
+    more = false;
+    for (const feed of feeds) {
+      const own = ownFeed(feed.outlet.id);
+      if (lost.has(feed) || !(wet.has(feed.outlet.id) || (own && wet.has(own)))) continue;
+      lost.add(feed);
+      for (const at of reach(network, own ? [own] : [], underPressure).keys()) wet.add(at);
+      more = true;
+    }
+  }
+  return parts.filter((part) => isWorker(part) && [...lost].some(({ reached }) => part.ports.some(({ id }) => reached.has(id))));
 }

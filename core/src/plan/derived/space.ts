@@ -5,6 +5,7 @@ import {
   boxRound,
   clearanceTo,
   gapTo,
+  keptFrom,
   obstaclesOf,
   stretchesNear,
   type Clearance,
@@ -90,7 +91,7 @@ function nearOf(view: Laid, points: readonly Vec3[], lengthMm: number, obstacles
   for (const obstacle of obstacles) {
     const { thing, box, growMm } = obstacle;
     // Things that lie far from all of the line are passed over at once.
-    if (!box || boxGap(box, min, max) > thing.keepMm + SHOWN_MM + growMm + view.tube.odMm) continue;
+    if (!box || boxGap(box, min, max) > keptFrom(thing) + SHOWN_MM + growMm + view.tube.odMm) continue;
     const measure = (stretches: readonly Stretch[], wantedMm: number): void => {
       let best: Clearance | null = null;
       for (const [from, to] of stretches) {
@@ -105,8 +106,9 @@ function nearOf(view: Laid, points: readonly Vec3[], lengthMm: number, obstacles
     if (thing.nature !== 'hot') measure([[0, lengthMm]], thing.keepMm);
     else {
       const { bare, covered } = sleeved(view.line.sleeves, lengthMm);
-      measure(bare, thing.keepMm);
-      measure(covered, Math.min(thing.keepMm, Math.max(LEAST_KEPT_MM, thing.keepMm * SLEEVE_SHARE)));
+      const keepMm = keptFrom(thing);
+      measure(bare, keepMm);
+      measure(covered, Math.min(keepMm, Math.max(LEAST_KEPT_MM, keepMm * SLEEVE_SHARE)));
     }
   }
   return found;

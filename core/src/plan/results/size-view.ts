@@ -1,4 +1,5 @@
 import {
+  kneeFor,
   limitsFor,
   proportionFor,
   rearLeads,
@@ -36,6 +37,8 @@ export interface SizeView {
   readonly at: (share: number) => LoadView;
   readonly empty: LoadView;
   readonly laden: LoadView;
+  /** The highest knee at which a valve of a slope keeps the rear behind the front in both loads; null where none of that slope does. */
+  readonly kneeFor: (slope: number) => number | null;
   /** The valve that keeps the rear behind the front in both loads; null where none does. */
   readonly valve: (RearValve & { readonly needed: boolean }) | null;
 }
@@ -67,11 +70,13 @@ function sizeOf(plan: Pick<Plan, 'circuits' | 'hoses'>, sizing: Sizing | null, l
     loadView(sizeInputOf(plan, sizing, lines, share), limitsFor(sizing.category, loadAt(sizing, 1).massKg));
   try {
     const [empty, laden] = LOADS.map((_: LoadName, i) => at(i)) as [LoadView, LoadView];
+    const cases = [empty.input.vehicle, laden.input.vehicle];
     return {
       at,
       empty,
       laden,
-      valve: proportionFor(empty.input, [empty.input.vehicle, laden.input.vehicle], empty.limits?.balance),
+      kneeFor: (slope) => kneeFor(empty.input, cases, slope, empty.limits?.balance),
+      valve: proportionFor(empty.input, cases, empty.limits?.balance),
     };
   } catch (error) {
     if (error instanceof InputError) return null;

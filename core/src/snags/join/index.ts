@@ -8,6 +8,7 @@ import { jointsNeedless } from './joints-needless.ts';
 import { nutSize } from './nut-size.ts';
 import { parallelInTaper } from './parallel-in-taper.ts';
 import { sealantMisplaced } from './sealant-misplaced.ts';
+import { sealantMissing } from './sealant-missing.ts';
 import { stainlessDoubleFlare } from './stainless-double-flare.ts';
 import { threadTrusted } from './thread-trusted.ts';
 import { threadUnknown } from './thread-unknown.ts';
@@ -27,6 +28,7 @@ export const JOIN_RULES = [
   parallelInTaper,
   jointForbidden,
   sealantMisplaced,
+  sealantMissing,
   banjoWashers,
   washersUsed,
   tubeRefused,

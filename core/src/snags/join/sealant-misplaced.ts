@@ -12,6 +12,7 @@ export const sealantMisplaced = defineRule({
   const { joint } = line.line.ends[end];
   const joints = jointsAt(line, end);
   if (joint.sealant === 'none' || !joints) return null;
+  // It goes on the taper where there is one.
   if (joints.some(({ join }) => join && isTaper(threadByName(join.male.thread)!))) return null;
   return {
     level: 'stop',

@@ -2,14 +2,14 @@ import { distance, unit } from '../../vec/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { lengthWords } from '../words.ts';
 
-/** Below this rise of its direction a bleeder lies on its side or hangs. Common practice: bleeders point up. */
-const LEAST_RISE = 0.5;
+/** One that points down by more than this hangs under its part: level and slanting ones are common. Common practice. */
+const LEAST_RISE = -0.2;
 /** How far a bleeder may lie under another port of the same body before air stays behind. */
 const SLACK_MM = 5;
 /** Ports nearer than this are on one body; one further off is the bracket where the part's hose begins. */
 const BODY_MM = 100;
 
-/** Air leaves at the top: a bleeder points up, and no other port of its body lies over it. */
+/** Air leaves at the top: no other port of a bleeder's body lies over it, and it does not hang down. */
 export const bleederLow = defineRule({
   id: 'bleeder-low',
   station: 'plumb',
@@ -22,7 +22,7 @@ export const bleederLow = defineRule({
       { level: 'stop', place: { kind: 'port', id: port.id }, where: `${part.name}, ${port.name}`, text },
     ];
     if ((unit(port.direction)?.[2] ?? 0) < LEAST_RISE)
-      return finding('It does not point up: air stays above it. Is the part on its right side of the vehicle?');
+      return finding('It points down: air stays above it. Is the part on its right side of the vehicle?');
     const others = part.ports.filter((p) => p.id !== port.id && p.role !== 'bleeder').map((p) => view.ports.get(p.id)!.fixed.atMm);
     const onBody = others.filter((at) => distance(at, fixed.atMm) < BODY_MM);
     const above = Math.max(...onBody.map((at) => at[2]), -Infinity) - fixed.atMm[2];

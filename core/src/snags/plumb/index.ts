@@ -9,6 +9,7 @@ import { masterShared } from './master-shared.ts';
 import { noParkingBrake } from './no-parking-brake.ts';
 import { partUnfed } from './part-unfed.ts';
 import { portOpen } from './port-open.ts';
+import { reservoirShared } from './reservoir-shared.ts';
 import { residualMissing } from './residual-missing.ts';
 import { residualNeedless } from './residual-needless.ts';
 import { residualWrong } from './residual-wrong.ts';
@@ -20,6 +21,7 @@ export const PLUMB_RULES = [
   partUnfed,
   circuitsJoined,
   masterShared,
+  reservoirShared,
   portOpen,
   rolesSwapped,
   bothAxles,

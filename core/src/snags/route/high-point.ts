@@ -1,4 +1,5 @@
 import { tubeBoreMm } from '../../stock/index.ts';
+import { runsOf } from '../../vec/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { lengthWords, nodeNear, onLine } from '../words.ts';
 
@@ -6,6 +7,19 @@ import { lengthWords, nodeNear, onLine } from '../words.ts';
 const RISE_MM = 15;
 /** Bores that fluid alone sweeps clear; in wider ones a bubble climbs back. Source: F. P. Bretherton, J. Fluid Mech. 10 (1961): a bubble holds below ρgR²/σ = 0.842, 3.34 mm for glycol is near the line. */
 const NARROW_MM = 3.5;
+
+/** Where a line rises and falls again between its ends: the index of each top, and how far it stands over the higher of the lows beside it. */
+function humpsOf(heights: readonly number[]): { at: number; riseMm: number }[] {
+  const low = (from: number, step: 1 | -1): number => {
+    let least = heights[from]!;
+    for (let i = from + step; i >= 0 && i < heights.length && heights[i]! <= heights[from]!; i += step) least = Math.min(least, heights[i]!);
+    return least;
+  };
+  return heights.flatMap((top, at) => {
+    const isTop = at > 0 && at < heights.length - 1 && top > heights[at - 1]! && top >= heights[at + 1]!;
+    return isTop ? [{ at, riseMm: top - Math.max(low(at, -1), low(at, 1)) }] : [];
+  });
+} // prettier-ignore
 
 /** A hump between its ends keeps air. */
 export const highPoint = defineRule({
@@ -15,15 +29,12 @@ export const highPoint = defineRule({
   reads: [],
   judge: (line, space, view): Finding[] => {
     const heights = space.points.map((p) => p[2]);
-    const top = Math.max(...heights);
-    const at = heights.indexOf(top);
-    const rise = top - Math.max(Math.min(...heights.slice(0, at + 1)), Math.min(...heights.slice(at)));
-    const overEnds = top - Math.max(heights[0]!, heights.at(-1)!);
-    if (overEnds < RISE_MM || rise < RISE_MM) return [];
+    const humps = humpsOf(heights).filter(({ riseMm }) => riseMm >= RISE_MM);
+    if (!humps.length) return [];
+    const { at, riseMm } = humps.reduce((most, one) => (one.riseMm > most.riseMm ? one : most));
     const feed = [line.ports.a, line.ports.b].some((port) => port?.port.role === 'feed');
     const wide = feed || tubeBoreMm(line.tube) > NARROW_MM;
-    let run = 0;
-    for (let i = 1; i <= at; i++) run += Math.hypot(...space.points[i]!.map((v, k) => v - space.points[i - 1]![k]!));
+    const run = runsOf(space.points)[at]!;
     const why = feed
       ? 'a feed must rise all the way'
       : wide
@@ -34,7 +45,7 @@ export const highPoint = defineRule({
         level: wide ? 'mind' : 'note',
         place: onLine(line, nodeNear(line, run)),
         where: line.line.name,
-        text: `It stands ${lengthWords(view).full(overEnds)} above both its ends, where air gathers: ${why}.`,
+        text: `It rises ${lengthWords(view).full(riseMm)} and falls again${humps.length > 1 ? `, and so in ${humps.length - 1} place${humps.length > 2 ? 's' : ''} more` : ''}: air gathers there, and ${why}.`,
       },
     ];
   },

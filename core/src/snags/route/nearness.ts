@@ -111,7 +111,8 @@ export const nearness = (id: string, nature: Nature, level: Finding['level'], wh
     judge: (line, _space, view) => {
       const { full, bare } = lengthWords(view);
       return tooNearOf(view, line, nature).map((near): Finding => ({
-        level,
+        // What touches metal rubs through or burns; in a reserved zone nothing stands yet.
+        level: near.distanceMm > 0 || nature === 'reserved' ? level : 'stop',
         place: onLine(line, nodeNear(line, near.atMm)),
         text:
           near.distanceMm > 0

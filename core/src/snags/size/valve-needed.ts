@@ -1,23 +1,29 @@
 import { figure } from '../../fault/index.ts';
 import { sizingRule } from './sizing.ts';
 
-/** Where the rear leads, the valve that would keep it behind, empty and laden. */
-export const valveNeeded = sizingRule('valve-needed', ({ rearValve, kneePerTurnMPa }, { empty, laden, valve }) => {
+/** Slopes that proportioning valves are sold with. Common practice. */
+const SLOPES = [0.59, 0.43, 0.34, 0.27];
+const downTo = (value: number): number => Math.floor(value * 100) / 100;
+
+/** Where the rear leads: the knee for the valve that is there, or which slope would do. A slope is cut into the metal; a knee is set. */
+export const valveNeeded = sizingRule('valve-needed', ({ rearValve, kneePerTurnMPa }, { empty, laden, kneeFor }) => {
   if (!empty.rearLeads && !laden.rearLeads) return [];
-  if (!valve)
-    return [
-      {
-        level: 'mind',
-        where: 'Rear valve',
-        text: 'No valve keeps the rear behind the front in every load: the rear brakes are too strong for the front ones.',
-      },
-    ];
-  const to = { kneeMPa: Math.floor(valve.kneeMPa * 100) / 100, slope: Math.floor(valve.slope * 100) / 100 };
-  const turns = rearValve && kneePerTurnMPa ? (to.kneeMPa - rearValve.kneeMPa) / kneePerTurnMPa : null;
-  const turned =
-    turns === null ? '' : ` That knee is ${figure(Math.abs(turns), 1)} turns ${turns < 0 ? 'out' : 'in'} on its adjuster.`;
-  return [{
-    level: 'mind', where: 'Rear valve', text: `A knee of ${figure(to.kneeMPa, 2)} MPa and a slope of ${figure(to.slope, 2)} keep the rear behind the front, empty and laden.${turned}`,
-    fix: () => ({ label: 'Set it so', call: { edit: 'setFigure', with: { of: 'sizing', path: 'rearValve', to } } }),
-  }]; // prettier-ignore
-});
+  const finding = (text: string) => ({ level: 'mind', where: 'Rear valve', text }) as const;
+  const sold = SLOPES.map((slope) => ({ slope, kneeMPa: kneeFor(slope) })).find(({ kneeMPa }) => kneeMPa !== null);
+  const would = sold && `One of slope ${sold.slope} would, with its knee at ${figure(downTo(sold.kneeMPa!), 2)} MPa or less`;
+  const none = 'None that is sold would: the rear brakes are too strong for the front ones';
+  if (!rearValve)
+    return [finding(`No valve holds the rear back. ${would ?? none}. It goes in the line to both rear brakes; on a diagonal split one in each.`)];
+  const kneeMPa = kneeFor(rearValve.slope);
+  if (kneeMPa === null)
+    return [finding(`No knee of a valve with slope ${figure(rearValve.slope, 2)} keeps the rear behind the front. ${would ?? none}.`)];
+  const to = downTo(kneeMPa);
+  const turns = kneePerTurnMPa ? (to - rearValve.kneeMPa) / kneePerTurnMPa : null;
+  const turned = turns === null ? '' : `: ${figure(Math.abs(turns), 1)} turns ${turns < 0 ? 'out' : 'in'} on its adjuster`;
+  return [
+    {
+      ...finding(`With its slope of ${figure(rearValve.slope, 2)} a knee of ${figure(to, 2)} MPa keeps the rear behind the front, empty and laden, with a tenth in hand${turned}. One change at a time, and a test stop after each.`),
+      fix: () => ({ label: 'Set the knee so', call: { edit: 'setFigure', with: { of: 'sizing', path: 'rearValve.kneeMPa', to } } }),
+    },
+  ];
+}); // prettier-ignore
