@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { InputError } from '../fault/index.ts';
 import {
-  balancePointZ, braking, clutch, diagnose, forcePerMPa, headMPa, gripZ, isEnough, limitsFor, loadsN, locksFirst, mostAdhesion, proportionFor, rearLeads, RESIDUAL_MPA,
+  balancePointZ, braking, clutch, diagnose, forcePerMPa, headMPa, gripZ, isEnough, kneeFor, limitsFor, loadsN, locksFirst, mostAdhesion, proportionFor, rearLeads, RESIDUAL_MPA,
   residualFor, size, stoppingM, sumMl, takenMl, trailer, usableZ, wearMl, whatIf, withFailed, withoutBooster, type AxleLines, type Drum, type SizeInput, combination, parking, parkingLimit, single } from './index.ts'; // prettier-ignore
 
 const LINES: AxleLines = { tubeMm: 2000, idMm: 3.34, odMm: 4.7625, youngGPa: 207, poisson: 0.3, hoseMm: 500, hoseMlPerMPaM: 0.2 };
@@ -182,6 +182,28 @@ describe('balance', () => {
         },
       ),
     );
+  });
+});
+
+describe('the valve that is there', () => {
+  const strong = { ...VAN, rear: { ...(VAN.rear as Drum), cylinderMm: 26 } };
+  const cases = [VAN.vehicle, { ...VAN.vehicle, massKg: 2600, frontFraction: 0.42, cgHeightMm: 850 }];
+  // Slopes of valves as they are sold. Common practice.
+  test.each([0.59, 0.43, 0.34, 0.27])('of slope %f: the knee that is found keeps the rear behind, a tenth in hand, and no knee much higher does', (slope) => {
+    const kneeMPa = kneeFor(strong, cases, slope);
+    if (kneeMPa === null) {
+      // None of that slope: not even the lowest knee.
+      expect(cases.some((vehicle) => rearLeads({ ...strong, vehicle, rearValve: { kneeMPa: 0.01, slope: slope / 0.9 } }))).toBe(true);
+      return;
+    }
+    // A rear stronger by a ninth uses up what is in hand, and no more.
+    const ninth = { ...strong, rear: { ...strong.rear, brakeFactor: strong.rear.brakeFactor / 0.9 } };
+    const leads = (knee: number) => cases.some((vehicle) => rearLeads({ ...ninth, vehicle, rearValve: { kneeMPa: knee, slope } }));
+    expect([leads(kneeMPa), leads(1.01 * kneeMPa)]).toEqual([false, true]);
+  }); // prettier-ignore
+  test('none is needed where the rear never leads, and a slope of 1 is no valve', () => {
+    expect(kneeFor({ ...VAN, rear: { ...VAN.rear, cylinderMm: 14 } as Drum }, cases, 0.43)).toBe(Infinity);
+    expect(kneeFor(strong, cases, 1)).toBeNull();
   });
 });
 
