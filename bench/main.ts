@@ -2,12 +2,14 @@ import { benchAdapters } from './adapt.bench.ts';
 import { benchCharts, benchDrag, benchEditing, benchFirstScreen, benchSweep } from './app.bench.ts';
 import { benchBends, benchDerived, benchPlan, benchSize } from './core.bench.ts';
 import { benchHoses } from './hose.bench.ts';
+import { benchNetwork } from './network.bench.ts';
 import { benchClearance, benchClips, benchWays } from './space.bench.ts';
 
 benchBends();
 benchPlan();
 benchSize();
 benchDerived();
+benchNetwork();
 benchAdapters();
 benchClips();
 benchClearance();
