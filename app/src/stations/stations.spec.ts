@@ -138,7 +138,9 @@ describe('Size', () => {
     const at = await station(SizeStation, 'z3');
     expect(at.root.textContent).toMatch(/The rear leads from z 0\.68/);
     await at.click(
-      [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) => b.textContent!.includes('Reckon with such a valve'))!,
+      [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) =>
+        b.textContent!.includes('Reckon with such a valve'),
+      )!,
     );
     expect(at.root.textContent).toMatch(/The rear stays behind the front/);
     expect(at.texts('button').filter((text) => text === 'Confirm')).toHaveLength(3);

@@ -1,16 +1,29 @@
-import { braking, pushN } from './balance.ts';
+import { braking, loadsN, pushN } from './balance.ts';
 import { stoppingM, usableZ, type LeftRule } from './limits.ts';
 import { sumMl, takenMl } from './size.ts';
-import { boreArea, DEFAULT_MU, GRAVITY_MS2, type Axle, type SizeInput, type SizeVehicle } from './types.ts';
+import { AXLES, boreArea, DEFAULT_MU, GRAVITY_MS2, perAxle, type Axles, type SizeInput } from './types.ts';
 
-export type Failed = Axle | 'booster';
+/** A circuit by what it presses: the share of each axle's two brakes. */
+export interface CircuitShare {
+  readonly name: string;
+  readonly share: Axles<number>;
+}
+/** One circuit an axle. */
+export const BY_AXLE: readonly CircuitShare[] = [
+  { name: 'Front circuit', share: { front: 1, rear: 0 } },
+  { name: 'Rear circuit', share: { front: 0, rear: 1 } },
+];
+
 /** What is left when something has failed, at the foot force that the vehicle's rule names. */
 export interface Failure {
-  readonly failed: Failed;
+  /** The circuit, or the booster. */
+  readonly failed: string;
+  /** What is left of each axle's brakes. */
+  readonly left: Axles<number>;
   readonly footN: number;
-  /** In the circuit that is left; the front's where both are. */
+  /** The most in what is left. */
   readonly pressureMPa: number;
-  /** Deceleration that can be had: by that foot, and no more than the axles that are left can hold. */
+  /** Deceleration that can be had: by that foot, and no more than the wheels that are left can hold. */
   readonly z: number;
   /** The grip of an axle sets it, not the foot. */
   readonly locks: boolean;
@@ -22,49 +35,78 @@ export interface Failure {
 /** Share of a tandem's stroke that each chamber has to itself. Common practice: halves; the maker's sheet comes first. */
 const CHAMBER_SHARE = 0.5;
 
-/** Deceleration at which an axle that brakes alone locks. Source: moments about the tyre contacts, z = µ·load ÷ weight. */
-export function gripZ({ frontFraction, cgHeightMm, wheelbaseMm }: SizeVehicle, axle: Axle, mu: number): number {
-  const lever = (mu * cgHeightMm) / wheelbaseMm;
-  // Past this height the front takes all of the load.
-  if (axle === 'front') return lever < 1 ? Math.min((mu * frontFraction) / (1 - lever), mu) : mu;
-  return (mu * (1 - frontFraction)) / (1 + lever);
+/** Deceleration by the brakes that are left, and the adhesion that the wheels with brakes then use, the most of both axles. */
+function leftAt(input: SizeInput, left: Axles<number>, push: number): { readonly z: number; readonly used: number; readonly pressureMPa: Axles<number> } {
+  const { pressureMPa, forceN } = braking(input, push);
+  const own = perAxle((axle) => left[axle] * forceN[axle]);
+  const z = (own.front + own.rear) / (input.vehicle.massKg * GRAVITY_MS2);
+  const loads = loadsN(input.vehicle, z);
+  const used = AXLES.map((axle) => (own[axle] > 0 ? (loads[axle] > 0 ? own[axle] / (left[axle] * loads[axle]) : Infinity) : 0));
+  return { z, used: Math.max(...used), pressureMPa };
+} // prettier-ignore
+/** The greatest push up to `most` for which something still holds. */
+function greatest(most: number, holds: (push: number) => boolean): number {
+  if (holds(most)) return most;
+  let [low, high] = [0, most];
+  for (let i = 0; i < 80; i++) {
+    const middle = (low + high) / 2;
+    if (holds(middle)) low = middle;
+    else high = middle;
+  }
+  return low;
 }
 
 /**
- * What is left when one circuit has failed. A tandem's dead chamber closes up (half its stroke) and
- * the other takes the whole push; on a balance bar the dead master runs to its end and the other
- * keeps the share of the push that the bar gives it. The stroke is asked at the pressure for the
- * deceleration that the rule asks, where the foot gives that much. Source: statics of both; chamber
- * halves are common practice.
+ * What is left when a circuit has failed: the wheels of no other circuit brake. A tandem's dead chamber
+ * closes up (half its stroke) and the other takes the whole push; on a balance bar a dead master runs to
+ * its end and the other keeps the share of the push that the bar gives it. The stroke is asked at the
+ * push for the deceleration that the rule asks, where the foot gives that much. Source: statics of both,
+ * loads from moments about the tyre contacts; chamber halves are common practice.
  */
-export function withFailed(given: SizeInput, failed: Axle, rule: LeftRule | null = null): Failure {
+export function withFailed(given: SizeInput, { name, share }: CircuitShare, rule: LeftRule | null = null): Failure {
   const footN = rule?.footMostN ?? given.pedal.forceN;
   const input = { ...given, pedal: { ...given.pedal, forceN: footN } };
-  const axle: Axle = failed === 'front' ? 'rear' : 'front';
+  const left = perAxle((axle) => Math.max(0, 1 - share[axle]));
   const { master, pedal } = input;
-  const brakes = braking(input, pushN(pedal, input.booster));
-  const footZ = brakes.forceN[axle] / (input.vehicle.massKg * GRAVITY_MS2);
-  const grip = gripZ(input.vehicle, axle, input.mu ?? DEFAULT_MU);
-  const z = Math.min(footZ, grip);
+  const foot = pushN(pedal, input.booster);
+  const mu = input.mu ?? DEFAULT_MU;
+  const push = greatest(foot, (one) => leftAt(input, left, one).used <= mu);
+  const { z, pressureMPa } = leftAt(input, left, push);
   const askedZ = Math.min(z, rule ? rule.leastMs2 / GRAVITY_MS2 : z);
-  const pressureMPa = footZ > 0 ? (brakes.pressureMPa[axle] * askedZ) / footZ : 0;
-  const ml = sumMl(takenMl(input[axle], input.lines[axle], input.fluid.bulkGPa, input.airMl[axle], pressureMPa));
-  const bore = master.kind === 'tandem' ? master.boreMm : axle === 'front' ? master.frontBoreMm : master.rearBoreMm;
-  const ownMm = (1000 * ml) / boreArea(bore);
-  const share = master.kind === 'tandem' ? 1 : axle === 'front' ? master.frontShare : 1 - master.frontShare;
-  const lostMm = master.kind === 'tandem' ? CHAMBER_SHARE * master.strokeMm : (1 - share) * (master.strokeMm - master.deadMm);
-  const travelMm = (master.deadMm + share * ownMm + lostMm) * pedal.ratio;
-  const roomMm = master.kind === 'tandem' ? (1 - CHAMBER_SHARE) * master.strokeMm : master.strokeMm;
+  const asked = leftAt(
+    input,
+    left,
+    greatest(push, (one) => leftAt(input, left, one).z <= askedZ),
+  );
+  const ml = perAxle((axle) => left[axle] * sumMl(takenMl(input[axle], input.lines[axle], input.fluid.bulkGPa, input.airMl[axle], asked.pressureMPa[axle]))); // prettier-ignore
+  const stroke = master.kind === 'tandem' ? tandemStroke(master, ml) : twinStroke(master, left, ml);
+  const travelMm = stroke.mm * pedal.ratio;
   return {
-    failed,
+    failed: name,
+    left,
     footN,
-    pressureMPa: brakes.pressureMPa[axle],
+    pressureMPa: Math.max(...AXLES.map((axle) => (left[axle] > 0 ? pressureMPa[axle] : 0))),
     z,
-    locks: grip < footZ,
+    locks: push < foot,
     travelMm,
-    strokesOut: master.deadMm + ownMm > roomMm || travelMm > pedal.strokeMm,
+    strokesOut: stroke.isOut || travelMm > pedal.strokeMm,
   };
 }
+type MasterOf<K> = Extract<SizeInput['master'], { kind: K }>;
+interface Stroke {
+  readonly mm: number;
+  readonly isOut: boolean;
+}
+function tandemStroke({ boreMm, strokeMm, deadMm }: MasterOf<'tandem'>, ml: Axles<number>): Stroke {
+  const ownMm = (1000 * (ml.front + ml.rear)) / boreArea(boreMm);
+  return { mm: deadMm + ownMm + CHAMBER_SHARE * strokeMm, isOut: deadMm + ownMm > (1 - CHAMBER_SHARE) * strokeMm };
+}
+function twinStroke({ frontBoreMm, rearBoreMm, frontShare, strokeMm, deadMm }: MasterOf<'twin'>, left: Axles<number>, ml: Axles<number>): Stroke {
+  const share = { front: frontShare, rear: 1 - frontShare };
+  const own = { front: (1000 * ml.front) / boreArea(frontBoreMm), rear: (1000 * ml.rear) / boreArea(rearBoreMm) };
+  const goes = perAxle((axle) => share[axle] * (left[axle] > 0 ? own[axle] : strokeMm - deadMm));
+  return { mm: deadMm + goes.front + goes.rear, isOut: AXLES.some((axle) => left[axle] > 0 && deadMm + own[axle] > strokeMm) };
+} // prettier-ignore
 
 /** What the foot alone does when the booster gives nothing; null where there is none. */
 export function withoutBooster(given: SizeInput, rule: LeftRule | null = null): Failure | null {
@@ -73,7 +115,7 @@ export function withoutBooster(given: SizeInput, rule: LeftRule | null = null): 
   const input = { ...given, booster: null, pedal: { ...given.pedal, forceN: footN } };
   const brakes = braking(input, pushN(input.pedal));
   const z = usableZ(input);
-  return { failed: 'booster', footN, pressureMPa: brakes.pressureMPa.front, z, locks: z < brakes.z - 1e-9, travelMm: 0, strokesOut: false };
+  return { failed: 'Booster', left: { front: 1, rear: 1 }, footN, pressureMPa: brakes.pressureMPa.front, z, locks: z < brakes.z - 1e-9, travelMm: 0, strokesOut: false };
 } // prettier-ignore
 
 /** Whether what is left is as much as the rule asks: by its distance, or by its mean deceleration. */

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { InputError } from '../fault/index.ts';
 import {
-  balancePointZ, braking, clutch, diagnose, forcePerMPa, headMPa, gripZ, isEnough, kneeFor, limitsFor, loadsN, locksFirst, mostAdhesion, proportionFor, rearLeads, RESIDUAL_MPA,
+  balancePointZ, braking, clutch, diagnose, forcePerMPa, headMPa, BY_AXLE, isEnough, kneeFor, limitsFor, loadsN, locksFirst, mostAdhesion, proportionFor, rearLeads, RESIDUAL_MPA,
   residualFor, size, stoppingM, sumMl, takenMl, trailer, usableZ, wearMl, whatIf, withFailed, withoutBooster, type AxleLines, type Drum, type SizeInput, combination, parking, parkingLimit, single } from './index.ts'; // prettier-ignore
 
 const LINES: AxleLines = { tubeMm: 2000, idMm: 3.34, odMm: 4.7625, youngGPa: 207, poisson: 0.3, hoseMm: 500, hoseMlPerMPaM: 0.2 };
+const [FRONT, REAR] = [BY_AXLE[0]!, BY_AXLE[1]!];
 const VAN: SizeInput = {
   vehicle: { massKg: 1850, frontFraction: 0.48, wheelbaseMm: 3050, cgHeightMm: 720, tyreRadiusMm: { front: 335, rear: 335 } },
   pedal: { forceN: 450, ratio: 6.2, efficiency: 0.9, strokeMm: 150 },
@@ -241,28 +242,46 @@ describe('where the pedal goes', () => {
     expect(size({ ...VAN, master: { ...twin, strokeMm: needed - 0.01 } }).bottoms).toBe(true);
   });
   test('one circuit failed: the other has its pressure, the pedal goes further', () => {
-    const left = withFailed(VAN, 'front');
-    expect(left).toMatchObject({ failed: 'front', footN: 450, pressureMPa: size(VAN).pressureMPa.rear });
+    const left = withFailed(VAN, FRONT);
+    expect(left).toMatchObject({
+      failed: 'Front circuit',
+      left: { front: 0, rear: 1 },
+      footN: 450,
+      pressureMPa: size(VAN).pressureMPa.rear,
+    });
     expect(left.z).toBeLessThan(size(VAN).z);
-    expect(withFailed(VAN, 'rear').travelMm).toBeGreaterThan(16 * 6.2);
+    expect(withFailed(VAN, REAR).travelMm).toBeGreaterThan(16 * 6.2);
   });
   // By hand, µ 0.8: front alone 0.8·0.48/(1 − 0.8·720/3050) = 0.4734; rear alone 0.8·0.52/(1 + 0.8·720/3050) = 0.3499.
   test('what an axle does alone ends at its grip', () => {
-    expect([gripZ(VAN.vehicle, 'front', 0.8), gripZ(VAN.vehicle, 'rear', 0.8)]).toEqual([expect.closeTo(0.4734, 4), expect.closeTo(0.3499, 4)]); // prettier-ignore
     const stamped = { ...VAN, pedal: { ...VAN.pedal, forceN: 3000 } };
-    expect(withFailed(stamped, 'rear')).toMatchObject({ z: gripZ(VAN.vehicle, 'front', 0.8), locks: true });
-    expect(withFailed(VAN, 'front').locks).toBe(false);
+    expect(withFailed(stamped, REAR)).toMatchObject({ z: expect.closeTo(0.4734, 4), locks: true });
+    expect(withFailed(stamped, FRONT).z).toBeCloseTo(0.3499, 4);
+    expect(withFailed(VAN, FRONT).locks).toBe(false);
   });
   test('the stroke is asked at the deceleration that the rule asks, at its foot force', () => {
     const { left } = limitsFor('light', 1850)!;
     const boosted = { ...VAN, booster: { gain: 6, vacuumKPa: 80, diaphragmMm2: 45_000 } };
-    const [typed, asked] = [withFailed(boosted, 'rear'), withFailed(boosted, 'rear', left)];
+    const [typed, asked] = [withFailed(boosted, REAR), withFailed(boosted, REAR, left)];
     expect(asked.footN).toBe(500);
     expect(asked.travelMm).toBeLessThan(typed.travelMm);
     // By hand: what is asked is 2.44 m/s², so doubling the assist changes nothing about the stroke.
     expect(
-      withFailed({ ...boosted, booster: { ...boosted.booster, gain: 12, vacuumKPa: 160 } }, 'rear', left).travelMm,
+      withFailed({ ...boosted, booster: { ...boosted.booster, gain: 12, vacuumKPa: 160 } }, REAR, left).travelMm,
     ).toBeCloseTo(asked.travelMm, 9);
+  });
+  // Diagonal: one front and one rear wheel are left, so half of both forces; on the limit the front wheel's grip ends it.
+  test('a diagonal circuit failed leaves half of each axle', () => {
+    const diagonal = { name: 'Front left and rear right', share: { front: 0.5, rear: 0.5 } };
+    const whole = size(VAN);
+    expect(withFailed(VAN, diagonal).z).toBeCloseTo(whole.z / 2, 9);
+    const stamped = { ...VAN, pedal: { ...VAN.pedal, forceN: 5000 } };
+    // By hand: the front uses its 0.8 first; with s its share of the force, s·z = ½·0.8·(0.48 + z·720/3050).
+    const s = whole.forceN.front / (whole.forceN.front + whole.forceN.rear);
+    expect(withFailed(stamped, diagonal).z).toBeCloseTo((0.4 * 0.48) / (s - (0.4 * 720) / 3050), 6);
+  });
+  test('both axles on one circuit leave nothing', () => {
+    expect(withFailed(VAN, { name: 'All', share: { front: 1, rear: 1 } })).toMatchObject({ z: 0, pressureMPa: 0 });
   });
   test('the booster failed: the foot alone, and enough or not by distance or by deceleration', () => {
     const { left, buildUpS } = limitsFor('light', 1850)!;

@@ -12,7 +12,7 @@ export {
 export { clutch, type ClutchInput, type ClutchSize } from './clutch.ts';
 export { combination, type Combination, type CombinationSize } from './combination.ts';
 export { diagnose, type DiagnoseInput, type Diagnosis } from './diagnose.ts';
-export { gripZ, isEnough, withFailed, withoutBooster, type Failed, type Failure } from './failure.ts';
+export { BY_AXLE, isEnough, withFailed, withoutBooster, type CircuitShare, type Failure } from './failure.ts';
 export {
   DEFAULT_BALANCE,
   limitsFor,

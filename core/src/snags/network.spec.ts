@@ -2,6 +2,9 @@ import {
   applyEdit,
   emptyPlan,
   feedsOf,
+  TYPICAL_BRAKE,
+  typicalParking,
+  typicalSizing,
   lostTo,
   newLine,
   newPart,
@@ -207,3 +210,60 @@ describe('what one leak takes', () => {
     expect(['circuits-joined', 'part-unfed', 'not-bled', 'valve-backwards', 'fed-twice', 'reservoir-shared'].flatMap((rule) => said(plan, rule))).toEqual([]);
   }); // prettier-ignore
 });
+
+describe('what the drawing says to Size', () => {
+  /** Wheelbase 3 m: corners at the front axle and behind it. */
+  const sized = (plan: Plan, patch: object = {}): Plan => ({ ...plan, sizing: { ...typicalSizing('light'), wheelbaseMm: 3000, ...patch } });
+  const placed = (plan: Plan, at: Record<string, number>): Plan => ({
+    ...plan,
+    parts: plan.parts.map((part) => ({
+      ...part,
+      ports: part.ports.map((port) => (part.name in at ? { ...port, known: { ...port.known, atMm: [at[part.name]!, port.known.atMm[1], port.known.atMm[2]] as const } } : port)),
+    })),
+  });
+  const AT = { FL: 0, FR: 100, RL: 2900, RR: 3000 };
+  const split = (joins: Parameters<typeof joined>[1], more: Parameters<typeof withParts>[0] = {}): Plan =>
+    placed(joined(withParts({ M: ['master', 'second:outlet'], T: 'tee', U: 'tee', ...CORNERS, ...more }), joins), AT);
+  const AXLES = split([['M.outlet > T.inlet'], ['M.second > U.inlet', 'rear'], ['T.left > FL.hose end at bracket'], ['T.right > FR.hose end at bracket'], ['U.left > RL.inlet', 'rear'], ['U.right > RR.inlet', 'rear']]);
+  const DIAGONAL = split([['M.outlet > T.inlet'], ['M.second > U.inlet', 'rear'], ['T.left > FL.hose end at bracket'], ['T.right > RR.inlet'], ['U.left > RL.inlet', 'rear'], ['U.right > FR.hose end at bracket', 'rear']]);
+  const failed = (plan: Plan) => viewPlan(sized(plan)).size!.empty.failed.map(({ failed: name, left }) => [name, left.front, left.rear]);
+
+  test('circuits are those that are drawn: one an axle, or diagonal', () => {
+    expect(failed(AXLES)).toEqual([['Front circuit', 0, 1], ['Rear circuit', 1, 0]]);
+    expect(failed(DIAGONAL)).toEqual([['FL and RR', 0.5, 0.5], ['FR and RL', 0.5, 0.5]]);
+  });
+  test('one outlet for every brake is a stop on the road and in competition, and not judged on a trailer', () => {
+    const one = split([['M.outlet > T.inlet'], ['T.left > U.inlet'], ['T.right > FL.hose end at bracket'], ['U.left > V.inlet'], ['U.right > FR.hose end at bracket'], ['V.left > RL.inlet'], ['V.right > RR.inlet']], { V: 'tee' });
+    for (const category of ['light', 'competition'] as const) expect(said(sized(one, { category }), 'one-circuit')).toHaveLength(1);
+    expect(said(sized(one, { category: 'trailer' }), 'one-circuit')).toEqual([]);
+    expect(said(sized(AXLES), 'one-circuit')).toEqual([]);
+    expect(said(sized(DIAGONAL), 'both-axles').length).toBeGreaterThan(0);
+  });
+  const withValve = (before: 'front' | 'rear' | 'one rear'): Plan => {
+    const joins: Record<typeof before, Parameters<typeof joined>[1]> = {
+      front: [['M.outlet > V.inlet'], ['V.outlet > T.inlet'], ['M.second > U.inlet', 'rear'], ['U.left > RL.inlet', 'rear']],
+      rear: [['M.outlet > T.inlet'], ['M.second > V.inlet', 'rear'], ['V.outlet > U.inlet', 'rear'], ['U.left > RL.inlet', 'rear']],
+      'one rear': [['M.outlet > T.inlet'], ['M.second > U.inlet', 'rear'], ['U.left > V.inlet', 'rear'], ['V.outlet > RL.inlet', 'rear']],
+    };
+    return sized(split([...joins[before], ['T.left > FL.hose end at bracket'], ['T.right > FR.hose end at bracket'], ['U.right > RR.inlet', 'rear']], { V: 'proportioning-valve' }), { rearValve: { kneeMPa: 3, slope: 0.43 } });
+  };
+  test('a valve before the front, or before one rear alone, is a stop; before both rears it is right', () => {
+    expect(said(withValve('front'), 'valve-misplaced').join()).toMatch(/stop V: It holds back FL, a front brake/);
+    expect(said(withValve('one rear'), 'valve-misplaced').join()).toMatch(/stop V: It holds back RL and not RR/);
+    expect(said(withValve('rear'), 'valve-misplaced')).toEqual([]);
+  });
+  test('valves, masters and kinds of brake that Size and the drawing do not share', () => {
+    expect(said(withValve('rear'), 'drawing-differs')).toEqual([]);
+    expect(said({ ...withValve('rear'), sizing: { ...withValve('rear').sizing!, rearValve: null } }, 'drawing-differs').join()).toMatch(/V is drawn, and Size reckons without a rear valve/);
+    expect(said(sized(AXLES, { rearValve: { kneeMPa: 3, slope: 0.43 } }), 'drawing-differs').join()).toMatch(/none is drawn/);
+    expect(said(sized(AXLES, { front: TYPICAL_BRAKE.drum }), 'drawing-differs').join()).toMatch(/FL is a disc, and Size reckons with drums at the front/);
+    const twin = { kind: 'twin', frontBoreMm: 19, rearBoreMm: 19, frontShare: 0.5, strokeMm: 30, deadMm: 1 } as const;
+    expect(said(sized(AXLES, { master: twin }), 'drawing-differs').join()).toMatch(/One master presses the brakes/);
+    expect(said(AXLES, 'drawing-differs')).toEqual([]);
+  });
+  test('a road vehicle with no parking brake set down is told, a competition car is not', () => {
+    expect(said(sized(AXLES), 'parking-missing')).toHaveLength(1);
+    expect(said(sized(AXLES, { category: 'competition' }), 'parking-missing')).toEqual([]);
+    expect(said({ ...sized(AXLES), parking: typicalParking('lever') }, 'parking-missing')).toEqual([]);
+  });
+}); // prettier-ignore

@@ -31,6 +31,7 @@ describe('snags of the demo plan', () => {
       ['mind', 'tape-suspect', 'Clutch slave, inlet'],
       ['mind', 'guess-unmeasured', 'Rear right, hose end at bracket'],
       ['mind', 'valve-needed', 'Rear valve'],
+      ['mind', 'drawing-differs', 'Size and the drawing'],
       ['mind', 'figures-guessed', 'Foot to road'],
       ['mind', 'residual-missing', 'Front left'],
       ['mind', 'residual-missing', 'Front right'],

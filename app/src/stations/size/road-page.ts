@@ -8,7 +8,6 @@ import {
   pushN,
   stoppingM,
   whatIf,
-  type Failed,
   type Failure,
   type SizeInput,
 } from '@firm-line/core/hydraulics';
@@ -33,8 +32,6 @@ function raised(
     .filter(({ z }) => z <= 1.05)
     .map(({ z, forceN, adhesion }) => ({ z, ...forceN, used: adhesion }));
 }
-
-const FAILED_NAMES: Record<Failed, string> = { front: 'Front circuit', rear: 'Rear circuit', booster: 'Booster' };
 
 /** From foot to road for a vehicle with two axles: the chain, the pedal's travel, balance, stopping, what one change would do. */
 @Component({
@@ -197,11 +194,11 @@ export class RoadPage {
     const failedRow = (left: Failure) => {
       const speed = limits?.left.fromKmh ?? fromKmh;
       return {
-        name: `${FAILED_NAMES[left.failed]} failed, ${figure(left.footN, 0)} N${speed === fromKmh ? '' : `, from ${speed} km/h`}`,
+        name: `${left.failed} failed, ${figure(left.footN, 0)} N${speed === fromKmh ? '' : `, from ${speed} km/h`}`,
         z: `${figure(left.z, 2)}${left.locks ? ', at its grip' : ''}`,
         metres: metres(stoppingM(speed, left.z, limits?.buildUpS)),
         limit: limits ? metres(limits.left.mostM(speed)) : '–',
-        pedal: left.strokesOut ? 'runs out of stroke' : left.failed === 'booster' ? '–' : `${figure(left.travelMm, 0)} mm`,
+        pedal: left.strokesOut ? 'runs out of stroke' : left.travelMm === 0 ? '–' : `${figure(left.travelMm, 0)} mm`,
       };
     };
     return [
@@ -212,7 +209,7 @@ export class RoadPage {
         limit: limits ? metres(limits.wholeM(fromKmh)) : '–',
         pedal: `${figure(size.travelMm.total, 0)} mm of ${figure(input.pedal.strokeMm, 0)}`,
       },
-      ...[failed.front, failed.rear, failed.booster].flatMap((left) => (left ? [failedRow(left)] : [])),
+      ...failed.map(failedRow),
     ];
   });
   protected readonly changes = computed(() => whatIf(this.now()!.input));

@@ -63,7 +63,9 @@ describe('a trailer on its actuator, by hand', () => {
     const [empty, half, laden] = [0, 0.5, 1].map((share) => at(share));
     expect(empty!.axles[0]!.adhesion).toBeCloseTo(empty!.axles[0]!.forceN / (500 * G), 9);
     expect(half!.axles[0]!.adhesion).toBeCloseTo(half!.axles[0]!.forceN / (850 * G), 9);
-    expect(laden!.z).toBeCloseTo(laden!.axles[0]!.forceN / (1200 * G), 9);
+    // No road gives more than its grip, however hard the brakes are pressed.
+    expect(laden!.axles[0]!.adhesion).toBeGreaterThan(0.8);
+    expect(laden!.z).toBeCloseTo(0.8, 9);
   });
   test.each([1, 2, 3])('%d axles alike: force and fluid add up, grip stays', (count) => {
     const many = at(1, { axles: Array.from({ length: count }, () => axle) });

@@ -22,6 +22,7 @@ export const trailerView = (plan: Feeding, sheet: TrailerSheet, lines: readonly 
     lines: linesWith(plan, lines, circuits, sheet.hose),
     bulkGPa: BULK_GPA,
     airMl: sheet.airMl,
+    mu: sheet.mu,
   });
 };
 

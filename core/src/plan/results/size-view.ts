@@ -8,6 +8,7 @@ import {
   usableZ,
   withFailed,
   withoutBooster,
+  type CircuitShare,
   type Failure,
   type Limits,
   type RearValve,
@@ -28,7 +29,8 @@ export interface LoadView {
   readonly usableZ: number;
   readonly stopM: number;
   readonly rearLeads: { readonly fromZ: number; readonly toZ: number } | null;
-  readonly failed: { readonly front: Failure; readonly rear: Failure; readonly booster: Failure | null };
+  /** Each circuit failed in turn, and the booster where there is one. */
+  readonly failed: readonly Failure[];
   readonly limits: Limits | null;
   /** Speed that the stop is reckoned from, km/h. */
   readonly fromKmh: number;
@@ -45,7 +47,7 @@ export interface SizeView {
 
 const DEFAULT_KMH = 100;
 
-function loadView(input: SizeInput, limits: Limits | null): LoadView {
+function loadView(input: SizeInput, limits: Limits | null, circuits: readonly CircuitShare[]): LoadView {
   const z = usableZ(input);
   const fromKmh = limits?.fromKmh ?? DEFAULT_KMH;
   return {
@@ -54,20 +56,23 @@ function loadView(input: SizeInput, limits: Limits | null): LoadView {
     usableZ: z,
     stopM: stoppingM(fromKmh, z, limits?.buildUpS),
     rearLeads: rearLeads(input, limits?.balance),
-    failed: {
-      front: withFailed(input, 'front', limits?.left),
-      rear: withFailed(input, 'rear', limits?.left),
-      booster: withoutBooster(input, limits?.left),
-    },
+    failed: [...circuits.map((one) => withFailed(input, one, limits?.left)), withoutBooster(input, limits?.left)].filter(
+      (one) => one !== null,
+    ),
     limits,
     fromKmh,
   };
 }
 
-function sizeOf(plan: Pick<Plan, 'circuits' | 'hoses'>, sizing: Sizing | null, lines: readonly LineView[]): SizeView | null {
+function sizeOf(
+  plan: Pick<Plan, 'circuits' | 'hoses'>,
+  sizing: Sizing | null,
+  lines: readonly LineView[],
+  circuits: readonly CircuitShare[],
+): SizeView | null {
   if (!sizing) return null;
   const at = (share: number): LoadView =>
-    loadView(sizeInputOf(plan, sizing, lines, share), limitsFor(sizing.category, loadAt(sizing, 1).massKg));
+    loadView(sizeInputOf(plan, sizing, lines, share), limitsFor(sizing.category, loadAt(sizing, 1).massKg), circuits);
   try {
     const [empty, laden] = LOADS.map((_: LoadName, i) => at(i)) as [LoadView, LoadView];
     const cases = [empty.input.vehicle, laden.input.vehicle];
@@ -87,11 +92,10 @@ function sizeOf(plan: Pick<Plan, 'circuits' | 'hoses'>, sizing: Sizing | null, l
 /** What the foot does to the road in a plan; null until its sizing is begun or where its figures cannot be reckoned with. */
 export const sizeView = derive(
   'from foot to road',
-  ({ sizing, circuits, hoses }: Pick<Plan, 'sizing' | 'circuits' | 'hoses'>, lines: readonly LineView[]) => [
-    lines,
-    sizing,
-    circuits,
-    hoses,
-  ],
-  (lines, sizing, circuits, hoses) => sizeOf({ circuits, hoses }, sizing, lines),
+  (
+    { sizing, circuits, hoses }: Pick<Plan, 'sizing' | 'circuits' | 'hoses'>,
+    lines: readonly LineView[],
+    shares: readonly CircuitShare[],
+  ) => [lines, sizing, circuits, hoses, shares],
+  (lines, sizing, circuits, hoses, shares) => sizeOf({ circuits, hoses }, sizing, lines, shares),
 );

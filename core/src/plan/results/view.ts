@@ -1,5 +1,6 @@
 import { derive } from '../../derive/index.ts';
 import type { Plan } from '../model/index.ts';
+import { brakeCircuits } from './brake-circuits.ts';
 import { bleedViews, type BleedView } from './bleed-view.ts';
 import { layPlan, type LaidPlan } from '../derived/laid-plan.ts';
 import { residualViews, type ResidualView } from './residual-view.ts';
@@ -23,7 +24,7 @@ export const viewPlan = derive(
     return {
       ...laid,
       bleeding: bleedViews(plan, lines, ports, network),
-      size: sizeView(plan, lines),
+      size: sizeView(plan, lines, brakeCircuits(network, plan.parts, ports, plan.sizing?.wheelbaseMm ?? 0)),
       works: sheetResults(plan, lines),
       residuals: residualViews(plan.parts, ports, network),
     };

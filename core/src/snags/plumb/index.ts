@@ -7,6 +7,7 @@ import { levelUnknown } from './level-unknown.ts';
 import { masterDry } from './master-dry.ts';
 import { masterShared } from './master-shared.ts';
 import { noParkingBrake } from './no-parking-brake.ts';
+import { oneCircuit } from './one-circuit.ts';
 import { partUnfed } from './part-unfed.ts';
 import { portOpen } from './port-open.ts';
 import { reservoirShared } from './reservoir-shared.ts';
@@ -15,17 +16,20 @@ import { residualNeedless } from './residual-needless.ts';
 import { residualWrong } from './residual-wrong.ts';
 import { rolesSwapped } from './roles-swapped.ts';
 import { valveBackwards } from './valve-backwards.ts';
+import { valveMisplaced } from './valve-misplaced.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const PLUMB_RULES = [
   partUnfed,
   circuitsJoined,
+  oneCircuit,
   masterShared,
   reservoirShared,
   portOpen,
   rolesSwapped,
   bothAxles,
   valveBackwards,
+  valveMisplaced,
   masterDry,
   fedTwice,
   bleederLow,

@@ -1,11 +1,13 @@
 import { boosterWeak } from './booster-weak.ts';
 import { clutchTravel } from './clutch-travel.ts';
+import { drawingDiffers } from './drawing-differs.ts';
 import { figureUnlikely } from './figure-unlikely.ts';
 import { figuresGuessed } from './figures-guessed.ts';
 import { footTooHard } from './foot-too-hard.ts';
 import { leverStroke } from './lever-stroke.ts';
 import { overRating } from './over-rating.ts';
 import { parkingHydraulic } from './parking-hydraulic.ts';
+import { parkingMissing } from './parking-missing.ts';
 import { parkingWeak } from './parking-weak.ts';
 import { pedalStroke } from './pedal-stroke.ts';
 import { rearLocksFirst } from './rear-locks-first.ts';
@@ -26,6 +28,8 @@ export const SIZE_RULES = [
   trailerBrakes,
   clutchTravel,
   parkingWeak,
+  parkingMissing,
+  drawingDiffers,
   parkingHydraulic,
   reservoirSmall,
   overRating,

@@ -1,9 +1,7 @@
 import { figure } from '../../fault/index.ts';
-import { isEnough, stoppingM, type Failed } from '../../hydraulics/index.ts';
+import { isEnough, stoppingM } from '../../hydraulics/index.ts';
 import type { Finding } from '../define-rule.ts';
 import { eachLoad } from './sizing.ts';
-
-const FAILED_NAMES: Record<Failed, string> = { front: 'Front circuit', rear: 'Rear circuit', booster: 'Booster' };
 
 /** Stopping distance against the published limit, whole, and with either circuit or the booster failed; none is judged where no limit is known. */
 export const stopsTooLong = eachLoad('stops-too-long', ({ limits, stopM, fromKmh, failed, input }, name) => {
@@ -18,9 +16,10 @@ export const stopsTooLong = eachLoad('stops-too-long', ({ limits, stopM, fromKmh
       text: `From ${fromKmh} km/h it takes ${figure(stopM, 0)} m with ${foot}; ${figure(most, 0)} m is the limit (${limits.source}).`,
     });
   const { left: rule } = limits;
-  for (const left of [failed.front, failed.rear, failed.booster]) {
-    if (!left) continue;
-    const where = `${FAILED_NAMES[left.failed]} failed, ${name}`;
+  for (const left of failed) {
+    // One circuit for all of them has a rule of its own.
+    if (left.left.front + left.left.rear === 0) continue;
+    const where = `${left.failed} failed, ${name}`;
     const metres = stoppingM(rule.fromKmh, left.z, limits.buildUpS);
     if (left.strokesOut)
       found.push({ level: 'stop', where, text: 'The circuit that is left runs out of stroke before it is up to what is asked.' });

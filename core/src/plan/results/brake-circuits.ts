@@ -1,0 +1,35 @@
+import { derive } from '../../derive/index.ts';
+import { AXLES, BY_AXLE, type Axle, type CircuitShare } from '../../hydraulics/index.ts';
+import type { Network } from '../../network/index.ts';
+import { feedsOf } from '../derived/feeds.ts';
+import type { PortView } from '../derived/line-view.ts';
+import type { Part } from '../model/index.ts';
+
+const isBrake = ({ kind }: Part): boolean => kind === 'caliper' || kind === 'wheel-cylinder';
+const nameOf = ({ front, rear }: CircuitShare['share'], brakes: readonly Part[]): string =>
+  BY_AXLE.find(({ share }) => share.front === front && share.rear === rear)?.name ?? brakes.map(({ name }) => name).join(' and ');
+
+/**
+ * The circuits as they are drawn: for each outlet the share of each axle's brakes that it presses. One an
+ * axle where the drawing does not feed every brake of both axles once.
+ */
+export const brakeCircuits = derive(
+  'brake circuits',
+  (network: Network, parts: readonly Part[], ports: ReadonlyMap<string, PortView>, wheelbaseMm: number) => [network, parts, ports, wheelbaseMm],
+  (network, parts, ports, wheelbaseMm): readonly CircuitShare[] => {
+    const axleOf = (part: Part): Axle | null => {
+      const x = part.ports[0] && ports.get(part.ports[0].id)?.fixed.atMm[0];
+      return x === undefined ? null : x < wheelbaseMm / 2 ? 'front' : 'rear';
+    };
+    const brakes = parts.filter(isBrake).map((part) => ({ part, axle: axleOf(part) }));
+    const on = (axle: Axle) => brakes.filter((one) => one.axle === axle);
+    const circuits = feedsOf(network, parts).flatMap(({ reached }): CircuitShare[] => {
+      const own = brakes.filter(({ part }) => part.ports.some(({ id }) => reached.has(id)));
+      const of = (axle: Axle): number => own.filter((one) => one.axle === axle).length / Math.max(1, on(axle).length);
+      const share = { front: of('front'), rear: of('rear') };
+      return own.length ? [{ name: nameOf(share, own.map(({ part }) => part)), share }] : [];
+    });
+    const whole = AXLES.every((axle) => on(axle).length && Math.abs(circuits.reduce((sum, { share }) => sum + share[axle], 0) - 1) < 1e-9);
+    return whole ? circuits : BY_AXLE;
+  },
+); // prettier-ignore
