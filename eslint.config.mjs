@@ -38,7 +38,7 @@ const PAGE_LAYERS = [
   ['shell'],
 ];
 /** Folders inside a subject, in the same order. */
-const INSIDE = { plan: ['model', 'derived', 'edits', 'file'] };
+const INSIDE = { plan: ['model', 'derived', 'network', 'edits', 'file'] };
 const inner = Object.values(INSIDE).flat().join('|');
 const deeper = {
   regex: `^\\.\\./(\\.\\./)?(?!(${inner})/)[a-z-]+/(?!index\\.ts$)[a-z-]+\\.ts$`,

@@ -1,7 +1,8 @@
 import { MultiUndirectedGraph } from 'graphology';
 import { connectedComponents } from 'graphology-components';
 import { components } from '../core/src/network/index.ts';
-import { applyEdit, layPlan, planNetwork, type Plan } from '../core/src/plan/index.ts';
+import { applyEdit, layPlan, type Plan } from '../core/src/plan/index.ts';
+import { planNetwork } from '../core/src/plan/network/index.ts';
 import { bigPlan, middleMs } from './lines.ts';
 
 const LINES = 300;

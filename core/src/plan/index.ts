@@ -5,9 +5,6 @@ export { cutSigmaMm, drawnBackMm, lineView, toolingOf, type LineView, type PortV
 export { closeCrossings, type CloseCrossing } from './derived/close-crossings.ts';
 export { snapPlace, snapsFor, type Snap, type Snapped, type Snaps } from './derived/snap.ts';
 export { keepSpace, LEAST_KEPT_MM, lineSpace, pointsOf, sharesWith, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './derived/space.ts'; // prettier-ignore
-export { feedsAt, feedsOf, lostTo, reservoirsOf, type Feed } from './derived/feeds.ts';
-export { planNetwork } from './derived/plan-network.ts';
-export { galleriesOf } from './derived/passages.ts';
 export { layPlan, type LaidPlan, type PointView } from './derived/laid-plan.ts';
 export { deltaOf, withDelta, type PlanDelta } from './delta.ts';
 export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './edits/index.ts';

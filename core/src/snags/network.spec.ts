@@ -1,11 +1,9 @@
 import {
   applyEdit,
   emptyPlan,
-  feedsOf,
   TYPICAL_BRAKE,
   typicalParking,
   typicalSizing,
-  lostTo,
   newLine,
   newPart,
   newPort,
@@ -14,6 +12,7 @@ import {
   type Plan,
   type PortRole,
 } from '../plan/index.ts';
+import { feedsOf, lostTo } from '../plan/network/index.ts';
 import { LAYOUTS } from '../plan/layouts/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { demo } from '../testing/demo-plans.ts';

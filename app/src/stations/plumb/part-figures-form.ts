@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { figuresOf, galleriesOf, makesPressure, PART_FIGURES, type Part, type PartFigure } from '@firm-line/core/plan';
+import { figuresOf, makesPressure, PART_FIGURES, type Part, type PartFigure } from '@firm-line/core/plan';
+import { galleriesOf } from '@firm-line/core/plan/network';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';

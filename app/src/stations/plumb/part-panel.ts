@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { newLine, type Part, type Port, isWorker, lostTo } from '@firm-line/core/plan';
+import { newLine, type Part, type Port, isWorker } from '@firm-line/core/plan';
+import { lostTo, planNetwork } from '@firm-line/core/plan/network';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
@@ -84,7 +85,8 @@ export class PartPanel {
   });
   /** What one leak at it takes, and what is left. */
   protected readonly lost = computed(() => {
-    const { network, plan } = this.store.view();
+    const { plan } = this.store.view();
+    const network = planNetwork(plan);
     const gone = new Set(this.part().ports.flatMap(({ id }) => (network.index.has(id) ? lostTo(network, plan.parts, id) : [])));
     if (!gone.size) return null;
     const left = plan.parts.filter((part) => isWorker(part) && !gone.has(part));

@@ -1,9 +1,7 @@
 import { derive } from '../../derive/index.ts';
 import { obstaclesOf, type Obstacle } from '../../frame/index.ts';
 import { allPorts, type Circuit, type Plan, type Point } from '../model/index.ts';
-import type { Network } from '../../network/index.ts';
 import { lineView, type LineView, type PortView } from './line-view.ts';
-import { planNetwork } from './plan-network.ts';
 import { fixAll, type ResolvedPosition } from './position.ts';
 
 export interface PointView {
@@ -17,8 +15,6 @@ export interface LaidPlan {
   readonly ports: ReadonlyMap<string, PortView>;
   readonly lines: readonly LineView[];
   readonly circuits: ReadonlyMap<string, Circuit>;
-  /** Its ports joined by tubes, hoses and the passages inside parts. */
-  readonly network: Network;
   /** Its things ready to be measured to; meshes as far as they are known here. */
   readonly obstacles: readonly Obstacle[];
 }
@@ -66,7 +62,6 @@ export const layPlan = derive(
   (plan: Plan) => [plan, obstaclesOf(plan)],
   (plan, obstacles): LaidPlan => {
     const { points, ports } = placed(plan);
-    const network = planNetwork(plan);
-    return { plan, points, ports, lines: linesOf(plan, ports), circuits: circuitsOf(plan), network, obstacles };
+    return { plan, points, ports, lines: linesOf(plan, ports), circuits: circuitsOf(plan), obstacles };
   },
 );

@@ -2,7 +2,7 @@ import { derive } from '../../derive/index.ts';
 import { InputError } from '../../fault/index.ts';
 import { bleed, type BleedInput, type BleedPlan } from '../../bleed/index.ts';
 import { reach, type Network } from '../../network/index.ts';
-import { galleriesOf } from '../derived/passages.ts';
+import { galleriesOf } from '../network/index.ts';
 import type { LineView, PortView } from '../derived/line-view.ts';
 import { hoseVolumeMl } from '../derived/hose-figures.ts';
 import { makesPressure } from '../model/index.ts';

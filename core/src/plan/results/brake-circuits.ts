@@ -1,7 +1,7 @@
 import { derive } from '../../derive/index.ts';
 import { AXLES, BY_AXLE, type Axle, type CircuitShare } from '../../hydraulics/index.ts';
 import type { Network } from '../../network/index.ts';
-import { feedsOf } from '../derived/feeds.ts';
+import { feedsOf } from '../network/index.ts';
 import type { PortView } from '../derived/line-view.ts';
 import type { Part } from '../model/index.ts';
 

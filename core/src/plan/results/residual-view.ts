@@ -1,7 +1,7 @@
 import { derive } from '../../derive/index.ts';
 import { residualFor, type Residual } from '../../hydraulics/index.ts';
 import { wayOf, type Network } from '../../network/index.ts';
-import { feedsOf, reservoirsOf } from '../derived/feeds.ts';
+import { feedsOf, reservoirsOf } from '../network/index.ts';
 import type { PortView } from '../derived/line-view.ts';
 import type { Part } from '../model/index.ts';
 

@@ -1,5 +1,7 @@
 import { derive } from '../../derive/index.ts';
+import type { Network } from '../../network/index.ts';
 import type { Plan } from '../model/index.ts';
+import { planNetwork } from '../network/index.ts';
 import { brakeCircuits } from './brake-circuits.ts';
 import { bleedViews, type BleedView } from './bleed-view.ts';
 import { layPlan, type LaidPlan } from '../derived/laid-plan.ts';
@@ -9,6 +11,8 @@ import { sizeView, type SizeView } from './size-view.ts';
 
 /** A plan with all that follows from it: where it lies, how it works and how it is bled. Nothing here is ever stored. */
 export interface PlanView extends LaidPlan {
+  /** Its ports joined by tubes, hoses and the passages inside parts. */
+  readonly network: Network;
   readonly bleeding: readonly BleedView[];
   readonly size: SizeView | null;
   readonly works: SheetResults;
@@ -20,9 +24,11 @@ export const viewPlan = derive(
   'plan',
   (plan: Plan) => [layPlan(plan)],
   (laid): PlanView => {
-    const { plan, lines, ports, network } = laid;
+    const { plan, lines, ports } = laid;
+    const network = planNetwork(plan);
     return {
       ...laid,
+      network,
       bleeding: bleedViews(plan, lines, ports, network),
       size: sizeView(plan, lines, brakeCircuits(network, plan.parts, ports, plan.sizing?.wheelbaseMm ?? 0)),
       works: sheetResults(plan, lines),

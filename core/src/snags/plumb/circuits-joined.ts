@@ -1,4 +1,5 @@
-import { galleriesOf, isJoint } from '../../plan/index.ts';
+import { isJoint } from '../../plan/index.ts';
+import { galleriesOf } from '../../plan/network/index.ts';
 import { endsByPart, ENDS_READ, type JoinedEnd } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 

@@ -1,4 +1,5 @@
-import { galleriesOf, isWorker } from '../../plan/index.ts';
+import { isWorker } from '../../plan/index.ts';
+import { galleriesOf } from '../../plan/network/index.ts';
 import { endsByPart, ENDS_READ } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 

@@ -1,4 +1,4 @@
-import { reservoirsOf } from '../../plan/index.ts';
+import { reservoirsOf } from '../../plan/network/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 
 /** A master with a feed port draws from a reservoir: one that no line joins to a reservoir runs dry at the first stroke. */

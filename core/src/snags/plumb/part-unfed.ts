@@ -1,4 +1,5 @@
-import { feedsAt, feedsOf, isWorker } from '../../plan/index.ts';
+import { isWorker } from '../../plan/index.ts';
+import { feedsAt, feedsOf } from '../../plan/network/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { onPart } from '../words.ts';
 

@@ -1,5 +1,6 @@
 import { components, underPressure } from '../../network/index.ts';
-import { galleriesOf, makesPressure } from '../../plan/index.ts';
+import { makesPressure } from '../../plan/index.ts';
+import { galleriesOf } from '../../plan/network/index.ts';
 import { endsByPart, ENDS_READ } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { onPart } from '../words.ts';

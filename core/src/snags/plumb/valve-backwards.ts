@@ -1,4 +1,4 @@
-import { feedsOf, galleriesOf } from '../../plan/index.ts';
+import { feedsOf, galleriesOf } from '../../plan/network/index.ts';
 import { endsByPart } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 

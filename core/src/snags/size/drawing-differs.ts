@@ -1,4 +1,5 @@
-import { feedsOf, type Part } from '../../plan/index.ts';
+import { type Part } from '../../plan/index.ts';
+import { feedsOf } from '../../plan/network/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 
 const KINDS = { caliper: 'disc', 'wheel-cylinder': 'drum' } as const;

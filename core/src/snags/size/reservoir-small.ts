@@ -1,6 +1,7 @@
 import { figure } from '../../fault/index.ts';
 import { AXLES, wearMl } from '../../hydraulics/index.ts';
-import { makesPressure, reservoirsOf } from '../../plan/index.ts';
+import { makesPressure } from '../../plan/index.ts';
+import { reservoirsOf } from '../../plan/network/index.ts';
 import { endsByPart, ENDS_READ } from '../plumb/ends-by-part.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { onPart } from '../words.ts';
