@@ -202,6 +202,9 @@ describe('plans in and out', () => {
     await page.reload({ waitUntil: 'load' });
     await settled(page);
     expect(await page.evaluate(() => document.querySelector('header')!.textContent)).toMatch(/\bin\b/);
+    // A demo plan that nobody has looked at yet.
+    await openPlan(page, run.server.url, 'dunlin');
+    expect(await page.evaluate(() => document.querySelector('header')!.textContent)).toMatch(/Dunlin/);
     expect(complaints.filter((text) => !/ngsw|net::ERR_CONNECTION_REFUSED/.test(text))).toEqual([]);
   });
 });

@@ -20,6 +20,19 @@ async function serious(page: Page): Promise<string[]> {
 }
 
 describe('every screen', () => {
+  test('going to a station by its key puts the focus on its heading, and says it in the title', async () => {
+    const { page } = await watch(run.browser, run.server.url);
+    await openPlan(page, run.server.url, 'gannet', 'measure');
+    for (const [i, { path, name }] of STATIONS.entries()) {
+      if (i === 0) continue;
+      await page.keyboard.press(String(i + 1) as '2');
+      await page.waitForFunction((at) => location.pathname.endsWith(at) && document.querySelector('main h1'), {}, path);
+      await page.waitForFunction(() => document.activeElement?.tagName === 'H1');
+      expect(await page.title()).toMatch(new RegExp(`^${name} · Gannet`));
+    }
+    await page.close();
+  });
+
   test('axe finds nothing serious', async () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     const found: Record<string, string[]> = {};

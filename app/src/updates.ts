@@ -2,6 +2,10 @@ import { createEnvironmentInjector, isDevMode, type EnvironmentInjector } from '
 import { provideServiceWorker, SwUpdate } from '@angular/service-worker';
 import { Notices } from './kit/notices';
 import { PlanStore } from './session/plan-store';
+import { DEMOS, demoUrl } from './storage/plan-files';
+
+/** The worker keeps what is fetched from it. */
+const keepDemos = (): void => DEMOS.forEach(({ id }) => void fetch(demoUrl(id)).catch(() => undefined));
 
 /** Keeps the app for use without a network, and tells of a new version when there is one. */
 export function beginUpdates(parent: EnvironmentInjector): void {
@@ -18,5 +22,7 @@ export function beginUpdates(parent: EnvironmentInjector): void {
       notices.say('A new version of Firm Line is ready.', { action: { label: 'Use it now', run: () => void take() } });
   });
   updates.unrecoverable.subscribe(() => notices.say('A part of the program is gone from this browser: load the page again.'));
+  // The demo plans are kept too, so that each opens without a network though nobody looked at it before.
+  navigator.serviceWorker.addEventListener('controllerchange', keepDemos, { once: true });
   navigator.serviceWorker.register('ngsw-worker.js').catch((error: unknown) => console.warn('No use without a network:', error));
 }

@@ -6,8 +6,12 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <details #fold [open]="startsOpen()" (toggle)="opened.emit(fold.open)">
-      <summary class="flex min-h-12 items-center font-semibold">{{ summary() }}</summary>
+    <details #fold class="group" [open]="startsOpen()" (toggle)="opened.emit(fold.open)">
+      <summary class="flex min-h-12 list-none items-center gap-2 font-semibold">
+        <svg viewBox="0 0 10 10" class="size-2.5 shrink-0 fill-ink-soft group-open:rotate-90" aria-hidden="true">
+          <path d="M2 0 9 5 2 10z" /></svg
+        >{{ summary() }}
+      </summary>
       <ng-content />
     </details>
   `,

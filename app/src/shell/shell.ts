@@ -14,6 +14,12 @@ import { StationBoundary } from './station-boundary';
 import { WayThrough } from './way-through';
 
 /** The frame round every station: the plan's name, the way through, whether it is saved, and what stands in the way of using it. */
+function focusHead(): void {
+  const head = document.querySelector<HTMLElement>('main h1');
+  head?.setAttribute('tabindex', '-1');
+  head?.focus({ preventScroll: true });
+}
+
 @Component({
   selector: 'fl-shell',
   imports: [RouterOutlet, RouterLink, WayThrough, SnagDrawer, FindAnything, KeyList, RefusedPlan],
@@ -159,6 +165,13 @@ export class Shell {
       untracked(() => void this.store.open(id));
     });
     effect(() => this.title.setTitle(`${[this.station(), this.name() || 'Plan', 'Firm Line'].filter(Boolean).join(' · ')}`));
+    let last = '';
+    effect(() => {
+      const now = this.station();
+      // Whoever goes on by keys or by ear begins at the head of what was opened.
+      if (last && now && now !== last) requestAnimationFrame(() => focusHead());
+      if (now) last = now;
+    });
     inject(Keys).listen({
       find: () => this.findRef()?.open(),
       snags: () => this.drawerRef()?.open(),

@@ -24,6 +24,8 @@ export const DEMOS: readonly { id: string; name: string; about: string }[] = [
   { id: 'dunlin', name: 'Dunlin', about: 'A two-axle market-stall trailer on an electric-over-hydraulic actuator.' },
 ];
 
+export const demoUrl = (id: string): string => `/demo/${id}.firmline.json`;
+
 /** Plans in and out: files, demo plans, new ones and copies. */
 @Injectable({ providedIn: 'root' })
 export class PlanFiles {
@@ -33,7 +35,7 @@ export class PlanFiles {
   /** A demo plan as it ships, or null where there is none of that id or it cannot be had. */
   async demo(id: string): Promise<Plan | null> {
     if (!DEMOS.some((demo) => demo.id === id)) return null;
-    const answer = await fetch(`/demo/${id}.firmline.json`);
+    const answer = await fetch(demoUrl(id));
     return answer.ok ? this.checks.read(await answer.text()) : null;
   }
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { newLine, type Part, type Port, isWorker } from '@firm-line/core/plan';
-import { lostTo, planNetwork } from '@firm-line/core/plan/network';
+import { galleriesOf, lostTo, planNetwork } from '@firm-line/core/plan/network';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
@@ -67,8 +67,14 @@ import { PartFiguresForm } from './part-figures-form';
         </li>
       }
     </ul>
-    @if (lost(); as names) {
-      <p class="mt-3 border-t border-rule pt-2 text-sm" data-test="lost"><strong>If it leaks:</strong> {{ names }}</p>
+    @if (leaks().length) {
+      <section class="mt-3 border-t border-rule pt-2 text-sm" aria-label="What a leak takes" data-test="lost">
+        @for (leak of leaks(); track leak.at) {
+          <p class="py-0.5">
+            <strong>{{ leak.at }}</strong> {{ leak.words }}
+          </p>
+        }
+      </section>
     }
     <fl-part-figures-form [part]="part()" />
   `,
@@ -83,15 +89,18 @@ export class PartPanel {
     const ports = new Set(this.part().ports.map((port) => port.id));
     return this.store.laidOutSnags().filter(({ place }) => place.kind === 'port' && ports.has(place.id));
   });
-  /** What one leak at it takes, and what is left. */
-  protected readonly lost = computed(() => {
+  /** What one leak takes and what is left, for each of its galleries where it has several. */
+  protected readonly leaks = computed(() => {
     const { plan } = this.store.view();
     const network = planNetwork(plan);
-    const gone = new Set(this.part().ports.flatMap(({ id }) => (network.index.has(id) ? lostTo(network, plan.parts, id) : [])));
-    if (!gone.size) return null;
-    const left = plan.parts.filter((part) => isWorker(part) && !gone.has(part));
-    const names = (parts: Iterable<Part>): string => [...parts].map(({ name }) => name).join(', ');
-    return `${names(gone)} ${gone.size > 1 ? 'are' : 'is'} lost; ${left.length ? `${names(left)} ${left.length > 1 ? 'are' : 'is'} left` : 'nothing is left'}.`;
+    const galleries = galleriesOf(this.part()).filter(([first]) => first && network.index.has(first.id));
+    const names = (parts: readonly Part[]): string => parts.map(({ name }) => name).join(', ');
+    return galleries.flatMap(([first]) => {
+      const gone = lostTo(network, plan.parts, first!.id);
+      const left = plan.parts.filter((part) => isWorker(part) && !gone.includes(part));
+      const words = `${names(gone)} ${gone.length > 1 ? 'are' : 'is'} lost; ${left.length ? `${names(left)} ${left.length > 1 ? 'are' : 'is'} left` : 'nothing is left'}.`;
+      return gone.length ? [{ at: galleries.length > 1 ? `If ${first!.name} leaks:` : 'If it leaks:', words }] : [];
+    });
   });
   protected readonly rows = computed(() => {
     const view = this.store.view();

@@ -33,6 +33,23 @@ describe('the circuits as a graph', () => {
 });
 
 describe('Plumb', () => {
+  test('what one leak takes is said for each gallery of a part', async () => {
+    const at = await open('q8', 'port-master-front');
+    const said = at.texts('[data-test=lost] p');
+    expect(said[0]).toMatch(/^If front outlet leaks: Front left, Front right are lost; .*Rear left, Rear right.* are left/);
+    expect(said[1]).toMatch(/^If rear outlet leaks: Rear left, Rear right are lost/);
+  });
+  test('its passages are set by gallery and go back to what its kind has', async () => {
+    const at = await open('q9', 'port-rt-in');
+    const own = () => at.store.plan().parts.find((part) => part.ports.some(({ id }) => id === 'port-rt-in'))!.passages;
+    expect(own()).toBeUndefined();
+    await at.choose(at.one<HTMLSelectElement>('#gallery-port-rt-right'), 'gallery 2');
+    expect(own()).toEqual([['port-rt-in', 'port-rt-left'], ['port-rt-right']]); // prettier-ignore
+    expect(at.store.snags().filter(({ rule }) => rule === 'part-unfed').map(({ where }) => where)).toEqual(['Rear right']); // prettier-ignore
+    await at.click(at.button('As such a part mostly has it'));
+    expect(own()).toBeUndefined();
+  });
+
   test('a part says what its ports are joined to', async () => {
     const at = await open('q1', 'port-rt-in');
     expect(at.texts('fl-part-panel h2')).toEqual(['Rear tee']);
