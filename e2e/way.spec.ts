@@ -36,6 +36,8 @@ describe('the whole way, by keyboard alone', () => {
     await page.waitForSelector('fl-tape-table');
     for (const [i, read] of ['503', '960.5', '703', '613'].entries()) {
       await press(page, 'fl-tape-table > div .btn');
+      await page.waitForSelector(`fl-tape-table tr:nth-child(${i + 1})`);
+      await settled(page);
       await fill(page, `fl-tape-table tr:nth-child(${i + 1}) td:nth-child(2) input`, read);
     }
     await waitText(page, 'fl-place-detail dl', '499.8');

@@ -1,6 +1,7 @@
 import {
   comesAs,
   isTaper,
+  nutById,
   NUTS,
   threadByName,
   THREADS,
@@ -10,7 +11,7 @@ import {
   type SeatForm,
 } from '../stock/index.ts';
 import { mate } from '../threads/index.ts';
-import { consumablesOf, endFor, guidanceFor, halfOfNut, jointBetween, likelyTorqueNm, turningOf } from './index.ts';
+import { consumablesOf, endFor, guidanceFor, halfOfNut, jointBetween, likelyTorqueNm, seatFrom, turningOf } from './index.ts';
 
 const male = (thread: string, end: EndForm): Half => ({ gender: 'male', thread, end });
 const female = (thread: string, seat: SeatForm): Half => ({ gender: 'female', thread, seat });
@@ -116,7 +117,40 @@ describe('the end that a port needs', () => {
   }); // prettier-ignore
 
   test('a port for a size of tube that is not stocked there still says which nut it would take', () => {
-    expect(endFor(female('7/16-24 UNS', 'inverted-flare-45'), 4.7625).every((choice) => choice.chain.joints > 1)).toBe(true);
+    expect(endFor(female('5/8-18 UNF', 'inverted-flare-45'), 4.7625).every((choice) => choice.chain.joints > 1)).toBe(true);
     expect(threadByName('7/16-24 UNS')).toBeDefined();
   });
+});
+
+describe('what a joint of each kind takes', () => {
+  const likely = (thread: string, end: EndForm, seat: SeatForm) => likelyTorqueNm(jointBetween({ gender: 'male', thread, end }, { gender: 'female', thread, seat }))!; // prettier-ignore
+  // Common practice: a steel banjo bolt of M10 takes 35 N·m and an aluminium one 12 to 20; a 3/8-24 tube nut 14 to 20, and 29 is not usual.
+  test('banjo bolts take more than tube nuts of the same thread', () => {
+    const banjo = likely('M10x1', 'banjo', 'banjo-face');
+    expect(banjo.most).toBeGreaterThanOrEqual(35);
+    expect(banjo.least).toBeLessThanOrEqual(12);
+    const nut = likely('3/8-24 UNF', 'double-flare-45', 'inverted-flare-45');
+    expect([nut.least <= 14, nut.most >= 20, nut.most < 29]).toEqual([true, true, true]);
+  });
+});
+
+describe('step-up nuts', () => {
+  // SAE J512 (from memory): 3/16 in tube goes in the ports of the next sizes by a nut alone.
+  test.each(['7/16-24 UNS', '1/2-20 UNF', '9/16-18 UNF'])(
+    '3/16 in tube ends in an inverted port of %s with one joint',
+    (thread) => {
+      const [best] = endFor({ gender: 'female', thread, seat: 'inverted-flare-45' }, 4.7625);
+      expect(best!.chain.joints).toBe(1);
+      expect(nutById(best!.nutId)!.thread).toBe(thread);
+    },
+  );
+  test('and 4.75 mm tube in a bubble port of M12x1', () => {
+    expect(endFor({ gender: 'female', thread: 'M12x1', seat: 'bubble' }, 4.75)[0]!.chain.joints).toBe(1);
+  });
+});
+
+// SAE J512 (from memory): the inverted flare's seat stands at 42°; a protractor in a port reads a few degrees off.
+test.each([40, 42, 44])('a protractor that reads %d° in a port that rises offers the inverted flare seat', (coneDeg) => {
+  const found = seatFrom({ bottom: 'rises', nut: null, coneDeg, taper: false }).candidates.map(({ seat }) => seat);
+  expect(found).toContain('inverted-flare-45');
 });

@@ -444,3 +444,36 @@ describe('is it air, or is it flexing', () => {
     }
   }); // prettier-ignore
 });
+
+describe('a parking brake on a slope', () => {
+  const brake = {
+    handN: 400,
+    leverRatio: 6,
+    efficiency: 0.7,
+    shoeRatio: 5,
+    brakeFactor: 4,
+    drumRadiusMm: 140,
+    tyreRadiusMm: 320,
+    massKg: 1500,
+  };
+  // By hand, rear axle alone, µ 0.8, half the load on it, h/L 0.25: nose up 0.4/(1 − 0.2) = 0.5, nose down 0.4/(1 + 0.2) = 0.333.
+  test('holds no steeper than its axle grips, nose down before nose up', () => {
+    const stands = { frontFraction: 0.5, cgHeightMm: 700, wheelbaseMm: 2800, mu: 0.8 };
+    const found = parking(brake, stands);
+    expect(found.gripGrade).toEqual({ up: expect.closeTo(0.5, 12), down: expect.closeTo(1 / 3, 12) });
+    expect(found.holdsGrade).toBeCloseTo(1 / 3, 12);
+    expect(parking(brake).holdsGrade).toBeGreaterThan(0.5);
+    expect(parking({ ...brake, handN: 100 }, stands).holdsGrade).toBe(parking({ ...brake, handN: 100 }).holdsGrade);
+  });
+});
+test('a master of 1 in has 1 1/16 in next to it, and a twin is changed bore by bore', () => {
+  const one = whatIf({ ...VAN, master: { kind: 'tandem', boreMm: 25.4, strokeMm: 32, deadMm: 1.5 } }).map(({ what }) => what);
+  expect(one).toContain('Master 27 in place of 25.4');
+  const twin = { kind: 'twin', frontBoreMm: 19.05, rearBoreMm: 17.4625, frontShare: 0.5, strokeMm: 30, deadMm: 1 } as const;
+  const names = whatIf({ ...VAN, master: twin })
+    .map(({ what }) => what)
+    .join('; ');
+  expect(names).toMatch(
+    /Front master 17\.5 in place of 19\.[01]; Front master 20\.6 in .*; Rear master 15\.9 in place of 17\.5; Rear master 19\.[01]/,
+  );
+});

@@ -9,7 +9,7 @@ export interface WhatIf {
 }
 
 /** Master bores that are made, mm (5/8 to 1 1/8 in by sixteenths). Common practice. */
-export const MASTER_BORES_MM = [15.875, 17.4625, 19.05, 20.6375, 22.225, 23.8125, 25.4, 28.575] as const;
+export const MASTER_BORES_MM = [15.875, 17.4625, 19.05, 20.6375, 22.225, 23.8125, 25.4, 26.9875, 28.575] as const;
 
 /** How much more or less foot the same deceleration takes: both circuits rise with the push in one line below the valve's knee. */
 function effectOf(before: SizeInput, after: SizeInput): string {
@@ -32,15 +32,16 @@ const pistonsGrown = (brake: Brake, by: number): Brake =>
 export function whatIf(input: SizeInput): WhatIf[] {
   const { master } = input;
   const changes: (readonly [string, SizeInput])[] = [];
-  if (master.kind === 'tandem') {
-    const larger = MASTER_BORES_MM.find((bore) => bore > master.boreMm + 0.1);
-    const smaller = MASTER_BORES_MM.findLast((bore) => bore < master.boreMm - 0.1);
+  const bored = (name: string, boreMm: number, made: (boreMm: number) => SizeInput['master']): void => {
+    const larger = MASTER_BORES_MM.find((bore) => bore > boreMm + 0.1);
+    const smaller = MASTER_BORES_MM.findLast((bore) => bore < boreMm - 0.1);
     for (const bore of [smaller, larger])
-      if (bore)
-        changes.push([
-          `Master ${figure(bore)} in place of ${figure(master.boreMm)}`,
-          { ...input, master: { ...master, boreMm: bore } },
-        ]);
+      if (bore) changes.push([`${name} ${figure(bore)} in place of ${figure(boreMm)}`, { ...input, master: made(bore) }]);
+  };
+  if (master.kind === 'tandem') bored('Master', master.boreMm, (boreMm) => ({ ...master, boreMm }));
+  else {
+    bored('Front master', master.frontBoreMm, (frontBoreMm) => ({ ...master, frontBoreMm }));
+    bored('Rear master', master.rearBoreMm, (rearBoreMm) => ({ ...master, rearBoreMm }));
   }
   changes.push(['Front pistons 10 % larger', { ...input, front: pistonsGrown(input.front, 1.1) }]);
   changes.push(['Rear pistons 10 % larger', { ...input, rear: pistonsGrown(input.rear, 1.1) }]);

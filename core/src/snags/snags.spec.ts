@@ -11,6 +11,7 @@ import {
 } from '../plan/index.ts';
 import { LAYOUTS } from '../plan/layouts/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
+import type { Vec3 } from '../vec/index.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
 import { demo } from '../testing/demo-plans.ts';
 
@@ -300,3 +301,37 @@ describe('valves and fluids in a layout with an inline handbrake', () => {
     expect([found(plan, 'silicone-modulator').length, found(silicone, 'silicone-modulator').length]).toEqual([0, 1]);
   });
 });
+
+describe('fluids, sealant and free play', () => {
+  const said = (rule: string, ...calls: EditCall[]): string[] => found(after(...calls), rule).map((s) => `${s.level} ${s.where}: ${s.text}`);
+  const part = (id: string, patch: object): EditCall => ({ edit: 'changePart', with: { id, patch } });
+  const [cm, cs] = ['Clutch master', 'Clutch slave'].map((name) => gannet().parts.find((one) => one.name === name)!.id) as [string, string];
+  test('a clutch of which every part takes mineral oil is told once; one of which a part is not known is a stop', () => {
+    expect(said('fluids-meet', part(cm, { family: 'mineral' }), part(cs, { family: 'mineral' }))).toEqual([expect.stringMatching(/^note Clutch master: Its circuit takes mineral oil: a bottle of its own/)]);
+    expect(said('fluids-meet', part(cs, { family: 'mineral' }))).toEqual([expect.stringMatching(/^stop Clutch slave: .* there is no change, unless/)]);
+  });
+  test('a taper with no sealant is asked about, one with paste is not', () => {
+    const { joint } = gannet().lines.find(({ id }) => id === 'line-c1')!.ends.a;
+    const set = (sealant: 'none' | 'paste'): EditCall => ({ edit: 'changeEnd', with: { id: 'line-c1', end: 'a', patch: { joint: { ...joint, sealant } } } });
+    expect(said('sealant-missing', set('none'))).toEqual([expect.stringMatching(/^mind C1, end A: .* is a taper thread and no sealant/)]);
+    expect(said('sealant-missing', set('paste'))).toEqual([]);
+  });
+  // Common practice: half a millimetre with a pedal straight on the master, a tenth at a booster's rod.
+  const boosted: EditCall = { edit: 'setFigure', with: { of: 'sizing', path: 'booster', to: { gain: 4, vacuumKPa: 70, diaphragmMm2: 40_000 } } };
+  test.each<[string, EditCall[], string[]]>([
+    ['none at the pedal', [part('master', { figures: { freePlayMm: 0 } })], ['stop']],
+    ['a little at the pedal', [part('master', { figures: { freePlayMm: 0.3 } })], ['mind']],
+    ['enough at the pedal', [part('master', { figures: { freePlayMm: 0.6 } })], []],
+    ['a little at a booster', [boosted, part('master', { figures: { freePlayMm: 0.3 } })], []],
+    ['none at a booster', [boosted, part('master', { figures: { freePlayMm: 0 } })], ['mind']],
+  ])('free play: %s', (_, calls, levels) => {
+    expect(found(after(...calls), 'free-play').filter(({ where }) => where === 'Tandem master').map(({ level }) => level)).toEqual(levels);
+  });
+  test('a clutch with no free play slips, it does not drag its brakes', () => {
+    expect(said('free-play', part(cm, { figures: { freePlayMm: 0 } })).join()).toMatch(/stop Clutch master: .* the clutch is held part out and slips/);
+  });
+  // Wheel cylinders' bleeders mostly point inboard and level, calipers' stand aslant. Common practice.
+  test.each<[Vec3, number]>([[[0, 1, 0], 0], [[0, 0.9, 0.4], 0], [[0, 0, 1], 0], [[0, 0.5, -0.9], 1]])('a bleeder that points %o', (direction, count) => {
+    expect(said('bleeder-low', { edit: 'changePort', with: { id: 'bleed-fl', patch: { direction } } })).toHaveLength(count);
+  });
+}); // prettier-ignore

@@ -1,5 +1,5 @@
 import { spanForHz } from '../clips/index.ts';
-import { addMesh, segmentShares, THING_SPECS, type Shape, type Thing, type ThingKind } from '../frame/index.ts';
+import { addMesh, keptFrom, segmentShares, THING_SPECS, type Shape, type Thing, type ThingKind } from '../frame/index.ts';
 import { meshIndex, treeOf } from '../mesh/index.ts';
 import { applyEdit, placeClips, lineSpace, readPlan, writePlan, type EditCall, type LineView, type Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
@@ -213,3 +213,34 @@ describe('clips along the lines of the demo', () => {
     expect(lineSpace(moved, r1(moved))).not.toBe(lineSpace(plan, r1(plan)));
   });
 });
+
+describe('heat', () => {
+  const port = viewPlan(gannet()).ports.get('port-rt-in')!.fixed.atMm;
+  const pipe = (by: Vec3, patch: Partial<Thing> = {}): EditCall => {
+    const at = port.map((v, i) => v + by[i]!) as unknown as Vec3;
+    return thing('exhaust', { kind: 'pipe', pathMm: [[at[0] - 60, at[1], at[2]], [at[0] + 60, at[1], at[2]]], diameterMm: 40 }, patch);
+  };
+  const said = (...calls: EditCall[]): string[] => words(after(gannet(), ...calls), 'part-hot').filter((text) => text.includes('New thing'));
+  test('a part near it, and one over it at any height, are told; one beside it is not', () => {
+    expect(said(pipe([0, 0, -100])).join()).toMatch(/mind Rear tee, inlet: 80 mm from New thing, 150 wanted/);
+    expect(said(pipe([0, 0, -10])).join()).toMatch(/^stop Rear tee, inlet/);
+    expect(said(pipe([0, 0, -350])).join()).toMatch(/mind Rear tee, inlet: New thing lies below it/);
+    expect(said(pipe([0, 400, -350]))).toEqual([]);
+  });
+  // 100 mm to 400 °C, 150 to 650 °C, 200 above; never nearer than it was set down to.
+  test.each([[350, 100, 100], [350, 150, 150], [500, 100, 150], [800, 100, 200], [800, 250, 250], [null, 100, 100]])('at %s °C, set down to keep %d mm, %d mm are wanted', (surfaceC, keepMm, wantedMm) => {
+    expect(keptFrom({ nature: 'hot', keepMm, surfaceC })).toBe(wantedMm);
+    expect(keptFrom({ nature: 'solid', keepMm, surfaceC })).toBe(keepMm);
+  });
+  test('a line that touches it is a stop, one that is near it a mind', () => {
+    const at = (z: number): EditCall => thing('exhaust', { kind: 'pipe', pathMm: [[1800, -335, z], [2000, -335, z]], diameterMm: 50 });
+    expect(words(after(gannet(), at(435)), 'near-hot').join()).toMatch(/stop R1: It runs into New thing/);
+    expect(words(after(gannet(), at(300)), 'near-hot').join()).toMatch(/mind R1: 108 mm from New thing/);
+  });
+  test('a line along a live axle may lie below the rails', () => {
+    const low: EditCall = { edit: 'setCorners', with: { id: 'line-r1', cornersMm: [[500, -335, 445], [720, -335, 300], [2240, -335, 300], [2380, -335, 524], [2640, -335, 524], [2700, -149, 524]] } };
+    const axle = thing('axle', { kind: 'bar', section: 'round', pathMm: [[500, -335, 270], [2500, -335, 270]], widthMm: 60, heightMm: 60, wallMm: 5, opens: 'left' });
+    expect(words(after(gannet(), low), 'hangs-low')).toHaveLength(1);
+    expect(words(after(gannet(), low, axle), 'hangs-low')).toEqual([]);
+  });
+}); // prettier-ignore

@@ -26,6 +26,11 @@ const AN = 'SAE J514 (from memory); length over the sleeve: common practice, mea
 export const NUTS: readonly TubeNut[] = [
   { id: '3/8-24-inverted', name: '3/8-24 nut', thread: '3/8-24 UNF', flare: 'double-flare-45', tubeOdMm: 4.7625, lengthMm: 16, wrench: '3/8 in wrench', source: INCH },
   { id: '7/16-24-inverted', name: '7/16-24 nut', thread: '7/16-24 UNS', flare: 'double-flare-45', tubeOdMm: 6.35, lengthMm: 16, wrench: '7/16 in wrench', source: INCH },
+  // Step-up nuts: the tube of one size in the port of the next. SAE J512 (from memory).
+  { id: '7/16-24-inverted-3/16', name: '7/16-24 step-up nut', thread: '7/16-24 UNS', flare: 'double-flare-45', tubeOdMm: 4.7625, lengthMm: 16, wrench: '7/16 in wrench', source: INCH },
+  { id: '1/2-20-inverted-3/16', name: '1/2-20 step-up nut', thread: '1/2-20 UNF', flare: 'double-flare-45', tubeOdMm: 4.7625, lengthMm: 18, wrench: '1/2 in wrench', source: INCH },
+  { id: '9/16-18-inverted-3/16', name: '9/16-18 step-up nut', thread: '9/16-18 UNF', flare: 'double-flare-45', tubeOdMm: 4.7625, lengthMm: 18, wrench: '9/16 in wrench', source: INCH },
+  { id: 'M12x1-bubble-4.75', name: 'M12x1 step-up nut', thread: 'M12x1', flare: 'bubble', tubeOdMm: 4.75, lengthMm: 18, wrench: '13 mm wrench', source: METRIC },
   { id: 'M10x1-inverted', name: 'M10x1 nut, inverted flare', thread: 'M10x1', flare: 'double-flare-45', tubeOdMm: 4.75, lengthMm: 16, wrench: '11 mm wrench', source: METRIC },
   { id: 'M10x1-bubble', name: 'M10x1 nut', thread: 'M10x1', flare: 'bubble', tubeOdMm: 4.75, lengthMm: 16, wrench: '11 mm wrench', source: METRIC },
   { id: 'M12x1-bubble', name: 'M12x1 nut', thread: 'M12x1', flare: 'bubble', tubeOdMm: 6, lengthMm: 18, wrench: '13 mm wrench', source: METRIC },

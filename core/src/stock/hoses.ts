@@ -30,6 +30,7 @@ const points = (...pairs: readonly (readonly [psi: number, mlPerFoot: number])[]
   ...pairs.map(([psi, ml]) => ({ pressureMPa: psi * 0.006894757, mlPerM: ml * ML_PER_FOOT })),
 ];
 const LAW = '49 CFR 571.106, most expansion of hose of 1/8 in or 3 mm bore or smaller, burst 7,000 psi (from memory)';
+const LAW_WIDE = '49 CFR 571.106, most expansion of hose of over 1/8 to 3/16 in bore, burst 5,000 psi (from memory)';
 const MAKERS = 'common practice; the maker\'s sheet comes first'; // prettier-ignore
 
 /** Hose by size and class. Radii: common practice, by the size that trades under the name. */
@@ -40,7 +41,15 @@ export const HOSES: readonly HoseStock[] = [
   },
   {
     id: 'rubber-low-1-8', name: '1/8 in rubber, low expansion', kind: 'low-expansion', boreMm: 3.2, odMm: 10.5, minRadiusMm: 50,
-    expansion: points([1000, 0.33], [1500, 0.42]), burstMPa: 48.3, brakeClass: true, lifeYears: 6, source: LAW,
+    expansion: points([1000, 0.33], [1500, 0.42], [2900, 0.61]), burstMPa: 48.3, brakeClass: true, lifeYears: 6, source: LAW,
+  },
+  {
+    id: 'rubber-3-16', name: '3/16 in rubber', kind: 'regular', boreMm: 4.8, odMm: 12.5, minRadiusMm: 65,
+    expansion: points([1000, 0.86], [1500, 1.02]), burstMPa: 34.5, brakeClass: true, lifeYears: 6, source: LAW_WIDE,
+  },
+  {
+    id: 'rubber-low-3-16', name: '3/16 in rubber, low expansion', kind: 'low-expansion', boreMm: 4.8, odMm: 12.5, minRadiusMm: 65,
+    expansion: points([1000, 0.55], [1500, 0.72]), burstMPa: 34.5, brakeClass: true, lifeYears: 6, source: LAW_WIDE,
   },
   {
     id: 'ptfe-3', name: '-3 braided PTFE', kind: 'braided-ptfe', boreMm: 3.2, odMm: 6.2, minRadiusMm: 38,

@@ -4,6 +4,7 @@ import { APP_PROVIDERS, openGannet } from '../../testing/open-gannet';
 import { LengthField } from './length-field';
 import { NumberField } from './number-field';
 import { nearest, toPolyline } from '../picking';
+import { readNumber } from './limits';
 import { Notices } from '../notices';
 
 @Component({
@@ -72,6 +73,15 @@ describe('fields', () => {
     const at = await host(`n-${text}`);
     expect(await at.type(at.number, text)).toBe(sentence);
     expect(at.host.ratio()).toBe(value);
+  });
+});
+
+describe('a figure whose label ends in a unit', () => {
+  test('takes others of its kind, and says what does not fit', () => {
+    expect(readNumber('1,000 psi', 'Knee, MPa')).toEqual({ ok: true, value: expect.closeTo(6.894757, 6) });
+    expect(readNumber('12 mm', 'Knee, MPa')).toMatchObject({ ok: false });
+    expect(readNumber('1.5', 'Ratio')).toEqual({ ok: true, value: 1.5 });
+    expect(readNumber('1.5 psi', 'Ratio')).toMatchObject({ ok: false });
   });
 });
 

@@ -1,4 +1,5 @@
 import type { NumberLimits } from '@firm-line/core/plan';
+import { parseQuantity, unitIn } from '@firm-line/core/units';
 import type { Read } from './entry';
 
 export type Limits = Pick<NumberLimits, 'least' | 'most' | 'over' | 'under' | 'whole'>;
@@ -16,8 +17,11 @@ export function within(value: number, text: string, limits: readonly Limits[], w
   return { ok: true, value };
 }
 
-/** A plain number as people write it, with a comma or a point. */
-export const readNumber = (text: string): Read<number> =>
-  /^-?\d+([.,]\d+)?$/.test(text)
+/** A plain number as people write it, with a comma or a point; under a label that ends in a unit also in another of its kind. */
+export function readNumber(text: string, label: string): Read<number> {
+  const unit = unitIn(label);
+  if (unit) return parseQuantity(text, unit);
+  return /^-?\d+([.,]\d+)?$/.test(text)
     ? { ok: true, value: Number(text.replace(',', '.')) }
     : { ok: false, message: `"${text}" is not a number.` };
+}

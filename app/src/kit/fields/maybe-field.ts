@@ -44,7 +44,7 @@ export class MaybeField {
   protected readonly read = (text: string): Read<number | null> => {
     if (text === '') return { ok: true, value: null };
     const isLength = this.unit() === 'length';
-    const read = isLength ? parseLength(text, this.units()) : readNumber(text);
+    const read = isLength ? parseLength(text, this.units()) : readNumber(text, this.label());
     if (!read.ok) return read;
     const limits = this.limits();
     const own = { least: this.least() ?? limits?.least ?? 0, most: this.most() ?? limits?.most ?? 1e6 };

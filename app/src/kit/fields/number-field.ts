@@ -23,7 +23,7 @@ export class NumberField {
   protected readonly shown = computed(() => figure(this.value(), 4));
 
   protected readonly read = (text: string): Read<number> => {
-    const read = readNumber(text);
+    const read = readNumber(text, this.label());
     if (!read.ok) return read;
     const limits = this.limits();
     const own = { least: this.least() ?? limits?.least ?? 0, most: this.most() ?? limits?.most ?? 1e6 };

@@ -1,5 +1,5 @@
 import { figure } from '@firm-line/core/fault';
-import type { LineView } from '@firm-line/core/plan';
+import { toolingOf, type LineView } from '@firm-line/core/plan';
 import { FLARES } from '@firm-line/core/stock';
 import type { Step } from '@firm-line/core/tube';
 import { formatLength, type UnitSystem } from '@firm-line/core/units';
@@ -29,7 +29,7 @@ export function stepWords(step: Step, view: LineView, units: UnitSystem): string
     case 'offer-up':
       return 'Offer it up between its ports';
     case 'trim':
-      return `Trim B where it meets its port, ${mm(card.trimMm)} by this plan`;
+      return `Mark B where it seats in its port, leave ${mm(toolingOf(view.line.ends.b, view.bench).flareExtraMm)} past the mark for the flare, cut there (${mm(card.trimMm)} off by this plan), deburr and clean`;
     case 'clean':
       return 'Clean, blow through, look for flakes';
     case 'cap':

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model } from '@angular/core';
 import { viewPlan } from '@firm-line/core/plan/results';
+import type { Category } from '@firm-line/core/categories';
 import { figure } from '@firm-line/core/fault';
 import {
   DEFAULT_BALANCE,
@@ -34,6 +35,12 @@ function raised(
 }
 
 /** From foot to road for a vehicle with two axles: the chain, the pedal's travel, balance, stopping, what one change would do. */
+/** Why none is drawn. */
+const NO_LIMITS: Partial<Record<Category, string>> = {
+  aircraft: 'Light aircraft are not judged here: approval and the inspector come first (14 CFR 23.735, from memory).',
+  competition: 'Rulebooks of competition ask two circuits at least and mostly no distance: none is drawn.',
+};
+
 @Component({
   selector: 'fl-road-page',
   imports: [LineChart, TravelBar, ChainList, Compare, LoadSlider],
@@ -104,11 +111,7 @@ function raised(
               </tbody>
             </table>
             <p class="mt-2 text-sm text-ink-soft">
-              {{
-                load.limits
-                  ? 'Limits: ' + load.limits.source + '.'
-                  : 'No published limit is known here for this kind of vehicle: none is drawn.'
-              }}
+              {{ load.limits ? 'Limits: ' + load.limits.source + '.' : noLimits() }}
               A tandem's failed chamber is reckoned with half the stroke.
             </p>
           </section>
@@ -212,5 +215,10 @@ export class RoadPage {
       ...failed.map(failedRow),
     ];
   });
+  protected readonly noLimits = computed(
+    () =>
+      NO_LIMITS[this.store.plan().sizing!.category] ??
+      'No published limit is known here for this kind of vehicle: none is drawn.',
+  );
   protected readonly changes = computed(() => whatIf(this.now()!.input));
 }

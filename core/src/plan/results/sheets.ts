@@ -51,5 +51,8 @@ export function clutchView(plan: Feeding, sheet: ClutchSheet, lines: readonly Li
 /** What the parking brake holds, laden, on the rear wheels; null where it is hydraulic or the vehicle's figures are not there. */
 export const parkingView = ({ sizing, parking: sheet }: Pick<Plan, 'sizing' | 'parking'>): ParkingSize | null =>
   sizing && sheet?.by === 'lever'
-    ? parking({ ...sheet, massKg: sizing.laden.massKg, tyreRadiusMm: sizing.tyreRadiusMm.rear })
+    ? parking(
+        { ...sheet, massKg: sizing.laden.massKg, tyreRadiusMm: sizing.tyreRadiusMm.rear },
+        { ...sizing.laden, wheelbaseMm: sizing.wheelbaseMm, mu: sizing.mu },
+      )
     : null;

@@ -18,6 +18,7 @@ import { nearSharp } from './near-sharp.ts';
 import { noRoom } from './no-room.ts';
 import { nutTrapped } from './nut-trapped.ts';
 import { openUncapped } from './open-uncapped.ts';
+import { partHot } from './part-hot.ts';
 import { portAngle } from './port-angle.ts';
 import { runsInto } from './runs-into.ts';
 import { spanLong } from './span-long.ts';
@@ -35,6 +36,7 @@ export const ROUTE_RULES = [
   portAngle,
   feedShort,
   nearHot,
+  partHot,
   nearMoving,
   nearSharp,
   inReserved,
