@@ -1,11 +1,11 @@
 import { measureDerived } from '../core/src/derive/index.ts';
-import { applyEdit, readPlan, writePlan } from '../core/src/plan/index.ts';
+import { applyEdit, layPlan, readPlan, writePlan, type EditCall } from '../core/src/plan/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
 import { inspect } from '../core/src/snags/index.ts';
 import { size } from '../core/src/hydraulics/index.ts';
 import { bendTable } from '../core/src/tube/index.ts';
 import { threeLine } from '../core/src/testing/three-line.ts';
-import { bigPlan, gannet, middleMs, randomLines } from './lines.ts';
+import { bigPlan, demo, gannet, middleMs, randomLines } from './lines.ts';
 
 /** Bend tables of 10,000 random lines beside three's curve classes building and measuring the same centre lines. */
 export function benchBends(): void {
@@ -61,4 +61,27 @@ export function benchDerived(lines = 60): void {
   measureDerived(() => performance.now());
   inspect(applyEdit(plan, { edit: 'setMove', with: { id: plan.lines[3]!.id, index: 2, moveMm: [1400, 0, 0] } }));
   told('after an edit');
+}
+
+/** Renaming anything in a plan of hoses: the edit with its check, and laying the plan out again: what the page does by itself. */
+export function benchRename(): void {
+  const plan = demo('wheatear');
+  viewPlan(plan);
+  inspect(plan);
+  const named = (name: string): EditCall[] => [
+    { edit: 'changeThing', with: { id: plan.things[0]!.id, patch: { name } } },
+    { edit: 'changePart', with: { id: plan.parts[0]!.id, patch: { name } } },
+    { edit: 'changePort', with: { id: plan.parts[0]!.ports[0]!.id, patch: { name } } },
+    { edit: 'changeLine', with: { id: plan.lines[0]!.id, patch: { name } } },
+    { edit: 'changeHose', with: { id: plan.hoses[0]!.id, patch: { name } } },
+  ];
+  const worst = Math.max(
+    ...named('').map((_, k) => {
+      let i = 0;
+      return middleMs(9, () => void layPlan(applyEdit(plan, named(`Other ${i++}`)[k]!)));
+    }),
+  );
+  console.log(
+    `renaming a thing, part, port, line or hose of Wheatear: ${worst.toFixed(1)} ms at the dearest (5 asked)${worst > 5 ? ' NOT MET' : ''}`,
+  );
 }

@@ -1,6 +1,6 @@
 import { benchAdapters } from './adapt.bench.ts';
 import { benchCharts, benchDrag, benchEditing, benchFirstScreen, benchSweep } from './app.bench.ts';
-import { benchBends, benchDerived, benchPlan, benchSize } from './core.bench.ts';
+import { benchBends, benchDerived, benchRename, benchPlan, benchSize } from './core.bench.ts';
 import { benchHoses } from './hose.bench.ts';
 import { benchNetwork } from './network.bench.ts';
 import { benchClearance, benchClips, benchWays } from './space.bench.ts';
@@ -10,6 +10,7 @@ benchPlan();
 benchSize();
 benchDerived();
 benchNetwork();
+benchRename();
 benchAdapters();
 benchClips();
 benchClearance();

@@ -5,6 +5,7 @@ import type { Level } from '@firm-line/core/snags';
 import type { MateVerdict } from '@firm-line/core/threads';
 import { LevelSign } from '../../kit/level-sign';
 import { PlanStore } from '../../session/plan-store';
+import { ListRow } from '../../kit/list-row';
 
 export const VERDICT_WORDS: Record<MateVerdict, string> = {
   seals: 'Seals',
@@ -25,21 +26,14 @@ const worst = (joints: readonly JointView[]): MateVerdict | null =>
 /** Every end of every line with its verdict; the ends of the chosen line stand out. */
 @Component({
   selector: 'fl-joint-list',
-  imports: [LevelSign],
+  imports: [ListRow, LevelSign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
     <ul aria-label="Joints">
       @for (row of rows(); track row.key) {
         <li>
-          <button
-            type="button"
-            class="flex min-h-12 w-full items-center gap-2 rounded-lg px-3 py-1 text-left"
-            [class]="row.chosen ? 'bg-copper-pale' : 'hover:bg-sheet'"
-            [attr.aria-current]="row.chosen ? true : null"
-            [attr.data-joint]="row.key"
-            (click)="picked.emit(row.ref)"
-          >
+          <button [flListRow]="row.chosen" [attr.data-joint]="row.key" (click)="picked.emit(row.ref)">
             <span class="w-14 font-bold">{{ row.name }}</span>
             <span class="min-w-0 flex-1 leading-tight">
               <span class="block truncate text-sm">{{ row.port }}</span>

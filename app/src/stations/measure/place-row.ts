@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { Target } from '@firm-line/core/plan';
 import { Selection } from '../../session/selection';
+import { ListRow } from '../../kit/list-row';
 
 export interface PlaceRowView {
   readonly target: Target;
@@ -14,16 +15,11 @@ export interface PlaceRowView {
 /** One point or port in the list of places. */
 @Component({
   selector: 'fl-place-row',
+  imports: [ListRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block border-t border-rule' },
   template: `
-    <button
-      type="button"
-      class="flex min-h-11 w-full items-center gap-2 rounded-md px-2 text-left"
-      [class.bg-copper-pale]="isChosen()"
-      [attr.aria-pressed]="isChosen()"
-      (click)="chosen.emit(row().target)"
-    >
+    <button [flListRow]="isChosen()" (click)="chosen.emit(row().target)">
       <span class="min-w-0 flex-1 truncate">{{ row().name }}</span>
       <span class="text-sm whitespace-nowrap" [class.font-semibold]="row().open">{{ row().sure }}</span>
     </button>

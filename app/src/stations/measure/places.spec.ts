@@ -14,11 +14,11 @@ const port = (at: Awaited<ReturnType<typeof open>>, id: string) => at.store.view
 describe('places', () => {
   test('a guess is marked until it is measured, then it is not', async () => {
     const at = await open('p1', { kind: 'port', id: 'port-rr' });
-    expect(at.texts('fl-place-row [aria-pressed=true]')[0]).toMatch(/△ guess ±30/);
+    expect(at.texts('fl-place-row [aria-current=true]')[0]).toMatch(/△ guess ±30/);
     await at.click(at.one<HTMLInputElement>('input[value=typed]'));
     const sigmas = [...at.root.querySelectorAll<HTMLInputElement>('fl-place-detail fl-length-field input')].slice(3);
     for (const field of sigmas) await at.type(field, '1.5');
-    expect(at.texts('fl-place-row [aria-pressed=true]')[0]).toMatch(/typed ±3/);
+    expect(at.texts('fl-place-row [aria-current=true]')[0]).toMatch(/typed ±3/);
     expect(at.store.snags().some((snag) => snag.rule === 'guess-unmeasured')).toBe(false);
   });
 

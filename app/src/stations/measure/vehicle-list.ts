@@ -10,13 +10,14 @@ import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
 import { Fold } from '../../kit/fold';
 import { VectorField } from '../../kit/fields/vector-field';
+import { ListRow } from '../../kit/list-row';
 
 const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
 
 /** What a line meets on the vehicle: rails, axles, exhaust, zones; the gates that close access; how lines are held. */
 @Component({
   selector: 'fl-vehicle-list',
-  imports: [VectorField, Fold, CheckField, TextField, LengthField, NumberField],
+  imports: [ListRow, VectorField, Fold, CheckField, TextField, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -46,12 +47,9 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
     </fl-fold>
     <ul>
       @for (thing of things(); track thing.id) {
-        <li>
+        <li class="border-t border-rule">
           <button
-            type="button"
-            class="flex min-h-12 w-full items-baseline gap-2 border-t border-rule px-2 py-2 text-left hover:bg-rule"
-            [class.bg-copper-pale]="thing.id === chosen()"
-            [attr.aria-current]="thing.id === chosen() ? 'true' : null"
+            [flListRow]="thing.id === chosen()"
             [attr.data-thing]="thing.id"
             (click)="picked.emit(thing.id)"
           >

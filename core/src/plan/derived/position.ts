@@ -22,6 +22,9 @@ interface Datum {
   readonly fixed: ResolvedPosition;
 }
 
+/** What is less sure than this is no place to tape from, mm: errors grow along a chain of tapes until they say nothing. */
+const MOST_UNSURE_MM = 1000;
+
 const rootMeanSquare = ([x, y, z]: Vec3): number => Math.sqrt((x * x + y * y + z * z) / 3);
 
 /** A tape whose sigma carries the datum's own: what the datum is unsure of, the tape is unsure of. */
@@ -32,6 +35,14 @@ function carried(tape: Tape, datum: ResolvedPosition): Tape {
 function fixFrom(known: PositionSource, datums: readonly Datum[]): ResolvedPosition {
   const held = { atMm: known.atMm, sigmaMm: known.sigmaMm, survey: null };
   if (known.how !== 'taped') return { ...held, fault: null, guess: known.how === 'guessed' };
+  const unsureMm = Math.max(0, ...datums.map((datum) => rootMeanSquare(datum.fixed.sigmaMm)));
+  if (unsureMm > MOST_UNSURE_MM)
+    return {
+      ...held,
+      sigmaMm: known.sigmaMm.map((sigma) => Math.max(sigma, unsureMm)) as unknown as Vec3,
+      fault: 'It is taped from a place that is itself not known to a metre: tape it from datums on the frame.',
+      guess: true,
+    };
   try {
     const found = survey({
       datumsMm: Object.fromEntries(datums.map((d) => [d.id, d.fixed.atMm])),

@@ -29,6 +29,7 @@ import { HoseStrip } from './hose-strip';
 import { endAt, endMoves, moveEnd } from './move-end';
 import { VERDICT_WORDS } from './hose-words';
 import { Fold } from '../../../kit/fold';
+import { ListRow } from '../../../kit/list-row';
 
 /** What moves near the end is shown as it stands: within this of it, mm. */
 const NEAR_MM = 700;
@@ -36,7 +37,7 @@ const NEAR_MM = 700;
 /** The flexible lines: one hose through its travel, in the scene, on its strip and in cells; its length and its bracket. */
 @Component({
   selector: 'fl-hoses-page',
-  imports: [Fold, SpaceView, SnagRow, LevelSign, HoseCells, HoseFigures, HoseForm, HoseLength, HoseScrub, HoseSheet, HoseStrip],
+  imports: [ListRow, Fold, SpaceView, SnagRow, LevelSign, HoseCells, HoseFigures, HoseForm, HoseLength, HoseScrub, HoseSheet, HoseStrip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -79,7 +80,7 @@ const NEAR_MM = 700;
           <ul class="grid gap-1" data-test="hoses">
             @for (row of rows(); track row.id) {
               <li>
-                <button type="button" class="flex min-h-12 w-full items-center gap-2 rounded-lg px-2 text-left" [class]="row.chosen ? 'bg-copper-pale' : 'hover:bg-paper'" [attr.aria-pressed]="row.chosen" (click)="selection.chooseHose(row.id)" [attr.data-hose]="row.id">
+                <button [flListRow]="row.chosen" (click)="selection.chooseHose(row.id)" [attr.data-hose]="row.id">
                   <strong class="w-9">{{ row.name }}</strong>
                   <span class="min-w-0 flex-1 truncate text-sm">{{ row.title }}</span>
                   <span class="font-mono text-sm">{{ row.order }}</span>

@@ -212,7 +212,7 @@ describe('hoses in Route', () => {
     jump.toSnag(at.store.snags().find((snag) => snag.rule === 'hose-aged')!);
     await until(() => at.root.querySelector('[data-hose]') !== null);
     await at.settle();
-    expect(at.root.querySelector('[data-hose=hose-rr]')!.getAttribute('aria-pressed')).toBe('true');
+    expect(at.root.querySelector('[data-hose=hose-rr]')!.getAttribute('aria-current')).toBe('true');
     jump.toSnag(at.store.snags().find((snag) => snag.rule === 'near-hot')!);
     await at.settle();
     expect(at.root.querySelector('fl-hoses-page')).toBeNull();
