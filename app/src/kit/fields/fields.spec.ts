@@ -4,7 +4,9 @@ import { APP_PROVIDERS, openGannet } from '../../testing/open-gannet';
 import { LengthField } from './length-field';
 import { NumberField } from './number-field';
 import { nearest, toPolyline } from '../picking';
+import type { Vec3 } from '@firm-line/core/vec';
 import { readNumber } from './limits';
+import { VectorField } from './vector-field';
 import { Notices } from '../notices';
 
 @Component({
@@ -83,6 +85,41 @@ describe('a figure whose label ends in a unit', () => {
     expect(readNumber('1.5', 'Ratio')).toEqual({ ok: true, value: 1.5 });
     expect(readNumber('1.5 psi', 'Ratio')).toMatchObject({ ok: false });
   });
+});
+
+@Component({
+  imports: [VectorField],
+  template: `<fl-vector-field [valueMm]="at()" (changed)="take($event)" />`,
+})
+class VectorHost {
+  readonly at = signal<Vec3>([1, 2, 3]);
+  refuses = false;
+  take(at: Vec3): void {
+    if (!this.refuses) this.at.set(at);
+  }
+}
+test('two lengths of three typed before the first is shown again are both kept; one that is refused goes no further', async () => {
+  TestBed.configureTestingModule({ providers: APP_PROVIDERS });
+  await openGannet('v1');
+  const fixture = TestBed.createComponent(VectorHost);
+  await fixture.whenStable();
+  const fields = [...fixture.nativeElement.querySelectorAll('input')] as HTMLInputElement[];
+  const type = (i: number, text: string): void => {
+    fields[i]!.value = text;
+    fields[i]!.dispatchEvent(new Event('change'));
+  };
+  type(0, '10');
+  type(1, '20');
+  type(2, '30');
+  expect(fixture.componentInstance.at()).toEqual([10, 20, 30]);
+  await fixture.whenStable();
+  fixture.componentInstance.refuses = true;
+  type(0, '77');
+  fixture.componentInstance.refuses = false;
+  fixture.detectChanges();
+  await fixture.whenStable();
+  type(1, '21');
+  expect(fixture.componentInstance.at()).toEqual([10, 21, 30]);
 });
 
 describe('picking on a drawing', () => {

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  inject,
+  Injector,
+  input,
+  linkedSignal,
+  output,
+} from '@angular/core';
 import type { Vec3 } from '@firm-line/core/vec';
 import { LengthField } from './length-field';
 import type { Limits } from './limits';
@@ -16,12 +25,19 @@ import type { Limits } from './limits';
   `,
 })
 export class VectorField {
+  private readonly injector = inject(Injector);
   readonly labels = input<readonly string[]>(['x, aft', 'y, right', 'z, up']);
   readonly valueMm = input.required<Vec3>();
   readonly limits = input<Limits | null>(null);
   readonly changed = output<Vec3>();
+  /** With what was typed since the value was last shown: whoever types fast has left the second field before that of the first comes back. */
+  private readonly latest = linkedSignal(() => this.valueMm());
 
   protected take(axis: number, mm: number): void {
-    this.changed.emit(this.valueMm().map((v, i) => (i === axis ? mm : v)) as unknown as Vec3);
+    const next = this.latest().map((v, i) => (i === axis ? mm : v)) as unknown as Vec3;
+    this.latest.set(next);
+    this.changed.emit(next);
+    // What was not taken is gone once the value is shown again.
+    afterNextRender({ read: () => this.latest.set(this.valueMm()) }, { injector: this.injector });
   }
 }

@@ -1,8 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { consumablesOf, guidanceFor } from '@firm-line/core/ends';
 import { jointsAt } from '@firm-line/core/joints';
 import type { JointWork, LineView } from '@firm-line/core/plan';
 import { formatTorque, parseTorque } from '@firm-line/core/units';
+import { Entry, type Read } from '../../kit/fields/entry';
+import { TextField } from '../../kit/fields/text-field';
 import { LengthField } from '../../kit/fields/length-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
@@ -10,7 +12,7 @@ import { SelectField } from '../../kit/fields/select-field';
 /** How the joint is made and in what state it is: sealant, washers, openings, torque and by whose word. */
 @Component({
   selector: 'fl-joint-work-form',
-  imports: [SelectField, LengthField],
+  imports: [Entry, TextField, SelectField, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -22,19 +24,10 @@ import { SelectField } from '../../kit/fields/select-field';
       }
     </dl>
     <div class="mt-2 grid grid-cols-2 items-end gap-3">
-      <div>
-        <label class="label block" for="joint-torque">Torque, by the maker's sheet</label>
-        <input #field id="joint-torque" class="field-mono w-full" autocomplete="off" placeholder="17 N·m" [value]="torque()" [attr.aria-invalid]="fault() ? true : null" (change)="setTorque(field)" />
-      </div>
-      <div>
-        <label class="label block" for="joint-source">Which sheet</label>
-        <input #field2 id="joint-source" class="field w-full" autocomplete="off" maxlength="200" [value]="work().torqueSource" (change)="change({ torqueSource: field2.value.trim() })" />
-      </div>
-      @if (work().torqueNm !== null && !work().torqueSource && !fault()) {
+      <fl-entry [id]="'joint-torque'" label="Torque, by the maker's sheet" placeholder="17 N·m" [shown]="torque()" [read]="readTorque" (taken)="change({ torqueNm: $event })" />
+      <fl-text-field field="joint-source" label="Which sheet" [limits]="sourceLimits" [value]="work().torqueSource" (changed)="change({ torqueSource: $event })" />
+      @if (work().torqueNm !== null && !work().torqueSource) {
         <p class="col-span-2 text-sm">Write whose sheet says so: a torque without one is a guess.</p>
-      }
-      @if (fault(); as text) {
-        <p class="fault col-span-2" role="alert">{{ text }}</p>
       }
       <fl-select-field field="joint-washers" label="Washers" [options]="washers" [value]="work().washers" (changed)="change({ washers: $event })" />
       <fl-select-field field="joint-sealant" label="Sealant" [options]="sealants" [value]="work().sealant" (changed)="change({ sealant: $event })" />
@@ -48,13 +41,13 @@ import { SelectField } from '../../kit/fields/select-field';
   `,
 }) // prettier-ignore
 export class JointWorkForm {
+  protected readonly sourceLimits = { least: 0, most: 200 };
   protected readonly washers = [['none', 'none set down'], ['new', 'new'], ['used', 'used before']] as const; // prettier-ignore
   protected readonly sealants = [['none', 'none'], ['paste', 'paste'], ['tape', 'tape']] as const; // prettier-ignore
   protected readonly makes = [['flared', 'flared'], ['compression', 'compression'], ['rubber-hose', 'rubber hose and clips']] as const; // prettier-ignore
   private readonly store = inject(PlanStore);
   readonly line = input.required<LineView>();
   readonly end = input.required<'a' | 'b'>();
-  protected readonly fault = signal<string | null>(null);
   protected readonly work = computed(() => this.line().line.ends[this.end()].joint);
   protected readonly torque = computed(() => {
     const { torqueNm } = this.work();
@@ -74,19 +67,11 @@ export class JointWorkForm {
     ];
   });
 
-  protected setTorque(field: HTMLInputElement): void {
-    const text = field.value.trim();
-    if (text === '') {
-      this.fault.set(null);
-      return this.change({ torqueNm: null });
-    }
-    if (text === this.torque()) return;
-    const read = parseTorque(text);
-    if (!read.ok) return this.fault.set(read.message);
-    this.fault.set(null);
-    this.change({ torqueNm: read.value });
-    field.value = this.torque();
-  }
+  /** Empty: no sheet was looked up. What is shown already is what it was. */
+  protected readonly readTorque = (text: string): Read<number | null> => {
+    if (text === '' || text === this.torque()) return { ok: true, value: text === '' ? null : this.work().torqueNm };
+    return parseTorque(text);
+  };
   protected setStandoff(standoffMm: number): void {
     this.store.apply({ edit: 'changeEnd', with: { id: this.line().line.id, end: this.end(), patch: { standoffMm } } });
   }
