@@ -88,6 +88,7 @@ describe('a figure whose label ends in a unit', () => {
 });
 
 @Component({
+  changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [VectorField],
   template: `<fl-vector-field [valueMm]="at()" (changed)="take($event)" />`,
 })
