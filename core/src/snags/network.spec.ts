@@ -12,7 +12,7 @@ import {
   type Plan,
   type PortRole,
 } from '../plan/index.ts';
-import { feedsOf, lostTo } from '../plan/network/index.ts';
+import { feedsOf, lostTo, planNetwork } from '../plan/network/index.ts';
 import { LAYOUTS } from '../plan/layouts/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { demo } from '../testing/demo-plans.ts';
@@ -265,4 +265,11 @@ describe('what the drawing says to Size', () => {
     expect(said(sized(AXLES, { category: 'competition' }), 'parking-missing')).toEqual([]);
     expect(said({ ...sized(AXLES), parking: typicalParking('lever') }, 'parking-missing')).toEqual([]);
   });
+}); // prettier-ignore
+
+test('a plan of the most parts with the most ports each is a network as any other', () => {
+  const one = newPart(bare(), 'other');
+  const ports = Array.from({ length: 200 }, (_, k) => ({ ...one.ports[0]!, name: `port ${k}` }));
+  const parts = Array.from({ length: 1000 }, (_, i) => ({ ...one, id: `part-${i}`, ports: ports.map((port, k) => ({ ...port, id: `${i}-${k}` })) }));
+  expect(planNetwork({ ...bare(), parts }).ducts).toHaveLength(1000 * 199);
 }); // prettier-ignore

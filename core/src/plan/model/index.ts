@@ -7,7 +7,7 @@ export * from './clip-settings.ts';
 export * from './hose.ts';
 export * from './line.ts';
 export * from './part.ts';
-export { isJoint, isWorker, makesPressure, PART_SPECS } from './part-kinds.ts';
+export { isJoint, isBrake, isWorker, makesPressure, PART_SPECS } from './part-kinds.ts';
 export * from './position.ts';
 export * from './plan.ts';
 export * from './point.ts';

@@ -47,6 +47,8 @@ export const PART_SPECS: Readonly<Record<PartKind, KindSpec>> = {
 
 /** Parts in which pressure is made: each outlet is a place of its own. */
 export const makesPressure = (part: Part): boolean => part.kind === 'master' || part.kind === 'actuator';
+/** Brakes of a wheel. */
+export const isBrake = ({ kind }: Part): boolean => kind === 'caliper' || kind === 'wheel-cylinder';
 /** Parts in which fluid ends and does its work. */
 export const isWorker = (part: Part): boolean => ['caliper', 'wheel-cylinder', 'slave', 'release-bearing'].includes(part.kind);
 /** Parts that fluid passes through. */

@@ -5,22 +5,18 @@ import { passagesOf } from './passages.ts';
 
 /** An end that stands nowhere yet is a port of its own. */
 const portOr = (portId: string | null, id: string, end: 'a' | 'b'): string => portId ?? `${id}:${end}`;
-const ductBetween = (ends: (Line | Hose)['ends'], id: string, kind: Duct['kind']): Duct => ({
-  id,
-  kind,
-  from: portOr(ends.a.portId, id, 'a'),
-  to: portOr(ends.b.portId, id, 'b'),
-  supplies: false,
-});
 const ductOf = derive(
   'duct',
   ({ ends, id }: Line | Hose, kind: Duct['kind']) => [ends, id, kind],
-  (ends, id, kind) => ductBetween(ends, id, kind),
+  (ends, id, kind): readonly Duct[] => [
+    { id, kind, from: portOr(ends.a.portId, id, 'a'), to: portOr(ends.b.portId, id, 'b'), supplies: false },
+  ],
 );
 const ofDucts = derive(
   'network of ducts',
-  (owner: object, ducts: readonly Duct[]): readonly [object, ...Duct[]] => [owner, ...ducts],
-  (_owner, ...ducts): Network => networkOf([], ducts),
+  // Piece by piece, not duct by duct: a part may have hundreds of passages.
+  (owner: object, pieces: readonly (readonly Duct[])[]): readonly [object, ...(readonly Duct[])[]] => [owner, ...pieces],
+  (_owner, ...pieces): Network => networkOf([], pieces.flat()),
 );
 
 /**
@@ -35,6 +31,6 @@ export const planNetwork = derive(
     ofDucts(bench, [
       ...lines.map((line) => ductOf(line, 'tube')),
       ...hoses.map((hose) => ductOf(hose, 'hose')),
-      ...parts.flatMap(passagesOf),
+      ...parts.map((part) => passagesOf(part)),
     ]),
 );

@@ -79,12 +79,10 @@ function viewOf(
     return labelOf(own && galleries.length === 1 && !makesPressure(part) ? part.id : (own?.[0] ?? port).id);
   };
   const idOf = new Map(bleeders.map(({ port }) => [labelOf(port.id), port.id]));
-  const drawn = new Set([
-    ...reach(
-      network,
-      outlets.map(({ port }) => port.id),
-    ).keys(),
-  ]);
+  const drawn = reach(
+    network,
+    outlets.map(({ port }) => port.id),
+  );
   const input: BleedInput = {
     pipes: [
       ...joined.map((v) => ({

@@ -1,11 +1,10 @@
 import { derive } from '../../derive/index.ts';
 import { AXLES, BY_AXLE, type Axle, type CircuitShare } from '../../hydraulics/index.ts';
 import type { Network } from '../../network/index.ts';
-import { feedsOf } from '../network/index.ts';
+import { axleOf, feedsOf } from '../network/index.ts';
 import type { PortView } from '../derived/line-view.ts';
-import type { Part } from '../model/index.ts';
+import { isBrake, type Part } from '../model/index.ts';
 
-const isBrake = ({ kind }: Part): boolean => kind === 'caliper' || kind === 'wheel-cylinder';
 const nameOf = ({ front, rear }: CircuitShare['share'], brakes: readonly Part[]): string =>
   BY_AXLE.find(({ share }) => share.front === front && share.rear === rear)?.name ?? brakes.map(({ name }) => name).join(' and ');
 
@@ -17,11 +16,7 @@ export const brakeCircuits = derive(
   'brake circuits',
   (network: Network, parts: readonly Part[], ports: ReadonlyMap<string, PortView>, wheelbaseMm: number) => [network, parts, ports, wheelbaseMm],
   (network, parts, ports, wheelbaseMm): readonly CircuitShare[] => {
-    const axleOf = (part: Part): Axle | null => {
-      const x = part.ports[0] && ports.get(part.ports[0].id)?.fixed.atMm[0];
-      return x === undefined ? null : x < wheelbaseMm / 2 ? 'front' : 'rear';
-    };
-    const brakes = parts.filter(isBrake).map((part) => ({ part, axle: axleOf(part) }));
+    const brakes = parts.filter(isBrake).map((part) => ({ part, axle: axleOf(part, ports, wheelbaseMm) }));
     const on = (axle: Axle) => brakes.filter((one) => one.axle === axle);
     const circuits = feedsOf(network, parts).flatMap(({ reached }): CircuitShare[] => {
       const own = brakes.filter(({ part }) => part.ports.some(({ id }) => reached.has(id)));

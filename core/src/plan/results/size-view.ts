@@ -1,7 +1,6 @@
 import {
   kneeFor,
   limitsFor,
-  proportionFor,
   rearLeads,
   size,
   stoppingM,
@@ -11,7 +10,6 @@ import {
   type CircuitShare,
   type Failure,
   type Limits,
-  type RearValve,
   type Size,
   type SizeInput,
 } from '../../hydraulics/index.ts';
@@ -41,8 +39,6 @@ export interface SizeView {
   readonly laden: LoadView;
   /** The highest knee at which a valve of a slope keeps the rear behind the front in both loads; null where none of that slope does. */
   readonly kneeFor: (slope: number) => number | null;
-  /** The valve that keeps the rear behind the front in both loads; null where none does. */
-  readonly valve: (RearValve & { readonly needed: boolean }) | null;
 }
 
 const DEFAULT_KMH = 100;
@@ -81,7 +77,6 @@ function sizeOf(
       empty,
       laden,
       kneeFor: (slope) => kneeFor(empty.input, cases, slope, empty.limits?.balance),
-      valve: proportionFor(empty.input, cases, empty.limits?.balance),
     };
   } catch (error) {
     if (error instanceof InputError) return null;

@@ -1,5 +1,6 @@
 import { reach, underPressure } from '../../network/index.ts';
-import { isWorker, type Part } from '../../plan/index.ts';
+import { isBrake, isWorker, type Part } from '../../plan/index.ts';
+import { axleOf } from '../../plan/network/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { onPart } from '../words.ts';
 
@@ -14,7 +15,7 @@ export const valveMisplaced = defineRule({
   reads: ['network', 'plan.parts', 'plan.sizing', 'ports'],
   judge: ({ network, ports, plan: { parts, sizing } }) => {
     if (!sizing) return [];
-    const isFront = (part: Part): boolean => ports.get(part.ports[0]!.id)!.fixed.atMm[0] < sizing.wheelbaseMm / 2;
+    const isFront = (part: Part): boolean => axleOf(part, ports, sizing.wheelbaseMm) === 'front';
     const valves = parts.filter(({ kind }) => HOLDS_BACK.includes(kind));
     const behind = valves.map((valve) => {
       const outlets = valve.ports.filter(({ role }) => role === 'outlet').map(({ id }) => id);
@@ -26,7 +27,7 @@ export const valveMisplaced = defineRule({
       const finding = (text: string): Finding[] => [{ level: 'stop', place: onPart(valve), where: valve.name, text }];
       const front = brakes.find(isFront);
       if (front) return finding(`It holds back ${front.name}, a front brake: the rear locks first. It belongs in the rear circuit.`);
-      const other = parts.find((part) => ['caliper', 'wheel-cylinder'].includes(part.kind) && part.ports.length && !isFront(part) && !held.has(part));
+      const other = parts.find((part) => isBrake(part) && part.ports.length && !isFront(part) && !held.has(part));
       return brakes.length && other
         ? finding(`It holds back ${brakes.map(({ name }) => name).join(', ')} and not ${other.name} on the same axle: the vehicle pulls to one side. It stands before both, or each has its own.`)
         : [];

@@ -1,5 +1,5 @@
 import { type Part } from '../../plan/index.ts';
-import { feedsOf } from '../../plan/network/index.ts';
+import { axleOf, feedsOf } from '../../plan/network/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 
 const KINDS = { caliper: 'disc', 'wheel-cylinder': 'drum' } as const;
@@ -27,7 +27,7 @@ export const drawingDiffers = defineRule({
     if (sizing.master.kind === 'twin' && masters.size === 1)
       found.push(finding('One master presses the brakes that are drawn, and Size reckons with two on a balance bar.'));
     for (const axle of ['front', 'rear'] as const) {
-      const own = brakes.filter((part) => ports.get(part.ports[0]!.id)!.fixed.atMm[0] < sizing.wheelbaseMm / 2 === (axle === 'front'));
+      const own = brakes.filter((part) => axleOf(part, ports, sizing.wheelbaseMm) === axle);
       const other = own.find(({ kind }) => KINDS[kind] !== sizing[axle].kind);
       if (other) found.push(finding(`${other.name} is a ${KINDS[other.kind]}, and Size reckons with ${sizing[axle].kind}s at the ${axle}.`));
     }
