@@ -31,7 +31,7 @@ export const END_NAMES: Record<EndForm, string> = {
   'o-ring-boss': 'O-ring boss end', 'npt-taper': 'taper thread', 'bspt-taper': 'taper thread', flat: 'flat face with a crush washer',
 }; // prettier-ignore
 export const SEAT_NAMES: Record<SeatForm, string> = {
-  'inverted-flare-45': '45° inverted flare seat', 'flare-45': '45° flare', 'flare-37': '37° flare', bubble: 'bubble seat', 'banjo-face': 'faced port',
+  'inverted-flare-45': 'inverted flare seat', 'flare-45': '45° flare', 'flare-37': '37° flare', bubble: 'bubble seat', 'banjo-face': 'faced port',
   'o-ring-boss': 'O-ring boss port', 'npt-taper': 'tapered port', 'bspt-taper': 'pipe port',
 }; // prettier-ignore
 

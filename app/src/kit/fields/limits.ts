@@ -21,7 +21,8 @@ export function within(value: number, text: string, limits: readonly Limits[], w
 export function readNumber(text: string, label: string): Read<number> {
   const unit = unitIn(label);
   if (unit) return parseQuantity(text, unit);
-  return /^-?\d+([.,]\d+)?$/.test(text)
-    ? { ok: true, value: Number(text.replace(',', '.')) }
+  const [figure] = /^-?\d+([.,]\d+)?(?=\s*°?$)/.exec(text) ?? [];
+  return figure
+    ? { ok: true, value: Number(figure.replace(',', '.')) }
     : { ok: false, message: `"${text}" is not a number.` };
 }

@@ -61,11 +61,14 @@ describe('Join', () => {
     await at.click(row(at, 'line-r1-a'));
     await at.choose(at.one<HTMLSelectElement>('#seat-bottom'), 'rises');
     await at.choose(at.one<HTMLSelectElement>('#seat-taper'), 'parallel');
-    expect(at.texts('fl-seat-finder li button')).toEqual(['45° inverted flare seat']);
+    expect(at.texts('fl-seat-finder li button')).toEqual(['inverted flare seat']);
     await at.click(at.one('fl-seat-finder li button'));
     expect(at.store.plan().parts[0]!.ports[1]!.fitting!.half).toMatchObject({ seat: 'inverted-flare-45' });
-    await at.type(at.one<HTMLInputElement>('#seat-cone'), '123');
-    expect(at.texts('fl-seat-finder .fault')[0]).toMatch(/not an angle between 0 and 90/);
+    const cone = at.one<HTMLInputElement>('fl-seat-finder fl-maybe-field input');
+    await at.type(cone, '123');
+    expect(at.texts('fl-seat-finder .fault')[0]).toBe('123 cannot be used: 89 is the most.');
+    await at.type(cone, '37°');
+    expect(at.texts('fl-seat-finder .fault')).toEqual([]);
   });
 
   test('newtons are asked about, a far torque is questioned, both units are shown', async () => {

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, output, signal } from '@angular/core';
 import { seatFrom, type SeatAnswers } from '@firm-line/core/ends';
 import { SEAT_NAMES, type SeatForm } from '@firm-line/core/stock';
+import { MaybeField } from '../../kit/fields/maybe-field';
 import { SelectField } from '../../kit/fields/select-field';
 
 /** Questions whose answers leave one seat: what somebody sees who looks into the port with a light. */
 @Component({
   selector: 'fl-seat-finder',
-  imports: [SelectField],
+  imports: [MaybeField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -27,17 +28,14 @@ import { SelectField } from '../../kit/fields/select-field';
         none="not looked"
         (changed)="set({ nut: $event || null })"
       />
-      <div>
-        <label class="label block" for="seat-cone">Cone to the axis, °</label>
-        <input
-          #field
-          id="seat-cone"
-          class="field-mono w-full"
-          inputmode="decimal"
-          autocomplete="off"
-          (change)="setCone(field.value)"
-        />
-      </div>
+      <fl-maybe-field
+        label="Cone to the axis, °"
+        none="not measured"
+        [least]="1"
+        [most]="89"
+        [value]="coneDeg()"
+        (changed)="set({ coneDeg: $event })"
+      />
       <fl-select-field
         field="seat-taper"
         label="Over ten turns"
@@ -47,9 +45,6 @@ import { SelectField } from '../../kit/fields/select-field';
         (changed)="setTaper($event)"
       />
     </div>
-    @if (fault(); as text) {
-      <p class="fault">{{ text }}</p>
-    }
     @if (asked()) {
       <ul class="mt-2" aria-label="Seats that are left">
         @for (one of found().candidates; track one.seat) {
@@ -74,7 +69,7 @@ export class SeatFinder {
   readonly picked = output<SeatForm>();
   protected readonly names = SEAT_NAMES;
   private readonly answers = signal<SeatAnswers>({ bottom: null, nut: null, coneDeg: null, taper: null });
-  protected readonly fault = signal<string | null>(null);
+  protected readonly coneDeg = computed(() => this.answers().coneDeg);
   protected readonly found = computed(() => seatFrom(this.answers()));
   protected readonly asked = computed(() => Object.values(this.answers()).some((answer) => answer !== null));
 
@@ -83,12 +78,5 @@ export class SeatFinder {
   }
   protected setTaper(value: string): void {
     this.set({ taper: value === '' ? null : value === 'yes' });
-  }
-  protected setCone(text: string): void {
-    const tidy = text.trim().replace(/\s*°$/, '').replace(',', '.');
-    const value = tidy === '' ? null : Number(tidy);
-    const good = value === null || (Number.isFinite(value) && value > 0 && value < 90);
-    this.fault.set(good ? null : `"${text.trim()}" is not an angle between 0 and 90°.`);
-    if (good) this.set({ coneDeg: value });
   }
 }

@@ -38,7 +38,7 @@ describe('places', () => {
     const tapes = () => port(at, 'port-rt-in').port.known.tapes!;
     expect(tapes()).toHaveLength(6);
     expect(new Set(tapes().map((tape) => tape.from)).size).toBe(6);
-    await at.choose(at.one<HTMLSelectElement>('[aria-label="Datum of tape 6"]'), 'H, seat box');
+    await at.choose(at.one<HTMLSelectElement>('#tape-from-6'), 'H, seat box');
     expect(tapes()[5]!.from).toBe('datum-h');
     await at.click(at.button('Remove tape 6'));
     expect(tapes()).toHaveLength(5);

@@ -4,12 +4,13 @@ import type { ResolvedPosition, PositionSource, Target } from '@firm-line/core/p
 import { DEFAULT_TAPE_SIGMA_MM, type Tape } from '@firm-line/core/survey';
 import { formatLength } from '@firm-line/core/units';
 import { LengthField } from '../../kit/fields/length-field';
+import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
 
 /** The tapes to one place, each with what it reads off the others, and the one to read again. */
 @Component({
   selector: 'fl-tape-table',
-  imports: [LengthField],
+  imports: [LengthField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <table class="w-full text-left">
@@ -29,16 +30,14 @@ import { PlanStore } from '../../session/plan-store';
         @for (tape of rows(); track $index; let i = $index) {
           <tr class="align-top" [class.bg-copper-pale]="tape.suspect" [attr.data-suspect]="tape.suspect ? '' : null">
             <td class="py-1 pr-2">
-              <select
-                #list
-                class="field w-full min-w-0"
-                [attr.aria-label]="'Datum of tape ' + (i + 1)"
-                (change)="set(i, { from: list.value })"
-              >
-                @for (datum of datums(); track datum.id) {
-                  <option [value]="datum.id" [selected]="datum.id === tape.from">{{ datum.name }}</option>
-                }
-              </select>
+              <fl-select-field
+                [field]="'tape-from-' + (i + 1)"
+                [bare]="true"
+                [label]="'Datum of tape ' + (i + 1)"
+                [options]="datums()"
+                [value]="tape.from"
+                (changed)="set(i, { from: $event })"
+              />
               @if (tape.suspect) {
                 <p class="px-1 pt-1 text-sm font-bold">△ Read this tape again</p>
               }
@@ -80,18 +79,15 @@ import { PlanStore } from '../../session/plan-store';
     </table>
     <div class="mt-2 flex flex-wrap items-center gap-3">
       <button type="button" class="btn" [disabled]="!datums().length" (click)="add()">Add tape</button>
-      <label class="flex items-center gap-2 text-sm"
-        >The place is
-        <select
-          class="field"
-          aria-label="Side of the datums' plane"
-          #side
-          (change)="changed.emit({ side: side.value === 'below' ? 'below' : 'above' })"
-        >
-          <option value="above" [selected]="known().side !== 'below'">above its datums</option>
-          <option value="below" [selected]="known().side === 'below'">below its datums</option>
-        </select>
-      </label>
+      <span class="text-sm" aria-hidden="true">The place is</span>
+      <fl-select-field
+        field="tape-side"
+        label="Side of the datums' plane"
+        [bare]="true"
+        [options]="sides"
+        [value]="known().side ?? 'above'"
+        (changed)="changed.emit({ side: $event })"
+      />
     </div>
   `,
 })
@@ -102,6 +98,7 @@ export class TapeTable {
   readonly fixed = input.required<ResolvedPosition>();
   readonly changed = output<Partial<PositionSource>>();
 
+  protected readonly sides = [['above', 'above its datums'], ['below', 'below its datums']] as const; // prettier-ignore
   /** Points that do not rest on this place themselves. */
   protected readonly datums = computed(() => {
     const points = this.store.plan().points ?? [];

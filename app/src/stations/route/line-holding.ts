@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { lineSpace, type Line, type LineView } from '@firm-line/core/plan';
 import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/units';
+import { Entry, type Read } from '../../kit/fields/entry';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
@@ -20,7 +21,7 @@ interface Row {
 /** Where the chosen line is clipped, sleeved and shaken, figure by figure along it from end A. */
 @Component({
   selector: 'fl-line-holding',
-  imports: [Fold, LengthField, NumberField],
+  imports: [Entry, Fold, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -29,21 +30,15 @@ interface Row {
         Places are measured along the bent tube from end A; it is {{ full(lengthMm()) }} long. What shakes it and is not set down
         here goes by place: {{ holding().engineHz }} Hz near the engine, {{ holding().frameHz }} Hz elsewhere.
       </p>
-      <label class="label mt-1 block" for="clips-at">Clips at</label>
-      <input
-        #field
-        id="clips-at"
-        class="field-mono w-full"
-        autocomplete="off"
+      <fl-entry
+        class="mt-1"
+        [id]="'clips-at'"
+        label="Clips at"
         placeholder="none: 150, 450, 900"
-        [value]="clips()"
-        [attr.aria-invalid]="fault() ? true : null"
-        aria-describedby="clips-fault"
-        (change)="setClips(field.value)"
+        [shown]="clips()"
+        [read]="readClips"
+        (taken)="patch({ clipsMm: $event })"
       />
-      @if (fault(); as text) {
-        <p class="fault" id="clips-fault" role="alert">{{ text }}</p>
-      }
       @for (row of rows(); track row.list + row.index) {
         <fieldset class="mt-1 flex flex-wrap items-end gap-2 border-t border-rule py-2">
           <legend class="label pr-2">{{ row.name }}</legend>
@@ -93,7 +88,6 @@ interface Row {
 export class LineHolding {
   private readonly store = inject(PlanStore);
   readonly view = input.required<LineView>();
-  protected readonly fault = signal('');
   protected readonly holding = computed(() => this.store.plan().holding);
   private readonly space = computed(() => lineSpace(this.store.view().plan, this.view()));
   protected readonly lengthMm = computed(() => this.space()?.lengthMm ?? 0);
@@ -114,18 +108,17 @@ export class LineHolding {
   }
 
   /** Every place as it is typed, in any order; one that cannot be read or lies off the tube leaves all as it was. */
-  protected setClips(text: string): void {
+  protected readonly readClips = (text: string): Read<readonly number[]> => {
     const clipsMm: number[] = [];
     for (const word of text.split(/[,;]+|\s{2,}/).filter((one) => one.trim())) {
       const read = parseLength(word.trim(), this.store.units());
-      if (!read.ok) return this.fault.set(read.message);
+      if (!read.ok) return read;
       if (!(read.value > 0 && read.value < this.lengthMm()))
-        return this.fault.set(`No clip sits at ${word.trim()}: the tube runs from 0 to ${this.full(this.lengthMm())}.`);
+        return { ok: false, message: `No clip sits at ${word.trim()}: the tube runs from 0 to ${this.full(this.lengthMm())}.` };
       clipsMm.push(read.value);
     }
-    this.fault.set('');
-    this.patch({ clipsMm: [...new Set(clipsMm)].sort((a, b) => a - b) });
-  }
+    return { ok: true, value: [...new Set(clipsMm)].sort((a, b) => a - b) };
+  };
 
   /** A sleeve where the line comes too near to something it would help against, else over all of it. */
   protected sleeve(kind: 'heat' | 'chafe'): void {
@@ -143,7 +136,7 @@ export class LineHolding {
     const { sleeves, shakes } = this.view().line;
     this.patch(list === 'sleeves' ? { sleeves: changed(sleeves) } : { shakes: changed(shakes) });
   } // prettier-ignore
-  private patch(patch: Partial<Line>): void {
+  protected patch(patch: Partial<Line>): void {
     this.store.apply({ edit: 'changeLine', with: { id: this.view().line.id, patch } });
   }
 }

@@ -42,12 +42,12 @@ describe('Route among the things of the vehicle', () => {
     expect(clips()).toEqual([90, 420]);
     expect(at.texts('[data-test=held]')[0]).toMatch(/^2 clips/);
     await at.type(field, '90, far');
-    expect(at.texts('#clips-fault')[0]).toContain('"far"');
+    expect(at.texts('#clips-at-fault')[0]).toContain('"far"');
     await at.type(field, '90, 5000');
-    expect(at.texts('#clips-fault')[0]).toMatch(/^No clip sits at 5000: the tube runs from 0 to \d+ mm/);
+    expect(at.texts('#clips-at-fault')[0]).toMatch(/^No clip sits at 5000: the tube runs from 0 to \d+ mm/);
     expect(clips()).toEqual([90, 420]);
     await at.type(field, '');
-    expect([clips(), at.texts('#clips-fault')]).toEqual([[], []]);
+    expect([clips(), at.texts('#clips-at-fault')]).toEqual([[], []]);
   });
 
   test('a sleeve goes where it is hot, a shake over all of it; each figure is kept in order, and either is taken off again', async () => {
