@@ -1,11 +1,13 @@
 import { derive } from '../derive/index.ts';
 import { clearanceTo, keptFrom, obstacleOf, obstaclesOf, thingAt, type Obstacle, type Thing } from '../frame/index.ts';
 import {
-  freeTurnDeg, judge, mover, partOf, posesOf, worstOf, type Clamp, type HoseVerdict, type Motion, type NamedPose, type Pose, type Settled, type Shape,
+  judge, mover, partOf, posesOf, worstOf, type Clamp, type HoseVerdict, type Motion, type NamedPose, type Pose, type Settled, type Shape,
 } from '../rod/index.ts'; // prettier-ignore
 import { InputError } from '../fault/index.ts';
 import { freeMm, type Hose, type HoseEnd, type Plan, type PortView } from '../plan/index.ts';
-import { hoseById, hoseFittingById, type HoseFitting, type HoseStock } from '../stock/index.ts';
+import { hoseById, hoseFittingById, TWIST_BY_BEND, type HoseFitting, type HoseStock } from '../stock/index.ts';
+import { neighbour } from './neighbour.ts';
+import { twistThrough } from './twist.ts';
 import { addScaled, radians, rotate, scale, squareTo, unit, type Vec3 } from '../vec/index.ts';
 
 /** How near to a thing is still worth saying, mm. */
@@ -33,8 +35,6 @@ export interface HoseState extends NamedPose {
   readonly shape: Shape | null;
   readonly rods: readonly Settled[];
   readonly clampB: Clamp;
-  /** How far from free of twist it hangs, against ride; null where it does not reach. */
-  readonly turnDeg: number | null;
   /** What it comes nearest to touching, and what heats it most; null where nothing is near. */
   readonly near: HoseNear | null;
   readonly hot: HoseNear | null;
@@ -47,8 +47,8 @@ export interface HoseView {
   readonly freeMm: number;
   readonly states: readonly HoseState[];
   readonly worst: HoseState | null;
-  /** Twist that the travel puts in where neither end can turn; 0 where one can. */
-  readonly twistDeg: number;
+  /** Twist from end to end that the travel puts into it, by state, once both ends are tight; null where it does not reach. */
+  readonly twistDeg: readonly (number | null)[];
   /** Why there are no states. */
   readonly fault: string | null;
 }
@@ -119,12 +119,6 @@ function nearest(obstacles: readonly Obstacle[], shape: Shape, odMm: number): Ho
   return best;
 } // prettier-ignore
 
-/** The state before this one in the order of `posesOf`: its nearest neighbour toward ride. */
-function neighbour(states: readonly HoseState[], pose: Pose): HoseState | undefined {
-  const apart = (one: Pose): number => Math.abs(one.heave - pose.heave) + Math.abs(one.lock - pose.lock) + Math.abs(one.roll - pose.roll) + Math.abs(one.float - pose.float); // prettier-ignore
-  return states.reduce<HoseState | undefined>((best, one) => (one.rods.length && (!best || apart(one.pose) < apart(best.pose)) ? one : best), undefined); // prettier-ignore
-}
-
 /**
  * A hose of a free length through its travel: found all round at ride, then from state to state, each
  * time with a few other starts besides, so that no state keeps a shape that it would jump out of. Ends
@@ -133,22 +127,16 @@ function neighbour(states: readonly HoseState[], pose: Pose): HoseState | undefi
  */
 export function sweep(motion: Motion, a: Clamp, b: EndPlace, lengthMm: number, stock: HoseStock, things: readonly Thing[] | null, enough: (state: HoseState) => boolean = () => false): HoseState[] {
   const states: HoseState[] = [];
-  const firstWay = unit(a.direction)!;
-  let freeAtRide = 0;
   for (const named of posesOf(motion)) {
     const moved = mover(motion, named.pose);
     if (!moved) throw new InputError('motion', `The arm is too short for ${named.name}: check travel and the line it swings about.`);
     const clampB = { pointMm: moved.place(b.clamp.pointMm), direction: moved.direction(b.clamp.direction) };
     const { verdict, chordMm, shape, rods } = judge(lengthMm, a, clampB, stock.minRadiusMm, neighbour(states, named.pose)?.rods, named.name, true);
-    const mark = moved.direction(squareTo(b.clamp.direction));
-    const free = shape && freeTurnDeg(shape.pointsMm, firstWay, scale(clampB.direction, -1), squareTo(firstWay), mark);
-    if (!states.length) freeAtRide = free ?? 0;
     const beside = shape && things && thingsAt(things, named.pose);
     states.push({
       ...named, verdict, chordMm, shape, rods, clampB,
       minRadiusMm: shape?.minRadiusMm ?? null,
       slackMm: lengthMm - chordMm,
-      turnDeg: free === null ? null : ((free - freeAtRide + 540) % 360) - 180,
       near: beside && nearest(beside.cold, shape, stock.odMm),
       hot: beside && nearest(beside.hot, shape, stock.odMm),
     });
@@ -197,13 +185,12 @@ function build(
   const fittings = { a: hoseFittingById(hose.ends.a.fittingId)!, b: hoseFittingById(hose.ends.b.fittingId)! };
   const free = freeMm(hose);
   const base = { stock, fittings, ends, freeMm: free };
-  const without = (fault: string): Travelled => ({ ...base, states: [], worst: null, twistDeg: 0, fault });
+  const without = (fault: string): Travelled => ({ ...base, states: [], worst: null, twistDeg: [], fault });
   if (free <= 0) return without(`Its two fittings alone are longer than the ${hose.orderMm} mm ordered.`);
   try {
     const states = sweep(hose.motion, ends.a.clamp, ends.b, free, stock, things);
-    const held = !fittings.a.swivels && !fittings.b.swivels;
-    const turns = states.map((state) => state.turnDeg ?? 0);
-    return { ...base, states, worst: worstOf(states), twistDeg: held ? Math.max(...turns) - Math.min(...turns) : 0, fault: null };
+    const twistDeg = twistThrough(hose.motion, ends.a, ends.b, free, TWIST_BY_BEND[stock.kind], states);
+    return { ...base, states, worst: worstOf(states), twistDeg, fault: null };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     return without(error.message);

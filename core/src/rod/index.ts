@@ -14,4 +14,4 @@ export {
   type NamedPose,
   type Pose,
 } from './travel.ts';
-export { freeTurnDeg } from './twist.ts';
+export { turnAlong, twisted } from './twisted.ts';

@@ -1,5 +1,6 @@
 import type { Vec3 } from '../vec/index.ts';
 import { arcTerms, arcValues, type ArcTerms } from './arc.ts';
+import { addTwist, twistRad } from './twist.ts';
 
 /**
  * A rod as circular arcs of given lengths that meet without a corner: its unit tangents at the joints,
@@ -16,6 +17,20 @@ export interface Settled extends Rod {
   readonly converged: boolean;
   /** No small push that keeps both clamps lowers its energy. */
   readonly stable: boolean;
+  /** Twist from end to end where both are held in roll, rad; else 0. */
+  readonly twistRad: number;
+}
+
+/** Both ends held in roll: what resists twist, and how the far end is turned. */
+export interface Torsion {
+  /** Stiffness in twist by that in bending. */
+  readonly stiffness: number;
+  /** Directions that move with the fittings at either end. */
+  readonly marks: readonly [first: Vec3, last: Vec3];
+  /** Turn between the marks, by `twistRad`, at which it is free of twist. */
+  readonly freeRad: number;
+  /** Twist that it has about now: of turns a whole round apart the nearest is meant. */
+  readonly twistRad: number;
 }
 
 const MOST_STEPS = 80;
@@ -52,6 +67,9 @@ class Work {
   readonly step: Float64Array;
   readonly trial: Float64Array;
   readonly moved: Float64Array;
+  /** Slopes of the twist on both basis vectors, and what was solved before them. */
+  readonly twist: Float64Array;
+  readonly held: Float64Array;
   constructor(readonly arcs: number) {
     const nodes = arcs + 1;
     this.basis = new Float64Array(6 * nodes);
@@ -63,6 +81,8 @@ class Work {
     this.step = new Float64Array(2 * nodes);
     this.trial = new Float64Array(3 * nodes);
     this.moved = new Float64Array(2 * nodes);
+    this.twist = new Float64Array(2 * nodes);
+    this.held = new Float64Array(8 * nodes);
   }
 }
 /** Room to reckon in, by the number of arcs: it holds no result from one time to the next. */
@@ -288,6 +308,42 @@ function eliminate({ lengths }: Rod, stiffer: number, work: Work, clamp: Clamp):
   return down + risingOf(s);
 }
 
+/**
+ * Adds twist to what `eliminate` and the clamp gave: one more direction, `torsion` times its square,
+ * brought in by rank one. Source: Sherman and Morrison's formula on the whole system, from memory.
+ */
+function stiffened(start: Rod, stiffer: number, torsion: number, next: readonly number[], work: Work, clamp: Clamp): [number, number, number] {
+  const { right, slopes, twist, held, arcs } = work;
+  held.set(right);
+  const first = (k: number, by: readonly number[]): number => right[k]! + by[0]! * right[k + 2]! + by[1]! * right[k + 4]! + by[2]! * right[k + 6]!;
+  const along = (by: readonly number[]): number => {
+    let sum = 0;
+    for (let i = 1; i < arcs; i++) for (let c = 0; c < 2; c++) sum += twist[2 * i + c]! * first(8 * i + c, by);
+    return sum;
+  };
+  const before = along(next);
+  const swap = (): void => {
+    for (let i = 1; i < arcs; i++)
+      for (let c = 0; c < 2; c++) {
+        const [energy, own] = [slopes[8 * i + c]!, twist[2 * i + c]!];
+        slopes[8 * i + c] = own;
+        twist[2 * i + c] = energy;
+      }
+  };
+  // Its slopes in the energy's place: solved with their sign turned round.
+  swap();
+  eliminate(start, stiffer, work, clamp);
+  swap();
+  const turned = solve3(clamp.s, [-clamp.lacks[0]!, -clamp.lacks[1]!, -clamp.lacks[2]!]);
+  const share = (torsion * before) / (1 - torsion * along(turned));
+  for (let i = 1; i < arcs; i++)
+    for (let c = 0; c < 2; c++) {
+      const k = 8 * i + c;
+      right[k] = held[k]! + share * right[k]!;
+    }
+  return [next[0]! + share * turned[0], next[1]! + share * turned[1], next[2]! + share * turned[2]];
+} // prettier-ignore
+
 /** How many of a symmetric 3 × 3 matrix's directions go up, by its pivots (Sylvester's law of inertia). */
 function risingOf(s: Float64Array): number {
   const p1 = s[0]!;
@@ -338,7 +394,7 @@ function turn(t: Float64Array, basis: Float64Array, step: Float64Array, share: n
  * wherever it is not that of a minimum. Source: J. Nocedal and S. Wright, Numerical Optimization,
  * chapter 18 (sequential quadratic programming with inertia control), from memory.
  */
-export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS): Settled {
+export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS, torsion: Torsion | null = null): Settled {
   const { lengths } = start;
   const arcs = lengths.length;
   const work = workOf(arcs);
@@ -347,7 +403,17 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS): Settled
   const miss = new Float64Array(3);
   const tried = new Float64Array(3);
   const clamp: Clamp = { s: new Float64Array(9), lacks: new Float64Array(3) };
-  let energy = measure(start, t, chord, miss);
+  let twisted = torsion?.twistRad ?? 0;
+  /** Twist of a rod, by the turn nearest to the one before. */
+  const twistOf = (tangents: Float64Array): number => {
+    const off = twistRad(tangents, torsion!.marks) - torsion!.freeRad;
+    return off - 2 * Math.PI * Math.round((off - twisted) / (2 * Math.PI));
+  };
+  const energyOf = (tangents: Float64Array, off: Float64Array): number | null => {
+    const bending = measure(start, tangents, chord, off);
+    return torsion && bending !== null ? bending + (torsion.stiffness * twistOf(tangents) ** 2) / 2 : bending;
+  };
+  let energy = energyOf(t, miss);
   let weight = 1;
   let stiffness = 0;
   let converged = false;
@@ -355,13 +421,21 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS): Settled
   for (let n = 0; n < mostSteps && energy !== null; n++) {
     frames(t, arcs + 1, work.basis);
     assemble(start, t, force, work);
+    if (torsion) {
+      twisted = twistOf(t);
+      addTwist(t, torsion.stiffness * twisted, work);
+      for (let i = 1; i < arcs; i++)
+        for (let c = 0; c < 2; c++)
+          work.slopes[8 * i + c] = work.slopes[8 * i + c]! + torsion.stiffness * twisted * work.twist[2 * i + c]!;
+    }
     for (stiffness = stiffness > 2 ? stiffness / 4 : 0; ; stiffness = stiffness ? stiffness * 4 : 1) {
       if (eliminate(start, stiffness + SWING, work, clamp) === 3 || stiffness > 1e7) break;
     }
-    const next = solve3(
+    let next = solve3(
       clamp.s,
       [0, 1, 2].map((a) => -miss[a]! - clamp.lacks[a]!),
     );
+    if (torsion) next = stiffened(start, stiffness + SWING, torsion.stiffness, next, work, clamp);
     let most = 0;
     let slope = 0;
     for (let i = 1; i < arcs; i++) {
@@ -394,7 +468,7 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS): Settled
     let found: number | null = null;
     for (let cut = 0; cut < MOST_CUTS; cut++, share /= 2) {
       turn(t, work.basis, work.step, share, work.trial);
-      found = measure(start, work.trial, chord, tried);
+      found = energyOf(work.trial, tried);
       if (found !== null && found + weight * sizeOf(tried) <= bar + share * fall) break;
       if (found !== null && cut === 0) {
         // A step along the sphere misses the clamp by its square: taken back with the same matrix, it may hold.
@@ -405,7 +479,7 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS): Settled
             work.moved[2 * i + c] = share * work.step[2 * i + c]! + back[0] * work.right[r + 2]! + back[1] * work.right[r + 4]! + back[2] * work.right[r + 6]!;
           }
         turn(t, work.basis, work.moved, 1, work.trial);
-        found = measure(start, work.trial, chord, tried);
+        found = energyOf(work.trial, tried);
         if (found !== null && found + weight * sizeOf(tried) <= bar + share * fall) break;
       }
       found = null;
@@ -419,7 +493,8 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS): Settled
   let stable = false;
   if (converged) {
     assemble(start, t, force, work);
-    stable = eliminate(start, SOFT * (1 + (energy ?? 0)), work, clamp) === 3;
+    // What a twist adds makes no shape less stable that was followed downhill.
+    stable = torsion !== null || eliminate(start, SOFT * (1 + (energy ?? 0)), work, clamp) === 3;
   }
-  return { lengths, tangents: t, energy: energy ?? Infinity, converged, stable };
+  return { lengths, tangents: t, energy: energy ?? Infinity, converged, stable, twistRad: torsion ? twistOf(t) : 0 };
 }

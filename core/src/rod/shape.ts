@@ -151,7 +151,10 @@ function distinct(rods: readonly Settled[]): Settled[] {
   return kept;
 } // prettier-ignore
 
-const chordOf = (a: Clamp, b: Clamp, lengthMm: number): Vec3 => scale(sub(b.pointMm, a.pointMm), 1 / lengthMm);
+export const chordOf = (a: Clamp, b: Clamp, lengthMm: number): Vec3 => scale(sub(b.pointMm, a.pointMm), 1 / lengthMm);
+
+/** Tangents at both clamps, along the hose from A to B. */
+export const endsOf = (a: Clamp, b: Clamp): readonly [Vec3, Vec3] => [unit(a.direction)!, scale(unit(b.direction)!, -1)];
 
 /** The best of settled rods made exact: of the least energies, the tightest. */
 function best(rods: readonly Settled[], chord: Vec3): Settled | null {
@@ -177,7 +180,7 @@ function best(rods: readonly Settled[], chord: Vec3): Settled | null {
  */
 export function hoseShape(lengthMm: number, a: Clamp, b: Clamp, from: readonly Settled[] = [], afresh = false): Found | null {
   const chord = chordOf(a, b, lengthMm);
-  const [first, last] = [unit(a.direction)!, scale(unit(b.direction)!, -1)];
+  const [first, last] = endsOf(a, b);
   const followed = (): Settled[] => from.map((rod) => settle(clampedAt(rod, first, last), chord));
   const fresh = afresh ? startsBetween(first, last, chord, COARSE).slice(0, FRESH) : [];
   const rods = from.length
@@ -224,7 +227,7 @@ export function roughRadius(lengthMm: number, a: Clamp, b: Clamp, from: readonly
 } // prettier-ignore
 
 /** A rod with its ends turned to where the clamps now point. */
-function clampedAt({ lengths, tangents }: Rod, first: Vec3, last: Vec3): Rod {
+export function clampedAt({ lengths, tangents }: Rod, first: Vec3, last: Vec3): Rod {
   const turned = Float64Array.from(tangents);
   turned.set(first, 0);
   turned.set(last, turned.length - 3);

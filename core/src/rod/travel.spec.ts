@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { addScaled, angleDeg, cross, distance, rotate, squareTo, unit, type Vec3 } from '../vec/index.ts';
-import { freeTurnDeg, kingpinAxis, kingpinLean, mover, posesOf, RIDE, swingDeg, type Motion } from './index.ts';
+import { addScaled, angleDeg, distance, unit, type Vec3 } from '../vec/index.ts';
+import { kingpinAxis, kingpinLean, mover, posesOf, RIDE, swingDeg, type Motion } from './index.ts';
 
 const CORNER: Motion = {
   kind: 'corner',
@@ -94,34 +94,5 @@ describe('the moving end', () => {
     counts([AXLE, 9]);
     counts([{ ...AXLE, steer: CORNER.steer }, 27]);
     counts([{ ...CORNER, kind: 'still' }, 1]);
-  });
-});
-
-describe('twist', () => {
-  const X: Vec3 = [1, 0, 0];
-  const line = Array.from({ length: 9 }, (_, i): Vec3 => [10 * i, 0, 0]);
-  test('of a straight hose is what its far fitting was turned by', () => {
-    for (const deg of [0, 30, -75, 170])
-      expect(freeTurnDeg(line, X, X, [0, 0, 1], rotate([0, 0, 1], X, deg))).toBeCloseTo(deg, 9);
-  });
-  test('is none round a flat bend, whichever side of it the mark is on', () => {
-    const bend = Array.from({ length: 41 }, (_, i): Vec3 => {
-      const a = (i / 40) * (Math.PI / 2);
-      return [100 * Math.sin(a), 100 * (1 - Math.cos(a)), 0];
-    });
-    expect(freeTurnDeg(bend, X, [0, 1, 0], [0, 0, 1], [0, 0, 1])).toBeCloseTo(0, 6);
-    expect(freeTurnDeg(bend, X, [0, 1, 0], [0, 1, 0], [-1, 0, 0])).toBeCloseTo(0, 6);
-  });
-  test('round three flat bends that lead back to the first direction is a right angle: the eighth of a sphere that they go round', () => {
-    // Gauss and Bonnet: a direction carried round a patch of the sphere comes back turned by the patch's area, here π/2.
-    const ways: Vec3[] = [X, [0, 1, 0], [0, 0, 1], X];
-    let at: Vec3 = [0, 0, 0];
-    const points = [at];
-    for (let leg = 0; leg < 3; leg++) {
-      const axis = cross(ways[leg]!, ways[leg + 1]!);
-      for (let i = 0; i < 60; i++) points.push((at = addScaled(at, rotate(ways[leg]!, axis, (i + 0.5) * 1.5), 2)));
-    }
-    const mark = squareTo(X);
-    expect(Math.abs(freeTurnDeg(points, X, X, mark, mark))).toBeCloseTo(90, 1);
   });
 });

@@ -6,6 +6,8 @@ export const HOSE_CLASS_NAMES: Record<HoseClass, string> = {
   'braided-ptfe': 'braided PTFE',
   feed: 'feed hose, no pressure',
 };
+/** Stiffness in twist by that in bending: rubber alone 1/(1 + ν) with ν a half; braid resists twist far more than bending. A judgement: no published figures are known to us. */
+export const TWIST_BY_BEND: Record<HoseClass, number> = { feed: 1 / 1.5, regular: 2, 'low-expansion': 2, 'braided-ptfe': 5 };
 export interface HoseStock {
   readonly id: string;
   readonly name: string;

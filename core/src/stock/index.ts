@@ -18,4 +18,5 @@ export { comesAs, isTaper, threadByName, THREADS, type Gender, type Thread, type
 export { ADAPTERS, adapterById, type Adapter, type Half } from './adapters.ts';
 export {
   HOSE_CLASS_NAMES, HOSE_FITTINGS, hoseById, hoseFittingById, hoseMlPerM, HOSES, type HoseClass, type HoseFitting, type HoseFittingKind, type HoseStock,
+  TWIST_BY_BEND,
 } from './hoses.ts'; // prettier-ignore

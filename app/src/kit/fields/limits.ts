@@ -22,7 +22,5 @@ export function readNumber(text: string, label: string): Read<number> {
   const unit = unitIn(label);
   if (unit) return parseQuantity(text, unit);
   const [figure] = /^-?\d+([.,]\d+)?(?=\s*°?$)/.exec(text) ?? [];
-  return figure
-    ? { ok: true, value: Number(figure.replace(',', '.')) }
-    : { ok: false, message: `"${text}" is not a number.` };
+  return figure ? { ok: true, value: Number(figure.replace(',', '.')) } : { ok: false, message: `"${text}" is not a number.` };
 }

@@ -15,6 +15,7 @@ import { hoseUnlocked } from './hose-unlocked.ts';
 import { hosesTouch } from './hoses-touch.ts';
 import { hosesUnlike } from './hoses-unlike.ts';
 import { nearHose } from './near-hose.ts';
+import { travelTwists } from './travel-twists.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const HOSES_RULES = [
@@ -26,6 +27,7 @@ export const HOSES_RULES = [
   hosesTouch,
   hoseHot,
   hoseTwisted,
+  travelTwists,
   hoseUnfixed,
   hoseUnlocked,
   hoseClass,

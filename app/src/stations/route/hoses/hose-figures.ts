@@ -24,7 +24,7 @@ export class HoseFigures {
   readonly state = input.required<HoseState>();
   protected readonly rows = computed((): readonly (readonly [string, string])[] => {
     const { ends, twistDeg, freeMm, states } = this.view();
-    const { chordMm, slackMm, clampB, turnDeg, near, verdict } = this.state();
+    const { chordMm, slackMm, clampB, near, verdict } = this.state();
     const full = (mm: number): string => formatLengthUnit(mm, this.store.units());
     const { clamp } = ends.a;
     const across = sub(clampB.pointMm, clamp.pointMm);
@@ -34,13 +34,14 @@ export class HoseFigures {
       : ['Slack', `${full(slackMm)} of ${full(freeMm)}, ${full(chordMm)} straight across`];
     if (verdict === 'out-of-reach') return [slack];
     // Between the states of the cells neither is looked at.
-    const between = !states.includes(this.state());
-    const twist = twistDeg === 0 ? 'none through the travel' : turnDeg === null ? '' : `${Math.round(Math.abs(turnDeg))}° against ride`;
+    const at = states.indexOf(this.state());
+    const turned = twistDeg[at] ?? null;
+    const twist = turned === null ? '' : `${Math.round(Math.abs(turned))}° from end to end, tightened at ride`;
     const nearest = near ? `${near.thing.name}, ${full(near.distanceMm)} (${full(near.wantedMm)} wanted)` : 'nothing near';
     return [
       slack,
       ['Leaves', `A ${a}° and B ${b}° off the straight line between them`],
-      ...(between ? [] : ([['Twist', twist], ['Nearest', nearest]] as const).filter(([, said]) => said)),
+      ...(at < 0 ? [] : ([['Twist', twist], ['Nearest', nearest]] as const).filter(([, said]) => said)),
     ];
   }); // prettier-ignore
 }

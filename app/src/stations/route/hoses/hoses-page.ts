@@ -177,7 +177,7 @@ export class HosesPage {
     this.held = { view, rods };
     return {
       name: 'this place', pose, cell: [0, 0], verdict, chordMm, shape, rods, clampB, minRadiusMm: shape?.minRadiusMm ?? null,
-      slackMm: view.freeMm - chordMm, turnDeg: null, near: null, hot: null,
+      slackMm: view.freeMm - chordMm, near: null, hot: null,
     }; // prettier-ignore
   }); // prettier-ignore
 

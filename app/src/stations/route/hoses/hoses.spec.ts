@@ -105,7 +105,7 @@ describe('hoses in Route', () => {
     expect(figures()).toMatch(/^Slack ?\d+ mm of 266 mm, \d+ mm straight across ?Leaves ?A \d+° and B \d+° off/);
     await at.click(at.one('[data-test=hose-worst]'));
     expect(at.root.textContent).toContain('50 bump');
-    expect(figures()).toMatch(/Twist ?none through the travel ?Nearest ?.*(wanted\)|nothing near)$/);
+    expect(figures()).toMatch(/Twist ?\d+° from end to end, tightened at ride ?Nearest ?.*(wanted\)|nothing near)$/);
     await at.click(at.root.querySelectorAll<HTMLElement>('[data-test=hose-cells] button')[3]!);
     expect(at.root.textContent).toContain('ride');
     await at.click(at.one('[data-test=hose-play]'));
@@ -201,9 +201,18 @@ describe('hoses in Route', () => {
 
   test('the order sheet puts hoses that are alike in one row', async () => {
     const at = await hoses('h6');
-    const rows = at.texts('[data-test=hose-order] tbody tr');
-    expect(rows).toHaveLength(4);
-    expect(rows[0]).toMatch(/^2-3 braided PTFE .*350 mm\s*bulkhead, fixed\s*banjo, neck cranked 45°\s*H1 Front left caliper, H3/);
+    const rows = (): string[] => at.texts('[data-test=hose-order] tbody tr');
+    expect(rows()).toHaveLength(5);
+    const { ends } = at.store.plan().hoses.find(({ id }) => id === 'hose-rl')!;
+    at.store.apply({
+      edit: 'changeHose',
+      with: { id: 'hose-rl', patch: { ends: { ...ends, b: { ...ends.b, fittingId: 'banjo-45' } } } },
+    });
+    await at.settle();
+    expect(rows()).toHaveLength(4);
+    expect(rows()[0]).toMatch(
+      /^2-3 braided PTFE .*350 mm\s*bulkhead, fixed\s*banjo, neck cranked 45°\s*H1 Front left caliper, H3/,
+    );
   });
 
   test('a snag of a hose leads to it, one of a line back to the lines', async () => {
