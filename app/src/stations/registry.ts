@@ -39,7 +39,7 @@ export const STATIONS: readonly StationEntry[] = [
   {
     path: 'join',
     name: 'Join',
-    shows: ['line', 'adapter', 'plan'],
+    shows: ['line', 'hose', 'adapter', 'plan'],
     load: () => import('./join/join-station').then((m) => m.JoinStation),
   },
   {

@@ -7,12 +7,12 @@ export interface Consumable {
   readonly count: number;
 }
 
-/** Two washers a banjo, one washer or ring where one seals, sealant on tapers only. Common practice. */
-export function consumablesOf({ join }: Joint): Consumable[] {
+/** Two washers a banjo and one more for each further eye on its bolt, one washer or ring where one seals, sealant on tapers only. Common practice. */
+export function consumablesOf({ join }: Joint, eyes = 1): Consumable[] {
   if (!join) return [];
   const { thread, end } = join.male;
   const bore = thread.split(/[-x ]/)[0] === 'G' ? thread : thread.split(/[-x ]/)[0]!;
-  if (end === 'banjo') return [{ what: `Sealing washer, ${bore} bore`, count: 2 }];
+  if (end === 'banjo') return [{ what: `Sealing washer, ${bore} bore`, count: eyes + 1 }];
   if (end === 'flat') return [{ what: `Crush washer, ${bore} bore`, count: 1 }];
   if (end === 'o-ring-boss') return [{ what: `O-ring for ${thread}`, count: 1 }];
   return isTaper(threadByName(thread)!) ? [{ what: 'Thread sealant for brake fluid', count: 1 }] : [];

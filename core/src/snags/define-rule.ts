@@ -1,9 +1,9 @@
 import { derive } from '../derive/index.ts';
-import { jointsAt, type JointView } from '../joints/index.ts';
+import { ENDS, jointEnds, type JointEnd, type JointView } from '../joints/index.ts';
 import { hoseView, type HoseView } from '../hose-travel/index.ts';
 import { lineSpace, type EditCall, type LineSpace, type LineView, type Plan, type Ref } from '../plan/index.ts';
 import type { PlanView } from '../plan/results/index.ts';
-import { cornerAt, endName, endNode, ENDS, onLine } from './words.ts';
+import { cornerAt, endName, endNode, onLine } from './words.ts';
 
 export type Level = 'stop' | 'mind' | 'note';
 export const STATIONS = ['measure', 'size', 'plumb', 'route', 'join', 'make', 'fill'] as const;
@@ -46,8 +46,10 @@ interface Subjects {
   end: [line: LineView, end: 'a' | 'b'];
   /** Each line that has a centre line, among the things of the vehicle. */
   space: [line: LineView, space: LineSpace];
-  /** Each joint of each end; nothing where the thread of a port is not known. */
-  joint: [joint: JointView, line: LineView, end: 'a' | 'b'];
+  /** Each end of a line or a hose that is joined. */
+  joined: [end: JointEnd];
+  /** Each joint of each of them; nothing where a thread is not known. */
+  joint: [joint: JointView, end: JointEnd];
   hose: [hose: HoseView];
 }
 export type About = keyof Subjects;
@@ -91,20 +93,21 @@ interface Subject<A extends About> {
 const SUBJECTS: { readonly [A in About]: (view: PlanView, station: Station) => Subject<A>[] } = {
   plan: ({ plan }) => [{ args: [], place: { kind: 'plan', id: plan.id }, where: plan.name }],
   line: ({ lines }) => lines.map((line) => ({ args: [line], place: onLine(line), where: line.line.name })),
-  end: ({ lines }, station) => lines.flatMap((line) => ENDS.map((end) => endOf<'end'>([line, end], line, end, station))),
+  end: ({ lines }, station) => lines.flatMap((line) => ENDS.map((end) => endOf([line, end], line, end, station))),
   space: ({ lines, plan }) =>
     lines.flatMap((line): Subject<'space'>[] => {
       const space = lineSpace(plan, line);
       return space ? [{ args: [line, space], place: onLine(line), where: line.line.name }] : [];
     }),
-  joint: ({ lines }, station) =>
-    lines.flatMap((line) =>
-      ENDS.flatMap((end) => (jointsAt(line, end) ?? []).map((joint) => endOf<'joint'>([joint, line, end], line, end, station))),
+  joined: (view) => jointEnds(view).map((end) => ({ args: [end], place: end.place, where: end.name })),
+  joint: (view) =>
+    jointEnds(view).flatMap((end) =>
+      (end.joints ?? []).map((joint) => ({ args: [joint, end], place: end.place, where: end.name })),
     ),
   hose: ({ plan, ports }) =>
     plan.hoses.map((hose) => ({ args: [hoseView(plan, hose, ports)], place: { kind: 'hose', id: hose.id }, where: hose.name })),
 };
-function endOf<A extends 'end' | 'joint'>(args: Subjects[A], line: LineView, end: 'a' | 'b', station: Station): Subject<A> {
+function endOf(args: Subjects['end'], line: LineView, end: 'a' | 'b', station: Station): Subject<'end'> {
   const node = station === 'join' ? endNode(line, end) : cornerAt(line, end);
   return { args, place: onLine(line, node), where: `${line.line.name}, ${endName(end)}` };
 }

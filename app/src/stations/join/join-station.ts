@@ -1,8 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
+import { jointEnds, type JointEnd } from '@firm-line/core/joints';
+import type { Hose, LineView } from '@firm-line/core/plan';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
-import { JointList, type EndRef } from './joint-list';
+import { HoseEndPanel } from './hose-end-panel';
+import { JointList } from './joint-list';
 import { JointPanel } from './joint-panel';
 import { JointWorkForm } from './joint-work-form';
 import { PortPanel } from './port-panel';
@@ -10,29 +13,35 @@ import { Empty } from '../../kit/empty';
 
 @Component({
   selector: 'fl-join-station',
-  imports: [Empty, RouterLink, JointList, JointPanel, JointWorkForm, PortPanel],
+  imports: [Empty, RouterLink, HoseEndPanel, JointList, JointPanel, JointWorkForm, PortPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block flex-1' },
   template: `
     <h1 class="sr-only">Join</h1>
-    @if (chosen(); as at) {
+    @if (at(); as at) {
       <div class="grid gap-4 p-4 lg:grid-cols-[15.5rem_1fr_22rem]">
         <aside class="lg:sticky lg:top-4 lg:max-h-[calc(100dvh-6rem)] lg:overflow-auto lg:self-start" aria-label="Every joint">
-          <fl-joint-list [chosen]="ref()" (picked)="choose($event)" />
+          <fl-joint-list [chosen]="at" (picked)="selection.choose($event.place)" />
           <a class="link px-3" routerLink="/practice">Practise seats and threads</a>
         </aside>
-        <fl-joint-panel class="min-w-0" [line]="at.line" [end]="at.end" />
+        <fl-joint-panel class="min-w-0" [at]="at" [line]="line()" />
         <aside class="flex flex-col gap-4">
-          @if (at.line.ports[at.end]; as port) {
+          @if (hose(); as hose) {
+            <section class="card p-4" aria-label="The hose's end"><fl-hose-end-panel [hose]="hose" [end]="at.end" /></section>
+          }
+          @if (at.at; as port) {
             <section class="card p-4" aria-label="The port"><fl-port-panel [at]="port" /></section>
           }
           <section class="card p-4" aria-label="Work at the joint">
-            <fl-joint-work-form [line]="at.line" [end]="at.end" />
+            <fl-joint-work-form [at]="at" [line]="line()" />
           </section>
         </aside>
       </div>
     } @else {
-      <fl-empty heading="No joints yet" text="Join two ports in Plumb, and both ends of the line are looked at here.">
+      <fl-empty
+        heading="No joints yet"
+        text="Join two ports in Plumb, and both ends of the line are looked at here; so are a hose's."
+      >
         <a class="btn" routerLink="../plumb">Go to Plumb</a>
       </fl-empty>
     }
@@ -40,22 +49,24 @@ import { Empty } from '../../kit/empty';
 })
 export class JoinStation {
   private readonly store = inject(PlanStore);
-  private readonly selection = inject(Selection);
+  protected readonly selection = inject(Selection);
 
-  /** The chosen line's end: the last node stands for end B, a chosen port for the end that lies at it. */
-  protected readonly chosen = computed(() => {
-    const line = this.selection.line();
-    if (!line) return null;
+  /** The end that is looked at: of the hose that was chosen last, else of the chosen line; its last node stands for end B. */
+  protected readonly at = computed((): JointEnd | null => {
+    const ends = jointEnds(this.store.view());
+    const [ref, line] = [this.selection.ref(), this.selection.line()];
+    const hoses = ends.filter(({ of, id }) => of === 'hose' && (id === ref?.id || !line));
+    if (hoses.length && (ref?.kind === 'hose' || !line)) return hoses.find(({ place }) => place.node === ref?.node) ?? hoses[0]!;
+    const lines = ends.filter(({ of, id }) => of === 'line' && id === line?.line.id);
     const node = this.selection.node();
-    return { line, end: node !== null && node > 0 && node === line.nodesMm.length - 1 ? ('b' as const) : ('a' as const) };
+    return lines.find(({ place }) => node !== null && node > 0 && place.node === node) ?? lines[0] ?? null;
   });
-  protected readonly ref = computed((): EndRef | null => {
-    const at = this.chosen();
-    return at && { lineId: at.line.line.id, end: at.end };
+  protected readonly line = computed((): LineView | null => {
+    const at = this.at();
+    return (at?.of === 'line' && this.store.view().lines.find(({ line }) => line.id === at.id)) || null;
   });
-
-  protected choose({ lineId, end }: EndRef): void {
-    const line = this.store.view().lines.find((v) => v.line.id === lineId)!;
-    this.selection.chooseLine(lineId, end === 'a' ? 0 : Math.max(line.nodesMm.length - 1, 1));
-  }
+  protected readonly hose = computed((): Hose | null => {
+    const at = this.at();
+    return (at?.of === 'hose' && this.store.plan().hoses.find(({ id }) => id === at.id)) || null;
+  });
 }

@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { endFor } from '@firm-line/core/ends';
 import { PracticePage } from '../../practice/practice-page';
-import { APP_PROVIDERS } from '../../testing/open-gannet';
+import { APP_PROVIDERS, demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
 import { JoinStation } from './join-station';
 
@@ -97,6 +97,26 @@ describe('Join', () => {
     await at.click(at.button('Remove Turned from bar'));
     expect(at.texts('fl-own-adapters .fault')[0]).toMatch(/R1 uses it/);
   });
+
+  test("a hose's end is a joint like a line's: its thread, what it meets, washers, torque", async () => {
+    const at = await station(JoinStation, 'j9', 'line-1', demo('wheatear'));
+    expect(at.texts('[data-joint^=hose-]').map((text) => text.replace(/\s+/g, ' '))).toEqual(['H1 B', 'H2 B', 'H3 B', 'H4 B'].map((name) => expect.stringMatching(new RegExp(`^${name} ?at a place of its own ?Seals`)) as string));
+    await at.click(row(at, 'hose-fr-b'));
+    expect(at.texts('[data-test=verdict]')).toEqual(['Seals']);
+    expect(at.texts('fl-joint-panel fl-snag-row')[0]).toMatch(/A banjo wants two new sealing washers/);
+    expect(at.root.querySelector('[aria-label="Ends that seal here"]')).toBeNull();
+    await at.choose(at.one<HTMLSelectElement>('#joint-washers'), 'new');
+    expect(at.texts('fl-joint-panel fl-snag-row')).toEqual([]);
+    const eyes = at.one<HTMLInputElement>('fl-hose-end-panel fl-number-field input');
+    await at.type(eyes, '2');
+    expect(at.texts('fl-joint-work-form dd')[0]).toMatch(/3 × sealing washer/);
+    await at.type(eyes, '9');
+    expect(at.texts('fl-hose-end-panel .fault')[0]).toMatch(/4 is the most/);
+    const [thread] = [...at.root.querySelectorAll<HTMLSelectElement>('fl-hose-end-panel select')];
+    await at.choose(thread!, '3/8-24 UNF');
+    expect(at.texts('[data-test=verdict]')).toEqual(['Binds']);
+    expect(at.store.plan().hoses[1]!.ends.b).toMatchObject({ half: { thread: '3/8-24 UNF' }, eyes: 2, joint: { washers: 'new' } });
+  }); // prettier-ignore
 });
 
 describe('Practice', () => {

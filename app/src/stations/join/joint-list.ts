@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { jointsAt, type JointView } from '@firm-line/core/joints';
-import type { LineView } from '@firm-line/core/plan';
+import { jointEnds, type JointEnd, type JointView } from '@firm-line/core/joints';
 import type { Level } from '@firm-line/core/snags';
 import type { MateVerdict } from '@firm-line/core/threads';
 import { LevelSign } from '../../kit/level-sign';
@@ -13,17 +12,11 @@ export const VERDICT_WORDS: Record<MateVerdict, string> = {
   binds: 'Binds',
   'will-not-start': 'Will not start',
 };
-/** The end of a line that is looked at. */
-export interface EndRef {
-  readonly lineId: string;
-  readonly end: 'a' | 'b';
-}
-
 /** The worst of an end's joints, which is the end's. */
 const worst = (joints: readonly JointView[]): MateVerdict | null =>
   (['will-not-start', 'binds', 'threads-but-will-not-seal', 'seals'] as const).find((verdict) => joints.some((joint) => joint.verdict === verdict)) ?? null; // prettier-ignore
 
-/** Every end of every line with its verdict; the ends of the chosen line stand out. */
+/** Every end of every line and hose with its verdict; the chosen one stands out. */
 @Component({
   selector: 'fl-joint-list',
   imports: [ListRow, LevelSign],
@@ -33,7 +26,7 @@ const worst = (joints: readonly JointView[]): MateVerdict | null =>
     <ul aria-label="Joints">
       @for (row of rows(); track row.key) {
         <li>
-          <button [flListRow]="row.chosen" [attr.data-joint]="row.key" (click)="picked.emit(row.ref)">
+          <button [flListRow]="row.chosen" [attr.data-joint]="row.key" (click)="picked.emit(row.at)">
             <span class="w-14 font-bold">{{ row.name }}</span>
             <span class="min-w-0 flex-1 leading-tight">
               <span class="block truncate text-sm">{{ row.port }}</span>
@@ -50,30 +43,29 @@ const worst = (joints: readonly JointView[]): MateVerdict | null =>
 })
 export class JointList {
   private readonly store = inject(PlanStore);
-  readonly chosen = input.required<EndRef | null>();
-  readonly picked = output<EndRef>();
+  readonly chosen = input.required<JointEnd | null>();
+  readonly picked = output<JointEnd>();
 
   protected readonly rows = computed(() => {
     const levels = new Map<string, Level>();
     for (const snag of this.store.snags()) if (snag.station === 'join' && !levels.has(snag.where)) levels.set(snag.where, snag.level);
-    return this.store.view().lines.flatMap((line) => (['a', 'b'] as const).map((end) => this.row(line, end, levels)));
+    return jointEnds(this.store.view()).map((at) => this.row(at, levels.get(at.name) ?? null));
   }); // prettier-ignore
 
-  private row(line: LineView, end: 'a' | 'b', levels: ReadonlyMap<string, Level>) {
-    const at = line.ports[end];
-    const joints = jointsAt(line, end);
-    const verdict = joints && worst(joints);
-    const letter = end.toUpperCase();
+  private row(at: JointEnd, level: Level | null) {
+    const verdict = at.joints && worst(at.joints);
+    const key = `${at.id}-${at.end}`;
     const chosen = this.chosen();
+    const open = !at.at && at.of === 'line';
     return {
-      key: `${line.line.id}-${end}`,
-      ref: { lineId: line.line.id, end },
-      name: `${line.line.name} ${letter}`,
-      port: at ? `${at.part.name}, ${at.port.name}` : 'open end',
-      verdict: verdict ? VERDICT_WORDS[verdict] : at ? 'Thread and seat not known' : 'Joins no port',
+      key,
+      at,
+      name: at.name.replace(', end', ''),
+      port: at.at ? `${at.at.part.name}, ${at.at.port.name}` : open ? 'open end' : 'at a place of its own',
+      verdict: verdict ? VERDICT_WORDS[verdict] : open ? 'Joins no port' : 'Thread and seat not known',
       ink: verdict === 'seals' ? 'text-ink' : verdict ? 'text-stop' : 'text-ink-soft',
-      level: levels.get(`${line.line.name}, end ${letter}`) ?? null,
-      chosen: chosen?.lineId === line.line.id && chosen.end === end,
+      level,
+      chosen: chosen !== null && key === `${chosen.id}-${chosen.end}`,
     };
   }
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { endFor, firstEnd, halfOfNut, turningOf, type EndChoice } from '@firm-line/core/ends';
 import { figure } from '@firm-line/core/fault';
-import { adaptersOf, jointsAt, type JointView } from '@firm-line/core/joints';
+import { adaptersOf, jointsAt, type JointEnd, type JointView } from '@firm-line/core/joints';
 import { adapterOf, type LineView } from '@firm-line/core/plan';
 import { END_NAMES, FLARES, nutById, SEAT_NAMES } from '@firm-line/core/stock';
 import { SnagRow } from '../../pieces/snag-row';
@@ -14,7 +14,7 @@ import { Toggle } from '../../kit/toggle';
 /** What the verdict and its reasons say already. */
 const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
 
-/** The chosen end of a line: each of its joints drawn to scale with its verdict, what would seal there, and in what order to fit it. */
+/** The chosen end: each of its joints drawn to scale with its verdict, what would seal there, and in what order to fit it. */
 @Component({
   selector: 'fl-joint-panel',
   imports: [Toggle, JointSection, OwnAdapters, SnagRow],
@@ -23,7 +23,7 @@ const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
   template: `
     <section class="card p-4" aria-label="The joint cut through">
       <div class="flex flex-wrap items-center gap-2">
-        <h2 class="mr-auto text-2xl font-bold">{{ line().line.name }}, end {{ end().toUpperCase() }}</h2>
+        <h2 class="mr-auto text-2xl font-bold">{{ at().name }}</h2>
         @if (joints().length > 1) {
           <fl-toggle label="Which joint" [options]="jointChoices()" [value]="index()" (changed)="index.set($event)" />
         }
@@ -45,7 +45,7 @@ const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
           <p class="text-sm">{{ reason }}</p>
         }
       } @else {
-        <p class="mt-2">Thread and seat of this port are not known. Measure its thread and look at its seat beside this: the joint is drawn and judged at once.</p>
+        <p class="mt-2">Thread and seat are not known. Measure the thread and look at the seat beside this: the joint is drawn and judged at once.</p>
       }
       @for (snag of snags(); track $index) {
         <fl-snag-row class="mt-2" [snag]="snag" />
@@ -54,10 +54,10 @@ const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
         <p class="mt-3 border-t border-rule pt-2 text-sm"><strong>Order of fitting.</strong> {{ text }}</p>
       }
     </section>
-    @if (line().ports[end()]; as at) {
+    @if (line() && at().at; as port) {
       <section class="card mt-4 p-4" aria-label="Ends that seal here">
         <h2 class="h2">Ends that seal here</h2>
-        <p class="text-sm text-ink-soft">For {{ line().tube.name }} tube, fewest joints first. Prices are made up.</p>
+        <p class="text-sm text-ink-soft">For {{ line()!.tube.name }} tube, fewest joints first. Prices are made up.</p>
         <ul class="mt-1">
           @for (choice of choices(); track choice.key) {
             <li class="grid grid-cols-[1fr_auto_6rem] items-center gap-3 border-t border-rule py-1">
@@ -70,7 +70,7 @@ const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
               }
             </li>
           } @empty {
-            <li class="border-t border-rule py-2 text-sm">{{ at.port.fitting ? 'Nothing in the catalogue leads from this port to a nut for this tube.' : 'First the port: its thread and seat.' }}</li>
+            <li class="border-t border-rule py-2 text-sm">{{ port.port.fitting ? 'Nothing in the catalogue leads from this port to a nut for this tube.' : 'First the port: its thread and seat.' }}</li>
           }
         </ul>
         <fl-own-adapters class="mt-2 border-t border-rule" />
@@ -80,13 +80,14 @@ const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
 }) // prettier-ignore
 export class JointPanel {
   private readonly store = inject(PlanStore);
-  readonly line = input.required<LineView>();
-  readonly end = input.required<'a' | 'b'>();
+  readonly at = input.required<JointEnd>();
+  /** The line whose end it is; null of a hose's. */
+  readonly line = input.required<LineView | null>();
   protected readonly verdicts = VERDICT_WORDS;
   protected readonly together = signal(true);
   /** Which joint of the end; the first again when another end is chosen. */
-  protected readonly index = linkedSignal({ source: () => `${this.line().line.id} ${this.end()}`, computation: () => 0 });
-  protected readonly joints = computed((): readonly JointView[] => jointsAt(this.line(), this.end()) ?? []);
+  protected readonly index = linkedSignal({ source: () => this.at().name, computation: () => 0 });
+  protected readonly joints = computed((): readonly JointView[] => this.at().joints ?? []);
   protected readonly jointChoices = computed(() => this.joints().map((_, value) => ({ value, name: `Joint ${value + 1}` })));
   protected readonly joint = computed(
     (): JointView | null => this.joints()[Math.min(this.index(), this.joints().length - 1)] ?? null,
@@ -104,21 +105,24 @@ export class JointPanel {
     return turnsToBind === null ? flank : `${flank}, binds after ${figure(turnsToBind)} turns`;
   });
   protected readonly snags = computed(() => {
-    const where = `${this.line().line.name}, end ${this.end().toUpperCase()}`;
-    return this.store.laidOutSnags().filter((snag) => snag.station === 'join' && snag.where === where && !SAID.has(snag.rule));
+    return this.store
+      .laidOutSnags()
+      .filter((snag) => snag.station === 'join' && snag.where === this.at().name && !SAID.has(snag.rule));
   });
-  /** Each end of the line, as it turns while it is tightened. */
+  /** Each end of a line, as it turns while it is tightened; a hose's order stands with the hoses. */
   protected readonly order = computed(() => {
     const line = this.line();
+    if (!line) return null;
     const turning = (end: 'a' | 'b') => turningOf(jointsAt(line, end)?.at(-1)?.far ?? halfOfNut(line.nuts[end]));
     const { first, why } = firstEnd(turning('a'), turning('b'));
     return first === 'either' ? why : `End ${first.toUpperCase()} first. ${why}`;
   });
   protected readonly choices = computed(() => {
-    const half = this.line().ports[this.end()]?.port.fitting?.half;
-    if (!half) return [];
-    const now = this.line().line.ends[this.end()];
-    return endFor(half, this.line().tube.odMm, adaptersOf(this.store.plan().bench)).map((of) => ({
+    const line = this.line();
+    const half = this.at().at?.port.fitting?.half;
+    if (!half || !line) return [];
+    const now = line.line.ends[this.at().end];
+    return endFor(half, line.tube.odMm, adaptersOf(this.store.plan().bench)).map((of) => ({
       of,
       key: `${of.nutId} ${of.chain.parts.join()}`,
       end: `${FLARES[of.flare].name}, ${nutById(of.nutId)!.name}`,
@@ -132,10 +136,10 @@ export class JointPanel {
 
   /** Another end, with all that goes with it: flare, nut, adapters; what these hold off is to be measured anew. */
   protected use({ flare, nutId, chain }: EndChoice): void {
-    const { id } = this.line().line;
+    const { id, end } = this.at();
     this.store.apply({
       edit: 'changeEnd',
-      with: { id, end: this.end(), patch: { flare, nutId, adapters: chain.parts, standoffMm: 0 } },
+      with: { id, end, patch: { flare, nutId, adapters: chain.parts, standoffMm: 0 } },
     });
   }
 }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { consumablesOf, guidanceFor } from '@firm-line/core/ends';
-import { jointsAt } from '@firm-line/core/joints';
+import type { JointEnd } from '@firm-line/core/joints';
 import type { JointWork, LineView } from '@firm-line/core/plan';
 import { formatTorque, parseTorque } from '@firm-line/core/units';
 import { Entry, type Read } from '../../kit/fields/entry';
@@ -31,9 +31,11 @@ import { SelectField } from '../../kit/fields/select-field';
       }
       <fl-select-field field="joint-washers" label="Washers" [options]="washers" [value]="work().washers" (changed)="change({ washers: $event })" />
       <fl-select-field field="joint-sealant" label="Sealant" [options]="sealants" [value]="work().sealant" (changed)="change({ sealant: $event })" />
-      <fl-select-field field="joint-made" label="Made as" [options]="makes" [value]="work().made" (changed)="change({ made: $event })" />
-      @if (line().line.ends[end()].adapters.length) {
-        <fl-length-field label="Adapters hold it off by" [valueMm]="line().line.ends[end()].standoffMm" [leastMm]="0" [mostMm]="1000" (changed)="setStandoff($event)" />
+      @if (lineEnd(); as end) {
+        <fl-select-field field="joint-made" label="Made as" [options]="makes" [value]="work().made" (changed)="change({ made: $event })" />
+        @if (end.adapters.length) {
+          <fl-length-field label="Adapters hold it off by" [valueMm]="end.standoffMm" [leastMm]="0" [mostMm]="1000" (changed)="setStandoff($event)" />
+        }
       }
       <button type="button" class="btn" (click)="change({ opened: work().opened + 1 })">It was opened{{ openedWords() }}</button>
     </div>
@@ -46,22 +48,26 @@ export class JointWorkForm {
   protected readonly sealants = [['none', 'none'], ['paste', 'paste'], ['tape', 'tape']] as const; // prettier-ignore
   protected readonly makes = [['flared', 'flared'], ['compression', 'compression'], ['rubber-hose', 'rubber hose and clips']] as const; // prettier-ignore
   private readonly store = inject(PlanStore);
-  readonly line = input.required<LineView>();
-  readonly end = input.required<'a' | 'b'>();
-  protected readonly work = computed(() => this.line().line.ends[this.end()].joint);
+  readonly at = input.required<JointEnd>();
+  /** The line whose end it is; null of a hose's. */
+  readonly line = input.required<LineView | null>();
+  protected readonly lineEnd = computed(() => this.line()?.line.ends[this.at().end] ?? null);
+  protected readonly work = computed(() => this.at().work);
   protected readonly torque = computed(() => {
     const { torqueNm } = this.work();
     return torqueNm === null ? '' : formatTorque(torqueNm);
   });
   protected readonly openedWords = computed(() => (this.work().opened ? ` (${this.work().opened}×)` : ''));
   protected readonly facts = computed(() => {
-    const joints = jointsAt(this.line(), this.end()) ?? [];
+    const { joints: known, eyes, end } = this.at();
+    const [joints, nut] = [known ?? [], this.line()?.nuts[end]];
     const counts = new Map<string, number>();
-    for (const { what, count } of joints.flatMap(consumablesOf)) counts.set(what, (counts.get(what) ?? 0) + count);
+    for (const { what, count } of joints.flatMap((joint) => consumablesOf(joint, eyes)))
+      counts.set(what, (counts.get(what) ?? 0) + count);
     const uses = [...counts].map(([what, count]) => `${count} × ${what.toLowerCase()}`).join(', ');
     const last = joints.at(-1);
     return [
-      { name: 'Nut and wrench', value: `${this.line().nuts[this.end()].name}, ${this.line().nuts[this.end()].wrench}` },
+      ...(nut ? [{ name: 'Nut and wrench', value: `${nut.name}, ${nut.wrench}` }] : []),
       ...(uses ? [{ name: 'New each time', value: uses }] : []),
       ...(last ? [{ name: 'Tightening', value: `${guidanceFor(last)} Common practice.` }] : []),
     ];
@@ -73,12 +79,10 @@ export class JointWorkForm {
     return parseTorque(text);
   };
   protected setStandoff(standoffMm: number): void {
-    this.store.apply({ edit: 'changeEnd', with: { id: this.line().line.id, end: this.end(), patch: { standoffMm } } });
+    this.store.apply({ edit: 'changeEnd', with: { id: this.at().id, end: this.at().end, patch: { standoffMm } } });
   }
   protected change(patch: Partial<JointWork>): void {
-    this.store.apply({
-      edit: 'changeEnd',
-      with: { id: this.line().line.id, end: this.end(), patch: { joint: { ...this.work(), ...patch } } },
-    });
+    const { of, id, end } = this.at();
+    this.store.apply({ edit: 'changeJoint', with: { of, id, end, patch } });
   }
 }

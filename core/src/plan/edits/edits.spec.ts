@@ -47,6 +47,7 @@ function calls(plan: Plan): EditCall[] {
     { edit: 'layTemplate', with: { id, bends: [{ feedMm: 45, rotateDeg: 0, bendDeg: 90 }], tailMm: 200, takeUp: 1, origin: 'kept' } },
     { edit: 'setTube', with: { id, tubeId: r1.tubeId } },
     { edit: 'changeEnd', with: { id, end: 'a', patch: r1.ends.a } },
+    { edit: 'changeJoint', with: { of: 'line', id, end: 'a', patch: r1.ends.a.joint } },
     { edit: 'tick', with: { id, step: 'nut-a', digest: 'abc', at: '2026-01-01T00:00:00.000Z' } },
     { edit: 'untick', with: { id, step: 'nut-a' } },
     { edit: 'rename', with: { name: 'Other' } },

@@ -3,7 +3,16 @@ import { nutFitsTube, NUTS, tubeById } from '../../stock/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
 import type { LineView } from '../derived/line-view.ts';
 import { layPlan } from '../derived/laid-plan.ts';
-import type { Bench, BenchBender, Line, LineEnd, LineOrigin, Plan } from '../model/index.ts';
+import {
+  FRESH_JOINT,
+  type Bench,
+  type BenchBender,
+  type JointWork,
+  type Line,
+  type LineEnd,
+  type LineOrigin,
+  type Plan,
+} from '../model/index.ts';
 import { changeMove } from './moves.ts';
 import { changeRecord } from './records.ts';
 import { followed, laidTemplate, steppedAside, straightened, type RailSide, type TemplateBend } from './reshape.ts';
@@ -90,6 +99,20 @@ export const LINE_EDITS = {
   setTube: (plan: Plan, { id, tubeId }: { id: string; tubeId: string }): Plan =>
     onLine(plan, id, (line) => withTube(line, plan.bench, tubeId)),
 
+  /** What was done to the joint at an end of a line or of a hose. */
+  changeJoint: (
+    plan: Plan,
+    { of, id, end, patch }: { of: 'line' | 'hose'; id: string; end: 'a' | 'b'; patch: Partial<JointWork> },
+  ): Plan =>
+    of === 'line'
+      ? onLine(plan, id, ({ ends, ...line }) => ({
+          ...line,
+          ends: { ...ends, [end]: { ...ends[end], joint: { ...ends[end].joint, ...patch } } },
+        }))
+      : changeRecord(plan, 'hose', id, ({ ends, ...hose }) => ({
+          ...hose,
+          ends: { ...ends, [end]: { ...ends[end], joint: { ...FRESH_JOINT, ...ends[end].joint, ...patch } } },
+        })),
   /** What an end is made with: its flare, nut and adapters, how far these hold it off, or the state of its joint. */
   changeEnd: (plan: Plan, { id, end, patch }: { id: string; end: 'a' | 'b'; patch: Partial<LineEnd> }): Plan =>
     onLine(plan, id, (line) => ({ ...line, ends: { ...line.ends, [end]: { ...line.ends[end], ...patch } } })),

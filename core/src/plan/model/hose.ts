@@ -1,8 +1,11 @@
 import type { Motion } from '../../rod/index.ts';
+import type { Half } from '../../stock/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
 import {
-  anyDirection, direction, flag, id, name, nullable, number, oneOf, over, place, record, ref, span, text, written, type Trouble,
+  anyDirection, direction, flag, id, name, nullable, number, oneOf, optional, over, place, record, ref, span, text, written, type Trouble,
 } from './field.ts'; // prettier-ignore
+import { JOINT_WORK, type JointWork } from './line.ts';
+import { HALF } from './port.ts';
 
 /** One end of a hose: where its fitting meets its seat, and what is on it. */
 export interface HoseEnd {
@@ -17,6 +20,14 @@ export interface HoseEnd {
   readonly fittingId: string;
   /** How an angled fitting or a banjo is turned about that direction. */
   readonly turnDeg: number;
+  /** What it screws in with: thread and end or seat; not there while nobody has looked. */
+  readonly half?: Half | null;
+  /** What it meets where it has no port. */
+  readonly into?: Half | null;
+  /** Eyes of banjos on one bolt; one where it is not there. */
+  readonly eyes?: number;
+  /** What was done to that joint. */
+  readonly joint?: JointWork;
 }
 export const HOSE_FIXINGS = ['bracket', 'part', 'zip-tie', 'none'] as const;
 /** A flexible line. End A stays with the frame, end B moves. */
@@ -48,6 +59,10 @@ export const HOSE_END = record<HoseEnd>()({
   direction: direction(),
   fittingId: ref('hose end'),
   turnDeg: number(-360, 360),
+  half: optional(nullable(HALF)),
+  into: optional(nullable(HALF)),
+  eyes: optional(number(1, 4, { whole: true })),
+  joint: optional(JOINT_WORK),
 });
 const STEER = record<NonNullable<Motion['steer']>>()({
   aboutMm: place,

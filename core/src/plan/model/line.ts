@@ -120,6 +120,16 @@ export const LINE = record<Line>()(
 /** What a line is before anybody has held, sleeved or marked it. */
 export const FRESH_LINE = { origin: 'made', clipsMm: [], sleeves: [], shakes: [] } as const;
 
+/** A joint nobody has done anything to yet. */
+export const FRESH_JOINT: JointWork = {
+  made: 'flared',
+  sealant: 'none',
+  washers: 'none',
+  opened: 0,
+  torqueNm: null,
+  torqueSource: '',
+};
+
 /** An end nobody has done anything to yet. */
 export const freshEnd = (portId: string | null, flare: FlareForm, nutId: string): LineEnd => ({
   portId,
@@ -128,5 +138,5 @@ export const freshEnd = (portId: string | null, flare: FlareForm, nutId: string)
   nutId,
   adapters: [],
   standoffMm: 0,
-  joint: { made: 'flared', sealant: 'none', washers: 'none', opened: 0, torqueNm: null, torqueSource: '' },
+  joint: FRESH_JOINT,
 });

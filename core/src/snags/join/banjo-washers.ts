@@ -1,21 +1,20 @@
-import { jointsAt } from '../../joints/index.ts';
 import { defineRule } from '../define-rule.ts';
+import { jointFix } from './line-joints.ts';
 
-/** A banjo takes one sealing washer on each face. Common practice. */
+/** A banjo takes a sealing washer on each face: of two eyes on one bolt three in all. Common practice. */
 export const banjoWashers = defineRule({
   id: 'banjo-washers',
   station: 'join',
-  about: 'end',
+  about: 'joined',
   reads: [],
-  judge: (line, end) => {
-  const { joint } = line.line.ends[end];
-  const banjo = jointsAt(line, end)?.some(({ join }) => join?.male.end === 'banjo');
-  return banjo && joint.washers === 'none'
-    ? {
-        level: 'mind',
-        text: 'A banjo wants two new sealing washers, one on each face of its eye: set down that they are there.',
-        fix: () => ({ label: 'Two new ones are in', call: { edit: 'changeEnd', with: { id: line.line.id, end, patch: { joint: { ...joint, washers: 'new', opened: 0 } } } } }),
-      }
-    : null;
-},
-}); // prettier-ignore
+  judge: (at) => {
+    const banjo = at.joints?.some(({ join }) => join?.male.end === 'banjo');
+    if (!banjo || at.work.washers !== 'none') return null;
+    const [count, faces] = at.eyes === 1 ? ['Two', 'one on each face of its eye'] : [`${at.eyes + 1}`, `one on each side of each of its ${at.eyes} eyes`]; // prettier-ignore
+    return {
+      level: 'mind',
+      text: `A banjo wants ${count.toLowerCase()} new sealing washers, ${faces}: set down that they are there.`,
+      fix: jointFix(at, `${count} new ones are in`, { washers: 'new', opened: 0 }),
+    };
+  },
+});

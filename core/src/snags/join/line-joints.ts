@@ -1,6 +1,7 @@
-import type { JointView } from '../../joints/index.ts';
+import type { JointEnd, JointView } from '../../joints/index.ts';
+import type { JointWork } from '../../plan/index.ts';
 import { END_NAMES, isTaper, SEAT_NAMES, threadByName, type Half } from '../../stock/index.ts';
-import { defineRule, type Rule } from '../define-rule.ts';
+import { defineRule, type Fix, type Rule } from '../define-rule.ts';
 
 /** Why threads that go together do not seal, so that each has its own rule. */
 export type Cause = 'bubble-inverted' | 'flare-37-45' | 'parallel-taper' | 'other';
@@ -20,7 +21,12 @@ export function causeOf({ join, verdict }: JointView): Cause | null {
 export const halfWords = (half: Half): string =>
   `${half.thread} ${half.gender === 'male' ? END_NAMES[half.end] : SEAT_NAMES[half.seat]}`;
 
-/** A rule about threads and seats: what a joint of a line's end says against itself. */
+/** A mend that sets down what was done to a joint. */
+export const jointFix =
+  ({ of, id, end }: JointEnd, label: string, patch: Partial<JointWork>) =>
+  (): Fix => ({ label, call: { edit: 'changeJoint', with: { of, id, end, patch } } });
+
+/** A rule about threads and seats: what a joint of an end says against itself. */
 export const jointRule = (id: string, find: (joint: JointView) => string | null): Rule =>
   defineRule({
     id,

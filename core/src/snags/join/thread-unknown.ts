@@ -1,25 +1,26 @@
-import { jointsAt } from '../../joints/index.ts';
+import { jointEnds, metBy } from '../../joints/index.ts';
 import { defineRule } from '../define-rule.ts';
-import { ENDS } from '../words.ts';
 
-/** Said once: joints at ports whose thread and seat are not set down cannot be judged. */
+/** Said once: joints whose threads and seats are not set down cannot be judged. */
 export const threadUnknown = defineRule({
   id: 'thread-unknown',
   station: 'join',
   about: 'plan',
-  reads: ['lines'],
+  reads: ['lines', 'ports', 'plan.hoses'],
   judge: (view) => {
-    const unknown = view.lines.flatMap((line) =>
-      ENDS.flatMap((end) => (line.ports[end] && !jointsAt(line, end) ? [line.ports[end]] : [])),
-    );
+    // An end that is open joins nothing yet; one of a hose that has no port may still meet something.
+    const unknown = jointEnds(view).filter(({ of, at, joints }) => !joints && (at || of === 'hose'));
     const [first] = unknown;
     if (!first) return [];
+    const hose = view.plan.hoses.find(({ id }) => first.of === 'hose' && id === first.id);
+    const own = hose && metBy(hose.ends[first.end], view.ports) ? 'The thread and seat of its fitting' : 'Its thread and seat';
+    const atPort = first.at && !first.at.port.fitting ? first.at : null;
     return [
       {
         level: 'note',
-        place: { kind: 'port', id: first.port.id },
-        where: `${first.part.name}, ${first.port.name}`,
-        text: `${unknown.length === 1 ? 'Its thread and seat are' : `Its thread and seat and those of ${unknown.length - 1} more ports are`} not set down: those joints cannot be judged.`,
+        place: atPort ? { kind: 'port', id: atPort.port.id } : first.place,
+        where: atPort ? `${atPort.part.name}, ${atPort.port.name}` : first.name,
+        text: `${unknown.length === 1 ? `${own} are` : `${own} and those of ${unknown.length - 1} more joints are`} not set down: those joints cannot be judged.`,
       },
     ];
   },

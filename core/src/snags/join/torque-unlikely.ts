@@ -1,4 +1,3 @@
-import { jointsAt } from '../../joints/index.ts';
 import { likelyTorqueNm } from '../../ends/index.ts';
 import { formatTorque } from '../../units/index.ts';
 import { defineRule } from '../define-rule.ts';
@@ -7,11 +6,10 @@ import { defineRule } from '../define-rule.ts';
 export const torqueUnlikely = defineRule({
   id: 'torque-unlikely',
   station: 'join',
-  about: 'end',
+  about: 'joined',
   reads: [],
-  judge: (line, end) => {
-    const { torqueNm } = line.line.ends[end].joint;
-    const last = jointsAt(line, end)?.at(-1);
+  judge: ({ joints, work: { torqueNm } }) => {
+    const last = joints?.at(-1);
     const likely = last && likelyTorqueNm(last);
     if (torqueNm === null || !likely || (torqueNm >= likely.least && torqueNm <= likely.most)) return null;
     return {

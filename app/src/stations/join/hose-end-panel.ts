@@ -1,0 +1,53 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { HOSE_END, type Hose, type HoseEnd } from '@firm-line/core/plan';
+import { hoseFittingById } from '@firm-line/core/stock';
+import { NumberField } from '../../kit/fields/number-field';
+import { PlanStore } from '../../session/plan-store';
+import { HalfField } from './half-field';
+
+/** What a hose's end screws in with, and what it meets where it stands at no port of the plan. */
+@Component({
+  selector: 'fl-hose-end-panel',
+  imports: [HalfField, NumberField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <h2 class="h2">The hose's end</h2>
+    <p class="text-sm">{{ fitting() }}. Thread and seat by its sheet or by gauge; a bolt counts as a male banjo.</p>
+    <div class="mt-2 grid grid-cols-2 gap-3">
+      <fl-half-field of=" of the hose" [half]="it().half ?? null" (changed)="change({ half: $event })" />
+      @if (banjo()) {
+        <fl-number-field label="Eyes on one bolt" [limits]="eyes" [value]="it().eyes ?? 1" (changed)="change({ eyes: $event })" />
+      }
+    </div>
+    @if (!it().portId) {
+      <h3 class="mt-3 font-semibold">What it meets</h3>
+      <div class="mt-1 grid grid-cols-2 gap-3">
+        <fl-half-field of=" it meets" [half]="it().into ?? null" (changed)="change({ into: $event })" />
+      </div>
+    }
+  `,
+})
+export class HoseEndPanel {
+  private readonly store = inject(PlanStore);
+  readonly hose = input.required<Hose>();
+  readonly end = input.required<'a' | 'b'>();
+  protected readonly eyes = HOSE_END.fields.eyes.of;
+  protected readonly it = computed((): HoseEnd => this.hose().ends[this.end()]);
+  protected readonly fitting = computed(() => {
+    const { name } = hoseFittingById(this.it().fittingId)!;
+    return name[0]!.toUpperCase() + name.slice(1);
+  });
+  protected readonly banjo = computed(() => {
+    const { half } = this.it();
+    return half?.gender === 'male' && half.end === 'banjo';
+  });
+
+  protected change(patch: Partial<HoseEnd>): void {
+    const { id, ends } = this.hose();
+    this.store.apply({
+      edit: 'changeHose',
+      with: { id, patch: { ends: { ...ends, [this.end()]: { ...this.it(), ...patch } } } },
+    });
+  }
+}

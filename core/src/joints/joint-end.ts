@@ -1,0 +1,68 @@
+import { derive } from '../derive/index.ts';
+import { jointBetween, type Joint } from '../ends/index.ts';
+import { FRESH_JOINT, type Hose, type JointWork, type LineView, type Plan, type PortView, type Ref } from '../plan/index.ts';
+import { hoseFittingById, type Half } from '../stock/index.ts';
+import { jointsAt } from './joint-view.ts';
+
+export const ENDS = ['a', 'b'] as const;
+export type End = (typeof ENDS)[number];
+/** An end of a line or of a hose, as what it meets is looked at: its joints from there to the nut, and what was done to them. */
+export interface JointEnd {
+  readonly of: 'line' | 'hose';
+  readonly id: string;
+  readonly end: End;
+  /** "R2, end B". */
+  readonly name: string;
+  readonly place: Ref;
+  readonly at: PortView | null;
+  /** Null where a thread or a seat is not known. */
+  readonly joints: readonly Joint[] | null;
+  readonly work: JointWork;
+  /** Eyes of banjos on one bolt. */
+  readonly eyes: number;
+}
+
+const nameOf = (name: string, end: End): string => `${name}, end ${end.toUpperCase()}`;
+export const lineJoint = (view: LineView, end: End): JointEnd => ({
+  of: 'line',
+  id: view.line.id,
+  end,
+  name: nameOf(view.line.name, end),
+  place: { kind: 'line', id: view.line.id, node: end === 'a' ? 0 : Math.max(view.nodesMm.length - 1, 0) },
+  at: view.ports[end] ?? null,
+  joints: jointsAt(view, end),
+  work: view.line.ends[end].joint,
+  eyes: 1,
+});
+
+/** What a hose's end meets: the port it stands at, else what was set down of it; null where that is not known. */
+export const metBy = ({ portId, into }: Hose['ends']['a'], ports: ReadonlyMap<string, PortView>): Half | null =>
+  (portId ? ports.get(portId)?.port.fitting?.half : into) ?? null;
+
+/** A hose's end as a joint; null where a tube screws into it at its bracket, or a clamp holds it on a stub. */
+export function hoseJoint(hose: Hose, end: End, ports: ReadonlyMap<string, PortView>): JointEnd | null {
+  const it = hose.ends[end];
+  if ((it.portId && it.through) || hoseFittingById(it.fittingId)!.clamped) return null;
+  const near = metBy(it, ports);
+  return {
+    of: 'hose',
+    id: hose.id,
+    end,
+    name: nameOf(hose.name, end),
+    place: { kind: 'hose', id: hose.id, node: end === 'a' ? 0 : 1 },
+    at: ports.get(it.portId ?? '') ?? null,
+    joints: near && it.half ? [jointBetween(near, it.half)] : null,
+    work: it.joint ?? FRESH_JOINT,
+    eyes: it.eyes ?? 1,
+  };
+}
+
+/** Every end that is joined to something, lines first. */
+export const jointEnds = derive(
+  'ends that are joined',
+  ({ lines, ports, plan }: { readonly lines: readonly LineView[]; readonly ports: ReadonlyMap<string, PortView>; readonly plan: Pick<Plan, 'hoses'> }) => [lines, ports, plan.hoses],
+  (lines, ports, hoses): readonly JointEnd[] => [
+    ...lines.flatMap((line) => ENDS.map((end) => lineJoint(line, end))),
+    ...hoses.flatMap((hose) => ENDS.flatMap((end) => hoseJoint(hose, end, ports) ?? [])),
+  ],
+); // prettier-ignore

@@ -1,0 +1,56 @@
+import { applyEdit, FRESH_JOINT, type HoseEnd, type JointWork, type Plan } from '../plan/index.ts';
+import type { Half } from '../stock/index.ts';
+import { demo } from '../testing/demo-plans.ts';
+import { fixOf, inspect, type Snag } from './index.ts';
+
+const plan = demo('wheatear');
+const hose = plan.hoses.find(({ id }) => id === 'hose-fl')!;
+const bolt = (thread: string): Half => ({ gender: 'male', thread, end: 'banjo' });
+const faced = (thread: string): Half => ({ gender: 'female', thread, seat: 'banjo-face' });
+/** Wheatear with H1's end B, a sound banjo of M10x1 in a faced port, otherwise. */
+const with_ = (patch: Partial<HoseEnd>): Plan =>
+  applyEdit(plan, {
+    edit: 'changeHose',
+    with: { id: hose.id, patch: { ends: { ...hose.ends, b: { ...hose.ends.b, ...patch } } } },
+  });
+const work = (patch: Partial<JointWork>): Plan => with_({ joint: { ...FRESH_JOINT, washers: 'new', ...patch } });
+const of = (on: Plan): Snag[] => inspect(on).filter(({ station, where }) => station === 'join' && where.startsWith('H1'));
+const words = (on: Plan): string[] => of(on).map(({ level, rule, where, text }) => `${level} ${rule} ${where}: ${text}`);
+
+describe('the joint at the end of a hose', () => {
+  test('a banjo of its own thread on new washers says nothing, and lies at the hose', () => {
+    expect(words(plan)).toEqual([]);
+    expect(of(work({ torqueNm: 60 }))[0]!.place).toEqual({ kind: 'hose', id: hose.id, node: 1 });
+  });
+  // Common practice: of a banjo's bolt the thread, washers new at every opening, no sealant; M10 banjo bolts take 12 to 40 N·m.
+  test.each<[string, Plan, RegExp]>([
+    ['another thread', with_({ into: faced('3/8-24 UNF') }), /^stop threads-differ H1, end B: M10x1 banjo with two washers does not go into 3\/8-24 UNF faced port/],
+    ['a flare seat', with_({ into: { gender: 'female', thread: 'M10x1', seat: 'inverted-flare-45' } }), /^stop will-not-seal H1, end B/],
+    ['no washers', work({ washers: 'none' }), /^mind banjo-washers H1, end B: A banjo wants two new sealing washers, one on each face of its eye/],
+    ['two eyes on one bolt', with_({ eyes: 2, joint: FRESH_JOINT }), /wants 3 new sealing washers, one on each side of each of its 2 eyes/],
+    ['opened since', work({ opened: 1 }), /^stop washers-used H1, end B: It was opened once/],
+    ['tape on it', work({ sealant: 'tape' }), /^stop sealant-misplaced H1, end B: Tape has no place here/],
+    ['a torque too high', work({ torqueNm: 60 }), /^mind torque-unlikely H1, end B: 60 N·m \(44\.3 lbf·ft\) is unlikely for M10x1/],
+  ])('with %s is told', (_, on, told) => {
+    expect(words(on)).toEqual([expect.stringMatching(told)]);
+  }); // prettier-ignore
+  test('what is not known is said once, with the count', () => {
+    const unknown = (on: Plan): string[] => inspect(on).filter(({ rule }) => rule === 'thread-unknown').map(({ where, text }) => `${where}: ${text}`);
+    expect(unknown(plan)).toEqual([]);
+    expect(unknown(with_({ half: null }))).toEqual(['H1, end B: The thread and seat of its fitting are not set down: those joints cannot be judged.']);
+    expect(unknown(with_({ half: null, into: null }))).toEqual(['H1, end B: Its thread and seat are not set down: those joints cannot be judged.']);
+  }); // prettier-ignore
+  test('at a port it is that port which it meets, behind a bracket the tube screws into it', () => {
+    const portId = 'port-17';
+    expect(words(with_({ portId, half: { gender: 'female', thread: '3/8-24 UNF', seat: 'flare-37' } }))).toEqual([]);
+    expect(words(with_({ portId }))).toEqual([expect.stringMatching(/^stop threads-differ H1, end B: .* Both are male/)]);
+    expect(words(with_({ portId, through: true, half: null }))).toEqual([]);
+  });
+  test('its mends are set down at the hose', () => {
+    for (const on of [work({ washers: 'none' }), work({ opened: 2 }), work({ sealant: 'paste' })]) {
+      const [snag] = of(on);
+      expect(words(applyEdit(on, fixOf(on, snag!.key)!.call))).toEqual([]);
+    }
+    expect(bolt('M10x1')).toEqual(hose.ends.b.half);
+  });
+});
