@@ -14,17 +14,17 @@ import { HalfField } from './half-field';
   template: `
     <h2 class="h2">The hose's end</h2>
     <p class="text-sm">{{ fitting() }}. Thread and seat by its sheet or by gauge; a bolt counts as a male banjo.</p>
-    <div class="mt-2 grid grid-cols-2 gap-3">
-      <fl-half-field of=" of the hose" [half]="it().half ?? null" (changed)="change({ half: $event })" />
+    <fieldset class="mt-2 grid grid-cols-2 gap-3" aria-label="What it screws in with">
+      <fl-half-field [half]="it().half ?? null" (changed)="change({ half: $event })" />
       @if (banjo()) {
         <fl-number-field label="Eyes on one bolt" [limits]="eyes" [value]="it().eyes ?? 1" (changed)="change({ eyes: $event })" />
       }
-    </div>
+    </fieldset>
     @if (!it().portId) {
-      <h3 class="mt-3 font-semibold">What it meets</h3>
-      <div class="mt-1 grid grid-cols-2 gap-3">
-        <fl-half-field of=" it meets" [half]="it().into ?? null" (changed)="change({ into: $event })" />
-      </div>
+      <fieldset class="mt-3 grid grid-cols-2 gap-3">
+        <legend class="mb-1 font-semibold">What it meets</legend>
+        <fl-half-field [half]="it().into ?? null" (changed)="change({ into: $event })" />
+      </fieldset>
     }
   `,
 })

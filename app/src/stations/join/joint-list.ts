@@ -48,11 +48,12 @@ export class JointList {
 
   protected readonly rows = computed(() => {
     const levels = new Map<string, Level>();
+    const titles = new Map(this.store.plan().hoses.map(({ id, title }) => [id, title]));
     for (const snag of this.store.snags()) if (snag.station === 'join' && !levels.has(snag.where)) levels.set(snag.where, snag.level);
-    return jointEnds(this.store.view()).map((at) => this.row(at, levels.get(at.name) ?? null));
+    return jointEnds(this.store.view()).map((at) => this.row(at, levels.get(at.name) ?? null, titles));
   }); // prettier-ignore
 
-  private row(at: JointEnd, level: Level | null) {
+  private row(at: JointEnd, level: Level | null, titles: ReadonlyMap<string, string>) {
     const verdict = at.joints && worst(at.joints);
     const key = `${at.id}-${at.end}`;
     const chosen = this.chosen();
@@ -61,7 +62,7 @@ export class JointList {
       key,
       at,
       name: at.name.replace(', end', ''),
-      port: at.at ? `${at.at.part.name}, ${at.at.port.name}` : open ? 'open end' : 'at a place of its own',
+      port: at.at ? `${at.at.part.name}, ${at.at.port.name}` : open ? 'open end' : titles.get(at.id) || 'at a place of its own',
       verdict: verdict ? VERDICT_WORDS[verdict] : open ? 'Joins no port' : 'Thread and seat not known',
       ink: verdict === 'seals' ? 'text-ink' : verdict ? 'text-stop' : 'text-ink-soft',
       level,

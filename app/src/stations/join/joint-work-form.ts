@@ -64,7 +64,7 @@ export class JointWorkForm {
     const counts = new Map<string, number>();
     for (const { what, count } of joints.flatMap((joint) => consumablesOf(joint, eyes)))
       counts.set(what, (counts.get(what) ?? 0) + count);
-    const uses = [...counts].map(([what, count]) => `${count} × ${what.toLowerCase()}`).join(', ');
+    const uses = [...counts].map(([what, count]) => `${count} × ${what[0]!.toLowerCase()}${what.slice(1)}`).join(', ');
     const last = joints.at(-1);
     return [
       ...(nut ? [{ name: 'Nut and wrench', value: `${nut.name}, ${nut.wrench}` }] : []),
