@@ -1,4 +1,5 @@
 import { applyEdit, FRESH_JOINT, type HoseEnd, type JointWork, type Plan } from '../plan/index.ts';
+import { viewPlan } from '../plan/results/index.ts';
 import type { Half } from '../stock/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
@@ -52,5 +53,44 @@ describe('the joint at the end of a hose', () => {
       expect(words(applyEdit(on, fixOf(on, snag!.key)!.call))).toEqual([]);
     }
     expect(bolt('M10x1')).toEqual(hose.ends.b.half);
+  });
+});
+
+describe('what an adapter and a hose are rated for', () => {
+  const gannet = demo('gannet');
+  const line = gannet.lines.find(({ id }) => id === 'line-r1')!;
+  const end = line.ends.a;
+  const fitted = (adapter: string, ratingMPa?: number): Plan =>
+    [
+      { edit: 'changeEnd', with: { id: line.id, end: 'a', patch: { ...end, adapters: [adapter] } } } as const,
+      { edit: 'changeBench', with: { patch: ratingMPa === undefined ? {} : { ratingMPa: { [adapter]: ratingMPa } } } } as const,
+    ].reduce(applyEdit, gannet);
+  const said = (on: Plan): string[] => inspect(on).filter(({ rule }) => rule === 'adapter-rating').map(({ level, text }) => `${level} ${text}`); // prettier-ignore
+  const rear = viewPlan(gannet).size!.empty.size.pressureMPa.rear;
+
+  test('a brass pipe fitting of unknown class is asked about, a flare union is not', () => {
+    expect(said(gannet)).toEqual([]);
+    expect(said(fitted('npt-coupling:1/8:1/8'))).toEqual([expect.stringMatching(/^mind NPT coupling, 1\/8 comes to \d.* MPa. Brass pipe fittings hold about 1.4 MPa in class 125, 7 to 8 forged/)]);
+    expect(said(fitted('union-inverted:3/8-24 UNF:3/8-24 UNF'))).toEqual([]);
+    expect(said(fitted('union-37:-3:-3'))).toEqual([]);
+  }); // prettier-ignore
+  test('one whose sheet was looked up is held against the pressure that there is, to a tenth', () => {
+    const id = 'npt-coupling:1/8:1/8';
+    expect(said(fitted(id, rear + 0.1))).toEqual([]);
+    expect(said(fitted(id, rear - 0.1))).toEqual([
+      expect.stringMatching(/^stop NPT coupling, 1\/8 is rated for .* MPa and comes to/),
+    ]);
+  });
+  test('brake hose is told past 4,000 psi alone', () => {
+    // 49 CFR 571.106 S5.3 (from memory): held for two minutes.
+    const pushed = (forceN: number): string[] =>
+      inspect(applyEdit(plan, { edit: 'setFigure', with: { of: 'sizing', path: 'pedal.forceN', to: forceN } }))
+        .filter(({ rule }) => rule === 'hose-rating').map(({ level, where }) => `${level} ${where}`); // prettier-ignore
+    const { forceN } = plan.sizing!.pedal;
+    const { front, rear } = viewPlan(plan).size!.empty.size.pressureMPa;
+    const most = Math.max(front, rear);
+    expect(pushed(forceN)).toEqual([]);
+    expect(pushed((0.98 * forceN * 27.58) / most)).toEqual([]);
+    expect(pushed((1.02 * forceN * 27.58) / most).length).toBeGreaterThan(1);
   });
 });

@@ -147,5 +147,10 @@ export const ADAPTERS: readonly Adapter[] = FAMILIES.flatMap(({ id, name, kinds,
     };
   }),
 );
+const PIPE_FORMS: readonly string[] = ['npt-taper', 'bspt-taper'];
+/** Brass with pipe threads on every side: plumbing fittings, which flare fittings and brake adapters are not. */
+export const isPipeFitting = ({ halves, material }: Adapter): boolean =>
+  material === 'brass' && halves.every((half) => PIPE_FORMS.includes(half.gender === 'male' ? half.end : half.seat));
+
 const byId = new Map(ADAPTERS.map((adapter) => [adapter.id, adapter]));
 export const adapterById = (id: string): Adapter | undefined => byId.get(id);

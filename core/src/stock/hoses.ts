@@ -35,6 +35,9 @@ const LAW = '49 CFR 571.106, most expansion of hose of 1/8 in or 3 mm bore or sm
 const LAW_WIDE = '49 CFR 571.106, most expansion of hose of over 1/8 to 3/16 in bore, burst 5,000 psi (from memory)';
 const MAKERS = 'common practice; the maker\'s sheet comes first'; // prettier-ignore
 
+/** What any brake hose must hold for two minutes: 4,000 psi. Source: 49 CFR 571.106 S5.3 (from memory). */
+export const HOSE_HOLDS_MPA = 27.6;
+
 /** Hose by size and class. Radii: common practice, by the size that trades under the name. */
 export const HOSES: readonly HoseStock[] = [
   {

@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { consumablesOf, guidanceFor } from '@firm-line/core/ends';
 import type { JointEnd } from '@firm-line/core/joints';
-import type { JointWork, LineView } from '@firm-line/core/plan';
+import { adapterOf, RATING_MPA, type JointWork, type LineView } from '@firm-line/core/plan';
 import { formatTorque, parseTorque } from '@firm-line/core/units';
 import { Entry, type Read } from '../../kit/fields/entry';
 import { TextField } from '../../kit/fields/text-field';
+import { MaybeField } from '../../kit/fields/maybe-field';
 import { LengthField } from '../../kit/fields/length-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
@@ -12,7 +13,7 @@ import { SelectField } from '../../kit/fields/select-field';
 /** How the joint is made and in what state it is: sealant, washers, openings, torque and by whose word. */
 @Component({
   selector: 'fl-joint-work-form',
-  imports: [Entry, TextField, SelectField, LengthField],
+  imports: [Entry, MaybeField, TextField, SelectField, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -34,6 +35,9 @@ import { SelectField } from '../../kit/fields/select-field';
       @if (lineEnd(); as end) {
         <fl-select-field field="joint-made" label="Made as" [options]="makes" [value]="work().made" (changed)="change({ made: $event })" />
         @if (end.adapters.length) {
+          @for (adapter of adapters(); track adapter.id) {
+            <fl-maybe-field class="col-span-2" [label]="adapter.name + ' is rated for, MPa'" [hint]="adapter.hint" [limits]="rating" [value]="adapter.ratingMPa" (changed)="rate(adapter.id, $event)" />
+          }
           <fl-length-field label="Adapters hold it off by" [valueMm]="end.standoffMm" [leastMm]="0" [mostMm]="1000" (changed)="setStandoff($event)" />
         }
       }
@@ -52,6 +56,16 @@ export class JointWorkForm {
   /** The line whose end it is; null of a hose's. */
   readonly line = input.required<LineView | null>();
   protected readonly lineEnd = computed(() => this.line()?.line.ends[this.at().end] ?? null);
+  protected readonly rating = RATING_MPA;
+  protected readonly adapters = computed(() => {
+    const { bench } = this.store.plan();
+    return (this.lineEnd()?.adapters ?? []).map((id) => ({
+      id,
+      name: adapterOf(bench, id)!.name,
+      ratingMPa: bench.ratingMPa?.[id] ?? null,
+      hint: "By its maker's sheet; it holds wherever you use it.",
+    }));
+  });
   protected readonly work = computed(() => this.at().work);
   protected readonly torque = computed(() => {
     const { torqueNm } = this.work();
@@ -78,6 +92,10 @@ export class JointWorkForm {
     if (text === '' || text === this.torque()) return { ok: true, value: text === '' ? null : this.work().torqueNm };
     return parseTorque(text);
   };
+  protected rate(id: string, mpa: number | null): void {
+    const { [id]: _, ...others } = this.store.plan().bench.ratingMPa ?? {};
+    this.store.apply({ edit: 'changeBench', with: { patch: { ratingMPa: mpa === null ? others : { ...others, [id]: mpa } } } });
+  }
   protected setStandoff(standoffMm: number): void {
     this.store.apply({ edit: 'changeEnd', with: { id: this.at().id, end: this.at().end, patch: { standoffMm } } });
   }

@@ -1,6 +1,6 @@
 import { FLARES, type Adapter, type FlareForm, type TubeMaterial } from '../../stock/index.ts';
 import type { Bender, TestBend } from '../../tube/index.ts';
-import { flag, id, list, map, name, number, oneOf, over, record } from './field.ts';
+import { flag, id, list, map, name, number, oneOf, optional, over, record } from './field.ts';
 import { HALF } from './port.ts';
 
 export interface BenchBender extends Bender {
@@ -26,6 +26,8 @@ export interface Bench {
   /** Lengths of nuts measured by the user, by nut id, in place of the stock's. */
   readonly nutLengthMm: Readonly<Record<string, number>>;
   readonly trimMm: number;
+  /** What adapters are rated for by their maker's sheet, by adapter id; those that are not there were not looked up. */
+  readonly ratingMPa?: Readonly<Record<string, number>>;
 }
 
 export const TEST_BEND = record<TestBend>()({ dialDeg: over(200), gotDeg: over(180) });
@@ -61,6 +63,8 @@ export const ADAPTER = record<Adapter>()(
   },
   { about: { kind: 'adapter', prefix: 'adapter', noun: 'adapter', named: ({ name }) => name } },
 );
+/** What an adapter is rated for. */
+export const RATING_MPA = over(200);
 /** Length of a nut, mm. */
 export const NUT_LENGTH = number(0, 1000);
 export const BENCH = record<Bench>()({
@@ -69,6 +73,7 @@ export const BENCH = record<Bench>()({
   adapters: list(ADAPTER, 500),
   nutLengthMm: map(NUT_LENGTH),
   trimMm: number(0, 1000),
+  ratingMPa: optional(map(RATING_MPA)),
 });
 
 /** A bender of common make-up for one tube size; every figure is to be replaced by the user's own. Common practice. */

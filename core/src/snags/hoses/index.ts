@@ -4,6 +4,7 @@ import { hoseAged } from './hose-aged.ts';
 import { hoseClass } from './hose-class.ts';
 import { hoseHot } from './hose-hot.ts';
 import { hoseKinks } from './hose-kinks.ts';
+import { hoseRating } from './hose-rating.ts';
 import { hoseReach } from './hose-reach.ts';
 import { hoseRubs } from './hose-rubs.ts';
 import { hoseTaut } from './hose-taut.ts';
@@ -31,6 +32,7 @@ export const HOSES_RULES = [
   hoseUnfixed,
   hoseUnlocked,
   hoseClass,
+  hoseRating,
   hoseTooLong,
   hoseAged,
   hoseUnjudged,

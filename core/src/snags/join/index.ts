@@ -1,4 +1,5 @@
 import { adapterLength } from './adapter-length.ts';
+import { adapterRating } from './adapter-rating.ts';
 import { banjoWashers } from './banjo-washers.ts';
 import { bubbleInverted } from './bubble-inverted.ts';
 import { flare37On45 } from './flare-37-on-45.ts';
@@ -36,6 +37,7 @@ export const JOIN_RULES = [
   flareToolMissing,
   jointsNeedless,
   adapterLength,
+  adapterRating,
   torqueUnlikely,
   threadTrusted,
   threadUnknown,

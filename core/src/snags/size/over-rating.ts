@@ -1,25 +1,15 @@
 import { figure } from '../../fault/index.ts';
-import type { Circuit } from '../../plan/index.ts';
 import { endsByPart, ENDS_READ } from '../plumb/ends-by-part.ts';
-import { defineRule, type Finding, type Reading } from '../define-rule.ts';
+import { defineRule, type Finding } from '../define-rule.ts';
 import { onPart } from '../words.ts';
-
-type Judged = Reading<'plan.singles' | 'plan.trailer' | 'size' | 'works'>;
-
-/** Most pressure that a circuit comes to by the plan's figures; 0 where none are begun. */
-function pressureIn({ size, works, plan }: Judged, circuit: Circuit): number {
-  if (circuit.work === 'clutch') return works.clutch?.pressureMPa ?? 0;
-  const ownLever = Math.max(0, ...works.singles.filter((_, i) => plan.singles[i]!.circuitId === circuit.id).map((s) => s.pressureMPa));
-  const pedal = size ? (circuit.axle ? size.empty.size.pressureMPa[circuit.axle] : Math.max(size.empty.size.pressureMPa.front, size.empty.size.pressureMPa.rear)) : 0;
-  return Math.max(ownLever, pedal, plan.trailer?.actuatorMPa ?? 0);
-} // prettier-ignore
+import { pressureIn, PRESSURE_READ } from './pressure-in.ts';
 
 /** Pressure above what a part's sheet allows. */
 export const overRating = defineRule({
   id: 'over-rating',
   station: 'size',
   about: 'plan',
-  reads: [...ENDS_READ, 'plan.clutch', 'plan.parts', 'plan.singles', 'plan.sizing', 'plan.trailer', 'size', 'works'],
+  reads: [...ENDS_READ, ...PRESSURE_READ, 'plan.parts'],
   judge: (view) =>
   view.plan.parts.flatMap((part): Finding[] => {
     const rating = part.figures.ratingMPa;
