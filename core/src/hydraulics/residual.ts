@@ -16,9 +16,11 @@ export interface Residual {
 
 /**
  * Which residual valve a brake wants, from the fluid level in its reservoir against the top of the
- * caliper, and from what it is. Common practice; the head by arithmetic.
+ * caliper, and from what it is; drums whose cups have expanders do without. Common practice; the head by arithmetic.
  */
-export function residualFor(kind: 'disc' | 'drum', fluidLevelMm: number, topMm: number): Residual {
+export function residualFor(kind: 'disc' | 'drum', fluidLevelMm: number, topMm: number, cupExpanders = false): Residual {
+  if (kind === 'drum' && cupExpanders)
+    return { wantedMPa: 0, why: 'Cups with expanders are pressed to their bore by their springs: none is wanted.' };
   if (kind === 'drum')
     return {
       wantedMPa: RESIDUAL_MPA.drum,

@@ -32,7 +32,7 @@ describe('each rule of a joint against an end spoilt for it', () => {
     ['flare-tool-missing', [nut('-3-sleeve', 'cone-37')], /^mind F3, end B: It wants a single 37° flare and your bench has no tool/],
     ['stainless-double-flare', [tube('3-16-stainless'), nut('3/8-24-inverted', 'double-flare-45')], /in stainless cracks/],
     ['tube-refused', [tube('3-16-plain-copper')], /^stop F3: It is plain copper, which is no brake tube/],
-    ['tube-refused', [tube('3-16-seam-steel')], /It is welded-seam steel/],
+    ['tube-refused', [tube('3-16-seam-steel')], /It is single-wall welded-seam steel/],
     ['joint-forbidden', [joint({ made: 'compression' })], /slips off under brake pressure/],
     ['joint-forbidden', [joint({ made: 'rubber-hose' })], /burst under brake pressure/],
     ['sealant-misplaced', [joint({ sealant: 'paste' })], /^stop F3, end B: Sealant has no place here/],

@@ -30,6 +30,11 @@ describe('tube', () => {
     ['1-4-steel', 4.928, 19.07],
     ['4.75-copper-nickel', 3.35, 8.814],
     ['6-copper-nickel', 4.6, 16.619],
+    // Bore: outside less two walls; volume π/4·bore² by hand.
+    ['5-16-steel', 6.5151, 33.338],
+    ['3-8-steel', 8.1026, 51.563],
+    ['5-steel', 3.5, 9.6211],
+    ['8-steel', 6, 28.274],
   ])('%s bores %d mm and holds %d mL a metre', (id, boreMm, mlPerM) => {
     const tube = tubeById(id)!;
     expect(tubeBoreMm(tube)).toBeCloseTo(boreMm, 3);
@@ -66,6 +71,10 @@ describe('tube nuts', () => {
     ['7/16-24-inverted', '7/16-24 UNS', 0.25],
     ['-3-sleeve', '3/8-24 UNF', 3 / 16],
     ['-4-sleeve', '7/16-20 UNF', 4 / 16],
+    ['1/2-20-inverted', '1/2-20 UNF', 5 / 16],
+    ['5/8-18-inverted', '5/8-18 UNF', 3 / 8],
+    ['-5-sleeve', '1/2-20 UNF', 5 / 16],
+    ['-6-sleeve', '9/16-18 UNF', 6 / 16],
   ])('%s has the thread %s for tube of %d in', (id, thread, inch) => {
     expect(nutById(id)!.thread).toBe(thread);
     expect(nutById(id)!.tubeOdMm).toBeCloseTo(inch * 25.4, 9);
@@ -137,12 +146,14 @@ describe('fluids', () => {
     ['dot-4', 230, 155],
     ['dot-5', 260, 180],
     ['dot-5.1', 260, 180],
+    // ISO 4925 class 6 (from memory).
+    ['dot-4-thin', 250, 165],
   ])('%s boils dry at %d °C or above and wet at %d', (id, dry, wet) => {
     expect(fluidById(id)).toMatchObject({ dryBoilC: dry, wetBoilC: wet });
   });
   test('wet boils before dry, and only glycols share a family', () => {
     for (const f of FLUIDS) expect(f.wetBoilC === null || f.wetBoilC < f.dryBoilC!).toBe(true);
-    expect(FLUIDS.filter((f) => f.family === 'glycol').map((f) => f.id)).toEqual(['dot-3', 'dot-4', 'dot-5.1']);
+    expect(FLUIDS.filter((f) => f.family === 'glycol').map((f) => f.id)).toEqual(['dot-3', 'dot-4', 'dot-4-thin', 'dot-5.1']);
     expect(FLUIDS.filter((f) => f.family === 'silicone').map((f) => f.id)).toEqual(['dot-5']);
   });
 });

@@ -1,6 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { figuresOf, makesPressure, PART_FIGURES, type Part, type PartFigure } from '@firm-line/core/plan';
+import {
+  factsOf,
+  figuresOf,
+  makesPressure,
+  PART_FACTS,
+  PART_FIGURES,
+  type Part,
+  type PartFact,
+  type PartFigure,
+} from '@firm-line/core/plan';
 import { galleriesOf } from '@firm-line/core/plan/network';
+import { CheckField } from '../../kit/fields/check-field';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
@@ -9,7 +19,7 @@ import { Fold } from '../../kit/fold';
 /** What a part's sheet says of it: rating, fluid level, free play, residual pressure, the fluid its seals are made for. */
 @Component({
   selector: 'fl-part-figures-form',
-  imports: [Fold, SelectField, MaybeField],
+  imports: [CheckField, Fold, SelectField, MaybeField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -32,6 +42,14 @@ import { Fold } from '../../kit/fold';
             [most]="1"
             [value]="outlet.residualMPa"
             (changed)="setResidual(outlet.id, $event)"
+          />
+        }
+        @for (fact of facts(); track fact.key) {
+          <fl-check-field
+            class="col-span-2"
+            [label]="fact.name"
+            [checked]="part().facts?.[fact.key] ?? false"
+            (changed)="setFact(fact.key, $event)"
           />
         }
         <fl-select-field
@@ -84,6 +102,7 @@ export class PartFiguresForm {
         : ({ key, label: `${name}, ${unit}`, unit: 'number', least, most } as const);
     }),
   );
+  protected readonly facts = computed(() => factsOf(this.part().kind).map((key) => ({ key, name: PART_FACTS[key].name })));
   protected readonly outlets = computed(() =>
     makesPressure(this.part()) ? this.part().ports.filter((port) => port.role === 'outlet') : [],
   );
@@ -114,6 +133,9 @@ export class PartFiguresForm {
   protected set(key: PartFigure, value: number | null): void {
     const { [key]: _, ...rest } = this.part().figures;
     this.change({ figures: value === null ? rest : { ...rest, [key]: value } });
+  }
+  protected setFact(key: PartFact, yes: boolean): void {
+    this.change({ facts: { ...this.part().facts, [key]: yes } });
   }
   protected setFamily(value: string): void {
     this.change({ family: (value || null) as Part['family'] });

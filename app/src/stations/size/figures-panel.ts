@@ -55,7 +55,7 @@ import type { FigureAction, FigureGroup } from './figures';
             }
           </div>
         } @else {
-          <p class="text-sm text-ink-soft">None.</p>
+          <p class="text-sm text-ink-soft">{{ group.none ?? 'None.' }}</p>
         }
       </section>
     }

@@ -30,6 +30,8 @@ export interface FigureGroup {
   readonly name: string;
   readonly figures: readonly FigureSpec[];
   readonly actions?: readonly FigureAction[];
+  /** What stands there where it has no figures. */
+  readonly none?: string;
 }
 
 const length = (path: string, label: string, least = 0.1, most = 1000): FigureSpec => ({
@@ -117,6 +119,12 @@ function masterAction({ master }: Sizing): FigureAction {
     : { label: 'One tandem master', path: 'master', to: { kind: 'tandem', boreMm: master.frontBoreMm, strokeMm, deadMm } };
 }
 
+const LAMPS = [['circuit', 'Circuit or fluid'], ['parking', 'Parking brake']] as const; // prettier-ignore
+const lampWords = ({ lamps }: Sizing): string => {
+  const there = LAMPS.filter(([lamp]) => lamps?.[lamp]).map(([, name]) => name);
+  return there.length ? `There: ${there.join(', ').toLowerCase()}.` : 'None set down.';
+};
+
 /** Every figure from foot to road, in the order of the chain. */
 export function roadFigures(sizing: Sizing): FigureGroup[] {
   const { master, booster, rearValve, combination, kneePerTurnMPa } = sizing;
@@ -193,6 +201,16 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
           ]
         : [],
       actions: inOrOut('combination', combination, COMBINATION),
+    },
+    {
+      name: 'Warning lamps',
+      figures: [],
+      none: lampWords(sizing),
+      actions: LAMPS.map(([lamp, name]) => ({
+        label: `${name}: ${sizing.lamps?.[lamp] ? 'take it out' : 'it is there'}`,
+        path: 'lamps',
+        to: { circuit: false, parking: false, ...sizing.lamps, [lamp]: !sizing.lamps?.[lamp] },
+      })),
     },
     brakes('front'),
     brakes('rear'),

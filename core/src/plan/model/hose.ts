@@ -46,6 +46,8 @@ export interface Hose {
   readonly fixing: (typeof HOSE_FIXINGS)[number];
   /** A lock nut or a clip holds it there. */
   readonly locked: boolean;
+  /** Made up with ends that can be used again, not crimped or swaged by a maker. */
+  readonly madeUp?: boolean;
   /** Of a feed: a gauze keeps dirt of the reservoir out of it. */
   readonly gauze: boolean;
   /** Year and month on its sleeve; null where it is not made yet or cannot be read. */
@@ -102,6 +104,7 @@ export const HOSE = record<Hose>()(
     motion: MOTION,
     fixing: oneOf(HOSE_FIXINGS),
     locked: flag,
+    madeUp: optional(flag),
     gauze: flag,
     madeOn: nullable(written(/^\d{4}-(0[1-9]|1[0-2])$/, 'a year and month')),
   },

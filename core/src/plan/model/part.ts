@@ -1,5 +1,5 @@
 import type { FluidFamily } from '../../stock/index.ts';
-import { id, list, name, nullable, number, once, oneOf, optional, record, ref, type Field, type Trouble } from './field.ts';
+import { flag, id, list, name, nullable, number, once, oneOf, optional, record, ref, type Field, type Trouble } from './field.ts';
 import { PORT, type Port } from './port.ts';
 
 export const PART_KINDS = [
@@ -33,6 +33,17 @@ export const figuresOf = (kind: PartKind): PartFigure[] =>
     return kinds === 'all' || kinds.includes(kind);
   });
 
+/** What its sheet, or a look at it, says yes or no to; what is not there is not known. */
+export const PART_FACTS = {
+  cupExpanders: { name: 'Its cups have expanders', kinds: ['wheel-cylinder'] },
+  thinFluid: { name: 'Its sheet asks for fluid of low viscosity', kinds: ['modulator'] },
+  copied: { name: 'Its purpose is not known: kept as it was', kinds: ['other'] },
+} as const satisfies Record<string, { readonly name: string; readonly kinds: readonly PartKind[] }>;
+export type PartFact = keyof typeof PART_FACTS;
+export type PartFacts = Readonly<Partial<Record<PartFact, boolean>>>;
+export const factsOf = (kind: PartKind): PartFact[] =>
+  (Object.keys(PART_FACTS) as PartFact[]).filter((fact) => (PART_FACTS[fact].kinds as readonly PartKind[]).includes(kind));
+
 export interface Part {
   readonly id: string;
   readonly name: string;
@@ -41,6 +52,7 @@ export interface Part {
   readonly cavityMl: number;
   /** What its sheet or its plate says; what is not there is not known. */
   readonly figures: PartFigures;
+  readonly facts?: PartFacts;
   /** Fluid its seals are made for or that it has held; null where that is not known. */
   readonly family: FluidFamily | null;
   readonly ports: readonly Port[];
@@ -51,6 +63,10 @@ export interface Part {
 const FIGURES = Object.fromEntries(
   Object.entries(PART_FIGURES).map(([figure, { least, most }]) => [figure, optional(number(least, most))]),
 ) as { readonly [K in PartFigure]-?: { readonly type: 'optional' } & Field<number | undefined> };
+
+const FACTS = Object.fromEntries(Object.keys(PART_FACTS).map((fact) => [fact, optional(flag)])) as {
+  readonly [K in PartFact]-?: { readonly type: 'optional' } & Field<boolean | undefined>;
+};
 
 /** Each gallery is of the part's own ports, and each port is in one. */
 function passagesTrouble({ ports, passages = [] }: Part): Trouble | null {
@@ -71,6 +87,7 @@ export const PART = record<Part>()(
     kind: oneOf(PART_KINDS),
     cavityMl: number(0, 1e6),
     figures: record<PartFigures>()(FIGURES),
+    facts: optional(record<PartFacts>()(FACTS)),
     family: nullable(oneOf(['glycol', 'silicone', 'mineral'])),
     ports: list(PORT, 200),
     passages: optional(list(once(ref('port'), 200), 50)),

@@ -4,7 +4,7 @@ import type {
   RearValve,
 } from '../../hydraulics/index.ts'; // prettier-ignore
 import { allGuessed, numberPaths } from './figures.ts';
-import { byKind, flag, id, list, nullable, number, oneOf, over, record, type Field } from './field.ts';
+import { byKind, flag, id, list, nullable, number, oneOf, optional, over, record, type Field } from './field.ts';
 
 /** Figures that know which of them are still guesses, by their path. */
 export interface Sheet {
@@ -40,6 +40,8 @@ export interface Sizing extends Sheet {
   readonly mu: number;
   /** Lining that may wear away before it is renewed. */
   readonly wearMm: Axles<number>;
+  /** Lamps that tell a failed circuit or low fluid, and the parking brake on. */
+  readonly lamps?: { readonly circuit: boolean; readonly parking: boolean };
 }
 
 const axles = <T>(of: Field<T>): Field<Axles<T>> => ({ type: 'record', fields: { front: of, rear: of } });
@@ -88,6 +90,7 @@ export const SIZING = record<Sizing>()({
   airMl: axles(AIR_ML),
   mu: over(10),
   wearMm: axles(number(0, 100)),
+  lamps: optional(record<NonNullable<Sizing['lamps']>>()({ circuit: flag, parking: flag })),
   open: GUESSES,
 });
 

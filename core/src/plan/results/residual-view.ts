@@ -49,7 +49,12 @@ export const residualViews = derive(
         if (at?.kind === 'residual-valve' && !has.some((valve) => valve.where === at.name))
           has.push({ where: at.name, portId: port!.id, residualMPa: at.figures.residualMPa ?? null });
       }
-      const wanted = kind === 'drum' ? residualFor('drum', 0, 0) : levelMm === null ? null : residualFor('disc', levelMm, topMm);
+      const wanted =
+        kind === 'drum'
+          ? residualFor('drum', 0, 0, part.facts?.cupExpanders)
+          : levelMm === null
+            ? null
+            : residualFor('disc', levelMm, topMm);
       return [{ part, kind, master, topMm, levelMm, wanted, has }];
     }),
 );

@@ -17,6 +17,7 @@ import { hosesTouch } from './hoses-touch.ts';
 import { hosesUnlike } from './hoses-unlike.ts';
 import { nearHose } from './near-hose.ts';
 import { travelTwists } from './travel-twists.ts';
+import { hoseMadeUp } from './hose-made-up.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const HOSES_RULES = [
@@ -33,6 +34,7 @@ export const HOSES_RULES = [
   hoseUnlocked,
   hoseClass,
   hoseRating,
+  hoseMadeUp,
   hoseTooLong,
   hoseAged,
   hoseUnjudged,

@@ -17,6 +17,7 @@ import { residualWrong } from './residual-wrong.ts';
 import { rolesSwapped } from './roles-swapped.ts';
 import { valveBackwards } from './valve-backwards.ts';
 import { valveMisplaced } from './valve-misplaced.ts';
+import { purposeUnknown } from './purpose-unknown.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const PLUMB_RULES = [
@@ -36,6 +37,7 @@ export const PLUMB_RULES = [
   residualWrong,
   residualMissing,
   residualNeedless,
+  purposeUnknown,
   levelUnknown,
   freePlay,
   noParkingBrake,

@@ -23,7 +23,7 @@ export const residualMissing = defineRule({
           where: of.part.name,
           text: disc
             ? `The fluid in ${of.master.name} stands ${level} below its top and drains back: it wants a residual valve of ${psi(RESIDUAL_MPA.disc)} (${figure(RESIDUAL_MPA.disc, 3)} MPa).`
-            : `Drums mostly take a residual valve of ${psi(RESIDUAL_MPA.drum)} to keep their cups pressed out; none is on the way. Does the maker's sheet do without?`,
+            : `Drums mostly take a residual valve of ${psi(RESIDUAL_MPA.drum)} to keep their cups pressed out; none is on the way. Have its cups expanders, which do without?`,
         },
       ];
     });

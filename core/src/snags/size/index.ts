@@ -15,6 +15,7 @@ import { reservoirSmall } from './reservoir-small.ts';
 import { stopsTooLong } from './stops-too-long.ts';
 import { trailerBrakes } from './trailer-brakes.ts';
 import { valveNeeded } from './valve-needed.ts';
+import { lampMissing } from './lamp-missing.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const SIZE_RULES = [
@@ -29,6 +30,7 @@ export const SIZE_RULES = [
   clutchTravel,
   parkingWeak,
   parkingMissing,
+  lampMissing,
   drawingDiffers,
   parkingHydraulic,
   reservoirSmall,

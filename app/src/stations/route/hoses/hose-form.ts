@@ -81,6 +81,9 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
             }
             <fl-select-field field="hose-fixing" label="End A is held by" [options]="fixings" [value]="hose.fixing" (changed)="set({ fixing: $event })" />
             <fl-check-field class="self-end" label="lock nut or clip on" [checked]="hose.locked" (changed)="set({ locked: $event })" />
+            @if (hose.service === 'pressure') {
+              <fl-check-field class="self-end" label="made up, ends not crimped" [checked]="hose.madeUp ?? false" (changed)="set({ madeUp: $event })" />
+            }
             @if (hose.service === 'feed') {
               <fl-check-field class="self-end" label="gauze in its reservoir" [checked]="hose.gauze" (changed)="set({ gauze: $event })" />
             }

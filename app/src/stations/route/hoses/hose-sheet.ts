@@ -39,7 +39,8 @@ import { PlanStore } from '../../../session/plan-store';
     </table>
     <p class="mt-4 text-sm">
       Check threads and seats at each port before ordering (Join), and count once more on the vehicle with a cord. The hose
-      maker's sheet comes first: least radius, burst, date. Only hose marked for brakes carries brake pressure.
+      maker's sheet comes first: least radius, burst, date. Only hose marked for brakes carries brake pressure: ask for the
+      marking (maker, date, standard), and for a hose made up on the spot for the certificate of its proof test.
     </p>
   `,
 })
