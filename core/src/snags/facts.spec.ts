@@ -1,4 +1,5 @@
 import { applyEdit, newPart, type EditCall, type Plan } from '../plan/index.ts';
+import { viewPlan } from '../plan/results/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
 
@@ -13,6 +14,7 @@ const tee = gannet.parts.find(({ name }) => name === 'Rear tee')!;
 const drum = gannet.parts.find(({ kind }) => kind === 'wheel-cylinder')!;
 const modulator = { ...newPart(gannet, 'modulator', gannet.points[0]!.known), id: 'abs' };
 const withModulator = after(gannet, { edit: 'addPart', with: { part: modulator } });
+const hottest = Math.max(...viewPlan(gannet).size!.laden.heat!.map(({ peakC }) => peakC.front));
 const [none, both] = [
   { circuit: false, parking: false },
   { circuit: true, parking: true },
@@ -31,6 +33,11 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
     // 49 CFR 571.105 S5.3, 571.135 S5.5 (from memory).
     ['lamp-missing', 'note', after(gannet, sized('lamps', none)), gannet, /a failed circuit or low fluid, and one the parking brake on/],
     ['lamp-missing', 'note', after(gannet, sized('lamps', { ...both, parking: false })), after(gannet, sized('lamps', none), sized('category', 'competition')), /a lamp tells the parking brake on/],
+    // The pad maker's limit, set a degree either side of what is reached.
+    ['brakes-fade', 'mind', after(gannet, sized('heat.rotor.front.fadeC', hottest - 1)), after(gannet, sized('heat.rotor.front.fadeC', hottest + 1)), /6 km down 6 % at 30 km\/h, laden, they come to \d+ °C and fade from/],
+    // 49 CFR 571.116 (from memory): DOT 4 with water in it boils from 155 °C.
+    ['fluid-boils', 'stop', after(gannet, sized('heat.fluidC', 155)), after(gannet, sized('heat.fluidC', 129)), /measured at 155 °C, and DOT 4 with water in it boils from 155 °C: its bubbles/],
+    ['fluid-boils', 'mind', after(gannet, sized('heat.fluidC', 130)), gannet, /measured at 130 °C/],
   ])('%s, %s', (rule, level, speaks, silent, text) => {
     const [snag] = found(speaks, rule);
     expect(snag).toMatchObject({ level, text: expect.stringMatching(text) as string });

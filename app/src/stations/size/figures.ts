@@ -1,6 +1,8 @@
 import type { Category } from '@firm-line/core/categories';
 import type { Brake } from '@firm-line/core/hydraulics';
 import {
+  numberPaths,
+  TYPICAL_HEAT,
   typicalBrake,
   typicalTrailer,
   type ClutchSheet,
@@ -119,6 +121,41 @@ function masterAction({ master }: Sizing): FigureAction {
     : { label: 'One tandem master', path: 'master', to: { kind: 'tandem', boreMm: master.frontBoreMm, strokeMm, deadMm } };
 }
 
+function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
+  const rotor = (axle: 'front' | 'rear', { kind }: Brake): FigureSpec[] => [
+    number(`heat.rotor.${axle}.massKg`, `One ${axle} ${kind}, kg`, 0.1, 200),
+    length(`heat.rotor.${axle}.diameterMm`, kind === 'disc' ? 'Its diameter' : 'Its inside diameter', 20),
+    length(`heat.rotor.${axle}.widthMm`, kind === 'disc' ? 'Ring its pads sweep' : 'Its width', 5, 500),
+    number(`heat.rotor.${axle}.fadeC`, `${axle === 'front' ? 'Front' : 'Rear'} linings fade from, °C`, 50, 1500),
+  ];
+  return {
+    name: 'Heat',
+    figures: heat
+      ? [
+          number('heat.topKmh', 'Top speed, km/h', 10, 400),
+          number('heat.ambientC', 'Air, °C', -50, 60),
+          number('heat.towKg', 'Towed without brakes, kg', 0, 50_000),
+          ...(heat.fluidC === null ? [] : [number('heat.fluidC', 'Fluid measured at the caliper, °C', -50, 400)]),
+          ...rotor('front', front),
+          ...rotor('rear', rear),
+        ]
+      : [],
+    none: 'Put in discs and drums, and stops, repeated brakings and a long hill are reckoned.',
+    actions: [
+      heat
+        ? { label: 'Take it out', path: 'heat', to: null }
+        : { label: 'Put them in', path: 'heat', to: TYPICAL_HEAT, open: numberPaths(TYPICAL_HEAT, 'heat') },
+      ...(heat
+        ? [
+            heat.fluidC === null
+              ? { label: 'Fluid was measured', path: 'heat.fluidC', to: 100, open: ['heat.fluidC'] }
+              : { label: 'Fluid not measured', path: 'heat.fluidC', to: null },
+          ]
+        : []),
+    ],
+  };
+}
+
 const LAMPS = [['circuit', 'Circuit or fluid'], ['parking', 'Parking brake']] as const; // prettier-ignore
 const lampWords = ({ lamps }: Sizing): string => {
   const there = LAMPS.filter(([lamp]) => lamps?.[lamp]).map(([, name]) => name);
@@ -202,6 +239,7 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
         : [],
       actions: inOrOut('combination', combination, COMBINATION),
     },
+    heatFigures(sizing),
     {
       name: 'Warning lamps',
       figures: [],

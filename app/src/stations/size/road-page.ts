@@ -18,6 +18,7 @@ import { PlanStore } from '../../session/plan-store';
 import { ChainList } from './chain-list';
 import { roadChain } from './chains';
 import { Compare } from './compare';
+import { HeatCard } from './heat-card';
 import { LoadSlider } from './load-slider';
 import { TravelBar } from './travel-bar';
 
@@ -34,16 +35,16 @@ function raised(
     .map(({ z, forceN, adhesion }) => ({ z, ...forceN, used: adhesion }));
 }
 
-/** From foot to road for a vehicle with two axles: the chain, the pedal's travel, balance, stopping, what one change would do. */
 /** Why none is drawn. */
 const NO_LIMITS: Partial<Record<Category, string>> = {
   aircraft: 'Light aircraft are not judged here: approval and the inspector come first (14 CFR 23.735, from memory).',
   competition: 'Rulebooks of competition ask two circuits at least and mostly no distance: none is drawn.',
 };
 
+/** From foot to road for a vehicle with two axles: the chain, the pedal's travel, balance, stopping, heat, what one change would do. */
 @Component({
   selector: 'fl-road-page',
-  imports: [LineChart, TravelBar, ChainList, Compare, LoadSlider],
+  imports: [HeatCard, LineChart, TravelBar, ChainList, Compare, LoadSlider],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block min-w-0' },
   template: `
@@ -115,6 +116,12 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
               A tandem's failed chamber is reckoned with half the stroke.
             </p>
           </section>
+          @if (load.heat; as heating) {
+            <section class="card p-4" aria-label="Heat">
+              <h2 class="h2">Heat</h2>
+              <fl-heat-card [heating]="heating" [heat]="given.heat!" />
+            </section>
+          }
           <section class="card p-4" aria-label="What if">
             <h2 class="h2">What one change would do</h2>
             <ul>

@@ -1,7 +1,7 @@
 import { CATEGORIES, type Category } from '../../categories/index.ts';
 import type {
   AxleLines, Axles, Booster, Brake, Combination, Disc, Drum, Master, Pedal,
-  RearValve,
+  RearValve, Rotor,
 } from '../../hydraulics/index.ts'; // prettier-ignore
 import { allGuessed, numberPaths } from './figures.ts';
 import { byKind, flag, id, list, nullable, number, oneOf, optional, over, record, type Field } from './field.ts';
@@ -40,8 +40,21 @@ export interface Sizing extends Sheet {
   readonly mu: number;
   /** Lining that may wear away before it is renewed. */
   readonly wearMm: Axles<number>;
+  /** What the heat of stops goes into; not there while nobody has begun it. */
+  readonly heat?: HeatSheet | null;
   /** Lamps that tell a failed circuit or low fluid, and the parking brake on. */
   readonly lamps?: { readonly circuit: boolean; readonly parking: boolean };
+}
+
+/** What a vehicle's brakes heat, and how hot they may become. */
+export interface HeatSheet {
+  readonly topKmh: number;
+  readonly ambientC: number;
+  /** A trailer without brakes of its own that hangs behind. */
+  readonly towKg: number;
+  readonly rotor: Axles<Rotor>;
+  /** Fluid at the hottest caliper as it was measured; null where it was not. */
+  readonly fluidC: number | null;
 }
 
 const axles = <T>(of: Field<T>): Field<Axles<T>> => ({ type: 'record', fields: { front: of, rear: of } });
@@ -61,6 +74,25 @@ export const BRAKE = byKind<Brake>()('kind', {
   },
   drum: { cylinderMm: over(1000), brakeFactor: over(100), drumRadiusMm: over(1000), travelMm: number(0, 1000) },
 });
+const ROTOR = record<Rotor>()({ massKg: over(1000), diameterMm: over(1000), widthMm: over(1000), fadeC: over(2000) });
+export const HEAT = record<HeatSheet>()({
+  topKmh: over(1000),
+  ambientC: number(-60, 60),
+  towKg: number(0, 100_000),
+  rotor: axles(ROTOR),
+  fluidC: nullable(number(-60, 400)),
+});
+/** Discs and drums of an ordinary vehicle. Common practice. */
+export const TYPICAL_HEAT: HeatSheet = {
+  topKmh: 130,
+  ambientC: 20,
+  towKg: 0,
+  rotor: {
+    front: { massKg: 6, diameterMm: 260, widthMm: 50, fadeC: 400 },
+    rear: { massKg: 6, diameterMm: 230, widthMm: 45, fadeC: 300 },
+  },
+  fluidC: null,
+};
 /** Paths of figures that are still guesses. */
 export const GUESSES = list(id, 500);
 export const PEDAL = record<Pedal>()({ forceN: over(10_000), ratio: over(100), efficiency: over(1), strokeMm: over(1000) });
@@ -90,6 +122,7 @@ export const SIZING = record<Sizing>()({
   airMl: axles(AIR_ML),
   mu: over(10),
   wearMm: axles(number(0, 100)),
+  heat: optional(nullable(HEAT)),
   lamps: optional(record<NonNullable<Sizing['lamps']>>()({ circuit: flag, parking: flag })),
   open: GUESSES,
 });

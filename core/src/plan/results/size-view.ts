@@ -9,6 +9,7 @@ import {
   withoutBooster,
   type CircuitShare,
   type Failure,
+  type Heating,
   type Limits,
   type Size,
   type SizeInput,
@@ -16,6 +17,7 @@ import {
 import { derive } from '../../derive/index.ts';
 import { InputError } from '../../fault/index.ts';
 import type { LineView } from '../derived/line-view.ts';
+import { heatView } from './heat-view.ts';
 import { loadAt, LOADS, sizeInputOf, type LoadName } from './sizing.ts';
 import type { Plan, Sizing } from '../model/index.ts';
 
@@ -29,6 +31,8 @@ export interface LoadView {
   readonly rearLeads: { readonly fromZ: number; readonly toZ: number } | null;
   /** Each circuit failed in turn, and the booster where there is one. */
   readonly failed: readonly Failure[];
+  /** How hot the brakes become; null while their discs and drums are not set down. */
+  readonly heat: readonly Heating[] | null;
   readonly limits: Limits | null;
   /** Speed that the stop is reckoned from, km/h. */
   readonly fromKmh: number;
@@ -43,7 +47,7 @@ export interface SizeView {
 
 const DEFAULT_KMH = 100;
 
-function loadView(input: SizeInput, limits: Limits | null, circuits: readonly CircuitShare[]): LoadView {
+function loadView(sizing: Sizing, input: SizeInput, limits: Limits | null, circuits: readonly CircuitShare[]): LoadView {
   const z = usableZ(input);
   const fromKmh = limits?.fromKmh ?? DEFAULT_KMH;
   return {
@@ -55,6 +59,7 @@ function loadView(input: SizeInput, limits: Limits | null, circuits: readonly Ci
     failed: [...circuits.map((one) => withFailed(input, one, limits?.left)), withoutBooster(input, limits?.left)].filter(
       (one) => one !== null,
     ),
+    heat: heatView(sizing, input),
     limits,
     fromKmh,
   };
@@ -68,7 +73,7 @@ function sizeOf(
 ): SizeView | null {
   if (!sizing) return null;
   const at = (share: number): LoadView =>
-    loadView(sizeInputOf(plan, sizing, lines, share), limitsFor(sizing.category, loadAt(sizing, 1).massKg), circuits);
+    loadView(sizing, sizeInputOf(plan, sizing, lines, share), limitsFor(sizing.category, loadAt(sizing, 1).massKg), circuits);
   try {
     const [empty, laden] = LOADS.map((_: LoadName, i) => at(i)) as [LoadView, LoadView];
     const cases = [empty.input.vehicle, laden.input.vehicle];

@@ -16,12 +16,16 @@ import { stopsTooLong } from './stops-too-long.ts';
 import { trailerBrakes } from './trailer-brakes.ts';
 import { valveNeeded } from './valve-needed.ts';
 import { lampMissing } from './lamp-missing.ts';
+import { brakesFade } from './brakes-fade.ts';
+import { fluidBoils } from './fluid-boils.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const SIZE_RULES = [
   pedalStroke,
   rearLocksFirst,
   stopsTooLong,
+  brakesFade,
+  fluidBoils,
   footTooHard,
   boosterWeak,
   valveNeeded,
