@@ -25,8 +25,9 @@ export {
   type Limits,
 } from './limits.ts';
 export { parking, parkingLimit, type ParkingInput, type ParkingLimit, type ParkingSize } from './parking.ts';
-export { kneeFor, proportionFor, rearLeads } from './proportion.ts';
+export { kneeFor, proportionFor, rearLeads, shareFor } from './proportion.ts';
 export { wearMl } from './reservoir.ts';
+export { reserveOf, type Reserve } from './reserve.ts';
 export { headMPa, RESIDUAL_MPA, residualFor, type Residual } from './residual.ts';
 export { single, type SingleInput, type SingleSize } from './single.ts';
 export { CAUSES, size, sumMl, takenMl, type Cause, type Size } from './size.ts';

@@ -50,6 +50,32 @@ export function kneeFor(
   return slope < 1 && knee > 0 ? knee : null;
 }
 
+/** Shares between which a balance bar is looked at. */
+const BAR = [0.02, 0.98] as const;
+
+/**
+ * The least front share of a balance bar at which the rear stays behind the front in every load case, with
+ * a tenth in hand; null where none does, or where there is no bar. Source: as for `kneeFor`.
+ */
+export function shareFor(input: Input, cases: readonly SizeVehicle[], range: Range = DEFAULT_BALANCE): number | null {
+  const { master } = input;
+  if (master.kind !== 'twin') return null;
+  const behind = (frontShare: number): boolean =>
+    cases.every((vehicle) =>
+      bounds({ ...input, master: { ...master, frontShare } }, vehicle, range)
+        .filter(({ z }) => z >= range.fromZ)
+        .every(({ before, most }) => pastValve(before, input.rearValve) <= MARGIN * most),
+    );
+  let [low, high]: [number, number] = [...BAR];
+  if (!behind(high)) return null;
+  for (let i = 0; i < 50; i++) {
+    const middle = (low + high) / 2;
+    if (behind(middle)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
 /** Knees tried, as shares of the highest that is possible. */
 const KNEES = Array.from({ length: 36 }, (_, i) => 1 - 0.02 * i);
 

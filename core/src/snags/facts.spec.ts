@@ -15,6 +15,16 @@ const drum = gannet.parts.find(({ kind }) => kind === 'wheel-cylinder')!;
 const modulator = { ...newPart(gannet, 'modulator', gannet.points[0]!.known), id: 'abs' };
 const withModulator = after(gannet, { edit: 'addPart', with: { part: modulator } });
 const hottest = Math.max(...viewPlan(gannet).size!.laden.heat!.map(({ peakC }) => peakC.front));
+/** Gannet with light feet and brakes that lean on a booster of gain 4. */
+const weak = after(
+  gannet,
+  sized('booster', { gain: 4, vacuumKPa: 65, diaphragmMm2: 35_000 }),
+  sized('pedal.forceN', 100),
+  sized('front.padMu', 0.12),
+  sized('rear.brakeFactor', 0.7),
+);
+const lever = gannet.sizing!.pedal.ratio * gannet.sizing!.pedal.efficiency;
+const electric = (coding: string) => ({ kind: 'electric', mostN: 4000, coding });
 const [none, both] = [
   { circuit: false, parking: false },
   { circuit: true, parking: true },
@@ -38,6 +48,13 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
     // 49 CFR 571.116 (from memory): DOT 4 with water in it boils from 155 °C.
     ['fluid-boils', 'stop', after(gannet, sized('heat.fluidC', 155)), after(gannet, sized('heat.fluidC', 129)), /measured at 155 °C, and DOT 4 with water in it boils from 155 °C: its bubbles/],
     ['fluid-boils', 'mind', after(gannet, sized('heat.fluidC', 130)), gannet, /measured at 130 °C/],
+    // UN R13-H annex 4 (from memory): four stops, the fifth as with the booster failed; a large tank does it.
+    ['booster-reserve', 'mind', after(weak, sized('boosterBy', { kind: 'vacuum', chamberMl: 300 })), after(weak, sized('boosterBy', { kind: 'vacuum', chamberMl: 60_000 })), /in the fifth, at 500 N, .* m\/s² are left and 2.44 are asked/],
+    ['booster-reserve', 'mind', after(weak, sized('boosterBy', { kind: 'hydraulic', mostN: 3000, stops: 4 })), after(weak, sized('boosterBy', { kind: 'hydraulic', mostN: 3000, stops: 5 })), /gives 4 stops alone/],
+    // Common practice.
+    ['booster-coding', 'note', after(weak, sized('boosterBy', electric('not-known'))), after(weak, sized('boosterBy', electric('none'))), /told of other calipers is not known/],
+    ['booster-coding', 'mind', after(weak, sized('boosterBy', electric('needed'))), after(weak, sized('boosterBy', electric('done'))), /meters for others/],
+    ['booster-weak', 'mind', after(weak, sized('boosterBy', { ...electric('done'), mostN: 3 * 100 * lever - 1 })), after(weak, sized('boosterBy', { ...electric('done'), mostN: 3 * 100 * lever + 1 })), /^It gives/],
   ])('%s, %s', (rule, level, speaks, silent, text) => {
     const [snag] = found(speaks, rule);
     expect(snag).toMatchObject({ level, text: expect.stringMatching(text) as string });
@@ -55,5 +72,32 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
     expect(drums(after(gannet, valve(0), ...expanders), 'residual-missing')).toEqual([]);
     expect(found(after(gannet, valve(0.0689)), 'residual-needless')).toEqual([]);
     expect(found(after(gannet, valve(0.0689), ...expanders), 'residual-needless').length).toBeGreaterThan(0);
+  }); // prettier-ignore
+
+  describe('a valve by its sheet', () => {
+    const sheet = { leastMPa: 0.5, mostMPa: 6.9, notches: null, bypass: false, ladenKneeMPa: null };
+    const valve = (patch: object, slope = 0.43): Plan => after(gannet, sized('rearValve', { kneeMPa: 6, slope }), sized('valveSheet', { ...sheet, ...patch }));
+    const text = (plan: Plan): string => found(plan, 'valve-needed')[0]?.text ?? '';
+    const knee = viewPlan(valve({})).size!.kneeFor(0.43)!;
+    test('is set within what its adjuster reaches, by notches where it has them', () => {
+      expect(text(valve({}))).toMatch(/a knee of [\d.]+ MPa keeps the rear behind/);
+      expect(text(valve({ leastMPa: knee - 0.01 }))).toMatch(/a knee of [\d.]+ MPa keeps the rear behind/);
+      expect(text(valve({ leastMPa: knee + 0.01 }))).toMatch(/and its adjuster ends at/);
+      // The notch below the wanted knee, by hand.
+      const notch = Math.floor((Math.floor(knee * 100) / 100 - 0.5) / (6.4 / 16));
+      expect(text(valve({ notches: 16 }))).toContain(`: notch ${notch} of 16 from its softest.`);
+    });
+    test('that is moved by the load has a knee for each', () => {
+      const moved = valve({ ladenKneeMPa: 6 });
+      expect(text(moved)).toMatch(/it takes a knee of [\d.]+ MPa or less empty and (any knee|a knee of [\d.]+ MPa or less) laden/);
+      const { kneeAt } = viewPlan(moved).size!;
+      const set = after(moved, sized('rearValve.kneeMPa', kneeAt(0.43, 'empty')), sized('valveSheet.ladenKneeMPa', Math.min(50, kneeAt(0.43, 'laden')!)));
+      expect(text(set)).toBe('');
+    });
+    test('that opens when the front has failed leaves more behind', () => {
+      const left = (plan: Plan): number => viewPlan(plan).size!.laden.failed.find(({ failed }) => failed === 'Front circuit')!.z;
+      const low = (bypass: boolean): Plan => after(gannet, sized('rearValve', { kneeMPa: 0.5, slope: 0.2 }), sized('valveSheet', { ...sheet, bypass }));
+      expect(left(low(true))).toBeGreaterThan(1.1 * left(low(false)));
+    });
   }); // prettier-ignore
 });

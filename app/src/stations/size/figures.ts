@@ -3,6 +3,8 @@ import type { Brake } from '@firm-line/core/hydraulics';
 import {
   numberPaths,
   TYPICAL_HEAT,
+  CODINGS,
+  type BoosterSupply,
   typicalBrake,
   typicalTrailer,
   type ClutchSheet,
@@ -121,6 +123,88 @@ function masterAction({ master }: Sizing): FigureAction {
     : { label: 'One tandem master', path: 'master', to: { kind: 'tandem', boreMm: master.frontBoreMm, strokeMm, deadMm } };
 }
 
+const SUPPLIES: readonly (readonly [BoosterSupply, string])[] = [
+  [{ kind: 'vacuum', chamberMl: 2500 }, 'Vacuum of the engine'],
+  [{ kind: 'pump', chamberMl: 2500 }, 'Vacuum pump'],
+  [{ kind: 'electric', mostN: 4000, coding: 'not-known' }, 'Electric'],
+  [{ kind: 'hydraulic', mostN: 4000, stops: 10 }, 'Hydraulic'],
+];
+const CODING_WORDS: Record<(typeof CODINGS)[number], string> = { 'not-known': 'not known whether it is needed', needed: 'still to be done', done: 'done', none: 'not needed' }; // prettier-ignore
+
+/** The booster by what drives it: its vacuum and volume, or what its sheet says it gives. */
+function boosterFigures({ booster, boosterBy = null }: Sizing): FigureGroup {
+  const ways = booster ? SUPPLIES.filter(([{ kind }]) => kind !== boosterBy?.kind) : [];
+  const next = boosterBy?.kind === 'electric' ? CODINGS[(CODINGS.indexOf(boosterBy.coding) + 1) % CODINGS.length]! : null;
+  const by = boosterBy && SUPPLIES.find(([{ kind }]) => kind === boosterBy.kind)![1];
+  return {
+    name: by && booster ? `Booster: ${by.toLowerCase()}` : 'Booster',
+    figures: booster
+      ? [
+          number('booster.gain', 'Gain', 1, 20),
+          ...(boosterBy && 'mostN' in boosterBy
+            ? [number('boosterBy.mostN', 'Helps at most, N', 10, 50_000)]
+            : [
+                number('booster.vacuumKPa', 'Vacuum at idle, as measured, kPa', 0, 101),
+                number('booster.diaphragmMm2', 'Diaphragm, mm²', 100, 500_000),
+              ]),
+          ...(boosterBy && 'chamberMl' in boosterBy
+            ? [number('boosterBy.chamberMl', 'Its vacuum side and tank, mL', 10, 50_000)]
+            : []),
+          ...(boosterBy?.kind === 'hydraulic' ? [number('boosterBy.stops', 'Stops from its store', 0, 100)] : []),
+        ]
+      : [],
+    actions: [
+      ...inOrOut('booster', booster, BOOSTER),
+      ...ways.map(([to, label]) => ({ label, path: 'boosterBy', to, open: numberPaths(to, 'boosterBy') })),
+      ...(next && boosterBy?.kind === 'electric'
+        ? [{ label: `Coding: ${CODING_WORDS[boosterBy.coding]}`, path: 'boosterBy.coding', to: next }]
+        : []),
+    ],
+  };
+}
+
+const VALVE_SHEET = { leastMPa: 1.7, mostMPa: 6.9, notches: null, bypass: false, ladenKneeMPa: null };
+/** The valve in the rear, how it is set, and what its sheet says of its adjuster. */
+function valveFigures({ rearValve, kneePerTurnMPa, valveSheet = null }: Sizing): FigureGroup {
+  const turn =
+    kneePerTurnMPa === null
+      ? { label: 'Enter a turn', path: 'kneePerTurnMPa', to: 0.5, open: ['kneePerTurnMPa'] }
+      : { label: 'Turn not known', path: 'kneePerTurnMPa', to: null };
+  const sheet = valveSheet
+    ? [
+        { label: 'No sheet', path: 'valveSheet', to: null },
+        { label: valveSheet.bypass ? 'No bypass' : 'Opens when the front fails', path: 'valveSheet.bypass', to: !valveSheet.bypass },
+        valveSheet.notches === null ? { label: 'Has notches', path: 'valveSheet.notches', to: 7 } : { label: 'Turns freely', path: 'valveSheet.notches', to: null },
+        valveSheet.ladenKneeMPa === null ? { label: 'Moved by the load', path: 'valveSheet.ladenKneeMPa', to: rearValve?.kneeMPa ?? 0 } : { label: 'Not moved by the load', path: 'valveSheet.ladenKneeMPa', to: null },
+      ]
+    : [{ label: 'Its sheet', path: 'valveSheet', to: VALVE_SHEET, open: ['valveSheet.leastMPa', 'valveSheet.mostMPa'] }]; // prettier-ignore
+  return {
+    name: valveSheet?.bypass ? 'Rear valve, opens when the front fails' : 'Rear valve',
+    figures: rearValve
+      ? [
+          number('rearValve.kneeMPa', valveSheet && valveSheet.ladenKneeMPa !== null ? 'Knee empty, MPa' : 'Knee, MPa', 0, 50),
+          ...(valveSheet && valveSheet.ladenKneeMPa !== null
+            ? [number('valveSheet.ladenKneeMPa', 'Knee laden, MPa', 0, 50)]
+            : []),
+          number('rearValve.slope', 'Slope', 0, 1),
+          ...(kneePerTurnMPa === null ? [] : [number('kneePerTurnMPa', 'One turn in, MPa of knee', 0.001, 10)]),
+          ...(valveSheet
+            ? [
+                number('valveSheet.leastMPa', 'Knee goes down to, MPa', 0, 50),
+                number('valveSheet.mostMPa', 'and up to, MPa', 0.1, 50),
+              ]
+            : []),
+          ...(valveSheet && valveSheet.notches !== null ? [number('valveSheet.notches', 'Notches', 1, 100)] : []),
+        ]
+      : [],
+    actions: [...inOrOut('rearValve', rearValve, VALVE), ...(rearValve ? [turn, ...sheet] : [])],
+  };
+}
+const barAction = ({ bar }: Sizing): FigureAction =>
+  bar
+    ? { label: 'Bar range not known', path: 'bar', to: null }
+    : { label: 'How far the bar turns', path: 'bar', to: { least: 0.35, most: 0.65 }, open: ['bar.least', 'bar.most'] };
+
 function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
   const rotor = (axle: 'front' | 'rear', { kind }: Brake): FigureSpec[] => [
     number(`heat.rotor.${axle}.massKg`, `One ${axle} ${kind}, kg`, 0.1, 200),
@@ -164,7 +248,7 @@ const lampWords = ({ lamps }: Sizing): string => {
 
 /** Every figure from foot to road, in the order of the chain. */
 export function roadFigures(sizing: Sizing): FigureGroup[] {
-  const { master, booster, rearValve, combination, kneePerTurnMPa } = sizing;
+  const { master, combination } = sizing;
   const load = (name: 'empty' | 'laden'): FigureGroup => ({
     name: name === 'empty' ? 'Vehicle empty' : 'Vehicle laden',
     figures: [
@@ -183,23 +267,9 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
     ],
     actions: brakeActions(axle, sizing[axle]),
   });
-  const turn =
-    kneePerTurnMPa === null
-      ? { label: 'Enter a turn', path: 'kneePerTurnMPa', to: 0.5, open: ['kneePerTurnMPa'] }
-      : { label: 'Turn not known', path: 'kneePerTurnMPa', to: null };
   return [
     { name: 'Foot and lever', figures: pedalFigures('pedal', 'Foot') },
-    {
-      name: 'Booster',
-      figures: booster
-        ? [
-            number('booster.gain', 'Gain', 1, 20),
-            number('booster.vacuumKPa', 'Vacuum, kPa', 0, 101),
-            number('booster.diaphragmMm2', 'Diaphragm, mm²', 100, 500_000),
-          ]
-        : [],
-      actions: inOrOut('booster', booster, BOOSTER),
-    },
+    boosterFigures(sizing),
     {
       name: 'Master',
       figures:
@@ -213,22 +283,15 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
               length('master.frontBoreMm', 'Front bore', 3, 100),
               length('master.rearBoreMm', 'Rear bore', 3, 100),
               number('master.frontShare', 'Front share of the bar', 0.05, 0.95),
+              ...(sizing.bar
+                ? [number('bar.least', 'Bar turns from a front share of', 0, 1), number('bar.most', 'to a front share of', 0, 1)]
+                : []),
               length('master.strokeMm', 'Stroke'),
               length('master.deadMm', 'Free stroke', 0),
             ],
-      actions: [masterAction(sizing)],
+      actions: [masterAction(sizing), ...(master.kind === 'twin' ? [barAction(sizing)] : [])],
     },
-    {
-      name: 'Rear valve',
-      figures: rearValve
-        ? [
-            number('rearValve.kneeMPa', 'Knee, MPa', 0, 50),
-            number('rearValve.slope', 'Slope', 0, 1),
-            ...(kneePerTurnMPa === null ? [] : [number('kneePerTurnMPa', 'One turn in, MPa of knee', 0.001, 10)]),
-          ]
-        : [],
-      actions: [...inOrOut('rearValve', rearValve, VALVE), ...(rearValve ? [turn] : [])],
-    },
+    valveFigures(sizing),
     {
       name: 'Metering and warning',
       figures: combination

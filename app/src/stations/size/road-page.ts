@@ -199,7 +199,7 @@ export class RoadPage {
     return `${meet} ${lead}${source}`;
   });
   protected readonly stops = computed(() => {
-    const { usableZ, stopM, limits, fromKmh, failed, size, input } = this.now()!;
+    const { usableZ, stopM, limits, fromKmh, failed, reserve, size, input } = this.now()!;
     const metres = (m: number): string => (Number.isFinite(m) ? figure(m, 0) : '–');
     const failedRow = (left: Failure) => {
       const speed = limits?.left.fromKmh ?? fromKmh;
@@ -220,6 +220,17 @@ export class RoadPage {
         pedal: `${figure(size.travelMm.total, 0)} mm of ${figure(input.pedal.strokeMm, 0)}`,
       },
       ...failed.map(failedRow),
+      ...(reserve
+        ? [
+            {
+              name: `Fifth stop without the booster's supply${limits ? `, ${limits.left.footMostN} N` : ''}`,
+              z: figure(reserve.fifthZ, 2),
+              metres: metres(stoppingM(limits?.left.fromKmh ?? fromKmh, reserve.fifthZ, limits?.buildUpS)),
+              limit: limits ? metres(limits.left.mostM(limits.left.fromKmh)) : '–',
+              pedal: `${reserve.stops} in full`,
+            },
+          ]
+        : []),
     ];
   });
   protected readonly noLimits = computed(

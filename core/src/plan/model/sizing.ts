@@ -40,12 +40,37 @@ export interface Sizing extends Sheet {
   readonly mu: number;
   /** Lining that may wear away before it is renewed. */
   readonly wearMm: Axles<number>;
+  /** Where the booster's help comes from; not there: vacuum, and nothing more is known. */
+  readonly boosterBy?: BoosterSupply | null;
+  /** How far the valve's adjuster goes, and what else its sheet says; not there while nobody has looked. */
+  readonly valveSheet?: ValveSheet | null;
+  /** Front shares between which the bar can be turned; not there where that is not known. */
+  readonly bar?: { readonly least: number; readonly most: number } | null;
   /** What the heat of stops goes into; not there while nobody has begun it. */
   readonly heat?: HeatSheet | null;
   /** Lamps that tell a failed circuit or low fluid, and the parking brake on. */
   readonly lamps?: { readonly circuit: boolean; readonly parking: boolean };
 }
 
+export const CODINGS = ['not-known', 'needed', 'done', 'none'] as const;
+/** What drives a booster. `chamberMl` is its vacuum side with its tank; `mostN` the most help that a sheet gives, and `stops` what its store gives alone. */
+export type BoosterSupply =
+  | { readonly kind: 'vacuum'; readonly chamberMl: number }
+  | { readonly kind: 'pump'; readonly chamberMl: number }
+  /** Whether its control is to be told of other calipers. */
+  | { readonly kind: 'electric'; readonly mostN: number; readonly coding: (typeof CODINGS)[number] }
+  | { readonly kind: 'hydraulic'; readonly mostN: number; readonly stops: number };
+/** A proportioning valve by its sheet. */
+export interface ValveSheet {
+  readonly leastMPa: number;
+  readonly mostMPa: number;
+  /** Notches from one end to the other; null where it turns freely. */
+  readonly notches: number | null;
+  /** Lets full pressure to the rear when the front circuit has failed. */
+  readonly bypass: boolean;
+  /** Of a load-sensing one: its knee with the vehicle laden; null: it does not move. */
+  readonly ladenKneeMPa: number | null;
+}
 /** What a vehicle's brakes heat, and how hot they may become. */
 export interface HeatSheet {
   readonly topKmh: number;
@@ -73,6 +98,21 @@ export const BRAKE = byKind<Brake>()('kind', {
     complianceMmPerMPa: number(0, 1000),
   },
   drum: { cylinderMm: over(1000), brakeFactor: over(100), drumRadiusMm: over(1000), travelMm: number(0, 1000) },
+});
+const VACUUM = { chamberMl: over(100_000) };
+const ASSIST = over(100_000);
+export const BOOSTER_SUPPLY = byKind<BoosterSupply>()('kind', {
+  vacuum: VACUUM,
+  pump: VACUUM,
+  electric: { mostN: ASSIST, coding: oneOf(CODINGS) },
+  hydraulic: { mostN: ASSIST, stops: number(0, 1000, { whole: true }) },
+});
+export const VALVE_SHEET = record<ValveSheet>()({
+  leastMPa: number(0, 200),
+  mostMPa: over(200),
+  notches: nullable(number(1, 1000, { whole: true })),
+  bypass: flag,
+  ladenKneeMPa: nullable(number(0, 200)),
 });
 const ROTOR = record<Rotor>()({ massKg: over(1000), diameterMm: over(1000), widthMm: over(1000), fadeC: over(2000) });
 export const HEAT = record<HeatSheet>()({
@@ -122,6 +162,11 @@ export const SIZING = record<Sizing>()({
   airMl: axles(AIR_ML),
   mu: over(10),
   wearMm: axles(number(0, 100)),
+  boosterBy: optional(nullable(BOOSTER_SUPPLY)),
+  valveSheet: optional(nullable(VALVE_SHEET)),
+  bar: optional(
+    nullable(record<{ readonly least: number; readonly most: number }>()({ least: number(0, 1), most: number(0, 1) })),
+  ),
   heat: optional(nullable(HEAT)),
   lamps: optional(record<NonNullable<Sizing['lamps']>>()({ circuit: flag, parking: flag })),
   open: GUESSES,

@@ -2,6 +2,8 @@ import {
   kneeFor,
   limitsFor,
   rearLeads,
+  reserveOf,
+  shareFor,
   size,
   stoppingM,
   usableZ,
@@ -11,6 +13,7 @@ import {
   type Failure,
   type Heating,
   type Limits,
+  type Reserve,
   type Size,
   type SizeInput,
 } from '../../hydraulics/index.ts';
@@ -31,6 +34,8 @@ export interface LoadView {
   readonly rearLeads: { readonly fromZ: number; readonly toZ: number } | null;
   /** Each circuit failed in turn, and the booster where there is one. */
   readonly failed: readonly Failure[];
+  /** What a vacuum booster has left without its supply; null where its volume is not set down. */
+  readonly reserve: Reserve | null;
   /** How hot the brakes become; null while their discs and drums are not set down. */
   readonly heat: readonly Heating[] | null;
   readonly limits: Limits | null;
@@ -43,22 +48,40 @@ export interface SizeView {
   readonly laden: LoadView;
   /** The highest knee at which a valve of a slope keeps the rear behind the front in both loads; null where none of that slope does. */
   readonly kneeFor: (slope: number) => number | null;
+  /** The same for one load, for a valve that is moved by it. */
+  readonly kneeAt: (slope: number, load: LoadName) => number | null;
+  /** The least front share of a balance bar that does so; null where none does or there is no bar. */
+  readonly barFor: () => number | null;
 }
 
 const DEFAULT_KMH = 100;
 
+/** A valve that steps aside when the front circuit has failed. */
+const bypassed = ({ valveSheet }: Sizing, input: SizeInput, { share }: CircuitShare): SizeInput =>
+  valveSheet?.bypass && share.front === 1 ? { ...input, rearValve: null } : input;
+
+function reserveView({ boosterBy }: Sizing, input: SizeInput, { strokeMm }: Size, limits: Limits | null): Reserve | null {
+  const { booster } = input;
+  return booster && boosterBy && 'chamberMl' in boosterBy
+    ? reserveOf({ ...input, booster }, boosterBy.chamberMl, strokeMm, limits?.left ?? null)
+    : null;
+}
+
 function loadView(sizing: Sizing, input: SizeInput, limits: Limits | null, circuits: readonly CircuitShare[]): LoadView {
   const z = usableZ(input);
+  const sized = size(input);
   const fromKmh = limits?.fromKmh ?? DEFAULT_KMH;
   return {
     input,
-    size: size(input),
+    size: sized,
     usableZ: z,
     stopM: stoppingM(fromKmh, z, limits?.buildUpS),
     rearLeads: rearLeads(input, limits?.balance),
-    failed: [...circuits.map((one) => withFailed(input, one, limits?.left)), withoutBooster(input, limits?.left)].filter(
-      (one) => one !== null,
-    ),
+    failed: [
+      ...circuits.map((one) => withFailed(bypassed(sizing, input, one), one, limits?.left)),
+      withoutBooster(input, limits?.left),
+    ].filter((one) => one !== null),
+    reserve: reserveView(sizing, input, sized, limits),
     heat: heatView(sizing, input),
     limits,
     fromKmh,
@@ -82,6 +105,8 @@ function sizeOf(
       empty,
       laden,
       kneeFor: (slope) => kneeFor(empty.input, cases, slope, empty.limits?.balance),
+      kneeAt: (slope, load) => kneeFor(empty.input, [{ empty, laden }[load].input.vehicle], slope, empty.limits?.balance),
+      barFor: () => shareFor(empty.input, cases, empty.limits?.balance),
     };
   } catch (error) {
     if (error instanceof InputError) return null;

@@ -1,4 +1,4 @@
-import type { Axle, AxleLines, SizeInput } from '../../hydraulics/index.ts';
+import type { Axle, AxleLines, Booster, RearValve, SizeInput } from '../../hydraulics/index.ts';
 import type { HoseFigures, Load, Plan, Sizing } from '../model/index.ts';
 import { hoseOf } from '../derived/hose-figures.ts';
 import { linesOf } from '../derived/line-figures.ts';
@@ -39,6 +39,19 @@ export const linesWith = (
   typed: HoseFigures,
 ): AxleLines => linesOf(lines, circuitIds, hoseOf(plan.hoses, circuitIds) ?? typed);
 
+/** The booster as `size` reckons it: one that is not moved by vacuum helps up to what its sheet gives. */
+export function boosterOf({ booster, boosterBy }: Pick<Sizing, 'booster' | 'boosterBy'>): Booster | null {
+  if (!booster || !boosterBy || !('mostN' in boosterBy)) return booster;
+  return { gain: booster.gain, vacuumKPa: boosterBy.mostN, diaphragmMm2: 1000 };
+}
+/** The valve at a load: the knee of a load-sensing one moves with it. */
+function valveAt({ rearValve, valveSheet }: Sizing, share: number): RearValve | null {
+  const laden = valveSheet?.ladenKneeMPa ?? null;
+  return rearValve && laden !== null
+    ? { ...rearValve, kneeMPa: rearValve.kneeMPa + share * (laden - rearValve.kneeMPa) }
+    : rearValve;
+}
+
 /** What `size` reads, from the plan at a load between empty (0) and laden (1). */
 export function sizeInputOf(
   plan: Pick<Plan, 'circuits' | 'hoses'>,
@@ -46,7 +59,8 @@ export function sizeInputOf(
   lines: readonly LineView[],
   share: number,
 ): SizeInput {
-  const { wheelbaseMm, tyreRadiusMm, pedal, booster, master, front, rear, rearValve, bulkGPa, airMl, mu } = sizing;
+  const { wheelbaseMm, tyreRadiusMm, pedal, master, front, rear, bulkGPa, airMl, mu } = sizing;
+  const [booster, rearValve] = [boosterOf(sizing), valveAt(sizing, share)];
   const linesAt = (axle: Axle): AxleLines => linesWith(plan, lines, circuitsOf(plan, axle), sizing.hoses[axle]);
   return {
     vehicle: { ...loadAt(sizing, share), wheelbaseMm, tyreRadiusMm },

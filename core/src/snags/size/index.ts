@@ -18,6 +18,8 @@ import { valveNeeded } from './valve-needed.ts';
 import { lampMissing } from './lamp-missing.ts';
 import { brakesFade } from './brakes-fade.ts';
 import { fluidBoils } from './fluid-boils.ts';
+import { boosterReserve } from './booster-reserve.ts';
+import { boosterCoding } from './booster-coding.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const SIZE_RULES = [
@@ -28,6 +30,8 @@ export const SIZE_RULES = [
   fluidBoils,
   footTooHard,
   boosterWeak,
+  boosterReserve,
+  boosterCoding,
   valveNeeded,
   leverStroke,
   trailerBrakes,
