@@ -183,7 +183,7 @@ describe('each rule against a plan spoilt for it', () => {
     ['parking-hydraulic', [{ edit: 'setSheet', with: { sheet: 'parking', to: typicalParking('hydraulic') } }], 'stop', /leaks down and shrinks/],
     ['parking-weak', [figures('parking', 'handN', 200)], 'stop', /Laden it holds on 1\d % and 20 % is asked/],
     ['parking-weak', [figures('parking', 'handN', 450)], 'mind', /450 N by hand is over the 400 N/],
-    ['clutch-travel', [figures('clutch', 'slaveBoreMm', 30)], 'stop', /The bearing moves 5.\d mm and needs 8/],
+    ['clutch-travel', [figures('clutch', 'slaveBoreMm', 30)], 'stop', /The bearing moves 4.9 mm and needs 8/],
     ['clutch-travel', [figures('clutch', 'slaveBoreMm', 16)], 'mind', /and 11.5 mm is the most: set a stop/],
     ['clutch-travel', [figures('clutch', 'bearingLoadN', 4000)], 'mind', /N of foot and 130 N is what you want/],
     ['figures-guessed', [{ edit: 'setSheet', with: { sheet: 'clutch', to: typicalClutch() } }], 'mind', /^Clutch: \d+ figures are still a guess/],

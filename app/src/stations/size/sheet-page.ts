@@ -1,14 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, model } from '@angular/core';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
+import { LineChart } from '../../kit/line-chart';
 import { ChainList } from './chain-list';
 import { chainOf } from './chains';
 import { LoadSlider } from './load-slider';
+import { pictureOf } from './sheet-pictures';
 
 /** A sheet beside the one from foot to road: trailer, lever, clutch or parking brake. */
 @Component({
   selector: 'fl-sheet-page',
-  imports: [ChainList, LoadSlider],
+  imports: [ChainList, LineChart, LoadSlider],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -22,6 +24,11 @@ import { LoadSlider } from './load-slider';
       </div>
       @if (steps().length) {
         <fl-chain-list [steps]="steps()" />
+        @if (picture(); as one) {
+          <h3 class="mt-4 font-semibold">{{ one.title }}</h3>
+          <fl-line-chart [label]="one.title" [xName]="one.xName" [yName]="one.yName" [lines]="one.lines" />
+          <p class="text-sm" data-test="picture-words">{{ one.words }}</p>
+        }
       } @else {
         <p class="mt-2">{{ why() }}</p>
       }
@@ -34,6 +41,7 @@ export class SheetPage {
   readonly name = input.required<string>();
   readonly share = model.required<number>();
   protected readonly steps = computed(() => chainOf(this.of(), viewPlan(this.store.plan()), this.share()));
+  protected readonly picture = computed(() => pictureOf(this.of(), viewPlan(this.store.plan())));
   protected readonly why = computed(() =>
     this.store.plan().parking?.by === 'hydraulic'
       ? 'Held pressure leaks down and shrinks as it cools: it is not reckoned as a parking brake.'

@@ -41,7 +41,9 @@ export function clutchView(plan: Feeding, sheet: ClutchSheet, lines: readonly Li
     plan.circuits.filter((c) => c.work === 'clutch').map((c) => c.id),
     sheet.hose,
   );
-  const input = { ...sheet, masterStrokeMm: sheet.strokeMm - sheet.deadMm };
+  // The free stroke is taken by the pedal before the master moves any fluid.
+  const pedal = { ...sheet.pedal, strokeMm: Math.max(0, sheet.pedal.strokeMm - sheet.deadMm * sheet.pedal.ratio) };
+  const input = { ...sheet, pedal, masterStrokeMm: sheet.strokeMm - sheet.deadMm };
   const { pressureMPa } = clutch({ ...input, takenMl: 0 });
   // A slave takes what moves it; lines and hose take theirs besides.
   const none: Brake = { kind: 'drum', cylinderMm: 1, brakeFactor: 1, drumRadiusMm: 1, travelMm: 0 };
