@@ -1,5 +1,7 @@
-import { applyEdit, newPart, type EditCall, type Plan } from '../plan/index.ts';
+import { applyEdit, layPlan, newPart, type EditCall, type Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
+import { newThing } from '../frame/index.ts';
+import { unit, type Vec3 } from '../vec/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
 
@@ -72,6 +74,32 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
     expect(drums(after(gannet, valve(0), ...expanders), 'residual-missing')).toEqual([]);
     expect(found(after(gannet, valve(0.0689)), 'residual-needless')).toEqual([]);
     expect(found(after(gannet, valve(0.0689), ...expanders), 'residual-needless').length).toBeGreaterThan(0);
+  }); // prettier-ignore
+
+  describe('what is opened again with all gates shut', () => {
+    const bleeder = layPlan(gannet).ports.get('bleed-fl')!;
+    const block = (name: string, at: readonly number[], halfMm: number): EditCall => ({
+      edit: 'addThing',
+      with: { thing: { ...newThing('in-the-way', name, 'tank'), shape: { kind: 'block', minMm: at.map((v) => v - halfMm) as unknown as Vec3, maxMm: at.map((v) => v + halfMm) as unknown as Vec3 } } },
+    });
+    const said = (plan: Plan): string[] => found(plan, 'out-of-reach').map(({ where, text }) => `${where}: ${text}`);
+    const new_ = (plan: Plan): string[] => said(plan).filter((text) => !said(gannet).includes(text));
+    test('a bleeder and a cap in the box of a gate are told, out of it they are not', () => {
+      const at = bleeder.fixed.atMm;
+      const gate = { id: 'gate-x', name: 'Arch liner', minMm: at.map((v) => v - 20) as unknown as Vec3, maxMm: at.map((v) => v + 20) as unknown as Vec3, closed: false };
+      expect(new_(after(gannet, { edit: 'addGate', with: { gate } }))).toEqual(['Front left, bleeder: Arch liner shuts it in: whoever bleeds it has to open that first.']);
+      expect(said(gannet)).toContainEqual(expect.stringMatching(/^Clutch master, outlet: Dash and seat box in shuts its cap in/));
+      expect(said(after(gannet, { edit: 'removeGate', with: { id: 'gate-dash' } })).filter((text) => text.includes('shuts its cap'))).toEqual([]);
+    });
+    test('something in front of a nipple, and something over a cap; a little further off it is silent', () => {
+      const out = (mm: number) => bleeder.fixed.atMm.map((v, i) => v + mm * unit(bleeder.port.direction)![i]!);
+      expect(new_(after(gannet, block('Spare', out(60), 10)))).toEqual([expect.stringMatching(/^Front left, bleeder: Spare stands 60 mm or less in front of it/)]);
+      expect(new_(after(gannet, block('Spare', out(140), 10)))).toEqual([]);
+      const top = layPlan(gannet).ports.get('port-master-front')!.fixed.atMm;
+      const over = (mm: number) => [top[0], top[1], Math.max(top[2], layPlan(gannet).ports.get('port-master-rear')!.fixed.atMm[2]) + mm];
+      expect(new_(after(gannet, block('Floor', over(120), 60)))).toEqual([expect.stringMatching(/^Tandem master, .*: Floor stands over its cap: 120 mm are wanted/)]);
+      expect(new_(after(gannet, block('Floor', over(280), 60)))).toEqual([]);
+    });
   }); // prettier-ignore
 
   describe('a valve by its sheet', () => {

@@ -21,6 +21,8 @@ function trailerPicture({ plan: { trailer } }: PlanView): SheetPicture {
   const lines = axles.map(({ brake, tyreRadiusMm, emptyKg, ladenKg }, i): ChartLine => ({
     name: `axle ${i + 1} locks`,
     ink: INKS[i]!,
+    // Axles that are alike lie on one another.
+    dashed: i > 0,
     points: along(100).map((x) => ({
       x,
       y: (mu * (emptyKg + (x / 100) * (ladenKg - emptyKg)) * GRAVITY_MS2) / forcePerMPa(brake, tyreRadiusMm),

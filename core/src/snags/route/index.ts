@@ -26,6 +26,7 @@ import { spanRings } from './span-rings.ts';
 import { tubeToMoving } from './tube-to-moving.ts';
 import { unheld } from './unheld.ts';
 import { wrenchRoom } from './wrench-room.ts';
+import { outOfReach } from './out-of-reach.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const ROUTE_RULES = [
@@ -50,6 +51,7 @@ export const ROUTE_RULES = [
   highPoint,
   wrenchRoom,
   behindGate,
+  outOfReach,
   openUncapped,
   tubeToMoving,
   linesTouch,

@@ -5,11 +5,11 @@ import { defineRule, type Finding } from '../define-rule.ts';
 import { ENDS, cornerAt, endName, lengthWords, onLine } from '../words.ts';
 
 /** A flare wrench: how long, how thick its handle; and how far it must swing to take the next two flats. Common practice. */
-const WRENCH_MM = 120;
+export const WRENCH_MM = 120;
 const HANDLE_MM = 6;
 const STEP_DEG = 30;
 /** Whether a wrench on a nut has two neighbouring places round it. */
-function swings(nut: Vec3, along: Vec3, obstacles: readonly Obstacle[]): boolean {
+export function swings(nut: Vec3, along: Vec3, obstacles: readonly Obstacle[]): boolean {
   const arm = squareTo(along);
   const free = Array.from({ length: 360 / STEP_DEG }, (_, i) => {
     const way = rotate(arm, along, i * STEP_DEG);
