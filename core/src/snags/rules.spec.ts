@@ -24,6 +24,11 @@ describe('the rules', () => {
     expect(new Set(RULES.map(({ id }) => id)).size).toBe(RULES.length);
   });
 
+  test('each has a test by its name, in which it speaks and the nearest plan is silent', () => {
+    const specs = [__dirname, join(__dirname, '../hose-travel')].flatMap((folder) => readdirSync(folder).filter((file) => file.endsWith('.spec.ts') && file !== 'rules.spec.ts').map((file) => readFileSync(join(folder, file), 'utf8'))); // prettier-ignore
+    expect(RULES.map(({ id }) => id).filter((id) => !specs.some((text) => text.includes(`'${id}'`)))).toEqual([]);
+  });
+
   test('every snag names a place that is in the plan, and a key of its own', () => {
     for (const plan of [...PLANS, ...LAYOUTS.map((layout) => layout.draw(emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z')))]) {
       const places = [{ kind: 'plan', id: plan.id }, ...recordsIn(plan).map(({ ref }) => ref)];

@@ -40,6 +40,8 @@ describe('snags of the demo plan', () => {
       ['mind', 'in-reserved', 'R1'],
       ['mind', 'unheld', 'F3'],
       ['mind', 'unheld', 'C1'],
+      ['mind', 'out-of-reach', 'Clutch master, outlet'],
+      ['mind', 'out-of-reach', 'Clutch slave, bleeder'],
       ['mind', 'lines-touch', 'R1 and C1'],
       ['mind', 'adapter-length', 'C1, end A'],
       ['mind', 'cut-unsure', 'R3'],
@@ -156,6 +158,10 @@ describe('each rule against a plan spoilt for it', () => {
     ['figure-unlikely', [['master.boreMm', 7]], 'mind', /7 mm is unlikely/],
     ['figure-unlikely', [['pedal.ratio', 40]], 'mind', /40 to 1 is unlikely/],
   ])('%s', (rule, figures, level, sentence) => {
+    const silent = found(gannet(), rule)
+      .filter((s) => s.level === level)
+      .map((s) => s.text);
+    expect(silent).not.toEqual(expect.arrayContaining([expect.stringMatching(sentence)]));
     const snags = found(sized(...figures), rule);
     expect(snags.filter((s) => s.level === level).map((s) => s.text)).toEqual(
       expect.arrayContaining([expect.stringMatching(sentence)]),

@@ -20,6 +20,7 @@ import { roadChain } from './chains';
 import { Compare } from './compare';
 import { HeatCard } from './heat-card';
 import { LoadSlider } from './load-slider';
+import { RunChoices } from './run-choices';
 import { TravelBar } from './travel-bar';
 
 const STEPS = 80;
@@ -44,7 +45,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
 /** From foot to road for a vehicle with two axles: the chain, the pedal's travel, balance, stopping, heat, what one change would do. */
 @Component({
   selector: 'fl-road-page',
-  imports: [HeatCard, LineChart, TravelBar, ChainList, Compare, LoadSlider],
+  imports: [HeatCard, LineChart, TravelBar, ChainList, Compare, LoadSlider, RunChoices],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block min-w-0' },
   template: `
@@ -132,6 +133,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
               }
             </ul>
           </section>
+          <section class="card p-4" aria-label="One run"><fl-run-choices /></section>
           <section class="card p-4" aria-label="Compare"><fl-compare [share]="share()" /></section>
         </div>
       } @else {

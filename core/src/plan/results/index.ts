@@ -3,3 +3,4 @@ export { type ResidualView } from './residual-view.ts';
 export { type LoadView, type SizeView } from './size-view.ts';
 export { loadAt, LOADS, plannedHoses, boosterOf, sizeInputOf, type LoadName } from './sizing.ts';
 export { viewPlan, type PlanView } from './view.ts';
+export { runChoices, type RunChoice } from './run-choices.ts';

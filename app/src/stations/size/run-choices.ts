@@ -1,0 +1,77 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { figure } from '@firm-line/core/fault';
+import { runChoices, viewPlan } from '@firm-line/core/plan/results';
+import { formatLengthUnit } from '@firm-line/core/units';
+import { SelectField } from '../../kit/fields/select-field';
+import { PlanStore } from '../../session/plan-store';
+
+/** One run in steel, copper-nickel, stainless and braided hose, side by side. */
+@Component({
+  selector: 'fl-run-choices',
+  imports: [SelectField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <div class="flex flex-wrap items-end gap-3">
+      <h2 class="h2 mr-auto">One run, made of what?</h2>
+      <fl-select-field class="w-64" field="run-line" label="Line" [bare]="true" [options]="lines()" [value]="chosen()?.line!.id ?? null" (changed)="of.set($event)" />
+    </div>
+    @if (rows().length) {
+      <div class="overflow-x-auto">
+        <table class="mt-2 w-full text-left text-sm" data-test="run-choices">
+          <thead class="text-ink-soft">
+            <tr>
+              <th class="font-normal">Of</th>
+              <th class="pr-3 text-right font-normal">pedal</th>
+              <th class="pr-3 font-normal">flares your tools make</th>
+              <th class="pr-3 font-normal">rust and wear</th>
+              <th class="pr-3 font-normal">where it is allowed</th>
+              <th class="text-right font-normal">price</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (row of rows(); track row.id) {
+              <tr class="border-t border-rule align-top">
+                <td class="py-2 pr-3 font-semibold whitespace-nowrap">{{ row.name }}{{ row.now ? ', as it is' : '' }}</td>
+                <td class="py-2 pr-3 text-right font-mono whitespace-nowrap">{{ row.pedal }}</td>
+                <td class="py-2 pr-3">{{ row.flares }}</td>
+                <td class="py-2 pr-3">{{ row.corrosion }}</td>
+                <td class="py-2 pr-3">{{ row.rule }}</td>
+                <td class="py-2 text-right font-mono">{{ row.price }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
+      <p class="mt-2 text-sm text-ink-soft">
+        {{ length() }} between its two ends, two joints. A union in it is one joint more that may leak, and two flares more to
+        make; it is worth that only where the tube cannot be carried in or must come out again. Prices are made up; local rules
+        and the makers' sheets come first.
+      </p>
+    } @else {
+      <p class="text-sm text-ink-soft">Join a line at both ends, and it is compared here.</p>
+    }
+  `,
+}) // prettier-ignore
+export class RunChoices {
+  private readonly store = inject(PlanStore);
+  protected readonly of = signal<string | null>(null);
+  protected readonly lines = computed(() =>
+    this.store.plan().lines.map(({ id, name, title }) => ({ id, name: `${name} ${title}`.trim() })),
+  );
+  protected readonly chosen = computed(() => {
+    const { lines } = this.store.view();
+    const longest = [...lines].sort((a, b) => (b.card?.developedMm ?? 0) - (a.card?.developedMm ?? 0))[0];
+    return lines.find(({ line }) => line.id === this.of()) ?? longest ?? null;
+  });
+  protected readonly length = computed(() => formatLengthUnit(this.chosen()?.card?.developedMm ?? 0, this.store.units()));
+  protected readonly rows = computed(() => {
+    const line = this.chosen();
+    if (!line) return [];
+    return runChoices(viewPlan(this.store.plan()), line).map((choice) => ({
+      ...choice,
+      pedal: choice.pedalMm === null ? '–' : `${figure(choice.pedalMm, 2)} mm`,
+      price: (choice.costMinor / 100).toFixed(2),
+    }));
+  }); // prettier-ignore
+}

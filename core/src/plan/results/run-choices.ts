@@ -1,0 +1,85 @@
+import { boreArea, takenMl, type AxleLines, type Brake, type SizeInput } from '../../hydraulics/index.ts';
+import { FLARES, hoseById, hoseMlPerM, TUBES, tubeBoreMm, type FlareForm, type TubeMaterial } from '../../stock/index.ts';
+import { TUBE_MATTER } from '../derived/line-figures.ts';
+import type { LineView } from '../derived/line-view.ts';
+import type { Bench } from '../model/index.ts';
+import type { PlanView } from './view.ts';
+
+/** One way to make a run: what of the pedal it costs and what else speaks for or against it. */
+export interface RunChoice {
+  readonly id: TubeMaterial | 'braided-ptfe';
+  readonly name: string;
+  /** It is what the line is made of now. */
+  readonly now: boolean;
+  /** Pedal travel that this run alone takes at the foot that is planned; null where no pedal presses it. */
+  readonly pedalMm: number | null;
+  readonly takesMl: number;
+  /** Flares that the tools at hand make on it, and how well they are proven. */
+  readonly flares: string;
+  readonly corrosion: string;
+  readonly rule: string;
+  /** In the smallest coin; invented, like all prices here. */
+  readonly costMinor: number;
+}
+
+interface Matter {
+  readonly id: 'steel' | 'copper-nickel' | 'stainless';
+  readonly name: string;
+  readonly flares: readonly FlareForm[];
+  readonly corrosion: string;
+  readonly rule: string;
+  readonly costMinorPerM: number;
+}
+/** Common practice. */
+const MATTERS: readonly Matter[] = [
+  { id: 'steel', name: 'coated steel', flares: ['double-flare-45', 'bubble', 'cone-37'], corrosion: 'rusts where its coat is hurt: strip it at the flare, touch up after', rule: 'the usual; local rules first', costMinorPerM: 190 },
+  { id: 'copper-nickel', name: 'copper-nickel', flares: ['double-flare-45', 'bubble', 'cone-37'], corrosion: 'does not rust; soft, so it wants its clips', rule: 'most places; look at yours', costMinorPerM: 310 },
+  { id: 'stainless', name: 'stainless', flares: ['cone-37'], corrosion: 'does not rust; hard to bend and to seal', rule: 'the usual; local rules first', costMinorPerM: 420 },
+]; // prettier-ignore
+const BRAIDED = { id: 'braided-ptfe', name: 'braided hose', corrosion: 'wire that chafes hides what is inside; renewed by its age', rule: 'only with its marking; many places want tube on long runs', costMinorPerM: 1450, endMinor: 1900 } as const; // prettier-ignore
+const NONE: Brake = { kind: 'drum', cylinderMm: 1, brakeFactor: 1, drumRadiusMm: 1, travelMm: 0 };
+/** Pressure of a hard stop where no pedal is sized, MPa. Common practice. */
+const HARD_MPA = 6.9;
+
+/** What the tools at hand make of it, best proven first. */
+function flareWords({ flares }: Bench, { id, flares: takes }: Matter): string {
+  const owned = takes.filter((form) => flares[form].owned);
+  const only = takes.length === 1 ? ' alone' : '';
+  if (!owned.length) return `${FLARES[takes[0]!].name.toLowerCase()}${only}: no tool on the bench`;
+  return owned.map((form) => `${FLARES[form].name.toLowerCase()}${only}${flares[form].provenOn.includes(id) ? '' : ', no test piece yet'}`).join('; ');
+} // prettier-ignore
+
+/** How far a mL taken by a circuit moves the pedal, mm. */
+function pedalMmPerMl({ master, pedal }: SizeInput, axle: 'front' | 'rear'): number {
+  if (master.kind === 'tandem') return (1000 * pedal.ratio) / boreArea(master.boreMm);
+  const share = axle === 'front' ? master.frontShare : 1 - master.frontShare;
+  return (1000 * share * pedal.ratio) / boreArea(axle === 'front' ? master.frontBoreMm : master.rearBoreMm);
+}
+
+/** The same run in each of what it could be made of, all of the line's own size; hose as long as the tube. */
+export function runChoices({ plan, size, circuits }: Pick<PlanView, 'plan' | 'size' | 'circuits'>, { line, card, tube }: LineView): RunChoice[] {
+  if (!card) return [];
+  const lengthMm = card.developedMm;
+  const circuit = circuits.get(line.circuitId)!;
+  const axle = circuit.work === 'brake' ? circuit.axle : null;
+  const pressed = axle && size ? { mpa: size.empty.size.pressureMPa[axle], perMl: pedalMmPerMl(size.empty.input, axle) } : null;
+  const mpa = pressed?.mpa ?? HARD_MPA;
+  const bulkGPa = plan.sizing?.bulkGPa ?? 1.7;
+  const takes = (of: Partial<AxleLines>): number => {
+    const { tube: walls, hose, fluid } = takenMl(NONE, { tubeMm: 0, idMm: 1, odMm: 2, youngGPa: 1, poisson: 0, hoseMm: 0, hoseMlPerMPaM: 0, ...of }, bulkGPa, 0, mpa);
+    return walls + hose + fluid;
+  };
+  const choice = (one: Omit<RunChoice, 'pedalMm'>): RunChoice => ({ ...one, pedalMm: pressed && one.takesMl * pressed.perMl });
+  const tubes = MATTERS.map((matter) => {
+    const size = TUBES.find(({ material, odMm }) => material === matter.id && odMm === tube.odMm) ?? tube;
+    const { youngGPa, poisson } = TUBE_MATTER[matter.id];
+    const takesMl = takes({ tubeMm: lengthMm, idMm: tubeBoreMm(size), odMm: size.odMm, youngGPa, poisson });
+    const { id, name, corrosion, rule, costMinorPerM } = matter;
+    return choice({ id, name, corrosion, rule, takesMl, now: tube.material === id, flares: flareWords(plan.bench, matter), costMinor: (costMinorPerM * lengthMm) / 1000 });
+  });
+  const braid = hoseById(tube.odMm > 5.5 ? 'ptfe-4' : 'ptfe-3')!;
+  const { id, name, corrosion, rule, costMinorPerM, endMinor } = BRAIDED;
+  const takesMl = takes({ hoseMm: lengthMm, idMm: braid.boreMm, odMm: braid.odMm, hoseMlPerMPaM: hoseMlPerM(braid, mpa)! / mpa });
+  const hose = choice({ id, name, corrosion, rule, takesMl, now: false, flares: 'none: ends crimped by its maker', costMinor: (costMinorPerM * lengthMm) / 1000 + 2 * endMinor });
+  return [...tubes, hose];
+} // prettier-ignore
