@@ -80,6 +80,21 @@ describe('the shell', () => {
     expect([TestBed.inject(Selection).line()!.line.name, TestBed.inject(Selection).node()]).toEqual(['R2', 2]);
   });
 
+  test('of many of a kind the first stands open and the others behind it, with their count', async () => {
+    const at = await shell('h4b');
+    const trusted = (): number => at.store.snags().filter(({ rule }) => rule === 'thread-trusted').length;
+    for (const id of ['port-fr', 'port-rl', 'port-fl']) {
+      const { fitting } = at.store.view().ports.get(id)!.port;
+      at.store.apply({ edit: 'changePort', with: { id, patch: { fitting: { ...fitting!, how: 'trusted' } } } });
+    }
+    await until(() => trusted() === 4);
+    await at.key('s');
+    const fold = [...at.root.querySelectorAll('fl-snag-drawer details')].find((one) => one.textContent!.includes('on trust'))!;
+    expect(fold.querySelector('summary')!.textContent).toContain('3 more of this kind');
+    expect(fold.querySelectorAll('fl-snag-row')).toHaveLength(3);
+    expect(at.root.querySelectorAll('fl-snag-drawer fl-snag-row')).toHaveLength(at.store.snags().length);
+  });
+
   test('the next snag goes round and round', async () => {
     const at = await shell('h5');
     const jump = TestBed.inject(Jump);

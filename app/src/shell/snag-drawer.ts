@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import type { Level, Snag } from '@firm-line/core/snags';
 import { LEVEL_WORDS } from '../kit/level-sign';
@@ -6,13 +7,23 @@ import { PlanStore } from '../session/plan-store';
 import { Jump } from '../session/jump';
 import { STATIONS, stationFor } from '../stations/registry';
 import { Dialog } from '../kit/dialog';
+import { Fold } from '../kit/fold';
 
 const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 'likely to cost rework', note: 'worth knowing' };
+
+/** So many of a kind stand open; of more, the first, and the rest behind it. */
+const FEW = 2;
+/** Snags of one rule together, where the first of them stood. */
+function kindsOf(snags: readonly Snag[]): Snag[][] {
+  const kinds = new Map<string, Snag[]>();
+  for (const snag of snags) kinds.set(snag.rule, [...(kinds.get(snag.rule) ?? []), snag]);
+  return [...kinds.values()];
+}
 
 /** Everything the plan has against it, with a way to each place. */
 @Component({
   selector: 'fl-snag-drawer',
-  imports: [Dialog, SnagRow],
+  imports: [Dialog, Fold, NgTemplateOutlet, SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-dialog
@@ -33,18 +44,19 @@ const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 
               <h3 class="mt-2 mb-1 font-bold">
                 {{ group.word }} <span class="font-normal text-ink-soft">{{ group.meaning }}</span>
               </h3>
-              @for (snag of group.snags; track snag.key) {
-                <div class="flex items-start gap-2 border-t border-rule py-2">
-                  <fl-snag-row class="flex-1" [snag]="snag" [named]="true" />
-                  <button
-                    type="button"
-                    class="btn px-3"
-                    (click)="go(snag)"
-                    [attr.aria-label]="'Go to ' + snag.where + ' in ' + stationName(snag)"
-                  >
-                    {{ stationName(snag) }}
-                  </button>
-                </div>
+              @for (kind of group.kinds; track kind[0]!.key) {
+                <ng-container *ngTemplateOutlet="row; context: { $implicit: kind[0] }" />
+                @if (kind.length > few) {
+                  <fl-fold class="pl-7" [summary]="kind.length - 1 + ' more of this kind'">
+                    @for (snag of kind.slice(1); track snag.key) {
+                      <ng-container *ngTemplateOutlet="row; context: { $implicit: snag }" />
+                    }
+                  </fl-fold>
+                } @else {
+                  @for (snag of kind.slice(1); track snag.key) {
+                    <ng-container *ngTemplateOutlet="row; context: { $implicit: snag }" />
+                  }
+                }
               }
             } @empty {
               <p class="py-6 text-ink-soft" [class.invisible]="!store.isJudged()">
@@ -59,12 +71,26 @@ const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 
         </div>
       }
     </fl-dialog>
+    <ng-template #row let-snag>
+      <div class="flex items-start gap-2 border-t border-rule py-2">
+        <fl-snag-row class="flex-1" [snag]="snag" [named]="true" />
+        <button
+          type="button"
+          class="btn px-3"
+          (click)="go(snag)"
+          [attr.aria-label]="'Go to ' + snag.where + ' in ' + stationName(snag)"
+        >
+          {{ stationName(snag) }}
+        </button>
+      </div>
+    </ng-template>
   `,
 })
 export class SnagDrawer {
   protected readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
   private readonly dialog = viewChild.required<Dialog>('dialog');
+  protected readonly few = FEW;
   protected readonly isOpened = signal(false);
   protected readonly groups = computed(() =>
     (['stop', 'mind', 'note'] as const)
@@ -72,9 +98,9 @@ export class SnagDrawer {
         level,
         word: LEVEL_WORDS[level],
         meaning: MEANING[level],
-        snags: this.store.laidOutSnags().filter((snag) => snag.level === level),
+        kinds: kindsOf(this.store.laidOutSnags().filter((snag) => snag.level === level)),
       }))
-      .filter((group) => group.snags.length),
+      .filter((group) => group.kinds.length),
   );
 
   open(): void {

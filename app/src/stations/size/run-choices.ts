@@ -14,7 +14,7 @@ import { PlanStore } from '../../session/plan-store';
   template: `
     <div class="flex flex-wrap items-end gap-3">
       <h2 class="h2 mr-auto">One run, made of what?</h2>
-      <fl-select-field class="w-64" field="run-line" label="Line" [bare]="true" [options]="lines()" [value]="chosen()?.line!.id ?? null" (changed)="of.set($event)" />
+      <fl-select-field class="w-64" field="run-line" label="Line" [bare]="true" [options]="lines()" [value]="chosenId()" (changed)="of.set($event)" />
     </div>
     @if (rows().length) {
       <div class="overflow-x-auto">
@@ -64,6 +64,7 @@ export class RunChoices {
     const longest = [...lines].sort((a, b) => (b.card?.developedMm ?? 0) - (a.card?.developedMm ?? 0))[0];
     return lines.find(({ line }) => line.id === this.of()) ?? longest ?? null;
   });
+  protected readonly chosenId = computed(() => this.chosen()?.line.id ?? null);
   protected readonly length = computed(() => formatLengthUnit(this.chosen()?.card?.developedMm ?? 0, this.store.units()));
   protected readonly rows = computed(() => {
     const line = this.chosen();
