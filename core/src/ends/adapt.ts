@@ -1,6 +1,6 @@
 import FlatQueue from 'flatqueue';
 import { ADAPTERS, type Adapter, type FemaleHalf, type Half, type MaleHalf } from '../stock/index.ts';
-import { threadOf } from '../threads/index.ts';
+import { mate, threadOf } from '../threads/index.ts';
 import { AdapterGraph, CHAINS, facesOf, JOINT, type Edge } from './adapter-graph.ts';
 
 export interface AdaptInput {
@@ -137,3 +137,12 @@ export function adapt({ from, to, maxJoints = DEFAULT_MOST }: AdaptInput, graph:
 
 /** The shipped catalogue. */
 export const STOCK = new AdapterGraph(ADAPTERS);
+
+/** What closes a port: plugs and caps of the stock and of one's own that seal in it, the cheapest first. */
+export const plugsFor = (port: Half, adapters: readonly Adapter[] = ADAPTERS): Adapter[] =>
+  adapters
+    .filter(({ halves: [half, ...others] }) => {
+      const join = half && !others.length ? joinOf(port, half) : null;
+      return join !== null && mate(join).verdict === 'seals';
+    })
+    .sort((a, b) => a.costMinor - b.costMinor);

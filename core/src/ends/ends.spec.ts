@@ -16,6 +16,7 @@ import {
 import { identify, mate } from '../threads/index.ts';
 import {
   adapt,
+  plugsFor,
   AdapterGraph,
   drillQuestion,
   drillReasons,
@@ -219,5 +220,14 @@ describe('the drill', () => {
       expect(reasons.thread.startsWith(question.port.thread)).toBe(true);
       expect(reasons.seat.length).toBeGreaterThan(20);
     }
+  });
+
+  test('what closes a port is a plug that seals in it, and for a male one a cap', () => {
+    const names = (port: Half): string[] => plugsFor(port).map(({ id }) => id);
+    expect(names({ gender: 'female', thread: '3/8-24 UNF', seat: 'inverted-flare-45' })).toEqual(['plug-flared:3/8-24 UNF']);
+    expect(names({ gender: 'female', thread: '1/8-27 NPT', seat: 'npt-taper' })).toEqual(['plug-npt:1/8']);
+    expect(names({ gender: 'male', thread: '3/8-24 UNF', end: 'cone-37' })).toEqual(['cap-37:-3']);
+    // The same thread over another seat is none.
+    expect(names({ gender: 'female', thread: 'M12x1', seat: 'banjo-face' })).toEqual([]);
   });
 });

@@ -76,6 +76,22 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
     expect(found(after(gannet, valve(0.0689), ...expanders), 'residual-needless').length).toBeGreaterThan(0);
   }); // prettier-ignore
 
+  test('a joint from which every line goes down keeps air; one from which a line rises does not', () => {
+    const ports = tee.ports.map(({ id }) => id);
+    const raise = (mm: number): Plan =>
+      after(gannet, ...ports.map((id): EditCall => {
+        const { fixed } = layPlan(gannet).ports.get(id)!;
+        const atMm = [fixed.atMm[0], fixed.atMm[1], fixed.atMm[2] + mm] as const;
+        return { edit: 'setKnown', with: { target: { kind: 'port', id }, known: { how: 'typed', atMm, sigmaMm: [1, 1, 1] } } };
+      }));
+    const said = (plan: Plan): string[] => found(plan, 'high-joint').filter(({ where }) => where === 'Rear tee').map(({ level, text }) => `${level} ${text}`);
+    expect(said(gannet)).toEqual([]);
+    expect(said(raise(300))).toEqual([expect.stringMatching(/^note Every line goes down from it, by \d+ mm and more, and it has no bleeder/)]);
+    const bled = { ...tee, ports: tee.ports.map((port) => ({ ...port })) };
+    const withBleeder = applyEdit(raise(300), part(bled.id, { ports: [...layPlan(raise(300)).plan.parts.find(({ id }) => id === tee.id)!.ports, { ...tee.ports[0]!, id: 'tee-bleed', name: 'bleeder', role: 'bleeder', fitting: null }] }));
+    expect(said(withBleeder)).toEqual([]);
+  }); // prettier-ignore
+
   describe('what is opened again with all gates shut', () => {
     const bleeder = layPlan(gannet).ports.get('bleed-fl')!;
     const block = (name: string, at: readonly number[], halfMm: number): EditCall => ({

@@ -1,11 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { newLine, type Part, type Port, isWorker } from '@firm-line/core/plan';
+import { plugsFor } from '@firm-line/core/ends';
+import { newLine, type Bench, type Part, type Port, isWorker } from '@firm-line/core/plan';
 import { galleriesOf, lostTo, planNetwork } from '@firm-line/core/plan/network';
+import { ADAPTERS } from '@firm-line/core/stock';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { Jump } from '../../session/jump';
 import { PartFiguresForm } from './part-figures-form';
+
+/** What closes a spare port. */
+function plugWords({ fitting }: Port, bench: Bench): string {
+  if (!fitting) return 'Which plug fits it is told once its thread and seat are set down.';
+  const [plug] = plugsFor(fitting.half, [...ADAPTERS, ...bench.adapters]);
+  return plug ? `${plug.name} closes it.` : 'Nothing in the catalogue closes it.';
+}
 
 /** The chosen part: what each of its ports is joined to, and joining one to another. */
 @Component({
@@ -51,6 +60,18 @@ import { PartFiguresForm } from './part-figures-form';
                 Remove
               </button>
             </div>
+          } @else if (row.hose; as hose) {
+            <div class="flex flex-wrap items-center gap-2 text-sm">
+              <span class="mr-auto">{{ hose.name }}, a hose</span>
+              <button
+                type="button"
+                class="link px-2"
+                (click)="jump.to('route', { kind: 'hose', id: hose.id })"
+                [attr.aria-label]="'Route ' + hose.name"
+              >
+                Route
+              </button>
+            </div>
           } @else if (row.port.role === 'bleeder') {
             <p class="text-sm text-ink-soft">The fluid leaves here when the part is bled.</p>
           } @else {
@@ -63,6 +84,9 @@ import { PartFiguresForm } from './part-figures-form';
               </select>
               <button type="submit" class="btn px-3">Join</button>
             </form>
+            @if (row.plug) {
+              <p class="mt-1 text-sm text-ink-soft" data-test="plug">{{ row.plug }}</p>
+            }
           }
         </li>
       }
@@ -113,6 +137,13 @@ export class PartPanel {
     const open = [...view.ports.values()].filter(
       ({ part, port }) => part.id !== this.part().id && !held.has(port.id) && port.role !== 'bleeder' && port.role !== 'spare',
     );
+    const hoses = new Map(
+      this.store
+        .plan()
+        .hoses.flatMap((hose) =>
+          [hose.ends.a, hose.ends.b].flatMap(({ portId, through }) => (portId && !through ? [[portId, hose] as const] : [])),
+        ),
+    );
     return this.part().ports.map((port) => {
       const at = held.get(port.id);
       return {
@@ -120,6 +151,8 @@ export class PartPanel {
         line: at
           ? { id: at.v.line.id, name: at.v.line.name, to: at.far ? `${at.far.part.name}, ${at.far.port.name}` : 'an open end' }
           : null,
+        hose: hoses.get(port.id) ?? null,
+        plug: port.role === 'spare' ? plugWords(port, this.store.plan().bench) : '',
         free: open.map((o) => ({ id: o.port.id, name: `${o.part.name}, ${o.port.name}` })),
       };
     });

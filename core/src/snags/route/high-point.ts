@@ -4,9 +4,9 @@ import { defineRule, type Finding } from '../define-rule.ts';
 import { lengthWords, nodeNear, onLine } from '../words.ts';
 
 /** A rise under this traps next to nothing, mm. Common practice. */
-const RISE_MM = 15;
+export const RISE_MM = 15;
 /** Bores that fluid alone sweeps clear; in wider ones a bubble climbs back. Source: F. P. Bretherton, J. Fluid Mech. 10 (1961): a bubble holds below ρgR²/σ = 0.842, 3.34 mm for glycol is near the line. */
-const NARROW_MM = 3.5;
+export const NARROW_MM = 3.5;
 
 /** Where a line rises and falls again between its ends: the index of each top, and how far it stands over the higher of the lows beside it. */
 function humpsOf(heights: readonly number[]): { at: number; riseMm: number }[] {

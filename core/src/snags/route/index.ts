@@ -27,6 +27,7 @@ import { tubeToMoving } from './tube-to-moving.ts';
 import { unheld } from './unheld.ts';
 import { wrenchRoom } from './wrench-room.ts';
 import { outOfReach } from './out-of-reach.ts';
+import { highJoint } from './high-joint.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const ROUTE_RULES = [
@@ -49,6 +50,7 @@ export const ROUTE_RULES = [
   clipLoose,
   clipsOneWay,
   highPoint,
+  highJoint,
   wrenchRoom,
   behindGate,
   outOfReach,
