@@ -1,4 +1,4 @@
-import { afterNextRender, computed, inject, Injectable, Injector, signal } from '@angular/core';
+import { ApplicationRef, afterNextRender, computed, inject, Injectable, Injector, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { InputError } from '@firm-line/core/fault';
 import {
@@ -41,6 +41,7 @@ export class PlanStore {
   private readonly saving = inject(Saving);
   private readonly inspection = inject(Inspection);
   private readonly notices = inject(Notices);
+  private readonly app = inject(ApplicationRef);
   private readonly injector = inject(Injector);
 
   private readonly current = signal<Plan | null>(null);
@@ -153,12 +154,23 @@ export class PlanStore {
     }
     try {
       this.step(plan, applyEdits(plan, calls));
+      this.showSoon();
       return true;
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       this.notices.say(error.message);
       return false;
     }
+  }
+
+  /**
+   * What the edit changed is on the page before the next key or tap is heard: on a busy machine that may
+   * already wait, and what it adds to would be the plan of before.
+   */
+  private showSoon(): void {
+    queueMicrotask(() => {
+      if (!this.app.destroyed) this.app.tick();
+    });
   }
 
   undo(): void {

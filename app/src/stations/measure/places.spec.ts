@@ -44,6 +44,19 @@ describe('places', () => {
     expect(tapes()).toHaveLength(5);
   });
 
+  test('a reading typed just before the next tape is added is kept: no frame comes between on a busy machine', async () => {
+    const at = await open('p3b', { kind: 'port', id: 'port-rt-in' });
+    const tapes = () => port(at, 'port-rt-in').port.known.tapes!;
+    const field = at.root.querySelectorAll<HTMLInputElement>('fl-tape-table fl-length-field input')[4]!;
+    field.value = '703';
+    field.dispatchEvent(new Event('change', { bubbles: true }));
+    await Promise.resolve();
+    at.button('Add tape').click();
+    await at.settle();
+    expect(tapes()).toHaveLength(6);
+    expect(tapes()[2]!.readMm).toBe(703);
+  });
+
   test('the way a tube leaves is said in words, and what is no direction is refused', async () => {
     const at = await open('p4', { kind: 'port', id: 'port-rr' });
     await at.type(at.one<HTMLInputElement>('#port-way'), 'left 1, down 1');
