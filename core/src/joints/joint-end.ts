@@ -1,7 +1,16 @@
 import { derive } from '../derive/index.ts';
 import { jointBetween, type Joint } from '../ends/index.ts';
-import { FRESH_JOINT, type Hose, type JointWork, type LineView, type Plan, type PortView, type Ref } from '../plan/index.ts';
-import { hoseFittingById, type Half } from '../stock/index.ts';
+import {
+  FRESH_JOINT,
+  type Hose,
+  type JointWork,
+  type LineView,
+  type Plan,
+  type PortView,
+  type Ref,
+  type Sealant,
+} from '../plan/index.ts';
+import { hoseFittingById, isTaper, threadByName, type Half } from '../stock/index.ts';
 import { jointsAt } from './joint-view.ts';
 
 export const ENDS = ['a', 'b'] as const;
@@ -18,8 +27,9 @@ export interface JointEnd {
   /** Null where a thread or a seat is not known. */
   readonly joints: readonly Joint[] | null;
   readonly work: JointWork;
-  /** Eyes of banjos on one bolt. */
+  /** Eyes of banjos on one bolt, and that bolt where it was measured. */
   readonly eyes: number;
+  readonly bolt: NonNullable<Hose['ends']['a']['bolt']> | null;
 }
 
 const nameOf = (name: string, end: End): string => `${name}, end ${end.toUpperCase()}`;
@@ -33,6 +43,7 @@ export const lineJoint = (view: LineView, end: End): JointEnd => ({
   joints: jointsAt(view, end),
   work: view.line.ends[end].joint,
   eyes: 1,
+  bolt: null,
 });
 
 /** What a hose's end meets: the port it stands at, else what was set down of it; null where that is not known. */
@@ -54,6 +65,7 @@ export function hoseJoint(hose: Hose, end: End, ports: ReadonlyMap<string, PortV
     joints: near && it.half ? [jointBetween(near, it.half)] : null,
     work: it.joint ?? FRESH_JOINT,
     eyes: it.eyes ?? 1,
+    bolt: it.bolt ?? null,
   };
 }
 
@@ -66,3 +78,9 @@ export const jointEnds = derive(
     ...hoses.flatMap((hose) => ENDS.flatMap((end) => hoseJoint(hose, end, ports) ?? [])),
   ],
 ); // prettier-ignore
+
+/** What is on each joint of an end, from the port on: as set down for it, else on its taper threads, or where it has none on all. */
+export function sealantsOf({ joints, work }: Pick<JointEnd, 'joints' | 'work'>): readonly Sealant[] {
+  const tapers = (joints ?? []).map(({ join }) => join !== null && isTaper(threadByName(join.male.thread)!));
+  return tapers.map((taper, i) => work.sealants?.[i] ?? (taper || !tapers.includes(true) ? work.sealant : 'none'));
+}

@@ -35,6 +35,16 @@ describe('the joint at the end of a hose', () => {
   ])('with %s is told', (_, on, told) => {
     expect(words(on)).toEqual([expect.stringMatching(told)]);
   }); // prettier-ignore
+  // Common practice: eyes and crushed washers (1.4 mm) off the bolt; 0.8 of a diameter in steel, 1.5 in aluminium; by hand for M10.
+  test.each<[string, HoseEnd['bolt'], number, string[]]>([
+    ['24 mm, one eye of 9', { lengthMm: 24, eyeMm: 9, depthMm: null }, 1, ['note Of its 24 mm its eye and 2 washers take 11.8 mm: 12.2 mm of thread hold, enough in steel or iron; in aluminium 1.5 diameters are wanted, 15 mm.']],
+    ['27 mm, one eye', { lengthMm: 27, eyeMm: 9, depthMm: null }, 1, []],
+    ['27 mm, two eyes', { lengthMm: 27, eyeMm: 9, depthMm: null }, 2, ['stop Of its 27 mm 2 eyes and 3 washers take 22.2 mm: 4.8 mm of thread hold, and 8 mm are the least in steel or iron. Take a longer bolt.']],
+    ['27 mm into 15.3', { lengthMm: 27, eyeMm: 9, depthMm: 15.3 }, 1, []],
+    ['27 mm into 15', { lengthMm: 27, eyeMm: 9, depthMm: 15 }, 1, ['stop Of its 27 mm its eye and 2 washers take 11.8 mm: 15.2 mm go into a thread of 15 mm. It ends on the bottom and never clamps its washers.']],
+  ])('a banjo bolt of %s', (_, bolt, eyes, told) => {
+    expect(of(with_({ bolt, eyes })).filter(({ rule }) => rule === 'banjo-bolt').map(({ level, text }) => `${level} ${text}`)).toEqual(told);
+  }); // prettier-ignore
   test('what is not known is said once, with the count', () => {
     const unknown = (on: Plan): string[] => inspect(on).filter(({ rule }) => rule === 'thread-unknown').map(({ where, text }) => `${where}: ${text}`);
     expect(unknown(plan)).toEqual([]);

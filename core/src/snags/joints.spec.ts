@@ -51,6 +51,22 @@ describe('each rule of a joint against an end spoilt for it', () => {
     if (mend) expect(words(applyEdit(plan, mend.call), rule)).not.toEqual(expect.arrayContaining([expect.stringMatching(sentence)]));
   }); // prettier-ignore
 
+  test('sealant belongs to a joint: on the taper of an end, never on its flare', () => {
+    const c1 = gannet().lines.find(({ id }) => id === 'line-c1')!.ends.a;
+    const sealed = (patch: Partial<LineEnd['joint']>): string[] => {
+      const plan = after({ edit: 'changeEnd', with: { id: 'line-c1', end: 'a', patch: { joint: { ...c1.joint, ...patch } } } });
+      return inspect(plan).filter(({ rule, where }) => rule.startsWith('sealant') && where === 'C1, end A').map(({ level, rule, text }) => `${level} ${rule}: ${text}`);
+    };
+    // NPT at the port, an inverted flare behind it.
+    expect(sealed({ sealant: 'paste' })).toEqual([]);
+    expect(sealed({ sealant: 'paste', sealants: ['paste', 'none'] })).toEqual([]);
+    expect(sealed({ sealants: ['paste', 'tape'] })).toEqual([expect.stringMatching(/^stop sealant-misplaced: Tape has no place here: joint 2 seals on metal/)]);
+    expect(sealed({ sealant: 'paste', sealants: ['none', 'none'] })).toEqual([expect.stringMatching(/^mind sealant-missing: 1\/8-27 NPT is a taper thread/)]);
+    const wrong = after({ edit: 'changeEnd', with: { id: 'line-c1', end: 'a', patch: { joint: { ...c1.joint, sealants: ['none', 'paste'] } } } });
+    const mended = found(wrong, 'sealant-misplaced').filter(({ where }) => where === 'C1, end A').concat(found(wrong, 'sealant-missing')).reduce((plan, snag) => applyEdit(plan, fixOf(plan, snag.key)!.call), wrong);
+    expect(mended.lines.find(({ id }) => id === 'line-c1')!.ends.a.joint.sealants).toEqual(['paste', 'none']);
+  }); // prettier-ignore
+
   test('a stainless double flare that test pieces have proven is let be', () => {
     const { flares } = gannet().bench;
     const proven = { ...flares, 'double-flare-45': { ...flares['double-flare-45'], provenOn: ['stainless' as const] } };

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { HOSE_END, type Hose, type HoseEnd } from '@firm-line/core/plan';
+import { BOLT, HOSE_END, type Hose, type HoseEnd } from '@firm-line/core/plan';
 import { hoseFittingById } from '@firm-line/core/stock';
+import { LengthField } from '../../kit/fields/length-field';
+import { MaybeField } from '../../kit/fields/maybe-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
 import { HalfField } from './half-field';
@@ -8,7 +10,7 @@ import { HalfField } from './half-field';
 /** What a hose's end screws in with, and what it meets where it stands at no port of the plan. */
 @Component({
   selector: 'fl-hose-end-panel',
-  imports: [HalfField, NumberField],
+  imports: [HalfField, LengthField, MaybeField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -18,6 +20,31 @@ import { HalfField } from './half-field';
       <fl-half-field [half]="it().half ?? null" (changed)="change({ half: $event })" />
       @if (banjo()) {
         <fl-number-field label="Eyes on one bolt" [limits]="eyes" [value]="it().eyes ?? 1" (changed)="change({ eyes: $event })" />
+        @if (it().bolt; as bolt) {
+          <fl-length-field
+            label="Bolt, under its head"
+            [limits]="boltFields.lengthMm"
+            [valueMm]="bolt.lengthMm"
+            (changed)="change({ bolt: { lengthMm: $event, eyeMm: bolt.eyeMm, depthMm: bolt.depthMm } })"
+          />
+          <fl-length-field
+            label="One eye is thick"
+            [limits]="boltFields.eyeMm"
+            [valueMm]="bolt.eyeMm"
+            (changed)="change({ bolt: { lengthMm: bolt.lengthMm, eyeMm: $event, depthMm: bolt.depthMm } })"
+          />
+          <fl-maybe-field
+            label="Thread in the port"
+            unit="length"
+            [limits]="boltFields.depthMm.of"
+            [value]="bolt.depthMm"
+            (changed)="change({ bolt: { lengthMm: bolt.lengthMm, eyeMm: bolt.eyeMm, depthMm: $event } })"
+          />
+        } @else {
+          <button type="button" class="btn self-end px-3" (click)="change({ bolt: { lengthMm: 24, eyeMm: 9, depthMm: null } })">
+            Measure its bolt
+          </button>
+        }
       }
     </fieldset>
     @if (!it().portId) {
@@ -32,6 +59,7 @@ export class HoseEndPanel {
   private readonly store = inject(PlanStore);
   readonly hose = input.required<Hose>();
   readonly end = input.required<'a' | 'b'>();
+  protected readonly boltFields = BOLT.fields;
   protected readonly eyes = HOSE_END.fields.eyes.of;
   protected readonly it = computed((): HoseEnd => this.hose().ends[this.end()]);
   protected readonly fitting = computed(() => {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { consumablesOf, guidanceFor } from '@firm-line/core/ends';
-import type { JointEnd } from '@firm-line/core/joints';
-import { adapterOf, RATING_MPA, type JointWork, type LineView } from '@firm-line/core/plan';
+import { sealantsOf, type JointEnd } from '@firm-line/core/joints';
+import { adapterOf, RATING_MPA, type JointWork, type LineView, type Sealant } from '@firm-line/core/plan';
 import { formatTorque, parseTorque } from '@firm-line/core/units';
 import { Entry, type Read } from '../../kit/fields/entry';
 import { TextField } from '../../kit/fields/text-field';
@@ -31,7 +31,13 @@ import { SelectField } from '../../kit/fields/select-field';
         <p class="col-span-2 text-sm">Write whose sheet says so: a torque without one is a guess.</p>
       }
       <fl-select-field field="joint-washers" label="Washers" [options]="washers" [value]="work().washers" (changed)="change({ washers: $event })" />
-      <fl-select-field field="joint-sealant" label="Sealant" [options]="sealants" [value]="work().sealant" (changed)="change({ sealant: $event })" />
+      @if (at().joints && at().joints!.length > 1) {
+        @for (sealant of byJoint(); track $index; let i = $index) {
+          <fl-select-field [field]="'joint-sealant-' + (i + 1)" [label]="'Sealant, joint ' + (i + 1)" [options]="sealants" [value]="sealant" (changed)="seal(i, $event)" />
+        }
+      } @else {
+        <fl-select-field field="joint-sealant" label="Sealant" [options]="sealants" [value]="work().sealant" (changed)="change({ sealant: $event })" />
+      }
       @if (lineEnd(); as end) {
         <fl-select-field field="joint-made" label="Made as" [options]="makes" [value]="work().made" (changed)="change({ made: $event })" />
         @if (end.adapters.length) {
@@ -67,6 +73,7 @@ export class JointWorkForm {
     }));
   });
   protected readonly work = computed(() => this.at().work);
+  protected readonly byJoint = computed(() => sealantsOf(this.at()));
   protected readonly torque = computed(() => {
     const { torqueNm } = this.work();
     return torqueNm === null ? '' : formatTorque(torqueNm);
@@ -92,6 +99,9 @@ export class JointWorkForm {
     if (text === '' || text === this.torque()) return { ok: true, value: text === '' ? null : this.work().torqueNm };
     return parseTorque(text);
   };
+  protected seal(index: number, to: Sealant): void {
+    this.change({ sealants: this.byJoint().map((one, i) => (i === index ? to : one)) });
+  }
   protected rate(id: string, mpa: number | null): void {
     const { [id]: _, ...others } = this.store.plan().bench.ratingMPa ?? {};
     this.store.apply({ edit: 'changeBench', with: { patch: { ratingMPa: mpa === null ? others : { ...others, [id]: mpa } } } });

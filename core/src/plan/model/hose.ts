@@ -26,6 +26,8 @@ export interface HoseEnd {
   readonly into?: Half | null;
   /** Eyes of banjos on one bolt; one where it is not there. */
   readonly eyes?: number;
+  /** Its banjo bolt: under its head, and the thread there is in the port (null: through, or not known). */
+  readonly bolt?: { readonly lengthMm: number; readonly eyeMm: number; readonly depthMm: number | null } | null;
   /** What was done to that joint. */
   readonly joint?: JointWork;
 }
@@ -54,6 +56,11 @@ export interface Hose {
   readonly madeOn: string | null;
 }
 
+export const BOLT = record<NonNullable<HoseEnd['bolt']>>()({
+  lengthMm: over(200),
+  eyeMm: over(100),
+  depthMm: nullable(over(200)),
+});
 export const HOSE_END = record<HoseEnd>()({
   portId: nullable(ref('port')),
   through: flag,
@@ -64,6 +71,7 @@ export const HOSE_END = record<HoseEnd>()({
   half: optional(nullable(HALF)),
   into: optional(nullable(HALF)),
   eyes: optional(number(1, 4, { whole: true })),
+  bolt: optional(nullable(BOLT)),
   joint: optional(JOINT_WORK),
 });
 const STEER = record<NonNullable<Motion['steer']>>()({

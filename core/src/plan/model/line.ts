@@ -1,11 +1,15 @@
 import type { FlareForm } from '../../stock/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
-import { flag, id, list, name, nullable, number, oneOf, over, place, record, ref, text, time } from './field.ts';
+import { flag, id, list, name, nullable, number, oneOf, optional, over, place, record, ref, text, time } from './field.ts';
 
+export const SEALANTS = ['none', 'paste', 'tape'] as const;
+export type Sealant = (typeof SEALANTS)[number];
 /** How an end is joined and in what state that is. */
 export interface JointWork {
   readonly made: 'flared' | 'compression' | 'rubber-hose';
-  readonly sealant: 'none' | 'paste' | 'tape';
+  readonly sealant: Sealant;
+  /** Where the end has several joints: what is on each, from the port; not there: on its taper threads, or where it has none on all. */
+  readonly sealants?: readonly Sealant[];
   readonly washers: 'none' | 'new' | 'used';
   /** Times opened since its washers were new. */
   readonly opened: number;
@@ -80,7 +84,8 @@ export const FLARE_FORM = oneOf(['double-flare-45', 'bubble', 'cone-37']);
 
 export const JOINT_WORK = record<JointWork>()({
   made: oneOf(['flared', 'compression', 'rubber-hose']),
-  sealant: oneOf(['none', 'paste', 'tape']),
+  sealant: oneOf(SEALANTS),
+  sealants: optional(list(oneOf(SEALANTS), 9)),
   washers: oneOf(['none', 'new', 'used']),
   opened: number(0, 1000, { whole: true }),
   torqueNm: nullable(over(10_000)),

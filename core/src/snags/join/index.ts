@@ -1,5 +1,6 @@
 import { adapterLength } from './adapter-length.ts';
 import { adapterRating } from './adapter-rating.ts';
+import { banjoBolt } from './banjo-bolt.ts';
 import { banjoWashers } from './banjo-washers.ts';
 import { bubbleInverted } from './bubble-inverted.ts';
 import { flare37On45 } from './flare-37-on-45.ts';
@@ -31,6 +32,7 @@ export const JOIN_RULES = [
   sealantMisplaced,
   sealantMissing,
   banjoWashers,
+  banjoBolt,
   washersUsed,
   tubeRefused,
   stainlessDoubleFlare,

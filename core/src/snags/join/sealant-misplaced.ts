@@ -1,3 +1,4 @@
+import { sealantsOf } from '../../joints/index.ts';
 import { isTaper, threadByName } from '../../stock/index.ts';
 import { defineRule } from '../define-rule.ts';
 import { jointFix } from './line-joints.ts';
@@ -9,13 +10,15 @@ export const sealantMisplaced = defineRule({
   about: 'joined',
   reads: [],
   judge: (at) => {
-    if (at.work.sealant === 'none' || !at.joints) return null;
-    // It goes on the taper where there is one.
-    if (at.joints.some(({ join }) => join && isTaper(threadByName(join.male.thread)!))) return null;
+    const sealants = sealantsOf(at);
+    const wrong = (at.joints ?? []).findIndex(({ join }, i) => sealants[i] !== 'none' && !(join && isTaper(threadByName(join.male.thread)!)));
+    if (wrong < 0) return null;
+    const which = at.joints!.length > 1 ? `joint ${wrong + 1} seals` : 'this joint seals';
+    const cleaned = at.work.sealants ? { sealants: sealants.map((one, i) => (i === wrong ? 'none' : one)) } : { sealant: 'none' as const };
     return {
       level: 'stop',
-      text: `${at.work.sealant === 'tape' ? 'Tape' : 'Sealant'} has no place here: this joint seals on metal or on a washer, and shreds travel to valves and seals.`,
-      fix: jointFix(at, 'Clean it off', { sealant: 'none' }),
+      text: `${sealants[wrong] === 'tape' ? 'Tape' : 'Sealant'} has no place here: ${which} on metal or on a washer, and shreds travel to valves and seals.`,
+      fix: jointFix(at, 'Clean it off', cleaned),
     };
   },
-});
+}); // prettier-ignore

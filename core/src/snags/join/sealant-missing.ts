@@ -1,3 +1,4 @@
+import { sealantsOf } from '../../joints/index.ts';
 import { isTaper, threadByName } from '../../stock/index.ts';
 import { defineRule } from '../define-rule.ts';
 import { jointFix } from './line-joints.ts';
@@ -9,12 +10,14 @@ export const sealantMissing = defineRule({
   about: 'joined',
   reads: [],
   judge: (at) => {
-    const taper = at.joints?.find(({ join }) => join && isTaper(threadByName(join.male.thread)!));
-    if (at.work.sealant !== 'none' || !taper) return null;
+    const sealants = sealantsOf(at);
+    const dry = (at.joints ?? []).findIndex(({ join }, i) => join && sealants[i] === 'none' && isTaper(threadByName(join.male.thread)!));
+    if (dry < 0) return null;
+    const pasted = at.work.sealants ? { sealants: sealants.map((one, i) => (i === dry ? 'paste' : one)) } : { sealant: 'paste' as const };
     return {
       level: 'mind',
-      text: `${taper.join!.male.thread} is a taper thread and no sealant is set down for it: paste for brake fluid, off the first two turns, unless both halves are of the dryseal form.`,
-      fix: jointFix(at, 'With paste', { sealant: 'paste' }),
+      text: `${at.joints![dry]!.join!.male.thread} is a taper thread and no sealant is set down for it: paste for brake fluid, off the first two turns, unless both halves are of the dryseal form.`,
+      fix: jointFix(at, 'With paste', pasted),
     };
   },
-});
+}); // prettier-ignore
