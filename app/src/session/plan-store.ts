@@ -149,7 +149,7 @@ export class PlanStore {
     const plan = this.current();
     if (!plan) return false;
     if (!this.editable()) {
-      this.notices.say(this.follows() ? 'This tab follows another one that has the plan: take it over to edit here.' : 'The plan is still being checked: that was not taken.'); // prettier-ignore
+      this.notices.say(this.follows() ? 'This tab follows another one: take the plan over to edit here.' : 'The plan is still being checked: not taken.'); // prettier-ignore
       return false;
     }
     try {

@@ -1,17 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { hose as hoseVerb, judge, type Motion } from '../rod/index.ts';
-import {
-  applyEdit,
-  freeMm,
-  hoseVolumeMl,
-  readPlan,
-  typicalClutch,
-  typicalSingle,
-  typicalTrailer,
-  type Hose,
-  type Plan,
-} from '../plan/index.ts';
+import { applyEdit, freeMm, hoseVolumeMl, readPlan, type Hose, type Plan } from '../plan/index.ts';
+import { typicalClutch, typicalSingle, typicalTrailer } from '../plan/typical/index.ts';
 import { plannedHoses, sizeInputOf, viewPlan } from '../plan/results/index.ts';
 import { HOSE_FITTINGS, hoseById, hoseMlPerM, HOSES } from '../stock/index.ts';
 import { fixOf, inspect, type Snag } from '../snags/index.ts';

@@ -1,9 +1,6 @@
 import {
   applyEdit,
   emptyPlan,
-  TYPICAL_BRAKE,
-  typicalParking,
-  typicalSizing,
   newLine,
   newPart,
   newPort,
@@ -12,6 +9,7 @@ import {
   type Plan,
   type PortRole,
 } from '../plan/index.ts';
+import { TYPICAL_BRAKE, typicalParking, typicalSizing } from '../plan/typical/index.ts';
 import { feedsOf, lostTo, planNetwork } from '../plan/network/index.ts';
 import { LAYOUTS } from '../plan/layouts/index.ts';
 import { viewPlan } from '../plan/results/index.ts';

@@ -1,14 +1,5 @@
-import {
-  applyEdit,
-  emptyPlan,
-  newPart,
-  newPort,
-  typicalClutch,
-  typicalParking,
-  typicalSingle,
-  type EditCall,
-  type Plan,
-} from '../plan/index.ts';
+import { applyEdit, emptyPlan, newPart, newPort, type EditCall, type Plan } from '../plan/index.ts';
+import { typicalClutch, typicalParking, typicalSingle } from '../plan/typical/index.ts';
 import { LAYOUTS } from '../plan/layouts/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import type { Vec3 } from '../vec/index.ts';

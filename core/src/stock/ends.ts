@@ -35,7 +35,7 @@ export const NUTS: readonly TubeNut[] = [
   { id: 'M12x1-bubble-4.75', name: 'M12x1 step-up nut', thread: 'M12x1', flare: 'bubble', tubeOdMm: 4.75, lengthMm: 18, wrench: '13 mm wrench', source: METRIC },
   { id: 'M10x1-inverted', name: 'M10x1 nut, inverted flare', thread: 'M10x1', flare: 'double-flare-45', tubeOdMm: 4.75, lengthMm: 16, wrench: '11 mm wrench', source: METRIC },
   { id: 'M10x1-bubble', name: 'M10x1 nut', thread: 'M10x1', flare: 'bubble', tubeOdMm: 4.75, lengthMm: 16, wrench: '11 mm wrench', source: METRIC },
-  { id: 'M10x1-bubble-5', name: 'M10x1 nut for 5 mm', thread: 'M10x1', flare: 'bubble', tubeOdMm: 5, lengthMm: 16, wrench: '11 mm wrench', source: METRIC },
+  { id: 'M10x1-bubble-5', name: 'M10x1 nut, 5 mm', thread: 'M10x1', flare: 'bubble', tubeOdMm: 5, lengthMm: 16, wrench: '11 mm wrench', source: METRIC },
   { id: 'M14x1.5-bubble', name: 'M14x1.5 nut', thread: 'M14x1.5', flare: 'bubble', tubeOdMm: 8, lengthMm: 20, wrench: '17 mm wrench', source: METRIC },
   { id: 'M12x1-bubble', name: 'M12x1 nut', thread: 'M12x1', flare: 'bubble', tubeOdMm: 6, lengthMm: 18, wrench: '13 mm wrench', source: METRIC },
   { id: '3/8-24-bubble', name: '3/8-24 nut, bubble flare', thread: '3/8-24 UNF', flare: 'bubble', tubeOdMm: 4.7625, lengthMm: 16, wrench: '3/8 in wrench', source: INCH },

@@ -21,8 +21,8 @@ export const FLUIDS: readonly Fluid[] = [
   { id: 'dot-4', name: 'DOT 4', family: 'glycol', dryBoilC: 230, wetBoilC: 155, mixes: GLYCOL, source: FMVSS },
   { id: 'dot-4-thin', name: 'DOT 4 of low viscosity', family: 'glycol', dryBoilC: 250, wetBoilC: 165, mixes: GLYCOL, thin: true, source: 'ISO 4925 class 6 (from memory)' },
   { id: 'dot-5.1', name: 'DOT 5.1', family: 'glycol', dryBoilC: 260, wetBoilC: 180, mixes: GLYCOL, source: FMVSS },
-  { id: 'dot-5', name: 'DOT 5 silicone', family: 'silicone', dryBoilC: 260, wetBoilC: 180, mixes: 'Silicone: mixes with nothing; colour proves nothing. Pump slowly, it froths.', source: FMVSS },
-  { id: 'mineral', name: 'Mineral oil', family: 'mineral', dryBoilC: null, wetBoilC: null, mixes: 'Mineral oil: mixes with nothing and swells seals made for glycol.', source: 'Common practice' },
+  { id: 'dot-5', name: 'DOT 5 silicone', family: 'silicone', dryBoilC: 260, wetBoilC: 180, mixes: 'Silicone: mixes with nothing; colour proves nothing. It froths: pump slowly.', source: FMVSS },
+  { id: 'mineral', name: 'Mineral oil', family: 'mineral', dryBoilC: null, wetBoilC: null, mixes: 'Mineral oil: mixes with nothing, swells seals made for glycol.', source: 'Common practice' },
 ]; // prettier-ignore
 
 export const fluidById = (id: string): Fluid | undefined => FLUIDS.find((fluid) => fluid.id === id);

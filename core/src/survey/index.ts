@@ -1,1 +1,2 @@
 export { DEFAULT_TAPE_SIGMA_MM, survey, type Side, type Survey, type SurveyInput, type Tape } from './survey.ts';
+export { CORNERS, slips, SPANS, square, type Corner, type Slip, type Span, type Square, type SquareInput } from './square.ts';

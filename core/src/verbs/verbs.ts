@@ -4,7 +4,7 @@ import { clips, type ClipLimits } from '../clips/index.ts';
 import { adapt, type AdaptInput } from '../ends/index.ts';
 import { hose, type HoseInput } from '../rod/index.ts';
 import { diagnose, size, type DiagnoseInput, type SizeInput } from '../hydraulics/index.ts';
-import { survey, type SurveyInput } from '../survey/index.ts';
+import { CORNERS, SPANS, square, survey, type SquareInput, type SurveyInput } from '../survey/index.ts';
 import { identify, mate, type MateInput, type ThreadInput } from '../threads/index.ts';
 import { bendTable, offset, unbend, type BendInput, type OffsetInput, type UnbendInput } from '../tube/index.ts';
 import { adaptSchema, femaleSchema, maleSchema, threadSchema } from './joints.ts';
@@ -72,6 +72,26 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       datumsMm: { A: [0, -400, 500], B: [0, 400, 500], C: [1200, -400, 500] },
       tapes: [{ from: 'A', readMm: 766 }, { from: 'B', readMm: 615 }, { from: 'C', readMm: 856, sigmaMm: 3 }],
       side: 'above',
+    },
+  },
+  square: {
+    summary: 'is a frame square by its six distances, and flat by its heights',
+    schema: s.record({
+      readMm: s.record(Object.fromEntries(SPANS.map((span) => [span, Joi.number().greater(0).max(100_000).required()]))),
+      sigmaMm: Joi.number().greater(0).max(100).optional(),
+      rackLimitMm: Joi.number().greater(0).max(1000).optional(),
+      heightsMm: Joi.object(Object.fromEntries(CORNERS.map((corner) => [corner, s.length]))).allow(null).optional(),
+      heightSigmaMm: Joi.number().greater(0).max(100).optional(),
+      twistLimitMm: Joi.number().greater(0).max(1000).optional(),
+    }),
+    run: (input: SquareInput) => square(input),
+    example: {
+      readMm: { front: 800, rear: 801, left: 2400, right: 2401, diagonalLeft: 2530, diagonalRight: 2529 },
+      sigmaMm: 2,
+      rackLimitMm: 3,
+      heightsMm: { frontLeft: 500, frontRight: 501, rearRight: 500, rearLeft: 502 },
+      heightSigmaMm: 1,
+      twistLimitMm: 5,
     },
   },
   thread: {

@@ -1,20 +1,24 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import {
-  factsOf,
-  figuresOf,
-  makesPressure,
-  PART_FACTS,
-  PART_FIGURES,
-  type Part,
-  type PartFact,
-  type PartFigure,
-} from '@firm-line/core/plan';
+import { factsOf, figuresOf, makesPressure, PART_FIGURES, type Part, type PartFact, type PartFigure } from '@firm-line/core/plan';
 import { galleriesOf } from '@firm-line/core/plan/network';
 import { CheckField } from '../../kit/fields/check-field';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
 import { Fold } from '../../kit/fold';
+
+const FIGURE_NAMES: Record<PartFigure, string> = {
+  ratingMPa: 'Rated pressure',
+  levelMm: 'Fluid level over the ground, at its lowest mark',
+  reservoirMl: 'Fluid between its two marks',
+  freePlayMm: 'Free play of the pushrod',
+  residualMPa: 'Residual pressure',
+};
+const FACT_NAMES: Record<PartFact, string> = {
+  cupExpanders: 'Its cups have expanders',
+  thinFluid: 'Its sheet asks for fluid of low viscosity',
+  copied: 'Its purpose is not known: kept as it was',
+};
 
 /** What a part's sheet says of it: rating, fluid level, free play, residual pressure, the fluid its seals are made for. */
 @Component({
@@ -96,13 +100,14 @@ export class PartFiguresForm {
   readonly part = input.required<Part>();
   protected readonly figures = computed(() =>
     figuresOf(this.part().kind).map((key) => {
-      const { name, unit, least, most } = PART_FIGURES[key];
+      const { unit, least, most } = PART_FIGURES[key];
+      const name = FIGURE_NAMES[key];
       return unit === 'length'
         ? ({ key, label: name, unit, least, most } as const)
         : ({ key, label: `${name}, ${unit}`, unit: 'number', least, most } as const);
     }),
   );
-  protected readonly facts = computed(() => factsOf(this.part().kind).map((key) => ({ key, name: PART_FACTS[key].name })));
+  protected readonly facts = computed(() => factsOf(this.part().kind).map((key) => ({ key, name: FACT_NAMES[key] })));
   protected readonly outlets = computed(() =>
     makesPressure(this.part()) ? this.part().ports.filter((port) => port.role === 'outlet') : [],
   );

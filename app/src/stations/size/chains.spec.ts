@@ -1,4 +1,5 @@
-import { applyEdit, typicalParking, typicalSingle, typicalTrailer, type EditCall, type Plan } from '@firm-line/core/plan';
+import { applyEdit, type EditCall, type Plan } from '@firm-line/core/plan';
+import { typicalParking, typicalSingle, typicalTrailer } from '@firm-line/core/plan/typical';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { gannet } from '../../testing/open-gannet';
 import { chainOf, roadChain, sheetsOf, type Step } from './chains';

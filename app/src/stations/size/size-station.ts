@@ -1,30 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { CATEGORIES, type Category } from '@firm-line/core/categories';
-import {
-  figureAt,
-  typicalClutch,
-  typicalParking,
-  typicalSingle,
-  typicalSizing,
-  typicalTrailer,
-  type EditCall,
-  type Plan,
-  type Sheet,
-} from '@firm-line/core/plan';
+import { figureAt, type EditCall, type Plan, type Sheet } from '@firm-line/core/plan';
+import { typicalClutch, typicalParking, typicalSingle, typicalSizing, typicalTrailer } from '@firm-line/core/plan/typical';
 import { plannedHoses } from '@firm-line/core/plan/results';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { sheetsOf } from './chains';
-import {
-  CATEGORY_NAMES,
-  clutchFigures,
-  parkingFigures,
-  roadFigures,
-  singleFigures,
-  trailerFigures,
-  type FigureGroup,
-} from './figures';
+import type { FigureGroup } from './figures';
+import { roadFigures } from './road-figures';
+import { CATEGORY_NAMES, clutchFigures, parkingFigures, singleFigures, trailerFigures } from './sheet-figures';
 import { FiguresPanel } from './figures-panel';
 import { ResidualTable } from './residual-table';
 import { RoadPage } from './road-page';

@@ -6,9 +6,21 @@ import { cases } from '../../testing/cases.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import { GONE, odd, places, put } from '../../testing/odd-values.ts';
 import {
-  applyEdit, applyEdits, checkPlan, COLLECTIONS, EDITS, figureAt, newPart, newPort, recordAt, typicalClutch, typicalParking, typicalTrailer,
-  writePlan, type CollectionKind, type EditCall, type Plan,
-} from '../index.ts'; // prettier-ignore
+  applyEdit,
+  applyEdits,
+  checkPlan,
+  COLLECTIONS,
+  EDITS,
+  figureAt,
+  newPart,
+  newPort,
+  recordAt,
+  writePlan,
+  type CollectionKind,
+  type EditCall,
+  type Plan,
+} from '../index.ts';
+import { typicalClutch, typicalParking, typicalTrailer } from '../typical/index.ts'; // prettier-ignore
 
 /** One sound call of every edit there is, for the demo plan. */
 function calls(plan: Plan): EditCall[] {

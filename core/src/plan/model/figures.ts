@@ -19,13 +19,3 @@ export function withFigure<T extends Sheet>(sheet: T, path: string, to: unknown)
   const changed = withAt(sheet, path.split('.'), to);
   return { ...changed, open: sheet.open.filter((open) => open !== path && !open.startsWith(`${path}.`)) };
 }
-
-/** Every path that leads to a number. */
-export function numberPaths(value: unknown, path = ''): string[] {
-  if (typeof value === 'number') return [path];
-  if (typeof value !== 'object' || value === null) return [];
-  return Object.entries(value).flatMap(([key, item]) => numberPaths(item, path ? `${path}.${key}` : key));
-}
-
-/** Typical figures as a sheet in which each is a guess. */
-export const allGuessed = <T extends object>(figures: T): T & Sheet => ({ ...figures, open: numberPaths(figures) });

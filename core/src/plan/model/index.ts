@@ -15,6 +15,6 @@ export * from './port.ts';
 export * from './sheets.ts';
 export * from './sizing.ts';
 export * from './thing.ts';
-export { figureAt, numberPaths, withAt, withFigure } from './figures.ts';
+export { figureAt, withAt, withFigure } from './figures.ts';
 export { adapterOf } from './adapter-of.ts';
 export { recordsIn, type NamedRecord } from './records.ts';

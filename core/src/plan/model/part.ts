@@ -9,7 +9,6 @@ export const PART_KINDS = [
 export type PartKind = (typeof PART_KINDS)[number];
 
 interface FigureSpec {
-  readonly name: string;
   readonly kinds: readonly PartKind[] | 'all';
   readonly unit: 'length' | 'MPa' | 'mL';
   readonly least: number;
@@ -17,11 +16,11 @@ interface FigureSpec {
 }
 /** Figures that a part may have, and the kinds of part that have them. */
 export const PART_FIGURES = {
-  ratingMPa: { name: 'Rated pressure', kinds: 'all', unit: 'MPa', least: 0.01, most: 200 },
-  levelMm: { name: 'Fluid level over the ground, at its lowest mark', kinds: ['master', 'reservoir'], unit: 'length', least: -1000, most: 10_000 },
-  reservoirMl: { name: 'Fluid between its two marks', kinds: ['master', 'reservoir', 'actuator'], unit: 'mL', least: 0, most: 10_000 },
-  freePlayMm: { name: 'Free play of the pushrod', kinds: ['master'], unit: 'length', least: 0, most: 50 },
-  residualMPa: { name: 'Residual pressure', kinds: ['residual-valve'], unit: 'MPa', least: 0.001, most: 1 },
+  ratingMPa: { kinds: 'all', unit: 'MPa', least: 0.01, most: 200 },
+  levelMm: { kinds: ['master', 'reservoir'], unit: 'length', least: -1000, most: 10_000 },
+  reservoirMl: { kinds: ['master', 'reservoir', 'actuator'], unit: 'mL', least: 0, most: 10_000 },
+  freePlayMm: { kinds: ['master'], unit: 'length', least: 0, most: 50 },
+  residualMPa: { kinds: ['residual-valve'], unit: 'MPa', least: 0.001, most: 1 },
 } as const satisfies Record<string, FigureSpec>; // prettier-ignore
 
 export type PartFigure = keyof typeof PART_FIGURES;
@@ -35,10 +34,10 @@ export const figuresOf = (kind: PartKind): PartFigure[] =>
 
 /** What its sheet, or a look at it, says yes or no to; what is not there is not known. */
 export const PART_FACTS = {
-  cupExpanders: { name: 'Its cups have expanders', kinds: ['wheel-cylinder'] },
-  thinFluid: { name: 'Its sheet asks for fluid of low viscosity', kinds: ['modulator'] },
-  copied: { name: 'Its purpose is not known: kept as it was', kinds: ['other'] },
-} as const satisfies Record<string, { readonly name: string; readonly kinds: readonly PartKind[] }>;
+  cupExpanders: { kinds: ['wheel-cylinder'] },
+  thinFluid: { kinds: ['modulator'] },
+  copied: { kinds: ['other'] },
+} as const satisfies Record<string, { readonly kinds: readonly PartKind[] }>;
 export type PartFact = keyof typeof PART_FACTS;
 export type PartFacts = Readonly<Partial<Record<PartFact, boolean>>>;
 export const factsOf = (kind: PartKind): PartFact[] =>

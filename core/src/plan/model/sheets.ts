@@ -1,7 +1,6 @@
 import type { Brake, ParkingInput, Pedal } from '../../hydraulics/index.ts';
 import { byKind, list, name, nullable, number, oneOf, over, record, ref } from './field.ts';
-import { allGuessed } from './figures.ts';
-import { AIR_ML, BRAKE, GUESSES, HOSE_FIGURES, PEDAL, STROKES, TYPICAL_BRAKE, type HoseFigures, type Sheet } from './sizing.ts';
+import { AIR_ML, BRAKE, GUESSES, HOSE_FIGURES, PEDAL, STROKES, type HoseFigures, type Sheet } from './sizing.ts';
 
 /** A trailer's axles on one actuator. */
 export interface TrailerSheet extends Sheet {
@@ -104,49 +103,3 @@ export const PARKING = byKind<ParkingSheet>()('by', {
     open: GUESSES,
   },
 });
-
-const HOSE: HoseFigures = { hoseMm: 400, hoseMlPerMPaM: 0.2 };
-
-/** Figures to begin with, every one of them a guess. Common practice. */
-export const typicalTrailer = (): TrailerSheet =>
-  allGuessed({
-    actuatorMPa: 11,
-    actuatorMl: 60,
-    axles: [{ brake: TYPICAL_BRAKE.disc, tyreRadiusMm: 320, emptyKg: 500, ladenKg: 1200 }],
-    hose: HOSE,
-    airMl: 0,
-    mu: 0.8,
-  });
-export const typicalSingle = (name: string, circuitId: string | null): SingleSheet => ({
-  ...allGuessed({
-    lever: { forceN: 150, ratio: 5, efficiency: 0.9, strokeMm: 90 },
-    boreMm: 15.875,
-    strokeMm: 18,
-    deadMm: 1,
-    brake: { ...TYPICAL_BRAKE.disc, pistonsMm: [34], opposed: true },
-    tyreRadiusMm: 300,
-    loadKg: 130,
-    hose: HOSE,
-    airMl: 0,
-  }),
-  name,
-  circuitId,
-  wheels: 1,
-});
-export const typicalClutch = (): ClutchSheet =>
-  allGuessed({
-    pedal: { forceN: 120, ratio: 6, efficiency: 0.9, strokeMm: 150 },
-    masterBoreMm: 19.05,
-    strokeMm: 34,
-    deadMm: 1.5,
-    slaveBoreMm: 22.225,
-    forkRatio: 2,
-    bearingLoadN: 1500,
-    releaseMm: 8,
-    mostMm: 12,
-    hose: HOSE,
-  });
-export const typicalParking = (by: ParkingSheet['by']): ParkingSheet =>
-  by === 'hydraulic'
-    ? { by, open: [] }
-    : allGuessed({ by, handN: 350, leverRatio: 6, efficiency: 0.7, shoeRatio: 3, brakeFactor: 2.4, drumRadiusMm: 114 });

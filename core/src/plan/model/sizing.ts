@@ -1,9 +1,8 @@
 import { CATEGORIES, type Category } from '../../categories/index.ts';
 import type {
-  AxleLines, Axles, Booster, Brake, Combination, Disc, Drum, Master, Pedal,
+  AxleLines, Axles, Booster, Brake, Combination, Master, Pedal,
   RearValve, Rotor,
 } from '../../hydraulics/index.ts'; // prettier-ignore
-import { allGuessed, numberPaths } from './figures.ts';
 import { byKind, flag, id, list, nullable, number, oneOf, optional, over, record, type Field } from './field.ts';
 
 /** Figures that know which of them are still guesses, by their path. */
@@ -122,17 +121,6 @@ export const HEAT = record<HeatSheet>()({
   rotor: axles(ROTOR),
   fluidC: nullable(number(-60, 400)),
 });
-/** Discs and drums of an ordinary vehicle. Common practice. */
-export const TYPICAL_HEAT: HeatSheet = {
-  topKmh: 130,
-  ambientC: 20,
-  towKg: 0,
-  rotor: {
-    front: { massKg: 6, diameterMm: 260, widthMm: 50, fadeC: 400 },
-    rear: { massKg: 6, diameterMm: 230, widthMm: 45, fadeC: 300 },
-  },
-  fluidC: null,
-};
 /** Paths of figures that are still guesses. */
 export const GUESSES = list(id, 500);
 export const PEDAL = record<Pedal>()({ forceN: over(10_000), ratio: over(100), efficiency: over(1), strokeMm: over(1000) });
@@ -170,39 +158,4 @@ export const SIZING = record<Sizing>()({
   heat: optional(nullable(HEAT)),
   lamps: optional(record<NonNullable<Sizing['lamps']>>()({ circuit: flag, parking: flag })),
   open: GUESSES,
-});
-
-/** An ordinary brake of each kind. Common practice. */
-export const TYPICAL_BRAKE: { readonly disc: Disc; readonly drum: Drum } = {
-  disc: { kind: 'disc', pistonsMm: [54], opposed: false, padMu: 0.4, effectiveRadiusMm: 115, clearanceMm: 0.15, complianceMmPerMPa: 0.015 },
-  drum: { kind: 'drum', cylinderMm: 19.05, brakeFactor: 2.4, drumRadiusMm: 114, travelMm: 2.2 },
-}; // prettier-ignore
-
-const TYPICAL: Omit<Sizing, 'category' | 'open'> = {
-  wheelbaseMm: 2700,
-  tyreRadiusMm: { front: 320, rear: 320 },
-  empty: { massKg: 1400, frontFraction: 0.52, cgHeightMm: 600 },
-  laden: { massKg: 1900, frontFraction: 0.46, cgHeightMm: 680 },
-  pedal: { forceN: 400, ratio: 6, efficiency: 0.9, strokeMm: 150 },
-  booster: null,
-  master: { kind: 'tandem', boreMm: 22.225, strokeMm: 34, deadMm: 1.5 },
-  front: TYPICAL_BRAKE.disc,
-  rear: TYPICAL_BRAKE.drum,
-  rearValve: null,
-  kneePerTurnMPa: null,
-  combination: null,
-  hoses: { front: { hoseMm: 800, hoseMlPerMPaM: 0.2 }, rear: { hoseMm: 400, hoseMlPerMPaM: 0.2 } },
-  bulkGPa: 1.7,
-  airMl: { front: 0, rear: 0 },
-  mu: 0.8,
-  wearMm: { front: 8, rear: 3 },
-};
-
-/** Figures of an ordinary vehicle to begin with: every one of them a guess. Common practice. */
-export const typicalSizing = (category: Category): Sizing => ({ category, ...allGuessed(TYPICAL) });
-
-/** A brake of a kind with typical figures, each a guess under `path`. */
-export const typicalBrake = (kind: Brake['kind'], path: string): { readonly brake: Brake; readonly open: string[] } => ({
-  brake: TYPICAL_BRAKE[kind],
-  open: numberPaths(TYPICAL_BRAKE[kind], path),
 });

@@ -1,16 +1,5 @@
-import {
-  applyEdit,
-  checkPlan,
-  emptyPlan,
-  readPlan,
-  typicalClutch,
-  typicalParking,
-  typicalSingle,
-  typicalTrailer,
-  writePlan,
-  type EditCall,
-  type Plan,
-} from '../index.ts';
+import { applyEdit, checkPlan, emptyPlan, readPlan, writePlan, type EditCall, type Plan } from '../index.ts';
+import { typicalClutch, typicalParking, typicalSingle, typicalTrailer } from '../typical/index.ts';
 import { LAYOUTS } from '../layouts/index.ts';
 import { viewPlan } from '../results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
