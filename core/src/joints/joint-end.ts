@@ -3,6 +3,7 @@ import { jointBetween, type Joint } from '../ends/index.ts';
 import {
   FRESH_JOINT,
   type Hose,
+  type HoseEnd,
   type JointWork,
   type LineView,
   type Plan,
@@ -33,41 +34,55 @@ export interface JointEnd {
 }
 
 const nameOf = (name: string, end: End): string => `${name}, end ${end.toUpperCase()}`;
-export const lineJoint = (view: LineView, end: End): JointEnd => ({
-  of: 'line',
-  id: view.line.id,
-  end,
-  name: nameOf(view.line.name, end),
-  place: { kind: 'line', id: view.line.id, node: end === 'a' ? 0 : Math.max(view.nodesMm.length - 1, 0) },
-  at: view.ports[end] ?? null,
-  joints: jointsAt(view, end),
-  work: view.line.ends[end].joint,
-  eyes: 1,
-  bolt: null,
-});
+/** The same as long as its line is: what is judged of it stays judged. */
+export const lineJoint = derive(
+  'end of a line as a joint',
+  (view: LineView, end: End) => [view, end],
+  (view, end): JointEnd => ({
+    of: 'line',
+    id: view.line.id,
+    end,
+    name: nameOf(view.line.name, end),
+    place: { kind: 'line', id: view.line.id, node: end === 'a' ? 0 : Math.max(view.nodesMm.length - 1, 0) },
+    at: view.ports[end] ?? null,
+    joints: jointsAt(view, end),
+    work: view.line.ends[end].joint,
+    eyes: 1,
+    bolt: null,
+  }),
+  2,
+);
 
+const nearOf = ({ portId, into }: HoseEnd, at: PortView | null): Half | null => (portId ? at?.port.fitting?.half : into) ?? null;
 /** What a hose's end meets: the port it stands at, else what was set down of it; null where that is not known. */
-export const metBy = ({ portId, into }: Hose['ends']['a'], ports: ReadonlyMap<string, PortView>): Half | null =>
-  (portId ? ports.get(portId)?.port.fitting?.half : into) ?? null;
+export const metBy = (end: HoseEnd, ports: ReadonlyMap<string, PortView>): Half | null =>
+  nearOf(end, ports.get(end.portId ?? '') ?? null);
 
 /** A hose's end as a joint; null where a tube screws into it at its bracket, or a clamp holds it on a stub. */
-export function hoseJoint(hose: Hose, end: End, ports: ReadonlyMap<string, PortView>): JointEnd | null {
-  const it = hose.ends[end];
-  if ((it.portId && it.through) || hoseFittingById(it.fittingId)!.clamped) return null;
-  const near = metBy(it, ports);
-  return {
-    of: 'hose',
-    id: hose.id,
-    end,
-    name: nameOf(hose.name, end),
-    place: { kind: 'hose', id: hose.id, node: end === 'a' ? 0 : 1 },
-    at: ports.get(it.portId ?? '') ?? null,
-    joints: near && it.half ? [jointBetween(near, it.half)] : null,
-    work: it.joint ?? FRESH_JOINT,
-    eyes: it.eyes ?? 1,
-    bolt: it.bolt ?? null,
-  };
-}
+export const hoseJoint = (hose: Hose, end: End, ports: ReadonlyMap<string, PortView>): JointEnd | null =>
+  hoseJointAt(hose, end, ports.get(hose.ends[end].portId ?? '') ?? null);
+const hoseJointAt = derive(
+  'end of a hose as a joint',
+  (hose: Hose, end: End, at: PortView | null) => [hose, end, at],
+  (hose, end, at): JointEnd | null => {
+    const it = hose.ends[end];
+    if ((at && it.through) || hoseFittingById(it.fittingId)!.clamped) return null;
+    const near = nearOf(it, at);
+    return {
+      of: 'hose',
+      id: hose.id,
+      end,
+      name: nameOf(hose.name, end),
+      place: { kind: 'hose', id: hose.id, node: end === 'a' ? 0 : 1 },
+      at,
+      joints: near && it.half ? [jointBetween(near, it.half)] : null,
+      work: it.joint ?? FRESH_JOINT,
+      eyes: it.eyes ?? 1,
+      bolt: it.bolt ?? null,
+    };
+  },
+  2,
+);
 
 /** Every end that is joined to something, lines first. */
 export const jointEnds = derive(

@@ -1,25 +1,19 @@
-import type { Vec3 } from '../vec/index.ts';
-import { settle, type Settled } from './rod.ts';
+import { settle, type Settled, type Torsion } from './rod.ts';
 import { chordOf, clampedAt, endsOf, type Clamp } from './shape.ts';
 import { twistRad } from './twist.ts';
 
-/** How the fittings of a tightened hose are turned: directions that move with either, and the turn between them that leaves it free of twist. */
-export interface Marks {
-  readonly marks: readonly [first: Vec3, last: Vec3];
-  readonly freeRad: number;
-  /** Stiffness in twist by that in bending. */
-  readonly stiffness: number;
-}
+/** How the fittings of a tightened hose are turned, and what resists that. */
+export type Tightened = Omit<Torsion, 'twistRad'>;
 
 /** Turn between two marks along a rod, rad: what leaves it free of twist where it hangs so. */
-export const turnAlong = ({ tangents }: Settled, marks: Marks['marks']): number => twistRad(tangents, marks);
+export const turnAlong = ({ tangents }: Settled, marks: Torsion['marks']): number => twistRad(tangents, marks);
 
 /**
  * A hose whose ends are both held in roll, bending and twisting as costs it least: followed from where
  * it hung before, or, where that comes to no rest, the best of shapes that are free in roll. Null where
  * none comes to rest.
  */
-export function twisted(lengthMm: number, a: Clamp, b: Clamp, turned: Marks, before: Settled | null, free: readonly Settled[]): Settled | null {
+export function twisted(lengthMm: number, a: Clamp, b: Clamp, turned: Tightened, before: Settled | null, free: readonly Settled[]): Settled | null {
   const held = (rod: Settled, twistRad: number): Settled => settle(clampedAt(rod, ...endsOf(a, b)), chordOf(a, b, lengthMm), undefined, { ...turned, twistRad });
   const followed = before && held(before, before.twistRad);
   if (followed?.converged) return followed;

@@ -22,17 +22,17 @@ export const highJoint = defineRule({
   reads: ['lines', 'plan.parts'],
   judge: (view) => {
     const { full } = lengthWords(view);
+    // Heights of each line as it leaves a port.
+    const leaving = new Map(
+      view.lines.flatMap(({ line, nodesMm, tube }) => {
+        const heights = nodesMm.map(([, , z]) => z);
+        const ends = [[line.ends.a.portId, heights], [line.ends.b.portId, heights.toReversed()]] as const;
+        return heights.length < 2 ? [] : ends.map(([portId, from]) => [portId, { heights: from, tube }] as const);
+      }),
+    );
     return view.plan.parts.flatMap((part): Finding[] => {
       if (!isJoint(part) || part.ports.some(({ role }) => role === 'bleeder')) return [];
-      const own = new Set(part.ports.map(({ id }) => id));
-      const away = view.lines.flatMap(({ line, nodesMm, tube }) => {
-        const heights = nodesMm.map(([, , z]) => z);
-        if (heights.length < 2) return [];
-        return [
-          ...(own.has(line.ends.a.portId ?? '') ? [{ heights, tube }] : []),
-          ...(own.has(line.ends.b.portId ?? '') ? [{ heights: heights.toReversed(), tube }] : []),
-        ];
-      });
+      const away = part.ports.flatMap(({ id }) => leaving.get(id) ?? []);
       const least = Math.min(...away.map(({ heights }) => fallMm(heights)));
       if (away.length < 2 || least < RISE_MM) return [];
       const wide = away.some(({ tube }) => tubeBoreMm(tube) > NARROW_MM);
