@@ -59,7 +59,7 @@ export function placeEnd(end: HoseEnd, ports: ReadonlyMap<string, PortView>): En
   return seatOf(end, at?.fixed.atMm, at?.port.direction);
 }
 /** The same from its port's place and direction; without a port the end's own count. */
-function seatOf(end: HoseEnd, portAt?: Vec3, portWay?: Vec3): EndPlace {
+function seatOf(end: Hung, portAt?: Vec3, portWay?: Vec3): EndPlace {
   const seatMm = portAt ?? end.atMm;
   const own = unit(portWay ?? end.direction)!;
   const thread = portAt && end.through ? scale(own, -1) : own;
@@ -147,10 +147,14 @@ export function sweep(motion: Motion, a: Clamp, b: EndPlace, lengthMm: number, s
 
 /** What a hose does through its travel: its names, its fixing and its age do not matter. */
 type Travelled = Omit<HoseView, 'hose'>;
+const HANG = ['fittingId', 'turnDeg', 'through', 'atMm', 'direction'] as const;
+/** What of an end says how the hose hangs: not what it screws in with, nor what was done to that joint. */
+type Hung = Pick<HoseEnd, (typeof HANG)[number]>;
+/** Hoses that may share one motion, as copies do. */
+const SHARED = 8;
 const travelled = derive(
   'hose through its travel',
   ({ ends, motion, orderMm, stockId }: Hose, obstacles: readonly Obstacle[], a?: PortView, b?: PortView) => [
-    ends,
     motion,
     orderMm,
     stockId,
@@ -159,13 +163,19 @@ const travelled = derive(
     a?.port.direction,
     b?.fixed.atMm,
     b?.port.direction,
+    ...HANG.map((key) => ends.a[key]),
+    ...HANG.map((key) => ends.b[key]),
   ],
-  (ends, motion, orderMm, stockId, obstacles, aAt, aWay, bAt, bWay) =>
-    build(
-      obstacles.map(({ thing }) => thing),
-      { ends, motion, orderMm, stockId },
-      { a: seatOf(ends.a, aAt, aWay), b: seatOf(ends.b, bAt, bWay) },
-    ),
+  (motion, orderMm, stockId, obstacles, aAt, aWay, bAt, bWay, ...hung) => {
+    const end = (from: number): Hung => Object.fromEntries(HANG.map((key, i) => [key, hung[from + i]])) as unknown as Hung;
+    const ends = { a: end(0), b: end(HANG.length) };
+    return build(
+      (obstacles as readonly Obstacle[]).map(({ thing }) => thing),
+      { ends, motion: motion as Motion, orderMm: orderMm as number, stockId: stockId as string },
+      { a: seatOf(ends.a, aAt as Vec3, aWay as Vec3), b: seatOf(ends.b, bAt as Vec3, bWay as Vec3) },
+    );
+  },
+  SHARED,
 );
 /** A hose with all that follows from it; the same hose among the same things is computed once. */
 const viewed = derive(
@@ -178,7 +188,7 @@ export const hoseView = (plan: Pick<Plan, 'things'>, hose: Hose, ports: Readonly
 
 function build(
   things: readonly Thing[],
-  hose: Pick<Hose, 'ends' | 'motion' | 'orderMm' | 'stockId'>,
+  hose: Pick<Hose, 'motion' | 'orderMm' | 'stockId'> & { readonly ends: { readonly a: Hung; readonly b: Hung } },
   ends: Travelled['ends'],
 ): Travelled {
   const stock = hoseById(hose.stockId)!;

@@ -114,6 +114,14 @@ describe('a hose through its travel', () => {
     for (const deg of twistThrough(motion, at, to, 280, 5, states)) expect(deg).toBeCloseTo(0, 3);
   }); // prettier-ignore
 
+  test('what is done to its joint does not hang it anew', () => {
+    const { ends } = plan.hoses[0]!;
+    const washers = patched('hose-fl', { ends: { ...ends, b: { ...ends.b, eyes: 2 } } });
+    expect(view('hose-fl', washers).states).toBe(view('hose-fl').states);
+    const turned = patched('hose-fl', { ends: { ...ends, b: { ...ends.b, turnDeg: 30 } } });
+    expect(view('hose-fl', turned).states).not.toBe(view('hose-fl').states);
+  });
+
   test('an arm that is too short, and fittings longer than the hose, end in a sentence', () => {
     const far = patched('hose-fl', { motion: { ...plan.hoses[0]!.motion, heaveMm: [-900, 50] } });
     expect(view('hose-fl', far)).toMatchObject({

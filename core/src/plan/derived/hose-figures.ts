@@ -9,7 +9,10 @@ const HARD_MPA = 6.9;
 export const fittingMm = ({ stemMm, legMm }: HoseFitting): number => stemMm + legMm;
 
 /** Length of free hose between its two fittings; not above nought where the fittings alone are longer than what is ordered. */
-export const freeMm = ({ orderMm, ends }: Pick<Hose, 'orderMm' | 'ends'>): number =>
+export const freeMm = ({
+  orderMm,
+  ends,
+}: Pick<Hose, 'orderMm'> & { readonly ends: { readonly [E in 'a' | 'b']: { readonly fittingId: string } } }): number =>
   orderMm - fittingMm(hoseFittingById(ends.a.fittingId)!) - fittingMm(hoseFittingById(ends.b.fittingId)!);
 
 /** Fluid in a hose, its fittings counted like it, mL. */
