@@ -92,15 +92,13 @@ describe('Plumb and Size in the browser', () => {
     await page.reload({ waitUntil: 'load' });
     await page.waitForSelector('fl-load-slider input');
     await page.waitForSelector('fl-line-chart canvas');
-    // Each chart has a size, and something is drawn on it.
-    const drawn = (): Promise<number[]> =>
-      page.$$eval('fl-line-chart canvas', (all) =>
-        all.map((c) => c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data.filter((v, i) => i % 4 === 3 && v > 0).length),
-      );
-    // Balance, grip, repeated brakings and a hill: those further down are drawn a frame or two later.
-    while ((await drawn()).some((pixels) => pixels === 0)) await new Promise((done) => setTimeout(done, 50));
-    expect(await drawn()).toHaveLength(4);
-    for (const pixels of await drawn()) expect(pixels).toBeGreaterThan(2000);
+    // Balance, grip, repeated brakings and a hill, all drawn at one moment: one that is resized is blank for a frame.
+    await page.waitForFunction(() => {
+      const all = [...document.querySelectorAll<HTMLCanvasElement>('fl-line-chart canvas')];
+      const drawn = (c: HTMLCanvasElement): number =>
+        c.width && c.height ? c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data.filter((v, i) => i % 4 === 3 && v > 0).length : 0;
+      return all.length === 4 && all.every((c) => drawn(c) > 2000);
+    });
     expect(complaints).toEqual([]);
     await page.close();
   }); // prettier-ignore
