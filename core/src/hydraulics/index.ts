@@ -30,7 +30,7 @@ export { wearMl } from './reservoir.ts';
 export { reserveOf, type Reserve } from './reserve.ts';
 export { headMPa, RESIDUAL_MPA, residualFor, type Residual } from './residual.ts';
 export { single, type SingleInput, type SingleSize } from './single.ts';
-export { CAUSES, size, sumMl, takenMl, type Cause, type Size } from './size.ts';
+export { CAUSES, masterMmPerMl, size, sumMl, takenMl, type Cause, type Size } from './size.ts';
 export { trailer, type TrailerInput, type TrailerSize } from './trailer.ts';
 export * from './types.ts';
 export { MASTER_BORES_MM, whatIf, type WhatIf } from './what-if.ts';

@@ -55,7 +55,7 @@ export function takenMl(brake: Brake, lines: AxleLines, bulkGPa: number, airMl: 
 export const sumMl = (taken: TakenMl): number => taken.pads + taken.hose + taken.tube + taken.fluid + taken.air;
 
 /** How far a mL taken by an axle moves the master, mm: for a twin, as the balance bar shares it. */
-function masterMmPerMl({ master }: SizeInput): Axles<number> {
+export function masterMmPerMl({ master }: Pick<SizeInput, 'master'>): Axles<number> {
   return master.kind === 'tandem'
     ? perAxle(() => 1000 / boreArea(master.boreMm))
     : {

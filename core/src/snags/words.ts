@@ -21,7 +21,7 @@ export const onLine = (view: LineView, node?: number): Ref => ({
 /** A part's first port, else the part itself where it has none. */
 export const onPart = ({ id, ports }: Plan['parts'][number]): Ref =>
   ports[0] ? { kind: 'port', id: ports[0].id } : { kind: 'part', id };
-export const ENDS = ['a', 'b'] as const;
+export { ENDS } from '../joints/index.ts';
 export const endName = (end: 'a' | 'b'): string => `end ${end.toUpperCase()}`;
 /** Index of the node at an end. */
 export const endNode = (view: LineView, end: 'a' | 'b'): number => (end === 'a' ? 0 : Math.max(view.nodesMm.length - 1, 0));

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { plugsFor } from '@firm-line/core/ends';
-import { newLine, type Bench, type Part, type Port, isWorker } from '@firm-line/core/plan';
+import { newLine, type Bench, type Part, type Port, type Ref, isWorker } from '@firm-line/core/plan';
 import { galleriesOf, lostTo, planNetwork } from '@firm-line/core/plan/network';
 import { ADAPTERS } from '@firm-line/core/stock';
 import { SnagRow } from '../../pieces/snag-row';
@@ -45,32 +45,27 @@ function plugWords({ fitting }: Port, bench: Bench): string {
               Measure
             </button>
           </div>
-          @if (row.line; as line) {
+          @if (row.joined; as joined) {
             <div class="flex flex-wrap items-center gap-2 text-sm">
-              <span class="mr-auto">{{ line.name }} to {{ line.to }}</span>
+              <span class="mr-auto">{{ joined.words }}</span>
               <button
                 type="button"
                 class="link px-2"
-                (click)="jump.to('route', { kind: 'line', id: line.id })"
-                [attr.aria-label]="'Route ' + line.name"
+                (click)="jump.to('route', joined.ref)"
+                [attr.aria-label]="'Route ' + joined.name"
               >
                 Route
               </button>
-              <button type="button" class="link px-2" (click)="removeLine(line.id)" [attr.aria-label]="'Remove ' + line.name">
-                Remove
-              </button>
-            </div>
-          } @else if (row.hose; as hose) {
-            <div class="flex flex-wrap items-center gap-2 text-sm">
-              <span class="mr-auto">{{ hose.name }}, a hose</span>
-              <button
-                type="button"
-                class="link px-2"
-                (click)="jump.to('route', { kind: 'hose', id: hose.id })"
-                [attr.aria-label]="'Route ' + hose.name"
-              >
-                Route
-              </button>
+              @if (joined.ref.kind === 'line') {
+                <button
+                  type="button"
+                  class="link px-2"
+                  (click)="removeLine(joined.ref.id)"
+                  [attr.aria-label]="'Remove ' + joined.name"
+                >
+                  Remove
+                </button>
+              }
             </div>
           } @else if (row.port.role === 'bleeder') {
             <p class="text-sm text-ink-soft">The fluid leaves here when the part is bled.</p>
@@ -128,30 +123,26 @@ export class PartPanel {
   });
   protected readonly rows = computed(() => {
     const view = this.store.view();
-    const held = new Map(
-      view.lines.flatMap((v) => [
-        [v.ports.a?.port.id, { v, far: v.ports.b }] as const,
-        [v.ports.b?.port.id, { v, far: v.ports.a }] as const,
-      ]),
-    );
+    // What each port is joined by: a line, or a hose that is screwed to it.
+    const held = new Map<string, { name: string; words: string; ref: Ref }>();
+    const hold = (portId: string | null | undefined, kind: 'line' | 'hose', id: string, name: string, to: string): void => {
+      if (portId) held.set(portId, { name, words: `${name}${to}`, ref: { kind, id } });
+    };
+    for (const { ends, id, name } of view.plan.hoses)
+      for (const { portId, through } of [ends.a, ends.b]) if (!through) hold(portId, 'hose', id, name, ', a hose');
+    for (const { line, ports } of view.lines)
+      for (const [at, far] of [
+        [ports.a, ports.b],
+        [ports.b, ports.a],
+      ] as const)
+        hold(at?.port.id, 'line', line.id, line.name, ` to ${far ? `${far.part.name}, ${far.port.name}` : 'an open end'}`);
     const open = [...view.ports.values()].filter(
       ({ part, port }) => part.id !== this.part().id && !held.has(port.id) && port.role !== 'bleeder' && port.role !== 'spare',
     );
-    const hoses = new Map(
-      this.store
-        .plan()
-        .hoses.flatMap((hose) =>
-          [hose.ends.a, hose.ends.b].flatMap(({ portId, through }) => (portId && !through ? [[portId, hose] as const] : [])),
-        ),
-    );
     return this.part().ports.map((port) => {
-      const at = held.get(port.id);
       return {
         port,
-        line: at
-          ? { id: at.v.line.id, name: at.v.line.name, to: at.far ? `${at.far.part.name}, ${at.far.port.name}` : 'an open end' }
-          : null,
-        hose: hoses.get(port.id) ?? null,
+        joined: held.get(port.id) ?? null,
         plug: port.role === 'spare' ? plugWords(port, this.store.plan().bench) : '',
         free: open.map((o) => ({ id: o.port.id, name: `${o.part.name}, ${o.port.name}` })),
       };

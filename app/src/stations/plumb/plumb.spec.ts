@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { Selection } from '../../session/selection';
-import { gannet } from '../../testing/open-gannet';
+import { demo, gannet } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
 import { circuitGraph } from './circuit-graph';
 import { PlumbStation } from './plumb-station';
@@ -77,6 +77,22 @@ describe('Plumb', () => {
     ]);
     expect(line.line.cornersMm).toHaveLength(2);
   });
+
+  test('a port that a hose is screwed to says so, and is offered to no line', async () => {
+    const at = await open('q4', 'port-rl');
+    const { hoses } = demo('wheatear');
+    at.store.apply({ edit: 'removeLine', with: { id: 'line-r2' } });
+    const free = (): string[] => at.texts('[aria-label="Join hose end at bracket to"] option');
+    await at.settle();
+    expect(free()).toContain('Rear tee, left');
+    const ends = { a: { ...hoses[0]!.ends.a, portId: 'port-rt-left', through: false }, b: { ...hoses[0]!.ends.b, portId: 'port-fl' } };
+    at.store.apply({ edit: 'addHose', with: { hose: { ...hoses[0]!, id: 'hose-x', name: 'H9', circuitId: 'circuit-2', ends } } });
+    await at.settle();
+    expect(free()).not.toContain('Rear tee, left');
+    TestBed.inject(Selection).chooseTarget({ kind: 'port', id: 'port-rt-left' });
+    await at.settle();
+    expect(at.texts('[data-port=port-rt-left]')[0]).toContain('H9, a hose');
+  }); // prettier-ignore
 
   test('a layout is added beside what is there and can be undone in one step', async () => {
     const at = await open('q3', 'port-rt-in');

@@ -3,7 +3,7 @@ import { hoseById, hoseFittingById, hoseMlPerM, type HoseFitting } from '../../s
 import type { Hose } from '../model/index.ts';
 
 /** Pressure at which the fluid that hoses take is reckoned, MPa: a hard stop. Common practice. */
-const HARD_MPA = 6.9;
+export const HARD_MPA = 6.9;
 
 /** A fitting's own length, from the seat's face to where the hose begins, along its middle. */
 export const fittingMm = ({ stemMm, legMm }: HoseFitting): number => stemMm + legMm;

@@ -1,8 +1,10 @@
-import { boreArea, takenMl, type AxleLines, type Brake, type SizeInput } from '../../hydraulics/index.ts';
+import { masterMmPerMl, takenMl, type AxleLines, type Brake } from '../../hydraulics/index.ts';
 import { FLARES, hoseById, hoseMlPerM, TUBES, tubeBoreMm, type FlareForm, type TubeMaterial } from '../../stock/index.ts';
+import { HARD_MPA } from '../derived/hose-figures.ts';
 import { TUBE_MATTER } from '../derived/line-figures.ts';
 import type { LineView } from '../derived/line-view.ts';
 import type { Bench } from '../model/index.ts';
+import { BULK_GPA } from './sheets.ts';
 import type { PlanView } from './view.ts';
 
 /** One way to make a run: what of the pedal it costs and what else speaks for or against it. */
@@ -38,9 +40,6 @@ const MATTERS: readonly Matter[] = [
 ]; // prettier-ignore
 const BRAIDED = { id: 'braided-ptfe', name: 'braided hose', corrosion: 'wire that chafes hides what is inside; renewed by its age', rule: 'only with its marking; many places want tube on long runs', costMinorPerM: 1450, endMinor: 1900 } as const; // prettier-ignore
 const NONE: Brake = { kind: 'drum', cylinderMm: 1, brakeFactor: 1, drumRadiusMm: 1, travelMm: 0 };
-/** Pressure of a hard stop where no pedal is sized, MPa. Common practice. */
-const HARD_MPA = 6.9;
-
 /** What the tools at hand make of it, best proven first. */
 function flareWords({ flares }: Bench, { id, flares: takes }: Matter): string {
   const owned = takes.filter((form) => flares[form].owned);
@@ -49,22 +48,15 @@ function flareWords({ flares }: Bench, { id, flares: takes }: Matter): string {
   return owned.map((form) => `${FLARES[form].name.toLowerCase()}${only}${flares[form].provenOn.includes(id) ? '' : ', no test piece yet'}`).join('; ');
 } // prettier-ignore
 
-/** How far a mL taken by a circuit moves the pedal, mm. */
-function pedalMmPerMl({ master, pedal }: SizeInput, axle: 'front' | 'rear'): number {
-  if (master.kind === 'tandem') return (1000 * pedal.ratio) / boreArea(master.boreMm);
-  const share = axle === 'front' ? master.frontShare : 1 - master.frontShare;
-  return (1000 * share * pedal.ratio) / boreArea(axle === 'front' ? master.frontBoreMm : master.rearBoreMm);
-}
-
 /** The same run in each of what it could be made of, all of the line's own size; hose as long as the tube. */
 export function runChoices({ plan, size, circuits }: Pick<PlanView, 'plan' | 'size' | 'circuits'>, { line, card, tube }: LineView): RunChoice[] {
   if (!card) return [];
   const lengthMm = card.developedMm;
   const circuit = circuits.get(line.circuitId)!;
   const axle = circuit.work === 'brake' ? circuit.axle : null;
-  const pressed = axle && size ? { mpa: size.empty.size.pressureMPa[axle], perMl: pedalMmPerMl(size.empty.input, axle) } : null;
+  const pressed = axle && size ? { mpa: size.empty.size.pressureMPa[axle], perMl: masterMmPerMl(size.empty.input)[axle] * size.empty.input.pedal.ratio } : null;
   const mpa = pressed?.mpa ?? HARD_MPA;
-  const bulkGPa = plan.sizing?.bulkGPa ?? 1.7;
+  const bulkGPa = plan.sizing?.bulkGPa ?? BULK_GPA;
   const takes = (of: Partial<AxleLines>): number => {
     const { tube: walls, hose, fluid } = takenMl(NONE, { tubeMm: 0, idMm: 1, odMm: 2, youngGPa: 1, poisson: 0, hoseMm: 0, hoseMlPerMPaM: 0, ...of }, bulkGPa, 0, mpa);
     return walls + hose + fluid;

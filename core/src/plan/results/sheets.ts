@@ -8,7 +8,8 @@ import { linesWith } from './sizing.ts';
 /** What says which tubes and hoses a sheet's cylinders fill. */
 type Feeding = Pick<Plan, 'circuits' | 'hoses'>;
 
-const BULK_GPA = 1.7;
+/** Bulk modulus of brake fluid where no sheet has one. Common practice. */
+export const BULK_GPA = 1.7;
 
 export const trailerView = (plan: Feeding, sheet: TrailerSheet, lines: readonly LineView[], share: number): TrailerSize => {
   const circuits = plan.circuits.filter((c) => c.work === 'brake').map((c) => c.id);
