@@ -1,18 +1,8 @@
 import { braking, loadsN, pushN } from './balance.ts';
+import { twinBoreMm, twinShare, type CircuitShare } from './circuits.ts';
 import { stoppingM, usableZ, type LeftRule } from './limits.ts';
 import { sumMl, takenMl } from './size.ts';
 import { AXLES, boreArea, DEFAULT_MU, GRAVITY_MS2, perAxle, type Axles, type SizeInput } from './types.ts';
-
-/** A circuit by what it presses: the share of each axle's two brakes. */
-export interface CircuitShare {
-  readonly name: string;
-  readonly share: Axles<number>;
-}
-/** One circuit an axle. */
-export const BY_AXLE: readonly CircuitShare[] = [
-  { name: 'Front circuit', share: { front: 1, rear: 0 } },
-  { name: 'Rear circuit', share: { front: 0, rear: 1 } },
-];
 
 /** What is left when something has failed, at the foot force that the vehicle's rule names. */
 export interface Failure {
@@ -101,12 +91,14 @@ function tandemStroke({ boreMm, strokeMm, deadMm }: MasterOf<'tandem'>, ml: Axle
   const ownMm = (1000 * (ml.front + ml.rear)) / boreArea(boreMm);
   return { mm: deadMm + ownMm + CHAMBER_SHARE * strokeMm, isOut: deadMm + ownMm > (1 - CHAMBER_SHARE) * strokeMm };
 }
-function twinStroke({ frontBoreMm, rearBoreMm, frontShare, strokeMm, deadMm }: MasterOf<'twin'>, left: Axles<number>, ml: Axles<number>): Stroke {
-  const share = { front: frontShare, rear: 1 - frontShare };
-  const own = { front: (1000 * ml.front) / boreArea(frontBoreMm), rear: (1000 * ml.rear) / boreArea(rearBoreMm) };
-  const goes = perAxle((axle) => share[axle] * (left[axle] > 0 ? own[axle] : strokeMm - deadMm));
-  return { mm: deadMm + goes.front + goes.rear, isOut: AXLES.some((axle) => left[axle] > 0 && deadMm + own[axle] > strokeMm) };
-} // prettier-ignore
+/** The dead master runs to its end, the other takes what is left; both move the pedal by their share of the bar. */
+function twinStroke(master: MasterOf<'twin'>, left: Axles<number>, ml: Axles<number>): Stroke {
+  const { strokeMm, deadMm } = master;
+  const alive: CircuitShare = { name: '', share: left };
+  const ownMm = (1000 * (ml.front + ml.rear)) / boreArea(twinBoreMm(master, alive));
+  const bar = twinShare(master, alive);
+  return { mm: deadMm + bar * ownMm + (1 - bar) * (strokeMm - deadMm), isOut: deadMm + ownMm > strokeMm };
+}
 
 /** What the foot alone does when the booster gives nothing; null where there is none. */
 export function withoutBooster(given: SizeInput, rule: LeftRule | null = null): Failure | null {

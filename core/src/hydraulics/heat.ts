@@ -1,5 +1,5 @@
 import type { Category } from '../categories/index.ts';
-import { AXLES, GRAVITY_MS2, perAxle, type Axles, type Brake } from './types.ts';
+import { GRAVITY_MS2, type Brake } from './types.ts';
 
 /** One disc or drum as a store of heat. */
 export interface Rotor {
@@ -11,25 +11,36 @@ export interface Rotor {
   /** Where its pads or linings begin to fade, by their sheet. */
   readonly fadeC: number;
 }
+/** The two discs or drums of an axle. */
+export interface HotAxle {
+  readonly name: string;
+  readonly rotor: Rotor;
+  readonly kind: Brake['kind'];
+  /** Share of the braking that this axle does. */
+  readonly share: number;
+}
 export interface HeatInput {
   /** All that these brakes slow, what is towed without brakes included. */
   readonly massKg: number;
   readonly topKmh: number;
   readonly ambientC: number;
-  readonly rotor: Axles<Rotor>;
-  readonly kind: Axles<Brake['kind']>;
-  /** Share of the braking that each axle does. */
-  readonly share: Axles<number>;
+  readonly axles: readonly HotAxle[];
 }
 /** A way of heating brakes, and how hot they become along it. */
 export interface Heating {
   readonly id: 'stop' | 'repeated' | 'hill';
   readonly name: string;
   readonly source: string;
-  readonly curve: readonly { readonly minutes: number; readonly celsius: Axles<number> }[];
-  readonly peakC: Axles<number>;
-  /** Axles that pass the temperature at which theirs fade. */
-  readonly fades: readonly (keyof Axles<number>)[];
+  /** Temperatures in the order of the axles. */
+  readonly curve: readonly { readonly minutes: number; readonly celsius: readonly number[] }[];
+  readonly axles: readonly HotPeak[];
+}
+/** The hottest an axle becomes, and whether it fades there. */
+export interface HotPeak {
+  readonly name: string;
+  readonly peakC: number;
+  readonly fadeC: number;
+  readonly fades: boolean;
 }
 
 /** Specific heat of grey cast iron, J/(kg·K). Source: handbook tables, warm (from memory). */
@@ -64,12 +75,14 @@ export const slowingJ = (massKg: number, fromKmh: number, toKmh: number): number
   (ROTATING * massKg * ((fromKmh / 3.6) ** 2 - (toKmh / 3.6) ** 2)) / 2;
 
 interface Wheel {
+  readonly share: number;
   readonly joulesPerK: number;
   readonly cools: (kmh: number) => number;
 }
-const wheelOf = ({ rotor, kind }: HeatInput, axle: keyof Axles<number>): Wheel => ({
-  joulesPerK: rotor[axle].massKg * IRON_J_KGK,
-  cools: (kmh) => coolingWm2K(kind[axle], rotor[axle].diameterMm, kmh) * coolsM2(kind[axle], rotor[axle]),
+const wheelOf = ({ rotor, kind, share }: HotAxle): Wheel => ({
+  share: share / 2,
+  joulesPerK: rotor.massKg * IRON_J_KGK,
+  cools: (kmh) => coolingWm2K(kind, rotor.diameterMm, kmh) * coolsM2(kind, rotor),
 });
 
 /** Repeated braking as a category's rule has it: how often, how many seconds apart, from which speed to which share of it. */
@@ -91,7 +104,9 @@ const HEAVY: Repeated = {
   fromKmh: (top) => Math.min(0.8 * top, 120),
   source: 'UN R13 type I, N1 (from memory)',
 };
-const repeatedOf = (category: Category): Repeated => (category === 'heavy' ? HEAVY : LIGHT);
+/** A trailer's rule asks the hill and no repeated braking. */
+const repeatedOf = (category: Category): Repeated | null =>
+  category === 'trailer' ? null : category === 'heavy' ? HEAVY : LIGHT;
 interface Hill {
   readonly m: number;
   readonly kmh: number;
@@ -111,45 +126,53 @@ const STEPS = 60;
  * Source: energy and exponential cooling as in R. Limpert, Brake Design and Safety, chapter 3 (from memory).
  */
 export function heating(input: HeatInput, category: Category): Heating[] {
-  const wheels = perAxle((axle) => wheelOf(input, axle));
-  const each = <T>(make: (wheel: Wheel, axle: keyof Axles<number>) => T): Axles<T> => perAxle((axle) => make(wheels[axle], axle));
-  const rise = (joules: number): Axles<number> => each(({ joulesPerK }, axle) => (joules * input.share[axle]) / 2 / joulesPerK);
-  const told = (id: Heating['id'], name: string, source: string, curve: Heating['curve']): Heating => {
-    const peakC = perAxle((axle) => Math.max(...curve.map(({ celsius }) => celsius[axle])));
-    return { id, name, source, curve, peakC, fades: AXLES.filter((axle) => peakC[axle] > input.rotor[axle].fadeC) };
-  };
-  const cold = perAxle(() => input.ambientC);
+  const { ambientC, massKg, topKmh, axles } = input;
+  const wheels = axles.map(wheelOf);
+  const rises = (joules: number): number[] => wheels.map(({ joulesPerK, share }) => (joules * share) / joulesPerK);
+  const told = (id: Heating['id'], name: string, source: string, curve: Heating['curve']): Heating => ({
+    id, name, source, curve,
+    axles: axles.map(({ name, rotor: { fadeC } }, i) => {
+      const peakC = Math.max(...curve.map(({ celsius }) => celsius[i]!));
+      return { name, peakC, fadeC, fades: peakC > fadeC };
+    }),
+  });
+  const cold = axles.map(() => ambientC);
+  const add = (a: readonly number[], b: readonly number[]): number[] => a.map((v, i) => v + b[i]!);
 
-  const once = rise(slowingJ(input.massKg, input.topKmh, 0));
-  const stop = told('stop', `One stop from ${Math.round(input.topKmh)} km/h`, 'energy, no cooling', [
+  const stop = told('stop', `One stop from ${Math.round(topKmh)} km/h`, 'energy, no cooling', [
     { minutes: 0, celsius: cold },
-    { minutes: 0, celsius: perAxle((axle) => cold[axle] + once[axle]) },
+    { minutes: 0, celsius: add(cold, rises(slowingJ(massKg, topKmh, 0))) },
   ]);
 
-  const { times, everyS, fromKmh, source } = repeatedOf(category);
-  const from = fromKmh(input.topKmh);
-  const each_ = rise(slowingJ(input.massKg, from, from / 2));
-  const keeps = each(({ joulesPerK, cools }) => Math.exp((-cools(MEAN_SPEED * from) * everyS) / joulesPerK));
-  const laps: Heating['curve'][number][] = [];
-  let now = cold;
-  for (let i = 0; i < times; i++) {
-    const before = now;
-    const hot = perAxle((axle) => before[axle] + each_[axle]);
-    laps.push({ minutes: (i * everyS) / 60, celsius: before }, { minutes: (i * everyS) / 60, celsius: hot });
-    now = perAxle((axle) => input.ambientC + (hot[axle] - input.ambientC) * keeps[axle]);
-  }
-  const repeated = told('repeated', `${times} brakings from ${Math.round(from)} to ${Math.round(from / 2)} km/h, every ${everyS} s`, source, laps);
+  const brakedAgain = ({ times, everyS, fromKmh, source }: Repeated): Heating => {
+    const from = fromKmh(topKmh);
+    const each = rises(slowingJ(massKg, from, from / 2));
+    const keeps = wheels.map(({ joulesPerK, cools }) => Math.exp((-cools(MEAN_SPEED * from) * everyS) / joulesPerK));
+    const laps: Heating['curve'][number][] = [];
+    let now: readonly number[] = cold;
+    for (let i = 0; i < times; i++) {
+      const hot = add(now, each);
+      laps.push({ minutes: (i * everyS) / 60, celsius: now }, { minutes: (i * everyS) / 60, celsius: hot });
+      now = hot.map((v, k) => ambientC + (v - ambientC) * keeps[k]!);
+    }
+    return told('repeated', `${times} brakings from ${Math.round(from)} to ${Math.round(from / 2)} km/h, every ${everyS} s`, source, laps);
+  };
 
   const hill = category === 'trailer' ? TRAILER_HILL : HILL;
   const metresPerS = hill.kmh / 3.6;
-  const watts = input.massKg * GRAVITY_MS2 * (hill.grade - ROLLING) * metresPerS;
+  const watts = massKg * GRAVITY_MS2 * (hill.grade - ROLLING) * metresPerS;
   const down = Array.from({ length: STEPS + 1 }, (_, i) => {
     const seconds = (hill.m / metresPerS) * (i / STEPS);
-    const celsius = each(({ joulesPerK, cools }, axle) => {
+    const celsius = wheels.map(({ joulesPerK, share, cools }) => {
       const lost = cools(hill.kmh);
-      return input.ambientC + ((watts * input.share[axle]) / 2 / lost) * (1 - Math.exp((-lost * seconds) / joulesPerK));
+      return ambientC + ((watts * share) / lost) * (1 - Math.exp((-lost * seconds) / joulesPerK));
     });
     return { minutes: seconds / 60, celsius };
   });
-  return [stop, repeated, told('hill', `${hill.m / 1000} km down ${Math.round(100 * hill.grade)} % at ${hill.kmh} km/h`, hill.source, down)];
+  const repeated = repeatedOf(category);
+  return [
+    stop,
+    ...(repeated ? [brakedAgain(repeated)] : []),
+    told('hill', `${hill.m / 1000} km down ${Math.round(100 * hill.grade)} % at ${hill.kmh} km/h`, hill.source, down),
+  ];
 } // prettier-ignore

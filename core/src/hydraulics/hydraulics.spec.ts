@@ -231,6 +231,28 @@ describe('where the pedal goes', () => {
     expect(air(0.101325)).toBeCloseTo(0.5, 12);
     expect(air(7)).toBeCloseTo(7 / 7.101325, 12);
   });
+  test('two masters that each press one front and one rear brake: strokes by what hangs on each, by hand', () => {
+    const diagonals = [1, 2].map((i) => ({ name: `Diagonal ${i}`, share: { front: 0.5, rear: 0.5 } }));
+    const twin = { kind: 'twin', frontBoreMm: 19.05, rearBoreMm: 19.05, frontShare: 0.5, deadMm: 1 } as const;
+    const of = (strokeMm: number) => ({ ...VAN, master: { ...twin, strokeMm } });
+    const p = size(of(99)).pressureMPa;
+    const ml = sumMl(takenMl(VAN.front, VAN.lines.front, VAN.fluid.bulkGPa, VAN.airMl.front, p.front)) + sumMl(takenMl(VAN.rear, VAN.lines.rear, VAN.fluid.bulkGPa, VAN.airMl.rear, p.rear)); // prettier-ignore
+    // Each master pushes half of what both axles take through π/4 · 19.05².
+    const needed = 1 + (1000 * ml) / 2 / ((Math.PI / 4) * 19.05 ** 2);
+    expect(size(of(needed + 0.01), diagonals).bottoms).toBe(false);
+    expect(size(of(needed - 0.01), diagonals).bottoms).toBe(true);
+    // By axle the front master moves more.
+    expect(size(of(needed + 0.01)).bottoms).toBe(true);
+    // One of the two dead: it runs to its end by half of the bar, the other pushes the half that it has.
+    const dead = withFailed(of(40), diagonals[0]!);
+    const alive = size({ ...of(40), pedal: { ...VAN.pedal, forceN: dead.footN } });
+    expect(dead.left).toEqual({ front: 0.5, rear: 0.5 });
+    expect(dead.travelMm / VAN.pedal.ratio).toBeLessThan(
+      1 + 0.5 * 39 + 0.5 * ((1000 * ml) / 2 / ((Math.PI / 4) * 19.05 ** 2)) + 1e-6,
+    );
+    expect(dead.travelMm / VAN.pedal.ratio).toBeGreaterThan(1 + 0.5 * 39);
+    expect(dead.z).toBeLessThanOrEqual(alive.z);
+  });
   test('a master too short bottoms, a twin by the cylinder that moves more', () => {
     expect(size(VAN).bottoms).toBe(false);
     expect(size({ ...VAN, master: { kind: 'tandem', boreMm: 15.875, strokeMm: 20, deadMm: 1 } }).bottoms).toBe(true);

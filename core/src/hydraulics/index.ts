@@ -9,11 +9,12 @@ export {
   pushN,
   type Braking,
 } from './balance.ts';
+export { BY_AXLE, type CircuitShare } from './circuits.ts';
 export { clutch, type ClutchInput, type ClutchSize } from './clutch.ts';
 export { combination, type Combination, type CombinationSize } from './combination.ts';
 export { diagnose, type DiagnoseInput, type Diagnosis } from './diagnose.ts';
-export { heating, type Heating, type HeatInput, type Rotor } from './heat.ts';
-export { BY_AXLE, isEnough, withFailed, withoutBooster, type CircuitShare, type Failure } from './failure.ts';
+export { heating, type Heating, type HeatInput, type HotAxle, type Rotor } from './heat.ts';
+export { isEnough, withFailed, withoutBooster, type Failure } from './failure.ts';
 export {
   DEFAULT_BALANCE,
   limitsFor,

@@ -1,5 +1,6 @@
 import { InputError } from '../fault/index.ts';
 import { balancePointZ, braking, locksFirst, pushN, type Braking } from './balance.ts';
+import { BY_AXLE, circuitMl, twinBoreMm, type CircuitShare } from './circuits.ts';
 import {
   ATMOSPHERE_MPA,
   AXLES,
@@ -64,11 +65,11 @@ export function masterMmPerMl({ master }: Pick<SizeInput, 'master'>): Axles<numb
       };
 }
 
-function masterBottoms({ master }: SizeInput, strokeMm: number, taken: Axles<TakenMl>): boolean {
+function masterBottoms({ master }: SizeInput, strokeMm: number, taken: Axles<TakenMl>, circuits: readonly CircuitShare[]): boolean {
   if (master.kind === 'tandem') return strokeMm > master.strokeMm;
-  const own = (axle: Axle, boreMm: number): number => master.deadMm + (1000 * sumMl(taken[axle])) / boreArea(boreMm);
-  return own('front', master.frontBoreMm) > master.strokeMm || own('rear', master.rearBoreMm) > master.strokeMm;
-}
+  const ml = perAxle((axle) => sumMl(taken[axle]));
+  return circuits.some((one) => master.deadMm + (1000 * circuitMl(one, ml)) / boreArea(twinBoreMm(master, one)) > master.strokeMm);
+} // prettier-ignore
 
 /** Refuses lines whose bore is not inside their wall. */
 export function checkLines(lines: Axles<AxleLines>): void {
@@ -81,9 +82,10 @@ export function checkLines(lines: Axles<AxleLines>): void {
 /**
  * From the foot to the road: pressures, forces, deceleration, loads and adhesion used by both axles,
  * which locks first, where the pedal's travel goes by cause, and whether anything runs out of stroke.
- * Throws InputError where a bore does not fit in its tube.
+ * `circuits` says which brakes share a master where two stand on one bar. Throws InputError where a bore
+ * does not fit in its tube.
  */
-export function size(input: SizeInput): Size {
+export function size(input: SizeInput, circuits: readonly CircuitShare[] = BY_AXLE): Size {
   checkLines(input.lines);
   const { pedal, master } = input;
   const brakes = braking(input, pushN(pedal, input.booster));
@@ -109,6 +111,6 @@ export function size(input: SizeInput): Size {
     balancePointZ: balancePointZ(input),
     travelMm: { total, byCause, share: total / pedal.strokeMm },
     strokeMm,
-    bottoms: total > pedal.strokeMm || masterBottoms(input, strokeMm, taken),
+    bottoms: total > pedal.strokeMm || masterBottoms(input, strokeMm, taken, circuits),
   };
 }

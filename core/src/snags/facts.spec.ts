@@ -1,4 +1,5 @@
 import { applyEdit, layPlan, newPart, type EditCall, type Plan } from '../plan/index.ts';
+import { TYPICAL_TRAILER_HEAT } from '../plan/typical/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { newThing } from '../frame/index.ts';
 import { unit, type Vec3 } from '../vec/index.ts';
@@ -16,7 +17,7 @@ const tee = gannet.parts.find(({ name }) => name === 'Rear tee')!;
 const drum = gannet.parts.find(({ kind }) => kind === 'wheel-cylinder')!;
 const modulator = { ...newPart(gannet, 'modulator', gannet.points[0]!.known), id: 'abs' };
 const withModulator = after(gannet, { edit: 'addPart', with: { part: modulator } });
-const hottest = Math.max(...viewPlan(gannet).size!.laden.heat!.map(({ peakC }) => peakC.front));
+const hottest = Math.max(...viewPlan(gannet).size!.laden.heat!.map(({ axles }) => axles[0]!.peakC));
 /** Gannet with light feet and brakes that lean on a booster of gain 4. */
 const weak = after(
   gannet,
@@ -24,6 +25,13 @@ const weak = after(
   sized('pedal.forceN', 100),
   sized('front.padMu', 0.12),
   sized('rear.brakeFactor', 0.7),
+);
+const towed = after(demo('dunlin'), { edit: 'setFigure', with: { of: 'trailer', path: 'heat', to: TYPICAL_TRAILER_HEAT } });
+const trailered = (path: string, to: unknown): EditCall => ({ edit: 'setFigure', with: { of: 'trailer', path, to } });
+const drumC = Math.max(
+  ...viewPlan(towed)
+    .works.trailer!.heat!.at(-1)!
+    .axles.map(({ peakC }) => peakC),
 );
 const lever = gannet.sizing!.pedal.ratio * gannet.sizing!.pedal.efficiency;
 const electric = (coding: string) => ({ kind: 'electric', mostN: 4000, coding });
@@ -47,6 +55,7 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
     ['lamp-missing', 'note', after(gannet, sized('lamps', { ...both, parking: false })), after(gannet, sized('lamps', none), sized('category', 'competition')), /a lamp tells the parking brake on/],
     // The pad maker's limit, set a degree either side of what is reached.
     ['brakes-fade', 'mind', after(gannet, sized('heat.rotor.front.fadeC', hottest - 1)), after(gannet, sized('heat.rotor.front.fadeC', hottest + 1)), /6 km down 6 % at 30 km\/h, laden, they come to \d+ °C and fade from/],
+    ['brakes-fade', 'mind', after(towed, trailered('heat.rotor.fadeC', drumC - 1)), after(towed, trailered('heat.rotor.fadeC', drumC + 1)), /^1.7 km down 7 % at 40 km\/h, laden/],
     // 49 CFR 571.116 (from memory): DOT 4 with water in it boils from 155 °C.
     ['fluid-boils', 'stop', after(gannet, sized('heat.fluidC', 155)), after(gannet, sized('heat.fluidC', 129)), /measured at 155 °C, and DOT 4 with water in it boils from 155 °C: its bubbles/],
     ['fluid-boils', 'mind', after(gannet, sized('heat.fluidC', 130)), gannet, /measured at 130 °C/],

@@ -256,6 +256,9 @@ describe('what the drawing says to Size', () => {
     expect(said(sized(AXLES, { front: TYPICAL_BRAKE.drum }), 'drawing-differs').join()).toMatch(/FL is a disc, and Size reckons with drums at the front/);
     const twin = { kind: 'twin', frontBoreMm: 19, rearBoreMm: 19, frontShare: 0.5, strokeMm: 30, deadMm: 1 } as const;
     expect(said(sized(AXLES, { master: twin }), 'drawing-differs').join()).toMatch(/One master presses the brakes/);
+    const bores = (rearBoreMm: number) => said(sized(DIAGONAL, { master: { ...twin, rearBoreMm } }), 'drawing-differs').join();
+    expect(bores(17)).toMatch(/presses brakes of both axles, and their bores differ/);
+    expect(bores(19)).not.toMatch(/bores differ/);
     expect(said(AXLES, 'drawing-differs')).toEqual([]);
   });
   test('a road vehicle with no parking brake set down is told, a competition car is not', () => {

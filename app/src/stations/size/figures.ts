@@ -46,6 +46,17 @@ export const pedalFigures = (path: string, foot: string): FigureSpec[] => [
   number(`${path}.efficiency`, 'Efficiency', 0.1, 1),
   length(`${path}.strokeMm`, 'Stroke there is', 1),
 ];
+export const daysFigures = (path: string): FigureSpec[] => [
+  number(`${path}.topKmh`, 'Top speed, km/h', 10, 400),
+  number(`${path}.ambientC`, 'Air, °C', -50, 60),
+];
+/** One disc or drum as a store of heat. `which` begins the sentence: `Front`, `One`. */
+export const rotorFigures = (path: string, which: string, { kind }: Brake): FigureSpec[] => [
+  number(`${path}.massKg`, `${which} ${kind}, one, kg`, 0.1, 200),
+  length(`${path}.diameterMm`, kind === 'disc' ? 'Its diameter' : 'Its inside diameter', 20),
+  length(`${path}.widthMm`, kind === 'disc' ? 'Ring its pads sweep' : 'Its width', 5, 500),
+  number(`${path}.fadeC`, `${which} linings fade from, °C`, 50, 1500),
+];
 export const hoseFigures = (path: string, label = 'Hose'): FigureSpec[] => [
   length(`${path}.hoseMm`, label, 0, 20_000),
   number(`${path}.hoseMlPerMPaM`, 'Hose takes, mL per MPa and m', 0, 10),

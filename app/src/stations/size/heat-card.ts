@@ -1,10 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
 import type { Heating } from '@firm-line/core/hydraulics';
-import type { HeatSheet } from '@firm-line/core/plan';
 import { LineChart, type ChartLine } from '../../kit/line-chart';
 
-const AXLES = [['front', 'fluid'], ['rear', 'copper']] as const; // prettier-ignore
+const INKS = ['fluid', 'copper', 'ink'] as const;
 
 /** How hot discs and drums become, drawn along the fifteen brakings or the hill, against where they fade. */
 @Component({
@@ -25,8 +24,9 @@ const AXLES = [['front', 'fluid'], ['rear', 'copper']] as const; // prettier-ign
       <thead class="text-sm text-ink-soft">
         <tr>
           <th class="font-normal">Hottest, °C</th>
-          <th class="text-right font-normal">front</th>
-          <th class="text-right font-normal">rear</th>
+          @for (axle of heating()[0]!.axles; track axle.name) {
+            <th class="text-right font-normal">{{ axle.name }}</th>
+          }
           <th class="pl-4 font-normal">by</th>
         </tr>
       </thead>
@@ -34,8 +34,9 @@ const AXLES = [['front', 'fluid'], ['rear', 'copper']] as const; // prettier-ign
         @for (row of rows(); track row.id) {
           <tr class="border-t border-rule">
             <td class="py-1">{{ row.name }}</td>
-            <td class="text-right font-mono">{{ row.front }}</td>
-            <td class="text-right font-mono">{{ row.rear }}</td>
+            @for (axle of row.axles; track axle.name) {
+              <td class="text-right font-mono">{{ axle.words }}</td>
+            }
             <td class="pl-4 text-sm">{{ row.source }}</td>
           </tr>
         }
@@ -49,26 +50,27 @@ const AXLES = [['front', 'fluid'], ['rear', 'copper']] as const; // prettier-ign
 })
 export class HeatCard {
   readonly heating = input.required<readonly Heating[]>();
-  readonly heat = input.required<HeatSheet>();
 
   protected readonly drawn = computed(() =>
     this.heating()
       .filter(({ id }) => id !== 'stop')
-      .map(({ id, name, curve }) => ({ id, name, lines: this.lines(curve) })),
+      .map((one) => ({ id: one.id, name: one.name, lines: this.lines(one) })),
   );
   protected readonly rows = computed(() =>
-    this.heating().map(({ id, name, source, peakC, fades }) => {
-      const words = (axle: 'front' | 'rear'): string => `${figure(peakC[axle], 0)}${fades.includes(axle) ? ', fades' : ''}`;
-      return { id, name, source, front: words('front'), rear: words('rear') };
-    }),
+    this.heating().map(({ id, name, source, axles }) => ({
+      id,
+      name,
+      source,
+      axles: axles.map((one) => ({ name: one.name, words: `${figure(one.peakC, 0)}${one.fades ? ', fades' : ''}` })),
+    })),
   );
-  private lines(curve: Heating['curve']): ChartLine[] {
+  private lines({ curve, axles }: Heating): ChartLine[] {
     const end = curve.at(-1)!.minutes;
-    return AXLES.flatMap(([axle, ink]): ChartLine[] => {
-      const { fadeC } = this.heat().rotor[axle];
+    return axles.flatMap(({ name, fadeC }, i): ChartLine[] => {
+      const ink = INKS[i % INKS.length]!;
       return [
-        { name: axle, ink, points: curve.map(({ minutes, celsius }) => ({ x: minutes, y: celsius[axle] })) },
-        { name: `${axle} fades`, ink, dashed: true, points: [{ x: 0, y: fadeC }, { x: end, y: fadeC }] }, // prettier-ignore
+        { name, ink, points: curve.map(({ minutes, celsius }) => ({ x: minutes, y: celsius[i]! })) },
+        { name: `${name} fades`, ink, dashed: true, points: [{ x: 0, y: fadeC }, { x: end, y: fadeC }] }, // prettier-ignore
       ];
     });
   }

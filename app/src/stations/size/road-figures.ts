@@ -1,16 +1,16 @@
-import type { Brake } from '@firm-line/core/hydraulics';
 import { CODINGS, type BoosterSupply, type Sizing } from '@firm-line/core/plan';
 import { TYPICAL_HEAT, numberPaths } from '@firm-line/core/plan/typical';
 import {
   brakeActions,
   brakeFigures,
+  daysFigures,
   hoseFigures,
   length,
   number,
   pedalFigures,
+  rotorFigures,
   type FigureAction,
   type FigureGroup,
-  type FigureSpec,
 } from './figures';
 
 const BOOSTER = { gain: 4, vacuumKPa: 65, diaphragmMm2: 35_000 };
@@ -117,22 +117,15 @@ const barAction = ({ bar }: Sizing): FigureAction =>
     : { label: 'How far the bar turns', path: 'bar', to: { least: 0.35, most: 0.65 }, open: ['bar.least', 'bar.most'] };
 
 function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
-  const rotor = (axle: 'front' | 'rear', { kind }: Brake): FigureSpec[] => [
-    number(`heat.rotor.${axle}.massKg`, `One ${axle} ${kind}, kg`, 0.1, 200),
-    length(`heat.rotor.${axle}.diameterMm`, kind === 'disc' ? 'Its diameter' : 'Its inside diameter', 20),
-    length(`heat.rotor.${axle}.widthMm`, kind === 'disc' ? 'Ring its pads sweep' : 'Its width', 5, 500),
-    number(`heat.rotor.${axle}.fadeC`, `${axle === 'front' ? 'Front' : 'Rear'} linings fade from, °C`, 50, 1500),
-  ];
   return {
     name: 'Heat',
     figures: heat
       ? [
-          number('heat.topKmh', 'Top speed, km/h', 10, 400),
-          number('heat.ambientC', 'Air, °C', -50, 60),
+          ...daysFigures('heat'),
           number('heat.towKg', 'Towed without brakes, kg', 0, 50_000),
           ...(heat.fluidC === null ? [] : [number('heat.fluidC', 'Fluid measured at the caliper, °C', -50, 400)]),
-          ...rotor('front', front),
-          ...rotor('rear', rear),
+          ...rotorFigures('heat.rotor.front', 'Front', front),
+          ...rotorFigures('heat.rotor.rear', 'Rear', rear),
         ]
       : [],
     none: 'Put in discs and drums, and stops, repeated brakings and a long hill are reckoned.',

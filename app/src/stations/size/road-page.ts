@@ -120,7 +120,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
           @if (load.heat; as heating) {
             <section class="card p-4" aria-label="Heat">
               <h2 class="h2">Heat</h2>
-              <fl-heat-card [heating]="heating" [heat]="given.heat!" />
+              <fl-heat-card [heating]="heating" />
             </section>
           }
           <section class="card p-4" aria-label="What if">

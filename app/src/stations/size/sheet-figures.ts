@@ -1,10 +1,20 @@
 import type { Category } from '@firm-line/core/categories';
 import { type ClutchSheet, type ParkingSheet, type SingleSheet, type TrailerSheet } from '@firm-line/core/plan';
-import { typicalTrailer } from '@firm-line/core/plan/typical';
-import { brakeActions, brakeFigures, hoseFigures, length, number, pedalFigures, type FigureGroup } from './figures';
+import { numberPaths, TYPICAL_TRAILER_HEAT, typicalTrailer } from '@firm-line/core/plan/typical';
+import {
+  brakeActions,
+  brakeFigures,
+  daysFigures,
+  hoseFigures,
+  length,
+  number,
+  pedalFigures,
+  rotorFigures,
+  type FigureGroup,
+} from './figures';
 
 const MOST_AXLES = 3;
-export function trailerFigures({ axles }: TrailerSheet): FigureGroup[] {
+export function trailerFigures({ axles, heat }: TrailerSheet): FigureGroup[] {
   const added = typicalTrailer().axles[0]!;
   return [
     {
@@ -34,6 +44,16 @@ export function trailerFigures({ axles }: TrailerSheet): FigureGroup[] {
         ...hoseFigures('hose', 'Hose, all of it'),
         number('airMl', 'Air left in, mL', 0, 100),
         number('mu', 'Grip of the road, µ', 0.05, 2),
+      ],
+    },
+    {
+      name: 'Heat',
+      figures: heat ? [...daysFigures('heat'), ...rotorFigures('heat.rotor', 'Every', axles[0]!.brake)] : [],
+      none: 'Put in its discs or drums, and one stop and a long hill are reckoned.',
+      actions: [
+        heat
+          ? { label: 'Take it out', path: 'heat', to: null }
+          : { label: 'Put them in', path: 'heat', to: TYPICAL_TRAILER_HEAT, open: numberPaths(TYPICAL_TRAILER_HEAT, 'heat') },
       ],
     },
   ];

@@ -4,13 +4,14 @@ import { PlanStore } from '../../session/plan-store';
 import { LineChart } from '../../kit/line-chart';
 import { ChainList } from './chain-list';
 import { chainOf } from './chains';
+import { HeatCard } from './heat-card';
 import { LoadSlider } from './load-slider';
 import { pictureOf } from './sheet-pictures';
 
 /** A sheet beside the one from foot to road: trailer, lever, clutch or parking brake. */
 @Component({
   selector: 'fl-sheet-page',
-  imports: [ChainList, LineChart, LoadSlider],
+  imports: [ChainList, HeatCard, LineChart, LoadSlider],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -29,6 +30,10 @@ import { pictureOf } from './sheet-pictures';
           <fl-line-chart [label]="one.title" [xName]="one.xName" [yName]="one.yName" [lines]="one.lines" />
           <p class="text-sm" data-test="picture-words">{{ one.words }}</p>
         }
+        @if (heat(); as heating) {
+          <h3 class="h2 mt-4">Heat</h3>
+          <fl-heat-card [heating]="heating" />
+        }
       } @else {
         <p class="mt-2">{{ why() }}</p>
       }
@@ -42,6 +47,7 @@ export class SheetPage {
   readonly share = model.required<number>();
   protected readonly steps = computed(() => chainOf(this.of(), viewPlan(this.store.plan()), this.share()));
   protected readonly picture = computed(() => pictureOf(this.of(), viewPlan(this.store.plan())));
+  protected readonly heat = computed(() => (this.of() === 'trailer' ? viewPlan(this.store.plan()).works.trailer?.heat : null));
   protected readonly why = computed(() =>
     this.store.plan().parking?.by === 'hydraulic'
       ? 'Held pressure leaks down and shrinks as it cools: it is not reckoned as a parking brake.'

@@ -1,6 +1,17 @@
-import type { Brake, ParkingInput, Pedal } from '../../hydraulics/index.ts';
-import { byKind, list, name, nullable, number, oneOf, over, record, ref } from './field.ts';
-import { AIR_ML, BRAKE, GUESSES, HOSE_FIGURES, PEDAL, STROKES, type HoseFigures, type Sheet } from './sizing.ts';
+import type { Brake, ParkingInput, Pedal, Rotor } from '../../hydraulics/index.ts';
+import { byKind, list, name, nullable, number, oneOf, optional, over, record, ref } from './field.ts';
+import {
+  AIR_ML,
+  BRAKE,
+  GUESSES,
+  HEAT_OF_DAY,
+  HOSE_FIGURES,
+  PEDAL,
+  ROTOR,
+  STROKES,
+  type HoseFigures,
+  type Sheet,
+} from './sizing.ts';
 
 /** A trailer's axles on one actuator. */
 export interface TrailerSheet extends Sheet {
@@ -12,6 +23,13 @@ export interface TrailerSheet extends Sheet {
   readonly hose: HoseFigures;
   readonly airMl: number;
   readonly mu: number;
+  /** What the heat of stops goes into, each wheel alike; not there while nobody has begun it. */
+  readonly heat?: TrailerHeat | null;
+}
+export interface TrailerHeat {
+  readonly topKmh: number;
+  readonly ambientC: number;
+  readonly rotor: Rotor;
 }
 export interface TrailerAxle {
   readonly brake: Brake;
@@ -63,6 +81,7 @@ export const TRAILER = record<TrailerSheet>()({
   hose: HOSE_FIGURES,
   airMl: AIR_ML,
   mu: over(10),
+  heat: optional(nullable(record<TrailerHeat>()({ ...HEAT_OF_DAY, rotor: ROTOR }))),
   open: GUESSES,
 });
 export const SINGLE = record<SingleSheet>()({

@@ -113,10 +113,10 @@ export const VALVE_SHEET = record<ValveSheet>()({
   bypass: flag,
   ladenKneeMPa: nullable(number(0, 200)),
 });
-const ROTOR = record<Rotor>()({ massKg: over(1000), diameterMm: over(1000), widthMm: over(1000), fadeC: over(2000) });
+export const ROTOR = record<Rotor>()({ massKg: over(1000), diameterMm: over(1000), widthMm: over(1000), fadeC: over(2000) });
+export const HEAT_OF_DAY = { topKmh: over(1000), ambientC: number(-60, 60) };
 export const HEAT = record<HeatSheet>()({
-  topKmh: over(1000),
-  ambientC: number(-60, 60),
+  ...HEAT_OF_DAY,
   towKg: number(0, 100_000),
   rotor: axles(ROTOR),
   fluidC: nullable(number(-60, 400)),

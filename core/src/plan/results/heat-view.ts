@@ -1,5 +1,5 @@
-import { braking, heating, perAxle, type Heating, type SizeInput } from '../../hydraulics/index.ts';
-import type { Sizing } from '../model/index.ts';
+import { AXLES, braking, heating, type Heating, type SizeInput, type TrailerSize } from '../../hydraulics/index.ts';
+import type { Sizing, TrailerSheet } from '../model/index.ts';
 
 /** Deceleration at which the share of each axle in braking is taken, of g: what repeated brakings are made with. */
 const SHARE_Z = 0.3;
@@ -14,8 +14,27 @@ export function heatView({ heat, category }: Sizing, input: SizeInput): Heating[
     if (braking(input, middle).z < SHARE_Z) low = middle;
     else high = middle;
   }
-  const { front, rear } = braking(input, high).forceN;
-  const kind = perAxle((axle) => input[axle].kind);
-  const share = { front: front / (front + rear), rear: rear / (front + rear) };
-  return heating({ ...heat, massKg: input.vehicle.massKg + heat.towKg, kind, share }, category);
+  const { forceN } = braking(input, high);
+  const all = forceN.front + forceN.rear;
+  const axles = AXLES.map((axle) => ({
+    name: axle,
+    rotor: heat.rotor[axle],
+    kind: input[axle].kind,
+    share: forceN[axle] / all,
+  }));
+  return heating({ ...heat, massKg: input.vehicle.massKg + heat.towKg, axles }, category);
+}
+
+/** The same for a trailer on its own brakes, laden: its axles brake as its actuator's pressure makes them. */
+export function trailerHeatView({ heat, axles }: TrailerSheet, { axles: sized }: TrailerSize): Heating[] | null {
+  if (!heat) return null;
+  const all = sized.reduce((sum, { forceN }) => sum + forceN, 0);
+  const hot = axles.map(({ brake: { kind } }, i) => ({
+    name: `axle ${i + 1}`,
+    rotor: heat.rotor,
+    kind,
+    share: sized[i]!.forceN / all,
+  }));
+  const massKg = axles.reduce((sum, { ladenKg }) => sum + ladenKg, 0);
+  return heating({ ...heat, massKg, axles: hot }, 'trailer');
 }

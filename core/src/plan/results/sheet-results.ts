@@ -1,8 +1,9 @@
 import { derive } from '../../derive/index.ts';
-import type { ClutchSize, ParkingSize, SingleSize, TrailerSize } from '../../hydraulics/index.ts';
+import type { ClutchSize, Heating, ParkingSize, SingleSize, TrailerSize } from '../../hydraulics/index.ts';
 import type { LineView } from '../derived/line-view.ts';
 import { clutchView, parkingView, singleView, trailerView } from './sheets.ts';
-import type { Plan } from '../model/index.ts';
+import { trailerHeatView } from './heat-view.ts';
+import type { Plan, TrailerSheet } from '../model/index.ts';
 
 /** What follows from the sheets beside the one from foot to road; null for one that is not begun. */
 export interface SheetResults {
@@ -10,11 +11,18 @@ export interface SheetResults {
     readonly at: (share: number) => TrailerSize;
     readonly empty: TrailerSize;
     readonly laden: TrailerSize;
+    /** Laden; null while its drums are not set down. */
+    readonly heat: readonly Heating[] | null;
   } | null;
   /** In the order of the plan's `singles`. */
   readonly singles: readonly SingleSize[];
   readonly clutch: ClutchSize | null;
   readonly parking: ParkingSize | null;
+}
+
+function trailerResults(sheet: TrailerSheet, at: (share: number) => TrailerSize): SheetResults['trailer'] {
+  const laden = at(1);
+  return { at, empty: at(0), laden, heat: trailerHeatView(sheet, laden) };
 }
 
 type Sheets = Pick<Plan, 'trailer' | 'singles' | 'clutch' | 'parking' | 'sizing' | 'circuits' | 'hoses'>;
@@ -34,7 +42,7 @@ export const sheetResults = derive(
     const feeding = { circuits, hoses };
     const at = (share: number): TrailerSize => trailerView(feeding, trailer!, lines, share);
     return {
-      trailer: trailer && { at, empty: at(0), laden: at(1) },
+      trailer: trailer && trailerResults(trailer, at),
       singles: singles.map((sheet) => singleView(feeding, sheet, lines)),
       clutch: clutch && clutchView(feeding, clutch, lines),
       parking: parkingView({ sizing, parking }),

@@ -69,7 +69,7 @@ function reserveView({ boosterBy }: Sizing, input: SizeInput, { strokeMm }: Size
 
 function loadView(sizing: Sizing, input: SizeInput, limits: Limits | null, circuits: readonly CircuitShare[]): LoadView {
   const z = usableZ(input);
-  const sized = size(input);
+  const sized = size(input, circuits);
   const fromKmh = limits?.fromKmh ?? DEFAULT_KMH;
   return {
     input,

@@ -9,6 +9,7 @@ import type {
   Sheet,
   SingleSheet,
   Sizing,
+  TrailerHeat,
   TrailerSheet,
 } from '../model/index.ts';
 
@@ -67,6 +68,13 @@ export const TYPICAL_HEAT: HeatSheet = {
     rear: { massKg: 6, diameterMm: 230, widthMm: 45, fadeC: 300 },
   },
   fluidC: null,
+};
+
+/** Drums of an ordinary trailer. Common practice. */
+export const TYPICAL_TRAILER_HEAT: TrailerHeat = {
+  topKmh: 100,
+  ambientC: 20,
+  rotor: { massKg: 8, diameterMm: 250, widthMm: 40, fadeC: 300 },
 };
 
 const HOSE: HoseFigures = { hoseMm: 400, hoseMlPerMPaM: 0.2 };

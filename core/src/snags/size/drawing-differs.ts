@@ -26,8 +26,12 @@ export const drawingDiffers = defineRule({
       found.push(finding(`${masters.size} masters press the brakes that are drawn, and Size reckons with one tandem.`));
     if (sizing.master.kind === 'twin' && masters.size === 1)
       found.push(finding('One master presses the brakes that are drawn, and Size reckons with two on a balance bar.'));
+    const axleOfPart = (part: Part) => axleOf(part, ports, sizing.wheelbaseMm);
+    const bothAxles = pressing.some(({ reached }) => new Set(brakes.filter((part) => part.ports.some((port) => reached.has(port.id))).map(axleOfPart)).size > 1);
+    if (sizing.master.kind === 'twin' && sizing.master.frontBoreMm !== sizing.master.rearBoreMm && bothAxles)
+      found.push(finding('One of the two masters presses brakes of both axles, and their bores differ: Size gives each axle the pressure of its own master, which these brakes do not get. Two masters of one bore, or one an axle.'));
     for (const axle of ['front', 'rear'] as const) {
-      const own = brakes.filter((part) => axleOf(part, ports, sizing.wheelbaseMm) === axle);
+      const own = brakes.filter((part) => axleOfPart(part) === axle);
       const other = own.find(({ kind }) => KINDS[kind] !== sizing[axle].kind);
       if (other) found.push(finding(`${other.name} is a ${KINDS[other.kind]}, and Size reckons with ${sizing[axle].kind}s at the ${axle}.`));
     }
