@@ -15,6 +15,7 @@ export {
   lengthsOf,
   ORDER_STEP_MM,
   rubs,
+  shortestOf,
   type EqualLength,
   type Lengths,
   type LengthVerdict,

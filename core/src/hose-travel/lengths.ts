@@ -77,6 +77,15 @@ export function lengthsOf(view: HoseView, things: readonly Thing[], progress: Pr
   return { shortestMm, longestMm, tried };
 }
 
+/** The shortest length that serves in every state and touches nothing; null where none up to half as long again as would just reach does. */
+export function shortestOf(view: HoseView, things: readonly Thing[]): number | null {
+  if (!view.states.length) return null;
+  const first = firstOf(view);
+  for (let orderMm = first; orderMm <= MOST_OVER * first; orderMm += ORDER_STEP_MM)
+    if (atLength(view, things, orderMm).ok) return orderMm;
+  return null;
+}
+
 /** One length for several hoses; where there is none, the hose that spoke against most of them. */
 export interface EqualLength {
   readonly orderMm: number | null;

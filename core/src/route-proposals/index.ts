@@ -1,1 +1,1 @@
-export { waysFor, type FoundWay } from './ways.ts';
+export { clipped, waysFor, type FoundWay } from './ways.ts';

@@ -23,7 +23,7 @@ export interface FoundWay {
   readonly lengthMm: number;
   readonly bends: number;
   readonly nearest: { readonly name: string; readonly distanceMm: number } | null;
-  /** Snags of Route and Make that this line would have. */
+  /** Snags of Route that this line would have, and that others would have by it. */
   readonly snags: readonly Snag[];
   readonly why: string;
   readonly calls: readonly EditCall[];
@@ -81,6 +81,7 @@ export function waysFor(plan: Plan, lineId: string, pitchMm = 40, hooks: Hooks =
     3,
     hooks,
   ); // prettier-ignore
+  const before = new Set(inspect(plan).map(({ key }) => key));
   const found = ways.map(({ cornersMm, lengthMm, bends }): FoundWay => {
     const corners: EditCall = { edit: 'setCorners', with: { id: lineId, cornersMm } };
     const calls = [corners, clipped(applyEdit(plan, corners), lineId)];
@@ -89,7 +90,9 @@ export function waysFor(plan: Plan, lineId: string, pitchMm = 40, hooks: Hooks =
     const near = lineSpace(taken, own)
       ?.near.filter(({ thing }) => !thing.holds)
       .sort((a, b) => a.distanceMm - a.wantedMm - b.distanceMm + b.wantedMm)[0];
-    const snags = inspect(taken).filter((s) => s.place.kind === 'line' && s.place.id === lineId && s.station === 'route');
+    const snags = inspect(taken).filter(
+      (s) => s.station === 'route' && s.place.kind === 'line' && (s.place.id === lineId || !before.has(s.key)),
+    );
     const why = `${formatLengthUnit(lengthMm, plan.units)}, ${bends} bends; ${own.card ? heldBy(taken, own) : 'no room for its bends'}.`;
     return {
       cornersMm,
@@ -106,7 +109,7 @@ export function waysFor(plan: Plan, lineId: string, pitchMm = 40, hooks: Hooks =
 }
 
 /** Clips for a line on its new way; none where they cannot be placed, which the rules then say. */
-function clipped(plan: Plan, id: string): EditCall {
+export function clipped(plan: Plan, id: string): EditCall {
   const line = viewPlan(plan).lines.find((v) => v.line.id === id)!;
   let clipsMm: number[] = [];
   try {

@@ -1,1 +1,2 @@
 export { LAYOUTS, type Layout } from './layouts.ts';
+export { Sketch } from './sketch.ts';
