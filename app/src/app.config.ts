@@ -20,6 +20,11 @@ const routes: Routes = [
     title: 'Plans · Firm Line',
   },
   {
+    path: 'new',
+    loadComponent: () => import('./set-out/set-out-page').then((m) => m.SetOutPage),
+    title: 'New plan · Firm Line',
+  },
+  {
     path: 'plan/:planId',
     loadComponent: () => import('./shell/shell').then((m) => m.Shell),
     canDeactivate: [leavePlan],

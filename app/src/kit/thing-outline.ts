@@ -30,7 +30,7 @@ function pointsOf(solid: Solid): Vec3[] {
 }
 
 /** A thing's outline on one face of the flat views; nothing for a mesh. */
-export const outlineOf = (projection: FlatProjection, face: Face, { shape }: Thing): string =>
+export const outlineOf = (projection: Pick<FlatProjection, 'at'>, face: Face, { shape }: Thing): string =>
   solidsOf(shape)
     .map((solid) => hull(pointsOf(solid).map((p) => projection.at(face, p))))
     .map((outline) => `${outline.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('')}z`)

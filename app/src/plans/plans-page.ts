@@ -31,7 +31,7 @@ import { Dialog } from '../kit/dialog';
       </div>
       <button type="button" class="btn" (click)="file.click()">Import a plan file</button>
       <input #file type="file" accept=".json,application/json" class="hidden" aria-label="Plan file" (change)="pick($event)" />
-      <button type="button" class="btn-main" (click)="create()">New plan</button>
+      <a class="btn-main" href="/new" (click)="begin($event)">New plan</a>
     </header>
     <main class="mx-auto max-w-4xl px-6 py-8" [class.bg-fluid-pale]="over()">
       <section aria-labelledby="yours">
@@ -161,11 +161,9 @@ export class PlansPage {
     event.preventDefault();
     void this.router.navigate(['/plan', id, 'route']);
   }
-  protected create(): Promise<void> {
-    return this.act('A new plan was not made', async () => {
-      const plan = await this.files.create();
-      await this.router.navigate(['/plan', plan.id, 'measure']);
-    });
+  protected begin(event: Event): void {
+    event.preventDefault();
+    void this.router.navigate(['/new']);
   }
   protected export(row: PlanHead): Promise<void> {
     return this.act(`${row.name} was not exported`, async () => this.files.export((await this.files.kept(row.id)).plan));

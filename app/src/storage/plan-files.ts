@@ -11,7 +11,7 @@ import {
 import { saveFile } from '../kit/save-file';
 import { PlanChecks } from '../worker/plan-checks';
 import { newId } from './new-id';
-import { PlanDb, type StoredPlan } from './plan-db';
+import { PlanDb, type PlanHead, type StoredPlan } from './plan-db';
 
 /** Demo plans that ship with the app, by id. */
 export const DEMOS: readonly { id: string; name: string; about: string }[] = [
@@ -41,13 +41,28 @@ export class PlanFiles {
 
   /** A new plan with the bench and the units of the plan changed last. */
   async create(): Promise<Plan> {
-    const heads = (await this.db.all()).filter((head) => !head.deletedAt);
-    const last = heads[0] ? (await this.db.get(heads[0].id))?.plan : undefined;
+    const heads = await this.heads();
+    const last = await this.last(heads);
     const fresh = (units = last?.units, bench = last?.bench): Plan =>
       emptyPlan(newId(), freeName('New plan', heads), new Date().toISOString(), units ?? 'metric', bench ?? defaultBench());
     // The last plan may be one that was refused: its bench is then none to begin with.
     const sound = await this.checks.check(fresh()).catch(() => fresh('metric', defaultBench()));
     return this.keep(sound);
+  }
+
+  /** The plan changed last, which says the bench and the units of a new one. */
+  async last(heads?: readonly { id: string }[]): Promise<Plan | undefined> {
+    const [first] = heads ?? (await this.heads());
+    return first && (await this.db.get(first.id))?.plan;
+  }
+  /** Keeps a plan that was made elsewhere as a new one. */
+  async begin(plan: Plan): Promise<Plan> {
+    const now = new Date().toISOString();
+    const own = { ...plan, id: newId(), name: freeName(plan.name, await this.heads()), createdAt: now, changedAt: now };
+    return this.keep(await this.checks.check(own));
+  }
+  private heads(): Promise<PlanHead[]> {
+    return this.db.all().then((all) => all.filter((head) => !head.deletedAt));
   }
 
   /** The plan of that id as it is kept. Throws where it is gone. */

@@ -6,3 +6,4 @@ export const createHosesWorker = (): Worker => new Worker(new URL('./hoses.worke
 export const createSpaceWorker = (): Worker => new Worker(new URL('./space.worker', import.meta.url), { type: 'module' });
 export const createMeshWorker = (): Worker => new Worker(new URL('./mesh.worker', import.meta.url), { type: 'module' });
 export const createElkWorker = (): Worker => new Worker(new URL('./elk.worker', import.meta.url), { type: 'module' });
+export const createSetOutWorker = (): Worker => new Worker(new URL('./set-out.worker', import.meta.url), { type: 'module' });

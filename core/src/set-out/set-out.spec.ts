@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { InputError } from '../fault/index.ts';
-import { readPlan, writePlan } from '../plan/index.ts';
+import { readPlan, writePlan, type Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { inspect } from '../snags/index.ts';
 import { answered, CHOICES, defaultsFor, NUMBERS, sentencesFor, setOut, sketchOut, sumsOf, tyreOf, VEHICLES, type Answers, type Ask } from './index.ts'; // prettier-ignore
@@ -30,16 +30,19 @@ describe('a tyre as it is written', () => {
 });
 
 describe.each(VEHICLES)('%s, as it is before anything is said', (vehicle) => {
-  const plan = setOut({ answers: defaultsFor(vehicle), said: [], name: 'New', units: 'metric' }, FRESH);
-  const view = viewPlan(plan);
+  let plan: Plan;
+  beforeAll(() => {
+    plan = setOut({ answers: defaultsFor(vehicle), said: [], name: 'New', units: 'metric' }, FRESH);
+  });
   test('nothing is unsafe, every line bends, is clipped, and can be opened again', () => {
     expect(inspect(plan).filter(({ level }) => level === 'stop').map(({ rule, where, text }) => `${rule} ${where}: ${text}`)).toEqual([]); // prettier-ignore
-    for (const { line, card } of view.lines) expect([line.name, card !== null, line.clipsMm.length > 0]).toEqual([line.name, true, true]); // prettier-ignore
+    for (const { line, card } of viewPlan(plan).lines) expect([line.name, card !== null, line.clipsMm.length > 0]).toEqual([line.name, true, true]); // prettier-ignore
     expect(readPlan(writePlan(plan))).toEqual(plan);
     expect(sumsOf(plan).lines).toBeGreaterThan(0);
   });
   test('every place is a guess, every figure of Size too, and its brakes are all fed', () => {
-    for (const { fixed } of [...view.points.values(), ...view.ports.values()]) expect(fixed.guess).toBe(true);
+    const { points, ports } = viewPlan(plan);
+    for (const { fixed } of [...points.values(), ...ports.values()]) expect(fixed.guess).toBe(true);
     expect(inspect(plan).filter(({ rule }) => ['part-unfed', 'not-bled', 'port-open', 'circuits-joined', 'master-dry'].includes(rule))).toEqual([]); // prettier-ignore
   });
   test('its sentences ask for what is an answer, each once, and no more than 25', () => {

@@ -1,5 +1,5 @@
 import { InputError } from '../fault/index.ts';
-import { applyEdits, emptyPlan, type EditCall, type Plan, type Point } from '../plan/index.ts';
+import { applyEdits, emptyPlan, type Bench, type EditCall, type Plan, type Point } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { atLength, hoseView, ORDER_STEP_MM, shortestOf } from '../hose-travel/index.ts';
 import { clipped, waysFor } from '../route-proposals/index.ts';
@@ -7,6 +7,7 @@ import type { UnitSystem } from '../units/index.ts';
 import type { Vec3 } from '../vec/index.ts';
 import { checkAnswers, type Answers, type Ask } from './answers.ts';
 import { dimensionsOf, FRAME_ASKS, type Dimensions } from './dimensions.ts';
+import { keptBut } from './job.ts';
 import { plumbed } from './plumbing.ts';
 import { sheetsOf } from './sheets.ts';
 import { thingsOf } from './things.ts';
@@ -17,6 +18,8 @@ export interface SetOut {
   readonly said: readonly Ask[];
   readonly name: string;
   readonly units: UnitSystem;
+  /** What it is made on; the ordinary bench where it is not given. */
+  readonly bench?: Bench;
 }
 export interface Fresh {
   readonly id: string;
@@ -53,13 +56,13 @@ function datumsOf({ answers, rail, axlesMm, bulkheadMm }: Dimensions, said: Read
  * The vehicle and its plumbing as they were said, every line straight across from port to port: what can be drawn at
  * once. Throws InputError, at its answer, where answers do not go together.
  */
-export function sketchOut({ answers, said, name, units }: SetOut, { id, now }: Fresh): Plan {
+export function sketchOut({ answers, said, name, units, bench }: SetOut, { id, now }: Fresh): Plan {
   checkAnswers(answers);
   const d = dimensionsOf(answers);
   const own = new Set(said);
-  const empty = emptyPlan(id, name, now, units);
+  const empty = emptyPlan(id, name, now, units, bench);
   const base: Plan = { ...empty, things: thingsOf(d), points: datumsOf(d, own) };
-  const plan = plumbed(base, d);
+  const plan = keptBut(plumbed(base, d), answers.job);
   const { fluid, tube } = answers;
   return {
     ...plan,

@@ -91,9 +91,10 @@ function sizingOf(d: Dimensions, said: ReadonlySet<Ask>): Sizing {
 
 /** The typical parking brake holds this; its lever is guessed longer for more. */
 const PARKED_KG = 1700;
+const LONGEST = 25;
 function parkingOf({ ladenKg }: Answers): Plan['parking'] {
   const sheet = typicalParking('lever');
-  return sheet.by === 'lever' ? { ...sheet, leverRatio: Math.max(sheet.leverRatio, Math.round((10 * sheet.leverRatio * ladenKg) / PARKED_KG) / 10) } : sheet;
+  return sheet.by === 'lever' ? { ...sheet, leverRatio: Math.min(LONGEST, Math.max(sheet.leverRatio, Math.round((10 * sheet.leverRatio * ladenKg) / PARKED_KG) / 10)) } : sheet;
 } // prettier-ignore
 
 /** The sheets of a vehicle's Size station. */

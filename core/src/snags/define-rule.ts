@@ -92,8 +92,10 @@ interface Subject<A extends About> {
 }
 const SUBJECTS: { readonly [A in About]: (view: PlanView, station: Station) => Subject<A>[] } = {
   plan: ({ plan }) => [{ args: [], place: { kind: 'plan', id: plan.id }, where: plan.name }],
-  line: ({ lines }) => lines.map((line) => ({ args: [line], place: onLine(line), where: line.line.name })),
-  end: ({ lines }, station) => lines.flatMap((line) => ENDS.map((end) => endOf([line, end], line, end, station))),
+  line: ({ lines }, station) =>
+    carded(lines, station).map((line) => ({ args: [line], place: onLine(line), where: line.line.name })),
+  end: ({ lines }, station) =>
+    carded(lines, station).flatMap((line) => ENDS.map((end) => endOf([line, end], line, end, station))),
   space: ({ lines, plan }) =>
     lines.flatMap((line): Subject<'space'>[] => {
       const space = lineSpace(plan, line);
@@ -107,6 +109,9 @@ const SUBJECTS: { readonly [A in About]: (view: PlanView, station: Station) => S
   hose: ({ plan, ports }) =>
     plan.hoses.map((hose) => ({ args: [hoseView(plan, hose, ports)], place: { kind: 'hose', id: hose.id }, where: hose.name })),
 };
+/** What stays on the vehicle is not made: no card of it is judged. */
+const carded = (lines: readonly LineView[], station: Station): readonly LineView[] =>
+  station === 'make' ? lines.filter(({ line }) => line.origin !== 'kept') : lines;
 function endOf(args: Subjects['end'], line: LineView, end: 'a' | 'b', station: Station): Subject<'end'> {
   const node = station === 'join' ? endNode(line, end) : cornerAt(line, end);
   return { args, place: onLine(line, node), where: `${line.line.name}, ${endName(end)}` };

@@ -30,9 +30,19 @@ import { Empty } from '../../kit/empty';
               {{ view.line.name }} <span class="text-lg font-normal">{{ view.line.title }}</span>
             </h2>
             <p class="hidden text-right text-sm print:block">{{ store.plan().name }}<br />card {{ view.digest }}</p>
-            <button type="button" class="btn print:hidden" [disabled]="!view.card" (click)="print()">Print card</button>
+            <button
+              type="button"
+              class="btn print:hidden"
+              [disabled]="!view.card || view.line.origin === 'kept'"
+              (click)="print()"
+            >
+              Print card
+            </button>
           </div>
-          @if (view.card; as card) {
+          @if (view.line.origin === 'kept') {
+            <p class="mt-4 text-lg">It stays on the vehicle: it has no card.</p>
+            <p class="mt-1 text-ink-soft">If it is bent anew after all, say so in Route, under Change.</p>
+          } @else if (view.card; as card) {
             <dl class="mt-2 flex flex-wrap gap-x-10 gap-y-2">
               <div>
                 <dt class="label">Cut</dt>
@@ -125,7 +135,11 @@ import { Empty } from '../../kit/empty';
             <fl-snag-row class="mt-3 print:hidden" [snag]="snag" />
           }
         </section>
-        <section class="card py-4 print:mt-3 print:border-0 print:py-0" aria-labelledby="order">
+        <section
+          class="card py-4 print:mt-3 print:border-0 print:py-0"
+          aria-labelledby="order"
+          [hidden]="view.line.origin === 'kept'"
+        >
           <h2 id="order" class="h2 px-5 print:px-0">Do it in this order</h2>
           <ol class="mt-1 print:columns-2 print:text-sm">
             @for (step of steps(); track step.id) {

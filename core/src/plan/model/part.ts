@@ -52,6 +52,8 @@ export interface Part {
   /** What its sheet or its plate says; what is not there is not known. */
   readonly figures: PartFigures;
   readonly facts?: PartFacts;
+  /** Stays on the vehicle as it is. */
+  readonly kept?: boolean;
   /** Fluid its seals are made for or that it has held; null where that is not known. */
   readonly family: FluidFamily | null;
   readonly ports: readonly Port[];
@@ -87,6 +89,7 @@ export const PART = record<Part>()(
     cavityMl: number(0, 1e6),
     figures: record<PartFigures>()(FIGURES),
     facts: optional(record<PartFacts>()(FACTS)),
+    kept: optional(flag),
     family: nullable(oneOf(['glycol', 'silicone', 'mineral'])),
     ports: list(PORT, 200),
     passages: optional(list(once(ref('port'), 200), 50)),

@@ -3,7 +3,7 @@ import type { UnitSystem } from '../../units/index.ts';
 import { BENCH, defaultBench, type Bench } from './bench.ts';
 import { BLEEDING, DEFAULT_BLEEDING, type Bleeding } from './bleeding.ts';
 import { CIRCUIT, type Circuit } from './circuit.ts';
-import { id, list, name, nullable, oneOf, record, text, time } from './field.ts';
+import { id, list, name, nullable, oneOf, optional, record, text, time } from './field.ts';
 import { figureAt } from './figures.ts';
 import { GATE, type Gate } from './gate.ts';
 import { DEFAULT_CLIP_SETTINGS, CLIP_SETTINGS, type ClipSettings } from './clip-settings.ts';
@@ -45,6 +45,8 @@ export interface Plan {
   readonly singles: readonly SingleSheet[];
   readonly clutch: ClutchSheet | null;
   readonly parking: ParkingSheet | null;
+  /** What comes off the vehicle before anything new goes on. */
+  readonly comesOff?: readonly string[];
 }
 
 /** Where the records with an id of their own stand in a plan; ports stand in their parts. */
@@ -110,6 +112,7 @@ export const PLAN = record<Plan>()({
   singles: list(SINGLE, 4),
   clutch: nullable(CLUTCH),
   parking: nullable(PARKING),
+  comesOff: optional(list(name, 200)),
 });
 
 export const allPorts = (plan: Pick<Plan, 'parts'>): { part: Part; port: Port }[] =>

@@ -1,4 +1,4 @@
-import { jointEnds, metBy } from '../../joints/index.ts';
+import { jointEnds, metBy, type JointEnd } from '../../joints/index.ts';
 import { defineRule } from '../define-rule.ts';
 
 /** Said once: joints whose threads and seats are not set down cannot be judged. */
@@ -9,7 +9,10 @@ export const threadUnknown = defineRule({
   reads: ['lines', 'ports', 'plan.hoses'],
   judge: (view) => {
     // An end that is open joins nothing yet; one of a hose that has no port may still meet something.
-    const unknown = jointEnds(view).filter(({ of, at, joints }) => !joints && (at || of === 'hose'));
+    // What stays with what stays was joined before and is not asked for.
+    const kept = new Set(view.lines.filter(({ line }) => line.origin === 'kept').map(({ line }) => line.id));
+    const stays = ({ of, id, at }: JointEnd): boolean => at?.part.kept === true && (of === 'hose' || kept.has(id));
+    const unknown = jointEnds(view).filter((one) => !one.joints && (one.at || one.of === 'hose') && !stays(one));
     const [first] = unknown;
     if (!first) return [];
     const hose = view.plan.hoses.find(({ id }) => first.of === 'hose' && id === first.id);

@@ -1,0 +1,110 @@
+import type { ElementRef } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, viewChild } from '@angular/core';
+import { CHOICES, NUMBERS, type Answers, type Ask, type NumberAsk } from '@firm-line/core/set-out';
+import { formatLength, parseLength, parseQuantity } from '@firm-line/core/units';
+import { DISPLAY_UNITS } from '../kit/units';
+
+/** What was typed or chosen for an answer: its value with the text it was typed in, or why it cannot be taken. */
+export type Word =
+  | { readonly ok: true; readonly ask: Ask; readonly value: string | number; readonly text: string | null }
+  | { readonly ok: false; readonly ask: Ask; readonly message: string };
+
+const LABELS: Partial<Record<Ask, string>> = {
+  job: 'What is done', use: 'How it is used', vehicle: 'What it is', axles: 'How many axles', tyre: 'Tyre, as written on it', section: 'Section of the rails', kickUp: 'Kick-up of the rails',
+  front: 'Front brakes', rear: 'Rear brakes', frontAxle: 'Front axle', rearAxle: 'Rear axle', master: 'Master', masterAt: 'Where the master stands', booster: 'Booster', split: 'Split of the circuits',
+  clutch: 'Clutch', parking: 'Parking brake', exhaust: 'Where the exhaust runs', engine: 'Where the engine is', tube: 'Tube', fluid: 'Fluid',
+}; // prettier-ignore
+const isNumber = (ask: Ask): ask is NumberAsk => ask in NUMBERS;
+const UNITS = { kg: ' kg', 'km/h': ' km/h', length: '' } as const;
+
+/** A word of a sentence that can be changed: chosen from a list, or typed. */
+@Component({
+  selector: 'fl-set-out-word',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'inline-block whitespace-nowrap' },
+  template: `
+    @if (choices(); as list) {
+      <select
+        #field
+        class="word font-semibold text-fluid"
+        [attr.aria-label]="label()"
+        [attr.data-ask]="ask()"
+        (change)="chosen.emit({ ok: true, ask: ask(), value: field.value, text: null })"
+      >
+        @for (one of list; track one[0]) {
+          <option [value]="one[0]" [selected]="one[0] === answers()[ask()]">{{ one[1] }}</option>
+        }
+      </select>
+    } @else {
+      <input
+        #field
+        class="word font-mono font-semibold"
+        [class.text-ink-soft]="!said()"
+        autocomplete="off"
+        [attr.aria-label]="label()"
+        [attr.data-ask]="ask()"
+        [attr.size]="shown().length + 1"
+        [value]="shown()"
+        [attr.aria-invalid]="fault() ? true : null"
+        (change)="read(field)"
+        (keydown.escape)="field.value = shown()"
+      /><span class="text-base text-ink-soft">{{ unit() }}</span>
+    }
+  `,
+})
+export class SetOutWord {
+  private readonly units = inject(DISPLAY_UNITS);
+  readonly ask = input.required<Ask>();
+  readonly answers = input.required<Answers>();
+  /** The user said it himself. */
+  readonly said = input(false);
+  /** As it was typed; shown again just so. */
+  readonly text = input<string | null>(null);
+  readonly fault = input(false);
+  readonly chosen = output<Word>();
+
+  protected readonly choices = computed(
+    () => (CHOICES as Partial<Record<Ask, readonly (readonly [string, string])[]>>)[this.ask()] ?? null,
+  );
+  protected readonly label = computed(() => {
+    const ask = this.ask();
+    return LABELS[ask] ?? (isNumber(ask) ? NUMBERS[ask].name : ask);
+  });
+  protected readonly unit = computed(() => {
+    const ask = this.ask();
+    return isNumber(ask) && this.text() === null ? UNITS[NUMBERS[ask].unit] : '';
+  });
+  protected readonly shown = computed(() => {
+    const ask = this.ask();
+    const value = this.answers()[ask];
+    return this.text() ?? (isNumber(ask) && NUMBERS[ask].unit === 'length' ? formatLength(value as number, this.units(), 1) : String(value));
+  }); // prettier-ignore
+
+  private readonly field = viewChild<ElementRef<HTMLInputElement | HTMLSelectElement>>('field');
+  constructor() {
+    // What was not taken goes once something else is right.
+    effect(() => {
+      const field = this.field()?.nativeElement;
+      if (field && !this.choices() && !this.fault()) field.value = this.shown();
+    });
+  }
+
+  protected read(field: HTMLInputElement): void {
+    const ask = this.ask();
+    const text = field.value.trim();
+    if (text === this.shown()) return;
+    if (!isNumber(ask)) return this.chosen.emit({ ok: true, ask, value: text, text });
+    const { unit, name } = NUMBERS[ask];
+    const read = unit === 'length' ? parseLength(text, this.units()) : unit === 'kg' ? parseQuantity(text, 'kg') : speed(text);
+    this.chosen.emit(read.ok ? { ok: true, ask, value: read.value, text } : { ok: false, ask, message: `${name}: ${read.message}` }); // prettier-ignore
+  }
+}
+
+const KMH_PER_MPH = 1.609344;
+/** A speed, in km/h where nothing else is said. Source: NIST SP 811, 1 mile = 1.609344 km. */
+function speed(text: string): { ok: true; value: number } | { ok: false; message: string } {
+  const match = /^(\d+(?:[.,]\d+)?)\s*(km\/?h|kph|mph)?$/i.exec(text);
+  if (!match) return { ok: false, message: `"${text}" is not a speed: write it in km/h or mph.` };
+  const value = Number(match[1]!.replace(',', '.'));
+  return { ok: true, value: /mph/i.test(match[2] ?? '') ? value * KMH_PER_MPH : value };
+}

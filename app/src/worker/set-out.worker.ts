@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { setOutJobs } from './jobs/set-out';
+
+serve(setOutJobs);
