@@ -1,7 +1,17 @@
 export { type ResolvedPosition } from './derived/position.ts';
 export { placeClips, oneWay } from './derived/place-clips.ts';
 export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './derived/hose-figures.ts';
-export { cutSigmaMm, drawnBackMm, lineView, toolingOf, type LineView, type PortView } from './derived/line-view.ts';
+export {
+  cutAllowedMm,
+  cutSigmaMm,
+  cutSlopes,
+  drawnBackMm,
+  lineView,
+  toolingOf,
+  varianceOf,
+  type LineView,
+  type PortView,
+} from './derived/line-view.ts';
 export { closeCrossings, type CloseCrossing } from './derived/close-crossings.ts';
 export { snapPlace, snapsFor, type Snap, type Snapped, type Snaps } from './derived/snap.ts';
 export { keepSpace, LEAST_KEPT_MM, lineSpace, pointsOf, sharesWith, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './derived/space.ts'; // prettier-ignore
@@ -11,6 +21,7 @@ export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './ed
 export { freshId } from './edits/fresh-id.ts';
 export { newLine } from './edits/join.ts';
 export { benderFor, withTube } from './edits/lines.ts';
+export { lineFollowed } from './edits/follow.ts';
 export { changeMove, lengthenEnd, movesOf } from './edits/moves.ts';
 export { newPart, newPort, NOWHERE } from './edits/new-part.ts';
 export { laidTemplate, RAIL_SIDES, type LaidTemplate, type RailSide, type TemplateBend } from './edits/reshape.ts';

@@ -153,8 +153,12 @@ export const lineView = derive(
   (line, bench, shape, a, b): LineView => ({ ...shape, line, bench, ports: { a, b } }),
 );
 
-function findCutSigma(view: LineView, bench: Bench): number | null {
-  const { card, nodesMm, line, bender, tube, ports } = view;
+/** How the cut length goes with the place of each port, per axis. */
+export interface CutSlopes {
+  readonly a: Vec3;
+  readonly b: Vec3;
+}
+function findCutSlopes({ card, nodesMm, line, bench, bender, tube, ports }: LineView): CutSlopes | null {
   if (!card || !ports.a || !ports.b) return null;
   const H = 0.05;
   const lengthWith = (node: number, axis: number, by: number): number =>
@@ -165,24 +169,26 @@ function findCutSigma(view: LineView, bench: Bench): number | null {
       bender,
       tube.odMm,
     ).cutMm;
-  let variance = 0;
-  for (const [node, port] of [
-    [0, ports.a],
-    [nodesMm.length - 1, ports.b],
-  ] as const) {
-    // prettier-ignore
-    for (const axis of [0, 1, 2] as const) {
-      try {
-        const slope = (lengthWith(node, axis, H) - lengthWith(node, axis, -H)) / (2 * H);
-        variance += (slope * port.fixed.sigmaMm[axis]) ** 2;
-      } catch (error) {
-        if (error instanceof InputError) return null;
-        throw error;
-      }
-    }
+  const at = (node: number): Vec3 =>
+    ([0, 1, 2] as const).map((axis) => (lengthWith(node, axis, H) - lengthWith(node, axis, -H)) / (2 * H)) as unknown as Vec3;
+  try {
+    return { a: at(0), b: at(nodesMm.length - 1) };
+  } catch (error) {
+    if (error instanceof InputError) return null;
+    throw error;
   }
-  return Math.sqrt(variance);
 }
+/** How the cut length goes with the place of each port, by central differences; null where a port moved a little leaves no card. */
+export const cutSlopes = derive('slopes of a cut', (view: LineView) => [view], findCutSlopes);
+
+/** What a bent tube gives by hand when it is offered up. Common practice. */
+const GIVE_MM = 5;
+/** The ± of a cut length that the trim at B, or the tube's give, takes up. */
+export const cutAllowedMm = ({ trimMm }: Pick<Card, 'trimMm'>): number => Math.max(trimMm, GIVE_MM);
+
+/** Variance of what goes with a place by these slopes, the axes' errors independent. */
+export const varianceOf = (slope: Vec3, sigmaMm: Vec3): number =>
+  slope.reduce((sum, s, axis) => sum + (s * sigmaMm[axis]!) ** 2, 0);
 
 /**
  * One standard deviation of the length to cut, from the certainty of both ports: the length's slope
@@ -191,5 +197,9 @@ function findCutSigma(view: LineView, bench: Bench): number | null {
 export const cutSigmaMm = derive(
   'sigma of a cut',
   (view: LineView) => [view],
-  (view) => findCutSigma(view, view.bench),
+  (view) => {
+    const slopes = cutSlopes(view);
+    const { a, b } = view.ports;
+    return slopes && a && b ? Math.sqrt(varianceOf(slopes.a, a.fixed.sigmaMm) + varianceOf(slopes.b, b.fixed.sigmaMm)) : null;
+  },
 );

@@ -1,5 +1,6 @@
 import { InputError } from '../../fault/index.ts';
 import { allPorts, type PositionSource, type Part, type Plan, type Port, type Target } from '../model/index.ts';
+import { linesFollow } from './follow.ts';
 import { changeRecord, detached, patched, type Patch } from './records.ts';
 
 const partOf = (plan: Plan, portId: string): Part => {
@@ -36,9 +37,12 @@ export const PART_EDITS = {
     circuits: [...plan.circuits, ...circuits],
     lines: [...plan.lines, ...lines],
   }),
-  /** How a point or port is known; an id that is no longer there is an error. */
+  /** How a point or port is known; a line goes along with a port that moves by it. An id that is no longer there is an error. */
   setKnown: (plan: Plan, { target, known }: { target: Target; known: PositionSource }): Plan =>
-    target.kind === 'point'
-      ? changeRecord(plan, 'point', target.id, (point) => ({ ...point, known }))
-      : changePort(plan, { id: target.id, patch: { known } }),
+    linesFollow(
+      plan,
+      target.kind === 'point'
+        ? changeRecord(plan, 'point', target.id, (point) => ({ ...point, known }))
+        : changePort(plan, { id: target.id, patch: { known } }),
+    ),
 } as const;

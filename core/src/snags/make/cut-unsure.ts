@@ -1,9 +1,6 @@
-import { cutSigmaMm } from '../../plan/index.ts';
+import { cutAllowedMm, cutSigmaMm } from '../../plan/index.ts';
 import { defineRule } from '../define-rule.ts';
 import { lengthWords, onLine } from '../words.ts';
-
-/** What a bent tube gives by hand when it is offered up. Common practice. */
-const GIVE_MM = 5;
 
 /** The trim left at B must cover what the ports are unsure of, at two sigmas. */
 export const cutUnsure = defineRule({
@@ -13,7 +10,7 @@ export const cutUnsure = defineRule({
   reads: ['plan.bench'],
   judge: (line, view) => {
     const sigma = cutSigmaMm(line);
-    if (sigma === null || 2 * sigma <= Math.max(line.card!.trimMm, GIVE_MM)) return [];
+    if (sigma === null || 2 * sigma <= cutAllowedMm(line.card!)) return [];
     const { bare, full } = lengthWords(view);
     const trim = line.card!.trimMm ? `the trim at B is ${bare(line.card!.trimMm)}` : 'this line has no trim at B';
     const text = `The cut length is known to ±${full(2 * sigma, 1)}; ${trim}. Measure its ports closer.`;
