@@ -4,13 +4,13 @@ import { fluidById, hoseById, hoseFittingById, nutById, tubeById } from '../stoc
 import { adapterOf } from './model/adapter-of.ts';
 import { checkFields, faultAt, outlinesOf, type Placed } from './model/check.ts';
 import type { StockKind } from './model/field.ts';
-import { PLAN, type Bench, type PositionSource, type Plan, type Point, type RecordKind } from './model/index.ts';
+import { datumsOf, PLAN, type Bench, type PositionSource, type Plan, type Point, type RecordKind } from './model/index.ts';
 
 /** Figures and texts that a plan may hold in all: what it costs to read and to check goes by it. */
 export const MOST_VALUES = 250_000;
 
 /** Which points a place rests on, directly. */
-const restsOn = (known: PositionSource): string[] => (known.how === 'taped' ? (known.tapes ?? []).map((tape) => tape.from) : []);
+const restsOn = (known: PositionSource): readonly string[] => (known.how === 'taped' ? datumsOf(known) : []);
 
 /** Points whose tapes lead back to themselves, so that nothing fixes them. */
 const circular = derive(

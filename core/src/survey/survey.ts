@@ -7,12 +7,23 @@ export interface Tape {
   readonly from: string;
   readonly readMm: number;
   readonly sigmaMm?: number;
+  /** From where it is hooked to the datum itself: over the edge of a rail outward, or to the middle of a hole; added to what is read. */
+  readonly hookMm?: number;
+}
+export type Axis = 0 | 1 | 2;
+/** What a plumb bob over the floor, a level or a straight edge says: how far the place lies from a datum along one axis of the vehicle, with its sign. */
+export interface Offset {
+  readonly from: string;
+  readonly axis: Axis;
+  readonly readMm: number;
+  readonly sigmaMm?: number;
 }
 export type Side = 'above' | 'below';
 export interface SurveyInput {
   readonly datumsMm: Readonly<Record<string, Vec3>>;
   readonly tapes: readonly Tape[];
   readonly side?: Side;
+  readonly offsets?: readonly Offset[];
 }
 export interface Survey {
   readonly pointMm: Vec3;
@@ -22,6 +33,8 @@ export interface Survey {
   readonly residualsMm: readonly number[];
   /** The tape to read again, or null where none stands out. */
   readonly suspect: number | null;
+  /** Of the offsets, in their order; not there where none were read. */
+  readonly offsetResidualsMm?: readonly number[];
 }
 
 export const DEFAULT_TAPE_SIGMA_MM = 2;
@@ -38,6 +51,8 @@ interface Reading {
   readonly from: string;
   readonly readMm: number;
   readonly weight: number;
+  /** Read along this axis alone; null: a tape. */
+  readonly axis: Axis | null;
 }
 interface Fit {
   readonly point: Vec3;
@@ -45,8 +60,11 @@ interface Fit {
   readonly normal: Sym3;
 }
 
-const directionFrom = (r: Reading, point: Vec3): Vec3 => unit(sub(point, r.datum)) ?? [0, 0, 0];
-const residual = (r: Reading, point: Vec3): number => r.readMm - distance(point, r.datum);
+const AXES: readonly Vec3[] = [[1, 0, 0], [0, 1, 0], [0, 0, 1]]; // prettier-ignore
+const directionFrom = (r: Reading, point: Vec3): Vec3 =>
+  r.axis === null ? (unit(sub(point, r.datum)) ?? [0, 0, 0]) : AXES[r.axis]!;
+const residual = (r: Reading, point: Vec3): number =>
+  r.readMm - (r.axis === null ? distance(point, r.datum) : point[r.axis] - r.datum[r.axis]);
 const costAt = (readings: readonly Reading[], point: Vec3): number =>
   readings.reduce((sum, r) => sum + r.weight * residual(r, point) ** 2, 0);
 
@@ -91,18 +109,23 @@ function descend(readings: readonly Reading[], start: Vec3): Fit {
   return { point, cost, normal: normalAt(readings, point).normal };
 }
 
-function check({ datumsMm, tapes }: SurveyInput): Reading[] {
-  if (tapes.length < 3)
+function check({ datumsMm, tapes, offsets = [] }: SurveyInput): Reading[] {
+  const all = tapes.length + offsets.length;
+  if (all < 3)
     throw new InputError(
       'tapes',
-      `A point needs three tapes or more; there ${tapes.length === 1 ? 'is 1' : `are ${tapes.length}`}.`,
+      `A point needs three ${offsets.length ? 'readings' : 'tapes'} or more; there ${all === 1 ? 'is 1' : `are ${all}`}.`,
     );
-  return tapes.map((tape, i) => {
-    const datum = Object.hasOwn(datumsMm, tape.from) ? datumsMm[tape.from] : undefined;
-    if (!datum) throw new InputError(`tapes[${i}].from`, `There is no datum "${tape.from}".`);
-    const sigma = tape.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM;
-    return { datum, from: tape.from, readMm: tape.readMm, weight: 1 / (sigma * sigma) };
-  });
+  const reading = (one: Tape | Offset, path: string, readMm: number, axis: Axis | null): Reading => {
+    const datum = Object.hasOwn(datumsMm, one.from) ? datumsMm[one.from] : undefined;
+    if (!datum) throw new InputError(`${path}.from`, `There is no datum "${one.from}".`);
+    const sigma = one.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM;
+    return { datum, from: one.from, readMm, weight: 1 / (sigma * sigma), axis };
+  };
+  return [
+    ...tapes.map((tape, i) => reading(tape, `tapes[${i}]`, tape.readMm + (tape.hookMm ?? 0), null)),
+    ...offsets.map((offset, i) => reading(offset, `offsets[${i}]`, offset.readMm, offset.axis)),
+  ];
 }
 
 /** Best plane of the datums read from: its middle, axes by rising spread, and how far they stray from plane and from line. */
@@ -130,7 +153,7 @@ function spread(datums: readonly Vec3[]): {
 
 /** Where to start from: both sides of the datums' plane at several heights, over their middle and over each of them. */
 function starts(readings: readonly Reading[], middle: Vec3, normal: Vec3): Vec3[] {
-  const heights = [1, 0.6, 0.25].map((share) => share * Math.max(...readings.map((r) => r.readMm)));
+  const heights = [1, 0.6, 0.25].map((share) => share * Math.max(...readings.map((r) => Math.abs(r.readMm))));
   const feet = [middle, ...new Set(readings.map((r) => r.datum))].slice(0, 7);
   return feet.flatMap((foot) => heights.flatMap((h) => [addScaled(foot, normal, h), addScaled(foot, normal, -h)]));
 }
@@ -148,6 +171,7 @@ function missSentence(readings: readonly Reading[], best: Fit): string {
   let worst = { gap: 0, text: '' };
   for (const [i, a] of readings.entries()) {
     for (const b of readings.slice(i + 1)) {
+      if (a.axis !== null || b.axis !== null) continue;
       const apart = distance(a.datum, b.datum);
       const gap = Math.max(apart - a.readMm - b.readMm, Math.abs(a.readMm - b.readMm) - apart);
       if (gap > worst.gap) worst = { gap, text: `The tapes from ${a.from} and ${b.from} miss each other by ${figure(gap)} mm` };
@@ -184,6 +208,8 @@ function suspectOf(readings: readonly Reading[], fit: Fit, inverse: Sym3): numbe
 export function survey(input: SurveyInput): Survey {
   const readings = check(input);
   const { middle, axes, offPlaneMm, offLineMm } = spread(readings.map((r) => r.datum));
+  const { offsets } = input;
+  if (offsets?.length) return withOffsets(input, readings, middle, axes[0], offsets.length);
   if (offLineMm < IN_PLANE_MM)
     throw new InputError('tapes', 'The datums read from lie in one line: read from one off that line.');
   const inPlane = offPlaneMm <= IN_PLANE_MM;
@@ -202,6 +228,9 @@ export function survey(input: SurveyInput): Survey {
       throw new InputError('side', 'The datums lie in one plane, so two points fit: say whether the point is above or below.');
     best = onSide(over, under, input.side);
   }
+  return surveyed(readings, best);
+}
+function surveyed(readings: readonly Reading[], best: Fit): Survey {
   const inverse = invert(best.normal);
   if (!inverse || !inverse.every(Number.isFinite) || inverse[0] <= 0 || inverse[3] <= 0 || inverse[5] <= 0) {
     throw new InputError('tapes', missSentence(readings, best));
@@ -213,3 +242,21 @@ export function survey(input: SurveyInput): Survey {
     suspect: suspectOf(readings, best, inverse),
   };
 }
+
+/** Two points that fit alike are this far apart or further. */
+const APART_MM = 1;
+/** With readings along an axis: the deepest minimum; where another that lies elsewhere is as deep, `side` chooses. */
+function withOffsets({ tapes, side }: SurveyInput, readings: readonly Reading[], middle: Vec3, normal: Vec3, offsets: number): Survey {
+  const fits = starts(readings, middle, normal).map((start) => descend(readings, start));
+  const best = fits.reduce((a, b) => (plainlyDeeper(b, a) ? b : a));
+  const other = fits.find((fit) => !plainlyDeeper(best, fit) && distance(fit.point, best.point) > APART_MM);
+  if (other && !side)
+    throw new InputError('side', 'Two points fit these readings: say whether the point is above or below its datums.');
+  const found = surveyed(readings, other ? onSide(best, other, side!) : best);
+  return {
+    ...found,
+    residualsMm: found.residualsMm.slice(0, tapes.length),
+    offsetResidualsMm: found.residualsMm.slice(-offsets),
+    suspect: found.suspect !== null && found.suspect < tapes.length ? found.suspect : null,
+  };
+} // prettier-ignore

@@ -1,8 +1,8 @@
-import { DEFAULT_TAPE_SIGMA_MM, survey, type Survey, type Tape } from '../../survey/index.ts';
+import { DEFAULT_TAPE_SIGMA_MM, survey, type Offset, type Survey, type Tape } from '../../survey/index.ts';
 import { derive } from '../../derive/index.ts';
 import { InputError } from '../../fault/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
-import type { PositionSource, Plan } from '../model/index.ts';
+import { datumsOf, type Plan, type PositionSource } from '../model/index.ts';
 
 /** Where something is, how sure, and what that rests on. */
 export interface ResolvedPosition {
@@ -32,6 +32,11 @@ function carried(tape: Tape, datum: ResolvedPosition): Tape {
   return { ...tape, sigmaMm: Math.hypot(tape.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM, rootMeanSquare(datum.sigmaMm)) };
 }
 
+const carriedAlong = (one: Offset, datum: ResolvedPosition): Offset => ({
+  ...one,
+  sigmaMm: Math.hypot(one.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM, datum.sigmaMm[one.axis]),
+});
+
 function fixFrom(known: PositionSource, datums: readonly Datum[]): ResolvedPosition {
   const held = { atMm: known.atMm, sigmaMm: known.sigmaMm, survey: null };
   if (known.how !== 'taped') return { ...held, fault: null, guess: known.how === 'guessed' };
@@ -47,6 +52,9 @@ function fixFrom(known: PositionSource, datums: readonly Datum[]): ResolvedPosit
     const found = survey({
       datumsMm: Object.fromEntries(datums.map((d) => [d.id, d.fixed.atMm])),
       tapes: (known.tapes ?? []).map((tape) => carried(tape, datums.find((d) => d.id === tape.from)!.fixed)),
+      ...(known.offsets?.length
+        ? { offsets: known.offsets.map((one) => carriedAlong(one, datums.find((d) => d.id === one.from)!.fixed)) }
+        : {}),
       ...(known.side ? { side: known.side } : {}),
     });
     const guess = found.suspect !== null || datums.some((d) => d.fixed.guess);
@@ -70,7 +78,7 @@ export function fixAll(plan: Pick<Plan, 'points' | 'parts'>): ReadonlyMap<string
   const points = new Map(plan.points.map((point) => [point.id, point]));
   const found = new Map<string, ResolvedPosition>();
   const fixKnown = (known: PositionSource): ResolvedPosition => {
-    const from = known.how === 'taped' ? [...new Set((known.tapes ?? []).map((tape) => tape.from))] : [];
+    const from = known.how === 'taped' ? datumsOf(known) : [];
     return fix(
       known,
       from.map((id) => ({ id, fixed: pointFixed(id) })),

@@ -1,4 +1,4 @@
-import type { Side, Tape } from '../../survey/index.ts';
+import type { Offset, Side, Tape } from '../../survey/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
 import { axes, list, number, oneOf, optional, over, place, record, ref } from './field.ts';
 
@@ -14,15 +14,34 @@ export interface PositionSource {
   /** Tapes by id of the point they were read from. */
   readonly tapes?: readonly Tape[];
   readonly side?: Side;
+  /** Readings of a plumb bob, a level or a straight edge beside the tapes. */
+  readonly offsets?: readonly Offset[];
 }
 
-export const TAPE = record<Tape>()({ from: ref('point', 'is a datum of'), readMm: over(100_000), sigmaMm: optional(over(1000)) });
+export const TAPE = record<Tape>()({
+  from: ref('point', 'is a datum of'),
+  readMm: over(100_000),
+  sigmaMm: optional(over(1000)),
+  hookMm: optional(number(-1000, 1000)),
+});
+const along = number(-100_000, 100_000);
+export const OFFSET = record<Offset>()({
+  from: ref('point', 'is a datum of'),
+  axis: oneOf([0, 1, 2]),
+  readMm: along,
+  sigmaMm: optional(over(1000)),
+});
 export const POSITION_SOURCE = record<PositionSource>()({
   how: oneOf(['guessed', 'typed', 'sheet', 'taped']),
   atMm: place,
   sigmaMm: axes(0, 100_000),
   tapes: optional(list(TAPE, 200)),
   side: optional(oneOf(['above', 'below'])),
+  offsets: optional(list(OFFSET, 30)),
 });
 /** One sigma, mm, as a form asks for it. */
 export const SIGMA = number(0, 100_000);
+/** Points that a place is read from, each once. */
+export const datumsOf = ({ tapes = [], offsets = [] }: PositionSource): readonly string[] => [
+  ...new Set([...tapes, ...offsets].map(({ from }) => from)),
+];

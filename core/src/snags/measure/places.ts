@@ -1,5 +1,5 @@
 import { derive } from '../../derive/index.ts';
-import type { Line, PositionSource, Ref, ResolvedPosition } from '../../plan/index.ts';
+import { datumsOf, type Line, type PositionSource, type Ref, type ResolvedPosition } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 
 export interface Placed {
@@ -15,7 +15,7 @@ export const places = derive(
   ({ points, ports, plan }: Pick<PlanView, 'points' | 'ports'> & { readonly plan: { readonly lines: readonly Line[] } }) => [points, ports, plan.lines],
   (points, ports, lines): readonly Placed[] => {
     const known = [...[...points.values()].map(({ point }) => point.known), ...[...ports.values()].map(({ port }) => port.known)];
-    const datums = new Set(known.flatMap(({ tapes }) => (tapes ?? []).map((tape) => tape.from)));
+    const datums = new Set(known.flatMap(datumsOf));
     const ends = new Set(lines.filter(({ origin }) => origin !== 'kept').flatMap((line) => [line.ends.a.portId, line.ends.b.portId]));
     return [
       ...[...points.values()].map(({ point, fixed }) => ({
