@@ -7,3 +7,4 @@ export const createSpaceWorker = (): Worker => new Worker(new URL('./space.worke
 export const createMeshWorker = (): Worker => new Worker(new URL('./mesh.worker', import.meta.url), { type: 'module' });
 export const createElkWorker = (): Worker => new Worker(new URL('./elk.worker', import.meta.url), { type: 'module' });
 export const createSetOutWorker = (): Worker => new Worker(new URL('./set-out.worker', import.meta.url), { type: 'module' });
+export const createWorthWorker = (): Worker => new Worker(new URL('./worth.worker', import.meta.url), { type: 'module' });

@@ -1,4 +1,4 @@
-import { applyEdit, layPlan, newPart, type EditCall, type Plan } from '../plan/index.ts';
+import { applyEdit, FRESH_PEDALS, layPlan, type PedalBox, newPart, type EditCall, type Plan } from '../plan/index.ts';
 import { TYPICAL_TRAILER_HEAT } from '../plan/typical/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { newThing } from '../frame/index.ts';
@@ -33,6 +33,8 @@ const drumC = Math.max(
     .works.trailer!.heat!.at(-1)!
     .axles.map(({ peakC }) => peakC),
 );
+const pedalled = (patch: Partial<PedalBox>): Plan =>
+  after(gannet, { edit: 'setSheet', with: { sheet: 'pedals', to: { ...FRESH_PEDALS, ...patch } } });
 const lever = gannet.sizing!.pedal.ratio * gannet.sizing!.pedal.efficiency;
 const electric = (coding: string) => ({ kind: 'electric', mostN: 4000, coding });
 const [none, both] = [
@@ -56,6 +58,9 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
     // The pad maker's limit, set a degree either side of what is reached.
     ['brakes-fade', 'mind', after(gannet, sized('heat.rotor.front.fadeC', hottest - 1)), after(gannet, sized('heat.rotor.front.fadeC', hottest + 1)), /6 km down 6 % at 30 km\/h, laden, they come to \d+ °C and fade from/],
     ['brakes-fade', 'mind', after(towed, trailered('heat.rotor.fadeC', drumC - 1)), after(towed, trailered('heat.rotor.fadeC', drumC + 1)), /^1.7 km down 7 % at 40 km\/h, laden/],
+    // Common practice.
+    ['pedal-room', 'mind', pedalled({ brakeToThrottleMm: 49 }), pedalled({ brakeToThrottleMm: 50 }), /Brake to throttle: 49 mm, and 50 mm are wanted: one shoe presses both/],
+    ['pedal-room', 'note', pedalled({ clutchToBrakeMm: 151 }), pedalled({ clutchToBrakeMm: 150 }), /over 150 mm is far to move a foot/],
     // 49 CFR 571.116 (from memory): DOT 4 with water in it boils from 155 °C.
     ['fluid-boils', 'stop', after(gannet, sized('heat.fluidC', 155)), after(gannet, sized('heat.fluidC', 129)), /measured at 155 °C, and DOT 4 with water in it boils from 155 °C: its bubbles/],
     ['fluid-boils', 'mind', after(gannet, sized('heat.fluidC', 130)), gannet, /measured at 130 °C/],

@@ -9,4 +9,5 @@ export {
   type SurveyInput,
   type Tape,
 } from './survey.ts';
+export { placedMarks } from './place-frame.ts';
 export { CORNERS, slips, SPANS, square, type Corner, type Slip, type Span, type Square, type SquareInput } from './square.ts';

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
 import {
   newPort,
@@ -60,6 +60,9 @@ const AXES = [
       @for (snag of snags(); track $index) {
         <fl-snag-row class="mt-2" [snag]="snag" />
       }
+      @if (place.known.how === 'guessed' && !taping()) {
+        <button type="button" class="btn-main mt-3" (click)="tapeIt.emit()">Tape this place</button>
+      }
       <fl-radio-field
         field="how"
         class="mt-4"
@@ -68,13 +71,13 @@ const AXES = [
         [value]="place.known.how"
         (changed)="setHow($event)"
       />
-      @if (place.known.how === 'taped') {
+      @if (isTaping()) {
         <fl-tape-table
           class="mt-3 block"
           [target]="target()"
           [known]="place.known"
           [fixed]="place.fixed"
-          (changed)="setKnown($event)"
+          (changed)="setKnown(taped($event))"
         />
       } @else {
         <div class="mt-3 grid max-w-xl grid-cols-3 gap-3">
@@ -157,6 +160,13 @@ export class PlaceDetail {
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
   readonly target = input.required<Target>();
+  /** It is to be taped: the tapes are asked for before there are any. */
+  readonly taping = input(false);
+  readonly tapeIt = output();
+  protected readonly isTaping = computed(() => {
+    const how = this.found()!.known.how;
+    return how === 'taped' || (how === 'guessed' && this.taping());
+  });
   protected readonly hows = HOWS;
   protected readonly axes = AXES;
   protected readonly labels = AXES.map(({ name }) => name);
@@ -182,6 +192,11 @@ export class PlaceDetail {
 
   protected setKnown(patch: Partial<PositionSource>): void {
     this.apply({ edit: 'setKnown', with: { target: this.target(), known: { ...this.found()!.known, ...patch } } });
+  }
+  /** With its first reading a guess becomes a taped place. */
+  protected taped(patch: Partial<PositionSource>): Partial<PositionSource> {
+    const { known } = this.found()!;
+    return known.how === 'taped' ? patch : { how: 'taped', tapes: known.tapes ?? [], side: known.side ?? 'above', ...patch };
   }
   protected setHow(how: PositionSource['how']): void {
     const { known, fixed } = this.found()!;

@@ -36,8 +36,12 @@ describe('places', () => {
     const at = await open('p3', { kind: 'port', id: 'port-rt-in' });
     await at.click(at.button('Add tape'));
     const tapes = () => port(at, 'port-rt-in').port.known.tapes!;
+    // Nothing of the plan until it is read.
+    expect(tapes()).toHaveLength(5);
+    await at.type(at.one<HTMLInputElement>('input[placeholder="not read"]'), '812');
     expect(tapes()).toHaveLength(6);
     expect(new Set(tapes().map((tape) => tape.from)).size).toBe(6);
+    expect(tapes()[5]!.readMm).toBe(812);
     await at.choose(at.one<HTMLSelectElement>('#tape-from-6'), 'H, seat box');
     expect(tapes()[5]!.from).toBe('datum-h');
     await at.click(at.button('Remove tape 6'));
@@ -47,13 +51,13 @@ describe('places', () => {
   test('a reading typed just before the next tape is added is kept: no frame comes between on a busy machine', async () => {
     const at = await open('p3b', { kind: 'port', id: 'port-rt-in' });
     const tapes = () => port(at, 'port-rt-in').port.known.tapes!;
-    const field = at.root.querySelectorAll<HTMLInputElement>('fl-tape-table fl-length-field input')[4]!;
+    const field = at.root.querySelectorAll<HTMLInputElement>('fl-tape-table fl-length-field input')[6]!;
     field.value = '703';
     field.dispatchEvent(new Event('change', { bubbles: true }));
     await Promise.resolve();
     at.button('Add tape').click();
     await at.settle();
-    expect(tapes()).toHaveLength(6);
+    expect(at.root.querySelectorAll('input[placeholder="not read"]')).toHaveLength(1);
     expect(tapes()[2]!.readMm).toBe(703);
   });
 

@@ -1,16 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
 import type { ResolvedPosition, PositionSource, Target } from '@firm-line/core/plan';
 import { DEFAULT_TAPE_SIGMA_MM, type Tape } from '@firm-line/core/survey';
-import { formatLength } from '@firm-line/core/units';
+import { formatLength, parseLength } from '@firm-line/core/units';
+import { Entry, type Read } from '../../kit/fields/entry';
 import { LengthField } from '../../kit/fields/length-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
+import { OffsetTable } from './offset-table';
+import { TapeHelper } from './tape-helper';
 
 /** The tapes to one place, each with what it reads off the others, and the one to read again. */
 @Component({
   selector: 'fl-tape-table',
-  imports: [LengthField, SelectField],
+  imports: [Entry, LengthField, OffsetTable, SelectField, TapeHelper],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <table class="w-full text-left">
@@ -22,7 +25,8 @@ import { PlanStore } from '../../session/plan-store';
           <th class="font-normal">From</th>
           <th class="w-28 font-normal">Read</th>
           <th class="w-20 font-normal">± (1σ)</th>
-          <th class="w-20 pr-2 text-right font-normal">Off by</th>
+          <th class="w-20 font-normal" title="From the hook to the datum's own mark, added to what is read: over an edge, to the middle of a hole">Hook</th>
+          <th class="w-16 pr-2 text-right font-normal">Off by</th>
           <th class="w-12"><span class="sr-only">Remove</span></th>
         </tr>
       </thead>
@@ -43,34 +47,43 @@ import { PlanStore } from '../../session/plan-store';
               }
             </td>
             <td class="py-1 pr-2">
-              <fl-length-field
-                [bare]="true"
-                [label]="'Tape ' + (i + 1) + ' reads'"
-                [valueMm]="tape.readMm"
-                [leastMm]="1"
-                (changed)="set(i, { readMm: $event })"
-              />
+              <fl-length-field [bare]="true" [label]="'Tape ' + (i + 1) + ' reads'" [valueMm]="tape.readMm" [leastMm]="1" (changed)="set(i, { readMm: $event })" />
             </td>
             <td class="py-1 pr-2">
-              <fl-length-field
-                [bare]="true"
-                [label]="'Sigma of tape ' + (i + 1)"
-                [valueMm]="tape.sigmaMm"
-                [leastMm]="0.1"
-                [mostMm]="1000"
-                (changed)="set(i, { sigmaMm: $event })"
-              />
+              <fl-length-field [bare]="true" [label]="'Sigma of tape ' + (i + 1)" [valueMm]="tape.sigmaMm" [leastMm]="0.1" [mostMm]="1000" (changed)="set(i, { sigmaMm: $event })" />
+            </td>
+            <td class="py-1 pr-2">
+              <fl-length-field [bare]="true" [label]="'Hook of tape ' + (i + 1)" [valueMm]="tape.hookMm ?? 0" [leastMm]="-1000" [mostMm]="1000" (changed)="set(i, { hookMm: $event })" />
             </td>
             <td class="py-3 pr-2 text-right font-mono">{{ tape.off }}</td>
             <td class="py-1">
-              <button type="button" class="btn w-11 px-0" [attr.aria-label]="'Remove tape ' + (i + 1)" (click)="remove(i)">
-                ×
-              </button>
+              <button type="button" class="btn w-11 px-0" [attr.aria-label]="'Remove tape ' + (i + 1)" (click)="remove(i)">×</button>
             </td>
           </tr>
-        } @empty {
+        }
+        @for (from of waiting(); track from; let k = $index) {
+          <tr class="align-top">
+            <td class="py-1 pr-2">
+              <fl-select-field
+                [field]="'tape-from-' + (rows().length + k + 1)"
+                [bare]="true"
+                [label]="'Datum of tape ' + (rows().length + k + 1)"
+                [options]="datums()"
+                [value]="from"
+                (changed)="swap(from, $event)"
+              />
+            </td>
+            <td class="py-1 pr-2" colspan="4">
+              <fl-entry class="w-28" [bare]="true" [label]="'Tape ' + (rows().length + k + 1) + ' reads'" placeholder="not read" shown="" [read]="reading" (taken)="$event !== null && readOff(from, $event)" />
+            </td>
+            <td class="py-1">
+              <button type="button" class="btn w-11 px-0" [attr.aria-label]="'Remove tape ' + (rows().length + k + 1)" (click)="drop(from)">×</button>
+            </td>
+          </tr>
+        }
+        @if (!rows().length && !waiting().length) {
           <tr>
-            <td colspan="5" class="py-2 text-sm text-ink-soft">
+            <td colspan="6" class="py-2 text-sm text-ink-soft">
               No tapes yet. Three fix the place; a fourth shows a mistake; with five the wrong one can be named.
             </td>
           </tr>
@@ -89,8 +102,10 @@ import { PlanStore } from '../../session/plan-store';
         (changed)="changed.emit({ side: $event })"
       />
     </div>
+    <fl-offset-table [known]="known()" [fixed]="fixed()" [datums]="datums()" (changed)="changed.emit($event)" />
+    <fl-tape-helper [fixed]="fixed()" [datums]="datums()" [from]="from()" (taken)="wait($event)" />
   `,
-})
+}) // prettier-ignore
 export class TapeTable {
   private readonly store = inject(PlanStore);
   readonly target = input.required<Target>();
@@ -107,6 +122,12 @@ export class TapeTable {
     return points.filter((point) => !rests(point.id));
   });
   private readonly tapes = computed(() => this.known().tapes ?? []);
+  /** Datums of tapes that are to be pulled and are not read yet: nothing of the plan until they are. */
+  protected readonly waiting = linkedSignal<string, readonly string[]>({
+    source: () => this.target().id,
+    computation: () => [],
+  });
+  protected readonly from = computed(() => [...this.tapes().map(({ from }) => from), ...this.waiting()]);
   protected readonly rows = computed(() =>
     this.tapes().map((tape, i) => {
       const off = this.fixed().survey?.residualsMm[i];
@@ -119,18 +140,33 @@ export class TapeTable {
       };
     }),
   );
+  protected readonly reading = (text: string): Read<number | null> => {
+    if (text === '') return { ok: true, value: null };
+    const read = parseLength(text, this.store.units());
+    if (!read.ok) return read;
+    return read.value >= 1 ? read : { ok: false, message: `A tape reads 1 mm or more: ${text} is too little.` };
+  };
 
   protected set(index: number, patch: Partial<Tape>): void {
     this.changed.emit({ tapes: this.tapes().map((tape, i) => (i === index ? { ...tape, ...patch } : tape)) });
   }
   protected add(): void {
-    const used = new Set(this.tapes().map((tape) => tape.from));
-    const datum = this.datums().find((point) => !used.has(point.id)) ?? this.datums()[0]!;
-    const at = this.store.view().points.get(datum.id)!.fixed.atMm;
-    const guess = Math.hypot(...this.fixed().atMm.map((v, i) => v - at[i]!));
-    this.changed.emit({
-      tapes: [...this.tapes(), { from: datum.id, readMm: Math.max(1, Math.round(guess)), sigmaMm: DEFAULT_TAPE_SIGMA_MM }],
-    });
+    const used = new Set(this.from());
+    const datum = this.datums().find((point) => !used.has(point.id));
+    if (datum) this.wait([datum.id]);
+  }
+  protected wait(ids: readonly string[]): void {
+    this.waiting.update((list) => [...list, ...ids.filter((id) => !list.includes(id))]);
+  }
+  protected drop(id: string): void {
+    this.waiting.update((list) => list.filter((one) => one !== id));
+  }
+  protected swap(from: string, to: string): void {
+    this.waiting.update((list) => (list.includes(to) ? list : list.map((one) => (one === from ? to : one))));
+  }
+  protected readOff(from: string, readMm: number): void {
+    this.changed.emit({ tapes: [...this.tapes(), { from, readMm, sigmaMm: DEFAULT_TAPE_SIGMA_MM }] });
+    this.drop(from);
   }
   protected remove(index: number): void {
     this.changed.emit({ tapes: this.tapes().toSpliced(index, 1) });

@@ -8,6 +8,8 @@ export * from './hose.ts';
 export * from './line.ts';
 export * from './part.ts';
 export { isJoint, isBrake, isWorker, makesPressure, PART_SPECS } from './part-kinds.ts';
+export * from './frame-check.ts';
+export * from './pedal-box.ts';
 export * from './position.ts';
 export * from './plan.ts';
 export * from './point.ts';

@@ -5,6 +5,8 @@ import { BLEEDING, DEFAULT_BLEEDING, type Bleeding } from './bleeding.ts';
 import { CIRCUIT, type Circuit } from './circuit.ts';
 import { id, list, name, nullable, oneOf, optional, record, text, time } from './field.ts';
 import { figureAt } from './figures.ts';
+import { FRAME_CHECK, type FrameCheck } from './frame-check.ts';
+import { PEDAL_BOX, type PedalBox } from './pedal-box.ts';
 import { GATE, type Gate } from './gate.ts';
 import { DEFAULT_CLIP_SETTINGS, CLIP_SETTINGS, type ClipSettings } from './clip-settings.ts';
 import { HOSE, type Hose } from './hose.ts';
@@ -45,6 +47,9 @@ export interface Plan {
   readonly singles: readonly SingleSheet[];
   readonly clutch: ClutchSheet | null;
   readonly parking: ParkingSheet | null;
+  /** Whether the frame is square and flat; not there until it is looked at. */
+  readonly frame?: FrameCheck | null;
+  readonly pedals?: PedalBox | null;
   /** What comes off the vehicle before anything new goes on. */
   readonly comesOff?: readonly string[];
 }
@@ -112,6 +117,8 @@ export const PLAN = record<Plan>()({
   singles: list(SINGLE, 4),
   clutch: nullable(CLUTCH),
   parking: nullable(PARKING),
+  frame: optional(nullable(FRAME_CHECK)),
+  pedals: optional(nullable(PEDAL_BOX)),
   comesOff: optional(list(name, 200)),
 });
 

@@ -1,0 +1,224 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { figure, InputError } from '@firm-line/core/fault';
+import { FRAME_CHECK, FRESH_FRAME, type EditCall, type FrameCheck } from '@firm-line/core/plan';
+import {
+  CORNERS,
+  placedMarks,
+  slips,
+  SPANS,
+  square,
+  type Corner,
+  type Slip,
+  type Span,
+  type Square,
+} from '@firm-line/core/survey';
+import type { Vec3 } from '@firm-line/core/vec';
+import { LengthField } from '../../kit/fields/length-field';
+import { MaybeField } from '../../kit/fields/maybe-field';
+import { SelectField } from '../../kit/fields/select-field';
+import { PlanStore } from '../../session/plan-store';
+import { FramePicture } from './frame-picture';
+import { PedalRoom } from './pedal-room';
+
+const SPAN_NAMES: Record<Span, string> = {
+  front: 'Front, left to right', rear: 'Rear, left to right', left: 'Left, front to rear', right: 'Right, front to rear',
+  diagonalLeft: 'Front left to rear right', diagonalRight: 'Front right to rear left',
+}; // prettier-ignore
+const CORNER_NAMES: Record<Corner, string> = {
+  frontLeft: 'Front left', frontRight: 'Front right', rearRight: 'Rear right', rearLeft: 'Rear left',
+}; // prettier-ignore
+type Found = { readonly kind: 'waits'; readonly left: number } | { readonly kind: 'refused'; readonly why: string } | { readonly kind: 'found'; readonly square: Square; readonly slips: Record<Span, Slip> }; // prettier-ignore
+
+const whole = <K extends string>(of: Readonly<Record<K, number | null>>): of is Readonly<Record<K, number>> =>
+  Object.values(of).every((value) => value !== null);
+
+/** Whether the frame is square and flat: four marks, six tapes, four heights. */
+@Component({
+  selector: 'fl-frame-page',
+  imports: [FramePicture, LengthField, MaybeField, PedalRoom, SelectField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block overflow-auto p-4' },
+  template: `
+    <div class="grid gap-4 xl:grid-cols-[minmax(0,1fr)_26rem]">
+      <section class="card p-5" aria-label="Square and flat">
+        <h2 class="text-2xl font-bold">Square and flat</h2>
+        <p class="max-w-prose">
+          Four marks on the frame, a front and a rear pair, punched or drawn where a tape can be hooked. Six tapes between them
+          tell whether it is square; their heights, by water level or laser, whether it is flat.
+        </p>
+        <div class="mt-3 grid gap-x-4 gap-y-2 sm:grid-cols-3">
+          @for (span of spans; track span) {
+            <fl-maybe-field unit="length" none="not read" [label]="spanNames[span]" [limits]="readLimits" [value]="frame().readMm[span]" (changed)="read(span, $event)" />
+          }
+          <fl-length-field label="± of a tape (1σ)" [leastMm]="0.1" [mostMm]="1000" [valueMm]="frame().sigmaMm" (changed)="set({ sigmaMm: $event })" />
+        </div>
+        <div class="mt-4 grid gap-x-4 gap-y-2 sm:grid-cols-5">
+          @for (corner of corners; track corner) {
+            <fl-maybe-field unit="length" none="not read" [least]="-100000" [most]="100000" [label]="cornerNames[corner] + ', height'" [value]="frame().heightsMm[corner]" (changed)="height(corner, $event)" />
+          }
+          <fl-length-field label="± of a height (1σ)" [leastMm]="0.1" [mostMm]="1000" [valueMm]="frame().heightSigmaMm" (changed)="set({ heightSigmaMm: $event })" />
+        </div>
+        @switch (found().kind) {
+          @case ('waits') {
+            <p class="mt-4 text-ink-soft">{{ waitWords() }}</p>
+          }
+          @case ('refused') {
+            <p class="fault mt-4 text-base" role="alert">{{ refusal() }}</p>
+          }
+        }
+        @if (squared(); as one) {
+          <p class="mt-4 text-xl font-semibold" data-test="square-verdict">{{ verdict() }}</p>
+          <p class="mt-1 text-xl font-semibold" data-test="flat-verdict">{{ flat() }}</p>
+          <table class="mt-3 w-full text-left">
+            <thead class="text-sm text-ink-soft">
+              <tr>
+                <th class="font-normal">Tape</th>
+                <th class="text-right font-normal">off the fit</th>
+                <th class="text-right font-normal">a slip that alone explains it</th>
+                <th class="text-right font-normal">a slip that stays unseen</th>
+              </tr>
+            </thead>
+            <tbody class="font-mono">
+              @for (span of spans; track span) {
+                <tr class="border-t border-rule">
+                  <td class="py-1 font-sans">{{ spanNames[span] }}</td>
+                  <td class="text-right">{{ mm(one.square.residualsMm[span]) }}</td>
+                  <td class="text-right">{{ mm(one.slips[span].explainsMm) }}</td>
+                  <td class="text-right">{{ mm(one.slips[span].unseenMm) }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+          <p class="mt-2 max-w-prose text-sm text-ink-soft">
+            Six tapes, five unknowns: they can be seen to disagree, not which of them is wrong. A slip smaller than the last
+            column passes unseen: read the long ones twice.
+          </p>
+        }
+        <section class="mt-4 border-t border-rule pt-3" aria-label="The marks as datums">
+          <h3 class="font-bold">The marks as datums</h3>
+          <div class="mt-1 grid gap-x-4 gap-y-2 sm:grid-cols-4">
+            @for (corner of corners; track corner) {
+              <fl-select-field [field]="'mark-' + corner" [label]="cornerNames[corner]" none="no point" [options]="points()" [value]="frame().marks[corner]" (changed)="mark(corner, $event || null)" />
+            }
+          </div>
+          @if (moves(); as list) {
+            <p class="mt-2" data-test="datum-moves">{{ moveWords() }}</p>
+            <button type="button" class="btn-main mt-2" (click)="moveDatums()">Move the datums to where they were found</button>
+          } @else {
+            <p class="mt-2 text-sm text-ink-soft">
+              Say which points the four marks are, and they can be moved to where the tapes put them: what is taped from them goes
+              along, and so do the lines.
+            </p>
+          }
+        </section>
+      </section>
+      <div class="flex min-w-0 flex-col gap-4">
+        @if (squared(); as one) {
+          <section class="card p-4" aria-label="The frame from above">
+            <fl-frame-picture [square]="one.square" />
+          </section>
+        }
+        <fl-pedal-room />
+      </div>
+    </div>
+  `,
+}) // prettier-ignore
+export class FramePage {
+  private readonly store = inject(PlanStore);
+  protected readonly spans = SPANS;
+  protected readonly corners = CORNERS;
+  protected readonly spanNames = SPAN_NAMES;
+  protected readonly cornerNames = CORNER_NAMES;
+  protected readonly readLimits = FRAME_CHECK.fields.readMm.fields.front;
+  protected readonly frame = computed(() => this.store.plan().frame ?? FRESH_FRAME);
+  protected readonly points = computed(() => this.store.plan().points);
+
+  protected readonly found = computed((): Found => {
+    const { readMm, sigmaMm, heightsMm, heightSigmaMm } = this.frame();
+    if (!whole(readMm)) return { kind: 'waits', left: Object.values(readMm).filter((value) => value === null).length };
+    try {
+      const heights = whole(heightsMm) ? { heightsMm, heightSigmaMm } : {};
+      return { kind: 'found', square: square({ readMm, sigmaMm, ...heights }), slips: slips({ readMm, sigmaMm }) };
+    } catch (error) {
+      if (!(error instanceof InputError)) throw error;
+      return { kind: 'refused', why: error.message };
+    }
+  });
+  protected readonly squared = computed(() => {
+    const found = this.found();
+    return found.kind === 'found' ? found : null;
+  });
+  protected readonly waitWords = computed(() => {
+    const found = this.found();
+    const left = found.kind === 'waits' ? found.left : 0;
+    return left === SPANS.length ? 'Nothing is read yet.' : `${left} ${left === 1 ? 'tape is' : 'tapes are'} not read yet.`;
+  });
+  protected readonly refusal = computed(() => {
+    const found = this.found();
+    return found.kind === 'refused' ? found.why : '';
+  });
+  protected readonly verdict = computed(() => {
+    const { verdict, rackMm, rackSigmaMm, taperMm, misfit } = this.squared()!.square;
+    const rack = `${this.mm(Math.abs(rackMm))} ±${this.mm(2 * rackSigmaMm)}`;
+    const side = rackMm >= 0 ? 'right' : 'left';
+    const taper = `; it widens by ${this.mm(taperMm)} to the rear`;
+    const said = {
+      'tapes-disagree': `The tapes disagree (misfit ${figure(misfit, 1)}, 3.29 is the most): one of them is wrong. Read again the one whose slip is likeliest.`,
+      square: `Square: the ${side} rail lies ${rack} further back`,
+      racked: `Racked: the ${side} rail lies ${rack} further back`,
+      'cannot-tell': `Cannot tell: the ${side} rail lies ${rack} further back, and 3 mm is the most for square. Read the tapes again, closer`,
+    }[verdict];
+    return verdict === 'tapes-disagree' ? said : `${said}${Math.abs(taperMm) < 0.05 ? '' : taper}.`;
+  });
+  protected readonly flat = computed(() => {
+    const { flat, twistMm, twistSigmaMm } = this.squared()!.square;
+    if (flat === null || twistMm === null) return 'Flat is not looked at: tapes alone cannot see twist. Read the four heights.';
+    const by = `${this.mm(Math.abs(twistMm))} ±${this.mm(2 * twistSigmaMm!)}`;
+    return { flat: `Flat: twisted by ${by}.`, twisted: `Twisted by ${by}: one corner stands off the plane of the others.`, 'cannot-tell': `Cannot tell whether it is flat: ${by}, and 5 mm is the most.` }[flat];
+  }); // prettier-ignore
+
+  /** Where the datums would go; null while a mark is no point, two marks are one, or nothing is found. */
+  protected readonly moves = computed(() => {
+    const one = this.squared();
+    const { marks, heightsMm } = this.frame();
+    const ids = CORNERS.map((corner) => marks[corner]);
+    if (!one || one.square.verdict === 'tapes-disagree' || ids.includes(null) || new Set(ids).size < CORNERS.length) return null;
+    const { points } = this.store.view();
+    const thought = Object.fromEntries(CORNERS.map((c) => [c, points.get(marks[c]!)!.fixed.atMm])) as Record<Corner, Vec3>;
+    const placed = placedMarks(one.square, thought, whole(heightsMm) ? heightsMm : null);
+    return CORNERS.map((corner) => ({ id: marks[corner]!, corner, from: thought[corner], to: placed[corner].map((v) => Math.round(v * 10) / 10) as unknown as Vec3 })); // prettier-ignore
+  });
+  protected readonly moveWords = computed(() => {
+    const { points } = this.store.view();
+    const far = this.moves()!.map(({ id, from, to }) => `${points.get(id)!.point.name.split(',')[0]} by ${this.mm(Math.hypot(...to.map((v, i) => v - from[i]!)))}`); // prettier-ignore
+    return `By these tapes they lie elsewhere than was thought: ${far.join(', ')}.`;
+  });
+
+  protected mm(value: number): string {
+    const { units } = this.store;
+    return units() === 'metric' ? `${figure(value, 1)} mm` : `${figure(value / 25.4, 2)} in`;
+  }
+  protected set(patch: Partial<FrameCheck>): void {
+    this.store.apply({ edit: 'setSheet', with: { sheet: 'frame', to: { ...this.frame(), ...patch } } });
+  }
+  protected read(span: Span, value: number | null): void {
+    this.set({ readMm: { ...this.frame().readMm, [span]: value } });
+  }
+  protected height(corner: Corner, value: number | null): void {
+    this.set({ heightsMm: { ...this.frame().heightsMm, [corner]: value } });
+  }
+  protected mark(corner: Corner, id: string | null): void {
+    this.set({ marks: { ...this.frame().marks, [corner]: id } });
+  }
+  protected moveDatums(): void {
+    const { sigmaMm, heightsMm, heightSigmaMm } = this.frame();
+    const { points } = this.store.view();
+    const up = whole(heightsMm);
+    const calls = this.moves()!.map(({ id, to }): EditCall => {
+      const { sigmaMm: was } = points.get(id)!.fixed;
+      const sigma: Vec3 = [sigmaMm, sigmaMm, up ? heightSigmaMm : was[2]];
+      return { edit: 'setKnown', with: { target: { kind: 'point', id }, known: { how: 'typed', atMm: to, sigmaMm: sigma } } };
+    });
+    this.store.apply(...calls);
+  }
+}

@@ -1,0 +1,52 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { FRESH_PEDALS, PEDAL_BOX, PEDAL_ROOM, type PedalBox } from '@firm-line/core/plan';
+import { formatLengthUnit } from '@firm-line/core/units';
+import { MaybeField } from '../../kit/fields/maybe-field';
+import { PlanStore } from '../../session/plan-store';
+
+/** Room round the pedals, with what is wanted. */
+@Component({
+  selector: 'fl-pedal-room',
+  imports: [MaybeField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'card block p-4' },
+  template: `
+    <h2 class="h2">Room round the pedals</h2>
+    <p class="text-sm text-ink-soft">
+      Edge to edge of the pads. What is wanted is common practice; wear the boots it is driven in.
+    </p>
+    <div class="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
+      @for (row of rows(); track row.key) {
+        <fl-maybe-field
+          unit="length"
+          none="not measured"
+          [label]="row.name"
+          [hint]="row.hint"
+          [limits]="limits[row.key].of"
+          [value]="row.value"
+          (changed)="set(row.key, $event)"
+        />
+      }
+    </div>
+    @for (snag of snags(); track snag.key) {
+      <p class="mt-2 text-sm">△ {{ snag.text }}</p>
+    }
+  `,
+})
+export class PedalRoom {
+  private readonly store = inject(PlanStore);
+  protected readonly limits = PEDAL_BOX.fields;
+  private readonly pedals = computed(() => this.store.plan().pedals ?? FRESH_PEDALS);
+  protected readonly snags = computed(() => this.store.snags().filter(({ rule }) => rule === 'pedal-room'));
+  protected readonly rows = computed(() => {
+    const full = (mm: number): string => formatLengthUnit(mm, this.store.units());
+    return (Object.keys(PEDAL_ROOM) as (keyof PedalBox)[]).map((key) => {
+      const { name, leastMm, mostMm } = PEDAL_ROOM[key];
+      const hint = mostMm === null ? `${full(leastMm)} or more` : `${full(leastMm)} to ${full(mostMm)}`;
+      return { key, name, hint, value: this.pedals()[key] };
+    });
+  });
+  protected set(key: keyof PedalBox, value: number | null): void {
+    this.store.apply({ edit: 'setSheet', with: { sheet: 'pedals', to: { ...this.pedals(), [key]: value } } });
+  }
+}

@@ -1,0 +1,13 @@
+import { Injectable } from '@angular/core';
+import type { Plan } from '@firm-line/core/plan';
+import type { Worth } from '@firm-line/core/worth';
+import { Search } from './search';
+import { createWorthWorker } from './workers';
+
+/** Reckons what is worth taping first. */
+@Injectable({ providedIn: 'root' })
+export class WorthFinder extends Search<Plan, readonly Worth[]> {
+  constructor() {
+    super(createWorthWorker);
+  }
+}

@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { worthJobs } from './jobs/worth';
+
+serve(worthJobs);

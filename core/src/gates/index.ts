@@ -1,0 +1,2 @@
+// What must be done while what closes access is still open.
+export { beforeItCloses, byDay, type GateTask } from './before-it-closes.ts';
