@@ -33,7 +33,7 @@ describe('Route in space', () => {
     await drawn(page);
     expect(await colours(page)).toBeGreaterThan(30);
     await pressNamed(page, 'From above');
-    await page.waitForFunction(() => document.querySelector('button[aria-pressed=true]')?.textContent?.trim() === 'From above');
+    await page.waitForFunction(() => document.querySelector('button[aria-pressed=true]')?.textContent?.trim() === 'Above');
     const before = await moves(page);
     const grip = await handleAt(page, 2);
     // A tap on the straight before it says what that is, and puts a clip there.

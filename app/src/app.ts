@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, EnvironmentInjector, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
+import { Theme } from './kit/theme';
 import { NoticeBar } from './kit/notice-bar';
 
 /** The first screen comes before keeping the app for use without a network. */
@@ -13,6 +14,7 @@ const UPDATES_AFTER_MS = 2000;
 })
 export class App {
   constructor() {
+    inject(Theme);
     const injector = inject(EnvironmentInjector);
     setTimeout(() => void import('./updates').then(({ beginUpdates }) => beginUpdates(injector)), UPDATES_AFTER_MS);
   }

@@ -3,7 +3,8 @@ import { join } from 'node:path';
 import { readPlan, type LineView } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { polyline } from '@firm-line/core/tube';
-import { placesOf, projectFlat, ticks } from './flat-projection';
+import fc from 'fast-check';
+import { boxOfLabel, placeLabels, placesOf, projectFlat, ticks } from './flat-projection';
 import { spread, stripLayout } from './strip-layout';
 
 const view = viewPlan(readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8')));
@@ -17,7 +18,7 @@ describe('card, strip and flat views of one line', () => {
     const points = polyline(line.pieces, 1).map((p) => {
       const [x, y] = projection.at('top', p);
       const [, z] = projection.at('side', p);
-      return [x / projection.pxPerMm, y / projection.pxPerMm, z / projection.pxPerMm] as const;
+      return [x / projection.pxPerMm.top, y / projection.pxPerMm.top, z / projection.pxPerMm.top] as const;
     });
     return points.slice(1).reduce((sum, p, i) => sum + Math.hypot(...p.map((v, k) => v - points[i]![k]!)), 0);
   };
@@ -43,6 +44,42 @@ describe('card, strip and flat views of one line', () => {
     expect(projection.at('side', [0, 0, 100])[1]).toBeLessThan(projection.at('side', [0, 0, 0])[1]);
   });
 
+  test('in a tall room the top view stands with its front up, its right to the right, and is drawn larger than lying', () => {
+    const size = { width: 384, height: 740 };
+    const p = projectFlat(placesOf(view), size);
+    expect(p.stands).toBe(true);
+    expect(p.at('top', [100, 0, 0])[1]).toBeGreaterThan(p.at('top', [0, 0, 0])[1]);
+    expect(p.at('top', [0, 100, 0])[0]).toBeGreaterThan(p.at('top', [0, 0, 0])[0]);
+    expect(p.pxPerMm.top).toBeGreaterThan(1.5 * projectFlat(placesOf(view), { width: 384, height: 400 }).pxPerMm.top);
+  });
+
+  test('grids stand on round millimetres, or on whole inches and feet', () => {
+    for (const width of [300, 600, 1200, 3000]) {
+      const size = { width, height: 400 };
+      const { gridMm } = projectFlat(placesOf(view), size, 'inch');
+      const inches = Math.round(gridMm.top / 25.4);
+      expect(Math.abs(gridMm.top / 25.4 - inches)).toBeLessThan(1e-9);
+      expect(inches > 6 ? inches % 12 : 0).toBe(0);
+      expect(projectFlat(placesOf(view), size).gridMm.top % 50).toBe(0);
+    }
+  });
+
+  test('no label lies on another, nor on what is written already, wherever their places are', () => {
+    const at = fc.record({ x: fc.integer({ min: 20, max: 560 }), y: fc.integer({ min: 20, max: 380 }), text: fc.string({ minLength: 1, maxLength: 14 }) });
+    const size = { width: 600, height: 400 };
+    const taken = [{ text: 'From above', x: 48, y: 17, anchor: 'start' as const }];
+    fc.assert(
+      fc.property(fc.array(at, { maxLength: 40 }), (places) => {
+        const labels = placeLabels(places.map((one) => ({ ...one, must: false })), size, taken);
+        const boxes = [...taken, ...labels].map(boxOfLabel);
+        for (const [i, a] of boxes.entries())
+          for (const b of boxes.slice(i + 1)) expect(a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom).toBe(false);
+        if (places.length === 1) expect(labels.length).toBeGreaterThanOrEqual(places[0]!.text.length > 13 ? 0 : 1);
+      }),
+      { seed: 8 },
+    );
+  }); // prettier-ignore
+
   test('everything lies on the drawing, whatever its size', () => {
     for (const size of [
       { width: 900, height: 440 },
@@ -58,7 +95,7 @@ describe('card, strip and flat views of one line', () => {
         }
       }
     }
-    expect(projectFlat([], { width: 300, height: 300 }).pxPerMm).toBeGreaterThan(0);
+    expect(projectFlat([], { width: 300, height: 300 }).pxPerMm.top).toBeGreaterThan(0);
   });
 
   test('labels keep their distance and their order', () => {

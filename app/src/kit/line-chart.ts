@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, effect, inject, input, viewChild, type ElementRef } from '@angular/core';
+import { Theme } from './theme';
 import {
   Chart,
   Legend,
@@ -38,10 +39,14 @@ export class LineChart {
   readonly xMax = input<number>();
   readonly yMax = input<number>();
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('canvas');
+  private readonly theme = inject(Theme);
   private chart: Chart<'line', Point[]> | null = null;
 
   constructor() {
-    effect(() => this.draw());
+    effect(() => {
+      this.theme.isDark();
+      this.draw();
+    });
     inject(DestroyRef).onDestroy(() => this.chart?.destroy());
   }
 
@@ -70,9 +75,11 @@ export class LineChart {
       grid: { color: token('rule') },
     });
     const scales = { x: axis(this.xName(), this.xMax()), y: axis(this.yName(), this.yMax()) };
+    const plugins = { legend: { labels: { color: token('ink'), boxHeight: 2, boxWidth: 28 } } };
     if (this.chart) {
       this.chart.data.datasets = datasets;
       this.chart.options.scales = scales;
+      this.chart.options.plugins = plugins;
       this.chart.update('none');
       return;
     }
@@ -84,7 +91,7 @@ export class LineChart {
         maintainAspectRatio: false,
         parsing: false,
         scales,
-        plugins: { legend: { labels: { color: token('ink'), boxHeight: 2, boxWidth: 28 } } },
+        plugins,
       },
     });
   }

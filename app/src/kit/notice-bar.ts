@@ -14,11 +14,11 @@ import { Notices, type Notice } from './notices';
           <div class="flex items-center gap-3">
             <p class="flex-1 py-2">{{ notice.text }}</p>
             @if (notice.action; as action) {
-              <button type="button" class="min-h-12 px-3 font-semibold underline" (click)="run(notice)">
+              <button type="button" class="min-h-tap px-3 font-semibold underline" (click)="run(notice)">
                 {{ action.label }}
               </button>
             }
-            <button type="button" class="min-h-12 px-3 font-semibold" (click)="notices.close(notice.id)">Close</button>
+            <button type="button" class="min-h-tap px-3 font-semibold" (click)="notices.close(notice.id)">Close</button>
           </div>
           @if (notice.details.length) {
             <ul class="max-h-48 overflow-auto pb-2 font-mono text-sm" tabindex="0" aria-label="Details">

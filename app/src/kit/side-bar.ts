@@ -14,7 +14,7 @@ import type { ToggleChoice } from './toggle';
     @for (option of options(); track option.value) {
       <button
         type="button"
-        class="min-h-12 px-2 text-sm leading-tight font-semibold max-md:border-r md:border-b"
+        class="min-h-tap px-2 text-sm leading-tight font-semibold max-md:border-r md:border-b"
         [class]="option.value === value() ? 'border-ink bg-ink text-sheet' : 'border-rule hover:bg-paper'"
         [attr.aria-pressed]="option.value === value()"
         [attr.aria-label]="option.said"

@@ -8,7 +8,16 @@ import { PlanStore } from '../session/plan-store';
 import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
 import { nearest, toPolyline } from '../kit/picking';
-import { pathThrough, placesOf, projectFlat, ticks, type Face, type FlatProjection } from '../kit/flat-projection';
+import {
+  pathThrough,
+  placeLabels,
+  placesOf,
+  projectFlat,
+  ticks,
+  type Face,
+  type FlatProjection,
+  type Label,
+} from '../kit/flat-projection';
 import { outlineOf } from '../kit/thing-outline';
 
 const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
@@ -36,7 +45,10 @@ interface Mark {
 }
 
 const sameProjection = (a: FlatProjection, b: FlatProjection): boolean =>
-  a.pxPerMm === b.pxPerMm && a.size === b.size && [0, 1, 2].every((i) => a.min[i] === b.min[i] && a.max[i] === b.max[i]);
+  a.pxPerMm.top === b.pxPerMm.top &&
+  a.gridMm.top === b.gridMm.top &&
+  a.size === b.size &&
+  [0, 1, 2].every((i) => a.min[i] === b.min[i] && a.max[i] === b.max[i]);
 
 /**
  * Top and side view to one scale: all lines, the chosen one with its corners, measured places with how
@@ -146,9 +158,12 @@ export class FlatViews {
   protected readonly size = hostSize({ width: 880, height: 440 });
 
   private readonly view = afterPaint(() => this.store.view());
-  private readonly projection = computed(() => projectFlat([...placesOf(this.view()), ...(this.ghost() ?? [])], this.size()), {
-    equal: sameProjection,
-  });
+  private readonly projection = computed(
+    () => projectFlat([...placesOf(this.view()), ...(this.ghost() ?? [])], this.size(), this.store.units()),
+    {
+      equal: sameProjection,
+    },
+  );
   private readonly chosen = computed(() => this.view().lines.find((v) => v.line.id === this.lineId()) ?? null);
   protected readonly label = computed(
     () => `Top and side view of ${this.view().lines.length} lines${this.chosen() ? `, ${this.chosen()!.line.name} chosen` : ''}`,
@@ -205,7 +220,7 @@ export class FlatViews {
 
   private readonly marks = computed((): Mark[] => {
     const { points, ports } = this.view();
-    const { at, pxPerMm } = this.projection();
+    const { at, pxPerMm, stands } = this.projection();
     const ends = new Set([this.chosen()?.line.ends.a.portId, this.chosen()?.line.ends.b.portId, this.target()?.id]);
     const both = (target: Target, { atMm, sigmaMm, guess }: ResolvedPosition, name: string): Mark[] =>
       FACES.map((face) => {
@@ -215,8 +230,8 @@ export class FlatViews {
           face,
           x,
           y,
-          rx: 2 * sigmaMm[0] * pxPerMm,
-          ry: 2 * sigmaMm[face === 'top' ? 1 : 2] * pxPerMm,
+          rx: 2 * sigmaMm[stands && face === 'top' ? 1 : 0] * pxPerMm[face],
+          ry: 2 * sigmaMm[face === 'side' ? 2 : stands ? 0 : 1] * pxPerMm[face],
           guess,
           name,
         };
@@ -231,12 +246,11 @@ export class FlatViews {
     const square = ({ x, y }: Mark, half = 4): string => `M${x - half} ${y - half}h${2 * half}v${2 * half}h${-2 * half}z`;
     const marks = this.marks();
     const ports = marks.filter((m) => m.target.kind === 'port');
-    const named: Mark[] = [];
-    for (const mark of marks) {
-      // A name that would lie on another is left out: the list names it.
-      const clash = named.some((m) => m.face === mark.face && Math.abs(m.x - mark.x) < 70 && Math.abs(m.y - mark.y) < 14);
-      if (mark.name && (!clash || mark.target.id === this.target()?.id)) named.push(mark);
-    }
+    const wanted = marks
+      .filter(({ name }) => name)
+      .map(({ name, x, y, target }) => ({ text: name, x, y, must: target.id === this.target()?.id }));
+    const { texts, names } = this.grid();
+    const written: readonly Label[] = [...texts, ...names.map((one) => ({ ...one, anchor: 'start' as const }))];
     return {
       // An ellipse smaller than the mark itself would not be seen.
       sure: path(marks.filter((m) => Math.max(m.rx, m.ry) > 3), ({ x, y, rx, ry }) => `M${x - rx} ${y}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0z`),
@@ -244,10 +258,7 @@ export class FlatViews {
       ports: path(ports.filter((m) => !m.guess), square), // prettier-ignore
       guesses: path(ports.filter((m) => m.guess), square),
       chosen: path(marks.filter((m) => m.target.id === this.target()?.id), (m) => square(m, 9)),
-      names: named.map(({ x, y, name }) => {
-        const left = x > this.size().width - 120;
-        return { text: name, x: x + (left ? -9 : 9), y: y - 9, anchor: left ? 'end' : 'start' };
-      }),
+      names: placeLabels(wanted, this.size(), written),
     };
   }); // prettier-ignore
 
@@ -267,32 +278,33 @@ export class FlatViews {
 
   protected readonly grid = computed(() => {
     const p = this.projection();
-    const text = (mm: number): string => formatLength(mm, this.store.units());
-    const left = p.at('top', p.min)[0];
-    const right = p.at('top', p.max)[0];
-    const bottom = p.at('side', p.min)[1];
-    const across = (face: Face, axis: 1 | 2) =>
-      ticks(p.min[axis], p.max[axis], p.gridMm).map((mm) => {
-        const y = p.at(face, [0, mm, mm])[1];
-        return { d: `M${left} ${y}H${right}`, x: left - 6, y: y + 4, anchor: 'end', text: text(mm) };
-      });
-    const along = ticks(p.min[0], p.max[0], p.gridMm).map((mm) => {
-      const x = p.at('top', [mm, 0, 0])[0];
-      return {
-        d: `M${x} ${p.at('top', p.max)[1]}V${p.at('top', p.min)[1]}M${x} ${p.at('side', p.max)[1]}V${bottom}`,
-        x,
-        y: bottom + 16,
-        anchor: 'middle',
-        text: text(mm),
-      };
-    });
-    const texts = [...across('top', 1), ...across('side', 2), ...along];
-    return {
-      d: texts.map((t) => t.d).join(''),
-      texts,
-      names: FACES.map((face) => ({ text: FACE_NAMES[face], x: left, y: p.at(face, p.max)[1] - 9 })),
+    const { units } = this.store;
+    const text = (mm: number): string => formatLength(mm, units());
+    const edges = (face: Face) => {
+      const [a, b] = [p.at(face, p.min), p.at(face, p.max)];
+      return { left: Math.min(a[0], b[0]), right: Math.max(a[0], b[0]), top: Math.min(a[1], b[1]), bottom: Math.max(a[1], b[1]) };
     };
-  });
+    const point = (axis: 0 | 1 | 2, mm: number): Vec3 => [0, 1, 2].map((i) => (i === axis ? mm : 0)) as unknown as Vec3;
+    /** Lines of one axis on a face, level or upright, with their figures at its edge. */
+    const linesOf = (face: Face, axis: 0 | 1 | 2, upright: boolean, figures = true) => {
+      const { left, right, top, bottom } = edges(face);
+      return ticks(p.min[axis], p.max[axis], p.gridMm[face]).map((mm) => {
+        const [x, y] = p.at(face, point(axis, mm));
+        const label: Label = upright
+          ? { x, y: bottom + 16, anchor: 'middle', text: text(mm) }
+          : { x: left - 6, y: y + 4, anchor: 'end', text: text(mm) };
+        return { d: upright ? `M${x} ${top}V${bottom}` : `M${left} ${y}H${right}`, label: figures ? label : null };
+      });
+    };
+    const all = p.stands
+      ? [...linesOf('top', 0, false), ...linesOf('top', 1, true), ...linesOf('side', 2, false), ...linesOf('side', 0, true)]
+      : [...linesOf('top', 1, false), ...linesOf('side', 2, false), ...linesOf('top', 0, true, false), ...linesOf('side', 0, true)];
+    return {
+      d: all.map(({ d }) => d).join(''),
+      texts: all.flatMap(({ label }) => (label ? [label] : [])),
+      names: FACES.map((face) => ({ text: FACE_NAMES[face], x: edges(face).left, y: edges(face).top - 9 })),
+    };
+  }); // prettier-ignore
 
   /** What a tap meant: a corner of the chosen line, a place, or a line, the nearest within reach. */
   protected pick(event: MouseEvent): void {

@@ -22,15 +22,17 @@ const INKS = {
           [attr.aria-checked]="line.chosen"
           [attr.tabindex]="line.chosen ? 0 : -1"
           [attr.data-line]="line.id"
-          class="min-h-14 min-w-12 basis-0 rounded-md px-1 text-left"
+          class="@container min-h-14 min-w-12 basis-0 rounded-md px-1 text-left"
           [style.flex-grow]="line.share"
           [title]="line.hint"
           (click)="selection.chooseLine(line.id)"
           (keydown)="walk($event)"
         >
-          <span class="block truncate text-sm" [class]="line.chosen ? 'text-ink' : ''">
+          <span class="flex min-h-8 items-end text-sm leading-tight" [class]="line.chosen ? 'text-ink' : ''">
             <span class="font-bold" [class]="line.chosen ? 'text-base' : line.ink.text">{{ line.name }}</span>
-            <span class="ml-1 font-narrow font-medium text-ink-soft">{{ line.title }}</span>
+            <span class="ml-1 line-clamp-2 min-w-0 font-narrow font-medium text-ink-soft not-@[7.5rem]:hidden">{{
+              line.title
+            }}</span>
           </span>
           <span class="mt-0.5 block rounded-full" [class]="line.ink.bar + (line.chosen ? ' h-4' : ' h-2 opacity-75')"></span>
         </button>

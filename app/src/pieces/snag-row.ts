@@ -20,7 +20,7 @@ import { PlanStore } from '../session/plan-store';
       @if (fix(); as found) {
         <button
           type="button"
-          class="-my-3 min-h-12 font-semibold text-fluid underline-offset-4 hover:underline"
+          class="-my-3 min-h-tap font-semibold text-fluid underline-offset-4 hover:underline"
           (click)="store.apply(found.call)"
         >
           {{ found.label }}

@@ -111,9 +111,7 @@ describe('plans', () => {
     await until(() => rows().includes('Dup one'));
     press('Duplicate Dup one');
     await until(() => rows().includes('Dup one 2'));
-    press('New plan');
-    await until(() => TestBed.inject(Router).url.includes('/measure'));
-    const made = (await TestBed.inject(PlanDb).get(TestBed.inject(Router).url.split('/')[2]!))!.plan;
+    const made = await TestBed.inject(PlanFiles).create();
     expect([made.lines.length, made.bench.trimMm]).toEqual([0, 33]);
   });
 });

@@ -13,6 +13,9 @@ export function token(name: string): Color {
   return colour;
 }
 
+/** Another theme: every colour is asked anew. */
+export const forgetColours = (): void => asked.clear();
+
 /** How a thing of each nature is drawn: its token, and how much of what lies behind shows through. */
 export const LOOKS: Record<Nature, { readonly token: string; readonly opacity: number }> = {
   solid: { token: 'nut', opacity: 1 },

@@ -81,7 +81,7 @@ describe('the vehicle in space', () => {
     expect(shown().look).toBe('around');
     await at.click(at.button('From above'));
     expect(shown().look).toBe('above');
-    await at.click(at.button('Zoom to line'));
+    await at.click(at.button('Line'));
     expect(shown().zoomed).toHaveLength(at.corners().length + 2);
     expect(at.one<HTMLElement>('[data-test=space]').dataset['calls']).toBe('7');
   });

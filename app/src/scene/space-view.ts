@@ -8,16 +8,21 @@ import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
 import { idle } from '../kit/idle';
 import { nearest, onPolyline } from '../kit/picking';
-import { Toggle, type ToggleChoice } from '../kit/toggle';
+import { Room } from '../kit/room';
+import { SideBar } from '../kit/side-bar';
+import { Theme } from '../kit/theme';
+import type { ToggleChoice } from '../kit/toggle';
 import type { HoseShown, Look, Stage } from './stage';
 
 /** How near a tap must be to mean something, px: a gloved finger's. */
 const REACH = { handle: 22, port: 14, clip: 12, line: 16 };
+/** Another width of the picture by more than this has the vehicle fitted to it anew, px. */
+const REFIT_PX = 60;
 /** Snaps draw from this far, px. */
 const SNAP_PX = 8;
 const LOOKS: readonly ToggleChoice<Look>[] = [
   { value: 'around', name: 'Around' },
-  { value: 'above', name: 'From above' },
+  { value: 'above', name: 'Above', said: 'From above' },
   { value: 'left', name: 'Left' },
   { value: 'right', name: 'Right' },
   { value: 'front', name: 'Front' },
@@ -53,13 +58,14 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
 /** The vehicle with its lines and hoses in space: shows what it is given, and says what was tapped, taken hold of and dragged. */
 @Component({
   selector: 'fl-space-view',
-  imports: [Toggle],
+  imports: [SideBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'relative block overflow-hidden' },
+  host: { class: 'relative block overflow-hidden pl-20' },
   template: `
     <canvas
       #canvas
-      class="absolute inset-0 h-full w-full touch-none"
+      class="absolute inset-y-0 right-0 h-full touch-none"
+      [style.width.px]="size().width"
       [class.cursor-grabbing]="drag()"
       role="img"
       [attr.aria-label]="label()"
@@ -71,30 +77,41 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
     @if (!ready()) {
       <p class="absolute inset-0 m-auto h-fit w-fit text-ink-soft">Drawing the vehicle…</p>
     }
-    <div class="pointer-events-none absolute inset-0" aria-hidden="true">
-      @for (name of names(); track name.text) {
-        <span
-          class="absolute -translate-y-full rounded bg-sheet/80 px-1 text-sm font-semibold whitespace-nowrap"
-          [style.left.px]="name.x"
-          [style.top.px]="name.y"
-          >{{ name.text }}</span
-        >
-      }
+    <div class="pointer-events-none absolute inset-y-0 right-0" [style.width.px]="size().width">
+      <div aria-hidden="true">
+        @for (name of names(); track name.text) {
+          <span
+            class="absolute -translate-y-full rounded bg-sheet/80 px-1 text-sm font-semibold whitespace-nowrap"
+            [style.left.px]="name.x"
+            [style.top.px]="name.y"
+            >{{ name.text }}</span
+          >
+        }
+      </div>
+      <div class="*:pointer-events-auto"><ng-content /></div>
     </div>
-    <ng-content />
-    <fl-toggle
-      [class.hidden]="quiet()"
-      class="absolute right-3 bottom-3 justify-end"
+    <fl-side-bar
+      class="absolute! inset-y-0 left-0 w-20 flex-col! flex-nowrap! overflow-x-hidden overflow-y-auto border-r border-b-0!"
       label="Look from"
       [options]="looks"
       [value]="look()"
       (changed)="lookFrom($event)"
     >
-      <button type="button" class="btn px-3" (click)="zoom()" title="Bring what is chosen into the picture">
+      <button type="button" class="bar-btn" (click)="zoom()" title="Bring what is chosen into the picture">
         {{ zoomTo() }}
       </button>
+      <button type="button" class="bar-btn" (click)="fit()" title="The whole vehicle (v)">Whole</button>
       <ng-content select="[beside]" />
-    </fl-toggle>
+      <button
+        type="button"
+        class="bar-btn"
+        [attr.aria-pressed]="room.full()"
+        (click)="room.toggleFull()"
+        title="The whole window (f)"
+      >
+        {{ room.full() ? 'Back' : 'Full' }}
+      </button>
+    </fl-side-bar>
   `,
 })
 export class SpaceView {
@@ -117,11 +134,9 @@ export class SpaceView {
   readonly hoses = input<{ readonly hoses: readonly HoseShown[]; readonly moving: readonly Thing[] }>({ hoses: [], moving: [] });
   /** Places that the picture is brought to, and by which zooming goes, in place of the chosen line's. */
   readonly focus = input<readonly Vec3[] | null>(null);
-  readonly zoomTo = input('Zoom to line');
+  readonly zoomTo = input('Line');
   /** Something moves by itself: pictures are to follow one another quickly. */
   readonly moving = input(false);
-  /** Something else needs the room: no buttons to look from a side. */
-  readonly quiet = input(false);
 
   readonly shown = output();
   readonly hovered = output<number | null>();
@@ -132,6 +147,8 @@ export class SpaceView {
   readonly tapped = output<Tapped>();
   readonly failed = output();
 
+  protected readonly room = inject(Room);
+  private readonly theme = inject(Theme);
   protected readonly looks = LOOKS;
   protected readonly look = signal<Look>('around');
   protected readonly drag = signal<Drag | null>(null);
@@ -172,15 +189,37 @@ export class SpaceView {
           .then(() => import('./stage'))
           .then(({ Stage }) => {
             if (gone) return;
-            this.stage.set(new Stage(canvas, () => this.placeNames()));
+            this.make = () => new Stage(canvas, () => this.placeNames());
+            this.stage.set(this.make());
             this.shown.emit();
           })
           .catch(() => this.failed.emit());
       });
     });
+    // In another theme everything is drawn anew, in its colours.
+    let dark = this.theme.isDark();
     effect(() => {
-      const { width, height } = this.size();
-      this.stage()?.resize(width, height);
+      const now = this.theme.isDark();
+      untracked(() => {
+        const before = this.stage();
+        if (now === dark || !before || !this.make) return;
+        dark = now;
+        before.dispose();
+        this.stage.set(this.make());
+        this.fit();
+      });
+    });
+    // What is seen of the vehicle follows the room there is: a panel that opens must not cover it.
+    let width = 0;
+    effect(() => {
+      const size = this.size();
+      this.stage()?.resize(size.width, size.height);
+      const other = width > 0 && Math.abs(size.width - width) > REFIT_PX;
+      width = size.width;
+      if (other && !untracked(this.drag)) untracked(() => this.fit());
+    });
+    effect(() => {
+      if (this.room.fitAsked()) untracked(() => this.fit());
     });
     effect(() => this.stage()?.setThings(this.things()));
     effect(() => {
@@ -234,9 +273,15 @@ export class SpaceView {
     const points = line.pieces.length ? polyline(line.pieces, 10) : line.nodesMm;
     return { points, radiusMm: line.tube.odMm / 2, ink: this.drawnPlan().circuits.get(line.line.circuitId)!.ink };
   }
-  /** Every place of the vehicle's lines. */
+  private make: (() => Stage) | null = null;
+  /** Every place of the vehicle: its lines, and whatever stands on it. */
   private places(): Vec3[] {
-    return this.laid().lines.flatMap((line) => line.nodesMm);
+    const { lines, obstacles } = this.laid();
+    return [...lines.flatMap((line) => line.nodesMm), ...obstacles.flatMap(({ box }) => (box ? [box.min, box.max] : []))];
+  }
+  /** The whole vehicle in the picture, from the side that it is looked at. */
+  protected fit(): void {
+    this.lookFrom(this.look());
   }
 
   protected lookFrom(look: Look): void {

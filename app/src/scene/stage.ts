@@ -6,9 +6,12 @@ import {
   Plane, Raycaster, Scene, SphereGeometry, Vector2, Vector3, WebGLRenderer, type Object3D,
 } from 'three'; // prettier-ignore
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import { LOOKS, token } from './colours';
+import { forgetColours, LOOKS, token } from './colours';
 import { thingsGeometry } from './thing-geometry';
 import { tubesGeometry } from './tube-geometry';
+
+/** A little further off than just sees it all. */
+const NEARLY = 1.03;
 
 export const VIEWS = ['around', 'above', 'left', 'right', 'front', 'rear'] as const;
 /** From where the vehicle is looked at. */
@@ -113,6 +116,7 @@ export class Stage {
       clear(group);
     for (const material of made.values()) material.dispose();
     made.clear();
+    forgetColours();
     this.renderer.dispose();
   }
 
@@ -273,14 +277,24 @@ export class Stage {
     const middle = low.clone().add(high).multiplyScalar(0.5);
     const right = this.camera.up.clone().cross(eye).normalize();
     const up = eye.clone().cross(right).normalize();
+    // As it is seen: the middle of what lies across and upright in the picture.
+    for (const axis of [right, up]) {
+      const off = points.map((p) => p.clone().sub(middle).dot(axis));
+      middle.addScaledVector(axis, (Math.max(...off) + Math.min(...off)) / 2);
+    }
     const reach = (axis: Vector3): number => Math.max(...points.map((p) => Math.abs(p.clone().sub(middle).dot(axis))));
-    const half =
-      Math.max(reach(up) + 60, ((reach(right) + 80) * this.height) / this.width, 90) *
-      (this.camera === this.perspective ? 1.2 : 1.05);
-    const away =
-      half / Math.tan((this.perspective.fov * Math.PI) / 360) + (this.camera === this.perspective ? reach(eye) * 0.6 : 0);
+    const isFlat = this.camera === this.flat;
+    const half = Math.max(reach(up) + 60, ((reach(right) + 80) * this.height) / this.width, 90) * 1.05;
+    // From a point that sees each place within the angle of the picture, upright and across.
+    const tan = Math.tan((this.perspective.fov * Math.PI) / 360);
+    const sees = (p: Vector3): number => {
+      const at = p.clone().sub(middle);
+      const off = Math.max(Math.abs(at.dot(up)) + 40, ((Math.abs(at.dot(right)) + 40) * this.height) / this.width);
+      return at.dot(eye) + off / tan;
+    };
+    const away = isFlat ? half / tan + reach(eye) : Math.max(...points.map(sees), 90 / tan);
     this.controls.target.copy(middle);
-    this.camera.position.copy(middle).addScaledVector(eye, Math.max(away, 200));
+    this.camera.position.copy(middle).addScaledVector(eye, Math.max(away * NEARLY, 200));
     this.flat.zoom = 1;
     this.flat.userData['halfMm'] = half;
     this.shapeFlat();

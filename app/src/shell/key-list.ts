@@ -3,6 +3,8 @@ import { CheckField } from '../kit/fields/check-field';
 import { STATIONS } from '../stations/registry';
 import { Keys } from './keys';
 import { Dialog } from '../kit/dialog';
+import { Theme, type ThemeChoice } from '../kit/theme';
+import { Toggle, type ToggleChoice } from '../kit/toggle';
 
 export const KEYS: readonly (readonly [string, string])[] = [
   [`1 – ${STATIONS.length}`, 'Go to a station'],
@@ -13,12 +15,15 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl z', 'Undo'],
   ['Shift Ctrl z', 'Redo'],
   ['m', 'Type a move (in Route)'],
+  ['f', 'The scene in the whole window, and back'],
+  ['b', 'Fold the panel beside it away, and back'],
+  ['v', 'The whole vehicle into the picture'],
   ['?', 'This list'],
 ];
 
 @Component({
   selector: 'fl-key-list',
-  imports: [Dialog, CheckField],
+  imports: [Dialog, CheckField, Toggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-dialog #dialog label="Keys" [light]="true">
@@ -34,6 +39,10 @@ export const KEYS: readonly (readonly [string, string])[] = [
           </div>
         }
       </dl>
+      <div class="mt-2 flex flex-wrap items-center gap-3 border-t border-rule pt-2">
+        <span class="mr-auto">Light or dark</span>
+        <fl-toggle label="Light or dark" [options]="themes" [value]="theme.choice()" (changed)="theme.choose($event)" />
+      </div>
       <fl-check-field
         class="mt-2 border-t border-rule"
         label="Single keys work; Ctrl z does in any case"
@@ -47,6 +56,12 @@ export class KeyList {
   private readonly dialog = viewChild.required<Dialog>('dialog');
   protected readonly keys = KEYS;
   protected readonly keysOf = inject(Keys);
+  protected readonly theme = inject(Theme);
+  protected readonly themes = [
+    { value: 'system', name: 'as the system' },
+    { value: 'light', name: 'light' },
+    { value: 'dark', name: 'dark' },
+  ] as const satisfies readonly ToggleChoice<ThemeChoice>[];
   open(): void {
     this.dialog().show();
   }

@@ -1,6 +1,7 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { tinykeys } from 'tinykeys';
 import { Jump } from '../session/jump';
+import { Room } from '../kit/room';
 import { PlanStore } from '../session/plan-store';
 import { STATIONS } from '../stations/registry';
 
@@ -22,6 +23,7 @@ export interface Acts {
 export class Keys {
   private readonly jump = inject(Jump);
   private readonly store = inject(PlanStore);
+  private readonly room = inject(Room);
   private readonly singleNow = signal(kept() !== 'off');
   readonly single = this.singleNow.asReadonly();
 
@@ -58,6 +60,12 @@ export class Keys {
       '.': alone(() => this.jump.toNextSnag()),
       s: alone(acts.snags),
       u: alone(acts.units),
+      f: alone(() => this.room.toggleFull()),
+      b: alone(() => this.room.toggleFolded()),
+      v: alone(() => this.room.fit()),
+      Escape: (event: KeyboardEvent) => {
+        if (!isTyping(event) && !event.defaultPrevented && !document.querySelector('dialog[open]')) this.room.setFull(false);
+      },
       m: alone(() => document.getElementById('move-line')?.focus()),
       '$mod+z': anywhere(() => this.store.undo()),
       '$mod+Shift+z': anywhere(() => this.store.redo()),

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { Router, RouterLink, RouterOutlet } from '@angular/router';
+import { Room } from '../kit/room';
 import { PlanFiles } from '../storage/plan-files';
 import { PlanStore } from '../session/plan-store';
 import { Tabs } from '../session/tabs';
@@ -24,10 +25,10 @@ function focusHead(): void {
   selector: 'fl-shell',
   imports: [RouterOutlet, RouterLink, WayThrough, SnagDrawer, FindAnything, KeyList, RefusedPlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'flex min-h-dvh flex-col' },
+  host: { class: 'flex min-h-dvh flex-col', '[class.floor]': 'floor()' },
   template: `
-    <header class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule bg-sheet px-4 py-1.5 print:hidden">
-      <a routerLink="/" class="flex min-h-12 w-52 items-center gap-3 rounded-lg" title="All plans">
+    <header [class.hidden]="room.full()" class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule bg-sheet px-4 py-1.5 print:hidden">
+      <a routerLink="/" class="flex min-h-tap w-52 items-center gap-3 rounded-lg" title="All plans">
         <img src="favicon.svg" alt="" class="size-9" />
         <span class="min-w-0">
           <span class="block text-lg leading-tight font-bold">Firm Line</span>
@@ -65,8 +66,8 @@ function focusHead(): void {
     @if (store.saveFailure(); as why) {
       <div class="sticky top-0 z-40 flex flex-wrap items-center gap-3 bg-stop px-6 py-1 text-sheet print:hidden" role="alert" data-test="not-saved">
         <p class="flex-1 py-2"><strong>Not saved:</strong> {{ why }} It is tried again by itself; until it holds, export the plan or keep this tab open.</p>
-        <button type="button" class="min-h-12 px-3 font-semibold underline" (click)="store.tryAgain()">Try now</button>
-        <button type="button" class="min-h-12 px-3 font-semibold underline" (click)="exportPlan()">Export</button>
+        <button type="button" class="min-h-tap px-3 font-semibold underline" (click)="store.tryAgain()">Try now</button>
+        <button type="button" class="min-h-tap px-3 font-semibold underline" (click)="exportPlan()">Export</button>
       </div>
     }
     @if (store.follows()) {
@@ -139,6 +140,7 @@ export class Shell {
   protected readonly store = inject(PlanStore);
   protected readonly tabs = inject(Tabs);
   protected readonly boundary = inject(StationBoundary);
+  protected readonly room = inject(Room);
   private readonly router = inject(Router);
   private readonly files = inject(PlanFiles);
   private readonly title = inject(Title);
@@ -169,7 +171,10 @@ export class Shell {
     effect(() => {
       const now = this.station();
       // Whoever goes on by keys or by ear begins at the head of what was opened.
-      if (last && now && now !== last) requestAnimationFrame(() => focusHead());
+      if (last && now && now !== last) {
+        this.room.setFull(false);
+        requestAnimationFrame(() => focusHead());
+      }
       if (now) last = now;
     });
     inject(Keys).listen({
@@ -183,8 +188,10 @@ export class Shell {
     this.router.lastSuccessfulNavigation();
     return this.router.url;
   });
+  private readonly entry = computed(() => STATIONS.find(({ path }) => new RegExp(`/${path}([?#]|$)`).test(this.address())));
+  protected readonly floor = computed(() => this.entry()?.floor ?? false);
   private station(): string {
-    return STATIONS.find(({ path }) => new RegExp(`/${path}([?#]|$)`).test(this.address()))?.name ?? '';
+    return this.entry()?.name ?? '';
   }
 
   protected exportPlan(): void {

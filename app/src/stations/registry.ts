@@ -7,6 +7,8 @@ export interface StationEntry {
   readonly name: string;
   /** What can be chosen on its screen: a snag about anything else is shown where that is. */
   readonly shows: readonly Ref['kind'][];
+  /** It is used with gloves: whatever is tapped is large there. */
+  readonly floor?: boolean;
   readonly load: () => Promise<Type<unknown>>;
 }
 
@@ -46,12 +48,14 @@ export const STATIONS: readonly StationEntry[] = [
     path: 'make',
     name: 'Make',
     shows: ['line', 'bender', 'plan'],
+    floor: true,
     load: () => import('./make/make-station').then((m) => m.MakeStation),
   },
   {
     path: 'fill',
     name: 'Fill',
     shows: ['plan'],
+    floor: true,
     load: () => import('./fill/fill-station').then((m) => m.FillStation),
   },
 ];

@@ -80,7 +80,7 @@ describe('Measure and Fill', () => {
   test('the tape to read again is named, and reading it again settles the place', async () => {
     const at = await station(MeasureStation, 'f1');
     expect(at.texts('h2').join(' ')).toContain('Clutch slave, inlet');
-    expect(at.texts('[data-suspect]')[0]).toMatch(/Read this tape again/);
+    expect(at.texts('[data-suspect] + tr')[0]).toMatch(/Read this tape again/);
     await at.type(at.one<HTMLInputElement>('[data-suspect] fl-length-field input'), '467.5');
     expect(at.root.querySelector('[data-suspect]')).toBeNull();
   });

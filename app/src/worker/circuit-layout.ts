@@ -32,7 +32,12 @@ const OPTIONS = {
   'elk.layered.spacing.nodeNodeBetweenLayers': '70',
   'elk.layered.spacing.edgeNodeBetweenLayers': '24',
   'elk.separateConnectedComponents': 'true',
-  'elk.aspectRatio': '1.8',
+};
+
+/** A circuit longer than its room is wide goes on below. */
+const WRAPPED = {
+  'elk.layered.wrapping.strategy': 'MULTI_EDGE',
+  'elk.layered.wrapping.additionalEdgeSpacing': '24',
 };
 
 /** Lays circuits out in a worker, by the layered method. One that dies is told, and the next layout starts another. */
@@ -54,7 +59,24 @@ export class CircuitLayout {
     return worker;
   }
 
-  async lay(boxes: readonly BoxToLay[], wires: readonly WireToLay[]): Promise<Laid> {
+  /** Side by side as far as that can be read in its room, else wrapped, whichever is shown larger. */
+  async layIn(
+    boxes: readonly BoxToLay[],
+    wires: readonly WireToLay[],
+    room: { readonly width: number; readonly height: number },
+  ): Promise<Laid> {
+    const shown = ({ width, height }: Laid): number => Math.min(room.width / width, room.height / height);
+    const flat = await this.lay(boxes, wires, room.width / room.height);
+    if (shown(flat) >= 1) return flat;
+    const wrapped = await this.lay(boxes, wires, room.width / room.height, WRAPPED);
+    return shown(wrapped) > shown(flat) ? wrapped : flat;
+  }
+  async lay(
+    boxes: readonly BoxToLay[],
+    wires: readonly WireToLay[],
+    aspect = 1.8,
+    more: Readonly<Record<string, string>> = {},
+  ): Promise<Laid> {
     const elk = (this.elk ??= new ELK({ workerFactory: () => this.start() }));
     const children = boxes.map((box): ElkNode => ({
       id: box.id,
@@ -71,7 +93,12 @@ export class CircuitLayout {
       })),
     }));
     const edges = wires.map((wire): ElkExtendedEdge => ({ id: wire.id, sources: [wire.from], targets: [wire.to] }));
-    const root: ElkNode = { id: 'root', layoutOptions: OPTIONS, children, edges };
+    const root: ElkNode = {
+      id: 'root',
+      layoutOptions: { ...OPTIONS, ...more, 'elk.aspectRatio': String(aspect) },
+      children,
+      edges,
+    };
     const laid: ElkNode = await Promise.race([elk.layout(root), this.death]);
     const at = (item: { x?: number; y?: number }): Px => ({ x: item.x ?? 0, y: item.y ?? 0 });
     return {

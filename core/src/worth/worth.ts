@@ -18,7 +18,7 @@ const TWO_SIGMA = 2;
 /** A length that goes with where ports are: to be cut, or kept from a thing. */
 interface Figure {
   readonly kind: 'cut' | 'clearance';
-  /** In words: `F2`, `F2 to Exhaust`. */
+  /** In words: `F2`, `F2 against Exhaust`. */
   readonly name: string;
   readonly valueMm: number;
   /** Of a cut: the ± that its trim allows. Of a clearance: what is wanted. */
@@ -72,7 +72,7 @@ function clearanceOf(line: LineView, near: Near, obstacles: readonly Obstacle[])
   if (slopes.some(({ slope }) => !slope)) return null;
   return {
     kind: 'clearance',
-    name: `${line.line.name} to ${near.thing.name}`,
+    name: `${line.line.name} against ${near.thing.name}`,
     valueMm: near.distanceMm,
     limitMm: near.wantedMm,
     slopes: slopes as Figure['slopes'],

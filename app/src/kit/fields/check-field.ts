@@ -6,7 +6,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <label class="flex min-h-12 items-center gap-3">
+    <label class="flex min-h-tap items-center gap-3">
       <input
         #box
         type="checkbox"

@@ -53,6 +53,8 @@ export class Entry<T> {
   protected readonly fault = signal<string | null>(null);
 
   protected take(field: HTMLInputElement): void {
+    // Shown as it stands, in whatever units: leaving it changes nothing.
+    if (field.value.trim() === this.shown()) return this.fault.set(null);
     const read = this.read()(field.value.trim());
     if (!read.ok) return this.fault.set(read.message);
     this.fault.set(null);

@@ -18,7 +18,7 @@ export interface RadioChoice<T extends string> {
       <div class="flex flex-wrap gap-2" [class.flex-col]="options()[0]?.why">
         @for (option of options(); track option.id) {
           <label
-            class="flex min-h-12 cursor-pointer items-center gap-3 rounded-lg border px-3 py-1"
+            class="flex min-h-tap cursor-pointer items-center gap-3 rounded-lg border px-3 py-1"
             [class]="option.id === value() ? 'border-fluid bg-fluid-pale' : 'border-rule bg-sheet'"
           >
             <input

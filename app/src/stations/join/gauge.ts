@@ -48,7 +48,7 @@ let nextId = 0;
       <ul class="mt-2" aria-label="Threads that fit">
         @for (one of threads.candidates; track one.thread) {
           <li class="border-t border-rule py-1">
-            <button type="button" class="flex min-h-12 w-full items-center gap-3 text-left" (click)="take(one)">
+            <button type="button" class="flex min-h-tap w-full items-center gap-3 text-left" (click)="take(one)">
               <span class="w-28 font-semibold">{{ one.thread }}</span>
               <span class="h-2 flex-1 rounded bg-rule"><span class="block h-2 rounded bg-fluid" [style.width.%]="100 * one.confidence"></span></span>
               <span class="w-12 text-right font-mono">{{ percent(one) }}</span>

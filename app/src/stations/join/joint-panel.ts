@@ -64,7 +64,7 @@ const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
               <span><strong>{{ choice.end }}</strong> <span class="ml-1 text-sm">{{ choice.over }}</span></span>
               <span class="text-sm text-ink-soft">{{ choice.joints }}</span>
               @if (choice.now) {
-                <span class="inline-flex min-h-12 items-center px-2 font-semibold">as it is</span>
+                <span class="inline-flex min-h-tap items-center px-2 font-semibold">as it is</span>
               } @else {
                 <button type="button" class="btn px-3" (click)="use(choice.of)" [attr.aria-label]="'Use it: ' + choice.end + ' ' + choice.over">Use it</button>
               }

@@ -145,7 +145,7 @@ import { Empty } from '../../kit/empty';
             @for (step of steps(); track step.id) {
               <li class="border-b border-rule print:break-inside-avoid" [class.bg-copper-pale]="step.next">
                 <label
-                  class="flex min-h-12 items-center gap-4 px-5 py-1 print:min-h-0 print:px-1"
+                  class="flex min-h-tap items-center gap-4 px-5 py-1 print:min-h-0 print:px-1"
                   [class.cursor-pointer]="!step.locked"
                 >
                   <input

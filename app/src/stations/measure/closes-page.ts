@@ -47,7 +47,7 @@ const STATION: Partial<Record<Ref['kind'], string>> = { port: 'measure', point: 
         </ul>
         <div class="mt-3 grid gap-x-4 gap-y-2 md:grid-cols-2">
           @for (look of looks; track look.key) {
-            <fl-text-field [field]="'look-' + look.key + '-' + gate.id" [label]="look.name" [limits]="looked[look.key].of" [value]="gate.looked?.[look.key] ?? ''" (changed)="lookedAt(gate.id, look.key, $event)" />
+            <fl-text-field [field]="'look-' + look.key + '-' + gate.id" [label]="look.name" [limits]="words" [value]="gate.looked?.[look.key] ?? ''" (changed)="lookedAt(gate.id, look.key, $event)" />
           }
         </div>
       </section>
@@ -62,7 +62,7 @@ export class ClosesPage {
   private readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
   protected readonly limits = GATE.fields;
-  protected readonly looked = GATE.fields.looked.of.fields;
+  protected readonly words = { least: 0, most: 10_000 };
   protected readonly looks = (Object.keys(GATE_LOOKS) as GateLook[]).map((key) => ({ key, name: GATE_LOOKS[key] }));
   protected readonly gates = computed(() => {
     const view = viewPlan(this.store.plan());

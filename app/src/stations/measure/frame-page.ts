@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { figure, InputError } from '@firm-line/core/fault';
-import { FRAME_CHECK, FRESH_FRAME, type EditCall, type FrameCheck } from '@firm-line/core/plan';
+import { FRESH_FRAME, type EditCall, type FrameCheck } from '@firm-line/core/plan';
 import {
   CORNERS,
   placedMarks,
@@ -129,7 +129,7 @@ export class FramePage {
   protected readonly corners = CORNERS;
   protected readonly spanNames = SPAN_NAMES;
   protected readonly cornerNames = CORNER_NAMES;
-  protected readonly readLimits = FRAME_CHECK.fields.readMm.fields.front;
+  protected readonly readLimits = { least: 0, most: 100_000, over: true };
   protected readonly frame = computed(() => this.store.plan().frame ?? FRESH_FRAME);
   protected readonly points = computed(() => this.store.plan().points);
 

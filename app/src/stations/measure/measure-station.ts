@@ -20,7 +20,7 @@ type Page = 'first' | 'places' | 'vehicle' | 'frame' | 'closes';
   selector: 'fl-measure-station',
   imports: [ClosesPage, FramePage, MeasureFirst, SideBar, PlaceList, PlaceDetail, FlatViews, ThingDetail, VehicleList],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'flex min-h-0 flex-1 flex-col' },
+  host: { class: 'flex min-h-0 flex-1 flex-col md:h-[calc(100dvh-4.3rem)] md:flex-none print:h-auto' },
   template: `
     <h1 class="sr-only">Measure</h1>
     @if (store.view()) {
@@ -38,12 +38,8 @@ type Page = 'first' | 'places' | 'vehicle' | 'frame' | 'closes';
             }
           }
           @default {
-            <div class="grid min-w-0 flex-1 md:grid-cols-[19rem_1fr]">
-              <aside
-                class="border-r border-rule bg-sheet p-4 md:max-h-[calc(100dvh-4.75rem)] md:overflow-auto"
-                aria-label="Places"
-                tabindex="0"
-              >
+            <div class="grid min-h-0 min-w-0 flex-1 md:grid-cols-[19rem_1fr] md:grid-rows-[minmax(0,1fr)]">
+              <aside class="min-h-0 border-r border-rule bg-sheet p-4 md:overflow-auto" aria-label="Places" tabindex="0">
                 @switch (page()) {
                   @case ('vehicle') {
                     <fl-vehicle-list
@@ -59,8 +55,14 @@ type Page = 'first' | 'places' | 'vehicle' | 'frame' | 'closes';
                   }
                 }
               </aside>
-              <div class="flex min-w-0 flex-col xl:grid xl:grid-cols-[minmax(0,1fr)_24rem]">
-                <section #detail class="card m-4 self-start p-5 max-xl:self-stretch" aria-label="The chosen place">
+              <div
+                class="flex min-h-0 min-w-0 flex-col md:overflow-auto xl:grid xl:grid-cols-[minmax(0,1fr)_24rem] xl:overflow-hidden"
+              >
+                <section
+                  #detail
+                  class="card m-4 min-h-0 self-start overflow-auto p-5 max-xl:shrink-0 max-xl:self-stretch xl:max-h-[calc(100%-2rem)]"
+                  aria-label="The chosen place"
+                >
                   @if (page() === 'vehicle') {
                     @if (selection.thing(); as one) {
                       <fl-thing-detail [thing]="one" />
@@ -79,7 +81,7 @@ type Page = 'first' | 'places' | 'vehicle' | 'frame' | 'closes';
                   }
                 </section>
                 <fl-flat-views
-                  class="min-h-72 flex-1"
+                  class="min-h-96 flex-1"
                   [target]="page() === 'vehicle' ? null : target()"
                   [thing]="thingId()"
                   (targetPicked)="pick($event)"

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { FRESH_PEDALS, PEDAL_BOX, PEDAL_ROOM, type PedalBox } from '@firm-line/core/plan';
+import { FRESH_PEDALS, PEDAL_ROOM, PEDAL_ROOM_MM, type PedalBox } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { PlanStore } from '../../session/plan-store';
@@ -22,7 +22,7 @@ import { PlanStore } from '../../session/plan-store';
           none="not measured"
           [label]="row.name"
           [hint]="row.hint"
-          [limits]="limits[row.key].of"
+          [limits]="limits"
           [value]="row.value"
           (changed)="set(row.key, $event)"
         />
@@ -35,7 +35,7 @@ import { PlanStore } from '../../session/plan-store';
 })
 export class PedalRoom {
   private readonly store = inject(PlanStore);
-  protected readonly limits = PEDAL_BOX.fields;
+  protected readonly limits = PEDAL_ROOM_MM;
   private readonly pedals = computed(() => this.store.plan().pedals ?? FRESH_PEDALS);
   protected readonly snags = computed(() => this.store.snags().filter(({ rule }) => rule === 'pedal-room'));
   protected readonly rows = computed(() => {

@@ -16,17 +16,18 @@ import { TapeHelper } from './tape-helper';
   imports: [Entry, LengthField, OffsetTable, SelectField, TapeHelper],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <table class="w-full text-left">
+    <fl-tape-helper [fixed]="fixed()" [datums]="datums()" [from]="from()" (taken)="wait($event)" />
+    <table class="mt-2 w-full text-left">
       <caption class="sr-only">
         Tape readings
       </caption>
       <thead class="text-sm text-ink-soft">
         <tr>
           <th class="font-normal">From</th>
-          <th class="w-28 font-normal">Read</th>
-          <th class="w-20 font-normal">± (1σ)</th>
-          <th class="w-20 font-normal" title="From the hook to the datum's own mark, added to what is read: over an edge, to the middle of a hole">Hook</th>
-          <th class="w-16 pr-2 text-right font-normal">Off by</th>
+          <th class="w-24 font-normal">Read</th>
+          <th class="w-16 font-normal">± (1σ)</th>
+          <th class="w-16 font-normal" title="From the hook to the datum's own mark, added to what is read: over an edge, to the middle of a hole">Hook</th>
+          <th class="w-14 pr-2 text-right font-normal">Off by</th>
           <th class="w-12"><span class="sr-only">Remove</span></th>
         </tr>
       </thead>
@@ -42,9 +43,6 @@ import { TapeHelper } from './tape-helper';
                 [value]="tape.from"
                 (changed)="set(i, { from: $event })"
               />
-              @if (tape.suspect) {
-                <p class="px-1 pt-1 text-sm font-bold">△ Read this tape again</p>
-              }
             </td>
             <td class="py-1 pr-2">
               <fl-length-field [bare]="true" [label]="'Tape ' + (i + 1) + ' reads'" [valueMm]="tape.readMm" [leastMm]="1" (changed)="set(i, { readMm: $event })" />
@@ -60,6 +58,11 @@ import { TapeHelper } from './tape-helper';
               <button type="button" class="btn w-11 px-0" [attr.aria-label]="'Remove tape ' + (i + 1)" (click)="remove(i)">×</button>
             </td>
           </tr>
+          @if (tape.suspect) {
+            <tr class="bg-copper-pale">
+              <td colspan="6" class="px-2 pb-2 text-sm font-bold">△ Read this tape again</td>
+            </tr>
+          }
         }
         @for (from of waiting(); track from; let k = $index) {
           <tr class="align-top">
@@ -103,7 +106,6 @@ import { TapeHelper } from './tape-helper';
       />
     </div>
     <fl-offset-table [known]="known()" [fixed]="fixed()" [datums]="datums()" (changed)="changed.emit($event)" />
-    <fl-tape-helper [fixed]="fixed()" [datums]="datums()" [from]="from()" (taken)="wait($event)" />
   `,
 }) // prettier-ignore
 export class TapeTable {

@@ -1,6 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
 import type { Level } from '@firm-line/core/snags';
 import { LevelSign } from '../../kit/level-sign';
+import { hostSize } from '../../kit/element-size';
+import { PanZoom } from '../../kit/pan-zoom';
+import { Room } from '../../kit/room';
+import { SideBar } from '../../kit/side-bar';
 import { PlanStore } from '../../session/plan-store';
 import { CircuitLayout, type Laid, type Px } from '../../worker/circuit-layout';
 import { BOX_PX, circuitGraph, drawnPorts } from './circuit-graph';
@@ -14,100 +18,135 @@ const MARGIN = 16;
 /** The circuits as a connected drawing; what is wrong shows on it. */
 @Component({
   selector: 'fl-circuit-drawing',
-  imports: [LevelSign],
+  imports: [LevelSign, SideBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'block overflow-auto' },
+  host: { class: 'relative block overflow-hidden pl-20' },
   template: `
     @if (drawing(); as d) {
       <svg
-        [attr.viewBox]="d.box"
-        [attr.width]="d.width"
-        [attr.height]="d.height"
-        class="block h-auto max-w-full select-none"
-        [style.min-width.px]="0.65 * d.width"
+        #svg
+        class="absolute inset-y-0 right-0 h-full touch-none select-none"
+        [style.width.px]="size().width"
+        [class.cursor-grab]="true"
         role="group"
         aria-label="The circuits"
+        tabindex="0"
+        (wheel)="pan.wheel($event, svg.getBoundingClientRect())"
+        (pointerdown)="pan.press($event)"
+        (pointermove)="pan.move($event)"
+        (pointerup)="pan.release()"
+        (pointercancel)="pan.release()"
+        (pointerleave)="pan.release()"
+        (keydown)="walk($event)"
       >
-        @for (wire of d.wires; track wire.id) {
-          <path
-            [attr.d]="wire.d"
-            class="fill-none"
-            [class]="wire.stroke"
-            [attr.stroke-width]="wire.chosen ? 6 : 3.5"
-            [attr.stroke-dasharray]="wire.dashes"
-            stroke-linejoin="round"
-            [attr.data-wire]="wire.id"
-          />
-          <text
-            [attr.x]="wire.labelX"
-            [attr.y]="wire.labelY"
-            text-anchor="middle"
-            class="stroke-paper text-[13px] font-bold"
-            [class]="wire.fill"
-            stroke-width="4"
-            paint-order="stroke"
-          >
-            {{ wire.name }}
-          </text>
-        }
-        @for (part of d.parts; track part.id) {
-          <g
-            role="button"
-            tabindex="0"
-            class="cursor-pointer"
-            [attr.data-part]="part.id"
-            [attr.aria-pressed]="part.chosen"
-            [attr.transform]="part.at"
-            (click)="picked.emit(part.id)"
-            (keydown.enter)="picked.emit(part.id)"
-            (keydown.space)="picked.emit(part.id); $event.preventDefault()"
-          >
-            <title>{{ part.words }}</title>
-            <rect
-              [attr.width]="boxPx"
-              [attr.height]="part.height"
-              rx="9"
-              class="stroke-ink"
-              [class]="part.chosen ? 'fill-copper-pale' : 'fill-sheet'"
-              [attr.stroke-width]="part.chosen ? 3 : 1.8"
-            />
-            <path
-              [attr.d]="part.pictogram"
-              transform="translate(8 8)"
-              class="fill-none stroke-ink"
-              stroke-width="2"
-              stroke-linejoin="round"
-            />
-            <text x="40" y="25" class="fill-ink text-[15px] font-bold">{{ part.name }}</text>
-            @if (part.bleeder) {
-              <path d="M-4 0 0 -9 4 0z" [attr.transform]="'translate(' + (boxPx - 18) + ' 0)'" class="fill-fluid stroke-ink" />
+        <g [attr.transform]="pan.transform()" data-test="panned">
+          <g [attr.transform]="'translate(' + margin + ' ' + margin + ')'">
+            @for (wire of d.wires; track wire.id) {
+              <path
+                [attr.d]="wire.d"
+                class="fill-none"
+                [class]="wire.stroke"
+                [attr.stroke-width]="wire.chosen ? 6 : 3.5"
+                [attr.stroke-dasharray]="wire.dashes"
+                stroke-linejoin="round"
+                [attr.data-wire]="wire.id"
+              />
+              <text
+                [attr.x]="wire.labelX"
+                [attr.y]="wire.labelY"
+                text-anchor="middle"
+                class="stroke-paper text-[13px] font-bold"
+                [class]="wire.fill"
+                stroke-width="4"
+                paint-order="stroke"
+              >
+                {{ wire.name }}
+              </text>
+            }
+            @for (part of d.parts; track part.id) {
+              <g
+                role="button"
+                tabindex="0"
+                class="cursor-pointer"
+                [attr.data-part]="part.id"
+                [attr.aria-pressed]="part.chosen"
+                [attr.transform]="part.at"
+                (click)="pan.dragged || picked.emit(part.id)"
+                (keydown.enter)="picked.emit(part.id)"
+                (keydown.space)="picked.emit(part.id); $event.preventDefault()"
+              >
+                <title>{{ part.words }}</title>
+                <rect
+                  [attr.width]="boxPx"
+                  [attr.height]="part.height"
+                  rx="9"
+                  class="stroke-ink"
+                  [class]="part.chosen ? 'fill-copper-pale' : 'fill-sheet'"
+                  [attr.stroke-width]="part.chosen ? 3 : 1.8"
+                />
+                <path
+                  [attr.d]="part.pictogram"
+                  transform="translate(8 8)"
+                  class="fill-none stroke-ink"
+                  stroke-width="2"
+                  stroke-linejoin="round"
+                />
+                <text x="40" y="25" class="fill-ink text-[15px] font-bold">{{ part.name }}</text>
+                @if (part.bleeder) {
+                  <path
+                    d="M-4 0 0 -9 4 0z"
+                    [attr.transform]="'translate(' + (boxPx - 18) + ' 0)'"
+                    class="fill-fluid stroke-ink"
+                  />
+                }
+              </g>
+              @for (port of part.ports; track port.id) {
+                <circle
+                  [attr.cx]="port.x"
+                  [attr.cy]="port.y"
+                  r="5"
+                  class="stroke-ink"
+                  stroke-width="1.8"
+                  [class]="port.joined ? 'fill-ink' : 'fill-sheet'"
+                />
+                <text
+                  [attr.x]="port.textX"
+                  [attr.y]="port.y + 4"
+                  [attr.text-anchor]="port.anchor"
+                  class="pointer-events-none fill-ink-soft text-xs"
+                >
+                  {{ port.text }}
+                </text>
+              }
+              @if (part.level) {
+                <foreignObject [attr.x]="part.signX" [attr.y]="part.signY" width="22" height="22" class="pointer-events-none"
+                  ><fl-level-sign [level]="part.level"
+                /></foreignObject>
+              }
             }
           </g>
-          @for (port of part.ports; track port.id) {
-            <circle
-              [attr.cx]="port.x"
-              [attr.cy]="port.y"
-              r="5"
-              class="stroke-ink"
-              stroke-width="1.8"
-              [class]="port.joined ? 'fill-ink' : 'fill-sheet'"
-            />
-            <text
-              [attr.x]="port.textX"
-              [attr.y]="port.y + 4"
-              [attr.text-anchor]="port.anchor"
-              class="pointer-events-none fill-ink-soft text-xs"
-            >
-              {{ port.text }}
-            </text>
-          }
-          @if (part.level) {
-            <foreignObject [attr.x]="part.signX" [attr.y]="part.signY" width="22" height="22" class="pointer-events-none"
-              ><fl-level-sign [level]="part.level"
-            /></foreignObject>
-          }
-        }
+        </g>
       </svg>
+      <fl-side-bar
+        class="absolute! inset-y-0 left-0 w-20 flex-col! flex-nowrap! border-r border-b-0!"
+        label="See the drawing"
+        [options]="[]"
+        [value]="null"
+      >
+        <button type="button" class="bar-btn" (click)="pan.fit()" title="The whole drawing, as large as fits (v)">Whole</button>
+        <button type="button" class="bar-btn" aria-label="Larger" (click)="pan.zoom(1)">+</button>
+        <button type="button" class="bar-btn" aria-label="Smaller" (click)="pan.zoom(-1)">−</button>
+        <button
+          type="button"
+          class="bar-btn"
+          [attr.aria-pressed]="room.full()"
+          (click)="room.toggleFull()"
+          title="The whole window (f)"
+        >
+          {{ room.full() ? 'Back' : 'Full' }}
+        </button>
+        <ng-content />
+      </fl-side-bar>
     } @else if (fault()) {
       <p class="fault p-6">{{ fault() }}</p>
     } @else {
@@ -124,20 +163,38 @@ export class CircuitDrawing {
   private readonly laid = signal<Laid | null>(null);
   protected readonly fault = signal<string | null>(null);
   protected readonly boxPx = BOX_PX;
+  protected readonly margin = MARGIN;
+  protected readonly room = inject(Room);
+  protected readonly size = hostSize({ width: 860, height: 560 });
+  protected readonly pan = new PanZoom(
+    this.size,
+    computed(() => this.drawing() ?? { width: 1, height: 1 }),
+  );
+  /** The room in steps, so that dragging the window does not lay out at every pixel. */
+  private readonly stepped = computed(() => {
+    const { width, height } = this.size();
+    const step = (px: number): number => Math.max(1, Math.round(px / 80)) * 80;
+    return `${step(width)} ${step(height)}`;
+  });
   /** What the layout depends on, so that an edit of a corner does not lay out anew. */
   private readonly graph = computed(() => circuitGraph(this.store.view()), {
     equal: (a, b) => JSON.stringify(a) === JSON.stringify(b),
   });
 
   constructor() {
+    effect(() => {
+      if (this.room.fitAsked()) this.pan.fit();
+    });
     effect((onCleanup) => {
       const { boxes, wires } = this.graph();
       let current = true;
       onCleanup(() => (current = false));
-      this.layout.lay(boxes, wires).then(
+      const [width, height] = this.stepped().split(' ').map(Number) as [number, number];
+      this.layout.layIn(boxes, wires, { width, height }).then(
         (laid) => {
           if (!current) return;
           this.laid.set(laid);
+          this.pan.fit();
           this.fault.set(null);
         },
         (error: Error) => {
@@ -145,6 +202,16 @@ export class CircuitDrawing {
         },
       );
     });
+  }
+
+  /** Arrow keys move the drawing, plus and minus size it. */
+  protected walk(event: KeyboardEvent): void {
+    const by = { ArrowLeft: [60, 0], ArrowRight: [-60, 0], ArrowUp: [0, 60], ArrowDown: [0, -60] }[event.key];
+    if (by) this.pan.pan(by[0]!, by[1]!);
+    else if (event.key === '+' || event.key === '=') this.pan.zoom(1);
+    else if (event.key === '-') this.pan.zoom(-1);
+    else return;
+    event.preventDefault();
   }
 
   /** The worst level of what is said about a part, its ports and the ends of lines there. */
@@ -173,7 +240,6 @@ export class CircuitDrawing {
     return {
       width: size(laid.width),
       height: size(laid.height),
-      box: `${-MARGIN} ${-MARGIN} ${size(laid.width)} ${size(laid.height)}`,
       wires: pipes.flatMap(({ of: line, hose }) => {
         const points = laid.wires.get(line.id);
         if (!points?.length) return [];
@@ -199,7 +265,7 @@ export class CircuitDrawing {
         if (!at || !box) return [];
         const level = this.levels().get(part.id) ?? null;
         return [{
-          id: part.id, name: part.name.slice(0, 19), at: `translate(${at.x} ${at.y})`, height: box.height, pictogram: PICTOGRAMS[part.kind], chosen: part.id === this.partId(), level,
+          id: part.id, name: part.name.length > 19 ? `${part.name.slice(0, 18)}…` : part.name, at: `translate(${at.x} ${at.y})`, height: box.height, pictogram: PICTOGRAMS[part.kind], chosen: part.id === this.partId(), level,
           words: `${part.name}${level ? `, ${level}` : ''}`, bleeder: part.ports.some((port) => port.role === 'bleeder'), signX: at.x + BOX_PX - 10, signY: at.y - 10,
           ports: drawnPorts(part).flatMap((port) => {
             const p = laid.ports.get(port.id);

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { Part } from '@firm-line/core/plan';
 import { LAYOUTS } from '@firm-line/core/plan/layouts';
+import { Room } from '../../kit/room';
 import { AddPart } from '../../pieces/add-part';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
@@ -12,12 +13,12 @@ import { Empty } from '../../kit/empty';
   selector: 'fl-plumb-station',
   imports: [Empty, CircuitDrawing, PartPanel, AddPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'flex min-h-0 flex-1 flex-col' },
+  host: { class: 'flex min-h-0 flex-1 flex-col', '[class]': "room.full() ? 'h-dvh' : 'lg:h-[calc(100dvh-4.3rem)] lg:flex-none'" },
   template: `
     <h1 class="sr-only">Plumb</h1>
     @if (store.view(); as view) {
-      <div class="grid flex-1 lg:grid-cols-[1fr_23rem]">
-        <section class="min-w-0" aria-label="The circuits">
+      <div class="grid min-h-0 flex-1 lg:grid-rows-[minmax(0,1fr)]" [class]="alone() ? '' : 'lg:grid-cols-[1fr_20rem]'">
+        <section class="flex min-h-[32rem] min-w-0 flex-col lg:min-h-0" aria-label="The circuits">
           <ul class="flex flex-wrap gap-x-6 gap-y-1 px-4 pt-3 text-sm" aria-label="Circuits">
             @for (circuit of circuits(); track circuit.id) {
               <li class="flex items-center gap-2">
@@ -35,7 +36,23 @@ import { Empty } from '../../kit/empty';
             </li>
           </ul>
           @if (view.plan.parts.length) {
-            <fl-circuit-drawing class="p-2" [partId]="part()?.id ?? null" [lineId]="lineId()" (picked)="choose($event)" />
+            <fl-circuit-drawing
+              class="min-h-0 flex-1"
+              [partId]="part()?.id ?? null"
+              [lineId]="lineId()"
+              (picked)="choose($event)"
+            >
+              @if (!room.full()) {
+                <button
+                  type="button"
+                  class="bar-btn max-lg:hidden"
+                  (click)="room.toggleFolded()"
+                  title="Fold or open the panel (b)"
+                >
+                  {{ room.folded() ? 'Panel' : 'Fold' }}
+                </button>
+              }
+            </fl-circuit-drawing>
           } @else {
             <fl-empty
               heading="No parts yet"
@@ -43,7 +60,12 @@ import { Empty } from '../../kit/empty';
             />
           }
         </section>
-        <aside class="border-rule bg-sheet p-4 lg:border-l" aria-label="The chosen part">
+        <aside
+          class="min-h-0 overflow-auto border-rule bg-sheet p-4 lg:border-l"
+          [class.hidden]="alone()"
+          aria-label="The chosen part"
+          tabindex="0"
+        >
           @if (part(); as chosen) {
             <fl-part-panel [part]="chosen" />
           }
@@ -71,6 +93,8 @@ import { Empty } from '../../kit/empty';
 export class PlumbStation {
   protected readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
+  protected readonly room = inject(Room);
+  protected readonly alone = computed(() => this.room.folded() || this.room.full());
   protected readonly layouts = LAYOUTS;
 
   /** The part of the chosen port, else the first. */

@@ -36,7 +36,6 @@ interface CornerDrag {
       [laid]="store.view()"
       [view]="view()"
       [ghost]="ghost()"
-      [quiet]="quiet()"
       [handles]="corners()"
       [chosen]="selection.node()"
       [pointed]="selection.pointed()"
@@ -95,7 +94,6 @@ export class LineInSpace {
   /** The chosen line as it is shown: the plan's, or as it is being dragged. */
   readonly view = input.required<LineView>();
   readonly ghost = input<readonly Vec3[] | null>(null);
-  readonly quiet = input(false);
   /** The chosen line as it would be; null when nothing is dragged. */
   readonly dragged = output<LineView | null>();
   readonly portPicked = output<string>();

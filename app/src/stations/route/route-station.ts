@@ -7,6 +7,7 @@ import type { Vec3 } from '@firm-line/core/vec';
 import { FlatViews } from '../../pieces/flat-views';
 import { LineInSpace } from './line-in-space';
 import { Strip } from '../../pieces/strip';
+import { Room } from '../../kit/room';
 import { afterPaint } from '../../kit/after-paint';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
@@ -41,7 +42,10 @@ import { Empty } from '../../kit/empty';
     LineForm,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'flex min-h-0 flex-1 flex-col lg:h-[max(44rem,calc(100dvh-4.3rem))] lg:flex-none' },
+  host: {
+    class: 'flex min-h-0 flex-1 flex-col lg:flex-none',
+    '[class]': "room.full() ? 'h-dvh lg:h-dvh' : 'lg:h-[max(40rem,calc(100dvh-4.3rem))]'",
+  },
   template: `
     <h1 class="sr-only">Route</h1>
     @if (selection.among() === 'hoses') {
@@ -51,8 +55,12 @@ import { Empty } from '../../kit/empty';
         <p class="m-auto text-ink-soft">Loading hoses…</p>
       }
     } @else if (shown(); as view) {
-      <fl-ribbon />
-      <section class="flex flex-wrap items-center gap-x-6 border-b border-rule bg-sheet px-6 pt-2" aria-label="The chosen line">
+      <fl-ribbon [class.hidden]="room.full()" />
+      <section
+        [class.hidden]="room.full()"
+        class="flex flex-wrap items-center gap-x-6 border-b border-rule bg-sheet px-6 pt-2"
+        aria-label="The chosen line"
+      >
         <div class="w-52">
           <h2 class="text-2xl leading-tight font-bold">{{ view.line.name }}</h2>
           <p class="leading-tight">{{ view.line.title }}</p>
@@ -78,7 +86,7 @@ import { Empty } from '../../kit/empty';
           (pointed)="selection.point($event)"
         />
       </section>
-      <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(0,1fr)]">
+      <div class="grid min-h-0 flex-1 lg:grid-rows-[minmax(0,1fr)]" [class]="alone() ? '' : 'lg:grid-cols-[1fr_20rem]'">
         <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
           @defer (when store.interactive()) {
             @if (inSpace()) {
@@ -86,13 +94,17 @@ import { Empty } from '../../kit/empty';
                 class="flex-1"
                 [view]="view"
                 [ghost]="ghost()"
-                [quiet]="finding()"
                 (dragged)="dragged.set($event)"
                 (portPicked)="jump.to('measure', { kind: 'port', id: $event })"
                 (failed)="noSpace()"
               >
-                <button type="button" class="btn bg-sheet px-3" (click)="flat.set(true)">Flat views</button>
-                <button type="button" class="btn-main px-3" (click)="finding.set(true)">Find a way</button>
+                <button type="button" class="bar-btn" (click)="flat.set(true)">Flat views</button>
+                @if (alone() && !room.full()) {
+                  <button type="button" class="bar-btn" (click)="room.toggleFolded()" title="Open the panel (b)">Panel</button>
+                }
+                <button type="button" class="bar-btn bg-fluid text-sheet hover:bg-ink" (click)="finding.set(true)">
+                  Find a way
+                </button>
               </fl-line-in-space>
             } @else {
               @if (!hasSpace()) {
@@ -109,10 +121,15 @@ import { Empty } from '../../kit/empty';
                 (nodePicked)="selection.chooseNode($event)"
                 (targetPicked)="jump.to('measure', $event)"
               />
-              <button type="button" class="btn-main absolute top-2 right-32 px-3" (click)="finding.set(true)">Find a way</button>
-              @if (hasSpace()) {
-                <button type="button" class="btn absolute top-2 right-3 bg-sheet px-3" (click)="flat.set(false)">3-D view</button>
-              }
+              <div class="absolute top-2 right-3 flex gap-2">
+                @if (alone() && !room.full()) {
+                  <button type="button" class="btn px-3" (click)="room.toggleFolded()">Panel</button>
+                }
+                <button type="button" class="btn-main px-3" (click)="finding.set(true)">Find a way</button>
+                @if (hasSpace()) {
+                  <button type="button" class="btn px-3" (click)="flat.set(false)">3-D view</button>
+                }
+              </div>
             }
           } @placeholder {
             <p class="m-auto text-ink-soft">Drawing the vehicle…</p>
@@ -134,11 +151,20 @@ import { Empty } from '../../kit/empty';
             }
           }
         </section>
-        <aside class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l" aria-label="Moves of the line">
+        <aside
+          class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l"
+          [class.hidden]="alone()"
+          aria-label="Moves of the line"
+        >
           <div class="flex gap-2 border-b border-rule px-4 py-2">
-            <button type="button" class="btn px-3" (click)="form()?.openOn(view.line)">Line details</button>
-            <button type="button" class="btn px-3" (click)="selection.chooseHose(null)">Hoses{{ hoses() }}</button>
-            <button type="button" class="btn ml-auto px-3" (click)="form()?.openNew()">New line</button>
+            <button type="button" class="btn px-2.5" aria-label="Line details" (click)="form()?.openOn(view.line)">
+              Details
+            </button>
+            <button type="button" class="btn px-2.5" (click)="selection.chooseHose(null)">Hoses{{ hoses() }}</button>
+            <button type="button" class="btn ml-auto px-2.5 whitespace-nowrap" (click)="form()?.openNew()">New line</button>
+            <button type="button" class="btn px-2.5 max-lg:hidden" (click)="room.toggleFolded()" title="Fold this panel away (b)">
+              Fold
+            </button>
           </div>
           <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label="Moves, tools and files of the line">
             @defer (when store.interactive()) {
@@ -174,6 +200,9 @@ export class RouteStation {
   protected readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
   protected readonly jump = inject(Jump);
+  protected readonly room = inject(Room);
+  /** The scene stands alone, without the panel beside it. */
+  protected readonly alone = computed(() => this.room.folded() || this.room.full());
   protected readonly form = viewChild<LineForm>('form');
   protected readonly ghost = signal<readonly Vec3[] | null>(null);
   /** The chosen line as it is being dragged. */

@@ -44,7 +44,7 @@ import type { FigureAction, FigureGroup } from './figures';
                 @if (isOpen(figure.path)) {
                   <button
                     type="button"
-                    class="min-h-12 px-1 text-sm font-semibold underline"
+                    class="min-h-tap px-1 text-sm font-semibold underline"
                     (click)="set(figure.path, value(figure.path))"
                     [attr.aria-label]="'Confirm: ' + figure.label"
                   >

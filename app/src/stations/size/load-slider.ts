@@ -5,7 +5,7 @@ import { ChangeDetectionStrategy, Component, model } from '@angular/core';
   selector: 'fl-load-slider',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <label class="flex min-h-12 items-center gap-3"
+    <label class="flex min-h-tap items-center gap-3"
       >empty
       <input
         #field

@@ -11,7 +11,9 @@ export interface PedalBox {
   /** From the brake pad, all the way down, to what is behind it. */
   readonly behindMm: number | null;
 }
-const room = nullable(number(-500, 2000));
+/** A pad may stand behind another: that much the other way. */
+export const PEDAL_ROOM_MM = number(-500, 2000);
+const room = nullable(PEDAL_ROOM_MM);
 export const PEDAL_BOX = record<PedalBox>()({
   clutchToBrakeMm: room,
   brakeToThrottleMm: room,

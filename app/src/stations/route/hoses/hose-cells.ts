@@ -38,7 +38,7 @@ const SIDES = [-1, 0, 1] as const;
                 @if (cell.state; as state) {
                   <button
                     type="button"
-                    class="min-h-12 w-full rounded-lg border-2 px-1 text-sm leading-tight"
+                    class="min-h-tap w-full rounded-lg border-2 px-1 text-sm leading-tight"
                     [class]="cell.look"
                     [class.border-ink]="cell.worst"
                     [class.border-transparent]="!cell.worst"

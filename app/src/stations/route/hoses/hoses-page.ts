@@ -59,7 +59,7 @@ const NEAR_MM = 700;
     <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(0,1fr)]">
       <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
         @if (selection.line() && hasSpace()) {
-          <fl-space-view class="flex-1" [laid]="store.view()" [view]="selection.line()!" [namesEnds]="false" zoomTo="Zoom to hose"
+          <fl-space-view class="flex-1" [laid]="store.view()" [view]="selection.line()!" [namesEnds]="false" zoomTo="Hose"
             [moving]="playing()" [hoses]="shown()" [focus]="focus()" [handles]="grip()" (dragged)="drag($event.at)" (letGo)="drop($event)" (failed)="hasSpace.set(false)" />
         } @else {
           <p class="m-auto max-w-md p-6 text-center" role="status">

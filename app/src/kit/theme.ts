@@ -1,0 +1,45 @@
+import { computed, Injectable, signal } from '@angular/core';
+
+const KEPT_AS = 'firm-line theme';
+export const THEMES = ['system', 'light', 'dark'] as const;
+export type ThemeChoice = (typeof THEMES)[number];
+
+/** Light or dark: by the system's wish until one is chosen, which is kept. */
+@Injectable({ providedIn: 'root' })
+export class Theme {
+  private readonly system = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
+  private readonly wished = signal(this.system?.matches ?? false);
+  private readonly chosen = signal(kept());
+  readonly choice = this.chosen.asReadonly();
+  readonly isDark = computed(() => (this.chosen() === 'system' ? this.wished() : this.chosen() === 'dark'));
+
+  constructor() {
+    this.system?.addEventListener('change', ({ matches }) => {
+      this.wished.set(matches);
+      this.show();
+    });
+    this.show();
+  }
+  choose(choice: ThemeChoice): void {
+    this.chosen.set(choice);
+    try {
+      if (choice === 'system') localStorage.removeItem(KEPT_AS);
+      else localStorage.setItem(KEPT_AS, choice);
+    } catch {
+      // A browser that keeps nothing: it holds until the tab is closed.
+    }
+    this.show();
+  }
+  /** The page's styles are those of the theme before anything that reads them is drawn anew. */
+  private show(): void {
+    document.documentElement.dataset['theme'] = this.isDark() ? 'dark' : 'light';
+  }
+}
+
+function kept(): ThemeChoice {
+  try {
+    return THEMES.find((one) => one === localStorage.getItem(KEPT_AS)) ?? 'system';
+  } catch {
+    return 'system';
+  }
+}
