@@ -30,7 +30,7 @@ const INKS = {
         >
           <span class="flex min-h-8 items-end text-sm leading-tight" [class]="line.chosen ? 'text-ink' : ''">
             <span class="font-bold" [class]="line.chosen ? 'text-base' : line.ink.text">{{ line.name }}</span>
-            <span class="ml-1 line-clamp-2 min-w-0 font-narrow font-medium text-ink-soft not-@[7.5rem]:hidden">{{
+            <span class="ml-1 line-clamp-2 min-w-0 font-narrow font-medium text-ink-soft @max-[7rem]:hidden">{{
               line.title
             }}</span>
           </span>

@@ -1,6 +1,6 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { provideRouter, Router } from '@angular/router';
+import { provideRouter } from '@angular/router';
 import { PlanFileError, writePlan } from '@firm-line/core/plan';
 import { Notices } from '../kit/notices';
 import { PlanDb } from '../storage/plan-db';

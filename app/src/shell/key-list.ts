@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, viewChild } from '@angular/core';
 import { CheckField } from '../kit/fields/check-field';
+import { HINTS, HintsSeen } from '../pieces/hints';
 import { STATIONS } from '../stations/registry';
 import { Keys } from './keys';
 import { Dialog } from '../kit/dialog';
@@ -26,7 +27,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
   imports: [Dialog, CheckField, Toggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fl-dialog #dialog label="Keys" [light]="true">
+    <fl-dialog #dialog label="Keys" [light]="true" look="w-[min(34rem,94vw)] max-h-[92dvh] overflow-auto p-5">
       <div class="flex items-center justify-between">
         <h2 class="h2">Keys</h2>
         <button type="button" class="btn" (click)="dialog.close()">Close</button>
@@ -39,6 +40,19 @@ export const KEYS: readonly (readonly [string, string])[] = [
           </div>
         }
       </dl>
+      <section class="mt-2 border-t border-rule pt-2" aria-label="First steps">
+        <div class="flex items-center gap-3">
+          <h3 class="mr-auto font-bold">First steps</h3>
+          @if (hints.seen().length) {
+            <button type="button" class="btn" (click)="hints.showAgain()">Show them on the screens again</button>
+          }
+        </div>
+        <ul class="list-disc pl-5 text-sm">
+          @for (hint of allHints; track hint) {
+            <li>{{ hint }}</li>
+          }
+        </ul>
+      </section>
       <div class="mt-2 flex flex-wrap items-center gap-3 border-t border-rule pt-2">
         <span class="mr-auto">Light or dark</span>
         <fl-toggle label="Light or dark" [options]="themes" [value]="theme.choice()" (changed)="theme.choose($event)" />
@@ -55,6 +69,8 @@ export const KEYS: readonly (readonly [string, string])[] = [
 export class KeyList {
   private readonly dialog = viewChild.required<Dialog>('dialog');
   protected readonly keys = KEYS;
+  protected readonly hints = inject(HintsSeen);
+  protected readonly allHints = Object.values(HINTS).flat();
   protected readonly keysOf = inject(Keys);
   protected readonly theme = inject(Theme);
   protected readonly themes = [

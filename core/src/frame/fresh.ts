@@ -17,6 +17,7 @@ const SHAPES: Record<Exclude<ThingKind, 'mesh'>, Shape> = {
   steering: { kind: 'pipe', pathMm: [[300, -350, 800], [-100, -350, 400]], diameterMm: 30 },
   tank: { kind: 'block', minMm: [2200, -250, 450], maxMm: [2700, 250, 700] },
   floor: { kind: 'block', minMm: [300, -700, 700], maxMm: [3300, 700, 720] },
+  body: { kind: 'block', minMm: [400, -450, 400], maxMm: [600, -350, 500] },
   zone: { kind: 'block', minMm: [1000, -200, 400], maxMm: [1300, 200, 600] },
 }; // prettier-ignore
 

@@ -16,6 +16,7 @@ export {
 export { addMesh, gapTo, meshOf, obstacleOf, obstaclesOf, pointGapMm, type MeshIndex, type Obstacle } from './obstacles.ts';
 export {
   NATURE_NAMES,
+  LININGS,
   NATURES,
   SECTIONS,
   THING_KINDS,
@@ -25,6 +26,7 @@ export {
   type Section,
   type Shape,
   type ShapeKind,
+  type Hole,
   type Thing,
   type ThingKind,
   type Travel,

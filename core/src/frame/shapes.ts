@@ -50,7 +50,7 @@ export const keptFrom = ({ nature, keepMm, surfaceC }: Pick<Thing, 'nature' | 'k
   nature === 'hot' && surfaceC !== null ? Math.max(keepMm, heatKeepMm(surfaceC)) : keepMm;
 
 export const THING_KINDS = [
-  'rail', 'member', 'axle', 'wheel', 'engine', 'gearbox', 'exhaust', 'prop-shaft', 'steering', 'tank', 'floor', 'zone', 'mesh',
+  'rail', 'member', 'axle', 'wheel', 'engine', 'gearbox', 'exhaust', 'prop-shaft', 'steering', 'tank', 'floor', 'body', 'zone', 'mesh',
 ] as const; // prettier-ignore
 export type ThingKind = (typeof THING_KINDS)[number];
 
@@ -67,6 +67,18 @@ export interface Thing {
   /** Of something hot; null where it is not known or not hot. */
   readonly surfaceC: number | null;
   readonly travel: Travel | null;
+  /** The part whose body this is: it goes along with it. */
+  readonly partId?: string | null;
+  /** Holes that lines pass through. */
+  readonly holes?: readonly Hole[];
+}
+
+export const LININGS = ['none', 'grommet', 'bulkhead'] as const;
+/** A hole in a panel, and what lines its edge. */
+export interface Hole {
+  readonly atMm: Vec3;
+  readonly diameterMm: number;
+  readonly lined: (typeof LININGS)[number];
 }
 
 interface KindSpec {
@@ -88,6 +100,7 @@ export const THING_SPECS: Record<ThingKind, KindSpec> = {
   steering: { name: 'Steering', nature: 'moving', keepMm: 30, holds: false },
   tank: { name: 'Tank', nature: 'solid', keepMm: 10, holds: false },
   floor: { name: 'Body floor', nature: 'solid', keepMm: 5, holds: true },
+  body: { name: 'Body of a part', nature: 'solid', keepMm: 3, holds: false },
   zone: { name: 'Kept free', nature: 'reserved', keepMm: 0, holds: false },
   mesh: { name: 'Mesh', nature: 'solid', keepMm: 5, holds: false },
 };

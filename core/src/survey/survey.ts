@@ -9,6 +9,8 @@ export interface Tape {
   readonly sigmaMm?: number;
   /** From where it is hooked to the datum itself: over the edge of a rail outward, or to the middle of a hole; added to what is read. */
   readonly hookMm?: number;
+  /** The reading as it was typed. */
+  readonly text?: string;
 }
 export type Axis = 0 | 1 | 2;
 /** What a plumb bob over the floor, a level or a straight edge says: how far the place lies from a datum along one axis of the vehicle, with its sign. */

@@ -1,8 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/units';
+import { formatLength, formatLengthUnit, parseLength, type UnitSystem } from '@firm-line/core/units';
 import { DISPLAY_UNITS } from '../units';
 import { Entry, type Read } from './entry';
 import { within, type Limits } from './limits';
+
+/** Whether a text says its own unit and this very length: then it may stand in either system. */
+const stands = (text: string, mm: number, units: UnitSystem): boolean => {
+  const [metric, inch] = [parseLength(text, 'metric'), parseLength(text, 'inch')];
+  const own = units === 'metric' ? metric : inch;
+  return own.ok && Math.abs(own.value - mm) < 1e-9;
+};
 
 /** A length typed as people say it; the other system stands beside it on hover. What cannot be read is said and not taken. */
 @Component({
@@ -23,18 +30,30 @@ export class LengthField {
   readonly leastMm = input(-100_000);
   readonly mostMm = input(100_000);
   readonly digits = input(1);
+  /** As it was typed, where that is kept: shown again just so, in whatever units. */
+  readonly text = input<string | null>(null);
   readonly changed = output<number>();
-  protected readonly shown = computed(() => formatLength(this.valueMm(), this.units(), this.digits()));
+  readonly typed = output<string>();
+  private last = '';
+  protected readonly shown = computed(() => {
+    const text = this.text();
+    return text !== null && stands(text, this.valueMm(), this.units())
+      ? text
+      : formatLength(this.valueMm(), this.units(), this.digits());
+  });
   protected readonly other = computed(() => formatLengthUnit(this.valueMm(), this.units() === 'metric' ? 'inch' : 'metric', 1));
 
   protected readonly read = (text: string): Read<number> => {
     const units = this.units();
     const read = parseLength(text, units);
     if (!read.ok) return read;
+    this.last = text;
     const own = { least: this.leastMm(), most: this.mostMm() };
     return within(read.value, text, [this.limits() ?? own, own], (mm) => formatLengthUnit(mm, units, 1));
   };
   protected take(mm: number): void {
-    if (mm !== this.valueMm()) this.changed.emit(mm);
+    if (mm === this.valueMm()) return;
+    this.changed.emit(mm);
+    this.typed.emit(this.last);
   }
 }

@@ -4,6 +4,7 @@ import { figure } from '@firm-line/core/fault';
 import { cutSigmaMm } from '@firm-line/core/plan';
 import { FLARES, tubeLabel } from '@firm-line/core/stock';
 import { formatLength } from '@firm-line/core/units';
+import { Hints } from '../../pieces/hints';
 import { SnagRow } from '../../pieces/snag-row';
 import { Strip } from '../../pieces/strip';
 import { TurnDial } from '../../kit/turn-dial';
@@ -16,7 +17,7 @@ import { Empty } from '../../kit/empty';
 
 @Component({
   selector: 'fl-make-station',
-  imports: [Empty, RouterLink, Ribbon, Strip, TurnDial, SnagRow, BenchPanel],
+  imports: [Empty, Hints, RouterLink, Ribbon, Strip, TurnDial, SnagRow, BenchPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -140,6 +141,7 @@ import { Empty } from '../../kit/empty';
           aria-labelledby="order"
           [hidden]="view.line.origin === 'kept'"
         >
+          <fl-hints class="px-5" station="make" />
           <h2 id="order" class="h2 px-5 print:px-0">Do it in this order</h2>
           <ol class="mt-1 print:columns-2 print:text-sm">
             @for (step of steps(); track step.id) {

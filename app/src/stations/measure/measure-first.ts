@@ -4,6 +4,7 @@ import type { Target } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/units';
 import type { Worth } from '@firm-line/core/worth';
 import { ListRow } from '../../kit/list-row';
+import { Hints } from '../../pieces/hints';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { WorthFinder } from '../../worker/worth-finder';
@@ -17,10 +18,11 @@ const listed = (names: readonly string[]): string =>
 /** The open guesses, most worth taping first, and what each would settle. */
 @Component({
   selector: 'fl-measure-first',
-  imports: [ListRow],
+  imports: [Hints, ListRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
+    <fl-hints station="measure" />
     <h2 class="h2">What to measure first</h2>
     <p class="text-sm text-ink-soft">
       By what taping each place alone would do: settle whether a line keeps its distance, bring a cut inside its trim, take ± off.

@@ -38,7 +38,9 @@ type Page = 'first' | 'places' | 'vehicle' | 'frame' | 'closes';
             }
           }
           @default {
-            <div class="grid min-h-0 min-w-0 flex-1 md:grid-cols-[19rem_1fr] md:grid-rows-[minmax(0,1fr)]">
+            <div
+              class="grid min-h-0 min-w-0 flex-1 md:grid-cols-[15rem_1fr] lg:grid-cols-[19rem_1fr] md:grid-rows-[minmax(0,1fr)]"
+            >
               <aside class="min-h-0 border-r border-rule bg-sheet p-4 md:overflow-auto" aria-label="Places" tabindex="0">
                 @switch (page()) {
                   @case ('vehicle') {

@@ -45,7 +45,7 @@ import { TapeHelper } from './tape-helper';
               />
             </td>
             <td class="py-1 pr-2">
-              <fl-length-field [bare]="true" [label]="'Tape ' + (i + 1) + ' reads'" [valueMm]="tape.readMm" [leastMm]="1" (changed)="set(i, { readMm: $event })" />
+              <fl-length-field [bare]="true" [label]="'Tape ' + (i + 1) + ' reads'" [valueMm]="tape.readMm" [text]="tape.text ?? null" [leastMm]="1" (changed)="last = $event" (typed)="set(i, { readMm: last, text: $event })" />
             </td>
             <td class="py-1 pr-2">
               <fl-length-field [bare]="true" [label]="'Sigma of tape ' + (i + 1)" [valueMm]="tape.sigmaMm" [leastMm]="0.1" [mostMm]="1000" (changed)="set(i, { sigmaMm: $event })" />
@@ -142,10 +142,13 @@ export class TapeTable {
       };
     }),
   );
+  protected last = 0;
+  private written = '';
   protected readonly reading = (text: string): Read<number | null> => {
     if (text === '') return { ok: true, value: null };
     const read = parseLength(text, this.store.units());
     if (!read.ok) return read;
+    this.written = text;
     return read.value >= 1 ? read : { ok: false, message: `A tape reads 1 mm or more: ${text} is too little.` };
   };
 
@@ -167,7 +170,7 @@ export class TapeTable {
     this.waiting.update((list) => (list.includes(to) ? list : list.map((one) => (one === from ? to : one))));
   }
   protected readOff(from: string, readMm: number): void {
-    this.changed.emit({ tapes: [...this.tapes(), { from, readMm, sigmaMm: DEFAULT_TAPE_SIGMA_MM }] });
+    this.changed.emit({ tapes: [...this.tapes(), { from, readMm, sigmaMm: DEFAULT_TAPE_SIGMA_MM, text: this.written }] });
     this.drop(from);
   }
   protected remove(index: number): void {

@@ -3,6 +3,7 @@ import type { Part } from '@firm-line/core/plan';
 import { LAYOUTS } from '@firm-line/core/plan/layouts';
 import { Room } from '../../kit/room';
 import { AddPart } from '../../pieces/add-part';
+import { Hints } from '../../pieces/hints';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { CircuitDrawing } from './circuit-drawing';
@@ -11,7 +12,7 @@ import { Empty } from '../../kit/empty';
 
 @Component({
   selector: 'fl-plumb-station',
-  imports: [Empty, CircuitDrawing, PartPanel, AddPart],
+  imports: [Empty, Hints, CircuitDrawing, PartPanel, AddPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col', '[class]': "room.full() ? 'h-dvh' : 'lg:h-[calc(100dvh-4.3rem)] lg:flex-none'" },
   template: `
@@ -66,6 +67,7 @@ import { Empty } from '../../kit/empty';
           aria-label="The chosen part"
           tabindex="0"
         >
+          <fl-hints station="plumb" />
           @if (part(); as chosen) {
             <fl-part-panel [part]="chosen" />
           }

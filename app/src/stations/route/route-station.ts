@@ -6,6 +6,7 @@ import { formatLength } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';
 import { FlatViews } from '../../pieces/flat-views';
 import { LineInSpace } from './line-in-space';
+import { Hints } from '../../pieces/hints';
 import { Strip } from '../../pieces/strip';
 import { Room } from '../../kit/room';
 import { afterPaint } from '../../kit/after-paint';
@@ -27,6 +28,7 @@ import { Empty } from '../../kit/empty';
   selector: 'fl-route-station',
   imports: [
     Empty,
+    Hints,
     RouterLink,
     Ribbon,
     Strip,
@@ -168,6 +170,7 @@ import { Empty } from '../../kit/empty';
           </div>
           <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label="Moves, tools and files of the line">
             @defer (when store.interactive()) {
+              <fl-hints class="px-4 pt-3" station="route" />
               <fl-line-tools [view]="view" />
               <fl-line-holding [view]="view" />
               <fl-line-files />

@@ -9,11 +9,12 @@ import {
   obstaclesOf,
   stretchesNear,
   type Clearance,
+  type Hole,
   type Obstacle,
   type Thing,
 } from '../../frame/index.ts';
 import { polyline, type Piece } from '../../tube/index.ts';
-import { distance, dot, pointAt, type Vec3 } from '../../vec/index.ts';
+import { addScaled, distance, dot, pointAt, sub, type Vec3 } from '../../vec/index.ts';
 import { TUBE_MATTER } from './line-figures.ts';
 import type { LineView } from './line-view.ts';
 import type { ClipSettings, Line, Plan } from '../model/index.ts';
@@ -84,6 +85,25 @@ function sleeved(sleeves: Line['sleeves'], lengthMm: number): { bare: Stretch[];
 /** A tube as it is laid, with what is on it. */
 type Laid = Pick<LineView, 'pieces' | 'tube'> & { readonly line: Pick<Line, 'sleeves' | 'clipsMm' | 'shakes'> };
 
+/** A line through a hole is near its panel for this much to either side of it, mm. */
+const THROUGH_MM = 45;
+/** Where a line passes through holes of a thing that it fits. */
+export function throughHoles({ holes = [] }: Pick<Thing, 'holes'>, points: readonly Vec3[], odMm: number): (Stretch & { readonly hole?: Hole })[] {
+  return holes.flatMap((hole) => {
+    let [run, best, at] = [0, Infinity, 0];
+    for (let i = 1; i < points.length; i++) {
+      const [from, to] = [points[i - 1]!, points[i]!];
+      const long = distance(from, to);
+      const way = sub(to, from);
+      const share = long > 0 ? Math.min(1, Math.max(0, dot(sub(hole.atMm, from), way) / (long * long))) : 0;
+      const off = distance(hole.atMm, addScaled(from, way, share));
+      if (off < best) [best, at] = [off, run + share * long];
+      run += long;
+    }
+    return best <= (hole.diameterMm - odMm) / 2 ? [Object.assign([at - THROUGH_MM, at + THROUGH_MM] as [number, number], { hole })] : [];
+  });
+} // prettier-ignore
+
 /** The nearest a line comes to each thing that it is not fixed to, where that is worth showing. */
 function nearOf(view: Laid, points: readonly Vec3[], lengthMm: number, obstacles: readonly Obstacle[]): Near[] {
   const found: Near[] = [];
@@ -103,7 +123,8 @@ function nearOf(view: Laid, points: readonly Vec3[], lengthMm: number, obstacles
       const close = distanceMm < wantedMm ? stretchesNear(obstacle, points, view.tube.odMm, wantedMm) : [];
       found.push({ ...best, wantedMm, stretchMm: close.find(([from, to]) => atMm >= from - 1 && atMm <= to + 1) ?? null });
     };
-    if (thing.nature !== 'hot') measure([[0, lengthMm]], thing.keepMm);
+    const passed = throughHoles(thing, points, view.tube.odMm);
+    if (thing.nature !== 'hot') measure(passed.length ? stretchesLeft(passed, lengthMm) : [[0, lengthMm]], thing.keepMm);
     else {
       const { bare, covered } = sleeved(view.line.sleeves, lengthMm);
       const keepMm = keptFrom(thing);

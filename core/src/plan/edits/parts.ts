@@ -1,5 +1,6 @@
 import { InputError } from '../../fault/index.ts';
 import { allPorts, type PositionSource, type Part, type Plan, type Port, type Target } from '../model/index.ts';
+import { movePart } from './move-part.ts';
 import { linesFollow } from './follow.ts';
 import { changeRecord, detached, patched, type Patch } from './records.ts';
 
@@ -37,6 +38,7 @@ export const PART_EDITS = {
     circuits: [...plan.circuits, ...circuits],
     lines: [...plan.lines, ...lines],
   }),
+  movePart,
   /** How a point or port is known; a line goes along with a port that moves by it. An id that is no longer there is an error. */
   setKnown: (plan: Plan, { target, known }: { target: Target; known: PositionSource }): Plan =>
     linesFollow(

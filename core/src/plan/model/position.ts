@@ -1,6 +1,6 @@
 import type { Offset, Side, Tape } from '../../survey/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
-import { axes, list, number, oneOf, optional, over, place, record, ref } from './field.ts';
+import { axes, list, name, number, oneOf, optional, over, place, record, ref } from './field.ts';
 
 /**
  * Where something is and how that is known. `atMm` with `sigmaMm` (one standard deviation per axis)
@@ -23,6 +23,7 @@ export const TAPE = record<Tape>()({
   readMm: over(100_000),
   sigmaMm: optional(over(1000)),
   hookMm: optional(number(-1000, 1000)),
+  text: optional(name),
 });
 const along = number(-100_000, 100_000);
 export const OFFSET = record<Offset>()({

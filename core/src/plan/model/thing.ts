@@ -1,6 +1,22 @@
-import { NATURES, SECTIONS, THING_KINDS, type Shape, type Thing, type Travel } from '../../frame/index.ts';
+import { LININGS, NATURES, SECTIONS, THING_KINDS, type Hole, type Shape, type Thing, type Travel } from '../../frame/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
-import { byKind, direction, flag, id, list, name, nullable, number, oneOf, over, place, record, type Trouble } from './field.ts';
+import {
+  byKind,
+  direction,
+  flag,
+  id,
+  list,
+  name,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  over,
+  place,
+  record,
+  ref,
+  type Trouble,
+} from './field.ts';
 import { HEAVE } from './hose.ts';
 
 /** Of two corners, the second lies nowhere before the first. */
@@ -35,6 +51,7 @@ export const SHAPE = byKind<Shape>()(
   (shape) => (shape.kind === 'block' ? cornersTrouble(shape) : null),
 );
 export const TRAVEL = record<Travel>()({ heaveMm: HEAVE, rollDeg: number(0, 45), lockDeg: number(0, 80), aboutMm: place });
+export const HOLE = record<Hole>()({ atMm: place, diameterMm: over(1000), lined: oneOf(LININGS) });
 export const THING = record<Thing>()(
   {
     id,
@@ -46,6 +63,8 @@ export const THING = record<Thing>()(
     holds: flag,
     surfaceC: nullable(number(-100, 2000)),
     travel: nullable(TRAVEL),
+    partId: optional(nullable(ref('part', 'has as its body'))),
+    holes: optional(list(HOLE, 50)),
   },
   { about: { kind: 'thing', prefix: 'thing', noun: 'thing on the vehicle', named: ({ name }) => name } },
 );

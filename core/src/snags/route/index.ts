@@ -7,6 +7,7 @@ import { feedShort } from './feed-short.ts';
 import { frameUnknown } from './frame-unknown.ts';
 import { hangsLow } from './hangs-low.ts';
 import { highPoint } from './high-point.ts';
+import { holeBare } from './hole-bare.ts';
 import { inReserved } from './in-reserved.ts';
 import { jointUnsupported } from './joint-unsupported.ts';
 import { lineOpen } from './line-open.ts';
@@ -41,6 +42,7 @@ export const ROUTE_RULES = [
   partHot,
   nearMoving,
   nearSharp,
+  holeBare,
   inReserved,
   runsInto,
   hangsLow,

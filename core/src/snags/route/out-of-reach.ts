@@ -1,4 +1,4 @@
-import { gapTo } from '../../frame/index.ts';
+import { boxOf, gapTo, solidsOf, type Thing } from '../../frame/index.ts';
 import { makesPressure, type Part } from '../../plan/index.ts';
 import { addScaled, unit, type Vec3 } from '../../vec/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
@@ -17,17 +17,25 @@ const UP: Vec3 = [0, 0, 1];
 const hasCap = (part: Part): boolean =>
   part.kind === 'reservoir' || (makesPressure(part) && !part.ports.some(({ role }) => role === 'feed'));
 
+/** The middle of the top of a part's body; null where it has none. */
+function topOf(things: readonly Thing[], partId: string): Vec3 | null {
+  const body = things.find((one) => one.partId === partId);
+  const boxes = body ? solidsOf(body.shape).map(boxOf) : [];
+  const [box] = boxes.sort((a, b) => b.max[2] - a.max[2]);
+  return box ? [(box.min[0] + box.max[0]) / 2, (box.min[1] + box.max[1]) / 2, box.max[2]] : null;
+}
+
 /** What is opened again for years: every bleeder and every filler cap is reached with all gates shut. */
 export const outOfReach = defineRule({
   id: 'out-of-reach',
   station: 'route',
   about: 'plan',
-  reads: ['obstacles', 'plan.gates', 'plan.parts', 'ports'],
+  reads: ['obstacles', 'plan.gates', 'plan.parts', 'plan.things', 'ports'],
   judge: (view) => {
     const { full } = lengthWords(view);
     const still = view.obstacles.filter(({ thing }) => !thing.travel);
     const gateOver = (at: Vec3) => view.plan.gates.find(({ minMm, maxMm }) => at.every((v, i) => v >= minMm[i]! && v <= maxMm[i]!));
-    const blocked = (from: Vec3, to: Vec3, radiusMm: number) => still.find((one) => (gapTo(one, from, to, radiusMm)?.distanceMm ?? Infinity) < radiusMm);
+    const blocked = (from: Vec3, to: Vec3, radiusMm: number, but?: string) => still.find((one) => !(but && one.thing.partId === but) && (gapTo(one, from, to, radiusMm)?.distanceMm ?? Infinity) < radiusMm);
     const placeOf = (part: Part, id: string) => ({ place: { kind: 'port', id } as const, where: `${part.name}, ${part.ports.find((port) => port.id === id)!.name}` });
     const bleeder = (part: Part, id: string, at: Vec3, direction: Vec3): Finding[] => {
       const out = unit(direction)!;
@@ -41,9 +49,11 @@ export const outOfReach = defineRule({
       return text ? [{ level: 'mind', ...placeOf(part, id), text }] : [];
     };
     const cap = (part: Part): Finding[] => {
-      const [top] = part.ports.map(({ id }) => ({ id, at: view.ports.get(id)!.fixed.atMm })).sort((a, b) => b.at[2] - a.at[2]);
-      if (!top) return [];
-      const over = blocked(addScaled(top.at, UP, HAND_MM), addScaled(top.at, UP, HAND_MM + OVER_MM), HAND_MM);
+      const [highest] = part.ports.map(({ id }) => ({ id, at: view.ports.get(id)!.fixed.atMm })).sort((a, b) => b.at[2] - a.at[2]);
+      if (!highest) return [];
+      // Its cap is in the middle of its body's top; a part without a body has it over its highest port.
+      const top = { id: highest.id, at: topOf(view.plan.things, part.id) ?? highest.at };
+      const over = blocked(addScaled(top.at, UP, HAND_MM), addScaled(top.at, UP, HAND_MM + OVER_MM), HAND_MM, part.id);
       const gate = gateOver(top.at);
       if (!gate && !over) return [];
       return [{
