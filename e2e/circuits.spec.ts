@@ -10,6 +10,8 @@ async function fresh(page: Page): Promise<void> {
   await page.goto(run.server.url, { waitUntil: 'load' });
   await page.waitForSelector('header .btn-main');
   await page.click('header .btn-main');
+  await page.waitForSelector('fl-set-out-page');
+  await pressNamed(page, 'Start empty');
   await page.waitForSelector('fl-place-list');
   await settled(page);
   await page.click('fl-way-through a[href$="/plumb"]');

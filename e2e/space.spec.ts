@@ -32,12 +32,12 @@ describe('Route in space', () => {
     await page.click('[data-line="line-r1"]');
     await drawn(page);
     expect(await colours(page)).toBeGreaterThan(30);
-    await pressNamed(page, 'From above');
+    await pressNamed(page, 'Above');
     await page.waitForFunction(() => document.querySelector('button[aria-pressed=true]')?.textContent?.trim() === 'Above');
     const before = await moves(page);
     const grip = await handleAt(page, 2);
     // A tap on the straight before it says what that is, and puts a clip there.
-    await page.mouse.click(grip.x - 55, grip.y);
+    await page.mouse.click(grip.x - 28, grip.y);
     await waitText(page, '[data-test=picked-box]', 'From corner 2 to corner 3');
     const clips = await page.$$eval('[data-test=strip-clip]', (all) => all.length);
     await pressNamed(page, 'Clip here');

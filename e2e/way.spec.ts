@@ -11,6 +11,8 @@ describe('the whole way, by keyboard alone', () => {
     await page.goto(run.server.url, { waitUntil: 'load' });
     await page.waitForSelector('header button');
     await press(page, 'header .btn-main');
+    await page.waitForSelector('fl-set-out-page');
+    await press(page, 'fl-set-out-page header .btn:last-of-type');
     await page.waitForSelector('fl-place-list');
     await settled(page);
 
@@ -153,6 +155,8 @@ describe('the whole way, by keyboard alone', () => {
     await page.goto(run.server.url, { waitUntil: 'load' });
     await page.waitForSelector('header button');
     await press(page, 'header .btn-main');
+    await page.waitForSelector('fl-set-out-page');
+    await press(page, 'fl-set-out-page header .btn:last-of-type');
     await page.waitForSelector('fl-place-list');
     await settled(page);
     await page.keyboard.press('3');

@@ -62,7 +62,7 @@ function kept(): readonly string[] {
             <li>{{ hint }}</li>
           }
         </ul>
-        <button type="button" class="link" (click)="hints.putAway(station())">Got it</button>
+        <button type="button" class="btn mt-1 px-3" (click)="hints.putAway(station())">Got it</button>
       </section>
     }
   `,

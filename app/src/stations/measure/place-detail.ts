@@ -22,6 +22,8 @@ import { NumberField } from '../../kit/fields/number-field';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
+import { FromPort } from './from-port';
+import { PartPlace } from './part-place';
 import { TapeTable } from './tape-table';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
@@ -41,7 +43,18 @@ const AXES = [
 /** One point or port: what it is, where it is, how that is known and how sure. */
 @Component({
   selector: 'fl-place-detail',
-  imports: [DirectionField, RadioField, VectorField, TextField, SelectField, NumberField, TapeTable, SnagRow],
+  imports: [
+    FromPort,
+    PartPlace,
+    DirectionField,
+    RadioField,
+    VectorField,
+    TextField,
+    SelectField,
+    NumberField,
+    TapeTable,
+    SnagRow,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (found(); as place) {
@@ -89,6 +102,9 @@ const AXES = [
             (changed)="setKnown({ sigmaMm: $event })"
           />
         </div>
+      }
+      @if (place.known.how === 'sheet' && place.port) {
+        <fl-from-port [portId]="place.port.id" (changed)="setKnown($event)" />
       }
       <section class="mt-5 border-t border-rule pt-3" [attr.aria-label]="place.port ? 'The port' : 'The point'">
         <div class="flex flex-wrap items-end gap-3">
@@ -149,6 +165,7 @@ const AXES = [
             <button type="button" class="btn" (click)="addPort()">Add a port</button>
             <button type="button" class="btn" (click)="removePart()">Delete the part</button>
           </div>
+          <fl-part-place [part]="part" />
         </section>
       }
     } @else {

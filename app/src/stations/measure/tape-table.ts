@@ -126,7 +126,7 @@ export class TapeTable {
   private readonly tapes = computed(() => this.known().tapes ?? []);
   /** Datums of tapes that are to be pulled and are not read yet: nothing of the plan until they are. */
   protected readonly waiting = linkedSignal<string, readonly string[]>({
-    source: () => this.target().id,
+    source: computed(() => this.target().id),
     computation: () => [],
   });
   protected readonly from = computed(() => [...this.tapes().map(({ from }) => from), ...this.waiting()]);

@@ -7,6 +7,7 @@ import { NumberField } from '../../kit/fields/number-field';
 import { SnagRow } from '../../pieces/snag-row';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
+import { HoleList } from './hole-list';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
 import { VectorField } from '../../kit/fields/vector-field';
@@ -37,7 +38,7 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
 /** A thing of the vehicle: what it is to a line, where it is, and how it moves. */
 @Component({
   selector: 'fl-thing-detail',
-  imports: [VectorField, CheckField, TextField, LengthField, NumberField, SnagRow, SelectField],
+  imports: [HoleList, VectorField, CheckField, TextField, LengthField, NumberField, SnagRow, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -84,6 +85,9 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
     }
     @if (pathMm()) {
       <button type="button" class="btn mt-2" (click)="extend()">Add a station</button>
+    }
+    @if (thing().shape.kind === 'block') {
+      <fl-hole-list [thing]="thing()" />
     }
     <h3 class="h2 mt-4">How it moves</h3>
     <fl-check-field label="It moves with an axle, a wheel or the steering" [checked]="thing().travel !== null" (changed)="setMoving($event)" />
