@@ -33,8 +33,9 @@ describe('every screen', () => {
     await page.close();
   });
 
-  test('axe finds nothing serious', async () => {
+  test.each(['light', 'dark'])('axe finds nothing serious, %s', async (theme) => {
     const { page, complaints } = await watch(run.browser, run.server.url);
+    await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: theme }]);
     const found: Record<string, string[]> = {};
     for (const { path: station } of STATIONS) {
       await openPlan(page, run.server.url, 'gannet', station);
@@ -67,6 +68,15 @@ describe('every screen', () => {
     await page.goto(run.server.url, { waitUntil: 'load' });
     await page.waitForSelector('[data-test=plan-row]');
     found['plans'] = await serious(page);
+    await page.goto(`${run.server.url}/new`, { waitUntil: 'load' });
+    await page.waitForSelector('[data-ask=vehicle]');
+    found['set out'] = await serious(page);
+    for (const name of ['What to measure first', 'Frame: square and flat', 'Before it closes']) {
+      await openPlan(page, run.server.url, 'gannet', 'measure');
+      await page.click(`[aria-label="${name}"]`);
+      await page.waitForSelector('fl-measure-first, fl-frame-page h2, fl-closes-page h2');
+      found[name] = await serious(page);
+    }
     await page.goto(`${run.server.url}/practice`, { waitUntil: 'load' });
     await page.waitForSelector('fl-practice-page fieldset button');
     found['practice'] = await serious(page);

@@ -1,8 +1,10 @@
 import { checkJobs } from '../worker/jobs/check';
 import { hosesJobs } from '../worker/jobs/hoses';
 import { inspectJobs } from '../worker/jobs/inspect';
+import { setOutJobs } from '../worker/jobs/set-out';
 import { spaceJobs } from '../worker/jobs/space';
 import { waysJobs } from '../worker/jobs/ways';
+import { worthJobs } from '../worker/jobs/worth';
 import { answer, type Asked, type Jobs } from '../worker/calls';
 
 /** A worker's work done in the page, for specs that run where there are no workers. What it is handed is copied, as on its way to one. */
@@ -28,6 +30,8 @@ export const createInspectWorker = (): Worker => inPage(inspectJobs());
 export const createWaysWorker = (): Worker => inPage(waysJobs);
 export const createHosesWorker = (): Worker => inPage(hosesJobs);
 export const createSpaceWorker = (): Worker => inPage(spaceJobs());
+export const createSetOutWorker = (): Worker => inPage(setOutJobs);
+export const createWorthWorker = (): Worker => inPage(worthJobs);
 /** Meshes are not read there, and the drawing is looked at in the browser tests. */
 export const createMeshWorker = (): Worker => inPage({});
 export const createElkWorker = (): Worker => Object.assign(new EventTarget(), { postMessage: () => undefined, terminate: () => undefined }) as unknown as Worker; // prettier-ignore

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
+import fc from 'fast-check';
 import { TestBed } from '@angular/core/testing';
 import { APP_PROVIDERS, openGannet } from '../../testing/open-gannet';
 import { LengthField } from './length-field';
@@ -38,6 +39,19 @@ async function host(id: string) {
 }
 
 describe('fields', () => {
+  test('shown in either system and left as it stands, a length is not changed by it: property', async () => {
+    const at = await host('l0');
+    for (const mm of fc.sample(fc.double({ min: 1, max: 500, noNaN: true }), { numRuns: 60, seed: 14 })) {
+      at.host.mm.set(mm);
+      for (const units of ['inch', 'metric'] as const) {
+        at.store.apply({ edit: 'setUnits', with: { units } });
+        await at.fixture.whenStable();
+        expect(await at.type(at.length, at.length.value)).toBe('');
+        expect(at.host.mm()).toBe(mm);
+      }
+    }
+  });
+
   test('a length is taken as people say it and shown in the units of the plan, the other beside it', async () => {
     const at = await host('l1');
     expect([at.length.value, at.length.title]).toEqual(['120', '4 23/32 in']);
