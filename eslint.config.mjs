@@ -7,12 +7,14 @@ const LAYERS = [
   ['derive', 'fault'],
   ['vec', 'units'],
   ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips', 'frame', 'rod', 'network'],
-  ['threads', 'pathfinding', 'formats', 'mesh'],
+  ['threads', 'pathfinding', 'formats', 'mesh', 'taping'],
   ['ends'],
   ['plan'],
   ['joints', 'hose-travel'],
+  ['worth', 'gates'],
   ['snags'],
   ['route-proposals'],
+  ['set-out'],
   ['verbs'],
 ];
 const UI = [

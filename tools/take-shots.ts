@@ -14,6 +14,7 @@ const SHOTS: readonly {
   show?: string;
 }[] = [
   { name: 'measure', station: 'measure' },
+  { name: 'closes', station: 'measure', taps: ['Closes'] },
   { name: 'vehicle', station: 'measure', taps: ['Vehicle'] },
   { name: 'ways', station: 'route', line: 'line-r1', taps: ['Find a way', 'Look for ways'], wait: '[data-way="1"]' },
   { name: 'hoses', station: 'route', plan: 'wheatear', taps: ['Hoses (5)'], wait: '[data-test=hose-cells]' },
@@ -60,6 +61,22 @@ try {
     await new Promise((done) => setTimeout(done, 800));
     await page.screenshot({ path: `${folder}/${shot.name}.png` });
   }
+  await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }]);
+  await openPlan(page, server.url, 'gannet', 'route');
+  await page.click('[data-line=line-r1]');
+  await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5');
+  await new Promise((done) => setTimeout(done, 800));
+  await page.screenshot({ path: `${folder}/dark.png` });
+  await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
+  // A plan is set out, and what is worth taping first is looked at.
+  await page.goto(`${server.url}/new`, { waitUntil: 'load' });
+  await page.waitForFunction('document.querySelector("[data-test=sums]")?.textContent.includes("clips")', { timeout: 60_000 });
+  await page.screenshot({ path: `${folder}/set-out.png` });
+  await page.click('footer .btn-main');
+  await page.waitForSelector('ol[aria-label="Places worth measuring"] button', { timeout: 60_000 });
+  await page.click('ol[aria-label="Places worth measuring"] button');
+  await new Promise((done) => setTimeout(done, 800));
+  await page.screenshot({ path: `${folder}/first.png` });
   for (const [name, path] of [
     ['practice', 'practice'],
     ['plans', ''],

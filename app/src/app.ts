@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, EnvironmentInjector, inject } from 
 import { RouterOutlet } from '@angular/router';
 import { Theme } from './kit/theme';
 import { NoticeBar } from './kit/notice-bar';
+import { Notices } from './kit/notices';
 
 /** The first screen comes before keeping the app for use without a network. */
 const UPDATES_AFTER_MS = 2000;
@@ -10,9 +11,16 @@ const UPDATES_AFTER_MS = 2000;
   selector: 'fl-root',
   imports: [RouterOutlet, NoticeBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<router-outlet /><fl-notice-bar />`,
+  // Said aloud where it stands already: what is said comes into it.
+  template: `<router-outlet />
+    <div role="status">
+      @defer (when notices.list().length; on timer(3s)) {
+        <fl-notice-bar />
+      }
+    </div>`,
 })
 export class App {
+  protected readonly notices = inject(Notices);
   constructor() {
     inject(Theme);
     const injector = inject(EnvironmentInjector);

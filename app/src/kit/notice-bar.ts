@@ -5,10 +5,7 @@ import { Notices, type Notice } from './notices';
   selector: 'fl-notice-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div
-      role="status"
-      class="pointer-events-none fixed inset-x-0 bottom-0 z-50 flex flex-col items-center gap-2 p-4 print:hidden"
-    >
+    <div class="pointer-events-none fixed inset-x-0 bottom-0 z-50 flex flex-col items-center gap-2 p-4 print:hidden">
       @for (notice of notices.list(); track notice.id) {
         <div class="pointer-events-auto w-full max-w-2xl rounded-lg bg-ink px-4 py-2 text-sheet shadow-lg" data-test="notice">
           <div class="flex items-center gap-3">

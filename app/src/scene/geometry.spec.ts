@@ -1,4 +1,5 @@
-import { newThing, type Shape, type Thing } from '@firm-line/core/frame';
+import { type Shape, type Thing } from '@firm-line/core/frame';
+import { newThing } from '@firm-line/core/frame/fresh';
 import type { Vec3 } from '@firm-line/core/vec';
 import { Vector3, type BufferGeometry } from 'three';
 import { thingsGeometry } from './thing-geometry';

@@ -1,4 +1,4 @@
-import { DestroyRef, inject, Injectable, signal } from '@angular/core';
+import { inject, Injectable, signal, type DestroyRef } from '@angular/core';
 import { tinykeys } from 'tinykeys';
 import { Jump } from '../session/jump';
 import { Room } from '../kit/room';
@@ -37,7 +37,7 @@ export class Keys {
   }
 
   /** Listens for as long as whoever calls it lives. */
-  listen(acts: Acts): void {
+  listen(acts: Acts, destroy: DestroyRef): void {
     const alone =
       (act: () => void) =>
       (event: KeyboardEvent): void => {
@@ -71,7 +71,7 @@ export class Keys {
       '$mod+Shift+z': anywhere(() => this.store.redo()),
       '$mod+Shift+Z': anywhere(() => this.store.redo()),
     });
-    inject(DestroyRef).onDestroy(stop);
+    destroy.onDestroy(stop);
   }
 }
 

@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  Injector,
+  input,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { Router, RouterLink, RouterOutlet } from '@angular/router';
 import { Room } from '../kit/room';
@@ -8,7 +19,7 @@ import { Tabs } from '../session/tabs';
 import { STATIONS } from '../stations/registry';
 import { FindAnything } from './find-anything';
 import { KeyList } from './key-list';
-import { Keys } from './keys';
+import type { Acts } from './keys';
 import { RefusedPlan } from './refused-plan';
 import { SnagDrawer } from './snag-drawer';
 import { StationBoundary } from './station-boundary';
@@ -177,11 +188,20 @@ export class Shell {
       }
       if (now) last = now;
     });
-    inject(Keys).listen({
+    // Keys come once there is something that they do.
+    const injector = inject(Injector);
+    const acts: Acts = {
       find: () => this.findRef()?.open(),
       snags: () => this.drawerRef()?.open(),
       keys: () => this.keysRef()?.open(),
       units: () => this.switchUnits(),
+    };
+    const destroy = inject(DestroyRef);
+    let asked = false;
+    effect(() => {
+      if (!this.store.interactive() || asked) return;
+      asked = true;
+      void import('./keys').then(({ Keys }) => destroy.destroyed || injector.get(Keys).listen(acts, destroy));
     });
   }
   private readonly address = computed(() => {

@@ -9,7 +9,8 @@ import {
   type FemaleHalf,
   type SeatForm,
 } from '../stock/index.ts';
-import { alikesOf, bandOf, identify } from '../threads/index.ts';
+import { bandOf } from '../threads/index.ts';
+import { alikesOf, identify } from '../threads/identifying/index.ts';
 
 /** A port to be named from its section and two readings. */
 export interface DrillQuestion {

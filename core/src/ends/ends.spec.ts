@@ -13,7 +13,8 @@ import {
   type Adapter,
   type Half,
 } from '../stock/index.ts';
-import { identify, mate } from '../threads/index.ts';
+import { mate } from '../threads/index.ts';
+import { identify } from '../threads/identifying/index.ts';
 import {
   adapt,
   plugsFor,

@@ -1,4 +1,3 @@
-export { newThing } from './fresh.ts';
 export { clearanceTo, stretchesNear, type Clearance, type Points } from './clearance.ts';
 export {
   barAxes,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { distance, type Vec3 } from '../vec/index.ts';
-import { gapTo, newThing, obstacleOf, solidsOf, thingAt, type Solid, type Thing } from './index.ts';
+import { gapTo, obstacleOf, solidsOf, thingAt, type Solid, type Thing } from './index.ts';
+import { newThing } from './fresh/index.ts';
 
 const TRAVEL = { heaveMm: [-70, 60] as const, rollDeg: 4, lockDeg: 30, aboutMm: [0, 0, 335] as Vec3 };
 const things: Thing[] = (['wheel', 'axle', 'exhaust'] as const).map((kind) => ({

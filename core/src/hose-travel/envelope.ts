@@ -1,5 +1,6 @@
 import { derive } from '../derive/index.ts';
-import { boxOf, joinBoxes, newThing, type Obstacle, type Solid, type Thing } from '../frame/index.ts';
+import { boxOf, joinBoxes, type Obstacle, type Solid, type Thing } from '../frame/index.ts';
+import { newThing } from '../frame/fresh/index.ts';
 import type { HoseState, HoseView } from './hose-view.ts';
 
 /** How far others keep from where a hose may be, mm. Common practice. */

@@ -1,5 +1,4 @@
 export { type ResolvedPosition } from './derived/position.ts';
-export { placeClips, oneWay } from './derived/place-clips.ts';
 export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './derived/hose-figures.ts';
 export {
   cutAllowedMm,
@@ -13,13 +12,11 @@ export {
   type PortView,
 } from './derived/line-view.ts';
 export { closeCrossings, type CloseCrossing } from './derived/close-crossings.ts';
-export { snapPlace, snapsFor, type Snap, type Snapped, type Snaps } from './derived/snap.ts';
 export { keepSpace, LEAST_KEPT_MM, lineSpace, pointsOf, sharesWith, throughHoles, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './derived/space.ts'; // prettier-ignore
 export { layPlan, type LaidPlan, type PointView } from './derived/laid-plan.ts';
 export { deltaOf, withDelta, type PlanDelta } from './delta.ts';
 export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './edits/index.ts';
 export { freshId } from './edits/fresh-id.ts';
-export { newLine } from './edits/join.ts';
 export { benderFor, withTube } from './edits/lines.ts';
 export type { TurnAxis } from './edits/move-part.ts';
 export { lineFollowed } from './edits/follow.ts';

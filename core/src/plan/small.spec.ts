@@ -3,17 +3,8 @@ import { InputError } from '../fault/index.ts';
 import { nutById, nutFitsTube, NUTS, tubeById, TUBES } from '../stock/index.ts';
 import { angleDeg, cross, distance, dot, length, rotate, squareTo, turnDeg, unit, type Vec3 } from '../vec/index.ts';
 import { digestOf } from './derived/digest.ts';
-import {
-  emptyPlan,
-  freshId,
-  newLine,
-  newPart,
-  PART_KINDS,
-  planFileName,
-  type PartKind,
-  type Plan,
-  type PortRole,
-} from './index.ts';
+import { emptyPlan, freshId, newPart, PART_KINDS, planFileName, type PartKind, type Plan, type PortRole } from './index.ts';
+import { newLine } from './beginnings/index.ts';
 import { LAYOUTS } from './layouts/index.ts';
 import { viewPlan } from './results/index.ts';
 

@@ -1,14 +1,6 @@
 import { InputError } from '../fault/index.ts';
-import {
-  applyEdit,
-  drawnBackMm,
-  placeClips,
-  lineSpace,
-  toolingOf,
-  type EditCall,
-  type LineView,
-  type Plan,
-} from '../plan/index.ts';
+import { applyEdit, drawnBackMm, lineSpace, toolingOf, type EditCall, type LineView, type Plan } from '../plan/index.ts';
+import { placeClips } from '../plan/clipping/index.ts';
 import { viewPlan, type PlanView } from '../plan/results/index.ts';
 import { obstaclesOf } from '../frame/index.ts'; // prettier-ignore
 import { findWays, type Hooks, type WayEnd } from '../pathfinding/index.ts';

@@ -1,7 +1,7 @@
 import { applyEdit, FRESH_PEDALS, layPlan, type PedalBox, newPart, type EditCall, type Plan } from '../plan/index.ts';
 import { TYPICAL_TRAILER_HEAT } from '../plan/typical/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
-import { newThing } from '../frame/index.ts';
+import { newThing } from '../frame/fresh/index.ts';
 import { unit, type Vec3 } from '../vec/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { fixOf, inspect, type Snag } from './index.ts';

@@ -1,14 +1,5 @@
-import {
-  applyEdit,
-  emptyPlan,
-  newLine,
-  newPart,
-  newPort,
-  type Part,
-  type PartKind,
-  type Plan,
-  type PortRole,
-} from '../plan/index.ts';
+import { applyEdit, emptyPlan, newPart, newPort, type Part, type PartKind, type Plan, type PortRole } from '../plan/index.ts';
+import { newLine } from '../plan/beginnings/index.ts';
 import { TYPICAL_BRAKE, typicalParking, typicalSizing } from '../plan/typical/index.ts';
 import { feedsOf, lostTo, planNetwork } from '../plan/network/index.ts';
 import { LAYOUTS } from '../plan/layouts/index.ts';

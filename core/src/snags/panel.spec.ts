@@ -1,4 +1,5 @@
-import { newThing, type Hole, type Thing } from '../frame/index.ts';
+import { type Hole, type Thing } from '../frame/index.ts';
+import { newThing } from '../frame/fresh/index.ts';
 import { applyEdit, layPlan, type EditCall, type Plan } from '../plan/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { distance, type Vec3 } from '../vec/index.ts';

@@ -1,7 +1,8 @@
 import { spanForHz } from '../clips/index.ts';
 import { addMesh, keptFrom, segmentShares, THING_SPECS, type Shape, type Thing, type ThingKind } from '../frame/index.ts';
 import { meshIndex, treeOf } from '../mesh/index.ts';
-import { applyEdit, placeClips, lineSpace, readPlan, writePlan, type EditCall, type LineView, type Plan } from '../plan/index.ts';
+import { applyEdit, lineSpace, readPlan, writePlan, type EditCall, type LineView, type Plan } from '../plan/index.ts';
+import { placeClips } from '../plan/clipping/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { addScaled, distance, sub, type Vec3 } from '../vec/index.ts';
 import { fixOf, inspect, type Snag } from './index.ts';

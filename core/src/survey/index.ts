@@ -1,4 +1,3 @@
-export { bestHooks, predictedSigmaMm, type Choice, type Hook } from './choose.ts';
 export {
   DEFAULT_TAPE_SIGMA_MM,
   survey,
@@ -9,5 +8,5 @@ export {
   type SurveyInput,
   type Tape,
 } from './survey.ts';
-export { placedMarks } from './place-frame.ts';
-export { CORNERS, slips, SPANS, square, type Corner, type Slip, type Span, type Square, type SquareInput } from './square.ts';
+export { CORNERS, SPANS, type Corner, type Span } from './corners.ts';
+export { invert, type Sym3 } from './linear.ts';

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { distance, type Vec3 } from '../vec/index.ts';
-import { bestHooks, predictedSigmaMm, survey, type Axis, type Hook, type Offset, type Tape } from './index.ts';
+import { bestHooks, predictedSigmaMm, type Hook } from '../taping/index.ts';
+import { survey, type Axis, type Offset, type Tape } from './index.ts';
 
 /** A general minimizer, of npm's `fmin`. */
 type Minimise = (f: (x: number[]) => number, start: number[], limits: { maxIterations: number }) => { x: number[]; fx: number };

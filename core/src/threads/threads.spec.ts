@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { InputError } from '../fault/index.ts';
 import { comesAs, isTaper, THREADS, threadByName } from '../stock/index.ts';
-import { alikesOf, bandOf, basicOf, identify, mate, type MateInput } from './index.ts';
+import { bandOf, basicOf, mate, type MateInput } from './index.ts';
+import { alikesOf, identify } from './identifying/index.ts';
 
 const thread = (name: string) => threadByName(name)!;
 

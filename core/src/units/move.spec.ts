@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatDirection, formatMove, parseDirection, parseMove } from './index.ts';
+import { formatDirection, formatMove, parseDirection, parseMove } from './move/index.ts';
 
 const move = (text: string, fromY = 0, system: 'metric' | 'inch' = 'metric'): readonly number[] | string => {
   const read = parseMove(text, system, fromY);

@@ -1,5 +1,5 @@
 import Qty from 'js-quantities';
-import { parseQuantity, unitIn } from './index.ts';
+import { parseQuantity, unitIn } from './quantity/index.ts';
 
 const read = (text: string, unit: string): number | string => {
   const found = parseQuantity(text, unit);

@@ -1,5 +1,5 @@
 import Qty from 'js-quantities';
-import { formatTorque, parseTorque } from './index.ts';
+import { formatTorque, parseTorque } from './torque/index.ts';
 
 const nm = (text: string): number | string => {
   const read = parseTorque(text);

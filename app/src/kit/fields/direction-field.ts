@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { formatDirection, parseDirection } from '@firm-line/core/units';
+import { formatDirection, parseDirection } from '@firm-line/core/units/move';
 import type { Vec3 } from '@firm-line/core/vec';
 import { Entry, type Read } from './entry';
 

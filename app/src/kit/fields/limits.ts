@@ -1,5 +1,5 @@
 import type { NumberLimits } from '@firm-line/core/plan';
-import { parseQuantity, unitIn } from '@firm-line/core/units';
+import { parseQuantity, unitIn } from '@firm-line/core/units/quantity';
 import type { Read } from './entry';
 
 export type Limits = Pick<NumberLimits, 'least' | 'most' | 'over' | 'under' | 'whole'>;

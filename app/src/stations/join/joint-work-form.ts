@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { consumablesOf, guidanceFor } from '@firm-line/core/ends';
 import { sealantsOf, type JointEnd } from '@firm-line/core/joints';
 import { adapterOf, RATING_MPA, type JointWork, type LineView, type Sealant } from '@firm-line/core/plan';
-import { formatTorque, parseTorque } from '@firm-line/core/units';
+import { formatTorque, parseTorque } from '@firm-line/core/units/torque';
 import { Entry, type Read } from '../../kit/fields/entry';
 import { TextField } from '../../kit/fields/text-field';
 import { MaybeField } from '../../kit/fields/maybe-field';

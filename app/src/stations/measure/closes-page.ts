@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { beforeItCloses, byDay } from '@firm-line/core/gates';
-import { freshId, GATE, GATE_LOOKS, type Gate, type GateLook, type Ref } from '@firm-line/core/plan';
+import { beforeItCloses, byDay, GATE_LOOKS } from '@firm-line/core/gates';
+import { freshId, GATE, GATE_LOOK_KEYS, type Gate, type GateLook, type Ref } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { CheckField } from '../../kit/fields/check-field';
 import { TextField } from '../../kit/fields/text-field';
@@ -63,7 +63,7 @@ export class ClosesPage {
   private readonly jump = inject(Jump);
   protected readonly limits = GATE.fields;
   protected readonly words = { least: 0, most: 10_000 };
-  protected readonly looks = (Object.keys(GATE_LOOKS) as GateLook[]).map((key) => ({ key, name: GATE_LOOKS[key] }));
+  protected readonly looks = GATE_LOOK_KEYS.map((key) => ({ key, name: GATE_LOOKS[key] }));
   protected readonly gates = computed(() => {
     const view = viewPlan(this.store.plan());
     return this.store

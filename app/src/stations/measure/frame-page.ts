@@ -1,17 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { figure, InputError } from '@firm-line/core/fault';
 import { FRESH_FRAME, type EditCall, type FrameCheck } from '@firm-line/core/plan';
-import {
-  CORNERS,
-  placedMarks,
-  slips,
-  SPANS,
-  square,
-  type Corner,
-  type Slip,
-  type Span,
-  type Square,
-} from '@firm-line/core/survey';
+import { CORNERS, SPANS, type Corner, type Span } from '@firm-line/core/survey';
+import { placedMarks, slips, square, type Slip, type Square } from '@firm-line/core/taping';
 import type { Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { MaybeField } from '../../kit/fields/maybe-field';

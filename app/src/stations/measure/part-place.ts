@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Thing } from '@firm-line/core/frame';
-import { newThing } from '@firm-line/core/frame';
+import { newThing } from '@firm-line/core/frame/fresh';
 import { freshId, type Part, type TurnAxis } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/vec';
 import { VectorField } from '../../kit/fields/vector-field';

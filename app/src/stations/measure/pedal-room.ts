@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { FRESH_PEDALS, PEDAL_ROOM, PEDAL_ROOM_MM, type PedalBox } from '@firm-line/core/plan';
+import { FRESH_PEDALS, PEDAL_ROOM_MM, type PedalBox } from '@firm-line/core/plan';
+import { PEDAL_ROOM } from '@firm-line/core/plan/typical';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { PlanStore } from '../../session/plan-store';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
 import type { ResolvedPosition } from '@firm-line/core/plan';
-import { bestHooks, predictedSigmaMm, type Hook } from '@firm-line/core/survey';
+import { bestHooks, predictedSigmaMm, type Hook } from '@firm-line/core/taping';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { PlanStore } from '../../session/plan-store';
 

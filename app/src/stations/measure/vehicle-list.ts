@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { NATURE_NAMES, newThing, THING_KINDS, THING_SPECS, type Thing } from '@firm-line/core/frame';
+import { NATURE_NAMES, THING_KINDS, THING_SPECS, type Thing } from '@firm-line/core/frame';
+import { newThing } from '@firm-line/core/frame/fresh';
 import { CLIP_SETTINGS, freshId, GATE, type Gate } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../kit/fields/length-field';

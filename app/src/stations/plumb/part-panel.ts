@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { plugsFor } from '@firm-line/core/ends';
-import { newLine, type Bench, type Part, type Port, type Ref, isWorker } from '@firm-line/core/plan';
+import { type Bench, type Part, type Port, type Ref, isWorker } from '@firm-line/core/plan';
+import { newLine } from '@firm-line/core/plan/beginnings';
 import { galleriesOf, lostTo, planNetwork } from '@firm-line/core/plan/network';
 import { ADAPTERS } from '@firm-line/core/stock';
 import { SnagRow } from '../../pieces/snag-row';

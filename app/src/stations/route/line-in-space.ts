@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
-import { lineView, snapPlace, snapsFor, type Line, type LineView, type Snaps } from '@firm-line/core/plan';
+import { lineView, type Line, type LineView } from '@firm-line/core/plan';
+import { snapPlace, snapsFor, type Snaps } from '@firm-line/core/plan/snapping';
 import type { Vec3 } from '@firm-line/core/vec';
 import { VectorField } from '../../kit/fields/vector-field';
 import { Toggle, type ToggleChoice } from '../../kit/toggle';

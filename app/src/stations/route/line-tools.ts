@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { placeClips, laidTemplate, RAIL_SIDES, type EditCall, type LineView, type TemplateBend } from '@firm-line/core/plan';
+import { laidTemplate, RAIL_SIDES, type EditCall, type LineView, type TemplateBend } from '@firm-line/core/plan';
+import { placeClips } from '@firm-line/core/plan/clipping';
 import { InputError } from '@firm-line/core/fault';
 import { formatLengthUnit } from '@firm-line/core/units';
 import type { Vec3 } from '@firm-line/core/vec';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { lineSpace, movesOf, type Line, type LineView } from '@firm-line/core/plan';
-import { formatLengthUnit, formatMove } from '@firm-line/core/units';
+import { formatLengthUnit } from '@firm-line/core/units';
+import { formatMove } from '@firm-line/core/units/move';
 import type { Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { PlanStore } from '../../session/plan-store';

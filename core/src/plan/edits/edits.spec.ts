@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { InputError } from '../../fault/index.ts';
-import { newThing } from '../../frame/index.ts';
+import { newThing } from '../../frame/fresh/index.ts';
 import { inspect, NOT_JUDGED } from '../../snags/index.ts';
 import { cases } from '../../testing/cases.ts';
 import { demo } from '../../testing/demo-plans.ts';

@@ -2,18 +2,8 @@ import fc from 'fast-check';
 import { bendTable } from '../../tube/index.ts';
 import { distance, sub, type Vec3 } from '../../vec/index.ts';
 import { inspect } from '../../snags/index.ts';
-import {
-  applyEdit,
-  checkPlan,
-  laidTemplate,
-  readPlan,
-  snapPlace,
-  snapsFor,
-  writePlan,
-  type EditCall,
-  type LineView,
-  type Plan,
-} from '../index.ts';
+import { applyEdit, checkPlan, laidTemplate, readPlan, writePlan, type EditCall, type LineView, type Plan } from '../index.ts';
+import { snapPlace, snapsFor } from '../snapping/index.ts';
 import { viewPlan } from '../results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 

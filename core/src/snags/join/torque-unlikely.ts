@@ -1,5 +1,5 @@
 import { likelyTorqueNm } from '../../ends/index.ts';
-import { formatTorque } from '../../units/index.ts';
+import { formatTorque } from '../../units/torque/index.ts';
 import { defineRule } from '../define-rule.ts';
 
 /** A torque far from what such a thread mostly takes is questioned, not refused. */

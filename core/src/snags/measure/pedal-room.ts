@@ -1,4 +1,5 @@
-import { PEDAL_ROOM, type PedalBox } from '../../plan/index.ts';
+import type { PedalBox } from '../../plan/index.ts';
+import { PEDAL_ROOM } from '../../plan/typical/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { lengthWords } from '../words.ts';
 

@@ -1,4 +1,4 @@
-import { oneWay } from '../../plan/index.ts';
+import { oneWay } from '../../plan/clipping/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { onLine } from '../words.ts';
 

@@ -1,5 +1,6 @@
 import { InputError, figure } from '../../fault/index.ts';
-import { lineSpace, lineView, placeClips, type LineView, type Plan, type SpanView } from '../../plan/index.ts';
+import { lineSpace, lineView, type LineView, type Plan, type SpanView } from '../../plan/index.ts';
+import { placeClips } from '../../plan/clipping/index.ts';
 import { defineRule, type Fix, type Rule } from '../define-rule.ts';
 import { lengthWords, nodeNear, onLine, type Bent } from '../words.ts';
 

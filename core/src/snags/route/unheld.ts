@@ -1,5 +1,5 @@
 import { InputError } from '../../fault/index.ts';
-import { placeClips } from '../../plan/index.ts';
+import { placeClips } from '../../plan/clipping/index.ts';
 import { defineRule } from '../define-rule.ts';
 import { lengthWords, onLine } from '../words.ts';
 

@@ -1,5 +1,6 @@
 import type { Vec3 } from '../vec/index.ts';
-import { CORNERS, type Corner, type Square } from './square.ts';
+import { CORNERS, type Corner } from '../survey/index.ts';
+import type { Square } from './square.ts';
 
 const meanOf = (values: readonly number[]): number => values.reduce((sum, v) => sum + v, 0) / values.length;
 

@@ -1,5 +1,6 @@
 import { distance, rotate, add, type Vec3 } from '../vec/index.ts';
-import { CORNERS, placedMarks, SPANS, square, type Corner, type Span } from './index.ts';
+import { CORNERS, SPANS, type Corner, type Span } from '../survey/index.ts';
+import { placedMarks, square } from './index.ts';
 
 const MARKS: Record<Corner, Vec3> = { frontLeft: [0, -400, 500], frontRight: [6, 402, 501], rearRight: [2405, 398, 498], rearLeft: [2398, -401, 503] }; // prettier-ignore
 const ends: Record<Span, readonly [Corner, Corner]> = { front: ['frontLeft', 'frontRight'], rear: ['rearLeft', 'rearRight'], left: ['frontLeft', 'rearLeft'], right: ['frontRight', 'rearRight'], diagonalLeft: ['frontLeft', 'rearRight'], diagonalRight: ['frontRight', 'rearLeft'] }; // prettier-ignore

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { cases } from '../testing/cases.ts';
-import { slips, SPANS, square, type SquareInput } from './index.ts';
+import { SPANS } from '../survey/index.ts';
+import { slips, square, type SquareInput } from './index.ts';
 
 /** A general minimizer, of npm's `fmin`. */
 type Minimise = (f: (x: number[]) => number, start: number[], limits: { maxIterations: number }) => { x: number[]; fx: number };

@@ -1,11 +1,7 @@
 import { figure, InputError } from '../fault/index.ts';
+import { SPANS, type Corner, type Span } from '../survey/index.ts';
 import { inverseOf, timesVector } from './dense.ts';
 
-export const CORNERS = ['frontLeft', 'frontRight', 'rearRight', 'rearLeft'] as const;
-export type Corner = (typeof CORNERS)[number];
-/** The six distances between four marks; diagonalLeft runs from front left to rear right. */
-export const SPANS = ['front', 'rear', 'left', 'right', 'diagonalLeft', 'diagonalRight'] as const;
-export type Span = (typeof SPANS)[number];
 const ENDS: Record<Span, readonly [Corner, Corner]> = {
   front: ['frontLeft', 'frontRight'],
   rear: ['rearLeft', 'rearRight'],

@@ -1,6 +1,5 @@
 import { distance, sub, unit, type Vec3 } from '../vec/index.ts';
-import { invert, type Sym3 } from './linear.ts';
-import { DEFAULT_TAPE_SIGMA_MM } from './survey.ts';
+import { DEFAULT_TAPE_SIGMA_MM, invert, type Sym3 } from '../survey/index.ts';
 
 /** A place that a tape can be hooked to. */
 export interface Hook {
