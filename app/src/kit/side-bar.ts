@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import type { ToggleChoice } from './toggle';
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { Toggle } from './toggle';
 
 /** A slim bar of pages or views beside what they show: down its side on a desk, in a row where there is little width. */
 @Component({
@@ -26,9 +26,4 @@ import type { ToggleChoice } from './toggle';
     <ng-content />
   `,
 })
-export class SideBar<T> {
-  readonly label = input.required<string>();
-  readonly options = input.required<readonly ToggleChoice<T>[]>();
-  readonly value = input.required<T>();
-  readonly changed = output<T>();
-}
+export class SideBar<T> extends Toggle<T> {}
