@@ -62,7 +62,7 @@ const MARGIN = { x: 90, top: 56, bottom: 56 };
           <text [attr.x]="part.x + part.dx" [attr.y]="part.y + part.dy" [attr.text-anchor]="part.dx < 0 ? 'end' : 'start'" class="fill-ink stroke-paper text-[13px] font-semibold" stroke-width="3" paint-order="stroke">{{ part.name }}</text>
         }
       }
-      @for (dim of dims(); track dim.name) {
+      @for (dim of dims(); track $index) {
         <path [attr.d]="dim.d" class="fill-none stroke-ink-soft" stroke-width="1.3" />
         <text [attr.x]="dim.x" [attr.y]="dim.y" text-anchor="middle" class="fill-ink font-mono text-[14px] font-semibold">{{ dim.name }}</text>
       }
