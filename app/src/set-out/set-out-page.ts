@@ -43,7 +43,7 @@ interface Tried {
         <h1 class="text-2xl font-bold">Set out a new plan</h1>
         <p class="text-ink-soft">Say what you know. The rest is a guess until you measure it.</p>
       </div>
-      <button type="button" class="btn" [attr.aria-label]="'Show ' + (units() === 'metric' ? 'inches' : 'millimetres')" (click)="swapUnits()">{{ units() === 'metric' ? 'mm' : 'in' }}</button>
+      <button type="button" class="btn" [attr.aria-label]="'Units: ' + (units() === 'metric' ? 'mm' : 'in') + '. Switch.'" (click)="swapUnits()">{{ units() === 'metric' ? 'mm' : 'in' }}</button>
       <button type="button" class="btn" (click)="begin(null)">Start empty</button>
     </header>
     <div class="grid min-h-0 flex-1 md:grid-cols-[minmax(0,1fr)_minmax(0,0.9fr)]">

@@ -19,6 +19,7 @@ import { Tabs } from '../session/tabs';
 import { STATIONS } from '../stations/registry';
 import { FindAnything } from './find-anything';
 import { KeyList } from './key-list';
+import { earlyKeys } from './early-keys';
 import type { Acts } from './keys';
 import { RefusedPlan } from './refused-plan';
 import { SnagDrawer } from './snag-drawer';
@@ -196,13 +197,8 @@ export class Shell {
       keys: () => this.keysRef()?.open(),
       units: () => this.switchUnits(),
     };
-    const destroy = inject(DestroyRef);
-    let asked = false;
-    effect(() => {
-      if (!this.store.interactive() || asked) return;
-      asked = true;
-      void import('./keys').then(({ Keys }) => destroy.destroyed || injector.get(Keys).listen(acts, destroy));
-    });
+    const load = earlyKeys(acts, inject(DestroyRef), () => import('./keys').then(({ Keys }) => injector.get(Keys)));
+    effect(() => this.store.interactive() && load());
   }
   private readonly address = computed(() => {
     this.router.lastSuccessfulNavigation();
