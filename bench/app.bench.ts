@@ -215,7 +215,7 @@ export async function benchDrag(frames = 120): Promise<void> {
     await page.waitForSelector('[data-line="line-r1~0"]');
     await page.click('[data-line="line-r1~0"]');
     await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5', { timeout: 60_000 });
-    await page.evaluate('[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "From above").click()');
+    await page.evaluate('[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "Above").click()');
     await new Promise((done) => setTimeout(done, 1500));
     const grip = await handleAt(page, 2);
     await page.mouse.move(grip.x, grip.y);

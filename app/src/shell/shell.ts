@@ -21,6 +21,7 @@ import { FindAnything } from './find-anything';
 import { KeyList } from './key-list';
 import { earlyKeys } from './early-keys';
 import type { Acts } from './keys';
+import { NoPlan } from './no-plan';
 import { RefusedPlan } from './refused-plan';
 import { SnagDrawer } from './snag-drawer';
 import { StationBoundary } from './station-boundary';
@@ -35,7 +36,7 @@ function focusHead(): void {
 
 @Component({
   selector: 'fl-shell',
-  imports: [RouterOutlet, RouterLink, WayThrough, SnagDrawer, FindAnything, KeyList, RefusedPlan],
+  imports: [RouterOutlet, RouterLink, WayThrough, SnagDrawer, FindAnything, KeyList, NoPlan, RefusedPlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-dvh flex-col', '[class.floor]': 'floor()' },
   template: `
@@ -94,24 +95,13 @@ function focusHead(): void {
     }
     @switch (store.phase()) {
       @case ('missing') {
-        <main class="p-10">
-          <h1 class="text-2xl font-bold">There is no such plan here</h1>
-          <p class="mt-2">Plans live in this browser. It may have been made in another one, or be among the deleted.</p>
-          <a routerLink="/" class="btn-main mt-4">See all plans</a>
-        </main>
+        <main class="p-10">@defer { <fl-no-plan [deleted]="false" /> }</main>
       }
       @case ('refused') {
         <main class="p-6">@defer { <fl-refused-plan [refused]="store.refused()!" /> }</main>
       }
       @case ('deleted') {
-        <main class="p-10">
-          <h1 class="text-2xl font-bold">This plan was deleted in another tab</h1>
-          <p class="mt-2">It is not written again until you bring it back.</p>
-          <div class="mt-4 flex gap-2">
-            <button type="button" class="btn-main" (click)="store.bringBack()">Bring it back</button>
-            <a routerLink="/" class="btn">See all plans</a>
-          </div>
-        </main>
+        <main class="p-10">@defer { <fl-no-plan [deleted]="true" /> }</main>
       }
       @case ('ready') {
         @if (boundary.broken(); as broken) {
