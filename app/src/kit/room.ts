@@ -1,4 +1,5 @@
-import { Injectable, signal } from '@angular/core';
+import { computed, Injectable, signal } from '@angular/core';
+import { keep, kept } from './kept';
 
 const KEPT_AS = 'firm-line panel folded';
 
@@ -6,11 +7,13 @@ const KEPT_AS = 'firm-line panel folded';
 @Injectable({ providedIn: 'root' })
 export class Room {
   private readonly fullNow = signal(false);
-  private readonly foldedNow = signal(kept());
+  private readonly foldedNow = signal(kept(KEPT_AS) === 'yes');
   private readonly asked = signal(0);
   /** The scene alone, without head, ribbon and panel. */
   readonly full = this.fullNow.asReadonly();
   readonly folded = this.foldedNow.asReadonly();
+  /** The scene stands without the panel beside it. */
+  readonly alone = computed(() => this.folded() || this.full());
   /** Counts how often the whole vehicle was asked into the picture. */
   readonly fitAsked = this.asked.asReadonly();
 
@@ -22,21 +25,9 @@ export class Room {
   }
   toggleFolded(): void {
     this.foldedNow.update((on) => !on);
-    try {
-      localStorage.setItem(KEPT_AS, this.foldedNow() ? 'yes' : 'no');
-    } catch {
-      // A browser that keeps nothing: it holds until the tab is closed.
-    }
+    keep(KEPT_AS, this.foldedNow() ? 'yes' : 'no');
   }
   fit(): void {
     this.asked.update((n) => n + 1);
-  }
-}
-
-function kept(): boolean {
-  try {
-    return localStorage.getItem(KEPT_AS) === 'yes';
-  } catch {
-    return false;
   }
 }

@@ -1,4 +1,5 @@
 import { computed, Injectable, signal } from '@angular/core';
+import { keep, kept } from './kept';
 
 const KEPT_AS = 'firm-line theme';
 export const THEMES = ['system', 'light', 'dark'] as const;
@@ -9,7 +10,7 @@ export type ThemeChoice = (typeof THEMES)[number];
 export class Theme {
   private readonly system = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
   private readonly wished = signal(this.system?.matches ?? false);
-  private readonly chosen = signal(kept());
+  private readonly chosen = signal<ThemeChoice>(THEMES.find((one) => one === kept(KEPT_AS)) ?? 'system');
   readonly choice = this.chosen.asReadonly();
   readonly isDark = computed(() => (this.chosen() === 'system' ? this.wished() : this.chosen() === 'dark'));
 
@@ -22,24 +23,11 @@ export class Theme {
   }
   choose(choice: ThemeChoice): void {
     this.chosen.set(choice);
-    try {
-      if (choice === 'system') localStorage.removeItem(KEPT_AS);
-      else localStorage.setItem(KEPT_AS, choice);
-    } catch {
-      // A browser that keeps nothing: it holds until the tab is closed.
-    }
+    keep(KEPT_AS, choice === 'system' ? null : choice);
     this.show();
   }
   /** The page's styles are those of the theme before anything that reads them is drawn anew. */
   private show(): void {
     document.documentElement.dataset['theme'] = this.isDark() ? 'dark' : 'light';
-  }
-}
-
-function kept(): ThemeChoice {
-  try {
-    return THEMES.find((one) => one === localStorage.getItem(KEPT_AS)) ?? 'system';
-  } catch {
-    return 'system';
   }
 }

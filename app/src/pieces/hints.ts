@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, Injectable, input, signal } from '@angular/core';
+import { keep, kept } from '../kit/kept';
 
 const KEPT_AS = 'firm-line hints';
 /** What a first-time user is told on each screen, three at most. */
@@ -23,26 +24,22 @@ export const HINTS: Readonly<Record<string, readonly string[]>> = {
 /** Which hints were put away, for good. */
 @Injectable({ providedIn: 'root' })
 export class HintsSeen {
-  private readonly now = signal<readonly string[]>(kept());
+  private readonly now = signal<readonly string[]>(seenBefore());
   readonly seen = this.now.asReadonly();
   putAway(station: string): void {
-    this.keep([...this.now(), station]);
+    this.set([...this.now(), station]);
   }
   showAgain(): void {
-    this.keep([]);
+    this.set([]);
   }
-  private keep(list: readonly string[]): void {
+  private set(list: readonly string[]): void {
     this.now.set(list);
-    try {
-      localStorage.setItem(KEPT_AS, JSON.stringify(list));
-    } catch {
-      // A browser that keeps nothing: they are away until the tab is closed.
-    }
+    keep(KEPT_AS, JSON.stringify(list));
   }
 }
-function kept(): readonly string[] {
+function seenBefore(): readonly string[] {
   try {
-    const list: unknown = JSON.parse(localStorage.getItem(KEPT_AS) ?? '[]');
+    const list: unknown = JSON.parse(kept(KEPT_AS) ?? '[]');
     return Array.isArray(list) ? list.filter((one): one is string => typeof one === 'string') : [];
   } catch {
     return [];

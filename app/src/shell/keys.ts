@@ -1,6 +1,7 @@
 import { inject, Injectable, signal, type DestroyRef } from '@angular/core';
 import { tinykeys } from 'tinykeys';
 import { Jump } from '../session/jump';
+import { keep, kept } from '../kit/kept';
 import { Room } from '../kit/room';
 import { PlanStore } from '../session/plan-store';
 import { STATIONS } from '../stations/registry';
@@ -24,16 +25,12 @@ export class Keys {
   private readonly jump = inject(Jump);
   private readonly store = inject(PlanStore);
   private readonly room = inject(Room);
-  private readonly singleNow = signal(kept() !== 'off');
+  private readonly singleNow = signal(kept(KEPT_AS) !== 'off');
   readonly single = this.singleNow.asReadonly();
 
   setSingle(on: boolean): void {
     this.singleNow.set(on);
-    try {
-      localStorage.setItem(KEPT_AS, on ? 'on' : 'off');
-    } catch {
-      // A browser that keeps nothing: it holds until the tab is closed.
-    }
+    keep(KEPT_AS, on ? 'on' : 'off');
   }
 
   /** Listens for as long as whoever calls it lives. */
@@ -72,13 +69,5 @@ export class Keys {
       '$mod+Shift+Z': anywhere(() => this.store.redo()),
     });
     destroy.onDestroy(stop);
-  }
-}
-
-function kept(): string | null {
-  try {
-    return localStorage.getItem(KEPT_AS);
-  } catch {
-    return null;
   }
 }

@@ -1,6 +1,6 @@
 import { InputError } from '../fault/index.ts';
 import { boxGap, gapTo, keptFrom, pointGapMm, type Obstacle } from '../frame/index.ts';
-import { addScaled, distance, dot, pathLength, shareAlong, sub, unit, type Vec3 } from '../vec/index.ts';
+import { addScaled, distance, dot, pathLength, shareAlong, sub, unit, type Vec3, tenths } from '../vec/index.ts';
 import { DIRECTIONS, makeLattice, nodeAt, placeOf, type Lattice } from './lattice.ts';
 import { cheapest, type Costs, type Found, type Leg } from './search.ts';
 
@@ -168,10 +168,9 @@ export interface Problem {
 export function problemOf(input: WayInput): Problem {
   const { a, b, pitchMm } = input;
   const [outA, outB] = [directionOf(a.direction), directionOf(b.direction)];
-  const round = (at: Vec3): Vec3 => at.map((v) => Math.round(v * 10) / 10) as unknown as Vec3;
-  const from = { at: round(addScaled(a.atMm, unit(a.direction)!, a.leadMm)), direction: outA };
+  const from = { at: tenths(addScaled(a.atMm, unit(a.direction)!, a.leadMm)), direction: outA };
   // Into B the tube runs against the way its port points.
-  const to = { at: round(addScaled(b.atMm, unit(b.direction)!, b.leadMm)), direction: outB ^ 1 };
+  const to = { at: tenths(addScaled(b.atMm, unit(b.direction)!, b.leadMm)), direction: outB ^ 1 };
   const side = (pick: (...v: number[]) => number, by: number): Vec3 =>
     [0, 1, 2].map((i) => pick(from.at[i]!, to.at[i]!) + by) as unknown as Vec3;
   const lattice = makeLattice(side(Math.min, -ROUND_MM), side(Math.max, ROUND_MM), pitchMm, [from.at, to.at], besideFrame(input));

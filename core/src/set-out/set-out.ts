@@ -4,7 +4,7 @@ import { viewPlan } from '../plan/results/index.ts';
 import { atLength, hoseView, ORDER_STEP_MM, shortestOf } from '../hose-travel/index.ts';
 import { clipped, waysFor } from '../route-proposals/index.ts';
 import type { UnitSystem } from '../units/index.ts';
-import type { Vec3 } from '../vec/index.ts';
+import { tenths, type Vec3 } from '../vec/index.ts';
 import { checkAnswers, type Answers, type Ask } from './answers.ts';
 import { dimensionsOf, FRAME_ASKS, type Dimensions } from './dimensions.ts';
 import { keptBut } from './job.ts';
@@ -48,7 +48,7 @@ function datumsOf({ answers, rail, axlesMm, bulkheadMm }: Dimensions, said: Read
   return places.map(([name, atMm], i) => ({
     id: `point-${i + 1}`,
     name: `${'ABCDEFGHJ'[i]!}, ${name}`,
-    known: { how, atMm: atMm.map((v) => Math.round(v * 10) / 10) as unknown as Vec3, sigmaMm: [s, s, s] },
+    known: { how, atMm: tenths(atMm), sigmaMm: [s, s, s] },
   }));
 }
 

@@ -51,3 +51,6 @@ export function shareAlong(at: Vec3, from: Vec3, to: Vec3): number {
   const square = dot(way, way);
   return square ? Math.min(1, Math.max(0, dot(sub(at, from), way) / square)) : 0;
 }
+
+/** A place to tenths, as it is kept and typed. */
+export const tenths = (at: Vec3): Vec3 => at.map((v) => Math.round(v * 10) / 10 + 0) as unknown as Vec3;

@@ -3,7 +3,7 @@ import { figure, InputError } from '@firm-line/core/fault';
 import { FRESH_FRAME, type EditCall, type FrameCheck } from '@firm-line/core/plan';
 import { CORNERS, SPANS, type Corner, type Span } from '@firm-line/core/survey';
 import { placedMarks, slips, square, type Slip, type Square } from '@firm-line/core/taping';
-import type { Vec3 } from '@firm-line/core/vec';
+import { tenths, type Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { SelectField } from '../../kit/fields/select-field';
@@ -177,7 +177,7 @@ export class FramePage {
     const { points } = this.store.view();
     const thought = Object.fromEntries(CORNERS.map((c) => [c, points.get(marks[c]!)!.fixed.atMm])) as Record<Corner, Vec3>;
     const placed = placedMarks(one.square, thought, whole(heightsMm) ? heightsMm : null);
-    return CORNERS.map((corner) => ({ id: marks[corner]!, corner, from: thought[corner], to: placed[corner].map((v) => Math.round(v * 10) / 10) as unknown as Vec3 })); // prettier-ignore
+    return CORNERS.map((corner) => ({ id: marks[corner]!, corner, from: thought[corner], to: tenths(placed[corner]) })); // prettier-ignore
   });
   protected readonly moveWords = computed(() => {
     const { points } = this.store.view();

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import type { PositionSource } from '@firm-line/core/plan';
-import { add, sub, type Vec3 } from '@firm-line/core/vec';
+import { add, sub, type Vec3, tenths } from '@firm-line/core/vec';
 import { SelectField } from '../../kit/fields/select-field';
 import { VectorField } from '../../kit/fields/vector-field';
 import { PlanStore } from '../../session/plan-store';
@@ -41,7 +41,7 @@ export class FromPort {
   protected readonly from = linkedSignal<string>(() => this.others()[0]?.id ?? '');
   private readonly at = computed(() => this.store.view().ports.get(this.from())!.fixed);
   protected readonly off = computed(
-    () => sub(this.store.view().ports.get(this.portId())!.fixed.atMm, this.at().atMm).map((v) => Math.round(v * 10) / 10) as unknown as Vec3, // prettier-ignore
+    () => tenths(sub(this.store.view().ports.get(this.portId())!.fixed.atMm, this.at().atMm)), // prettier-ignore
   );
   protected take(off: Vec3): void {
     const { atMm, sigmaMm } = this.at();

@@ -14,7 +14,7 @@ import {
   type Target,
 } from '@firm-line/core/plan';
 import { formatLength } from '@firm-line/core/units';
-import type { Vec3 } from '@firm-line/core/vec';
+import { tenths, type Vec3 } from '@firm-line/core/vec';
 import { DirectionField } from '../../kit/fields/direction-field';
 import { RadioField, type RadioChoice } from '../../kit/fields/radio-field';
 import { VectorField } from '../../kit/fields/vector-field';
@@ -253,5 +253,3 @@ export class PlaceDetail {
     return this.store.units() === 'metric' ? figure(value, 1) : formatLength(value, 'inch');
   }
 }
-
-const tenths = (v: Vec3): Vec3 => v.map((n) => Math.round(n * 10) / 10) as unknown as Vec3;

@@ -25,9 +25,8 @@ const MARGIN = 16;
     @if (drawing(); as d) {
       <svg
         #svg
-        class="absolute inset-y-0 right-0 h-full touch-none select-none"
+        class="absolute inset-y-0 right-0 h-full cursor-grab touch-none select-none"
         [style.width.px]="size().width"
-        [class.cursor-grab]="true"
         role="group"
         aria-label="The circuits"
         tabindex="0"

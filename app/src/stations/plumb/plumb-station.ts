@@ -18,7 +18,7 @@ import { Empty } from '../../kit/empty';
   template: `
     <h1 class="sr-only">Plumb</h1>
     @if (store.view(); as view) {
-      <div class="grid min-h-0 flex-1 lg:grid-rows-[minmax(0,1fr)]" [class]="alone() ? '' : 'lg:grid-cols-[1fr_20rem]'">
+      <div class="grid min-h-0 flex-1 lg:grid-rows-[minmax(0,1fr)]" [class]="room.alone() ? '' : 'lg:grid-cols-[1fr_20rem]'">
         <section class="flex min-h-[32rem] min-w-0 flex-col lg:min-h-0" aria-label="The circuits">
           <ul class="flex flex-wrap gap-x-6 gap-y-1 px-4 pt-3 text-sm" aria-label="Circuits">
             @for (circuit of circuits(); track circuit.id) {
@@ -63,7 +63,7 @@ import { Empty } from '../../kit/empty';
         </section>
         <aside
           class="min-h-0 overflow-auto border-rule bg-sheet p-4 lg:border-l"
-          [class.hidden]="alone()"
+          [class.hidden]="room.alone()"
           aria-label="The chosen part"
           tabindex="0"
         >
@@ -96,7 +96,6 @@ export class PlumbStation {
   protected readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
   protected readonly room = inject(Room);
-  protected readonly alone = computed(() => this.room.folded() || this.room.full());
   protected readonly layouts = LAYOUTS;
 
   /** The part of the chosen port, else the first. */

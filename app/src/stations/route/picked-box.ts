@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { lineSpace, movesOf, type Line, type LineView } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { formatMove } from '@firm-line/core/units/move';
-import type { Vec3 } from '@firm-line/core/vec';
+import { tenths, type Vec3 } from '@firm-line/core/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { PlanStore } from '../../session/plan-store';
 import type { Picked } from './picked';
@@ -79,7 +79,7 @@ export class PickedBox {
   }
   protected corner(): void {
     const { toNode, at } = this.picked() as { toNode: number; at: Vec3 };
-    const atMm = at.map((v) => Math.round(v * 10) / 10) as unknown as Vec3;
+    const atMm = tenths(at);
     if (this.store.apply({ edit: 'insertCorner', with: { id: this.view().line.id, index: toNode - 1, atMm } })) this.put.emit(toNode);
   } // prettier-ignore
   private patch(patch: Partial<Line>): void {

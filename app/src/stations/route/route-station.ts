@@ -88,7 +88,7 @@ import { Empty } from '../../kit/empty';
           (pointed)="selection.point($event)"
         />
       </section>
-      <div class="grid min-h-0 flex-1 lg:grid-rows-[minmax(0,1fr)]" [class]="alone() ? '' : 'lg:grid-cols-[1fr_20rem]'">
+      <div class="grid min-h-0 flex-1 lg:grid-rows-[minmax(0,1fr)]" [class]="room.alone() ? '' : 'lg:grid-cols-[1fr_20rem]'">
         <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
           @defer (when store.interactive()) {
             @if (inSpace()) {
@@ -101,7 +101,7 @@ import { Empty } from '../../kit/empty';
                 (failed)="noSpace()"
               >
                 <button type="button" class="bar-btn" (click)="flat.set(true)">Flat views</button>
-                @if (alone() && !room.full()) {
+                @if (room.alone() && !room.full()) {
                   <button type="button" class="bar-btn" (click)="room.toggleFolded()" title="Open the panel (b)">Panel</button>
                 }
                 <button type="button" class="bar-btn bg-fluid text-sheet hover:bg-ink" (click)="finding.set(true)">
@@ -124,7 +124,7 @@ import { Empty } from '../../kit/empty';
                 (targetPicked)="jump.to('measure', $event)"
               />
               <div class="absolute top-2 right-3 flex gap-2">
-                @if (alone() && !room.full()) {
+                @if (room.alone() && !room.full()) {
                   <button type="button" class="btn px-3" (click)="room.toggleFolded()">Panel</button>
                 }
                 <button type="button" class="btn-main px-3" (click)="finding.set(true)">Find a way</button>
@@ -155,7 +155,7 @@ import { Empty } from '../../kit/empty';
         </section>
         <aside
           class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l"
-          [class.hidden]="alone()"
+          [class.hidden]="room.alone()"
           aria-label="Moves of the line"
         >
           <div class="flex gap-2 border-b border-rule px-4 py-2">
@@ -204,8 +204,6 @@ export class RouteStation {
   protected readonly selection = inject(Selection);
   protected readonly jump = inject(Jump);
   protected readonly room = inject(Room);
-  /** The scene stands alone, without the panel beside it. */
-  protected readonly alone = computed(() => this.room.folded() || this.room.full());
   protected readonly form = viewChild<LineForm>('form');
   protected readonly ghost = signal<readonly Vec3[] | null>(null);
   /** The chosen line as it is being dragged. */

@@ -1,4 +1,4 @@
-import { add, distance, dot, length, scale, sub, unit, type Vec3 } from '../../vec/index.ts';
+import { add, distance, dot, length, scale, sub, unit, type Vec3, tenths } from '../../vec/index.ts';
 import { layPlan } from '../derived/laid-plan.ts';
 import type { Line, Plan } from '../model/index.ts';
 
@@ -28,8 +28,6 @@ export function followedCorners(nodesMm: readonly Vec3[], byMm: Vec3): Vec3[] {
     return add(corner, by);
   });
 }
-
-const tenths = (v: Vec3): Vec3 => v.map((n) => Math.round(n * 10) / 10) as unknown as Vec3;
 
 /** Where a line's corners go when its ends have moved by so much; null: that end stays. */
 export function lineFollowed(nodesMm: readonly Vec3[], a: Vec3 | null, b: Vec3 | null): readonly Vec3[] {

@@ -1,5 +1,5 @@
 import type { Shape } from '../../frame/index.ts';
-import { add, rotate, sub, type Vec3 } from '../../vec/index.ts';
+import { add, rotate, sub, type Vec3, tenths } from '../../vec/index.ts';
 import { layPlan } from '../derived/laid-plan.ts';
 import type { Plan, PositionSource } from '../model/index.ts';
 import { linesFollow } from './follow.ts';
@@ -8,7 +8,6 @@ import { changeRecord } from './records.ts';
 /** Which way a part is turned, a quarter at a time: about the line fore and aft, across, or upright. */
 export type TurnAxis = 'fore' | 'across' | 'upright';
 const AXES: Record<TurnAxis, Vec3> = { fore: [1, 0, 0], across: [0, 1, 0], upright: [0, 0, 1] };
-const tenths = (v: Vec3): Vec3 => v.map((n) => Math.round(n * 10) / 10 + 0) as unknown as Vec3;
 
 /** A shape under a move of whole quarters. */
 function movedShape(shape: Shape, place: (at: Vec3) => Vec3, way: (direction: Vec3) => Vec3): Shape {

@@ -1,4 +1,4 @@
-import { add, addScaled, distance, dot, length, scale, sub, unit, type Vec3 } from '../../vec/index.ts';
+import { add, addScaled, distance, dot, length, scale, sub, unit, type Vec3, tenths } from '../../vec/index.ts';
 
 /** Two moves this near in direction are along one line; 0.1° is under what a tape and a square can tell. */
 const ALONG = Math.cos((0.1 * Math.PI) / 180);
@@ -47,7 +47,7 @@ export function lengthenEnd(nodesMm: readonly Vec3[], end: 'a' | 'b', moreMm: nu
   const way = scale(sub(corner, port), 1 / length(sub(corner, port)));
   const shifted = (count: number): Vec3[] => {
     const nodes = fromEnd.map((node, i) =>
-      i >= 1 && i <= count && i < fromEnd.length - 1 ? roundMm(addScaled(node, way, moreMm)) : node,
+      i >= 1 && i <= count && i < fromEnd.length - 1 ? tenths(addScaled(node, way, moreMm)) : node,
     );
     return (end === 'a' ? nodes : nodes.reverse()).slice(1, -1);
   };
@@ -55,4 +55,3 @@ export function lengthenEnd(nodesMm: readonly Vec3[], end: 'a' | 'b', moreMm: nu
 }
 
 /** Corners of ours land on tenths of a millimetre. */
-const roundMm = (at: Vec3): Vec3 => at.map((v) => Math.round(v * 10) / 10) as unknown as Vec3;

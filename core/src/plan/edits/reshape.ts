@@ -15,10 +15,10 @@ import {
   sub,
   unit,
   type Vec3,
+  tenths,
 } from '../../vec/index.ts';
 import type { LineView } from '../derived/line-view.ts';
 
-const roundMm = (at: Vec3): Vec3 => at.map((v) => Math.round(v * 10) / 10) as unknown as Vec3;
 const mm = (value: number): string => `${figure(value, 1)} mm`;
 
 /** Corners of a line without those strictly between two of its nodes. */
@@ -50,13 +50,13 @@ export function steppedAside(view: LineView, index: number, riseMm: Vec3, bendDe
   if (topMm !== null) {
     const back = addScaled(up, along, topMm);
     const down = sub(addScaled(back, along, advanceMm), across);
-    return [...nodesMm.slice(1, index + 1), ...[start, up, back, down].map(roundMm), ...nodesMm.slice(index + 1, -1)];
+    return [...nodesMm.slice(1, index + 1), ...[start, up, back, down].map(tenths), ...nodesMm.slice(index + 1, -1)];
   }
   return [
     ...nodesMm.slice(1, index + 1),
-    roundMm(start),
-    roundMm(up),
-    ...nodesMm.slice(index + 1, -1).map((at) => roundMm(add(at, across))),
+    tenths(start),
+    tenths(up),
+    ...nodesMm.slice(index + 1, -1).map((at) => tenths(add(at, across))),
   ];
 }
 
@@ -82,7 +82,7 @@ export function followed(view: LineView, from: number, to: number, rail: Thing, 
   const runs = runsOf(stations);
   const [low, high] = [Math.min(a.runMm, b.runMm) + 1, Math.max(a.runMm, b.runMm) - 1];
   const between = stations.filter((_, i) => runs[i]! > low && runs[i]! < high);
-  const path = [a.at, ...(a.runMm < b.runMm ? between : between.reverse()), b.at].map((at) => roundMm(add(at, off)));
+  const path = [a.at, ...(a.runMm < b.runMm ? between : between.reverse()), b.at].map((at) => tenths(add(at, off)));
   return [...nodesMm.slice(1, from + (from ? 1 : 0)), ...path, ...nodesMm.slice(to, -1)];
 }
 
@@ -130,7 +130,7 @@ export function laidTemplate(view: LineView, bends: readonly TemplateBend[], tai
   for (; step > 1e-6; step /= 2) for (const roll of [best - step / 2, best + step / 2]) if (miss(roll) < miss(best)) best = roll;
   const nodes = laid(best);
   const misclosureMm = sub(goal, nodes.at(-1)!);
-  const cornersMm = nodes.slice(1, -1).map((at, i) => roundMm(i >= takeUp ? add(at, misclosureMm) : at));
+  const cornersMm = nodes.slice(1, -1).map((at, i) => tenths(i >= takeUp ? add(at, misclosureMm) : at));
   return { cornersMm, misclosureMm, rollDeg: (best + 360) % 360 };
 }
 

@@ -1,5 +1,5 @@
 import { InputError } from '../../fault/index.ts';
-import { addScaled, distance, sub, unit, ZERO, type Vec3 } from '../../vec/index.ts';
+import { addScaled, distance, sub, unit, ZERO, type Vec3, tenths } from '../../vec/index.ts';
 import { FRESH_LINE, freshEnd } from '../model/index.ts';
 import { freshId } from './fresh-id.ts';
 import type { LineView, PortView } from '../derived/line-view.ts';
@@ -32,7 +32,7 @@ export function splitBy(plan: Plan, { line, nodesMm, nuts }: LineView, index: nu
       `A ${by} wants ${longMm + 100} mm of straight for itself and both nuts; this move has ${Math.round(distance(from, to))}.`,
     );
   const middle = addScaled(from, sub(to, from), 0.5);
-  const side = (off: number): Vec3 => addScaled(middle, along, off).map((v) => Math.round(v * 10) / 10) as unknown as Vec3;
+  const side = (off: number): Vec3 => tenths(addScaled(middle, along, off));
   const made = newPart(plan, 'block');
   const known = (at: Vec3) => ({ how: 'typed', atMm: at, sigmaMm: [SIGMA_MM, SIGMA_MM, SIGMA_MM] }) as const;
   const [inlet, outlet] = made.ports as [Part['ports'][number], Part['ports'][number]];

@@ -1,6 +1,6 @@
 import { figure } from '../../fault/index.ts';
 import type { LineView } from '../../plan/index.ts';
-import { addScaled, angleDeg, dot, sub, type Vec3 } from '../../vec/index.ts';
+import { addScaled, angleDeg, dot, sub, tenths } from '../../vec/index.ts';
 import { defineRule, type Fix } from '../define-rule.ts';
 import { cornerAt, endName, onLine, withCorners, type Bent } from '../words.ts';
 
@@ -20,7 +20,7 @@ function straightOut(view: Bent, line: LineView, end: 'a' | 'b'): Fix | undefine
   const [port, next] = end === 'a' ? [line.nodesMm[0]!, line.nodesMm[1]!] : [line.nodesMm.at(-1)!, line.nodesMm.at(-2)!];
   const { direction } = line.ports[end]!.port;
   const reach = Math.max(LEAST_REACH_MM, dot(sub(next, port), direction));
-  const corner = addScaled(port, direction, reach).map((v) => Math.round(v * 10) / 10) as unknown as Vec3;
+  const corner = tenths(addScaled(port, direction, reach));
   const ways = end === 'a' ? [[corner, ...cornersMm.slice(1)], [corner, ...cornersMm]] : [[...cornersMm.slice(0, -1), corner], [...cornersMm, corner]]; // prettier-ignore
   const good = ways.find((corners) => {
     const after = withCorners(view, line, corners);
