@@ -14,7 +14,7 @@ import {
   type Target,
 } from '@firm-line/core/plan';
 import { formatLength } from '@firm-line/core/units';
-import { tenths, type Vec3 } from '@firm-line/core/vec';
+import { tenths } from '@firm-line/core/vec';
 import { DirectionField } from '../../kit/fields/direction-field';
 import { RadioField, type RadioChoice } from '../../kit/fields/radio-field';
 import { VectorField } from '../../kit/fields/vector-field';
