@@ -61,6 +61,8 @@ export interface Watched {
 /** A page that keeps book of whatever should not happen. */
 export async function watch(browser: Browser, url: string): Promise<Watched> {
   const page = await browser.newPage();
+  // A machine with other work is slow; what never comes fails all the same.
+  page.setDefaultTimeout(90_000);
   const complaints: string[] = [];
   page.on('console', (message) => {
     if (message.type() === 'error') complaints.push(`console: ${message.text()}`);
@@ -79,6 +81,17 @@ export async function openPlan(page: Page, url: string, plan = 'gannet', station
   await settled(page);
 }
 
+/** Goes to another station as a hand does, by the way through, and waits until it is there. */
+export async function goTo(page: Page, station: string): Promise<void> {
+  await page.click(`fl-way-through a[href*="/${station}"]`);
+  await page.waitForFunction(
+    (at) => location.pathname.endsWith(at) && document.querySelector('main h1'),
+    { polling: 100 },
+    station,
+  );
+  await settled(page);
+}
+
 export async function settled(page: Page): Promise<void> {
   await editable(page);
   await page.waitForFunction(() => document.querySelector('[data-test=snags]')?.textContent?.trim() !== 'Snags…', {
@@ -93,7 +106,7 @@ export async function editable(page: Page): Promise<void> {
       document.querySelector('main h1') &&
       !document.querySelector('main[inert]') &&
       document.querySelector('[data-test=saved]')?.textContent === 'saved',
-    { timeout: 20_000, polling: 100 },
+    { polling: 100 },
   );
 }
 

@@ -77,7 +77,7 @@ describe('plans in and out', () => {
     await openPlan(page, run.server.url);
     await page.click('[data-line=line-r2]');
     await page.waitForSelector('fl-move-list fl-snag-row button');
-    await page.click('fl-move-list fl-snag-row button');
+    await page.$eval('fl-move-list fl-snag-row button', (button) => (button as HTMLElement).click());
     await page.waitForFunction(() => !document.querySelector('fl-move-list')!.textContent!.includes('bender shoe'));
     await settled(page);
     await page.close();

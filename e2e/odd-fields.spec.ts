@@ -1,5 +1,5 @@
 import { STATIONS } from '../app/src/stations/registry';
-import { openPlan, settled, watch, withBrowser } from './browser';
+import { goTo, openPlan, settled, watch, withBrowser } from './browser';
 import { driveFields, keptPlan } from './fields';
 import { pressAll } from './press';
 
@@ -17,9 +17,7 @@ test.each(['gannet', 'wheatear', 'dunlin'])(
     await openPlan(page, run.server.url, id, 'measure');
     const { driven, pressed } = isLong ? { driven: new Set<string>(), pressed: {} as Record<string, Set<string>> } : known;
     for (const { path } of STATIONS) {
-      await page.click(`fl-way-through a[href*="/${path}"]`);
-      await page.waitForFunction((at) => location.pathname.endsWith(at) && document.querySelector('main h1'), {}, path);
-      await settled(page);
+      await goTo(page, path);
       const before = driven.size;
       await driveFields(page, driven);
       const found = await pressAll(page, (pressed[path] ??= new Set()), () => driveFields(page, driven));

@@ -7,7 +7,7 @@ import type { ElementHandle, Page } from 'puppeteer-core';
 import { STATIONS } from '../app/src/stations/registry';
 import { demo } from '../core/src/testing/demo-plans';
 import { bare, ODD_PLANS, opened } from '../core/src/testing/odd-plans';
-import { openPlan, settled, watch, withBrowser } from './browser';
+import { goTo, openPlan, watch, withBrowser } from './browser';
 import { pressAll, wrong } from './press';
 
 jest.setTimeout(240_000);
@@ -39,9 +39,7 @@ test.each(plans.map(([name, plan], i) => [name, { ...plan, id: `odd-${i}`, name 
     await bring(page, plan);
     const found: string[] = [];
     for (const { path } of STATIONS) {
-      await page.click(`fl-way-through a[href*="/${path}"]`);
-      await page.waitForFunction((at) => location.pathname.endsWith(at) && document.querySelector('main h1'), {}, path);
-      await settled(page);
+      await goTo(page, path);
       // The layouts are much alike: what was pressed in one is not pressed in the next.
       const pressed = isLayout(plan) && !process.env['LONG_TESTS'] ? (pressedInLayouts[path] ??= new Set()) : new Set<string>();
       found.push(...[...(await wrong(page)), ...(await pressAll(page, pressed))].map((words) => `${path}: ${words}`));

@@ -1,6 +1,6 @@
 import { STATIONS } from '../app/src/stations/registry';
 import { VEHICLES } from '../core/src/set-out/index';
-import { editable, settled, watch, withBrowser } from './browser';
+import { editable, goTo, settled, watch, withBrowser } from './browser';
 import { pressNamed, tabTo, textOf, waitText } from './keyboard';
 import { wrong } from './press';
 import type { Page } from 'puppeteer-core';
@@ -26,11 +26,8 @@ describe('a plan set out from what is known', () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     await setOut(page, vehicle);
     await keep(page);
-    const address = page.url().replace(/\/measure.*/, '');
     for (const { path } of STATIONS) {
-      await page.goto(`${address}/${path}`, { waitUntil: 'load' });
-      await editable(page);
-      await settled(page);
+      await goTo(page, path);
       expect([path, await wrong(page)]).toEqual([path, []]);
     }
     await page.click('[data-test=snags]');
