@@ -6,8 +6,8 @@ import tseslint from 'typescript-eslint';
 const LAYERS = [
   ['derive', 'fault'],
   ['vec', 'units'],
-  ['survey', 'stock', 'tube', 'bleed', 'hydraulics', 'clips', 'frame', 'rod', 'network'],
-  ['threads', 'pathfinding', 'formats', 'mesh', 'taping'],
+  ['survey', 'stock', 'tube', 'nest', 'bleed', 'hydraulics', 'clips', 'frame', 'rod', 'network'],
+  ['threads', 'pathfinding', 'formats', 'mesh', 'taping', 'bending'],
   ['ends'],
   ['plan'],
   ['joints', 'hose-travel'],

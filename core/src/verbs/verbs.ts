@@ -1,8 +1,10 @@
 import Joi from 'joi';
+import { correct, type CorrectInput } from '../bending/index.ts';
 import { bleed, type BleedInput } from '../bleed/index.ts';
 import { clips, type ClipLimits } from '../clips/index.ts';
 import { adapt, type AdaptInput } from '../ends/index.ts';
 import { hose, type HoseInput } from '../rod/index.ts';
+import { nest, type NestInput } from '../nest/index.ts';
 import { diagnose, size, type DiagnoseInput, type SizeInput } from '../hydraulics/index.ts';
 import { CORNERS, SPANS, survey, type SurveyInput } from '../survey/index.ts';
 import { square, type SquareInput } from '../taping/index.ts';
@@ -117,6 +119,39 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       to: { gender: 'female', thread: '3/8-24 UNF', seat: 'flare-37' },
       maxJoints: 4,
     },
+  },
+  correct: {
+    summary: 'what the tape said after each bend, and what that does to the bends that are left',
+    schema: s.record({
+      nodesMm: s.list(s.point, 2),
+      clrMm: s.radius,
+      odMm: s.radius,
+      cutMm: Joi.number().greater(0).max(100_000).required(),
+      readings: s.list(s.record({ endToBendMm: s.span, heightMm: s.span, tipToTipMm: s.span }), 1),
+      sigmaMm: Joi.number().greater(0).max(100).optional(),
+      reachMm: Joi.number().min(0).max(1000).optional(),
+    }),
+    run: (input: CorrectInput) => correct(input),
+    example: {
+      nodesMm: [[0, 0, 0], [200, 0, 0], [200, 150, 0], [200, 150, 120], [420, 150, 160]],
+      clrMm: 15,
+      odMm: 4.7625,
+      cutMm: 696.6,
+      readings: [{ endToBendMm: 202.9, heightMm: 0, tipToTipMm: 536.3 }, { endToBendMm: 146.9, heightMm: 200.2, tipToTipMm: 435.6 }],
+      sigmaMm: 0.5,
+      reachMm: 2,
+    },
+  },
+  nest: {
+    summary: 'cut lengths out of stock: the least stock opened, then the largest left-over',
+    schema: s.record({
+      stockMm: s.list(s.record({ lengthMm: Joi.number().greater(0).max(100_000).required(), count: Joi.number().integer().min(1).max(1000).required() })),
+      partsMm: s.list(Joi.number().greater(0).max(100_000).required()),
+      kerfMm: s.span,
+      trimMm: s.span,
+    }),
+    run: (input: NestInput) => nest(input),
+    example: { stockMm: [{ lengthMm: 7620, count: 2 }], partsMm: [2850, 1050, 912, 746, 622, 392, 1516], kerfMm: 0, trimMm: 10 },
   },
   bleed: {
     summary: 'in what order to bleed, and with how much',

@@ -1,0 +1,1 @@
+export { nest, type Nest, type NestInput, type NestPiece } from './nest.ts';
