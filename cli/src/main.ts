@@ -54,7 +54,7 @@ function run([verb = 'help', argument]: readonly string[]): number {
   }
   if (verb === 'check') return check(argument);
   if (!Object.hasOwn(VERBS, verb)) runVerb(verb, {});
-  print(runVerb(verb, parse(read(0))));
+  print(runVerb(verb, parse(read(0)), () => performance.now()));
   return EXIT.done;
 }
 

@@ -1,4 +1,4 @@
-import { InputError } from '../fault/index.ts';
+import type { InputError } from '../fault/index.ts';
 import { seeded, normal } from '../testing/seeded.ts';
 import { bendTable, unbend } from '../tube/index.ts';
 import { addScaled, angleDeg, cross, distance, dot, sub, unit, type Vec3 } from '../vec/index.ts';

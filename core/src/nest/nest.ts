@@ -127,11 +127,11 @@ function largestLeftOver(
  * Which cuts come out of which pieces, so that the least stock is opened and, of those plans, the
  * largest left-over is largest. Choices of pieces are gone through by their total length, least
  * first, from the least whose room is enough; each is shown to take all cuts, or that it cannot.
- * Thinks no longer than two seconds by the clock `nowMs`. Throws InputError at `partsMm[i]` for a
+ * Thinks no longer than two seconds by the clock `nowMs` (without one, as long as it takes). Throws InputError at `partsMm[i]` for a
  * cut longer than any piece, at `stockMm` where there is too little in all.
  * Source: cutting stock with pieces of several lengths, by bin completion (common practice).
  */
-export function nest({ stockMm, partsMm, kerfMm, trimMm }: NestInput, nowMs: () => number = () => performance.now()): Nest {
+export function nest({ stockMm, partsMm, kerfMm, trimMm }: NestInput, nowMs: () => number = () => 0): Nest {
   const startMs = nowMs();
   const late = (): boolean => nowMs() - startMs > MOST_MS;
   const stock: Stock[] = together(stockMm.map(({ lengthMm, count }) => [lengthMm, count])).map(([lengthMm, count]) => ({

@@ -60,7 +60,7 @@ export function relaxed(cuts: readonly Cut[], bins: readonly Bin[], budget: Budg
   /** Cost of each basic column: its length where it is an uncovered cut. */
   const cost = [...cuts.map(({ sizeMm }) => sizeMm), ...bins.map(() => 0)];
   const columns: (Omit<Column, 'times'> | null)[] = new Array(rows).fill(null);
-  const inverse = demand.map((_, i) => demand.map((__, j) => (i === j ? 1 : 0)));
+  const inverse: number[][] = demand.map((_, i) => demand.map((__, j) => (i === j ? 1 : 0)));
   const amount = demand.slice();
   const total = cuts.reduce((sum, { sizeMm, count }) => sum + sizeMm * count, 0);
   for (let round = 0; round < 4000; round++) {

@@ -10,10 +10,10 @@ const finite = (value: unknown): boolean =>
       : true;
 
 /**
- * Runs one verb on one parsed input. Throws InputError for an unknown verb (path `verb`), for the
+ * Runs one verb on one parsed input; `nowMs` is the clock of those that think no longer than some time. Throws InputError for an unknown verb (path `verb`), for the
  * first fault of the input's shape, and for what the subject itself refuses.
  */
-export function runVerb(verb: string, input: unknown): unknown {
+export function runVerb(verb: string, input: unknown, nowMs?: () => number): unknown {
   const found = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
   if (!found) throw new InputError('verb', `"${verb}" is not a verb: try ${Object.keys(VERBS).join(', ')} or check.`);
   if (typeof input !== 'object' || input === null || Array.isArray(input))
@@ -23,7 +23,7 @@ export function runVerb(verb: string, input: unknown): unknown {
     const { path, message } = faultOf(error.details[0]!);
     throw new InputError(path, message);
   }
-  const result = found.run(input as never);
+  const result = found.run(input as never, nowMs);
   if (!finite(result))
     throw new InputError(
       '',

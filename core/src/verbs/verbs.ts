@@ -19,7 +19,7 @@ import { sizeExample, sizeSchema } from './size.ts';
 export interface Verb {
   readonly summary: string;
   readonly schema: Joi.ObjectSchema;
-  readonly run: (input: never) => unknown;
+  readonly run: (input: never, nowMs?: () => number) => unknown;
   readonly example: unknown;
 }
 
@@ -150,7 +150,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       kerfMm: s.span,
       trimMm: s.span,
     }),
-    run: (input: NestInput) => nest(input),
+    run: (input: NestInput, nowMs) => nest(input, nowMs),
     example: { stockMm: [{ lengthMm: 7620, count: 2 }], partsMm: [2850, 1050, 912, 746, 622, 392, 1516], kerfMm: 0, trimMm: 10 },
   },
   bleed: {
