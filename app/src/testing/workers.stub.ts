@@ -4,6 +4,7 @@ import { inspectJobs } from '../worker/jobs/inspect';
 import { setOutJobs } from '../worker/jobs/set-out';
 import { spaceJobs } from '../worker/jobs/space';
 import { waysJobs } from '../worker/jobs/ways';
+import { makingJobs } from '../worker/jobs/making';
 import { worthJobs } from '../worker/jobs/worth';
 import { answer, type Asked, type Jobs } from '../worker/calls';
 
@@ -32,6 +33,7 @@ export const createHosesWorker = (): Worker => inPage(hosesJobs);
 export const createSpaceWorker = (): Worker => inPage(spaceJobs());
 export const createSetOutWorker = (): Worker => inPage(setOutJobs);
 export const createWorthWorker = (): Worker => inPage(worthJobs);
+export const createMakingWorker = (): Worker => inPage(makingJobs);
 /** Meshes are not read there, and the drawing is looked at in the browser tests. */
 export const createMeshWorker = (): Worker => inPage({});
 export const createElkWorker = (): Worker => Object.assign(new EventTarget(), { postMessage: () => undefined, terminate: () => undefined }) as unknown as Worker; // prettier-ignore

@@ -8,3 +8,4 @@ export const createMeshWorker = (): Worker => new Worker(new URL('./mesh.worker'
 export const createElkWorker = (): Worker => new Worker(new URL('./elk.worker', import.meta.url), { type: 'module' });
 export const createSetOutWorker = (): Worker => new Worker(new URL('./set-out.worker', import.meta.url), { type: 'module' });
 export const createWorthWorker = (): Worker => new Worker(new URL('./worth.worker', import.meta.url), { type: 'module' });
+export const createMakingWorker = (): Worker => new Worker(new URL('./making.worker', import.meta.url), { type: 'module' });

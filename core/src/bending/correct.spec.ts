@@ -156,11 +156,11 @@ describe('offered up', () => {
     const made = planned.map((bend, k) => (k === 1 ? { ...bend, bendDeg: bend.bendDeg - 3 } : bend));
     const { miss } = homeWith(made, 0, goal);
     const [best] = oneChange(made, miss, goal);
-    expect(best).toEqual({ bend: 1, kind: 'angle', byDeg: expect.closeTo(3, 4), leftMm: expect.closeTo(0, 4) });
+    expect(best).toEqual({ bend: 1, kind: 'angle', byDeg: expect.closeTo(3, 1), leftMm: expect.closeTo(0, 1) });
     // A turn that was off is told from an angle.
     const turned = planned.map((bend, k) => (k === 2 ? { ...bend, rotateDeg: bend.rotateDeg + 4 } : bend));
     const change = oneChange(turned, homeWith(turned, 0, goal).miss, goal)[0]!;
-    expect(change).toEqual({ bend: 2, kind: 'turn', byDeg: expect.closeTo(-4, 4), leftMm: expect.closeTo(0, 4) });
+    expect(change).toEqual({ bend: 2, kind: 'turn', byDeg: expect.closeTo(-4, 1), leftMm: expect.closeTo(0, 1) });
   });
 });
 

@@ -1,18 +1,21 @@
 import { figure, InputError } from '../fault/index.ts';
-import { bendTable, type Bend } from '../tube/index.ts';
+import { bendTable, cornersOf, type Bend } from '../tube/index.ts';
 import type { Vec3 } from '../vec/index.ts';
 import { bestRest, bestRoll, goalOf, homeWith, missSigmaMm, type Goal, type Home } from './home.ts';
 import { madeBends } from './made.ts';
-import type { MadeBend, Reading } from './shape.ts';
+import type { Clr, MadeBend, Reading } from './shape.ts';
 
 export interface CorrectInput {
   readonly nodesMm: readonly Vec3[];
-  readonly clrMm: number;
+  /** One centre-line radius, kept whatever the angle, or one for each bend. */
+  readonly clrMm: Clr;
   readonly odMm: number;
   readonly cutMm: number;
   /** One for each bend made so far, from A. */
   readonly readings: readonly Reading[];
   readonly sigmaMm?: number;
+  /** How long the tube was at each reading, where that was not `cutMm`: an end was flared since. */
+  readonly cutsMm?: readonly number[];
   readonly reachMm?: number;
 }
 export interface FoundBend extends MadeBend {
@@ -38,6 +41,8 @@ export interface Correction {
 }
 /** With the last bend still in the die. */
 export interface Guidance extends Correction {
+  /** One sigma of the angle of each bend made, degrees. */
+  readonly bendSigmaDeg: readonly number[];
   /** By how much that bend is to be taken further, degrees. */
   readonly furtherDeg: number;
   /** One sigma of where B comes to lie, by what the readings leave unsure. */
@@ -81,6 +86,13 @@ function check({ cutMm, odMm, readings }: CorrectInput, developedMm: number, ben
         );
 }
 
+/** Radii of bends as radii of the inner nodes. */
+function atNodes(nodesMm: readonly Vec3[], clrMm: Clr): Clr {
+  if (typeof clrMm === 'number') return clrMm;
+  const bends = new Map(cornersOf(nodesMm).map(({ node }, i) => [node, clrMm[i]!]));
+  return nodesMm.slice(1, -1).map((_, i) => bends.get(i + 1) ?? 1);
+}
+
 interface Judged {
   readonly correction: Correction;
   readonly furtherDeg: number;
@@ -88,11 +100,18 @@ interface Judged {
   readonly covariance: () => number[][];
 }
 function judge(input: CorrectInput, aimed: readonly MadeBend[] | null, further: boolean): Judged {
-  const { nodesMm, clrMm, cutMm, odMm, readings, sigmaMm = SIGMA_MM, reachMm = REACH_MM } = input;
-  const { bends: planned, developedMm } = bendTable({ nodesMm, clrMm });
+  const { nodesMm, clrMm, cutMm, odMm, readings, sigmaMm = SIGMA_MM, reachMm = REACH_MM, cutsMm } = input;
+  const { bends: planned, developedMm } = bendTable({ nodesMm, clrMm: atNodes(nodesMm, clrMm) });
   check(input, developedMm, planned.length);
   const done = readings.length;
-  const found = madeBends(aimed ?? planned.slice(0, done), { clrMm, odMm, cutMm, readings, sigmaMm });
+  const found = madeBends(aimed ?? planned.slice(0, done), {
+    clrMm,
+    odMm,
+    cutMm,
+    readings,
+    sigmaMm,
+    ...(cutsMm ? { cutsMm } : {}),
+  });
   const left = planned.slice(done);
   const goal = goalOf(nodesMm, planned, clrMm, cutMm);
   const unmended = homeWith([...found.bends, ...left], bestRoll([...found.bends, ...left], goal), goal);
@@ -137,9 +156,12 @@ export const correct = (input: CorrectInput): Correction => judge(input, null, f
  */
 export function guide(input: CorrectInput, aimed: readonly MadeBend[]): Guidance {
   const { correction, furtherDeg, goal, covariance } = judge(input, aimed, true);
+  const unsure = covariance();
   return {
     ...correction,
     furtherDeg,
-    missSigmaMm: missSigmaMm(correction.made, correction.rest, correction.rollDeg, goal, covariance()),
+    // Mark and angle of the first bend, then mark, turn and angle of each.
+    bendSigmaDeg: correction.made.map((_, k) => Math.sqrt(unsure[3 * k + 1]![3 * k + 1]!)),
+    missSigmaMm: missSigmaMm(correction.made, correction.rest, correction.rollDeg, goal, unsure),
   };
 }

@@ -2,7 +2,7 @@ import { arcMm } from '../tube/index.ts';
 import { addScaled, angleDeg, cross, dot, length, rotate, sub, unit, type Vec3 } from '../vec/index.ts';
 import { leastSquares, slopes } from './least-squares.ts';
 import { bendsOf, listOf } from './made.ts';
-import { bent, heldAs, type Bent, type Held, type MadeBend } from './shape.ts';
+import { bent, clrAt, heldAs, type Bent, type Clr, type Held, type MadeBend } from './shape.ts';
 
 const MOST_BEND_DEG = 179;
 const LEAST_BEND_DEG = 0.01;
@@ -21,14 +21,14 @@ export interface Home {
 }
 /** The port that a tube is to reach, and the way it is to come there. */
 export interface Goal {
-  readonly clrMm: number;
+  readonly clrMm: Clr;
   readonly cutMm: number;
   readonly held: Held;
   readonly portMm: Vec3;
   readonly way: Vec3;
 }
 
-export function goalOf(nodesMm: readonly Vec3[], planned: readonly MadeBend[], clrMm: number, cutMm: number): Goal {
+export function goalOf(nodesMm: readonly Vec3[], planned: readonly MadeBend[], clrMm: Clr, cutMm: number): Goal {
   const held = heldAs(nodesMm);
   return { clrMm, cutMm, held, portMm: nodesMm[nodesMm.length - 1]!, way: bent(planned, clrMm, cutMm, held).way };
 }
@@ -92,7 +92,7 @@ export function bestRest(made: readonly MadeBend[], left: readonly MadeBend[], g
     const { miss, lean } = homeWith(bends, x[0]!, goal);
     const limits = bends.slice(made.length).flatMap(({ markMm, bendDeg }, i) => {
       const before = bends[made.length + i - 1];
-      const feedMm = markMm - (before ? before.markMm + arcMm(before.bendDeg, goal.clrMm) : 0);
+      const feedMm = markMm - (before ? before.markMm + arcMm(before.bendDeg, clrAt(goal.clrMm, made.length + i - 1)) : 0);
       return [over(-feedMm), over(bendDeg - MOST_BEND_DEG), over(LEAST_BEND_DEG - bendDeg)];
     });
     const changes = x.slice(1 + more).map((v, i) => v - start[i]!);

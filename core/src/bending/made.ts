@@ -1,4 +1,4 @@
-import { bent, ON_THE_BENCH, signedReading, type MadeBend, type Reading } from './shape.ts';
+import { bent, ON_THE_BENCH, signedReading, type Clr, type MadeBend, type Reading } from './shape.ts';
 import { covariance, leastSquares, slopes } from './least-squares.ts';
 
 /** How far a bend made by hand may be off: one sigma of mark, turn and angle. Common practice. */
@@ -10,11 +10,13 @@ const MOST_DOUBTFUL = 6;
 
 /** The tube on the bench and how it was read. */
 export interface Measured {
-  readonly clrMm: number;
+  readonly clrMm: Clr;
   readonly odMm: number;
   readonly cutMm: number;
   readonly readings: readonly Reading[];
   readonly sigmaMm: number;
+  /** How long the tube was at each reading, where that was not `cutMm`. */
+  readonly cutsMm?: readonly number[];
 }
 /** The bends of a list of mark, turn and angle each. */
 export const bendsOf = (x: readonly number[]): MadeBend[] =>
@@ -46,9 +48,9 @@ function* sides(
  * leaves unsure (covariance of mark, turn and angle of each bend, in that order).
  * Source: maximum a posteriori estimate, slips and readings independent and normal.
  */
-export function madeBends(aimed: readonly MadeBend[], { clrMm, odMm, cutMm, readings, sigmaMm }: Measured) {
+export function madeBends(aimed: readonly MadeBend[], { clrMm, odMm, cutMm, readings, sigmaMm, cutsMm }: Measured) {
   const read = (bends: readonly MadeBend[], k: number) =>
-    signedReading(bent(bends.slice(0, k + 1), clrMm, cutMm), ON_THE_BENCH.atMm);
+    signedReading(bent(bends.slice(0, k + 1), clrMm, cutsMm?.[k] ?? cutMm), ON_THE_BENCH.atMm);
   const residuals = (x: readonly number[], signs: number[][] | null): number[] => {
     const bends = withPlane(x);
     const side = (mm: number, k: number, which: number): number => (signs ? signs[k]![which]! * mm : Math.abs(mm));

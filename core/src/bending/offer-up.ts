@@ -16,10 +16,11 @@ export interface OneChange {
 /**
  * What one change at one bend does for a finished tube that misses its port: seated at A and free to
  * roll, each bend's angle or turn changed by what brings B nearest and its last straight into line
- * (1 mm counts as 1°). The one that leaves least first.
+ * (1 mm counts as 1°). The one that leaves least first. `isRead`: the bends are as they were read; else
+ * they are only planned, and how the last straight leans is not known.
  * `missMm`: from B's port to where the tube comes to lie, in the vehicle's axes.
  */
-export function oneChange(made: readonly MadeBend[], missMm: Vec3, goal: Goal): OneChange[] {
+export function oneChange(made: readonly MadeBend[], missMm: Vec3, goal: Goal, isRead = true): OneChange[] {
   const now = homeWith(made, 0, goal);
   /** Where B then misses, and how its last straight leans. */
   const then = (bend: number, kind: OneChange['kind'], byDeg: number, rollDeg: number): { miss: Vec3; lean: Vec3 } => {
@@ -32,7 +33,8 @@ export function oneChange(made: readonly MadeBend[], missMm: Vec3, goal: Goal): 
     const { x, sum } = leastSquares(
       ([by, roll]) => {
         const { miss, lean } = then(bend, kind, by!, roll!);
-        return [...miss, ...lean];
+        // Of equals the smallest change and turn; how it leans is known where its bends were read.
+        return [...miss, ...(isRead ? lean : []), 0.02 * by!, 0.02 * roll!];
       },
       [0, 0],
     );

@@ -34,19 +34,24 @@ export interface Reading {
 
 export const ON_THE_BENCH: Held = { atMm: [0, 0, 0], direction: [1, 0, 0], normal: [0, 0, 1] };
 
+/** One centre-line radius, or one for each bend. */
+export type Clr = number | readonly number[];
+export const clrAt = (clr: Clr, bend: number): number => (typeof clr === 'number' ? clr : clr[bend]!);
+
 /** A tube of a length with these bends in it. A feed below nothing is taken as it comes: the caller sees to it. */
-export function bent(bends: readonly MadeBend[], clrMm: number, cutMm: number, held: Held = ON_THE_BENCH): Bent {
+export function bent(bends: readonly MadeBend[], clrMm: Clr, cutMm: number, held: Held = ON_THE_BENCH): Bent {
   let [at, way, normal] = [held.atMm, held.direction, held.normal];
   let run = 0;
   const cornersMm: Vec3[] = [];
-  for (const { markMm, rotateDeg, bendDeg } of bends) {
-    const tangent = tangentMm(bendDeg, clrMm);
+  for (const [i, { markMm, rotateDeg, bendDeg }] of bends.entries()) {
+    const r = clrAt(clrMm, i);
+    const tangent = tangentMm(bendDeg, r);
     at = addScaled(at, way, markMm - run + tangent);
     cornersMm.push(at);
     normal = rotate(normal, way, rotateDeg);
     way = rotate(way, normal, bendDeg);
     at = addScaled(at, way, tangent);
-    run = markMm + arcMm(bendDeg, clrMm);
+    run = markMm + arcMm(bendDeg, r);
   }
   return { cornersMm, lastMm: at, way, normal, tailMm: cutMm - run };
 }

@@ -56,3 +56,14 @@ export function readCentreLinesCsv(text: string): NamedLine[] {
     return { name, nodesMm };
   });
 }
+
+/** Any table as comma-separated values, its first row the head; what begins like a formula is marked as text. */
+export const tableCsv = (rows: readonly (readonly (string | number)[])[]): string =>
+  Papa.unparse(rows.map((row) => [...row]), { escapeFormulae: FORMULA }); // prettier-ignore
+
+/** The rows of a table, whatever parts its columns; empty ones are left out. Throws InputError where there are too many. */
+export function csvRows(text: string): string[][] {
+  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true });
+  if (data.length > MOST_ROWS) throw new InputError('', `${data.length} rows are more than the ${MOST_ROWS} that are read.`);
+  return data;
+}

@@ -92,3 +92,44 @@ export function bracketsDxf(brackets: readonly BracketFlat[]): string {
   }
   return dxf.stringify();
 }
+
+/** A plate with holes as it is cut, before it is bent: across from its middle, up from its foot. */
+export interface PlateFlat {
+  readonly name: string;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** How far up it is bent; null where it stays flat. */
+  readonly bendMm: number | null;
+  readonly holes: readonly {
+    readonly acrossMm: number;
+    readonly upMm: number;
+    readonly diameterMm: number;
+    readonly flatsMm: number | null;
+  }[];
+}
+/** The rim of a hole, round or with two flats, as points from its middle. */
+export function holeRim(diameterMm: number, flatsMm: number | null, steps = 72): readonly Flat[] {
+  const half = flatsMm === null ? Infinity : flatsMm / 2;
+  return Array.from({ length: steps }, (_, i): Flat => {
+    const t = (2 * Math.PI * i) / steps;
+    const y = (diameterMm / 2) * Math.sin(t);
+    return [(diameterMm / 2) * Math.cos(t), Math.max(-half, Math.min(half, y))];
+  });
+}
+/** Plates side by side, 1:1 in mm: outline and holes to cut, the bend and the names on layers of their own. */
+export function platesDxf(plates: readonly PlateFlat[]): string {
+  const dxf = open();
+  for (const layer of ['cut', 'bend', 'text']) dxf.addLayer(layer, 7);
+  let left = 0;
+  for (const { name, widthMm, heightMm, bendMm, holes } of plates) {
+    const middle = left + widthMm / 2;
+    draw(dxf, [[left, 0], [left + widthMm, 0], [left + widthMm, heightMm], [left, heightMm]], 'cut', true); // prettier-ignore
+    for (const { acrossMm, upMm, diameterMm, flatsMm } of holes)
+      if (flatsMm === null) dxf.addCircle(point3d(middle + acrossMm, upMm), diameterMm / 2, { layerName: 'cut' });
+      else draw(dxf, holeRim(diameterMm, flatsMm).map(([x, y]): Flat => [middle + acrossMm + x, upMm + y]), 'cut', true); // prettier-ignore
+    if (bendMm !== null) dxf.addLine(point3d(left, bendMm), point3d(left + widthMm, bendMm), { layerName: 'bend' });
+    dxf.addText(point3d(left, -10), 5, oneLine(name), { layerName: 'text' });
+    left += widthMm + APART_MM;
+  }
+  return dxf.stringify();
+}

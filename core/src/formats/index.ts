@@ -1,4 +1,13 @@
-export { centreLinesCsv, readCentreLinesCsv, type NamedLine } from './csv.ts';
-export { bracketFlat, bracketsDxf, flatViewsDxf, type BracketFlat, type DrawnLine } from './dxf.ts';
+export { centreLinesCsv, csvRows, readCentreLinesCsv, tableCsv, type NamedLine } from './csv.ts';
+export {
+  bracketFlat,
+  bracketsDxf,
+  flatViewsDxf,
+  holeRim,
+  platesDxf,
+  type BracketFlat,
+  type PlateFlat,
+  type DrawnLine,
+} from './dxf.ts';
 export { metalMm3, tubesStep, type StepTube } from './step.ts';
 export { readTubesStep } from './step-read.ts';

@@ -1,4 +1,5 @@
-import { lineSpace, type Gate, type GateLook, type LineView, type Ref } from '../plan/index.ts';
+import { isMade } from '../making/index.ts';
+import { lineSpace, type Gate, type GateLook, type Ref } from '../plan/index.ts';
 import type { PlanView } from '../plan/results/index.ts';
 import type { Vec3 } from '../vec/index.ts';
 
@@ -15,11 +16,6 @@ const isIn =
   ({ minMm, maxMm }: Gate) =>
   (at: Vec3 | undefined): boolean =>
     at !== undefined && at.every((v, i) => v >= minMm[i]! && v <= maxMm[i]!);
-
-/** Every step of its card is ticked, to the card as it now is. */
-const isMade = ({ card, line, digest }: LineView): boolean =>
-  line.origin !== 'made' ||
-  (card !== null && card.steps.every(({ id }) => line.ticks.some((tick) => tick.step === id && tick.digest === digest)));
 
 /** What a gate closes: what must be measured, run, joined, torqued and held under pressure before it does. */
 export function beforeItCloses({ lines, ports, points, plan }: Looked, gate: Gate): GateTask[] {

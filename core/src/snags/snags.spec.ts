@@ -35,10 +35,12 @@ describe('snags of the demo plan', () => {
       ['mind', 'out-of-reach', 'Clutch slave, bleeder'],
       ['mind', 'lines-touch', 'R1 and C1'],
       ['mind', 'adapter-length', 'C1, end A'],
+      ['mind', 'no-order', 'F2'],
       ['mind', 'cut-unsure', 'R3'],
       ['note', 'free-play', 'Clutch master'],
       ['note', 'thread-trusted', 'R3, end B'],
       ['note', 'flare-before-bend', 'F2, end B'],
+      ['note', 'test-piece', 'Gannet'],
     ]);
   });
 

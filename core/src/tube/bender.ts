@@ -41,6 +41,35 @@ export function springback(testBends: readonly TestBend[]): Springback {
   return { offsetDeg: dial - slope * got, slope };
 }
 
+/** A bend whose angle is known to some sigma, degrees. */
+export interface SeenBend extends TestBend {
+  readonly sigmaDeg: number;
+}
+/** Springback with how sure it is: one sigma of what to dial for an angle. */
+export interface SeenSpringback extends Springback {
+  readonly sigmaAt: (gotDeg: number) => number;
+}
+/** A test bend is read with a protractor to about this, one sigma. Common practice. */
+const PROTRACTOR_DEG = 0.5;
+
+/**
+ * Springback from test bends and from bends that were read as they were made, each weighed by its own
+ * sigma: the line through them, or through them and zero where they are all to one angle.
+ * Source: weighted least squares.
+ */
+export function seenSpringback(testBends: readonly TestBend[], seen: readonly SeenBend[]): SeenSpringback {
+  const all = [...testBends.map((bend) => ({ ...bend, sigmaDeg: PROTRACTOR_DEG })), ...seen];
+  const sum = (of: (bend: SeenBend) => number): number => all.reduce((total, bend) => total + of(bend) / bend.sigmaDeg ** 2, 0);
+  const weight = sum(() => 1);
+  if (!weight) return { offsetDeg: 0, slope: 1, sigmaAt: () => Infinity };
+  const [got, dial] = [sum((bend) => bend.gotDeg) / weight, sum((bend) => bend.dialDeg) / weight];
+  const spread = sum((bend) => (bend.gotDeg - got) ** 2);
+  // Less than ten degrees between them tells no slope.
+  if (spread / weight < 25) return { offsetDeg: 0, slope: dial / got, sigmaAt: (at) => at / got / Math.sqrt(weight) };
+  const slope = sum((bend) => (bend.gotDeg - got) * (bend.dialDeg - dial)) / spread;
+  return { offsetDeg: dial - slope * got, slope, sigmaAt: (at) => Math.sqrt(1 / weight + (at - got) ** 2 / spread) };
+}
+
 /** What to dial to keep `gotDeg`. */
 export const dialFor = (line: Springback, gotDeg: number): number => line.offsetDeg + line.slope * gotDeg;
 

@@ -84,7 +84,7 @@ describe('a card followed step by step', () => {
 });
 
 describe('the order of work', () => {
-  const ids = (card: Card): string[] => card.steps.map((step) => step.id);
+  const ids = (card: Card): string[] => [...card.stepIds];
 
   test('usual: flare B last, with trim', () => {
     const card = cardOf(LINE, benderOf(iron('a')));
@@ -102,7 +102,6 @@ describe('the order of work', () => {
       'clean',
       'cap',
     ]);
-    expect(card.steps.find((s) => s.id === 'flare-b')!.after).toBe('nut-b');
     expect(card.stockCutMm).toBeCloseTo(card.cutMm + 20, 9);
   });
 

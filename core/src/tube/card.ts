@@ -30,17 +30,6 @@ export interface CardBend extends Bend {
   readonly check: BendCheck;
 }
 
-export type StepKind = 'cut' | 'deburr' | 'nut' | 'flare' | 'bend' | 'offer-up' | 'trim' | 'clean' | 'cap';
-/** One step at the bench. `after` names the step without which this one stays locked. */
-export interface Step {
-  readonly id: string;
-  readonly kind: StepKind;
-  readonly end?: 'a' | 'b';
-  /** Which bend, from 0. */
-  readonly bend?: number;
-  readonly after?: string;
-}
-
 export interface Card extends Omit<BendTable, 'bends'> {
   /** To cut from stock: `cutMm` and the trim. */
   readonly stockCutMm: number;
@@ -50,7 +39,8 @@ export interface Card extends Omit<BendTable, 'bends'> {
   readonly room: { readonly a: EndRoom; readonly b: EndRoom };
   /** The bend (from 0) before which B is flared; null where B is flared after the last. */
   readonly flareBBefore: number | null;
-  readonly steps: readonly Step[];
+  /** Names of its steps in the plain order, from A: whether work was done to this card goes by them. */
+  readonly stepIds: readonly string[];
 }
 
 /** The radius that each corner of a line keeps in this bender; the die's where there is no bend. */
@@ -71,20 +61,15 @@ function flareBefore(table: BendTable, neededMm: number): number | null {
 }
 
 /** Usual order of work; what is flared early carries no trim. Source: common practice. */
-function makeOrder(bends: number, flareBBefore: number | null): Step[] {
-  const nutAndFlare = (end: 'a' | 'b'): Step[] => [
-    { id: `nut-${end}`, kind: 'nut', end },
-    { id: `flare-${end}`, kind: 'flare', end, after: `nut-${end}` },
+function plainOrder(bends: number, flareBBefore: number | null): string[] {
+  const atB = ['nut-b', 'flare-b'];
+  return [
+    ...['cut', 'deburr', 'nut-a', 'flare-a'],
+    ...Array.from({ length: bends }, (_, k) => [...(k === flareBBefore ? atB : []), `bend-${k + 1}`]).flat(),
+    'offer-up',
+    ...(flareBBefore === null ? ['trim-b', ...atB] : []),
+    ...['clean', 'cap'],
   ];
-  const steps: Step[] = [{ id: 'cut', kind: 'cut' }, { id: 'deburr', kind: 'deburr' }, ...nutAndFlare('a')];
-  for (let k = 0; k < bends; k++) {
-    if (k === flareBBefore) steps.push(...nutAndFlare('b'));
-    steps.push({ id: `bend-${k + 1}`, kind: 'bend', bend: k });
-  }
-  steps.push({ id: 'offer-up', kind: 'offer-up' });
-  if (flareBBefore === null) steps.push({ id: 'trim-b', kind: 'trim', end: 'b' }, ...nutAndFlare('b'));
-  steps.push({ id: 'clean', kind: 'clean' }, { id: 'cap', kind: 'cap' });
-  return steps;
 }
 
 /** `tipMm`: from the corner to the free end along the new straight. */
@@ -138,6 +123,6 @@ export function makeCard({ nodesMm, odMm, bender, ends, trimMm }: CardInput): Ca
       b: endRoom(table.tailMm, ends.b, bender.shoeMm, bent),
     },
     flareBBefore,
-    steps: makeOrder(bends.length, flareBBefore),
+    stepIds: plainOrder(bends.length, flareBBefore),
   };
 }

@@ -1,6 +1,16 @@
-export { arcMm, bendTable, tangentMm, type Bend, type BendInput, type BendTable } from './bend.ts';
-export { dialFor, formedRadiusMm, springback, type Bender, type Springback, type TestBend } from './bender.ts';
-export { formedRadii, makeCard, type Card, type CardBend, type CardInput, type Step } from './card.ts';
+export { arcMm, bendTable, cornersOf, tangentMm, type Bend, type BendInput, type BendTable } from './bend.ts';
+export {
+  dialFor,
+  formedRadiusMm,
+  seenSpringback,
+  springback,
+  type Bender,
+  type SeenBend,
+  type SeenSpringback,
+  type Springback,
+  type TestBend,
+} from './bender.ts';
+export { formedRadii, makeCard, type Card, type CardBend, type CardInput } from './card.ts';
 export { centreLine, polyline, validateCentreLine, type Piece } from './centre-line.ts';
 export { type EndRoom, type EndTooling, type Room } from './end-room.ts';
 export { offset, type Offset, type OffsetInput } from './offset.ts';

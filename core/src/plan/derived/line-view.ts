@@ -71,7 +71,7 @@ function cardDigest(card: Card, line: Shaped): string {
   return digestOf([
     tenth(card.stockCutMm),
     ...card.bends.flatMap((b) => [tenth(b.drawMarkMm), tenth(b.rotateDeg), tenth(b.dialDeg)]),
-    ...card.steps.map((step) => step.id),
+    ...card.stepIds,
     line.tubeId,
     line.ends.a.nutId,
     line.ends.b.nutId,

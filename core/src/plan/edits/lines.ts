@@ -1,5 +1,6 @@
 import { InputError } from '../../fault/index.ts';
 import { nutFitsTube, NUTS, tubeById } from '../../stock/index.ts';
+import type { TestBend } from '../../tube/index.ts';
 import type { Vec3 } from '../../vec/index.ts';
 import type { LineView } from '../derived/line-view.ts';
 import { layPlan } from '../derived/laid-plan.ts';
@@ -119,6 +120,26 @@ export const LINE_EDITS = {
 
   tick: (plan: Plan, { id, step, digest, at }: { id: string; step: string; digest: string; at: string }): Plan =>
     onLine(plan, id, (line) => ({ ...line, ticks: [...line.ticks.filter((t) => t.step !== step), { step, digest, at }] })),
+  /**
+   * Takes bends that were read as they were made into a bender's test bends. A line that is made stays
+   * made: what the bender learns changes the cards of those to come.
+   */
+  learnBends: (plan: Plan, { id, bends }: { id: string; bends: readonly TestBend[] }): Plan => {
+    const learned = changeRecord(plan, 'bender', id, (bender) => ({ ...bender, testBends: [...bender.testBends, ...bends] }));
+    const now = new Map(layPlan(learned).lines.map((view) => [view.line.id, view.digest]));
+    const restamped = layPlan(plan).lines.filter(
+      ({ line, digest }) => line.ticks.some(({ step }) => step === 'cap') && line.ticks.every((tick) => tick.digest === digest),
+    );
+    return restamped.reduce(
+      (made, { line }) =>
+        onLine(made, line.id, (one) => ({
+          ...one,
+          ticks: one.ticks.map((tick) => ({ ...tick, digest: now.get(line.id)! })),
+          ...(one.readings ? { readings: one.readings.map((reading) => ({ ...reading, digest: now.get(line.id)! })) } : {}),
+        })),
+      learned,
+    );
+  },
   untick: (plan: Plan, { id, step }: { id: string; step: string }): Plan =>
     onLine(plan, id, (line) => ({ ...line, ticks: line.ticks.filter((t) => t.step !== step) })),
 } as const;

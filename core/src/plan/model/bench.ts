@@ -1,14 +1,17 @@
 import { FLARES, type Adapter, type FlareForm, type TubeMaterial } from '../../stock/index.ts';
 import type { Bender, TestBend } from '../../tube/index.ts';
-import { flag, id, list, map, name, number, oneOf, optional, over, record } from './field.ts';
+import type { BenchSolids, Solid } from '../../bending/index.ts';
+import { axes, byKind, flag, id, list, map, name, number, oneOf, optional, over, record, ref, text, time } from './field.ts';
 import { HALF } from './port.ts';
 
 export interface BenchBender extends Bender {
   readonly id: string;
   readonly name: string;
-  /** A bender that stays put turns the tube; a hand bender is turned round the tube. */
-  readonly kind: 'fixed' | 'hand';
+  /** A bender on the bench or in a vice stays put and turns the tube; a hand bender is turned round the tube. */
+  readonly kind: 'fixed' | 'vice' | 'hand';
   readonly tubeOdMm: number;
+  /** Its body and what stands about it, in the die's frame; not there while the usual ones stand for them. */
+  readonly around?: BenchSolids;
 }
 export interface FlareTool {
   readonly clampMm: number;
@@ -26,17 +29,47 @@ export interface Bench {
   /** Lengths of nuts measured by the user, by nut id, in place of the stock's. */
   readonly nutLengthMm: Readonly<Record<string, number>>;
   readonly trimMm: number;
+  /** Pieces that were flared to see whether they are good, and ends that were not. */
+  readonly trials?: readonly Trial[];
   /** What adapters are rated for by their maker's sheet, by adapter id; those that are not there were not looked up. */
   readonly ratingMPa?: Readonly<Record<string, number>>;
 }
 
+/** A piece of tube flared: to see whether the flare is good, or an end of a line that was not. */
+export interface Trial {
+  readonly at: string;
+  readonly flare: FlareForm;
+  readonly tubeId: string;
+  readonly piece: 'test' | 'end';
+  readonly good: boolean;
+  /** What was wrong with it. */
+  readonly why: string;
+}
+const TRIAL = record<Trial>()({
+  at: time,
+  flare: oneOf(['double-flare-45', 'bubble', 'cone-37']),
+  tubeId: ref('tube'),
+  piece: oneOf(['test', 'end']),
+  good: flag,
+  why: text,
+});
+const corner = axes(-5000, 5000);
+export const BENCH_SOLID = byKind<Solid>()('kind', {
+  box: { name, minMm: corner, maxMm: corner },
+  cylinder: { name, footMm: corner, radiusMm: over(5000), heightMm: over(5000) },
+});
+const AROUND = record<BenchSolids>()({
+  solids: list(BENCH_SOLID, 30),
+  lever: record<BenchSolids['lever']>()({ lengthMm: number(0, 2000), wideMm: number(0, 500), highMm: number(0, 500) }),
+});
 export const TEST_BEND = record<TestBend>()({ dialDeg: over(200), gotDeg: over(180) });
 export const BENDER = record<BenchBender>()(
   {
     id,
     name,
-    kind: oneOf(['fixed', 'hand']),
+    kind: oneOf(['fixed', 'vice', 'hand']),
     tubeOdMm: over(100),
+    around: optional(AROUND),
     dieRadiusMm: over(1000),
     referenceMm: number(-1000, 1000),
     clampSide: oneOf(['a', 'b']),
@@ -74,6 +107,7 @@ export const BENCH = record<Bench>()({
   nutLengthMm: map(NUT_LENGTH),
   trimMm: number(0, 1000),
   ratingMPa: optional(map(RATING_MPA)),
+  trials: optional(list(TRIAL, 2000)),
 });
 
 /** A bender of common make-up for one tube size; every figure is to be replaced by the user's own. Common practice. */

@@ -1,10 +1,12 @@
 export * from './bench.ts';
 export * from './bleeding.ts';
+export * from './buying.ts';
 export * from './circuit.ts';
 export { type AnyField, type Field, type Held, type NumberField, type NumberLimits, type TextLimits } from './field.ts';
 export * from './gate.ts';
 export * from './clip-settings.ts';
 export * from './hose.ts';
+export * from './making.ts';
 export * from './line.ts';
 export * from './part.ts';
 export { isJoint, isBrake, isWorker, makesPressure, PART_SPECS } from './part-kinds.ts';

@@ -44,6 +44,17 @@ export interface Tick {
   readonly digest: string;
   readonly at: string;
 }
+/** One bend as it was aimed at and as it was read. */
+export interface BendReading {
+  readonly digest: string;
+  readonly markMm: number;
+  readonly rotateDeg: number;
+  readonly bendDeg: number;
+  readonly dialDeg: number;
+  readonly endToBendMm: number;
+  readonly heightMm: number;
+  readonly tipToTipMm: number;
+}
 /** A guard slid over a stretch of tube, mm along it from end A. */
 export interface Sleeve {
   readonly fromMm: number;
@@ -76,6 +87,12 @@ export interface Line {
   /** Stretches whose shaking the user knows better than the plan's own limits do; elsewhere it goes by place. */
   readonly shakes: readonly Vibration[];
   readonly ticks: readonly Tick[];
+  /** What else is slid on before the second end is flared: a closed clip, a grommet. */
+  readonly slid?: readonly string[];
+  /** What the tape read after each bend, in the order they were made, and the card they were made to. */
+  readonly readings?: readonly BendReading[];
+  /** Where the finished line missed B's port when it was offered up, in the vehicle's axes; null where it did not. */
+  readonly missMm?: Vec3 | null;
 }
 
 export const MOST_CORNERS = 500;
@@ -103,6 +120,16 @@ export const LINE_END = record<LineEnd>()({
 });
 export const SLEEVE = record<Sleeve>()({ fromMm: along, toMm: along, kind: oneOf(['heat', 'chafe']) });
 export const VIBRATION = record<Vibration>()({ fromMm: along, toMm: along, hz: over(100_000) });
+export const BEND_READING = record<BendReading>()({
+  digest: id,
+  markMm: number(-100_000, 100_000),
+  rotateDeg: number(-360, 360),
+  bendDeg: number(0, 180),
+  dialDeg: number(0, 360),
+  endToBendMm: along,
+  heightMm: along,
+  tipToTipMm: along,
+});
 export const LINE = record<Line>()(
   {
     id,
@@ -117,6 +144,9 @@ export const LINE = record<Line>()(
     clipsMm: list(along, 1000),
     sleeves: list(SLEEVE, 100),
     shakes: list(VIBRATION, 100),
+    slid: optional(list(name, 50)),
+    readings: optional(list(BEND_READING, MOST_CORNERS)),
+    missMm: optional(nullable(place)),
     ticks: list(record<Tick>()({ step: id, digest: id, at: time }), 1000),
   },
   { about: { kind: 'line', prefix: 'line', noun: 'line', named: ({ name }) => name, more: ({ title }) => title } },

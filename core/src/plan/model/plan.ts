@@ -9,6 +9,8 @@ import { FRAME_CHECK, type FrameCheck } from './frame-check.ts';
 import { PEDAL_BOX, type PedalBox } from './pedal-box.ts';
 import { GATE, type Gate } from './gate.ts';
 import { DEFAULT_CLIP_SETTINGS, CLIP_SETTINGS, type ClipSettings } from './clip-settings.ts';
+import { BUYING, type Buying } from './buying.ts';
+import { MAKING, type Making } from './making.ts';
 import { HOSE, type Hose } from './hose.ts';
 import { LINE, type Line } from './line.ts';
 import { PART, type Part } from './part.ts';
@@ -50,6 +52,10 @@ export interface Plan {
   /** Whether the frame is square and flat; not there until it is looked at. */
   readonly frame?: FrameCheck | null;
   readonly pedals?: PedalBox | null;
+  /** Tube at hand and as sold, brackets. */
+  readonly making?: Making | null;
+  /** How each thing of the list stands, and what was added to it. */
+  readonly buying?: Buying | null;
   /** What comes off the vehicle before anything new goes on. */
   readonly comesOff?: readonly string[];
 }
@@ -119,6 +125,8 @@ export const PLAN = record<Plan>()({
   parking: nullable(PARKING),
   frame: optional(nullable(FRAME_CHECK)),
   pedals: optional(nullable(PEDAL_BOX)),
+  making: optional(nullable(MAKING)),
+  buying: optional(nullable(BUYING)),
   comesOff: optional(list(name, 200)),
 });
 

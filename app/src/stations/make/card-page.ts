@@ -1,0 +1,338 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { BendOrder } from '@firm-line/core/bending';
+import { figure } from '@firm-line/core/fault';
+import { bendRows, doneOf, orderInput, progressOf, workOf } from '@firm-line/core/making';
+import { cutSigmaMm, type LineView } from '@firm-line/core/plan';
+import { FLARES, tubeLabel } from '@firm-line/core/stock';
+import { formatLength } from '@firm-line/core/units';
+import { TurnDial } from '../../kit/turn-dial';
+import { Hints } from '../../pieces/hints';
+import { SnagRow } from '../../pieces/snag-row';
+import { Strip } from '../../pieces/strip';
+import { PlanStore } from '../../session/plan-store';
+import { Selection } from '../../session/selection';
+import { BenchWork } from '../../worker/bench-work';
+import { BenderPicture } from './bender-picture';
+import { FlareTrials } from './flare-trials';
+import { MeasuredBack } from './measured-back';
+import { OfferUp } from './offer-up';
+import { stepWords, turnWords } from './step-words';
+
+/** The card of one line: what to cut, mark, turn and dial, in which order, how it lies in the bender, and what the tape says. */
+@Component({
+  selector: 'fl-card-page',
+  imports: [BenderPicture, FlareTrials, Hints, MeasuredBack, OfferUp, RouterLink, SnagRow, Strip, TurnDial],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid content-start gap-5 lg:grid-cols-[minmax(0,1fr)_21rem] print:block' },
+  template: `
+    <section class="card min-w-0 p-5 print:border-0 print:p-0" aria-label="Bend card">
+      <div class="flex items-start gap-4">
+        <h2 class="mr-auto text-2xl font-bold">
+          {{ view().line.name }} <span class="text-lg font-normal">{{ view().line.title }}</span>
+        </h2>
+        <p class="hidden text-right text-sm print:block">{{ store.plan().name }}<br />card {{ view().digest }}</p>
+        <button type="button" class="btn print:hidden" [disabled]="!view().card || !isMadeHere()" (click)="print()">
+          Print card
+        </button>
+      </div>
+      @if (view().line.origin === 'kept') {
+        <p class="mt-4 text-lg">It stays on the vehicle: it has no card.</p>
+        <p class="mt-1 text-ink-soft">If it is bent anew after all, say so in Route, under Change.</p>
+      } @else if (view().card; as card) {
+        @if (view().line.origin === 'bought') {
+          <p class="mt-2 rounded-lg bg-copper-pale px-3 py-2">
+            It is bought bent. Of a boxed set it is the one of {{ mm(card.developedMm) }} with {{ card.bends.length }}
+            {{ card.bends.length === 1 ? 'bend' : 'bends' }}; its first bend lies {{ mm(card.bends[0]?.feedMm ?? card.tailMm) }} from
+            end A and {{ mm(card.tailMm) }} from end B. What was bent in the box is straightened first, by hand over a round form.
+          </p>
+        }
+        <dl class="mt-2 flex flex-wrap gap-x-10 gap-y-2">
+          <div>
+            <dt class="label">Cut</dt>
+            <dd class="font-mono text-4xl" data-test="cut">{{ mm(card.stockCutMm) }}</dd>
+            <dd class="text-sm text-ink-soft">{{ cutNote() }}</dd>
+          </div>
+          <div>
+            <dt class="label">Bends</dt>
+            <dd class="font-mono text-4xl">{{ card.bends.length }}</dd>
+          </div>
+          @for (end of ends(); track end.name) {
+            <div>
+              <dt class="label">{{ end.name }}</dt>
+              <dd class="mt-1 font-semibold">{{ end.flare }}</dd>
+              <dd class="text-sm">{{ end.nut }}</dd>
+            </div>
+          }
+          <div>
+            <dt class="label">Tube and bender</dt>
+            <dd class="mt-1 font-semibold">{{ label(view().tube) }}</dd>
+            <dd class="text-sm">{{ view().bender.name }}</dd>
+          </div>
+        </dl>
+        @if (doubt(); as text) {
+          <p class="mt-2 rounded-lg bg-copper-pale px-3 py-2 text-sm">{{ text }}</p>
+        }
+        <fl-strip
+          class="mt-3 print:hidden"
+          marks="draw"
+          [view]="view()"
+          [node]="selection.node()"
+          (picked)="selection.chooseNode($event)"
+        />
+        @if (rows().length) {
+          <p class="mt-2 text-sm" data-test="order" role="status">{{ orderWords() }}</p>
+          <div class="overflow-x-auto">
+            <table class="mt-2 w-full text-left print:text-sm" data-test="bends">
+              <thead class="align-bottom text-sm text-ink-soft">
+                <tr>
+                  <th class="py-1 pr-3 font-normal">Bend</th>
+                  <th class="pr-3 font-normal">Mark<br />from cut end A</th>
+                  <th class="pr-3 font-normal">Turn<br />bender · tube</th>
+                  <th class="pr-3 font-normal">Dial<br />to keep</th>
+                  <th class="pr-3 font-normal">End {{ tapeEnd() }} square to<br />new straight</th>
+                  <th class="pr-3 font-normal">End {{ tapeEnd() }}<br />over the bench</th>
+                  <th class="font-normal">Tip<br />to tip</th>
+                </tr>
+              </thead>
+              <tbody class="font-mono">
+                @for (row of rows(); track row.node) {
+                  <tr class="border-t border-rule" [class.bg-copper-pale]="row.bend === shownRow()?.bend">
+                    <td class="py-1 pr-3 font-sans font-bold">
+                      <button type="button" class="min-h-tap min-w-10 print:min-h-0" [attr.aria-label]="'Show bend ' + (row.bend + 1)" (click)="shown.set(row.bend)">{{ row.bend + 1 }}</button>
+                    </td>
+                    <td class="pr-3 text-xl">{{ mm(row.drawMarkMm, 1) }}</td>
+                    <td class="pr-3">
+                      @if (row.rotateDeg !== null) {
+                        <span class="flex items-center gap-2"
+                          ><fl-turn-dial [deg]="row.rotateDeg" sizeClass="size-9" /><span
+                            >{{ deg(row.rotateDeg) }} · {{ deg(tubeTurn(row.rotateDeg)) }}</span
+                          ></span
+                        >
+                      } @else {
+                        <span class="font-sans text-sm text-ink-soft">sets the plane</span>
+                      }
+                    </td>
+                    <td class="pr-3">
+                      <span class="text-xl">{{ row.dialDeg.toFixed(1) }}°</span
+                      ><span class="block text-sm">for {{ row.bendDeg.toFixed(1) }}°</span>
+                    </td>
+                    <td class="pr-3">{{ row.reading ? mm(row.reading.endToBendMm, 1) : '–' }}</td>
+                    <td class="pr-3">{{ row.reading ? mm(row.reading.heightMm, 1) : '–' }}</td>
+                    <td>{{ row.reading ? mm(row.reading.tipToTipMm, 1) : '–' }}</td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
+          <div class="mt-3 grid gap-4 xl:grid-cols-2 print:hidden">
+            @if (shownRow(); as row) {
+              <figure aria-label="In the bender">
+                <fl-bender-picture [view]="view()" [row]="row" [made]="madeBefore()" />
+                <figcaption class="mt-1 text-sm">
+                  <strong>Bend {{ row.bend + 1 }}</strong>: {{ turn(row) }}. The side of {{ row.clamped.toUpperCase() }} lies in the clamp; dashed is where the other goes.
+                  {{ view().bender.around ? '' : 'Bench and body are the usual ones for this kind of bender: put in your own below.' }}
+                </figcaption>
+              </figure>
+            }
+            @if (isMadeHere()) {
+              <fl-measured-back [view]="view()" [order]="orderNow()" [rows]="rows()" />
+            }
+          </div>
+          <p class="mt-2 text-sm text-ink-soft">
+            Lay the mark to the die's own mark; flare, springback and die reference are in it. Dials look along the tube from
+            the end that is named: “bender” is how far a hand bender turns round the tube, “tube” how far the tube turns in a bender that stays
+            put; clockwise is plus. After each bend lay it flat on the bench and measure: from the end square across to the
+            outside of the new straight, the end's height over the bench, and tip to tip. Eye protection on.
+          </p>
+        } @else {
+          <p class="mt-4">A straight tube: cut, flare and fit.</p>
+        }
+      } @else {
+        <p class="mt-4 text-lg">There is no card yet: {{ view().fault?.message ?? 'an end of this line joins no port.' }}</p>
+        <a class="btn mt-3" routerLink="../route">Mend it in Route</a>
+      }
+      @for (snag of snags(); track $index) {
+        <fl-snag-row class="mt-3 print:hidden" [snag]="snag" />
+      }
+    </section>
+    <div class="grid content-start gap-5" [hidden]="!isMadeHere()">
+      <section class="card py-4 print:mt-3 print:border-0 print:py-0" aria-labelledby="order">
+        <fl-hints class="px-5" station="make" />
+        <h2 id="order" class="h2 px-5 print:px-0">Do it in this order</h2>
+        <ol class="mt-1 print:columns-2 print:text-sm">
+          @for (step of steps(); track step.id) {
+            <li class="border-b border-rule print:break-inside-avoid" [class.bg-copper-pale]="step.next">
+              <label class="flex min-h-tap items-center gap-4 px-5 py-1 print:min-h-0 print:px-1" [class.cursor-pointer]="!step.locked">
+                <input
+                  #field
+                  type="checkbox"
+                  class="size-7 shrink-0 accent-ok print:size-4"
+                  [checked]="step.done"
+                  [disabled]="step.locked"
+                  [attr.data-step]="step.id"
+                  (change)="tick(step.id, field.checked)"
+                />
+                <span [class.font-bold]="step.next" [class.text-ink-soft]="step.locked"
+                  >{{ step.text }}
+                  @if (step.locked) {
+                    <span class="text-sm"> (first {{ step.first }})</span>
+                  }
+                </span>
+              </label>
+            </li>
+          }
+        </ol>
+        <p class="px-5 pt-3 text-sm text-ink-soft print:hidden">{{ orderNote() }}</p>
+      </section>
+      @if (view().card) {
+        <fl-flare-trials class="print:hidden" [view]="view()" />
+        <fl-offer-up class="print:hidden" [view]="view()" [progress]="progress()" />
+      }
+    </div>
+  `,
+}) // prettier-ignore
+export class CardPage {
+  protected readonly store = inject(PlanStore);
+  protected readonly selection = inject(Selection);
+  private readonly work = inject(BenchWork);
+  readonly view = input.required<LineView>();
+  protected readonly label = tubeLabel;
+  protected readonly isMadeHere = computed(() => this.view().line.origin === 'made');
+
+  /** What the order of bends rests on: a new one only where something of it changed. */
+  private readonly asked = computed(
+    () => {
+      const { card, bender, tube, nuts } = this.view();
+      return card?.bends.length ? { card, bender, tube, nuts } : null;
+    },
+    { equal: (a, b) => a === b || (a !== null && b !== null && a.card === b.card && a.bender === b.bender && a.tube === b.tube) },
+  );
+  private readonly found = signal<{ readonly of: object; readonly order: BendOrder } | null>(null);
+  /** The order that is free; null while it is looked for. */
+  protected readonly order = computed(() => {
+    const found = this.found();
+    return found && found.of === this.asked() ? found.order : null;
+  });
+  /** Until then the plain one, from A. */
+  protected readonly orderNow = computed((): BendOrder => {
+    const { card, bender } = this.view();
+    return this.order() ?? { start: 'a', sequence: (card?.bends ?? []).map((_, bend) => ({ bend, clamped: bender.clampSide })), hits: [], tried: [] };
+  }); // prettier-ignore
+  protected readonly rows = computed(() => (this.view().card ? bendRows(this.view(), this.orderNow()) : []));
+  protected readonly tapeEnd = computed(() => (this.orderNow().start === 'b' ? 'B' : 'A'));
+  protected readonly progress = computed(() => (this.rows().length ? progressOf(this.view(), this.orderNow()) : null));
+
+  /** The bend that is looked at: the next one to make, until another is chosen. */
+  protected readonly shown = linkedSignal(() => {
+    const done = doneOf(this.view());
+    return (this.rows().find(({ bend }) => !done.has(`bend-${bend + 1}`)) ?? this.rows()[0])?.bend ?? 0;
+  });
+  protected readonly shownRow = computed(() => this.rows().find(({ bend }) => bend === this.shown()) ?? null);
+  protected readonly madeBefore = computed(() => {
+    const rows = this.rows();
+    return new Set(
+      rows
+        .slice(
+          0,
+          rows.findIndex(({ bend }) => bend === this.shown()),
+        )
+        .map(({ bend }) => bend),
+    );
+  });
+
+  constructor() {
+    effect((clear) => {
+      const asked = this.asked();
+      if (!asked) return;
+      const ended = new AbortController();
+      clear(() => ended.abort());
+      this.work.order(orderInput(asked), ended.signal).then(
+        (order) => this.found.set({ of: asked, order }),
+        () => undefined,
+      );
+    });
+  }
+
+  protected readonly orderWords = computed(() => {
+    const order = this.order();
+    if (!order) return 'Looking which way round it goes through the bender…';
+    const name = (start: BendOrder['start']): string => (typeof start === 'number' ? `from bend ${start + 1} outwards` : `from ${start.toUpperCase()}`);
+    const tried = order.tried.map(({ start, hit }) => `${name(start)} it meets ${hit.what} at bend ${hit.bend + 1}`);
+    const around = order.sequence.some(({ clamped }) => clamped !== order.sequence[0]!.clamped) && typeof order.start !== 'number' ? ' Some bends go in the other way round: look at the picture of each.' : '';
+    if (order.hits.length) return `No order of bends is free: ${tried.join('; ')}. Bend ${order.hits.map(({ bend }) => bend + 1).join(', ')} wants another way: by hand, with more room, or a union there.`;
+    return `Bend ${name(order.start)}: it is free all the way.${around}${tried.length ? ` Not ${tried.join('; not ')}.` : ''}`;
+  }); // prettier-ignore
+
+  protected readonly ends = computed(() =>
+    (['a', 'b'] as const).map((end) => ({
+      name: `End ${end.toUpperCase()}`,
+      flare: FLARES[this.view().line.ends[end].flare].name,
+      nut: `${this.view().nuts[end].name}, ${this.view().nuts[end].wrench}`,
+    })),
+  );
+  protected readonly cutNote = computed(() => {
+    const card = this.view().card!;
+    const sigma = cutSigmaMm(this.view());
+    const trim = card.trimMm ? `${this.mm(card.cutMm)} and ${this.mm(card.trimMm)} to trim` : 'no trim';
+    return sigma === null ? trim : `±${this.mm(2 * sigma, 1)} (2σ), ${trim}`;
+  });
+  /** Nothing is green while it rests on a guess. */
+  protected readonly doubt = computed(() => {
+    const { ports } = this.view();
+    const open = [ports.a, ports.b].filter((port) => port?.fixed.guess).map((port) => `${port!.part.name}, ${port!.port.name}`);
+    return open.length
+      ? `Do not cut yet: ${open.join(' and ')} ${open.length === 1 ? 'is' : 'are'} not measured for certain.`
+      : null;
+  });
+  protected readonly snags = computed(() =>
+    this.store.laidOutSnags().filter((snag) => snag.place.kind === 'line' && snag.place.id === this.view().line.id),
+  );
+  protected readonly steps = computed(() => {
+    const view = this.view();
+    const done = doneOf(view);
+    const steps = workOf(view, this.orderNow(), this.store.plan().things);
+    const next = steps.find((step) => !done.has(step.id))?.id;
+    return steps.map((step) => {
+      const waits = (step.after ?? []).filter((id) => !done.has(id)).map((id) => steps.find((one) => one.id === id)!);
+      return {
+        id: step.id,
+        text: stepWords(step, view, this.rows(), this.store.units()),
+        done: done.has(step.id),
+        locked: waits.length > 0 && !done.has(step.id),
+        first: waits.map((one) => (one.kind === 'test' ? 'a test piece' : (one.what ?? (one.kind === 'mark' ? 'the mark' : `the ${one.kind}`)))).join(', '),
+        next: step.id === next,
+      };
+    });
+  }); // prettier-ignore
+  protected readonly orderNote = computed(() => {
+    const card = this.view().card;
+    if (!card) return '';
+    const early = card.flareBBefore === null ? '' : ` B is flared before it is bent: only ${this.mm(card.tailMm)} of straight is left after the last bend.`;
+    return `A flare stays locked until all that must be on the tube is ticked: a forgotten nut is the commonest scrapped line.${early} Ticks are kept; they count only while the card stays the same.`;
+  }); // prettier-ignore
+
+  protected tick(step: string, on: boolean): void {
+    const { line, digest } = this.view();
+    this.store.apply(
+      on
+        ? { edit: 'tick', with: { id: line.id, step, digest, at: new Date().toISOString() } }
+        : { edit: 'untick', with: { id: line.id, step } },
+    );
+  }
+  protected turn(row: ReturnType<typeof bendRows>[number]): string {
+    return turnWords(row, this.view().bender.kind);
+  }
+  protected tubeTurn(rotateDeg: number): number {
+    return rotateDeg === 0 || rotateDeg === 180 ? rotateDeg : -rotateDeg;
+  }
+  protected print(): void {
+    window.print();
+  }
+  protected mm(mm: number, digits = 0): string {
+    return formatLength(mm, this.store.units(), digits);
+  }
+  protected deg(value: number): string {
+    return `${figure(value)}°`;
+  }
+}

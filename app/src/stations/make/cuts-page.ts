@@ -1,0 +1,211 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { stockAfter, tubeName, tubeWanted, WORTH_KEEPING_MM, type CutPlan } from '@firm-line/core/making';
+import { MAKING, NO_MAKING, STOCK_PIECE, type Making, type StockPiece } from '@firm-line/core/plan';
+import { TUBES, tubeLabel } from '@firm-line/core/stock';
+import { formatLength, formatLengthUnit } from '@firm-line/core/units';
+import { Empty } from '../../kit/empty';
+import { LengthField } from '../../kit/fields/length-field';
+import { NumberField } from '../../kit/fields/number-field';
+import { SelectField } from '../../kit/fields/select-field';
+import { TextField } from '../../kit/fields/text-field';
+import { PlanStore } from '../../session/plan-store';
+import { BenchWork } from '../../worker/bench-work';
+
+const nextId = (prefix: string, taken: readonly string[]): string => {
+  for (let n = 1; ; n++) if (!taken.includes(`${prefix}-${n}`)) return `${prefix}-${n}`;
+};
+
+/** How the lines come out of the coils and sticks at hand, and what is bought for the rest. */
+@Component({
+  selector: 'fl-cuts-page',
+  imports: [Empty, LengthField, NumberField, SelectField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid content-start gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_24rem] print:block print:p-0' },
+  template: `
+    <section class="card min-w-0 p-5" aria-label="Cuts">
+      <div class="flex items-start gap-4">
+        <h2 class="mr-auto text-2xl font-bold">Cuts</h2>
+        <button type="button" class="btn print:hidden" [disabled]="!plans().length" (click)="print()">Print</button>
+      </div>
+      @if (busy()) {
+        <p class="py-1 text-sm" role="status">Laying the cuts out… <button type="button" class="link" (click)="cancel()">Cancel</button></p>
+      }
+      @if (fault(); as text) {
+        <p class="fault">{{ text }} <button type="button" class="link" (click)="again()">Try again</button></p>
+      }
+      @for (plan of plans(); track plan.tube.id) {
+        <section class="mt-4 print:break-inside-avoid" [attr.aria-label]="label(plan)">
+          <h3 class="text-lg font-bold">{{ label(plan) }}</h3>
+          @if (plan.fault) {
+            <p class="mt-1 rounded-lg bg-copper-pale px-3 py-2">{{ plan.fault }}{{ plan.pieces.length ? '' : ' Say beside this what is at hand, or what can be bought.' }}</p>
+          } @else {
+            <p class="text-sm" data-test="cuts-sum">{{ words(plan) }}</p>
+            @for (piece of plan.pieces; track $index) {
+              <div class="mt-3">
+                <p class="text-sm text-ink-soft">
+                  {{ piece.stockId ? 'At hand' : 'To buy' }}, {{ full(piece.lengthMm) }}{{ piece.batch ? ', ' + piece.batch : '' }}; left {{ full(piece.leftMm) }}{{ piece.leftMm >= keep ? ', worth keeping' : '' }}
+                </p>
+                <div class="mt-1 flex h-12 overflow-hidden rounded border border-ink-soft" role="img" [attr.aria-label]="said(piece)">
+                  @for (cut of piece.cuts; track $index) {
+                    <div class="flex min-w-0 flex-col items-center justify-center border-r border-sheet bg-copper px-1 text-sheet" [style.flex]="cut.lengthMm + ' 1 0'" [title]="cut.name + ', ' + full(cut.lengthMm)">
+                      <span class="w-full truncate text-center text-sm leading-tight font-semibold">{{ cut.lineId ? cut.name : 'test' }}</span>
+                      <span class="w-full truncate text-center font-mono text-xs">{{ mm(cut.lengthMm) }}</span>
+                    </div>
+                  }
+                  <div class="bg-paper" [style.flex]="piece.leftMm + making().endMm + ' 1 0'"></div>
+                </div>
+              </div>
+            }
+            @if (plan.pieces.length && !plan.toBuy.length) {
+              <button type="button" class="btn mt-3 print:hidden" (click)="cutNow(plan)">These are cut: left-overs to the stock</button>
+            }
+          }
+        </section>
+      } @empty {
+        @if (!busy() && !fault()) {
+          <fl-empty heading="Nothing to cut" text="Every line that has a card is cut, or there is none yet. A line counts as cut once its card says so." />
+        }
+      }
+    </section>
+    <section class="card content-start p-5 print:hidden" aria-label="Stock">
+      <h2 class="h2">At hand</h2>
+      @for (piece of making().stock; track piece.id; let i = $index) {
+        <div class="mt-2 border-t border-rule pt-2">
+          <fl-select-field [field]="'stock-tube-' + piece.id" label="Tube" [options]="tubes" [value]="piece.tubeId" (changed)="setPiece(i, { tubeId: $event })" />
+          <div class="mt-2 grid grid-cols-[1fr_4.5rem_1fr_auto] items-end gap-2">
+            <fl-length-field label="Length" [limits]="limits.lengthMm" [valueMm]="piece.lengthMm" (changed)="setPiece(i, { lengthMm: $event })" />
+            <fl-number-field label="Pieces" [limits]="limits.count" [value]="piece.count" (changed)="setPiece(i, { count: $event })" />
+            <fl-text-field [field]="'batch-' + piece.id" label="Batch" [limits]="words0" [value]="piece.batch" (changed)="setPiece(i, { batch: $event })" />
+            <button type="button" class="btn px-3" [attr.aria-label]="'Remove piece ' + (i + 1)" (click)="removePiece(i)">×</button>
+          </div>
+        </div>
+      } @empty {
+        <p class="text-sm text-ink-soft">Coils and sticks you have, and left-overs worth a line.</p>
+      }
+      <button type="button" class="btn mt-2" (click)="addPiece()">Add a coil or stick</button>
+      <h2 class="h2 mt-5">Sold as</h2>
+      @for (one of making().sold; track one.id; let i = $index) {
+        <div class="mt-2 grid grid-cols-[1fr_6rem_auto] items-end gap-2 border-t border-rule pt-2">
+          <fl-select-field [field]="'sold-tube-' + one.id" label="Tube" [options]="tubes" [value]="one.tubeId" (changed)="setSold(i, { tubeId: $event })" />
+          <fl-length-field label="Length" [limits]="limits.lengthMm" [valueMm]="one.lengthMm" (changed)="setSold(i, { lengthMm: $event })" />
+          <button type="button" class="btn px-3" [attr.aria-label]="'Remove sold length ' + (i + 1)" (click)="removeSold(i)">×</button>
+        </div>
+      } @empty {
+        <p class="text-sm text-ink-soft">Lengths a shop sells: what is at hand is used up first.</p>
+      }
+      <button type="button" class="btn mt-2" (click)="addSold()">Add a length</button>
+      <div class="mt-5 grid grid-cols-2 gap-3">
+        <fl-length-field label="A saw cut takes" [limits]="sheet.kerfMm" [valueMm]="making().kerfMm" (changed)="set({ kerfMm: $event })" />
+        <fl-length-field label="Lost at a piece's end" [limits]="sheet.endMm" [valueMm]="making().endMm" (changed)="set({ endMm: $event })" />
+      </div>
+    </section>
+  `,
+}) // prettier-ignore
+export class CutsPage {
+  private readonly store = inject(PlanStore);
+  private readonly work = inject(BenchWork);
+  protected readonly keep = WORTH_KEEPING_MM;
+  protected readonly limits = STOCK_PIECE.fields;
+  protected readonly sheet = MAKING.fields;
+  protected readonly words0 = { least: 0, most: 200 };
+  protected readonly tubes = TUBES.map((tube) => [tube.id, tubeLabel(tube)] as const);
+  protected readonly making = computed((): Making => this.store.plan().making ?? NO_MAKING);
+  protected readonly plans = signal<readonly CutPlan[]>([]);
+  protected readonly busy = signal(false);
+  protected readonly fault = signal<string | null>(null);
+  private readonly asked = signal(0);
+  private ended: AbortController | null = null;
+
+  constructor() {
+    effect((clear) => {
+      const plan = this.store.plan();
+      this.asked();
+      const ended = new AbortController();
+      this.ended = ended;
+      this.busy.set(true);
+      this.fault.set(null);
+      const rest = setTimeout(
+        () =>
+          this.work.cuts(plan, ended.signal).then(
+            (plans) => (this.plans.set(plans), this.busy.set(false)),
+            (error: Error) => ended.signal.aborted || (this.fault.set(error.message), this.busy.set(false)),
+          ),
+        150,
+      );
+      clear(() => {
+        clearTimeout(rest);
+        ended.abort();
+      });
+    });
+  }
+  protected cancel(): void {
+    this.ended?.abort();
+    this.busy.set(false);
+    this.fault.set('Cancelled: what stands here is of before.');
+  }
+  protected again(): void {
+    this.asked.update((n) => n + 1);
+  }
+
+  protected label({ tube }: CutPlan): string {
+    return tubeName(tube.id);
+  }
+  protected words(plan: CutPlan): string {
+    const buy = plan.toBuy.map(({ lengthMm, count }) => `${count} × ${this.full(lengthMm)}`).join(' and ');
+    const left = plan.pieces.reduce((most, { leftMm }) => Math.max(most, leftMm), 0);
+    const proof = plan.optimal ? 'no plan opens less' : `at least ${this.full(plan.boundMm)} must be opened`;
+    return `${plan.cuts.length} cuts out of ${plan.pieces.length} ${plan.pieces.length === 1 ? 'piece' : 'pieces'}, ${this.full(plan.usedMm)} in all: ${proof}. The longest left-over is ${this.full(left)}.${buy ? ` To buy: ${buy}.` : ' Nothing to buy.'}`;
+  }
+  protected said(piece: CutPlan['pieces'][number]): string {
+    return `${this.full(piece.lengthMm)}: ${piece.cuts.map(({ name, lengthMm }) => `${name} ${this.mm(lengthMm)}`).join(', ')}, left ${this.full(piece.leftMm)}`;
+  }
+
+  protected set(patch: Partial<Making>): void {
+    this.store.apply({ edit: 'setSheet', with: { sheet: 'making', to: { ...this.making(), ...patch } } });
+  }
+  private ids(of: readonly { readonly id: string }[]): string[] {
+    return of.map(({ id }) => id);
+  }
+  protected setPiece(index: number, patch: Partial<StockPiece>): void {
+    this.set({ stock: this.making().stock.map((one, i) => (i === index ? { ...one, ...patch } : one)) });
+  }
+  protected addPiece(): void {
+    const { stock } = this.making();
+    const tubeId = tubeWanted(this.store.view().lines)[0]?.tube.id ?? stock.at(-1)?.tubeId ?? TUBES[0]!.id;
+    this.set({ stock: [...stock, { id: nextId('stock', this.ids(stock)), tubeId, lengthMm: 7620, count: 1, batch: '' }] });
+  }
+  protected removePiece(index: number): void {
+    this.set({ stock: this.making().stock.toSpliced(index, 1) });
+  }
+  protected setSold(index: number, patch: Partial<Making['sold'][number]>): void {
+    this.set({ sold: this.making().sold.map((one, i) => (i === index ? { ...one, ...patch } : one)) });
+  }
+  protected addSold(): void {
+    const { sold } = this.making();
+    const tubeId = tubeWanted(this.store.view().lines)[0]?.tube.id ?? TUBES[0]!.id;
+    this.set({ sold: [...sold, { id: nextId('sold', this.ids(sold)), tubeId, lengthMm: 7620 }] });
+  }
+  protected removeSold(index: number): void {
+    this.set({ sold: this.making().sold.toSpliced(index, 1) });
+  }
+  /** Ticks the cut of every line of the plan of cuts, and puts what is left into the stock. */
+  protected cutNow(plan: CutPlan): void {
+    const lines = new Map(this.store.view().lines.map((view) => [view.line.id, view]));
+    const at = new Date().toISOString();
+    const ticks = plan.cuts.flatMap(({ lineId }) => {
+      const view = lineId ? lines.get(lineId) : undefined;
+      return view ? [{ edit: 'tick', with: { id: view.line.id, step: 'cut', digest: view.digest, at } } as const] : [];
+    });
+    const to = stockAfter(this.making(), plan, (taken) => nextId('stock', taken));
+    this.store.apply(...ticks, { edit: 'setSheet', with: { sheet: 'making', to } });
+  }
+  protected print(): void {
+    window.print();
+  }
+  protected mm(mm: number): string {
+    return formatLength(mm, this.store.units());
+  }
+  protected full(mm: number): string {
+    return formatLengthUnit(mm, this.store.units());
+  }
+}

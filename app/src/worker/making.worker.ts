@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { makingJobs } from './jobs/making';
+
+serve(makingJobs);

@@ -1,0 +1,85 @@
+import { flag, id, list, name, nullable, number, over, record, ref, text } from './field.ts';
+
+/** Tube at hand: a coil or sticks of one length. */
+export interface StockPiece {
+  readonly id: string;
+  readonly tubeId: string;
+  readonly lengthMm: number;
+  readonly count: number;
+  /** What tells one making of it from another: springback differs between them. */
+  readonly batch: string;
+}
+/** Tube as it is sold. */
+export interface SoldLength {
+  readonly id: string;
+  readonly tubeId: string;
+  readonly lengthMm: number;
+}
+/** A hole of a bracket, from the middle of its foot: across and up. */
+export interface BracketHole {
+  readonly acrossMm: number;
+  readonly upMm: number;
+  readonly diameterMm: number;
+  /** Over the flats, where it has two; null where it is round. */
+  readonly flatsMm: number | null;
+  readonly what: string;
+}
+/** A bracket, a tab or a panel with holes. */
+export interface Bracket {
+  readonly id: string;
+  readonly name: string;
+  readonly revision: string;
+  readonly plateMm: number;
+  readonly widthMm: number;
+  readonly heightMm: number;
+  /** How far up it is bent and by how much; null where it is flat. */
+  readonly bend: { readonly upMm: number; readonly deg: number } | null;
+  readonly holes: readonly BracketHole[];
+  readonly existing: boolean;
+  readonly held: string;
+}
+/** What lines are cut from, and the brackets that are cut beside them. */
+export interface Making {
+  readonly stock: readonly StockPiece[];
+  readonly sold: readonly SoldLength[];
+  readonly kerfMm: number;
+  /** What every coil or stick loses at its end. */
+  readonly endMm: number;
+  readonly brackets: readonly Bracket[];
+}
+export const NO_MAKING: Making = { stock: [], sold: [], kerfMm: 0, endMm: 10, brackets: [] };
+
+const long = over(100_000);
+export const STOCK_PIECE = record<StockPiece>()({
+  id,
+  tubeId: ref('tube'),
+  lengthMm: long,
+  count: number(1, 1000, { whole: true }),
+  batch: text,
+});
+export const BRACKET_HOLE = record<BracketHole>()({
+  acrossMm: number(-1000, 1000),
+  upMm: number(-1000, 1000),
+  diameterMm: over(500),
+  flatsMm: nullable(over(500)),
+  what: text,
+});
+export const BRACKET = record<Bracket>()({
+  id,
+  name,
+  revision: text,
+  plateMm: over(100),
+  widthMm: over(2000),
+  heightMm: over(2000),
+  bend: nullable(record<NonNullable<Bracket['bend']>>()({ upMm: number(0, 2000), deg: over(179) })),
+  holes: list(BRACKET_HOLE, 50),
+  existing: flag,
+  held: text,
+});
+export const MAKING = record<Making>()({
+  stock: list(STOCK_PIECE, 500),
+  sold: list(record<SoldLength>()({ id, tubeId: ref('tube'), lengthMm: long }), 100),
+  kerfMm: number(0, 50),
+  endMm: number(0, 1000),
+  brackets: list(BRACKET, 500),
+});
