@@ -95,6 +95,9 @@ describe('the whole way, by keyboard alone', () => {
     await page.waitForSelector('fl-make-station [data-test=cut]');
     expect(await textOf(page, 'fl-make-station [data-test=cut]')).toBe(cut);
     expect(await page.$eval('[data-step=flare-a]', (box) => (box as HTMLInputElement).disabled)).toBe(true);
+    await tabTo(page, '[data-step^=test-]');
+    await page.keyboard.press('Space');
+    await page.waitForFunction(() => !document.querySelector('[data-step^=test-]'));
     await tabTo(page, '[data-step=nut-a]');
     await page.keyboard.press('Space');
     await page.waitForFunction(() => !(document.querySelector('[data-step=flare-a]') as HTMLInputElement).disabled);

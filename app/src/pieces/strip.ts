@@ -147,6 +147,8 @@ export class Strip {
   readonly node = input<number | null>(null);
   /** Which mark is shown: where the bend begins, or where the die's reference is laid. */
   readonly marks = input<'tangent' | 'draw'>('tangent');
+  /** Where each bend is marked, where that differs from the card's plain order. */
+  readonly marksMm = input<readonly number[] | null>(null);
   readonly picked = output<number>();
   /** A bend that is pointed at, here and elsewhere. */
   readonly pointed = output<number | null>();
@@ -223,7 +225,8 @@ export class Strip {
     return formatLength(mm, this.store.units());
   }
   protected markOf(bend: CardBend): number {
-    return this.marks() === 'draw' ? bend.drawMarkMm : bend.markMm;
+    const own = this.marksMm()?.[this.view().card!.bends.indexOf(bend)];
+    return own ?? (this.marks() === 'draw' ? bend.drawMarkMm : bend.markMm);
   }
   protected words(index: number): string {
     const bend = this.view().card!.bends[index]!;

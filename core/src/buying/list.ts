@@ -36,7 +36,7 @@ const onLine = ({ line }: LineView): Ref => ({ kind: 'line', id: line.id });
 
 /** What of a plan the list rests on. */
 export type Listed = Pick<PlanView, 'lines' | 'ports' | 'bleeding'> & {
-  readonly plan: Pick<Plan, 'id' | 'buying' | 'hoses' | 'things' | 'holding' | 'bleeding' | 'bench'>;
+  readonly plan: Pick<Plan, 'id' | 'buying' | 'making' | 'hoses' | 'things' | 'holding' | 'bleeding' | 'bench'>;
 };
 
 /** Gathers things by what they are: the same thing wanted in two places is one line with both. */

@@ -16,6 +16,8 @@ import { GROUPS, shoppingList, type Group, type Listed, type ListItem } from './
 export interface ListRow {
   readonly item: ListItem;
   readonly order: Order;
+  /** At hand: what was said, of tube else what Cuts has in stock. */
+  readonly have: number;
   /** What is still to be bought, over what is at hand. */
   readonly toBuy: number;
   /** What that costs, in hundredths; null where no price is known. */
@@ -42,11 +44,17 @@ export function listView(view: Listed): ListView {
   const buying: Buying = view.plan.buying ?? NO_BUYING;
   const orders = new Map(buying.orders.map((order) => [order.key, order]));
   const items = shoppingList(view);
+  const inStock = (key: string): number =>
+    (view.plan.making?.stock ?? []).reduce(
+      (sum, { tubeId, lengthMm, count }) => sum + (key === `tube:${tubeId}` ? (lengthMm * count) / 1000 : 0),
+      0,
+    );
   const plain = items.map((item) => {
     const order = orders.get(item.key) ?? freshOrder(item.key);
-    const toBuy = Math.max(0, item.count - order.have);
+    const have = order.have || (item.group === 'Tube' ? inStock(item.key) : 0);
+    const toBuy = Math.max(0, item.count - have);
     const costMinor = order.priceMinor === null ? null : Math.round(perUnit(item, toBuy) * order.priceMinor);
-    return { item, order, toBuy, costMinor };
+    return { item, order, have, toBuy, costMinor };
   });
   const sumMinor = plain.reduce((sum, { costMinor }) => sum + (costMinor ?? 0), 0);
   const share = (minor: number | null): number | null => (sumMinor && minor !== null ? minor / sumMinor : null);

@@ -25,7 +25,7 @@ interface Stroke {
   selector: 'fl-bender-picture',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="-330 -215 660 400" class="h-auto w-full rounded-lg bg-paper" role="img" [attr.aria-label]="said()">
+    <svg [attr.viewBox]="frame().view" class="h-auto w-full rounded-lg bg-paper" role="img" [attr.aria-label]="said()">
       @for (face of faces(); track $index) {
         <polygon [attr.points]="face.points" [class]="face.look" stroke-width="1.5" stroke-linejoin="round" />
       }
@@ -47,11 +47,11 @@ interface Stroke {
         <marker id="turned" viewBox="0 0 10 10" refX="5" refY="5" markerWidth="4.5" markerHeight="4.5" orient="auto-start-reverse"><path d="M0 0 10 5 0 10z" class="fill-fluid" /></marker>
       </defs>
       @for (end of ends(); track end.name) {
-        <g [attr.transform]="'translate(' + end.x + ' ' + end.y + ')'">
-          <circle r="13" class="fill-sheet stroke-ink" stroke-width="2" />
-          <text text-anchor="middle" dy="5.5" class="fill-ink text-[16px] font-bold">{{ end.name }}</text>
+        <g [attr.transform]="'translate(' + end.x + ' ' + end.y + ') scale(' + frame().half / 260 + ')'">
+          <circle r="14" class="fill-sheet stroke-ink" stroke-width="2" />
+          <text text-anchor="middle" dy="6" class="fill-ink text-[17px] font-bold">{{ end.name }}</text>
           @if (end.near) {
-            <text [attr.text-anchor]="end.x > 120 ? 'end' : 'start'" [attr.x]="end.x > 120 ? -18 : 18" dy="5" class="fill-ink text-[14px] font-semibold">this end to you</text>
+            <text [attr.text-anchor]="end.x > 0 ? 'end' : 'start'" [attr.x]="end.x > 0 ? 14 : -14" y="34" class="fill-ink stroke-paper text-[17px] font-semibold" stroke-width="5" paint-order="stroke">this end to you</text>
           }
         </g>
       }
@@ -84,6 +84,12 @@ export class BenderPicture {
     const low = (solid: Solid): number => (solid.kind === 'box' ? solid.minMm[2] : solid.footMm[2]);
     return [...bench.solids].sort((a, b) => low(a) - low(b)).flatMap((solid) => facesOf(solid));
   });
+  /** As much of the tube as lies near the die, so that it is seen large; bench and tube run out of the picture. */
+  protected readonly frame = computed(() => {
+    const far = this.rods().filter(({ own }) => !own).flatMap(({ to }) => [Math.abs(to[0]), Math.abs(to[1])]);
+    const half = Math.min(SIDE_MM, Math.max(130, 1.15 * Math.max(0, ...far)));
+    return { half, view: `${-half} ${-0.68 * half} ${2 * half} ${1.22 * half}` };
+  });
   protected readonly die = computed(() => {
     const { dieRadiusMm, tube } = this.input();
     const die = dieSolid(dieRadiusMm, tube.odMm);
@@ -100,7 +106,7 @@ export class BenderPicture {
       return flat([r * Math.cos(rad), dieRadiusMm + r * Math.sin(rad), 0]).map((v) => v.toFixed(1)).join(' ');
     };
     const end = this.row().bendDeg;
-    const steps = Array.from({ length: 13 }, (_, i) => at(20 + ((Math.max(end - 5, 25) - 20) * i) / 12));
+    const steps = Array.from({ length: 13 }, (_, i) => at(0.2 * end + (0.72 * end * i) / 12));
     return `M${steps.join('L')}`;
   });
   protected readonly ends = computed(() => {
@@ -114,7 +120,9 @@ export class BenderPicture {
     const nearer = a[1] <= b[1] ? 'A' : 'B';
     return cutMm > 0 ? [{ name: 'A', at: a }, { name: 'B', at: b }].map(({ name, at }) => {
       const [x, y] = flat(at);
-      return { name, near: name === nearer, x: Math.min(312, Math.max(-312, x)), y: Math.min(168, Math.max(-198, y)) };
+      const { half } = this.frame();
+      const edge = half - 0.06 * half;
+      return { name, near: name === nearer, x: Math.min(edge, Math.max(-edge, x)), y: Math.min(0.46 * half, Math.max(-0.6 * half, y)) };
     }) : [];
   });
   protected readonly said = computed(() => {

@@ -76,6 +76,7 @@ import { stepWords, turnWords } from './step-words';
         <fl-strip
           class="mt-3 print:hidden"
           marks="draw"
+          [marksMm]="marksMm()"
           [view]="view()"
           [node]="selection.node()"
           (picked)="selection.chooseNode($event)"
@@ -220,6 +221,11 @@ export class CardPage {
     return this.order() ?? { start: 'a', sequence: (card?.bends ?? []).map((_, bend) => ({ bend, clamped: bender.clampSide })), hits: [], tried: [] };
   }); // prettier-ignore
   protected readonly rows = computed(() => (this.view().card ? bendRows(this.view(), this.orderNow()) : []));
+  protected readonly marksMm = computed(() => {
+    const marks: number[] = [];
+    for (const { bend, drawMarkMm } of this.rows()) marks[bend] = drawMarkMm;
+    return marks;
+  });
   protected readonly tapeEnd = computed(() => (this.orderNow().start === 'b' ? 'B' : 'A'));
   protected readonly progress = computed(() => (this.rows().length ? progressOf(this.view(), this.orderNow()) : null));
 
@@ -297,6 +303,7 @@ export class CardPage {
       const waits = (step.after ?? []).filter((id) => !done.has(id)).map((id) => steps.find((one) => one.id === id)!);
       return {
         id: step.id,
+        flare: step.kind === 'test' ? step.flare! : null,
         text: stepWords(step, view, this.rows(), this.store.units()),
         done: done.has(step.id),
         locked: waits.length > 0 && !done.has(step.id),
@@ -313,7 +320,14 @@ export class CardPage {
   }); // prettier-ignore
 
   protected tick(step: string, on: boolean): void {
-    const { line, digest } = this.view();
+    const { line, digest, bench, tube } = this.view();
+    const flare = this.steps().find(({ id }) => id === step)?.flare;
+    // A test piece that was good stands for every line of that tube.
+    if (flare && on) {
+      const trial = { at: new Date().toISOString(), flare, tubeId: tube.id, piece: 'test', good: true, why: '' } as const;
+      this.store.apply({ edit: 'changeBench', with: { patch: { trials: [...(bench.trials ?? []), trial] } } });
+      return;
+    }
     this.store.apply(
       on
         ? { edit: 'tick', with: { id: line.id, step, digest, at: new Date().toISOString() } }

@@ -77,7 +77,7 @@ const STATE_NAMES: Record<OrderState, string> = { needed: 'needed', ordered: 'or
                   <span class="block text-sm text-ink-soft">{{ row.where }}</span>
                 </td>
                 <td class="py-2 pr-3 text-right font-mono">{{ row.wanted }}</td>
-                <td class="py-2 pr-3 text-right font-mono">{{ row.have }}</td>
+                <td class="py-2 pr-3 text-right font-mono">{{ row.hand }}</td>
                 <td class="py-2 pr-3 text-right font-mono font-semibold">{{ row.buy }}</td>
                 <td class="py-2 pr-3">{{ row.stands }}</td>
                 <td class="py-2 pr-3 text-right font-mono">{{ row.cost }}</td>
@@ -91,7 +91,7 @@ const STATE_NAMES: Record<OrderState, string> = { needed: 'needed', ordered: 'or
                       <fl-select-field [field]="'state-' + row.item.key" label="How it stands" [options]="states" [value]="row.order.state" (changed)="stand(row, $event)" />
                       <fl-text-field [field]="'from-' + row.item.key" label="From" [limits]="words0" [value]="row.order.from" (changed)="order(row.item.key, { from: $event })" />
                       <div><label class="label block" [attr.for]="'due-' + row.item.key">Due</label><input type="date" class="field w-full" [id]="'due-' + row.item.key" [value]="row.order.due ?? ''" (change)="day(row.item.key, $event)" /></div>
-                      <fl-maybe-field [label]="'Price of one ' + units[row.item.unit]" [most]="1e7" [value]="row.order.priceMinor === null ? null : row.order.priceMinor / 100" (changed)="order(row.item.key, { priceMinor: $event === null ? null : round($event * 100) })" />
+                      <fl-maybe-field [label]="'Price of one ' + ones[row.item.unit]" [most]="1e7" [value]="row.order.priceMinor === null ? null : row.order.priceMinor / 100" (changed)="order(row.item.key, { priceMinor: $event === null ? null : round($event * 100) })" />
                       <fl-text-field [field]="'note-' + row.item.key" label="Note" [limits]="words0" [value]="row.order.note" (changed)="order(row.item.key, { note: $event })" />
                       <p class="text-sm sm:col-span-3 lg:col-span-6"><strong>To read out:</strong> {{ words(row) }}</p>
                       @if (row.item.half) {
@@ -160,6 +160,7 @@ export class ListPage {
   protected readonly words0 = { least: 0, most: 200 };
   protected readonly states = ORDER_STATES.map((state) => [state, STATE_NAMES[state]] as const);
   protected readonly units = { piece: 'pieces', m: 'm', mL: 'mL' } as const;
+  protected readonly ones = { piece: 'piece', m: 'metre', mL: 'litre' } as const;
   protected readonly round = Math.round;
   protected readonly open = signal<string | null>(null);
   protected readonly bad = signal<readonly string[]>([]);
@@ -185,11 +186,11 @@ export class ListPage {
         .map((row) => ({
           ...row,
           wanted: this.amount(row.item, row.item.count),
-          have: row.order.have ? this.amount(row.item, row.order.have) : '',
+          hand: row.have ? this.amount(row.item, row.have) : '',
           buy: row.toBuy ? this.amount(row.item, row.toBuy) : '',
           cost: this.money(row.costMinor),
           percent: this.percent(row.share),
-          stands: `${STATE_NAMES[row.order.state]}${row.order.from ? `, ${row.order.from}` : ''}${row.order.due && row.order.state !== 'here' && row.order.state !== 'fitted' ? `, due ${row.order.due}` : ''}`,
+          stands: `${row.order.state === 'needed' && !row.toBuy ? 'at hand' : STATE_NAMES[row.order.state]}${row.order.from ? `, ${row.order.from}` : ''}${row.order.due && row.order.state !== 'here' && row.order.state !== 'fitted' ? `, due ${row.order.due}` : ''}`,
           where: row.item.uses.length > 3 ? `${row.item.uses.slice(0, 3).map(({ text }) => text).join('; ')} and ${row.item.uses.length - 3} more` : row.item.uses.map(({ text }) => text).join('; '),
         })),
     }));
@@ -197,7 +198,7 @@ export class ListPage {
   protected readonly sum = computed(() => {
     const { sumMinor, unpriced, rows, currency } = this.view();
     const open = rows.filter(({ toBuy }) => toBuy > 0).length;
-    const over = rows.filter(({ order, item }) => order.have > item.count && item.unit === 'piece').length;
+    const over = rows.filter(({ have, item }) => have > item.count && item.unit === 'piece').length;
     return `${open} of ${rows.length} things to buy, ${this.money(sumMinor)} ${currency} in all${unpriced ? `; ${unpriced} without a price` : ''}${over ? `; more than wanted of ${over}` : ''}. Tap a thing to say how it stands.`;
   });
 

@@ -29,28 +29,38 @@ type Page = 'card' | 'cuts' | 'list' | 'kits' | 'brackets' | 'tags';
       <div class="min-w-0 flex-1">
         @switch (page()) {
           @case ('cuts') {
-            @defer {
+            @defer (on immediate) {
               <fl-cuts-page />
+            } @loading {
+              <p class="p-5" role="status">Fetching it…</p>
             }
           }
           @case ('list') {
-            @defer {
+            @defer (on immediate) {
               <fl-list-page />
+            } @loading {
+              <p class="p-5" role="status">Fetching it…</p>
             }
           }
           @case ('kits') {
-            @defer {
+            @defer (on immediate) {
               <fl-kits-page />
+            } @loading {
+              <p class="p-5" role="status">Fetching it…</p>
             }
           }
           @case ('brackets') {
-            @defer {
+            @defer (on immediate) {
               <fl-brackets-page />
+            } @loading {
+              <p class="p-5" role="status">Fetching it…</p>
             }
           }
           @case ('tags') {
-            @defer {
+            @defer (on immediate) {
               <fl-tags-page />
+            } @loading {
+              <p class="p-5" role="status">Fetching it…</p>
             }
           }
           @default {

@@ -7,6 +7,7 @@ import { formatLength, type UnitSystem } from '@firm-line/core/units';
 /** A turn as it is done: the bender round the tube where it is in the hands, else the tube in the bender. */
 export function turnWords({ rotateDeg, look }: Pick<BendRow, 'rotateDeg' | 'look'>, kind: LineView['bender']['kind']): string {
   if (rotateDeg === null) return 'sets the plane';
+  if (Math.abs(rotateDeg) < 0.05) return 'in the plane of the bend before';
   const deg = kind === 'hand' || Math.abs(rotateDeg) === 180 ? rotateDeg : -rotateDeg;
   const way = Math.abs(deg) === 180 || Math.abs(deg) < 0.05 ? '' : deg > 0 ? ' clockwise' : ' anticlockwise';
   return `turn the ${kind === 'hand' ? 'bender' : 'tube'} ${figure(Math.abs(deg))}°${way}, looking from ${look.toUpperCase()}`;

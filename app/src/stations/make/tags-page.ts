@@ -88,7 +88,9 @@ export class TagsPage {
   protected readonly codes = resource({
     params: () => this.tags().map(({ text }) => text).join('\n'),
     loader: async ({ params }) => {
-      const { create } = await import('qrcode');
+      // The package is one object in the built app, and its own names where it is loaded as it is.
+      const qr = await import('qrcode');
+      const create = qr.create ?? qr.default.create;
       return new Map(
         params.split('\n').filter(Boolean).map((text) => {
           const { modules } = create(text, { errorCorrectionLevel: 'M' });
