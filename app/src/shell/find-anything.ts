@@ -93,7 +93,10 @@ export class FindAnything {
   });
   protected readonly hits = computed(() => {
     if (!this.isOpened()) return [];
-    const query = this.query().trim();
+    // A tag's text is the plan and the code: of this plan the code is looked for.
+    const typed = this.query().trim();
+    const own = `${this.store.plan().id} `;
+    const query = typed.startsWith(own) ? typed.slice(own.length) : typed;
     const all = this.all();
     const index = this.index();
     if (query && index)

@@ -63,7 +63,10 @@ export const tableCsv = (rows: readonly (readonly (string | number)[])[]): strin
 
 /** The rows of a table, whatever parts its columns; empty ones are left out. Throws InputError where there are too many. */
 export function csvRows(text: string): string[][] {
-  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true });
+  // Where prices have a decimal comma the columns are parted by something else.
+  const head = text.trim().split(/\r?\n/, 1)[0]!;
+  const delimiter = head.includes('\t') ? '\t' : head.includes(';') ? ';' : ',';
+  const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true, delimiter });
   if (data.length > MOST_ROWS) throw new InputError('', `${data.length} rows are more than the ${MOST_ROWS} that are read.`);
   return data;
 }

@@ -10,7 +10,10 @@ import {
   bracketFlat,
   bracketsDxf,
   centreLinesCsv,
+  csvRows,
   flatViewsDxf,
+  platesDxf,
+  tableCsv,
   metalMm3,
   readCentreLinesCsv,
   readTubesStep,
@@ -242,5 +245,34 @@ describe('centre lines as CSV', () => {
       expect(error).toBeInstanceOf(InputError);
       expect(error).toMatchObject({ path, message: expect.stringMatching(sentence) });
     }
+  });
+});
+
+describe('plates and tables', () => {
+  test('a plate in DXF: outline, a round hole, one with two flats, its bend on a layer of its own (dxf-parser)', () => {
+    const plate = { name: 'Tab A', widthMm: 40, heightMm: 60, bendMm: 26, holes: [{ acrossMm: 0, upMm: 44, diameterMm: 12.2, flatsMm: 10.2 }, { acrossMm: 5, upMm: 11, diameterMm: 8.5, flatsMm: null }] }; // prettier-ignore
+    const entities = new DxfParser().parseSync(platesDxf([plate, { ...plate, name: 'Tab B', bendMm: null, holes: [] }]))!.entities as { type: string; layer: string; vertices?: { x: number; y: number }[]; center?: { x: number; y: number }; radius?: number }[]; // prettier-ignore
+    const cut = entities.filter(({ layer }) => layer === 'cut');
+    expect(cut.filter(({ type }) => type === 'CIRCLE').map(({ center, radius }) => [center!.x, center!.y, radius])).toEqual([
+      [25, 11, 4.25],
+    ]);
+    const [outline, flats, second] = cut.filter(({ type }) => type === 'LWPOLYLINE').map(({ vertices }) => vertices!);
+    expect(outline!.map(({ x, y }) => [x, y])).toEqual([[0, 0], [40, 0], [40, 60], [0, 60]]); // prettier-ignore
+    expect(Math.max(...flats!.map(({ y }) => y)) - Math.min(...flats!.map(({ y }) => y))).toBeCloseTo(10.2, 6);
+    expect(Math.max(...flats!.map(({ x }) => x)) - Math.min(...flats!.map(({ x }) => x))).toBeCloseTo(12.2, 6);
+    // The second plate lies beside the first.
+    expect(Math.min(...second!.map(({ x }) => x))).toBeGreaterThan(40);
+    expect(entities.filter(({ layer, type }) => layer === 'bend' && type === 'LINE')).toHaveLength(1);
+  });
+
+  test('a table comes back as it went, whatever stands in it; what begins like a formula is marked', () => {
+    const rows = [
+      ['What', 'Price'],
+      ['Nut, 3/8-24', '1,20'],
+      ['a "quoted" one', ''],
+    ];
+    expect(csvRows(tableCsv(rows))).toEqual(rows);
+    expect(tableCsv([['=1+1', 2]])).toMatch(/^"?'=1\+1/);
+    expect(csvRows('Nut;1,20\nClip;0,30')).toEqual([['Nut', '1,20'], ['Clip', '0,30']]); // prettier-ignore
   });
 });

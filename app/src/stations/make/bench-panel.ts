@@ -19,11 +19,12 @@ import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
 import { Fold } from '../../kit/fold';
+import { AroundForm } from './around-form';
 
 /** The tools that the card of this line is made for: its bender with test bends, flaring tool, nuts and trim. */
 @Component({
   selector: 'fl-bench-panel',
-  imports: [Fold, CheckField, TextField, SelectField, LengthField, NumberField],
+  imports: [AroundForm, Fold, CheckField, TextField, SelectField, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-fold class="card px-5" [summary]="'My bench: ' + bender().name + ', ' + ends()[0].flareName + ' tool, nuts'">
@@ -83,6 +84,7 @@ import { Fold } from '../../kit/fold';
               (changed)="set({ clampSide: $event })"
             />
           </div>
+          <fl-around-form class="mt-2" [bender]="bender()" />
         </section>
         <section aria-label="Test bends">
           <h3 class="font-bold">Test bends</h3>
@@ -196,7 +198,8 @@ export class BenchPanel {
   protected readonly nutLimits = NUT_LENGTH;
   protected readonly benchLimits = BENCH.fields;
   protected readonly kinds = [
-    ['fixed', 'Stays put: the tube is turned'],
+    ['fixed', 'On the bench: the tube is turned'],
+    ['vice', 'In a vice, with a lever: the tube is turned'],
     ['hand', 'Hand bender: it is turned round the tube'],
   ] as const;
   protected readonly clampSides = [
