@@ -2,6 +2,7 @@ import { benchAdapters } from './adapt.bench.ts';
 import { benchCharts, benchDrag, benchEditing, benchFirstScreen, benchSweep } from './app.bench.ts';
 import { benchBends, benchDerived, benchRename, benchPlan, benchSize } from './core.bench.ts';
 import { benchHoses } from './hose.bench.ts';
+import { benchGuide, benchNest, benchOrder } from './make.bench.ts';
 import { benchNetwork } from './network.bench.ts';
 import { benchClearance, benchClips, benchWays } from './space.bench.ts';
 
@@ -16,6 +17,9 @@ benchClips();
 benchClearance();
 benchWays();
 benchHoses();
+await benchNest();
+benchOrder();
+benchGuide();
 await benchFirstScreen();
 await benchCharts();
 await benchSweep();

@@ -114,8 +114,9 @@ function judge(input: CorrectInput, aimed: readonly MadeBend[] | null, further: 
   });
   const left = planned.slice(done);
   const goal = goalOf(nodesMm, planned, clrMm, cutMm);
-  const unmended = homeWith([...found.bends, ...left], bestRoll([...found.bends, ...left], goal), goal);
-  const { rest, rollDeg, furtherDeg } = bestRest(found.bends, left, goal, further);
+  const plainRoll = bestRoll([...found.bends, ...left], goal);
+  const unmended = homeWith([...found.bends, ...left], plainRoll, goal);
+  const { rest, rollDeg, furtherDeg } = bestRest(found.bends, left, goal, further, plainRoll);
   const taken = found.bends.map((bend, k) => (k === done - 1 ? { ...bend, bendDeg: bend.bendDeg + furtherDeg } : bend));
   const best = homeWith([...taken, ...rest], rollDeg, goal);
   const isHome = ({ missMm, angleDeg, trimMm }: Home): boolean =>

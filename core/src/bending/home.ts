@@ -6,6 +6,8 @@ import { bent, clrAt, heldAs, type Bent, type Clr, type Held, type MadeBend } fr
 
 const MOST_BEND_DEG = 179;
 const LEAST_BEND_DEG = 0.01;
+/** Rolled by less than this two first guesses lead to the same place. */
+const NEAR_DEG = 5;
 /** How much more a miss counts than a change, and a limit than a miss. */
 const MISS_COUNTS = 1e3;
 const LIMIT_COUNTS = 1e5;
@@ -78,8 +80,13 @@ export interface Rest {
  * as 1°), of equals the least sum of squared changes; feeds not below nothing, angles up to 179°.
  * `further`: the last bend made may be taken further, which counts as a change too.
  */
-export function bestRest(made: readonly MadeBend[], left: readonly MadeBend[], goal: Goal, further: boolean): Rest {
-  const plainRoll = bestRoll([...made, ...left], goal);
+export function bestRest(
+  made: readonly MadeBend[],
+  left: readonly MadeBend[],
+  goal: Goal,
+  further: boolean,
+  plainRoll = bestRoll([...made, ...left], goal),
+): Rest {
   const more = further && made.length ? 1 : 0;
   if (!left.length && !more) return { rest: [], rollDeg: plainRoll, furtherDeg: 0 };
   const start = listOf(left);
@@ -99,9 +106,9 @@ export function bestRest(made: readonly MadeBend[], left: readonly MadeBend[], g
     return [...[...miss, ...lean].map((v) => MISS_COUNTS * v), ...changes, ...limits, ...(more ? [furtherDeg] : [])];
   };
   const begin = (roll: number): number[] => [roll, ...(more ? [0] : []), ...start];
-  const { x } = leastOf([begin(0), begin(plainRoll)], residuals);
+  const { x } = leastOf(Math.abs(plainRoll) < NEAR_DEG ? [begin(plainRoll)] : [begin(0), begin(plainRoll)], residuals);
   // Less would be best: then it stays as it is.
-  if (more && x[1]! < 0) return bestRest(made, left, goal, false);
+  if (more && x[1]! < 0) return bestRest(made, left, goal, false, plainRoll);
   return { rest: bendsOf(x.slice(1 + more)), rollDeg: x[0]!, furtherDeg: more ? x[1]! : 0 };
 }
 

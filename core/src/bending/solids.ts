@@ -44,7 +44,8 @@ const boundsOf = (solid: Solid): readonly [Vec3, Vec3] => {
     [x + r, y + r, z + heightMm],
   ];
 };
-const STEPS = 48;
+/** Halvings by a third: a rod of a metre is known to a hundredth of a millimetre. */
+const STEPS = 28;
 
 /**
  * Whether a rod touches a solid: the distance along it to a convex solid has one least place, which is

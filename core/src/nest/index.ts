@@ -1,1 +1,2 @@
-export { nest, type Nest, type NestInput, type NestPiece } from './nest.ts';
+export { leastStock, type Least, type NestInput } from './least.ts';
+export { nest, type Nest, type NestPiece } from './nest.ts';
