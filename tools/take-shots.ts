@@ -30,7 +30,8 @@ const SHOTS: readonly {
   { name: 'plumb', station: 'plumb' },
   { name: 'route', station: 'route', line: 'line-r1' },
   { name: 'join', station: 'join', line: 'line-f2-b' },
-  { name: 'make', station: 'make', line: 'line-f2' },
+  { name: 'make', station: 'make', line: 'line-r3' },
+  { name: 'cuts', station: 'make', taps: ['Cuts'], wait: '[data-test=cuts-sum]' },
   { name: 'fill', station: 'fill' },
   { name: 'snags', station: 'route', line: 'line-r2', press: 's' },
 ];

@@ -16,7 +16,8 @@ export const HINTS: Readonly<Record<string, readonly string[]>> = {
     'Snags say what is wrong and mend it where they can.',
   ],
   make: [
-    'Cut, mark and bend by this card; tick each step, and the flare stays locked until the nut is on.',
+    'Cut, mark and bend by this card; tick each step, and the flare stays locked until all that must be on is on.',
+    'Read each bend before it leaves the die: the card says how far to take it, and what the next ones become.',
     'Marks move when a port is measured anew: the card says so before you bend.',
   ],
 }; // prettier-ignore

@@ -2,7 +2,7 @@ import { Budget, pack, type Bin, type Cut, type Filled, type Packing } from './p
 import { relaxed } from './relax.ts';
 
 /** What a first search may cost before the relaxed plan is asked. */
-const QUICK_STEPS = 150;
+const QUICK_STEPS = 500;
 
 /**
  * Whether all cuts go into the bins, and how: by a short search, else shown to be impossible by the
