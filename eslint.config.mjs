@@ -13,6 +13,7 @@ const LAYERS = [
   ['joints', 'hose-travel'],
   ['making'],
   ['worth', 'gates', 'buying'],
+  ['floor'],
   ['snags'],
   ['route-proposals'],
   ['set-out'],

@@ -36,7 +36,7 @@ export const textOf = (page: Page, selector: string): Promise<string> =>
 export const waitText = (page: Page, selector: string, part: string): Promise<unknown> =>
   page.waitForFunction(
     (s, t) => document.querySelector(s)?.textContent?.includes(t),
-    { timeout: 10_000, polling: 100 },
+    { polling: 100 },
     selector,
     part,
   );

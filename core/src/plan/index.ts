@@ -11,6 +11,7 @@ export {
   type LineView,
   type PortView,
 } from './derived/line-view.ts';
+export { digestOf } from './derived/digest.ts';
 export { closeCrossings, type CloseCrossing } from './derived/close-crossings.ts';
 export { keepSpace, LEAST_KEPT_MM, lineSpace, pointsOf, sharesWith, throughHoles, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './derived/space.ts'; // prettier-ignore
 export { layPlan, type LaidPlan, type PointView } from './derived/laid-plan.ts';

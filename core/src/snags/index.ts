@@ -3,6 +3,7 @@ import type { Plan } from '../plan/index.ts';
 import { viewPlan, type PlanView } from '../plan/results/index.ts';
 import type { Fix, Found, Level, Rule, Snag } from './define-rule.ts';
 import { FILL_RULES } from './fill/index.ts';
+import { FIT_RULES } from './fit/index.ts';
 import { HOSES_RULES } from './hoses/index.ts';
 import { JOIN_RULES } from './join/index.ts';
 import { MAKE_RULES } from './make/index.ts';
@@ -23,6 +24,7 @@ export const RULES: readonly Rule[] = [
   ...HOSES_RULES,
   ...JOIN_RULES,
   ...MAKE_RULES,
+  ...FIT_RULES,
   ...FILL_RULES,
 ];
 const RANK: Record<Level, number> = { stop: 0, mind: 1, note: 2 };

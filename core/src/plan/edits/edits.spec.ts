@@ -62,6 +62,7 @@ function calls(plan: Plan): EditCall[] {
     { edit: 'changeJoint', with: { of: 'line', id, end: 'a', patch: r1.ends.a.joint } },
     { edit: 'tick', with: { id, step: 'nut-a', digest: 'abc', at: '2026-01-01T00:00:00.000Z' } },
     { edit: 'untick', with: { id, step: 'nut-a' } },
+    { edit: 'learnBends', with: { id: plan.bench.benders[0]!.id, bends: [{ dialDeg: 46, gotDeg: 45 }] } },
     { edit: 'movePart', with: { id: plan.parts[0]!.id, byMm: [5, 0, 0] } },
     { edit: 'rename', with: { name: 'Other' } },
     { edit: 'setUnits', with: { units: 'inch' } },

@@ -5,6 +5,7 @@ export * from './circuit.ts';
 export { type AnyField, type Field, type Held, type NumberField, type NumberLimits, type TextLimits } from './field.ts';
 export * from './gate.ts';
 export * from './clip-settings.ts';
+export * from './floor.ts';
 export * from './hose.ts';
 export * from './making.ts';
 export * from './line.ts';

@@ -11,6 +11,7 @@ import { GATE, type Gate } from './gate.ts';
 import { DEFAULT_CLIP_SETTINGS, CLIP_SETTINGS, type ClipSettings } from './clip-settings.ts';
 import { BUYING, type Buying } from './buying.ts';
 import { MAKING, type Making } from './making.ts';
+import { FLOOR, type Floor } from './floor.ts';
 import { HOSE, type Hose } from './hose.ts';
 import { LINE, type Line } from './line.ts';
 import { PART, type Part } from './part.ts';
@@ -56,6 +57,8 @@ export interface Plan {
   readonly making?: Making | null;
   /** How each thing of the list stands, and what was added to it. */
   readonly buying?: Buying | null;
+  /** What was told on the floor: done, tight, put off, held for now. */
+  readonly floor?: Floor | null;
   /** What comes off the vehicle before anything new goes on. */
   readonly comesOff?: readonly string[];
 }
@@ -127,6 +130,7 @@ export const PLAN = record<Plan>()({
   pedals: optional(nullable(PEDAL_BOX)),
   making: optional(nullable(MAKING)),
   buying: optional(nullable(BUYING)),
+  floor: optional(nullable(FLOOR)),
   comesOff: optional(list(name, 200)),
 });
 

@@ -1,0 +1,129 @@
+import {
+  flag,
+  id,
+  list,
+  name,
+  nullable,
+  number,
+  once,
+  over,
+  record,
+  ref,
+  text,
+  time,
+  written,
+  oneOf,
+  type Field,
+} from './field.ts';
+
+/** Work that was done: which task, when, by whom, and how long it took where that was said. */
+export interface FitDone {
+  readonly task: string;
+  readonly at: string;
+  readonly by: string;
+  readonly minutes: number | null;
+  /** Of what it was done to: once that is otherwise it is to be done again. */
+  readonly stamp: string;
+}
+/** What a wrench said of a joint or a fastener. */
+export interface Tightened {
+  readonly key: string;
+  readonly nm: number;
+  readonly at: string;
+  /** Opened since: it is tight no more. */
+  readonly opened: boolean;
+}
+/** What a fastener is to be tightened to, where it is no joint of the plan. */
+export interface Wanted {
+  readonly key: string;
+  readonly nm: number | null;
+  readonly source: string;
+  readonly state: 'dry' | 'oiled' | 'locked' | 'precoated';
+  readonly fastener: 'new' | 'reused';
+}
+/** Something put off, with its day and why. */
+export interface PutOff {
+  readonly task: string;
+  readonly until: string | null;
+  readonly why: string;
+}
+/** Held for now by something that must come off again. */
+export const HELD_BY = ['zip-tie', 'clip', 'plastic-shim', 'clamp', 'other'] as const;
+export interface Temporary {
+  readonly id: string;
+  readonly what: string;
+  readonly by: (typeof HELD_BY)[number];
+  readonly since: string;
+  readonly closed: string | null;
+}
+/** Found otherwise than planned: a hole that was off, a flat that was filed. */
+export interface FoundOtherwise {
+  readonly id: string;
+  readonly task: string;
+  readonly what: string;
+  readonly at: string;
+}
+/** A task of the user's own. */
+export interface OwnTask {
+  readonly id: string;
+  readonly name: string;
+  readonly minutes: number;
+  readonly people: number;
+  readonly needs: readonly string[];
+  readonly gateId: string | null;
+}
+/** A look that was taken, and whether what was seen is good. */
+export interface LookTaken {
+  readonly task: string;
+  readonly good: boolean;
+  readonly note: string;
+  readonly at: string;
+}
+/** What there is for a session. */
+export interface SessionMeans {
+  readonly minutes: number;
+  readonly people: number;
+  readonly lacks: readonly string[];
+}
+/** Everything told on the floor. */
+export interface Floor {
+  readonly done: readonly FitDone[];
+  readonly tight: readonly Tightened[];
+  readonly wanted: readonly Wanted[];
+  readonly later: readonly PutOff[];
+  readonly temporary: readonly Temporary[];
+  readonly found: readonly FoundOtherwise[];
+  readonly own: readonly OwnTask[];
+  readonly looks: readonly LookTaken[];
+  readonly session: SessionMeans;
+}
+export const NO_FLOOR: Floor = {
+  done: [],
+  tight: [],
+  wanted: [],
+  later: [],
+  temporary: [],
+  found: [],
+  own: [],
+  looks: [],
+  session: { minutes: 120, people: 1, lacks: [] },
+};
+
+const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
+const key = name;
+const minutes = number(0, 100_000);
+export const TEMPORARY = record<Temporary>()({ id, what: name, by: oneOf(HELD_BY), since: day, closed: nullable(day) });
+export const OWN_TASK = record<OwnTask>()({ id, name, minutes, people: number(1, 20, { whole: true }), needs: once(key, 100) as Field<readonly string[]>, gateId: nullable(ref('gate')) }); // prettier-ignore
+export const WANTED = record<Wanted>()({ key, nm: nullable(over(10_000)), source: text, state: oneOf(['dry', 'oiled', 'locked', 'precoated']), fastener: oneOf(['new', 'reused']) }); // prettier-ignore
+export const SESSION_MEANS = record<SessionMeans>()({ minutes: number(1, 10_000), people: number(1, 20, { whole: true }), lacks: once(key, 200) as Field<readonly string[]> }); // prettier-ignore
+export const FLOOR = record<Floor>()({
+  done: list(record<FitDone>()({ task: key, at: time, by: text, minutes: nullable(minutes), stamp: text }), 20_000),
+  tight: list(record<Tightened>()({ key, nm: over(10_000), at: time, opened: flag }), 20_000),
+  wanted: list(WANTED, 5000),
+  later: list(record<PutOff>()({ task: key, until: nullable(day), why: text }), 5000),
+  temporary: list(TEMPORARY, 2000),
+  found: list(record<FoundOtherwise>()({ id, task: key, what: name, at: time }), 5000),
+  own: list(OWN_TASK, 500),
+  looks: list(record<LookTaken>()({ task: key, good: flag, note: text, at: time }), 5000),
+  session: SESSION_MEANS,
+});

@@ -1,0 +1,18 @@
+import { gatePassed } from './gate-passed.ts';
+import { lookOpen } from './look-open.ts';
+import { openedNotTight } from './opened-not-tight.ts';
+import { temporaryOpen } from './temporary-open.ts';
+import { torqueOpen } from './torque-open.ts';
+import { undoneByChange } from './undone-by-change.ts';
+import { weldAfterFluid } from './weld-after-fluid.ts';
+
+/** Rules of this station, in the order in which they are told. */
+export const FIT_RULES = [
+  openedNotTight,
+  weldAfterFluid,
+  undoneByChange,
+  torqueOpen,
+  lookOpen,
+  gatePassed,
+  temporaryOpen,
+] as const;
