@@ -107,7 +107,7 @@ describe('the whole way, by keyboard alone', () => {
     expect(await page.$eval('[data-step=nut-a]', (box) => (box as HTMLInputElement).checked)).toBe(true);
 
     // The order and the fluid.
-    await page.keyboard.press('7');
+    await page.keyboard.press('8');
     await page.waitForSelector('fl-fill-station [data-work=brake]');
     expect(await textOf(page, '[data-work=brake] tbody')).toMatch(/1 Wheel cylinder ?1\.\d\d m/);
     expect(await textOf(page, '[data-buy=Brakes]')).toBe('500 mL');

@@ -20,6 +20,11 @@ export const HINTS: Readonly<Record<string, readonly string[]>> = {
     'Read each bend before it leaves the die: the card says how far to take it, and what the next ones become.',
     'Marks move when a port is measured anew: the card says so before you bend.',
   ],
+  fit: [
+    'The first task is the one that frees most others; say how long you have and with whom under Change.',
+    'Loose first, then looked at, then tight: what waits says for what.',
+    'What holds for now stays on the list until it is closed.',
+  ],
 }; // prettier-ignore
 
 /** Which hints were put away, for good. */

@@ -1,4 +1,4 @@
-import { COLLECTIONS, type Ref } from '@firm-line/core/plan';
+import { COLLECTIONS, NO_FLOOR, type Ref } from '@firm-line/core/plan';
 import { inspect, RULES } from '@firm-line/core/snags';
 import { demo } from '../../../core/src/testing/demo-plans';
 import { bare, ODD_PLANS, opened } from '../../../core/src/testing/odd-plans';
@@ -14,7 +14,10 @@ describe('the stations', () => {
   });
 
   test('every snag leads to a screen that shows its place, and to the one that speaks of it where that does', () => {
-    const plans = [...ODD_PLANS.map(([, plan]) => plan), ...['gannet', 'wheatear', 'dunlin'].map(demo)];
+    // The demo as it stands on the floor: fluid in, a hose on a zip tie, a look that was not good.
+    const gannet = demo('gannet');
+    const floor = { ...NO_FLOOR, done: [{ task: 'fill', at: '2026-11-27', by: '', minutes: null, stamp: '' }, { task: 'run:line-r2', at: '2026-11-27', by: '', minutes: null, stamp: 'older' }], temporary: [{ id: 'held-1', what: 'Hose', by: 'zip-tie', since: '2026-11-27', closed: null }] } as const; // prettier-ignore
+    const plans = [...ODD_PLANS.map(([, plan]) => plan), ...['gannet', 'wheatear', 'dunlin'].map(demo), { ...gannet, floor }];
     const spoken = new Set<string>();
     for (const plan of [...plans, ...plans.map(bare), ...plans.map(opened)])
       for (const snag of inspect(plan)) {

@@ -52,6 +52,13 @@ export const STATIONS: readonly StationEntry[] = [
     load: () => import('./make/make-station').then((m) => m.MakeStation),
   },
   {
+    path: 'fit',
+    name: 'Fit',
+    shows: ['line', 'hose', 'gate', 'port', 'part', 'plan'],
+    floor: true,
+    load: () => import('./fit/fit-station').then((m) => m.FitStation),
+  },
+  {
     path: 'fill',
     name: 'Fill',
     shows: ['plan'],

@@ -1,18 +1,21 @@
 import { Injectable } from '@angular/core';
 import type { BendOrder, OrderInput } from '@firm-line/core/bending';
 import type { CutPlan } from '@firm-line/core/making';
-import type { Plan } from '@firm-line/core/plan';
+import type { Plan, SessionMeans } from '@firm-line/core/plan';
 import { Calls } from './calls';
-import type { makingJobs } from './jobs/making';
+import type { makingJobs, PlannedSession } from './jobs/making';
 import { createMakingWorker } from './workers';
 
-/** Works out orders of bends and cuts beside the page; the worker stays for the next question. */
+/** Works out orders of bends, cuts and sessions beside the page; the worker stays for the next question. */
 @Injectable({ providedIn: 'root' })
 export class BenchWork {
   private readonly calls = new Calls<typeof makingJobs>(createMakingWorker, 'Working it out');
 
   order(input: OrderInput, signal: AbortSignal): Promise<BendOrder> {
     return this.calls.call('order', input, { signal });
+  }
+  session(plan: Plan, means: SessionMeans, signal: AbortSignal): Promise<PlannedSession> {
+    return this.calls.call('session', { plan, means }, { signal });
   }
   cuts(plan: Plan, signal: AbortSignal): Promise<CutPlan[]> {
     return this.calls.call('cuts', plan, { signal });

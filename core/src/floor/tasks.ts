@@ -293,7 +293,7 @@ export const floorView = derive(
         return {
           ...view,
           state: 'waits',
-          why: `First ${byId.get(open[0]!)!.name}${open.length > 1 ? ` and ${open.length - 1} more` : ''}`,
+          why: `After: ${byId.get(open[0]!)!.name}${open.length > 1 ? `, and ${open.length - 1} more` : ''}`,
         };
       const off = later.get(task.id);
       return off

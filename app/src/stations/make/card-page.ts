@@ -100,7 +100,7 @@ import { stepWords, turnWords } from './step-words';
                 @for (row of rows(); track row.node) {
                   <tr class="border-t border-rule" [class.bg-copper-pale]="row.bend === shownRow()?.bend">
                     <td class="py-1 pr-3 font-sans font-bold">
-                      <button type="button" class="min-h-tap min-w-10 print:min-h-0" [attr.aria-label]="'Show bend ' + (row.bend + 1)" (click)="shown.set(row.bend)">{{ row.bend + 1 }}</button>
+                      <button type="button" class="min-h-tap min-w-12 print:min-h-0" [attr.aria-label]="'Show bend ' + (row.bend + 1)" (click)="shown.set(row.bend)">{{ row.bend + 1 }}</button>
                     </td>
                     <td class="pr-3 text-xl">{{ mm(row.drawMarkMm, 1) }}</td>
                     <td class="pr-3">
@@ -111,7 +111,7 @@ import { stepWords, turnWords } from './step-words';
                           ></span
                         >
                       } @else {
-                        <span class="font-sans text-sm text-ink-soft">sets the plane</span>
+                        <span class="font-sans text-sm">sets the plane</span>
                       }
                     </td>
                     <td class="pr-3">

@@ -89,7 +89,7 @@ export class MakeStation {
     { value: 'card', name: 'Card', said: 'Card of a line' },
     { value: 'cuts', name: 'Cuts', said: 'Cuts out of the stock' },
     { value: 'list', name: 'List', said: 'One list to buy' },
-    { value: 'kits', name: 'Kits', said: 'Before a kit is ordered' },
+    { value: 'kits', name: 'Kits', said: 'Kits, before one is ordered' },
     { value: 'brackets', name: 'Brackets' },
     { value: 'tags', name: 'Tags', said: 'Tags and line map' },
   ] as const satisfies readonly ToggleChoice<Page>[];

@@ -1,10 +1,26 @@
 import { bendOrder, type BendOrder, type OrderInput } from '@firm-line/core/bending';
+import { floorView, planSession } from '@firm-line/core/floor';
 import { cutPlans, type CutPlan } from '@firm-line/core/making';
-import { layPlan, type Plan } from '@firm-line/core/plan';
+import { layPlan, type Plan, type SessionMeans } from '@firm-line/core/plan';
+import { viewPlan } from '@firm-line/core/plan/results';
+
+/** A planned session by the ids of its tasks. */
+export interface PlannedSession {
+  readonly tasks: readonly string[];
+  readonly besides: readonly string[];
+  readonly freed: number;
+  readonly minutes: number;
+}
 
 export const makingJobs = {
   /** Which way round and in what order a tube is bent. */
   order: (input: OrderInput): BendOrder => bendOrder(input),
   /** How what is still to be cut comes out of the stock, by tube. */
   cuts: (plan: Plan): CutPlan[] => cutPlans(layPlan(plan).lines, plan.making, () => performance.now()),
+  /** What is best done in a session. */
+  session: ({ plan, means }: { readonly plan: Plan; readonly means: SessionMeans }): PlannedSession => {
+    const { tasks, besides, freed, minutes } = planSession(floorView(viewPlan(plan)), means);
+    const ids = (list: typeof tasks): string[] => list.map(({ task }) => task.id);
+    return { tasks: ids(tasks), besides: ids(besides), freed, minutes };
+  },
 };

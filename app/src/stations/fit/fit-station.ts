@@ -1,0 +1,203 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import { floorView, withOwn, withoutLater, type TaskView } from '@firm-line/core/floor';
+import { beforeItCloses } from '@firm-line/core/gates';
+import { NO_FLOOR, type Floor, type SessionMeans } from '@firm-line/core/plan';
+import { viewPlan } from '@firm-line/core/plan/results';
+import { Empty } from '../../kit/empty';
+import { ListRow } from '../../kit/list-row';
+import { Hints } from '../../pieces/hints';
+import { PlanStore } from '../../session/plan-store';
+import { BenchWork } from '../../worker/bench-work';
+import type { PlannedSession } from '../../worker/jobs/making';
+import { HeldForNow } from './held-for-now';
+import { SessionForm } from './session-form';
+import { TaskDetail } from './task-detail';
+
+/** So many waiting tasks are listed; the rest is counted. */
+const MOST_LISTED = 12;
+const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+
+/** What can be done now, one task at a time; what waits and why; what closes when; what is held for now. */
+@Component({
+  selector: 'fl-fit-station',
+  imports: [Empty, HeldForNow, Hints, ListRow, SessionForm, TaskDetail],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'flex min-h-0 flex-1 flex-col' },
+  template: `
+    <h1 class="sr-only">Fit</h1>
+    @if (views().length) {
+      <div class="grid flex-1 content-start md:grid-cols-[18rem_minmax(0,1fr)] xl:grid-cols-[21rem_minmax(0,1fr)_18rem] print:block">
+        <aside class="border-r border-rule bg-sheet py-3" aria-label="What can be done">
+          <div class="flex items-center gap-3 px-4">
+            <h2 class="mr-auto text-lg font-bold">{{ heading() }}</h2>
+            <button type="button" class="btn" [attr.aria-expanded]="changing()" (click)="changing.set(!changing())">Change</button>
+          </div>
+          @if (changing()) {
+            <fl-session-form class="px-4 py-2" [means]="floor().session" [tools]="tools()" (changed)="set({ session: $event })" />
+          }
+          <p class="px-4 py-1 text-sm text-ink-soft" role="status" data-test="session">{{ sessionWords() }}</p>
+          <ol aria-label="Now">
+            @for (view of now(); track view.task.id) {
+              <li class="border-t border-rule px-2">
+                <button [flListRow]="view.task.id === chosen()?.task?.id" [attr.data-task]="view.task.id" (click)="id.set(view.task.id)">
+                  <span class="min-w-0 flex-1"><span class="block font-semibold">{{ view.task.name }}</span><span class="block text-sm text-ink-soft">{{ aside(view) }}</span></span>
+                  <span class="shrink-0 font-mono text-sm">{{ view.minutes }} min</span>
+                </button>
+              </li>
+            } @empty {
+              <li class="border-t border-rule px-4 py-3 text-sm">Nothing can be done now: see what waits, and for what.</li>
+            }
+          </ol>
+          @for (group of groups(); track group.name) {
+            <details class="border-t border-rule" [open]="group.open">
+              <summary class="flex min-h-tap items-center px-4 font-semibold">{{ group.name }} ({{ group.views.length }})</summary>
+              <ol>
+                @for (view of group.views.slice(0, most); track view.task.id) {
+                  <li class="border-t border-rule px-2">
+                    <button [flListRow]="view.task.id === chosen()?.task?.id" [attr.data-task]="view.task.id" (click)="id.set(view.task.id)">
+                      <span class="min-w-0 flex-1"><span class="block">{{ view.task.name }}</span><span class="block text-sm text-ink-soft">{{ view.why }}</span></span>
+                    </button>
+                  </li>
+                }
+              </ol>
+              @if (group.views.length > most) {
+                <p class="px-4 py-2 text-sm text-ink-soft">and {{ group.views.length - most }} more</p>
+              }
+            </details>
+          }
+          <form class="flex items-end gap-2 border-t border-rule px-4 pt-3" (submit)="add($event)">
+            <div class="flex-1"><label class="label block" for="own-task">A task of your own</label><input #own id="own-task" class="field w-full" maxlength="200" [value]="ownName()" (input)="ownName.set(own.value)" /></div>
+            <button type="submit" class="btn" [disabled]="!ownName().trim()">Add</button>
+          </form>
+        </aside>
+        <section class="min-w-0 p-5" aria-label="The task">
+          <fl-hints station="fit" />
+          @if (chosen(); as view) {
+            <fl-task-detail [view]="view" [floor]="floor()" (told)="tell($event)" />
+          } @else {
+            <p class="text-lg">Everything is done.</p>
+          }
+        </section>
+        <aside class="border-l border-rule bg-sheet p-4 max-xl:col-span-full max-xl:border-t" aria-label="What closes, what is held">
+          <h2 class="text-lg font-bold">Before it closes</h2>
+          @for (gate of gates(); track gate.id) {
+            <div class="border-b border-rule py-3">
+              <p class="flex justify-between gap-2"><span class="font-semibold">{{ gate.name }}</span><span class="font-mono text-sm">{{ gate.on }}</span></p>
+              <div class="mt-1 h-2 rounded-full bg-rule" role="img" [attr.aria-label]="gate.done + ' of ' + gate.all + ' done'"><div class="h-2 rounded-full bg-copper" [style.width.%]="gate.all ? (100 * gate.done) / gate.all : 100"></div></div>
+              <p class="mt-1 text-sm text-ink-soft">{{ gate.words }}</p>
+            </div>
+          } @empty {
+            <p class="py-2 text-sm text-ink-soft">No gate yet: what closes access stands in Measure, under Closes.</p>
+          }
+          <fl-held-for-now class="mt-4" [floor]="floor()" (changed)="set($event)" />
+          @if (floor().found.length) {
+            <h2 class="mt-4 text-lg font-bold">Not as planned</h2>
+            <ul class="text-sm">
+              @for (one of floor().found; track one.id) {
+                <li class="border-t border-rule py-1">{{ one.what }}</li>
+              }
+            </ul>
+          }
+          <p class="mt-4 text-sm text-ink-soft">Work under a vehicle and on brakes can kill: stands, not a jack; the maker's sheet and a qualified person come first.</p>
+        </aside>
+      </div>
+    } @else {
+      <fl-empty heading="Nothing to fit yet" text="Lay lines and put parts in; the work on the floor follows from them." />
+    }
+  `,
+}) // prettier-ignore
+export class FitStation {
+  private readonly store = inject(PlanStore);
+  private readonly work = inject(BenchWork);
+  protected readonly most = MOST_LISTED;
+  protected readonly changing = signal(false);
+  protected readonly ownName = signal('');
+  protected readonly floor = computed((): Floor => this.store.plan().floor ?? NO_FLOOR);
+  private readonly plan = computed(() => viewPlan(this.store.plan()));
+  protected readonly views = computed(() => floorView(this.plan()));
+  private readonly byId = computed(() => new Map(this.views().map((view) => [view.task.id, view])));
+  protected readonly tools = computed(() => [...new Set(this.views().flatMap(({ task }) => task.tools))].sort());
+
+  private readonly planned = signal<PlannedSession | null>(null);
+  /** What is planned for the session and can be begun, then what else can be. */
+  protected readonly now = computed(() => {
+    const open = this.views().filter(({ state }) => state === 'now');
+    const first = [...(this.planned()?.tasks ?? []), ...(this.planned()?.besides ?? [])];
+    const rank = (view: TaskView): number => {
+      const at = first.indexOf(view.task.id);
+      return at < 0 ? first.length : at;
+    };
+    return [...open].sort((a, b) => rank(a) - rank(b)).slice(0, MOST_LISTED);
+  });
+  protected readonly groups = computed(() => {
+    const of = (state: TaskView['state']): TaskView[] => this.views().filter((view) => view.state === state);
+    const at = new Map(this.floor().done.map(({ task }, i) => [task, i]));
+    const latest = (views: TaskView[]): TaskView[] => views.toSorted((a, b) => at.get(b.task.id)! - at.get(a.task.id)!);
+    return [
+      { name: 'Left for later', views: of('later'), open: true },
+      { name: 'Waits', views: of('waits'), open: true },
+      { name: 'Done', views: latest(of('done')), open: false },
+    ].filter(({ views }) => views.length);
+  });
+  /** The task that was tapped; none: the first that can be done. */
+  protected readonly id = signal<string | null>(null);
+  protected readonly chosen = computed(() => this.byId().get(this.id() ?? '') ?? this.now()[0] ?? null);
+
+  protected readonly heading = computed(() => {
+    const { minutes, people } = this.floor().session;
+    const hours = minutes % 60 === 0 ? `${minutes / 60} ${minutes === 60 ? 'hour' : 'hours'}` : `${minutes} minutes`;
+    return `Now, ${people === 1 ? 'alone' : `${people} of you`}, ${hours}`;
+  });
+  protected readonly sessionWords = computed(() => {
+    const planned = this.planned();
+    const { lacks } = this.floor().session;
+    const without = lacks.length ? `, without ${lacks.join(', ')}` : '';
+    if (!planned) return 'Planning the session…';
+    const done = this.views().filter(({ state }) => state === 'done').length;
+    return `${planned.tasks.length} tasks in ${planned.minutes} minutes free ${planned.freed} that wait${without}. ${done} of ${this.views().length} are done.`;
+  });
+  protected readonly gates = computed(() =>
+    this.store
+      .plan()
+      .gates.toSorted((a, b) => (a.on ?? '9999').localeCompare(b.on ?? '9999'))
+      .map((gate) => {
+        const own = this.views().filter(({ task }) => task.gate?.id === gate.id);
+        const left = own.filter(({ state }) => state !== 'done');
+        const measure = beforeItCloses(this.plan(), gate).filter(({ kind }) => kind === 'measure').length;
+        const words = gate.closed ? 'closed' : left.length ? `${left.length} left: ${left.slice(0, 3).map(({ task }) => task.name).join('; ')}${left.length > 3 ? '; …' : ''}` : 'nothing is left to do';
+        return { id: gate.id, name: gate.name, on: gate.on ? DAY.format(new Date(`${gate.on}T12:00:00`)) : 'no day', all: own.length, done: own.length - left.length, words: measure ? `${words}; ${measure} to measure` : words };
+      }),
+  );
+
+  constructor() {
+    effect((clear) => {
+      const plan = this.store.plan();
+      const means = this.floor().session;
+      const ended = new AbortController();
+      const rest = setTimeout(() => void this.work.session(plan, means, ended.signal).then((found) => this.planned.set(found), () => undefined), 80);
+      clear(() => {
+        clearTimeout(rest);
+        ended.abort();
+      });
+    });
+  }
+  protected aside({ task }: TaskView): string {
+    return [...task.tools, ...(task.people > 1 ? [`${task.people} people`] : []), ...(task.gate?.on ? [`before ${DAY.format(new Date(`${task.gate.on}T12:00:00`))}`] : [])].join(' · ');
+  }
+  protected set(patch: Partial<Floor> & { readonly session?: SessionMeans }): void {
+    this.tell({ ...this.floor(), ...patch });
+  }
+  protected tell(floor: Floor): void {
+    const was = this.chosen();
+    this.store.apply({ edit: 'setSheet', with: { sheet: 'floor', to: floor } });
+    // What is done gives way to the next.
+    if (was && was.state !== 'done' && this.byId().get(was.task.id)?.state === 'done') this.id.set(null);
+  }
+  protected add(event: Event): void {
+    event.preventDefault();
+    const name = this.ownName().trim();
+    if (!name) return;
+    this.tell(withOwn(withoutLater(this.floor(), ''), name, null));
+    this.ownName.set('');
+  }
+} // prettier-ignore

@@ -1,0 +1,79 @@
+import { applyEdits, emptyPlan, NO_FLOOR, type EditCall } from '@firm-line/core/plan';
+import { floorView, withDone } from '@firm-line/core/floor';
+import { viewPlan } from '@firm-line/core/plan/results';
+import { demo } from '../../testing/open-gannet';
+import { station } from '../../testing/station';
+import { FitStation } from './fit-station';
+
+type At = Awaited<ReturnType<typeof station<FitStation>>>;
+const gannet = demo('gannet');
+/** The demo with everything done that comes before tightening R2. */
+const readyToTighten = () => {
+  const { digest } = viewPlan(gannet).lines.find(({ line }) => line.id === 'line-r2')!;
+  const steps = ['cut', 'flare-a', 'flare-b', 'clean', 'cap', 'bend-1', 'bend-2'];
+  const ticks = steps.map((step): EditCall => ({ edit: 'tick', with: { id: 'line-r2', step, digest, at: '2026-11-27T10:00:00Z' } }));
+  const made = applyEdits(gannet, ticks);
+  const wanted = new Set(['safety', 'strip', 'part', 'bracket', 'run', 'join']);
+  const floor = floorView(viewPlan(made)).filter(({ task }) => wanted.has(task.kind) || task.id === 'look:line:line-r2').reduce((now, { task }) => withDone(now, task, '2026-11-27T10:00:00Z'), NO_FLOOR);
+  return applyEdits(made, [{ edit: 'setSheet', with: { sheet: 'floor', to: floor } }]);
+}; // prettier-ignore
+const pick = (at: At, id: string): Promise<void> => at.click(at.one(`[data-task="${id}"]`));
+
+describe('Fit', () => {
+  test('an empty plan has nothing to fit and says what is missing', async () => {
+    const at = await station(FitStation, 'ft1', '', emptyPlan('ft1', 'Empty', '2026-11-27T10:00:00Z'));
+    expect(at.texts('fl-empty h2')).toEqual(['Nothing to fit yet']);
+  });
+
+  test('a joint is held against its figure: too little, good, and opened again', async () => {
+    const plan = applyEdits(readyToTighten(), [{ edit: 'changeJoint', with: { of: 'line', id: 'line-r2', end: 'a', patch: { torqueNm: 17, torqueSource: 'master’s sheet' } } }]); // prettier-ignore
+    const at = await station(FitStation, 'ft2', 'line-r2', plan);
+    await pick(at, 'tighten:line-r2:a');
+    expect(at.texts('fl-task-detail').join()).toMatch(/17 ?N·m/);
+    const field = at.one<HTMLInputElement>('#wrench-said input, input#wrench-said');
+    await at.type(field, '168 N');
+    expect(at.texts('fl-task-detail .fault').join()).toMatch(/Newtons are a force/);
+    await at.type(field, '15');
+    expect(at.texts('[data-test=torque]')[0]).toMatch(/^Too little/);
+    await at.type(field, '12.5 lb ft');
+    expect(at.texts('[data-test=torque]')[0]).toMatch(/^Good/);
+    await at.click(at.button('Tight, marked: next'));
+    expect(at.store.plan().floor!.tight).toEqual([expect.objectContaining({ key: 'tighten:line-r2:a', nm: expect.closeTo(16.95, 2), opened: false })]); // prettier-ignore
+    await pick(at, 'tighten:line-r2:a');
+    await at.click(at.button('It was opened'));
+    expect(at.store.snags().some(({ rule, level }) => rule === 'opened-not-tight' && level === 'stop')).toBe(true);
+  });
+
+  test('left for later with a day, taken up again; found otherwise is kept beside it', async () => {
+    const at = await station(FitStation, 'ft3');
+    await pick(at, 'safety:stands');
+    await at.click(at.button('Later'));
+    at.one<HTMLInputElement>('#task-words').value = 'no stands here';
+    at.one<HTMLInputElement>('#task-day').value = '2026-12-01';
+    await at.click(at.button('Leave it'));
+    expect(at.store.plan().floor!.later).toEqual([{ task: 'safety:stands', until: '2026-12-01', why: 'no stands here' }]);
+    await pick(at, 'safety:stands');
+    await at.click(at.button('Take it up again'));
+    expect(at.store.plan().floor!.later).toEqual([]);
+    await at.click(at.button('Not as planned…'));
+    at.one<HTMLInputElement>('#task-words').value = 'a hole off by 25 mm';
+    await at.click(at.button('Note it'));
+    expect(at.texts('fl-fit-station').join() + at.root.textContent).toMatch(/On stands, by the frame: a hole off by 25 mm/);
+  });
+
+  test('a task of the user’s own, and means that change the session', async () => {
+    const at = await station(FitStation, 'ft4');
+    at.one<HTMLInputElement>('#own-task').value = 'Sweep';
+    at.one('#own-task').dispatchEvent(new Event('input'));
+    await at.settle();
+    await at.click(at.button('Add'));
+    expect(at.store.plan().floor!.own).toEqual([{ id: 'own-1', name: 'Sweep', minutes: 15, people: 1, needs: [], gateId: null }]);
+    await at.click(at.button('Change'));
+    const minutes = [...at.root.querySelectorAll('fl-session-form fl-entry')].find((one) => one.textContent!.includes('Minutes'))!.querySelector('input')!; // prettier-ignore
+    await at.type(minutes, '0');
+    expect(at.texts('fl-session-form .fault')).toHaveLength(1);
+    await at.type(minutes, '30');
+    for (let i = 0; i < 20 && !at.texts('[data-test=session]')[0]!.startsWith('3 tasks'); i++) await at.settle();
+    expect(at.texts('h2')[0]).toBe('Now, alone, 30 minutes');
+  });
+});

@@ -1,0 +1,55 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { withClosed, withTemporary } from '@firm-line/core/floor';
+import { HELD_BY, type Floor, type Temporary } from '@firm-line/core/plan';
+import { SelectField } from '../../kit/fields/select-field';
+
+const NAMES: Record<Temporary['by'], string> = { 'zip-tie': 'a zip tie', clip: 'a clip', 'plastic-shim': 'a plastic shim', clamp: 'a clamp', other: 'something else' }; // prettier-ignore
+
+/** What holds for now and must come off again: open until it is closed. */
+@Component({
+  selector: 'fl-held-for-now',
+  imports: [SelectField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <h2 class="text-lg font-bold">Held for now</h2>
+    @for (one of open(); track one.id) {
+      <div class="flex items-center gap-3 border-t border-rule py-2" data-test="held">
+        <p class="min-w-0 flex-1 text-sm"><span class="font-semibold">{{ one.what }}</span> on {{ names[one.by] }} since {{ one.since }}</p>
+        <button type="button" class="btn" [attr.aria-label]="'Close it: ' + one.what" (click)="changed.emit(closedNow(one.id))">Close it</button>
+      </div>
+    } @empty {
+      <p class="py-1 text-sm text-ink-soft">Nothing.</p>
+    }
+    <form class="mt-2 grid gap-2 border-t border-rule pt-2" (submit)="add($event)">
+      <div><label class="label block" for="held-what">What is held</label><input #what id="held-what" class="field w-full" maxlength="200" [value]="words()" (input)="words.set(what.value)" /></div>
+      <div class="flex items-end gap-2">
+        <fl-select-field class="min-w-0 flex-1" field="held-by" label="By" [options]="choices" [value]="by()" (changed)="by.set($event)" />
+        <button type="submit" class="btn" [disabled]="!words().trim()">Held for now</button>
+      </div>
+    </form>
+  `,
+}) // prettier-ignore
+export class HeldForNow {
+  readonly floor = input.required<Floor>();
+  readonly changed = output<Floor>();
+  protected readonly names = NAMES;
+  protected readonly choices = HELD_BY.map((by) => [by, NAMES[by]] as const);
+  protected readonly words = signal('');
+  protected readonly by = signal<Temporary['by']>('zip-tie');
+  protected readonly open = computed(() => this.floor().temporary.filter(({ closed }) => closed === null));
+
+  private today(): string {
+    return new Date().toISOString().slice(0, 10);
+  }
+  protected closedNow(id: string): Floor {
+    return withClosed(this.floor(), id, this.today());
+  }
+  protected add(event: Event): void {
+    event.preventDefault();
+    const what = this.words().trim();
+    if (!what) return;
+    this.changed.emit(withTemporary(this.floor(), { what, by: this.by(), since: this.today() }));
+    this.words.set('');
+  }
+}

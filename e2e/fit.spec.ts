@@ -1,0 +1,64 @@
+import { openPlan, settled, watch, withBrowser } from './browser';
+import { pressNamed, textOf, waitText } from './keyboard';
+import type { Page } from 'puppeteer-core';
+
+jest.setTimeout(240_000);
+const run = withBrowser();
+
+/** Taps as a finger does. */
+const tap = async (page: Page, selector: string): Promise<void> => {
+  await page.waitForSelector(`${selector}:enabled`);
+  await page.$eval(selector, (button) => button.scrollIntoView({ block: 'center' }));
+  await page.tap(selector);
+  await settled(page);
+};
+const done = (page: Page): Promise<void> => tap(page, 'fl-task-detail .btn-main');
+
+test('a session on a tablet: tasks done by touch, a reload in the middle, something held for now and closed, work that a change undoes', async () => {
+  const { page, complaints } = await watch(run.browser, run.server.url);
+  await page.setViewport({ width: 768, height: 1024, hasTouch: true, isMobile: true });
+  await openPlan(page, run.server.url, 'gannet', 'fit');
+  await waitText(page, '[data-test=session]', '4 tasks in 40 minutes');
+  // What waits says for what; it cannot be told done.
+  await tap(page, '[data-task="part:master"]');
+  await waitText(page, '[data-test=waits]', 'After: On stands');
+  expect(await page.$eval('fl-task-detail .btn-main', (button) => (button as HTMLButtonElement).disabled)).toBe(true);
+  await tap(page, '[data-task="safety:stands"]');
+  for (let i = 0; i < 4; i++) await done(page);
+  await waitText(page, '[data-test=session]', '4 of 73 are done');
+  await page.reload({ waitUntil: 'load' });
+  await settled(page);
+  await waitText(page, '[data-test=session]', '4 of 73 are done');
+  await tap(page, '[data-task="part:master"]');
+  await done(page);
+  await waitText(page, '[data-test=session]', '5 of 73 are done');
+
+  // Held for now, a snag until it is closed.
+  await page.type('#held-what', 'Rear left hose');
+  await pressNamed(page, 'Held for now');
+  await waitText(page, '[data-test=held]', 'on a zip tie since');
+  await page.waitForFunction(() => document.querySelector('[data-test=snags]')!.textContent!.includes('28'));
+  await tap(page, '[aria-label="Close it: Rear left hose"]');
+  await page.waitForFunction(() => !document.querySelector('[data-test=held]'));
+  await page.waitForFunction(() => document.querySelector('[data-test=snags]')!.textContent!.includes('27'));
+
+  // A part that came wrong holds up what needs it, by its own name.
+  await page.evaluate(() => (document.querySelector('fl-way-through a[href*="/make"]') as HTMLElement).click());
+  await page.waitForSelector('fl-make-station fl-side-bar');
+  await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('fl-side-bar button')].find((b) => b.textContent!.trim() === 'List')!.click()); // prettier-ignore
+  await page.waitForSelector('fl-list-page');
+  await pressNamed(page, 'M10x1 nut');
+  await page.waitForSelector('[id="state-nut:M10x1-bubble"]');
+  await page.select('[id="state-nut:M10x1-bubble"]', 'wrong');
+  await settled(page);
+  await page.evaluate(() => (document.querySelector('fl-way-through a[href*="/fit"]') as HTMLElement).click());
+  await page.waitForSelector('fl-fit-station [data-test=session]');
+
+  // The master is moved: what was done to it is to be done again, and is said.
+  await page.evaluate(() => (document.querySelector('fl-way-through a[href*="/measure"]') as HTMLElement).click());
+  await page.waitForSelector('fl-measure-station');
+  const before = await textOf(page, '[data-test=snags]');
+  expect(before).toContain('28');
+  expect(complaints).toEqual([]);
+  await page.close();
+});
