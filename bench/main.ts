@@ -1,6 +1,7 @@
 import { benchAdapters } from './adapt.bench.ts';
 import { benchCharts, benchDrag, benchEditing, benchFirstScreen, benchSweep } from './app.bench.ts';
 import { benchBends, benchDerived, benchRename, benchPlan, benchSize } from './core.bench.ts';
+import { benchFloor } from './floor.bench.ts';
 import { benchHoses } from './hose.bench.ts';
 import { benchGuide, benchNest, benchOrder } from './make.bench.ts';
 import { benchNetwork } from './network.bench.ts';
@@ -20,6 +21,7 @@ benchHoses();
 await benchNest();
 benchOrder();
 benchGuide();
+benchFloor();
 await benchFirstScreen();
 await benchCharts();
 await benchSweep();

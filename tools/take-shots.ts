@@ -14,7 +14,6 @@ const SHOTS: readonly {
   show?: string;
 }[] = [
   { name: 'measure', station: 'measure' },
-  { name: 'closes', station: 'measure', taps: ['Closes'] },
   { name: 'vehicle', station: 'measure', taps: ['Vehicle'] },
   { name: 'ways', station: 'route', line: 'line-r1', taps: ['Find a way', 'Look for ways'], wait: '[data-way="1"]' },
   { name: 'hoses', station: 'route', plan: 'wheatear', taps: ['Hoses (5)'], wait: '[data-test=hose-cells]' },
@@ -32,6 +31,7 @@ const SHOTS: readonly {
   { name: 'join', station: 'join', line: 'line-f2-b' },
   { name: 'make', station: 'make', line: 'line-r3' },
   { name: 'cuts', station: 'make', taps: ['Cuts'], wait: '[data-test=cuts-sum]' },
+  { name: 'fit', station: 'fit', wait: '[data-task]' },
   { name: 'fill', station: 'fill' },
   { name: 'snags', station: 'route', line: 'line-r2', press: 's' },
 ];

@@ -50,12 +50,12 @@ import { stepWords, turnWords } from './step-words';
         <dl class="mt-2 flex flex-wrap gap-x-10 gap-y-2">
           <div>
             <dt class="label">Cut</dt>
-            <dd class="font-mono text-4xl" data-test="cut">{{ mm(card.stockCutMm) }}</dd>
+            <dd class="font-mono text-4xl print:text-2xl" data-test="cut">{{ mm(card.stockCutMm) }}</dd>
             <dd class="text-sm text-ink-soft">{{ cutNote() }}</dd>
           </div>
           <div>
             <dt class="label">Bends</dt>
-            <dd class="font-mono text-4xl">{{ card.bends.length }}</dd>
+            <dd class="font-mono text-4xl print:text-2xl">{{ card.bends.length }}</dd>
           </div>
           @for (end of ends(); track end.name) {
             <div>
@@ -102,11 +102,14 @@ import { stepWords, turnWords } from './step-words';
                     <td class="py-1 pr-3 font-sans font-bold">
                       <button type="button" class="min-h-tap min-w-12 print:min-h-0" [attr.aria-label]="'Show bend ' + (row.bend + 1)" (click)="shown.set(row.bend)">{{ row.bend + 1 }}</button>
                     </td>
-                    <td class="pr-3 text-xl">{{ mm(row.drawMarkMm, 1) }}</td>
+                    <td class="pr-3 text-xl print:text-base">{{ mm(row.drawMarkMm, 1) }}</td>
                     <td class="pr-3">
+                      @if (row.clamped !== rows()[0]!.clamped) {
+                        <span class="block font-sans text-sm font-semibold">{{ row.clamped.toUpperCase() }} in the clamp</span>
+                      }
                       @if (row.rotateDeg !== null) {
                         <span class="flex items-center gap-2"
-                          ><fl-turn-dial [deg]="row.rotateDeg" sizeClass="size-9" /><span
+                          ><fl-turn-dial [deg]="row.rotateDeg" sizeClass="size-9 print:size-5" /><span
                             >{{ deg(row.rotateDeg) }} · {{ deg(tubeTurn(row.rotateDeg)) }}</span
                           ></span
                         >
@@ -115,8 +118,8 @@ import { stepWords, turnWords } from './step-words';
                       }
                     </td>
                     <td class="pr-3">
-                      <span class="text-xl">{{ row.dialDeg.toFixed(1) }}°</span
-                      ><span class="block text-sm">for {{ row.bendDeg.toFixed(1) }}°</span>
+                      <span class="text-xl print:text-base">{{ row.dialDeg.toFixed(1) }}°</span
+                      ><span class="block text-sm print:ml-2 print:inline">for {{ row.bendDeg.toFixed(1) }}°</span>
                     </td>
                     <td class="pr-3">{{ row.reading ? mm(row.reading.endToBendMm, 1) : '–' }}</td>
                     <td class="pr-3">{{ row.reading ? mm(row.reading.heightMm, 1) : '–' }}</td>
@@ -140,7 +143,7 @@ import { stepWords, turnWords } from './step-words';
               <fl-measured-back [view]="view()" [order]="orderNow()" [rows]="rows()" />
             }
           </div>
-          <p class="mt-2 text-sm text-ink-soft">
+          <p class="mt-2 text-sm text-ink-soft print:text-xs">
             Lay the mark to the die's own mark; flare, springback and die reference are in it. Dials look along the tube from
             the end that is named: “bender” is how far a hand bender turns round the tube, “tube” how far the tube turns in a bender that stays
             put; clockwise is plus. After each bend lay it flat on the bench and measure: from the end square across to the
@@ -161,7 +164,7 @@ import { stepWords, turnWords } from './step-words';
       <section class="card py-4 print:mt-3 print:border-0 print:py-0" aria-labelledby="order">
         <fl-hints class="px-5" station="make" />
         <h2 id="order" class="h2 px-5 print:px-0">Do it in this order</h2>
-        <ol class="mt-1 print:columns-2 print:text-sm">
+        <ol class="mt-1 print:columns-3 print:text-xs">
           @for (step of steps(); track step.id) {
             <li class="border-b border-rule print:break-inside-avoid" [class.bg-copper-pale]="step.next">
               <label class="flex min-h-tap items-center gap-4 px-5 py-1 print:min-h-0 print:px-1" [class.cursor-pointer]="!step.locked">
@@ -265,7 +268,7 @@ export class CardPage {
     if (!order) return 'Looking which way round it goes through the bender…';
     const name = (start: BendOrder['start']): string => (typeof start === 'number' ? `from bend ${start + 1} outwards` : `from ${start.toUpperCase()}`);
     const tried = order.tried.map(({ start, hit }) => `${name(start)} it meets ${hit.what} at bend ${hit.bend + 1}`);
-    const around = order.sequence.some(({ clamped }) => clamped !== order.sequence[0]!.clamped) && typeof order.start !== 'number' ? ' Some bends go in the other way round: look at the picture of each.' : '';
+    const around = order.sequence.some(({ clamped }) => clamped !== order.sequence[0]!.clamped) && typeof order.start !== 'number' ? ' Some bends go in the other way round, as said beside them.' : '';
     if (order.hits.length) return `No order of bends is free: ${tried.join('; ')}. Bend ${order.hits.map(({ bend }) => bend + 1).join(', ')} wants another way: by hand, with more room, or a union there.`;
     return `Bend ${name(order.start)}: it is free all the way.${around}${tried.length ? ` Not ${tried.join('; not ')}.` : ''}`;
   }); // prettier-ignore
