@@ -48,12 +48,15 @@ const nextId = (prefix: string, taken: readonly string[]): string => {
                 <div class="mt-1 flex h-12 overflow-hidden rounded border border-ink-soft" role="img" [attr.aria-label]="said(piece)">
                   @for (cut of piece.cuts; track $index) {
                     <div class="flex min-w-0 flex-col items-center justify-center border-r border-sheet bg-copper px-1 text-sheet" [style.flex]="cut.lengthMm + ' 1 0'" [title]="cut.name + ', ' + full(cut.lengthMm)">
-                      <span class="w-full truncate text-center text-sm leading-tight font-semibold">{{ cut.lineId ? cut.name : 'test' }}</span>
-                      <span class="w-full truncate text-center font-mono text-xs">{{ mm(cut.lengthMm) }}</span>
+                      @if (cut.lengthMm > narrow * piece.lengthMm) {
+                        <span class="w-full truncate text-center text-sm leading-tight font-semibold">{{ cut.lineId ? cut.name : 'test' }}</span>
+                        <span class="w-full truncate text-center font-mono text-xs">{{ mm(cut.lengthMm) }}</span>
+                      }
                     </div>
                   }
                   <div class="bg-paper" [style.flex]="piece.leftMm + making().endMm + ' 1 0'"></div>
                 </div>
+                <p class="mt-1 text-sm">{{ said(piece) }}</p>
               </div>
             }
             @if (plan.pieces.length && !plan.toBuy.length) {
@@ -105,6 +108,8 @@ export class CutsPage {
   private readonly store = inject(PlanStore);
   private readonly work = inject(BenchWork);
   protected readonly keep = WORTH_KEEPING_MM;
+  /** A cut that is less of its piece has no room for words in the picture. */
+  protected readonly narrow = 0.04;
   protected readonly limits = STOCK_PIECE.fields;
   protected readonly sheet = MAKING.fields;
   protected readonly words0 = { least: 0, most: 200 };
