@@ -1,7 +1,7 @@
 import { bent, bestRoll, goalOf, homeWith, readingOf, type MadeBend } from '../bending/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { applyEdit, applyEdits, layPlan, readPlan, writePlan, type EditCall, type LineView, type Plan } from '../plan/index.ts';
-import { aroundOf, cutPlans, doneOf, flareBAt, isMade, offeredUp, orderOf, progressOf, readingsPlanned, runOf, scraps, stockAfter, TEST_PIECE_MM, workOf } from './index.ts'; // prettier-ignore
+import { aroundOf, bendRows, cutPlans, doneOf, flareBAt, isMade, offeredUp, orderOf, progressOf, readingsPlanned, runOf, scraps, stockAfter, TEST_PIECE_MM, workOf } from './index.ts'; // prettier-ignore
 
 const gannet = demo('gannet');
 const viewOf = (plan: Plan, id: string): LineView => layPlan(plan).lines.find(({ line }) => line.id === id)!;
@@ -186,4 +186,56 @@ test('a bender’s own solids stand for the usual ones, and are kept in the file
   const plan = applyEdit(gannet, { edit: 'changeBender', with: { id: bender.id, patch: { around } } });
   expect(aroundOf(readPlan(writePlan(plan)).bench.benders[0]!)).toEqual(around);
   expect(aroundOf(bender).solids.map(({ name }) => name)).toContain('the bench');
+});
+
+describe('a bender that learns', () => {
+  const steps = ['cut', 'nut-a', 'flare-a', 'bend-1', 'bend-2', 'nut-b', 'flare-b', 'clean', 'cap'];
+  const view = viewOf(gannet, 'line-r3');
+  const begun = viewOf(gannet, 'line-r2');
+  const plan = applyEdits(gannet, [...tick(view, ...steps), ...tick(begun, 'cut', 'nut-a')]);
+  const bends = [{ dialDeg: 96, gotDeg: 90 }, { dialDeg: 49, gotDeg: 45 }]; // prettier-ignore
+
+  test('has the bends among its test bends, and dials more for the lines to come', () => {
+    const after = applyEdit(plan, { edit: 'learnBends', with: { id: 'bender-1', bends } });
+    expect(after.bench.benders[0]!.testBends.slice(-2)).toEqual(bends);
+    const [was, now] = [plan, after].map((one) => viewOf(one, 'line-f1').card!.bends[0]!.dialDeg);
+    expect(now).toBeGreaterThan(was! + 0.5);
+  });
+
+  test('a line that is made stays made, one that is begun is told that its card has changed', () => {
+    const after = applyEdit(plan, { edit: 'learnBends', with: { id: 'bender-1', bends } });
+    expect([isMade(viewOf(plan, 'line-r3')), isMade(viewOf(after, 'line-r3'))]).toEqual([true, true]);
+    expect([doneOf(viewOf(plan, 'line-r2')).size, doneOf(viewOf(after, 'line-r2')).size]).toEqual([2, 0]);
+    expect(readPlan(writePlan(after)).lines).toEqual(after.lines);
+  });
+});
+
+describe('bends in the order they are made', () => {
+  const view = viewOf(gannet, 'line-r1');
+  const order = (start: 'a' | 'b' | number, sequence: number[]) => ({ start, hits: [], tried: [], sequence: sequence.map((bend, i) => ({ bend, clamped: typeof start === 'number' && i > 2 ? ('b' as const) : ('a' as const) })) }); // prettier-ignore
+
+  test('from A each turns from the one before it; from B by the same turn, seen from B', () => {
+    const fromA = bendRows(view, order('a', [0, 1, 2, 3, 4, 5]));
+    expect(fromA.map(({ rotateDeg }) => rotateDeg)).toEqual([
+      null,
+      ...view.card!.bends.slice(1).map(({ rotateDeg }) => rotateDeg),
+    ]);
+    const fromB = bendRows(view, order('b', [5, 4, 3, 2, 1, 0]));
+    expect(fromB.map(({ rotateDeg }) => rotateDeg)).toEqual([null, ...view.card!.bends.slice(1).map(({ rotateDeg }) => rotateDeg).toReversed()]); // prettier-ignore
+    expect(fromB.every(({ look }) => look === 'b')).toBe(true);
+  });
+
+  test('from a middle bend outwards every turn is told once, and nothing is read back', () => {
+    const rows = bendRows(view, order(3, [3, 4, 5, 2, 1, 0]));
+    expect(rows.map(({ reading }) => reading)).toEqual(new Array(6).fill(null));
+    const turns = rows.slice(1).map(({ rotateDeg }) => rotateDeg!);
+    expect([...turns].sort()).toEqual(view.card!.bends.slice(1).map(({ rotateDeg }) => rotateDeg).sort()); // prettier-ignore
+    expect(rows.map(({ look }) => look)).toEqual(['a', 'a', 'a', 'b', 'b', 'b']);
+  });
+
+  test('put in the other way round the die’s mark is laid behind the bend', () => {
+    const [row] = bendRows(view, { ...order('a', [0]), sequence: [{ bend: 0, clamped: 'b' }] });
+    const { markMm, arcMm } = view.card!.bends[0]!;
+    expect(row!.drawMarkMm).toBeCloseTo(markMm + arcMm + view.bender.referenceMm, 9);
+  });
 });
