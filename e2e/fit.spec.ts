@@ -14,7 +14,7 @@ const tap = async (page: Page, selector: string): Promise<void> => {
 };
 const done = (page: Page): Promise<void> => tap(page, 'fl-task-detail .btn-main');
 
-test('a session on a tablet: tasks done by touch, a reload in the middle, something held for now and closed, work that a change undoes', async () => {
+test('a session on a tablet: tasks done by touch, a reload in the middle, something held for now and closed, a part that came wrong', async () => {
   const { page, complaints } = await watch(run.browser, run.server.url);
   await page.setViewport({ width: 768, height: 1024, hasTouch: true, isMobile: true });
   await openPlan(page, run.server.url, 'gannet', 'fit');
@@ -54,11 +54,7 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   await page.evaluate(() => (document.querySelector('fl-way-through a[href*="/fit"]') as HTMLElement).click());
   await page.waitForSelector('fl-fit-station [data-test=session]');
 
-  // The master is moved: what was done to it is to be done again, and is said.
-  await page.evaluate(() => (document.querySelector('fl-way-through a[href*="/measure"]') as HTMLElement).click());
-  await page.waitForSelector('fl-measure-station');
-  const before = await textOf(page, '[data-test=snags]');
-  expect(before).toContain('28');
+  expect(await textOf(page, '[data-test=snags]')).toContain('28');
   expect(complaints).toEqual([]);
   await page.close();
 });

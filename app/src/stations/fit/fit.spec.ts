@@ -76,4 +76,38 @@ describe('Fit', () => {
     for (let i = 0; i < 20 && !at.texts('[data-test=session]')[0]!.startsWith('3 tasks'); i++) await at.settle();
     expect(at.texts('h2')[0]).toBe('Now, alone, 30 minutes');
   });
+
+  test('an edit that moves what was fitted gives the work back, and a snag says so; undone it stands again', async () => {
+    const at = await station(FitStation, 'ft5', 'line-r2', readyToTighten());
+    const listed = (group: string): string[] => at.texts(`${group} [data-task="part:master"]`);
+    expect(listed('ol[aria-label=Now]')).toHaveLength(0);
+    at.store.apply({ edit: 'setKnown', with: { target: { kind: 'port', id: 'port-master-rear' }, known: { how: 'typed', atMm: [300, -330, 800], sigmaMm: [1, 1, 1] } } }); // prettier-ignore
+    await at.settle();
+    expect(listed('ol[aria-label=Now]')).toHaveLength(1);
+    expect(
+      at.store
+        .snags()
+        .filter(({ rule }) => rule === 'undone-by-change')
+        .map(({ where }) => where),
+    ).toContain('Fit Tandem master');
+    at.store.undo();
+    await at.settle();
+    expect(listed('ol[aria-label=Now]')).toHaveLength(0);
+    expect(at.store.snags().some(({ rule }) => rule === 'undone-by-change')).toBe(false);
+  });
+
+  test('a look that is not good stays open with its snag, and can be looked at again', async () => {
+    const at = await station(FitStation, 'ft6', 'line-r2', readyToTighten());
+    const look = 'look:part:fl';
+    await pick(at, look);
+    await at.click(at.button('Not good'));
+    expect(at.store.plan().floor!.looks).toEqual([expect.objectContaining({ task: look, good: false })]);
+    expect(at.store.snags().some(({ rule }) => rule === 'look-open')).toBe(true);
+    await pick(at, look);
+    await at.click(at.button('Looked at, good: next'));
+    expect(at.store.plan().floor!.looks).toEqual([]);
+    expect(at.store.snags().some(({ rule }) => rule === 'look-open')).toBe(false);
+    // The next task stands there by itself.
+    expect(at.texts('[data-test=task]')[0]).not.toMatch(/Front left: right side/);
+  });
 });
