@@ -1,4 +1,4 @@
-import type { Floor, LookTaken, PutOff, Temporary } from '../plan/index.ts';
+import { freshIn, type Floor, type LookTaken, type PutOff, type Temporary } from '../plan/index.ts';
 import type { Task } from './tasks.ts';
 
 /** A task done: whatever was said of it before gives way. */
@@ -43,9 +43,6 @@ export const withoutLater = (floor: Floor, id: string): Floor => ({
   later: floor.later.filter(({ task }) => task !== id),
 });
 
-const freshIn = (prefix: string, taken: readonly { readonly id: string }[]): string => {
-  for (let n = 1; ; n++) if (!taken.some(({ id }) => id === `${prefix}-${n}`)) return `${prefix}-${n}`;
-};
 export const withTemporary = (floor: Floor, held: Omit<Temporary, 'id' | 'closed'>): Floor => ({
   ...floor,
   temporary: [...floor.temporary, { id: freshIn('held', floor.temporary), ...held, closed: null }],

@@ -1,7 +1,7 @@
 import { derive } from '../derive/index.ts';
 import { InputError } from '../fault/index.ts';
 import { nest, type Nest, type NestInput } from '../nest/index.ts';
-import { NO_MAKING, type LineView, type Making } from '../plan/index.ts';
+import { freshIn, NO_MAKING, type LineView, type Making } from '../plan/index.ts';
 import { FLARES, tubeById, tubeLabel, type FlareForm, type TubeStock } from '../stock/index.ts';
 import { doneOf, isProven } from './work.ts';
 
@@ -149,7 +149,7 @@ export const tubeWanted = derive(
 export const tubeName = (id: string): string => tubeLabel(tubeById(id)!);
 
 /** The stock as it is once a plan was cut: pieces opened are gone, left-overs worth keeping are in it by the names of what was cut from them. */
-export function stockAfter(making: Making, plan: CutPlan, freshId: (taken: readonly string[]) => string): Making {
+export function stockAfter(making: Making, plan: CutPlan): Making {
   let stock = making.stock;
   for (const { stockId, batch, leftMm } of plan.pieces) {
     stock = stock.map((one) => (one.id === stockId ? { ...one, count: one.count - 1 } : one)).filter(({ count }) => count > 0);
@@ -158,7 +158,7 @@ export function stockAfter(making: Making, plan: CutPlan, freshId: (taken: reado
     const same = stock.find((one) => one.tubeId === plan.tube.id && one.lengthMm === lengthMm && one.batch === batch);
     stock = same
       ? stock.map((one) => (one === same ? { ...one, count: one.count + 1 } : one))
-      : [...stock, { id: freshId(stock.map(({ id }) => id)), tubeId: plan.tube.id, lengthMm, count: 1, batch }];
+      : [...stock, { id: freshIn('stock', stock), tubeId: plan.tube.id, lengthMm, count: 1, batch }];
   }
   return { ...making, stock };
 }

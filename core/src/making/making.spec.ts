@@ -170,8 +170,7 @@ describe('cuts', () => {
 
   test('left-overs worth keeping are in the stock afterwards, by length and batch', () => {
     const [plan] = cutPlans(layPlan(gannet).lines, making);
-    let n = 0;
-    const after = stockAfter(making, plan!, () => `left-${++n}`);
+    const after = stockAfter(making, plan!);
     const total = (stock: typeof making.stock): number => stock.reduce((sum, { lengthMm, count }) => sum + lengthMm * count, 0);
     expect(total(after.stock)).toBeLessThan(total(making.stock));
     for (const piece of after.stock) expect(piece.lengthMm).toBeGreaterThanOrEqual(200);

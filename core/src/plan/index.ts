@@ -17,7 +17,7 @@ export { keepSpace, LEAST_KEPT_MM, lineSpace, pointsOf, sharesWith, throughHoles
 export { layPlan, type LaidPlan, type PointView } from './derived/laid-plan.ts';
 export { deltaOf, withDelta, type PlanDelta } from './delta.ts';
 export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './edits/index.ts';
-export { freshId } from './edits/fresh-id.ts';
+export { freshId, freshIn } from './edits/fresh-id.ts';
 export { benderFor, withTube } from './edits/lines.ts';
 export type { TurnAxis } from './edits/move-part.ts';
 export { lineFollowed } from './edits/follow.ts';

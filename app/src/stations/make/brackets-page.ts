@@ -1,5 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
-import { BRACKET, BRACKET_HOLE, fileStem, NO_MAKING, type Bracket, type BracketHole, type Making } from '@firm-line/core/plan';
+import {
+  BRACKET,
+  BRACKET_HOLE,
+  fileStem,
+  freshIn,
+  NO_MAKING,
+  type Bracket,
+  type BracketHole,
+  type Making,
+} from '@firm-line/core/plan';
 import { Empty } from '../../kit/empty';
 import { CheckField } from '../../kit/fields/check-field';
 import { LengthField } from '../../kit/fields/length-field';
@@ -118,10 +127,8 @@ export class BracketsPage {
     this.change({ bend: upMm === null ? null : { upMm, deg: this.chosen()!.bend?.deg ?? 90 } });
   }
   protected add(): void {
-    const taken = this.brackets().map(({ id }) => id);
-    let n = 1;
-    while (taken.includes(`bracket-${n}`)) n++;
-    const bracket: Bracket = { id: `bracket-${n}`, name: `Bracket ${n}`, revision: 'A', plateMm: 3, widthMm: 30, heightMm: 60, bend: null, holes: [{ acrossMm: 0, upMm: 45, diameterMm: 10.5, flatsMm: null, what: '' }], existing: false, held: '' };
+    const id = freshIn('bracket', this.brackets());
+    const bracket: Bracket = { id, name: id.replace('bracket-', 'Bracket '), revision: 'A', plateMm: 3, widthMm: 30, heightMm: 60, bend: null, holes: [{ acrossMm: 0, upMm: 45, diameterMm: 10.5, flatsMm: null, what: '' }], existing: false, held: '' };
     this.set([...this.brackets(), bracket]);
     this.id.set(bracket.id);
   }

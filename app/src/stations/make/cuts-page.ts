@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { stockAfter, tubeName, tubeWanted, WORTH_KEEPING_MM, type CutPlan } from '@firm-line/core/making';
-import { MAKING, NO_MAKING, STOCK_PIECE, type Making, type StockPiece } from '@firm-line/core/plan';
+import { freshIn, MAKING, NO_MAKING, STOCK_PIECE, type Making, type StockPiece } from '@firm-line/core/plan';
 import { TUBES, tubeLabel } from '@firm-line/core/stock';
 import { formatLength, formatLengthUnit } from '@firm-line/core/units';
 import { Empty } from '../../kit/empty';
@@ -10,10 +10,6 @@ import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { PlanStore } from '../../session/plan-store';
 import { BenchWork } from '../../worker/bench-work';
-
-const nextId = (prefix: string, taken: readonly string[]): string => {
-  for (let n = 1; ; n++) if (!taken.includes(`${prefix}-${n}`)) return `${prefix}-${n}`;
-};
 
 /** How the lines come out of the coils and sticks at hand, and what is bought for the rest. */
 @Component({
@@ -168,16 +164,13 @@ export class CutsPage {
   protected set(patch: Partial<Making>): void {
     this.store.apply({ edit: 'setSheet', with: { sheet: 'making', to: { ...this.making(), ...patch } } });
   }
-  private ids(of: readonly { readonly id: string }[]): string[] {
-    return of.map(({ id }) => id);
-  }
   protected setPiece(index: number, patch: Partial<StockPiece>): void {
     this.set({ stock: this.making().stock.map((one, i) => (i === index ? { ...one, ...patch } : one)) });
   }
   protected addPiece(): void {
     const { stock } = this.making();
     const tubeId = tubeWanted(this.store.view().lines)[0]?.tube.id ?? stock.at(-1)?.tubeId ?? TUBES[0]!.id;
-    this.set({ stock: [...stock, { id: nextId('stock', this.ids(stock)), tubeId, lengthMm: 7620, count: 1, batch: '' }] });
+    this.set({ stock: [...stock, { id: freshIn('stock', stock), tubeId, lengthMm: 7620, count: 1, batch: '' }] });
   }
   protected removePiece(index: number): void {
     this.set({ stock: this.making().stock.toSpliced(index, 1) });
@@ -188,7 +181,7 @@ export class CutsPage {
   protected addSold(): void {
     const { sold } = this.making();
     const tubeId = tubeWanted(this.store.view().lines)[0]?.tube.id ?? TUBES[0]!.id;
-    this.set({ sold: [...sold, { id: nextId('sold', this.ids(sold)), tubeId, lengthMm: 7620 }] });
+    this.set({ sold: [...sold, { id: freshIn('sold', sold), tubeId, lengthMm: 7620 }] });
   }
   protected removeSold(index: number): void {
     this.set({ sold: this.making().sold.toSpliced(index, 1) });
@@ -201,7 +194,7 @@ export class CutsPage {
       const view = lineId ? lines.get(lineId) : undefined;
       return view ? [{ edit: 'tick', with: { id: view.line.id, step: 'cut', digest: view.digest, at } } as const] : [];
     });
-    const to = stockAfter(this.making(), plan, (taken) => nextId('stock', taken));
+    const to = stockAfter(this.making(), plan);
     this.store.apply(...ticks, { edit: 'setSheet', with: { sheet: 'making', to } });
   }
   protected print(): void {

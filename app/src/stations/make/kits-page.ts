@@ -1,6 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { CORNER_NAMES, KIT_ASK_NAMES, kitFindings, kitLacks, listView } from '@firm-line/core/buying';
-import { KIT_ASKS, KIT_CORNERS, NO_BUYING, type Buying, type Kit, type KitAsk, type KitCorner } from '@firm-line/core/plan';
+import {
+  freshIn,
+  KIT_ASKS,
+  KIT_CORNERS,
+  NO_BUYING,
+  type Buying,
+  type Kit,
+  type KitAsk,
+  type KitCorner,
+} from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { Empty } from '../../kit/empty';
 import { CheckField } from '../../kit/fields/check-field';
@@ -110,12 +119,15 @@ export class KitsPage {
     this.set(this.buying().kits.map((kit) => (kit.id === id ? { ...kit, ...patch } : kit)));
   }
   protected add(): void {
-    const taken = this.buying().kits.map(({ id }) => id);
-    let n = 1;
-    while (taken.includes(`kit-${n}`)) n++;
     this.set([
       ...this.buying().kits,
-      { id: `kit-${n}`, name: 'Disc kit', gives: {}, corners: { rearLeft: {}, rearRight: {} }, brings: [] },
+      {
+        id: freshIn('kit', this.buying().kits),
+        name: 'Disc kit',
+        gives: {},
+        corners: { rearLeft: {}, rearRight: {} },
+        brings: [],
+      },
     ]);
   }
   protected remove(id: string): void {

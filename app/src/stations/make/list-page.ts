@@ -11,6 +11,7 @@ import {
 } from '@firm-line/core/buying';
 import {
   fileStem,
+  freshIn,
   NO_BUYING,
   ORDER,
   ORDER_STATES,
@@ -242,10 +243,7 @@ export class ListPage {
     event.preventDefault();
     const name = this.ownName().trim();
     if (!name) return;
-    const taken = this.buying().own.map(({ id }) => id);
-    let n = 1;
-    while (taken.includes(`own-${n}`)) n++;
-    const own: OwnItem = { id: `own-${n}`, name, count: 1 };
+    const own: OwnItem = { id: freshIn('own', this.buying().own), name, count: 1 };
     this.set({ own: [...this.buying().own, own] });
     this.ownName.set('');
     this.open.set(`own:${own.id}`);

@@ -10,8 +10,13 @@ const taken = derive(
 
 /** The least unused id of the form `prefix-n` in a plan. */
 export function freshId(plan: Plan, prefix: string): string {
-  const used = taken(plan);
+  return unused(prefix, taken(plan));
+}
+const unused = (prefix: string, used: ReadonlySet<string>): string => {
   let n = 1;
   while (used.has(`${prefix}-${n}`)) n++;
   return `${prefix}-${n}`;
-}
+};
+/** The least unused id of that form in a list of its own. */
+export const freshIn = (prefix: string, list: readonly { readonly id: string }[]): string =>
+  unused(prefix, new Set(list.map(({ id }) => id)));
