@@ -2,6 +2,7 @@ import { derive } from '../derive/index.ts';
 import { listView, type ListRow } from '../buying/index.ts';
 import { firstEnd, turningOf } from '../ends/index.ts';
 import { jointEnds, type JointEnd } from '../joints/index.ts';
+import { byDay, isIn } from '../gates/index.ts';
 import { isMade } from '../making/index.ts';
 import {
   digestOf,
@@ -18,8 +19,7 @@ import {
 import type { PlanView } from '../plan/results/index.ts';
 import type { Vec3 } from '../vec/index.ts';
 
-export type TaskKind =
-  'safety' | 'strip' | 'bracket' | 'part' | 'run' | 'hose' | 'join' | 'look' | 'tighten' | 'paint' | 'fill' | 'tag' | 'own';
+export type TaskKind = 'safety' | 'strip' | 'bracket' | 'part' | 'run' | 'hose' | 'join' | 'look' | 'tighten' | 'fill' | 'own';
 /** One piece of work on the floor, as it follows from the plan. */
 export interface Task {
   readonly id: string;
@@ -44,7 +44,7 @@ export interface Task {
 }
 
 /** How long such work takes, minutes, where nobody has timed it. Common practice. */
-const MINUTES: Record<TaskKind, number> = { safety: 10, strip: 15, bracket: 10, part: 25, run: 20, hose: 15, join: 5, look: 3, tighten: 5, paint: 60, fill: 60, tag: 2, own: 15 }; // prettier-ignore
+const MINUTES: Record<TaskKind, number> = { safety: 10, strip: 15, bracket: 10, part: 25, run: 20, hose: 15, join: 5, look: 3, tighten: 5, fill: 60, own: 15 }; // prettier-ignore
 
 /** What comes before anything is taken off. Common practice; local rules and the maker's sheet come first. */
 const SAFETY: readonly (readonly [id: string, name: string, how: string])[] = [
@@ -53,10 +53,6 @@ const SAFETY: readonly (readonly [id: string, name: string, how: string])[] = [
   ['dust', 'Old lining dust kept down', 'Never blown: wet it, wipe it into a bag, gloves and mask on.'],
   ['battery', 'Battery off', 'Before any welding; high voltage is isolated by a qualified person alone.'],
 ]; // prettier-ignore
-
-const inside = ({ minMm, maxMm }: Gate, at: Vec3 | undefined): boolean =>
-  at !== undefined && at.every((v, i) => v >= minMm[i]! && v <= maxMm[i]!);
-const byDay = (a: Gate, b: Gate): number => (a.on ?? '9999').localeCompare(b.on ?? '9999');
 
 /** Fits a part: those that stay on the vehicle and those that only join lines in the air are not bolted on. */
 const isFitted = (part: Part): boolean => !part.kept;
@@ -68,7 +64,7 @@ class Work {
     this.#gates = [...gates].sort(byDay);
   }
   add(task: Pick<Task, 'id' | 'kind' | 'name' | 'how' | 'place'> & Partial<Task>, at: readonly (Vec3 | undefined)[] = []): void {
-    const gate = this.#gates.find((one) => at.some((point) => inside(one, point))) ?? null;
+    const gate = this.#gates.find((one) => at.some(isIn(one))) ?? null;
     const closed = gate?.closed ? `${gate.name} is closed over it` : null;
     this.tasks.push({
       needs: [],

@@ -12,7 +12,8 @@ export interface GateTask {
 }
 type Looked = Pick<PlanView, 'lines' | 'ports' | 'points' | 'plan'>;
 
-const isIn =
+/** Whether a place lies behind a gate. */
+export const isIn =
   ({ minMm, maxMm }: Gate) =>
   (at: Vec3 | undefined): boolean =>
     at !== undefined && at.every((v, i) => v >= minMm[i]! && v <= maxMm[i]!);

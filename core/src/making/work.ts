@@ -110,9 +110,6 @@ export function isMade(view: LineView): boolean {
   return view.card !== null && ['cut', 'flare-a', 'flare-b', 'clean', 'cap', ...view.card.bends.map((_, i) => `bend-${i + 1}`)].every((step) => done.has(step));
 } // prettier-ignore
 
-/** Whether anything of a line was done to the card as it now is. */
-export const isBegun = (view: LineView): boolean => doneOf(view).size > 0;
-
 /** Ends that were scrapped, by flare, tube and why. */
 export function scraps({ trials = [] }: Bench): { flare: FlareForm; tubeId: string; why: string; count: number }[] {
   const found = new Map<string, { flare: FlareForm; tubeId: string; why: string; count: number }>();

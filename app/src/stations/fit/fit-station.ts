@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { floorView, withOwn, withoutLater, type TaskView } from '@firm-line/core/floor';
-import { beforeItCloses } from '@firm-line/core/gates';
+import { floorView, withOwn, type TaskView } from '@firm-line/core/floor';
+import { beforeItCloses, byDay } from '@firm-line/core/gates';
 import { NO_FLOOR, type Floor, type SessionMeans } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { Empty } from '../../kit/empty';
@@ -159,7 +159,7 @@ export class FitStation {
   protected readonly gates = computed(() =>
     this.store
       .plan()
-      .gates.toSorted((a, b) => (a.on ?? '9999').localeCompare(b.on ?? '9999'))
+      .gates.toSorted(byDay)
       .map((gate) => {
         const own = this.views().filter(({ task }) => task.gate?.id === gate.id);
         const left = own.filter(({ state }) => state !== 'done');
@@ -197,7 +197,7 @@ export class FitStation {
     event.preventDefault();
     const name = this.ownName().trim();
     if (!name) return;
-    this.tell(withOwn(withoutLater(this.floor(), ''), name, null));
+    this.tell(withOwn(this.floor(), name, null));
     this.ownName.set('');
   }
 } // prettier-ignore

@@ -3,6 +3,7 @@ import { guidanceFor } from '@firm-line/core/ends';
 import { figure } from '@firm-line/core/fault';
 import {
   torqueOf,
+  WRENCH_SHARE,
   withDone,
   withFound,
   withLater,
@@ -129,7 +130,7 @@ export class TaskDetail {
     if (joint.opened) return 'It was opened since: tighten it again, on new washers.';
     if (said === null) return 'Once, then mark it.';
     if (joint.wantedNm === null) return 'There is no figure to hold it against.';
-    const [least, most] = [joint.wantedNm * 0.96, joint.wantedNm * 1.04];
+    const [least, most] = [joint.wantedNm * (1 - WRENCH_SHARE), joint.wantedNm * (1 + WRENCH_SHARE)];
     const range = `±4 % of the wrench: ${figure(least)} to ${figure(most)}.`;
     return said < least ? `Too little. ${range}` : said > most ? `Too much: loosen it, look at the flare, tighten anew. ${range}` : `Good. ${range}`;
   });
