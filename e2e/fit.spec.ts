@@ -1,4 +1,4 @@
-import { openPlan, settled, watch, withBrowser } from './browser';
+import { goTo, openPlan, settled, watch, withBrowser } from './browser';
 import { pressNamed, textOf, waitText } from './keyboard';
 import type { Page } from 'puppeteer-core';
 
@@ -18,20 +18,20 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   const { page, complaints } = await watch(run.browser, run.server.url);
   await page.setViewport({ width: 768, height: 1024, hasTouch: true, isMobile: true });
   await openPlan(page, run.server.url, 'gannet', 'fit');
-  await waitText(page, '[data-test=session]', '4 tasks in 40 minutes');
+  await waitText(page, '[data-test=session]', '7 tasks in 100 minutes');
   // What waits says for what; it cannot be told done.
   await tap(page, '[data-task="part:master"]');
   await waitText(page, '[data-test=waits]', 'After: On stands');
   expect(await page.$eval('fl-task-detail .btn-main', (button) => (button as HTMLButtonElement).disabled)).toBe(true);
   await tap(page, '[data-task="safety:stands"]');
   for (let i = 0; i < 4; i++) await done(page);
-  await waitText(page, '[data-test=session]', '4 of 73 are done');
+  await waitText(page, '[data-test=session]', '4 of 104 are done');
   await page.reload({ waitUntil: 'load' });
   await settled(page);
-  await waitText(page, '[data-test=session]', '4 of 73 are done');
+  await waitText(page, '[data-test=session]', '4 of 104 are done');
   await tap(page, '[data-task="part:master"]');
   await done(page);
-  await waitText(page, '[data-test=session]', '5 of 73 are done');
+  await waitText(page, '[data-test=session]', '5 of 104 are done');
 
   // Held for now, a snag until it is closed.
   await page.type('#held-what', 'Rear left hose');
@@ -55,6 +55,23 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   await page.waitForSelector('fl-fit-station [data-test=session]');
 
   expect(await textOf(page, '[data-test=snags]')).toContain('28');
+
+  // An edit that would undo done work is asked about before it is made.
+  await goTo(page, 'plumb');
+  await page.waitForSelector('[data-part=master]');
+  await page.$eval('[data-part=master]', (part) => part.dispatchEvent(new MouseEvent('click', { bubbles: true })));
+  const remove = async (): Promise<void> => {
+    await page.waitForSelector('fl-part-panel');
+    await pressNamed(page, 'Delete');
+    await waitText(page, '[data-test=undoes]', 'Fit Tandem master');
+  };
+  await remove();
+  await pressNamed(page, 'Leave it as it is');
+  await page.waitForFunction(() => !document.querySelector('[data-test=undoes]'));
+  expect(await page.$('[data-part=master]')).not.toBeNull();
+  await remove();
+  await pressNamed(page, 'Change it, do it again');
+  await page.waitForFunction(() => !document.querySelector('[data-part=master]'));
   expect(complaints).toEqual([]);
   await page.close();
 });

@@ -5,7 +5,7 @@ import { readPlan } from '@firm-line/core/plan';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { ROOT, openPlan, settled, watch, withBrowser } from './browser';
 import { STATIONS } from '../app/src/stations/registry';
-import { textOf, waitText } from './keyboard';
+import { clickOn, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const DEMO = `${ROOT}/demo/gannet.firmline.json`;
@@ -26,7 +26,7 @@ describe('plans in and out', () => {
     await openPlan(page, run.server.url);
     await page.goto(run.server.url, { waitUntil: 'load' });
     await page.waitForSelector('[data-test=plan-row]');
-    await page.click('[aria-label="Export Gannet"]');
+    await clickOn(page, '[aria-label="Export Gannet"]');
     for (let i = 0; i < 100 && !readdirSync(folder).includes('gannet.firmline.json'); i++)
       await new Promise((done) => setTimeout(done, 50));
     const exported = readPlan(readFileSync(join(folder, 'gannet.firmline.json'), 'utf8'));
@@ -43,7 +43,7 @@ describe('plans in and out', () => {
     await waitText(page, 'fl-notice-bar', 'lines[2].cornersMm[1][0]: This should be a number, not "far".');
     expect(await rows(page)).toHaveLength(2);
 
-    await page.click('[aria-label="Delete Gannet 2"]');
+    await clickOn(page, '[aria-label="Delete Gannet 2"]');
     await page.waitForFunction(() => document.querySelectorAll('[data-test=plan-row]').length === 1);
     await page.evaluate(() =>
       [...document.querySelectorAll<HTMLButtonElement>('fl-notice-bar button')]
@@ -127,17 +127,17 @@ describe('plans in and out', () => {
     await openPlan(open.page, run.server.url);
     await list.page.goto(run.server.url, { waitUntil: 'load' });
     await list.page.waitForSelector('[aria-label="Rename Gannet"]');
-    await list.page.click('[aria-label="Rename Gannet"]');
+    await clickOn(list.page, '[aria-label="Rename Gannet"]');
     await list.page.$eval('#plan-name', (field) => ((field as HTMLInputElement).value = 'Goosander'));
-    await list.page.click('dialog[open] .btn-main');
+    await clickOn(list.page, 'dialog[open] .btn-main');
     await waitText(open.page, 'header', 'Goosander');
     await settled(open.page);
     await list.page.reload({ waitUntil: 'load' });
     await list.page.waitForSelector('[aria-label="Delete Goosander"]');
-    await list.page.click('[aria-label="Delete Goosander"]');
+    await clickOn(list.page, '[aria-label="Delete Goosander"]');
     await waitText(open.page, 'main', 'This plan was deleted in another tab');
     await open.page.bringToFront();
-    await open.page.click('main .btn-main');
+    await clickOn(open.page, 'main .btn-main');
     await settled(open.page);
     await list.page.reload({ waitUntil: 'load' });
     await list.page.waitForSelector('[aria-label="Delete Goosander"]');
@@ -168,7 +168,7 @@ describe('plans in and out', () => {
     await waitText(page, 'main', 'Gannet cannot be used as it is kept');
     expect(await textOf(page, 'main')).toMatch(/things\[0\]\.shape\.wallMm: 5000 is too much: 1000 is the most/);
     expect(await textOf(page, 'main')).toMatch(/It was last opened and found sound on/);
-    await page.click('main .btn-main');
+    await clickOn(page, 'main .btn-main');
     await page.waitForSelector('fl-ribbon');
     await settled(page);
     await page.reload({ waitUntil: 'load' });

@@ -31,6 +31,12 @@ export const press = async (page: Page, selector: string): Promise<void> => {
   await page.keyboard.press('Enter');
 };
 
+/** Clicks the element itself, wherever its list has moved it by then. */
+export const clickOn = async (page: Page, selector: string): Promise<void> => {
+  await page.waitForSelector(selector);
+  await page.$eval(selector, (element) => (element as HTMLElement).click());
+};
+
 export const textOf = (page: Page, selector: string): Promise<string> =>
   page.$eval(selector, (e) => e.textContent!.replace(/\s+/g, ' ').trim());
 export const waitText = (page: Page, selector: string, part: string): Promise<unknown> =>

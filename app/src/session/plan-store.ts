@@ -28,6 +28,12 @@ export interface Refused {
   readonly lastGood: { readonly at: string; readonly plan: Plan } | null;
 }
 
+/** An edit that waits to be agreed to: what it would undo of work that is done. */
+export interface HeldEdit {
+  readonly calls: readonly EditCall[];
+  readonly undoes: readonly string[];
+}
+
 const MOST_UNDO = 200;
 
 /** The open plan: what it is, what follows from it, and its edits with undo. */
@@ -50,6 +56,9 @@ export class PlanStore {
   private readonly before = signal<readonly Plan[]>([]);
   private readonly after = signal<readonly Plan[]>([]);
   private readonly interactiveNow = signal(false);
+  private readonly heldNow = signal<HeldEdit | null>(null);
+  /** Names of the done work that an edit would undo; loaded once there is such work. */
+  private undoneBy: ((from: Plan, to: Plan) => readonly string[]) | null = null;
   /** Counts what was asked to be opened, so that what comes late is not shown. */
   private opening = 0;
 
@@ -80,6 +89,8 @@ export class PlanStore {
   readonly units = computed(() => this.current()?.units ?? 'metric');
   readonly saved = this.saving.state;
   readonly saveFailure = this.saving.failure;
+  /** The edit that is asked about before it is made. */
+  readonly held = this.heldNow.asReadonly();
   readonly canUndo = computed(() => this.editable() && this.before().length > 0);
   readonly canRedo = computed(() => this.editable() && this.after().length > 0);
 
@@ -144,8 +155,23 @@ export class PlanStore {
     return undefined;
   }
 
-  /** Applies named edits as one. What cannot be made says why and changes nothing. Returns whether it was made. */
+  /**
+   * Applies named edits as one. What cannot be made says why and changes nothing; what would undo work that is
+   * done is held until it is agreed to. Returns whether it was made.
+   */
   apply(...calls: readonly EditCall[]): boolean {
+    return this.make(calls, (undoes) => {
+      this.heldNow.set({ calls, undoes });
+      return false;
+    });
+  }
+  /** Makes the edit that was held, or lets it go. */
+  answerHeld(agreed: boolean): void {
+    const held = this.heldNow();
+    this.heldNow.set(null);
+    if (held && agreed) this.make(held.calls, () => true);
+  }
+  private make(calls: readonly EditCall[], agrees: (undoes: readonly string[]) => boolean): boolean {
     const plan = this.current();
     if (!plan) return false;
     if (!this.editable()) {
@@ -153,7 +179,10 @@ export class PlanStore {
       return false;
     }
     try {
-      this.step(plan, applyEdits(plan, calls));
+      const to = applyEdits(plan, calls);
+      const undoes = this.undoneBy?.(plan, to) ?? [];
+      if (undoes.length && !agrees(undoes)) return false;
+      this.step(plan, to);
       this.showSoon();
       return true;
     } catch (error) {
@@ -223,6 +252,7 @@ export class PlanStore {
       if (opening !== this.opening || !this.isOpen()) return;
       this.interactiveNow.set(true);
       this.inspection.look(this.plan());
+      this.minds(this.plan());
       then();
     };
     if (this.interactiveNow()) look();
@@ -243,7 +273,14 @@ export class PlanStore {
     target.update((list) => [...list, plan]);
     this.put(to);
   }
+  /** From the first work that is done, edits are held against it. */
+  private minds(plan: Plan): void {
+    if (this.undoneBy || !plan.floor?.done.length) return;
+    this.undoneBy = () => [];
+    import('./undone-by').then(({ undoneBy }) => (this.undoneBy = undoneBy), () => (this.undoneBy = null));
+  } // prettier-ignore
   private put(plan: Plan): void {
+    this.minds(plan);
     const now = { ...plan, changedAt: new Date().toISOString() };
     this.current.set(now);
     this.saving.keep(now);
@@ -253,6 +290,7 @@ export class PlanStore {
     this.before.set([]);
     this.after.set([]);
     this.refusedNow.set(null);
+    this.heldNow.set(null);
     this.current.set(plan);
     this.phaseNow.set(phase);
     if (!plan) this.saving.begin(null, 0, true);

@@ -21,6 +21,7 @@ import { FindAnything } from './find-anything';
 import { KeyList } from './key-list';
 import { earlyKeys } from './early-keys';
 import type { Acts } from './keys';
+import { HeldEdit } from './held-edit';
 import { NoPlan } from './no-plan';
 import { RefusedPlan } from './refused-plan';
 import { SnagDrawer } from './snag-drawer';
@@ -36,7 +37,7 @@ function focusHead(): void {
 
 @Component({
   selector: 'fl-shell',
-  imports: [RouterOutlet, RouterLink, WayThrough, SnagDrawer, FindAnything, KeyList, NoPlan, RefusedPlan],
+  imports: [RouterOutlet, RouterLink, WayThrough, SnagDrawer, FindAnything, HeldEdit, KeyList, NoPlan, RefusedPlan],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-dvh flex-col', '[class.floor]': 'floor()' },
   template: `
@@ -95,13 +96,13 @@ function focusHead(): void {
     }
     @switch (store.phase()) {
       @case ('missing') {
-        <main class="p-10">@defer { <fl-no-plan [deleted]="false" /> }</main>
+        <main class="p-10">@defer (on immediate) { <fl-no-plan [deleted]="false" /> }</main>
       }
       @case ('refused') {
-        <main class="p-6">@defer { <fl-refused-plan [refused]="store.refused()!" /> }</main>
+        <main class="p-6">@defer (on immediate) { <fl-refused-plan [refused]="store.refused()!" /> }</main>
       }
       @case ('deleted') {
-        <main class="p-10">@defer { <fl-no-plan [deleted]="true" /> }</main>
+        <main class="p-10">@defer (on immediate) { <fl-no-plan [deleted]="true" /> }</main>
       }
       @case ('ready') {
         @if (boundary.broken(); as broken) {
@@ -129,6 +130,11 @@ function focusHead(): void {
       }
       @default {
         <main class="p-10 text-ink-soft">Opening the plan…</main>
+      }
+    }
+    @defer (when store.held()) {
+      @if (store.held()) {
+        <fl-held-edit />
       }
     }
     @defer (when store.interactive()) {

@@ -1,5 +1,6 @@
 import { Injectable } from '@angular/core';
 import type { BendOrder, OrderInput } from '@firm-line/core/bending';
+import type { Plannable, TaskView } from '@firm-line/core/floor';
 import type { CutPlan } from '@firm-line/core/making';
 import type { Plan, SessionMeans } from '@firm-line/core/plan';
 import { Calls } from './calls';
@@ -14,8 +15,10 @@ export class BenchWork {
   order(input: OrderInput, signal: AbortSignal): Promise<BendOrder> {
     return this.calls.call('order', input, { signal });
   }
-  session(plan: Plan, means: SessionMeans, signal: AbortSignal): Promise<PlannedSession> {
-    return this.calls.call('session', { plan, means }, { signal });
+  session(views: readonly TaskView[], means: SessionMeans, signal: AbortSignal): Promise<PlannedSession> {
+    // What a session is planned by, and no more: the rest is long to hand over.
+    const tasks = views.map(({ state, minutes, task: { id, needs, waits, people, tools, gate } }): Plannable => ({ state, minutes, task: { id, needs, waits, people, tools, gate } })); // prettier-ignore
+    return this.calls.call('session', { tasks, means }, { signal });
   }
   cuts(plan: Plan, signal: AbortSignal): Promise<CutPlan[]> {
     return this.calls.call('cuts', plan, { signal });

@@ -1,11 +1,11 @@
 import { consumablesOf } from '../ends/index.ts';
 import { jointEnds } from '../joints/index.ts';
 import { tubeName, tubeWanted } from '../making/index.ts';
-import { adapterOf, lineSpace, throughHoles, type LineView, type Plan, type Ref } from '../plan/index.ts';
+import { adapterOf, lineSpace, PART_SPECS, throughHoles, type LineView, type Plan, type Ref } from '../plan/index.ts';
 import type { PlanView } from '../plan/results/index.ts';
 import { fluidById, FLARES, hoseById, hoseFittingById, type Half } from '../stock/index.ts';
 
-export const GROUPS = ['Tube', 'Nuts and sleeves', 'Hoses', 'Adapters', 'Bought lines', 'Washers and sealant', 'Clips and screws', 'Caps', 'Fluid', 'Tools', 'Your own'] as const; // prettier-ignore
+export const GROUPS = ['Parts', 'Tube', 'Nuts and sleeves', 'Hoses', 'Adapters', 'Bought lines', 'Washers and sealant', 'Clips and screws', 'Caps', 'Fluid', 'Tools', 'Your own'] as const; // prettier-ignore
 export type Group = (typeof GROUPS)[number];
 /** Where a thing of the list goes. */
 export interface Use {
@@ -36,7 +36,7 @@ const onLine = ({ line }: LineView): Ref => ({ kind: 'line', id: line.id });
 
 /** What of a plan the list rests on. */
 export type Listed = Pick<PlanView, 'lines' | 'ports' | 'bleeding'> & {
-  readonly plan: Pick<Plan, 'id' | 'buying' | 'making' | 'hoses' | 'things' | 'holding' | 'bleeding' | 'bench'>;
+  readonly plan: Pick<Plan, 'id' | 'buying' | 'making' | 'parts' | 'hoses' | 'things' | 'holding' | 'bleeding' | 'bench'>;
 };
 
 /** Gathers things by what they are: the same thing wanted in two places is one line with both. */
@@ -94,6 +94,8 @@ function ofLine(view: LineView, to: Gathered): void {
 export function shoppingList(view: Listed): ListItem[] {
   const { plan, lines } = view;
   const to = new Gathered();
+  for (const { id, name, kind, kept, ports } of plan.parts)
+    if (!kept) to.add({ key: `part:${id}`, group: 'Parts', name, words: PART_SPECS[kind].name.toLowerCase() }, 1, { text: name, place: ports[0] ? { kind: 'port', id: ports[0].id } : { kind: 'part', id } });
   for (const { tube, cuts, totalMm } of tubeWanted(lines))
     to.add({ key: `tube:${tube.id}`, group: 'Tube', name: tubeName(tube.id), unit: 'm' }, totalMm / 1000, ...cuts.map(({ name, lineId }) => ({ text: name, place: lineId ? ({ kind: 'line', id: lineId } as const) : ({ kind: 'plan', id: plan.id } as const) })));
   for (const line of lines) if (line.line.origin !== 'kept') ofLine(line, to);

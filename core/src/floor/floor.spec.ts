@@ -91,7 +91,7 @@ describe('a session', () => {
       const needs = made.filter(() => draw() < 0.25).map(({ task }) => task.id);
       const done = draw() < 0.15 && needs.every((id) => made.find(({ task }) => task.id === id)!.state === 'done');
       const waits = draw() < 0.12 ? 'not here' : null;
-      const task = { id: `t${i}`, kind: 'own', name: `T${i}`, how: '', place: { kind: 'plan', id: 'p' }, needs, waits, minutes: 5, people: draw() < 0.2 ? 2 : 1, tools: draw() < 0.15 ? ['welder'] : [], stamp: '', gate: gates[Math.floor(draw() * 3)]! } as Task;
+      const task = { id: `t${i}`, kind: 'own', name: `T${i}`, how: '', place: { kind: 'plan', id: 'p' }, needs, waits, minutes: 5, people: draw() < 0.2 ? 2 : 1, wants: [], tools: draw() < 0.15 ? ['welder'] : [], stamp: '', gate: gates[Math.floor(draw() * 3)]! } as Task;
       const ready = needs.every((id) => made.find((view) => view.task.id === id)!.state === 'done');
       made.push({ task, minutes: 5 + Math.floor(draw() * 30), state: done ? 'done' : waits ? 'waits' : ready ? 'now' : 'waits', why: '' });
     }
@@ -138,7 +138,7 @@ describe('a session', () => {
 
   test('the demo alone, two hours and no welder: what comes before all is first', () => {
     const session = planSession(views(gannet), { minutes: 120, people: 1, lacks: ['welder'] });
-    expect(session.tasks.map(({ task }) => task.kind)).toEqual(['safety', 'safety', 'safety', 'safety']);
+    expect(session.tasks.map(({ task }) => task.kind).slice(0, 5)).toEqual(['safety', 'safety', 'safety', 'safety', 'clean']);
     expect(session.besides.length).toBeGreaterThan(0);
   });
 });

@@ -1,18 +1,13 @@
-export { inOrder, isBetter, planSession, valueOf, type Session, type SessionValue } from './session.ts';
-export { doneIn, floorOf, floorView, tasksOf, undone, type Task, type TaskKind, type TaskState, type TaskView } from './tasks.ts';
+export { inOrder, isBetter, planSession, valueOf, type Plannable, type Session, type SessionValue } from './session.ts';
+export { doneIn, floorOf, floorView, undoes, undone, type TaskState, type TaskView } from './floor-view.ts';
+export { boltThread, likelyBoltNm, starOrder, type Fastener } from './fasteners.ts';
+export { gatesLeft, type GateLeft } from './gate-left.ts';
+export { mayNeed } from './may-need.ts';
+export { stripHow } from './strip.ts';
+export { type Task, type TaskKind } from './task.ts';
+export { tasksOf } from './tasks.ts';
+export { boltTorqueNm, NUT_FACTOR, PROOF_MPA, stressAreaMm2, type BoltTorque } from './bolt-torque.ts';
+export { torqueOf, verdictOf, wantedOf, WRENCH_SHARE, type TorqueView } from './torque.ts';
 export {
-  boltTorqueNm, NUT_FACTOR, PROOF_MPA, stressAreaMm2, torqueOf, verdictOf, WRENCH_SHARE, type BoltTorque, type TorqueView,
-} from './torque.ts'; // prettier-ignore
-export {
-  withClosed,
-  withDone,
-  withFound,
-  withLater,
-  withLook,
-  withOpened,
-  withOwn,
-  withoutDone,
-  withoutLater,
-  withTemporary,
-  withTight,
-} from './tell.ts';
+  withClosed, withDone, withFastener, withFound, withLater, withLook, withOpened, withOwn, withOwnChanged, withoutDone, withoutLater, withoutOwn, withSession, withTemporary, withTight, withWanted,
+} from './tell.ts'; // prettier-ignore

@@ -1,5 +1,11 @@
 import type { SessionMeans } from '../plan/index.ts';
-import type { TaskView } from './tasks.ts';
+import type { TaskView } from './floor-view.ts';
+import type { Task } from './task.ts';
+
+/** What of a task a session is planned by. */
+export interface Plannable extends Pick<TaskView, 'state' | 'minutes'> {
+  readonly task: Pick<Task, 'id' | 'needs' | 'waits' | 'people' | 'tools' | 'gate'>;
+}
 
 /** What a session is worth: waiting tasks it frees, the day of the nearest gate it serves, its minutes. */
 export interface SessionValue {
@@ -7,11 +13,11 @@ export interface SessionValue {
   readonly gateOn: string;
   readonly minutes: number;
 }
-export interface Session extends SessionValue {
+export interface Session<T extends Plannable> extends SessionValue {
   /** Tasks in an order in which each comes after what it needs. */
-  readonly tasks: readonly TaskView[];
+  readonly tasks: readonly T[];
   /** What fits into the rest of the time besides, and frees nothing yet. */
-  readonly besides: readonly TaskView[];
+  readonly besides: readonly T[];
 }
 
 /** So many tasks that may be done in a session are tried in every choice. */
@@ -23,7 +29,7 @@ export const isBetter = (a: SessionValue, b: SessionValue): boolean =>
   a.freed !== b.freed ? a.freed > b.freed : a.gateOn !== b.gateOn ? a.gateOn < b.gateOn : a.minutes < b.minutes;
 
 /** Tasks that are open and that these people with these tools could do once what they need is done. */
-function possible(views: readonly TaskView[], { people, lacks }: SessionMeans): TaskView[] {
+function possible<T extends Plannable>(views: readonly T[], { people, lacks }: SessionMeans): T[] {
   const able = new Set(
     views
       .filter(
@@ -50,7 +56,7 @@ function possible(views: readonly TaskView[], { people, lacks }: SessionMeans): 
 }
 
 /** What doing a set of tasks is worth. Freed is what waits for work alone, and then waits no more. */
-export function valueOf(views: readonly TaskView[], chosen: ReadonlySet<string>): SessionValue {
+export function valueOf(views: readonly Plannable[], chosen: ReadonlySet<string>): SessionValue {
   const done = new Set(views.filter(({ state, task }) => state === 'done' || chosen.has(task.id)).map(({ task }) => task.id));
   let [freed, gateOn, minutes] = [0, NO_DAY, 0];
   for (const { task, state, minutes: own } of views) {
@@ -63,21 +69,22 @@ export function valueOf(views: readonly TaskView[], chosen: ReadonlySet<string>)
 }
 
 /** The ids in an order in which each comes after what it needs; what is alike stays as it stood. */
-export function inOrder(views: readonly TaskView[], chosen: ReadonlySet<string>): TaskView[] {
-  const left = views.filter(({ task }) => chosen.has(task.id));
-  const placed: TaskView[] = [];
-  const at = new Set<string>();
-  while (left.length) {
-    const next = left.findIndex(({ task }) => task.needs.every((id) => !chosen.has(id) || at.has(id)));
-    const [view] = left.splice(Math.max(0, next), 1);
-    placed.push(view!);
-    at.add(view!.task.id);
-  }
-  return placed;
+export function inOrder<T extends Plannable>(views: readonly T[], chosen: ReadonlySet<string>): T[] {
+  const own = new Map(views.flatMap((view) => (chosen.has(view.task.id) ? [[view.task.id, view] as const] : [])));
+  const placed = new Map<string, T>();
+  const begun = new Set<string>();
+  const place = (view: T): void => {
+    if (begun.has(view.task.id)) return;
+    begun.add(view.task.id);
+    for (const id of view.task.needs) if (own.has(id)) place(own.get(id)!);
+    placed.set(view.task.id, view);
+  };
+  own.forEach(place);
+  return [...placed.values()];
 }
 
 /** Every choice of a few tasks that is closed under what they need and fits the time. */
-function best(views: readonly TaskView[], able: readonly TaskView[], minutes: number): Set<string> {
+function best(views: readonly Plannable[], able: readonly Plannable[], minutes: number): Set<string> {
   const done = new Set(views.filter(({ state }) => state === 'done').map(({ task }) => task.id));
   const ordered = inOrder(views, new Set(able.map(({ task }) => task.id)));
   let found = { chosen: new Set<string>(), value: valueOf(views, new Set()) };
@@ -100,47 +107,63 @@ function best(views: readonly TaskView[], able: readonly TaskView[], minutes: nu
 }
 
 /** For many tasks: what is missing for each waiting one is added whole, the most freed for its minutes first. */
-function greedy(views: readonly TaskView[], able: readonly TaskView[], minutes: number): Set<string> {
-  const ableIds = new Set(able.map(({ task }) => task.id));
-  const byId = new Map(views.map((view) => [view.task.id, view]));
-  const met = new Set(views.filter(({ state }) => state === 'done').map(({ task }) => task.id));
-  const waiting = views.filter(({ task, state }) => state === 'waits' && !task.waits);
-  /** Who waits for a task. */
-  const behind = new Map<string, TaskView[]>();
-  for (const view of waiting) for (const id of view.task.needs) behind.set(id, [...(behind.get(id) ?? []), view]);
-  const chosen = new Set<string>();
-  const missing = (id: string, into: Set<string>): boolean => {
-    if (met.has(id) || into.has(id)) return true;
-    if (!ableIds.has(id) || !byId.get(id)!.task.needs.every((need) => missing(need, into))) return false;
-    into.add(id);
+function greedy(views: readonly Plannable[], able: readonly Plannable[], minutes: number): Set<string> {
+  const indexOf = new Map(views.map(({ task }, i) => [task.id, i]));
+  const needs = views.map(({ task }) => task.needs.map((id) => indexOf.get(id)!));
+  const behind: number[][] = views.map(() => []);
+  needs.forEach((list, i) => list.forEach((need) => behind[need]!.push(i)));
+  const isMet = views.map(({ state }) => state === 'done');
+  const isAble = views.map(() => false);
+  for (const { task } of able) isAble[indexOf.get(task.id)!] = true;
+  const waits = views.map(({ task, state }) => state === 'waits' && !task.waits);
+  /** Needs of a task that are not met; what they are comes down with each that is chosen. */
+  const unmet = needs.map((list) => list.filter((need) => !isMet[need]).length);
+  const chosen = new Set<number>();
+  // Marks of the set that is looked at: no list is cleared between two.
+  let turn = 0;
+  const [begunIn, gatheredIn, countedIn, counted] = [0, 0, 0, 0].map(() => new Int32Array(views.length)) as [Int32Array, Int32Array, Int32Array, Int32Array]; // prettier-ignore
+  let budget = 0;
+  /** Gathers what a task still needs, itself included; false where it cannot be had within the minutes, or comes round to itself. */
+  const gather = (i: number, into: number[]): boolean => {
+    if (isMet[i] || gatheredIn[i] === turn) return true;
+    if (!isAble[i] || begunIn[i] === turn || (budget -= views[i]!.minutes) < -1e-9) return false;
+    begunIn[i] = turn;
+    for (const need of needs[i]!) if (!gather(need, into)) return false;
+    gatheredIn[i] = turn;
+    into.push(i);
     return true;
   };
   /** What doing these frees: others whose needs are then all met; less those of these that were free before. */
-  const gainOf = (set: ReadonlySet<string>): number => {
-    const freed = new Set<string>();
-    for (const id of set)
-      for (const { task } of behind.get(id) ?? [])
-        if (!set.has(task.id) && task.needs.every((need) => met.has(need) || set.has(need))) freed.add(task.id);
-    const before = [...set].filter(
-      (id) => byId.get(id)!.state === 'waits' && byId.get(id)!.task.needs.every((need) => met.has(need)),
-    );
-    return freed.size - before.length;
+  const gainOf = (set: readonly number[]): number => {
+    let gain = 0;
+    for (const i of set) {
+      if (waits[i] && unmet[i] === 0) gain--;
+      for (const t of behind[i]!) {
+        if (!waits[t] || gatheredIn[t] === turn) continue;
+        counted[t] = countedIn[t] === turn ? counted[t]! + 1 : 1;
+        countedIn[t] = turn;
+        if (counted[t] === unmet[t]) gain++;
+      }
+    }
+    return gain;
   };
   for (let left = minutes; ;) {
-    let pick: { set: Set<string>; gain: number; cost: number } | null = null;
-    for (const { task } of waiting) {
-      if (chosen.has(task.id)) continue;
-      const set = new Set<string>();
-      if (!task.needs.every((id) => missing(id, set)) || !set.size) continue;
-      const cost = [...set].reduce((sum, id) => sum + byId.get(id)!.minutes, 0);
-      if (cost > left + 1e-9) continue;
+    let pick: { set: number[]; gain: number; cost: number } | null = null;
+    for (let i = 0; i < views.length; i++) {
+      if (!waits[i] || chosen.has(i)) continue;
+      turn++;
+      budget = left;
+      const set: number[] = [];
+      if (!needs[i]!.every((need) => gather(need, set)) || !set.length) continue;
+      const cost = left - budget;
       const gain = gainOf(set);
       if (gain > 0 && (!pick || gain / cost > pick.gain / pick.cost)) pick = { set, gain, cost };
     }
-    if (!pick) return chosen;
-    for (const id of pick.set) {
-      chosen.add(id);
-      met.add(id);
+    if (!pick) return new Set([...chosen].map((i) => views[i]!.task.id));
+    for (const i of pick.set) {
+      chosen.add(i);
+      isMet[i] = true;
+      for (const t of behind[i]!) unmet[t]!--;
     }
     left -= pick.cost;
   }
@@ -151,11 +174,11 @@ function greedy(views: readonly TaskView[], able: readonly TaskView[], minutes: 
  * then the nearest gate, then fewer minutes; every choice is tried where there are few, else what is
  * missing for a waiting task is added whole. Nothing is in it whose needs are not done or in it.
  */
-export function planSession(views: readonly TaskView[], means: SessionMeans): Session {
+export function planSession<T extends Plannable>(views: readonly T[], means: SessionMeans): Session<T> {
   const able = possible(views, means);
   const chosen = able.length <= EXACT_MOST ? best(views, able, means.minutes) : greedy(views, able, means.minutes);
   const value = valueOf(views, chosen);
-  const rest: TaskView[] = [];
+  const rest: T[] = [];
   const taken = new Set(chosen);
   const done = new Set(views.filter(({ state }) => state === 'done').map(({ task }) => task.id));
   let left = means.minutes - value.minutes;

@@ -1,6 +1,16 @@
-import { floorView, withClosed, withDone, withLater, withLook, withOpened, withTemporary, withTight } from '../floor/index.ts';
+import {
+  floorView,
+  withClosed,
+  withDone,
+  withLater,
+  withLook,
+  withOpened,
+  withTemporary,
+  withTight,
+  withWanted,
+} from '../floor/index.ts';
 import { demo } from '../testing/demo-plans.ts';
-import { applyEdit, NO_FLOOR, type Floor, type Plan } from '../plan/index.ts';
+import { applyEdit, NO_FLOOR, type Floor, type Plan, type Wanted } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { inspect, type Snag } from './index.ts';
 
@@ -23,6 +33,33 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
     expect(found(known, 'torque-open')[0]!.text).toMatch(/no source/);
     const sourced = applyEdit(known, { edit: 'changeJoint', with: { of: 'line', id: 'line-r2', end: 'a', patch: { torqueSource: 'sheet' } } }); // prettier-ignore
     expect(found(sourced, 'torque-open')).toEqual([]);
+  });
+
+  test("'torque-off' holds what the wrench said against what is wanted, and a bolt's figure against its size", () => {
+    const joint = (torqueNm: number, said: number): Plan => floor(withTight(NO_FLOOR, task('tighten:line-r2:a'), said, AT), applyEdit(gannet, { edit: 'changeJoint', with: { of: 'line', id: 'line-r2', end: 'a', patch: { torqueNm, torqueSource: 'sheet' } } })); // prettier-ignore
+    expect(found(joint(17, 15), 'torque-off').map(({ text }) => text)).toEqual(['The wrench said 15 N·m and 17 is wanted: draw it up.']); // prettier-ignore
+    expect(found(joint(15, 17), 'torque-off')[0]!.text).toMatch(/loosen it, look at it, tighten anew/);
+    // 4 % of the wrench itself.
+    expect(found(joint(17, 16.4), 'torque-off')).toEqual([]);
+    const bolts = (nm: number): Plan => floor(withWanted(NO_FLOOR, { key: 'bolts:fl', nm, source: 'sheet', state: 'dry', fastener: 'new', thread: 'M10', propertyClass: '8.8' })); // prettier-ignore
+    expect(found(bolts(500), 'torque-off')[0]!.text).toMatch(/500 N·m is wanted.*is the unit right/);
+    expect(found(bolts(50), 'torque-off')).toEqual([]);
+  });
+
+  test("'used-again' asks for new washers and for new precoated bolts", () => {
+    const joint = (washers?: 'new' | 'reused'): Plan => floor(withTight(NO_FLOOR, task('tighten:line-r2:a'), 15, AT, '', washers)); // prettier-ignore
+    expect([joint('reused'), joint('new'), joint()].map((plan) => found(plan, 'used-again').length)).toEqual([1, 0, 0]);
+    const bolts = (state: Wanted['state'], fastener: Wanted['fastener']): Plan => floor(withTight(withWanted(NO_FLOOR, { key: 'bolts:fl', nm: 50, source: 'sheet', state, fastener }), task('bolts:fl'), 50, AT)); // prettier-ignore
+    expect(found(bolts('precoated', 'reused'), 'used-again')[0]!.text).toMatch(/hold once/);
+    expect([bolts('precoated', 'new'), bolts('dry', 'reused')].flatMap((plan) => found(plan, 'used-again'))).toEqual([]);
+  });
+
+  test("'later-passed' speaks once work went on after the day", () => {
+    const put = withLater(NO_FLOOR, { task: 'part:master', until: '2026-11-28', why: '' });
+    const on = (day: string): Plan => floor(withDone(put, task('safety:dust'), `${day}T09:00:00Z`));
+    expect(found(on('2026-11-29'), 'later-passed')[0]!.text).toBe('It was left until 2026-11-28, and work went on to 2026-11-29: do it, or give it another day.'); // prettier-ignore
+    expect(found(on('2026-11-28'), 'later-passed')).toEqual([]);
+    expect(found(floor(put), 'later-passed')).toEqual([]);
   });
 
   test("'opened-not-tight' is a stop until it is tightened again", () => {

@@ -13,11 +13,14 @@ const readyToTighten = () => {
   const steps = ['cut', 'flare-a', 'flare-b', 'clean', 'cap', 'bend-1', 'bend-2'];
   const ticks = steps.map((step): EditCall => ({ edit: 'tick', with: { id: 'line-r2', step, digest, at: '2026-11-27T10:00:00Z' } }));
   const made = applyEdits(gannet, ticks);
-  const wanted = new Set(['safety', 'strip', 'part', 'bracket', 'run', 'join']);
+  const wanted = new Set(['safety', 'strip', 'clean', 'part', 'bracket', 'paint', 'run', 'join']);
   const floor = floorView(viewPlan(made)).filter(({ task }) => wanted.has(task.kind) || task.id === 'look:line:line-r2').reduce((now, { task }) => withDone(now, task, '2026-11-27T10:00:00Z'), NO_FLOOR);
   return applyEdits(made, [{ edit: 'setSheet', with: { sheet: 'floor', to: floor } }]);
 }; // prettier-ignore
-const pick = (at: At, id: string): Promise<void> => at.click(at.one(`[data-task="${id}"]`));
+const pick = async (at: At, id: string): Promise<void> => {
+  for (const more of [...at.root.querySelectorAll('button')].filter((button) => button.textContent!.trim().startsWith('Show all'))) if (more.isConnected) await at.click(more); // prettier-ignore
+  await at.click(at.one(`[data-task="${id}"]`));
+};
 
 describe('Fit', () => {
   test('an empty plan has nothing to fit and says what is missing', async () => {
@@ -81,7 +84,15 @@ describe('Fit', () => {
     const at = await station(FitStation, 'ft5', 'line-r2', readyToTighten());
     const listed = (group: string): string[] => at.texts(`${group} [data-task="part:master"]`);
     expect(listed('ol[aria-label=Now]')).toHaveLength(0);
-    at.store.apply({ edit: 'setKnown', with: { target: { kind: 'port', id: 'port-master-rear' }, known: { how: 'typed', atMm: [300, -330, 800], sigmaMm: [1, 1, 1] } } }); // prettier-ignore
+    const move = { edit: 'setKnown', with: { target: { kind: 'port', id: 'port-master-rear' }, known: { how: 'typed', atMm: [300, -330, 800], sigmaMm: [1, 1, 1] } } } as const; // prettier-ignore
+    at.store.apply(move);
+    // Nothing is changed before it is agreed to.
+    expect(at.store.held()!.undoes).toContain('Fit Tandem master');
+    expect(listed('ol[aria-label=Now]')).toHaveLength(0);
+    at.store.answerHeld(false);
+    expect([at.store.held(), at.store.canUndo()]).toEqual([null, false]);
+    at.store.apply(move);
+    at.store.answerHeld(true);
     await at.settle();
     expect(listed('ol[aria-label=Now]')).toHaveLength(1);
     expect(
@@ -93,6 +104,59 @@ describe('Fit', () => {
     at.store.undo();
     await at.settle();
     expect(listed('ol[aria-label=Now]')).toHaveLength(0);
+    expect(at.store.snags().some(({ rule }) => rule === 'undone-by-change')).toBe(false);
+  });
+
+  test('bolts are drawn up in star order, each marked; their figure, source and size are set down', async () => {
+    const at = await station(FitStation, 'ft7', 'line-r2', readyToTighten());
+    await pick(at, 'bolts:fl');
+    expect(at.texts('fl-torque-card').join()).toMatch(/see sheet/);
+    await at.type(at.one<HTMLInputElement>('#wanted-nm'), '600 N·m');
+    await at.type(at.one<HTMLInputElement>('#wanted-thread'), 'bolt');
+    expect(at.texts('fl-wanted-form .fault').join()).toMatch(/"bolt" cannot be read/);
+    await at.type(at.one<HTMLInputElement>('#wanted-thread'), 'M12x1.5');
+    const count = [...at.root.querySelectorAll('fl-wanted-form fl-entry')].find((one) => one.textContent!.includes('How many'))!.querySelector('input')!; // prettier-ignore
+    await at.type(count, '5');
+    await at.type(at.one<HTMLInputElement>('#wrench-said'), '600');
+    const tight = (): HTMLButtonElement => at.button('Tight, marked: next') as HTMLButtonElement;
+    expect(tight().disabled).toBe(true);
+    expect(at.texts('fl-star-order button').map((text) => text.trim())).toEqual(['1', '2', '3', '4', '5']);
+    await at.click(at.one('fl-star-order [aria-label="No. 5"]'));
+    await at.click(tight());
+    expect(at.store.plan().floor).toMatchObject({ wanted: [{ key: 'bolts:fl', nm: 600, thread: 'M12x1.5', count: 5 }], tight: [{ key: 'bolts:fl', nm: 600, opened: false }] }); // prettier-ignore
+    expect(at.store.snags().filter(({ rule }) => rule === 'torque-open')).toHaveLength(1);
+  });
+
+  test('a task of the user’s own comes after others and before a gate, and can be taken away; bolts too', async () => {
+    const at = await station(FitStation, 'ft8');
+    const add = async (name: string, button: string): Promise<void> => {
+      at.one<HTMLInputElement>('#own-task').value = name;
+      at.one('#own-task').dispatchEvent(new Event('input'));
+      await at.settle();
+      await at.click(at.button(button));
+    };
+    await add('Photograph the frame', 'Add');
+    await pick(at, 'own:own-1');
+    await at.choose(at.one('#own-need'), 'On stands');
+    await at.choose(at.one('#own-gate'), gannet.gates[0]!.name);
+    expect(at.store.plan().floor!.own).toEqual([
+      expect.objectContaining({ needs: ['safety:stands'], gateId: gannet.gates[0]!.id }),
+    ]);
+    expect(at.texts('[data-test=waits]')[0]).toMatch(/After: On stands/);
+    await at.click(at.button('Remove it'));
+    expect(at.store.plan().floor!.own).toEqual([]);
+    await add('Hub nut', 'Add with torque');
+    await pick(at, 'fastener-1');
+    expect(at.texts('fl-torque-card').join()).toMatch(/see sheet/);
+    await at.click(at.button('Remove it'));
+    expect(at.store.plan().floor!.wanted).toEqual([]);
+  });
+
+  test('a new session asks for stands and chocks again', async () => {
+    const at = await station(FitStation, 'ft9', 'line-r2', readyToTighten());
+    await at.click(at.button('Change'));
+    await at.click(at.button('Begin a new session'));
+    expect(at.texts('ol[aria-label=Now] [data-task="safety:stands"]')).toHaveLength(1);
     expect(at.store.snags().some(({ rule }) => rule === 'undone-by-change')).toBe(false);
   });
 

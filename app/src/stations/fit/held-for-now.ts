@@ -3,7 +3,8 @@ import { withClosed, withTemporary } from '@firm-line/core/floor';
 import { HELD_BY, type Floor, type Temporary } from '@firm-line/core/plan';
 import { SelectField } from '../../kit/fields/select-field';
 
-const NAMES: Record<Temporary['by'], string> = { 'zip-tie': 'a zip tie', clip: 'a clip', 'plastic-shim': 'a plastic shim', clamp: 'a clamp', other: 'something else' }; // prettier-ignore
+/** What holds for now, as it is said. */
+export const HELD_NAMES: Record<Temporary['by'], string> = { 'zip-tie': 'a zip tie', clip: 'a clip', 'plastic-shim': 'a plastic shim', clamp: 'a clamp', other: 'something else' }; // prettier-ignore
 
 /** What holds for now and must come off again: open until it is closed. */
 @Component({
@@ -15,7 +16,7 @@ const NAMES: Record<Temporary['by'], string> = { 'zip-tie': 'a zip tie', clip: '
     <h2 class="text-lg font-bold">Held for now</h2>
     @for (one of open(); track one.id) {
       <div class="flex items-center gap-3 border-t border-rule py-2" data-test="held">
-        <p class="min-w-0 flex-1 text-sm"><span class="font-semibold">{{ one.what }}</span> on {{ names[one.by] }} since {{ one.since }}</p>
+        <p class="min-w-0 flex-1 text-sm"><span class="font-semibold">{{ one.what }}</span> on {{ names[one.by] }} since {{ one.since }}{{ one.task && taskName()(one.task) ? ', at: ' + taskName()(one.task) : '' }}</p>
         <button type="button" class="btn" [attr.aria-label]="'Close it: ' + one.what" (click)="changed.emit(closedNow(one.id))">Close it</button>
       </div>
     } @empty {
@@ -32,9 +33,11 @@ const NAMES: Record<Temporary['by'], string> = { 'zip-tie': 'a zip tie', clip: '
 }) // prettier-ignore
 export class HeldForNow {
   readonly floor = input.required<Floor>();
+  /** What a task is called; nothing where there is no such task any more. */
+  readonly taskName = input.required<(id: string) => string>();
   readonly changed = output<Floor>();
-  protected readonly names = NAMES;
-  protected readonly choices = HELD_BY.map((by) => [by, NAMES[by]] as const);
+  protected readonly names = HELD_NAMES;
+  protected readonly choices = HELD_BY.map((by) => [by, HELD_NAMES[by]] as const);
   protected readonly words = signal('');
   protected readonly by = signal<Temporary['by']>('zip-tie');
   protected readonly open = computed(() => this.floor().temporary.filter(({ closed }) => closed === null));

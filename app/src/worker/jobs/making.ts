@@ -1,8 +1,7 @@
 import { bendOrder, type BendOrder, type OrderInput } from '@firm-line/core/bending';
-import { floorView, planSession } from '@firm-line/core/floor';
+import { planSession, type Plannable } from '@firm-line/core/floor';
 import { cutPlans, type CutPlan } from '@firm-line/core/making';
 import { layPlan, type Plan, type SessionMeans } from '@firm-line/core/plan';
-import { viewPlan } from '@firm-line/core/plan/results';
 
 /** A planned session by the ids of its tasks. */
 export interface PlannedSession {
@@ -18,8 +17,8 @@ export const makingJobs = {
   /** How what is still to be cut comes out of the stock, by tube. */
   cuts: (plan: Plan): CutPlan[] => cutPlans(layPlan(plan).lines, plan.making, () => performance.now()),
   /** What is best done in a session. */
-  session: ({ plan, means }: { readonly plan: Plan; readonly means: SessionMeans }): PlannedSession => {
-    const { tasks, besides, freed, minutes } = planSession(floorView(viewPlan(plan)), means);
+  session: ({ tasks: open, means }: { readonly tasks: readonly Plannable[]; readonly means: SessionMeans }): PlannedSession => {
+    const { tasks, besides, freed, minutes } = planSession(open, means);
     const ids = (list: typeof tasks): string[] => list.map(({ task }) => task.id);
     return { tasks: ids(tasks), besides: ids(besides), freed, minutes };
   },

@@ -6,6 +6,7 @@ import {
   nullable,
   number,
   once,
+  optional,
   over,
   record,
   ref,
@@ -32,10 +33,20 @@ export interface Tightened {
   readonly at: string;
   /** Opened since: it is tight no more. */
   readonly opened: boolean;
+  /** Whether its washers were new when it was tightened again. */
+  readonly washers?: 'new' | 'reused';
 }
+export const BOLT_CLASSES = ['8.8', '10.9', '12.9'] as const;
 /** What a fastener is to be tightened to, where it is no joint of the plan. */
 export interface Wanted {
   readonly key: string;
+  /** Of one that follows from no part of the plan: what it is. */
+  readonly name?: string;
+  /** How many there are, tightened together. */
+  readonly count?: number;
+  /** "M10", "M12x1.5", "7/16-20", as it is written on the sheet. */
+  readonly thread?: string;
+  readonly propertyClass?: (typeof BOLT_CLASSES)[number];
   readonly nm: number | null;
   readonly source: string;
   readonly state: 'dry' | 'oiled' | 'locked' | 'precoated';
@@ -53,6 +64,8 @@ export interface Temporary {
   readonly id: string;
   readonly what: string;
   readonly by: (typeof HELD_BY)[number];
+  /** The task at which it was done. */
+  readonly task?: string;
   readonly since: string;
   readonly closed: string | null;
 }
@@ -84,6 +97,8 @@ export interface SessionMeans {
   readonly minutes: number;
   readonly people: number;
   readonly lacks: readonly string[];
+  /** The day it was begun: stands and chocks are looked at anew in each. */
+  readonly on?: string;
 }
 /** Everything told on the floor. */
 export interface Floor {
@@ -112,13 +127,23 @@ export const NO_FLOOR: Floor = {
 const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
 const key = name;
 const minutes = number(0, 100_000);
-export const TEMPORARY = record<Temporary>()({ id, what: name, by: oneOf(HELD_BY), since: day, closed: nullable(day) });
+export const TEMPORARY = record<Temporary>()({
+  id,
+  what: name,
+  by: oneOf(HELD_BY),
+  task: optional(key),
+  since: day,
+  closed: nullable(day),
+});
 export const OWN_TASK = record<OwnTask>()({ id, name, minutes, people: number(1, 20, { whole: true }), needs: once(key, 100) as Field<readonly string[]>, gateId: nullable(ref('gate')) }); // prettier-ignore
-export const WANTED = record<Wanted>()({ key, nm: nullable(over(10_000)), source: text, state: oneOf(['dry', 'oiled', 'locked', 'precoated']), fastener: oneOf(['new', 'reused']) }); // prettier-ignore
-export const SESSION_MEANS = record<SessionMeans>()({ minutes: number(1, 10_000), people: number(1, 20, { whole: true }), lacks: once(key, 200) as Field<readonly string[]> }); // prettier-ignore
+export const WANTED = record<Wanted>()({ key, name: optional(name), count: optional(number(1, 40, { whole: true })), thread: optional(name), propertyClass: optional(oneOf(BOLT_CLASSES)), nm: nullable(over(10_000)), source: text, state: oneOf(['dry', 'oiled', 'locked', 'precoated']), fastener: oneOf(['new', 'reused']) }); // prettier-ignore
+export const SESSION_MEANS = record<SessionMeans>()({ minutes: number(1, 10_000), people: number(1, 20, { whole: true }), lacks: once(key, 200) as Field<readonly string[]>, on: optional(day) }); // prettier-ignore
 export const FLOOR = record<Floor>()({
   done: list(record<FitDone>()({ task: key, at: time, by: text, minutes: nullable(minutes), stamp: text }), 20_000),
-  tight: list(record<Tightened>()({ key, nm: over(10_000), at: time, opened: flag }), 20_000),
+  tight: list(
+    record<Tightened>()({ key, nm: over(10_000), at: time, opened: flag, washers: optional(oneOf(['new', 'reused'])) }),
+    20_000,
+  ),
   wanted: list(WANTED, 5000),
   later: list(record<PutOff>()({ task: key, until: nullable(day), why: text }), 5000),
   temporary: list(TEMPORARY, 2000),

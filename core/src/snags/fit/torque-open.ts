@@ -1,7 +1,8 @@
+import { floorOf, torqueOf } from '../../floor/index.ts';
 import { defineRule } from '../define-rule.ts';
 import { FLOOR_READS, told } from './floor.ts';
 
-/** A joint that is tight to no figure anybody can name is tight to nothing. */
+/** What is tight to no figure anybody can name is tight to nothing. */
 export const torqueOpen = defineRule({
   id: 'torque-open',
   station: 'fit',
@@ -9,8 +10,9 @@ export const torqueOpen = defineRule({
   reads: FLOOR_READS,
   judge: (view) =>
     told(view).flatMap(({ task, state }) => {
-      if (state !== 'done' || !task.joint || (task.joint.work.torqueNm !== null && task.joint.work.torqueSource)) return [];
-      const text = task.joint.work.torqueNm === null ? 'It is tightened, and no figure stands for it: look it up and check.' : 'Its figure has no source: say whose word it is.';
-      return [{ level: 'mind' as const, place: task.place, where: task.joint.name, text }];
+      const torque = state === 'done' ? torqueOf(task, floorOf(view.plan)) : null;
+      if (!torque || (torque.wantedNm !== null && torque.source)) return [];
+      const text = torque.wantedNm === null ? 'It is tightened, and no figure stands for it: look it up and check.' : 'Its figure has no source: say whose word it is.';
+      return [{ level: 'mind' as const, place: task.place, where: task.joint?.name ?? task.name, text }];
     }),
 }); // prettier-ignore

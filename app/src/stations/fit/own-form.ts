@@ -1,0 +1,53 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { mayNeed, withOwnChanged, type TaskView } from '@firm-line/core/floor';
+import { OWN_TASK, type Floor, type Gate, type OwnTask } from '@firm-line/core/plan';
+import { NumberField } from '../../kit/fields/number-field';
+import { SelectField } from '../../kit/fields/select-field';
+
+/** A task of the user's own: how long, with how many, before which gate, after which others. */
+@Component({
+  selector: 'fl-own-form',
+  imports: [NumberField, SelectField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'card block p-4' },
+  template: `
+    <div class="grid gap-3 sm:grid-cols-3">
+      <fl-number-field label="Minutes" [limits]="limits.minutes" [value]="own().minutes" (changed)="put({ minutes: $event })" />
+      <fl-number-field label="People" [limits]="limits.people" [value]="own().people" (changed)="put({ people: $event })" />
+      <fl-select-field field="own-gate" label="Before it closes" none="no gate" [options]="gateChoices()" [value]="own().gateId" (changed)="put({ gateId: $event || null })" />
+    </div>
+    <p class="label mt-3">After</p>
+    @for (need of needs(); track need.id) {
+      <div class="flex items-center gap-3 border-t border-rule">
+        <p class="min-w-0 flex-1">{{ need.name }}</p>
+        <button type="button" class="btn" [attr.aria-label]="'Not after ' + need.name" (click)="put({ needs: without(need.id) })">Remove</button>
+      </div>
+    }
+    <fl-select-field field="own-need" label="It comes after" none="choose a task" [options]="choices()" [value]="null" (changed)="need($event)" />
+  `,
+}) // prettier-ignore
+export class OwnForm {
+  readonly own = input.required<OwnTask>();
+  readonly floor = input.required<Floor>();
+  readonly views = input.required<readonly TaskView[]>();
+  readonly gates = input.required<readonly Gate[]>();
+  readonly changed = output<Floor>();
+  protected readonly limits = OWN_TASK.fields;
+  protected readonly gateChoices = computed(() => this.gates().map(({ id, name }) => [id, name] as const));
+  protected readonly needs = computed(() =>
+    this.views().flatMap(({ task }) => (this.own().needs.includes(task.id) ? [task] : [])),
+  );
+  protected readonly choices = computed(() =>
+    mayNeed(this.views(), `own:${this.own().id}`).flatMap(({ task: { id, name } }) => (this.own().needs.includes(id) ? [] : [[id, name] as const])),
+  ); // prettier-ignore
+
+  protected without(id: string): string[] {
+    return this.own().needs.filter((need) => need !== id);
+  }
+  protected need(id: string): void {
+    if (id) this.put({ needs: [...this.own().needs, id] });
+  }
+  protected put(patch: Partial<OwnTask>): void {
+    this.changed.emit(withOwnChanged(this.floor(), this.own().id, patch));
+  }
+}

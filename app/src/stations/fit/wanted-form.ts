@@ -1,0 +1,68 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { figure } from '@firm-line/core/fault';
+import { boltThread, likelyBoltNm } from '@firm-line/core/floor';
+import { BOLT_CLASSES, WANTED, type Wanted } from '@firm-line/core/plan';
+import { parseTorque } from '@firm-line/core/units/torque';
+import { Entry, type Read } from '../../kit/fields/entry';
+import { NumberField } from '../../kit/fields/number-field';
+import { SelectField } from '../../kit/fields/select-field';
+import { TextField } from '../../kit/fields/text-field';
+
+/** What bolts or nuts are to be tightened to, by whose word, and what they are. */
+@Component({
+  selector: 'fl-wanted-form',
+  imports: [Entry, NumberField, SelectField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'grid gap-3 sm:grid-cols-2' },
+  template: `
+    <fl-entry [id]="'wanted-nm'" label="Torque by the sheet" placeholder="60 N·m" [shown]="torque()" [read]="read" (taken)="put({ nm: $event })" />
+    <fl-text-field field="wanted-source" label="Whose word" placeholder="maker’s sheet, page 12" [limits]="{ least: 0, most: 200 }" [value]="wanted().source" (changed)="put({ source: $event })" />
+    <fl-select-field field="wanted-state" label="Threads" [options]="states" [value]="wanted().state" (changed)="put({ state: $event })" />
+    <fl-select-field field="wanted-fastener" label="New or used" [options]="used" [value]="wanted().fastener" (changed)="put({ fastener: $event })" />
+    <fl-number-field label="How many" [limits]="counts" [value]="wanted().count ?? count()" (changed)="put({ count: $event })" />
+    <fl-entry [id]="'wanted-thread'" label="Thread" placeholder="M12x1.5" [shown]="wanted().thread ?? ''" [read]="readThread" (taken)="putThread($event)" />
+    <fl-select-field field="wanted-class" label="Class on its head" none="not known" [options]="classes" [value]="wanted().propertyClass ?? null" (changed)="putClass($event)" />
+    <p class="self-end text-sm text-ink-soft">{{ likely() }}</p>
+  `,
+}) // prettier-ignore
+export class WantedForm {
+  readonly wanted = input.required<Wanted>();
+  /** How many such a thing mostly has. */
+  readonly count = input.required<number>();
+  readonly changed = output<Wanted>();
+  protected readonly counts = WANTED.fields.count.of;
+  protected readonly states = [['dry', 'dry'], ['oiled', 'oiled'], ['locked', 'thread locker put on'], ['precoated', 'precoated']] as const; // prettier-ignore
+  protected readonly used = [
+    ['new', 'new'],
+    ['reused', 'used before'],
+  ] as const;
+  protected readonly classes = BOLT_CLASSES.map((of) => [of, of] as const);
+
+  protected readonly torque = computed(() => {
+    const { nm } = this.wanted();
+    return nm === null ? '' : `${figure(nm)} N·m`;
+  });
+  protected readonly likely = computed(() => {
+    const range = likelyBoltNm(this.wanted());
+    return range ? `Such a bolt mostly takes ${figure(range.least)} to ${figure(range.most)} N·m (T = K·d·F). The sheet comes first.` : 'With thread and class an unlikely figure is asked about.';
+  }); // prettier-ignore
+  protected readonly read = (text: string): Read<number | null> => {
+    if (!text.trim()) return { ok: true, value: null };
+    const read = parseTorque(text);
+    return read.ok && read.value <= 0 ? { ok: false, message: 'A torque is more than nothing.' } : read;
+  };
+  protected readonly readThread = (text: string): Read<string> =>
+    !text || boltThread(text) ? { ok: true, value: text } : { ok: false, message: `"${text}" cannot be read: write it as M10, M12x1.5 or 7/16-20.` }; // prettier-ignore
+
+  protected put(patch: Partial<Wanted>): void {
+    this.changed.emit({ ...this.wanted(), ...patch });
+  }
+  protected putThread(thread: string): void {
+    const { thread: _, ...rest } = this.wanted();
+    this.changed.emit(thread ? { ...rest, thread } : rest);
+  }
+  protected putClass(propertyClass: Wanted['propertyClass'] | ''): void {
+    const { propertyClass: _, ...rest } = this.wanted();
+    this.changed.emit(propertyClass ? { ...rest, propertyClass } : rest);
+  }
+}
