@@ -4,6 +4,7 @@ import { bleed, type BleedInput } from '../bleed/index.ts';
 import { clips, type ClipLimits } from '../clips/index.ts';
 import { adapt, type AdaptInput } from '../ends/index.ts';
 import { hose, type HoseInput } from '../rod/index.ts';
+import { shims, type ShimsInput } from '../corners/index.ts';
 import { nest, type NestInput } from '../nest/index.ts';
 import { diagnose, size, type DiagnoseInput, type SizeInput } from '../hydraulics/index.ts';
 import { CORNERS, SPANS, survey, type SurveyInput } from '../survey/index.ts';
@@ -24,6 +25,7 @@ export interface Verb {
 }
 
 const clamp = s.record({ pointMm: s.point, direction: s.direction });
+const gap = Joi.number().min(0).max(100).required();
 const sigma = Joi.number().greater(0).max(1000).optional();
 
 /** The verbs that read one JSON object and write one. */
@@ -152,6 +154,20 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     }),
     run: (input: NestInput, nowMs) => nest(input, nowMs),
     example: { stockMm: [{ lengthMm: 7620, count: 2 }], partsMm: [2850, 1050, 912, 746, 622, 392, 1516], kerfMm: 0, trimMm: 10 },
+  },
+  shims: {
+    summary: 'which shims bring a caliper over the middle of its disc, and whether its bolt still holds',
+    schema: s.record({
+      innerGapMm: gap,
+      outerGapMm: gap,
+      stackMm: gap,
+      moves: s.oneOf('out', 'in'),
+      shimsMm: s.list(s.record({ thicknessMm: Joi.number().greater(0).max(20).required(), count: Joi.number().integer().min(1).max(100).required() })),
+      toleranceMm: Joi.number().min(0).max(1000).optional(),
+      bolt: s.record({ lengthMm: s.span, gripMm: s.span, washerMm: s.span, needMm: s.span, depthMm: s.span.optional().allow(null), shankMm: s.span.optional() }).optional().allow(null),
+    }),
+    run: (input: ShimsInput) => shims(input),
+    example: { innerGapMm: 4.2, outerGapMm: 2.6, stackMm: 1.5, moves: 'out', shimsMm: [{ thicknessMm: 0.5, count: 4 }, { thicknessMm: 1, count: 2 }] },
   },
   bleed: {
     summary: 'in what order to bleed, and with how much',
