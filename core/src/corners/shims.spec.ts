@@ -1,4 +1,4 @@
-import { InputError } from '../fault/index.ts';
+import type { InputError } from '../fault/index.ts';
 import { seeded } from '../testing/seeded.ts';
 import { shims, type Shims, type ShimsInput } from './index.ts';
 

@@ -47,7 +47,7 @@ export interface ShimsResult {
 export const MOST_SHIMS = 60;
 export const MOST_THICKNESSES = 8;
 /** Off the middle by no more than this is in the middle, mm. Common practice. */
-const TOLERANCE_MM = 0.25;
+export const STACK_TOLERANCE_MM = 0.25;
 /** Stacks nearer than this are the same. */
 const SAME_MM = 1e-6;
 const NEAR = 1e-9;
@@ -130,6 +130,11 @@ function nearest(box: readonly Shims[], wantMm: number): Choice {
   return found!;
 }
 
+type Gaps = Pick<ShimsInput, 'innerGapMm' | 'outerGapMm' | 'stackMm' | 'moves'>;
+/** The stack that brings a caliper over the middle of its disc, mm; below nought where metal is in the way. */
+export const wantedStackMm = ({ innerGapMm, outerGapMm, stackMm, moves }: Gaps): number =>
+  stackMm + ((moves === 'out' ? 1 : -1) * (innerGapMm - outerGapMm)) / 2;
+
 /** What a bolt does behind a stack: how much of its thread holds, and the first thing that is wrong with it. */
 export function boltThrough({ lengthMm, gripMm, washerMm, needMm, depthMm = null, shankMm = 0 }: StackBolt, stackMm: number) {
   const beforeMm = gripMm + washerMm + stackMm;
@@ -146,7 +151,7 @@ export function boltThrough({ lengthMm, gripMm, washerMm, needMm, depthMm = null
  * Source: the verb's contract; common practice for the tolerance.
  */
 export function shims(input: ShimsInput): ShimsResult {
-  const { innerGapMm, outerGapMm, stackMm: inNowMm, moves, toleranceMm = TOLERANCE_MM, bolt } = input;
+  const { moves, toleranceMm = STACK_TOLERANCE_MM, bolt } = input;
   const byThickness = new Map<number, number>();
   for (const { thicknessMm, count } of input.shimsMm) byThickness.set(thicknessMm, (byThickness.get(thicknessMm) ?? 0) + count);
   const box = [...byThickness].map(([thicknessMm, count]) => ({ thicknessMm, count })).sort((a, b) => b.thicknessMm - a.thicknessMm);
@@ -155,7 +160,7 @@ export function shims(input: ShimsInput): ShimsResult {
   if (pieces > MOST_SHIMS) throw new InputError('shimsMm', `${pieces} shims are too many: ${MOST_SHIMS} at most.`);
   if (bolt && bolt.depthMm !== null && bolt.depthMm !== undefined && bolt.needMm > bolt.depthMm)
     throw new InputError('bolt.needMm', `${figure(bolt.needMm)} mm of thread must hold, and there are ${figure(bolt.depthMm)}.`);
-  const wantMm = inNowMm + ((moves === 'out' ? 1 : -1) * (innerGapMm - outerGapMm)) / 2;
+  const wantMm = wantedStackMm(input);
   if (wantMm < -toleranceMm - NEAR)
     throw new InputError('stackMm', `Without any shim it still stands ${figure(-wantMm)} mm too far ${moves}: so much metal is in the way.`);
   const { sumMm: stackMm, counts } = nearest(box, wantMm);

@@ -85,3 +85,7 @@ export function undoes(was: PlanView, is: PlanView): Task[] {
   const still = new Map(tasksOf(is).map(({ id, stamp }) => [id, stamp]));
   return tasksOf(was).filter(({ id, kind, stamp }) => kind !== 'safety' && told.get(id) === stamp && still.get(id) !== stamp);
 }
+
+/** The newest day that anything was told on the floor; before anything was, an empty text. */
+export const newestDay = ({ done, tight, looks, session }: Floor): string =>
+  [...done, ...tight, ...looks].reduce((newest, { at }) => (at > newest ? at : newest), session.on ?? '').slice(0, 10);

@@ -1,5 +1,5 @@
 export { inOrder, isBetter, planSession, valueOf, type Plannable, type Session, type SessionValue } from './session.ts';
-export { doneIn, floorOf, floorView, undoes, undone, type TaskState, type TaskView } from './floor-view.ts';
+export { doneIn, floorOf, floorView, newestDay, undoes, undone, type TaskState, type TaskView } from './floor-view.ts';
 export { boltThread, likelyBoltNm, starOrder, type Fastener } from './fasteners.ts';
 export { gatesLeft, type GateLeft } from './gate-left.ts';
 export { mayNeed } from './may-need.ts';

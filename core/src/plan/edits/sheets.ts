@@ -10,7 +10,19 @@ import {
   type Sheet,
 } from '../model/index.ts';
 
-type SheetName = 'sizing' | 'trailer' | 'singles' | 'clutch' | 'parking' | 'frame' | 'pedals' | 'making' | 'buying' | 'floor';
+type SheetName =
+  | 'sizing'
+  | 'trailer'
+  | 'singles'
+  | 'clutch'
+  | 'parking'
+  | 'frame'
+  | 'pedals'
+  | 'making'
+  | 'buying'
+  | 'floor'
+  | 'corners'
+  | 'log';
 /** A sheet of figures by its place in the plan, with what it becomes. */
 type Sheets = { [K in SheetName]: { sheet: K; to: Plan[K] } }[SheetName];
 

@@ -10,6 +10,8 @@ import { PEDAL_BOX, type PedalBox } from './pedal-box.ts';
 import { GATE, type Gate } from './gate.ts';
 import { DEFAULT_CLIP_SETTINGS, CLIP_SETTINGS, type ClipSettings } from './clip-settings.ts';
 import { BUYING, type Buying } from './buying.ts';
+import { CORNERS, type Corners } from './corners.ts';
+import { LOG, type Log } from './log.ts';
 import { MAKING, type Making } from './making.ts';
 import { FLOOR, type Floor } from './floor.ts';
 import { HOSE, type Hose } from './hose.ts';
@@ -59,6 +61,10 @@ export interface Plan {
   readonly buying?: Buying | null;
   /** What was told on the floor: done, tight, put off, held for now. */
   readonly floor?: Floor | null;
+  /** Calipers, wheels, hubs, cables, wires and loads as they were measured. */
+  readonly corners?: Corners | null;
+  /** What was seen and read, with photographs, and the makers' sheets. */
+  readonly log?: Log | null;
   /** What comes off the vehicle before anything new goes on. */
   readonly comesOff?: readonly string[];
 }
@@ -131,6 +137,8 @@ export const PLAN = record<Plan>()({
   making: optional(nullable(MAKING)),
   buying: optional(nullable(BUYING)),
   floor: optional(nullable(FLOOR)),
+  corners: optional(nullable(CORNERS)),
+  log: optional(nullable(LOG)),
   comesOff: optional(list(name, 200)),
 });
 

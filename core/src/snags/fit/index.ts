@@ -1,3 +1,13 @@
+import { discHand } from './disc-hand.ts';
+import { stackOff } from './stack-off.ts';
+import { stackBolt } from './stack-bolt.ts';
+import { spacerThread } from './spacer-thread.ts';
+import { hubNut } from './hub-nut.ts';
+import { cableLength } from './cable-length.ts';
+import { wireRange } from './wire-range.ts';
+import { breakawayUntested } from './breakaway-untested.ts';
+import { proofLoad } from './proof-load.ts';
+import { sheetAwaited } from './sheet-awaited.ts';
 import { gatePassed } from './gate-passed.ts';
 import { laterPassed } from './later-passed.ts';
 import { lookOpen } from './look-open.ts';
@@ -21,4 +31,14 @@ export const FIT_RULES = [
   gatePassed,
   laterPassed,
   temporaryOpen,
+  discHand,
+  stackOff,
+  stackBolt,
+  spacerThread,
+  hubNut,
+  cableLength,
+  wireRange,
+  breakawayUntested,
+  proofLoad,
+  sheetAwaited,
 ] as const;

@@ -1,4 +1,4 @@
-import { floorOf } from '../../floor/index.ts';
+import { floorOf, newestDay } from '../../floor/index.ts';
 import { defineRule } from '../define-rule.ts';
 import { FLOOR_READS, told } from './floor.ts';
 
@@ -9,10 +9,10 @@ export const laterPassed = defineRule({
   about: 'plan',
   reads: FLOOR_READS,
   judge: (view) => {
-    const { done, tight, looks, later, session } = floorOf(view.plan);
-    const now = [...done, ...tight, ...looks].reduce((newest, { at }) => (at > newest ? at : newest), session.on ?? '').slice(0, 10);
+    const floor = floorOf(view.plan);
+    const now = newestDay(floor);
     const byTask = new Map(told(view).map(({ task, state }) => [task.id, { task, state }]));
-    return later.flatMap(({ task: id, until }) => {
+    return floor.later.flatMap(({ task: id, until }) => {
       const one = byTask.get(id);
       if (!one || one.state === 'done' || until === null || until >= now) return [];
       return [{ level: 'mind' as const, place: one.task.place, where: one.task.name, text: `It was left until ${until}, and work went on to ${now}: do it, or give it another day.` }];
