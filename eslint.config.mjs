@@ -13,7 +13,7 @@ const LAYERS = [
   ['joints', 'hose-travel'],
   ['making'],
   ['worth', 'gates', 'buying'],
-  ['floor'],
+  ['floor', 'log'],
   ['snags'],
   ['route-proposals'],
   ['set-out'],

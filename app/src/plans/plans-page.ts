@@ -30,7 +30,14 @@ import { Dialog } from '../kit/dialog';
         <p class="text-ink-soft">From the first tape reading to a firm pedal.</p>
       </div>
       <button type="button" class="btn" (click)="file.click()">Import a plan file</button>
-      <input #file type="file" accept=".json,application/json" class="hidden" aria-label="Plan file" (change)="pick($event)" />
+      <input
+        #file
+        type="file"
+        accept=".json,.zip,application/json,application/zip"
+        class="hidden"
+        aria-label="Plan file"
+        (change)="pick($event)"
+      />
       <a class="btn-main" href="/new" (click)="begin($event)">New plan</a>
     </header>
     <main class="mx-auto max-w-4xl px-6 py-8" [class.bg-fluid-pale]="over()">

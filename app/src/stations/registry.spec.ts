@@ -1,4 +1,4 @@
-import { COLLECTIONS, NO_FLOOR, type Ref } from '@firm-line/core/plan';
+import { COLLECTIONS, NO_CORNERS, NO_FLOOR, type Ref } from '@firm-line/core/plan';
 import { inspect, RULES } from '@firm-line/core/snags';
 import { demo } from '../../../core/src/testing/demo-plans';
 import { bare, ODD_PLANS, opened } from '../../../core/src/testing/odd-plans';
@@ -14,10 +14,15 @@ describe('the stations', () => {
   });
 
   test('every snag leads to a screen that shows its place, and to the one that speaks of it where that does', () => {
-    // The demo as it stands on the floor: fluid in, a hose on a zip tie, a look that was not good.
+    // The demo as it stands on the floor: fluid in, a hose on a zip tie, a look that was not good, a hub backed off.
     const gannet = demo('gannet');
+    const corners = { ...NO_CORNERS, hubs: [{ id: 'hub-1', name: 'Hub', kind: 'unit', school: 'feel', endPlayMm: null, sheetMm: null, newLock: null }], calipers: [{ key: 'fl', innerGapMm: 4, outerGapMm: 2, stackMm: 0, moves: 'out', box: [], bolt: null, fittedMm: 3, padOverMm: null, disc: 'right', clear: null }], loads: [{ id: 'load-1', name: 'Pedal', wantedN: 1350, loadN: null, seconds: null, beforeMm: null, afterMm: null, sound: null }] } as const; // prettier-ignore
     const floor = { ...NO_FLOOR, done: [{ task: 'fill', at: '2026-11-27', by: '', minutes: null, stamp: '' }, { task: 'run:line-r2', at: '2026-11-27', by: '', minutes: null, stamp: 'older' }], temporary: [{ id: 'held-1', what: 'Hose', by: 'zip-tie', since: '2026-11-27', closed: null }] } as const; // prettier-ignore
-    const plans = [...ODD_PLANS.map(([, plan]) => plan), ...['gannet', 'wheatear', 'dunlin'].map(demo), { ...gannet, floor }];
+    const plans = [
+      ...ODD_PLANS.map(([, plan]) => plan),
+      ...['gannet', 'wheatear', 'dunlin'].map(demo),
+      { ...gannet, floor, corners },
+    ];
     const spoken = new Set<string>();
     for (const plan of [...plans, ...plans.map(bare), ...plans.map(opened)])
       for (const snag of inspect(plan)) {

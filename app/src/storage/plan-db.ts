@@ -3,7 +3,7 @@ import type { Plan } from '@firm-line/core/plan';
 import type { Dexie, Table } from 'dexie';
 import { loadMeshes } from './load-meshes';
 import { readKept } from './read-kept';
-import type { StoredMesh } from './tables';
+import type { StoredMesh, StoredPhoto } from './tables';
 
 /** What the list of plans shows. `revision` counts a plan's writes, so that two tabs cannot overwrite one another unseen. */
 export interface PlanHead {
@@ -41,6 +41,7 @@ interface Tables {
   readonly bodies: Table<Plan, string>;
   readonly good: Table<GoodPlan, string>;
   readonly meshes: Table<StoredMesh, string>;
+  readonly photos: Table<StoredPhoto, string>;
 }
 
 /**
@@ -57,6 +58,13 @@ export class PlanDb {
   /** Makes the meshes of these digests known, as far as they are kept here. */
   loadMeshes(digests: readonly string[]): Promise<boolean> {
     return loadMeshes(digests);
+  }
+
+  async keepPhoto(photo: StoredPhoto): Promise<void> {
+    await (await this.tables()).photos.put(photo);
+  }
+  async photo(digest: string): Promise<StoredPhoto | undefined> {
+    return (await this.tables()).photos.get(digest);
   }
 
   async get(id: string): Promise<StoredPlan | undefined> {
@@ -109,7 +117,14 @@ export class PlanDb {
     return (this.opened ??= import('./tables').then(
       ({ meshTable, openTables }) => {
         const db = openTables();
-        return { db, heads: db.table('heads'), bodies: db.table('bodies'), good: db.table('good'), meshes: meshTable(db) };
+        return {
+          db,
+          heads: db.table('heads'),
+          bodies: db.table('bodies'),
+          good: db.table('good'),
+          meshes: meshTable(db),
+          photos: db.table('photos'),
+        };
       },
       (error: unknown) => {
         this.opened = null;

@@ -1,4 +1,4 @@
-import { inject, Injectable } from '@angular/core';
+import { inject, Injectable, Injector } from '@angular/core';
 import {
   defaultBench,
   emptyPlan,
@@ -31,6 +31,7 @@ export const demoUrl = (id: string): string => `/demo/${id}.firmline.json`;
 export class PlanFiles {
   private readonly db = inject(PlanDb);
   private readonly checks = inject(PlanChecks);
+  private readonly injector = inject(Injector);
 
   /** A demo plan as it ships, or null where there is none of that id or it cannot be had. */
   async demo(id: string): Promise<Plan | null> {
@@ -74,14 +75,19 @@ export class PlanFiles {
 
   /** Reads a plan file; where its id is taken here it becomes a copy. Throws PlanFileError, and nothing changes. */
   async import(file: File, signal?: AbortSignal): Promise<Plan> {
+    if (file.name.endsWith('.zip')) {
+      const { PlanZips } = await import('./plan-zips');
+      return this.keepRead(await this.injector.get(PlanZips).read(file, signal));
+    }
     if (file.size > 2 * MOST_PLAN_BYTES)
       throw new PlanFileError([
         { path: '', message: `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the most.` },
       ]);
-    const plan = await this.checks.read(await file.text(), signal);
+    return this.keepRead(await this.checks.read(await file.text(), signal));
+  }
+  private async keepRead(plan: Plan): Promise<Plan> {
     return (await this.db.get(plan.id)) ? this.duplicate(plan) : this.keep(plan);
   }
-
   async duplicate(plan: Plan, name = plan.name): Promise<Plan> {
     const now = new Date().toISOString();
     const copy = { ...plan, id: newId(), name: freeName(name, await this.db.all()), createdAt: now, changedAt: now };
@@ -92,7 +98,6 @@ export class PlanFiles {
   export(plan: Plan): void {
     saveFile(planFileName(plan), writePlan(plan), 'application/json');
   }
-
   private async keep(plan: Plan): Promise<Plan> {
     await this.db.write(plan, 0);
     return plan;

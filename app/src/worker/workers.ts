@@ -9,3 +9,4 @@ export const createElkWorker = (): Worker => new Worker(new URL('./elk.worker', 
 export const createSetOutWorker = (): Worker => new Worker(new URL('./set-out.worker', import.meta.url), { type: 'module' });
 export const createWorthWorker = (): Worker => new Worker(new URL('./worth.worker', import.meta.url), { type: 'module' });
 export const createMakingWorker = (): Worker => new Worker(new URL('./making.worker', import.meta.url), { type: 'module' });
+export const createPhotoWorker = (): Worker => new Worker(new URL('./photo.worker', import.meta.url), { type: 'module' });

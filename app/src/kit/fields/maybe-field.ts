@@ -29,6 +29,8 @@ export class MaybeField {
   readonly label = input.required<string>();
   readonly hint = input('');
   readonly unit = input<'length' | 'number'>('number');
+  /** Of a length in millimetres: places behind the point. */
+  readonly digits = input(1);
   /** What an empty field means. */
   readonly none = input('not known');
   readonly limits = input<Limits | null>(null);
@@ -38,7 +40,7 @@ export class MaybeField {
   protected readonly shown = computed(() => {
     const value = this.value() ?? null;
     if (value === null) return '';
-    return this.unit() === 'length' ? formatLength(value, this.units(), 1) : figure(value, 4);
+    return this.unit() === 'length' ? formatLength(value, this.units(), this.digits()) : figure(value, 4);
   });
 
   protected readonly read = (text: string): Read<number | null> => {
@@ -48,7 +50,7 @@ export class MaybeField {
     if (!read.ok) return read;
     const limits = this.limits();
     const own = { least: this.least() ?? limits?.least ?? 0, most: this.most() ?? limits?.most ?? 1e6 };
-    const words = (value: number): string => (isLength ? formatLengthUnit(value, this.units(), 1) : String(value));
+    const words = (value: number): string => (isLength ? formatLengthUnit(value, this.units(), this.digits()) : String(value));
     return within(read.value, text, [limits ?? own, own], words);
   };
   protected take(value: number | null): void {

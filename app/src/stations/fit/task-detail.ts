@@ -18,6 +18,8 @@ import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
 import { stationFor } from '../registry';
 import { HELD_NAMES } from './held-for-now';
+import { Initials } from './initials';
+import { LogSheet } from './log-sheet';
 import { OwnForm } from './own-form';
 import { TorqueCard } from './torque-card';
 
@@ -66,6 +68,7 @@ const ASKED: Record<Asking, string> = { later: 'Why it is left', found: 'What is
       <button type="button" class="btn min-h-14 px-5 text-lg" (click)="asking.set(asking() === 'found' ? null : 'found')">Not as planned…</button>
       <button type="button" class="btn min-h-14 px-5 text-lg" (click)="asking.set(asking() === 'held' ? null : 'held')">Held for now by…</button>
       <button type="button" class="btn min-h-14 px-5 text-lg" [hidden]="view().task.place.kind === 'plan'" (click)="show()">Show it</button>
+      <button type="button" class="btn min-h-14 px-5 text-lg" (click)="log.write({ kind: 'task', id: view().task.id })">Photograph, log it</button>
       @if (isOwn()) {
         <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(removed())">Remove it</button>
       }
@@ -81,7 +84,7 @@ const ASKED: Record<Asking, string> = { later: 'Why it is left', found: 'What is
       </form>
     }
     <div class="mt-4 max-w-xs">
-      <label class="label block" for="task-by">Who does it</label><input #who id="task-by" class="field w-full" maxlength="80" [value]="by()" (input)="by.set(who.value)" />
+      <label class="label block" for="task-by">Who does it</label><input #who id="task-by" class="field w-full" maxlength="80" [value]="by.value()" (input)="by.set(who.value)" />
     </div>
   `,
 }) // prettier-ignore
@@ -92,8 +95,8 @@ export class TaskDetail {
   readonly floor = input.required<Floor>();
   readonly views = input.required<readonly TaskView[]>();
   readonly told = output<Floor>();
-  /** Kept while tasks change: the same hands do the next. */
-  protected readonly by = signal('');
+  protected readonly by = inject(Initials);
+  protected readonly log = inject(LogSheet);
   protected readonly asking = linkedSignal<string, Asking | null>({ source: () => this.view().task.id, computation: () => null });
   protected readonly asked = ASKED;
   protected readonly heldBy = HELD_BY.map((by) => [by, HELD_NAMES[by]] as const);
@@ -121,11 +124,11 @@ export class TaskDetail {
     return minutes >= 1 && minutes <= 600 ? minutes : null;
   }
   protected done(): Floor {
-    return withDone(this.floor(), this.view().task, this.at(), this.by().trim(), this.minutes());
+    return withDone(this.floor(), this.view().task, this.at(), this.by.value().trim(), this.minutes());
   }
   protected tight(): Floor {
     const { nm, washers } = this.said()!;
-    return withTight(this.floor(), this.view().task, nm, this.at(), this.by().trim(), washers);
+    return withTight(this.floor(), this.view().task, nm, this.at(), this.by.value().trim(), washers);
   }
   protected removed(): Floor {
     return withoutOwn(this.floor(), this.view().task.id);

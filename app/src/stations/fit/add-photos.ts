@@ -1,0 +1,65 @@
+import { ChangeDetectionStrategy, Component, inject, model, signal } from '@angular/core';
+import type { Photo } from '@firm-line/core/plan';
+import { Photos } from '../../storage/photos';
+import { PhotoView } from './photo-view';
+
+/** Photographs for an entry: by the camera of a tablet, out of files, or dropped; each is kept before it is shown. */
+@Component({
+  selector: 'fl-add-photos',
+  imports: [PhotoView],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block', '(dragover)': '$event.preventDefault()', '(drop)': 'drop($event)' },
+  template: `
+    <div class="flex flex-wrap items-center gap-2">
+      <label class="btn cursor-pointer">Photograph<input #camera type="file" accept="image/*" capture="environment" class="sr-only" (change)="bring(camera)" /></label>
+      <label class="btn cursor-pointer">From files<input #files type="file" accept="image/*" multiple class="sr-only" data-test="photo-files" (change)="bring(files)" /></label>
+      <p class="text-sm text-ink-soft" role="status">{{ words() }}</p>
+    </div>
+    @for (text of faults(); track $index) {
+      <p class="fault" role="alert">{{ text }}</p>
+    }
+    @if (photos().length) {
+      <ul class="mt-2 flex flex-wrap gap-2">
+        @for (photo of photos(); track photo.digest; let i = $index) {
+          <li class="relative">
+            <fl-photo-view class="size-24" [photo]="photo" [alt]="'Photograph ' + (i + 1) + ' of the entry'" data-test="new-photo" />
+            <button type="button" class="btn absolute top-0 right-0 px-3" [attr.aria-label]="'Leave out photograph ' + (i + 1)" (click)="leave(photo)">×</button>
+          </li>
+        }
+      </ul>
+    }
+  `,
+}) // prettier-ignore
+export class AddPhotos {
+  private readonly store = inject(Photos);
+  readonly photos = model.required<readonly Photo[]>();
+  private readonly waiting = signal(0);
+  protected readonly faults = signal<readonly string[]>([]);
+  protected readonly words = (): string =>
+    this.waiting() ? `Shrinking ${this.waiting()}…` : 'Shrunk here; place and maker are left out.';
+
+  protected bring(field: HTMLInputElement): void {
+    void this.take([...(field.files ?? [])]);
+    field.value = '';
+  }
+  protected drop(event: DragEvent): void {
+    event.preventDefault();
+    void this.take([...(event.dataTransfer?.files ?? [])]);
+  }
+  private async take(files: readonly File[]): Promise<void> {
+    this.faults.set([]);
+    this.waiting.update((n) => n + files.length);
+    for (const file of files) {
+      try {
+        const photo = await this.store.keep(file);
+        this.photos.update((photos) => (photos.some(({ digest }) => digest === photo.digest) ? photos : [...photos, photo]));
+      } catch (error) {
+        this.faults.update((faults) => [...faults, (error as Error).message]);
+      }
+      this.waiting.update((n) => n - 1);
+    }
+  }
+  protected leave({ digest }: Photo): void {
+    this.photos.update((photos) => photos.filter((photo) => photo.digest !== digest));
+  }
+}

@@ -1,0 +1,69 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { loadVerdict, PROOF_LOAD, type LoadVerdict } from '@firm-line/core/corners';
+import { freshIn, PROOF_LOAD_TAKEN, type ProofLoad } from '@firm-line/core/plan';
+import { Empty } from '../../kit/empty';
+import { MaybeField } from '../../kit/fields/maybe-field';
+import { NumberField } from '../../kit/fields/number-field';
+import { SelectField } from '../../kit/fields/select-field';
+import { TextField } from '../../kit/fields/text-field';
+import { CornersSheet } from './corners-sheet';
+
+const SAID: Record<LoadVerdict, string> = {
+  open: 'Not yet held and looked at.',
+  'too-little': 'Loaded with too little.',
+  'too-short': 'Held too short: ten seconds.',
+  set: 'It stayed bent: it yields under a foot. Make it stronger; never straighten it.',
+  cracked: 'It cracked or moved: make it anew.',
+  held: 'It held.',
+};
+
+/** Pedals and brackets that were welded or changed, loaded before a foot trusts them. */
+@Component({
+  selector: 'fl-loads-page',
+  imports: [Empty, MaybeField, NumberField, SelectField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block p-5' },
+  template: `
+    <h2 class="text-2xl font-bold">Proof loads</h2>
+    <p class="mt-1 max-w-prose">A pedal or bracket that was welded or changed is loaded at its pad with {{ least }} N, in competition {{ competition }} N, for ten seconds by a scale or a lever and a weight; a mark on it is measured before and after. Nobody’s face is in line with it.</p>
+    @for (load of loads(); track load.id) {
+      <section class="card mt-4 p-5" [attr.aria-label]="load.name">
+        <div class="grid gap-3 sm:grid-cols-3">
+          <fl-text-field [field]="'load-' + load.id" label="What is loaded" [value]="load.name" (changed)="change(load.id, { name: $event })" />
+          <fl-number-field label="Wanted, N" [limits]="limits.wantedN" [value]="load.wantedN" (changed)="change(load.id, { wantedN: $event })" />
+          <fl-maybe-field label="Loaded with, N" none="not yet" [limits]="limits.loadN.of" [value]="load.loadN" (changed)="change(load.id, { loadN: $event })" />
+          <fl-maybe-field label="Held for, s" none="not yet" [limits]="limits.seconds.of" [value]="load.seconds" (changed)="change(load.id, { seconds: $event })" />
+          <fl-maybe-field label="Mark before" unit="length" [least]="-1000" [most]="1000" none="not measured" [value]="load.beforeMm" (changed)="change(load.id, { beforeMm: $event })" />
+          <fl-maybe-field label="Mark after" unit="length" [least]="-1000" [most]="1000" none="not measured" [value]="load.afterMm" (changed)="change(load.id, { afterMm: $event })" />
+          <fl-select-field [field]="'sound-' + load.id" label="Looked at after" none="not looked at" [options]="looks" [value]="load.sound === null ? null : load.sound ? 'sound' : 'cracked'" (changed)="change(load.id, { sound: $event === 'sound' ? true : $event === 'cracked' ? false : null })" />
+        </div>
+        <p class="mt-3 rounded-lg bg-paper px-4 py-2" role="status" data-test="load">{{ load.said }}</p>
+        <button type="button" class="btn mt-2" (click)="remove(load.id)">Remove {{ load.name }}</button>
+      </section>
+    } @empty {
+      <fl-empty heading="Nothing to load" text="Was a pedal, its box or a bracket that carries a foot welded or changed? Then it is loaded before it is trusted." />
+    }
+    <button type="button" class="btn mt-4" (click)="add()">Add what was welded</button>
+  `,
+}) // prettier-ignore
+export class LoadsPage {
+  private readonly sheet = inject(CornersSheet);
+  protected readonly least = PROOF_LOAD.leastN;
+  protected readonly competition = PROOF_LOAD.competitionN;
+  protected readonly limits = PROOF_LOAD_TAKEN.fields;
+  protected readonly looks = [['sound', 'sound'], ['cracked', 'cracked or moved']] as const; // prettier-ignore
+  protected readonly loads = computed(() =>
+    this.sheet.corners().loads.map((load) => ({ ...load, said: SAID[loadVerdict(load, load.wantedN)] })),
+  );
+
+  protected add(): void {
+    const { loads } = this.sheet.corners();
+    this.sheet.set({ loads: [...loads, { id: freshIn('load', loads), name: `Pedal ${loads.length + 1}`, wantedN: PROOF_LOAD.leastN, loadN: null, seconds: null, beforeMm: null, afterMm: null, sound: null }] }); // prettier-ignore
+  }
+  protected change(id: string, patch: Partial<ProofLoad>): void {
+    this.sheet.set({ loads: this.sheet.corners().loads.map((load) => (load.id === id ? { ...load, ...patch } : load)) });
+  }
+  protected remove(id: string): void {
+    this.sheet.set({ loads: this.sheet.corners().loads.filter((load) => load.id !== id) });
+  }
+}

@@ -1,0 +1,149 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, viewChild } from '@angular/core';
+import { aboutKey, beforeAndNow, byDayFound, photosOf, withEntry, withoutEntry } from '@firm-line/core/log';
+import type { LogEntry, Photo, Ref } from '@firm-line/core/plan';
+import { Dialog } from '../../kit/dialog';
+import { SelectField } from '../../kit/fields/select-field';
+import { Jump } from '../../session/jump';
+import { PlanStore } from '../../session/plan-store';
+import { PlanZips } from '../../storage/plan-zips';
+import { stationFor } from '../registry';
+import { AddPhotos } from './add-photos';
+import { BeforeNow } from './before-now';
+import { Initials } from './initials';
+import { LogSheet } from './log-sheet';
+import { PhotoView } from './photo-view';
+
+/** What was seen and read, by day: text, readings and photographs on any place of the plan. */
+@Component({
+  selector: 'fl-log-page',
+  imports: [AddPhotos, BeforeNow, Dialog, PhotoView, SelectField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block p-5' },
+  template: `
+    <div class="flex flex-wrap items-end gap-3 print:hidden">
+      <h2 class="mr-auto text-2xl font-bold">Log</h2>
+      <button type="button" class="btn" [disabled]="!sheet.log().entries.length" (click)="print()">Print</button>
+      <button type="button" class="btn" [disabled]="!photoCount()" (click)="export()">Export with photographs</button>
+    </div>
+    <form class="card mt-4 grid gap-3 p-5 print:hidden" (submit)="add($event)" aria-label="New entry">
+      <div class="grid gap-3 sm:grid-cols-3">
+        <fl-select-field class="sm:col-span-2" field="log-about" label="What it is about" [options]="abouts()" [value]="aboutNow()" (changed)="aboutNow.set($event)" />
+        <fl-select-field field="log-when" label="How it" [options]="whens" [value]="when()" (changed)="when.set($event)" />
+      </div>
+      <div><label class="label block" for="log-text">What was seen</label><textarea #text id="log-text" class="field min-h-20 w-full" maxlength="5000" [value]="said()" (input)="said.set(text.value)"></textarea></div>
+      <div class="grid gap-3 sm:grid-cols-3">
+        <div><label class="label block" for="log-reading">Reading, with its unit</label><input #reading id="log-reading" class="field-mono w-full" maxlength="100" placeholder="12.4 V" [value]="read()" (input)="read.set(reading.value)" /></div>
+        <div><label class="label block" for="log-by">Who, by initials</label><input #by id="log-by" class="field w-full" maxlength="20" [value]="who.value()" (input)="who.set(by.value)" /></div>
+      </div>
+      <fl-add-photos [(photos)]="photos" />
+      <div><button type="submit" class="btn-main" [disabled]="!canAdd()">Put it in the log</button></div>
+    </form>
+    @if (pair(); as both) {
+      <section class="mt-6 print:hidden" aria-label="Before and now">
+        <h3 class="text-lg font-bold">{{ placeNow() }}: before and now</h3>
+        <fl-before-now class="mt-2" [before]="both.before" [now]="both.now" />
+      </section>
+    }
+    <div class="mt-6 grid gap-3 sm:grid-cols-2 print:hidden">
+      <div><label class="label block" for="log-search">Search</label><input #search id="log-search" type="search" class="field w-full" [value]="words()" (input)="words.set(search.value)" /></div>
+      <fl-select-field field="log-place" label="At" none="every place" [options]="places()" [value]="place()" (changed)="place.set($event)" />
+    </div>
+    @for (day of days(); track day.day) {
+      <section class="mt-5" [attr.aria-label]="day.day">
+        <h3 class="text-lg font-bold">{{ day.day }}</h3>
+        @for (entry of day.entries; track entry.id) {
+          <article class="card mt-2 p-4" data-test="entry">
+            <p class="flex flex-wrap items-center gap-x-3">
+              <button type="button" class="link" (click)="show(entry)">{{ sheet.nameOf(entry.about) }}</button>
+              <span class="text-sm text-ink-soft">{{ entry.at.slice(11, 16) }}{{ entry.by ? ', ' + entry.by : '' }}{{ entry.when === 'before' ? ', as it was before' : '' }}</span>
+              <button type="button" class="btn ml-auto px-3 print:hidden" [attr.aria-label]="'Remove the entry on ' + sheet.nameOf(entry.about)" (click)="remove(entry.id)">Remove</button>
+            </p>
+            <p class="whitespace-pre-wrap">{{ entry.text }}</p>
+            @if (entry.reading) {
+              <p class="font-mono">{{ entry.reading }}</p>
+            }
+            @if (entry.photos.length) {
+              <div class="mt-2 flex flex-wrap gap-2">
+                @for (photo of entry.photos; track photo.digest; let i = $index) {
+                  <button type="button" class="size-32 print:size-48" [attr.aria-label]="'Photograph ' + (i + 1) + ', larger'" (click)="enlarge(photo)">
+                    <fl-photo-view class="size-full" [photo]="photo" [alt]="'Photograph ' + (i + 1) + ': ' + (entry.text || sheet.nameOf(entry.about))" />
+                  </button>
+                }
+              </div>
+            }
+          </article>
+        }
+      </section>
+    } @empty {
+      <p class="mt-5">{{ sheet.log().entries.length ? 'Nothing is found.' : 'Nothing yet. Photograph how it lies before it comes apart: a picture settles what nobody remembers.' }}</p>
+    }
+    <fl-dialog #dialog label="Photograph" look="max-w-5xl p-2" [light]="true" (closed)="large.set(null)">
+      @if (large(); as photo) {
+        <fl-photo-view class="h-[80dvh]" which="picture" [photo]="photo" alt="The photograph, larger" />
+        <button type="button" class="btn mt-2 w-full" (click)="dialog.close()">Close</button>
+      }
+    </fl-dialog>
+  `,
+}) // prettier-ignore
+export class LogPage {
+  protected readonly sheet = inject(LogSheet);
+  private readonly store = inject(PlanStore);
+  private readonly zips = inject(PlanZips);
+  private readonly jump = inject(Jump);
+  private readonly dialogRef = viewChild.required(Dialog);
+  protected readonly whens = [['now', 'lies now'], ['before', 'lay before']] as const; // prettier-ignore
+  protected readonly abouts = computed(() => this.sheet.choices().map((choice) => [aboutKey(choice), choice.name] as const));
+  protected readonly aboutNow = linkedSignal(() => {
+    const about = this.sheet.about();
+    return about ? aboutKey(about) : aboutKey({ kind: 'plan', id: this.store.plan().id });
+  });
+  protected readonly when = signal<LogEntry['when']>('now');
+  protected readonly said = signal('');
+  protected readonly read = signal('');
+  protected readonly who = inject(Initials);
+  protected readonly photos = signal<readonly Photo[]>([]);
+  protected readonly words = signal('');
+  protected readonly place = signal('');
+  protected readonly large = signal<Photo | null>(null);
+
+  protected readonly canAdd = computed(() => Boolean(this.said().trim() || this.read().trim() || this.photos().length));
+  protected readonly photoCount = computed(() => photosOf(this.sheet.log()).length);
+  protected readonly days = computed(() => byDayFound(this.sheet.log().entries, { words: this.words(), about: this.place() }, this.sheet.nameOf)); // prettier-ignore
+  protected readonly places = computed(() => [...new Map(this.sheet.log().entries.map(({ about }) => [aboutKey(about), this.sheet.nameOf(about)])).entries()]); // prettier-ignore
+  /** Of the place that is looked at, else of the one that is written of. */
+  private readonly seen = computed(() => this.place() || this.aboutNow());
+  protected readonly placeNow = computed(() => this.sheet.nameOf(this.refOf(this.seen())));
+  protected readonly pair = computed(() => beforeAndNow(this.sheet.log().entries, this.seen()));
+
+  private refOf(key: string): LogEntry['about'] {
+    const at = key.indexOf(':');
+    return { kind: key.slice(0, at) as LogEntry['about']['kind'], id: key.slice(at + 1) };
+  }
+  protected add(event: Event): void {
+    event.preventDefault();
+    if (!this.canAdd()) return;
+    const entry = { at: new Date().toISOString(), by: this.who.value().trim(), text: this.said().trim(), reading: this.read().trim(), about: this.refOf(this.aboutNow()), when: this.when(), photos: this.photos() }; // prettier-ignore
+    if (!this.sheet.set(withEntry(this.sheet.log(), entry))) return;
+    this.said.set('');
+    this.read.set('');
+    this.photos.set([]);
+  }
+  protected remove(id: string): void {
+    this.sheet.set(withoutEntry(this.sheet.log(), id));
+  }
+  protected show({ about: { kind, id } }: LogEntry): void {
+    if (kind === 'plan' || kind === 'task' || kind === 'sheet') return;
+    const place: Ref = { kind, id };
+    this.jump.to(stationFor('route', place), place);
+  }
+  protected enlarge(photo: Photo): void {
+    this.large.set(photo);
+    this.dialogRef().show();
+  }
+  protected print(): void {
+    window.print();
+  }
+  protected export(): void {
+    void this.zips.export(this.store.plan());
+  }
+}

@@ -1,0 +1,112 @@
+import { TestBed } from '@angular/core/testing';
+import { NO_LOG, type Plan } from '@firm-line/core/plan';
+import { demo } from '../../testing/open-gannet';
+import { station } from '../../testing/station';
+import { FitPages } from './fit-pages';
+import { FitStation } from './fit-station';
+
+type At = Awaited<ReturnType<typeof station<FitStation>>>;
+const gannet = demo('gannet');
+/** The station with one of its pages open. */
+async function page(id: string, name: string, plan?: Plan): Promise<At> {
+  const at = await station(FitStation, id, 'line-r1', plan);
+  await at.click([...at.root.querySelectorAll<HTMLElement>('fl-side-bar button')].find((b) => b.textContent!.trim() === name)!);
+  return at;
+}
+const field = (at: At, label: string): HTMLInputElement =>
+  [...at.root.querySelectorAll<HTMLInputElement>('input, select')].find(({ labels }) => [...(labels ?? [])].some((one) => one.textContent!.trim() === label))!; // prettier-ignore
+const corners = (at: At) => at.store.plan().corners!;
+
+describe('pages of Fit', () => {
+  test('a wheel says nothing before all four readings are there, then what spacer it wants', async () => {
+    const at = await page('fp1', 'Wheels');
+    for (const [label, text] of [['1 Caliper’s highest place, from the axis', '172'], ['2 Caliper past the hub’s face', '48'], ['3 Wheel’s barrel, inside, from the axis', '178']] as const) await at.type(field(at, label), text); // prettier-ignore
+    expect([at.texts('[data-test=wheel]'), at.store.plan().corners ?? null]).toEqual([[], null]);
+    await at.type(field(at, '4 Wheel’s face in to the back of its spokes'), '45');
+    expect(at.texts('[data-test=wheel]')[0]).toBe('It does not go on as it is: 6 mm under the barrel, -3 mm behind the spokes. A spacer of 6 mm gives the spokes their 3 mm.'); // prettier-ignore
+    await at.type(field(at, 'Spacer'), '6');
+    expect(at.texts('[data-test=wheel]')[0]).toMatch(/^It goes on/);
+    await at.type(field(at, '2 Caliper past the hub’s face'), '');
+    expect(corners(at).wheels[0]!.readings).toBeNull();
+  });
+
+  test('a hub that is backed off where it must not be is a stop', async () => {
+    const at = await page('fp2', 'Wheels');
+    await at.click(at.button('Add a hub'));
+    await at.choose(at.one('#hub-kind-hub-1'), 'unit hub');
+    expect(at.texts('section[aria-label="Hub 1"] [role=status]')[0]).toMatch(/^Never backed off/);
+    expect(at.store.snags().some(({ rule, level }) => rule === 'hub-nut' && level === 'stop')).toBe(true);
+    await at.choose(at.one('#hub-school-hub-1'), 'maker’s figure');
+    expect(at.texts('section[aria-label="Hub 1"] [role=status]')[0]).toBe('Not yet measured and locked.');
+    await at.click(at.button('Remove Hub 1'));
+    expect(corners(at).hubs).toEqual([]);
+  });
+
+  test('a cable is added once all five readings are there, one at a time', async () => {
+    const at = await page('fp3', 'Parking');
+    const fresh = (label: string): HTMLInputElement => [...at.root.querySelectorAll<HTMLElement>('section[aria-label="A new cable"] fl-entry')].find((one) => one.textContent!.includes(label))!.querySelector('input')!; // prettier-ignore
+    for (const [label, text] of [['Its way', '1400'], ['Its outer', '1430'], ['Inner past', '120'], ['Lever and shoe', '100']] as const) await at.type(fresh(label), text); // prettier-ignore
+    expect(at.store.plan().corners ?? null).toBeNull();
+    await at.type(fresh('Adjuster'), '30');
+    expect(at.texts('[data-test=cable]')).toEqual([
+      '30 mm too long for its way: it hangs. A shorter one, or stops further apart.',
+    ]);
+    expect(fresh('Its way').value).toBe('');
+    expect(at.store.snags().some(({ rule }) => rule === 'cable-length')).toBe(true);
+    await at.type(field(at, 'Free play at the pad, cold'), '0');
+    expect(at.texts('[data-test=play]')[0]).toMatch(/^No play cold/);
+  });
+
+  test('a proof load is held, and stays with what was measured', async () => {
+    const at = await page('fp4', 'Loads');
+    await at.click(at.button('Add what was welded'));
+    for (const [label, text] of [['Loaded with, N', '1350'], ['Held for, s', '10'], ['Mark before', '40'], ['Mark after', '43']] as const) await at.type(field(at, label), text); // prettier-ignore
+    expect(at.texts('[data-test=load]')[0]).toMatch(/^It stayed bent/);
+    await at.type(field(at, 'Mark after'), '40.1');
+    await at.choose(at.one('#sound-load-1'), 'sound');
+    expect(at.texts('[data-test=load]')).toEqual(['It held.']);
+  });
+
+  test('a sheet that was asked for, and one that is here and gives figures their source', async () => {
+    const at = await page('fp5', 'Sheets');
+    await at.click(at.button('Add a sheet'));
+    expect(at.store.plan().log!.sheets).toEqual([expect.objectContaining({ name: 'Sheet 1', state: 'asked', askedOn: expect.stringMatching(/^\d{4}-/) })]); // prettier-ignore
+    await at.choose(at.one('#sheet-state-sheet-1'), 'here');
+    await at.click(at.button('Add a change'));
+    await at.type(field(at, 'What was changed'), 'Wider axle');
+    expect(at.store.plan().log!.earlier).toEqual([{ id: 'earlier-1', text: 'Wider axle' }]);
+  });
+
+  test('the log: written, found by words and by place, gone when it is taken out', async () => {
+    const about = { kind: 'line', id: 'line-r2' } as const;
+    const entry = { id: 'entry-1', at: '2026-11-26T08:00:00Z', by: 'MK', text: 'Chafed', reading: '', about, when: 'before', photos: [] } as const; // prettier-ignore
+    const at = await page('fp6', 'Log', { ...gannet, log: { ...NO_LOG, entries: [entry] } });
+    const entries = (): string[] => at.texts('[data-test=entry]');
+    expect(entries()[0]).toMatch(/R2.*08:00, MK, as it was before.*Chafed/);
+    await at.type(at.one<HTMLInputElement>('#log-reading'), '12.4 V', 'input');
+    await at.click(at.button('Put it in the log'));
+    expect(entries()).toHaveLength(2);
+    await at.type(at.one<HTMLInputElement>('#log-search'), '12.4', 'input');
+    expect(entries()).toEqual([expect.stringMatching(/The whole vehicle.*12.4 V/)]);
+    await at.type(at.one<HTMLInputElement>('#log-search'), '', 'input');
+    await at.choose(at.one('#log-place'), 'R2');
+    expect(entries()).toHaveLength(1);
+    await at.click(
+      [...at.root.querySelectorAll<HTMLElement>('[data-test=entry] button')].find((b) => b.textContent!.trim() === 'Remove')!,
+    );
+    expect(at.store.plan().log!.entries.map(({ id }) => id)).toEqual(['entry-2']);
+    // What it was about may be gone from the plan.
+    at.store.apply({ edit: 'setSheet', with: { sheet: 'log', to: { ...NO_LOG, entries: [{ ...entry, about: { kind: 'line', id: 'gone' } }] } } }); // prettier-ignore
+    await at.choose(at.one('#log-place'), 'every place');
+    expect(entries()[0]).toMatch(/something that is no longer in the plan/);
+  });
+
+  test('a task is logged from where it stands', async () => {
+    const at = await station(FitStation, 'fp7');
+    TestBed.inject(FitPages).page.set('tasks');
+    await at.settle();
+    await at.click(at.one('[data-task="safety:stands"]'));
+    await at.click(at.button('Photograph, log it'));
+    expect(at.one<HTMLSelectElement>('#log-about').selectedOptions[0]!.text).toBe('On stands, by the frame');
+  });
+});

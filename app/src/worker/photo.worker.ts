@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { photoJobs } from './jobs/photo';
+
+serve(photoJobs);
