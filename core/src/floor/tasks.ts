@@ -3,6 +3,7 @@ import { listView, type ListRow } from '../buying/index.ts';
 import type { Gate, Plan, Ref } from '../plan/index.ts';
 import type { PlanView } from '../plan/results/index.ts';
 import { fluidById } from '../stock/index.ts';
+import { cornerWork } from './corner-work.ts';
 import { hosesWork } from './hose-work.ts';
 import { lineWork } from './line-work.ts';
 import { partsWork } from './part-work.ts';
@@ -88,7 +89,7 @@ export const tasksOf = derive(
     const { plan, lines } = view;
     const { tasks: strip, ground } = stripOf(plan);
     const own = ownTasks(plan, ground);
-    const work = [partsWork(view, ground), ...lines.map((line) => lineWork(line, view, ground)), hosesWork(view, ground), own];
+    const work = [partsWork(view, ground), ...lines.map((line) => lineWork(line, view, ground)), hosesWork(view, ground), cornerWork(plan, ground), own];
     const hasFluid = lines.length > 0;
     const begins = hasFluid || plan.hoses.length > 0 || (plan.comesOff ?? []).length > 0;
     const all = [...(begins ? strip : []), ...work.flat(), ...(hasFluid ? wholeTasks(plan, work, ground) : [])];

@@ -1,4 +1,4 @@
-import { applyEdit, applyEdits, NO_FLOOR, type Gate, type Plan } from '../plan/index.ts';
+import { applyEdit, applyEdits, NO_CORNERS, NO_FLOOR, type Gate, type Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { floorView, gatesLeft, mayNeed, stripHow, tasksOf, undoes, withDone, withoutOwn, withOwn, withOwnChanged, withSession, type Task } from './index.ts'; // prettier-ignore
@@ -69,6 +69,26 @@ describe('work that follows from what is in the plan', () => {
     expect(one(state('ordered', 0), 'part:master').waits).toBe('Tandem master is ordered');
     expect(one(state('wrong', 0), 'part:master').waits).toBe('Tandem master came wrong');
     expect(one(state('here', 1), 'part:master').waits).toBeNull();
+  });
+});
+
+describe('work on cables, wires and what is loaded', () => {
+  const cable = { id: 'cable-1', name: 'Left cable', wayMm: 1400, outerMm: 1410, freeMm: 120, needMm: 100, adjustMm: 30, hand: 'left', slackAfterMm: null } as const; // prettier-ignore
+  const load = { id: 'load-1', name: 'Pedal', wantedN: 1350, loadN: 1350, seconds: 10, beforeMm: 40, afterMm: 40, sound: true } as const; // prettier-ignore
+  const volts = { rest: null, half: null, full: null, pulled: null };
+  test('a cable is led and pulled, wires are joined once the actuator stands, a load comes before fluid', () => {
+    const dunlin = demo('dunlin');
+    const plan = { ...dunlin, corners: { ...NO_CORNERS, cables: [cable], loads: [load], wires: [{ id: 'wire-1', job: 'supply', colour: 'red', terminal: '1', volts }] } as const }; // prettier-ignore
+    const actuator = dunlin.parts.find(({ kind }) => kind === 'actuator')!.id;
+    expect(one(plan, 'look:cable:cable-1').needs).toEqual(['cable:cable-1']);
+    expect(one(plan, 'wires').needs).toEqual([`part:${actuator}`]);
+    expect([one(plan, 'fill').needs.includes('look:load:load-1'), one(plan, 'fill').needs.includes('wires')]).toEqual([
+      true,
+      false,
+    ]);
+    expect(one(plan, 'look:load:load-1').waits).toBeNull();
+    const bent = { ...plan, corners: { ...plan.corners, loads: [{ ...load, afterMm: 42 }] } };
+    expect(one(bent, 'look:load:load-1').waits).toMatch(/readings are not good/);
   });
 });
 
