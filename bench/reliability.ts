@@ -1,8 +1,8 @@
 /**
  * How much goes wrong where much could: tabs killed in a stream of edits, edits in bursts in two tabs, plans
- * mutated at random, fields filled at random, requests that nobody should make. `npm run reliability [share]`
- * runs a share of the full count, and by a second word one of them alone: mutated, requests, kills, tabs or
- * fields. Each line says how many it was and what was lost.
+ * mutated at random, fields filled at random, requests that nobody should make, photographs by the hundred. `npm run reliability [share]`
+ * runs a share of the full count, and by a second word one of them alone: mutated, requests, kills, tabs, photos
+ * or fields. Each line says how many it was and what was lost.
  */
 import fc from 'fast-check';
 import type { Browser, Page } from 'puppeteer-core';
@@ -13,6 +13,7 @@ import { STATIONS } from '../app/src/stations/registry.ts';
 import { launch, openPlan, serve, settled, watch } from '../e2e/browser.ts';
 import { countFields, enter, keptPlan, ODD_ENTRIES } from '../e2e/fields.ts';
 import { demo, random } from './lines.ts';
+import { manyPhotos, photoKills } from './photos.ts';
 
 const share = Number(process.argv[2] ?? 1);
 const times = (full: number): number => Math.max(1, Math.round(full * share));
@@ -235,6 +236,12 @@ try {
   if (wanted('requests')) await requests(server.url, times(1000));
   if (wanted('kills')) await kills(browser, server.url, times(200));
   if (wanted('tabs')) await twoTabs(browser, server.url, times(240));
+  if (wanted('photos')) {
+    const { kept, mostMb } = await manyPhotos(browser, server.url, times(200));
+    say(`${times(200)} photographs of 12 megapixels in one plan: ${kept} kept and shown, the page at most ${mostMb.toFixed(0)} MB (500)`, kept === times(200) && mostMb <= 500); // prettier-ignore
+    const { shown, lost } = await photoKills(browser, server.url, times(100));
+    say(`${times(100)} tabs killed amid photographs: of ${shown} that were shown as kept ${lost} lost`, lost === 0);
+  }
   if (wanted('fields')) await fields(browser, server.url, times(5000));
 } finally {
   await browser.close();

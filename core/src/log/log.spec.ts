@@ -1,5 +1,5 @@
 import { NO_LOG, type LogEntry, type Photo } from '../plan/index.ts';
-import { aboutKey, beforeAndNow, byDayFound, photosOf, withEntry, withoutEntry } from './index.ts';
+import { aboutKey, beforeAndNow, byDayFound, nextBag, photosOf, withEntry, withoutEntry } from './index.ts';
 
 const photo = (digest: string): Photo => ({ digest, widthPx: 10, heightPx: 10, bytes: 1 });
 const entry = (at: string, patch: Partial<Omit<LogEntry, 'id'>> = {}): Omit<LogEntry, 'id'> => ({ at, by: 'MK', text: 'Hose chafed', reading: '', about: { kind: 'line', id: 'r1' }, when: 'now', photos: [], ...patch }); // prettier-ignore
@@ -22,6 +22,11 @@ describe('the log', () => {
     expect(found('11-26 MK')).toEqual([['entry-1']]);
     expect(found('chafed nowhere')).toEqual([]);
     expect(found('', 'line:r1')).toEqual([['entry-2'], ['entry-1']]);
+  });
+  test('bags are numbered on, whatever was taken out before, and found by their number', () => {
+    const bagged = withEntry(withEntry(log, entry('2026-11-28', { bag: 1 })), entry('2026-11-28', { bag: 2 }));
+    expect([nextBag(log.entries), nextBag(bagged.entries), nextBag(withoutEntry(bagged, 'entry-4').entries)]).toEqual([1, 3, 3]);
+    expect(byDayFound(bagged.entries, { words: 'bag 2', about: '' }, name)[0]!.entries.map(({ id }) => id)).toEqual(['entry-5']);
   });
   test('before beside now: the last of each at a place', () => {
     expect(beforeAndNow(log.entries, aboutKey({ kind: 'line', id: 'r1' }))).toEqual({ before: photo('a'), now: photo('c') });

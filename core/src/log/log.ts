@@ -8,14 +8,15 @@ export interface LogSearch {
 }
 export const aboutKey = ({ kind, id }: LogEntry['about']): string => `${kind}:${id}`;
 
-/** Entries by day, the newest first, that have every word that is looked for; words may be begun. */
+/** Entries by day, the newest first, that have every word that is looked for; words may be begun, numbers are whole. */
 export function byDayFound(entries: readonly LogEntry[], { words, about }: LogSearch, placeName: (about: LogEntry['about']) => string): { readonly day: string; readonly entries: readonly LogEntry[] }[] {
   const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
   const days = new Map<string, LogEntry[]>();
   for (const entry of [...entries].sort((a, b) => b.at.localeCompare(a.at))) {
     if (about && aboutKey(entry.about) !== about) continue;
-    const text = [entry.text, entry.reading, entry.by, entry.at.slice(0, 10), placeName(entry.about)].join(' ').toLowerCase();
-    if (!wanted.every((word) => text.includes(word))) continue;
+    const text = [entry.bag ? `bag ${entry.bag}` : '', entry.text, entry.reading, entry.by, entry.at.slice(0, 10), placeName(entry.about)].join(' ').toLowerCase();
+    const tokens = text.split(/[^\p{L}\p{N}.-]+/u);
+    if (!wanted.every((word) => (/^\d+$/.test(word) ? tokens.includes(word) : text.includes(word)))) continue;
     const day = entry.at.slice(0, 10);
     days.set(day, [...(days.get(day) ?? []), entry]);
   }
@@ -47,3 +48,6 @@ export const withoutEntry = (log: Log, id: string): Log => ({ ...log, entries: l
 export const photosOf = ({ entries, sheets }: Pick<Log, 'entries' | 'sheets'>): Photo[] => [
   ...new Map([...entries, ...sheets].flatMap(({ photos }) => photos).map((photo) => [photo.digest, photo])).values(),
 ];
+
+/** The number of the next bag: one more than the last, since labels are written already. */
+export const nextBag = (entries: readonly LogEntry[]): number => Math.max(0, ...entries.map(({ bag }) => bag ?? 0)) + 1;

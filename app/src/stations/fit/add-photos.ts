@@ -21,8 +21,8 @@ import { PhotoView } from './photo-view';
     @if (photos().length) {
       <ul class="mt-2 flex flex-wrap gap-2">
         @for (photo of photos(); track photo.digest; let i = $index) {
-          <li class="relative">
-            <fl-photo-view class="size-24" [photo]="photo" [alt]="'Photograph ' + (i + 1) + ' of the entry'" data-test="new-photo" />
+          <li class="relative" data-test="new-photo" [attr.data-digest]="photo.digest">
+            <fl-photo-view class="size-24" [photo]="photo" [alt]="'Photograph ' + (i + 1) + ' of the entry'" />
             <button type="button" class="btn absolute top-0 right-0 px-3" [attr.aria-label]="'Leave out photograph ' + (i + 1)" (click)="leave(photo)">×</button>
           </li>
         }

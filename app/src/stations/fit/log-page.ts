@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, viewChild } from '@angular/core';
-import { aboutKey, beforeAndNow, byDayFound, photosOf, withEntry, withoutEntry } from '@firm-line/core/log';
+import { aboutKey, beforeAndNow, byDayFound, nextBag, photosOf, withEntry, withoutEntry } from '@firm-line/core/log';
 import type { LogEntry, Photo, Ref } from '@firm-line/core/plan';
 import { Dialog } from '../../kit/dialog';
+import { CheckField } from '../../kit/fields/check-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
@@ -16,13 +17,14 @@ import { PhotoView } from './photo-view';
 /** What was seen and read, by day: text, readings and photographs on any place of the plan. */
 @Component({
   selector: 'fl-log-page',
-  imports: [AddPhotos, BeforeNow, Dialog, PhotoView, SelectField],
+  imports: [AddPhotos, BeforeNow, CheckField, Dialog, PhotoView, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
     <div class="flex flex-wrap items-end gap-3 print:hidden">
       <h2 class="mr-auto text-2xl font-bold">Log</h2>
-      <button type="button" class="btn" [disabled]="!sheet.log().entries.length" (click)="print()">Print</button>
+      <button type="button" class="btn" [disabled]="!sheet.log().entries.length" (click)="print('log')">Print</button>
+      <button type="button" class="btn" [disabled]="!bags().length" (click)="print('bags')">Print bag labels</button>
       <button type="button" class="btn" [disabled]="!photoCount()" (click)="export()">Export with photographs</button>
     </div>
     <form class="card mt-4 grid gap-3 p-5 print:hidden" (submit)="add($event)" aria-label="New entry">
@@ -36,6 +38,7 @@ import { PhotoView } from './photo-view';
         <div><label class="label block" for="log-by">Who, by initials</label><input #by id="log-by" class="field w-full" maxlength="20" [value]="who.value()" (input)="who.set(by.value)" /></div>
       </div>
       <fl-add-photos [(photos)]="photos" />
+      <fl-check-field [label]="'It goes in a bag: no. ' + bagNo()" [checked]="bagged()" (changed)="bagged.set($event)" />
       <div><button type="submit" class="btn-main" [disabled]="!canAdd()">Put it in the log</button></div>
     </form>
     @if (pair(); as both) {
@@ -49,7 +52,7 @@ import { PhotoView } from './photo-view';
       <fl-select-field field="log-place" label="At" none="every place" [options]="places()" [value]="place()" (changed)="place.set($event)" />
     </div>
     @for (day of days(); track day.day) {
-      <section class="mt-5" [attr.aria-label]="day.day">
+      <section class="mt-5" [attr.aria-label]="day.day" [class.print:hidden]="printed() === 'bags'">
         <h3 class="text-lg font-bold">{{ day.day }}</h3>
         @for (entry of day.entries; track entry.id) {
           <article class="card mt-2 p-4" data-test="entry">
@@ -58,7 +61,7 @@ import { PhotoView } from './photo-view';
               <span class="text-sm text-ink-soft">{{ entry.at.slice(11, 16) }}{{ entry.by ? ', ' + entry.by : '' }}{{ entry.when === 'before' ? ', as it was before' : '' }}</span>
               <button type="button" class="btn ml-auto px-3 print:hidden" [attr.aria-label]="'Remove the entry on ' + sheet.nameOf(entry.about)" (click)="remove(entry.id)">Remove</button>
             </p>
-            <p class="whitespace-pre-wrap">{{ entry.text }}</p>
+            <p class="whitespace-pre-wrap">{{ entry.bag ? 'Bag ' + entry.bag + ': ' : '' }}{{ entry.text }}</p>
             @if (entry.reading) {
               <p class="font-mono">{{ entry.reading }}</p>
             }
@@ -77,6 +80,16 @@ import { PhotoView } from './photo-view';
     } @empty {
       <p class="mt-5">{{ sheet.log().entries.length ? 'Nothing is found.' : 'Nothing yet. Photograph how it lies before it comes apart: a picture settles what nobody remembers.' }}</p>
     }
+    <ul class="hidden grid-cols-2 gap-3" [class.print:grid]="printed() === 'bags'" aria-label="Bag labels">
+      @for (entry of bags(); track entry.id) {
+        <li class="break-inside-avoid rounded border-2 border-ink p-3" data-test="bag">
+          <p class="text-3xl font-bold">Bag {{ entry.bag }}</p>
+          <p class="text-lg">{{ entry.text }}</p>
+          <p>Goes to: {{ sheet.nameOf(entry.about) }}</p>
+          <p class="text-sm">{{ store.plan().name }}, {{ entry.at.slice(0, 10) }} {{ entry.by }}</p>
+        </li>
+      }
+    </ul>
     <fl-dialog #dialog label="Photograph" look="max-w-5xl p-2" [light]="true" (closed)="large.set(null)">
       @if (large(); as photo) {
         <fl-photo-view class="h-[80dvh]" which="picture" [photo]="photo" alt="The photograph, larger" />
@@ -87,7 +100,7 @@ import { PhotoView } from './photo-view';
 }) // prettier-ignore
 export class LogPage {
   protected readonly sheet = inject(LogSheet);
-  private readonly store = inject(PlanStore);
+  protected readonly store = inject(PlanStore);
   private readonly zips = inject(PlanZips);
   private readonly jump = inject(Jump);
   private readonly dialogRef = viewChild.required(Dialog);
@@ -102,6 +115,10 @@ export class LogPage {
   protected readonly read = signal('');
   protected readonly who = inject(Initials);
   protected readonly photos = signal<readonly Photo[]>([]);
+  protected readonly bagged = signal(false);
+  protected readonly bagNo = computed(() => nextBag(this.sheet.log().entries));
+  protected readonly bags = computed(() => this.sheet.log().entries.filter(({ bag }) => bag !== undefined));
+  protected readonly printed = signal<'log' | 'bags'>('log');
   protected readonly words = signal('');
   protected readonly place = signal('');
   protected readonly large = signal<Photo | null>(null);
@@ -122,11 +139,12 @@ export class LogPage {
   protected add(event: Event): void {
     event.preventDefault();
     if (!this.canAdd()) return;
-    const entry = { at: new Date().toISOString(), by: this.who.value().trim(), text: this.said().trim(), reading: this.read().trim(), about: this.refOf(this.aboutNow()), when: this.when(), photos: this.photos() }; // prettier-ignore
+    const entry = { at: new Date().toISOString(), by: this.who.value().trim(), text: this.said().trim(), reading: this.read().trim(), about: this.refOf(this.aboutNow()), when: this.when(), photos: this.photos(), ...(this.bagged() ? { bag: this.bagNo() } : {}) }; // prettier-ignore
     if (!this.sheet.set(withEntry(this.sheet.log(), entry))) return;
     this.said.set('');
     this.read.set('');
     this.photos.set([]);
+    this.bagged.set(false);
   }
   protected remove(id: string): void {
     this.sheet.set(withoutEntry(this.sheet.log(), id));
@@ -140,8 +158,9 @@ export class LogPage {
     this.large.set(photo);
     this.dialogRef().show();
   }
-  protected print(): void {
-    window.print();
+  protected print(what: 'log' | 'bags'): void {
+    this.printed.set(what);
+    setTimeout(() => window.print());
   }
   protected export(): void {
     void this.zips.export(this.store.plan());

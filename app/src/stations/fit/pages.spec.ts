@@ -101,6 +101,19 @@ describe('pages of Fit', () => {
     expect(entries()[0]).toMatch(/something that is no longer in the plan/);
   });
 
+  test('what goes in a bag has its number, and a label that says where it goes', async () => {
+    const at = await page('fp8', 'Log');
+    await at.type(at.one<HTMLInputElement>('#log-text'), 'Two clips, one screw', 'input');
+    await at.click(
+      [...at.root.querySelectorAll<HTMLElement>('fl-check-field label')].find((one) => one.textContent!.includes('bag: no. 1'))!,
+    );
+    await at.choose(at.one('#log-about'), 'R1');
+    await at.click(at.button('Put it in the log'));
+    expect(at.store.plan().log!.entries[0]).toMatchObject({ bag: 1, text: 'Two clips, one screw' });
+    expect(at.texts('[data-test=bag]')).toEqual([expect.stringMatching(/^Bag 1 ?Two clips, one screw ?Goes to: R1/)]);
+    expect(at.texts('fl-check-field label').some((text) => text.includes('bag: no. 2'))).toBe(true);
+  });
+
   test('a task is logged from where it stands', async () => {
     const at = await station(FitStation, 'fp7');
     TestBed.inject(FitPages).page.set('tasks');

@@ -1,4 +1,4 @@
-import { id, list, name, nullable, number, oneOf, record, text, time, written } from './field.ts';
+import { id, list, name, nullable, number, oneOf, optional, record, text, time, written } from './field.ts';
 
 /** A photograph by what it holds; the picture itself is kept beside the plan. */
 export interface Photo {
@@ -22,6 +22,8 @@ export interface LogEntry {
   /** How it lay before, or as it is now. */
   readonly when: 'before' | 'now';
   readonly photos: readonly Photo[];
+  /** Of what was taken off and put in a bag: the number on the bag. */
+  readonly bag?: number;
 }
 export const MAKER_SHEET_KINDS = ['kit', 'procedure', 'fluid', 'torque', 'wiring', 'other'] as const;
 /** A maker's sheet that figures come from. */
@@ -52,7 +54,7 @@ export const NO_LOG: Log = { entries: [], sheets: [], earlier: [] };
 
 const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
 export const PHOTO = record<Photo>()({ digest: id, widthPx: number(1, 20_000, { whole: true }), heightPx: number(1, 20_000, { whole: true }), bytes: number(0, 50_000_000, { whole: true }) }); // prettier-ignore
-export const LOG_ENTRY = record<LogEntry>()({ id, at: time, by: text, text, reading: text, about: record<LogEntry['about']>()({ kind: oneOf(ABOUT_KINDS), id: name }), when: oneOf(['before', 'now']), photos: list(PHOTO, 50) }); // prettier-ignore
+export const LOG_ENTRY = record<LogEntry>()({ id, at: time, by: text, text, reading: text, about: record<LogEntry['about']>()({ kind: oneOf(ABOUT_KINDS), id: name }), when: oneOf(['before', 'now']), photos: list(PHOTO, 50), bag: optional(number(1, 10_000, { whole: true })) }); // prettier-ignore
 export const MAKER_SHEET = record<MakerSheet>()({ id, name, kind: oneOf(MAKER_SHEET_KINDS), state: oneOf(['have', 'asked', 'none']), edition: text, readBy: text, askedOn: nullable(day), dueOn: nullable(day), photos: list(PHOTO, 50) }); // prettier-ignore
 export const LOG = record<Log>()({
   entries: list(LOG_ENTRY, 10_000),
