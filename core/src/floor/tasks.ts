@@ -30,6 +30,15 @@ const stripOf = derive(
   },
 );
 
+/** A booster that the new master stands on: its nuts at the bulkhead, where the vehicle is built anew or it was taken off. */
+function boosterWork({ id, sizing, parts, comesOff = [] }: Pick<Plan, 'id' | 'sizing' | 'parts' | 'comesOff'>, ground: Ground): Task[] {
+  const isNew = !comesOff.length || comesOff.some((name) => /booster|pushrod/i.test(name));
+  const master = parts.find(({ kind, kept }) => kind === 'master' && !kept);
+  if (!sizing?.booster || !isNew || !master) return [];
+  const place: Ref = { kind: 'plan', id };
+  return [taskOf({ id: 'booster', kind: 'tighten', name: 'Booster: nuts at the bulkhead', how: 'Drawn up evenly; the pushrod’s play set before the master goes on.', place, needs: ground.before, fastener: { key: 'booster', what: 'Nuts', count: 4, place, againKm: null } }, ground)];
+} // prettier-ignore
+
 /** The user's own tasks, and the fasteners that follow from no part of the plan. */
 function ownTasks({ id, gates, floor }: Pick<Plan, 'id' | 'gates' | 'floor'>, ground: Ground): Task[] {
   const place: Ref = { kind: 'plan', id };
@@ -89,7 +98,7 @@ export const tasksOf = derive(
     const { plan, lines } = view;
     const { tasks: strip, ground } = stripOf(plan);
     const own = ownTasks(plan, ground);
-    const work = [partsWork(view, ground), ...lines.map((line) => lineWork(line, view, ground)), hosesWork(view, ground), cornerWork(plan, ground), own];
+    const work = [partsWork(view, ground), ...lines.map((line) => lineWork(line, view, ground)), hosesWork(view, ground), cornerWork(plan, ground), boosterWork(plan, ground), own];
     const hasFluid = lines.length > 0;
     const begins = hasFluid || plan.hoses.length > 0 || (plan.comesOff ?? []).length > 0;
     const all = [...(begins ? strip : []), ...work.flat(), ...(hasFluid ? wholeTasks(plan, work, ground) : [])];

@@ -92,6 +92,20 @@ describe('work on cables, wires and what is loaded', () => {
   });
 });
 
+describe('hubs and the booster', () => {
+  test('a hub’s nut is tightened as its school says', () => {
+    const hub = { id: 'hub-1', name: 'Front left hub', kind: 'unit', school: 'figure', endPlayMm: null, sheetMm: null, newLock: null } as const; // prettier-ignore
+    expect(one({ ...gannet, corners: { ...NO_CORNERS, hubs: [hub] } }, 'hub:hub-1')).toMatchObject({ kind: 'tighten', how: expect.stringMatching(/torque and angle/), fastener: { count: 1 } }); // prettier-ignore
+  });
+  test('a booster has its nuts where it is new, not where it stays', () => {
+    const boosted = { ...gannet, sizing: { ...gannet.sizing!, booster: { gain: 4, vacuumKPa: 60, diaphragmMm2: 40_000 } } };
+    expect(one(boosted, 'booster').fastener).toMatchObject({ count: 4 });
+    expect(ids({ ...boosted, comesOff: ['Rear lines'] })).not.toContain('booster');
+    expect(ids({ ...boosted, comesOff: ['Pushrod'] })).toContain('booster');
+    expect(ids({ ...gannet, sizing: { ...gannet.sizing!, booster: null } })).not.toContain('booster');
+  });
+});
+
 describe('stands are looked at anew in each session', () => {
   const floor = withDone(NO_FLOOR, one(gannet, 'safety:stands'), AT);
   const state = (plan: Plan) => floorView(viewPlan(plan)).find(({ task }) => task.id === 'safety:stands')!.state;

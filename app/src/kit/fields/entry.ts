@@ -20,6 +20,7 @@ let nextId = 0;
       autocomplete="off"
       [attr.inputmode]="keyboard()"
       [attr.maxlength]="most()"
+      [attr.list]="offers().length ? id() + '-offers' : null"
       [placeholder]="placeholder()"
       [value]="shown()"
       [title]="aside()"
@@ -28,6 +29,13 @@ let nextId = 0;
       (change)="take(field)"
       (keydown.escape)="reset(field)"
     />
+    @if (offers().length) {
+      <datalist [id]="id() + '-offers'">
+        @for (offer of offers(); track offer) {
+          <option [value]="offer"></option>
+        }
+      </datalist>
+    }
     @if (fault(); as text) {
       <p class="fault" role="alert" [id]="id() + '-fault'">{{ text }}</p>
     } @else if (hint()) {
@@ -49,6 +57,8 @@ export class Entry<T> {
   readonly placeholder = input('');
   readonly keyboard = input<'text' | 'decimal'>('text');
   readonly most = input<number | null>(null);
+  /** What it may well be, to choose from; anything else may be typed. */
+  readonly offers = input<readonly string[]>([]);
   readonly taken = output<T>();
   protected readonly fault = signal<string | null>(null);
 

@@ -16,6 +16,7 @@ import { Entry, type Read } from './entry';
       [mono]="mono()"
       [most]="limits().most"
       [placeholder]="placeholder()"
+      [offers]="offers()"
       [shown]="value()"
       [read]="read"
       (taken)="take($event)"
@@ -31,6 +32,7 @@ export class TextField {
   readonly hint = input('');
   readonly mono = input(false);
   readonly placeholder = input('');
+  readonly offers = input<readonly string[]>([]);
   /** Letters at least and at most, and how it is written, with what that is called. */
   readonly limits = input<{ readonly least: number; readonly most: number; readonly form?: readonly [RegExp, string] }>({ least: 1, most: 200 }); // prettier-ignore
   readonly changed = output<string>();

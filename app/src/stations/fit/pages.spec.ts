@@ -1,4 +1,5 @@
 import { TestBed } from '@angular/core/testing';
+import { figure } from '@firm-line/core/fault';
 import { NO_LOG, type Plan } from '@firm-line/core/plan';
 import { demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
@@ -55,6 +56,14 @@ describe('pages of Fit', () => {
     expect(at.store.snags().some(({ rule }) => rule === 'cable-length')).toBe(true);
     await at.type(field(at, 'Free play at the pad, cold'), '0');
     expect(at.texts('[data-test=play]')[0]).toMatch(/^No play cold/);
+    // By hand: 380 N times the lever's ratio and efficiency into the cable, half of it to each side.
+    const lever = gannet.parking!;
+    if (lever.by !== 'lever') throw new Error('The demo has a lever.');
+    const cableN = lever.handN * lever.leverRatio * lever.efficiency;
+    expect(at.texts('[data-test=lever-force]')[0]).toBe(`By Size: ${figure(lever.handN)} N at the hand make ${figure(cableN, 0)} N in the cable, and press each shoe’s lever with ${figure((cableN / 2) * lever.shoeRatio, 0)} N.`); // prettier-ignore
+    at.store.apply({ edit: 'setSheet', with: { sheet: 'parking', to: null } });
+    await at.settle();
+    expect(at.texts('[data-test=lever-force]')[0]).toMatch(/nothing stands there yet/);
   });
 
   test('a proof load is held, and stays with what was measured', async () => {

@@ -1,11 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { cableFit, type CableReadings } from '@firm-line/core/corners';
+import { figure } from '@firm-line/core/fault';
 import { CABLE, CORNERS, freshIn, type Cable, type PushrodPlay } from '@firm-line/core/plan';
+import { viewPlan } from '@firm-line/core/plan/results';
 import { formatLengthUnit } from '@firm-line/core/units';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { DISPLAY_UNITS } from '../../kit/units';
+import { PlanStore } from '../../session/plan-store';
 import { CornersSheet } from './corners-sheet';
 import { ReadingsForm, type Ask } from './readings-form';
 
@@ -70,7 +73,7 @@ const ASKS: readonly Ask<Reading>[] = [
             <li class="py-1">{{ step }}</li>
           }
         </ol>
-        <p class="text-sm text-ink-soft">Force from lever to shoe is reckoned in Size, under Parking.</p>
+        <p class="mt-2" data-test="lever-force">{{ force() }}</p>
       </section>
       <section aria-label="Electric">
         <h3 class="text-lg font-bold">Electric</h3>
@@ -94,6 +97,7 @@ const ASKS: readonly Ask<Reading>[] = [
 }) // prettier-ignore
 export class ParkingPage {
   private readonly sheet = inject(CornersSheet);
+  private readonly store = inject(PlanStore);
   private readonly units = inject(DISPLAY_UNITS);
   protected readonly lever = LEVER_STEPS;
   protected readonly electric = ELECTRIC_STEPS;
@@ -111,6 +115,12 @@ export class ParkingPage {
   );
   /** A form of its own for each that is added, so that it begins empty. */
   protected readonly drafts = computed(() => [{ no: this.cables().length }]);
+  /** What Size says of hand, cable and shoe. */
+  protected readonly force = computed(() => {
+    const plan = this.store.plan();
+    const found = viewPlan(plan).works.parking;
+    return found && plan.parking?.by === 'lever' ? `By Size: ${figure(plan.parking.handN)} N at the hand make ${figure(found.cableN, 0)} N in the cable, and press each shoe’s lever with ${figure(found.shoeN, 0)} N.` : 'Force from hand to shoe is reckoned in Size, under Parking: nothing stands there yet.'; // prettier-ignore
+  });
   protected readonly pushrod = computed(() => this.sheet.corners().play);
   private full(mm: number): string {
     return formatLengthUnit(mm, this.units(), 0);

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { figure } from '@firm-line/core/fault';
 import { boltThread, likelyBoltNm } from '@firm-line/core/floor';
-import { BOLT_CLASSES, WANTED, type Wanted } from '@firm-line/core/plan';
+import { BOLT_CLASSES, sheetNames, WANTED, type Wanted } from '@firm-line/core/plan';
 import { parseTorque } from '@firm-line/core/units/torque';
 import { Entry, type Read } from '../../kit/fields/entry';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
-import { LogSheet } from './log-sheet';
+import { PlanStore } from '../../session/plan-store';
 
 /** What bolts or nuts are to be tightened to, by whose word, and what they are. */
 @Component({
@@ -17,10 +17,7 @@ import { LogSheet } from './log-sheet';
   host: { class: 'grid gap-3 sm:grid-cols-2' },
   template: `
     <fl-entry [id]="'wanted-nm'" label="Torque by the sheet" placeholder="60 N·m" [shown]="torque()" [read]="read" (taken)="put({ nm: $event })" />
-    <fl-text-field field="wanted-source" label="Whose word" placeholder="maker’s sheet, page 12" [limits]="{ least: 0, most: 200 }" [value]="wanted().source" (changed)="put({ source: $event })" />
-    @if (sheets().length) {
-      <fl-select-field field="wanted-sheet" label="Or by one of the sheets" none="choose a sheet" [options]="sheets()" [value]="null" (changed)="$event && put({ source: $event })" />
-    }
+    <fl-text-field field="wanted-source" label="Whose word" [offers]="sheets()" placeholder="maker’s sheet, page 12" [limits]="{ least: 0, most: 200 }" [value]="wanted().source" (changed)="put({ source: $event })" />
     <fl-select-field field="wanted-state" label="Threads" [options]="states" [value]="wanted().state" (changed)="put({ state: $event })" />
     <fl-select-field field="wanted-fastener" label="New or used" [options]="used" [value]="wanted().fastener" (changed)="put({ fastener: $event })" />
     <fl-number-field label="How many" [limits]="counts" [value]="wanted().count ?? count()" (changed)="put({ count: $event })" />
@@ -30,14 +27,8 @@ import { LogSheet } from './log-sheet';
   `,
 }) // prettier-ignore
 export class WantedForm {
-  private readonly log = inject(LogSheet);
-  protected readonly sheets = computed(() =>
-    this.log
-      .log()
-      .sheets.flatMap(({ name, edition, state }) =>
-        state === 'have' ? [[edition ? `${name}, ${edition}` : name, name] as const] : [],
-      ),
-  );
+  private readonly store = inject(PlanStore);
+  protected readonly sheets = computed(() => sheetNames(this.store.plan()));
   readonly wanted = input.required<Wanted>();
   /** How many such a thing mostly has. */
   readonly count = input.required<number>();

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { consumablesOf, guidanceFor } from '@firm-line/core/ends';
 import { sealantsOf, type JointEnd } from '@firm-line/core/joints';
-import { adapterOf, RATING_MPA, type JointWork, type LineView, type Sealant } from '@firm-line/core/plan';
+import { adapterOf, RATING_MPA, sheetNames, type JointWork, type LineView, type Sealant } from '@firm-line/core/plan';
 import { formatTorque, parseTorque } from '@firm-line/core/units/torque';
 import { Entry, type Read } from '../../kit/fields/entry';
 import { TextField } from '../../kit/fields/text-field';
@@ -26,7 +26,7 @@ import { SelectField } from '../../kit/fields/select-field';
     </dl>
     <div class="mt-2 grid grid-cols-2 items-end gap-3">
       <fl-entry [id]="'joint-torque'" label="Torque, by the maker's sheet" placeholder="17 N·m" [shown]="torque()" [read]="readTorque" (taken)="change({ torqueNm: $event })" />
-      <fl-text-field field="joint-source" label="Which sheet" [limits]="sourceLimits" [value]="work().torqueSource" (changed)="change({ torqueSource: $event })" />
+      <fl-text-field field="joint-source" label="Which sheet" [offers]="sheets()" [limits]="sourceLimits" [value]="work().torqueSource" (changed)="change({ torqueSource: $event })" />
       @if (work().torqueNm !== null && !work().torqueSource) {
         <p class="col-span-2 text-sm">Write whose sheet says so: a torque without one is a guess.</p>
       }
@@ -58,6 +58,8 @@ export class JointWorkForm {
   protected readonly sealants = [['none', 'none'], ['paste', 'paste'], ['tape', 'tape']] as const; // prettier-ignore
   protected readonly makes = [['flared', 'flared'], ['compression', 'compression'], ['rubber-hose', 'rubber hose and clips']] as const; // prettier-ignore
   private readonly store = inject(PlanStore);
+  /** Makers' sheets that are here. */
+  protected readonly sheets = computed(() => sheetNames(this.store.plan()));
   readonly at = input.required<JointEnd>();
   /** The line whose end it is; null of a hose's. */
   readonly line = input.required<LineView | null>();

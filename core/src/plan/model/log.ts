@@ -61,3 +61,6 @@ export const LOG = record<Log>()({
   sheets: list(MAKER_SHEET, 500),
   earlier: list(record<EarlierChange>()({ id, text: name }), 500),
 });
+/** Makers' sheets that are here, as a figure names them. */
+export const sheetNames = ({ log }: { readonly log?: Log | null }): string[] =>
+  (log?.sheets ?? []).flatMap(({ name: of, edition, state }) => (state === 'have' ? [edition ? `${of}, ${edition}` : of] : []));
