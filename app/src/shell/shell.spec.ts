@@ -1,5 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
+import { floorView, withDone } from '@firm-line/core/floor';
+import { NO_FLOOR } from '@firm-line/core/plan';
+import { viewPlan } from '@firm-line/core/plan/results';
 import { Selection } from '../session/selection';
 import { APP_PROVIDERS, openGannet, until } from '../testing/open-gannet';
 import { Jump } from '../session/jump';
@@ -128,5 +131,32 @@ describe('the ribbon', () => {
     await press('ArrowLeft');
     await press('ArrowLeft');
     expect(chosen()).toBe('line-c1');
+  });
+
+  test('an edit that would undo done work is asked about: left it changes nothing, agreed to it is made and can be undone', async () => {
+    const at = await shell('h-held');
+    // All of the demo's parts are told to be fitted.
+    const done = floorView(viewPlan(at.store.plan())).reduce((floor, { task }) => (task.kind === 'part' ? withDone(floor, task, '2026-11-27T10:00:00Z') : floor), NO_FLOOR); // prettier-ignore
+    at.store.apply({ edit: 'setSheet', with: { sheet: 'floor', to: done } });
+    const take = { edit: 'removePart', with: { id: 'master' } } as const;
+    const has = (): boolean => at.store.plan().parts.some(({ id }) => id === 'master');
+    // What an edit undoes is known once that part of the program is here.
+    await until(() => {
+      if (!has()) at.store.undo();
+      return !at.store.apply(take) && at.store.held() !== null;
+    });
+    await until(() => at.root.querySelector('fl-held-edit dialog[open]') !== null);
+    expect(at.text('[data-test=undoes]')).toBe('Fit Tandem master');
+    const press = (name: string): void => [...at.root.querySelectorAll<HTMLElement>('fl-held-edit button')].find((button) => button.textContent!.trim() === name)!.click(); // prettier-ignore
+    press('Change it, do it again');
+    await at.fixture.whenStable();
+    expect([has(), at.store.held()]).toEqual([false, null]);
+    at.store.undo();
+    expect(has()).toBe(true);
+    at.store.apply(take);
+    at.store.answerHeld(false);
+    expect([has(), at.store.held()]).toEqual([true, null]);
+    // What touches no done work is made at once.
+    expect(at.store.apply({ edit: 'rename', with: { name: 'Other' } })).toBe(true);
   });
 });

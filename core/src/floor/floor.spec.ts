@@ -136,6 +136,16 @@ describe('a session', () => {
     }
   });
 
+  test('tasks of one’s own that wait for each other hold up nothing else, however little they take', () => {
+    const round = (id: string, need: string, minutes: number): TaskView => ({ ...random(1, 1)[0]!, task: { ...random(1, 1)[0]!.task, id, needs: [need], waits: null, people: 1, tools: [] }, minutes, state: 'waits' }); // prettier-ignore
+    const all = [...random(3, 40), round('a', 'b', 0), round('b', 'a', 0), round('c', 'a', 5)];
+    const { tasks, besides } = planSession(all, { minutes: 100, people: 2, lacks: [] });
+    expect([...tasks, ...besides].some(({ task }) => ['a', 'b', 'c'].includes(task.id))).toBe(false);
+    expect(tasks.length + besides.length).toBeGreaterThan(0);
+    // All are placed, each once.
+    expect(inOrder(all, new Set(all.map(({ task }) => task.id)))).toHaveLength(all.length);
+  });
+
   test('the demo alone, two hours and no welder: what comes before all is first', () => {
     const session = planSession(views(gannet), { minutes: 120, people: 1, lacks: ['welder'] });
     expect(session.tasks.map(({ task }) => task.kind).slice(0, 5)).toEqual(['safety', 'safety', 'safety', 'safety', 'clean']);
