@@ -3,12 +3,26 @@ import { writeFileSync, mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { VERBS } from '@firm-line/core/verbs';
+import { run as answer } from './run';
 
 const BIN = join(__dirname, '../bin/firmline.mjs');
 const DEMO = join(__dirname, '../../demo/gannet.firmline.json');
-const run = (args: string[], input = ''): { code: number | null; out: string; err: string } => {
+interface Answered {
+  readonly code: number | null;
+  readonly out: string;
+  readonly err: string;
+}
+/** As a shell runs it. */
+const spawned = (args: string[], input = ''): Answered => {
   const { status, stdout, stderr } = spawnSync(process.execPath, [BIN, ...args], { input, encoding: 'utf8' });
   return { code: status, out: stdout, err: stderr };
+};
+/** The same without a process of its own. */
+const run = (args: string[], input = ''): Answered => {
+  let [out, err] = ['', ''];
+  const read = (source: string | number): string => (source === 0 ? input : readFileSync(source, 'utf8'));
+  const code = answer(args, { read, out: (text) => (out += text), err: (text) => (err += text), nowMs: () => performance.now() });
+  return { code, out, err };
 };
 const refused = (verb: string, input: unknown): { path: string; message: string } => {
   const { code, out, err } = run([verb], typeof input === 'string' ? input : JSON.stringify(input));
@@ -19,6 +33,11 @@ const refused = (verb: string, input: unknown): { path: string; message: string 
 };
 
 describe('the command line', () => {
+  test('a process answers as it does here: by streams and exit codes', () => {
+    const cases: [string[], string][] = [[['help'], ''], [['offset'], run(['offset', '--help']).out], [['bend'], '{'], [['check', DEMO], ''], [['check'], readFileSync(DEMO, 'utf8')]]; // prettier-ignore
+    for (const [args, input] of cases) expect([args, spawned(args, input)]).toEqual([args, run(args, input)]);
+  });
+
   test('help lists every verb', () => {
     const { code, out, err } = run(['help']);
     expect([code, err]).toEqual([0, '']);
