@@ -7,6 +7,7 @@ import {
   inject,
   Injector,
   input,
+  signal,
   untracked,
   viewChild,
 } from '@angular/core';
@@ -53,7 +54,7 @@ function focusHead(): void {
       </a>
       <fl-way-through class="order-last min-w-80 flex-1 lg:order-none" />
       <div class="ml-auto flex gap-2">
-        <button type="button" class="btn px-3" (click)="findRef()?.open()" title="Find anything (/)">Find</button>
+        <button type="button" class="btn px-3" (click)="wanted.set('find')" title="Find anything (/)">Find</button>
         <button
           type="button"
           class="btn w-12 px-0"
@@ -72,7 +73,7 @@ function focusHead(): void {
         <button type="button" class="btn px-3" [disabled]="!store.isOpen()" (click)="exportPlan()" title="Export this plan as a file">
           Export
         </button>
-        <button type="button" class="btn-dark whitespace-nowrap" (click)="drawerRef()?.open()" title="All snags (s)" data-test="snags">
+        <button type="button" class="btn-dark whitespace-nowrap" (click)="wanted.set('snags')" title="All snags (s)" data-test="snags">
           {{ snagWord() }}
         </button>
       </div>
@@ -153,9 +154,11 @@ export class Shell {
   private readonly files = inject(PlanFiles);
   private readonly title = inject(Title);
   // They come after the first look at the plan.
-  protected readonly drawerRef = viewChild<SnagDrawer>('drawer');
-  protected readonly findRef = viewChild<FindAnything>('find');
+  private readonly drawerRef = viewChild<SnagDrawer>('drawer');
+  private readonly findRef = viewChild<FindAnything>('find');
   private readonly keysRef = viewChild<KeyList>('keys');
+  /** What is to be opened: at once, or as soon as its part of the program is here. */
+  protected readonly wanted = signal<'find' | 'snags' | 'keys' | null>(null);
   readonly planId = input.required<string>();
   protected readonly name = computed(() =>
     this.store.isOpen() ? this.store.plan().name : (this.store.refused()?.raw.name ?? ''),
@@ -185,12 +188,21 @@ export class Shell {
       }
       if (now) last = now;
     });
+    effect(() => {
+      const wanted = this.wanted();
+      const ref = wanted && { find: this.findRef(), snags: this.drawerRef(), keys: this.keysRef() }[wanted];
+      if (!ref) return;
+      untracked(() => {
+        this.wanted.set(null);
+        ref.open();
+      });
+    });
     // Keys come once there is something that they do.
     const injector = inject(Injector);
     const acts: Acts = {
-      find: () => this.findRef()?.open(),
-      snags: () => this.drawerRef()?.open(),
-      keys: () => this.keysRef()?.open(),
+      find: () => this.wanted.set('find'),
+      snags: () => this.wanted.set('snags'),
+      keys: () => this.wanted.set('keys'),
       units: () => this.switchUnits(),
     };
     const load = earlyKeys(acts, inject(DestroyRef), () => import('./keys').then(({ Keys }) => injector.get(Keys)));
