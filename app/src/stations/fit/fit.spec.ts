@@ -152,6 +152,19 @@ describe('Fit', () => {
     expect(at.store.plan().floor!.wanted).toEqual([]);
   });
 
+  test('what comes off is said once, comes before all else, and may stay on after all', async () => {
+    const at = await station(FitStation, 'ft10');
+    at.one<HTMLInputElement>('#own-task').value = 'Old brake wires';
+    at.one('#own-task').dispatchEvent(new Event('input'));
+    await at.settle();
+    await at.click(at.button('It comes off'));
+    expect(at.store.plan().comesOff).toEqual(['Old brake wires']);
+    await pick(at, 'strip:Old brake wires');
+    expect(at.texts('fl-task-detail').join()).toMatch(/insulated and tagged/);
+    await at.click(at.button('It stays on'));
+    expect(at.store.plan().comesOff).toEqual([]);
+  });
+
   test('a new session asks for stands and chocks again', async () => {
     const at = await station(FitStation, 'ft9', 'line-r2', readyToTighten());
     await at.click(at.button('Change'));

@@ -69,6 +69,9 @@ const ASKED: Record<Asking, string> = { later: 'Why it is left', found: 'What is
       <button type="button" class="btn min-h-14 px-5 text-lg" (click)="asking.set(asking() === 'held' ? null : 'held')">Held for now by…</button>
       <button type="button" class="btn min-h-14 px-5 text-lg" [hidden]="view().task.place.kind === 'plan'" (click)="show()">Show it</button>
       <button type="button" class="btn min-h-14 px-5 text-lg" (click)="log.write({ kind: 'task', id: view().task.id })">Photograph, log it</button>
+      @if (comesOff()) {
+        <button type="button" class="btn min-h-14 px-5 text-lg" (click)="stays.emit(view().task.id)">It stays on</button>
+      }
       @if (isOwn()) {
         <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(removed())">Remove it</button>
       }
@@ -95,6 +98,8 @@ export class TaskDetail {
   readonly floor = input.required<Floor>();
   readonly views = input.required<readonly TaskView[]>();
   readonly told = output<Floor>();
+  /** What was to come off stays: its task. */
+  readonly stays = output<string>();
   protected readonly by = inject(Initials);
   protected readonly log = inject(LogSheet);
   protected readonly asking = linkedSignal<string, Asking | null>({ source: () => this.view().task.id, computation: () => null });
@@ -113,6 +118,7 @@ export class TaskDetail {
   private readonly card = viewChild(TorqueCard);
   protected readonly said = computed(() => this.card()?.said() ?? null);
   protected readonly own = computed(() => this.floor().own.find(({ id }) => `own:${id}` === this.view().task.id) ?? null);
+  protected readonly comesOff = computed(() => this.view().task.id.startsWith('strip:'));
   /** The user made it: a task, or bolts that follow from no part. */
   protected readonly isOwn = computed(() => this.own() !== null || this.floor().wanted.some(({ key, name }) => name !== undefined && key === this.view().task.id)); // prettier-ignore
 

@@ -71,15 +71,16 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
             </details>
           }
           <form class="flex flex-wrap items-end gap-2 border-t border-rule px-4 pt-3" (submit)="add($event, 'task')">
-            <div class="min-w-40 flex-1"><label class="label block" for="own-task">A task of your own, or bolts</label><input #own id="own-task" class="field w-full" maxlength="200" placeholder="Hub nut, front left" [value]="ownName()" (input)="ownName.set(own.value)" /></div>
+            <div class="min-w-40 flex-1"><label class="label block" for="own-task">A task of your own, bolts, or what comes off</label><input #own id="own-task" class="field w-full" maxlength="200" placeholder="Hub nut, front left" [value]="ownName()" (input)="ownName.set(own.value)" /></div>
             <button type="submit" class="btn" [disabled]="!ownName().trim()">Add</button>
             <button type="button" class="btn" [disabled]="!ownName().trim()" (click)="add($event, 'bolts')">Add with torque</button>
+            <button type="button" class="btn" [disabled]="!ownName().trim()" (click)="add($event, 'off')">It comes off</button>
           </form>
         </aside>
         <section class="min-w-0 self-start p-5 md:sticky md:top-0 md:max-h-dvh md:overflow-auto" aria-label="The task">
           <fl-hints station="fit" />
           @if (chosen(); as view) {
-            <fl-task-detail [view]="view" [floor]="floor()" [views]="views()" (told)="tell($event)" />
+            <fl-task-detail [view]="view" [floor]="floor()" [views]="views()" (told)="tell($event)" (stays)="stays($event)" />
           } @else {
             <p class="text-lg">Everything is done.</p>
           }
@@ -208,11 +209,19 @@ export class TasksPage {
     this.changing.set(false);
     this.tell(withSession(this.floor(), new Date().toISOString().slice(0, 10)));
   }
-  protected add(event: Event, what: 'task' | 'bolts'): void {
+  /** What comes off the vehicle; taken off the list, nothing is told of it any more. */
+  protected comesOff(to: readonly string[]): void {
+    this.store.apply({ edit: 'setSheet', with: { sheet: 'comesOff', to } });
+  }
+  protected stays(task: string): void {
+    this.comesOff((this.store.plan().comesOff ?? []).filter((name) => `strip:${name}` !== task));
+  }
+  protected add(event: Event, what: 'task' | 'bolts' | 'off'): void {
     event.preventDefault();
     const name = this.ownName().trim();
     if (!name) return;
-    this.tell(what === 'task' ? withOwn(this.floor(), name, null) : withFastener(this.floor(), name));
+    if (what === 'off') this.comesOff([...new Set([...(this.store.plan().comesOff ?? []), name])]);
+    else this.tell(what === 'task' ? withOwn(this.floor(), name, null) : withFastener(this.floor(), name));
     this.ownName.set('');
   }
 } // prettier-ignore

@@ -22,7 +22,8 @@ type SheetName =
   | 'buying'
   | 'floor'
   | 'corners'
-  | 'log';
+  | 'log'
+  | 'comesOff';
 /** A sheet of figures by its place in the plan, with what it becomes. */
 type Sheets = { [K in SheetName]: { sheet: K; to: Plan[K] } }[SheetName];
 
