@@ -11,6 +11,7 @@ const MB = 1e6;
 /** Pictures as a camera gives them, 4000 by 3000, no two alike, as files in a folder. */
 async function takePictures(browser: Browser, url: string, folder: string, count: number): Promise<string[]> {
   const page = await browser.newPage();
+  await page.evaluateOnNewDocument('globalThis.__name = (named) => named');
   await page.goto(url, { waitUntil: 'load' });
   await page.evaluate(() => {
     const canvas = Object.assign(document.createElement('canvas'), { width: 4000, height: 3000 });
@@ -42,6 +43,8 @@ const give = async (page: Page, files: readonly string[]): Promise<void> => {
   await ((await page.waitForSelector('[data-test=photo-files]')) as ElementHandle<HTMLInputElement>).uploadFile(...files);
 };
 async function openLog(page: Page, url: string): Promise<void> {
+  // The loader that runs this file wraps named functions in a helper of its own, which the page lacks.
+  await page.evaluateOnNewDocument('globalThis.__name = (named) => named');
   await openPlan(page, url, 'gannet');
   await goTo(page, 'fit');
   await pressNamed(page, 'Log');
@@ -105,7 +108,6 @@ export async function photoKills(browser: Browser, url: string, count: number): 
     for (let i = 0; i < count; i++) {
       const page = await browser.newPage();
       await openLog(page, url);
-      await page.evaluate('window.__name = (named) => named');
       const seen = new Set<string>();
       await page.exposeFunction('shown', (digest: string) => void seen.add(digest));
       // The moment a photograph stands in the list, its digest is handed out of the tab.
