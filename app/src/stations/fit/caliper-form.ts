@@ -7,6 +7,7 @@ import { LengthField } from '../../kit/fields/length-field';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
+import { YesNoField } from '../../kit/fields/yes-no-field';
 import { DISPLAY_UNITS } from '../../kit/units';
 import { CaliperSection } from './caliper-section';
 import { ReadingsForm, type Ask } from './readings-form';
@@ -24,7 +25,7 @@ const BOLT_ASKS: readonly Ask<BoltReading>[] = [
 /** A caliper over its disc: gaps as measured, the shims out of the box, the bolt behind them, and what is looked at. */
 @Component({
   selector: 'fl-caliper-form',
-  imports: [CaliperSection, LengthField, MaybeField, NumberField, ReadingsForm, SelectField],
+  imports: [CaliperSection, LengthField, MaybeField, NumberField, ReadingsForm, SelectField, YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-5', role: 'group', '[attr.aria-label]': 'name()' },
   template: `
@@ -61,7 +62,7 @@ const BOLT_ASKS: readonly Ask<BoltReading>[] = [
     <div class="mt-4 grid gap-3 sm:grid-cols-3">
       <fl-maybe-field label="Pad’s edge over the disc’s" unit="length" [digits]="2" [least]="-100" [most]="100" none="not looked at" [hint]="padHint()" [value]="fit().padOverMm" (changed)="put({ padOverMm: $event })" />
       <fl-select-field [field]="'disc-' + fit().key" label="Disc’s vanes are for" none="not looked at" [options]="hands" [value]="fit().disc" (changed)="put({ disc: $event || null })" />
-      <fl-select-field [field]="'clear-' + fit().key" label="Shield, hose and wires clear" none="not looked at" [options]="yes" [value]="clear()" (changed)="put({ clear: $event === 'yes' ? true : $event === 'no' ? false : null })" />
+      <fl-yes-no-field [field]="'clear-' + fit().key" label="Shield, hose and wires clear" yes="clear" no="not clear" [value]="fit().clear" (changed)="put({ clear: $event })" />
     </div>
   `,
 }) // prettier-ignore
@@ -77,11 +78,6 @@ export class CaliperForm {
   protected readonly counts = { least: 1, most: 60, whole: true };
   protected readonly ways = [['out', 'outwards'], ['in', 'inwards']] as const; // prettier-ignore
   protected readonly hands = [['left', 'the left side'], ['right', 'the right side'], ['either', 'either side']] as const; // prettier-ignore
-  protected readonly yes = [['yes', 'clear'], ['no', 'not clear']] as const; // prettier-ignore
-  protected readonly clear = computed(() => {
-    const { clear } = this.fit();
-    return clear === null ? null : clear ? ('yes' as const) : ('no' as const);
-  });
 
   private readonly answer = computed((): ShimsResult | string | null => {
     const { innerGapMm, outerGapMm, stackMm, moves, box, bolt } = this.fit();

@@ -4,8 +4,8 @@ import { freshIn, PROOF_LOAD_TAKEN, type ProofLoad } from '@firm-line/core/plan'
 import { Empty } from '../../kit/empty';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { NumberField } from '../../kit/fields/number-field';
-import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
+import { YesNoField } from '../../kit/fields/yes-no-field';
 import { CornersSheet } from './corners-sheet';
 
 const SAID: Record<LoadVerdict, string> = {
@@ -20,7 +20,7 @@ const SAID: Record<LoadVerdict, string> = {
 /** Pedals and brackets that were welded or changed, loaded before a foot trusts them. */
 @Component({
   selector: 'fl-loads-page',
-  imports: [Empty, MaybeField, NumberField, SelectField, TextField],
+  imports: [Empty, MaybeField, NumberField,  TextField, YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -35,7 +35,7 @@ const SAID: Record<LoadVerdict, string> = {
           <fl-maybe-field label="Held for, s" none="not yet" [limits]="limits.seconds.of" [value]="load.seconds" (changed)="change(load.id, { seconds: $event })" />
           <fl-maybe-field label="Mark before" unit="length" [least]="-1000" [most]="1000" none="not measured" [value]="load.beforeMm" (changed)="change(load.id, { beforeMm: $event })" />
           <fl-maybe-field label="Mark after" unit="length" [least]="-1000" [most]="1000" none="not measured" [value]="load.afterMm" (changed)="change(load.id, { afterMm: $event })" />
-          <fl-select-field [field]="'sound-' + load.id" label="Looked at after" none="not looked at" [options]="looks" [value]="load.sound === null ? null : load.sound ? 'sound' : 'cracked'" (changed)="change(load.id, { sound: $event === 'sound' ? true : $event === 'cracked' ? false : null })" />
+          <fl-yes-no-field [field]="'sound-' + load.id" label="Looked at after" yes="sound" no="cracked or moved" [value]="load.sound" (changed)="change(load.id, { sound: $event })" />
         </div>
         <p class="mt-3 rounded-lg bg-paper px-4 py-2" role="status" data-test="load">{{ load.said }}</p>
         <button type="button" class="btn mt-2" (click)="remove(load.id)">Remove {{ load.name }}</button>
@@ -51,7 +51,6 @@ export class LoadsPage {
   protected readonly least = PROOF_LOAD.leastN;
   protected readonly competition = PROOF_LOAD.competitionN;
   protected readonly limits = PROOF_LOAD_TAKEN.fields;
-  protected readonly looks = [['sound', 'sound'], ['cracked', 'cracked or moved']] as const; // prettier-ignore
   protected readonly loads = computed(() =>
     this.sheet.corners().loads.map((load) => ({ ...load, said: SAID[loadVerdict(load, load.wantedN)] })),
   );

@@ -7,6 +7,7 @@ import { formatLengthUnit } from '@firm-line/core/units';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
+import { YesNoField } from '../../kit/fields/yes-no-field';
 import { DISPLAY_UNITS } from '../../kit/units';
 import { PlanStore } from '../../session/plan-store';
 import { CornersSheet } from './corners-sheet';
@@ -41,7 +42,7 @@ const ASKS: readonly Ask<Reading>[] = [
 /** The parking brake's cables and the order of its work; free play of pedal and pushrod. */
 @Component({
   selector: 'fl-parking-page',
-  imports: [MaybeField, ReadingsForm, SelectField, TextField],
+  imports: [MaybeField, ReadingsForm, SelectField, TextField, YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -89,7 +90,7 @@ const ASKS: readonly Ask<Reading>[] = [
       <div class="grid gap-3 sm:grid-cols-3">
         <fl-maybe-field label="Free play at the pad, cold" unit="length" none="not measured" [limits]="play.coldMm.of" [value]="pushrod().coldMm" (changed)="setPlay({ coldMm: $event })" />
         <fl-maybe-field label="Free play, hot" unit="length" none="not measured" [limits]="play.coldMm.of" [value]="pushrod().hotMm" (changed)="setPlay({ hotMm: $event })" />
-        <fl-select-field field="valve-holds" label="Booster’s non-return valve" none="not tried" [options]="valve" [value]="pushrod().valveHolds === null ? null : pushrod().valveHolds ? 'holds' : 'leaks'" (changed)="setPlay({ valveHolds: $event === 'holds' ? true : $event === 'leaks' ? false : null })" />
+        <fl-yes-no-field field="valve-holds" label="Booster’s non-return valve" yes="holds" no="leaks" none="not tried" [value]="pushrod().valveHolds" (changed)="setPlay({ valveHolds: $event })" />
       </div>
       <p class="mt-3 rounded-lg bg-paper px-4 py-2" role="status" data-test="play">{{ playWords() }}</p>
     </div>
@@ -105,7 +106,6 @@ export class ParkingPage {
   protected readonly limits = CABLE.fields;
   protected readonly play = CORNERS.fields.play.fields;
   protected readonly hands = [['left', 'the left side'], ['right', 'the right side'], ['either', 'either side']] as const; // prettier-ignore
-  protected readonly valve = [['holds', 'holds'], ['leaks', 'leaks']] as const; // prettier-ignore
   protected readonly cables = computed(() =>
     this.sheet.corners().cables.map((cable) => ({
       ...cable,

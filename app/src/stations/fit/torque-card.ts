@@ -3,9 +3,10 @@ import { guidanceFor } from '@firm-line/core/ends';
 import { figure } from '@firm-line/core/fault';
 import { torqueOf, verdictOf, wantedOf, withWanted, WRENCH_SHARE, type Task } from '@firm-line/core/floor';
 import type { Floor, Tightened, Wanted } from '@firm-line/core/plan';
-import { formatTorque, parseTorque } from '@firm-line/core/units/torque';
+import { formatTorque } from '@firm-line/core/units/torque';
 import { CheckField } from '../../kit/fields/check-field';
-import { Entry, type Read } from '../../kit/fields/entry';
+import { Entry } from '../../kit/fields/entry';
+import { readTorque } from '../../kit/fields/read-torque';
 import { Fold } from '../../kit/fold';
 import { PlanStore } from '../../session/plan-store';
 import { JointSection } from '../join/joint-section';
@@ -99,11 +100,7 @@ export class TorqueCard {
     const nm = this.saidNm();
     return nm === null ? '' : figure(nm);
   });
-  protected readonly read = (text: string): Read<number | null> => {
-    if (!text.trim()) return { ok: true, value: null };
-    const read = parseTorque(text);
-    return read.ok && read.value <= 0 ? { ok: false, message: 'A torque is more than nothing.' } : read;
-  };
+  protected readonly read = readTorque;
   protected readonly verdict = computed(() => verdictOf(this.torque().wantedNm, this.saidNm(), false));
   protected readonly wantedWords = computed(() => {
     const { wantedNm, source, likely } = this.torque();

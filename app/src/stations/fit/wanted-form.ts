@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { figure } from '@firm-line/core/fault';
 import { boltThread, likelyBoltNm } from '@firm-line/core/floor';
 import { BOLT_CLASSES, sheetNames, WANTED, type Wanted } from '@firm-line/core/plan';
-import { parseTorque } from '@firm-line/core/units/torque';
 import { Entry, type Read } from '../../kit/fields/entry';
 import { NumberField } from '../../kit/fields/number-field';
+import { readTorque } from '../../kit/fields/read-torque';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { PlanStore } from '../../session/plan-store';
@@ -49,11 +49,7 @@ export class WantedForm {
     const range = likelyBoltNm(this.wanted());
     return range ? `Such a bolt mostly takes ${figure(range.least)} to ${figure(range.most)} N·m (T = K·d·F). The sheet comes first.` : 'With thread and class an unlikely figure is asked about.';
   }); // prettier-ignore
-  protected readonly read = (text: string): Read<number | null> => {
-    if (!text.trim()) return { ok: true, value: null };
-    const read = parseTorque(text);
-    return read.ok && read.value <= 0 ? { ok: false, message: 'A torque is more than nothing.' } : read;
-  };
+  protected readonly read = readTorque;
   protected readonly readThread = (text: string): Read<string> =>
     !text || boltThread(text) ? { ok: true, value: text } : { ok: false, message: `"${text}" cannot be read: write it as M10, M12x1.5 or 7/16-20.` }; // prettier-ignore
 

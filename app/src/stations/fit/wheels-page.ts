@@ -5,6 +5,7 @@ import { Empty } from '../../kit/empty';
 import { MaybeField } from '../../kit/fields/maybe-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
+import { YesNoField } from '../../kit/fields/yes-no-field';
 import { PlanStore } from '../../session/plan-store';
 import { CornersSheet } from './corners-sheet';
 import { WheelForm } from './wheel-form';
@@ -15,7 +16,7 @@ const KINDS: readonly (readonly [HubKind, string])[] = [['adjustable', 'two bear
 /** Wheels over their calipers, studs and spacers; hub nuts by the school that fits. */
 @Component({
   selector: 'fl-wheels-page',
-  imports: [Empty, MaybeField, SelectField, TextField, WheelForm],
+  imports: [Empty, MaybeField, SelectField, TextField, WheelForm, YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -53,7 +54,7 @@ const KINDS: readonly (readonly [HubKind, string])[] = [['adjustable', 'two bear
           <fl-maybe-field label="End play, mm" none="not measured" [limits]="limits.endPlayMm.of" [value]="hub.endPlayMm" (changed)="change(hub.id, { endPlayMm: $event })" />
           <fl-maybe-field label="Sheet: least play, mm" none="no figure" [limits]="limits.endPlayMm.of" [value]="hub.sheetMm?.least" (changed)="sheetPlay(hub, 'least', $event)" />
           <fl-maybe-field label="Sheet: most play, mm" none="no figure" [limits]="limits.endPlayMm.of" [value]="hub.sheetMm?.most" (changed)="sheetPlay(hub, 'most', $event)" />
-          <fl-select-field [field]="'hub-lock-' + hub.id" label="Split pin, tab or nut" none="not looked at" [options]="locks" [value]="hub.newLock === null ? null : hub.newLock ? 'new' : 'old'" (changed)="change(hub.id, { newLock: $event === 'new' ? true : $event === 'old' ? false : null })" />
+          <fl-yes-no-field [field]="'hub-lock-' + hub.id" label="Split pin, tab or nut" yes="new" no="used before" [value]="hub.newLock" (changed)="change(hub.id, { newLock: $event })" />
         </div>
         <p class="mt-3 rounded-lg bg-paper px-4 py-2" role="status">{{ hub.words }}</p>
         <button type="button" class="btn mt-2" (click)="remove(hub.id)">Remove {{ hub.name }}</button>
@@ -70,7 +71,6 @@ export class WheelsPage {
   protected readonly schools = HUB_TABLE.map(
     ({ school, name }) => [school, name] as const satisfies readonly [HubSchool, string],
   );
-  protected readonly locks = [['new', 'new'], ['old', 'used before']] as const; // prettier-ignore
   protected readonly limits = HUB_FIT.fields;
   protected readonly fits = computed(() =>
     this.store

@@ -1,0 +1,9 @@
+import { parseTorque } from '@firm-line/core/units/torque';
+import type { Read } from './entry';
+
+/** A torque as people write it, N·m; empty is none, and nothing is no torque. */
+export function readTorque(text: string): Read<number | null> {
+  if (!text.trim()) return { ok: true, value: null };
+  const read = parseTorque(text);
+  return read.ok && read.value <= 0 ? { ok: false, message: 'A torque is more than nothing.' } : read;
+}
