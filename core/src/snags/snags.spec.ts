@@ -41,6 +41,8 @@ describe('snags of the demo plan', () => {
       ['note', 'thread-trusted', 'R3, end B'],
       ['note', 'flare-before-bend', 'F2, end B'],
       ['note', 'test-piece', 'Gannet'],
+      ['note', 'reservoir-short', 'Rear right'],
+      ['note', 'reservoir-short', 'Clutch slave'],
     ]);
   });
 

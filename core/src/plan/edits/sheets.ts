@@ -23,6 +23,7 @@ type SheetName =
   | 'floor'
   | 'corners'
   | 'log'
+  | 'filling'
   | 'comesOff';
 /** A sheet of figures by its place in the plan, with what it becomes. */
 type Sheets = { [K in SheetName]: { sheet: K; to: Plan[K] } }[SheetName];

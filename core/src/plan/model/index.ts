@@ -6,6 +6,7 @@ export { type AnyField, type Field, type Held, type NumberField, type NumberLimi
 export * from './gate.ts';
 export * from './clip-settings.ts';
 export * from './corners.ts';
+export * from './filling.ts';
 export * from './floor.ts';
 export * from './hose.ts';
 export * from './making.ts';

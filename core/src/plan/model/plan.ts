@@ -13,6 +13,7 @@ import { BUYING, type Buying } from './buying.ts';
 import { CORNERS, type Corners } from './corners.ts';
 import { LOG, type Log } from './log.ts';
 import { MAKING, type Making } from './making.ts';
+import { FILLING, type Filling } from './filling.ts';
 import { FLOOR, type Floor } from './floor.ts';
 import { HOSE, type Hose } from './hose.ts';
 import { LINE, type Line } from './line.ts';
@@ -65,6 +66,8 @@ export interface Plan {
   readonly corners?: Corners | null;
   /** What was seen and read, with photographs, and the makers' sheets. */
   readonly log?: Log | null;
+  /** Fluid: how it goes in, what was looked at before, what was done. */
+  readonly filling?: Filling | null;
   /** What comes off the vehicle before anything new goes on. */
   readonly comesOff?: readonly string[];
 }
@@ -139,6 +142,7 @@ export const PLAN = record<Plan>()({
   floor: optional(nullable(FLOOR)),
   corners: optional(nullable(CORNERS)),
   log: optional(nullable(LOG)),
+  filling: optional(nullable(FILLING)),
   comesOff: optional(list(name, 200)),
 });
 

@@ -8,10 +8,23 @@ import { hoseVolumeMl } from '../derived/hose-figures.ts';
 import { makesPressure } from '../model/index.ts';
 import type { Circuit, Part, PartKind, Plan, Port } from '../model/index.ts';
 
+/** What is bled, by the places where fluid meets. */
+export interface BleedNet {
+  readonly pipes: readonly { readonly kind: 'line' | 'hose'; readonly id: string; readonly from: string; readonly to: string }[];
+  readonly outlets: readonly { readonly at: string; readonly portId: string; readonly partId: string }[];
+  readonly bleeders: readonly {
+    readonly portId: string;
+    readonly partId: string;
+    readonly at: string;
+    readonly cavityMl: number;
+  }[];
+}
 /** The bleeding of one kind of work: all brake circuits, or the clutch. */
 export interface BleedView {
   readonly work: Circuit['work'];
   readonly bleeders: readonly { readonly part: Part; readonly port: Port }[];
+  /** Its pipes, outlets and bleeders with the places they join; null where there is no order. */
+  readonly net: BleedNet | null;
   /** Steps by id of the bleeder port. */
   readonly result: BleedPlan | null;
   /** Why there is none, and the line or bleeder port it is about. */
@@ -61,7 +74,7 @@ function viewOf(
       ? part.ports.filter((port) => port.role === 'bleeder').map((port) => ({ part, port }))
       : [],
   );
-  const none = (fault: NonNullable<BleedView['fault']>): BleedView => ({ work, bleeders, result: null, fault });
+  const none = (fault: NonNullable<BleedView['fault']>): BleedView => ({ work, bleeders, net: null, result: null, fault });
   const unfinished = joined.find((v) => !v.card);
   if (unfinished)
     return none({ message: `${unfinished.line.name} has no length yet: mend its corners first.`, lineId: unfinished.line.id });
@@ -125,6 +138,19 @@ function viewOf(
     return {
       work,
       bleeders,
+      net: {
+        pipes: [
+          ...joined.map((v) => ({ kind: 'line' as const, id: v.line.id, from: placeOf(v.ports.a!), to: placeOf(v.ports.b!) })),
+          ...pipes.map(({ hose, a, b }) => ({ kind: 'hose' as const, id: hose.id, from: placeOf(a), to: placeOf(b) })),
+        ],
+        outlets: outlets.map(({ port, part }) => ({ at: placeOf({ part, port }), portId: port.id, partId: part.id })),
+        bleeders: bleeders.map(({ part, port }) => ({
+          portId: port.id,
+          partId: part.id,
+          at: placeOf({ part, port }),
+          cavityMl: part.cavityMl + heldMl(part),
+        })),
+      },
       result: { ...found, order: found.order.map((step) => ({ ...step, id: idOf.get(step.id)! })) },
       fault: null,
     };

@@ -16,9 +16,8 @@ export const fluidsMeet = defineRule({
   id: 'fluids-meet',
   station: 'fill',
   about: 'plan',
-  reads: ['network', 'plan.bleeding', 'plan.parts'],
-  judge: ({ network, plan: { bleeding, parts } }) => {
-    const fluid = fluidById(bleeding.fluidId)!;
+  reads: ['network', 'plan.bleeding', 'plan.parts', 'plan.filling'],
+  judge: ({ network, plan: { bleeding, parts, filling } }) => {
     const group = components(network);
     const groupOf = ({ ports }: Part): number => ports.map(({ id }) => group[network.index.get(id) ?? -1]).find((one) => one !== undefined) ?? -1;
     const together = new Map<number, Part[]>();
@@ -28,6 +27,9 @@ export const fluidsMeet = defineRule({
     }
     return [...together.values()].flatMap((own): Finding[] => {
       const made = own.filter((part): part is Part & { readonly family: FluidFamily } => part.family !== null);
+      // Each reservoir has a fluid of its own.
+      const chosen = filling?.fluids.find(({ part }) => own.some(({ id }) => id === part))?.fluidId ?? bleeding.fluidId;
+      const fluid = fluidById(chosen)!;
       const odd = made.filter(({ family }) => family !== fluid.family);
       if (!odd.length) return [];
       // A circuit of which every part is known to take another fluid has that fluid: it is filled from a bottle of its own.

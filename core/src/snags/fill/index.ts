@@ -2,6 +2,35 @@ import { fluidsMeet } from './fluids-meet.ts';
 import { notBled } from './not-bled.ts';
 import { siliconeModulator } from './silicone-modulator.ts';
 import { fluidThick } from './fluid-thick.ts';
+import { pushrodUnlooked } from './pushrod-unlooked.ts';
+import { drumsUnset } from './drums-unset.ts';
+import { padsOut } from './pads-out.ts';
+import { benchOpen } from './bench-open.ts';
+import { jointLooseFilled } from './joint-loose-filled.ts';
+import { orderNotSheet } from './order-not-sheet.ts';
+import { reservoirShort } from './reservoir-short.ts';
+import { fluidUnknown } from './fluid-unknown.ts';
+import { bottleOld } from './bottle-old.ts';
+import { fluidWet } from './fluid-wet.ts';
+import { fluidChange } from './fluid-change.ts';
+import { airStays } from './air-stays.ts';
 
 /** Rules of this station, in the order in which they are told. */
-export const FILL_RULES = [siliconeModulator, fluidThick, fluidsMeet, notBled] as const;
+export const FILL_RULES = [
+  siliconeModulator,
+  fluidThick,
+  fluidsMeet,
+  fluidChange,
+  fluidUnknown,
+  notBled,
+  orderNotSheet,
+  reservoirShort,
+  airStays,
+  padsOut,
+  jointLooseFilled,
+  pushrodUnlooked,
+  drumsUnset,
+  benchOpen,
+  bottleOld,
+  fluidWet,
+] as const;

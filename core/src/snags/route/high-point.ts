@@ -9,7 +9,7 @@ export const RISE_MM = 15;
 export const NARROW_MM = 3.5;
 
 /** Where a line rises and falls again between its ends: the index of each top, and how far it stands over the higher of the lows beside it. */
-function humpsOf(heights: readonly number[]): { at: number; riseMm: number }[] {
+export function humpsOf(heights: readonly number[]): { at: number; riseMm: number }[] {
   const low = (from: number, step: 1 | -1): number => {
     let least = heights[from]!;
     for (let i = from + step; i >= 0 && i < heights.length && heights[i]! <= heights[from]!; i += step) least = Math.min(least, heights[i]!);

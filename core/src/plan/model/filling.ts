@@ -1,0 +1,178 @@
+import { WAYS_TO_BLEED, type WayToBleed } from '../../air/index.ts';
+import {
+  flag,
+  id,
+  list,
+  name,
+  nullable,
+  number,
+  once,
+  oneOf,
+  optional,
+  over,
+  record,
+  ref,
+  text,
+  time,
+  written,
+  type Field,
+} from './field.ts';
+
+/** How fluid is pushed or drawn through. */
+export const FILL_METHODS = [...WAYS_TO_BLEED, 'actuator'] as const;
+export type FillMethod = WayToBleed | 'actuator';
+/** What was said done before fluid goes in; `stamp` is of what it was said of. */
+export interface ToldBefore {
+  readonly key: string;
+  readonly at: string;
+  readonly stamp: string;
+}
+/** What the maker's sheet says of the order: where it stands, and what comes after the last corner. */
+export interface MakersOrder {
+  readonly source: string;
+  /** Times the parking brake goes on and off after the last corner. */
+  readonly parkingTimes: number;
+  /** Bleeder ports that are bled once more after that. */
+  readonly again: readonly string[];
+}
+/** The fluid of one reservoir. */
+export interface FluidIn {
+  /** The part that is its reservoir. */
+  readonly part: string;
+  readonly fluidId: string;
+  readonly batch: string;
+  /** Where the choice comes from: sheet, cap, plate. */
+  readonly source: string;
+  readonly openedOn: string | null;
+  readonly filledOn: string | null;
+  readonly nextOn: string | null;
+  /** Measured boiling point, °C. */
+  readonly boilC: number | null;
+  /** Hottest place of this fluid as it was measured, °C. */
+  readonly hotC: number | null;
+  /** What was in it before; null: nothing, it is new. */
+  readonly wasId: string | null;
+  /** Every seal renewed in what the new fluid asks for; all lines flushed; the parts' sheets name both families. */
+  readonly seals: boolean;
+  readonly flushed: boolean;
+  readonly named: boolean;
+}
+export const RUN_ACTS = ['open', 'stroke', 'read', 'close', 'out', 'top-up', 'level', 'vent', 'stall', 'tried', 'pause', 'resume', 'next', 'extra', 'finish', 'felt'] as const; // prettier-ignore
+export const CAME_OUT = ['bubbles', 'froth', 'clear', 'dirty'] as const;
+export type CameOutAs = (typeof CAME_OUT)[number];
+/** One tap of a run. */
+export interface RunEvent {
+  readonly act: (typeof RUN_ACTS)[number];
+  readonly at: string;
+  readonly ml?: number;
+  readonly out?: CameOutAs;
+  /** What was tried against a bleeder that gives nothing, or how the pedal felt at the end. */
+  readonly how?: string;
+}
+/** A run at the bleeders, as it was begun and as it was told. */
+export interface FillRun {
+  readonly id: string;
+  readonly work: 'brake' | 'clutch';
+  readonly method: FillMethod;
+  /** Bleeder ports in their turn, with what is to go through each. */
+  readonly order: readonly string[];
+  readonly flushMl: readonly number[];
+  /** After so many of them the extra steps of the maker's sheet; null: there are none. */
+  readonly extraAfter: number | null;
+  readonly parkingTimes: number;
+  readonly strokeMl: number;
+  readonly fullMl: number;
+  readonly markMl: number;
+  readonly startedAt: string;
+  readonly log: readonly RunEvent[];
+}
+export const FILL_TOOLS = [
+  'hose and jar',
+  'one-way bleeder',
+  'vacuum pump',
+  'pressure pot',
+  'cap adapter',
+  'syringe',
+  'scan tool',
+] as const;
+export type FillTool = (typeof FILL_TOOLS)[number];
+/** Everything about the fluid: how it goes in, what was looked at before, what was done. */
+export interface Filling {
+  /** Null: the one that suits people and tools. */
+  readonly method: FillMethod | null;
+  readonly people: number;
+  readonly tools: readonly FillTool[];
+  readonly usedMaster: boolean;
+  readonly when: 'now' | 'later';
+  readonly makers: MakersOrder | null;
+  readonly before: readonly ToldBefore[];
+  readonly fluids: readonly FluidIn[];
+  readonly runs: readonly FillRun[];
+}
+export const NO_FILLING: Filling = {
+  method: null,
+  people: 2,
+  tools: ['hose and jar'],
+  usedMaster: false,
+  when: 'now',
+  makers: null,
+  before: [],
+  fluids: [],
+  runs: [],
+};
+
+const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
+const names = (most: number): Field<readonly string[]> => once(name, most) as Field<readonly string[]>;
+const ml = number(0, 100_000);
+export const FLUID_IN = record<FluidIn>()({
+  part: id,
+  fluidId: ref('fluid'),
+  batch: text,
+  source: text,
+  openedOn: nullable(day),
+  filledOn: nullable(day),
+  nextOn: nullable(day),
+  boilC: nullable(number(0, 400)),
+  hotC: nullable(number(-50, 1000)),
+  wasId: nullable(ref('fluid')),
+  seals: flag,
+  flushed: flag,
+  named: flag,
+});
+export const MAKERS_ORDER = record<MakersOrder>()({
+  source: text,
+  parkingTimes: number(0, 100, { whole: true }),
+  again: names(200),
+});
+const RUN_EVENT = record<RunEvent>()({
+  act: oneOf(RUN_ACTS),
+  at: time,
+  ml: optional(ml),
+  out: optional(oneOf(CAME_OUT)),
+  how: optional(text),
+});
+const RUN = record<FillRun>()({
+  id,
+  work: oneOf(['brake', 'clutch']),
+  method: oneOf(FILL_METHODS),
+  order: list(name, 500, 1),
+  flushMl: list(ml, 500),
+  extraAfter: nullable(number(0, 500, { whole: true })),
+  parkingTimes: number(0, 100, { whole: true }),
+  strokeMl: over(1000),
+  fullMl: ml,
+  markMl: ml,
+  startedAt: time,
+  log: list(RUN_EVENT, 20_000),
+});
+export const FILLING = record<Filling>()({
+  method: nullable(oneOf(FILL_METHODS)),
+  people: number(1, 20, { whole: true }),
+  tools: once(oneOf(FILL_TOOLS), 20),
+  usedMaster: flag,
+  when: oneOf(['now', 'later']),
+  makers: nullable(MAKERS_ORDER),
+  before: list(record<ToldBefore>()({ key: name, at: time, stamp: text }), 500),
+  fluids: list(FLUID_IN, 50),
+  runs: list(RUN, 200),
+});
