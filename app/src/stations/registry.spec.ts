@@ -1,4 +1,4 @@
-import { COLLECTIONS, NO_CORNERS, NO_FLOOR, type Ref } from '@firm-line/core/plan';
+import { COLLECTIONS, NO_CORNERS, NO_FILLING, NO_FLOOR, type Ref } from '@firm-line/core/plan';
 import { inspect, RULES } from '@firm-line/core/snags';
 import { demo } from '../../../core/src/testing/demo-plans';
 import { bare, ODD_PLANS, opened } from '../../../core/src/testing/odd-plans';
@@ -18,10 +18,11 @@ describe('the stations', () => {
     const gannet = demo('gannet');
     const corners = { ...NO_CORNERS, hubs: [{ id: 'hub-1', name: 'Hub', kind: 'unit', school: 'feel', endPlayMm: null, sheetMm: null, newLock: null }], calipers: [{ key: 'fl', innerGapMm: 4, outerGapMm: 2, stackMm: 0, moves: 'out', box: [], bolt: null, fittedMm: 3, padOverMm: null, disc: 'right', clear: null }], loads: [{ id: 'load-1', name: 'Pedal', wantedN: 1350, loadN: null, seconds: null, beforeMm: null, afterMm: null, sound: null }] } as const; // prettier-ignore
     const floor = { ...NO_FLOOR, done: [{ task: 'fill', at: '2026-11-27', by: '', minutes: null, stamp: '' }, { task: 'run:line-r2', at: '2026-11-27', by: '', minutes: null, stamp: 'older' }], temporary: [{ id: 'held-1', what: 'Hose', by: 'zip-tie', since: '2026-11-27', closed: null }] } as const; // prettier-ignore
+    const filling = { ...NO_FILLING, makers: { source: 'Sheet 4', parkingTimes: 0, again: [] }, fluids: [{ part: 'master', fluidId: 'dot-5', batch: '', source: '', openedOn: null, filledOn: null, nextOn: null, boilC: 150, hotC: null, wasId: 'dot-4', seals: false, flushed: false, named: false }], runs: [{ id: 'run-1', work: 'brake', method: 'two-people', order: ['bleed-rr'], flushMl: [1], extraAfter: null, parkingTimes: 0, strokeMl: 5, fullMl: 120, markMl: 40, startedAt: '2026-11-27', log: [{ act: 'open', at: '2026-11-27' }, { act: 'stroke', at: '2026-11-27' }] }] } as const; // prettier-ignore
     const plans = [
       ...ODD_PLANS.map(([, plan]) => plan),
       ...['gannet', 'wheatear', 'dunlin'].map(demo),
-      { ...gannet, floor, corners },
+      { ...gannet, floor, corners, filling },
     ];
     const spoken = new Set<string>();
     for (const plan of [...plans, ...plans.map(bare), ...plans.map(opened)])

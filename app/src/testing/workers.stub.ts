@@ -1,3 +1,4 @@
+import { airJobs } from '../worker/jobs/air';
 import { checkJobs } from '../worker/jobs/check';
 import { hosesJobs } from '../worker/jobs/hoses';
 import { inspectJobs } from '../worker/jobs/inspect';
@@ -34,6 +35,7 @@ export const createSpaceWorker = (): Worker => inPage(spaceJobs());
 export const createSetOutWorker = (): Worker => inPage(setOutJobs);
 export const createWorthWorker = (): Worker => inPage(worthJobs);
 export const createMakingWorker = (): Worker => inPage(makingJobs);
+export const createAirWorker = (): Worker => inPage(airJobs);
 /** Meshes are not read there, and the drawing is looked at in the browser tests. */
 export const createMeshWorker = (): Worker => inPage({});
 export const createElkWorker = (): Worker => Object.assign(new EventTarget(), { postMessage: () => undefined, terminate: () => undefined }) as unknown as Worker; // prettier-ignore

@@ -10,3 +10,4 @@ export const createSetOutWorker = (): Worker => new Worker(new URL('./set-out.wo
 export const createWorthWorker = (): Worker => new Worker(new URL('./worth.worker', import.meta.url), { type: 'module' });
 export const createMakingWorker = (): Worker => new Worker(new URL('./making.worker', import.meta.url), { type: 'module' });
 export const createPhotoWorker = (): Worker => new Worker(new URL('./photo.worker', import.meta.url), { type: 'module' });
+export const createAirWorker = (): Worker => new Worker(new URL('./air.worker', import.meta.url), { type: 'module' });

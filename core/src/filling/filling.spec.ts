@@ -11,6 +11,8 @@ import {
 import { viewPlan, type BleedView, type PlanView } from '../plan/results/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import {
+  BleedDrill,
+  drillVehicle,
   airNetworkOf,
   airNow,
   beforeFill,
@@ -30,6 +32,7 @@ import {
   withRun,
   withTold,
 } from './index.ts';
+import { seeded } from '../testing/seeded.ts';
 import { pipeMl } from '../air/index.ts';
 
 const gannet = demo('gannet');
@@ -109,8 +112,8 @@ describe('methods', () => {
     );
   it('say what they lack', () => {
     const alone = lacks(1, ['hose and jar', 'pressure pot']);
-    expect(alone['two-people']).toBe('2 people');
-    expect(alone['pressure']).toBe('cap adapter');
+    expect(alone['two-people']).toBe('needs 2 people');
+    expect(alone['pressure']).toBe('needs cap adapter');
     expect(alone['actuator']).toBe('there is no actuator');
     expect(lacks(2, ['hose and jar'])['two-people']).toBe('');
     expect(
@@ -268,7 +271,8 @@ describe('the run', () => {
     const run = told(small({ order: ['a'], flushMl: [0] }), 'open', 'stroke', 'close', 'next', { act: 'felt', how: 'firm' });
     const [used] = usedBefore({ runs: [run] });
     expect(used).toMatchObject({ ml: 5, felt: 'firm', corners: [{ portId: 'a', strokes: 1, ml: 5 }] });
-    expect(runNow({ runs: [run] })).toBeNull();
+    expect(runNow({ runs: [small(), run] })).toBe(run);
+    expect(runNow({ runs: [] })).toBeNull();
   });
 });
 
@@ -298,4 +302,34 @@ test('changes of fluid: seals and flushing to silicone, never to mineral oil unl
   expect(changeSteps('dot-3', 'dot-5.1').steps).toEqual([]);
   expect(changeSteps('dot-4', 'dot-5')).toMatchObject({ never: false, steps: [{ key: 'seals' }, { key: 'flushed' }] });
   expect(changeSteps('dot-4', 'mineral')).toMatchObject({ never: true, steps: [{ key: 'named' }, {}, {}] });
+});
+
+describe('the drill', () => {
+  it('rewards the usual way, and shows what leaving the bleeder open and a dry reservoir cost', () => {
+    const random = seeded(5);
+    for (let k = 0; k < 4; k++) {
+      const vehicle = drillVehicle(random);
+      const usual = new BleedDrill(vehicle);
+      for (const id of ['RR', 'RL', 'FR', 'FL'])
+        for (let clear = 0, i = 0; clear < 2 && i < 80; i++) {
+          if (usual.reservoirMl < 20) usual.act('top-up', id);
+          clear = usual.act('stroke', id).airMl < 0.02 ? clear + 1 : 0;
+        }
+      const score = usual.score();
+      expect(score.ranDry).toBe(false);
+      expect(score.leftMl).toBeLessThanOrEqual(score.best.leftMl + 0.5);
+      const dry = new BleedDrill(vehicle);
+      for (let i = 0; i < 25; i++) dry.act('stroke', 'RR');
+      expect(dry.score()).toMatchObject({ ranDry: true });
+      const open = new BleedDrill(vehicle);
+      const shut = new BleedDrill(vehicle);
+      for (let i = 0; i < 10; i++) {
+        open.act('stroke-open', 'RR');
+        shut.act('stroke', 'RR');
+      }
+      expect(open.sim.airMl).toBeGreaterThan(shut.sim.airMl + 1);
+      for (const drill of [usual, dry, open])
+        expect(drill.sim.airMl + drill.sim.outMl + drill.sim.ventedMl - drill.sim.drawnMl).toBeCloseTo(drill.firstMl, 6);
+    }
+  });
 });

@@ -16,3 +16,4 @@ export {
   type RunState,
 } from './run.ts';
 export { runNow, usedBefore, type Used, type UsedRun } from './used.ts';
+export { BleedDrill, DRILL_ACTS, drillVehicle, type DrillAct, type DrillScore, type DrillVehicle } from './drill.ts';

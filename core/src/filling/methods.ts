@@ -115,7 +115,7 @@ export function methodsFor({ people, tools }: Pick<Filling, 'people' | 'tools'>,
       : method.id === 'gravity' && above.length ? `the reservoir stands below ${above.length === 1 ? 'a bleeder' : `${above.length} bleeders`}`
       : method.id === 'vacuum' && silicone ? 'silicone froths under vacuum'
       : '';
-    const lacks = wrong || (method.people > people ? `${method.people} people` : '') || missing.join(', ');
+    const lacks = wrong || (method.people > people ? `needs ${method.people} people` : missing.length ? `needs ${missing.join(', ')}` : '');
     return { method, lacks, fits: !lacks };
   });
 } // prettier-ignore

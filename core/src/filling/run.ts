@@ -218,6 +218,6 @@ export function instructionOf(run: FillRun, state: RunState, name: (portId: stri
       return { title: `${at}: shut it, then pedal up`, detail: 'Never the pedal first: what came out is drawn back.', main: { act: 'close', label: 'Shut, pedal up' } };
     case 'ready':
       if (enough) return { title: `${at} runs clear: shut and capped`, detail: `${Math.round(corner!.ml)} mL went through.`, main: { act: 'next', label: state.step + 1 >= run.order.length ? 'Closed, last corner' : 'Closed, next corner' } };
-      return { title: `${at}: open the bleeder ${quarter}`, detail: 'Hose on, its end under fluid. A box wrench, not an open one.', main: { act: 'open', label: 'Open' } };
+      return { title: `${at}: open it ${quarter}`, detail: 'Hose on, its end under fluid. A box wrench, not an open one.', main: { act: 'open', label: 'Open' } };
   }
 } // prettier-ignore

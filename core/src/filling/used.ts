@@ -23,6 +23,5 @@ export const usedBefore = ({ runs }: Pick<Filling, 'runs'>): UsedRun[] =>
     const corners = state.corners.filter(({ ml }) => ml > 0).map(({ portId, strokes, ml, seconds }) => ({ portId, strokes, ml, minutes: seconds / 60 }));
     return [{ run, corners, ml: corners.reduce((sum, c) => sum + c.ml, 0), minutes: state.seconds / 60, felt: state.felt }];
   }); // prettier-ignore
-/** The run that is under way. */
-export const runNow = ({ runs }: Pick<Filling, 'runs'>): FillRun | null =>
-  runs.findLast((run) => replay(run).state.felt === null) ?? null;
+/** The newest run: under way, or over until another is begun. */
+export const runNow = ({ runs }: Pick<Filling, 'runs'>): FillRun | null => runs.at(-1) ?? null;

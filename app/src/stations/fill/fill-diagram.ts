@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import type { AirNow } from '@firm-line/core/filling';
 import type { BleedView } from '@firm-line/core/plan/results';
 import { add, scale, ZERO, type Vec3 } from '@firm-line/core/vec';
 import { PlanStore } from '../../session/plan-store';
@@ -17,6 +18,16 @@ const mean = (points: readonly Vec3[]): Vec3 => scale(points.reduce(add, ZERO), 
       <text x="160" y="14" text-anchor="middle" class="fill-ink-soft text-xs">front of the vehicle</text>
       @for (line of drawn().lines; track $index) {
         <path [attr.d]="line.d" [class]="'fill-none ' + line.stroke" stroke-width="5" stroke-linejoin="round" />
+        @for (slug of line.slugs; track $index) {
+          <path
+            [attr.d]="line.d"
+            class="fill-none stroke-sheet"
+            stroke-width="2.5"
+            pathLength="1"
+            [attr.stroke-dasharray]="slug.to - slug.from + ' 2'"
+            [attr.stroke-dashoffset]="-slug.from"
+          />
+        }
       }
       @for (dot of drawn().dots; track $index) {
         <circle [attr.cx]="dot[0]" [attr.cy]="dot[1]" r="8" class="fill-ink" />
@@ -28,12 +39,22 @@ const mean = (points: readonly Vec3[]): Vec3 => scale(points.reduce(add, ZERO), 
           width="40"
           height="40"
           rx="8"
-          class="fill-sheet stroke-ink"
+          [class]="'stroke-ink ' + (box.state === 'now' ? 'fill-fluid' : box.state === 'done' ? 'fill-fluid-pale' : 'fill-sheet')"
           stroke-width="2"
         />
-        <text [attr.x]="box.x" [attr.y]="box.y + 8" text-anchor="middle" class="fill-ink text-xl font-bold">
+        <text
+          [attr.x]="box.x"
+          [attr.y]="box.y + 8"
+          text-anchor="middle"
+          [class]="'text-xl font-bold ' + (box.state === 'now' ? 'fill-sheet' : 'fill-ink')"
+        >
           {{ box.number }}
         </text>
+        @if (box.airMl >= 0.05) {
+          <text [attr.x]="box.x" [attr.y]="box.y + 34" text-anchor="middle" class="fill-ink-soft text-xs">
+            air {{ box.airMl.toFixed(1) }} mL
+          </text>
+        }
       }
       @for (master of drawn().masters; track master.name) {
         <rect [attr.x]="master.x - 12" [attr.y]="master.y - 11" width="24" height="22" rx="5" class="fill-ink" />
@@ -45,7 +66,24 @@ const mean = (points: readonly Vec3[]): Vec3 => scale(points.reduce(add, ZERO), 
 export class FillDiagram {
   private readonly store = inject(PlanStore);
   readonly bleeding = input.required<readonly BleedView[]>();
-  protected readonly words = computed(() => `From above: ${this.drawn().boxes.length} bleeders`);
+  /** In a run: the bleeder at hand, those that are done, and where the air is. */
+  readonly now = input<string | null>(null);
+  readonly done = input<readonly string[]>([]);
+  readonly air = input<AirNow | null>(null);
+  protected readonly words = computed(
+    () =>
+      `From above: ${this.drawn().boxes.length} bleeders${this.air() ? `, ${this.air()!.airMl.toFixed(0)} mL of air by the simulation` : ''}`,
+  );
+  /** Air in each line, by its id. */
+  private readonly slugs = computed(() => {
+    const air = this.air();
+    const net = this.bleeding().length === 1 ? this.bleeding()[0]!.net : null;
+    return new Map(air && net ? net.pipes.map(({ id }, i) => [id, air.pipes[i] ?? []] as const) : []);
+  });
+  private heldAt(work: BleedView, portId: string): number {
+    const at = work.net?.bleeders.find((bleeder) => bleeder.portId === portId)?.at;
+    return this.air()?.places.find((place) => place.at === at)?.ml ?? 0;
+  }
   protected readonly drawn = computed(() => {
     const view = this.store.view();
     const lines = view.lines.filter((line) => line.nodesMm.length);
@@ -63,13 +101,22 @@ export class FillDiagram {
       at(mean(ports.filter(({ part }) => part.id === partId).map((p) => p.fixed.atMm)));
     return {
       lines: lines.map((line) => ({
+        slugs: this.slugs().get(line.line.id) ?? [],
         stroke: STROKES[view.circuits.get(line.line.circuitId)!.ink],
         d: line.nodesMm.map((p, i) => `${i ? 'L' : 'M'}${at(p).join(' ')}`).join(''),
       })),
       boxes: this.bleeding().flatMap((work) =>
         (work.result?.order ?? []).map((step, i) => {
           const [bx, by] = placeOf(work.bleeders.find((b) => b.port.id === step.id)!.part.id);
-          return { id: step.id, number: `${work.work === 'clutch' ? 'C' : ''}${i + 1}`, x: bx, y: by };
+          const state = step.id === this.now() ? 'now' : this.done().includes(step.id) ? 'done' : 'open';
+          return {
+            id: step.id,
+            state,
+            airMl: this.heldAt(work, step.id),
+            number: `${work.work === 'clutch' ? 'C' : ''}${i + 1}`,
+            x: bx,
+            y: by,
+          };
         }),
       ),
       dots: joined(['tee', 'block', 'bracket']),

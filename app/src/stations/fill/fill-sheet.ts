@@ -1,0 +1,39 @@
+import { computed, inject, Injectable } from '@angular/core';
+import { airNetworkOf, fillingOf, methodOf, runNow } from '@firm-line/core/filling';
+import type { Filling } from '@firm-line/core/plan';
+import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
+import { PlanStore } from '../../session/plan-store';
+
+/** Name of a bleeder: its part's, with its own where the part has two. */
+export function bleederName(works: readonly BleedView[], portId: string): string {
+  const found = works.flatMap(({ bleeders }) => bleeders).find(({ port }) => port.id === portId);
+  if (!found) return 'A bleeder that is gone';
+  return found.part.ports.filter(({ role }) => role === 'bleeder').length > 1 ? `${found.part.name}, ${found.port.name}` : found.part.name;
+} // prettier-ignore
+
+/** Everything about the fluid of the open plan, and how it is changed. */
+@Injectable({ providedIn: 'root' })
+export class FillSheet {
+  private readonly store = inject(PlanStore);
+  readonly view = computed(() => viewPlan(this.store.plan()));
+  readonly works = computed(() => this.view().bleeding);
+  readonly filling = computed((): Filling => fillingOf(this.store.plan()));
+  readonly run = computed(() => runNow(this.filling()));
+  /** The first kind of work that can be bled: by it the method is picked. */
+  readonly first = computed(() => this.works().find(({ result }) => result) ?? null);
+  readonly network = computed(() => {
+    const work = this.first();
+    return work && airNetworkOf(work, this.view());
+  });
+  readonly method = computed(() => methodOf(this.filling(), this.store.plan(), this.network()));
+
+  set(patch: Partial<Filling>): void {
+    this.to({ ...this.filling(), ...patch });
+  }
+  to(filling: Filling): void {
+    this.store.apply({ edit: 'setSheet', with: { sheet: 'filling', to: filling } });
+  }
+  name(portId: string): string {
+    return bleederName(this.works(), portId);
+  }
+}

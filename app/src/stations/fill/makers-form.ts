@@ -1,0 +1,48 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { sheetNames, type MakersOrder } from '@firm-line/core/plan';
+import { NumberField } from '../../kit/fields/number-field';
+import { TextField } from '../../kit/fields/text-field';
+import { PlanStore } from '../../session/plan-store';
+import { FillSheet } from './fill-sheet';
+
+/** Where the maker's order stands, and what it asks after the last corner. */
+@Component({
+  selector: 'fl-makers-form',
+  imports: [NumberField, TextField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <div class="grid gap-3 sm:grid-cols-2">
+      <fl-text-field field="order-source" label="Which sheet, which page" [offers]="offers()" [limits]="words" [value]="makers().source" (changed)="set({ source: $event })" />
+      <fl-number-field label="Then the parking brake on and off, times" [value]="makers().parkingTimes" [limits]="timesLimits" (changed)="set({ parkingTimes: $event })" />
+    </div>
+    <fieldset class="mt-3">
+      <legend class="label">And then once more</legend>
+      <div class="mt-1 flex flex-wrap gap-2">
+        @for (one of bleeders(); track one.id) {
+          <button type="button" [class]="one.again ? 'btn-dark' : 'btn'" [attr.aria-pressed]="one.again" [attr.aria-label]="'Once more: ' + one.name" (click)="toggle(one.id)">{{ one.name }}{{ one.again ? ' ✓' : '' }}</button>
+        }
+      </div>
+    </fieldset>
+  `,
+}) // prettier-ignore
+export class MakersForm {
+  private readonly sheet = inject(FillSheet);
+  private readonly store = inject(PlanStore);
+  protected readonly words = { least: 0, most: 200 };
+  protected readonly timesLimits = { least: 0, most: 100, whole: true };
+  protected readonly makers = computed(
+    (): MakersOrder => this.sheet.filling().makers ?? { source: '', parkingTimes: 0, again: [] },
+  );
+  protected readonly offers = computed(() => sheetNames(this.store.plan()));
+  protected readonly bleeders = computed(() =>
+    (this.sheet.works().find(({ work }) => work === 'brake')?.bleeders ?? []).map(({ port }) => ({ id: port.id, name: this.sheet.name(port.id), again: this.makers().again.includes(port.id) })),
+  ); // prettier-ignore
+  protected set(patch: Partial<MakersOrder>): void {
+    this.sheet.set({ makers: { ...this.makers(), ...patch } });
+  }
+  protected toggle(id: string): void {
+    const { again } = this.makers();
+    this.set({ again: again.includes(id) ? again.filter((one) => one !== id) : [...again, id] });
+  }
+}

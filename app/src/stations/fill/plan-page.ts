@@ -1,0 +1,278 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { bottleMl, type School } from '@firm-line/core/bleed';
+import type { Bleeding } from '@firm-line/core/plan';
+import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
+import { FLUIDS, fluidById } from '@firm-line/core/stock';
+import { formatLengthUnit, formatVolume } from '@firm-line/core/units';
+import { NumberField } from '../../kit/fields/number-field';
+import { PlanStore } from '../../session/plan-store';
+import { usedBefore, type UsedRun } from '@firm-line/core/filling';
+import { FillDiagram } from './fill-diagram';
+import { FillSheet } from './fill-sheet';
+import { MakersForm } from './makers-form';
+import { MethodCard } from './method-card';
+import { SchoolsCard } from './schools-card';
+import { RadioField } from '../../kit/fields/radio-field';
+
+const SCHOOLS: readonly { id: School; name: string; why: string }[] = [
+  {
+    id: 'farthest-first',
+    name: 'Furthest first',
+    why: 'The usual school: the longest pipe holds the most air, so it goes first and later corners are not fouled by it.',
+  },
+  {
+    id: 'nearest-first',
+    name: 'Nearest first',
+    why: 'Clean fluid reaches the near corners at once, and each further one pushes less air ahead of it.',
+  },
+  {
+    id: 'as-listed',
+    name: "The maker's order",
+    why: 'Where the maker of the vehicle or the master gives an order, it wins over either school.',
+  },
+];
+const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
+
+@Component({
+  selector: 'fl-fill-plan-page',
+  imports: [FillDiagram, MakersForm, MethodCard, NumberField, RadioField, SchoolsCard],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'flex min-h-0 flex-1 flex-col' },
+  template: `
+    @if (bleeding(); as bleeding) {
+      <div class="grid flex-1 lg:grid-cols-[20rem_minmax(0,1fr)] 2xl:grid-cols-[22rem_minmax(0,1fr)_18rem]">
+        <section class="border-r border-rule bg-sheet p-4" aria-label="Order of the corners">
+          <h2 class="h2">Order of the corners</h2>
+          <p class="text-sm text-ink-soft">{{ school().name }}, measured along the pipe from the master.</p>
+          <fl-fill-diagram class="my-2 block" [bleeding]="bleeding" />
+          @for (work of bleeding; track work.work) {
+            @if (work.result; as result) {
+              <table class="mt-2 w-full text-left" [attr.data-work]="work.work">
+                <caption class="text-left font-bold">
+                  {{
+                    names[work.work]
+                  }}
+                </caption>
+                <thead class="text-sm text-ink-soft">
+                  <tr>
+                    <th class="font-normal">Bleeder</th>
+                    <th class="text-right font-normal">Path</th>
+                    <th class="text-right font-normal">Push</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  @for (step of result.order; track step.id; let i = $index) {
+                    <tr class="border-t border-rule">
+                      <td class="py-2">{{ work.work === 'clutch' ? 'C' : '' }}{{ i + 1 }} {{ nameOf(work, step.id) }}</td>
+                      <td class="text-right font-mono">{{ path(step.pathMm) }}</td>
+                      <td class="text-right font-mono">{{ ml(step.flushMl) }}</td>
+                    </tr>
+                  }
+                </tbody>
+              </table>
+            } @else {
+              <p class="fault mt-2">{{ names[work.work] }}: {{ work.fault?.message }}</p>
+            }
+          }
+        </section>
+        <div class="flex flex-col gap-4 p-5">
+          <section class="card p-5" aria-label="Fluid to buy">
+            <h2 class="h2">Fluid to buy</h2>
+            <div class="mt-2 flex flex-wrap items-end gap-x-10 gap-y-3">
+              @for (work of amounts(); track work.name) {
+                <div>
+                  <p class="label">{{ work.name }}</p>
+                  <p class="font-mono text-4xl" [attr.data-buy]="work.name">{{ work.buy }}</p>
+                  <p class="text-sm text-ink-soft">{{ work.fill }} to fill, {{ work.flush }} to push through</p>
+                </div>
+              }
+              <div class="min-w-48">
+                <label class="label block" for="fluid">Fluid</label>
+                <select #fluidId id="fluid" class="field w-full" (change)="set({ fluidId: fluidId.value })">
+                  @for (fluid of fluids; track fluid.id) {
+                    <option [value]="fluid.id" [selected]="fluid.id === fluidNow().id">{{ fluid.name }}</option>
+                  }
+                </select>
+              </div>
+              <fl-number-field
+                class="w-40"
+                label="Times the volume pushed"
+                [value]="store.plan().bleeding.purge"
+                [least]="1"
+                [most]="20"
+                (changed)="set({ purge: $event })"
+              />
+            </div>
+            <p class="mt-3 text-sm">{{ fluidNow().mixes }} {{ boil() }}</p>
+            <p class="text-sm text-ink-soft">
+              Rounded up to the bottles that are sold. The reservoir and the calipers count with what the plan says they hold:
+              check the makers' sheets.
+            </p>
+          </section>
+          <section class="card p-5" aria-label="Which corner first">
+            <fl-radio-field
+              field="school"
+              label="Which corner first?"
+              legendClass="h2 mb-2"
+              [options]="schools"
+              [value]="school().id"
+              (changed)="set({ school: $event })"
+            />
+            @if (school().id === 'as-listed') {
+              <h3 class="mt-4 font-bold">Order on the maker's sheet</h3>
+              <ol class="mt-1">
+                @for (row of listed(); track row.id; let i = $index) {
+                  <li class="flex items-center gap-2 border-t border-rule py-1">
+                    <span class="flex-1">{{ row.listed ? i + 1 + ' ' : '' }}{{ row.name }}</span>
+                    @if (row.listed) {
+                      <button
+                        type="button"
+                        class="btn"
+                        [disabled]="i === 0"
+                        [attr.aria-label]="row.name + ' earlier'"
+                        (click)="move(row.id, -1)"
+                      >
+                        Earlier
+                      </button>
+                      <button
+                        type="button"
+                        class="btn"
+                        [disabled]="i === store.plan().bleeding.listed.length - 1"
+                        [attr.aria-label]="row.name + ' later'"
+                        (click)="move(row.id, 1)"
+                      >
+                        Later
+                      </button>
+                    } @else {
+                      <button type="button" class="btn" (click)="list(row.id)">Put in the order</button>
+                    }
+                  </li>
+                }
+              </ol>
+            }
+            @if (school().id === 'as-listed') {
+              <fl-makers-form class="mt-4" />
+            }
+          </section>
+          <fl-method-card />
+          @for (work of bleeding; track work.work) {
+            @if (work.result && work.bleeders.length > 1) {
+              <fl-schools-card [work]="work" />
+            }
+          }
+          @if (used().length) {
+            <section class="card p-5" aria-label="What it took before">
+              <h2 class="h2">What it took before</h2>
+              @for (run of used(); track run.run.id) {
+                <p class="mt-2 border-t border-rule pt-2">
+                  <span class="font-semibold">{{ run.run.startedAt.slice(0, 10) }}</span>: {{ ml(run.ml) }} in
+                  {{ run.minutes.toFixed(0) }} min, then {{ run.felt ?? 'not said' }}. {{ cornersOf(run) }}
+                </p>
+              }
+            </section>
+          }
+        </div>
+        <aside class="border-rule bg-sheet p-5 max-2xl:lg:col-span-2 2xl:border-l" aria-label="Before you start">
+          <h2 class="h2">Before you start</h2>
+          <ul class="mt-2 flex flex-col gap-2">
+            @for (line of before; track line) {
+              <li class="border-t border-rule pt-2">{{ line }}</li>
+            }
+          </ul>
+          <p class="mt-4 text-sm text-ink-soft">
+            The makers' sheets and local rules come before this plan. A soft pedal is not road-worthy, and a qualified person
+            checks the brakes before the road.
+          </p>
+        </aside>
+      </div>
+    }
+  `,
+})
+export class PlanPage {
+  protected readonly store = inject(PlanStore);
+  private readonly sheet = inject(FillSheet);
+  protected readonly used = computed(() => usedBefore(this.sheet.filling()));
+  protected readonly schools = SCHOOLS;
+  protected readonly fluids = FLUIDS;
+  protected readonly names = WORK_NAMES;
+  /** Common practice; the part makers' sheets come first. */
+  protected readonly before: readonly string[] = [
+    'Gloves and glasses on, paint covered: most brake fluid strips it.',
+    'The vehicle stands on stands, never on a jack alone.',
+    'Pads in and drums adjusted up before the first pump.',
+    'Bench-bleed the master, and leave its pushrod some free play.',
+    'Every bleeder is the highest point of its part.',
+    'A new, sealed bottle of one fluid family only.',
+    'Never let the reservoir run dry: look after every few strokes.',
+  ];
+  protected readonly bleeding = computed(() => viewPlan(this.store.plan()).bleeding);
+  protected readonly school = computed(() => SCHOOLS.find((s) => s.id === this.store.plan().bleeding.school)!);
+  protected readonly fluidNow = computed(() => fluidById(this.store.plan().bleeding.fluidId)!);
+  protected readonly boil = computed(() => {
+    const { dryBoilC, wetBoilC } = this.fluidNow();
+    return dryBoilC === null ? '' : `Boils at ${dryBoilC} °C or more when new, ${wetBoilC} °C with water in it.`;
+  });
+  protected readonly amounts = computed(() => {
+    const works = this.bleeding().flatMap((work) =>
+      work.result
+        ? [
+            {
+              name: WORK_NAMES[work.work] as string,
+              fillMl: work.result.fillMl,
+              flushMl: work.result.order.reduce((sum, s) => sum + s.flushMl, 0),
+              buyMl: work.result.buyMl,
+            },
+          ]
+        : [],
+    );
+    const all = works.reduce((sum, w) => sum + w.fillMl + w.flushMl, 0);
+    const together = {
+      name: 'Together',
+      fillMl: works.reduce((s, w) => s + w.fillMl, 0),
+      flushMl: works.reduce((s, w) => s + w.flushMl, 0),
+      buyMl: bottleMl(all),
+    };
+    return (works.length > 1 ? [...works, together] : works).map((w) => ({
+      name: w.name,
+      buy: this.ml(w.buyMl),
+      fill: this.ml(w.fillMl),
+      flush: this.ml(w.flushMl),
+    }));
+  });
+  protected readonly listed = computed(() => {
+    const order = this.store.plan().bleeding.listed;
+    const all = this.bleeding().flatMap((work) =>
+      work.bleeders.map(({ port }) => ({ id: port.id, name: this.nameOf(work, port.id), listed: order.includes(port.id) })),
+    );
+    return all.sort((a, b) => (a.listed ? order.indexOf(a.id) : all.length) - (b.listed ? order.indexOf(b.id) : all.length));
+  });
+
+  protected set(patch: Partial<Bleeding>): void {
+    this.store.apply({ edit: 'changeBleeding', with: { patch } });
+  }
+  protected list(id: string): void {
+    this.set({ listed: [...this.store.plan().bleeding.listed, id] });
+  }
+  protected move(id: string, by: number): void {
+    const listed = [...this.store.plan().bleeding.listed];
+    const at = listed.indexOf(id);
+    listed.splice(at, 1);
+    listed.splice(at + by, 0, id);
+    this.set({ listed });
+  }
+  protected nameOf(work: BleedView, id: string): string {
+    const found = work.bleeders.find((b) => b.port.id === id)!;
+    return found.part.ports.filter((p) => p.role === 'bleeder').length > 1
+      ? `${found.part.name}, ${found.port.name}`
+      : found.part.name;
+  }
+  protected cornersOf({ corners }: UsedRun): string {
+    return corners.map(({ portId, strokes, ml }) => `${this.sheet.name(portId)} ${this.ml(ml)}, ${strokes}`).join('; ');
+  }
+  protected ml(ml: number): string {
+    return formatVolume(ml, this.store.units());
+  }
+  protected path(mm: number): string {
+    return this.store.units() === 'metric' ? `${(mm / 1000).toFixed(2)} m` : formatLengthUnit(mm, 'inch');
+  }
+}

@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { airJobs } from './jobs/air';
+
+serve(airJobs);
