@@ -6,7 +6,7 @@ import tseslint from 'typescript-eslint';
 const LAYERS = [
   ['derive', 'fault'],
   ['vec', 'units'],
-  ['survey', 'stock', 'tube', 'nest', 'corners', 'bleed', 'air', 'hydraulics', 'clips', 'frame', 'rod', 'network'],
+  ['survey', 'stock', 'tube', 'nest', 'corners', 'bleed', 'air', 'proof', 'hydraulics', 'clips', 'frame', 'rod', 'network'],
   ['threads', 'pathfinding', 'formats', 'mesh', 'taping', 'bending'],
   ['ends'],
   ['plan'],

@@ -7,6 +7,7 @@ import { hose, type HoseInput } from '../rod/index.ts';
 import { shims, type ShimsInput } from '../corners/index.ts';
 import { nest, type NestInput } from '../nest/index.ts';
 import { diagnose, size, type DiagnoseInput, type SizeInput } from '../hydraulics/index.ts';
+import { leakdown, stop, type LeakdownInput, type StopInput } from '../proof/index.ts';
 import { CORNERS, SPANS, survey, type SurveyInput } from '../survey/index.ts';
 import { square, type SquareInput } from '../taping/index.ts';
 import { mate, type MateInput } from '../threads/index.ts';
@@ -27,6 +28,8 @@ export interface Verb {
 const clamp = s.record({ pointMm: s.point, direction: s.direction });
 const gap = Joi.number().min(0).max(100).required();
 const sigma = Joi.number().greater(0).max(1000).optional();
+const airReading = s.record({ pressureMPa: s.pressure, tempC: Joi.number().min(-273).max(2000).required() });
+const speed = Joi.number().greater(0).max(1000);
 
 /** The verbs that read one JSON object and write one. */
 export const VERBS: Readonly<Record<string, Verb>> = {
@@ -240,6 +243,26 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     schema: sizeSchema,
     run: (input: SizeInput) => size(input),
     example: sizeExample,
+  },
+  leakdown: {
+    summary: 'an air test of dry, plugged lines',
+    schema: s.record({
+      volumeMl: Joi.number().greater(0).max(1e6).required(),
+      start: airReading,
+      end: airReading,
+      minutes: Joi.number().greater(0).max(1e6).required(),
+      limitMlPerMin: Joi.number().greater(0).max(1e6).optional(),
+      pressureSigmaMPa: Joi.number().min(0).max(200).optional(),
+      tempSigmaC: Joi.number().min(0).max(1000).optional(),
+    }),
+    run: (input: LeakdownInput) => leakdown(input),
+    example: { volumeMl: 60, start: { pressureMPa: 0.62, tempC: 18 }, end: { pressureMPa: 0.61, tempC: 21 }, minutes: 30, limitMlPerMin: 0.1, pressureSigmaMPa: 0.003, tempSigmaC: 0.5 },
+  },
+  stop: {
+    summary: 'a stopping test: mean deceleration, and the distance from another speed',
+    schema: s.record({ fromKmh: speed.required(), distanceM: Joi.number().greater(0).max(100_000).required(), compareKmh: speed.optional() }),
+    run: (input: StopInput) => stop(input),
+    example: { fromKmh: 96.6, distanceM: 41, compareKmh: 100 },
   },
   diagnose: {
     summary: 'is a soft pedal air, or is it flexing',
