@@ -15,6 +15,7 @@ const LAYERS = [
   ['worth', 'gates', 'buying'],
   ['floor', 'log'],
   ['filling'],
+  ['proving'],
   ['snags'],
   ['route-proposals'],
   ['set-out'],

@@ -6,7 +6,7 @@ import type { PlanView } from '../plan/results/index.ts';
 import { cornerAt, endName, endNode, onLine } from './words.ts';
 
 export type Level = 'stop' | 'mind' | 'note';
-export const STATIONS = ['measure', 'size', 'plumb', 'route', 'join', 'make', 'fit', 'fill'] as const;
+export const STATIONS = ['measure', 'size', 'plumb', 'route', 'join', 'make', 'fit', 'fill', 'prove'] as const;
 export type Station = (typeof STATIONS)[number];
 
 /** One action that mends a finding. */

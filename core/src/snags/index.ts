@@ -9,6 +9,7 @@ import { JOIN_RULES } from './join/index.ts';
 import { MAKE_RULES } from './make/index.ts';
 import { MEASURE_RULES } from './measure/index.ts';
 import { PLUMB_RULES } from './plumb/index.ts';
+import { PROVE_RULES } from './prove/index.ts';
 import { ROUTE_RULES } from './route/index.ts';
 import { SIZE_RULES } from './size/index.ts';
 
@@ -26,6 +27,7 @@ export const RULES: readonly Rule[] = [
   ...MAKE_RULES,
   ...FIT_RULES,
   ...FILL_RULES,
+  ...PROVE_RULES,
 ];
 const RANK: Record<Level, number> = { stop: 0, mind: 1, note: 2 };
 

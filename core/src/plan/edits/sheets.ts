@@ -24,6 +24,7 @@ type SheetName =
   | 'corners'
   | 'log'
   | 'filling'
+  | 'proving'
   | 'comesOff';
 /** A sheet of figures by its place in the plan, with what it becomes. */
 type Sheets = { [K in SheetName]: { sheet: K; to: Plan[K] } }[SheetName];

@@ -8,6 +8,7 @@ export * from './clip-settings.ts';
 export * from './corners.ts';
 export * from './filling.ts';
 export * from './floor.ts';
+export * from './proving.ts';
 export * from './hose.ts';
 export * from './making.ts';
 export * from './line.ts';

@@ -21,6 +21,7 @@ import { PART, type Part } from './part.ts';
 import { POINT, type Point } from './point.ts';
 import type { Port } from './port.ts';
 import { CLUTCH, PARKING, SINGLE, TRAILER, type ClutchSheet, type ParkingSheet, type SingleSheet, type TrailerSheet } from './sheets.ts'; // prettier-ignore
+import { PROVING, type Proving } from './proving.ts';
 import { SIZING, type Sizing } from './sizing.ts';
 import { THING } from './thing.ts';
 
@@ -68,6 +69,8 @@ export interface Plan {
   readonly log?: Log | null;
   /** Fluid: how it goes in, what was looked at before, what was done. */
   readonly filling?: Filling | null;
+  /** What proves that it holds, grips and stops. */
+  readonly proving?: Proving | null;
   /** What comes off the vehicle before anything new goes on. */
   readonly comesOff?: readonly string[];
 }
@@ -143,6 +146,7 @@ export const PLAN = record<Plan>()({
   corners: optional(nullable(CORNERS)),
   log: optional(nullable(LOG)),
   filling: optional(nullable(FILLING)),
+  proving: optional(nullable(PROVING)),
   comesOff: optional(list(name, 200)),
 });
 

@@ -1,0 +1,60 @@
+import { derive } from '../derive/index.ts';
+import { digestOf, type Plan } from '../plan/index.ts';
+import type { PlanView } from '../plan/results/index.ts';
+
+/** What of a plan proofs rest on. */
+export type Proved = Pick<PlanView, 'lines' | 'plan'>;
+
+/**
+ * The digest of what a proof of a circuit rests on: its lines as they are made and joined, its hoses, the parts
+ * they join and the fluid. A name, a note or a price is not in it.
+ */
+export const circuitRests = derive(
+  'what a proof rests on',
+  ({ id }: Plan['circuits'][number], { lines, plan }: Proved) => [lines, id, plan.hoses, plan.parts, plan.bleeding.fluidId],
+  (lines, circuitId, hoses, parts, fluidId): string => {
+    const own = lines.filter(({ line }) => line.circuitId === circuitId);
+    const hosed = hoses.filter((hose) => hose.circuitId === circuitId);
+    const ports = new Set([...own.map(({ line }) => line.ends), ...hosed.map(({ ends }) => ends)].flatMap(({ a, b }) => [a.portId, b.portId]));
+    const joined = parts.filter((part) => part.ports.some(({ id }) => ports.has(id)));
+    const ends = (of: { readonly portId: string | null; readonly joint?: unknown }): string => JSON.stringify([of.portId, of.joint ?? null]);
+    return digestOf([
+      fluidId,
+      ...own.flatMap(({ line, digest, tube }) => [line.id, digest, tube.id, ends(line.ends.a), ends(line.ends.b)]),
+      ...hosed.flatMap(({ id, stockId, orderMm, ends: of }) => [id, stockId, orderMm, ends(of.a), ends(of.b)]),
+      ...joined.flatMap(({ id, kind, ports: own }) => [id, kind, ...own.map((port) => JSON.stringify([port.id, port.fitting]))]),
+    ]);
+  },
+); // prettier-ignore
+/** Of all circuits together: what the vehicle's own looks rest on. */
+export const allRests = (view: Proved): string => digestOf(view.plan.circuits.map((circuit) => circuitRests(circuit, view)));
+/** Of one line: what an air test of it rests on. */
+export const lineRests = ({ lines }: Pick<Proved, 'lines'>, ids: readonly string[]): string => digestOf(lines.filter(({ line }) => ids.includes(line.id)).flatMap(({ line, digest, tube }) => [line.id, digest, tube.id])); // prettier-ignore
+/** What of a plan a signature stands for: not its names for the screen, what it cost, what was noted. */
+const SIGNED = [
+  'points',
+  'parts',
+  'circuits',
+  'lines',
+  'hoses',
+  'things',
+  'gates',
+  'holding',
+  'bench',
+  'bleeding',
+  'sizing',
+  'trailer',
+  'singles',
+  'clutch',
+  'parking',
+  'floor',
+  'corners',
+  'filling',
+  'comesOff',
+] as const satisfies readonly (keyof Plan)[];
+/** Of the whole plan as it is signed. */
+export const planRests = derive(
+  'what a signature rests on',
+  ({ plan }: Pick<PlanView, 'plan'>) => [plan.lines, ...SIGNED.map((key) => plan[key])] as const,
+  (_lines, ...held): string => digestOf([JSON.stringify(held.map((one) => one ?? null))]),
+); // prettier-ignore

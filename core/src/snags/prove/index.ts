@@ -1,0 +1,20 @@
+import { airTestOver } from './air-test-over.ts';
+import { changedSinceProved } from './changed-since-proved.ts';
+import { holdMissing } from './hold-missing.ts';
+import { leakOpen } from './leak-open.ts';
+import { pedalHot } from './pedal-hot.ts';
+import { pedalSinks } from './pedal-sinks.ts';
+import { rearLocked } from './rear-locked.ts';
+import { travelDiffers } from './travel-differs.ts';
+
+/** Rules of this station, in the order in which they are told. */
+export const PROVE_RULES = [
+  airTestOver,
+  leakOpen,
+  pedalSinks,
+  pedalHot,
+  holdMissing,
+  rearLocked,
+  changedSinceProved,
+  travelDiffers,
+] as const;
