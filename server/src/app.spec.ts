@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { request, type IncomingHttpHeaders, type Server } from 'node:http';
 import { createApp } from './app.ts';
+import { pressOf } from './instruments.ts';
 import { readings } from './vernier.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
@@ -104,6 +105,26 @@ describe('the simulated vernier', () => {
     expect(lines[14]).toBe('event: done\ndata: ');
     expect((await get('/api/vernier/z')).status).toBe(404);
     expect((await get('/api/other')).status).toBe(404);
+  });
+});
+
+describe('the simulated instruments', () => {
+  test('a press of the pedal comes reading by reading, the same vehicle the same way', async () => {
+    const { headers, body } = await get('/api/pedal/7?fault=air');
+    expect([headers['content-type'], headers['content-encoding']]).toEqual(['text/event-stream', undefined]);
+    const data = [...body.toString().matchAll(/^id: (\d+)\ndata: (.*)$/gm)].map(
+      ([, id, text]) => [Number(id), JSON.parse(text!)] as const,
+    );
+    expect(data.map(([id]) => id)).toEqual(pressOf(7, 'air').map((_, i) => i));
+    expect(data.map(([, reading]) => reading)).toEqual(pressOf(7, 'air'));
+    expect(body.toString()).toMatch(/event: done/);
+  }, 20_000);
+  test('a vehicle that is not there is missing, and a scan tool says whether it knows the part', async () => {
+    expect((await get('/api/pedal/x')).status).toBe(404);
+    const said = await Promise.all(
+      ['a', 'b', 'c'].map(async (part) => JSON.parse(gunzipOrNot(await get(`/api/scan/${part}`))).supported),
+    );
+    expect(new Set(said)).toEqual(new Set([true, false]));
   });
 });
 

@@ -1,6 +1,7 @@
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express } from 'express';
 import helmet from 'helmet';
+import { scanModulator, streamPedal } from './instruments.ts';
 import { streamVernier } from './vernier.ts';
 
 export interface Folders {
@@ -59,6 +60,8 @@ export function createApp({ app, demo }: Folders): Express {
   server.use(compression());
   server.get('/healthz', (_request, response) => void response.json({ ok: true }));
   server.get('/api/vernier/:piece', streamVernier);
+  server.get('/api/pedal/:vehicle', streamPedal);
+  server.get('/api/scan/:part', scanModulator);
   server.use('/api', (_request, response) => void response.status(404).json({ error: 'There is no such instrument.' }));
   server.use(
     '/demo',

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, DestroyRef, effect, inject, input, 
 import { Theme } from './theme';
 import {
   Chart,
+  Filler,
   Legend,
   LinearScale,
   LineController,
@@ -12,7 +13,7 @@ import {
   type Point,
 } from 'chart.js';
 
-Chart.register(LineController, LineElement, PointElement, LinearScale, Legend, Tooltip);
+Chart.register(Filler, LineController, LineElement, PointElement, LinearScale, Legend, Tooltip);
 
 export interface ChartLine {
   readonly name: string;
@@ -20,6 +21,8 @@ export interface ChartLine {
   /** Name of a colour token. */
   readonly ink: 'copper' | 'fluid' | 'slate' | 'ink' | 'stop' | 'mind';
   readonly dashed?: boolean;
+  /** What lies under it down to the line before (or to nothing) is filled in its pale colour. */
+  readonly filled?: boolean;
   /** Drawn as single points rather than as a line. */
   readonly dots?: boolean;
 }
@@ -55,16 +58,20 @@ export class LineChart {
     Chart.defaults.font.family = style.getPropertyValue('--font-sans');
     Chart.defaults.font.size = 13;
     const token = (name: string): string => style.getPropertyValue(`--color-${name}`).trim();
-    const datasets = this.lines().map((line): ChartDataset<'line', Point[]> => ({
+    const pale = { fluid: 'fluid-pale', copper: 'copper-pale', slate: 'slate-pale' } as Partial<Record<ChartLine['ink'], string>>;
+    const datasets = this.lines().map((line, i): ChartDataset<'line', Point[]> => ({
       label: line.name,
       data: [...line.points],
       borderColor: token(line.ink),
-      backgroundColor: token(line.ink),
+      backgroundColor: token(line.filled ? (pale[line.ink] ?? 'rule') : line.ink),
+      fill: line.filled ? (i && this.lines()[i - 1]!.filled ? '-1' : 'origin') : false,
       borderWidth: 2.5,
       borderDash: line.dashed ? [6, 5] : [],
       pointRadius: line.dots ? 6 : 0,
       pointHitRadius: 8,
       showLine: !line.dots,
+      // Points lie over what is filled.
+      order: line.dots ? 0 : 1,
     }));
     const axis = (text: string, max?: number) => ({
       type: 'linear' as const,

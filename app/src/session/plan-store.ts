@@ -62,6 +62,8 @@ export class PlanStore {
   /** Counts what was asked to be opened, so that what comes late is not shown. */
   private opening = 0;
 
+  /** The oldest state that undo still knows; null before anything was changed. */
+  readonly oldest = computed(() => this.before()[0] ?? null);
   readonly isOpen = computed(() => this.current() !== null);
   /** The open plan. A station is shown only while there is one. */
   readonly plan = computed((): Plan => {
@@ -275,7 +277,7 @@ export class PlanStore {
   }
   /** From the first work that is done, edits are held against it. */
   private minds(plan: Plan): void {
-    if (this.undoneBy || !plan.floor?.done.length) return;
+    if (this.undoneBy || !(plan.floor?.done.length || plan.proving)) return;
     this.undoneBy = () => [];
     import('./undone-by').then(({ undoneBy }) => (this.undoneBy = undoneBy), () => (this.undoneBy = null));
   } // prettier-ignore

@@ -65,6 +65,13 @@ export const STATIONS: readonly StationEntry[] = [
     floor: true,
     load: () => import('./fill/fill-station').then((m) => m.FillStation),
   },
+  {
+    path: 'prove',
+    name: 'Prove',
+    shows: ['circuit', 'plan'],
+    floor: true,
+    load: () => import('./prove/prove-station').then((m) => m.ProveStation),
+  },
 ];
 
 /** The station that a place is looked at in: the one that speaks of it where it shows such a thing, else the first that does. */

@@ -36,6 +36,8 @@ export const createSetOutWorker = (): Worker => inPage(setOutJobs);
 export const createWorthWorker = (): Worker => inPage(worthJobs);
 export const createMakingWorker = (): Worker => inPage(makingJobs);
 export const createAirWorker = (): Worker => inPage(airJobs);
+/** The pack is made in the browser tests. */
+export const createPackWorker = (): Worker => inPage({});
 /** Meshes are not read there, and the drawing is looked at in the browser tests. */
 export const createMeshWorker = (): Worker => inPage({});
 export const createElkWorker = (): Worker => Object.assign(new EventTarget(), { postMessage: () => undefined, terminate: () => undefined }) as unknown as Worker; // prettier-ignore

@@ -11,3 +11,4 @@ export const createWorthWorker = (): Worker => new Worker(new URL('./worth.worke
 export const createMakingWorker = (): Worker => new Worker(new URL('./making.worker', import.meta.url), { type: 'module' });
 export const createPhotoWorker = (): Worker => new Worker(new URL('./photo.worker', import.meta.url), { type: 'module' });
 export const createAirWorker = (): Worker => new Worker(new URL('./air.worker', import.meta.url), { type: 'module' });
+export const createPackWorker = (): Worker => new Worker(new URL('./pack.worker', import.meta.url), { type: 'module' });

@@ -11,3 +11,13 @@ export {
 } from './dxf.ts';
 export { metalMm3, tubesStep, type StepTube } from './step.ts';
 export { readTubesStep } from './step-read.ts';
+export {
+  likelyColumns,
+  PRESSURE_UNITS,
+  readingsOf,
+  readLoggerFile,
+  TRAVEL_UNITS,
+  type ColumnChoice,
+  type LoggerFile,
+  type ReadingsRead,
+} from './readings-csv.ts';

@@ -82,6 +82,7 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
     ...(a.bleeding.fluidId === b.bleeding.fluidId ? [] : [{ station: 'fill', where: 'Fluid', text: `${fluidById(b.bleeding.fluidId)?.name} instead of ${fluidById(a.bleeding.fluidId)?.name}` }]),
     ...(a.bleeding.school === b.bleeding.school && JSON.stringify(a.bleeding.listed) === JSON.stringify(b.bleeding.listed) ? [] : [{ station: 'fill', where: 'Order', text: 'bled in another order' }]),
     ...sheet('fill', 'Runs and fluids', 'filling'),
+    ...sheet('prove', 'Readings and signatures', 'proving'),
     ...roundsOf(is).flatMap((round): Difference[] => {
       const old = state.get(round.key);
       return old && old.state !== round.state && (old.state === 'done' || round.state === 'done') ? [{ station: 'prove', where: round.name, text: round.state === 'done' ? 'proved' : round.state === 'void' ? 'void' : 'proved no more' }] : [];

@@ -45,3 +45,4 @@ export {
   type TrueFault,
   type TrueVehicle,
 } from './true-vehicle.ts';
+export { packOf, type PackSection, type PackTable } from './pack.ts';

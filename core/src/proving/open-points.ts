@@ -40,6 +40,7 @@ export function openPoints(view: PlanView, snags: readonly FoundSnag[]): OpenPoi
   const pedal = provingOf(plan).pedal.filter(({ vehicle }) => vehicle === 'this').at(-1);
   const points: OpenPoint[] = [];
   const add = (key: string, text: string, station: string, never = false): void => void points.push({ key, text, station, never });
+  if (!view.lines.length && !plan.hoses.length) add('nothing', 'There is nothing to sign for: no line and no hose is in the plan.', 'route', true);
   for (const snag of snags) {
     if (SAID_ELSEWHERE.has(snag.rule) || snag.station === 'prove') continue;
     if (snag.level === 'stop') add(`snag:${snag.key}`, `${snag.where}: ${snag.text}`, snag.station, true);

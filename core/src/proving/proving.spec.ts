@@ -1,6 +1,8 @@
 import { applyEdit, NO_FLOOR, NO_PROVING, readPlan, writePlan, type HoldTaken, type Plan, type Proving } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { demo } from '../testing/demo-plans.ts';
+import { inspect } from '../snags/index.ts';
+import { proved as told } from '../testing/proved.ts';
 import { seeded } from '../testing/seeded.ts';
 import {
   airCeilingMPa,
@@ -19,7 +21,6 @@ import {
   trueTravelMm,
   trueVehicle,
   unproves,
-  withRound,
   type OpenPoint,
 } from './index.ts';
 
@@ -147,24 +148,13 @@ describe('rounds', () => {
   });
 });
 
+const withTorque = (end: Plan['lines'][number]['ends']['a']): Plan['lines'][number]['ends']['a'] => ({
+  ...end,
+  joint: { ...end.joint, torqueNm: 15, torqueSource: 'Sheet 4' },
+});
+
 describe('signing', () => {
   const points = (plan: Plan, snags: Parameters<typeof openPoints>[1] = []): OpenPoint[] => openPoints(viewPlan(plan), snags);
-  /** Everything told good: rounds, joints, looks. */
-  const allGood = (plan: Plan): Plan => {
-    const view = viewPlan(plan);
-    const rounds = roundsOf(view);
-    const proving = rounds
-      .filter(({ hold: is }) => !is)
-      .reduce<Proving>((so, round) => withRound(so, round, true, '', AT), {
-        ...NO_PROVING,
-        holds: rounds.flatMap(({ hold: is, rests }) =>
-          is
-            ? [{ ...hold(), id: is.circuitId, circuitId: is.circuitId, startMPa: is.wantedMPa, endMPa: is.wantedMPa, rests }]
-            : [],
-        ),
-      });
-    return { ...plan, proving };
-  };
   it('a stop snag, a missing hold and a joint that is not tight are never signed over', () => {
     const snag = { key: 'k', rule: 'nut-trapped', level: 'stop', station: 'route', where: 'F3', text: 'No.' } as const;
     const open = points(gannet, [snag]);
@@ -179,16 +169,19 @@ describe('signing', () => {
     ).toMatchObject({ may: false, why: expect.stringMatching(/Not even for a move/) });
   });
   it('with all proved and nothing open it may be signed for the road; with a zip tie only for a move that names it', () => {
-    // Of joints and looks nothing is asked in a plan that has no lines of its own to tighten.
-    const bare = allGood({
-      ...gannet,
-      lines: gannet.lines.map((line) => ({ ...line, origin: 'kept' as const })),
-      parts: gannet.parts.map((part) => ({ ...part, kept: true, family: 'glycol' as const })),
-      parking: gannet.parking ?? ({ by: 'hydraulic', open: [] } as never),
-    });
-    const rest = points(bare).filter(({ key }) => !/^(joints|bolts|looks|sources)$/.test(key));
-    expect(rest.filter(({ key }) => key.startsWith('round:'))).toEqual([]);
-    expect(maySign('road', [], [])).toEqual({ may: true, why: '' });
+    const dunlin = demo('dunlin');
+    const sourced = {
+      ...dunlin,
+      lines: dunlin.lines.map((line) => ({ ...line, ends: { a: withTorque(line.ends.a), b: withTorque(line.ends.b) } })),
+    };
+    const built = told(sourced);
+    const open = openPoints(viewPlan(built), inspect(built));
+    expect(open).toEqual([]);
+    expect(maySign('road', open, [])).toEqual({ may: true, why: '' });
+    // Without figures for its torques that is what stands in the way, and nothing else.
+    const bare = told(dunlin);
+    expect(openPoints(viewPlan(bare), inspect(bare)).map(({ key }) => key)).toEqual(['sources']);
+    expect(openPoints(viewPlan({ ...gannet, lines: [], hoses: [] }), []).map(({ key }) => key)).toContain('nothing');
     const tied: OpenPoint = { key: 'held:1', text: 'A hose is held by something temporary.', station: 'fit', never: false };
     expect(maySign('road', [tied], ['held:1']).may).toBe(false);
     expect([maySign('move', [tied], []).may, maySign('move', [tied], ['held:1']).may]).toEqual([false, true]);

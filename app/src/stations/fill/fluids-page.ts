@@ -37,7 +37,7 @@ import { FillSheet } from './fill-sheet';
         <p class="mt-3 text-sm">{{ row.boil }}</p>
         @if (row.steps.length) {
           <div class="mt-3 border-t border-rule pt-3" data-test="change">
-            <p class="font-bold text-stop">⛔ {{ row.never ? 'To or from mineral oil there is no change, unless every sheet names both.' : 'Another family of fluid: first all of these.' }}</p>
+            <p class="font-bold text-stop">✗ {{ row.never ? 'To or from mineral oil there is no change, unless every sheet names both.' : 'Another family of fluid: first all of these.' }}</p>
             @for (step of row.steps; track step.key) {
               <fl-check-field [label]="step.text" [checked]="row.now[step.key]" (changed)="set(row.now, tick(step.key, $event))" />
             }

@@ -94,7 +94,7 @@ const SOFT_CAUSES = [
               <section class="card p-4" aria-label="Reservoir">
                 <h3 class="text-sm text-ink-soft">Reservoir, by what went through</h3>
                 <p><span class="font-mono text-5xl" data-test="reservoir">{{ whole(state()!.reservoirMl) }}</span> <span class="ml-2 font-mono">{{ unit() }} left</span></p>
-                <p class="mt-1 font-semibold" [class]="state()!.phase === 'low' ? 'text-stop' : 'text-ink-soft'">{{ state()!.phase === 'low' ? '⛔ At its mark: nothing goes on until it is topped up.' : 'Its mark is at ' + ml(run.markMl) + '.' }}</p>
+                <p class="mt-1 font-semibold" [class]="state()!.phase === 'low' ? 'text-stop' : 'text-ink-soft'">{{ state()!.phase === 'low' ? '✗ At its mark: nothing goes on until it is topped up.' : 'Its mark is at ' + ml(run.markMl) + '.' }}</p>
               </section>
             </div>
             <section class="card p-4" aria-label="What came out">

@@ -1,0 +1,285 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { circuitRests, findFault, judgeCurve, type Known } from '@firm-line/core/proving';
+import { ENGINE, freshIn, type CurveTaken, type PedalPoint } from '@firm-line/core/plan';
+import { CheckField } from '../../kit/fields/check-field';
+import { MaybeField } from '../../kit/fields/maybe-field';
+import { YesNoField } from '../../kit/fields/yes-no-field';
+import { LineChart, type ChartLine } from '../../kit/line-chart';
+import { Toggle } from '../../kit/toggle';
+import { PlanStore } from '../../session/plan-store';
+import { CsvForm } from './csv-form';
+import { ProveSheet } from './prove-sheet';
+
+const HARD_MPA = 7;
+const ATMOSPHERE_MPA = 0.101325;
+const squeezed = (p: number): number => 1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + p);
+const VERDICTS = { air: 'Air', flex: 'It flexes', 'free-play': 'Free play', firm: 'Firm', 'cannot-tell': 'Cannot tell' } as const;
+const ASKED: readonly { readonly key: 'pumps' | 'sinks' | 'wet' | 'drags' | 'dragsHot' | 'fountain' | 'firmPlugged' | 'drumsUp'; readonly label: string; readonly yes: string; readonly no: string }[] = [
+  { key: 'pumps', label: 'Pumped three times', yes: 'it comes up', no: 'it stays' },
+  { key: 'sinks', label: 'Held for a minute', yes: 'it sinks', no: 'it stays' },
+  { key: 'wet', label: 'A rag at every joint', yes: 'one is wet', no: 'all dry' },
+  { key: 'drags', label: 'Wheels, pedal up', yes: 'one drags', no: 'all free' },
+  { key: 'dragsHot', label: 'Wheels, after heat', yes: 'they drag', no: 'all free' },
+  { key: 'fountain', label: 'Reservoir, pedal going down', yes: 'a fountain', no: 'still' },
+  { key: 'firmPlugged', label: 'Circuit plugged off', yes: 'firm', no: 'soft all the same' },
+  { key: 'drumsUp', label: 'Drums', yes: 'adjusted up', no: 'not adjusted' },
+]; // prettier-ignore
+
+/** Pedal travel against pressure as it is taken: free play, flex and air under it, what is missing, and what the fault may be. */
+@Component({
+  selector: 'fl-curve-page',
+  imports: [CheckField, CsvForm, LineChart, MaybeField, Toggle, YesNoField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block p-5' },
+  template: `
+    @if (circuits().length) {
+      <div class="flex flex-wrap items-center gap-3">
+        <fl-toggle label="Circuit" [options]="circuits()" [value]="circuitId()" (changed)="picked.set($event)" />
+        <fl-toggle label="Engine" [options]="engines" [value]="engine()" (changed)="engine.set($event)" />
+        <fl-check-field label="Hot" [checked]="hot()" (changed)="hot.set($event)" />
+      </div>
+      @if (behind(); as valve) {
+        <p class="mt-3 font-semibold text-mind">▲ {{ valve }} stands in this circuit: a gauge behind it reads the valve and not the master. Turn it back to master pressure, or take the gauge before it.</p>
+        <fl-check-field label="The gauge reads master pressure" [checked]="turnedBack()" (changed)="turnedBack.set($event)" />
+      }
+      <div class="mt-4 grid gap-5 xl:grid-cols-[minmax(0,1fr)_20rem]">
+        <section class="card p-5" aria-label="Curve">
+          <h2 class="text-3xl font-bold" data-test="verdict">{{ said().title }}</h2>
+          <p class="mt-1 text-lg text-ink-soft" data-test="detail">{{ said().detail }}</p>
+          <fl-line-chart class="mt-3" label="Pedal travel against pressure" [lines]="lines()" xName="pressure, MPa" yName="pedal, mm" [xMax]="8" />
+          <div class="mt-3 flex flex-wrap items-end gap-3">
+            <fl-maybe-field class="w-36" label="Pressure, MPa" [value]="pressure()" none="" [least]="0" [most]="200" (changed)="pressure.set($event)" />
+            <fl-maybe-field class="w-36" label="Pedal, mm" [value]="travel()" none="" [least]="-10" [most]="1000" (changed)="travel.set($event)" />
+            <button type="button" class="btn min-h-14 disabled:opacity-60" [disabled]="refused() || pressure() === null || travel() === null" (click)="type()">Type a reading</button>
+            <button type="button" class="btn min-h-14" [disabled]="refused()" (click)="stream()" data-test="stream">{{ streaming() ? 'Reading… stop' : 'Gauge and sensor, simulated' }}</button>
+            <fl-maybe-field class="w-28" label="Vehicle no." [value]="vehicle()" none="" [least]="0" [most]="1000000" (changed)="vehicle.set($event ?? 0)" />
+          </div>
+          @if (link()) {
+            <p class="mt-1 text-sm" role="status" data-test="link">{{ link() }}</p>
+          }
+          <div class="mt-3 flex flex-wrap gap-3">
+            <button type="button" class="btn-main min-h-14 px-6 disabled:opacity-60" [disabled]="refused() || points().length < 4" (click)="keep()">Keep this curve ({{ points().length }} readings)</button>
+            <button type="button" class="btn min-h-14" [disabled]="!points().length" (click)="fresh.set([])">Begin anew</button>
+          </div>
+          <fl-csv-form class="mt-3" [disabled]="refused()" (taken)="add($event, 'csv')" />
+          @if (kept().length) {
+            <ul class="mt-3" data-test="kept">
+              @for (one of kept(); track one.id) {
+                <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2"><span class="font-mono">{{ one.at.slice(0, 10) }}</span><span>{{ one.points.length }} readings, {{ one.engine }}{{ one.hot ? ', hot' : '' }}{{ one.void ? ', void: changed since' : '' }}</span><button type="button" class="btn ml-auto" (click)="fresh.set(one.points)">Show</button><button type="button" class="btn" (click)="remove(one.id)">Remove</button></li>
+              }
+            </ul>
+          }
+        </section>
+        <aside class="flex flex-col gap-4" aria-label="What it may be">
+          <section class="card p-4">
+            <h2 class="h2">What it may be</h2>
+            <table class="mt-1 w-full" data-test="causes"><tbody>
+              @for (one of fault().ranked.slice(0, 4); track one.cause) {
+                <tr class="border-t border-rule"><td class="py-1">{{ one.cause }}</td><td class="text-right font-mono">{{ (100 * one.share).toFixed(0) }} %</td></tr>
+              }
+            </tbody></table>
+            <p class="mt-2 text-sm">{{ fault().told ? 'The first is well ahead of the others.' : 'It cannot be told yet.' }}</p>
+            @if (fault().next; as next) {
+              <p class="mt-2 font-semibold" data-test="next">Next, {{ next.minutes }} min: {{ next.act }}</p>
+            }
+          </section>
+          <section class="card flex flex-col gap-2 p-4" aria-label="What was seen">
+            <h2 class="h2">What was seen</h2>
+            @for (one of asked; track one.key) {
+              <fl-yes-no-field [field]="'seen-' + one.key" [label]="one.label" [yes]="one.yes" [no]="one.no" [value]="known()[one.key] ?? null" (changed)="see(one.key, $event)" />
+            }
+            <fl-maybe-field label="Pressure measured over planned" [value]="known().pressureRatio ?? null" none="not measured" [least]="0" [most]="10" (changed)="ratio($event)" />
+          </section>
+          <section class="card p-4" aria-label="Scan tool">
+            <h2 class="h2">Scan tool, simulated</h2>
+            @for (one of modulators(); track one.id) {
+              <button type="button" class="btn mt-1 w-full" (click)="scan(one.id)">Cycle {{ one.name }}</button>
+            } @empty {
+              <p class="text-sm text-ink-soft">There is no modulator.</p>
+            }
+            @if (scanned()) {
+              <p class="mt-1 text-sm" role="status">{{ scanned() }}</p>
+            }
+          </section>
+          <p class="text-sm text-ink-soft">Shares are a judgement of common practice. A soft pedal is not road-worthy whatever stands here.</p>
+        </aside>
+      </div>
+    } @else {
+      <p class="p-5">No circuit has lines yet.</p>
+    }
+  `,
+}) // prettier-ignore
+export class CurvePage {
+  private readonly sheet = inject(ProveSheet);
+  private readonly store = inject(PlanStore);
+  protected readonly asked = ASKED;
+  protected readonly engines = ENGINE.map((value) => ({ value, name: value === 'none' ? 'No engine' : `Engine ${value}` }));
+  protected readonly circuits = computed(() => this.store.plan().circuits.filter(({ id }) => this.store.plan().lines.some(({ circuitId }) => circuitId === id)).map(({ id, name }) => ({ value: id, name }))); // prettier-ignore
+  protected readonly picked = signal<string | null>(null);
+  protected readonly circuitId = computed(
+    () => this.circuits().find(({ value }) => value === this.picked())?.value ?? this.circuits()[0]?.value ?? '',
+  );
+  private readonly circuit = computed(() => this.store.plan().circuits.find(({ id }) => id === this.circuitId()) ?? null);
+  protected readonly engine = signal<CurveTaken['engine']>('off');
+  protected readonly hot = signal(false);
+  protected readonly turnedBack = signal(false);
+  /** A valve of this circuit that a gauge might stand behind. */
+  protected readonly behind = computed(() => {
+    const { lines, parts } = this.store.plan();
+    const ports = new Set(lines.filter(({ circuitId }) => circuitId === this.circuitId()).flatMap(({ ends }) => [ends.a.portId, ends.b.portId]));
+    const drawn = parts.find(({ kind, ports: own }) => ['proportioning-valve', 'combination-valve', 'load-valve'].includes(kind) && own.some(({ id }) => ports.has(id)));
+    return drawn?.name ?? (this.circuit()?.axle === 'rear' && this.store.plan().sizing?.rearValve ? 'The rear valve' : null);
+  }); // prettier-ignore
+  protected readonly refused = computed(() => this.behind() !== null && !this.turnedBack());
+  private readonly pedal = computed(() => {
+    const { sizing, clutch } = this.store.plan();
+    if (this.circuit()?.work === 'clutch' && clutch) return { ratio: clutch.pedal.ratio, boreMm: clutch.masterBoreMm };
+    const m = sizing?.master;
+    return {
+      ratio: sizing?.pedal.ratio ?? 5,
+      boreMm: !m ? 22.2 : m.kind === 'tandem' ? m.boreMm : this.circuit()?.axle === 'rear' ? m.rearBoreMm : m.frontBoreMm,
+    };
+  });
+  protected readonly pressure = signal<number | null>(null);
+  protected readonly travel = signal<number | null>(null);
+  protected readonly fresh = signal<readonly PedalPoint[]>([]);
+  private by: CurveTaken['by'] = 'typed';
+  protected readonly kept = computed(() =>
+    this.sheet.proving().curves.filter(({ circuitId }) => circuitId === this.circuitId()).map((one) => ({ ...one, void: !this.circuit() || one.rests !== circuitRests(this.circuit()!, this.sheet.view()) })),
+  ); // prettier-ignore
+  protected readonly points = computed(() => (this.fresh().length ? this.fresh() : (this.kept().at(-1)?.points ?? [])));
+  private readonly fit = computed(() => judgeCurve({ ...this.pedal(), sigmaMm: 0.3, points: this.points() }));
+  private readonly mlPerMm = computed(() => ((Math.PI / 4) * this.pedal().boreMm ** 2) / this.pedal().ratio / 1000);
+  /** What each cause costs at a hard stop, mm of pedal. */
+  private readonly costs = computed(() => {
+    const fit = this.fit();
+    return (
+      fit && {
+        air: (Math.max(0, fit.airMl) / this.mlPerMm()) * squeezed(HARD_MPA),
+        flex: HARD_MPA * Math.max(0, fit.flexMmPerMPa),
+        play: Math.max(0, fit.t0Mm),
+      }
+    );
+  });
+  protected readonly said = computed(() => {
+    const [fit, costs] = [this.fit(), this.costs()];
+    if (!fit || !costs)
+      return {
+        title: `${this.points().length} of 4 readings`,
+        detail: 'Take four readings or more at three pressures; some under 0.4 MPa tell air from flexing.',
+      };
+    const air = `${fit.airMl.toFixed(1)} mL of air, ± ${(2 * fit.sigma.airMl).toFixed(1)}`;
+    const planned = this.circuit()?.axle ? this.store.plan().sizing?.airMl[this.circuit()!.axle!] : undefined;
+    const beside =
+      planned === undefined
+        ? ''
+        : ` Size reckons with ${planned.toFixed(1)} mL${Math.abs(fit.airMl - planned) > 2 * fit.sigma.airMl + 0.5 ? ': the air is what differs' : ''}.`;
+    return {
+      title:
+        fit.verdict === 'air'
+          ? `Air: ${fit.airMl.toFixed(1)} mL is left in ${this.circuit()!.name.toLowerCase()}`
+          : VERDICTS[fit.verdict],
+      detail:
+        fit.verdict === 'cannot-tell'
+          ? `${fit.missing ?? ''} (${air}.)`
+          : `${air}; it costs ${costs.air.toFixed(0)} mm of pedal at ${HARD_MPA} MPa, flexing ${costs.flex.toFixed(0)}, free play ${costs.play.toFixed(0)} ± ${(2 * fit.sigma.t0Mm).toFixed(0)}.${beside}`,
+    };
+  });
+  protected readonly lines = computed((): ChartLine[] => {
+    const dots: ChartLine = {
+      name: 'readings',
+      ink: 'ink',
+      dots: true,
+      points: this.points().map(({ pressureMPa: x, travelMm: y }) => ({ x, y })),
+    };
+    const fit = this.fit();
+    if (!fit) return [dots];
+    const at = Array.from({ length: 60 }, (_, i) => (8 * i) / 59);
+    const line = (of: (p: number) => number) => at.map((x) => ({ x, y: Math.max(0, of(x)) }));
+    const air = (p: number): number => (fit.airMl / this.mlPerMm()) * squeezed(p);
+    return [
+      { name: 'free play', ink: 'slate', filled: true, points: line(() => fit.t0Mm) },
+      { name: 'air', ink: 'fluid', filled: true, points: line((p) => fit.t0Mm + air(p)) },
+      { name: 'flex', ink: 'copper', filled: true, points: line((p) => fit.t0Mm + air(p) + fit.flexMmPerMPa * p) },
+      dots,
+    ];
+  });
+  protected readonly known = signal<Known>({});
+  protected readonly fault = computed(() => {
+    const [fit, costs] = [this.fit(), this.costs()];
+    const curve: Known =
+      fit && costs && fit.verdict !== 'cannot-tell'
+        ? { airCostMm: costs.air, flexCostMm: costs.flex, freePlayMm: costs.play }
+        : {};
+    return findFault({ ...curve, ...this.known() });
+  });
+  protected readonly modulators = computed(() => this.store.plan().parts.filter(({ kind }) => kind === 'modulator'));
+  protected readonly scanned = signal('');
+  protected readonly vehicle = signal(7);
+  protected readonly streaming = signal(false);
+  protected readonly link = signal('');
+  private source: EventSource | null = null;
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.source?.close());
+  }
+  protected type(): void {
+    this.add([{ pressureMPa: this.pressure()!, travelMm: this.travel()! }], 'typed');
+    this.pressure.set(null);
+    this.travel.set(null);
+  }
+  protected add(points: readonly PedalPoint[], by: CurveTaken['by']): void {
+    this.by = by;
+    this.fresh.update((now) => [...now, ...points]);
+  }
+  /** Readings as the instruments type them; a link that breaks is taken up again where it broke. */
+  protected stream(): void {
+    if (this.source) return this.stop('Stopped.');
+    this.fresh.set([]);
+    // Past what is kept for use with no network: a stream is no file.
+    this.source = new EventSource(`/api/pedal/${this.vehicle()}?ngsw-bypass=true`);
+    this.streaming.set(true);
+    this.source.onopen = () => this.link.set(this.points().length ? 'The link is back: it goes on where it broke.' : 'Reading.');
+    this.source.onmessage = ({ data }: MessageEvent<string>) => {
+      const { pressureMPa, travelMm } = JSON.parse(data) as PedalPoint;
+      this.add([{ pressureMPa, travelMm }], 'stream');
+    };
+    this.source.onerror = () => this.link.set('The link is lost: trying again. What was read is kept.');
+    this.source.addEventListener('done', () => this.stop('All read.'));
+  }
+  private stop(words: string): void {
+    this.source?.close();
+    this.source = null;
+    this.streaming.set(false);
+    this.link.set(words);
+  }
+  protected keep(): void {
+    const { curves } = this.sheet.proving();
+    const circuit = this.circuit();
+    if (!circuit) return;
+    this.sheet.set({ curves: [...curves, { id: freshIn('curve', curves), at: new Date().toISOString(), circuitId: circuit.id, by: this.by, engine: this.engine(), hot: this.hot(), ...this.pedal(), sigmaMm: 0.3, points: this.points(), rests: circuitRests(circuit, this.sheet.view()) }] }); // prettier-ignore
+    this.fresh.set([]);
+  }
+  protected remove(id: string): void {
+    this.sheet.set({ curves: this.sheet.proving().curves.filter((one) => one.id !== id) });
+  }
+  protected see(key: (typeof ASKED)[number]['key'], is: boolean | null): void {
+    const { [key]: _gone, ...rest } = this.known();
+    this.known.set(is === null ? rest : { ...rest, [key]: is });
+  }
+  protected ratio(value: number | null): void {
+    const { pressureRatio: _gone, ...rest } = this.known();
+    this.known.set(value === null ? rest : { ...rest, pressureRatio: value });
+  }
+  protected async scan(part: string): Promise<void> {
+    try {
+      const answer = (await (await fetch(`/api/scan/${encodeURIComponent(part)}`)).json()) as {
+        supported: boolean;
+        words: string;
+      };
+      this.scanned.set(`${answer.supported ? '✓' : '▲ Not supported:'} ${answer.words}`);
+    } catch {
+      this.scanned.set('The scan tool does not answer.');
+    }
+  }
+}

@@ -1,0 +1,46 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { MaybeField } from '../../kit/fields/maybe-field';
+
+export interface Figure {
+  readonly key: string;
+  readonly label: string;
+  readonly least: number;
+  readonly most: number;
+  /** What it begins with. */
+  readonly first?: number;
+}
+/** Figures that are taken together: nothing is kept until all are there. */
+@Component({
+  selector: 'fl-figures-form',
+  imports: [MaybeField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <div class="grid gap-3 sm:grid-cols-3">
+      @for (figure of figures(); track figure.key) {
+        <fl-maybe-field [label]="figure.label" [value]="at(figure)" none="" [least]="figure.least" [most]="figure.most" (changed)="put(figure.key, $event)" />
+      }
+      <ng-content />
+    </div>
+    <button type="button" class="btn-main mt-3 min-h-14 px-6 disabled:opacity-60" [disabled]="missing().length" (click)="take()">{{ missing().length ? 'Wanted still: ' + missing().join(', ') : name() }}</button>
+  `,
+}) // prettier-ignore
+export class FiguresForm {
+  readonly figures = input.required<readonly Figure[]>();
+  /** What the button says. */
+  readonly name = input('Take it');
+  readonly taken = output<Record<string, number>>();
+  private readonly typed = signal<Record<string, number | null>>({});
+  protected readonly missing = computed(() => this.figures().filter((figure) => this.at(figure) === null).map(({ label }) => label.split(',')[0]!.toLowerCase())); // prettier-ignore
+  protected at({ key, first }: Figure): number | null {
+    return key in this.typed() ? this.typed()[key]! : (first ?? null);
+  }
+  protected put(key: string, value: number | null): void {
+    this.typed.update((typed) => ({ ...typed, [key]: value }));
+  }
+  protected take(): void {
+    const all = Object.fromEntries(this.figures().map((figure) => [figure.key, this.at(figure)!]));
+    this.typed.set({});
+    this.taken.emit(all);
+  }
+}

@@ -1,0 +1,26 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { openPoints, provingOf, roundsOf } from '@firm-line/core/proving';
+import type { Proving } from '@firm-line/core/plan';
+import { viewPlan } from '@firm-line/core/plan/results';
+import { PlanStore } from '../../session/plan-store';
+
+export type ProvePage = 'rounds' | 'curve' | 'stops' | 'sign' | 'compare';
+
+/** What proves the open plan, what is still open, and how it is told. */
+@Injectable({ providedIn: 'root' })
+export class ProveSheet {
+  private readonly store = inject(PlanStore);
+  readonly page = signal<ProvePage>('rounds');
+  readonly view = computed(() => viewPlan(this.store.plan()));
+  readonly proving = computed((): Proving => provingOf(this.store.plan()));
+  readonly rounds = computed(() => roundsOf(this.view()));
+  /** What rules found counts once it is found in this very plan. */
+  readonly points = computed(() => (this.store.isJudged() ? openPoints(this.view(), this.store.snags()) : null));
+
+  set(patch: Partial<Proving>): void {
+    this.to({ ...this.proving(), ...patch });
+  }
+  to(proving: Proving): void {
+    this.store.apply({ edit: 'setSheet', with: { sheet: 'proving', to: proving } });
+  }
+}

@@ -1,0 +1,89 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ROUND_GROUPS, withoutRound, withRound, type Round } from '@firm-line/core/proving';
+import { ListRow } from '../../kit/list-row';
+import { AirTestForm } from './air-test-form';
+import { HoldForm } from './hold-form';
+import { PedalForm } from './pedal-form';
+import { ProveSheet } from './prove-sheet';
+
+const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: string]> = {
+  done: ['✓', 'good', 'text-ok'], bad: ['✗', 'not good', 'text-stop'], void: ['▲', 'void', 'text-mind'], open: ['○', 'open', 'text-copper'], locked: ['·', 'waits', 'text-ink-soft'],
+}; // prettier-ignore
+
+/** The rounds that are walked: each with how it is done, what is good, and what was found. */
+@Component({
+  selector: 'fl-rounds-page',
+  imports: [AirTestForm, HoldForm, ListRow, PedalForm],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'block' },
+  template: `
+    <div class="grid min-h-full md:grid-cols-[19rem_minmax(0,1fr)]">
+      <aside class="border-r border-rule bg-sheet py-3" aria-label="Rounds">
+        <p class="px-4 text-sm text-ink-soft">{{ done() }} of {{ sheet.rounds().length }} are good.</p>
+        @for (group of groups(); track group.name) {
+          <h2 class="px-4 pt-3 font-bold">{{ group.name }}</h2>
+          <ul>
+            @for (round of group.rounds; track round.key) {
+              <li class="border-t border-rule px-2">
+                <button [flListRow]="round.key === chosen()?.key" [attr.data-round]="round.key" (click)="key.set(round.key)">
+                  <span class="w-6 text-center font-bold" [class]="signs[round.state][2]" aria-hidden="true">{{ signs[round.state][0] }}</span>
+                  <span class="min-w-0 flex-1"><span class="block font-semibold">{{ round.name }}</span><span class="block text-sm text-ink-soft">{{ round.state === 'locked' ? 'after: ' + round.after : signs[round.state][1] }}</span></span>
+                </button>
+              </li>
+            }
+          </ul>
+        }
+      </aside>
+      <div class="flex flex-col gap-5 p-5">
+        @if (chosen(); as round) {
+          <section class="card p-5" aria-label="The round" data-test="round">
+            <h2 class="text-2xl font-bold">{{ round.name }}</h2>
+            <p class="mt-2 text-lg">{{ round.how }}</p>
+            @if (round.note) {
+              <p class="mt-2 font-semibold" [class]="signs[round.state][2]">{{ signs[round.state][0] }} {{ round.note }}</p>
+            }
+            @if (round.hold; as hold) {
+              <fl-hold-form class="mt-4" [circuitId]="hold.circuitId" [wantedMPa]="hold.wantedMPa" [rests]="round.rests" />
+            } @else {
+              <div class="mt-4"><label class="label block" for="round-note">What was seen</label><input #noted id="round-note" class="field w-full" maxlength="500" [value]="note()" (input)="note.set(noted.value)" /></div>
+              <div class="mt-3 flex flex-wrap gap-3">
+                <button type="button" class="btn-main min-h-16 px-8 text-xl" (click)="tell(round, true)">Good</button>
+                <button type="button" class="btn min-h-16 px-8 text-xl" (click)="tell(round, false)">Not good</button>
+                @if (round.state !== 'open' && round.state !== 'locked') {
+                  <button type="button" class="btn min-h-16" (click)="forget(round)">Take back</button>
+                }
+              </div>
+              @if (round.state === 'locked') {
+                <p class="mt-2 text-sm text-mind">▲ Before this comes: {{ round.after }}.</p>
+              }
+            }
+          </section>
+        }
+        <fl-pedal-form />
+        <fl-air-test-form />
+        <p class="max-w-prose text-sm text-ink-soft">Brakes can kill. These rounds are common practice; the makers' sheets and local rules come first, and a qualified person looks before the road.</p>
+      </div>
+    </div>
+  `,
+}) // prettier-ignore
+export class RoundsPage {
+  protected readonly sheet = inject(ProveSheet);
+  protected readonly signs = SIGNS;
+  protected readonly groups = computed(() => ROUND_GROUPS.map((name) => ({ name, rounds: this.sheet.rounds().filter(({ group }) => group === name) })).filter(({ rounds }) => rounds.length)); // prettier-ignore
+  protected readonly done = computed(() => this.sheet.rounds().filter(({ state }) => state === 'done').length);
+  protected readonly key = signal<string | null>(null);
+  protected readonly chosen = computed(() => {
+    const rounds = this.sheet.rounds();
+    return rounds.find(({ key }) => key === this.key()) ?? rounds.find(({ state }) => state !== 'done' && state !== 'locked') ?? rounds[0] ?? null;
+  }); // prettier-ignore
+  /** Begun anew with every round. */
+  protected readonly note = linkedSignal({ source: this.chosen, computation: () => '' });
+
+  protected tell(round: Round, good: boolean): void {
+    this.key.set(good ? null : round.key);
+    this.sheet.to(withRound(this.sheet.proving(), round, good, this.note().trim(), new Date().toISOString()));
+  }
+  protected forget(round: Round): void {
+    this.sheet.to(withoutRound(this.sheet.proving(), round.key));
+  }
+}

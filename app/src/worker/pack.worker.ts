@@ -1,0 +1,4 @@
+import { serve } from './calls';
+import { packJobs } from './jobs/pack';
+
+serve(packJobs);
