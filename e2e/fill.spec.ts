@@ -80,7 +80,9 @@ test('a whole run by touch: locked, begun, reloaded, with no network, taken back
     await pressNamed(page, 'Plan');
     await waitText(page, 'fl-fill-plan-page', 'What it took before');
     // 14 strokes of π/4·22.225²·40.5/2 = 7.86 mL.
-    expect(await textOf(page, 'section[aria-label="What it took before"]')).toMatch(/110 mL in \d+ min, then soft\. Rear right 110 mL, 14/);
+    expect(await textOf(page, 'section[aria-label="What it took before"]')).toMatch(
+      /110 mL in \d+ min, then soft\. Rear right 110 mL, 14/,
+    );
   } finally {
     await browser.close();
   }
