@@ -1,6 +1,7 @@
 import { benchAdapters } from './adapt.bench.ts';
 import { benchCharts, benchDrag, benchEditing, benchFirstScreen, benchSweep } from './app.bench.ts';
 import { benchBends, benchDerived, benchRename, benchPlan, benchSize } from './core.bench.ts';
+import { benchAir } from './air.bench.ts';
 import { benchFloor } from './floor.bench.ts';
 import { benchHoses } from './hose.bench.ts';
 import { benchGuide, benchNest, benchOrder } from './make.bench.ts';
@@ -22,6 +23,7 @@ await benchNest();
 benchOrder();
 benchGuide();
 benchFloor();
+benchAir();
 await benchFirstScreen();
 await benchCharts();
 await benchSweep();

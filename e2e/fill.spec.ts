@@ -137,5 +137,11 @@ test('the drill: strokes at a corner, then judged beside the usual way', async (
   expect(await textOf(page, '[data-test=drill-strokes]')).toBe('3');
   await pressNamed(page, 'I am done: judge it');
   await waitText(page, '[data-test=drill-score]', 'Air stays behind');
+  // And the third: a hidden fault, looks that cost minutes.
+  await pressNamed(page, 'Find the fault');
+  await page.$$eval('fl-fault-drill button', (all) => all[0]!.click());
+  await waitText(page, '[data-test=fault-minutes]', '15 min');
+  await pressNamed(page, 'Air');
+  await waitText(page, '[data-test=fault-result]', 'By the same looks the fault finder says');
   expect(complaints).toEqual([]);
 });

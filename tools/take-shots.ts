@@ -9,6 +9,10 @@ const SHOTS: readonly {
   line?: string;
   press?: string;
   taps?: readonly string[];
+  /** Pressed until none of it is left, and what is tapped after that. */
+  all?: string;
+  then?: readonly string[];
+  settleMs?: number;
   wait?: string;
   /** Brought into the picture inside its own scroller. */
   show?: string;
@@ -17,14 +21,6 @@ const SHOTS: readonly {
   { name: 'vehicle', station: 'measure', taps: ['Vehicle'] },
   { name: 'ways', station: 'route', line: 'line-r1', taps: ['Find a way', 'Look for ways'], wait: '[data-way="1"]' },
   { name: 'hoses', station: 'route', plan: 'wheatear', taps: ['Hoses (5)'], wait: '[data-test=hose-cells]' },
-  {
-    name: 'hose-lengths',
-    station: 'route',
-    plan: 'wheatear',
-    taps: ['Hoses (5)', 'H2', 'Lengths that serve'],
-    wait: '[data-test=hose-lengths]',
-    show: '[data-test=hose-lengths]',
-  },
   { name: 'size', station: 'size' },
   { name: 'plumb', station: 'plumb' },
   { name: 'route', station: 'route', line: 'line-r1' },
@@ -32,7 +28,14 @@ const SHOTS: readonly {
   { name: 'make', station: 'make', line: 'line-r3' },
   { name: 'cuts', station: 'make', taps: ['Cuts'], wait: '[data-test=cuts-sum]' },
   { name: 'fit', station: 'fit', wait: '[data-task]' },
-  { name: 'fill', station: 'fill' },
+  {
+    name: 'fill',
+    station: 'fill',
+    taps: ['Run'],
+    all: '[data-before][aria-pressed=false]',
+    then: ['Begin at', 'Open', 'Down', 'Shut', 'Open', 'Down', 'Shut', 'Open', 'Down', 'Shut', 'Bubbles'],
+  },
+  { name: 'prove', station: 'prove', taps: ['Curve', 'Gauge and sensor'], settleMs: 5000 },
   { name: 'snags', station: 'route', line: 'line-r2', press: 's' },
 ];
 
@@ -47,11 +50,22 @@ try {
     if (shot.line) await page.click(`[data-line="${shot.line}"], [data-joint="${shot.line}"]`);
     if (shot.station === 'route')
       await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5');
-    for (const tap of shot.taps ?? []) {
-      const button = `[...document.querySelectorAll('button')].find((b) => b.textContent.trim().startsWith(${JSON.stringify(tap)}))`;
-      await page.waitForFunction(`${button} !== undefined`);
-      await page.evaluate(`${button}.click()`);
-    }
+    const tapAll = async (taps: readonly string[] = []): Promise<void> => {
+      for (const tap of taps) {
+        const button = `[...document.querySelectorAll('button')].find((b) => b.textContent.trim().startsWith(${JSON.stringify(tap)}))`;
+        await page.waitForFunction(`${button} !== undefined`);
+        await page.evaluate(`${button}.click()`);
+        await new Promise((done) => setTimeout(done, 150));
+      }
+    };
+    await tapAll(shot.taps);
+    if (shot.all)
+      for (let one = await page.waitForSelector(shot.all); one; one = await page.$(shot.all)) {
+        await one.evaluate((element) => (element as HTMLElement).click());
+        await new Promise((done) => setTimeout(done, 150));
+      }
+    await tapAll(shot.then);
+    if (shot.settleMs) await new Promise((done) => setTimeout(done, shot.settleMs));
     if (shot.wait) await page.waitForSelector(shot.wait, { timeout: 60_000 });
     if (shot.show) await page.$eval(shot.show, (place) => place.scrollIntoView({ block: 'nearest' }));
     if (shot.press) await page.keyboard.press(shot.press as 's');

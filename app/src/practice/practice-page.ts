@@ -2,14 +2,15 @@ import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Toggle } from '../kit/toggle';
 import { BleedDrillPage } from './bleed-drill-page';
+import { FaultDrillPage } from './fault-drill-page';
 import { SeatDrill } from './seat-drill';
 
-type Drill = 'seats' | 'bleeding';
+type Drill = 'seats' | 'bleeding' | 'fault';
 
 /** Drills for the learner, on invented parts and vehicles. */
 @Component({
   selector: 'fl-practice-page',
-  imports: [BleedDrillPage, RouterLink, SeatDrill, Toggle],
+  imports: [BleedDrillPage, FaultDrillPage, RouterLink, SeatDrill, Toggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block min-h-dvh' },
   template: `
@@ -21,8 +22,10 @@ type Drill = 'seats' | 'bleeding';
     <main>
       @if (drill() === 'seats') {
         <fl-seat-drill />
-      } @else {
+      } @else if (drill() === 'bleeding') {
         <fl-bleed-drill />
+      } @else {
+        <fl-fault-drill />
       }
     </main>
   `,
@@ -32,5 +35,6 @@ export class PracticePage {
   protected readonly drills = [
     { value: 'seats', name: 'Seats and threads' },
     { value: 'bleeding', name: 'Bleed a vehicle' },
+    { value: 'fault', name: 'Find the fault' },
   ] as const;
 }

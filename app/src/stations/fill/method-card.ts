@@ -32,8 +32,8 @@ import { FillSheet } from './fill-sheet';
         <li class="border-t border-rule py-1">
           <button type="button" class="flex min-h-tap w-full flex-wrap items-center gap-x-3 rounded-lg px-2 text-left hover:bg-paper" [class.bg-fluid-pale]="view.method.id === sheet.method().id" [attr.aria-pressed]="view.method.id === sheet.method().id" [attr.data-method]="view.method.id" (click)="choose(view.method.id)">
             <span class="font-semibold">{{ view.method.name }}{{ view.method.id === sheet.method().id ? ': chosen' : '' }}</span>
-            <span class="text-sm" [class]="view.fits ? 'text-ok' : 'text-mind'">{{ view.fits ? '✓ will do' : '▲ ' + view.lacks }}</span>
-            <span class="basis-full text-sm text-ink-soft">{{ view.method.right }} {{ view.method.beware }}</span>
+            <span class="text-sm"><span [class]="view.fits ? 'text-ok' : 'text-mind'" aria-hidden="true">{{ view.fits ? '✓' : '▲' }}</span> {{ view.fits ? 'will do' : view.lacks }}</span>
+            <span class="basis-full text-sm">{{ view.method.right }} {{ view.method.beware }}</span>
           </button>
         </li>
       }

@@ -80,7 +80,7 @@ const SOFT_CAUSES = [
             <p class="fault" role="alert">{{ fault() }}</p>
           }
           @if (refused()) {
-            <p class="text-sm text-mind">▲ {{ refused() }} of what was told could not be in its place and is passed over.</p>
+            <p class="text-sm">▲ {{ refused() }} of what was told could not be in its place and is passed over.</p>
           }
           @if (corner(); as corner) {
             <div class="grid gap-4 sm:grid-cols-2">

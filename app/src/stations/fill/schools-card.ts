@@ -26,7 +26,7 @@ const NAMES: Record<School, string> = {
           <thead class="text-sm text-ink-soft"><tr><th class="py-1 pr-4 font-normal">Order</th><th class="pr-4 text-right font-normal">{{ sheet.method().flows ? 'Portions of 5 mL' : 'Strokes' }}</th><th class="pr-4 text-right font-normal">Fluid through</th><th class="pr-4 text-right font-normal">Minutes</th><th class="pr-4 text-right font-normal">Air left</th><th class="font-normal">Where</th></tr></thead>
           <tbody>
             @for (row of rows; track row.school) {
-              <tr class="border-t border-rule"><td class="py-2 pr-4 font-semibold">{{ row.name }}</td><td class="pr-4 text-right font-mono">{{ row.strokes }}</td><td class="pr-4 text-right font-mono">{{ row.ml }}</td><td class="pr-4 text-right font-mono">{{ row.minutes }}</td><td class="pr-4 text-right font-mono" [class.text-mind]="row.some">{{ row.left }}</td><td class="text-sm">{{ row.where }}</td></tr>
+              <tr class="border-t border-rule"><td class="py-2 pr-4 font-semibold">{{ row.name }}</td><td class="pr-4 text-right font-mono">{{ row.strokes }}</td><td class="pr-4 text-right font-mono">{{ row.ml }}</td><td class="pr-4 text-right font-mono">{{ row.minutes }}</td><td class="pr-4 text-right font-mono" [class.font-bold]="row.some">{{ row.left }}</td><td class="text-sm">{{ row.where }}</td></tr>
             }
           </tbody>
         </table>

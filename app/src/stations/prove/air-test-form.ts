@@ -69,7 +69,7 @@ export class AirTestForm {
       const names = this.lines().filter(({ id }) => test.lineIds.includes(id)).map(({ name }) => name).join(', ') || 'Lines that are gone';
       const loss = `${lossMlPerMin.toFixed(2)} ± ${(2 * lossSigmaMlPerMin).toFixed(2)} mL of free air a minute`;
       const words = !isNow ? '▲ Void: changed since.' : verdict === 'tight' ? `✓ Tight: ${loss}.${warming ? ' It gained: it is warmer than the probe says.' : ''}` : verdict === 'cannot-tell' ? `▲ Cannot tell: ${loss}. ${minutesNeeded!.toFixed(0)} minutes would.` : `${verdict === 'leaks' ? '✗ Leaks' : '▲ Watch it'}: ${loss}.`;
-      return { id: test.id, names, words, ink: !isNow || verdict === 'cannot-tell' || verdict === 'watch' ? 'text-mind' : verdict === 'tight' ? 'text-ok' : 'text-stop' };
+      return { id: test.id, names, words, ink: !isNow || verdict === 'cannot-tell' || verdict === 'watch' ? 'text-ink' : verdict === 'tight' ? 'text-ok' : 'text-stop' };
     }),
   ); // prettier-ignore
   protected pick(id: string): void {

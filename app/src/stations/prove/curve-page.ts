@@ -39,7 +39,7 @@ const ASKED: readonly { readonly key: 'pumps' | 'sinks' | 'wet' | 'drags' | 'dra
         <fl-check-field label="Hot" [checked]="hot()" (changed)="hot.set($event)" />
       </div>
       @if (behind(); as valve) {
-        <p class="mt-3 font-semibold text-mind">▲ {{ valve }} stands in this circuit: a gauge behind it reads the valve and not the master. Turn it back to master pressure, or take the gauge before it.</p>
+        <p class="mt-3 font-semibold">▲ {{ valve }} stands in this circuit: a gauge behind it reads the valve and not the master. Turn it back to master pressure, or take the gauge before it.</p>
         <fl-check-field label="The gauge reads master pressure" [checked]="turnedBack()" (changed)="turnedBack.set($event)" />
       }
       <div class="mt-4 grid gap-5 xl:grid-cols-[minmax(0,1fr)_20rem]">

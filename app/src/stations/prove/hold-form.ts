@@ -36,7 +36,7 @@ export class HoldForm {
   protected readonly held = computed(() =>
     this.sheet.proving().holds.filter(({ circuitId }) => circuitId === this.circuitId()).toReversed().map((one) => {
       const { verdict, words } = judgeHold({ ...one, wantedMPa: this.wantedMPa() });
-      return { ...one, words: `${verdict === 'held' ? '✓' : verdict === 'cannot-tell' ? '▲ Cannot tell.' : '✗'} ${words}`, ink: verdict === 'held' ? 'text-ok' : verdict === 'cannot-tell' ? 'text-mind' : 'text-stop' };
+      return { ...one, words: `${verdict === 'held' ? '✓' : verdict === 'cannot-tell' ? '▲ Cannot tell.' : '✗'} ${words}`, ink: verdict === 'held' ? 'text-ok' : verdict === 'cannot-tell' ? 'text-ink' : 'text-stop' };
     }),
   ); // prettier-ignore
   protected take(said: Record<string, number>): void {

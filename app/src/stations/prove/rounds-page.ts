@@ -27,7 +27,7 @@ const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: s
               <li class="border-t border-rule px-2">
                 <button [flListRow]="round.key === chosen()?.key" [attr.data-round]="round.key" (click)="key.set(round.key)">
                   <span class="w-6 text-center font-bold" [class]="signs[round.state][2]" aria-hidden="true">{{ signs[round.state][0] }}</span>
-                  <span class="min-w-0 flex-1"><span class="block font-semibold">{{ round.name }}</span><span class="block text-sm text-ink-soft">{{ round.state === 'locked' ? 'after: ' + round.after : signs[round.state][1] }}</span></span>
+                  <span class="min-w-0 flex-1"><span class="block font-semibold">{{ round.name }}</span><span class="block text-sm">{{ round.state === 'locked' ? 'after: ' + round.after : signs[round.state][1] }}</span></span>
                 </button>
               </li>
             }
@@ -40,7 +40,7 @@ const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: s
             <h2 class="text-2xl font-bold">{{ round.name }}</h2>
             <p class="mt-2 text-lg">{{ round.how }}</p>
             @if (round.note) {
-              <p class="mt-2 font-semibold" [class]="signs[round.state][2]">{{ signs[round.state][0] }} {{ round.note }}</p>
+              <p class="mt-2 font-semibold"><span [class]="signs[round.state][2]" aria-hidden="true">{{ signs[round.state][0] }}</span> {{ round.note }}</p>
             }
             @if (round.hold; as hold) {
               <fl-hold-form class="mt-4" [circuitId]="hold.circuitId" [wantedMPa]="hold.wantedMPa" [rests]="round.rests" />
@@ -54,7 +54,7 @@ const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: s
                 }
               </div>
               @if (round.state === 'locked') {
-                <p class="mt-2 text-sm text-mind">▲ Before this comes: {{ round.after }}.</p>
+                <p class="mt-2 text-sm">▲ Before this comes: {{ round.after }}.</p>
               }
             }
           </section>

@@ -39,7 +39,7 @@ import { ProveSheet } from './prove-sheet';
           <fl-line-chart class="mt-3" label="Distance by run, before and after" [lines]="lines()" xName="run" yName="metres" />
         }
         @if (rough()) {
-          <p class="mt-2 text-sm text-mind">▲ Some are scaled by v² over more than {{ roughKmh }} km/h: that is rough.</p>
+          <p class="mt-2 text-sm">▲ Some are scaled by v² over more than {{ roughKmh }} km/h: that is rough.</p>
         }
       </section>
     </div>
