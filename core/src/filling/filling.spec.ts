@@ -12,6 +12,7 @@ import { viewPlan, type BleedView, type PlanView } from '../plan/results/index.t
 import { demo } from '../testing/demo-plans.ts';
 import {
   BleedDrill,
+  differsHere,
   drillVehicle,
   airNetworkOf,
   airNow,
@@ -332,4 +333,37 @@ describe('the drill', () => {
         expect(drill.sim.airMl + drill.sim.outMl + drill.sim.ventedMl - drill.sim.drawnMl).toBeCloseTo(drill.firstMl, 6);
     }
   });
+});
+
+test('what is different about a vehicle is said of that vehicle alone', () => {
+  const words = (plan: Plan, work: 'brake' | 'clutch' = 'brake'): string => {
+    const view = viewPlan(plan);
+    return differsHere(
+      view.bleeding.find((one) => one.work === work)!,
+      view,
+    ).join(' | ');
+  };
+  // Gannet's master stands under its floor, below two of its bleeders.
+  expect(words(gannet)).toMatch(/stands below 2 bleeders/);
+  expect(words(gannet)).not.toMatch(/metering|lever|silicone|actuator/i);
+  expect(words(gannet, 'clutch')).toMatch(/quicker from below/);
+  expect(words(demo('dunlin'))).toMatch(/measured from Actuator/);
+  expect(words(demo('wheatear'))).toMatch(/Hydraulic handbrake: work its lever/);
+  expect(words({ ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5' } })).toMatch(/Silicone froths/);
+  // Its rear outlet has a residual valve built in; without it nothing is said of one.
+  expect(words(gannet)).toMatch(/keeps R1 pressed/);
+  const plain = {
+    ...gannet,
+    parts: gannet.parts.map((part) => ({ ...part, ports: part.ports.map(({ residualMPa: _none, ...port }) => port) })),
+  };
+  expect(words(plain)).not.toMatch(/residual/i);
+  const twice = {
+    ...gannet,
+    parts: gannet.parts.map((part) =>
+      part.id === 'fl'
+        ? { ...part, ports: [...part.ports, { ...part.ports[1]!, id: 'bleed-fl-2', name: 'outer bleeder' }] }
+        : part,
+    ),
+  };
+  expect(words(twice)).toMatch(/Front left: two bleeders on one cavity/);
 });

@@ -51,7 +51,12 @@ const mean = (points: readonly Vec3[]): Vec3 => scale(points.reduce(add, ZERO), 
           {{ box.number }}
         </text>
         @if (box.airMl >= 0.05) {
-          <text [attr.x]="box.x" [attr.y]="box.y + 34" text-anchor="middle" class="fill-ink-soft text-xs">
+          <text
+            [attr.x]="box.x"
+            [attr.y]="box.y < 170 ? box.y - 26 : box.y + 34"
+            text-anchor="middle"
+            class="fill-ink-soft text-xs"
+          >
             air {{ box.airMl.toFixed(1) }} mL
           </text>
         }

@@ -18,6 +18,7 @@ import { FillSheet } from './fill-sheet';
     <div class="mt-2 flex flex-wrap items-end gap-x-6 gap-y-2">
       <fl-number-field class="w-28" label="People" [value]="sheet.filling().people" [limits]="peopleLimits" (changed)="sheet.set({ people: $event })" />
       <fl-check-field label="The master was used before: half strokes, its cups tear on the ridge" [checked]="sheet.filling().usedMaster" (changed)="sheet.set({ usedMaster: $event })" />
+      <fl-check-field label="Fluid goes in later: lines come off again for paint, welding or a gate" [checked]="sheet.filling().when === 'later'" (changed)="sheet.set({ when: $event ? 'later' : 'now' })" />
     </div>
     <fieldset class="mt-3">
       <legend class="label">Tools at hand</legend>

@@ -6,7 +6,7 @@ import { FLUIDS, fluidById } from '@firm-line/core/stock';
 import { formatLengthUnit, formatVolume } from '@firm-line/core/units';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
-import { usedBefore, type UsedRun } from '@firm-line/core/filling';
+import { differsHere, usedBefore, type UsedRun } from '@firm-line/core/filling';
 import { FillDiagram } from './fill-diagram';
 import { FillSheet } from './fill-sheet';
 import { MakersForm } from './makers-form';
@@ -265,6 +265,9 @@ export class PlanPage {
     return found.part.ports.filter((p) => p.role === 'bleeder').length > 1
       ? `${found.part.name}, ${found.port.name}`
       : found.part.name;
+  }
+  protected differs(work: BleedView): string[] {
+    return differsHere(work, this.sheet.view());
   }
   protected cornersOf({ corners }: UsedRun): string {
     return corners.map(({ portId, strokes, ml }) => `${this.sheet.name(portId)} ${this.ml(ml)}, ${strokes}`).join('; ');

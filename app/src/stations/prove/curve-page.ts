@@ -72,7 +72,7 @@ const ASKED: readonly { readonly key: 'pumps' | 'sinks' | 'wet' | 'drags' | 'dra
         </section>
         <aside class="flex flex-col gap-4" aria-label="What it may be">
           <section class="card p-4">
-            <h2 class="h2">What it may be</h2>
+            <h2 class="h2">{{ isFirm() ? 'If it is not right all the same' : 'What it may be' }}</h2>
             <table class="mt-1 w-full" data-test="causes"><tbody>
               @for (one of fault().ranked.slice(0, 4); track one.cause) {
                 <tr class="border-t border-rule"><td class="py-1">{{ one.cause }}</td><td class="text-right font-mono">{{ (100 * one.share).toFixed(0) }} %</td></tr>
@@ -185,6 +185,7 @@ export class CurvePage {
           : `${air}; it costs ${costs.air.toFixed(0)} mm of pedal at ${HARD_MPA} MPa, flexing ${costs.flex.toFixed(0)}, free play ${costs.play.toFixed(0)} ± ${(2 * fit.sigma.t0Mm).toFixed(0)}.${beside}`,
     };
   });
+  protected readonly isFirm = computed(() => this.fit()?.verdict === 'firm');
   protected readonly lines = computed((): ChartLine[] => {
     const dots: ChartLine = {
       name: 'readings',
