@@ -1,5 +1,5 @@
 import { demo } from '../testing/demo-plans.ts';
-import { applyEdit, type Buying, type Kit, type Order, type Plan } from '../plan/index.ts';
+import { NO_FILLING, applyEdit, type Buying, type Kit, type Order, type Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { compared, kitFindings, kitLacks, listView, priceRows, received, sellerWords, shoppingList, withOrder } from './index.ts';
 
@@ -30,6 +30,26 @@ describe('one list', () => {
     expect(of(`fluid:${gannet.bleeding.fluidId}`)!.count).toBe(
       view.bleeding.reduce((sum, { result }) => sum + (result?.buyMl ?? 0), 0),
     );
+    // A clutch of its own fluid is a bottle of its own.
+    const clutch = {
+      part: 'clutch-master',
+      fluidId: 'mineral',
+      batch: '',
+      source: '',
+      openedOn: null,
+      filledOn: null,
+      nextOn: null,
+      boilC: null,
+      hotC: null,
+      wasId: null,
+      seals: false,
+      flushed: false,
+      named: false,
+    };
+    const two = shoppingList(viewPlan({ ...gannet, filling: { ...NO_FILLING, fluids: [clutch] } })).filter(
+      ({ group }) => group === 'Fluid',
+    );
+    expect(two.map(({ key }) => key).sort()).toEqual(['fluid:dot-4', 'fluid:mineral']);
   });
 
   test('what stays on the vehicle is not on it, what is bought bent is one thing', () => {

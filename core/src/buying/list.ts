@@ -36,7 +36,10 @@ const onLine = ({ line }: LineView): Ref => ({ kind: 'line', id: line.id });
 
 /** What of a plan the list rests on. */
 export type Listed = Pick<PlanView, 'lines' | 'ports' | 'bleeding'> & {
-  readonly plan: Pick<Plan, 'id' | 'buying' | 'making' | 'parts' | 'hoses' | 'things' | 'holding' | 'bleeding' | 'bench'>;
+  readonly plan: Pick<
+    Plan,
+    'id' | 'buying' | 'making' | 'parts' | 'hoses' | 'things' | 'holding' | 'bleeding' | 'bench' | 'filling'
+  >;
 };
 
 /** Gathers things by what they are: the same thing wanted in two places is one line with both. */
@@ -125,8 +128,11 @@ export function shoppingList(view: Listed): ListItem[] {
       for (const { hole } of throughHoles(thing, line.nodesMm, odMm))
         if (hole?.lined === 'grommet') to.add({ key: `grommet:${hole.diameterMm}`, group: 'Clips and screws', name: `Grommet for a hole of ${hole.diameterMm} mm` }, 1, { text: `${line.line.name} through ${thing.name}`, place: onLine(line) });
   }
-  const wants = view.bleeding.reduce((sum, { result }) => sum + (result?.buyMl ?? 0), 0);
-  if (wants) to.add({ key: `fluid:${plan.bleeding.fluidId}`, group: 'Fluid', name: `${fluidById(plan.bleeding.fluidId)?.name ?? 'Brake fluid'}, unopened`, unit: 'mL' }, wants, { text: 'Fill and flush', place: { kind: 'plan', id: plan.id } });
+  for (const { work, result, net } of view.bleeding) {
+    // Each reservoir has its own fluid.
+    const own = plan.filling?.fluids.find(({ part }) => net?.outlets.some(({ partId }) => partId === part))?.fluidId ?? plan.bleeding.fluidId;
+    if (result?.buyMl) to.add({ key: `fluid:${own}`, group: 'Fluid', name: `${fluidById(own)?.name ?? 'Brake fluid'}, unopened`, unit: 'mL' }, result.buyMl, { text: work === 'brake' ? 'Brakes: fill and flush' : 'Clutch: fill and flush', place: { kind: 'plan', id: plan.id } });
+  }
   for (const { id, name, count } of plan.buying?.own ?? []) to.add({ key: `own:${id}`, group: 'Your own', name }, count);
   return to.items;
 } // prettier-ignore

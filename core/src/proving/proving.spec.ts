@@ -11,6 +11,7 @@ import {
   comparePlans,
   findFault,
   holdMPa,
+  judgeCurve,
   judgeHold,
   maySign,
   openPoints,
@@ -23,6 +24,10 @@ import {
   unproves,
   type OpenPoint,
 } from './index.ts';
+
+/** What of the minimiser is used; it has no types of its own. */
+type Minimise = (of: (x: number[]) => number, from: number[], how: object) => { readonly x: number[] };
+const { nelderMead } = jest.requireActual<{ nelderMead: Minimise }>('fmin');
 
 const gannet = demo('gannet');
 const AT = '2026-03-02T09:00:00Z';
@@ -252,6 +257,24 @@ describe('the fault finder', () => {
     // The true vehicle grows stiffer with pressure: not the straight flex of the judge.
     const v = trueVehicle(seeded(2), 'none');
     expect(trueTravelMm(v, 2) - trueTravelMm(v, 1)).toBeGreaterThan(trueTravelMm(v, 7) - trueTravelMm(v, 6));
+  });
+});
+
+describe('the fit of a curve', () => {
+  it('comes to what a general minimiser comes to (fmin, Nelder and Mead)', () => {
+    const points = [0.05, 0.12, 0.3, 0.7, 1.5, 3, 5, 7].map((p, i) => ({
+      pressureMPa: p,
+      travelMm: 11 + 2.4 * p + 40 * (1 - 0.101325 / (0.101325 + p)) + [0.2, -0.3, 0.1, 0.2, -0.1, 0.3, -0.2, 0.1][i]!,
+    }));
+    const found = judgeCurve({ ratio: 6, boreMm: 22.22, sigmaMm: 0.3, points })!;
+    const squares = ([t0, c, a]: number[]): number =>
+      points.reduce(
+        (sum, { pressureMPa: p, travelMm }) => sum + (travelMm - t0! - c! * p - a! * (1 - 0.101325 / (0.101325 + p))) ** 2,
+        0,
+      );
+    const { x } = nelderMead(squares, [10, 1, 30], { maxIterations: 20_000, minErrorDelta: 1e-14, minTolerance: 1e-12 });
+    expect([found.t0Mm, found.flexMmPerMPa]).toEqual([expect.closeTo(x[0]!, 3), expect.closeTo(x[1]!, 4)]);
+    expect(found.airMl).toBeCloseTo((x[2]! / 6) * ((Math.PI / 4) * 22.22 ** 2) * 1e-3, 4);
   });
 });
 

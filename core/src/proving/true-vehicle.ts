@@ -57,6 +57,8 @@ export function trueVehicle(random: () => number, fault: TrueFault = TRUE_FAULTS
 const ATMOSPHERE_MPA = 0.101325;
 /** Air squeezed fast is neither isothermal nor adiabatic. */
 const POLYTROPIC = 1.15;
+/** What of a push past the booster's help still comes out as pressure. */
+const BEYOND = 0.35;
 
 /** Fluid that the true vehicle takes at a pressure, mL. */
 const takenMl = (v: TrueVehicle, p: number): number =>
@@ -68,7 +70,9 @@ export const trueTravelMm = (v: TrueVehicle, p: number): number =>
 /** Readings as the instruments give them: rounded, jittered, a little behind on the way up. */
 export function readPedal(v: TrueVehicle, pressuresMPa: readonly number[], random: () => number): PedalPoint[] {
   const normal = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
-  return pressuresMPa.map((p) => ({
+  /** Past what the booster helps to, the foot adds little. */
+  const reached = (p: number): number => (p <= v.boosterMPa ? p : v.boosterMPa + BEYOND * (p - v.boosterMPa));
+  return pressuresMPa.map(reached).map((p) => ({
     pressureMPa: Math.max(0, Math.round((p * (1 - v.hysteresis * random())) / v.gaugeStepMPa) * v.gaugeStepMPa),
     travelMm: Math.round((trueTravelMm(v, p) + v.jitterMm * normal()) * 10) / 10,
   }));

@@ -10,6 +10,7 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { InputError } from '@firm-line/core/fault';
 import {
   airNetworkOf,
@@ -53,7 +54,7 @@ const SOFT_CAUSES = [
 /** The run at the bleeders: one instruction at a time, taps that last over a reload, where the air is by the simulation. */
 @Component({
   selector: 'fl-run-page',
-  imports: [BeforeList, FillDiagram, MaybeField, TextField, Toggle],
+  imports: [BeforeList, FillDiagram, MaybeField, RouterLink, TextField, Toggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block', '(document:keydown)': 'key($event)' },
   template: `
@@ -157,6 +158,7 @@ const SOFT_CAUSES = [
                 <li>{{ cause }}</li>
               }
             </ol>
+            <a class="btn" routerLink="../prove">Prove: is it air or flex?</a>
           }
           <div class="mt-auto flex flex-wrap gap-2">
             @if (state()!.phase === 'done') {

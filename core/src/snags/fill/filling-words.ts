@@ -8,7 +8,6 @@ import { FLOOR_READS } from '../fit/floor.ts';
 export const FILL_READS = [
   ...FLOOR_READS,
   'network',
-  'plan.filling',
   'plan.circuits',
   'plan.lines',
   'plan.trailer',
