@@ -89,10 +89,18 @@ export class FillDiagram {
     const at = work.net?.bleeders.find((bleeder) => bleeder.portId === portId)?.at;
     return this.air()?.places.find((place) => place.at === at)?.ml ?? 0;
   }
-  protected readonly drawn = computed(() => {
-    const view = this.store.view();
-    const lines = view.lines.filter((line) => line.nodesMm.length);
-    const ports = [...view.ports.values()].filter(({ port }) => port.role !== 'bleeder');
+  /** What of the plan it is drawn from: a tap in a run leaves it alone. */
+  private readonly shown = computed(
+    () => {
+      const { lines, ports, circuits, plan } = this.store.view();
+      return { lines, ports, circuits, parts: plan.parts };
+    },
+    { equal: (a, b) => a.lines === b.lines && a.ports === b.ports && a.circuits === b.circuits && a.parts === b.parts },
+  );
+  private readonly laid = computed(() => {
+    const { lines: every, ports: portViews, circuits, parts } = this.shown();
+    const lines = every.filter((line) => line.nodesMm.length);
+    const ports = [...portViews.values()].filter(({ port }) => port.role !== 'bleeder');
     const all = [...ports.map((p) => p.fixed.atMm), ...lines.flatMap((line) => line.nodesMm)];
     const range = (axis: 0 | 1): [number, number] =>
       all.length ? [Math.min(...all.map((p) => p[axis])), Math.max(...all.map((p) => p[axis]))] : [0, 1];
@@ -101,35 +109,39 @@ export class FillDiagram {
       BOX.pad + ((p[1] - y[0]) / Math.max(y[1] - y[0], 1)) * (BOX.w - 2 * BOX.pad),
       BOX.pad + ((p[0] - x[0]) / Math.max(x[1] - x[0], 1)) * (BOX.h - 2 * BOX.pad),
     ];
-    const joined = (kinds: readonly string[]): [number, number][] => view.plan.parts.filter((part) => kinds.includes(part.kind) && part.ports.length).map((part) => placeOf(part.id)); // prettier-ignore
     const placeOf = (partId: string): [number, number] =>
       at(mean(ports.filter(({ part }) => part.id === partId).map((p) => p.fixed.atMm)));
+    const joined = (kinds: readonly string[]): [number, number][] => parts.filter((part) => kinds.includes(part.kind) && part.ports.length).map((part) => placeOf(part.id)); // prettier-ignore
     return {
       lines: lines.map((line) => ({
-        slugs: this.slugs().get(line.line.id) ?? [],
-        stroke: STROKES[view.circuits.get(line.line.circuitId)!.ink],
+        id: line.line.id,
+        stroke: STROKES[circuits.get(line.line.circuitId)!.ink],
         d: line.nodesMm.map((p, i) => `${i ? 'L' : 'M'}${at(p).join(' ')}`).join(''),
       })),
       boxes: this.bleeding().flatMap((work) =>
         (work.result?.order ?? []).map((step, i) => {
           const [bx, by] = placeOf(work.bleeders.find((b) => b.port.id === step.id)!.part.id);
-          const state = step.id === this.now() ? 'now' : this.done().includes(step.id) ? 'done' : 'open';
-          return {
-            id: step.id,
-            state,
-            airMl: this.heldAt(work, step.id),
-            number: `${work.work === 'clutch' ? 'C' : ''}${i + 1}`,
-            x: bx,
-            y: by,
-          };
+          return { id: step.id, work, number: `${work.work === 'clutch' ? 'C' : ''}${i + 1}`, x: bx, y: by };
         }),
       ),
       dots: joined(['tee', 'block', 'bracket']),
       // Masters that stand side by side are drawn side by side.
-      masters: joined(['master']).reduce<{ name: number; x: number; y: number }[]>((list, [mx, my], i) => {
+      masters: joined(['master', 'actuator']).reduce<{ name: number; x: number; y: number }[]>((list, [mx, my], i) => {
         const beside = list.find((m) => Math.hypot(m.x - mx, m.y - my) < 27);
         return [...list, { name: i, x: beside ? beside.x - 27 : mx, y: my }];
       }, []),
+    };
+  });
+  protected readonly drawn = computed(() => {
+    const laid = this.laid();
+    return {
+      ...laid,
+      lines: laid.lines.map((line) => ({ ...line, slugs: this.slugs().get(line.id) ?? [] })),
+      boxes: laid.boxes.map((box) => ({
+        ...box,
+        state: box.id === this.now() ? 'now' : this.done().includes(box.id) ? 'done' : 'open',
+        airMl: this.heldAt(box.work, box.id),
+      })),
     };
   });
 }
