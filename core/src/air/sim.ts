@@ -76,7 +76,7 @@ export class AirSim {
       return {
         pipe,
         ml,
-        mlPerMm: ml / Math.max(lengthMm(pipe), 1e-9),
+        mlPerMm: Math.max(1e-9, ml / Math.max(lengthMm(pipe), 1e-9)),
         climb: climbs.get(pipe.boreMm)!,
         slugs: dry && ml > 0 ? [{ at: 0, ml }] : [],
       };

@@ -45,7 +45,10 @@ function trapOf(part: Part, port: Port, ports: Aired['ports'], cavityMl: number)
 function profileOf(nodes: readonly Vec3[], lengthMm: number): [number, number][] {
   const along = [0];
   for (let i = 1; i < nodes.length; i++) along.push(along[i - 1]! + distance(nodes[i - 1]!, nodes[i]!));
-  const scale = lengthMm / Math.max(along.at(-1)!, 1e-9);
+  const all = along.at(-1) ?? 0;
+  // Both ends in one place, as in a plan that is begun: level over its length.
+  if (nodes.length < 2 || all < 1e-6) return [[0, nodes[0]?.[2] ?? 0], [lengthMm, nodes.at(-1)?.[2] ?? 0]]; // prettier-ignore
+  const scale = lengthMm / all;
   return nodes.map((node, i) => [along[i]! * scale, node[2]]);
 }
 

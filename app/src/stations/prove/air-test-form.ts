@@ -58,7 +58,7 @@ export class AirTestForm {
     { key: 'endMPa', label: 'Pressure at the end, MPa', least: 0, most: this.ceiling() },
     { key: 'startC', label: 'Temperature at first, °C', least: -60, most: 100 },
     { key: 'endC', label: 'Temperature at the end, °C', least: -60, most: 100 },
-    { key: 'minutes', label: 'Minutes', least: 0.1, most: 10_000, first: 30 },
+    { key: 'minutes', label: 'Minutes', least: 0.1, most: 10_000 },
     { key: 'sigmaMPa', label: 'The gauge is good to, MPa', least: 0, most: 10, first: 0.003 },
     { key: 'sigmaC', label: 'The probe is good to, °C', least: 0, most: 100, first: 0.5 },
   ]);

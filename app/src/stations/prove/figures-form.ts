@@ -8,6 +8,8 @@ export interface Figure {
   readonly most: number;
   /** What it begins with. */
   readonly first?: number;
+  /** It may be left out. */
+  readonly optional?: boolean;
 }
 /** Figures that are taken together: nothing is kept until all are there. */
 @Component({
@@ -31,7 +33,7 @@ export class FiguresForm {
   readonly name = input('Take it');
   readonly taken = output<Record<string, number>>();
   private readonly typed = signal<Record<string, number | null>>({});
-  protected readonly missing = computed(() => this.figures().filter((figure) => this.at(figure) === null).map(({ label }) => label.split(',')[0]!.toLowerCase())); // prettier-ignore
+  protected readonly missing = computed(() => this.figures().filter((figure) => !figure.optional && this.at(figure) === null).map(({ label }) => label.split(',')[0]!.toLowerCase())); // prettier-ignore
   protected at({ key, first }: Figure): number | null {
     return key in this.typed() ? this.typed()[key]! : (first ?? null);
   }
@@ -39,7 +41,9 @@ export class FiguresForm {
     this.typed.update((typed) => ({ ...typed, [key]: value }));
   }
   protected take(): void {
-    const all = Object.fromEntries(this.figures().map((figure) => [figure.key, this.at(figure)!]));
+    const all = Object.fromEntries(
+      this.figures().flatMap((figure) => (this.at(figure) === null ? [] : [[figure.key, this.at(figure)!]])),
+    );
     this.typed.set({});
     this.taken.emit(all);
   }

@@ -28,7 +28,7 @@ export class HoldForm {
   protected readonly figures = computed((): Figure[] => [
     { key: 'startMPa', label: 'Pressure at first, MPa', least: 0, most: 200 },
     { key: 'endMPa', label: 'Pressure at the end, MPa', least: 0, most: 200 },
-    { key: 'minutes', label: 'Minutes', least: 0.1, most: 10_000, first: 5 },
+    { key: 'minutes', label: 'Minutes', least: 0.1, most: 10_000 },
     { key: 'startC', label: 'Temperature at first, °C', least: -60, most: 100 },
     { key: 'endC', label: 'Temperature at the end, °C', least: -60, most: 100 },
     { key: 'sigmaMPa', label: 'The gauge is good to, MPa', least: 0, most: 10, first: 0.05 },

@@ -80,7 +80,7 @@ export class StopsPage {
   protected readonly figures = computed((): Figure[] => [
     { key: 'fromKmh', label: 'From, km/h', least: 1, most: 400 },
     { key: 'distanceM', label: 'Distance by tape, m', least: 0.1, most: 10_000 },
-    ...(this.hasValve() ? [{ key: 'valveTurns', label: 'Valve, turns from its stop', least: 0, most: 100 }] : []),
+    ...(this.hasValve() ? [{ key: 'valveTurns', label: 'Valve, turns from its stop', least: 0, most: 100, optional: true }] : []),
   ]);
   /** Distances are shown at the speed that most stops were made from. */
   protected readonly compare = computed(() => this.stops().at(-1)?.fromKmh ?? 50);

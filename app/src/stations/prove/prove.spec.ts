@@ -1,0 +1,160 @@
+import { TestBed } from '@angular/core/testing';
+import { station } from '../../testing/station';
+import { ProveStation } from './prove-station';
+import { ProveSheet, type ProvePage } from './prove-sheet';
+
+/** Charts need a canvas, which this environment lacks; what they are given is asserted by the station's own words. */
+jest.mock('chart.js', () => {
+  class Chart {
+    static readonly defaults = { font: {} };
+    static register(): void {}
+    readonly data = {};
+    readonly options = {};
+    update(): void {}
+    destroy(): void {}
+  }
+  return { Chart };
+});
+
+type At = Awaited<ReturnType<typeof station<ProveStation>>>;
+async function open(id: string, page: ProvePage): Promise<At> {
+  const at = await station(ProveStation, id);
+  TestBed.inject(ProveSheet).page.set(page);
+  await at.settle();
+  return at;
+}
+/** The button whose words begin so. */
+const button = (at: At, words: string): HTMLButtonElement => {
+  const found = [...at.root.querySelectorAll('button')].find((b) => b.textContent!.trim().startsWith(words));
+  if (!found) throw new Error(`No button says ${words}`);
+  return found;
+};
+const field = (at: At, within: string, label: string): HTMLInputElement => {
+  const found = [...at.root.querySelectorAll<HTMLInputElement>(`${within} input`)].find(({ labels }) =>
+    [...(labels ?? [])].some((one) => one.textContent!.trim() === label),
+  );
+  if (!found) throw new Error(`No field says ${label}`);
+  return found;
+};
+const fill = async (at: At, within: string, figures: Readonly<Record<string, string>>): Promise<void> => {
+  for (const [label, text] of Object.entries(figures)) await at.type(field(at, within, label), text);
+};
+
+describe('rounds', () => {
+  test('a hold is taken once all of its figures are there, is judged, and goes again', async () => {
+    const at = await open('p1', 'rounds');
+    await at.click(at.one('[data-round="hold:circuit-1"]'));
+    expect(button(at, 'Wanted still').disabled).toBe(true);
+    await fill(at, 'fl-hold-form', {
+      'Pressure at first, MPa': '8',
+      'Pressure at the end, MPa': '7',
+      Minutes: '5',
+      'Temperature at first, °C': '18',
+      'Temperature at the end, °C': '18',
+    });
+    await at.click(button(at, 'Take this hold'));
+    expect(at.texts('[data-test=holds] li')[0]).toMatch(/✗ It fell by 1.00 MPa/);
+    expect(at.one('[data-round="hold:circuit-1"]')!.textContent).toMatch(/not good/);
+    await at.click(button(at, 'Remove'));
+    expect(at.store.plan().proving!.holds).toEqual([]);
+  });
+  test('a look is good or not, with what was seen, and is taken back', async () => {
+    const at = await open('p2', 'rounds');
+    await at.click(at.one('[data-round=lamps]'));
+    await at.click(button(at, 'Not good'));
+    expect(at.one('[data-round=lamps]')!.textContent).toMatch(/not good/);
+    await at.click(button(at, 'Good'));
+    expect(at.one('[data-round=lamps]')!.textContent).not.toMatch(/not good/);
+    expect(at.store.plan().proving!.rounds).toMatchObject([{ key: 'lamps', good: true }]);
+    await at.click(at.one('[data-round=lamps]'));
+    await at.click(button(at, 'Take back'));
+    expect(at.store.plan().proving!.rounds).toEqual([]);
+  });
+  test('the pedal log keeps whose pedal it was, and a sinking one is a stop', async () => {
+    const at = await open('p3', 'rounds');
+    await at.click(field(at, 'fl-pedal-form', 'It sinks'));
+    await fill(at, 'fl-pedal-form', { 'Travel at the pad, mm': '71', 'Force at the pad, N': '320' });
+    await at.click(button(at, 'Put it down'));
+    expect(at.texts('[data-test=pedal] tbody tr')[0]).toMatch(/this one.*off, cold.*71 mm.*320 N.*sinks/);
+    expect(at.store.plan().proving!.pedal).toMatchObject([{ vehicle: 'this', sinks: true, travelMm: 71 }]);
+  });
+  test('the air test names its ceiling and does not take more', async () => {
+    const at = await open('p4', 'rounds');
+    expect(at.one('fl-air-test-form')!.textContent).toMatch(/At most 0.70 MPa/);
+    await at.click(
+      [...at.root.querySelectorAll<HTMLButtonElement>('fl-air-test-form button')].find((b) => b.textContent!.trim() === 'F1')!,
+    );
+    await fill(at, 'fl-air-test-form', { 'Pressure at first, MPa': '0.8' });
+    expect(at.texts('fl-air-test-form .fault, fl-air-test-form [role=alert]').join(' ')).toMatch(/0.7/);
+    await fill(at, 'fl-air-test-form', {
+      'Pressure at first, MPa': '0.6',
+      'Pressure at the end, MPa': '0.6',
+      'Temperature at first, °C': '18',
+      'Temperature at the end, °C': '18',
+      Minutes: '60',
+    });
+    await at.click(button(at, 'Take this test'));
+    expect(at.texts('[data-test=air-test]')[0]).toMatch(/F1.*(Tight|Cannot tell)/);
+  });
+});
+
+describe('curve', () => {
+  test('readings typed by hand are fitted, kept, and held beside what Size reckons with', async () => {
+    const at = await open('p5', 'curve');
+    expect(at.one('[data-test=verdict]')!.textContent).toBe('0 of 4 readings');
+    for (const [p, mm] of [
+      ['0.05', '24'],
+      ['0.2', '38'],
+      ['0.6', '47'],
+      ['2', '53'],
+      ['7', '62'],
+    ]) {
+      await fill(at, 'fl-curve-page', { 'Pressure, MPa': p!, 'Pedal, mm': mm! });
+      await at.click(button(at, 'Type a reading'));
+    }
+    expect(at.one('[data-test=verdict]')!.textContent).toMatch(/^Air: \d\.\d mL is left in front brakes/);
+    expect(at.one('[data-test=detail]')!.textContent).toMatch(/the air is what differs/);
+    expect(at.one('[data-test=causes]')!.textContent).toMatch(/^ ?air/);
+    await at.click(button(at, 'Keep this curve'));
+    expect(at.store.plan().proving!.curves[0]).toMatchObject({ circuitId: 'circuit-1', by: 'typed' });
+    expect(at.store.plan().proving!.curves[0]!.points).toHaveLength(5);
+  });
+  test('a gauge behind a valve is refused until it reads the master', async () => {
+    const at = await open('p6', 'curve');
+    at.store.apply({ edit: 'setFigure', with: { of: 'sizing', path: 'rearValve', to: { kneeMPa: 3, slope: 0.34 } } });
+    await at.settle();
+    await at.click(button(at, 'Rear brakes'));
+    expect(at.root.textContent).toMatch(/reads the valve and not the master/);
+    expect(at.one<HTMLButtonElement>('[data-test=stream]')!.disabled).toBe(true);
+    await at.click(field(at, 'fl-curve-page', 'The gauge reads master pressure'));
+    expect(at.one<HTMLButtonElement>('[data-test=stream]')!.disabled).toBe(false);
+  });
+});
+
+test('stops: before and after at one speed with their scatter, and what the rear that locks first asks for', async () => {
+  const at = await open('p7', 'stops');
+  for (const metres of ['20', '22']) {
+    await at.click(button(at, 'Before'));
+    await fill(at, 'fl-stops-page', { 'From, km/h': '50', 'Distance by tape, m': metres });
+    await at.click(button(at, 'Put the stop down'));
+  }
+  await at.click(button(at, 'After'));
+  await at.click(button(at, 'Rear first'));
+  await fill(at, 'fl-stops-page', { 'From, km/h': '60', 'Distance by tape, m': '24' });
+  await at.click(button(at, 'Put the stop down'));
+  // 50 to 60 km/h: 20·1.44 = 28.8, 22·1.44 = 31.68; mean 30.2, scatter 2.04, two of it 4.1.
+  expect(at.texts('[data-test=mean]')).toEqual([
+    expect.stringMatching(/Before: 30.2 m ± 4.1 of 2 runs/),
+    expect.stringMatching(/After: 24.0 m, one run alone/),
+  ]);
+  expect(at.root.textContent).toMatch(/scaled by v² over more than 5 km\/h: that is rough/);
+  expect(at.one('[data-test=advice]')!.textContent).toMatch(/The rear locked first/);
+});
+
+test('signing an empty plan is refused: there is nothing to sign for', async () => {
+  const at = await open('p8', 'sign');
+  for (const { id } of at.store.plan().lines) at.store.apply({ edit: 'removeLine', with: { id } });
+  await at.settle();
+  expect(at.one<HTMLButtonElement>('[data-test=sign]').disabled).toBe(true);
+  expect(at.root.textContent).toMatch(/There is nothing to sign for/);
+});
