@@ -23,14 +23,11 @@ export interface Round {
   readonly after: string;
   /** A hold is judged from its figures, not ticked. */
   readonly hold?: { readonly circuitId: string; readonly wantedMPa: number };
-  /** The vehicle is not driven while it is open. */
-  readonly stopsRoad: boolean;
 }
 type Said = Pick<Round, 'key' | 'group' | 'name' | 'how'> & {
   readonly rests: string;
   readonly needs?: readonly string[];
   readonly hold?: Round['hold'];
-  readonly roadOnly?: boolean;
 };
 
 /** A clutch line is held at about what works it, MPa. Common practice. */
@@ -77,7 +74,7 @@ export function roundsOf(view: PlanView): Round[] {
     ...(brakes.length && !plan.trailer ? [
       { key: 'pedal-firm', group: 'Pedal', name: 'Pedal firm, does not sink', how: 'Held for a minute with the rule’s foot: it stays. Set the reading down below; a reference vehicle is measured, never remembered.', rests: whole } as Said,
       { key: 'pushrod-cold', group: 'Pedal', name: 'Pushrod has its play, cold', how: 'Felt by hand at the pedal before it meets the piston.', rests: whole } as Said,
-      { key: 'pushrod-hot', group: 'Pedal', name: 'Pushrod has its play, hot', how: 'After the first drive, warm: the compensating port is open, the wheels turn free.', rests: whole, roadOnly: true } as Said,
+      { key: 'pushrod-hot', group: 'Pedal', name: 'Pushrod has its play, hot', how: 'After the first drive, warm: the compensating port is open, the wheels turn free.', rests: whole } as Said,
       { key: 'lamps', group: 'On the vehicle', name: 'Brake lights, at the switch and on the vehicle', how: 'A finger’s weight on the pedal lights them, off they go out; both ends of the wire.', rests: whole } as Said,
       { key: 'no-power', group: 'On the vehicle', name: 'Works with no power at all', how: 'Battery off: the pedal still stops every wheel.', rests: whole } as Said,
     ] : []),
@@ -92,7 +89,7 @@ export function roundsOf(view: PlanView): Round[] {
     ...(brakes.length ? [
       { key: 'static', group: 'On the road', name: 'Held still against the engine', how: 'In a clear place, belt on: held by the foot in gear, it does not creep.', rests: whole, needs: brakes.map(({ id }) => `grips:${id}`) } as Said,
       { key: 'walking', group: 'On the road', name: 'Stops at walking pace', how: 'Closed ground, nobody before or behind: straight, no wheel drags.', rests: whole, needs: ['static'] } as Said,
-      { key: 'site', group: 'On the road', name: 'Stops on a closed dry site', how: 'Up from 30 km/h, pads bedded; the rear never locks first. The distances stand under Stops.', rests: whole, needs: ['walking'], roadOnly: true } as Said,
+      { key: 'site', group: 'On the road', name: 'Stops on a closed dry site', how: 'Up from 30 km/h, pads bedded; the rear never locks first. The distances stand under Stops.', rests: whole, needs: ['walking'] } as Said,
     ] : []),
   ];
   const taken = new Map(proving.rounds.map((one) => [one.key, one]));
@@ -116,7 +113,7 @@ export function roundsOf(view: PlanView): Round[] {
     const own = state.get(one.key)!;
     const waits = (one.needs ?? []).find((need) => nameOf.has(need) && state.get(need)!.state !== 'done');
     const locked = waits !== undefined && own.state === 'open';
-    return { key: one.key, group: one.group, name: one.name, how: one.how, rests: one.rests, ...own, ...(locked ? { state: 'locked' as const } : {}), after: waits ? nameOf.get(waits)! : '', ...(one.hold ? { hold: one.hold } : {}), stopsRoad: true };
+    return { key: one.key, group: one.group, name: one.name, how: one.how, rests: one.rests, ...own, ...(locked ? { state: 'locked' as const } : {}), after: waits ? nameOf.get(waits)! : '', ...(one.hold ? { hold: one.hold } : {}) };
   });
 } // prettier-ignore
 /** A round told; what was told of it before gives way. */

@@ -21,6 +21,7 @@ import {
   methodById,
   placeName,
   replay,
+  STALL_TRIES,
   withEvent,
   withoutLast,
   withoutRun,
@@ -329,7 +330,7 @@ export class RunPage {
     const main = this.said().main;
     if (!main) return;
     const { act } = main;
-    this.tell({ act, ...(act === 'read' ? { ml: 10 } : {}), ...(act === 'tried' ? { how: ['back-fill', 'tap', 'port', 'piston'].find((one) => !this.state()!.tried.includes(one))! } : {}) });
+    this.tell({ act, ...(act === 'read' ? { ml: 10 } : {}), ...(act === 'tried' ? { how: STALL_TRIES.find((one) => !this.state()!.tried.includes(one))! } : {}) });
   }
   protected undo(): void {
     this.fault.set('');
