@@ -135,9 +135,13 @@ test('signing is refused with a reason, then given for a move that names its exc
     await page.waitForFunction(() => !(document.querySelector('[data-test=sign]') as HTMLButtonElement).disabled, { polling: 100 });
     await clickOn(page, '[data-test=sign]');
     await waitText(page, '[data-test=signed]', 'for the road');
+    // The rules look at the plan as it was signed first.
+    await page.waitForFunction(() => !(document.querySelector('[data-test=pack]') as HTMLButtonElement).disabled, { polling: 100 });
     await clickOn(page, '[data-test=pack]');
     const file = join(folder, 'dunlin-proved.pdf');
-    for (let i = 0; i < 300 && !existsSync(file); i++) await new Promise((done) => setTimeout(done, 100));
+    // A fault of the making is said; until then it is waited for.
+    for (let i = 0; i < 900 && !existsSync(file) && !(await page.$('fl-sign-page aside [role=alert]')); i++) await new Promise((done) => setTimeout(done, 100));
+    expect(await page.$$eval('fl-sign-page aside [role=alert]', (all) => all.map((e) => e.textContent))).toEqual([]);
     const { pages, text } = readPdf(file);
     expect(pages).toBeGreaterThan(4);
     for (const words of ['Dunlin proved', 'Local rules', 'Line map', 'Open points', 'None.', 'Qualified person:', 'for the road']) expect(text).toContain(words);

@@ -27,7 +27,7 @@ describe('the demo plans', () => {
       [line.ports.a, line.ports.b].some((port) => port!.part.kind === 'handbrake-cylinder'),
     );
     expect(through.map((line) => view.circuits.get(line.line.circuitId)!.axle)).toEqual(['rear', 'rear']);
-    expect(rules(view.plan)).toEqual(['banjo-washers', 'cannot-withdraw', 'cut-unsure', 'figures-guessed', 'guess-unmeasured', 'hose-aged', 'hose-hot', 'hose-kinks', 'hose-too-long', 'hose-unfixed', 'hoses-unlike', 'near-hot', 'no-parking-brake', 'out-of-reach', 'part-hot', 'travel-twists']); // prettier-ignore
+    expect(rules(view.plan)).toEqual(['banjo-washers', 'cannot-withdraw', 'cut-unsure', 'figures-guessed', 'guess-unmeasured', 'hose-aged', 'hose-hot', 'hose-kinks', 'hose-too-long', 'hose-unfixed', 'hoses-unlike', 'near-hot', 'no-parking-brake', 'out-of-reach', 'part-hot', 'reservoir-short', 'travel-twists']); // prettier-ignore
   });
 
   test('Dunlin: one circuit from the actuator over two tees, 1/4 in trunk and 3/16 in branches', () => {
