@@ -68,11 +68,14 @@ const waitedFor = derive(
 );
 
 /** What is done once for the whole vehicle: tags, fluid, the first drive. */
-function wholeTasks({ id, bleeding }: Pick<Plan, 'id' | 'bleeding'>, work: readonly (readonly Task[])[], ground: Ground): Task[] {
+function wholeTasks({ id, bleeding, floor, filling }: Pick<Plan, 'id' | 'bleeding' | 'floor' | 'filling'>, work: readonly (readonly Task[])[], ground: Ground): Task[] {
   const place: Ref = { kind: 'plan', id };
   const fluid = fluidById(bleeding.fluidId)?.name;
   const waits = work.map(waitedFor);
+  // Gas is for dry lines alone, and nobody must: once fluid goes in it is asked no more.
+  const isDry = !floor?.done.some(({ task }) => task === 'fill') && !filling?.runs.length;
   return [
+    ...(isDry ? [taskOf({ id: 'air-test', kind: 'own', name: 'Air test of dry lines, if you like', how: 'Lines alone, plugged at both ends, dry gas behind a shield; its ceiling and its figures stand in Prove. Nobody must: the hydraulic hold comes anyway. Put it off or tick it.', place, needs: waits.flatMap(({ label }) => label), minutes: 45 }, ground)] : []),
     taskOf({ id: 'label', kind: 'label', name: 'Tags on the lines, fluid named at every cap', how: `Each line by its name at both ends, bleeders by their turn${fluid ? `, “${fluid} only” at every cap` : ', the fluid at every cap'}.`, place, needs: waits.flatMap(({ label }) => label) }, ground),
     taskOf({ id: 'fill', kind: 'fill', name: 'Fluid goes in', how: 'Only when every joint is tight and looked at, and all welding and painting is done. The master is never let run dry.', place, needs: waits.flatMap(({ fill }) => fill) }, ground),
     taskOf({ id: 'drive', kind: 'drive', name: 'The first 50 km driven', how: 'Only once the brakes are proved and signed for; gently, with a stop to feel each hub.', place, needs: ['fill', ...waits.flatMap(({ drive }) => drive)] }, ground),
