@@ -58,9 +58,6 @@ export interface Watched {
   readonly complaints: string[];
 }
 
-/** Draws scenes with a quarter of the pixels: for what is pressed and typed, where nobody looks at them. */
-export const coarse = (page: Page): Promise<void> => page.setViewport({ width: 1280, height: 800, deviceScaleFactor: 0.5 });
-
 /** A page that keeps book of whatever should not happen. */
 export async function watch(browser: Browser, url: string): Promise<Watched> {
   const page = await browser.newPage();

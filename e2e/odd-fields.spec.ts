@@ -1,5 +1,5 @@
 import { STATIONS } from '../app/src/stations/registry';
-import { coarse, goTo, openPlan, settled, watch, withBrowser } from './browser';
+import { goTo, openPlan, settled, watch, withBrowser } from './browser';
 import { driveFields, keptPlan } from './fields';
 import { pressAll } from './press';
 
@@ -14,7 +14,6 @@ test.each(['gannet', 'wheatear', 'dunlin'])(
   'every field of every form of %s takes what is beyond its limits with a sentence, and the plan opens again',
   async (id) => {
     const { page, complaints } = await watch(run.browser, run.server.url);
-    await coarse(page);
     await openPlan(page, run.server.url, id, 'measure');
     const { driven, pressed } = isLong ? { driven: new Set<string>(), pressed: {} as Record<string, Set<string>> } : known;
     for (const { path } of STATIONS) {

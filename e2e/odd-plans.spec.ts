@@ -7,7 +7,7 @@ import type { ElementHandle, Page } from 'puppeteer-core';
 import { STATIONS } from '../app/src/stations/registry';
 import { demo } from '../core/src/testing/demo-plans';
 import { bare, ODD_PLANS, opened } from '../core/src/testing/odd-plans';
-import { coarse, goTo, openPlan, watch, withBrowser } from './browser';
+import { goTo, openPlan, watch, withBrowser } from './browser';
 import { pressAll, wrong } from './press';
 
 jest.setTimeout(240_000);
@@ -36,7 +36,6 @@ test.each(plans.map(([name, plan], i) => [name, { ...plan, id: `odd-${i}`, name 
   '%s is gone through at every station, sub-page and form',
   async (_, plan) => {
     const { page, complaints } = await watch(run.browser, run.server.url);
-    await coarse(page);
     await bring(page, plan);
     const found: string[] = [];
     for (const { path } of STATIONS) {
