@@ -1,5 +1,5 @@
 import { demo } from '../testing/demo-plans.ts';
-import { NO_FILLING, applyEdit, type Buying, type Kit, type Order, type Plan } from '../plan/index.ts';
+import { NO_FILLING, applyEdit, freshFluid, type Buying, type Kit, type Order, type Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { compared, kitFindings, kitLacks, listView, priceRows, received, sellerWords, shoppingList, withOrder } from './index.ts';
 
@@ -31,21 +31,7 @@ describe('one list', () => {
       view.bleeding.reduce((sum, { result }) => sum + (result?.buyMl ?? 0), 0),
     );
     // A clutch of its own fluid is a bottle of its own.
-    const clutch = {
-      part: 'clutch-master',
-      fluidId: 'mineral',
-      batch: '',
-      source: '',
-      openedOn: null,
-      filledOn: null,
-      nextOn: null,
-      boilC: null,
-      hotC: null,
-      wasId: null,
-      seals: false,
-      flushed: false,
-      named: false,
-    };
+    const clutch = freshFluid('clutch-master', 'mineral');
     const two = shoppingList(viewPlan({ ...gannet, filling: { ...NO_FILLING, fluids: [clutch] } })).filter(
       ({ group }) => group === 'Fluid',
     );

@@ -1,7 +1,7 @@
 import { consumablesOf } from '../ends/index.ts';
 import { jointEnds } from '../joints/index.ts';
 import { tubeName, tubeWanted } from '../making/index.ts';
-import { adapterOf, lineSpace, PART_SPECS, throughHoles, type LineView, type Plan, type Ref } from '../plan/index.ts';
+import { adapterOf, fluidFor, lineSpace, PART_SPECS, throughHoles, type LineView, type Plan, type Ref } from '../plan/index.ts';
 import type { PlanView } from '../plan/results/index.ts';
 import { fluidById, FLARES, hoseById, hoseFittingById, type Half } from '../stock/index.ts';
 
@@ -130,7 +130,7 @@ export function shoppingList(view: Listed): ListItem[] {
   }
   for (const { work, result, net } of view.bleeding) {
     // Each reservoir has its own fluid.
-    const own = plan.filling?.fluids.find(({ part }) => net?.outlets.some(({ partId }) => partId === part))?.fluidId ?? plan.bleeding.fluidId;
+    const own = fluidFor(plan, (net?.outlets ?? []).map(({ partId }) => partId));
     if (result?.buyMl) to.add({ key: `fluid:${own}`, group: 'Fluid', name: `${fluidById(own)?.name ?? 'Brake fluid'}, unopened`, unit: 'mL' }, result.buyMl, { text: work === 'brake' ? 'Brakes: fill and flush' : 'Clutch: fill and flush', place: { kind: 'plan', id: plan.id } });
   }
   for (const { id, name, count } of plan.buying?.own ?? []) to.add({ key: `own:${id}`, group: 'Your own', name }, count);

@@ -1,5 +1,5 @@
 import { floorView } from '../floor/index.ts';
-import { digestOf, NO_FILLING, type Filling, type FillMethod, type Part, type Plan } from '../plan/index.ts';
+import { digestOf, fluidFor, NO_FILLING, type Filling, type FillMethod, type Part, type Plan } from '../plan/index.ts';
 import type { BleedView, PlanView } from '../plan/results/index.ts';
 import { fluidById } from '../stock/index.ts';
 import { methodById } from './methods.ts';
@@ -53,7 +53,8 @@ export function beforeFill(work: BleedView, view: PlanView, method: FillMethod):
   const masters = parts.filter(({ kind }) => kind === 'master');
   const has = (...kinds: Part['kind'][]): Part[] => parts.filter(({ kind }) => kinds.includes(kind));
   const names = (of: readonly Part[]): string => of.map(({ name }) => name).join(', ');
-  const fluid = fluidById(plan.bleeding.fluidId)!;
+  // Each reservoir has its own fluid.
+  const fluid = fluidById(fluidFor(plan, parts.map(({ id }) => id)))!; // prettier-ignore
   const joints = jointsOpen(work, view);
   const circuits = new Set(plan.circuits.filter((circuit) => circuit.work === work.work).map(({ id }) => id));
   const openEnds = view.lines.filter(({ line }) => circuits.has(line.circuitId) && (!line.ends.a.portId || !line.ends.b.portId)).map(({ line }) => line.name);
@@ -71,7 +72,7 @@ export function beforeFill(work: BleedView, view: PlanView, method: FillMethod):
     ...masters.map((master) => ({ key: `bench:${master.id}`, name: `${master.name}: bench-bled`, how: 'In a vice or in the vehicle, short strokes, its outlets back into its own fluid, until no bubble comes.', of: [master.id] })),
     ...(metering.length && methodById(method).flows ? [{ key: 'pin', name: `${names(metering)}: pin held out`, how: 'Under so little pressure a metering valve lets nothing through. Take the clip off again after.', of: metering.map(({ id }) => id) }] : []),
     { key: `cap:${work.work}`, name: methodById(method).cap, how: methodById(method).beware, of: [method] },
-    { key: `fluid:${work.work}`, name: `${fluid.name} from a new bottle, seals made for it`, how: `${fluid.mixes} Colour proves nothing, nor does dye. What was bled out never goes back in.`, of: [plan.bleeding.fluidId] },
+    { key: `fluid:${work.work}`, name: `${fluid.name} from a new bottle, seals made for it`, how: `${fluid.mixes} Colour proves nothing, nor does dye. What was bled out never goes back in.`, of: [fluid.id] },
     { key: 'later', name: 'Nothing has to come off again', how: filling.when === 'later' ? 'You said that fluid goes in later: lines come off again for paint, welding or a gate.' : 'Paint, welding and all that closes access are done.', of: [filling.when], ...(filling.when === 'later' ? { known: { open: 'Fill later' } } : {}) },
   ];
   const told = new Map(filling.before.map(({ key, stamp }) => [key, stamp]));

@@ -1,5 +1,6 @@
 import {
   applyEdit,
+  freshFluid,
   NO_FILLING,
   readPlan,
   writePlan,
@@ -160,6 +161,9 @@ describe('what goes before', () => {
     expect(left.filter((key) => key !== 'ends')).toEqual([]);
     expect(open(filled({ ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5.1' } }, said))).toContain('fluid:brake');
     expect(open(filled(gannet, said), 'pressure')).toContain('cap:brake');
+    // Another fluid in its own reservoir asks for another bottle.
+    expect(open(filled(gannet, { ...said, fluids: [freshFluid('master', 'dot-5.1')] }))).toContain('fluid:brake');
+    expect(open(filled(gannet, { ...said, fluids: [freshFluid('clutch-master', 'dot-5.1')] }))).not.toContain('fluid:brake');
     expect(open(filled(gannet, { ...said, when: 'later' }))).toContain('later');
   });
 });

@@ -1,4 +1,4 @@
-import type { FluidIn, Part, Plan } from '../plan/index.ts';
+import { freshFluid, type FluidIn, type Part, type Plan } from '../plan/index.ts';
 import { fluidById, type FluidFamily } from '../stock/index.ts';
 
 /** Parts that fluid is poured into: reservoirs, and masters and actuators with one of their own. */
@@ -8,21 +8,7 @@ export const reservoirParts = (parts: readonly Part[]): Part[] =>
       kind === 'reservoir' || kind === 'actuator' || (kind === 'master' && !ports.some(({ role }) => role === 'feed')),
   );
 export const fluidIn = ({ filling, bleeding }: Pick<Plan, 'filling' | 'bleeding'>, part: string): FluidIn =>
-  filling?.fluids.find((one) => one.part === part) ?? {
-    part,
-    fluidId: bleeding.fluidId,
-    batch: '',
-    source: '',
-    openedOn: null,
-    filledOn: null,
-    nextOn: null,
-    boilC: null,
-    hotC: null,
-    wasId: null,
-    seals: false,
-    flushed: false,
-    named: false,
-  };
+  filling?.fluids.find((one) => one.part === part) ?? freshFluid(part, bleeding.fluidId);
 
 /** A bottle that was opened longer ago than this has taken up water. Common practice: months, not years. */
 export const BOTTLE_DAYS = 90;

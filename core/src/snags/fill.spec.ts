@@ -1,6 +1,6 @@
 import { demo } from '../testing/demo-plans.ts';
 import { beforeFill, fillingOf, withTold } from '../filling/index.ts';
-import { NO_FILLING, type Filling, type FillRun, type FluidIn, type Plan } from '../plan/index.ts';
+import { freshFluid, NO_FILLING, type Filling, type FillRun, type FluidIn, type Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { inspect, type Snag } from './index.ts';
 
@@ -90,24 +90,7 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
 
   const fluid = (patch: Partial<FluidIn>): Plan =>
     plan({
-      fluids: [
-        {
-          part: 'master',
-          fluidId: 'dot-4',
-          batch: '',
-          source: '',
-          openedOn: null,
-          filledOn: null,
-          nextOn: null,
-          boilC: null,
-          hotC: null,
-          wasId: null,
-          seals: false,
-          flushed: false,
-          named: false,
-          ...patch,
-        },
-      ],
+      fluids: [{ ...freshFluid('master', 'dot-4'), ...patch }],
     });
   test("'bottle-old' of glycol opened more than 90 days before it went in", () => {
     expect(found(fluid({ openedOn: '2025-11-01', filledOn: '2026-03-02' }), 'bottle-old')[0]!.text).toMatch(/opened 121 days/);

@@ -1,5 +1,5 @@
 import { components } from '../../network/index.ts';
-import type { Part } from '../../plan/index.ts';
+import { fluidFor, type Part } from '../../plan/index.ts';
 import { fluidById, type FluidFamily } from '../../stock/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { onPart } from '../words.ts';
@@ -28,7 +28,7 @@ export const fluidsMeet = defineRule({
     return [...together.values()].flatMap((own): Finding[] => {
       const made = own.filter((part): part is Part & { readonly family: FluidFamily } => part.family !== null);
       // Each reservoir has a fluid of its own.
-      const chosen = filling?.fluids.find(({ part }) => own.some(({ id }) => id === part))?.fluidId ?? bleeding.fluidId;
+      const chosen = fluidFor({ filling, bleeding }, own.map(({ id }) => id));
       const fluid = fluidById(chosen)!;
       const odd = made.filter(({ family }) => family !== fluid.family);
       if (!odd.length) return [];
