@@ -41,6 +41,7 @@ export const launch = (): Promise<Browser> =>
     defaultViewport: { width: 1280, height: 800 },
     args: [
       '--no-sandbox',
+      '--disable-gpu',
       '--disable-quic',
       '--no-first-run',
       '--disable-background-networking',
@@ -58,9 +59,13 @@ export interface Watched {
   readonly complaints: string[];
 }
 
-/** A page that keeps book of whatever should not happen. */
-export async function watch(browser: Browser, url: string): Promise<Watched> {
+/**
+ * A page that keeps book of whatever should not happen. What must open with no network is `kept`: else no service worker
+ * fetches all of the app behind what is looked at.
+ */
+export async function watch(browser: Browser, url: string, kept?: 'kept'): Promise<Watched> {
   const page = await browser.newPage();
+  if (!kept) await page.evaluateOnNewDocument('delete Navigator.prototype.serviceWorker');
   // A machine with other work is slow; what never comes fails all the same.
   page.setDefaultTimeout(90_000);
   const complaints: string[] = [];
@@ -110,16 +115,25 @@ export async function editable(page: Page): Promise<void> {
   );
 }
 
-/** Serves the built app and starts a browser for the specs of a file; both are to be had while a spec runs. */
+/** Serves the built app to the specs of a file, and starts a browser for all of them or for each; both are to be had while a spec runs. */
 export function withBrowser(each: 'file' | 'spec' = 'file'): { readonly server: Served; readonly browser: Browser } {
   const held = {} as { server: Served; browser: Browser };
   const [before, after] = each === 'file' ? [beforeAll, afterAll] : [beforeEach, afterEach];
-  before(async () => {
+  beforeAll(async () => {
     held.server = await serve();
+  });
+  before(async () => {
     held.browser = await launch();
   });
+  // A page that a failed spec left open would hold its plan against the next.
+  if (each === 'file')
+    afterEach(async () => {
+      for (const page of (await held.browser.pages()).slice(1)) await page.close();
+    });
   after(async () => {
     await held.browser?.close();
+  });
+  afterAll(async () => {
     await held.server?.stop();
   });
   return held;

@@ -42,7 +42,6 @@ describe('Plumb and Size in the browser', () => {
     await page.waitForSelector('fl-circuit-drawing svg text');
     expect(await textOf(page, 'fl-circuit-drawing')).toBe(names);
     expect(complaints).toEqual([]);
-    await page.close();
   });
 
   test('Size begins with guesses; a wrong figure is refused in place, a right one moves the chain, and undo takes it back', async () => {
@@ -74,7 +73,6 @@ describe('Plumb and Size in the browser', () => {
     await page.waitForSelector('[data-step=Foot]');
     expect(await textOf(page, '[data-step=Foot]')).toContain('250 N');
     expect(complaints).toEqual([]);
-    await page.close();
   }); // prettier-ignore
 
   test('the slider from empty to laden moves what is drawn, and the clutch and parking brake have their own page', async () => {
@@ -102,6 +100,5 @@ describe('Plumb and Size in the browser', () => {
       return all.length === 4 && all.every((c) => drawn(c) > 2000);
     });
     expect(complaints).toEqual([]);
-    await page.close();
   }); // prettier-ignore
 });

@@ -67,7 +67,6 @@ test('a caliper is fitted over its disc on both sides, each with its own shims a
   await clickOn(page, '[data-test=snags]');
   await waitText(page, 'fl-snag-drawer', 'Only 11 mm of its bolt’s thread holds, and 12 mm must');
   expect(complaints).toEqual([]);
-  await page.close();
 });
 
 test('a table of wires is filled from readings, and what is out of range is said', async () => {
@@ -83,7 +82,6 @@ test('a table of wires is filled from readings, and what is out of range is said
   await waitText(page, 'fl-snag-drawer', 'It reads 8.1 V full on');
   await waitText(page, 'fl-snag-drawer', 'nobody has pulled the breakaway’s pin');
   expect(complaints).toEqual([]);
-  await page.close();
 });
 
 test('a photograph is kept without the place it was taken at, and comes back with its plan in another profile', async () => {

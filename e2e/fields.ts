@@ -18,24 +18,26 @@ const LIST = `(() => {
 /** How many fields are on screen now. */
 export const countFields = (page: Page): Promise<number> => page.evaluate(`${LIST}.fields.length`) as Promise<number>;
 
-/** Enters something in a field of those on screen, by its place among them, as a hand would: typed, then left. Says which it was. */
-export const enter = (page: Page, index: number, entry: string): Promise<string | null> =>
+/** Enters one thing after the other in a field of those on screen, by its place among them, as a hand would: typed, then left. Says which it was. */
+export const enter = (page: Page, index: number, ...entries: readonly string[]): Promise<string | null> =>
   page.evaluate(`(async () => {
-    const { fields, words } = ${LIST};
-    const field = fields[${index}];
-    if (!field) return null;
-    const entry = ${JSON.stringify(entry)};
-    field.focus();
-    if (field.type === 'checkbox' || field.type === 'radio') field.click();
-    else {
-      if (field.tagName === 'SELECT') field.selectedIndex = (entry.length * 7) % Math.max(field.options.length, 1);
-      else Object.getOwnPropertyDescriptor(Object.getPrototypeOf(field), 'value').set.call(field, entry);
-      field.dispatchEvent(new Event('input', { bubbles: true }));
-      field.dispatchEvent(new Event('change', { bubbles: true }));
+    let name = null;
+    for (const entry of ${JSON.stringify(entries)}) {
+      const { fields, words } = ${LIST};
+      const field = fields[${index}];
+      if (!field) break;
+      field.focus();
+      if (field.type === 'checkbox' || field.type === 'radio') field.click();
+      else {
+        if (field.tagName === 'SELECT') field.selectedIndex = (entry.length * 7) % Math.max(field.options.length, 1);
+        else Object.getOwnPropertyDescriptor(Object.getPrototypeOf(field), 'value').set.call(field, entry);
+        field.dispatchEvent(new Event('input', { bubbles: true }));
+        field.dispatchEvent(new Event('change', { bubbles: true }));
+      }
+      name = words(field);
+      field.blur();
+      await new Promise((done) => setTimeout(done, 4));
     }
-    const name = words(field);
-    field.blur();
-    await new Promise((done) => setTimeout(done, 4));
     return name;
   })()`) as Promise<string | null>;
 
@@ -45,7 +47,7 @@ export async function driveFields(page: Page, driven: Set<string>): Promise<void
   for (const [index, name] of names.entries()) {
     if (driven.has(name)) continue;
     driven.add(name);
-    for (const entry of ODD_ENTRIES) await enter(page, index, entry);
+    await enter(page, index, ...ODD_ENTRIES);
   }
 }
 

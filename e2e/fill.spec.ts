@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { editable, launch, openPlan, settled, watch, withBrowser } from './browser';
+import { editable, openPlan, settled, watch, withBrowser } from './browser';
 import { clickOn, pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(240_000);
@@ -31,61 +31,55 @@ async function beginRun(page: Page): Promise<void> {
 } // prettier-ignore
 
 test('a whole run by touch: locked, begun, reloaded, with no network, taken back, ended', async () => {
-  // A browser of its own: what is switched off stays off for others.
-  const browser = await launch();
-  try {
-    const { page } = await watch(browser, run.server.url);
-    await page.setViewport({ width: 768, height: 1024, hasTouch: true });
-    await openPlan(page, run.server.url, 'gannet', 'fill');
-    await beginRun(page);
-    await page.evaluate(() => navigator.serviceWorker.ready);
-    await page.setOfflineMode(true);
-    // Open, down, shut: a tap each.
-    for (let i = 0; i < 6; i++) await goOn(page);
-    expect(await number(page, 'through')).toBe(16);
-    expect(await number(page, 'reservoir')).toBe(104);
-    await goOn(page);
-    const title = await textOf(page, INSTRUCTION);
-    expect(title).toMatch(/pedal down, and hold/);
-    await editable(page);
-    await page.reload({ waitUntil: 'load' });
-    await editable(page);
-    await page.waitForSelector(INSTRUCTION);
-    expect([await textOf(page, INSTRUCTION), await number(page, 'through')]).toEqual([title, 16]);
-    // A mis-tap is taken back.
-    await goOn(page);
-    expect(await number(page, 'through')).toBe(24);
-    await pressNamed(page, 'Take back');
-    await waitText(page, INSTRUCTION, 'pedal down, and hold');
-    expect(await number(page, 'through')).toBe(16);
-    // What cannot be is refused in a sentence, and nothing is lost.
-    await goOn(page);
-    for (let i = 0; i < 40 && !(await textOf(page, INSTRUCTION)).startsWith('Top up'); i++) await goOn(page);
-    expect(await textOf(page, INSTRUCTION)).toBe('Top up the reservoir');
-    await goOn(page);
-    expect(await number(page, 'reservoir')).toBe(120);
-    for (let i = 0; i < 40 && (await number(page, 'through')) < 107; i++) await goOn(page);
-    await pressNamed(page, 'Clear');
-    await settled(page);
-    for (let i = 0; i < 3 && !(await textOf(page, INSTRUCTION)).includes('runs clear'); i++) await goOn(page);
-    await waitText(page, '[data-test=main]', 'Closed, next corner');
-    await goOn(page);
-    await waitText(page, INSTRUCTION, 'Rear left: open it');
-    // The air that is left, by the simulation, which works with no network as well.
-    await waitText(page, 'fl-run-page aside', 'of air are left');
-    await pressNamed(page, 'End it here');
-    await waitText(page, INSTRUCTION, 'All corners are through');
-    await pressNamed(page, 'Soft');
-    await waitText(page, '[data-test=soft]', 'Tie the pedal down overnight');
-    await pressNamed(page, 'Plan');
-    await waitText(page, 'fl-fill-plan-page', 'What it took before');
-    // 14 strokes of π/4·22.225²·40.5/2 = 7.86 mL.
-    expect(await textOf(page, 'section[aria-label="What it took before"]')).toMatch(
-      /110 mL in \d+ min, then soft\. Rear right 110 mL, 14/,
-    );
-  } finally {
-    await browser.close();
-  }
+  const { page } = await watch(run.browser, run.server.url, 'kept');
+  await page.setViewport({ width: 768, height: 1024, hasTouch: true });
+  await openPlan(page, run.server.url, 'gannet', 'fill');
+  await beginRun(page);
+  await page.evaluate(() => navigator.serviceWorker.ready);
+  await page.setOfflineMode(true);
+  // Open, down, shut: a tap each.
+  for (let i = 0; i < 6; i++) await goOn(page);
+  expect(await number(page, 'through')).toBe(16);
+  expect(await number(page, 'reservoir')).toBe(104);
+  await goOn(page);
+  const title = await textOf(page, INSTRUCTION);
+  expect(title).toMatch(/pedal down, and hold/);
+  await editable(page);
+  await page.reload({ waitUntil: 'load' });
+  await editable(page);
+  await page.waitForSelector(INSTRUCTION);
+  expect([await textOf(page, INSTRUCTION), await number(page, 'through')]).toEqual([title, 16]);
+  // A mis-tap is taken back.
+  await goOn(page);
+  expect(await number(page, 'through')).toBe(24);
+  await pressNamed(page, 'Take back');
+  await waitText(page, INSTRUCTION, 'pedal down, and hold');
+  expect(await number(page, 'through')).toBe(16);
+  // What cannot be is refused in a sentence, and nothing is lost.
+  await goOn(page);
+  for (let i = 0; i < 40 && !(await textOf(page, INSTRUCTION)).startsWith('Top up'); i++) await goOn(page);
+  expect(await textOf(page, INSTRUCTION)).toBe('Top up the reservoir');
+  await goOn(page);
+  expect(await number(page, 'reservoir')).toBe(120);
+  for (let i = 0; i < 40 && (await number(page, 'through')) < 107; i++) await goOn(page);
+  await pressNamed(page, 'Clear');
+  await settled(page);
+  for (let i = 0; i < 3 && !(await textOf(page, INSTRUCTION)).includes('runs clear'); i++) await goOn(page);
+  await waitText(page, '[data-test=main]', 'Closed, next corner');
+  await goOn(page);
+  await waitText(page, INSTRUCTION, 'Rear left: open it');
+  // The air that is left, by the simulation, which works with no network as well.
+  await waitText(page, 'fl-run-page aside', 'of air are left');
+  await pressNamed(page, 'End it here');
+  await waitText(page, INSTRUCTION, 'All corners are through');
+  await pressNamed(page, 'Soft');
+  await waitText(page, '[data-test=soft]', 'Tie the pedal down overnight');
+  await pressNamed(page, 'Plan');
+  await waitText(page, 'fl-fill-plan-page', 'What it took before');
+  // 14 strokes of π/4·22.225²·40.5/2 = 7.86 mL.
+  expect(await textOf(page, 'section[aria-label="What it took before"]')).toMatch(
+    /110 mL in \d+ min, then soft\. Rear right 110 mL, 14/,
+  );
 });
 
 test('alone: the space bar goes on, and so does the whole screen', async () => {

@@ -73,5 +73,4 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   await pressNamed(page, 'Change it, do it again');
   await page.waitForFunction(() => !document.querySelector('[data-part=master]'));
   expect(complaints).toEqual([]);
-  await page.close();
 });

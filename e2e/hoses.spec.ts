@@ -25,7 +25,6 @@ describe('Hoses in the browser', () => {
     await page.click('[data-hose=hose-fr]');
     await waitText(page, '[data-test=hose-order-length]', '330 mm');
     expect(complaints).toEqual([]);
-    await page.close();
   });
 
   test('its bracket is dragged along the rail: the verdicts follow, and undo puts it back', async () => {
@@ -52,7 +51,6 @@ describe('Hoses in the browser', () => {
       before,
     );
     expect(complaints).toEqual([]);
-    await page.close();
   });
 
   test('the sweep plays in the scene, a state is one tap away, and what cannot be is said', async () => {
@@ -76,6 +74,5 @@ describe('Hoses in the browser', () => {
     await page.$eval('#hose-made', (field) => field.dispatchEvent(new Event('change', { bubbles: true })));
     await waitText(page, 'fl-hose-form', '"last year" is not a year and month');
     expect(complaints).toEqual([]);
-    await page.close();
   });
 });

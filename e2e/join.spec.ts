@@ -38,7 +38,6 @@ describe('Join in the browser', () => {
     await page.click('[data-joint="line-r1-a"]');
     await waitText(page, '[data-test=verdict]', 'Seals');
     expect(complaints).toEqual([]);
-    await page.close();
   });
 
   test('practice is reached from Join, answers and goes on', async () => {
@@ -51,6 +50,5 @@ describe('Join in the browser', () => {
     await page.waitForSelector('[data-test=result]');
     expect(await textOf(page, '[data-test=score]')).toMatch(/^[012] of 2 right$/);
     expect(complaints).toEqual([]);
-    await page.close();
   });
 });

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readPlan } from '@firm-line/core/plan';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { ROOT, openPlan, settled, watch, withBrowser } from './browser';
+import { ROOT, openPlan, serve, settled, watch, withBrowser } from './browser';
 import { STATIONS } from '../app/src/stations/registry';
 import { clickOn, textOf, waitText } from './keyboard';
 
@@ -178,8 +178,9 @@ describe('plans in and out', () => {
   });
 
   test('offline: with the server gone every station still opens, and edits are kept', async () => {
-    const { page, complaints } = await watch(run.browser, run.server.url);
-    await openPlan(page, run.server.url);
+    const server = await serve();
+    const { page, complaints } = await watch(run.browser, server.url, 'kept');
+    await openPlan(page, server.url);
     await page.evaluate(async () => {
       await navigator.serviceWorker.ready;
       const cached = async (): Promise<number> => {
@@ -195,15 +196,15 @@ describe('plans in and out', () => {
         before = now;
       }
     });
-    await run.server.stop();
-    for (const { path } of STATIONS) await openPlan(page, run.server.url, 'gannet', path);
+    await server.stop();
+    for (const { path } of STATIONS) await openPlan(page, server.url, 'gannet', path);
     await page.keyboard.press('u');
     await settled(page);
     await page.reload({ waitUntil: 'load' });
     await settled(page);
     expect(await page.evaluate(() => document.querySelector('header')!.textContent)).toMatch(/\bin\b/);
     // A demo plan that nobody has looked at yet.
-    await openPlan(page, run.server.url, 'dunlin');
+    await openPlan(page, server.url, 'dunlin');
     expect(await page.evaluate(() => document.querySelector('header')!.textContent)).toMatch(/Dunlin/);
     expect(complaints.filter((text) => !/ngsw|net::ERR_CONNECTION_REFUSED/.test(text))).toEqual([]);
   });

@@ -76,7 +76,6 @@ test('a whole line is made: what must be on locks its flare, a bend that is shor
   await page_(page, 'Tags', 'fl-tags-page li');
   await waitText(page, 'fl-tags-page', 'made');
   expect(complaints).toEqual([]);
-  await page.close();
 });
 
 test('cuts come out of what is at hand, the list says what is to buy, what came is measured, and a kit that differs is stopped', async () => {
@@ -118,5 +117,4 @@ test('cuts come out of what is at hand, the list says what is to buy, what came 
   await page_(page, 'Brackets', 'fl-plate-drawing svg');
   await page_(page, 'Tags', 'fl-tags-page svg path');
   expect(complaints).toEqual([]);
-  await page.close();
 });

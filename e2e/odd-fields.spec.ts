@@ -29,6 +29,5 @@ test.each(['gannet', 'wheatear', 'dunlin'])(
     expect(driven.size).toBeGreaterThan(20);
     expect(complaints).toEqual([]);
     await openPlan(page, run.server.url, id, 'route');
-    await page.close();
   },
 );

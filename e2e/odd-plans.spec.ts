@@ -48,6 +48,5 @@ test.each(plans.map(([name, plan], i) => [name, { ...plan, id: `odd-${i}`, name 
     expect(complaints).toEqual([]);
     // What came of it can be opened again.
     await openPlan(page, run.server.url, plan.id, 'measure');
-    await page.close();
   },
 );

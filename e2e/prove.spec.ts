@@ -5,7 +5,7 @@ import { join } from 'node:path';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { readPlan, writePlan, type Plan } from '@firm-line/core/plan';
 import { proved } from '../core/src/testing/proved';
-import { ROOT, launch, openPlan, settled, watch, withBrowser } from './browser';
+import { ROOT, openPlan, settled, watch, withBrowser } from './browser';
 import { clickOn, pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(240_000);
@@ -67,7 +67,7 @@ const type = (page: Page, within: string, label: string, text: string): Promise<
   ); // prettier-ignore
 
 test('a curve from the stream, its link lost and taken up again; then a logger’s file with bad rows', async () => {
-  const { page } = await watch(run.browser, run.server.url);
+  const { page } = await watch(run.browser, run.server.url, 'kept');
   await openPlan(page, run.server.url, 'gannet', 'prove');
   await pressNamed(page, 'Curve');
   await type(page, 'fl-curve-page', 'Vehicle no.', '13');
@@ -108,47 +108,42 @@ test('a hold is judged, a change makes it void and is said before it is made', a
 }); // prettier-ignore
 
 test('signing is refused with a reason, then given for a move that names its exception, and for the road once nothing is open; the pack comes as a PDF', async () => {
-  const browser = await launch();
-  try {
-    const { page, complaints } = await watch(browser, run.server.url);
-    await (await page.createCDPSession()).send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
-    await bringIn(page, proved(dunlin()));
-    await pressNamed(page, 'Sign');
-    await waitText(page, '[data-test=open-count]', '1 open point stands in the way');
-    expect(await textOf(page, '[data-test=refused]')).toMatch(/stands in the way of the road/);
-    await type(page, 'fl-sign-page', 'Initials or name', 'AB');
-    expect(await page.$eval('[data-test=sign]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
-    await pressNamed(page, 'For a move');
-    await waitText(page, '[data-test=refused]', 'not named as an exception');
-    await clickOn(page, '[data-test=open-point] input[type=checkbox]');
-    await page.waitForFunction(() => !document.querySelector('[data-test=refused]'), { polling: 100 });
-    await clickOn(page, '[data-test=sign]');
-    await waitText(page, '[data-test=signed]', 'not for the road');
+  const { page, complaints } = await watch(run.browser, run.server.url);
+  await (await page.createCDPSession()).send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await bringIn(page, proved(dunlin()));
+  await pressNamed(page, 'Sign');
+  await waitText(page, '[data-test=open-count]', '1 open point stands in the way');
+  expect(await textOf(page, '[data-test=refused]')).toMatch(/stands in the way of the road/);
+  await type(page, 'fl-sign-page', 'Initials or name', 'AB');
+  expect(await page.$eval('[data-test=sign]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
+  await pressNamed(page, 'For a move');
+  await waitText(page, '[data-test=refused]', 'not named as an exception');
+  await clickOn(page, '[data-test=open-point] input[type=checkbox]');
+  await page.waitForFunction(() => !document.querySelector('[data-test=refused]'), { polling: 100 });
+  await clickOn(page, '[data-test=sign]');
+  await waitText(page, '[data-test=signed]', 'not for the road');
 
-    const torqued = dunlin();
-    const withTorque = (end: Plan['lines'][number]['ends']['a']) => ({ ...end, joint: { ...end.joint, torqueNm: 15, torqueSource: 'Sheet 4' } });
-    await bringIn(page, proved({ ...torqued, id: 'dunlin-2', name: 'Dunlin proved', lines: torqued.lines.map((line) => ({ ...line, ends: { a: withTorque(line.ends.a), b: withTorque(line.ends.b) } })) }));
-    await pressNamed(page, 'Sign');
-    await waitText(page, '[data-test=open-count]', 'Nothing stands in the way');
-    await pressNamed(page, 'For the road');
-    await type(page, 'fl-sign-page', 'Initials or name', 'AB');
-    await page.waitForFunction(() => !(document.querySelector('[data-test=sign]') as HTMLButtonElement).disabled, { polling: 100 });
-    await clickOn(page, '[data-test=sign]');
-    await waitText(page, '[data-test=signed]', 'for the road');
-    // The rules look at the plan as it was signed first.
-    await page.waitForFunction(() => !(document.querySelector('[data-test=pack]') as HTMLButtonElement).disabled, { polling: 100 });
-    await clickOn(page, '[data-test=pack]');
-    const file = join(folder, 'dunlin-proved.pdf');
-    // A fault of the making is said; until then it is waited for.
-    for (let i = 0; i < 900 && !existsSync(file) && !(await page.$('fl-sign-page aside [role=alert]')); i++) await new Promise((done) => setTimeout(done, 100));
-    expect(await page.$$eval('fl-sign-page aside [role=alert]', (all) => all.map((e) => e.textContent))).toEqual([]);
-    const { pages, text } = readPdf(file);
-    expect(pages).toBeGreaterThan(4);
-    for (const words of ['Dunlin proved', 'Local rules', 'Line map', 'Open points', 'None.', 'Qualified person:', 'for the road']) expect(text).toContain(words);
-    expect(complaints).toEqual([]);
-  } finally {
-    await browser.close();
-  }
+  const torqued = dunlin();
+  const withTorque = (end: Plan['lines'][number]['ends']['a']) => ({ ...end, joint: { ...end.joint, torqueNm: 15, torqueSource: 'Sheet 4' } });
+  await bringIn(page, proved({ ...torqued, id: 'dunlin-2', name: 'Dunlin proved', lines: torqued.lines.map((line) => ({ ...line, ends: { a: withTorque(line.ends.a), b: withTorque(line.ends.b) } })) }));
+  await pressNamed(page, 'Sign');
+  await waitText(page, '[data-test=open-count]', 'Nothing stands in the way');
+  await pressNamed(page, 'For the road');
+  await type(page, 'fl-sign-page', 'Initials or name', 'AB');
+  await page.waitForFunction(() => !(document.querySelector('[data-test=sign]') as HTMLButtonElement).disabled, { polling: 100 });
+  await clickOn(page, '[data-test=sign]');
+  await waitText(page, '[data-test=signed]', 'for the road');
+  // The rules look at the plan as it was signed first.
+  await page.waitForFunction(() => !(document.querySelector('[data-test=pack]') as HTMLButtonElement).disabled, { polling: 100 });
+  await clickOn(page, '[data-test=pack]');
+  const file = join(folder, 'dunlin-proved.pdf');
+  // A fault of the making is said; until then it is waited for.
+  for (let i = 0; i < 900 && !existsSync(file) && !(await page.$('fl-sign-page aside [role=alert]')); i++) await new Promise((done) => setTimeout(done, 100));
+  expect(await page.$$eval('fl-sign-page aside [role=alert]', (all) => all.map((e) => e.textContent))).toEqual([]);
+  const { pages, text } = readPdf(file);
+  expect(pages).toBeGreaterThan(4);
+  for (const words of ['Dunlin proved', 'Local rules', 'Line map', 'Open points', 'None.', 'Qualified person:', 'for the road']) expect(text).toContain(words);
+  expect(complaints).toEqual([]);
 }); // prettier-ignore
 
 test('two plans are compared in words, by station', async () => {

@@ -41,7 +41,6 @@ describe('room to look', () => {
     await page.waitForFunction(() => getComputedStyle(document.querySelector('aside')!).display !== 'none');
     expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBe(0);
     expect(complaints).toEqual([]);
-    await page.close();
   }); // prettier-ignore
 
   test('no words of Plumb are drawn smaller than 12 px, and it is moved by keys and sized by buttons', async () => {
@@ -66,6 +65,5 @@ describe('room to look', () => {
     await pressNamed(page, 'Whole');
     await page.waitForFunction((was) => document.querySelector('[data-test=panned]')!.getAttribute('transform') === was, {}, first); // prettier-ignore
     expect(complaints).toEqual([]);
-    await page.close();
   });
 });

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import type { AxeResults } from 'axe-core';
 import type { Page } from 'puppeteer-core';
-import { ROOT, openPlan, watch, withBrowser } from './browser';
+import { ROOT, goTo, openPlan, watch, withBrowser } from './browser';
 import { STATIONS } from '../app/src/stations/registry';
 import { openHoses } from './hoses';
-import { pressNamed, waitText } from './keyboard';
+import { clickOn, pressNamed, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const AXE = readFileSync(`${ROOT}/node_modules/axe-core/axe.min.js`, 'utf8');
@@ -30,15 +30,20 @@ describe('every screen', () => {
       await page.waitForFunction(() => document.activeElement?.tagName === 'H1');
       expect(await page.title()).toMatch(new RegExp(`^${name} · Gannet`));
     }
-    await page.close();
   });
 
   test.each(['light', 'dark'])('axe finds nothing serious, %s', async (theme) => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: theme }]);
     const found: Record<string, string[]> = {};
+    await openPlan(page, run.server.url, 'gannet', 'measure');
+    for (const name of ['What to measure first', 'Frame: square and flat', 'Before it closes']) {
+      await clickOn(page, `[aria-label="${name}"]`);
+      await page.waitForSelector('fl-measure-first, fl-frame-page h2, fl-closes-page h2');
+      found[name] = await serious(page);
+    }
     for (const { path: station } of STATIONS) {
-      await openPlan(page, run.server.url, 'gannet', station);
+      await goTo(page, station);
       found[station] = await serious(page);
     }
     for (const [name, key, open] of [
@@ -47,12 +52,16 @@ describe('every screen', () => {
       ['keys', '?', 'fl-key-list'],
     ] as const) {
       // prettier-ignore
-      await openPlan(page, run.server.url, 'gannet', 'route');
       await page.keyboard.press(key as 's');
       await page.waitForSelector(`${open} dialog[open]`);
       found[name] = await serious(page);
+      await page.keyboard.press('Escape');
+      await page.waitForFunction(() => !document.querySelector('dialog[open]'));
     }
-    await openPlan(page, run.server.url, 'gannet', 'route');
+    await goTo(page, 'make');
+    await page.click('fl-bench-panel summary');
+    found['bench'] = await serious(page);
+    await goTo(page, 'route');
     await page.click('fl-route-station aside .btn');
     await page.waitForSelector('dialog[open] #line-name');
     found['line form'] = await serious(page);
@@ -62,34 +71,25 @@ describe('every screen', () => {
     await pressNamed(page, 'Hose details');
     await page.waitForSelector('dialog[open] #hose-name');
     found['hose form'] = await serious(page);
-    await openPlan(page, run.server.url, 'gannet', 'make');
-    await page.click('fl-bench-panel summary');
-    found['bench'] = await serious(page);
     await page.goto(run.server.url, { waitUntil: 'load' });
     await page.waitForSelector('[data-test=plan-row]');
     found['plans'] = await serious(page);
     await page.goto(`${run.server.url}/new`, { waitUntil: 'load' });
     await page.waitForSelector('[data-ask=vehicle]');
     found['set out'] = await serious(page);
-    for (const name of ['What to measure first', 'Frame: square and flat', 'Before it closes']) {
-      await openPlan(page, run.server.url, 'gannet', 'measure');
-      await page.click(`[aria-label="${name}"]`);
-      await page.waitForSelector('fl-measure-first, fl-frame-page h2, fl-closes-page h2');
-      found[name] = await serious(page);
-    }
     await page.goto(`${run.server.url}/practice`, { waitUntil: 'load' });
     await page.waitForSelector('fl-practice-page fieldset button');
     found['practice'] = await serious(page);
     expect(Object.fromEntries(Object.entries(found).filter(([, list]) => list.length))).toEqual({});
     expect(complaints).toEqual([]);
-    await page.close();
   });
 
   test.each([[1280, 800], [1024, 768], [768, 1024]])('nothing runs off sideways at %i x %i, and gloves hit what they must', async (width, height) => {
     const { page } = await watch(run.browser, run.server.url);
     await page.setViewport({ width, height });
+    await openPlan(page, run.server.url, 'gannet', 'measure');
     for (const { path: station } of STATIONS) {
-      await openPlan(page, run.server.url, 'gannet', station);
+      await goTo(page, station);
       const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect([station, over]).toEqual([station, 0]);
       if (!STATIONS.find(({ path }) => path === station)!.floor) continue;
@@ -102,7 +102,6 @@ describe('every screen', () => {
       );
       expect([station, small]).toEqual([station, []]);
     }
-    await page.close();
   }); // prettier-ignore
 
   test.each(['a4', 'letter'] as const)('every card prints on one %s page', async (format) => {
@@ -119,7 +118,6 @@ describe('every screen', () => {
       ).toString('latin1');
       expect([line, pdf.match(/\/Type\s*\/Page\b/g)?.length]).toEqual([line, 1]);
     }
-    await page.close();
   });
 
   test('the card, the strip and the head say the same length', async () => {
@@ -136,6 +134,5 @@ describe('every screen', () => {
     expect(marks).toHaveLength(4);
     // The die's reference is 12 mm before the bend and the flare at A uses 3 mm of tube.
     marks.forEach((mark, i) => expect(Math.abs(mark - (starts[i]! + 3 - 12))).toBeLessThan(0.1));
-    await page.close();
   });
 });

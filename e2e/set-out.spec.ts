@@ -34,7 +34,6 @@ describe('a plan set out from what is known', () => {
     await page.waitForSelector('dialog[open]');
     expect(await page.$$eval('dialog[open] [aria-label=Stop]', (rows) => rows.map((row) => row.textContent))).toEqual([]);
     expect(complaints).toEqual([]);
-    await page.close();
   }); // prettier-ignore
 
   test('from nothing to the first bend card in no more than 25 answers and 60 taps', async () => {
@@ -91,7 +90,6 @@ describe('a plan set out from what is known', () => {
     expect(answers).toBeLessThanOrEqual(25);
     expect(taps).toBeLessThanOrEqual(60);
     expect(complaints).toEqual([]);
-    await page.close();
   });
 
   test('wrong answers are said and change nothing, a reload keeps what was said, another vehicle keeps it too', async () => {
@@ -116,7 +114,6 @@ describe('a plan set out from what is known', () => {
     await page.select('[data-ask=vehicle]', 'pickup');
     await page.waitForFunction(() => (document.querySelector('[data-ask=wheelbaseMm]') as HTMLInputElement | null)?.value === '3100'); // prettier-ignore
     expect(await value('emptyKg')).toBe('1234');
-    await page.close();
   });
 
   test('by keyboard alone: set out, and a place of the list taped; the list and its line follow', async () => {
@@ -146,7 +143,6 @@ describe('a plan set out from what is known', () => {
     expect(await page.$$eval('fl-tape-table fl-entry input[placeholder="not read"]', (list) => list.length)).toBe(0);
     expect(await textOf(page, 'fl-place-detail h2')).toBe(name);
     expect(complaints).toEqual([]);
-    await page.close();
   });
 });
 
@@ -166,6 +162,5 @@ describe('light and dark', () => {
     await page.reload({ waitUntil: 'load' });
     await editable(page);
     expect(await paper()).toBe(light);
-    await page.close();
   });
 });

@@ -66,7 +66,6 @@ describe('Route in space', () => {
     for (const _ of [1, 2]) await pressNamed(page, 'Undo');
     await page.waitForFunction((was) => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]!.value === was, {}, before[2]);
     expect(complaints).toEqual([]);
-    await page.close();
   });
 
   test('ways are found in the worker, one is taken, and it is still there after a reload', async () => {
@@ -87,7 +86,6 @@ describe('Route in space', () => {
     await page.click('[data-line="line-r1"]');
     expect(await moves(page)).toEqual(taken);
     expect(complaints).toEqual([]);
-    await page.close();
   });
 
   test('drawings and files are handed out, and centre lines are read back or refused', async () => {
@@ -121,7 +119,6 @@ describe('Route in space', () => {
     await give(step, 'given.step');
     await page.waitForFunction(() => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[1]!.value.startsWith('aft 220'));
     expect(complaints).toEqual([]);
-    await page.close();
   });
 
   test('a mesh is brought in and measured to; what is none ends in a sentence and an unchanged plan', async () => {
@@ -155,6 +152,5 @@ describe('Route in space', () => {
     await waitText(page, 'fl-move-list', 'from plate.obj, 5 wanted');
     expect(await textOf(page, 'fl-move-list')).not.toContain('not in this browser');
     expect(complaints).toEqual([]);
-    await page.close();
   });
 }); // prettier-ignore

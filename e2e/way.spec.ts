@@ -112,7 +112,6 @@ describe('the whole way, by keyboard alone', () => {
     expect(await textOf(page, '[data-work=brake] tbody')).toMatch(/1 Wheel cylinder ?1\.\d\d m/);
     expect(await textOf(page, '[data-buy=Brakes]')).toBe('500 mL');
     expect(complaints).toEqual([]);
-    await page.close();
   });
 
   test('keys: find, next snag, units, the list of keys', async () => {
@@ -150,7 +149,6 @@ describe('the whole way, by keyboard alone', () => {
       () => !document.querySelector('fl-snag-drawer')!.textContent!.includes('could only sit between two bends'),
     );
     expect(complaints).toEqual([]);
-    await page.close();
   });
 
   test('a whole circuit from a layout, a part added and joined, what is wrong shown on the drawing', async () => {
@@ -203,6 +201,5 @@ describe('the whole way, by keyboard alone', () => {
     await press(page, 'fl-part-panel form .btn');
     await page.waitForFunction(() => document.querySelectorAll('fl-circuit-drawing [data-wire]').length === 6, { polling: 100 });
     expect(complaints).toEqual([]);
-    await page.close();
   });
 });

@@ -59,9 +59,13 @@ describe('where a rod starts', () => {
           }
         }
       }),
-      { numRuns: cases(12, 200) },
+      {
+        numRuns: cases(12, 200),
+        // Ends that are all but opposite, over a chord that is all but none.
+        examples: [[[1.625524776374655e-7, 0, 0.9999999999999868], [1, 0, 0], [5.1619136559035694e-8, 0, -0.9999999999999987], 1.1641532182693498e-9]],
+      },
     );
-  });
+  }); // prettier-ignore
   test('a rod drawn nearly straight starts where it lacks little: its arcs crowd at the clamps', () => {
     const [first, last] = [unit([1, 1, 0])!, unit([1, 0, -2])!];
     const drawn = drawnStart(first, last, [0.995, 0, 0], 64)!;

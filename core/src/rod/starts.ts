@@ -3,9 +3,12 @@ import type { Rod } from './rod.ts';
 
 /** A point of the shorter great arc from one unit vector to another. */
 function between(from: Vec3, to: Vec3, share: number): Vec3 {
-  const cos = Math.min(1, Math.max(-1, dot(from, to)));
-  const side = unit(addScaled(to, from, -cos)) ?? squareTo(from);
-  const angle = Math.acos(cos) * share;
+  const cos = dot(from, to);
+  const off = addScaled(to, from, -cos);
+  // Of two that are nearly one, or nearly opposite, what is left is mostly rounding: squared once more.
+  const near = unit(off) ?? squareTo(from);
+  const side = unit(addScaled(near, from, -dot(near, from))) ?? squareTo(from);
+  const angle = Math.atan2(length(off), cos) * share;
   return add(scale(from, Math.cos(angle)), scale(side, Math.sin(angle)));
 }
 
