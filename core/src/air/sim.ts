@@ -1,11 +1,7 @@
-import { climbMmS, driftMmS, GLYCOL_FLUID, headMPa, pressedMl, type AirFluid } from './drift.ts';
-import { lengthMm, pipeMl, touchingOf, wayTo, type AirNetwork, type AirPipe, type Leg, type Way } from './network.ts';
+import { GLYCOL_FLUID, headMPa, pressedMl, type AirFluid } from './drift.ts';
+import { touchingOf, wayTo, type AirNetwork, type Leg, type Way } from './network.ts';
+import { SlugPipe, TOUCH_ML, type Slug } from './slugs.ts';
 
-/** Air in a pipe: where it begins, mL of pipe from its `from`, and how much it is at rest. */
-export interface Slug {
-  at: number;
-  ml: number;
-}
 /** What came out of a bleeder. */
 export interface CameOut {
   readonly airMl: number;
@@ -27,22 +23,10 @@ const LIP_MPA = 0.02;
 const BLEEDER = { boreMm: 2, lengthMm: 10 };
 /** No hose passes more, mL/s. */
 const MOST_ML_S = 20;
-const TOUCH_ML = 1e-9;
-/** Bubbles nearer to one another than this run together, mm. */
-const JOIN_MM = 30;
 
 /** Resistance of so much of a bore full of fluid, MPa for each mL/s. Source: Hagen and Poiseuille. */
 const resistance = (boreMm: number, mm: number, { viscosityPaS }: AirFluid): number =>
   (128 * viscosityPaS * mm * 1e-3 * 1e-12) / (Math.PI * (boreMm * 1e-3) ** 4);
-
-interface Pipe {
-  readonly pipe: AirPipe;
-  readonly ml: number;
-  /** mL in each mm. */
-  readonly mlPerMm: number;
-  readonly climb: number;
-  slugs: Slug[];
-}
 
 /**
  * Air and fluid in a plan's pipes while it is bled: slugs go with the flow and climb against it, part where
@@ -50,7 +34,7 @@ interface Pipe {
  * at rest and is neither made nor lost: what is in it, less what came in, and what went out stay the same sum.
  */
 export class AirSim {
-  readonly #pipes: Pipe[];
+  readonly #pipes: readonly SlugPipe[];
   readonly #touching: ReadonlyMap<string, readonly number[]>;
   readonly #ways = new Map<string, Way>();
   readonly #cavity = new Map<string, number>();
@@ -69,18 +53,7 @@ export class AirSim {
     /** Steps of so many seconds whatever happens, as a check; 0: as long as the work allows. */
     private readonly fixedS = 0,
   ) {
-    const climbs = new Map<number, number>();
-    this.#pipes = network.pipes.map((pipe) => {
-      const ml = pipeMl(pipe);
-      if (!climbs.has(pipe.boreMm)) climbs.set(pipe.boreMm, climbMmS(pipe.boreMm, fluid));
-      return {
-        pipe,
-        ml,
-        mlPerMm: Math.max(1e-9, ml / Math.max(lengthMm(pipe), 1e-9)),
-        climb: climbs.get(pipe.boreMm)!,
-        slugs: dry && ml > 0 ? [{ at: 0, ml }] : [],
-      };
-    });
+    this.#pipes = network.pipes.map((pipe) => new SlugPipe(pipe, fluid, dry));
     this.#touching = touchingOf(network);
     for (const { at, cavityMl } of network.bleeders) this.#cavity.set(at, Math.max(this.#cavity.get(at) ?? 0, cavityMl));
     for (const [at, ml] of this.#cavity) this.#held.set(at, dry ? ml : 0);
@@ -89,13 +62,13 @@ export class AirSim {
 
   /** Air in it, mL at rest. */
   get airMl(): number {
-    const pipes = this.#pipes.reduce((sum, { slugs }) => slugs.reduce((s, { ml }) => s + ml, sum), 0);
+    const pipes = this.#pipes.reduce((sum, { airMl }) => sum + airMl, 0);
     const held = [...this.#held.values()].reduce((sum, ml) => sum + ml, 0);
     return pipes + held + this.masters.reduce((sum, { airMl }) => sum + airMl, 0);
   }
   /** Air by pipe and by place, where there is any worth a word. */
   where(leastMl = 0.01): { readonly pipeId?: string; readonly at?: string; readonly ml: number }[] {
-    const pipes = this.#pipes.map(({ pipe, slugs }) => ({ pipeId: pipe.id, ml: slugs.reduce((sum, { ml }) => sum + ml, 0) }));
+    const pipes = this.#pipes.map(({ pipe, airMl }) => ({ pipeId: pipe.id, ml: airMl }));
     const places = [...this.#held].map(([at, ml]) => ({ at, ml }));
     const masters = this.masters.map(({ airMl }, i) => ({ at: this.network.outlets[i]!.at, ml: airMl }));
     return [...pipes, ...places, ...masters].filter(({ ml }) => ml > leastMl).sort((a, b) => b.ml - a.ml);
@@ -111,7 +84,7 @@ export class AirSim {
   /** Puts air somewhere, as a user knows of it. */
   put(pipe: number, at: number, ml: number): void {
     this.#pipes[pipe]!.slugs.push({ at, ml });
-    this.#settle(pipe, 1);
+    this.#pipes[pipe]!.settle(1);
   }
   wayOf(bleederId: string): Way {
     let way = this.#ways.get(bleederId);
@@ -123,9 +96,8 @@ export class AirSim {
   resistanceOf(bleederId: string): number {
     const own = resistance(BLEEDER.boreMm, BLEEDER.lengthMm, this.fluid);
     return this.wayOf(bleederId).legs.reduce((sum, { pipe }) => {
-      const { pipe: of, ml, slugs } = this.#pipes[pipe]!;
-      const air = slugs.reduce((s, slug) => s + slug.ml, 0);
-      return sum + resistance(of.boreMm, lengthMm(of) * (ml > 0 ? Math.max(0, 1 - air / ml) : 0), this.fluid);
+      const { pipe: of, wetMm } = this.#pipes[pipe]!;
+      return sum + resistance(of.boreMm, wetMm, this.fluid);
     }, own);
   }
   /** Pressure that the height of the outlet over the bleeder gives, MPa. */
@@ -318,22 +290,13 @@ export class AirSim {
     let most = Infinity;
     for (const [i, pipe] of this.#pipes.entries())
       for (const slug of pipe.slugs) {
-        const climb = Math.abs(this.#climbOf(pipe, slug));
-        if (climb < STILL_MM_S || slug.ml >= pipe.ml - TOUCH_ML) continue;
+        const climb = Math.abs(pipe.climbMmS(slug));
+        if (climb < STILL_MM_S || pipe.isFull(slug)) continue;
         const flowing = on.has(i) ? flow!.mlPerS / pipe.mlPerMm : 0;
         if (climb > SLIGHT * flowing) most = Math.min(most, GRAIN_MM / Math.max(climb, flowing));
       }
     return most;
   }
-  /** How fast air climbs towards a pipe's `to`, mm/s, by the mean slope under it. */
-  #climbOf({ pipe, climb, mlPerMm }: Pipe, { at, ml }: Slug): number {
-    const [from, to] = [at / mlPerMm, (at + ml) / mlPerMm];
-    const middle = (from + to) / 2;
-    const half = Math.max((to - from) / 2, pipe.boreMm / 2);
-    const [a, b] = [Math.max(0, middle - half), Math.min(lengthMm(pipe), middle + half)];
-    return b - a < 1e-9 ? 0 : driftMmS(pipe.boreMm, (heightAt(pipe, b) - heightAt(pipe, a)) / (b - a), ml, this.fluid, climb);
-  }
-
   /** One step; says whether any air moved. */
   #step(dt: number, flow: Flow | null): boolean {
     let moved = false;
@@ -350,7 +313,8 @@ export class AirSim {
       this.#settleWay(flow);
       moved = true;
     }
-    for (const i of this.#pipes.keys()) if (!on.has(i) && this.#climb(i, dt)) moved = true;
+    for (const [i, pipe] of this.#pipes.entries())
+      if (!on.has(i) && pipe.climb(dt, (at, ml) => this.#accept(at, ml, i))) moved = true;
     return moved;
   }
   /** Carries the air of one leg along the flow, past its end into the next. */
@@ -362,7 +326,7 @@ export class AirSim {
     pipe.slugs = [];
     for (const slug of slugs) {
       const along = dir === 1 ? slug.at : pipe.ml - slug.at - slug.ml;
-      const climb = dir * this.#climbOf(pipe, slug) * pipe.mlPerMm;
+      const climb = dir * pipe.climbMmS(slug) * pipe.mlPerMm;
       const to = along + (flow.mlPerS + climb) * dt;
       // What climbs back against the flow goes up out of the leg where that leads up.
       const taken = to < 0 && k > 0 ? this.#accept(dir === 1 ? pipe.pipe.from : pipe.pipe.to, Math.min(-to, slug.ml), i) : 0;
@@ -377,7 +341,7 @@ export class AirSim {
     if (!leg) {
       // The end of the way: what finds no room there stays before it.
       const rest = to - from - flow.sink(to - from, flow.stepMl);
-      if (rest > 0) pipe.slugs.push({ at: flow.legs[k - 1]!.dir === 1 ? pipe.ml - rest : 0, ml: rest });
+      if (rest > 0) pipe.putIn(opposite(flow.legs[k - 1]!.dir), rest);
       return;
     }
     if (to > pipe.ml) this.#deliver(flow, k + 1, Math.max(0, from - pipe.ml), to - pipe.ml);
@@ -387,60 +351,17 @@ export class AirSim {
   /** Sets what lies over one another on a way side by side: on along the flow, and back where its end takes no more. */
   #settleWay(flow: Flow): void {
     for (const [k, { pipe, dir }] of flow.legs.entries()) {
-      const over = this.#settle(pipe, dir);
+      const over = this.#pipes[pipe]!.settle(dir);
       if (over > 0) this.#deliver(flow, k + 1, 0, over);
     }
     for (let k = flow.legs.length - 1; k >= 0; k--) {
       const { pipe: i, dir } = flow.legs[k]!;
-      const over = this.#settle(i, dir === 1 ? -1 : 1);
+      const over = this.#pipes[i]!.settle(opposite(dir));
       if (over <= 0) continue;
       const before = flow.legs[k - 1];
       if (!before) flow.giveBack(over);
-      else this.#pipes[before.pipe]!.slugs.push({ at: before.dir === 1 ? this.#pipes[before.pipe]!.ml - over : 0, ml: over });
+      else this.#pipes[before.pipe]!.putIn(opposite(before.dir), over);
     }
-  }
-  /** Sets slugs that lie over one another side by side, on along a direction; takes away what goes over that end, and says how much. */
-  #settle(i: number, dir: 1 | -1): number {
-    const pipe = this.#pipes[i]!;
-    const [only] = pipe.slugs;
-    if (!only || (pipe.slugs.length === 1 && only.at >= 0 && only.at + only.ml <= pipe.ml)) return 0;
-    const turn = ({ at, ml }: Slug): Slug => ({ at: dir === 1 ? at : pipe.ml - at - ml, ml });
-    const settled = gathered(pipe.slugs.map(turn).sort((a, b) => a.at - b.at), JOIN_MM * pipe.mlPerMm); // prettier-ignore
-    const last = settled.at(-1)!;
-    if (last.at < 0) last.at = 0;
-    const over = Math.min(last.ml, Math.max(0, last.at + last.ml - pipe.ml));
-    last.ml -= over;
-    if (last.ml <= 0) settled.pop();
-    pipe.slugs = settled.map(turn).sort((a, b) => a.at - b.at);
-    return over;
-  }
-
-  /** Air of a pipe in which nothing flows climbs, as far as there is fluid to change places with. */
-  #climb(i: number, dt: number): boolean {
-    const pipe = this.#pipes[i]!;
-    let moved = false;
-    const speeds = pipe.slugs.map((slug) => this.#climbOf(pipe, slug) * pipe.mlPerMm * dt);
-    for (const dir of [1, -1] as const) {
-      const order = [...pipe.slugs.keys()].filter((k) => speeds[k]! * dir > 0);
-      if (dir === 1) order.reverse();
-      for (const k of order) {
-        const slug = pipe.slugs[k]!;
-        const beside = pipe.slugs[k + dir];
-        const room =
-          dir === 1 ? (beside ? beside.at : pipe.ml) - slug.at - slug.ml : slug.at - (beside ? beside.at + beside.ml : 0);
-        const go = Math.abs(speeds[k]!);
-        slug.at += dir * Math.min(go, Math.max(0, room));
-        if (Math.min(go, room) > TOUCH_ML) moved = true;
-        if (beside || go <= room) continue;
-        const taken = this.#accept(dir === 1 ? pipe.pipe.to : pipe.pipe.from, Math.min(go - Math.max(0, room), slug.ml), i);
-        slug.ml -= taken;
-        // What has gone up is followed by the rest.
-        if (dir === 1) slug.at += taken;
-        if (taken > TOUCH_ML) moved = true;
-      }
-    }
-    if (moved) pipe.slugs = gathered(pipe.slugs, JOIN_MM * pipe.mlPerMm);
-    return moved;
   }
   /** How much of the air that stands at a place goes on up from it: into a cavity, a pipe that rises, out at the reservoir. */
   #accept(at: string, ml: number, from: number): number {
@@ -455,25 +376,21 @@ export class AirSim {
       this.#held.set(at, held + taken);
       return taken;
     }
-    let best: { i: number; dir: 1 | -1; speed: number; room: number } | null = null;
+    let best: { pipe: SlugPipe; dir: 1 | -1; speed: number; room: number } | null = null;
     for (const i of this.#touching.get(at) ?? []) {
       if (i === from) continue;
       const pipe = this.#pipes[i]!;
       const dir = pipe.pipe.from === at ? 1 : -1;
       const mouth: Slug = { at: dir === 1 ? 0 : Math.max(0, pipe.ml - ml), ml: Math.min(ml, pipe.ml) };
-      const speed = dir * this.#climbOf(pipe, mouth);
-      const room =
-        dir === 1
-          ? (pipe.slugs[0]?.at ?? pipe.ml)
-          : pipe.ml - (pipe.slugs.length ? pipe.slugs.at(-1)!.at + pipe.slugs.at(-1)!.ml : 0);
-      if (speed > STILL_MM_S && room > TOUCH_ML && (!best || speed > best.speed)) best = { i, dir, speed, room };
+      const speed = dir * pipe.climbMmS(mouth);
+      const room = pipe.roomIn(dir);
+      if (speed > STILL_MM_S && room > TOUCH_ML && (!best || speed > best.speed)) best = { pipe, dir, speed, room };
     }
     if (!best) return 0;
-    const pipe = this.#pipes[best.i]!;
     const taken = Math.min(ml, best.room);
     // Next to what stands there already, so that nothing goes over the end.
-    pipe.slugs.push({ at: best.dir === 1 ? 0 : pipe.ml - taken, ml: taken });
-    pipe.slugs = gathered(pipe.slugs.sort((a, b) => a.at - b.at), JOIN_MM * pipe.mlPerMm); // prettier-ignore
+    best.pipe.putIn(best.dir, taken);
+    best.pipe.gather();
     return taken;
   }
 }
@@ -490,31 +407,6 @@ interface Flow {
   readonly giveBack: (airMl: number) => void;
 }
 
-/** Slugs in their order, those that touch or nearly do as one where their middle is. */
-function gathered(slugs: readonly Slug[], nearMl: number): Slug[] {
-  const made: Slug[] = [];
-  for (const { at, ml } of slugs) {
-    if (ml <= 0) continue;
-    const last = made.at(-1);
-    const gap = last ? at - last.at - last.ml : Infinity;
-    if (!last || gap > nearMl) {
-      made.push({ at, ml });
-      continue;
-    }
-    // Each keeps its share of the gap; what lay over the other is pushed on.
-    if (gap > 0) last.at += (gap * ml) / (last.ml + ml);
-    last.ml += ml;
-  }
-  return made;
-}
+const opposite = (dir: 1 | -1): 1 | -1 => (dir === 1 ? -1 : 1);
 /** A way passed the other way round. */
-const turned = (legs: readonly Leg[]): Leg[] => legs.toReversed().map(({ pipe, dir }) => ({ pipe, dir: dir === 1 ? -1 : 1 }));
-
-/** Height of a pipe at so many mm from its `from`. */
-function heightAt({ profile }: AirPipe, mm: number): number {
-  const at = mm + profile[0]![0];
-  let k = 1;
-  while (k < profile.length - 1 && profile[k]![0] < at) k++;
-  const [[a, low], [b, high]] = [profile[k - 1]!, profile[k]!];
-  return b - a < 1e-9 ? low : low + ((high - low) * (at - a)) / (b - a);
-}
+const turned = (legs: readonly Leg[]): Leg[] => legs.toReversed().map(({ pipe, dir }) => ({ pipe, dir: opposite(dir) }));

@@ -128,9 +128,9 @@ export function shoppingList(view: Listed): ListItem[] {
       for (const { hole } of throughHoles(thing, line.nodesMm, odMm))
         if (hole?.lined === 'grommet') to.add({ key: `grommet:${hole.diameterMm}`, group: 'Clips and screws', name: `Grommet for a hole of ${hole.diameterMm} mm` }, 1, { text: `${line.line.name} through ${thing.name}`, place: onLine(line) });
   }
-  for (const { work, result, net } of view.bleeding) {
+  for (const { work, result, reservoirs } of view.bleeding) {
     // Each reservoir has its own fluid.
-    const own = fluidFor(plan, (net?.outlets ?? []).map(({ partId }) => partId));
+    const own = fluidFor(plan, reservoirs.map(({ id }) => id));
     if (result?.buyMl) to.add({ key: `fluid:${own}`, group: 'Fluid', name: `${fluidById(own)?.name ?? 'Brake fluid'}, unopened`, unit: 'mL' }, result.buyMl, { text: work === 'brake' ? 'Brakes: fill and flush' : 'Clutch: fill and flush', place: { kind: 'plan', id: plan.id } });
   }
   for (const { id, name, count } of plan.buying?.own ?? []) to.add({ key: `own:${id}`, group: 'Your own', name }, count);

@@ -1,6 +1,6 @@
 import { floorView } from '../floor/index.ts';
 import { digestOf, fluidFor, NO_FILLING, type Filling, type FillMethod, type Part, type Plan } from '../plan/index.ts';
-import type { BleedView, PlanView } from '../plan/results/index.ts';
+import type { BleedNet, BleedView, PlanView } from '../plan/results/index.ts';
 import { fluidById } from '../stock/index.ts';
 import { methodById } from './methods.ts';
 
@@ -24,17 +24,23 @@ type Said = Pick<Before, 'key' | 'name' | 'how'> & {
   readonly known?: { readonly open: string };
 };
 
-/** Parts of this work: those that its pipes join. */
-export function partsOf(work: BleedView, { lines, ports, plan }: Pick<PlanView, 'lines' | 'ports' | 'plan'>): Part[] {
+type Joined = Pick<PlanView, 'lines' | 'ports' | 'plan'>;
+/** Parts that some pipes join. */
+export function partsOn(pipes: BleedNet['pipes'], { lines, ports, plan }: Joined): Part[] {
   const ids = new Set(
-    (work.net?.pipes ?? []).flatMap(({ kind, id }) => {
+    pipes.flatMap(({ kind, id }) => {
       const of = kind === 'line' ? lines.find(({ line }) => line.id === id)!.line.ends : plan.hoses.find((hose) => hose.id === id)!.ends;
-      return [of.a.portId, of.b.portId].flatMap((portId) => (portId ? (ports.get(portId)?.part.id ?? []) : []));
+      return [of.a.portId, of.b.portId].map((portId) => ports.get(portId ?? '')?.part.id);
     }),
   );
-  for (const { partId } of [...(work.net?.outlets ?? []), ...(work.net?.bleeders ?? [])]) ids.add(partId);
   return plan.parts.filter(({ id }) => ids.has(id));
 } // prettier-ignore
+/** Parts of this work: those that its pipes join, and those with its outlets and bleeders. */
+export function partsOf({ net }: BleedView, view: Joined): Part[] {
+  const joined = new Set(partsOn(net?.pipes ?? [], view).map(({ id }) => id));
+  for (const { partId } of [...(net?.outlets ?? []), ...(net?.bleeders ?? [])]) joined.add(partId);
+  return view.plan.parts.filter(({ id }) => joined.has(id));
+}
 
 /** Joints of this work that Fit does not know to be tight. */
 function jointsOpen(work: BleedView, view: PlanView): { readonly open: string; readonly stamp: string } {
@@ -54,7 +60,7 @@ export function beforeFill(work: BleedView, view: PlanView, method: FillMethod):
   const has = (...kinds: Part['kind'][]): Part[] => parts.filter(({ kind }) => kinds.includes(kind));
   const names = (of: readonly Part[]): string => of.map(({ name }) => name).join(', ');
   // Each reservoir has its own fluid.
-  const fluid = fluidById(fluidFor(plan, parts.map(({ id }) => id)))!; // prettier-ignore
+  const fluid = fluidById(fluidFor(plan, work.reservoirs.map(({ id }) => id)))!; // prettier-ignore
   const joints = jointsOpen(work, view);
   const circuits = new Set(plan.circuits.filter((circuit) => circuit.work === work.work).map(({ id }) => id));
   const openEnds = view.lines.filter(({ line }) => circuits.has(line.circuitId) && (!line.ends.a.portId || !line.ends.b.portId)).map(({ line }) => line.name);

@@ -1,4 +1,5 @@
-import { freshIn, type Filling, type FillRun, type Plan } from '../plan/index.ts';
+import type { BleedStep } from '../bleed/index.ts';
+import { freshIn, type Filling, type FillRun, type Part, type Plan } from '../plan/index.ts';
 import type { BleedView, PlanView } from '../plan/results/index.ts';
 import { airNetworkOf, USUAL_RESERVOIR_ML } from './air-of.ts';
 import { fillingOf } from './before.ts';
@@ -9,30 +10,40 @@ const MARK_SHARE = 1 / 3;
 /** On a used master the cups tear on the ridge past where it works: half of its stroke. Common practice. */
 export const USED_SHARE = 0.5;
 
-/** What a reservoir of this work holds, mL, and whether its sheet says so. */
-export function reservoirOf(work: BleedView, { parts }: Pick<Plan, 'parts'>): { readonly ml: number; readonly known: boolean } {
-  const masters = new Set((work.net?.outlets ?? []).map(({ partId }) => partId));
-  const own = parts.filter(({ id, figures }) => masters.has(id) && figures.reservoirMl !== undefined).map(({ figures }) => figures.reservoirMl!);
-  const remote = parts.filter(({ kind }) => kind === 'reservoir').map(({ figures }) => figures.reservoirMl).filter((ml): ml is number => ml !== undefined);
-  const least = Math.min(...(own.length ? own : remote));
+/** What the least reservoir of this work holds, mL, and whether its sheet says so. */
+export function reservoirOf({ reservoirs }: Pick<BleedView, 'reservoirs'>): { readonly ml: number; readonly known: boolean } {
+  const least = Math.min(...reservoirs.flatMap(({ figures }) => figures.reservoirMl ?? []));
   return Number.isFinite(least) ? { ml: least, known: true } : { ml: USUAL_RESERVOIR_ML, known: false };
 } // prettier-ignore
 
+type Turn = Pick<BleedStep, 'id' | 'flushMl'>;
+const partAt = ({ bleeders }: BleedView, portId: string): { readonly partId: string; readonly kind: Part['kind'] } => {
+  const { part } = bleeders.find(({ port }) => port.id === portId)!;
+  return { partId: part.id, kind: part.kind };
+};
 /** The turns of a run: the order, and what the maker's sheet bleeds once more after its extra steps. */
 export function turnsOf(
   work: BleedView,
   filling: Filling,
   plan: Pick<Plan, 'bleeding'>,
 ): Pick<FillRun, 'order' | 'flushMl' | 'extraAfter' | 'parkingTimes'> {
-  const steps = work.result?.order ?? [];
+  const steps = (work.result?.order ?? []).map((step) => ({ ...step, ...partAt(work, step.id) }));
   const makers = plan.bleeding.school === 'as-listed' && work.work === 'brake' ? filling.makers : null;
   const again = (makers?.again ?? []).flatMap((id) => steps.find((step) => step.id === id) ?? []);
   const extra = makers !== null && (makers.parkingTimes > 0 || again.length > 0);
+  // What comes again has its lines clean: its own cavity's share of a flush, a third.
+  const onceMore = ({ id, pathMl, flushMl }: BleedStep): Turn => ({ id, flushMl: Math.min(pathMl, flushMl) });
+  // Of two bleeders on a caliper the inner one once more after the outer. Common practice; a maker's order stands as it is written.
+  const first = steps.flatMap((step, i): Turn[] => {
+    const own = makers || step.kind !== 'caliper' ? [step] : steps.filter(({ partId }) => partId === step.partId);
+    const isLast = own.length > 1 && !steps.slice(i + 1).some(({ partId }) => partId === step.partId);
+    return [step, ...(isLast ? [onceMore(own[0]!)] : [])];
+  });
+  const turns = [...first, ...again.map(onceMore)];
   return {
-    order: [...steps, ...again].map(({ id }) => id),
-    // What comes again has its lines clean: its own cavity's share of a flush, a third.
-    flushMl: [...steps.map(({ flushMl }) => flushMl), ...again.map(({ pathMl, flushMl }) => Math.min(pathMl, flushMl))],
-    extraAfter: extra && makers.parkingTimes > 0 ? steps.length : null,
+    order: turns.map(({ id }) => id),
+    flushMl: turns.map(({ flushMl }) => flushMl),
+    extraAfter: extra && makers.parkingTimes > 0 ? first.length : null,
     parkingTimes: extra ? makers.parkingTimes : 0,
   };
 }
@@ -44,7 +55,7 @@ export function beginRun(work: BleedView, view: PlanView, startedAt: string): Fi
   const network = airNetworkOf(work, view);
   if (!network || !work.result) return null;
   const method = methodOf(filling, plan, network);
-  const full = reservoirOf(work, plan).ml;
+  const full = reservoirOf(work).ml;
   const strokeMl = Math.min(...network.outlets.map((outlet) => outlet.strokeMl)) * (filling.usedMaster ? USED_SHARE : 1);
   return { id: freshIn('run', filling.runs), work: work.work, method: method.id, ...turnsOf(work, filling, plan), strokeMl, fullMl: full, markMl: full * MARK_SHARE, startedAt, log: [] };
 } // prettier-ignore

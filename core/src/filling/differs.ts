@@ -1,8 +1,28 @@
+import { wayTo } from '../air/index.ts';
+import type { Part } from '../plan/index.ts';
 import { fluidById } from '../stock/index.ts';
 import type { BleedView, PlanView } from '../plan/results/index.ts';
 import { airNetworkOf, placeName } from './air-of.ts';
-import { partsOf } from './before.ts';
+import { partsOf, partsOn } from './before.ts';
 
+const hasTwo = ({ kind, ports }: Part): boolean =>
+  kind === 'caliper' && ports.filter(({ role }) => role === 'bleeder').length > 1;
+/** What is different at one bleeder, said as its turn comes. Common practice. */
+export function differsAt(work: BleedView, view: PlanView, portId: string): string[] {
+  const network = airNetworkOf(work, view);
+  const part = work.bleeders.find(({ port }) => port.id === portId)?.part;
+  if (!network || !part) return [];
+  const way = wayTo(network, portId).legs.map(({ pipe }) => pipe);
+  const levers = partsOn(way.map((pipe) => work.net!.pipes[pipe]!), view).filter(({ kind }) => kind === 'handbrake-cylinder').map(({ name }) => name);
+  const say = (is: boolean, words: string): string[] => (is ? [words] : []);
+  return [
+    ...say((network.bleeders.find(({ id }) => id === portId)?.trapMl ?? 0) > 0, 'Unbolt it and hold this bleeder on top, a block between the pads: as it hangs, air stays over it.'),
+    ...say(way.some((pipe) => network.pipes[pipe]!.keeps), 'Fluid stands under pressure here: open it slowly, under a rag.'),
+    ...say(levers.length > 0, `Work the lever of ${levers.join(', ')} as well.`),
+    ...say(part.kind === 'modulator', 'A scan tool cycles its valves, where one is made for it; then it is bled once more.'),
+    ...say(part.kind === 'release-bearing', 'By its remote bleeder.'),
+  ];
+} // prettier-ignore
 /** What is different about bleeding this vehicle, in sentences. Common practice; the makers' sheets come first. */
 export function differsHere(work: BleedView, view: PlanView): string[] {
   const network = airNetworkOf(work, view);
@@ -11,7 +31,7 @@ export function differsHere(work: BleedView, view: PlanView): string[] {
   const named = (...kinds: (typeof parts)[number]['kind'][]): string => parts.filter(({ kind }) => kinds.includes(kind)).map(({ name }) => name).join(', ');
   const high = network.bleeders.filter(({ heightMm }) => network.outlets.every((outlet) => outlet.heightMm < heightMm)).length;
   const keeps = network.pipes.filter(({ keeps: does }) => does).map(({ id }) => placeName(view, work.net!, { pipeId: id }));
-  const two = parts.filter(({ ports }) => ports.filter(({ role }) => role === 'bleeder').length > 1).map(({ name }) => name);
+  const two = parts.filter(hasTwo).map(({ name }) => name);
   const traps = network.bleeders.filter(({ trapMl }) => trapMl > 0).map(({ at }) => placeName(view, work.net!, { at }));
   const say = (names: string | readonly string[], words: (names: string) => string): string[] => (names.length ? [words(typeof names === 'string' ? names : names.join(', '))] : []);
   return [

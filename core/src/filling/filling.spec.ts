@@ -13,6 +13,7 @@ import { viewPlan, type BleedView, type PlanView } from '../plan/results/index.t
 import { demo } from '../testing/demo-plans.ts';
 import {
   BleedDrill,
+  differsAt,
   differsHere,
   drillVehicle,
   airNetworkOf,
@@ -26,6 +27,7 @@ import {
   methodsFor,
   predictSchools,
   replay,
+  reservoirOf,
   runNow,
   turnsOf,
   usedBefore,
@@ -339,6 +341,110 @@ describe('the drill', () => {
   });
 });
 
+/** Gannet with a second bleeder on its front left caliper, so far from the middle. */
+const twoBleeders = (outMm: number): Plan => ({
+  ...gannet,
+  parts: gannet.parts.map((part) => {
+    if (part.id !== 'fl') return part;
+    const bleeder = part.ports[1]!;
+    const second = {
+      ...bleeder,
+      id: 'bleed-fl-2',
+      name: 'second bleeder',
+      known: { ...bleeder.known, how: 'typed', atMm: [40, outMm, 505] },
+    } as typeof bleeder;
+    return { ...part, ports: [...part.ports, second] };
+  }),
+});
+describe('two bleeders on a caliper', () => {
+  const turns = (plan: Plan): [string, number][] => {
+    const { order, flushMl } = begin(plan);
+    return order.flatMap((id, i): [string, number][] => (id.startsWith('bleed-fl') ? [[id, flushMl[i]!]] : []));
+  };
+  it('the inner one first, then the outer, and the inner once more; its cavity counts once', () => {
+    expect(turns(twoBleeders(-700)).map(([id]) => id)).toEqual(['bleed-fl', 'bleed-fl-2', 'bleed-fl']);
+    expect(turns(twoBleeders(-560)).map(([id]) => id)).toEqual(['bleed-fl-2', 'bleed-fl', 'bleed-fl-2']);
+    const [inner, outer, again] = turns(twoBleeders(-700)).map(([, ml]) => ml);
+    // 26 mL of cavity, half for each, three times; the line goes with the first.
+    expect(outer).toBeCloseTo(3 * 13, 6);
+    expect(inner! + outer!).toBeCloseTo(turns(gannet)[0]![1], 6);
+    expect(again).toBeLessThan(inner!);
+  });
+  it('a maker’s order stands as it is written', () => {
+    const plan = twoBleeders(-700);
+    const listed = ['bleed-fl-2', 'bleed-fr', 'bleed-rl', 'bleed-rr', 'bleed-fl'];
+    const makers = { source: 'Sheet', parkingTimes: 0, again: [] };
+    expect(begin(filled({ ...plan, bleeding: { ...plan.bleeding, school: 'as-listed', listed } }, { makers })).order).toEqual(
+      listed,
+    );
+  });
+});
+
+test('what is different at a bleeder is said at its turn alone', () => {
+  const at = (plan: Plan, portId: string): string => {
+    const view = viewPlan(plan);
+    return differsAt(brakes(view), view, portId).join(' | ');
+  };
+  expect(at(gannet, 'bleed-rr')).toMatch(/under pressure here: open it slowly/);
+  expect(at(gannet, 'bleed-fr')).toBe('');
+  const low = {
+    ...gannet,
+    parts: gannet.parts.map((part) => ({
+      ...part,
+      ports: part.ports.map((port) => (port.id === 'bleed-fr' ? { ...port, direction: [0, 0, -1] as const } : port)),
+    })),
+  };
+  expect(at(low, 'bleed-fr')).toMatch(/hold this bleeder on top/);
+  expect(at(low, 'bleed-fl')).toBe('');
+  const lever = demo('wheatear');
+  expect(['port-6', 'port-14'].map((id) => /lever/.test(at(lever, id)))).toEqual([false, true]);
+  expect(at(gannet, 'nowhere')).toBe('');
+});
+
+test('a reservoir that two masters draw from is the one that counts for both', () => {
+  const [feed] = demo('wheatear').hoses.filter(({ service }) => service === 'feed');
+  const port = { ...gannet.parts[0]!.ports[0]!, role: 'feed' as const };
+  const to = ['master', 'clutch-master'];
+  const plan: Plan = {
+    ...gannet,
+    parts: [
+      ...gannet.parts.map((part) =>
+        to.includes(part.id) ? { ...part, ports: [...part.ports, { ...port, id: `${part.id}-feed`, name: 'feed' }] } : part,
+      ),
+      {
+        ...gannet.parts[0]!,
+        id: 'bottle',
+        name: 'Bottle',
+        kind: 'reservoir',
+        figures: { reservoirMl: 180 },
+        ports: to.map((id) => ({ ...port, id: `bottle-${id}`, name: id })),
+      },
+    ],
+    hoses: [
+      ...gannet.hoses,
+      ...to.map((id) => ({
+        ...feed!,
+        id: `feed-${id}`,
+        circuitId: gannet.circuits[0]!.id,
+        ends: { a: { ...feed!.ends.a, portId: `bottle-${id}` }, b: { ...feed!.ends.b, portId: `${id}-feed` } },
+      })),
+    ],
+  };
+  for (const filling of [{}, { fluids: [{ ...freshFluid('bottle', 'dot-5.1'), batch: 'B1' }] }]) {
+    const view = viewPlan(filled(plan, filling));
+    expect(view.bleeding.map(({ reservoirs }) => reservoirs.map(({ id }) => id))).toEqual([['bottle'], ['bottle']]);
+    for (const work of view.bleeding) {
+      expect(reservoirOf(work)).toEqual({ ml: 180, known: true });
+      const fluid = beforeFill(work, view, 'two-people').find(({ key }) => key.startsWith('fluid:'))!;
+      expect(fluid.name.includes('5.1')).toBe('fluids' in filling);
+    }
+  }
+  expect(viewPlan(gannet).bleeding.map(({ reservoirs }) => reservoirs.map(({ id }) => id))).toEqual([
+    ['master'],
+    ['clutch-master'],
+  ]);
+});
+
 test('what is different about a vehicle is said of that vehicle alone', () => {
   const words = (plan: Plan, work: 'brake' | 'clutch' = 'brake'): string => {
     const view = viewPlan(plan);
@@ -361,13 +467,6 @@ test('what is different about a vehicle is said of that vehicle alone', () => {
     parts: gannet.parts.map((part) => ({ ...part, ports: part.ports.map(({ residualMPa: _none, ...port }) => port) })),
   };
   expect(words(plain)).not.toMatch(/residual/i);
-  const twice = {
-    ...gannet,
-    parts: gannet.parts.map((part) =>
-      part.id === 'fl'
-        ? { ...part, ports: [...part.ports, { ...part.ports[1]!, id: 'bleed-fl-2', name: 'outer bleeder' }] }
-        : part,
-    ),
-  };
+  const twice = twoBleeders(-700);
   expect(words(twice)).toMatch(/Front left: two bleeders on one cavity/);
 });

@@ -17,4 +17,4 @@ export {
 } from './run.ts';
 export { runNow, usedBefore, type Used, type UsedRun } from './used.ts';
 export { BleedDrill, DRILL_ACTS, drillVehicle, type DrillAct, type DrillScore, type DrillVehicle } from './drill.ts';
-export { differsHere } from './differs.ts';
+export { differsAt, differsHere } from './differs.ts';

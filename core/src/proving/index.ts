@@ -22,18 +22,8 @@ export {
   type OpenPoint,
 } from './open-points.ts';
 export { allRests, circuitRests, lineRests, planRests } from './rests.ts';
-export {
-  holdMPa,
-  provingOf,
-  ROUND_GROUPS,
-  roundsOf,
-  unproves,
-  withoutRound,
-  withRound,
-  type Round,
-  type RoundGroup,
-  type RoundState,
-} from './rounds.ts';
+export { provingOf, roundsOf, unproves, withoutRound, withRound, type Look, type Round, type RoundState } from './rounds.ts';
+export { holdMPa, ROUND_GROUPS, type RoundGroup } from './rounds-asked.ts';
 export {
   readPedal,
   reportOn,
@@ -45,4 +35,4 @@ export {
   type TrueFault,
   type TrueVehicle,
 } from './true-vehicle.ts';
-export { packOf, type PackSection, type PackTable } from './pack.ts';
+export { packOf, type PackPicture, type PackSection, type PackTable } from './pack.ts';

@@ -17,11 +17,14 @@ import {
   openPoints,
   planRests,
   reportOn,
+  provingOf,
   roundsOf,
   signedNow,
   trueTravelMm,
   trueVehicle,
   unproves,
+  withoutRound,
+  withRound,
   type OpenPoint,
 } from './index.ts';
 
@@ -144,6 +147,38 @@ describe('rounds', () => {
       walking: 'locked',
     });
     expect(new Set(rounds.map(({ key }) => key)).size).toBe(rounds.length);
+  });
+  it('leaks are looked for place by place: good once all are dry, not good with one that is wet', () => {
+    const leak = (of: Plan) => roundsOf(viewPlan(of)).find(({ key }) => key === 'leak:circuit-1')!;
+    const { looks, rests } = leak(gannet);
+    const front = gannet.lines.filter(({ circuitId }) => circuitId === 'circuit-1').length;
+    const hosed = gannet.hoses.filter(({ circuitId }) => circuitId === 'circuit-1').length;
+    // Both ends of each line, one or both of each hose, a bleeder for each of two calipers.
+    expect(looks.length).toBeGreaterThanOrEqual(2 * front + hosed + 2);
+    expect(looks.map(({ name }) => name)).toContain('Front left, bleeder');
+    expect(new Set(looks.map(({ key }) => key)).size).toBe(looks.length);
+    const told = (keys: readonly string[], good = true, from: Plan = gannet): Plan => ({
+      ...from,
+      proving: keys.reduce((so, key) => withRound(so, { key, rests }, good, '', '2026-03-02'), provingOf(from)),
+    });
+    const all = told(looks.map(({ key }) => key));
+    expect(leak(all).state).toBe('done');
+    expect(leak(told(looks.slice(1).map(({ key }) => key))).note).toBe(`${looks.length - 1} of ${looks.length} are dry.`);
+    expect(leak(told([looks[3]!.key], false, all))).toMatchObject({ state: 'bad', note: looks[3]!.name });
+    // Told for a circuit that is otherwise since, they are void.
+    expect(leak({ ...all, bleeding: { ...all.bleeding, fluidId: 'dot-5.1' } }).state).toBe('void');
+    expect(withoutRound(all.proving!, 'leak:circuit-1').rounds).toEqual([]);
+  });
+  it('a booster asks for each circuit with the engine running too; hot comes after the first drive', () => {
+    const booster = { gain: 4, vacuumKPa: 60, diaphragmMm2: 40_000 };
+    const keys = (has: boolean): string[] =>
+      roundsOf(viewPlan({ ...gannet, sizing: { ...gannet.sizing!, booster: has ? booster : null } })).map(({ key }) => key);
+    expect(keys(true)).toEqual(expect.arrayContaining(['grips:circuit-1', 'running:circuit-1', 'hot:circuit-1']));
+    expect(keys(false)).not.toContain('running:circuit-1');
+    expect(roundsOf(viewPlan(gannet)).find(({ key }) => key === 'hot:circuit-1')).toMatchObject({
+      state: 'locked',
+      after: 'Stops at walking pace',
+    });
   });
   it('of a trailer ask for breakaway and wires, of a clutch alone for no pedal of the brakes', () => {
     const keys = (plan: Plan): string[] => roundsOf(viewPlan(plan)).map(({ key }) => key);

@@ -92,9 +92,12 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
   });
   test("'leak-open' until it is looked at again and dry", () => {
     const look = (good: boolean): Plan =>
-      plan({ rounds: [{ key: 'leak:circuit-1', at: AT, good, note: 'F2, end B', rests: rests() }] });
-    expect(found(look(false), 'leak-open')[0]!.text).toMatch(/It leaks: F2, end B/);
+      plan({ rounds: [{ key: 'leak:circuit-1/line-f2.b', at: AT, good, note: 'a drop a minute', rests: rests() }] });
+    expect(found(look(false), 'leak-open')[0]!.text).toMatch(/It leaks: F2, end B at .*: a drop a minute/);
     expect(found(look(true), 'leak-open')).toEqual([]);
+    // What leaked there is gone with its line.
+    const without = { ...look(false), lines: look(false).lines.filter(({ id }) => id !== 'line-f2') };
+    expect(found(without, 'leak-open')).toEqual([]);
   });
   const felt = (patch: Partial<PedalFelt>): PedalFelt => ({
     id: 'p',

@@ -13,5 +13,5 @@ export function proved(plan: Plan, at = '2026-03-02T09:00:00Z'): Plan {
   const built = { ...plan, floor };
   const rounds = roundsOf(viewPlan(built));
   const holds = rounds.flatMap(({ hold, rests }) => (hold ? [{ id: `hold-${hold.circuitId}`, at, circuitId: hold.circuitId, wantedMPa: hold.wantedMPa, startMPa: hold.wantedMPa, endMPa: hold.wantedMPa, startC: 18, endC: 18, minutes: 5, sigmaMPa: 0.02, rests }] : []));
-  return { ...built, proving: rounds.filter(({ hold }) => !hold).reduce<Proving>((so, round) => withRound(so, round, true, '', at), { ...NO_PROVING, holds }) };
+  return { ...built, proving: rounds.filter(({ hold }) => !hold).flatMap(({ looks, key, rests }) => (looks.length ? looks.map((look) => ({ key: look.key, rests })) : [{ key, rests }])).reduce<Proving>((so, told) => withRound(so, told, true, '', at), { ...NO_PROVING, holds }) };
 } // prettier-ignore

@@ -16,6 +16,7 @@ import {
   airNetworkOf,
   beforeFill,
   beginRun,
+  differsAt,
   instructionOf,
   isFree,
   methodById,
@@ -77,6 +78,9 @@ const SOFT_CAUSES = [
           <div aria-live="polite">
             <h2 class="text-3xl font-bold" data-test="instruction">{{ said().title }}</h2>
             <p class="mt-1 text-lg text-ink-soft">{{ said().detail }}</p>
+            @for (hint of hints(); track hint) {
+              <p class="mt-1 text-lg font-semibold"><span class="text-mind" aria-hidden="true">▲</span> {{ hint }}</p>
+            }
           </div>
           @if (fault()) {
             <p class="fault" role="alert">{{ fault() }}</p>
@@ -237,11 +241,13 @@ export class RunPage {
   protected readonly free = computed(() => isFree(this.before()));
   protected readonly left = computed(() => this.before().filter(({ done }) => !done).length);
   protected readonly said = computed(() => instructionOf(this.run()!, this.state()!, (id) => this.sheet.name(id)));
+  /** What is different at this bleeder, before and while it is open. */
+  protected readonly hints = computed(() => (this.corner() && this.work() && ['ready', 'open'].includes(this.state()!.phase) ? differsAt(this.work()!, this.sheet.view(), this.corner()!.portId) : []));
   protected readonly wanted = computed(() => this.run()!.flushMl[this.state()!.step] ?? 0);
   protected readonly done = computed(() => this.run()!.order.slice(0, this.state()!.step));
   protected readonly rows = computed(() => {
     const { corners, step, phase } = this.state()!;
-    return corners.map(({ portId, ml, out }, i) => ({ name: this.sheet.name(portId), ml: ml ? this.ml(ml) : '', now: i === step && phase !== 'done', word: i === step && phase !== 'done' ? 'now' : i < step ? (out ?? 'done') : '' }));
+    return corners.map(({ portId, ml, out }, i) => ({ name: `${this.sheet.name(portId)}${corners.findIndex((one) => one.portId === portId) < i ? ', again' : ''}`, ml: ml ? this.ml(ml) : '', now: i === step && phase !== 'done', word: i === step && phase !== 'done' ? 'now' : i < step ? (out ?? 'done') : '' }));
   });
   /** What else can be told here, besides what goes on. */
   protected readonly others = computed((): (readonly [RunEvent['act'], string])[] => {

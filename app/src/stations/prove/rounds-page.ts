@@ -45,11 +45,25 @@ const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: s
             @if (round.hold; as hold) {
               <fl-hold-form class="mt-4" [circuitId]="hold.circuitId" [wantedMPa]="hold.wantedMPa" [rests]="round.rests" />
             } @else {
+              @if (round.looks.length) {
+                <ul class="mt-3" aria-label="Each place by itself">
+                  @for (look of round.looks; track look.key) {
+                    <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2" [attr.data-look]="look.key">
+                      <span class="w-5 text-center font-bold" [class]="signs[look.state][2]" aria-hidden="true">{{ signs[look.state][0] }}</span>
+                      <span class="min-w-0 flex-1"><span class="block text-lg">{{ look.name }}</span><span class="block text-sm">{{ look.state === 'done' ? 'dry' : look.state === 'bad' ? 'wet' : signs[look.state][1] }}{{ look.note ? ': ' + look.note : '' }}</span></span>
+                      <button type="button" class="btn min-h-12 px-6" [attr.aria-label]="look.name + ' is dry'" (click)="tell(round, true, look.key)">Dry</button>
+                      <button type="button" class="btn min-h-12 px-6" [attr.aria-label]="look.name + ' is wet'" (click)="tell(round, false, look.key)">Wet</button>
+                    </li>
+                  }
+                </ul>
+              }
               <div class="mt-4"><label class="label block" for="round-note">What was seen</label><input #noted id="round-note" class="field w-full" maxlength="500" [value]="note()" (input)="note.set(noted.value)" /></div>
               <div class="mt-3 flex flex-wrap gap-3">
-                <button type="button" class="btn-main min-h-16 px-8 text-xl" (click)="tell(round, true)">Good</button>
-                <button type="button" class="btn min-h-16 px-8 text-xl" (click)="tell(round, false)">Not good</button>
-                @if (round.state !== 'open' && round.state !== 'locked') {
+                @if (!round.looks.length) {
+                  <button type="button" class="btn-main min-h-16 px-8 text-xl" (click)="tell(round, true)">Good</button>
+                  <button type="button" class="btn min-h-16 px-8 text-xl" (click)="tell(round, false)">Not good</button>
+                }
+                @if (isTold(round)) {
                   <button type="button" class="btn min-h-16" (click)="forget(round)">Take back</button>
                 }
               </div>
@@ -77,11 +91,24 @@ export class RoundsPage {
     return rounds.find(({ key }) => key === this.key()) ?? rounds.find(({ state }) => state !== 'done' && state !== 'locked') ?? rounds[0] ?? null;
   }); // prettier-ignore
   /** Begun anew with every round. */
-  protected readonly note = linkedSignal({ source: this.chosen, computation: () => '' });
+  protected readonly note = linkedSignal({ source: () => this.chosen()?.key, computation: () => '' });
 
-  protected tell(round: Round, good: boolean): void {
-    this.key.set(good ? null : round.key);
-    this.sheet.to(withRound(this.sheet.proving(), round, good, this.note().trim(), new Date().toISOString()));
+  /** Tells a round, or one place of it; a place is stayed with until all of its round are told. */
+  protected tell(round: Round, good: boolean, look?: string): void {
+    this.key.set(good && (!look || round.looks.every(({ key, state }) => key === look || state === 'done')) ? null : round.key);
+    this.sheet.to(
+      withRound(
+        this.sheet.proving(),
+        { key: look ?? round.key, rests: round.rests },
+        good,
+        this.note().trim(),
+        new Date().toISOString(),
+      ),
+    );
+    this.note.set('');
+  }
+  protected isTold({ state, looks }: Round): boolean {
+    return looks.length ? looks.some((look) => look.state !== 'open') : state !== 'open' && state !== 'locked';
   }
   protected forget(round: Round): void {
     this.sheet.to(withoutRound(this.sheet.proving(), round.key));

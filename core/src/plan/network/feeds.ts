@@ -30,6 +30,18 @@ export function reservoirsOf(network: Network, parts: readonly Part[], master: P
   return parts.filter((part) => part.kind === 'reservoir' && part.ports.some(({ id }) => reached.has(id)));
 }
 
+/** Where fluid is poured in for some masters and actuators: the reservoirs that they draw from, and those with one of their own. */
+export const pouredInto = (network: Network, parts: readonly Part[], makers: ReadonlySet<string>): Part[] => [
+  ...new Set(
+    parts
+      .filter(({ id }) => makers.has(id))
+      .flatMap((master) => {
+        const behind = reservoirsOf(network, parts, master);
+        return behind.length ? behind : [master];
+      }),
+  ),
+];
+
 /**
  * The parts that do their work by fluid and are lost to one leak at a port: all that its circuit presses,
  * and what draws from the same undivided fluid. A master with one feed for two chambers has a wall between

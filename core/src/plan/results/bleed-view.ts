@@ -2,7 +2,7 @@ import { derive } from '../../derive/index.ts';
 import { InputError } from '../../fault/index.ts';
 import { bleed, type BleedInput, type BleedPlan } from '../../bleed/index.ts';
 import { reach, type Network } from '../../network/index.ts';
-import { galleriesOf } from '../network/index.ts';
+import { galleriesOf, pouredInto } from '../network/index.ts';
 import type { LineView, PortView } from '../derived/line-view.ts';
 import { hoseVolumeMl } from '../derived/hose-figures.ts';
 import { makesPressure } from '../model/index.ts';
@@ -23,6 +23,8 @@ export interface BleedNet {
 export interface BleedView {
   readonly work: Circuit['work'];
   readonly bleeders: readonly { readonly part: Part; readonly port: Port }[];
+  /** The parts that its fluid is poured into. */
+  readonly reservoirs: readonly Part[];
   /** Its pipes, outlets and bleeders with the places they join; null where there is no order. */
   readonly net: BleedNet | null;
   /** Steps by id of the bleeder port. */
@@ -38,6 +40,12 @@ function labels(named: readonly (readonly [id: string, name: string])[]): (id: s
   const byId = new Map(named.map(([id, name]) => [id, count.get(name)! > 1 ? `${name} (${id})` : name]));
   return (id) => byId.get(id)!;
 }
+
+/** Bleeders of a part, that nearest to the middle of the vehicle first: of two on a caliper the inner one comes first. Common practice. */
+const bleedersOf = (part: Part, ports: ReadonlyMap<string, PortView>): Port[] => {
+  const outMm = ({ id }: Port): number => Math.abs(ports.get(id)?.fixed.atMm[1] ?? 0);
+  return part.ports.filter(({ role }) => role === 'bleeder').sort((a, b) => outMm(a) - outMm(b));
+};
 
 /** What a part that no line joins yet is for. */
 const workOf = (part: Part): Circuit['work'] => (part.kind === 'slave' || part.kind === 'release-bearing' ? 'clutch' : 'brake');
@@ -71,10 +79,17 @@ function viewOf(
   const parts = new Set([...touched.values()].map((p) => p.part));
   const bleeders = plan.parts.flatMap((part) =>
     parts.has(part) || (workOf(part) === work && !elsewhere.has(part))
-      ? part.ports.filter((port) => port.role === 'bleeder').map((port) => ({ part, port }))
+      ? bleedersOf(part, ports).map((port) => ({ part, port }))
       : [],
   );
-  const none = (fault: NonNullable<BleedView['fault']>): BleedView => ({ work, bleeders, net: null, result: null, fault });
+  const none = (fault: NonNullable<BleedView['fault']>): BleedView => ({
+    work,
+    bleeders,
+    reservoirs: [],
+    net: null,
+    result: null,
+    fault,
+  });
   const unfinished = joined.find((v) => !v.card);
   if (unfinished)
     return none({ message: `${unfinished.line.name} has no length yet: mend its corners first.`, lineId: unfinished.line.id });
@@ -138,6 +153,7 @@ function viewOf(
     return {
       work,
       bleeders,
+      reservoirs: pouredInto(network, plan.parts, new Set(outlets.map(({ part }) => part.id))),
       net: {
         pipes: [
           ...joined.map((v) => ({ kind: 'line' as const, id: v.line.id, from: placeOf(v.ports.a!), to: placeOf(v.ports.b!) })),

@@ -9,7 +9,7 @@ export const reservoirShort = defineRule({
   reads: ['bleeding', 'plan.parts'],
   judge: (view) =>
     view.bleeding.flatMap((work): Finding[] => {
-      const { ml, known } = reservoirOf(work, view.plan);
+      const { ml, known } = reservoirOf(work);
       const usable = (ml * 2) / 3;
       const most = [...(work.result?.order ?? [])].sort((a, b) => b.flushMl - a.flushMl)[0];
       if (!known || !most || most.flushMl <= usable) return [];

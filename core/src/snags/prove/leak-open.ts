@@ -1,17 +1,19 @@
-import { provingOf } from '../../proving/index.ts';
+import { roundsOf } from '../../proving/index.ts';
+import type { PlanView } from '../../plan/results/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
+import { begunProving, PROVE_READS } from './words.ts';
 
 /** A leak that was found and not closed. */
 export const leakOpen = defineRule({
   id: 'leak-open',
   station: 'prove',
   about: 'plan',
-  reads: ['plan.proving', 'plan.circuits'],
+  reads: PROVE_READS,
   judge: (view) =>
-    provingOf(view.plan).rounds.flatMap(({ key, good, note }): Finding[] => {
-      const [what, id] = key.split(':');
-      const circuit = view.plan.circuits.find((one) => one.id === id);
-      if (good || (what !== 'leak' && what !== 'again') || !circuit) return [];
-      return [{ level: 'stop', place: { kind: 'circuit', id: circuit.id }, where: circuit.name, text: `It leaks${note ? `: ${note}` : ''}. Find it, mend it, hold and look again.` }];
-    }),
+    begunProving(view)
+      ? roundsOf(view as unknown as PlanView).flatMap(({ key, group, state, note }): Finding[] => {
+          const circuit = group === 'Leaks' && state === 'bad' ? view.plan.circuits.find(({ id }) => key.endsWith(`:${id}`)) : undefined;
+          return circuit ? [{ level: 'stop', place: { kind: 'circuit', id: circuit.id }, where: circuit.name, text: `It leaks: ${note}. Find it, mend it, hold and look again.` }] : [];
+        })
+      : [],
 }); // prettier-ignore
