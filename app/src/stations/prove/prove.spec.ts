@@ -70,6 +70,25 @@ describe('rounds', () => {
     await at.click(button(at, 'Take back'));
     expect(at.store.plan().proving!.rounds).toEqual([]);
   });
+  test('leaks are told place by place: what was seen goes with its place, and all of it is taken back', async () => {
+    const at = await open('p2b', 'rounds');
+    await at.click(at.one('[data-round="leak:circuit-1"]'));
+    const places = at.texts('[data-look]').length;
+    expect(places).toBeGreaterThan(6);
+    const first = at.one('[data-look]')!;
+    const name = first.querySelector('span span')!.textContent!.trim();
+    await at.type(at.one('#round-note')!, 'a drop a minute', 'input');
+    await at.click(first.querySelectorAll('button')[1]!);
+    expect(at.one('[data-look]')!.textContent).toMatch(/wet: a drop a minute/);
+    expect(at.one<HTMLInputElement>('#round-note')!.value).toBe('');
+    expect(at.one('[data-test=round]')!.textContent).toContain(`${name}: a drop a minute`);
+    for (let i = 0; i < places; i++) await at.click(at.root.querySelectorAll('[data-look]')[i]!.querySelectorAll('button')[0]!);
+    expect(at.one('[data-round="leak:circuit-1"]')!.textContent).not.toMatch(/not good/);
+    expect(at.store.plan().proving!.rounds).toHaveLength(places);
+    await at.click(at.one('[data-round="leak:circuit-1"]'));
+    await at.click(button(at, 'Take back'));
+    expect(at.store.plan().proving!.rounds).toEqual([]);
+  });
   test('the pedal log keeps whose pedal it was, and a sinking one is a stop', async () => {
     const at = await open('p3', 'rounds');
     await at.click(field(at, 'fl-pedal-form', 'It sinks'));
