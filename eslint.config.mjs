@@ -4,7 +4,7 @@ import tseslint from 'typescript-eslint';
 
 /** Folders of the core in the order in which they may know one another: each knows those before it. */
 const LAYERS = [
-  ['derive', 'fault'],
+  ['derive', 'fault', 'random'],
   ['vec', 'units'],
   ['survey', 'stock', 'tube', 'nest', 'corners', 'bleed', 'air', 'proof', 'hydraulics', 'clips', 'frame', 'rod', 'network'],
   ['threads', 'pathfinding', 'formats', 'mesh', 'taping', 'bending'],

@@ -4,17 +4,15 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import type { ElementHandle } from 'puppeteer-core';
 import { writePlan } from '../core/src/plan/index.ts';
-import { handleAt, launch, openPlan, ROOT, serve, settled, watch } from '../e2e/browser.ts';
+import { handleAt, openPlan, ROOT, settled } from '../e2e/browser.ts';
 import { openHoses } from '../e2e/hoses.ts';
+import { inBrowser, PAINTED } from './in-browser.ts';
 import { bigPlan, middleMs, percentile } from './lines.ts';
 import { bumpySheet } from './space.bench.ts';
 
 /** What the first screen costs over the wire: script and style that load before the demo plan can be edited. */
 export async function benchFirstScreen(): Promise<void> {
-  const server = await serve();
-  const browser = await launch();
-  try {
-    const { page } = await watch(browser, server.url);
+  await inBrowser(async (page, url) => {
     // What was asked for before the plan's screen took input; the rest follows while it can be worked on.
     await page.evaluateOnNewDocument(() => {
       new MutationObserver((_, watching) => {
@@ -23,7 +21,7 @@ export async function benchFirstScreen(): Promise<void> {
         watching.disconnect();
       }).observe(document, { subtree: true, childList: true, attributes: true });
     });
-    await openPlan(page, server.url);
+    await openPlan(page, url);
     const addresses = await page.evaluate(() => {
       const editable = performance.getEntriesByName('editable')[0]!.startTime;
       return performance.getEntriesByType('resource').filter((entry) => entry.startTime < editable).map((entry) => entry.name);
@@ -42,26 +40,20 @@ export async function benchFirstScreen(): Promise<void> {
     console.log(
       `first screen: ${size(first).toFixed(1)} kB of script and style, gzip (150 asked)${size(first) > 150 ? ' NOT MET' : ''}; the checking worker beside it ${size(worker).toFixed(1)} kB; the whole app ${size(whole).toFixed(1)} kB`,
     );
-  } finally {
-    await browser.close();
-    await server.stop();
-  }
+  });
 }
 
 /** Opening, editing and saving a plan of so many lines in the browser. */
 export async function benchEditing(lines: number, edits = 80): Promise<void> {
-  const server = await serve();
-  const browser = await launch();
-  try {
-    const { page } = await watch(browser, server.url);
+  await inBrowser(async (page, url) => {
     const plan = bigPlan(lines);
     const file = join(mkdtempSync(join(tmpdir(), 'firm-line-')), 'big.firmline.json');
     writeFileSync(file, writePlan(plan));
-    await page.goto(server.url, { waitUntil: 'load' });
+    await page.goto(url, { waitUntil: 'load' });
     await ((await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(file);
     await page.waitForSelector('[data-test=plan-row]');
     const start = performance.now();
-    await openPlan(page, server.url, 'big');
+    await openPlan(page, url, 'big');
     const openMs = performance.now() - start;
     await page.click('[data-line="line-r1~0"]');
     // The loader that runs this file wraps named functions in a helper of its own, which the page lacks.
@@ -143,49 +135,31 @@ export async function benchEditing(lines: number, edits = 80): Promise<void> {
     console.log(
       `  writing its file takes ${writeMs.toFixed(1)} ms, ${((100 * writeMs) / p95).toFixed(0)} % of such an edit, and is done on export only`,
     );
-  } finally {
-    await browser.close();
-    await server.stop();
-  }
+  });
 }
 
 /** How often a second the Size station's charts follow its slider, drawn frame by frame. */
 export async function benchCharts(frames = 90): Promise<void> {
-  const server = await serve();
-  const browser = await launch();
-  try {
-    const { page } = await watch(browser, server.url);
-    await openPlan(page, server.url, 'gannet', 'size');
+  await inBrowser(async (page, url) => {
+    await openPlan(page, url, 'gannet', 'size');
     await page.waitForSelector('fl-line-chart canvas');
-    await page.evaluate('globalThis.__name = (named) => named');
-    const spent = await page.evaluate(async (count) => {
-      const slider = document.querySelector<HTMLInputElement>('fl-load-slider input')!;
-      const painted = (): Promise<number> =>
-        new Promise((done) =>
-          requestAnimationFrame(() => {
-            const channel = new MessageChannel();
-            channel.port1.onmessage = () => done(performance.now());
-            channel.port2.postMessage(0);
-          }),
-        );
-      const times: number[] = [];
-      for (let i = 0; i < count; i++) {
+    const spent = (await page.evaluate(`(async () => {
+      const slider = document.querySelector('fl-load-slider input');
+      const times = [];
+      for (let i = 0; i < ${frames}; i++) {
         const began = performance.now();
         slider.value = String((i * 7) % 100);
         slider.dispatchEvent(new Event('input'));
-        times.push((await painted()) - began);
+        times.push((await ${PAINTED}) - began);
       }
       return times;
-    }, frames);
+    })()`)) as number[];
     const middle = percentile(spent, 0.5);
     const p95 = percentile(spent, 0.95);
     console.log(
       `charts under the slider: ${middle.toFixed(0)} ms a frame in the middle, ${p95.toFixed(0)} ms at the 95th percentile: ${(1000 / middle).toFixed(0)} frames a second (30 asked)${middle > 1000 / 30 ? ' NOT MET' : ''}`,
     );
-  } finally {
-    await browser.close();
-    await server.stop();
-  }
+  });
 }
 
 /** Two frames: what a pointer's move brings about is drawn by then. */
@@ -193,19 +167,16 @@ const FRAME = 'new Promise((done) => requestAnimationFrame(() => requestAnimatio
 
 /** Script and draw calls while a corner is dragged: 60 lines, 300 clips, a mesh of 200,000 triangles. */
 export async function benchDrag(frames = 120): Promise<void> {
-  const server = await serve();
-  const browser = await launch();
-  try {
-    const { page } = await watch(browser, server.url);
+  await inBrowser(async (page, url) => {
     const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
     writeFileSync(join(folder, 'big.firmline.json'), writePlan(bigPlan(60, 5)));
     writeFileSync(join(folder, 'sheet.stl'), binaryStl(bumpySheet()));
     const give = async (selector: string, file: string): Promise<void> =>
       ((await page.waitForSelector(selector)) as ElementHandle<HTMLInputElement>).uploadFile(join(folder, file));
-    await page.goto(server.url, { waitUntil: 'load' });
+    await page.goto(url, { waitUntil: 'load' });
     await give('input[type=file]', 'big.firmline.json');
     await page.waitForSelector('[data-test=plan-row]');
-    await openPlan(page, server.url, 'big', 'measure');
+    await openPlan(page, url, 'big', 'measure');
     await page.evaluate('[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "Vehicle").click()');
     const things = await page.$$eval('fl-vehicle-list [data-thing]', (all) => all.length);
     await give('[aria-label="Mesh file"]', 'sheet.stl');
@@ -243,19 +214,13 @@ export async function benchDrag(frames = 120): Promise<void> {
     console.log(
       `dragging a corner, 60 lines, 300 clips, ${bumpySheet().length / 9} triangles: script ${percentile(own, 0.5).toFixed(1)} ms a frame in the middle, ${p95.toFixed(1)} ms at the 95th percentile (8 asked)${p95 > 8 ? ' NOT MET' : ''}; by the clock, with the scene drawn by the same processors, ${percentile(clock, 0.5).toFixed(1)} and ${percentile(clock, 0.95).toFixed(1)} ms; ${calls} draw calls (120 asked)${calls > 120 ? ' NOT MET' : ''}`,
     );
-  } finally {
-    await browser.close();
-    await server.stop();
-  }
+  });
 }
 
 /** How often a second the hose is drawn while its sweep plays. */
 export async function benchSweep(seconds = 6): Promise<void> {
-  const server = await serve();
-  const browser = await launch();
-  try {
-    const { page } = await watch(browser, server.url);
-    await openPlan(page, server.url, 'wheatear');
+  await inBrowser(async (page, url) => {
+    await openPlan(page, url, 'wheatear');
     await openHoses(page);
     await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5', { timeout: 60_000 });
     await page.click('[data-test=hose-play]');
@@ -272,10 +237,7 @@ export async function benchSweep(seconds = 6): Promise<void> {
     console.log(
       `a hose's sweep plays at ${rate.toFixed(0)} frames a second (30 asked)${rate < 30 ? ' NOT MET, the scene is drawn by the CPU here' : ''}; script ${scriptMs.toFixed(1)} ms a frame`,
     );
-  } finally {
-    await browser.close();
-    await server.stop();
-  }
+  });
 }
 
 /** Triangles as a binary STL. */

@@ -1,24 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { readPlan, type Plan } from '../core/src/plan/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
+import { seeded } from '../core/src/random/index.ts';
 import { unbend } from '../core/src/tube/index.ts';
 import type { Vec3 } from '../core/src/vec/index.ts';
 import { ROOT } from '../e2e/browser.ts';
 
-/** Even random numbers from a seed (mulberry32), so that every run measures the same work. */
-export function random(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state + 0x6d2b79f5) | 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /** Centre lines of 8 corners with radius 15 that can be bent. */
 export function randomLines(count: number): Vec3[][] {
-  const next = random(7);
+  const next = seeded(7);
   const between = (low: number, high: number): number => low + next() * (high - low);
   return Array.from({ length: count }, () => {
     const bends = Array.from({ length: 8 }, (_, i) => ({

@@ -6,6 +6,7 @@ import { benchFloor } from './floor.bench.ts';
 import { benchHoses } from './hose.bench.ts';
 import { benchGuide, benchNest, benchOrder } from './make.bench.ts';
 import { benchNetwork } from './network.bench.ts';
+import { benchCurve, benchRunTap } from './prove.bench.ts';
 import { benchClearance, benchClips, benchWays } from './space.bench.ts';
 
 benchBends();
@@ -26,6 +27,8 @@ benchFloor();
 benchAir();
 await benchFirstScreen();
 await benchCharts();
+await benchCurve();
+await benchRunTap();
 await benchSweep();
 await benchDrag();
 await benchEditing(60);

@@ -3,7 +3,7 @@ import { bendOrder, bent, guide, readingOf, type MadeBend } from '../core/src/be
 import { aroundOf, orderInput, runOf } from '../core/src/making/index.ts';
 import { leastStock, type NestInput } from '../core/src/nest/index.ts';
 import { layPlan } from '../core/src/plan/index.ts';
-import { seeded } from '../core/src/testing/seeded.ts';
+import { seeded } from '../core/src/random/index.ts';
 import { gannet, middleMs } from './lines.ts';
 
 /** 60 cuts of twelve lengths out of sticks of two. */

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { goTo, openPlan, settled } from '../e2e/browser.ts';
 import { pressNamed } from '../e2e/keyboard.ts';
-import { random } from './lines.ts';
+import { seeded } from '../core/src/random/index.ts';
 
 const MB = 1e6;
 
@@ -99,7 +99,7 @@ export async function manyPhotos(browser: Browser, url: string, count: number): 
 /** Tabs killed while photographs are being added: how many that were shown as kept are not there. */
 export async function photoKills(browser: Browser, url: string, count: number): Promise<{ readonly shown: number; readonly lost: number }> {
   const folder = mkdtempSync(join(tmpdir(), 'firm-line-photos-'));
-  const next = random(17);
+  const next = seeded(17);
   let [shown, lost] = [0, 0];
   try {
     const files = await takePictures(browser, url, folder, 8);

@@ -12,7 +12,8 @@ import { odd, places, put } from '../core/src/testing/odd-values.ts';
 import { STATIONS } from '../app/src/stations/registry.ts';
 import { launch, openPlan, serve, settled, watch } from '../e2e/browser.ts';
 import { countFields, enter, keptPlan, ODD_ENTRIES } from '../e2e/fields.ts';
-import { demo, random } from './lines.ts';
+import { demo } from './lines.ts';
+import { seeded } from '../core/src/random/index.ts';
 import { manyPhotos, photoKills } from './photos.ts';
 
 const share = Number(process.argv[2] ?? 1);
@@ -38,7 +39,7 @@ const movedTo = (plan: Plan): number => {
 
 /** Kills a tab at a random moment of a stream of edits; what its screen had called saved must be there. */
 async function kills(browser: Browser, url: string, count: number): Promise<void> {
-  const next = random(11);
+  const next = seeded(11);
   const reader = await browser.newPage();
   await reader.goto(url, { waitUntil: 'load' });
   let lost = 0;
@@ -167,7 +168,7 @@ function mutated(count: number): void {
 
 /** Random entries in random fields of random stations; the plan that is kept is read now and then. */
 async function fields(browser: Browser, url: string, count: number): Promise<void> {
-  const next = random(23);
+  const next = seeded(23);
   const { page, complaints } = await watch(browser, url);
   page.on('dialog', (dialog) => void dialog.accept());
   const names = ['gannet', 'wheatear', 'dunlin'];
@@ -199,7 +200,7 @@ async function fields(browser: Browser, url: string, count: number): Promise<voi
 
 /** Requests that no browser makes: none may show how the server is made, and none may end it. */
 async function requests(url: string, count: number): Promise<void> {
-  const next = random(31);
+  const next = seeded(31);
   const parts = ['..', '%2e%2e', '%00', 'demo', 'plan', 'api', 'gauge', 'reading', '.git', 'package.json', '%', '%zz', 'a'.repeat(3000), ';', "'", '<script>', '\\', 'ü', '?x=', '#', '*', 'node_modules', 'main.js']; // prettier-ignore
   const methods = ['GET', 'GET', 'GET', 'POST', 'PUT', 'DELETE', 'PATCH', 'OPTIONS', 'HEAD'];
   const any = <T>(of: readonly T[]): T => of[Math.floor(next() * of.length)]!;

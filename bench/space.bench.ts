@@ -9,7 +9,8 @@ import { obstaclesOf } from '../core/src/frame/index.ts';
 import { cheapest, nodeOf, problemOf, type Problem, type WayInput } from '../core/src/pathfinding/index.ts';
 import type { Vec3 } from '../core/src/vec/index.ts';
 import { latticeGraph } from '../core/src/testing/lattice-graph.ts';
-import { bigPlan, gannet, middleMs, random } from './lines.ts';
+import { bigPlan, gannet, middleMs } from './lines.ts';
+import { seeded } from '../core/src/random/index.ts';
 
 const STRAIGHT_MM = 45;
 
@@ -140,7 +141,7 @@ function exhaustive({ lengthMm, maxSpanMm, endMm, forbiddenMm = [] }: ClipLimits
 
 /** Clips beside an exhaustive search on short lines, and on six metres of tube. */
 export function benchClips(): void {
-  const next = random(5);
+  const next = seeded(5);
   const tens = (most: number): number => 10 * (1 + Math.floor(next() * (most / 10)));
   const tasks = Array.from({ length: 200 }, (): ClipLimits => {
     const lengthMm = 400 + tens(1200);

@@ -1,5 +1,6 @@
 import type { Request, Response } from 'express';
 import { readPedal, trueVehicle, TRUE_FAULTS, type TrueFault } from '@firm-line/core/proving';
+import { seeded } from '@firm-line/core/random';
 
 /**
  * Simulated instruments: a gauge at a bleeder and a sensor at the pedal of a vehicle whose fault nobody shows,
@@ -10,13 +11,6 @@ const EVERY_MS = 150;
 const LOOSE_AFTER = 6;
 const STEPS_MPA = [0, 0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 5.5, 6, 6.5, 7];
 
-/** Numbers in [0, 1) that come again with the seed. Source: mulberry32. */
-const seeded = (seed: number) => (): number => {
-  let t = (seed += 0x6d2b79f5);
-  t = Math.imul(t ^ (t >>> 15), t | 1);
-  t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-  return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-};
 export const vehicleOf = (seed: number, fault?: TrueFault) => trueVehicle(seeded(seed), fault);
 /** One press of the pedal as gauge, sensor and probe type it. */
 export function pressOf(seed: number, fault?: TrueFault): { pressureMPa: number; travelMm: number; tempC: number }[] {

@@ -5,18 +5,7 @@ import { MeasureStation } from './measure/measure-station';
 import { RouteStation } from './route/route-station';
 import { SizeStation } from './size/size-station';
 
-/** Charts need a canvas, which this environment lacks; what they are given is asserted by the station's own figures. */
-jest.mock('chart.js', () => {
-  class Chart {
-    static readonly defaults = { font: {} };
-    static register(): void {}
-    readonly data = {};
-    readonly options = {};
-    update(): void {}
-    destroy(): void {}
-  }
-  return { Chart };
-});
+jest.mock('chart.js', () => jest.requireActual('../testing/chart-stub'));
 
 describe('Route', () => {
   test('moves are read, taken up, and refused with their reason', async () => {

@@ -12,7 +12,7 @@ import {
   type AirPipe,
   type BleedRun,
 } from './index.ts';
-import { seeded } from '../testing/seeded.ts';
+import { seeded } from '../random/index.ts';
 
 /** A pipe of a volume in bore 4.928 (1/4 in tube), level unless heights are given. */
 const BORE_MM = 4.928;

@@ -1,5 +1,5 @@
 import type { InputError } from '../fault/index.ts';
-import { seeded, normal } from '../testing/seeded.ts';
+import { seeded, normal } from '../random/index.ts';
 import { bendTable, unbend } from '../tube/index.ts';
 import { addScaled, angleDeg, cross, distance, dot, sub, unit, type Vec3 } from '../vec/index.ts';
 import { bent, bestRoll, correct, goalOf, guide, homeWith, oneChange, readingOf, SLIP, type CorrectInput, type Guidance, type MadeBend, type Reading } from './index.ts'; // prettier-ignore

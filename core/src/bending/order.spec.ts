@@ -1,6 +1,6 @@
 import { Box3, CapsuleGeometry, CylinderGeometry, Matrix4, Quaternion, Triangle, Vector3, type BufferGeometry } from 'three';
 import { cases } from '../testing/cases.ts';
-import { seeded } from '../testing/seeded.ts';
+import { seeded } from '../random/index.ts';
 import { bendTable, centreLine, polyline } from '../tube/index.ts';
 import { distance, type Vec3 } from '../vec/index.ts';
 import { apartMm, bendOrder, inTheWay, offMm, pose, sequenceOf, touches, usualSolids, type OrderInput, type Rod, type Solid } from './index.ts'; // prettier-ignore

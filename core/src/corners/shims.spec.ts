@@ -1,5 +1,5 @@
 import type { InputError } from '../fault/index.ts';
-import { seeded } from '../testing/seeded.ts';
+import { seeded } from '../random/index.ts';
 import { shims, type Shims, type ShimsInput } from './index.ts';
 
 const asked: ShimsInput = {

@@ -36,7 +36,7 @@ import {
   withRun,
   withTold,
 } from './index.ts';
-import { seeded } from '../testing/seeded.ts';
+import { seeded } from '../random/index.ts';
 import { pipeMl } from '../air/index.ts';
 
 const gannet = demo('gannet');

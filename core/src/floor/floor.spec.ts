@@ -1,7 +1,7 @@
 import Graph from 'graphology';
 import { topologicalSort } from 'graphology-dag';
 import { demo } from '../testing/demo-plans.ts';
-import { seeded } from '../testing/seeded.ts';
+import { seeded } from '../random/index.ts';
 import { applyEdit, NO_FLOOR, type Floor, type Plan, type SessionMeans } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { boltTorqueNm, floorView, inOrder, isBetter, planSession, stressAreaMm2, tasksOf, undone, valueOf, verdictOf, withClosed, withDone, withLater, withLook, withOpened, withTemporary, withTight, type Task, type TaskView } from './index.ts'; // prettier-ignore

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import highs from 'highs';
 import { InputError } from '../fault/index.ts';
 import { cases } from '../testing/cases.ts';
-import { seeded } from '../testing/seeded.ts';
+import { seeded } from '../random/index.ts';
 import { nest, type Nest, type NestInput } from './index.ts';
 
 /** Every filling of a piece that leaves no room for another cut, as counts by distinct length, with the kerf beside every cut. */

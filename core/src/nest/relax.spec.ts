@@ -1,5 +1,5 @@
 import highs from 'highs';
-import { seeded } from '../testing/seeded.ts';
+import { seeded } from '../random/index.ts';
 import { fits } from './fits.ts';
 import { Budget, pack, type Bin, type Cut } from './pack.ts';
 import { relaxed } from './relax.ts';

@@ -3,7 +3,7 @@ import { viewPlan } from '../plan/results/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { inspect } from '../snags/index.ts';
 import { proved as told } from '../testing/proved.ts';
-import { seeded } from '../testing/seeded.ts';
+import { seeded } from '../random/index.ts';
 import {
   airCeilingMPa,
   allRests,

@@ -1,3 +1,4 @@
+import { normal } from '../random/index.ts';
 import type { PedalPoint } from '../plan/index.ts';
 import { judgeCurve } from './judge.ts';
 import { findFault, type Cause, type Known } from './faults.ts';
@@ -69,12 +70,12 @@ export const trueTravelMm = (v: TrueVehicle, p: number): number =>
 
 /** Readings as the instruments give them: rounded, jittered, a little behind on the way up. */
 export function readPedal(v: TrueVehicle, pressuresMPa: readonly number[], random: () => number): PedalPoint[] {
-  const normal = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  const jitter = normal(random);
   /** Past what the booster helps to, the foot adds little. */
   const reached = (p: number): number => (p <= v.boosterMPa ? p : v.boosterMPa + BEYOND * (p - v.boosterMPa));
   return pressuresMPa.map(reached).map((p) => ({
     pressureMPa: Math.max(0, Math.round((p * (1 - v.hysteresis * random())) / v.gaugeStepMPa) * v.gaugeStepMPa),
-    travelMm: Math.round((trueTravelMm(v, p) + v.jitterMm * normal()) * 10) / 10,
+    travelMm: Math.round((trueTravelMm(v, p) + v.jitterMm * jitter()) * 10) / 10,
   }));
 } // prettier-ignore
 /** What somebody would see of it; each look is wrong now and then. */

@@ -1,6 +1,6 @@
 /* eslint-disable no-restricted-globals -- the platform's own reading is what it is checked against */
 import { daysBetween, secondsOf } from './index.ts';
-import { seeded } from '../testing/seeded.ts';
+import { seeded } from '../random/index.ts';
 
 describe('moments', () => {
   it('are those of the platform’s own reading of ISO 8601', () => {

@@ -31,7 +31,7 @@ import { SelectField } from '../../kit/fields/select-field';
           <fl-select-field field="csv-t" label="Travel is in" [options]="columns()" [value]="'' + choice()!.travel" (changed)="set({ travel: +$event! })" />
           <fl-select-field field="csv-tu" label="in" [options]="travelUnits" [value]="choice()!.travelUnit" (changed)="set({ travelUnit: $event! })" />
         </div>
-        <p class="mt-2 font-semibold">{{ read()!.points.length }} readings{{ read()!.bad.length ? ', ' + read()!.bad.length + ' rows are none:' : ', every row is one.' }}</p>
+        <p class="mt-2 font-semibold">{{ read()!.points.length }} readings{{ read()!.bad.length ? ', ' + read()!.bad.length + (read()!.bad.length === 1 ? ' row is none:' : ' rows are none:') : ', every row is one.' }}</p>
         <ul class="text-sm">
           @for (one of read()!.bad.slice(0, 6); track one.line) {
             <li>Line {{ one.line }}: {{ one.why }}.</li>

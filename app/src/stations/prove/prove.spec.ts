@@ -3,18 +3,7 @@ import { station } from '../../testing/station';
 import { ProveStation } from './prove-station';
 import { ProveSheet, type ProvePage } from './prove-sheet';
 
-/** Charts need a canvas, which this environment lacks; what they are given is asserted by the station's own words. */
-jest.mock('chart.js', () => {
-  class Chart {
-    static readonly defaults = { font: {} };
-    static register(): void {}
-    readonly data = {};
-    readonly options = {};
-    update(): void {}
-    destroy(): void {}
-  }
-  return { Chart };
-});
+jest.mock('chart.js', () => jest.requireActual('../../testing/chart-stub'));
 
 type At = Awaited<ReturnType<typeof station<ProveStation>>>;
 async function open(id: string, page: ProvePage): Promise<At> {
