@@ -17,10 +17,10 @@ export interface PackTable {
   readonly head: readonly string[];
   readonly rows: readonly (readonly string[])[];
 }
-/** What is laid in the vehicle, mm, drawn to scale: lines and hoses by name, and the parts that they join. */
+/** What is laid in the vehicle, mm, drawn to scale: lines and hoses by name, and the parts that they join, by their ports. */
 export interface PackPicture {
   readonly runs: readonly { readonly name: string; readonly ink: Circuit['ink']; readonly dashed: boolean; readonly points: readonly Vec3[] }[];
-  readonly places: readonly { readonly name: string; readonly at: Vec3 }[];
+  readonly places: readonly { readonly name: string; readonly ports: readonly Vec3[] }[];
 } // prettier-ignore
 /** A part of the pack: its heading, sentences, a picture, a table, a curve. */
 export interface PackSection {
@@ -44,10 +44,7 @@ function pictureOf({ lines, circuits, ports, plan }: PlanView): PackPicture {
       ...lines.map(({ line, nodesMm }) => ({ name: line.name, ink: ink(line.circuitId), dashed: false, points: nodesMm })),
       ...plan.hoses.map(({ name, circuitId, ends }) => ({ name, ink: ink(circuitId), dashed: true, points: [at(ends.a), at(ends.b)] })),
     ],
-    places: plan.parts.flatMap(({ name, ports: own }) => {
-      const first = own.map(({ id }) => ports.get(id)?.fixed.atMm).find((one) => one !== undefined);
-      return first ? [{ name, at: first }] : [];
-    }),
+    places: plan.parts.map(({ name, ports: own }) => ({ name, ports: own.flatMap(({ id }) => { const at = ports.get(id)?.fixed.atMm; return at ? [at] : []; }) })),
   };
 } // prettier-ignore
 const STATE_WORDS = { done: 'good', bad: 'NOT GOOD', void: 'void since a change', open: 'not done', locked: 'not done' } as const;
@@ -57,9 +54,9 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
   const { plan } = view;
   const length = (mm: number): string => formatLengthUnit(mm, plan.units, 0);
   const circuit = (id: string): string => view.circuits.get(id)?.name ?? '';
-  const port = (id: string | null): string => {
+  const port = (id: string | null, none = 'open'): string => {
     const at = id ? view.ports.get(id) : undefined;
-    return at ? `${at.part.name}, ${at.port.name}` : 'open';
+    return at ? `${at.part.name}, ${at.port.name}` : none;
   };
   const floor = floorOf(plan);
   const proving = provingOf(plan);
@@ -73,7 +70,7 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
   return [
     { title: plan.name, words: [signWords(plan.sizing?.category), 'Local rules and the part makers’ sheets come before this plan. A qualified person inspects the work before the road.', `Made ${madeAt.slice(0, 16).replace('T', ' ')}. The plan as it stands here has the digest ${planRests(view)}.`, signed ? `Signed ${signed.sign.at.slice(0, 10)} by ${signed.sign.by} (${signed.sign.as === 'qualified' ? 'qualified person' : 'builder'}), ${signed.sign.scope === 'road' ? 'for the road' : 'for a move at walking pace on closed ground, NOT FOR THE ROAD'}${signed.stands ? '' : '; the plan is otherwise since, so that it stands no more'}.` : 'Not signed.', points.length ? `${points.length} open points.` : 'No open point.', plan.notes] },
     { title: 'Circuits', table: { head: ['Circuit', 'Work', 'Axle', 'Lines', 'Hoses'], rows: plan.circuits.map(({ id, name, work, axle }) => [name, work, axle ?? '', view.lines.filter(({ line }) => line.circuitId === id).map(({ line }) => line.name).join(', '), plan.hoses.filter((hose) => hose.circuitId === id).map((hose) => hose.name).join(', ')]) } },
-    { title: 'Line map', apart: true, picture: pictureOf(view), table: { head: ['Line', 'From', 'To', 'Circuit', 'Length', 'Tube'], rows: [...view.lines.map(({ line, card, tube }) => [line.name, port(line.ends.a.portId), port(line.ends.b.portId), circuit(line.circuitId), card ? length(card.developedMm) : 'no card', tubeName(tube.id)]), ...plan.hoses.map((hose) => [hose.name, port(hose.ends.a.portId), port(hose.ends.b.portId), circuit(hose.circuitId), length(hose.orderMm), 'hose'])] } },
+    { title: 'Line map', apart: true, picture: pictureOf(view), table: { head: ['Line', 'From', 'To', 'Circuit', 'Length', 'Tube'], rows: [...view.lines.map(({ line, card, tube }) => [line.name, port(line.ends.a.portId), port(line.ends.b.portId), circuit(line.circuitId), card ? length(card.developedMm) : 'no card', tubeName(tube.id)]), ...plan.hoses.map((hose) => [hose.name, port(hose.ends.a.portId, 'a place of its own'), port(hose.ends.b.portId, 'a place of its own'), circuit(hose.circuitId), length(hose.orderMm), 'hose'])] } },
     ...view.lines.flatMap(({ line, card }, i): PackSection[] => (card ? [{ title: `Card ${line.name} ${line.title}`.trim(), apart: i === 0, words: [`Cut ${length(card.stockCutMm)}; ${card.bends.length} bends.`], table: { head: ['Bend', 'Mark', 'Turn', 'Angle', 'Dial'], rows: card.bends.map((bend, k) => [String(k + 1), length(bend.drawMarkMm), `${bend.rotateDeg.toFixed(1)}°`, `${bend.bendDeg.toFixed(1)}°`, `${bend.dialDeg.toFixed(1)}°`]) } }] : [])),
     { title: 'Joints', apart: true, table: { head: ['Joint', 'Threads', 'Sealant'], rows: jointEnds(view).map((end) => [end.name, (end.joints ?? []).map((joint) => joint.join?.male.thread ?? '').filter(Boolean).join(', ') || 'not known', end.work.sealant]) } },
     { title: 'Torques', table: { head: ['What', 'Wanted', 'Whose word', 'The wrench said', 'State'], rows: torques } },

@@ -66,7 +66,7 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
       const looks = (round: string): RoundAsked['looks'] => places.map(({ id, name }) => ({ key: `${round}/${id}`, name }));
       const rests = circuitRests(circuit, view);
       return [
-        { key: `leak:${circuit.id}`, group: 'Leaks', name: `${circuit.name}: every joint dry under pressure`, how: 'A clean rag at each joint, bleeder and switch while the pedal is held. Good: dry.', rests, needs: [`hold:${circuit.id}`], looks: looks(`leak:${circuit.id}`) },
+        { key: `leak:${circuit.id}`, group: 'Leaks', name: `${circuit.name}: every joint dry under pressure`, how: 'The pedal held, a clean rag at each place. Good: dry. A switch counts with the part that it is screwed into.', rests, needs: [`hold:${circuit.id}`], looks: looks(`leak:${circuit.id}`) },
         { key: `again:${circuit.id}`, group: 'Leaks', name: `${circuit.name}: dry again after hours`, how: 'The same places, hours later: a weep shows.', rests, needs: [`leak:${circuit.id}`], looks: looks(`again:${circuit.id}`) },
       ];
     }),

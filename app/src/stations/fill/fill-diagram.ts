@@ -15,7 +15,7 @@ const mean = (points: readonly Vec3[]): Vec3 => scale(points.reduce(add, ZERO), 
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg viewBox="0 0 320 340" class="mx-auto block w-full max-w-80" role="img" [attr.aria-label]="words()">
-      <text x="160" y="14" text-anchor="middle" class="fill-ink-soft text-xs">front of the vehicle</text>
+      <text x="160" y="16" text-anchor="middle" class="fill-ink-soft text-lg">front</text>
       @for (line of drawn().lines; track $index) {
         <path [attr.d]="line.d" [class]="'fill-none ' + line.stroke" stroke-width="5" stroke-linejoin="round" />
         @for (slug of line.slugs; track $index) {
@@ -50,20 +50,20 @@ const mean = (points: readonly Vec3[]): Vec3 => scale(points.reduce(add, ZERO), 
         >
           {{ box.number }}
         </text>
-        @if (box.airMl >= 0.05) {
+        @if (box.first && box.airMl >= 0.05) {
           <text
             [attr.x]="box.x"
-            [attr.y]="box.y < 170 ? box.y - 26 : box.y + 34"
+            [attr.y]="box.y < 170 ? box.y - 26 : box.y + 38"
             text-anchor="middle"
-            class="fill-ink-soft text-xs"
+            class="fill-ink-soft text-lg"
           >
             air {{ box.airMl.toFixed(1) }} mL
           </text>
         }
       }
       @for (master of drawn().masters; track master.name) {
-        <rect [attr.x]="master.x - 12" [attr.y]="master.y - 11" width="24" height="22" rx="5" class="fill-ink" />
-        <text [attr.x]="master.x" [attr.y]="master.y + 5" text-anchor="middle" class="fill-sheet text-sm font-semibold">M</text>
+        <rect [attr.x]="master.x - 14" [attr.y]="master.y - 13" width="28" height="26" rx="6" class="fill-ink" />
+        <text [attr.x]="master.x" [attr.y]="master.y + 6" text-anchor="middle" class="fill-sheet text-lg font-semibold">M</text>
       }
     </svg>
   `,
@@ -118,17 +118,29 @@ export class FillDiagram {
         stroke: STROKES[circuits.get(line.line.circuitId)!.ink],
         d: line.nodesMm.map((p, i) => `${i ? 'L' : 'M'}${at(p).join(' ')}`).join(''),
       })),
-      boxes: this.bleeding().flatMap((work) =>
-        (work.result?.order ?? []).map((step, i) => {
-          const [bx, by] = placeOf(work.bleeders.find((b) => b.port.id === step.id)!.part.id);
-          return { id: step.id, work, number: `${work.work === 'clutch' ? 'C' : ''}${i + 1}`, x: bx, y: by };
-        }),
-      ),
+      boxes: this.bleeding().flatMap((work) => {
+        const drawn = new Map<string, number>();
+        return (work.result?.order ?? []).map((step, i) => {
+          const partId = work.bleeders.find((b) => b.port.id === step.id)!.part.id;
+          const [bx, by] = placeOf(partId);
+          // Of two bleeders on a part the second stands beside the first, inwards.
+          const nth = drawn.get(partId) ?? 0;
+          drawn.set(partId, nth + 1);
+          return {
+            id: step.id,
+            work,
+            number: `${work.work === 'clutch' ? 'C' : ''}${i + 1}`,
+            x: bx + nth * (bx < BOX.w / 2 ? 44 : -44),
+            y: by,
+            first: nth === 0,
+          };
+        });
+      }),
       dots: joined(['tee', 'block', 'bracket']),
       // Masters that stand side by side are drawn side by side.
       masters: joined(['master', 'actuator']).reduce<{ name: number; x: number; y: number }[]>((list, [mx, my], i) => {
-        const beside = list.find((m) => Math.hypot(m.x - mx, m.y - my) < 27);
-        return [...list, { name: i, x: beside ? beside.x - 27 : mx, y: my }];
+        const beside = list.find((m) => Math.hypot(m.x - mx, m.y - my) < 31);
+        return [...list, { name: i, x: beside ? beside.x - 31 : mx, y: my }];
       }, []),
     };
   });

@@ -62,7 +62,7 @@ const SOFT_CAUSES = [
   template: `
     @if (run(); as run) {
       <div class="grid min-h-full md:grid-cols-[15rem_minmax(0,1fr)] xl:grid-cols-[20rem_minmax(0,1fr)_18rem]">
-        <aside class="border-r border-rule bg-sheet p-4" aria-label="Where we are">
+        <aside class="contain-content border-r border-rule bg-sheet p-4" aria-label="Where we are">
           <h2 class="h2">{{ run.work === 'clutch' ? 'Clutch' : 'Brakes' }}: {{ methodName().toLowerCase() }}</h2>
           <p class="text-sm text-ink-soft">By the simulation {{ air() ? ml(air()!.airMl) + ' of air are left' : '…' }}{{ airWhere() }}.</p>
           @if (work(); as work) {
@@ -90,19 +90,19 @@ const SOFT_CAUSES = [
           }
           @if (corner(); as corner) {
             <div class="grid gap-4 sm:grid-cols-2">
-              <section class="card p-4" aria-label="Through this bleeder">
+              <section class="card contain-content p-4" aria-label="Through this bleeder">
                 <h3 class="text-sm text-ink-soft">Through this bleeder</h3>
                 <p><span class="font-mono text-5xl" data-test="through">{{ whole(corner.ml) }}</span> <span class="ml-2 font-mono">of {{ ml(wanted()) }}</span></p>
                 <div class="mt-2 h-4 rounded-full bg-rule" aria-hidden="true"><div class="h-4 rounded-full bg-fluid" [style.width.%]="share(corner.ml)"></div></div>
                 <p class="mt-1 text-sm">{{ corner.strokes }} {{ flows() ? 'readings' : 'strokes' }}</p>
               </section>
-              <section class="card p-4" aria-label="Reservoir">
+              <section class="card contain-content p-4" aria-label="Reservoir">
                 <h3 class="text-sm text-ink-soft">Reservoir, by what went through</h3>
                 <p><span class="font-mono text-5xl" data-test="reservoir">{{ whole(state()!.reservoirMl) }}</span> <span class="ml-2 font-mono">{{ unit() }} left</span></p>
                 <p class="mt-1 font-semibold" [class]="state()!.phase === 'low' ? 'text-stop' : 'text-ink-soft'">{{ state()!.phase === 'low' ? '✗ At its mark: nothing goes on until it is topped up.' : 'Its mark is at ' + ml(run.markMl) + '.' }}</p>
               </section>
             </div>
-            <section class="card p-4" aria-label="What came out">
+            <section class="card contain-content p-4" aria-label="What came out">
               <h3 class="mb-2 text-sm text-ink-soft">What came out</h3>
               <div class="grid grid-cols-2 gap-2 sm:grid-cols-4">
                 @for (out of outs; track out) {
@@ -145,7 +145,7 @@ const SOFT_CAUSES = [
             }
           </div>
         </section>
-        <aside class="flex flex-col gap-3 border-rule bg-sheet p-4 max-xl:md:col-span-2 xl:border-l" aria-label="Beside the run">
+        <aside class="flex flex-col gap-3 border-rule bg-sheet p-4 contain-content max-xl:md:col-span-2 xl:border-l" aria-label="Beside the run">
           <p><span class="label block">Time at it</span><span class="font-mono text-3xl" data-test="time">{{ elapsed() }}</span></p>
           <div class="flex flex-wrap gap-2 xl:flex-col">
             <button type="button" class="btn" (click)="big.set(true)">Whole screen goes on</button>

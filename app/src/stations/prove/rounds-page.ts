@@ -34,7 +34,7 @@ const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: s
           </ul>
         }
       </aside>
-      <div class="flex flex-col gap-5 p-5">
+      <div class="flex min-w-0 flex-col gap-5 self-start p-5 md:sticky md:top-0 md:max-h-dvh md:overflow-auto">
         @if (chosen(); as round) {
           <section class="card p-5" aria-label="The round" data-test="round">
             <h2 class="text-2xl font-bold">{{ round.name }}</h2>
@@ -50,7 +50,7 @@ const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: s
                   @for (look of round.looks; track look.key) {
                     <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2" [attr.data-look]="look.key">
                       <span class="w-5 text-center font-bold" [class]="signs[look.state][2]" aria-hidden="true">{{ signs[look.state][0] }}</span>
-                      <span class="min-w-0 flex-1"><span class="block text-lg">{{ look.name }}</span><span class="block text-sm">{{ look.state === 'done' ? 'dry' : look.state === 'bad' ? 'wet' : signs[look.state][1] }}{{ look.note ? ': ' + look.note : '' }}</span></span>
+                      <span class="min-w-0 flex-1"><span class="block text-lg">{{ look.name }}</span><span class="block text-sm">{{ look.state === 'done' ? 'dry' : look.state === 'bad' ? 'wet' : look.state === 'void' ? 'void' : 'not looked at' }}{{ look.note ? ': ' + look.note : '' }}</span></span>
                       <button type="button" class="btn min-h-12 px-6" [attr.aria-label]="look.name + ' is dry'" (click)="tell(round, true, look.key)">Dry</button>
                       <button type="button" class="btn min-h-12 px-6" [attr.aria-label]="look.name + ' is wet'" (click)="tell(round, false, look.key)">Wet</button>
                     </li>

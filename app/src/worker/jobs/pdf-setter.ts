@@ -158,7 +158,7 @@ export class Setter {
   }
   /** All that is laid, from above and from the side, to one scale. */
   picture({ runs, places }: PackPicture): void {
-    const all = [...runs.flatMap(({ points }) => points), ...places.map(({ at }) => at)];
+    const all = [...runs.flatMap(({ points }) => points), ...places.flatMap(({ ports }) => ports)];
     if (!all.length) return;
     const span = ([0, 1, 2] as const).map((k) => {
       const values = all.map((at) => at[k]);
@@ -177,16 +177,19 @@ export class Setter {
       const write = (text: string, { x, y }: { x: number; y: number }, size: number): void =>
         this.#page.drawText(plain(text), { x, y, size, font: this.body, color: INK });
       write(name, { x: PAGE.margin, y: this.#y - 12 }, 9);
-      for (const { at: place, name: part } of places) {
-        const { x, y } = at(place);
-        this.#page.drawSquare({ x: x - 2, y: y - 2, size: 4, borderColor: SOFT, borderWidth: 0.7 });
-        if (up === 1) write(part, { x: x + 4, y: y - 8 }, 6);
+      for (const { ports, name: part } of places) {
+        const [first, ...others] = ports.map(at);
+        if (!first) continue;
+        for (const end of others) this.#page.drawLine({ start: first, end, thickness: 0.7, color: SOFT });
+        for (const { x, y } of [first, ...others]) this.#page.drawSquare({ x: x - 1.5, y: y - 1.5, size: 3, borderColor: SOFT, borderWidth: 0.7 });
+        if (up === 1) write(part, { x: first.x + 4, y: first.y - 8 }, 6);
       }
       for (const { points, ink, name: run, dashed } of runs) {
-        for (let i = 1; i < points.length; i++)
-          this.#page.drawLine({ start: at(points[i - 1]!), end: at(points[i]!), thickness: 1.4, color: INKS[ink], ...(dashed ? { dashArray: [4, 2] } : {}) });
-        const middle = points[Math.floor(points.length / 2)];
-        if (middle) write(run, { x: at(middle).x + 2, y: at(middle).y + 3 }, 8);
+        const legs = points.slice(1).map((point, i) => ({ start: at(points[i]!), end: at(point) }));
+        for (const leg of legs) this.#page.drawLine({ ...leg, thickness: 1.4, color: INKS[ink], ...(dashed ? { dashArray: [4, 2] } : {}) });
+        // Its name beside the middle of its longest leg.
+        const [longest] = legs.sort((a, b) => Math.hypot(b.end.x - b.start.x, b.end.y - b.start.y) - Math.hypot(a.end.x - a.start.x, a.end.y - a.start.y));
+        if (longest) write(run, { x: (longest.start.x + longest.end.x) / 2 + 3, y: (longest.start.y + longest.end.y) / 2 + 3 }, 8);
       }
       this.#y = bottom - 12;
     }
