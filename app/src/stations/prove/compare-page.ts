@@ -56,7 +56,10 @@ export class ComparePage {
     const was = this.was();
     return was ? comparePlans(viewPlan(was), viewPlan(this.store.plan())) : [];
   });
-  protected readonly count = computed(() => (this.found().length ? `${this.found().length} differences` : 'Nothing differs'));
+  protected readonly count = computed(() => {
+    const count = this.found().length;
+    return count ? `${count} ${count === 1 ? 'difference' : 'differences'}` : 'Nothing differs';
+  });
   protected readonly groups = computed(() => [...STATIONS.map(({ path, name }) => ({ path, name }))].map(({ path, name }) => ({ name, found: this.found().filter(({ station }) => station === path) })).filter(({ found }) => found.length)); // prettier-ignore
 
   constructor() {
