@@ -1,31 +1,32 @@
 import fc from 'fast-check';
 import { InputError } from '../fault/index.ts';
+import { LINES, VAN } from '../testing/van.ts';
 import {
-  balancePointZ, braking, clutch, diagnose, forcePerMPa, headMPa, BY_AXLE, isEnough, kneeFor, limitsFor, loadsN, locksFirst, mostAdhesion, proportionFor, rearLeads, RESIDUAL_MPA,
-  residualFor, size, stoppingM, sumMl, takenMl, trailer, usableZ, wearMl, whatIf, withFailed, withoutBooster, type AxleLines, type Drum, type SizeInput, combination, parking, parkingLimit, single } from './index.ts'; // prettier-ignore
+  balancePointZ,
+  braking,
+  forcePerMPa,
+  BY_AXLE,
+  isEnough,
+  kneeFor,
+  limitsFor,
+  loadsN,
+  locksFirst,
+  mostAdhesion,
+  proportionFor,
+  rearLeads,
+  size,
+  stoppingM,
+  sumMl,
+  takenMl,
+  usableZ,
+  whatIf,
+  withFailed,
+  withoutBooster,
+  type Drum,
+  type SizeInput,
+} from './index.ts';
 
-const LINES: AxleLines = { tubeMm: 2000, idMm: 3.34, odMm: 4.7625, youngGPa: 207, poisson: 0.3, hoseMm: 500, hoseMlPerMPaM: 0.2 };
 const [FRONT, REAR] = [BY_AXLE[0]!, BY_AXLE[1]!];
-const VAN: SizeInput = {
-  vehicle: { massKg: 1850, frontFraction: 0.48, wheelbaseMm: 3050, cgHeightMm: 720, tyreRadiusMm: { front: 335, rear: 335 } },
-  pedal: { forceN: 450, ratio: 6.2, efficiency: 0.9, strokeMm: 150 },
-  booster: null,
-  master: { kind: 'tandem', boreMm: 22.225, strokeMm: 32, deadMm: 1.5 },
-  front: {
-    kind: 'disc',
-    pistonsMm: [38.1, 34.9],
-    opposed: true,
-    padMu: 0.4,
-    effectiveRadiusMm: 122,
-    clearanceMm: 0.12,
-    complianceMmPerMPa: 0.012,
-  },
-  rear: { kind: 'drum', cylinderMm: 20.64, brakeFactor: 2.4, drumRadiusMm: 127, travelMm: 2.2 },
-  rearValve: null,
-  lines: { front: LINES, rear: LINES },
-  fluid: { bulkGPa: 1.7 },
-  airMl: { front: 0, rear: 0.4 },
-};
 
 describe('Pascal and levers, by hand', () => {
   // 450 N x 6.2 x 0.9 = 2511 N on π/4·22.225² = 387.95 mm² gives 6.4725 MPa.
@@ -339,155 +340,6 @@ describe('published limits', () => {
     expect([0.1, 0.52].map((z) => mostAdhesion(z))).toEqual([expect.closeTo(0.2, 12), expect.closeTo(0.8, 12)]));
 });
 
-describe('residual pressure, reservoir, clutch, trailer', () => {
-  // 2 psi is 13.79 kPa, a head of 1.33 m of fluid at 1060 kg/m³; common practice rounds to 1.34 m.
-  test('2 psi against the head of fluid', () => {
-    expect(RESIDUAL_MPA.disc / headMPa(1000)).toBeCloseTo(1.33, 2);
-    expect(residualFor('disc', 430, 520)).toMatchObject({
-      wantedMPa: RESIDUAL_MPA.disc,
-      why: expect.stringMatching(/90 mm below/),
-    });
-    expect(residualFor('disc', 700, 520).wantedMPa).toBe(0);
-    expect(residualFor('drum', 700, 520).wantedMPa).toBe(RESIDUAL_MPA.drum);
-  });
-  // Opposed pistons of 40 mm, 8 mm of wear and 0.12 mm of gap on each side: 2 wheels · 1256.6 mm² · 2 · 8.12 mm = 40.8 mL.
-  // One sliding piston of 54 mm follows both pads: 2 · 2290.2 mm² · (16 + 0.12) mm = 73.8 mL. A drum of 20.64 mm: 2 · 334.6 mm² · (4 · 3 + 2.2) mm = 9.5 mL.
-  test('wear moves fluid out of the reservoir', () => {
-    expect(wearMl({ ...VAN.front, pistonsMm: [40] } as SizeInput['front'], 8)).toBeCloseTo(40.8, 1);
-    expect(wearMl({ ...VAN.front, pistonsMm: [54], opposed: false } as SizeInput['front'], 8)).toBeCloseTo(73.8, 1);
-    expect(wearMl(VAN.rear, 3)).toBeCloseTo(9.5, 1);
-  });
-  // 15.875 master, 19.05 slave: area ratio 0.6944; 25 mm of master move 17.36 mm of slave, 8.68 mm of bearing through a fork of 2.
-  test('clutch by hand', () => {
-    const found = clutch({
-      pedal: { forceN: 0, ratio: 6, efficiency: 1, strokeMm: 150 },
-      masterBoreMm: 15.875,
-      masterStrokeMm: 30,
-      slaveBoreMm: 19.05,
-      forkRatio: 2,
-      bearingLoadN: 1400,
-      takenMl: 0,
-    });
-    expect([found.slaveStrokeMm, found.bearingStrokeMm]).toEqual([expect.closeTo(17.36, 2), expect.closeTo(8.68, 2)]);
-    expect(found.pedalForceN).toBeCloseTo((700 * 0.69444) / 6, 2);
-  });
-  // 1,600 psi (11.03 MPa), one 57.15 mm piston, µ 0.4, 100 mm: 2·0.4·11.03·2565·100 = 2,264 N·m a wheel.
-  test('trailer by hand', () => {
-    const brake = {
-      kind: 'disc',
-      pistonsMm: [57.15],
-      opposed: false,
-      padMu: 0.4,
-      effectiveRadiusMm: 100,
-      clearanceMm: 0.2,
-      complianceMmPerMPa: 0,
-    } as const;
-    const found = trailer({ actuatorMPa: 1600 * 0.006894757, lines: LINES, bulkGPa: 1.7, airMl: 0, axles: [{ brake, loadKg: 750, tyreRadiusMm: 300 }, { brake, loadKg: 750, tyreRadiusMm: 300 }] }); // prettier-ignore
-    expect(found.axles[0]!.wheelTorqueNm).toBeCloseTo(2264, -1);
-    expect(found.z).toBeCloseTo((4 * found.axles[0]!.wheelTorqueNm) / 0.3 / (1500 * 9.80665), 9);
-  });
-});
-
-describe('levers of their own, the parking brake, combination valves', () => {
-  // 150 N, 5 to 1, 90 %: 675 N on 197.9 mm² is 3.41 MPa; one 34 mm piston a side, µ 0.4, 115 mm: 2·0.4·3.41·907.9·115 = 284.9 N·m.
-  test('a motorcycle lever by hand', () => {
-    const disc = { kind: 'disc', pistonsMm: [34], opposed: true, padMu: 0.4, effectiveRadiusMm: 115, clearanceMm: 0.1, complianceMmPerMPa: 0 } as const;
-    const input = { lever: { forceN: 150, ratio: 5, efficiency: 0.9, strokeMm: 90 }, boreMm: 15.875, strokeMm: 18, deadMm: 1, brake: disc, wheels: 1, tyreRadiusMm: 300, loadN: 1300, lines: { ...LINES, tubeMm: 0, hoseMm: 0 }, bulkGPa: 1.7, airMl: 0 } as const;
-    const found = single(input);
-    expect(found.pressureMPa).toBeCloseTo(3.41, 2);
-    expect(found.wheelTorqueNm).toBeCloseTo(284.9, 0);
-    // Two pistons of 907.9 mm² moving 0.1 mm take 0.182 mL, 0.917 mm of a 15.875 bore, and 1 mm is free: times five at the lever.
-    expect(found.travelMm).toBeCloseTo(5 * 1.917, 2);
-    const both = single({ ...input, wheels: 2 });
-    expect([both.forceN / found.forceN, both.wheelTorqueNm / found.wheelTorqueNm]).toEqual([expect.closeTo(2, 9), expect.closeTo(1, 9)]);
-  }); // prettier-ignore
-
-  // 400 N · 6 · 0.7 = 1680 N of cable, 840 N a wheel, 2520 N at the shoe, ·2.4·0.114 m = 689.5 N·m; 2·689.5/0.32 = 4309 N of 18,633 N: 23.1 % by sine, 23.8 % of grade.
-  test('parking brake by hand', () => {
-    const found = parking({ handN: 400, leverRatio: 6, efficiency: 0.7, shoeRatio: 3, brakeFactor: 2.4, drumRadiusMm: 114, tyreRadiusMm: 320, massKg: 1900 });
-    expect([found.cableN, found.shoeN, found.wheelTorqueNm]).toEqual([expect.closeTo(1680, 6), expect.closeTo(2520, 6), expect.closeTo(689.5, 1)]);
-    expect(found.holdsGrade).toBeCloseTo(0.2377, 3);
-    expect(parking({ handN: 9000, leverRatio: 10, efficiency: 1, shoeRatio: 5, brakeFactor: 4, drumRadiusMm: 150, tyreRadiusMm: 300, massKg: 500 }).holdsGrade).toBeNull();
-    expect([parkingLimit('light')!.grade, parkingLimit('trailer')]).toEqual([0.2, null]);
-  }); // prettier-ignore
-
-  test('metering holds the front off, the shuttle warns from the foot that makes its difference', () => {
-    const found = combination(VAN, { holdOffMPa: 0.8, differentialMPa: 1 });
-    const at = (forceN: number) => size({ ...VAN, pedal: { ...VAN.pedal, forceN } });
-    expect(at(found.frontFromN).pressureMPa.front).toBeCloseTo(0.8, 9);
-    const rear = at(found.frontFromN);
-    expect(found.rearAloneZ).toBeCloseTo(rear.forceN.rear / (VAN.vehicle.massKg * 9.80665), 9);
-    expect(at(found.warnsFromN.front!).pressureMPa.rear).toBeCloseTo(1, 9);
-    expect(combination(VAN, { holdOffMPa: 0.8, differentialMPa: 150 }).warnsFromN).toEqual({ front: null, rear: null });
-  });
-});
-
-describe('is it air, or is it flexing', () => {
-  const PRESSURES = [0.05, 0.1, 0.2, 0.5, 1, 2, 4, 7];
-  const readings = (t0: number, flex: number, air: number, from = 0) =>
-    PRESSURES.slice(from).map((p) => ({ pressureMPa: p, travelMm: t0 + flex * p + air * (1 - 0.101325 / (0.101325 + p)) }));
-  const judge = (t0: number, flex: number, air: number, travelSigmaMm = 0.3, from = 0) =>
-    diagnose({ ratio: 6, boreMm: 22.22, travelSigmaMm, points: readings(t0, flex, air, from) });
-
-  test('exact readings give back what made them', () => {
-    fc.assert(
-      fc.property(
-        fc.double({ min: 0, max: 40, noNaN: true }),
-        fc.double({ min: 0, max: 6, noNaN: true }),
-        fc.double({ min: 0, max: 60, noNaN: true }),
-        (t0, flex, air) => {
-          const found = judge(t0, flex, air);
-          expect(found.t0Mm).toBeCloseTo(t0, 6);
-          expect(found.flexMmPerMPa).toBeCloseTo(flex, 6);
-          expect(found.airMl).toBeCloseTo((air / 6) * ((Math.PI / 4) * 22.22 ** 2) / 1000, 6); // prettier-ignore
-        },
-      ),
-    );
-  });
-  test('verdicts', () => {
-    expect(judge(2, 1, 40).verdict).toBe('air');
-    expect(judge(2, 5, 4).verdict).toBe('flex');
-    expect(judge(2, 1, 3).verdict).toBe('firm');
-    expect(judge(30, 1, 3).verdict).toBe('free-play');
-  });
-  test('readings that cannot part air from flex say which one would', () => {
-    expect(judge(2, 1, 20, 1.5, 4)).toMatchObject({
-      verdict: 'cannot-tell',
-      missing: expect.stringMatching(/under 0.4 MPa: the lowest reading is 1/),
-    });
-  });
-  test.each([[3, 'points'], [4, 'points']])('refuses %i readings of too few pressures', (count, path) => {
-    const points = Array.from({ length: count }, (_, i) => ({ pressureMPa: i % 2, travelMm: i }));
-    try {
-      diagnose({ ratio: 6, boreMm: 22, points });
-      throw new Error('not refused');
-    } catch (error) {
-      expect((error as InputError).path).toBe(path);
-    }
-  }); // prettier-ignore
-});
-
-describe('a parking brake on a slope', () => {
-  const brake = {
-    handN: 400,
-    leverRatio: 6,
-    efficiency: 0.7,
-    shoeRatio: 5,
-    brakeFactor: 4,
-    drumRadiusMm: 140,
-    tyreRadiusMm: 320,
-    massKg: 1500,
-  };
-  // By hand, rear axle alone, µ 0.8, half the load on it, h/L 0.25: nose up 0.4/(1 − 0.2) = 0.5, nose down 0.4/(1 + 0.2) = 0.333.
-  test('holds no steeper than its axle grips, nose down before nose up', () => {
-    const stands = { frontFraction: 0.5, cgHeightMm: 700, wheelbaseMm: 2800, mu: 0.8 };
-    const found = parking(brake, stands);
-    expect(found.gripGrade).toEqual({ up: expect.closeTo(0.5, 12), down: expect.closeTo(1 / 3, 12) });
-    expect(found.holdsGrade).toBeCloseTo(1 / 3, 12);
-    expect(parking(brake).holdsGrade).toBeGreaterThan(0.5);
-    expect(parking({ ...brake, handN: 100 }, stands).holdsGrade).toBe(parking({ ...brake, handN: 100 }).holdsGrade);
-  });
-});
 test('a master of 1 in has 1 1/16 in next to it, and a twin is changed bore by bore', () => {
   const one = whatIf({ ...VAN, master: { kind: 'tandem', boreMm: 25.4, strokeMm: 32, deadMm: 1.5 } }).map(({ what }) => what);
   expect(one).toContain('Master 27 in place of 25.4');
