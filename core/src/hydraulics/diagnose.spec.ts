@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { InputError } from '../fault/index.ts';
+import type { InputError } from '../fault/index.ts';
 import { diagnose } from './index.ts';
 
 describe('is it air, or is it flexing', () => {
