@@ -130,7 +130,7 @@ export function shoppingList(view: Listed): ListItem[] {
   }
   for (const { work, result, reservoirs } of view.bleeding) {
     // Each reservoir has its own fluid.
-    const own = fluidFor(plan, reservoirs.map(({ id }) => id));
+    const own = fluidFor(plan, reservoirs);
     if (result?.buyMl) to.add({ key: `fluid:${own}`, group: 'Fluid', name: `${fluidById(own)?.name ?? 'Brake fluid'}, unopened`, unit: 'mL' }, result.buyMl, { text: work === 'brake' ? 'Brakes: fill and flush' : 'Clutch: fill and flush', place: { kind: 'plan', id: plan.id } });
   }
   for (const { id, name, count } of plan.buying?.own ?? []) to.add({ key: `own:${id}`, group: 'Your own', name }, count);

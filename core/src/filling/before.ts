@@ -60,7 +60,7 @@ export function beforeFill(work: BleedView, view: PlanView, method: FillMethod):
   const has = (...kinds: Part['kind'][]): Part[] => parts.filter(({ kind }) => kinds.includes(kind));
   const names = (of: readonly Part[]): string => of.map(({ name }) => name).join(', ');
   // Each reservoir has its own fluid.
-  const fluid = fluidById(fluidFor(plan, work.reservoirs.map(({ id }) => id)))!; // prettier-ignore
+  const fluid = fluidById(fluidFor(plan, work.reservoirs))!; // prettier-ignore
   const joints = jointsOpen(work, view);
   const circuits = new Set(plan.circuits.filter((circuit) => circuit.work === work.work).map(({ id }) => id));
   const openEnds = view.lines.filter(({ line }) => circuits.has(line.circuitId) && (!line.ends.a.portId || !line.ends.b.portId)).map(({ line }) => line.name);

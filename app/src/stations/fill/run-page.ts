@@ -29,7 +29,7 @@ import {
   withRun,
   type AirNow,
 } from '@firm-line/core/filling';
-import { CAME_OUT, freshIn, NO_LOG, type CameOutAs, type FillRun, type RunEvent } from '@firm-line/core/plan';
+import { CAME_OUT, fluidFor, freshIn, NO_LOG, type CameOutAs, type FillRun, type RunEvent } from '@firm-line/core/plan';
 import type { BleedView } from '@firm-line/core/plan/results';
 import { formatVolume } from '@firm-line/core/units';
 import { MaybeField } from '../../kit/fields/maybe-field';
@@ -296,7 +296,7 @@ export class RunPage {
       if (!network) return;
       const ended = new AbortController();
       // What was tapped is on the screen before the air is reckoned.
-      const rest = setTimeout(() => void this.airWork.now(network, run, untracked(() => this.store.plan().bleeding.fluidId), ended.signal).then((now) => this.air.set(now), () => undefined), 120);
+      const rest = setTimeout(() => void this.airWork.now(network, run, untracked(() => fluidFor(this.store.plan(), work.reservoirs)), ended.signal).then((now) => this.air.set(now), () => undefined), 120);
       clear(() => {
         clearTimeout(rest);
         ended.abort();

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { airNetworkOf, placeName, USED_SHARE, type Predicted } from '@firm-line/core/filling';
+import { airNetworkOf, placeName, turnsOf, USED_SHARE, type Predicted } from '@firm-line/core/filling';
 import type { School } from '@firm-line/core/bleed';
+import { fluidFor } from '@firm-line/core/plan';
 import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
 import { formatVolume } from '@firm-line/core/units';
 import { PlanStore } from '../../session/plan-store';
@@ -55,10 +56,11 @@ export class SchoolsCard {
     const { plan } = view;
     const schools: School[] = ['farthest-first', 'nearest-first', 'as-listed'];
     const orders = schools.flatMap((school) => {
-      const order = viewPlan({ ...plan, bleeding: { ...plan.bleeding, school } }).bleeding.find(({ work }) => work === this.work().work)?.result?.order;
-      return order ? [{ school, order: order.map(({ id }) => id) }] : [];
+      const so = { ...plan, bleeding: { ...plan.bleeding, school } };
+      const work = viewPlan(so).bleeding.find(({ work }) => work === this.work().work);
+      return work?.result ? [{ school, order: turnsOf(work, this.sheet.filling(), so).order }] : [];
     });
-    return { network, method: this.sheet.method().id, fluidId: plan.bleeding.fluidId, share: this.sheet.filling().usedMaster ? USED_SHARE : 1, orders };
+    return { network, method: this.sheet.method().id, fluidId: fluidFor(plan, this.work().reservoirs), share: this.sheet.filling().usedMaster ? USED_SHARE : 1, orders };
   });
   protected readonly rows = computed(() => {
     const view = this.sheet.view();

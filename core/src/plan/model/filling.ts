@@ -124,7 +124,7 @@ export const NO_FILLING: Filling = {
 /** The fluid of a reservoir of which nothing was said but which it is. */
 export const freshFluid = (part: string, fluidId: string): FluidIn => ({ part, fluidId, batch: '', source: '', openedOn: null, filledOn: null, nextOn: null, boilC: null, hotC: null, wasId: null, seals: false, flushed: false, named: false }); // prettier-ignore
 /** The fluid that goes into what these parts hold: that of the reservoir among them, else the plan's. */
-export const fluidFor = ({ filling, bleeding }: { readonly filling?: Filling | null; readonly bleeding: { readonly fluidId: string } }, parts: readonly string[]): string => filling?.fluids.find(({ part }) => parts.includes(part))?.fluidId ?? bleeding.fluidId; // prettier-ignore
+export const fluidFor = ({ filling, bleeding }: { readonly filling?: Filling | null; readonly bleeding: { readonly fluidId: string } }, parts: readonly { readonly id: string }[]): string => filling?.fluids.find(({ part }) => parts.some(({ id }) => id === part))?.fluidId ?? bleeding.fluidId; // prettier-ignore
 
 const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
 const names = (most: number): Field<readonly string[]> => once(name, most) as Field<readonly string[]>;

@@ -1,7 +1,7 @@
 import { AirSim, climbMmS, POT_MPA, VACUUM_MPA } from '../../air/index.ts';
 import { airFluidOf, airNetworkOf, fillingOf, methodOf, wayOfMethod } from '../../filling/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
-import { lineSpace } from '../../plan/index.ts';
+import { fluidFor, lineSpace } from '../../plan/index.ts';
 import { defineRule, type Finding } from '../define-rule.ts';
 import { humpsOf, RISE_MM } from '../route/high-point.ts';
 import { FILL_READS } from './filling-words.ts';
@@ -24,7 +24,7 @@ export const airStays = defineRule({
       if (!network || !work.result) return [];
       const method = methodOf(fillingOf(view.plan), view.plan, network);
       const way = wayOfMethod(method.id);
-      const fluid = airFluidOf(view.plan.bleeding.fluidId);
+      const fluid = airFluidOf(fluidFor(view.plan, work.reservoirs));
       const full = new AirSim(network, fluid, false);
       const said = new Set<string>();
       return work.result.order.flatMap(({ id }): Finding[] => {

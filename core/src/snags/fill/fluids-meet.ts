@@ -28,7 +28,7 @@ export const fluidsMeet = defineRule({
     return [...together.values()].flatMap((own): Finding[] => {
       const made = own.filter((part): part is Part & { readonly family: FluidFamily } => part.family !== null);
       // Each reservoir has a fluid of its own.
-      const chosen = fluidFor({ filling, bleeding }, own.map(({ id }) => id));
+      const chosen = fluidFor({ filling, bleeding }, own);
       const fluid = fluidById(chosen)!;
       const odd = made.filter(({ family }) => family !== fluid.family);
       if (!odd.length) return [];
