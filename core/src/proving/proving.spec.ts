@@ -1,4 +1,15 @@
-import { applyEdit, NO_FLOOR, NO_PROVING, readPlan, writePlan, type HoldTaken, type Plan, type Proving } from '../plan/index.ts';
+import {
+  applyEdit,
+  freshFluid,
+  NO_FILLING,
+  NO_FLOOR,
+  NO_PROVING,
+  readPlan,
+  writePlan,
+  type HoldTaken,
+  type Plan,
+  type Proving,
+} from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { inspect } from '../snags/index.ts';
@@ -132,6 +143,10 @@ describe('what proofs rest on', () => {
     expect(state(bent).slice(0, 2)).toEqual(['void', 'done']);
     expect(unproves(viewPlan(plan), viewPlan(bent))).toEqual([expect.stringMatching(/^Front.*held at/)]);
     expect(unproves(viewPlan(plan), viewPlan({ ...plan, name: 'Other' }))).toEqual([]);
+    // Another fluid in the reservoir of the brakes undoes both; in the clutch's own it undoes neither.
+    const filled = (part: string): Plan => ({ ...plan, filling: { ...NO_FILLING, fluids: [freshFluid(part, 'dot-5.1')] } });
+    expect(state(filled('master')).slice(0, 2)).toEqual(['void', 'void']);
+    expect(state(filled('clutch-master')).slice(0, 2)).toEqual(['done', 'done']);
   });
 });
 

@@ -1,9 +1,15 @@
 import { derive } from '../derive/index.ts';
-import { digestOf, type Plan } from '../plan/index.ts';
+import { digestOf, fluidFor, type Circuit, type Plan } from '../plan/index.ts';
 import type { PlanView } from '../plan/results/index.ts';
 
 /** What of a plan proofs rest on. */
-export type Proved = Pick<PlanView, 'lines' | 'plan'>;
+export type Proved = Pick<PlanView, 'lines' | 'plan' | 'bleeding'>;
+
+/** The fluids that a kind of work is filled with, by its reservoirs. */
+const fluidsOf = ({ plan, bleeding }: Proved, work: Circuit['work']): string => {
+  const reservoirs = bleeding.find((one) => one.work === work)?.reservoirs ?? [];
+  return reservoirs.length ? reservoirs.map((one) => fluidFor(plan, [one])).join(' ') : plan.bleeding.fluidId;
+};
 
 /**
  * The digest of what a proof of a circuit rests on: its lines as they are made and joined, its hoses, the parts
@@ -11,15 +17,15 @@ export type Proved = Pick<PlanView, 'lines' | 'plan'>;
  */
 export const circuitRests = derive(
   'what a proof rests on',
-  ({ id }: Plan['circuits'][number], { lines, plan }: Proved) => [lines, id, plan.hoses, plan.parts, plan.bleeding.fluidId],
-  (lines, circuitId, hoses, parts, fluidId): string => {
+  ({ id, work }: Circuit, view: Proved) => [view.lines, id, view.plan.hoses, view.plan.parts, fluidsOf(view, work)],
+  (lines, circuitId, hoses, parts, fluids): string => {
     const own = lines.filter(({ line }) => line.circuitId === circuitId);
     const hosed = hoses.filter((hose) => hose.circuitId === circuitId);
     const ports = new Set([...own.map(({ line }) => line.ends), ...hosed.map(({ ends }) => ends)].flatMap(({ a, b }) => [a.portId, b.portId]));
     const joined = parts.filter((part) => part.ports.some(({ id }) => ports.has(id)));
     const ends = (of: { readonly portId: string | null; readonly joint?: unknown }): string => JSON.stringify([of.portId, of.joint ?? null]);
     return digestOf([
-      fluidId,
+      fluids,
       ...own.flatMap(({ line, digest, tube }) => [line.id, digest, tube.id, ends(line.ends.a), ends(line.ends.b)]),
       ...hosed.flatMap(({ id, stockId, orderMm, ends: of }) => [id, stockId, orderMm, ends(of.a), ends(of.b)]),
       ...joined.flatMap(({ id, kind, ports: own }) => [id, kind, ...own.map((port) => JSON.stringify([port.id, port.fitting]))]),
