@@ -104,12 +104,13 @@ export async function settled(page: Page): Promise<void> {
   });
 }
 
-/** Waits until the plan can be edited and is saved. */
+/** Waits until the plan can be edited, is saved and stands in its own letters: till then what is to be clicked may move. */
 export async function editable(page: Page): Promise<void> {
   await page.waitForFunction(
     () =>
       document.querySelector('main h1') &&
       !document.querySelector('main[inert]') &&
+      document.fonts.status === 'loaded' &&
       document.querySelector('[data-test=saved]')?.textContent === 'saved',
     { polling: 100 },
   );
