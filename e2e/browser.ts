@@ -61,11 +61,12 @@ export interface Watched {
 
 /**
  * A page that keeps book of whatever should not happen. What must open with no network is `kept`: else no service worker
- * fetches all of the app behind what is looked at.
+ * fetches all of the app behind what is looked at. One that is `flat` has no WebGL.
  */
-export async function watch(browser: Browser, url: string, kept?: 'kept'): Promise<Watched> {
+export async function watch(browser: Browser, url: string, kind?: 'kept' | 'flat'): Promise<Watched> {
   const page = await browser.newPage();
-  if (!kept) await page.evaluateOnNewDocument('delete Navigator.prototype.serviceWorker');
+  if (kind !== 'kept') await page.evaluateOnNewDocument('delete Navigator.prototype.serviceWorker');
+  if (kind === 'flat') await page.evaluateOnNewDocument('delete window.WebGL2RenderingContext');
   // A machine with other work is slow; what never comes fails all the same.
   page.setDefaultTimeout(90_000);
   const complaints: string[] = [];

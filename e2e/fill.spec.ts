@@ -90,10 +90,11 @@ test('alone: the space bar goes on, and so does the whole screen', async () => {
   await page.keyboard.press('Space');
   await waitText(page, INSTRUCTION, 'pedal down');
   await pressNamed(page, 'Whole screen goes on');
+  await page.waitForSelector('[data-test=big]');
   await page.mouse.click(600, 500);
   await waitText(page, INSTRUCTION, 'shut it, then pedal up');
   await pressNamed(page, 'Back to the page');
-  expect(await page.$('[data-test=big]')).toBeNull();
+  await page.waitForFunction(() => !document.querySelector('[data-test=big]'));
   // Nobody can pause with the bleeder open.
   expect(await page.$eval('fl-run-page', (e) => [...e.querySelectorAll('button')].map((b) => b.textContent!.trim()))).not.toContain('Pause'); // prettier-ignore
   expect(complaints).toEqual([]);
@@ -127,8 +128,8 @@ test('the drill: strokes at a corner, then judged beside the usual way', async (
   await page.waitForSelector('fl-practice-page fieldset button');
   await pressNamed(page, 'Bleed a vehicle');
   for (let i = 0; i < 3; i++) await pressNamed(page, 'Down, shut, up');
-  await waitText(page, '[data-test=drill-out]', 'Air alone.');
-  expect(await textOf(page, '[data-test=drill-strokes]')).toBe('3');
+  await waitText(page, '[data-test=drill-strokes]', '3');
+  expect(await textOf(page, '[data-test=drill-out]')).toBe('Air alone.');
   await pressNamed(page, 'I am done: judge it');
   await waitText(page, '[data-test=drill-score]', 'Air stays behind');
   // And the third: a hidden fault, looks that cost minutes.

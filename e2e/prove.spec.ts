@@ -85,7 +85,7 @@ test('a curve from the stream, its link lost and taken up again; then a loggerâ€
   await waitText(page, '[data-test=csv]', '5 readings, 1 row is none:');
   expect(await textOf(page, '[data-test=csv]')).toMatch(/Line 3: "fault" is no pressure/);
   await pressNamed(page, 'Take nothing');
-  expect(await page.$('[data-test=csv]')).toBeNull();
+  await page.waitForFunction(() => !document.querySelector('[data-test=csv]'));
   await upload(page, 'fl-csv-form input[type=file]', 'log.csv', 'pressure bar;pedal mm\n1;12,0\nfault;13\n4;16\n10;18,5\n40;24\n70;29\n');
   await page.waitForSelector('[data-test=csv]');
   await pressNamed(page, 'Take the good rows');
