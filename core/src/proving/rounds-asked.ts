@@ -83,7 +83,7 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
     ...(brakes.length && !plan.trailer ? [
       { key: 'pedal-firm', group: 'Pedal', name: 'Pedal firm, does not sink', how: 'Held for a minute with the rule’s foot: it stays. Set the reading down below; a reference vehicle is measured, never remembered.', rests: whole } as RoundAsked,
       { key: 'pushrod-cold', group: 'Pedal', name: 'Pushrod has its play, cold', how: 'Felt by hand at the pedal before it meets the piston.', rests: whole } as RoundAsked,
-      { key: 'pushrod-hot', group: 'Pedal', name: 'Pushrod has its play, hot', how: 'After the first drive, warm: the compensating port is open, the wheels turn free.', rests: whole } as RoundAsked,
+      { key: 'pushrod-hot', group: 'Pedal', name: 'Pushrod has its play, hot', how: 'After the first drive, warm: the compensating port is open, the wheels turn free.', rests: whole, needs: ['walking'] } as RoundAsked,
       { key: 'lamps', group: 'On the vehicle', name: 'Brake lights, at the switch and on the vehicle', how: 'A finger’s weight on the pedal lights them, off they go out; both ends of the wire.', rests: whole } as RoundAsked,
       { key: 'no-power', group: 'On the vehicle', name: 'Works with no power at all', how: 'Battery off: the pedal still stops every wheel.', rests: whole } as RoundAsked,
     ] : []),
