@@ -74,6 +74,11 @@ export async function watch(browser: Browser, url: string, kind?: 'kept' | 'flat
     if (message.type() === 'error') complaints.push(`console: ${message.text()}`);
   });
   page.on('pageerror', (error) => complaints.push(`page: ${(error as Error).message}`));
+  // A plan that is not saved asks before it is left: nobody would answer.
+  page.on('dialog', (dialog) => {
+    complaints.push(`dialog: ${dialog.type()} ${dialog.message()}`);
+    void dialog.accept();
+  });
   page.on('request', (request) => {
     const address = request.url();
     if (!address.startsWith(url) && !/^(data|blob|about):/.test(address)) complaints.push(`request to ${address}`);
@@ -115,6 +120,12 @@ export async function editable(page: Page): Promise<void> {
       document.querySelector('[data-test=saved]')?.textContent === 'saved',
     { polling: 100 },
   );
+}
+
+/** Loads the page anew once its plan is saved. */
+export async function reload(page: Page): Promise<void> {
+  await editable(page);
+  await page.reload({ waitUntil: 'load' });
 }
 
 /** Serves the built app to the specs of a file, and starts a browser for all of them or for each; both are to be had while a spec runs. */

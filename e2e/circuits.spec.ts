@@ -1,5 +1,5 @@
 import type { Page } from 'puppeteer-core';
-import { openPlan, settled, watch, withBrowser } from './browser';
+import { openPlan, reload, settled, watch, withBrowser } from './browser';
 import { pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
@@ -37,7 +37,7 @@ describe('Plumb and Size in the browser', () => {
     await page.waitForSelector('fl-snag-drawer dialog[open]');
     expect(await textOf(page, 'fl-snag-drawer')).toMatch(/not measured|guess/i);
     await page.keyboard.press('Escape');
-    await page.reload({ waitUntil: 'load' });
+    await reload(page);
     await settled(page);
     await page.waitForSelector('fl-circuit-drawing svg text');
     expect(await textOf(page, 'fl-circuit-drawing')).toBe(names);
@@ -68,7 +68,7 @@ describe('Plumb and Size in the browser', () => {
     await type('250');
     await page.waitForFunction((before) => document.querySelector('[data-step=Master]')!.textContent!.trim() !== before, {}, master);
     await settled(page);
-    await page.reload({ waitUntil: 'load' });
+    await reload(page);
     await settled(page);
     await page.waitForSelector('[data-step=Foot]');
     expect(await textOf(page, '[data-step=Foot]')).toContain('250 N');
@@ -89,7 +89,7 @@ describe('Plumb and Size in the browser', () => {
       await pressNamed(page, name);
       await page.waitForSelector(`[data-step="${step}"]`);
     }
-    await page.reload({ waitUntil: 'load' });
+    await reload(page);
     await page.waitForSelector('fl-load-slider input');
     await page.waitForSelector('fl-line-chart canvas');
     // Balance, grip, repeated brakings and a hill, all drawn at one moment: one that is resized is blank for a frame.

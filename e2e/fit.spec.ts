@@ -1,4 +1,4 @@
-import { goTo, openPlan, settled, watch, withBrowser } from './browser';
+import { goTo, openPlan, reload, settled, watch, withBrowser } from './browser';
 import { pressNamed, textOf, waitText } from './keyboard';
 import type { Page } from 'puppeteer-core';
 
@@ -26,7 +26,7 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   await tap(page, '[data-task="safety:stands"]');
   for (let i = 0; i < 4; i++) await done(page);
   await waitText(page, '[data-test=session]', '4 of 105 are done');
-  await page.reload({ waitUntil: 'load' });
+  await reload(page);
   await settled(page);
   await waitText(page, '[data-test=session]', '4 of 105 are done');
   await tap(page, '[data-task="part:master"]');

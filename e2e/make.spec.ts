@@ -2,7 +2,7 @@ import { demo } from '../core/src/testing/demo-plans';
 import { bent, readingOf, type MadeBend } from '../core/src/bending/index';
 import { orderOf, runOf } from '../core/src/making/index';
 import { layPlan } from '../core/src/plan/index';
-import { openPlan, settled, watch, withBrowser } from './browser';
+import { openPlan, reload, settled, watch, withBrowser } from './browser';
 import { pressNamed, textOf, waitText } from './keyboard';
 import type { Page } from 'puppeteer-core';
 
@@ -65,7 +65,7 @@ test('a whole line is made: what must be on locks its flare, a bend that is shor
   expect(await textOf(page, '[data-test=guidance]')).toMatch(/it will do|with the bends below/);
   await tick(page, 'bend-1');
   // A reload in the middle: what was read and ticked is there.
-  await page.reload({ waitUntil: 'load' });
+  await reload(page);
   await settled(page);
   await page.waitForSelector('[data-test=guidance]');
   expect(await page.$eval('[data-step=bend-1]', (box) => (box as HTMLInputElement).checked)).toBe(true);

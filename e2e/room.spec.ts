@@ -1,4 +1,4 @@
-import { openPlan, settled, watch, withBrowser } from './browser';
+import { openPlan, reload, settled, watch, withBrowser } from './browser';
 import { pressNamed } from './keyboard';
 import type { Page } from 'puppeteer-core';
 
@@ -34,7 +34,7 @@ describe('room to look', () => {
     await page.keyboard.press('Escape');
     await page.waitForFunction(() => getComputedStyle(document.querySelector('header')!).display !== 'none');
     // It stays folded over a reload, and is opened again by its button.
-    await page.reload({ waitUntil: 'load' });
+    await reload(page);
     await settled(page);
     await drawn(page);
     await pressNamed(page, 'Panel');

@@ -1,6 +1,6 @@
 import { STATIONS } from '../app/src/stations/registry';
 import { VEHICLES } from '../core/src/set-out/index';
-import { editable, goTo, settled, watch, withBrowser } from './browser';
+import { editable, goTo, reload, settled, watch, withBrowser } from './browser';
 import { pressNamed, tabTo, textOf, waitText } from './keyboard';
 import { wrong } from './press';
 import type { Page } from 'puppeteer-core';
@@ -160,7 +160,7 @@ describe('light and dark', () => {
     await pressNamed(page, 'light');
     const light = await paper();
     expect(light).not.toBe(dark);
-    await page.reload({ waitUntil: 'load' });
+    await reload(page);
     await editable(page);
     expect(await paper()).toBe(light);
   });

@@ -51,8 +51,8 @@ const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: s
                     <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2" [attr.data-look]="look.key">
                       <span class="w-5 text-center font-bold" [class]="signs[look.state][2]" aria-hidden="true">{{ signs[look.state][0] }}</span>
                       <span class="min-w-0 flex-1"><span class="block text-lg">{{ look.name }}</span><span class="block text-sm">{{ look.state === 'done' ? 'dry' : look.state === 'bad' ? 'wet' : look.state === 'void' ? 'void' : 'not looked at' }}{{ look.note ? ': ' + look.note : '' }}</span></span>
-                      <button type="button" class="btn min-h-12 px-6" [attr.aria-label]="look.name + ' is dry'" (click)="tell(round, true, look.key)">Dry</button>
-                      <button type="button" class="btn min-h-12 px-6" [attr.aria-label]="look.name + ' is wet'" (click)="tell(round, false, look.key)">Wet</button>
+                      <button type="button" class="min-h-12 px-6" [class]="look.state === 'done' ? 'btn-dark' : 'btn'" [attr.aria-pressed]="look.state === 'done'" [attr.aria-label]="look.name + ' is dry'" (click)="tell(round, true, look.key)">Dry</button>
+                      <button type="button" class="min-h-12 px-6" [class]="look.state === 'bad' ? 'btn-dark' : 'btn'" [attr.aria-pressed]="look.state === 'bad'" [attr.aria-label]="look.name + ' is wet'" (click)="tell(round, false, look.key)">Wet</button>
                     </li>
                   }
                 </ul>
