@@ -1,5 +1,5 @@
 import type { BleedStep } from '../bleed/index.ts';
-import { freshIn, type Filling, type FillRun, type Part, type Plan } from '../plan/index.ts';
+import { freshIn, type Filling, type FillRun, type Plan } from '../plan/index.ts';
 import type { BleedView, PlanView } from '../plan/results/index.ts';
 import { airNetworkOf, USUAL_RESERVOIR_ML } from './air-of.ts';
 import { fillingOf } from './before.ts';
@@ -17,27 +17,26 @@ export function reservoirOf({ reservoirs }: Pick<BleedView, 'reservoirs'>): { re
 } // prettier-ignore
 
 type Turn = Pick<BleedStep, 'id' | 'flushMl'>;
-const partAt = ({ bleeders }: BleedView, portId: string): { readonly partId: string; readonly kind: Part['kind'] } => {
-  const { part } = bleeders.find(({ port }) => port.id === portId)!;
-  return { partId: part.id, kind: part.kind };
-};
 /** The turns of a run: the order, and what the maker's sheet bleeds once more after its extra steps. */
 export function turnsOf(
   work: BleedView,
   filling: Filling,
   plan: Pick<Plan, 'bleeding'>,
 ): Pick<FillRun, 'order' | 'flushMl' | 'extraAfter' | 'parkingTimes'> {
-  const steps = (work.result?.order ?? []).map((step) => ({ ...step, ...partAt(work, step.id) }));
-  const makers = plan.bleeding.school === 'as-listed' && work.work === 'brake' ? filling.makers : null;
+  const steps = (work.result?.order ?? []).map((step) => ({
+    ...step,
+    part: work.bleeders.find(({ port }) => port.id === step.id)!.part,
+  }));
+  const isListed = plan.bleeding.school === 'as-listed';
+  const makers = isListed && work.work === 'brake' ? filling.makers : null;
   const again = (makers?.again ?? []).flatMap((id) => steps.find((step) => step.id === id) ?? []);
   const extra = makers !== null && (makers.parkingTimes > 0 || again.length > 0);
   // What comes again has its lines clean: its own cavity's share of a flush, a third.
   const onceMore = ({ id, pathMl, flushMl }: BleedStep): Turn => ({ id, flushMl: Math.min(pathMl, flushMl) });
-  // Of two bleeders on a caliper the inner one once more after the outer. Common practice; a maker's order stands as it is written.
+  // Of two bleeders on a caliper the inner one once more after the outer. Common practice; a listed order stands as it is written.
   const first = steps.flatMap((step, i): Turn[] => {
-    const own = makers || step.kind !== 'caliper' ? [step] : steps.filter(({ partId }) => partId === step.partId);
-    const isLast = own.length > 1 && !steps.slice(i + 1).some(({ partId }) => partId === step.partId);
-    return [step, ...(isLast ? [onceMore(own[0]!)] : [])];
+    const own = isListed || step.part.kind !== 'caliper' ? [step] : steps.filter(({ part }) => part === step.part);
+    return own.length > 1 && !steps.slice(i + 1).some(({ part }) => part === step.part) ? [step, onceMore(own[0]!)] : [step];
   });
   const turns = [...first, ...again.map(onceMore)];
   return {

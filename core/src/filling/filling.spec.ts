@@ -374,9 +374,9 @@ describe('two bleeders on a caliper', () => {
     const plan = twoBleeders(-700);
     const listed = ['bleed-fl-2', 'bleed-fr', 'bleed-rl', 'bleed-rr', 'bleed-fl'];
     const makers = { source: 'Sheet', parkingTimes: 0, again: [] };
-    expect(begin(filled({ ...plan, bleeding: { ...plan.bleeding, school: 'as-listed', listed } }, { makers })).order).toEqual(
-      listed,
-    );
+    const ordered = { ...plan, bleeding: { ...plan.bleeding, school: 'as-listed' as const, listed } };
+    // Whether or not its sheet is named.
+    for (const patch of [{ makers }, {}]) expect(begin(filled(ordered, patch)).order).toEqual(listed);
   });
 });
 
