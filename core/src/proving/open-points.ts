@@ -27,8 +27,11 @@ export interface FoundSnag {
 const GUESSES = new Set(['guess-unmeasured', 'figures-guessed', 'thread-trusted', 'thread-unknown', 'cut-unsure']);
 /** A place no longer counts once its line is fitted and looked at; its thread and its figures still do. */
 const PLACE_GUESSES = new Set(['guess-unmeasured', 'cut-unsure']);
-/** What is said once by another point. */
-const SAID_ELSEWHERE = new Set(['temporary-open', 'look-open', 'torque-open', 'joint-loose-filled']);
+/**
+ * Stops that another point repeats, one that nobody may sign over either: a hold and a leak by their test. An earlier
+ * signature that is void is no obstacle to a new one.
+ */
+const STOPS_REPEATED = new Set(['hold-missing', 'leak-open', 'changed-since-proved']);
 
 /** All that stands in the way of signing, in the order in which it is worth closing: each once. */
 export function openPoints(view: PlanView, snags: readonly FoundSnag[]): OpenPoint[] {
@@ -37,13 +40,11 @@ export function openPoints(view: PlanView, snags: readonly FoundSnag[]): OpenPoi
   const tasks = floorView(view);
   const fitted = tasks.length > 0 && tasks.filter(({ task }) => task.kind === 'run' || task.kind === 'look').every(({ state }) => state === 'done');
   const rounds = roundsOf(view);
-  const pedal = provingOf(plan).pedal.filter(({ vehicle }) => vehicle === 'this').at(-1);
   const points: OpenPoint[] = [];
   const add = (key: string, text: string, station: string, never = false): void => void points.push({ key, text, station, never });
   if (!view.lines.length && !plan.hoses.length) add('nothing', 'There is nothing to sign for: no line and no hose is in the plan.', 'route', true);
   for (const snag of snags) {
-    if (SAID_ELSEWHERE.has(snag.rule) || snag.station === 'prove') continue;
-    if (snag.level === 'stop') add(`snag:${snag.key}`, `${snag.where}: ${snag.text}`, snag.station, true);
+    if (snag.level === 'stop' && !STOPS_REPEATED.has(snag.rule)) add(`snag:${snag.key}`, `${snag.where}: ${snag.text}`, snag.station, true);
     else if (GUESSES.has(snag.rule) && !(fitted && PLACE_GUESSES.has(snag.rule))) add(`guess:${snag.key}`, `${snag.where}: ${snag.text}`, snag.station);
   }
   for (const round of rounds) {
@@ -53,7 +54,6 @@ export function openPoints(view: PlanView, snags: readonly FoundSnag[]): OpenPoi
     if (word) add(`round:${round.key}`, `${round.name}: ${word}.${round.note ? ` ${round.note}` : ''}`, 'prove', isGrave || round.state === 'bad');
   }
   if (!plan.parking && plan.sizing && plan.sizing.category !== 'competition') add('no-parking', 'No parking brake is set down, and none is proved.', 'size', true);
-  if (pedal?.sinks) add('sinks', 'The pedal sinks: it leaks, outside or past the master’s cup.', 'prove', true);
   const loose = tasks.filter(({ task, state }) => (task.joint || task.fastener) && state !== 'done');
   const joints = loose.filter(({ task }) => task.joint);
   if (joints.length) add('joints', `${joints.length} ${joints.length === 1 ? 'joint is' : 'joints are'} not told tight: ${joints.slice(0, 3).map(({ task }) => task.joint!.name).join('; ')}${joints.length > 3 ? '; …' : ''}.`, 'fit', true);

@@ -1,5 +1,5 @@
 import { demo } from '../testing/demo-plans.ts';
-import { circuitRests, planRests } from '../proving/index.ts';
+import { circuitRests, maySign, openPoints, planRests, type OpenPoint } from '../proving/index.ts';
 import {
   NO_FILLING,
   NO_PROVING,
@@ -161,5 +161,55 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
     const planned = gannet.sizing!.airMl.front;
     expect(found(plan({ curves: [curve(planned + 3)] }), 'travel-differs')[0]!.text).toMatch(/bleed it again/);
     expect(found(plan({ curves: [curve(planned)] }), 'travel-differs')).toEqual([]);
+  });
+});
+
+describe('signing counts every stop of Prove', () => {
+  const points = (of: Plan): OpenPoint[] => openPoints(viewPlan(of), inspect(of));
+  const added = (patch: Partial<Proving>): string[] => {
+    const before = new Set(points(plan({})).map(({ text }) => text));
+    return points(plan(patch)).flatMap(({ never, text }) => (never && !before.has(text) ? [text] : []));
+  };
+  const felt = { id: 'p', at: AT, vehicle: 'this', engine: 'off', forceN: 300, sinks: false, pumps: false } as const;
+  const cold = { ...felt, hot: false, travelMm: 60 };
+  const gas = {
+    id: 'a',
+    at: AT,
+    lineIds: ['line-f1'],
+    volumeMl: 30,
+    startMPa: 0.7,
+    endMPa: 0.7,
+    startC: 18,
+    endC: 18,
+    minutes: 30,
+    limitMlPerMin: 0.1,
+    sigmaMPa: 0.003,
+    sigmaC: 0.5,
+    rests: '',
+  };
+  const leak = { key: 'leak:circuit-1/line-f2.b', at: AT, good: false, note: 'a drop a minute', rests: rests() };
+  it.each<[string, Partial<Proving>, Partial<Proving>, RegExp]>([
+    ['air-test-over', { airTests: [{ ...gas, startMPa: 0.71 }] }, { airTests: [gas] }, /0.71 MPa/],
+    ['leak-open', { rounds: [leak] }, { rounds: [{ ...leak, good: true }] }, /F2, end B.*a drop a minute/],
+    ['pedal-sinks', { pedal: [{ ...cold, sinks: true }] }, { pedal: [cold] }, /sinks under a steady foot/],
+    [
+      'pedal-hot',
+      { pedal: [cold, { ...cold, hot: true, travelMm: 68 }] },
+      { pedal: [cold, { ...cold, hot: true, travelMm: 67 }] },
+      /8 mm longer hot/,
+    ],
+    ['hold-missing', { holds: [hold({ endMPa: 14 })] }, { holds: [hold()] }, /fell by 1.00 MPa/],
+    ['rear-locked', { stops: [stopped({ locked: 'rear' })] }, { stops: [stopped()] }, /rear locked first/],
+  ])('%s', (_rule, worse, sound, words) => {
+    expect(added(worse).filter((text) => words.test(text))).toHaveLength(1);
+    expect(added(sound).filter((text) => words.test(text))).toEqual([]);
+    const open = points(plan(worse));
+    const named = open.map(({ key }) => key);
+    expect([maySign('road', open, named).may, maySign('move', open, named).may]).toEqual([false, false]);
+  });
+  it('a signature that is void is no obstacle to the next, and a caution of Prove is none', () => {
+    const sign = { at: AT, by: 'AB', as: 'builder', scope: 'move', rests: 'older', exceptions: [] } as const;
+    expect(found(plan({ signed: [sign] }), 'changed-since-proved')).toHaveLength(1);
+    expect(points(plan({ signed: [sign] })).map(({ key }) => key)).toEqual(points(plan({})).map(({ key }) => key));
   });
 });
