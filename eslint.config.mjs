@@ -1,26 +1,24 @@
 import angular from 'angular-eslint';
 import prettier from 'eslint-config-prettier';
 import tseslint from 'typescript-eslint';
+import layers from './tools/eslint-layers.mjs';
 
-/** Folders of the core in the order in which they may know one another: each knows those before it. */
-const LAYERS = [
-  ['derive', 'fault', 'random'],
-  ['vec', 'units'],
-  ['survey', 'stock', 'tube', 'nest', 'corners', 'bleed', 'air', 'proof', 'hydraulics', 'clips', 'frame', 'rod', 'network'],
-  ['threads', 'pathfinding', 'formats', 'mesh', 'taping', 'bending'],
-  ['ends'],
-  ['plan'],
-  ['joints', 'hose-travel'],
-  ['making'],
-  ['worth', 'gates', 'buying'],
-  ['floor', 'log'],
-  ['filling'],
-  ['proving'],
-  ['snags'],
-  ['route-proposals'],
-  ['set-out'],
-  ['verbs'],
-];
+/**
+ * Folders of the core in the order in which they may know one another, each with its own parts in their order:
+ * each knows those before it.
+ */
+const LAYERS = {
+  lib: ['derive', 'faults', 'random', 'vec', 'units'],
+  trade: ['stock', 'threads', 'ends'],
+  shape: ['survey', 'tube', 'obstacles', 'rod', 'clips', 'formats', 'mesh', 'taping', 'pathfinding', 'bending'],
+  physics: ['flow-graph', 'hydraulics', 'air', 'bleeding', 'proof-tests', 'nesting', 'wheel-ends'],
+  plan: ['model', 'layout', 'network', 'edits', 'file', 'results'],
+  stations: ['join', 'route', 'measure', 'make', 'fit', 'fill', 'prove'],
+  inspect: ['rule-kit', 'rules'],
+  proposals: ['layouts', 'routes', 'set-out'],
+  verbs: [],
+  testing: [],
+};
 const UI = [
   '@angular/*',
   'rxjs',
@@ -43,52 +41,25 @@ const PAGE_LAYERS = [
   ['stations', 'practice', 'plans'],
   ['shell'],
 ];
-/** Folders inside a subject, in the same order. */
-const INSIDE = { plan: ['model', 'derived', 'network', 'edits', 'file'] };
-const inner = Object.values(INSIDE).flat().join('|');
-const deeper = {
-  regex: `^\\.\\./(\\.\\./)?(?!(${inner})/)[a-z-]+/(?!index\\.ts$)[a-z-]+\\.ts$`,
-  message: 'import a subject by its index only',
-};
 /** The registry says by data alone what stations there are: whoever leads to a place reads it. */
 const outOfReach = (folder, above) =>
   above.length
     ? [{ regex: `^(\\.\\.?/)+(${above.join('|')})/(?!registry$)`, message: `${folder} must not know what builds on it` }]
     : [];
 
-/** What files of one folder may not import; what lies above it is out of reach. */
-const importRules = (path, folder, unreachable) => ({
-  files: [`core/src/${path}/**/*.ts`],
-  ignores: ['**/*.spec.ts'],
-  rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          {
-            group: folder === 'mesh' ? UI.filter((name) => !name.startsWith('three')) : UI,
-            message: 'the core must not depend on interface or server code',
-          },
-          { group: ['node:*', 'fs', 'path'], message: 'the core must also run in the browser' },
-          ...unreachable,
-          ...(folder === 'snags' ? [] : [deeper]),
-        ],
-      },
-    ],
-  },
+/** What the core may not import: it computes, and runs in a browser, a worker and a shell alike. */
+const outside = (ui) => ({
+  'no-restricted-imports': [
+    'error',
+    {
+      patterns: [
+        { group: ui, message: 'the core must not depend on interface or server code' },
+        { group: ['node:*', 'fs', 'path'], message: 'the core must also run in the browser' },
+      ],
+    },
+  ],
 });
-const layerRules = LAYERS.flatMap((layer, i) => {
-  const above = LAYERS.slice(i + 1).flat();
-  return layer.flatMap((folder) => {
-    const unreachable = outOfReach(folder, above);
-    return [
-      importRules(folder, folder, unreachable),
-      ...(INSIDE[folder] ?? []).map((part, k, parts) =>
-        importRules(`${folder}/${part}`, folder, [...unreachable, ...outOfReach(part, parts.slice(k + 1))]),
-      ),
-    ];
-  });
-});
+const CORE = { files: ['core/src/**/*.ts'], ignores: ['**/*.spec.ts', 'core/src/testing/**'] };
 
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/.angular/**', '**/node_modules/**', 'demo/**', 'docs/**'] },
@@ -108,7 +79,8 @@ export default tseslint.config(
     files: ['**/*.spec.ts'],
     rules: { '@typescript-eslint/no-explicit-any': 'off', '@typescript-eslint/no-unused-expressions': 'off' },
   },
-  ...layerRules,
+  { ...CORE, plugins: { layers }, rules: { ...outside(UI), 'layers/order': ['error', LAYERS] } },
+  { files: ['core/src/shape/mesh/*.ts'], ignores: CORE.ignores, rules: outside(UI.filter((name) => !name.startsWith('three'))) },
   {
     files: ['core/src/**/*.ts'],
     rules: {

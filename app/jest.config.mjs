@@ -10,7 +10,7 @@ export default {
   setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
   moduleNameMapper: {
-    '^@firm-line/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
+    '^@firm-line/core/(.*)$': ['<rootDir>/../core/src/$1/index.ts', '<rootDir>/../core/src/$1.ts'],
     '/workers$': '<rootDir>/src/testing/workers.stub.ts',
     '^minisearch$': '<rootDir>/../node_modules/minisearch/dist/cjs/index.cjs',
     '^tinykeys$': '<rootDir>/../node_modules/tinykeys/dist/tinykeys.js',

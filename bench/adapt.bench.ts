@@ -1,6 +1,6 @@
 import createGraph from 'ngraph.graph';
 import { aStar } from 'ngraph.path';
-import { adapt, AdapterGraph, joinOf, type Adapted } from '../core/src/ends/index.ts';
+import { adapt, AdapterGraph, joinOf, type Adapted } from '../core/src/trade/ends/index.ts';
 import {
   ADAPTERS,
   comesAs,
@@ -10,8 +10,8 @@ import {
   threadTakes,
   type Adapter,
   type Half,
-} from '../core/src/stock/index.ts';
-import { mate } from '../core/src/threads/index.ts';
+} from '../core/src/trade/stock/index.ts';
+import { mate } from '../core/src/trade/threads/index.ts';
 import { middleMs } from './lines.ts';
 
 const HALVES: Half[] = THREADS.flatMap((t): Half[] => [

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
-import { GLYCOL_FLUID, simulateBleed } from '../core/src/air/index.ts';
-import { airNetworkOf } from '../core/src/filling/index.ts';
+import { GLYCOL_FLUID, simulateBleed } from '../core/src/physics/air/index.ts';
+import { airNetworkOf } from '../core/src/stations/fill/index.ts';
 import { readPlan } from '../core/src/plan/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
-import { judgeCurve, readPedal, reportOn, trueVehicle } from '../core/src/proving/index.ts';
-import { seeded } from '../core/src/random/index.ts';
+import { judgeCurve, readPedal, reportOn, trueVehicle } from '../core/src/stations/prove/index.ts';
+import { seeded } from '../core/src/lib/random/index.ts';
 import { middleMs } from './lines.ts';
 
 /** A hundredth of a second: a naive simulation needs it to carry a bubble no further than 3 mm at a brisk stroke. */

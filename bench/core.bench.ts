@@ -1,9 +1,9 @@
-import { measureDerived } from '../core/src/derive/index.ts';
+import { measureDerived } from '../core/src/lib/derive/index.ts';
 import { applyEdit, layPlan, readPlan, writePlan, type EditCall } from '../core/src/plan/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
-import { inspect } from '../core/src/snags/index.ts';
-import { size } from '../core/src/hydraulics/index.ts';
-import { bendTable } from '../core/src/tube/index.ts';
+import { inspect } from '../core/src/inspect/index.ts';
+import { size } from '../core/src/physics/hydraulics/index.ts';
+import { bendTable } from '../core/src/shape/tube/index.ts';
 import { threeLine } from '../core/src/testing/three-line.ts';
 import { bigPlan, demo, gannet, middleMs, randomLines } from './lines.ts';
 

@@ -1,7 +1,7 @@
-import { floorView, planSession, tasksOf } from '../core/src/floor/index.ts';
+import { floorView, planSession, tasksOf } from '../core/src/stations/fit/tasks/index.ts';
 import { applyEdit } from '../core/src/plan/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
-import { inspect } from '../core/src/snags/index.ts';
+import { inspect } from '../core/src/inspect/index.ts';
 import { bigPlan, middleMs } from './lines.ts';
 
 /** Tasks of a plan of 300 lines: 20 ms asked, 2 ms after an edit; a session planned: 200 ms. */

@@ -2,11 +2,11 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { GSSolver } from 'cannon-es';
 import { Body, DistanceConstraint, Particle, Vec3 as CannonVec3, World } from 'cannon-es';
-import { hose, hoseShape, mover, posesOf, type Clamp, type Motion } from '../core/src/rod/index.ts';
-import { placeEnd } from '../core/src/hose-travel/index.ts';
+import { hose, hoseShape, mover, posesOf, type Clamp, type Motion } from '../core/src/shape/rod/index.ts';
+import { placeEnd } from '../core/src/stations/route/index.ts';
 import { readPlan } from '../core/src/plan/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
-import { add, distance, scale, sub, unit, type Vec3 } from '../core/src/vec/index.ts';
+import { add, distance, scale, sub, unit, type Vec3 } from '../core/src/lib/vec/index.ts';
 import { ROOT } from '../e2e/browser.ts';
 import { middleMs } from './lines.ts';
 

@@ -1,9 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { readPlan, type Plan } from '../core/src/plan/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
-import { seeded } from '../core/src/random/index.ts';
-import { unbend } from '../core/src/tube/index.ts';
-import type { Vec3 } from '../core/src/vec/index.ts';
+import { seeded } from '../core/src/lib/random/index.ts';
+import { unbend } from '../core/src/shape/tube/index.ts';
+import type { Vec3 } from '../core/src/lib/vec/index.ts';
 import { ROOT } from '../e2e/browser.ts';
 
 /** Centre lines of 8 corners with radius 15 that can be bent. */

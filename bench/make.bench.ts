@@ -1,9 +1,9 @@
 import highs from 'highs';
-import { bendOrder, bent, guide, readingOf, type MadeBend } from '../core/src/bending/index.ts';
-import { aroundOf, orderInput, runOf } from '../core/src/making/index.ts';
-import { leastStock, type NestInput } from '../core/src/nest/index.ts';
+import { bendOrder, bent, guide, readingOf, type MadeBend } from '../core/src/shape/bending/index.ts';
+import { aroundOf, orderInput, runOf } from '../core/src/stations/make/making/index.ts';
+import { leastStock, type NestInput } from '../core/src/physics/nesting/index.ts';
 import { layPlan } from '../core/src/plan/index.ts';
-import { seeded } from '../core/src/random/index.ts';
+import { seeded } from '../core/src/lib/random/index.ts';
 import { gannet, middleMs } from './lines.ts';
 
 /** 60 cuts of twelve lengths out of sticks of two. */

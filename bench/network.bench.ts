@@ -1,6 +1,6 @@
 import { MultiUndirectedGraph } from 'graphology';
 import { connectedComponents } from 'graphology-components';
-import { components } from '../core/src/network/index.ts';
+import { components } from '../core/src/physics/flow-graph/index.ts';
 import { applyEdit, layPlan, type Plan } from '../core/src/plan/index.ts';
 import { planNetwork } from '../core/src/plan/network/index.ts';
 import { bigPlan, middleMs } from './lines.ts';

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Browser, ElementHandle, Page } from 'puppeteer-core';
 import { goTo, openPlan, settled } from '../e2e/browser.ts';
 import { pressNamed } from '../e2e/keyboard.ts';
-import { seeded } from '../core/src/random/index.ts';
+import { seeded } from '../core/src/lib/random/index.ts';
 
 const MB = 1e6;
 

@@ -7,13 +7,13 @@
 import fc from 'fast-check';
 import type { Browser, Page } from 'puppeteer-core';
 import { readPlan, writePlan, PlanFileError, type Plan } from '../core/src/plan/index.ts';
-import { inspect, NOT_JUDGED } from '../core/src/snags/index.ts';
+import { inspect, NOT_JUDGED } from '../core/src/inspect/index.ts';
 import { odd, places, put } from '../core/src/testing/odd-values.ts';
 import { STATIONS } from '../app/src/stations/registry.ts';
 import { launch, openPlan, serve, settled, watch } from '../e2e/browser.ts';
 import { countFields, enter, keptPlan, ODD_ENTRIES } from '../e2e/fields.ts';
 import { demo } from './lines.ts';
-import { seeded } from '../core/src/random/index.ts';
+import { seeded } from '../core/src/lib/random/index.ts';
 import { manyPhotos, photoKills } from './photos.ts';
 
 const share = Number(process.argv[2] ?? 1);

@@ -1,16 +1,16 @@
 import { aStar } from 'ngraph.path';
 import { ExtendedTriangle } from 'three-mesh-bvh';
 import { Line3, PlaneGeometry, Vector3 } from 'three';
-import { clips, type ClipLimits } from '../core/src/clips/index.ts';
-import { meshIndex, treeOf } from '../core/src/mesh/index.ts';
+import { clips, type ClipLimits } from '../core/src/shape/clips/index.ts';
+import { meshIndex, treeOf } from '../core/src/shape/mesh/index.ts';
 import { lineSpace } from '../core/src/plan/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
-import { obstaclesOf } from '../core/src/frame/index.ts';
-import { cheapest, nodeOf, problemOf, type Problem, type WayInput } from '../core/src/pathfinding/index.ts';
-import type { Vec3 } from '../core/src/vec/index.ts';
+import { obstaclesOf } from '../core/src/shape/obstacles/index.ts';
+import { cheapest, nodeOf, problemOf, type Problem, type WayInput } from '../core/src/shape/pathfinding/index.ts';
+import type { Vec3 } from '../core/src/lib/vec/index.ts';
 import { latticeGraph } from '../core/src/testing/lattice-graph.ts';
 import { bigPlan, gannet, middleMs } from './lines.ts';
-import { seeded } from '../core/src/random/index.ts';
+import { seeded } from '../core/src/lib/random/index.ts';
 
 const STRAIGHT_MM = 45;
 

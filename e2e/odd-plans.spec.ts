@@ -2,7 +2,7 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { writePlan, type Plan } from '@firm-line/core/plan';
-import { LAYOUTS } from '@firm-line/core/plan/layouts';
+import { LAYOUTS } from '@firm-line/core/proposals/layouts';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { STATIONS } from '../app/src/stations/registry';
 import { demo } from '../core/src/testing/demo-plans';

@@ -1,5 +1,5 @@
 import { STATIONS } from '../app/src/stations/registry';
-import { VEHICLES } from '../core/src/set-out/index';
+import { VEHICLES } from '../core/src/proposals/set-out/index';
 import { editable, goTo, reload, settled, watch, withBrowser } from './browser';
 import { pressNamed, tabTo, textOf, waitText } from './keyboard';
 import { wrong } from './press';

@@ -7,5 +7,5 @@ export const nodeProject = (displayName) => ({
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   transform: { '^.+\\.[tj]s$': swc },
   transformIgnorePatterns: ['node_modules/(?!(three|fast-check|pure-rand|flatqueue)/)'],
-  moduleNameMapper: { '^@firm-line/core/(.*)$': '<rootDir>/../core/src/$1/index.ts' },
+  moduleNameMapper: { '^@firm-line/core/(.*)$': ['<rootDir>/../core/src/$1/index.ts', '<rootDir>/../core/src/$1.ts'] },
 });

@@ -1,7 +1,7 @@
 import { runVerb, VERBS } from '@firm-line/core/verbs';
-import { InputError } from '@firm-line/core/fault';
+import { InputError } from '@firm-line/core/lib/faults';
 import { emptyPlan, PlanFileError, readPlan } from '@firm-line/core/plan';
-import { inspect } from '@firm-line/core/snags';
+import { inspect } from '@firm-line/core/inspect';
 
 const EXIT = { done: 0, failed: 1, badInput: 2, stopSnag: 3 } as const;
 /** What the command line reads and writes; a file by its path, standard input by 0. */

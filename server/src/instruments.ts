@@ -1,6 +1,6 @@
 import type { Request, Response } from 'express';
-import { readPedal, trueVehicle, TRUE_FAULTS, type TrueFault } from '@firm-line/core/proving';
-import { seeded } from '@firm-line/core/random';
+import { readPedal, trueVehicle, TRUE_FAULTS, type TrueFault } from '@firm-line/core/stations/prove';
+import { seeded } from '@firm-line/core/lib/random';
 
 /**
  * Simulated instruments: a gauge at a bleeder and a sensor at the pedal of a vehicle whose fault nobody shows,

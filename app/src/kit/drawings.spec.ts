@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readPlan, type LineView } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
-import { polyline } from '@firm-line/core/tube';
+import { polyline } from '@firm-line/core/shape/tube';
 import fc from 'fast-check';
 import { boxOfLabel, placeLabels, placesOf, projectFlat, ticks } from './flat-projection';
 import { spread, stripLayout } from './strip-layout';

@@ -1,7 +1,7 @@
-import { boxOf, solidsOf } from '@firm-line/core/frame';
+import { boxOf, solidsOf } from '@firm-line/core/shape/obstacles';
 import type { LaidPlan } from '@firm-line/core/plan';
-import type { UnitSystem } from '@firm-line/core/units';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { UnitSystem } from '@firm-line/core/lib/units';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import type { Size } from './element-size';
 
 export type Face = 'top' | 'side';

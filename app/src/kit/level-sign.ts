@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Level } from '@firm-line/core/snags';
+import type { Level } from '@firm-line/core/inspect';
 
 export const LEVEL_WORDS: Record<Level, string> = { stop: 'Stop', mind: 'Mind', note: 'Note' };
 

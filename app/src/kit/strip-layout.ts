@@ -1,5 +1,5 @@
 import type { LineView } from '@firm-line/core/plan';
-import type { CardBend } from '@firm-line/core/tube';
+import type { CardBend } from '@firm-line/core/shape/tube';
 
 export interface StripBend {
   readonly bend: CardBend;

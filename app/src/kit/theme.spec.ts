@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { provideZonelessChangeDetection } from '@angular/core';
-import { Room } from './room';
+import { Room } from './panel-layout';
 import { Theme } from './theme';
 
 /** A system that wishes for light or dark, and changes its mind. */

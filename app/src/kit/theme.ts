@@ -1,5 +1,5 @@
 import { computed, Injectable, signal } from '@angular/core';
-import { keep, kept } from './kept';
+import { keep, kept } from './settings';
 
 const KEPT_AS = 'firm-line theme';
 export const THEMES = ['system', 'light', 'dark'] as const;

@@ -1,5 +1,5 @@
-import { solidsOf, type Solid, type Thing } from '@firm-line/core/frame';
-import { add, addScaled, cross, scale, squareTo, sub, unit, type Vec3 } from '@firm-line/core/vec';
+import { solidsOf, type Solid, type Thing } from '@firm-line/core/shape/obstacles';
+import { add, addScaled, cross, scale, squareTo, sub, unit, type Vec3 } from '@firm-line/core/lib/vec';
 import type { Face, FlatProjection } from './flat-projection';
 import { hull } from './hull';
 

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import type { Nature } from '@firm-line/core/frame';
+import type { Nature } from '@firm-line/core/shape/obstacles';
 import type { ResolvedPosition, LineView, Target } from '@firm-line/core/plan';
-import { polyline } from '@firm-line/core/tube';
-import { formatLength } from '@firm-line/core/units';
-import type { Vec3 } from '@firm-line/core/vec';
+import { polyline } from '@firm-line/core/shape/tube';
+import { formatLength } from '@firm-line/core/lib/units';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { PlanStore } from '../session/plan-store';
 import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, Injectable, input, signal } from '@angular/core';
-import { keep, kept } from '../kit/kept';
+import { keep, kept } from '../kit/settings';
 
 const KEPT_AS = 'firm-line hints';
 /** What a first-time user is told on each screen, three at most. */

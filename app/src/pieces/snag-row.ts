@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, effect, inject, input, signal } from '@angular/core';
-import type { Fix, Snag } from '@firm-line/core/snags';
+import type { Fix, Snag } from '@firm-line/core/inspect';
 import { LevelSign } from '../kit/level-sign';
 import { Inspection } from '../session/inspection';
 import { PlanStore } from '../session/plan-store';

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import { lineSpace, toolingOf, type LineView } from '@firm-line/core/plan';
-import type { FlareForm } from '@firm-line/core/stock';
-import type { CardBend } from '@firm-line/core/tube';
-import { formatLength } from '@firm-line/core/units';
+import type { FlareForm } from '@firm-line/core/trade/stock';
+import type { CardBend } from '@firm-line/core/shape/tube';
+import { formatLength } from '@firm-line/core/lib/units';
 import { PlanStore } from '../session/plan-store';
 import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
-import { BleedDrill, drillVehicle, type DrillAct, type DrillScore } from '@firm-line/core/filling';
+import { BleedDrill, drillVehicle, type DrillAct, type DrillScore } from '@firm-line/core/stations/fill';
 
 /** A vehicle to bleed: which corner, how, how often; the air is seen as it moves. */
 @Component({

@@ -8,7 +8,7 @@ import {
   TRUE_FAULTS,
   type Known,
   type TrueFault,
-} from '@firm-line/core/proving';
+} from '@firm-line/core/stations/prove';
 
 const STEPS_MPA = [0.05, 0.1, 0.2, 0.4, 0.8, 1.5, 3, 5, 7];
 const NAMES: Record<TrueFault, string> = {

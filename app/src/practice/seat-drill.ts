@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
-import { drillQuestion, drillReasons } from '@firm-line/core/ends';
-import { SEAT_NAMES, type SeatForm } from '@firm-line/core/stock';
+import { drillQuestion, drillReasons } from '@firm-line/core/trade/ends';
+import { SEAT_NAMES, type SeatForm } from '@firm-line/core/trade/stock';
 import { JointSection } from '../stations/join/joint-section';
 
 /** A drill for the learner: a port cut through and two readings; which thread, which seat. */

@@ -1,4 +1,4 @@
-import type { Nature } from '@firm-line/core/frame';
+import type { Nature } from '@firm-line/core/shape/obstacles';
 import { Color } from 'three';
 
 const asked = new Map<string, Color>();

@@ -1,6 +1,6 @@
-import { type Shape, type Thing } from '@firm-line/core/frame';
-import { newThing } from '@firm-line/core/frame/fresh';
-import type { Vec3 } from '@firm-line/core/vec';
+import { type Shape, type Thing } from '@firm-line/core/shape/obstacles';
+import { newThing } from '@firm-line/core/shape/obstacles/fresh';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { Vector3, type BufferGeometry } from 'three';
 import { thingsGeometry } from './thing-geometry';
 import { tubesGeometry } from './tube-geometry';

@@ -1,4 +1,4 @@
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { demo, until } from '../testing/open-gannet';
 import { station } from '../testing/station';
 import { RouteStation } from '../stations/route/route-station';

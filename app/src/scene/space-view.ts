@@ -1,14 +1,14 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core'; // prettier-ignore
-import type { Thing } from '@firm-line/core/frame';
+import type { Thing } from '@firm-line/core/shape/obstacles';
 import { lineSpace, type LaidPlan, type LineView } from '@firm-line/core/plan';
-import { polyline } from '@firm-line/core/tube';
-import type { Vec3 } from '@firm-line/core/vec';
+import { polyline } from '@firm-line/core/shape/tube';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
 import { idle } from '../kit/idle';
 import { nearest, onPolyline } from '../kit/picking';
-import { Room } from '../kit/room';
+import { Room } from '../kit/panel-layout';
 import { SideBar } from '../kit/side-bar';
 import { Theme } from '../kit/theme';
 import type { ToggleChoice } from '../kit/toggle';

@@ -1,4 +1,4 @@
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import type { Scene } from 'three';
 import { Stage, VIEWS } from './stage';
 

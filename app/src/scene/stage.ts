@@ -1,5 +1,5 @@
-import { NATURES, type Thing } from '@firm-line/core/frame';
-import type { Vec3 } from '@firm-line/core/vec';
+import { NATURES, type Thing } from '@firm-line/core/shape/obstacles';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import {
   AmbientLight, BoxGeometry, BufferGeometry, DirectionalLight, DoubleSide, Group, InstancedMesh, type Material, Line, LineBasicMaterial,
   LineDashedMaterial, LineSegments, Matrix4, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, PerspectiveCamera,

@@ -1,5 +1,5 @@
-import { meshOf, solidsOf, type Solid, type Thing } from '@firm-line/core/frame';
-import type { Vec3 } from '@firm-line/core/vec';
+import { meshOf, solidsOf, type Solid, type Thing } from '@firm-line/core/shape/obstacles';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import {
   BoxGeometry,
   BufferAttribute,

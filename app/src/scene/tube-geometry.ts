@@ -1,4 +1,4 @@
-import { cross, squareTo, sub, unit, type Vec3 } from '@firm-line/core/vec';
+import { cross, squareTo, sub, unit, type Vec3 } from '@firm-line/core/lib/vec';
 import { BufferAttribute, BufferGeometry } from 'three';
 
 const SIDES = 8;

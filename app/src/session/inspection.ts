@@ -1,6 +1,6 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { deltaOf, type Plan } from '@firm-line/core/plan';
-import type { Fix, Snag } from '@firm-line/core/snags';
+import type { Fix, Snag } from '@firm-line/core/inspect';
 import { onPainted } from '../kit/after-paint';
 import { Notices } from '../kit/notices';
 import { Calls } from '../worker/calls';

@@ -1,7 +1,7 @@
 import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
 import type { Ref } from '@firm-line/core/plan';
-import type { Snag } from '@firm-line/core/snags';
+import type { Snag } from '@firm-line/core/inspect';
 import { stationFor } from '../stations/registry';
 import { PlanStore } from './plan-store';
 import { refText, Selection } from './selection';

@@ -1,6 +1,6 @@
 import { ApplicationRef, afterNextRender, computed, inject, Injectable, Injector, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { InputError } from '@firm-line/core/fault';
+import { InputError } from '@firm-line/core/lib/faults';
 import {
   applyEdits, PLAN_VERSION, PlanFileError, layPlan, validatePlan, type EditCall, type LaidPlan, type MendedPlan, type Plan,
 } from '@firm-line/core/plan'; // prettier-ignore
@@ -279,7 +279,7 @@ export class PlanStore {
   private minds(plan: Plan): void {
     if (this.undoneBy || !(plan.floor?.done.length || plan.proving)) return;
     this.undoneBy = () => [];
-    import('./undone-by').then(({ undoneBy }) => (this.undoneBy = undoneBy), () => (this.undoneBy = null));
+    import('./invalidated-work').then(({ undoneBy }) => (this.undoneBy = undoneBy), () => (this.undoneBy = null));
   } // prettier-ignore
   private put(plan: Plan): void {
     this.minds(plan);

@@ -1,7 +1,7 @@
 import { Location } from '@angular/common';
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { NavigationEnd, Router } from '@angular/router';
-import type { Thing } from '@firm-line/core/frame';
+import type { Thing } from '@firm-line/core/shape/obstacles';
 import type { Hose, LineView, Ref, Target } from '@firm-line/core/plan';
 import { filter } from 'rxjs';
 import { PlanStore } from './plan-store';

@@ -1,5 +1,5 @@
-import { checkAnswers, defaultsFor, VEHICLES, type Answers, type Ask } from '@firm-line/core/set-out';
-import type { UnitSystem } from '@firm-line/core/units';
+import { checkAnswers, defaultsFor, VEHICLES, type Answers, type Ask } from '@firm-line/core/proposals/set-out';
+import type { UnitSystem } from '@firm-line/core/lib/units';
 
 /** What was said so far, and in what text it was typed. It outlives a reload, not the tab. */
 export interface Draft {

@@ -1,9 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { Router } from '@angular/router';
-import { figure, InputError } from '@firm-line/core/fault';
+import { figure, InputError } from '@firm-line/core/lib/faults';
 import type { Plan } from '@firm-line/core/plan';
-import { answered, defaultsFor, sentencesFor, sketchOut, type Answers, type Ask, type SetOut } from '@firm-line/core/set-out';
-import { formatLengthUnit, type UnitSystem } from '@firm-line/core/units';
+import {
+  answered,
+  defaultsFor,
+  sentencesFor,
+  sketchOut,
+  type Answers,
+  type Ask,
+  type SetOut,
+} from '@firm-line/core/proposals/set-out';
+import { formatLengthUnit, type UnitSystem } from '@firm-line/core/lib/units';
 import { DISPLAY_UNITS } from '../kit/units';
 import { PlanStore } from '../session/plan-store';
 import { PlanFiles } from '../storage/plan-files';

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { boxOf, solidsOf, type Thing } from '@firm-line/core/frame';
+import { boxOf, solidsOf, type Thing } from '@firm-line/core/shape/obstacles';
 import { layPlan, type Plan } from '@firm-line/core/plan';
-import { polyline } from '@firm-line/core/tube';
-import { formatLength } from '@firm-line/core/units';
-import type { Vec3 } from '@firm-line/core/vec';
-import { dimensionsOf, type Answers } from '@firm-line/core/set-out';
+import { polyline } from '@firm-line/core/shape/tube';
+import { formatLength } from '@firm-line/core/lib/units';
+import type { Vec3 } from '@firm-line/core/lib/vec';
+import { dimensionsOf, type Answers } from '@firm-line/core/proposals/set-out';
 import { hostSize } from '../kit/element-size';
 import { outlineOf } from '../kit/thing-outline';
 import { DISPLAY_UNITS } from '../kit/units';

@@ -1,8 +1,8 @@
 import type { ElementRef } from '@angular/core';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, viewChild } from '@angular/core';
-import { CHOICES, NUMBERS, type Answers, type Ask, type NumberAsk } from '@firm-line/core/set-out';
-import { formatLength, parseLength } from '@firm-line/core/units';
-import { parseQuantity } from '@firm-line/core/units/quantity';
+import { CHOICES, NUMBERS, type Answers, type Ask, type NumberAsk } from '@firm-line/core/proposals/set-out';
+import { formatLength, parseLength } from '@firm-line/core/lib/units';
+import { parseQuantity } from '@firm-line/core/lib/units/quantity';
 import { DISPLAY_UNITS } from '../kit/units';
 
 /** What was typed or chosen for an answer: its value with the text it was typed in, or why it cannot be taken. */

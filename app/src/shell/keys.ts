@@ -1,8 +1,8 @@
 import { inject, Injectable, signal, type DestroyRef } from '@angular/core';
 import { tinykeys } from 'tinykeys';
 import { Jump } from '../session/jump';
-import { keep, kept } from '../kit/kept';
-import { Room } from '../kit/room';
+import { keep, kept } from '../kit/settings';
+import { Room } from '../kit/panel-layout';
 import { PlanStore } from '../session/plan-store';
 import { STATIONS } from '../stations/registry';
 

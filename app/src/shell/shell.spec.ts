@@ -1,12 +1,12 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
-import { floorView, withDone } from '@firm-line/core/floor';
+import { floorView, withDone } from '@firm-line/core/stations/fit/tasks';
 import { NO_FLOOR } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { Selection } from '../session/selection';
 import { APP_PROVIDERS, openGannet, until } from '../testing/open-gannet';
 import { Jump } from '../session/jump';
-import { Ribbon } from '../pieces/ribbon';
+import { Ribbon } from '../pieces/line-tabs';
 import { Shell } from './shell';
 
 async function shell(id: string) {

@@ -13,7 +13,7 @@ import {
 } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { Router, RouterLink, RouterOutlet } from '@angular/router';
-import { Room } from '../kit/room';
+import { Room } from '../kit/panel-layout';
 import { PlanFiles } from '../storage/plan-files';
 import { PlanStore } from '../session/plan-store';
 import { Tabs } from '../session/tabs';
@@ -22,12 +22,12 @@ import { FindAnything } from './find-anything';
 import { KeyList } from './key-list';
 import { earlyKeys } from './early-keys';
 import type { Acts } from './keys';
-import { HeldEdit } from './held-edit';
+import { HeldEdit } from './pending-edit';
 import { NoPlan } from './no-plan';
 import { RefusedPlan } from './refused-plan';
 import { SnagDrawer } from './snag-drawer';
 import { StationBoundary } from './station-boundary';
-import { WayThrough } from './way-through';
+import { WayThrough } from './station-nav';
 
 /** The frame round every station: the plan's name, the way through, whether it is saved, and what stands in the way of using it. */
 function focusHead(): void {

@@ -1,13 +1,13 @@
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
-import type { Level, Snag } from '@firm-line/core/snags';
+import type { Level, Snag } from '@firm-line/core/inspect';
 import { LEVEL_WORDS } from '../kit/level-sign';
 import { SnagRow } from '../pieces/snag-row';
 import { PlanStore } from '../session/plan-store';
 import { Jump } from '../session/jump';
 import { STATIONS, stationFor } from '../stations/registry';
 import { Dialog } from '../kit/dialog';
-import { Fold } from '../kit/fold';
+import { Fold } from '../kit/disclosure';
 
 const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 'likely to cost rework', note: 'worth knowing' };
 

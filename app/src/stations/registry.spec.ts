@@ -1,5 +1,5 @@
 import { COLLECTIONS, NO_CORNERS, NO_FILLING, NO_FLOOR, type Ref } from '@firm-line/core/plan';
-import { inspect, RULES } from '@firm-line/core/snags';
+import { inspect, RULES } from '@firm-line/core/inspect';
 import { demo } from '../../../core/src/testing/demo-plans';
 import { bare, ODD_PLANS, opened } from '../../../core/src/testing/odd-plans';
 import { STATIONS, stationFor } from './registry';

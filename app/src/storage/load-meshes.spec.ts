@@ -1,5 +1,5 @@
-import { meshOf } from '@firm-line/core/frame';
-import { treeOf } from '@firm-line/core/mesh';
+import { meshOf } from '@firm-line/core/shape/obstacles';
+import { treeOf } from '@firm-line/core/shape/mesh';
 import { gannet } from '../testing/open-gannet';
 import { loadMeshes, meshesIn } from './load-meshes';
 import { meshTable, openTables } from './tables';

@@ -1,4 +1,4 @@
-import { addMesh, meshOf, type Thing } from '@firm-line/core/frame';
+import { addMesh, meshOf, type Thing } from '@firm-line/core/shape/obstacles';
 import type { Table } from 'dexie';
 import type { StoredMesh } from './tables';
 
@@ -8,7 +8,7 @@ export async function loadMeshes(digests: readonly string[], kept?: Table<Stored
   if (!missing.length) return false;
   const { meshTable, openTables } = await import('./tables');
   const found = (await (kept ?? meshTable(openTables())).bulkGet(missing)).filter((mesh) => mesh !== undefined);
-  const { meshIndex } = await import('@firm-line/core/mesh');
+  const { meshIndex } = await import('@firm-line/core/shape/mesh');
   for (const mesh of found) addMesh(mesh.digest, { ...meshIndex(mesh), positions: mesh.positions });
   return found.length > 0;
 }

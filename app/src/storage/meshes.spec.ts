@@ -1,7 +1,7 @@
 import { provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { meshOf } from '@firm-line/core/frame';
-import { treeOf } from '@firm-line/core/mesh';
+import { meshOf } from '@firm-line/core/shape/obstacles';
+import { treeOf } from '@firm-line/core/shape/mesh';
 import { gannet } from '../testing/open-gannet';
 import type { Asked, Said } from '../worker/calls';
 import * as workers from '../worker/workers';

@@ -1,5 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
-import { meshOf } from '@firm-line/core/frame';
+import { meshOf } from '@firm-line/core/shape/obstacles';
 import type { Plan } from '@firm-line/core/plan';
 import { Calls } from '../worker/calls';
 import type { meshJobs } from '../worker/jobs/mesh';

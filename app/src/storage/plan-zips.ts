@@ -1,5 +1,5 @@
 import { inject, Injectable } from '@angular/core';
-import { photosOf } from '@firm-line/core/log';
+import { photosOf } from '@firm-line/core/stations/fit/log';
 import { fileStem, NO_LOG, PlanFileError, writePlan, type Plan } from '@firm-line/core/plan';
 import { Notices } from '../kit/notices';
 import { saveFile } from '../kit/save-file';

@@ -1,4 +1,4 @@
-import type { MeshData } from '@firm-line/core/mesh';
+import type { MeshData } from '@firm-line/core/shape/mesh';
 import { Dexie, type Table } from 'dexie';
 
 /** A mesh as it is kept: its triangles and their tree. */

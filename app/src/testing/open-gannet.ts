@@ -1,5 +1,5 @@
 // The rules come in late in the app; here they are at hand, so that no spec waits for them to be read.
-import '@firm-line/core/snags';
+import '@firm-line/core/inspect';
 import { inject, provideZonelessChangeDetection } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import type { Plan } from '@firm-line/core/plan';

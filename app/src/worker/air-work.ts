@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
-import type { AirNetwork } from '@firm-line/core/air';
-import type { AirNow, Asked, Predicted } from '@firm-line/core/filling';
+import type { AirNetwork } from '@firm-line/core/physics/air';
+import type { AirNow, Asked, Predicted } from '@firm-line/core/stations/fill';
 import type { FillRun } from '@firm-line/core/plan';
 import { Calls } from './calls';
 import type { airJobs } from './jobs/air';

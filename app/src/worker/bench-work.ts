@@ -1,7 +1,7 @@
 import { Injectable } from '@angular/core';
-import type { BendOrder, OrderInput } from '@firm-line/core/bending';
-import type { Plannable, TaskView } from '@firm-line/core/floor';
-import type { CutPlan } from '@firm-line/core/making';
+import type { BendOrder, OrderInput } from '@firm-line/core/shape/bending';
+import type { Plannable, TaskView } from '@firm-line/core/stations/fit/tasks';
+import type { CutPlan } from '@firm-line/core/stations/make/making';
 import type { Plan, SessionMeans } from '@firm-line/core/plan';
 import { Calls } from './calls';
 import type { makingJobs, PlannedSession } from './jobs/making';

@@ -1,4 +1,4 @@
-import { InputError } from '@firm-line/core/fault';
+import { InputError } from '@firm-line/core/lib/faults';
 import { PlanFileError } from '@firm-line/core/plan';
 import { answer, Calls, WorkerStopped, type Asked, type Said } from './calls';
 

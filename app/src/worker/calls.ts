@@ -1,4 +1,4 @@
-import { InputError, type Fault } from '@firm-line/core/fault';
+import { InputError, type Fault } from '@firm-line/core/lib/faults';
 import { PlanFileError } from '@firm-line/core/plan';
 
 /** What a job may say while it works: how far it is, 0 to 1. */

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { lineSpace, lineView, type Around, type LineSpace, type LineView } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { APP_PROVIDERS, openGannet } from '../testing/open-gannet';
 import { DraggedLine } from './dragged-line';
 import type { Asked, Said } from './calls';

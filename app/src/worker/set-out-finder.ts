@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import type { SetOut } from '@firm-line/core/set-out';
+import type { SetOut } from '@firm-line/core/proposals/set-out';
 import type { SetOutFound } from './jobs/set-out';
 import { Search } from './search';
 import { createSetOutWorker } from './workers';

@@ -1,5 +1,5 @@
 import { Injectable } from '@angular/core';
-import type { FoundWay } from '@firm-line/core/route-proposals';
+import type { FoundWay } from '@firm-line/core/proposals/routes';
 import type { WayRequest } from './jobs/ways';
 import { Search } from './search';
 import { createWaysWorker } from './workers';

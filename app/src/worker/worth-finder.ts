@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import type { Plan } from '@firm-line/core/plan';
-import type { Worth } from '@firm-line/core/worth';
+import type { Worth } from '@firm-line/core/stations/measure';
 import { Search } from './search';
 import { createWorthWorker } from './workers';
 

@@ -1,9 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { inspect } from '../snags/index.ts';
+import { inspect } from '../inspect/index.ts';
 import { missMm, withFixedBender, withHandBender, type Iron } from '../testing/bench-work.ts';
-import { springback } from '../tube/index.ts';
-import { angleDeg, distance, sub, type Vec3 } from '../vec/index.ts';
+import { springback } from '../shape/tube/index.ts';
+import { angleDeg, distance, sub, type Vec3 } from '../lib/vec/index.ts';
 import { readPlan, toolingOf, writePlan, type LineView, type Plan } from './index.ts';
 import { viewPlan } from './results/index.ts';
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { hoseById, hoseMlPerM } from '../stock/index.ts';
+import { hoseById, hoseMlPerM } from '../trade/stock/index.ts';
 import {
   applyEdit,
   fittingMm,

@@ -1,5 +1,5 @@
-export { type ResolvedPosition } from './derived/position.ts';
-export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './derived/hose-figures.ts';
+export { type ResolvedPosition } from './layout/position.ts';
+export { fittingMm, freeMm, hoseOf, hoseVolumeMl } from './layout/hose-figures.ts';
 export {
   cutAllowedMm,
   cutSigmaMm,
@@ -10,11 +10,11 @@ export {
   varianceOf,
   type LineView,
   type PortView,
-} from './derived/line-view.ts';
-export { digestOf } from './derived/digest.ts';
-export { closeCrossings, type CloseCrossing } from './derived/close-crossings.ts';
-export { keepSpace, LEAST_KEPT_MM, lineSpace, pointsOf, sharesWith, throughHoles, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './derived/space.ts'; // prettier-ignore
-export { layPlan, type LaidPlan, type PointView } from './derived/laid-plan.ts';
+} from './layout/line-view.ts';
+export { digestOf } from './layout/digest.ts';
+export { closeCrossings, type CloseCrossing } from './layout/close-crossings.ts';
+export { keepSpace, LEAST_KEPT_MM, lineSpace, pointsOf, sharesWith, throughHoles, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './layout/space.ts'; // prettier-ignore
+export { layPlan, type LaidPlan, type PointView } from './layout/laid-plan.ts';
 export { deltaOf, withDelta, type PlanDelta } from './delta.ts';
 export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './edits/index.ts';
 export { freshId, freshIn } from './edits/fresh-id.ts';

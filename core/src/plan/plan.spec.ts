@@ -3,7 +3,7 @@ import { cases } from '../testing/cases.ts';
 import { demo, demoText } from '../testing/demo-plans.ts';
 import { join } from 'node:path';
 import fc from 'fast-check';
-import { distance, sub, type Vec3 } from '../vec/index.ts';
+import { distance, sub, type Vec3 } from '../lib/vec/index.ts';
 import {
   applyEdit,
   changeMove,

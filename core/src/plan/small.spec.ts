@@ -1,11 +1,11 @@
 import fc from 'fast-check';
-import { InputError } from '../fault/index.ts';
-import { nutById, nutFitsTube, NUTS, tubeById, TUBES } from '../stock/index.ts';
-import { angleDeg, cross, distance, dot, length, rotate, squareTo, turnDeg, unit, type Vec3 } from '../vec/index.ts';
-import { digestOf } from './derived/digest.ts';
+import { InputError } from '../lib/faults/index.ts';
+import { nutById, nutFitsTube, NUTS, tubeById, TUBES } from '../trade/stock/index.ts';
+import { angleDeg, cross, distance, dot, length, rotate, squareTo, turnDeg, unit, type Vec3 } from '../lib/vec/index.ts';
+import { digestOf } from './layout/digest.ts';
 import { emptyPlan, freshId, newPart, PART_KINDS, planFileName, type PartKind, type Plan, type PortRole } from './index.ts';
-import { newLine } from './beginnings/index.ts';
-import { LAYOUTS } from './layouts/index.ts';
+import { newLine } from './edits/new-line.ts';
+import { LAYOUTS } from '../proposals/layouts/index.ts';
 import { viewPlan } from './results/index.ts';
 
 const empty = (name = 'P'): Plan => emptyPlan('p', name, '2026-01-01T00:00:00.000Z');

@@ -1,6 +1,6 @@
-import { derive } from '../derive/index.ts';
-import type { Fault } from '../fault/index.ts';
-import { fluidById, hoseById, hoseFittingById, nutById, tubeById } from '../stock/index.ts';
+import { derive } from '../lib/derive/index.ts';
+import type { Fault } from '../lib/faults/index.ts';
+import { fluidById, hoseById, hoseFittingById, nutById, tubeById } from '../trade/stock/index.ts';
 import { adapterOf } from './model/adapter-of.ts';
 import { checkFields, faultAt, outlinesOf, type Placed } from './model/check.ts';
 import type { StockKind } from './model/field.ts';

@@ -1,5 +1,5 @@
-import type { Bender, Card } from '../tube/index.ts';
-import { add, addScaled, cross, dot, rotate, scale, sub, unit, type Vec3 } from '../vec/index.ts';
+import type { Bender, Card } from '../shape/tube/index.ts';
+import { add, addScaled, cross, dot, rotate, scale, sub, unit, type Vec3 } from '../lib/vec/index.ts';
 
 /** A bender as a piece of iron: what it really does to tube, which the card can only know from test bends. */
 export interface Iron {

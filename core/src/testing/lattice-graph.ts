@@ -1,6 +1,6 @@
 import createGraph from 'ngraph.graph';
-import { DIRECTIONS, nodeOf, placeOf, type Problem } from '../pathfinding/index.ts';
-import { distance, dot, sub } from '../vec/index.ts';
+import { DIRECTIONS, nodeOf, placeOf, type Problem } from '../shape/pathfinding/index.ts';
+import { distance, dot, sub } from '../lib/vec/index.ts';
 
 /** The states, turns and costs of a search for a way as a graph of `ngraph.graph`, to hold the search against. */
 export function latticeGraph({ lattice, costs, to }: Problem, straightMm: number) {

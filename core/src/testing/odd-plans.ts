@@ -1,5 +1,5 @@
 import { emptyPlan, type Plan } from '../plan/index.ts';
-import { LAYOUTS } from '../plan/layouts/index.ts';
+import { LAYOUTS } from '../proposals/layouts/index.ts';
 import { demo } from './demo-plans.ts';
 
 const empty = emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z');

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { unbend, type UnbendInput } from '../tube/index.ts';
-import type { Vec3 } from '../vec/index.ts';
+import { unbend, type UnbendInput } from '../shape/tube/index.ts';
+import type { Vec3 } from '../lib/vec/index.ts';
 
 /** Bend tables of bendable lines, for property tests; radii, feeds and turns of ordinary brake tube. */
 export const bendTables = fc

@@ -1,5 +1,5 @@
 import { Curve, CurvePath, LineCurve3, Vector3 } from 'three';
-import type { Vec3 } from '../vec/index.ts';
+import type { Vec3 } from '../lib/vec/index.ts';
 
 /** A circular arc as a curve of the `three` library: the library measures it by its own chords. */
 class Arc3 extends Curve<Vector3> {

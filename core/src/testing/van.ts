@@ -1,4 +1,4 @@
-import type { AxleLines, SizeInput } from '../hydraulics/index.ts';
+import type { AxleLines, SizeInput } from '../physics/hydraulics/index.ts';
 
 /** Tube and hose of an axle, and a van whose figures are round. */
 export const LINES: AxleLines = {

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { END_FORMS, SEAT_FORMS } from '../stock/index.ts';
+import { END_FORMS, SEAT_FORMS } from '../trade/stock/index.ts';
 import * as s from './schema.ts';
 
 const gender = s.oneOf('male', 'female');

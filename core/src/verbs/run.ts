@@ -1,4 +1,4 @@
-import { faultOf, InputError } from '../fault/index.ts';
+import { faultOf, InputError } from '../lib/faults/index.ts';
 import { VERBS } from './verbs.ts';
 
 /** True where every number of a result is finite. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { cases } from '../testing/cases.ts';
-import { InputError } from '../fault/index.ts';
+import { InputError } from '../lib/faults/index.ts';
 import { runVerb, VERBS } from './index.ts';
 
 type Json = null | boolean | number | string | Json[] | { [key: string]: Json };

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { APP_PROVIDERS, openGannet } from '../../testing/open-gannet';
-import { MaybeField } from './maybe-field';
+import { MaybeField } from './optional-number-field';
 import { SelectField, type Choice } from './select-field';
 
 @Component({

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { formatDirection, parseDirection } from '@firm-line/core/units/move';
-import type { Vec3 } from '@firm-line/core/vec';
-import { Entry, type Read } from './entry';
+import { formatDirection, parseDirection } from '@firm-line/core/lib/units/move';
+import type { Vec3 } from '@firm-line/core/lib/vec';
+import { Entry, type Read } from './text-input';
 
 /** A direction as people say it ("forward", "down and inboard") or as three figures. */
 @Component({

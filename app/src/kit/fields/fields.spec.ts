@@ -5,7 +5,7 @@ import { APP_PROVIDERS, openGannet } from '../../testing/open-gannet';
 import { LengthField } from './length-field';
 import { NumberField } from './number-field';
 import { nearest, toPolyline } from '../picking';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { readNumber } from './limits';
 import { VectorField } from './vector-field';
 import { Notices } from '../notices';

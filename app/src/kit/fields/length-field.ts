@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { formatLength, formatLengthUnit, parseLength, type UnitSystem } from '@firm-line/core/units';
+import { formatLength, formatLengthUnit, parseLength, type UnitSystem } from '@firm-line/core/lib/units';
 import { DISPLAY_UNITS } from '../units';
-import { Entry, type Read } from './entry';
+import { Entry, type Read } from './text-input';
 import { within, type Limits } from './limits';
 
 /** Whether a text says its own unit and this very length: then it may stand in either system. */

@@ -1,6 +1,6 @@
 import type { NumberLimits } from '@firm-line/core/plan';
-import { parseQuantity, unitIn } from '@firm-line/core/units/quantity';
-import type { Read } from './entry';
+import { parseQuantity, unitIn } from '@firm-line/core/lib/units/quantity';
+import type { Read } from './text-input';
 
 export type Limits = Pick<NumberLimits, 'least' | 'most' | 'over' | 'under' | 'whole'>;
 

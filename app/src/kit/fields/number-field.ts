@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
-import { Entry, type Read } from './entry';
+import { figure } from '@firm-line/core/lib/faults';
+import { Entry, type Read } from './text-input';
 import { readNumber, within, type Limits } from './limits';
 
 /** A plain number with its unit in the label: degrees, millilitres, times. Comma or point. */

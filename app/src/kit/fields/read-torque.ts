@@ -1,5 +1,5 @@
-import { parseTorque } from '@firm-line/core/units/torque';
-import type { Read } from './entry';
+import { parseTorque } from '@firm-line/core/lib/units/torque';
+import type { Read } from './text-input';
 
 /** A torque as people write it, N·m; empty is none, and nothing is no torque. */
 export function readTorque(text: string): Read<number | null> {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { Entry, type Read } from './entry';
+import { Entry, type Read } from './text-input';
 
 /** A word or two. One that may not be empty says so; a form of its own is said in words where it is not kept. */
 @Component({

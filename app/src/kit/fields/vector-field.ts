@@ -8,7 +8,7 @@ import {
   linkedSignal,
   output,
 } from '@angular/core';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from './length-field';
 import type { Limits } from './limits';
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { beforeFill, withoutTold, withTold, type Before } from '@firm-line/core/filling';
+import { beforeFill, withoutTold, withTold, type Before } from '@firm-line/core/stations/fill';
 import type { BleedView } from '@firm-line/core/plan/results';
 import { FillSheet } from './fill-sheet';
 

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { AirNow } from '@firm-line/core/filling';
+import type { AirNow } from '@firm-line/core/stations/fill';
 import type { BleedView } from '@firm-line/core/plan/results';
-import { add, scale, ZERO, type Vec3 } from '@firm-line/core/vec';
+import { add, scale, ZERO, type Vec3 } from '@firm-line/core/lib/vec';
 import { PlanStore } from '../../session/plan-store';
 
 const BOX = { w: 320, h: 340, pad: 46 };

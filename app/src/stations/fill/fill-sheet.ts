@@ -1,5 +1,5 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { airNetworkOf, fillingOf, methodOf, runNow } from '@firm-line/core/filling';
+import { airNetworkOf, fillingOf, methodOf, runNow } from '@firm-line/core/stations/fill';
 import type { Filling } from '@firm-line/core/plan';
 import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';

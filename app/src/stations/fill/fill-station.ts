@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { replay } from '@firm-line/core/filling';
-import { Empty } from '../../kit/empty';
+import { replay } from '@firm-line/core/stations/fill';
+import { Empty } from '../../kit/empty-state';
 import { SideBar } from '../../kit/side-bar';
 import type { ToggleChoice } from '../../kit/toggle';
 import { FillPages, type FillPage } from './fill-pages';

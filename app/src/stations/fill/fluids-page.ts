@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { changeSteps, fluidIn, reservoirParts } from '@firm-line/core/filling';
+import { changeSteps, fluidIn, reservoirParts } from '@firm-line/core/stations/fill';
 import type { FluidIn, Part } from '@firm-line/core/plan';
-import { FLUIDS, fluidById } from '@firm-line/core/stock';
-import { Empty } from '../../kit/empty';
+import { FLUIDS, fluidById } from '@firm-line/core/trade/stock';
+import { Empty } from '../../kit/empty-state';
 import { CheckField } from '../../kit/fields/check-field';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { printSheet } from '../../kit/print-sheet';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { methodsFor } from '@firm-line/core/filling';
+import { methodsFor } from '@firm-line/core/stations/fill';
 import { FILL_TOOLS, freshIn, NO_BUYING, type FillMethod, type FillTool } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
 import { NumberField } from '../../kit/fields/number-field';

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { bottleMl, type School } from '@firm-line/core/bleed';
+import { bottleMl, type School } from '@firm-line/core/physics/bleeding';
 import type { Bleeding } from '@firm-line/core/plan';
 import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
-import { FLUIDS, fluidById } from '@firm-line/core/stock';
-import { formatLengthUnit, formatVolume } from '@firm-line/core/units';
+import { FLUIDS, fluidById } from '@firm-line/core/trade/stock';
+import { formatLengthUnit, formatVolume } from '@firm-line/core/lib/units';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
-import { differsHere, usedBefore, type UsedRun } from '@firm-line/core/filling';
+import { differsHere, usedBefore, type UsedRun } from '@firm-line/core/stations/fill';
 import { FillDiagram } from './fill-diagram';
 import { FillSheet } from './fill-sheet';
 import { MakersForm } from './makers-form';

@@ -1,5 +1,5 @@
 import { DestroyRef, effect, inject, signal, type Signal } from '@angular/core';
-import { keep, kept } from '../../kit/kept';
+import { keep, kept } from '../../kit/settings';
 
 /** Keeps the screen lit while `on` is so, where the machine can; a lock that was lost is taken again when the page is looked at. */
 export function keepAwake(on: Signal<boolean>): void {

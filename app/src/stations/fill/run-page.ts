@@ -11,7 +11,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { InputError } from '@firm-line/core/fault';
+import { InputError } from '@firm-line/core/lib/faults';
 import {
   airNetworkOf,
   beforeFill,
@@ -28,11 +28,11 @@ import {
   withoutRun,
   withRun,
   type AirNow,
-} from '@firm-line/core/filling';
+} from '@firm-line/core/stations/fill';
 import { CAME_OUT, fluidFor, freshIn, NO_LOG, type CameOutAs, type FillRun, type RunEvent } from '@firm-line/core/plan';
 import type { BleedView } from '@firm-line/core/plan/results';
-import { formatVolume } from '@firm-line/core/units';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { formatVolume } from '@firm-line/core/lib/units';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { TextField } from '../../kit/fields/text-field';
 import { Toggle } from '../../kit/toggle';
 import { PlanStore } from '../../session/plan-store';

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { replay } from '@firm-line/core/filling';
+import { replay } from '@firm-line/core/stations/fill';
 import { station } from '../../testing/station';
 import { FillPages } from './fill-pages';
 import { FillStation } from './fill-station';

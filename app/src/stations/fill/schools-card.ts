@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { airNetworkOf, placeName, turnsOf, USED_SHARE, type Predicted } from '@firm-line/core/filling';
-import type { School } from '@firm-line/core/bleed';
+import { airNetworkOf, placeName, turnsOf, USED_SHARE, type Predicted } from '@firm-line/core/stations/fill';
+import type { School } from '@firm-line/core/physics/bleeding';
 import { fluidFor } from '@firm-line/core/plan';
 import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
-import { formatVolume } from '@firm-line/core/units';
+import { formatVolume } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../session/plan-store';
 import { AirWork } from '../../worker/air-work';
 import { FillSheet } from './fill-sheet';

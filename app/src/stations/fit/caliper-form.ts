@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { boltThrough, shims, type ShimsResult, type StackBolt } from '@firm-line/core/corners';
-import { InputError } from '@firm-line/core/fault';
+import { boltThrough, shims, type ShimsResult, type StackBolt } from '@firm-line/core/physics/wheel-ends';
+import { InputError } from '@firm-line/core/lib/faults';
 import { CALIPER_FIT, type CaliperFit } from '@firm-line/core/plan';
-import { formatLengthUnit } from '@firm-line/core/units';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { LengthField } from '../../kit/fields/length-field';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';

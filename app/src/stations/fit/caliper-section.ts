@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { formatLengthUnit } from '@firm-line/core/units';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { DISPLAY_UNITS } from '../../kit/units';
 
 /** Disc, pads' room and caliper body seen from above, to scale: one millimetre is so many units. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { CaliperFit } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 import { PlanStore } from '../../session/plan-store';
 import { CaliperForm } from './caliper-form';
 import { CornersSheet } from './corners-sheet';

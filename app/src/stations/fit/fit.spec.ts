@@ -1,5 +1,5 @@
 import { applyEdits, emptyPlan, NO_FLOOR, type EditCall } from '@firm-line/core/plan';
-import { floorView, withDone } from '@firm-line/core/floor';
+import { floorView, withDone } from '@firm-line/core/stations/fit/tasks';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { withClosed, withTemporary } from '@firm-line/core/floor';
+import { withClosed, withTemporary } from '@firm-line/core/stations/fit/tasks';
 import { HELD_BY, type Floor, type Temporary } from '@firm-line/core/plan';
 import { SelectField } from '../../kit/fields/select-field';
 

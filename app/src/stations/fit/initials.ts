@@ -1,5 +1,5 @@
 import { Injectable, signal } from '@angular/core';
-import { keep, kept } from '../../kit/kept';
+import { keep, kept } from '../../kit/settings';
 
 const NAME = 'firm-line.initials';
 

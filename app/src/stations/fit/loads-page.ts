@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { loadVerdict, PROOF_LOAD, type LoadVerdict } from '@firm-line/core/corners';
+import { loadVerdict, PROOF_LOAD, type LoadVerdict } from '@firm-line/core/physics/wheel-ends';
 import { freshIn, PROOF_LOAD_TAKEN, type ProofLoad } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { Empty } from '../../kit/empty-state';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { TextField } from '../../kit/fields/text-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, viewChild } from '@angular/core';
-import { aboutKey, beforeAndNow, byDayFound, nextBag, photosOf, withEntry, withoutEntry } from '@firm-line/core/log';
+import { aboutKey, beforeAndNow, byDayFound, nextBag, photosOf, withEntry, withoutEntry } from '@firm-line/core/stations/fit/log';
 import type { LogEntry, Photo, Ref } from '@firm-line/core/plan';
 import { Dialog } from '../../kit/dialog';
 import { CheckField } from '../../kit/fields/check-field';

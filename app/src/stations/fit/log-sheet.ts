@@ -1,6 +1,6 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { NO_LOG, type AboutKind, type Log, type LogEntry } from '@firm-line/core/plan';
-import { floorView } from '@firm-line/core/floor';
+import { floorView } from '@firm-line/core/stations/fit/tasks';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
 import { FitPages } from './fit-pages';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { mayNeed, withOwnChanged, type TaskView } from '@firm-line/core/floor';
+import { mayNeed, withOwnChanged, type TaskView } from '@firm-line/core/stations/fit/tasks';
 import { OWN_TASK, type Floor, type Gate, type OwnTask } from '@firm-line/core/plan';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import { NO_LOG, type Plan } from '@firm-line/core/plan';
 import { demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { cableFit, type CableReadings } from '@firm-line/core/corners';
-import { figure } from '@firm-line/core/fault';
+import { cableFit, type CableReadings } from '@firm-line/core/physics/wheel-ends';
+import { figure } from '@firm-line/core/lib/faults';
 import { CABLE, CORNERS, freshIn, type Cable, type PushrodPlay } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
-import { formatLengthUnit } from '@firm-line/core/units';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, linkedSignal, output } from '@angular/core';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 
 /** One reading that is asked for. */
 export interface Ask<K extends string> {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { freshIn, type EarlierChange, type MakerSheet } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { AddPhotos } from './add-photos';

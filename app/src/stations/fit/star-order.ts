@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { starOrder } from '@firm-line/core/floor';
+import { starOrder } from '@firm-line/core/stations/fit/tasks';
 
 /** Bolts round their centre, numbered in the order in which they are drawn up; each is tapped as it is marked. */
 @Component({

@@ -11,7 +11,7 @@ import {
 } from '@angular/core';
 import {
   withDone, withFound, withLater, withLook, withOpened, withoutDone, withoutLater, withoutOwn, withTemporary, withTight, type TaskView,
-} from '@firm-line/core/floor'; // prettier-ignore
+} from '@firm-line/core/stations/fit/tasks'; // prettier-ignore
 import { HELD_BY, type Floor, type Temporary } from '@firm-line/core/plan';
 import { SelectField } from '../../kit/fields/select-field';
 import { Jump } from '../../session/jump';

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { floorView, gatesLeft, withFastener, withOwn, withSession, type TaskView } from '@firm-line/core/floor';
-import { beforeItCloses } from '@firm-line/core/gates';
+import { floorView, gatesLeft, withFastener, withOwn, withSession, type TaskView } from '@firm-line/core/stations/fit/tasks';
+import { beforeItCloses } from '@firm-line/core/stations/fit/gates';
 import { NO_FLOOR, type Floor, type SessionMeans } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 import { ListRow } from '../../kit/list-row';
 import { Hints } from '../../pieces/hints';
 import { PlanStore } from '../../session/plan-store';

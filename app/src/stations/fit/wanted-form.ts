@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
-import { boltThread, likelyBoltNm } from '@firm-line/core/floor';
+import { figure } from '@firm-line/core/lib/faults';
+import { boltThread, likelyBoltNm } from '@firm-line/core/stations/fit/tasks';
 import { BOLT_CLASSES, sheetNames, WANTED, type Wanted } from '@firm-line/core/plan';
-import { Entry, type Read } from '../../kit/fields/entry';
+import { Entry, type Read } from '../../kit/fields/text-input';
 import { NumberField } from '../../kit/fields/number-field';
 import { readTorque } from '../../kit/fields/read-torque';
 import { SelectField } from '../../kit/fields/select-field';

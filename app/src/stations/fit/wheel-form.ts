@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { threadLeft, wheelOver, WHEEL_GAP_MM, type Studs, type WheelReadings } from '@firm-line/core/corners';
+import { threadLeft, wheelOver, WHEEL_GAP_MM, type Studs, type WheelReadings } from '@firm-line/core/physics/wheel-ends';
 import type { WheelFit } from '@firm-line/core/plan';
-import { formatLengthUnit } from '@firm-line/core/units';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { CheckField } from '../../kit/fields/check-field';
 import { LengthField } from '../../kit/fields/length-field';
 import { SelectField } from '../../kit/fields/select-field';

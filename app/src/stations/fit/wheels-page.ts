@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { hubFault, HUB_TABLE, type HubKind, type HubSchool } from '@firm-line/core/corners';
+import { hubFault, HUB_TABLE, type HubKind, type HubSchool } from '@firm-line/core/physics/wheel-ends';
 import { freshIn, HUB_FIT, type HubFit, type WheelFit } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { Empty } from '../../kit/empty-state';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { TEST_WORDS, wireVerdict, WIRE_JOBS, WIRE_NAMES, WIRE_TESTS, WIRE_VOLTS, type WireJob, type WireTest } from '@firm-line/core/corners'; // prettier-ignore
+import { TEST_WORDS, wireVerdict, WIRE_JOBS, WIRE_NAMES, WIRE_TESTS, WIRE_VOLTS, type WireJob, type WireTest } from '@firm-line/core/physics/wheel-ends'; // prettier-ignore
 import { freshIn, WIRE, type Wire } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { Empty } from '../../kit/empty-state';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { CornersSheet } from './corners-sheet';

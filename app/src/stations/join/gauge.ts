@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
-import type { Gender } from '@firm-line/core/stock';
-import { identify, type ThreadCandidate } from '@firm-line/core/threads/identifying';
+import { figure } from '@firm-line/core/lib/faults';
+import type { Gender } from '@firm-line/core/trade/stock';
+import { identify, type ThreadCandidate } from '@firm-line/core/trade/threads/identify';
 
 /** A thread picked from the readings, with the readings it was picked by. */
 export interface Gauged {

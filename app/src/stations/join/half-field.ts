@@ -12,7 +12,7 @@ import {
   type Gender,
   type Half,
   type SeatForm,
-} from '@firm-line/core/stock';
+} from '@firm-line/core/trade/stock';
 
 /** A half of that gender and thread; the form stays where the thread comes with it. */
 export function halfWith(gender: Gender, thread: string, form: string | null): Half {

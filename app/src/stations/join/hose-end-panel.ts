@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { BOLT, HOSE_END, type Hose, type HoseEnd } from '@firm-line/core/plan';
-import { hoseFittingById } from '@firm-line/core/stock';
+import { hoseFittingById } from '@firm-line/core/trade/stock';
 import { LengthField } from '../../kit/fields/length-field';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
 import { HalfField } from './half-field';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { jointEnds, type JointEnd } from '@firm-line/core/joints';
+import { jointEnds, type JointEnd } from '@firm-line/core/stations/join';
 import type { Hose, LineView } from '@firm-line/core/plan';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
@@ -9,7 +9,7 @@ import { JointList } from './joint-list';
 import { JointPanel } from './joint-panel';
 import { JointWorkForm } from './joint-work-form';
 import { PortPanel } from './port-panel';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 
 @Component({
   selector: 'fl-join-station',

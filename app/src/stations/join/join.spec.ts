@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { endFor } from '@firm-line/core/ends';
+import { endFor } from '@firm-line/core/trade/ends';
 import { PracticePage } from '../../practice/practice-page';
 import { APP_PROVIDERS, demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';

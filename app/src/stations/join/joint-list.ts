@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { jointEnds, type JointEnd, type JointView } from '@firm-line/core/joints';
-import type { Level } from '@firm-line/core/snags';
-import type { MateVerdict } from '@firm-line/core/threads';
+import { jointEnds, type JointEnd, type JointView } from '@firm-line/core/stations/join';
+import type { Level } from '@firm-line/core/inspect';
+import type { MateVerdict } from '@firm-line/core/trade/threads';
 import { LevelSign } from '../../kit/level-sign';
 import { PlanStore } from '../../session/plan-store';
 import { ListRow } from '../../kit/list-row';

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
-import { endFor, firstEnd, halfOfNut, turningOf, type EndChoice } from '@firm-line/core/ends';
-import { figure } from '@firm-line/core/fault';
-import { adaptersOf, jointsAt, type JointEnd, type JointView } from '@firm-line/core/joints';
+import { endFor, firstEnd, halfOfNut, turningOf, type EndChoice } from '@firm-line/core/trade/ends';
+import { figure } from '@firm-line/core/lib/faults';
+import { adaptersOf, jointsAt, type JointEnd, type JointView } from '@firm-line/core/stations/join';
 import { adapterOf, type LineView } from '@firm-line/core/plan';
-import { END_NAMES, FLARES, nutById, SEAT_NAMES } from '@firm-line/core/stock';
+import { END_NAMES, FLARES, nutById, SEAT_NAMES } from '@firm-line/core/trade/stock';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { JointSection } from './joint-section';

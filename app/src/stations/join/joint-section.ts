@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { section, type Piece, type XR } from '@firm-line/core/ends';
-import { figure } from '@firm-line/core/fault';
-import type { FemaleHalf, MaleHalf } from '@firm-line/core/stock';
+import { section, type Piece, type XR } from '@firm-line/core/trade/ends';
+import { figure } from '@firm-line/core/lib/faults';
+import type { FemaleHalf, MaleHalf } from '@firm-line/core/trade/stock';
 
 const FILLS: Record<Piece['role'], string> = {
   port: 'fill-nut', nut: 'fill-slate-pale', tube: 'fill-copper', washer: 'fill-fluid', ring: 'fill-ink',

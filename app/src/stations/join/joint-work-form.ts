@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { consumablesOf, guidanceFor } from '@firm-line/core/ends';
-import { sealantsOf, type JointEnd } from '@firm-line/core/joints';
+import { consumablesOf, guidanceFor } from '@firm-line/core/trade/ends';
+import { sealantsOf, type JointEnd } from '@firm-line/core/stations/join';
 import { adapterOf, RATING_MPA, sheetNames, type JointWork, type LineView, type Sealant } from '@firm-line/core/plan';
-import { formatTorque, parseTorque } from '@firm-line/core/units/torque';
-import { Entry, type Read } from '../../kit/fields/entry';
+import { formatTorque, parseTorque } from '@firm-line/core/lib/units/torque';
+import { Entry, type Read } from '../../kit/fields/text-input';
 import { TextField } from '../../kit/fields/text-field';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { LengthField } from '../../kit/fields/length-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { freshId } from '@firm-line/core/plan';
-import { END_NAMES, SEAT_NAMES, type Adapter, type Half } from '@firm-line/core/stock';
+import { END_NAMES, SEAT_NAMES, type Adapter, type Half } from '@firm-line/core/trade/stock';
 import { PlanStore } from '../../session/plan-store';
 import { HalfField } from './half-field';
-import { Fold } from '../../kit/fold';
+import { Fold } from '../../kit/disclosure';
 
 const words = (half: Half): string => `${half.thread} ${half.gender === 'male' ? END_NAMES[half.end] : SEAT_NAMES[half.seat]}`;
 

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Fitting, PortView } from '@firm-line/core/plan';
-import type { Half } from '@firm-line/core/stock';
+import type { Half } from '@firm-line/core/trade/stock';
 import { PlanStore } from '../../session/plan-store';
 import { Gauge, type Gauged } from './gauge';
 import { formOf, HalfField, halfWith } from './half-field';
 import { SeatFinder } from './seat-finder';
 import { SelectField } from '../../kit/fields/select-field';
-import { Fold } from '../../kit/fold';
+import { Fold } from '../../kit/disclosure';
 
 /** Which thread and seat a port has, how that is known, and the two ways to find out: by gauge and by looking. */
 @Component({

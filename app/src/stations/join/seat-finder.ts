@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, output, signal } from '@angular/core';
-import { seatFrom, type SeatAnswers } from '@firm-line/core/ends';
-import { SEAT_NAMES, type SeatForm } from '@firm-line/core/stock';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { seatFrom, type SeatAnswers } from '@firm-line/core/trade/ends';
+import { SEAT_NAMES, type SeatForm } from '@firm-line/core/trade/stock';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 
 /** Questions whose answers leave one seat: what somebody sees who looks into the port with a light. */

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { BenchSolids, Solid } from '@firm-line/core/bending';
-import { aroundOf } from '@firm-line/core/making';
+import type { BenchSolids, Solid } from '@firm-line/core/shape/bending';
+import { aroundOf } from '@firm-line/core/stations/make/making';
 import type { BenchBender } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { TextField } from '../../kit/fields/text-field';
 import { VectorField } from '../../kit/fields/vector-field';
-import { Fold } from '../../kit/fold';
+import { Fold } from '../../kit/disclosure';
 import { PlanStore } from '../../session/plan-store';
 
 /** What stands about a bender, in its die's frame: which bends are free in it rests on this. */

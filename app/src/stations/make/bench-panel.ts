@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import {
   BENCH,
   BENDER,
@@ -10,15 +10,15 @@ import {
   type FlareTool,
   type LineView,
 } from '@firm-line/core/plan';
-import { FLARES, type FlareForm } from '@firm-line/core/stock';
-import { springback, type TestBend } from '@firm-line/core/tube';
+import { FLARES, type FlareForm } from '@firm-line/core/trade/stock';
+import { springback, type TestBend } from '@firm-line/core/shape/tube';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
-import { Fold } from '../../kit/fold';
+import { Fold } from '../../kit/disclosure';
 import { AroundForm } from './around-form';
 
 /** The tools that the card of this line is made for: its bender with test bends, flaring tool, nuts and trim. */

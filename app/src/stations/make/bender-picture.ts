@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { dieSolid, pose, type PosedRod, type Solid } from '@firm-line/core/bending';
-import { orderInput, type BendRow } from '@firm-line/core/making';
+import { dieSolid, pose, type PosedRod, type Solid } from '@firm-line/core/shape/bending';
+import { orderInput, type BendRow } from '@firm-line/core/stations/make/making';
 import type { LineView } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 
 /** The eye stands before the bench, a good way over it. */
 const UP = Math.sin((52 * Math.PI) / 180);

@@ -9,10 +9,10 @@ import {
   type BracketHole,
   type Making,
 } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 import { CheckField } from '../../kit/fields/check-field';
 import { LengthField } from '../../kit/fields/length-field';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { TextField } from '../../kit/fields/text-field';
 import { ListRow } from '../../kit/list-row';
@@ -149,7 +149,7 @@ export class BracketsPage {
     printSheet({ widthMm: 210, heightMm: 297, marginMm: 10 });
   }
   protected async exportDxf(): Promise<void> {
-    const { platesDxf } = await import('@firm-line/core/formats');
+    const { platesDxf } = await import('@firm-line/core/shape/formats');
     const plates = this.brackets().filter(({ existing }) => !existing).map(({ name, revision, widthMm, heightMm, bend, holes }) => ({ name: `${name} ${revision}`.trim(), widthMm, heightMm, bendMm: bend?.upMm ?? null, holes }));
     saveFile(`${fileStem(this.store.plan())}-plates.dxf`, platesDxf(plates), 'image/vnd.dxf');
   }

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { BendOrder } from '@firm-line/core/bending';
-import { figure } from '@firm-line/core/fault';
-import { bendRows, doneOf, orderInput, progressOf, workOf } from '@firm-line/core/making';
+import type { BendOrder } from '@firm-line/core/shape/bending';
+import { figure } from '@firm-line/core/lib/faults';
+import { bendRows, doneOf, orderInput, progressOf, workOf } from '@firm-line/core/stations/make/making';
 import { cutSigmaMm, type LineView } from '@firm-line/core/plan';
-import { FLARES, tubeLabel } from '@firm-line/core/stock';
-import { formatLength } from '@firm-line/core/units';
+import { FLARES, tubeLabel } from '@firm-line/core/trade/stock';
+import { formatLength } from '@firm-line/core/lib/units';
 import { TurnDial } from '../../kit/turn-dial';
 import { Hints } from '../../pieces/hints';
 import { SnagRow } from '../../pieces/snag-row';

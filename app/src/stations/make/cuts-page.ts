@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { stockAfter, tubeName, tubeWanted, WORTH_KEEPING_MM, type CutPlan } from '@firm-line/core/making';
+import { stockAfter, tubeName, tubeWanted, WORTH_KEEPING_MM, type CutPlan } from '@firm-line/core/stations/make/making';
 import { freshIn, MAKING, NO_MAKING, STOCK_PIECE, type Making, type StockPiece } from '@firm-line/core/plan';
-import { TUBES, tubeLabel } from '@firm-line/core/stock';
-import { formatLength, formatLengthUnit } from '@firm-line/core/units';
-import { Empty } from '../../kit/empty';
+import { TUBES, tubeLabel } from '@firm-line/core/trade/stock';
+import { formatLength, formatLengthUnit } from '@firm-line/core/lib/units';
+import { Empty } from '../../kit/empty-state';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';

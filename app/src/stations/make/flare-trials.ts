@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { isProven, scraps } from '@firm-line/core/making';
+import { isProven, scraps } from '@firm-line/core/stations/make/making';
 import { type LineView, type Trial } from '@firm-line/core/plan';
-import { FLARES, tubeById, tubeLabel, type FlareForm } from '@firm-line/core/stock';
-import { Fold } from '../../kit/fold';
+import { FLARES, tubeById, tubeLabel, type FlareForm } from '@firm-line/core/trade/stock';
+import { Fold } from '../../kit/disclosure';
 import { PlanStore } from '../../session/plan-store';
 
 /** What goes wrong with a flare, and what is changed for the next. Common practice. */

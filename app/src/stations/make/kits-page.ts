@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { CORNER_NAMES, KIT_ASK_NAMES, kitFindings, kitLacks, listView } from '@firm-line/core/buying';
+import { CORNER_NAMES, KIT_ASK_NAMES, kitFindings, kitLacks, listView } from '@firm-line/core/stations/make/buying';
 import {
   freshIn,
   KIT_ASKS,
@@ -11,7 +11,7 @@ import {
   type KitCorner,
 } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 import { CheckField } from '../../kit/fields/check-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';

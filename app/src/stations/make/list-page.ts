@@ -8,7 +8,7 @@ import {
   withOrder,
   type ListItem,
   type ListRow,
-} from '@firm-line/core/buying';
+} from '@firm-line/core/stations/make/buying';
 import {
   fileStem,
   freshIn,
@@ -21,7 +21,7 @@ import {
   type OwnItem,
 } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
@@ -279,7 +279,7 @@ export class ListPage {
     const [file] = field.files ?? [];
     field.value = '';
     if (!file) return;
-    const { csvRows } = await import('@firm-line/core/formats');
+    const { csvRows } = await import('@firm-line/core/shape/formats');
     const rows = csvRows(await file.text());
     if (!rows.length) return void this.bad.set([`${file.name} has no rows.`]);
     this.table.set(rows);
@@ -294,7 +294,7 @@ export class ListPage {
     this.notices.say(`${prices.size} ${prices.size === 1 ? 'price' : 'prices'} taken${bad.length ? `, ${bad.length} rows could not be used` : ''}.`);
   }
   protected async exportCsv(): Promise<void> {
-    const { tableCsv } = await import('@firm-line/core/formats');
+    const { tableCsv } = await import('@firm-line/core/shape/formats');
     const { rows, currency } = this.view();
     const head = ['Group', 'What', 'Wanted', 'At hand', 'To buy', 'Unit', 'How it stands', 'From', 'Due', `Price of one (${currency || 'no currency'})`, 'Costs', 'Where', 'Key'];
     const body = rows.map(({ item, order, toBuy, costMinor }) => [item.group, item.name, item.count, order.have, toBuy, item.unit, STATE_NAMES[order.state], order.from, order.due ?? '', order.priceMinor === null ? '' : this.money(order.priceMinor), costMinor === null ? '' : this.money(costMinor), item.uses.map(({ text }) => text).join('; '), item.key]);

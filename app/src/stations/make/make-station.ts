@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 import { SideBar } from '../../kit/side-bar';
 import type { ToggleChoice } from '../../kit/toggle';
-import { Ribbon } from '../../pieces/ribbon';
+import { Ribbon } from '../../pieces/line-tabs';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { BenchPanel } from './bench-panel';

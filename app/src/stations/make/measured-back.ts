@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
-import type { BendOrder, Reading } from '@firm-line/core/bending';
-import { figure } from '@firm-line/core/fault';
-import { progressOf, type BendRow } from '@firm-line/core/making';
+import type { BendOrder, Reading } from '@firm-line/core/shape/bending';
+import { figure } from '@firm-line/core/lib/faults';
+import { progressOf, type BendRow } from '@firm-line/core/stations/make/making';
 import type { LineView } from '@firm-line/core/plan';
-import { formatLength, formatLengthUnit } from '@firm-line/core/units';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { formatLength, formatLengthUnit } from '@firm-line/core/lib/units';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { PlanStore } from '../../session/plan-store';
 
 type Draft = Partial<Record<keyof Reading, number | null>>;

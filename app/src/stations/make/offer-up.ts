@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
-import { offeredUp, type Progress } from '@firm-line/core/making';
+import { figure } from '@firm-line/core/lib/faults';
+import { offeredUp, type Progress } from '@firm-line/core/stations/make/making';
 import type { LineView } from '@firm-line/core/plan';
-import { formatLengthUnit } from '@firm-line/core/units';
-import type { Vec3 } from '@firm-line/core/vec';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { VectorField } from '../../kit/fields/vector-field';
-import { Fold } from '../../kit/fold';
+import { Fold } from '../../kit/disclosure';
 import { PlanStore } from '../../session/plan-store';
 
 const NO_MISS: Vec3 = [0, 0, 0];

@@ -1,8 +1,8 @@
-import type { BendRow, WorkStep } from '@firm-line/core/making';
-import { figure } from '@firm-line/core/fault';
+import type { BendRow, WorkStep } from '@firm-line/core/stations/make/making';
+import { figure } from '@firm-line/core/lib/faults';
 import { toolingOf, type LineView } from '@firm-line/core/plan';
-import { FLARES } from '@firm-line/core/stock';
-import { formatLength, type UnitSystem } from '@firm-line/core/units';
+import { FLARES } from '@firm-line/core/trade/stock';
+import { formatLength, type UnitSystem } from '@firm-line/core/lib/units';
 
 /** A turn as it is done: the bender round the tube where it is in the hands, else the tube in the bender. */
 export function turnWords({ rotateDeg, look }: Pick<BendRow, 'rotateDeg' | 'look'>, kind: LineView['bender']['kind']): string {

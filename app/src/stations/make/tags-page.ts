@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, resource } from '@angular/core';
-import { isMade } from '@firm-line/core/making';
-import { FLARES, fluidById, hoseById, hoseFittingById } from '@firm-line/core/stock';
-import { formatLengthUnit } from '@firm-line/core/units';
-import { Empty } from '../../kit/empty';
+import { isMade } from '@firm-line/core/stations/make/making';
+import { FLARES, fluidById, hoseById, hoseFittingById } from '@firm-line/core/trade/stock';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
+import { Empty } from '../../kit/empty-state';
 import { PlanStore } from '../../session/plan-store';
 
 interface Tag {

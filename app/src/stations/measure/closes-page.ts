@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { beforeItCloses, byDay, GATE_LOOKS } from '@firm-line/core/gates';
+import { beforeItCloses, byDay, GATE_LOOKS } from '@firm-line/core/stations/fit/gates';
 import { freshId, GATE, GATE_LOOK_KEYS, type Gate, type GateLook, type Ref } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { CheckField } from '../../kit/fields/check-field';
 import { TextField } from '../../kit/fields/text-field';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
 

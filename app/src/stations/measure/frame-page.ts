@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { figure, InputError } from '@firm-line/core/fault';
+import { figure, InputError } from '@firm-line/core/lib/faults';
 import { FRESH_FRAME, type EditCall, type FrameCheck } from '@firm-line/core/plan';
-import { CORNERS, SPANS, type Corner, type Span } from '@firm-line/core/survey';
-import { placedMarks, slips, square, type Slip, type Square } from '@firm-line/core/taping';
-import { tenths, type Vec3 } from '@firm-line/core/vec';
+import { CORNERS, SPANS, type Corner, type Span } from '@firm-line/core/shape/survey';
+import { placedMarks, slips, square, type Slip, type Square } from '@firm-line/core/shape/taping';
+import { tenths, type Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
 import { FramePicture } from './frame-picture';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
-import { CORNERS, type Corner } from '@firm-line/core/survey';
-import type { Square } from '@firm-line/core/taping';
+import { figure } from '@firm-line/core/lib/faults';
+import { CORNERS, type Corner } from '@firm-line/core/shape/survey';
+import type { Square } from '@firm-line/core/shape/taping';
 
 const SIZE = { width: 420, height: 520 };
 const MARGIN = 70;

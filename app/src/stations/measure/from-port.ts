@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
 import type { PositionSource } from '@firm-line/core/plan';
-import { add, sub, type Vec3, tenths } from '@firm-line/core/vec';
+import { add, sub, type Vec3, tenths } from '@firm-line/core/lib/vec';
 import { SelectField } from '../../kit/fields/select-field';
 import { VectorField } from '../../kit/fields/vector-field';
 import { PlanStore } from '../../session/plan-store';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { LININGS, type Hole, type Thing } from '@firm-line/core/frame';
+import { LININGS, type Hole, type Thing } from '@firm-line/core/shape/obstacles';
 import { HOLE } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { VectorField } from '../../kit/fields/vector-field';

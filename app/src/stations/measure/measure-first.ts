@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, output, untracked } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import type { Target } from '@firm-line/core/plan';
-import { formatLengthUnit } from '@firm-line/core/units';
-import type { Worth } from '@firm-line/core/worth';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
+import type { Worth } from '@firm-line/core/stations/measure';
 import { ListRow } from '../../kit/list-row';
 import { Hints } from '../../pieces/hints';
 import { PlanStore } from '../../session/plan-store';

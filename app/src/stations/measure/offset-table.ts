@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import type { PositionSource, ResolvedPosition } from '@firm-line/core/plan';
-import { DEFAULT_TAPE_SIGMA_MM, type Axis, type Offset } from '@firm-line/core/survey';
-import { formatLength, parseLength } from '@firm-line/core/units';
-import { Entry, type Read } from '../../kit/fields/entry';
+import { DEFAULT_TAPE_SIGMA_MM, type Axis, type Offset } from '@firm-line/core/shape/survey';
+import { formatLength, parseLength } from '@firm-line/core/lib/units';
+import { Entry, type Read } from '../../kit/fields/text-input';
 import { LengthField } from '../../kit/fields/length-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';

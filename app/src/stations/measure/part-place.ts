@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Thing } from '@firm-line/core/frame';
-import { newThing } from '@firm-line/core/frame/fresh';
+import type { Thing } from '@firm-line/core/shape/obstacles';
+import { newThing } from '@firm-line/core/shape/obstacles/fresh';
 import { freshId, type Part, type TurnAxis } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { VectorField } from '../../kit/fields/vector-field';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { distance } from '@firm-line/core/vec';
+import { distance } from '@firm-line/core/lib/vec';
 import { Selection } from '../../session/selection';
 import { station } from '../../testing/station';
 import { MeasureStation } from './measure-station';

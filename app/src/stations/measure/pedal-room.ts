@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FRESH_PEDALS, PEDAL_ROOM_MM, type PedalBox } from '@firm-line/core/plan';
 import { PEDAL_ROOM } from '@firm-line/core/plan/typical';
-import { formatLengthUnit } from '@firm-line/core/units';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { PlanStore } from '../../session/plan-store';
 
 /** Room round the pedals, with what is wanted. */

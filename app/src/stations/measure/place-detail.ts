@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import {
   newPort,
   PART,
@@ -13,8 +13,8 @@ import {
   type Port,
   type Target,
 } from '@firm-line/core/plan';
-import { formatLength } from '@firm-line/core/units';
-import { tenths } from '@firm-line/core/vec';
+import { formatLength } from '@firm-line/core/lib/units';
+import { tenths } from '@firm-line/core/lib/vec';
 import { DirectionField } from '../../kit/fields/direction-field';
 import { RadioField, type RadioChoice } from '../../kit/fields/radio-field';
 import { VectorField } from '../../kit/fields/vector-field';

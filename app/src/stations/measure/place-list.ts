@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import { newPort, type Part, type ResolvedPosition, type Target } from '@firm-line/core/plan';
-import { formatLength } from '@firm-line/core/units';
+import { formatLength } from '@firm-line/core/lib/units';
 import { AddPart } from '../../pieces/add-part';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';

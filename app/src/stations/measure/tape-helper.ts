@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import type { ResolvedPosition } from '@firm-line/core/plan';
-import { bestHooks, predictedSigmaMm, type Hook } from '@firm-line/core/taping';
-import { formatLengthUnit } from '@firm-line/core/units';
+import { bestHooks, predictedSigmaMm, type Hook } from '@firm-line/core/shape/taping';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../session/plan-store';
 
 const PICTURE = 132;

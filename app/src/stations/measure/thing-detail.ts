@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { NATURE_NAMES, NATURES, SECTIONS, type Shape, type Thing, type Travel } from '@firm-line/core/frame'; // prettier-ignore
+import { NATURE_NAMES, NATURES, SECTIONS, type Shape, type Thing, type Travel } from '@firm-line/core/shape/obstacles'; // prettier-ignore
 import { figureAt, SHAPE, THING, TRAVEL, withFigure, type NumberLimits } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SnagRow } from '../../pieces/snag-row';

@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { NATURE_NAMES, THING_KINDS, THING_SPECS, type Thing } from '@firm-line/core/frame';
-import { newThing } from '@firm-line/core/frame/fresh';
+import { NATURE_NAMES, THING_KINDS, THING_SPECS, type Thing } from '@firm-line/core/shape/obstacles';
+import { newThing } from '@firm-line/core/shape/obstacles/fresh';
 import { CLIP_SETTINGS, freshId, GATE, type Gate } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { Meshes } from '../../storage/meshes';
 import { PlanStore } from '../../session/plan-store';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
-import { Fold } from '../../kit/fold';
+import { Fold } from '../../kit/disclosure';
 import { VectorField } from '../../kit/fields/vector-field';
 import { ListRow } from '../../kit/list-row';
 

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
-import type { Level } from '@firm-line/core/snags';
+import type { Level } from '@firm-line/core/inspect';
 import { LevelSign } from '../../kit/level-sign';
 import { hostSize } from '../../kit/element-size';
 import { PanZoom } from '../../kit/pan-zoom';
-import { Room } from '../../kit/room';
+import { Room } from '../../kit/panel-layout';
 import { SideBar } from '../../kit/side-bar';
 import { PlanStore } from '../../session/plan-store';
 import { CircuitLayout, type Laid, type Px } from '../../worker/circuit-layout';

@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { factsOf, figuresOf, makesPressure, PART_FIGURES, type Part, type PartFact, type PartFigure } from '@firm-line/core/plan';
 import { galleriesOf } from '@firm-line/core/plan/network';
 import { CheckField } from '../../kit/fields/check-field';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
-import { Fold } from '../../kit/fold';
+import { Fold } from '../../kit/disclosure';
 
 const FIGURE_NAMES: Record<PartFigure, string> = {
   ratingMPa: 'Rated pressure',

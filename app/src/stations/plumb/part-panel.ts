@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { plugsFor } from '@firm-line/core/ends';
+import { plugsFor } from '@firm-line/core/trade/ends';
 import { type Bench, type Part, type Port, type Ref, isWorker } from '@firm-line/core/plan';
-import { newLine } from '@firm-line/core/plan/beginnings';
+import { newLine } from '@firm-line/core/plan/edits/new-line';
 import { galleriesOf, lostTo, planNetwork } from '@firm-line/core/plan/network';
-import { ADAPTERS } from '@firm-line/core/stock';
+import { ADAPTERS } from '@firm-line/core/trade/stock';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';

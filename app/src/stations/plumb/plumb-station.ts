@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { Part } from '@firm-line/core/plan';
-import { LAYOUTS } from '@firm-line/core/plan/layouts';
-import { Room } from '../../kit/room';
+import { LAYOUTS } from '@firm-line/core/proposals/layouts';
+import { Room } from '../../kit/panel-layout';
 import { AddPart } from '../../pieces/add-part';
 import { Hints } from '../../pieces/hints';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { CircuitDrawing } from './circuit-drawing';
 import { PartPanel } from './part-panel';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 
 @Component({
   selector: 'fl-plumb-station',

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { airCeilingMPa, judgeAir, lineRests } from '@firm-line/core/proving';
-import { fillingOf, replay } from '@firm-line/core/filling';
+import { airCeilingMPa, judgeAir, lineRests } from '@firm-line/core/stations/prove';
+import { fillingOf, replay } from '@firm-line/core/stations/fill';
 import { freshIn } from '@firm-line/core/plan';
 import { PlanStore } from '../../session/plan-store';
 import { FiguresForm, type Figure } from './figures-form';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { comparePlans, type Difference } from '@firm-line/core/proving';
+import { comparePlans, type Difference } from '@firm-line/core/stations/prove';
 import { PlanFileError, readPlan, type Plan } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';

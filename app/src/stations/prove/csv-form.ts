@@ -7,8 +7,8 @@ import {
   TRAVEL_UNITS,
   type ColumnChoice,
   type LoggerFile,
-} from '@firm-line/core/formats';
-import { InputError } from '@firm-line/core/fault';
+} from '@firm-line/core/shape/formats';
+import { InputError } from '@firm-line/core/lib/faults';
 import type { PedalPoint } from '@firm-line/core/plan';
 import { SelectField } from '../../kit/fields/select-field';
 

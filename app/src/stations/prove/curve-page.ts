@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
-import { circuitRests, findFault, judgeCurve, type Known } from '@firm-line/core/proving';
+import { circuitRests, findFault, judgeCurve, type Known } from '@firm-line/core/stations/prove';
 import { ENGINE, freshIn, type CurveTaken, type PedalPoint } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
-import { MaybeField } from '../../kit/fields/maybe-field';
+import { MaybeField } from '../../kit/fields/optional-number-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';
 import { LineChart, type ChartLine } from '../../kit/line-chart';
 import { Toggle } from '../../kit/toggle';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { judgeHold } from '@firm-line/core/proving';
+import { judgeHold } from '@firm-line/core/stations/prove';
 import { freshIn } from '@firm-line/core/plan';
 import { FiguresForm, type Figure } from './figures-form';
 import { ProveSheet } from './prove-sheet';

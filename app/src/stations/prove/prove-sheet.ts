@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { openPoints, provingOf, roundsOf } from '@firm-line/core/proving';
+import { openPoints, provingOf, roundsOf } from '@firm-line/core/stations/prove';
 import type { Proving } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 import { SideBar } from '../../kit/side-bar';
 import type { ToggleChoice } from '../../kit/toggle';
 import { ComparePage } from './compare-page';

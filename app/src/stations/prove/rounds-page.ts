@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { ROUND_GROUPS, withoutRound, withRound, type Round } from '@firm-line/core/proving';
+import { ROUND_GROUPS, withoutRound, withRound, type Round } from '@firm-line/core/stations/prove';
 import { ListRow } from '../../kit/list-row';
 import { AirTestForm } from './air-test-form';
 import { HoldForm } from './hold-form';

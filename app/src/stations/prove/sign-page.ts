@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { fallsDue, maySign, planRests, signedNow, signWords } from '@firm-line/core/proving';
+import { fallsDue, maySign, planRests, signedNow, signWords } from '@firm-line/core/stations/prove';
 import { fileStem } from '@firm-line/core/plan';
-import { tableCsv } from '@firm-line/core/formats';
+import { tableCsv } from '@firm-line/core/shape/formats';
 import { CheckField } from '../../kit/fields/check-field';
 import { TextField } from '../../kit/fields/text-field';
 import { Toggle } from '../../kit/toggle';

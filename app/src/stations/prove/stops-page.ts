@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { ROUGH_KMH, scatterOf, stop } from '@firm-line/core/proof';
+import { ROUGH_KMH, scatterOf, stop } from '@firm-line/core/physics/proof-tests';
 import { freshIn, LOCKED, type StopTaken } from '@firm-line/core/plan';
 import { TextField } from '../../kit/fields/text-field';
 import { LineChart, type ChartLine } from '../../kit/line-chart';

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked } from '@angular/core';
 import type { LineView } from '@firm-line/core/plan';
-import type { FoundWay } from '@firm-line/core/route-proposals';
-import { formatLengthUnit } from '@firm-line/core/units';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { FoundWay } from '@firm-line/core/proposals/routes';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { LevelSign } from '../../kit/level-sign';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';

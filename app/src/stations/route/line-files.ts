@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { fileStem, lineSpace, type LineView } from '@firm-line/core/plan';
-import { formatLengthUnit } from '@firm-line/core/units';
-import { polyline } from '@firm-line/core/tube';
-import { distance, type Vec3 } from '@firm-line/core/vec';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
+import { polyline } from '@firm-line/core/shape/tube';
+import { distance, type Vec3 } from '@firm-line/core/lib/vec';
 import { Notices } from '../../kit/notices';
 import { placesOf, projectFlat } from '../../kit/flat-projection';
 import { PlanStore } from '../../session/plan-store';
 import { saveFile } from '../../kit/save-file';
 import { printSheet } from '../../kit/print-sheet';
 import { bestScale, layOut, PAPERS, SCALES, type Paper } from './sheet-layout';
-import { Fold } from '../../kit/fold';
+import { Fold } from '../../kit/disclosure';
 
 const MOST_BYTES = 20_000_000;
 
@@ -137,18 +137,18 @@ export class LineFiles {
   }
 
   protected async flatDxf(): Promise<void> {
-    const { flatViewsDxf } = await import('@firm-line/core/formats');
+    const { flatViewsDxf } = await import('@firm-line/core/shape/formats');
     const { circuits } = this.store.view();
     const lines = this.whole().map((line) => ({ name: line.line.name, layer: circuits.get(line.line.circuitId)!.name, points: polyline(line.pieces, 5) }));
     saveFile(`${this.name()}-flat.dxf`, flatViewsDxf(lines), 'image/vnd.dxf');
   } // prettier-ignore
   protected async bracketDxf(): Promise<void> {
     if (!this.brackets().length) return this.notices.say('No clip of this plan stands off far enough to want a bracket.');
-    const { bracketsDxf } = await import('@firm-line/core/formats');
+    const { bracketsDxf } = await import('@firm-line/core/shape/formats');
     saveFile(`${this.name()}-brackets.dxf`, bracketsDxf(this.brackets()), 'image/vnd.dxf');
   }
   protected async step(): Promise<void> {
-    const { tubesStep } = await import('@firm-line/core/formats');
+    const { tubesStep } = await import('@firm-line/core/shape/formats');
     const tubes = this.whole().map((line) => ({
       name: line.line.name,
       pieces: line.pieces,
@@ -158,7 +158,7 @@ export class LineFiles {
     saveFile(`${this.name()}-tubes.step`, tubesStep(tubes, new Date().toISOString()), 'model/step');
   }
   protected async csv(): Promise<void> {
-    const { centreLinesCsv } = await import('@firm-line/core/formats');
+    const { centreLinesCsv } = await import('@firm-line/core/shape/formats');
     const lines = this.store.view().lines.filter((line) => line.nodesMm.length > 1).map((line) => ({ name: line.line.name, nodesMm: line.nodesMm }));
     saveFile(`${this.name()}-lines.csv`, centreLinesCsv(lines), 'text/csv');
   } // prettier-ignore
@@ -172,7 +172,7 @@ export class LineFiles {
     if (!file) return;
     try {
       if (file.size > MOST_BYTES) throw new Error(`The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_BYTES / 1e6} MB is the most.`);
-      const { readCentreLinesCsv, readTubesStep } = await import('@firm-line/core/formats');
+      const { readCentreLinesCsv, readTubesStep } = await import('@firm-line/core/shape/formats');
       const text = await file.text();
       const read = /\.(step|stp)$/i.test(file.name) ? readTubesStep(text) : readCentreLinesCsv(text);
       const calls = read.map(({ name, nodesMm }) => {

@@ -11,14 +11,14 @@ import {
   type LineEnd,
   type OpenEnd,
 } from '@firm-line/core/plan';
-import { FLARES, nutById, nutFitsTube, NUTS, tubeById, tubeLabel, TUBES } from '@firm-line/core/stock';
+import { FLARES, nutById, nutFitsTube, NUTS, tubeById, tubeLabel, TUBES } from '@firm-line/core/trade/stock';
 import { LengthField } from '../../kit/fields/length-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
-import { firstFault } from '../../kit/fields/first-fault';
+import { firstFault } from '../../kit/fields/focus-first-invalid';
 import { Dialog } from '../../kit/dialog';
 
 const ENDS = ['a', 'b'] as const;

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { lineSpace, type Line, type LineView } from '@firm-line/core/plan';
-import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/units';
-import { Entry, type Read } from '../../kit/fields/entry';
+import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/lib/units';
+import { Entry, type Read } from '../../kit/fields/text-input';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
-import { Fold } from '../../kit/fold';
+import { Fold } from '../../kit/disclosure';
 
 const SLEEVES = { heat: 'Heat sleeve', chafe: 'Chafe sleeve' } as const;
 /** A stretch along the line: where it runs, what it is called, and how the line is written with it changed or without it. */

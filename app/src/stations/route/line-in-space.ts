@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import { lineView, type Line, type LineView } from '@firm-line/core/plan';
-import { snapPlace, snapsFor, type Snaps } from '@firm-line/core/plan/snapping';
-import type { Vec3 } from '@firm-line/core/vec';
+import { snapPlace, snapsFor, type Snaps } from '@firm-line/core/plan/layout/snap';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { VectorField } from '../../kit/fields/vector-field';
 import { Toggle, type ToggleChoice } from '../../kit/toggle';
 import { SpaceView, type Dragged, type Tapped } from '../../scene/space-view';

@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { laidTemplate, RAIL_SIDES, type EditCall, type LineView, type TemplateBend } from '@firm-line/core/plan';
-import { placeClips } from '@firm-line/core/plan/clipping';
-import { InputError } from '@firm-line/core/fault';
-import { formatLengthUnit } from '@firm-line/core/units';
-import type { Vec3 } from '@firm-line/core/vec';
+import { placeClips } from '@firm-line/core/plan/layout/place-clips';
+import { InputError } from '@firm-line/core/lib/faults';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
-import { Fold } from '../../kit/fold';
+import { Fold } from '../../kit/disclosure';
 
 const WAYS: Record<string, Vec3> = { up: [0, 0, 1], down: [0, 0, -1], left: [0, -1, 0], right: [0, 1, 0] };
 

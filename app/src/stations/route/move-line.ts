@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import type { LineView } from '@firm-line/core/plan';
-import { parseMove } from '@firm-line/core/units/move';
-import { add, angleDeg, sub, type Vec3 } from '@firm-line/core/vec';
+import { parseMove } from '@firm-line/core/lib/units/move';
+import { add, angleDeg, sub, type Vec3 } from '@firm-line/core/lib/vec';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import { movesOf, type LineView } from '@firm-line/core/plan';
-import { formatMove, parseMove } from '@firm-line/core/units/move';
+import { formatMove, parseMove } from '@firm-line/core/lib/units/move';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { lineSpace, movesOf, type Line, type LineView } from '@firm-line/core/plan';
-import { formatLengthUnit } from '@firm-line/core/units';
-import { formatMove } from '@firm-line/core/units/move';
-import { tenths, type Vec3 } from '@firm-line/core/vec';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
+import { formatMove } from '@firm-line/core/lib/units/move';
+import { tenths, type Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { PlanStore } from '../../session/plan-store';
 import type { Picked } from './picked';

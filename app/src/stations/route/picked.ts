@@ -1,5 +1,5 @@
 import { lineSpace, type LineView, type Plan } from '@firm-line/core/plan';
-import { addScaled, nearestTo, pathLength, sub, type Vec3 } from '@firm-line/core/vec';
+import { addScaled, nearestTo, pathLength, sub, type Vec3 } from '@firm-line/core/lib/vec';
 
 /** What of the chosen line was tapped: a clip, or a place on a straight that leads to a node. */
 export type Picked =

@@ -1,19 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { cutSigmaMm, lineSpace, sharesWith, type LineView } from '@firm-line/core/plan';
-import { tubeLabel } from '@firm-line/core/stock';
-import { formatLength } from '@firm-line/core/units';
-import type { Vec3 } from '@firm-line/core/vec';
+import { tubeLabel } from '@firm-line/core/trade/stock';
+import { formatLength } from '@firm-line/core/lib/units';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { FlatViews } from '../../pieces/flat-views';
 import { LineInSpace } from './line-in-space';
 import { Hints } from '../../pieces/hints';
 import { Strip } from '../../pieces/strip';
-import { Room } from '../../kit/room';
+import { Room } from '../../kit/panel-layout';
 import { afterPaint } from '../../kit/after-paint';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { Jump } from '../../session/jump';
-import { Ribbon } from '../../pieces/ribbon';
+import { Ribbon } from '../../pieces/line-tabs';
 import { HosesPage } from './hoses/hoses-page';
 import { FindWay } from './find-way';
 import { LineFiles } from './line-files';
@@ -22,7 +22,7 @@ import { LineForm } from './line-form';
 import { LineTools } from './line-tools';
 import { MoveLine } from './move-line';
 import { MoveList } from './move-list';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 
 @Component({
   selector: 'fl-route-station',

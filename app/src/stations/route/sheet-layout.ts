@@ -1,6 +1,6 @@
-import { polyline } from '@firm-line/core/tube';
+import { polyline } from '@firm-line/core/shape/tube';
 import type { LaidPlan } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import type { FlatProjection } from '../../kit/flat-projection';
 import { outlineOf } from '../../kit/thing-outline';
 

@@ -1,8 +1,8 @@
-import { figure } from '@firm-line/core/fault';
-import { combination, parkingLimit, pushN } from '@firm-line/core/hydraulics';
+import { figure } from '@firm-line/core/lib/faults';
+import { combination, parkingLimit, pushN } from '@firm-line/core/physics/hydraulics';
 import type { Plan, Sizing } from '@firm-line/core/plan';
 import type { LoadView, PlanView } from '@firm-line/core/plan/results';
-import { formatLengthUnit, type UnitSystem } from '@firm-line/core/units';
+import { formatLengthUnit, type UnitSystem } from '@firm-line/core/lib/units';
 
 /** A step on the way from what is pushed to what it does. */
 export interface Step {

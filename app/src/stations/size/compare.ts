@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import { viewPlan, type LoadView } from '@firm-line/core/plan/results';
 import { Notices } from '../../kit/notices';
 import { PlanDb, type PlanHead } from '../../storage/plan-db';

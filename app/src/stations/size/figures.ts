@@ -1,4 +1,4 @@
-import type { Brake } from '@firm-line/core/hydraulics';
+import type { Brake } from '@firm-line/core/physics/hydraulics';
 import { typicalBrake } from '@firm-line/core/plan/typical';
 
 /** One figure that is an input, by its path in its sheet. Lengths follow the units of the plan, the rest is as its label says. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
-import type { Heating } from '@firm-line/core/hydraulics';
+import { figure } from '@firm-line/core/lib/faults';
+import type { Heating } from '@firm-line/core/physics/hydraulics';
 import { LineChart, type ChartLine } from '../../kit/line-chart';
 
 const INKS = ['fluid', 'copper', 'ink'] as const;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { viewPlan } from '@firm-line/core/plan/results';
-import { figure } from '@firm-line/core/fault';
-import { formatLengthUnit } from '@firm-line/core/units';
+import { figure } from '@firm-line/core/lib/faults';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../session/plan-store';
 
 const PSI_PER_MPA = 145.0377;

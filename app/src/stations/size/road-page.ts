@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, model } from '@angular/core';
 import { viewPlan } from '@firm-line/core/plan/results';
-import type { Category } from '@firm-line/core/categories';
-import { figure } from '@firm-line/core/fault';
+import type { Category } from '@firm-line/core/trade/categories';
+import { figure } from '@firm-line/core/lib/faults';
 import {
   DEFAULT_BALANCE,
   braking,
@@ -11,8 +11,8 @@ import {
   whatIf,
   type Failure,
   type SizeInput,
-} from '@firm-line/core/hydraulics';
-import { formatLengthUnit } from '@firm-line/core/units';
+} from '@firm-line/core/physics/hydraulics';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { LineChart, type ChartLine } from '../../kit/line-chart';
 import { PlanStore } from '../../session/plan-store';
 import { ChainList } from './chain-list';

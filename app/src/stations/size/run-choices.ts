@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
+import { figure } from '@firm-line/core/lib/faults';
 import { runChoices, viewPlan } from '@firm-line/core/plan/results';
-import { formatLengthUnit } from '@firm-line/core/units';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
 

@@ -1,4 +1,4 @@
-import type { Category } from '@firm-line/core/categories';
+import type { Category } from '@firm-line/core/trade/categories';
 import { type ClutchSheet, type ParkingSheet, type SingleSheet, type TrailerSheet } from '@firm-line/core/plan';
 import { numberPaths, TYPICAL_TRAILER_HEAT, typicalTrailer } from '@firm-line/core/plan/typical';
 import {

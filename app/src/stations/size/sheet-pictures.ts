@@ -1,4 +1,4 @@
-import { boreArea, forcePerMPa, GRAVITY_MS2, parkingLimit } from '@firm-line/core/hydraulics';
+import { boreArea, forcePerMPa, GRAVITY_MS2, parkingLimit } from '@firm-line/core/physics/hydraulics';
 import type { PlanView } from '@firm-line/core/plan/results';
 import type { ChartLine } from '../../kit/line-chart';
 

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { CATEGORIES, type Category } from '@firm-line/core/categories';
+import { CATEGORIES, type Category } from '@firm-line/core/trade/categories';
 import { figureAt, type EditCall, type Plan, type Sheet } from '@firm-line/core/plan';
 import { typicalClutch, typicalParking, typicalSingle, typicalSizing, typicalTrailer } from '@firm-line/core/plan/typical';
 import { plannedHoses } from '@firm-line/core/plan/results';
-import { formatLengthUnit } from '@firm-line/core/units';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { sheetsOf } from './chains';
@@ -16,7 +16,7 @@ import { RoadPage } from './road-page';
 import { SheetPage } from './sheet-page';
 import { SelectField } from '../../kit/fields/select-field';
 import { Toggle } from '../../kit/toggle';
-import { Empty } from '../../kit/empty';
+import { Empty } from '../../kit/empty-state';
 
 /** Figures to begin with for a kind of vehicle, every one of them a guess. */
 function beginWith(category: Category, { circuits, singles }: Plan): EditCall {

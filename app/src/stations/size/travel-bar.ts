@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { CAUSES, type Cause, type Size } from '@firm-line/core/hydraulics';
-import { formatLength } from '@firm-line/core/units';
+import { CAUSES, type Cause, type Size } from '@firm-line/core/physics/hydraulics';
+import { formatLength } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../session/plan-store';
 
 const NAMES: Record<Cause, string> = {

@@ -1,5 +1,5 @@
-import type { AirNetwork } from '@firm-line/core/air';
-import { airNow, predictSchools, type AirNow, type Asked, type Predicted } from '@firm-line/core/filling';
+import type { AirNetwork } from '@firm-line/core/physics/air';
+import { airNow, predictSchools, type AirNow, type Asked, type Predicted } from '@firm-line/core/stations/fill';
 import type { FillRun } from '@firm-line/core/plan';
 
 export const airJobs = {

@@ -1,4 +1,4 @@
-import { InputError } from '@firm-line/core/fault';
+import { InputError } from '@firm-line/core/lib/faults';
 import {
   bracketPlaces,
   equalLength,
@@ -7,7 +7,7 @@ import {
   type BracketPlace,
   type EqualLength,
   type Lengths,
-} from '@firm-line/core/hose-travel';
+} from '@firm-line/core/stations/route';
 import { layPlan, type Plan } from '@firm-line/core/plan';
 import { loadMeshes, meshesIn } from '../../storage/load-meshes';
 import type { Progress } from '../calls';

@@ -1,5 +1,5 @@
 import { withDelta, type Plan, type PlanDelta } from '@firm-line/core/plan';
-import { fixOf, inspect, type Fix, type Snag } from '@firm-line/core/snags';
+import { fixOf, inspect, type Fix, type Snag } from '@firm-line/core/inspect';
 import { loadMeshes, meshesIn } from '../../storage/load-meshes';
 
 /** A snag with a number that it keeps while it is found again just so. */

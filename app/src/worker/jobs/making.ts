@@ -1,6 +1,6 @@
-import { bendOrder, type BendOrder, type OrderInput } from '@firm-line/core/bending';
-import { planSession, type Plannable } from '@firm-line/core/floor';
-import { cutPlans, type CutPlan } from '@firm-line/core/making';
+import { bendOrder, type BendOrder, type OrderInput } from '@firm-line/core/shape/bending';
+import { planSession, type Plannable } from '@firm-line/core/stations/fit/tasks';
+import { cutPlans, type CutPlan } from '@firm-line/core/stations/make/making';
 import { layPlan, type Plan, type SessionMeans } from '@firm-line/core/plan';
 
 /** A planned session by the ids of its tasks. */

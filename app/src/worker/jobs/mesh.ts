@@ -1,4 +1,4 @@
-import { readMesh, treeOf, type MeshData } from '@firm-line/core/mesh';
+import { readMesh, treeOf, type MeshData } from '@firm-line/core/shape/mesh';
 
 export interface ReadMesh extends MeshData {
   readonly digest: string;

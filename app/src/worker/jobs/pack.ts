@@ -1,5 +1,5 @@
 import { PDFDocument, StandardFonts } from 'pdf-lib';
-import { packOf, type FoundSnag } from '@firm-line/core/proving';
+import { packOf, type FoundSnag } from '@firm-line/core/stations/prove';
 import type { Plan } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { loadMeshes, meshesIn } from '../../storage/load-meshes';

@@ -1,5 +1,5 @@
 import { rgb, type PDFDocument, type PDFFont, type PDFPage } from 'pdf-lib';
-import type { PackPicture, PackSection, PackTable } from '@firm-line/core/proving';
+import type { PackPicture, PackSection, PackTable } from '@firm-line/core/stations/prove';
 
 const PAGE = { w: 595, h: 842, margin: 48 };
 const INK = rgb(0.11, 0.145, 0.157);

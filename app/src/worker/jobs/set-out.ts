@@ -1,5 +1,5 @@
 import type { Plan } from '@firm-line/core/plan';
-import { setOut, sumsOf, type SetOut, type SetOutSums } from '@firm-line/core/set-out';
+import { setOut, sumsOf, type SetOut, type SetOutSums } from '@firm-line/core/proposals/set-out';
 import type { Progress } from '../calls';
 
 export interface SetOutFound {

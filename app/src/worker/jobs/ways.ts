@@ -1,6 +1,6 @@
-import { InputError } from '@firm-line/core/fault';
+import { InputError } from '@firm-line/core/lib/faults';
 import type { Plan } from '@firm-line/core/plan';
-import { waysFor, type FoundWay } from '@firm-line/core/route-proposals';
+import { waysFor, type FoundWay } from '@firm-line/core/proposals/routes';
 import { loadMeshes, meshesIn } from '../../storage/load-meshes';
 import type { Progress } from '../calls';
 

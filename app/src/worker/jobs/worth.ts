@@ -1,5 +1,5 @@
 import type { Plan } from '@firm-line/core/plan';
-import { worthOf, type Worth } from '@firm-line/core/worth';
+import { worthOf, type Worth } from '@firm-line/core/stations/measure';
 import { loadMeshes, meshesIn } from '../../storage/load-meshes';
 
 export const worthJobs = {

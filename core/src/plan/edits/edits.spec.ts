@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { InputError } from '../../fault/index.ts';
-import { newThing } from '../../frame/fresh/index.ts';
-import { inspect, NOT_JUDGED } from '../../snags/index.ts';
+import { InputError } from '../../lib/faults/index.ts';
+import { newThing } from '../../shape/obstacles/fresh.ts';
+import { inspect, NOT_JUDGED } from '../../inspect/index.ts';
 import { cases } from '../../testing/cases.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import { GONE, odd, places, put } from '../../testing/odd-values.ts';
@@ -20,7 +20,7 @@ import {
   type EditCall,
   type Plan,
 } from '../index.ts';
-import { typicalClutch, typicalParking, typicalTrailer } from '../typical/index.ts'; // prettier-ignore
+import { typicalClutch, typicalParking, typicalTrailer } from '../typical.ts'; // prettier-ignore
 
 /** One sound call of every edit there is, for the demo plan. */
 function calls(plan: Plan): EditCall[] {

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { demo } from '../../testing/demo-plans.ts';
-import { distance, sub, unit, type Vec3 } from '../../vec/index.ts';
+import { distance, sub, unit, type Vec3 } from '../../lib/vec/index.ts';
 import { applyEdit, layPlan, lineFollowed } from '../index.ts';
 
 const SQUARE: readonly Vec3[] = [[0, 0, 0], [60, 0, 0], [60, 300, 0], [500, 300, 0], [500, 300, 200], [560, 300, 200]]; // prettier-ignore

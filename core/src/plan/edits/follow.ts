@@ -1,5 +1,5 @@
-import { add, distance, dot, length, scale, sub, unit, type Vec3, tenths } from '../../vec/index.ts';
-import { layPlan } from '../derived/laid-plan.ts';
+import { add, distance, dot, length, scale, sub, unit, type Vec3, tenths } from '../../lib/vec/index.ts';
+import { layPlan } from '../layout/laid-plan.ts';
 import type { Line, Plan } from '../model/index.ts';
 
 /** Under this a place has not moved. */

@@ -1,4 +1,4 @@
-import { derive } from '../../derive/index.ts';
+import { derive } from '../../lib/derive/index.ts';
 import { outlineOf } from '../model/check.ts';
 import { PLAN, type Plan } from '../model/index.ts';
 

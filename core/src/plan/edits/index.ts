@@ -1,4 +1,4 @@
-import { InputError } from '../../fault/index.ts';
+import { InputError } from '../../lib/faults/index.ts';
 import { COLLECTIONS, PLAN, type CollectionKind, type Plan, type RecordOf } from '../model/index.ts';
 import { placeWords } from '../model/words.ts';
 import { validatePlan } from '../validate.ts';

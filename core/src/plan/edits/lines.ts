@@ -1,9 +1,9 @@
-import { InputError } from '../../fault/index.ts';
-import { nutFitsTube, NUTS, tubeById } from '../../stock/index.ts';
-import type { TestBend } from '../../tube/index.ts';
-import type { Vec3 } from '../../vec/index.ts';
-import type { LineView } from '../derived/line-view.ts';
-import { layPlan } from '../derived/laid-plan.ts';
+import { InputError } from '../../lib/faults/index.ts';
+import { nutFitsTube, NUTS, tubeById } from '../../trade/stock/index.ts';
+import type { TestBend } from '../../shape/tube/index.ts';
+import type { Vec3 } from '../../lib/vec/index.ts';
+import type { LineView } from '../layout/line-view.ts';
+import { layPlan } from '../layout/laid-plan.ts';
 import {
   FRESH_JOINT,
   type Bench,

@@ -1,6 +1,6 @@
-import type { Shape } from '../../frame/index.ts';
-import { add, rotate, sub, type Vec3, tenths } from '../../vec/index.ts';
-import { layPlan } from '../derived/laid-plan.ts';
+import type { Shape } from '../../shape/obstacles/index.ts';
+import { add, rotate, sub, type Vec3, tenths } from '../../lib/vec/index.ts';
+import { layPlan } from '../layout/laid-plan.ts';
 import type { Plan, PositionSource } from '../model/index.ts';
 import { linesFollow } from './follow.ts';
 import { changeRecord } from './records.ts';

@@ -1,4 +1,4 @@
-import { add, addScaled, distance, dot, length, scale, sub, unit, type Vec3, tenths } from '../../vec/index.ts';
+import { add, addScaled, distance, dot, length, scale, sub, unit, type Vec3, tenths } from '../../lib/vec/index.ts';
 
 /** Two moves this near in direction are along one line; 0.1° is under what a tape and a square can tell. */
 const ALONG = Math.cos((0.1 * Math.PI) / 180);

@@ -1,4 +1,4 @@
-import type { Vec3 } from '../../vec/index.ts';
+import type { Vec3 } from '../../lib/vec/index.ts';
 import {
   FRESH_PART,
   PART_SPECS,

@@ -1,4 +1,4 @@
-import { InputError } from '../../fault/index.ts';
+import { InputError } from '../../lib/faults/index.ts';
 import { allPorts, type PositionSource, type Part, type Plan, type Port, type Target } from '../model/index.ts';
 import { movePart } from './move-part.ts';
 import { linesFollow } from './follow.ts';

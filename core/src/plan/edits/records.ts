@@ -1,4 +1,4 @@
-import { InputError } from '../../fault/index.ts';
+import { InputError } from '../../lib/faults/index.ts';
 import { outlineOf, type Reference } from '../model/check.ts';
 import {
   COLLECTIONS, figureAt, PLAN, recordAt, withAt, type CollectionKind, type Plan, type RecordOf,

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
-import { bendTable } from '../../tube/index.ts';
-import { distance, sub, type Vec3 } from '../../vec/index.ts';
-import { inspect } from '../../snags/index.ts';
+import { bendTable } from '../../shape/tube/index.ts';
+import { distance, sub, type Vec3 } from '../../lib/vec/index.ts';
+import { inspect } from '../../inspect/index.ts';
 import { applyEdit, checkPlan, laidTemplate, readPlan, writePlan, type EditCall, type LineView, type Plan } from '../index.ts';
-import { snapPlace, snapsFor } from '../snapping/index.ts';
+import { snapPlace, snapsFor } from '../layout/snap.ts';
 import { viewPlan } from '../results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 

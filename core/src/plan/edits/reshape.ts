@@ -1,6 +1,6 @@
-import { figure, InputError } from '../../fault/index.ts';
-import type { Thing } from '../../frame/index.ts';
-import { offset, unbend } from '../../tube/index.ts';
+import { figure, InputError } from '../../lib/faults/index.ts';
+import type { Thing } from '../../shape/obstacles/index.ts';
+import { offset, unbend } from '../../shape/tube/index.ts';
 import {
   add,
   addScaled,
@@ -16,8 +16,8 @@ import {
   unit,
   type Vec3,
   tenths,
-} from '../../vec/index.ts';
-import type { LineView } from '../derived/line-view.ts';
+} from '../../lib/vec/index.ts';
+import type { LineView } from '../layout/line-view.ts';
 
 const mm = (value: number): string => `${figure(value, 1)} mm`;
 

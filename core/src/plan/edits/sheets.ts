@@ -1,4 +1,4 @@
-import { InputError } from '../../fault/index.ts';
+import { InputError } from '../../lib/faults/index.ts';
 import {
   figureAt,
   withAt,

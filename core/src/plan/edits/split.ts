@@ -1,8 +1,8 @@
-import { InputError } from '../../fault/index.ts';
-import { addScaled, distance, sub, unit, ZERO, type Vec3, tenths } from '../../vec/index.ts';
+import { InputError } from '../../lib/faults/index.ts';
+import { addScaled, distance, sub, unit, ZERO, type Vec3, tenths } from '../../lib/vec/index.ts';
 import { FRESH_LINE, freshEnd } from '../model/index.ts';
 import { freshId } from './fresh-id.ts';
-import type { LineView, PortView } from '../derived/line-view.ts';
+import type { LineView, PortView } from '../layout/line-view.ts';
 import { newPart } from './new-part.ts';
 import { mirrored } from './reshape.ts';
 import type { Line, LineEnd, Part, Plan } from '../model/index.ts';

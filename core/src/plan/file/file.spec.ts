@@ -1,8 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import fc from 'fast-check';
-import { pathOf } from '../../fault/index.ts';
-import { inspect } from '../../snags/index.ts';
+import { pathOf } from '../../lib/faults/index.ts';
+import { inspect } from '../../inspect/index.ts';
 import { cases } from '../../testing/cases.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import { GONE, odd, places, put } from '../../testing/odd-values.ts';

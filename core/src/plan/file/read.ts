@@ -1,4 +1,4 @@
-import { faultOf, faultSentence, type Fault } from '../../fault/index.ts';
+import { faultOf, faultSentence, type Fault } from '../../lib/faults/index.ts';
 import { countValues } from '../model/check.ts';
 import { PLAN, PLAN_FORMAT, PLAN_VERSION, type AnyField, type Plan } from '../model/index.ts';
 import { MOST_VALUES, validatePlan } from '../validate.ts';

@@ -1,4 +1,4 @@
-import { adapterById, type Adapter } from '../../stock/index.ts';
+import { adapterById, type Adapter } from '../../trade/stock/index.ts';
 import type { Bench } from './index.ts';
 
 /** An adapter of the stock or of the user's own. */

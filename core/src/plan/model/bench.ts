@@ -1,6 +1,6 @@
-import { FLARES, type Adapter, type FlareForm, type TubeMaterial } from '../../stock/index.ts';
-import type { Bender, TestBend } from '../../tube/index.ts';
-import type { BenchSolids, Solid } from '../../bending/index.ts';
+import { FLARES, type Adapter, type FlareForm, type TubeMaterial } from '../../trade/stock/index.ts';
+import type { Bender, TestBend } from '../../shape/tube/index.ts';
+import type { BenchSolids, Solid } from '../../shape/bending/index.ts';
 import { axes, byKind, flag, id, list, map, name, number, oneOf, optional, over, record, ref, text, time } from './field.ts';
 import { HALF } from './port.ts';
 

@@ -1,4 +1,4 @@
-import type { School } from '../../bleed/index.ts';
+import type { School } from '../../physics/bleeding/index.ts';
 import { number, once, oneOf, record, ref } from './field.ts';
 
 export interface Bleeding {

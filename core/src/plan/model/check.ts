@@ -1,5 +1,5 @@
-import { derive } from '../../derive/index.ts';
-import { faultSentence, pathOf, type Fault } from '../../fault/index.ts';
+import { derive } from '../../lib/derive/index.ts';
+import { faultSentence, pathOf, type Fault } from '../../lib/faults/index.ts';
 import type { AnyField, RecordShape, StockKind, TextLimits, Trouble } from './field.ts';
 import type { RecordKind } from './plan.ts';
 

@@ -1,4 +1,4 @@
-import type { Axle } from '../../hydraulics/index.ts';
+import type { Axle } from '../../physics/hydraulics/index.ts';
 import { id, name, nullable, oneOf, record } from './field.ts';
 
 export const CIRCUIT_INKS = ['fluid', 'copper', 'slate'] as const;

@@ -1,4 +1,4 @@
-import type { Vec3 } from '../../vec/index.ts';
+import type { Vec3 } from '../../lib/vec/index.ts';
 import type { RecordKind } from './plan.ts';
 
 /** What comes out of the stock that ships with the program. */

@@ -1,4 +1,4 @@
-import { WAYS_TO_BLEED, type WayToBleed } from '../../air/index.ts';
+import { WAYS_TO_BLEED, type WayToBleed } from '../../physics/air/index.ts';
 import {
   flag,
   id,

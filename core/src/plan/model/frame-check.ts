@@ -1,4 +1,4 @@
-import { CORNERS, SPANS, type Corner, type Span } from '../../survey/index.ts';
+import { CORNERS, SPANS, type Corner, type Span } from '../../shape/survey/index.ts';
 import { number, nullable, over, record, ref, type Field } from './field.ts';
 
 /** Four marks on a frame, the six tapes between them and their heights: what is not read yet is null. */

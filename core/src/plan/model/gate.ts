@@ -1,4 +1,4 @@
-import type { Vec3 } from '../../vec/index.ts';
+import type { Vec3 } from '../../lib/vec/index.ts';
 import { flag, id, list, name, nullable, optional, place, record, text, written, type Field } from './field.ts';
 import { cornersTrouble } from './thing.ts';
 

@@ -1,6 +1,6 @@
-import type { Motion } from '../../rod/index.ts';
-import type { Half } from '../../stock/index.ts';
-import type { Vec3 } from '../../vec/index.ts';
+import type { Motion } from '../../shape/rod/index.ts';
+import type { Half } from '../../trade/stock/index.ts';
+import type { Vec3 } from '../../lib/vec/index.ts';
 import {
   anyDirection, direction, flag, id, name, nullable, number, oneOf, optional, over, place, record, ref, span, text, written, type Trouble,
 } from './field.ts'; // prettier-ignore

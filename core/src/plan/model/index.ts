@@ -5,7 +5,7 @@ export * from './circuit.ts';
 export { type AnyField, type Field, type Held, type NumberField, type NumberLimits, type TextLimits } from './field.ts';
 export * from './gate.ts';
 export * from './clip-settings.ts';
-export * from './corners.ts';
+export * from './wheel-ends.ts';
 export * from './filling.ts';
 export * from './floor.ts';
 export * from './proving.ts';

@@ -1,5 +1,5 @@
-import type { FlareForm } from '../../stock/index.ts';
-import type { Vec3 } from '../../vec/index.ts';
+import type { FlareForm } from '../../trade/stock/index.ts';
+import type { Vec3 } from '../../lib/vec/index.ts';
 import { flag, id, list, name, nullable, number, oneOf, optional, over, place, record, ref, text, time } from './field.ts';
 
 export const SEALANTS = ['none', 'paste', 'tape'] as const;

@@ -1,4 +1,4 @@
-import type { Vec3 } from '../../vec/index.ts';
+import type { Vec3 } from '../../lib/vec/index.ts';
 import type { Part, PartKind } from './part.ts';
 import type { PortRole } from './port.ts';
 

@@ -1,4 +1,4 @@
-import type { FluidFamily } from '../../stock/index.ts';
+import type { FluidFamily } from '../../trade/stock/index.ts';
 import { flag, id, list, name, nullable, number, once, oneOf, optional, record, ref, type Field, type Trouble } from './field.ts';
 import { PORT, type Port } from './port.ts';
 

@@ -1,5 +1,5 @@
-import type { Thing } from '../../frame/index.ts';
-import type { UnitSystem } from '../../units/index.ts';
+import type { Thing } from '../../shape/obstacles/index.ts';
+import type { UnitSystem } from '../../lib/units/index.ts';
 import { BENCH, defaultBench, type Bench } from './bench.ts';
 import { BLEEDING, DEFAULT_BLEEDING, type Bleeding } from './bleeding.ts';
 import { CIRCUIT, type Circuit } from './circuit.ts';
@@ -10,7 +10,7 @@ import { PEDAL_BOX, type PedalBox } from './pedal-box.ts';
 import { GATE, type Gate } from './gate.ts';
 import { DEFAULT_CLIP_SETTINGS, CLIP_SETTINGS, type ClipSettings } from './clip-settings.ts';
 import { BUYING, type Buying } from './buying.ts';
-import { CORNERS, type Corners } from './corners.ts';
+import { CORNERS, type Corners } from './wheel-ends.ts';
 import { LOG, type Log } from './log.ts';
 import { MAKING, type Making } from './making.ts';
 import { FILLING, type Filling } from './filling.ts';

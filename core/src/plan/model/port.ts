@@ -1,7 +1,7 @@
-import { InputError } from '../../fault/index.ts';
-import { END_FORMS, SEAT_FORMS, type Half } from '../../stock/index.ts';
-import { threadOf } from '../../threads/index.ts';
-import type { Vec3 } from '../../vec/index.ts';
+import { InputError } from '../../lib/faults/index.ts';
+import { END_FORMS, SEAT_FORMS, type Half } from '../../trade/stock/index.ts';
+import { threadOf } from '../../trade/threads/index.ts';
+import type { Vec3 } from '../../lib/vec/index.ts';
 import { byKind, direction, id, name, nullable, number, oneOf, optional, over, record, type Trouble } from './field.ts';
 import { POSITION_SOURCE, type PositionSource } from './position.ts';
 

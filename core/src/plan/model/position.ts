@@ -1,5 +1,5 @@
-import type { Offset, Side, Tape } from '../../survey/index.ts';
-import type { Vec3 } from '../../vec/index.ts';
+import type { Offset, Side, Tape } from '../../shape/survey/index.ts';
+import type { Vec3 } from '../../lib/vec/index.ts';
 import { axes, list, name, number, oneOf, optional, over, place, record, ref } from './field.ts';
 
 /**

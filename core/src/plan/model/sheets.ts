@@ -1,4 +1,4 @@
-import type { Brake, ParkingInput, Pedal, Rotor } from '../../hydraulics/index.ts';
+import type { Brake, ParkingInput, Pedal, Rotor } from '../../physics/hydraulics/index.ts';
 import { byKind, list, name, nullable, number, oneOf, optional, over, record, ref } from './field.ts';
 import {
   AIR_ML,

@@ -1,8 +1,8 @@
-import { CATEGORIES, type Category } from '../../categories/index.ts';
+import { CATEGORIES, type Category } from '../../trade/categories.ts';
 import type {
   AxleLines, Axles, Booster, Brake, Combination, Master, Pedal,
   RearValve, Rotor,
-} from '../../hydraulics/index.ts'; // prettier-ignore
+} from '../../physics/hydraulics/index.ts'; // prettier-ignore
 import { byKind, flag, id, list, nullable, number, oneOf, optional, over, record, type Field } from './field.ts';
 
 /** Figures that know which of them are still guesses, by their path. */

@@ -1,5 +1,14 @@
-import { LININGS, NATURES, SECTIONS, THING_KINDS, type Hole, type Shape, type Thing, type Travel } from '../../frame/index.ts';
-import type { Vec3 } from '../../vec/index.ts';
+import {
+  LININGS,
+  NATURES,
+  SECTIONS,
+  THING_KINDS,
+  type Hole,
+  type Shape,
+  type Thing,
+  type Travel,
+} from '../../shape/obstacles/index.ts';
+import type { Vec3 } from '../../lib/vec/index.ts';
 import {
   byKind,
   direction,

@@ -1,5 +1,5 @@
-import type { Axle } from '../../hydraulics/index.ts';
-import type { PortView } from '../derived/line-view.ts';
+import type { Axle } from '../../physics/hydraulics/index.ts';
+import type { PortView } from '../layout/line-view.ts';
 import type { Part } from '../model/index.ts';
 
 /** The axle that a part stands at: the nearer one; null for a part that has no port and so no place. */

@@ -1,5 +1,5 @@
-import { derive } from '../../derive/index.ts';
-import { reach, underPressure, type Network, type Step } from '../../network/index.ts';
+import { derive } from '../../lib/derive/index.ts';
+import { reach, underPressure, type Network, type Step } from '../../physics/flow-graph/index.ts';
 import { isWorker, makesPressure, type Part, type Port } from '../model/index.ts';
 
 /** What one outlet of a master or an actuator presses: each port with the way there. */

@@ -1,5 +1,5 @@
-import { derive } from '../../derive/index.ts';
-import type { Duct } from '../../network/index.ts';
+import { derive } from '../../lib/derive/index.ts';
+import type { Duct } from '../../physics/flow-graph/index.ts';
 import type { Part, PartKind, Port } from '../model/index.ts';
 
 /** How the ports of a part are connected inside. */

@@ -1,5 +1,5 @@
-import { derive } from '../../derive/index.ts';
-import { networkOf, type Duct, type Network } from '../../network/index.ts';
+import { derive } from '../../lib/derive/index.ts';
+import { networkOf, type Duct, type Network } from '../../physics/flow-graph/index.ts';
 import type { Hose, Line, Plan } from '../model/index.ts';
 import { passagesOf } from './passages.ts';
 

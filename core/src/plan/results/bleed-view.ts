@@ -1,10 +1,10 @@
-import { derive } from '../../derive/index.ts';
-import { InputError } from '../../fault/index.ts';
-import { bleed, type BleedInput, type BleedPlan } from '../../bleed/index.ts';
-import { reach, type Network } from '../../network/index.ts';
+import { derive } from '../../lib/derive/index.ts';
+import { InputError } from '../../lib/faults/index.ts';
+import { bleed, type BleedInput, type BleedPlan } from '../../physics/bleeding/index.ts';
+import { reach, type Network } from '../../physics/flow-graph/index.ts';
 import { galleriesOf, pouredInto } from '../network/index.ts';
-import type { LineView, PortView } from '../derived/line-view.ts';
-import { hoseVolumeMl } from '../derived/hose-figures.ts';
+import type { LineView, PortView } from '../layout/line-view.ts';
+import { hoseVolumeMl } from '../layout/hose-figures.ts';
 import { makesPressure } from '../model/index.ts';
 import type { Circuit, Part, PartKind, Plan, Port } from '../model/index.ts';
 

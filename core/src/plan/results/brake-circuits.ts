@@ -1,8 +1,8 @@
-import { derive } from '../../derive/index.ts';
-import { AXLES, BY_AXLE, type Axle, type CircuitShare } from '../../hydraulics/index.ts';
-import type { Network } from '../../network/index.ts';
+import { derive } from '../../lib/derive/index.ts';
+import { AXLES, BY_AXLE, type Axle, type CircuitShare } from '../../physics/hydraulics/index.ts';
+import type { Network } from '../../physics/flow-graph/index.ts';
 import { axleOf, feedsOf } from '../network/index.ts';
-import type { PortView } from '../derived/line-view.ts';
+import type { PortView } from '../layout/line-view.ts';
 import { isBrake, type Part } from '../model/index.ts';
 
 const nameOf = ({ front, rear }: CircuitShare['share'], brakes: readonly Part[]): string =>

@@ -1,4 +1,4 @@
-import { AXLES, braking, heating, type Heating, type SizeInput, type TrailerSize } from '../../hydraulics/index.ts';
+import { AXLES, braking, heating, type Heating, type SizeInput, type TrailerSize } from '../../physics/hydraulics/index.ts';
 import type { Sizing, TrailerSheet } from '../model/index.ts';
 
 /** Deceleration at which the share of each axle in braking is taken, of g: what repeated brakings are made with. */

@@ -1,8 +1,8 @@
-import { derive } from '../../derive/index.ts';
-import { residualFor, type Residual } from '../../hydraulics/index.ts';
-import { wayOf, type Network } from '../../network/index.ts';
+import { derive } from '../../lib/derive/index.ts';
+import { residualFor, type Residual } from '../../physics/hydraulics/index.ts';
+import { wayOf, type Network } from '../../physics/flow-graph/index.ts';
 import { feedsOf, reservoirsOf } from '../network/index.ts';
-import type { PortView } from '../derived/line-view.ts';
+import type { PortView } from '../layout/line-view.ts';
 import type { Part } from '../model/index.ts';
 
 /** Of a caliper or wheel cylinder fed from a master: the residual pressure it wants and the valves it has on the way. */

@@ -1,5 +1,5 @@
 import { applyEdit, type Plan } from '../index.ts';
-import { size } from '../../hydraulics/index.ts';
+import { size } from '../../physics/hydraulics/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import { runChoices, viewPlan, type RunChoice } from './index.ts';
 

@@ -1,8 +1,8 @@
-import { masterMmPerMl, takenMl, type AxleLines, type Brake } from '../../hydraulics/index.ts';
-import { FLARES, hoseById, hoseMlPerM, TUBES, tubeBoreMm, type FlareForm, type TubeMaterial } from '../../stock/index.ts';
-import { HARD_MPA } from '../derived/hose-figures.ts';
-import { TUBE_MATTER } from '../derived/line-figures.ts';
-import type { LineView } from '../derived/line-view.ts';
+import { masterMmPerMl, takenMl, type AxleLines, type Brake } from '../../physics/hydraulics/index.ts';
+import { FLARES, hoseById, hoseMlPerM, TUBES, tubeBoreMm, type FlareForm, type TubeMaterial } from '../../trade/stock/index.ts';
+import { HARD_MPA } from '../layout/hose-figures.ts';
+import { TUBE_MATTER } from '../layout/line-figures.ts';
+import type { LineView } from '../layout/line-view.ts';
 import type { Bench } from '../model/index.ts';
 import { BULK_GPA } from './sheets.ts';
 import type { PlanView } from './view.ts';

@@ -1,6 +1,6 @@
-import { derive } from '../../derive/index.ts';
-import type { ClutchSize, Heating, ParkingSize, SingleSize, TrailerSize } from '../../hydraulics/index.ts';
-import type { LineView } from '../derived/line-view.ts';
+import { derive } from '../../lib/derive/index.ts';
+import type { ClutchSize, Heating, ParkingSize, SingleSize, TrailerSize } from '../../physics/hydraulics/index.ts';
+import type { LineView } from '../layout/line-view.ts';
 import { clutchView, parkingView, singleView, trailerView } from './sheets.ts';
 import { trailerHeatView } from './heat-view.ts';
 import type { Plan, TrailerSheet } from '../model/index.ts';

@@ -1,7 +1,7 @@
 import { applyEdit, checkPlan, emptyPlan, readPlan, writePlan, type EditCall, type Plan } from '../index.ts';
-import { typicalClutch, typicalParking, typicalSingle, typicalTrailer } from '../typical/index.ts';
-import { LAYOUTS } from '../layouts/index.ts';
-import { viewPlan } from '../results/index.ts';
+import { typicalClutch, typicalParking, typicalSingle, typicalTrailer } from '../typical.ts';
+import { LAYOUTS } from '../../proposals/layouts/index.ts';
+import { viewPlan } from './index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 
 const after = (plan: Plan, ...calls: EditCall[]): Plan => calls.reduce(applyEdit, plan);

@@ -1,8 +1,8 @@
 import {
   clutch, GRAVITY_MS2, parking, single, sumMl, takenMl, trailer, type Brake, type ClutchSize, type ParkingSize, type SingleSize, type TrailerSize,
-} from '../../hydraulics/index.ts'; // prettier-ignore
+} from '../../physics/hydraulics/index.ts'; // prettier-ignore
 import type { ClutchSheet, Plan, SingleSheet, TrailerSheet } from '../model/index.ts';
-import type { LineView } from '../derived/line-view.ts';
+import type { LineView } from '../layout/line-view.ts';
 import { linesWith } from './sizing.ts';
 
 /** What says which tubes and hoses a sheet's cylinders fill. */

@@ -16,10 +16,10 @@ import {
   type Reserve,
   type Size,
   type SizeInput,
-} from '../../hydraulics/index.ts';
-import { derive } from '../../derive/index.ts';
-import { InputError } from '../../fault/index.ts';
-import type { LineView } from '../derived/line-view.ts';
+} from '../../physics/hydraulics/index.ts';
+import { derive } from '../../lib/derive/index.ts';
+import { InputError } from '../../lib/faults/index.ts';
+import type { LineView } from '../layout/line-view.ts';
 import { heatView } from './heat-view.ts';
 import { loadAt, LOADS, sizeInputOf, type LoadName } from './sizing.ts';
 import type { Plan, Sizing } from '../model/index.ts';

@@ -1,8 +1,8 @@
-import type { Axle, AxleLines, Booster, RearValve, SizeInput } from '../../hydraulics/index.ts';
+import type { Axle, AxleLines, Booster, RearValve, SizeInput } from '../../physics/hydraulics/index.ts';
 import type { HoseFigures, Load, Plan, Sizing } from '../model/index.ts';
-import { hoseOf } from '../derived/hose-figures.ts';
-import { linesOf } from '../derived/line-figures.ts';
-import type { LineView } from '../derived/line-view.ts';
+import { hoseOf } from '../layout/hose-figures.ts';
+import { linesOf } from '../layout/line-figures.ts';
+import type { LineView } from '../layout/line-view.ts';
 
 export const LOADS = ['empty', 'laden'] as const;
 export type LoadName = (typeof LOADS)[number];

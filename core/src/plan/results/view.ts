@@ -1,10 +1,10 @@
-import { derive } from '../../derive/index.ts';
-import type { Network } from '../../network/index.ts';
+import { derive } from '../../lib/derive/index.ts';
+import type { Network } from '../../physics/flow-graph/index.ts';
 import type { Plan } from '../model/index.ts';
 import { planNetwork } from '../network/index.ts';
 import { brakeCircuits } from './brake-circuits.ts';
 import { bleedViews, type BleedView } from './bleed-view.ts';
-import { layPlan, type LaidPlan } from '../derived/laid-plan.ts';
+import { layPlan, type LaidPlan } from '../layout/laid-plan.ts';
 import { residualViews, type ResidualView } from './residual-view.ts';
 import { sheetResults, type SheetResults } from './sheet-results.ts';
 import { sizeView, type SizeView } from './size-view.ts';

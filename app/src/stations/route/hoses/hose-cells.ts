@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
-import { rubs, type HoseState, type HoseView } from '@firm-line/core/hose-travel';
-import { worstOf, type Pose } from '@firm-line/core/rod';
-import { formatLength } from '@firm-line/core/units';
+import { figure } from '@firm-line/core/lib/faults';
+import { rubs, type HoseState, type HoseView } from '@firm-line/core/stations/route';
+import { worstOf, type Pose } from '@firm-line/core/shape/rod';
+import { formatLength } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../../session/plan-store';
 import { VERDICT_SIGNS, VERDICT_WORDS } from './hose-words';
 

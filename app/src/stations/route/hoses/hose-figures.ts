@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { HoseState, HoseView } from '@firm-line/core/hose-travel';
-import { formatLengthUnit } from '@firm-line/core/units';
-import { angleDeg, scale, sub } from '@firm-line/core/vec';
+import type { HoseState, HoseView } from '@firm-line/core/stations/route';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
+import { angleDeg, scale, sub } from '@firm-line/core/lib/vec';
 import { PlanStore } from '../../../session/plan-store';
 
 /** What else is known of a hose in the state that is looked at: slack, the way it leaves its ends, twist, what it comes near. */

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
-import type { Thing } from '@firm-line/core/frame';
-import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/rod';
+import type { Thing } from '@firm-line/core/shape/obstacles';
+import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/shape/rod';
 import { HOSE, HOSE_END, MOTION, type TextLimits, freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
-import { HOSE_FITTINGS, HOSES } from '@firm-line/core/stock';
-import { distance, scale, unit, type Vec3 } from '@firm-line/core/vec';
+import { HOSE_FITTINGS, HOSES } from '@firm-line/core/trade/stock';
+import { distance, scale, unit, type Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../../kit/fields/length-field';
 import { NumberField } from '../../../kit/fields/number-field';
 import { SelectField } from '../../../kit/fields/select-field';
@@ -11,7 +11,7 @@ import { PlanStore } from '../../../session/plan-store';
 import { Selection } from '../../../session/selection';
 import { TextField } from '../../../kit/fields/text-field';
 import { CheckField } from '../../../kit/fields/check-field';
-import { firstFault } from '../../../kit/fields/first-fault';
+import { firstFault } from '../../../kit/fields/focus-first-invalid';
 import { Dialog } from '../../../kit/dialog';
 import { VectorField } from '../../../kit/fields/vector-field';
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked } from '@angular/core';
-import { ORDER_STEP_MM, type BracketPlace, type HoseView } from '@firm-line/core/hose-travel';
-import { formatLength, formatLengthUnit } from '@firm-line/core/units';
+import { ORDER_STEP_MM, type BracketPlace, type HoseView } from '@firm-line/core/stations/route';
+import { formatLength, formatLengthUnit } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../../session/plan-store';
 import { HoseFinder } from '../../../worker/hose-finder';
 import type { HoseRequest } from '../../../worker/jobs/hoses';

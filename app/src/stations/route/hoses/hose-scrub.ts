@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
-import type { HoseView } from '@firm-line/core/hose-travel';
-import { partOf, RIDE, type Pose } from '@firm-line/core/rod';
-import { formatLength } from '@firm-line/core/units';
+import { figure } from '@firm-line/core/lib/faults';
+import type { HoseView } from '@firm-line/core/stations/route';
+import { partOf, RIDE, type Pose } from '@firm-line/core/shape/rod';
+import { formatLength } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../../session/plan-store';
 
 /** A full sweep down, up and from lock to lock takes this long, s. */

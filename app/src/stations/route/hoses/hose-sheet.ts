@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { figure } from '@firm-line/core/fault';
-import { HOSE_CLASS_NAMES, hoseById, hoseFittingById } from '@firm-line/core/stock';
-import { formatLengthUnit } from '@firm-line/core/units';
+import { figure } from '@firm-line/core/lib/faults';
+import { HOSE_CLASS_NAMES, hoseById, hoseFittingById } from '@firm-line/core/trade/stock';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { printSheet } from '../../../kit/print-sheet';
 import { PlanStore } from '../../../session/plan-store';
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { HoseState, HoseView } from '@firm-line/core/hose-travel';
-import { formatLength } from '@firm-line/core/units';
+import type { HoseState, HoseView } from '@firm-line/core/stations/route';
+import { formatLength } from '@firm-line/core/lib/units';
 import { hostSize } from '../../../kit/element-size';
 import { PlanStore } from '../../../session/plan-store';
 

@@ -1,4 +1,4 @@
-import type { HoseVerdict } from '@firm-line/core/rod';
+import type { HoseVerdict } from '@firm-line/core/shape/rod';
 
 export const VERDICT_WORDS: Record<HoseVerdict, string> = {
   'out-of-reach': 'does not reach',

@@ -9,11 +9,11 @@ import {
   slideTo,
   type HoseState,
   type HoseView,
-} from '@firm-line/core/hose-travel';
-import { judge, mover, RIDE, type Pose, type Settled } from '@firm-line/core/rod';
+} from '@firm-line/core/stations/route';
+import { judge, mover, RIDE, type Pose, type Settled } from '@firm-line/core/shape/rod';
 import type { Hose } from '@firm-line/core/plan';
-import { formatLength } from '@firm-line/core/units';
-import { addScaled, distance, type Vec3 } from '@firm-line/core/vec';
+import { formatLength } from '@firm-line/core/lib/units';
+import { addScaled, distance, type Vec3 } from '@firm-line/core/lib/vec';
 import { SnagRow } from '../../../pieces/snag-row';
 import { LevelSign } from '../../../kit/level-sign';
 import { PlanStore } from '../../../session/plan-store';
@@ -28,7 +28,7 @@ import { HoseSheet } from './hose-sheet';
 import { HoseStrip } from './hose-strip';
 import { endAt, endMoves, moveEnd } from './move-end';
 import { VERDICT_WORDS } from './hose-words';
-import { Fold } from '../../../kit/fold';
+import { Fold } from '../../../kit/disclosure';
 import { ListRow } from '../../../kit/list-row';
 
 /** What moves near the end is shown as it stands: within this of it, mm. */

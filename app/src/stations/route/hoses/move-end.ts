@@ -1,6 +1,6 @@
-import type { HoseView } from '@firm-line/core/hose-travel';
+import type { HoseView } from '@firm-line/core/stations/route';
 import type { EditCall, Hose, PortView } from '@firm-line/core/plan';
-import { scale, type Vec3 } from '@firm-line/core/vec';
+import { scale, type Vec3 } from '@firm-line/core/lib/vec';
 
 /** End A at a place of its own, its thread pointing there: how it is looked at before it is taken. */
 export const endAt = ({ hose }: HoseView, atMm: Vec3, direction: Vec3): Partial<Hose> => ({

@@ -1,0 +1,181 @@
+import { derive } from '../lib/derive/index.ts';
+import { ENDS, jointEnds, type JointEnd, type JointView } from '../stations/join/index.ts';
+import { hoseView, type HoseView } from '../stations/route/index.ts';
+import { lineSpace, type EditCall, type LineSpace, type LineView, type Plan, type Ref } from '../plan/index.ts';
+import type { PlanView } from '../plan/results/index.ts';
+import { cornerAt, endName, endNode, onLine } from './rule-kit/places.ts';
+
+export type Level = 'stop' | 'mind' | 'note';
+export const STATIONS = ['measure', 'size', 'plumb', 'route', 'join', 'make', 'fit', 'fill', 'prove'] as const;
+export type Station = (typeof STATIONS)[number];
+
+/** One action that mends a finding. */
+export interface Fix {
+  readonly label: string;
+  readonly call: EditCall;
+}
+/** A finding against the plan: what a careful friend would point out. */
+export interface Snag {
+  /** Tells it from every other finding against the same plan. */
+  readonly key: string;
+  readonly rule: string;
+  readonly level: Level;
+  readonly station: Station;
+  readonly place: Ref;
+  /** The place in words: "R2, end B". */
+  readonly where: string;
+  readonly text: string;
+  /** There may be a fix: ask `fixOf`. */
+  readonly fixable: boolean;
+}
+/** What a rule says; the place of what it looked at is filled in where it names none. */
+export interface Finding {
+  readonly level: Level;
+  readonly text: string;
+  readonly place?: Ref;
+  readonly where?: string;
+  /** The action that mends it, worked out when it is asked for; nothing where there is none. */
+  readonly fix?: () => Fix | null | undefined;
+}
+
+/** What a rule looks at one at a time. */
+interface Subjects {
+  plan: [];
+  line: [line: LineView];
+  /** Both ends of each line. */
+  end: [line: LineView, end: 'a' | 'b'];
+  /** Each line that has a centre line, among the things of the vehicle. */
+  space: [line: LineView, space: LineSpace];
+  /** Each end of a line or a hose that is joined. */
+  joined: [end: JointEnd];
+  /** Each joint of each of them; nothing where a thread is not known. */
+  joint: [joint: JointView, end: JointEnd];
+  hose: [hose: HoseView];
+}
+export type About = keyof Subjects;
+
+/** What of a plan, or of what follows from it, a rule reads besides its subject. Units are always at hand. */
+export type ReadName = `plan.${Exclude<keyof Plan, 'id' | 'units'>}` | Exclude<keyof PlanView, 'plan'>;
+type PlanKey<R> = R extends `plan.${infer K}` ? K & keyof Plan : never;
+export type Reading<R extends ReadName> = Pick<PlanView, Extract<R, keyof PlanView>> & {
+  readonly plan: Pick<Plan, PlanKey<R> | 'id' | 'units'>;
+};
+
+type Verdict = Finding | null | undefined | false | readonly Finding[];
+export interface Definition<A extends About, R extends ReadName> {
+  readonly id: string;
+  readonly station: Station;
+  readonly about: A;
+  readonly reads: readonly R[];
+  readonly judge: (...args: [...Subjects[A], Reading<R>]) => Verdict;
+}
+/** A finding with its place. */
+export type Found = Finding & { readonly place: Ref; readonly where: string };
+export interface Rule extends Pick<Definition<About, ReadName>, 'id' | 'station' | 'about' | 'reads'> {
+  readonly find: (view: PlanView) => readonly Found[];
+}
+
+const read = (view: PlanView, name: ReadName): unknown =>
+  name.startsWith('plan.') ? view.plan[name.slice(5) as keyof Plan] : view[name as keyof PlanView];
+
+/** What a rule could not judge, said as a note so that the others are heard. */
+const unjudged = (id: string, error: unknown): Finding => ({
+  level: 'note',
+  text: `${NOT_JUDGED} (${id}): ${(error as Error).message}`,
+});
+export const NOT_JUDGED = 'This could not be judged';
+
+interface Subject<A extends About> {
+  readonly args: Subjects[A];
+  readonly place: Ref;
+  readonly where: string;
+}
+const SUBJECTS: { readonly [A in About]: (view: PlanView, station: Station) => Subject<A>[] } = {
+  plan: ({ plan }) => [{ args: [], place: { kind: 'plan', id: plan.id }, where: plan.name }],
+  line: ({ lines }, station) =>
+    carded(lines, station).map((line) => ({ args: [line], place: onLine(line), where: line.line.name })),
+  end: ({ lines }, station) =>
+    carded(lines, station).flatMap((line) => ENDS.map((end) => endOf([line, end], line, end, station))),
+  space: ({ lines, plan }) =>
+    lines.flatMap((line): Subject<'space'>[] => {
+      const space = lineSpace(plan, line);
+      return space ? [{ args: [line, space], place: onLine(line), where: line.line.name }] : [];
+    }),
+  joined: (view) => jointEnds(view).map((end) => ({ args: [end], place: end.place, where: end.name })),
+  joint: (view) =>
+    jointEnds(view).flatMap((end) =>
+      (end.joints ?? []).map((joint) => ({ args: [joint, end], place: end.place, where: end.name })),
+    ),
+  hose: ({ plan, ports }) =>
+    plan.hoses.map((hose) => ({ args: [hoseView(plan, hose, ports)], place: { kind: 'hose', id: hose.id }, where: hose.name })),
+};
+/** What stays on the vehicle is not made: no card of it is judged. */
+const carded = (lines: readonly LineView[], station: Station): readonly LineView[] =>
+  station === 'make' ? lines.filter(({ line }) => line.origin !== 'kept') : lines;
+function endOf(args: Subjects['end'], line: LineView, end: 'a' | 'b', station: Station): Subject<'end'> {
+  const node = station === 'join' ? endNode(line, end) : cornerAt(line, end);
+  return { args, place: onLine(line, node), where: `${line.line.name}, ${endName(end)}` };
+}
+
+/** What a rule reads, by name: its judgement is given this and sees no more of the plan. */
+function readingOf(names: readonly ReadName[], values: readonly unknown[], id: string, units: PlanView['plan']['units']): object {
+  const entries = names.map((name, i) => [name, values[i]] as const);
+  const of = (inPlan: boolean) => entries.filter(([name]) => name.startsWith('plan.') === inPlan);
+  const plan = Object.fromEntries(of(true).map(([name, value]) => [name.slice(5), value]));
+  return { ...Object.fromEntries(of(false)), plan: { ...plan, id, units } };
+}
+
+/**
+ * A rule: a pure function over what it looks at and over what it says it reads. While those stay, its
+ * findings stay; what throws is told as a note at that place and hurts nothing else.
+ */
+export function defineRule<A extends About, const R extends ReadName>({
+  id,
+  station,
+  about,
+  reads,
+  judge,
+}: Definition<A, R>): Rule {
+  const itself = {};
+  const judged = derive(
+    `rule ${id}`,
+    (args: Subjects[A], { plan }: PlanView, values: readonly unknown[]): readonly [object, ...unknown[]] => [
+      (args[0] as object | undefined) ?? itself,
+      plan.id,
+      plan.units,
+      ...args,
+      ...values,
+    ],
+    (_key: object, ...[planId, units, ...inputs]: unknown[]): readonly Finding[] => {
+      const args = inputs.slice(0, inputs.length - reads.length) as unknown as Subjects[A];
+      const reading = readingOf(reads, inputs.slice(args.length), planId as string, units as PlanView['plan']['units']);
+      try {
+        const verdict = judge(...args, reading as Reading<R>);
+        return !verdict ? [] : Array.isArray(verdict) ? (verdict as readonly Finding[]) : [verdict as Finding];
+      } catch (error) {
+        return [unjudged(id, error)];
+      }
+    },
+    // Both ends of a line belong to the line.
+    about === 'end' ? 2 : 1,
+  );
+  const placed = derive(
+    `place of ${id}`,
+    (finding: Finding, place: Ref, where: string) => {
+      const { kind, id: of, node } = finding.place ?? place;
+      return [finding, kind, of, node, finding.where ?? where];
+    },
+    (finding, kind, of, node, where): Found => ({
+      ...finding,
+      place: { kind, id: of, ...(node === undefined ? {} : { node }) },
+      where,
+    }),
+  );
+  const find = (view: PlanView): readonly Found[] => {
+    const values = reads.map((name) => read(view, name));
+    return SUBJECTS[about](view, station).flatMap(({ args, place, where }) =>
+      judged(args as Subjects[A], view, values).map((finding) => placed(finding, place, where)),
+    );
+  };
+  return { id, station, about, reads, find };
+}

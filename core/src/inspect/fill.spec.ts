@@ -1,0 +1,142 @@
+import { demo } from '../testing/demo-plans.ts';
+import { beforeFill, fillingOf, withTold } from '../stations/fill/index.ts';
+import { freshFluid, NO_FILLING, type Filling, type FillRun, type FluidIn, type Plan } from '../plan/index.ts';
+import { viewPlan } from '../plan/results/index.ts';
+import { inspect, type Snag } from './index.ts';
+
+const gannet = demo('gannet');
+const AT = '2026-03-02T09:00:00Z';
+const plan = (patch: Partial<Filling>, of: Plan = gannet): Plan => ({ ...of, filling: { ...NO_FILLING, ...patch } });
+const found = (of: Plan, rule: string): Snag[] => inspect(of).filter((snag) => snag.rule === rule);
+const order = ['bleed-rr', 'bleed-rl', 'bleed-fr', 'bleed-fl'];
+const run = (patch: Partial<FillRun> = {}): FillRun => ({
+  id: 'run-1',
+  work: 'brake',
+  method: 'two-people',
+  order,
+  flushMl: [1, 1, 1, 1],
+  extraAfter: null,
+  parkingTimes: 0,
+  strokeMl: 5,
+  fullMl: 120,
+  markMl: 40,
+  startedAt: AT,
+  log: [
+    { act: 'open', at: AT },
+    { act: 'stroke', at: AT },
+  ],
+  ...patch,
+});
+/** Fluid has gone in, and all was said before it but what begins so. */
+const wet = (without: string, of = gannet): Plan => {
+  const view = viewPlan(of);
+  const said = beforeFill(
+    view.bleeding.find(({ work }) => work === 'brake')!,
+    view,
+    'two-people',
+  )
+    .filter(({ key }) => !key.startsWith(without))
+    .reduce((filling, before) => withTold(filling, before, AT), fillingOf(of));
+  return plan({ ...said, runs: [run()] }, of);
+};
+
+describe('rules of filling: the plan in which each speaks, and the nearest in which it does not', () => {
+  test('a plan in which nothing was filled has none of what filling asks', () => {
+    const asked = ['pushrod-unlooked', 'drums-unset', 'pads-out', 'bench-open', 'joint-loose-filled'];
+    expect(inspect(plan({})).filter(({ rule }) => asked.includes(rule))).toEqual([]);
+    // A run that was begun and in which nothing has flowed yet is none.
+    expect(inspect(plan({ runs: [run({ log: [] })] })).filter(({ rule }) => asked.includes(rule))).toEqual([]);
+  });
+  test.each([
+    ['pushrod-unlooked', 'play:', 'mind'],
+    ['drums-unset', 'drums', 'mind'],
+    ['pads-out', 'pads', 'stop'],
+    ['bench-open', 'bench:', 'mind'],
+    ['joint-loose-filled', 'joints:', 'stop'],
+  ] as const)("'%s' speaks once fluid is in and it was not said, and not once it was", (rule, key, level) => {
+    expect(found(wet(key), rule).map((snag) => snag.level)).toEqual([level]);
+    expect(found(wet('nothing'), rule)).toEqual([]);
+  });
+
+  test("'order-not-sheet' where the sheet gives an order and another is gone by", () => {
+    const makers = { source: 'Sheet 4', parkingTimes: 0, again: [] };
+    expect(found(plan({ makers }), 'order-not-sheet')[0]!.text).toMatch(/Sheet 4 gives an order/);
+    const listed = { ...gannet, bleeding: { ...gannet.bleeding, school: 'as-listed' as const } };
+    expect(found(plan({ makers }, listed), 'order-not-sheet')).toEqual([]);
+    expect(found(plan({ makers, runs: [run()] }, listed), 'order-not-sheet')).toHaveLength(1);
+    expect(found(plan({ makers, runs: [run({ order: gannet.bleeding.listed })] }, listed), 'order-not-sheet')).toEqual([]);
+    expect(found(plan({ makers: { ...makers, source: '' } }), 'order-not-sheet')).toEqual([]);
+  });
+
+  test("'reservoir-short' where one corner's flush empties it", () => {
+    const most = Math.max(...viewPlan(gannet).bleeding[0]!.result!.order.map(({ flushMl }) => flushMl));
+    const holds = (reservoirMl: number): Plan => ({
+      ...gannet,
+      parts: gannet.parts.map((part) => (part.id === 'master' ? { ...part, figures: { ...part.figures, reservoirMl } } : part)),
+    });
+    const brakes = (of: Plan): Snag[] => found(of, 'reservoir-short').filter(({ where }) => !/clutch/i.test(where));
+    expect(brakes(holds(most * 1.5 - 1))).toHaveLength(1);
+    expect(brakes(holds(most * 1.5 + 1))).toEqual([]);
+  });
+
+  test("'fluid-unknown' of a part that stays and of which nobody said what it held", () => {
+    const kept = (family: 'glycol' | null, isKept = true): Plan => ({
+      ...gannet,
+      parts: gannet.parts.map((part) => (part.id === 'fl' ? { ...part, family, ...(isKept ? { kept: true } : {}) } : part)),
+    });
+    expect(found(kept(null), 'fluid-unknown').map(({ where }) => where)).toEqual(['Front left']);
+    expect([...found(kept('glycol'), 'fluid-unknown'), ...found(kept(null, false), 'fluid-unknown')]).toEqual([]);
+  });
+
+  const fluid = (patch: Partial<FluidIn>): Plan =>
+    plan({
+      fluids: [{ ...freshFluid('master', 'dot-4'), ...patch }],
+    });
+  test("'bottle-old' of glycol opened more than 90 days before it went in", () => {
+    expect(found(fluid({ openedOn: '2025-11-01', filledOn: '2026-03-02' }), 'bottle-old')[0]!.text).toMatch(/opened 121 days/);
+    expect(found(fluid({ openedOn: '2025-12-02', filledOn: '2026-03-02' }), 'bottle-old')).toEqual([]);
+    expect(found(fluid({ openedOn: '2025-11-01', filledOn: '2026-03-02', fluidId: 'dot-5' }), 'bottle-old')).toEqual([]);
+    expect(found(fluid({ openedOn: '2025-11-01' }), 'bottle-old')).toEqual([]);
+  });
+  test("'fluid-wet' by the least wet boiling point of the regulation", () => {
+    // 49 CFR 571.116 (from memory): DOT 4 boils wet from 155 °C.
+    expect(found(fluid({ boilC: 154 }), 'fluid-wet').map(({ level }) => level)).toEqual(['stop']);
+    expect(found(fluid({ boilC: 165 }), 'fluid-wet').map(({ level }) => level)).toEqual(['mind']);
+    expect(found(fluid({ boilC: 171 }), 'fluid-wet')).toEqual([]);
+    expect(found(fluid({ hotC: 149 }), 'fluid-wet').map(({ level }) => level)).toEqual(['mind']);
+    expect(found(fluid({ hotC: 160 }), 'fluid-wet').map(({ level }) => level)).toEqual(['stop']);
+    expect([
+      ...found(fluid({ hotC: 149, boilC: 230 }), 'fluid-wet'),
+      ...found(fluid({ hotC: 149, fluidId: 'mineral' }), 'fluid-wet'),
+    ]).toEqual([]);
+  });
+  test("'fluid-change' until every seal is renewed and the lines are flushed", () => {
+    expect(found(fluid({ wasId: 'dot-4', fluidId: 'dot-5' }), 'fluid-change').map(({ level }) => level)).toEqual(['stop']);
+    expect(found(fluid({ wasId: 'dot-4', fluidId: 'dot-5', seals: true, flushed: true }), 'fluid-change')).toEqual([]);
+    expect(found(fluid({ wasId: 'dot-3' }), 'fluid-change')).toEqual([]);
+    expect(found(fluid({ wasId: 'mineral', seals: true, flushed: true }), 'fluid-change')[0]!.text).toMatch(
+      /unless the sheet of every part names both/,
+    );
+  });
+
+  test("'air-stays' where fluid is slower than air climbs over a hump", () => {
+    // The clutch line in 1/4 in tube over a hump; its reservoir's level 20 mm over the bleeder: gravity moves it some 8 mm/s, and air climbs about 60.
+    const humped = (levelMm: number): Plan => ({
+      ...gannet,
+      lines: gannet.lines.map((line) =>
+        line.id === 'line-c1'
+          ? { ...line, cornersMm: line.cornersMm.map((at, i) => (i === 2 ? ([at[0], at[1], 760] as const) : at)) }
+          : line,
+      ),
+      parts: gannet.parts.map((part) =>
+        part.id === 'clutch-master' ? { ...part, figures: { ...part.figures, levelMm } } : part,
+      ),
+    });
+    expect(found(plan({ method: 'gravity' }, humped(470)), 'air-stays').map(({ where, level }) => [where, level])).toEqual([
+      ['C1', 'mind'],
+    ]);
+    expect(found(plan({ method: 'gravity' }, humped(900)), 'air-stays')).toEqual([]);
+    expect(found(plan({ method: 'two-people' }, humped(470)), 'air-stays')).toEqual([]);
+    expect(found(plan({ method: 'gravity' }, gannet), 'air-stays')).toEqual([]);
+  });
+});

@@ -1,0 +1,76 @@
+import { derive } from '../lib/derive/index.ts';
+import type { Plan } from '../plan/index.ts';
+import { viewPlan, type PlanView } from '../plan/results/index.ts';
+import type { Fix, Found, Level, Rule, Snag } from './define-rule.ts';
+import { FILL_RULES } from './rules/fill/index.ts';
+import { FIT_RULES } from './rules/fit/index.ts';
+import { HOSES_RULES } from './rules/hoses/index.ts';
+import { JOIN_RULES } from './rules/join/index.ts';
+import { MAKE_RULES } from './rules/make/index.ts';
+import { MEASURE_RULES } from './rules/measure/index.ts';
+import { PLUMB_RULES } from './rules/plumb/index.ts';
+import { PROVE_RULES } from './rules/prove/index.ts';
+import { ROUTE_RULES } from './rules/route/index.ts';
+import { SIZE_RULES } from './rules/size/index.ts';
+
+export { mountedOnBoth } from './rules/route/_nearness.ts';
+export { NOT_JUDGED, STATIONS, type Fix, type Level, type Snag, type Station } from './define-rule.ts';
+
+/** Every rule there is, in the order of the stations. */
+export const RULES: readonly Rule[] = [
+  ...MEASURE_RULES,
+  ...SIZE_RULES,
+  ...PLUMB_RULES,
+  ...ROUTE_RULES,
+  ...HOSES_RULES,
+  ...JOIN_RULES,
+  ...MAKE_RULES,
+  ...FIT_RULES,
+  ...FILL_RULES,
+  ...PROVE_RULES,
+];
+const RANK: Record<Level, number> = { stop: 0, mind: 1, note: 2 };
+
+interface Told {
+  readonly snag: Snag;
+  readonly fix: () => Fix | null;
+}
+/** A finding as it is told: the same one again while its rule finds it just so. */
+const tell = derive(
+  'snag',
+  (finding: Found, key: string, rule: Rule) => [finding, key, rule],
+  ({ level, place, where, text, fix }, key, { id, station }): Told => ({
+    snag: { key, rule: id, level, station, place, where, text, fixable: fix !== undefined },
+    fix: () => fix?.() ?? null,
+  }),
+);
+const fixed = derive(
+  'fix',
+  (told: Told) => [told],
+  (told) => told.fix(),
+);
+/** All that the rules say of a plan, stops first, else in the order of the stations. */
+const told = derive(
+  'snags',
+  (view: PlanView) => [view],
+  (view): readonly Told[] => {
+    const count = new Map<string, number>();
+    return RULES.flatMap((rule) =>
+      rule.find(view).map((finding): Told => {
+        const name = `${rule.id} ${finding.place.kind} ${finding.place.id} ${finding.where}`;
+        const nth = (count.get(name) ?? 0) + 1;
+        count.set(name, nth);
+        return tell(finding, nth > 1 ? `${name} ${nth}` : name, rule);
+      }),
+    ).sort((a, b) => RANK[a.snag.level] - RANK[b.snag.level]);
+  },
+);
+
+/** All snags of a valid plan, stops first, else in the order of the stations. */
+export const inspect = (plan: Plan): Snag[] => told(viewPlan(plan)).map(({ snag }) => snag);
+
+/** The action that mends a snag of this plan, worked out once it is asked for; null where there is none, or no such snag. */
+export function fixOf(plan: Plan, key: string): Fix | null {
+  const found = told(viewPlan(plan)).find(({ snag }) => snag.key === key);
+  return found ? fixed(found) : null;
+}

@@ -1,0 +1,11 @@
+import { defineRule } from '../../define-rule.ts';
+import { FILL_READS, unsaid } from './_shared.ts';
+
+/** Drums that are not adjusted up take a stroke of fluid each: the pedal stays low however it is bled. Common practice. */
+export const drumsUnset = defineRule({
+  id: 'drums-unset',
+  station: 'fill',
+  about: 'plan',
+  reads: FILL_READS,
+  judge: (view) => unsaid(view, 'drums', () => ({ level: 'mind', text: 'Fluid went in and the drums are not adjusted up: their shoes take the stroke, and the pedal stays low however it is bled.' })),
+}); // prettier-ignore

@@ -1,0 +1,18 @@
+import { fluidIn, partsOf } from '../../../stations/fill/index.ts';
+import type { PlanView } from '../../../plan/results/index.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { onPart } from '../../rule-kit/places.ts';
+
+/** A part that stays on the vehicle has held a fluid nobody named: what goes in next may not meet it. Common practice. */
+export const fluidUnknown = defineRule({
+  id: 'fluid-unknown',
+  station: 'fill',
+  about: 'plan',
+  reads: ['bleeding', 'lines', 'ports', 'plan.parts', 'plan.hoses', 'plan.filling', 'plan.bleeding'],
+  judge: (view) =>
+    view.bleeding.flatMap((work) =>
+      partsOf(work, view as unknown as PlanView)
+        .filter((part) => part.kept && part.family === null && part.cavityMl > 0 && !fluidIn(view.plan, part.id).wasId)
+        .map((part): Finding => ({ level: 'mind', place: onPart(part), where: part.name, text: 'It stays on the vehicle, and nobody said what fluid it has held. Read the cap and the sheet; colour proves nothing.' })),
+    ),
+}); // prettier-ignore

@@ -1,0 +1,43 @@
+import { components } from '../../../physics/flow-graph/index.ts';
+import { fluidFor, type Part } from '../../../plan/index.ts';
+import { fluidById, type FluidFamily } from '../../../trade/stock/index.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { onPart } from '../../rule-kit/places.ts';
+
+const WORDS: Record<FluidFamily, string> = { glycol: 'glycol', silicone: 'silicone', mineral: 'mineral oil' };
+/** What it takes to change from one family to another. Common practice. */
+const changed = (a: FluidFamily, b: FluidFamily): string =>
+  a === 'mineral' || b === 'mineral'
+    ? "To or from mineral oil there is no change, unless the parts' sheets name both families: seals renewed like for like fail at once."
+    : 'Change the fluid, or renew every seal and flush the lines.';
+
+/** Glycol, silicone and mineral oil never meet: seals swell and the mixture gels. Judged for all that shares its fluid, back to the reservoir. Common practice. */
+export const fluidsMeet = defineRule({
+  id: 'fluids-meet',
+  station: 'fill',
+  about: 'plan',
+  reads: ['network', 'plan.bleeding', 'plan.parts', 'plan.filling'],
+  judge: ({ network, plan: { bleeding, parts, filling } }) => {
+    const group = components(network);
+    const groupOf = ({ ports }: Part): number => ports.map(({ id }) => group[network.index.get(id) ?? -1]).find((one) => one !== undefined) ?? -1;
+    const together = new Map<number, Part[]>();
+    for (const part of parts) {
+      const own = groupOf(part);
+      if (own >= 0) together.set(own, [...(together.get(own) ?? []), part]);
+    }
+    return [...together.values()].flatMap((own): Finding[] => {
+      const made = own.filter((part): part is Part & { readonly family: FluidFamily } => part.family !== null);
+      // Each reservoir has a fluid of its own.
+      const chosen = fluidFor({ filling, bleeding }, own);
+      const fluid = fluidById(chosen)!;
+      const odd = made.filter(({ family }) => family !== fluid.family);
+      if (!odd.length) return [];
+      // A circuit of which every part is known to take another fluid has that fluid: it is filled from a bottle of its own.
+      if (odd.length === own.filter(({ cavityMl }) => cavityMl > 0).length && new Set(odd.map(({ family }) => family)).size === 1)
+        return [{ level: 'note', place: onPart(odd[0]!), where: odd[0]!.name,
+          text: `Its circuit takes ${WORDS[odd[0]!.family]}: a bottle of its own, and never ${fluid.name}, which is chosen here for the others.` }];
+      return odd.map((part) => ({ level: 'stop', place: onPart(part), where: part.name,
+        text: `It is made for ${WORDS[part.family]} or has held it, and the plan fills ${fluid.name} (${WORDS[fluid.family]}): the two never meet. ${changed(part.family, fluid.family)}` }));
+    });
+  },
+}); // prettier-ignore

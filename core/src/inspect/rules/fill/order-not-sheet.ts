@@ -1,0 +1,22 @@
+import { fillingOf } from '../../../stations/fill/index.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { begun } from './_shared.ts';
+
+/** A maker's sheet that gives an order wins over any school. Common practice. */
+export const orderNotSheet = defineRule({
+  id: 'order-not-sheet',
+  station: 'fill',
+  about: 'plan',
+  reads: ['plan.filling', 'plan.bleeding'],
+  judge: (view) => {
+    const { bleeding } = view.plan;
+    const { makers } = fillingOf(view.plan);
+    if (!makers?.source || !bleeding.listed.length) return [];
+    const fix = (): Finding['fix'] => () => ({ label: 'Go by the sheet', call: { edit: 'changeBleeding', with: { patch: { school: 'as-listed' } } } });
+    if (bleeding.school !== 'as-listed') return [{ level: 'mind', text: `${makers.source} gives an order, and the plan bleeds by another school: the sheet wins.`, fix: fix() }];
+    const run = begun(view).find(({ work }) => work === 'brake');
+    const listed = bleeding.listed.filter((id) => run?.order.includes(id));
+    const first = run?.order.slice(0, listed.length) ?? [];
+    return run && listed.some((id, i) => first[i] !== id) ? [{ level: 'mind', text: `The last run was begun in another order than ${makers.source} gives: bleed again by the sheet.` }] : [];
+  },
+}); // prettier-ignore

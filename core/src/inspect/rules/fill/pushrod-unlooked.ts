@@ -1,0 +1,11 @@
+import { defineRule } from '../../define-rule.ts';
+import { FILL_READS, unsaid } from './_shared.ts';
+
+/** Fluid went in and nobody looked at the pushrod: a preloaded one shuts the compensating port, and the brakes lock on. Common practice. */
+export const pushrodUnlooked = defineRule({
+  id: 'pushrod-unlooked',
+  station: 'fill',
+  about: 'plan',
+  reads: FILL_READS,
+  judge: (view) => unsaid(view, 'play:', () => ({ level: 'mind', text: 'Fluid went in and its free play is not looked at: a preloaded pushrod shuts the compensating port, and the brakes drag and lock on.' })),
+}); // prettier-ignore

@@ -1,0 +1,19 @@
+import { reservoirOf } from '../../../stations/fill/index.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+
+/** A reservoir that a single corner empties is topped up in the middle of it. Common practice. */
+export const reservoirShort = defineRule({
+  id: 'reservoir-short',
+  station: 'fill',
+  about: 'plan',
+  reads: ['bleeding', 'plan.parts'],
+  judge: (view) =>
+    view.bleeding.flatMap((work): Finding[] => {
+      const { ml, known } = reservoirOf(work);
+      const usable = (ml * 2) / 3;
+      const most = [...(work.result?.order ?? [])].sort((a, b) => b.flushMl - a.flushMl)[0];
+      if (!known || !most || most.flushMl <= usable) return [];
+      const { part } = work.bleeders.find(({ port }) => port.id === most.id)!;
+      return [{ level: 'note', place: { kind: 'port', id: most.id }, where: part.name, text: `${Math.round(most.flushMl)} mL are to go through it, and of the reservoir's ${Math.round(ml)} mL only ${Math.round(usable)} may be used before it is topped up: stop half way and look.` }];
+    }),
+}); // prettier-ignore

@@ -1,0 +1,17 @@
+import { WIRE_TESTS } from '../../../physics/wheel-ends/index.ts';
+import { cornersOf } from './_wheel-ends.ts';
+import { defineRule } from '../../define-rule.ts';
+
+/** A breakaway that nobody pulled is one that nobody knows to work. */
+export const breakawayUntested = defineRule({
+  id: 'breakaway-untested',
+  station: 'fit',
+  about: 'plan',
+  reads: ['plan.corners'],
+  judge: ({ plan }) => {
+    const { wires } = cornersOf(plan);
+    const tested = wires.some(({ job, volts }) => job === 'breakaway' && volts.pulled !== null);
+    const begun = wires.some(({ volts }) => WIRE_TESTS.some((test) => volts[test] !== null));
+    return begun && !tested ? { level: 'mind' as const, text: 'The wires are read, and nobody has pulled the breakaway’s pin: pull it, read the wire, feel that the wheels hold.' } : null;
+  },
+}); // prettier-ignore

@@ -1,0 +1,21 @@
+import { floorOf, newestDay } from '../../../stations/fit/tasks/index.ts';
+import { defineRule } from '../../define-rule.ts';
+import { FLOOR_READS, told } from './_shared.ts';
+
+/** What was left until a day is due once work went on after it: the newest thing told on the floor says how late it is. */
+export const laterPassed = defineRule({
+  id: 'later-passed',
+  station: 'fit',
+  about: 'plan',
+  reads: FLOOR_READS,
+  judge: (view) => {
+    const floor = floorOf(view.plan);
+    const now = newestDay(floor);
+    const byTask = new Map(told(view).map(({ task, state }) => [task.id, { task, state }]));
+    return floor.later.flatMap(({ task: id, until }) => {
+      const one = byTask.get(id);
+      if (!one || one.state === 'done' || until === null || until >= now) return [];
+      return [{ level: 'mind' as const, place: one.task.place, where: one.task.name, text: `It was left until ${until}, and work went on to ${now}: do it, or give it another day.` }];
+    });
+  },
+}); // prettier-ignore

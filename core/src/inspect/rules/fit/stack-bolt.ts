@@ -1,0 +1,23 @@
+import { boltThrough } from '../../../physics/wheel-ends/index.ts';
+import { cornersOf } from './_wheel-ends.ts';
+import { defineRule } from '../../define-rule.ts';
+import { lengthWords, onPart } from '../../rule-kit/places.ts';
+
+/** A bolt that is too short strips, one that bottoms or stands on its shank clamps nothing. */
+export const stackBolt = defineRule({
+  id: 'stack-bolt',
+  station: 'fit',
+  about: 'plan',
+  reads: ['plan.corners', 'plan.parts'],
+  judge: ({ plan }) => {
+    return cornersOf(plan).calipers.flatMap(({ key, bolt, fittedMm }) => {
+      const part = plan.parts.find(({ id }) => id === key);
+      if (!part || !bolt || fittedMm === null) return [];
+      const { engagementMm, boltFault, boltMm } = boltThrough(bolt, fittedMm);
+      if (!boltFault) return [];
+      const { full } = lengthWords({ plan });
+      const text = boltFault === 'short' ? `Only ${full(Math.max(engagementMm, 0), 1)} of its bolt’s thread holds, and ${full(bolt.needMm, 1)} must` : boltFault === 'shank' ? 'Its bolt stands proud on its plain shank and clamps nothing' : `Its bolt bottoms: ${full(engagementMm, 1)} of thread go in, and there are ${full(bolt.depthMm!, 1)}`;
+      return [{ level: 'stop' as const, place: onPart(part), where: part.name, text: `${text}: one of ${full(boltMm.least, 1)}${boltMm.most === null ? ' or more' : ` to ${full(boltMm.most, 1)}`}.` }];
+    });
+  },
+}); // prettier-ignore

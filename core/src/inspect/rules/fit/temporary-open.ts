@@ -1,0 +1,13 @@
+import { defineRule } from '../../define-rule.ts';
+
+/** What holds for now must come off again before the road. */
+export const temporaryOpen = defineRule({
+  id: 'temporary-open',
+  station: 'fit',
+  about: 'plan',
+  reads: ['plan.floor'],
+  judge: ({ plan }) =>
+    (plan.floor?.temporary ?? [])
+      .filter(({ closed }) => closed === null)
+      .map(({ what, by, since }) => ({ level: 'mind' as const, where: what, text: `Held for now by ${by === 'other' ? 'something' : `a ${by.replace('-', ' ')}`} since ${since}: put in what belongs there, and close it.` })),
+}); // prettier-ignore

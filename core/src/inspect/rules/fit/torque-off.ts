@@ -1,0 +1,27 @@
+import { figure } from '../../../lib/faults/index.ts';
+import { floorOf, torqueOf } from '../../../stations/fit/tasks/index.ts';
+import { defineRule } from '../../define-rule.ts';
+import { FLOOR_READS, told } from './_shared.ts';
+
+/** What the wrench said lies beside what is wanted now, or the figure wanted is not one that such a fastener takes. */
+export const torqueOff = defineRule({
+  id: 'torque-off',
+  station: 'fit',
+  about: 'plan',
+  reads: FLOOR_READS,
+  judge: (view) => {
+    const floor = floorOf(view.plan);
+    return told(view).flatMap(({ task, state }) => {
+      const torque = torqueOf(task, floor);
+      if (!torque) return [];
+      const { wantedNm, saidNm, likely, verdict } = torque;
+      const at = { level: 'mind' as const, place: task.place, where: task.joint?.name ?? task.name };
+      if (state === 'done' && (verdict === 'low' || verdict === 'high'))
+        return [{ ...at, text: `The wrench said ${figure(saidNm!)} N·m and ${figure(wantedNm!)} is wanted: ${verdict === 'low' ? 'draw it up' : 'loosen it, look at it, tighten anew'}.` }];
+      // Of a joint, Join asks about its figure.
+      return task.fastener && wantedNm !== null && likely && (wantedNm < likely.least || wantedNm > likely.most)
+        ? [{ ...at, text: `${figure(wantedNm)} N·m is wanted, and such a bolt mostly takes ${figure(likely.least)} to ${figure(likely.most)}: is the unit right?` }]
+        : [];
+    });
+  },
+}); // prettier-ignore

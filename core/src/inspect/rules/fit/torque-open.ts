@@ -1,0 +1,18 @@
+import { floorOf, torqueOf } from '../../../stations/fit/tasks/index.ts';
+import { defineRule } from '../../define-rule.ts';
+import { FLOOR_READS, told } from './_shared.ts';
+
+/** What is tight to no figure anybody can name is tight to nothing. */
+export const torqueOpen = defineRule({
+  id: 'torque-open',
+  station: 'fit',
+  about: 'plan',
+  reads: FLOOR_READS,
+  judge: (view) =>
+    told(view).flatMap(({ task, state }) => {
+      const torque = state === 'done' ? torqueOf(task, floorOf(view.plan)) : null;
+      if (!torque || (torque.wantedNm !== null && torque.source)) return [];
+      const text = torque.wantedNm === null ? 'It is tightened, and no figure stands for it: look it up and check.' : 'Its figure has no source: say whose word it is.';
+      return [{ level: 'mind' as const, place: task.place, where: task.joint?.name ?? task.name, text }];
+    }),
+}); // prettier-ignore

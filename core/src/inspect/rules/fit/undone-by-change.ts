@@ -1,0 +1,15 @@
+import { undone } from '../../../stations/fit/tasks/index.ts';
+import { defineRule } from '../../define-rule.ts';
+import { FLOOR_READS, told } from './_shared.ts';
+
+/** An edit un-proves the work that was done to what it changed. */
+export const undoneByChange = defineRule({
+  id: 'undone-by-change',
+  station: 'fit',
+  about: 'plan',
+  reads: FLOOR_READS,
+  judge: (view) =>
+    view.plan.floor
+      ? undone(told(view).map(({ task }) => task), view.plan.floor).map(({ task, at }) => ({ level: 'mind' as const, place: task.place, where: task.name, text: `It was done on ${at.slice(0, 10)} and has changed since: do it again, or say that it still stands.` }))
+      : [],
+}); // prettier-ignore

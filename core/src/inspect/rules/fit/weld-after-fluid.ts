@@ -1,0 +1,18 @@
+import { defineRule } from '../../define-rule.ts';
+import { doneIds, FLOOR_READS, told } from './_shared.ts';
+
+/** Brake fluid and its vapour burn: nothing is welded once it is in. */
+export const weldAfterFluid = defineRule({
+  id: 'weld-after-fluid',
+  station: 'fit',
+  about: 'plan',
+  reads: FLOOR_READS,
+  judge: (view) => {
+    const views = told(view);
+    if (!doneIds(views).has('fill')) return [];
+    const welds = views.filter(({ task, state }) => state !== 'done' && task.tools.includes('welder'));
+    return welds.length
+      ? { level: 'stop', text: `Fluid is in, and there is still to be welded: ${welds.map(({ task }) => task.name).join('; ')}. Never weld on a filled line: drain it, or bolt the bracket.` }
+      : null;
+  },
+}); // prettier-ignore

@@ -1,0 +1,23 @@
+import { TEST_WORDS, wireVerdict, WIRE_NAMES, WIRE_TESTS, WIRE_VOLTS } from '../../../physics/wheel-ends/index.ts';
+import { figure } from '../../../lib/faults/index.ts';
+import { cornersOf } from './_wheel-ends.ts';
+import { defineRule } from '../../define-rule.ts';
+
+/** A wire that reads what it should not is crossed, broken, badly earthed or loaded. */
+export const wireRange = defineRule({
+  id: 'wire-range',
+  station: 'fit',
+  about: 'plan',
+  reads: ['plan.corners'],
+  judge: ({ plan }) => {
+    return cornersOf(plan).wires.flatMap(({ job, colour, volts }) =>
+      WIRE_TESTS.flatMap((test) => {
+        const read = volts[test];
+        const verdict = read === null ? null : wireVerdict(job, test, read);
+        if (verdict !== 'low' && verdict !== 'high') return [];
+        const { least, most } = WIRE_VOLTS[job][test]!;
+        return [{ level: 'mind' as const, where: `${WIRE_NAMES[job]}${colour ? `, ${colour}` : ''}`, text: `It reads ${figure(read!)} V ${TEST_WORDS[test]}, and ${figure(least)} to ${figure(most)} is what such a wire has: look for a crossed wire, a bad earth or a long thin one.` }];
+      }),
+    );
+  },
+}); // prettier-ignore

@@ -1,0 +1,23 @@
+import { HOSES } from '../../../trade/stock/index.ts';
+import { defineRule } from '../../define-rule.ts';
+
+/** Only hose made for brakes holds their pressure and their fluid. */
+export const hoseClass = defineRule({
+  id: 'hose-class',
+  station: 'route',
+  about: 'hose',
+  reads: [],
+  judge: ({ hose, stock }) => {
+    if (stock.brakeClass && (stock.kind === 'feed') === (hose.service === 'feed')) return null;
+    const fit = HOSES.find((one) => one.brakeClass && (one.kind === 'feed') === (hose.service === 'feed'))!;
+    return {
+      level: 'stop',
+      text: stock.brakeClass
+        ? hose.service === 'feed'
+          ? `${stock.name} is pressure hose: a reservoir feeds through a wider bore.`
+          : `${stock.name} is made for a reservoir's feed: brake pressure bursts it.`
+        : `${stock.name} is not brake hose: it swells in the fluid and bursts at ${stock.burstMPa} MPa.`,
+      fix: () => ({ label: `Take ${fit.name}`, call: { edit: 'changeHose', with: { id: hose.id, patch: { stockId: fit.id } } } }),
+    };
+  },
+});

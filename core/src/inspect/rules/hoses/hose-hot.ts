@@ -1,0 +1,22 @@
+import { leastOf } from './_shared.ts';
+import { defineRule } from '../../define-rule.ts';
+import { lengthWords } from '../../rule-kit/places.ts';
+
+/** A hose that comes too near to something hot, in some state of its travel. */
+export const hoseHot = defineRule({
+  id: 'hose-hot',
+  station: 'route',
+  about: 'hose',
+  reads: [],
+  judge: (hose, view) => {
+    const heated = hose.states.filter(({ hot }) => hot && hot.distanceMm < hot.wantedMm);
+    const worst = leastOf(heated, ({ hot }) => hot!.distanceMm);
+    if (!worst) return null;
+    const { thing, distanceMm, wantedMm } = worst.hot!;
+    const { full, bare } = lengthWords(view);
+    return {
+      level: distanceMm < wantedMm / 2 ? 'stop' : 'mind',
+      text: `At ${worst.name} it comes to ${full(distanceMm)} of ${thing.name}, ${bare(wantedMm)} wanted. Lead it another way, or shield it as the hose maker says.`,
+    };
+  },
+});

@@ -1,0 +1,22 @@
+import { leastOf, LONGER, otherLength } from './_shared.ts';
+import { defineRule } from '../../define-rule.ts';
+import { lengthWords } from '../../rule-kit/places.ts';
+
+/** A hose bent tighter than its kind may be, in some state of the travel. */
+export const hoseKinks = defineRule({
+  id: 'hose-kinks',
+  station: 'route',
+  about: 'hose',
+  reads: ['obstacles', 'plan.things'],
+  judge: (hose, view) => {
+    const kinked = hose.states.filter((state) => state.verdict === 'kinks');
+    const worst = leastOf(kinked, (state) => state.minRadiusMm!);
+    if (!worst) return null;
+    const { bare, full } = lengthWords(view);
+    return {
+      level: 'stop',
+      text: `At ${worst.name} it bends to a radius of ${full(worst.minRadiusMm!)}, ${bare(hose.stock.minRadiusMm)} is the least for ${hose.stock.name}: it kinks.`,
+      fix: () => otherLength(hose, view, LONGER),
+    };
+  },
+});

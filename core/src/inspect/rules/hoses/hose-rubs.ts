@@ -1,0 +1,26 @@
+import { rubs } from '../../../stations/route/index.ts';
+import { leastOf, otherLength } from './_shared.ts';
+import { defineRule } from '../../define-rule.ts';
+import { lengthWords } from '../../rule-kit/places.ts';
+
+/** A hose that comes too near to a wheel, an arm or whatever else, as these stand in the same state. */
+export const hoseRubs = defineRule({
+  id: 'hose-rubs',
+  station: 'route',
+  about: 'hose',
+  reads: ['obstacles', 'plan.things'],
+  judge: (hose, view) => {
+    const worst = leastOf(hose.states.filter(rubs), ({ near }) => near!.distanceMm - near!.wantedMm);
+    if (!worst) return null;
+    const { thing, distanceMm, wantedMm } = worst.near!;
+    const { bare, full } = lengthWords(view);
+    return {
+      level: distanceMm > 0 && thing.nature === 'solid' ? 'mind' : 'stop',
+      text:
+        distanceMm > 0
+          ? `At ${worst.name} it comes to ${full(distanceMm)} of ${thing.name}, ${bare(wantedMm)} wanted.`
+          : `At ${worst.name} it rubs on ${thing.name}.`,
+      fix: () => otherLength(hose, view, [0.95, 0.9, 0.85, 1.1]),
+    };
+  },
+});

@@ -1,0 +1,26 @@
+import { figure } from '../../../lib/faults/index.ts';
+import { defineRule } from '../../define-rule.ts';
+
+/** Twist in 100 mm of hose that is worth a look, and that wears it out, deg. A judgement: no published limit for brake hose is known to us. */
+const MIND_DEG = 5;
+const STOP_DEG = 20;
+
+/** The travel twists a hose that is tight at both ends: tightened, neither a swivel nor a banjo turns. */
+export const travelTwists = defineRule({
+  id: 'travel-twists',
+  station: 'route',
+  about: 'hose',
+  reads: [],
+  judge: ({ twistDeg, states, freeMm, stock }) => {
+    // A feed carries no pressure, and its clamps are no crimps.
+    if (stock.kind === 'feed') return null;
+    const turns = twistDeg.map((deg) => Math.abs(deg ?? 0));
+    const most = Math.max(0, ...turns);
+    const perDeg = (100 * most) / freeMm;
+    if (perDeg < MIND_DEG) return null;
+    return {
+      level: perDeg >= STOP_DEG ? 'stop' : 'mind',
+      text: `Tight at both ends, it is twisted by ${figure(most, 0)}° in "${states[turns.indexOf(most)]!.name}": ${figure(perDeg, 0)}° in 100 mm, where ${MIND_DEG}° is worth a look and ${STOP_DEG}° too much. Turn an end, let it leave the other way, or take a longer one. How stiff it is in twist is a judgement: draw a line along it and watch it through the travel.`,
+    };
+  },
+});

@@ -1,0 +1,18 @@
+import { defineRule } from '../../define-rule.ts';
+
+/** An adapter holds the tube's end off the port; until that is measured the tube is cut too long. */
+export const adapterLength = defineRule({
+  id: 'adapter-length',
+  station: 'join',
+  about: 'end',
+  reads: [],
+  judge: (line, end) => {
+    const { adapters, standoffMm } = line.line.ends[end];
+    return adapters.length && standoffMm === 0
+      ? {
+          level: 'mind',
+          text: 'How far its adapters hold the tube off the port is not measured: the tube would be cut that much too long.',
+        }
+      : null;
+  },
+});

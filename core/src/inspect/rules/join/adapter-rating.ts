@@ -1,0 +1,34 @@
+import { figure } from '../../../lib/faults/index.ts';
+import { adapterOf } from '../../../plan/index.ts';
+import { isPipeFitting } from '../../../trade/stock/index.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { pressureIn, PRESSURE_READ } from '../size/pressure-in.ts';
+
+/** What brass pipe fittings hold by their class, MPa. Source: makers' tables (from memory): class 125, forged or extruded, instrument. */
+const CLASS_125_MPA = 1.4;
+const FORGED_MPA = 7;
+const INSTRUMENT_MPA = 20;
+
+/** An adapter under more pressure than it is rated for; a brass pipe fitting of a class that nobody has looked up. */
+export const adapterRating = defineRule({
+  id: 'adapter-rating',
+  station: 'join',
+  about: 'end',
+  reads: [...PRESSURE_READ, 'circuits', 'plan.bench'],
+  judge: ({ line }, end, view) => {
+    const { bench } = view.plan;
+    const mpa = pressureIn(view, view.circuits.get(line.circuitId)!);
+    return line.ends[end].adapters.flatMap((id): Finding[] => {
+      const adapter = adapterOf(bench, id)!;
+      const rated = bench.ratingMPa?.[id];
+      if (rated !== undefined)
+        return mpa > rated ? [{ level: 'stop', text: `${adapter.name} is rated for ${figure(rated, 1)} MPa and comes to ${figure(mpa, 1)}.` }] : [];
+      if (!isPipeFitting(adapter) || mpa <= CLASS_125_MPA) return [];
+      const which = mpa <= FORGED_MPA ? 'a forged or extruded one' : 'one of instrument class';
+      return [{
+        level: 'mind',
+        text: `${adapter.name} comes to ${figure(mpa, 1)} MPa. Brass pipe fittings hold about ${CLASS_125_MPA} MPa in class 125, ${FORGED_MPA} to 8 forged or extruded, ${INSTRUMENT_MPA} and more of instrument class: take ${which} and set its rating down by its maker's sheet.`,
+      }];
+    });
+  },
+}); // prettier-ignore

@@ -1,0 +1,20 @@
+import { likelyTorqueNm } from '../../../trade/ends/index.ts';
+import { formatTorque } from '../../../lib/units/torque.ts';
+import { defineRule } from '../../define-rule.ts';
+
+/** A torque far from what such a thread mostly takes is questioned, not refused. */
+export const torqueUnlikely = defineRule({
+  id: 'torque-unlikely',
+  station: 'join',
+  about: 'joined',
+  reads: [],
+  judge: ({ joints, work: { torqueNm } }) => {
+    const last = joints?.at(-1);
+    const likely = last && likelyTorqueNm(last);
+    if (torqueNm === null || !likely || (torqueNm >= likely.least && torqueNm <= likely.most)) return null;
+    return {
+      level: 'mind',
+      text: `${formatTorque(torqueNm)} is unlikely for ${last.join!.male.thread}: mostly it lies from ${likely.least} to ${likely.most} N·m. Is the unit right?`,
+    };
+  },
+});

@@ -1,0 +1,16 @@
+import { defineRule } from '../../define-rule.ts';
+import { onLine } from '../../rule-kit/places.ts';
+
+/** An edit un-proves the work that was ticked to an older card. */
+export const changedAfterMade = defineRule({
+  id: 'changed-after-made',
+  station: 'make',
+  about: 'line',
+  reads: [],
+  judge: (line) => {
+    const count = line.line.ticks.filter((tick) => tick.digest !== line.digest).length;
+    if (!count) return [];
+    const text = `${count === 1 ? '1 step was' : `${count} steps were`} ticked to an older card. Hold the tube against the new one and tick again what still agrees.`;
+    return [{ level: 'mind', place: onLine(line), where: line.line.name, text }];
+  },
+});

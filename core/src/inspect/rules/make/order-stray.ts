@@ -1,0 +1,15 @@
+import { defineRule } from '../../define-rule.ts';
+import { LIST_READS, listOf } from './_shared.ts';
+
+/** What was ordered to the plan as it was may be another thread than the port's now. */
+export const orderStray = defineRule({
+  id: 'order-stray',
+  station: 'make',
+  about: 'plan',
+  reads: LIST_READS,
+  judge: (view) =>
+    (listOf(view)?.stray ?? []).map(({ key, state }) => ({
+      level: 'mind' as const,
+      text: `${key.slice(key.indexOf(':') + 1)} is ${state === 'ordered' ? 'on order' : 'here'}, and nothing of the plan asks for it any more: another thread, size or length stands there now. Send it back, or change the plan.`,
+    })),
+});

@@ -1,0 +1,23 @@
+import { places } from './_shared.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+
+/** A guess that a tape is read from or a line ends at is an open point until it is measured. */
+export const guessUnmeasured = defineRule({
+  id: 'guess-unmeasured',
+  station: 'measure',
+  about: 'plan',
+  reads: ['plan.lines', 'points', 'ports'],
+  judge: (view) =>
+    places(view).flatMap(({ place, where, known, used }): Finding[] =>
+      used && known.how === 'guessed'
+        ? [
+            {
+              level: 'mind',
+              place,
+              where,
+              text: 'This place is a guess. Measure it before tube is cut for it.',
+            },
+          ]
+        : [],
+    ),
+});

@@ -1,0 +1,22 @@
+import type { PedalBox } from '../../../plan/index.ts';
+import { PEDAL_ROOM } from '../../../plan/typical.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { lengthWords } from '../../rule-kit/places.ts';
+
+/** Pedals stand so that one shoe presses one of them, and the brake is not stopped by anything but the master. Common practice. */
+export const pedalRoom = defineRule({
+  id: 'pedal-room',
+  station: 'measure',
+  about: 'plan',
+  reads: ['plan.pedals'],
+  judge: ({ plan }) => {
+    const { full } = lengthWords({ plan });
+    return (Object.keys(PEDAL_ROOM) as (keyof PedalBox)[]).flatMap((key): Finding[] => {
+      const { name, leastMm, mostMm, why } = PEDAL_ROOM[key];
+      const is = plan.pedals?.[key] ?? null;
+      if (is === null) return [];
+      if (is < leastMm) return [{ level: 'mind', where: 'Pedals', text: `${name}: ${full(is)}, and ${full(leastMm)} are wanted: ${why}.` }];
+      return mostMm !== null && is > mostMm ? [{ level: 'note', where: 'Pedals', text: `${name}: ${full(is)}, and over ${full(mostMm)} is far to move a foot.` }] : [];
+    });
+  },
+}); // prettier-ignore

@@ -1,0 +1,24 @@
+import { isWorker } from '../../../plan/index.ts';
+import { endsByPart, ENDS_READ } from './_ends-by-part.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+
+/** A circuit that the split gives to one axle and that feeds brakes on both. It is judged once the wheelbase is known. */
+export const bothAxles = defineRule({
+  id: 'both-axles',
+  station: 'plumb',
+  about: 'plan',
+  reads: ['plan.parts', 'plan.sizing', ...ENDS_READ],
+  judge: (view) => {
+    const wheelbase = view.plan.sizing?.wheelbaseMm;
+    if (!wheelbase) return [];
+    return view.plan.parts.filter(isWorker).flatMap((part): Finding[] =>
+      (endsByPart(view).get(part.id) ?? []).flatMap(({ name, place, circuit, at }): Finding[] => {
+        const stands = at.fixed.atMm[0] < wheelbase / 2 ? 'front' : 'rear';
+        if (circuit.work !== 'brake' || !circuit.axle || circuit.axle === stands) return [];
+        return [{ level: 'stop', place, where: name,
+        text: `It belongs to ${circuit.name} and feeds ${part.name} on the ${stands} axle: one failure would take brakes of both axles.`,
+      }]; // prettier-ignore
+      }),
+    );
+  },
+});

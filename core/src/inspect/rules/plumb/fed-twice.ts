@@ -1,0 +1,27 @@
+import { isWorker } from '../../../plan/index.ts';
+import { galleriesOf } from '../../../plan/network/index.ts';
+import { endsByPart, ENDS_READ } from './_ends-by-part.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+
+/** Two lines into one brake: right only for one made with two chambers. */
+export const fedTwice = defineRule({
+  id: 'fed-twice',
+  station: 'plumb',
+  about: 'plan',
+  reads: ['plan.parts', ...ENDS_READ],
+  judge: (view) =>
+    view.plan.parts.filter(isWorker).flatMap((part) =>
+      galleriesOf(part).flatMap((gallery): Finding[] => {
+        const ends = (endsByPart(view).get(part.id) ?? []).filter(({ at }) => gallery.includes(at.port));
+        if (ends.length < 2) return [];
+        return [
+          {
+            level: 'mind',
+            place: { kind: 'port', id: ends[1]!.at.port.id },
+            where: part.name,
+            text: `${ends.map(({ name }) => name).join(' and ')} both feed it: one is enough, unless its sheet shows two chambers; then say so in its passages.`,
+          },
+        ];
+      }),
+    ),
+});

@@ -1,0 +1,19 @@
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { onPart } from '../../rule-kit/places.ts';
+
+/** Said once for each master whose discs cannot be judged. */
+export const levelUnknown = defineRule({
+  id: 'level-unknown',
+  station: 'plumb',
+  about: 'plan',
+  reads: ['residuals'],
+  judge: (view) => {
+    const masters = new Set(view.residuals.filter((of) => of.wanted === null).map((of) => of.master));
+    return [...masters].map((master): Finding => ({
+      level: 'note',
+      place: onPart(master),
+      where: master.name,
+      text: 'How high its fluid stands is not set down: whether its calipers want a residual valve cannot be judged.',
+    }));
+  },
+});

@@ -1,0 +1,20 @@
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { onPart } from '../../rule-kit/places.ts';
+
+/** What holds by pressure leaks down and shrinks as it cools. Common practice. */
+export const noParkingBrake = defineRule({
+  id: 'no-parking-brake',
+  station: 'plumb',
+  about: 'plan',
+  reads: ['plan.parking', 'plan.parts'],
+  judge: (view) =>
+    // Once a parking brake is set down, that is what is judged.
+    (view.plan.parking ? [] : view.plan.parts)
+      .filter((part) => part.kind === 'handbrake-cylinder' || part.kind === 'parking-valve')
+      .map((part): Finding => ({
+        level: 'note',
+        place: onPart(part),
+        where: part.name,
+        text: 'It is no parking brake: held pressure leaks down and shrinks as it cools. Keep a mechanical one.',
+      })),
+});

@@ -1,0 +1,31 @@
+import { figure } from '../../../lib/faults/index.ts';
+import { RESIDUAL_MPA } from '../../../physics/hydraulics/index.ts';
+import { psi } from './_shared.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { lengthWords, onPart } from '../../rule-kit/places.ts';
+
+/** A brake that wants a residual valve and has none on its way from the master. */
+export const residualMissing = defineRule({
+  id: 'residual-missing',
+  station: 'plumb',
+  about: 'plan',
+  reads: ['residuals'],
+  judge: (view) => {
+    const { full } = lengthWords(view);
+    return view.residuals.flatMap((of): Finding[] => {
+      if (!of.wanted?.wantedMPa || of.has.length) return [];
+      const disc = of.kind === 'disc';
+      const level = full(of.topMm - (of.levelMm ?? 0));
+      return [
+        {
+          level: disc ? 'mind' : 'note',
+          place: onPart(of.part),
+          where: of.part.name,
+          text: disc
+            ? `The fluid in ${of.master.name} stands ${level} below its top and drains back: it wants a residual valve of ${psi(RESIDUAL_MPA.disc)} (${figure(RESIDUAL_MPA.disc, 3)} MPa).`
+            : `Drums mostly take a residual valve of ${psi(RESIDUAL_MPA.drum)} to keep their cups pressed out; none is on the way. Have its cups expanders, which do without?`,
+        },
+      ];
+    });
+  },
+});

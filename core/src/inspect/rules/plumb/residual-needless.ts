@@ -1,0 +1,21 @@
+import { psi } from './_shared.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+
+/** A disc whose fluid stands above it keeps its pads without a valve; one there makes it drag a little. */
+export const residualNeedless = defineRule({
+  id: 'residual-needless',
+  station: 'plumb',
+  about: 'plan',
+  reads: ['residuals'],
+  judge: (view) =>
+    view.residuals.flatMap((of) =>
+      of.wanted?.wantedMPa === 0
+        ? of.has.map((valve): Finding => ({
+            level: 'mind',
+            place: { kind: 'port', id: valve.portId },
+            where: valve.where,
+            text: `The fluid stands above ${of.part.name}, so it cannot drain back: its residual valve${valve.residualMPa === null ? '' : ` of ${psi(valve.residualMPa)}`} only makes the pads drag.`,
+          }))
+        : [],
+    ),
+});

@@ -1,0 +1,36 @@
+import { reach, underPressure } from '../../../physics/flow-graph/index.ts';
+import { isBrake, isWorker, type Part } from '../../../plan/index.ts';
+import { axleOf } from '../../../plan/network/index.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { onPart } from '../../rule-kit/places.ts';
+
+/** Valves that hold one axle's pressure back. */
+const HOLDS_BACK = ['proportioning-valve', 'load-valve'];
+
+/** A valve that holds the rear back stands before both rear brakes, or one before each; never before the front. Common practice. */
+export const valveMisplaced = defineRule({
+  id: 'valve-misplaced',
+  station: 'plumb',
+  about: 'plan',
+  reads: ['network', 'plan.parts', 'plan.sizing', 'ports'],
+  judge: ({ network, ports, plan: { parts, sizing } }) => {
+    if (!sizing) return [];
+    const isFront = (part: Part): boolean => axleOf(part, ports, sizing.wheelbaseMm) === 'front';
+    const valves = parts.filter(({ kind }) => HOLDS_BACK.includes(kind));
+    const behind = valves.map((valve) => {
+      const outlets = valve.ports.filter(({ role }) => role === 'outlet').map(({ id }) => id);
+      const reached = reach(network, outlets, (duct) => underPressure(duct) && duct.id !== valve.id);
+      return { valve, brakes: parts.filter((part) => isWorker(part) && part.ports.some(({ id }) => reached.has(id))) };
+    });
+    const held = new Set(behind.flatMap(({ brakes }) => brakes));
+    return behind.flatMap(({ valve, brakes }): Finding[] => {
+      const finding = (text: string): Finding[] => [{ level: 'stop', place: onPart(valve), where: valve.name, text }];
+      const front = brakes.find(isFront);
+      if (front) return finding(`It holds back ${front.name}, a front brake: the rear locks first. It belongs in the rear circuit.`);
+      const other = parts.find((part) => isBrake(part) && part.ports.length && !isFront(part) && !held.has(part));
+      return brakes.length && other
+        ? finding(`It holds back ${brakes.map(({ name }) => name).join(', ')} and not ${other.name} on the same axle: the vehicle pulls to one side. It stands before both, or each has its own.`)
+        : [];
+    });
+  },
+}); // prettier-ignore

@@ -1,0 +1,21 @@
+import { roundsOf, signedNow } from '../../../stations/prove/index.ts';
+import type { PlanView } from '../../../plan/results/index.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { begunProving, PROVE_READS } from './_shared.ts';
+
+/** What was proved on another state of the plan proves nothing now. */
+export const changedSinceProved = defineRule({
+  id: 'changed-since-proved',
+  station: 'prove',
+  about: 'plan',
+  reads: [...PROVE_READS, 'plan.points'],
+  judge: (view) => {
+    if (!begunProving(view)) return [];
+    const whole = view as unknown as PlanView;
+    const signed = signedNow(whole);
+    return [
+      ...roundsOf(whole).filter(({ state }) => state === 'void').map(({ name, hold }): Finding => ({ level: 'mind', where: name, ...(hold ? { place: { kind: 'circuit', id: hold.circuitId } } : {}), text: 'It was proved, and what it rests on is otherwise since: prove it again.' })),
+      ...(signed && !signed.stands ? [{ level: 'stop' as const, where: 'Signature', text: `It was signed on ${signed.sign.at.slice(0, 10)}, and the plan is otherwise since: that signature is for another vehicle.` }] : []),
+    ];
+  },
+}); // prettier-ignore

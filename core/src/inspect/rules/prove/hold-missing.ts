@@ -1,0 +1,23 @@
+import { roundsOf } from '../../../stations/prove/index.ts';
+import type { PlanView } from '../../../plan/results/index.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { begunProving, PROVE_READS } from './_shared.ts';
+
+/** Driven or signed on a circuit that nobody held under pressure, or that fell. Common practice. */
+export const holdMissing = defineRule({
+  id: 'hold-missing',
+  station: 'prove',
+  about: 'plan',
+  reads: PROVE_READS,
+  judge: (view) => {
+    if (!begunProving(view)) return [];
+    const { stops, signed } = view.plan.proving!;
+    const driven = stops.length > 0 || signed.length > 0 || view.plan.proving!.rounds.some(({ key }) => key === 'walking' || key === 'site');
+    return roundsOf(view as unknown as PlanView).flatMap(({ hold, name, state, note }): Finding[] => {
+      if (!hold) return [];
+      const place = { kind: 'circuit', id: hold.circuitId } as const;
+      if (state === 'bad') return [{ level: 'stop', place, where: name, text: note }];
+      return state === 'open' && driven ? [{ level: 'stop', place, where: name, text: 'It was driven or signed, and nobody held it under pressure.' }] : [];
+    });
+  },
+}); // prettier-ignore

@@ -1,0 +1,19 @@
+import { roundsOf } from '../../../stations/prove/index.ts';
+import type { PlanView } from '../../../plan/results/index.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { begunProving, PROVE_READS } from './_shared.ts';
+
+/** A leak that was found and not closed. */
+export const leakOpen = defineRule({
+  id: 'leak-open',
+  station: 'prove',
+  about: 'plan',
+  reads: PROVE_READS,
+  judge: (view) =>
+    begunProving(view)
+      ? roundsOf(view as unknown as PlanView).flatMap(({ key, group, state, note }): Finding[] => {
+          const circuit = group === 'Leaks' && state === 'bad' ? view.plan.circuits.find(({ id }) => key.endsWith(`:${id}`)) : undefined;
+          return circuit ? [{ level: 'stop', place: { kind: 'circuit', id: circuit.id }, where: circuit.name, text: `It leaks: ${note}. Find it, mend it, hold and look again.` }] : [];
+        })
+      : [],
+}); // prettier-ignore

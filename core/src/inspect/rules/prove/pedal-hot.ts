@@ -1,0 +1,18 @@
+import { provingOf } from '../../../stations/prove/index.ts';
+import { defineRule } from '../../define-rule.ts';
+
+/** Growing by this is more than the reading's own scatter, mm. Common practice. */
+const LONGER_MM = 8;
+/** A pedal that is longer hot than cold: fluid that boils, or linings that swell the drum away. Common practice. */
+export const pedalHot = defineRule({
+  id: 'pedal-hot',
+  station: 'prove',
+  about: 'plan',
+  reads: ['plan.proving'],
+  judge: (view) => {
+    const own = provingOf(view.plan).pedal.filter(({ vehicle }) => vehicle === 'this');
+    const [hot, cold] = [true, false].map((is) => own.filter((one) => one.hot === is).at(-1));
+    if (!hot || !cold || hot.engine !== cold.engine || hot.travelMm - cold.travelMm < LONGER_MM) return [];
+    return [{ level: 'stop', where: 'Pedal', text: `It is ${Math.round(hot.travelMm - cold.travelMm)} mm longer hot than cold: fluid near its boiling point, or drums that grow away from their shoes. Let it cool; look before it is driven again.` }];
+  },
+}); // prettier-ignore

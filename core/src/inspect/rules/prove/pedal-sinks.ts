@@ -1,0 +1,14 @@
+import { provingOf } from '../../../stations/prove/index.ts';
+import { defineRule } from '../../define-rule.ts';
+
+/** A pedal that goes down under a steady foot leaks: outside, or past the master's cup. Common practice. */
+export const pedalSinks = defineRule({
+  id: 'pedal-sinks',
+  station: 'prove',
+  about: 'plan',
+  reads: ['plan.proving'],
+  judge: (view) => {
+    const last = provingOf(view.plan).pedal.filter(({ vehicle }) => vehicle === 'this').at(-1);
+    return last?.sinks ? [{ level: 'stop', where: 'Pedal', text: 'It sinks under a steady foot: a joint leaks, or fluid goes past the master’s cup. Not to be driven.' }] : [];
+  },
+}); // prettier-ignore

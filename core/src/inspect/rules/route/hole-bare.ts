@@ -1,0 +1,23 @@
+import { throughHoles } from '../../../plan/index.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+
+/** The edge of a hole saws through a tube that is not kept off it. Common practice. */
+export const holeBare = defineRule({
+  id: 'hole-bare',
+  station: 'route',
+  about: 'space',
+  reads: ['plan.things'],
+  judge: (line, { points }, { plan }) =>
+    plan.things.flatMap((thing) =>
+      throughHoles(thing, points, line.tube.odMm).flatMap(({ hole }): Finding[] =>
+        hole?.lined === 'none'
+          ? [
+              {
+                level: 'mind',
+                text: `It passes through a bare hole in ${thing.name}: a grommet or a bulkhead there, or its edge saws through the tube.`,
+              },
+            ]
+          : [],
+      ),
+    ),
+});

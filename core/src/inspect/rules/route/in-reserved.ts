@@ -1,0 +1,4 @@
+import { nearness } from './_nearness.ts';
+
+/** Space kept for something fitted later. */
+export const inReserved = nearness('in-reserved', 'reserved', 'mind', () => ', which is kept free');

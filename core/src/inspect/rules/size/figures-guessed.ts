@@ -1,0 +1,30 @@
+import { defineRule, type Finding } from '../../define-rule.ts';
+
+/** No verdict is green while it rests on a guess. */
+export const figuresGuessed = defineRule({
+  id: 'figures-guessed',
+  station: 'size',
+  about: 'plan',
+  reads: ['plan.clutch', 'plan.parking', 'plan.singles', 'plan.sizing', 'plan.trailer'],
+  judge: ({ plan }) => {
+    const sheets = [
+      ['Foot to road', plan.sizing],
+      ['Trailer', plan.trailer],
+      ...plan.singles.map((single) => [single.name, single] as const),
+      ['Clutch', plan.clutch],
+      ['Parking brake', plan.parking],
+    ] as const;
+    return sheets.flatMap(([where, sheet]): Finding[] => {
+      const count = sheet?.open.length ?? 0;
+      if (!count) return [];
+      return [
+        {
+          level: 'mind',
+          place: { kind: 'plan', id: plan.id },
+          where,
+          text: `${count === 1 ? '1 figure is' : `${count} figures are`} still a guess: measure them or take them from the parts' sheets.`,
+        },
+      ];
+    });
+  },
+});

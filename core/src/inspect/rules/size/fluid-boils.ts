@@ -1,0 +1,24 @@
+import { fluidById } from '../../../trade/stock/index.ts';
+import { defineRule } from '../../define-rule.ts';
+
+/** So near to boiling is worth a word, K. Common practice. */
+const NEAR_K = 25;
+
+/** Fluid measured near the least boiling point that it has with water in it: bubbles take the pedal away. Source: 49 CFR 571.116 (from memory). */
+export const fluidBoils = defineRule({
+  id: 'fluid-boils',
+  station: 'size',
+  about: 'plan',
+  reads: ['plan.bleeding', 'plan.sizing'],
+  judge: ({ plan: { bleeding, sizing } }) => {
+    const fluid = fluidById(bleeding.fluidId)!;
+    const at = sizing?.heat?.fluidC ?? null;
+    if (at === null || fluid.wetBoilC === null || at < fluid.wetBoilC - NEAR_K) return null;
+    const boils = at >= fluid.wetBoilC;
+    return {
+      level: boils ? 'stop' : 'mind',
+      where: 'Fluid',
+      text: `It was measured at ${at} °C, and ${fluid.name} with water in it boils from ${fluid.wetBoilC} °C${boils ? ': its bubbles take the pedal away' : ''}. Cool the caliper, shield the line, or fill a fluid that boils later.`,
+    };
+  },
+});

@@ -1,0 +1,15 @@
+import { figure } from '../../../lib/faults/index.ts';
+import { sizingRule } from './_shared.ts';
+
+/** The published rules allow no more foot than this. */
+export const footTooHard = sizingRule('foot-too-hard', (sizing, { empty }) => {
+  const { limits } = empty;
+  if (!limits || sizing.pedal.forceN <= limits.pedalMostN) return [];
+  return [
+    {
+      level: 'mind',
+      where: 'Pedal',
+      text: `The figures rest on ${figure(sizing.pedal.forceN, 0)} N of foot; ${limits.pedalMostN} N is the most (${limits.source}).`,
+    },
+  ];
+});

@@ -1,0 +1,16 @@
+import { parkingLimit } from '../../../physics/hydraulics/index.ts';
+import { defineRule } from '../../define-rule.ts';
+
+/** A vehicle whose rule asks a parking brake and that has none set down. */
+export const parkingMissing = defineRule({
+  id: 'parking-missing',
+  station: 'size',
+  about: 'plan',
+  reads: ['plan.parking', 'plan.sizing'],
+  judge: ({ plan: { parking, sizing } }) => {
+    const limit = sizing && !parking && parkingLimit(sizing.category);
+    return limit
+      ? { level: 'mind', where: 'Parking brake', text: `None is set down: it must hold ${100 * limit.grade} % by itself, with no pressure (${limit.source}). Size it, or say that it stays as it was.` }
+      : null;
+  },
+}); // prettier-ignore

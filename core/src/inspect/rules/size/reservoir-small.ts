@@ -1,0 +1,34 @@
+import { figure } from '../../../lib/faults/index.ts';
+import { AXLES, wearMl } from '../../../physics/hydraulics/index.ts';
+import { makesPressure } from '../../../plan/index.ts';
+import { reservoirsOf } from '../../../plan/network/index.ts';
+import { endsByPart, ENDS_READ } from '../plumb/_ends-by-part.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
+import { onPart } from '../../rule-kit/places.ts';
+
+/** Between its marks a reservoir must hold what new linings take until they are worn out; judged where both are known. */
+export const reservoirSmall = defineRule({
+  id: 'reservoir-small',
+  station: 'size',
+  about: 'plan',
+  reads: ['network', 'plan.parts', 'plan.sizing', ...ENDS_READ],
+  judge: (view) => {
+    const { sizing, parts } = view.plan;
+    if (!sizing) return [];
+    const draws = parts.filter(makesPressure).map((master) => ({ master, from: reservoirsOf(view.network, parts, master) }));
+    return parts.flatMap((part): Finding[] => {
+      const holds = part.figures.reservoirMl;
+      if (holds === undefined) return [];
+      // A master with a bottle of its own draws from that; others share what feeds them.
+      const masters = part.kind === 'reservoir' ? draws.filter(({ from }) => from.includes(part)).map(({ master }) => master) : [part];
+      const ends = masters.flatMap((master) => endsByPart(view).get(master.id) ?? []).filter(({ at }) => at.port.role === 'outlet');
+      const axles = new Set(ends.map(({ circuit }) => circuit.axle));
+      const takes = AXLES.filter((axle) => axles.has(axle)).reduce((sum, axle) => sum + wearMl(sizing[axle], sizing.wearMm[axle]), 0);
+      return takes > holds
+        ? [{ level: 'mind', place: onPart(part), where: part.name,
+            text: `It holds ${figure(holds, 0)} mL between its marks, and ${figure(takes, 0)} mL go out of it until the linings are worn: it would run dry before they are renewed.`,
+          }]
+        : [];
+    });
+  },
+}); // prettier-ignore

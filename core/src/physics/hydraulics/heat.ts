@@ -1,0 +1,178 @@
+import type { Category } from '../../trade/categories.ts';
+import { GRAVITY_MS2, type Brake } from './types.ts';
+
+/** One disc or drum as a store of heat. */
+export interface Rotor {
+  readonly massKg: number;
+  /** Outside diameter of a disc; inside diameter of a drum. */
+  readonly diameterMm: number;
+  /** Width of the ring that the pads sweep, or of the drum. */
+  readonly widthMm: number;
+  /** Where its pads or linings begin to fade, by their sheet. */
+  readonly fadeC: number;
+}
+/** The two discs or drums of an axle. */
+export interface HotAxle {
+  readonly name: string;
+  readonly rotor: Rotor;
+  readonly kind: Brake['kind'];
+  /** Share of the braking that this axle does. */
+  readonly share: number;
+}
+export interface HeatInput {
+  /** All that these brakes slow, what is towed without brakes included. */
+  readonly massKg: number;
+  readonly topKmh: number;
+  readonly ambientC: number;
+  readonly axles: readonly HotAxle[];
+}
+/** A way of heating brakes, and how hot they become along it. */
+export interface Heating {
+  readonly id: 'stop' | 'repeated' | 'hill';
+  readonly name: string;
+  readonly source: string;
+  /** Temperatures in the order of the axles. */
+  readonly curve: readonly { readonly minutes: number; readonly celsius: readonly number[] }[];
+  readonly axles: readonly HotPeak[];
+}
+/** The hottest an axle becomes, and whether it fades there. */
+export interface HotPeak {
+  readonly name: string;
+  readonly peakC: number;
+  readonly fadeC: number;
+  readonly fades: boolean;
+}
+
+/** Specific heat of grey cast iron, J/(kg·K). Source: handbook tables, warm (from memory). */
+const IRON_J_KGK = 500;
+/** Rotating masses raise the energy by so much. Common practice for a car in a high gear. */
+const ROTATING = 1.05;
+/** Air: conductivity W/(m·K), kinematic viscosity m²/s, near 60 °C. Source: handbook tables (from memory). */
+const AIR_W_MK = 0.028;
+const AIR_M2_S = 1.8e-5;
+/** Rolling resistance over weight. Common practice. */
+const ROLLING = 0.01;
+/** Where the air's flow over a disc turns over. */
+const TURBULENT = 2.4e5;
+
+/**
+ * Heat that a square metre of a disc or drum gives to the air at a speed, W/(m²·K). Source: R. Limpert,
+ * Brake Design and Safety, chapter 3: solid disc and drum (from memory).
+ */
+export function coolingWm2K(kind: Brake['kind'], diameterMm: number, kmh: number): number {
+  const d = diameterMm / 1000;
+  const reynolds = ((kmh / 3.6) * d) / AIR_M2_S;
+  const by = AIR_W_MK / d;
+  if (kind === 'drum') return 0.1 * by * reynolds ** (2 / 3);
+  return reynolds > TURBULENT ? 0.04 * by * reynolds ** 0.8 : 0.7 * by * reynolds ** 0.55;
+}
+/** What gives heat to the air: both faces of the swept ring, or the drum's outside, m². */
+export const coolsM2 = (kind: Brake['kind'], { diameterMm, widthMm }: Rotor): number =>
+  (Math.PI * (kind === 'drum' ? diameterMm : 2 * (diameterMm - widthMm)) * widthMm) / 1e6;
+
+/** Joules that a slowing from one speed to another turns into heat. */
+export const slowingJ = (massKg: number, fromKmh: number, toKmh: number): number =>
+  (ROTATING * massKg * ((fromKmh / 3.6) ** 2 - (toKmh / 3.6) ** 2)) / 2;
+
+interface Wheel {
+  readonly share: number;
+  readonly joulesPerK: number;
+  readonly cools: (kmh: number) => number;
+}
+const wheelOf = ({ rotor, kind, share }: HotAxle): Wheel => ({
+  share: share / 2,
+  joulesPerK: rotor.massKg * IRON_J_KGK,
+  cools: (kmh) => coolingWm2K(kind, rotor.diameterMm, kmh) * coolsM2(kind, rotor),
+});
+
+/** Repeated braking as a category's rule has it: how often, how many seconds apart, from which speed to which share of it. */
+interface Repeated {
+  readonly times: number;
+  readonly everyS: number;
+  readonly fromKmh: (topKmh: number) => number;
+  readonly source: string;
+}
+const LIGHT: Repeated = {
+  times: 15,
+  everyS: 45,
+  fromKmh: (top) => Math.min(0.8 * top, 120),
+  source: 'UN R13-H type I (from memory)',
+};
+const HEAVY: Repeated = {
+  times: 15,
+  everyS: 55,
+  fromKmh: (top) => Math.min(0.8 * top, 120),
+  source: 'UN R13 type I, N1 (from memory)',
+};
+/** A trailer's rule asks the hill and no repeated braking. */
+const repeatedOf = (category: Category): Repeated | null =>
+  category === 'trailer' ? null : category === 'heavy' ? HEAVY : LIGHT;
+interface Hill {
+  readonly m: number;
+  readonly kmh: number;
+  readonly grade: number;
+  readonly source: string;
+}
+const HILL: Hill = { m: 6000, kmh: 30, grade: 0.06, source: 'UN R13 type II (from memory), no engine braking' };
+const TRAILER_HILL: Hill = { m: 1700, kmh: 40, grade: 0.07, source: 'UN R13 annex 4, trailers (from memory)' };
+/** Mean speed between two of the repeated brakings over the speed they begin at: down to half, and up again. */
+const MEAN_SPEED = 0.75;
+const STEPS = 60;
+
+/**
+ * How hot the discs or drums become: one stop from top speed, repeated braking, a long hill. Each is one
+ * mass of iron that takes all of its share (the pads take a little, radiation is left out: hotter rather
+ * than cooler). Temperatures are of the whole disc; its face is hotter while the pads press.
+ * Source: energy and exponential cooling as in R. Limpert, Brake Design and Safety, chapter 3 (from memory).
+ */
+export function heating(input: HeatInput, category: Category): Heating[] {
+  const { ambientC, massKg, topKmh, axles } = input;
+  const wheels = axles.map(wheelOf);
+  const rises = (joules: number): number[] => wheels.map(({ joulesPerK, share }) => (joules * share) / joulesPerK);
+  const told = (id: Heating['id'], name: string, source: string, curve: Heating['curve']): Heating => ({
+    id, name, source, curve,
+    axles: axles.map(({ name, rotor: { fadeC } }, i) => {
+      const peakC = Math.max(...curve.map(({ celsius }) => celsius[i]!));
+      return { name, peakC, fadeC, fades: peakC > fadeC };
+    }),
+  });
+  const cold = axles.map(() => ambientC);
+  const add = (a: readonly number[], b: readonly number[]): number[] => a.map((v, i) => v + b[i]!);
+
+  const stop = told('stop', `One stop from ${Math.round(topKmh)} km/h`, 'energy, no cooling', [
+    { minutes: 0, celsius: cold },
+    { minutes: 0, celsius: add(cold, rises(slowingJ(massKg, topKmh, 0))) },
+  ]);
+
+  const brakedAgain = ({ times, everyS, fromKmh, source }: Repeated): Heating => {
+    const from = fromKmh(topKmh);
+    const each = rises(slowingJ(massKg, from, from / 2));
+    const keeps = wheels.map(({ joulesPerK, cools }) => Math.exp((-cools(MEAN_SPEED * from) * everyS) / joulesPerK));
+    const laps: Heating['curve'][number][] = [];
+    let now: readonly number[] = cold;
+    for (let i = 0; i < times; i++) {
+      const hot = add(now, each);
+      laps.push({ minutes: (i * everyS) / 60, celsius: now }, { minutes: (i * everyS) / 60, celsius: hot });
+      now = hot.map((v, k) => ambientC + (v - ambientC) * keeps[k]!);
+    }
+    return told('repeated', `${times} brakings from ${Math.round(from)} to ${Math.round(from / 2)} km/h, every ${everyS} s`, source, laps);
+  };
+
+  const hill = category === 'trailer' ? TRAILER_HILL : HILL;
+  const metresPerS = hill.kmh / 3.6;
+  const watts = massKg * GRAVITY_MS2 * (hill.grade - ROLLING) * metresPerS;
+  const down = Array.from({ length: STEPS + 1 }, (_, i) => {
+    const seconds = (hill.m / metresPerS) * (i / STEPS);
+    const celsius = wheels.map(({ joulesPerK, share, cools }) => {
+      const lost = cools(hill.kmh);
+      return ambientC + ((watts * share) / lost) * (1 - Math.exp((-lost * seconds) / joulesPerK));
+    });
+    return { minutes: seconds / 60, celsius };
+  });
+  const repeated = repeatedOf(category);
+  return [
+    stop,
+    ...(repeated ? [brakedAgain(repeated)] : []),
+    told('hill', `${hill.m / 1000} km down ${Math.round(100 * hill.grade)} % at ${hill.kmh} km/h`, hill.source, down),
+  ];
+} // prettier-ignore

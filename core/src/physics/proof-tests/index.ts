@@ -1,0 +1,9 @@
+export {
+  DEFAULT_LIMIT_ML_PER_MIN,
+  leakdown,
+  type Leakdown,
+  type LeakdownInput,
+  type LeakdownReading,
+  type LeakVerdict,
+} from './leakdown.ts';
+export { ROUGH_KMH, scatterOf, stop, type Stop, type StopInput } from './stopping.ts';

@@ -1,9 +1,0 @@
-export {
-  DEFAULT_LIMIT_ML_PER_MIN,
-  leakdown,
-  type Leakdown,
-  type LeakdownInput,
-  type LeakdownReading,
-  type LeakVerdict,
-} from './leakdown.ts';
-export { ROUGH_KMH, scatterOf, stop, type Stop, type StopInput } from './stop.ts';

@@ -1,6 +1,0 @@
-import { causeOf, jointRule } from './line-joints.ts';
-
-/** Parallel in taper does not seal, with or without tape. Common practice. */
-export const parallelInTaper = jointRule('parallel-in-taper', (joint) =>
-  causeOf(joint) === 'parallel-taper' ? joint.reasons[0]! : null,
-);

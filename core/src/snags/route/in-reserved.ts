@@ -1,4 +1,0 @@
-import { nearness } from './nearness.ts';
-
-/** Space kept for something fitted later. */
-export const inReserved = nearness('in-reserved', 'reserved', 'mind', () => ', which is kept free');

@@ -1,6 +1,0 @@
-import { nearness } from './nearness.ts';
-
-/** Heat boils fluid and bakes hose: common practice keeps 150 mm from an exhaust, less under a sleeve. */
-export const nearHot = nearness('near-hot', 'hot', 'mind', ({ thing }) =>
-  thing.surfaceC === null ? '' : `: its surface reaches ${thing.surfaceC} °C`,
-);

@@ -1,4 +1,0 @@
-import { nearness } from './nearness.ts';
-
-/** An edge cuts a tube that trembles against it. */
-export const nearSharp = nearness('near-sharp', 'sharp', 'mind', () => ': an edge saws through');

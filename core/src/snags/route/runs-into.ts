@@ -1,4 +1,0 @@
-import { nearness } from './nearness.ts';
-
-/** Engine, gearbox, tank or mesh: a tube that touches it rubs through. */
-export const runsInto = nearness('runs-into', 'solid', 'mind', () => '');

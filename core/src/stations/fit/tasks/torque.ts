@@ -1,0 +1,51 @@
+import { likelyTorqueNm, type Joint } from '../../../trade/ends/index.ts';
+import type { Floor, Wanted } from '../../../plan/index.ts';
+import { likelyBoltNm } from './fasteners.ts';
+import type { Task } from './task.ts';
+
+/** How a joint or a fastener stands: what is wanted and by whose word, what the wrench said. */
+export interface TorqueView {
+  readonly key: string;
+  readonly wantedNm: number | null;
+  readonly source: string;
+  /** What such a joint mostly takes; null where that is not known. */
+  readonly likely: { readonly least: number; readonly most: number } | null;
+  readonly saidNm: number | null;
+  readonly opened: boolean;
+  /** In a few words: tight, open, too little, too much, no figure. */
+  readonly verdict: 'good' | 'low' | 'high' | 'no-figure' | 'open' | 'opened';
+}
+/** A click wrench is good to this. Source: ISO 6789 (4 %, from memory). */
+export const WRENCH_SHARE = 0.04;
+
+/** A reading held against what is wanted, the wrench's own error allowed. */
+export function verdictOf(wantedNm: number | null, saidNm: number | null, opened: boolean): TorqueView['verdict'] {
+  if (opened) return 'opened';
+  if (saidNm === null) return 'open';
+  if (wantedNm === null) return 'no-figure';
+  if (saidNm < wantedNm * (1 - WRENCH_SHARE) - 1e-9) return 'low';
+  return saidNm > wantedNm * (1 + WRENCH_SHARE) + 1e-9 ? 'high' : 'good';
+}
+
+/** What was set down of a fastener; before anything was, nothing is known of it but its count. */
+export const wantedOf = (floor: Floor, key: string): Wanted =>
+  floor.wanted.find((one) => one.key === key) ?? { key, nm: null, source: '', state: 'dry', fastener: 'new' };
+
+/** A task that is tightened to a figure; null for one that is not. A joint's figure stands with the joint, a fastener's with the floor. */
+export function torqueOf(task: Pick<Task, 'id' | 'joint' | 'fastener'>, floor: Floor): TorqueView | null {
+  const { id: key, joint, fastener } = task;
+  if (!joint && !fastener) return null;
+  const wanted = fastener ? wantedOf(floor, fastener.key) : null;
+  const nearest: Joint | undefined = joint?.joints?.at(-1);
+  const said = floor.tight.filter((one) => one.key === key).at(-1);
+  const wantedNm = wanted ? wanted.nm : joint!.work.torqueNm;
+  return {
+    key,
+    wantedNm,
+    source: wanted ? wanted.source : joint!.work.torqueSource,
+    likely: wanted ? likelyBoltNm(wanted) : nearest ? likelyTorqueNm(nearest) : null,
+    saidNm: said?.nm ?? null,
+    opened: said?.opened ?? false,
+    verdict: verdictOf(wantedNm, said?.nm ?? null, said?.opened ?? false),
+  };
+}

@@ -1,0 +1,124 @@
+import { demo } from '../../../testing/demo-plans.ts';
+import { NO_FILLING, applyEdit, freshFluid, type Buying, type Kit, type Order, type Plan } from '../../../plan/index.ts';
+import { viewPlan } from '../../../plan/results/index.ts';
+import { compared, kitFindings, kitLacks, listView, priceRows, received, sellerWords, shoppingList, withOrder } from './index.ts';
+
+const gannet = demo('gannet');
+const rowsOf = (plan: Plan) => listView(viewPlan(plan)).rows;
+const withBuying = (buying: Buying): Plan => applyEdit(gannet, { edit: 'setSheet', with: { sheet: 'buying', to: buying } });
+const ordered = (key: string, patch: Partial<Order>): Plan => withBuying(withOrder(gannet.buying, key, patch));
+
+describe('one list', () => {
+  const items = shoppingList(viewPlan(gannet));
+  const of = (key: string) => items.find((item) => item.key === key);
+
+  test('nuts by their kind, with every end they go on: as many as the lines have ends', () => {
+    const made = gannet.lines.filter(({ origin }) => origin === 'made');
+    const nuts = items.filter(({ key }) => key.startsWith('nut:'));
+    expect(nuts.reduce((sum, { count }) => sum + count, 0)).toBe(2 * made.length);
+    for (const { count, uses } of nuts) expect(uses).toHaveLength(count);
+    expect(of('nut:3/8-24-inverted')!.uses.map(({ text }) => text)).toContain('R2, end A');
+  });
+
+  test('tube by what is still to be cut, clips and screws by where they sit, fluid by the bleeding', () => {
+    const view = viewPlan(gannet);
+    const longest = view.lines.filter(({ tube, card, line }) => card && tube.id === '3-16-copper-nickel' && !line.ticks.length).reduce((sum, { card }) => sum + card!.stockCutMm, 0); // prettier-ignore
+    expect(of('tube:3-16-copper-nickel')!.count * 1000).toBeGreaterThanOrEqual(longest);
+    const clips = items.filter(({ key }) => key.startsWith('clip:')).reduce((sum, { count }) => sum + count, 0);
+    expect(clips).toBe(gannet.lines.reduce((sum, { clipsMm }) => sum + clipsMm.length, 0));
+    expect(of('screw:M6')!.count).toBe(clips);
+    expect(of(`fluid:${gannet.bleeding.fluidId}`)!.count).toBe(
+      view.bleeding.reduce((sum, { result }) => sum + (result?.buyMl ?? 0), 0),
+    );
+    // A clutch of its own fluid is a bottle of its own.
+    const clutch = freshFluid('clutch-master', 'mineral');
+    const two = shoppingList(viewPlan({ ...gannet, filling: { ...NO_FILLING, fluids: [clutch] } })).filter(
+      ({ group }) => group === 'Fluid',
+    );
+    expect(two.map(({ key }) => key).sort()).toEqual(['fluid:dot-4', 'fluid:mineral']);
+  });
+
+  test('what stays on the vehicle is not on it, what is bought bent is one thing', () => {
+    const plan = applyEdit(gannet, { edit: 'changeLine', with: { id: 'line-r2', patch: { origin: 'kept' } } });
+    const kept = shoppingList(viewPlan(plan));
+    expect(kept.some(({ uses }) => uses.some(({ text }) => text.startsWith('R2')))).toBe(false);
+    const bought = shoppingList(viewPlan(applyEdit(gannet, { edit: 'changeLine', with: { id: 'line-r2', patch: { origin: 'bought' } } }))); // prettier-ignore
+    expect(bought.find(({ key }) => key === 'line:line-r2')).toMatchObject({ count: 1, group: 'Bought lines' });
+  });
+
+  test('a flare without a tool asks for one', () => {
+    const bench = gannet.bench;
+    const plan = applyEdit(gannet, { edit: 'changeBench', with: { patch: { flares: { ...bench.flares, bubble: { ...bench.flares.bubble, owned: false } } } } }); // prettier-ignore
+    expect(shoppingList(viewPlan(plan)).map(({ key }) => key)).toContain('tool:flare-bubble');
+    expect(items.map(({ key }) => key)).not.toContain('tool:flare-bubble');
+  });
+});
+
+describe('how it stands', () => {
+  test('sums, shares and what is still to be bought, by hand', () => {
+    const count = rowsOf(gannet).find(({ item }) => item.key === 'nut:3/8-24-inverted')!.item.count;
+    let buying = withOrder(gannet.buying, 'nut:3/8-24-inverted', { have: 2, priceMinor: 150 });
+    buying = withOrder(buying, 'own:own-1', { priceMinor: 10 });
+    const view = listView(viewPlan(withBuying(buying)));
+    const nuts = view.rows.find(({ item }) => item.key === 'nut:3/8-24-inverted')!;
+    expect([nuts.toBuy, nuts.costMinor]).toEqual([count - 2, (count - 2) * 150]);
+    expect(view.sumMinor).toBe((count - 2) * 150 + 200);
+    expect(nuts.share).toBeCloseTo(((count - 2) * 150) / view.sumMinor, 12);
+    expect(view.groups.reduce((sum, { share }) => sum + (share ?? 0), 0)).toBeCloseTo(1, 12);
+  });
+
+  test('an order for what the plan no longer asks for is stray; while it asks, it is not', () => {
+    const plan = ordered('nut:M10x1-bubble', { state: 'ordered' });
+    expect(listView(viewPlan(plan)).stray).toEqual([]);
+    const other = plan.lines.reduce((now, { id, ends }) => (['a', 'b'] as const).reduce((p, end) => (ends[end].nutId === 'M10x1-bubble' ? applyEdit(p, { edit: 'changeEnd', with: { id, end, patch: { nutId: '3/8-24-bubble' } } }) : p), now), plan); // prettier-ignore
+    expect(listView(viewPlan(other)).stray.map(({ key }) => key)).toEqual(['nut:M10x1-bubble']);
+  });
+
+  test('38 less of 90 is 42 per cent', () => {
+    expect(compared(9000, 5200)).toEqual({ lessMinor: 3800, percent: expect.closeTo(42.22, 2) });
+    expect(compared(0, 100).percent).toBeNull();
+  });
+
+  test('to read out to a seller: thread, hand, size, seat and length', () => {
+    const row = rowsOf(gannet).find(({ item }) => item.key === 'nut:3/8-24-inverted')!;
+    expect(sellerWords(row)).toMatch(/^\d+ off: 3\/8-24 nut\. Tube nut 3\/8-24 UNF, right hand, for 4\.7625 mm tube, double flare, 16 mm long\.$/); // prettier-ignore
+  });
+
+  // Limits of the threads: ISO 965-1 6g and ASME B1.1 2A, as in the catalogue of threads.
+  test('what came is measured: 9.85 over a pitch of 1 is the M10x1 that was ordered, 9.45 over 24 to the inch is not', () => {
+    const { item } = rowsOf(gannet).find((row) => row.item.key === 'nut:M10x1-bubble')!;
+    expect(received(item, 9.87, 1).ok).toBe(true);
+    expect(received(item, 9.45, 25.4 / 24)).toMatchObject({ ok: false, text: expect.stringMatching(/M10x1 was ordered, and this measures as 3\/8-24 UNF: send it back/) }); // prettier-ignore
+  });
+});
+
+describe('a kit before it is ordered', () => {
+  const kit: Kit = {
+    id: 'kit-1',
+    name: 'Rear disc kit',
+    gives: { boltSpreadMm: '88.9', studThread: '1/2-20 UNF', wheelInsideMm: '330', studHand: 'right' },
+    corners: { rearLeft: { boltSpreadMm: '88.7', studThread: '1/2-20 UNF', wheelInsideMm: '345', studHand: 'left' }, rearRight: { boltSpreadMm: '90.5', studThread: '1/2-20 UNF', wheelInsideMm: '345' } },
+    brings: [{ key: 'own:own-1', count: 12 }],
+  }; // prettier-ignore
+
+  test('each corner by itself: what differs, and what nobody measured; what only has to be enough may be more', () => {
+    expect(kitFindings(kit)).toEqual([
+      { kind: 'differs', corner: 'rearLeft', ask: 'studHand', text: 'Hand of the studs, rear left: the kit is for right, the vehicle has left.' },
+      { kind: 'differs', corner: 'rearRight', ask: 'boltSpreadMm', text: 'Bolt spread of the caliper, rear right: the kit is for 88.9, the vehicle has 90.5.' },
+      { kind: 'open', corner: 'rearRight', ask: 'studHand', text: 'Hand of the studs, rear right: not measured.' },
+    ]); // prettier-ignore
+    expect(kitFindings({ ...kit, gives: { wheelInsideMm: '350' } }).map(({ kind }) => kind)).toEqual(['differs', 'differs']);
+  });
+
+  test('what it does not bring is told', () => {
+    expect(kitLacks(kit, rowsOf(gannet))).toEqual([{ item: expect.objectContaining({ key: 'own:own-1' }), lacks: 8 }]);
+  });
+});
+
+test('a table of prices: what names a thing of the list is taken, every other row is named with what is wrong', () => {
+  const items = shoppingList(viewPlan(gannet));
+  const rows = [['3/8-24 nut', '1,20'], ['Cable ties, 200 mm', 'EUR 0.08'], ['Nothing of ours', '3'], ['M10x1 nut', 'on request'], ['', '']]; // prettier-ignore
+  const { prices, bad } = priceRows(rows, 0, 1, items);
+  expect([...prices]).toEqual([['nut:3/8-24-inverted', 120], ['own:own-1', 8]]); // prettier-ignore
+  expect(bad).toEqual(['Row 3: “Nothing of ours” is nothing of this list.', 'Row 4: “on request” is no price for M10x1 nut.']);
+});

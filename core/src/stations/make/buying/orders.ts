@@ -1,0 +1,203 @@
+import { identify } from '../../../trade/threads/identify.ts';
+import {
+  freshOrder,
+  KIT_ASKS,
+  KIT_CORNERS,
+  NO_BUYING,
+  type Buying,
+  type Kit,
+  type KitAsk,
+  type KitCorner,
+  type Order,
+} from '../../../plan/index.ts';
+import { GROUPS, shoppingList, type Group, type Listed, type ListItem } from './list.ts';
+
+/** A thing of the list and how it stands. */
+export interface ListRow {
+  readonly item: ListItem;
+  readonly order: Order;
+  /** At hand: what was said, of tube else what Cuts has in stock. */
+  readonly have: number;
+  /** What is still to be bought, over what is at hand. */
+  readonly toBuy: number;
+  /** What that costs, in hundredths; null where no price is known. */
+  readonly costMinor: number | null;
+  /** What it is of all that has a price. */
+  readonly share: number | null;
+}
+export interface ListView {
+  readonly rows: readonly ListRow[];
+  readonly currency: string;
+  readonly sumMinor: number;
+  /** Things to buy whose price is not known. */
+  readonly unpriced: number;
+  readonly groups: readonly { readonly group: Group; readonly sumMinor: number; readonly share: number | null }[];
+  /** Orders for things that the plan no longer asks for. */
+  readonly stray: readonly Order[];
+}
+/** Of a tube or a fluid a price is for a metre or a litre. */
+const perUnit = ({ unit }: ListItem, amount: number): number => (unit === 'mL' ? amount / 1000 : amount);
+const SETTLED: readonly Order['state'][] = ['here', 'fitted', 'ordered'];
+
+/** The list with its orders and sums. Percentages are of everything that has a price. */
+export function listView(view: Listed): ListView {
+  const buying: Buying = view.plan.buying ?? NO_BUYING;
+  const orders = new Map(buying.orders.map((order) => [order.key, order]));
+  const items = shoppingList(view);
+  const inStock = (key: string): number =>
+    (view.plan.making?.stock ?? []).reduce(
+      (sum, { tubeId, lengthMm, count }) => sum + (key === `tube:${tubeId}` ? (lengthMm * count) / 1000 : 0),
+      0,
+    );
+  const plain = items.map((item) => {
+    const order = orders.get(item.key) ?? freshOrder(item.key);
+    const have = order.have || (item.group === 'Tube' ? inStock(item.key) : 0);
+    const toBuy = Math.max(0, item.count - have);
+    const costMinor = order.priceMinor === null ? null : Math.round(perUnit(item, toBuy) * order.priceMinor);
+    return { item, order, have, toBuy, costMinor };
+  });
+  const sumMinor = plain.reduce((sum, { costMinor }) => sum + (costMinor ?? 0), 0);
+  const share = (minor: number | null): number | null => (sumMinor && minor !== null ? minor / sumMinor : null);
+  const groups = GROUPS.map((group) => {
+    const own = plain.filter(({ item }) => item.group === group).reduce((sum, { costMinor }) => sum + (costMinor ?? 0), 0);
+    return { group, sumMinor: own, share: share(own) };
+  }).filter(({ group }) => items.some((item) => item.group === group));
+  const keys = new Set(items.map(({ key }) => key));
+  return {
+    rows: plain.map((row) => ({ ...row, share: share(row.costMinor) })),
+    currency: buying.currency,
+    sumMinor,
+    unpriced: plain.filter(({ toBuy, costMinor }) => toBuy > 0 && costMinor === null).length,
+    groups,
+    stray: buying.orders.filter(({ key, state }) => !keys.has(key) && SETTLED.includes(state)),
+  };
+}
+
+/** What a thing weighs against another way: how much less it costs, what share that is, and how many joints more it makes. */
+export function compared(aMinor: number, bMinor: number): { readonly lessMinor: number; readonly percent: number | null } {
+  return { lessMinor: aMinor - bMinor, percent: aMinor ? (100 * (aMinor - bMinor)) / aMinor : null };
+}
+
+/** An order with something of it changed; the one there was is kept where nothing was said of it. */
+export function withOrder(buying: Buying | null | undefined, key: string, patch: Partial<Order>): Buying {
+  const now = buying ?? NO_BUYING;
+  const order = { ...(now.orders.find((one) => one.key === key) ?? freshOrder(key)), ...patch };
+  return { ...now, orders: [...now.orders.filter((one) => one.key !== key), order] };
+}
+
+/** What to read out to a seller: name, thread, hand, size, length, and how many. */
+export function sellerWords({ item, toBuy }: ListRow): string {
+  const amount = item.unit === 'piece' ? `${toBuy} off` : item.unit === 'm' ? `${toBuy.toFixed(2)} m` : `${Math.round(toBuy)} mL`;
+  return `${amount}: ${item.name}${item.words ? `. ${item.words[0]!.toUpperCase()}${item.words.slice(1)}` : ''}.`;
+}
+
+/** What came, held against what was ordered: the thread as vernier and pitch gauge read it. */
+export function received(
+  item: ListItem,
+  diameterMm: number,
+  pitchMm: number | null,
+): { readonly ok: boolean; readonly text: string } {
+  const { half } = item;
+  if (!half) return { ok: true, text: 'It has no thread to measure.' };
+  const { candidates, nearest } = identify({ gender: half.gender, diameterMm, ...(pitchMm === null ? {} : { pitchMm }) });
+  const best = candidates[0];
+  if (best?.thread === half.thread) return { ok: true, text: `It measures as ${half.thread}, as ordered.` };
+  const may = candidates.find(({ thread }) => thread === half.thread);
+  if (may) return { ok: false, text: `It may be ${half.thread}, but ${best!.thread} is likelier: read the pitch again.` };
+  return {
+    ok: false,
+    text: `${half.thread} was ordered, and this measures as ${best?.thread ?? nearest ?? 'no thread that is known here'}: send it back.`,
+  };
+}
+
+/** What each ask of a kit is called, and how a kit's figure is held against a corner's. */
+export const KIT_ASK_NAMES: Record<
+  KitAsk,
+  { readonly name: string; readonly rule: 'same' | 'least'; readonly unit: 'mm' | null }
+> = {
+  boltSpreadMm: { name: 'Bolt spread of the caliper', rule: 'same', unit: 'mm' },
+  centreBoreMm: { name: 'Centre bore of the disc', rule: 'same', unit: 'mm' },
+  studThread: { name: 'Stud thread', rule: 'same', unit: null },
+  studHand: { name: 'Hand of the studs', rule: 'same', unit: null },
+  wheelInsideMm: { name: "Wheel's inside, across", rule: 'least', unit: 'mm' },
+  shockRoomMm: { name: 'Room at the shock', rule: 'least', unit: 'mm' },
+  shaftRoomMm: { name: 'Room to draw an axle shaft', rule: 'least', unit: 'mm' },
+  hoseThread: { name: 'Thread of the hose end', rule: 'same', unit: null },
+  banjoMm: { name: 'Length of the banjo bolt', rule: 'same', unit: 'mm' },
+};
+export const CORNER_NAMES: Record<KitCorner, string> = {
+  frontLeft: 'front left',
+  frontRight: 'front right',
+  rearLeft: 'rear left',
+  rearRight: 'rear right',
+};
+/** Two figures read with a vernier are the same within this. Common practice. */
+const SAME_MM = 0.5;
+
+export interface KitFinding {
+  readonly kind: 'differs' | 'open';
+  readonly corner: KitCorner;
+  readonly ask: KitAsk;
+  readonly text: string;
+}
+/** A kit before it is ordered: at each corner that it is for, what differs from the vehicle, and what nobody has measured. */
+export function kitFindings(kit: Kit): KitFinding[] {
+  return KIT_CORNERS.filter((corner) => kit.corners[corner] !== undefined).flatMap((corner) =>
+    KIT_ASKS.flatMap((ask): KitFinding[] => {
+      const [gives, has] = [kit.gives[ask]?.trim() ?? '', kit.corners[corner]![ask]?.trim() ?? ''];
+      if (!gives) return [];
+      const { name, rule } = KIT_ASK_NAMES[ask];
+      if (!has) return [{ kind: 'open', corner, ask, text: `${name}, ${CORNER_NAMES[corner]}: not measured.` }];
+      const [a, b] = [Number.parseFloat(gives), Number.parseFloat(has)];
+      const fits =
+        Number.isNaN(a) || Number.isNaN(b) || KIT_ASK_NAMES[ask].unit === null
+          ? gives.toLowerCase() === has.toLowerCase()
+          : rule === 'least'
+            ? b >= a
+            : Math.abs(a - b) <= SAME_MM;
+      return fits
+        ? []
+        : [
+            {
+              kind: 'differs',
+              corner,
+              ask,
+              text: `${name}, ${CORNER_NAMES[corner]}: the kit ${rule === 'least' ? 'needs' : 'is for'} ${gives}, the vehicle has ${has}.`,
+            },
+          ];
+    }),
+  );
+}
+/** What a kit does not bring of what the list asks of the things it does. */
+export const kitLacks = (kit: Kit, rows: readonly ListRow[]): { readonly item: ListItem; readonly lacks: number }[] =>
+  kit.brings.flatMap(({ key, count }) => {
+    const row = rows.find(({ item }) => item.key === key);
+    return row && row.toBuy > count ? [{ item: row.item, lacks: row.toBuy - count }] : [];
+  });
+
+/** Prices read from a table with the columns said: rows that could not be used are named. */
+export function priceRows(
+  rows: readonly (readonly string[])[],
+  nameAt: number,
+  priceAt: number,
+  items: readonly ListItem[],
+): { readonly prices: ReadonlyMap<string, number>; readonly bad: readonly string[] } {
+  const prices = new Map<string, number>();
+  const bad: string[] = [];
+  for (const [i, row] of rows.entries()) {
+    const name = row[nameAt]?.trim() ?? '';
+    const text =
+      row[priceAt]
+        ?.trim()
+        .replace(/[^\d.,-]/g, '')
+        .replace(/,(?=\d{2}$)/, '.')
+        .replace(/,/g, '') ?? '';
+    const price = text ? Number(text) : Number.NaN;
+    const item = items.find((one) => one.name.toLowerCase() === name.toLowerCase() || one.key === name);
+    if (!name && !text) continue;
+    if (!item) bad.push(`Row ${i + 1}: “${name}” is nothing of this list.`);
+    else if (!(price >= 0 && price <= 1e7)) bad.push(`Row ${i + 1}: “${row[priceAt] ?? ''}” is no price for ${name}.`);
+    else prices.set(item.key, Math.round(price * 100));
+  }
+  return { prices, bad };
+}

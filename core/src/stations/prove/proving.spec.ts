@@ -1,0 +1,355 @@
+import {
+  applyEdit,
+  freshFluid,
+  NO_FILLING,
+  NO_FLOOR,
+  NO_PROVING,
+  readPlan,
+  writePlan,
+  type HoldTaken,
+  type Plan,
+  type Proving,
+} from '../../plan/index.ts';
+import { viewPlan } from '../../plan/results/index.ts';
+import { demo } from '../../testing/demo-plans.ts';
+import { inspect } from '../../inspect/index.ts';
+import { proved as told } from '../../testing/proved.ts';
+import { seeded } from '../../lib/random/index.ts';
+import {
+  airCeilingMPa,
+  allRests,
+  circuitRests,
+  comparePlans,
+  findFault,
+  holdMPa,
+  judgeCurve,
+  judgeHold,
+  maySign,
+  openPoints,
+  planRests,
+  reportOn,
+  provingOf,
+  roundsOf,
+  signedNow,
+  trueTravelMm,
+  trueVehicle,
+  unproves,
+  withoutRound,
+  withRound,
+  type OpenPoint,
+} from './index.ts';
+
+/** What of the minimiser is used; it has no types of its own. */
+type Minimise = (of: (x: number[]) => number, from: number[], how: object) => { readonly x: number[] };
+const { nelderMead } = jest.requireActual<{ nelderMead: Minimise }>('fmin');
+
+const gannet = demo('gannet');
+const AT = '2026-03-02T09:00:00Z';
+const proved = (patch: Partial<Proving>, of: Plan = gannet): Plan => ({ ...of, proving: { ...NO_PROVING, ...patch } });
+const hold = (patch: Partial<HoldTaken> = {}): HoldTaken => ({
+  id: 'hold-1',
+  at: AT,
+  circuitId: 'circuit-1',
+  wantedMPa: 7,
+  startMPa: 7,
+  endMPa: 6.98,
+  startC: 18,
+  endC: 18,
+  minutes: 5,
+  sigmaMPa: 0.02,
+  rests: '',
+  ...patch,
+});
+
+describe('a hydraulic hold', () => {
+  it('holds, falls, is too low, or cannot tell', () => {
+    const verdict = (patch: Partial<HoldTaken>): string => judgeHold(hold(patch)).verdict;
+    expect(verdict({})).toBe('held');
+    // Two sigma of both readings: 2·√2·0.02 = 0.057 MPa.
+    expect([verdict({ endMPa: 6.944 }), verdict({ endMPa: 6.942 })]).toEqual(['held', 'fell']);
+    expect(verdict({ startMPa: 6.7, endMPa: 6.7 })).toBe('low');
+    expect(verdict({ minutes: 4 })).toBe('cannot-tell');
+    expect(verdict({ startC: 18, endC: 28 })).toBe('cannot-tell');
+    expect(verdict({ endMPa: 6.9, endC: 17 })).toBe('held');
+  });
+  it('is at what the foot of the rule makes, and never over the lowest rating', () => {
+    const view = viewPlan(gannet);
+    const { pedal, master } = gannet.sizing!;
+    const bore = (master as { boreMm: number }).boreMm;
+    const foot = gannet.sizing!.category === 'heavy' ? 700 : 500;
+    // By hand: foot · ratio ÷ π/4·bore².
+    expect(holdMPa(view, 'circuit-1')).toBeCloseTo(Math.min(15, (foot * pedal.ratio) / ((Math.PI / 4) * bore ** 2)), 1);
+    const rated = {
+      ...gannet,
+      parts: gannet.parts.map((part) => (part.id === 'fl' ? { ...part, figures: { ratingMPa: 3 } } : part)),
+    };
+    expect(holdMPa(viewPlan(rated), 'circuit-1')).toBe(3);
+  });
+  it('gas is let in to a tenth of the working pressure at most, and never over 0.7 MPa', () => {
+    expect([airCeilingMPa(5), airCeilingMPa(11)]).toEqual([0.5, 0.7]);
+  });
+});
+
+describe('what proofs rest on', () => {
+  const view = viewPlan(gannet);
+  const front = gannet.circuits[0]!;
+  const edits: [string, Plan, boolean][] = [
+    ['a name', { ...gannet, name: 'Other' }, false],
+    ['a note', { ...gannet, notes: 'x' }, false],
+    [
+      'a corner of a line',
+      applyEdit(gannet, {
+        edit: 'changeLine',
+        with: {
+          id: 'line-f1',
+          patch: { cornersMm: gannet.lines[0]!.cornersMm.map((at, i) => (i ? at : ([at[0], at[1], at[2] + 12] as const))) },
+        },
+      }),
+      true,
+    ],
+    ['the fluid', { ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5.1' } }, true],
+  ];
+  it.each(edits)('%s', (_what, other, changes) => {
+    expect(circuitRests(front, viewPlan(other)) !== circuitRests(front, view)).toBe(changes);
+  });
+  it('an edit that touches a circuit makes its proofs void, leaves the others, and says so before', () => {
+    const rests = (id: string): string =>
+      circuitRests(
+        gannet.circuits.find((circuit) => circuit.id === id)!,
+        view,
+      );
+    const plan = proved({
+      holds: ['circuit-1', 'circuit-2'].map((circuitId) => ({
+        ...hold(),
+        id: `hold-${circuitId}`,
+        circuitId,
+        startMPa: 15,
+        endMPa: 15,
+        rests: rests(circuitId),
+      })),
+    });
+    const state = (of: Plan) =>
+      roundsOf(viewPlan(of))
+        .filter(({ hold: is }) => is)
+        .map(({ state }) => state);
+    expect(state(plan).slice(0, 2)).toEqual(['done', 'done']);
+    const bent = applyEdit(plan, {
+      edit: 'changeLine',
+      with: {
+        id: 'line-f1',
+        patch: { cornersMm: plan.lines[0]!.cornersMm.map((at, i) => (i ? at : ([at[0], at[1], at[2] + 12] as const))) },
+      },
+    });
+    expect(state(bent).slice(0, 2)).toEqual(['void', 'done']);
+    expect(unproves(viewPlan(plan), viewPlan(bent))).toEqual([expect.stringMatching(/^Front.*held at/)]);
+    expect(unproves(viewPlan(plan), viewPlan({ ...plan, name: 'Other' }))).toEqual([]);
+    // Another fluid in the reservoir of the brakes undoes both; in the clutch's own it undoes neither.
+    const filled = (part: string): Plan => ({ ...plan, filling: { ...NO_FILLING, fluids: [freshFluid(part, 'dot-5.1')] } });
+    expect(state(filled('master')).slice(0, 2)).toEqual(['void', 'void']);
+    expect(state(filled('clutch-master')).slice(0, 2)).toEqual(['done', 'done']);
+  });
+});
+
+describe('rounds', () => {
+  it('come in order, locked by what goes before', () => {
+    const rounds = roundsOf(viewPlan(gannet));
+    const state = Object.fromEntries(rounds.map(({ key, state: is }) => [key, is]));
+    expect(state).toMatchObject({
+      'hold:circuit-1': 'open',
+      'leak:circuit-1': 'locked',
+      'grips:circuit-1': 'locked',
+      lamps: 'open',
+      walking: 'locked',
+    });
+    expect(new Set(rounds.map(({ key }) => key)).size).toBe(rounds.length);
+  });
+  it('leaks are looked for place by place: good once all are dry, not good with one that is wet', () => {
+    const leak = (of: Plan) => roundsOf(viewPlan(of)).find(({ key }) => key === 'leak:circuit-1')!;
+    const { looks, rests } = leak(gannet);
+    const front = gannet.lines.filter(({ circuitId }) => circuitId === 'circuit-1').length;
+    const hosed = gannet.hoses.filter(({ circuitId }) => circuitId === 'circuit-1').length;
+    // Both ends of each line, one or both of each hose, a bleeder for each of two calipers.
+    expect(looks.length).toBeGreaterThanOrEqual(2 * front + hosed + 2);
+    expect(looks.map(({ name }) => name)).toContain('Front left, bleeder');
+    expect(new Set(looks.map(({ key }) => key)).size).toBe(looks.length);
+    const told = (keys: readonly string[], good = true, from: Plan = gannet): Plan => ({
+      ...from,
+      proving: keys.reduce((so, key) => withRound(so, { key, rests }, good, '', '2026-03-02'), provingOf(from)),
+    });
+    const all = told(looks.map(({ key }) => key));
+    expect(leak(all).state).toBe('done');
+    expect(leak(told(looks.slice(1).map(({ key }) => key))).note).toBe(`${looks.length - 1} of ${looks.length} are dry.`);
+    expect(leak(told([looks[3]!.key], false, all))).toMatchObject({ state: 'bad', note: looks[3]!.name });
+    // Told for a circuit that is otherwise since, they are void.
+    expect(leak({ ...all, bleeding: { ...all.bleeding, fluidId: 'dot-5.1' } }).state).toBe('void');
+    expect(withoutRound(all.proving!, 'leak:circuit-1').rounds).toEqual([]);
+  });
+  it('a booster asks for each circuit with the engine running too; hot comes after the first drive', () => {
+    const booster = { gain: 4, vacuumKPa: 60, diaphragmMm2: 40_000 };
+    const keys = (has: boolean): string[] =>
+      roundsOf(viewPlan({ ...gannet, sizing: { ...gannet.sizing!, booster: has ? booster : null } })).map(({ key }) => key);
+    expect(keys(true)).toEqual(expect.arrayContaining(['grips:circuit-1', 'running:circuit-1', 'hot:circuit-1']));
+    expect(keys(false)).not.toContain('running:circuit-1');
+    expect(roundsOf(viewPlan(gannet)).find(({ key }) => key === 'hot:circuit-1')).toMatchObject({
+      state: 'locked',
+      after: 'Stops at walking pace',
+    });
+  });
+  it('of a trailer ask for breakaway and wires, of a clutch alone for no pedal of the brakes', () => {
+    const keys = (plan: Plan): string[] => roundsOf(viewPlan(plan)).map(({ key }) => key);
+    expect(keys(demo('dunlin'))).toEqual(expect.arrayContaining(['breakaway', 'wires']));
+    expect(keys(demo('dunlin'))).not.toContain('pedal-firm');
+    expect(keys({ ...gannet, lines: [], parts: [] })).not.toContain('hold:circuit-1');
+  });
+});
+
+const withTorque = (end: Plan['lines'][number]['ends']['a']): Plan['lines'][number]['ends']['a'] => ({
+  ...end,
+  joint: { ...end.joint, torqueNm: 15, torqueSource: 'Sheet 4' },
+});
+
+describe('signing', () => {
+  const points = (plan: Plan, snags: Parameters<typeof openPoints>[1] = []): OpenPoint[] => openPoints(viewPlan(plan), snags);
+  it('a stop snag, a missing hold and a joint that is not tight are never signed over', () => {
+    const snag = { key: 'k', rule: 'nut-trapped', level: 'stop', station: 'route', where: 'F3', text: 'No.' } as const;
+    const open = points(gannet, [snag]);
+    for (const key of ['snag:k', 'round:hold:circuit-1', 'joints'])
+      expect(open.find((point) => point.key === key)).toMatchObject({ never: true });
+    expect(
+      maySign(
+        'move',
+        open,
+        open.map(({ key }) => key),
+      ),
+    ).toMatchObject({ may: false, why: expect.stringMatching(/Not even for a move/) });
+  });
+  it('with all proved and nothing open it may be signed for the road; with a zip tie only for a move that names it', () => {
+    const dunlin = demo('dunlin');
+    const sourced = {
+      ...dunlin,
+      lines: dunlin.lines.map((line) => ({ ...line, ends: { a: withTorque(line.ends.a), b: withTorque(line.ends.b) } })),
+    };
+    const built = told(sourced);
+    const open = openPoints(viewPlan(built), inspect(built));
+    expect(open).toEqual([]);
+    expect(maySign('road', open, [])).toEqual({ may: true, why: '' });
+    // Without figures for its torques that is what stands in the way, and nothing else.
+    const bare = told(dunlin);
+    expect(openPoints(viewPlan(bare), inspect(bare)).map(({ key }) => key)).toEqual(['sources']);
+    expect(openPoints(viewPlan({ ...gannet, lines: [], hoses: [] }), []).map(({ key }) => key)).toContain('nothing');
+    const tied: OpenPoint = { key: 'held:1', text: 'A hose is held by something temporary.', station: 'fit', never: false };
+    expect(maySign('road', [tied], ['held:1']).may).toBe(false);
+    expect([maySign('move', [tied], []).may, maySign('move', [tied], ['held:1']).may]).toEqual([false, true]);
+    expect(
+      points({
+        ...gannet,
+        floor: { ...NO_FLOOR, temporary: [{ id: 't', what: 'Hose', by: 'zip-tie', since: '2026-03-02', closed: null }] },
+      }).map(({ key }) => key),
+    ).toContain('held:t');
+  });
+  it('a signature stands until the plan is otherwise', () => {
+    const sign = {
+      at: AT,
+      by: 'AB',
+      as: 'qualified',
+      scope: 'road',
+      rests: planRests(viewPlan(gannet)),
+      exceptions: [],
+    } as const;
+    expect(signedNow(viewPlan(proved({ signed: [sign] })))!.stands).toBe(true);
+    expect(signedNow(viewPlan({ ...proved({ signed: [sign] }), bleeding: { ...gannet.bleeding, purge: 4 } }))!.stands).toBe(
+      false,
+    );
+    expect(signedNow(viewPlan({ ...proved({ signed: [sign] }), name: 'Renamed' }))!.stands).toBe(true);
+    const plan = proved({ signed: [sign] });
+    expect(readPlan(writePlan(plan)).proving).toEqual(plan.proving);
+    expect(allRests(viewPlan(gannet))).toHaveLength(8);
+  });
+});
+
+describe('the fault finder', () => {
+  it('knows nothing, says so, and asks first for what is cheap and tells much', () => {
+    const none = findFault({});
+    expect(none.told).toBe(false);
+    expect(none.ranked.reduce((sum, { share }) => sum + share, 0)).toBeCloseTo(1, 9);
+    expect(none.next!.minutes).toBeLessThanOrEqual(5);
+  });
+  it('a pedal that sinks with a wet joint weeps; dry, it is the cup', () => {
+    expect(findFault({ sinks: true, wet: true }).ranked[0]!.cause).toBe('weeping joint');
+    expect(findFault({ sinks: true, wet: false, pumps: false }).ranked[0]!.cause).toBe('cup in the master');
+    expect(findFault({ sinks: true }).next!.symptom).toBe('wet');
+  });
+  it('common practice: a preloaded pushrod drags hot, a low pedal that pumps up with drums down is the drums', () => {
+    expect(findFault({ drags: true, dragsHot: true }).ranked[0]!.cause).toBe('shut compensating port');
+    expect(findFault({ pumps: true, freePlayMm: 40, drumsUp: false, airCostMm: 2 }).ranked[0]!.cause).toBe('drums not up');
+  });
+  it('a reading that says what is sure already is not asked for', () => {
+    const sure = findFault({
+      sinks: true,
+      wet: true,
+      pumps: false,
+      drags: false,
+      dragsHot: false,
+      fountain: false,
+      pressureRatio: 1,
+      airCostMm: 1,
+      flexCostMm: 5,
+      freePlayMm: 5,
+    });
+    expect(sure.told).toBe(true);
+    expect(sure.next?.bits ?? 0).toBeLessThan(0.1);
+  });
+  it('is right first in three of four seeded vehicles built by another model, its air good to a mL, its doubts mostly right', () => {
+    const report = reportOn(200, seeded(1));
+    expect(report.firstRight).toBeGreaterThan(0.7);
+    expect(report.airRmsMl).toBeLessThan(1);
+    expect(report.cannotTellRight).toBeGreaterThan(0.7);
+    // The true vehicle grows stiffer with pressure: not the straight flex of the judge.
+    const v = trueVehicle(seeded(2), 'none');
+    expect(trueTravelMm(v, 2) - trueTravelMm(v, 1)).toBeGreaterThan(trueTravelMm(v, 7) - trueTravelMm(v, 6));
+  });
+});
+
+describe('the fit of a curve', () => {
+  it('comes to what a general minimiser comes to (fmin, Nelder and Mead)', () => {
+    const points = [0.05, 0.12, 0.3, 0.7, 1.5, 3, 5, 7].map((p, i) => ({
+      pressureMPa: p,
+      travelMm: 11 + 2.4 * p + 40 * (1 - 0.101325 / (0.101325 + p)) + [0.2, -0.3, 0.1, 0.2, -0.1, 0.3, -0.2, 0.1][i]!,
+    }));
+    const found = judgeCurve({ ratio: 6, boreMm: 22.22, sigmaMm: 0.3, points })!;
+    const squares = ([t0, c, a]: number[]): number =>
+      points.reduce(
+        (sum, { pressureMPa: p, travelMm }) => sum + (travelMm - t0! - c! * p - a! * (1 - 0.101325 / (0.101325 + p))) ** 2,
+        0,
+      );
+    const { x } = nelderMead(squares, [10, 1, 30], { maxIterations: 20_000, minErrorDelta: 1e-14, minTolerance: 1e-12 });
+    expect([found.t0Mm, found.flexMmPerMPa]).toEqual([expect.closeTo(x[0]!, 3), expect.closeTo(x[1]!, 4)]);
+    expect(found.airMl).toBeCloseTo((x[2]! / 6) * ((Math.PI / 4) * 22.22 ** 2) * 1e-3, 4);
+  });
+});
+
+describe('two plans compared', () => {
+  it('in words, by station: how far a line grew, what is void', () => {
+    const view = viewPlan(gannet);
+    const rests = circuitRests(gannet.circuits[0]!, view);
+    const was = proved({ holds: [{ ...hold(), startMPa: 15, endMPa: 15, rests }] });
+    const bent = applyEdit(was, {
+      edit: 'changeLine',
+      with: {
+        id: 'line-f1',
+        patch: { cornersMm: was.lines[0]!.cornersMm.map((at, i) => (i ? at : ([at[0], at[1], at[2] + 40] as const))) },
+      },
+    });
+    const words = comparePlans(viewPlan(was), viewPlan(bent)).map(({ station, where, text }) => `${station} ${where}: ${text}`);
+    expect(words).toEqual([
+      expect.stringMatching(/^route F1: 1 place of it moved; \d+ mm (longer|shorter); to be cut anew$/),
+      expect.stringMatching(/^prove Front.*: void$/),
+    ]);
+    expect(comparePlans(viewPlan(was), viewPlan({ ...was, changedAt: AT }))).toEqual([]);
+    expect(
+      comparePlans(viewPlan(gannet), viewPlan({ ...gannet, parts: gannet.parts.filter(({ id }) => id !== 'rear-tee') })).map(
+        ({ where }) => where,
+      ),
+    ).toContain('Rear tee');
+  });
+});

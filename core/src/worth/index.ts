@@ -1,2 +1,0 @@
-// What is worth measuring first.
-export { asTaped, byWorth, TAPED_MM, worthOf, type Worth } from './worth.ts';
