@@ -10,7 +10,18 @@ import layers from './tools/eslint-layers.mjs';
 const LAYERS = {
   lib: ['derive', 'faults', 'random', 'vec', 'units'],
   trade: ['stock', 'threads', 'ends'],
-  shape: ['survey', 'tube', 'obstacles', 'rod', 'clips', 'formats', 'mesh', 'taping', 'pathfinding', 'bending'],
+  shape: [
+    'survey',
+    'tube',
+    'obstacles',
+    'rod',
+    'clips',
+    'formats',
+    'mesh',
+    'taping',
+    'pathfinding',
+    'bending',
+  ],
   physics: ['flow-graph', 'hydraulics', 'air', 'bleeding', 'proof-tests', 'nesting', 'wheel-ends'],
   plan: ['model', 'layout', 'network', 'edits', 'file', 'results'],
   stations: ['join', 'route', 'measure', 'make', 'fit', 'fill', 'prove'],
@@ -44,7 +55,12 @@ const PAGE_LAYERS = [
 /** The registry says by data alone what stations there are: whoever leads to a place reads it. */
 const outOfReach = (folder, above) =>
   above.length
-    ? [{ regex: `^(\\.\\.?/)+(${above.join('|')})/(?!registry$)`, message: `${folder} must not know what builds on it` }]
+    ? [
+        {
+          regex: `^(\\.\\.?/)+(${above.join('|')})/(?!registry$)`,
+          message: `${folder} must not know what builds on it`,
+        },
+      ]
     : [];
 
 /** What the core may not import: it computes, and runs in a browser, a worker and a shell alike. */
@@ -69,7 +85,10 @@ export default tseslint.config(
     rules: {
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/consistent-type-imports': 'error',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { argsIgnorePattern: '^_', varsIgnorePattern: '^_' },
+      ],
       '@typescript-eslint/no-explicit-any': 'error',
       'prefer-const': 'error',
       eqeqeq: 'error',
@@ -77,10 +96,17 @@ export default tseslint.config(
   },
   {
     files: ['**/*.spec.ts'],
-    rules: { '@typescript-eslint/no-explicit-any': 'off', '@typescript-eslint/no-unused-expressions': 'off' },
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'off',
+      '@typescript-eslint/no-unused-expressions': 'off',
+    },
   },
   { ...CORE, plugins: { layers }, rules: { ...outside(UI), 'layers/order': ['error', LAYERS] } },
-  { files: ['core/src/shape/mesh/*.ts'], ignores: CORE.ignores, rules: outside(UI.filter((name) => !name.startsWith('three'))) },
+  {
+    files: ['core/src/shape/mesh/*.ts'],
+    ignores: CORE.ignores,
+    rules: outside(UI.filter((name) => !name.startsWith('three'))),
+  },
   {
     files: ['core/src/**/*.ts'],
     rules: {
@@ -104,7 +130,10 @@ export default tseslint.config(
     extends: [angular.configs.tsRecommended],
     processor: angular.processInlineTemplates,
     rules: {
-      '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'fl', style: 'kebab-case' }],
+      '@angular-eslint/component-selector': [
+        'error',
+        { type: 'element', prefix: 'fl', style: 'kebab-case' },
+      ],
       '@angular-eslint/prefer-on-push-component-change-detection': 'error',
     },
   },
@@ -116,6 +145,9 @@ export default tseslint.config(
       rules: { 'no-restricted-imports': ['error', { patterns: outOfReach(folder, above) }] },
     }));
   }),
-  { files: ['app/src/**/*.html'], extends: [angular.configs.templateRecommended, angular.configs.templateAccessibility] },
+  {
+    files: ['app/src/**/*.html'],
+    extends: [angular.configs.templateRecommended, angular.configs.templateAccessibility],
+  },
   prettier,
 );

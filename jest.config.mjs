@@ -1,5 +1,11 @@
 export default {
-  projects: ['<rootDir>/core', '<rootDir>/cli', '<rootDir>/server', '<rootDir>/app', '<rootDir>/e2e'],
+  projects: [
+    '<rootDir>/core',
+    '<rootDir>/cli',
+    '<rootDir>/server',
+    '<rootDir>/app',
+    '<rootDir>/e2e',
+  ],
   // Machines are noisy: a screen's first spec reads all of its modules.
   testTimeout: 20_000,
 };

@@ -20,11 +20,13 @@ const HALVES: Half[] = THREADS.flatMap((t): Half[] => [
     thread: t.name,
     end,
   })),
-  ...SEAT_FORMS.filter((seat) => comesAs(t, 'female') && threadTakes(t, seat)).map((seat): Half => ({
-    gender: 'female',
-    thread: t.name,
-    seat,
-  })),
+  ...SEAT_FORMS.filter((seat) => comesAs(t, 'female') && threadTakes(t, seat)).map(
+    (seat): Half => ({
+      gender: 'female',
+      thread: t.name,
+      seat,
+    }),
+  ),
 ]);
 const ASKED = 200;
 const MOST_JOINTS = 8;
@@ -39,8 +41,13 @@ function madeUp(count: number): Adapter[] {
   const random = numbers(7);
   const half = (): Half => HALVES[Math.floor(random() * HALVES.length)]!;
   return Array.from({ length: count }, (_, i): Adapter => ({
-    id: `made-up-${i}`, name: `Made up ${i}`, family: 'made-up', material: 'steel', halves: [half(), half()], costMinor: 100 + Math.floor(random() * 900),
-  })); // prettier-ignore
+    id: `made-up-${i}`,
+    name: `Made up ${i}`,
+    family: 'made-up',
+    material: 'steel',
+    halves: [half(), half()],
+    costMinor: 100 + Math.floor(random() * 900),
+  }));
 }
 
 const facesBetween = (a: Half, b: Half): number => {
@@ -64,7 +71,10 @@ function theirs(graph: AdapterGraph) {
       const faces = facesBetween(half, other);
       if (faces) made.addLink(graph.nodeOf(half), `goal ${graph.nodeOf(other)}`, faces * JOINT);
     }
-  return { made, finder: aStar(made, { oriented: true, distance: (_, __, link) => link.data as number }) };
+  return {
+    made,
+    finder: aStar(made, { oriented: true, distance: (_, __, link) => link.data as number }),
+  };
 }
 
 function compare(name: string, parts: readonly Adapter[]): void {
@@ -75,15 +85,20 @@ function compare(name: string, parts: readonly Adapter[]): void {
   const ports = HALVES.filter((half) => graph.from(graph.nodeOf(half)).length);
   const pick = (): Half => ports[Math.floor(random() * ports.length)]!;
   const pairs = Array.from({ length: ASKED }, () => [pick(), pick()] as const);
-  const ours = (): Adapted[] => pairs.map(([from, to]) => adapt({ from, to, maxJoints: MOST_JOINTS }, graph));
+  const ours = (): Adapted[] =>
+    pairs.map(([from, to]) => adapt({ from, to, maxJoints: MOST_JOINTS }, graph));
   const search = (): number[] =>
     pairs.map(([from, to]) => {
       const path = finder.find(graph.nodeOf(from), `goal ${graph.nodeOf(to)}`).reverse();
-      const cost = path.slice(1).reduce((sum, node, i) => sum + (made.getLink(path[i]!.id, node.id)!.data as number), 0);
+      const cost = path
+        .slice(1)
+        .reduce((sum, node, i) => sum + (made.getLink(path[i]!.id, node.id)!.data as number), 0);
       return path.length ? Math.floor(cost / JOINT) : 0;
     });
   const [a, b] = [ours(), search()];
-  const apart = pairs.filter((_, i) => (b[i]! > MOST_JOINTS ? 0 : b[i]!) !== (a[i]!.chains[0]?.joints ?? 0)).length;
+  const apart = pairs.filter(
+    (_, i) => (b[i]! > MOST_JOINTS ? 0 : b[i]!) !== (a[i]!.chains[0]?.joints ?? 0),
+  ).length;
   const found = a.filter(({ chains }) => chains.length).length;
   const [oursMs, theirsMs] = [middleMs(7, ours), middleMs(7, search)];
   const ratio = oursMs / theirsMs;

@@ -24,8 +24,11 @@ export async function benchFirstScreen(): Promise<void> {
     await openPlan(page, url);
     const addresses = await page.evaluate(() => {
       const editable = performance.getEntriesByName('editable')[0]!.startTime;
-      return performance.getEntriesByType('resource').filter((entry) => entry.startTime < editable).map((entry) => entry.name);
-    }); // prettier-ignore
+      return performance
+        .getEntriesByType('resource')
+        .filter((entry) => entry.startTime < editable)
+        .map((entry) => entry.name);
+    });
     const files = new Set(
       addresses
         .map((address) => new URL(address).pathname.slice(1))
@@ -33,7 +36,8 @@ export async function benchFirstScreen(): Promise<void> {
     );
     const folder = `${ROOT}/app/dist/app/browser`;
     const size = (list: Iterable<string>): number =>
-      [...list].reduce((sum, file) => sum + gzipSync(readFileSync(`${folder}/${file}`)).length, 0) / 1024;
+      [...list].reduce((sum, file) => sum + gzipSync(readFileSync(`${folder}/${file}`)).length, 0) /
+      1024;
     const worker = [...files].filter((file) => file.startsWith('worker'));
     const first = [...files].filter((file) => !file.startsWith('worker'));
     const whole = readdirSync(folder).filter((file) => /^(?!ngsw|safety).*\.(js|css)$/.test(file));
@@ -50,7 +54,9 @@ export async function benchEditing(lines: number, edits = 80): Promise<void> {
     const file = join(mkdtempSync(join(tmpdir(), 'firm-line-')), 'big.firmline.json');
     writeFileSync(file, writePlan(plan));
     await page.goto(url, { waitUntil: 'load' });
-    await ((await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(file);
+    await (
+      (await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>
+    ).uploadFile(file);
     await page.waitForSelector('[data-test=plan-row]');
     const start = performance.now();
     await openPlan(page, url, 'big');
@@ -70,7 +76,8 @@ export async function benchEditing(lines: number, edits = 80): Promise<void> {
         port1.onmessage = run;
         port2.postMessage(0);
       };
-      const painted = (run: () => void): void => (inFrame ? afterFrame(run) : void requestAnimationFrame(() => afterFrame(run)));
+      const painted = (run: () => void): void =>
+        inFrame ? afterFrame(run) : void requestAnimationFrame(() => afterFrame(run));
       const frames = (): void => {
         inFrame = true;
         afterFrame(() => (inFrame = false));
@@ -95,8 +102,10 @@ export async function benchEditing(lines: number, edits = 80): Promise<void> {
           edits++;
           const wait = (): void => {
             const { painted, saved, judged } = bench;
-            if (painted.length > saved.length && text('[data-test=saved]') === 'saved') since(saved);
-            if (painted.length > judged.length && text('[data-test=snags]') !== 'Snags…') since(judged);
+            if (painted.length > saved.length && text('[data-test=saved]') === 'saved')
+              since(saved);
+            if (painted.length > judged.length && text('[data-test=snags]') !== 'Snags…')
+              since(judged);
             if (Math.min(saved.length, judged.length) < edits) setTimeout(wait, 2);
           };
           setTimeout(wait);
@@ -113,16 +122,22 @@ export async function benchEditing(lines: number, edits = 80): Promise<void> {
       await page.keyboard.press('Enter');
       await settled(page);
       await page.waitForFunction(
-        (n) => Object.values((window as unknown as { bench: Record<string, number[]> }).bench).every((list) => list.length >= n),
+        (n) =>
+          Object.values((window as unknown as { bench: Record<string, number[]> }).bench).every(
+            (list) => list.length >= n,
+          ),
         {},
         i + 1,
       );
     }
     const { painted, saved, judged } = await page.evaluate(
-      () => (window as unknown as { bench: { painted: number[]; saved: number[]; judged: number[] } }).bench,
+      () =>
+        (window as unknown as { bench: { painted: number[]; saved: number[]; judged: number[] } })
+          .bench,
     );
     const asked = lines > 60 ? { painted: 80, judged: 700 } : { painted: 40, judged: 250 };
-    const verdict = (ms: number, most: number): string => `(${most} asked)${ms > most ? ' NOT MET' : ''}`;
+    const verdict = (ms: number, most: number): string =>
+      `(${most} asked)${ms > most ? ' NOT MET' : ''}`;
     const writeMs = middleMs(15, () => void writePlan(plan));
     const p95 = percentile(painted, 0.95);
     const later = percentile(
@@ -163,7 +178,8 @@ export async function benchCharts(frames = 90): Promise<void> {
 }
 
 /** Two frames: what a pointer's move brings about is drawn by then. */
-const FRAME = 'new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done())))';
+const FRAME =
+  'new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(() => done())))';
 
 /** Script and draw calls while a corner is dragged: 60 lines, 300 clips, a mesh of 200,000 triangles. */
 export async function benchDrag(frames = 120): Promise<void> {
@@ -172,21 +188,34 @@ export async function benchDrag(frames = 120): Promise<void> {
     writeFileSync(join(folder, 'big.firmline.json'), writePlan(bigPlan(60, 5)));
     writeFileSync(join(folder, 'sheet.stl'), binaryStl(bumpySheet()));
     const give = async (selector: string, file: string): Promise<void> =>
-      ((await page.waitForSelector(selector)) as ElementHandle<HTMLInputElement>).uploadFile(join(folder, file));
+      ((await page.waitForSelector(selector)) as ElementHandle<HTMLInputElement>).uploadFile(
+        join(folder, file),
+      );
     await page.goto(url, { waitUntil: 'load' });
     await give('input[type=file]', 'big.firmline.json');
     await page.waitForSelector('[data-test=plan-row]');
     await openPlan(page, url, 'big', 'measure');
-    await page.evaluate('[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "Vehicle").click()');
+    await page.evaluate(
+      '[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "Vehicle").click()',
+    );
     const things = await page.$$eval('fl-vehicle-list [data-thing]', (all) => all.length);
     await give('[aria-label="Mesh file"]', 'sheet.stl');
-    await page.waitForFunction((n) => document.querySelectorAll('[data-thing]').length > n, { timeout: 120_000 }, things);
+    await page.waitForFunction(
+      (n) => document.querySelectorAll('[data-thing]').length > n,
+      { timeout: 120_000 },
+      things,
+    );
     await settled(page);
     await page.click('fl-way-through a[href$="/route"]');
     await page.waitForSelector('[data-line="line-r1~0"]');
     await page.click('[data-line="line-r1~0"]');
-    await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5', { timeout: 60_000 });
-    await page.evaluate('[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "Above").click()');
+    await page.waitForFunction(
+      'Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5',
+      { timeout: 60_000 },
+    );
+    await page.evaluate(
+      '[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "Above").click()',
+    );
     await new Promise((done) => setTimeout(done, 1500));
     const grip = await handleAt(page, 2);
     await page.mouse.move(grip.x, grip.y);
@@ -197,7 +226,10 @@ export async function benchDrag(frames = 120): Promise<void> {
       await cdp.send('Performance.disable');
       await cdp.send('Performance.enable', { timeDomain });
       const script = async (): Promise<number> =>
-        1000 * (await cdp.send('Performance.getMetrics')).metrics.find(({ name }) => name === 'ScriptDuration')!.value;
+        1000 *
+        (await cdp.send('Performance.getMetrics')).metrics.find(
+          ({ name }) => name === 'ScriptDuration',
+        )!.value;
       const spent: number[] = [];
       for (let i = 0; i < frames; i++) {
         const before = await script();
@@ -208,7 +240,9 @@ export async function benchDrag(frames = 120): Promise<void> {
       return spent;
     };
     const [own, clock] = [await spentBy('threadTicks'), await spentBy('timeTicks')];
-    const calls = Number(await page.$eval('[data-test=space]', (canvas) => (canvas as HTMLElement).dataset['calls']));
+    const calls = Number(
+      await page.$eval('[data-test=space]', (canvas) => (canvas as HTMLElement).dataset['calls']),
+    );
     await page.mouse.up();
     const p95 = percentile(own, 0.95);
     console.log(
@@ -222,7 +256,10 @@ export async function benchSweep(seconds = 6): Promise<void> {
   await inBrowser(async (page, url) => {
     await openPlan(page, url, 'wheatear');
     await openHoses(page);
-    await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5', { timeout: 60_000 });
+    await page.waitForFunction(
+      'Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5',
+      { timeout: 60_000 },
+    );
     await page.click('[data-test=hose-play]');
     await new Promise((done) => setTimeout(done, 1500));
     const before = (await page.metrics()).ScriptDuration!;
@@ -245,6 +282,7 @@ function binaryStl(positions: Float32Array): Uint8Array {
   const out = new DataView(new ArrayBuffer(84 + (50 * positions.length) / 9));
   out.setUint32(80, positions.length / 9, true);
   for (let t = 0; t < positions.length / 9; t++)
-    for (let k = 0; k < 9; k++) out.setFloat32(84 + 50 * t + 12 + 4 * k, positions[9 * t + k]!, true);
+    for (let k = 0; k < 9; k++)
+      out.setFloat32(84 + 50 * t + 12 + 4 * k, positions[9 * t + k]!, true);
   return new Uint8Array(out.buffer);
 }

@@ -10,7 +10,8 @@ import { bigPlan, demo, gannet, middleMs, randomLines } from './lines.ts';
 /** Bend tables of 10,000 random lines beside three's curve classes building and measuring the same centre lines. */
 export function benchBends(): void {
   const lines = randomLines(10_000);
-  const ours = (): number[] => lines.map((nodesMm) => bendTable({ nodesMm, clrMm: 15 }).developedMm);
+  const ours = (): number[] =>
+    lines.map((nodesMm) => bendTable({ nodesMm, clrMm: 15 }).developedMm);
   const theirs = (): number[] => lines.map((nodesMm) => threeLine(nodesMm, 15).getLength());
   const [a, b] = [ours(), theirs()];
   const apart = Math.max(...a.map((length, i) => Math.abs(length - b[i]!) / length));
@@ -18,7 +19,9 @@ export function benchBends(): void {
   console.log(
     `bend tables, 10,000 lines of 8 corners: ${((lines.length / oursMs) * 1000).toFixed(0)} a second, ${(theirsMs / oursMs).toFixed(1)} times three's curves (${theirsMs.toFixed(0)} ms against ${oursMs.toFixed(0)} ms)`,
   );
-  console.log(`  lengths agree to ${apart.toExponential(1)} relative (1e-6 asked)${apart > 1e-6 ? ' NOT MET' : ''}`);
+  console.log(
+    `  lengths agree to ${apart.toExponential(1)} relative (1e-6 asked)${apart > 1e-6 ? ' NOT MET' : ''}`,
+  );
 }
 
 /** What an edit of a plan of 300 lines costs in the core, without a screen. */
@@ -28,7 +31,10 @@ export function benchPlan(): void {
   const line = plan.lines[3]!;
   let x = 0;
   const edit = (): void => {
-    const next = applyEdit(plan, { edit: 'setMove', with: { id: line.id, index: 2, moveMm: [1500 + (x++ % 50), 0, 0] } });
+    const next = applyEdit(plan, {
+      edit: 'setMove',
+      with: { id: line.id, index: 2, moveMm: [1500 + (x++ % 50), 0, 0] },
+    });
     viewPlan(next);
     inspect(next);
   };
@@ -54,12 +60,19 @@ export function benchDerived(lines = 60): void {
   const spent = measureDerived(() => performance.now());
   const told = (when: string): void => {
     const dear = [...spent].sort((a, b) => b.ms - a.ms).slice(0, 4);
-    console.log(`derived values of ${lines} lines ${when}: ${dear.map(({ name, ms, computed, kept }) => `${name} ${ms.toFixed(0)} ms (${computed} computed, ${kept} at hand)`).join(', ')}`); // prettier-ignore
+    console.log(
+      `derived values of ${lines} lines ${when}: ${dear.map(({ name, ms, computed, kept }) => `${name} ${ms.toFixed(0)} ms (${computed} computed, ${kept} at hand)`).join(', ')}`,
+    );
   };
   inspect(plan);
   told('at the first look');
   measureDerived(() => performance.now());
-  inspect(applyEdit(plan, { edit: 'setMove', with: { id: plan.lines[3]!.id, index: 2, moveMm: [1400, 0, 0] } }));
+  inspect(
+    applyEdit(plan, {
+      edit: 'setMove',
+      with: { id: plan.lines[3]!.id, index: 2, moveMm: [1400, 0, 0] },
+    }),
+  );
   told('after an edit');
 }
 

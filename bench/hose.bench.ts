@@ -2,7 +2,14 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { GSSolver } from 'cannon-es';
 import { Body, DistanceConstraint, Particle, Vec3 as CannonVec3, World } from 'cannon-es';
-import { hose, hoseShape, mover, posesOf, type Clamp, type Motion } from '../core/src/shape/rod/index.ts';
+import {
+  hose,
+  hoseShape,
+  mover,
+  posesOf,
+  type Clamp,
+  type Motion,
+} from '../core/src/shape/rod/index.ts';
 import { placeEnd } from '../core/src/stations/route/index.ts';
 import { readPlan } from '../core/src/plan/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
@@ -18,7 +25,11 @@ type Minimise = (
 /** The library says that it is of the newer kind of module and is built as the older: it is loaded by hand. */
 function conjugateGradient(): Minimise {
   const held = { exports: {} as { conjugateGradient: Minimise } };
-  new Function('exports', 'module', readFileSync(createRequire(import.meta.url).resolve('fmin'), 'utf8'))(held.exports, held);
+  new Function(
+    'exports',
+    'module',
+    readFileSync(createRequire(import.meta.url).resolve('fmin'), 'utf8'),
+  )(held.exports, held);
   return held.exports.conjugateGradient;
 }
 
@@ -26,7 +37,12 @@ const ARCS = 32;
 const at = (x: readonly number[], i: number): Vec3 => [x[3 * i]!, x[3 * i + 1]!, x[3 * i + 2]!];
 
 /** The same rod as the library is given it: unit tangents at the joints, bent energy and a growing price on missing the clamp. */
-function byLibrary(minimise: Minimise, lengthMm: number, a: Clamp, b: Clamp): { radiusMm: number; energy: number } {
+function byLibrary(
+  minimise: Minimise,
+  lengthMm: number,
+  a: Clamp,
+  b: Clamp,
+): { radiusMm: number; energy: number } {
   const h = 1 / ARCS;
   const [first, last] = [unit(a.direction)!, scale(unit(b.direction)!, -1)];
   const chord = scale(sub(b.pointMm, a.pointMm), 1 / lengthMm);
@@ -41,7 +57,9 @@ function byLibrary(minimise: Minimise, lengthMm: number, a: Clamp, b: Clamp): { 
     let miss = scale(chord, -1);
     t.forEach((one, i) => (miss = add(miss, scale(one, i === 0 || i === ARCS ? h / 2 : h))));
     let energy = (price / 2) * (miss[0] ** 2 + miss[1] ** 2 + miss[2] ** 2);
-    for (let i = 0; i < ARCS; i++) energy += (1 - (t[i]![0] * t[i + 1]![0] + t[i]![1] * t[i + 1]![1] + t[i]![2] * t[i + 1]![2])) / h;
+    for (let i = 0; i < ARCS; i++)
+      energy +=
+        (1 - (t[i]![0] * t[i + 1]![0] + t[i]![1] * t[i + 1]![1] + t[i]![2] * t[i + 1]![2])) / h;
     for (let i = 1; i < ARCS; i++) {
       const pull = add(scale(add(t[i - 1]!, t[i + 1]!), -1 / h), scale(miss, price * h));
       const along = pull[0] * t[i]![0] + pull[1] * t[i]![1] + pull[2] * t[i]![2];
@@ -49,7 +67,7 @@ function byLibrary(minimise: Minimise, lengthMm: number, a: Clamp, b: Clamp): { 
       for (let k = 0; k < 3; k++) slope[3 * (i - 1) + k] = (pull[k]! - along * t[i]![k]!) / long;
     }
     return energy;
-  }; // prettier-ignore
+  };
   let x = Array.from({ length: ARCS - 1 }, (_, i) => {
     const share = (i + 1) / ARCS;
     const over = add(add(scale(first, 1 - share), scale(last, share)), scale(chord, 0.6));
@@ -58,8 +76,14 @@ function byLibrary(minimise: Minimise, lengthMm: number, a: Clamp, b: Clamp): { 
   for (price of [10, 100, 1e3, 1e4, 1e5]) x = minimise(f, x, { maxIterations: 600 }).x;
   const t = tangents(x);
   const bend = t.slice(1).map((one, i) => 2 * Math.asin(distance(one, t[i]!) / 2) * ARCS);
-  const ends = [bend[0]! + (bend[0]! - bend[1]!) / 2, bend.at(-1)! + (bend.at(-1)! - bend.at(-2)!) / 2];
-  return { radiusMm: lengthMm / Math.max(...bend, ...ends), energy: bend.reduce((sum, one) => sum + one * one, 0) / (2 * ARCS) };
+  const ends = [
+    bend[0]! + (bend[0]! - bend[1]!) / 2,
+    bend.at(-1)! + (bend.at(-1)! - bend.at(-2)!) / 2,
+  ];
+  return {
+    radiusMm: lengthMm / Math.max(...bend, ...ends),
+    energy: bend.reduce((sum, one) => sum + one * one, 0) / (2 * ARCS),
+  };
 }
 
 /** A rope of the same length between the same ends, let hang until it is still: its least radius by three neighbours. */
@@ -75,22 +99,32 @@ function byRope(lengthMm: number, a: Clamp, b: Clamp): number {
     const fixed = i < 2 ? held[i] : i > count - 2 ? far[i - count + 1] : undefined;
     const share = i / count;
     const p = fixed ?? add(scale(a.pointMm, 1 - share), scale(b.pointMm, share));
-    const body = new Body({ mass: fixed ? 0 : 0.002, shape: new Particle(), position: new CannonVec3(...p), linearDamping: 0.3 });
+    const body = new Body({
+      mass: fixed ? 0 : 0.002,
+      shape: new Particle(),
+      position: new CannonVec3(...p),
+      linearDamping: 0.3,
+    });
     body.collisionFilterMask = 0;
     world.addBody(body);
     return body;
   });
-  for (let i = 1; i <= count; i++) world.addConstraint(new DistanceConstraint(bodies[i - 1]!, bodies[i]!, step));
+  for (let i = 1; i <= count; i++)
+    world.addConstraint(new DistanceConstraint(bodies[i - 1]!, bodies[i]!, step));
   for (let i = 0; i < 1500; i++) world.step(1 / 240);
   const points = bodies.map(({ position: { x, y, z } }): Vec3 => [x, y, z]);
   const radii = points.slice(2).map((p, i) => {
-    const [u, v, w] = [distance(points[i]!, points[i + 1]!), distance(points[i + 1]!, p), distance(points[i]!, p)];
+    const [u, v, w] = [
+      distance(points[i]!, points[i + 1]!),
+      distance(points[i + 1]!, p),
+      distance(points[i]!, p),
+    ];
     const s = (u + v + w) / 2;
     const area = Math.sqrt(Math.max(s * (s - u) * (s - v) * (s - w), 1e-12));
     return (u * v * w) / (4 * area);
   });
   return Math.min(...radii);
-} // prettier-ignore
+}
 
 /** Hoses of the single-seater's front corner: nine states beside a library's minimiser, a rope beside it, and our own times. */
 export function benchHoses(): void {
@@ -119,8 +153,13 @@ export function benchHoses(): void {
   const ours = sweepOf(nine);
   const minimise = conjugateGradient();
   const theirs = nine.map((end) => byLibrary(minimise, lengthMm, a, end));
-  const same = ours.filter(({ radiusMm }, i) => Math.abs(theirs[i]!.radiusMm / radiusMm - 1) < 0.02).length;
-  const worse = ours.filter(({ energy, radiusMm }, i) => Math.abs(theirs[i]!.radiusMm / radiusMm - 1) >= 0.02 && theirs[i]!.energy > energy).length;
+  const same = ours.filter(
+    ({ radiusMm }, i) => Math.abs(theirs[i]!.radiusMm / radiusMm - 1) < 0.02,
+  ).length;
+  const worse = ours.filter(
+    ({ energy, radiusMm }, i) =>
+      Math.abs(theirs[i]!.radiusMm / radiusMm - 1) >= 0.02 && theirs[i]!.energy > energy,
+  ).length;
   const [oursMs, theirsMs] = [
     middleMs(15, () => sweepOf(nine)),
     middleMs(3, () => nine.map((end) => byLibrary(minimise, lengthMm, a, end))),
@@ -139,11 +178,25 @@ export function benchHoses(): void {
   const six = nine.slice(0, 6);
   const coldMs = middleMs(15, () => six.map((end) => hoseShape(lengthMm, a, end)));
   const states = [0, 3].map((i) => ({ name: `s${i}`, endB: nine[i]! }));
-  const findMs = middleMs(5, () => hose({ endA: a, states, minRadiusMm: 60, find: { stepMm: 5, maxMm: 5 * Math.ceil(distance(a.pointMm, nine[0]!.pointMm) * 1.02 / 5) + 495 } }));
+  const findMs = middleMs(5, () =>
+    hose({
+      endA: a,
+      states,
+      minRadiusMm: 60,
+      find: {
+        stepMm: 5,
+        maxMm: 5 * Math.ceil((distance(a.pointMm, nine[0]!.pointMm) * 1.02) / 5) + 495,
+      },
+    }),
+  );
   console.log(
     `a warm state ${warmMs.toFixed(2)} ms (2 asked)${warmMs > 2 ? ' NOT MET' : ''}, six cold states ${coldMs.toFixed(0)} ms (100 asked)${coldMs > 100 ? ' NOT MET' : ''}, find over 100 lengths and two states ${findMs.toFixed(0)} ms (300 asked)${findMs > 300 ? ' NOT MET' : ''}`,
   );
   const grid = Array.from({ length: 9 }, (_, i) => (i - 4) / 4);
-  const times = [clamps(own.motion, [0]), nine, clamps(own.motion, grid)].map((ends) => [ends.length, middleMs(5, () => sweepOf(ends))] as const);
-  console.log(`time with states: ${times.map(([count, ms]) => `${count} in ${ms.toFixed(1)} ms`).join(', ')} (poses of one corner: ${posesOf(own.motion).length})`);
-} // prettier-ignore
+  const times = [clamps(own.motion, [0]), nine, clamps(own.motion, grid)].map(
+    (ends) => [ends.length, middleMs(5, () => sweepOf(ends))] as const,
+  );
+  console.log(
+    `time with states: ${times.map(([count, ms]) => `${count} in ${ms.toFixed(1)} ms`).join(', ')} (poses of one corner: ${posesOf(own.motion).length})`,
+  );
+}

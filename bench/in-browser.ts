@@ -2,7 +2,9 @@ import type { Page } from 'puppeteer-core';
 import { launch, serve, watch } from '../e2e/browser.ts';
 
 /** Serves the built app, opens a page of a browser of its own, and ends both whatever comes. */
-export async function inBrowser(measure: (page: Page, url: string) => Promise<void>): Promise<void> {
+export async function inBrowser(
+  measure: (page: Page, url: string) => Promise<void>,
+): Promise<void> {
   const server = await serve();
   const browser = await launch();
   try {

@@ -16,12 +16,19 @@ export function randomLines(count: number): Vec3[][] {
       rotateDeg: i ? between(-180, 180) : 0,
       bendDeg: between(5, 120),
     }));
-    return unbend({ startMm: [0, 0, 0], direction: [1, 0, 0], normal: [0, 0, 1], clrMm: 15, bends, tailMm: between(20, 300) })
-      .nodesMm;
+    return unbend({
+      startMm: [0, 0, 0],
+      direction: [1, 0, 0],
+      normal: [0, 0, 1],
+      clrMm: 15,
+      bends,
+      tailMm: between(20, 300),
+    }).nodesMm;
   });
 }
 
-export const demo = (name: string): Plan => readPlan(readFileSync(`${ROOT}/demo/${name}.firmline.json`, 'utf8'));
+export const demo = (name: string): Plan =>
+  readPlan(readFileSync(`${ROOT}/demo/${name}.firmline.json`, 'utf8'));
 export const gannet = (): Plan => demo('gannet');
 
 /** Each copy of the demo stands so much above the one before, mm: lines that lie in one another are no plan. */
@@ -30,7 +37,9 @@ const APART_MM = 12;
 const PLACES = ['atMm', 'aboutMm', 'measuredAtMm'];
 /** Figures with all that names a place in them put elsewhere. */
 const moved = <T>(value: T, to: (at: Vec3) => Vec3): T =>
-  JSON.parse(JSON.stringify(value), (key, inner: unknown) => (PLACES.includes(key) && inner ? to(inner as Vec3) : inner)) as T;
+  JSON.parse(JSON.stringify(value), (key, inner: unknown) =>
+    PLACES.includes(key) && inner ? to(inner as Vec3) : inner,
+  ) as T;
 
 /** The hoses of another demo plan, with the parts they begin at, `sets` times over. */
 function hosesOf(
@@ -48,14 +57,27 @@ function hosesOf(
       .map((part) => ({
         ...moved(part, (at) => lift(at, k)),
         id: again(part.id, k),
-        ports: part.ports.map((port) => ({ ...moved(port, (at) => lift(at, k)), id: again(port.id, k) })),
+        ports: part.ports.map((port) => ({
+          ...moved(port, (at) => lift(at, k)),
+          id: again(port.id, k),
+        })),
       })),
     hoses: from.hoses.map((hose) => {
       const { a, b } = moved(hose.ends, (at) => lift(at, k));
-      const end = <E extends { readonly portId: string | null }>(one: E): E => ({ ...one, portId: one.portId && again(one.portId, k) });
-      return { ...hose, id: again(hose.id, k), name: `${hose.name}.${k}`, circuitId, ends: { a: end(a), b: end(b) }, motion: moved(hose.motion, (at) => lift(at, k)) };
+      const end = <E extends { readonly portId: string | null }>(one: E): E => ({
+        ...one,
+        portId: one.portId && again(one.portId, k),
+      });
+      return {
+        ...hose,
+        id: again(hose.id, k),
+        name: `${hose.name}.${k}`,
+        circuitId,
+        ends: { a: end(a), b: end(b) },
+        motion: moved(hose.motion, (at) => lift(at, k)),
+      };
     }),
-  })); // prettier-ignore
+  }));
   return { parts: each.flatMap(({ parts }) => parts), hoses: each.flatMap(({ hoses }) => hoses) };
 }
 
@@ -79,7 +101,11 @@ export function bigPlan(count: number, clips?: number): Plan {
       ports: part.ports.map((port) => ({
         ...port,
         id: `${port.id}~${k}`,
-        known: { how: 'typed' as const, atMm: lifted(view.ports.get(port.id)!.fixed.atMm, k), sigmaMm: [1, 1, 1] as const },
+        known: {
+          how: 'typed' as const,
+          atMm: lifted(view.ports.get(port.id)!.fixed.atMm, k),
+          sigmaMm: [1, 1, 1] as const,
+        },
       })),
     })),
     lines: plan.lines.map((line) => ({
@@ -117,4 +143,6 @@ export function middleMs(rounds: number, work: () => void): number {
   return times.sort((a, b) => a - b)[Math.floor(rounds / 2)]!;
 }
 export const percentile = (values: readonly number[], share: number): number =>
-  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * share))]!;
+  [...values].sort((a, b) => a - b)[
+    Math.min(values.length - 1, Math.floor(values.length * share))
+  ]!;

@@ -9,7 +9,8 @@ const LINES = 300;
 const GOALS = { buildMs: 5, updateMs: 1 };
 /** The same plan with nothing of it known yet. */
 const unknown = (plan: Plan): Plan => structuredClone(plan);
-const judged = (ms: number, most: number): string => `${ms.toFixed(2)} ms (${most} asked${ms > most ? ', NOT MET' : ''})`;
+const judged = (ms: number, most: number): string =>
+  `${ms.toFixed(2)} ms (${most} asked${ms > most ? ', NOT MET' : ''})`;
 
 /** The network of a large plan built from nothing, brought up to date after an edit, and asked what is joined, beside a graph library. */
 export function benchNetwork(): void {
@@ -24,7 +25,10 @@ export function benchNetwork(): void {
   layPlan(now);
   const edits = Array.from({ length: rounds }, (_, k) => {
     const { id, cornersMm } = now.lines[k]!;
-    return { edit: 'setCorners', with: { id, cornersMm: cornersMm.map(([x, y, z]) => [x, y + 1, z] as const) } } as const;
+    return {
+      edit: 'setCorners',
+      with: { id, cornersMm: cornersMm.map(([x, y, z]) => [x, y + 1, z] as const) },
+    } as const;
   });
   const after = edits.map((edit) => (now = applyEdit(now, edit)));
   i = 0;
@@ -32,7 +36,12 @@ export function benchNetwork(): void {
   const updateMs = middleMs(rounds, () => void built(after[i++]!));
   // A port that moves has its part's passages made anew.
   const part = now.parts[0]!;
-  const moved = Array.from({ length: rounds }, (_, k) => applyEdit(now, { edit: 'changePort', with: { id: part.ports[0]!.id, patch: { name: `port ${k}` } } })); // prettier-ignore
+  const moved = Array.from({ length: rounds }, (_, k) =>
+    applyEdit(now, {
+      edit: 'changePort',
+      with: { id: part.ports[0]!.id, patch: { name: `port ${k}` } },
+    }),
+  );
   i = 0;
   const portMs = middleMs(rounds, () => void built(moved[i++]!));
   const network = built(now);

@@ -13,11 +13,17 @@ const ROWS = 2000;
 export async function benchCurve(frames = 60): Promise<void> {
   await inBrowser(async (page, url) => {
     const file = join(mkdtempSync(join(tmpdir(), 'firm-line-')), 'log.csv');
-    const row = (i: number): string => `${(0.05 + (7 * i) / ROWS).toFixed(4)},${(12 + 2 * Math.log1p(i) + i / 90).toFixed(3)}`;
-    writeFileSync(file, ['pressure MPa,travel mm', ...Array.from({ length: ROWS }, (_, i) => row(i))].join('\n'));
+    const row = (i: number): string =>
+      `${(0.05 + (7 * i) / ROWS).toFixed(4)},${(12 + 2 * Math.log1p(i) + i / 90).toFixed(3)}`;
+    writeFileSync(
+      file,
+      ['pressure MPa,travel mm', ...Array.from({ length: ROWS }, (_, i) => row(i))].join('\n'),
+    );
     await openPlan(page, url, 'gannet', 'prove');
     await pressNamed(page, 'Curve');
-    const input = (await page.waitForSelector('fl-csv-form input[type=file]')) as ElementHandle<HTMLInputElement>;
+    const input = (await page.waitForSelector(
+      'fl-csv-form input[type=file]',
+    )) as ElementHandle<HTMLInputElement>;
     await input.uploadFile(file);
     await page.waitForSelector('[data-test=csv]');
     await pressNamed(page, 'Take them');
@@ -57,7 +63,11 @@ export async function benchRunTap(taps = 40): Promise<void> {
     await waitText(page, 'fl-run-page', 'Locked: ');
     for (let left = (await page.$$('[data-before][aria-pressed=false]')).length; left > 0; left--) {
       await clickOn(page, '[data-before][aria-pressed=false]');
-      await page.waitForFunction((n) => document.querySelectorAll('[data-before][aria-pressed=false]').length < n, {}, left);
+      await page.waitForFunction(
+        (n) => document.querySelectorAll('[data-before][aria-pressed=false]').length < n,
+        {},
+        left,
+      );
     }
     await pressNamed(page, 'Begin at the first bleeder');
     await page.waitForSelector('[data-test=main]');

@@ -30,7 +30,7 @@ async function moveTo(page: Page, mm: number): Promise<void> {
     const field = document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]!;
     field.value = `aft ${to}`;
     field.dispatchEvent(new Event('change', { bubbles: true }));
-  }, mm); // prettier-ignore
+  }, mm);
 }
 const movedTo = (plan: Plan): number => {
   const line = plan.lines.find(({ id }) => id === 'line-r1')!;
@@ -58,8 +58,13 @@ async function kills(browser: Browser, url: string, count: number): Promise<void
       // When the word is put on the screen, all that is shown is meant by it.
       const word = document.querySelector('[data-test=saved]')!;
       new MutationObserver(() => {
-        const mm = Number(/aft (\d+)/.exec(document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]?.value ?? '')?.[1]);
-        if (mm && word.textContent === 'saved') (window as unknown as { wasSaved: (mm: number) => void }).wasSaved(mm);
+        const mm = Number(
+          /aft (\d+)/.exec(
+            document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]?.value ?? '',
+          )?.[1],
+        );
+        if (mm && word.textContent === 'saved')
+          (window as unknown as { wasSaved: (mm: number) => void }).wasSaved(mm);
       }).observe(word, { characterData: true, childList: true, subtree: true });
     });
     const until = performance.now() + 40 + next() * 400;
@@ -80,7 +85,10 @@ async function kills(browser: Browser, url: string, count: number): Promise<void
     }
   }
   await reader.close();
-  say(`${count} tabs killed amid edits: ${lost} lost what was called saved, ${unread} left a plan that could not be read`, lost + unread === 0); // prettier-ignore
+  say(
+    `${count} tabs killed amid edits: ${lost} lost what was called saved, ${unread} left a plan that could not be read`,
+    lost + unread === 0,
+  );
 }
 
 /** Edits in bursts in two tabs in turn, each taking the plan over: every burst's last edit must be in the end state of its turn. */
@@ -110,8 +118,14 @@ async function twoTabs(browser: Browser, url: string, count: number): Promise<vo
     const other = turn % 2 ? one : two;
     await other.bringToFront();
     await other
-      .waitForFunction((mm) => [...document.querySelectorAll<HTMLInputElement>('[data-test=move]')][2]?.value === `aft ${mm}`, { timeout: 5000, polling: 50 }, last)
-      .catch(() => undefined); // prettier-ignore
+      .waitForFunction(
+        (mm) =>
+          [...document.querySelectorAll<HTMLInputElement>('[data-test=move]')][2]?.value ===
+          `aft ${mm}`,
+        { timeout: 5000, polling: 50 },
+        last,
+      )
+      .catch(() => undefined);
     const kept = movedTo(await keptPlan(other, 'gannet'));
     if (kept !== last) gone += BURST;
   }
@@ -127,7 +141,10 @@ async function twoTabs(browser: Browser, url: string, count: number): Promise<vo
   );
   await one.close();
   await two.close();
-  say(`${made} edits in bursts in two tabs: ${gone} vanished, ${plans - 1} plans split off`, gone === 0);
+  say(
+    `${made} edits in bursts in two tabs: ${gone} vanished, ${plans - 1} plans split off`,
+    gone === 0,
+  );
 }
 
 /** Plans with figures, texts and records replaced at random: read or refused by name, and what is read is judged. */
@@ -135,7 +152,10 @@ function mutated(count: number): void {
   const texts = ['gannet', 'wheatear', 'dunlin'].map((name) => JSON.stringify(demo(name)));
   const spots = texts.map((text) => places(JSON.parse(text)));
   const found = { read: 0, refused: 0, other: 0, threw: 0, slow: 0, slowestMs: 0 };
-  const pick = fc.record({ plan: fc.nat(2), spots: fc.array(fc.tuple(fc.nat(1e6), odd), { minLength: 1, maxLength: 3 }) });
+  const pick = fc.record({
+    plan: fc.nat(2),
+    spots: fc.array(fc.tuple(fc.nat(1e6), odd), { minLength: 1, maxLength: 3 }),
+  });
   for (const { plan, spots: at } of fc.sample(pick, { numRuns: count, seed: 5 })) {
     let raw: unknown = JSON.parse(texts[plan]!);
     for (const [spot, value] of at) {
@@ -181,27 +201,70 @@ async function fields(browser: Browser, url: string, count: number): Promise<voi
     for (let i = 0; i < 50 && done < count; i++, done++) {
       // A button now and then opens what holds other fields.
       if (next() < 0.15)
-        await page.evaluate((at) => {
-          const buttons = [...document.querySelectorAll<HTMLButtonElement>('main button:enabled, dialog[open] button')].filter(
-            (one) => one.offsetHeight && !/export|print|file|delete|remove|×/i.test(one.getAttribute('aria-label') ?? one.textContent!),
-          );
-          buttons[at % Math.max(buttons.length, 1)]?.click();
-        }, Math.floor(next() * 1000)); // prettier-ignore
+        await page.evaluate(
+          (at) => {
+            const buttons = [
+              ...document.querySelectorAll<HTMLButtonElement>(
+                'main button:enabled, dialog[open] button',
+              ),
+            ].filter(
+              (one) =>
+                one.offsetHeight &&
+                !/export|print|file|delete|remove|×/i.test(
+                  one.getAttribute('aria-label') ?? one.textContent!,
+                ),
+            );
+            buttons[at % Math.max(buttons.length, 1)]?.click();
+          },
+          Math.floor(next() * 1000),
+        );
       const on = await countFields(page);
-      if (on) await enter(page, Math.floor(next() * on), ODD_ENTRIES[Math.floor(next() * ODD_ENTRIES.length)]!);
+      if (on)
+        await enter(
+          page,
+          Math.floor(next() * on),
+          ODD_ENTRIES[Math.floor(next() * ODD_ENTRIES.length)]!,
+        );
     }
     await pause(300);
     await keptPlan(page, name).catch(() => unread++);
   }
   for (const name of names) await openPlan(page, url, name, 'route').catch(() => unread++);
   await page.close();
-  say(`${done} random field actions: ${unread} plans that could not be opened again, ${complaints.length} errors on the page${complaints.length ? ` (${complaints[0]})` : ''}`, unread + complaints.length === 0); // prettier-ignore
+  say(
+    `${done} random field actions: ${unread} plans that could not be opened again, ${complaints.length} errors on the page${complaints.length ? ` (${complaints[0]})` : ''}`,
+    unread + complaints.length === 0,
+  );
 }
 
 /** Requests that no browser makes: none may show how the server is made, and none may end it. */
 async function requests(url: string, count: number): Promise<void> {
   const next = seeded(31);
-  const parts = ['..', '%2e%2e', '%00', 'demo', 'plan', 'api', 'gauge', 'reading', '.git', 'package.json', '%', '%zz', 'a'.repeat(3000), ';', "'", '<script>', '\\', 'ü', '?x=', '#', '*', 'node_modules', 'main.js']; // prettier-ignore
+  const parts = [
+    '..',
+    '%2e%2e',
+    '%00',
+    'demo',
+    'plan',
+    'api',
+    'gauge',
+    'reading',
+    '.git',
+    'package.json',
+    '%',
+    '%zz',
+    'a'.repeat(3000),
+    ';',
+    "'",
+    '<script>',
+    '\\',
+    'ü',
+    '?x=',
+    '#',
+    '*',
+    'node_modules',
+    'main.js',
+  ];
   const methods = ['GET', 'GET', 'GET', 'POST', 'PUT', 'DELETE', 'PATCH', 'OPTIONS', 'HEAD'];
   const any = <T>(of: readonly T[]): T => of[Math.floor(next() * of.length)]!;
   const traces: string[] = [];
@@ -209,23 +272,36 @@ async function requests(url: string, count: number): Promise<void> {
   for (let i = 0; i < count; i++) {
     const path = Array.from({ length: 1 + Math.floor(next() * 4) }, () => any(parts)).join('/');
     const method = any(methods);
-    const body = method === 'POST' || method === 'PUT' ? { body: any(['{', '{}', 'x'.repeat(50_000), '\u0000']) } : {};
+    const body =
+      method === 'POST' || method === 'PUT'
+        ? { body: any(['{', '{}', 'x'.repeat(50_000), '\u0000']) }
+        : {};
     try {
       const answer = await fetch(`${url}/${path}`, {
         method,
         redirect: 'manual',
-        headers: { Accept: any(['*/*', 'text/html', 'application/json', '']), Range: any(['', 'bytes=9-1', 'bytes=a']) },
+        headers: {
+          Accept: any(['*/*', 'text/html', 'application/json', '']),
+          Range: any(['', 'bytes=9-1', 'bytes=a']),
+        },
         ...body,
       });
       const text = await answer.text();
-      if (/\n\s*at .+:\d+:\d+/.test(text) && !/javascript/.test(answer.headers.get('content-type') ?? '')) traces.push(`${method} ${path}`); // prettier-ignore
+      if (
+        /\n\s*at .+:\d+:\d+/.test(text) &&
+        !/javascript/.test(answer.headers.get('content-type') ?? '')
+      )
+        traces.push(`${method} ${path}`);
       if (answer.status >= 500) broke++;
     } catch {
       broke++;
     }
   }
   const alive = (await fetch(url)).ok;
-  say(`${count} odd requests: ${traces.length} showed a stack trace${traces[0] ? ` (${traces[0].slice(0, 80)})` : ''}, ${broke} ended in an error of the server; it ${alive ? 'goes on serving' : 'is down'}`, traces.length + broke === 0 && alive); // prettier-ignore
+  say(
+    `${count} odd requests: ${traces.length} showed a stack trace${traces[0] ? ` (${traces[0].slice(0, 80)})` : ''}, ${broke} ended in an error of the server; it ${alive ? 'goes on serving' : 'is down'}`,
+    traces.length + broke === 0 && alive,
+  );
 }
 
 const only = process.argv[3];
@@ -239,9 +315,15 @@ try {
   if (wanted('tabs')) await twoTabs(browser, server.url, times(240));
   if (wanted('photos')) {
     const { kept, mostMb } = await manyPhotos(browser, server.url, times(200));
-    say(`${times(200)} photographs of 12 megapixels in one plan: ${kept} kept and shown, the page at most ${mostMb.toFixed(0)} MB (500)`, kept === times(200) && mostMb <= 500); // prettier-ignore
+    say(
+      `${times(200)} photographs of 12 megapixels in one plan: ${kept} kept and shown, the page at most ${mostMb.toFixed(0)} MB (500)`,
+      kept === times(200) && mostMb <= 500,
+    );
     const { shown, lost } = await photoKills(browser, server.url, times(100));
-    say(`${times(100)} tabs killed amid photographs: of ${shown} that were shown as kept ${lost} lost`, lost === 0);
+    say(
+      `${times(100)} tabs killed amid photographs: of ${shown} that were shown as kept ${lost} lost`,
+      lost === 0,
+    );
   }
   if (wanted('fields')) await fields(browser, server.url, times(5000));
 } finally {

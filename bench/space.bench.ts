@@ -6,7 +6,13 @@ import { meshIndex, treeOf } from '../core/src/shape/mesh/index.ts';
 import { lineSpace } from '../core/src/plan/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
 import { obstaclesOf } from '../core/src/shape/obstacles/index.ts';
-import { cheapest, nodeOf, problemOf, type Problem, type WayInput } from '../core/src/shape/pathfinding/index.ts';
+import {
+  cheapest,
+  nodeOf,
+  problemOf,
+  type Problem,
+  type WayInput,
+} from '../core/src/shape/pathfinding/index.ts';
 import type { Vec3 } from '../core/src/lib/vec/index.ts';
 import { latticeGraph } from '../core/src/testing/lattice-graph.ts';
 import { bigPlan, gannet, middleMs } from './lines.ts';
@@ -23,10 +29,19 @@ function wayInput(pitchMm: number): WayInput {
     leadMm: 60,
   });
   return {
-    a: end('a'), b: end('b'), odMm: line.tube.odMm, straightMm: STRAIGHT_MM, pitchMm, obstacles: obstaclesOf(plan), reachMm: plan.holding.reachMm, wide: false, mountedOn: new Set(),
-  }; // prettier-ignore
+    a: end('a'),
+    b: end('b'),
+    odMm: line.tube.odMm,
+    straightMm: STRAIGHT_MM,
+    pitchMm,
+    obstacles: obstaclesOf(plan),
+    reachMm: plan.holding.reachMm,
+    wide: false,
+    mountedOn: new Set(),
+  };
 }
-const run = ({ lattice, from, to, costs }: Problem) => cheapest(lattice, from, to, costs, STRAIGHT_MM);
+const run = ({ lattice, from, to, costs }: Problem) =>
+  cheapest(lattice, from, to, costs, STRAIGHT_MM);
 
 /** Finding a way beside the library's A* over the same lattice, costs and estimate; and ours alone on a finer one. */
 export function benchWays(): void {
@@ -39,7 +54,10 @@ export function benchWays(): void {
     const place = places[Math.floor(state / 6)]!;
     const axis = (state % 6) >> 1;
     const off = place.map((v, i) => Math.abs(v - problem.to.at[i]!));
-    return off.reduce((sum, v) => sum + v, 0) + problem.costs.bend * off.filter((v, i) => v > 1e-9 && i !== axis).length;
+    return (
+      off.reduce((sum, v) => sum + v, 0) +
+      problem.costs.bend * off.filter((v, i) => v > 1e-9 && i !== axis).length
+    );
   };
   const finder = aStar(graph, {
     oriented: true,
@@ -52,7 +70,9 @@ export function benchWays(): void {
   ];
   const theirCost = (): number => {
     const path = finder.find(from, to).reverse();
-    return path.slice(1).reduce((sum, node, i) => sum + (graph.getLink(path[i]!.id, node.id)!.data as number), 0);
+    return path
+      .slice(1)
+      .reduce((sum, node, i) => sum + (graph.getLink(path[i]!.id, node.id)!.data as number), 0);
   };
   const cost = theirCost();
   // Both are compiled before they are timed.
@@ -60,7 +80,10 @@ export function benchWays(): void {
     run(problem);
     finder.find(from, to);
   }
-  const [oursMs, theirsMs] = [middleMs(15, () => void run(problem)), middleMs(15, () => void finder.find(from, to))];
+  const [oursMs, theirsMs] = [
+    middleMs(15, () => void run(problem)),
+    middleMs(15, () => void finder.find(from, to)),
+  ];
   const ratio = theirsMs / oursMs;
   console.log(
     `a way for R1 at 40 mm: ${oursMs.toFixed(0)} ms over known costs (${coldMs.toFixed(0)} ms with every clearance measured), ${ratio.toFixed(1)} times as fast as ngraph.path's A* (5 asked)${ratio < 5 ? ' NOT MET' : ''}; ${ours.looked} states looked at; cost ${ours.cost.toFixed(1)} against ${cost.toFixed(1)}${ours.cost > cost + 1e-6 ? ' NOT MET' : ''}`,
@@ -96,7 +119,13 @@ export function benchClearance(): void {
   const plan = bigPlan(60);
   const lines = viewPlan(plan).lines.map((line) => lineSpace(plan, line)!.points);
   const ours = (points: readonly Vec3[]): number =>
-    points.slice(1).reduce((least, to, i) => Math.min(least, index.nearest(points[i]!, to, least)?.distanceMm ?? Infinity), 1e6);
+    points
+      .slice(1)
+      .reduce(
+        (least, to, i) =>
+          Math.min(least, index.nearest(points[i]!, to, least)?.distanceMm ?? Infinity),
+        1e6,
+      );
   const triangle = new ExtendedTriangle();
   const segment = new Line3();
   const theirs = (points: readonly Vec3[]): number => {
@@ -105,7 +134,8 @@ export function benchClearance(): void {
       segment.start.set(...points[i - 1]!);
       segment.end.set(...points[i]!);
       for (let k = 0; k < positions.length; k += 9) {
-        for (const [n, corner] of [triangle.a, triangle.b, triangle.c].entries()) corner.fromArray(positions, k + 3 * n);
+        for (const [n, corner] of [triangle.a, triangle.b, triangle.c].entries())
+          corner.fromArray(positions, k + 3 * n);
         triangle.needsUpdate = true;
         least = Math.min(least, triangle.closestPointToSegment(segment, scratch, other));
       }
@@ -124,7 +154,15 @@ export function benchClearance(): void {
 }
 const [scratch, other] = [new Vector3(), new Vector3()];
 
-const TUBE = { odMm: 4.7625, wallMm: 0.7112, youngGPa: 207, densityKgM3: 7850, fluidKgM3: 1060, excitationHz: 0, margin: 1 };
+const TUBE = {
+  odMm: 4.7625,
+  wallMm: 0.7112,
+  youngGPa: 207,
+  densityKgM3: 7850,
+  fluidKgM3: 1060,
+  excitationHz: 0,
+  margin: 1,
+};
 
 /** Fewest clips on places 10 mm apart, by going through all of them. */
 function exhaustive({ lengthMm, maxSpanMm, endMm, forbiddenMm = [] }: ClipLimits): number {
@@ -145,7 +183,9 @@ export function benchClips(): void {
   const tens = (most: number): number => 10 * (1 + Math.floor(next() * (most / 10)));
   const tasks = Array.from({ length: 200 }, (): ClipLimits => {
     const lengthMm = 400 + tens(1200);
-    const forbiddenMm = [1, 2, 3].map(() => tens(lengthMm)).map((from) => [from, from + tens(80)] as const);
+    const forbiddenMm = [1, 2, 3]
+      .map(() => tens(lengthMm))
+      .map((from) => [from, from + tens(80)] as const);
     return { ...TUBE, lengthMm, maxSpanMm: 200 + tens(200), endMm: 100 + tens(100), forbiddenMm };
   });
   const answered = tasks.flatMap((task) => {
@@ -167,7 +207,10 @@ export function benchClips(): void {
     lengthMm: 6000,
     maxSpanMm: 300,
     endMm: 100,
-    forbiddenMm: Array.from({ length: 14 }, (_, i) => [200 + 400 * i, 260 + 400 * i + (i % 5) * 20] as const),
+    forbiddenMm: Array.from(
+      { length: 14 },
+      (_, i) => [200 + 400 * i, 260 + 400 * i + (i % 5) * 20] as const,
+    ),
   };
   const longMs = middleMs(9, () => void clips(long));
   console.log(

@@ -63,7 +63,11 @@ export interface Watched {
  * A page that keeps book of whatever should not happen. What must open with no network is `kept`: else no service worker
  * fetches all of the app behind what is looked at. One that is `flat` has no WebGL.
  */
-export async function watch(browser: Browser, url: string, kind?: 'kept' | 'flat'): Promise<Watched> {
+export async function watch(
+  browser: Browser,
+  url: string,
+  kind?: 'kept' | 'flat',
+): Promise<Watched> {
   const page = await browser.newPage();
   if (kind !== 'kept') await page.evaluateOnNewDocument('delete Navigator.prototype.serviceWorker');
   if (kind === 'flat') await page.evaluateOnNewDocument('delete window.WebGL2RenderingContext');
@@ -81,13 +85,19 @@ export async function watch(browser: Browser, url: string, kind?: 'kept' | 'flat
   });
   page.on('request', (request) => {
     const address = request.url();
-    if (!address.startsWith(url) && !/^(data|blob|about):/.test(address)) complaints.push(`request to ${address}`);
+    if (!address.startsWith(url) && !/^(data|blob|about):/.test(address))
+      complaints.push(`request to ${address}`);
   });
   return { page, complaints };
 }
 
 /** Opens a plan at a station and waits until it can be edited, is saved and its snags are known. */
-export async function openPlan(page: Page, url: string, plan = 'gannet', station = 'route'): Promise<void> {
+export async function openPlan(
+  page: Page,
+  url: string,
+  plan = 'gannet',
+  station = 'route',
+): Promise<void> {
   await page.goto(`${url}/plan/${plan}/${station}`, { waitUntil: 'load' });
   await settled(page);
 }
@@ -105,9 +115,12 @@ export async function goTo(page: Page, station: string): Promise<void> {
 
 export async function settled(page: Page): Promise<void> {
   await editable(page);
-  await page.waitForFunction(() => document.querySelector('[data-test=snags]')?.textContent?.trim() !== 'Snags…', {
-    polling: 100,
-  });
+  await page.waitForFunction(
+    () => document.querySelector('[data-test=snags]')?.textContent?.trim() !== 'Snags…',
+    {
+      polling: 100,
+    },
+  );
 }
 
 /** Waits until the plan can be edited, is saved and stands in its own letters: till then what is to be clicked may move. */
@@ -129,7 +142,10 @@ export async function reload(page: Page): Promise<void> {
 }
 
 /** Serves the built app to the specs of a file, and starts a browser for all of them or for each; both are to be had while a spec runs. */
-export function withBrowser(each: 'file' | 'spec' = 'file'): { readonly server: Served; readonly browser: Browser } {
+export function withBrowser(each: 'file' | 'spec' = 'file'): {
+  readonly server: Served;
+  readonly browser: Browser;
+} {
   const held = {} as { server: Served; browser: Browser };
   const [before, after] = each === 'file' ? [beforeAll, afterAll] : [beforeEach, afterEach];
   beforeAll(async () => {
@@ -154,10 +170,24 @@ export function withBrowser(each: 'file' | 'spec' = 'file'): { readonly server: 
 
 /** Where a handle of the scene lies on the page, px: a corner of the chosen line by its order, or a hose's bracket. */
 export async function handleAt(page: Page, index: number): Promise<{ x: number; y: number }> {
-  await page.waitForFunction((i) => document.querySelector<HTMLElement>('[data-test=space]')?.dataset['handles']?.split(' ')[i]?.includes(','), { timeout: 60_000 }, index); // prettier-ignore
-  return page.$eval('[data-test=space]', (canvas, i) => {
-    const { x, y } = canvas.getBoundingClientRect();
-    const [left, top] = (canvas as HTMLElement).dataset['handles']!.split(' ')[i]!.split(',').map(Number);
-    return { x: x + left!, y: y + top! };
-  }, index); // prettier-ignore
+  await page.waitForFunction(
+    (i) =>
+      document
+        .querySelector<HTMLElement>('[data-test=space]')
+        ?.dataset['handles']?.split(' ')
+        [i]?.includes(','),
+    { timeout: 60_000 },
+    index,
+  );
+  return page.$eval(
+    '[data-test=space]',
+    (canvas, i) => {
+      const { x, y } = canvas.getBoundingClientRect();
+      const [left, top] = (canvas as HTMLElement).dataset['handles']!.split(' ')
+        [i]!.split(',')
+        .map(Number);
+      return { x: x + left!, y: y + top! };
+    },
+    index,
+  );
 }

@@ -23,9 +23,13 @@ describe('Plumb and Size in the browser', () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     await fresh(page);
     await waitText(page, 'fl-plumb-station', 'No parts yet');
-    const layout = await page.$eval('[aria-label=Layout]', (select) =>
-      [...(select as HTMLSelectElement).options].find((option) => option.text.includes('Diagonal'))!.value,
-    ); // prettier-ignore
+    const layout = await page.$eval(
+      '[aria-label=Layout]',
+      (select) =>
+        [...(select as HTMLSelectElement).options].find((option) =>
+          option.text.includes('Diagonal'),
+        )!.value,
+    );
     await page.select('[aria-label=Layout]', layout);
     await pressNamed(page, 'Start');
     await page.waitForSelector('fl-circuit-drawing svg text');
@@ -54,9 +58,11 @@ describe('Plumb and Size in the browser', () => {
     await page.waitForSelector('[data-step=Master]');
     await waitText(page, 'fl-size-station', 'still a guess');
     const master = await textOf(page, '[data-step=Master]');
-    const foot = await page.evaluateHandle(
-      () => [...document.querySelectorAll('fl-number-field')].find((f) => f.textContent!.includes('Foot, N'))!.querySelector('input')!,
-    ); // prettier-ignore
+    const foot = await page.evaluateHandle(() =>
+      [...document.querySelectorAll('fl-number-field')]
+        .find((f) => f.textContent!.includes('Foot, N'))!
+        .querySelector('input')!,
+    );
     const type = async (text: string): Promise<void> => {
       await foot.evaluate((input) => input.select());
       await foot.type(text);
@@ -66,14 +72,18 @@ describe('Plumb and Size in the browser', () => {
     await waitText(page, 'fl-size-station .fault', '-20 cannot be used: 1 is the least');
     expect(await textOf(page, '[data-step=Master]')).toBe(master);
     await type('250');
-    await page.waitForFunction((before) => document.querySelector('[data-step=Master]')!.textContent!.trim() !== before, {}, master);
+    await page.waitForFunction(
+      (before) => document.querySelector('[data-step=Master]')!.textContent!.trim() !== before,
+      {},
+      master,
+    );
     await settled(page);
     await reload(page);
     await settled(page);
     await page.waitForSelector('[data-step=Foot]');
     expect(await textOf(page, '[data-step=Foot]')).toContain('250 N');
     expect(complaints).toEqual([]);
-  }); // prettier-ignore
+  });
 
   test('the slider from empty to laden moves what is drawn, and the clutch and parking brake have their own page', async () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
@@ -84,8 +94,15 @@ describe('Plumb and Size in the browser', () => {
       (input as HTMLInputElement).value = (input as HTMLInputElement).max;
       input.dispatchEvent(new Event('input', { bubbles: true }));
     });
-    await page.waitForFunction((before) => document.querySelector('[data-step=Road]')!.textContent!.trim() !== before, {}, road);
-    for (const [name, step] of [['Clutch', 'Bearing'], ['Parking brake', 'Hand']] as const) {
+    await page.waitForFunction(
+      (before) => document.querySelector('[data-step=Road]')!.textContent!.trim() !== before,
+      {},
+      road,
+    );
+    for (const [name, step] of [
+      ['Clutch', 'Bearing'],
+      ['Parking brake', 'Hand'],
+    ] as const) {
       await pressNamed(page, name);
       await page.waitForSelector(`[data-step="${step}"]`);
     }
@@ -96,9 +113,14 @@ describe('Plumb and Size in the browser', () => {
     await page.waitForFunction(() => {
       const all = [...document.querySelectorAll<HTMLCanvasElement>('fl-line-chart canvas')];
       const drawn = (c: HTMLCanvasElement): number =>
-        c.width && c.height ? c.getContext('2d')!.getImageData(0, 0, c.width, c.height).data.filter((v, i) => i % 4 === 3 && v > 0).length : 0;
+        c.width && c.height
+          ? c
+              .getContext('2d')!
+              .getImageData(0, 0, c.width, c.height)
+              .data.filter((v, i) => i % 4 === 3 && v > 0).length
+          : 0;
       return all.length === 4 && all.every((c) => drawn(c) > 2000);
     });
     expect(complaints).toEqual([]);
-  }); // prettier-ignore
+  });
 });

@@ -14,8 +14,12 @@ const run = withBrowser('spec');
 async function type(page: Page, within: string, label: string, text: string): Promise<void> {
   await page.evaluate(
     (part, name, value) => {
-      const fields = [...document.querySelectorAll<HTMLInputElement>(`${part} input, ${part} textarea`)];
-      const field = fields.find(({ labels }) => [...labels!].some((one) => one.textContent!.trim() === name));
+      const fields = [
+        ...document.querySelectorAll<HTMLInputElement>(`${part} input, ${part} textarea`),
+      ];
+      const field = fields.find(({ labels }) =>
+        [...labels!].some((one) => one.textContent!.trim() === name),
+      );
       if (!field) throw new Error(`No field says ${name}`);
       field.value = value;
       field.dispatchEvent(new Event('input', { bubbles: true }));
@@ -27,7 +31,12 @@ async function type(page: Page, within: string, label: string, text: string): Pr
   );
   await settled(page);
 }
-async function openPage(page: Page, name: string, url = run.server.url, plan = 'gannet'): Promise<void> {
+async function openPage(
+  page: Page,
+  name: string,
+  url = run.server.url,
+  plan = 'gannet',
+): Promise<void> {
   await openPlan(page, url, plan, 'fit');
   await pressNamed(page, name);
 }
@@ -37,15 +46,22 @@ test('a caliper is fitted over its disc on both sides, each with its own shims a
   await openPage(page, 'Calipers');
   const left = 'fl-caliper-form[aria-label="Front left"]';
   const right = 'fl-caliper-form[aria-label="Front right"]';
-  for (const [side, inner, outer] of [[left, '4.2', '2.6'], [right, '3', '3.4']] as const) {
+  for (const [side, inner, outer] of [
+    [left, '4.2', '2.6'],
+    [right, '3', '3.4'],
+  ] as const) {
     await type(page, side, 'Gap on the inner side', inner);
     await type(page, side, 'Gap on the outer side', outer);
     await type(page, side, 'Shims in while measuring', '1.5');
-  } // prettier-ignore
+  }
   const verdict = (side: string): Promise<string> => textOf(page, `${side} [data-test=shims]`);
   expect(await verdict(left)).toMatch(/2.3 mm of shims are wanted: say what is in the box/);
   for (const side of [left, right]) {
-    await page.$eval(side, (form) => [...form.querySelectorAll('button')].find((b) => b.textContent!.includes('Add a thickness'))!.click()); // prettier-ignore
+    await page.$eval(side, (form) =>
+      [...form.querySelectorAll('button')]
+        .find((b) => b.textContent!.includes('Add a thickness'))!
+        .click(),
+    );
     await settled(page);
     await type(page, side, 'How many', '5');
   }
@@ -57,8 +73,16 @@ test('a caliper is fitted over its disc on both sides, each with its own shims a
   await type(page, left, 'All its washers', '2.5');
   expect(await page.$(`${left} [data-test=bolt]`)).toBeNull();
   await type(page, left, 'Thread that must hold', '12');
-  await waitText(page, `${left} [data-test=bolt]`, 'Wrong: it is too short. One of 39 mm or more is right.');
-  await page.$eval(left, (form) => [...form.querySelectorAll('button')].find((b) => b.textContent!.includes('This stack is in'))!.click()); // prettier-ignore
+  await waitText(
+    page,
+    `${left} [data-test=bolt]`,
+    'Wrong: it is too short. One of 39 mm or more is right.',
+  );
+  await page.$eval(left, (form) =>
+    [...form.querySelectorAll('button')]
+      .find((b) => b.textContent!.includes('This stack is in'))!
+      .click(),
+  );
   await settled(page);
   await page.reload({ waitUntil: 'load' });
   await settled(page);
@@ -74,10 +98,21 @@ test('a table of wires is filled from readings, and what is out of range is said
   await openPage(page, 'Wires', run.server.url, 'dunlin');
   await pressNamed(page, 'Begin the table');
   await page.waitForSelector('[data-wire=signal]');
-  for (const [test, volts] of [['rest', '0.1'], ['half', '5.5'], ['full', '8.1']] as const)
-    await type(page, '[data-wire=signal]', `V ${{ rest: 'at rest', half: 'half on', full: 'full on' }[test]}`, volts); // prettier-ignore
+  for (const [test, volts] of [
+    ['rest', '0.1'],
+    ['half', '5.5'],
+    ['full', '8.1'],
+  ] as const)
+    await type(
+      page,
+      '[data-wire=signal]',
+      `V ${{ rest: 'at rest', half: 'half on', full: 'full on' }[test]}`,
+      volts,
+    );
   expect(await textOf(page, '[data-wire=signal] [data-test=volts-half]')).toMatch(/^good/);
-  expect(await textOf(page, '[data-wire=signal] [data-test=volts-full]')).toBe('too low: 10.5 to 14.8 V');
+  expect(await textOf(page, '[data-wire=signal] [data-test=volts-full]')).toBe(
+    'too low: 10.5 to 14.8 V',
+  );
   await clickOn(page, '[data-test=snags]');
   await waitText(page, 'fl-snag-drawer', 'It reads 8.1 V full on');
   await waitText(page, 'fl-snag-drawer', 'nobody has pulled the breakaway’s pin');
@@ -99,23 +134,50 @@ test('a photograph is kept without the place it was taken at, and comes back wit
     }
     return canvas.toDataURL('image/jpeg', 0.9);
   });
-  const tags = piexif.dump({ '0th': { [piexif.ImageIFD.Make!]: 'Camera maker' }, GPS: { [piexif.GPSIFD.GPSLatitudeRef!]: 'N', [piexif.GPSIFD.GPSLatitude!]: [[51, 1], [30, 1], [0, 1]], [piexif.GPSIFD.GPSLongitudeRef!]: 'E', [piexif.GPSIFD.GPSLongitude!]: [[7, 1], [15, 1], [0, 1]] } }); // prettier-ignore
+  const tags = piexif.dump({
+    '0th': { [piexif.ImageIFD.Make!]: 'Camera maker' },
+    GPS: {
+      [piexif.GPSIFD.GPSLatitudeRef!]: 'N',
+      [piexif.GPSIFD.GPSLatitude!]: [
+        [51, 1],
+        [30, 1],
+        [0, 1],
+      ],
+      [piexif.GPSIFD.GPSLongitudeRef!]: 'E',
+      [piexif.GPSIFD.GPSLongitude!]: [
+        [7, 1],
+        [15, 1],
+        [0, 1],
+      ],
+    },
+  });
   const photo = join(folder, 'hose.jpg');
   writeFileSync(photo, Buffer.from(piexif.insert(tags, plain).split(',')[1]!, 'base64'));
-  expect(await parse(readFileSync(photo), { gps: true })).toMatchObject({ Make: 'Camera maker', latitude: 51.5 });
+  expect(await parse(readFileSync(photo), { gps: true })).toMatchObject({
+    Make: 'Camera maker',
+    latitude: 51.5,
+  });
   writeFileSync(join(folder, 'no-picture.jpg'), 'nonsense');
 
   const give = async (name: string): Promise<void> => {
-    await ((await page.$('[data-test=photo-files]')) as ElementHandle<HTMLInputElement>).uploadFile(join(folder, name));
+    await ((await page.$('[data-test=photo-files]')) as ElementHandle<HTMLInputElement>).uploadFile(
+      join(folder, name),
+    );
   };
   await give('no-picture.jpg');
-  await waitText(page, 'fl-add-photos', 'no-picture.jpg: It cannot be read as a picture here: save it as JPEG or PNG.');
+  await waitText(
+    page,
+    'fl-add-photos',
+    'no-picture.jpg: It cannot be read as a picture here: save it as JPEG or PNG.',
+  );
   await give('hose.jpg');
   await page.waitForSelector('[data-test=new-photo] img');
   await type(page, 'fl-log-page form', 'What was seen', 'Hose chafed at the bracket');
   await pressNamed(page, 'Put it in the log');
   await page.waitForSelector('[data-test=entry] img');
-  await page.waitForFunction(() => document.querySelector('header')!.textContent!.includes('· saved'));
+  await page.waitForFunction(() =>
+    document.querySelector('header')!.textContent!.includes('· saved'),
+  );
   const kept = await page.evaluate(
     () =>
       new Promise<string>((done, failed) => {
@@ -141,7 +203,8 @@ test('a photograph is kept without the place it was taken at, and comes back wit
   await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
   await pressNamed(page, 'Export with photographs');
   const zip = join(folder, 'gannet.firmline.zip');
-  for (let i = 0; i < 200 && !existsSync(zip); i++) await new Promise((done) => setTimeout(done, 50));
+  for (let i = 0; i < 200 && !existsSync(zip); i++)
+    await new Promise((done) => setTimeout(done, 50));
   expect(complaints).toEqual([]);
   await page.close();
 
@@ -150,15 +213,23 @@ test('a photograph is kept without the place it was taken at, and comes back wit
     const there = await watch(other, run.server.url);
     await there.page.goto(run.server.url, { waitUntil: 'load' });
     await there.page.waitForSelector('input[type=file]');
-    await ((await there.page.$('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(zip);
+    await ((await there.page.$('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(
+      zip,
+    );
     await there.page.waitForSelector('[data-test=plan-row] a');
     await clickOn(there.page, '[data-test=plan-row] a');
     await settled(there.page);
-    await there.page.evaluate(() => (document.querySelector('fl-way-through a[href*="/fit"]') as HTMLElement).click());
+    await there.page.evaluate(() =>
+      (document.querySelector('fl-way-through a[href*="/fit"]') as HTMLElement).click(),
+    );
     await there.page.waitForSelector('fl-fit-station fl-side-bar');
     await pressNamed(there.page, 'Log');
     await waitText(there.page, '[data-test=entry]', 'Hose chafed at the bracket');
-    await there.page.waitForFunction(() => (document.querySelector('[data-test=entry] img') as HTMLImageElement | null)?.naturalWidth === 320); // prettier-ignore
+    await there.page.waitForFunction(
+      () =>
+        (document.querySelector('[data-test=entry] img') as HTMLImageElement | null)
+          ?.naturalWidth === 320,
+    );
     expect(there.complaints).toEqual([]);
   } finally {
     await other.close();

@@ -2,7 +2,18 @@ import { readPlan, type Plan } from '@firm-line/core/plan';
 import type { Page } from 'puppeteer-core';
 
 /** What no field expects: nothing, words, figures at and beyond every limit, other units, long texts. */
-export const ODD_ENTRIES = ['', 'abc', '0', '-1', '1e9', '-99999999', '0.0000001', '12 in', '1/0', 'x'.repeat(300)] as const;
+export const ODD_ENTRIES = [
+  '',
+  'abc',
+  '0',
+  '-1',
+  '1e9',
+  '-99999999',
+  '0.0000001',
+  '12 in',
+  '1/0',
+  'x'.repeat(300),
+] as const;
 
 /** What a field is called, so that one like it is not driven again: figures in it may differ. */
 const LIST = `(() => {
@@ -16,10 +27,15 @@ const LIST = `(() => {
 })()`;
 
 /** How many fields are on screen now. */
-export const countFields = (page: Page): Promise<number> => page.evaluate(`${LIST}.fields.length`) as Promise<number>;
+export const countFields = (page: Page): Promise<number> =>
+  page.evaluate(`${LIST}.fields.length`) as Promise<number>;
 
 /** Enters one thing after the other in a field of those on screen, by its place among them, as a hand would: typed, then left. Says which it was. */
-export const enter = (page: Page, index: number, ...entries: readonly string[]): Promise<string | null> =>
+export const enter = (
+  page: Page,
+  index: number,
+  ...entries: readonly string[]
+): Promise<string | null> =>
   page.evaluate(`(async () => {
     let name = null;
     for (const entry of ${JSON.stringify(entries)}) {
@@ -43,7 +59,9 @@ export const enter = (page: Page, index: number, ...entries: readonly string[]):
 
 /** Enters each of some things in every field on screen that is not among the driven ones. */
 export async function driveFields(page: Page, driven: Set<string>): Promise<void> {
-  const names = (await page.evaluate(`(() => { const { fields, words } = ${LIST}; return fields.map(words); })()`)) as string[];
+  const names = (await page.evaluate(
+    `(() => { const { fields, words } = ${LIST}; return fields.map(words); })()`,
+  )) as string[];
   for (const [index, name] of names.entries()) {
     if (driven.has(name)) continue;
     driven.add(name);

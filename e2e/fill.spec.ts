@@ -17,18 +17,23 @@ async function goOn(page: Page): Promise<void> {
     was,
   );
 }
-const number = async (page: Page, test: string): Promise<number> => Number(await textOf(page, `[data-test=${test}]`));
+const number = async (page: Page, test: string): Promise<number> =>
+  Number(await textOf(page, `[data-test=${test}]`));
 /** Everything before the first pump is said, then the run is begun. */
 async function beginRun(page: Page): Promise<void> {
   await pressNamed(page, 'Run');
   await waitText(page, 'fl-run-page', 'Locked: ');
   for (let left = (await page.$$('[data-before][aria-pressed=false]')).length; left > 0; left--) {
     await clickOn(page, '[data-before][aria-pressed=false]');
-    await page.waitForFunction((n) => document.querySelectorAll('[data-before][aria-pressed=false]').length < n, { polling: 50 }, left);
+    await page.waitForFunction(
+      (n) => document.querySelectorAll('[data-before][aria-pressed=false]').length < n,
+      { polling: 50 },
+      left,
+    );
   }
   await pressNamed(page, 'Begin at the first bleeder');
   await waitText(page, INSTRUCTION, 'Rear right: open it');
-} // prettier-ignore
+}
 
 test('a whole run by touch: locked, begun, reloaded, with no network, taken back, ended', async () => {
   const { page } = await watch(run.browser, run.server.url, 'kept');
@@ -57,14 +62,16 @@ test('a whole run by touch: locked, begun, reloaded, with no network, taken back
   expect(await number(page, 'through')).toBe(16);
   // What cannot be is refused in a sentence, and nothing is lost.
   await goOn(page);
-  for (let i = 0; i < 40 && !(await textOf(page, INSTRUCTION)).startsWith('Top up'); i++) await goOn(page);
+  for (let i = 0; i < 40 && !(await textOf(page, INSTRUCTION)).startsWith('Top up'); i++)
+    await goOn(page);
   expect(await textOf(page, INSTRUCTION)).toBe('Top up the reservoir');
   await goOn(page);
   expect(await number(page, 'reservoir')).toBe(120);
   for (let i = 0; i < 40 && (await number(page, 'through')) < 107; i++) await goOn(page);
   await pressNamed(page, 'Clear');
   await settled(page);
-  for (let i = 0; i < 3 && !(await textOf(page, INSTRUCTION)).includes('runs clear'); i++) await goOn(page);
+  for (let i = 0; i < 3 && !(await textOf(page, INSTRUCTION)).includes('runs clear'); i++)
+    await goOn(page);
   await waitText(page, '[data-test=main]', 'Closed, next corner');
   await goOn(page);
   await waitText(page, INSTRUCTION, 'Rear left: open it');
@@ -96,7 +103,11 @@ test('alone: the space bar goes on, and so does the whole screen', async () => {
   await pressNamed(page, 'Back to the page');
   await page.waitForFunction(() => !document.querySelector('[data-test=big]'));
   // Nobody can pause with the bleeder open.
-  expect(await page.$eval('fl-run-page', (e) => [...e.querySelectorAll('button')].map((b) => b.textContent!.trim()))).not.toContain('Pause'); // prettier-ignore
+  expect(
+    await page.$eval('fl-run-page', (e) =>
+      [...e.querySelectorAll('button')].map((b) => b.textContent!.trim()),
+    ),
+  ).not.toContain('Pause');
   expect(complaints).toEqual([]);
 });
 

@@ -22,7 +22,12 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   // What waits says for what; it cannot be told done.
   await tap(page, '[data-task="part:master"]');
   await waitText(page, '[data-test=waits]', 'After: On stands');
-  expect(await page.$eval('fl-task-detail .btn-main', (button) => (button as HTMLButtonElement).disabled)).toBe(true);
+  expect(
+    await page.$eval(
+      'fl-task-detail .btn-main',
+      (button) => (button as HTMLButtonElement).disabled,
+    ),
+  ).toBe(true);
   await tap(page, '[data-task="safety:stands"]');
   for (let i = 0; i < 4; i++) await done(page);
   await waitText(page, '[data-test=session]', '4 of 105 are done');
@@ -37,21 +42,33 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   await page.type('#held-what', 'Rear left hose');
   await pressNamed(page, 'Held for now');
   await waitText(page, '[data-test=held]', 'on a zip tie since');
-  await page.waitForFunction(() => document.querySelector('[data-test=snags]')!.textContent!.includes('30'));
+  await page.waitForFunction(() =>
+    document.querySelector('[data-test=snags]')!.textContent!.includes('30'),
+  );
   await tap(page, '[aria-label="Close it: Rear left hose"]');
   await page.waitForFunction(() => !document.querySelector('[data-test=held]'));
-  await page.waitForFunction(() => document.querySelector('[data-test=snags]')!.textContent!.includes('29'));
+  await page.waitForFunction(() =>
+    document.querySelector('[data-test=snags]')!.textContent!.includes('29'),
+  );
 
   // A part that came wrong holds up what needs it, by its own name.
-  await page.evaluate(() => (document.querySelector('fl-way-through a[href*="/make"]') as HTMLElement).click());
+  await page.evaluate(() =>
+    (document.querySelector('fl-way-through a[href*="/make"]') as HTMLElement).click(),
+  );
   await page.waitForSelector('fl-make-station fl-side-bar');
-  await page.evaluate(() => [...document.querySelectorAll<HTMLElement>('fl-side-bar button')].find((b) => b.textContent!.trim() === 'List')!.click()); // prettier-ignore
+  await page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('fl-side-bar button')]
+      .find((b) => b.textContent!.trim() === 'List')!
+      .click(),
+  );
   await page.waitForSelector('fl-list-page');
   await pressNamed(page, 'M10x1 nut');
   await page.waitForSelector('[id="state-nut:M10x1-bubble"]');
   await page.select('[id="state-nut:M10x1-bubble"]', 'wrong');
   await settled(page);
-  await page.evaluate(() => (document.querySelector('fl-way-through a[href*="/fit"]') as HTMLElement).click());
+  await page.evaluate(() =>
+    (document.querySelector('fl-way-through a[href*="/fit"]') as HTMLElement).click(),
+  );
   await page.waitForSelector('fl-fit-station [data-test=session]');
 
   expect(await textOf(page, '[data-test=snags]')).toContain('30');
@@ -59,7 +76,9 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   // An edit that would undo done work is asked about before it is made.
   await goTo(page, 'plumb');
   await page.waitForSelector('[data-part=master]');
-  await page.$eval('[data-part=master]', (part) => part.dispatchEvent(new MouseEvent('click', { bubbles: true })));
+  await page.$eval('[data-part=master]', (part) =>
+    part.dispatchEvent(new MouseEvent('click', { bubbles: true })),
+  );
   const remove = async (): Promise<void> => {
     await page.waitForSelector('fl-part-panel');
     await pressNamed(page, 'Delete');

@@ -57,13 +57,21 @@ describe('Hoses in the browser', () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     await openPlan(page, run.server.url, 'wheatear', 'route');
     await openHoses(page);
-    await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5', { timeout: 30_000 });
-    const shown = (): Promise<string> => page.$eval('[data-test=space]', (canvas) => (canvas as HTMLCanvasElement).toDataURL());
+    await page.waitForFunction(
+      'Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5',
+      { timeout: 30_000 },
+    );
+    const shown = (): Promise<string> =>
+      page.$eval('[data-test=space]', (canvas) => (canvas as HTMLCanvasElement).toDataURL());
     const before = await shown();
     await page.click('[data-test=hose-play]');
-    await page.waitForFunction(() => !/bump$|ride$/.test(document.querySelector('label[for=hose-heave]')!.textContent!.trim()), {
-      timeout: 10_000,
-    });
+    await page.waitForFunction(
+      () =>
+        !/bump$|ride$/.test(document.querySelector('label[for=hose-heave]')!.textContent!.trim()),
+      {
+        timeout: 10_000,
+      },
+    );
     await page.click('[data-test=hose-play]');
     expect(await shown()).not.toBe(before);
     await page.click('[data-test=hose-worst]');
@@ -71,7 +79,9 @@ describe('Hoses in the browser', () => {
     await pressNamed(page, 'Hose details');
     await page.waitForSelector('dialog[open] #hose-made');
     await page.$eval('#hose-made', (field) => ((field as HTMLInputElement).value = 'last year'));
-    await page.$eval('#hose-made', (field) => field.dispatchEvent(new Event('change', { bubbles: true })));
+    await page.$eval('#hose-made', (field) =>
+      field.dispatchEvent(new Event('change', { bubbles: true })),
+    );
     await waitText(page, 'fl-hose-form', '"last year" is not a year and month');
     expect(complaints).toEqual([]);
   });

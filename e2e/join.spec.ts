@@ -15,9 +15,13 @@ describe('Join in the browser', () => {
     // The simulated vernier types its readings until they hold still.
     await page.select('[aria-label="Piece in the simulated vernier"]', 'g');
     await page.evaluate(() =>
-      [...document.querySelectorAll('button')].find((b) => b.textContent!.trim() === 'Read the vernier')!.click(),
+      [...document.querySelectorAll('button')]
+        .find((b) => b.textContent!.trim() === 'Read the vernier')!
+        .click(),
     );
-    await page.waitForFunction(() => /^9\.0[234]$/.test(document.querySelector<HTMLInputElement>('fl-gauge input')!.value));
+    await page.waitForFunction(() =>
+      /^9\.0[234]$/.test(document.querySelector<HTMLInputElement>('fl-gauge input')!.value),
+    );
     await page.type('fl-gauge input[placeholder]', '1.0');
     await page.keyboard.press('Tab');
     await waitText(page, 'fl-gauge ul', 'M10x1');

@@ -12,7 +12,9 @@ const DEMO = `${ROOT}/demo/gannet.firmline.json`;
 const run = withBrowser('spec');
 
 const rows = (page: Page): Promise<string[]> =>
-  page.$$eval('[data-test=plan-row] a span:first-child', (names) => names.map((name) => name.textContent!.trim()));
+  page.$$eval('[data-test=plan-row] a span:first-child', (names) =>
+    names.map((name) => name.textContent!.trim()),
+  );
 async function give(page: Page, file: string): Promise<void> {
   await ((await page.$('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(file);
 }
@@ -30,27 +32,40 @@ describe('plans in and out', () => {
     for (let i = 0; i < 100 && !readdirSync(folder).includes('gannet.firmline.json'); i++)
       await new Promise((done) => setTimeout(done, 50));
     const exported = readPlan(readFileSync(join(folder, 'gannet.firmline.json'), 'utf8'));
-    expect({ ...exported, changedAt: '' }).toEqual({ ...readPlan(readFileSync(DEMO, 'utf8')), changedAt: '' });
+    expect({ ...exported, changedAt: '' }).toEqual({
+      ...readPlan(readFileSync(DEMO, 'utf8')),
+      changedAt: '',
+    });
 
     await give(page, join(folder, 'gannet.firmline.json'));
-    await page.waitForFunction(() => document.querySelectorAll('[data-test=plan-row]').length === 2);
+    await page.waitForFunction(
+      () => document.querySelectorAll('[data-test=plan-row]').length === 2,
+    );
     expect(await rows(page)).toEqual(expect.arrayContaining(['Gannet', 'Gannet 2']));
 
     const bad = JSON.parse(readFileSync(DEMO, 'utf8'));
     bad.lines[2].cornersMm[1][0] = 'far';
     writeFileSync(join(folder, 'bad.firmline.json'), JSON.stringify(bad));
     await give(page, join(folder, 'bad.firmline.json'));
-    await waitText(page, 'fl-notice-bar', 'lines[2].cornersMm[1][0]: This should be a number, not "far".');
+    await waitText(
+      page,
+      'fl-notice-bar',
+      'lines[2].cornersMm[1][0]: This should be a number, not "far".',
+    );
     expect(await rows(page)).toHaveLength(2);
 
     await clickOn(page, '[aria-label="Delete Gannet 2"]');
-    await page.waitForFunction(() => document.querySelectorAll('[data-test=plan-row]').length === 1);
+    await page.waitForFunction(
+      () => document.querySelectorAll('[data-test=plan-row]').length === 1,
+    );
     await page.evaluate(() =>
       [...document.querySelectorAll<HTMLButtonElement>('fl-notice-bar button')]
         .find((b) => b.textContent!.trim() === 'Undo')!
         .click(),
     );
-    await page.waitForFunction(() => document.querySelectorAll('[data-test=plan-row]').length === 2);
+    await page.waitForFunction(
+      () => document.querySelectorAll('[data-test=plan-row]').length === 2,
+    );
     expect(complaints).toEqual([]);
   });
 
@@ -64,7 +79,9 @@ describe('plans in and out', () => {
         data.items.add(new File([text], 'gannet.firmline.json', { type: 'application/json' }));
         document
           .querySelector('fl-plans-page')!
-          .dispatchEvent(new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }));
+          .dispatchEvent(
+            new DragEvent('drop', { dataTransfer: data, bubbles: true, cancelable: true }),
+          );
       },
       readFileSync(DEMO, 'utf8'),
     );
@@ -77,8 +94,12 @@ describe('plans in and out', () => {
     await openPlan(page, run.server.url);
     await page.click('[data-line=line-r2]');
     await page.waitForSelector('fl-move-list fl-snag-row button');
-    await page.$eval('fl-move-list fl-snag-row button', (button) => (button as HTMLElement).click());
-    await page.waitForFunction(() => !document.querySelector('fl-move-list')!.textContent!.includes('bender shoe'));
+    await page.$eval('fl-move-list fl-snag-row button', (button) =>
+      (button as HTMLElement).click(),
+    );
+    await page.waitForFunction(
+      () => !document.querySelector('fl-move-list')!.textContent!.includes('bender shoe'),
+    );
     await settled(page);
     await page.close();
     const again = await watch(run.browser, run.server.url);
@@ -88,10 +109,18 @@ describe('plans in and out', () => {
   });
 
   test('of two tabs on one plan one writes and the other follows it live, takes over, and writes on when the first has gone', async () => {
-    const [one, two] = [await watch(run.browser, run.server.url), await watch(run.browser, run.server.url)];
+    const [one, two] = [
+      await watch(run.browser, run.server.url),
+      await watch(run.browser, run.server.url),
+    ];
     const unit = (page: Page): Promise<string> => textOf(page, 'header [title="Switch units (u)"]');
     const shows = (page: Page, word: string): Promise<unknown> =>
-      page.waitForFunction((w) => document.querySelector('header [title="Switch units (u)"]')?.textContent?.trim() === w, { polling: 100 }, word); // prettier-ignore
+      page.waitForFunction(
+        (w) =>
+          document.querySelector('header [title="Switch units (u)"]')?.textContent?.trim() === w,
+        { polling: 100 },
+        word,
+      );
     await openPlan(one.page, run.server.url);
     await two.page.goto(`${run.server.url}/plan/gannet/route`, { waitUntil: 'load' });
     await one.page.waitForSelector('[data-test=other-tab]');
@@ -115,7 +144,10 @@ describe('plans in and out', () => {
     await settled(two.page);
     await two.page.close();
     await one.page.bringToFront();
-    await one.page.waitForFunction(() => !document.querySelector('[data-test=other-tab], [data-test=follows]'), { polling: 100 });
+    await one.page.waitForFunction(
+      () => !document.querySelector('[data-test=other-tab], [data-test=follows]'),
+      { polling: 100 },
+    );
     await one.page.keyboard.press('u');
     await shows(one.page, 'in');
     await settled(one.page);
@@ -123,12 +155,18 @@ describe('plans in and out', () => {
   });
 
   test('what is renamed or deleted in the list reaches the tab that has it open', async () => {
-    const [open, list] = [await watch(run.browser, run.server.url), await watch(run.browser, run.server.url)];
+    const [open, list] = [
+      await watch(run.browser, run.server.url),
+      await watch(run.browser, run.server.url),
+    ];
     await openPlan(open.page, run.server.url);
     await list.page.goto(run.server.url, { waitUntil: 'load' });
     await list.page.waitForSelector('[aria-label="Rename Gannet"]');
     await clickOn(list.page, '[aria-label="Rename Gannet"]');
-    await list.page.$eval('#plan-name', (field) => ((field as HTMLInputElement).value = 'Goosander'));
+    await list.page.$eval(
+      '#plan-name',
+      (field) => ((field as HTMLInputElement).value = 'Goosander'),
+    );
     await clickOn(list.page, 'dialog[open] .btn-main');
     await waitText(open.page, 'header', 'Goosander');
     await settled(open.page);
@@ -166,7 +204,9 @@ describe('plans in and out', () => {
     );
     await page.goto(`${run.server.url}/plan/gannet/route`, { waitUntil: 'load' });
     await waitText(page, 'main', 'Gannet cannot be used as it is kept');
-    expect(await textOf(page, 'main')).toMatch(/things\[0\]\.shape\.wallMm: 5000 is too much: 1000 is the most/);
+    expect(await textOf(page, 'main')).toMatch(
+      /things\[0\]\.shape\.wallMm: 5000 is too much: 1000 is the most/,
+    );
     expect(await textOf(page, 'main')).toMatch(/It was last opened and found sound on/);
     await clickOn(page, 'main .btn-main');
     await page.waitForSelector('fl-ribbon');
@@ -185,7 +225,8 @@ describe('plans in and out', () => {
       await navigator.serviceWorker.ready;
       const cached = async (): Promise<number> => {
         let count = 0;
-        for (const name of await caches.keys()) count += (await (await caches.open(name)).keys()).length;
+        for (const name of await caches.keys())
+          count += (await (await caches.open(name)).keys()).length;
         return count;
       };
       // The worker fills its cache in the background: wait until it has stopped growing.
@@ -202,10 +243,14 @@ describe('plans in and out', () => {
     await settled(page);
     await page.reload({ waitUntil: 'load' });
     await settled(page);
-    expect(await page.evaluate(() => document.querySelector('header')!.textContent)).toMatch(/\bin\b/);
+    expect(await page.evaluate(() => document.querySelector('header')!.textContent)).toMatch(
+      /\bin\b/,
+    );
     // A demo plan that nobody has looked at yet.
     await openPlan(page, server.url, 'dunlin');
-    expect(await page.evaluate(() => document.querySelector('header')!.textContent)).toMatch(/Dunlin/);
+    expect(await page.evaluate(() => document.querySelector('header')!.textContent)).toMatch(
+      /Dunlin/,
+    );
     expect(complaints.filter((text) => !/ngsw|net::ERR_CONNECTION_REFUSED/.test(text))).toEqual([]);
   });
 });

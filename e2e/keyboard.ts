@@ -40,12 +40,19 @@ export const clickOn = async (page: Page, selector: string): Promise<void> => {
 export const textOf = (page: Page, selector: string): Promise<string> =>
   page.$eval(selector, (e) => e.textContent!.replace(/\s+/g, ' ').trim());
 export const waitText = (page: Page, selector: string, part: string): Promise<unknown> =>
-  page.waitForFunction((s, t) => document.querySelector(s)?.textContent?.includes(t), { polling: 100 }, selector, part);
+  page.waitForFunction(
+    (s, t) => document.querySelector(s)?.textContent?.includes(t),
+    { polling: 100 },
+    selector,
+    part,
+  );
 
 /** Presses the button or opens the summary that says just this. */
 export const pressNamed = (page: Page, name: string): Promise<void> =>
   page.evaluate((text) => {
-    const button = [...document.querySelectorAll<HTMLElement>('button, summary')].find((b) => b.textContent!.trim() === text);
+    const button = [...document.querySelectorAll<HTMLElement>('button, summary')].find(
+      (b) => b.textContent!.trim() === text,
+    );
     if (!button) throw new Error(`No button says ${text}`);
     button.click();
   }, name);

@@ -15,17 +15,32 @@ const tick = async (page: Page, step: string): Promise<void> => {
   await settled(page);
 };
 const type = async (page: Page, label: string, mm: number): Promise<void> => {
-  await page.waitForFunction((words) => [...document.querySelectorAll('fl-measured-back label')].some((one) => one.textContent!.includes(words)), {}, label);
+  await page.waitForFunction(
+    (words) =>
+      [...document.querySelectorAll('fl-measured-back label')].some((one) =>
+        one.textContent!.includes(words),
+      ),
+    {},
+    label,
+  );
   const field = await page.evaluateHandle((words) => {
-    const found = [...document.querySelectorAll('fl-measured-back fl-entry')].find((one) => one.textContent!.includes(words))!;
+    const found = [...document.querySelectorAll('fl-measured-back fl-entry')].find((one) =>
+      one.textContent!.includes(words),
+    )!;
     return found.querySelector('input')!;
   }, label);
   await field.click({ count: 3 });
   await page.keyboard.type(mm.toFixed(1));
   await page.keyboard.press('Tab');
-}; // prettier-ignore
+};
 const page_ = async (page: Page, name: string, inside: string): Promise<void> => {
-  await page.evaluate((words) => [...document.querySelectorAll<HTMLElement>('fl-side-bar button')].find((b) => b.textContent!.trim() === words)!.click(), name); // prettier-ignore
+  await page.evaluate(
+    (words) =>
+      [...document.querySelectorAll<HTMLElement>('fl-side-bar button')]
+        .find((b) => b.textContent!.trim() === words)!
+        .click(),
+    name,
+  );
   await page.waitForSelector(inside);
 };
 
@@ -40,14 +55,22 @@ test('a whole line is made: what must be on locks its flare, a bend that is shor
 
   await tick(page, 'cut');
   await tick(page, 'deburr');
-  expect(await page.$eval('[data-step=flare-a]', (box) => (box as HTMLInputElement).disabled)).toBe(true);
+  expect(await page.$eval('[data-step=flare-a]', (box) => (box as HTMLInputElement).disabled)).toBe(
+    true,
+  );
   await tick(page, 'nut-a');
   await tick(page, 'flare-a');
 
   // The first bend comes out three degrees short: the tape says so before it leaves the die.
-  const short: MadeBend[] = course.planned.map((bend, k) => (k === 0 ? { ...bend, bendDeg: bend.bendDeg - 3 } : bend));
+  const short: MadeBend[] = course.planned.map((bend, k) =>
+    k === 0 ? { ...bend, bendDeg: bend.bendDeg - 3 } : bend,
+  );
   const read = async (bends: readonly MadeBend[], k: number): Promise<void> => {
-    const reading = readingOf(bent(bends.slice(0, k + 1), course.clrMm, course.cutsMm[k]!), [0, 0, 0], view.tube.odMm);
+    const reading = readingOf(
+      bent(bends.slice(0, k + 1), course.clrMm, course.cutsMm[k]!),
+      [0, 0, 0],
+      view.tube.odMm,
+    );
     await type(page, 'square to the new straight', reading.endToBendMm);
     await type(page, 'over the bench', reading.heightMm);
     await type(page, 'tip to tip', reading.tipToTipMm);
@@ -57,21 +80,37 @@ test('a whole line is made: what must be on locks its flare, a bend that is shor
   };
   await read(short, 0);
   await waitText(page, '[data-test=guidance]', 'further');
-  expect(await textOf(page, 'fl-measured-back')).toMatch(/Bend 1: most likely its angle \d(\.\d)?° short/);
+  expect(await textOf(page, 'fl-measured-back')).toMatch(
+    /Bend 1: most likely its angle \d(\.\d)?° short/,
+  );
   // Taken further, and read again: as it was meant to be.
   await pressNamed(page, 'Read bend 1 again');
   await read(course.planned, 0);
-  await page.waitForFunction(() => !document.querySelector('[data-test=guidance]')!.textContent!.includes('further'));
+  await page.waitForFunction(
+    () => !document.querySelector('[data-test=guidance]')!.textContent!.includes('further'),
+  );
   expect(await textOf(page, '[data-test=guidance]')).toMatch(/it will do|with the bends below/);
   await tick(page, 'bend-1');
   // A reload in the middle: what was read and ticked is there.
   await reload(page);
   await settled(page);
   await page.waitForSelector('[data-test=guidance]');
-  expect(await page.$eval('[data-step=bend-1]', (box) => (box as HTMLInputElement).checked)).toBe(true);
+  expect(await page.$eval('[data-step=bend-1]', (box) => (box as HTMLInputElement).checked)).toBe(
+    true,
+  );
   await read(course.planned, 1);
   await tick(page, 'bend-2');
-  for (const step of ['offer-up', 'mark-b', 'trim-b', 'deburr-b', 'test-bubble', 'nut-b', 'flare-b', 'clean', 'cap'])
+  for (const step of [
+    'offer-up',
+    'mark-b',
+    'trim-b',
+    'deburr-b',
+    'test-bubble',
+    'nut-b',
+    'flare-b',
+    'clean',
+    'cap',
+  ])
     if (await page.$(`[data-step="${step}"]`)) await tick(page, step);
   await page_(page, 'Tags', 'fl-tags-page li');
   await waitText(page, 'fl-tags-page', 'made');
@@ -85,11 +124,19 @@ test('cuts come out of what is at hand, the list says what is to buy, what came 
   await waitText(page, '[data-test=cuts-sum]', 'no plan opens less');
   await waitText(page, 'fl-cuts-page', 'C1: There is no stock to cut');
   await pressNamed(page, 'These are cut: left-overs to the stock');
-  await page.waitForFunction(() => !document.querySelector('fl-cuts-page')!.textContent!.includes('R1'));
+  await page.waitForFunction(
+    () => !document.querySelector('fl-cuts-page')!.textContent!.includes('R1'),
+  );
   await page_(page, 'List', '[data-test=list-sum]');
   await pressNamed(page, 'M10x1 nut');
   const typed = async (label: string, text: string): Promise<void> => {
-    const field = await page.evaluateHandle((words) => [...document.querySelectorAll('fl-list-page fl-entry')].find((one) => one.textContent!.includes(words))!.querySelector('input')!, label); // prettier-ignore
+    const field = await page.evaluateHandle(
+      (words) =>
+        [...document.querySelectorAll('fl-list-page fl-entry')]
+          .find((one) => one.textContent!.includes(words))!
+          .querySelector('input')!,
+      label,
+    );
     await field.click({ count: 3 });
     await page.keyboard.type(text);
     await page.keyboard.press('Tab');
@@ -102,14 +149,30 @@ test('cuts come out of what is at hand, the list says what is to buy, what came 
   await page_(page, 'Kits', 'fl-kits-page .btn');
   await pressNamed(page, 'Add a kit');
   await page.waitForSelector('[data-test=kit-verdict]');
-  for (const [name, text] of [['The kit: Hand of the studs', 'right'], ['rear left: Hand of the studs', 'left']] as const) {
-    await page.waitForFunction((label) => [...document.querySelectorAll('fl-kits-page label')].some((one) => one.textContent!.includes(label)), {}, name);
-    const field = await page.evaluateHandle((label) => [...document.querySelectorAll('fl-kits-page fl-entry')].find((one) => one.textContent!.includes(label))!.querySelector('input')!, name);
+  for (const [name, text] of [
+    ['The kit: Hand of the studs', 'right'],
+    ['rear left: Hand of the studs', 'left'],
+  ] as const) {
+    await page.waitForFunction(
+      (label) =>
+        [...document.querySelectorAll('fl-kits-page label')].some((one) =>
+          one.textContent!.includes(label),
+        ),
+      {},
+      name,
+    );
+    const field = await page.evaluateHandle(
+      (label) =>
+        [...document.querySelectorAll('fl-kits-page fl-entry')]
+          .find((one) => one.textContent!.includes(label))!
+          .querySelector('input')!,
+      name,
+    );
     await field.click();
     await page.keyboard.type(text);
     await page.keyboard.press('Tab');
     await settled(page);
-  } // prettier-ignore
+  }
   await waitText(page, '[data-test=kit-verdict]', 'Do not order it');
   await page.click('[data-test=snags]');
   await waitText(page, 'dialog[open]', 'Do not order it yet');

@@ -15,12 +15,16 @@ test.each(['gannet', 'wheatear', 'dunlin'])(
   async (id) => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     await openPlan(page, run.server.url, id, 'measure');
-    const { driven, pressed } = isLong ? { driven: new Set<string>(), pressed: {} as Record<string, Set<string>> } : known;
+    const { driven, pressed } = isLong
+      ? { driven: new Set<string>(), pressed: {} as Record<string, Set<string>> }
+      : known;
     for (const { path } of STATIONS) {
       await goTo(page, path);
       const before = driven.size;
       await driveFields(page, driven);
-      const found = await pressAll(page, (pressed[path] ??= new Set()), () => driveFields(page, driven));
+      const found = await pressAll(page, (pressed[path] ??= new Set()), () =>
+        driveFields(page, driven),
+      );
       expect(found).toEqual([]);
       await settled(page);
       await keptPlan(page, id);

@@ -19,7 +19,9 @@ async function bring(page: Page, plan: Plan): Promise<void> {
   const file = join(folder, `${plan.id}.firmline.json`);
   writeFileSync(file, writePlan(plan));
   await page.goto(run.server.url, { waitUntil: 'load' });
-  await ((await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>).uploadFile(file);
+  await (
+    (await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>
+  ).uploadFile(file);
   await page.waitForSelector(`a[href^="/plan/${plan.id}"]`);
   await openPlan(page, run.server.url, plan.id, 'measure');
 }
@@ -37,14 +39,25 @@ test.each(plans.map(([name, plan], i) => [name, { ...plan, id: `odd-${i}`, name 
   async (_, plan) => {
     // A layout like one that was gone through: with no WebGL, where the scene is but words.
     const isLike = isLayout(plan) && pressedInLayouts['route'] !== undefined;
-    const { page, complaints } = await watch(run.browser, run.server.url, isLike ? 'flat' : undefined);
+    const { page, complaints } = await watch(
+      run.browser,
+      run.server.url,
+      isLike ? 'flat' : undefined,
+    );
     await bring(page, plan);
     const found: string[] = [];
     for (const { path } of STATIONS) {
       await goTo(page, path);
       // The layouts are much alike: what was pressed in one is not pressed in the next.
-      const pressed = isLayout(plan) && !process.env['LONG_TESTS'] ? (pressedInLayouts[path] ??= new Set()) : new Set<string>();
-      found.push(...[...(await wrong(page)), ...(await pressAll(page, pressed))].map((words) => `${path}: ${words}`));
+      const pressed =
+        isLayout(plan) && !process.env['LONG_TESTS']
+          ? (pressedInLayouts[path] ??= new Set())
+          : new Set<string>();
+      found.push(
+        ...[...(await wrong(page)), ...(await pressAll(page, pressed))].map(
+          (words) => `${path}: ${words}`,
+        ),
+      );
     }
     expect(found).toEqual([]);
     expect(complaints).toEqual([]);

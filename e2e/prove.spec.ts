@@ -11,11 +11,14 @@ import { clickOn, pressNamed, textOf, waitText } from './keyboard';
 jest.setTimeout(240_000);
 const run = withBrowser('spec');
 const folder = mkdtempSync(join(tmpdir(), 'firm-line-prove-'));
-const dunlin = (): Plan => readPlan(readFileSync(join(__dirname, '../demo/dunlin.firmline.json'), 'utf8'));
+const dunlin = (): Plan =>
+  readPlan(readFileSync(join(__dirname, '../demo/dunlin.firmline.json'), 'utf8'));
 
 const upload = async (page: Page, selector: string, name: string, text: string): Promise<void> => {
   writeFileSync(join(folder, name), text);
-  await ((await page.waitForSelector(selector)) as ElementHandle<HTMLInputElement>).uploadFile(join(folder, name));
+  await ((await page.waitForSelector(selector)) as ElementHandle<HTMLInputElement>).uploadFile(
+    join(folder, name),
+  );
 };
 /** A PDF read back by another program: pdfjs-dist, in a process of its own. */
 function readPdf(file: string): { readonly pages: number; readonly text: string } {
@@ -25,10 +28,14 @@ function readPdf(file: string): { readonly pages: number; readonly text: string 
     let text = '';
     for (let i = 1; i <= pdf.numPages; i++) text += (await (await pdf.getPage(i)).getTextContent()).items.map((item) => item.str).join(' ') + ' ';
     console.log(JSON.stringify({ pages: pdf.numPages, text }));`;
-  const { stdout, stderr } = spawnSync(process.execPath, ['--input-type=module', '-e', script, file], {
-    encoding: 'utf8',
-    cwd: ROOT,
-  });
+  const { stdout, stderr } = spawnSync(
+    process.execPath,
+    ['--input-type=module', '-e', script, file],
+    {
+      encoding: 'utf8',
+      cwd: ROOT,
+    },
+  );
   if (!stdout) throw new Error(stderr);
   return JSON.parse(stdout.trim().split('\n').at(-1)!) as { pages: number; text: string };
 }
@@ -38,7 +45,10 @@ async function bringIn(page: Page, plan: Plan): Promise<void> {
   await upload(page, 'input[type=file]', 'brought.firmline.json', writePlan(plan));
   // The newest row of that name.
   await page.waitForFunction(
-    (name) => [...document.querySelectorAll('[data-test=plan-row] a')].some((a) => a.textContent!.trim().startsWith(name)),
+    (name) =>
+      [...document.querySelectorAll('[data-test=plan-row] a')].some((a) =>
+        a.textContent!.trim().startsWith(name),
+      ),
     { polling: 100 },
     plan.name,
   );
@@ -55,7 +65,9 @@ async function bringIn(page: Page, plan: Plan): Promise<void> {
 const type = (page: Page, within: string, label: string, text: string): Promise<void> =>
   page.evaluate(
     (part, name, value) => {
-      const field = [...document.querySelectorAll<HTMLInputElement>(`${part} input`)].find(({ labels }) => [...labels!].some((one) => one.textContent!.trim() === name));
+      const field = [...document.querySelectorAll<HTMLInputElement>(`${part} input`)].find(
+        ({ labels }) => [...labels!].some((one) => one.textContent!.trim() === name),
+      );
       if (!field) throw new Error(`No field says ${name}`);
       field.value = value;
       field.dispatchEvent(new Event('input', { bubbles: true }));
@@ -64,7 +76,7 @@ const type = (page: Page, within: string, label: string, text: string): Promise<
     within,
     label,
     text,
-  ); // prettier-ignore
+  );
 
 test('a curve from the stream, its link lost and taken up again; then a logger’s file with bad rows', async () => {
   const { page } = await watch(run.browser, run.server.url, 'kept');
@@ -78,26 +90,43 @@ test('a curve from the stream, its link lost and taken up again; then a logger�
   await waitText(page, '[data-test=link]', 'All read.');
   await waitText(page, 'fl-curve-page', 'Keep this curve (22 readings)');
   expect(await textOf(page, '[data-test=detail]')).toMatch(/mL of air/);
-  await page.$$eval('fl-curve-page button', (all) => all.find((b) => b.textContent!.includes('Keep this curve'))!.click());
+  await page.$$eval('fl-curve-page button', (all) =>
+    all.find((b) => b.textContent!.includes('Keep this curve'))!.click(),
+  );
   await waitText(page, '[data-test=kept]', '22 readings, off');
 
-  await upload(page, 'fl-csv-form input[type=file]', 'log.csv', 'pressure bar;pedal mm\n1;12,0\nfault;13\n4;16\n10;18,5\n40;24\n70;29\n');
+  await upload(
+    page,
+    'fl-csv-form input[type=file]',
+    'log.csv',
+    'pressure bar;pedal mm\n1;12,0\nfault;13\n4;16\n10;18,5\n40;24\n70;29\n',
+  );
   await waitText(page, '[data-test=csv]', '5 readings, 1 row is none:');
   expect(await textOf(page, '[data-test=csv]')).toMatch(/Line 3: "fault" is no pressure/);
   await pressNamed(page, 'Take nothing');
   await page.waitForFunction(() => !document.querySelector('[data-test=csv]'));
-  await upload(page, 'fl-csv-form input[type=file]', 'log.csv', 'pressure bar;pedal mm\n1;12,0\nfault;13\n4;16\n10;18,5\n40;24\n70;29\n');
+  await upload(
+    page,
+    'fl-csv-form input[type=file]',
+    'log.csv',
+    'pressure bar;pedal mm\n1;12,0\nfault;13\n4;16\n10;18,5\n40;24\n70;29\n',
+  );
   await page.waitForSelector('[data-test=csv]');
   await pressNamed(page, 'Take the good rows');
   await waitText(page, 'fl-curve-page', 'Keep this curve (5 readings)');
   await upload(page, 'fl-csv-form input[type=file]', 'none.csv', 'nothing');
   await waitText(page, 'fl-csv-form', 'none.csv: This is no table of readings');
-}); // prettier-ignore
+});
 
 test('a hold is judged, a change makes it void and is said before it is made', async () => {
   const { page, complaints } = await watch(run.browser, run.server.url);
   await bringIn(page, proved(dunlin()));
-  expect(await page.$$eval('[data-round]', (rows) => rows.filter((row) => row.textContent!.includes('good')).length)).toBeGreaterThan(5);
+  expect(
+    await page.$$eval(
+      '[data-round]',
+      (rows) => rows.filter((row) => row.textContent!.includes('good')).length,
+    ),
+  ).toBeGreaterThan(5);
   await page.click('fl-way-through a[href*="/fill"]');
   await page.waitForSelector('#fluid');
   await page.select('#fluid', 'dot-5.1');
@@ -105,11 +134,13 @@ test('a hold is judged, a change makes it void and is said before it is made', a
   await page.$$eval('dialog[open] button', (all) => all.at(-1)!.click());
   await settled(page);
   expect(complaints).toEqual([]);
-}); // prettier-ignore
+});
 
 test('signing is refused with a reason, then given for a move that names its exception, and for the road once nothing is open; the pack comes as a PDF', async () => {
   const { page, complaints } = await watch(run.browser, run.server.url);
-  await (await page.createCDPSession()).send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
+  await (
+    await page.createCDPSession()
+  ).send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
   await bringIn(page, proved(dunlin()));
   await pressNamed(page, 'Sign');
   await waitText(page, '[data-test=open-count]', '1 open point stands in the way');
@@ -119,44 +150,104 @@ test('signing is refused with a reason, then given for a move that names its exc
   await pressNamed(page, 'For a move');
   await waitText(page, '[data-test=refused]', 'not named as an exception');
   await clickOn(page, '[data-test=open-point] input[type=checkbox]');
-  await page.waitForFunction(() => !document.querySelector('[data-test=refused]'), { polling: 100 });
+  await page.waitForFunction(() => !document.querySelector('[data-test=refused]'), {
+    polling: 100,
+  });
   await clickOn(page, '[data-test=sign]');
   await waitText(page, '[data-test=signed]', 'not for the road');
 
   const torqued = dunlin();
-  const withTorque = (end: Plan['lines'][number]['ends']['a']) => ({ ...end, joint: { ...end.joint, torqueNm: 15, torqueSource: 'Sheet 4' } });
-  await bringIn(page, proved({ ...torqued, id: 'dunlin-2', name: 'Dunlin proved', lines: torqued.lines.map((line) => ({ ...line, ends: { a: withTorque(line.ends.a), b: withTorque(line.ends.b) } })) }));
+  const withTorque = (end: Plan['lines'][number]['ends']['a']) => ({
+    ...end,
+    joint: { ...end.joint, torqueNm: 15, torqueSource: 'Sheet 4' },
+  });
+  await bringIn(
+    page,
+    proved({
+      ...torqued,
+      id: 'dunlin-2',
+      name: 'Dunlin proved',
+      lines: torqued.lines.map((line) => ({
+        ...line,
+        ends: { a: withTorque(line.ends.a), b: withTorque(line.ends.b) },
+      })),
+    }),
+  );
   await pressNamed(page, 'Sign');
   await waitText(page, '[data-test=open-count]', 'Nothing stands in the way');
   await pressNamed(page, 'For the road');
   await type(page, 'fl-sign-page', 'Initials or name', 'AB');
-  await page.waitForFunction(() => !(document.querySelector('[data-test=sign]') as HTMLButtonElement).disabled, { polling: 100 });
+  await page.waitForFunction(
+    () => !(document.querySelector('[data-test=sign]') as HTMLButtonElement).disabled,
+    { polling: 100 },
+  );
   await clickOn(page, '[data-test=sign]');
   await waitText(page, '[data-test=signed]', 'for the road');
   // The rules look at the plan as it was signed first.
-  await page.waitForFunction(() => !(document.querySelector('[data-test=pack]') as HTMLButtonElement).disabled, { polling: 100 });
+  await page.waitForFunction(
+    () => !(document.querySelector('[data-test=pack]') as HTMLButtonElement).disabled,
+    { polling: 100 },
+  );
   await clickOn(page, '[data-test=pack]');
   const file = join(folder, 'dunlin-proved.pdf');
   // A fault of the making is said; until then it is waited for.
-  for (let i = 0; i < 900 && !existsSync(file) && !(await page.$('fl-sign-page aside [role=alert]')); i++) await new Promise((done) => setTimeout(done, 100));
-  expect(await page.$$eval('fl-sign-page aside [role=alert]', (all) => all.map((e) => e.textContent))).toEqual([]);
+  for (
+    let i = 0;
+    i < 900 && !existsSync(file) && !(await page.$('fl-sign-page aside [role=alert]'));
+    i++
+  )
+    await new Promise((done) => setTimeout(done, 100));
+  expect(
+    await page.$$eval('fl-sign-page aside [role=alert]', (all) => all.map((e) => e.textContent)),
+  ).toEqual([]);
   const { pages, text } = readPdf(file);
   expect(pages).toBeGreaterThan(4);
-  for (const words of ['Dunlin proved', 'Local rules', 'Line map', 'Open points', 'None.', 'Qualified person:', 'for the road']) expect(text).toContain(words);
+  for (const words of [
+    'Dunlin proved',
+    'Local rules',
+    'Line map',
+    'Open points',
+    'None.',
+    'Qualified person:',
+    'for the road',
+  ])
+    expect(text).toContain(words);
   expect(complaints).toEqual([]);
-}); // prettier-ignore
+});
 
 test('two plans are compared in words, by station', async () => {
   const { page, complaints } = await watch(run.browser, run.server.url);
   await openPlan(page, run.server.url, 'gannet', 'prove');
   await pressNamed(page, 'Compare');
   const gannet = readPlan(readFileSync(join(__dirname, '../demo/gannet.firmline.json'), 'utf8'));
-  const earlier = { ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-3' }, lines: gannet.lines.map((line) => (line.id === 'line-f1' ? { ...line, cornersMm: line.cornersMm.map((at, i) => (i ? at : ([at[0], at[1], at[2] + 40] as const))) } : line)) };
-  await upload(page, 'fl-compare-page input[type=file]', 'earlier.firmline.json', writePlan(earlier));
+  const earlier = {
+    ...gannet,
+    bleeding: { ...gannet.bleeding, fluidId: 'dot-3' },
+    lines: gannet.lines.map((line) =>
+      line.id === 'line-f1'
+        ? {
+            ...line,
+            cornersMm: line.cornersMm.map((at, i) =>
+              i ? at : ([at[0], at[1], at[2] + 40] as const),
+            ),
+          }
+        : line,
+    ),
+  };
+  await upload(
+    page,
+    'fl-compare-page input[type=file]',
+    'earlier.firmline.json',
+    writePlan(earlier),
+  );
   await waitText(page, '[data-test=compared]', 'differences beside “Gannet”');
-  const found = await page.$$eval('[data-test=differences]', (all) => all.map((e) => e.textContent!.replace(/\s+/g, ' ').trim()));
-  expect(found.join(' | ')).toMatch(/Route ?F1: .*mm (longer|shorter); to be cut anew.*Fill ?Fluid: DOT 4 instead of DOT 3/);
+  const found = await page.$$eval('[data-test=differences]', (all) =>
+    all.map((e) => e.textContent!.replace(/\s+/g, ' ').trim()),
+  );
+  expect(found.join(' | ')).toMatch(
+    /Route ?F1: .*mm (longer|shorter); to be cut anew.*Fill ?Fluid: DOT 4 instead of DOT 3/,
+  );
   await upload(page, 'fl-compare-page input[type=file]', 'bad.json', '{}');
   await waitText(page, 'fl-compare-page', 'bad.json:');
   expect(complaints).toEqual([]);
-}); // prettier-ignore
+});

@@ -13,7 +13,9 @@ const run = withBrowser();
 /** What axe finds at the levels serious and critical, as `rule: place`. */
 async function serious(page: Page): Promise<string[]> {
   await page.evaluate(AXE);
-  const found = (await page.evaluate('axe.run(document, { resultTypes: ["violations"] })')) as AxeResults;
+  const found = (await page.evaluate(
+    'axe.run(document, { resultTypes: ["violations"] })',
+  )) as AxeResults;
   return found.violations
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
     .flatMap((v) => v.nodes.map((node) => `${v.id}: ${node.target.join(' ')}`));
@@ -26,7 +28,11 @@ describe('every screen', () => {
     for (const [i, { path, name }] of STATIONS.entries()) {
       if (i === 0) continue;
       await page.keyboard.press(String(i + 1) as '2');
-      await page.waitForFunction((at) => location.pathname.endsWith(at) && document.querySelector('main h1'), {}, path);
+      await page.waitForFunction(
+        (at) => location.pathname.endsWith(at) && document.querySelector('main h1'),
+        {},
+        path,
+      );
       await page.waitForFunction(() => document.activeElement?.tagName === 'H1');
       expect(await page.title()).toMatch(new RegExp(`^${name} · Gannet`));
     }
@@ -51,7 +57,6 @@ describe('every screen', () => {
       ['find', '/', 'fl-find-anything'],
       ['keys', '?', 'fl-key-list'],
     ] as const) {
-      // prettier-ignore
       await page.keyboard.press(key as 's');
       await page.waitForSelector(`${open} dialog[open]`);
       found[name] = await serious(page);
@@ -84,25 +89,41 @@ describe('every screen', () => {
     expect(complaints).toEqual([]);
   });
 
-  test.each([[1280, 800], [1024, 768], [768, 1024]])('nothing runs off sideways at %i x %i, and gloves hit what they must', async (width, height) => {
-    const { page } = await watch(run.browser, run.server.url);
-    await page.setViewport({ width, height });
-    await openPlan(page, run.server.url, 'gannet', 'measure');
-    for (const { path: station } of STATIONS) {
-      await goTo(page, station);
-      const over = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-      expect([station, over]).toEqual([station, 0]);
-      if (!STATIONS.find(({ path }) => path === station)!.floor) continue;
-      const small = await page.evaluate(() =>
-        [...document.querySelectorAll<HTMLElement>('button, a[href], select, summary, label:has(input), input:not([type=radio]):not([type=checkbox])')]
-          .filter((e) => e.checkVisibility() && !e.closest('dialog:not([open])'))
-          .map((e) => ({ text: e.textContent!.trim().slice(0, 30), box: e.getBoundingClientRect() }))
-          .filter(({ box }) => box.height < 48 || box.width < 48)
-          .map(({ text, box }) => `${text} ${box.width.toFixed()}x${box.height.toFixed()}`),
-      );
-      expect([station, small]).toEqual([station, []]);
-    }
-  }); // prettier-ignore
+  test.each([
+    [1280, 800],
+    [1024, 768],
+    [768, 1024],
+  ])(
+    'nothing runs off sideways at %i x %i, and gloves hit what they must',
+    async (width, height) => {
+      const { page } = await watch(run.browser, run.server.url);
+      await page.setViewport({ width, height });
+      await openPlan(page, run.server.url, 'gannet', 'measure');
+      for (const { path: station } of STATIONS) {
+        await goTo(page, station);
+        const over = await page.evaluate(
+          () => document.documentElement.scrollWidth - window.innerWidth,
+        );
+        expect([station, over]).toEqual([station, 0]);
+        if (!STATIONS.find(({ path }) => path === station)!.floor) continue;
+        const small = await page.evaluate(() =>
+          [
+            ...document.querySelectorAll<HTMLElement>(
+              'button, a[href], select, summary, label:has(input), input:not([type=radio]):not([type=checkbox])',
+            ),
+          ]
+            .filter((e) => e.checkVisibility() && !e.closest('dialog:not([open])'))
+            .map((e) => ({
+              text: e.textContent!.trim().slice(0, 30),
+              box: e.getBoundingClientRect(),
+            }))
+            .filter(({ box }) => box.height < 48 || box.width < 48)
+            .map(({ text, box }) => `${text} ${box.width.toFixed()}x${box.height.toFixed()}`),
+        );
+        expect([station, small]).toEqual([station, []]);
+      }
+    },
+  );
 
   test.each(['a4', 'letter'] as const)('every card prints on one %s page', async (format) => {
     const { page } = await watch(run.browser, run.server.url);

@@ -30,7 +30,10 @@ describe('the server as it is started', () => {
     await new Promise((done) => taken.close(done));
   });
   test.each(['eighty', '-1', '70000'])('a PORT of %s is refused', (port) => {
-    expect(started({ PORT: port })).toEqual({ code: 1, said: `PORT is "${port}": it should be a number from 0 to 65535.` });
+    expect(started({ PORT: port })).toEqual({
+      code: 1,
+      said: `PORT is "${port}": it should be a number from 0 to 65535.`,
+    });
   });
   test('it is well, and the page may load nothing from elsewhere', async () => {
     const { page } = await watch(run.browser, run.server.url);
@@ -45,20 +48,23 @@ describe('the demo plans in the browser', () => {
     ['gannet', 7],
     ['wheatear', 8],
     ['dunlin', 6],
-  ])('%s opens at every station with its %i lines and nothing in the console', async (id, lines) => {
-    const { page, complaints } = await watch(run.browser, run.server.url);
-    await openPlan(page, run.server.url, id, 'measure');
-    for (const { path, name } of STATIONS) {
-      // Each by its address, the others by the way through.
-      await (id === 'gannet' ? openPlan(page, run.server.url, id, path) : goTo(page, path));
-      expect(await textOf(page, 'main h1')).toBe(name);
-    }
-    await goTo(page, 'route');
-    expect(await page.$$eval('fl-ribbon [data-line]', (all) => all.length)).toBe(lines);
-    await goTo(page, 'fill');
-    await waitText(page, 'fl-fill-station', 'Fluid to buy');
-    expect(complaints).toEqual([]);
-  });
+  ])(
+    '%s opens at every station with its %i lines and nothing in the console',
+    async (id, lines) => {
+      const { page, complaints } = await watch(run.browser, run.server.url);
+      await openPlan(page, run.server.url, id, 'measure');
+      for (const { path, name } of STATIONS) {
+        // Each by its address, the others by the way through.
+        await (id === 'gannet' ? openPlan(page, run.server.url, id, path) : goTo(page, path));
+        expect(await textOf(page, 'main h1')).toBe(name);
+      }
+      await goTo(page, 'route');
+      expect(await page.$$eval('fl-ribbon [data-line]', (all) => all.length)).toBe(lines);
+      await goTo(page, 'fill');
+      await waitText(page, 'fl-fill-station', 'Fluid to buy');
+      expect(complaints).toEqual([]);
+    },
+  );
 
   test('a plan that is nowhere says so and leads back', async () => {
     const { page, complaints } = await watch(run.browser, run.server.url);

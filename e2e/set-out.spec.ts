@@ -13,29 +13,45 @@ async function setOut(page: Page, vehicle: string): Promise<void> {
   await page.goto(`${run.server.url}/new`, { waitUntil: 'load' });
   await page.waitForSelector('[data-ask=vehicle]');
   await page.select('[data-ask=vehicle]', vehicle);
-  await page.waitForFunction(() => document.querySelector('[data-test=sums]')?.textContent?.includes('clips'), { timeout: 60_000 });
-} // prettier-ignore
+  await page.waitForFunction(
+    () => document.querySelector('[data-test=sums]')?.textContent?.includes('clips'),
+    { timeout: 60_000 },
+  );
+}
 const keep = async (page: Page): Promise<void> => {
   await pressNamed(page, 'Set it out');
-  await page.waitForFunction(() => /\/plan\/[^/]+\/measure/.test(location.href), { timeout: 30_000 });
+  await page.waitForFunction(() => /\/plan\/[^/]+\/measure/.test(location.href), {
+    timeout: 30_000,
+  });
   await editable(page);
 };
 
 describe('a plan set out from what is known', () => {
-  test.each(VEHICLES)('%s: set out with its defaults, and walked through every station with nothing unsafe', async (vehicle) => {
-    // The first with its scene.
-    const { page, complaints } = await watch(run.browser, run.server.url, vehicle === VEHICLES[0] ? undefined : 'flat');
-    await setOut(page, vehicle);
-    await keep(page);
-    for (const { path } of STATIONS) {
-      await goTo(page, path);
-      expect([path, await wrong(page)]).toEqual([path, []]);
-    }
-    await page.click('[data-test=snags]');
-    await page.waitForSelector('dialog[open]');
-    expect(await page.$$eval('dialog[open] [aria-label=Stop]', (rows) => rows.map((row) => row.textContent))).toEqual([]);
-    expect(complaints).toEqual([]);
-  }); // prettier-ignore
+  test.each(VEHICLES)(
+    '%s: set out with its defaults, and walked through every station with nothing unsafe',
+    async (vehicle) => {
+      // The first with its scene.
+      const { page, complaints } = await watch(
+        run.browser,
+        run.server.url,
+        vehicle === VEHICLES[0] ? undefined : 'flat',
+      );
+      await setOut(page, vehicle);
+      await keep(page);
+      for (const { path } of STATIONS) {
+        await goTo(page, path);
+        expect([path, await wrong(page)]).toEqual([path, []]);
+      }
+      await page.click('[data-test=snags]');
+      await page.waitForSelector('dialog[open]');
+      expect(
+        await page.$$eval('dialog[open] [aria-label=Stop]', (rows) =>
+          rows.map((row) => row.textContent),
+        ),
+      ).toEqual([]);
+      expect(complaints).toEqual([]);
+    },
+  );
 
   test('from nothing to the first bend card in no more than 25 answers and 60 taps', async () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
@@ -80,8 +96,13 @@ describe('a plan set out from what is known', () => {
     await choose('masterAt', 'bulkhead-left');
     await choose('exhaust', 'right');
     // What was typed stands as it was typed.
-    expect(await page.$eval('[data-ask=wheelbaseMm]', (field) => (field as HTMLInputElement).value)).toBe(`8'8"`);
-    await page.waitForFunction(() => document.querySelector('[data-test=sums]')?.textContent?.includes('clips'), { timeout: 60_000 }); // prettier-ignore
+    expect(
+      await page.$eval('[data-ask=wheelbaseMm]', (field) => (field as HTMLInputElement).value),
+    ).toBe(`8'8"`);
+    await page.waitForFunction(
+      () => document.querySelector('[data-test=sums]')?.textContent?.includes('clips'),
+      { timeout: 60_000 },
+    );
     await tap('footer .btn-main');
     await page.waitForFunction(() => location.href.includes('/measure'), { timeout: 30_000 });
     await editable(page);
@@ -110,10 +131,19 @@ describe('a plan set out from what is known', () => {
     await page.waitForFunction(() => !document.querySelector('footer .fault'));
     await page.reload({ waitUntil: 'load' });
     await page.waitForSelector('[data-ask=emptyKg]');
-    const value = (ask: string) => page.$eval(`[data-ask=${ask}]`, (field) => (field as HTMLInputElement).value);
-    expect([await value('emptyKg'), await value('tyre'), await value('railsOverMm')]).toEqual(['1234', '205/65 R16', '860']);
+    const value = (ask: string) =>
+      page.$eval(`[data-ask=${ask}]`, (field) => (field as HTMLInputElement).value);
+    expect([await value('emptyKg'), await value('tyre'), await value('railsOverMm')]).toEqual([
+      '1234',
+      '205/65 R16',
+      '860',
+    ]);
     await page.select('[data-ask=vehicle]', 'pickup');
-    await page.waitForFunction(() => (document.querySelector('[data-ask=wheelbaseMm]') as HTMLInputElement | null)?.value === '3100'); // prettier-ignore
+    await page.waitForFunction(
+      () =>
+        (document.querySelector('[data-ask=wheelbaseMm]') as HTMLInputElement | null)?.value ===
+        '3100',
+    );
     expect(await value('emptyKg')).toBe('1234');
   });
 
@@ -124,8 +154,13 @@ describe('a plan set out from what is known', () => {
     await page.keyboard.press('Enter');
     await page.waitForFunction(() => location.href.includes('/measure'), { timeout: 30_000 });
     await editable(page);
-    await page.waitForSelector('ol[aria-label="Places worth measuring"] button', { timeout: 30_000 });
-    const places = () => page.$$eval('ol[aria-label="Places worth measuring"] li', (rows) => rows.map((row) => row.textContent!.trim())); // prettier-ignore
+    await page.waitForSelector('ol[aria-label="Places worth measuring"] button', {
+      timeout: 30_000,
+    });
+    const places = () =>
+      page.$$eval('ol[aria-label="Places worth measuring"] li', (rows) =>
+        rows.map((row) => row.textContent!.trim()),
+      );
     const before = await places();
     expect(before.length).toBeGreaterThan(5);
     await tabTo(page, 'ol[aria-label="Places worth measuring"] button');
@@ -141,7 +176,12 @@ describe('a plan set out from what is known', () => {
       await page.keyboard.press('Tab');
       await settled(page);
     }
-    expect(await page.$$eval('fl-tape-table fl-entry input[placeholder="not read"]', (list) => list.length)).toBe(0);
+    expect(
+      await page.$$eval(
+        'fl-tape-table fl-entry input[placeholder="not read"]',
+        (list) => list.length,
+      ),
+    ).toBe(0);
     expect(await textOf(page, 'fl-place-detail h2')).toBe(name);
     expect(complaints).toEqual([]);
   });

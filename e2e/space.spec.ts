@@ -10,7 +10,9 @@ const run = withBrowser('spec');
 
 const drawn = (page: Page): Promise<unknown> =>
   page.waitForFunction(
-    () => document.querySelector('[data-test=space]') && !document.body.textContent!.includes('Drawing the vehicle…'),
+    () =>
+      document.querySelector('[data-test=space]') &&
+      !document.body.textContent!.includes('Drawing the vehicle…'),
     { timeout: 20_000 },
   );
 const moves = (page: Page): Promise<string[]> =>
@@ -33,7 +35,9 @@ describe('Route in space', () => {
     await drawn(page);
     expect(await colours(page)).toBeGreaterThan(30);
     await pressNamed(page, 'Above');
-    await page.waitForFunction(() => document.querySelector('button[aria-pressed=true]')?.textContent?.trim() === 'Above');
+    await page.waitForFunction(
+      () => document.querySelector('button[aria-pressed=true]')?.textContent?.trim() === 'Above',
+    );
     const before = await moves(page);
     const grip = await handleAt(page, 2);
     // A tap on the straight before it says what that is, and puts a clip there.
@@ -41,20 +45,27 @@ describe('Route in space', () => {
     await waitText(page, '[data-test=picked-box]', 'From corner 2 to corner 3');
     const clips = await page.$$eval('[data-test=strip-clip]', (all) => all.length);
     await pressNamed(page, 'Clip here');
-    await page.waitForFunction((n) => document.querySelectorAll('[data-test=strip-clip]').length === n + 1, {}, clips);
+    await page.waitForFunction(
+      (n) => document.querySelectorAll('[data-test=strip-clip]').length === n + 1,
+      {},
+      clips,
+    );
     await pressNamed(page, 'Undo');
     await page.mouse.move(grip.x, grip.y);
     await page.mouse.down();
     await page.mouse.move(grip.x - 30, grip.y, { steps: 6 });
     // The picture follows once the worker has measured the line.
-    const value = (move: number): string => `document.querySelectorAll('[data-test=move]')[${move}].value`;
+    const value = (move: number): string =>
+      `document.querySelectorAll('[data-test=move]')[${move}].value`;
     await page.waitForFunction(`${value(2)} !== ${JSON.stringify(before[2])}`);
     await page.mouse.up();
     await settled(page);
     const after = await moves(page);
     expect(after).not.toEqual(before);
 
-    const field = (await page.$('[data-test=corner-box] fl-length-field input')) as ElementHandle<HTMLInputElement>;
+    const field = (await page.$(
+      '[data-test=corner-box] fl-length-field input',
+    )) as ElementHandle<HTMLInputElement>;
     await field.evaluate((input) => input.select());
     await field.type('wide');
     await page.keyboard.press('Tab');
@@ -62,9 +73,16 @@ describe('Route in space', () => {
     await field.evaluate((input) => input.select());
     await field.type('2100');
     await page.keyboard.press('Tab');
-    await page.waitForFunction(() => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]!.value === 'aft 1380');
+    await page.waitForFunction(
+      () =>
+        document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]!.value === 'aft 1380',
+    );
     for (const _ of [1, 2]) await pressNamed(page, 'Undo');
-    await page.waitForFunction((was) => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]!.value === was, {}, before[2]);
+    await page.waitForFunction(
+      (was) => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]!.value === was,
+      {},
+      before[2],
+    );
     expect(complaints).toEqual([]);
   });
 
@@ -95,13 +113,26 @@ describe('Route in space', () => {
     await client.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
     await openPlan(page, run.server.url, 'gannet', 'route');
     await pressNamed(page, 'Drawings and files…');
-    for (const name of ['Flat views, DXF', 'Brackets 1:1, DXF', 'Tubes, STEP', 'Centre lines, CSV']) await pressNamed(page, name);
-    for (let i = 0; i < 100 && readdirSync(folder).filter((f) => !f.endsWith('.crdownload')).length < 4; i++) await new Promise((done) => setTimeout(done, 100));
-    expect(readdirSync(folder).sort()).toEqual(['gannet-brackets.dxf', 'gannet-flat.dxf', 'gannet-lines.csv', 'gannet-tubes.step']);
+    for (const name of ['Flat views, DXF', 'Brackets 1:1, DXF', 'Tubes, STEP', 'Centre lines, CSV'])
+      await pressNamed(page, name);
+    for (
+      let i = 0;
+      i < 100 && readdirSync(folder).filter((f) => !f.endsWith('.crdownload')).length < 4;
+      i++
+    )
+      await new Promise((done) => setTimeout(done, 100));
+    expect(readdirSync(folder).sort()).toEqual([
+      'gannet-brackets.dxf',
+      'gannet-flat.dxf',
+      'gannet-lines.csv',
+      'gannet-tubes.step',
+    ]);
     const step = readFileSync(join(folder, 'gannet-tubes.step'), 'utf8');
     expect(step).toMatch(/^ISO-10303-21;[\s\S]*TOROIDAL_SURFACE/);
     const csv = readFileSync(join(folder, 'gannet-lines.csv'), 'utf8');
-    const input = (await page.$('fl-line-files input[type=file]')) as ElementHandle<HTMLInputElement>;
+    const input = (await page.$(
+      'fl-line-files input[type=file]',
+    )) as ElementHandle<HTMLInputElement>;
     const give = async (text: string, name = 'given.csv'): Promise<void> => {
       const file = join(folder, name);
       writeFileSync(file, text);
@@ -113,11 +144,19 @@ describe('Route in space', () => {
     await waitText(page, 'fl-line-files .fault', 'This plan has no line called R9');
     await give(csv.replace('R1,2,720', 'R1,2,760'));
     await page.click('[data-line="line-r1"]');
-    await page.waitForFunction(() => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[1]!.value.startsWith('aft 260'));
+    await page.waitForFunction(() =>
+      document
+        .querySelectorAll<HTMLInputElement>('[data-test=move]')[1]!
+        .value.startsWith('aft 260'),
+    );
     await give('solid a', 'given.stp');
     await waitText(page, 'fl-line-files .fault', 'no STEP file');
     await give(step, 'given.step');
-    await page.waitForFunction(() => document.querySelectorAll<HTMLInputElement>('[data-test=move]')[1]!.value.startsWith('aft 220'));
+    await page.waitForFunction(() =>
+      document
+        .querySelectorAll<HTMLInputElement>('[data-test=move]')[1]!
+        .value.startsWith('aft 220'),
+    );
     expect(complaints).toEqual([]);
   });
 
@@ -129,7 +168,9 @@ describe('Route in space', () => {
     const folder = mkdtempSync(join(tmpdir(), 'firm-line-mesh-'));
     const give = async (name: string, text: string): Promise<void> => {
       writeFileSync(join(folder, name), text);
-      await ((await page.$('[aria-label="Mesh file"]')) as ElementHandle<HTMLInputElement>).uploadFile(join(folder, name));
+      await (
+        (await page.$('[aria-label="Mesh file"]')) as ElementHandle<HTMLInputElement>
+      ).uploadFile(join(folder, name));
     };
     const things = (): Promise<number> => page.$$eval('[data-thing]', (all) => all.length);
     const before = await things();
@@ -139,8 +180,15 @@ describe('Route in space', () => {
     await waitText(page, 'fl-vehicle-list .fault', 'empty.obj: the file is empty');
     expect(await things()).toBe(before);
     // A plate beside R1, 5 mm from its middle, drawn in inches by mistake of its maker.
-    await give('plate.obj', 'v 1000 -330 400\nv 1400 -330 400\nv 1400 -330 470\nv 1000 -330 470\nf 1 2 3 4\n');
-    await page.waitForFunction((n) => document.querySelectorAll('[data-thing]').length === n + 1, {}, before);
+    await give(
+      'plate.obj',
+      'v 1000 -330 400\nv 1400 -330 400\nv 1400 -330 470\nv 1000 -330 470\nf 1 2 3 4\n',
+    );
+    await page.waitForFunction(
+      (n) => document.querySelectorAll('[data-thing]').length === n + 1,
+      {},
+      before,
+    );
     await page.click('fl-way-through a[href$="/route"]');
     await page.waitForSelector('[data-line="line-r1"]');
     await page.click('[data-line="line-r1"]');
@@ -153,4 +201,4 @@ describe('Route in space', () => {
     expect(await textOf(page, 'fl-move-list')).not.toContain('not in this browser');
     expect(complaints).toEqual([]);
   });
-}); // prettier-ignore
+});

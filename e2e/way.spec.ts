@@ -17,15 +17,25 @@ describe('the whole way, by keyboard alone', () => {
     await settled(page);
 
     // Four datums, three typed in millimetres and one as a tape in inches reads it.
-    const datums = [['0', '-400', '500'], ['0', '400', '500'], ['1200', '-400', '500'], ['24 in', '0', '900']]; // prettier-ignore
+    const datums = [
+      ['0', '-400', '500'],
+      ['0', '400', '500'],
+      ['1200', '-400', '500'],
+      ['24 in', '0', '900'],
+    ];
     for (const [i, at] of datums.entries()) {
       await press(page, 'fl-place-list .btn');
       await waitText(page, 'fl-place-detail h2', `Point ${i + 1}`);
       await tabTo(page, 'input[name=how]');
       await page.keyboard.press('ArrowDown');
       for (const [axis, value] of at.entries())
-        await fill(page, `fl-place-detail fl-vector-field:first-of-type fl-length-field:nth-of-type(${axis + 1}) input`, value);
-      for (const axis of [1, 2, 3]) await fill(page, `${SIGMAS} fl-length-field:nth-of-type(${axis}) input`, '1');
+        await fill(
+          page,
+          `fl-place-detail fl-vector-field:first-of-type fl-length-field:nth-of-type(${axis + 1}) input`,
+          value,
+        );
+      for (const axis of [1, 2, 3])
+        await fill(page, `${SIGMAS} fl-length-field:nth-of-type(${axis}) input`, '1');
     }
     expect(await textOf(page, 'fl-place-detail dl')).toMatch(/609\.6 ±2/);
 
@@ -51,8 +61,13 @@ describe('the whole way, by keyboard alone', () => {
     await tabTo(page, 'input[name=how]');
     await page.keyboard.press('ArrowDown');
     for (const [axis, value] of ['2000', '-300', '450'].entries())
-      await fill(page, `fl-place-detail fl-vector-field:first-of-type fl-length-field:nth-of-type(${axis + 1}) input`, value);
-    for (const axis of [1, 2, 3]) await fill(page, `${SIGMAS} fl-length-field:nth-of-type(${axis}) input`, '2');
+      await fill(
+        page,
+        `fl-place-detail fl-vector-field:first-of-type fl-length-field:nth-of-type(${axis + 1}) input`,
+        value,
+      );
+    for (const axis of [1, 2, 3])
+      await fill(page, `${SIGMAS} fl-length-field:nth-of-type(${axis}) input`, '2');
     await fill(page, '#port-way', 'left');
 
     // The line between them, cornered by moves in words, with a wrong one on the way.
@@ -72,7 +87,9 @@ describe('the whole way, by keyboard alone', () => {
       await page.keyboard.press('Enter');
     }
     await page.waitForFunction(() => document.querySelectorAll('[data-test=move]').length === 2);
-    const moves = await page.$$eval('[data-test=move]', (rows) => rows.map((row) => (row as HTMLInputElement).value));
+    const moves = await page.$$eval('[data-test=move]', (rows) =>
+      rows.map((row) => (row as HTMLInputElement).value),
+    );
     expect(moves).toEqual(['right 60', 'aft 300']);
     await page.waitForSelector('fl-strip svg');
     const cut = await textOf(page, '[data-test=cut]');
@@ -94,17 +111,23 @@ describe('the whole way, by keyboard alone', () => {
     await page.keyboard.press('6');
     await page.waitForSelector('fl-make-station [data-test=cut]');
     expect(await textOf(page, 'fl-make-station [data-test=cut]')).toBe(cut);
-    expect(await page.$eval('[data-step=flare-a]', (box) => (box as HTMLInputElement).disabled)).toBe(true);
+    expect(
+      await page.$eval('[data-step=flare-a]', (box) => (box as HTMLInputElement).disabled),
+    ).toBe(true);
     await tabTo(page, '[data-step^=test-]');
     await page.keyboard.press('Space');
     await page.waitForFunction(() => !document.querySelector('[data-step^=test-]'));
     await tabTo(page, '[data-step=nut-a]');
     await page.keyboard.press('Space');
-    await page.waitForFunction(() => !(document.querySelector('[data-step=flare-a]') as HTMLInputElement).disabled);
+    await page.waitForFunction(
+      () => !(document.querySelector('[data-step=flare-a]') as HTMLInputElement).disabled,
+    );
     await settled(page);
     await page.reload({ waitUntil: 'load' });
     await settled(page);
-    expect(await page.$eval('[data-step=nut-a]', (box) => (box as HTMLInputElement).checked)).toBe(true);
+    expect(await page.$eval('[data-step=nut-a]', (box) => (box as HTMLInputElement).checked)).toBe(
+      true,
+    );
 
     // The order and the fluid.
     await page.keyboard.press('8');
@@ -133,7 +156,9 @@ describe('the whole way, by keyboard alone', () => {
     await page.keyboard.press('4');
     await page.waitForSelector('fl-route-station [data-test=cut]');
     await page.keyboard.press('u');
-    await page.waitForFunction(() => /\d\/\d/.test(document.querySelector('[data-test=cut]')!.textContent!));
+    await page.waitForFunction(() =>
+      /\d\/\d/.test(document.querySelector('[data-test=cut]')!.textContent!),
+    );
     await page.keyboard.press('u');
     await page.keyboard.press('?');
     await page.waitForSelector('fl-key-list dialog[open]');
@@ -146,7 +171,10 @@ describe('the whole way, by keyboard alone', () => {
     await waitText(page, 'fl-route-station h2', 'F3');
     await press(page, 'fl-move-list li fl-snag-row button');
     await page.waitForFunction(
-      () => !document.querySelector('fl-snag-drawer')!.textContent!.includes('could only sit between two bends'),
+      () =>
+        !document
+          .querySelector('fl-snag-drawer')!
+          .textContent!.includes('could only sit between two bends'),
     );
     expect(complaints).toEqual([]);
   });
@@ -172,7 +200,9 @@ describe('the whole way, by keyboard alone', () => {
       const dots = [...document.querySelectorAll('fl-circuit-drawing circle')].map(
         (dot) => [Number(dot.getAttribute('cx')), Number(dot.getAttribute('cy'))] as const,
       );
-      return [...document.querySelectorAll<SVGPathElement>('fl-circuit-drawing [data-wire]')].flatMap((wire) =>
+      return [
+        ...document.querySelectorAll<SVGPathElement>('fl-circuit-drawing [data-wire]'),
+      ].flatMap((wire) =>
         [0, wire.getTotalLength()]
           .map((at) => wire.getPointAtLength(at))
           .map((p) => Math.min(...dots.map(([x, y]) => Math.hypot(x - p.x, y - p.y)))),
@@ -185,21 +215,32 @@ describe('the whole way, by keyboard alone', () => {
     await waitText(page, 'fl-part-panel h2', 'Tee');
     await choose(page, 'fl-part-panel select[aria-label^="Join inlet"]', 'Front tee');
     // Nothing is free to join to: every port of the layout is joined already.
-    expect(await page.$$eval('fl-part-panel select[aria-label^="Join inlet"] option', (options) => options.length)).toBe(1);
-    await page.evaluate(() =>
-      (document.querySelector('[data-part] title')!.parentElement as unknown as SVGGElement).dispatchEvent(
-        new MouseEvent('click', { bubbles: true }),
+    expect(
+      await page.$$eval(
+        'fl-part-panel select[aria-label^="Join inlet"] option',
+        (options) => options.length,
       ),
+    ).toBe(1);
+    await page.evaluate(() =>
+      (
+        document.querySelector('[data-part] title')!.parentElement as unknown as SVGGElement
+      ).dispatchEvent(new MouseEvent('click', { bubbles: true })),
     );
     await press(page, 'fl-part-panel button[aria-label^="Remove"]');
-    await page.waitForFunction(() => document.querySelectorAll('fl-circuit-drawing [data-wire]').length === 5, { polling: 100 });
+    await page.waitForFunction(
+      () => document.querySelectorAll('fl-circuit-drawing [data-wire]').length === 5,
+      { polling: 100 },
+    );
     await waitText(page, '[data-test=snags]', 'snags');
     await press(page, '[data-test=snags]');
     await waitText(page, 'fl-snag-drawer', 'No line ends here and it is not capped');
     await page.keyboard.press('Escape');
     await choose(page, 'fl-part-panel select[aria-label^="Join"]', 'Tee');
     await press(page, 'fl-part-panel form .btn');
-    await page.waitForFunction(() => document.querySelectorAll('fl-circuit-drawing [data-wire]').length === 6, { polling: 100 });
+    await page.waitForFunction(
+      () => document.querySelectorAll('fl-circuit-drawing [data-wire]').length === 6,
+      { polling: 100 },
+    );
     expect(complaints).toEqual([]);
   });
 });

@@ -10,7 +10,10 @@ const children = [
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, PORT: '4310' },
   }),
-  spawn(process.execPath, [`${ROOT}/node_modules/@angular/cli/bin/ng.js`, 'serve'], { cwd: `${ROOT}/app`, stdio: 'inherit' }),
+  spawn(process.execPath, [`${ROOT}/node_modules/@angular/cli/bin/ng.js`, 'serve'], {
+    cwd: `${ROOT}/app`,
+    stdio: 'inherit',
+  }),
 ];
 const stop = () => children.forEach((child) => child.kill());
 process.on('SIGINT', stop);

@@ -5,7 +5,9 @@ import { fileURLToPath } from 'node:url';
 const CORE = join(dirname(fileURLToPath(import.meta.url)), '../core');
 /** Modules that other packages and other folders may enter beside an index: those that the package exports by name. */
 const ENTRIES = new Set(
-  Object.keys(JSON.parse(readFileSync(join(CORE, 'package.json'), 'utf8')).exports).map((entry) => `${entry.slice(2)}.ts`),
+  Object.keys(JSON.parse(readFileSync(join(CORE, 'package.json'), 'utf8')).exports).map(
+    (entry) => `${entry.slice(2)}.ts`,
+  ),
 );
 
 /** A file of core as its folder, the part of it where the folder lists parts, and its path below core/src. */
@@ -29,9 +31,11 @@ function refusal(from, to, layers) {
     return `${from.folder} must not know what builds on it: ${to.folder}`;
   if (to.folder === from.folder && from.part && to.part) {
     const parts = layers[from.folder];
-    if (parts.indexOf(to.part) > parts.indexOf(from.part)) return `${from.part} must not know what builds on it: ${to.part}`;
+    if (parts.indexOf(to.part) > parts.indexOf(from.part))
+      return `${from.part} must not know what builds on it: ${to.part}`;
   }
-  if (subjectOf(from) === subjectOf(to) || from.folder === 'testing' || to.folder === 'testing') return null;
+  if (subjectOf(from) === subjectOf(to) || from.folder === 'testing' || to.folder === 'testing')
+    return null;
   return to.path.endsWith('/index.ts') || ENTRIES.has(to.path)
     ? null
     : 'import a module by its index, or by an entry that core/package.json exports';
@@ -49,7 +53,12 @@ const order = {
       const message = refusal(from, to, layers);
       if (message) context.report({ node: source, message });
     };
-    return { ImportDeclaration: check, ExportNamedDeclaration: check, ExportAllDeclaration: check, ImportExpression: check };
+    return {
+      ImportDeclaration: check,
+      ExportNamedDeclaration: check,
+      ExportAllDeclaration: check,
+      ImportExpression: check,
+    };
   },
 };
 export default { rules: { order } };

@@ -17,8 +17,12 @@ export const npmRun = (script, ...rest) => run(npm, ['run', '--silent', script, 
 export const npmRunBeside = (script) =>
   new Promise((done) => {
     const said = [];
-    const child = spawn(npm, ['run', '--silent', script], { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] });
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (piece) => said.push(piece));
+    const child = spawn(npm, ['run', '--silent', script], {
+      cwd: ROOT,
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (piece) => said.push(piece));
     child.on('close', (code) => {
       process.stdout.write(Buffer.concat(said));
       done(code === 0);
@@ -39,26 +43,33 @@ export function installPackages() {
   const mark = `${ROOT}/node_modules/.installed-from`;
   if (existsSync(mark) && readFileSync(mark, 'utf8') === digest) return;
   console.log('Installing packages by the lockfile…');
-  if (!run(npm, ['ci', '--no-audit', '--no-fund'])) fail('The packages could not be installed: see above.');
+  if (!run(npm, ['ci', '--no-audit', '--no-fund']))
+    fail('The packages could not be installed: see above.');
   mkdirSync(`${ROOT}/node_modules`, { recursive: true });
   writeFileSync(mark, digest);
 }
 
 const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
 /** Where Debian's Chromium is, or null. */
-export const chromium = () => process.env.CHROMIUM ?? CHROMIUM.find((path) => existsSync(path)) ?? null;
+export const chromium = () =>
+  process.env.CHROMIUM ?? CHROMIUM.find((path) => existsSync(path)) ?? null;
 
 /** Finds Chromium or installs Debian's where this user may. */
 export function needChromium() {
   if (chromium()) return;
   const isRoot = process.getuid?.() === 0;
   if (!isRoot || !existsSync('/usr/bin/apt-get'))
-    fail('The browser tests need Chromium: install Debian\'s package "chromium", or set CHROMIUM to its path.');
+    fail(
+      'The browser tests need Chromium: install Debian\'s package "chromium", or set CHROMIUM to its path.',
+    );
   console.log('Installing Chromium…');
   run('apt-get', ['update', '-qq'], { stdio: 'ignore' });
   run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], {
     stdio: ['ignore', 'ignore', 'inherit'],
     env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
   });
-  if (!chromium()) fail('Chromium could not be installed: install Debian\'s package "chromium", or set CHROMIUM to its path.');
+  if (!chromium())
+    fail(
+      'Chromium could not be installed: install Debian\'s package "chromium", or set CHROMIUM to its path.',
+    );
 }

@@ -19,8 +19,20 @@ const SHOTS: readonly {
 }[] = [
   { name: 'measure', station: 'measure' },
   { name: 'vehicle', station: 'measure', taps: ['Vehicle'] },
-  { name: 'ways', station: 'route', line: 'line-r1', taps: ['Find a way', 'Look for ways'], wait: '[data-way="1"]' },
-  { name: 'hoses', station: 'route', plan: 'wheatear', taps: ['Hoses (5)'], wait: '[data-test=hose-cells]' },
+  {
+    name: 'ways',
+    station: 'route',
+    line: 'line-r1',
+    taps: ['Find a way', 'Look for ways'],
+    wait: '[data-way="1"]',
+  },
+  {
+    name: 'hoses',
+    station: 'route',
+    plan: 'wheatear',
+    taps: ['Hoses (5)'],
+    wait: '[data-test=hose-cells]',
+  },
   { name: 'size', station: 'size' },
   { name: 'plumb', station: 'plumb' },
   { name: 'route', station: 'route', line: 'line-r1' },
@@ -33,7 +45,19 @@ const SHOTS: readonly {
     station: 'fill',
     taps: ['Run'],
     all: '[data-before][aria-pressed=false]',
-    then: ['Begin at', 'Open', 'Down', 'Shut', 'Open', 'Down', 'Shut', 'Open', 'Down', 'Shut', 'Bubbles'],
+    then: [
+      'Begin at',
+      'Open',
+      'Down',
+      'Shut',
+      'Open',
+      'Down',
+      'Shut',
+      'Open',
+      'Down',
+      'Shut',
+      'Bubbles',
+    ],
   },
   { name: 'prove', station: 'prove', taps: ['Curve', 'Gauge and sensor'], settleMs: 5000 },
   { name: 'snags', station: 'route', line: 'line-r2', press: 's' },
@@ -49,7 +73,9 @@ try {
     await openPlan(page, server.url, shot.plan ?? 'gannet', shot.station);
     if (shot.line) await page.click(`[data-line="${shot.line}"], [data-joint="${shot.line}"]`);
     if (shot.station === 'route')
-      await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5');
+      await page.waitForFunction(
+        'Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5',
+      );
     const tapAll = async (taps: readonly string[] = []): Promise<void> => {
       for (const tap of taps) {
         const button = `[...document.querySelectorAll('button')].find((b) => b.textContent.trim().startsWith(${JSON.stringify(tap)}))`;
@@ -67,7 +93,8 @@ try {
     await tapAll(shot.then);
     if (shot.settleMs) await new Promise((done) => setTimeout(done, shot.settleMs));
     if (shot.wait) await page.waitForSelector(shot.wait, { timeout: 60_000 });
-    if (shot.show) await page.$eval(shot.show, (place) => place.scrollIntoView({ block: 'nearest' }));
+    if (shot.show)
+      await page.$eval(shot.show, (place) => place.scrollIntoView({ block: 'nearest' }));
     if (shot.press) await page.keyboard.press(shot.press as 's');
     await page.evaluate(async () => {
       await document.fonts.ready;
@@ -79,13 +106,18 @@ try {
   await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'dark' }]);
   await openPlan(page, server.url, 'gannet', 'route');
   await page.click('[data-line=line-r1]');
-  await page.waitForFunction('Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5');
+  await page.waitForFunction(
+    'Number(document.querySelector("[data-test=space]")?.dataset.calls) > 5',
+  );
   await new Promise((done) => setTimeout(done, 800));
   await page.screenshot({ path: `${folder}/dark.png` });
   await page.emulateMediaFeatures([{ name: 'prefers-color-scheme', value: 'light' }]);
   // A plan is set out, and what is worth taping first is looked at.
   await page.goto(`${server.url}/new`, { waitUntil: 'load' });
-  await page.waitForFunction('document.querySelector("[data-test=sums]")?.textContent.includes("clips")', { timeout: 60_000 });
+  await page.waitForFunction(
+    'document.querySelector("[data-test=sums]")?.textContent.includes("clips")',
+    { timeout: 60_000 },
+  );
   await page.screenshot({ path: `${folder}/set-out.png` });
   await page.click('footer .btn-main');
   await page.waitForSelector('ol[aria-label="Places worth measuring"] button', { timeout: 60_000 });

@@ -21,13 +21,18 @@ function tests(name, script) {
   console.log(`\n— ${name}`);
   const report = join(reports, `${script}.json`);
   const ended = npmRun(script, '--', '--json', `--outputFile=${report}`);
-  const found = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { numPassedTests: 0, numFailedTests: 0 };
+  const found = existsSync(report)
+    ? JSON.parse(readFileSync(report, 'utf8'))
+    : { numPassedTests: 0, numFailedTests: 0 };
   total.passed += found.numPassedTests;
   total.failed += found.numFailedTests || (ended && found.numPassedTests ? 0 : 1);
 }
 
 // Each keeps one processor busy. The type check and the build write the same folders: one after the other.
-await Promise.all([check('lint', 'lint'), check('type check', 'typecheck').then(() => check('build', 'build'))]);
+await Promise.all([
+  check('lint', 'lint'),
+  check('type check', 'typecheck').then(() => check('build', 'build')),
+]);
 tests('unit tests', 'unit');
 tests('browser tests', 'e2e');
 

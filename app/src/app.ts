@@ -24,6 +24,9 @@ export class App {
   constructor() {
     inject(Theme);
     const injector = inject(EnvironmentInjector);
-    setTimeout(() => void import('./updates').then(({ beginUpdates }) => beginUpdates(injector)), UPDATES_AFTER_MS);
+    setTimeout(
+      () => void import('./updates').then(({ beginUpdates }) => beginUpdates(injector)),
+      UPDATES_AFTER_MS,
+    );
   }
 }

@@ -5,13 +5,21 @@ import { PlanStore } from './session/plan-store';
 import { DEMOS, demoUrl } from './storage/plan-files';
 
 /** The worker keeps what is fetched from it. */
-const keepDemos = (): void => DEMOS.forEach(({ id }) => void fetch(demoUrl(id)).catch(() => undefined));
+const keepDemos = (): void =>
+  DEMOS.forEach(({ id }) => void fetch(demoUrl(id)).catch(() => undefined));
 
 /** Keeps the app for use without a network, and tells of a new version when there is one. */
 export function beginUpdates(parent: EnvironmentInjector): void {
   if (isDevMode() || !('serviceWorker' in navigator)) return;
-  const injector = createEnvironmentInjector([provideServiceWorker('ngsw-worker.js'), SwUpdate], parent);
-  const [updates, notices, store] = [injector.get(SwUpdate), injector.get(Notices), injector.get(PlanStore)];
+  const injector = createEnvironmentInjector(
+    [provideServiceWorker('ngsw-worker.js'), SwUpdate],
+    parent,
+  );
+  const [updates, notices, store] = [
+    injector.get(SwUpdate),
+    injector.get(Notices),
+    injector.get(PlanStore),
+  ];
   const take = async (): Promise<void> => {
     await store.settle();
     await updates.activateUpdate();
@@ -19,10 +27,16 @@ export function beginUpdates(parent: EnvironmentInjector): void {
   };
   updates.versionUpdates.subscribe(({ type }) => {
     if (type === 'VERSION_READY')
-      notices.say('A new version of Firm Line is ready.', { action: { label: 'Use it now', run: () => void take() } });
+      notices.say('A new version of Firm Line is ready.', {
+        action: { label: 'Use it now', run: () => void take() },
+      });
   });
-  updates.unrecoverable.subscribe(() => notices.say('A part of the program is gone from this browser: load the page again.'));
+  updates.unrecoverable.subscribe(() =>
+    notices.say('A part of the program is gone from this browser: load the page again.'),
+  );
   // The demo plans are kept too, so that each opens without a network though nobody looked at it before.
   navigator.serviceWorker.addEventListener('controllerchange', keepDemos, { once: true });
-  navigator.serviceWorker.register('ngsw-worker.js').catch((error: unknown) => console.warn('No use without a network:', error));
+  navigator.serviceWorker
+    .register('ngsw-worker.js')
+    .catch((error: unknown) => console.warn('No use without a network:', error));
 }

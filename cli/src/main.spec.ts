@@ -14,14 +14,23 @@ interface Answered {
 }
 /** As a shell runs it. */
 const spawned = (args: string[], input = ''): Answered => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [BIN, ...args], { input, encoding: 'utf8' });
+  const { status, stdout, stderr } = spawnSync(process.execPath, [BIN, ...args], {
+    input,
+    encoding: 'utf8',
+  });
   return { code: status, out: stdout, err: stderr };
 };
 /** The same without a process of its own. */
 const run = (args: string[], input = ''): Answered => {
   let [out, err] = ['', ''];
-  const read = (source: string | number): string => (source === 0 ? input : readFileSync(source, 'utf8'));
-  const code = answer(args, { read, out: (text) => (out += text), err: (text) => (err += text), nowMs: () => performance.now() });
+  const read = (source: string | number): string =>
+    source === 0 ? input : readFileSync(source, 'utf8');
+  const code = answer(args, {
+    read,
+    out: (text) => (out += text),
+    err: (text) => (err += text),
+    nowMs: () => performance.now(),
+  });
   return { code, out, err };
 };
 const refused = (verb: string, input: unknown): { path: string; message: string } => {
@@ -34,8 +43,15 @@ const refused = (verb: string, input: unknown): { path: string; message: string 
 
 describe('the command line', () => {
   test('a process answers as it does here: by streams and exit codes', () => {
-    const cases: [string[], string][] = [[['help'], ''], [['offset'], run(['offset', '--help']).out], [['bend'], '{'], [['check', DEMO], ''], [['check'], readFileSync(DEMO, 'utf8')]]; // prettier-ignore
-    for (const [args, input] of cases) expect([args, spawned(args, input)]).toEqual([args, run(args, input)]);
+    const cases: [string[], string][] = [
+      [['help'], ''],
+      [['offset'], run(['offset', '--help']).out],
+      [['bend'], '{'],
+      [['check', DEMO], ''],
+      [['check'], readFileSync(DEMO, 'utf8')],
+    ];
+    for (const [args, input] of cases)
+      expect([args, spawned(args, input)]).toEqual([args, run(args, input)]);
   });
 
   test('help lists every verb', () => {
@@ -53,12 +69,31 @@ describe('the command line', () => {
   });
 
   test('bend answers the hand-worked line', () => {
-    const { out } = run(['bend'], JSON.stringify({ nodesMm: [[0, 0, 0], [200, 0, 0], [200, 150, 0], [200, 150, 120]], clrMm: 15, flareExtraMm: { a: 2, b: 2 } })); // prettier-ignore
+    const { out } = run(
+      ['bend'],
+      JSON.stringify({
+        nodesMm: [
+          [0, 0, 0],
+          [200, 0, 0],
+          [200, 150, 0],
+          [200, 150, 120],
+        ],
+        clrMm: 15,
+        flareExtraMm: { a: 2, b: 2 },
+      }),
+    );
     expect(JSON.parse(out)).toMatchObject({ cutMm: expect.closeTo(461.1239, 4), tailMm: 105 });
     expect(out).not.toContain('-0,');
   });
 
-  const bend = { nodesMm: [[0, 0, 0], [200, 0, 0], [200, 150, 0]], clrMm: 15 }; // prettier-ignore
+  const bend = {
+    nodesMm: [
+      [0, 0, 0],
+      [200, 0, 0],
+      [200, 150, 0],
+    ],
+    clrMm: 15,
+  };
   test.each<[string, string, unknown, string, RegExp]>([
     ['an unknown verb', 'weld', {}, 'verb', /not a verb/],
     ['nothing', 'bend', '', '', /empty/],
@@ -68,32 +103,137 @@ describe('the command line', () => {
     ['an unknown field', 'bend', { ...bend, radius: 3 }, 'radius', /not known/],
     ['a number in quotes', 'bend', { ...bend, clrMm: '15' }, 'clrMm', /should be a number/],
     ['a boolean', 'bend', { ...bend, clrMm: true }, 'clrMm', /should be/],
-    ['null', 'bend', { ...bend, nodesMm: [[0, 0, null], [1, 2, 3]] }, 'nodesMm[0][2]', /should be a number, not null/],
-    ['two coordinates', 'bend', { ...bend, nodesMm: [[0, 0], [1, 2, 3]] }, 'nodesMm[0]', /holds 2; 1 more needed/],
+    [
+      'null',
+      'bend',
+      {
+        ...bend,
+        nodesMm: [
+          [0, 0, null],
+          [1, 2, 3],
+        ],
+      },
+      'nodesMm[0][2]',
+      /should be a number, not null/,
+    ],
+    [
+      'two coordinates',
+      'bend',
+      {
+        ...bend,
+        nodesMm: [
+          [0, 0],
+          [1, 2, 3],
+        ],
+      },
+      'nodesMm[0]',
+      /holds 2; 1 more needed/,
+    ],
     ['one node', 'bend', { ...bend, nodesMm: [[0, 0, 0]] }, 'nodesMm', /2 or more/],
-    ['an absurd coordinate', 'bend', { ...bend, nodesMm: [[0, 0, 0], [1e6, 0, 0]] }, 'nodesMm[1][0]', /100000 is the most/],
+    [
+      'an absurd coordinate',
+      'bend',
+      {
+        ...bend,
+        nodesMm: [
+          [0, 0, 0],
+          [1e6, 0, 0],
+        ],
+      },
+      'nodesMm[1][0]',
+      /100000 is the most/,
+    ],
     ['a radius of nothing', 'bend', { ...bend, clrMm: 0 }, 'clrMm', /over 0/],
     ['a radius in the list', 'bend', { ...bend, clrMm: [2000] }, 'clrMm[0]', /1000 is the most/],
-    ['a geometric fault', 'bend', { ...bend, nodesMm: [[0, 0, 0], [10, 0, 0], [10, 99, 0]] }, 'nodesMm[1]', /5 mm short/],
-    ['a direction of nothing', 'unbend', { startMm: [0, 0, 0], direction: [0, 0, 0], normal: [0, 0, 1], clrMm: 5, bends: [], tailMm: 9 }, 'direction', /no length/],
-    ['a bend of 180', 'unbend', { startMm: [0, 0, 0], direction: [1, 0, 0], normal: [0, 0, 1], clrMm: 5, bends: [{ feedMm: 1, rotateDeg: 0, bendDeg: 180 }], tailMm: 9 }, 'bends[0].bendDeg', /179 is the most/],
+    [
+      'a geometric fault',
+      'bend',
+      {
+        ...bend,
+        nodesMm: [
+          [0, 0, 0],
+          [10, 0, 0],
+          [10, 99, 0],
+        ],
+      },
+      'nodesMm[1]',
+      /5 mm short/,
+    ],
+    [
+      'a direction of nothing',
+      'unbend',
+      {
+        startMm: [0, 0, 0],
+        direction: [0, 0, 0],
+        normal: [0, 0, 1],
+        clrMm: 5,
+        bends: [],
+        tailMm: 9,
+      },
+      'direction',
+      /no length/,
+    ],
+    [
+      'a bend of 180',
+      'unbend',
+      {
+        startMm: [0, 0, 0],
+        direction: [1, 0, 0],
+        normal: [0, 0, 1],
+        clrMm: 5,
+        bends: [{ feedMm: 1, rotateDeg: 0, bendDeg: 180 }],
+        tailMm: 9,
+      },
+      'bends[0].bendDeg',
+      /179 is the most/,
+    ],
     ['no rise', 'offset', { riseMm: 1, bendDeg: 90, clrMm: 15 }, 'riseMm', /rise of 30 mm/],
-    ['a tape of nothing', 'survey', { datumsMm: { A: [0, 0, 0] }, tapes: [{ from: 'A', readMm: 0 }] }, 'tapes[0].readMm', /over 0/],
-    ['a side that is none', 'survey', { datumsMm: { A: [0, 0, 0] }, tapes: [], side: 'left' }, 'side', /above, below/],
-    ['a bleeder twice', 'bleed', { pipes: [], outlets: ['m'], bleeders: [{ id: 'A', at: 'm', cavityMl: 1 }, { id: 'A', at: 'm', cavityMl: 1 }], school: 'nearest-first' }, 'bleeders[1]', /twice/],
+    [
+      'a tape of nothing',
+      'survey',
+      { datumsMm: { A: [0, 0, 0] }, tapes: [{ from: 'A', readMm: 0 }] },
+      'tapes[0].readMm',
+      /over 0/,
+    ],
+    [
+      'a side that is none',
+      'survey',
+      { datumsMm: { A: [0, 0, 0] }, tapes: [], side: 'left' },
+      'side',
+      /above, below/,
+    ],
+    [
+      'a bleeder twice',
+      'bleed',
+      {
+        pipes: [],
+        outlets: ['m'],
+        bleeders: [
+          { id: 'A', at: 'm', cavityMl: 1 },
+          { id: 'A', at: 'm', cavityMl: 1 },
+        ],
+        school: 'nearest-first',
+      },
+      'bleeders[1]',
+      /twice/,
+    ],
   ])('refuses %s', (_, verb, input, path, sentence) => {
     const error = refused(verb, input);
     expect(error.path).toBe(path);
     expect(error.message).toMatch(sentence);
-  }); // prettier-ignore
+  });
 
   test('check: exit 3 with a stop among the snags, 0 without, 2 for what is no plan', () => {
     const checked = run(['check', DEMO]);
     expect(checked.code).toBe(3);
-    expect(JSON.parse(checked.out).snags[0]).toMatchObject({ level: 'stop', rule: 'rear-locks-first' });
+    expect(JSON.parse(checked.out).snags[0]).toMatchObject({
+      level: 'stop',
+      rule: 'rear-locks-first',
+    });
     const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
     const plan = JSON.parse(readFileSync(DEMO, 'utf8'));
-    const clutch = (item: { id: string }): boolean => item.id.startsWith('clutch') || item.id === 'line-c1';
+    const clutch = (item: { id: string }): boolean =>
+      item.id.startsWith('clutch') || item.id === 'line-c1';
     const sound = {
       ...plan,
       sizing: null,

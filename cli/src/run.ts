@@ -55,7 +55,13 @@ function answer(io: Streams, [verb = 'help', argument]: readonly string[]): numb
     return EXIT.done;
   }
   if (argument === '--help' && (verb === 'check' || Object.hasOwn(VERBS, verb))) {
-    io.out(asText(verb === 'check' ? emptyPlan('example', 'Example', '2026-01-01T00:00:00.000Z') : VERBS[verb]!.example));
+    io.out(
+      asText(
+        verb === 'check'
+          ? emptyPlan('example', 'Example', '2026-01-01T00:00:00.000Z')
+          : VERBS[verb]!.example,
+      ),
+    );
     return EXIT.done;
   }
   if (verb === 'check') return check(io, argument);
@@ -69,7 +75,12 @@ export function run(args: readonly string[], io: Streams): number {
   try {
     return answer(io, args);
   } catch (error) {
-    const fault = error instanceof InputError ? error : error instanceof PlanFileError ? error.faults[0]! : null;
+    const fault =
+      error instanceof InputError
+        ? error
+        : error instanceof PlanFileError
+          ? error.faults[0]!
+          : null;
     io.err(
       `${fault ? JSON.stringify({ error: { path: fault.path, message: fault.message } }) : String((error as Error).stack ?? error)}\n`,
     );

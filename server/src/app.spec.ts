@@ -14,18 +14,32 @@ writeFileSync(join(folder, 'main-ABCDEFG1.js'), `// ${'x'.repeat(5000)}`);
 writeFileSync(join(folder, 'gannet.firmline.json'), '{}');
 
 let server: Server;
-beforeAll((done) => void (server = createApp({ app: folder, demo: folder }).listen(0, 'localhost', () => done())));
+beforeAll(
+  (done) =>
+    void (server = createApp({ app: folder, demo: folder }).listen(0, 'localhost', () => done())),
+);
 afterAll((done) => void server.close(() => done()));
 
-const get = (path: string): Promise<{ status: number; headers: IncomingHttpHeaders; body: Buffer }> =>
+const get = (
+  path: string,
+): Promise<{ status: number; headers: IncomingHttpHeaders; body: Buffer }> =>
   new Promise((resolve, reject) => {
     request(
-      { host: 'localhost', port: (server.address() as AddressInfo).port, path, headers: { 'accept-encoding': 'gzip' } },
+      {
+        host: 'localhost',
+        port: (server.address() as AddressInfo).port,
+        path,
+        headers: { 'accept-encoding': 'gzip' },
+      },
       (response) => {
         const parts: Buffer[] = [];
         response.on('data', (part: Buffer) => parts.push(part));
         response.on('end', () =>
-          resolve({ status: response.statusCode!, headers: response.headers, body: Buffer.concat(parts) }),
+          resolve({
+            status: response.statusCode!,
+            headers: response.headers,
+            body: Buffer.concat(parts),
+          }),
         );
       },
     )
@@ -60,13 +74,18 @@ describe('the server', () => {
 });
 
 describe('odd requests', () => {
-  const send = (method: string, path: string): Promise<{ status: number; headers: IncomingHttpHeaders; body: string }> =>
+  const send = (
+    method: string,
+    path: string,
+  ): Promise<{ status: number; headers: IncomingHttpHeaders; body: string }> =>
     new Promise((resolve, reject) => {
       const to = { host: 'localhost', port: (server.address() as AddressInfo).port, path, method };
       request(to, (response) => {
         let body = '';
         response.on('data', (part: Buffer) => (body += part.toString()));
-        response.on('end', () => resolve({ status: response.statusCode!, headers: response.headers, body }));
+        response.on('end', () =>
+          resolve({ status: response.statusCode!, headers: response.headers, body }),
+        );
       })
         .on('error', reject)
         .end();
@@ -111,7 +130,10 @@ describe('the simulated vernier', () => {
 describe('the simulated instruments', () => {
   test('a press of the pedal comes reading by reading, the same vehicle the same way', async () => {
     const { headers, body } = await get('/api/pedal/7?fault=air');
-    expect([headers['content-type'], headers['content-encoding']]).toEqual(['text/event-stream', undefined]);
+    expect([headers['content-type'], headers['content-encoding']]).toEqual([
+      'text/event-stream',
+      undefined,
+    ]);
     const data = [...body.toString().matchAll(/^id: (\d+)\ndata: (.*)$/gm)].map(
       ([, id, text]) => [Number(id), JSON.parse(text!)] as const,
     );
@@ -122,7 +144,9 @@ describe('the simulated instruments', () => {
   test('a vehicle that is not there is missing, and a scan tool says whether it knows the part', async () => {
     expect((await get('/api/pedal/x')).status).toBe(404);
     const said = await Promise.all(
-      ['a', 'b', 'c'].map(async (part) => JSON.parse(gunzipOrNot(await get(`/api/scan/${part}`))).supported),
+      ['a', 'b', 'c'].map(
+        async (part) => JSON.parse(gunzipOrNot(await get(`/api/scan/${part}`))).supported,
+      ),
     );
     expect(new Set(said)).toEqual(new Set([true, false]));
   });

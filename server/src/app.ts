@@ -19,10 +19,22 @@ const HASHED = /-[A-Z0-9]{8,}\.(js|css|woff2?)$/;
 const NO_DEVICES = 'camera=(), microphone=(), geolocation=(), usb=(), payment=()';
 
 /** What goes wrong is told in a sentence, with no word of how the server is made. */
-const inASentence: ErrorRequestHandler = (error: { status?: unknown }, _request, response, next) => {
+const inASentence: ErrorRequestHandler = (
+  error: { status?: unknown },
+  _request,
+  response,
+  next,
+) => {
   if (response.headersSent) return next(error);
-  const status = typeof error.status === 'number' && error.status >= 400 && error.status < 500 ? error.status : 500;
-  response.status(status).json({ error: status === 500 ? 'The server met a fault of its own.' : 'That address cannot be read.' });
+  const status =
+    typeof error.status === 'number' && error.status >= 400 && error.status < 500
+      ? error.status
+      : 500;
+  response
+    .status(status)
+    .json({
+      error: status === 500 ? 'The server met a fault of its own.' : 'That address cannot be read.',
+    });
 };
 
 /** Serves the built app and the demo plans; everything comes from this origin and nothing runs that is not a file of it. */
@@ -62,7 +74,11 @@ export function createApp({ app, demo }: Folders): Express {
   server.get('/api/vernier/:piece', streamVernier);
   server.get('/api/pedal/:vehicle', streamPedal);
   server.get('/api/scan/:part', scanModulator);
-  server.use('/api', (_request, response) => void response.status(404).json({ error: 'There is no such instrument.' }));
+  server.use(
+    '/api',
+    (_request, response) =>
+      void response.status(404).json({ error: 'There is no such instrument.' }),
+  );
   server.use(
     '/demo',
     express.static(demo, {
@@ -71,23 +87,33 @@ export function createApp({ app, demo }: Folders): Express {
       setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache'),
     }),
   );
-  server.use('/demo', (_request, response) => void response.status(404).json({ error: 'There is no such demo plan.' }));
+  server.use(
+    '/demo',
+    (_request, response) =>
+      void response.status(404).json({ error: 'There is no such demo plan.' }),
+  );
   server.use(
     express.static(app, {
       index: false,
       cacheControl: false,
       setHeaders: (response, path) => {
-        response.setHeader('Cache-Control', HASHED.test(path) ? `public, max-age=${YEAR_MS / 1000}, immutable` : 'no-cache');
+        response.setHeader(
+          'Cache-Control',
+          HASHED.test(path) ? `public, max-age=${YEAR_MS / 1000}, immutable` : 'no-cache',
+        );
       },
     }),
   );
   // Any address of the app itself is the app; a missing file is missing.
   server.get('/{*path}', (request, response) => {
-    if (/\.[a-z0-9]+$/i.test(request.path)) return void response.status(404).send('There is no such file.');
+    if (/\.[a-z0-9]+$/i.test(request.path))
+      return void response.status(404).send('There is no such file.');
     response.setHeader('Cache-Control', 'no-cache');
     response.sendFile('index.html', { root: app });
   });
-  server.use((_request, response) => void response.status(405).json({ error: 'That is not done here.' }));
+  server.use(
+    (_request, response) => void response.status(405).json({ error: 'That is not done here.' }),
+  );
   server.use(inASentence);
   return server;
 }

@@ -1,5 +1,10 @@
 import type { Request, Response } from 'express';
-import { readPedal, trueVehicle, TRUE_FAULTS, type TrueFault } from '@firm-line/core/stations/prove';
+import {
+  readPedal,
+  trueVehicle,
+  TRUE_FAULTS,
+  type TrueFault,
+} from '@firm-line/core/stations/prove';
 import { seeded } from '@firm-line/core/lib/random';
 
 /**
@@ -9,14 +14,22 @@ import { seeded } from '@firm-line/core/lib/random';
 const EVERY_MS = 150;
 /** Readings after which a loose cable breaks off. */
 const LOOSE_AFTER = 6;
-const STEPS_MPA = [0, 0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 5.5, 6, 6.5, 7];
+const STEPS_MPA = [
+  0, 0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.6, 0.8, 1, 1.5, 2, 2.5, 3, 3.5, 4, 4.5, 5, 5.5, 6, 6.5, 7,
+];
 
 export const vehicleOf = (seed: number, fault?: TrueFault) => trueVehicle(seeded(seed), fault);
 /** One press of the pedal as gauge, sensor and probe type it. */
-export function pressOf(seed: number, fault?: TrueFault): { pressureMPa: number; travelMm: number; tempC: number }[] {
+export function pressOf(
+  seed: number,
+  fault?: TrueFault,
+): { pressureMPa: number; travelMm: number; tempC: number }[] {
   const random = seeded(seed + 1);
-  return readPedal(vehicleOf(seed, fault), STEPS_MPA, random).map((point, i) => ({ ...point, tempC: Math.round((19 + 0.02 * i + 0.1 * random()) * 10) / 10 }));
-} // prettier-ignore
+  return readPedal(vehicleOf(seed, fault), STEPS_MPA, random).map((point, i) => ({
+    ...point,
+    tempC: Math.round((19 + 0.02 * i + 0.1 * random()) * 10) / 10,
+  }));
+}
 
 /**
  * `GET /api/pedal/:vehicle`: server-sent events, each with its number as id, then `done`. A reader that lost the
@@ -25,8 +38,13 @@ export function pressOf(seed: number, fault?: TrueFault): { pressureMPa: number;
 export function streamPedal(request: Request, response: Response): void {
   const seed = Number(request.params['vehicle']);
   const fault = TRUE_FAULTS.find((one) => one === request.query['fault']);
-  if (!Number.isInteger(seed) || seed < 0 || seed > 1_000_000) return void response.status(404).json({ error: 'There is no such vehicle.' });
-  response.writeHead(200, { 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-cache, no-transform', Connection: 'keep-alive' });
+  if (!Number.isInteger(seed) || seed < 0 || seed > 1_000_000)
+    return void response.status(404).json({ error: 'There is no such vehicle.' });
+  response.writeHead(200, {
+    'Content-Type': 'text/event-stream',
+    'Cache-Control': 'no-cache, no-transform',
+    Connection: 'keep-alive',
+  });
   response.write('retry: 500\n\n');
   const readings = pressOf(seed, fault);
   const last = Number(request.headers['last-event-id'] ?? -1);
@@ -43,11 +61,15 @@ export function streamPedal(request: Request, response: Response): void {
     response.end('event: done\ndata: \n\n');
   }, EVERY_MS);
   request.on('close', () => clearInterval(timer));
-} // prettier-ignore
+}
 
 /** `GET /api/scan/:part`: whether a scan tool cycles the valves of a modulator; every third one is not supported. */
 export function scanModulator(request: Request, response: Response): void {
   const part = String(request.params['part']).slice(0, 80);
   const sum = [...part].reduce((s, c) => s + c.codePointAt(0)!, 0);
-  response.json(sum % 3 === 0 ? { supported: false, words: 'This tool knows no bleeding routine for that modulator.' } : { supported: true, words: 'Valves cycled twelve times, pump run for ten seconds.' }); // prettier-ignore
+  response.json(
+    sum % 3 === 0
+      ? { supported: false, words: 'This tool knows no bleeding routine for that modulator.' }
+      : { supported: true, words: 'Valves cycled twelve times, pump run for ten seconds.' },
+  );
 }

@@ -26,11 +26,16 @@ const listening = createApp(folders).listen(port, host);
 listening.on('listening', () => {
   const address = listening.address();
   const open = typeof address === 'object' && address ? address.port : port;
-  console.log(`Firm Line is at http://${host}:${open}/plan/gannet/route with the demo plan open. Stop it with Ctrl C.`);
+  console.log(
+    `Firm Line is at http://${host}:${open}/plan/gannet/route with the demo plan open. Stop it with Ctrl C.`,
+  );
 });
 listening.on('error', (error: NodeJS.ErrnoException) => {
-  if (error.code === 'EADDRINUSE') fail(`Port ${port} is taken by another program: choose one with PORT=4311 npm run demo.`);
+  if (error.code === 'EADDRINUSE')
+    fail(`Port ${port} is taken by another program: choose one with PORT=4311 npm run demo.`);
   if (error.code === 'EACCES')
-    fail(`Port ${port} is not allowed to this user: choose one above 1023 with PORT=4311 npm run demo.`);
+    fail(
+      `Port ${port} is not allowed to this user: choose one above 1023 with PORT=4311 npm run demo.`,
+    );
   fail(`The server cannot listen on ${host}:${port}: ${error.message}`);
 });

@@ -6,7 +6,10 @@ import type { Request, Response } from 'express';
  * such as a worn but sound thread shows, mm.
  */
 export const PIECES: Readonly<
-  Record<string, { readonly gender: 'male' | 'female'; readonly mm: number; readonly pitchMm: number }>
+  Record<
+    string,
+    { readonly gender: 'male' | 'female'; readonly mm: number; readonly pitchMm: number }
+  >
 > = {
   a: { gender: 'male', mm: 9.44, pitchMm: 1.06 },
   b: { gender: 'male', mm: 9.89, pitchMm: 1.0 },
@@ -28,15 +31,21 @@ const FLICKER_MM = 0.01;
 /** The readings of one measurement, in order, mm; `random` gives numbers from 0 to 1. */
 export function readings(mm: number, gender: 'male' | 'female', random: () => number): number[] {
   const open = gender === 'male' ? 6 : -6;
-  const closing = Array.from({ length: CLOSING }, (_, i) => mm + open * (1 - (i + 1) / CLOSING) ** 2);
+  const closing = Array.from(
+    { length: CLOSING },
+    (_, i) => mm + open * (1 - (i + 1) / CLOSING) ** 2,
+  );
   const held = Array.from({ length: HELD }, () => mm + FLICKER_MM * Math.round(2 * random() - 1));
   return [...closing, ...held].map((value) => Math.round(value * 100) / 100);
 }
 
 /** `GET /api/vernier/:piece`: server-sent events, one reading a line of data, then `done`. */
 export function streamVernier(request: Request, response: Response): void {
-  const piece = Object.hasOwn(PIECES, String(request.params['piece'])) ? PIECES[String(request.params['piece'])] : undefined;
-  if (!piece) return void response.status(404).json({ error: 'There is no such piece in the bin.' });
+  const piece = Object.hasOwn(PIECES, String(request.params['piece']))
+    ? PIECES[String(request.params['piece'])]
+    : undefined;
+  if (!piece)
+    return void response.status(404).json({ error: 'There is no such piece in the bin.' });
   response.writeHead(200, {
     'Content-Type': 'text/event-stream',
     'Cache-Control': 'no-cache, no-transform',

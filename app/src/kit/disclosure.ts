@@ -8,7 +8,11 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
   template: `
     <details #fold class="group" [open]="startsOpen()" (toggle)="opened.emit(fold.open)">
       <summary class="flex min-h-tap list-none items-center gap-2 font-semibold">
-        <svg viewBox="0 0 10 10" class="size-2.5 shrink-0 fill-ink-soft group-open:rotate-90" aria-hidden="true">
+        <svg
+          viewBox="0 0 10 10"
+          class="size-2.5 shrink-0 fill-ink-soft group-open:rotate-90"
+          aria-hidden="true"
+        >
           <path d="M2 0 9 5 2 10z" /></svg
         >{{ summary() }}
       </summary>

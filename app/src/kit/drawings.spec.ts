@@ -7,7 +7,9 @@ import fc from 'fast-check';
 import { boxOfLabel, placeLabels, placesOf, projectFlat, ticks } from './flat-projection';
 import { spread, stripLayout } from './strip-layout';
 
-const view = viewPlan(readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8')));
+const view = viewPlan(
+  readPlan(readFileSync(join(__dirname, '../../../demo/gannet.firmline.json'), 'utf8')),
+);
 const NUTS = { a: 16, b: 16 };
 
 describe('card, strip and flat views of one line', () => {
@@ -18,24 +20,34 @@ describe('card, strip and flat views of one line', () => {
     const points = polyline(line.pieces, 1).map((p) => {
       const [x, y] = projection.at('top', p);
       const [, z] = projection.at('side', p);
-      return [x / projection.pxPerMm.top, y / projection.pxPerMm.top, z / projection.pxPerMm.top] as const;
+      return [
+        x / projection.pxPerMm.top,
+        y / projection.pxPerMm.top,
+        z / projection.pxPerMm.top,
+      ] as const;
     });
-    return points.slice(1).reduce((sum, p, i) => sum + Math.hypot(...p.map((v, k) => v - points[i]![k]!)), 0);
+    return points
+      .slice(1)
+      .reduce((sum, p, i) => sum + Math.hypot(...p.map((v, k) => v - points[i]![k]!)), 0);
   };
 
-  test.each(view.lines.map((line) => [line.line.name, line] as const))('%s agrees to 0.1 mm', (_, line) => {
-    const strip = stripLayout(line, 1000, NUTS, 60, (bend) => bend.markMm)!;
-    const { card } = line;
-    const extraA = card!.bends[0]!.markMm - card!.bends[0]!.feedMm;
-    expect(strip.lengthMm).toBeCloseTo(card!.developedMm, 6);
-    strip.bends.forEach((bend, i) => {
-      expect(Math.abs(bend.startMm + extraA - card!.bends[i]!.markMm)).toBeLessThan(0.1);
-      expect(bend.endMm - bend.startMm).toBeCloseTo(card!.bends[i]!.arcMm, 6);
-      const fromPixels = ((bend.markX - strip.startX) / (strip.endX - strip.startX)) * strip.lengthMm;
-      expect(Math.abs(fromPixels + extraA - card!.bends[i]!.markMm)).toBeLessThan(0.1);
-    });
-    expect(Math.abs(drawnMm(line) - card!.developedMm)).toBeLessThan(0.1);
-  });
+  test.each(view.lines.map((line) => [line.line.name, line] as const))(
+    '%s agrees to 0.1 mm',
+    (_, line) => {
+      const strip = stripLayout(line, 1000, NUTS, 60, (bend) => bend.markMm)!;
+      const { card } = line;
+      const extraA = card!.bends[0]!.markMm - card!.bends[0]!.feedMm;
+      expect(strip.lengthMm).toBeCloseTo(card!.developedMm, 6);
+      strip.bends.forEach((bend, i) => {
+        expect(Math.abs(bend.startMm + extraA - card!.bends[i]!.markMm)).toBeLessThan(0.1);
+        expect(bend.endMm - bend.startMm).toBeCloseTo(card!.bends[i]!.arcMm, 6);
+        const fromPixels =
+          ((bend.markX - strip.startX) / (strip.endX - strip.startX)) * strip.lengthMm;
+        expect(Math.abs(fromPixels + extraA - card!.bends[i]!.markMm)).toBeLessThan(0.1);
+      });
+      expect(Math.abs(drawnMm(line) - card!.developedMm)).toBeLessThan(0.1);
+    },
+  );
 
   test('front is left in both, the right side is up from above, up is up from the side', () => {
     const [x0, y0] = projection.at('top', [0, 0, 0]);
@@ -50,7 +62,9 @@ describe('card, strip and flat views of one line', () => {
     expect(p.stands).toBe(true);
     expect(p.at('top', [100, 0, 0])[1]).toBeGreaterThan(p.at('top', [0, 0, 0])[1]);
     expect(p.at('top', [0, 100, 0])[0]).toBeGreaterThan(p.at('top', [0, 0, 0])[0]);
-    expect(p.pxPerMm.top).toBeGreaterThan(1.5 * projectFlat(placesOf(view), { width: 384, height: 400 }).pxPerMm.top);
+    expect(p.pxPerMm.top).toBeGreaterThan(
+      1.5 * projectFlat(placesOf(view), { width: 384, height: 400 }).pxPerMm.top,
+    );
   });
 
   test('grids stand on round millimetres, or on whole inches and feet', () => {
@@ -65,20 +79,32 @@ describe('card, strip and flat views of one line', () => {
   });
 
   test('no label lies on another, nor on what is written already, wherever their places are', () => {
-    const at = fc.record({ x: fc.integer({ min: 20, max: 560 }), y: fc.integer({ min: 20, max: 380 }), text: fc.string({ minLength: 1, maxLength: 14 }) });
+    const at = fc.record({
+      x: fc.integer({ min: 20, max: 560 }),
+      y: fc.integer({ min: 20, max: 380 }),
+      text: fc.string({ minLength: 1, maxLength: 14 }),
+    });
     const size = { width: 600, height: 400 };
     const taken = [{ text: 'From above', x: 48, y: 17, anchor: 'start' as const }];
     fc.assert(
       fc.property(fc.array(at, { maxLength: 40 }), (places) => {
-        const labels = placeLabels(places.map((one) => ({ ...one, must: false })), size, taken);
+        const labels = placeLabels(
+          places.map((one) => ({ ...one, must: false })),
+          size,
+          taken,
+        );
         const boxes = [...taken, ...labels].map(boxOfLabel);
         for (const [i, a] of boxes.entries())
-          for (const b of boxes.slice(i + 1)) expect(a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom).toBe(false);
-        if (places.length === 1) expect(labels.length).toBeGreaterThanOrEqual(places[0]!.text.length > 13 ? 0 : 1);
+          for (const b of boxes.slice(i + 1))
+            expect(
+              a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom,
+            ).toBe(false);
+        if (places.length === 1)
+          expect(labels.length).toBeGreaterThanOrEqual(places[0]!.text.length > 13 ? 0 : 1);
       }),
       { seed: 8 },
     );
-  }); // prettier-ignore
+  });
 
   test('everything lies on the drawing, whatever its size', () => {
     for (const size of [
@@ -86,7 +112,6 @@ describe('card, strip and flat views of one line', () => {
       { width: 384, height: 300 },
       { width: 700, height: 900 },
     ]) {
-      // prettier-ignore
       const p = projectFlat(placesOf(view), size);
       for (const place of placesOf(view)) {
         for (const face of ['top', 'side'] as const) {

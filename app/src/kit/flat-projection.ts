@@ -38,14 +38,22 @@ export function placesOf(view: LaidPlan): Vec3[] {
     ...[...view.points.values()].map((p) => p.fixed.atMm),
     ...[...view.ports.values()].filter((p) => p.port.role !== 'bleeder').map((p) => p.fixed.atMm),
     ...view.lines.flatMap((line) => line.nodesMm),
-    ...view.plan.things.flatMap(({ shape }) => solidsOf(shape).map(boxOf).flatMap(({ min, max }) => [min, max])),
-  ]; // prettier-ignore
+    ...view.plan.things.flatMap(({ shape }) =>
+      solidsOf(shape)
+        .map(boxOf)
+        .flatMap(({ min, max }) => [min, max]),
+    ),
+  ];
 }
 
 const gridOf = (pxPerMm: number, units: UnitSystem): number =>
   GRIDS[units].find((mm) => mm * pxPerMm >= GRID_PX) ?? GRIDS[units].at(-1)!;
 
-export function projectFlat(places: readonly Vec3[], size: Size, units: UnitSystem = 'metric'): FlatProjection {
+export function projectFlat(
+  places: readonly Vec3[],
+  size: Size,
+  units: UnitSystem = 'metric',
+): FlatProjection {
   const { width, height } = size;
   const axis = (i: 0 | 1 | 2): [number, number] => {
     const values = places.map((p) => p[i]);
@@ -55,12 +63,18 @@ export function projectFlat(places: readonly Vec3[], size: Size, units: UnitSyst
   };
   const [x, y, z] = [axis(0), axis(1), axis(2)];
   const long = (of: readonly [number, number]): number => of[1] - of[0];
-  const room = { w: width - MARGIN.left - MARGIN.right, h: height - MARGIN.top - MARGIN.between - MARGIN.bottom };
+  const room = {
+    w: width - MARGIN.left - MARGIN.right,
+    h: height - MARGIN.top - MARGIN.between - MARGIN.bottom,
+  };
   const common = { size, min: [x[0], y[0], z[0]], max: [x[1], y[1], z[1]] } as const;
   if (height > TALL * width) {
     const side = Math.max(0.01, Math.min(room.w / long(x), room.h / 3 / long(z)));
     const top = Math.max(0.01, Math.min(room.w / long(y), (room.h - long(z) * side) / long(x)));
-    const left = { top: MARGIN.left + (room.w - long(y) * top) / 2, side: MARGIN.left + (room.w - long(x) * side) / 2 };
+    const left = {
+      top: MARGIN.left + (room.w - long(y) * top) / 2,
+      side: MARGIN.left + (room.w - long(x) * side) / 2,
+    };
     const sideTop = MARGIN.top + long(x) * top + MARGIN.between;
     return {
       ...common,
@@ -94,12 +108,27 @@ export function projectFlat(places: readonly Vec3[], size: Size, units: UnitSyst
 /** Multiples of `step` within a range. */
 export function ticks(low: number, high: number, step: number): number[] {
   const first = Math.ceil(low / step);
-  return Array.from({ length: Math.max(0, Math.floor(high / step) - first + 1) }, (_, i) => (first + i) * step);
+  return Array.from(
+    { length: Math.max(0, Math.floor(high / step) - first + 1) },
+    (_, i) => (first + i) * step,
+  );
 }
 
 /** A path through points of one face, to a hundredth of a pixel. */
-export const pathThrough = (projection: FlatProjection, face: Face, points: readonly Vec3[]): string =>
-  points.map((p, i) => `${i ? 'L' : 'M'}${projection.at(face, p).map((v) => v.toFixed(2)).join(' ')}`).join(''); // prettier-ignore
+export const pathThrough = (
+  projection: FlatProjection,
+  face: Face,
+  points: readonly Vec3[],
+): string =>
+  points
+    .map(
+      (p, i) =>
+        `${i ? 'L' : 'M'}${projection
+          .at(face, p)
+          .map((v) => v.toFixed(2))
+          .join(' ')}`,
+    )
+    .join('');
 
 export interface Label {
   readonly text: string;
@@ -121,14 +150,20 @@ export function boxOfLabel({ text, x, y, anchor }: Label): LabelBox {
   const left = anchor === 'start' ? x : anchor === 'end' ? x - wide : x - wide / 2;
   return { left, right: left + wide, top: y - LINE_PX + 3, bottom: y + 4 };
 }
-const meets = (a: LabelBox, b: LabelBox): boolean => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
+const meets = (a: LabelBox, b: LabelBox): boolean =>
+  a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom;
 
 /**
  * Labels beside their places, none on another and none out of the drawing: each is tried round its place, and left out
  * where it has no room, unless it must stand. `taken` is what is written already.
  */
 export function placeLabels(
-  wanted: readonly { readonly text: string; readonly x: number; readonly y: number; readonly must: boolean }[],
+  wanted: readonly {
+    readonly text: string;
+    readonly x: number;
+    readonly y: number;
+    readonly must: boolean;
+  }[],
   { width, height }: Size,
   taken: readonly Label[] = [],
 ): Label[] {
@@ -143,7 +178,13 @@ export function placeLabels(
     ];
     const fits = tries.find((one) => {
       const box = boxOfLabel(one);
-      return box.left >= 0 && box.top >= 0 && box.right <= width && box.bottom <= height && !boxes.some((other) => meets(box, other));
+      return (
+        box.left >= 0 &&
+        box.top >= 0 &&
+        box.right <= width &&
+        box.bottom <= height &&
+        !boxes.some((other) => meets(box, other))
+      );
     });
     const one = fits ?? (must ? tries[0]! : null);
     if (!one) continue;
@@ -151,4 +192,4 @@ export function placeLabels(
     boxes.push(boxOfLabel(one));
   }
   return placed;
-} // prettier-ignore
+}

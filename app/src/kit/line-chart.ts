@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, effect, inject, input, viewChild, type ElementRef } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  viewChild,
+  type ElementRef,
+} from '@angular/core';
 import { Theme } from './theme';
 import {
   Chart,
@@ -32,7 +41,10 @@ const MANY = 300;
 const dotsOf = ({
   dots,
   points,
-}: ChartLine): Pick<ChartDataset<'line', Point[]>, 'pointRadius' | 'pointBorderWidth' | 'pointStyle'> =>
+}: ChartLine): Pick<
+  ChartDataset<'line', Point[]>,
+  'pointRadius' | 'pointBorderWidth' | 'pointStyle'
+> =>
   !dots
     ? { pointRadius: 0 }
     : points.length > MANY
@@ -44,7 +56,9 @@ const dotsOf = ({
   selector: 'fl-line-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
-  template: `<div class="relative h-72"><canvas #canvas role="img" [attr.aria-label]="label()"></canvas></div>`,
+  template: `<div class="relative h-72">
+    <canvas #canvas role="img" [attr.aria-label]="label()"></canvas>
+  </div>`,
 })
 export class LineChart {
   readonly label = input.required<string>();
@@ -70,7 +84,9 @@ export class LineChart {
     Chart.defaults.font.family = style.getPropertyValue('--font-sans');
     Chart.defaults.font.size = 13;
     const token = (name: string): string => style.getPropertyValue(`--color-${name}`).trim();
-    const pale = { fluid: 'fluid-pale', copper: 'copper-pale', slate: 'slate-pale' } as Partial<Record<ChartLine['ink'], string>>;
+    const pale = { fluid: 'fluid-pale', copper: 'copper-pale', slate: 'slate-pale' } as Partial<
+      Record<ChartLine['ink'], string>
+    >;
     const datasets = this.lines().map((line, i): ChartDataset<'line', Point[]> => ({
       label: line.name,
       data: [...line.points],

@@ -16,7 +16,12 @@ export class Notices {
   readonly list = this.held.asReadonly();
 
   say(text: string, extra: { details?: readonly string[]; action?: Notice['action'] } = {}): void {
-    const notice: Notice = { id: this.nextId++, text, details: extra.details ?? [], action: extra.action ?? null };
+    const notice: Notice = {
+      id: this.nextId++,
+      text,
+      details: extra.details ?? [],
+      action: extra.action ?? null,
+    };
     this.held.update((list) => [...list.filter((n) => n.text !== text), notice].slice(-4));
   }
   close(id: number): void {

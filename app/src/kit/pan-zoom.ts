@@ -9,9 +9,16 @@ const DRAG_PX = 5;
 
 /** A drawing larger than its room: how much of it is seen, at what size. It begins as large as fits, and never too small to read. */
 export class PanZoom {
-  private readonly own = signal<{ readonly scale: number; readonly x: number; readonly y: number } | null>(null);
-  private grip: { readonly x: number; readonly y: number; readonly from: { readonly x: number; readonly y: number } } | null =
-    null;
+  private readonly own = signal<{
+    readonly scale: number;
+    readonly x: number;
+    readonly y: number;
+  } | null>(null);
+  private grip: {
+    readonly x: number;
+    readonly y: number;
+    readonly from: { readonly x: number; readonly y: number };
+  } | null = null;
   private moved = false;
 
   constructor(
@@ -23,12 +30,17 @@ export class PanZoom {
 
   private readonly fitted = computed(() => {
     const [room, drawing] = [this.room(), this.drawing()];
-    const scale = Math.max(this.readable, Math.min(room.width / drawing.width, room.height / drawing.height, 1.4));
+    const scale = Math.max(
+      this.readable,
+      Math.min(room.width / drawing.width, room.height / drawing.height, 1.4),
+    );
     const middle = (has: number, wants: number): number => Math.max(0, (has - wants * scale) / 2);
     return { scale, x: middle(room.width, drawing.width), y: middle(room.height, drawing.height) };
   });
   readonly view = computed(() => this.own() ?? this.fitted());
-  readonly transform = computed(() => `translate(${this.view().x} ${this.view().y}) scale(${this.view().scale})`);
+  readonly transform = computed(
+    () => `translate(${this.view().x} ${this.view().y}) scale(${this.view().scale})`,
+  );
 
   fit(): void {
     this.own.set(null);
@@ -47,15 +59,25 @@ export class PanZoom {
     this.own.set(this.kept({ scale, x: x + dx, y: y + dy }));
   }
   /** A corner of the drawing always stays in the room. */
-  private kept<T extends { readonly scale: number; readonly x: number; readonly y: number }>(view: T): T {
+  private kept<T extends { readonly scale: number; readonly x: number; readonly y: number }>(
+    view: T,
+  ): T {
     const [room, drawing] = [this.room(), this.drawing()];
-    const inside = (at: number, has: number, wants: number): number => Math.min(has - 80, Math.max(80 - wants * view.scale, at));
-    return { ...view, x: inside(view.x, room.width, drawing.width), y: inside(view.y, room.height, drawing.height) };
+    const inside = (at: number, has: number, wants: number): number =>
+      Math.min(has - 80, Math.max(80 - wants * view.scale, at));
+    return {
+      ...view,
+      x: inside(view.x, room.width, drawing.width),
+      y: inside(view.y, room.height, drawing.height),
+    };
   }
 
   wheel(event: WheelEvent, box: DOMRect): void {
     event.preventDefault();
-    this.zoom(event.deltaY < 0 ? 1 : -1, { x: event.clientX - box.left, y: event.clientY - box.top });
+    this.zoom(event.deltaY < 0 ? 1 : -1, {
+      x: event.clientX - box.left,
+      y: event.clientY - box.top,
+    });
   }
   press({ clientX, clientY, button }: PointerEvent): void {
     this.moved = false;

@@ -9,7 +9,10 @@ export function onPolyline(
   for (let i = 1; i < points.length; i++) {
     const [ax, ay] = points[i - 1]!;
     const [dx, dy] = [points[i]![0] - ax, points[i]![1] - ay];
-    const along = dx || dy ? Math.min(1, Math.max(0, ((px - ax) * dx + (py - ay) * dy) / (dx * dx + dy * dy))) : 0;
+    const along =
+      dx || dy
+        ? Math.min(1, Math.max(0, ((px - ax) * dx + (py - ay) * dy) / (dx * dx + dy * dy)))
+        : 0;
     const off = Math.hypot(px - ax - along * dx, py - ay - along * dy);
     if (off < best.px) best = { px: off, piece: i - 1, share: along };
   }
@@ -19,7 +22,11 @@ export function onPolyline(
 export const toPolyline = (at: Px, points: readonly Px[]): number => onPolyline(at, points).px;
 
 /** The nearest of some things within `reach` px, or null. */
-export function nearest<T>(things: readonly T[], reach: number, distance: (thing: T) => number): T | null {
+export function nearest<T>(
+  things: readonly T[],
+  reach: number,
+  distance: (thing: T) => number,
+): T | null {
   let [best, least]: [T | null, number] = [null, reach];
   for (const thing of things) {
     const d = distance(thing);

@@ -1,5 +1,13 @@
 /** Prints what stands in the page as `.print-sheet` alone, on a sheet of a size; the page's own look comes back after it. */
-export function printSheet({ widthMm, heightMm, marginMm = 0 }: { widthMm: number; heightMm: number; marginMm?: number }): void {
+export function printSheet({
+  widthMm,
+  heightMm,
+  marginMm = 0,
+}: {
+  widthMm: number;
+  heightMm: number;
+  marginMm?: number;
+}): void {
   const page = new CSSStyleSheet();
   page.replaceSync(`@page { size: ${widthMm}mm ${heightMm}mm; margin: ${marginMm}mm }`);
   document.adoptedStyleSheets = [...document.adoptedStyleSheets, page];

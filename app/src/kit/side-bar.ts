@@ -6,7 +6,8 @@ import { Toggle } from './toggle';
   selector: 'fl-side-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: {
-    class: 'flex shrink-0 border-rule bg-sheet max-md:flex-wrap max-md:border-b md:w-20 md:flex-col md:border-r print:hidden',
+    class:
+      'flex shrink-0 border-rule bg-sheet max-md:flex-wrap max-md:border-b md:w-20 md:flex-col md:border-r print:hidden',
     role: 'group',
     '[attr.aria-label]': 'label()',
   },
@@ -15,7 +16,9 @@ import { Toggle } from './toggle';
       <button
         type="button"
         class="min-h-tap px-2 text-sm leading-tight font-semibold max-md:border-r md:border-b"
-        [class]="option.value === value() ? 'border-ink bg-ink text-sheet' : 'border-rule hover:bg-paper'"
+        [class]="
+          option.value === value() ? 'border-ink bg-ink text-sheet' : 'border-rule hover:bg-paper'
+        "
         [attr.aria-pressed]="option.value === value()"
         [attr.aria-label]="option.said"
         (click)="changed.emit(option.value)"

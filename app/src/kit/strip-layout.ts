@@ -24,7 +24,8 @@ export interface StripLayout {
 /** Moves wanted places apart to `gap`, within `from` and `to`, keeping their order. */
 export function spread(wanted: readonly number[], gap: number, from: number, to: number): number[] {
   const places = [...wanted];
-  for (let i = 0; i < places.length; i++) places[i] = Math.max(places[i]!, i ? places[i - 1]! + gap : from);
+  for (let i = 0; i < places.length; i++)
+    places[i] = Math.max(places[i]!, i ? places[i - 1]! + gap : from);
   for (let i = places.length - 1; i >= 0; i--)
     places[i] = Math.min(places[i]!, i === places.length - 1 ? to : places[i + 1]! - gap);
   return places;
@@ -45,7 +46,7 @@ export function stripLayout(
   const arcs = view.pieces.filter((piece) => piece.kind === 'arc');
   // Marks are read from the cut end, the drawing starts at the seat: the flare's tube lies between.
   const marks = view.card.bends.map((bend, i) => markMm(bend) - (bend.markMm - arcs[i]!.startMm));
-  const labels = spread(marks.map(x), gapPx, gapPx / 2, widthPx - gapPx / 2); // prettier-ignore
+  const labels = spread(marks.map(x), gapPx, gapPx / 2, widthPx - gapPx / 2);
   const nutPx = (mm: number): number => Math.max(14, (mm / lengthMm) * (endX - startX));
   return {
     lengthMm,

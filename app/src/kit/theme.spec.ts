@@ -6,7 +6,10 @@ import { Theme } from './theme';
 /** A system that wishes for light or dark, and changes its mind. */
 function system(dark: boolean) {
   const heard: ((event: { matches: boolean }) => void)[] = [];
-  globalThis.matchMedia = ((): unknown => ({ matches: dark, addEventListener: (_: string, hear: (event: { matches: boolean }) => void) => heard.push(hear) })) as never; // prettier-ignore
+  globalThis.matchMedia = ((): unknown => ({
+    matches: dark,
+    addEventListener: (_: string, hear: (event: { matches: boolean }) => void) => heard.push(hear),
+  })) as never;
   return (matches: boolean) => heard.forEach((hear) => hear({ matches }));
 }
 const theme = (): Theme => {

@@ -10,9 +10,13 @@ export type ThemeChoice = (typeof THEMES)[number];
 export class Theme {
   private readonly system = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
   private readonly wished = signal(this.system?.matches ?? false);
-  private readonly chosen = signal<ThemeChoice>(THEMES.find((one) => one === kept(KEPT_AS)) ?? 'system');
+  private readonly chosen = signal<ThemeChoice>(
+    THEMES.find((one) => one === kept(KEPT_AS)) ?? 'system',
+  );
   readonly choice = this.chosen.asReadonly();
-  readonly isDark = computed(() => (this.chosen() === 'system' ? this.wished() : this.chosen() === 'dark'));
+  readonly isDark = computed(() =>
+    this.chosen() === 'system' ? this.wished() : this.chosen() === 'dark',
+  );
 
   constructor() {
     this.system?.addEventListener('change', ({ matches }) => {

@@ -1,5 +1,14 @@
 import { solidsOf, type Solid, type Thing } from '@firm-line/core/shape/obstacles';
-import { add, addScaled, cross, scale, squareTo, sub, unit, type Vec3 } from '@firm-line/core/lib/vec';
+import {
+  add,
+  addScaled,
+  cross,
+  scale,
+  squareTo,
+  sub,
+  unit,
+  type Vec3,
+} from '@firm-line/core/lib/vec';
 import type { Face, FlatProjection } from './flat-projection';
 import { hull } from './hull';
 
@@ -10,7 +19,10 @@ const ring = (centre: Vec3, axis: Vec3, radiusMm: number): Vec3[] => {
   const b = cross(axis, a);
   return Array.from({ length: ROUND }, (_, i) => {
     const turn = (2 * Math.PI * i) / ROUND;
-    return add(addScaled(centre, a, radiusMm * Math.cos(turn)), scale(b, radiusMm * Math.sin(turn)));
+    return add(
+      addScaled(centre, a, radiusMm * Math.cos(turn)),
+      scale(b, radiusMm * Math.sin(turn)),
+    );
   });
 };
 
@@ -18,7 +30,10 @@ const ring = (centre: Vec3, axis: Vec3, radiusMm: number): Vec3[] => {
 function pointsOf(solid: Solid): Vec3[] {
   if (solid.kind === 'box') {
     const corner = (signs: readonly number[]): Vec3 =>
-      solid.axes.reduce<Vec3>((at, axis, i) => addScaled(at, axis, signs[i]! * solid.half[i]!), solid.centre);
+      solid.axes.reduce<Vec3>(
+        (at, axis, i) => addScaled(at, axis, signs[i]! * solid.half[i]!),
+        solid.centre,
+      );
     return SIDES.flatMap((a) => SIDES.flatMap((b) => SIDES.map((c) => corner([a, b, c]))));
   }
   if (solid.kind === 'drum') {
@@ -30,8 +45,15 @@ function pointsOf(solid: Solid): Vec3[] {
 }
 
 /** A thing's outline on one face of the flat views; nothing for a mesh. */
-export const outlineOf = (projection: Pick<FlatProjection, 'at'>, face: Face, { shape }: Thing): string =>
+export const outlineOf = (
+  projection: Pick<FlatProjection, 'at'>,
+  face: Face,
+  { shape }: Thing,
+): string =>
   solidsOf(shape)
     .map((solid) => hull(pointsOf(solid).map((p) => projection.at(face, p))))
-    .map((outline) => `${outline.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('')}z`)
+    .map(
+      (outline) =>
+        `${outline.map(([x, y], i) => `${i ? 'L' : 'M'}${x.toFixed(1)} ${y.toFixed(1)}`).join('')}z`,
+    )
     .join('');

@@ -7,7 +7,13 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
   template: `
     <svg viewBox="-20 -20 40 40" [class]="sizeClass()" aria-hidden="true">
       <circle r="18.5" class="fill-sheet stroke-ink-soft" stroke-width="1.5" />
-      <path d="M0 0V-14" class="stroke-ink" stroke-width="4" stroke-linecap="round" [attr.transform]="turn()" />
+      <path
+        d="M0 0V-14"
+        class="stroke-ink"
+        stroke-width="4"
+        stroke-linecap="round"
+        [attr.transform]="turn()"
+      />
     </svg>
   `,
 })

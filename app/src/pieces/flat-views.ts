@@ -69,25 +69,57 @@ const sameProjection = (a: FlatProjection, b: FlatProjection): boolean =>
     >
       <path [attr.d]="grid().d" class="stroke-rule" stroke-width="1" />
       @for (thing of things(); track thing.id) {
-        <path [attr.d]="thing.d" [class]="thing.look" [attr.stroke-width]="thing.chosen ? 3 : 1.2" stroke-linejoin="round" />
+        <path
+          [attr.d]="thing.d"
+          [class]="thing.look"
+          [attr.stroke-width]="thing.chosen ? 3 : 1.2"
+          stroke-linejoin="round"
+        />
       }
       @for (text of grid().texts; track $index) {
-        <text [attr.x]="text.x" [attr.y]="text.y" [attr.text-anchor]="text.anchor" class="fill-ink-soft font-mono text-[11px]">
+        <text
+          [attr.x]="text.x"
+          [attr.y]="text.y"
+          [attr.text-anchor]="text.anchor"
+          class="fill-ink-soft font-mono text-[11px]"
+        >
           {{ text.text }}
         </text>
       }
       @for (name of grid().names; track name.text) {
-        <text [attr.x]="name.x" [attr.y]="name.y" class="fill-ink text-sm font-semibold">{{ name.text }}</text>
+        <text [attr.x]="name.x" [attr.y]="name.y" class="fill-ink text-sm font-semibold">
+          {{ name.text }}
+        </text>
       }
       @for (line of others(); track line.id) {
-        <path [attr.d]="line.d" class="fill-none [stroke-opacity:0.5]" [class]="line.stroke" stroke-width="3" />
+        <path
+          [attr.d]="line.d"
+          class="fill-none [stroke-opacity:0.5]"
+          [class]="line.stroke"
+          stroke-width="3"
+        />
       }
-      <path [attr.d]="tapes().good" class="fill-none stroke-ink-soft" stroke-width="1.2" stroke-dasharray="3 3" />
-      <path [attr.d]="tapes().suspect" class="fill-none stroke-stop" stroke-width="2.5" stroke-dasharray="8 4" />
+      <path
+        [attr.d]="tapes().good"
+        class="fill-none stroke-ink-soft"
+        stroke-width="1.2"
+        stroke-dasharray="3 3"
+      />
+      <path
+        [attr.d]="tapes().suspect"
+        class="fill-none stroke-stop"
+        stroke-width="2.5"
+        stroke-dasharray="8 4"
+      />
       <path [attr.d]="places().sure" class="fill-fluid opacity-15" />
       <path [attr.d]="places().points" class="fill-none stroke-ink" stroke-width="1.6" />
       <path [attr.d]="places().ports" class="fill-ink" />
-      <path [attr.d]="places().guesses" class="fill-sheet stroke-ink" stroke-width="1.6" stroke-dasharray="2 2" />
+      <path
+        [attr.d]="places().guesses"
+        class="fill-sheet stroke-ink"
+        stroke-width="1.6"
+        stroke-dasharray="2 2"
+      />
       <path [attr.d]="places().chosen" class="fill-none stroke-ink" stroke-width="2.5" />
       @for (name of places().names; track $index) {
         <text
@@ -117,7 +149,12 @@ const sameProjection = (a: FlatProjection, b: FlatProjection): boolean =>
           data-test="chosen-line"
         />
       }
-      <path [attr.d]="ghostPath()" class="fill-none stroke-ink" stroke-width="2.5" stroke-dasharray="6 5" />
+      <path
+        [attr.d]="ghostPath()"
+        class="fill-none stroke-ink"
+        stroke-width="2.5"
+        stroke-dasharray="6 5"
+      />
       @for (corner of corners(); track $index) {
         <circle
           [attr.cx]="corner.x"
@@ -159,18 +196,29 @@ export class FlatViews {
 
   private readonly view = afterPaint(() => this.store.view());
   private readonly projection = computed(
-    () => projectFlat([...placesOf(this.view()), ...(this.ghost() ?? [])], this.size(), this.store.units()),
+    () =>
+      projectFlat(
+        [...placesOf(this.view()), ...(this.ghost() ?? [])],
+        this.size(),
+        this.store.units(),
+      ),
     {
       equal: sameProjection,
     },
   );
-  private readonly chosen = computed(() => this.view().lines.find((v) => v.line.id === this.lineId()) ?? null);
+  private readonly chosen = computed(
+    () => this.view().lines.find((v) => v.line.id === this.lineId()) ?? null,
+  );
   protected readonly label = computed(
-    () => `Top and side view of ${this.view().lines.length} lines${this.chosen() ? `, ${this.chosen()!.line.name} chosen` : ''}`,
+    () =>
+      `Top and side view of ${this.view().lines.length} lines${this.chosen() ? `, ${this.chosen()!.line.name} chosen` : ''}`,
   );
 
   /** Paths of lines that did not change under a projection that did not change are kept. */
-  private readonly drawn = computed(() => ({ projection: this.projection(), paths: new WeakMap<LineView, string>() }));
+  private readonly drawn = computed(() => ({
+    projection: this.projection(),
+    paths: new WeakMap<LineView, string>(),
+  }));
   private pathOf(line: LineView): string {
     const { projection, paths } = this.drawn();
     const before = paths.get(line);
@@ -221,8 +269,16 @@ export class FlatViews {
   private readonly marks = computed((): Mark[] => {
     const { points, ports } = this.view();
     const { at, pxPerMm, stands } = this.projection();
-    const ends = new Set([this.chosen()?.line.ends.a.portId, this.chosen()?.line.ends.b.portId, this.target()?.id]);
-    const both = (target: Target, { atMm, sigmaMm, guess }: ResolvedPosition, name: string): Mark[] =>
+    const ends = new Set([
+      this.chosen()?.line.ends.a.portId,
+      this.chosen()?.line.ends.b.portId,
+      this.target()?.id,
+    ]);
+    const both = (
+      target: Target,
+      { atMm, sigmaMm, guess }: ResolvedPosition,
+      name: string,
+    ): Mark[] =>
       FACES.map((face) => {
         const [x, y] = at(face, atMm);
         return {
@@ -237,30 +293,62 @@ export class FlatViews {
         };
       });
     return [
-      ...[...ports.values()].filter(({ port }) => port.role !== 'bleeder').flatMap(({ part, port, fixed }) => both({ kind: 'port', id: port.id }, fixed, ends.has(port.id) ? part.name : '')),
-      ...[...points.values()].flatMap(({ point, fixed }) => both({ kind: 'point', id: point.id }, fixed, point.name.split(',')[0]!.slice(0, 14))),
-    ]; // prettier-ignore
+      ...[...ports.values()]
+        .filter(({ port }) => port.role !== 'bleeder')
+        .flatMap(({ part, port, fixed }) =>
+          both({ kind: 'port', id: port.id }, fixed, ends.has(port.id) ? part.name : ''),
+        ),
+      ...[...points.values()].flatMap(({ point, fixed }) =>
+        both({ kind: 'point', id: point.id }, fixed, point.name.split(',')[0]!.slice(0, 14)),
+      ),
+    ];
   });
   protected readonly places = computed(() => {
-    const path = (marks: readonly Mark[], draw: (mark: Mark) => string): string => marks.map((mark) => draw(mark)).join('');
-    const square = ({ x, y }: Mark, half = 4): string => `M${x - half} ${y - half}h${2 * half}v${2 * half}h${-2 * half}z`;
+    const path = (marks: readonly Mark[], draw: (mark: Mark) => string): string =>
+      marks.map((mark) => draw(mark)).join('');
+    const square = ({ x, y }: Mark, half = 4): string =>
+      `M${x - half} ${y - half}h${2 * half}v${2 * half}h${-2 * half}z`;
     const marks = this.marks();
     const ports = marks.filter((m) => m.target.kind === 'port');
     const wanted = marks
       .filter(({ name }) => name)
-      .map(({ name, x, y, target }) => ({ text: name, x, y, must: target.id === this.target()?.id }));
+      .map(({ name, x, y, target }) => ({
+        text: name,
+        x,
+        y,
+        must: target.id === this.target()?.id,
+      }));
     const { texts, names } = this.grid();
-    const written: readonly Label[] = [...texts, ...names.map((one) => ({ ...one, anchor: 'start' as const }))];
+    const written: readonly Label[] = [
+      ...texts,
+      ...names.map((one) => ({ ...one, anchor: 'start' as const })),
+    ];
     return {
       // An ellipse smaller than the mark itself would not be seen.
-      sure: path(marks.filter((m) => Math.max(m.rx, m.ry) > 3), ({ x, y, rx, ry }) => `M${x - rx} ${y}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0z`),
-      points: path(marks.filter((m) => m.target.kind === 'point'), ({ x, y }) => `M${x - 6} ${y}h12M${x} ${y - 6}v12`),
-      ports: path(ports.filter((m) => !m.guess), square), // prettier-ignore
-      guesses: path(ports.filter((m) => m.guess), square),
-      chosen: path(marks.filter((m) => m.target.id === this.target()?.id), (m) => square(m, 9)),
+      sure: path(
+        marks.filter((m) => Math.max(m.rx, m.ry) > 3),
+        ({ x, y, rx, ry }) =>
+          `M${x - rx} ${y}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0z`,
+      ),
+      points: path(
+        marks.filter((m) => m.target.kind === 'point'),
+        ({ x, y }) => `M${x - 6} ${y}h12M${x} ${y - 6}v12`,
+      ),
+      ports: path(
+        ports.filter((m) => !m.guess),
+        square,
+      ),
+      guesses: path(
+        ports.filter((m) => m.guess),
+        square,
+      ),
+      chosen: path(
+        marks.filter((m) => m.target.id === this.target()?.id),
+        (m) => square(m, 9),
+      ),
       names: placeLabels(wanted, this.size(), written),
     };
-  }); // prettier-ignore
+  });
 
   protected readonly tapes = computed(() => {
     const target = this.target();
@@ -282,9 +370,15 @@ export class FlatViews {
     const text = (mm: number): string => formatLength(mm, units());
     const edges = (face: Face) => {
       const [a, b] = [p.at(face, p.min), p.at(face, p.max)];
-      return { left: Math.min(a[0], b[0]), right: Math.max(a[0], b[0]), top: Math.min(a[1], b[1]), bottom: Math.max(a[1], b[1]) };
+      return {
+        left: Math.min(a[0], b[0]),
+        right: Math.max(a[0], b[0]),
+        top: Math.min(a[1], b[1]),
+        bottom: Math.max(a[1], b[1]),
+      };
     };
-    const point = (axis: 0 | 1 | 2, mm: number): Vec3 => [0, 1, 2].map((i) => (i === axis ? mm : 0)) as unknown as Vec3;
+    const point = (axis: 0 | 1 | 2, mm: number): Vec3 =>
+      [0, 1, 2].map((i) => (i === axis ? mm : 0)) as unknown as Vec3;
     /** Lines of one axis on a face, level or upright, with their figures at its edge. */
     const linesOf = (face: Face, axis: 0 | 1 | 2, upright: boolean, figures = true) => {
       const { left, right, top, bottom } = edges(face);
@@ -293,18 +387,35 @@ export class FlatViews {
         const label: Label = upright
           ? { x, y: bottom + 16, anchor: 'middle', text: text(mm) }
           : { x: left - 6, y: y + 4, anchor: 'end', text: text(mm) };
-        return { d: upright ? `M${x} ${top}V${bottom}` : `M${left} ${y}H${right}`, label: figures ? label : null };
+        return {
+          d: upright ? `M${x} ${top}V${bottom}` : `M${left} ${y}H${right}`,
+          label: figures ? label : null,
+        };
       });
     };
     const all = p.stands
-      ? [...linesOf('top', 0, false), ...linesOf('top', 1, true), ...linesOf('side', 2, false), ...linesOf('side', 0, true)]
-      : [...linesOf('top', 1, false), ...linesOf('side', 2, false), ...linesOf('top', 0, true, false), ...linesOf('side', 0, true)];
+      ? [
+          ...linesOf('top', 0, false),
+          ...linesOf('top', 1, true),
+          ...linesOf('side', 2, false),
+          ...linesOf('side', 0, true),
+        ]
+      : [
+          ...linesOf('top', 1, false),
+          ...linesOf('side', 2, false),
+          ...linesOf('top', 0, true, false),
+          ...linesOf('side', 0, true),
+        ];
     return {
       d: all.map(({ d }) => d).join(''),
       texts: all.flatMap(({ label }) => (label ? [label] : [])),
-      names: FACES.map((face) => ({ text: FACE_NAMES[face], x: edges(face).left, y: edges(face).top - 9 })),
+      names: FACES.map((face) => ({
+        text: FACE_NAMES[face],
+        x: edges(face).left,
+        y: edges(face).top - 9,
+      })),
     };
-  }); // prettier-ignore
+  });
 
   /** What a tap meant: a corner of the chosen line, a place, or a line, the nearest within reach. */
   protected pick(event: MouseEvent): void {
@@ -317,7 +428,14 @@ export class FlatViews {
     if (mark) return this.targetPicked.emit(mark.target);
     const line = nearest(this.view().lines, REACH.line, (v) => {
       const points = this.pointsOf(v);
-      return Math.min(...FACES.map((face) => toPolyline([x, y], points.map((p) => this.projection().at(face, p))))); // prettier-ignore
+      return Math.min(
+        ...FACES.map((face) =>
+          toPolyline(
+            [x, y],
+            points.map((p) => this.projection().at(face, p)),
+          ),
+        ),
+      );
     });
     if (line) this.linePicked.emit(line.line.id);
   }

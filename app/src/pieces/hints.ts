@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, Injectable, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  Injectable,
+  input,
+  signal,
+} from '@angular/core';
 import { keep, kept } from '../kit/settings';
 
 const KEPT_AS = 'firm-line hints';
@@ -9,7 +17,10 @@ export const HINTS: Readonly<Record<string, readonly string[]>> = {
     'A tape needs somewhere to hook: measure the frame first, under Frame, and its datums are sure.',
     'Three tapes fix a place, a fourth shows a mistake.',
   ],
-  plumb: ['Tap a part to see what it feeds and what one leak would take.', 'Drag the drawing to move it, turn the wheel to size it.'],
+  plumb: [
+    'Tap a part to see what it feeds and what one leak would take.',
+    'Drag the drawing to move it, turn the wheel to size it.',
+  ],
   route: [
     'Tap a line above to choose it; drag its corners, or type a move: aft 140, up 90.',
     'Find a way leads it along the rails, clear of heat and of what moves.',
@@ -25,7 +36,7 @@ export const HINTS: Readonly<Record<string, readonly string[]>> = {
     'Loose first, then looked at, then tight: what waits says for what.',
     'What holds for now stays on the list until it is closed.',
   ],
-}; // prettier-ignore
+};
 
 /** Which hints were put away, for good. */
 @Injectable({ providedIn: 'root' })
@@ -59,13 +70,19 @@ function seenBefore(): readonly string[] {
   host: { class: 'block print:hidden' },
   template: `
     @if (shown().length) {
-      <section class="mb-3 rounded-lg bg-fluid-pale px-3 py-2 text-sm" aria-label="First steps here" data-test="hints">
+      <section
+        class="mb-3 rounded-lg bg-fluid-pale px-3 py-2 text-sm"
+        aria-label="First steps here"
+        data-test="hints"
+      >
         <ul class="list-disc pl-4">
           @for (hint of shown(); track hint) {
             <li>{{ hint }}</li>
           }
         </ul>
-        <button type="button" class="btn mt-1 px-3" (click)="hints.putAway(station())">Got it</button>
+        <button type="button" class="btn mt-1 px-3" (click)="hints.putAway(station())">
+          Got it
+        </button>
       </section>
     }
   `,
@@ -73,5 +90,7 @@ function seenBefore(): readonly string[] {
 export class Hints {
   protected readonly hints = inject(HintsSeen);
   readonly station = input.required<string>();
-  protected readonly shown = computed(() => (this.hints.seen().includes(this.station()) ? [] : (HINTS[this.station()] ?? [])));
+  protected readonly shown = computed(() =>
+    this.hints.seen().includes(this.station()) ? [] : (HINTS[this.station()] ?? []),
+  );
 }

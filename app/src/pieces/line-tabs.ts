@@ -19,7 +19,11 @@ const TITLE_PX = 112;
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <div role="radiogroup" aria-label="Lines" class="flex gap-1 overflow-x-auto border-b border-rule bg-sheet px-6 pt-1">
+    <div
+      role="radiogroup"
+      aria-label="Lines"
+      class="flex gap-1 overflow-x-auto border-b border-rule bg-sheet px-6 pt-1"
+    >
       @for (line of lines(); track line.id) {
         <button
           type="button"
@@ -33,13 +37,23 @@ const TITLE_PX = 112;
           (click)="selection.chooseLine(line.id)"
           (keydown)="walk($event)"
         >
-          <span class="flex min-h-8 items-end text-sm leading-tight" [class]="line.chosen ? 'text-ink' : ''">
-            <span class="font-bold" [class]="line.chosen ? 'text-base' : line.ink.text">{{ line.name }}</span>
+          <span
+            class="flex min-h-8 items-end text-sm leading-tight"
+            [class]="line.chosen ? 'text-ink' : ''"
+          >
+            <span class="font-bold" [class]="line.chosen ? 'text-base' : line.ink.text">{{
+              line.name
+            }}</span>
             @if (line.share * pxPerShare() >= TITLE_PX) {
-              <span class="ml-1 line-clamp-2 min-w-0 font-narrow font-medium text-ink-soft">{{ line.title }}</span>
+              <span class="ml-1 line-clamp-2 min-w-0 font-narrow font-medium text-ink-soft">{{
+                line.title
+              }}</span>
             }
           </span>
-          <span class="mt-0.5 block rounded-full" [class]="line.ink.bar + (line.chosen ? ' h-4' : ' h-2 opacity-75')"></span>
+          <span
+            class="mt-0.5 block rounded-full"
+            [class]="line.ink.bar + (line.chosen ? ' h-4' : ' h-2 opacity-75')"
+          ></span>
         </button>
       }
     </div>
@@ -64,7 +78,14 @@ export class Ribbon {
 
   private readonly size = hostSize({ width: 1280, height: 60 });
   protected readonly TITLE_PX = TITLE_PX;
-  protected readonly pxPerShare = computed(() => this.size().width / Math.max(1, this.lines().reduce((sum, { share }) => sum + share, 0))); // prettier-ignore
+  protected readonly pxPerShare = computed(
+    () =>
+      this.size().width /
+      Math.max(
+        1,
+        this.lines().reduce((sum, { share }) => sum + share, 0),
+      ),
+  );
 
   /** Arrow keys walk along the lines, as in any radio group. */
   protected walk(event: KeyboardEvent): void {
@@ -72,9 +93,12 @@ export class Ribbon {
     if (!step) return;
     event.preventDefault();
     const lines = this.lines();
-    const next = lines[(lines.findIndex((line) => line.chosen) + step + lines.length) % lines.length];
+    const next =
+      lines[(lines.findIndex((line) => line.chosen) + step + lines.length) % lines.length];
     if (!next) return;
     this.selection.chooseLine(next.id);
-    (event.currentTarget as HTMLElement).parentElement?.querySelector<HTMLElement>(`[data-line="${next.id}"]`)?.focus();
+    (event.currentTarget as HTMLElement).parentElement
+      ?.querySelector<HTMLElement>(`[data-line="${next.id}"]`)
+      ?.focus();
   }
 }

@@ -29,17 +29,44 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
         role="group"
         [attr.aria-label]="'Strip of ' + view().line.name + ', ' + strip.bends.length + ' bends'"
       >
-        <rect [attr.x]="strip.startX" y="34" [attr.width]="strip.endX - strip.startX" height="18" [class]="ink().tube" />
-        <rect [attr.x]="strip.startX" y="37" [attr.width]="strip.endX - strip.startX" height="4" class="fill-sheet opacity-40" />
+        <rect
+          [attr.x]="strip.startX"
+          y="34"
+          [attr.width]="strip.endX - strip.startX"
+          height="18"
+          [class]="ink().tube"
+        />
+        <rect
+          [attr.x]="strip.startX"
+          y="37"
+          [attr.width]="strip.endX - strip.startX"
+          height="4"
+          class="fill-sheet opacity-40"
+        />
         <g [attr.transform]="'translate(' + strip.startX + ' 43)'">
-          <path [attr.d]="shape(view().line.ends.a.flare)" class="stroke-ink" [class]="ink().tube" />
+          <path
+            [attr.d]="shape(view().line.ends.a.flare)"
+            class="stroke-ink"
+            [class]="ink().tube"
+          />
           <path [attr.d]="nut(strip.nutPx.a)" class="fill-nut stroke-ink" stroke-width="1.5" />
           <text x="0" y="-22" class="fill-ink text-sm font-bold">A</text>
         </g>
         <g [attr.transform]="'translate(' + strip.endX + ' 43) scale(-1 1)'">
-          <path [attr.d]="shape(view().line.ends.b.flare)" class="stroke-ink" [class]="ink().tube" />
+          <path
+            [attr.d]="shape(view().line.ends.b.flare)"
+            class="stroke-ink"
+            [class]="ink().tube"
+          />
           <path [attr.d]="nut(strip.nutPx.b)" class="fill-nut stroke-ink" stroke-width="1.5" />
-          <text transform="scale(-1 1)" text-anchor="end" y="-22" class="fill-ink text-sm font-bold">B</text>
+          <text
+            transform="scale(-1 1)"
+            text-anchor="end"
+            y="-22"
+            class="fill-ink text-sm font-bold"
+          >
+            B
+          </text>
         </g>
         @for (zone of zones(); track $index) {
           <rect
@@ -50,7 +77,12 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
             class="fill-stop opacity-15"
             data-test="strip-zone"
           />
-          <text [attr.x]="zone.textX" y="15" [attr.text-anchor]="zone.anchor" class="fill-stop text-[13px] font-semibold">
+          <text
+            [attr.x]="zone.textX"
+            y="15"
+            [attr.text-anchor]="zone.anchor"
+            class="fill-stop text-[13px] font-semibold"
+          >
             {{ zone.text }}
           </text>
         }
@@ -80,7 +112,12 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
           </path>
         }
         @for (span of longSpans(); track $index) {
-          <path [attr.d]="'M' + span.x + ' 66H' + span.endX" class="stroke-mind" stroke-width="3" data-test="strip-span">
+          <path
+            [attr.d]="'M' + span.x + ' 66H' + span.endX"
+            class="stroke-mind"
+            stroke-width="3"
+            data-test="strip-span"
+          >
             <title>{{ span.text }}</title>
           </path>
         }
@@ -113,8 +150,18 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
                     : 'fill-transparent'
               "
             />
-            <rect [attr.x]="bend.x" y="34" [attr.width]="max(bend.endX - bend.x, 1)" height="18" class="fill-ink opacity-50" />
-            <path [attr.d]="'M' + bend.markX + ' 27V60L' + bend.labelX + ' 72'" class="fill-none stroke-ink" stroke-width="2" />
+            <rect
+              [attr.x]="bend.x"
+              y="34"
+              [attr.width]="max(bend.endX - bend.x, 1)"
+              height="18"
+              class="fill-ink opacity-50"
+            />
+            <path
+              [attr.d]="'M' + bend.markX + ' 27V60L' + bend.labelX + ' 72'"
+              class="fill-none stroke-ink"
+              stroke-width="2"
+            />
             <g [attr.transform]="'translate(' + bend.labelX + ' 88)'">
               <circle r="14" class="fill-sheet stroke-ink-soft" stroke-width="1.5" />
               <path
@@ -125,10 +172,20 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
                 [attr.transform]="'rotate(' + bend.bend.rotateDeg + ')'"
               />
             </g>
-            <text [attr.x]="bend.labelX" y="122" text-anchor="middle" class="fill-ink font-mono text-[14px] font-semibold">
+            <text
+              [attr.x]="bend.labelX"
+              y="122"
+              text-anchor="middle"
+              class="fill-ink font-mono text-[14px] font-semibold"
+            >
               {{ deg(bend.bend.bendDeg) }}
             </text>
-            <text [attr.x]="bend.labelX" y="141" text-anchor="middle" class="fill-ink-soft font-mono text-[13px]">
+            <text
+              [attr.x]="bend.labelX"
+              y="141"
+              text-anchor="middle"
+              class="fill-ink-soft font-mono text-[13px]"
+            >
               {{ mark(markOf(bend.bend)) }}
             </text>
           </g>
@@ -158,7 +215,10 @@ export class Strip {
   protected readonly layout = computed(() => {
     const bench = this.store.plan().bench;
     const { ends } = this.view().line;
-    const nutMm = { a: toolingOf(ends.a, bench).nutLengthMm, b: toolingOf(ends.b, bench).nutLengthMm };
+    const nutMm = {
+      a: toolingOf(ends.a, bench).nutLengthMm,
+      b: toolingOf(ends.b, bench).nutLengthMm,
+    };
     return stripLayout(this.view(), this.size().width, nutMm, 60, (bend) => this.markOf(bend));
   });
   /** What is near and what holds it comes a paint after its bends. */

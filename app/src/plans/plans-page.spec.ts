@@ -15,18 +15,35 @@ async function page() {
   const fixture = TestBed.createComponent(PlansPage);
   const root = fixture.nativeElement as HTMLElement;
   await fixture.whenStable();
-  await until(() => root.querySelector('[data-test=plan-row]') !== null || root.textContent!.includes('No plans yet'));
+  await until(
+    () =>
+      root.querySelector('[data-test=plan-row]') !== null ||
+      root.textContent!.includes('No plans yet'),
+  );
   const rows = (): string[] =>
-    [...root.querySelectorAll('[data-test=plan-row] a span:first-child')].map((e) => e.textContent!.trim());
+    [...root.querySelectorAll('[data-test=plan-row] a span:first-child')].map((e) =>
+      e.textContent!.trim(),
+    );
   const press = (name: string): void =>
     [...root.querySelectorAll<HTMLElement>('button')]
       .find((b) => b.getAttribute('aria-label') === name || b.textContent!.trim() === name)!
       .click();
-  return { fixture, root, rows, press, files: TestBed.inject(PlanFiles), db: TestBed.inject(PlanDb) };
+  return {
+    fixture,
+    root,
+    rows,
+    press,
+    files: TestBed.inject(PlanFiles),
+    db: TestBed.inject(PlanDb),
+  };
 }
 /** jsdom's files have no text(): what is given is read as it is. */
 const file = (text: string, size?: number): File =>
-  ({ name: 'given.firmline.json', size: size ?? text.length, text: () => Promise.resolve(text) }) as unknown as File;
+  ({
+    name: 'given.firmline.json',
+    size: size ?? text.length,
+    text: () => Promise.resolve(text),
+  }) as unknown as File;
 
 describe('plans', () => {
   test('a file comes in; the same again is a copy; a bad one changes nothing', async () => {
@@ -36,7 +53,9 @@ describe('plans', () => {
     const copy = await files.import(file(text));
     expect([copy.id === 'in1', copy.name]).toEqual([false, 'In one 2']);
     const count = (await db.all()).length;
-    await expect(files.import(file(text.replace('"metric"', '"cubits"')))).rejects.toMatchObject({ faults: [{ path: 'units' }] });
+    await expect(files.import(file(text.replace('"metric"', '"cubits"')))).rejects.toMatchObject({
+      faults: [{ path: 'units' }],
+    });
     await expect(files.import(file('nonsense'))).rejects.toBeInstanceOf(PlanFileError);
     await expect(files.import(file('', 80_000_000))).rejects.toMatchObject({
       faults: [{ message: expect.stringMatching(/80\.0 MB; 32 MB/) }],
@@ -62,16 +81,28 @@ describe('plans', () => {
   test('files that are dropped come in one after another; each that cannot is named with its faults', async () => {
     const { root, rows } = await page();
     const drop = new Event('drop', { bubbles: true, cancelable: true });
-    const files = [file(writePlan({ ...gannet(), id: 'dr1', name: 'Dropped' })), file('nonsense'), { ...file('', 80_000_000), name: 'vast.json' }];
+    const files = [
+      file(writePlan({ ...gannet(), id: 'dr1', name: 'Dropped' })),
+      file('nonsense'),
+      { ...file('', 80_000_000), name: 'vast.json' },
+    ];
     Object.assign(drop, { dataTransfer: { files } });
     root.querySelector('main')!.dispatchEvent(drop);
     await until(() => rows().includes('Dropped') && TestBed.inject(Notices).list().length >= 3);
     expect(drop.defaultPrevented).toBe(true);
-    const said = TestBed.inject(Notices).list().map(({ text }) => text);
+    const said = TestBed.inject(Notices)
+      .list()
+      .map(({ text }) => text);
     expect(said).toContain('Dropped is imported from given.firmline.json.');
-    for (const name of ['given.firmline.json', 'vast.json']) expect(said).toContain(`${name} was not imported, and nothing was changed.`);
-    expect(TestBed.inject(Notices).list().flatMap((one) => one.details ?? []).join()).toMatch(/80\.0 MB; 32 MB/);
-  }); // prettier-ignore
+    for (const name of ['given.firmline.json', 'vast.json'])
+      expect(said).toContain(`${name} was not imported, and nothing was changed.`);
+    expect(
+      TestBed.inject(Notices)
+        .list()
+        .flatMap((one) => one.details ?? [])
+        .join(),
+    ).toMatch(/80\.0 MB; 32 MB/);
+  });
 
   test('renamed with a name, not without one', async () => {
     HTMLDialogElement.prototype.showModal = jest.fn();
@@ -93,7 +124,11 @@ describe('plans', () => {
     await submit(' New name ');
     await until(() => rows().includes('New name'));
     expect(rows()).not.toContain('Old name');
-    expect((await db.get('rn1'))!).toMatchObject({ name: 'New name', revision: 2, plan: { name: 'New name' } });
+    expect((await db.get('rn1'))!).toMatchObject({
+      name: 'New name',
+      revision: 2,
+      plan: { name: 'New name' },
+    });
   });
 
   test('duplicated under a name of its own; a new plan takes the bench of the last', async () => {

@@ -1,5 +1,12 @@
 import type { ElementRef } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { fromEvent } from 'rxjs';
@@ -44,12 +51,13 @@ import { Dialog } from '../kit/dialog';
       <section aria-labelledby="yours">
         <h2 id="yours" class="h2">Plans in this browser</h2>
         <p class="mb-3 text-sm text-ink-soft">
-          They stay on this machine. Export a file to keep or hand on; drop a <span class="font-mono">*.firmline.json</span> file
-          anywhere here to bring one in.
+          They stay on this machine. Export a file to keep or hand on; drop a
+          <span class="font-mono">*.firmline.json</span> file anywhere here to bring one in.
         </p>
         @if (storage() === 'none') {
           <p class="mb-3 rounded-lg bg-stop px-4 py-2 text-sheet" role="alert">
-            This browser keeps no plans here ({{ why() }}). Plans can be opened, edited and exported, and are gone with the tab.
+            This browser keeps no plans here ({{ why() }}). Plans can be opened, edited and
+            exported, and are gone with the tab.
           </p>
         } @else if (storage() === 'fleeting') {
           <p class="mb-3 text-sm text-ink-soft">
@@ -58,32 +66,65 @@ import { Dialog } from '../kit/dialog';
         }
         @if (reading(); as file) {
           <p class="mb-3 flex items-center gap-3" role="status">
-            Reading {{ file.name }}… <button type="button" class="btn px-3" (click)="cancelReading()">Cancel</button>
+            Reading {{ file.name }}…
+            <button type="button" class="btn px-3" (click)="cancelReading()">Cancel</button>
           </p>
         }
         <ul class="flex flex-col gap-2">
           @for (row of kept(); track row.id) {
             <li class="card flex flex-wrap items-center gap-2 px-4 py-2" data-test="plan-row">
-              <a class="mr-auto min-w-48 py-2" [href]="address(row.id)" (click)="open($event, row.id)">
-                <span class="block text-lg font-bold underline-offset-4 hover:underline">{{ row.name }}</span>
-                <span class="text-sm text-ink-soft">{{ row.lines }} lines, changed {{ when(row.changedAt) }}</span>
+              <a
+                class="mr-auto min-w-48 py-2"
+                [href]="address(row.id)"
+                (click)="open($event, row.id)"
+              >
+                <span class="block text-lg font-bold underline-offset-4 hover:underline">{{
+                  row.name
+                }}</span>
+                <span class="text-sm text-ink-soft"
+                  >{{ row.lines }} lines, changed {{ when(row.changedAt) }}</span
+                >
               </a>
-              <button type="button" class="btn px-3" (click)="rename(row)" [attr.aria-label]="'Rename ' + row.name">
+              <button
+                type="button"
+                class="btn px-3"
+                (click)="rename(row)"
+                [attr.aria-label]="'Rename ' + row.name"
+              >
                 Rename
               </button>
-              <button type="button" class="btn px-3" (click)="export(row)" [attr.aria-label]="'Export ' + row.name">
+              <button
+                type="button"
+                class="btn px-3"
+                (click)="export(row)"
+                [attr.aria-label]="'Export ' + row.name"
+              >
                 Export
               </button>
-              <button type="button" class="btn px-3" (click)="duplicate(row)" [attr.aria-label]="'Duplicate ' + row.name">
+              <button
+                type="button"
+                class="btn px-3"
+                (click)="duplicate(row)"
+                [attr.aria-label]="'Duplicate ' + row.name"
+              >
                 Duplicate
               </button>
-              <button type="button" class="btn px-3" (click)="remove(row)" [attr.aria-label]="'Delete ' + row.name">
+              <button
+                type="button"
+                class="btn px-3"
+                (click)="remove(row)"
+                [attr.aria-label]="'Delete ' + row.name"
+              >
                 Delete
               </button>
             </li>
           } @empty {
             <li class="card px-4 py-6 text-ink-soft">
-              {{ loaded() ? 'No plans yet. Start with the demo below, a new plan, or a plan file.' : 'Looking for plans…' }}
+              {{
+                loaded()
+                  ? 'No plans yet. Start with the demo below, a new plan, or a plan file.'
+                  : 'Looking for plans…'
+              }}
             </li>
           }
         </ul>
@@ -96,9 +137,13 @@ import { Dialog } from '../kit/dialog';
               <li class="card flex items-center gap-4 px-4 py-2">
                 <span class="mr-auto"
                   ><span class="block text-lg font-bold">{{ demo.name }}</span
-                  ><span class="text-sm text-ink-soft">{{ demo.about }} Invented figures.</span></span
+                  ><span class="text-sm text-ink-soft"
+                    >{{ demo.about }} Invented figures.</span
+                  ></span
                 >
-                <a class="btn" [href]="address(demo.id)" (click)="open($event, demo.id)">Open {{ demo.name }}</a>
+                <a class="btn" [href]="address(demo.id)" (click)="open($event, demo.id)"
+                  >Open {{ demo.name }}</a
+                >
               </li>
             }
           </ul>
@@ -111,21 +156,31 @@ import { Dialog } from '../kit/dialog';
             @for (row of deleted(); track row.id) {
               <li class="flex items-center gap-4 border-t border-rule px-4 py-1">
                 <span class="mr-auto">{{ row.name }}</span>
-                <button type="button" class="link" (click)="restore(row)">Bring back {{ row.name }}</button>
+                <button type="button" class="link" (click)="restore(row)">
+                  Bring back {{ row.name }}
+                </button>
               </li>
             }
           </ul>
         </section>
       }
       <p class="mt-10 max-w-prose text-sm text-ink-soft">
-        Brakes can kill. What this plans is a help to the person who builds, not a verdict: local rules and the part makers'
-        sheets come first, and a qualified person inspects the work before the road.
+        Brakes can kill. What this plans is a help to the person who builds, not a verdict: local
+        rules and the part makers' sheets come first, and a qualified person inspects the work
+        before the road.
       </p>
     </main>
     <fl-dialog #naming label="Rename plan" [light]="true" look="w-full max-w-sm p-5">
       <form method="dialog" (submit)="named(name.value)">
         <label class="label" for="plan-name">Name of the plan</label>
-        <input #name id="plan-name" class="field mt-1 w-full" maxlength="200" required autocomplete="off" />
+        <input
+          #name
+          id="plan-name"
+          class="field mt-1 w-full"
+          maxlength="200"
+          required
+          autocomplete="off"
+        />
         <div class="mt-4 flex justify-end gap-2">
           <button type="button" class="btn" (click)="naming.close()">Cancel</button
           ><button type="submit" class="btn-main">Rename</button>
@@ -149,7 +204,9 @@ export class PlansPage {
   protected readonly why = signal('');
   protected readonly kept = computed(() => this.all().filter((row) => !row.deletedAt));
   protected readonly deleted = computed(() => this.all().filter((row) => row.deletedAt));
-  protected readonly demos = computed(() => DEMOS.filter((demo) => !this.kept().some((row) => row.id === demo.id)));
+  protected readonly demos = computed(() =>
+    DEMOS.filter((demo) => !this.kept().some((row) => row.id === demo.id)),
+  );
   private readonly naming = viewChild.required<Dialog>('naming');
   private readonly nameField = viewChild.required<ElementRef<HTMLInputElement>>('name');
   private renaming: PlanHead | null = null;
@@ -158,7 +215,9 @@ export class PlansPage {
     inject(PlanStore).close();
     void this.load();
     // Another tab may have changed the list meanwhile.
-    fromEvent(document, 'visibilitychange').pipe(takeUntilDestroyed()).subscribe(() => void (document.hidden || this.load())); // prettier-ignore
+    fromEvent(document, 'visibilitychange')
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => void (document.hidden || this.load()));
   }
 
   protected address(id: string): string {
@@ -173,7 +232,9 @@ export class PlansPage {
     void this.router.navigate(['/new']);
   }
   protected export(row: PlanHead): Promise<void> {
-    return this.act(`${row.name} was not exported`, async () => this.files.export((await this.files.kept(row.id)).plan));
+    return this.act(`${row.name} was not exported`, async () =>
+      this.files.export((await this.files.kept(row.id)).plan),
+    );
   }
   protected duplicate(row: PlanHead): Promise<void> {
     return this.act(`${row.name} was not duplicated`, async () => {
@@ -184,7 +245,9 @@ export class PlansPage {
     return this.act(`${row.name} was not deleted`, async () => {
       await this.db.setDeleted(row.id, new Date().toISOString());
       this.tabs.tell(row.id, { kind: 'deleted' });
-      this.notices.say(`${row.name} is deleted.`, { action: { label: 'Undo', run: () => void this.restore(row) } });
+      this.notices.say(`${row.name} is deleted.`, {
+        action: { label: 'Undo', run: () => void this.restore(row) },
+      });
     });
   }
   protected restore(row: PlanHead): Promise<void> {
@@ -207,7 +270,9 @@ export class PlansPage {
         // The tab that writes the plan names it; one that nobody has open is named here.
         if (await this.tabs.isWritten(row.id)) {
           this.tabs.tell(row.id, { kind: 'rename', name });
-          this.all.update((rows) => rows.map((one) => (one.id === row.id ? { ...one, name } : one)));
+          this.all.update((rows) =>
+            rows.map((one) => (one.id === row.id ? { ...one, name } : one)),
+          );
           return;
         }
         const { plan, revision } = await this.files.kept(row.id);
@@ -264,7 +329,11 @@ export class PlansPage {
   private async load(): Promise<void> {
     try {
       this.all.set(await this.db.all());
-      this.storage.set((await navigator.storage?.persisted?.()) === false && this.all().length ? 'fleeting' : 'kept');
+      this.storage.set(
+        (await navigator.storage?.persisted?.()) === false && this.all().length
+          ? 'fleeting'
+          : 'kept',
+      );
     } catch (error) {
       this.storage.set('none');
       this.why.set((error as Error).message);

@@ -10,17 +10,24 @@ async function open<T>(type: Type<T>) {
   const root = fixture.nativeElement as HTMLElement;
   await fixture.whenStable();
   return {
-    texts: (selector: string): string[] => [...root.querySelectorAll(selector)].map((e) => e.textContent!.replace(/\s+/g, ' ').trim()),
+    texts: (selector: string): string[] =>
+      [...root.querySelectorAll(selector)].map((e) => e.textContent!.replace(/\s+/g, ' ').trim()),
     press: async (at: string | HTMLElement): Promise<void> => {
-      (typeof at === 'string' ? [...root.querySelectorAll('button')].find((b) => b.textContent!.trim().startsWith(at))! : at).click();
+      (typeof at === 'string'
+        ? [...root.querySelectorAll('button')].find((b) => b.textContent!.trim().startsWith(at))!
+        : at
+      ).click();
       await fixture.whenStable();
     },
-    buttons: (selector: string): HTMLButtonElement[] => [...root.querySelectorAll<HTMLButtonElement>(`${selector} button`)],
+    buttons: (selector: string): HTMLButtonElement[] => [
+      ...root.querySelectorAll<HTMLButtonElement>(`${selector} button`),
+    ],
   };
-} // prettier-ignore
+}
 
 describe('bleed a vehicle', () => {
-  const reservoir = (at: Awaited<ReturnType<typeof open>>): number => parseInt(at.texts('[data-test=drill-reservoir]')[0]!, 10);
+  const reservoir = (at: Awaited<ReturnType<typeof open>>): number =>
+    parseInt(at.texts('[data-test=drill-reservoir]')[0]!, 10);
   test('strokes are counted, the reservoir falls and is topped up, and the work is judged beside the usual way', async () => {
     const at = await open(BleedDrillPage);
     const full = reservoir(at);
@@ -33,9 +40,13 @@ describe('bleed a vehicle', () => {
     await at.press('Wait a minute');
     expect(at.texts('[data-test=drill-out]')[0]).toMatch(/A minute goes by/);
     await at.press('I am done');
-    expect(at.texts('[data-test=drill-score]')[0]).toMatch(/mL of air left, \d+ mL spent in 3 strokes\. The usual way/);
+    expect(at.texts('[data-test=drill-score]')[0]).toMatch(
+      /mL of air left, \d+ mL spent in 3 strokes\. The usual way/,
+    );
     // It is judged: no corner is chosen any more.
-    expect(at.buttons('[aria-label="Your work"] .grid').every(({ disabled }) => disabled)).toBe(true);
+    expect(at.buttons('[aria-label="Your work"] .grid').every(({ disabled }) => disabled)).toBe(
+      true,
+    );
     await at.press('Another vehicle');
     expect(at.texts('[data-test=drill-strokes]')).toEqual(['0']);
     expect(at.texts('[data-test=drill-score]')).toEqual([]);
@@ -58,7 +69,9 @@ describe('find the fault', () => {
     expect(minutes()).toBe(sum);
     expect(looks.every(({ disabled }) => disabled)).toBe(true);
     const [result] = at.texts('[data-test=fault-result]');
-    expect(result).toMatch(/^(Right|No: .*), after \d+ minutes\. ?By the same looks the fault finder says: .* \d+ %/);
+    expect(result).toMatch(
+      /^(Right|No: .*), after \d+ minutes\. ?By the same looks the fault finder says: .* \d+ %/,
+    );
     await at.press('Another vehicle');
     expect(minutes()).toBe(0);
   });

@@ -43,7 +43,15 @@ const SAID: Partial<Record<keyof Known, readonly [yes: string, no: string]>> = {
         <p class="mb-2 font-mono text-2xl" data-test="fault-minutes">{{ minutes() }} min</p>
         <div class="grid gap-2">
           @for (one of acts(); track one.act) {
-            <button type="button" class="btn justify-between text-left" [disabled]="one.said !== '' || told() !== null" (click)="look(one.symptoms, one.minutes)"><span>{{ one.act }}</span><span class="font-mono">{{ one.said || one.minutes + ' min' }}</span></button>
+            <button
+              type="button"
+              class="btn justify-between text-left"
+              [disabled]="one.said !== '' || told() !== null"
+              (click)="look(one.symptoms, one.minutes)"
+            >
+              <span>{{ one.act }}</span
+              ><span class="font-mono">{{ one.said || one.minutes + ' min' }}</span>
+            </button>
           }
         </div>
       </section>
@@ -51,48 +59,93 @@ const SAID: Partial<Record<keyof Known, readonly [yes: string, no: string]>> = {
         <h2 class="h2">What is it?</h2>
         <div class="mt-1 grid gap-2 sm:grid-cols-2">
           @for (fault of faults; track fault) {
-            <button type="button" class="min-h-14" [class]="told() === fault ? 'btn-dark min-h-14' : 'btn min-h-14'" [attr.aria-pressed]="told() === fault" [disabled]="told() !== null" (click)="told.set(fault)">{{ names[fault] }}</button>
+            <button
+              type="button"
+              class="min-h-14"
+              [class]="told() === fault ? 'btn-dark min-h-14' : 'btn min-h-14'"
+              [attr.aria-pressed]="told() === fault"
+              [disabled]="told() !== null"
+              (click)="told.set(fault)"
+            >
+              {{ names[fault] }}
+            </button>
           }
         </div>
         @if (told(); as fault) {
           <div class="mt-3" role="status" data-test="fault-result">
-            <p class="text-lg font-bold" [class]="fault === vehicle().fault ? 'text-ok' : 'text-stop'">{{ fault === vehicle().fault ? 'Right' : 'No: ' + names[vehicle().fault] }}, after {{ minutes() }} minutes.</p>
+            <p
+              class="text-lg font-bold"
+              [class]="fault === vehicle().fault ? 'text-ok' : 'text-stop'"
+            >
+              {{ fault === vehicle().fault ? 'Right' : 'No: ' + names[vehicle().fault] }}, after
+              {{ minutes() }} minutes.
+            </p>
             <p class="mt-1">By the same looks the fault finder says: {{ finder() }}.</p>
             <button type="button" class="btn-main mt-3" (click)="fresh()">Another vehicle</button>
           </div>
         } @else {
-          <p class="mt-3 text-sm text-ink-soft">Looks are wrong now and then, as on the floor. The curve of a sound pedal costs some 5 to 10 mm of what looks like air.</p>
+          <p class="mt-3 text-sm text-ink-soft">
+            Looks are wrong now and then, as on the floor. The curve of a sound pedal costs some 5
+            to 10 mm of what looks like air.
+          </p>
         }
       </section>
     </div>
   `,
-}) // prettier-ignore
+})
 export class FaultDrillPage {
   protected readonly faults = TRUE_FAULTS;
   protected readonly names = NAMES;
   protected readonly vehicle = signal(trueVehicle(Math.random));
-  private readonly all = computed(() => seen(this.vehicle(), readPedal(this.vehicle(), STEPS_MPA, Math.random), Math.random));
+  private readonly all = computed(() =>
+    seen(this.vehicle(), readPedal(this.vehicle(), STEPS_MPA, Math.random), Math.random),
+  );
   protected readonly known = signal<Known>({});
   protected readonly minutes = signal(0);
   protected readonly told = signal<TrueFault | null>(null);
   protected readonly acts = computed(() => {
     const curve = ['airCostMm', 'flexCostMm', 'freePlayMm'] as const;
-    const rest = READINGS.filter(({ symptom }) => !(curve as readonly string[]).includes(symptom) && symptom in this.all());
+    const rest = READINGS.filter(
+      ({ symptom }) => !(curve as readonly string[]).includes(symptom) && symptom in this.all(),
+    );
     return [
-      { act: 'Take a curve with gauge and sensor', minutes: 15, symptoms: curve as readonly (keyof Known)[], said: this.known().airCostMm === undefined ? '' : `air ${this.known().airCostMm!.toFixed(0)}, flex ${this.known().flexCostMm!.toFixed(0)}, play ${this.known().freePlayMm!.toFixed(0)} mm` },
-      ...rest.map(({ act, minutes, symptom }) => ({ act, minutes, symptoms: [symptom] as readonly (keyof Known)[], said: this.words(symptom) })),
+      {
+        act: 'Take a curve with gauge and sensor',
+        minutes: 15,
+        symptoms: curve as readonly (keyof Known)[],
+        said:
+          this.known().airCostMm === undefined
+            ? ''
+            : `air ${this.known().airCostMm!.toFixed(0)}, flex ${this.known().flexCostMm!.toFixed(0)}, play ${this.known().freePlayMm!.toFixed(0)} mm`,
+      },
+      ...rest.map(({ act, minutes, symptom }) => ({
+        act,
+        minutes,
+        symptoms: [symptom] as readonly (keyof Known)[],
+        said: this.words(symptom),
+      })),
     ];
-  }); // prettier-ignore
-  protected readonly finder = computed(() => findFault(this.known()).ranked.slice(0, 2).map(({ cause, share }) => `${cause} ${(100 * share).toFixed(0)} %`).join(', ')); // prettier-ignore
+  });
+  protected readonly finder = computed(() =>
+    findFault(this.known())
+      .ranked.slice(0, 2)
+      .map(({ cause, share }) => `${cause} ${(100 * share).toFixed(0)} %`)
+      .join(', '),
+  );
 
   private words(symptom: keyof Known): string {
     const value = this.known()[symptom];
     if (value === undefined) return '';
-    return typeof value === 'number' ? `${value.toFixed(2)} of what is planned` : SAID[symptom]![value ? 0 : 1];
+    return typeof value === 'number'
+      ? `${value.toFixed(2)} of what is planned`
+      : SAID[symptom]![value ? 0 : 1];
   }
   protected look(symptoms: readonly (keyof Known)[], minutes: number): void {
     const all = this.all();
-    this.known.update((known) => ({ ...known, ...Object.fromEntries(symptoms.map((symptom) => [symptom, all[symptom]])) }));
+    this.known.update((known) => ({
+      ...known,
+      ...Object.fromEntries(symptoms.map((symptom) => [symptom, all[symptom]])),
+    }));
     this.minutes.update((sum) => sum + minutes);
   }
   protected fresh(): void {

@@ -16,7 +16,12 @@ type Drill = 'seats' | 'bleeding' | 'fault';
   template: `
     <header class="flex flex-wrap items-center gap-4 border-b border-rule bg-sheet px-6 py-3">
       <h1 class="mr-auto text-xl font-bold">Practice</h1>
-      <fl-toggle label="Drills" [options]="drills" [value]="drill()" (changed)="drill.set($event)" />
+      <fl-toggle
+        label="Drills"
+        [options]="drills"
+        [value]="drill()"
+        (changed)="drill.set($event)"
+      />
       <a class="btn" routerLink="/">Plans</a>
     </header>
     <main>

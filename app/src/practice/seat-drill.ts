@@ -11,7 +11,9 @@ import { JointSection } from '../stations/join/joint-section';
   host: { class: 'block' },
   template: `
     <div class="mx-auto grid max-w-5xl gap-4 p-4 lg:grid-cols-[1fr_24rem]">
-      <p class="font-mono text-xl lg:col-span-2" aria-live="polite" data-test="score">{{ right() }} of {{ asked() }} right</p>
+      <p class="font-mono text-xl lg:col-span-2" aria-live="polite" data-test="score">
+        {{ right() }} of {{ asked() }} right
+      </p>
       <section class="card p-4" aria-label="The port">
         <h2 class="h2">A port, cut through</h2>
         <fl-joint-section class="h-80" [female]="question().port" />
@@ -31,7 +33,15 @@ import { JointSection } from '../stations/join/joint-section';
           <legend class="h2">Which thread?</legend>
           <div class="mt-1 grid grid-cols-2 gap-2">
             @for (name of question().threads; track $index) {
-              <button type="button" [class]="look(name === thread(), name === question().port.thread)" [attr.aria-pressed]="name === thread()" [disabled]="answered()" (click)="thread.set(name)">{{ name }}{{ mark(name === thread(), name === question().port.thread) }}</button>
+              <button
+                type="button"
+                [class]="look(name === thread(), name === question().port.thread)"
+                [attr.aria-pressed]="name === thread()"
+                [disabled]="answered()"
+                (click)="thread.set(name)"
+              >
+                {{ name }}{{ mark(name === thread(), name === question().port.thread) }}
+              </button>
             }
           </div>
         </fieldset>
@@ -39,24 +49,45 @@ import { JointSection } from '../stations/join/joint-section';
           <legend class="h2">Which seat?</legend>
           <div class="mt-1 grid gap-2">
             @for (form of question().seats; track $index) {
-              <button type="button" [class]="look(form === seat(), form === question().port.seat)" [attr.aria-pressed]="form === seat()" [disabled]="answered()" (click)="seat.set(form)">{{ names[form] }}{{ mark(form === seat(), form === question().port.seat) }}</button>
+              <button
+                type="button"
+                [class]="look(form === seat(), form === question().port.seat)"
+                [attr.aria-pressed]="form === seat()"
+                [disabled]="answered()"
+                (click)="seat.set(form)"
+              >
+                {{ names[form] }}{{ mark(form === seat(), form === question().port.seat) }}
+              </button>
             }
           </div>
         </fieldset>
         @if (answered()) {
           <div class="mt-4" role="status">
-            <p class="text-lg font-bold" [class]="score() === 2 ? 'text-ok' : 'text-stop'" data-test="result">{{ score() === 2 ? 'Both right.' : score() === 1 ? 'One right.' : 'Neither.' }}</p>
+            <p
+              class="text-lg font-bold"
+              [class]="score() === 2 ? 'text-ok' : 'text-stop'"
+              data-test="result"
+            >
+              {{ score() === 2 ? 'Both right.' : score() === 1 ? 'One right.' : 'Neither.' }}
+            </p>
             <p class="mt-1">{{ reasons().thread }}</p>
             <p class="mt-1">{{ reasons().seat }}</p>
             <button type="button" class="btn-main mt-3" (click)="next()">Next</button>
           </div>
         } @else {
-          <button type="button" class="btn-main mt-4" [disabled]="!thread() || !seat()" (click)="answer()">Answer</button>
+          <button
+            type="button"
+            class="btn-main mt-4"
+            [disabled]="!thread() || !seat()"
+            (click)="answer()"
+          >
+            Answer
+          </button>
         }
       </section>
     </div>
   `,
-}) // prettier-ignore
+})
 export class SeatDrill {
   protected readonly names = SEAT_NAMES;
   protected readonly question = signal(drillQuestion(Math.random));
@@ -67,7 +98,9 @@ export class SeatDrill {
   protected readonly asked = signal(0);
   protected readonly reasons = computed(() => drillReasons(this.question()));
   protected readonly score = computed(
-    () => Number(this.thread() === this.question().port.thread) + Number(this.seat() === this.question().port.seat),
+    () =>
+      Number(this.thread() === this.question().port.thread) +
+      Number(this.seat() === this.question().port.seat),
   );
 
   protected answer(): void {

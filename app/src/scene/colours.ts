@@ -7,7 +7,9 @@ const asked = new Map<string, Color>();
 export function token(name: string): Color {
   const known = asked.get(name);
   if (known) return known;
-  const value = getComputedStyle(document.documentElement).getPropertyValue(`--color-${name}`).trim();
+  const value = getComputedStyle(document.documentElement)
+    .getPropertyValue(`--color-${name}`)
+    .trim();
   const colour = new Color(value || '#888888');
   asked.set(name, colour);
   return colour;

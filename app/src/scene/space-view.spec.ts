@@ -41,7 +41,11 @@ jest.mock('./stage', () => {
     setGhost = (): void => undefined;
     dispose = (): void => undefined;
     at = (p: Vec3): { x: number; y: number } => ({ x: 200 + p[0] / 4, y: 300 - p[1] / 4 });
-    under = (x: number, y: number, through: Vec3): Vec3 => [(x - 200) * 4, (300 - y) * 4, through[2]];
+    under = (x: number, y: number, through: Vec3): Vec3 => [
+      (x - 200) * 4,
+      (300 - y) * 4,
+      through[2],
+    ];
   }
   return { Stage: FlatStage };
 });
@@ -68,8 +72,10 @@ async function inSpace(id: string, line = 'line-r1', plan?: Parameters<typeof st
     await event('down', place);
     await event('up', place);
   };
-  const corners = (): readonly Vec3[] => at.store.plan().lines.find((one) => one.id === line)!.cornersMm;
-  const clips = (): readonly number[] => at.store.plan().lines.find((one) => one.id === line)!.clipsMm;
+  const corners = (): readonly Vec3[] =>
+    at.store.plan().lines.find((one) => one.id === line)!.cornersMm;
+  const clips = (): readonly number[] =>
+    at.store.plan().lines.find((one) => one.id === line)!.clipsMm;
   return { ...at, event, tap, corners, clips };
 }
 
@@ -187,7 +193,11 @@ describe('the vehicle in space', () => {
 describe('hoses in space', () => {
   test('the looked-at hose is drawn whole with its fittings, and its bracket slides along the rail: verdicts follow at once', async () => {
     const at = await inSpace('sp8', 'line-1', demo('wheatear'));
-    await at.click([...at.root.querySelectorAll('button')].find((b) => b.textContent!.trim().startsWith('Hoses'))!);
+    await at.click(
+      [...at.root.querySelectorAll('button')].find((b) =>
+        b.textContent!.trim().startsWith('Hoses'),
+      )!,
+    );
     await until(() => shown()?.hoses?.some((hose) => hose.chosen));
     await at.settle();
     const chosen = (): HoseShown => shown().hoses.find((hose) => hose.chosen)!;
@@ -199,7 +209,12 @@ describe('hoses in space', () => {
     const from = port.fixed.atMm;
     const canvas = at.one<HTMLCanvasElement>('[data-test=space]');
     const drag = async (type: string, byMm: number): Promise<void> => {
-      const place = { clientX: 200 + (from[0] + byMm) / 4, clientY: 300 - from[1] / 4, button: 0, bubbles: true };
+      const place = {
+        clientX: 200 + (from[0] + byMm) / 4,
+        clientY: 300 - from[1] / 4,
+        button: 0,
+        bubbles: true,
+      };
       canvas.dispatchEvent(new MouseEvent(`pointer${type}`, place));
       await at.settle();
     };

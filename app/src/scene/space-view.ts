@@ -1,5 +1,17 @@
 import type { ElementRef } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core'; // prettier-ignore
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import type { Thing } from '@firm-line/core/shape/obstacles';
 import { lineSpace, type LaidPlan, type LineView } from '@firm-line/core/plan';
 import { polyline } from '@firm-line/core/shape/tube';
@@ -33,7 +45,12 @@ const LOOKS: readonly ToggleChoice<Look>[] = [
 export type Tapped =
   | { readonly kind: 'port'; readonly id: string }
   | { readonly kind: 'clip'; readonly index: number }
-  | { readonly kind: 'line'; readonly view: LineView; readonly piece: number; readonly share: number }
+  | {
+      readonly kind: 'line';
+      readonly view: LineView;
+      readonly piece: number;
+      readonly share: number;
+    }
   | { readonly kind: 'air' };
 /** Where a handle is dragged to, which axes it is free along in the plane looked at, and from how far snaps draw there. */
 export interface Dragged {
@@ -53,7 +70,8 @@ interface Named {
   readonly y: number;
 }
 const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
-  a.length === b.length && a.every((one, i) => one.text === b[i]!.text && one.x === b[i]!.x && one.y === b[i]!.y);
+  a.length === b.length &&
+  a.every((one, i) => one.text === b[i]!.text && one.x === b[i]!.x && one.y === b[i]!.y);
 
 /** The vehicle with its lines and hoses in space: shows what it is given, and says what was tapped, taken hold of and dragged. */
 @Component({
@@ -97,10 +115,17 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
       [value]="look()"
       (changed)="lookFrom($event)"
     >
-      <button type="button" class="bar-btn" (click)="zoom()" title="Bring what is chosen into the picture">
+      <button
+        type="button"
+        class="bar-btn"
+        (click)="zoom()"
+        title="Bring what is chosen into the picture"
+      >
         {{ zoomTo() }}
       </button>
-      <button type="button" class="bar-btn" (click)="fit()" title="The whole vehicle (v)">Whole</button>
+      <button type="button" class="bar-btn" (click)="fit()" title="The whole vehicle (v)">
+        Whole
+      </button>
       <ng-content select="[beside]" />
       <button
         type="button"
@@ -131,7 +156,10 @@ export class SpaceView {
   readonly namesEnds = input(true);
   readonly ghost = input<readonly Vec3[] | null>(null);
   /** Hoses as they hang, with what moves with the one that is looked at. */
-  readonly hoses = input<{ readonly hoses: readonly HoseShown[]; readonly moving: readonly Thing[] }>({ hoses: [], moving: [] });
+  readonly hoses = input<{
+    readonly hoses: readonly HoseShown[];
+    readonly moving: readonly Thing[];
+  }>({ hoses: [], moving: [] });
   /** Places that the picture is brought to, and by which zooming goes, in place of the chosen line's. */
   readonly focus = input<readonly Vec3[] | null>(null);
   readonly zoomTo = input('Line');
@@ -162,7 +190,11 @@ export class SpaceView {
       `The vehicle in space with ${this.laid().lines.length} lines, ${this.view().line.name} chosen. Its corners stand in the list of moves.`,
   );
   /** What is drawn: the strip and the figures of an edit come first. */
-  private readonly late = afterPaint(() => ({ laid: this.laid(), view: this.view(), handles: this.handles() }));
+  private readonly late = afterPaint(() => ({
+    laid: this.laid(),
+    view: this.view(),
+    handles: this.handles(),
+  }));
   private readonly drawnPlan = computed(() => this.late().laid);
   /** A line that is dragged is drawn at once. */
   private readonly drawnView = computed(() => (this.drag() ? this.view() : this.late().view));
@@ -224,14 +256,18 @@ export class SpaceView {
     effect(() => this.stage()?.setThings(this.things()));
     effect(() => {
       this.stage()?.setPorts(
-        [...this.drawnPlan().ports.values()].filter(({ port }) => port.role !== 'bleeder').map(({ fixed }) => fixed.atMm),
+        [...this.drawnPlan().ports.values()]
+          .filter(({ port }) => port.role !== 'bleeder')
+          .map(({ fixed }) => fixed.atMm),
       );
     });
     effect(() => {
       const { plan, lines } = this.drawnPlan();
       const chosen = this.chosenId();
       const others = lines.filter((line) => line.line.id !== chosen && line.nodesMm.length > 1);
-      const clips = others.flatMap((line) => (line.line.clipsMm.length ? (lineSpace(plan, line)?.clips ?? []) : [])).map((clip) => clip.pointMm); // prettier-ignore
+      const clips = others
+        .flatMap((line) => (line.line.clipsMm.length ? (lineSpace(plan, line)?.clips ?? []) : []))
+        .map((clip) => clip.pointMm);
       this.stage()?.setLines(
         others.map((line) => this.tube(line)),
         clips,
@@ -271,13 +307,20 @@ export class SpaceView {
 
   private tube(line: LineView): { points: readonly Vec3[]; radiusMm: number; ink: string } {
     const points = line.pieces.length ? polyline(line.pieces, 10) : line.nodesMm;
-    return { points, radiusMm: line.tube.odMm / 2, ink: this.drawnPlan().circuits.get(line.line.circuitId)!.ink };
+    return {
+      points,
+      radiusMm: line.tube.odMm / 2,
+      ink: this.drawnPlan().circuits.get(line.line.circuitId)!.ink,
+    };
   }
   private make: (() => Stage) | null = null;
   /** Every place of the vehicle: its lines, and whatever stands on it. */
   private places(): Vec3[] {
     const { lines, obstacles } = this.laid();
-    return [...lines.flatMap((line) => line.nodesMm), ...obstacles.flatMap(({ box }) => (box ? [box.min, box.max] : []))];
+    return [
+      ...lines.flatMap((line) => line.nodesMm),
+      ...obstacles.flatMap(({ box }) => (box ? [box.min, box.max] : [])),
+    ];
   }
   /** The whole vehicle in the picture, from the side that it is looked at. */
   protected fit(): void {
@@ -304,7 +347,9 @@ export class SpaceView {
       .join(' ');
     const ends = (this.namesEnds() ? [view.ports.a, view.ports.b] : []).flatMap((port) => {
       const at = port && stage.at(port.fixed.atMm);
-      return at ? [{ text: port.part.name, x: Math.min(at.x + 10, this.size().width - 130), y: at.y - 14 }] : [];
+      return at
+        ? [{ text: port.part.name, x: Math.min(at.x + 10, this.size().width - 130), y: at.y - 14 }]
+        : [];
     });
     this.names.set(ends);
   }
@@ -351,8 +396,14 @@ export class SpaceView {
     const under = stage.under(x, y, drag.start);
     if (!under) return;
     const by = under.map((v, i) => v - drag.grip[i]!);
-    const axis = event.shiftKey ? by.map(Math.abs).indexOf(Math.max(...by.map(Math.abs))) : this.along();
-    const free = [0, 1, 2].map((i) => i !== stage.depthAxis && (axis === null || axis === i)) as [boolean, boolean, boolean];
+    const axis = event.shiftKey
+      ? by.map(Math.abs).indexOf(Math.max(...by.map(Math.abs)))
+      : this.along();
+    const free = [0, 1, 2].map((i) => i !== stage.depthAxis && (axis === null || axis === i)) as [
+      boolean,
+      boolean,
+      boolean,
+    ];
     if (Math.hypot(...by) < 1e-9) return;
     const at = drag.start.map((v, i) => (free[i] ? v + by[i]! : v)) as unknown as Vec3;
     const near = stage.under(x + SNAP_PX, y, drag.start);
@@ -365,7 +416,8 @@ export class SpaceView {
     const [x, y] = this.point(event);
     this.downAt = null;
     if (this.drag()) this.end('kept');
-    else if (down && Math.hypot(x - down[0], y - down[1]) < 5) this.tapped.emit(this.tappedAt(x, y));
+    else if (down && Math.hypot(x - down[0], y - down[1]) < 5)
+      this.tapped.emit(this.tappedAt(x, y));
   }
   /** Ends a drag that the browser took away: nothing of it is kept. */
   protected breakOff(): void {
@@ -389,9 +441,21 @@ export class SpaceView {
     if (clip) return { kind: 'clip', index: clips.indexOf(clip) };
     const touched = this.laid().lines.flatMap((view) => {
       const seen = this.tube(view).points.map((p) => stage.at(p));
-      return seen.length > 1 && seen.every((p) => p) ? [{ view, ...onPolyline([x, y], seen.map((p) => [p!.x, p!.y] as const)) }] : []; // prettier-ignore
+      return seen.length > 1 && seen.every((p) => p)
+        ? [
+            {
+              view,
+              ...onPolyline(
+                [x, y],
+                seen.map((p) => [p!.x, p!.y] as const),
+              ),
+            },
+          ]
+        : [];
     });
     const line = nearest(touched, REACH.line, ({ px }) => px);
-    return line ? { kind: 'line', view: line.view, piece: line.piece, share: line.share } : { kind: 'air' };
+    return line
+      ? { kind: 'line', view: line.view, piece: line.piece, share: line.share }
+      : { kind: 'air' };
   }
 }

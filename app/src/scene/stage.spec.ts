@@ -28,7 +28,12 @@ function stage(): Stage {
   made.resize(WIDE, HIGH);
   return made;
 }
-const VEHICLE: readonly Vec3[] = [[-200, -700, 200], [3200, 700, 900], [1500, 0, 1400], [800, -500, 300]]; // prettier-ignore
+const VEHICLE: readonly Vec3[] = [
+  [-200, -700, 200],
+  [3200, 700, 900],
+  [1500, 0, 1400],
+  [800, -500, 300],
+];
 
 describe.each(VIEWS)('looked at from %s', (look) => {
   test('every place is in the picture, also when it is brought near', () => {
@@ -55,7 +60,10 @@ describe.each(VIEWS)('looked at from %s', (look) => {
       const back = at.under(seen.x, seen.y, place)!;
       for (const axis of [0, 1, 2]) expect(back[axis]).toBeCloseTo(place[axis]!, 3);
       // A drag stays in the plane that is looked at.
-      expect(at.under(seen.x + 40, seen.y - 25, place)![at.depthAxis]).toBeCloseTo(place[at.depthAxis], 6);
+      expect(at.under(seen.x + 40, seen.y - 25, place)![at.depthAxis]).toBeCloseTo(
+        place[at.depthAxis],
+        6,
+      );
     }
   });
 });
@@ -68,7 +76,10 @@ describe('sides', () => {
     return at.at(place)!;
   };
   test('front lies to the left from above and from the left, to the right from the right', () => {
-    const [fore, aft]: Vec3[] = [[0, 0, 500], [3000, 0, 500]]; // prettier-ignore
+    const [fore, aft]: Vec3[] = [
+      [0, 0, 500],
+      [3000, 0, 500],
+    ];
     expect(seen('above', fore!).x).toBeLessThan(seen('above', aft!).x);
     expect(seen('left', fore!).x).toBeLessThan(seen('left', aft!).x);
     expect(seen('right', fore!).x).toBeGreaterThan(seen('right', aft!).x);
@@ -84,16 +95,36 @@ describe('sides', () => {
 describe('what it is told to show', () => {
   const meshes = (): number => {
     let count = 0;
-    drawn.scene!.traverse((item) => (count += 'isMesh' in item || 'isLineSegments' in item ? 1 : 0));
+    drawn.scene!.traverse(
+      (item) => (count += 'isMesh' in item || 'isLineSegments' in item ? 1 : 0),
+    );
     return count;
   };
-  const tube = { points: [[0, 0, 0], [100, 0, 0]] as Vec3[], radiusMm: 5, ink: 'copper' }; // prettier-ignore
+  const tube = {
+    points: [
+      [0, 0, 0],
+      [100, 0, 0],
+    ] as Vec3[],
+    radiusMm: 5,
+    ink: 'copper',
+  };
   test('is drawn, and gone when it is told of nothing', () => {
     const at = stage();
     at.draw();
     const before = meshes();
     at.setLines([tube, { ...tube, ink: 'fluid' }, tube], [[50, 0, 0]]);
-    at.setChosen({ ...tube, corners: [], corner: null, clips: [[5, 0, 0]], gaps: [[[0, 0, 0], [0, 9, 0]]] }); // prettier-ignore
+    at.setChosen({
+      ...tube,
+      corners: [],
+      corner: null,
+      clips: [[5, 0, 0]],
+      gaps: [
+        [
+          [0, 0, 0],
+          [0, 9, 0],
+        ],
+      ],
+    });
     at.setPorts([[0, 0, 0]]);
     at.setHoses([{ ...tube, chosen: true, fittings: [tube] }], []);
     at.draw();

@@ -1,10 +1,33 @@
 import { NATURES, type Thing } from '@firm-line/core/shape/obstacles';
 import type { Vec3 } from '@firm-line/core/lib/vec';
 import {
-  AmbientLight, BoxGeometry, BufferGeometry, DirectionalLight, DoubleSide, Group, InstancedMesh, type Material, Line, LineBasicMaterial,
-  LineDashedMaterial, LineSegments, Matrix4, Mesh, MeshBasicMaterial, MeshLambertMaterial, OrthographicCamera, PerspectiveCamera,
-  Plane, Raycaster, Scene, SphereGeometry, Vector2, Vector3, WebGLRenderer, type Object3D,
-} from 'three'; // prettier-ignore
+  AmbientLight,
+  BoxGeometry,
+  BufferGeometry,
+  DirectionalLight,
+  DoubleSide,
+  Group,
+  InstancedMesh,
+  type Material,
+  Line,
+  LineBasicMaterial,
+  LineDashedMaterial,
+  LineSegments,
+  Matrix4,
+  Mesh,
+  MeshBasicMaterial,
+  MeshLambertMaterial,
+  OrthographicCamera,
+  PerspectiveCamera,
+  Plane,
+  Raycaster,
+  Scene,
+  SphereGeometry,
+  Vector2,
+  Vector3,
+  WebGLRenderer,
+  type Object3D,
+} from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { forgetColours, LOOKS, token } from './colours';
 import { thingsGeometry } from './thing-geometry';
@@ -18,13 +41,31 @@ export const VIEWS = ['around', 'above', 'left', 'right', 'front', 'rear'] as co
 export type Look = (typeof VIEWS)[number];
 /** Toward the eye, and what is up there. Front lies to the left from above, as on the flat views. */
 const EYES: Record<Look, readonly [Vec3, Vec3]> = {
-  around: [[-0.45, -0.72, 0.53], [0, 0, 1]],
-  above: [[0, 0, 1], [0, 1, 0]],
-  left: [[0, -1, 0], [0, 0, 1]],
-  right: [[0, 1, 0], [0, 0, 1]],
-  front: [[-1, 0, 0], [0, 0, 1]],
-  rear: [[1, 0, 0], [0, 0, 1]],
-}; // prettier-ignore
+  around: [
+    [-0.45, -0.72, 0.53],
+    [0, 0, 1],
+  ],
+  above: [
+    [0, 0, 1],
+    [0, 1, 0],
+  ],
+  left: [
+    [0, -1, 0],
+    [0, 0, 1],
+  ],
+  right: [
+    [0, 1, 0],
+    [0, 0, 1],
+  ],
+  front: [
+    [-1, 0, 0],
+    [0, 0, 1],
+  ],
+  rear: [
+    [1, 0, 0],
+    [0, 0, 1],
+  ],
+};
 
 export interface TubeShown {
   readonly points: readonly Vec3[];
@@ -70,7 +111,10 @@ export class Stage {
   private cornerPlaces: readonly Vec3[] = [];
   private cornerChosen: number | null = null;
   private cornerPointed: number | null = null;
-  private readonly ghost = new Line(new BufferGeometry(), new LineDashedMaterial({ dashSize: 14, gapSize: 9, depthTest: false }));
+  private readonly ghost = new Line(
+    new BufferGeometry(),
+    new LineDashedMaterial({ dashSize: 14, gapSize: 9, depthTest: false }),
+  );
   private width = 1;
   private height = 1;
   private asked = 0;
@@ -83,13 +127,21 @@ export class Stage {
     private readonly drawn: () => void,
   ) {
     this.slow = drawnByCpu();
-    this.renderer = new WebGLRenderer({ canvas, antialias: !this.slow, alpha: true, preserveDrawingBuffer: true });
+    this.renderer = new WebGLRenderer({
+      canvas,
+      antialias: !this.slow,
+      alpha: true,
+      preserveDrawingBuffer: true,
+    });
     this.scene.add(new AmbientLight(0xffffff, 1.7));
-    for (const [at, strength] of [[[-1, -1, 2], 1.3], [[1, 2, 0.5], 0.5]] as const) {
+    for (const [at, strength] of [
+      [[-1, -1, 2], 1.3],
+      [[1, 2, 0.5], 0.5],
+    ] as const) {
       const light = new DirectionalLight(0xffffff, strength);
       light.position.set(at[0], at[1], at[2]);
       this.scene.add(light);
-    } // prettier-ignore
+    }
     this.rings = handles(5);
     this.corners = handles(6);
     this.ghost.renderOrder = 7;
@@ -112,7 +164,14 @@ export class Stage {
   dispose(): void {
     cancelAnimationFrame(this.asked);
     this.controls.dispose();
-    for (const group of [this.frameGroup, this.linesGroup, this.chosenGroup, this.hosesGroup, this.posedGroup, this.markGroup])
+    for (const group of [
+      this.frameGroup,
+      this.linesGroup,
+      this.chosenGroup,
+      this.hosesGroup,
+      this.posedGroup,
+      this.markGroup,
+    ])
       clear(group);
     for (const material of made.values()) material.dispose();
     made.clear();
@@ -161,7 +220,10 @@ export class Stage {
       for (const [list, opacity] of [
         [own.filter(holds), 1],
         [own.filter(floor), 0.1],
-        [own.filter((thing) => !holds(thing) && !floor(thing)), nature === 'solid' ? 0.3 : LOOKS[nature].opacity],
+        [
+          own.filter((thing) => !holds(thing) && !floor(thing)),
+          nature === 'solid' ? 0.3 : LOOKS[nature].opacity,
+        ],
       ] as const) {
         const made = thingsGeometry(list);
         if (!made) continue;
@@ -169,7 +231,8 @@ export class Stage {
         const edge = opacity < 1 ? 0.35 : 0.8;
         const lines = kept(
           `edge ${edge}`,
-          () => new LineBasicMaterial({ color: token('ink-soft'), transparent: true, opacity: edge }),
+          () =>
+            new LineBasicMaterial({ color: token('ink-soft'), transparent: true, opacity: edge }),
         );
         this.frameGroup.add(new Mesh(made.faces, material), new LineSegments(made.edges, lines));
       }
@@ -181,7 +244,9 @@ export class Stage {
   setLines(lines: readonly TubeShown[], clips: readonly Vec3[]): void {
     clear(this.linesGroup);
     for (const ink of new Set(lines.map((line) => line.ink))) {
-      const own = lines.filter((line) => line.ink === ink).map((line) => ({ ...line, radiusMm: Math.max(line.radiusMm, 4) }));
+      const own = lines
+        .filter((line) => line.ink === ink)
+        .map((line) => ({ ...line, radiusMm: Math.max(line.radiusMm, 4) }));
       this.linesGroup.add(new Mesh(tubesGeometry(own), matt(ink, 0.75)));
     }
     if (clips.length) this.linesGroup.add(boxes(clips, [12, 18, 18], 'ink-soft'));
@@ -193,13 +258,21 @@ export class Stage {
     clear(this.hosesGroup);
     clear(this.posedGroup);
     for (const hose of hoses) {
-      const tube = tubesGeometry([{ ...hose, radiusMm: Math.max(hose.radiusMm, hose.chosen ? 6 : 4) }]);
-      this.hosesGroup.add(new Mesh(tube, matt(hose.chosen ? hose.ink : 'slate', hose.chosen ? 1 : 0.6)));
-      if (hose.chosen && hose.fittings.length) this.hosesGroup.add(new Mesh(tubesGeometry(hose.fittings), matt('ink')));
+      const tube = tubesGeometry([
+        { ...hose, radiusMm: Math.max(hose.radiusMm, hose.chosen ? 6 : 4) },
+      ]);
+      this.hosesGroup.add(
+        new Mesh(tube, matt(hose.chosen ? hose.ink : 'slate', hose.chosen ? 1 : 0.6)),
+      );
+      if (hose.chosen && hose.fittings.length)
+        this.hosesGroup.add(new Mesh(tubesGeometry(hose.fittings), matt('ink')));
     }
     const made = thingsGeometry(moving);
     if (made) {
-      const edges = kept('posed edge', () => new LineBasicMaterial({ color: token('copper'), transparent: true, opacity: 0.8 }));
+      const edges = kept(
+        'posed edge',
+        () => new LineBasicMaterial({ color: token('copper'), transparent: true, opacity: 0.8 }),
+      );
       this.posedGroup.add(new LineSegments(made.edges, edges));
       made.faces.dispose();
     }
@@ -224,14 +297,22 @@ export class Stage {
         tube,
         kept(
           `through ${line.ink}`,
-          () => new MeshBasicMaterial({ color: token(line.ink), depthTest: false, transparent: true, opacity: 0.45 }),
+          () =>
+            new MeshBasicMaterial({
+              color: token(line.ink),
+              depthTest: false,
+              transparent: true,
+              opacity: 0.45,
+            }),
         ),
       );
       through.renderOrder = 3;
       this.chosenGroup.add(new Mesh(tube, matt(line.ink)), through);
       if (line.clips.length) this.chosenGroup.add(boxes(line.clips, [16, 24, 24], 'ink'));
       if (line.gaps.length) {
-        const gaps = new BufferGeometry().setFromPoints(line.gaps.flatMap(([from, to]) => [vector(from), vector(to)]));
+        const gaps = new BufferGeometry().setFromPoints(
+          line.gaps.flatMap(([from, to]) => [vector(from), vector(to)]),
+        );
         const seen = new LineSegments(
           gaps,
           kept('gap', () => new LineBasicMaterial({ color: token('stop'), depthTest: false })),
@@ -282,14 +363,19 @@ export class Stage {
       const off = points.map((p) => p.clone().sub(middle).dot(axis));
       middle.addScaledVector(axis, (Math.max(...off) + Math.min(...off)) / 2);
     }
-    const reach = (axis: Vector3): number => Math.max(...points.map((p) => Math.abs(p.clone().sub(middle).dot(axis))));
+    const reach = (axis: Vector3): number =>
+      Math.max(...points.map((p) => Math.abs(p.clone().sub(middle).dot(axis))));
     const isFlat = this.camera === this.flat;
-    const half = Math.max(reach(up) + 60, ((reach(right) + 80) * this.height) / this.width, 90) * 1.05;
+    const half =
+      Math.max(reach(up) + 60, ((reach(right) + 80) * this.height) / this.width, 90) * 1.05;
     // From a point that sees each place within the angle of the picture, upright and across.
     const tan = Math.tan((this.perspective.fov * Math.PI) / 360);
     const sees = (p: Vector3): number => {
       const at = p.clone().sub(middle);
-      const off = Math.max(Math.abs(at.dot(up)) + 40, ((Math.abs(at.dot(right)) + 40) * this.height) / this.width);
+      const off = Math.max(
+        Math.abs(at.dot(up)) + 40,
+        ((Math.abs(at.dot(right)) + 40) * this.height) / this.width,
+      );
       return at.dot(eye) + off / tan;
     };
     const away = isFlat ? half / tan + reach(eye) : Math.max(...points.map(sees), 90 / tan);
@@ -319,9 +405,15 @@ export class Stage {
   /** The place under a point of the canvas, in the upright or level plane through `through` that faces the eye most. */
   under(x: number, y: number, through: Vec3): Vec3 | null {
     const ray = new Raycaster();
-    ray.setFromCamera(new Vector2((x / this.width) * 2 - 1, 1 - (y / this.height) * 2), this.camera);
+    ray.setFromCamera(
+      new Vector2((x / this.width) * 2 - 1, 1 - (y / this.height) * 2),
+      this.camera,
+    );
     const normal = new Vector3().setComponent(this.depthAxis, 1);
-    const hit = ray.ray.intersectPlane(new Plane().setFromNormalAndCoplanarPoint(normal, vector(through)), new Vector3());
+    const hit = ray.ray.intersectPlane(
+      new Plane().setFromNormalAndCoplanarPoint(normal, vector(through)),
+      new Vector3(),
+    );
     return hit && plain(hit);
   }
 
@@ -350,7 +442,9 @@ export class Stage {
       for (const [i, place] of places.entries()) {
         const at = vector(place);
         const chosen = this.cornerChosen === i + 1;
-        const size = this.mmPerPx(at) * (HANDLE_PX + (chosen || this.cornerPointed === i + 1 ? 3 : 0) + morePx);
+        const size =
+          this.mmPerPx(at) *
+          (HANDLE_PX + (chosen || this.cornerPointed === i + 1 ? 3 : 0) + morePx);
         mesh.setMatrixAt(i, matrix.makeScale(size, size, size).setPosition(at));
         mesh.setColorAt(i, (mesh === this.corners) === chosen || mesh === this.rings ? ink : sheet);
       }
@@ -360,7 +454,10 @@ export class Stage {
   }
   private mmPerPx(at: Vector3): number {
     return this.camera === this.perspective
-      ? (2 * at.distanceTo(this.camera.position) * Math.tan((this.perspective.fov * Math.PI) / 360)) / this.height
+      ? (2 *
+          at.distanceTo(this.camera.position) *
+          Math.tan((this.perspective.fov * Math.PI) / 360)) /
+          this.height
       : (this.flat.top - this.flat.bottom) / this.flat.zoom / this.height;
   }
 }
@@ -375,7 +472,11 @@ function drawnByCpu(): boolean {
 }
 
 /** Boxes of one size at many places, as one thing to draw. */
-function boxes(places: readonly Vec3[], size: readonly [number, number, number], ink: string): InstancedMesh {
+function boxes(
+  places: readonly Vec3[],
+  size: readonly [number, number, number],
+  ink: string,
+): InstancedMesh {
   const made = new InstancedMesh(new BoxGeometry(...size), matt(ink, 1, 'many'), places.length);
   for (const [i, at] of places.entries()) made.setMatrixAt(i, new Matrix4().makeTranslation(...at));
   made.frustumCulled = false;

@@ -6,7 +6,9 @@ const SIDES = 8;
 /** Points along a tube with the way it runs at each: at a bend the way between its two straights. */
 function frames(points: readonly Vec3[]): { at: Vec3; across: Vec3; up: Vec3 }[] {
   const way = (i: number): Vec3 =>
-    unit(sub(points[Math.min(i + 1, points.length - 1)]!, points[Math.max(i - 1, 0)]!)) ?? [1, 0, 0];
+    unit(sub(points[Math.min(i + 1, points.length - 1)]!, points[Math.max(i - 1, 0)]!)) ?? [
+      1, 0, 0,
+    ];
   let up = squareTo(way(0));
   return points.map((at, i) => {
     const along = way(i);
@@ -17,7 +19,9 @@ function frames(points: readonly Vec3[]): { at: Vec3; across: Vec3; up: Vec3 }[]
 }
 
 /** A tube round a centre line given as points, as one geometry; several tubes go into one. */
-export function tubesGeometry(tubes: readonly { readonly points: readonly Vec3[]; readonly radiusMm: number }[]): BufferGeometry {
+export function tubesGeometry(
+  tubes: readonly { readonly points: readonly Vec3[]; readonly radiusMm: number }[],
+): BufferGeometry {
   const rings = tubes.reduce((sum, { points }) => sum + points.length, 0);
   const spans = tubes.reduce((sum, { points }) => sum + Math.max(0, points.length - 1), 0);
   const positions = new Float32Array(rings * SIDES * 3);
@@ -27,7 +31,10 @@ export function tubesGeometry(tubes: readonly { readonly points: readonly Vec3[]
   for (const { points, radiusMm } of tubes) {
     for (const [i, { at, across, up }] of frames(points).entries()) {
       for (let side = 0; side < SIDES; side++) {
-        const [c, s] = [Math.cos((2 * Math.PI * side) / SIDES), Math.sin((2 * Math.PI * side) / SIDES)];
+        const [c, s] = [
+          Math.cos((2 * Math.PI * side) / SIDES),
+          Math.sin((2 * Math.PI * side) / SIDES),
+        ];
         const k = (ring * SIDES + side) * 3;
         for (let axis = 0; axis < 3; axis++) {
           const out = across[axis]! * c + up[axis]! * s;

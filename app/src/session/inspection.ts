@@ -16,7 +16,10 @@ interface Answered {
 @Injectable({ providedIn: 'root' })
 export class Inspection {
   private readonly notices = inject(Notices);
-  private readonly calls = new Calls<InspectJobs>(createInspectWorker, 'The inspection of the plan');
+  private readonly calls = new Calls<InspectJobs>(
+    createInspectWorker,
+    'The inspection of the plan',
+  );
   private readonly answered = signal<Answered | null>(null);
   /** The plan as the worker has it. */
   private told: Plan | null = null;
@@ -91,7 +94,9 @@ export class Inspection {
   private ask(plan: Plan): Promise<readonly InspectedSnag[]> {
     const before = this.calls.alive && this.told?.id === plan.id ? this.told : null;
     this.told = plan;
-    return before ? this.calls.call('change', deltaOf(before, plan)) : this.calls.call('open', plan);
+    return before
+      ? this.calls.call('change', deltaOf(before, plan))
+      : this.calls.call('open', plan);
   }
   /** Snags that were there before stay the same objects, so that their rows and fixes stay too. */
   private same(snags: readonly InspectedSnag[]): readonly Snag[] {

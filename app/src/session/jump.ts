@@ -28,7 +28,8 @@ export class Jump {
   /** The snag after the one last gone to, round and round. */
   toNextSnag(): void {
     const snags = this.store.snags();
-    const next = snags[(snags.findIndex(({ key }) => key === this.last) + 1) % Math.max(snags.length, 1)];
+    const next =
+      snags[(snags.findIndex(({ key }) => key === this.last) + 1) % Math.max(snags.length, 1)];
     if (next) this.toSnag(next);
   }
 }

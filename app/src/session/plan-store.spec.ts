@@ -47,7 +47,10 @@ describe('the open plan', () => {
     await openGannet('s4');
     TestBed.inject(PlanStore).close();
     const { revision } = (await db.get('s4'))!;
-    await db.write({ ...gannet(), id: 's4', name: 'Bad', units: 'cubits' } as unknown as Plan, revision);
+    await db.write(
+      { ...gannet(), id: 's4', name: 'Bad', units: 'cubits' } as unknown as Plan,
+      revision,
+    );
     const store = TestBed.inject(PlanStore);
     await store.open('s4');
     await until(() => store.phase() === 'refused');
@@ -72,7 +75,13 @@ describe('the open plan', () => {
       await until(() => store.plan().name === `Theirs ${round}` && store.editable());
     }
     const names = (await db.all()).map((row) => row.name);
-    expect(names).toEqual(expect.arrayContaining(['Theirs 2', 'On screen (from this tab)', 'On screen (from this tab) 2']));
+    expect(names).toEqual(
+      expect.arrayContaining([
+        'Theirs 2',
+        'On screen (from this tab)',
+        'On screen (from this tab) 2',
+      ]),
+    );
     // What the other tab did can be gone back on here.
     store.undo();
     expect(store.plan().name).not.toBe('Theirs 2');
@@ -81,7 +90,10 @@ describe('the open plan', () => {
   test('a write that fails is said and tried again by itself until it holds; the page is held back meanwhile', async () => {
     const store = await openGannet('s6');
     const db = TestBed.inject(PlanDb);
-    const write = jest.spyOn(db, 'write').mockRejectedValueOnce(new Error('QuotaExceededError')).mockRejectedValueOnce(new Error('QuotaExceededError')); // prettier-ignore
+    const write = jest
+      .spyOn(db, 'write')
+      .mockRejectedValueOnce(new Error('QuotaExceededError'))
+      .mockRejectedValueOnce(new Error('QuotaExceededError'));
     store.apply(rename('Kept at last'));
     await until(() => store.saved() === 'failed');
     expect(store.saveFailure()).toBe('QuotaExceededError');
@@ -104,7 +116,10 @@ describe('the open plan', () => {
     store.apply(rename('Undead'));
     await until(() => store.saved() === 'failed');
     expect(store.saveFailure()).toMatch(/deleted in another tab/);
-    expect((await db.get('s7'))!).toMatchObject({ name: 'Gannet', deletedAt: '2026-01-01T00:00:00.000Z' });
+    expect((await db.get('s7'))!).toMatchObject({
+      name: 'Gannet',
+      deletedAt: '2026-01-01T00:00:00.000Z',
+    });
   });
 
   test('a browser that keeps nothing opens a demo plan all the same, and says so', async () => {
@@ -112,17 +127,24 @@ describe('the open plan', () => {
     const get = jest.spyOn(db, 'get').mockRejectedValue(new Error('IndexedDB API missing'));
     const write = jest.spyOn(db, 'write').mockRejectedValue(new Error('IndexedDB API missing'));
     const text = JSON.stringify(gannet());
-    Object.assign(globalThis, { fetch: () => Promise.resolve({ ok: true, text: () => Promise.resolve(text) }) });
+    Object.assign(globalThis, {
+      fetch: () => Promise.resolve({ ok: true, text: () => Promise.resolve(text) }),
+    });
     const store = TestBed.inject(PlanStore);
     await store.open('gannet');
     await until(() => store.editable());
     expect(store.apply(rename('In hand'))).toBe(true);
     await until(() => store.saved() === 'failed');
-    expect(TestBed.inject(Notices).list().map(({ text: said }) => said).join()).toMatch(/keeps no plans here/);
+    expect(
+      TestBed.inject(Notices)
+        .list()
+        .map(({ text: said }) => said)
+        .join(),
+    ).toMatch(/keeps no plans here/);
     get.mockRestore();
     write.mockRestore();
     store.close();
-  }); // prettier-ignore
+  });
 
   test('snags belong to the plan as it is: none of another state is shown', async () => {
     const store = await openGannet('s8');

@@ -1,9 +1,25 @@
-import { ApplicationRef, afterNextRender, computed, inject, Injectable, Injector, signal } from '@angular/core';
+import {
+  ApplicationRef,
+  afterNextRender,
+  computed,
+  inject,
+  Injectable,
+  Injector,
+  signal,
+} from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { InputError } from '@firm-line/core/lib/faults';
 import {
-  applyEdits, PLAN_VERSION, PlanFileError, layPlan, validatePlan, type EditCall, type LaidPlan, type MendedPlan, type Plan,
-} from '@firm-line/core/plan'; // prettier-ignore
+  applyEdits,
+  PLAN_VERSION,
+  PlanFileError,
+  layPlan,
+  validatePlan,
+  type EditCall,
+  type LaidPlan,
+  type MendedPlan,
+  type Plan,
+} from '@firm-line/core/plan';
 import { idle } from '../kit/idle';
 import { Notices } from '../kit/notices';
 import { Meshes } from '../storage/meshes';
@@ -112,7 +128,8 @@ export class PlanStore {
     try {
       const stored = await this.db.get(id).catch((error: unknown) => this.withoutStore(error));
       if (isStale()) return;
-      if (known && stored?.revision === this.saving.revision && !stored.deletedAt) return void this.tabs.hold(id);
+      if (known && stored?.revision === this.saving.revision && !stored.deletedAt)
+        return void this.tabs.hold(id);
       const kept = stored && !stored.deletedAt ? stored : null;
       const found = kept ? kept.plan : await this.files.demo(id);
       if (isStale()) return;
@@ -124,7 +141,12 @@ export class PlanStore {
       this.notices.say(`The plan cannot be opened: ${(error as Error).message}`);
     }
   }
-  private async take(found: Plan, revision: number, kept: boolean, isStale: () => boolean): Promise<void> {
+  private async take(
+    found: Plan,
+    revision: number,
+    kept: boolean,
+    isStale: () => boolean,
+  ): Promise<void> {
     try {
       // A plan of an earlier version is shown as it has become.
       const older = found.version !== PLAN_VERSION;
@@ -153,7 +175,9 @@ export class PlanStore {
   }
   /** The browser keeps nothing here: plans can be looked at, edited and exported. */
   private withoutStore(error: unknown): undefined {
-    this.notices.say(`This browser keeps no plans here (${(error as Error).message}): export what you want to keep.`);
+    this.notices.say(
+      `This browser keeps no plans here (${(error as Error).message}): export what you want to keep.`,
+    );
     return undefined;
   }
 
@@ -173,11 +197,18 @@ export class PlanStore {
     this.heldNow.set(null);
     if (held && agreed) this.make(held.calls, () => true);
   }
-  private make(calls: readonly EditCall[], agrees: (undoes: readonly string[]) => boolean): boolean {
+  private make(
+    calls: readonly EditCall[],
+    agrees: (undoes: readonly string[]) => boolean,
+  ): boolean {
     const plan = this.current();
     if (!plan) return false;
     if (!this.editable()) {
-      this.notices.say(this.follows() ? 'This tab follows another one: take the plan over to edit here.' : 'The plan is still being checked: not taken.'); // prettier-ignore
+      this.notices.say(
+        this.follows()
+          ? 'This tab follows another one: take the plan over to edit here.'
+          : 'The plan is still being checked: not taken.',
+      );
       return false;
     }
     try {
@@ -279,8 +310,11 @@ export class PlanStore {
   private minds(plan: Plan): void {
     if (this.undoneBy || !(plan.floor?.done.length || plan.proving)) return;
     this.undoneBy = () => [];
-    import('./invalidated-work').then(({ undoneBy }) => (this.undoneBy = undoneBy), () => (this.undoneBy = null));
-  } // prettier-ignore
+    import('./invalidated-work').then(
+      ({ undoneBy }) => (this.undoneBy = undoneBy),
+      () => (this.undoneBy = null),
+    );
+  }
   private put(plan: Plan): void {
     this.minds(plan);
     const now = { ...plan, changedAt: new Date().toISOString() };
@@ -306,7 +340,9 @@ export class PlanStore {
     this.show(null, 'refused');
     this.refusedNow.set({
       raw,
-      faults: error.faults.map((fault) => (fault.path ? `${fault.path}: ${fault.message}` : fault.message)),
+      faults: error.faults.map((fault) =>
+        fault.path ? `${fault.path}: ${fault.message}` : fault.message,
+      ),
       mended,
       lastGood: good ?? null,
     });
@@ -314,8 +350,10 @@ export class PlanStore {
 
   private async hear(heard: Heard): Promise<void> {
     if (!this.isOpen()) return;
-    if (heard.kind === 'saved') return void (heard.revision > this.saving.revision && (await this.follow()));
-    if (heard.kind === 'rename') return void (this.editable() && this.apply({ edit: 'rename', with: { name: heard.name } }));
+    if (heard.kind === 'saved')
+      return void (heard.revision > this.saving.revision && (await this.follow()));
+    if (heard.kind === 'rename')
+      return void (this.editable() && this.apply({ edit: 'rename', with: { name: heard.name } }));
     if (heard.kind === 'deleted' && this.phaseNow() === 'ready') this.phaseNow.set('deleted');
     if (heard.kind === 'restored' && this.phaseNow() === 'deleted') this.phaseNow.set('ready');
   }
@@ -327,7 +365,13 @@ export class PlanStore {
     const plan = this.current();
     const stored = plan && (await this.db.get(plan.id).catch(() => undefined));
     if (this.tabs.owns()) return;
-    if (!stored || stored.plan.id !== this.current()?.id || stored.revision <= this.saving.revision || this.phaseNow() !== 'ready') return; // prettier-ignore
+    if (
+      !stored ||
+      stored.plan.id !== this.current()?.id ||
+      stored.revision <= this.saving.revision ||
+      this.phaseNow() !== 'ready'
+    )
+      return;
     this.before.update((list) => [...list, this.plan()].slice(-MOST_UNDO));
     this.after.set([]);
     this.saving.begin(stored.plan, stored.revision, true);

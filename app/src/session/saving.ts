@@ -83,7 +83,10 @@ export class Saving {
         }
         this.failureNow.set((error as Error).message || String(error));
         if (error instanceof PlanDeleted) return;
-        this.timer = setTimeout(() => void this.run(), AGAIN_MS[Math.min(this.failures++, AGAIN_MS.length - 1)]);
+        this.timer = setTimeout(
+          () => void this.run(),
+          AGAIN_MS[Math.min(this.failures++, AGAIN_MS.length - 1)],
+        );
         return;
       }
     }

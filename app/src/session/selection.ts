@@ -7,13 +7,31 @@ import { filter } from 'rxjs';
 import { PlanStore } from './plan-store';
 
 /** A place as it stands in the address: `line:line-r1:3`. */
-export const refText = ({ kind, id, node }: Ref): string => [kind, id, ...(node === undefined ? [] : [node])].map((part) => encodeURIComponent(part)).join(':'); // prettier-ignore
-const KINDS = ['point', 'part', 'port', 'circuit', 'line', 'hose', 'thing', 'gate', 'bender', 'adapter'] as const;
+export const refText = ({ kind, id, node }: Ref): string =>
+  [kind, id, ...(node === undefined ? [] : [node])]
+    .map((part) => encodeURIComponent(part))
+    .join(':');
+const KINDS = [
+  'point',
+  'part',
+  'port',
+  'circuit',
+  'line',
+  'hose',
+  'thing',
+  'gate',
+  'bender',
+  'adapter',
+] as const;
 export function readRef(text: string | null | undefined): Ref | null {
   const [kind, id, node] = (text ?? '').split(':').map(decode);
   const found = KINDS.find((one) => one === kind);
   if (!found || !id) return null;
-  return { kind: found, id, ...(node !== undefined && /^\d+$/.test(node) ? { node: Number(node) } : {}) };
+  return {
+    kind: found,
+    id,
+    ...(node !== undefined && /^\d+$/.test(node) ? { node: Number(node) } : {}),
+  };
 }
 /** A part of an address as it was written; one that nobody wrote stands as it is. */
 function decode(text: string): string {
@@ -72,14 +90,19 @@ export class Selection {
   });
 
   constructor() {
-    this.router.events.pipe(filter((event) => event instanceof NavigationEnd)).subscribe(() => this.readAddress());
+    this.router.events
+      .pipe(filter((event) => event instanceof NavigationEnd))
+      .subscribe(() => this.readAddress());
     this.readAddress();
   }
 
   choose(ref: Ref, replaceUrl = false): void {
     const same = this.refNow()?.kind === ref.kind && this.refNow()?.id === ref.id;
     this.look(ref);
-    void this.router.navigate([], { queryParams: { at: refText(ref) }, replaceUrl: replaceUrl || same });
+    void this.router.navigate([], {
+      queryParams: { at: refText(ref) },
+      replaceUrl: replaceUrl || same,
+    });
   }
   chooseLine(id: string, node: number | null = null): void {
     this.choose({ kind: 'line', id, ...(node === null ? {} : { node }) });

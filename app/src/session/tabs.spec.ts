@@ -15,7 +15,8 @@ function browser() {
       channels.push(this);
     }
     postMessage(data: unknown): void {
-      for (const other of channels) if (other !== this) other.dispatchEvent(new MessageEvent('message', { data }));
+      for (const other of channels)
+        if (other !== this) other.dispatchEvent(new MessageEvent('message', { data }));
     }
   }
   const held = new Map<string, Wanting>();
@@ -78,12 +79,20 @@ describe('tabs on one plan', () => {
     one.saved('p', 4);
     one.saved('other', 5);
     one.tell('p', { kind: 'deleted' });
-    expect(heard).toEqual([expect.objectContaining({ kind: 'saved', revision: 4 }), { kind: 'deleted' }]);
+    expect(heard).toEqual([
+      expect.objectContaining({ kind: 'saved', revision: 4 }),
+      { kind: 'deleted' },
+    ]);
     const read = jest.fn(() => Promise.resolve());
     two.beforeWriting = read;
     await one.hold('q');
     await soon();
-    expect([two.role(), read.mock.calls.length, one.others().size, two.others().size]).toEqual(['writer', 1, 0, 0]);
+    expect([two.role(), read.mock.calls.length, one.others().size, two.others().size]).toEqual([
+      'writer',
+      1,
+      0,
+      0,
+    ]);
   });
 
   test('one that follows takes over: the writer keeps what it has first, then follows', async () => {

@@ -26,7 +26,8 @@ const lockOf = (planId: string): string => `firm-line plan ${planId}`;
 @Injectable({ providedIn: 'root' })
 export class Tabs {
   private readonly tab = newId();
-  private readonly channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('firm-line');
+  private readonly channel =
+    typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('firm-line');
   private readonly locks = (navigator as { locks?: LockManager }).locks;
   private planId: string | null = null;
   private release: () => void = () => undefined;
@@ -78,7 +79,8 @@ export class Tabs {
     this.say({ kind: 'take' });
     clearTimeout(this.stealing);
     this.stealing = setTimeout(() => {
-      if (this.planId === planId && this.role() !== 'writer') void this.lock(planId, { steal: true });
+      if (this.planId === planId && this.role() !== 'writer')
+        void this.lock(planId, { steal: true });
     }, DEAD_MS);
   }
 
@@ -86,7 +88,10 @@ export class Tabs {
     this.channel?.postMessage({ kind: 'saved', tab: this.tab, planId, revision } satisfies Message);
   }
   /** Tells the tabs that hold a plan of something done to it in the list of plans. */
-  tell(planId: string, message: { kind: 'deleted' | 'restored' } | { kind: 'rename'; name: string }): void {
+  tell(
+    planId: string,
+    message: { kind: 'deleted' | 'restored' } | { kind: 'rename'; name: string },
+  ): void {
     this.channel?.postMessage({ ...message, tab: this.tab, planId } satisfies Message);
   }
   /** Whether some tab writes this plan now. */
@@ -96,7 +101,11 @@ export class Tabs {
   }
 
   private say(message: { kind: 'open' | 'here' | 'closed' | 'take' }): void {
-    this.channel?.postMessage({ ...message, tab: this.tab, planId: this.planId! } satisfies Message);
+    this.channel?.postMessage({
+      ...message,
+      tab: this.tab,
+      planId: this.planId!,
+    } satisfies Message);
   }
   private letGo(): void {
     this.queued?.abort();
@@ -126,7 +135,7 @@ export class Tabs {
         this.queue(planId);
       });
     });
-  } // prettier-ignore
+  }
   private queue(planId: string): void {
     this.queued = new AbortController();
     void this.lock(planId, { signal: this.queued.signal });
@@ -137,11 +146,17 @@ export class Tabs {
     if (this.planId !== planId) return;
     this.letGo();
     // Behind the tab that asked for it.
-    setTimeout(() => this.planId === planId && this.role() === 'follower' && this.queue(planId), 200);
+    setTimeout(
+      () => this.planId === planId && this.role() === 'follower' && this.queue(planId),
+      200,
+    );
   }
   private standAside(planId: string): void {
     this.queued?.abort();
-    setTimeout(() => this.planId === planId && this.role() === 'follower' && this.queue(planId), 400);
+    setTimeout(
+      () => this.planId === planId && this.role() === 'follower' && this.queue(planId),
+      400,
+    );
   }
 
   private gone(tab: string): void {
@@ -159,7 +174,9 @@ export class Tabs {
       case 'closed':
         return this.gone(message.tab);
       case 'take':
-        return void (this.role() === 'writer' ? this.give(this.planId) : this.standAside(this.planId));
+        return void (this.role() === 'writer'
+          ? this.give(this.planId)
+          : this.standAside(this.planId));
     }
     if (!this.beside().has(message.tab)) {
       this.beside.update((tabs) => new Set([...tabs, message.tab]));

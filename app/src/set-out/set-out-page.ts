@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { Router } from '@angular/router';
 import { figure, InputError } from '@firm-line/core/lib/faults';
 import type { Plan } from '@firm-line/core/plan';
@@ -46,33 +55,58 @@ interface Tried {
   providers: [{ provide: DISPLAY_UNITS, useFactory: () => inject(SetOutPage).units }],
   template: `
     <header class="flex flex-wrap items-center gap-4 border-b border-rule bg-sheet px-6 py-3">
-      <a href="/" aria-label="All plans" (click)="leave($event)"><img src="favicon.svg" alt="" class="size-11" /></a>
+      <a href="/" aria-label="All plans" (click)="leave($event)"
+        ><img src="favicon.svg" alt="" class="size-11"
+      /></a>
       <div class="mr-auto">
         <h1 class="text-2xl font-bold">Set out a new plan</h1>
         <p class="text-ink-soft">Say what you know. The rest is a guess until you measure it.</p>
       </div>
-      <button type="button" class="btn" [attr.aria-label]="'Units: ' + (units() === 'metric' ? 'mm' : 'in') + '. Switch.'" (click)="swapUnits()">{{ units() === 'metric' ? 'mm' : 'in' }}</button>
+      <button
+        type="button"
+        class="btn"
+        [attr.aria-label]="'Units: ' + (units() === 'metric' ? 'mm' : 'in') + '. Switch.'"
+        (click)="swapUnits()"
+      >
+        {{ units() === 'metric' ? 'mm' : 'in' }}
+      </button>
       <button type="button" class="btn" (click)="begin(null)">Start empty</button>
     </header>
     <div class="grid min-h-0 flex-1 md:grid-cols-[minmax(0,1fr)_minmax(0,0.9fr)]">
       <div class="flex min-h-0 min-w-0 flex-col bg-sheet">
         <div class="min-h-0 flex-1 overflow-auto px-6 pt-1">
           <ol class="text-lg" aria-label="What is known">
-          @for (sentence of sentences(); track $index) {
-            <li class="flex gap-5 border-b border-rule py-2 leading-10">
-              <span class="w-4 shrink-0 font-mono text-base text-ink-soft" aria-hidden="true">{{ $index + 1 }}</span>
-              <p>
-                @for (one of sentence; track $index) {@if (one.ask) {<fl-set-out-word [ask]="one.ask" [answers]="answers()" [said]="draft().said.includes(one.ask)" [text]="draft().typed[one.ask] ?? null" [fault]="fault()?.ask === one.ask" (chosen)="take($event)" />}{{ one.words }}}
-              </p>
-            </li>
-          }
+            @for (sentence of sentences(); track $index) {
+              <li class="flex gap-5 border-b border-rule py-2 leading-10">
+                <span class="w-4 shrink-0 font-mono text-base text-ink-soft" aria-hidden="true">{{
+                  $index + 1
+                }}</span>
+                <p>
+                  @for (one of sentence; track $index) {
+                    @if (one.ask) {
+                      <fl-set-out-word
+                        [ask]="one.ask"
+                        [answers]="answers()"
+                        [said]="draft().said.includes(one.ask)"
+                        [text]="draft().typed[one.ask] ?? null"
+                        [fault]="fault()?.ask === one.ask"
+                        (chosen)="take($event)"
+                      />
+                    }
+                    {{ one.words }}
+                  }
+                </p>
+              </li>
+            }
           </ol>
           <p class="py-2 text-sm text-ink-soft">
-            What stands here to begin with is common practice and invented ordinary figures, not your vehicle's. The maker's sheet
-            and local rules come first.
+            What stands here to begin with is common practice and invented ordinary figures, not
+            your vehicle's. The maker's sheet and local rules come first.
           </p>
         </div>
-        <footer class="sticky bottom-0 flex items-center gap-4 border-t border-rule bg-sheet px-6 py-4">
+        <footer
+          class="sticky bottom-0 flex items-center gap-4 border-t border-rule bg-sheet px-6 py-4"
+        >
           <div class="min-w-0 flex-1" aria-live="polite">
             @if (fault(); as wrong) {
               <p class="fault" role="alert">{{ wrong.message }}</p>
@@ -84,20 +118,34 @@ interface Tried {
           @if (waiting()) {
             <button type="button" class="btn" (click)="waiting.set(false)">Cancel</button>
           }
-          <button type="button" class="btn-main min-h-14 px-8 text-lg" [disabled]="waiting() || kept() || fault() !== null" (click)="set()">{{ waiting() ? 'Leading lines, ' + share() + ' %' : 'Set it out' }}</button>
+          <button
+            type="button"
+            class="btn-main min-h-14 px-8 text-lg"
+            [disabled]="waiting() || kept() || fault() !== null"
+            (click)="set()"
+          >
+            {{ waiting() ? 'Leading lines, ' + share() + ' %' : 'Set it out' }}
+          </button>
         </footer>
       </div>
       @if (shown(); as plan) {
-        <fl-set-out-picture class="max-md:h-[36rem]" [plan]="plan" [answers]="drawn()" [led]="found() !== null" />
+        <fl-set-out-picture
+          class="max-md:h-[36rem]"
+          [plan]="plan"
+          [answers]="drawn()"
+          [led]="found() !== null"
+        />
       }
     </div>
   `,
-}) // prettier-ignore
+})
 export class SetOutPage {
   private readonly router = inject(Router);
   private readonly files = inject(PlanFiles);
   private readonly finder = inject(SetOutFinder);
-  protected readonly draft = signal<Draft>(readDraft() ?? { answers: defaultsFor('van'), said: [], typed: {}, units: null });
+  protected readonly draft = signal<Draft>(
+    readDraft() ?? { answers: defaultsFor('van'), said: [], typed: {}, units: null },
+  );
   private readonly last = signal<Plan | undefined>(undefined);
   readonly units = computed((): UnitSystem => this.draft().units ?? this.last()?.units ?? 'metric');
   protected readonly answers = computed(() => this.draft().answers);
@@ -105,16 +153,24 @@ export class SetOutPage {
   protected readonly waiting = signal(false);
   protected readonly kept = signal(false);
 
-  private readonly asked = computed(
-    (): SetOut => ({ answers: this.answers(), said: this.draft().said, name: 'New plan', units: this.units(), bench: this.last()?.bench }),
-  ); // prettier-ignore
+  private readonly asked = computed((): SetOut => ({
+    answers: this.answers(),
+    said: this.draft().said,
+    name: 'New plan',
+    units: this.units(),
+    bench: this.last()?.bench,
+  }));
   private readonly tried = computed((): Tried => {
     const asked = this.asked();
     try {
       return { plan: sketchOut(asked, FRESH), answers: asked.answers, fault: null };
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
-      return { plan: null, answers: asked.answers, fault: { ask: error.path as Ask, message: error.message } };
+      return {
+        plan: null,
+        answers: asked.answers,
+        fault: { ask: error.path as Ask, message: error.message },
+      };
     }
   });
   /** What is drawn: while answers do not go together, the last that did. */
@@ -126,7 +182,9 @@ export class SetOutPage {
   protected readonly fault = computed(() => this.untaken() ?? this.tried().fault);
   protected readonly found = computed(() => {
     const asked = this.asked();
-    return this.finder.isStale({ id: 'set-out', plan: asked }) ? null : this.finder.foundFor('set-out');
+    return this.finder.isStale({ id: 'set-out', plan: asked })
+      ? null
+      : this.finder.foundFor('set-out');
   });
   protected readonly shown = computed(() => this.found()?.plan ?? this.sketch().plan);
   protected readonly share = computed(() => Math.round(100 * this.finder.share()));
@@ -137,7 +195,9 @@ export class SetOutPage {
         const next = said[i + 1];
         const closes = typeof next === 'string' && CLOSES.test(next);
         const gap = closes ? '' : ' ';
-        return typeof one === 'string' ? { ask: null, words: one + gap } : { ask: one.ask, words: gap };
+        return typeof one === 'string'
+          ? { ask: null, words: one + gap }
+          : { ask: one.ask, words: gap };
       }),
     ),
   );
@@ -153,21 +213,32 @@ export class SetOutPage {
   });
   protected readonly guessWords = computed(() => {
     const sums = this.found()?.sums;
-    if (!sums) return this.finder.busy() ? `Leading the lines, ${this.share()} %` : (this.finder.message() ?? '');
+    if (!sums)
+      return this.finder.busy()
+        ? `Leading the lines, ${this.share()} %`
+        : (this.finder.message() ?? '');
     const off = this.found()!.plan.comesOff ?? [];
-    const comes = off.length ? ` Comes off: ${off.map((one) => one.toLowerCase()).join('; ')}.` : '';
+    const comes = off.length
+      ? ` Comes off: ${off.map((one) => one.toLowerCase()).join('; ')}.`
+      : '';
     return `${sums.guesses} places are guesses. What is worth taping first comes next.${comes}`;
   });
 
   constructor() {
     inject(PlanStore).close();
-    void this.files.last().then((plan) => this.last.set(plan)).catch(() => undefined); // prettier-ignore
+    void this.files
+      .last()
+      .then((plan) => this.last.set(plan))
+      .catch(() => undefined);
     effect(() => writeDraft(this.draft()));
     effect((clear) => {
       const asked = this.asked();
       untracked(() => this.finder.cancel());
       if (this.tried().fault) return;
-      const rest = setTimeout(() => this.finder.look(asked, { id: 'set-out', plan: asked }), REST_MS);
+      const rest = setTimeout(
+        () => this.finder.look(asked, { id: 'set-out', plan: asked }),
+        REST_MS,
+      );
       clear(() => clearTimeout(rest));
     });
     // What was waited for is kept as soon as it is found.
@@ -188,7 +259,12 @@ export class SetOutPage {
       const { answers, said, typed } = this.draft();
       const now = new Set<Ask>([...said, ask]);
       const next = answered(answers, now, ask, value);
-      this.draft.update((draft) => ({ ...draft, answers: next, said: [...now], typed: { ...typed, [ask]: text ?? undefined } }));
+      this.draft.update((draft) => ({
+        ...draft,
+        answers: next,
+        said: [...now],
+        typed: { ...typed, [ask]: text ?? undefined },
+      }));
       this.untaken.set(null);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
@@ -196,7 +272,10 @@ export class SetOutPage {
     }
   }
   protected swapUnits(): void {
-    this.draft.update((draft) => ({ ...draft, units: this.units() === 'metric' ? 'inch' : 'metric' }));
+    this.draft.update((draft) => ({
+      ...draft,
+      units: this.units() === 'metric' ? 'inch' : 'metric',
+    }));
   }
   protected set(): void {
     if (this.fault()) return;
@@ -204,7 +283,8 @@ export class SetOutPage {
     if (found) void this.begin(found.plan);
     else {
       this.waiting.set(true);
-      if (!this.finder.busy()) this.finder.look(this.asked(), { id: 'set-out', plan: this.asked() });
+      if (!this.finder.busy())
+        this.finder.look(this.asked(), { id: 'set-out', plan: this.asked() });
     }
   }
   /** Keeps the plan, or an empty one, and goes to it. */
@@ -218,7 +298,10 @@ export class SetOutPage {
     } catch (error) {
       this.waiting.set(false);
       this.kept.set(false);
-      this.untaken.set({ ask: 'job', message: `The plan was not kept: ${(error as Error).message}` });
+      this.untaken.set({
+        ask: 'job',
+        message: `The plan was not kept: ${(error as Error).message}`,
+      });
     }
   }
   protected leave(event: Event): void {

@@ -45,30 +45,72 @@ const MARGIN = { x: 90, top: 56, bottom: 56 };
       class="absolute inset-0 h-full w-full"
       [attr.viewBox]="'0 0 ' + size().width + ' ' + size().height"
       role="img"
-      [attr.aria-label]="'The vehicle from above: ' + plan().parts.length + ' parts, ' + plan().lines.length + ' lines'"
+      [attr.aria-label]="
+        'The vehicle from above: ' +
+        plan().parts.length +
+        ' parts, ' +
+        plan().lines.length +
+        ' lines'
+      "
     >
       @for (thing of things(); track thing.id) {
         <path [attr.d]="thing.d" [class]="thing.look" stroke-width="1.2" stroke-linejoin="round" />
       }
       @for (hose of hoses(); track hose.id) {
-        <path [attr.d]="hose.d" class="fill-none stroke-slate" stroke-width="3" stroke-dasharray="2 4" stroke-linecap="round" />
+        <path
+          [attr.d]="hose.d"
+          class="fill-none stroke-slate"
+          stroke-width="3"
+          stroke-dasharray="2 4"
+          stroke-linecap="round"
+        />
       }
       @for (line of lines(); track line.id) {
-        <path [attr.d]="line.d" class="fill-none" [class]="line.look" [attr.stroke-width]="line.led ? 4 : 3" stroke-linejoin="round" [attr.stroke-dasharray]="line.led ? null : '7 5'" />
+        <path
+          [attr.d]="line.d"
+          class="fill-none"
+          [class]="line.look"
+          [attr.stroke-width]="line.led ? 4 : 3"
+          stroke-linejoin="round"
+          [attr.stroke-dasharray]="line.led ? null : '7 5'"
+        />
       }
       @for (part of parts(); track part.id) {
-        <rect [attr.x]="part.x - 6" [attr.y]="part.y - 6" width="12" height="12" rx="2" class="fill-ink" />
+        <rect
+          [attr.x]="part.x - 6"
+          [attr.y]="part.y - 6"
+          width="12"
+          height="12"
+          rx="2"
+          class="fill-ink"
+        />
         @if (part.name) {
-          <text [attr.x]="part.x + part.dx" [attr.y]="part.y + part.dy" [attr.text-anchor]="part.dx < 0 ? 'end' : 'start'" class="fill-ink stroke-paper text-[13px] font-semibold" stroke-width="3" paint-order="stroke">{{ part.name }}</text>
+          <text
+            [attr.x]="part.x + part.dx"
+            [attr.y]="part.y + part.dy"
+            [attr.text-anchor]="part.dx < 0 ? 'end' : 'start'"
+            class="fill-ink stroke-paper text-[13px] font-semibold"
+            stroke-width="3"
+            paint-order="stroke"
+          >
+            {{ part.name }}
+          </text>
         }
       }
       @for (dim of dims(); track $index) {
         <path [attr.d]="dim.d" class="fill-none stroke-ink-soft" stroke-width="1.3" />
-        <text [attr.x]="dim.x" [attr.y]="dim.y" text-anchor="middle" class="fill-ink font-mono text-[14px] font-semibold">{{ dim.name }}</text>
+        <text
+          [attr.x]="dim.x"
+          [attr.y]="dim.y"
+          text-anchor="middle"
+          class="fill-ink font-mono text-[14px] font-semibold"
+        >
+          {{ dim.name }}
+        </text>
       }
     </svg>
   `,
-}) // prettier-ignore
+})
 export class SetOutPicture {
   private readonly units = inject(DISPLAY_UNITS);
   readonly plan = input.required<Plan>();
@@ -80,15 +122,35 @@ export class SetOutPicture {
   /** The vehicle's right to the right, its front up. */
   private readonly at = computed(() => {
     const { width, height } = this.size();
-    const corners = this.plan().things.flatMap(({ shape }) => solidsOf(shape).map(boxOf).flatMap(({ min, max }) => [min, max])); // prettier-ignore
+    const corners = this.plan().things.flatMap(({ shape }) =>
+      solidsOf(shape)
+        .map(boxOf)
+        .flatMap(({ min, max }) => [min, max]),
+    );
     const [x0, x1] = [Math.min(...corners.map((p) => p[0])), Math.max(...corners.map((p) => p[0]))];
     const half = Math.max(...corners.map((p) => Math.abs(p[1])));
-    const scale = Math.max(0.01, Math.min((width - 2 * MARGIN.x) / (2 * half), (height - MARGIN.top - MARGIN.bottom) / (x1 - x0))); // prettier-ignore
+    const scale = Math.max(
+      0.01,
+      Math.min(
+        (width - 2 * MARGIN.x) / (2 * half),
+        (height - MARGIN.top - MARGIN.bottom) / (x1 - x0),
+      ),
+    );
     const top = (height - (x1 - x0) * scale) / 2;
-    return (p: Vec3): readonly [number, number] => [width / 2 + p[1] * scale, top + (p[0] - x0) * scale];
+    return (p: Vec3): readonly [number, number] => [
+      width / 2 + p[1] * scale,
+      top + (p[0] - x0) * scale,
+    ];
   });
   private path(points: readonly Vec3[]): string {
-    return points.map((p, i) => `${i ? 'L' : 'M'}${this.at()(p).map((v) => v.toFixed(1)).join(' ')}`).join(''); // prettier-ignore
+    return points
+      .map(
+        (p, i) =>
+          `${i ? 'L' : 'M'}${this.at()(p)
+            .map((v) => v.toFixed(1))
+            .join(' ')}`,
+      )
+      .join('');
   }
   private readonly laid = computed(() => layPlan(this.plan()));
 
@@ -113,7 +175,8 @@ export class SetOutPicture {
   );
   protected readonly hoses = computed(() =>
     this.plan().hoses.map(({ id, ends }) => {
-      const place = ({ portId, atMm }: typeof ends.a): Vec3 => this.laid().ports.get(portId ?? '')?.fixed.atMm ?? atMm;
+      const place = ({ portId, atMm }: typeof ends.a): Vec3 =>
+        this.laid().ports.get(portId ?? '')?.fixed.atMm ?? atMm;
       return { id, d: this.path([place(ends.a), place(ends.b)]) };
     }),
   );
@@ -151,11 +214,23 @@ export class SetOutPicture {
     const [from, to] = [at([0, 0, 0])[1], at([axlesMm[vehicle === 'trailer' ? 0 : 1]!, 0, 0])[1]];
     const right = width - 34;
     return [
-      { name: text(wheelbaseMm), d: `M${right - 6} ${from}h12M${right} ${from}V${to}M${right - 6} ${to}h12`, x: right - 36, y: (from + to) / 2 - 8 },
-      ...(isCycle ? [] : [
-        { name: text(railsOverMm), d: level(railsOverMm, 34), x: width / 2, y: 22 },
-        { name: text(rearTrackMm), d: level(rearTrackMm, height - 36), x: width / 2, y: height - 14 },
-      ]),
+      {
+        name: text(wheelbaseMm),
+        d: `M${right - 6} ${from}h12M${right} ${from}V${to}M${right - 6} ${to}h12`,
+        x: right - 36,
+        y: (from + to) / 2 - 8,
+      },
+      ...(isCycle
+        ? []
+        : [
+            { name: text(railsOverMm), d: level(railsOverMm, 34), x: width / 2, y: 22 },
+            {
+              name: text(rearTrackMm),
+              d: level(rearTrackMm, height - 36),
+              x: width / 2,
+              y: height - 14,
+            },
+          ]),
     ].filter(() => rail.toMm > rail.fromMm);
-  }); // prettier-ignore
+  });
 }

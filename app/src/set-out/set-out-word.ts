@@ -1,20 +1,58 @@
 import type { ElementRef } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, viewChild } from '@angular/core';
-import { CHOICES, NUMBERS, type Answers, type Ask, type NumberAsk } from '@firm-line/core/proposals/set-out';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  viewChild,
+} from '@angular/core';
+import {
+  CHOICES,
+  NUMBERS,
+  type Answers,
+  type Ask,
+  type NumberAsk,
+} from '@firm-line/core/proposals/set-out';
 import { formatLength, parseLength } from '@firm-line/core/lib/units';
 import { parseQuantity } from '@firm-line/core/lib/units/quantity';
 import { DISPLAY_UNITS } from '../kit/units';
 
 /** What was typed or chosen for an answer: its value with the text it was typed in, or why it cannot be taken. */
 export type Word =
-  | { readonly ok: true; readonly ask: Ask; readonly value: string | number; readonly text: string | null }
+  | {
+      readonly ok: true;
+      readonly ask: Ask;
+      readonly value: string | number;
+      readonly text: string | null;
+    }
   | { readonly ok: false; readonly ask: Ask; readonly message: string };
 
 const LABELS: Partial<Record<Ask, string>> = {
-  job: 'What is done', use: 'How it is used', vehicle: 'What it is', axles: 'How many axles', tyre: 'Tyre, as written on it', section: 'Section of the rails', kickUp: 'Kick-up of the rails',
-  front: 'Front brakes', rear: 'Rear brakes', frontAxle: 'Front axle', rearAxle: 'Rear axle', master: 'Master', masterAt: 'Where the master stands', booster: 'Booster', split: 'Split of the circuits',
-  clutch: 'Clutch', parking: 'Parking brake', exhaust: 'Where the exhaust runs', engine: 'Where the engine is', tube: 'Tube', fluid: 'Fluid',
-}; // prettier-ignore
+  job: 'What is done',
+  use: 'How it is used',
+  vehicle: 'What it is',
+  axles: 'How many axles',
+  tyre: 'Tyre, as written on it',
+  section: 'Section of the rails',
+  kickUp: 'Kick-up of the rails',
+  front: 'Front brakes',
+  rear: 'Rear brakes',
+  frontAxle: 'Front axle',
+  rearAxle: 'Rear axle',
+  master: 'Master',
+  masterAt: 'Where the master stands',
+  booster: 'Booster',
+  split: 'Split of the circuits',
+  clutch: 'Clutch',
+  parking: 'Parking brake',
+  exhaust: 'Where the exhaust runs',
+  engine: 'Where the engine is',
+  tube: 'Tube',
+  fluid: 'Fluid',
+};
 const isNumber = (ask: Ask): ask is NumberAsk => ask in NUMBERS;
 const UNITS = { kg: ' kg', 'km/h': ' km/h', length: '' } as const;
 
@@ -65,7 +103,8 @@ export class SetOutWord {
   readonly chosen = output<Word>();
 
   protected readonly choices = computed(
-    () => (CHOICES as Partial<Record<Ask, readonly (readonly [string, string])[]>>)[this.ask()] ?? null,
+    () =>
+      (CHOICES as Partial<Record<Ask, readonly (readonly [string, string])[]>>)[this.ask()] ?? null,
   );
   protected readonly label = computed(() => {
     const ask = this.ask();
@@ -78,8 +117,13 @@ export class SetOutWord {
   protected readonly shown = computed(() => {
     const ask = this.ask();
     const value = this.answers()[ask];
-    return this.text() ?? (isNumber(ask) && NUMBERS[ask].unit === 'length' ? formatLength(value as number, this.units(), 1) : String(value));
-  }); // prettier-ignore
+    return (
+      this.text() ??
+      (isNumber(ask) && NUMBERS[ask].unit === 'length'
+        ? formatLength(value as number, this.units(), 1)
+        : String(value))
+    );
+  });
 
   private readonly field = viewChild<ElementRef<HTMLInputElement | HTMLSelectElement>>('field');
   constructor() {
@@ -96,8 +140,17 @@ export class SetOutWord {
     if (text === this.shown()) return;
     if (!isNumber(ask)) return this.chosen.emit({ ok: true, ask, value: text, text });
     const { unit, name } = NUMBERS[ask];
-    const read = unit === 'length' ? parseLength(text, this.units()) : unit === 'kg' ? parseQuantity(text, 'kg') : speed(text);
-    this.chosen.emit(read.ok ? { ok: true, ask, value: read.value, text } : { ok: false, ask, message: `${name}: ${read.message}` }); // prettier-ignore
+    const read =
+      unit === 'length'
+        ? parseLength(text, this.units())
+        : unit === 'kg'
+          ? parseQuantity(text, 'kg')
+          : speed(text);
+    this.chosen.emit(
+      read.ok
+        ? { ok: true, ask, value: read.value, text }
+        : { ok: false, ask, message: `${name}: ${read.message}` },
+    );
   }
 }
 

@@ -14,7 +14,8 @@ async function page() {
   const fixture = TestBed.createComponent(SetOutPage);
   await fixture.whenStable();
   const root = fixture.nativeElement as HTMLElement;
-  const field = (ask: string) => root.querySelector<HTMLInputElement | HTMLSelectElement>(`[data-ask=${ask}]`)!;
+  const field = (ask: string) =>
+    root.querySelector<HTMLInputElement | HTMLSelectElement>(`[data-ask=${ask}]`)!;
   const say = async (ask: string, text: string): Promise<void> => {
     field(ask).value = text;
     field(ask).dispatchEvent(new Event('change'));
@@ -24,7 +25,8 @@ async function page() {
     [...root.querySelectorAll('button')].find((b) => b.textContent!.trim() === name)!.click();
     await fixture.whenStable();
   };
-  const words = (selector: string): string => root.querySelector(selector)?.textContent?.replace(/\s+/g, ' ').trim() ?? '';
+  const words = (selector: string): string =>
+    root.querySelector(selector)?.textContent?.replace(/\s+/g, ' ').trim() ?? '';
   return { fixture, root, field, say, press, words };
 }
 beforeEach(() => sessionStorage.clear());
@@ -32,8 +34,12 @@ beforeEach(() => sessionStorage.clear());
 describe('the page on which a plan is set out', () => {
   test('sentences stand with their defaults, and the picture with its dimensions', async () => {
     const at = await page();
-    expect(at.words('ol li')).toMatch(/^1 ?.*wheelbase.*, track.*in front and.*behind, on.*tyres\.$/);
-    expect([...at.root.querySelectorAll('fl-set-out-picture text')].map((t) => t.textContent!.trim())).toEqual(expect.arrayContaining(['2650', '860', '1500', 'Tandem master'])); // prettier-ignore
+    expect(at.words('ol li')).toMatch(
+      /^1 ?.*wheelbase.*, track.*in front and.*behind, on.*tyres\.$/,
+    );
+    expect(
+      [...at.root.querySelectorAll('fl-set-out-picture text')].map((t) => t.textContent!.trim()),
+    ).toEqual(expect.arrayContaining(['2650', '860', '1500', 'Tandem master']));
     expect(at.words('[data-test=sums]')).toMatch(/^\d+ parts, \d+ lines, \d+ hoses/);
   });
 
@@ -44,28 +50,36 @@ describe('the page on which a plan is set out', () => {
     ['topKmh', '110', 110],
     ['emptyKg', '3000 lb', 1360.77711],
     ['ladenKg', '2 t', 2000],
-  ])('%s said as %s is taken as it is meant and stands as it was said', async (ask, text, value) => {
-    const at = await page();
-    await at.say(ask, text);
-    expect(at.field(ask).value).toBe(text);
-    // 1 ft = 304.8 mm, 1 mile = 1.609344 km, 1 lb = 0.45359237 kg (NIST SP 811).
-    expect(readDraft()!.answers[ask as 'topKmh']).toBeCloseTo(value, 4);
-    expect(readDraft()!.said).toEqual([ask]);
-  });
+  ])(
+    '%s said as %s is taken as it is meant and stands as it was said',
+    async (ask, text, value) => {
+      const at = await page();
+      await at.say(ask, text);
+      expect(at.field(ask).value).toBe(text);
+      // 1 ft = 304.8 mm, 1 mile = 1.609344 km, 1 lb = 0.45359237 kg (NIST SP 811).
+      expect(readDraft()!.answers[ask as 'topKmh']).toBeCloseTo(value, 4);
+      expect(readDraft()!.said).toEqual([ask]);
+    },
+  );
 
   test.each([
     ['wheelbaseMm', 'long', /Wheelbase: .*"long"/],
     ['topKmh', 'fast', /Top speed: "fast" is not a speed/],
     ['tyre', 'fat', /“fat” is no tyre/],
     ['ladenKg', '900', /Laden it weighs 900 kg, less than the 1400 kg empty/],
-  ])('%s said as %s is refused in a sentence, and nothing is set out meanwhile', async (ask, text, sentence) => {
-    const at = await page();
-    await at.say(ask, text);
-    expect(at.words('footer .fault')).toMatch(sentence);
-    expect(at.root.querySelector<HTMLButtonElement>('footer .btn-main')!.disabled).toBe(true);
-    await at.say(ask, String(ask === 'tyre' ? '195/60 R15' : 2500));
-    expect(at.words('footer .fault')).toBe(ask === 'topKmh' ? 'Top speed of 2500 km/h lies outside 10 to 400 km/h.' : '');
-  });
+  ])(
+    '%s said as %s is refused in a sentence, and nothing is set out meanwhile',
+    async (ask, text, sentence) => {
+      const at = await page();
+      await at.say(ask, text);
+      expect(at.words('footer .fault')).toMatch(sentence);
+      expect(at.root.querySelector<HTMLButtonElement>('footer .btn-main')!.disabled).toBe(true);
+      await at.say(ask, String(ask === 'tyre' ? '195/60 R15' : 2500));
+      expect(at.words('footer .fault')).toBe(
+        ask === 'topKmh' ? 'Top speed of 2500 km/h lies outside 10 to 400 km/h.' : '',
+      );
+    },
+  );
 
   test('what is kept and what comes off is said where a vehicle is changed', async () => {
     const at = await page();
@@ -77,8 +91,15 @@ describe('the page on which a plan is set out', () => {
     await at.press('Set it out');
     await until(() => TestBed.inject(Router).url.includes('/measure'));
     const { plan } = (await TestBed.inject(PlanDb).get(TestBed.inject(Router).url.split('/')[2]!))!;
-    expect(plan.lines.filter(({ origin }) => origin === 'made').map(({ name }) => name[0])).toEqual(['R', 'R', 'R']);
-    expect(plan.lines.filter(({ origin }) => origin === 'kept').map(({ name }) => name)).toEqual(['F1', 'F2', 'F3', 'C1']);
+    expect(plan.lines.filter(({ origin }) => origin === 'made').map(({ name }) => name[0])).toEqual(
+      ['R', 'R', 'R'],
+    );
+    expect(plan.lines.filter(({ origin }) => origin === 'kept').map(({ name }) => name)).toEqual([
+      'F1',
+      'F2',
+      'F3',
+      'C1',
+    ]);
     // The draft goes with it: the next plan begins anew.
     expect(readDraft()).toBeNull();
   });

@@ -5,10 +5,17 @@ import type { Acts } from './keys';
 const ACTS = {} as Acts;
 const destroy = () => {
   const ends: (() => void)[] = [];
-  const ref = { destroyed: false, onDestroy: (end: () => void) => (ends.push(end), () => undefined) };
-  return { ref: ref as unknown as DestroyRef, end: () => ((ref.destroyed = true), ends.forEach((one) => one())) };
+  const ref = {
+    destroyed: false,
+    onDestroy: (end: () => void) => (ends.push(end), () => undefined),
+  };
+  return {
+    ref: ref as unknown as DestroyRef,
+    end: () => ((ref.destroyed = true), ends.forEach((one) => one())),
+  };
 };
-const press = (key: string, target: EventTarget = window): boolean => target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true })); // prettier-ignore
+const press = (key: string, target: EventTarget = window): boolean =>
+  target.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
 
 describe('keys that come later', () => {
   test('the first that is pressed brings them, and is pressed again then, once; what is typed in a field is not', async () => {

@@ -8,7 +8,11 @@ const isField = (target: EventTarget | null): boolean =>
  * Brings the keys in once they are wanted, by the first that is pressed or by `load`: what was pressed before they came
  * is pressed again then, so that no key is lost.
  */
-export function earlyKeys(acts: Acts, destroy: DestroyRef, keys: () => Promise<{ listen: (acts: Acts, destroy: DestroyRef) => void }>): () => void {
+export function earlyKeys(
+  acts: Acts,
+  destroy: DestroyRef,
+  keys: () => Promise<{ listen: (acts: Acts, destroy: DestroyRef) => void }>,
+): () => void {
   const pressed: KeyboardEvent[] = [];
   let asked = false;
   const hear = (event: KeyboardEvent): void => {
@@ -23,10 +27,11 @@ export function earlyKeys(acts: Acts, destroy: DestroyRef, keys: () => Promise<{
       stop();
       if (destroy.destroyed) return;
       own.listen(acts, destroy);
-      for (const event of pressed) if (!event.defaultPrevented) dispatchEvent(new KeyboardEvent('keydown', event));
+      for (const event of pressed)
+        if (!event.defaultPrevented) dispatchEvent(new KeyboardEvent('keydown', event));
     });
   };
   addEventListener('keydown', hear);
   destroy.onDestroy(stop);
   return load;
-} // prettier-ignore
+}

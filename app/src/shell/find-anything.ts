@@ -1,5 +1,12 @@
 import type { ElementRef } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import type MiniSearch from 'minisearch';
 import { recordsIn } from '@firm-line/core/plan';
 import { PlanStore } from '../session/plan-store';
@@ -20,7 +27,13 @@ const MOST_HITS = 30;
   imports: [Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fl-dialog #dialog label="Find anything" [light]="true" look="mt-24 w-full max-w-xl" (closed)="isOpened.set(false)">
+    <fl-dialog
+      #dialog
+      label="Find anything"
+      [light]="true"
+      look="mt-24 w-full max-w-xl"
+      (closed)="isOpened.set(false)"
+    >
       <input
         #field
         class="w-full border-b border-rule bg-sheet px-5 py-4 text-lg"
@@ -47,9 +60,11 @@ const MOST_HITS = 30;
             (keydown.enter)="take(hit)"
             tabindex="-1"
           >
-            <span class="truncate">{{ hit.text }}</span><span class="text-sm text-ink-soft" [class.text-ink]="i === at()">{{
-              hit.kind
-            }}</span>
+            <span class="truncate">{{ hit.text }}</span><span
+              class="text-sm text-ink-soft"
+              [class.text-ink]="i === at()"
+              >{{ hit.kind }}</span
+            >
           </li>
         }
       </ul>
@@ -71,7 +86,11 @@ export class FindAnything {
   private readonly all = computed((): Hit[] => {
     if (!this.store.isOpen()) return [];
     return [
-      ...STATIONS.map(({ name, path }) => ({ text: name, kind: 'station', go: () => this.jump.to(path) })),
+      ...STATIONS.map(({ name, path }) => ({
+        text: name,
+        kind: 'station',
+        go: () => this.jump.to(path),
+      })),
       ...recordsIn(this.store.plan()).map(({ ref, noun, name }) => ({
         text: name,
         kind: noun,
@@ -79,7 +98,11 @@ export class FindAnything {
       })),
       ...this.store
         .snags()
-        .map((snag) => ({ text: `${snag.where}: ${snag.text}`, kind: 'snag', go: () => this.jump.toSnag(snag) })),
+        .map((snag) => ({
+          text: `${snag.where}: ${snag.text}`,
+          kind: 'snag',
+          go: () => this.jump.toSnag(snag),
+        })),
     ];
   });
   /** The library is had when the dialog is first opened; until then words must stand in what they find. */
@@ -87,7 +110,9 @@ export class FindAnything {
   private readonly index = computed(() => {
     const Library = this.library();
     if (!Library || !this.isOpened()) return null;
-    const index = new Library<{ id: number; text: string; kind: string }>({ fields: ['text', 'kind'] });
+    const index = new Library<{ id: number; text: string; kind: string }>({
+      fields: ['text', 'kind'],
+    });
     index.addAll(this.all().map(({ text, kind }, id) => ({ id, text, kind })));
     return index;
   });
@@ -100,10 +125,17 @@ export class FindAnything {
     const all = this.all();
     const index = this.index();
     if (query && index)
-      return index.search(query, { prefix: true, fuzzy: 0.2, combineWith: 'AND', boost: { text: 2 } }).slice(0, MOST_HITS).map(({ id }) => all[id as number]!);
+      return index
+        .search(query, { prefix: true, fuzzy: 0.2, combineWith: 'AND', boost: { text: 2 } })
+        .slice(0, MOST_HITS)
+        .map(({ id }) => all[id as number]!);
     const words = query.toLowerCase().split(/\s+/).filter(Boolean);
-    return all.filter((hit) => words.every((word) => `${hit.text} ${hit.kind}`.toLowerCase().includes(word))).slice(0, MOST_HITS);
-  }); // prettier-ignore
+    return all
+      .filter((hit) =>
+        words.every((word) => `${hit.text} ${hit.kind}`.toLowerCase().includes(word)),
+      )
+      .slice(0, MOST_HITS);
+  });
 
   open(): void {
     void import('minisearch').then(({ default: library }) => this.library.set(library));
@@ -123,7 +155,9 @@ export class FindAnything {
     else if (event.key === 'ArrowUp' && count) this.at.update((i) => (i + count - 1) % count);
     else return;
     event.preventDefault();
-    queueMicrotask(() => document.getElementById(`find-${this.at()}`)?.scrollIntoView({ block: 'nearest' }));
+    queueMicrotask(() =>
+      document.getElementById(`find-${this.at()}`)?.scrollIntoView({ block: 'nearest' }),
+    );
   }
   protected take(hit: Hit): void {
     this.dialog().close();

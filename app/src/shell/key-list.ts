@@ -27,7 +27,12 @@ export const KEYS: readonly (readonly [string, string])[] = [
   imports: [Dialog, CheckField, Toggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fl-dialog #dialog label="Keys" [light]="true" look="w-[min(34rem,94vw)] max-h-[92dvh] overflow-auto p-5">
+    <fl-dialog
+      #dialog
+      label="Keys"
+      [light]="true"
+      look="w-[min(34rem,94vw)] max-h-[92dvh] overflow-auto p-5"
+    >
       <div class="flex items-center justify-between">
         <h2 class="h2">Keys</h2>
         <button type="button" class="btn" (click)="dialog.close()">Close</button>
@@ -44,7 +49,9 @@ export const KEYS: readonly (readonly [string, string])[] = [
         <div class="flex items-center gap-3">
           <h3 class="mr-auto font-bold">First steps</h3>
           @if (hints.seen().length) {
-            <button type="button" class="btn" (click)="hints.showAgain()">Show them on the screens again</button>
+            <button type="button" class="btn" (click)="hints.showAgain()">
+              Show them on the screens again
+            </button>
           }
         </div>
         <ul class="list-disc pl-5 text-sm">
@@ -55,7 +62,12 @@ export const KEYS: readonly (readonly [string, string])[] = [
       </section>
       <div class="mt-2 flex flex-wrap items-center gap-3 border-t border-rule pt-2">
         <span class="mr-auto">Light or dark</span>
-        <fl-toggle label="Light or dark" [options]="themes" [value]="theme.choice()" (changed)="theme.choose($event)" />
+        <fl-toggle
+          label="Light or dark"
+          [options]="themes"
+          [value]="theme.choice()"
+          (changed)="theme.choose($event)"
+        />
       </div>
       <fl-check-field
         class="mt-2 border-t border-rule"

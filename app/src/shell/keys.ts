@@ -9,7 +9,8 @@ import { STATIONS } from '../stations/registry';
 const KEPT_AS = 'firm-line single keys';
 
 const isTyping = ({ target }: Event): boolean =>
-  target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 
 /** What keys do that stand for a dialog or a button of the frame. */
 export interface Acts {
@@ -38,7 +39,13 @@ export class Keys {
     const alone =
       (act: () => void) =>
       (event: KeyboardEvent): void => {
-        if (!this.single() || isTyping(event) || event.defaultPrevented || document.querySelector('dialog[open]')) return;
+        if (
+          !this.single() ||
+          isTyping(event) ||
+          event.defaultPrevented ||
+          document.querySelector('dialog[open]')
+        )
+          return;
         event.preventDefault();
         act();
       };
@@ -50,7 +57,9 @@ export class Keys {
         act();
       };
     const stop = tinykeys(window, {
-      ...Object.fromEntries(STATIONS.map(({ path }, i) => [`${i + 1}`, alone(() => this.jump.to(path))])),
+      ...Object.fromEntries(
+        STATIONS.map(({ path }, i) => [`${i + 1}`, alone(() => this.jump.to(path))]),
+      ),
       '/': alone(acts.find),
       'Shift+?': alone(acts.keys),
       '?': alone(acts.keys),
@@ -61,7 +70,8 @@ export class Keys {
       b: alone(() => this.room.toggleFolded()),
       v: alone(() => this.room.fit()),
       Escape: (event: KeyboardEvent) => {
-        if (!isTyping(event) && !event.defaultPrevented && !document.querySelector('dialog[open]')) this.room.setFull(false);
+        if (!isTyping(event) && !event.defaultPrevented && !document.querySelector('dialog[open]'))
+          this.room.setFull(false);
       },
       m: alone(() => document.getElementById('move-line')?.focus()),
       '$mod+z': anywhere(() => this.store.undo()),

@@ -17,7 +17,9 @@ import { PlanStore } from '../session/plan-store';
       </div>
     } @else {
       <h1 class="text-2xl font-bold">There is no such plan here</h1>
-      <p class="mt-2">Plans live in this browser. It may have been made in another one, or be among the deleted.</p>
+      <p class="mt-2">
+        Plans live in this browser. It may have been made in another one, or be among the deleted.
+      </p>
       <a routerLink="/" class="btn-main mt-4">See all plans</a>
     }
   `,

@@ -1,4 +1,11 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, inject, viewChild } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  viewChild,
+} from '@angular/core';
 import { Dialog } from '../kit/dialog';
 import { PlanStore } from '../session/plan-store';
 
@@ -21,7 +28,10 @@ const MOST_NAMED = 6;
           <li>and {{ more() }} more</li>
         }
       </ul>
-      <p>What it was done to would be otherwise: it has to be done again, or looked at again. Undo brings it back.</p>
+      <p>
+        What it was done to would be otherwise: it has to be done again, or looked at again. Undo
+        brings it back.
+      </p>
       <div class="mt-4 flex flex-wrap gap-2">
         <button type="button" class="btn-main" (click)="agree()">Change it, do it again</button>
         <button type="button" class="btn" (click)="dialog.close()">Leave it as it is</button>

@@ -10,33 +10,56 @@ import { PlanFiles } from '../storage/plan-files';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block max-w-3xl' },
   template: `
-    <h1 class="text-2xl font-bold">{{ refused().raw.name || 'This plan' }} cannot be used as it is kept</h1>
-    <p class="mt-2">Nothing of it is changed until you choose. Export it first if you want it just as it stands.</p>
+    <h1 class="text-2xl font-bold">
+      {{ refused().raw.name || 'This plan' }} cannot be used as it is kept
+    </h1>
+    <p class="mt-2">
+      Nothing of it is changed until you choose. Export it first if you want it just as it stands.
+    </p>
     <h2 class="h2 mt-4">What is wrong</h2>
-    <ul class="mt-1 max-h-48 overflow-auto font-mono text-sm" tabindex="0" aria-label="What is wrong">
+    <ul
+      class="mt-1 max-h-48 overflow-auto font-mono text-sm"
+      tabindex="0"
+      aria-label="What is wrong"
+    >
       @for (fault of refused().faults; track $index) {
         <li class="border-t border-rule py-1">{{ fault }}</li>
       }
     </ul>
     @if (refused().mended; as mended) {
       <h2 class="h2 mt-4">Mend it</h2>
-      <p>Figures are brought within their limits, and what leads nowhere is let go. This would be changed:</p>
-      <ul class="mt-1 max-h-48 overflow-auto text-sm" tabindex="0" aria-label="What would be changed">
+      <p>
+        Figures are brought within their limits, and what leads nowhere is let go. This would be
+        changed:
+      </p>
+      <ul
+        class="mt-1 max-h-48 overflow-auto text-sm"
+        tabindex="0"
+        aria-label="What would be changed"
+      >
         @for (one of mended.mended; track $index) {
           <li class="border-t border-rule py-1">{{ one.text }}</li>
         }
       </ul>
-      <button type="button" class="btn-main mt-2" (click)="store.takeInstead(mended.plan)">Mend it and open it</button>
+      <button type="button" class="btn-main mt-2" (click)="store.takeInstead(mended.plan)">
+        Mend it and open it
+      </button>
     } @else {
       <p class="mt-4">It cannot be mended by itself.</p>
     }
     @if (refused().lastGood; as good) {
       <h2 class="h2 mt-4">Go back</h2>
-      <p>It was last opened and found sound on {{ when(good.at) }}; what came after would be lost.</p>
-      <button type="button" class="btn mt-2" (click)="store.takeInstead(good.plan)">Open it as it was then</button>
+      <p>
+        It was last opened and found sound on {{ when(good.at) }}; what came after would be lost.
+      </p>
+      <button type="button" class="btn mt-2" (click)="store.takeInstead(good.plan)">
+        Open it as it was then
+      </button>
     }
     <div class="mt-6 flex gap-2 border-t border-rule pt-4">
-      <button type="button" class="btn" (click)="files.export(refused().raw)">Export it as it is</button>
+      <button type="button" class="btn" (click)="files.export(refused().raw)">
+        Export it as it is
+      </button>
       <a class="btn" routerLink="/">See all plans</a>
     </div>
   `,

@@ -30,7 +30,8 @@ async function shell(id: string) {
     document.dispatchEvent(new KeyboardEvent('keydown', { key: name, bubbles: true, ...more }));
     await fixture.whenStable();
   };
-  const text = (selector: string): string => root.querySelector(selector)!.textContent!.replace(/\s+/g, ' ').trim();
+  const text = (selector: string): string =>
+    root.querySelector(selector)!.textContent!.replace(/\s+/g, ' ').trim();
   return { store, fixture, root, key, text, url: () => TestBed.inject(Router).url };
 }
 
@@ -80,22 +81,32 @@ describe('the shell', () => {
     expect(at.text('fl-snag-drawer h3')).toMatch(/^Stop/);
     at.root.querySelector<HTMLButtonElement>('[aria-label="Go to R2, end B in Route"]')!.click();
     await at.fixture.whenStable();
-    expect([TestBed.inject(Selection).line()!.line.name, TestBed.inject(Selection).node()]).toEqual(['R2', 2]);
+    expect([TestBed.inject(Selection).line()!.line.name, TestBed.inject(Selection).node()]).toEqual(
+      ['R2', 2],
+    );
   });
 
   test('of many of a kind the first stands open and the others behind it, with their count', async () => {
     const at = await shell('h4b');
-    const trusted = (): number => at.store.snags().filter(({ rule }) => rule === 'thread-trusted').length;
+    const trusted = (): number =>
+      at.store.snags().filter(({ rule }) => rule === 'thread-trusted').length;
     for (const id of ['port-fr', 'port-rl', 'port-fl']) {
       const { fitting } = at.store.view().ports.get(id)!.port;
-      at.store.apply({ edit: 'changePort', with: { id, patch: { fitting: { ...fitting!, how: 'trusted' } } } });
+      at.store.apply({
+        edit: 'changePort',
+        with: { id, patch: { fitting: { ...fitting!, how: 'trusted' } } },
+      });
     }
     await until(() => trusted() === 4);
     await at.key('s');
-    const fold = [...at.root.querySelectorAll('fl-snag-drawer details')].find((one) => one.textContent!.includes('on trust'))!;
+    const fold = [...at.root.querySelectorAll('fl-snag-drawer details')].find((one) =>
+      one.textContent!.includes('on trust'),
+    )!;
     expect(fold.querySelector('summary')!.textContent).toContain('3 more of this kind');
     expect(fold.querySelectorAll('fl-snag-row')).toHaveLength(3);
-    expect(at.root.querySelectorAll('fl-snag-drawer fl-snag-row')).toHaveLength(at.store.snags().length);
+    expect(at.root.querySelectorAll('fl-snag-drawer fl-snag-row')).toHaveLength(
+      at.store.snags().length,
+    );
   });
 
   test('the next snag goes round and round', async () => {
@@ -120,12 +131,18 @@ describe('the ribbon', () => {
     const fixture = TestBed.createComponent(Ribbon);
     await fixture.whenStable();
     const root = fixture.nativeElement as HTMLElement;
-    const chosen = (): string => root.querySelector('[aria-checked=true]')!.getAttribute('data-line')!;
+    const chosen = (): string =>
+      root.querySelector('[aria-checked=true]')!.getAttribute('data-line')!;
     const press = async (key: string): Promise<void> => {
-      root.querySelector('[aria-checked=true]')!.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+      root
+        .querySelector('[aria-checked=true]')!
+        .dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
       await fixture.whenStable();
     };
-    expect([root.querySelectorAll('[role=radio]').length, chosen()]).toEqual([at.store.plan().lines.length, 'line-f1']);
+    expect([root.querySelectorAll('[role=radio]').length, chosen()]).toEqual([
+      at.store.plan().lines.length,
+      'line-f1',
+    ]);
     await press('ArrowRight');
     expect(chosen()).toBe('line-f2');
     await press('ArrowLeft');
@@ -136,7 +153,11 @@ describe('the ribbon', () => {
   test('an edit that would undo done work is asked about: left it changes nothing, agreed to it is made and can be undone', async () => {
     const at = await shell('h-held');
     // All of the demo's parts are told to be fitted.
-    const done = floorView(viewPlan(at.store.plan())).reduce((floor, { task }) => (task.kind === 'part' ? withDone(floor, task, '2026-11-27T10:00:00Z') : floor), NO_FLOOR); // prettier-ignore
+    const done = floorView(viewPlan(at.store.plan())).reduce(
+      (floor, { task }) =>
+        task.kind === 'part' ? withDone(floor, task, '2026-11-27T10:00:00Z') : floor,
+      NO_FLOOR,
+    );
     at.store.apply({ edit: 'setSheet', with: { sheet: 'floor', to: done } });
     const take = { edit: 'removePart', with: { id: 'master' } } as const;
     const has = (): boolean => at.store.plan().parts.some(({ id }) => id === 'master');
@@ -147,7 +168,10 @@ describe('the ribbon', () => {
     });
     await until(() => at.root.querySelector('fl-held-edit dialog[open]') !== null);
     expect(at.text('[data-test=undoes]')).toBe('Fit Tandem master');
-    const press = (name: string): void => [...at.root.querySelectorAll<HTMLElement>('fl-held-edit button')].find((button) => button.textContent!.trim() === name)!.click(); // prettier-ignore
+    const press = (name: string): void =>
+      [...at.root.querySelectorAll<HTMLElement>('fl-held-edit button')]
+        .find((button) => button.textContent!.trim() === name)!
+        .click();
     press('Change it, do it again');
     await at.fixture.whenStable();
     expect([has(), at.store.held()]).toEqual([false, null]);

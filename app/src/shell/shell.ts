@@ -38,11 +38,24 @@ function focusHead(): void {
 
 @Component({
   selector: 'fl-shell',
-  imports: [RouterOutlet, RouterLink, WayThrough, SnagDrawer, FindAnything, HeldEdit, KeyList, NoPlan, RefusedPlan],
+  imports: [
+    RouterOutlet,
+    RouterLink,
+    WayThrough,
+    SnagDrawer,
+    FindAnything,
+    HeldEdit,
+    KeyList,
+    NoPlan,
+    RefusedPlan,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-dvh flex-col', '[class.floor]': 'floor()' },
   template: `
-    <header [class.hidden]="room.full()" class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule bg-sheet px-4 py-1.5 print:hidden">
+    <header
+      [class.hidden]="room.full()"
+      class="flex flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule bg-sheet px-4 py-1.5 print:hidden"
+    >
       <a routerLink="/" class="flex min-h-tap w-52 items-center gap-3 rounded-lg" title="All plans">
         <img src="favicon.svg" alt="" class="size-9" />
         <span class="min-w-0">
@@ -54,7 +67,14 @@ function focusHead(): void {
       </a>
       <fl-way-through class="order-last min-w-80 flex-1 lg:order-none" />
       <div class="ml-auto flex gap-2">
-        <button type="button" class="btn px-3" (click)="wanted.set('find')" title="Find anything (/)">Find</button>
+        <button
+          type="button"
+          class="btn px-3"
+          (click)="wanted.set('find')"
+          title="Find anything (/)"
+        >
+          Find
+        </button>
         <button
           type="button"
           class="btn w-12 px-0"
@@ -64,58 +84,126 @@ function focusHead(): void {
         >
           {{ unitWord() }}
         </button>
-        <button type="button" class="btn px-3" [disabled]="!store.canUndo()" (click)="store.undo()" title="Undo (Ctrl z)">
+        <button
+          type="button"
+          class="btn px-3"
+          [disabled]="!store.canUndo()"
+          (click)="store.undo()"
+          title="Undo (Ctrl z)"
+        >
           Undo
         </button>
-        <button type="button" class="btn px-3" [disabled]="!store.canRedo()" (click)="store.redo()" title="Redo (Shift Ctrl z)">
+        <button
+          type="button"
+          class="btn px-3"
+          [disabled]="!store.canRedo()"
+          (click)="store.redo()"
+          title="Redo (Shift Ctrl z)"
+        >
           Redo
         </button>
-        <button type="button" class="btn px-3" [disabled]="!store.isOpen()" (click)="exportPlan()" title="Export this plan as a file">
+        <button
+          type="button"
+          class="btn px-3"
+          [disabled]="!store.isOpen()"
+          (click)="exportPlan()"
+          title="Export this plan as a file"
+        >
           Export
         </button>
-        <button type="button" class="btn-dark whitespace-nowrap" (click)="wanted.set('snags')" title="All snags (s)" data-test="snags">
+        <button
+          type="button"
+          class="btn-dark whitespace-nowrap"
+          (click)="wanted.set('snags')"
+          title="All snags (s)"
+          data-test="snags"
+        >
           {{ snagWord() }}
         </button>
       </div>
     </header>
     @if (store.saveFailure(); as why) {
-      <div class="sticky top-0 z-40 flex flex-wrap items-center gap-3 bg-stop px-6 py-1 text-sheet print:hidden" role="alert" data-test="not-saved">
-        <p class="flex-1 py-2"><strong>Not saved:</strong> {{ why }} It is tried again by itself; until it holds, export the plan or keep this tab open.</p>
-        <button type="button" class="min-h-tap px-3 font-semibold underline" (click)="store.tryAgain()">Try now</button>
-        <button type="button" class="min-h-tap px-3 font-semibold underline" (click)="exportPlan()">Export</button>
+      <div
+        class="sticky top-0 z-40 flex flex-wrap items-center gap-3 bg-stop px-6 py-1 text-sheet print:hidden"
+        role="alert"
+        data-test="not-saved"
+      >
+        <p class="flex-1 py-2">
+          <strong>Not saved:</strong> {{ why }} It is tried again by itself; until it holds, export
+          the plan or keep this tab open.
+        </p>
+        <button
+          type="button"
+          class="min-h-tap px-3 font-semibold underline"
+          (click)="store.tryAgain()"
+        >
+          Try now
+        </button>
+        <button type="button" class="min-h-tap px-3 font-semibold underline" (click)="exportPlan()">
+          Export
+        </button>
       </div>
     }
     @if (store.follows()) {
-      <div class="flex flex-wrap items-center gap-3 border-b border-rule bg-copper-pale px-6 py-1 text-sm print:hidden" role="status" data-test="follows">
-        <p class="flex-1 py-2">This plan is being edited in another tab. This one follows it as it changes.</p>
+      <div
+        class="flex flex-wrap items-center gap-3 border-b border-rule bg-copper-pale px-6 py-1 text-sm print:hidden"
+        role="status"
+        data-test="follows"
+      >
+        <p class="flex-1 py-2">
+          This plan is being edited in another tab. This one follows it as it changes.
+        </p>
         <button type="button" class="btn px-3" (click)="store.takeOver()">Edit here instead</button>
       </div>
     } @else if (tabs.others().size) {
-      <p class="border-b border-rule bg-copper-pale px-6 py-2 text-sm print:hidden" data-test="other-tab">
+      <p
+        class="border-b border-rule bg-copper-pale px-6 py-2 text-sm print:hidden"
+        data-test="other-tab"
+      >
         This plan is also open in another tab, which follows what you do here.
       </p>
     }
     @switch (store.phase()) {
       @case ('missing') {
-        <main class="p-10">@defer (on immediate) { <fl-no-plan [deleted]="false" /> }</main>
+        <main class="p-10">
+          @defer (on immediate) {
+            <fl-no-plan [deleted]="false" />
+          }
+        </main>
       }
       @case ('refused') {
-        <main class="p-6">@defer (on immediate) { <fl-refused-plan [refused]="store.refused()!" /> }</main>
+        <main class="p-6">
+          @defer (on immediate) {
+            <fl-refused-plan [refused]="store.refused()!" />
+          }
+        </main>
       }
       @case ('deleted') {
-        <main class="p-10">@defer (on immediate) { <fl-no-plan [deleted]="true" /> }</main>
+        <main class="p-10">
+          @defer (on immediate) {
+            <fl-no-plan [deleted]="true" />
+          }
+        </main>
       }
       @case ('ready') {
         @if (boundary.broken(); as broken) {
           <main class="p-10" data-test="broken">
             <h1 class="text-2xl font-bold">This station cannot be shown</h1>
             @if (broken.isMissing) {
-              <p class="mt-2 max-w-prose">Its part of the program could not be loaded: there is a newer version, or no network. Load the page again; what is saved stays saved.</p>
+              <p class="mt-2 max-w-prose">
+                Its part of the program could not be loaded: there is a newer version, or no
+                network. Load the page again; what is saved stays saved.
+              </p>
               <button type="button" class="btn-main mt-4" (click)="reload()">Load again</button>
             } @else {
-              <p class="mt-2 max-w-prose">Something in this plan met a fault of the program ({{ broken.message }}). The plan itself is safe: the other stations work, and Undo and Export too.</p>
+              <p class="mt-2 max-w-prose">
+                Something in this plan met a fault of the program ({{ broken.message }}). The plan
+                itself is safe: the other stations work, and Undo and Export too.
+              </p>
               <div class="mt-4 flex gap-2">
-                <button type="button" class="btn-main" (click)="boundary.tryAgain()">Try again</button>
+                <button type="button" class="btn-main" (click)="boundary.tryAgain()">
+                  Try again
+                </button>
                 <button type="button" class="btn" (click)="exportPlan()">Export the plan</button>
               </div>
             }
@@ -144,7 +232,7 @@ function focusHead(): void {
       <fl-key-list #keys class="print:hidden" />
     }
   `,
-}) // prettier-ignore
+})
 export class Shell {
   protected readonly store = inject(PlanStore);
   protected readonly tabs = inject(Tabs);
@@ -163,7 +251,9 @@ export class Shell {
   protected readonly name = computed(() =>
     this.store.isOpen() ? this.store.plan().name : (this.store.refused()?.raw.name ?? ''),
   );
-  protected readonly savedWord = computed(() => ({ saved: 'saved', saving: 'saving…', failed: 'not saved' })[this.store.saved()]);
+  protected readonly savedWord = computed(
+    () => ({ saved: 'saved', saving: 'saving…', failed: 'not saved' })[this.store.saved()],
+  );
   protected readonly unitWord = computed(() => (this.store.units() === 'metric' ? 'mm' : 'in'));
   protected readonly snagWord = computed(() => {
     if (this.store.phase() === 'refused' || this.store.phase() === 'missing') return 'No snags';
@@ -177,7 +267,11 @@ export class Shell {
       const id = this.planId();
       untracked(() => void this.store.open(id));
     });
-    effect(() => this.title.setTitle(`${[this.station(), this.name() || 'Plan', 'Firm Line'].filter(Boolean).join(' · ')}`));
+    effect(() =>
+      this.title.setTitle(
+        `${[this.station(), this.name() || 'Plan', 'Firm Line'].filter(Boolean).join(' · ')}`,
+      ),
+    );
     let last = '';
     effect(() => {
       const now = this.station();
@@ -190,7 +284,8 @@ export class Shell {
     });
     effect(() => {
       const wanted = this.wanted();
-      const ref = wanted && { find: this.findRef(), snags: this.drawerRef(), keys: this.keysRef() }[wanted];
+      const ref =
+        wanted && { find: this.findRef(), snags: this.drawerRef(), keys: this.keysRef() }[wanted];
       if (!ref) return;
       untracked(() => {
         this.wanted.set(null);
@@ -205,14 +300,18 @@ export class Shell {
       keys: () => this.wanted.set('keys'),
       units: () => this.switchUnits(),
     };
-    const load = earlyKeys(acts, inject(DestroyRef), () => import('./keys').then(({ Keys }) => injector.get(Keys)));
+    const load = earlyKeys(acts, inject(DestroyRef), () =>
+      import('./keys').then(({ Keys }) => injector.get(Keys)),
+    );
     effect(() => this.store.interactive() && load());
   }
   private readonly address = computed(() => {
     this.router.lastSuccessfulNavigation();
     return this.router.url;
   });
-  private readonly entry = computed(() => STATIONS.find(({ path }) => new RegExp(`/${path}([?#]|$)`).test(this.address())));
+  private readonly entry = computed(() =>
+    STATIONS.find(({ path }) => new RegExp(`/${path}([?#]|$)`).test(this.address())),
+  );
   protected readonly floor = computed(() => this.entry()?.floor ?? false);
   private station(): string {
     return this.entry()?.name ?? '';
@@ -222,7 +321,10 @@ export class Shell {
     if (this.store.isOpen()) this.files.export(this.store.plan());
   }
   protected switchUnits(): void {
-    this.store.apply({ edit: 'setUnits', with: { units: this.store.units() === 'metric' ? 'inch' : 'metric' } });
+    this.store.apply({
+      edit: 'setUnits',
+      with: { units: this.store.units() === 'metric' ? 'inch' : 'metric' },
+    });
   }
   protected reload(): void {
     location.reload();

@@ -1,5 +1,12 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import type { Level, Snag } from '@firm-line/core/inspect';
 import { LEVEL_WORDS } from '../kit/level-sign';
 import { SnagRow } from '../pieces/snag-row';
@@ -9,7 +16,11 @@ import { STATIONS, stationFor } from '../stations/registry';
 import { Dialog } from '../kit/dialog';
 import { Fold } from '../kit/disclosure';
 
-const MEANING: Record<Level, string> = { stop: 'unsafe or will not work', mind: 'likely to cost rework', note: 'worth knowing' };
+const MEANING: Record<Level, string> = {
+  stop: 'unsafe or will not work',
+  mind: 'likely to cost rework',
+  note: 'worth knowing',
+};
 
 /** So many of a kind stand open; of more, the first, and the rest behind it. */
 const FEW = 2;
@@ -60,13 +71,14 @@ function kindsOf(snags: readonly Snag[]): Snag[][] {
               }
             } @empty {
               <p class="py-6 text-ink-soft" [class.invisible]="!store.isJudged()">
-                Nothing found against this plan so far. That is no proof: only what is in the plan can be judged.
+                Nothing found against this plan so far. That is no proof: only what is in the plan
+                can be judged.
               </p>
             }
           </div>
           <p class="border-t border-rule px-5 py-3 text-sm text-ink-soft">
-            Brakes can kill. The part makers' sheets and local rules come before this plan, and a qualified person inspects before
-            the road.
+            Brakes can kill. The part makers' sheets and local rules come before this plan, and a
+            qualified person inspects before the road.
           </p>
         </div>
       }

@@ -16,13 +16,20 @@ export class StationBoundary {
 
   constructor() {
     const router = inject(Router);
-    router.events.pipe(filter((event) => event instanceof NavigationEnd)).subscribe(() => this.tryAgain());
-    router.events.pipe(filter((event) => event instanceof NavigationError)).subscribe(({ error }) => this.take(error));
+    router.events
+      .pipe(filter((event) => event instanceof NavigationEnd))
+      .subscribe(() => this.tryAgain());
+    router.events
+      .pipe(filter((event) => event instanceof NavigationError))
+      .subscribe(({ error }) => this.take(error));
   }
 
   take(error: unknown): void {
     const message = error instanceof Error ? error.message : String(error);
-    this.brokenNow.set({ message, isMissing: /dynamically imported module|Loading chunk|import\(\)/i.test(message) });
+    this.brokenNow.set({
+      message,
+      isMissing: /dynamically imported module|Loading chunk|import\(\)/i.test(message),
+    });
   }
   tryAgain(): void {
     this.brokenNow.set(null);

@@ -42,10 +42,15 @@ import { STATIONS } from '../stations/registry';
                   <span
                     class="absolute -top-2 -right-4 min-w-5 px-1 text-center text-xs leading-5 font-bold"
                     [class.invisible]="!store.isJudged()"
-                    [class]="station.stops ? 'rounded-sm bg-stop text-sheet' : 'rounded-full bg-ink text-sheet'"
+                    [class]="
+                      station.stops
+                        ? 'rounded-sm bg-stop text-sheet'
+                        : 'rounded-full bg-ink text-sheet'
+                    "
                     >{{ station.count
                     }}<span class="sr-only">
-                      {{ station.count === 1 ? 'snag' : 'snags' }}{{ station.stops ? ', a stop among them' : '' }}</span
+                      {{ station.count === 1 ? 'snag' : 'snags'
+                      }}{{ station.stops ? ', a stop among them' : '' }}</span
                     ></span
                   >
                 }

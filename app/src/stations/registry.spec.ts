@@ -10,15 +10,102 @@ describe('the stations', () => {
 
   test('every kind of record has a station whose screen shows it, whichever station speaks of it', () => {
     for (const kind of [...Object.keys(COLLECTIONS), 'port', 'plan'] as Ref['kind'][])
-      for (const { path } of STATIONS) expect([kind, shown(path, { kind, id: 'x' })]).toEqual([kind, true]);
+      for (const { path } of STATIONS)
+        expect([kind, shown(path, { kind, id: 'x' })]).toEqual([kind, true]);
   });
 
   test('every snag leads to a screen that shows its place, and to the one that speaks of it where that does', () => {
     // The demo as it stands on the floor: fluid in, a hose on a zip tie, a look that was not good, a hub backed off.
     const gannet = demo('gannet');
-    const corners = { ...NO_CORNERS, hubs: [{ id: 'hub-1', name: 'Hub', kind: 'unit', school: 'feel', endPlayMm: null, sheetMm: null, newLock: null }], calipers: [{ key: 'fl', innerGapMm: 4, outerGapMm: 2, stackMm: 0, moves: 'out', box: [], bolt: null, fittedMm: 3, padOverMm: null, disc: 'right', clear: null }], loads: [{ id: 'load-1', name: 'Pedal', wantedN: 1350, loadN: null, seconds: null, beforeMm: null, afterMm: null, sound: null }] } as const; // prettier-ignore
-    const floor = { ...NO_FLOOR, done: [{ task: 'fill', at: '2026-11-27', by: '', minutes: null, stamp: '' }, { task: 'run:line-r2', at: '2026-11-27', by: '', minutes: null, stamp: 'older' }], temporary: [{ id: 'held-1', what: 'Hose', by: 'zip-tie', since: '2026-11-27', closed: null }] } as const; // prettier-ignore
-    const filling = { ...NO_FILLING, makers: { source: 'Sheet 4', parkingTimes: 0, again: [] }, fluids: [{ part: 'master', fluidId: 'dot-5', batch: '', source: '', openedOn: null, filledOn: null, nextOn: null, boilC: 150, hotC: null, wasId: 'dot-4', seals: false, flushed: false, named: false }], runs: [{ id: 'run-1', work: 'brake', method: 'two-people', order: ['bleed-rr'], flushMl: [1], extraAfter: null, parkingTimes: 0, strokeMl: 5, fullMl: 120, markMl: 40, startedAt: '2026-11-27', log: [{ act: 'open', at: '2026-11-27' }, { act: 'stroke', at: '2026-11-27' }] }] } as const; // prettier-ignore
+    const corners = {
+      ...NO_CORNERS,
+      hubs: [
+        {
+          id: 'hub-1',
+          name: 'Hub',
+          kind: 'unit',
+          school: 'feel',
+          endPlayMm: null,
+          sheetMm: null,
+          newLock: null,
+        },
+      ],
+      calipers: [
+        {
+          key: 'fl',
+          innerGapMm: 4,
+          outerGapMm: 2,
+          stackMm: 0,
+          moves: 'out',
+          box: [],
+          bolt: null,
+          fittedMm: 3,
+          padOverMm: null,
+          disc: 'right',
+          clear: null,
+        },
+      ],
+      loads: [
+        {
+          id: 'load-1',
+          name: 'Pedal',
+          wantedN: 1350,
+          loadN: null,
+          seconds: null,
+          beforeMm: null,
+          afterMm: null,
+          sound: null,
+        },
+      ],
+    } as const;
+    const floor = {
+      ...NO_FLOOR,
+      done: [
+        { task: 'fill', at: '2026-11-27', by: '', minutes: null, stamp: '' },
+        { task: 'run:line-r2', at: '2026-11-27', by: '', minutes: null, stamp: 'older' },
+      ],
+      temporary: [{ id: 'held-1', what: 'Hose', by: 'zip-tie', since: '2026-11-27', closed: null }],
+    } as const;
+    const filling = {
+      ...NO_FILLING,
+      makers: { source: 'Sheet 4', parkingTimes: 0, again: [] },
+      fluids: [
+        {
+          part: 'master',
+          fluidId: 'dot-5',
+          batch: '',
+          source: '',
+          openedOn: null,
+          filledOn: null,
+          nextOn: null,
+          boilC: 150,
+          hotC: null,
+          wasId: 'dot-4',
+          seals: false,
+          flushed: false,
+          named: false,
+        },
+      ],
+      runs: [
+        {
+          id: 'run-1',
+          work: 'brake',
+          method: 'two-people',
+          order: ['bleed-rr'],
+          flushMl: [1],
+          extraAfter: null,
+          parkingTimes: 0,
+          strokeMl: 5,
+          fullMl: 120,
+          markMl: 40,
+          startedAt: '2026-11-27',
+          log: [
+            { act: 'open', at: '2026-11-27' },
+            { act: 'stroke', at: '2026-11-27' },
+          ],
+        },
+      ],
+    } as const;
     const plans = [
       ...ODD_PLANS.map(([, plan]) => plan),
       ...['gannet', 'wheatear', 'dunlin'].map(demo),
@@ -30,7 +117,8 @@ describe('the stations', () => {
         spoken.add(snag.rule);
         expect([snag.rule, shown(snag.station, snag.place)]).toEqual([snag.rule, true]);
         const own = STATIONS.find(({ path }) => path === snag.station)!;
-        if (own.shows.includes(snag.place.kind)) expect(stationFor(snag.station, snag.place)).toBe(snag.station);
+        if (own.shows.includes(snag.place.kind))
+          expect(stationFor(snag.station, snag.place)).toBe(snag.station);
       }
     // These plans make a good part of the rules speak.
     expect(spoken.size).toBeGreaterThan(RULES.length / 3);

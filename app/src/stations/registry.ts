@@ -76,5 +76,7 @@ export const STATIONS: readonly StationEntry[] = [
 
 /** The station that a place is looked at in: the one that speaks of it where it shows such a thing, else the first that does. */
 export const stationFor = (station: string, { kind }: Ref): string =>
-  (STATIONS.find((one) => one.path === station && one.shows.includes(kind)) ?? STATIONS.find((one) => one.shows.includes(kind)))
-    ?.path ?? station;
+  (
+    STATIONS.find((one) => one.path === station && one.shows.includes(kind)) ??
+    STATIONS.find((one) => one.shows.includes(kind))
+  )?.path ?? station;

@@ -10,7 +10,9 @@ jest.mock('chart.js', () => jest.requireActual('../testing/chart-stub'));
 describe('Route', () => {
   test('moves are read, taken up, and refused with their reason', async () => {
     const at = await station(RouteStation, 'r1');
-    const rows = (): HTMLInputElement[] => [...at.root.querySelectorAll<HTMLInputElement>('[data-test=move]')];
+    const rows = (): HTMLInputElement[] => [
+      ...at.root.querySelectorAll<HTMLInputElement>('[data-test=move]'),
+    ];
     expect(rows()[2]!.value).toBe('aft 1520');
     await at.type(rows()[2]!, 'aft 1600');
     expect(rows()[2]!.value).toBe('aft 1600');
@@ -23,7 +25,9 @@ describe('Route', () => {
   test('a move without room names the corner and the shortfall, and the rest still shows', async () => {
     const at = await station(RouteStation, 'r2');
     await at.type(at.root.querySelectorAll<HTMLInputElement>('[data-test=move]')[4]!, 'aft 5');
-    expect(at.texts('fl-snag-row').join(' ')).toMatch(/Between nodes 4 and 5 there are 5 mm .* short/);
+    expect(at.texts('fl-snag-row').join(' ')).toMatch(
+      /Between nodes 4 and 5 there are 5 mm .* short/,
+    );
     expect(at.one('[data-test=no-strip]')).not.toBeNull();
   });
 
@@ -34,7 +38,9 @@ describe('Route', () => {
     expect(at.texts('#move-reading')[0]).toMatch(/How far up/);
     await at.type(field, 'aft 40, up 20', 'input');
     expect(at.texts('#move-reading')[0]).toMatch(/Bends .*° at corner 6/);
-    at.one<HTMLFormElement>('fl-move-line form').dispatchEvent(new Event('submit', { cancelable: true }));
+    at.one<HTMLFormElement>('fl-move-line form').dispatchEvent(
+      new Event('submit', { cancelable: true }),
+    );
     expect(at.store.plan().lines[3]!.cornersMm).toHaveLength(7);
   });
 });
@@ -60,7 +66,9 @@ describe('Make', () => {
 
   test('a card that rests on a guess says so, and shows how sure its length is', async () => {
     const at = await station(MakeStation, 'm3', 'line-r3');
-    expect(at.root.textContent).toMatch(/Do not cut yet: Rear right, hose end at bracket is not measured/);
+    expect(at.root.textContent).toMatch(
+      /Do not cut yet: Rear right, hose end at bracket is not measured/,
+    );
     expect(at.root.textContent).toMatch(/±30\.5 \(2σ\)/);
   });
 });
@@ -98,13 +106,16 @@ describe('Measure and Fill', () => {
 });
 
 describe('Size', () => {
-  const step = (at: { texts: (selector: string) => string[] }, name: string): string => at.texts(`[data-step="${name}"]`)[0]!;
+  const step = (at: { texts: (selector: string) => string[] }, name: string): string =>
+    at.texts(`[data-step="${name}"]`)[0]!;
 
   test('the chain from foot to road follows a figure, and undo brings it back', async () => {
     const at = await station(SizeStation, 'z1');
     // 480 N x 6.2 x 0.9 = 2678 N on 387.95 mm².
     expect([step(at, 'Lever'), step(at, 'Master')]).toEqual(['2.7 kN', '6.9 MPa']);
-    const foot = [...at.root.querySelectorAll<HTMLElement>('fl-number-field')].find((f) => f.textContent!.includes('Foot, N'))!;
+    const foot = [...at.root.querySelectorAll<HTMLElement>('fl-number-field')].find((f) =>
+      f.textContent!.includes('Foot, N'),
+    )!;
     await at.type(foot.querySelector('input')!, '240');
     expect(step(at, 'Master')).toBe('3.5 MPa');
     at.store.undo();
@@ -133,14 +144,20 @@ describe('Size', () => {
     );
     expect(at.root.textContent).toMatch(/The rear stays behind the front/);
     expect(at.texts('button').filter((text) => text === 'Confirm')).toHaveLength(3);
-    await at.click([...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.includes('Confirm'))!);
+    await at.click(
+      [...at.root.querySelectorAll<HTMLElement>('button')].find((b) =>
+        b.textContent!.includes('Confirm'),
+      )!,
+    );
     expect(at.store.plan().sizing!.open).toHaveLength(2);
   });
 
   test('other kinds of brake and master come with guesses, and two versions stand side by side', async () => {
     const at = await station(SizeStation, 'z4');
     const button = (name: string): HTMLElement =>
-      [...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim() === name)!;
+      [...at.root.querySelectorAll<HTMLElement>('button')].find(
+        (b) => b.textContent!.trim() === name,
+      )!;
     await at.click(button('Hold these figures as A'));
     await at.click(button('Discs instead'));
     expect(at.store.plan().sizing!.rear.kind).toBe('disc');
@@ -159,7 +176,9 @@ describe('Size', () => {
     );
     await new Promise((done) => setTimeout(done));
     await at.click(
-      [...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.includes('Begin with guesses'))!,
+      [...at.root.querySelectorAll<HTMLElement>('button')].find((b) =>
+        b.textContent!.includes('Begin with guesses'),
+      )!,
     );
     expect(at.store.plan().sizing!.open.length).toBeGreaterThan(25);
     expect(at.root.textContent).toMatch(/figures are still a guess/);
@@ -167,13 +186,19 @@ describe('Size', () => {
 
   test('what stands beside the pedal: clutch, parking brake, residual valves, each with its figures', async () => {
     const at = await station(SizeStation, 'z6');
-    expect(at.texts('fl-residual-table tbody tr')[0]).toMatch(/Front left.*505 mm.*470 mm.*2 psi.*none/);
+    expect(at.texts('fl-residual-table tbody tr')[0]).toMatch(
+      /Front left.*505 mm.*470 mm.*2 psi.*none/,
+    );
     const button = (name: string): HTMLElement =>
-      [...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim() === name)!;
+      [...at.root.querySelectorAll<HTMLElement>('button')].find(
+        (b) => b.textContent!.trim() === name,
+      )!;
     await at.click(button('Clutch'));
     const bearing = (): number => parseFloat(at.texts('[data-step=Bearing]')[0]!);
     const before = bearing();
-    const bore = [...at.root.querySelectorAll('fl-length-field')].find((f) => f.textContent!.includes('Slave bore'))!;
+    const bore = [...at.root.querySelectorAll('fl-length-field')].find((f) =>
+      f.textContent!.includes('Slave bore'),
+    )!;
     await at.type(bore.querySelector('input')!, '25.4');
     // The same stroke of the master in a larger slave: shorter as the areas are, but for what lines and hose take.
     expect(bearing() / before).toBeCloseTo((22.225 / 25.4) ** 2, 1);
@@ -199,7 +224,9 @@ describe('Size', () => {
     const kind = at.one<HTMLSelectElement>('#begin-category');
     kind.value = 'trailer';
     const button = (name: string): HTMLElement =>
-      [...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.trim() === name)!;
+      [...at.root.querySelectorAll<HTMLElement>('button')].find(
+        (b) => b.textContent!.trim() === name,
+      )!;
     await at.click(button('Begin with guesses'));
     await at.click(button('One axle more'));
     expect(at.texts('[data-step^=Axle]')).toHaveLength(2);

@@ -14,14 +14,20 @@ describe('meshes that this browser keeps', () => {
     expect(meshOf('kept-1')).toBeUndefined();
     // As a worker does it: it opens the tables by itself.
     expect(await loadMeshes(['kept-1', 'elsewhere', 'kept-1'])).toBe(true);
-    expect(meshOf('kept-1')!.nearest([10, 10, 30], [10, 10, 60], 100)!.distanceMm).toBeCloseTo(30, 6);
+    expect(meshOf('kept-1')!.nearest([10, 10, 30], [10, 10, 60], 100)!.distanceMm).toBeCloseTo(
+      30,
+      6,
+    );
     expect(meshOf('elsewhere')).toBeUndefined();
     expect(await loadMeshes(['kept-1'], kept)).toBe(false);
   });
 
   test('a plan names those among its things', () => {
     const [thing] = gannet().things;
-    const mesh = { ...thing!, shape: { kind: 'mesh', digest: 'd', scale: 1, atMm: [0, 0, 0] } } as const;
+    const mesh = {
+      ...thing!,
+      shape: { kind: 'mesh', digest: 'd', scale: 1, atMm: [0, 0, 0] },
+    } as const;
     expect(meshesIn({ things: [thing!, mesh] })).toEqual(['d']);
   });
 });

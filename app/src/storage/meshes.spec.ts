@@ -18,7 +18,9 @@ class Answering extends EventTarget {
     super();
   }
   postMessage({ id }: Asked): void {
-    const event = this.ends ? new MessageEvent<Said>('message', { data: { id, ...this.ends } }) : new Event('error');
+    const event = this.ends
+      ? new MessageEvent<Said>('message', { data: { id, ...this.ends } })
+      : new Event('error');
     queueMicrotask(() => this.dispatchEvent(event));
   }
   terminate(): void {
@@ -26,7 +28,10 @@ class Answering extends EventTarget {
   }
 }
 const positions = Float32Array.from([0, 0, 0, 900, 0, 0, 0, 40, 10]);
-const file = { name: 'body.stl', arrayBuffer: () => Promise.resolve(new ArrayBuffer(8)) } as unknown as File;
+const file = {
+  name: 'body.stl',
+  arrayBuffer: () => Promise.resolve(new ArrayBuffer(8)),
+} as unknown as File;
 
 function meshes(ends: Ends | null) {
   const worker = new Answering(ends);
@@ -39,11 +44,20 @@ describe('meshes brought in', () => {
   afterEach(() => jest.restoreAllMocks());
 
   test('one is read in its worker, kept in the browser and known at once, with its longest side', async () => {
-    const { worker, made } = meshes({ kind: 'done', output: { digest: 'body-1', positions, tree: treeOf(positions) } });
-    expect(await made.import(file)).toEqual({ digest: 'body-1', longest: expect.closeTo(900, 3) as number });
+    const { worker, made } = meshes({
+      kind: 'done',
+      output: { digest: 'body-1', positions, tree: treeOf(positions) },
+    });
+    expect(await made.import(file)).toEqual({
+      digest: 'body-1',
+      longest: expect.closeTo(900, 3) as number,
+    });
     expect(worker.ended).toBe(true);
     expect(meshOf('body-1')!.triangles).toBe(1);
-    expect(await meshTable(openTables()).get('body-1')).toMatchObject({ name: 'body.stl', digest: 'body-1' });
+    expect(await meshTable(openTables()).get('body-1')).toMatchObject({
+      name: 'body.stl',
+      digest: 'body-1',
+    });
     // A plan that names it has nothing more to load.
     const [thing] = gannet().things;
     const shape = { kind: 'mesh', digest: 'body-1', scale: 1, atMm: [0, 0, 0] } as const;
@@ -60,11 +74,14 @@ describe('meshes brought in', () => {
       /^body\.stl: it holds no triangle\.$/,
     ],
     ['lost with its worker', null, /^Reading body\.stl stopped; try again\.$/],
-  ])('one that is %s ends in its sentence, keeps nothing, and ends its worker', async (_, answer, sentence) => {
-    const before = await meshTable(openTables()).count();
-    const { worker, made } = meshes(answer);
-    await expect(made.import(file)).rejects.toThrow(sentence);
-    expect(worker.ended).toBe(true);
-    expect(await meshTable(openTables()).count()).toBe(before);
-  });
+  ])(
+    'one that is %s ends in its sentence, keeps nothing, and ends its worker',
+    async (_, answer, sentence) => {
+      const before = await meshTable(openTables()).count();
+      const { worker, made } = meshes(answer);
+      await expect(made.import(file)).rejects.toThrow(sentence);
+      expect(worker.ended).toBe(true);
+      expect(await meshTable(openTables()).count()).toBe(before);
+    },
+  );
 });

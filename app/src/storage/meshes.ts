@@ -20,7 +20,11 @@ export class Meshes {
     const bytes = await file.arrayBuffer();
     const calls = new Calls<typeof meshJobs>(createMeshWorker, `Reading ${file.name}`);
     try {
-      const { digest, positions, tree } = await calls.call('read', { name: file.name, bytes }, { transfer: [bytes] });
+      const { digest, positions, tree } = await calls.call(
+        'read',
+        { name: file.name, bytes },
+        { transfer: [bytes] },
+      );
       await this.db.keepMesh({ digest, name: file.name, positions, tree });
       await this.load([digest]);
       const { min, max } = meshOf(digest)!.box;

@@ -8,7 +8,8 @@ import { PlanDb } from './plan-db';
 
 /** Most bytes of one file that is brought: far over any camera. */
 const MOST_BYTES = 60_000_000;
-const hex = (bytes: ArrayBuffer): string => [...new Uint8Array(bytes)].map((b) => b.toString(16).padStart(2, '0')).join('');
+const hex = (bytes: ArrayBuffer): string =>
+  [...new Uint8Array(bytes)].map((b) => b.toString(16).padStart(2, '0')).join('');
 
 /** By what a picture holds; over plain HTTP, where the browser gives no digests, by a name of its own. */
 async function digestOf(picture: Blob): Promise<string> {
@@ -21,7 +22,10 @@ async function digestOf(picture: Blob): Promise<string> {
 @Injectable({ providedIn: 'root' })
 export class Photos {
   private readonly db = inject(PlanDb);
-  private readonly calls = new Calls<typeof photoJobs>(createPhotoWorker, 'Shrinking the photograph');
+  private readonly calls = new Calls<typeof photoJobs>(
+    createPhotoWorker,
+    'Shrinking the photograph',
+  );
   private last: Promise<unknown> = Promise.resolve();
 
   /** Shrinks and keeps a photograph. Throws a sentence that names the file; nothing is half kept. */
@@ -31,7 +35,10 @@ export class Photos {
     return kept;
   }
   private async keepNow(file: File): Promise<Photo> {
-    if (file.size > MOST_BYTES) throw new Error(`${file.name} holds ${Math.round(file.size / 1e6)} MB; ${MOST_BYTES / 1e6} is the most.`);
+    if (file.size > MOST_BYTES)
+      throw new Error(
+        `${file.name} holds ${Math.round(file.size / 1e6)} MB; ${MOST_BYTES / 1e6} is the most.`,
+      );
     try {
       const { picture, small, widthPx, heightPx } = await this.calls.call('shrink', file);
       const digest = await digestOf(picture);
@@ -40,7 +47,7 @@ export class Photos {
     } catch (error) {
       throw new Error(`${file.name}: ${whyNotKept(error)}`, { cause: error });
     }
-  } // prettier-ignore
+  }
 
   /** A kept photograph, or its smaller self; undefined where this browser does not have it. */
   async get(digest: string, which: 'picture' | 'small' = 'picture'): Promise<Blob | undefined> {
@@ -48,7 +55,8 @@ export class Photos {
   }
   /** Keeps one that came out of a file under its digest; false where it holds something else. */
   async take(digest: string, picture: Blob): Promise<boolean> {
-    if (crypto.subtle && !digest.startsWith('photo-') && (await digestOf(picture)) !== digest) return false;
+    if (crypto.subtle && !digest.startsWith('photo-') && (await digestOf(picture)) !== digest)
+      return false;
     await this.db.keepPhoto({ digest, picture, small: await this.calls.call('small', picture) });
     return true;
   }

@@ -70,7 +70,9 @@ export class PlanDb {
   async get(id: string): Promise<StoredPlan | undefined> {
     if (!this.opened) return readKept(id);
     const { db, heads, bodies } = await this.tables();
-    const [head, plan] = await db.transaction('r', heads, bodies, () => Promise.all([heads.get(id), bodies.get(id)]));
+    const [head, plan] = await db.transaction('r', heads, bodies, () =>
+      Promise.all([heads.get(id), bodies.get(id)]),
+    );
     return head && plan && { ...head, plan };
   }
 
@@ -87,7 +89,8 @@ export class PlanDb {
       const head = await heads.get(plan.id);
       const revision = head?.revision ?? 0;
       if (head?.deletedAt) throw new PlanDeleted('It was deleted in another tab.');
-      if (revision !== base) throw new RevisionConflict(`Revision ${revision} found, ${base} expected.`);
+      if (revision !== base)
+        throw new RevisionConflict(`Revision ${revision} found, ${base} expected.`);
       await heads.put({
         id: plan.id,
         name: plan.name,

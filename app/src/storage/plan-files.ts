@@ -15,13 +15,22 @@ import { PlanDb, type PlanHead, type StoredPlan } from './plan-db';
 
 /** Demo plans that ship with the app, by id. */
 export const DEMOS: readonly { id: string; name: string; about: string }[] = [
-  { id: 'gannet', name: 'Gannet', about: 'A step van becoming a travelling bicycle workshop: seven lines in three circuits.' },
+  {
+    id: 'gannet',
+    name: 'Gannet',
+    about: 'A step van becoming a travelling bicycle workshop: seven lines in three circuits.',
+  },
   {
     id: 'wheatear',
     name: 'Wheatear',
-    about: 'A hill-climb single-seater: two masters, a balance bar and an inline hydraulic handbrake.',
+    about:
+      'A hill-climb single-seater: two masters, a balance bar and an inline hydraulic handbrake.',
   },
-  { id: 'dunlin', name: 'Dunlin', about: 'A two-axle market-stall trailer on an electric-over-hydraulic actuator.' },
+  {
+    id: 'dunlin',
+    name: 'Dunlin',
+    about: 'A two-axle market-stall trailer on an electric-over-hydraulic actuator.',
+  },
 ];
 
 export const demoUrl = (id: string): string => `/demo/${id}.firmline.json`;
@@ -45,7 +54,13 @@ export class PlanFiles {
     const heads = await this.heads();
     const last = await this.last(heads);
     const fresh = (units = last?.units, bench = last?.bench): Plan =>
-      emptyPlan(newId(), freeName('New plan', heads), new Date().toISOString(), units ?? 'metric', bench ?? defaultBench());
+      emptyPlan(
+        newId(),
+        freeName('New plan', heads),
+        new Date().toISOString(),
+        units ?? 'metric',
+        bench ?? defaultBench(),
+      );
     // The last plan may be one that was refused: its bench is then none to begin with.
     const sound = await this.checks.check(fresh()).catch(() => fresh('metric', defaultBench()));
     return this.keep(sound);
@@ -59,7 +74,13 @@ export class PlanFiles {
   /** Keeps a plan that was made elsewhere as a new one. */
   async begin(plan: Plan): Promise<Plan> {
     const now = new Date().toISOString();
-    const own = { ...plan, id: newId(), name: freeName(plan.name, await this.heads()), createdAt: now, changedAt: now };
+    const own = {
+      ...plan,
+      id: newId(),
+      name: freeName(plan.name, await this.heads()),
+      createdAt: now,
+      changedAt: now,
+    };
     return this.keep(await this.checks.check(own));
   }
   private heads(): Promise<PlanHead[]> {
@@ -81,7 +102,10 @@ export class PlanFiles {
     }
     if (file.size > 2 * MOST_PLAN_BYTES)
       throw new PlanFileError([
-        { path: '', message: `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the most.` },
+        {
+          path: '',
+          message: `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the most.`,
+        },
       ]);
     return this.keepRead(await this.checks.read(await file.text(), signal));
   }
@@ -90,7 +114,13 @@ export class PlanFiles {
   }
   async duplicate(plan: Plan, name = plan.name): Promise<Plan> {
     const now = new Date().toISOString();
-    const copy = { ...plan, id: newId(), name: freeName(name, await this.db.all()), createdAt: now, changedAt: now };
+    const copy = {
+      ...plan,
+      id: newId(),
+      name: freeName(name, await this.db.all()),
+      createdAt: now,
+      changedAt: now,
+    };
     return this.keep(await this.checks.check(copy));
   }
 

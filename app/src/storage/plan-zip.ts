@@ -15,7 +15,10 @@ export function zipPlan(text: string, photos: ReadonlyMap<string, Uint8Array>): 
 }
 
 /** What such a file holds. Throws PlanFileError where it is none, is too big when it is unpacked, or holds no plan. */
-export function unzipPlan(bytes: Uint8Array): { readonly text: string; readonly photos: ReadonlyMap<string, Uint8Array> } {
+export function unzipPlan(bytes: Uint8Array): {
+  readonly text: string;
+  readonly photos: ReadonlyMap<string, Uint8Array>;
+} {
   let total = 0;
   let files: Record<string, Uint8Array>;
   try {
@@ -24,15 +27,22 @@ export function unzipPlan(bytes: Uint8Array): { readonly text: string; readonly 
         const isPlan = name === PLAN_NAME;
         if (!isPlan && !/^photos\/[\w-]{1,80}\.jpg$/.test(name)) return false;
         total += originalSize;
-        if (total > MOST_ZIP_BYTES || (isPlan && originalSize > 2 * MOST_PLAN_BYTES)) throw fault(`${name} is too big when it is unpacked.`);
+        if (total > MOST_ZIP_BYTES || (isPlan && originalSize > 2 * MOST_PLAN_BYTES))
+          throw fault(`${name} is too big when it is unpacked.`);
         return true;
       },
     });
   } catch (error) {
-    throw error instanceof PlanFileError ? error : fault('This file cannot be unpacked: it is damaged, or no zip file.');
+    throw error instanceof PlanFileError
+      ? error
+      : fault('This file cannot be unpacked: it is damaged, or no zip file.');
   }
   const plan = files[PLAN_NAME];
   if (!plan) throw fault(`There is no ${PLAN_NAME} in it.`);
-  const photos = new Map(Object.entries(files).flatMap(([name, content]) => (name === PLAN_NAME ? [] : [[name.slice('photos/'.length, -'.jpg'.length), content] as const])));
+  const photos = new Map(
+    Object.entries(files).flatMap(([name, content]) =>
+      name === PLAN_NAME ? [] : [[name.slice('photos/'.length, -'.jpg'.length), content] as const],
+    ),
+  );
   return { text: strFromU8(plan), photos };
-} // prettier-ignore
+}

@@ -16,16 +16,27 @@ export class PlanZips {
 
   /** The plan in such a file; its photographs are kept first, so that a plan that is shown has them. Throws PlanFileError. */
   async read(file: File, signal?: AbortSignal): Promise<Plan> {
-    if (file.size > MOST_ZIP_BYTES) throw new PlanFileError([{ path: '', message: `The file holds ${Math.round(file.size / 1e6)} MB; ${MOST_ZIP_BYTES / 1e6} is the most.` }]);
+    if (file.size > MOST_ZIP_BYTES)
+      throw new PlanFileError([
+        {
+          path: '',
+          message: `The file holds ${Math.round(file.size / 1e6)} MB; ${MOST_ZIP_BYTES / 1e6} is the most.`,
+        },
+      ]);
     const { text, photos } = unzipPlan(new Uint8Array(await file.arrayBuffer()));
     const plan = await this.checks.read(text, signal);
     let bad = 0;
     for (const [digest, bytes] of photos) {
       signal?.throwIfAborted();
-      const taken = await this.photos.take(digest, new Blob([bytes as BlobPart], { type: 'image/jpeg' })).catch(() => false);
+      const taken = await this.photos
+        .take(digest, new Blob([bytes as BlobPart], { type: 'image/jpeg' }))
+        .catch(() => false);
       if (!taken) bad++;
     }
-    if (bad) this.notices.say(`${bad} of ${photos.size} photographs in ${file.name} are damaged, or there is no room for them: they are left out.`);
+    if (bad)
+      this.notices.say(
+        `${bad} of ${photos.size} photographs in ${file.name} are damaged, or there is no room for them: they are left out.`,
+      );
     return plan;
   }
 
@@ -37,7 +48,14 @@ export class PlanZips {
       const blob = await this.photos.get(digest);
       if (blob) found.set(digest, new Uint8Array(await blob.arrayBuffer()));
     }
-    saveFile(`${fileStem(plan)}.firmline.zip`, zipPlan(writePlan(plan), found) as BlobPart, 'application/zip');
-    if (found.size < wanted.length) this.notices.say(`${wanted.length - found.size} of ${wanted.length} photographs are not in this browser, and not in the file.`);
+    saveFile(
+      `${fileStem(plan)}.firmline.zip`,
+      zipPlan(writePlan(plan), found) as BlobPart,
+      'application/zip',
+    );
+    if (found.size < wanted.length)
+      this.notices.say(
+        `${wanted.length - found.size} of ${wanted.length} photographs are not in this browser, and not in the file.`,
+      );
   }
-} // prettier-ignore
+}

@@ -20,7 +20,13 @@ export function openTables(): Dexie {
   db.version(1).stores({ heads: 'id, changedAt', bodies: 'id' });
   db.version(2).stores({ heads: 'id, changedAt', bodies: 'id', meshes: 'digest' });
   db.version(3).stores({ heads: 'id, changedAt', bodies: 'id', meshes: 'digest', good: 'id' });
-  db.version(4).stores({ heads: 'id, changedAt', bodies: 'id', meshes: 'digest', good: 'id', photos: 'digest' });
+  db.version(4).stores({
+    heads: 'id, changedAt',
+    bodies: 'id',
+    meshes: 'digest',
+    good: 'id',
+    photos: 'digest',
+  });
   return db;
 }
 export const meshTable = (db: Dexie): Table<StoredMesh, string> => db.table('meshes');

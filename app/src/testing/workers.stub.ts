@@ -18,7 +18,14 @@ class InPage extends EventTarget {
   postMessage(asked: Asked): void {
     const input = structuredClone(asked.input);
     queueMicrotask(() => {
-      if (!this.ended) void answer(this.jobs, { ...asked, input }, (said) => this.ended || this.dispatchEvent(new MessageEvent('message', { data: structuredClone(said) }))); // prettier-ignore
+      if (!this.ended)
+        void answer(
+          this.jobs,
+          { ...asked, input },
+          (said) =>
+            this.ended ||
+            this.dispatchEvent(new MessageEvent('message', { data: structuredClone(said) })),
+        );
     });
   }
   terminate(): void {
@@ -40,4 +47,8 @@ export const createAirWorker = (): Worker => inPage(airJobs);
 export const createPackWorker = (): Worker => inPage({});
 /** Meshes are not read there, and the drawing is looked at in the browser tests. */
 export const createMeshWorker = (): Worker => inPage({});
-export const createElkWorker = (): Worker => Object.assign(new EventTarget(), { postMessage: () => undefined, terminate: () => undefined }) as unknown as Worker; // prettier-ignore
+export const createElkWorker = (): Worker =>
+  Object.assign(new EventTarget(), {
+    postMessage: () => undefined,
+    terminate: () => undefined,
+  }) as unknown as Worker;

@@ -15,9 +15,19 @@ export class BenchWork {
   order(input: OrderInput, signal: AbortSignal): Promise<BendOrder> {
     return this.calls.call('order', input, { signal });
   }
-  session(views: readonly TaskView[], means: SessionMeans, signal: AbortSignal): Promise<PlannedSession> {
+  session(
+    views: readonly TaskView[],
+    means: SessionMeans,
+    signal: AbortSignal,
+  ): Promise<PlannedSession> {
     // What a session is planned by, and no more: the rest is long to hand over.
-    const tasks = views.map(({ state, minutes, task: { id, needs, waits, people, tools, gate } }): Plannable => ({ state, minutes, task: { id, needs, waits, people, tools, gate } })); // prettier-ignore
+    const tasks = views.map(
+      ({ state, minutes, task: { id, needs, waits, people, tools, gate } }): Plannable => ({
+        state,
+        minutes,
+        task: { id, needs, waits, people, tools, gate },
+      }),
+    );
     return this.calls.call('session', { tasks, means }, { signal });
   }
   cuts(plan: Plan, signal: AbortSignal): Promise<CutPlan[]> {

@@ -11,19 +11,22 @@ const jobs = {
   },
   refuse: (what: 'input' | 'plan' | 'other'): never => {
     if (what === 'input') throw new InputError('pedal.ratio', '0 is too little.');
-    if (what === 'plan') throw new PlanFileError([{ path: 'lines[0]', message: 'This is missing.' }]);
+    if (what === 'plan')
+      throw new PlanFileError([{ path: 'lines[0]', message: 'This is missing.' }]);
     throw new TypeError('beyond all telling');
   },
 };
 class InPage extends EventTarget {
   ended = false;
   postMessage(asked: Asked): void {
-    void answer(jobs, asked, (said: Said) => queueMicrotask(() => this.dispatchEvent(new MessageEvent('message', { data: said }))));
+    void answer(jobs, asked, (said: Said) =>
+      queueMicrotask(() => this.dispatchEvent(new MessageEvent('message', { data: said }))),
+    );
   }
   terminate(): void {
     this.ended = true;
   }
-} // prettier-ignore
+}
 function calls() {
   const workers: InPage[] = [];
   const made = new Calls<typeof jobs>(() => {
@@ -37,18 +40,27 @@ describe('calls to a worker', () => {
   test('answers come back to who asked, with how far it is on the way', async () => {
     const { made, workers } = calls();
     const shares: number[] = [];
-    const all = [made.call('twice', 3), made.call('steps', 4, { progress: (share) => shares.push(share) }), made.call('twice', 21)];
+    const all = [
+      made.call('twice', 3),
+      made.call('steps', 4, { progress: (share) => shares.push(share) }),
+      made.call('twice', 21),
+    ];
     expect(await Promise.all(all)).toEqual([6, 'there', 42]);
     expect(shares).toEqual([0.25, 0.5, 0.75, 1]);
     expect(workers).toHaveLength(1);
-  }); // prettier-ignore
+  });
 
   test('errors keep their type and their place', async () => {
     const { made } = calls();
-    await expect(made.call('refuse', 'input')).rejects.toMatchObject({ path: 'pedal.ratio', message: '0 is too little.' });
+    await expect(made.call('refuse', 'input')).rejects.toMatchObject({
+      path: 'pedal.ratio',
+      message: '0 is too little.',
+    });
     await expect(made.call('refuse', 'input')).rejects.toBeInstanceOf(InputError);
     await expect(made.call('refuse', 'plan')).rejects.toBeInstanceOf(PlanFileError);
-    await expect(made.call('refuse', 'plan')).rejects.toMatchObject({ faults: [{ path: 'lines[0]' }] });
+    await expect(made.call('refuse', 'plan')).rejects.toMatchObject({
+      faults: [{ path: 'lines[0]' }],
+    });
     await expect(made.call('refuse', 'other')).rejects.toThrow('beyond all telling');
   });
 

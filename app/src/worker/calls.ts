@@ -45,18 +45,25 @@ const errorOf = ({ name, message, path, faults }: Failure): Error =>
       : new Error(message);
 
 /** Does one job and says how it ended. */
-export async function answer(jobs: Jobs, { id, job, input }: Asked, say: (said: Said, transfer?: Transferable[]) => void): Promise<void> {
+export async function answer(
+  jobs: Jobs,
+  { id, job, input }: Asked,
+  say: (said: Said, transfer?: Transferable[]) => void,
+): Promise<void> {
   try {
     const output = await jobs[job]!(input, (share) => say({ id, kind: 'progress', share }));
     say({ id, kind: 'done', output });
   } catch (error) {
     say({ id, kind: 'failed', failure: failureOf(error) });
   }
-} // prettier-ignore
+}
 
 /** Lets a worker do these jobs. */
 export function serve(jobs: Jobs): void {
-  addEventListener('message', ({ data }: MessageEvent<Asked>) => void answer(jobs, data, (said) => postMessage(said)));
+  addEventListener(
+    'message',
+    ({ data }: MessageEvent<Asked>) => void answer(jobs, data, (said) => postMessage(said)),
+  );
 }
 
 export interface CallOptions {
@@ -88,7 +95,11 @@ export class Calls<J extends Jobs> {
     return this.worker !== null;
   }
 
-  call<K extends keyof J & string>(job: K, input: InputOf<J[K]>, options: CallOptions = {}): Promise<OutputOf<J[K]>> {
+  call<K extends keyof J & string>(
+    job: K,
+    input: InputOf<J[K]>,
+    options: CallOptions = {},
+  ): Promise<OutputOf<J[K]>> {
     const { progress, signal, withinMs, transfer = [] } = options;
     return new Promise((done, failed) => {
       if (signal?.aborted) return failed(new WorkerStopped('Cancelled.'));
@@ -106,7 +117,11 @@ export class Calls<J extends Jobs> {
       signal?.addEventListener('abort', cancel, { once: true });
       clear.push(() => signal?.removeEventListener('abort', cancel));
       if (withinMs !== undefined) {
-        const timer = setTimeout(() => leave(`${this.work} took over ${Math.round(withinMs / 1000)} seconds and was ended.`), withinMs); // prettier-ignore
+        const timer = setTimeout(
+          () =>
+            leave(`${this.work} took over ${Math.round(withinMs / 1000)} seconds and was ended.`),
+          withinMs,
+        );
         clear.push(() => clearTimeout(timer));
       }
       this.worker ??= this.start();
@@ -140,7 +155,8 @@ export class Calls<J extends Jobs> {
       if (data.kind === 'done') one.done(data.output as never);
       else one.failed(errorOf(data.failure));
     });
-    const died = (): void => (worker === this.worker ? this.end(`${this.work} stopped; try again.`) : undefined);
+    const died = (): void =>
+      worker === this.worker ? this.end(`${this.work} stopped; try again.`) : undefined;
     worker.addEventListener('error', died);
     worker.addEventListener('messageerror', died);
     return worker;

@@ -8,13 +8,17 @@ const workers: Answering[] = [];
 let answers = true;
 jest.mock('./workers', () => ({
   createElkWorker: () => {
-    const worker: Answering & { postMessage?: (asked: { id: number; cmd: string; graph?: { children: object[] } }) => void } =
-      new EventTarget();
+    const worker: Answering & {
+      postMessage?: (asked: { id: number; cmd: string; graph?: { children: object[] } }) => void;
+    } = new EventTarget();
     worker.postMessage = ({ id, cmd, graph }) => {
-      if (cmd !== 'layout') return void queueMicrotask(() => worker.onmessage?.({ data: { id, data: null } }));
+      if (cmd !== 'layout')
+        return void queueMicrotask(() => worker.onmessage?.({ data: { id, data: null } }));
       if (!answers) return;
       const children = graph!.children.map((box, i) => ({ ...box, x: 100 * i, y: 7 }));
-      queueMicrotask(() => worker.onmessage?.({ data: { id, data: { ...graph, children, width: 300, height: 80 } } }));
+      queueMicrotask(() =>
+        worker.onmessage?.({ data: { id, data: { ...graph, children, width: 300, height: 80 } } }),
+      );
     };
     return Object.assign(worker, { terminate: () => undefined }, { n: workers.push(worker) });
   },
@@ -30,7 +34,11 @@ const BOXES: BoxToLay[] = ['a', 'b'].map((id) => ({
 describe('laying circuits out', () => {
   test('boxes lie where the layout says, and ports on them', async () => {
     const laid = await new CircuitLayout().lay(BOXES, []);
-    expect([laid.width, laid.boxes.get('b'), laid.ports.get('b-out')]).toEqual([300, { x: 100, y: 7 }, { x: 290, y: 54 }]);
+    expect([laid.width, laid.boxes.get('b'), laid.ports.get('b-out')]).toEqual([
+      300,
+      { x: 100, y: 7 },
+      { x: 290, y: 54 },
+    ]);
   });
   test('a worker that dies is told to whoever waits, and the next layout has a new one', async () => {
     const layout = new CircuitLayout();

@@ -8,7 +8,12 @@ export interface BoxToLay {
   readonly width: number;
   readonly height: number;
   /** Ports at their place on the box. */
-  readonly ports: readonly { readonly id: string; readonly side: 'WEST' | 'EAST'; readonly x: number; readonly y: number }[];
+  readonly ports: readonly {
+    readonly id: string;
+    readonly side: 'WEST' | 'EAST';
+    readonly x: number;
+    readonly y: number;
+  }[];
 }
 export interface WireToLay {
   readonly id: string;
@@ -65,7 +70,8 @@ export class CircuitLayout {
     wires: readonly WireToLay[],
     room: { readonly width: number; readonly height: number },
   ): Promise<Laid> {
-    const shown = ({ width, height }: Laid): number => Math.min(room.width / width, room.height / height);
+    const shown = ({ width, height }: Laid): number =>
+      Math.min(room.width / width, room.height / height);
     const flat = await this.lay(boxes, wires, room.width / room.height);
     if (shown(flat) >= 1) return flat;
     const wrapped = await this.lay(boxes, wires, room.width / room.height, WRAPPED);
@@ -92,7 +98,11 @@ export class CircuitLayout {
         layoutOptions: { 'elk.port.side': port.side },
       })),
     }));
-    const edges = wires.map((wire): ElkExtendedEdge => ({ id: wire.id, sources: [wire.from], targets: [wire.to] }));
+    const edges = wires.map((wire): ElkExtendedEdge => ({
+      id: wire.id,
+      sources: [wire.from],
+      targets: [wire.to],
+    }));
     const root: ElkNode = {
       id: 'root',
       layoutOptions: { ...OPTIONS, ...more, 'elk.aspectRatio': String(aspect) },
@@ -107,13 +117,20 @@ export class CircuitLayout {
       boxes: new Map((laid.children ?? []).map((node) => [node.id, at(node)])),
       ports: new Map(
         (laid.children ?? []).flatMap((node) =>
-          (node.ports ?? []).map((port) => [port.id, { x: at(node).x + at(port).x, y: at(node).y + at(port).y }] as const),
+          (node.ports ?? []).map(
+            (port) =>
+              [port.id, { x: at(node).x + at(port).x, y: at(node).y + at(port).y }] as const,
+          ),
         ),
       ),
       wires: new Map(
         ((laid.edges ?? []) as ElkExtendedEdge[]).map((edge) => [
           edge.id,
-          (edge.sections ?? []).flatMap((section) => [section.startPoint, ...(section.bendPoints ?? []), section.endPoint]),
+          (edge.sections ?? []).flatMap((section) => [
+            section.startPoint,
+            ...(section.bendPoints ?? []),
+            section.endPoint,
+          ]),
         ]),
       ),
     };

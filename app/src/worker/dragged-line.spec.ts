@@ -1,5 +1,11 @@
 import { TestBed } from '@angular/core/testing';
-import { lineSpace, lineView, type Around, type LineSpace, type LineView } from '@firm-line/core/plan';
+import {
+  lineSpace,
+  lineView,
+  type Around,
+  type LineSpace,
+  type LineView,
+} from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/lib/vec';
 import { APP_PROVIDERS, openGannet } from '../testing/open-gannet';
 import { DraggedLine } from './dragged-line';
@@ -38,7 +44,12 @@ async function dragging(id: string) {
   /** The line with its third corner so far back. */
   const moved = (byMm: number): LineView =>
     lineView(
-      { ...line, cornersMm: line.cornersMm.map((at, i) => (i === 2 ? ([at[0] + byMm, at[1], at[2]] as Vec3) : at)) },
+      {
+        ...line,
+        cornersMm: line.cornersMm.map((at, i) =>
+          i === 2 ? ([at[0] + byMm, at[1], at[2]] as Vec3) : at,
+        ),
+      },
       plan.bench,
       ports,
     );

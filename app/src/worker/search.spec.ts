@@ -67,7 +67,10 @@ describe('a search in a worker', () => {
   test('what cannot be found and a worker that dies each end in a sentence', async () => {
     const { made, workers } = search();
     made.look(1, { id: 'a', plan: PLAN });
-    await workers[0]!.say({ kind: 'failed', failure: { name: 'Error', message: 'No way leads there.' } });
+    await workers[0]!.say({
+      kind: 'failed',
+      failure: { name: 'Error', message: 'No way leads there.' },
+    });
     expect([made.message(), made.foundFor('a')]).toEqual(['No way leads there.', null]);
     made.look(1, { id: 'a', plan: PLAN });
     expect(made.message()).toBeNull();

@@ -54,9 +54,11 @@ export class Search<Request, Found> {
     this.asked.set(about);
     this.now.set({ kind: 'looking', share: 0 });
     const ours = (): boolean => this.asked() === about;
-    const progress = (share: number): void => (ours() ? this.now.set({ kind: 'looking', share }) : undefined);
+    const progress = (share: number): void =>
+      ours() ? this.now.set({ kind: 'looking', share }) : undefined;
     void this.calls.call('find', request as never, { progress }).then(
-      (found) => ours() && (this.now.set({ kind: 'found', found: found as Found }), this.calls.end()),
+      (found) =>
+        ours() && (this.now.set({ kind: 'found', found: found as Found }), this.calls.end()),
       (error: Error) => ours() && this.now.set({ kind: 'none', message: error.message }),
     );
   }

@@ -1,12 +1,39 @@
 import { demo } from '../testing/demo-plans.ts';
-import { NO_CORNERS, NO_FLOOR, NO_LOG, type CaliperFit, type Corners, type HubFit, type MakerSheet, type Plan, type ProofLoad, type Wire } from '../plan/index.ts'; // prettier-ignore
+import {
+  NO_CORNERS,
+  NO_FLOOR,
+  NO_LOG,
+  type CaliperFit,
+  type Corners,
+  type HubFit,
+  type MakerSheet,
+  type Plan,
+  type ProofLoad,
+  type Wire,
+} from '../plan/index.ts';
 import { inspect, type Snag } from './index.ts';
 
 const gannet = demo('gannet');
 const found = (corners: Partial<Corners>, rule: string): Snag[] =>
-  inspect({ ...gannet, corners: { ...NO_CORNERS, ...corners } }).filter((snag) => snag.rule === rule);
-const fit: CaliperFit = { key: 'fl', innerGapMm: 4.2, outerGapMm: 2.6, stackMm: 1.5, moves: 'out', box: [], bolt: null, fittedMm: 2.5, padOverMm: null, disc: null, clear: null }; // prettier-ignore
-const caliper = (patch: Partial<CaliperFit>): Partial<Corners> => ({ calipers: [{ ...fit, ...patch }] });
+  inspect({ ...gannet, corners: { ...NO_CORNERS, ...corners } }).filter(
+    (snag) => snag.rule === rule,
+  );
+const fit: CaliperFit = {
+  key: 'fl',
+  innerGapMm: 4.2,
+  outerGapMm: 2.6,
+  stackMm: 1.5,
+  moves: 'out',
+  box: [],
+  bolt: null,
+  fittedMm: 2.5,
+  padOverMm: null,
+  disc: null,
+  clear: null,
+};
+const caliper = (patch: Partial<CaliperFit>): Partial<Corners> => ({
+  calipers: [{ ...fit, ...patch }],
+});
 
 describe('rules of corners: the plan in which each speaks, and the nearest in which it does not', () => {
   test('a plan with nothing measured is silent', () => {
@@ -14,8 +41,14 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
   });
 
   test("'disc-hand' speaks of vanes made for the other side", () => {
-    expect(found(caliper({ disc: 'right' }), 'disc-hand').map(({ where }) => where)).toEqual(['Front left']);
-    expect([...found(caliper({ disc: 'left' }), 'disc-hand'), ...found(caliper({ disc: 'either' }), 'disc-hand'), ...found(caliper({ key: 'fr', disc: 'right' }), 'disc-hand')]).toEqual([]); // prettier-ignore
+    expect(found(caliper({ disc: 'right' }), 'disc-hand').map(({ where }) => where)).toEqual([
+      'Front left',
+    ]);
+    expect([
+      ...found(caliper({ disc: 'left' }), 'disc-hand'),
+      ...found(caliper({ disc: 'either' }), 'disc-hand'),
+      ...found(caliper({ key: 'fr', disc: 'right' }), 'disc-hand'),
+    ]).toEqual([]);
     expect(found(caliper({ key: 'gone', disc: 'right' }), 'disc-hand')).toEqual([]);
   });
 
@@ -24,55 +57,176 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
     expect(found(caliper({ fittedMm: 2.6 }), 'stack-off')[0]!.text).toMatch(
       /0.3 mm off the middle of the disc: 2.3 mm is wanted/,
     );
-    expect([...found(caliper({ fittedMm: 2.55 }), 'stack-off'), ...found(caliper({ fittedMm: 9, innerGapMm: null }), 'stack-off')]).toEqual([]); // prettier-ignore
+    expect([
+      ...found(caliper({ fittedMm: 2.55 }), 'stack-off'),
+      ...found(caliper({ fittedMm: 9, innerGapMm: null }), 'stack-off'),
+    ]).toEqual([]);
   });
 
   test("'stack-bolt' is a stop for a bolt that is short, on its shank, or bottoms", () => {
-    const bolt = (lengthMm: number, shankMm = 0): Snag[] => found(caliper({ bolt: { lengthMm, gripMm: 22, washerMm: 2.5, needMm: 12, depthMm: 20, shankMm } }), 'stack-bolt'); // prettier-ignore
-    expect([bolt(38), bolt(45, 28), bolt(48)].map(([snag]) => [snag!.level, /holds|shank|bottoms/.exec(snag!.text)![0]])).toEqual([['stop', 'holds'], ['stop', 'shank'], ['stop', 'bottoms']]); // prettier-ignore
+    const bolt = (lengthMm: number, shankMm = 0): Snag[] =>
+      found(
+        caliper({
+          bolt: { lengthMm, gripMm: 22, washerMm: 2.5, needMm: 12, depthMm: 20, shankMm },
+        }),
+        'stack-bolt',
+      );
+    expect(
+      [bolt(38), bolt(45, 28), bolt(48)].map(([snag]) => [
+        snag!.level,
+        /holds|shank|bottoms/.exec(snag!.text)![0],
+      ]),
+    ).toEqual([
+      ['stop', 'holds'],
+      ['stop', 'shank'],
+      ['stop', 'bottoms'],
+    ]);
     expect([...bolt(39), ...bolt(47, 27)]).toEqual([]);
   });
 
   test("'spacer-thread' is a stop where too little thread is left, and for what is stacked", () => {
     const wheel = gannet.things.find(({ shape }) => shape.kind === 'wheel')!.id;
     const studs = { count: 5, dMm: 12, pitchMm: 1.5, lengthMm: 40, flangeMm: 12 };
-    const spacer = (spacerMm: number, stacked = false): Snag[] => found({ wheels: [{ key: wheel, readings: null, spacerMm, stacked, studs, hand: 'right' }] }, 'spacer-thread'); // prettier-ignore
+    const spacer = (spacerMm: number, stacked = false): Snag[] =>
+      found(
+        { wheels: [{ key: wheel, readings: null, spacerMm, stacked, studs, hand: 'right' }] },
+        'spacer-thread',
+      );
     expect(spacer(17).map(({ level }) => level)).toEqual(['stop']);
     expect(spacer(5, true)[0]!.text).toMatch(/standing tests alone/);
     expect([...spacer(16), ...spacer(0, true)]).toEqual([]);
   });
 
   test("'hub-nut' is a stop for a unit hub that is backed off and for one that is loose", () => {
-    const hub = (patch: Partial<HubFit>): Snag[] => found({ hubs: [{ id: 'hub-1', name: 'Front left hub', kind: 'adjustable', school: 'end-play', endPlayMm: 0.08, sheetMm: null, newLock: true, ...patch }] }, 'hub-nut'); // prettier-ignore
-    expect([hub({ kind: 'unit' }), hub({ endPlayMm: 0.2 }), hub({ endPlayMm: 0.01 }), hub({ newLock: false })].map(([snag]) => snag!.level)).toEqual(['stop', 'stop', 'mind', 'mind']); // prettier-ignore
+    const hub = (patch: Partial<HubFit>): Snag[] =>
+      found(
+        {
+          hubs: [
+            {
+              id: 'hub-1',
+              name: 'Front left hub',
+              kind: 'adjustable',
+              school: 'end-play',
+              endPlayMm: 0.08,
+              sheetMm: null,
+              newLock: true,
+              ...patch,
+            },
+          ],
+        },
+        'hub-nut',
+      );
+    expect(
+      [
+        hub({ kind: 'unit' }),
+        hub({ endPlayMm: 0.2 }),
+        hub({ endPlayMm: 0.01 }),
+        hub({ newLock: false }),
+      ].map(([snag]) => snag!.level),
+    ).toEqual(['stop', 'stop', 'mind', 'mind']);
     expect(hub({})).toEqual([]);
   });
 
   test("'cable-length' speaks of a cable that hangs or does not reach", () => {
-    const cable = (outerMm: number): Snag[] => found({ cables: [{ id: 'cable-1', name: 'Left cable', wayMm: 1400, outerMm, freeMm: 120, needMm: 100, adjustMm: 30, hand: 'left', slackAfterMm: null }] }, 'cable-length'); // prettier-ignore
-    expect([cable(1430)[0]!.text, cable(1390)[0]!.text]).toEqual([expect.stringMatching(/30 mm longer than its way/), expect.stringMatching(/10 mm shorter/)]); // prettier-ignore
+    const cable = (outerMm: number): Snag[] =>
+      found(
+        {
+          cables: [
+            {
+              id: 'cable-1',
+              name: 'Left cable',
+              wayMm: 1400,
+              outerMm,
+              freeMm: 120,
+              needMm: 100,
+              adjustMm: 30,
+              hand: 'left',
+              slackAfterMm: null,
+            },
+          ],
+        },
+        'cable-length',
+      );
+    expect([cable(1430)[0]!.text, cable(1390)[0]!.text]).toEqual([
+      expect.stringMatching(/30 mm longer than its way/),
+      expect.stringMatching(/10 mm shorter/),
+    ]);
     expect(cable(1420)).toEqual([]);
   });
 
-  const wire = (patch: Partial<Wire['volts']>): Partial<Corners> => ({ wires: [{ id: 'wire-1', job: 'breakaway', colour: 'blue', terminal: '3', volts: { rest: 0, half: null, full: null, pulled: null, ...patch } }] }); // prettier-ignore
+  const wire = (patch: Partial<Wire['volts']>): Partial<Corners> => ({
+    wires: [
+      {
+        id: 'wire-1',
+        job: 'breakaway',
+        colour: 'blue',
+        terminal: '3',
+        volts: { rest: 0, half: null, full: null, pulled: null, ...patch },
+      },
+    ],
+  });
   test("'wire-range' names the wire, what it reads and what it should", () => {
-    expect(found(wire({ rest: 5 }), 'wire-range').map(({ where, text }) => [where, /reads.*has/.exec(text)![0]])).toEqual([['Breakaway, blue', 'reads 5 V at rest, and 0 to 0.3 is what such a wire has']]); // prettier-ignore
+    expect(
+      found(wire({ rest: 5 }), 'wire-range').map(({ where, text }) => [
+        where,
+        /reads.*has/.exec(text)![0],
+      ]),
+    ).toEqual([['Breakaway, blue', 'reads 5 V at rest, and 0 to 0.3 is what such a wire has']]);
     expect(found(wire({ rest: 0.3, pulled: 12.4 }), 'wire-range')).toEqual([]);
   });
   test("'breakaway-untested' speaks once wires are read and its pin was not pulled", () => {
     expect(found(wire({}), 'breakaway-untested')).toHaveLength(1);
-    expect([...found(wire({ rest: null }), 'breakaway-untested'), ...found(wire({ pulled: 12 }), 'breakaway-untested')]).toEqual([]); // prettier-ignore
+    expect([
+      ...found(wire({ rest: null }), 'breakaway-untested'),
+      ...found(wire({ pulled: 12 }), 'breakaway-untested'),
+    ]).toEqual([]);
   });
 
   test("'proof-load' minds what was not held, and stops what bent or cracked", () => {
-    const load = (patch: Partial<ProofLoad>): Snag[] => found({ loads: [{ id: 'load-1', name: 'Pedal', wantedN: 1350, loadN: 1350, seconds: 10, beforeMm: 40, afterMm: 40, sound: true, ...patch }] }, 'proof-load'); // prettier-ignore
-    expect([load({ loadN: null }), load({ loadN: 900 }), load({ seconds: 5 }), load({ afterMm: 41 }), load({ sound: false })].map(([snag]) => snag!.level)).toEqual(['mind', 'mind', 'mind', 'stop', 'stop']); // prettier-ignore
+    const load = (patch: Partial<ProofLoad>): Snag[] =>
+      found(
+        {
+          loads: [
+            {
+              id: 'load-1',
+              name: 'Pedal',
+              wantedN: 1350,
+              loadN: 1350,
+              seconds: 10,
+              beforeMm: 40,
+              afterMm: 40,
+              sound: true,
+              ...patch,
+            },
+          ],
+        },
+        'proof-load',
+      );
+    expect(
+      [
+        load({ loadN: null }),
+        load({ loadN: 900 }),
+        load({ seconds: 5 }),
+        load({ afterMm: 41 }),
+        load({ sound: false }),
+      ].map(([snag]) => snag!.level),
+    ).toEqual(['mind', 'mind', 'mind', 'stop', 'stop']);
     expect(load({})).toEqual([]);
   });
 
   test("'sheet-awaited' speaks once work went on past the day it was due", () => {
     const at = (state: MakerSheet['state'], day: string): Snag[] => {
-      const sheet: MakerSheet = { id: 'sheet-1', name: 'Caliper torques', kind: 'torque', state, edition: '', readBy: '', askedOn: '2026-11-20', dueOn: '2026-11-27', photos: [] }; // prettier-ignore
+      const sheet: MakerSheet = {
+        id: 'sheet-1',
+        name: 'Caliper torques',
+        kind: 'torque',
+        state,
+        edition: '',
+        readBy: '',
+        askedOn: '2026-11-20',
+        dueOn: '2026-11-27',
+        photos: [],
+      };
       const plan: Plan = {
         ...gannet,
         log: { ...NO_LOG, sheets: [sheet] },
@@ -80,7 +234,13 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
       };
       return inspect(plan).filter(({ rule }) => rule === 'sheet-awaited');
     };
-    expect(at('asked', '2026-11-28')[0]!.text).toMatch(/asked for on 2026-11-20, should be here by 2026-11-27 and has not come/);
-    expect([...at('asked', '2026-11-27'), ...at('have', '2026-11-28'), ...at('none', '2026-11-28')]).toEqual([]);
+    expect(at('asked', '2026-11-28')[0]!.text).toMatch(
+      /asked for on 2026-11-20, should be here by 2026-11-27 and has not come/,
+    );
+    expect([
+      ...at('asked', '2026-11-27'),
+      ...at('have', '2026-11-28'),
+      ...at('none', '2026-11-28'),
+    ]).toEqual([]);
   });
 });

@@ -1,12 +1,29 @@
 import { derive } from '../lib/derive/index.ts';
 import { ENDS, jointEnds, type JointEnd, type JointView } from '../stations/join/index.ts';
 import { hoseView, type HoseView } from '../stations/route/index.ts';
-import { lineSpace, type EditCall, type LineSpace, type LineView, type Plan, type Ref } from '../plan/index.ts';
+import {
+  lineSpace,
+  type EditCall,
+  type LineSpace,
+  type LineView,
+  type Plan,
+  type Ref,
+} from '../plan/index.ts';
 import type { PlanView } from '../plan/results/index.ts';
 import { cornerAt, endName, endNode, onLine } from './rule-kit/places.ts';
 
 export type Level = 'stop' | 'mind' | 'note';
-export const STATIONS = ['measure', 'size', 'plumb', 'route', 'join', 'make', 'fit', 'fill', 'prove'] as const;
+export const STATIONS = [
+  'measure',
+  'size',
+  'plumb',
+  'route',
+  'join',
+  'make',
+  'fit',
+  'fill',
+  'prove',
+] as const;
 export type Station = (typeof STATIONS)[number];
 
 /** One action that mends a finding. */
@@ -55,7 +72,8 @@ interface Subjects {
 export type About = keyof Subjects;
 
 /** What of a plan, or of what follows from it, a rule reads besides its subject. Units are always at hand. */
-export type ReadName = `plan.${Exclude<keyof Plan, 'id' | 'units'>}` | Exclude<keyof PlanView, 'plan'>;
+export type ReadName =
+  `plan.${Exclude<keyof Plan, 'id' | 'units'>}` | Exclude<keyof PlanView, 'plan'>;
 type PlanKey<R> = R extends `plan.${infer K}` ? K & keyof Plan : never;
 export type Reading<R extends ReadName> = Pick<PlanView, Extract<R, keyof PlanView>> & {
   readonly plan: Pick<Plan, PlanKey<R> | 'id' | 'units'>;
@@ -71,7 +89,10 @@ export interface Definition<A extends About, R extends ReadName> {
 }
 /** A finding with its place. */
 export type Found = Finding & { readonly place: Ref; readonly where: string };
-export interface Rule extends Pick<Definition<About, ReadName>, 'id' | 'station' | 'about' | 'reads'> {
+export interface Rule extends Pick<
+  Definition<About, ReadName>,
+  'id' | 'station' | 'about' | 'reads'
+> {
   readonly find: (view: PlanView) => readonly Found[];
 }
 
@@ -93,32 +114,57 @@ interface Subject<A extends About> {
 const SUBJECTS: { readonly [A in About]: (view: PlanView, station: Station) => Subject<A>[] } = {
   plan: ({ plan }) => [{ args: [], place: { kind: 'plan', id: plan.id }, where: plan.name }],
   line: ({ lines }, station) =>
-    carded(lines, station).map((line) => ({ args: [line], place: onLine(line), where: line.line.name })),
+    carded(lines, station).map((line) => ({
+      args: [line],
+      place: onLine(line),
+      where: line.line.name,
+    })),
   end: ({ lines }, station) =>
-    carded(lines, station).flatMap((line) => ENDS.map((end) => endOf([line, end], line, end, station))),
+    carded(lines, station).flatMap((line) =>
+      ENDS.map((end) => endOf([line, end], line, end, station)),
+    ),
   space: ({ lines, plan }) =>
     lines.flatMap((line): Subject<'space'>[] => {
       const space = lineSpace(plan, line);
       return space ? [{ args: [line, space], place: onLine(line), where: line.line.name }] : [];
     }),
-  joined: (view) => jointEnds(view).map((end) => ({ args: [end], place: end.place, where: end.name })),
+  joined: (view) =>
+    jointEnds(view).map((end) => ({ args: [end], place: end.place, where: end.name })),
   joint: (view) =>
     jointEnds(view).flatMap((end) =>
-      (end.joints ?? []).map((joint) => ({ args: [joint, end], place: end.place, where: end.name })),
+      (end.joints ?? []).map((joint) => ({
+        args: [joint, end],
+        place: end.place,
+        where: end.name,
+      })),
     ),
   hose: ({ plan, ports }) =>
-    plan.hoses.map((hose) => ({ args: [hoseView(plan, hose, ports)], place: { kind: 'hose', id: hose.id }, where: hose.name })),
+    plan.hoses.map((hose) => ({
+      args: [hoseView(plan, hose, ports)],
+      place: { kind: 'hose', id: hose.id },
+      where: hose.name,
+    })),
 };
 /** What stays on the vehicle is not made: no card of it is judged. */
 const carded = (lines: readonly LineView[], station: Station): readonly LineView[] =>
   station === 'make' ? lines.filter(({ line }) => line.origin !== 'kept') : lines;
-function endOf(args: Subjects['end'], line: LineView, end: 'a' | 'b', station: Station): Subject<'end'> {
+function endOf(
+  args: Subjects['end'],
+  line: LineView,
+  end: 'a' | 'b',
+  station: Station,
+): Subject<'end'> {
   const node = station === 'join' ? endNode(line, end) : cornerAt(line, end);
   return { args, place: onLine(line, node), where: `${line.line.name}, ${endName(end)}` };
 }
 
 /** What a rule reads, by name: its judgement is given this and sees no more of the plan. */
-function readingOf(names: readonly ReadName[], values: readonly unknown[], id: string, units: PlanView['plan']['units']): object {
+function readingOf(
+  names: readonly ReadName[],
+  values: readonly unknown[],
+  id: string,
+  units: PlanView['plan']['units'],
+): object {
   const entries = names.map((name, i) => [name, values[i]] as const);
   const of = (inPlan: boolean) => entries.filter(([name]) => name.startsWith('plan.') === inPlan);
   const plan = Object.fromEntries(of(true).map(([name, value]) => [name.slice(5), value]));
@@ -139,7 +185,11 @@ export function defineRule<A extends About, const R extends ReadName>({
   const itself = {};
   const judged = derive(
     `rule ${id}`,
-    (args: Subjects[A], { plan }: PlanView, values: readonly unknown[]): readonly [object, ...unknown[]] => [
+    (
+      args: Subjects[A],
+      { plan }: PlanView,
+      values: readonly unknown[],
+    ): readonly [object, ...unknown[]] => [
       (args[0] as object | undefined) ?? itself,
       plan.id,
       plan.units,
@@ -148,10 +198,19 @@ export function defineRule<A extends About, const R extends ReadName>({
     ],
     (_key: object, ...[planId, units, ...inputs]: unknown[]): readonly Finding[] => {
       const args = inputs.slice(0, inputs.length - reads.length) as unknown as Subjects[A];
-      const reading = readingOf(reads, inputs.slice(args.length), planId as string, units as PlanView['plan']['units']);
+      const reading = readingOf(
+        reads,
+        inputs.slice(args.length),
+        planId as string,
+        units as PlanView['plan']['units'],
+      );
       try {
         const verdict = judge(...args, reading as Reading<R>);
-        return !verdict ? [] : Array.isArray(verdict) ? (verdict as readonly Finding[]) : [verdict as Finding];
+        return !verdict
+          ? []
+          : Array.isArray(verdict)
+            ? (verdict as readonly Finding[])
+            : [verdict as Finding];
       } catch (error) {
         return [unjudged(id, error)];
       }

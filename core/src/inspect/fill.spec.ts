@@ -1,12 +1,22 @@
 import { demo } from '../testing/demo-plans.ts';
 import { beforeFill, fillingOf, withTold } from '../stations/fill/index.ts';
-import { freshFluid, NO_FILLING, type Filling, type FillRun, type FluidIn, type Plan } from '../plan/index.ts';
+import {
+  freshFluid,
+  NO_FILLING,
+  type Filling,
+  type FillRun,
+  type FluidIn,
+  type Plan,
+} from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { inspect, type Snag } from './index.ts';
 
 const gannet = demo('gannet');
 const AT = '2026-03-02T09:00:00Z';
-const plan = (patch: Partial<Filling>, of: Plan = gannet): Plan => ({ ...of, filling: { ...NO_FILLING, ...patch } });
+const plan = (patch: Partial<Filling>, of: Plan = gannet): Plan => ({
+  ...of,
+  filling: { ...NO_FILLING, ...patch },
+});
 const found = (of: Plan, rule: string): Snag[] => inspect(of).filter((snag) => snag.rule === rule);
 const order = ['bleed-rr', 'bleed-rl', 'bleed-fr', 'bleed-fl'];
 const run = (patch: Partial<FillRun> = {}): FillRun => ({
@@ -42,10 +52,18 @@ const wet = (without: string, of = gannet): Plan => {
 
 describe('rules of filling: the plan in which each speaks, and the nearest in which it does not', () => {
   test('a plan in which nothing was filled has none of what filling asks', () => {
-    const asked = ['pushrod-unlooked', 'drums-unset', 'pads-out', 'bench-open', 'joint-loose-filled'];
+    const asked = [
+      'pushrod-unlooked',
+      'drums-unset',
+      'pads-out',
+      'bench-open',
+      'joint-loose-filled',
+    ];
     expect(inspect(plan({})).filter(({ rule }) => asked.includes(rule))).toEqual([]);
     // A run that was begun and in which nothing has flowed yet is none.
-    expect(inspect(plan({ runs: [run({ log: [] })] })).filter(({ rule }) => asked.includes(rule))).toEqual([]);
+    expect(
+      inspect(plan({ runs: [run({ log: [] })] })).filter(({ rule }) => asked.includes(rule)),
+    ).toEqual([]);
   });
   test.each([
     ['pushrod-unlooked', 'play:', 'mind'],
@@ -53,10 +71,13 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
     ['pads-out', 'pads', 'stop'],
     ['bench-open', 'bench:', 'mind'],
     ['joint-loose-filled', 'joints:', 'stop'],
-  ] as const)("'%s' speaks once fluid is in and it was not said, and not once it was", (rule, key, level) => {
-    expect(found(wet(key), rule).map((snag) => snag.level)).toEqual([level]);
-    expect(found(wet('nothing'), rule)).toEqual([]);
-  });
+  ] as const)(
+    "'%s' speaks once fluid is in and it was not said, and not once it was",
+    (rule, key, level) => {
+      expect(found(wet(key), rule).map((snag) => snag.level)).toEqual([level]);
+      expect(found(wet('nothing'), rule)).toEqual([]);
+    },
+  );
 
   test("'order-not-sheet' where the sheet gives an order and another is gone by", () => {
     const makers = { source: 'Sheet 4', parkingTimes: 0, again: [] };
@@ -64,17 +85,27 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
     const listed = { ...gannet, bleeding: { ...gannet.bleeding, school: 'as-listed' as const } };
     expect(found(plan({ makers }, listed), 'order-not-sheet')).toEqual([]);
     expect(found(plan({ makers, runs: [run()] }, listed), 'order-not-sheet')).toHaveLength(1);
-    expect(found(plan({ makers, runs: [run({ order: gannet.bleeding.listed })] }, listed), 'order-not-sheet')).toEqual([]);
+    expect(
+      found(
+        plan({ makers, runs: [run({ order: gannet.bleeding.listed })] }, listed),
+        'order-not-sheet',
+      ),
+    ).toEqual([]);
     expect(found(plan({ makers: { ...makers, source: '' } }), 'order-not-sheet')).toEqual([]);
   });
 
   test("'reservoir-short' where one corner's flush empties it", () => {
-    const most = Math.max(...viewPlan(gannet).bleeding[0]!.result!.order.map(({ flushMl }) => flushMl));
+    const most = Math.max(
+      ...viewPlan(gannet).bleeding[0]!.result!.order.map(({ flushMl }) => flushMl),
+    );
     const holds = (reservoirMl: number): Plan => ({
       ...gannet,
-      parts: gannet.parts.map((part) => (part.id === 'master' ? { ...part, figures: { ...part.figures, reservoirMl } } : part)),
+      parts: gannet.parts.map((part) =>
+        part.id === 'master' ? { ...part, figures: { ...part.figures, reservoirMl } } : part,
+      ),
     });
-    const brakes = (of: Plan): Snag[] => found(of, 'reservoir-short').filter(({ where }) => !/clutch/i.test(where));
+    const brakes = (of: Plan): Snag[] =>
+      found(of, 'reservoir-short').filter(({ where }) => !/clutch/i.test(where));
     expect(brakes(holds(most * 1.5 - 1))).toHaveLength(1);
     expect(brakes(holds(most * 1.5 + 1))).toEqual([]);
   });
@@ -82,10 +113,15 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
   test("'fluid-unknown' of a part that stays and of which nobody said what it held", () => {
     const kept = (family: 'glycol' | null, isKept = true): Plan => ({
       ...gannet,
-      parts: gannet.parts.map((part) => (part.id === 'fl' ? { ...part, family, ...(isKept ? { kept: true } : {}) } : part)),
+      parts: gannet.parts.map((part) =>
+        part.id === 'fl' ? { ...part, family, ...(isKept ? { kept: true } : {}) } : part,
+      ),
     });
     expect(found(kept(null), 'fluid-unknown').map(({ where }) => where)).toEqual(['Front left']);
-    expect([...found(kept('glycol'), 'fluid-unknown'), ...found(kept(null, false), 'fluid-unknown')]).toEqual([]);
+    expect([
+      ...found(kept('glycol'), 'fluid-unknown'),
+      ...found(kept(null, false), 'fluid-unknown'),
+    ]).toEqual([]);
   });
 
   const fluid = (patch: Partial<FluidIn>): Plan =>
@@ -93,9 +129,18 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
       fluids: [{ ...freshFluid('master', 'dot-4'), ...patch }],
     });
   test("'bottle-old' of glycol opened more than 90 days before it went in", () => {
-    expect(found(fluid({ openedOn: '2025-11-01', filledOn: '2026-03-02' }), 'bottle-old')[0]!.text).toMatch(/opened 121 days/);
-    expect(found(fluid({ openedOn: '2025-12-02', filledOn: '2026-03-02' }), 'bottle-old')).toEqual([]);
-    expect(found(fluid({ openedOn: '2025-11-01', filledOn: '2026-03-02', fluidId: 'dot-5' }), 'bottle-old')).toEqual([]);
+    expect(
+      found(fluid({ openedOn: '2025-11-01', filledOn: '2026-03-02' }), 'bottle-old')[0]!.text,
+    ).toMatch(/opened 121 days/);
+    expect(found(fluid({ openedOn: '2025-12-02', filledOn: '2026-03-02' }), 'bottle-old')).toEqual(
+      [],
+    );
+    expect(
+      found(
+        fluid({ openedOn: '2025-11-01', filledOn: '2026-03-02', fluidId: 'dot-5' }),
+        'bottle-old',
+      ),
+    ).toEqual([]);
     expect(found(fluid({ openedOn: '2025-11-01' }), 'bottle-old')).toEqual([]);
   });
   test("'fluid-wet' by the least wet boiling point of the regulation", () => {
@@ -111,12 +156,19 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
     ]).toEqual([]);
   });
   test("'fluid-change' until every seal is renewed and the lines are flushed", () => {
-    expect(found(fluid({ wasId: 'dot-4', fluidId: 'dot-5' }), 'fluid-change').map(({ level }) => level)).toEqual(['stop']);
-    expect(found(fluid({ wasId: 'dot-4', fluidId: 'dot-5', seals: true, flushed: true }), 'fluid-change')).toEqual([]);
+    expect(
+      found(fluid({ wasId: 'dot-4', fluidId: 'dot-5' }), 'fluid-change').map(({ level }) => level),
+    ).toEqual(['stop']);
+    expect(
+      found(
+        fluid({ wasId: 'dot-4', fluidId: 'dot-5', seals: true, flushed: true }),
+        'fluid-change',
+      ),
+    ).toEqual([]);
     expect(found(fluid({ wasId: 'dot-3' }), 'fluid-change')).toEqual([]);
-    expect(found(fluid({ wasId: 'mineral', seals: true, flushed: true }), 'fluid-change')[0]!.text).toMatch(
-      /unless the sheet of every part names both/,
-    );
+    expect(
+      found(fluid({ wasId: 'mineral', seals: true, flushed: true }), 'fluid-change')[0]!.text,
+    ).toMatch(/unless the sheet of every part names both/);
   });
 
   test("'air-stays' where fluid is slower than air climbs over a hump", () => {
@@ -125,16 +177,24 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
       ...gannet,
       lines: gannet.lines.map((line) =>
         line.id === 'line-c1'
-          ? { ...line, cornersMm: line.cornersMm.map((at, i) => (i === 2 ? ([at[0], at[1], 760] as const) : at)) }
+          ? {
+              ...line,
+              cornersMm: line.cornersMm.map((at, i) =>
+                i === 2 ? ([at[0], at[1], 760] as const) : at,
+              ),
+            }
           : line,
       ),
       parts: gannet.parts.map((part) =>
         part.id === 'clutch-master' ? { ...part, figures: { ...part.figures, levelMm } } : part,
       ),
     });
-    expect(found(plan({ method: 'gravity' }, humped(470)), 'air-stays').map(({ where, level }) => [where, level])).toEqual([
-      ['C1', 'mind'],
-    ]);
+    expect(
+      found(plan({ method: 'gravity' }, humped(470)), 'air-stays').map(({ where, level }) => [
+        where,
+        level,
+      ]),
+    ).toEqual([['C1', 'mind']]);
     expect(found(plan({ method: 'gravity' }, humped(900)), 'air-stays')).toEqual([]);
     expect(found(plan({ method: 'two-people' }, humped(470)), 'air-stays')).toEqual([]);
     expect(found(plan({ method: 'gravity' }, gannet), 'air-stays')).toEqual([]);

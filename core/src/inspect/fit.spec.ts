@@ -16,9 +16,12 @@ import { inspect, type Snag } from './index.ts';
 
 const gannet = demo('gannet');
 const AT = '2026-11-27T10:00:00Z';
-const found = (plan: Plan, rule: string): Snag[] => inspect(plan).filter((snag) => snag.rule === rule);
-const floor = (to: Floor, plan: Plan = gannet): Plan => applyEdit(plan, { edit: 'setSheet', with: { sheet: 'floor', to } });
-const task = (id: string, plan: Plan = gannet) => floorView(viewPlan(plan)).find((view) => view.task.id === id)!.task;
+const found = (plan: Plan, rule: string): Snag[] =>
+  inspect(plan).filter((snag) => snag.rule === rule);
+const floor = (to: Floor, plan: Plan = gannet): Plan =>
+  applyEdit(plan, { edit: 'setSheet', with: { sheet: 'floor', to } });
+const task = (id: string, plan: Plan = gannet) =>
+  floorView(viewPlan(plan)).find((view) => view.task.id === id)!.task;
 
 describe('rules of the floor: the plan in which each speaks, and the nearest in which it does not', () => {
   test('a plan nobody has begun to build is silent', () => {
@@ -29,35 +32,82 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
   test("'torque-open' asks for figure and source of a joint that is tight", () => {
     const plan = floor(withTight(NO_FLOOR, task('tighten:line-r2:a'), 15, AT));
     expect(found(plan, 'torque-open').map(({ where }) => where)).toEqual(['R2, end A']);
-    const known = applyEdit(plan, { edit: 'changeJoint', with: { of: 'line', id: 'line-r2', end: 'a', patch: { torqueNm: 15, torqueSource: '' } } }); // prettier-ignore
+    const known = applyEdit(plan, {
+      edit: 'changeJoint',
+      with: { of: 'line', id: 'line-r2', end: 'a', patch: { torqueNm: 15, torqueSource: '' } },
+    });
     expect(found(known, 'torque-open')[0]!.text).toMatch(/no source/);
-    const sourced = applyEdit(known, { edit: 'changeJoint', with: { of: 'line', id: 'line-r2', end: 'a', patch: { torqueSource: 'sheet' } } }); // prettier-ignore
+    const sourced = applyEdit(known, {
+      edit: 'changeJoint',
+      with: { of: 'line', id: 'line-r2', end: 'a', patch: { torqueSource: 'sheet' } },
+    });
     expect(found(sourced, 'torque-open')).toEqual([]);
   });
 
   test("'torque-off' holds what the wrench said against what is wanted, and a bolt's figure against its size", () => {
-    const joint = (torqueNm: number, said: number): Plan => floor(withTight(NO_FLOOR, task('tighten:line-r2:a'), said, AT), applyEdit(gannet, { edit: 'changeJoint', with: { of: 'line', id: 'line-r2', end: 'a', patch: { torqueNm, torqueSource: 'sheet' } } })); // prettier-ignore
-    expect(found(joint(17, 15), 'torque-off').map(({ text }) => text)).toEqual(['The wrench said 15 N·m and 17 is wanted: draw it up.']); // prettier-ignore
-    expect(found(joint(15, 17), 'torque-off')[0]!.text).toMatch(/loosen it, look at it, tighten anew/);
+    const joint = (torqueNm: number, said: number): Plan =>
+      floor(
+        withTight(NO_FLOOR, task('tighten:line-r2:a'), said, AT),
+        applyEdit(gannet, {
+          edit: 'changeJoint',
+          with: { of: 'line', id: 'line-r2', end: 'a', patch: { torqueNm, torqueSource: 'sheet' } },
+        }),
+      );
+    expect(found(joint(17, 15), 'torque-off').map(({ text }) => text)).toEqual([
+      'The wrench said 15 N·m and 17 is wanted: draw it up.',
+    ]);
+    expect(found(joint(15, 17), 'torque-off')[0]!.text).toMatch(
+      /loosen it, look at it, tighten anew/,
+    );
     // 4 % of the wrench itself.
     expect(found(joint(17, 16.4), 'torque-off')).toEqual([]);
-    const bolts = (nm: number): Plan => floor(withWanted(NO_FLOOR, { key: 'bolts:fl', nm, source: 'sheet', state: 'dry', fastener: 'new', thread: 'M10', propertyClass: '8.8' })); // prettier-ignore
-    expect(found(bolts(500), 'torque-off')[0]!.text).toMatch(/500 N·m is wanted.*is the unit right/);
+    const bolts = (nm: number): Plan =>
+      floor(
+        withWanted(NO_FLOOR, {
+          key: 'bolts:fl',
+          nm,
+          source: 'sheet',
+          state: 'dry',
+          fastener: 'new',
+          thread: 'M10',
+          propertyClass: '8.8',
+        }),
+      );
+    expect(found(bolts(500), 'torque-off')[0]!.text).toMatch(
+      /500 N·m is wanted.*is the unit right/,
+    );
     expect(found(bolts(50), 'torque-off')).toEqual([]);
   });
 
   test("'used-again' asks for new washers and for new precoated bolts", () => {
-    const joint = (washers?: 'new' | 'reused'): Plan => floor(withTight(NO_FLOOR, task('tighten:line-r2:a'), 15, AT, '', washers)); // prettier-ignore
-    expect([joint('reused'), joint('new'), joint()].map((plan) => found(plan, 'used-again').length)).toEqual([1, 0, 0]);
-    const bolts = (state: Wanted['state'], fastener: Wanted['fastener']): Plan => floor(withTight(withWanted(NO_FLOOR, { key: 'bolts:fl', nm: 50, source: 'sheet', state, fastener }), task('bolts:fl'), 50, AT)); // prettier-ignore
+    const joint = (washers?: 'new' | 'reused'): Plan =>
+      floor(withTight(NO_FLOOR, task('tighten:line-r2:a'), 15, AT, '', washers));
+    expect(
+      [joint('reused'), joint('new'), joint()].map((plan) => found(plan, 'used-again').length),
+    ).toEqual([1, 0, 0]);
+    const bolts = (state: Wanted['state'], fastener: Wanted['fastener']): Plan =>
+      floor(
+        withTight(
+          withWanted(NO_FLOOR, { key: 'bolts:fl', nm: 50, source: 'sheet', state, fastener }),
+          task('bolts:fl'),
+          50,
+          AT,
+        ),
+      );
     expect(found(bolts('precoated', 'reused'), 'used-again')[0]!.text).toMatch(/hold once/);
-    expect([bolts('precoated', 'new'), bolts('dry', 'reused')].flatMap((plan) => found(plan, 'used-again'))).toEqual([]);
+    expect(
+      [bolts('precoated', 'new'), bolts('dry', 'reused')].flatMap((plan) =>
+        found(plan, 'used-again'),
+      ),
+    ).toEqual([]);
   });
 
   test("'later-passed' speaks once work went on after the day", () => {
     const put = withLater(NO_FLOOR, { task: 'part:master', until: '2026-11-28', why: '' });
     const on = (day: string): Plan => floor(withDone(put, task('safety:dust'), `${day}T09:00:00Z`));
-    expect(found(on('2026-11-29'), 'later-passed')[0]!.text).toBe('It was left until 2026-11-28, and work went on to 2026-11-29: do it, or give it another day.'); // prettier-ignore
+    expect(found(on('2026-11-29'), 'later-passed')[0]!.text).toBe(
+      'It was left until 2026-11-28, and work went on to 2026-11-29: do it, or give it another day.',
+    );
     expect(found(on('2026-11-28'), 'later-passed')).toEqual([]);
     expect(found(floor(put), 'later-passed')).toEqual([]);
   });
@@ -65,26 +115,50 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
   test("'opened-not-tight' is a stop until it is tightened again", () => {
     const tight = withTight(NO_FLOOR, task('tighten:line-r2:a'), 15, AT);
     const opened = withOpened(tight, 'tighten:line-r2:a', AT);
-    expect(found(floor(opened), 'opened-not-tight')).toEqual([expect.objectContaining({ level: 'stop', where: 'R2, end A' })]);
+    expect(found(floor(opened), 'opened-not-tight')).toEqual([
+      expect.objectContaining({ level: 'stop', where: 'R2, end A' }),
+    ]);
     expect(found(floor(tight), 'opened-not-tight')).toEqual([]);
-    expect(found(floor(withTight(opened, task('tighten:line-r2:a'), 15, AT)), 'opened-not-tight')).toEqual([]);
+    expect(
+      found(floor(withTight(opened, task('tighten:line-r2:a'), 15, AT)), 'opened-not-tight'),
+    ).toEqual([]);
   });
 
   test("'temporary-open' stays until it is closed", () => {
-    const held = withTemporary(NO_FLOOR, { what: 'Rear left hose', by: 'zip-tie', since: '2026-11-22' });
-    expect(found(floor(held), 'temporary-open').map(({ text }) => text)).toEqual(['Held for now by a zip tie since 2026-11-22: put in what belongs there, and close it.']); // prettier-ignore
+    const held = withTemporary(NO_FLOOR, {
+      what: 'Rear left hose',
+      by: 'zip-tie',
+      since: '2026-11-22',
+    });
+    expect(found(floor(held), 'temporary-open').map(({ text }) => text)).toEqual([
+      'Held for now by a zip tie since 2026-11-22: put in what belongs there, and close it.',
+    ]);
     expect(found(floor(withClosed(held, 'held-1', '2026-11-27')), 'temporary-open')).toEqual([]);
   });
 
   test("'gate-passed' speaks of work behind a closed gate, and of what is put off past its day", () => {
     const gate = gannet.gates[0]!;
     const all = { minMm: [-9000, -9000, -9000], maxMm: [9000, 9000, 9000] } as const;
-    const plan = (closed: boolean, to: Floor): Plan => floor(to, applyEdit(gannet, { edit: 'changeGate', with: { id: gate.id, patch: { ...all, closed, on: '2026-12-01' } } })); // prettier-ignore
+    const plan = (closed: boolean, to: Floor): Plan =>
+      floor(
+        to,
+        applyEdit(gannet, {
+          edit: 'changeGate',
+          with: { id: gate.id, patch: { ...all, closed, on: '2026-12-01' } },
+        }),
+      );
     expect(found(plan(true, NO_FLOOR), 'gate-passed')[0]!.text).toMatch(/tasks are left behind it/);
     expect(found(plan(false, NO_FLOOR), 'gate-passed')).toEqual([]);
     const late = withLater(NO_FLOOR, { task: 'part:master', until: '2026-12-02', why: '' });
-    expect(found(plan(false, late), 'gate-passed')[0]!.text).toBe('Fit Tandem master is left until 2026-12-02, and it closes over it on 2026-12-01.'); // prettier-ignore
-    expect(found(plan(false, withLater(NO_FLOOR, { task: 'part:master', until: '2026-12-01', why: '' })), 'gate-passed')).toEqual([]); // prettier-ignore
+    expect(found(plan(false, late), 'gate-passed')[0]!.text).toBe(
+      'Fit Tandem master is left until 2026-12-02, and it closes over it on 2026-12-01.',
+    );
+    expect(
+      found(
+        plan(false, withLater(NO_FLOOR, { task: 'part:master', until: '2026-12-01', why: '' })),
+        'gate-passed',
+      ),
+    ).toEqual([]);
   });
 
   test("'weld-after-fluid' is a stop once fluid is in and a bracket is not", () => {
@@ -92,7 +166,9 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
     const filled = withDone(NO_FLOOR, task('fill'), AT);
     expect(weld).toBeDefined();
     expect(found(floor(filled), 'weld-after-fluid').map(({ level }) => level)).toEqual(['stop']);
-    const all = floorView(viewPlan(gannet)).filter((view) => view.task.tools.includes('welder')).reduce((now, view) => withDone(now, view.task, AT), filled); // prettier-ignore
+    const all = floorView(viewPlan(gannet))
+      .filter((view) => view.task.tools.includes('welder'))
+      .reduce((now, view) => withDone(now, view.task, AT), filled);
     expect(found(floor(all), 'weld-after-fluid')).toEqual([]);
     expect(found(floor(NO_FLOOR), 'weld-after-fluid')).toEqual([]);
   });
@@ -100,15 +176,24 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
   test("'look-open' speaks of what was not good, and of all once fluid is in", () => {
     const look = task('look:part:fl');
     const bad = withLook(NO_FLOOR, look, { good: false, note: 'rubs', at: AT });
-    expect(found(floor(bad), 'look-open').map(({ text }) => text)).toEqual(['It was looked at and is not good: rubs']);
-    expect(found(floor(withLook(NO_FLOOR, look, { good: true, note: '', at: AT })), 'look-open')).toEqual([]);
-    expect(found(floor(withDone(NO_FLOOR, task('fill'), AT)), 'look-open').length).toBeGreaterThan(5);
+    expect(found(floor(bad), 'look-open').map(({ text }) => text)).toEqual([
+      'It was looked at and is not good: rubs',
+    ]);
+    expect(
+      found(floor(withLook(NO_FLOOR, look, { good: true, note: '', at: AT })), 'look-open'),
+    ).toEqual([]);
+    expect(found(floor(withDone(NO_FLOOR, task('fill'), AT)), 'look-open').length).toBeGreaterThan(
+      5,
+    );
   });
 
   test("'undone-by-change' names work whose line has changed since, and no other", () => {
     const done = withDone(withDone(NO_FLOOR, task('run:line-r2'), AT), task('run:line-r3'), AT);
     expect(found(floor(done), 'undone-by-change')).toEqual([]);
-    const moved = applyEdit(floor(done), { edit: 'removeCorner', with: { id: 'line-r2', index: 0 } });
+    const moved = applyEdit(floor(done), {
+      edit: 'removeCorner',
+      with: { id: 'line-r2', index: 0 },
+    });
     expect(found(moved, 'undone-by-change').map(({ where }) => where)).toEqual(['Run R2 loosely']);
   });
 });

@@ -14,7 +14,14 @@ import { ROUTE_RULES } from './rules/route/index.ts';
 import { SIZE_RULES } from './rules/size/index.ts';
 
 export { mountedOnBoth } from './rules/route/_nearness.ts';
-export { NOT_JUDGED, STATIONS, type Fix, type Level, type Snag, type Station } from './define-rule.ts';
+export {
+  NOT_JUDGED,
+  STATIONS,
+  type Fix,
+  type Level,
+  type Snag,
+  type Station,
+} from './define-rule.ts';
 
 /** Every rule there is, in the order of the stations. */
 export const RULES: readonly Rule[] = [

@@ -1,5 +1,11 @@
 import { demo } from '../testing/demo-plans.ts';
-import { circuitRests, maySign, openPoints, planRests, type OpenPoint } from '../stations/prove/index.ts';
+import {
+  circuitRests,
+  maySign,
+  openPoints,
+  planRests,
+  type OpenPoint,
+} from '../stations/prove/index.ts';
 import {
   NO_FILLING,
   NO_PROVING,
@@ -14,7 +20,10 @@ import { inspect, type Snag } from './index.ts';
 
 const gannet = demo('gannet');
 const AT = '2026-03-02T09:00:00Z';
-const plan = (patch: Partial<Proving>, of: Plan = gannet): Plan => ({ ...of, proving: { ...NO_PROVING, ...patch } });
+const plan = (patch: Partial<Proving>, of: Plan = gannet): Plan => ({
+  ...of,
+  proving: { ...NO_PROVING, ...patch },
+});
 const found = (of: Plan, rule: string): Snag[] => inspect(of).filter((snag) => snag.rule === rule);
 const rests = (of: Plan = gannet): string => circuitRests(of.circuits[0]!, viewPlan(of));
 const hold = (patch: Partial<HoldTaken> = {}): HoldTaken => ({
@@ -62,7 +71,11 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
       sigmaC: 0.5,
       rests: '',
     };
-    expect(found(plan({ airTests: [{ ...test, startMPa: 0.71 }] }), 'air-test-over').map(({ where }) => where)).toEqual(['F1']);
+    expect(
+      found(plan({ airTests: [{ ...test, startMPa: 0.71 }] }), 'air-test-over').map(
+        ({ where }) => where,
+      ),
+    ).toEqual(['F1']);
     expect(found(plan({ airTests: [test] }), 'air-test-over')).toEqual([]);
     const run = {
       id: 'r',
@@ -82,21 +95,44 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
       ],
     } as const;
     const wet = { ...gannet, filling: { ...NO_FILLING, runs: [run] } };
-    expect(found(plan({ airTests: [test] }, wet), 'air-test-over')[0]!.text).toMatch(/after fluid had gone in/);
-    expect(found(plan({ airTests: [{ ...test, at: '2026-02-20' }] }, wet), 'air-test-over')).toEqual([]);
+    expect(found(plan({ airTests: [test] }, wet), 'air-test-over')[0]!.text).toMatch(
+      /after fluid had gone in/,
+    );
+    expect(
+      found(plan({ airTests: [{ ...test, at: '2026-02-20' }] }, wet), 'air-test-over'),
+    ).toEqual([]);
   });
   test("'hold-missing' where it was driven unheld, or it fell", () => {
-    expect(found(plan({ stops: [stopped()] }), 'hold-missing').map(({ level }) => level)).toContain('stop');
+    expect(found(plan({ stops: [stopped()] }), 'hold-missing').map(({ level }) => level)).toContain(
+      'stop',
+    );
     expect(found(plan({ holds: [hold()] }), 'hold-missing')).toEqual([]);
-    expect(found(plan({ holds: [hold({ endMPa: 14 })] }), 'hold-missing')[0]!.text).toMatch(/fell by 1.00 MPa/);
+    expect(found(plan({ holds: [hold({ endMPa: 14 })] }), 'hold-missing')[0]!.text).toMatch(
+      /fell by 1.00 MPa/,
+    );
   });
   test("'leak-open' until it is looked at again and dry", () => {
     const look = (good: boolean): Plan =>
-      plan({ rounds: [{ key: 'leak:circuit-1/line-f2.b', at: AT, good, note: 'a drop a minute', rests: rests() }] });
-    expect(found(look(false), 'leak-open')[0]!.text).toMatch(/It leaks: F2, end B at .*: a drop a minute/);
+      plan({
+        rounds: [
+          {
+            key: 'leak:circuit-1/line-f2.b',
+            at: AT,
+            good,
+            note: 'a drop a minute',
+            rests: rests(),
+          },
+        ],
+      });
+    expect(found(look(false), 'leak-open')[0]!.text).toMatch(
+      /It leaks: F2, end B at .*: a drop a minute/,
+    );
     expect(found(look(true), 'leak-open')).toEqual([]);
     // What leaked there is gone with its line.
-    const without = { ...look(false), lines: look(false).lines.filter(({ id }) => id !== 'line-f2') };
+    const without = {
+      ...look(false),
+      lines: look(false).lines.filter(({ id }) => id !== 'line-f2'),
+    };
     expect(found(without, 'leak-open')).toEqual([]);
   });
   const felt = (patch: Partial<PedalFelt>): PedalFelt => ({
@@ -120,24 +156,39 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
   });
   test("'pedal-hot' where it grows by 8 mm and more between cold and hot", () => {
     const grown = (mm: number, more: Partial<PedalFelt> = {}): Snag[] =>
-      found(plan({ pedal: [felt({}), felt({ id: 'q', hot: true, travelMm: 60 + mm, ...more })] }), 'pedal-hot');
+      found(
+        plan({ pedal: [felt({}), felt({ id: 'q', hot: true, travelMm: 60 + mm, ...more })] }),
+        'pedal-hot',
+      );
     expect(grown(8)).toHaveLength(1);
     expect([...grown(7.9), ...grown(20, { engine: 'running' })]).toEqual([]);
   });
   test("'rear-locked' in the last stop", () => {
-    expect(found(plan({ stops: [stopped({ locked: 'rear' })] }), 'rear-locked')[0]!.text).toMatch(/it turns round/);
+    expect(found(plan({ stops: [stopped({ locked: 'rear' })] }), 'rear-locked')[0]!.text).toMatch(
+      /it turns round/,
+    );
     expect([
-      ...found(plan({ stops: [stopped({ locked: 'rear' }), stopped({ id: 't', locked: 'front' })] }), 'rear-locked'),
+      ...found(
+        plan({ stops: [stopped({ locked: 'rear' }), stopped({ id: 't', locked: 'front' })] }),
+        'rear-locked',
+      ),
     ]).toEqual([]);
   });
   test("'changed-since-proved' of a proof on another state, and of a signature", () => {
-    expect(found(plan({ holds: [hold({ rests: 'older' })] }), 'changed-since-proved').map(({ level }) => level)).toEqual([
-      'mind',
-    ]);
+    expect(
+      found(plan({ holds: [hold({ rests: 'older' })] }), 'changed-since-proved').map(
+        ({ level }) => level,
+      ),
+    ).toEqual(['mind']);
     expect(found(plan({ holds: [hold()] }), 'changed-since-proved')).toEqual([]);
     const sign = (is: string): Plan =>
-      plan({ holds: [hold()], signed: [{ at: AT, by: 'AB', as: 'builder', scope: 'move', rests: is, exceptions: [] }] });
-    expect(found(sign('older'), 'changed-since-proved').map(({ level }) => level)).toEqual(['stop']);
+      plan({
+        holds: [hold()],
+        signed: [{ at: AT, by: 'AB', as: 'builder', scope: 'move', rests: is, exceptions: [] }],
+      });
+    expect(found(sign('older'), 'changed-since-proved').map(({ level }) => level)).toEqual([
+      'stop',
+    ]);
     expect(found(sign(planRests(viewPlan(gannet))), 'changed-since-proved')).toEqual([]);
   });
   test("'travel-differs' where the curve finds other air than Size reckons with", () => {
@@ -159,7 +210,9 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
       })),
     });
     const planned = gannet.sizing!.airMl.front;
-    expect(found(plan({ curves: [curve(planned + 3)] }), 'travel-differs')[0]!.text).toMatch(/bleed it again/);
+    expect(found(plan({ curves: [curve(planned + 3)] }), 'travel-differs')[0]!.text).toMatch(
+      /bleed it again/,
+    );
     expect(found(plan({ curves: [curve(planned)] }), 'travel-differs')).toEqual([]);
   });
 });
@@ -168,9 +221,19 @@ describe('signing counts every stop of Prove', () => {
   const points = (of: Plan): OpenPoint[] => openPoints(viewPlan(of), inspect(of));
   const added = (patch: Partial<Proving>): string[] => {
     const before = new Set(points(plan({})).map(({ text }) => text));
-    return points(plan(patch)).flatMap(({ never, text }) => (never && !before.has(text) ? [text] : []));
+    return points(plan(patch)).flatMap(({ never, text }) =>
+      never && !before.has(text) ? [text] : [],
+    );
   };
-  const felt = { id: 'p', at: AT, vehicle: 'this', engine: 'off', forceN: 300, sinks: false, pumps: false } as const;
+  const felt = {
+    id: 'p',
+    at: AT,
+    vehicle: 'this',
+    engine: 'off',
+    forceN: 300,
+    sinks: false,
+    pumps: false,
+  } as const;
   const cold = { ...felt, hot: false, travelMm: 60 };
   const gas = {
     id: 'a',
@@ -187,11 +250,27 @@ describe('signing counts every stop of Prove', () => {
     sigmaC: 0.5,
     rests: '',
   };
-  const leak = { key: 'leak:circuit-1/line-f2.b', at: AT, good: false, note: 'a drop a minute', rests: rests() };
+  const leak = {
+    key: 'leak:circuit-1/line-f2.b',
+    at: AT,
+    good: false,
+    note: 'a drop a minute',
+    rests: rests(),
+  };
   it.each<[string, Partial<Proving>, Partial<Proving>, RegExp]>([
     ['air-test-over', { airTests: [{ ...gas, startMPa: 0.71 }] }, { airTests: [gas] }, /0.71 MPa/],
-    ['leak-open', { rounds: [leak] }, { rounds: [{ ...leak, good: true }] }, /F2, end B.*a drop a minute/],
-    ['pedal-sinks', { pedal: [{ ...cold, sinks: true }] }, { pedal: [cold] }, /sinks under a steady foot/],
+    [
+      'leak-open',
+      { rounds: [leak] },
+      { rounds: [{ ...leak, good: true }] },
+      /F2, end B.*a drop a minute/,
+    ],
+    [
+      'pedal-sinks',
+      { pedal: [{ ...cold, sinks: true }] },
+      { pedal: [cold] },
+      /sinks under a steady foot/,
+    ],
     [
       'pedal-hot',
       { pedal: [cold, { ...cold, hot: true, travelMm: 68 }] },
@@ -199,17 +278,34 @@ describe('signing counts every stop of Prove', () => {
       /8 mm longer hot/,
     ],
     ['hold-missing', { holds: [hold({ endMPa: 14 })] }, { holds: [hold()] }, /fell by 1.00 MPa/],
-    ['rear-locked', { stops: [stopped({ locked: 'rear' })] }, { stops: [stopped()] }, /rear locked first/],
+    [
+      'rear-locked',
+      { stops: [stopped({ locked: 'rear' })] },
+      { stops: [stopped()] },
+      /rear locked first/,
+    ],
   ])('%s', (_rule, worse, sound, words) => {
     expect(added(worse).filter((text) => words.test(text))).toHaveLength(1);
     expect(added(sound).filter((text) => words.test(text))).toEqual([]);
     const open = points(plan(worse));
     const named = open.map(({ key }) => key);
-    expect([maySign('road', open, named).may, maySign('move', open, named).may]).toEqual([false, false]);
+    expect([maySign('road', open, named).may, maySign('move', open, named).may]).toEqual([
+      false,
+      false,
+    ]);
   });
   it('a signature that is void is no obstacle to the next, and a caution of Prove is none', () => {
-    const sign = { at: AT, by: 'AB', as: 'builder', scope: 'move', rests: 'older', exceptions: [] } as const;
+    const sign = {
+      at: AT,
+      by: 'AB',
+      as: 'builder',
+      scope: 'move',
+      rests: 'older',
+      exceptions: [],
+    } as const;
     expect(found(plan({ signed: [sign] }), 'changed-since-proved')).toHaveLength(1);
-    expect(points(plan({ signed: [sign] })).map(({ key }) => key)).toEqual(points(plan({})).map(({ key }) => key));
+    expect(points(plan({ signed: [sign] })).map(({ key }) => key)).toEqual(
+      points(plan({})).map(({ key }) => key),
+    );
   });
 });

@@ -14,9 +14,13 @@ const PLANS = ['gannet', 'wheatear', 'dunlin'].map(demo);
 describe('the rules', () => {
   test('none is forgotten: every file that defines one is in the list of its station', () => {
     const folders = readdirSync(FOLDER).map((station) => join(FOLDER, station));
-    const files = folders.flatMap((folder) => readdirSync(folder).map((file) => join(folder, file)));
+    const files = folders.flatMap((folder) =>
+      readdirSync(folder).map((file) => join(folder, file)),
+    );
     const defined = files.flatMap((file) => {
-      const found = /^export const \w+ =\s+\w+\(\s*(?:\{\s*id: )?'([a-z0-9-]+)',/m.exec(readFileSync(file, 'utf8'));
+      const found = /^export const \w+ =\s+\w+\(\s*(?:\{\s*id: )?'([a-z0-9-]+)',/m.exec(
+        readFileSync(file, 'utf8'),
+      );
       // Helpers begin with an underscore; a rule's own file is named for it.
       return basename(file).startsWith('_') || !found ? [] : [basename(file, '.ts')];
     });
@@ -25,15 +29,25 @@ describe('the rules', () => {
   });
 
   test('each has a test by its name, in which it speaks and the nearest plan is silent', () => {
-    const specs = [__dirname, join(__dirname, '../stations/route')].flatMap((folder) => readdirSync(folder).filter((file) => file.endsWith('.spec.ts') && file !== 'rules.spec.ts').map((file) => readFileSync(join(folder, file), 'utf8'))); // prettier-ignore
-    expect(RULES.map(({ id }) => id).filter((id) => !specs.some((text) => text.includes(`'${id}'`)))).toEqual([]);
+    const specs = [__dirname, join(__dirname, '../stations/route')].flatMap((folder) =>
+      readdirSync(folder)
+        .filter((file) => file.endsWith('.spec.ts') && file !== 'rules.spec.ts')
+        .map((file) => readFileSync(join(folder, file), 'utf8')),
+    );
+    expect(
+      RULES.map(({ id }) => id).filter((id) => !specs.some((text) => text.includes(`'${id}'`))),
+    ).toEqual([]);
   });
 
   test('every snag names a place that is in the plan, and a key of its own', () => {
-    for (const plan of [...PLANS, ...LAYOUTS.map((layout) => layout.draw(emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z')))]) {
+    for (const plan of [
+      ...PLANS,
+      ...LAYOUTS.map((layout) => layout.draw(emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z'))),
+    ]) {
       const places = [{ kind: 'plan', id: plan.id }, ...recordsIn(plan).map(({ ref }) => ref)];
       const snags = inspect(plan);
-      for (const { place } of snags) expect(places).toContainEqual({ kind: place.kind, id: place.id });
+      for (const { place } of snags)
+        expect(places).toContainEqual({ kind: place.kind, id: place.id });
       expect(new Set(snags.map(({ key }) => key)).size).toBe(snags.length);
       for (const { station } of snags) expect(STATIONS).toContain(station);
     }
@@ -49,15 +63,31 @@ describe('the rules', () => {
   });
 
   test('what a rule does not read, it does not see, and does not look at anew', () => {
-    const judge = jest.fn((line: { line: { name: string } }, view: object): Finding => ({ level: 'note', text: `${line.line.name} ${Object.keys(view).join()}` })); // prettier-ignore
-    const rule = defineRule({ id: 'looks', station: 'route', about: 'line', reads: ['plan.gates'], judge });
+    const judge = jest.fn((line: { line: { name: string } }, view: object): Finding => ({
+      level: 'note',
+      text: `${line.line.name} ${Object.keys(view).join()}`,
+    }));
+    const rule = defineRule({
+      id: 'looks',
+      station: 'route',
+      about: 'line',
+      reads: ['plan.gates'],
+      judge,
+    });
     const plan = PLANS[0]!;
     const [first] = rule.find(viewPlan(plan));
     expect(first!.text).toBe(`${plan.lines[0]!.name} plan`);
     expect(judge).toHaveBeenCalledTimes(plan.lines.length);
     rule.find(viewPlan({ ...plan, notes: 'other', things: [] }));
     expect(judge).toHaveBeenCalledTimes(plan.lines.length);
-    rule.find(viewPlan(applyEdit(plan, { edit: 'changeLine', with: { id: plan.lines[0]!.id, patch: { title: 'Other' } } })));
+    rule.find(
+      viewPlan(
+        applyEdit(plan, {
+          edit: 'changeLine',
+          with: { id: plan.lines[0]!.id, patch: { title: 'Other' } },
+        }),
+      ),
+    );
     expect(judge).toHaveBeenCalledTimes(plan.lines.length + 1);
     rule.find(viewPlan({ ...plan, gates: [] }));
     expect(judge.mock.calls.length).toBeGreaterThan(2 * plan.lines.length);
@@ -76,8 +106,11 @@ describe('the rules', () => {
     });
     const found = rule.find(viewPlan(PLANS[0]!));
     expect(found).toHaveLength(PLANS[0]!.lines.length);
-    expect(found.find(({ place }) => place.id === 'line-r1')).toMatchObject({ level: 'note', text: `${NOT_JUDGED} (throws): no such corner` });
-  }); // prettier-ignore
+    expect(found.find(({ place }) => place.id === 'line-r1')).toMatchObject({
+      level: 'note',
+      text: `${NOT_JUDGED} (throws): no such corner`,
+    });
+  });
 });
 
 describe('odd plans are judged without a rule that throws', () => {
@@ -85,11 +118,15 @@ describe('odd plans are judged without a rule that throws', () => {
     ...ODD_PLANS,
     ...[...ODD_PLANS, ...PLANS.map((plan) => [plan.name, plan] as const)].flatMap(([name, plan]) =>
       plan.lines.length
-        ? [[`${name}, all ports deleted`, bare(plan)] as const, [`${name}, lines with an open end`, opened(plan)] as const]
+        ? [
+            [`${name}, all ports deleted`, bare(plan)] as const,
+            [`${name}, lines with an open end`, opened(plan)] as const,
+          ]
         : [],
     ),
   ])('%s', (_, plan) => {
-    const threw = (snags: Snag[]): string[] => snags.filter(({ text }) => text.startsWith(NOT_JUDGED)).map(({ text }) => text);
+    const threw = (snags: Snag[]): string[] =>
+      snags.filter(({ text }) => text.startsWith(NOT_JUDGED)).map(({ text }) => text);
     expect(threw(inspect(plan))).toEqual([]);
   });
 });

@@ -14,11 +14,20 @@ describe('what an edit did, handed on', () => {
     const where = places(plan).filter((path) => path.length > 1);
     fc.assert(
       fc.property(
-        fc.array(fc.tuple(fc.nat(), fc.oneof(fc.integer(), fc.string())), { minLength: 1, maxLength: 5 }),
+        fc.array(fc.tuple(fc.nat(), fc.oneof(fc.integer(), fc.string())), {
+          minLength: 1,
+          maxLength: 5,
+        }),
         (changes) => {
           const after = changes.reduce((now, [seed, to]) => {
             const path = where[seed % where.length]!;
-            return path.at(-1) === 'id' || typeof path.reduce<unknown>((v, key) => (v as Record<string, unknown> | undefined)?.[key], now) === 'object' ? now : put(now, path, to); // prettier-ignore
+            return path.at(-1) === 'id' ||
+              typeof path.reduce<unknown>(
+                (v, key) => (v as Record<string, unknown> | undefined)?.[key],
+                now,
+              ) === 'object'
+              ? now
+              : put(now, path, to);
           }, plan);
           expect(withDelta(plan, sent(deltaOf(plan, after)))).toEqual(after);
         },
@@ -37,7 +46,10 @@ describe('what an edit did, handed on', () => {
 
   test('is small, and what did not change stays the very same object', () => {
     const id = plan.lines[0]!.id;
-    const after = applyEdit(plan, { edit: 'changeLine', with: { id, patch: { title: 'Another title' } } });
+    const after = applyEdit(plan, {
+      edit: 'changeLine',
+      with: { id, patch: { title: 'Another title' } },
+    });
     const delta = sent(deltaOf(plan, after));
     expect(JSON.stringify(delta).length).toBeLessThan(JSON.stringify(plan).length / 10);
     const there = withDelta(plan, delta);

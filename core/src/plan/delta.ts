@@ -3,7 +3,8 @@ import type { Plan } from './model/index.ts';
 type Json = Readonly<Record<string, unknown>>;
 type Item = { readonly id: string };
 const isList = (value: unknown): value is readonly Item[] =>
-  Array.isArray(value) && value.every((item: unknown) => typeof (item as Item | null)?.id === 'string');
+  Array.isArray(value) &&
+  value.every((item: unknown) => typeof (item as Item | null)?.id === 'string');
 
 /** What became of one field of a plan: records by id that are new or changed, with the order of all; or the field as a whole. */
 type Change =
@@ -40,11 +41,20 @@ export function withDelta(before: Plan, delta: PlanDelta): Plan {
 
 /** A value with whatever of it is the same as before taken from there. */
 export function sharing(before: unknown, after: unknown): unknown {
-  if (Object.is(before, after) || typeof before !== 'object' || typeof after !== 'object' || !before || !after) return after;
+  if (
+    Object.is(before, after) ||
+    typeof before !== 'object' ||
+    typeof after !== 'object' ||
+    !before ||
+    !after
+  )
+    return after;
   if (Array.isArray(before) !== Array.isArray(after)) return after;
   const [from, to] = [before as Record<string, unknown>, after as Record<string, unknown>];
   const keys = Object.keys(to);
   const shared = Object.fromEntries(keys.map((key) => [key, sharing(from[key], to[key])]));
-  const same = keys.length === Object.keys(from).length && keys.every((key) => Object.is(shared[key], from[key]));
+  const same =
+    keys.length === Object.keys(from).length &&
+    keys.every((key) => Object.is(shared[key], from[key]));
   return same ? before : Array.isArray(after) ? keys.map((key) => shared[key]) : shared;
 }

@@ -8,7 +8,9 @@ import { readPlan, toolingOf, writePlan, type LineView, type Plan } from './inde
 import { viewPlan } from './results/index.ts';
 
 const FOLDER = join(__dirname, '../../../demo');
-const plans: Plan[] = readdirSync(FOLDER).map((file) => readPlan(readFileSync(join(FOLDER, file), 'utf8')));
+const plans: Plan[] = readdirSync(FOLDER).map((file) =>
+  readPlan(readFileSync(join(FOLDER, file), 'utf8')),
+);
 const named = (name: string): Plan => plans.find((plan) => plan.name === name)!;
 const rules = (plan: Plan): string[] => [...new Set(inspect(plan).map((snag) => snag.rule))].sort();
 
@@ -26,8 +28,29 @@ describe('the demo plans', () => {
     const through = view.lines.filter((line) =>
       [line.ports.a, line.ports.b].some((port) => port!.part.kind === 'handbrake-cylinder'),
     );
-    expect(through.map((line) => view.circuits.get(line.line.circuitId)!.axle)).toEqual(['rear', 'rear']);
-    expect(rules(view.plan)).toEqual(['banjo-washers', 'cannot-withdraw', 'cut-unsure', 'figures-guessed', 'guess-unmeasured', 'hose-aged', 'hose-hot', 'hose-kinks', 'hose-too-long', 'hose-unfixed', 'hoses-unlike', 'near-hot', 'no-parking-brake', 'out-of-reach', 'part-hot', 'reservoir-short', 'travel-twists']); // prettier-ignore
+    expect(through.map((line) => view.circuits.get(line.line.circuitId)!.axle)).toEqual([
+      'rear',
+      'rear',
+    ]);
+    expect(rules(view.plan)).toEqual([
+      'banjo-washers',
+      'cannot-withdraw',
+      'cut-unsure',
+      'figures-guessed',
+      'guess-unmeasured',
+      'hose-aged',
+      'hose-hot',
+      'hose-kinks',
+      'hose-too-long',
+      'hose-unfixed',
+      'hoses-unlike',
+      'near-hot',
+      'no-parking-brake',
+      'out-of-reach',
+      'part-hot',
+      'reservoir-short',
+      'travel-twists',
+    ]);
   });
 
   test('Dunlin: one circuit from the actuator over two tees, 1/4 in trunk and 3/16 in branches', () => {
@@ -36,10 +59,16 @@ describe('the demo plans', () => {
     expect(sizes.filter((size) => size === '1/4 in')).toHaveLength(2);
     expect(sizes.filter((size) => size === '3/16 in')).toHaveLength(4);
     // Measured from the actuator, the second axle is the furthest.
-    expect(view.bleeding[0]!.result!.order.slice(0, 2).map((step) => view.ports.get(step.id)!.part.name)).toEqual(
-      expect.arrayContaining(['Second axle left', 'Second axle right']),
-    );
-    expect(rules(view.plan)).toEqual(['cannot-withdraw', 'clips-one-way', 'cut-unsure', 'guess-unmeasured', 'trailer-brakes']);
+    expect(
+      view.bleeding[0]!.result!.order.slice(0, 2).map((step) => view.ports.get(step.id)!.part.name),
+    ).toEqual(expect.arrayContaining(['Second axle left', 'Second axle right']));
+    expect(rules(view.plan)).toEqual([
+      'cannot-withdraw',
+      'clips-one-way',
+      'cut-unsure',
+      'guess-unmeasured',
+      'trailer-brakes',
+    ]);
   });
 });
 
@@ -54,46 +83,73 @@ const ironOf = ({ bender }: LineView): Iron => {
   };
 };
 
-describe.each(plans.map((plan) => [plan.name, plan] as const))('the cards of %s followed step by step', (_, plan) => {
-  const lines = viewPlan(plan).lines.filter((line) => line.card!.bends.length);
+describe.each(plans.map((plan) => [plan.name, plan] as const))(
+  'the cards of %s followed step by step',
+  (_, plan) => {
+    const lines = viewPlan(plan).lines.filter((line) => line.card!.bends.length);
 
-  test.each(lines.map((line) => [line.line.name, line] as const))('%s ends at both ports', (__, line) => {
-    const card = line.card!;
-    const extra = (end: 'a' | 'b'): number => toolingOf(line.line.ends[end], plan.bench).flareExtraMm;
-    for (const make of [withFixedBender, withHandBender]) {
-      expect(missMm(make(card, ironOf(line), extra('a'), extra('b')), line.nodesMm, card.bends[0]!.node)).toBeLessThan(0.5);
-    }
-  });
+    test.each(lines.map((line) => [line.line.name, line] as const))(
+      '%s ends at both ports',
+      (__, line) => {
+        const card = line.card!;
+        const extra = (end: 'a' | 'b'): number =>
+          toolingOf(line.line.ends[end], plan.bench).flareExtraMm;
+        for (const make of [withFixedBender, withHandBender]) {
+          expect(
+            missMm(
+              make(card, ironOf(line), extra('a'), extra('b')),
+              line.nodesMm,
+              card.bends[0]!.node,
+            ),
+          ).toBeLessThan(0.5);
+        }
+      },
+    );
 
-  test.each(lines.map((line) => [line.line.name, line] as const))(
-    '%s with the figures as they are printed, to a tenth, ends within 3 mm',
-    (__, line) => {
-      const card = line.card!;
-      const extra = (end: 'a' | 'b'): number => toolingOf(line.line.ends[end], plan.bench).flareExtraMm;
-      const tenth = (value: number): number => Math.round(value * 10) / 10;
-      expect(
-        missMm(withHandBender(card, ironOf(line), extra('a'), extra('b'), tenth), line.nodesMm, card.bends[0]!.node),
-      ).toBeLessThan(3);
-    },
-  );
+    test.each(lines.map((line) => [line.line.name, line] as const))(
+      '%s with the figures as they are printed, to a tenth, ends within 3 mm',
+      (__, line) => {
+        const card = line.card!;
+        const extra = (end: 'a' | 'b'): number =>
+          toolingOf(line.line.ends[end], plan.bench).flareExtraMm;
+        const tenth = (value: number): number => Math.round(value * 10) / 10;
+        expect(
+          missMm(
+            withHandBender(card, ironOf(line), extra('a'), extra('b'), tenth),
+            line.nodesMm,
+            card.bends[0]!.node,
+          ),
+        ).toBeLessThan(3);
+      },
+    );
 
-  test('the iron, dialled as the card says, keeps the angle that the corner has', () => {
-    for (const line of lines) {
-      const { kept } = ironOf(line);
-      for (const { node, dialDeg } of line.card!.bends) {
-        const [before, at, after] = [-1, 0, 1].map((by) => line.nodesMm[node + by]!) as [Vec3, Vec3, Vec3];
-        expect(kept(dialDeg)).toBeCloseTo(angleDeg(sub(at, before), sub(after, at)), 6);
+    test('the iron, dialled as the card says, keeps the angle that the corner has', () => {
+      for (const line of lines) {
+        const { kept } = ironOf(line);
+        for (const { node, dialDeg } of line.card!.bends) {
+          const [before, at, after] = [-1, 0, 1].map((by) => line.nodesMm[node + by]!) as [
+            Vec3,
+            Vec3,
+            Vec3,
+          ];
+          expect(kept(dialDeg)).toBeCloseTo(angleDeg(sub(at, before), sub(after, at)), 6);
+        }
       }
-    }
-  });
+    });
 
-  test('tip to tip after the last bend is what a tape reads on the tube that the iron made, B not trimmed yet', () => {
-    const bentFirst = lines.filter(({ card }) => card!.flareBBefore === null);
-    expect(bentFirst.length).toBeGreaterThan(0);
-    for (const { card, line, ...view } of bentFirst) {
-      const { flareExtraMm } = toolingOf(line.ends.a, plan.bench);
-      const tube = withHandBender({ ...card!, trimMm: 0 }, ironOf({ card, line, ...view }), flareExtraMm, 0);
-      expect(card!.bends.at(-1)!.check.tipToTipMm).toBeCloseTo(distance(tube.a, tube.b), 1);
-    }
-  });
-});
+    test('tip to tip after the last bend is what a tape reads on the tube that the iron made, B not trimmed yet', () => {
+      const bentFirst = lines.filter(({ card }) => card!.flareBBefore === null);
+      expect(bentFirst.length).toBeGreaterThan(0);
+      for (const { card, line, ...view } of bentFirst) {
+        const { flareExtraMm } = toolingOf(line.ends.a, plan.bench);
+        const tube = withHandBender(
+          { ...card!, trimMm: 0 },
+          ironOf({ card, line, ...view }),
+          flareExtraMm,
+          0,
+        );
+        expect(card!.bends.at(-1)!.check.tipToTipMm).toBeCloseTo(distance(tube.a, tube.b), 1);
+      }
+    });
+  },
+);

@@ -13,7 +13,19 @@ export {
 } from './layout/line-view.ts';
 export { digestOf } from './layout/digest.ts';
 export { closeCrossings, type CloseCrossing } from './layout/close-crossings.ts';
-export { keepSpace, LEAST_KEPT_MM, lineSpace, pointsOf, sharesWith, throughHoles, type Around, type ClipView, type LineSpace, type Near, type SpanView } from './layout/space.ts'; // prettier-ignore
+export {
+  keepSpace,
+  LEAST_KEPT_MM,
+  lineSpace,
+  pointsOf,
+  sharesWith,
+  throughHoles,
+  type Around,
+  type ClipView,
+  type LineSpace,
+  type Near,
+  type SpanView,
+} from './layout/space.ts';
 export { layPlan, type LaidPlan, type PointView } from './layout/laid-plan.ts';
 export { deltaOf, withDelta, type PlanDelta } from './delta.ts';
 export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './edits/index.ts';
@@ -23,7 +35,13 @@ export type { TurnAxis } from './edits/move-part.ts';
 export { lineFollowed } from './edits/follow.ts';
 export { changeMove, lengthenEnd, movesOf } from './edits/moves.ts';
 export { newPart, newPort, NOWHERE } from './edits/new-part.ts';
-export { laidTemplate, RAIL_SIDES, type LaidTemplate, type RailSide, type TemplateBend } from './edits/reshape.ts';
+export {
+  laidTemplate,
+  RAIL_SIDES,
+  type LaidTemplate,
+  type RailSide,
+  type TemplateBend,
+} from './edits/reshape.ts';
 export { fileStem, planFileName, writePlan } from './file/write.ts';
 export { mendPlan, type Mended, type MendedPlan } from './file/mend.ts';
 export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './file/read.ts';

@@ -33,11 +33,16 @@ const faultsOf = (text: string): PlanFileError => {
   }
   throw new Error('not refused');
 };
-const lineNamed = (plan: Plan, name: string) => viewPlan(plan).lines.find((v) => v.line.name === name)!;
+const lineNamed = (plan: Plan, name: string) =>
+  viewPlan(plan).lines.find((v) => v.line.name === name)!;
 
 describe('reading and writing a plan file', () => {
   test('what is written reads back the same, unknown fields kept', () => {
-    const withMore = { ...gannet(), colourOfTheVan: 'grey', lines: gannet().lines.map((l) => ({ ...l, sleeved: true })) } as Plan;
+    const withMore = {
+      ...gannet(),
+      colourOfTheVan: 'grey',
+      lines: gannet().lines.map((l) => ({ ...l, sleeved: true })),
+    } as Plan;
     expect(readPlan(writePlan(withMore))).toEqual(withMore);
     expect(readPlan(writePlan(emptyPlan('a', 'A', '2026-01-01T00:00:00.000Z'))).points).toEqual([]);
   });
@@ -47,7 +52,8 @@ describe('reading and writing a plan file', () => {
     for (const field of ['sizing', 'trailer', 'singles', 'clutch', 'parking']) delete raw[field];
     for (const { ports } of raw.parts) for (const port of ports) delete port.fitting;
     for (const { ends } of raw.lines)
-      for (const end of [ends.a, ends.b]) for (const field of ['adapters', 'standoffMm', 'joint']) delete end[field];
+      for (const end of [ends.a, ends.b])
+        for (const field of ['adapters', 'standoffMm', 'joint']) delete end[field];
     raw.circuits.forEach((circuit: { axle?: string }) => delete circuit.axle);
     const plan = readPlan(JSON.stringify({ ...raw, version: 1 }));
     expect(plan).toMatchObject({ version: 6, hoses: [], sizing: null });
@@ -57,13 +63,21 @@ describe('reading and writing a plan file', () => {
     const bare = (end: LineEnd): LineEnd => ({ ...end, adapters: [], standoffMm: 0, joint });
     expect(joint).toMatchObject({ sealant: 'none', washers: 'none', torqueNm: null });
     expect(plan.lines).toEqual(
-      gannet().lines.map((l) => ({ ...l, clipsMm: [], ends: { a: bare(l.ends.a), b: bare(l.ends.b) } })),
+      gannet().lines.map((l) => ({
+        ...l,
+        clipsMm: [],
+        ends: { a: bare(l.ends.a), b: bare(l.ends.b) },
+      })),
     );
-    expect(plan.parts.flatMap((part) => part.ports).every((port) => port.fitting === null)).toBe(true);
+    expect(plan.parts.flatMap((part) => part.ports).every((port) => port.fitting === null)).toBe(
+      true,
+    );
   });
 
   test('a plan of version 5 is read: what shook a line shakes all of it, and no feed is said to have a gauze', () => {
-    const raw = JSON.parse(readFileSync(join(__dirname, '../../../demo/wheatear.firmline.json'), 'utf8'));
+    const raw = JSON.parse(
+      readFileSync(join(__dirname, '../../../demo/wheatear.firmline.json'), 'utf8'),
+    );
     for (const line of raw.lines) delete line.shakes;
     for (const hose of raw.hoses) delete hose.gauze;
     raw.lines[0].shakeHz = 90;
@@ -88,18 +102,52 @@ describe('reading and writing a plan file', () => {
   });
 
   test.each<[string, (raw: any) => void, string, RegExp]>([
-    ['an id twice', (r) => (r.points[1].id = r.points[0].id), 'points[1].id', /already belongs to points\[0\]/],
-    ['a port that is not there', (r) => (r.lines[0].ends.a.portId = 'nowhere'), 'lines[0].ends.a.portId', /no port "nowhere"/],
-    ['two lines in one port', (r) => (r.lines[1].ends.a.portId = r.lines[0].ends.a.portId), 'lines[1].ends.a.portId', /already holds line F1/],
-    ['a tube not in stock', (r) => (r.lines[0].tubeId = 'garden-hose'), 'lines[0].tubeId', /no tube "garden-hose"/],
-    ['a point taped from itself', (r) => (r.points[0].known = { ...r.points[0].known, how: 'taped', tapes: [{ from: 'datum-a', readMm: 5 }], side: 'above' }), 'points[0].known.tapes', /taped from itself/],
+    [
+      'an id twice',
+      (r) => (r.points[1].id = r.points[0].id),
+      'points[1].id',
+      /already belongs to points\[0\]/,
+    ],
+    [
+      'a port that is not there',
+      (r) => (r.lines[0].ends.a.portId = 'nowhere'),
+      'lines[0].ends.a.portId',
+      /no port "nowhere"/,
+    ],
+    [
+      'two lines in one port',
+      (r) => (r.lines[1].ends.a.portId = r.lines[0].ends.a.portId),
+      'lines[1].ends.a.portId',
+      /already holds line F1/,
+    ],
+    [
+      'a tube not in stock',
+      (r) => (r.lines[0].tubeId = 'garden-hose'),
+      'lines[0].tubeId',
+      /no tube "garden-hose"/,
+    ],
+    [
+      'a point taped from itself',
+      (r) =>
+        (r.points[0].known = {
+          ...r.points[0].known,
+          how: 'taped',
+          tapes: [{ from: 'datum-a', readMm: 5 }],
+          side: 'above',
+        }),
+      'points[0].known.tapes',
+      /taped from itself/,
+    ],
     ['a newer version', (r) => (r.version = 9), 'version', /version 9/],
     ['another format', (r) => (r.format = 'other'), 'format', /not a plan of ours/],
   ])('refuses %s', (_, spoil, path, sentence) => {
     const raw = JSON.parse(DEMO);
     spoil(raw);
-    expect(faultsOf(JSON.stringify(raw)).faults).toContainEqual({ path, message: expect.stringMatching(sentence) });
-  }); // prettier-ignore
+    expect(faultsOf(JSON.stringify(raw)).faults).toContainEqual({
+      path,
+      message: expect.stringMatching(sentence),
+    });
+  });
 
   test.each([
     ['', /not JSON/],
@@ -115,7 +163,8 @@ describe('reading and writing a plan file', () => {
     const walk = (value: unknown, path: (string | number)[]): void => {
       paths.push(path);
       if (Array.isArray(value)) value.forEach((v, i) => walk(v, [...path, i]));
-      else if (value && typeof value === 'object') Object.entries(value).forEach(([k, v]) => walk(v, [...path, k]));
+      else if (value && typeof value === 'object')
+        Object.entries(value).forEach(([k, v]) => walk(v, [...path, k]));
     };
     walk(original, []);
     const deep = JSON.parse(`${'[1,'.repeat(50)}1${']'.repeat(50)}`);
@@ -149,7 +198,8 @@ describe('reading and writing a plan file', () => {
           const parent = path.slice(0, -1).reduce<any>((node, key) => node?.[key], plan);
           if (parent === null || typeof parent !== 'object') continue;
           const key = path.at(-1)!;
-          if (value === odd.length) Array.isArray(parent) ? parent.splice(Number(key), 1) : delete parent[key];
+          if (value === odd.length)
+            Array.isArray(parent) ? parent.splice(Number(key), 1) : delete parent[key];
           else parent[key] = odd[(value + i) % odd.length];
         }
         const text = JSON.stringify(plan);
@@ -175,14 +225,17 @@ describe('what follows from a plan', () => {
   test('the demo: seven lines in three circuits, all but none with a card, lengths as drawn', () => {
     const view = viewPlan(gannet());
     expect(view.lines.map((v) => v.line.name)).toEqual(['F1', 'F2', 'F3', 'R1', 'R2', 'R3', 'C1']);
-    for (const line of view.lines) expect(line.pieces.at(-1)!.endMm).toBeCloseTo(line.card!.developedMm, 9);
+    for (const line of view.lines)
+      expect(line.pieces.at(-1)!.endMm).toBeCloseTo(line.card!.developedMm, 9);
     expect(validatePlan(view.plan)).toEqual([]);
   });
 
   test('an untouched line keeps its view through an edit of another', () => {
     const plan = gannet();
     const before = viewPlan(plan).lines;
-    const after = viewPlan(applyEdit(plan, { edit: 'removeCorner', with: { id: before[3]!.line.id, index: 1 } })).lines;
+    const after = viewPlan(
+      applyEdit(plan, { edit: 'removeCorner', with: { id: before[3]!.line.id, index: 1 } }),
+    ).lines;
     expect(after[0]).toBe(before[0]);
     expect(after[3]).not.toBe(before[3]);
   });
@@ -200,15 +253,29 @@ describe('what follows from a plan', () => {
   });
 
   test('a port taped with one wrong reading rests on a guess until it is read again', () => {
-    expect(viewPlan(gannet()).ports.get('port-cs-in')!.fixed).toMatchObject({ guess: true, fault: null });
+    expect(viewPlan(gannet()).ports.get('port-cs-in')!.fixed).toMatchObject({
+      guess: true,
+      fault: null,
+    });
   });
 
   test('bleeding by system: the furthest corner first, the clutch by itself', () => {
     const [brake, clutch] = viewPlan(gannet()).bleeding;
-    expect(brake!.result!.order.map((s) => s.id)).toEqual(['bleed-rr', 'bleed-rl', 'bleed-fr', 'bleed-fl']);
+    expect(brake!.result!.order.map((s) => s.id)).toEqual([
+      'bleed-rr',
+      'bleed-rl',
+      'bleed-fr',
+      'bleed-fl',
+    ]);
     expect(clutch!.result!.order.map((s) => s.id)).toEqual(['bleed-cs']);
-    const listed = applyEdit(gannet(), { edit: 'changeBleeding', with: { patch: { school: 'as-listed' } } });
-    expect(viewPlan(listed).bleeding.map((b) => b.result!.order.map((s) => s.id))).toEqual([['bleed-fl', 'bleed-fr', 'bleed-rr', 'bleed-rl'], ['bleed-cs']]); // prettier-ignore
+    const listed = applyEdit(gannet(), {
+      edit: 'changeBleeding',
+      with: { patch: { school: 'as-listed' } },
+    });
+    expect(viewPlan(listed).bleeding.map((b) => b.result!.order.map((s) => s.id))).toEqual([
+      ['bleed-fl', 'bleed-fr', 'bleed-rr', 'bleed-rl'],
+      ['bleed-cs'],
+    ]);
   });
 });
 
@@ -226,19 +293,35 @@ describe('edits', () => {
   });
 
   test('a move that nothing can take up moves its one corner', () => {
-    const square: Vec3[] = [[0, 0, 0], [100, 0, 0], [100, 100, 0], [100, 100, 100]]; // prettier-ignore
-    expect(changeMove(square, 0, [120, 0, 0])).toEqual({ cornersMm: [[120, 0, 0], [100, 100, 0]], takenUpBy: 1 }); // prettier-ignore
+    const square: Vec3[] = [
+      [0, 0, 0],
+      [100, 0, 0],
+      [100, 100, 0],
+      [100, 100, 100],
+    ];
+    expect(changeMove(square, 0, [120, 0, 0])).toEqual({
+      cornersMm: [
+        [120, 0, 0],
+        [100, 100, 0],
+      ],
+      takenUpBy: 1,
+    });
   });
 
   test('any change of a move keeps both ports and makes the move', () => {
     fc.assert(
-      fc.property(fc.nat(5), fc.integer({ min: -300, max: 300 }), fc.integer({ min: -300, max: 300 }), (index, x, y) => {
-        const plan = gannet();
-        const moveMm: Vec3 = [x, y, 40];
-        const after = nodes(EDITS.setMove(plan, { id, index, moveMm }));
-        expect(distance(sub(after[index + 1]!, after[index]!), moveMm)).toBeLessThan(1e-9);
-        expect(after.at(-1)).toEqual(nodes(plan).at(-1));
-      }),
+      fc.property(
+        fc.nat(5),
+        fc.integer({ min: -300, max: 300 }),
+        fc.integer({ min: -300, max: 300 }),
+        (index, x, y) => {
+          const plan = gannet();
+          const moveMm: Vec3 = [x, y, 40];
+          const after = nodes(EDITS.setMove(plan, { id, index, moveMm }));
+          expect(distance(sub(after[index + 1]!, after[index]!), moveMm)).toBeLessThan(1e-9);
+          expect(after.at(-1)).toEqual(nodes(plan).at(-1));
+        },
+      ),
     );
   });
 
@@ -254,7 +337,10 @@ describe('edits', () => {
       { edit: 'removePart', with: { id: 'rr' } },
       { edit: 'removePort', with: { id: 'bleed-fl' } },
       { edit: 'changePort', with: { id: 'bleed-rl', patch: { role: 'spare' } } },
-      { edit: 'setKnown', with: { target: { kind: 'point', id: 'datum-a' }, known: { ...known, atMm: [1, 2, 3] } } },
+      {
+        edit: 'setKnown',
+        with: { target: { kind: 'point', id: 'datum-a' }, known: { ...known, atMm: [1, 2, 3] } },
+      },
       { edit: 'insertCorner', with: { id, index: 2, atMm: [1000, -300, 430] } },
       { edit: 'removeCorner', with: { id, index: 0 } },
       { edit: 'setTube', with: { id, tubeId: '1-4-steel' } },

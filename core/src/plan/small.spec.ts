@@ -1,9 +1,29 @@
 import fc from 'fast-check';
 import { InputError } from '../lib/faults/index.ts';
 import { nutById, nutFitsTube, NUTS, tubeById, TUBES } from '../trade/stock/index.ts';
-import { angleDeg, cross, distance, dot, length, rotate, squareTo, turnDeg, unit, type Vec3 } from '../lib/vec/index.ts';
+import {
+  angleDeg,
+  cross,
+  distance,
+  dot,
+  length,
+  rotate,
+  squareTo,
+  turnDeg,
+  unit,
+  type Vec3,
+} from '../lib/vec/index.ts';
 import { digestOf } from './layout/digest.ts';
-import { emptyPlan, freshId, newPart, PART_KINDS, planFileName, type PartKind, type Plan, type PortRole } from './index.ts';
+import {
+  emptyPlan,
+  freshId,
+  newPart,
+  PART_KINDS,
+  planFileName,
+  type PartKind,
+  type Plan,
+  type PortRole,
+} from './index.ts';
 import { newLine } from './edits/new-line.ts';
 import { LAYOUTS } from '../proposals/layouts/index.ts';
 import { viewPlan } from './results/index.ts';
@@ -11,9 +31,13 @@ import { viewPlan } from './results/index.ts';
 const empty = (name = 'P'): Plan => emptyPlan('p', name, '2026-01-01T00:00:00.000Z');
 
 describe('names and digests', () => {
-  test.each([['Gannet', 'gannet'], ['Step van, No. 2', 'step-van-no-2'], ['***', 'plan']])('a plan called %s is the file %s', (name, file) => {
+  test.each([
+    ['Gannet', 'gannet'],
+    ['Step van, No. 2', 'step-van-no-2'],
+    ['***', 'plan'],
+  ])('a plan called %s is the file %s', (name, file) => {
     expect(planFileName(empty(name))).toBe(`${file}.firmline.json`);
-  }); // prettier-ignore
+  });
   test('ids are the least that is free', () => {
     const plan = empty();
     expect([freshId(plan, 'part'), freshId(plan, 'circuit'), freshId(plan, 'bender')]).toEqual([
@@ -23,7 +47,11 @@ describe('names and digests', () => {
     ]);
   });
   // FNV-1a 32 bit, published test vectors: "" 811c9dc5, "a" e40c292c, "foobar" bf9cf968.
-  test.each([['', '811c9dc5'], ['a', 'e40c292c'], ['foobar', 'bf9cf968']])('digest of "%s"', (text, digest) => expect(digestOf([text])).toBe(digest)); // prettier-ignore
+  test.each([
+    ['', '811c9dc5'],
+    ['a', 'e40c292c'],
+    ['foobar', 'bf9cf968'],
+  ])('digest of "%s"', (text, digest) => expect(digestOf([text])).toBe(digest));
 });
 
 describe('parts and joins', () => {
@@ -35,18 +63,34 @@ describe('parts and joins', () => {
   });
   // What such a part has when it is taken in hand. Common practice.
   test.each<[PartKind, Partial<Record<PortRole, number>>]>([
-    ['master', { outlet: 1 }], ['reservoir', { feed: 1 }], ['tee', { inlet: 1, outlet: 2 }], ['combination-valve', { inlet: 2, outlet: 2 }],
-    ['modulator', { inlet: 2, outlet: 3 }], ['proportioning-valve', { inlet: 1, outlet: 1 }], ['residual-valve', { inlet: 1, outlet: 1 }],
-    ['handbrake-cylinder', { inlet: 1, outlet: 1 }], ['dry-break', { inlet: 1, outlet: 1 }], ['pressure-switch', { inlet: 1 }],
-    ['caliper', { inlet: 1, bleeder: 1 }], ['wheel-cylinder', { inlet: 1, bleeder: 1 }], ['slave', { inlet: 1, bleeder: 1 }],
-    ['release-bearing', { inlet: 1, bleeder: 1 }], ['actuator', { outlet: 1 }], ['bracket', { inlet: 1, outlet: 1 }],
+    ['master', { outlet: 1 }],
+    ['reservoir', { feed: 1 }],
+    ['tee', { inlet: 1, outlet: 2 }],
+    ['combination-valve', { inlet: 2, outlet: 2 }],
+    ['modulator', { inlet: 2, outlet: 3 }],
+    ['proportioning-valve', { inlet: 1, outlet: 1 }],
+    ['residual-valve', { inlet: 1, outlet: 1 }],
+    ['handbrake-cylinder', { inlet: 1, outlet: 1 }],
+    ['dry-break', { inlet: 1, outlet: 1 }],
+    ['pressure-switch', { inlet: 1 }],
+    ['caliper', { inlet: 1, bleeder: 1 }],
+    ['wheel-cylinder', { inlet: 1, bleeder: 1 }],
+    ['slave', { inlet: 1, bleeder: 1 }],
+    ['release-bearing', { inlet: 1, bleeder: 1 }],
+    ['actuator', { outlet: 1 }],
+    ['bracket', { inlet: 1, outlet: 1 }],
   ])('a %s has %o', (kind, wanted) => {
     const roles = newPart(empty(), kind).ports.map(({ role }) => role);
-    expect(Object.fromEntries([...new Set(roles)].map((role) => [role, roles.filter((r) => r === role).length]))).toEqual(wanted);
-  }); // prettier-ignore
+    expect(
+      Object.fromEntries(
+        [...new Set(roles)].map((role) => [role, roles.filter((r) => r === role).length]),
+      ),
+    ).toEqual(wanted);
+  });
   test('a bleeder leaves upward, where the air is', () => {
     for (const kind of PART_KINDS)
-      for (const port of newPart(empty(), kind).ports) if (port.role === 'bleeder') expect(port.direction[2]).toBe(1);
+      for (const port of newPart(empty(), kind).ports)
+        if (port.role === 'bleeder') expect(port.direction[2]).toBe(1);
   });
   test('a second one of a kind is numbered', () => {
     const plan = { ...empty(), parts: [newPart(empty(), 'tee')] };
@@ -60,7 +104,10 @@ describe('parts and joins', () => {
     const view = viewPlan({ ...bare, lines: [line] }).lines[0]!;
     expect([line.name, view.fault, view.card!.bends.length > 0]).toEqual(['L1', null, true]);
     expect(
-      angleDeg(a.direction, [0, 1, 2].map((i) => line.cornersMm[0]![i]! - view.nodesMm[0]![i]!) as unknown as Vec3),
+      angleDeg(
+        a.direction,
+        [0, 1, 2].map((i) => line.cornersMm[0]![i]! - view.nodesMm[0]![i]!) as unknown as Vec3,
+      ),
     ).toBeLessThan(1);
   });
 });
@@ -69,14 +116,19 @@ describe('a new line where the bench or the stock lacks something', () => {
   const plan = LAYOUTS[0]!.draw(empty());
   const [a, b] = [plan.parts[0]!.ports[0]!, plan.parts[1]!.ports[0]!];
   const bareOfNuts = TUBES.filter((tube) => !NUTS.some((nut) => nutFitsTube(nut, tube.odMm)));
-  test.each(TUBES.map((tube) => [tube.name, tube] as const))('after one of %s it is made in a tube that has a nut', (_, tube) => {
-    const last = { ...plan.lines.at(-1)!, tubeId: tube.id };
-    const line = newLine({ ...plan, lines: [last] }, a, b, plan.circuits[0]!.id);
-    expect(nutFitsTube(nutById(line.ends.a.nutId)!, tubeById(line.tubeId)!.odMm)).toBe(true);
-    expect(line.tubeId === tube.id).toBe(!bareOfNuts.includes(tube));
-  }); // prettier-ignore
+  test.each(TUBES.map((tube) => [tube.name, tube] as const))(
+    'after one of %s it is made in a tube that has a nut',
+    (_, tube) => {
+      const last = { ...plan.lines.at(-1)!, tubeId: tube.id };
+      const line = newLine({ ...plan, lines: [last] }, a, b, plan.circuits[0]!.id);
+      expect(nutFitsTube(nutById(line.ends.a.nutId)!, tubeById(line.tubeId)!.odMm)).toBe(true);
+      expect(line.tubeId === tube.id).toBe(!bareOfNuts.includes(tube));
+    },
+  );
   test('without a bender on the bench it says so', () => {
-    expect(() => newLine({ ...plan, bench: { ...plan.bench, benders: [] } }, a, b, plan.circuits[0]!.id)).toThrow(
+    expect(() =>
+      newLine({ ...plan, bench: { ...plan.bench, benders: [] } }, a, b, plan.circuits[0]!.id),
+    ).toThrow(
       new InputError('bench.benders', 'The bench has no bender: add one before a line is made.'),
     );
   });
@@ -88,13 +140,20 @@ describe('vectors', () => {
 
   test('a turn keeps length and angle, and a whole turn comes back', () => {
     fc.assert(
-      fc.property(vectors, vectors, fc.double({ min: -360, max: 360, noNaN: true }), (v, axis, deg) => {
-        const about = unit(axis)!;
-        const turned = rotate(v, about, deg);
-        expect(length(turned)).toBeCloseTo(length(v), 6);
-        expect(dot(turned, about)).toBeCloseTo(dot(v, about), 6);
-        expect(distance(rotate(turned, about, 360 - deg), v)).toBeLessThan(1e-6 * (1 + length(v)));
-      }),
+      fc.property(
+        vectors,
+        vectors,
+        fc.double({ min: -360, max: 360, noNaN: true }),
+        (v, axis, deg) => {
+          const about = unit(axis)!;
+          const turned = rotate(v, about, deg);
+          expect(length(turned)).toBeCloseTo(length(v), 6);
+          expect(dot(turned, about)).toBeCloseTo(dot(v, about), 6);
+          expect(distance(rotate(turned, about, 360 - deg), v)).toBeLessThan(
+            1e-6 * (1 + length(v)),
+          );
+        },
+      ),
     );
   });
   test('the turn between two directions about an axis is the one that was made', () => {

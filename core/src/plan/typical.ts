@@ -18,17 +18,30 @@ import type {
 export function numberPaths(value: unknown, path = ''): string[] {
   if (typeof value === 'number') return [path];
   if (typeof value !== 'object' || value === null) return [];
-  return Object.entries(value).flatMap(([key, item]) => numberPaths(item, path ? `${path}.${key}` : key));
+  return Object.entries(value).flatMap(([key, item]) =>
+    numberPaths(item, path ? `${path}.${key}` : key),
+  );
 }
 
 /** Typical figures as a sheet in which each is a guess. */
-export const allGuessed = <T extends object>(figures: T): T & Sheet => ({ ...figures, open: numberPaths(figures) });
+export const allGuessed = <T extends object>(figures: T): T & Sheet => ({
+  ...figures,
+  open: numberPaths(figures),
+});
 
 /** An ordinary brake of each kind. Common practice. */
 export const TYPICAL_BRAKE: { readonly disc: Disc; readonly drum: Drum } = {
-  disc: { kind: 'disc', pistonsMm: [54], opposed: false, padMu: 0.4, effectiveRadiusMm: 115, clearanceMm: 0.15, complianceMmPerMPa: 0.015 },
+  disc: {
+    kind: 'disc',
+    pistonsMm: [54],
+    opposed: false,
+    padMu: 0.4,
+    effectiveRadiusMm: 115,
+    clearanceMm: 0.15,
+    complianceMmPerMPa: 0.015,
+  },
   drum: { kind: 'drum', cylinderMm: 19.05, brakeFactor: 2.4, drumRadiusMm: 114, travelMm: 2.2 },
-}; // prettier-ignore
+};
 
 const TYPICAL: Omit<Sizing, 'category' | 'open'> = {
   wheelbaseMm: 2700,
@@ -54,7 +67,10 @@ const TYPICAL: Omit<Sizing, 'category' | 'open'> = {
 export const typicalSizing = (category: Category): Sizing => ({ category, ...allGuessed(TYPICAL) });
 
 /** A brake of a kind with typical figures, each a guess under `path`. */
-export const typicalBrake = (kind: Brake['kind'], path: string): { readonly brake: Brake; readonly open: string[] } => ({
+export const typicalBrake = (
+  kind: Brake['kind'],
+  path: string,
+): { readonly brake: Brake; readonly open: string[] } => ({
   brake: TYPICAL_BRAKE[kind],
   open: numberPaths(TYPICAL_BRAKE[kind], path),
 });
@@ -122,7 +138,15 @@ export const typicalClutch = (): ClutchSheet =>
 export const typicalParking = (by: ParkingSheet['by']): ParkingSheet =>
   by === 'hydraulic'
     ? { by, open: [] }
-    : allGuessed({ by, handN: 350, leverRatio: 6, efficiency: 0.7, shoeRatio: 3, brakeFactor: 2.4, drumRadiusMm: 114 });
+    : allGuessed({
+        by,
+        handN: 350,
+        leverRatio: 6,
+        efficiency: 0.7,
+        shoeRatio: 3,
+        brakeFactor: 2.4,
+        drumRadiusMm: 114,
+      });
 
 interface Room {
   readonly name: string;
@@ -134,9 +158,34 @@ interface Room {
 }
 /** Room that pedals want. Common practice: the sole of a work shoe is some 110 mm wide and is set down across no more than one pad. */
 export const PEDAL_ROOM: Readonly<Record<keyof PedalBox, Room>> = {
-  clutchToBrakeMm: { name: 'Clutch to brake', leastMm: 50, mostMm: 150, why: 'a shoe on the one catches the other' },
-  brakeToThrottleMm: { name: 'Brake to throttle', leastMm: 50, mostMm: 110, why: 'one shoe presses both' },
-  toWallMm: { name: 'Outer pedal to wall', leastMm: 30, mostMm: null, why: 'the shoe jams against the wall' },
-  brakeOverThrottleMm: { name: 'Brake over throttle', leastMm: 10, mostMm: 60, why: 'the foot coming over from the throttle goes under the brake' },
-  behindMm: { name: 'Behind the brake, pressed down', leastMm: 15, mostMm: null, why: 'the pedal stops on the floor before the master does' },
-}; // prettier-ignore
+  clutchToBrakeMm: {
+    name: 'Clutch to brake',
+    leastMm: 50,
+    mostMm: 150,
+    why: 'a shoe on the one catches the other',
+  },
+  brakeToThrottleMm: {
+    name: 'Brake to throttle',
+    leastMm: 50,
+    mostMm: 110,
+    why: 'one shoe presses both',
+  },
+  toWallMm: {
+    name: 'Outer pedal to wall',
+    leastMm: 30,
+    mostMm: null,
+    why: 'the shoe jams against the wall',
+  },
+  brakeOverThrottleMm: {
+    name: 'Brake over throttle',
+    leastMm: 10,
+    mostMm: 60,
+    why: 'the foot coming over from the throttle goes under the brake',
+  },
+  behindMm: {
+    name: 'Behind the brake, pressed down',
+    leastMm: 15,
+    mostMm: null,
+    why: 'the pedal stops on the floor before the master does',
+  },
+};

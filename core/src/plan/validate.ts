@@ -4,13 +4,22 @@ import { fluidById, hoseById, hoseFittingById, nutById, tubeById } from '../trad
 import { adapterOf } from './model/adapter-of.ts';
 import { checkFields, faultAt, outlinesOf, type Placed } from './model/check.ts';
 import type { StockKind } from './model/field.ts';
-import { datumsOf, PLAN, type Bench, type PositionSource, type Plan, type Point, type RecordKind } from './model/index.ts';
+import {
+  datumsOf,
+  PLAN,
+  type Bench,
+  type PositionSource,
+  type Plan,
+  type Point,
+  type RecordKind,
+} from './model/index.ts';
 
 /** Figures and texts that a plan may hold in all: what it costs to read and to check goes by it. */
 export const MOST_VALUES = 250_000;
 
 /** Which points a place rests on, directly. */
-const restsOn = (known: PositionSource): readonly string[] => (known.how === 'taped' ? datumsOf(known) : []);
+const restsOn = (known: PositionSource): readonly string[] =>
+  known.how === 'taped' ? datumsOf(known) : [];
 
 /** Points whose tapes lead back to themselves, so that nothing fixes them. */
 const circular = derive(
@@ -65,40 +74,60 @@ function faultsBetween(plan: Plan, records: readonly Placed[]): Fault[] {
   const say = (path: string | Placed['path'], message: string): void =>
     void faults.push(typeof path === 'string' ? { path, message } : faultAt(path, message));
   const values = records.reduce((sum, { outline }) => sum + outline.values, 0);
-  if (values > MOST_VALUES) say('', `The plan holds ${values} figures and texts; ${MOST_VALUES} is the most.`);
+  if (values > MOST_VALUES)
+    say('', `The plan holds ${values} figures and texts; ${MOST_VALUES} is the most.`);
   // Thousands of ids and references are met with every edit: a path is put together only for what is said.
-  const owners = new Map<string, { readonly kind: RecordKind; readonly within: Placed['path']; readonly path: Placed['path'] }>();
+  const owners = new Map<
+    string,
+    { readonly kind: RecordKind; readonly within: Placed['path']; readonly path: Placed['path'] }
+  >();
   for (const { outline, path: within } of records)
     for (const { kind, id, path } of outline.ids) {
       const before = owners.get(id);
-      if (before) say([...within, ...path, 'id'], `The id "${id}" already belongs to ${faultAt([...before.within, ...before.path], '').path}.`);
+      if (before)
+        say(
+          [...within, ...path, 'id'],
+          `The id "${id}" already belongs to ${faultAt([...before.within, ...before.path], '').path}.`,
+        );
       else owners.set(id, { kind, within, path });
     }
   const joined = new Map<string, string>();
   for (const { outline, path: within } of records)
     for (const { to, id, path } of outline.refs) {
-      if (isStock(to) ? !STOCKED[to](id, plan.bench) : owners.get(id)?.kind !== to) say([...within, ...path], absent(to, id));
+      if (isStock(to) ? !STOCKED[to](id, plan.bench) : owners.get(id)?.kind !== to)
+        say([...within, ...path], absent(to, id));
       else if (to === 'port' && within[0] === 'lines') {
         const other = joined.get(id);
-        if (other !== undefined) say([...within, ...path], `The port "${id}" already holds ${other}.`);
+        if (other !== undefined)
+          say([...within, ...path], `The port "${id}" already holds ${other}.`);
         joined.set(id, `line ${plan.lines[within[1] as number]!.name}`);
       }
     }
   const loops = circular(plan.points);
   if (loops.size)
     plan.points.forEach(({ id, name }, i) => {
-      if (loops.has(id)) say(['points', i, 'known', 'tapes'], `${name} is taped from itself, round other points.`);
+      if (loops.has(id))
+        say(['points', i, 'known', 'tapes'], `${name} is taped from itself, round other points.`);
     });
   if (plan.bleeding.listed.length) {
-    const bleeders = new Set(plan.parts.flatMap(({ ports }) => ports.filter((port) => port.role === 'bleeder').map((port) => port.id)));
+    const bleeders = new Set(
+      plan.parts.flatMap(({ ports }) =>
+        ports.filter((port) => port.role === 'bleeder').map((port) => port.id),
+      ),
+    );
     plan.bleeding.listed.forEach((id, i) => {
-      if (owners.get(id)?.kind === 'port' && !bleeders.has(id)) say(['bleeding', 'listed', i], `There is no bleeder "${id}".`);
+      if (owners.get(id)?.kind === 'port' && !bleeders.has(id))
+        say(['bleeding', 'listed', i], `There is no bleeder "${id}".`);
     });
   }
   for (const { outline, path } of records)
-    for (const at of outline.twice) say([...path, ...at], `The bleeder "${plan.bleeding.listed[at.at(-1) as number]}" is listed twice.`);
+    for (const at of outline.twice)
+      say(
+        [...path, ...at],
+        `The bleeder "${plan.bleeding.listed[at.at(-1) as number]}" is listed twice.`,
+      );
   return faults;
-} // prettier-ignore
+}
 
 /**
  * Everything that the reader would refuse a plan for; empty for a sound one. Records that stay as they are
@@ -106,6 +135,10 @@ function faultsBetween(plan: Plan, records: readonly Placed[]): Fault[] {
  */
 export function validatePlan(plan: Plan): Fault[] {
   const faults: Fault[] = [];
-  checkFields(PLAN.fields, plan as never, (path, message) => void faults.push(faultAt(path, message)));
+  checkFields(
+    PLAN.fields,
+    plan as never,
+    (path, message) => void faults.push(faultAt(path, message)),
+  );
   return faults.length ? faults : faultsBetween(plan, outlinesOf(PLAN.fields, plan as never));
 }

@@ -1,5 +1,15 @@
 import type { Bender, Card } from '../shape/tube/index.ts';
-import { add, addScaled, cross, dot, rotate, scale, sub, unit, type Vec3 } from '../lib/vec/index.ts';
+import {
+  add,
+  addScaled,
+  cross,
+  dot,
+  rotate,
+  scale,
+  sub,
+  unit,
+  type Vec3,
+} from '../lib/vec/index.ts';
 
 /** A bender as a piece of iron: what it really does to tube, which the card can only know from test bends. */
 export interface Iron {
@@ -25,7 +35,8 @@ function formed(card: Card, iron: Iron, read: Reading, readDeg: Reading): Formed
     const dial = readDeg(bend.dialDeg);
     const arcMm = (iron.dieRadiusMm * dial * Math.PI) / 180;
     const mark = read(bend.drawMarkMm);
-    const startMm = iron.clampSide === 'a' ? mark + iron.referenceMm : mark - iron.referenceMm - arcMm;
+    const startMm =
+      iron.clampSide === 'a' ? mark + iron.referenceMm : mark - iron.referenceMm - arcMm;
     return { startMm, arcMm, gotDeg: iron.kept(dial) };
   });
 }

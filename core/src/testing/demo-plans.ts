@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readPlan, type Plan } from '../plan/index.ts';
 
-export const demoText = (name: string): string => readFileSync(join(__dirname, `../../../demo/${name}.firmline.json`), 'utf8');
+export const demoText = (name: string): string =>
+  readFileSync(join(__dirname, `../../../demo/${name}.firmline.json`), 'utf8');
 
 const read = new Map<string, Plan>();
 /** A demo plan as it ships, read once and frozen: whoever changes it in place throws. */
@@ -12,6 +13,7 @@ export function demo(name: string): Plan {
   return plan;
 }
 function frozen<T>(value: T): T {
-  if (typeof value === 'object' && value !== null) Object.values(Object.freeze(value)).forEach(frozen);
+  if (typeof value === 'object' && value !== null)
+    Object.values(Object.freeze(value)).forEach(frozen);
   return value;
 }

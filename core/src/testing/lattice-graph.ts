@@ -15,7 +15,8 @@ export function latticeGraph({ lattice, costs, to }: Problem, straightMm: number
         if ((next ^ direction) === 1) continue;
         const turn = next !== direction;
         if (node === goal) {
-          if (turn && next === to.direction) graph.addLink(node * 6 + direction, node * 6 + next, costs.bend);
+          if (turn && next === to.direction)
+            graph.addLink(node * 6 + direction, node * 6 + next, costs.bend);
           continue;
         }
         let [at, done, cost] = [node, 0, turn ? costs.bend : 0];

@@ -4,7 +4,11 @@ import { demo } from './demo-plans.ts';
 
 const empty = emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z');
 // Its ports are taped from points.
-const onePart: Plan = { ...empty, points: demo('gannet').points, parts: demo('gannet').parts.slice(0, 1) };
+const onePart: Plan = {
+  ...empty,
+  points: demo('gannet').points,
+  parts: demo('gannet').parts.slice(0, 1),
+};
 /** A plan with all ports of its parts deleted: its lines lead nowhere. */
 export const bare = (plan: Plan): Plan => ({
   ...plan,
@@ -19,7 +23,10 @@ export const bare = (plan: Plan): Plan => ({
 /** A plan whose lines all have an open end. */
 export const opened = (plan: Plan): Plan => ({
   ...plan,
-  lines: plan.lines.map((line) => ({ ...line, ends: { ...line.ends, b: { ...line.ends.b, portId: null } } })),
+  lines: plan.lines.map((line) => ({
+    ...line,
+    ends: { ...line.ends, b: { ...line.ends.b, portId: null } },
+  })),
 });
 
 /** Plans as a stranger makes them: begun, half made, with things taken out; each sound. */

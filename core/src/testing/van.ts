@@ -11,7 +11,13 @@ export const LINES: AxleLines = {
   hoseMlPerMPaM: 0.2,
 };
 export const VAN: SizeInput = {
-  vehicle: { massKg: 1850, frontFraction: 0.48, wheelbaseMm: 3050, cgHeightMm: 720, tyreRadiusMm: { front: 335, rear: 335 } },
+  vehicle: {
+    massKg: 1850,
+    frontFraction: 0.48,
+    wheelbaseMm: 3050,
+    cgHeightMm: 720,
+    tyreRadiusMm: { front: 335, rear: 335 },
+  },
   pedal: { forceN: 450, ratio: 6.2, efficiency: 0.9, strokeMm: 150 },
   booster: null,
   master: { kind: 'tandem', boreMm: 22.225, strokeMm: 32, deadMm: 1.5 },

@@ -22,7 +22,11 @@ const half = Joi.alternatives()
   )
   .required();
 
-export const adaptSchema = s.record({ from: half, to: half, maxJoints: Joi.number().integer().min(1).max(8).optional() });
+export const adaptSchema = s.record({
+  from: half,
+  to: half,
+  maxJoints: Joi.number().integer().min(1).max(8).optional(),
+});
 
 const sigma = Joi.number().greater(0).max(1000).optional();
 export const threadSchema = s.record({

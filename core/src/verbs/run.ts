@@ -15,7 +15,11 @@ const finite = (value: unknown): boolean =>
  */
 export function runVerb(verb: string, input: unknown, nowMs?: () => number): unknown {
   const found = Object.hasOwn(VERBS, verb) ? VERBS[verb] : undefined;
-  if (!found) throw new InputError('verb', `"${verb}" is not a verb: try ${Object.keys(VERBS).join(', ')} or check.`);
+  if (!found)
+    throw new InputError(
+      'verb',
+      `"${verb}" is not a verb: try ${Object.keys(VERBS).join(', ')} or check.`,
+    );
   if (typeof input !== 'object' || input === null || Array.isArray(input))
     throw new InputError('', 'The input should be one JSON object.');
   const { error } = found.schema.validate(input, { abortEarly: true, convert: false });

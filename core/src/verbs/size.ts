@@ -16,7 +16,10 @@ function byKind(shapes: Readonly<Record<string, Joi.SchemaMap>>): Joi.Schema {
       const isKind = Joi.object({ kind: Joi.any().valid(kind).required() })
         .unknown(true)
         .required();
-      return Joi.alternatives().conditional(isKind, { then: record({ kind: Joi.any(), ...shapes[kind] }), otherwise });
+      return Joi.alternatives().conditional(isKind, {
+        then: record({ kind: Joi.any(), ...shapes[kind] }),
+        otherwise,
+      });
     }, none)
     .required();
 }
@@ -58,7 +61,11 @@ export const sizeSchema = record({
     strokeMm: radius,
   }),
   booster: orNull(
-    Joi.object({ gain: Joi.number().min(1).max(100).required(), vacuumKPa: upTo(1000), diaphragmMm2: upTo(1_000_000) }),
+    Joi.object({
+      gain: Joi.number().min(1).max(100).required(),
+      vacuumKPa: upTo(1000),
+      diaphragmMm2: upTo(1_000_000),
+    }),
   ),
   master: byKind({
     tandem: { boreMm: radius, strokeMm: radius, deadMm: gap },
@@ -80,7 +87,13 @@ export const sizeSchema = record({
 });
 
 export const sizeExample = {
-  vehicle: { massKg: 1850, frontFraction: 0.48, wheelbaseMm: 3050, cgHeightMm: 720, tyreRadiusMm: { front: 335, rear: 335 } },
+  vehicle: {
+    massKg: 1850,
+    frontFraction: 0.48,
+    wheelbaseMm: 3050,
+    cgHeightMm: 720,
+    tyreRadiusMm: { front: 335, rear: 335 },
+  },
   pedal: { forceN: 450, ratio: 6.2, efficiency: 0.9, strokeMm: 150 },
   booster: null,
   master: { kind: 'tandem', boreMm: 22.225, strokeMm: 32, deadMm: 1.5 },
@@ -96,8 +109,24 @@ export const sizeExample = {
   rear: { kind: 'drum', cylinderMm: 20.64, brakeFactor: 2.4, drumRadiusMm: 127, travelMm: 2.2 },
   rearValve: { kneeMPa: 3, slope: 0.4 },
   lines: {
-    front: { tubeMm: 2176, idMm: 3.34, odMm: 4.7625, youngGPa: 120, poisson: 0.34, hoseMm: 820, hoseMlPerMPaM: 0.12 },
-    rear: { tubeMm: 4369, idMm: 3.34, odMm: 4.7625, youngGPa: 120, poisson: 0.34, hoseMm: 360, hoseMlPerMPaM: 0.31 },
+    front: {
+      tubeMm: 2176,
+      idMm: 3.34,
+      odMm: 4.7625,
+      youngGPa: 120,
+      poisson: 0.34,
+      hoseMm: 820,
+      hoseMlPerMPaM: 0.12,
+    },
+    rear: {
+      tubeMm: 4369,
+      idMm: 3.34,
+      odMm: 4.7625,
+      youngGPa: 120,
+      poisson: 0.34,
+      hoseMm: 360,
+      hoseMlPerMPaM: 0.31,
+    },
   },
   fluid: { bulkGPa: 1.7 },
   airMl: { front: 0, rear: 0.4 },

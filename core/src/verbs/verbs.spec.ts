@@ -22,11 +22,34 @@ const putAt = (value: Json, path: readonly (string | number)[], to: Json): Json 
   return copy;
 };
 const numbersIn = (value: unknown): number[] =>
-  typeof value === 'number' ? [value] : value && typeof value === 'object' ? Object.values(value).flatMap(numbersIn) : [];
+  typeof value === 'number'
+    ? [value]
+    : value && typeof value === 'object'
+      ? Object.values(value).flatMap(numbersIn)
+      : [];
 const leavesOf = (value: Json): (string | number)[][] =>
-  pathsIn(value).filter((path) => typeof path.reduce<any>((node, key) => node[key], value) === 'number');
+  pathsIn(value).filter(
+    (path) => typeof path.reduce<any>((node, key) => node[key], value) === 'number',
+  );
 
-const ODD: Json[] = [null, true, '', '15', [], {}, -1, 0, 1e-300, 1e300, 1e5 + 1, 200.5, [[1]], { x: 1 }, 'NaN', '__proto__'];
+const ODD: Json[] = [
+  null,
+  true,
+  '',
+  '15',
+  [],
+  {},
+  -1,
+  0,
+  1e-300,
+  1e300,
+  1e5 + 1,
+  200.5,
+  [[1]],
+  { x: 1 },
+  'NaN',
+  '__proto__',
+];
 
 describe.each(Object.keys(VERBS))('the verb %s', (verb) => {
   const example = VERBS[verb]!.example as Json;
@@ -45,7 +68,8 @@ describe.each(Object.keys(VERBS))('the verb %s', (verb) => {
     fc.assert(
       fc.property(fc.constantFrom(...paths), fc.constantFrom(...ODD), (path, odd) => {
         try {
-          for (const n of numbersIn(runVerb(verb, putAt(example, path, odd)))) expect(Number.isFinite(n)).toBe(true);
+          for (const n of numbersIn(runVerb(verb, putAt(example, path, odd))))
+            expect(Number.isFinite(n)).toBe(true);
         } catch (error) {
           expect(error).toBeInstanceOf(InputError);
           expect((error as InputError).message).toMatch(/^[A-Z"0-9-].*[.?]$/s);
@@ -63,7 +87,8 @@ describe.each(Object.keys(VERBS))('the verb %s', (verb) => {
       } catch (error) {
         expect(error).toBeInstanceOf(InputError);
         const shown = path.reduce<string>(
-          (text, part) => (typeof part === 'number' ? `${text}[${part}]` : text ? `${text}.${part}` : part),
+          (text, part) =>
+            typeof part === 'number' ? `${text}[${part}]` : text ? `${text}.${part}` : part,
           '',
         );
         expect((error as InputError).path).toBe(shown);
@@ -72,7 +97,9 @@ describe.each(Object.keys(VERBS))('the verb %s', (verb) => {
   });
 
   test('a field that is not known is named', () => {
-    expect(() => runVerb(verb, { ...(example as object), colour: 'red' })).toThrow(expect.objectContaining({ path: 'colour' }));
+    expect(() => runVerb(verb, { ...(example as object), colour: 'red' })).toThrow(
+      expect.objectContaining({ path: 'colour' }),
+    );
   });
 
   test('its input is left as it was', () => {
@@ -83,21 +110,24 @@ describe.each(Object.keys(VERBS))('the verb %s', (verb) => {
 });
 
 describe('every figure moved a little', () => {
-  test.each(['bend', 'offset', 'bleed', 'size', 'diagnose'])('%s answers alike: no jump, nothing undefined', (verb) => {
-    const example = VERBS[verb]!.example as Json;
-    for (const path of leavesOf(example)) {
-      const value = path.reduce<any>((node, key) => node[key], example) as number;
-      if (value === 0) continue;
-      let moved: unknown;
-      try {
-        moved = runVerb(verb, putAt(example, path, value * (1 + 1e-9)));
-      } catch (error) {
-        expect(error).toBeInstanceOf(InputError);
-        continue;
+  test.each(['bend', 'offset', 'bleed', 'size', 'diagnose'])(
+    '%s answers alike: no jump, nothing undefined',
+    (verb) => {
+      const example = VERBS[verb]!.example as Json;
+      for (const path of leavesOf(example)) {
+        const value = path.reduce<any>((node, key) => node[key], example) as number;
+        if (value === 0) continue;
+        let moved: unknown;
+        try {
+          moved = runVerb(verb, putAt(example, path, value * (1 + 1e-9)));
+        } catch (error) {
+          expect(error).toBeInstanceOf(InputError);
+          continue;
+        }
+        const [a, b] = [numbersIn(runVerb(verb, example)), numbersIn(moved)];
+        expect(b).toHaveLength(a.length);
+        a.forEach((n, i) => expect(Math.abs(b[i]! - n)).toBeLessThan(1e-4 * (1 + Math.abs(n))));
       }
-      const [a, b] = [numbersIn(runVerb(verb, example)), numbersIn(moved)];
-      expect(b).toHaveLength(a.length);
-      a.forEach((n, i) => expect(Math.abs(b[i]! - n)).toBeLessThan(1e-4 * (1 + Math.abs(n))));
-    }
-  });
+    },
+  );
 });

@@ -7,12 +7,24 @@ import { hose, type HoseInput } from '../shape/rod/index.ts';
 import { shims, type ShimsInput } from '../physics/wheel-ends/index.ts';
 import { nest, type NestInput } from '../physics/nesting/index.ts';
 import { diagnose, size, type DiagnoseInput, type SizeInput } from '../physics/hydraulics/index.ts';
-import { leakdown, stop, type LeakdownInput, type StopInput } from '../physics/proof-tests/index.ts';
+import {
+  leakdown,
+  stop,
+  type LeakdownInput,
+  type StopInput,
+} from '../physics/proof-tests/index.ts';
 import { CORNERS, SPANS, survey, type SurveyInput } from '../shape/survey/index.ts';
 import { square, type SquareInput } from '../shape/taping/index.ts';
 import { mate, type MateInput } from '../trade/threads/index.ts';
 import { identify, type ThreadInput } from '../trade/threads/identify.ts';
-import { bendTable, offset, unbend, type BendInput, type OffsetInput, type UnbendInput } from '../shape/tube/index.ts';
+import {
+  bendTable,
+  offset,
+  unbend,
+  type BendInput,
+  type OffsetInput,
+  type UnbendInput,
+} from '../shape/tube/index.ts';
 import { adaptSchema, femaleSchema, maleSchema, threadSchema } from './joints.ts';
 import * as s from './schema.ts';
 import { sizeExample, sizeSchema } from './size.ts';
@@ -28,7 +40,10 @@ export interface Verb {
 const clamp = s.record({ pointMm: s.point, direction: s.direction });
 const gap = Joi.number().min(0).max(100).required();
 const sigma = Joi.number().greater(0).max(1000).optional();
-const airReading = s.record({ pressureMPa: s.pressure, tempC: Joi.number().min(-273).max(2000).required() });
+const airReading = s.record({
+  pressureMPa: s.pressure,
+  tempC: Joi.number().min(-273).max(2000).required(),
+});
 const speed = Joi.number().greater(0).max(1000);
 
 /** The verbs that read one JSON object and write one. */
@@ -41,7 +56,16 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       flareExtraMm: Joi.object({ a: s.optional(s.span), b: s.optional(s.span) }).optional(),
     }),
     run: (input: BendInput) => bendTable(input),
-    example: { nodesMm: [[0, 0, 0], [200, 0, 0], [200, 150, 0], [200, 150, 120]], clrMm: 15, flareExtraMm: { a: 2, b: 2 } },
+    example: {
+      nodesMm: [
+        [0, 0, 0],
+        [200, 0, 0],
+        [200, 150, 0],
+        [200, 150, 120],
+      ],
+      clrMm: 15,
+      flareExtraMm: { a: 2, b: 2 },
+    },
   },
   unbend: {
     summary: 'a bend table into a centre line',
@@ -50,7 +74,13 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       direction: s.direction,
       normal: s.direction,
       clrMm: s.radiusOrList,
-      bends: s.list(s.record({ feedMm: s.span, rotateDeg: Joi.number().min(-360).max(360).required(), bendDeg: Joi.number().greater(0).max(179).required() })),
+      bends: s.list(
+        s.record({
+          feedMm: s.span,
+          rotateDeg: Joi.number().min(-360).max(360).required(),
+          bendDeg: Joi.number().greater(0).max(179).required(),
+        }),
+      ),
       tailMm: s.span,
     }),
     run: (input: UnbendInput) => unbend(input),
@@ -59,13 +89,20 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       direction: [1, 0, 0],
       normal: [0, 0, 1],
       clrMm: 15,
-      bends: [{ feedMm: 185, rotateDeg: 0, bendDeg: 90 }, { feedMm: 120, rotateDeg: -90, bendDeg: 45 }],
+      bends: [
+        { feedMm: 185, rotateDeg: 0, bendDeg: 90 },
+        { feedMm: 120, rotateDeg: -90, bendDeg: 45 },
+      ],
       tailMm: 80,
     },
   },
   offset: {
     summary: 'two equal bends that step the line sideways',
-    schema: s.record({ riseMm: Joi.number().greater(0).max(100_000).required(), bendDeg: Joi.number().greater(0).max(90).required(), clrMm: s.radius }),
+    schema: s.record({
+      riseMm: Joi.number().greater(0).max(100_000).required(),
+      bendDeg: Joi.number().greater(0).max(90).required(),
+      clrMm: s.radius,
+    }),
     run: (input: OffsetInput) => offset(input),
     example: { riseMm: 40, bendDeg: 30, clrMm: 15 },
   },
@@ -73,29 +110,52 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     summary: 'a point from tape readings',
     schema: s.record({
       datumsMm: Joi.object().pattern(Joi.string().min(1), s.point).required(),
-      tapes: s.list(s.record({ from: s.name, readMm: Joi.number().greater(0).max(100_000).required(), sigmaMm: sigma })),
+      tapes: s.list(
+        s.record({
+          from: s.name,
+          readMm: Joi.number().greater(0).max(100_000).required(),
+          sigmaMm: sigma,
+        }),
+      ),
       side: s.optional(s.oneOf('above', 'below')),
     }),
     run: (input: SurveyInput) => survey(input),
     example: {
       datumsMm: { A: [0, -400, 500], B: [0, 400, 500], C: [1200, -400, 500] },
-      tapes: [{ from: 'A', readMm: 766 }, { from: 'B', readMm: 615 }, { from: 'C', readMm: 856, sigmaMm: 3 }],
+      tapes: [
+        { from: 'A', readMm: 766 },
+        { from: 'B', readMm: 615 },
+        { from: 'C', readMm: 856, sigmaMm: 3 },
+      ],
       side: 'above',
     },
   },
   square: {
     summary: 'is a frame square by its six distances, and flat by its heights',
     schema: s.record({
-      readMm: s.record(Object.fromEntries(SPANS.map((span) => [span, Joi.number().greater(0).max(100_000).required()]))),
+      readMm: s.record(
+        Object.fromEntries(
+          SPANS.map((span) => [span, Joi.number().greater(0).max(100_000).required()]),
+        ),
+      ),
       sigmaMm: Joi.number().greater(0).max(100).optional(),
       rackLimitMm: Joi.number().greater(0).max(1000).optional(),
-      heightsMm: Joi.object(Object.fromEntries(CORNERS.map((corner) => [corner, s.length]))).allow(null).optional(),
+      heightsMm: Joi.object(Object.fromEntries(CORNERS.map((corner) => [corner, s.length])))
+        .allow(null)
+        .optional(),
       heightSigmaMm: Joi.number().greater(0).max(100).optional(),
       twistLimitMm: Joi.number().greater(0).max(1000).optional(),
     }),
     run: (input: SquareInput) => square(input),
     example: {
-      readMm: { front: 800, rear: 801, left: 2400, right: 2401, diagonalLeft: 2530, diagonalRight: 2529 },
+      readMm: {
+        front: 800,
+        rear: 801,
+        left: 2400,
+        right: 2401,
+        diagonalLeft: 2530,
+        diagonalRight: 2529,
+      },
       sigmaMm: 2,
       rackLimitMm: 3,
       heightsMm: { frontLeft: 500, frontRight: 501, rearRight: 500, rearLeft: 502 },
@@ -107,13 +167,23 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     summary: 'what thread is it, from a vernier and a pitch gauge',
     schema: threadSchema,
     run: (input: ThreadInput) => identify(input),
-    example: { gender: 'male', diameterMm: 9.9, pitchMm: 1, taper: false, diameterSigmaMm: 0.05, pitchSigmaMm: 0.02 },
+    example: {
+      gender: 'male',
+      diameterMm: 9.9,
+      pitchMm: 1,
+      taper: false,
+      diameterSigmaMm: 0.05,
+      pitchSigmaMm: 0.02,
+    },
   },
   mate: {
     summary: 'will these two join, and will they seal',
     schema: s.record({ male: maleSchema, female: femaleSchema }),
     run: (input: MateInput) => mate(input),
-    example: { male: { thread: '3/8-24 UNF', end: 'double-flare-45' }, female: { thread: 'M10x1', seat: 'bubble' } },
+    example: {
+      male: { thread: '3/8-24 UNF', end: 'double-flare-45' },
+      female: { thread: 'M10x1', seat: 'bubble' },
+    },
   },
   adapt: {
     summary: 'the shortest chains of adapters between two ports',
@@ -138,11 +208,20 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     }),
     run: (input: CorrectInput) => correct(input),
     example: {
-      nodesMm: [[0, 0, 0], [200, 0, 0], [200, 150, 0], [200, 150, 120], [420, 150, 160]],
+      nodesMm: [
+        [0, 0, 0],
+        [200, 0, 0],
+        [200, 150, 0],
+        [200, 150, 120],
+        [420, 150, 160],
+      ],
       clrMm: 15,
       odMm: 4.7625,
       cutMm: 696.6,
-      readings: [{ endToBendMm: 202.9, heightMm: 0, tipToTipMm: 536.3 }, { endToBendMm: 146.9, heightMm: 200.2, tipToTipMm: 435.6 }],
+      readings: [
+        { endToBendMm: 202.9, heightMm: 0, tipToTipMm: 536.3 },
+        { endToBendMm: 146.9, heightMm: 200.2, tipToTipMm: 435.6 },
+      ],
       sigmaMm: 0.5,
       reachMm: 2,
     },
@@ -150,27 +229,62 @@ export const VERBS: Readonly<Record<string, Verb>> = {
   nest: {
     summary: 'cut lengths out of stock: the least stock opened, then the largest left-over',
     schema: s.record({
-      stockMm: s.list(s.record({ lengthMm: Joi.number().greater(0).max(100_000).required(), count: Joi.number().integer().min(1).max(1000).required() })),
+      stockMm: s.list(
+        s.record({
+          lengthMm: Joi.number().greater(0).max(100_000).required(),
+          count: Joi.number().integer().min(1).max(1000).required(),
+        }),
+      ),
       partsMm: s.list(Joi.number().greater(0).max(100_000).required()),
       kerfMm: s.span,
       trimMm: s.span,
     }),
     run: (input: NestInput, nowMs) => nest(input, nowMs),
-    example: { stockMm: [{ lengthMm: 7620, count: 2 }], partsMm: [2850, 1050, 912, 746, 622, 392, 1516], kerfMm: 0, trimMm: 10 },
+    example: {
+      stockMm: [{ lengthMm: 7620, count: 2 }],
+      partsMm: [2850, 1050, 912, 746, 622, 392, 1516],
+      kerfMm: 0,
+      trimMm: 10,
+    },
   },
   shims: {
-    summary: 'which shims bring a caliper over the middle of its disc, and whether its bolt still holds',
+    summary:
+      'which shims bring a caliper over the middle of its disc, and whether its bolt still holds',
     schema: s.record({
       innerGapMm: gap,
       outerGapMm: gap,
       stackMm: gap,
       moves: s.oneOf('out', 'in'),
-      shimsMm: s.list(s.record({ thicknessMm: Joi.number().greater(0).max(20).required(), count: Joi.number().integer().min(1).max(100).required() })),
+      shimsMm: s.list(
+        s.record({
+          thicknessMm: Joi.number().greater(0).max(20).required(),
+          count: Joi.number().integer().min(1).max(100).required(),
+        }),
+      ),
       toleranceMm: Joi.number().min(0).max(1000).optional(),
-      bolt: s.record({ lengthMm: s.span, gripMm: s.span, washerMm: s.span, needMm: s.span, depthMm: s.span.optional().allow(null), shankMm: s.span.optional() }).optional().allow(null),
+      bolt: s
+        .record({
+          lengthMm: s.span,
+          gripMm: s.span,
+          washerMm: s.span,
+          needMm: s.span,
+          depthMm: s.span.optional().allow(null),
+          shankMm: s.span.optional(),
+        })
+        .optional()
+        .allow(null),
     }),
     run: (input: ShimsInput) => shims(input),
-    example: { innerGapMm: 4.2, outerGapMm: 2.6, stackMm: 1.5, moves: 'out', shimsMm: [{ thicknessMm: 0.5, count: 4 }, { thicknessMm: 1, count: 2 }] },
+    example: {
+      innerGapMm: 4.2,
+      outerGapMm: 2.6,
+      stackMm: 1.5,
+      moves: 'out',
+      shimsMm: [
+        { thicknessMm: 0.5, count: 4 },
+        { thicknessMm: 1, count: 2 },
+      ],
+    },
   },
   bleed: {
     summary: 'in what order to bleed, and with how much',
@@ -191,7 +305,10 @@ export const VERBS: Readonly<Record<string, Verb>> = {
         { from: 'tee', to: 'rr', lengthMm: 905, volumeMl: 7.9 },
       ],
       outlets: ['mc-rear'],
-      bleeders: [{ id: 'RL', at: 'rl', cavityMl: 6 }, { id: 'RR', at: 'rr', cavityMl: 6 }],
+      bleeders: [
+        { id: 'RL', at: 'rl', cavityMl: 6 },
+        { id: 'RR', at: 'rr', cavityMl: 6 },
+      ],
       school: 'farthest-first',
       wetMl: 180,
       purge: 3,
@@ -214,15 +331,29 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     }),
     run: (input: ClipLimits) => clips(input),
     example: {
-      lengthMm: 1850, odMm: 4.7625, wallMm: 0.7112, youngGPa: 207, densityKgM3: 7850, fluidKgM3: 1060,
-      excitationHz: 120, margin: 1.2, maxSpanMm: 450, endMm: 100, forbiddenMm: [[420, 520]],
+      lengthMm: 1850,
+      odMm: 4.7625,
+      wallMm: 0.7112,
+      youngGPa: 207,
+      densityKgM3: 7850,
+      fluidKgM3: 1060,
+      excitationHz: 120,
+      margin: 1.2,
+      maxSpanMm: 450,
+      endMm: 100,
+      forbiddenMm: [[420, 520]],
     },
   },
   hose: {
     summary: 'the shape of a flexible line through its travel',
     schema: s.record({
       lengthMm: Joi.number().greater(0).max(100_000).optional(),
-      find: s.optional(Joi.object({ stepMm: Joi.number().greater(0).max(100_000).required(), maxMm: Joi.number().greater(0).max(100_000).required() })),
+      find: s.optional(
+        Joi.object({
+          stepMm: Joi.number().greater(0).max(100_000).required(),
+          maxMm: Joi.number().greater(0).max(100_000).required(),
+        }),
+      ),
       endA: clamp,
       states: s.list(s.record({ name: s.name, endB: clamp }), 1, 'name'),
       minRadiusMm: s.radius,
@@ -256,11 +387,23 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       tempSigmaC: Joi.number().min(0).max(1000).optional(),
     }),
     run: (input: LeakdownInput) => leakdown(input),
-    example: { volumeMl: 60, start: { pressureMPa: 0.62, tempC: 18 }, end: { pressureMPa: 0.61, tempC: 21 }, minutes: 30, limitMlPerMin: 0.1, pressureSigmaMPa: 0.003, tempSigmaC: 0.5 },
+    example: {
+      volumeMl: 60,
+      start: { pressureMPa: 0.62, tempC: 18 },
+      end: { pressureMPa: 0.61, tempC: 21 },
+      minutes: 30,
+      limitMlPerMin: 0.1,
+      pressureSigmaMPa: 0.003,
+      tempSigmaC: 0.5,
+    },
   },
   stop: {
     summary: 'a stopping test: mean deceleration, and the distance from another speed',
-    schema: s.record({ fromKmh: speed.required(), distanceM: Joi.number().greater(0).max(100_000).required(), compareKmh: speed.optional() }),
+    schema: s.record({
+      fromKmh: speed.required(),
+      distanceM: Joi.number().greater(0).max(100_000).required(),
+      compareKmh: speed.optional(),
+    }),
     run: (input: StopInput) => stop(input),
     example: { fromKmh: 96.6, distanceM: 41, compareKmh: 100 },
   },
@@ -287,4 +430,4 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       ],
     },
   },
-}; // prettier-ignore
+};

@@ -8,15 +8,48 @@ import { SelectField, type Choice } from './select-field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [MaybeField, SelectField],
   template: `
-    <fl-select-field field="kind" label="Kind" [options]="kinds()" [value]="kind()" (changed)="kind.set($event)" />
-    <fl-select-field field="port" label="Port" none="none yet" [options]="ports" [value]="port()" (changed)="port.set($event || null)" />
-    <fl-maybe-field label="Free play" unit="length" [least]="0" [most]="50" [value]="play()" (changed)="play.set($event)" />
-    <fl-maybe-field label="Rated, MPa" none="no sheet" [least]="1" [most]="200" [value]="rated()" (changed)="rated.set($event)" />
+    <fl-select-field
+      field="kind"
+      label="Kind"
+      [options]="kinds()"
+      [value]="kind()"
+      (changed)="kind.set($event)"
+    />
+    <fl-select-field
+      field="port"
+      label="Port"
+      none="none yet"
+      [options]="ports"
+      [value]="port()"
+      (changed)="port.set($event || null)"
+    />
+    <fl-maybe-field
+      label="Free play"
+      unit="length"
+      [least]="0"
+      [most]="50"
+      [value]="play()"
+      (changed)="play.set($event)"
+    />
+    <fl-maybe-field
+      label="Rated, MPa"
+      none="no sheet"
+      [least]="1"
+      [most]="200"
+      [value]="rated()"
+      (changed)="rated.set($event)"
+    />
   `,
-}) // prettier-ignore
+})
 class Host {
-  readonly kinds = signal<readonly Choice[]>([['disc', 'Disc'], ['drum', 'Drum']]); // prettier-ignore
-  readonly ports = [{ id: 'p1', name: 'Front' }, { id: 'p2', name: 'Rear' }]; // prettier-ignore
+  readonly kinds = signal<readonly Choice[]>([
+    ['disc', 'Disc'],
+    ['drum', 'Drum'],
+  ]);
+  readonly ports = [
+    { id: 'p1', name: 'Front' },
+    { id: 'p2', name: 'Rear' },
+  ];
   readonly kind = signal('drum');
   readonly port = signal<string | null>(null);
   readonly play = signal<number | null>(2);
@@ -30,9 +63,16 @@ async function host(id: string) {
   await fixture.whenStable();
   const root = fixture.nativeElement as HTMLElement;
   const select = (name: string): HTMLSelectElement => root.querySelector(`#${name}`)!;
-  const shown = (name: string): string[] => [...select(name).options].map((one) => `${one.selected ? '*' : ''}${one.text}`);
-  const [play, rated] = root.querySelectorAll('input') as unknown as [HTMLInputElement, HTMLInputElement];
-  const put = async (field: HTMLInputElement | HTMLSelectElement, value: string): Promise<string> => {
+  const shown = (name: string): string[] =>
+    [...select(name).options].map((one) => `${one.selected ? '*' : ''}${one.text}`);
+  const [play, rated] = root.querySelectorAll('input') as unknown as [
+    HTMLInputElement,
+    HTMLInputElement,
+  ];
+  const put = async (
+    field: HTMLInputElement | HTMLSelectElement,
+    value: string,
+  ): Promise<string> => {
     field.value = value;
     field.dispatchEvent(new Event('change'));
     await fixture.whenStable();

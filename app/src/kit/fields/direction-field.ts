@@ -9,8 +9,15 @@ import { Entry, type Read } from './text-input';
   imports: [Entry],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
-  template: `<fl-entry [id]="field()" [label]="label()" [mono]="false" [shown]="shown()" [read]="read" (taken)="changed.emit($event)" />`,
-}) // prettier-ignore
+  template: `<fl-entry
+    [id]="field()"
+    [label]="label()"
+    [mono]="false"
+    [shown]="shown()"
+    [read]="read"
+    (taken)="changed.emit($event)"
+  />`,
+})
 export class DirectionField {
   /** Id of the line itself. */
   readonly field = input.required<string>();

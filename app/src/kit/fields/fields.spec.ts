@@ -14,8 +14,20 @@ import { Notices } from '../notices';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [LengthField, NumberField],
   template: `
-    <fl-length-field label="Stroke" [valueMm]="mm()" [leastMm]="1" [mostMm]="500" (changed)="mm.set($event)" />
-    <fl-number-field label="Ratio" [value]="ratio()" [least]="1" [most]="10" (changed)="ratio.set($event)" />
+    <fl-length-field
+      label="Stroke"
+      [valueMm]="mm()"
+      [leastMm]="1"
+      [mostMm]="500"
+      (changed)="mm.set($event)"
+    />
+    <fl-number-field
+      label="Ratio"
+      [value]="ratio()"
+      [least]="1"
+      [most]="10"
+      (changed)="ratio.set($event)"
+    />
   `,
 })
 class Host {
@@ -28,20 +40,33 @@ async function host(id: string) {
   const store = await openGannet(id);
   const fixture = TestBed.createComponent(Host);
   await fixture.whenStable();
-  const [length, number] = fixture.nativeElement.querySelectorAll('input') as [HTMLInputElement, HTMLInputElement];
+  const [length, number] = fixture.nativeElement.querySelectorAll('input') as [
+    HTMLInputElement,
+    HTMLInputElement,
+  ];
   const type = async (field: HTMLInputElement, text: string): Promise<string> => {
     field.value = text;
     field.dispatchEvent(new Event('change'));
     await fixture.whenStable();
     return fixture.nativeElement.querySelector('.fault')?.textContent.trim() ?? '';
   };
-  return { store, fixture, length: length!, number: number!, type, host: fixture.componentInstance };
+  return {
+    store,
+    fixture,
+    length: length!,
+    number: number!,
+    type,
+    host: fixture.componentInstance,
+  };
 }
 
 describe('fields', () => {
   test('shown in either system and left as it stands, a length is not changed by it: property', async () => {
     const at = await host('l0');
-    for (const mm of fc.sample(fc.double({ min: 1, max: 500, noNaN: true }), { numRuns: 60, seed: 14 })) {
+    for (const mm of fc.sample(fc.double({ min: 1, max: 500, noNaN: true }), {
+      numRuns: 60,
+      seed: 14,
+    })) {
       at.host.mm.set(mm);
       for (const units of ['inch', 'metric'] as const) {
         at.store.apply({ edit: 'setUnits', with: { units } });
@@ -69,16 +94,19 @@ describe('fields', () => {
     ['2 m', /500 mm is the most/],
     ['2,850', /2\.850 or 2850/],
     ['long', /cannot be read/],
-  ])('a length of "%s" is said and not taken, and Escape brings the old one back', async (text, sentence) => {
-    const at = await host(`l-${text}`);
-    expect(await at.type(at.length, text)).toMatch(sentence);
-    expect(at.host.mm()).toBe(120);
-    expect(at.length.getAttribute('aria-invalid')).toBe('true');
-    at.length.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));
-    await at.fixture.whenStable();
-    expect(at.length.value).toBe('120');
-    expect(at.length.getAttribute('aria-invalid')).toBeNull();
-  });
+  ])(
+    'a length of "%s" is said and not taken, and Escape brings the old one back',
+    async (text, sentence) => {
+      const at = await host(`l-${text}`);
+      expect(await at.type(at.length, text)).toMatch(sentence);
+      expect(at.host.mm()).toBe(120);
+      expect(at.length.getAttribute('aria-invalid')).toBe('true');
+      at.length.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape' }));
+      await at.fixture.whenStable();
+      expect(at.length.value).toBe('120');
+      expect(at.length.getAttribute('aria-invalid')).toBeNull();
+    },
+  );
 
   test.each([
     ['7,5', 7.5, ''],
@@ -94,7 +122,10 @@ describe('fields', () => {
 
 describe('a figure whose label ends in a unit', () => {
   test('takes others of its kind, and says what does not fit', () => {
-    expect(readNumber('1,000 psi', 'Knee, MPa')).toEqual({ ok: true, value: expect.closeTo(6.894757, 6) });
+    expect(readNumber('1,000 psi', 'Knee, MPa')).toEqual({
+      ok: true,
+      value: expect.closeTo(6.894757, 6),
+    });
     expect(readNumber('12 mm', 'Knee, MPa')).toMatchObject({ ok: false });
     expect(readNumber('1.5', 'Ratio')).toEqual({ ok: true, value: 1.5 });
     expect(readNumber('1.5 psi', 'Ratio')).toMatchObject({ ok: false });
@@ -139,11 +170,23 @@ test('two lengths of three typed before the first is shown again are both kept; 
 
 describe('picking on a drawing', () => {
   test('distance to a polyline: beside it, past its ends, at a corner, a point alone', () => {
-    const line = [[0, 0], [100, 0], [100, 50]] as const; // prettier-ignore
+    const line = [
+      [0, 0],
+      [100, 0],
+      [100, 50],
+    ] as const;
     expect(toPolyline([50, 7], line)).toBe(7);
     expect(toPolyline([-3, -4], line)).toBe(5);
     expect(toPolyline([103, -4], line)).toBe(5);
-    expect(toPolyline([3, 4], [[0, 0], [0, 0]])).toBe(5); // prettier-ignore
+    expect(
+      toPolyline(
+        [3, 4],
+        [
+          [0, 0],
+          [0, 0],
+        ],
+      ),
+    ).toBe(5);
   });
   test('the nearest within reach, else none', () => {
     const away = (n: number): number => Math.abs(n - 10);

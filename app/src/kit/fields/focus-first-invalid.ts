@@ -1,6 +1,8 @@
 /** Goes to the first field of a form that holds what was not taken; true where there is one, so that nothing is kept without it. */
 export function firstFault(event: Event): boolean {
-  const field = (event.target as HTMLElement | null)?.querySelector<HTMLElement>('[aria-invalid=true]');
+  const field = (event.target as HTMLElement | null)?.querySelector<HTMLElement>(
+    '[aria-invalid=true]',
+  );
   field?.focus();
   return Boolean(field);
 }

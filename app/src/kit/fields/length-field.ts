@@ -1,5 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { formatLength, formatLengthUnit, parseLength, type UnitSystem } from '@firm-line/core/lib/units';
+import {
+  formatLength,
+  formatLengthUnit,
+  parseLength,
+  type UnitSystem,
+} from '@firm-line/core/lib/units';
 import { DISPLAY_UNITS } from '../units';
 import { Entry, type Read } from './text-input';
 import { within, type Limits } from './limits';
@@ -17,8 +22,16 @@ const stands = (text: string, mm: number, units: UnitSystem): boolean => {
   imports: [Entry],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
-  template: `<fl-entry [label]="label()" [bare]="bare()" [hint]="hint()" [shown]="shown()" [aside]="other()" [read]="read" (taken)="take($event)" />`,
-}) // prettier-ignore
+  template: `<fl-entry
+    [label]="label()"
+    [bare]="bare()"
+    [hint]="hint()"
+    [shown]="shown()"
+    [aside]="other()"
+    [read]="read"
+    (taken)="take($event)"
+  />`,
+})
 export class LengthField {
   private readonly units = inject(DISPLAY_UNITS);
   readonly valueMm = input.required<number>();
@@ -41,7 +54,9 @@ export class LengthField {
       ? text
       : formatLength(this.valueMm(), this.units(), this.digits());
   });
-  protected readonly other = computed(() => formatLengthUnit(this.valueMm(), this.units() === 'metric' ? 'inch' : 'metric', 1));
+  protected readonly other = computed(() =>
+    formatLengthUnit(this.valueMm(), this.units() === 'metric' ? 'inch' : 'metric', 1),
+  );
 
   protected readonly read = (text: string): Read<number> => {
     const units = this.units();
@@ -49,7 +64,9 @@ export class LengthField {
     if (!read.ok) return read;
     this.last = text;
     const own = { least: this.leastMm(), most: this.mostMm() };
-    return within(read.value, text, [this.limits() ?? own, own], (mm) => formatLengthUnit(mm, units, 1));
+    return within(read.value, text, [this.limits() ?? own, own], (mm) =>
+      formatLengthUnit(mm, units, 1),
+    );
   };
   protected take(mm: number): void {
     if (mm === this.valueMm()) return;

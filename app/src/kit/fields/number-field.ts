@@ -9,8 +9,16 @@ import { readNumber, within, type Limits } from './limits';
   imports: [Entry],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
-  template: `<fl-entry [label]="label()" [bare]="bare()" [hint]="hint()" [shown]="shown()" keyboard="decimal" [read]="read" (taken)="take($event)" />`,
-}) // prettier-ignore
+  template: `<fl-entry
+    [label]="label()"
+    [bare]="bare()"
+    [hint]="hint()"
+    [shown]="shown()"
+    keyboard="decimal"
+    [read]="read"
+    (taken)="take($event)"
+  />`,
+})
 export class NumberField {
   readonly value = input.required<number>();
   readonly label = input.required<string>();
@@ -26,7 +34,10 @@ export class NumberField {
     const read = readNumber(text, this.label());
     if (!read.ok) return read;
     const limits = this.limits();
-    const own = { least: this.least() ?? limits?.least ?? 0, most: this.most() ?? limits?.most ?? 1e6 };
+    const own = {
+      least: this.least() ?? limits?.least ?? 0,
+      most: this.most() ?? limits?.most ?? 1e6,
+    };
     return within(read.value, text, [limits ?? own, own], String);
   };
   protected take(value: number): void {

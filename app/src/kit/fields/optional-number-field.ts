@@ -40,7 +40,9 @@ export class MaybeField {
   protected readonly shown = computed(() => {
     const value = this.value() ?? null;
     if (value === null) return '';
-    return this.unit() === 'length' ? formatLength(value, this.units(), this.digits()) : figure(value, 4);
+    return this.unit() === 'length'
+      ? formatLength(value, this.units(), this.digits())
+      : figure(value, 4);
   });
 
   protected readonly read = (text: string): Read<number | null> => {
@@ -49,8 +51,12 @@ export class MaybeField {
     const read = isLength ? parseLength(text, this.units()) : readNumber(text, this.label());
     if (!read.ok) return read;
     const limits = this.limits();
-    const own = { least: this.least() ?? limits?.least ?? 0, most: this.most() ?? limits?.most ?? 1e6 };
-    const words = (value: number): string => (isLength ? formatLengthUnit(value, this.units(), this.digits()) : String(value));
+    const own = {
+      least: this.least() ?? limits?.least ?? 0,
+      most: this.most() ?? limits?.most ?? 1e6,
+    };
+    const words = (value: number): string =>
+      isLength ? formatLengthUnit(value, this.units(), this.digits()) : String(value);
     return within(read.value, text, [limits ?? own, own], words);
   };
   protected take(value: number | null): void {

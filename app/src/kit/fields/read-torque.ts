@@ -5,5 +5,7 @@ import type { Read } from './text-input';
 export function readTorque(text: string): Read<number | null> {
   if (!text.trim()) return { ok: true, value: null };
   const read = parseTorque(text);
-  return read.ok && read.value <= 0 ? { ok: false, message: 'A torque is more than nothing.' } : read;
+  return read.ok && read.value <= 0
+    ? { ok: false, message: 'A torque is more than nothing.' }
+    : read;
 }

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 
 /** What can be chosen: by its id and name, or as a pair of both. */
-export type Choice<T extends string = string> = { readonly id: T; readonly name: string } | readonly [id: T, name: string];
+export type Choice<T extends string = string> =
+  { readonly id: T; readonly name: string } | readonly [id: T, name: string];
 
 /** A labelled choice of one out of a list. What is chosen and not in the list stands below it, so that it is not lost unseen. */
 @Component({
@@ -10,7 +11,13 @@ export type Choice<T extends string = string> = { readonly id: T; readonly name:
   host: { class: 'block' },
   template: `
     <label class="label block" [attr.for]="field()" [class.sr-only]="bare()">{{ label() }}</label>
-    <select #list [id]="field()" class="field w-full" [disabled]="disabled()" (change)="changed.emit(known(list.value))">
+    <select
+      #list
+      [id]="field()"
+      class="field w-full"
+      [disabled]="disabled()"
+      (change)="changed.emit(known(list.value))"
+    >
       @for (one of all(); track one[0]) {
         <option [value]="one[0]" [selected]="one[0] === (value() ?? '')">{{ one[1] }}</option>
       }
@@ -30,7 +37,9 @@ export class SelectField<T extends string> {
   readonly none = input<string | null>(null);
   readonly changed = output<T>();
   protected readonly all = computed(() => {
-    const list = this.options().map((one): readonly [string, string] => ('id' in one ? [one.id, one.name] : one));
+    const list = this.options().map((one): readonly [string, string] =>
+      'id' in one ? [one.id, one.name] : one,
+    );
     const [none, value] = [this.none(), this.value()];
     const lost = value && !list.some(([id]) => id === value) ? [[value, value] as const] : [];
     return [...(none === null ? [] : [['', none] as const]), ...list, ...lost];

@@ -34,14 +34,21 @@ export class TextField {
   readonly placeholder = input('');
   readonly offers = input<readonly string[]>([]);
   /** Letters at least and at most, and how it is written, with what that is called. */
-  readonly limits = input<{ readonly least: number; readonly most: number; readonly form?: readonly [RegExp, string] }>({ least: 1, most: 200 }); // prettier-ignore
+  readonly limits = input<{
+    readonly least: number;
+    readonly most: number;
+    readonly form?: readonly [RegExp, string];
+  }>({ least: 1, most: 200 });
   readonly changed = output<string>();
 
   protected readonly read = (text: string): Read<string> => {
     const { least, most, form } = this.limits();
     if (text.length < least) return { ok: false, message: 'It needs a word: it cannot be empty.' };
-    if (form && text && !form[0].test(text)) return { ok: false, message: `"${text}" is not ${form[1]}.` };
-    return text.length > most ? { ok: false, message: `It is longer than ${most} letters.` } : { ok: true, value: text };
+    if (form && text && !form[0].test(text))
+      return { ok: false, message: `"${text}" is not ${form[1]}.` };
+    return text.length > most
+      ? { ok: false, message: `It is longer than ${most} letters.` }
+      : { ok: true, value: text };
   };
   protected take(text: string): void {
     if (text !== this.value()) this.changed.emit(text);

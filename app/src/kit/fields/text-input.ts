@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 
 /** What was typed: the value it stands for, or why it cannot be taken. */
-export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+export type Read<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
 
 let nextId = 0;
 

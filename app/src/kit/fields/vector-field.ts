@@ -20,7 +20,12 @@ import type { Limits } from './limits';
   host: { class: 'contents' },
   template: `
     @for (label of labels(); track $index) {
-      <fl-length-field [label]="label" [limits]="limits()" [valueMm]="valueMm()[$index]!" (changed)="take($index, $event)" />
+      <fl-length-field
+        [label]="label"
+        [limits]="limits()"
+        [valueMm]="valueMm()[$index]!"
+        (changed)="take($index, $event)"
+      />
     }
   `,
 })

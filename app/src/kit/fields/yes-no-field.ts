@@ -7,8 +7,15 @@ import { SelectField } from './select-field';
   imports: [SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
-  template: `<fl-select-field [field]="field()" [label]="label()" [none]="none()" [options]="options()" [value]="shown()" (changed)="changed.emit($event === 'yes' ? true : $event === 'no' ? false : null)" />`,
-}) // prettier-ignore
+  template: `<fl-select-field
+    [field]="field()"
+    [label]="label()"
+    [none]="none()"
+    [options]="options()"
+    [value]="shown()"
+    (changed)="changed.emit($event === 'yes' ? true : $event === 'no' ? false : null)"
+  />`,
+})
 export class YesNoField {
   readonly field = input.required<string>();
   readonly label = input.required<string>();
@@ -17,6 +24,14 @@ export class YesNoField {
   readonly none = input('not looked at');
   readonly value = input.required<boolean | null>();
   readonly changed = output<boolean | null>();
-  protected readonly options = computed(() => [['yes', this.yes()], ['no', this.no()]] as const); // prettier-ignore
-  protected readonly shown = computed(() => (this.value() === null ? null : this.value() ? ('yes' as const) : ('no' as const)));
+  protected readonly options = computed(
+    () =>
+      [
+        ['yes', this.yes()],
+        ['no', this.no()],
+      ] as const,
+  );
+  protected readonly shown = computed(() =>
+    this.value() === null ? null : this.value() ? ('yes' as const) : ('no' as const),
+  );
 }

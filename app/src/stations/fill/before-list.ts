@@ -14,27 +14,48 @@ import { FillSheet } from './fill-sheet';
     <ul>
       @for (one of list(); track one.key) {
         <li class="border-t border-rule">
-          <button type="button" class="flex min-h-tap w-full items-start gap-3 rounded-lg px-2 py-2 text-left hover:bg-paper disabled:hover:bg-transparent" [attr.aria-pressed]="one.done" [attr.data-before]="one.key" [disabled]="one.known" (click)="toggle(one)">
-            <span class="text-xl leading-6 font-bold" [class]="one.done ? 'text-ok' : 'text-mind'" aria-hidden="true">{{ one.done ? '✓' : '▲' }}</span>
-            <span class="min-w-0"><span class="block font-semibold">{{ one.name }}</span><span class="block text-sm text-ink-soft">{{ one.how }}</span></span>
+          <button
+            type="button"
+            class="flex min-h-tap w-full items-start gap-3 rounded-lg px-2 py-2 text-left hover:bg-paper disabled:hover:bg-transparent"
+            [attr.aria-pressed]="one.done"
+            [attr.data-before]="one.key"
+            [disabled]="one.known"
+            (click)="toggle(one)"
+          >
+            <span
+              class="text-xl leading-6 font-bold"
+              [class]="one.done ? 'text-ok' : 'text-mind'"
+              aria-hidden="true"
+              >{{ one.done ? '✓' : '▲' }}</span
+            >
+            <span class="min-w-0"
+              ><span class="block font-semibold">{{ one.name }}</span
+              ><span class="block text-sm text-ink-soft">{{ one.how }}</span></span
+            >
           </button>
           @if (one.open === 'Route') {
             <a class="btn mb-2 ml-9" routerLink="../route">Go to Route</a>
           }
           @if (one.key.startsWith('joints') && !one.done) {
-            <a class="link mb-2 ml-9 inline-flex min-h-tap items-center" routerLink="../fit">Tighten them in Fit</a>
+            <a class="link mb-2 ml-9 inline-flex min-h-tap items-center" routerLink="../fit"
+              >Tighten them in Fit</a
+            >
           }
         </li>
       }
     </ul>
   `,
-}) // prettier-ignore
+})
 export class BeforeList {
   readonly work = input.required<BleedView>();
   private readonly sheet = inject(FillSheet);
-  readonly list = computed(() => beforeFill(this.work(), this.sheet.view(), this.sheet.method().id));
+  readonly list = computed(() =>
+    beforeFill(this.work(), this.sheet.view(), this.sheet.method().id),
+  );
   protected toggle(one: Before): void {
     const filling = this.sheet.filling();
-    this.sheet.to(one.done ? withoutTold(filling, one.key) : withTold(filling, one, new Date().toISOString()));
+    this.sheet.to(
+      one.done ? withoutTold(filling, one.key) : withTold(filling, one, new Date().toISOString()),
+    );
   }
 }

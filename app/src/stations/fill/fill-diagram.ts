@@ -7,17 +7,28 @@ import { PlanStore } from '../../session/plan-store';
 const BOX = { w: 320, h: 340, pad: 46 };
 const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
 
-const mean = (points: readonly Vec3[]): Vec3 => scale(points.reduce(add, ZERO), 1 / Math.max(points.length, 1));
+const mean = (points: readonly Vec3[]): Vec3 =>
+  scale(points.reduce(add, ZERO), 1 / Math.max(points.length, 1));
 
 /** The vehicle from above, front up, with the bleeders numbered in their order. */
 @Component({
   selector: 'fl-fill-diagram',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 0 320 340" class="mx-auto block w-full max-w-80" role="img" [attr.aria-label]="words()">
+    <svg
+      viewBox="0 0 320 340"
+      class="mx-auto block w-full max-w-80"
+      role="img"
+      [attr.aria-label]="words()"
+    >
       <text x="160" y="16" text-anchor="middle" class="fill-ink-soft text-lg">front</text>
       @for (line of drawn().lines; track $index) {
-        <path [attr.d]="line.d" [class]="'fill-none ' + line.stroke" stroke-width="5" stroke-linejoin="round" />
+        <path
+          [attr.d]="line.d"
+          [class]="'fill-none ' + line.stroke"
+          stroke-width="5"
+          stroke-linejoin="round"
+        />
         @for (slug of line.slugs; track $index) {
           <path
             [attr.d]="line.d"
@@ -39,7 +50,14 @@ const mean = (points: readonly Vec3[]): Vec3 => scale(points.reduce(add, ZERO), 
           width="40"
           height="40"
           rx="8"
-          [class]="'stroke-ink ' + (box.state === 'now' ? 'fill-fluid' : box.state === 'done' ? 'fill-fluid-pale' : 'fill-sheet')"
+          [class]="
+            'stroke-ink ' +
+            (box.state === 'now'
+              ? 'fill-fluid'
+              : box.state === 'done'
+                ? 'fill-fluid-pale'
+                : 'fill-sheet')
+          "
           stroke-width="2"
         />
         <text
@@ -62,8 +80,22 @@ const mean = (points: readonly Vec3[]): Vec3 => scale(points.reduce(add, ZERO), 
         }
       }
       @for (master of drawn().masters; track master.name) {
-        <rect [attr.x]="master.x - 14" [attr.y]="master.y - 13" width="28" height="26" rx="6" class="fill-ink" />
-        <text [attr.x]="master.x" [attr.y]="master.y + 6" text-anchor="middle" class="fill-sheet text-lg font-semibold">M</text>
+        <rect
+          [attr.x]="master.x - 14"
+          [attr.y]="master.y - 13"
+          width="28"
+          height="26"
+          rx="6"
+          class="fill-ink"
+        />
+        <text
+          [attr.x]="master.x"
+          [attr.y]="master.y + 6"
+          text-anchor="middle"
+          class="fill-sheet text-lg font-semibold"
+        >
+          M
+        </text>
       }
     </svg>
   `,
@@ -83,7 +115,9 @@ export class FillDiagram {
   private readonly slugs = computed(() => {
     const air = this.air();
     const net = this.bleeding().length === 1 ? this.bleeding()[0]!.net : null;
-    return new Map(air && net ? net.pipes.map(({ id }, i) => [id, air.pipes[i] ?? []] as const) : []);
+    return new Map(
+      air && net ? net.pipes.map(({ id }, i) => [id, air.pipes[i] ?? []] as const) : [],
+    );
   });
   private heldAt(work: BleedView, portId: string): number {
     const at = work.net?.bleeders.find((bleeder) => bleeder.portId === portId)?.at;
@@ -95,7 +129,13 @@ export class FillDiagram {
       const { lines, ports, circuits, plan } = this.store.view();
       return { lines, ports, circuits, parts: plan.parts };
     },
-    { equal: (a, b) => a.lines === b.lines && a.ports === b.ports && a.circuits === b.circuits && a.parts === b.parts },
+    {
+      equal: (a, b) =>
+        a.lines === b.lines &&
+        a.ports === b.ports &&
+        a.circuits === b.circuits &&
+        a.parts === b.parts,
+    },
   );
   private readonly laid = computed(() => {
     const { lines: every, ports: portViews, circuits, parts } = this.shown();
@@ -103,7 +143,9 @@ export class FillDiagram {
     const ports = [...portViews.values()].filter(({ port }) => port.role !== 'bleeder');
     const all = [...ports.map((p) => p.fixed.atMm), ...lines.flatMap((line) => line.nodesMm)];
     const range = (axis: 0 | 1): [number, number] =>
-      all.length ? [Math.min(...all.map((p) => p[axis])), Math.max(...all.map((p) => p[axis]))] : [0, 1];
+      all.length
+        ? [Math.min(...all.map((p) => p[axis])), Math.max(...all.map((p) => p[axis]))]
+        : [0, 1];
     const [x, y] = [range(0), range(1)];
     const at = (p: readonly [number, number, number]): [number, number] => [
       BOX.pad + ((p[1] - y[0]) / Math.max(y[1] - y[0], 1)) * (BOX.w - 2 * BOX.pad),
@@ -111,7 +153,10 @@ export class FillDiagram {
     ];
     const placeOf = (partId: string): [number, number] =>
       at(mean(ports.filter(({ part }) => part.id === partId).map((p) => p.fixed.atMm)));
-    const joined = (kinds: readonly string[]): [number, number][] => parts.filter((part) => kinds.includes(part.kind) && part.ports.length).map((part) => placeOf(part.id)); // prettier-ignore
+    const joined = (kinds: readonly string[]): [number, number][] =>
+      parts
+        .filter((part) => kinds.includes(part.kind) && part.ports.length)
+        .map((part) => placeOf(part.id));
     return {
       lines: lines.map((line) => ({
         id: line.line.id,
@@ -138,10 +183,13 @@ export class FillDiagram {
       }),
       dots: joined(['tee', 'block', 'bracket']),
       // Masters that stand side by side are drawn side by side.
-      masters: joined(['master', 'actuator']).reduce<{ name: number; x: number; y: number }[]>((list, [mx, my], i) => {
-        const beside = list.find((m) => Math.hypot(m.x - mx, m.y - my) < 31);
-        return [...list, { name: i, x: beside ? beside.x - 31 : mx, y: my }];
-      }, []),
+      masters: joined(['master', 'actuator']).reduce<{ name: number; x: number; y: number }[]>(
+        (list, [mx, my], i) => {
+          const beside = list.find((m) => Math.hypot(m.x - mx, m.y - my) < 31);
+          return [...list, { name: i, x: beside ? beside.x - 31 : mx, y: my }];
+        },
+        [],
+      ),
     };
   });
   protected readonly drawn = computed(() => {

@@ -8,8 +8,10 @@ import { PlanStore } from '../../session/plan-store';
 export function bleederName(works: readonly BleedView[], portId: string): string {
   const found = works.flatMap(({ bleeders }) => bleeders).find(({ port }) => port.id === portId);
   if (!found) return 'A bleeder that is gone';
-  return found.part.ports.filter(({ role }) => role === 'bleeder').length > 1 ? `${found.part.name}, ${found.port.name}` : found.part.name;
-} // prettier-ignore
+  return found.part.ports.filter(({ role }) => role === 'bleeder').length > 1
+    ? `${found.part.name}, ${found.port.name}`
+    : found.part.name;
+}
 
 /** Everything about the fluid of the open plan, and how it is changed. */
 @Injectable({ providedIn: 'root' })

@@ -20,7 +20,12 @@ import { RunPage } from './run-page';
     <h1 class="sr-only">Fill</h1>
     @if (sheet.works().length) {
       <div class="flex min-h-0 flex-1 max-md:flex-col print:block">
-        <fl-side-bar label="Pages of Fill" [options]="pages" [value]="page()" (changed)="at.page.set($event)" />
+        <fl-side-bar
+          label="Pages of Fill"
+          [options]="pages"
+          [value]="page()"
+          (changed)="at.page.set($event)"
+        />
         @switch (page()) {
           @case ('run') {
             <fl-run-page class="min-w-0 flex-1" />
@@ -34,12 +39,15 @@ import { RunPage } from './run-page';
         }
       </div>
     } @else {
-      <fl-empty heading="Nothing to fill yet" text="Once lines run from a master to parts with bleeders, their order and the fluid to buy stand here.">
+      <fl-empty
+        heading="Nothing to fill yet"
+        text="Once lines run from a master to parts with bleeders, their order and the fluid to buy stand here."
+      >
         <a class="btn-main" routerLink="../route">Go to Route</a>
       </fl-empty>
     }
   `,
-}) // prettier-ignore
+})
 export class FillStation {
   protected readonly sheet = inject(FillSheet);
   protected readonly at = inject(FillPages);

@@ -19,60 +19,150 @@ import { FillSheet } from './fill-sheet';
   host: { class: 'block p-5' },
   template: `
     <h2 class="text-2xl font-bold">Fluids</h2>
-    <p class="mt-1 max-w-prose">Each reservoir has its own. Colour and dye prove nothing: the cap, the plate and the sheet do. Fluid that was bled out never goes back in.</p>
+    <p class="mt-1 max-w-prose">
+      Each reservoir has its own. Colour and dye prove nothing: the cap, the plate and the sheet do.
+      Fluid that was bled out never goes back in.
+    </p>
     @for (row of rows(); track row.part.id) {
-      <section class="card mt-4 p-5" [attr.aria-label]="row.part.name" [attr.data-reservoir]="row.part.id">
+      <section
+        class="card mt-4 p-5"
+        [attr.aria-label]="row.part.name"
+        [attr.data-reservoir]="row.part.id"
+      >
         <h3 class="h2">{{ row.part.name }}</h3>
         <div class="mt-2 grid gap-3 sm:grid-cols-2 xl:grid-cols-4">
-          <fl-select-field [field]="'fluid-' + row.part.id" label="Fluid" [options]="fluids" [value]="row.now.fluidId" (changed)="set(row.now, { fluidId: $event! })" />
-          <fl-select-field [field]="'was-' + row.part.id" label="In it before" none="nothing: new parts" [options]="fluids" [value]="row.now.wasId" (changed)="set(row.now, { wasId: $event })" />
-          <fl-text-field [field]="'source-' + row.part.id" label="Whose word it is" [limits]="words" placeholder="cap, plate, sheet" [value]="row.now.source" (changed)="set(row.now, { source: $event })" />
-          <fl-text-field [field]="'batch-' + row.part.id" label="Batch on the bottle" [limits]="words" [value]="row.now.batch" (changed)="set(row.now, { batch: $event })" />
+          <fl-select-field
+            [field]="'fluid-' + row.part.id"
+            label="Fluid"
+            [options]="fluids"
+            [value]="row.now.fluidId"
+            (changed)="set(row.now, { fluidId: $event! })"
+          />
+          <fl-select-field
+            [field]="'was-' + row.part.id"
+            label="In it before"
+            none="nothing: new parts"
+            [options]="fluids"
+            [value]="row.now.wasId"
+            (changed)="set(row.now, { wasId: $event })"
+          />
+          <fl-text-field
+            [field]="'source-' + row.part.id"
+            label="Whose word it is"
+            [limits]="words"
+            placeholder="cap, plate, sheet"
+            [value]="row.now.source"
+            (changed)="set(row.now, { source: $event })"
+          />
+          <fl-text-field
+            [field]="'batch-' + row.part.id"
+            label="Batch on the bottle"
+            [limits]="words"
+            [value]="row.now.batch"
+            (changed)="set(row.now, { batch: $event })"
+          />
           @for (day of days; track day.field) {
-            <div><label class="label block" [attr.for]="day.field + row.part.id">{{ day.label }}</label><input #on type="date" class="field w-full" [id]="day.field + row.part.id" [value]="row.now[day.field] ?? ''" (change)="set(row.now, when(day.field, on.value))" /></div>
+            <div>
+              <label class="label block" [attr.for]="day.field + row.part.id">{{ day.label }}</label
+              ><input
+                #on
+                type="date"
+                class="field w-full"
+                [id]="day.field + row.part.id"
+                [value]="row.now[day.field] ?? ''"
+                (change)="set(row.now, when(day.field, on.value))"
+              />
+            </div>
           }
-          <fl-maybe-field label="Measured to boil at, °C" [value]="row.now.boilC" [least]="0" [most]="400" (changed)="set(row.now, { boilC: $event })" />
-          <fl-maybe-field label="Hottest place of it, °C" [value]="row.now.hotC" [least]="-50" [most]="1000" (changed)="set(row.now, { hotC: $event })" />
+          <fl-maybe-field
+            label="Measured to boil at, °C"
+            [value]="row.now.boilC"
+            [least]="0"
+            [most]="400"
+            (changed)="set(row.now, { boilC: $event })"
+          />
+          <fl-maybe-field
+            label="Hottest place of it, °C"
+            [value]="row.now.hotC"
+            [least]="-50"
+            [most]="1000"
+            (changed)="set(row.now, { hotC: $event })"
+          />
         </div>
         <p class="mt-3 text-sm">{{ row.boil }}</p>
         @if (row.steps.length) {
           <div class="mt-3 border-t border-rule pt-3" data-test="change">
-            <p class="font-bold text-stop">✗ {{ row.never ? 'To or from mineral oil there is no change, unless every sheet names both.' : 'Another family of fluid: first all of these.' }}</p>
+            <p class="font-bold text-stop">
+              ✗
+              {{
+                row.never
+                  ? 'To or from mineral oil there is no change, unless every sheet names both.'
+                  : 'Another family of fluid: first all of these.'
+              }}
+            </p>
             @for (step of row.steps; track step.key) {
-              <fl-check-field [label]="step.text" [checked]="row.now[step.key]" (changed)="set(row.now, tick(step.key, $event))" />
+              <fl-check-field
+                [label]="step.text"
+                [checked]="row.now[step.key]"
+                (changed)="set(row.now, tick(step.key, $event))"
+              />
             }
           </div>
         }
-        <button type="button" class="btn mt-3" (click)="print(row.part.id)">Print the label for its cap</button>
+        <button type="button" class="btn mt-3" (click)="print(row.part.id)">
+          Print the label for its cap
+        </button>
         @if (printing === row.part.id) {
           <div class="print-sheet hidden print:block">
             <p class="text-2xl font-bold">{{ row.fluid.name }} only</p>
-            <p>{{ row.part.name }}. {{ row.now.filledOn ? 'Filled ' + row.now.filledOn : '' }}{{ row.now.nextOn ? ', renew by ' + row.now.nextOn : '' }}</p>
+            <p>
+              {{ row.part.name }}. {{ row.now.filledOn ? 'Filled ' + row.now.filledOn : ''
+              }}{{ row.now.nextOn ? ', renew by ' + row.now.nextOn : '' }}
+            </p>
             <p class="text-sm">{{ row.fluid.mixes }}</p>
           </div>
         }
       </section>
     } @empty {
-      <fl-empty heading="No reservoir yet" text="A master, a remote reservoir or a trailer's actuator has one: put it in, in Plumb." />
+      <fl-empty
+        heading="No reservoir yet"
+        text="A master, a remote reservoir or a trailer's actuator has one: put it in, in Plumb."
+      />
     }
-    <p class="mt-4 max-w-prose text-sm text-ink-soft">Boiling points are the least that 49 CFR 571.116 asks (from memory): the bottle's sheet comes first. Glycol takes up water out of the air, silicone lets it lie at the lowest place.</p>
+    <p class="mt-4 max-w-prose text-sm text-ink-soft">
+      Boiling points are the least that 49 CFR 571.116 asks (from memory): the bottle's sheet comes
+      first. Glycol takes up water out of the air, silicone lets it lie at the lowest place.
+    </p>
   `,
-}) // prettier-ignore
+})
 export class FluidsPage {
   private readonly sheet = inject(FillSheet);
   private readonly store = inject(PlanStore);
   protected readonly fluids = FLUIDS.map(({ id, name }) => [id, name] as const);
   protected readonly words = { least: 0, most: 200 };
-  protected readonly days = [{ field: 'openedOn', label: 'Bottle opened' }, { field: 'filledOn', label: 'Filled' }, { field: 'nextOn', label: 'To be renewed by' }] as const; // prettier-ignore
+  protected readonly days = [
+    { field: 'openedOn', label: 'Bottle opened' },
+    { field: 'filledOn', label: 'Filled' },
+    { field: 'nextOn', label: 'To be renewed by' },
+  ] as const;
   protected printing = '';
   protected readonly rows = computed(() =>
     reservoirParts(this.store.plan().parts).map((part: Part) => {
       const now = fluidIn(this.store.plan(), part.id);
       const fluid = fluidById(now.fluidId)!;
-      const boil = fluid.dryBoilC === null ? 'No standard gives its boiling point.' : `Boils at ${fluid.dryBoilC} °C or more when new, ${fluid.wetBoilC} °C with water in it. ${now.boilC !== null && now.hotC !== null ? `Between the hottest place and boiling lie ${now.boilC - now.hotC} °C.` : ''}`;
-      return { part, now, fluid, boil: `${fluid.mixes} ${boil}`, ...changeSteps(now.wasId, now.fluidId) };
+      const boil =
+        fluid.dryBoilC === null
+          ? 'No standard gives its boiling point.'
+          : `Boils at ${fluid.dryBoilC} °C or more when new, ${fluid.wetBoilC} °C with water in it. ${now.boilC !== null && now.hotC !== null ? `Between the hottest place and boiling lie ${now.boilC - now.hotC} °C.` : ''}`;
+      return {
+        part,
+        now,
+        fluid,
+        boil: `${fluid.mixes} ${boil}`,
+        ...changeSteps(now.wasId, now.fluidId),
+      };
     }),
-  ); // prettier-ignore
+  );
   protected when(field: 'openedOn' | 'filledOn' | 'nextOn', day: string): Partial<FluidIn> {
     return { [field]: day || null };
   }
@@ -81,7 +171,9 @@ export class FluidsPage {
   }
   protected set(now: FluidIn, patch: Partial<FluidIn>): void {
     const { fluids } = this.sheet.filling();
-    this.sheet.set({ fluids: [...fluids.filter(({ part }) => part !== now.part), { ...now, ...patch }] });
+    this.sheet.set({
+      fluids: [...fluids.filter(({ part }) => part !== now.part), { ...now, ...patch }],
+    });
   }
   protected print(part: string): void {
     this.printing = part;

@@ -11,8 +11,8 @@ async function open(id: string, page: 'plan' | 'fluids'): Promise<At> {
   return at;
 }
 const labelled = <E extends HTMLElement>(at: At, within: string, label: string): E =>
-  [...at.root.querySelectorAll<HTMLInputElement>(`${within} input, ${within} select`)].find(({ labels }) =>
-    [...(labels ?? [])].some((one) => one.textContent!.trim().startsWith(label)),
+  [...at.root.querySelectorAll<HTMLInputElement>(`${within} input, ${within} select`)].find(
+    ({ labels }) => [...(labels ?? [])].some((one) => one.textContent!.trim().startsWith(label)),
   ) as unknown as E;
 
 describe('fluids', () => {
@@ -23,12 +23,22 @@ describe('fluids', () => {
     expect(at.root.querySelector('[data-test=change]')).toBeNull();
     await at.choose(labelled(at, master, 'In it before'), 'DOT 4');
     await at.choose(labelled(at, master, 'Fluid'), 'DOT 5 ');
-    expect(at.texts(`${master} [data-test=change]`)[0]).toMatch(/Another family.*Every seal.*flushed/);
+    expect(at.texts(`${master} [data-test=change]`)[0]).toMatch(
+      /Another family.*Every seal.*flushed/,
+    );
     await at.click(labelled(at, master, 'Every seal'));
     const [own] = at.store.plan().filling!.fluids;
-    expect(own).toMatchObject({ part: 'master', fluidId: 'dot-5', wasId: 'dot-4', seals: true, flushed: false });
+    expect(own).toMatchObject({
+      part: 'master',
+      fluidId: 'dot-5',
+      wasId: 'dot-4',
+      seals: true,
+      flushed: false,
+    });
     await at.choose(labelled(at, master, 'Fluid'), 'ineral');
-    expect(at.texts(`${master} [data-test=change]`)[0]).toMatch(/To or from mineral oil there is no change/);
+    expect(at.texts(`${master} [data-test=change]`)[0]).toMatch(
+      /To or from mineral oil there is no change/,
+    );
     // The other one is as it was.
     expect(at.store.plan().filling!.fluids).toHaveLength(1);
   });
@@ -54,14 +64,22 @@ describe('methods', () => {
     expect(chosen(at)).toMatch(/^Two people.*will do/);
     await at.type(labelled(at, 'fl-method-card', 'People'), '1');
     expect(chosen(at)).toMatch(/needs 2 people/);
-    await at.click([...at.root.querySelectorAll<HTMLElement>('fl-method-card fieldset button')].find((b) => b.textContent!.startsWith('one-way bleeder'))!); // prettier-ignore
+    await at.click(
+      [...at.root.querySelectorAll<HTMLElement>('fl-method-card fieldset button')].find((b) =>
+        b.textContent!.startsWith('one-way bleeder'),
+      )!,
+    );
     expect(chosen(at)).toMatch(/one-way|One-way/);
     await at.click(at.one('[data-method=pressure]'));
     expect(chosen(at)).toMatch(/[Pp]ressure pot.*▲/);
-    const list = [...at.root.querySelectorAll<HTMLButtonElement>('fl-method-card button')].find((b) => b.textContent!.includes('on the list'))!; // prettier-ignore
+    const list = [...at.root.querySelectorAll<HTMLButtonElement>('fl-method-card button')].find(
+      (b) => b.textContent!.includes('on the list'),
+    )!;
     await at.click(list);
     const names = (): string[] => at.store.plan().buying!.own.map(({ name }) => name);
-    expect(names()).toEqual(expect.arrayContaining(['pressure pot', 'cap adapter', 'bleeder caps']));
+    expect(names()).toEqual(
+      expect.arrayContaining(['pressure pot', 'cap adapter', 'bleeder caps']),
+    );
     expect(new Set(names()).size).toBe(names().length);
     expect(list.disabled).toBe(true);
     await at.click(at.button('Let people and tools decide'));

@@ -13,19 +13,39 @@ import { FillSheet } from './fill-sheet';
   host: { class: 'block' },
   template: `
     <div class="grid gap-3 sm:grid-cols-2">
-      <fl-text-field field="order-source" label="Which sheet, which page" [offers]="offers()" [limits]="words" [value]="makers().source" (changed)="set({ source: $event })" />
-      <fl-number-field label="Then the parking brake on and off, times" [value]="makers().parkingTimes" [limits]="timesLimits" (changed)="set({ parkingTimes: $event })" />
+      <fl-text-field
+        field="order-source"
+        label="Which sheet, which page"
+        [offers]="offers()"
+        [limits]="words"
+        [value]="makers().source"
+        (changed)="set({ source: $event })"
+      />
+      <fl-number-field
+        label="Then the parking brake on and off, times"
+        [value]="makers().parkingTimes"
+        [limits]="timesLimits"
+        (changed)="set({ parkingTimes: $event })"
+      />
     </div>
     <fieldset class="mt-3">
       <legend class="label">And then once more</legend>
       <div class="mt-1 flex flex-wrap gap-2">
         @for (one of bleeders(); track one.id) {
-          <button type="button" [class]="one.again ? 'btn-dark' : 'btn'" [attr.aria-pressed]="one.again" [attr.aria-label]="'Once more: ' + one.name" (click)="toggle(one.id)">{{ one.name }}{{ one.again ? ' ✓' : '' }}</button>
+          <button
+            type="button"
+            [class]="one.again ? 'btn-dark' : 'btn'"
+            [attr.aria-pressed]="one.again"
+            [attr.aria-label]="'Once more: ' + one.name"
+            (click)="toggle(one.id)"
+          >
+            {{ one.name }}{{ one.again ? ' ✓' : '' }}
+          </button>
         }
       </div>
     </fieldset>
   `,
-}) // prettier-ignore
+})
 export class MakersForm {
   private readonly sheet = inject(FillSheet);
   private readonly store = inject(PlanStore);
@@ -36,8 +56,12 @@ export class MakersForm {
   );
   protected readonly offers = computed(() => sheetNames(this.store.plan()));
   protected readonly bleeders = computed(() =>
-    (this.sheet.works().find(({ work }) => work === 'brake')?.bleeders ?? []).map(({ port }) => ({ id: port.id, name: this.sheet.name(port.id), again: this.makers().again.includes(port.id) })),
-  ); // prettier-ignore
+    (this.sheet.works().find(({ work }) => work === 'brake')?.bleeders ?? []).map(({ port }) => ({
+      id: port.id,
+      name: this.sheet.name(port.id),
+      again: this.makers().again.includes(port.id),
+    })),
+  );
   protected set(patch: Partial<MakersOrder>): void {
     this.sheet.set({ makers: { ...this.makers(), ...patch } });
   }

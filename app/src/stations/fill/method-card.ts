@@ -1,6 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { methodsFor } from '@firm-line/core/stations/fill';
-import { FILL_TOOLS, freshIn, NO_BUYING, type FillMethod, type FillTool } from '@firm-line/core/plan';
+import {
+  FILL_TOOLS,
+  freshIn,
+  NO_BUYING,
+  type FillMethod,
+  type FillTool,
+} from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { Notices } from '../../kit/notices';
@@ -16,24 +22,60 @@ import { FillSheet } from './fill-sheet';
   template: `
     <h2 class="h2">How it is bled</h2>
     <div class="mt-2 flex flex-wrap items-end gap-x-6 gap-y-2">
-      <fl-number-field class="w-28" label="People" [value]="sheet.filling().people" [limits]="peopleLimits" (changed)="sheet.set({ people: $event })" />
-      <fl-check-field label="The master was used before: half strokes, its cups tear on the ridge" [checked]="sheet.filling().usedMaster" (changed)="sheet.set({ usedMaster: $event })" />
-      <fl-check-field label="Fluid goes in later: lines come off again for paint, welding or a gate" [checked]="sheet.filling().when === 'later'" (changed)="sheet.set({ when: $event ? 'later' : 'now' })" />
+      <fl-number-field
+        class="w-28"
+        label="People"
+        [value]="sheet.filling().people"
+        [limits]="peopleLimits"
+        (changed)="sheet.set({ people: $event })"
+      />
+      <fl-check-field
+        label="The master was used before: half strokes, its cups tear on the ridge"
+        [checked]="sheet.filling().usedMaster"
+        (changed)="sheet.set({ usedMaster: $event })"
+      />
+      <fl-check-field
+        label="Fluid goes in later: lines come off again for paint, welding or a gate"
+        [checked]="sheet.filling().when === 'later'"
+        (changed)="sheet.set({ when: $event ? 'later' : 'now' })"
+      />
     </div>
     <fieldset class="mt-3">
       <legend class="label">Tools at hand</legend>
       <div class="mt-1 flex flex-wrap gap-2">
         @for (tool of tools; track tool) {
-          <button type="button" [class]="has(tool) ? 'btn-dark' : 'btn'" [attr.aria-pressed]="has(tool)" (click)="toggle(tool)">{{ tool }}{{ has(tool) ? ' ✓' : '' }}</button>
+          <button
+            type="button"
+            [class]="has(tool) ? 'btn-dark' : 'btn'"
+            [attr.aria-pressed]="has(tool)"
+            (click)="toggle(tool)"
+          >
+            {{ tool }}{{ has(tool) ? ' ✓' : '' }}
+          </button>
         }
       </div>
     </fieldset>
     <ul class="mt-4" aria-label="Methods">
       @for (view of views(); track view.method.id) {
         <li class="border-t border-rule py-1">
-          <button type="button" class="flex min-h-tap w-full flex-wrap items-center gap-x-3 rounded-lg px-2 text-left hover:bg-paper" [class.bg-fluid-pale]="view.method.id === sheet.method().id" [attr.aria-pressed]="view.method.id === sheet.method().id" [attr.data-method]="view.method.id" (click)="choose(view.method.id)">
-            <span class="font-semibold">{{ view.method.name }}{{ view.method.id === sheet.method().id ? ': chosen' : '' }}</span>
-            <span class="text-sm"><span [class]="view.fits ? 'text-ok' : 'text-mind'" aria-hidden="true">{{ view.fits ? '✓' : '▲' }}</span> {{ view.fits ? 'will do' : view.lacks }}</span>
+          <button
+            type="button"
+            class="flex min-h-tap w-full flex-wrap items-center gap-x-3 rounded-lg px-2 text-left hover:bg-paper"
+            [class.bg-fluid-pale]="view.method.id === sheet.method().id"
+            [attr.aria-pressed]="view.method.id === sheet.method().id"
+            [attr.data-method]="view.method.id"
+            (click)="choose(view.method.id)"
+          >
+            <span class="font-semibold"
+              >{{ view.method.name
+              }}{{ view.method.id === sheet.method().id ? ': chosen' : '' }}</span
+            >
+            <span class="text-sm"
+              ><span [class]="view.fits ? 'text-ok' : 'text-mind'" aria-hidden="true">{{
+                view.fits ? '✓' : '▲'
+              }}</span>
+              {{ view.fits ? 'will do' : view.lacks }}</span
+            >
             <span class="basis-full text-sm">{{ view.method.right }} {{ view.method.beware }}</span>
           </button>
         </li>
@@ -41,34 +83,54 @@ import { FillSheet } from './fill-sheet';
     </ul>
     <div class="mt-3 flex flex-wrap gap-2">
       @if (sheet.filling().method) {
-        <button type="button" class="btn" (click)="sheet.set({ method: null })">Let people and tools decide</button>
+        <button type="button" class="btn" (click)="sheet.set({ method: null })">
+          Let people and tools decide
+        </button>
       }
-      <button type="button" class="btn" [disabled]="!missing().length" (click)="list()">{{ missing().length ? 'Put what is lacking on the list: ' + missing().join(', ') : 'All its tools are here or on the list' }}</button>
+      <button type="button" class="btn" [disabled]="!missing().length" (click)="list()">
+        {{
+          missing().length
+            ? 'Put what is lacking on the list: ' + missing().join(', ')
+            : 'All its tools are here or on the list'
+        }}
+      </button>
     </div>
-    <p class="mt-3 text-sm text-ink-soft">A modulator may keep air that only a scan tool gets out, by cycling its valves; where none is made for it, say so in the log and expect a soft pedal after it first works. Methods are common practice: the makers' sheets come first.</p>
+    <p class="mt-3 text-sm text-ink-soft">
+      A modulator may keep air that only a scan tool gets out, by cycling its valves; where none is
+      made for it, say so in the log and expect a soft pedal after it first works. Methods are
+      common practice: the makers' sheets come first.
+    </p>
   `,
-}) // prettier-ignore
+})
 export class MethodCard {
   protected readonly sheet = inject(FillSheet);
   private readonly store = inject(PlanStore);
   private readonly notices = inject(Notices);
   protected readonly tools = FILL_TOOLS;
   protected readonly peopleLimits = { least: 1, most: 20, whole: true };
-  protected readonly views = computed(() => methodsFor(this.sheet.filling(), this.store.plan(), this.sheet.network()));
+  protected readonly views = computed(() =>
+    methodsFor(this.sheet.filling(), this.store.plan(), this.sheet.network()),
+  );
   /** Tools of the method, and the wrench, that are neither here nor on the list. */
   protected readonly missing = computed(() => {
-    const listed = new Set((this.store.plan().buying?.own ?? []).map(({ name }) => name.toLowerCase()));
-    const tools = this.sheet.method().tools.filter((tool) => !this.has(tool));
-    return [...tools, 'box wrench for the bleeders (look at them: 7 to 11 mm)', 'bleeder caps'].filter(
-      (name) => !listed.has(name),
+    const listed = new Set(
+      (this.store.plan().buying?.own ?? []).map(({ name }) => name.toLowerCase()),
     );
+    const tools = this.sheet.method().tools.filter((tool) => !this.has(tool));
+    return [
+      ...tools,
+      'box wrench for the bleeders (look at them: 7 to 11 mm)',
+      'bleeder caps',
+    ].filter((name) => !listed.has(name));
   });
   protected has(tool: FillTool): boolean {
     return this.sheet.filling().tools.includes(tool);
   }
   protected toggle(tool: FillTool): void {
     const { tools } = this.sheet.filling();
-    this.sheet.set({ tools: this.has(tool) ? tools.filter((one) => one !== tool) : [...tools, tool] });
+    this.sheet.set({
+      tools: this.has(tool) ? tools.filter((one) => one !== tool) : [...tools, tool],
+    });
   }
   protected choose(method: FillMethod): void {
     this.sheet.set({ method });

@@ -40,10 +40,14 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
     @if (bleeding(); as bleeding) {
-      <div class="grid flex-1 lg:grid-cols-[20rem_minmax(0,1fr)] 2xl:grid-cols-[22rem_minmax(0,1fr)_18rem]">
+      <div
+        class="grid flex-1 lg:grid-cols-[20rem_minmax(0,1fr)] 2xl:grid-cols-[22rem_minmax(0,1fr)_18rem]"
+      >
         <section class="border-r border-rule bg-sheet p-4" aria-label="Order of the corners">
           <h2 class="h2">Order of the corners</h2>
-          <p class="text-sm text-ink-soft">{{ school().name }}, measured along the pipe from the master.</p>
+          <p class="text-sm text-ink-soft">
+            {{ school().name }}, measured along the pipe from the master.
+          </p>
           <fl-fill-diagram class="my-2 block" [bleeding]="bleeding" />
           @for (work of bleeding; track work.work) {
             @if (work.result; as result) {
@@ -63,7 +67,10 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                 <tbody>
                   @for (step of result.order; track step.id; let i = $index) {
                     <tr class="border-t border-rule">
-                      <td class="py-2">{{ work.work === 'clutch' ? 'C' : '' }}{{ i + 1 }} {{ nameOf(work, step.id) }}</td>
+                      <td class="py-2">
+                        {{ work.work === 'clutch' ? 'C' : '' }}{{ i + 1 }}
+                        {{ nameOf(work, step.id) }}
+                      </td>
                       <td class="text-right font-mono">{{ path(step.pathMm) }}</td>
                       <td class="text-right font-mono">{{ ml(step.flushMl) }}</td>
                     </tr>
@@ -83,14 +90,23 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                 <div>
                   <p class="label">{{ work.name }}</p>
                   <p class="font-mono text-4xl" [attr.data-buy]="work.name">{{ work.buy }}</p>
-                  <p class="text-sm text-ink-soft">{{ work.fill }} to fill, {{ work.flush }} to push through</p>
+                  <p class="text-sm text-ink-soft">
+                    {{ work.fill }} to fill, {{ work.flush }} to push through
+                  </p>
                 </div>
               }
               <div class="min-w-48">
                 <label class="label block" for="fluid">Fluid</label>
-                <select #fluidId id="fluid" class="field w-full" (change)="set({ fluidId: fluidId.value })">
+                <select
+                  #fluidId
+                  id="fluid"
+                  class="field w-full"
+                  (change)="set({ fluidId: fluidId.value })"
+                >
                   @for (fluid of fluids; track fluid.id) {
-                    <option [value]="fluid.id" [selected]="fluid.id === fluidNow().id">{{ fluid.name }}</option>
+                    <option [value]="fluid.id" [selected]="fluid.id === fluidNow().id">
+                      {{ fluid.name }}
+                    </option>
                   }
                 </select>
               </div>
@@ -105,8 +121,8 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
             </div>
             <p class="mt-3 text-sm">{{ fluidNow().mixes }} {{ boil() }}</p>
             <p class="text-sm text-ink-soft">
-              Rounded up to the bottles that are sold. The reservoir and the calipers count with what the plan says they hold:
-              check the makers' sheets.
+              Rounded up to the bottles that are sold. The reservoir and the calipers count with
+              what the plan says they hold: check the makers' sheets.
             </p>
           </section>
           <section class="card p-5" aria-label="Which corner first">
@@ -144,7 +160,9 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                         Later
                       </button>
                     } @else {
-                      <button type="button" class="btn" (click)="list(row.id)">Put in the order</button>
+                      <button type="button" class="btn" (click)="list(row.id)">
+                        Put in the order
+                      </button>
                     }
                   </li>
                 }
@@ -165,14 +183,18 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
               <h2 class="h2">What it took before</h2>
               @for (run of used(); track run.run.id) {
                 <p class="mt-2 border-t border-rule pt-2">
-                  <span class="font-semibold">{{ run.run.startedAt.slice(0, 10) }}</span>: {{ ml(run.ml) }} in
-                  {{ run.minutes.toFixed(0) }} min, then {{ run.felt ?? 'not said' }}. {{ cornersOf(run) }}
+                  <span class="font-semibold">{{ run.run.startedAt.slice(0, 10) }}</span>:
+                  {{ ml(run.ml) }} in {{ run.minutes.toFixed(0) }} min, then
+                  {{ run.felt ?? 'not said' }}. {{ cornersOf(run) }}
                 </p>
               }
             </section>
           }
         </div>
-        <aside class="border-rule bg-sheet p-5 max-2xl:lg:col-span-2 2xl:border-l" aria-label="Before you start">
+        <aside
+          class="border-rule bg-sheet p-5 max-2xl:lg:col-span-2 2xl:border-l"
+          aria-label="Before you start"
+        >
           <h2 class="h2">Before you start</h2>
           <ul class="mt-2 flex flex-col gap-2">
             @for (line of before; track line) {
@@ -180,8 +202,8 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
             }
           </ul>
           <p class="mt-4 text-sm text-ink-soft">
-            The makers' sheets and local rules come before this plan. A soft pedal is not road-worthy, and a qualified person
-            checks the brakes before the road.
+            The makers' sheets and local rules come before this plan. A soft pedal is not
+            road-worthy, and a qualified person checks the brakes before the road.
           </p>
         </aside>
       </div>
@@ -206,11 +228,15 @@ export class PlanPage {
     'Never let the reservoir run dry: look after every few strokes.',
   ];
   protected readonly bleeding = computed(() => viewPlan(this.store.plan()).bleeding);
-  protected readonly school = computed(() => SCHOOLS.find((s) => s.id === this.store.plan().bleeding.school)!);
+  protected readonly school = computed(() =>
+    SCHOOLS.find((s) => s.id === this.store.plan().bleeding.school)!,
+  );
   protected readonly fluidNow = computed(() => fluidById(this.store.plan().bleeding.fluidId)!);
   protected readonly boil = computed(() => {
     const { dryBoilC, wetBoilC } = this.fluidNow();
-    return dryBoilC === null ? '' : `Boils at ${dryBoilC} °C or more when new, ${wetBoilC} °C with water in it.`;
+    return dryBoilC === null
+      ? ''
+      : `Boils at ${dryBoilC} °C or more when new, ${wetBoilC} °C with water in it.`;
   });
   protected readonly amounts = computed(() => {
     const works = this.bleeding().flatMap((work) =>
@@ -242,9 +268,17 @@ export class PlanPage {
   protected readonly listed = computed(() => {
     const order = this.store.plan().bleeding.listed;
     const all = this.bleeding().flatMap((work) =>
-      work.bleeders.map(({ port }) => ({ id: port.id, name: this.nameOf(work, port.id), listed: order.includes(port.id) })),
+      work.bleeders.map(({ port }) => ({
+        id: port.id,
+        name: this.nameOf(work, port.id),
+        listed: order.includes(port.id),
+      })),
     );
-    return all.sort((a, b) => (a.listed ? order.indexOf(a.id) : all.length) - (b.listed ? order.indexOf(b.id) : all.length));
+    return all.sort(
+      (a, b) =>
+        (a.listed ? order.indexOf(a.id) : all.length) -
+        (b.listed ? order.indexOf(b.id) : all.length),
+    );
   });
 
   protected set(patch: Partial<Bleeding>): void {
@@ -270,12 +304,16 @@ export class PlanPage {
     return differsHere(work, this.sheet.view());
   }
   protected cornersOf({ corners }: UsedRun): string {
-    return corners.map(({ portId, strokes, ml }) => `${this.sheet.name(portId)} ${this.ml(ml)}, ${strokes}`).join('; ');
+    return corners
+      .map(({ portId, strokes, ml }) => `${this.sheet.name(portId)} ${this.ml(ml)}, ${strokes}`)
+      .join('; ');
   }
   protected ml(ml: number): string {
     return formatVolume(ml, this.store.units());
   }
   protected path(mm: number): string {
-    return this.store.units() === 'metric' ? `${(mm / 1000).toFixed(2)} m` : formatLengthUnit(mm, 'inch');
+    return this.store.units() === 'metric'
+      ? `${(mm / 1000).toFixed(2)} m`
+      : formatLengthUnit(mm, 'inch');
   }
 }

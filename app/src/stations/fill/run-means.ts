@@ -5,7 +5,8 @@ import { keep, kept } from '../../kit/settings';
 export function keepAwake(on: Signal<boolean>): void {
   let lock: WakeLockSentinel | null = null;
   const take = async (): Promise<void> => {
-    if (on() && document.visibilityState === 'visible') lock = await navigator.wakeLock?.request('screen').catch(() => null);
+    if (on() && document.visibilityState === 'visible')
+      lock = await navigator.wakeLock?.request('screen').catch(() => null);
   };
   const again = (): void => void take();
   document.addEventListener('visibilitychange', again);
@@ -21,7 +22,11 @@ export function keepAwake(on: Signal<boolean>): void {
 
 const VOICE = 'firmline.voice';
 /** Speaks what it is told, where that is switched on and the machine has a voice. */
-export function speaker(words: Signal<string>): { readonly can: boolean; readonly on: Signal<boolean>; toggle(): void } {
+export function speaker(words: Signal<string>): {
+  readonly can: boolean;
+  readonly on: Signal<boolean>;
+  toggle(): void;
+} {
   const can = 'speechSynthesis' in window;
   const on = signal(can && kept(VOICE) === 'on');
   effect(() => {

@@ -11,7 +11,9 @@ async function open(id: string): Promise<At> {
   await at.settle();
   return at;
 }
-const unsaid = (at: At): HTMLElement[] => [...at.root.querySelectorAll<HTMLElement>('[data-before][aria-pressed=false]')];
+const unsaid = (at: At): HTMLElement[] => [
+  ...at.root.querySelectorAll<HTMLElement>('[data-before][aria-pressed=false]'),
+];
 const begin = async (at: At): Promise<void> => {
   while (unsaid(at).length) await at.click(unsaid(at)[0]!);
   await at.click(at.button('Begin at the first bleeder'));
@@ -78,7 +80,10 @@ describe('the run', () => {
   test('what is seen in the reservoir counts: at its mark nothing goes on until it is topped up', async () => {
     const at = await open('r3');
     await begin(at);
-    const seen = [...at.root.querySelectorAll<HTMLInputElement>('fl-run-page input')].find(({ labels }) => [...(labels ?? [])].some((one) => one.textContent!.includes('seen in the reservoir')))!; // prettier-ignore
+    const seen = [...at.root.querySelectorAll<HTMLInputElement>('fl-run-page input')].find(
+      ({ labels }) =>
+        [...(labels ?? [])].some((one) => one.textContent!.includes('seen in the reservoir')),
+    )!;
     await at.type(seen, '30');
     expect(title(at)).toBe('Top up the reservoir');
     expect(at.texts('[aria-label=Reservoir]')[0]).toMatch(/At its mark/);
@@ -106,7 +111,9 @@ describe('the run', () => {
     expect(title(at)).toBe('All corners are through');
     await at.click(at.button('It sinks'));
     expect(title(at)).toBe('Still soft');
-    expect(at.texts('[data-test=soft] li').find((words) => words.startsWith('A pedal that sinks leaks'))).toBeTruthy();
+    expect(
+      at.texts('[data-test=soft] li').find((words) => words.startsWith('A pedal that sinks leaks')),
+    ).toBeTruthy();
     expect(at.texts('fl-run-page a')).toContain('Prove: is it air or flex?');
     await at.click(at.button('Begin another run'));
     // What was said stands: nothing of it is otherwise.

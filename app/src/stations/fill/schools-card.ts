@@ -1,5 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
-import { airNetworkOf, placeName, turnsOf, USED_SHARE, type Predicted } from '@firm-line/core/stations/fill';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
+import {
+  airNetworkOf,
+  placeName,
+  turnsOf,
+  USED_SHARE,
+  type Predicted,
+} from '@firm-line/core/stations/fill';
 import type { School } from '@firm-line/core/physics/bleeding';
 import { fluidFor } from '@firm-line/core/plan';
 import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
@@ -24,10 +38,30 @@ const NAMES: Record<School, string> = {
     @if (rows(); as rows) {
       <div class="overflow-x-auto">
         <table class="mt-2 w-full text-left" data-test="schools">
-          <thead class="text-sm text-ink-soft"><tr><th class="py-1 pr-4 font-normal">Order</th><th class="pr-4 text-right font-normal">{{ sheet.method().flows ? 'Portions of 5 mL' : 'Strokes' }}</th><th class="pr-4 text-right font-normal">Fluid through</th><th class="pr-4 text-right font-normal">Minutes</th><th class="pr-4 text-right font-normal">Air left</th><th class="font-normal">Where</th></tr></thead>
+          <thead class="text-sm text-ink-soft">
+            <tr>
+              <th class="py-1 pr-4 font-normal">Order</th>
+              <th class="pr-4 text-right font-normal">
+                {{ sheet.method().flows ? 'Portions of 5 mL' : 'Strokes' }}
+              </th>
+              <th class="pr-4 text-right font-normal">Fluid through</th>
+              <th class="pr-4 text-right font-normal">Minutes</th>
+              <th class="pr-4 text-right font-normal">Air left</th>
+              <th class="font-normal">Where</th>
+            </tr>
+          </thead>
           <tbody>
             @for (row of rows; track row.school) {
-              <tr class="border-t border-rule"><td class="py-2 pr-4 font-semibold">{{ row.name }}</td><td class="pr-4 text-right font-mono">{{ row.strokes }}</td><td class="pr-4 text-right font-mono">{{ row.ml }}</td><td class="pr-4 text-right font-mono">{{ row.minutes }}</td><td class="pr-4 text-right font-mono" [class.font-bold]="row.some">{{ row.left }}</td><td class="text-sm">{{ row.where }}</td></tr>
+              <tr class="border-t border-rule">
+                <td class="py-2 pr-4 font-semibold">{{ row.name }}</td>
+                <td class="pr-4 text-right font-mono">{{ row.strokes }}</td>
+                <td class="pr-4 text-right font-mono">{{ row.ml }}</td>
+                <td class="pr-4 text-right font-mono">{{ row.minutes }}</td>
+                <td class="pr-4 text-right font-mono" [class.font-bold]="row.some">
+                  {{ row.left }}
+                </td>
+                <td class="text-sm">{{ row.where }}</td>
+              </tr>
             }
           </tbody>
         </table>
@@ -38,9 +72,14 @@ const NAMES: Record<School, string> = {
     } @else {
       <p class="mt-2 text-ink-soft" role="status">Reckoning…</p>
     }
-    <p class="mt-2 text-sm text-ink-soft">Slugs go with the flow and climb against it by the bore and slope of each line; the range is of what is not known of the fluid's surface. Froth, and bubbles that cling in calipers, are not in it: it is the least it takes. Three openings a wheel and three laps are common practice.</p>
+    <p class="mt-2 text-sm text-ink-soft">
+      Slugs go with the flow and climb against it by the bore and slope of each line; the range is
+      of what is not known of the fluid's surface. Froth, and bubbles that cling in calipers, are
+      not in it: it is the least it takes. Three openings a wheel and three laps are common
+      practice.
+    </p>
   `,
-}) // prettier-ignore
+})
 export class SchoolsCard {
   readonly work = input.required<BleedView>();
   protected readonly sheet = inject(FillSheet);
@@ -60,23 +99,46 @@ export class SchoolsCard {
       const work = viewPlan(so).bleeding.find(({ work }) => work === this.work().work);
       return work?.result ? [{ school, order: turnsOf(work, this.sheet.filling(), so).order }] : [];
     });
-    return { network, method: this.sheet.method().id, fluidId: fluidFor(plan, this.work().reservoirs), share: this.sheet.filling().usedMaster ? USED_SHARE : 1, orders };
+    return {
+      network,
+      method: this.sheet.method().id,
+      fluidId: fluidFor(plan, this.work().reservoirs),
+      share: this.sheet.filling().usedMaster ? USED_SHARE : 1,
+      orders,
+    };
   });
   protected readonly rows = computed(() => {
     const view = this.sheet.view();
     const { net } = this.work();
-    return this.found()?.map(({ school, strokes, ml, minutes, leftMl: [least, most], left, clear }) => ({
-      school, name: NAMES[school], strokes, ml: formatVolume(ml, this.store.units()), minutes: Math.max(1, Math.round(minutes)), some: most >= 0.05,
-      left: most < 0.05 ? 'none' : most - least < 0.05 ? `${most.toFixed(1)} mL` : `${least.toFixed(1)} to ${most.toFixed(1)} mL`,
-      where: [...(clear ? [] : ['not every corner runs clear']), ...(net && most >= 0.05 ? left.slice(0, 3).map((one) => placeName(view, net, one)) : [])].join(', '),
-    }));
+    return this.found()?.map(
+      ({ school, strokes, ml, minutes, leftMl: [least, most], left, clear }) => ({
+        school,
+        name: NAMES[school],
+        strokes,
+        ml: formatVolume(ml, this.store.units()),
+        minutes: Math.max(1, Math.round(minutes)),
+        some: most >= 0.05,
+        left:
+          most < 0.05
+            ? 'none'
+            : most - least < 0.05
+              ? `${most.toFixed(1)} mL`
+              : `${least.toFixed(1)} to ${most.toFixed(1)} mL`,
+        where: [
+          ...(clear ? [] : ['not every corner runs clear']),
+          ...(net && most >= 0.05 ? left.slice(0, 3).map((one) => placeName(view, net, one)) : []),
+        ].join(', '),
+      }),
+    );
   });
   protected readonly verdict = computed(() => {
     const found = this.found() ?? [];
     const best = [...found].sort((a, b) => a.leftMl[1] - b.leftMl[1] || a.ml - b.ml)[0];
     const worst = Math.max(...found.map(({ leftMl }) => leftMl[1]));
     if (!best || found.length < 2) return '';
-    return worst - best.leftMl[1] < 0.05 ? 'On this vehicle the order makes no difference that the simulation can see: in narrow lines air hardly climbs.' : `${NAMES[best.school]} leaves the least. A maker's order wins all the same.`;
+    return worst - best.leftMl[1] < 0.05
+      ? 'On this vehicle the order makes no difference that the simulation can see: in narrow lines air hardly climbs.'
+      : `${NAMES[best.school]} leaves the least. A maker's order wins all the same.`;
   });
   constructor() {
     effect((clear) => {
@@ -85,11 +147,18 @@ export class SchoolsCard {
       this.fault.set('');
       if (!asked) return;
       const ended = new AbortController();
-      const rest = setTimeout(() => void this.air.schools(asked, ended.signal).then((found) => this.found.set(found), (error: unknown) => ended.signal.aborted || this.fault.set((error as Error).message)), 80);
+      const rest = setTimeout(
+        () =>
+          void this.air.schools(asked, ended.signal).then(
+            (found) => this.found.set(found),
+            (error: unknown) => ended.signal.aborted || this.fault.set((error as Error).message),
+          ),
+        80,
+      );
       clear(() => {
         clearTimeout(rest);
         ended.abort();
       });
     });
   }
-} // prettier-ignore
+}

@@ -11,8 +11,25 @@ import { PhotoView } from './photo-view';
   host: { class: 'block', '(dragover)': '$event.preventDefault()', '(drop)': 'drop($event)' },
   template: `
     <div class="flex flex-wrap items-center gap-2">
-      <label class="btn cursor-pointer">Photograph<input #camera type="file" accept="image/*" capture="environment" class="sr-only" (change)="bring(camera)" /></label>
-      <label class="btn cursor-pointer">From files<input #files type="file" accept="image/*" multiple class="sr-only" data-test="photo-files" (change)="bring(files)" /></label>
+      <label class="btn cursor-pointer"
+        >Photograph<input
+          #camera
+          type="file"
+          accept="image/*"
+          capture="environment"
+          class="sr-only"
+          (change)="bring(camera)"
+      /></label>
+      <label class="btn cursor-pointer"
+        >From files<input
+          #files
+          type="file"
+          accept="image/*"
+          multiple
+          class="sr-only"
+          data-test="photo-files"
+          (change)="bring(files)"
+      /></label>
       <p class="text-sm text-ink-soft" role="status">{{ words() }}</p>
     </div>
     @for (text of faults(); track $index) {
@@ -22,14 +39,25 @@ import { PhotoView } from './photo-view';
       <ul class="mt-2 flex flex-wrap gap-2">
         @for (photo of photos(); track photo.digest; let i = $index) {
           <li class="relative" data-test="new-photo" [attr.data-digest]="photo.digest">
-            <fl-photo-view class="size-24" [photo]="photo" [alt]="'Photograph ' + (i + 1) + ' of the entry'" />
-            <button type="button" class="btn absolute top-0 right-0 px-3" [attr.aria-label]="'Leave out photograph ' + (i + 1)" (click)="leave(photo)">×</button>
+            <fl-photo-view
+              class="size-24"
+              [photo]="photo"
+              [alt]="'Photograph ' + (i + 1) + ' of the entry'"
+            />
+            <button
+              type="button"
+              class="btn absolute top-0 right-0 px-3"
+              [attr.aria-label]="'Leave out photograph ' + (i + 1)"
+              (click)="leave(photo)"
+            >
+              ×
+            </button>
           </li>
         }
       </ul>
     }
   `,
-}) // prettier-ignore
+})
 export class AddPhotos {
   private readonly store = inject(Photos);
   readonly photos = model.required<readonly Photo[]>();
@@ -52,7 +80,9 @@ export class AddPhotos {
     for (const file of files) {
       try {
         const photo = await this.store.keep(file);
-        this.photos.update((photos) => (photos.some(({ digest }) => digest === photo.digest) ? photos : [...photos, photo]));
+        this.photos.update((photos) =>
+          photos.some(({ digest }) => digest === photo.digest) ? photos : [...photos, photo],
+        );
       } catch (error) {
         this.faults.update((faults) => [...faults, (error as Error).message]);
       }

@@ -11,15 +11,30 @@ import { PhotoView } from './photo-view';
   template: `
     <div class="relative aspect-4/3 overflow-hidden rounded-lg bg-rule">
       <fl-photo-view class="absolute inset-0" which="picture" [photo]="now()" alt="Now" />
-      <fl-photo-view class="absolute inset-0" which="picture" [photo]="before()" alt="Before" [style.clip-path]="'inset(0 ' + (100 - at()) + '% 0 0)'" />
+      <fl-photo-view
+        class="absolute inset-0"
+        which="picture"
+        [photo]="before()"
+        alt="Before"
+        [style.clip-path]="'inset(0 ' + (100 - at()) + '% 0 0)'"
+      />
       <span class="absolute inset-y-0 w-1 bg-copper" [style.left.%]="at()"></span>
       <span class="absolute bottom-2 left-2 rounded bg-ink px-2 text-sheet">before</span>
       <span class="absolute right-2 bottom-2 rounded bg-ink px-2 text-sheet">now</span>
     </div>
     <label class="label mt-2 block" for="before-now">Before and now</label>
-    <input #slider id="before-now" type="range" min="0" max="100" class="min-h-tap w-full accent-copper" [value]="at()" (input)="at.set(+slider.value)" />
+    <input
+      #slider
+      id="before-now"
+      type="range"
+      min="0"
+      max="100"
+      class="min-h-tap w-full accent-copper"
+      [value]="at()"
+      (input)="at.set(+slider.value)"
+    />
   `,
-}) // prettier-ignore
+})
 export class BeforeNow {
   readonly before = input.required<Photo>();
   readonly now = input.required<Photo>();

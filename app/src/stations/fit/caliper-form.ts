@@ -1,5 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { boltThrough, shims, type ShimsResult, type StackBolt } from '@firm-line/core/physics/wheel-ends';
+import {
+  boltThrough,
+  shims,
+  type ShimsResult,
+  type StackBolt,
+} from '@firm-line/core/physics/wheel-ends';
 import { InputError } from '@firm-line/core/lib/faults';
 import { CALIPER_FIT, type CaliperFit } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
@@ -18,66 +23,185 @@ const BOLT_ASKS: readonly Ask<BoltReading>[] = [
   { key: 'gripMm', label: 'Metal it goes through', unit: 'length', least: 0, most: 100 },
   { key: 'washerMm', label: 'All its washers', unit: 'length', least: 0, most: 100 },
   { key: 'needMm', label: 'Thread that must hold', unit: 'length', least: 0, most: 100 },
-  { key: 'depthMm', label: 'Thread there is', unit: 'length', least: 0, most: 100, none: 'through' },
+  {
+    key: 'depthMm',
+    label: 'Thread there is',
+    unit: 'length',
+    least: 0,
+    most: 100,
+    none: 'through',
+  },
   { key: 'shankMm', label: 'Plain shank', unit: 'length', least: 0, most: 100, none: 'none' },
 ];
 
 /** A caliper over its disc: gaps as measured, the shims out of the box, the bolt behind them, and what is looked at. */
 @Component({
   selector: 'fl-caliper-form',
-  imports: [CaliperSection, LengthField, MaybeField, NumberField, ReadingsForm, SelectField, YesNoField],
+  imports: [
+    CaliperSection,
+    LengthField,
+    MaybeField,
+    NumberField,
+    ReadingsForm,
+    SelectField,
+    YesNoField,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-5', role: 'group', '[attr.aria-label]': 'name()' },
   template: `
     <h3 class="text-xl font-bold">{{ name() }}</h3>
     <div class="mt-3 grid gap-3 sm:grid-cols-3">
-      <fl-maybe-field label="Gap on the inner side" unit="length" [digits]="2" [limits]="gap" none="not measured" [value]="fit().innerGapMm" (changed)="put({ innerGapMm: $event })" />
-      <fl-maybe-field label="Gap on the outer side" unit="length" [digits]="2" [limits]="gap" none="not measured" [value]="fit().outerGapMm" (changed)="put({ outerGapMm: $event })" />
-      <fl-length-field label="Shims in while measuring" [digits]="2" [limits]="gap" [valueMm]="fit().stackMm" (changed)="put({ stackMm: $event })" />
-      <fl-select-field [field]="'moves-' + fit().key" label="More shim moves it" [options]="ways" [value]="fit().moves" (changed)="put({ moves: $event })" />
+      <fl-maybe-field
+        label="Gap on the inner side"
+        unit="length"
+        [digits]="2"
+        [limits]="gap"
+        none="not measured"
+        [value]="fit().innerGapMm"
+        (changed)="put({ innerGapMm: $event })"
+      />
+      <fl-maybe-field
+        label="Gap on the outer side"
+        unit="length"
+        [digits]="2"
+        [limits]="gap"
+        none="not measured"
+        [value]="fit().outerGapMm"
+        (changed)="put({ outerGapMm: $event })"
+      />
+      <fl-length-field
+        label="Shims in while measuring"
+        [digits]="2"
+        [limits]="gap"
+        [valueMm]="fit().stackMm"
+        (changed)="put({ stackMm: $event })"
+      />
+      <fl-select-field
+        [field]="'moves-' + fit().key"
+        label="More shim moves it"
+        [options]="ways"
+        [value]="fit().moves"
+        (changed)="put({ moves: $event })"
+      />
     </div>
     @if (fit().innerGapMm !== null && fit().outerGapMm !== null) {
-      <fl-caliper-section class="mt-3 block h-40" [innerGapMm]="fit().innerGapMm!" [outerGapMm]="fit().outerGapMm!" [offMm]="off()" />
+      <fl-caliper-section
+        class="mt-3 block h-40"
+        [innerGapMm]="fit().innerGapMm!"
+        [outerGapMm]="fit().outerGapMm!"
+        [offMm]="off()"
+      />
     }
     <p class="label mt-3">Shims in the box</p>
     @for (one of fit().box; track $index; let i = $index) {
       <div class="mt-1 flex items-end gap-3">
-        <fl-length-field class="w-32" label="Thickness" [digits]="2" [leastMm]="0.01" [mostMm]="20" [valueMm]="one.thicknessMm" (changed)="shim(i, { thicknessMm: $event })" />
-        <fl-number-field class="w-24" label="How many" [limits]="counts" [value]="one.count" (changed)="shim(i, { count: $event })" />
-        <button type="button" class="btn px-3" [attr.aria-label]="'Remove shims ' + (i + 1)" (click)="unshim(i)">×</button>
+        <fl-length-field
+          class="w-32"
+          label="Thickness"
+          [digits]="2"
+          [leastMm]="0.01"
+          [mostMm]="20"
+          [valueMm]="one.thicknessMm"
+          (changed)="shim(i, { thicknessMm: $event })"
+        />
+        <fl-number-field
+          class="w-24"
+          label="How many"
+          [limits]="counts"
+          [value]="one.count"
+          (changed)="shim(i, { count: $event })"
+        />
+        <button
+          type="button"
+          class="btn px-3"
+          [attr.aria-label]="'Remove shims ' + (i + 1)"
+          (click)="unshim(i)"
+        >
+          ×
+        </button>
       </div>
     }
-    <button type="button" class="btn mt-2" [disabled]="fit().box.length >= 8" (click)="shim(fit().box.length, {})">Add a thickness</button>
-    <p class="mt-3 rounded-lg bg-paper px-4 py-3 text-lg" role="status" data-test="shims">{{ words() }}</p>
+    <button
+      type="button"
+      class="btn mt-2"
+      [disabled]="fit().box.length >= 8"
+      (click)="shim(fit().box.length, {})"
+    >
+      Add a thickness
+    </button>
+    <p class="mt-3 rounded-lg bg-paper px-4 py-3 text-lg" role="status" data-test="shims">
+      {{ words() }}
+    </p>
     @if (found(); as result) {
       @if (result.ok && result.stackMm !== fit().fittedMm) {
-        <button type="button" class="btn-main mt-2" (click)="put({ fittedMm: result.stackMm })">This stack is in</button>
+        <button type="button" class="btn-main mt-2" (click)="put({ fittedMm: result.stackMm })">
+          This stack is in
+        </button>
       }
     }
     <p class="label mt-4">Bolt behind the stack</p>
-    <fl-readings-form [asks]="boltAsks" [value]="bolt()" (changed)="put({ bolt: boltOf($event) })" />
+    <fl-readings-form
+      [asks]="boltAsks"
+      [value]="bolt()"
+      (changed)="put({ bolt: boltOf($event) })"
+    />
     @if (fit().bolt) {
       <p class="mt-2" role="status" data-test="bolt">{{ boltWords() }}</p>
     }
     <div class="mt-4 grid gap-3 sm:grid-cols-3">
-      <fl-maybe-field label="Pad’s edge over the disc’s" unit="length" [digits]="2" [least]="-100" [most]="100" none="not looked at" [hint]="padHint()" [value]="fit().padOverMm" (changed)="put({ padOverMm: $event })" />
-      <fl-select-field [field]="'disc-' + fit().key" label="Disc’s vanes are for" none="not looked at" [options]="hands" [value]="fit().disc" (changed)="put({ disc: $event || null })" />
-      <fl-yes-no-field [field]="'clear-' + fit().key" label="Shield, hose and wires clear" yes="clear" no="not clear" [value]="fit().clear" (changed)="put({ clear: $event })" />
+      <fl-maybe-field
+        label="Pad’s edge over the disc’s"
+        unit="length"
+        [digits]="2"
+        [least]="-100"
+        [most]="100"
+        none="not looked at"
+        [hint]="padHint()"
+        [value]="fit().padOverMm"
+        (changed)="put({ padOverMm: $event })"
+      />
+      <fl-select-field
+        [field]="'disc-' + fit().key"
+        label="Disc’s vanes are for"
+        none="not looked at"
+        [options]="hands"
+        [value]="fit().disc"
+        (changed)="put({ disc: $event || null })"
+      />
+      <fl-yes-no-field
+        [field]="'clear-' + fit().key"
+        label="Shield, hose and wires clear"
+        yes="clear"
+        no="not clear"
+        [value]="fit().clear"
+        (changed)="put({ clear: $event })"
+      />
     </div>
   `,
-}) // prettier-ignore
+})
 export class CaliperForm {
   private readonly units = inject(DISPLAY_UNITS);
   readonly name = input.required<string>();
   readonly fit = input.required<CaliperFit>();
   readonly changed = output<CaliperFit>();
   protected readonly boltAsks = BOLT_ASKS;
-  protected readonly bolt = computed(() => this.fit().bolt as Readonly<Partial<Record<BoltReading, number | null>>> | null);
-  protected readonly boltOf = (read: Readonly<Record<BoltReading, number | null>> | null): StackBolt | null => read && ({ ...read, shankMm: read.shankMm ?? 0 } as StackBolt);
+  protected readonly bolt = computed(
+    () => this.fit().bolt as Readonly<Partial<Record<BoltReading, number | null>>> | null,
+  );
+  protected readonly boltOf = (
+    read: Readonly<Record<BoltReading, number | null>> | null,
+  ): StackBolt | null => read && ({ ...read, shankMm: read.shankMm ?? 0 } as StackBolt);
   protected readonly gap = CALIPER_FIT.fields.stackMm;
   protected readonly counts = { least: 1, most: 60, whole: true };
-  protected readonly ways = [['out', 'outwards'], ['in', 'inwards']] as const; // prettier-ignore
-  protected readonly hands = [['left', 'the left side'], ['right', 'the right side'], ['either', 'either side']] as const; // prettier-ignore
+  protected readonly ways = [
+    ['out', 'outwards'],
+    ['in', 'inwards'],
+  ] as const;
+  protected readonly hands = [
+    ['left', 'the left side'],
+    ['right', 'the right side'],
+    ['either', 'either side'],
+  ] as const;
 
   private readonly answer = computed((): ShimsResult | string | null => {
     const { innerGapMm, outerGapMm, stackMm, moves, box, bolt } = this.fit();
@@ -107,8 +231,12 @@ export class CaliperForm {
     if (typeof answer === 'string') return answer;
     const { wantMm, stackMm, shims: taken, offMm, ok } = answer;
     const wanted = `${this.full(Math.max(wantMm, 0))} of shims are wanted`;
-    if (!this.fit().box.length && wantMm > 0.25) return `${wanted}: say what is in the box, the shims that are in included.`;
-    const list = taken.map(({ thicknessMm, count }) => `${count} of ${this.full(thicknessMm)}`).join(' and ') || 'none';
+    if (!this.fit().box.length && wantMm > 0.25)
+      return `${wanted}: say what is in the box, the shims that are in included.`;
+    const list =
+      taken
+        .map(({ thicknessMm, count }) => `${count} of ${this.full(thicknessMm)}`)
+        .join(' and ') || 'none';
     return `${wanted}: ${list}, together ${this.full(stackMm)}, ${this.full(Math.abs(offMm))} off the middle: ${ok ? 'good' : 'the box has nothing nearer'}.${this.fit().fittedMm === null ? '' : ` ${this.full(this.fit().fittedMm!)} are in.`}`;
   });
   protected readonly boltWords = computed(() => {
@@ -117,24 +245,64 @@ export class CaliperForm {
     if (!bolt || stackMm === null) return 'With the stack it is said what of its thread holds.';
     const { engagementMm, boltFault, boltMm } = boltThrough(bolt, stackMm);
     const range = `One of ${this.full(boltMm.least)}${boltMm.most === null ? ' or more' : ` to ${this.full(boltMm.most)}`} is right.`;
-    const fault = { short: 'it is too short', shank: 'it stands on its plain shank and clamps nothing', bottoms: 'it bottoms' };
-    return boltFault ? `Wrong: ${fault[boltFault]}. ${range}` : `${this.full(engagementMm)} of its thread hold. ${range}`;
+    const fault = {
+      short: 'it is too short',
+      shank: 'it stands on its plain shank and clamps nothing',
+      bottoms: 'it bottoms',
+    };
+    return boltFault
+      ? `Wrong: ${fault[boltFault]}. ${range}`
+      : `${this.full(engagementMm)} of its thread hold. ${range}`;
   });
   protected readonly padHint = computed(() => {
     const over = this.fit().padOverMm;
     if (over === null) return '';
-    return over > 0.5 ? `It stands ${this.full(over)} over the edge: radial shims of that, or a ridge wears into the pad.` : over < -3 ? 'It sits low: part of the disc is never braked.' : 'Level: good.';
-  }); // prettier-ignore
+    return over > 0.5
+      ? `It stands ${this.full(over)} over the edge: radial shims of that, or a ridge wears into the pad.`
+      : over < -3
+        ? 'It sits low: part of the disc is never braked.'
+        : 'Level: good.';
+  });
 
   protected put(patch: Partial<CaliperFit>): void {
-    const { key, innerGapMm, outerGapMm, stackMm, moves, box, bolt, fittedMm, padOverMm, disc, clear } = this.fit();
-    this.changed.emit({ key, innerGapMm, outerGapMm, stackMm, moves, box, bolt, fittedMm, padOverMm, disc, clear, ...patch });
+    const {
+      key,
+      innerGapMm,
+      outerGapMm,
+      stackMm,
+      moves,
+      box,
+      bolt,
+      fittedMm,
+      padOverMm,
+      disc,
+      clear,
+    } = this.fit();
+    this.changed.emit({
+      key,
+      innerGapMm,
+      outerGapMm,
+      stackMm,
+      moves,
+      box,
+      bolt,
+      fittedMm,
+      padOverMm,
+      disc,
+      clear,
+      ...patch,
+    });
   }
   protected shim(i: number, patch: Partial<CaliperFit['box'][number]>): void {
     const { box } = this.fit();
-    this.put({ box: i < box.length ? box.map((one, k) => (k === i ? { ...one, ...patch } : one)) : [...box, { thicknessMm: 0.5, count: 1, ...patch }] }); // prettier-ignore
+    this.put({
+      box:
+        i < box.length
+          ? box.map((one, k) => (k === i ? { ...one, ...patch } : one))
+          : [...box, { thicknessMm: 0.5, count: 1, ...patch }],
+    });
   }
   protected unshim(i: number): void {
     this.put({ box: this.fit().box.filter((_, k) => k !== i) });
   }
-} // prettier-ignore
+}

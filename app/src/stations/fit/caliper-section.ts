@@ -14,19 +14,66 @@ const HIGH = 170;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <svg class="h-full w-full" [attr.viewBox]="box()" role="img" [attr.aria-label]="words()">
-      <rect [attr.x]="-disc / 2" y="-60" [attr.width]="disc" height="120" class="fill-nut stroke-ink" stroke-width="1" />
-      <line x1="0" x2="0" y1="-66" y2="66" class="stroke-ink-soft" stroke-width="1" stroke-dasharray="10 3 2 3" />
-      <rect [attr.x]="-disc / 2 - innerPx() - body" y="-50" [attr.width]="body" height="80" class="fill-slate-pale stroke-ink" stroke-width="1" />
-      <rect [attr.x]="disc / 2 + outerPx()" y="-50" [attr.width]="body" height="80" class="fill-slate-pale stroke-ink" stroke-width="1" />
-      <rect [attr.x]="-disc / 2 - innerPx() - body" y="-62" [attr.width]="innerPx() + outerPx() + disc + 2 * body" height="12" class="fill-slate-pale stroke-ink" stroke-width="1" />
-      <text [attr.x]="-disc / 2 - innerPx() - body - 8" y="0" text-anchor="end" class="fill-ink text-[13px]">inner {{ inner() }}</text>
-      <text [attr.x]="disc / 2 + outerPx() + body + 8" y="0" class="fill-ink text-[13px]">outer {{ outer() }}</text>
+      <rect
+        [attr.x]="-disc / 2"
+        y="-60"
+        [attr.width]="disc"
+        height="120"
+        class="fill-nut stroke-ink"
+        stroke-width="1"
+      />
+      <line
+        x1="0"
+        x2="0"
+        y1="-66"
+        y2="66"
+        class="stroke-ink-soft"
+        stroke-width="1"
+        stroke-dasharray="10 3 2 3"
+      />
+      <rect
+        [attr.x]="-disc / 2 - innerPx() - body"
+        y="-50"
+        [attr.width]="body"
+        height="80"
+        class="fill-slate-pale stroke-ink"
+        stroke-width="1"
+      />
+      <rect
+        [attr.x]="disc / 2 + outerPx()"
+        y="-50"
+        [attr.width]="body"
+        height="80"
+        class="fill-slate-pale stroke-ink"
+        stroke-width="1"
+      />
+      <rect
+        [attr.x]="-disc / 2 - innerPx() - body"
+        y="-62"
+        [attr.width]="innerPx() + outerPx() + disc + 2 * body"
+        height="12"
+        class="fill-slate-pale stroke-ink"
+        stroke-width="1"
+      />
+      <text
+        [attr.x]="-disc / 2 - innerPx() - body - 8"
+        y="0"
+        text-anchor="end"
+        class="fill-ink text-[13px]"
+      >
+        inner {{ inner() }}
+      </text>
+      <text [attr.x]="disc / 2 + outerPx() + body + 8" y="0" class="fill-ink text-[13px]">
+        outer {{ outer() }}
+      </text>
       @if (way()) {
-        <text x="0" y="84" text-anchor="middle" class="fill-copper text-[13px] font-semibold">{{ way() }}</text>
+        <text x="0" y="84" text-anchor="middle" class="fill-copper text-[13px] font-semibold">
+          {{ way() }}
+        </text>
       }
     </svg>
   `,
-}) // prettier-ignore
+})
 export class CaliperSection {
   private readonly units = inject(DISPLAY_UNITS);
   readonly innerGapMm = input.required<number>();
@@ -49,5 +96,8 @@ export class CaliperSection {
     const by = formatLengthUnit(Math.abs(off), this.units(), 2);
     return off > 0 ? `${by} too far out →` : `← ${by} too far in`;
   });
-  protected readonly words = computed(() => `Disc in its caliper: inner gap ${this.inner()}, outer gap ${this.outer()}${this.way() ? `, ${this.way()}` : ''}`); // prettier-ignore
+  protected readonly words = computed(
+    () =>
+      `Disc in its caliper: inner gap ${this.inner()}, outer gap ${this.outer()}${this.way() ? `, ${this.way()}` : ''}`,
+  );
 }

@@ -5,7 +5,18 @@ import { PlanStore } from '../../session/plan-store';
 import { CaliperForm } from './caliper-form';
 import { CornersSheet } from './corners-sheet';
 
-const FRESH: Omit<CaliperFit, 'key'> = { innerGapMm: null, outerGapMm: null, stackMm: 0, moves: 'out', box: [], bolt: null, fittedMm: null, padOverMm: null, disc: null, clear: null }; // prettier-ignore
+const FRESH: Omit<CaliperFit, 'key'> = {
+  innerGapMm: null,
+  outerGapMm: null,
+  stackMm: 0,
+  moves: 'out',
+  box: [],
+  bolt: null,
+  fittedMm: null,
+  padOverMm: null,
+  disc: null,
+  clear: null,
+};
 
 /** Each caliper over its disc, every side for itself. */
 @Component({
@@ -15,17 +26,26 @@ const FRESH: Omit<CaliperFit, 'key'> = { innerGapMm: null, outerGapMm: null, sta
   host: { class: 'block p-5' },
   template: `
     <h2 class="text-2xl font-bold">Calipers over their discs</h2>
-    <p class="mt-1 max-w-prose">Measure both gaps once, with what is in, and the shims are reckoned. Each side for itself: they differ.</p>
+    <p class="mt-1 max-w-prose">
+      Measure both gaps once, with what is in, and the shims are reckoned. Each side for itself:
+      they differ.
+    </p>
     <div class="mt-4 grid gap-4 xl:grid-cols-2">
       @for (fit of fits(); track fit.key) {
         <fl-caliper-form [name]="fit.name" [fit]="fit" (changed)="put($event)" />
       } @empty {
-        <fl-empty heading="No caliper" text="Put calipers in, in Measure or Plumb; they are fitted over their discs here." />
+        <fl-empty
+          heading="No caliper"
+          text="Put calipers in, in Measure or Plumb; they are fitted over their discs here."
+        />
       }
     </div>
-    <p class="mt-4 text-sm text-ink-soft">Brakes can kill: the maker's sheet of caliper, disc and bolts comes first, and a qualified person looks at it before the road.</p>
+    <p class="mt-4 text-sm text-ink-soft">
+      Brakes can kill: the maker's sheet of caliper, disc and bolts comes first, and a qualified
+      person looks at it before the road.
+    </p>
   `,
-}) // prettier-ignore
+})
 export class CalipersPage {
   private readonly store = inject(PlanStore);
   private readonly sheet = inject(CornersSheet);
@@ -33,7 +53,12 @@ export class CalipersPage {
     this.store
       .plan()
       .parts.filter(({ kind }) => kind === 'caliper')
-      .map(({ id, name }) => ({ ...FRESH, ...this.sheet.corners().calipers.find(({ key }) => key === id), key: id, name })),
+      .map(({ id, name }) => ({
+        ...FRESH,
+        ...this.sheet.corners().calipers.find(({ key }) => key === id),
+        key: id,
+        name,
+      })),
   );
 
   protected put(fit: CaliperFit): void {

@@ -9,6 +9,9 @@ export class CornersSheet {
   readonly corners = computed((): Corners => this.store.plan().corners ?? NO_CORNERS);
 
   set(patch: Partial<Corners>): void {
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'corners', to: { ...this.corners(), ...patch } } });
+    this.store.apply({
+      edit: 'setSheet',
+      with: { sheet: 'corners', to: { ...this.corners(), ...patch } },
+    });
   }
 }

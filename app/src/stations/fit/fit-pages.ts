@@ -1,6 +1,7 @@
 import { Injectable, signal } from '@angular/core';
 
-export type FitPage = 'tasks' | 'calipers' | 'wheels' | 'parking' | 'wires' | 'loads' | 'log' | 'sheets';
+export type FitPage =
+  'tasks' | 'calipers' | 'wheels' | 'parking' | 'wires' | 'loads' | 'log' | 'sheets';
 
 /** Which page of Fit is open: it stays so while other stations are looked at. */
 @Injectable({ providedIn: 'root' })

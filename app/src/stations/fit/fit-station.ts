@@ -14,13 +14,28 @@ import { WiresPage } from './wires-page';
 /** Work on the floor: tasks, and the pages of what is measured and seen there. */
 @Component({
   selector: 'fl-fit-station',
-  imports: [CalipersPage, LoadsPage, LogPage, ParkingPage, SheetsPage, SideBar, TasksPage, WheelsPage, WiresPage],
+  imports: [
+    CalipersPage,
+    LoadsPage,
+    LogPage,
+    ParkingPage,
+    SheetsPage,
+    SideBar,
+    TasksPage,
+    WheelsPage,
+    WiresPage,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
     <h1 class="sr-only">Fit</h1>
     <div class="flex min-h-0 flex-1 max-md:flex-col print:block">
-      <fl-side-bar label="Pages of Fit" [options]="pages" [value]="at.page()" (changed)="at.page.set($event)" />
+      <fl-side-bar
+        label="Pages of Fit"
+        [options]="pages"
+        [value]="at.page()"
+        (changed)="at.page.set($event)"
+      />
       <div class="flex min-w-0 flex-1 flex-col">
         @switch (at.page()) {
           @case ('calipers') {

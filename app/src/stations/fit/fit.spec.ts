@@ -11,25 +11,48 @@ const gannet = demo('gannet');
 const readyToTighten = () => {
   const { digest } = viewPlan(gannet).lines.find(({ line }) => line.id === 'line-r2')!;
   const steps = ['cut', 'flare-a', 'flare-b', 'clean', 'cap', 'bend-1', 'bend-2'];
-  const ticks = steps.map((step): EditCall => ({ edit: 'tick', with: { id: 'line-r2', step, digest, at: '2026-11-27T10:00:00Z' } }));
+  const ticks = steps.map((step): EditCall => ({
+    edit: 'tick',
+    with: { id: 'line-r2', step, digest, at: '2026-11-27T10:00:00Z' },
+  }));
   const made = applyEdits(gannet, ticks);
   const wanted = new Set(['safety', 'strip', 'clean', 'part', 'bracket', 'paint', 'run', 'join']);
-  const floor = floorView(viewPlan(made)).filter(({ task }) => wanted.has(task.kind) || task.id === 'look:line:line-r2').reduce((now, { task }) => withDone(now, task, '2026-11-27T10:00:00Z'), NO_FLOOR);
+  const floor = floorView(viewPlan(made))
+    .filter(({ task }) => wanted.has(task.kind) || task.id === 'look:line:line-r2')
+    .reduce((now, { task }) => withDone(now, task, '2026-11-27T10:00:00Z'), NO_FLOOR);
   return applyEdits(made, [{ edit: 'setSheet', with: { sheet: 'floor', to: floor } }]);
-}; // prettier-ignore
+};
 const pick = async (at: At, id: string): Promise<void> => {
-  for (const more of [...at.root.querySelectorAll('button')].filter((button) => button.textContent!.trim().startsWith('Show all'))) if (more.isConnected) await at.click(more); // prettier-ignore
+  for (const more of [...at.root.querySelectorAll('button')].filter((button) =>
+    button.textContent!.trim().startsWith('Show all'),
+  ))
+    if (more.isConnected) await at.click(more);
   await at.click(at.one(`[data-task="${id}"]`));
 };
 
 describe('Fit', () => {
   test('an empty plan has nothing to fit and says what is missing', async () => {
-    const at = await station(FitStation, 'ft1', '', emptyPlan('ft1', 'Empty', '2026-11-27T10:00:00Z'));
+    const at = await station(
+      FitStation,
+      'ft1',
+      '',
+      emptyPlan('ft1', 'Empty', '2026-11-27T10:00:00Z'),
+    );
     expect(at.texts('fl-empty h2')).toEqual(['Nothing to fit yet']);
   });
 
   test('a joint is held against its figure: too little, good, and opened again', async () => {
-    const plan = applyEdits(readyToTighten(), [{ edit: 'changeJoint', with: { of: 'line', id: 'line-r2', end: 'a', patch: { torqueNm: 17, torqueSource: 'master’s sheet' } } }]); // prettier-ignore
+    const plan = applyEdits(readyToTighten(), [
+      {
+        edit: 'changeJoint',
+        with: {
+          of: 'line',
+          id: 'line-r2',
+          end: 'a',
+          patch: { torqueNm: 17, torqueSource: 'master’s sheet' },
+        },
+      },
+    ]);
     const at = await station(FitStation, 'ft2', 'line-r2', plan);
     await pick(at, 'tighten:line-r2:a');
     expect(at.texts('fl-task-detail').join()).toMatch(/17 ?N·m/);
@@ -41,10 +64,18 @@ describe('Fit', () => {
     await at.type(field, '12.5 lb ft');
     expect(at.texts('[data-test=torque]')[0]).toMatch(/^Good/);
     await at.click(at.button('Tight, marked: next'));
-    expect(at.store.plan().floor!.tight).toEqual([expect.objectContaining({ key: 'tighten:line-r2:a', nm: expect.closeTo(16.95, 2), opened: false })]); // prettier-ignore
+    expect(at.store.plan().floor!.tight).toEqual([
+      expect.objectContaining({
+        key: 'tighten:line-r2:a',
+        nm: expect.closeTo(16.95, 2),
+        opened: false,
+      }),
+    ]);
     await pick(at, 'tighten:line-r2:a');
     await at.click(at.button('It was opened'));
-    expect(at.store.snags().some(({ rule, level }) => rule === 'opened-not-tight' && level === 'stop')).toBe(true);
+    expect(
+      at.store.snags().some(({ rule, level }) => rule === 'opened-not-tight' && level === 'stop'),
+    ).toBe(true);
   });
 
   test('left for later with a day, taken up again; found otherwise is kept beside it', async () => {
@@ -54,14 +85,18 @@ describe('Fit', () => {
     at.one<HTMLInputElement>('#task-words').value = 'no stands here';
     at.one<HTMLInputElement>('#task-day').value = '2026-12-01';
     await at.click(at.button('Leave it'));
-    expect(at.store.plan().floor!.later).toEqual([{ task: 'safety:stands', until: '2026-12-01', why: 'no stands here' }]);
+    expect(at.store.plan().floor!.later).toEqual([
+      { task: 'safety:stands', until: '2026-12-01', why: 'no stands here' },
+    ]);
     await pick(at, 'safety:stands');
     await at.click(at.button('Take it up again'));
     expect(at.store.plan().floor!.later).toEqual([]);
     await at.click(at.button('Not as planned…'));
     at.one<HTMLInputElement>('#task-words').value = 'a hole off by 25 mm';
     await at.click(at.button('Note it'));
-    expect(at.texts('fl-fit-station').join() + at.root.textContent).toMatch(/On stands, by the frame: a hole off by 25 mm/);
+    expect(at.texts('fl-fit-station').join() + at.root.textContent).toMatch(
+      /On stands, by the frame: a hole off by 25 mm/,
+    );
   });
 
   test('a task of the user’s own, and means that change the session', async () => {
@@ -70,13 +105,18 @@ describe('Fit', () => {
     at.one('#own-task').dispatchEvent(new Event('input'));
     await at.settle();
     await at.click(at.button('Add'));
-    expect(at.store.plan().floor!.own).toEqual([{ id: 'own-1', name: 'Sweep', minutes: 15, people: 1, needs: [], gateId: null }]);
+    expect(at.store.plan().floor!.own).toEqual([
+      { id: 'own-1', name: 'Sweep', minutes: 15, people: 1, needs: [], gateId: null },
+    ]);
     await at.click(at.button('Change'));
-    const minutes = [...at.root.querySelectorAll('fl-session-form fl-entry')].find((one) => one.textContent!.includes('Minutes'))!.querySelector('input')!; // prettier-ignore
+    const minutes = [...at.root.querySelectorAll('fl-session-form fl-entry')]
+      .find((one) => one.textContent!.includes('Minutes'))!
+      .querySelector('input')!;
     await at.type(minutes, '0');
     expect(at.texts('fl-session-form .fault')).toHaveLength(1);
     await at.type(minutes, '30');
-    for (let i = 0; i < 20 && !at.texts('[data-test=session]')[0]!.startsWith('3 tasks'); i++) await at.settle();
+    for (let i = 0; i < 20 && !at.texts('[data-test=session]')[0]!.startsWith('3 tasks'); i++)
+      await at.settle();
     expect(at.texts('h2')[0]).toBe('Now, alone, 30 minutes');
   });
 
@@ -84,7 +124,13 @@ describe('Fit', () => {
     const at = await station(FitStation, 'ft5', 'line-r2', readyToTighten());
     const listed = (group: string): string[] => at.texts(`${group} [data-task="part:master"]`);
     expect(listed('ol[aria-label=Now]')).toHaveLength(0);
-    const move = { edit: 'setKnown', with: { target: { kind: 'port', id: 'port-master-rear' }, known: { how: 'typed', atMm: [300, -330, 800], sigmaMm: [1, 1, 1] } } } as const; // prettier-ignore
+    const move = {
+      edit: 'setKnown',
+      with: {
+        target: { kind: 'port', id: 'port-master-rear' },
+        known: { how: 'typed', atMm: [300, -330, 800], sigmaMm: [1, 1, 1] },
+      },
+    } as const;
     at.store.apply(move);
     // Nothing is changed before it is agreed to.
     expect(at.store.held()!.undoes).toContain('Fit Tandem master');
@@ -115,15 +161,26 @@ describe('Fit', () => {
     await at.type(at.one<HTMLInputElement>('#wanted-thread'), 'bolt');
     expect(at.texts('fl-wanted-form .fault').join()).toMatch(/"bolt" cannot be read/);
     await at.type(at.one<HTMLInputElement>('#wanted-thread'), 'M12x1.5');
-    const count = [...at.root.querySelectorAll('fl-wanted-form fl-entry')].find((one) => one.textContent!.includes('How many'))!.querySelector('input')!; // prettier-ignore
+    const count = [...at.root.querySelectorAll('fl-wanted-form fl-entry')]
+      .find((one) => one.textContent!.includes('How many'))!
+      .querySelector('input')!;
     await at.type(count, '5');
     await at.type(at.one<HTMLInputElement>('#wrench-said'), '600');
     const tight = (): HTMLButtonElement => at.button('Tight, marked: next') as HTMLButtonElement;
     expect(tight().disabled).toBe(true);
-    expect(at.texts('fl-star-order button').map((text) => text.trim())).toEqual(['1', '2', '3', '4', '5']);
+    expect(at.texts('fl-star-order button').map((text) => text.trim())).toEqual([
+      '1',
+      '2',
+      '3',
+      '4',
+      '5',
+    ]);
     await at.click(at.one('fl-star-order [aria-label="No. 5"]'));
     await at.click(tight());
-    expect(at.store.plan().floor).toMatchObject({ wanted: [{ key: 'bolts:fl', nm: 600, thread: 'M12x1.5', count: 5 }], tight: [{ key: 'bolts:fl', nm: 600, opened: false }] }); // prettier-ignore
+    expect(at.store.plan().floor).toMatchObject({
+      wanted: [{ key: 'bolts:fl', nm: 600, thread: 'M12x1.5', count: 5 }],
+      tight: [{ key: 'bolts:fl', nm: 600, opened: false }],
+    });
     expect(at.store.snags().filter(({ rule }) => rule === 'torque-open')).toHaveLength(1);
   });
 
@@ -178,7 +235,9 @@ describe('Fit', () => {
     const look = 'look:part:fl';
     await pick(at, look);
     await at.click(at.button('Not good'));
-    expect(at.store.plan().floor!.looks).toEqual([expect.objectContaining({ task: look, good: false })]);
+    expect(at.store.plan().floor!.looks).toEqual([
+      expect.objectContaining({ task: look, good: false }),
+    ]);
     expect(at.store.snags().some(({ rule }) => rule === 'look-open')).toBe(true);
     await pick(at, look);
     await at.click(at.button('Looked at, good: next'));

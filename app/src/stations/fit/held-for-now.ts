@@ -4,7 +4,13 @@ import { HELD_BY, type Floor, type Temporary } from '@firm-line/core/plan';
 import { SelectField } from '../../kit/fields/select-field';
 
 /** What holds for now, as it is said. */
-export const HELD_NAMES: Record<Temporary['by'], string> = { 'zip-tie': 'a zip tie', clip: 'a clip', 'plastic-shim': 'a plastic shim', clamp: 'a clamp', other: 'something else' }; // prettier-ignore
+export const HELD_NAMES: Record<Temporary['by'], string> = {
+  'zip-tie': 'a zip tie',
+  clip: 'a clip',
+  'plastic-shim': 'a plastic shim',
+  clamp: 'a clamp',
+  other: 'something else',
+};
 
 /** What holds for now and must come off again: open until it is closed. */
 @Component({
@@ -16,21 +22,49 @@ export const HELD_NAMES: Record<Temporary['by'], string> = { 'zip-tie': 'a zip t
     <h2 class="text-lg font-bold">Held for now</h2>
     @for (one of open(); track one.id) {
       <div class="flex items-center gap-3 border-t border-rule py-2" data-test="held">
-        <p class="min-w-0 flex-1 text-sm"><span class="font-semibold">{{ one.what }}</span> on {{ names[one.by] }} since {{ one.since }}{{ one.task && taskName()(one.task) ? ', at: ' + taskName()(one.task) : '' }}</p>
-        <button type="button" class="btn" [attr.aria-label]="'Close it: ' + one.what" (click)="changed.emit(closedNow(one.id))">Close it</button>
+        <p class="min-w-0 flex-1 text-sm">
+          <span class="font-semibold">{{ one.what }}</span> on {{ names[one.by] }} since
+          {{ one.since
+          }}{{ one.task && taskName()(one.task) ? ', at: ' + taskName()(one.task) : '' }}
+        </p>
+        <button
+          type="button"
+          class="btn"
+          [attr.aria-label]="'Close it: ' + one.what"
+          (click)="changed.emit(closedNow(one.id))"
+        >
+          Close it
+        </button>
       </div>
     } @empty {
       <p class="py-1 text-sm text-ink-soft">Nothing.</p>
     }
     <form class="mt-2 grid gap-2 border-t border-rule pt-2" (submit)="add($event)">
-      <div><label class="label block" for="held-what">What is held</label><input #what id="held-what" class="field w-full" maxlength="200" [value]="words()" (input)="words.set(what.value)" /></div>
+      <div>
+        <label class="label block" for="held-what">What is held</label
+        ><input
+          #what
+          id="held-what"
+          class="field w-full"
+          maxlength="200"
+          [value]="words()"
+          (input)="words.set(what.value)"
+        />
+      </div>
       <div class="flex items-end gap-2">
-        <fl-select-field class="min-w-0 flex-1" field="held-by" label="By" [options]="choices" [value]="by()" (changed)="by.set($event)" />
+        <fl-select-field
+          class="min-w-0 flex-1"
+          field="held-by"
+          label="By"
+          [options]="choices"
+          [value]="by()"
+          (changed)="by.set($event)"
+        />
         <button type="submit" class="btn" [disabled]="!words().trim()">Held for now</button>
       </div>
     </form>
   `,
-}) // prettier-ignore
+})
 export class HeldForNow {
   readonly floor = input.required<Floor>();
   /** What a task is called; nothing where there is no such task any more. */
@@ -40,7 +74,9 @@ export class HeldForNow {
   protected readonly choices = HELD_BY.map((by) => [by, HELD_NAMES[by]] as const);
   protected readonly words = signal('');
   protected readonly by = signal<Temporary['by']>('zip-tie');
-  protected readonly open = computed(() => this.floor().temporary.filter(({ closed }) => closed === null));
+  protected readonly open = computed(() =>
+    this.floor().temporary.filter(({ closed }) => closed === null),
+  );
 
   private today(): string {
     return new Date().toISOString().slice(0, 10);

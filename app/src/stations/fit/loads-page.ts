@@ -20,47 +20,123 @@ const SAID: Record<LoadVerdict, string> = {
 /** Pedals and brackets that were welded or changed, loaded before a foot trusts them. */
 @Component({
   selector: 'fl-loads-page',
-  imports: [Empty, MaybeField, NumberField,  TextField, YesNoField],
+  imports: [Empty, MaybeField, NumberField, TextField, YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
     <h2 class="text-2xl font-bold">Proof loads</h2>
-    <p class="mt-1 max-w-prose">A pedal or bracket that was welded or changed is loaded at its pad with {{ least }} N, in competition {{ competition }} N, for ten seconds by a scale or a lever and a weight; a mark on it is measured before and after. Nobody’s face is in line with it.</p>
+    <p class="mt-1 max-w-prose">
+      A pedal or bracket that was welded or changed is loaded at its pad with {{ least }} N, in
+      competition {{ competition }} N, for ten seconds by a scale or a lever and a weight; a mark on
+      it is measured before and after. Nobody’s face is in line with it.
+    </p>
     @for (load of loads(); track load.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="load.name">
         <div class="grid gap-3 sm:grid-cols-3">
-          <fl-text-field [field]="'load-' + load.id" label="What is loaded" [value]="load.name" (changed)="change(load.id, { name: $event })" />
-          <fl-number-field label="Wanted, N" [limits]="limits.wantedN" [value]="load.wantedN" (changed)="change(load.id, { wantedN: $event })" />
-          <fl-maybe-field label="Loaded with, N" none="not yet" [limits]="limits.loadN.of" [value]="load.loadN" (changed)="change(load.id, { loadN: $event })" />
-          <fl-maybe-field label="Held for, s" none="not yet" [limits]="limits.seconds.of" [value]="load.seconds" (changed)="change(load.id, { seconds: $event })" />
-          <fl-maybe-field label="Mark before" unit="length" [least]="-1000" [most]="1000" none="not measured" [value]="load.beforeMm" (changed)="change(load.id, { beforeMm: $event })" />
-          <fl-maybe-field label="Mark after" unit="length" [least]="-1000" [most]="1000" none="not measured" [value]="load.afterMm" (changed)="change(load.id, { afterMm: $event })" />
-          <fl-yes-no-field [field]="'sound-' + load.id" label="Looked at after" yes="sound" no="cracked or moved" [value]="load.sound" (changed)="change(load.id, { sound: $event })" />
+          <fl-text-field
+            [field]="'load-' + load.id"
+            label="What is loaded"
+            [value]="load.name"
+            (changed)="change(load.id, { name: $event })"
+          />
+          <fl-number-field
+            label="Wanted, N"
+            [limits]="limits.wantedN"
+            [value]="load.wantedN"
+            (changed)="change(load.id, { wantedN: $event })"
+          />
+          <fl-maybe-field
+            label="Loaded with, N"
+            none="not yet"
+            [limits]="limits.loadN.of"
+            [value]="load.loadN"
+            (changed)="change(load.id, { loadN: $event })"
+          />
+          <fl-maybe-field
+            label="Held for, s"
+            none="not yet"
+            [limits]="limits.seconds.of"
+            [value]="load.seconds"
+            (changed)="change(load.id, { seconds: $event })"
+          />
+          <fl-maybe-field
+            label="Mark before"
+            unit="length"
+            [least]="-1000"
+            [most]="1000"
+            none="not measured"
+            [value]="load.beforeMm"
+            (changed)="change(load.id, { beforeMm: $event })"
+          />
+          <fl-maybe-field
+            label="Mark after"
+            unit="length"
+            [least]="-1000"
+            [most]="1000"
+            none="not measured"
+            [value]="load.afterMm"
+            (changed)="change(load.id, { afterMm: $event })"
+          />
+          <fl-yes-no-field
+            [field]="'sound-' + load.id"
+            label="Looked at after"
+            yes="sound"
+            no="cracked or moved"
+            [value]="load.sound"
+            (changed)="change(load.id, { sound: $event })"
+          />
         </div>
-        <p class="mt-3 rounded-lg bg-paper px-4 py-2" role="status" data-test="load">{{ load.said }}</p>
-        <button type="button" class="btn mt-2" (click)="remove(load.id)">Remove {{ load.name }}</button>
+        <p class="mt-3 rounded-lg bg-paper px-4 py-2" role="status" data-test="load">
+          {{ load.said }}
+        </p>
+        <button type="button" class="btn mt-2" (click)="remove(load.id)">
+          Remove {{ load.name }}
+        </button>
       </section>
     } @empty {
-      <fl-empty heading="Nothing to load" text="Was a pedal, its box or a bracket that carries a foot welded or changed? Then it is loaded before it is trusted." />
+      <fl-empty
+        heading="Nothing to load"
+        text="Was a pedal, its box or a bracket that carries a foot welded or changed? Then it is loaded before it is trusted."
+      />
     }
     <button type="button" class="btn mt-4" (click)="add()">Add what was welded</button>
   `,
-}) // prettier-ignore
+})
 export class LoadsPage {
   private readonly sheet = inject(CornersSheet);
   protected readonly least = PROOF_LOAD.leastN;
   protected readonly competition = PROOF_LOAD.competitionN;
   protected readonly limits = PROOF_LOAD_TAKEN.fields;
   protected readonly loads = computed(() =>
-    this.sheet.corners().loads.map((load) => ({ ...load, said: SAID[loadVerdict(load, load.wantedN)] })),
+    this.sheet
+      .corners()
+      .loads.map((load) => ({ ...load, said: SAID[loadVerdict(load, load.wantedN)] })),
   );
 
   protected add(): void {
     const { loads } = this.sheet.corners();
-    this.sheet.set({ loads: [...loads, { id: freshIn('load', loads), name: `Pedal ${loads.length + 1}`, wantedN: PROOF_LOAD.leastN, loadN: null, seconds: null, beforeMm: null, afterMm: null, sound: null }] }); // prettier-ignore
+    this.sheet.set({
+      loads: [
+        ...loads,
+        {
+          id: freshIn('load', loads),
+          name: `Pedal ${loads.length + 1}`,
+          wantedN: PROOF_LOAD.leastN,
+          loadN: null,
+          seconds: null,
+          beforeMm: null,
+          afterMm: null,
+          sound: null,
+        },
+      ],
+    });
   }
   protected change(id: string, patch: Partial<ProofLoad>): void {
-    this.sheet.set({ loads: this.sheet.corners().loads.map((load) => (load.id === id ? { ...load, ...patch } : load)) });
+    this.sheet.set({
+      loads: this.sheet
+        .corners()
+        .loads.map((load) => (load.id === id ? { ...load, ...patch } : load)),
+    });
   }
   protected remove(id: string): void {
     this.sheet.set({ loads: this.sheet.corners().loads.filter((load) => load.id !== id) });

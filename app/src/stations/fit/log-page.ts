@@ -1,5 +1,21 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, viewChild } from '@angular/core';
-import { aboutKey, beforeAndNow, byDayFound, nextBag, photosOf, withEntry, withoutEntry } from '@firm-line/core/stations/fit/log';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  linkedSignal,
+  signal,
+  viewChild,
+} from '@angular/core';
+import {
+  aboutKey,
+  beforeAndNow,
+  byDayFound,
+  nextBag,
+  photosOf,
+  withEntry,
+  withoutEntry,
+} from '@firm-line/core/stations/fit/log';
 import type { LogEntry, Photo, Ref } from '@firm-line/core/plan';
 import { Dialog } from '../../kit/dialog';
 import { CheckField } from '../../kit/fields/check-field';
@@ -23,23 +39,88 @@ import { PhotoView } from './photo-view';
   template: `
     <div class="flex flex-wrap items-end gap-3 print:hidden">
       <h2 class="mr-auto text-2xl font-bold">Log</h2>
-      <button type="button" class="btn" [disabled]="!sheet.log().entries.length" (click)="print('log')">Print</button>
-      <button type="button" class="btn" [disabled]="!bags().length" (click)="print('bags')">Print bag labels</button>
-      <button type="button" class="btn" [disabled]="!photoCount()" (click)="export()">Export with photographs</button>
+      <button
+        type="button"
+        class="btn"
+        [disabled]="!sheet.log().entries.length"
+        (click)="print('log')"
+      >
+        Print
+      </button>
+      <button type="button" class="btn" [disabled]="!bags().length" (click)="print('bags')">
+        Print bag labels
+      </button>
+      <button type="button" class="btn" [disabled]="!photoCount()" (click)="export()">
+        Export with photographs
+      </button>
     </div>
-    <form class="card mt-4 grid gap-3 p-5 print:hidden" (submit)="add($event)" aria-label="New entry">
+    <form
+      class="card mt-4 grid gap-3 p-5 print:hidden"
+      (submit)="add($event)"
+      aria-label="New entry"
+    >
       <div class="grid gap-3 sm:grid-cols-3">
-        <fl-select-field class="sm:col-span-2" field="log-about" label="What it is about" [options]="abouts()" [value]="aboutNow()" (changed)="aboutNow.set($event)" />
-        <fl-select-field field="log-when" label="How it" [options]="whens" [value]="when()" (changed)="when.set($event)" />
+        <fl-select-field
+          class="sm:col-span-2"
+          field="log-about"
+          label="What it is about"
+          [options]="abouts()"
+          [value]="aboutNow()"
+          (changed)="aboutNow.set($event)"
+        />
+        <fl-select-field
+          field="log-when"
+          label="How it"
+          [options]="whens"
+          [value]="when()"
+          (changed)="when.set($event)"
+        />
       </div>
-      <div><label class="label block" for="log-text">What was seen</label><textarea #text id="log-text" class="field min-h-20 w-full" maxlength="5000" [value]="said()" (input)="said.set(text.value)"></textarea></div>
+      <div>
+        <label class="label block" for="log-text">What was seen</label
+        ><textarea
+          #text
+          id="log-text"
+          class="field min-h-20 w-full"
+          maxlength="5000"
+          [value]="said()"
+          (input)="said.set(text.value)"
+        ></textarea>
+      </div>
       <div class="grid gap-3 sm:grid-cols-3">
-        <div><label class="label block" for="log-reading">Reading, with its unit</label><input #reading id="log-reading" class="field-mono w-full" maxlength="100" placeholder="12.4 V" [value]="read()" (input)="read.set(reading.value)" /></div>
-        <div><label class="label block" for="log-by">Who, by initials</label><input #by id="log-by" class="field w-full" maxlength="20" [value]="who.value()" (input)="who.set(by.value)" /></div>
+        <div>
+          <label class="label block" for="log-reading">Reading, with its unit</label
+          ><input
+            #reading
+            id="log-reading"
+            class="field-mono w-full"
+            maxlength="100"
+            placeholder="12.4 V"
+            [value]="read()"
+            (input)="read.set(reading.value)"
+          />
+        </div>
+        <div>
+          <label class="label block" for="log-by">Who, by initials</label
+          ><input
+            #by
+            id="log-by"
+            class="field w-full"
+            maxlength="20"
+            [value]="who.value()"
+            (input)="who.set(by.value)"
+          />
+        </div>
       </div>
       <fl-add-photos [(photos)]="photos" />
-      <fl-check-field [label]="'It goes in a bag: no. ' + bagNo()" [checked]="bagged()" (changed)="bagged.set($event)" />
-      <div><button type="submit" class="btn-main" [disabled]="!canAdd()">Put it in the log</button></div>
+      <fl-check-field
+        [label]="'It goes in a bag: no. ' + bagNo()"
+        [checked]="bagged()"
+        (changed)="bagged.set($event)"
+      />
+      <div>
+        <button type="submit" class="btn-main" [disabled]="!canAdd()">Put it in the log</button>
+      </div>
     </form>
     @if (pair(); as both) {
       <section class="mt-6 print:hidden" aria-label="Before and now">
@@ -48,8 +129,25 @@ import { PhotoView } from './photo-view';
       </section>
     }
     <div class="mt-6 grid gap-3 sm:grid-cols-2 print:hidden">
-      <div><label class="label block" for="log-search">Search</label><input #search id="log-search" type="search" class="field w-full" [value]="words()" (input)="words.set(search.value)" /></div>
-      <fl-select-field field="log-place" label="At" none="every place" [options]="places()" [value]="place()" (changed)="place.set($event)" />
+      <div>
+        <label class="label block" for="log-search">Search</label
+        ><input
+          #search
+          id="log-search"
+          type="search"
+          class="field w-full"
+          [value]="words()"
+          (input)="words.set(search.value)"
+        />
+      </div>
+      <fl-select-field
+        field="log-place"
+        label="At"
+        none="every place"
+        [options]="places()"
+        [value]="place()"
+        (changed)="place.set($event)"
+      />
     </div>
     @for (day of days(); track day.day) {
       <section class="mt-5" [attr.aria-label]="day.day" [class.print:hidden]="printed() === 'bags'">
@@ -57,19 +155,44 @@ import { PhotoView } from './photo-view';
         @for (entry of day.entries; track entry.id) {
           <article class="card mt-2 p-4" data-test="entry">
             <p class="flex flex-wrap items-center gap-x-3">
-              <button type="button" class="link" (click)="show(entry)">{{ sheet.nameOf(entry.about) }}</button>
-              <span class="text-sm text-ink-soft">{{ entry.at.slice(11, 16) }}{{ entry.by ? ', ' + entry.by : '' }}{{ entry.when === 'before' ? ', as it was before' : '' }}</span>
-              <button type="button" class="btn ml-auto px-3 print:hidden" [attr.aria-label]="'Remove the entry on ' + sheet.nameOf(entry.about)" (click)="remove(entry.id)">Remove</button>
+              <button type="button" class="link" (click)="show(entry)">
+                {{ sheet.nameOf(entry.about) }}
+              </button>
+              <span class="text-sm text-ink-soft"
+                >{{ entry.at.slice(11, 16) }}{{ entry.by ? ', ' + entry.by : ''
+                }}{{ entry.when === 'before' ? ', as it was before' : '' }}</span
+              >
+              <button
+                type="button"
+                class="btn ml-auto px-3 print:hidden"
+                [attr.aria-label]="'Remove the entry on ' + sheet.nameOf(entry.about)"
+                (click)="remove(entry.id)"
+              >
+                Remove
+              </button>
             </p>
-            <p class="whitespace-pre-wrap">{{ entry.bag ? 'Bag ' + entry.bag + ': ' : '' }}{{ entry.text }}</p>
+            <p class="whitespace-pre-wrap">
+              {{ entry.bag ? 'Bag ' + entry.bag + ': ' : '' }}{{ entry.text }}
+            </p>
             @if (entry.reading) {
               <p class="font-mono">{{ entry.reading }}</p>
             }
             @if (entry.photos.length) {
               <div class="mt-2 flex flex-wrap gap-2">
                 @for (photo of entry.photos; track photo.digest; let i = $index) {
-                  <button type="button" class="size-32 print:size-48" [attr.aria-label]="'Photograph ' + (i + 1) + ', larger'" (click)="enlarge(photo)">
-                    <fl-photo-view class="size-full" [photo]="photo" [alt]="'Photograph ' + (i + 1) + ': ' + (entry.text || sheet.nameOf(entry.about))" />
+                  <button
+                    type="button"
+                    class="size-32 print:size-48"
+                    [attr.aria-label]="'Photograph ' + (i + 1) + ', larger'"
+                    (click)="enlarge(photo)"
+                  >
+                    <fl-photo-view
+                      class="size-full"
+                      [photo]="photo"
+                      [alt]="
+                        'Photograph ' + (i + 1) + ': ' + (entry.text || sheet.nameOf(entry.about))
+                      "
+                    />
                   </button>
                 }
               </div>
@@ -78,9 +201,19 @@ import { PhotoView } from './photo-view';
         }
       </section>
     } @empty {
-      <p class="mt-5">{{ sheet.log().entries.length ? 'Nothing is found.' : 'Nothing yet. Photograph how it lies before it comes apart: a picture settles what nobody remembers.' }}</p>
+      <p class="mt-5">
+        {{
+          sheet.log().entries.length
+            ? 'Nothing is found.'
+            : 'Nothing yet. Photograph how it lies before it comes apart: a picture settles what nobody remembers.'
+        }}
+      </p>
     }
-    <ul class="hidden grid-cols-2 gap-3" [class.print:grid]="printed() === 'bags'" aria-label="Bag labels">
+    <ul
+      class="hidden grid-cols-2 gap-3"
+      [class.print:grid]="printed() === 'bags'"
+      aria-label="Bag labels"
+    >
       @for (entry of bags(); track entry.id) {
         <li class="break-inside-avoid rounded border-2 border-ink p-3" data-test="bag">
           <p class="text-3xl font-bold">Bag {{ entry.bag }}</p>
@@ -90,22 +223,38 @@ import { PhotoView } from './photo-view';
         </li>
       }
     </ul>
-    <fl-dialog #dialog label="Photograph" look="max-w-5xl p-2" [light]="true" (closed)="large.set(null)">
+    <fl-dialog
+      #dialog
+      label="Photograph"
+      look="max-w-5xl p-2"
+      [light]="true"
+      (closed)="large.set(null)"
+    >
       @if (large(); as photo) {
-        <fl-photo-view class="h-[80dvh]" which="picture" [photo]="photo" alt="The photograph, larger" />
+        <fl-photo-view
+          class="h-[80dvh]"
+          which="picture"
+          [photo]="photo"
+          alt="The photograph, larger"
+        />
         <button type="button" class="btn mt-2 w-full" (click)="dialog.close()">Close</button>
       }
     </fl-dialog>
   `,
-}) // prettier-ignore
+})
 export class LogPage {
   protected readonly sheet = inject(LogSheet);
   protected readonly store = inject(PlanStore);
   private readonly zips = inject(PlanZips);
   private readonly jump = inject(Jump);
   private readonly dialogRef = viewChild.required(Dialog);
-  protected readonly whens = [['now', 'lies now'], ['before', 'lay before']] as const; // prettier-ignore
-  protected readonly abouts = computed(() => this.sheet.choices().map((choice) => [aboutKey(choice), choice.name] as const));
+  protected readonly whens = [
+    ['now', 'lies now'],
+    ['before', 'lay before'],
+  ] as const;
+  protected readonly abouts = computed(() =>
+    this.sheet.choices().map((choice) => [aboutKey(choice), choice.name] as const),
+  );
   protected readonly aboutNow = linkedSignal(() => {
     const about = this.sheet.about();
     return about ? aboutKey(about) : aboutKey({ kind: 'plan', id: this.store.plan().id });
@@ -117,16 +266,30 @@ export class LogPage {
   protected readonly photos = signal<readonly Photo[]>([]);
   protected readonly bagged = signal(false);
   protected readonly bagNo = computed(() => nextBag(this.sheet.log().entries));
-  protected readonly bags = computed(() => this.sheet.log().entries.filter(({ bag }) => bag !== undefined));
+  protected readonly bags = computed(() =>
+    this.sheet.log().entries.filter(({ bag }) => bag !== undefined),
+  );
   protected readonly printed = signal<'log' | 'bags'>('log');
   protected readonly words = signal('');
   protected readonly place = signal('');
   protected readonly large = signal<Photo | null>(null);
 
-  protected readonly canAdd = computed(() => Boolean(this.said().trim() || this.read().trim() || this.photos().length));
+  protected readonly canAdd = computed(() =>
+    Boolean(this.said().trim() || this.read().trim() || this.photos().length),
+  );
   protected readonly photoCount = computed(() => photosOf(this.sheet.log()).length);
-  protected readonly days = computed(() => byDayFound(this.sheet.log().entries, { words: this.words(), about: this.place() }, this.sheet.nameOf)); // prettier-ignore
-  protected readonly places = computed(() => [...new Map(this.sheet.log().entries.map(({ about }) => [aboutKey(about), this.sheet.nameOf(about)])).entries()]); // prettier-ignore
+  protected readonly days = computed(() =>
+    byDayFound(
+      this.sheet.log().entries,
+      { words: this.words(), about: this.place() },
+      this.sheet.nameOf,
+    ),
+  );
+  protected readonly places = computed(() => [
+    ...new Map(
+      this.sheet.log().entries.map(({ about }) => [aboutKey(about), this.sheet.nameOf(about)]),
+    ).entries(),
+  ]);
   /** Of the place that is looked at, else of the one that is written of. */
   private readonly seen = computed(() => this.place() || this.aboutNow());
   protected readonly placeNow = computed(() => this.sheet.nameOf(this.refOf(this.seen())));
@@ -139,7 +302,16 @@ export class LogPage {
   protected add(event: Event): void {
     event.preventDefault();
     if (!this.canAdd()) return;
-    const entry = { at: new Date().toISOString(), by: this.who.value().trim(), text: this.said().trim(), reading: this.read().trim(), about: this.refOf(this.aboutNow()), when: this.when(), photos: this.photos(), ...(this.bagged() ? { bag: this.bagNo() } : {}) }; // prettier-ignore
+    const entry = {
+      at: new Date().toISOString(),
+      by: this.who.value().trim(),
+      text: this.said().trim(),
+      reading: this.read().trim(),
+      about: this.refOf(this.aboutNow()),
+      when: this.when(),
+      photos: this.photos(),
+      ...(this.bagged() ? { bag: this.bagNo() } : {}),
+    };
     if (!this.sheet.set(withEntry(this.sheet.log(), entry))) return;
     this.said.set('');
     this.read.set('');

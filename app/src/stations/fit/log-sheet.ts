@@ -22,21 +22,38 @@ export class LogSheet {
 
   readonly choices = computed((): readonly AboutChoice[] => {
     const plan = this.store.plan();
-    const named = (kind: AboutKind, of: readonly { readonly id: string; readonly name: string }[]): AboutChoice[] => of.map(({ id, name }) => ({ kind, id, name })); // prettier-ignore
+    const named = (
+      kind: AboutKind,
+      of: readonly { readonly id: string; readonly name: string }[],
+    ): AboutChoice[] => of.map(({ id, name }) => ({ kind, id, name }));
     return [
       { kind: 'plan', id: plan.id, name: 'The whole vehicle' },
-      ...named('line', plan.lines.map(({ id, name, title }) => ({ id, name: `${name} ${title}`.trim() }))),
+      ...named(
+        'line',
+        plan.lines.map(({ id, name, title }) => ({ id, name: `${name} ${title}`.trim() })),
+      ),
       ...named('hose', plan.hoses),
       ...named('part', plan.parts),
-      ...plan.parts.flatMap((part) => part.ports.map(({ id, name }): AboutChoice => ({ kind: 'port', id, name: `${part.name}, ${name}` }))),
+      ...plan.parts.flatMap((part) =>
+        part.ports.map(({ id, name }): AboutChoice => ({
+          kind: 'port',
+          id,
+          name: `${part.name}, ${name}`,
+        })),
+      ),
       ...named('thing', plan.things),
       ...named('gate', plan.gates),
       ...named('point', plan.points),
-      ...named('task', floorView(viewPlan(plan)).map(({ task }) => task)),
+      ...named(
+        'task',
+        floorView(viewPlan(plan)).map(({ task }) => task),
+      ),
       ...named('sheet', this.log().sheets),
     ];
-  }); // prettier-ignore
-  private readonly byKey = computed(() => new Map(this.choices().map((choice) => [`${choice.kind}:${choice.id}`, choice.name])));
+  });
+  private readonly byKey = computed(
+    () => new Map(this.choices().map((choice) => [`${choice.kind}:${choice.id}`, choice.name])),
+  );
   readonly nameOf = ({ kind, id }: About): string =>
     this.byKey().get(`${kind}:${id}`) ?? 'something that is no longer in the plan';
 

@@ -12,20 +12,51 @@ import { SelectField } from '../../kit/fields/select-field';
   host: { class: 'card block p-4' },
   template: `
     <div class="grid gap-3 sm:grid-cols-3">
-      <fl-number-field label="Minutes" [limits]="limits.minutes" [value]="own().minutes" (changed)="put({ minutes: $event })" />
-      <fl-number-field label="People" [limits]="limits.people" [value]="own().people" (changed)="put({ people: $event })" />
-      <fl-select-field field="own-gate" label="Before it closes" none="no gate" [options]="gateChoices()" [value]="own().gateId" (changed)="put({ gateId: $event || null })" />
+      <fl-number-field
+        label="Minutes"
+        [limits]="limits.minutes"
+        [value]="own().minutes"
+        (changed)="put({ minutes: $event })"
+      />
+      <fl-number-field
+        label="People"
+        [limits]="limits.people"
+        [value]="own().people"
+        (changed)="put({ people: $event })"
+      />
+      <fl-select-field
+        field="own-gate"
+        label="Before it closes"
+        none="no gate"
+        [options]="gateChoices()"
+        [value]="own().gateId"
+        (changed)="put({ gateId: $event || null })"
+      />
     </div>
     <p class="label mt-3">After</p>
     @for (need of needs(); track need.id) {
       <div class="flex items-center gap-3 border-t border-rule">
         <p class="min-w-0 flex-1">{{ need.name }}</p>
-        <button type="button" class="btn" [attr.aria-label]="'Not after ' + need.name" (click)="put({ needs: without(need.id) })">Remove</button>
+        <button
+          type="button"
+          class="btn"
+          [attr.aria-label]="'Not after ' + need.name"
+          (click)="put({ needs: without(need.id) })"
+        >
+          Remove
+        </button>
       </div>
     }
-    <fl-select-field field="own-need" label="It comes after" none="choose a task" [options]="choices()" [value]="null" (changed)="need($event)" />
+    <fl-select-field
+      field="own-need"
+      label="It comes after"
+      none="choose a task"
+      [options]="choices()"
+      [value]="null"
+      (changed)="need($event)"
+    />
   `,
-}) // prettier-ignore
+})
 export class OwnForm {
   readonly own = input.required<OwnTask>();
   readonly floor = input.required<Floor>();
@@ -33,13 +64,17 @@ export class OwnForm {
   readonly gates = input.required<readonly Gate[]>();
   readonly changed = output<Floor>();
   protected readonly limits = OWN_TASK.fields;
-  protected readonly gateChoices = computed(() => this.gates().map(({ id, name }) => [id, name] as const));
+  protected readonly gateChoices = computed(() =>
+    this.gates().map(({ id, name }) => [id, name] as const),
+  );
   protected readonly needs = computed(() =>
     this.views().flatMap(({ task }) => (this.own().needs.includes(task.id) ? [task] : [])),
   );
   protected readonly choices = computed(() =>
-    mayNeed(this.views(), `own:${this.own().id}`).flatMap(({ task: { id, name } }) => (this.own().needs.includes(id) ? [] : [[id, name] as const])),
-  ); // prettier-ignore
+    mayNeed(this.views(), `own:${this.own().id}`).flatMap(({ task: { id, name } }) =>
+      this.own().needs.includes(id) ? [] : [[id, name] as const],
+    ),
+  );
 
   protected without(id: string): string[] {
     return this.own().needs.filter((need) => need !== id);

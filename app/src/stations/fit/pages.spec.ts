@@ -11,20 +11,33 @@ const gannet = demo('gannet');
 /** The station with one of its pages open. */
 async function page(id: string, name: string, plan?: Plan): Promise<At> {
   const at = await station(FitStation, id, 'line-r1', plan);
-  await at.click([...at.root.querySelectorAll<HTMLElement>('fl-side-bar button')].find((b) => b.textContent!.trim() === name)!);
+  await at.click(
+    [...at.root.querySelectorAll<HTMLElement>('fl-side-bar button')].find(
+      (b) => b.textContent!.trim() === name,
+    )!,
+  );
   return at;
 }
 const field = (at: At, label: string): HTMLInputElement =>
-  [...at.root.querySelectorAll<HTMLInputElement>('input, select')].find(({ labels }) => [...(labels ?? [])].some((one) => one.textContent!.trim() === label))!; // prettier-ignore
+  [...at.root.querySelectorAll<HTMLInputElement>('input, select')].find(({ labels }) =>
+    [...(labels ?? [])].some((one) => one.textContent!.trim() === label),
+  )!;
 const corners = (at: At) => at.store.plan().corners!;
 
 describe('pages of Fit', () => {
   test('a wheel says nothing before all four readings are there, then what spacer it wants', async () => {
     const at = await page('fp1', 'Wheels');
-    for (const [label, text] of [['1 Caliper’s highest place, from the axis', '172'], ['2 Caliper past the hub’s face', '48'], ['3 Wheel’s barrel, inside, from the axis', '178']] as const) await at.type(field(at, label), text); // prettier-ignore
+    for (const [label, text] of [
+      ['1 Caliper’s highest place, from the axis', '172'],
+      ['2 Caliper past the hub’s face', '48'],
+      ['3 Wheel’s barrel, inside, from the axis', '178'],
+    ] as const)
+      await at.type(field(at, label), text);
     expect([at.texts('[data-test=wheel]'), at.store.plan().corners ?? null]).toEqual([[], null]);
     await at.type(field(at, '4 Wheel’s face in to the back of its spokes'), '45');
-    expect(at.texts('[data-test=wheel]')[0]).toBe('It does not go on as it is: 6 mm under the barrel, -3 mm behind the spokes. A spacer of 6 mm gives the spokes their 3 mm.'); // prettier-ignore
+    expect(at.texts('[data-test=wheel]')[0]).toBe(
+      'It does not go on as it is: 6 mm under the barrel, -3 mm behind the spokes. A spacer of 6 mm gives the spokes their 3 mm.',
+    );
     await at.type(field(at, 'Spacer'), '6');
     expect(at.texts('[data-test=wheel]')[0]).toMatch(/^It goes on/);
     await at.type(field(at, '2 Caliper past the hub’s face'), '');
@@ -36,17 +49,30 @@ describe('pages of Fit', () => {
     await at.click(at.button('Add a hub'));
     await at.choose(at.one('#hub-kind-hub-1'), 'unit hub');
     expect(at.texts('section[aria-label="Hub 1"] [role=status]')[0]).toMatch(/^Never backed off/);
-    expect(at.store.snags().some(({ rule, level }) => rule === 'hub-nut' && level === 'stop')).toBe(true);
+    expect(at.store.snags().some(({ rule, level }) => rule === 'hub-nut' && level === 'stop')).toBe(
+      true,
+    );
     await at.choose(at.one('#hub-school-hub-1'), 'maker’s figure');
-    expect(at.texts('section[aria-label="Hub 1"] [role=status]')[0]).toBe('Not yet measured and locked.');
+    expect(at.texts('section[aria-label="Hub 1"] [role=status]')[0]).toBe(
+      'Not yet measured and locked.',
+    );
     await at.click(at.button('Remove Hub 1'));
     expect(corners(at).hubs).toEqual([]);
   });
 
   test('a cable is added once all five readings are there, one at a time', async () => {
     const at = await page('fp3', 'Parking');
-    const fresh = (label: string): HTMLInputElement => [...at.root.querySelectorAll<HTMLElement>('section[aria-label="A new cable"] fl-entry')].find((one) => one.textContent!.includes(label))!.querySelector('input')!; // prettier-ignore
-    for (const [label, text] of [['Its way', '1400'], ['Its outer', '1430'], ['Inner past', '120'], ['Lever and shoe', '100']] as const) await at.type(fresh(label), text); // prettier-ignore
+    const fresh = (label: string): HTMLInputElement =>
+      [...at.root.querySelectorAll<HTMLElement>('section[aria-label="A new cable"] fl-entry')]
+        .find((one) => one.textContent!.includes(label))!
+        .querySelector('input')!;
+    for (const [label, text] of [
+      ['Its way', '1400'],
+      ['Its outer', '1430'],
+      ['Inner past', '120'],
+      ['Lever and shoe', '100'],
+    ] as const)
+      await at.type(fresh(label), text);
     expect(at.store.plan().corners ?? null).toBeNull();
     await at.type(fresh('Adjuster'), '30');
     expect(at.texts('[data-test=cable]')).toEqual([
@@ -60,7 +86,9 @@ describe('pages of Fit', () => {
     const lever = gannet.parking!;
     if (lever.by !== 'lever') throw new Error('The demo has a lever.');
     const cableN = lever.handN * lever.leverRatio * lever.efficiency;
-    expect(at.texts('[data-test=lever-force]')[0]).toBe(`By Size: ${figure(lever.handN)} N at the hand make ${figure(cableN, 0)} N in the cable, and press each shoe’s lever with ${figure((cableN / 2) * lever.shoeRatio, 0)} N.`); // prettier-ignore
+    expect(at.texts('[data-test=lever-force]')[0]).toBe(
+      `By Size: ${figure(lever.handN)} N at the hand make ${figure(cableN, 0)} N in the cable, and press each shoe’s lever with ${figure((cableN / 2) * lever.shoeRatio, 0)} N.`,
+    );
     at.store.apply({ edit: 'setSheet', with: { sheet: 'parking', to: null } });
     await at.settle();
     expect(at.texts('[data-test=lever-force]')[0]).toMatch(/nothing stands there yet/);
@@ -69,7 +97,13 @@ describe('pages of Fit', () => {
   test('a proof load is held, and stays with what was measured', async () => {
     const at = await page('fp4', 'Loads');
     await at.click(at.button('Add what was welded'));
-    for (const [label, text] of [['Loaded with, N', '1350'], ['Held for, s', '10'], ['Mark before', '40'], ['Mark after', '43']] as const) await at.type(field(at, label), text); // prettier-ignore
+    for (const [label, text] of [
+      ['Loaded with, N', '1350'],
+      ['Held for, s', '10'],
+      ['Mark before', '40'],
+      ['Mark after', '43'],
+    ] as const)
+      await at.type(field(at, label), text);
     expect(at.texts('[data-test=load]')[0]).toMatch(/^It stayed bent/);
     await at.type(field(at, 'Mark after'), '40.1');
     await at.choose(at.one('#sound-load-1'), 'sound');
@@ -79,7 +113,13 @@ describe('pages of Fit', () => {
   test('a sheet that was asked for, and one that is here and gives figures their source', async () => {
     const at = await page('fp5', 'Sheets');
     await at.click(at.button('Add a sheet'));
-    expect(at.store.plan().log!.sheets).toEqual([expect.objectContaining({ name: 'Sheet 1', state: 'asked', askedOn: expect.stringMatching(/^\d{4}-/) })]); // prettier-ignore
+    expect(at.store.plan().log!.sheets).toEqual([
+      expect.objectContaining({
+        name: 'Sheet 1',
+        state: 'asked',
+        askedOn: expect.stringMatching(/^\d{4}-/),
+      }),
+    ]);
     await at.choose(at.one('#sheet-state-sheet-1'), 'here');
     await at.click(at.button('Add a change'));
     await at.type(field(at, 'What was changed'), 'Wider axle');
@@ -88,7 +128,16 @@ describe('pages of Fit', () => {
 
   test('the log: written, found by words and by place, gone when it is taken out', async () => {
     const about = { kind: 'line', id: 'line-r2' } as const;
-    const entry = { id: 'entry-1', at: '2026-11-26T08:00:00Z', by: 'MK', text: 'Chafed', reading: '', about, when: 'before', photos: [] } as const; // prettier-ignore
+    const entry = {
+      id: 'entry-1',
+      at: '2026-11-26T08:00:00Z',
+      by: 'MK',
+      text: 'Chafed',
+      reading: '',
+      about,
+      when: 'before',
+      photos: [],
+    } as const;
     const at = await page('fp6', 'Log', { ...gannet, log: { ...NO_LOG, entries: [entry] } });
     const entries = (): string[] => at.texts('[data-test=entry]');
     expect(entries()[0]).toMatch(/R2.*08:00, MK, as it was before.*Chafed/);
@@ -101,11 +150,19 @@ describe('pages of Fit', () => {
     await at.choose(at.one('#log-place'), 'R2');
     expect(entries()).toHaveLength(1);
     await at.click(
-      [...at.root.querySelectorAll<HTMLElement>('[data-test=entry] button')].find((b) => b.textContent!.trim() === 'Remove')!,
+      [...at.root.querySelectorAll<HTMLElement>('[data-test=entry] button')].find(
+        (b) => b.textContent!.trim() === 'Remove',
+      )!,
     );
     expect(at.store.plan().log!.entries.map(({ id }) => id)).toEqual(['entry-2']);
     // What it was about may be gone from the plan.
-    at.store.apply({ edit: 'setSheet', with: { sheet: 'log', to: { ...NO_LOG, entries: [{ ...entry, about: { kind: 'line', id: 'gone' } }] } } }); // prettier-ignore
+    at.store.apply({
+      edit: 'setSheet',
+      with: {
+        sheet: 'log',
+        to: { ...NO_LOG, entries: [{ ...entry, about: { kind: 'line', id: 'gone' } }] },
+      },
+    });
     await at.choose(at.one('#log-place'), 'every place');
     expect(entries()[0]).toMatch(/something that is no longer in the plan/);
   });
@@ -114,12 +171,16 @@ describe('pages of Fit', () => {
     const at = await page('fp8', 'Log');
     await at.type(at.one<HTMLInputElement>('#log-text'), 'Two clips, one screw', 'input');
     await at.click(
-      [...at.root.querySelectorAll<HTMLElement>('fl-check-field label')].find((one) => one.textContent!.includes('bag: no. 1'))!,
+      [...at.root.querySelectorAll<HTMLElement>('fl-check-field label')].find((one) =>
+        one.textContent!.includes('bag: no. 1'),
+      )!,
     );
     await at.choose(at.one('#log-about'), 'R1');
     await at.click(at.button('Put it in the log'));
     expect(at.store.plan().log!.entries[0]).toMatchObject({ bag: 1, text: 'Two clips, one screw' });
-    expect(at.texts('[data-test=bag]')).toEqual([expect.stringMatching(/^Bag 1 ?Two clips, one screw ?Goes to: R1/)]);
+    expect(at.texts('[data-test=bag]')).toEqual([
+      expect.stringMatching(/^Bag 1 ?Two clips, one screw ?Goes to: R1/),
+    ]);
     expect(at.texts('fl-check-field label').some((text) => text.includes('bag: no. 2'))).toBe(true);
   });
 
@@ -129,6 +190,8 @@ describe('pages of Fit', () => {
     await at.settle();
     await at.click(at.one('[data-task="safety:stands"]'));
     await at.click(at.button('Photograph, log it'));
-    expect(at.one<HTMLSelectElement>('#log-about').selectedOptions[0]!.text).toBe('On stands, by the frame');
+    expect(at.one<HTMLSelectElement>('#log-about').selectedOptions[0]!.text).toBe(
+      'On stands, by the frame',
+    );
   });
 });

@@ -34,7 +34,13 @@ type Read = Readonly<Record<Reading, number | null>> | null;
 const ASKS: readonly Ask<Reading>[] = [
   { key: 'wayMm', label: 'Its way, stop to stop', unit: 'length', least: 1, most: 10_000 },
   { key: 'outerMm', label: 'Its outer', unit: 'length', least: 1, most: 10_000 },
-  { key: 'freeMm', label: 'Inner past the outer, both ends', unit: 'length', least: 0, most: 10_000 },
+  {
+    key: 'freeMm',
+    label: 'Inner past the outer, both ends',
+    unit: 'length',
+    least: 0,
+    most: 10_000,
+  },
   { key: 'needMm', label: 'Lever and shoe need of it', unit: 'length', least: 0, most: 10_000 },
   { key: 'adjustMm', label: 'Adjuster takes up', unit: 'length', least: 0, most: 10_000 },
 ];
@@ -50,13 +56,40 @@ const ASKS: readonly Ask<Reading>[] = [
     @for (cable of cables(); track cable.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="cable.name">
         <div class="grid gap-3 sm:grid-cols-3">
-          <fl-text-field [field]="'cable-' + cable.id" label="Cable" [value]="cable.name" (changed)="change(cable.id, { name: $event })" />
-          <fl-select-field [field]="'cable-hand-' + cable.id" label="Made for" [options]="hands" [value]="cable.hand" (changed)="change(cable.id, { hand: $event })" />
-          <fl-maybe-field label="Slack after twenty pulls" unit="length" none="not pulled yet" [limits]="limits.wayMm" [value]="cable.slackAfterMm" (changed)="change(cable.id, { slackAfterMm: $event })" />
+          <fl-text-field
+            [field]="'cable-' + cable.id"
+            label="Cable"
+            [value]="cable.name"
+            (changed)="change(cable.id, { name: $event })"
+          />
+          <fl-select-field
+            [field]="'cable-hand-' + cable.id"
+            label="Made for"
+            [options]="hands"
+            [value]="cable.hand"
+            (changed)="change(cable.id, { hand: $event })"
+          />
+          <fl-maybe-field
+            label="Slack after twenty pulls"
+            unit="length"
+            none="not pulled yet"
+            [limits]="limits.wayMm"
+            [value]="cable.slackAfterMm"
+            (changed)="change(cable.id, { slackAfterMm: $event })"
+          />
         </div>
-        <fl-readings-form class="mt-3" [asks]="asks" [value]="cable.read" (changed)="readings(cable.id, $event)" />
-        <p class="mt-3 rounded-lg bg-paper px-4 py-2" role="status" data-test="cable">{{ cable.words }}</p>
-        <button type="button" class="btn mt-2" (click)="remove(cable.id)">Remove {{ cable.name }}</button>
+        <fl-readings-form
+          class="mt-3"
+          [asks]="asks"
+          [value]="cable.read"
+          (changed)="readings(cable.id, $event)"
+        />
+        <p class="mt-3 rounded-lg bg-paper px-4 py-2" role="status" data-test="cable">
+          {{ cable.words }}
+        </p>
+        <button type="button" class="btn mt-2" (click)="remove(cable.id)">
+          Remove {{ cable.name }}
+        </button>
       </section>
     }
     <section class="card mt-4 p-5" aria-label="A new cable">
@@ -88,14 +121,38 @@ const ASKS: readonly Ask<Reading>[] = [
     <h2 class="mt-8 text-2xl font-bold">Pedal and pushrod</h2>
     <div class="card mt-3 p-5">
       <div class="grid gap-3 sm:grid-cols-3">
-        <fl-maybe-field label="Free play at the pad, cold" unit="length" none="not measured" [limits]="play.coldMm.of" [value]="pushrod().coldMm" (changed)="setPlay({ coldMm: $event })" />
-        <fl-maybe-field label="Free play, hot" unit="length" none="not measured" [limits]="play.coldMm.of" [value]="pushrod().hotMm" (changed)="setPlay({ hotMm: $event })" />
-        <fl-yes-no-field field="valve-holds" label="Booster’s non-return valve" yes="holds" no="leaks" none="not tried" [value]="pushrod().valveHolds" (changed)="setPlay({ valveHolds: $event })" />
+        <fl-maybe-field
+          label="Free play at the pad, cold"
+          unit="length"
+          none="not measured"
+          [limits]="play.coldMm.of"
+          [value]="pushrod().coldMm"
+          (changed)="setPlay({ coldMm: $event })"
+        />
+        <fl-maybe-field
+          label="Free play, hot"
+          unit="length"
+          none="not measured"
+          [limits]="play.coldMm.of"
+          [value]="pushrod().hotMm"
+          (changed)="setPlay({ hotMm: $event })"
+        />
+        <fl-yes-no-field
+          field="valve-holds"
+          label="Booster’s non-return valve"
+          yes="holds"
+          no="leaks"
+          none="not tried"
+          [value]="pushrod().valveHolds"
+          (changed)="setPlay({ valveHolds: $event })"
+        />
       </div>
-      <p class="mt-3 rounded-lg bg-paper px-4 py-2" role="status" data-test="play">{{ playWords() }}</p>
+      <p class="mt-3 rounded-lg bg-paper px-4 py-2" role="status" data-test="play">
+        {{ playWords() }}
+      </p>
     </div>
   `,
-}) // prettier-ignore
+})
 export class ParkingPage {
   private readonly sheet = inject(CornersSheet);
   private readonly store = inject(PlanStore);
@@ -105,7 +162,11 @@ export class ParkingPage {
   protected readonly asks = ASKS;
   protected readonly limits = CABLE.fields;
   protected readonly play = CORNERS.fields.play.fields;
-  protected readonly hands = [['left', 'the left side'], ['right', 'the right side'], ['either', 'either side']] as const; // prettier-ignore
+  protected readonly hands = [
+    ['left', 'the left side'],
+    ['right', 'the right side'],
+    ['either', 'either side'],
+  ] as const;
   protected readonly cables = computed(() =>
     this.sheet.corners().cables.map((cable) => ({
       ...cable,
@@ -119,7 +180,9 @@ export class ParkingPage {
   protected readonly force = computed(() => {
     const plan = this.store.plan();
     const found = viewPlan(plan).works.parking;
-    return found && plan.parking?.by === 'lever' ? `By Size: ${figure(plan.parking.handN)} N at the hand make ${figure(found.cableN, 0)} N in the cable, and press each shoe’s lever with ${figure(found.shoeN, 0)} N.` : 'Force from hand to shoe is reckoned in Size, under Parking: nothing stands there yet.'; // prettier-ignore
+    return found && plan.parking?.by === 'lever'
+      ? `By Size: ${figure(plan.parking.handN)} N at the hand make ${figure(found.cableN, 0)} N in the cable, and press each shoe’s lever with ${figure(found.shoeN, 0)} N.`
+      : 'Force from hand to shoe is reckoned in Size, under Parking: nothing stands there yet.';
   });
   protected readonly pushrod = computed(() => this.sheet.corners().play);
   private full(mm: number): string {
@@ -128,31 +191,63 @@ export class ParkingPage {
 
   private wordsOf(cable: Cable): string {
     const { outerOverMm, innerOverMm, fault } = cableFit(cable);
-    const said = { 'outer-short': `${this.full(-outerOverMm)} too short for its way: it does not reach its stops.`, 'outer-long': `${this.full(outerOverMm)} too long for its way: it hangs. A shorter one, or stops further apart.`, 'inner-short': `Its inner is ${this.full(-innerOverMm)} short: the brake is on before the lever moves.`, 'inner-long': `Its inner has ${this.full(innerOverMm)} too much; the adjuster takes up ${this.full(cable.adjustMm)}.` }; // prettier-ignore
+    const said = {
+      'outer-short': `${this.full(-outerOverMm)} too short for its way: it does not reach its stops.`,
+      'outer-long': `${this.full(outerOverMm)} too long for its way: it hangs. A shorter one, or stops further apart.`,
+      'inner-short': `Its inner is ${this.full(-innerOverMm)} short: the brake is on before the lever moves.`,
+      'inner-long': `Its inner has ${this.full(innerOverMm)} too much; the adjuster takes up ${this.full(cable.adjustMm)}.`,
+    };
     if (fault) return said[fault];
     return `It fits: ${this.full(outerOverMm)} longer than its way, ${this.full(innerOverMm)} for the adjuster.${cable.slackAfterMm === null ? ' Twenty pulls, then its slack again.' : cable.slackAfterMm > cable.adjustMm ? ' After twenty pulls it has more slack than its adjuster takes up.' : ''}`;
   }
   protected readonly playWords = computed(() => {
     const { coldMm, hotMm, valveHolds } = this.pushrod();
     const words = [];
-    if (coldMm === null) words.push('Cold, then hot after a drive: a rod without play holds the port shut and the brakes drag on.');
-    else if (coldMm === 0 || hotMm === 0) words.push(`No play ${coldMm === 0 ? 'cold' : 'hot'}: the master’s port may stay shut, pressure builds up and the brakes drag. Shorten the rod.`);
-    else if (hotMm !== null && hotMm < coldMm / 2) words.push('Heat takes up more than half of its play: look whether it drags after a long descent.');
+    if (coldMm === null)
+      words.push(
+        'Cold, then hot after a drive: a rod without play holds the port shut and the brakes drag on.',
+      );
+    else if (coldMm === 0 || hotMm === 0)
+      words.push(
+        `No play ${coldMm === 0 ? 'cold' : 'hot'}: the master’s port may stay shut, pressure builds up and the brakes drag. Shorten the rod.`,
+      );
+    else if (hotMm !== null && hotMm < coldMm / 2)
+      words.push(
+        'Heat takes up more than half of its play: look whether it drags after a long descent.',
+      );
     else words.push(hotMm === null ? 'Measure it again hot.' : 'Play is there cold and hot.');
-    if (valveHolds === false) words.push('The valve lets the vacuum go: a new one, or the help is gone with the engine.');
-    if (valveHolds === null) words.push('Engine off after a minute: two or three helped pushes must be left.');
+    if (valveHolds === false)
+      words.push('The valve lets the vacuum go: a new one, or the help is gone with the engine.');
+    if (valveHolds === null)
+      words.push('Engine off after a minute: two or three helped pushes must be left.');
     return words.join(' ');
-  }); // prettier-ignore
+  });
 
   protected add(read: Read): void {
     const { cables } = this.sheet.corners();
-    if (read) this.sheet.set({ cables: [...cables, { ...(read as unknown as CableReadings), id: freshIn('cable', cables), name: `Cable ${cables.length + 1}`, hand: 'either', slackAfterMm: null }] }); // prettier-ignore
+    if (read)
+      this.sheet.set({
+        cables: [
+          ...cables,
+          {
+            ...(read as unknown as CableReadings),
+            id: freshIn('cable', cables),
+            name: `Cable ${cables.length + 1}`,
+            hand: 'either',
+            slackAfterMm: null,
+          },
+        ],
+      });
   }
   protected readings(id: string, read: Read): void {
     if (read) this.change(id, read as unknown as CableReadings);
   }
   protected change(id: string, patch: Partial<Cable>): void {
-    this.sheet.set({ cables: this.sheet.corners().cables.map((cable) => (cable.id === id ? { ...cable, ...patch } : cable)) });
+    this.sheet.set({
+      cables: this.sheet
+        .corners()
+        .cables.map((cable) => (cable.id === id ? { ...cable, ...patch } : cable)),
+    });
   }
   protected remove(id: string): void {
     this.sheet.set({ cables: this.sheet.corners().cables.filter((cable) => cable.id !== id) });

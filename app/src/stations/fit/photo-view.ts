@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, effect, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  signal,
+} from '@angular/core';
 import type { Photo } from '@firm-line/core/plan';
 import { Photos } from '../../storage/photos';
 
@@ -9,12 +17,22 @@ import { Photos } from '../../storage/photos';
   host: { class: 'block' },
   template: `
     @if (url(); as src) {
-      <img class="h-full w-full rounded object-cover" [src]="src" [alt]="alt()" loading="lazy" [attr.width]="photo().widthPx" [attr.height]="photo().heightPx" />
+      <img
+        class="h-full w-full rounded object-cover"
+        [src]="src"
+        [alt]="alt()"
+        loading="lazy"
+        [attr.width]="photo().widthPx"
+        [attr.height]="photo().heightPx"
+      />
     } @else {
-      <span class="flex h-full w-full items-center justify-center rounded border border-dashed border-rule p-2 text-center text-sm text-ink-soft">{{ missing() ? 'This photograph is in another browser' : 'Photograph…' }}</span>
+      <span
+        class="flex h-full w-full items-center justify-center rounded border border-dashed border-rule p-2 text-center text-sm text-ink-soft"
+        >{{ missing() ? 'This photograph is in another browser' : 'Photograph…' }}</span
+      >
     }
   `,
-}) // prettier-ignore
+})
 export class PhotoView {
   private readonly photos = inject(Photos);
   readonly photo = input.required<Photo>();

@@ -13,14 +13,17 @@ const file = (name: string): File => new File(['x'], name, { type: 'image/jpeg' 
 class Album {
   readonly kept: string[] = [];
   keep({ name }: File): Promise<Photo> {
-    if (name === 'bad.jpg') return Promise.reject(new Error('bad.jpg: It cannot be read as a picture here: save it as JPEG or PNG.'));
+    if (name === 'bad.jpg')
+      return Promise.reject(
+        new Error('bad.jpg: It cannot be read as a picture here: save it as JPEG or PNG.'),
+      );
     this.kept.push(name);
     return Promise.resolve(photo(name));
   }
   get(digest: string, which: string): Promise<Blob | undefined> {
     return Promise.resolve(digest === 'elsewhere' ? undefined : new Blob([`${digest} ${which}`]));
   }
-} // prettier-ignore
+}
 
 describe('photographs', () => {
   let open: Set<string>;
@@ -43,13 +46,17 @@ describe('photographs', () => {
     fixture.componentInstance.photos.subscribe((now) => photos.set(now));
     await fixture.whenStable();
     const root = fixture.nativeElement as HTMLElement;
-    const drop = Object.assign(new Event('drop'), { dataTransfer: { files: [file('one.jpg'), file('bad.jpg'), file('two.jpg'), file('one.jpg')] } }); // prettier-ignore
+    const drop = Object.assign(new Event('drop'), {
+      dataTransfer: { files: [file('one.jpg'), file('bad.jpg'), file('two.jpg'), file('one.jpg')] },
+    });
     root.dispatchEvent(drop);
     await until(() => photos().length === 2 && album.kept.length === 3);
     await fixture.whenStable();
     // The same picture twice is one.
     expect(photos().map(({ digest }) => digest)).toEqual(['one.jpg', 'two.jpg']);
-    expect([...root.querySelectorAll('.fault')].map((one) => one.textContent!.trim())).toEqual(['bad.jpg: It cannot be read as a picture here: save it as JPEG or PNG.']); // prettier-ignore
+    expect([...root.querySelectorAll('.fault')].map((one) => one.textContent!.trim())).toEqual([
+      'bad.jpg: It cannot be read as a picture here: save it as JPEG or PNG.',
+    ]);
     root.querySelector<HTMLElement>('[aria-label="Leave out photograph 1"]')!.click();
     expect(photos().map(({ digest }) => digest)).toEqual(['two.jpg']);
   });
@@ -79,7 +86,9 @@ describe('photographs', () => {
     await fixture.whenStable();
     const root = fixture.nativeElement as HTMLElement;
     const clip = (): string =>
-      root.querySelector<HTMLElement>('fl-photo-view:nth-of-type(2)')!.style.getPropertyValue('clip-path');
+      root
+        .querySelector<HTMLElement>('fl-photo-view:nth-of-type(2)')!
+        .style.getPropertyValue('clip-path');
     const slider = root.querySelector<HTMLInputElement>('#before-now')!;
     slider.value = '80';
     slider.dispatchEvent(new Event('input'));

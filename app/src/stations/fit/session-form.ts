@@ -11,17 +11,37 @@ import { NumberField } from '../../kit/fields/number-field';
   host: { class: 'block' },
   template: `
     <div class="grid grid-cols-2 gap-3">
-      <fl-number-field label="Minutes" [limits]="limits.minutes" [value]="means().minutes" (changed)="put({ minutes: $event })" />
-      <fl-number-field label="People" [limits]="limits.people" [value]="means().people" (changed)="put({ people: $event })" />
+      <fl-number-field
+        label="Minutes"
+        [limits]="limits.minutes"
+        [value]="means().minutes"
+        (changed)="put({ minutes: $event })"
+      />
+      <fl-number-field
+        label="People"
+        [limits]="limits.people"
+        [value]="means().people"
+        (changed)="put({ people: $event })"
+      />
     </div>
     <p class="label mt-2">At hand</p>
     @for (tool of tools(); track tool) {
-      <fl-check-field [label]="tool" [checked]="!means().lacks.includes(tool)" (changed)="has(tool, $event)" />
+      <fl-check-field
+        [label]="tool"
+        [checked]="!means().lacks.includes(tool)"
+        (changed)="has(tool, $event)"
+      />
     }
-    <button type="button" class="btn mt-2 w-full" (click)="begun.emit()">Begin a new session</button>
-    <p class="text-sm text-ink-soft">Stands and chocks are then looked at anew.{{ means().on ? ' This one began on ' + means().on + '.' : '' }}</p>
+    <button type="button" class="btn mt-2 w-full" (click)="begun.emit()">
+      Begin a new session
+    </button>
+    <p class="text-sm text-ink-soft">
+      Stands and chocks are then looked at anew.{{
+        means().on ? ' This one began on ' + means().on + '.' : ''
+      }}
+    </p>
   `,
-}) // prettier-ignore
+})
 export class SessionForm {
   readonly means = input.required<SessionMeans>();
   readonly tools = input.required<readonly string[]>();

@@ -14,43 +14,131 @@ import { LogSheet } from './log-sheet';
   host: { class: 'block p-5' },
   template: `
     <h2 class="text-2xl font-bold">Makers’ sheets</h2>
-    <p class="mt-1 max-w-prose">A figure from a sheet names it. What no sheet says is an open point, never a figure from memory.</p>
+    <p class="mt-1 max-w-prose">
+      A figure from a sheet names it. What no sheet says is an open point, never a figure from
+      memory.
+    </p>
     @for (one of log().sheets; track one.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="one.name">
         <div class="grid gap-3 sm:grid-cols-3">
-          <fl-text-field [field]="'sheet-' + one.id" label="Sheet" [value]="one.name" (changed)="change(one.id, { name: $event })" />
-          <fl-select-field [field]="'sheet-kind-' + one.id" label="Of" [options]="kinds" [value]="one.kind" (changed)="change(one.id, { kind: $event })" />
-          <fl-select-field [field]="'sheet-state-' + one.id" label="It is" [options]="states" [value]="one.state" (changed)="change(one.id, { state: $event })" />
-          <fl-text-field [field]="'sheet-edition-' + one.id" label="Edition" [limits]="words" [value]="one.edition" (changed)="change(one.id, { edition: $event })" />
-          <fl-text-field [field]="'sheet-read-' + one.id" label="Read by" [limits]="words" [value]="one.readBy" (changed)="change(one.id, { readBy: $event })" />
+          <fl-text-field
+            [field]="'sheet-' + one.id"
+            label="Sheet"
+            [value]="one.name"
+            (changed)="change(one.id, { name: $event })"
+          />
+          <fl-select-field
+            [field]="'sheet-kind-' + one.id"
+            label="Of"
+            [options]="kinds"
+            [value]="one.kind"
+            (changed)="change(one.id, { kind: $event })"
+          />
+          <fl-select-field
+            [field]="'sheet-state-' + one.id"
+            label="It is"
+            [options]="states"
+            [value]="one.state"
+            (changed)="change(one.id, { state: $event })"
+          />
+          <fl-text-field
+            [field]="'sheet-edition-' + one.id"
+            label="Edition"
+            [limits]="words"
+            [value]="one.edition"
+            (changed)="change(one.id, { edition: $event })"
+          />
+          <fl-text-field
+            [field]="'sheet-read-' + one.id"
+            label="Read by"
+            [limits]="words"
+            [value]="one.readBy"
+            (changed)="change(one.id, { readBy: $event })"
+          />
           @if (one.state === 'asked') {
-            <div><label class="label block" [attr.for]="'asked-' + one.id">Asked for on</label><input #asked type="date" class="field w-full" [id]="'asked-' + one.id" [value]="one.askedOn ?? ''" (change)="change(one.id, { askedOn: asked.value || null })" /></div>
-            <div><label class="label block" [attr.for]="'due-' + one.id">Should be here by</label><input #due type="date" class="field w-full" [id]="'due-' + one.id" [value]="one.dueOn ?? ''" (change)="change(one.id, { dueOn: due.value || null })" /></div>
+            <div>
+              <label class="label block" [attr.for]="'asked-' + one.id">Asked for on</label
+              ><input
+                #asked
+                type="date"
+                class="field w-full"
+                [id]="'asked-' + one.id"
+                [value]="one.askedOn ?? ''"
+                (change)="change(one.id, { askedOn: asked.value || null })"
+              />
+            </div>
+            <div>
+              <label class="label block" [attr.for]="'due-' + one.id">Should be here by</label
+              ><input
+                #due
+                type="date"
+                class="field w-full"
+                [id]="'due-' + one.id"
+                [value]="one.dueOn ?? ''"
+                (change)="change(one.id, { dueOn: due.value || null })"
+              />
+            </div>
           }
         </div>
-        <fl-add-photos class="mt-3" [photos]="one.photos" (photosChange)="change(one.id, { photos: $event })" />
-        <button type="button" class="btn mt-3" (click)="remove(one.id)">Remove {{ one.name }}</button>
+        <fl-add-photos
+          class="mt-3"
+          [photos]="one.photos"
+          (photosChange)="change(one.id, { photos: $event })"
+        />
+        <button type="button" class="btn mt-3" (click)="remove(one.id)">
+          Remove {{ one.name }}
+        </button>
       </section>
     } @empty {
-      <fl-empty heading="No sheet yet" text="Kit, procedure, fluid, torque, wiring: say which you have, which you asked for, and which do not exist." />
+      <fl-empty
+        heading="No sheet yet"
+        text="Kit, procedure, fluid, torque, wiring: say which you have, which you asked for, and which do not exist."
+      />
     }
     <button type="button" class="btn mt-4" (click)="add()">Add a sheet</button>
     <h2 class="mt-8 text-2xl font-bold">Changed on the vehicle before</h2>
-    <p class="mt-1 max-w-prose">Other axle, other master, other wheels: a factory sheet does not hold for what was changed since.</p>
+    <p class="mt-1 max-w-prose">
+      Other axle, other master, other wheels: a factory sheet does not hold for what was changed
+      since.
+    </p>
     @for (one of log().earlier; track one.id) {
       <div class="mt-2 flex items-end gap-3">
-        <fl-text-field class="flex-1" [field]="'earlier-' + one.id" label="What was changed" [value]="one.text" (changed)="changeEarlier(one.id, $event)" />
-        <button type="button" class="btn" [attr.aria-label]="'Remove: ' + one.text" (click)="removeEarlier(one.id)">Remove</button>
+        <fl-text-field
+          class="flex-1"
+          [field]="'earlier-' + one.id"
+          label="What was changed"
+          [value]="one.text"
+          (changed)="changeEarlier(one.id, $event)"
+        />
+        <button
+          type="button"
+          class="btn"
+          [attr.aria-label]="'Remove: ' + one.text"
+          (click)="removeEarlier(one.id)"
+        >
+          Remove
+        </button>
       </div>
     }
     <button type="button" class="btn mt-3" (click)="addEarlier()">Add a change</button>
   `,
-}) // prettier-ignore
+})
 export class SheetsPage {
   private readonly sheet = inject(LogSheet);
   protected readonly log = computed(() => this.sheet.log());
-  protected readonly kinds = [['kit', 'a kit'], ['procedure', 'a factory procedure'], ['fluid', 'a fluid'], ['torque', 'torques'], ['wiring', 'wiring'], ['other', 'something else']] as const; // prettier-ignore
-  protected readonly states = [['have', 'here'], ['asked', 'asked for'], ['none', 'none exists']] as const; // prettier-ignore
+  protected readonly kinds = [
+    ['kit', 'a kit'],
+    ['procedure', 'a factory procedure'],
+    ['fluid', 'a fluid'],
+    ['torque', 'torques'],
+    ['wiring', 'wiring'],
+    ['other', 'something else'],
+  ] as const;
+  protected readonly states = [
+    ['have', 'here'],
+    ['asked', 'asked for'],
+    ['none', 'none exists'],
+  ] as const;
   protected readonly words = { least: 0, most: 200 };
 
   private set(sheets: readonly MakerSheet[]): void {
@@ -58,7 +146,20 @@ export class SheetsPage {
   }
   protected add(): void {
     const { sheets } = this.log();
-    this.set([...sheets, { id: freshIn('sheet', sheets), name: `Sheet ${sheets.length + 1}`, kind: 'torque', state: 'asked', edition: '', readBy: '', askedOn: new Date().toISOString().slice(0, 10), dueOn: null, photos: [] }]); // prettier-ignore
+    this.set([
+      ...sheets,
+      {
+        id: freshIn('sheet', sheets),
+        name: `Sheet ${sheets.length + 1}`,
+        kind: 'torque',
+        state: 'asked',
+        edition: '',
+        readBy: '',
+        askedOn: new Date().toISOString().slice(0, 10),
+        dueOn: null,
+        photos: [],
+      },
+    ]);
   }
   protected change(id: string, patch: Partial<MakerSheet>): void {
     this.set(this.log().sheets.map((one) => (one.id === id ? { ...one, ...patch } : one)));

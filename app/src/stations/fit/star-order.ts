@@ -5,17 +5,32 @@ import { starOrder } from '@firm-line/core/stations/fit/tasks';
 @Component({
   selector: 'fl-star-order',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'relative block aspect-square', role: 'group', 'aria-label': 'Order in which they are drawn up' },
+  host: {
+    class: 'relative block aspect-square',
+    role: 'group',
+    'aria-label': 'Order in which they are drawn up',
+  },
   template: `
     <svg class="absolute inset-0 size-full" viewBox="-100 -100 200 200" aria-hidden="true">
       <circle r="96" class="fill-none stroke-rule" stroke-width="2" />
-      <polyline [attr.points]="way()" class="fill-none stroke-copper" stroke-width="2" stroke-dasharray="5 4" />
+      <polyline
+        [attr.points]="way()"
+        class="fill-none stroke-copper"
+        stroke-width="2"
+        stroke-dasharray="5 4"
+      />
     </svg>
     @for (bolt of bolts(); track bolt.turn) {
       <button
         type="button"
         class="absolute flex size-tap -translate-1/2 items-center justify-center rounded-full border-2 font-mono text-lg font-semibold"
-        [class]="bolt.turn <= marked() ? 'border-ok bg-ok text-sheet' : bolt.turn === marked() + 1 ? 'border-copper bg-copper-pale text-ink' : 'border-ink-soft bg-sheet text-ink'"
+        [class]="
+          bolt.turn <= marked()
+            ? 'border-ok bg-ok text-sheet'
+            : bolt.turn === marked() + 1
+              ? 'border-copper bg-copper-pale text-ink'
+              : 'border-ink-soft bg-sheet text-ink'
+        "
         [style.left.%]="bolt.left"
         [style.top.%]="bolt.top"
         [attr.aria-label]="'No. ' + bolt.turn + (bolt.turn <= marked() ? ', marked' : '')"
@@ -26,7 +41,7 @@ import { starOrder } from '@firm-line/core/stations/fit/tasks';
       </button>
     }
   `,
-}) // prettier-ignore
+})
 export class StarOrder {
   readonly count = input.required<number>();
   /** How many of them are marked, in their order. */
@@ -39,5 +54,9 @@ export class StarOrder {
       return { turn: i + 1, left: 50 + 37 * Math.cos(angle), top: 50 + 37 * Math.sin(angle) };
     }),
   );
-  protected readonly way = computed(() => this.bolts().map(({ left, top }) => `${2 * left - 100},${2 * top - 100}`).join(' ')); // prettier-ignore
+  protected readonly way = computed(() =>
+    this.bolts()
+      .map(({ left, top }) => `${2 * left - 100},${2 * top - 100}`)
+      .join(' '),
+  );
 }

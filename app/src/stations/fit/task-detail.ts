@@ -10,8 +10,18 @@ import {
   viewChild,
 } from '@angular/core';
 import {
-  withDone, withFound, withLater, withLook, withOpened, withoutDone, withoutLater, withoutOwn, withTemporary, withTight, type TaskView,
-} from '@firm-line/core/stations/fit/tasks'; // prettier-ignore
+  withDone,
+  withFound,
+  withLater,
+  withLook,
+  withOpened,
+  withoutDone,
+  withoutLater,
+  withoutOwn,
+  withTemporary,
+  withTight,
+  type TaskView,
+} from '@firm-line/core/stations/fit/tasks';
 import { HELD_BY, type Floor, type Temporary } from '@firm-line/core/plan';
 import { SelectField } from '../../kit/fields/select-field';
 import { Jump } from '../../session/jump';
@@ -24,7 +34,11 @@ import { OwnForm } from './own-form';
 import { TorqueCard } from './torque-card';
 
 type Asking = 'later' | 'found' | 'held';
-const ASKED: Record<Asking, string> = { later: 'Why it is left', found: 'What is otherwise: a hole off by 25 mm, a flat filed', held: 'What is held, and where' }; // prettier-ignore
+const ASKED: Record<Asking, string> = {
+  later: 'Why it is left',
+  found: 'What is otherwise: a hole off by 25 mm, a flat filed',
+  held: 'What is held, and where',
+};
 
 /** One task in large type: how it is done, what is wanted, what the wrench said, and what came of it. */
 @Component({
@@ -37,60 +51,171 @@ const ASKED: Record<Asking, string> = { later: 'Why it is left', found: 'What is
     <p class="mt-2 text-lg">{{ view().task.how }}</p>
     <p class="mt-1 text-ink-soft">{{ facts() }}</p>
     @if (view().state === 'waits') {
-      <p class="mt-4 rounded-lg bg-copper-pale px-4 py-3 text-lg" data-test="waits">It waits. {{ view().why }}.</p>
+      <p class="mt-4 rounded-lg bg-copper-pale px-4 py-3 text-lg" data-test="waits">
+        It waits. {{ view().why }}.
+      </p>
     }
     @if (view().state === 'later') {
-      <p class="mt-4 rounded-lg bg-copper-pale px-4 py-3">{{ view().why }}. <button type="button" class="link" (click)="told.emit(backNow())">Take it up again</button></p>
+      <p class="mt-4 rounded-lg bg-copper-pale px-4 py-3">
+        {{ view().why }}.
+        <button type="button" class="link" (click)="told.emit(backNow())">Take it up again</button>
+      </p>
     }
     @if (isTightened()) {
-      <fl-torque-card class="mt-5" [task]="view().task" [floor]="floor()" (changed)="told.emit($event)" />
+      <fl-torque-card
+        class="mt-5"
+        [task]="view().task"
+        [floor]="floor()"
+        (changed)="told.emit($event)"
+      />
     }
     @if (own(); as one) {
-      <fl-own-form class="mt-5" [own]="one" [floor]="floor()" [views]="views()" [gates]="store.plan().gates" (changed)="told.emit($event)" />
+      <fl-own-form
+        class="mt-5"
+        [own]="one"
+        [floor]="floor()"
+        [views]="views()"
+        [gates]="store.plan().gates"
+        (changed)="told.emit($event)"
+      />
     }
     <div class="mt-6 flex flex-wrap gap-3">
       @if (view().state === 'done') {
-        <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(undone())">It is not done</button>
+        <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(undone())">
+          It is not done
+        </button>
         @if (isTightened()) {
-          <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(opened())">It was opened</button>
+          <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(opened())">
+            It was opened
+          </button>
         }
       } @else {
         @if (isTightened()) {
-          <button type="button" class="btn-main min-h-14 min-w-64 flex-1 px-5 text-xl" [disabled]="!said() || view().state === 'waits'" (click)="told.emit(tight())">Tight, marked: next</button>
+          <button
+            type="button"
+            class="btn-main min-h-14 min-w-64 flex-1 px-5 text-xl"
+            [disabled]="!said() || view().state === 'waits'"
+            (click)="told.emit(tight())"
+          >
+            Tight, marked: next
+          </button>
         } @else if (view().task.kind === 'look') {
-          <button type="button" class="btn-main min-h-14 min-w-64 flex-1 px-5 text-xl" [disabled]="view().state === 'waits'" (click)="told.emit(looked(true))">Looked at, good: next</button>
-          <button type="button" class="btn min-h-14 px-5 text-lg" [disabled]="view().state === 'waits'" (click)="told.emit(looked(false))">Not good</button>
+          <button
+            type="button"
+            class="btn-main min-h-14 min-w-64 flex-1 px-5 text-xl"
+            [disabled]="view().state === 'waits'"
+            (click)="told.emit(looked(true))"
+          >
+            Looked at, good: next
+          </button>
+          <button
+            type="button"
+            class="btn min-h-14 px-5 text-lg"
+            [disabled]="view().state === 'waits'"
+            (click)="told.emit(looked(false))"
+          >
+            Not good
+          </button>
         } @else {
-          <button type="button" class="btn-main min-h-14 min-w-64 flex-1 px-5 text-xl" [disabled]="view().state === 'waits'" (click)="told.emit(done())">Done: next</button>
+          <button
+            type="button"
+            class="btn-main min-h-14 min-w-64 flex-1 px-5 text-xl"
+            [disabled]="view().state === 'waits'"
+            (click)="told.emit(done())"
+          >
+            Done: next
+          </button>
         }
-        <button type="button" class="btn min-h-14 px-5 text-lg" (click)="asking.set(asking() === 'later' ? null : 'later')">Later</button>
+        <button
+          type="button"
+          class="btn min-h-14 px-5 text-lg"
+          (click)="asking.set(asking() === 'later' ? null : 'later')"
+        >
+          Later
+        </button>
       }
-      <button type="button" class="btn min-h-14 px-5 text-lg" (click)="asking.set(asking() === 'found' ? null : 'found')">Not as planned…</button>
-      <button type="button" class="btn min-h-14 px-5 text-lg" (click)="asking.set(asking() === 'held' ? null : 'held')">Held for now by…</button>
-      <button type="button" class="btn min-h-14 px-5 text-lg" [hidden]="view().task.place.kind === 'plan'" (click)="show()">Show it</button>
-      <button type="button" class="btn min-h-14 px-5 text-lg" (click)="log.write({ kind: 'task', id: view().task.id })">Photograph, log it</button>
+      <button
+        type="button"
+        class="btn min-h-14 px-5 text-lg"
+        (click)="asking.set(asking() === 'found' ? null : 'found')"
+      >
+        Not as planned…
+      </button>
+      <button
+        type="button"
+        class="btn min-h-14 px-5 text-lg"
+        (click)="asking.set(asking() === 'held' ? null : 'held')"
+      >
+        Held for now by…
+      </button>
+      <button
+        type="button"
+        class="btn min-h-14 px-5 text-lg"
+        [hidden]="view().task.place.kind === 'plan'"
+        (click)="show()"
+      >
+        Show it
+      </button>
+      <button
+        type="button"
+        class="btn min-h-14 px-5 text-lg"
+        (click)="log.write({ kind: 'task', id: view().task.id })"
+      >
+        Photograph, log it
+      </button>
       @if (comesOff()) {
-        <button type="button" class="btn min-h-14 px-5 text-lg" (click)="stays.emit(view().task.id)">It stays on</button>
+        <button
+          type="button"
+          class="btn min-h-14 px-5 text-lg"
+          (click)="stays.emit(view().task.id)"
+        >
+          It stays on
+        </button>
       }
       @if (isOwn()) {
-        <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(removed())">Remove it</button>
+        <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(removed())">
+          Remove it
+        </button>
       }
     </div>
     @if (asking(); as what) {
-      <form class="card mt-4 flex flex-wrap items-end gap-3 p-4" (submit)="say($event, words.value, day.value)">
-        <div class="min-w-48 flex-1"><label class="label block" for="task-words">{{ asked[what] }}</label><input #words id="task-words" class="field w-full" maxlength="200" /></div>
-        <div [hidden]="what !== 'later'"><label class="label block" for="task-day">Until</label><input #day id="task-day" type="date" class="field" /></div>
+      <form
+        class="card mt-4 flex flex-wrap items-end gap-3 p-4"
+        (submit)="say($event, words.value, day.value)"
+      >
+        <div class="min-w-48 flex-1">
+          <label class="label block" for="task-words">{{ asked[what] }}</label
+          ><input #words id="task-words" class="field w-full" maxlength="200" />
+        </div>
+        <div [hidden]="what !== 'later'">
+          <label class="label block" for="task-day">Until</label
+          ><input #day id="task-day" type="date" class="field" />
+        </div>
         @if (what === 'held') {
-          <fl-select-field field="task-held-by" label="By" [options]="heldBy" [value]="holder()" (changed)="holder.set($event)" />
+          <fl-select-field
+            field="task-held-by"
+            label="By"
+            [options]="heldBy"
+            [value]="holder()"
+            (changed)="holder.set($event)"
+          />
         }
         <button type="submit" class="btn">{{ what === 'later' ? 'Leave it' : 'Note it' }}</button>
       </form>
     }
     <div class="mt-4 max-w-xs">
-      <label class="label block" for="task-by">Who does it</label><input #who id="task-by" class="field w-full" maxlength="80" [value]="by.value()" (input)="by.set(who.value)" />
+      <label class="label block" for="task-by">Who does it</label
+      ><input
+        #who
+        id="task-by"
+        class="field w-full"
+        maxlength="80"
+        [value]="by.value()"
+        (input)="by.set(who.value)"
+      />
     </div>
   `,
-}) // prettier-ignore
+})
 export class TaskDetail {
   private readonly jump = inject(Jump);
   protected readonly store = inject(PlanStore);
@@ -102,25 +227,46 @@ export class TaskDetail {
   readonly stays = output<string>();
   protected readonly by = inject(Initials);
   protected readonly log = inject(LogSheet);
-  protected readonly asking = linkedSignal<string, Asking | null>({ source: () => this.view().task.id, computation: () => null });
+  protected readonly asking = linkedSignal<string, Asking | null>({
+    source: () => this.view().task.id,
+    computation: () => null,
+  });
   protected readonly asked = ASKED;
   protected readonly heldBy = HELD_BY.map((by) => [by, HELD_NAMES[by]] as const);
   protected readonly holder = signal<Temporary['by']>('zip-tie');
   /** When this task was first looked at: how long it took is reckoned from it. */
-  private readonly begun = linkedSignal({ source: () => this.view().task.id, computation: () => Date.now() });
+  private readonly begun = linkedSignal({
+    source: () => this.view().task.id,
+    computation: () => Date.now(),
+  });
 
   protected readonly facts = computed(() => {
     const { task, minutes } = this.view();
-    return [`about ${minutes} minutes`, task.people > 1 ? `${task.people} people` : 'alone', ...task.tools, ...(task.gate ? [`before ${task.gate.name}${task.gate.on ? `, ${task.gate.on}` : ''}`] : [])].join(' · ');
+    return [
+      `about ${minutes} minutes`,
+      task.people > 1 ? `${task.people} people` : 'alone',
+      ...task.tools,
+      ...(task.gate ? [`before ${task.gate.name}${task.gate.on ? `, ${task.gate.on}` : ''}`] : []),
+    ].join(' · ');
   });
   /** It is tightened: a joint's nut, or bolts. */
-  protected readonly isTightened = computed(() => Boolean(this.view().task.joint ?? this.view().task.fastener));
+  protected readonly isTightened = computed(() =>
+    Boolean(this.view().task.joint ?? this.view().task.fastener),
+  );
   private readonly card = viewChild(TorqueCard);
   protected readonly said = computed(() => this.card()?.said() ?? null);
-  protected readonly own = computed(() => this.floor().own.find(({ id }) => `own:${id}` === this.view().task.id) ?? null);
+  protected readonly own = computed(
+    () => this.floor().own.find(({ id }) => `own:${id}` === this.view().task.id) ?? null,
+  );
   protected readonly comesOff = computed(() => this.view().task.id.startsWith('strip:'));
   /** The user made it: a task, or bolts that follow from no part. */
-  protected readonly isOwn = computed(() => this.own() !== null || this.floor().wanted.some(({ key, name }) => name !== undefined && key === this.view().task.id)); // prettier-ignore
+  protected readonly isOwn = computed(
+    () =>
+      this.own() !== null ||
+      this.floor().wanted.some(
+        ({ key, name }) => name !== undefined && key === this.view().task.id,
+      ),
+  );
 
   private at(): string {
     return new Date().toISOString();
@@ -130,11 +276,24 @@ export class TaskDetail {
     return minutes >= 1 && minutes <= 600 ? minutes : null;
   }
   protected done(): Floor {
-    return withDone(this.floor(), this.view().task, this.at(), this.by.value().trim(), this.minutes());
+    return withDone(
+      this.floor(),
+      this.view().task,
+      this.at(),
+      this.by.value().trim(),
+      this.minutes(),
+    );
   }
   protected tight(): Floor {
     const { nm, washers } = this.said()!;
-    return withTight(this.floor(), this.view().task, nm, this.at(), this.by.value().trim(), washers);
+    return withTight(
+      this.floor(),
+      this.view().task,
+      nm,
+      this.at(),
+      this.by.value().trim(),
+      washers,
+    );
   }
   protected removed(): Floor {
     return withoutOwn(this.floor(), this.view().task.id);
@@ -154,14 +313,32 @@ export class TaskDetail {
   protected say(event: Event, words: string, day: string): void {
     event.preventDefault();
     const { task } = this.view();
-    if (this.asking() === 'later') this.told.emit(withLater(this.floor(), { task: task.id, until: day || null, why: words.trim() }));
-    else if (words.trim() && this.asking() === 'held') this.told.emit(withTemporary(this.floor(), { what: words.trim(), by: this.holder(), task: task.id, since: this.at().slice(0, 10) }));
-    else if (words.trim()) this.told.emit(withFound(this.floor(), task.id, `${task.name}: ${words.trim()}`, this.at()));
+    if (this.asking() === 'later')
+      this.told.emit(
+        withLater(this.floor(), { task: task.id, until: day || null, why: words.trim() }),
+      );
+    else if (words.trim() && this.asking() === 'held')
+      this.told.emit(
+        withTemporary(this.floor(), {
+          what: words.trim(),
+          by: this.holder(),
+          task: task.id,
+          since: this.at().slice(0, 10),
+        }),
+      );
+    else if (words.trim())
+      this.told.emit(withFound(this.floor(), task.id, `${task.name}: ${words.trim()}`, this.at()));
     this.asking.set(null);
   }
   protected show(): void {
     const { place, kind } = this.view().task;
     if (place.kind === 'plan') return;
-    this.jump.to(stationFor(kind === 'tighten' || kind === 'join' ? 'join' : place.kind === 'port' ? 'plumb' : 'route', place), place);
+    this.jump.to(
+      stationFor(
+        kind === 'tighten' || kind === 'join' ? 'join' : place.kind === 'port' ? 'plumb' : 'route',
+        place,
+      ),
+      place,
+    );
   }
-} // prettier-ignore
+}

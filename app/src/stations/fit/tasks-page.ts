@@ -1,5 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { floorView, gatesLeft, withFastener, withOwn, withSession, type TaskView } from '@firm-line/core/stations/fit/tasks';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
+import {
+  floorView,
+  gatesLeft,
+  withFastener,
+  withOwn,
+  withSession,
+  type TaskView,
+} from '@firm-line/core/stations/fit/tasks';
 import { beforeItCloses } from '@firm-line/core/stations/fit/gates';
 import { NO_FLOOR, type Floor, type SessionMeans } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
@@ -17,7 +31,8 @@ import { TaskDetail } from './task-detail';
 const MOST_LISTED = 12;
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 const DAY_MS = 86_400_000;
-const daysBefore = (day: string, days: number): string => new Date(Date.parse(`${day}T12:00:00Z`) - days * DAY_MS).toISOString().slice(0, 10); // prettier-ignore
+const daysBefore = (day: string, days: number): string =>
+  new Date(Date.parse(`${day}T12:00:00Z`) - days * DAY_MS).toISOString().slice(0, 10);
 const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
 
 /** What can be done now, one task at a time; what waits and why; what closes when; what is held for now. */
@@ -28,78 +43,177 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
     @if (views().length) {
-      <div class="grid flex-1 content-start md:grid-cols-[18rem_minmax(0,1fr)] xl:grid-cols-[21rem_minmax(0,1fr)_18rem] print:block">
+      <div
+        class="grid flex-1 content-start md:grid-cols-[18rem_minmax(0,1fr)] xl:grid-cols-[21rem_minmax(0,1fr)_18rem] print:block"
+      >
         <aside class="border-r border-rule bg-sheet py-3" aria-label="What can be done">
           <div class="flex items-center gap-3 px-4">
             <h2 class="mr-auto text-lg font-bold">{{ heading() }}</h2>
-            <button type="button" class="btn" [attr.aria-expanded]="changing()" (click)="changing.set(!changing())">Change</button>
+            <button
+              type="button"
+              class="btn"
+              [attr.aria-expanded]="changing()"
+              (click)="changing.set(!changing())"
+            >
+              Change
+            </button>
           </div>
           @if (changing()) {
-            <fl-session-form class="px-4 py-2" [means]="floor().session" [tools]="tools()" (changed)="set({ session: $event })" (begun)="begin()" />
+            <fl-session-form
+              class="px-4 py-2"
+              [means]="floor().session"
+              [tools]="tools()"
+              (changed)="set({ session: $event })"
+              (begun)="begin()"
+            />
           }
-          <p class="px-4 py-1 text-sm text-ink-soft" role="status" data-test="session">{{ sessionWords() }}</p>
+          <p class="px-4 py-1 text-sm text-ink-soft" role="status" data-test="session">
+            {{ sessionWords() }}
+          </p>
           <ol aria-label="Now">
             @for (view of now().slice(0, shown()); track view.task.id) {
               <li class="border-t border-rule px-2">
-                <button [flListRow]="view.task.id === chosen()?.task?.id" [attr.data-task]="view.task.id" (click)="id.set(view.task.id)">
-                  <span class="min-w-0 flex-1"><span class="block font-semibold">{{ view.task.name }}</span><span class="block text-sm text-ink-soft">{{ aside(view) }}</span></span>
+                <button
+                  [flListRow]="view.task.id === chosen()?.task?.id"
+                  [attr.data-task]="view.task.id"
+                  (click)="id.set(view.task.id)"
+                >
+                  <span class="min-w-0 flex-1"
+                    ><span class="block font-semibold">{{ view.task.name }}</span
+                    ><span class="block text-sm text-ink-soft">{{ aside(view) }}</span></span
+                  >
                   <span class="shrink-0 font-mono text-sm">{{ view.minutes }} min</span>
                 </button>
               </li>
             } @empty {
-              <li class="border-t border-rule px-4 py-3 text-sm">Nothing can be done now: see what waits, and for what.</li>
+              <li class="border-t border-rule px-4 py-3 text-sm">
+                Nothing can be done now: see what waits, and for what.
+              </li>
             }
           </ol>
           @if (now().length > shown()) {
-            <button type="button" class="btn mx-4 my-2" (click)="all.set(true)">Show all {{ now().length }}</button>
+            <button type="button" class="btn mx-4 my-2" (click)="all.set(true)">
+              Show all {{ now().length }}
+            </button>
           }
           @for (group of groups(); track group.name) {
             <details class="border-t border-rule" [open]="group.open">
-              <summary class="flex min-h-tap items-center px-4 font-semibold">{{ group.name }} ({{ group.views.length }})</summary>
+              <summary class="flex min-h-tap items-center px-4 font-semibold">
+                {{ group.name }} ({{ group.views.length }})
+              </summary>
               <ol>
                 @for (view of group.views.slice(0, shown()); track view.task.id) {
                   <li class="border-t border-rule px-2">
-                    <button [flListRow]="view.task.id === chosen()?.task?.id" [attr.data-task]="view.task.id" (click)="id.set(view.task.id)">
-                      <span class="min-w-0 flex-1"><span class="block">{{ view.task.name }}</span><span class="block text-sm text-ink-soft">{{ view.why }}</span></span>
+                    <button
+                      [flListRow]="view.task.id === chosen()?.task?.id"
+                      [attr.data-task]="view.task.id"
+                      (click)="id.set(view.task.id)"
+                    >
+                      <span class="min-w-0 flex-1"
+                        ><span class="block">{{ view.task.name }}</span
+                        ><span class="block text-sm text-ink-soft">{{ view.why }}</span></span
+                      >
                     </button>
                   </li>
                 }
               </ol>
               @if (group.views.length > shown()) {
-                <button type="button" class="btn mx-4 my-2" (click)="all.set(true)">Show all {{ group.views.length }}</button>
+                <button type="button" class="btn mx-4 my-2" (click)="all.set(true)">
+                  Show all {{ group.views.length }}
+                </button>
               }
             </details>
           }
-          <form class="flex flex-wrap items-end gap-2 border-t border-rule px-4 pt-3" (submit)="add($event, 'task')">
-            <div class="min-w-40 flex-1"><label class="label block" for="own-task">A task of your own, bolts, or what comes off</label><input #own id="own-task" class="field w-full" maxlength="200" placeholder="Hub nut, front left" [value]="ownName()" (input)="ownName.set(own.value)" /></div>
+          <form
+            class="flex flex-wrap items-end gap-2 border-t border-rule px-4 pt-3"
+            (submit)="add($event, 'task')"
+          >
+            <div class="min-w-40 flex-1">
+              <label class="label block" for="own-task"
+                >A task of your own, bolts, or what comes off</label
+              ><input
+                #own
+                id="own-task"
+                class="field w-full"
+                maxlength="200"
+                placeholder="Hub nut, front left"
+                [value]="ownName()"
+                (input)="ownName.set(own.value)"
+              />
+            </div>
             <button type="submit" class="btn" [disabled]="!ownName().trim()">Add</button>
-            <button type="button" class="btn" [disabled]="!ownName().trim()" (click)="add($event, 'bolts')">Add with torque</button>
-            <button type="button" class="btn" [disabled]="!ownName().trim()" (click)="add($event, 'off')">It comes off</button>
+            <button
+              type="button"
+              class="btn"
+              [disabled]="!ownName().trim()"
+              (click)="add($event, 'bolts')"
+            >
+              Add with torque
+            </button>
+            <button
+              type="button"
+              class="btn"
+              [disabled]="!ownName().trim()"
+              (click)="add($event, 'off')"
+            >
+              It comes off
+            </button>
           </form>
         </aside>
-        <section class="min-w-0 self-start p-5 md:sticky md:top-0 md:max-h-dvh md:overflow-auto" aria-label="The task">
+        <section
+          class="min-w-0 self-start p-5 md:sticky md:top-0 md:max-h-dvh md:overflow-auto"
+          aria-label="The task"
+        >
           <fl-hints station="fit" />
           @if (chosen(); as view) {
-            <fl-task-detail [view]="view" [floor]="floor()" [views]="views()" (told)="tell($event)" (stays)="stays($event)" />
+            <fl-task-detail
+              [view]="view"
+              [floor]="floor()"
+              [views]="views()"
+              (told)="tell($event)"
+              (stays)="stays($event)"
+            />
           } @else {
             <p class="text-lg">Everything is done.</p>
           }
         </section>
-        <aside class="border-l border-rule bg-sheet p-4 max-xl:col-span-full max-xl:border-t" aria-label="What closes, what is held">
+        <aside
+          class="border-l border-rule bg-sheet p-4 max-xl:col-span-full max-xl:border-t"
+          aria-label="What closes, what is held"
+        >
           <h2 class="text-lg font-bold">Before it closes</h2>
           @for (gate of gates(); track gate.id) {
             <div class="border-b border-rule py-3">
-              <p class="flex justify-between gap-2"><span class="font-semibold">{{ gate.name }}</span><span class="font-mono text-sm">{{ gate.on }}</span></p>
-              <div class="mt-1 h-2 rounded-full bg-rule" role="img" [attr.aria-label]="gate.done + ' of ' + gate.all + ' done'"><div class="h-2 rounded-full bg-copper" [style.width.%]="gate.all ? (100 * gate.done) / gate.all : 100"></div></div>
+              <p class="flex justify-between gap-2">
+                <span class="font-semibold">{{ gate.name }}</span
+                ><span class="font-mono text-sm">{{ gate.on }}</span>
+              </p>
+              <div
+                class="mt-1 h-2 rounded-full bg-rule"
+                role="img"
+                [attr.aria-label]="gate.done + ' of ' + gate.all + ' done'"
+              >
+                <div
+                  class="h-2 rounded-full bg-copper"
+                  [style.width.%]="gate.all ? (100 * gate.done) / gate.all : 100"
+                ></div>
+              </div>
               <p class="mt-1 text-sm text-ink-soft">{{ gate.words }}</p>
               @if (gate.last) {
                 <p class="text-sm font-semibold" data-test="last">{{ gate.last }}</p>
               }
             </div>
           } @empty {
-            <p class="py-2 text-sm text-ink-soft">No gate yet: what closes access stands in Measure, under Closes.</p>
+            <p class="py-2 text-sm text-ink-soft">
+              No gate yet: what closes access stands in Measure, under Closes.
+            </p>
           }
-          <fl-held-for-now class="mt-4" [floor]="floor()" [taskName]="taskName" (changed)="set($event)" />
+          <fl-held-for-now
+            class="mt-4"
+            [floor]="floor()"
+            [taskName]="taskName"
+            (changed)="set($event)"
+          />
           @if (floor().found.length) {
             <h2 class="mt-4 text-lg font-bold">Not as planned</h2>
             <ul class="text-sm">
@@ -108,14 +222,20 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
               }
             </ul>
           }
-          <p class="mt-4 text-sm text-ink-soft">Work under a vehicle and on brakes can kill: stands, not a jack; the maker's sheet and a qualified person come first.</p>
+          <p class="mt-4 text-sm text-ink-soft">
+            Work under a vehicle and on brakes can kill: stands, not a jack; the maker's sheet and a
+            qualified person come first.
+          </p>
         </aside>
       </div>
     } @else {
-      <fl-empty heading="Nothing to fit yet" text="Lay lines and put parts in; the work on the floor follows from them." />
+      <fl-empty
+        heading="Nothing to fit yet"
+        text="Lay lines and put parts in; the work on the floor follows from them."
+      />
     }
   `,
-}) // prettier-ignore
+})
 export class TasksPage {
   private readonly store = inject(PlanStore);
   private readonly work = inject(BenchWork);
@@ -128,7 +248,9 @@ export class TasksPage {
   private readonly plan = computed(() => viewPlan(this.store.plan()));
   protected readonly views = computed(() => floorView(this.plan()));
   private readonly byId = computed(() => new Map(this.views().map((view) => [view.task.id, view])));
-  protected readonly tools = computed(() => [...new Set(this.views().flatMap(({ task }) => task.tools))].sort());
+  protected readonly tools = computed(() =>
+    [...new Set(this.views().flatMap(({ task }) => task.tools))].sort(),
+  );
 
   private readonly planned = signal<PlannedSession | null>(null);
   /** What is planned for the session and can be begun, then what else can be. */
@@ -143,9 +265,11 @@ export class TasksPage {
     return [...open].sort((a, b) => rank(a) - rank(b));
   });
   protected readonly groups = computed(() => {
-    const of = (state: TaskView['state']): TaskView[] => this.views().filter((view) => view.state === state);
+    const of = (state: TaskView['state']): TaskView[] =>
+      this.views().filter((view) => view.state === state);
     const at = new Map(this.floor().done.map(({ task }, i) => [task, i]));
-    const latest = (views: TaskView[]): TaskView[] => views.toSorted((a, b) => at.get(b.task.id)! - at.get(a.task.id)!);
+    const latest = (views: TaskView[]): TaskView[] =>
+      views.toSorted((a, b) => at.get(b.task.id)! - at.get(a.task.id)!);
     return [
       { name: 'Left for later', views: of('later'), open: true },
       { name: 'Waits', views: of('waits'), open: true },
@@ -154,11 +278,16 @@ export class TasksPage {
   });
   /** The task that was tapped; none: the first that can be done. */
   protected readonly id = signal<string | null>(null);
-  protected readonly chosen = computed(() => this.byId().get(this.id() ?? '') ?? this.now()[0] ?? null);
+  protected readonly chosen = computed(
+    () => this.byId().get(this.id() ?? '') ?? this.now()[0] ?? null,
+  );
 
   protected readonly heading = computed(() => {
     const { minutes, people } = this.floor().session;
-    const hours = minutes % 60 === 0 ? `${minutes / 60} ${minutes === 60 ? 'hour' : 'hours'}` : `${minutes} minutes`;
+    const hours =
+      minutes % 60 === 0
+        ? `${minutes / 60} ${minutes === 60 ? 'hour' : 'hours'}`
+        : `${minutes} minutes`;
     return `Now, ${people === 1 ? 'alone' : `${people} of you`}, ${hours}`;
   });
   protected readonly sessionWords = computed(() => {
@@ -170,14 +299,36 @@ export class TasksPage {
     return `${planned.tasks.length} tasks in ${planned.minutes} minutes free ${planned.freed} that wait${without}. ${done} of ${this.views().length} are done.`;
   });
   protected readonly gates = computed(() =>
-    gatesLeft(this.views(), this.store.plan().gates, this.floor().session).map(({ gate, all, left, minutes, sessions }) => {
-      const measure = beforeItCloses(this.plan(), gate).filter(({ kind }) => kind === 'measure').length;
-      const words = gate.closed ? 'closed' : left.length ? `${left.length} left: ${left.slice(0, 3).map(({ task }) => task.name).join('; ')}${left.length > 3 ? '; …' : ''}` : 'nothing is left to do';
-      const hours = minutes < 120 ? `${minutes} min` : `${Math.round(minutes / 60)} h`;
-      const last = gate.on && !gate.closed && sessions ? `${hours} of work with all before it, ${sessions === 1 ? 'one session' : `${sessions} sessions`} like this, one a day: begin by ${dayOf(daysBefore(gate.on, sessions))}` : '';
-      return { id: gate.id, name: gate.name, on: gate.on ? dayOf(gate.on) : 'no day', all, done: all - left.length, words: measure ? `${words}; ${measure} to measure` : words, last };
-    }),
-  ); // prettier-ignore
+    gatesLeft(this.views(), this.store.plan().gates, this.floor().session).map(
+      ({ gate, all, left, minutes, sessions }) => {
+        const measure = beforeItCloses(this.plan(), gate).filter(
+          ({ kind }) => kind === 'measure',
+        ).length;
+        const words = gate.closed
+          ? 'closed'
+          : left.length
+            ? `${left.length} left: ${left
+                .slice(0, 3)
+                .map(({ task }) => task.name)
+                .join('; ')}${left.length > 3 ? '; …' : ''}`
+            : 'nothing is left to do';
+        const hours = minutes < 120 ? `${minutes} min` : `${Math.round(minutes / 60)} h`;
+        const last =
+          gate.on && !gate.closed && sessions
+            ? `${hours} of work with all before it, ${sessions === 1 ? 'one session' : `${sessions} sessions`} like this, one a day: begin by ${dayOf(daysBefore(gate.on, sessions))}`
+            : '';
+        return {
+          id: gate.id,
+          name: gate.name,
+          on: gate.on ? dayOf(gate.on) : 'no day',
+          all,
+          done: all - left.length,
+          words: measure ? `${words}; ${measure} to measure` : words,
+          last,
+        };
+      },
+    ),
+  );
   protected readonly taskName = (id: string): string => this.byId().get(id)?.task.name ?? '';
 
   constructor() {
@@ -185,7 +336,14 @@ export class TasksPage {
       const views = this.views();
       const means = this.floor().session;
       const ended = new AbortController();
-      const rest = setTimeout(() => void this.work.session(views, means, ended.signal).then((found) => this.planned.set(found), () => undefined), 80);
+      const rest = setTimeout(
+        () =>
+          void this.work.session(views, means, ended.signal).then(
+            (found) => this.planned.set(found),
+            () => undefined,
+          ),
+        80,
+      );
       clear(() => {
         clearTimeout(rest);
         ended.abort();
@@ -193,7 +351,11 @@ export class TasksPage {
     });
   }
   protected aside({ task }: TaskView): string {
-    return [...task.tools, ...(task.people > 1 ? [`${task.people} people`] : []), ...(task.gate?.on ? [`before ${dayOf(task.gate.on)}`] : [])].join(' · ');
+    return [
+      ...task.tools,
+      ...(task.people > 1 ? [`${task.people} people`] : []),
+      ...(task.gate?.on ? [`before ${dayOf(task.gate.on)}`] : []),
+    ].join(' · ');
   }
   protected set(patch: Partial<Floor> & { readonly session?: SessionMeans }): void {
     this.tell({ ...this.floor(), ...patch });
@@ -202,7 +364,8 @@ export class TasksPage {
     const was = this.chosen();
     this.store.apply({ edit: 'setSheet', with: { sheet: 'floor', to: floor } });
     // What is done gives way to the next.
-    if (was && was.state !== 'done' && this.byId().get(was.task.id)?.state === 'done') this.id.set(null);
+    if (was && was.state !== 'done' && this.byId().get(was.task.id)?.state === 'done')
+      this.id.set(null);
   }
   /** A new day on the floor: stands and chocks are looked at before anything else. */
   protected begin(): void {
@@ -221,7 +384,10 @@ export class TasksPage {
     const name = this.ownName().trim();
     if (!name) return;
     if (what === 'off') this.comesOff([...new Set([...(this.store.plan().comesOff ?? []), name])]);
-    else this.tell(what === 'task' ? withOwn(this.floor(), name, null) : withFastener(this.floor(), name));
+    else
+      this.tell(
+        what === 'task' ? withOwn(this.floor(), name, null) : withFastener(this.floor(), name),
+      );
     this.ownName.set('');
   }
-} // prettier-ignore
+}

@@ -1,7 +1,22 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+} from '@angular/core';
 import { guidanceFor } from '@firm-line/core/trade/ends';
 import { figure } from '@firm-line/core/lib/faults';
-import { torqueOf, verdictOf, wantedOf, withWanted, WRENCH_SHARE, type Task } from '@firm-line/core/stations/fit/tasks';
+import {
+  torqueOf,
+  verdictOf,
+  wantedOf,
+  withWanted,
+  WRENCH_SHARE,
+  type Task,
+} from '@firm-line/core/stations/fit/tasks';
 import type { Floor, Tightened, Wanted } from '@firm-line/core/plan';
 import { formatTorque } from '@firm-line/core/lib/units/torque';
 import { CheckField } from '../../kit/fields/check-field';
@@ -29,38 +44,72 @@ const RING = 3;
   host: { class: 'block' },
   template: `
     @if (drawn(); as join) {
-      <div class="card p-4"><fl-joint-section class="h-36" [male]="join.male" [female]="join.female" [together]="true" /></div>
+      <div class="card p-4">
+        <fl-joint-section
+          class="h-36"
+          [male]="join.male"
+          [female]="join.female"
+          [together]="true"
+        />
+      </div>
     }
     <div class="mt-4 grid gap-4 sm:grid-cols-2">
       <div class="card p-4">
         <p class="label">Wanted</p>
-        <p class="font-mono" [class]="torque().wantedNm === null ? 'text-2xl' : 'text-4xl'">{{ torque().wantedNm === null ? 'see sheet' : figure(torque().wantedNm!) }}<span class="text-xl"> {{ torque().wantedNm === null ? '' : 'N·m' }}</span></p>
+        <p class="font-mono" [class]="torque().wantedNm === null ? 'text-2xl' : 'text-4xl'">
+          {{ torque().wantedNm === null ? 'see sheet' : figure(torque().wantedNm!)
+          }}<span class="text-xl"> {{ torque().wantedNm === null ? '' : 'N·m' }}</span>
+        </p>
         <p class="text-sm text-ink-soft">{{ wantedWords() }}</p>
       </div>
       <div class="card p-4" [class.border-ok]="verdict() === 'good'">
-        <fl-entry [id]="'wrench-said'" label="Your wrench said" placeholder="17 N·m" [shown]="shown()" [read]="read" (taken)="saidNm.set($event)" />
+        <fl-entry
+          [id]="'wrench-said'"
+          label="Your wrench said"
+          placeholder="17 N·m"
+          [shown]="shown()"
+          [read]="read"
+          (taken)="saidNm.set($event)"
+        />
         <p class="mt-1 text-sm" role="status" data-test="torque">{{ verdictWords() }}</p>
         @if (torque().opened && task().joint) {
-          <fl-check-field label="Its washers are new" [checked]="newWashers()" (changed)="newWashers.set($event)" />
+          <fl-check-field
+            label="Its washers are new"
+            [checked]="newWashers()"
+            (changed)="newWashers.set($event)"
+          />
         }
       </div>
     </div>
     @if (count() >= ring) {
       <div class="card mt-4 flex flex-wrap items-center gap-4 p-4">
-        <fl-star-order class="w-64" [count]="count()" [marked]="marked()" (tapped)="marked.set($event)" />
-        <p class="min-w-40 flex-1">Half tight in this order, then all the way in it once more. Tap each as you mark it: {{ marked() }} of {{ count() }}.</p>
+        <fl-star-order
+          class="w-64"
+          [count]="count()"
+          [marked]="marked()"
+          (tapped)="marked.set($event)"
+        />
+        <p class="min-w-40 flex-1">
+          Half tight in this order, then all the way in it once more. Tap each as you mark it:
+          {{ marked() }} of {{ count() }}.
+        </p>
       </div>
     }
     @if (wanted(); as one) {
       <fl-fold class="mt-3" summary="What they are, and whose word it is" [startsOpen]="unsaid()">
-        <fl-wanted-form class="card p-4" [wanted]="one" [count]="task().fastener!.count" (changed)="changed.emit(put($event))" />
+        <fl-wanted-form
+          class="card p-4"
+          [wanted]="one"
+          [count]="task().fastener!.count"
+          (changed)="changed.emit(put($event))"
+        />
       </fl-fold>
     }
     @if (room(); as text) {
       <p class="mt-3 rounded-lg bg-copper-pale px-4 py-3" data-test="room">{{ text }}</p>
     }
   `,
-}) // prettier-ignore
+})
 export class TorqueCard {
   private readonly store = inject(PlanStore);
   readonly task = input.required<Task>();
@@ -74,46 +123,66 @@ export class TorqueCard {
     const { fastener } = this.task();
     return fastener ? wantedOf(this.floor(), fastener.key) : null;
   });
-  protected readonly count = computed(() => this.wanted()?.count ?? this.task().fastener?.count ?? 1);
+  protected readonly count = computed(
+    () => this.wanted()?.count ?? this.task().fastener?.count ?? 1,
+  );
   /** The joint at the nut, where both its halves are known. */
   protected readonly drawn = computed(() => this.task().joint?.joints?.at(-1)?.join ?? null);
   protected readonly room = computed(() => {
     const { id, joint } = this.task();
     if (!joint) return null;
     const name = `end ${id.slice(-1).toUpperCase()}`;
-    return this.store.snags().find(({ rule, place, where }) => rule === 'wrench-room' && place.id === joint.id && where.endsWith(name))?.text ?? null; // prettier-ignore
+    return (
+      this.store
+        .snags()
+        .find(
+          ({ rule, place, where }) =>
+            rule === 'wrench-room' && place.id === joint.id && where.endsWith(name),
+        )?.text ?? null
+    );
   });
 
   private readonly id = computed(() => this.task().id);
   protected readonly saidNm = linkedSignal<number | null>(() => this.torque().saidNm);
   /** Nothing was set down of them when the task was opened: the form stays open while it is filled in. */
-  protected readonly unsaid = linkedSignal({ source: this.id, computation: () => this.torque().wantedNm === null });
+  protected readonly unsaid = linkedSignal({
+    source: this.id,
+    computation: () => this.torque().wantedNm === null,
+  });
   protected readonly marked = linkedSignal({ source: this.id, computation: () => 0 });
   protected readonly newWashers = linkedSignal({ source: this.id, computation: () => false });
   /** Once the wrench has spoken and each is marked; else null. */
   readonly said = computed((): Said | null => {
     const nm = this.saidNm();
     if (nm === null || (this.count() >= RING && this.marked() < this.count())) return null;
-    return this.torque().opened && this.task().joint ? { nm, washers: this.newWashers() ? 'new' : 'reused' } : { nm };
+    return this.torque().opened && this.task().joint
+      ? { nm, washers: this.newWashers() ? 'new' : 'reused' }
+      : { nm };
   });
   protected readonly shown = computed(() => {
     const nm = this.saidNm();
     return nm === null ? '' : figure(nm);
   });
   protected readonly read = readTorque;
-  protected readonly verdict = computed(() => verdictOf(this.torque().wantedNm, this.saidNm(), false));
+  protected readonly verdict = computed(() =>
+    verdictOf(this.torque().wantedNm, this.saidNm(), false),
+  );
   protected readonly wantedWords = computed(() => {
     const { wantedNm, source, likely } = this.torque();
     const near = this.task().joint?.joints?.at(-1);
-    if (wantedNm !== null) return `${formatTorque(wantedNm)}. ${source ? `By ${source}.` : 'No source is set down: whose word is it?'}${this.stateWords()}`;
-    const usual = likely ? ` Such ${near ? 'joints' : 'bolts'} mostly take ${figure(likely.least)} to ${figure(likely.most)} N·m.` : '';
+    if (wantedNm !== null)
+      return `${formatTorque(wantedNm)}. ${source ? `By ${source}.` : 'No source is set down: whose word is it?'}${this.stateWords()}`;
+    const usual = likely
+      ? ` Such ${near ? 'joints' : 'bolts'} mostly take ${figure(likely.least)} to ${figure(likely.most)} N·m.`
+      : '';
     return `No figure is set down: look up the maker’s sheet and put it ${near ? 'in Join' : 'below'}.${near ? ` Until then: ${guidanceFor(near)}` : ''}${usual}`;
-  }); // prettier-ignore
+  });
   protected readonly verdictWords = computed(() => {
     const { wantedNm, opened, saidNm: before } = this.torque();
     const said = this.saidNm();
     if (opened && said === before) return 'It was opened since: tighten it again, on new washers.';
-    if (wantedNm === null) return said === null ? 'Once, then mark it.' : 'There is no figure to hold it against.';
+    if (wantedNm === null)
+      return said === null ? 'Once, then mark it.' : 'There is no figure to hold it against.';
     const range = `±4 % of the wrench: ${figure(wantedNm * (1 - WRENCH_SHARE))} to ${figure(wantedNm * (1 + WRENCH_SHARE))}.`;
     switch (this.verdict()) {
       case 'low':
@@ -130,7 +199,12 @@ export class TorqueCard {
   private stateWords(): string {
     const wanted = this.wanted();
     if (!wanted) return '';
-    const threads = { dry: 'dry', oiled: 'threads oiled', locked: 'thread locker on', precoated: 'precoated' }[wanted.state];
+    const threads = {
+      dry: 'dry',
+      oiled: 'threads oiled',
+      locked: 'thread locker on',
+      precoated: 'precoated',
+    }[wanted.state];
     return ` ${threads[0]!.toUpperCase()}${threads.slice(1)}, ${wanted.fastener === 'new' ? 'new' : 'used before'}.`;
   }
   protected put(wanted: Wanted): Floor {

@@ -16,16 +16,62 @@ import { PlanStore } from '../../session/plan-store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-3 sm:grid-cols-2' },
   template: `
-    <fl-entry [id]="'wanted-nm'" label="Torque by the sheet" placeholder="60 N·m" [shown]="torque()" [read]="read" (taken)="put({ nm: $event })" />
-    <fl-text-field field="wanted-source" label="Whose word" [offers]="sheets()" placeholder="maker’s sheet, page 12" [limits]="{ least: 0, most: 200 }" [value]="wanted().source" (changed)="put({ source: $event })" />
-    <fl-select-field field="wanted-state" label="Threads" [options]="states" [value]="wanted().state" (changed)="put({ state: $event })" />
-    <fl-select-field field="wanted-fastener" label="New or used" [options]="used" [value]="wanted().fastener" (changed)="put({ fastener: $event })" />
-    <fl-number-field label="How many" [limits]="counts" [value]="wanted().count ?? count()" (changed)="put({ count: $event })" />
-    <fl-entry [id]="'wanted-thread'" label="Thread" placeholder="M12x1.5" [shown]="wanted().thread ?? ''" [read]="readThread" (taken)="putThread($event)" />
-    <fl-select-field field="wanted-class" label="Class on its head" none="not known" [options]="classes" [value]="wanted().propertyClass ?? null" (changed)="putClass($event)" />
+    <fl-entry
+      [id]="'wanted-nm'"
+      label="Torque by the sheet"
+      placeholder="60 N·m"
+      [shown]="torque()"
+      [read]="read"
+      (taken)="put({ nm: $event })"
+    />
+    <fl-text-field
+      field="wanted-source"
+      label="Whose word"
+      [offers]="sheets()"
+      placeholder="maker’s sheet, page 12"
+      [limits]="{ least: 0, most: 200 }"
+      [value]="wanted().source"
+      (changed)="put({ source: $event })"
+    />
+    <fl-select-field
+      field="wanted-state"
+      label="Threads"
+      [options]="states"
+      [value]="wanted().state"
+      (changed)="put({ state: $event })"
+    />
+    <fl-select-field
+      field="wanted-fastener"
+      label="New or used"
+      [options]="used"
+      [value]="wanted().fastener"
+      (changed)="put({ fastener: $event })"
+    />
+    <fl-number-field
+      label="How many"
+      [limits]="counts"
+      [value]="wanted().count ?? count()"
+      (changed)="put({ count: $event })"
+    />
+    <fl-entry
+      [id]="'wanted-thread'"
+      label="Thread"
+      placeholder="M12x1.5"
+      [shown]="wanted().thread ?? ''"
+      [read]="readThread"
+      (taken)="putThread($event)"
+    />
+    <fl-select-field
+      field="wanted-class"
+      label="Class on its head"
+      none="not known"
+      [options]="classes"
+      [value]="wanted().propertyClass ?? null"
+      (changed)="putClass($event)"
+    />
     <p class="self-end text-sm text-ink-soft">{{ likely() }}</p>
   `,
-}) // prettier-ignore
+})
 export class WantedForm {
   private readonly store = inject(PlanStore);
   protected readonly sheets = computed(() => sheetNames(this.store.plan()));
@@ -34,7 +80,12 @@ export class WantedForm {
   readonly count = input.required<number>();
   readonly changed = output<Wanted>();
   protected readonly counts = WANTED.fields.count.of;
-  protected readonly states = [['dry', 'dry'], ['oiled', 'oiled'], ['locked', 'thread locker put on'], ['precoated', 'precoated']] as const; // prettier-ignore
+  protected readonly states = [
+    ['dry', 'dry'],
+    ['oiled', 'oiled'],
+    ['locked', 'thread locker put on'],
+    ['precoated', 'precoated'],
+  ] as const;
   protected readonly used = [
     ['new', 'new'],
     ['reused', 'used before'],
@@ -47,11 +98,15 @@ export class WantedForm {
   });
   protected readonly likely = computed(() => {
     const range = likelyBoltNm(this.wanted());
-    return range ? `Such a bolt mostly takes ${figure(range.least)} to ${figure(range.most)} N·m (T = K·d·F). The sheet comes first.` : 'With thread and class an unlikely figure is asked about.';
-  }); // prettier-ignore
+    return range
+      ? `Such a bolt mostly takes ${figure(range.least)} to ${figure(range.most)} N·m (T = K·d·F). The sheet comes first.`
+      : 'With thread and class an unlikely figure is asked about.';
+  });
   protected readonly read = readTorque;
   protected readonly readThread = (text: string): Read<string> =>
-    !text || boltThread(text) ? { ok: true, value: text } : { ok: false, message: `"${text}" cannot be read: write it as M10, M12x1.5 or 7/16-20.` }; // prettier-ignore
+    !text || boltThread(text)
+      ? { ok: true, value: text }
+      : { ok: false, message: `"${text}" cannot be read: write it as M10, M12x1.5 or 7/16-20.` };
 
   protected put(patch: Partial<Wanted>): void {
     this.changed.emit({ ...this.wanted(), ...patch });

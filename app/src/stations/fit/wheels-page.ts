@@ -1,5 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { hubFault, HUB_TABLE, type HubKind, type HubSchool } from '@firm-line/core/physics/wheel-ends';
+import {
+  hubFault,
+  HUB_TABLE,
+  type HubKind,
+  type HubSchool,
+} from '@firm-line/core/physics/wheel-ends';
 import { freshIn, HUB_FIT, type HubFit, type WheelFit } from '@firm-line/core/plan';
 import { Empty } from '../../kit/empty-state';
 import { MaybeField } from '../../kit/fields/optional-number-field';
@@ -10,8 +15,18 @@ import { PlanStore } from '../../session/plan-store';
 import { CornersSheet } from './corners-sheet';
 import { WheelForm } from './wheel-form';
 
-const FRESH: Omit<WheelFit, 'key'> = { readings: null, spacerMm: 0, stacked: false, studs: null, hand: 'right' };
-const KINDS: readonly (readonly [HubKind, string])[] = [['adjustable', 'two bearings, adjusted'], ['unit', 'unit hub'], ['spacer', 'with a spacer']]; // prettier-ignore
+const FRESH: Omit<WheelFit, 'key'> = {
+  readings: null,
+  spacerMm: 0,
+  stacked: false,
+  studs: null,
+  hand: 'right',
+};
+const KINDS: readonly (readonly [HubKind, string])[] = [
+  ['adjustable', 'two bearings, adjusted'],
+  ['unit', 'unit hub'],
+  ['spacer', 'with a spacer'],
+];
 
 /** Wheels over their calipers, studs and spacers; hub nuts by the school that fits. */
 @Component({
@@ -21,48 +36,107 @@ const KINDS: readonly (readonly [HubKind, string])[] = [['adjustable', 'two bear
   host: { class: 'block p-5' },
   template: `
     <h2 class="text-2xl font-bold">Wheels</h2>
-    <p class="mt-1 max-w-prose">Four readings say whether a wheel goes over its caliper, before it is bought.</p>
+    <p class="mt-1 max-w-prose">
+      Four readings say whether a wheel goes over its caliper, before it is bought.
+    </p>
     <div class="mt-4 grid gap-4 xl:grid-cols-2">
       @for (fit of fits(); track fit.key) {
         <fl-wheel-form [name]="fit.name" [fit]="fit" (changed)="put($event)" />
       } @empty {
-        <fl-empty heading="No wheel" text="Put wheels in among the things on the vehicle, in Measure." />
+        <fl-empty
+          heading="No wheel"
+          text="Put wheels in among the things on the vehicle, in Measure."
+        />
       }
     </div>
     <h2 class="mt-8 text-2xl font-bold">Hub nuts</h2>
     <div class="mt-2 overflow-x-auto">
       <table class="w-full text-left">
         <thead class="text-sm text-ink-soft">
-          <tr><th class="py-1 pr-3 font-normal">How</th><th class="pr-3 font-normal">It is done</th><th class="pr-3 font-normal">For</th><th class="font-normal">Beware</th></tr>
+          <tr>
+            <th class="py-1 pr-3 font-normal">How</th>
+            <th class="pr-3 font-normal">It is done</th>
+            <th class="pr-3 font-normal">For</th>
+            <th class="font-normal">Beware</th>
+          </tr>
         </thead>
         <tbody>
           @for (row of table; track row.school) {
             <tr class="border-t border-rule align-top">
-              <th class="py-2 pr-3">{{ row.name }}</th><td class="py-2 pr-3">{{ row.how }}</td><td class="py-2 pr-3">{{ row.fits }}</td><td class="py-2">{{ row.beware }}</td>
+              <th class="py-2 pr-3">{{ row.name }}</th>
+              <td class="py-2 pr-3">{{ row.how }}</td>
+              <td class="py-2 pr-3">{{ row.fits }}</td>
+              <td class="py-2">{{ row.beware }}</td>
             </tr>
           }
         </tbody>
       </table>
     </div>
-    <p class="mt-2 font-semibold">The maker’s sheet wins over all three. A wheel that comes off kills.</p>
+    <p class="mt-2 font-semibold">
+      The maker’s sheet wins over all three. A wheel that comes off kills.
+    </p>
     @for (hub of hubs(); track hub.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="hub.name">
         <div class="grid gap-3 sm:grid-cols-3">
-          <fl-text-field [field]="'hub-name-' + hub.id" label="Hub" [value]="hub.name" (changed)="change(hub.id, { name: $event })" />
-          <fl-select-field [field]="'hub-kind-' + hub.id" label="Kind" [options]="kinds" [value]="hub.kind" (changed)="change(hub.id, { kind: $event })" />
-          <fl-select-field [field]="'hub-school-' + hub.id" label="Drawn up" [options]="schools" [value]="hub.school" (changed)="change(hub.id, { school: $event })" />
-          <fl-maybe-field label="End play, mm" none="not measured" [limits]="limits.endPlayMm.of" [value]="hub.endPlayMm" (changed)="change(hub.id, { endPlayMm: $event })" />
-          <fl-maybe-field label="Sheet: least play, mm" none="no figure" [limits]="limits.endPlayMm.of" [value]="hub.sheetMm?.least" (changed)="sheetPlay(hub, 'least', $event)" />
-          <fl-maybe-field label="Sheet: most play, mm" none="no figure" [limits]="limits.endPlayMm.of" [value]="hub.sheetMm?.most" (changed)="sheetPlay(hub, 'most', $event)" />
-          <fl-yes-no-field [field]="'hub-lock-' + hub.id" label="Split pin, tab or nut" yes="new" no="used before" [value]="hub.newLock" (changed)="change(hub.id, { newLock: $event })" />
+          <fl-text-field
+            [field]="'hub-name-' + hub.id"
+            label="Hub"
+            [value]="hub.name"
+            (changed)="change(hub.id, { name: $event })"
+          />
+          <fl-select-field
+            [field]="'hub-kind-' + hub.id"
+            label="Kind"
+            [options]="kinds"
+            [value]="hub.kind"
+            (changed)="change(hub.id, { kind: $event })"
+          />
+          <fl-select-field
+            [field]="'hub-school-' + hub.id"
+            label="Drawn up"
+            [options]="schools"
+            [value]="hub.school"
+            (changed)="change(hub.id, { school: $event })"
+          />
+          <fl-maybe-field
+            label="End play, mm"
+            none="not measured"
+            [limits]="limits.endPlayMm.of"
+            [value]="hub.endPlayMm"
+            (changed)="change(hub.id, { endPlayMm: $event })"
+          />
+          <fl-maybe-field
+            label="Sheet: least play, mm"
+            none="no figure"
+            [limits]="limits.endPlayMm.of"
+            [value]="hub.sheetMm?.least"
+            (changed)="sheetPlay(hub, 'least', $event)"
+          />
+          <fl-maybe-field
+            label="Sheet: most play, mm"
+            none="no figure"
+            [limits]="limits.endPlayMm.of"
+            [value]="hub.sheetMm?.most"
+            (changed)="sheetPlay(hub, 'most', $event)"
+          />
+          <fl-yes-no-field
+            [field]="'hub-lock-' + hub.id"
+            label="Split pin, tab or nut"
+            yes="new"
+            no="used before"
+            [value]="hub.newLock"
+            (changed)="change(hub.id, { newLock: $event })"
+          />
         </div>
         <p class="mt-3 rounded-lg bg-paper px-4 py-2" role="status">{{ hub.words }}</p>
-        <button type="button" class="btn mt-2" (click)="remove(hub.id)">Remove {{ hub.name }}</button>
+        <button type="button" class="btn mt-2" (click)="remove(hub.id)">
+          Remove {{ hub.name }}
+        </button>
       </section>
     }
     <button type="button" class="btn mt-4" (click)="add()">Add a hub</button>
   `,
-}) // prettier-ignore
+})
 export class WheelsPage {
   private readonly store = inject(PlanStore);
   private readonly sheet = inject(CornersSheet);
@@ -76,29 +150,71 @@ export class WheelsPage {
     this.store
       .plan()
       .things.filter(({ shape }) => shape.kind === 'wheel')
-      .map(({ id, name }) => ({ ...FRESH, ...this.sheet.corners().wheels.find(({ key }) => key === id), key: id, name })),
+      .map(({ id, name }) => ({
+        ...FRESH,
+        ...this.sheet.corners().wheels.find(({ key }) => key === id),
+        key: id,
+        name,
+      })),
   );
-  protected readonly hubs = computed(() => this.sheet.corners().hubs.map((hub) => ({ ...hub, words: this.wordsOf(hub) })));
+  protected readonly hubs = computed(() =>
+    this.sheet.corners().hubs.map((hub) => ({ ...hub, words: this.wordsOf(hub) })),
+  );
 
   private wordsOf(hub: HubFit): string {
     const fault = hubFault(hub);
-    if (fault === null) return hub.endPlayMm === null || hub.newLock === null ? 'Not yet measured and locked.' : 'Good.';
-    return { 'backed-off': 'Never backed off nor set by play: to its maker’s figure.', loose: 'Loose: more play than it may have.', tight: 'Tight: less play than it must have; its bearings run hot.', lock: 'A new split pin, tab or nut.' }[fault]; // prettier-ignore
+    if (fault === null)
+      return hub.endPlayMm === null || hub.newLock === null
+        ? 'Not yet measured and locked.'
+        : 'Good.';
+    return {
+      'backed-off': 'Never backed off nor set by play: to its maker’s figure.',
+      loose: 'Loose: more play than it may have.',
+      tight: 'Tight: less play than it must have; its bearings run hot.',
+      lock: 'A new split pin, tab or nut.',
+    }[fault];
   }
   protected put(fit: WheelFit): void {
-    this.sheet.set({ wheels: [...this.sheet.corners().wheels.filter(({ key }) => key !== fit.key), fit] });
+    this.sheet.set({
+      wheels: [...this.sheet.corners().wheels.filter(({ key }) => key !== fit.key), fit],
+    });
   }
   protected add(): void {
     const { hubs } = this.sheet.corners();
-    this.sheet.set({ hubs: [...hubs, { id: freshIn('hub', hubs), name: `Hub ${hubs.length + 1}`, kind: 'adjustable', school: 'end-play', endPlayMm: null, sheetMm: null, newLock: null }] }); // prettier-ignore
+    this.sheet.set({
+      hubs: [
+        ...hubs,
+        {
+          id: freshIn('hub', hubs),
+          name: `Hub ${hubs.length + 1}`,
+          kind: 'adjustable',
+          school: 'end-play',
+          endPlayMm: null,
+          sheetMm: null,
+          newLock: null,
+        },
+      ],
+    });
   }
   protected change(id: string, patch: Partial<HubFit>): void {
-    this.sheet.set({ hubs: this.sheet.corners().hubs.map((hub) => (hub.id === id ? { ...hub, ...patch } : hub)) });
+    this.sheet.set({
+      hubs: this.sheet.corners().hubs.map((hub) => (hub.id === id ? { ...hub, ...patch } : hub)),
+    });
   }
-  protected sheetPlay({ id, sheetMm }: HubFit, which: 'least' | 'most', value: number | null): void {
+  protected sheetPlay(
+    { id, sheetMm }: HubFit,
+    which: 'least' | 'most',
+    value: number | null,
+  ): void {
     const other = which === 'least' ? sheetMm?.most : sheetMm?.least;
     if (value === null) this.change(id, { sheetMm: null });
-    else this.change(id, { sheetMm: which === 'least' ? { least: value, most: Math.max(other ?? value, value) } : { least: Math.min(other ?? 0, value), most: value } }); // prettier-ignore
+    else
+      this.change(id, {
+        sheetMm:
+          which === 'least'
+            ? { least: value, most: Math.max(other ?? value, value) }
+            : { least: Math.min(other ?? 0, value), most: value },
+      });
   }
   protected remove(id: string): void {
     this.sheet.set({ hubs: this.sheet.corners().hubs.filter((hub) => hub.id !== id) });

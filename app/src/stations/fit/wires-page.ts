@@ -1,5 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { TEST_WORDS, wireVerdict, WIRE_JOBS, WIRE_NAMES, WIRE_TESTS, WIRE_VOLTS, type WireJob, type WireTest } from '@firm-line/core/physics/wheel-ends'; // prettier-ignore
+import {
+  TEST_WORDS,
+  wireVerdict,
+  WIRE_JOBS,
+  WIRE_NAMES,
+  WIRE_TESTS,
+  WIRE_VOLTS,
+  type WireJob,
+  type WireTest,
+} from '@firm-line/core/physics/wheel-ends';
 import { freshIn, WIRE, type Wire } from '@firm-line/core/plan';
 import { Empty } from '../../kit/empty-state';
 import { MaybeField } from '../../kit/fields/optional-number-field';
@@ -17,26 +26,73 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
   host: { class: 'block p-5' },
   template: `
     <h2 class="text-2xl font-bold">Wires of the actuator</h2>
-    <p class="mt-1 max-w-prose">Volts against the battery’s minus, the actuator as load, with a true-reading meter: a controller that pulses reads low on a plain one.</p>
+    <p class="mt-1 max-w-prose">
+      Volts against the battery’s minus, the actuator as load, with a true-reading meter: a
+      controller that pulses reads low on a plain one.
+    </p>
     @for (wire of wires(); track wire.id) {
       <section class="card mt-4 p-4" [attr.aria-label]="wire.name" [attr.data-wire]="wire.job">
         <div class="grid gap-3 sm:grid-cols-4">
-          <fl-select-field [field]="'job-' + wire.id" label="What it does" [options]="jobs" [value]="wire.job" (changed)="change(wire.id, { job: $event })" />
-          <fl-text-field [field]="'colour-' + wire.id" label="Colour as found" [limits]="words" [value]="wire.colour" (changed)="change(wire.id, { colour: $event })" />
-          <fl-text-field [field]="'terminal-' + wire.id" label="Terminal" [limits]="words" [value]="wire.terminal" (changed)="change(wire.id, { terminal: $event })" />
-          <button type="button" class="btn self-end" [attr.aria-label]="'Remove ' + wire.name" (click)="remove(wire.id)">Remove</button>
+          <fl-select-field
+            [field]="'job-' + wire.id"
+            label="What it does"
+            [options]="jobs"
+            [value]="wire.job"
+            (changed)="change(wire.id, { job: $event })"
+          />
+          <fl-text-field
+            [field]="'colour-' + wire.id"
+            label="Colour as found"
+            [limits]="words"
+            [value]="wire.colour"
+            (changed)="change(wire.id, { colour: $event })"
+          />
+          <fl-text-field
+            [field]="'terminal-' + wire.id"
+            label="Terminal"
+            [limits]="words"
+            [value]="wire.terminal"
+            (changed)="change(wire.id, { terminal: $event })"
+          />
+          <button
+            type="button"
+            class="btn self-end"
+            [attr.aria-label]="'Remove ' + wire.name"
+            (click)="remove(wire.id)"
+          >
+            Remove
+          </button>
         </div>
         <div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
           @for (test of wire.tests; track test.test) {
             <div>
-              <fl-maybe-field [label]="'V ' + test.words" none="—" [limits]="limits" [value]="wire.volts[test.test]" (changed)="read(wire, test.test, $event)" />
-              <p class="text-sm" [class]="test.verdict === 'low' || test.verdict === 'high' ? 'font-semibold text-stop' : 'text-ink-soft'" [attr.data-test]="'volts-' + test.test">{{ test.said }}</p>
+              <fl-maybe-field
+                [label]="'V ' + test.words"
+                none="—"
+                [limits]="limits"
+                [value]="wire.volts[test.test]"
+                (changed)="read(wire, test.test, $event)"
+              />
+              <p
+                class="text-sm"
+                [class]="
+                  test.verdict === 'low' || test.verdict === 'high'
+                    ? 'font-semibold text-stop'
+                    : 'text-ink-soft'
+                "
+                [attr.data-test]="'volts-' + test.test"
+              >
+                {{ test.said }}
+              </p>
             </div>
           }
         </div>
       </section>
     } @empty {
-      <fl-empty heading="No wires yet" text="An electric actuator has a supply, an earth, a brake signal, a breakaway and often a stop lamp. Their table begins with these." />
+      <fl-empty
+        heading="No wires yet"
+        text="An electric actuator has a supply, an earth, a brake signal, a breakaway and often a stop lamp. Their table begins with these."
+      />
     }
     <div class="mt-4 flex flex-wrap gap-3">
       @if (!wires().length) {
@@ -45,13 +101,25 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
       <button type="button" class="btn" (click)="add('signal')">Add a wire</button>
     </div>
     <ul class="mt-4 max-w-prose list-disc pl-5">
-      <li>Earth first, straight to the battery’s minus and the frame, in wire as thick as the supply; the positive is joined last.</li>
-      <li>The supply runs through a breaker that resets itself, close to the battery, rated by the actuator’s sheet.</li>
-      <li>The breakaway has a battery of its own, charged, and a pin on a cable shorter than the coupling’s chains.</li>
-      <li>Controller and actuator are of one kind: a drum actuator makes about 7 MPa, a disc one about 11; the wrong one does not brake or bursts.</li>
+      <li>
+        Earth first, straight to the battery’s minus and the frame, in wire as thick as the supply;
+        the positive is joined last.
+      </li>
+      <li>
+        The supply runs through a breaker that resets itself, close to the battery, rated by the
+        actuator’s sheet.
+      </li>
+      <li>
+        The breakaway has a battery of its own, charged, and a pin on a cable shorter than the
+        coupling’s chains.
+      </li>
+      <li>
+        Controller and actuator are of one kind: a drum actuator makes about 7 MPa, a disc one about
+        11; the wrong one does not brake or bursts.
+      </li>
     </ul>
   `,
-}) // prettier-ignore
+})
 export class WiresPage {
   private readonly sheet = inject(CornersSheet);
   protected readonly jobs = WIRE_JOBS.map((job) => [job, WIRE_NAMES[job]] as const);
@@ -66,22 +134,43 @@ export class WiresPage {
         const volts = wire.volts[test];
         const verdict = volts === null ? null : wireVerdict(wire.job, test, volts);
         const wants = range ? `${range.least} to ${range.most} V` : 'nothing is asked';
-        return { test, words: TEST_WORDS[test], verdict, said: verdict === 'good' ? `good, ${wants}` : verdict ? `too ${verdict}: ${wants}` : wants };
+        return {
+          test,
+          words: TEST_WORDS[test],
+          verdict,
+          said:
+            verdict === 'good' ? `good, ${wants}` : verdict ? `too ${verdict}: ${wants}` : wants,
+        };
       }),
     })),
-  ); // prettier-ignore
+  );
 
   protected begin(): void {
     this.sheet.set({
-      wires: WIRE_JOBS.map((job, i) => ({ id: `wire-${i + 1}`, job, colour: '', terminal: '', volts: NO_VOLTS })),
+      wires: WIRE_JOBS.map((job, i) => ({
+        id: `wire-${i + 1}`,
+        job,
+        colour: '',
+        terminal: '',
+        volts: NO_VOLTS,
+      })),
     });
   }
   protected add(job: WireJob): void {
     const { wires } = this.sheet.corners();
-    this.sheet.set({ wires: [...wires, { id: freshIn('wire', wires), job, colour: '', terminal: '', volts: NO_VOLTS }] });
+    this.sheet.set({
+      wires: [
+        ...wires,
+        { id: freshIn('wire', wires), job, colour: '', terminal: '', volts: NO_VOLTS },
+      ],
+    });
   }
   protected change(id: string, patch: Partial<Wire>): void {
-    this.sheet.set({ wires: this.sheet.corners().wires.map((wire) => (wire.id === id ? { ...wire, ...patch } : wire)) });
+    this.sheet.set({
+      wires: this.sheet
+        .corners()
+        .wires.map((wire) => (wire.id === id ? { ...wire, ...patch } : wire)),
+    });
   }
   protected read({ id, volts }: Wire, test: WireTest, value: number | null): void {
     this.change(id, { volts: { ...volts, [test]: value } });

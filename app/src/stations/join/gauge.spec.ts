@@ -29,10 +29,18 @@ async function gauge(gender: 'male' | 'female' = 'female') {
   fixture.componentInstance.picked.subscribe((pick) => picked.push(pick));
   await fixture.whenStable();
   const root = fixture.nativeElement as HTMLElement;
-  const [diameter, pitch] = [...root.querySelectorAll('input')] as [HTMLInputElement, HTMLInputElement];
+  const [diameter, pitch] = [...root.querySelectorAll('input')] as [
+    HTMLInputElement,
+    HTMLInputElement,
+  ];
   const settle = (): Promise<unknown> => fixture.whenStable();
   return {
-    root, picked, diameter, pitch, settle, fixture,
+    root,
+    picked,
+    diameter,
+    pitch,
+    settle,
+    fixture,
     type: async (field: HTMLInputElement, text: string) => {
       field.value = text;
       field.dispatchEvent(new Event('change'));
@@ -40,10 +48,12 @@ async function gauge(gender: 'male' | 'female' = 'female') {
       await settle();
     },
     read: async () => {
-      [...root.querySelectorAll('button')].find((b) => b.textContent!.includes('Read the vernier'))!.click();
+      [...root.querySelectorAll('button')]
+        .find((b) => b.textContent!.includes('Read the vernier'))!
+        .click();
       await settle();
     },
-  }; // prettier-ignore
+  };
 }
 
 describe('the gauge on a vernier with a data output', () => {
@@ -65,7 +75,9 @@ describe('the gauge on a vernier with a data output', () => {
     await at.read();
     Wired.last.onerror!();
     await at.settle();
-    expect(at.root.querySelector('.fault')!.textContent).toMatch(/does not answer: type its figure/);
+    expect(at.root.querySelector('.fault')!.textContent).toMatch(
+      /does not answer: type its figure/,
+    );
     await at.type(at.diameter, '9.03');
     await at.type(at.pitch, '25.4 tpi');
     (at.root.querySelector('li button') as HTMLElement).click();

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
 import type { Gender } from '@firm-line/core/trade/stock';
 import { identify, type ThreadCandidate } from '@firm-line/core/trade/threads/identify';
@@ -9,7 +18,10 @@ export interface Gauged {
   readonly readings: { readonly diameterMm: number; readonly pitchMm: number | null };
 }
 /** Pieces in the simulated vernier's bin. */
-const PIECES: Record<Gender, readonly string[]> = { male: ['a', 'b', 'e', 'f'], female: ['c', 'd', 'g', 'h'] };
+const PIECES: Record<Gender, readonly string[]> = {
+  male: ['a', 'b', 'e', 'f'],
+  female: ['c', 'd', 'g', 'h'],
+};
 /** Readings that must agree before a vernier's figure is taken, and within what, mm. */
 const STEADY = 3;
 const WITHIN_MM = 0.02;
@@ -24,12 +36,31 @@ let nextId = 0;
   template: `
     <div class="grid grid-cols-2 gap-3">
       <div>
-        <label class="label block" [attr.for]="id + '-d'">{{ gender() === 'male' ? 'Over the crests, mm' : 'Bore at the crests, mm' }}</label>
-        <input #field [id]="id + '-d'" class="field-mono w-full" inputmode="decimal" autocomplete="off" [value]="diameterText()" (change)="diameterText.set(field.value)" />
+        <label class="label block" [attr.for]="id + '-d'">{{
+          gender() === 'male' ? 'Over the crests, mm' : 'Bore at the crests, mm'
+        }}</label>
+        <input
+          #field
+          [id]="id + '-d'"
+          class="field-mono w-full"
+          inputmode="decimal"
+          autocomplete="off"
+          [value]="diameterText()"
+          (change)="diameterText.set(field.value)"
+        />
       </div>
       <div>
         <label class="label block" [attr.for]="id + '-p'">Pitch, mm or tpi</label>
-        <input #field2 [id]="id + '-p'" class="field-mono w-full" inputmode="text" autocomplete="off" placeholder="1.0 or 24 tpi" [value]="pitchText()" (change)="pitchText.set(field2.value)" />
+        <input
+          #field2
+          [id]="id + '-p'"
+          class="field-mono w-full"
+          inputmode="text"
+          autocomplete="off"
+          placeholder="1.0 or 24 tpi"
+          [value]="pitchText()"
+          (change)="pitchText.set(field2.value)"
+        />
       </div>
     </div>
     <div class="mt-2 flex flex-wrap items-center gap-2">
@@ -38,9 +69,14 @@ let nextId = 0;
           <option [value]="one">piece {{ one.toUpperCase() }}</option>
         }
       </select>
-      <button type="button" class="btn px-3" (click)="read(piece.value)">{{ reading() ? 'Reading…' : 'Read the vernier' }}</button>
+      <button type="button" class="btn px-3" (click)="read(piece.value)">
+        {{ reading() ? 'Reading…' : 'Read the vernier' }}
+      </button>
     </div>
-    <p class="text-sm text-ink-soft">Any instrument that types its figure like a keyboard works in the first field; the simulated one measures pieces out of its bin.</p>
+    <p class="text-sm text-ink-soft">
+      Any instrument that types its figure like a keyboard works in the first field; the simulated
+      one measures pieces out of its bin.
+    </p>
     @if (fault(); as text) {
       <p class="fault" role="alert">{{ text }}</p>
     }
@@ -48,9 +84,18 @@ let nextId = 0;
       <ul class="mt-2" aria-label="Threads that fit">
         @for (one of threads.candidates; track one.thread) {
           <li class="border-t border-rule py-1">
-            <button type="button" class="flex min-h-tap w-full items-center gap-3 text-left" (click)="take(one)">
+            <button
+              type="button"
+              class="flex min-h-tap w-full items-center gap-3 text-left"
+              (click)="take(one)"
+            >
               <span class="w-28 font-semibold">{{ one.thread }}</span>
-              <span class="h-2 flex-1 rounded bg-rule"><span class="block h-2 rounded bg-fluid" [style.width.%]="100 * one.confidence"></span></span>
+              <span class="h-2 flex-1 rounded bg-rule"
+                ><span
+                  class="block h-2 rounded bg-fluid"
+                  [style.width.%]="100 * one.confidence"
+                ></span
+              ></span>
               <span class="w-12 text-right font-mono">{{ percent(one) }}</span>
             </button>
             @if (one.alikes.length) {
@@ -58,7 +103,10 @@ let nextId = 0;
             }
           </li>
         } @empty {
-          <li class="py-1 text-sm">Nothing in the catalogue fits these readings. The nearest is {{ threads.nearest }}: measure again.</li>
+          <li class="py-1 text-sm">
+            Nothing in the catalogue fits these readings. The nearest is {{ threads.nearest }}:
+            measure again.
+          </li>
         }
       </ul>
       @if (threads.candidates.length) {
@@ -66,7 +114,7 @@ let nextId = 0;
       }
     }
   `,
-}) // prettier-ignore
+})
 export class Gauge {
   protected readonly id = `gauge-${nextId++}`;
   readonly gender = input.required<Gender>();
@@ -79,23 +127,42 @@ export class Gauge {
   private stream: EventSource | null = null;
 
   /** What was typed, or why it cannot be read. */
-  private readonly read_ = computed((): { diameterMm: number | null; pitchMm: number | null; fault: string | null } => {
-    const plain = /^\d+(?:[.,]\d+)?$/;
-    const d = this.diameterText().trim().replace(/\s*mm$/i, '');
-    const p = this.pitchText().trim().replace(/\s*mm$/i, '');
-    const tpi = /^(\d+(?:[.,]\d+)?)\s*tpi$/i.exec(p);
-    const number = (text: string): number => Number(text.replace(',', '.'));
-    if (d === '') return { diameterMm: null, pitchMm: null, fault: null };
-    if (!plain.test(d) || number(d) <= 0) return { diameterMm: null, pitchMm: null, fault: `"${d}" is not a diameter in mm.` };
-    if (p !== '' && !tpi && !(plain.test(p) && number(p) > 0))
-      return { diameterMm: null, pitchMm: null, fault: `"${p}" is not a pitch: write 1.0 for mm or 24 tpi.` };
-    return { diameterMm: number(d), pitchMm: p === '' ? null : tpi ? 25.4 / number(tpi[1]!) : number(p), fault: null };
-  }); // prettier-ignore
+  private readonly read_ = computed(
+    (): { diameterMm: number | null; pitchMm: number | null; fault: string | null } => {
+      const plain = /^\d+(?:[.,]\d+)?$/;
+      const d = this.diameterText()
+        .trim()
+        .replace(/\s*mm$/i, '');
+      const p = this.pitchText()
+        .trim()
+        .replace(/\s*mm$/i, '');
+      const tpi = /^(\d+(?:[.,]\d+)?)\s*tpi$/i.exec(p);
+      const number = (text: string): number => Number(text.replace(',', '.'));
+      if (d === '') return { diameterMm: null, pitchMm: null, fault: null };
+      if (!plain.test(d) || number(d) <= 0)
+        return { diameterMm: null, pitchMm: null, fault: `"${d}" is not a diameter in mm.` };
+      if (p !== '' && !tpi && !(plain.test(p) && number(p) > 0))
+        return {
+          diameterMm: null,
+          pitchMm: null,
+          fault: `"${p}" is not a pitch: write 1.0 for mm or 24 tpi.`,
+        };
+      return {
+        diameterMm: number(d),
+        pitchMm: p === '' ? null : tpi ? 25.4 / number(tpi[1]!) : number(p),
+        fault: null,
+      };
+    },
+  );
   protected readonly fault = computed(() => this.lost() ?? this.read_().fault);
   protected readonly found = computed(() => {
     const { diameterMm, pitchMm } = this.read_();
     if (diameterMm === null) return null;
-    return identify({ gender: this.gender(), diameterMm, ...(pitchMm === null ? {} : { pitchMm }) });
+    return identify({
+      gender: this.gender(),
+      diameterMm,
+      ...(pitchMm === null ? {} : { pitchMm }),
+    });
   });
 
   constructor() {

@@ -18,10 +18,14 @@ import {
 export function halfWith(gender: Gender, thread: string, form: string | null): Half {
   const made = threadByName(thread)!;
   const pick = <T extends EndForm | SeatForm>(forms: readonly T[]): T =>
-    forms.find((one) => one === form && threadTakes(made, one)) ?? forms.find((one) => threadTakes(made, one))!;
-  return gender === 'male' ? { gender, thread, end: pick(END_FORMS) } : { gender, thread, seat: pick(SEAT_FORMS) };
+    forms.find((one) => one === form && threadTakes(made, one)) ??
+    forms.find((one) => threadTakes(made, one))!;
+  return gender === 'male'
+    ? { gender, thread, end: pick(END_FORMS) }
+    : { gender, thread, seat: pick(SEAT_FORMS) };
 }
-export const formOf = (half: Half | null): string | null => half && (half.gender === 'male' ? half.end : half.seat);
+export const formOf = (half: Half | null): string | null =>
+  half && (half.gender === 'male' ? half.end : half.seat);
 
 let nextId = 0;
 
@@ -43,8 +47,16 @@ let nextId = 0;
       </select>
     </div>
     <div>
-      <label class="label block" [attr.for]="id + '-form'">{{ gender() === 'male' ? 'End' : 'Seat' }}{{ of() }}</label>
-      <select #list2 [id]="id + '-form'" class="field w-full" [disabled]="!half()" (change)="setForm(list2.value)">
+      <label class="label block" [attr.for]="id + '-form'"
+        >{{ gender() === 'male' ? 'End' : 'Seat' }}{{ of() }}</label
+      >
+      <select
+        #list2
+        [id]="id + '-form'"
+        class="field w-full"
+        [disabled]="!half()"
+        (change)="setForm(list2.value)"
+      >
         @for (form of forms(); track form.id) {
           <option [value]="form.id" [selected]="form.id === chosen()">{{ form.name }}</option>
         }
@@ -52,7 +64,12 @@ let nextId = 0;
     </div>
     <div>
       <label class="label block" [attr.for]="id + '-gender'">It is{{ of() }}</label>
-      <select #list3 [id]="id + '-gender'" class="field w-full" (change)="setGender(list3.value === 'male' ? 'male' : 'female')">
+      <select
+        #list3
+        [id]="id + '-gender'"
+        class="field w-full"
+        (change)="setGender(list3.value === 'male' ? 'male' : 'female')"
+      >
         <option value="female" [selected]="gender() === 'female'">female, a hole</option>
         <option value="male" [selected]="gender() === 'male'">male, a stub</option>
       </select>
@@ -67,14 +84,22 @@ export class HalfField {
   readonly changed = output<Half>();
   protected readonly gender = computed((): Gender => this.half()?.gender ?? 'female');
   protected readonly chosen = computed(() => formOf(this.half()));
-  protected readonly threads = computed(() => THREADS.filter((t) => comesAs(t, this.gender())).map((t) => t.name));
+  protected readonly threads = computed(() =>
+    THREADS.filter((t) => comesAs(t, this.gender())).map((t) => t.name),
+  );
   protected readonly forms = computed((): { id: string; name: string }[] => {
     const half = this.half();
     if (!half) return [];
     const thread = threadByName(half.thread)!;
     return half.gender === 'male'
-      ? END_FORMS.filter((end) => threadTakes(thread, end)).map((id) => ({ id, name: END_NAMES[id] }))
-      : SEAT_FORMS.filter((seat) => threadTakes(thread, seat)).map((id) => ({ id, name: SEAT_NAMES[id] }));
+      ? END_FORMS.filter((end) => threadTakes(thread, end)).map((id) => ({
+          id,
+          name: END_NAMES[id],
+        }))
+      : SEAT_FORMS.filter((seat) => threadTakes(thread, seat)).map((id) => ({
+          id,
+          name: SEAT_NAMES[id],
+        }));
   });
 
   protected setThread(thread: string): void {
@@ -86,7 +111,10 @@ export class HalfField {
   }
   protected setGender(gender: Gender): void {
     const thread = this.half()?.thread;
-    const known = thread && comesAs(threadByName(thread)!, gender) ? thread : THREADS.find((t) => comesAs(t, gender))!.name;
+    const known =
+      thread && comesAs(threadByName(thread)!, gender)
+        ? thread
+        : THREADS.find((t) => comesAs(t, gender))!.name;
     this.changed.emit(halfWith(gender, known, null));
   }
 }

@@ -15,33 +15,50 @@ import { HalfField } from './half-field';
   host: { class: 'block' },
   template: `
     <h2 class="h2">The hose's end</h2>
-    <p class="text-sm">{{ fitting() }}. Thread and seat by its sheet or by gauge; a bolt counts as a male banjo.</p>
+    <p class="text-sm">
+      {{ fitting() }}. Thread and seat by its sheet or by gauge; a bolt counts as a male banjo.
+    </p>
     <fieldset class="mt-2 grid grid-cols-2 gap-3" aria-label="What it screws in with">
       <fl-half-field [half]="it().half ?? null" (changed)="change({ half: $event })" />
       @if (banjo()) {
-        <fl-number-field label="Eyes on one bolt" [limits]="eyes" [value]="it().eyes ?? 1" (changed)="change({ eyes: $event })" />
+        <fl-number-field
+          label="Eyes on one bolt"
+          [limits]="eyes"
+          [value]="it().eyes ?? 1"
+          (changed)="change({ eyes: $event })"
+        />
         @if (it().bolt; as bolt) {
           <fl-length-field
             label="Bolt, under its head"
             [limits]="boltFields.lengthMm"
             [valueMm]="bolt.lengthMm"
-            (changed)="change({ bolt: { lengthMm: $event, eyeMm: bolt.eyeMm, depthMm: bolt.depthMm } })"
+            (changed)="
+              change({ bolt: { lengthMm: $event, eyeMm: bolt.eyeMm, depthMm: bolt.depthMm } })
+            "
           />
           <fl-length-field
             label="One eye is thick"
             [limits]="boltFields.eyeMm"
             [valueMm]="bolt.eyeMm"
-            (changed)="change({ bolt: { lengthMm: bolt.lengthMm, eyeMm: $event, depthMm: bolt.depthMm } })"
+            (changed)="
+              change({ bolt: { lengthMm: bolt.lengthMm, eyeMm: $event, depthMm: bolt.depthMm } })
+            "
           />
           <fl-maybe-field
             label="Thread in the port"
             unit="length"
             [limits]="boltFields.depthMm.of"
             [value]="bolt.depthMm"
-            (changed)="change({ bolt: { lengthMm: bolt.lengthMm, eyeMm: bolt.eyeMm, depthMm: $event } })"
+            (changed)="
+              change({ bolt: { lengthMm: bolt.lengthMm, eyeMm: bolt.eyeMm, depthMm: $event } })
+            "
           />
         } @else {
-          <button type="button" class="btn self-end px-3" (click)="change({ bolt: { lengthMm: 24, eyeMm: 9, depthMm: null } })">
+          <button
+            type="button"
+            class="btn self-end px-3"
+            (click)="change({ bolt: { lengthMm: 24, eyeMm: 9, depthMm: null } })"
+          >
             Measure its bolt
           </button>
         }

@@ -20,14 +20,19 @@ import { Empty } from '../../kit/empty-state';
     <h1 class="sr-only">Join</h1>
     @if (at(); as at) {
       <div class="grid gap-4 p-4 lg:grid-cols-[15.5rem_1fr_22rem]">
-        <aside class="lg:sticky lg:top-4 lg:max-h-[calc(100dvh-6rem)] lg:overflow-auto lg:self-start" aria-label="Every joint">
+        <aside
+          class="lg:sticky lg:top-4 lg:max-h-[calc(100dvh-6rem)] lg:overflow-auto lg:self-start"
+          aria-label="Every joint"
+        >
           <fl-joint-list [chosen]="at" (picked)="selection.choose($event.place)" />
           <a class="link px-3" routerLink="/practice">Practise seats and threads</a>
         </aside>
         <fl-joint-panel class="min-w-0" [at]="at" [line]="line()" />
         <aside class="flex flex-col gap-4">
           @if (hose(); as hose) {
-            <section class="card p-4" aria-label="The hose's end"><fl-hose-end-panel [hose]="hose" [end]="at.end" /></section>
+            <section class="card p-4" aria-label="The hose's end">
+              <fl-hose-end-panel [hose]="hose" [end]="at.end" />
+            </section>
           }
           @if (at.at; as port) {
             <section class="card p-4" aria-label="The port"><fl-port-panel [at]="port" /></section>
@@ -56,14 +61,21 @@ export class JoinStation {
     const ends = jointEnds(this.store.view());
     const [ref, line] = [this.selection.ref(), this.selection.line()];
     const hoses = ends.filter(({ of, id }) => of === 'hose' && (id === ref?.id || !line));
-    if (hoses.length && (ref?.kind === 'hose' || !line)) return hoses.find(({ place }) => place.node === ref?.node) ?? hoses[0]!;
+    if (hoses.length && (ref?.kind === 'hose' || !line))
+      return hoses.find(({ place }) => place.node === ref?.node) ?? hoses[0]!;
     const lines = ends.filter(({ of, id }) => of === 'line' && id === line?.line.id);
     const node = this.selection.node();
-    return lines.find(({ place }) => node !== null && node > 0 && place.node === node) ?? lines[0] ?? null;
+    return (
+      lines.find(({ place }) => node !== null && node > 0 && place.node === node) ??
+      lines[0] ??
+      null
+    );
   });
   protected readonly line = computed((): LineView | null => {
     const at = this.at();
-    return (at?.of === 'line' && this.store.view().lines.find(({ line }) => line.id === at.id)) || null;
+    return (
+      (at?.of === 'line' && this.store.view().lines.find(({ line }) => line.id === at.id)) || null
+    );
   });
   protected readonly hose = computed((): Hose | null => {
     const at = this.at();

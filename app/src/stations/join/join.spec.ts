@@ -7,17 +7,24 @@ import { station } from '../../testing/station';
 import { JoinStation } from './join-station';
 
 describe('Join', () => {
-  const row = (at: Awaited<ReturnType<typeof station>>, key: string): HTMLElement => at.one(`[data-joint="${key}"]`);
+  const row = (at: Awaited<ReturnType<typeof station>>, key: string): HTMLElement =>
+    at.one(`[data-joint="${key}"]`);
 
   test('every end of every line stands in the list with its verdict, and the drawing says the same', async () => {
     const at = await station(JoinStation, 'j1');
     expect(at.texts('[data-joint]')).toHaveLength(14);
-    expect(at.texts('[data-joint="line-r1-a"]')[0]).toMatch(/R1 A ?Tandem master, rear outlet ?Binds/);
+    expect(at.texts('[data-joint="line-r1-a"]')[0]).toMatch(
+      /R1 A ?Tandem master, rear outlet ?Binds/,
+    );
     await at.click(row(at, 'line-f2-b'));
     expect(at.texts('[data-test=verdict]')).toEqual(['Screws in, will not seal']);
-    expect(at.texts('[data-test=drawing-words]')[0]).toMatch(/along a line only: fluid gets by. Seat 42° to the axis, end 59°/);
+    expect(at.texts('[data-test=drawing-words]')[0]).toMatch(
+      /along a line only: fluid gets by. Seat 42° to the axis, end 59°/,
+    );
     await at.click(row(at, 'line-f1-a'));
-    expect(at.texts('[data-test=drawing-words]')[0]).toMatch(/it seals there. Seat 42° to the axis, end 45°/);
+    expect(at.texts('[data-test=drawing-words]')[0]).toMatch(
+      /it seals there. Seat 42° to the axis, end 45°/,
+    );
     await at.click(at.button('Take apart'));
     expect(at.texts('[data-test=drawing-words]')[0]).toMatch(/apart/);
   });
@@ -28,14 +35,18 @@ describe('Join', () => {
     const port = at.store.plan().parts[0]!.ports[1]!;
     const [best] = endFor(port.fitting!.half, 4.7625);
     const before = at.store.view().lines.find((v) => v.line.id === 'line-r1')!;
-    await at.click([...at.root.querySelectorAll<HTMLElement>('[aria-label="Ends that seal here"] button')].find((b) => b.textContent!.trim() === 'Use it')!);
+    await at.click(
+      [...at.root.querySelectorAll<HTMLElement>('[aria-label="Ends that seal here"] button')].find(
+        (b) => b.textContent!.trim() === 'Use it',
+      )!,
+    );
     const after = at.store.view().lines.find((v) => v.line.id === 'line-r1')!;
     expect(after.line.ends.a).toMatchObject({ nutId: best!.nutId, flare: 'bubble', adapters: [] });
     expect(at.texts('[data-test=verdict]')).toEqual(['Seals']);
     expect(at.root.textContent).toContain('M10x1 nut, 11 mm wrench');
     expect(after.card!.stockCutMm).not.toBe(before.card!.stockCutMm);
     expect(at.store.snags().filter((s) => s.rule === 'threads-differ')).toEqual([]);
-  }); // prettier-ignore
+  });
 
   test('readings name the thread, one tap sets the port; readings that fit nothing say the nearest', async () => {
     const at = await station(JoinStation, 'j3');
@@ -63,7 +74,9 @@ describe('Join', () => {
     await at.choose(at.one<HTMLSelectElement>('#seat-taper'), 'parallel');
     expect(at.texts('fl-seat-finder li button')).toEqual(['inverted flare seat']);
     await at.click(at.one('fl-seat-finder li button'));
-    expect(at.store.plan().parts[0]!.ports[1]!.fitting!.half).toMatchObject({ seat: 'inverted-flare-45' });
+    expect(at.store.plan().parts[0]!.ports[1]!.fitting!.half).toMatchObject({
+      seat: 'inverted-flare-45',
+    });
     const cone = at.one<HTMLInputElement>('fl-seat-finder fl-maybe-field input');
     await at.type(cone, '123');
     expect(at.texts('fl-seat-finder .fault')[0]).toBe('123 cannot be used: 89 is the most.');
@@ -92,7 +105,10 @@ describe('Join', () => {
     await at.click(at.button('Add it'));
     const own = at.store.plan().bench.adapters[0]!;
     expect(own).toMatchObject({ name: 'Turned from bar', family: 'own' });
-    at.store.apply({ edit: 'changeEnd', with: { id: 'line-r1', end: 'a', patch: { adapters: [own.id] } } });
+    at.store.apply({
+      edit: 'changeEnd',
+      with: { id: 'line-r1', end: 'a', patch: { adapters: [own.id] } },
+    });
     await at.settle();
     await at.click(at.button('Remove Turned from bar'));
     expect(at.texts('fl-own-adapters .fault')[0]).toMatch(/R1 uses it/);
@@ -100,10 +116,16 @@ describe('Join', () => {
 
   test("a hose's end is a joint like a line's: its thread, what it meets, washers, torque", async () => {
     const at = await station(JoinStation, 'j9', 'line-1', demo('wheatear'));
-    expect(at.texts('[data-joint^=hose-]').map((text) => text.replace(/\s+/g, ' '))).toEqual(['H1 B', 'H2 B', 'H3 B', 'H4 B'].map((name) => expect.stringMatching(new RegExp(`^${name} ?\\w+ \\w+ caliper ?Seals`)) as string));
+    expect(at.texts('[data-joint^=hose-]').map((text) => text.replace(/\s+/g, ' '))).toEqual(
+      ['H1 B', 'H2 B', 'H3 B', 'H4 B'].map(
+        (name) => expect.stringMatching(new RegExp(`^${name} ?\\w+ \\w+ caliper ?Seals`)) as string,
+      ),
+    );
     await at.click(row(at, 'hose-fr-b'));
     expect(at.texts('[data-test=verdict]')).toEqual(['Seals']);
-    expect(at.texts('fl-joint-panel fl-snag-row')[0]).toMatch(/A banjo wants two new sealing washers/);
+    expect(at.texts('fl-joint-panel fl-snag-row')[0]).toMatch(
+      /A banjo wants two new sealing washers/,
+    );
     expect(at.root.querySelector('[aria-label="Ends that seal here"]')).toBeNull();
     await at.choose(at.one<HTMLSelectElement>('#joint-washers'), 'new');
     expect(at.texts('fl-joint-panel fl-snag-row')).toEqual([]);
@@ -115,8 +137,12 @@ describe('Join', () => {
     const [thread] = [...at.root.querySelectorAll<HTMLSelectElement>('fl-hose-end-panel select')];
     await at.choose(thread!, '3/8-24 UNF');
     expect(at.texts('[data-test=verdict]')).toEqual(['Binds']);
-    expect(at.store.plan().hoses[1]!.ends.b).toMatchObject({ half: { thread: '3/8-24 UNF' }, eyes: 2, joint: { washers: 'new' } });
-  }); // prettier-ignore
+    expect(at.store.plan().hoses[1]!.ends.b).toMatchObject({
+      half: { thread: '3/8-24 UNF' },
+      eyes: 2,
+      joint: { washers: 'new' },
+    });
+  });
 });
 
 describe('Practice', () => {
@@ -130,7 +156,8 @@ describe('Practice', () => {
       await fixture.whenStable();
     };
     const sets = [...root.querySelectorAll('fieldset')];
-    const button = (name: string): Element => [...root.querySelectorAll('button')].find((b) => b.textContent!.trim() === name)!;
+    const button = (name: string): Element =>
+      [...root.querySelectorAll('button')].find((b) => b.textContent!.trim() === name)!;
     expect((button('Answer') as HTMLButtonElement).disabled).toBe(true);
     for (const set of sets) await press(set.querySelector('button')!);
     await press(button('Answer'));
@@ -140,7 +167,9 @@ describe('Practice', () => {
       b.textContent!.includes('✓'),
     ).length;
     expect(root.querySelector('[data-test=score]')!.textContent!.trim()).toBe(`${hits} of 2 right`);
-    expect(root.querySelector('[role=status]')!.textContent).toMatch(/lies in its .* mm, and .* mm is its pitch/);
+    expect(root.querySelector('[role=status]')!.textContent).toMatch(
+      /lies in its .* mm, and .* mm is its pitch/,
+    );
     await press(button('Next'));
     expect(root.querySelector('[role=status]')).toBeNull();
   });

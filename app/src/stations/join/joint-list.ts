@@ -14,7 +14,9 @@ export const VERDICT_WORDS: Record<MateVerdict, string> = {
 };
 /** The worst of an end's joints, which is the end's. */
 const worst = (joints: readonly JointView[]): MateVerdict | null =>
-  (['will-not-start', 'binds', 'threads-but-will-not-seal', 'seals'] as const).find((verdict) => joints.some((joint) => joint.verdict === verdict)) ?? null; // prettier-ignore
+  (['will-not-start', 'binds', 'threads-but-will-not-seal', 'seals'] as const).find((verdict) =>
+    joints.some((joint) => joint.verdict === verdict),
+  ) ?? null;
 
 /** Every end of every line and hose with its verdict; the chosen one stands out. */
 @Component({
@@ -26,7 +28,11 @@ const worst = (joints: readonly JointView[]): MateVerdict | null =>
     <ul aria-label="Joints">
       @for (row of rows(); track row.key) {
         <li>
-          <button [flListRow]="row.chosen" [attr.data-joint]="row.key" (click)="picked.emit(row.at)">
+          <button
+            [flListRow]="row.chosen"
+            [attr.data-joint]="row.key"
+            (click)="picked.emit(row.at)"
+          >
             <span class="w-14 font-bold">{{ row.name }}</span>
             <span class="min-w-0 flex-1 leading-tight">
               <span class="block truncate text-sm">{{ row.port }}</span>
@@ -49,9 +55,12 @@ export class JointList {
   protected readonly rows = computed(() => {
     const levels = new Map<string, Level>();
     const titles = new Map(this.store.plan().hoses.map(({ id, title }) => [id, title]));
-    for (const snag of this.store.snags()) if (snag.station === 'join' && !levels.has(snag.where)) levels.set(snag.where, snag.level);
-    return jointEnds(this.store.view()).map((at) => this.row(at, levels.get(at.name) ?? null, titles));
-  }); // prettier-ignore
+    for (const snag of this.store.snags())
+      if (snag.station === 'join' && !levels.has(snag.where)) levels.set(snag.where, snag.level);
+    return jointEnds(this.store.view()).map((at) =>
+      this.row(at, levels.get(at.name) ?? null, titles),
+    );
+  });
 
   private row(at: JointEnd, level: Level | null, titles: ReadonlyMap<string, string>) {
     const verdict = at.joints && worst(at.joints);
@@ -62,8 +71,16 @@ export class JointList {
       key,
       at,
       name: at.name.replace(', end', ''),
-      port: at.at ? `${at.at.part.name}, ${at.at.port.name}` : open ? 'open end' : titles.get(at.id) || 'at a place of its own',
-      verdict: verdict ? VERDICT_WORDS[verdict] : open ? 'Joins no port' : 'Thread and seat not known',
+      port: at.at
+        ? `${at.at.part.name}, ${at.at.port.name}`
+        : open
+          ? 'open end'
+          : titles.get(at.id) || 'at a place of its own',
+      verdict: verdict
+        ? VERDICT_WORDS[verdict]
+        : open
+          ? 'Joins no port'
+          : 'Thread and seat not known',
       ink: verdict === 'seals' ? 'text-ink' : verdict ? 'text-stop' : 'text-ink-soft',
       level,
       chosen: chosen !== null && key === `${chosen.id}-${chosen.end}`,

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+} from '@angular/core';
 import { endFor, firstEnd, halfOfNut, turningOf, type EndChoice } from '@firm-line/core/trade/ends';
 import { figure } from '@firm-line/core/lib/faults';
 import { adaptersOf, jointsAt, type JointEnd, type JointView } from '@firm-line/core/stations/join';
@@ -25,19 +33,38 @@ const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
       <div class="flex flex-wrap items-center gap-2">
         <h2 class="mr-auto text-2xl font-bold">{{ at().name }}</h2>
         @if (joints().length > 1) {
-          <fl-toggle label="Which joint" [options]="jointChoices()" [value]="index()" (changed)="index.set($event)" />
+          <fl-toggle
+            label="Which joint"
+            [options]="jointChoices()"
+            [value]="index()"
+            (changed)="index.set($event)"
+          />
         }
         @if (joint()?.join) {
-          <button type="button" class="btn" (click)="together.set(!together())">{{ together() ? 'Take apart' : 'Put together' }}</button>
+          <button type="button" class="btn" (click)="together.set(!together())">
+            {{ together() ? 'Take apart' : 'Put together' }}
+          </button>
         }
       </div>
       @if (joint(); as one) {
         @if (one.join; as join) {
-          <fl-joint-section class="mt-2 h-72" [male]="join.male" [female]="join.female" [together]="together()" #drawing />
+          <fl-joint-section
+            class="mt-2 h-72"
+            [male]="join.male"
+            [female]="join.female"
+            [together]="together()"
+            #drawing
+          />
           <p class="text-center text-sm" data-test="drawing-words">{{ drawing.words() }}</p>
         }
         <div class="mt-3 flex flex-wrap items-baseline gap-x-4">
-          <p class="text-xl font-bold" [class]="one.verdict === 'seals' ? 'text-ok' : 'text-stop'" data-test="verdict">{{ verdicts[one.verdict] }}</p>
+          <p
+            class="text-xl font-bold"
+            [class]="one.verdict === 'seals' ? 'text-ok' : 'text-stop'"
+            data-test="verdict"
+          >
+            {{ verdicts[one.verdict] }}
+          </p>
           <p class="text-sm text-ink-soft">{{ figures() }}</p>
         </div>
         <p class="mt-1">{{ halves() }}</p>
@@ -45,39 +72,62 @@ const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
           <p class="text-sm">{{ reason }}</p>
         }
       } @else {
-        <p class="mt-2">Thread and seat are not known. Measure the thread and look at the seat beside this: the joint is drawn and judged at once.</p>
+        <p class="mt-2">
+          Thread and seat are not known. Measure the thread and look at the seat beside this: the
+          joint is drawn and judged at once.
+        </p>
       }
       @for (snag of snags(); track $index) {
         <fl-snag-row class="mt-2" [snag]="snag" />
       }
       @if (order(); as text) {
-        <p class="mt-3 border-t border-rule pt-2 text-sm"><strong>Order of fitting.</strong> {{ text }}</p>
+        <p class="mt-3 border-t border-rule pt-2 text-sm">
+          <strong>Order of fitting.</strong> {{ text }}
+        </p>
       }
     </section>
     @if (line() && at().at; as port) {
       <section class="card mt-4 p-4" aria-label="Ends that seal here">
         <h2 class="h2">Ends that seal here</h2>
-        <p class="text-sm text-ink-soft">For {{ line()!.tube.name }} tube, fewest joints first. Prices are made up.</p>
+        <p class="text-sm text-ink-soft">
+          For {{ line()!.tube.name }} tube, fewest joints first. Prices are made up.
+        </p>
         <ul class="mt-1">
           @for (choice of choices(); track choice.key) {
             <li class="grid grid-cols-[1fr_auto_6rem] items-center gap-3 border-t border-rule py-1">
-              <span><strong>{{ choice.end }}</strong> <span class="ml-1 text-sm">{{ choice.over }}</span></span>
+              <span
+                ><strong>{{ choice.end }}</strong>
+                <span class="ml-1 text-sm">{{ choice.over }}</span></span
+              >
               <span class="text-sm text-ink-soft">{{ choice.joints }}</span>
               @if (choice.now) {
                 <span class="inline-flex min-h-tap items-center px-2 font-semibold">as it is</span>
               } @else {
-                <button type="button" class="btn px-3" (click)="use(choice.of)" [attr.aria-label]="'Use it: ' + choice.end + ' ' + choice.over">Use it</button>
+                <button
+                  type="button"
+                  class="btn px-3"
+                  (click)="use(choice.of)"
+                  [attr.aria-label]="'Use it: ' + choice.end + ' ' + choice.over"
+                >
+                  Use it
+                </button>
               }
             </li>
           } @empty {
-            <li class="border-t border-rule py-2 text-sm">{{ port.port.fitting ? 'Nothing in the catalogue leads from this port to a nut for this tube.' : 'First the port: its thread and seat.' }}</li>
+            <li class="border-t border-rule py-2 text-sm">
+              {{
+                port.port.fitting
+                  ? 'Nothing in the catalogue leads from this port to a nut for this tube.'
+                  : 'First the port: its thread and seat.'
+              }}
+            </li>
           }
         </ul>
         <fl-own-adapters class="mt-2 border-t border-rule" />
       </section>
     }
   `,
-}) // prettier-ignore
+})
 export class JointPanel {
   private readonly store = inject(PlanStore);
   readonly at = input.required<JointEnd>();
@@ -88,7 +138,9 @@ export class JointPanel {
   /** Which joint of the end; the first again when another end is chosen. */
   protected readonly index = linkedSignal({ source: () => this.at().name, computation: () => 0 });
   protected readonly joints = computed((): readonly JointView[] => this.at().joints ?? []);
-  protected readonly jointChoices = computed(() => this.joints().map((_, value) => ({ value, name: `Joint ${value + 1}` })));
+  protected readonly jointChoices = computed(() =>
+    this.joints().map((_, value) => ({ value, name: `Joint ${value + 1}` })),
+  );
   protected readonly joint = computed(
     (): JointView | null => this.joints()[Math.min(this.index(), this.joints().length - 1)] ?? null,
   );
@@ -107,13 +159,16 @@ export class JointPanel {
   protected readonly snags = computed(() => {
     return this.store
       .laidOutSnags()
-      .filter((snag) => snag.station === 'join' && snag.where === this.at().name && !SAID.has(snag.rule));
+      .filter(
+        (snag) => snag.station === 'join' && snag.where === this.at().name && !SAID.has(snag.rule),
+      );
   });
   /** Each end of a line, as it turns while it is tightened; a hose's order stands with the hoses. */
   protected readonly order = computed(() => {
     const line = this.line();
     if (!line) return null;
-    const turning = (end: 'a' | 'b') => turningOf(jointsAt(line, end)?.at(-1)?.far ?? halfOfNut(line.nuts[end]));
+    const turning = (end: 'a' | 'b') =>
+      turningOf(jointsAt(line, end)?.at(-1)?.far ?? halfOfNut(line.nuts[end]));
     const { first, why } = firstEnd(turning('a'), turning('b'));
     return first === 'either' ? why : `End ${first.toUpperCase()} first. ${why}`;
   });

@@ -4,8 +4,12 @@ import { figure } from '@firm-line/core/lib/faults';
 import type { FemaleHalf, MaleHalf } from '@firm-line/core/trade/stock';
 
 const FILLS: Record<Piece['role'], string> = {
-  port: 'fill-nut', nut: 'fill-slate-pale', tube: 'fill-copper', washer: 'fill-fluid', ring: 'fill-ink',
-}; // prettier-ignore
+  port: 'fill-nut',
+  nut: 'fill-slate-pale',
+  tube: 'fill-copper',
+  washer: 'fill-fluid',
+  ring: 'fill-ink',
+};
 /** How far apart the halves stand before they are joined, mm, and room for words. */
 const APART_MM = 5;
 const MARGIN_MM = 2;
@@ -27,10 +31,21 @@ const MARGIN_MM = 2;
         stroke-dasharray="2 0.6 0.4 0.6"
       />
       @for (piece of pieces(); track $index) {
-        <polygon [attr.points]="piece.points" [class]="piece.fill + ' stroke-ink'" stroke-width="0.14" stroke-linejoin="round" />
+        <polygon
+          [attr.points]="piece.points"
+          [class]="piece.fill + ' stroke-ink'"
+          stroke-width="0.14"
+          stroke-linejoin="round"
+        />
       }
       @for (label of labels(); track $index) {
-        <text [attr.x]="label.x" [attr.y]="label.y" font-size="1.6" text-anchor="middle" [class]="label.ink">
+        <text
+          [attr.x]="label.x"
+          [attr.y]="label.y"
+          font-size="1.6"
+          text-anchor="middle"
+          [class]="label.ink"
+        >
           {{ label.text }}
         </text>
       }
@@ -61,7 +76,9 @@ export class JointSection {
     const male = this.male();
     const female = this.female();
     // The port alone is drawn with the end that goes on it left out.
-    return male ? section(male, female) : { ...section({ thread: female.thread, end: 'flat' }, female), male: [] };
+    return male
+      ? section(male, female)
+      : { ...section({ thread: female.thread, end: 'flat' }, female), male: [] };
   });
   private readonly shift = computed(() => {
     const { male, shortMm } = this.drawn();
@@ -72,10 +89,15 @@ export class JointSection {
   /** The picture keeps its scale and place whether the halves are apart or together. */
   private readonly bounds = computed(() => {
     const { male, female } = this.drawn();
-    const xs = (pieces: readonly Piece[]): number[] => pieces.flatMap(({ outline }) => outline.map(([x]) => x));
+    const xs = (pieces: readonly Piece[]): number[] =>
+      pieces.flatMap(({ outline }) => outline.map(([x]) => x));
     const rs = [...male, ...female].flatMap(({ outline }) => outline.map(([, r]) => r));
     const tip = male.length ? Math.max(...xs(male), 0) + APART_MM : 0;
-    return { from: Math.min(...xs(female), ...xs(male).map((x) => x - tip)), to: Math.max(...xs(female)), r: Math.max(...rs) };
+    return {
+      from: Math.min(...xs(female), ...xs(male).map((x) => x - tip)),
+      to: Math.max(...xs(female)),
+      r: Math.max(...rs),
+    };
   });
   protected readonly left = computed(() => this.bounds().from - MARGIN_MM);
   protected readonly right = computed(() => this.bounds().to + MARGIN_MM);
@@ -83,26 +105,47 @@ export class JointSection {
     const { r } = this.bounds();
     return `${this.left()} ${-r - MARGIN_MM} ${this.right() - this.left()} ${2 * r + 2 * MARGIN_MM + 2}`;
   });
-  protected readonly scaleAt = computed(() => `translate(${this.left() + 1} ${this.bounds().r + MARGIN_MM + 0.6})`);
+  protected readonly scaleAt = computed(
+    () => `translate(${this.left() + 1} ${this.bounds().r + MARGIN_MM + 0.6})`,
+  );
   protected readonly pieces = computed(() => {
     const { male, female } = this.drawn();
     const both = (list: readonly Piece[], by: number) =>
-      list.flatMap(({ role, outline }) => [1, -1].map((side) => ({ fill: FILLS[role], points: outline.map(([x, r]: XR) => `${(x + by).toFixed(3)},${(side * r).toFixed(3)}`).join(' ') }))); // prettier-ignore
+      list.flatMap(({ role, outline }) =>
+        [1, -1].map((side) => ({
+          fill: FILLS[role],
+          points: outline
+            .map(([x, r]: XR) => `${(x + by).toFixed(3)},${(side * r).toFixed(3)}`)
+            .join(' '),
+        })),
+      );
     return [...both(female, 0), ...both(male, this.shift())];
   });
   /** The names of the pieces, written on those that have room. */
   protected readonly labels = computed(() => {
     const { male, female } = this.drawn();
-    const name = (pieces: readonly Piece[], by: number, words: Partial<Record<Piece['role'], string>>) =>
+    const name = (
+      pieces: readonly Piece[],
+      by: number,
+      words: Partial<Record<Piece['role'], string>>,
+    ) =>
       pieces.flatMap(({ role, outline }) => {
         const text = words[role];
         if (!text) return [];
         const xs = outline.map(([x]) => x);
         const top = Math.max(...outline.map(([, r]) => r));
         // A tube is named beside its far end, all else within its thickest part.
-        if (role === 'tube') return [{ text, x: Math.min(...xs) + by + 2, y: -top - 0.7, ink: 'fill-ink' }];
+        if (role === 'tube')
+          return [{ text, x: Math.min(...xs) + by + 2, y: -top - 0.7, ink: 'fill-ink' }];
         const thick = outline.filter(([, r]) => top - r < 0.1).map(([x]) => x);
-        return [{ text, x: (Math.min(...thick) + Math.max(...thick)) / 2 + by, y: -top + 2, ink: 'fill-ink' }];
+        return [
+          {
+            text,
+            x: (Math.min(...thick) + Math.max(...thick)) / 2 + by,
+            y: -top + 2,
+            ink: 'fill-ink',
+          },
+        ];
       });
     const flared = male.some(({ role }) => role === 'tube') && male.length === 2;
     return [
@@ -123,12 +166,18 @@ export class JointSection {
     if (!male) return `Port ${this.female().thread}, cut through.`;
     if (!this.together()) return 'The two halves apart, cut through.';
     const { touch, shortMm, endDeg, seatDeg } = this.drawn();
-    const steep = endDeg !== null && seatDeg !== null ? ` Seat ${figure(seatDeg, 0)}° to the axis, end ${figure(endDeg, 0)}°.` : '';
-    if (!touch.holds) return shortMm > 0.05 ? `It stops ${figure(shortMm)} mm short: nothing touches at the seat.` : 'The threads do not carry: nothing is pressed together.';
+    const steep =
+      endDeg !== null && seatDeg !== null
+        ? ` Seat ${figure(seatDeg, 0)}° to the axis, end ${figure(endDeg, 0)}°.`
+        : '';
+    if (!touch.holds)
+      return shortMm > 0.05
+        ? `It stops ${figure(shortMm)} mm short: nothing touches at the seat.`
+        : 'The threads do not carry: nothing is pressed together.';
     if (!touch.contact) return 'Nothing meets at the seat: there is a gap all round.';
     const touches = touch.contact.seals
       ? `It touches along ${figure(touch.contact.widthMm)} mm all round: it seals there.`
       : 'It touches along a line only: fluid gets by.';
     return touches + steep;
-  }); // prettier-ignore
+  });
 }

@@ -5,7 +5,8 @@ import { PlanStore } from '../../session/plan-store';
 import { HalfField } from './half-field';
 import { Fold } from '../../kit/disclosure';
 
-const words = (half: Half): string => `${half.thread} ${half.gender === 'male' ? END_NAMES[half.end] : SEAT_NAMES[half.seat]}`;
+const words = (half: Half): string =>
+  `${half.thread} ${half.gender === 'male' ? END_NAMES[half.end] : SEAT_NAMES[half.seat]}`;
 
 /** Adapters that lie in the user's own drawer; they are searched with the stock. */
 @Component({
@@ -18,12 +19,25 @@ const words = (half: Half): string => `${half.thread} ${half.gender === 'male' ?
       <ul>
         @for (adapter of own(); track adapter.id) {
           <li class="flex items-center gap-3 border-t border-rule py-1">
-            <span class="mr-auto"><strong>{{ adapter.name }}</strong> <span class="ml-1 text-sm">{{ halves(adapter) }}</span></span>
-            <button type="button" class="btn px-3" [attr.aria-label]="'Remove ' + adapter.name" (click)="remove(adapter.id)">×</button>
+            <span class="mr-auto"
+              ><strong>{{ adapter.name }}</strong>
+              <span class="ml-1 text-sm">{{ halves(adapter) }}</span></span
+            >
+            <button
+              type="button"
+              class="btn px-3"
+              [attr.aria-label]="'Remove ' + adapter.name"
+              (click)="remove(adapter.id)"
+            >
+              ×
+            </button>
           </li>
         }
       </ul>
-      <form class="mt-2 grid grid-cols-3 items-end gap-3" (submit)="$event.preventDefault(); add(name.value); name.value = ''">
+      <form
+        class="mt-2 grid grid-cols-3 items-end gap-3"
+        (submit)="$event.preventDefault(); add(name.value); name.value = ''"
+      >
         <fl-half-field of=", one side" [half]="a()" (changed)="a.set($event)" />
         <fl-half-field of=", other side" [half]="b()" (changed)="b.set($event)" />
         <div class="col-span-2">
@@ -37,7 +51,7 @@ const words = (half: Half): string => `${half.thread} ${half.gender === 'male' ?
       }
     </fl-fold>
   `,
-}) // prettier-ignore
+})
 export class OwnAdapters {
   private readonly store = inject(PlanStore);
   protected readonly own = computed(() => this.store.plan().bench.adapters ?? []);
@@ -52,13 +66,25 @@ export class OwnAdapters {
     const plan = this.store.plan();
     if (!name.trim()) return this.fault.set('Give it a name, so that you find it in the drawer.');
     this.fault.set(null);
-    const made: Adapter = { id: freshId(plan, 'adapter'), name: name.trim(), family: 'own', halves: [this.a(), this.b()], material: 'steel', costMinor: 0 }; // prettier-ignore
+    const made: Adapter = {
+      id: freshId(plan, 'adapter'),
+      name: name.trim(),
+      family: 'own',
+      halves: [this.a(), this.b()],
+      material: 'steel',
+      costMinor: 0,
+    };
     this.store.apply({ edit: 'changeBench', with: { patch: { adapters: [...this.own(), made] } } });
   }
   /** One that a line uses stays. */
   protected remove(id: string): void {
-    const user = this.store.plan().lines.find(({ ends }) => [...ends.a.adapters, ...ends.b.adapters].includes(id));
+    const user = this.store
+      .plan()
+      .lines.find(({ ends }) => [...ends.a.adapters, ...ends.b.adapters].includes(id));
     if (user) return this.fault.set(`${user.name} uses it: take it out there first.`);
-    this.store.apply({ edit: 'changeBench', with: { patch: { adapters: this.own().filter((adapter) => adapter.id !== id) } } });
+    this.store.apply({
+      edit: 'changeBench',
+      with: { patch: { adapters: this.own().filter((adapter) => adapter.id !== id) } },
+    });
   }
 }

@@ -31,7 +31,11 @@ import { Fold } from '../../kit/disclosure';
     @if (readings(); as words) {
       <p class="mt-1 text-sm text-ink-soft">{{ words }}</p>
     }
-    <fl-fold class="mt-2 border-t border-rule" summary="Which thread? By vernier and pitch gauge" [startsOpen]="true">
+    <fl-fold
+      class="mt-2 border-t border-rule"
+      summary="Which thread? By vernier and pitch gauge"
+      [startsOpen]="true"
+    >
       <fl-gauge [gender]="half()?.gender ?? 'female'" (picked)="gauged($event)" />
     </fl-fold>
     @if (half()?.gender !== 'male') {
@@ -42,14 +46,20 @@ import { Fold } from '../../kit/disclosure';
   `,
 })
 export class PortPanel {
-  protected readonly hows = [['measured', 'measuring it'], ['sheet', "the part's sheet"], ['trusted', 'trust']] as const; // prettier-ignore
+  protected readonly hows = [
+    ['measured', 'measuring it'],
+    ['sheet', "the part's sheet"],
+    ['trusted', 'trust'],
+  ] as const;
   private readonly store = inject(PlanStore);
   readonly at = input.required<PortView>();
   protected readonly half = computed(() => this.at().port.fitting?.half ?? null);
   protected readonly how = computed(() => this.at().port.fitting?.how ?? 'trusted');
   protected readonly readings = computed(() => {
     const read = this.at().port.fitting?.readings;
-    return read ? `Read: ${read.diameterMm} mm${read.pitchMm ? `, pitch ${read.pitchMm.toFixed(2)} mm` : ''}.` : null;
+    return read
+      ? `Read: ${read.diameterMm} mm${read.pitchMm ? `, pitch ${read.pitchMm.toFixed(2)} mm` : ''}.`
+      : null;
   });
 
   protected change(patch: Partial<Fitting>): void {

@@ -49,11 +49,15 @@ import { SelectField } from '../../kit/fields/select-field';
       <ul class="mt-2" aria-label="Seats that are left">
         @for (one of found().candidates; track one.seat) {
           <li>
-            <button type="button" class="link" (click)="picked.emit(one.seat)">{{ names[one.seat] }}</button>
+            <button type="button" class="link" (click)="picked.emit(one.seat)">
+              {{ names[one.seat] }}
+            </button>
             <span class="ml-2 text-sm text-ink-soft">{{ one.fits.join(', ') }}</span>
           </li>
         } @empty {
-          <li class="text-sm">These answers fight one another: no seat fits them all. Look again.</li>
+          <li class="text-sm">
+            These answers fight one another: no seat fits them all. Look again.
+          </li>
         }
       </ul>
     }
@@ -63,15 +67,32 @@ import { SelectField } from '../../kit/fields/select-field';
   `,
 })
 export class SeatFinder {
-  protected readonly bottoms = [['rises', 'rises toward the middle'], ['dips', 'dips toward the middle'], ['flat', 'flat or drilled through']] as const; // prettier-ignore
-  protected readonly nuts = [['threaded-to-end', 'threaded to its end'], ['shoulder', 'a plain shoulder at its end']] as const; // prettier-ignore
-  protected readonly tapers = [['yes', 'the thread grows'], ['no', 'it is parallel']] as const; // prettier-ignore
+  protected readonly bottoms = [
+    ['rises', 'rises toward the middle'],
+    ['dips', 'dips toward the middle'],
+    ['flat', 'flat or drilled through'],
+  ] as const;
+  protected readonly nuts = [
+    ['threaded-to-end', 'threaded to its end'],
+    ['shoulder', 'a plain shoulder at its end'],
+  ] as const;
+  protected readonly tapers = [
+    ['yes', 'the thread grows'],
+    ['no', 'it is parallel'],
+  ] as const;
   readonly picked = output<SeatForm>();
   protected readonly names = SEAT_NAMES;
-  private readonly answers = signal<SeatAnswers>({ bottom: null, nut: null, coneDeg: null, taper: null });
+  private readonly answers = signal<SeatAnswers>({
+    bottom: null,
+    nut: null,
+    coneDeg: null,
+    taper: null,
+  });
   protected readonly coneDeg = computed(() => this.answers().coneDeg);
   protected readonly found = computed(() => seatFrom(this.answers()));
-  protected readonly asked = computed(() => Object.values(this.answers()).some((answer) => answer !== null));
+  protected readonly asked = computed(() =>
+    Object.values(this.answers()).some((answer) => answer !== null),
+  );
 
   protected set(patch: Partial<SeatAnswers>): void {
     this.answers.update((answers) => ({ ...answers, ...patch }));

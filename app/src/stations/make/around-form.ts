@@ -18,27 +18,83 @@ import { PlanStore } from '../../session/plan-store';
   template: `
     <fl-fold [summary]="'What stands about it: ' + (bender().around ? 'your own' : 'the usual')">
       <p class="text-sm text-ink-soft">
-        The tube comes along x from the clamp, touches the die at 0 and is bent towards y; z is up. The bench is what lies under z; the lever sweeps outside the tube.
+        The tube comes along x from the clamp, touches the die at 0 and is bent towards y; z is up.
+        The bench is what lies under z; the lever sweeps outside the tube.
       </p>
       <div class="mt-2 grid grid-cols-3 gap-3">
-        <fl-length-field label="Lever, long" [leastMm]="0" [mostMm]="2000" [valueMm]="around().lever.lengthMm" (changed)="lever({ lengthMm: $event })" />
-        <fl-length-field label="Lever, wide" [leastMm]="0" [mostMm]="500" [valueMm]="around().lever.wideMm" (changed)="lever({ wideMm: $event })" />
-        <fl-length-field label="Lever, high" [leastMm]="0" [mostMm]="500" [valueMm]="around().lever.highMm" (changed)="lever({ highMm: $event })" />
+        <fl-length-field
+          label="Lever, long"
+          [leastMm]="0"
+          [mostMm]="2000"
+          [valueMm]="around().lever.lengthMm"
+          (changed)="lever({ lengthMm: $event })"
+        />
+        <fl-length-field
+          label="Lever, wide"
+          [leastMm]="0"
+          [mostMm]="500"
+          [valueMm]="around().lever.wideMm"
+          (changed)="lever({ wideMm: $event })"
+        />
+        <fl-length-field
+          label="Lever, high"
+          [leastMm]="0"
+          [mostMm]="500"
+          [valueMm]="around().lever.highMm"
+          (changed)="lever({ highMm: $event })"
+        />
       </div>
       @for (solid of around().solids; track $index; let i = $index) {
         <div class="mt-3 border-t border-rule pt-2">
           <div class="flex items-end gap-2">
-            <fl-text-field class="flex-1" [field]="'solid-' + i" label="What it is" [value]="solid.name" (changed)="set(i, { name: $event })" />
-            <button type="button" class="btn px-3" [attr.aria-label]="'Remove ' + solid.name" (click)="remove(i)">×</button>
+            <fl-text-field
+              class="flex-1"
+              [field]="'solid-' + i"
+              label="What it is"
+              [value]="solid.name"
+              (changed)="set(i, { name: $event })"
+            />
+            <button
+              type="button"
+              class="btn px-3"
+              [attr.aria-label]="'Remove ' + solid.name"
+              (click)="remove(i)"
+            >
+              ×
+            </button>
           </div>
           <div class="mt-2 grid grid-cols-3 gap-2">
             @if (solid.kind === 'box') {
-              <fl-vector-field [labels]="['from x', 'from y', 'from z']" [valueMm]="solid.minMm" (changed)="set(i, { minMm: $event })" />
-              <fl-vector-field [labels]="['to x', 'to y', 'to z']" [valueMm]="solid.maxMm" (changed)="set(i, { maxMm: $event })" />
+              <fl-vector-field
+                [labels]="['from x', 'from y', 'from z']"
+                [valueMm]="solid.minMm"
+                (changed)="set(i, { minMm: $event })"
+              />
+              <fl-vector-field
+                [labels]="['to x', 'to y', 'to z']"
+                [valueMm]="solid.maxMm"
+                (changed)="set(i, { maxMm: $event })"
+              />
             } @else {
-              <fl-vector-field [labels]="['foot x', 'foot y', 'foot z']" [valueMm]="solid.footMm" (changed)="set(i, { footMm: $event })" />
-              <fl-length-field label="Radius" [leastMm]="0.1" [mostMm]="5000" [valueMm]="solid.radiusMm" (changed)="set(i, { radiusMm: $event })" />
-              <fl-length-field label="Height" [leastMm]="0.1" [mostMm]="5000" [valueMm]="solid.heightMm" (changed)="set(i, { heightMm: $event })" />
+              <fl-vector-field
+                [labels]="['foot x', 'foot y', 'foot z']"
+                [valueMm]="solid.footMm"
+                (changed)="set(i, { footMm: $event })"
+              />
+              <fl-length-field
+                label="Radius"
+                [leastMm]="0.1"
+                [mostMm]="5000"
+                [valueMm]="solid.radiusMm"
+                (changed)="set(i, { radiusMm: $event })"
+              />
+              <fl-length-field
+                label="Height"
+                [leastMm]="0.1"
+                [mostMm]="5000"
+                [valueMm]="solid.heightMm"
+                (changed)="set(i, { heightMm: $event })"
+              />
             }
           </div>
         </div>
@@ -52,7 +108,7 @@ import { PlanStore } from '../../session/plan-store';
       </div>
     </fl-fold>
   `,
-}) // prettier-ignore
+})
 export class AroundForm {
   private readonly store = inject(PlanStore);
   readonly bender = input.required<BenchBender>();
@@ -63,15 +119,25 @@ export class AroundForm {
     const solids = around.solids.map((solid): Solid => {
       if (solid.kind !== 'box') return solid;
       const [a, b] = [solid.minMm, solid.maxMm];
-      return { ...solid, minMm: a.map((v, i) => Math.min(v, b[i]!)) as unknown as Vec3, maxMm: a.map((v, i) => Math.max(v, b[i]!)) as unknown as Vec3 }; // prettier-ignore
+      return {
+        ...solid,
+        minMm: a.map((v, i) => Math.min(v, b[i]!)) as unknown as Vec3,
+        maxMm: a.map((v, i) => Math.max(v, b[i]!)) as unknown as Vec3,
+      };
     });
-    this.store.apply({ edit: 'changeBender', with: { id: this.bender().id, patch: { around: { ...around, solids } } } });
+    this.store.apply({
+      edit: 'changeBender',
+      with: { id: this.bender().id, patch: { around: { ...around, solids } } },
+    });
   }
   protected lever(patch: Partial<BenchSolids['lever']>): void {
     this.keep({ ...this.around(), lever: { ...this.around().lever, ...patch } });
   }
   protected set(index: number, patch: object): void {
-    this.keep({ ...this.around(), solids: this.around().solids.map((one, i) => (i === index ? { ...one, ...patch } : one)) });
+    this.keep({
+      ...this.around(),
+      solids: this.around().solids.map((one, i) => (i === index ? { ...one, ...patch } : one)),
+    });
   }
   protected remove(index: number): void {
     this.keep({ ...this.around(), solids: this.around().solids.toSpliced(index, 1) });
@@ -85,6 +151,15 @@ export class AroundForm {
   }
   protected usual(): void {
     const { around: _, ...bender } = this.bender();
-    this.store.apply({ edit: 'changeBench', with: { patch: { benders: this.store.plan().bench.benders.map((one) => (one.id === bender.id ? bender : one)) } } }); // prettier-ignore
+    this.store.apply({
+      edit: 'changeBench',
+      with: {
+        patch: {
+          benders: this.store
+            .plan()
+            .bench.benders.map((one) => (one.id === bender.id ? bender : one)),
+        },
+      },
+    });
   }
 }

@@ -27,7 +27,10 @@ import { AroundForm } from './around-form';
   imports: [AroundForm, Fold, CheckField, TextField, SelectField, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fl-fold class="card px-5" [summary]="'My bench: ' + bender().name + ', ' + ends()[0].flareName + ' tool, nuts'">
+    <fl-fold
+      class="card px-5"
+      [summary]="'My bench: ' + bender().name + ', ' + ends()[0].flareName + ' tool, nuts'"
+    >
       <div class="grid gap-6 border-t border-rule py-5 lg:grid-cols-3">
         <section aria-label="Bender">
           <h3 class="font-bold">Bender</h3>
@@ -89,7 +92,8 @@ import { AroundForm } from './around-form';
         <section aria-label="Test bends">
           <h3 class="font-bold">Test bends</h3>
           <p class="mb-2 text-sm text-ink-soft">
-            Bend scrap of the same tube, write what you dialled and what it kept. {{ springWords() }}
+            Bend scrap of the same tube, write what you dialled and what it kept.
+            {{ springWords() }}
           </p>
           <table class="w-full text-left">
             <thead>
@@ -123,7 +127,12 @@ import { AroundForm } from './around-form';
                     />
                   </td>
                   <td class="pb-2">
-                    <button type="button" class="btn px-3" [attr.aria-label]="'Remove test ' + (i + 1)" (click)="removeTest(i)">
+                    <button
+                      type="button"
+                      class="btn px-3"
+                      [attr.aria-label]="'Remove test ' + (i + 1)"
+                      (click)="removeTest(i)"
+                    >
                       ×
                     </button>
                   </td>
@@ -135,7 +144,9 @@ import { AroundForm } from './around-form';
         </section>
         <section aria-label="Flaring tool and nuts">
           <h3 class="font-bold">Flaring tool and nuts</h3>
-          <p class="mb-2 text-sm text-ink-soft">Starting figures are common practice: measure your own tool and nuts.</p>
+          <p class="mb-2 text-sm text-ink-soft">
+            Starting figures are common practice: measure your own tool and nuts.
+          </p>
           <div class="grid grid-cols-2 gap-3">
             @for (end of ends(); track end.key) {
               @if (end.key === 'a' || ends()[1].flare !== ends()[0].flare) {
@@ -232,7 +243,11 @@ export class BenchPanel {
     this.store.apply({ edit: 'changeBender', with: { id: this.bender().id, patch } });
   }
   protected setTest(index: number, patch: Partial<TestBend>): void {
-    this.set({ testBends: this.bender().testBends.map((bend, i) => (i === index ? { ...bend, ...patch } : bend)) });
+    this.set({
+      testBends: this.bender().testBends.map((bend, i) =>
+        i === index ? { ...bend, ...patch } : bend,
+      ),
+    });
   }
   protected addTest(): void {
     this.set({ testBends: [...this.bender().testBends, { dialDeg: 90, gotDeg: 90 }] });

@@ -1,8 +1,15 @@
 import { station } from '../../testing/station';
 import { MakeStation } from './make-station';
 
-const field = (at: Awaited<ReturnType<typeof station<MakeStation>>>, label: string): HTMLInputElement =>
-  [...at.root.querySelectorAll<HTMLElement>('fl-bench-panel fl-length-field, fl-bench-panel fl-number-field')]
+const field = (
+  at: Awaited<ReturnType<typeof station<MakeStation>>>,
+  label: string,
+): HTMLInputElement =>
+  [
+    ...at.root.querySelectorAll<HTMLElement>(
+      'fl-bench-panel fl-length-field, fl-bench-panel fl-number-field',
+    ),
+  ]
     .find((f) => f.querySelector('label')!.textContent!.includes(label))!
     .querySelector('input')!;
 const dials = (at: Awaited<ReturnType<typeof station<MakeStation>>>): string[] =>
@@ -12,9 +19,12 @@ describe('my bench', () => {
   test('test bends change what is dialled, for every line in that bender', async () => {
     const at = await station(MakeStation, 'b1');
     expect(dials(at)[0]).toBe('93.0°');
-    for (const name of ['Remove test 3', 'Remove test 2', 'Remove test 1']) await at.click(at.button(name));
+    for (const name of ['Remove test 3', 'Remove test 2', 'Remove test 1'])
+      await at.click(at.button(name));
     expect(dials(at)[0]).toBe('90.1°');
-    expect(at.texts('fl-bench-panel').join()).toMatch(/Until then the card dials what it wants to keep/);
+    expect(at.texts('fl-bench-panel').join()).toMatch(
+      /Until then the card dials what it wants to keep/,
+    );
     await at.click(at.button('Add a test bend'));
     await at.type(field(at, 'Dialled in test 1'), '95');
     // One test bend: the line through 90 kept for 95 dialled, 95.1 for 90.1.
@@ -38,9 +48,13 @@ describe('my bench', () => {
   test('a longer nut makes the short end a stop, a shorter one mends it', async () => {
     const at = await station(MakeStation, 'b3', 'line-f2');
     await at.type(field(at, 'Length of M10x1'), '40 mm');
-    expect(at.store.snags().some((snag) => snag.rule === 'nut-trapped' && snag.where === 'F2, end B')).toBe(true);
+    expect(
+      at.store.snags().some((snag) => snag.rule === 'nut-trapped' && snag.where === 'F2, end B'),
+    ).toBe(true);
     await at.type(field(at, 'Length of M10x1'), '10');
-    expect(at.store.snags().some((snag) => snag.where === 'F2, end B' && snag.station !== 'join')).toBe(false);
+    expect(
+      at.store.snags().some((snag) => snag.where === 'F2, end B' && snag.station !== 'join'),
+    ).toBe(false);
   });
 
   test('trim, die reference and clamp side move the figures of the card', async () => {

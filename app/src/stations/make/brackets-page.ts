@@ -24,46 +24,156 @@ import { PlateDrawing } from './plate-drawing';
 /** Brackets, tabs and panels with holes: a card each, printed 1:1 and as a drawing for the cutter. */
 @Component({
   selector: 'fl-brackets-page',
-  imports: [CheckField, Empty, LengthField, ListRow, MaybeField, NumberField, PlateDrawing, TextField],
+  imports: [
+    CheckField,
+    Empty,
+    LengthField,
+    ListRow,
+    MaybeField,
+    NumberField,
+    PlateDrawing,
+    TextField,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
     <div class="flex flex-wrap items-end gap-3">
       <h2 class="mr-auto text-2xl font-bold">Brackets</h2>
       <button type="button" class="btn" (click)="add()">Add a bracket</button>
-      <button type="button" class="btn" [disabled]="!brackets().length" (click)="exportDxf()">Export DXF</button>
+      <button type="button" class="btn" [disabled]="!brackets().length" (click)="exportDxf()">
+        Export DXF
+      </button>
     </div>
     @if (chosen(); as one) {
       <div class="mt-4 grid gap-4 md:grid-cols-[14rem_minmax(0,1fr)]">
         <ul class="card self-start py-2" aria-label="Brackets of this plan">
           @for (bracket of brackets(); track bracket.id) {
-            <li><button [flListRow]="bracket.id === one.id" (click)="id.set(bracket.id)"><span class="flex-1">{{ bracket.name }}</span><span class="text-sm">{{ bracket.revision }}</span></button></li>
+            <li>
+              <button [flListRow]="bracket.id === one.id" (click)="id.set(bracket.id)">
+                <span class="flex-1">{{ bracket.name }}</span
+                ><span class="text-sm">{{ bracket.revision }}</span>
+              </button>
+            </li>
           }
         </ul>
-        <section class="card grid gap-5 p-5 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]" [attr.aria-label]="one.name">
+        <section
+          class="card grid gap-5 p-5 xl:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]"
+          [attr.aria-label]="one.name"
+        >
           <div>
             <div class="grid grid-cols-2 gap-3">
-              <fl-text-field class="col-span-2" field="bracket-name" label="Name" [limits]="limits.name" [value]="one.name" (changed)="change({ name: $event })" />
-              <fl-text-field field="bracket-revision" label="Revision" [limits]="words0" [value]="one.revision" (changed)="change({ revision: $event })" />
-              <fl-length-field label="Plate" [limits]="limits.plateMm" [valueMm]="one.plateMm" (changed)="change({ plateMm: $event })" />
-              <fl-length-field label="Width" [limits]="limits.widthMm" [valueMm]="one.widthMm" (changed)="change({ widthMm: $event })" />
-              <fl-length-field label="Height, flat" [limits]="limits.heightMm" [valueMm]="one.heightMm" (changed)="change({ heightMm: $event })" />
-              <fl-maybe-field label="Bent, this far up" unit="length" none="flat" [most]="2000" [value]="one.bend?.upMm ?? null" (changed)="bendAt($event)" />
+              <fl-text-field
+                class="col-span-2"
+                field="bracket-name"
+                label="Name"
+                [limits]="limits.name"
+                [value]="one.name"
+                (changed)="change({ name: $event })"
+              />
+              <fl-text-field
+                field="bracket-revision"
+                label="Revision"
+                [limits]="words0"
+                [value]="one.revision"
+                (changed)="change({ revision: $event })"
+              />
+              <fl-length-field
+                label="Plate"
+                [limits]="limits.plateMm"
+                [valueMm]="one.plateMm"
+                (changed)="change({ plateMm: $event })"
+              />
+              <fl-length-field
+                label="Width"
+                [limits]="limits.widthMm"
+                [valueMm]="one.widthMm"
+                (changed)="change({ widthMm: $event })"
+              />
+              <fl-length-field
+                label="Height, flat"
+                [limits]="limits.heightMm"
+                [valueMm]="one.heightMm"
+                (changed)="change({ heightMm: $event })"
+              />
+              <fl-maybe-field
+                label="Bent, this far up"
+                unit="length"
+                none="flat"
+                [most]="2000"
+                [value]="one.bend?.upMm ?? null"
+                (changed)="bendAt($event)"
+              />
               @if (one.bend; as bend) {
-                <fl-number-field label="By degrees" [least]="1" [most]="179" [value]="bend.deg" (changed)="change({ bend: { upMm: bend.upMm, deg: $event } })" />
+                <fl-number-field
+                  label="By degrees"
+                  [least]="1"
+                  [most]="179"
+                  [value]="bend.deg"
+                  (changed)="change({ bend: { upMm: bend.upMm, deg: $event } })"
+                />
               }
-              <fl-text-field class="col-span-2" field="bracket-held" label="How it is held" [limits]="words0" [value]="one.held" (changed)="change({ held: $event })" />
-              <fl-check-field class="col-span-2" label="it is on the vehicle already" [checked]="one.existing" (changed)="change({ existing: $event })" />
+              <fl-text-field
+                class="col-span-2"
+                field="bracket-held"
+                label="How it is held"
+                [limits]="words0"
+                [value]="one.held"
+                (changed)="change({ held: $event })"
+              />
+              <fl-check-field
+                class="col-span-2"
+                label="it is on the vehicle already"
+                [checked]="one.existing"
+                (changed)="change({ existing: $event })"
+              />
             </div>
             <h3 class="mt-3 font-bold">Holes</h3>
             @for (hole of one.holes; track $index; let i = $index) {
-              <div class="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-2 sm:grid-cols-[1fr_1fr_1fr_1fr_auto]">
-                <fl-length-field label="Across" [limits]="holeLimits.acrossMm" [valueMm]="hole.acrossMm" (changed)="setHole(i, { acrossMm: $event })" />
-                <fl-length-field label="Up" [limits]="holeLimits.upMm" [valueMm]="hole.upMm" (changed)="setHole(i, { upMm: $event })" />
-                <fl-length-field label="Diameter" [limits]="holeLimits.diameterMm" [valueMm]="hole.diameterMm" (changed)="setHole(i, { diameterMm: $event })" />
-                <fl-maybe-field label="Over the flats" unit="length" none="round" [most]="500" [value]="hole.flatsMm" (changed)="setHole(i, { flatsMm: $event || null })" />
-                <button type="button" class="btn px-3" [attr.aria-label]="'Remove hole ' + (i + 1)" (click)="removeHole(i)">×</button>
-                <fl-text-field class="col-span-2 sm:col-span-4" [field]="'hole-what-' + i" label="For" [limits]="words0" [value]="hole.what" (changed)="setHole(i, { what: $event })" />
+              <div
+                class="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-2 sm:grid-cols-[1fr_1fr_1fr_1fr_auto]"
+              >
+                <fl-length-field
+                  label="Across"
+                  [limits]="holeLimits.acrossMm"
+                  [valueMm]="hole.acrossMm"
+                  (changed)="setHole(i, { acrossMm: $event })"
+                />
+                <fl-length-field
+                  label="Up"
+                  [limits]="holeLimits.upMm"
+                  [valueMm]="hole.upMm"
+                  (changed)="setHole(i, { upMm: $event })"
+                />
+                <fl-length-field
+                  label="Diameter"
+                  [limits]="holeLimits.diameterMm"
+                  [valueMm]="hole.diameterMm"
+                  (changed)="setHole(i, { diameterMm: $event })"
+                />
+                <fl-maybe-field
+                  label="Over the flats"
+                  unit="length"
+                  none="round"
+                  [most]="500"
+                  [value]="hole.flatsMm"
+                  (changed)="setHole(i, { flatsMm: $event || null })"
+                />
+                <button
+                  type="button"
+                  class="btn px-3"
+                  [attr.aria-label]="'Remove hole ' + (i + 1)"
+                  (click)="removeHole(i)"
+                >
+                  ×
+                </button>
+                <fl-text-field
+                  class="col-span-2 sm:col-span-4"
+                  [field]="'hole-what-' + i"
+                  label="For"
+                  [limits]="words0"
+                  [value]="hole.what"
+                  (changed)="setHole(i, { what: $event })"
+                />
               </div>
             }
             <div class="mt-3 flex flex-wrap gap-2">
@@ -77,18 +187,24 @@ import { PlateDrawing } from './plate-drawing';
             @for (text of troubles(); track $index) {
               <p class="fault mt-1">{{ text }}</p>
             }
-            <p class="mt-2 text-sm text-ink-soft">Drawn flat, as it is cut. Thin rings are the room a wrench takes round each hole. Check the bar with a rule after printing.</p>
+            <p class="mt-2 text-sm text-ink-soft">
+              Drawn flat, as it is cut. Thin rings are the room a wrench takes round each hole.
+              Check the bar with a rule after printing.
+            </p>
           </div>
         </section>
       </div>
       <div class="print-sheet"><fl-plate-drawing [bracket]="one" [toScale]="true" /></div>
     } @else {
-      <fl-empty heading="No bracket yet" text="Every bracket, tab and panel hole gets a card: plate, holes, bend, how it is held, and its revision.">
+      <fl-empty
+        heading="No bracket yet"
+        text="Every bracket, tab and panel hole gets a card: plate, holes, bend, how it is held, and its revision."
+      >
         <button type="button" class="btn-main" (click)="add()">Add a bracket</button>
       </fl-empty>
     }
   `,
-}) // prettier-ignore
+})
 export class BracketsPage {
   private readonly store = inject(PlanStore);
   protected readonly limits = BRACKET.fields;
@@ -98,9 +214,12 @@ export class BracketsPage {
   protected readonly brackets = computed(() => this.making().brackets);
   protected readonly id = linkedSignal<readonly Bracket[], string | null>({
     source: this.brackets,
-    computation: (list, before) => (list.some(({ id }) => id === before?.value) ? before!.value : (list[0]?.id ?? null)),
+    computation: (list, before) =>
+      list.some(({ id }) => id === before?.value) ? before!.value : (list[0]?.id ?? null),
   });
-  protected readonly chosen = computed(() => this.brackets().find(({ id }) => id === this.id()) ?? null);
+  protected readonly chosen = computed(
+    () => this.brackets().find(({ id }) => id === this.id()) ?? null,
+  );
   /** Holes that run off the plate, into one another or over the bend. */
   protected readonly troubles = computed(() => {
     const one = this.chosen();
@@ -110,15 +229,30 @@ export class BracketsPage {
       const name = `Hole ${i + 1}`;
       const edge = Math.min(one.widthMm / 2 - Math.abs(acrossMm), upMm, one.heightMm - upMm) - r;
       return [
-        ...(edge < 0 ? [`${name} runs off the plate.`] : edge < one.plateMm ? [`${name} leaves ${edge.toFixed(1)} mm to the edge: less than the plate is thick.`] : []),
-        ...(one.bend && Math.abs(upMm - one.bend.upMm) < r + 2 * one.plateMm ? [`${name} lies nearer to the bend than twice the plate: it will pull out of round.`] : []),
-        ...one.holes.slice(i + 1).flatMap((other, k) => (Math.hypot(other.acrossMm - acrossMm, other.upMm - upMm) < r + other.diameterMm / 2 ? [`${name} and hole ${i + k + 2} run into one another.`] : [])),
+        ...(edge < 0
+          ? [`${name} runs off the plate.`]
+          : edge < one.plateMm
+            ? [`${name} leaves ${edge.toFixed(1)} mm to the edge: less than the plate is thick.`]
+            : []),
+        ...(one.bend && Math.abs(upMm - one.bend.upMm) < r + 2 * one.plateMm
+          ? [`${name} lies nearer to the bend than twice the plate: it will pull out of round.`]
+          : []),
+        ...one.holes
+          .slice(i + 1)
+          .flatMap((other, k) =>
+            Math.hypot(other.acrossMm - acrossMm, other.upMm - upMm) < r + other.diameterMm / 2
+              ? [`${name} and hole ${i + k + 2} run into one another.`]
+              : [],
+          ),
       ];
     });
   });
 
   private set(brackets: readonly Bracket[]): void {
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'making', to: { ...this.making(), brackets } } });
+    this.store.apply({
+      edit: 'setSheet',
+      with: { sheet: 'making', to: { ...this.making(), brackets } },
+    });
   }
   protected change(patch: Partial<Bracket>): void {
     this.set(this.brackets().map((one) => (one.id === this.id() ? { ...one, ...patch } : one)));
@@ -128,7 +262,18 @@ export class BracketsPage {
   }
   protected add(): void {
     const id = freshIn('bracket', this.brackets());
-    const bracket: Bracket = { id, name: id.replace('bracket-', 'Bracket '), revision: 'A', plateMm: 3, widthMm: 30, heightMm: 60, bend: null, holes: [{ acrossMm: 0, upMm: 45, diameterMm: 10.5, flatsMm: null, what: '' }], existing: false, held: '' };
+    const bracket: Bracket = {
+      id,
+      name: id.replace('bracket-', 'Bracket '),
+      revision: 'A',
+      plateMm: 3,
+      widthMm: 30,
+      heightMm: 60,
+      bend: null,
+      holes: [{ acrossMm: 0, upMm: 45, diameterMm: 10.5, flatsMm: null, what: '' }],
+      existing: false,
+      held: '',
+    };
     this.set([...this.brackets(), bracket]);
     this.id.set(bracket.id);
   }
@@ -137,10 +282,17 @@ export class BracketsPage {
   }
   protected addHole(): void {
     const { holes, heightMm } = this.chosen()!;
-    this.change({ holes: [...holes, { acrossMm: 0, upMm: heightMm / 4, diameterMm: 6.6, flatsMm: null, what: '' }] });
+    this.change({
+      holes: [
+        ...holes,
+        { acrossMm: 0, upMm: heightMm / 4, diameterMm: 6.6, flatsMm: null, what: '' },
+      ],
+    });
   }
   protected setHole(index: number, patch: Partial<BracketHole>): void {
-    this.change({ holes: this.chosen()!.holes.map((hole, i) => (i === index ? { ...hole, ...patch } : hole)) });
+    this.change({
+      holes: this.chosen()!.holes.map((hole, i) => (i === index ? { ...hole, ...patch } : hole)),
+    });
   }
   protected removeHole(index: number): void {
     this.change({ holes: this.chosen()!.holes.toSpliced(index, 1) });
@@ -150,7 +302,15 @@ export class BracketsPage {
   }
   protected async exportDxf(): Promise<void> {
     const { platesDxf } = await import('@firm-line/core/shape/formats');
-    const plates = this.brackets().filter(({ existing }) => !existing).map(({ name, revision, widthMm, heightMm, bend, holes }) => ({ name: `${name} ${revision}`.trim(), widthMm, heightMm, bendMm: bend?.upMm ?? null, holes }));
+    const plates = this.brackets()
+      .filter(({ existing }) => !existing)
+      .map(({ name, revision, widthMm, heightMm, bend, holes }) => ({
+        name: `${name} ${revision}`.trim(),
+        widthMm,
+        heightMm,
+        bendMm: bend?.upMm ?? null,
+        holes,
+      }));
     saveFile(`${fileStem(this.store.plan())}-plates.dxf`, platesDxf(plates), 'image/vnd.dxf');
   }
-} // prettier-ignore
+}

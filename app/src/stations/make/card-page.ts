@@ -1,8 +1,23 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { BendOrder } from '@firm-line/core/shape/bending';
 import { figure } from '@firm-line/core/lib/faults';
-import { bendRows, doneOf, orderInput, progressOf, workOf } from '@firm-line/core/stations/make/making';
+import {
+  bendRows,
+  doneOf,
+  orderInput,
+  progressOf,
+  workOf,
+} from '@firm-line/core/stations/make/making';
 import { cutSigmaMm, type LineView } from '@firm-line/core/plan';
 import { FLARES, tubeLabel } from '@firm-line/core/trade/stock';
 import { formatLength } from '@firm-line/core/lib/units';
@@ -22,7 +37,17 @@ import { stepWords, turnWords } from './step-words';
 /** The card of one line: what to cut, mark, turn and dial, in which order, how it lies in the bender, and what the tape says. */
 @Component({
   selector: 'fl-card-page',
-  imports: [BenderPicture, FlareTrials, Hints, MeasuredBack, OfferUp, RouterLink, SnagRow, Strip, TurnDial],
+  imports: [
+    BenderPicture,
+    FlareTrials,
+    Hints,
+    MeasuredBack,
+    OfferUp,
+    RouterLink,
+    SnagRow,
+    Strip,
+    TurnDial,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid content-start gap-5 lg:grid-cols-[minmax(0,1fr)_21rem] print:block' },
   template: `
@@ -31,26 +56,39 @@ import { stepWords, turnWords } from './step-words';
         <h2 class="mr-auto text-2xl font-bold">
           {{ view().line.name }} <span class="text-lg font-normal">{{ view().line.title }}</span>
         </h2>
-        <p class="hidden text-right text-sm print:block">{{ store.plan().name }}<br />card {{ view().digest }}</p>
-        <button type="button" class="btn print:hidden" [disabled]="!view().card || !isMadeHere()" (click)="print()">
+        <p class="hidden text-right text-sm print:block">
+          {{ store.plan().name }}<br />card {{ view().digest }}
+        </p>
+        <button
+          type="button"
+          class="btn print:hidden"
+          [disabled]="!view().card || !isMadeHere()"
+          (click)="print()"
+        >
           Print card
         </button>
       </div>
       @if (view().line.origin === 'kept') {
         <p class="mt-4 text-lg">It stays on the vehicle: it has no card.</p>
-        <p class="mt-1 text-ink-soft">If it is bent anew after all, say so in Route, under Change.</p>
+        <p class="mt-1 text-ink-soft">
+          If it is bent anew after all, say so in Route, under Change.
+        </p>
       } @else if (view().card; as card) {
         @if (view().line.origin === 'bought') {
           <p class="mt-2 rounded-lg bg-copper-pale px-3 py-2">
-            It is bought bent. Of a boxed set it is the one of {{ mm(card.developedMm) }} with {{ card.bends.length }}
-            {{ card.bends.length === 1 ? 'bend' : 'bends' }}; its first bend lies {{ mm(card.bends[0]?.feedMm ?? card.tailMm) }} from
-            end A and {{ mm(card.tailMm) }} from end B. What was bent in the box is straightened first, by hand over a round form.
+            It is bought bent. Of a boxed set it is the one of {{ mm(card.developedMm) }} with
+            {{ card.bends.length }} {{ card.bends.length === 1 ? 'bend' : 'bends' }}; its first bend
+            lies {{ mm(card.bends[0]?.feedMm ?? card.tailMm) }} from end A and
+            {{ mm(card.tailMm) }} from end B. What was bent in the box is straightened first, by
+            hand over a round form.
           </p>
         }
         <dl class="mt-2 flex flex-wrap gap-x-10 gap-y-2">
           <div>
             <dt class="label">Cut</dt>
-            <dd class="font-mono text-4xl print:text-2xl" data-test="cut">{{ mm(card.stockCutMm) }}</dd>
+            <dd class="font-mono text-4xl print:text-2xl" data-test="cut">
+              {{ mm(card.stockCutMm) }}
+            </dd>
             <dd class="text-sm text-ink-soft">{{ cutNote() }}</dd>
           </div>
           <div>
@@ -98,18 +136,33 @@ import { stepWords, turnWords } from './step-words';
               </thead>
               <tbody class="font-mono">
                 @for (row of rows(); track row.node) {
-                  <tr class="border-t border-rule" [class.bg-copper-pale]="row.bend === shownRow()?.bend">
+                  <tr
+                    class="border-t border-rule"
+                    [class.bg-copper-pale]="row.bend === shownRow()?.bend"
+                  >
                     <td class="py-1 pr-3 font-sans font-bold">
-                      <button type="button" class="min-h-tap min-w-12 print:min-h-0" [attr.aria-label]="'Show bend ' + (row.bend + 1)" (click)="shown.set(row.bend)">{{ row.bend + 1 }}</button>
+                      <button
+                        type="button"
+                        class="min-h-tap min-w-12 print:min-h-0"
+                        [attr.aria-label]="'Show bend ' + (row.bend + 1)"
+                        (click)="shown.set(row.bend)"
+                      >
+                        {{ row.bend + 1 }}
+                      </button>
                     </td>
                     <td class="pr-3 text-xl print:text-base">{{ mm(row.drawMarkMm, 1) }}</td>
                     <td class="pr-3">
                       @if (row.clamped !== rows()[0]!.clamped) {
-                        <span class="block font-sans text-sm font-semibold">{{ row.clamped.toUpperCase() }} in the clamp</span>
+                        <span class="block font-sans text-sm font-semibold"
+                          >{{ row.clamped.toUpperCase() }} in the clamp</span
+                        >
                       }
                       @if (row.rotateDeg !== null) {
                         <span class="flex items-center gap-2"
-                          ><fl-turn-dial [deg]="row.rotateDeg" sizeClass="size-9 print:size-5" /><span
+                          ><fl-turn-dial
+                            [deg]="row.rotateDeg"
+                            sizeClass="size-9 print:size-5"
+                          /><span
                             >{{ deg(row.rotateDeg) }} · {{ deg(tubeTurn(row.rotateDeg)) }}</span
                           ></span
                         >
@@ -119,7 +172,9 @@ import { stepWords, turnWords } from './step-words';
                     </td>
                     <td class="pr-3">
                       <span class="text-xl print:text-base">{{ row.dialDeg.toFixed(1) }}°</span
-                      ><span class="block text-sm print:ml-2 print:inline">for {{ row.bendDeg.toFixed(1) }}°</span>
+                      ><span class="block text-sm print:ml-2 print:inline"
+                        >for {{ row.bendDeg.toFixed(1) }}°</span
+                      >
                     </td>
                     <td class="pr-3">{{ row.reading ? mm(row.reading.endToBendMm, 1) : '–' }}</td>
                     <td class="pr-3">{{ row.reading ? mm(row.reading.heightMm, 1) : '–' }}</td>
@@ -134,8 +189,14 @@ import { stepWords, turnWords } from './step-words';
               <figure aria-label="In the bender">
                 <fl-bender-picture [view]="view()" [row]="row" [made]="madeBefore()" />
                 <figcaption class="mt-1 text-sm">
-                  <strong>Bend {{ row.bend + 1 }}</strong>: {{ turn(row) }}. The side of {{ row.clamped.toUpperCase() }} lies in the clamp; dashed is where the other goes.
-                  {{ view().bender.around ? '' : 'Bench and body are the usual ones for this kind of bender: put in your own below.' }}
+                  <strong>Bend {{ row.bend + 1 }}</strong
+                  >: {{ turn(row) }}. The side of {{ row.clamped.toUpperCase() }} lies in the clamp;
+                  dashed is where the other goes.
+                  {{
+                    view().bender.around
+                      ? ''
+                      : 'Bench and body are the usual ones for this kind of bender: put in your own below.'
+                  }}
                 </figcaption>
               </figure>
             }
@@ -144,16 +205,20 @@ import { stepWords, turnWords } from './step-words';
             }
           </div>
           <p class="mt-2 text-sm text-ink-soft print:text-xs">
-            Lay the mark to the die's own mark; flare, springback and die reference are in it. Dials look along the tube from
-            the end that is named: “bender” is how far a hand bender turns round the tube, “tube” how far the tube turns in a bender that stays
-            put; clockwise is plus. After each bend lay it flat on the bench and measure: from the end square across to the
-            outside of the new straight, the end's height over the bench, and tip to tip. Eye protection on.
+            Lay the mark to the die's own mark; flare, springback and die reference are in it. Dials
+            look along the tube from the end that is named: “bender” is how far a hand bender turns
+            round the tube, “tube” how far the tube turns in a bender that stays put; clockwise is
+            plus. After each bend lay it flat on the bench and measure: from the end square across
+            to the outside of the new straight, the end's height over the bench, and tip to tip. Eye
+            protection on.
           </p>
         } @else {
           <p class="mt-4">A straight tube: cut, flare and fit.</p>
         }
       } @else {
-        <p class="mt-4 text-lg">There is no card yet: {{ view().fault?.message ?? 'an end of this line joins no port.' }}</p>
+        <p class="mt-4 text-lg">
+          There is no card yet: {{ view().fault?.message ?? 'an end of this line joins no port.' }}
+        </p>
         <a class="btn mt-3" routerLink="../route">Mend it in Route</a>
       }
       @for (snag of snags(); track $index) {
@@ -166,8 +231,14 @@ import { stepWords, turnWords } from './step-words';
         <h2 id="order" class="h2 px-5 print:px-0">Do it in this order</h2>
         <ol class="mt-1 print:columns-3 print:text-xs">
           @for (step of steps(); track step.id) {
-            <li class="border-b border-rule print:break-inside-avoid" [class.bg-copper-pale]="step.next">
-              <label class="flex min-h-tap items-center gap-4 px-5 py-1 print:min-h-0 print:px-1" [class.cursor-pointer]="!step.locked">
+            <li
+              class="border-b border-rule print:break-inside-avoid"
+              [class.bg-copper-pale]="step.next"
+            >
+              <label
+                class="flex min-h-tap items-center gap-4 px-5 py-1 print:min-h-0 print:px-1"
+                [class.cursor-pointer]="!step.locked"
+              >
                 <input
                   #field
                   type="checkbox"
@@ -195,7 +266,7 @@ import { stepWords, turnWords } from './step-words';
       }
     </div>
   `,
-}) // prettier-ignore
+})
 export class CardPage {
   protected readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
@@ -210,7 +281,15 @@ export class CardPage {
       const { card, bender, tube, nuts } = this.view();
       return card?.bends.length ? { card, bender, tube, nuts } : null;
     },
-    { equal: (a, b) => a === b || (a !== null && b !== null && a.card === b.card && a.bender === b.bender && a.tube === b.tube) },
+    {
+      equal: (a, b) =>
+        a === b ||
+        (a !== null &&
+          b !== null &&
+          a.card === b.card &&
+          a.bender === b.bender &&
+          a.tube === b.tube),
+    },
   );
   private readonly found = signal<{ readonly of: object; readonly order: BendOrder } | null>(null);
   /** The order that is free; null while it is looked for. */
@@ -221,23 +300,38 @@ export class CardPage {
   /** Until then the plain one, from A. */
   protected readonly orderNow = computed((): BendOrder => {
     const { card, bender } = this.view();
-    return this.order() ?? { start: 'a', sequence: (card?.bends ?? []).map((_, bend) => ({ bend, clamped: bender.clampSide })), hits: [], tried: [] };
-  }); // prettier-ignore
-  protected readonly rows = computed(() => (this.view().card ? bendRows(this.view(), this.orderNow()) : []));
+    return (
+      this.order() ?? {
+        start: 'a',
+        sequence: (card?.bends ?? []).map((_, bend) => ({ bend, clamped: bender.clampSide })),
+        hits: [],
+        tried: [],
+      }
+    );
+  });
+  protected readonly rows = computed(() =>
+    this.view().card ? bendRows(this.view(), this.orderNow()) : [],
+  );
   protected readonly marksMm = computed(() => {
     const marks: number[] = [];
     for (const { bend, drawMarkMm } of this.rows()) marks[bend] = drawMarkMm;
     return marks;
   });
   protected readonly tapeEnd = computed(() => (this.orderNow().start === 'b' ? 'B' : 'A'));
-  protected readonly progress = computed(() => (this.rows().length ? progressOf(this.view(), this.orderNow()) : null));
+  protected readonly progress = computed(() =>
+    this.rows().length ? progressOf(this.view(), this.orderNow()) : null,
+  );
 
   /** The bend that is looked at: the next one to make, until another is chosen. */
   protected readonly shown = linkedSignal(() => {
     const done = doneOf(this.view());
-    return (this.rows().find(({ bend }) => !done.has(`bend-${bend + 1}`)) ?? this.rows()[0])?.bend ?? 0;
+    return (
+      (this.rows().find(({ bend }) => !done.has(`bend-${bend + 1}`)) ?? this.rows()[0])?.bend ?? 0
+    );
   });
-  protected readonly shownRow = computed(() => this.rows().find(({ bend }) => bend === this.shown()) ?? null);
+  protected readonly shownRow = computed(
+    () => this.rows().find(({ bend }) => bend === this.shown()) ?? null,
+  );
   protected readonly madeBefore = computed(() => {
     const rows = this.rows();
     return new Set(
@@ -266,12 +360,20 @@ export class CardPage {
   protected readonly orderWords = computed(() => {
     const order = this.order();
     if (!order) return 'Looking which way round it goes through the bender…';
-    const name = (start: BendOrder['start']): string => (typeof start === 'number' ? `from bend ${start + 1} outwards` : `from ${start.toUpperCase()}`);
-    const tried = order.tried.map(({ start, hit }) => `${name(start)} it meets ${hit.what} at bend ${hit.bend + 1}`);
-    const around = order.sequence.some(({ clamped }) => clamped !== order.sequence[0]!.clamped) && typeof order.start !== 'number' ? ' Some bends go in the other way round, as said beside them.' : '';
-    if (order.hits.length) return `No order of bends is free: ${tried.join('; ')}. Bend ${order.hits.map(({ bend }) => bend + 1).join(', ')} wants another way: by hand, with more room, or a union there.`;
+    const name = (start: BendOrder['start']): string =>
+      typeof start === 'number' ? `from bend ${start + 1} outwards` : `from ${start.toUpperCase()}`;
+    const tried = order.tried.map(
+      ({ start, hit }) => `${name(start)} it meets ${hit.what} at bend ${hit.bend + 1}`,
+    );
+    const around =
+      order.sequence.some(({ clamped }) => clamped !== order.sequence[0]!.clamped) &&
+      typeof order.start !== 'number'
+        ? ' Some bends go in the other way round, as said beside them.'
+        : '';
+    if (order.hits.length)
+      return `No order of bends is free: ${tried.join('; ')}. Bend ${order.hits.map(({ bend }) => bend + 1).join(', ')} wants another way: by hand, with more room, or a union there.`;
     return `Bend ${name(order.start)}: it is free all the way.${around}${tried.length ? ` Not ${tried.join('; not ')}.` : ''}`;
-  }); // prettier-ignore
+  });
 
   protected readonly ends = computed(() =>
     (['a', 'b'] as const).map((end) => ({
@@ -283,19 +385,25 @@ export class CardPage {
   protected readonly cutNote = computed(() => {
     const card = this.view().card!;
     const sigma = cutSigmaMm(this.view());
-    const trim = card.trimMm ? `${this.mm(card.cutMm)} and ${this.mm(card.trimMm)} to trim` : 'no trim';
+    const trim = card.trimMm
+      ? `${this.mm(card.cutMm)} and ${this.mm(card.trimMm)} to trim`
+      : 'no trim';
     return sigma === null ? trim : `±${this.mm(2 * sigma, 1)} (2σ), ${trim}`;
   });
   /** Nothing is green while it rests on a guess. */
   protected readonly doubt = computed(() => {
     const { ports } = this.view();
-    const open = [ports.a, ports.b].filter((port) => port?.fixed.guess).map((port) => `${port!.part.name}, ${port!.port.name}`);
+    const open = [ports.a, ports.b]
+      .filter((port) => port?.fixed.guess)
+      .map((port) => `${port!.part.name}, ${port!.port.name}`);
     return open.length
       ? `Do not cut yet: ${open.join(' and ')} ${open.length === 1 ? 'is' : 'are'} not measured for certain.`
       : null;
   });
   protected readonly snags = computed(() =>
-    this.store.laidOutSnags().filter((snag) => snag.place.kind === 'line' && snag.place.id === this.view().line.id),
+    this.store
+      .laidOutSnags()
+      .filter((snag) => snag.place.kind === 'line' && snag.place.id === this.view().line.id),
   );
   protected readonly steps = computed(() => {
     const view = this.view();
@@ -303,32 +411,53 @@ export class CardPage {
     const steps = workOf(view, this.orderNow(), this.store.plan().things);
     const next = steps.find((step) => !done.has(step.id))?.id;
     return steps.map((step) => {
-      const waits = (step.after ?? []).filter((id) => !done.has(id)).map((id) => steps.find((one) => one.id === id)!);
+      const waits = (step.after ?? [])
+        .filter((id) => !done.has(id))
+        .map((id) => steps.find((one) => one.id === id)!);
       return {
         id: step.id,
         flare: step.kind === 'test' ? step.flare! : null,
         text: stepWords(step, view, this.rows(), this.store.units()),
         done: done.has(step.id),
         locked: waits.length > 0 && !done.has(step.id),
-        first: waits.map((one) => (one.kind === 'test' ? 'a test piece' : (one.what ?? (one.kind === 'mark' ? 'the mark' : `the ${one.kind}`)))).join(', '),
+        first: waits
+          .map((one) =>
+            one.kind === 'test'
+              ? 'a test piece'
+              : (one.what ?? (one.kind === 'mark' ? 'the mark' : `the ${one.kind}`)),
+          )
+          .join(', '),
         next: step.id === next,
       };
     });
-  }); // prettier-ignore
+  });
   protected readonly orderNote = computed(() => {
     const card = this.view().card;
     if (!card) return '';
-    const early = card.flareBBefore === null ? '' : ` B is flared before it is bent: only ${this.mm(card.tailMm)} of straight is left after the last bend.`;
+    const early =
+      card.flareBBefore === null
+        ? ''
+        : ` B is flared before it is bent: only ${this.mm(card.tailMm)} of straight is left after the last bend.`;
     return `A flare stays locked until all that must be on the tube is ticked: a forgotten nut is the commonest scrapped line.${early} Ticks are kept; they count only while the card stays the same.`;
-  }); // prettier-ignore
+  });
 
   protected tick(step: string, on: boolean): void {
     const { line, digest, bench, tube } = this.view();
     const flare = this.steps().find(({ id }) => id === step)?.flare;
     // A test piece that was good stands for every line of that tube.
     if (flare && on) {
-      const trial = { at: new Date().toISOString(), flare, tubeId: tube.id, piece: 'test', good: true, why: '' } as const;
-      this.store.apply({ edit: 'changeBench', with: { patch: { trials: [...(bench.trials ?? []), trial] } } });
+      const trial = {
+        at: new Date().toISOString(),
+        flare,
+        tubeId: tube.id,
+        piece: 'test',
+        good: true,
+        why: '',
+      } as const;
+      this.store.apply({
+        edit: 'changeBench',
+        with: { patch: { trials: [...(bench.trials ?? []), trial] } },
+      });
       return;
     }
     this.store.apply(

@@ -1,6 +1,26 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
-import { stockAfter, tubeName, tubeWanted, WORTH_KEEPING_MM, type CutPlan } from '@firm-line/core/stations/make/making';
-import { freshIn, MAKING, NO_MAKING, STOCK_PIECE, type Making, type StockPiece } from '@firm-line/core/plan';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
+import {
+  stockAfter,
+  tubeName,
+  tubeWanted,
+  WORTH_KEEPING_MM,
+  type CutPlan,
+} from '@firm-line/core/stations/make/making';
+import {
+  freshIn,
+  MAKING,
+  NO_MAKING,
+  STOCK_PIECE,
+  type Making,
+  type StockPiece,
+} from '@firm-line/core/plan';
 import { TUBES, tubeLabel } from '@firm-line/core/trade/stock';
 import { formatLength, formatLengthUnit } from '@firm-line/core/lib/units';
 import { Empty } from '../../kit/empty-state';
@@ -16,37 +36,70 @@ import { BenchWork } from '../../worker/bench-work';
   selector: 'fl-cuts-page',
   imports: [Empty, LengthField, NumberField, SelectField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'grid content-start gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_24rem] print:block print:p-0' },
+  host: {
+    class: 'grid content-start gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_24rem] print:block print:p-0',
+  },
   template: `
     <section class="card min-w-0 p-5" aria-label="Cuts">
       <div class="flex items-start gap-4">
         <h2 class="mr-auto text-2xl font-bold">Cuts</h2>
-        <button type="button" class="btn print:hidden" [disabled]="!plans().length" (click)="print()">Print</button>
+        <button
+          type="button"
+          class="btn print:hidden"
+          [disabled]="!plans().length"
+          (click)="print()"
+        >
+          Print
+        </button>
       </div>
       @if (busy()) {
-        <p class="py-1 text-sm" role="status">Laying the cuts out… <button type="button" class="link" (click)="cancel()">Cancel</button></p>
+        <p class="py-1 text-sm" role="status">
+          Laying the cuts out… <button type="button" class="link" (click)="cancel()">Cancel</button>
+        </p>
       }
       @if (fault(); as text) {
-        <p class="fault">{{ text }} <button type="button" class="link" (click)="again()">Try again</button></p>
+        <p class="fault">
+          {{ text }} <button type="button" class="link" (click)="again()">Try again</button>
+        </p>
       }
       @for (plan of plans(); track plan.tube.id) {
         <section class="mt-4 print:break-inside-avoid" [attr.aria-label]="label(plan)">
           <h3 class="text-lg font-bold">{{ label(plan) }}</h3>
           @if (plan.fault) {
-            <p class="mt-1 rounded-lg bg-copper-pale px-3 py-2">{{ plan.fault }}{{ plan.pieces.length ? '' : ' Say beside this what is at hand, or what can be bought.' }}</p>
+            <p class="mt-1 rounded-lg bg-copper-pale px-3 py-2">
+              {{ plan.fault
+              }}{{
+                plan.pieces.length ? '' : ' Say beside this what is at hand, or what can be bought.'
+              }}
+            </p>
           } @else {
             <p class="text-sm" data-test="cuts-sum">{{ words(plan) }}</p>
             @for (piece of plan.pieces; track $index) {
               <div class="mt-3">
                 <p class="text-sm text-ink-soft">
-                  {{ piece.stockId ? 'At hand' : 'To buy' }}, {{ full(piece.lengthMm) }}{{ piece.batch ? ', ' + piece.batch : '' }}; left {{ full(piece.leftMm) }}{{ piece.leftMm >= keep ? ', worth keeping' : '' }}
+                  {{ piece.stockId ? 'At hand' : 'To buy' }}, {{ full(piece.lengthMm)
+                  }}{{ piece.batch ? ', ' + piece.batch : '' }}; left {{ full(piece.leftMm)
+                  }}{{ piece.leftMm >= keep ? ', worth keeping' : '' }}
                 </p>
-                <div class="mt-1 flex h-12 overflow-hidden rounded border border-ink-soft" role="img" [attr.aria-label]="said(piece)">
+                <div
+                  class="mt-1 flex h-12 overflow-hidden rounded border border-ink-soft"
+                  role="img"
+                  [attr.aria-label]="said(piece)"
+                >
                   @for (cut of piece.cuts; track $index) {
-                    <div class="flex min-w-0 flex-col items-center justify-center border-r border-sheet bg-copper px-1 text-sheet" [style.flex]="cut.lengthMm + ' 1 0'" [title]="cut.name + ', ' + full(cut.lengthMm)">
+                    <div
+                      class="flex min-w-0 flex-col items-center justify-center border-r border-sheet bg-copper px-1 text-sheet"
+                      [style.flex]="cut.lengthMm + ' 1 0'"
+                      [title]="cut.name + ', ' + full(cut.lengthMm)"
+                    >
                       @if (cut.lengthMm > narrow * piece.lengthMm) {
-                        <span class="w-full truncate text-center text-sm leading-tight font-semibold">{{ cut.lineId ? cut.name : 'test' }}</span>
-                        <span class="w-full truncate text-center font-mono text-xs">{{ mm(cut.lengthMm) }}</span>
+                        <span
+                          class="w-full truncate text-center text-sm leading-tight font-semibold"
+                          >{{ cut.lineId ? cut.name : 'test' }}</span
+                        >
+                        <span class="w-full truncate text-center font-mono text-xs">{{
+                          mm(cut.lengthMm)
+                        }}</span>
                       }
                     </div>
                   }
@@ -56,13 +109,18 @@ import { BenchWork } from '../../worker/bench-work';
               </div>
             }
             @if (plan.pieces.length && !plan.toBuy.length) {
-              <button type="button" class="btn mt-3 print:hidden" (click)="cutNow(plan)">These are cut: left-overs to the stock</button>
+              <button type="button" class="btn mt-3 print:hidden" (click)="cutNow(plan)">
+                These are cut: left-overs to the stock
+              </button>
             }
           }
         </section>
       } @empty {
         @if (!busy() && !fault()) {
-          <fl-empty heading="Nothing to cut" text="Every line that has a card is cut, or there is none yet. A line counts as cut once its card says so." />
+          <fl-empty
+            heading="Nothing to cut"
+            text="Every line that has a card is cut, or there is none yet. A line counts as cut once its card says so."
+          />
         }
       }
     </section>
@@ -70,12 +128,41 @@ import { BenchWork } from '../../worker/bench-work';
       <h2 class="h2">At hand</h2>
       @for (piece of making().stock; track piece.id; let i = $index) {
         <div class="mt-2 border-t border-rule pt-2">
-          <fl-select-field [field]="'stock-tube-' + piece.id" label="Tube" [options]="tubes" [value]="piece.tubeId" (changed)="setPiece(i, { tubeId: $event })" />
+          <fl-select-field
+            [field]="'stock-tube-' + piece.id"
+            label="Tube"
+            [options]="tubes"
+            [value]="piece.tubeId"
+            (changed)="setPiece(i, { tubeId: $event })"
+          />
           <div class="mt-2 grid grid-cols-[1fr_4.5rem_1fr_auto] items-end gap-2">
-            <fl-length-field label="Length" [limits]="limits.lengthMm" [valueMm]="piece.lengthMm" (changed)="setPiece(i, { lengthMm: $event })" />
-            <fl-number-field label="Pieces" [limits]="limits.count" [value]="piece.count" (changed)="setPiece(i, { count: $event })" />
-            <fl-text-field [field]="'batch-' + piece.id" label="Batch" [limits]="words0" [value]="piece.batch" (changed)="setPiece(i, { batch: $event })" />
-            <button type="button" class="btn px-3" [attr.aria-label]="'Remove piece ' + (i + 1)" (click)="removePiece(i)">×</button>
+            <fl-length-field
+              label="Length"
+              [limits]="limits.lengthMm"
+              [valueMm]="piece.lengthMm"
+              (changed)="setPiece(i, { lengthMm: $event })"
+            />
+            <fl-number-field
+              label="Pieces"
+              [limits]="limits.count"
+              [value]="piece.count"
+              (changed)="setPiece(i, { count: $event })"
+            />
+            <fl-text-field
+              [field]="'batch-' + piece.id"
+              label="Batch"
+              [limits]="words0"
+              [value]="piece.batch"
+              (changed)="setPiece(i, { batch: $event })"
+            />
+            <button
+              type="button"
+              class="btn px-3"
+              [attr.aria-label]="'Remove piece ' + (i + 1)"
+              (click)="removePiece(i)"
+            >
+              ×
+            </button>
           </div>
         </div>
       } @empty {
@@ -85,21 +172,49 @@ import { BenchWork } from '../../worker/bench-work';
       <h2 class="h2 mt-5">Sold as</h2>
       @for (one of making().sold; track one.id; let i = $index) {
         <div class="mt-2 grid grid-cols-[1fr_6rem_auto] items-end gap-2 border-t border-rule pt-2">
-          <fl-select-field [field]="'sold-tube-' + one.id" label="Tube" [options]="tubes" [value]="one.tubeId" (changed)="setSold(i, { tubeId: $event })" />
-          <fl-length-field label="Length" [limits]="limits.lengthMm" [valueMm]="one.lengthMm" (changed)="setSold(i, { lengthMm: $event })" />
-          <button type="button" class="btn px-3" [attr.aria-label]="'Remove sold length ' + (i + 1)" (click)="removeSold(i)">×</button>
+          <fl-select-field
+            [field]="'sold-tube-' + one.id"
+            label="Tube"
+            [options]="tubes"
+            [value]="one.tubeId"
+            (changed)="setSold(i, { tubeId: $event })"
+          />
+          <fl-length-field
+            label="Length"
+            [limits]="limits.lengthMm"
+            [valueMm]="one.lengthMm"
+            (changed)="setSold(i, { lengthMm: $event })"
+          />
+          <button
+            type="button"
+            class="btn px-3"
+            [attr.aria-label]="'Remove sold length ' + (i + 1)"
+            (click)="removeSold(i)"
+          >
+            ×
+          </button>
         </div>
       } @empty {
         <p class="text-sm text-ink-soft">Lengths a shop sells: what is at hand is used up first.</p>
       }
       <button type="button" class="btn mt-2" (click)="addSold()">Add a length</button>
       <div class="mt-5 grid grid-cols-2 gap-3">
-        <fl-length-field label="A saw cut takes" [limits]="sheet.kerfMm" [valueMm]="making().kerfMm" (changed)="set({ kerfMm: $event })" />
-        <fl-length-field label="Lost at a piece's end" [limits]="sheet.endMm" [valueMm]="making().endMm" (changed)="set({ endMm: $event })" />
+        <fl-length-field
+          label="A saw cut takes"
+          [limits]="sheet.kerfMm"
+          [valueMm]="making().kerfMm"
+          (changed)="set({ kerfMm: $event })"
+        />
+        <fl-length-field
+          label="Lost at a piece's end"
+          [limits]="sheet.endMm"
+          [valueMm]="making().endMm"
+          (changed)="set({ endMm: $event })"
+        />
       </div>
     </section>
   `,
-}) // prettier-ignore
+})
 export class CutsPage {
   private readonly store = inject(PlanStore);
   private readonly work = inject(BenchWork);
@@ -129,7 +244,8 @@ export class CutsPage {
         () =>
           this.work.cuts(plan, ended.signal).then(
             (plans) => (this.plans.set(plans), this.busy.set(false)),
-            (error: Error) => ended.signal.aborted || (this.fault.set(error.message), this.busy.set(false)),
+            (error: Error) =>
+              ended.signal.aborted || (this.fault.set(error.message), this.busy.set(false)),
           ),
         150,
       );
@@ -152,9 +268,13 @@ export class CutsPage {
     return tubeName(tube.id);
   }
   protected words(plan: CutPlan): string {
-    const buy = plan.toBuy.map(({ lengthMm, count }) => `${count} × ${this.full(lengthMm)}`).join(' and ');
+    const buy = plan.toBuy
+      .map(({ lengthMm, count }) => `${count} × ${this.full(lengthMm)}`)
+      .join(' and ');
     const left = plan.pieces.reduce((most, { leftMm }) => Math.max(most, leftMm), 0);
-    const proof = plan.optimal ? 'no plan opens less' : `at least ${this.full(plan.boundMm)} must be opened`;
+    const proof = plan.optimal
+      ? 'no plan opens less'
+      : `at least ${this.full(plan.boundMm)} must be opened`;
     return `${plan.cuts.length} cuts out of ${plan.pieces.length} ${plan.pieces.length === 1 ? 'piece' : 'pieces'}, ${this.full(plan.usedMm)} in all: ${proof}. The longest left-over is ${this.full(left)}.${buy ? ` To buy: ${buy}.` : ' Nothing to buy.'}`;
   }
   protected said(piece: CutPlan['pieces'][number]): string {
@@ -162,21 +282,34 @@ export class CutsPage {
   }
 
   protected set(patch: Partial<Making>): void {
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'making', to: { ...this.making(), ...patch } } });
+    this.store.apply({
+      edit: 'setSheet',
+      with: { sheet: 'making', to: { ...this.making(), ...patch } },
+    });
   }
   protected setPiece(index: number, patch: Partial<StockPiece>): void {
-    this.set({ stock: this.making().stock.map((one, i) => (i === index ? { ...one, ...patch } : one)) });
+    this.set({
+      stock: this.making().stock.map((one, i) => (i === index ? { ...one, ...patch } : one)),
+    });
   }
   protected addPiece(): void {
     const { stock } = this.making();
-    const tubeId = tubeWanted(this.store.view().lines)[0]?.tube.id ?? stock.at(-1)?.tubeId ?? TUBES[0]!.id;
-    this.set({ stock: [...stock, { id: freshIn('stock', stock), tubeId, lengthMm: 7620, count: 1, batch: '' }] });
+    const tubeId =
+      tubeWanted(this.store.view().lines)[0]?.tube.id ?? stock.at(-1)?.tubeId ?? TUBES[0]!.id;
+    this.set({
+      stock: [
+        ...stock,
+        { id: freshIn('stock', stock), tubeId, lengthMm: 7620, count: 1, batch: '' },
+      ],
+    });
   }
   protected removePiece(index: number): void {
     this.set({ stock: this.making().stock.toSpliced(index, 1) });
   }
   protected setSold(index: number, patch: Partial<Making['sold'][number]>): void {
-    this.set({ sold: this.making().sold.map((one, i) => (i === index ? { ...one, ...patch } : one)) });
+    this.set({
+      sold: this.making().sold.map((one, i) => (i === index ? { ...one, ...patch } : one)),
+    });
   }
   protected addSold(): void {
     const { sold } = this.making();
@@ -192,7 +325,14 @@ export class CutsPage {
     const at = new Date().toISOString();
     const ticks = plan.cuts.flatMap(({ lineId }) => {
       const view = lineId ? lines.get(lineId) : undefined;
-      return view ? [{ edit: 'tick', with: { id: view.line.id, step: 'cut', digest: view.digest, at } } as const] : [];
+      return view
+        ? [
+            {
+              edit: 'tick',
+              with: { id: view.line.id, step: 'cut', digest: view.digest, at },
+            } as const,
+          ]
+        : [];
     });
     const to = stockAfter(this.making(), plan);
     this.store.apply(...ticks, { edit: 'setSheet', with: { sheet: 'making', to } });

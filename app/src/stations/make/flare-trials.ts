@@ -8,7 +8,10 @@ import { PlanStore } from '../../session/plan-store';
 /** What goes wrong with a flare, and what is changed for the next. Common practice. */
 const FAULTS: readonly (readonly [what: string, mend: string])[] = [
   ['split', 'less tube in the clamp; anneal nothing; a seam or hard tube splits again: other tube'],
-  ['off centre', 'square the end anew, deburr, and let the punch find the bore before it is pulled down'],
+  [
+    'off centre',
+    'square the end anew, deburr, and let the punch find the bore before it is pulled down',
+  ],
   ['too narrow', 'a little more tube out of the clamp, and pull down to the stop'],
   ['tube slipped', 'clamp clean and dry, tightened harder, jaws of the right size'],
   ['bore closed', 'deburr inside; the first pull of a double flare was taken too far'],
@@ -25,17 +28,38 @@ const FAULTS: readonly (readonly [what: string, mend: string])[] = [
     <fl-fold class="card px-5" [summary]="summary()" [startsOpen]="wanted().length > 0">
       <div class="border-t border-rule py-4">
         <p class="text-sm">
-          Look at every flare: wide enough to fill the seat, even all round, concentric with the tube, not split, the bore open, its
-          height as the tool's sheet says.
+          Look at every flare: wide enough to fill the seat, even all round, concentric with the
+          tube, not split, the bore open, its height as the tool's sheet says.
         </p>
         @for (flare of flares(); track flare.id) {
           <div class="mt-3 border-t border-rule pt-2">
             <p class="font-semibold">{{ flare.name }}, {{ tube() }}</p>
-            <p class="text-sm text-ink-soft">{{ flare.proven ? 'A test piece of it was good.' : 'None was good yet: make a test piece first.' }}</p>
+            <p class="text-sm text-ink-soft">
+              {{
+                flare.proven
+                  ? 'A test piece of it was good.'
+                  : 'None was good yet: make a test piece first.'
+              }}
+            </p>
             <div class="mt-2 flex flex-wrap gap-2">
-              <button type="button" class="btn" [attr.aria-label]="'Test piece good: ' + flare.name" (click)="tried(flare.id, 'test', true, '')">Test piece good</button>
+              <button
+                type="button"
+                class="btn"
+                [attr.aria-label]="'Test piece good: ' + flare.name"
+                (click)="tried(flare.id, 'test', true, '')"
+              >
+                Test piece good
+              </button>
               @for (fault of faults; track fault[0]) {
-                <button type="button" class="btn" [attr.aria-label]="fault[0] + ': ' + flare.name" [title]="fault[1]" (click)="tried(flare.id, 'end', false, fault[0])">{{ fault[0] }}</button>
+                <button
+                  type="button"
+                  class="btn"
+                  [attr.aria-label]="fault[0] + ': ' + flare.name"
+                  [title]="fault[1]"
+                  (click)="tried(flare.id, 'end', false, fault[0])"
+                >
+                  {{ fault[0] }}
+                </button>
               }
             </div>
           </div>
@@ -54,7 +78,7 @@ const FAULTS: readonly (readonly [what: string, mend: string])[] = [
       </div>
     </fl-fold>
   `,
-}) // prettier-ignore
+})
 export class FlareTrials {
   private readonly store = inject(PlanStore);
   readonly view = input.required<LineView>();
@@ -62,12 +86,19 @@ export class FlareTrials {
   protected readonly tube = computed(() => tubeLabel(this.view().tube));
   protected readonly flares = computed(() => {
     const { line, bench, tube } = this.view();
-    return [...new Set([line.ends.a.flare, line.ends.b.flare])].map((id) => ({ id, name: FLARES[id].name, proven: isProven(bench, id, tube) }));
-  }); // prettier-ignore
+    return [...new Set([line.ends.a.flare, line.ends.b.flare])].map((id) => ({
+      id,
+      name: FLARES[id].name,
+      proven: isProven(bench, id, tube),
+    }));
+  });
   protected readonly wanted = computed(() => this.flares().filter(({ proven }) => !proven));
   protected readonly lost = computed(() =>
-    scraps(this.view().bench).map(({ flare, tubeId, why, count }) => `${count} × ${why || 'not said'}: ${FLARES[flare].name.toLowerCase()}, ${tubeLabel(tubeById(tubeId)!)}`),
-  ); // prettier-ignore
+    scraps(this.view().bench).map(
+      ({ flare, tubeId, why, count }) =>
+        `${count} × ${why || 'not said'}: ${FLARES[flare].name.toLowerCase()}, ${tubeLabel(tubeById(tubeId)!)}`,
+    ),
+  );
   protected readonly summary = computed(() => {
     const count = (this.view().bench.trials ?? []).filter(({ good }) => !good).length;
     const test = this.wanted().length ? 'Test piece first' : 'Flares';
@@ -81,7 +112,17 @@ export class FlareTrials {
   });
 
   protected tried(flare: FlareForm, piece: Trial['piece'], good: boolean, why: string): void {
-    const trial: Trial = { at: new Date().toISOString(), flare, tubeId: this.view().tube.id, piece: good ? piece : this.wanted().some(({ id }) => id === flare) ? 'test' : 'end', good, why };
-    this.store.apply({ edit: 'changeBench', with: { patch: { trials: [...(this.view().bench.trials ?? []), trial] } } });
-  } // prettier-ignore
+    const trial: Trial = {
+      at: new Date().toISOString(),
+      flare,
+      tubeId: this.view().tube.id,
+      piece: good ? piece : this.wanted().some(({ id }) => id === flare) ? 'test' : 'end',
+      good,
+      why,
+    };
+    this.store.apply({
+      edit: 'changeBench',
+      with: { patch: { trials: [...(this.view().bench.trials ?? []), trial] } },
+    });
+  }
 }

@@ -1,5 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { CORNER_NAMES, KIT_ASK_NAMES, kitFindings, kitLacks, listView } from '@firm-line/core/stations/make/buying';
+import {
+  CORNER_NAMES,
+  KIT_ASK_NAMES,
+  kitFindings,
+  kitLacks,
+  listView,
+} from '@firm-line/core/stations/make/buying';
 import {
   freshIn,
   KIT_ASKS,
@@ -32,16 +38,33 @@ import { PlanStore } from '../../session/plan-store';
     @for (kit of kits(); track kit.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="kit.name">
         <div class="flex flex-wrap items-end gap-4">
-          <fl-text-field class="min-w-48 flex-1" [field]="'kit-name-' + kit.id" label="Kit" [value]="kit.name" (changed)="change(kit.id, { name: $event })" />
+          <fl-text-field
+            class="min-w-48 flex-1"
+            [field]="'kit-name-' + kit.id"
+            label="Kit"
+            [value]="kit.name"
+            (changed)="change(kit.id, { name: $event })"
+          />
           <button type="button" class="btn" (click)="remove(kit.id)">Remove {{ kit.name }}</button>
         </div>
-        <p class="mt-2 rounded-lg px-3 py-2" [class]="kit.differs.length ? 'bg-copper-pale' : 'bg-paper'" role="status" data-test="kit-verdict">{{ kit.verdict }}</p>
+        <p
+          class="mt-2 rounded-lg px-3 py-2"
+          [class]="kit.differs.length ? 'bg-copper-pale' : 'bg-paper'"
+          role="status"
+          data-test="kit-verdict"
+        >
+          {{ kit.verdict }}
+        </p>
         @for (text of kit.differs; track $index) {
           <p class="mt-1 font-semibold">{{ text }}</p>
         }
         <div class="mt-3 flex flex-wrap gap-x-6">
           @for (corner of corners; track corner) {
-            <fl-check-field [label]="'for ' + names[corner]" [checked]="kit.corners[corner] !== undefined" (changed)="setCorner(kit, corner, $event)" />
+            <fl-check-field
+              [label]="'for ' + names[corner]"
+              [checked]="kit.corners[corner] !== undefined"
+              (changed)="setCorner(kit, corner, $event)"
+            />
           }
         </div>
         <div class="overflow-x-auto">
@@ -59,9 +82,29 @@ import { PlanStore } from '../../session/plan-store';
               @for (ask of asks; track ask) {
                 <tr class="border-t border-rule">
                   <td class="py-1 pr-3">{{ askName(ask) }}</td>
-                  <td class="py-1 pr-3"><fl-text-field [bare]="true" [field]="kit.id + '-gives-' + ask" [label]="'The kit: ' + askName(ask)" [limits]="words0" placeholder="not said" [value]="kit.gives[ask] ?? ''" (changed)="give(kit, ask, $event)" /></td>
+                  <td class="py-1 pr-3">
+                    <fl-text-field
+                      [bare]="true"
+                      [field]="kit.id + '-gives-' + ask"
+                      [label]="'The kit: ' + askName(ask)"
+                      [limits]="words0"
+                      placeholder="not said"
+                      [value]="kit.gives[ask] ?? ''"
+                      (changed)="give(kit, ask, $event)"
+                    />
+                  </td>
                   @for (corner of kit.for; track corner) {
-                    <td class="py-1 pr-3"><fl-text-field [bare]="true" [field]="kit.id + '-' + corner + '-' + ask" [label]="names[corner] + ': ' + askName(ask)" [limits]="words0" placeholder="not measured" [value]="kit.corners[corner]?.[ask] ?? ''" (changed)="measure(kit, corner, ask, $event)" /></td>
+                    <td class="py-1 pr-3">
+                      <fl-text-field
+                        [bare]="true"
+                        [field]="kit.id + '-' + corner + '-' + ask"
+                        [label]="names[corner] + ': ' + askName(ask)"
+                        [limits]="words0"
+                        placeholder="not measured"
+                        [value]="kit.corners[corner]?.[ask] ?? ''"
+                        (changed)="measure(kit, corner, ask, $event)"
+                      />
+                    </td>
                   }
                 </tr>
               }
@@ -71,24 +114,56 @@ import { PlanStore } from '../../session/plan-store';
         <h3 class="mt-4 font-bold">What it brings</h3>
         @for (one of kit.brings; track one.key; let i = $index) {
           <div class="mt-1 flex flex-wrap items-end gap-3">
-            <fl-select-field class="min-w-56 flex-1" [field]="kit.id + '-brings-' + i" label="Thing of the list" [options]="things()" [value]="one.key" (changed)="bring(kit, i, { key: $event })" />
-            <fl-number-field class="w-24" label="How many" [value]="one.count" (changed)="bring(kit, i, { count: $event })" />
-            <button type="button" class="btn px-3" [attr.aria-label]="'Remove what it brings, ' + (i + 1)" (click)="unbring(kit, i)">×</button>
+            <fl-select-field
+              class="min-w-56 flex-1"
+              [field]="kit.id + '-brings-' + i"
+              label="Thing of the list"
+              [options]="things()"
+              [value]="one.key"
+              (changed)="bring(kit, i, { key: $event })"
+            />
+            <fl-number-field
+              class="w-24"
+              label="How many"
+              [value]="one.count"
+              (changed)="bring(kit, i, { count: $event })"
+            />
+            <button
+              type="button"
+              class="btn px-3"
+              [attr.aria-label]="'Remove what it brings, ' + (i + 1)"
+              (click)="unbring(kit, i)"
+            >
+              ×
+            </button>
           </div>
         }
-        <button type="button" class="btn mt-2" [disabled]="!things().length" (click)="bring(kit, kit.brings.length, {})">Add what it brings</button>
+        <button
+          type="button"
+          class="btn mt-2"
+          [disabled]="!things().length"
+          (click)="bring(kit, kit.brings.length, {})"
+        >
+          Add what it brings
+        </button>
         @for (text of kit.lacks; track $index) {
           <p class="mt-1">{{ text }}</p>
         }
-        <p class="mt-3 text-sm text-ink-soft">Left and right are measured apart: axles are swapped and studs are left-handed on one side only. The maker's sheet comes first.</p>
+        <p class="mt-3 text-sm text-ink-soft">
+          Left and right are measured apart: axles are swapped and studs are left-handed on one side
+          only. The maker's sheet comes first.
+        </p>
       </section>
     } @empty {
-      <fl-empty heading="No kit" text="Discs, calipers and hoses that come in one box fit one axle and not another. Say what the kit gives and what each corner measures; a difference stops the order.">
+      <fl-empty
+        heading="No kit"
+        text="Discs, calipers and hoses that come in one box fit one axle and not another. Say what the kit gives and what each corner measures; a difference stops the order."
+      >
         <button type="button" class="btn-main" (click)="add()">Add a kit</button>
       </fl-empty>
     }
   `,
-}) // prettier-ignore
+})
 export class KitsPage {
   private readonly store = inject(PlanStore);
   protected readonly asks = KIT_ASKS;
@@ -97,23 +172,44 @@ export class KitsPage {
   protected readonly words0 = { least: 0, most: 80 };
   private readonly buying = computed((): Buying => this.store.plan().buying ?? NO_BUYING);
   private readonly rows = computed(() => listView(viewPlan(this.store.plan())).rows);
-  protected readonly things = computed(() => this.rows().map(({ item }) => [item.key, item.name] as const));
+  protected readonly things = computed(() =>
+    this.rows().map(({ item }) => [item.key, item.name] as const),
+  );
   protected readonly kits = computed(() =>
     this.buying().kits.map((kit) => {
       const found = kitFindings(kit);
       const differs = found.filter(({ kind }) => kind === 'differs').map(({ text }) => text);
       const open = found.length - differs.length;
-      const verdict = differs.length ? 'Do not order it: something differs.' : open ? `Nothing differs so far; ${open} ${open === 1 ? 'figure is' : 'figures are'} not measured.` : found.length === 0 && Object.values(kit.gives).some(Boolean) && Object.keys(kit.corners).length ? 'It fits by all that was said.' : 'Say what the kit gives and which corners it is for.';
-      return { ...kit, for: KIT_CORNERS.filter((corner) => kit.corners[corner] !== undefined), differs, verdict, lacks: kitLacks(kit, this.rows()).map(({ item, lacks }) => `It brings ${lacks} too few of ${item.name}.`) };
+      const verdict = differs.length
+        ? 'Do not order it: something differs.'
+        : open
+          ? `Nothing differs so far; ${open} ${open === 1 ? 'figure is' : 'figures are'} not measured.`
+          : found.length === 0 &&
+              Object.values(kit.gives).some(Boolean) &&
+              Object.keys(kit.corners).length
+            ? 'It fits by all that was said.'
+            : 'Say what the kit gives and which corners it is for.';
+      return {
+        ...kit,
+        for: KIT_CORNERS.filter((corner) => kit.corners[corner] !== undefined),
+        differs,
+        verdict,
+        lacks: kitLacks(kit, this.rows()).map(
+          ({ item, lacks }) => `It brings ${lacks} too few of ${item.name}.`,
+        ),
+      };
     }),
-  ); // prettier-ignore
+  );
   protected askName(ask: KitAsk): string {
     const { name, unit } = KIT_ASK_NAMES[ask];
     return unit ? `${name}, ${unit}` : name;
   }
 
   private set(kits: readonly Kit[]): void {
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'buying', to: { ...this.buying(), kits } } });
+    this.store.apply({
+      edit: 'setSheet',
+      with: { sheet: 'buying', to: { ...this.buying(), kits } },
+    });
   }
   protected change(id: string, patch: Partial<Kit>): void {
     this.set(this.buying().kits.map((kit) => (kit.id === id ? { ...kit, ...patch } : kit)));
@@ -145,7 +241,9 @@ export class KitsPage {
   }
   protected bring({ id, brings }: Kit, index: number, patch: Partial<Kit['brings'][number]>): void {
     const now = brings[index] ?? { key: this.things()[0]![0], count: 1 };
-    this.change(id, { brings: [...brings.slice(0, index), { ...now, ...patch }, ...brings.slice(index + 1)] });
+    this.change(id, {
+      brings: [...brings.slice(0, index), { ...now, ...patch }, ...brings.slice(index + 1)],
+    });
   }
   protected unbring({ id, brings }: Kit, index: number): void {
     this.change(id, { brings: brings.toSpliced(index, 1) });

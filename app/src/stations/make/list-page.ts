@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import {
   compared,
   listView,
@@ -31,7 +38,15 @@ import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
 import { Dialog } from '../../kit/dialog';
 
-const STATE_NAMES: Record<OrderState, string> = { needed: 'needed', ordered: 'ordered', here: 'here', fitted: 'fitted', wrong: 'came wrong', missing: 'missing', 'sent-back': 'sent back' }; // prettier-ignore
+const STATE_NAMES: Record<OrderState, string> = {
+  needed: 'needed',
+  ordered: 'ordered',
+  here: 'here',
+  fitted: 'fitted',
+  wrong: 'came wrong',
+  missing: 'missing',
+  'sent-back': 'sent back',
+};
 
 /** Everything the plan uses up or is made with: what is at hand, what is to buy, how it stands, what it costs. */
 @Component({
@@ -42,8 +57,22 @@ const STATE_NAMES: Record<OrderState, string> = { needed: 'needed', ordered: 'or
   template: `
     <div class="flex flex-wrap items-end gap-3">
       <h2 class="mr-auto text-2xl font-bold">One list</h2>
-      <fl-text-field class="w-24 print:hidden" field="currency" label="Currency" [limits]="words0" [value]="buying().currency" (changed)="set({ currency: $event })" />
-      <label class="btn cursor-pointer print:hidden">Read prices<input #file type="file" accept=".csv,text/csv" class="sr-only" (change)="readPrices(file)" /></label>
+      <fl-text-field
+        class="w-24 print:hidden"
+        field="currency"
+        label="Currency"
+        [limits]="words0"
+        [value]="buying().currency"
+        (changed)="set({ currency: $event })"
+      />
+      <label class="btn cursor-pointer print:hidden"
+        >Read prices<input
+          #file
+          type="file"
+          accept=".csv,text/csv"
+          class="sr-only"
+          (change)="readPrices(file)"
+      /></label>
       <button type="button" class="btn print:hidden" (click)="exportCsv()">Export list</button>
       <button type="button" class="btn print:hidden" (click)="print()">Print</button>
     </div>
@@ -72,9 +101,19 @@ const STATE_NAMES: Record<OrderState, string> = { needed: 'needed', ordered: 'or
               <td class="text-right font-mono text-sm">{{ group.share }}</td>
             </tr>
             @for (row of group.rows; track row.item.key) {
-              <tr class="border-t border-rule align-top" [class.text-ink-soft]="!row.toBuy && row.order.state === 'fitted'">
+              <tr
+                class="border-t border-rule align-top"
+                [class.text-ink-soft]="!row.toBuy && row.order.state === 'fitted'"
+              >
                 <td class="py-1 pr-3">
-                  <button type="button" class="min-h-tap text-left font-semibold underline-offset-2 hover:underline print:min-h-0" [attr.aria-expanded]="open() === row.item.key" (click)="toggle(row.item.key)">{{ row.item.name }}</button>
+                  <button
+                    type="button"
+                    class="min-h-tap text-left font-semibold underline-offset-2 hover:underline print:min-h-0"
+                    [attr.aria-expanded]="open() === row.item.key"
+                    (click)="toggle(row.item.key)"
+                  >
+                    {{ row.item.name }}
+                  </button>
                   <span class="block text-sm text-ink-soft">{{ row.where }}</span>
                 </td>
                 <td class="py-2 pr-3 text-right font-mono">{{ row.wanted }}</td>
@@ -88,28 +127,94 @@ const STATE_NAMES: Record<OrderState, string> = { needed: 'needed', ordered: 'or
                 <tr class="print:hidden">
                   <td colspan="7" class="pb-4">
                     <div class="grid gap-3 rounded-lg bg-paper p-4 sm:grid-cols-3 lg:grid-cols-6">
-                      <fl-number-field [label]="'At hand, ' + units[row.item.unit]" [limits]="limits.have" [value]="row.order.have" (changed)="order(row.item.key, { have: $event })" />
-                      <fl-select-field [field]="'state-' + row.item.key" label="How it stands" [options]="states" [value]="row.order.state" (changed)="stand(row, $event)" />
-                      <fl-text-field [field]="'from-' + row.item.key" label="From" [limits]="words0" [value]="row.order.from" (changed)="order(row.item.key, { from: $event })" />
-                      <div><label class="label block" [attr.for]="'due-' + row.item.key">Due</label><input type="date" class="field w-full" [id]="'due-' + row.item.key" [value]="row.order.due ?? ''" (change)="day(row.item.key, $event)" /></div>
-                      <fl-maybe-field [label]="'Price of one ' + ones[row.item.unit]" [most]="1e7" [value]="row.order.priceMinor === null ? null : row.order.priceMinor / 100" (changed)="order(row.item.key, { priceMinor: $event === null ? null : round($event * 100) })" />
-                      <fl-text-field [field]="'note-' + row.item.key" label="Note" [limits]="words0" [value]="row.order.note" (changed)="order(row.item.key, { note: $event })" />
-                      <p class="text-sm sm:col-span-3 lg:col-span-6"><strong>To read out:</strong> {{ words(row) }}</p>
+                      <fl-number-field
+                        [label]="'At hand, ' + units[row.item.unit]"
+                        [limits]="limits.have"
+                        [value]="row.order.have"
+                        (changed)="order(row.item.key, { have: $event })"
+                      />
+                      <fl-select-field
+                        [field]="'state-' + row.item.key"
+                        label="How it stands"
+                        [options]="states"
+                        [value]="row.order.state"
+                        (changed)="stand(row, $event)"
+                      />
+                      <fl-text-field
+                        [field]="'from-' + row.item.key"
+                        label="From"
+                        [limits]="words0"
+                        [value]="row.order.from"
+                        (changed)="order(row.item.key, { from: $event })"
+                      />
+                      <div>
+                        <label class="label block" [attr.for]="'due-' + row.item.key">Due</label
+                        ><input
+                          type="date"
+                          class="field w-full"
+                          [id]="'due-' + row.item.key"
+                          [value]="row.order.due ?? ''"
+                          (change)="day(row.item.key, $event)"
+                        />
+                      </div>
+                      <fl-maybe-field
+                        [label]="'Price of one ' + ones[row.item.unit]"
+                        [most]="1e7"
+                        [value]="row.order.priceMinor === null ? null : row.order.priceMinor / 100"
+                        (changed)="
+                          order(row.item.key, {
+                            priceMinor: $event === null ? null : round($event * 100),
+                          })
+                        "
+                      />
+                      <fl-text-field
+                        [field]="'note-' + row.item.key"
+                        label="Note"
+                        [limits]="words0"
+                        [value]="row.order.note"
+                        (changed)="order(row.item.key, { note: $event })"
+                      />
+                      <p class="text-sm sm:col-span-3 lg:col-span-6">
+                        <strong>To read out:</strong> {{ words(row) }}
+                      </p>
                       @if (row.item.half) {
                         <div class="flex flex-wrap items-end gap-3 sm:col-span-3 lg:col-span-6">
-                          <fl-maybe-field label="It came: diameter over the thread, mm" unit="number" [most]="100" [value]="measured().diameterMm" (changed)="measure({ diameterMm: $event })" />
-                          <fl-maybe-field label="Its pitch, mm" unit="number" [most]="10" [value]="measured().pitchMm" (changed)="measure({ pitchMm: $event })" />
+                          <fl-maybe-field
+                            label="It came: diameter over the thread, mm"
+                            unit="number"
+                            [most]="100"
+                            [value]="measured().diameterMm"
+                            (changed)="measure({ diameterMm: $event })"
+                          />
+                          <fl-maybe-field
+                            label="Its pitch, mm"
+                            unit="number"
+                            [most]="10"
+                            [value]="measured().pitchMm"
+                            (changed)="measure({ pitchMm: $event })"
+                          />
                           @if (measured().diameterMm !== null) {
-                            <p class="pb-2" role="status" data-test="received" [class.fault]="!check(row.item).ok">{{ check(row.item).text }}</p>
+                            <p
+                              class="pb-2"
+                              role="status"
+                              data-test="received"
+                              [class.fault]="!check(row.item).ok"
+                            >
+                              {{ check(row.item).text }}
+                            </p>
                           }
                         </div>
                       }
                       <div class="flex flex-wrap gap-2 sm:col-span-3 lg:col-span-6">
                         @for (use of row.item.uses; track $index) {
-                          <button type="button" class="link text-sm" (click)="go(use)">{{ use.text }}</button>
+                          <button type="button" class="link text-sm" (click)="go(use)">
+                            {{ use.text }}
+                          </button>
                         }
                         @if (row.item.group === 'Your own') {
-                          <button type="button" class="btn" (click)="removeOwn(row.item.key)">Remove {{ row.item.name }}</button>
+                          <button type="button" class="btn" (click)="removeOwn(row.item.key)">
+                            Remove {{ row.item.name }}
+                          </button>
                         }
                       </div>
                     </div>
@@ -120,17 +225,39 @@ const STATE_NAMES: Record<OrderState, string> = { needed: 'needed', ordered: 'or
           </tbody>
         }
       </table>
-      <form class="flex flex-wrap items-end gap-3 border-t border-rule py-3 print:hidden" (submit)="addOwn($event)">
-        <div><label class="label block" for="own-name">Something of your own</label><input #own id="own-name" class="field" maxlength="200" (input)="ownName.set(own.value)" [value]="ownName()" /></div>
+      <form
+        class="flex flex-wrap items-end gap-3 border-t border-rule py-3 print:hidden"
+        (submit)="addOwn($event)"
+      >
+        <div>
+          <label class="label block" for="own-name">Something of your own</label
+          ><input
+            #own
+            id="own-name"
+            class="field"
+            maxlength="200"
+            (input)="ownName.set(own.value)"
+            [value]="ownName()"
+          />
+        </div>
         <button type="submit" class="btn" [disabled]="!ownName().trim()">Add to the list</button>
       </form>
     </div>
     <section class="card mt-4 p-5 print:hidden" aria-label="One way or another">
       <h3 class="font-bold">One way or another</h3>
-      <p class="text-sm text-ink-soft">Tick what each way takes; what it costs is worked out from the prices above.</p>
+      <p class="text-sm text-ink-soft">
+        Tick what each way takes; what it costs is worked out from the prices above.
+      </p>
       <div class="mt-2 grid gap-3 sm:grid-cols-2">
         @for (way of ways; track way) {
-          <fl-select-field [field]="'way-' + way" [label]="way === 0 ? 'These' : 'instead of these'" none="choose a group" [options]="groupChoices()" [value]="chosenWays()[way]!" (changed)="chooseWay(way, $event)" />
+          <fl-select-field
+            [field]="'way-' + way"
+            [label]="way === 0 ? 'These' : 'instead of these'"
+            none="choose a group"
+            [options]="groupChoices()"
+            [value]="chosenWays()[way]!"
+            (changed)="chooseWay(way, $event)"
+          />
         }
       </div>
       @if (comparison(); as text) {
@@ -142,17 +269,31 @@ const STATE_NAMES: Record<OrderState, string> = { needed: 'needed', ordered: 'or
         <h2 class="h2">Which column is which</h2>
         <p class="text-sm">{{ rows.length }} rows; the first is “{{ rows[0]?.join(' · ') }}”.</p>
         <div class="mt-3 grid grid-cols-2 gap-3">
-          <fl-select-field field="column-name" label="Name of the thing" [options]="columnChoices()" [value]="nameAt()" (changed)="nameAt.set($event)" />
-          <fl-select-field field="column-price" label="Price of one" [options]="columnChoices()" [value]="priceAt()" (changed)="priceAt.set($event)" />
+          <fl-select-field
+            field="column-name"
+            label="Name of the thing"
+            [options]="columnChoices()"
+            [value]="nameAt()"
+            (changed)="nameAt.set($event)"
+          />
+          <fl-select-field
+            field="column-price"
+            label="Price of one"
+            [options]="columnChoices()"
+            [value]="priceAt()"
+            (changed)="priceAt.set($event)"
+          />
         </div>
         <div class="mt-4 flex justify-end gap-2">
           <button type="button" class="btn" (click)="columns.close()">Leave it</button>
-          <button type="button" class="btn-main" (click)="takePrices(); columns.close()">Take the prices</button>
+          <button type="button" class="btn-main" (click)="takePrices(); columns.close()">
+            Take the prices
+          </button>
         </div>
       }
     </fl-dialog>
   `,
-}) // prettier-ignore
+})
 export class ListPage {
   private readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
@@ -172,7 +313,8 @@ export class ListPage {
   private money(minor: number | null): string {
     return minor === null ? '–' : (minor / 100).toFixed(2);
   }
-  private readonly percent = (share: number | null): string => (share === null || share === 0 ? '' : `${(100 * share).toFixed(share < 0.095 ? 1 : 0)} %`);
+  private readonly percent = (share: number | null): string =>
+    share === null || share === 0 ? '' : `${(100 * share).toFixed(share < 0.095 ? 1 : 0)} %`;
   private amount({ unit }: ListItem, n: number): string {
     return unit === 'm' ? `${n.toFixed(2)} m` : unit === 'mL' ? `${Math.round(n)} mL` : String(n);
   }
@@ -192,7 +334,13 @@ export class ListPage {
           cost: this.money(row.costMinor),
           percent: this.percent(row.share),
           stands: `${row.order.state === 'needed' && !row.toBuy ? 'at hand' : STATE_NAMES[row.order.state]}${row.order.from ? `, ${row.order.from}` : ''}${row.order.due && row.order.state !== 'here' && row.order.state !== 'fitted' ? `, due ${row.order.due}` : ''}`,
-          where: row.item.uses.length > 3 ? `${row.item.uses.slice(0, 3).map(({ text }) => text).join('; ')} and ${row.item.uses.length - 3} more` : row.item.uses.map(({ text }) => text).join('; '),
+          where:
+            row.item.uses.length > 3
+              ? `${row.item.uses
+                  .slice(0, 3)
+                  .map(({ text }) => text)
+                  .join('; ')} and ${row.item.uses.length - 3} more`
+              : row.item.uses.map(({ text }) => text).join('; '),
         })),
     }));
   });
@@ -204,7 +352,10 @@ export class ListPage {
   });
 
   protected set(patch: Partial<Buying>): void {
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'buying', to: { ...this.buying(), ...patch } } });
+    this.store.apply({
+      edit: 'setSheet',
+      with: { sheet: 'buying', to: { ...this.buying(), ...patch } },
+    });
   }
   protected order(key: string, patch: Partial<Order>): void {
     this.set(withOrder(this.buying(), key, patch));
@@ -224,7 +375,10 @@ export class ListPage {
   protected words(row: ListRow): string {
     return sellerWords(row);
   }
-  protected readonly measured = signal<{ readonly diameterMm: number | null; readonly pitchMm: number | null }>({ diameterMm: null, pitchMm: null });
+  protected readonly measured = signal<{
+    readonly diameterMm: number | null;
+    readonly pitchMm: number | null;
+  }>({ diameterMm: null, pitchMm: null });
   protected measure(patch: Partial<{ diameterMm: number | null; pitchMm: number | null }>): void {
     this.measured.update((now) => ({ ...now, ...patch }));
   }
@@ -237,7 +391,10 @@ export class ListPage {
     this.measured.set({ diameterMm: null, pitchMm: null });
   }
   protected go({ place }: ListItem['uses'][number]): void {
-    this.jump.to(place.kind === 'line' ? 'route' : place.kind === 'hose' ? 'route' : 'plumb', place);
+    this.jump.to(
+      place.kind === 'line' ? 'route' : place.kind === 'hose' ? 'route' : 'plumb',
+      place,
+    );
   }
   protected addOwn(event: Event): void {
     event.preventDefault();
@@ -250,11 +407,16 @@ export class ListPage {
   }
   protected removeOwn(key: string): void {
     const id = key.slice('own:'.length);
-    this.set({ own: this.buying().own.filter((one) => one.id !== id), orders: this.buying().orders.filter((one) => one.key !== key) });
+    this.set({
+      own: this.buying().own.filter((one) => one.id !== id),
+      orders: this.buying().orders.filter((one) => one.key !== key),
+    });
   }
   protected readonly ways = [0, 1] as const;
   protected readonly chosenWays = signal<readonly [string, string]>(['', '']);
-  protected readonly groupChoices = computed(() => this.view().groups.map(({ group }) => [group, group] as const));
+  protected readonly groupChoices = computed(() =>
+    this.view().groups.map(({ group }) => [group, group] as const),
+  );
   protected chooseWay(way: number, group: string): void {
     this.chosenWays.update(([a, b]) => (way === 0 ? [group, b] : [a, group]));
   }
@@ -262,8 +424,12 @@ export class ListPage {
     const [a, b] = this.chosenWays();
     if (!a || !b || a === b) return null;
     const { groups, rows, currency } = this.view();
-    const cost = (name: string): number => groups.find(({ group }) => group === name)?.sumMinor ?? 0;
-    const count = (name: string): number => rows.filter(({ item }) => item.group === name).reduce((sum, { toBuy, item }) => sum + (item.unit === 'piece' ? toBuy : 0), 0);
+    const cost = (name: string): number =>
+      groups.find(({ group }) => group === name)?.sumMinor ?? 0;
+    const count = (name: string): number =>
+      rows
+        .filter(({ item }) => item.group === name)
+        .reduce((sum, { toBuy, item }) => sum + (item.unit === 'piece' ? toBuy : 0), 0);
     const { lessMinor, percent } = compared(cost(b), cost(a));
     if (!cost(a) || !cost(b)) return 'One of the two has no prices yet.';
     const pieces = count(a) - count(b);
@@ -274,7 +440,11 @@ export class ListPage {
   protected readonly table = signal<readonly (readonly string[])[] | null>(null);
   protected readonly nameAt = signal('0');
   protected readonly priceAt = signal('1');
-  protected readonly columnChoices = computed(() => (this.table()?.[0] ?? []).map((name, i) => [String(i), name.trim() || `column ${i + 1}`] as const));
+  protected readonly columnChoices = computed(() =>
+    (this.table()?.[0] ?? []).map(
+      (name, i) => [String(i), name.trim() || `column ${i + 1}`] as const,
+    ),
+  );
   protected async readPrices(field: HTMLInputElement): Promise<void> {
     const [file] = field.files ?? [];
     field.value = '';
@@ -286,21 +456,56 @@ export class ListPage {
     this.columns().show();
   }
   protected takePrices(): void {
-    const { prices, bad } = priceRows(this.table() ?? [], Number(this.nameAt()), Number(this.priceAt()), this.view().rows.map(({ item }) => item));
+    const { prices, bad } = priceRows(
+      this.table() ?? [],
+      Number(this.nameAt()),
+      Number(this.priceAt()),
+      this.view().rows.map(({ item }) => item),
+    );
     let buying = this.buying();
     for (const [key, priceMinor] of prices) buying = withOrder(buying, key, { priceMinor });
     if (prices.size) this.set(buying);
     this.bad.set(bad);
-    this.notices.say(`${prices.size} ${prices.size === 1 ? 'price' : 'prices'} taken${bad.length ? `, ${bad.length} rows could not be used` : ''}.`);
+    this.notices.say(
+      `${prices.size} ${prices.size === 1 ? 'price' : 'prices'} taken${bad.length ? `, ${bad.length} rows could not be used` : ''}.`,
+    );
   }
   protected async exportCsv(): Promise<void> {
     const { tableCsv } = await import('@firm-line/core/shape/formats');
     const { rows, currency } = this.view();
-    const head = ['Group', 'What', 'Wanted', 'At hand', 'To buy', 'Unit', 'How it stands', 'From', 'Due', `Price of one (${currency || 'no currency'})`, 'Costs', 'Where', 'Key'];
-    const body = rows.map(({ item, order, toBuy, costMinor }) => [item.group, item.name, item.count, order.have, toBuy, item.unit, STATE_NAMES[order.state], order.from, order.due ?? '', order.priceMinor === null ? '' : this.money(order.priceMinor), costMinor === null ? '' : this.money(costMinor), item.uses.map(({ text }) => text).join('; '), item.key]);
+    const head = [
+      'Group',
+      'What',
+      'Wanted',
+      'At hand',
+      'To buy',
+      'Unit',
+      'How it stands',
+      'From',
+      'Due',
+      `Price of one (${currency || 'no currency'})`,
+      'Costs',
+      'Where',
+      'Key',
+    ];
+    const body = rows.map(({ item, order, toBuy, costMinor }) => [
+      item.group,
+      item.name,
+      item.count,
+      order.have,
+      toBuy,
+      item.unit,
+      STATE_NAMES[order.state],
+      order.from,
+      order.due ?? '',
+      order.priceMinor === null ? '' : this.money(order.priceMinor),
+      costMinor === null ? '' : this.money(costMinor),
+      item.uses.map(({ text }) => text).join('; '),
+      item.key,
+    ]);
     saveFile(`${fileStem(this.store.plan())}-list.csv`, tableCsv([head, ...body]), 'text/csv');
   }
   protected print(): void {
     window.print();
   }
-} // prettier-ignore
+}

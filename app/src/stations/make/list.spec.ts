@@ -5,13 +5,20 @@ type At = Awaited<ReturnType<typeof station<MakeStation>>>;
 /** The station at one of its pages. */
 async function page(id: string, name: string, waits: string): Promise<At> {
   const at = await station(MakeStation, id);
-  await at.click([...at.root.querySelectorAll<HTMLElement>('fl-side-bar button')].find((b) => b.textContent!.trim() === name)!);
+  await at.click(
+    [...at.root.querySelectorAll<HTMLElement>('fl-side-bar button')].find(
+      (b) => b.textContent!.trim() === name,
+    )!,
+  );
   for (let i = 0; i < 40 && !at.root.querySelector(waits); i++) await at.settle();
   return at;
 }
 const field = (at: At, label: string): HTMLInputElement =>
-  [...at.root.querySelectorAll<HTMLElement>('fl-entry')].find((f) => f.textContent!.includes(label))!.querySelector('input')!;
-const order = (at: At, key: string) => at.store.plan().buying!.orders.find((one) => one.key === key);
+  [...at.root.querySelectorAll<HTMLElement>('fl-entry')]
+    .find((f) => f.textContent!.includes(label))!
+    .querySelector('input')!;
+const order = (at: At, key: string) =>
+  at.store.plan().buying!.orders.find((one) => one.key === key);
 
 describe('one list', () => {
   test('what has come counts as at hand; what is ordered today says when', async () => {
@@ -25,7 +32,10 @@ describe('one list', () => {
       on: new Date().toISOString().slice(0, 10),
       have: 0,
     });
-    await at.choose(at.root.querySelector<HTMLSelectElement>('[id="state-nut:3/8-24-inverted"]')!, 'here');
+    await at.choose(
+      at.root.querySelector<HTMLSelectElement>('[id="state-nut:3/8-24-inverted"]')!,
+      'here',
+    );
     expect(order(at, 'nut:3/8-24-inverted')).toMatchObject({ state: 'here', have: 8 });
     expect(at.texts('[data-test=list-sum]')[0]).toMatch(/^24 of 26/);
   });
@@ -48,7 +58,10 @@ describe('one list', () => {
     own.dispatchEvent(new Event('input'));
     await at.settle();
     await at.click(at.button('Add to the list'));
-    expect(at.store.plan().buying!.own.map(({ name }) => name)).toEqual(['Cable ties, 200 mm', 'Rags']);
+    expect(at.store.plan().buying!.own.map(({ name }) => name)).toEqual([
+      'Cable ties, 200 mm',
+      'Rags',
+    ]);
     await at.type(field(at, 'At hand, pieces'), '3');
     expect(order(at, 'own:own-2')).toMatchObject({ have: 3 });
     await at.click(at.button('Remove Rags'));
@@ -62,10 +75,16 @@ describe('tags', () => {
     const at = await page('ls4', 'Tags', 'fl-tags-page li svg');
     const plan = at.store.plan();
     expect(at.texts('fl-tags-page li')).toHaveLength(plan.lines.length + plan.hoses.length);
-    expect(at.texts('fl-tags-page li')[0]).toMatch(/^F1 ?Master to front tee ?A: Tandem master, front outlet/);
-    const squares = [...at.root.querySelectorAll('fl-tags-page li path')].map((path) => path.getAttribute('d'));
+    expect(at.texts('fl-tags-page li')[0]).toMatch(
+      /^F1 ?Master to front tee ?A: Tandem master, front outlet/,
+    );
+    const squares = [...at.root.querySelectorAll('fl-tags-page li path')].map((path) =>
+      path.getAttribute('d'),
+    );
     expect(new Set(squares).size).toBe(squares.length);
-    expect(at.root.querySelectorAll('[aria-label="Line map"] tbody tr')).toHaveLength(plan.lines.length);
+    expect(at.root.querySelectorAll('[aria-label="Line map"] tbody tr')).toHaveLength(
+      plan.lines.length,
+    );
   });
 });
 
@@ -74,11 +93,15 @@ describe('kits', () => {
     const at = await page('ls5', 'Kits', 'fl-kits-page');
     await at.click(at.button('Add a kit'));
     await at.type(field(at, 'The kit: Bolt spread'), '88.9');
-    expect(at.texts('[data-test=kit-verdict]')[0]).toBe('Nothing differs so far; 2 figures are not measured.');
+    expect(at.texts('[data-test=kit-verdict]')[0]).toBe(
+      'Nothing differs so far; 2 figures are not measured.',
+    );
     await at.type(field(at, 'rear left: Bolt spread'), '88.7');
     await at.type(field(at, 'rear right: Bolt spread'), '90.5');
     expect(at.texts('[data-test=kit-verdict]')[0]).toBe('Do not order it: something differs.');
-    expect(at.store.snags().some(({ rule, level }) => rule === 'kit-differs' && level === 'stop')).toBe(true);
+    expect(
+      at.store.snags().some(({ rule, level }) => rule === 'kit-differs' && level === 'stop'),
+    ).toBe(true);
     await at.type(field(at, 'rear right: Bolt spread'), '89');
     expect(at.texts('[data-test=kit-verdict]')[0]).toBe('It fits by all that was said.');
     await at.click(at.button('Remove Disc kit'));

@@ -19,13 +19,30 @@ type Page = 'card' | 'cuts' | 'list' | 'kits' | 'brackets' | 'tags';
 /** Making lines: the card of one, cuts out of the stock, the list to buy, kits, brackets, tags. */
 @Component({
   selector: 'fl-make-station',
-  imports: [BenchPanel, BracketsPage, CardPage, CutsPage, Empty, KitsPage, ListPage, Ribbon, RouterLink, SideBar, TagsPage],
+  imports: [
+    BenchPanel,
+    BracketsPage,
+    CardPage,
+    CutsPage,
+    Empty,
+    KitsPage,
+    ListPage,
+    Ribbon,
+    RouterLink,
+    SideBar,
+    TagsPage,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
     <h1 class="sr-only">Make</h1>
     <div class="flex min-h-0 flex-1 max-md:flex-col print:block">
-      <fl-side-bar label="What is made" [options]="pages" [value]="page()" (changed)="page.set($event)" />
+      <fl-side-bar
+        label="What is made"
+        [options]="pages"
+        [value]="page()"
+        (changed)="page.set($event)"
+      />
       <div class="min-w-0 flex-1">
         @switch (page()) {
           @case ('cuts') {
@@ -71,7 +88,10 @@ type Page = 'card' | 'cuts' | 'list' | 'kits' | 'brackets' | 'tags';
                 <fl-bench-panel class="mt-5 print:hidden" [view]="view" />
               </div>
             } @else {
-              <fl-empty heading="No line to make yet" text="Lay a line in Route; its card appears here.">
+              <fl-empty
+                heading="No line to make yet"
+                text="Lay a line in Route; its card appears here."
+              >
                 <a class="btn-main" routerLink="../route">Go to Route</a>
               </fl-empty>
             }

@@ -9,7 +9,11 @@ const field = (at: At, label: string, inside = ''): HTMLInputElement =>
     .find((f) => f.textContent!.includes(label))!
     .querySelector('input')!;
 const pageOf = async (at: At, name: string): Promise<void> => {
-  await at.click([...at.root.querySelectorAll<HTMLElement>('fl-side-bar button')].find((b) => b.textContent!.trim() === name)!);
+  await at.click(
+    [...at.root.querySelectorAll<HTMLElement>('fl-side-bar button')].find(
+      (b) => b.textContent!.trim() === name,
+    )!,
+  );
   await at.settle();
 };
 
@@ -20,14 +24,18 @@ describe('the card', () => {
   });
   test('says why not, and which bend wants another way', async () => {
     const at = await station(MakeStation, 'mk2', 'line-f2');
-    expect(at.texts('[data-test=order]')[0]).toMatch(/^No order of bends is free: from A it meets the bender’s body at bend 3/);
+    expect(at.texts('[data-test=order]')[0]).toMatch(
+      /^No order of bends is free: from A it meets the bender’s body at bend 3/,
+    );
   });
 
   test('a test piece that was good is ticked once for all lines in that tube; a scrapped end is counted', async () => {
     const at = await station(MakeStation, 'mk3', 'line-r2');
     await at.click(at.one('[data-step=test-bubble]'));
     expect(at.root.querySelector('[data-step=test-bubble]')).toBeNull();
-    expect(at.store.plan().bench.trials).toEqual([expect.objectContaining({ flare: 'bubble', piece: 'test', good: true })]);
+    expect(at.store.plan().bench.trials).toEqual([
+      expect.objectContaining({ flare: 'bubble', piece: 'test', good: true }),
+    ]);
     await at.click(at.button('split: Bubble flare'));
     expect(at.texts('fl-flare-trials').join()).toMatch(/1 scrapped/);
     expect(at.texts('fl-flare-trials').join()).toMatch(/1 × split: bubble flare/);
@@ -47,7 +55,9 @@ describe('the card', () => {
     const at = await station(MakeStation, 'mk5', 'line-r1');
     await at.type(field(at, 'aft', 'fl-offer-up'), '4');
     await at.type(field(at, 'up', 'fl-offer-up'), '2');
-    expect(at.texts('fl-offer-up').join()).toMatch(/(One change: (take bend|turn the tube)|No one change brings it home)/);
+    expect(at.texts('fl-offer-up').join()).toMatch(
+      /(One change: (take bend|turn the tube)|No one change brings it home)/,
+    );
     await at.type(field(at, 'aft', 'fl-offer-up'), '0');
     await at.type(field(at, 'up', 'fl-offer-up'), '0');
     expect(at.store.plan().lines.find(({ id }) => id === 'line-r1')!.missMm).toBeNull();
@@ -57,7 +67,10 @@ describe('the card', () => {
   test('what stands about the bender is the usual until it is the user’s own, and can be again', async () => {
     const at = await station(MakeStation, 'mk6', 'line-f2');
     await at.click(at.button('Remove the bender’s body'));
-    expect(at.store.plan().bench.benders[0]!.around!.solids.map(({ name }) => name)).toEqual(['the clamp', 'the bench']);
+    expect(at.store.plan().bench.benders[0]!.around!.solids.map(({ name }) => name)).toEqual([
+      'the clamp',
+      'the bench',
+    ]);
     expect(at.texts('[data-test=order]')[0]).toMatch(/free all the way/);
     await at.click(at.button('Use the usual ones'));
     expect(at.store.plan().bench.benders[0]!.around).toBeUndefined();
@@ -69,15 +82,26 @@ describe('from an empty plan', () => {
     const bare = { ...demo('gannet'), lines: [], hoses: [], making: null, buying: null };
     const at = await station(MakeStation, 'mk7', '', bare);
     expect(at.texts('fl-empty h2')).toEqual(['No line to make yet']);
-    for (const [name, words] of [['Cuts', /Nothing to cut/], ['List', /0 of \d+ things|things to buy/], ['Kits', /No kit/], ['Brackets', /No bracket yet/], ['Tags', /No line yet/]] as const) {
+    for (const [name, words] of [
+      ['Cuts', /Nothing to cut/],
+      ['List', /0 of \d+ things|things to buy/],
+      ['Kits', /No kit/],
+      ['Brackets', /No bracket yet/],
+      ['Tags', /No line yet/],
+    ] as const) {
       await pageOf(at, name);
       for (let i = 0; i < 20 && !words.test(at.root.textContent!); i++) await at.settle();
       expect(at.root.textContent).toMatch(words);
-    } // prettier-ignore
+    }
   });
 
   test('a bracket is added, a hole that runs off it is said, and it can be taken away', async () => {
-    const at = await station(MakeStation, 'mk8', 'line-r1', applyEdit(demo('gannet'), { edit: 'setSheet', with: { sheet: 'making', to: null } })); // prettier-ignore
+    const at = await station(
+      MakeStation,
+      'mk8',
+      'line-r1',
+      applyEdit(demo('gannet'), { edit: 'setSheet', with: { sheet: 'making', to: null } }),
+    );
     await pageOf(at, 'Brackets');
     for (let i = 0; i < 20 && !at.root.querySelector('fl-brackets-page'); i++) await at.settle();
     await at.click(at.button('Add a bracket'));
@@ -93,7 +117,9 @@ describe('from an empty plan', () => {
     const at = await station(MakeStation, 'mk9');
     await pageOf(at, 'Cuts');
     for (let i = 0; i < 40 && !at.texts('[data-test=cuts-sum]').length; i++) await at.settle();
-    expect(at.texts('[data-test=cuts-sum]')[0]).toMatch(/^6 cuts out of 1 piece, 7620 mm in all: no plan opens less/);
+    expect(at.texts('[data-test=cuts-sum]')[0]).toMatch(
+      /^6 cuts out of 1 piece, 7620 mm in all: no plan opens less/,
+    );
     await at.click(at.button('These are cut: left-overs to the stock'));
     expect(
       at.store
@@ -101,6 +127,8 @@ describe('from an empty plan', () => {
         .lines.find(({ id }) => id === 'line-r1')!
         .ticks.map(({ step }) => step),
     ).toEqual(['cut']);
-    expect(at.store.plan().making!.stock.map(({ lengthMm }) => Math.round(lengthMm))).toEqual([1240, 2859]);
+    expect(at.store.plan().making!.stock.map(({ lengthMm }) => Math.round(lengthMm))).toEqual([
+      1240, 2859,
+    ]);
   });
 });

@@ -19,9 +19,16 @@ const NO_MISS: Vec3 = [0, 0, 0];
   template: `
     <fl-fold class="card px-5" summary="Offered up: where it misses" [startsOpen]="miss() !== null">
       <div class="border-t border-rule py-4">
-        <p class="text-sm">Seat A, let the tube roll as it likes, and say how far B lies from its port. Nothing: it seats.</p>
+        <p class="text-sm">
+          Seat A, let the tube roll as it likes, and say how far B lies from its port. Nothing: it
+          seats.
+        </p>
         <div class="mt-2 grid grid-cols-3 gap-3">
-          <fl-vector-field [labels]="['aft (fore −)', 'right (left −)', 'up (down −)']" [valueMm]="miss() ?? none" (changed)="set($event)" />
+          <fl-vector-field
+            [labels]="['aft (fore −)', 'right (left −)', 'up (down −)']"
+            [valueMm]="miss() ?? none"
+            (changed)="set($event)"
+          />
         </div>
         @for (change of changes(); track $index) {
           <p class="mt-2 border-t border-rule pt-2" [class.text-sm]="$index > 0">{{ change }}</p>
@@ -29,7 +36,7 @@ const NO_MISS: Vec3 = [0, 0, 0];
       </div>
     </fl-fold>
   `,
-}) // prettier-ignore
+})
 export class OfferUp {
   private readonly store = inject(PlanStore);
   readonly view = input.required<LineView>();
@@ -41,15 +48,30 @@ export class OfferUp {
     if (!miss || Math.hypot(...miss) < 0.05) return [];
     const full = (mm: number): string => formatLengthUnit(mm, this.store.units(), 1);
     const found = offeredUp(this.view(), miss, this.progress()).slice(0, 3);
-    if (!found.length) return ['A straight tube has no bend to change: look at its length and its ports.'];
-    if (found[0]!.leftOver) return [`No one change brings it home: the best leaves ${full(found[0]!.leftMm)}. Make it anew to the corrected card.`];
-    return found.filter(({ leftOver }) => !leftOver).map(({ bend, kind, byDeg, leftMm }, i) => {
-      const what = kind === 'angle' ? `take bend ${bend + 1} ${figure(Math.abs(byDeg))}° ${byDeg > 0 ? 'further' : 'back: by hand only, never in the bender'}` : `turn the tube ${figure(Math.abs(byDeg))}° ${byDeg > 0 ? 'clockwise' : 'anticlockwise'} at bend ${bend + 1}, looking from A`;
-      return `${i ? 'Or' : 'One change:'} ${what}; it then lies ${full(leftMm)} off.`;
-    });
-  }); // prettier-ignore
+    if (!found.length)
+      return ['A straight tube has no bend to change: look at its length and its ports.'];
+    if (found[0]!.leftOver)
+      return [
+        `No one change brings it home: the best leaves ${full(found[0]!.leftMm)}. Make it anew to the corrected card.`,
+      ];
+    return found
+      .filter(({ leftOver }) => !leftOver)
+      .map(({ bend, kind, byDeg, leftMm }, i) => {
+        const what =
+          kind === 'angle'
+            ? `take bend ${bend + 1} ${figure(Math.abs(byDeg))}° ${byDeg > 0 ? 'further' : 'back: by hand only, never in the bender'}`
+            : `turn the tube ${figure(Math.abs(byDeg))}° ${byDeg > 0 ? 'clockwise' : 'anticlockwise'} at bend ${bend + 1}, looking from A`;
+        return `${i ? 'Or' : 'One change:'} ${what}; it then lies ${full(leftMm)} off.`;
+      });
+  });
 
   protected set(miss: Vec3): void {
-    this.store.apply({ edit: 'changeLine', with: { id: this.view().line.id, patch: { missMm: miss.every((v) => v === 0) ? null : miss } } });
-  } // prettier-ignore
+    this.store.apply({
+      edit: 'changeLine',
+      with: {
+        id: this.view().line.id,
+        patch: { missMm: miss.every((v) => v === 0) ? null : miss },
+      },
+    });
+  }
 }

@@ -5,20 +5,30 @@ import { FLARES } from '@firm-line/core/trade/stock';
 import { formatLength, type UnitSystem } from '@firm-line/core/lib/units';
 
 /** A turn as it is done: the bender round the tube where it is in the hands, else the tube in the bender. */
-export function turnWords({ rotateDeg, look }: Pick<BendRow, 'rotateDeg' | 'look'>, kind: LineView['bender']['kind']): string {
+export function turnWords(
+  { rotateDeg, look }: Pick<BendRow, 'rotateDeg' | 'look'>,
+  kind: LineView['bender']['kind'],
+): string {
   if (rotateDeg === null) return 'sets the plane';
   if (Math.abs(rotateDeg) < 0.05) return 'in the plane of the bend before';
   const deg = kind === 'hand' || Math.abs(rotateDeg) === 180 ? rotateDeg : -rotateDeg;
-  const way = Math.abs(deg) === 180 || Math.abs(deg) < 0.05 ? '' : deg > 0 ? ' clockwise' : ' anticlockwise';
+  const way =
+    Math.abs(deg) === 180 || Math.abs(deg) < 0.05 ? '' : deg > 0 ? ' clockwise' : ' anticlockwise';
   return `turn the ${kind === 'hand' ? 'bender' : 'tube'} ${figure(Math.abs(deg))}°${way}, looking from ${look.toUpperCase()}`;
 }
 
 /** A step of the card as one says it at the bench. */
-export function stepWords(step: WorkStep, view: LineView, rows: readonly BendRow[], units: UnitSystem): string {
+export function stepWords(
+  step: WorkStep,
+  view: LineView,
+  rows: readonly BendRow[],
+  units: UnitSystem,
+): string {
   const card = view.card!;
   const mm = (value: number): string => formatLength(value, units, 1);
   const end = step.end?.toUpperCase();
-  const sleeve = (which: 'a' | 'b'): string => (view.line.ends[which].flare === 'cone-37' ? ', then the sleeve' : '');
+  const sleeve = (which: 'a' | 'b'): string =>
+    view.line.ends[which].flare === 'cone-37' ? ', then the sleeve' : '';
   switch (step.kind) {
     case 'test':
       return `Test piece: ${FLARES[step.flare!].name.toLowerCase()} in scrap of this tube`;
@@ -27,7 +37,9 @@ export function stepWords(step: WorkStep, view: LineView, rows: readonly BendRow
         ? `Cut ${mm(card.stockCutMm)}, of it ${mm(card.trimMm)} to trim at B`
         : `Cut ${mm(card.stockCutMm)}, nothing to trim`;
     case 'deburr':
-      return end ? `Deburr ${end} inside and out, blow the chips out` : 'Deburr inside and out, square the end';
+      return end
+        ? `Deburr ${end} inside and out, blow the chips out`
+        : 'Deburr inside and out, square the end';
     case 'nut':
       return `Slide nut ${end} on, thread to end ${end}${sleeve(step.end!)}`;
     case 'sleeve':

@@ -25,10 +25,18 @@ interface Tag {
       <button type="button" class="btn" [disabled]="!tags().length" (click)="print()">Print</button>
     </div>
     @if (tags().length) {
-      <p class="mt-1 text-sm text-ink-soft print:hidden">Cut them apart and tie one to each line. The square holds the plan and the code as text: type it, or what it reads, into Find anything.</p>
-      <ul class="mt-3 grid gap-3 sm:grid-cols-2 xl:grid-cols-3 print:grid-cols-2 print:gap-0" aria-label="Tags">
+      <p class="mt-1 text-sm text-ink-soft print:hidden">
+        Cut them apart and tie one to each line. The square holds the plan and the code as text:
+        type it, or what it reads, into Find anything.
+      </p>
+      <ul
+        class="mt-3 grid gap-3 sm:grid-cols-2 xl:grid-cols-3 print:grid-cols-2 print:gap-0"
+        aria-label="Tags"
+      >
         @for (tag of tags(); track tag.text) {
-          <li class="card flex items-start gap-4 p-4 print:break-inside-avoid print:rounded-none print:border print:border-dashed">
+          <li
+            class="card flex items-start gap-4 p-4 print:break-inside-avoid print:rounded-none print:border print:border-dashed"
+          >
             <div class="min-w-0 flex-1">
               <p class="text-3xl font-bold">{{ tag.code }}</p>
               <p class="font-semibold">{{ tag.title }}</p>
@@ -37,7 +45,15 @@ interface Tag {
               }
             </div>
             @if (codes.value()?.get(tag.text); as d) {
-              <svg viewBox="0 0 1 1" class="size-24 shrink-0" role="img" [attr.aria-label]="'Code of ' + tag.text"><rect width="1" height="1" fill="#fff" /><path [attr.d]="d" fill="#000" /></svg>
+              <svg
+                viewBox="0 0 1 1"
+                class="size-24 shrink-0"
+                role="img"
+                [attr.aria-label]="'Code of ' + tag.text"
+              >
+                <rect width="1" height="1" fill="#fff" />
+                <path [attr.d]="d" fill="#000" />
+              </svg>
             }
           </li>
         }
@@ -45,19 +61,38 @@ interface Tag {
       <section class="card mt-5 p-5 print:break-before-page" aria-label="Line map">
         <h2 class="h2">Line map</h2>
         <table class="w-full text-left">
-          <thead class="text-sm text-ink-soft"><tr><th class="py-1 pr-3 font-normal">Line</th><th class="pr-3 font-normal">From</th><th class="pr-3 font-normal">To</th><th class="pr-3 font-normal">Circuit</th><th class="pr-3 text-right font-normal">Length</th><th class="font-normal">State</th></tr></thead>
+          <thead class="text-sm text-ink-soft">
+            <tr>
+              <th class="py-1 pr-3 font-normal">Line</th>
+              <th class="pr-3 font-normal">From</th>
+              <th class="pr-3 font-normal">To</th>
+              <th class="pr-3 font-normal">Circuit</th>
+              <th class="pr-3 text-right font-normal">Length</th>
+              <th class="font-normal">State</th>
+            </tr>
+          </thead>
           <tbody>
             @for (row of map(); track row.id) {
-              <tr class="border-t border-rule"><td class="py-1 pr-3 font-bold">{{ row.code }}</td><td class="pr-3">{{ row.from }}</td><td class="pr-3">{{ row.to }}</td><td class="pr-3">{{ row.circuit }}</td><td class="pr-3 text-right font-mono">{{ row.length }}</td><td>{{ row.state }}</td></tr>
+              <tr class="border-t border-rule">
+                <td class="py-1 pr-3 font-bold">{{ row.code }}</td>
+                <td class="pr-3">{{ row.from }}</td>
+                <td class="pr-3">{{ row.to }}</td>
+                <td class="pr-3">{{ row.circuit }}</td>
+                <td class="pr-3 text-right font-mono">{{ row.length }}</td>
+                <td>{{ row.state }}</td>
+              </tr>
             }
           </tbody>
         </table>
       </section>
     } @else {
-      <fl-empty heading="No line yet" text="Each line and hose gets a tag with its code, ends, fluid and length." />
+      <fl-empty
+        heading="No line yet"
+        text="Each line and hose gets a tag with its code, ends, fluid and length."
+      />
     }
   `,
-}) // prettier-ignore
+})
 export class TagsPage {
   private readonly store = inject(PlanStore);
   private full(mm: number): string {
@@ -71,7 +106,10 @@ export class TagsPage {
       title: line.title,
       text: `${plan.id} ${line.name}`,
       lines: [
-        ...(['a', 'b'] as const).map((end) => `${end.toUpperCase()}: ${ports[end] ? `${ports[end].part.name}, ${ports[end].port.name}` : 'open'}; ${FLARES[line.ends[end].flare].name.toLowerCase()}, ${nuts[end].name}`),
+        ...(['a', 'b'] as const).map(
+          (end) =>
+            `${end.toUpperCase()}: ${ports[end] ? `${ports[end].part.name}, ${ports[end].port.name}` : 'open'}; ${FLARES[line.ends[end].flare].name.toLowerCase()}, ${nuts[end].name}`,
+        ),
         `${card ? this.full(card.stockCutMm) : 'no length yet'}; ${fluid}`,
       ],
     }));
@@ -80,24 +118,49 @@ export class TagsPage {
         const { fittingId, half } = hose.ends[end];
         return `${end.toUpperCase()}: ${hoseFittingById(fittingId)!.name}${half ? `, ${half.thread} ${half.gender}` : ''}`;
       });
-      return { code: hose.name, title: hose.title, text: `${plan.id} ${hose.name}`, lines: [`Order sheet: ${hoseById(hose.stockId)!.name}, ${this.full(hose.orderMm)} between the seats' faces`, ...ends, `${hose.service === 'feed' ? 'feed' : 'pressure'}; ${fluid}`] };
+      return {
+        code: hose.name,
+        title: hose.title,
+        text: `${plan.id} ${hose.name}`,
+        lines: [
+          `Order sheet: ${hoseById(hose.stockId)!.name}, ${this.full(hose.orderMm)} between the seats' faces`,
+          ...ends,
+          `${hose.service === 'feed' ? 'feed' : 'pressure'}; ${fluid}`,
+        ],
+      };
     });
     return [...lines, ...hoses];
   });
   /** Squares of the tags as paths in a unit box. */
   protected readonly codes = resource({
-    params: () => this.tags().map(({ text }) => text).join('\n'),
+    params: () =>
+      this.tags()
+        .map(({ text }) => text)
+        .join('\n'),
     loader: async ({ params }) => {
       // The package is one object in the built app, and its own names where it is loaded as it is.
       const qr = await import('qrcode');
       const create = qr.create ?? qr.default.create;
       return new Map(
-        params.split('\n').filter(Boolean).map((text) => {
-          const { modules } = create(text, { errorCorrectionLevel: 'M' });
-          const n = modules.size + 8;
-          const cells = Array.from({ length: modules.size ** 2 }, (_, i) => i).filter((i) => modules.data[i]);
-          return [text, cells.map((i) => `M${((i % modules.size) + 4) / n} ${(Math.floor(i / modules.size) + 4) / n}h${1 / n}v${1 / n}h${-1 / n}z`).join('')] as const;
-        }),
+        params
+          .split('\n')
+          .filter(Boolean)
+          .map((text) => {
+            const { modules } = create(text, { errorCorrectionLevel: 'M' });
+            const n = modules.size + 8;
+            const cells = Array.from({ length: modules.size ** 2 }, (_, i) => i).filter(
+              (i) => modules.data[i],
+            );
+            return [
+              text,
+              cells
+                .map(
+                  (i) =>
+                    `M${((i % modules.size) + 4) / n} ${(Math.floor(i / modules.size) + 4) / n}h${1 / n}v${1 / n}h${-1 / n}z`,
+                )
+                .join(''),
+            ] as const;
+          }),
       );
     },
   });
@@ -110,10 +173,19 @@ export class TagsPage {
       to: view.ports.b ? `${view.ports.b.part.name}, ${view.ports.b.port.name}` : 'open',
       circuit: circuits.get(view.line.circuitId) ?? '',
       length: view.card ? this.full(view.card.developedMm) : '–',
-      state: view.line.origin === 'kept' ? 'kept' : view.line.origin === 'bought' ? 'bought' : isMade(view) ? 'made' : view.line.ticks.length ? 'begun' : 'to make',
+      state:
+        view.line.origin === 'kept'
+          ? 'kept'
+          : view.line.origin === 'bought'
+            ? 'bought'
+            : isMade(view)
+              ? 'made'
+              : view.line.ticks.length
+                ? 'begun'
+                : 'to make',
     }));
   });
   protected print(): void {
     window.print();
   }
-} // prettier-ignore
+}

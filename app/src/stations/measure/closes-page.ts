@@ -1,6 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { beforeItCloses, byDay, GATE_LOOKS } from '@firm-line/core/stations/fit/gates';
-import { freshId, GATE, GATE_LOOK_KEYS, type Gate, type GateLook, type Ref } from '@firm-line/core/plan';
+import {
+  freshId,
+  GATE,
+  GATE_LOOK_KEYS,
+  type Gate,
+  type GateLook,
+  type Ref,
+} from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { CheckField } from '../../kit/fields/check-field';
 import { TextField } from '../../kit/fields/text-field';
@@ -8,7 +15,11 @@ import { Empty } from '../../kit/empty-state';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
 
-const STATION: Partial<Record<Ref['kind'], string>> = { port: 'measure', point: 'measure', line: 'route' };
+const STATION: Partial<Record<Ref['kind'], string>> = {
+  port: 'measure',
+  point: 'measure',
+  line: 'route',
+};
 
 /** For each gate, what must be done while it is open. */
 @Component({
@@ -20,44 +31,89 @@ const STATION: Partial<Record<Ref['kind'], string>> = { port: 'measure', point: 
     <div class="flex flex-wrap items-center gap-3">
       <h2 class="mr-auto text-2xl font-bold">Before it closes</h2>
       <button type="button" class="btn print:hidden" (click)="add()">Add a gate</button>
-      <button type="button" class="btn print:hidden" [disabled]="!gates().length" (click)="print()">Print the list</button>
+      <button type="button" class="btn print:hidden" [disabled]="!gates().length" (click)="print()">
+        Print the list
+      </button>
     </div>
     @for (gate of gates(); track gate.id) {
-      <section class="card mt-4 p-5 print:break-inside-avoid print:border-0 print:p-0" [attr.aria-label]="gate.name">
+      <section
+        class="card mt-4 p-5 print:break-inside-avoid print:border-0 print:p-0"
+        [attr.aria-label]="gate.name"
+      >
         <div class="flex flex-wrap items-end gap-4">
-          <fl-text-field class="min-w-48 flex-1" [field]="'closes-name-' + gate.id" label="What closes" [limits]="limits.name" [value]="gate.name" (changed)="change(gate.id, { name: $event })" />
+          <fl-text-field
+            class="min-w-48 flex-1"
+            [field]="'closes-name-' + gate.id"
+            label="What closes"
+            [limits]="limits.name"
+            [value]="gate.name"
+            (changed)="change(gate.id, { name: $event })"
+          />
           <div>
             <label class="label block" [attr.for]="'on-' + gate.id">On</label>
-            <input type="date" class="field" [id]="'on-' + gate.id" [value]="gate.on ?? ''" (change)="setDay(gate.id, $event)" />
+            <input
+              type="date"
+              class="field"
+              [id]="'on-' + gate.id"
+              [value]="gate.on ?? ''"
+              (change)="setDay(gate.id, $event)"
+            />
           </div>
-          <fl-check-field label="it is closed" [checked]="gate.closed" (changed)="change(gate.id, { closed: $event })" />
+          <fl-check-field
+            label="it is closed"
+            [checked]="gate.closed"
+            (changed)="change(gate.id, { closed: $event })"
+          />
         </div>
         <p class="mt-2 text-sm text-ink-soft">{{ gate.says }}</p>
         <ul class="mt-2">
           @for (task of gate.tasks; track task.id) {
             <li class="flex items-center gap-3 border-t border-rule">
-              <fl-check-field class="min-w-0 flex-1" [label]="task.text" [checked]="task.done" (changed)="tick(gate.id, task.id, $event)" />
+              <fl-check-field
+                class="min-w-0 flex-1"
+                [label]="task.text"
+                [checked]="task.done"
+                (changed)="tick(gate.id, task.id, $event)"
+              />
               @if (task.goes) {
-                <button type="button" class="link print:hidden" [attr.aria-label]="'Show ' + task.text" (click)="go(task.place)">Show</button>
+                <button
+                  type="button"
+                  class="link print:hidden"
+                  [attr.aria-label]="'Show ' + task.text"
+                  (click)="go(task.place)"
+                >
+                  Show
+                </button>
               }
             </li>
           } @empty {
-            <li class="border-t border-rule py-2 text-ink-soft">Nothing of the plumbing lies behind it. What it closes is set in Vehicle, under Gates.</li>
+            <li class="border-t border-rule py-2 text-ink-soft">
+              Nothing of the plumbing lies behind it. What it closes is set in Vehicle, under Gates.
+            </li>
           }
         </ul>
         <div class="mt-3 grid gap-x-4 gap-y-2 md:grid-cols-2">
           @for (look of looks; track look.key) {
-            <fl-text-field [field]="'look-' + look.key + '-' + gate.id" [label]="look.name" [limits]="words" [value]="gate.looked?.[look.key] ?? ''" (changed)="lookedAt(gate.id, look.key, $event)" />
+            <fl-text-field
+              [field]="'look-' + look.key + '-' + gate.id"
+              [label]="look.name"
+              [limits]="words"
+              [value]="gate.looked?.[look.key] ?? ''"
+              (changed)="lookedAt(gate.id, look.key, $event)"
+            />
           }
         </div>
       </section>
     } @empty {
-      <fl-empty heading="No gate yet" text="A gate is what closes access: the bed on, the dash in, the floor down. Add one with its day, and see what must be measured, run, joined, torqued and photographed before.">
+      <fl-empty
+        heading="No gate yet"
+        text="A gate is what closes access: the bed on, the dash in, the floor down. Add one with its day, and see what must be measured, run, joined, torqued and photographed before."
+      >
         <button type="button" class="btn-main" (click)="add()">Add a gate</button>
       </fl-empty>
     }
   `,
-}) // prettier-ignore
+})
 export class ClosesPage {
   private readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
@@ -76,13 +132,26 @@ export class ClosesPage {
           goes: STATION[task.place.kind] !== undefined,
         }));
         const left = tasks.filter(({ done }) => !done).length;
-        return { ...gate, tasks, says: gate.closed ? 'It is closed: what is left has to wait until it is opened again.' : this.says(left, gate.on ?? null) };
+        return {
+          ...gate,
+          tasks,
+          says: gate.closed
+            ? 'It is closed: what is left has to wait until it is opened again.'
+            : this.says(left, gate.on ?? null),
+        };
       });
-  }); // prettier-ignore
+  });
   private says(left: number, on: string | null): string {
-    const what = left === 0 ? 'Nothing is left to do' : left === 1 ? 'One thing is left to do' : `${left} things are left to do`;
+    const what =
+      left === 0
+        ? 'Nothing is left to do'
+        : left === 1
+          ? 'One thing is left to do'
+          : `${left} things are left to do`;
     if (!on) return `${what} before it closes; no day is set.`;
-    const days = Math.round((Date.parse(on) - Date.parse(new Date().toISOString().slice(0, 10))) / 86_400_000);
+    const days = Math.round(
+      (Date.parse(on) - Date.parse(new Date().toISOString().slice(0, 10))) / 86_400_000,
+    );
     return days < 0
       ? `${what}; its day was ${-days === 1 ? 'yesterday' : `${-days} days ago`}.`
       : `${what}, ${days === 0 ? 'today' : days === 1 ? 'by tomorrow' : `in ${days} days`}.`;
@@ -90,7 +159,13 @@ export class ClosesPage {
 
   protected add(): void {
     const plan = this.store.plan();
-    const gate: Gate = { id: freshId(plan, 'gate'), name: 'Bed on', minMm: [1500, -800, 400], maxMm: [3300, 800, 900], closed: false }; // prettier-ignore
+    const gate: Gate = {
+      id: freshId(plan, 'gate'),
+      name: 'Bed on',
+      minMm: [1500, -800, 400],
+      maxMm: [3300, 800, 900],
+      closed: false,
+    };
     this.store.apply({ edit: 'addGate', with: { gate } });
   }
   protected change(id: string, patch: Partial<Omit<Gate, 'id'>>): void {

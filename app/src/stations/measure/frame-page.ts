@@ -12,16 +12,27 @@ import { FramePicture } from './frame-picture';
 import { PedalRoom } from './pedal-room';
 
 const SPAN_NAMES: Record<Span, string> = {
-  front: 'Front, left to right', rear: 'Rear, left to right', left: 'Left, front to rear', right: 'Right, front to rear',
-  diagonalLeft: 'Front left to rear right', diagonalRight: 'Front right to rear left',
-}; // prettier-ignore
+  front: 'Front, left to right',
+  rear: 'Rear, left to right',
+  left: 'Left, front to rear',
+  right: 'Right, front to rear',
+  diagonalLeft: 'Front left to rear right',
+  diagonalRight: 'Front right to rear left',
+};
 const CORNER_NAMES: Record<Corner, string> = {
-  frontLeft: 'Front left', frontRight: 'Front right', rearRight: 'Rear right', rearLeft: 'Rear left',
-}; // prettier-ignore
-type Found = { readonly kind: 'waits'; readonly left: number } | { readonly kind: 'refused'; readonly why: string } | { readonly kind: 'found'; readonly square: Square; readonly slips: Record<Span, Slip> }; // prettier-ignore
+  frontLeft: 'Front left',
+  frontRight: 'Front right',
+  rearRight: 'Rear right',
+  rearLeft: 'Rear left',
+};
+type Found =
+  | { readonly kind: 'waits'; readonly left: number }
+  | { readonly kind: 'refused'; readonly why: string }
+  | { readonly kind: 'found'; readonly square: Square; readonly slips: Record<Span, Slip> };
 
-const whole = <K extends string>(of: Readonly<Record<K, number | null>>): of is Readonly<Record<K, number>> =>
-  Object.values(of).every((value) => value !== null);
+const whole = <K extends string>(
+  of: Readonly<Record<K, number | null>>,
+): of is Readonly<Record<K, number>> => Object.values(of).every((value) => value !== null);
 
 /** Whether the frame is square and flat: four marks, six tapes, four heights. */
 @Component({
@@ -34,20 +45,48 @@ const whole = <K extends string>(of: Readonly<Record<K, number | null>>): of is 
       <section class="card p-5" aria-label="Square and flat">
         <h2 class="text-2xl font-bold">Square and flat</h2>
         <p class="max-w-prose">
-          Four marks on the frame, a front and a rear pair, punched or drawn where a tape can be hooked. Six tapes between them
-          tell whether it is square; their heights, by water level or laser, whether it is flat.
+          Four marks on the frame, a front and a rear pair, punched or drawn where a tape can be
+          hooked. Six tapes between them tell whether it is square; their heights, by water level or
+          laser, whether it is flat.
         </p>
         <div class="mt-3 grid gap-x-4 gap-y-2 sm:grid-cols-3">
           @for (span of spans; track span) {
-            <fl-maybe-field unit="length" none="not read" [label]="spanNames[span]" [limits]="readLimits" [value]="frame().readMm[span]" (changed)="read(span, $event)" />
+            <fl-maybe-field
+              unit="length"
+              none="not read"
+              [label]="spanNames[span]"
+              [limits]="readLimits"
+              [value]="frame().readMm[span]"
+              (changed)="read(span, $event)"
+            />
           }
-          <fl-length-field label="± of a tape (1σ)" [leastMm]="0.1" [mostMm]="1000" [valueMm]="frame().sigmaMm" (changed)="set({ sigmaMm: $event })" />
+          <fl-length-field
+            label="± of a tape (1σ)"
+            [leastMm]="0.1"
+            [mostMm]="1000"
+            [valueMm]="frame().sigmaMm"
+            (changed)="set({ sigmaMm: $event })"
+          />
         </div>
         <div class="mt-4 grid gap-x-4 gap-y-2 sm:grid-cols-5">
           @for (corner of corners; track corner) {
-            <fl-maybe-field unit="length" none="not read" [least]="-100000" [most]="100000" [label]="cornerNames[corner] + ', height'" [value]="frame().heightsMm[corner]" (changed)="height(corner, $event)" />
+            <fl-maybe-field
+              unit="length"
+              none="not read"
+              [least]="-100000"
+              [most]="100000"
+              [label]="cornerNames[corner] + ', height'"
+              [value]="frame().heightsMm[corner]"
+              (changed)="height(corner, $event)"
+            />
           }
-          <fl-length-field label="± of a height (1σ)" [leastMm]="0.1" [mostMm]="1000" [valueMm]="frame().heightSigmaMm" (changed)="set({ heightSigmaMm: $event })" />
+          <fl-length-field
+            label="± of a height (1σ)"
+            [leastMm]="0.1"
+            [mostMm]="1000"
+            [valueMm]="frame().heightSigmaMm"
+            (changed)="set({ heightSigmaMm: $event })"
+          />
         </div>
         @switch (found().kind) {
           @case ('waits') {
@@ -81,24 +120,33 @@ const whole = <K extends string>(of: Readonly<Record<K, number | null>>): of is 
             </tbody>
           </table>
           <p class="mt-2 max-w-prose text-sm text-ink-soft">
-            Six tapes, five unknowns: they can be seen to disagree, not which of them is wrong. A slip smaller than the last
-            column passes unseen: read the long ones twice.
+            Six tapes, five unknowns: they can be seen to disagree, not which of them is wrong. A
+            slip smaller than the last column passes unseen: read the long ones twice.
           </p>
         }
         <section class="mt-4 border-t border-rule pt-3" aria-label="The marks as datums">
           <h3 class="font-bold">The marks as datums</h3>
           <div class="mt-1 grid gap-x-4 gap-y-2 sm:grid-cols-4">
             @for (corner of corners; track corner) {
-              <fl-select-field [field]="'mark-' + corner" [label]="cornerNames[corner]" none="no point" [options]="points()" [value]="frame().marks[corner]" (changed)="mark(corner, $event || null)" />
+              <fl-select-field
+                [field]="'mark-' + corner"
+                [label]="cornerNames[corner]"
+                none="no point"
+                [options]="points()"
+                [value]="frame().marks[corner]"
+                (changed)="mark(corner, $event || null)"
+              />
             }
           </div>
           @if (moves(); as list) {
             <p class="mt-2" data-test="datum-moves">{{ moveWords() }}</p>
-            <button type="button" class="btn-main mt-2" (click)="moveDatums()">Move the datums to where they were found</button>
+            <button type="button" class="btn-main mt-2" (click)="moveDatums()">
+              Move the datums to where they were found
+            </button>
           } @else {
             <p class="mt-2 text-sm text-ink-soft">
-              Say which points the four marks are, and they can be moved to where the tapes put them: what is taped from them goes
-              along, and so do the lines.
+              Say which points the four marks are, and they can be moved to where the tapes put
+              them: what is taped from them goes along, and so do the lines.
             </p>
           }
         </section>
@@ -113,7 +161,7 @@ const whole = <K extends string>(of: Readonly<Record<K, number | null>>): of is 
       </div>
     </div>
   `,
-}) // prettier-ignore
+})
 export class FramePage {
   private readonly store = inject(PlanStore);
   protected readonly spans = SPANS;
@@ -126,10 +174,18 @@ export class FramePage {
 
   protected readonly found = computed((): Found => {
     const { readMm, sigmaMm, heightsMm, heightSigmaMm } = this.frame();
-    if (!whole(readMm)) return { kind: 'waits', left: Object.values(readMm).filter((value) => value === null).length };
+    if (!whole(readMm))
+      return {
+        kind: 'waits',
+        left: Object.values(readMm).filter((value) => value === null).length,
+      };
     try {
       const heights = whole(heightsMm) ? { heightsMm, heightSigmaMm } : {};
-      return { kind: 'found', square: square({ readMm, sigmaMm, ...heights }), slips: slips({ readMm, sigmaMm }) };
+      return {
+        kind: 'found',
+        square: square({ readMm, sigmaMm, ...heights }),
+        slips: slips({ readMm, sigmaMm }),
+      };
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       return { kind: 'refused', why: error.message };
@@ -142,7 +198,9 @@ export class FramePage {
   protected readonly waitWords = computed(() => {
     const found = this.found();
     const left = found.kind === 'waits' ? found.left : 0;
-    return left === SPANS.length ? 'Nothing is read yet.' : `${left} ${left === 1 ? 'tape is' : 'tapes are'} not read yet.`;
+    return left === SPANS.length
+      ? 'Nothing is read yet.'
+      : `${left} ${left === 1 ? 'tape is' : 'tapes are'} not read yet.`;
   });
   protected readonly refusal = computed(() => {
     const found = this.found();
@@ -163,25 +221,46 @@ export class FramePage {
   });
   protected readonly flat = computed(() => {
     const { flat, twistMm, twistSigmaMm } = this.squared()!.square;
-    if (flat === null || twistMm === null) return 'Flat is not looked at: tapes alone cannot see twist. Read the four heights.';
+    if (flat === null || twistMm === null)
+      return 'Flat is not looked at: tapes alone cannot see twist. Read the four heights.';
     const by = `${this.mm(Math.abs(twistMm))} ±${this.mm(2 * twistSigmaMm!)}`;
-    return { flat: `Flat: twisted by ${by}.`, twisted: `Twisted by ${by}: one corner stands off the plane of the others.`, 'cannot-tell': `Cannot tell whether it is flat: ${by}, and 5 mm is the most.` }[flat];
-  }); // prettier-ignore
+    return {
+      flat: `Flat: twisted by ${by}.`,
+      twisted: `Twisted by ${by}: one corner stands off the plane of the others.`,
+      'cannot-tell': `Cannot tell whether it is flat: ${by}, and 5 mm is the most.`,
+    }[flat];
+  });
 
   /** Where the datums would go; null while a mark is no point, two marks are one, or nothing is found. */
   protected readonly moves = computed(() => {
     const one = this.squared();
     const { marks, heightsMm } = this.frame();
     const ids = CORNERS.map((corner) => marks[corner]);
-    if (!one || one.square.verdict === 'tapes-disagree' || ids.includes(null) || new Set(ids).size < CORNERS.length) return null;
+    if (
+      !one ||
+      one.square.verdict === 'tapes-disagree' ||
+      ids.includes(null) ||
+      new Set(ids).size < CORNERS.length
+    )
+      return null;
     const { points } = this.store.view();
-    const thought = Object.fromEntries(CORNERS.map((c) => [c, points.get(marks[c]!)!.fixed.atMm])) as Record<Corner, Vec3>;
+    const thought = Object.fromEntries(
+      CORNERS.map((c) => [c, points.get(marks[c]!)!.fixed.atMm]),
+    ) as Record<Corner, Vec3>;
     const placed = placedMarks(one.square, thought, whole(heightsMm) ? heightsMm : null);
-    return CORNERS.map((corner) => ({ id: marks[corner]!, corner, from: thought[corner], to: tenths(placed[corner]) })); // prettier-ignore
+    return CORNERS.map((corner) => ({
+      id: marks[corner]!,
+      corner,
+      from: thought[corner],
+      to: tenths(placed[corner]),
+    }));
   });
   protected readonly moveWords = computed(() => {
     const { points } = this.store.view();
-    const far = this.moves()!.map(({ id, from, to }) => `${points.get(id)!.point.name.split(',')[0]} by ${this.mm(Math.hypot(...to.map((v, i) => v - from[i]!)))}`); // prettier-ignore
+    const far = this.moves()!.map(
+      ({ id, from, to }) =>
+        `${points.get(id)!.point.name.split(',')[0]} by ${this.mm(Math.hypot(...to.map((v, i) => v - from[i]!)))}`,
+    );
     return `By these tapes they lie elsewhere than was thought: ${far.join(', ')}.`;
   });
 
@@ -190,7 +269,10 @@ export class FramePage {
     return units() === 'metric' ? `${figure(value, 1)} mm` : `${figure(value / 25.4, 2)} in`;
   }
   protected set(patch: Partial<FrameCheck>): void {
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'frame', to: { ...this.frame(), ...patch } } });
+    this.store.apply({
+      edit: 'setSheet',
+      with: { sheet: 'frame', to: { ...this.frame(), ...patch } },
+    });
   }
   protected read(span: Span, value: number | null): void {
     this.set({ readMm: { ...this.frame().readMm, [span]: value } });
@@ -208,7 +290,10 @@ export class FramePage {
     const calls = this.moves()!.map(({ id, to }): EditCall => {
       const { sigmaMm: was } = points.get(id)!.fixed;
       const sigma: Vec3 = [sigmaMm, sigmaMm, up ? heightSigmaMm : was[2]];
-      return { edit: 'setKnown', with: { target: { kind: 'point', id }, known: { how: 'typed', atMm: to, sigmaMm: sigma } } };
+      return {
+        edit: 'setKnown',
+        with: { target: { kind: 'point', id }, known: { how: 'typed', atMm: to, sigmaMm: sigma } },
+      };
     });
     this.store.apply(...calls);
   }

@@ -8,12 +8,25 @@ const open = async (id: string, name: string) => {
   const at = await station(MeasureStation, id);
   await at.click(at.button(name));
   const field = (label: string): HTMLInputElement => {
-    const found = [...at.root.querySelectorAll('label')].find((one) => one.textContent!.trim() === label)!;
+    const found = [...at.root.querySelectorAll('label')].find(
+      (one) => one.textContent!.trim() === label,
+    )!;
     return at.root.querySelector<HTMLInputElement>(`[id="${found.getAttribute('for')}"]`)!;
   };
-  return { ...at, field, words: (test: string): string => at.texts(`[data-test=${test}]`)[0] ?? '' };
+  return {
+    ...at,
+    field,
+    words: (test: string): string => at.texts(`[data-test=${test}]`)[0] ?? '',
+  };
 };
-const SPANS = ['Front, left to right', 'Rear, left to right', 'Left, front to rear', 'Right, front to rear', 'Front left to rear right', 'Front right to rear left']; // prettier-ignore
+const SPANS = [
+  'Front, left to right',
+  'Rear, left to right',
+  'Left, front to rear',
+  'Right, front to rear',
+  'Front left to rear right',
+  'Front right to rear left',
+];
 const READ = [800, 800, 3000, 3000, Math.hypot(800, 3000), Math.hypot(800, 3000)];
 
 describe('square and flat', () => {
@@ -26,22 +39,43 @@ describe('square and flat', () => {
     }
     expect(at.words('square-verdict')).toMatch(/^Square: the (left|right) rail lies/);
     expect(at.words('flat-verdict')).toMatch(/tapes alone cannot see twist/);
-    for (const [corner, mm] of [['Front left', 10], ['Front right', 12], ['Rear right', 26], ['Rear left', 11]] as const) await at.type(at.field(`${corner}, height`), String(mm)); // prettier-ignore
+    for (const [corner, mm] of [
+      ['Front left', 10],
+      ['Front right', 12],
+      ['Rear right', 26],
+      ['Rear left', 11],
+    ] as const)
+      await at.type(at.field(`${corner}, height`), String(mm));
     // 10 − 12 − 11 + 26 = 13, by hand.
     expect(at.words('flat-verdict')).toMatch(/^Twisted by 13 mm/);
     await at.type(at.field(SPANS[4]!), '3160');
     expect(at.words('square-verdict')).toMatch(/^The tapes disagree/);
     await at.type(at.field(SPANS[4]!), '90');
-    expect(at.texts('fl-frame-page .fault').join()).toMatch(/No frame has these six lengths|folded over itself/);
+    expect(at.texts('fl-frame-page .fault').join()).toMatch(
+      /No frame has these six lengths|folded over itself/,
+    );
   });
   test('the marks are moved to where the tapes put them, and what is taped from them goes along; one undo', async () => {
     const at = await open('f2', 'Frame: square and flat');
     // Gannet's datums A, B, F and E: read 6 mm longer on the right than they are thought.
     const { points } = at.store.view();
     const place = (id: string) => points.get(id)!.fixed.atMm;
-    const ids = { frontLeft: 'datum-a', frontRight: 'datum-b', rearRight: 'datum-f', rearLeft: 'datum-e' };
-    const flat = (a: string, b: string): number => Math.hypot(place(a)[0] - place(b)[0], place(a)[1] - place(b)[1]);
-    const read = [flat('datum-a', 'datum-b'), flat('datum-e', 'datum-f'), flat('datum-a', 'datum-e'), 3006, Math.hypot(800, 3006), Math.hypot(800, 3000)]; // prettier-ignore
+    const ids = {
+      frontLeft: 'datum-a',
+      frontRight: 'datum-b',
+      rearRight: 'datum-f',
+      rearLeft: 'datum-e',
+    };
+    const flat = (a: string, b: string): number =>
+      Math.hypot(place(a)[0] - place(b)[0], place(a)[1] - place(b)[1]);
+    const read = [
+      flat('datum-a', 'datum-b'),
+      flat('datum-e', 'datum-f'),
+      flat('datum-a', 'datum-e'),
+      3006,
+      Math.hypot(800, 3006),
+      Math.hypot(800, 3000),
+    ];
     for (const [i, name] of SPANS.entries()) await at.type(at.field(name), read[i]!.toFixed(1));
     for (const [corner, id] of Object.entries(ids)) {
       const list = at.one<HTMLSelectElement>(`#mark-${corner}`);
@@ -49,11 +83,14 @@ describe('square and flat', () => {
       list.dispatchEvent(new Event('change'));
       await at.settle();
     }
-    expect(at.words('datum-moves')).toMatch(/they lie elsewhere than was thought: A by .*, B by .*, F by .*, E by/);
+    expect(at.words('datum-moves')).toMatch(
+      /they lie elsewhere than was thought: A by .*, B by .*, F by .*, E by/,
+    );
     const before = at.store.plan();
     await at.click(at.button('Move the datums to where they were found'));
     const now = at.store.view().points;
-    for (const id of Object.values(ids)) expect(now.get(id)!.point.known).toMatchObject({ how: 'typed', sigmaMm: [2, 2, 1] });
+    for (const id of Object.values(ids))
+      expect(now.get(id)!.point.known).toMatchObject({ how: 'typed', sigmaMm: [2, 2, 1] });
     expect(distance(now.get('datum-f')!.fixed.atMm, place('datum-f'))).toBeGreaterThan(1);
     at.store.undo();
     expect(at.store.plan().points).toEqual(before.points);
@@ -104,7 +141,9 @@ describe('what to measure first', () => {
     const waiting = () => at.one<HTMLInputElement>('fl-tape-table input[placeholder="not read"]');
     expect(at.root.querySelectorAll('fl-tape-table input[placeholder="not read"]')).toHaveLength(3);
     for (let i = 0; i < 3; i++) {
-      const from = at.root.querySelectorAll<HTMLSelectElement>('fl-tape-table select[id^=tape-from]')[i]!.value;
+      const from = at.root.querySelectorAll<HTMLSelectElement>(
+        'fl-tape-table select[id^=tape-from]',
+      )[i]!.value;
       const reads = distance(at.store.view().points.get(from)!.fixed.atMm, atMm);
       await at.type(waiting(), reads.toFixed(1));
     }

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+} from '@angular/core';
 import type { PositionSource } from '@firm-line/core/plan';
 import { add, sub, type Vec3, tenths } from '@firm-line/core/lib/vec';
 import { SelectField } from '../../kit/fields/select-field';
@@ -40,12 +48,14 @@ export class FromPort {
   });
   protected readonly from = linkedSignal<string>(() => this.others()[0]?.id ?? '');
   private readonly at = computed(() => this.store.view().ports.get(this.from())!.fixed);
-  protected readonly off = computed(
-    () => tenths(sub(this.store.view().ports.get(this.portId())!.fixed.atMm, this.at().atMm)), // prettier-ignore
+  protected readonly off = computed(() =>
+    tenths(sub(this.store.view().ports.get(this.portId())!.fixed.atMm, this.at().atMm)),
   );
   protected take(off: Vec3): void {
     const { atMm, sigmaMm } = this.at();
-    const sigma = sigmaMm.map((s) => Math.round(100 * Math.hypot(s, SHEET_MM)) / 100) as unknown as Vec3;
+    const sigma = sigmaMm.map(
+      (s) => Math.round(100 * Math.hypot(s, SHEET_MM)) / 100,
+    ) as unknown as Vec3;
     this.changed.emit({ how: 'sheet', atMm: add(atMm, off), sigmaMm: sigma });
   }
 }

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, output, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  output,
+  untracked,
+} from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
 import type { Target } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
@@ -13,7 +22,9 @@ import { WorthFinder } from '../../worker/worth-finder';
 const REST_MS = 250;
 const SHOWN = 3;
 const listed = (names: readonly string[]): string =>
-  names.length > SHOWN ? `${names.slice(0, SHOWN).join(', ')} and ${names.length - SHOWN} more` : names.join(', ');
+  names.length > SHOWN
+    ? `${names.slice(0, SHOWN).join(', ')} and ${names.length - SHOWN} more`
+    : names.join(', ');
 
 /** The open guesses, most worth taping first, and what each would settle. */
 @Component({
@@ -25,18 +36,25 @@ const listed = (names: readonly string[]): string =>
     <fl-hints station="measure" />
     <h2 class="h2">What to measure first</h2>
     <p class="text-sm text-ink-soft">
-      By what taping each place alone would do: settle whether a line keeps its distance, bring a cut inside its trim, take ± off.
+      By what taping each place alone would do: settle whether a line keeps its distance, bring a
+      cut inside its trim, take ± off.
     </p>
     @if (frameGuessed()) {
       <div class="mt-2 rounded-lg bg-copper-pale px-3 py-2 text-sm">
-        <p><strong>The frame first:</strong> its datums are guesses, and whatever is taped from them stays one.</p>
+        <p>
+          <strong>The frame first:</strong> its datums are guesses, and whatever is taped from them
+          stays one.
+        </p>
         <button type="button" class="link" (click)="frame.emit()">Measure the frame</button>
       </div>
     }
     <ol class="mt-2" aria-label="Places worth measuring">
       @for (row of rows(); track row.target.id; let i = $index) {
         <li class="border-t border-rule">
-          <button [flListRow]="row.target.id === selection.target()?.id" (click)="choose(row.target)">
+          <button
+            [flListRow]="row.target.id === selection.target()?.id"
+            (click)="choose(row.target)"
+          >
             <span class="w-6 shrink-0 self-start pt-0.5 font-mono text-ink-soft">{{ i + 1 }}</span>
             <span class="min-w-0 flex-1">
               <span class="block font-semibold">{{ row.where }}</span>
@@ -49,7 +67,8 @@ const listed = (names: readonly string[]): string =>
           {{
             busy()
               ? 'Weighing the guesses…'
-              : (finder.message() ?? 'No guess stands in the way of a line: what is cut and kept is known well enough.')
+              : (finder.message() ??
+                'No guess stands in the way of a line: what is cut and kept is known well enough.')
           }}
         </li>
       }
@@ -78,7 +97,9 @@ export class MeasureFirst {
 
   protected readonly busy = computed(() => this.finder.isStale(this.about()) || this.finder.busy());
   private readonly about = computed(() => ({ id: 'worth', plan: this.store.plan() }));
-  private readonly fresh = computed(() => (this.finder.isStale(this.about()) ? null : this.finder.foundFor('worth')));
+  private readonly fresh = computed(() =>
+    this.finder.isStale(this.about()) ? null : this.finder.foundFor('worth'),
+  );
   /** The last list that was reckoned stands until the next. */
   private readonly found = linkedSignal<readonly Worth[] | null, readonly Worth[]>({
     source: this.fresh,
@@ -87,7 +108,9 @@ export class MeasureFirst {
   protected readonly rows = computed(() => {
     const { ports, points } = this.store.view();
     return this.found()
-      .filter(({ target }) => (target.kind === 'port' ? ports.has(target.id) : points.has(target.id)))
+      .filter(({ target }) =>
+        target.kind === 'port' ? ports.has(target.id) : points.has(target.id),
+      )
       .map((one) => ({ target: one.target, where: one.where, words: this.words(one) }));
   });
   protected readonly frameGuessed = computed(() => {
@@ -108,7 +131,8 @@ export class MeasureFirst {
   }
   private words({ settles, brings, removedMm }: Worth): string {
     const units = this.store.units();
-    const off = units === 'metric' ? `${figure(removedMm, 0)} mm` : formatLengthUnit(removedMm, 'inch');
+    const off =
+      units === 'metric' ? `${figure(removedMm, 0)} mm` : formatLengthUnit(removedMm, 'inch');
     return [
       ...(settles.length ? [`settles ${listed(settles)}`] : []),
       ...(brings.length ? [`brings ${listed(brings)} inside the trim`] : []),

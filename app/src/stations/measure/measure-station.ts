@@ -1,5 +1,13 @@
 import type { ElementRef } from '@angular/core';
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  linkedSignal,
+  signal,
+  viewChild,
+} from '@angular/core';
 import type { Ref, Target } from '@firm-line/core/plan';
 import { FlatViews } from '../../pieces/flat-views';
 import { PlanStore } from '../../session/plan-store';
@@ -18,14 +26,31 @@ type Page = 'first' | 'places' | 'vehicle' | 'frame' | 'closes';
 
 @Component({
   selector: 'fl-measure-station',
-  imports: [ClosesPage, FramePage, MeasureFirst, SideBar, PlaceList, PlaceDetail, FlatViews, ThingDetail, VehicleList],
+  imports: [
+    ClosesPage,
+    FramePage,
+    MeasureFirst,
+    SideBar,
+    PlaceList,
+    PlaceDetail,
+    FlatViews,
+    ThingDetail,
+    VehicleList,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'flex min-h-0 flex-1 flex-col md:h-[calc(100dvh-4.3rem)] md:flex-none print:h-auto' },
+  host: {
+    class: 'flex min-h-0 flex-1 flex-col md:h-[calc(100dvh-4.3rem)] md:flex-none print:h-auto',
+  },
   template: `
     <h1 class="sr-only">Measure</h1>
     @if (store.view()) {
       <div class="flex min-h-0 flex-1 max-md:flex-col">
-        <fl-side-bar label="What is measured" [options]="pages" [value]="page()" (changed)="page.set($event)" />
+        <fl-side-bar
+          label="What is measured"
+          [options]="pages"
+          [value]="page()"
+          (changed)="page.set($event)"
+        />
         @switch (page()) {
           @case ('frame') {
             @defer {
@@ -41,7 +66,11 @@ type Page = 'first' | 'places' | 'vehicle' | 'frame' | 'closes';
             <div
               class="grid min-h-0 min-w-0 flex-1 md:grid-cols-[15rem_1fr] lg:grid-cols-[19rem_1fr] md:grid-rows-[minmax(0,1fr)]"
             >
-              <aside class="min-h-0 border-r border-rule bg-sheet p-4 md:overflow-auto" aria-label="Places" tabindex="0">
+              <aside
+                class="min-h-0 border-r border-rule bg-sheet p-4 md:overflow-auto"
+                aria-label="Places"
+                tabindex="0"
+              >
                 @switch (page()) {
                   @case ('vehicle') {
                     <fl-vehicle-list
@@ -70,15 +99,22 @@ type Page = 'first' | 'places' | 'vehicle' | 'frame' | 'closes';
                       <fl-thing-detail [thing]="one" />
                     } @else {
                       <h2 class="text-2xl font-bold">Nothing on the vehicle yet</h2>
-                      <p class="mt-2 max-w-prose">Add rails, axles, exhaust and whatever lines must keep from, beside this.</p>
+                      <p class="mt-2 max-w-prose">
+                        Add rails, axles, exhaust and whatever lines must keep from, beside this.
+                      </p>
                     }
                   } @else if (target(); as target) {
-                    <fl-place-detail [target]="target" [taping]="taping()?.id === target.id" (tapeIt)="taping.set(target)" />
+                    <fl-place-detail
+                      [target]="target"
+                      [taping]="taping()?.id === target.id"
+                      (tapeIt)="taping.set(target)"
+                    />
                   } @else {
                     <h2 class="text-2xl font-bold">Nothing measured yet</h2>
                     <p class="mt-2 max-w-prose">
-                      x runs rearward from the front axle, y to the vehicle's right from its middle, z up from the ground at ride
-                      height. Add three datums or more on the frame, then the parts, and tape each port from the datums.
+                      x runs rearward from the front axle, y to the vehicle's right from its middle,
+                      z up from the ground at ride height. Add three datums or more on the frame,
+                      then the parts, and tape each port from the datums.
                     </p>
                   }
                 </section>
@@ -114,7 +150,8 @@ export class MeasureStation {
     const chosen = this.selection.target();
     if (chosen || !view) return chosen;
     const place = this.store.snags().find((snag) => snag.station === 'measure')?.place;
-    if (place?.kind === 'point' || place?.kind === 'port') return { kind: place.kind, id: place.id };
+    if (place?.kind === 'point' || place?.kind === 'port')
+      return { kind: place.kind, id: place.id };
     const point = view.plan.points[0];
     return point ? { kind: 'point', id: point.id } : null;
   });
@@ -135,7 +172,9 @@ export class MeasureStation {
   });
   /** The place that tapes are asked for before it has any. */
   protected readonly taping = signal<Target | null>(null);
-  protected readonly thingId = computed(() => (this.page() === 'vehicle' ? (this.selection.thing()?.id ?? null) : null));
+  protected readonly thingId = computed(() =>
+    this.page() === 'vehicle' ? (this.selection.thing()?.id ?? null) : null,
+  );
 
   protected pick(target: Target): void {
     if (this.page() !== 'first') this.page.set('places');

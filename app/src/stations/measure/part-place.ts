@@ -31,15 +31,23 @@ const TURNS: readonly (readonly [TurnAxis, string])[] = [
         <button type="button" class="btn px-3" (click)="quarter(turn[0])">{{ turn[1] }}</button>
       }
       @for (body of bodies(); track body.id) {
-        <button type="button" class="btn px-3" (click)="selection.choose({ kind: 'thing', id: body.id })">Its body</button>
+        <button
+          type="button"
+          class="btn px-3"
+          (click)="selection.choose({ kind: 'thing', id: body.id })"
+        >
+          Its body
+        </button>
       } @empty {
-        <button type="button" class="btn px-3" (click)="addBody('block')">Give it a body: box</button>
+        <button type="button" class="btn px-3" (click)="addBody('block')">
+          Give it a body: box
+        </button>
         <button type="button" class="btn px-3" (click)="addBody('pipe')">or cylinder</button>
       }
     </div>
     <p class="mt-1 text-sm text-ink-soft">
-      Its ports, its body and the lines there go along; a quarter turn about its first port. A place that was taped is a guess
-      afterwards. Lines keep from a body, and heat reaches it.
+      Its ports, its body and the lines there go along; a quarter turn about its first port. A place
+      that was taped is a guess afterwards. Lines keep from a body, and heat reaches it.
     </p>
   `,
 })
@@ -50,29 +58,51 @@ export class PartPlace {
   protected readonly labels = ['Move aft by', 'Move right by', 'Move up by'];
   protected readonly nowhere = NOWHERE;
   protected readonly turns = TURNS;
-  protected readonly bodies = computed(() => this.store.plan().things.filter(({ partId }) => partId === this.part().id));
+  protected readonly bodies = computed(() =>
+    this.store.plan().things.filter(({ partId }) => partId === this.part().id),
+  );
 
   protected move(byMm: Vec3): void {
     this.store.apply({ edit: 'movePart', with: { id: this.part().id, byMm } });
   }
   protected quarter(turn: TurnAxis): void {
-    this.store.apply({ edit: 'movePart', with: { id: this.part().id, byMm: NOWHERE, turn, quarters: 1 } });
+    this.store.apply({
+      edit: 'movePart',
+      with: { id: this.part().id, byMm: NOWHERE, turn, quarters: 1 },
+    });
   }
   /** Round its ports to begin with: a guess. */
   protected addBody(kind: 'block' | 'pipe'): void {
     const plan = this.store.plan();
     const { ports } = this.store.view();
-    const at = this.part().ports.filter(({ role }) => role !== 'bleeder').map(({ id }) => ports.get(id)!.fixed.atMm); // prettier-ignore
-    const each = (of: typeof Math.min): Vec3 => [0, 1, 2].map((axis) => of(...at.map((p) => p[axis]!), ...(at.length ? [] : [0]))) as unknown as Vec3; // prettier-ignore
+    const at = this.part()
+      .ports.filter(({ role }) => role !== 'bleeder')
+      .map(({ id }) => ports.get(id)!.fixed.atMm);
+    const each = (of: typeof Math.min): Vec3 =>
+      [0, 1, 2].map((axis) =>
+        of(...at.map((p) => p[axis]!), ...(at.length ? [] : [0])),
+      ) as unknown as Vec3;
     const [low, high] = [each(Math.min), each(Math.max)];
     const grown = (v: Vec3, by: number): Vec3 => v.map((n) => n + by) as unknown as Vec3;
     const middle = low.map((v, i) => (v + high[i]!) / 2) as unknown as Vec3;
     const shape: Thing['shape'] =
       kind === 'block'
         ? { kind, minMm: grown(low, -BODY_MM / 2), maxMm: grown(high, BODY_MM / 2) }
-        : { kind, pathMm: [[low[0] - BODY_MM, middle[1], middle[2]], [high[0] + BODY_MM, middle[1], middle[2]]], diameterMm: BODY_MM }; // prettier-ignore
+        : {
+            kind,
+            pathMm: [
+              [low[0] - BODY_MM, middle[1], middle[2]],
+              [high[0] + BODY_MM, middle[1], middle[2]],
+            ],
+            diameterMm: BODY_MM,
+          };
     const id = freshId(plan, 'thing');
-    const thing: Thing = { ...newThing(id, `${this.part().name}, body`, 'body'), shape, partId: this.part().id };
-    if (this.store.apply({ edit: 'addThing', with: { thing } })) this.selection.choose({ kind: 'thing', id });
+    const thing: Thing = {
+      ...newThing(id, `${this.part().name}, body`, 'body'),
+      shape,
+      partId: this.part().id,
+    };
+    if (this.store.apply({ edit: 'addThing', with: { thing } }))
+      this.selection.choose({ kind: 'thing', id });
   }
 }

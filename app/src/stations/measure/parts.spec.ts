@@ -9,7 +9,9 @@ const open = async (id: string, portId: string) => {
   TestBed.inject(Selection).chooseTarget({ kind: 'port', id: portId });
   await at.settle();
   const field = (label: string): HTMLInputElement => {
-    const found = [...at.root.querySelectorAll('label')].find((one) => one.textContent!.trim() === label)!;
+    const found = [...at.root.querySelectorAll('label')].find(
+      (one) => one.textContent!.trim() === label,
+    )!;
     return at.root.querySelector<HTMLInputElement>(`[id="${found.getAttribute('for')}"]`)!;
   };
   return { ...at, field, place: (port: string) => at.store.view().ports.get(port)!.fixed.atMm };
@@ -38,20 +40,29 @@ describe('a part as a whole', () => {
     await at.click(at.button('Turn, seen from above'));
     expect(distance(at.place('port-ft-in'), pivot)).toBeLessThan(0.1);
     expect(distance(at.place('port-ft-left'), pivot)).toBeCloseTo(distance(left, pivot), 0);
-    expect(at.store.view().ports.get('port-ft-in')!.port.direction.map(Math.round)).toEqual([0, 1, 0]);
+    expect(at.store.view().ports.get('port-ft-in')!.port.direction.map(Math.round)).toEqual([
+      0, 1, 0,
+    ]);
   });
   test('it is given a body, which is then chosen and goes along with it', async () => {
     const at = await open('pp3', 'port-ft-in');
     await at.click(at.button('Give it a body: box'));
     const body = () => at.store.plan().things.at(-1)!;
-    expect(body()).toMatchObject({ name: 'Front tee, body', kind: 'body', partId: 'front-tee', shape: { kind: 'block' } });
+    expect(body()).toMatchObject({
+      name: 'Front tee, body',
+      kind: 'body',
+      partId: 'front-tee',
+      shape: { kind: 'block' },
+    });
     expect(at.texts('fl-thing-detail h2')).toEqual(['Front tee, body']);
     TestBed.inject(Selection).chooseTarget({ kind: 'port', id: 'port-ft-in' });
     await at.settle();
     const { shape } = body();
     await at.type(at.field('Move up by'), '1 in');
     const now = body().shape;
-    expect(shape.kind === 'block' && now.kind === 'block' && now.minMm[2] - shape.minMm[2]).toBeCloseTo(25.4, 1);
+    expect(
+      shape.kind === 'block' && now.kind === 'block' && now.minMm[2] - shape.minMm[2],
+    ).toBeCloseTo(25.4, 1);
     await at.click(at.button('Its body'));
     expect(at.texts('fl-thing-detail h2')).toEqual(['Front tee, body']);
   });
@@ -88,14 +99,18 @@ describe('a plumb bob, a level, a straight edge', () => {
     const known = () => at.store.view().ports.get('port-rt-in')!.port.known;
     await at.click(at.button('Add a plumb bob, level or straight edge'));
     expect(known().offsets).toBeUndefined();
-    const datum = at.store.view().points.get(at.one<HTMLSelectElement>('#offset-from-new').value)!.fixed.atMm;
+    const datum = at.store.view().points.get(at.one<HTMLSelectElement>('#offset-from-new').value)!
+      .fixed.atMm;
     const reads = at.place('port-rt-in')[2] - datum[2];
     const field = at.one<HTMLInputElement>('fl-offset-table input[placeholder="not read"]');
     await at.type(field, 'deep');
     expect(at.texts('fl-offset-table .fault').join()).toMatch(/"deep" is not a length/);
     expect(known().offsets).toBeUndefined();
     const before = at.store.view().ports.get('port-rt-in')!.fixed.sigmaMm[2];
-    await at.type(at.one<HTMLInputElement>('fl-offset-table input[placeholder="not read"]'), reads.toFixed(1));
+    await at.type(
+      at.one<HTMLInputElement>('fl-offset-table input[placeholder="not read"]'),
+      reads.toFixed(1),
+    );
     expect(known().offsets).toMatchObject([{ axis: 2 }]);
     // One more reading of its height leaves it surer there.
     expect(at.store.view().ports.get('port-rt-in')!.fixed.sigmaMm[2]).toBeLessThan(before);

@@ -38,16 +38,22 @@ export class PedalRoom {
   private readonly store = inject(PlanStore);
   protected readonly limits = PEDAL_ROOM_MM;
   private readonly pedals = computed(() => this.store.plan().pedals ?? FRESH_PEDALS);
-  protected readonly snags = computed(() => this.store.snags().filter(({ rule }) => rule === 'pedal-room'));
+  protected readonly snags = computed(() =>
+    this.store.snags().filter(({ rule }) => rule === 'pedal-room'),
+  );
   protected readonly rows = computed(() => {
     const full = (mm: number): string => formatLengthUnit(mm, this.store.units());
     return (Object.keys(PEDAL_ROOM) as (keyof PedalBox)[]).map((key) => {
       const { name, leastMm, mostMm } = PEDAL_ROOM[key];
-      const hint = mostMm === null ? `${full(leastMm)} or more` : `${full(leastMm)} to ${full(mostMm)}`;
+      const hint =
+        mostMm === null ? `${full(leastMm)} or more` : `${full(leastMm)} to ${full(mostMm)}`;
       return { key, name, hint, value: this.pedals()[key] };
     });
   });
   protected set(key: keyof PedalBox, value: number | null): void {
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'pedals', to: { ...this.pedals(), [key]: value } } });
+    this.store.apply({
+      edit: 'setSheet',
+      with: { sheet: 'pedals', to: { ...this.pedals(), [key]: value } },
+    });
   }
 }

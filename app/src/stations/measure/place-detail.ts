@@ -58,18 +58,23 @@ const AXES = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (found(); as place) {
-      <h2 class="mb-2 text-2xl font-bold">{{ place.part ? place.part.name + ', ' : '' }}{{ place.name }}</h2>
+      <h2 class="mb-2 text-2xl font-bold">
+        {{ place.part ? place.part.name + ', ' : '' }}{{ place.name }}
+      </h2>
       <dl class="flex flex-wrap gap-x-5 gap-y-1" aria-label="Where it is">
         @for (axis of axes; track axis.axis) {
           <div>
             <dt class="label">{{ axis.name }}</dt>
             <dd class="font-mono text-2xl" [attr.data-axis]="axis.axis">
-              {{ mm(place.fixed.atMm[axis.axis]) }} <span class="text-base">±{{ mm(2 * place.fixed.sigmaMm[axis.axis]) }}</span>
+              {{ mm(place.fixed.atMm[axis.axis]) }}
+              <span class="text-base">±{{ mm(2 * place.fixed.sigmaMm[axis.axis]) }}</span>
             </dd>
           </div>
         }
       </dl>
-      <p class="text-sm text-ink-soft">± is two standard deviations: nineteen times in twenty it lies within.</p>
+      <p class="text-sm text-ink-soft">
+        ± is two standard deviations: nineteen times in twenty it lies within.
+      </p>
       @for (snag of snags(); track $index) {
         <fl-snag-row class="mt-2" [snag]="snag" />
       }
@@ -94,7 +99,11 @@ const AXES = [
         />
       } @else {
         <div class="mt-3 grid max-w-xl grid-cols-3 gap-3">
-          <fl-vector-field [labels]="labels" [valueMm]="place.known.atMm" (changed)="setKnown({ atMm: $event })" />
+          <fl-vector-field
+            [labels]="labels"
+            [valueMm]="place.known.atMm"
+            (changed)="setKnown({ atMm: $event })"
+          />
           <fl-vector-field
             [labels]="sigmaLabels"
             [limits]="sigma"
@@ -106,7 +115,10 @@ const AXES = [
       @if (place.known.how === 'sheet' && place.port) {
         <fl-from-port [portId]="place.port.id" (changed)="setKnown($event)" />
       }
-      <section class="mt-5 border-t border-rule pt-3" [attr.aria-label]="place.port ? 'The port' : 'The point'">
+      <section
+        class="mt-5 border-t border-rule pt-3"
+        [attr.aria-label]="place.port ? 'The port' : 'The point'"
+      >
         <div class="flex flex-wrap items-end gap-3">
           <fl-text-field
             class="min-w-40 flex-1"
@@ -198,26 +210,52 @@ export class PlaceDetail {
     const view = this.store.view();
     if (kind === 'point') {
       const point = view?.points.get(id);
-      return point && { name: point.point.name, known: point.point.known, fixed: point.fixed, port: null, part: null };
+      return (
+        point && {
+          name: point.point.name,
+          known: point.point.known,
+          fixed: point.fixed,
+          port: null,
+          part: null,
+        }
+      );
     }
     const port = view?.ports.get(id);
-    return port && { name: port.port.name, known: port.port.known, fixed: port.fixed, port: port.port, part: port.part };
+    return (
+      port && {
+        name: port.port.name,
+        known: port.port.known,
+        fixed: port.fixed,
+        port: port.port,
+        part: port.part,
+      }
+    );
   });
   protected readonly snags = computed(() =>
-    this.store.laidOutSnags().filter((snag) => snag.place.kind === this.target().kind && snag.place.id === this.target().id),
+    this.store
+      .laidOutSnags()
+      .filter(
+        (snag) => snag.place.kind === this.target().kind && snag.place.id === this.target().id,
+      ),
   );
 
   protected setKnown(patch: Partial<PositionSource>): void {
-    this.apply({ edit: 'setKnown', with: { target: this.target(), known: { ...this.found()!.known, ...patch } } });
+    this.apply({
+      edit: 'setKnown',
+      with: { target: this.target(), known: { ...this.found()!.known, ...patch } },
+    });
   }
   /** With its first reading a guess becomes a taped place. */
   protected taped(patch: Partial<PositionSource>): Partial<PositionSource> {
     const { known } = this.found()!;
-    return known.how === 'taped' ? patch : { how: 'taped', tapes: known.tapes ?? [], side: known.side ?? 'above', ...patch };
+    return known.how === 'taped'
+      ? patch
+      : { how: 'taped', tapes: known.tapes ?? [], side: known.side ?? 'above', ...patch };
   }
   protected setHow(how: PositionSource['how']): void {
     const { known, fixed } = this.found()!;
-    if (how === 'taped') return this.setKnown({ how, tapes: known.tapes ?? [], side: known.side ?? 'above' });
+    if (how === 'taped')
+      return this.setKnown({ how, tapes: known.tapes ?? [], side: known.side ?? 'above' });
     // What was measured is not lost by changing how it is known: the place found so far is taken over.
     this.setKnown({ how, atMm: tenths(fixed.atMm), sigmaMm: tenths(fixed.sigmaMm) });
   }
@@ -241,7 +279,11 @@ export class PlaceDetail {
   }
   protected remove(): void {
     const { id, kind } = this.target();
-    this.apply(kind === 'point' ? { edit: 'removePoint', with: { id } } : { edit: 'removePort', with: { id } });
+    this.apply(
+      kind === 'point'
+        ? { edit: 'removePoint', with: { id } }
+        : { edit: 'removePort', with: { id } },
+    );
   }
   protected removePart(): void {
     this.apply({ edit: 'removePart', with: { id: this.found()!.part!.id } });

@@ -25,8 +25,8 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
         <li><fl-place-row [row]="row" (chosen)="choose($event)" /></li>
       } @empty {
         <li class="py-2 text-sm text-ink-soft">
-          Start here: three or more places on the frame that you can hook a tape to and whose position you know. Everything else
-          is taped from them.
+          Start here: three or more places on the frame that you can hook a tape to and whose
+          position you know. Everything else is taped from them.
         </li>
       }
     </ul>
@@ -40,10 +40,20 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
         } @empty {
           <li class="flex items-center gap-2 py-1 pl-3 text-sm">
             <span class="flex-1 text-ink-soft">It has no port left.</span>
-            <button type="button" class="btn px-3" (click)="addPort(part.id)" [attr.aria-label]="'Add a port to ' + part.name">
+            <button
+              type="button"
+              class="btn px-3"
+              (click)="addPort(part.id)"
+              [attr.aria-label]="'Add a port to ' + part.name"
+            >
               Add a port
             </button>
-            <button type="button" class="btn px-3" (click)="removePart(part.id)" [attr.aria-label]="'Delete ' + part.name">
+            <button
+              type="button"
+              class="btn px-3"
+              (click)="removePart(part.id)"
+              [attr.aria-label]="'Delete ' + part.name"
+            >
               Delete
             </button>
           </li>
@@ -65,8 +75,14 @@ export class PlaceList {
     if (fixed.fault) return { sure: '△ not fixed', open: true };
     if (fixed.survey && fixed.survey.suspect !== null) return { sure: '△ read again', open: true };
     const most = 2 * Math.max(...fixed.sigmaMm);
-    const shown = this.store.units() === 'metric' ? figure(most, most < 10 ? 1 : 0) : formatLength(most, 'inch');
-    return { sure: `${how === 'guessed' ? '△ ' : ''}${HOW[how]} ±${shown}`, open: how === 'guessed' };
+    const shown =
+      this.store.units() === 'metric'
+        ? figure(most, most < 10 ? 1 : 0)
+        : formatLength(most, 'inch');
+    return {
+      sure: `${how === 'guessed' ? '△ ' : ''}${HOW[how]} ±${shown}`,
+      open: how === 'guessed',
+    };
   }
   protected readonly points = computed(() =>
     [...this.store.view().points.values()].map(({ point, fixed }) => ({
@@ -97,7 +113,8 @@ export class PlaceList {
   }
   protected addPort(partId: string): void {
     const port = newPort(this.store.plan());
-    if (this.store.apply({ edit: 'addPort', with: { partId, port } })) this.choose({ kind: 'port', id: port.id });
+    if (this.store.apply({ edit: 'addPort', with: { partId, port } }))
+      this.choose({ kind: 'port', id: port.id });
   }
   protected removePart(id: string): void {
     this.store.apply({ edit: 'removePart', with: { id } });

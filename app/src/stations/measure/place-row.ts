@@ -21,7 +21,9 @@ export interface PlaceRowView {
   template: `
     <button [flListRow]="isChosen()" (click)="chosen.emit(row().target)">
       <span class="min-w-0 flex-1 truncate">{{ row().name }}</span>
-      <span class="text-sm whitespace-nowrap" [class.font-semibold]="row().open">{{ row().sure }}</span>
+      <span class="text-sm whitespace-nowrap" [class.font-semibold]="row().open">{{
+        row().sure
+      }}</span>
     </button>
   `,
 })
@@ -29,5 +31,7 @@ export class PlaceRow {
   private readonly selection = inject(Selection);
   readonly row = input.required<PlaceRowView>();
   readonly chosen = output<Target>();
-  protected readonly isChosen = computed(() => this.selection.target()?.id === this.row().target.id);
+  protected readonly isChosen = computed(
+    () => this.selection.target()?.id === this.row().target.id,
+  );
 }

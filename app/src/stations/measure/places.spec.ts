@@ -16,7 +16,9 @@ describe('places', () => {
     const at = await open('p1', { kind: 'port', id: 'port-rr' });
     expect(at.texts('fl-place-row [aria-current=true]')[0]).toMatch(/△ guess ±30/);
     await at.click(at.one<HTMLInputElement>('input[value=typed]'));
-    const sigmas = [...at.root.querySelectorAll<HTMLInputElement>('fl-place-detail fl-length-field input')].slice(3);
+    const sigmas = [
+      ...at.root.querySelectorAll<HTMLInputElement>('fl-place-detail fl-length-field input'),
+    ].slice(3);
     for (const field of sigmas) await at.type(field, '1.5');
     expect(at.texts('fl-place-row [aria-current=true]')[0]).toMatch(/typed ±3/);
     expect(at.store.snags().some((snag) => snag.rule === 'guess-unmeasured')).toBe(false);
@@ -26,7 +28,9 @@ describe('places', () => {
     const at = await open('p2', { kind: 'port', id: 'port-rt-in' });
     const before = port(at, 'port-rt-in').fixed.atMm;
     await at.click(at.one<HTMLInputElement>('input[value=typed]'));
-    port(at, 'port-rt-in').fixed.atMm.forEach((v, i) => expect(Math.abs(v - before[i]!)).toBeLessThanOrEqual(0.05));
+    port(at, 'port-rt-in').fixed.atMm.forEach((v, i) =>
+      expect(Math.abs(v - before[i]!)).toBeLessThanOrEqual(0.05),
+    );
     // And back: the tapes are still there.
     await at.click(at.one<HTMLInputElement>('input[value=taped]'));
     expect(port(at, 'port-rt-in').port.known.tapes).toHaveLength(5);
@@ -51,7 +55,9 @@ describe('places', () => {
   test('a reading typed just before the next tape is added is kept: no frame comes between on a busy machine', async () => {
     const at = await open('p3b', { kind: 'port', id: 'port-rt-in' });
     const tapes = () => port(at, 'port-rt-in').port.known.tapes!;
-    const field = at.root.querySelectorAll<HTMLInputElement>('fl-tape-table fl-length-field input')[6]!;
+    const field = at.root.querySelectorAll<HTMLInputElement>(
+      'fl-tape-table fl-length-field input',
+    )[6]!;
     field.value = '703';
     field.dispatchEvent(new Event('change', { bubbles: true }));
     await Promise.resolve();
@@ -80,7 +86,12 @@ describe('places', () => {
     expect(part()!.ports).toHaveLength(4);
     await at.click(at.button('Delete the part'));
     expect(part()).toBeUndefined();
-    expect(at.store.snags().filter((snag) => snag.rule === 'line-open').map((snag) => snag.where)).toEqual(['F1, end B', 'F2, end A', 'F3, end A']); // prettier-ignore
+    expect(
+      at.store
+        .snags()
+        .filter((snag) => snag.rule === 'line-open')
+        .map((snag) => snag.where),
+    ).toEqual(['F1, end B', 'F2, end A', 'F3, end A']);
     at.store.undo();
     expect(part()!.ports).toHaveLength(4);
   });

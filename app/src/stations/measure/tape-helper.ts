@@ -15,7 +15,12 @@ const PICTURE = 132;
   template: `
     @if (best(); as choice) {
       <div class="mt-2 flex flex-wrap items-center gap-4 rounded-lg bg-paper px-3 py-2">
-        <svg [attr.viewBox]="'0 0 ' + px + ' ' + px" class="size-28 shrink-0" role="img" aria-label="The tapes from above">
+        <svg
+          [attr.viewBox]="'0 0 ' + px + ' ' + px"
+          class="size-28 shrink-0"
+          role="img"
+          aria-label="The tapes from above"
+        >
           @for (ray of rays(); track ray.name) {
             <line
               [attr.x1]="centre"
@@ -37,7 +42,13 @@ const PICTURE = 132;
               {{ ray.name }}
             </text>
           }
-          <rect [attr.x]="centre - 5" [attr.y]="centre - 5" width="10" height="10" class="fill-ink" />
+          <rect
+            [attr.x]="centre - 5"
+            [attr.y]="centre - 5"
+            width="10"
+            height="10"
+            class="fill-ink"
+          />
         </svg>
         <div class="min-w-48 flex-1">
           <p>{{ words() }}</p>
@@ -47,7 +58,9 @@ const PICTURE = 132;
         </div>
       </div>
     } @else if (!hooks().length) {
-      <p class="mt-2 text-sm text-ink-soft">Add points on the frame first: three or more that a tape can be hooked to.</p>
+      <p class="mt-2 text-sm text-ink-soft">
+        Add points on the frame first: three or more that a tape can be hooked to.
+      </p>
     }
   `,
 })
@@ -76,27 +89,49 @@ export class TapeHelper {
   });
   private mm(sigmaMm: number): string {
     const two = 2 * sigmaMm;
-    return this.store.units() === 'metric' ? `±${figure(two, 1)} mm` : `±${formatLengthUnit(two, 'inch')}`;
+    return this.store.units() === 'metric'
+      ? `±${figure(two, 1)} mm`
+      : `±${formatLengthUnit(two, 'inch')}`;
   }
   protected readonly words = computed(() => {
     const { ids, sigmaMm } = this.best()!;
     const own = this.own();
     const names = ids.map((id) => this.hooks().find((one) => one.id === id)!.name);
-    const listed = names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0];
-    if (own.length >= 3) return `One tape more, from ${listed}: ${this.mm(predictedSigmaMm(this.fixed().atMm, own))} would become ${this.mm(sigmaMm)}, and a wrong reading is found sooner.`;
-    const then = bestHooks(this.fixed().atMm, this.hooks(), 1, this.hooks().filter(({ id }) => ids.includes(id) || own.some((one) => one.id === id)));
-    const fourth = then ? ` A fourth from ${this.hooks().find(({ id }) => id === then.ids[0])!.name}: ${this.mm(then.sigmaMm)}.` : '';
+    const listed =
+      names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0];
+    if (own.length >= 3)
+      return `One tape more, from ${listed}: ${this.mm(predictedSigmaMm(this.fixed().atMm, own))} would become ${this.mm(sigmaMm)}, and a wrong reading is found sooner.`;
+    const then = bestHooks(
+      this.fixed().atMm,
+      this.hooks(),
+      1,
+      this.hooks().filter(({ id }) => ids.includes(id) || own.some((one) => one.id === id)),
+    );
+    const fourth = then
+      ? ` A fourth from ${this.hooks().find(({ id }) => id === then.ids[0])!.name}: ${this.mm(then.sigmaMm)}.`
+      : '';
     return `Best from ${listed}: ${this.mm(sigmaMm)} by the least sure axis.${fourth}`;
-  }); // prettier-ignore
+  });
   /** The way to each tape's datum, from above, front up. */
   protected readonly rays = computed(() => {
-    const shown = [...this.own().map((one) => ({ one, taken: true })), ...this.best()!.ids.map((id) => ({ one: this.hooks().find((hook) => hook.id === id)!, taken: false }))];
+    const shown = [
+      ...this.own().map((one) => ({ one, taken: true })),
+      ...this.best()!.ids.map((id) => ({
+        one: this.hooks().find((hook) => hook.id === id)!,
+        taken: false,
+      })),
+    ];
     const [x, y] = this.fixed().atMm;
     return shown.map(({ one, taken }) => {
       const [dx, dy] = [one.atMm[1] - y, one.atMm[0] - x];
       const long = Math.hypot(dx, dy) || 1;
       const r = this.centre - 14;
-      return { name: one.name, taken, x: this.centre + (dx / long) * r, y: this.centre + (dy / long) * r };
+      return {
+        name: one.name,
+        taken,
+        x: this.centre + (dx / long) * r,
+        y: this.centre + (dy / long) * r,
+      };
     });
-  }); // prettier-ignore
+  });
 }

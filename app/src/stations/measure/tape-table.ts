@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+} from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
 import type { ResolvedPosition, PositionSource, Target } from '@firm-line/core/plan';
 import { DEFAULT_TAPE_SIGMA_MM, type Tape } from '@firm-line/core/shape/survey';
@@ -26,14 +34,23 @@ import { TapeHelper } from './tape-helper';
           <th class="font-normal">From</th>
           <th class="w-24 font-normal">Read</th>
           <th class="w-16 font-normal">± (1σ)</th>
-          <th class="w-16 font-normal" title="From the hook to the datum's own mark, added to what is read: over an edge, to the middle of a hole">Hook</th>
+          <th
+            class="w-16 font-normal"
+            title="From the hook to the datum's own mark, added to what is read: over an edge, to the middle of a hole"
+          >
+            Hook
+          </th>
           <th class="w-14 pr-2 text-right font-normal">Off by</th>
           <th class="w-12"><span class="sr-only">Remove</span></th>
         </tr>
       </thead>
       <tbody>
         @for (tape of rows(); track $index; let i = $index) {
-          <tr class="align-top" [class.bg-copper-pale]="tape.suspect" [attr.data-suspect]="tape.suspect ? '' : null">
+          <tr
+            class="align-top"
+            [class.bg-copper-pale]="tape.suspect"
+            [attr.data-suspect]="tape.suspect ? '' : null"
+          >
             <td class="py-1 pr-2">
               <fl-select-field
                 [field]="'tape-from-' + (i + 1)"
@@ -45,17 +62,46 @@ import { TapeHelper } from './tape-helper';
               />
             </td>
             <td class="py-1 pr-2">
-              <fl-length-field [bare]="true" [label]="'Tape ' + (i + 1) + ' reads'" [valueMm]="tape.readMm" [text]="tape.text ?? null" [leastMm]="1" (changed)="last = $event" (typed)="set(i, { readMm: last, text: $event })" />
+              <fl-length-field
+                [bare]="true"
+                [label]="'Tape ' + (i + 1) + ' reads'"
+                [valueMm]="tape.readMm"
+                [text]="tape.text ?? null"
+                [leastMm]="1"
+                (changed)="last = $event"
+                (typed)="set(i, { readMm: last, text: $event })"
+              />
             </td>
             <td class="py-1 pr-2">
-              <fl-length-field [bare]="true" [label]="'Sigma of tape ' + (i + 1)" [valueMm]="tape.sigmaMm" [leastMm]="0.1" [mostMm]="1000" (changed)="set(i, { sigmaMm: $event })" />
+              <fl-length-field
+                [bare]="true"
+                [label]="'Sigma of tape ' + (i + 1)"
+                [valueMm]="tape.sigmaMm"
+                [leastMm]="0.1"
+                [mostMm]="1000"
+                (changed)="set(i, { sigmaMm: $event })"
+              />
             </td>
             <td class="py-1 pr-2">
-              <fl-length-field [bare]="true" [label]="'Hook of tape ' + (i + 1)" [valueMm]="tape.hookMm ?? 0" [leastMm]="-1000" [mostMm]="1000" (changed)="set(i, { hookMm: $event })" />
+              <fl-length-field
+                [bare]="true"
+                [label]="'Hook of tape ' + (i + 1)"
+                [valueMm]="tape.hookMm ?? 0"
+                [leastMm]="-1000"
+                [mostMm]="1000"
+                (changed)="set(i, { hookMm: $event })"
+              />
             </td>
             <td class="py-3 pr-2 text-right font-mono">{{ tape.off }}</td>
             <td class="py-1">
-              <button type="button" class="btn w-11 px-0" [attr.aria-label]="'Remove tape ' + (i + 1)" (click)="remove(i)">×</button>
+              <button
+                type="button"
+                class="btn w-11 px-0"
+                [attr.aria-label]="'Remove tape ' + (i + 1)"
+                (click)="remove(i)"
+              >
+                ×
+              </button>
             </td>
           </tr>
           @if (tape.suspect) {
@@ -77,24 +123,42 @@ import { TapeHelper } from './tape-helper';
               />
             </td>
             <td class="py-1 pr-2" colspan="4">
-              <fl-entry class="w-28" [bare]="true" [label]="'Tape ' + (rows().length + k + 1) + ' reads'" placeholder="not read" shown="" [read]="reading" (taken)="$event !== null && readOff(from, $event)" />
+              <fl-entry
+                class="w-28"
+                [bare]="true"
+                [label]="'Tape ' + (rows().length + k + 1) + ' reads'"
+                placeholder="not read"
+                shown=""
+                [read]="reading"
+                (taken)="$event !== null && readOff(from, $event)"
+              />
             </td>
             <td class="py-1">
-              <button type="button" class="btn w-11 px-0" [attr.aria-label]="'Remove tape ' + (rows().length + k + 1)" (click)="drop(from)">×</button>
+              <button
+                type="button"
+                class="btn w-11 px-0"
+                [attr.aria-label]="'Remove tape ' + (rows().length + k + 1)"
+                (click)="drop(from)"
+              >
+                ×
+              </button>
             </td>
           </tr>
         }
         @if (!rows().length && !waiting().length) {
           <tr>
             <td colspan="6" class="py-2 text-sm text-ink-soft">
-              No tapes yet. Three fix the place; a fourth shows a mistake; with five the wrong one can be named.
+              No tapes yet. Three fix the place; a fourth shows a mistake; with five the wrong one
+              can be named.
             </td>
           </tr>
         }
       </tbody>
     </table>
     <div class="mt-2 flex flex-wrap items-center gap-3">
-      <button type="button" class="btn" [disabled]="!datums().length" (click)="add()">Add tape</button>
+      <button type="button" class="btn" [disabled]="!datums().length" (click)="add()">
+        Add tape
+      </button>
       <span class="text-sm" aria-hidden="true">The place is</span>
       <fl-select-field
         field="tape-side"
@@ -105,9 +169,14 @@ import { TapeHelper } from './tape-helper';
         (changed)="changed.emit({ side: $event })"
       />
     </div>
-    <fl-offset-table [known]="known()" [fixed]="fixed()" [datums]="datums()" (changed)="changed.emit($event)" />
+    <fl-offset-table
+      [known]="known()"
+      [fixed]="fixed()"
+      [datums]="datums()"
+      (changed)="changed.emit($event)"
+    />
   `,
-}) // prettier-ignore
+})
 export class TapeTable {
   private readonly store = inject(PlanStore);
   readonly target = input.required<Target>();
@@ -115,12 +184,16 @@ export class TapeTable {
   readonly fixed = input.required<ResolvedPosition>();
   readonly changed = output<Partial<PositionSource>>();
 
-  protected readonly sides = [['above', 'above its datums'], ['below', 'below its datums']] as const; // prettier-ignore
+  protected readonly sides = [
+    ['above', 'above its datums'],
+    ['below', 'below its datums'],
+  ] as const;
   /** Points that do not rest on this place themselves. */
   protected readonly datums = computed(() => {
     const points = this.store.plan().points ?? [];
     const rests = (id: string): boolean =>
-      id === this.target().id || (points.find((p) => p.id === id)?.known.tapes ?? []).some((tape) => rests(tape.from));
+      id === this.target().id ||
+      (points.find((p) => p.id === id)?.known.tapes ?? []).some((tape) => rests(tape.from));
     return points.filter((point) => !rests(point.id));
   });
   private readonly tapes = computed(() => this.known().tapes ?? []);
@@ -129,11 +202,19 @@ export class TapeTable {
     source: computed(() => this.target().id),
     computation: () => [],
   });
-  protected readonly from = computed(() => [...this.tapes().map(({ from }) => from), ...this.waiting()]);
+  protected readonly from = computed(() => [
+    ...this.tapes().map(({ from }) => from),
+    ...this.waiting(),
+  ]);
   protected readonly rows = computed(() =>
     this.tapes().map((tape, i) => {
       const off = this.fixed().survey?.residualsMm[i];
-      const shown = off === undefined ? '' : this.store.units() === 'metric' ? figure(off, 1) : formatLength(off, 'inch');
+      const shown =
+        off === undefined
+          ? ''
+          : this.store.units() === 'metric'
+            ? figure(off, 1)
+            : formatLength(off, 'inch');
       return {
         ...tape,
         sigmaMm: tape.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM,
@@ -149,11 +230,15 @@ export class TapeTable {
     const read = parseLength(text, this.store.units());
     if (!read.ok) return read;
     this.written = text;
-    return read.value >= 1 ? read : { ok: false, message: `A tape reads 1 mm or more: ${text} is too little.` };
+    return read.value >= 1
+      ? read
+      : { ok: false, message: `A tape reads 1 mm or more: ${text} is too little.` };
   };
 
   protected set(index: number, patch: Partial<Tape>): void {
-    this.changed.emit({ tapes: this.tapes().map((tape, i) => (i === index ? { ...tape, ...patch } : tape)) });
+    this.changed.emit({
+      tapes: this.tapes().map((tape, i) => (i === index ? { ...tape, ...patch } : tape)),
+    });
   }
   protected add(): void {
     const used = new Set(this.from());
@@ -167,10 +252,17 @@ export class TapeTable {
     this.waiting.update((list) => list.filter((one) => one !== id));
   }
   protected swap(from: string, to: string): void {
-    this.waiting.update((list) => (list.includes(to) ? list : list.map((one) => (one === from ? to : one))));
+    this.waiting.update((list) =>
+      list.includes(to) ? list : list.map((one) => (one === from ? to : one)),
+    );
   }
   protected readOff(from: string, readMm: number): void {
-    this.changed.emit({ tapes: [...this.tapes(), { from, readMm, sigmaMm: DEFAULT_TAPE_SIGMA_MM, text: this.written }] });
+    this.changed.emit({
+      tapes: [
+        ...this.tapes(),
+        { from, readMm, sigmaMm: DEFAULT_TAPE_SIGMA_MM, text: this.written },
+      ],
+    });
     this.drop(from);
   }
   protected remove(index: number): void {

@@ -1,6 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { NATURE_NAMES, NATURES, SECTIONS, type Shape, type Thing, type Travel } from '@firm-line/core/shape/obstacles'; // prettier-ignore
-import { figureAt, SHAPE, THING, TRAVEL, withFigure, type NumberLimits } from '@firm-line/core/plan';
+import {
+  NATURE_NAMES,
+  NATURES,
+  SECTIONS,
+  type Shape,
+  type Thing,
+  type Travel,
+} from '@firm-line/core/shape/obstacles';
+import {
+  figureAt,
+  SHAPE,
+  THING,
+  TRAVEL,
+  withFigure,
+  type NumberLimits,
+} from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
@@ -38,7 +52,16 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
 /** A thing of the vehicle: what it is to a line, where it is, and how it moves. */
 @Component({
   selector: 'fl-thing-detail',
-  imports: [HoleList, VectorField, CheckField, TextField, LengthField, NumberField, SnagRow, SelectField],
+  imports: [
+    HoleList,
+    VectorField,
+    CheckField,
+    TextField,
+    LengthField,
+    NumberField,
+    SnagRow,
+    SelectField,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -50,27 +73,71 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
       <fl-snag-row class="mt-2" [snag]="snag" />
     }
     <div class="mt-2 grid gap-3 sm:grid-cols-2">
-      <fl-text-field field="thing-name" label="Name" [limits]="fields.name" [value]="thing().name" (changed)="change({ name: $event })" />
-      <fl-select-field field="thing-nature" label="To a line it is" [options]="natures" [value]="thing().nature" (changed)="change({ nature: $event })" />
-      <fl-length-field label="Lines keep from it" [limits]="fields.keepMm" [valueMm]="thing().keepMm" (changed)="change({ keepMm: $event })" />
+      <fl-text-field
+        field="thing-name"
+        label="Name"
+        [limits]="fields.name"
+        [value]="thing().name"
+        (changed)="change({ name: $event })"
+      />
+      <fl-select-field
+        field="thing-nature"
+        label="To a line it is"
+        [options]="natures"
+        [value]="thing().nature"
+        (changed)="change({ nature: $event })"
+      />
+      <fl-length-field
+        label="Lines keep from it"
+        [limits]="fields.keepMm"
+        [valueMm]="thing().keepMm"
+        (changed)="change({ keepMm: $event })"
+      />
       @if (thing().nature === 'hot') {
-        <fl-number-field label="Surface, °C" [limits]="fields.surfaceC.of" [value]="thing().surfaceC ?? 0" (changed)="change({ surfaceC: $event })" />
+        <fl-number-field
+          label="Surface, °C"
+          [limits]="fields.surfaceC.of"
+          [value]="thing().surfaceC ?? 0"
+          (changed)="change({ surfaceC: $event })"
+        />
       }
-      <fl-check-field class="self-end" label="Lines may be clipped to it" [checked]="thing().holds" (changed)="change({ holds: $event })" />
+      <fl-check-field
+        class="self-end"
+        label="Lines may be clipped to it"
+        [checked]="thing().holds"
+        (changed)="change({ holds: $event })"
+      />
     </div>
     <h3 class="h2 mt-4">Where and how large</h3>
     @if (thing().shape.kind === 'bar') {
       <div class="mt-1 grid gap-3 sm:grid-cols-2">
-        <fl-select-field field="thing-section" label="Section" [options]="sections" [value]="text('section')" (changed)="put('section', $event)" />
+        <fl-select-field
+          field="thing-section"
+          label="Section"
+          [options]="sections"
+          [value]="text('section')"
+          (changed)="put('section', $event)"
+        />
         @if (text('section') === 'channel') {
-          <fl-select-field field="thing-opens" label="Its open face looks" [options]="sides" [value]="text('opens')" (changed)="put('opens', $event)" />
+          <fl-select-field
+            field="thing-opens"
+            label="Its open face looks"
+            [options]="sides"
+            [value]="text('opens')"
+            (changed)="put('opens', $event)"
+          />
         }
       </div>
     }
     @if (lengths().length) {
       <div class="mt-2 grid grid-cols-3 gap-3">
         @for (row of lengths(); track row.path) {
-          <fl-length-field [label]="row.label" [limits]="row.limits" [valueMm]="mm(row.path)" (changed)="put(row.path, $event)" />
+          <fl-length-field
+            [label]="row.label"
+            [limits]="row.limits"
+            [valueMm]="mm(row.path)"
+            (changed)="put(row.path, $event)"
+          />
         }
       </div>
     }
@@ -79,7 +146,14 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
         <span class="pb-3 text-sm">{{ place.name }}</span>
         <fl-vector-field [valueMm]="place.at" (changed)="put(place.path, $event)" />
         @if (places().length > 2 && pathMm()) {
-          <button type="button" class="btn px-0" [attr.aria-label]="'Delete ' + place.name" (click)="cut(place.index)">×</button>
+          <button
+            type="button"
+            class="btn px-0"
+            [attr.aria-label]="'Delete ' + place.name"
+            (click)="cut(place.index)"
+          >
+            ×
+          </button>
         }
       </div>
     }
@@ -90,13 +164,39 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
       <fl-hole-list [thing]="thing()" />
     }
     <h3 class="h2 mt-4">How it moves</h3>
-    <fl-check-field label="It moves with an axle, a wheel or the steering" [checked]="thing().travel !== null" (changed)="setMoving($event)" />
+    <fl-check-field
+      label="It moves with an axle, a wheel or the steering"
+      [checked]="thing().travel !== null"
+      (changed)="setMoving($event)"
+    />
     @if (thing().travel; as travel) {
       <div class="grid grid-cols-2 gap-3 sm:grid-cols-4">
-        <fl-length-field label="Down, droop" [mostMm]="0" [leastMm]="-2000" [valueMm]="travel.heaveMm[0]" (changed)="move('heaveMm.0', $event)" />
-        <fl-length-field label="Up, bump" [leastMm]="0" [mostMm]="2000" [valueMm]="travel.heaveMm[1]" (changed)="move('heaveMm.1', $event)" />
-        <fl-number-field label="Roll each way, °" [limits]="travelFields.rollDeg" [value]="travel.rollDeg" (changed)="move('rollDeg', $event)" />
-        <fl-number-field label="Lock each way, °" [limits]="travelFields.lockDeg" [value]="travel.lockDeg" (changed)="move('lockDeg', $event)" />
+        <fl-length-field
+          label="Down, droop"
+          [mostMm]="0"
+          [leastMm]="-2000"
+          [valueMm]="travel.heaveMm[0]"
+          (changed)="move('heaveMm.0', $event)"
+        />
+        <fl-length-field
+          label="Up, bump"
+          [leastMm]="0"
+          [mostMm]="2000"
+          [valueMm]="travel.heaveMm[1]"
+          (changed)="move('heaveMm.1', $event)"
+        />
+        <fl-number-field
+          label="Roll each way, °"
+          [limits]="travelFields.rollDeg"
+          [value]="travel.rollDeg"
+          (changed)="move('rollDeg', $event)"
+        />
+        <fl-number-field
+          label="Lock each way, °"
+          [limits]="travelFields.lockDeg"
+          [value]="travel.lockDeg"
+          (changed)="move('lockDeg', $event)"
+        />
       </div>
       <div class="mt-2 grid grid-cols-[5.5rem_1fr_1fr_1fr_3rem] items-end gap-2">
         <span class="pb-3 text-sm">turns about</span>
@@ -104,7 +204,7 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
       </div>
     }
   `,
-}) // prettier-ignore
+})
 export class ThingDetail {
   private readonly store = inject(PlanStore);
   readonly thing = input.required<Thing>();
@@ -112,27 +212,43 @@ export class ThingDetail {
   protected readonly travelFields = TRAVEL.fields;
   protected readonly natures = NATURES.map((nature) => [nature, NATURE_NAMES[nature]] as const);
   protected readonly sections = SECTIONS.map((section) => [section, section] as const);
-  protected readonly sides = [['left', 'left'], ['right', 'right']] as const; // prettier-ignore
+  protected readonly sides = [
+    ['left', 'left'],
+    ['right', 'right'],
+  ] as const;
   protected readonly lengths = computed(() => LENGTHS[this.thing().shape.kind]);
   protected readonly snags = computed(() =>
-    this.store.laidOutSnags().filter(({ place }) => place.kind === 'thing' && place.id === this.thing().id),
+    this.store
+      .laidOutSnags()
+      .filter(({ place }) => place.kind === 'thing' && place.id === this.thing().id),
   );
   protected readonly pathMm = computed((): readonly Vec3[] | null => {
     const { shape } = this.thing();
     return shape.kind === 'bar' || shape.kind === 'pipe' ? shape.pathMm : null;
   });
-  protected readonly places = computed((): { name: string; path: string; index: number; at: Vec3 }[] => {
-    const { shape } = this.thing();
-    const path = this.pathMm();
-    if (path) return path.map((at, index) => ({ name: `station ${index + 1}`, path: `pathMm.${index}`, index, at }));
-    if (shape.kind === 'block')
-      return [
-        { name: 'least corner', path: 'minMm', index: 0, at: shape.minMm },
-        { name: 'most corner', path: 'maxMm', index: 1, at: shape.maxMm },
-      ];
-    if (shape.kind === 'wheel') return [{ name: 'centre', path: 'centreMm', index: 0, at: shape.centreMm }];
-    return shape.kind === 'mesh' ? [{ name: 'moved by', path: 'atMm', index: 0, at: shape.atMm }] : [];
-  });
+  protected readonly places = computed(
+    (): { name: string; path: string; index: number; at: Vec3 }[] => {
+      const { shape } = this.thing();
+      const path = this.pathMm();
+      if (path)
+        return path.map((at, index) => ({
+          name: `station ${index + 1}`,
+          path: `pathMm.${index}`,
+          index,
+          at,
+        }));
+      if (shape.kind === 'block')
+        return [
+          { name: 'least corner', path: 'minMm', index: 0, at: shape.minMm },
+          { name: 'most corner', path: 'maxMm', index: 1, at: shape.maxMm },
+        ];
+      if (shape.kind === 'wheel')
+        return [{ name: 'centre', path: 'centreMm', index: 0, at: shape.centreMm }];
+      return shape.kind === 'mesh'
+        ? [{ name: 'moved by', path: 'atMm', index: 0, at: shape.atMm }]
+        : [];
+    },
+  );
 
   protected text(path: string): string {
     return String(figureAt(this.thing().shape, path));
@@ -156,7 +272,9 @@ export class ThingDetail {
       (sum, { at }) => sum.map((v, i) => v + at[i]! / this.places().length) as unknown as Vec3,
       [0, 0, 0],
     );
-    this.change({ travel: moves ? { ...STILL, aboutMm: middle.map(Math.round) as unknown as Vec3 } : null });
+    this.change({
+      travel: moves ? { ...STILL, aboutMm: middle.map(Math.round) as unknown as Vec3 } : null,
+    });
   }
   protected extend(): void {
     const path = this.pathMm()!;

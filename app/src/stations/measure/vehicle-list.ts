@@ -1,5 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import { NATURE_NAMES, THING_KINDS, THING_SPECS, type Thing } from '@firm-line/core/shape/obstacles';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import {
+  NATURE_NAMES,
+  THING_KINDS,
+  THING_SPECS,
+  type Thing,
+} from '@firm-line/core/shape/obstacles';
 import { newThing } from '@firm-line/core/shape/obstacles/fresh';
 import { CLIP_SETTINGS, freshId, GATE, type Gate } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/lib/vec';
@@ -38,13 +51,24 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
           <option value="25.4">in inches</option>
           <option value="1000">in metres</option>
         </select>
-        <button type="button" class="btn px-3" [disabled]="reading()" (click)="file.click()">{{ reading() ? 'Reading…' : 'Choose file' }}</button>
-        <input #file type="file" accept=".glb,.gltf,.stl,.obj" class="hidden" aria-label="Mesh file" (change)="bring($event, +units.value)" />
+        <button type="button" class="btn px-3" [disabled]="reading()" (click)="file.click()">
+          {{ reading() ? 'Reading…' : 'Choose file' }}
+        </button>
+        <input
+          #file
+          type="file"
+          accept=".glb,.gltf,.stl,.obj"
+          class="hidden"
+          aria-label="Mesh file"
+          (change)="bring($event, +units.value)"
+        />
       </div>
       @if (fault(); as text) {
         <p class="fault" role="alert">{{ text }}</p>
       }
-      <p class="text-sm text-ink-soft">glTF, STL or OBJ. It stays in this browser; lines are measured to it.</p>
+      <p class="text-sm text-ink-soft">
+        glTF, STL or OBJ. It stays in this browser; lines are measured to it.
+      </p>
     </fl-fold>
     <ul>
       @for (thing of things(); track thing.id) {
@@ -54,28 +78,55 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
             [attr.data-thing]="thing.id"
             (click)="picked.emit(thing.id)"
           >
-            <span class="flex-1">{{ thing.name }}</span><span class="text-sm text-ink">{{ thing.says }}</span>
+            <span class="flex-1">{{ thing.name }}</span><span class="text-sm text-ink">{{
+              thing.says
+            }}</span>
           </button>
         </li>
       } @empty {
         <li class="py-2 text-sm text-ink-soft">
-          Begin with the rails and members that lines are clipped to, then whatever is hot or moves. Clearances, clips and found
-          ways rest on these.
+          Begin with the rails and members that lines are clipped to, then whatever is hot or moves.
+          Clearances, clips and found ways rest on these.
         </li>
       }
     </ul>
     <h2 class="h2 mt-5">Gates</h2>
-    <p class="text-sm text-ink-soft">What closes access: bed on, dash in. A joint inside a closed gate must be done before.</p>
+    <p class="text-sm text-ink-soft">
+      What closes access: bed on, dash in. A joint inside a closed gate must be done before.
+    </p>
     @for (gate of gates(); track gate.id) {
       <div class="flex items-center gap-2 border-t border-rule py-1">
-        <fl-text-field class="min-w-0 flex-1" [bare]="true" [field]="'gate-' + gate.id" [label]="'Name of gate ' + gate.name" [limits]="gateLimits.name" [value]="gate.name" (changed)="changeGate(gate.id, { name: $event })" />
-        <fl-check-field label="closed" [checked]="gate.closed" (changed)="changeGate(gate.id, { closed: $event })" />
-        <button type="button" class="btn px-3" [attr.aria-label]="'Delete gate ' + gate.name" (click)="removeGate(gate.id)">×</button>
+        <fl-text-field
+          class="min-w-0 flex-1"
+          [bare]="true"
+          [field]="'gate-' + gate.id"
+          [label]="'Name of gate ' + gate.name"
+          [limits]="gateLimits.name"
+          [value]="gate.name"
+          (changed)="changeGate(gate.id, { name: $event })"
+        />
+        <fl-check-field
+          label="closed"
+          [checked]="gate.closed"
+          (changed)="changeGate(gate.id, { closed: $event })"
+        />
+        <button
+          type="button"
+          class="btn px-3"
+          [attr.aria-label]="'Delete gate ' + gate.name"
+          (click)="removeGate(gate.id)"
+        >
+          ×
+        </button>
       </div>
       <fl-fold class="pb-2" summary="What it closes">
         @for (side of sides; track side.key) {
           <div class="grid grid-cols-3 gap-1">
-            <fl-vector-field [labels]="side.labels" [valueMm]="gate[side.key]" (changed)="changeGate(gate.id, side.of($event))" />
+            <fl-vector-field
+              [labels]="side.labels"
+              [valueMm]="gate[side.key]"
+              (changed)="changeGate(gate.id, side.of($event))"
+            />
           </div>
         }
       </fl-fold>
@@ -83,19 +134,56 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
     <button type="button" class="btn mt-1" (click)="addGate()">Add a gate</button>
     @if (holding(); as held) {
       <h2 class="h2 mt-5">How lines are held</h2>
-      <p class="text-sm text-ink-soft">Limits to begin with are common practice; what shakes this vehicle, you know best.</p>
+      <p class="text-sm text-ink-soft">
+        Limits to begin with are common practice; what shakes this vehicle, you know best.
+      </p>
       <div class="grid grid-cols-2 gap-2">
-        <fl-number-field label="Shakes the frame, Hz" [limits]="limits.frameHz"  [value]="held.frameHz" (changed)="hold({ frameHz: $event })" />
-        <fl-number-field label="Near the engine, Hz" [limits]="limits.engineHz"  [value]="held.engineHz" (changed)="hold({ engineHz: $event })" />
-        <fl-number-field label="Margin, times" [limits]="limits.margin"  [value]="held.margin" (changed)="hold({ margin: $event })" />
-        <fl-length-field label="Near is within" [limits]="limits.nearMm"  [valueMm]="held.nearMm" (changed)="hold({ nearMm: $event })" />
-        <fl-length-field label="Span at most" [limits]="limits.maxSpanMm"  [valueMm]="held.maxSpanMm" (changed)="hold({ maxSpanMm: $event })" />
-        <fl-length-field label="End to first clip" [limits]="limits.endMm"  [valueMm]="held.endMm" (changed)="hold({ endMm: $event })" />
-        <fl-length-field label="A bracket reaches" [limits]="limits.reachMm"  [valueMm]="held.reachMm" (changed)="hold({ reachMm: $event })" />
+        <fl-number-field
+          label="Shakes the frame, Hz"
+          [limits]="limits.frameHz"
+          [value]="held.frameHz"
+          (changed)="hold({ frameHz: $event })"
+        />
+        <fl-number-field
+          label="Near the engine, Hz"
+          [limits]="limits.engineHz"
+          [value]="held.engineHz"
+          (changed)="hold({ engineHz: $event })"
+        />
+        <fl-number-field
+          label="Margin, times"
+          [limits]="limits.margin"
+          [value]="held.margin"
+          (changed)="hold({ margin: $event })"
+        />
+        <fl-length-field
+          label="Near is within"
+          [limits]="limits.nearMm"
+          [valueMm]="held.nearMm"
+          (changed)="hold({ nearMm: $event })"
+        />
+        <fl-length-field
+          label="Span at most"
+          [limits]="limits.maxSpanMm"
+          [valueMm]="held.maxSpanMm"
+          (changed)="hold({ maxSpanMm: $event })"
+        />
+        <fl-length-field
+          label="End to first clip"
+          [limits]="limits.endMm"
+          [valueMm]="held.endMm"
+          (changed)="hold({ endMm: $event })"
+        />
+        <fl-length-field
+          label="A bracket reaches"
+          [limits]="limits.reachMm"
+          [valueMm]="held.reachMm"
+          (changed)="hold({ reachMm: $event })"
+        />
       </div>
     }
   `,
-}) // prettier-ignore
+})
 export class VehicleList {
   private readonly store = inject(PlanStore);
   private readonly meshes = inject(Meshes);
@@ -115,7 +203,12 @@ export class VehicleList {
     this.store.plan().things.map(({ id, name, nature, travel, holds }) => ({
       id,
       name,
-      says: nature === 'solid' ? (holds ? 'holds clips' : 'solid') : `${NATURE_NAMES[nature]}${travel ? ', travels' : ''}`,
+      says:
+        nature === 'solid'
+          ? holds
+            ? 'holds clips'
+            : 'solid'
+          : `${NATURE_NAMES[nature]}${travel ? ', travels' : ''}`,
     })),
   );
   protected readonly gates = computed(() => this.store.plan().gates);

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import type { Level } from '@firm-line/core/inspect';
 import { LevelSign } from '../../kit/level-sign';
 import { hostSize } from '../../kit/element-size';
@@ -118,7 +127,12 @@ const MARGIN = 16;
                 </text>
               }
               @if (part.level) {
-                <foreignObject [attr.x]="part.signX" [attr.y]="part.signY" width="22" height="22" class="pointer-events-none"
+                <foreignObject
+                  [attr.x]="part.signX"
+                  [attr.y]="part.signY"
+                  width="22"
+                  height="22"
+                  class="pointer-events-none"
                   ><fl-level-sign [level]="part.level"
                 /></foreignObject>
               }
@@ -132,7 +146,14 @@ const MARGIN = 16;
         [options]="[]"
         [value]="null"
       >
-        <button type="button" class="bar-btn" (click)="pan.fit()" title="The whole drawing, as large as fits (v)">Whole</button>
+        <button
+          type="button"
+          class="bar-btn"
+          (click)="pan.fit()"
+          title="The whole drawing, as large as fits (v)"
+        >
+          Whole
+        </button>
         <button type="button" class="bar-btn" aria-label="Larger" (click)="pan.zoom(1)">+</button>
         <button type="button" class="bar-btn" aria-label="Smaller" (click)="pan.zoom(-1)">−</button>
         <button
@@ -205,7 +226,9 @@ export class CircuitDrawing {
 
   /** Arrow keys move the drawing, plus and minus size it. */
   protected walk(event: KeyboardEvent): void {
-    const by = { ArrowLeft: [60, 0], ArrowRight: [-60, 0], ArrowUp: [0, 60], ArrowDown: [0, -60] }[event.key];
+    const by = { ArrowLeft: [60, 0], ArrowRight: [-60, 0], ArrowUp: [0, 60], ArrowDown: [0, -60] }[
+      event.key
+    ];
     if (by) this.pan.pan(by[0]!, by[1]!);
     else if (event.key === '+' || event.key === '=') this.pan.zoom(1);
     else if (event.key === '-') this.pan.zoom(-1);
@@ -218,7 +241,8 @@ export class CircuitDrawing {
     const view = this.store.view();
     const worst = new Map<string, Level>();
     const note = (partId: string | undefined, level: Level): void => {
-      if (partId && (!worst.has(partId) || RANK[level] > RANK[worst.get(partId)!])) worst.set(partId, level);
+      if (partId && (!worst.has(partId) || RANK[level] > RANK[worst.get(partId)!]))
+        worst.set(partId, level);
     };
     for (const { place, level } of this.store.snags()) {
       if (place.kind === 'port') note(view.ports.get(place.id)?.part.id, level);
@@ -233,7 +257,10 @@ export class CircuitDrawing {
   protected readonly drawing = computed(() => {
     const [laid, view] = [this.laid(), this.store.view()];
     if (!laid) return null;
-    const pipes = [...view.plan.lines.map((of) => ({ of, hose: false })), ...view.plan.hoses.map((of) => ({ of, hose: true }))];
+    const pipes = [
+      ...view.plan.lines.map((of) => ({ of, hose: false })),
+      ...view.plan.hoses.map((of) => ({ of, hose: true })),
+    ];
     const joined = new Set(pipes.flatMap(({ of }) => [of.ends.a.portId, of.ends.b.portId]));
     const size = (px: number): number => px + 2 * MARGIN;
     return {
@@ -263,18 +290,44 @@ export class CircuitDrawing {
         const box = this.graph().boxes.find((b) => b.id === part.id);
         if (!at || !box) return [];
         const level = this.levels().get(part.id) ?? null;
-        return [{
-          id: part.id, name: part.name.length > 19 ? `${part.name.slice(0, 18)}…` : part.name, at: `translate(${at.x} ${at.y})`, height: box.height, pictogram: PICTOGRAMS[part.kind], chosen: part.id === this.partId(), level,
-          words: `${part.name}${level ? `, ${level}` : ''}`, bleeder: part.ports.some((port) => port.role === 'bleeder'), signX: at.x + BOX_PX - 10, signY: at.y - 10,
-          ports: drawnPorts(part).flatMap((port) => {
-            const p = laid.ports.get(port.id);
-            if (!p) return [];
-            const west = p.x - at.x < BOX_PX / 2;
-            const text = port.role === 'spare' ? `${port.name}, capped` : joined.has(port.id) ? port.name : `${port.name}, open`;
-            return [{ id: port.id, x: p.x, y: p.y, joined: joined.has(port.id), text: text.slice(0, 22), textX: p.x + (west ? 10 : -10), anchor: west ? 'start' : 'end' }];
-          }),
-        }];
-      }), // prettier-ignore
+        return [
+          {
+            id: part.id,
+            name: part.name.length > 19 ? `${part.name.slice(0, 18)}…` : part.name,
+            at: `translate(${at.x} ${at.y})`,
+            height: box.height,
+            pictogram: PICTOGRAMS[part.kind],
+            chosen: part.id === this.partId(),
+            level,
+            words: `${part.name}${level ? `, ${level}` : ''}`,
+            bleeder: part.ports.some((port) => port.role === 'bleeder'),
+            signX: at.x + BOX_PX - 10,
+            signY: at.y - 10,
+            ports: drawnPorts(part).flatMap((port) => {
+              const p = laid.ports.get(port.id);
+              if (!p) return [];
+              const west = p.x - at.x < BOX_PX / 2;
+              const text =
+                port.role === 'spare'
+                  ? `${port.name}, capped`
+                  : joined.has(port.id)
+                    ? port.name
+                    : `${port.name}, open`;
+              return [
+                {
+                  id: port.id,
+                  x: p.x,
+                  y: p.y,
+                  joined: joined.has(port.id),
+                  text: text.slice(0, 22),
+                  textX: p.x + (west ? 10 : -10),
+                  anchor: west ? 'start' : 'end',
+                },
+              ];
+            }),
+          },
+        ];
+      }),
     };
   });
 }

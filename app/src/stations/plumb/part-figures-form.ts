@@ -1,5 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { factsOf, figuresOf, makesPressure, PART_FIGURES, type Part, type PartFact, type PartFigure } from '@firm-line/core/plan';
+import {
+  factsOf,
+  figuresOf,
+  makesPressure,
+  PART_FIGURES,
+  type Part,
+  type PartFact,
+  type PartFigure,
+} from '@firm-line/core/plan';
 import { galleriesOf } from '@firm-line/core/plan/network';
 import { CheckField } from '../../kit/fields/check-field';
 import { MaybeField } from '../../kit/fields/optional-number-field';
@@ -71,7 +79,11 @@ const FACT_NAMES: Record<PartFact, string> = {
           <p class="font-semibold">Which ports are connected inside</p>
           <p class="text-sm text-ink-soft">
             Ports of one gallery share their fluid.
-            {{ part().passages ? 'As you set it down.' : 'As such a part mostly has it: its sheet decides.' }}
+            {{
+              part().passages
+                ? 'As you set it down.'
+                : 'As such a part mostly has it: its sheet decides.'
+            }}
           </p>
           <div class="mt-1 grid grid-cols-2 gap-3">
             @for (port of part().ports; track port.id) {
@@ -86,7 +98,9 @@ const FACT_NAMES: Record<PartFact, string> = {
             }
           </div>
           @if (part().passages) {
-            <button type="button" class="link" (click)="clearPassages()">As such a part mostly has it</button>
+            <button type="button" class="link" (click)="clearPassages()">
+              As such a part mostly has it
+            </button>
           }
         </fieldset>
       }
@@ -95,7 +109,11 @@ const FACT_NAMES: Record<PartFact, string> = {
   `,
 })
 export class PartFiguresForm {
-  protected readonly families = [['glycol', 'glycol (DOT 3, 4, 5.1)'], ['silicone', 'silicone (DOT 5)'], ['mineral', 'mineral oil']] as const; // prettier-ignore
+  protected readonly families = [
+    ['glycol', 'glycol (DOT 3, 4, 5.1)'],
+    ['silicone', 'silicone (DOT 5)'],
+    ['mineral', 'mineral oil'],
+  ] as const;
   private readonly store = inject(PlanStore);
   readonly part = input.required<Part>();
   protected readonly figures = computed(() =>
@@ -107,12 +125,16 @@ export class PartFiguresForm {
         : ({ key, label: `${name}, ${unit}`, unit: 'number', least, most } as const);
     }),
   );
-  protected readonly facts = computed(() => factsOf(this.part().kind).map((key) => ({ key, name: FACT_NAMES[key] })));
+  protected readonly facts = computed(() =>
+    factsOf(this.part().kind).map((key) => ({ key, name: FACT_NAMES[key] })),
+  );
   protected readonly outlets = computed(() =>
     makesPressure(this.part()) ? this.part().ports.filter((port) => port.role === 'outlet') : [],
   );
 
-  protected readonly galleries = computed(() => galleriesOf(this.part()).map((ports) => ports.map(({ id }) => id)));
+  protected readonly galleries = computed(() =>
+    galleriesOf(this.part()).map((ports) => ports.map(({ id }) => id)),
+  );
   /** One more than there are, so that a port can be given its own. */
   protected readonly galleryNames = computed(() =>
     Array.from(
@@ -129,7 +151,9 @@ export class PartFiguresForm {
     const passages =
       to === ''
         ? rest
-        : [...rest, ...(Number(to) < rest.length ? [] : [[]])].map((ids, i) => (i === Number(to) ? [...ids, portId] : ids));
+        : [...rest, ...(Number(to) < rest.length ? [] : [[]])].map((ids, i) =>
+            i === Number(to) ? [...ids, portId] : ids,
+          );
     this.change({ passages: passages.filter((ids) => ids.length) });
   }
   protected clearPassages(): void {

@@ -35,7 +35,8 @@ function plugWords({ fitting }: Port, bench: Bench): string {
         <li class="border-t border-rule py-2" [attr.data-port]="row.port.id">
           <div class="flex items-center gap-2">
             <span class="mr-auto"
-              ><strong>{{ row.port.name }}</strong> <span class="ml-1 text-sm text-ink-soft">{{ row.port.role }}</span></span
+              ><strong>{{ row.port.name }}</strong>
+              <span class="ml-1 text-sm text-ink-soft">{{ row.port.role }}</span></span
             >
             <button
               type="button"
@@ -71,8 +72,15 @@ function plugWords({ fitting }: Port, bench: Bench): string {
           } @else if (row.port.role === 'bleeder') {
             <p class="text-sm text-ink-soft">The fluid leaves here when the part is bled.</p>
           } @else {
-            <form class="mt-1 flex gap-2" (submit)="$event.preventDefault(); join(row.port, other.value)">
-              <select #other class="field min-w-0 flex-1" [attr.aria-label]="'Join ' + row.port.name + ' to'">
+            <form
+              class="mt-1 flex gap-2"
+              (submit)="$event.preventDefault(); join(row.port, other.value)"
+            >
+              <select
+                #other
+                class="field min-w-0 flex-1"
+                [attr.aria-label]="'Join ' + row.port.name + ' to'"
+              >
                 <option value="">Open: join it to…</option>
                 @for (free of row.free; track free.id) {
                   <option [value]="free.id">{{ free.name }}</option>
@@ -88,7 +96,11 @@ function plugWords({ fitting }: Port, bench: Bench): string {
       }
     </ul>
     @if (leaks().length) {
-      <section class="mt-3 border-t border-rule pt-2 text-sm" aria-label="What a leak takes" data-test="lost">
+      <section
+        class="mt-3 border-t border-rule pt-2 text-sm"
+        aria-label="What a leak takes"
+        data-test="lost"
+      >
         @for (leak of leaks(); track leak.at) {
           <p class="py-0.5">
             <strong>{{ leak.at }}</strong> {{ leak.words }}
@@ -107,38 +119,61 @@ export class PartPanel {
 
   protected readonly snags = computed(() => {
     const ports = new Set(this.part().ports.map((port) => port.id));
-    return this.store.laidOutSnags().filter(({ place }) => place.kind === 'port' && ports.has(place.id));
+    return this.store
+      .laidOutSnags()
+      .filter(({ place }) => place.kind === 'port' && ports.has(place.id));
   });
   /** What one leak takes and what is left, for each of its galleries where it has several. */
   protected readonly leaks = computed(() => {
     const { plan } = this.store.view();
     const network = planNetwork(plan);
-    const galleries = galleriesOf(this.part()).filter(([first]) => first && network.index.has(first.id));
+    const galleries = galleriesOf(this.part()).filter(
+      ([first]) => first && network.index.has(first.id),
+    );
     const names = (parts: readonly Part[]): string => parts.map(({ name }) => name).join(', ');
     return galleries.flatMap(([first]) => {
       const gone = lostTo(network, plan.parts, first!.id);
       const left = plan.parts.filter((part) => isWorker(part) && !gone.includes(part));
       const words = `${names(gone)} ${gone.length > 1 ? 'are' : 'is'} lost; ${left.length ? `${names(left)} ${left.length > 1 ? 'are' : 'is'} left` : 'nothing is left'}.`;
-      return gone.length ? [{ at: galleries.length > 1 ? `If ${first!.name} leaks:` : 'If it leaks:', words }] : [];
+      return gone.length
+        ? [{ at: galleries.length > 1 ? `If ${first!.name} leaks:` : 'If it leaks:', words }]
+        : [];
     });
   });
   protected readonly rows = computed(() => {
     const view = this.store.view();
     // What each port is joined by: a line, or a hose that is screwed to it.
     const held = new Map<string, { name: string; words: string; ref: Ref }>();
-    const hold = (portId: string | null | undefined, kind: 'line' | 'hose', id: string, name: string, to: string): void => {
+    const hold = (
+      portId: string | null | undefined,
+      kind: 'line' | 'hose',
+      id: string,
+      name: string,
+      to: string,
+    ): void => {
       if (portId) held.set(portId, { name, words: `${name}${to}`, ref: { kind, id } });
     };
     for (const { ends, id, name } of view.plan.hoses)
-      for (const { portId, through } of [ends.a, ends.b]) if (!through) hold(portId, 'hose', id, name, ', a hose');
+      for (const { portId, through } of [ends.a, ends.b])
+        if (!through) hold(portId, 'hose', id, name, ', a hose');
     for (const { line, ports } of view.lines)
       for (const [at, far] of [
         [ports.a, ports.b],
         [ports.b, ports.a],
       ] as const)
-        hold(at?.port.id, 'line', line.id, line.name, ` to ${far ? `${far.part.name}, ${far.port.name}` : 'an open end'}`);
+        hold(
+          at?.port.id,
+          'line',
+          line.id,
+          line.name,
+          ` to ${far ? `${far.part.name}, ${far.port.name}` : 'an open end'}`,
+        );
     const open = [...view.ports.values()].filter(
-      ({ part, port }) => part.id !== this.part().id && !held.has(port.id) && port.role !== 'bleeder' && port.role !== 'spare',
+      ({ part, port }) =>
+        part.id !== this.part().id &&
+        !held.has(port.id) &&
+        port.role !== 'bleeder' &&
+        port.role !== 'spare',
     );
     return this.part().ports.map((port) => {
       return {

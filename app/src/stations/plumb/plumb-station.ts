@@ -14,18 +14,26 @@ import { Empty } from '../../kit/empty-state';
   selector: 'fl-plumb-station',
   imports: [Empty, Hints, CircuitDrawing, PartPanel, AddPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'flex min-h-0 flex-1 flex-col', '[class]': "room.full() ? 'h-dvh' : 'lg:h-[calc(100dvh-4.3rem)] lg:flex-none'" },
+  host: {
+    class: 'flex min-h-0 flex-1 flex-col',
+    '[class]': "room.full() ? 'h-dvh' : 'lg:h-[calc(100dvh-4.3rem)] lg:flex-none'",
+  },
   template: `
     <h1 class="sr-only">Plumb</h1>
     @if (store.view(); as view) {
-      <div class="grid min-h-0 flex-1 lg:grid-rows-[minmax(0,1fr)]" [class]="room.alone() ? '' : 'lg:grid-cols-[1fr_20rem]'">
+      <div
+        class="grid min-h-0 flex-1 lg:grid-rows-[minmax(0,1fr)]"
+        [class]="room.alone() ? '' : 'lg:grid-cols-[1fr_20rem]'"
+      >
         <section class="flex min-h-[32rem] min-w-0 flex-col lg:min-h-0" aria-label="The circuits">
           <ul class="flex flex-wrap gap-x-6 gap-y-1 px-4 pt-3 text-sm" aria-label="Circuits">
             @for (circuit of circuits(); track circuit.id) {
               <li class="flex items-center gap-2">
                 <span
                   class="h-1.5 w-8 rounded"
-                  [class]="{ fluid: 'bg-fluid', copper: 'bg-copper', slate: 'bg-slate' }[circuit.ink]"
+                  [class]="
+                    { fluid: 'bg-fluid', copper: 'bg-copper', slate: 'bg-slate' }[circuit.ink]
+                  "
                 ></span
                 >{{ circuit.name }}
               </li>
@@ -74,7 +82,9 @@ import { Empty } from '../../kit/empty-state';
           <h2 class="h2 mt-5">Add a part</h2>
           <fl-add-part (added)="choose($event.id)" />
           <h2 class="h2 mt-5">Start from a layout</h2>
-          <p class="text-sm text-ink-soft">It is added to what is here. Every place in it is a guess until you measure it.</p>
+          <p class="text-sm text-ink-soft">
+            It is added to what is here. Every place in it is a guess until you measure it.
+          </p>
           <form class="my-1 flex gap-2" (submit)="$event.preventDefault(); start(layout.value)">
             <select #layout class="field min-w-0 flex-1" aria-label="Layout">
               @for (option of layouts; track option.id) {
@@ -84,8 +94,8 @@ import { Empty } from '../../kit/empty-state';
             <button type="submit" class="btn px-3">Start</button>
           </form>
           <p class="mt-5 text-sm text-ink-soft">
-            The part makers' sheets and local rules come first. Feed and pressure ports of a master are not to be swapped; a
-            hydraulic handbrake is no parking brake.
+            The part makers' sheets and local rules come first. Feed and pressure ports of a master
+            are not to be swapped; a hydraulic handbrake is no parking brake.
           </p>
         </aside>
       </div>
@@ -108,7 +118,11 @@ export class PlumbStation {
 
   /** Circuits that have lines. */
   protected readonly circuits = computed(() =>
-    this.store.plan().circuits.filter((circuit) => this.store.plan().lines.some((line) => line.circuitId === circuit.id)),
+    this.store
+      .plan()
+      .circuits.filter((circuit) =>
+        this.store.plan().lines.some((line) => line.circuitId === circuit.id),
+      ),
   );
   protected readonly lineId = computed(() => this.selection.line()?.line.id ?? null);
 
@@ -123,7 +137,11 @@ export class PlumbStation {
     const parts = added(drawn.parts, plan.parts);
     this.store.apply({
       edit: 'addLayout',
-      with: { parts, circuits: added(drawn.circuits, plan.circuits), lines: added(drawn.lines, plan.lines) },
+      with: {
+        parts,
+        circuits: added(drawn.circuits, plan.circuits),
+        lines: added(drawn.lines, plan.lines),
+      },
     });
     if (parts[0]) this.choose(parts[0].id);
   }

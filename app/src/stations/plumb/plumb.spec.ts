@@ -20,15 +20,20 @@ describe('the circuits as a graph', () => {
     expect(boxes).toHaveLength(gannet().parts.length);
     expect(wires).toHaveLength(gannet().lines.length);
     const sides = new Map(boxes.flatMap((box) => box.ports.map((port) => [port.id, port.side])));
-    for (const wire of wires) expect([sides.get(wire.from), sides.get(wire.to)]).toEqual(['EAST', 'WEST']);
+    for (const wire of wires)
+      expect([sides.get(wire.from), sides.get(wire.to)]).toEqual(['EAST', 'WEST']);
   });
   test('ports lie on their boxes, apart from one another; bleeders are no ports of the drawing', () => {
     for (const box of boxes) {
       for (const port of box.ports)
-        expect(port.y > 0 && port.y < box.height && (port.x === 0 || port.x === box.width)).toBe(true);
+        expect(port.y > 0 && port.y < box.height && (port.x === 0 || port.x === box.width)).toBe(
+          true,
+        );
       expect(new Set(box.ports.map((port) => `${port.x} ${port.y}`)).size).toBe(box.ports.length);
     }
-    expect(boxes.flatMap((box) => box.ports).some((port) => port.id.startsWith('bleed'))).toBe(false);
+    expect(boxes.flatMap((box) => box.ports).some((port) => port.id.startsWith('bleed'))).toBe(
+      false,
+    );
   });
 });
 
@@ -36,16 +41,25 @@ describe('Plumb', () => {
   test('what one leak takes is said for each gallery of a part', async () => {
     const at = await open('q8', 'port-master-front');
     const said = at.texts('[data-test=lost] p');
-    expect(said[0]).toMatch(/^If front outlet leaks: Front left, Front right are lost; .*Rear left, Rear right.* are left/);
+    expect(said[0]).toMatch(
+      /^If front outlet leaks: Front left, Front right are lost; .*Rear left, Rear right.* are left/,
+    );
     expect(said[1]).toMatch(/^If rear outlet leaks: Rear left, Rear right are lost/);
   });
   test('its passages are set by gallery and go back to what its kind has', async () => {
     const at = await open('q9', 'port-rt-in');
-    const own = () => at.store.plan().parts.find((part) => part.ports.some(({ id }) => id === 'port-rt-in'))!.passages;
+    const own = () =>
+      at.store.plan().parts.find((part) => part.ports.some(({ id }) => id === 'port-rt-in'))!
+        .passages;
     expect(own()).toBeUndefined();
     await at.choose(at.one<HTMLSelectElement>('#gallery-port-rt-right'), 'gallery 2');
-    expect(own()).toEqual([['port-rt-in', 'port-rt-left'], ['port-rt-right']]); // prettier-ignore
-    expect(at.store.snags().filter(({ rule }) => rule === 'part-unfed').map(({ where }) => where)).toEqual(['Rear right']); // prettier-ignore
+    expect(own()).toEqual([['port-rt-in', 'port-rt-left'], ['port-rt-right']]);
+    expect(
+      at.store
+        .snags()
+        .filter(({ rule }) => rule === 'part-unfed')
+        .map(({ where }) => where),
+    ).toEqual(['Rear right']);
     await at.click(at.button('As such a part mostly has it'));
     expect(own()).toBeUndefined();
   });
@@ -60,14 +74,18 @@ describe('Plumb', () => {
   test('a line taken out leaves an open port, which is joined again by a straight run', async () => {
     const at = await open('q2', 'port-rt-in');
     await at.click(at.button('Remove R2'));
-    expect(at.texts('fl-part-panel fl-snag-row')[0]).toMatch(/No line ends here and it is not capped/);
+    expect(at.texts('fl-part-panel fl-snag-row')[0]).toMatch(
+      /No line ends here and it is not capped/,
+    );
     const select = at.one<HTMLSelectElement>('[data-port=port-rt-left] select');
     expect([...select.options].map((option) => option.text.trim())).toEqual([
       'Open: join it to…',
       'Rear left, hose end at bracket',
     ]);
     await at.choose(select, 'Rear left');
-    at.one<HTMLFormElement>('[data-port=port-rt-left] form').dispatchEvent(new Event('submit', { cancelable: true }));
+    at.one<HTMLFormElement>('[data-port=port-rt-left] form').dispatchEvent(
+      new Event('submit', { cancelable: true }),
+    );
     await at.settle();
     const line = at.store.view().lines.at(-1)!;
     expect([line.line.circuitId, line.line.ends.a.portId, line.line.ends.b.portId]).toEqual([
@@ -85,20 +103,28 @@ describe('Plumb', () => {
     const free = (): string[] => at.texts('[aria-label="Join hose end at bracket to"] option');
     await at.settle();
     expect(free()).toContain('Rear tee, left');
-    const ends = { a: { ...hoses[0]!.ends.a, portId: 'port-rt-left', through: false }, b: { ...hoses[0]!.ends.b, portId: 'port-fl' } };
-    at.store.apply({ edit: 'addHose', with: { hose: { ...hoses[0]!, id: 'hose-x', name: 'H9', circuitId: 'circuit-2', ends } } });
+    const ends = {
+      a: { ...hoses[0]!.ends.a, portId: 'port-rt-left', through: false },
+      b: { ...hoses[0]!.ends.b, portId: 'port-fl' },
+    };
+    at.store.apply({
+      edit: 'addHose',
+      with: { hose: { ...hoses[0]!, id: 'hose-x', name: 'H9', circuitId: 'circuit-2', ends } },
+    });
     await at.settle();
     expect(free()).not.toContain('Rear tee, left');
     TestBed.inject(Selection).chooseTarget({ kind: 'port', id: 'port-rt-left' });
     await at.settle();
     expect(at.texts('[data-port=port-rt-left]')[0]).toContain('H9, a hose');
-  }); // prettier-ignore
+  });
 
   test('a layout is added beside what is there and can be undone in one step', async () => {
     const at = await open('q3', 'port-rt-in');
     const before = at.store.plan();
     await at.choose(at.one<HTMLSelectElement>('[aria-label=Layout]'), 'Motorcycle');
-    [...at.root.querySelectorAll('form')].at(-1)!.dispatchEvent(new Event('submit', { cancelable: true }));
+    [...at.root.querySelectorAll('form')]
+      .at(-1)!
+      .dispatchEvent(new Event('submit', { cancelable: true }));
     await at.settle();
     expect(at.store.plan().lines).toHaveLength(before.lines.length + 2);
     expect(at.texts('fl-part-panel h2')).toEqual(['Hand master']);

@@ -17,43 +17,89 @@ const WORKING_MPA = 7;
   host: { class: 'block' },
   template: `
     <details class="card p-5" [open]="tests().length > 0">
-      <summary class="flex min-h-tap items-center text-lg font-bold">Air test of dry lines (nobody must do it)</summary>
-      <p class="mt-1">Before fluid, lines alone: both ends plugged; calipers, cylinders, master and reservoir off. Dry air or nitrogen through a regulator with a relief valve, behind a shield. Never oxygen. It finds gross leaks and never replaces the hydraulic hold.</p>
-      <p class="mt-2 text-lg font-bold text-stop">✗ At most {{ ceiling().toFixed(2) }} MPa ({{ (ceiling() * 145.04).toFixed(0) }} psi): a tenth of what the lines are worked at, and never over 0.7.</p>
+      <summary class="flex min-h-tap items-center text-lg font-bold">
+        Air test of dry lines (nobody must do it)
+      </summary>
+      <p class="mt-1">
+        Before fluid, lines alone: both ends plugged; calipers, cylinders, master and reservoir off.
+        Dry air or nitrogen through a regulator with a relief valve, behind a shield. Never oxygen.
+        It finds gross leaks and never replaces the hydraulic hold.
+      </p>
+      <p class="mt-2 text-lg font-bold text-stop">
+        ✗ At most {{ ceiling().toFixed(2) }} MPa ({{ (ceiling() * 145.04).toFixed(0) }} psi): a
+        tenth of what the lines are worked at, and never over 0.7.
+      </p>
       @if (wet()) {
-        <p class="fault mt-2">Fluid has gone in: a wet line is not tested with gas. The hold finds its leaks.</p>
+        <p class="fault mt-2">
+          Fluid has gone in: a wet line is not tested with gas. The hold finds its leaks.
+        </p>
       } @else {
-        <fieldset class="mt-3"><legend class="label">Lines that are plugged together</legend>
+        <fieldset class="mt-3">
+          <legend class="label">Lines that are plugged together</legend>
           <div class="mt-1 flex flex-wrap gap-2">
             @for (line of lines(); track line.id) {
-              <button type="button" [class]="picked().includes(line.id) ? 'btn-dark' : 'btn'" [attr.aria-pressed]="picked().includes(line.id)" (click)="pick(line.id)">{{ line.name }}{{ picked().includes(line.id) ? ' ✓' : '' }}</button>
+              <button
+                type="button"
+                [class]="picked().includes(line.id) ? 'btn-dark' : 'btn'"
+                [attr.aria-pressed]="picked().includes(line.id)"
+                (click)="pick(line.id)"
+              >
+                {{ line.name }}{{ picked().includes(line.id) ? ' ✓' : '' }}
+              </button>
             }
           </div>
         </fieldset>
         @if (picked().length) {
-          <fl-figures-form class="mt-3" [figures]="figures()" name="Take this test" (taken)="take($event)" />
+          <fl-figures-form
+            class="mt-3"
+            [figures]="figures()"
+            name="Take this test"
+            (taken)="take($event)"
+          />
         }
       }
       <ul class="mt-3">
         @for (one of tests(); track one.id) {
-          <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2" data-test="air-test"><span class="font-semibold">{{ one.names }}</span><span [class]="one.ink">{{ one.words }}</span><button type="button" class="btn ml-auto" (click)="remove(one.id)">Remove</button></li>
+          <li
+            class="flex flex-wrap items-center gap-3 border-t border-rule py-2"
+            data-test="air-test"
+          >
+            <span class="font-semibold">{{ one.names }}</span
+            ><span [class]="one.ink">{{ one.words }}</span
+            ><button type="button" class="btn ml-auto" (click)="remove(one.id)">Remove</button>
+          </li>
         }
       </ul>
     </details>
   `,
-}) // prettier-ignore
+})
 export class AirTestForm {
   private readonly sheet = inject(ProveSheet);
   private readonly store = inject(PlanStore);
   protected readonly picked = signal<readonly string[]>([]);
-  protected readonly ceiling = computed(() => airCeilingMPa(this.store.plan().trailer?.actuatorMPa ?? WORKING_MPA));
+  protected readonly ceiling = computed(() =>
+    airCeilingMPa(this.store.plan().trailer?.actuatorMPa ?? WORKING_MPA),
+  );
   protected readonly wet = computed(() =>
-    fillingOf(this.store.plan()).runs.some((run) => replay(run).state.corners.some(({ ml }) => ml > 0)),
+    fillingOf(this.store.plan()).runs.some((run) =>
+      replay(run).state.corners.some(({ ml }) => ml > 0),
+    ),
   );
   protected readonly lines = computed(() => this.sheet.view().lines.map(({ line }) => line));
-  private readonly volume = computed(() => this.sheet.view().lines.filter(({ line }) => this.picked().includes(line.id)).reduce((sum, { volumeMl }) => sum + volumeMl, 0)); // prettier-ignore
+  private readonly volume = computed(() =>
+    this.sheet
+      .view()
+      .lines.filter(({ line }) => this.picked().includes(line.id))
+      .reduce((sum, { volumeMl }) => sum + volumeMl, 0),
+  );
   protected readonly figures = computed((): Figure[] => [
-    { key: 'volumeMl', label: 'Volume with its hoses, mL', least: 0.1, most: 1e6, first: Math.round(this.volume() * 10) / 10 },
+    {
+      key: 'volumeMl',
+      label: 'Volume with its hoses, mL',
+      least: 0.1,
+      most: 1e6,
+      first: Math.round(this.volume() * 10) / 10,
+    },
     { key: 'startMPa', label: 'Pressure at first, MPa', least: 0, most: this.ceiling() },
     { key: 'endMPa', label: 'Pressure at the end, MPa', least: 0, most: this.ceiling() },
     { key: 'startC', label: 'Temperature at first, °C', least: -60, most: 100 },
@@ -64,22 +110,72 @@ export class AirTestForm {
   ]);
   protected readonly tests = computed(() =>
     this.sheet.proving().airTests.map((test) => {
-      const { verdict, lossMlPerMin, lossSigmaMlPerMin = 0, minutesNeeded, warming } = judgeAir(test);
+      const {
+        verdict,
+        lossMlPerMin,
+        lossSigmaMlPerMin = 0,
+        minutesNeeded,
+        warming,
+      } = judgeAir(test);
       const isNow = test.rests === lineRests(this.sheet.view(), test.lineIds);
-      const names = this.lines().filter(({ id }) => test.lineIds.includes(id)).map(({ name }) => name).join(', ') || 'Lines that are gone';
+      const names =
+        this.lines()
+          .filter(({ id }) => test.lineIds.includes(id))
+          .map(({ name }) => name)
+          .join(', ') || 'Lines that are gone';
       const loss = `${lossMlPerMin.toFixed(2)} ± ${(2 * lossSigmaMlPerMin).toFixed(2)} mL of free air a minute`;
-      const words = !isNow ? '▲ Void: changed since.' : verdict === 'tight' ? `✓ Tight: ${loss}.${warming ? ' It gained: it is warmer than the probe says.' : ''}` : verdict === 'cannot-tell' ? `▲ Cannot tell: ${loss}. ${minutesNeeded!.toFixed(0)} minutes would.` : `${verdict === 'leaks' ? '✗ Leaks' : '▲ Watch it'}: ${loss}.`;
-      return { id: test.id, names, words, ink: !isNow || verdict === 'cannot-tell' || verdict === 'watch' ? 'text-ink' : verdict === 'tight' ? 'text-ok' : 'text-stop' };
+      const words = !isNow
+        ? '▲ Void: changed since.'
+        : verdict === 'tight'
+          ? `✓ Tight: ${loss}.${warming ? ' It gained: it is warmer than the probe says.' : ''}`
+          : verdict === 'cannot-tell'
+            ? `▲ Cannot tell: ${loss}. ${minutesNeeded!.toFixed(0)} minutes would.`
+            : `${verdict === 'leaks' ? '✗ Leaks' : '▲ Watch it'}: ${loss}.`;
+      return {
+        id: test.id,
+        names,
+        words,
+        ink:
+          !isNow || verdict === 'cannot-tell' || verdict === 'watch'
+            ? 'text-ink'
+            : verdict === 'tight'
+              ? 'text-ok'
+              : 'text-stop',
+      };
     }),
-  ); // prettier-ignore
+  );
   protected pick(id: string): void {
-    this.picked.update((ids) => (ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id]));
+    this.picked.update((ids) =>
+      ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id],
+    );
   }
   protected take(said: Record<string, number>): void {
     const { airTests } = this.sheet.proving();
-    const { volumeMl, startMPa, endMPa, startC, endC, minutes, sigmaMPa, sigmaC } = said as Record<'volumeMl' | 'startMPa' | 'endMPa' | 'startC' | 'endC' | 'minutes' | 'sigmaMPa' | 'sigmaC', number>; // prettier-ignore
+    const { volumeMl, startMPa, endMPa, startC, endC, minutes, sigmaMPa, sigmaC } = said as Record<
+      'volumeMl' | 'startMPa' | 'endMPa' | 'startC' | 'endC' | 'minutes' | 'sigmaMPa' | 'sigmaC',
+      number
+    >;
     const rests = lineRests(this.sheet.view(), this.picked());
-    this.sheet.set({ airTests: [...airTests, { id: freshIn('air', airTests), at: new Date().toISOString(), lineIds: this.picked(), volumeMl, startMPa, endMPa, startC, endC, minutes, limitMlPerMin: 0.1, sigmaMPa, sigmaC, rests }] }); // prettier-ignore
+    this.sheet.set({
+      airTests: [
+        ...airTests,
+        {
+          id: freshIn('air', airTests),
+          at: new Date().toISOString(),
+          lineIds: this.picked(),
+          volumeMl,
+          startMPa,
+          endMPa,
+          startC,
+          endC,
+          minutes,
+          limitMlPerMin: 0.1,
+          sigmaMPa,
+          sigmaC,
+          rests,
+        },
+      ],
+    });
     this.picked.set([]);
   }
   protected remove(id: string): void {

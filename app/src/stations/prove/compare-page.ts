@@ -13,36 +13,54 @@ import { STATIONS } from '../registry';
   host: { class: 'block p-5' },
   template: `
     <h2 class="text-2xl font-bold">Two plans compared</h2>
-    <p class="mt-1 max-w-prose">Beside which? What stands here is what {{ name() }} has otherwise.</p>
+    <p class="mt-1 max-w-prose">
+      Beside which? What stands here is what {{ name() }} has otherwise.
+    </p>
     <div class="mt-3 flex flex-wrap items-end gap-3">
-      <div><label class="label block" for="other">A plan in this browser</label>
-        <select #other id="other" class="field" (change)="pick(other.value)"><option value="">choose…</option>
+      <div>
+        <label class="label block" for="other">A plan in this browser</label>
+        <select #other id="other" class="field" (change)="pick(other.value)">
+          <option value="">choose…</option>
           @for (one of others(); track one.id) {
             <option [value]="one.id">{{ one.name }}</option>
           }
         </select>
       </div>
-      <label class="btn min-h-14">Or its earlier self, from a file<input #file type="file" accept=".json" class="sr-only" (change)="open(file)" /></label>
-      <button type="button" class="btn min-h-14" [disabled]="!atOpen()" (click)="was.set(atOpen())">As it was opened</button>
+      <label class="btn min-h-14"
+        >Or its earlier self, from a file<input
+          #file
+          type="file"
+          accept=".json"
+          class="sr-only"
+          (change)="open(file)"
+      /></label>
+      <button type="button" class="btn min-h-14" [disabled]="!atOpen()" (click)="was.set(atOpen())">
+        As it was opened
+      </button>
     </div>
     @if (fault()) {
       <p class="fault mt-3" role="alert">{{ fault() }}</p>
     }
     @if (was(); as was) {
-      <h3 class="mt-5 text-xl font-bold" data-test="compared">{{ count() }} beside “{{ was.name }}”</h3>
+      <h3 class="mt-5 text-xl font-bold" data-test="compared">
+        {{ count() }} beside “{{ was.name }}”
+      </h3>
       @for (group of groups(); track group.name) {
         <section class="card mt-3 p-4" [attr.aria-label]="group.name" data-test="differences">
           <h4 class="h2">{{ group.name }}</h4>
           <ul>
             @for (one of group.found; track $index) {
-              <li class="border-t border-rule py-1"><span class="font-semibold">{{ one.where }}</span>: {{ one.text }}</li>
+              <li class="border-t border-rule py-1">
+                <span class="font-semibold">{{ one.where }}</span
+                >: {{ one.text }}
+              </li>
             }
           </ul>
         </section>
       }
     }
   `,
-}) // prettier-ignore
+})
 export class ComparePage {
   private readonly store = inject(PlanStore);
   private readonly db = inject(PlanDb);
@@ -60,10 +78,23 @@ export class ComparePage {
     const count = this.found().length;
     return count ? `${count} ${count === 1 ? 'difference' : 'differences'}` : 'Nothing differs';
   });
-  protected readonly groups = computed(() => [...STATIONS.map(({ path, name }) => ({ path, name }))].map(({ path, name }) => ({ name, found: this.found().filter(({ station }) => station === path) })).filter(({ found }) => found.length)); // prettier-ignore
+  protected readonly groups = computed(() =>
+    [...STATIONS.map(({ path, name }) => ({ path, name }))]
+      .map(({ path, name }) => ({
+        name,
+        found: this.found().filter(({ station }) => station === path),
+      }))
+      .filter(({ found }) => found.length),
+  );
 
   constructor() {
-    void this.db.all().then((list) => this.others.set(list.filter(({ id, deletedAt }) => !deletedAt && id !== this.store.plan().id)), () => undefined); // prettier-ignore
+    void this.db.all().then(
+      (list) =>
+        this.others.set(
+          list.filter(({ id, deletedAt }) => !deletedAt && id !== this.store.plan().id),
+        ),
+      () => undefined,
+    );
   }
   protected async pick(id: string): Promise<void> {
     if (!id) return;

@@ -19,32 +19,79 @@ import { SelectField } from '../../kit/fields/select-field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <label class="btn min-h-14" [class.opacity-60]="disabled()">A logger's file (CSV)<input #file type="file" accept=".csv,.txt,text/csv" class="sr-only" [disabled]="disabled()" (change)="open(file)" /></label>
+    <label class="btn min-h-14" [class.opacity-60]="disabled()"
+      >A logger's file (CSV)<input
+        #file
+        type="file"
+        accept=".csv,.txt,text/csv"
+        class="sr-only"
+        [disabled]="disabled()"
+        (change)="open(file)"
+    /></label>
     @if (fault()) {
       <p class="fault mt-2" role="alert">{{ fault() }}</p>
     }
     @if (table(); as table) {
       <div class="mt-3 rounded-lg border border-rule p-3" data-test="csv">
         <div class="grid gap-3 sm:grid-cols-4">
-          <fl-select-field field="csv-p" label="Pressure is in" [options]="columns()" [value]="'' + choice()!.pressure" (changed)="set({ pressure: +$event! })" />
-          <fl-select-field field="csv-pu" label="in" [options]="pressureUnits" [value]="choice()!.pressureUnit" (changed)="set({ pressureUnit: $event! })" />
-          <fl-select-field field="csv-t" label="Travel is in" [options]="columns()" [value]="'' + choice()!.travel" (changed)="set({ travel: +$event! })" />
-          <fl-select-field field="csv-tu" label="in" [options]="travelUnits" [value]="choice()!.travelUnit" (changed)="set({ travelUnit: $event! })" />
+          <fl-select-field
+            field="csv-p"
+            label="Pressure is in"
+            [options]="columns()"
+            [value]="'' + choice()!.pressure"
+            (changed)="set({ pressure: +$event! })"
+          />
+          <fl-select-field
+            field="csv-pu"
+            label="in"
+            [options]="pressureUnits"
+            [value]="choice()!.pressureUnit"
+            (changed)="set({ pressureUnit: $event! })"
+          />
+          <fl-select-field
+            field="csv-t"
+            label="Travel is in"
+            [options]="columns()"
+            [value]="'' + choice()!.travel"
+            (changed)="set({ travel: +$event! })"
+          />
+          <fl-select-field
+            field="csv-tu"
+            label="in"
+            [options]="travelUnits"
+            [value]="choice()!.travelUnit"
+            (changed)="set({ travelUnit: $event! })"
+          />
         </div>
-        <p class="mt-2 font-semibold">{{ read()!.points.length }} readings{{ read()!.bad.length ? ', ' + read()!.bad.length + (read()!.bad.length === 1 ? ' row is none:' : ' rows are none:') : ', every row is one.' }}</p>
+        <p class="mt-2 font-semibold">
+          {{ read()!.points.length }} readings{{
+            read()!.bad.length
+              ? ', ' +
+                read()!.bad.length +
+                (read()!.bad.length === 1 ? ' row is none:' : ' rows are none:')
+              : ', every row is one.'
+          }}
+        </p>
         <ul class="text-sm">
           @for (one of read()!.bad.slice(0, 6); track one.line) {
             <li>Line {{ one.line }}: {{ one.why }}.</li>
           }
         </ul>
         <div class="mt-2 flex flex-wrap gap-2">
-          <button type="button" class="btn-main" [disabled]="!read()!.points.length" (click)="take()">{{ read()!.bad.length ? 'Take the good rows' : 'Take them' }}</button>
+          <button
+            type="button"
+            class="btn-main"
+            [disabled]="!read()!.points.length"
+            (click)="take()"
+          >
+            {{ read()!.bad.length ? 'Take the good rows' : 'Take them' }}
+          </button>
           <button type="button" class="btn" (click)="table$.set(null)">Take nothing</button>
         </div>
       </div>
     }
   `,
-}) // prettier-ignore
+})
 export class CsvForm {
   readonly disabled = input(false);
   readonly taken = output<readonly PedalPoint[]>();
@@ -52,10 +99,12 @@ export class CsvForm {
   protected readonly table = this.table$.asReadonly();
   protected readonly choice = signal<ColumnChoice | null>(null);
   protected readonly fault = signal('');
-  protected readonly columns = computed(() => (this.table()?.columns ?? []).map((name, i) => [String(i), name] as const));
-  protected readonly pressureUnits = (Object.keys(PRESSURE_UNITS) as (keyof typeof PRESSURE_UNITS)[]).map(
-    (unit) => [unit, unit] as const,
+  protected readonly columns = computed(() =>
+    (this.table()?.columns ?? []).map((name, i) => [String(i), name] as const),
   );
+  protected readonly pressureUnits = (
+    Object.keys(PRESSURE_UNITS) as (keyof typeof PRESSURE_UNITS)[]
+  ).map((unit) => [unit, unit] as const);
   protected readonly travelUnits = (Object.keys(TRAVEL_UNITS) as (keyof typeof TRAVEL_UNITS)[]).map(
     (unit) => [unit, unit] as const,
   );

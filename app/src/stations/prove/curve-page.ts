@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  inject,
+  signal,
+} from '@angular/core';
 import { circuitRests, findFault, judgeCurve, type Known } from '@firm-line/core/stations/prove';
 import { ENGINE, freshIn, type CurveTaken, type PedalPoint } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
@@ -13,8 +20,20 @@ import { ProveSheet } from './prove-sheet';
 const HARD_MPA = 7;
 const ATMOSPHERE_MPA = 0.101325;
 const squeezed = (p: number): number => 1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + p);
-const VERDICTS = { air: 'Air', flex: 'It flexes', 'free-play': 'Free play', firm: 'Firm', 'cannot-tell': 'Cannot tell' } as const;
-const ASKED: readonly { readonly key: 'pumps' | 'sinks' | 'wet' | 'drags' | 'dragsHot' | 'fountain' | 'firmPlugged' | 'drumsUp'; readonly label: string; readonly yes: string; readonly no: string }[] = [
+const VERDICTS = {
+  air: 'Air',
+  flex: 'It flexes',
+  'free-play': 'Free play',
+  firm: 'Firm',
+  'cannot-tell': 'Cannot tell',
+} as const;
+const ASKED: readonly {
+  readonly key:
+    'pumps' | 'sinks' | 'wet' | 'drags' | 'dragsHot' | 'fountain' | 'firmPlugged' | 'drumsUp';
+  readonly label: string;
+  readonly yes: string;
+  readonly no: string;
+}[] = [
   { key: 'pumps', label: 'Pumped three times', yes: 'it comes up', no: 'it stays' },
   { key: 'sinks', label: 'Held for a minute', yes: 'it sinks', no: 'it stays' },
   { key: 'wet', label: 'A rag at every joint', yes: 'one is wet', no: 'all dry' },
@@ -23,7 +42,7 @@ const ASKED: readonly { readonly key: 'pumps' | 'sinks' | 'wet' | 'drags' | 'dra
   { key: 'fountain', label: 'Reservoir, pedal going down', yes: 'a fountain', no: 'still' },
   { key: 'firmPlugged', label: 'Circuit plugged off', yes: 'firm', no: 'soft all the same' },
   { key: 'drumsUp', label: 'Drums', yes: 'adjusted up', no: 'not adjusted' },
-]; // prettier-ignore
+];
 
 /** Pedal travel against pressure as it is taken: free play, flex and air under it, what is missing, and what the fault may be. */
 @Component({
@@ -34,66 +53,180 @@ const ASKED: readonly { readonly key: 'pumps' | 'sinks' | 'wet' | 'drags' | 'dra
   template: `
     @if (circuits().length) {
       <div class="flex flex-wrap items-center gap-3">
-        <fl-toggle label="Circuit" [options]="circuits()" [value]="circuitId()" (changed)="picked.set($event)" />
-        <fl-toggle label="Engine" [options]="engines" [value]="engine()" (changed)="engine.set($event)" />
+        <fl-toggle
+          label="Circuit"
+          [options]="circuits()"
+          [value]="circuitId()"
+          (changed)="picked.set($event)"
+        />
+        <fl-toggle
+          label="Engine"
+          [options]="engines"
+          [value]="engine()"
+          (changed)="engine.set($event)"
+        />
         <fl-check-field label="Hot" [checked]="hot()" (changed)="hot.set($event)" />
       </div>
       @if (behind(); as valve) {
-        <p class="mt-3 font-semibold">▲ {{ valve }} stands in this circuit: a gauge behind it reads the valve and not the master. Turn it back to master pressure, or take the gauge before it.</p>
-        <fl-check-field label="The gauge reads master pressure" [checked]="turnedBack()" (changed)="turnedBack.set($event)" />
+        <p class="mt-3 font-semibold">
+          ▲ {{ valve }} stands in this circuit: a gauge behind it reads the valve and not the
+          master. Turn it back to master pressure, or take the gauge before it.
+        </p>
+        <fl-check-field
+          label="The gauge reads master pressure"
+          [checked]="turnedBack()"
+          (changed)="turnedBack.set($event)"
+        />
       }
       <div class="mt-4 grid gap-5 xl:grid-cols-[minmax(0,1fr)_20rem]">
         <section class="card p-5" aria-label="Curve">
           <h2 class="text-3xl font-bold" data-test="verdict">{{ said().title }}</h2>
           <p class="mt-1 text-lg text-ink-soft" data-test="detail">{{ said().detail }}</p>
-          <fl-line-chart class="mt-3" label="Pedal travel against pressure" [lines]="lines()" xName="pressure, MPa" yName="pedal, mm" [xMax]="8" />
+          <fl-line-chart
+            class="mt-3"
+            label="Pedal travel against pressure"
+            [lines]="lines()"
+            xName="pressure, MPa"
+            yName="pedal, mm"
+            [xMax]="8"
+          />
           <div class="mt-3 flex flex-wrap items-end gap-3">
-            <fl-maybe-field class="w-36" label="Pressure, MPa" [value]="pressure()" none="" [least]="0" [most]="200" (changed)="pressure.set($event)" />
-            <fl-maybe-field class="w-36" label="Pedal, mm" [value]="travel()" none="" [least]="-10" [most]="1000" (changed)="travel.set($event)" />
-            <button type="button" class="btn min-h-14 disabled:opacity-60" [disabled]="refused() || pressure() === null || travel() === null" (click)="type()">Type a reading</button>
-            <button type="button" class="btn min-h-14" [disabled]="refused()" (click)="stream()" data-test="stream">{{ streaming() ? 'Reading… stop' : 'Gauge and sensor, simulated' }}</button>
-            <fl-maybe-field class="w-28" label="Vehicle no." [value]="vehicle()" none="" [least]="0" [most]="1000000" (changed)="vehicle.set($event ?? 0)" />
+            <fl-maybe-field
+              class="w-36"
+              label="Pressure, MPa"
+              [value]="pressure()"
+              none=""
+              [least]="0"
+              [most]="200"
+              (changed)="pressure.set($event)"
+            />
+            <fl-maybe-field
+              class="w-36"
+              label="Pedal, mm"
+              [value]="travel()"
+              none=""
+              [least]="-10"
+              [most]="1000"
+              (changed)="travel.set($event)"
+            />
+            <button
+              type="button"
+              class="btn min-h-14 disabled:opacity-60"
+              [disabled]="refused() || pressure() === null || travel() === null"
+              (click)="type()"
+            >
+              Type a reading
+            </button>
+            <button
+              type="button"
+              class="btn min-h-14"
+              [disabled]="refused()"
+              (click)="stream()"
+              data-test="stream"
+            >
+              {{ streaming() ? 'Reading… stop' : 'Gauge and sensor, simulated' }}
+            </button>
+            <fl-maybe-field
+              class="w-28"
+              label="Vehicle no."
+              [value]="vehicle()"
+              none=""
+              [least]="0"
+              [most]="1000000"
+              (changed)="vehicle.set($event ?? 0)"
+            />
           </div>
           @if (link()) {
             <p class="mt-1 text-sm" role="status" data-test="link">{{ link() }}</p>
           }
           <div class="mt-3 flex flex-wrap gap-3">
-            <button type="button" class="btn-main min-h-14 px-6 disabled:opacity-60" [disabled]="refused() || points().length < 4" (click)="keep()">Keep this curve ({{ points().length }} readings)</button>
-            <button type="button" class="btn min-h-14" [disabled]="!points().length" (click)="fresh.set([])">Begin anew</button>
+            <button
+              type="button"
+              class="btn-main min-h-14 px-6 disabled:opacity-60"
+              [disabled]="refused() || points().length < 4"
+              (click)="keep()"
+            >
+              Keep this curve ({{ points().length }} readings)
+            </button>
+            <button
+              type="button"
+              class="btn min-h-14"
+              [disabled]="!points().length"
+              (click)="fresh.set([])"
+            >
+              Begin anew
+            </button>
           </div>
           <fl-csv-form class="mt-3" [disabled]="refused()" (taken)="add($event, 'csv')" />
           @if (kept().length) {
             <ul class="mt-3" data-test="kept">
               @for (one of kept(); track one.id) {
-                <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2"><span class="font-mono">{{ one.at.slice(0, 10) }}</span><span>{{ one.points.length }} readings, {{ one.engine }}{{ one.hot ? ', hot' : '' }}{{ one.void ? ', void: changed since' : '' }}</span><button type="button" class="btn ml-auto" (click)="fresh.set(one.points)">Show</button><button type="button" class="btn" (click)="remove(one.id)">Remove</button></li>
+                <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2">
+                  <span class="font-mono">{{ one.at.slice(0, 10) }}</span
+                  ><span
+                    >{{ one.points.length }} readings, {{ one.engine }}{{ one.hot ? ', hot' : ''
+                    }}{{ one.void ? ', void: changed since' : '' }}</span
+                  ><button type="button" class="btn ml-auto" (click)="fresh.set(one.points)">
+                    Show</button
+                  ><button type="button" class="btn" (click)="remove(one.id)">Remove</button>
+                </li>
               }
             </ul>
           }
         </section>
         <aside class="flex flex-col gap-4" aria-label="What it may be">
           <section class="card p-4">
-            <h2 class="h2">{{ isFirm() ? 'If it is not right all the same' : 'What it may be' }}</h2>
-            <table class="mt-1 w-full" data-test="causes"><tbody>
-              @for (one of fault().ranked.slice(0, 4); track one.cause) {
-                <tr class="border-t border-rule"><td class="py-1">{{ one.cause }}</td><td class="text-right font-mono">{{ (100 * one.share).toFixed(0) }} %</td></tr>
-              }
-            </tbody></table>
-            <p class="mt-2 text-sm">{{ fault().told ? 'The first is well ahead of the others.' : 'It cannot be told yet.' }}</p>
+            <h2 class="h2">
+              {{ isFirm() ? 'If it is not right all the same' : 'What it may be' }}
+            </h2>
+            <table class="mt-1 w-full" data-test="causes">
+              <tbody>
+                @for (one of fault().ranked.slice(0, 4); track one.cause) {
+                  <tr class="border-t border-rule">
+                    <td class="py-1">{{ one.cause }}</td>
+                    <td class="text-right font-mono">{{ (100 * one.share).toFixed(0) }} %</td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+            <p class="mt-2 text-sm">
+              {{
+                fault().told ? 'The first is well ahead of the others.' : 'It cannot be told yet.'
+              }}
+            </p>
             @if (fault().next; as next) {
-              <p class="mt-2 font-semibold" data-test="next">Next, {{ next.minutes }} min: {{ next.act }}</p>
+              <p class="mt-2 font-semibold" data-test="next">
+                Next, {{ next.minutes }} min: {{ next.act }}
+              </p>
             }
           </section>
           <section class="card flex flex-col gap-2 p-4" aria-label="What was seen">
             <h2 class="h2">What was seen</h2>
             @for (one of asked; track one.key) {
-              <fl-yes-no-field [field]="'seen-' + one.key" [label]="one.label" [yes]="one.yes" [no]="one.no" [value]="known()[one.key] ?? null" (changed)="see(one.key, $event)" />
+              <fl-yes-no-field
+                [field]="'seen-' + one.key"
+                [label]="one.label"
+                [yes]="one.yes"
+                [no]="one.no"
+                [value]="known()[one.key] ?? null"
+                (changed)="see(one.key, $event)"
+              />
             }
-            <fl-maybe-field label="Pressure measured over planned" [value]="known().pressureRatio ?? null" none="not measured" [least]="0" [most]="10" (changed)="ratio($event)" />
+            <fl-maybe-field
+              label="Pressure measured over planned"
+              [value]="known().pressureRatio ?? null"
+              none="not measured"
+              [least]="0"
+              [most]="10"
+              (changed)="ratio($event)"
+            />
           </section>
           <section class="card p-4" aria-label="Scan tool">
             <h2 class="h2">Scan tool, simulated</h2>
             @for (one of modulators(); track one.id) {
-              <button type="button" class="btn mt-1 w-full" (click)="scan(one.id)">Cycle {{ one.name }}</button>
+              <button type="button" class="btn mt-1 w-full" (click)="scan(one.id)">
+                Cycle {{ one.name }}
+              </button>
             } @empty {
               <p class="text-sm text-ink-soft">There is no modulator.</p>
             }
@@ -101,43 +234,81 @@ const ASKED: readonly { readonly key: 'pumps' | 'sinks' | 'wet' | 'drags' | 'dra
               <p class="mt-1 text-sm" role="status">{{ scanned() }}</p>
             }
           </section>
-          <p class="text-sm text-ink-soft">Shares are a judgement of common practice. A soft pedal is not road-worthy whatever stands here.</p>
+          <p class="text-sm text-ink-soft">
+            Shares are a judgement of common practice. A soft pedal is not road-worthy whatever
+            stands here.
+          </p>
         </aside>
       </div>
     } @else {
       <p class="p-5">No circuit has lines yet.</p>
     }
   `,
-}) // prettier-ignore
+})
 export class CurvePage {
   private readonly sheet = inject(ProveSheet);
   private readonly store = inject(PlanStore);
   protected readonly asked = ASKED;
-  protected readonly engines = ENGINE.map((value) => ({ value, name: value === 'none' ? 'No engine' : `Engine ${value}` }));
-  protected readonly circuits = computed(() => this.store.plan().circuits.filter(({ id }) => this.store.plan().lines.some(({ circuitId }) => circuitId === id)).map(({ id, name }) => ({ value: id, name }))); // prettier-ignore
+  protected readonly engines = ENGINE.map((value) => ({
+    value,
+    name: value === 'none' ? 'No engine' : `Engine ${value}`,
+  }));
+  protected readonly circuits = computed(() =>
+    this.store
+      .plan()
+      .circuits.filter(({ id }) =>
+        this.store.plan().lines.some(({ circuitId }) => circuitId === id),
+      )
+      .map(({ id, name }) => ({ value: id, name })),
+  );
   protected readonly picked = signal<string | null>(null);
   protected readonly circuitId = computed(
-    () => this.circuits().find(({ value }) => value === this.picked())?.value ?? this.circuits()[0]?.value ?? '',
+    () =>
+      this.circuits().find(({ value }) => value === this.picked())?.value ??
+      this.circuits()[0]?.value ??
+      '',
   );
-  private readonly circuit = computed(() => this.store.plan().circuits.find(({ id }) => id === this.circuitId()) ?? null);
+  private readonly circuit = computed(
+    () => this.store.plan().circuits.find(({ id }) => id === this.circuitId()) ?? null,
+  );
   protected readonly engine = signal<CurveTaken['engine']>('off');
   protected readonly hot = signal(false);
   protected readonly turnedBack = signal(false);
   /** A valve of this circuit that a gauge might stand behind. */
   protected readonly behind = computed(() => {
     const { lines, parts } = this.store.plan();
-    const ports = new Set(lines.filter(({ circuitId }) => circuitId === this.circuitId()).flatMap(({ ends }) => [ends.a.portId, ends.b.portId]));
-    const drawn = parts.find(({ kind, ports: own }) => ['proportioning-valve', 'combination-valve', 'load-valve'].includes(kind) && own.some(({ id }) => ports.has(id)));
-    return drawn?.name ?? (this.circuit()?.axle === 'rear' && this.store.plan().sizing?.rearValve ? 'The rear valve' : null);
-  }); // prettier-ignore
+    const ports = new Set(
+      lines
+        .filter(({ circuitId }) => circuitId === this.circuitId())
+        .flatMap(({ ends }) => [ends.a.portId, ends.b.portId]),
+    );
+    const drawn = parts.find(
+      ({ kind, ports: own }) =>
+        ['proportioning-valve', 'combination-valve', 'load-valve'].includes(kind) &&
+        own.some(({ id }) => ports.has(id)),
+    );
+    return (
+      drawn?.name ??
+      (this.circuit()?.axle === 'rear' && this.store.plan().sizing?.rearValve
+        ? 'The rear valve'
+        : null)
+    );
+  });
   protected readonly refused = computed(() => this.behind() !== null && !this.turnedBack());
   private readonly pedal = computed(() => {
     const { sizing, clutch } = this.store.plan();
-    if (this.circuit()?.work === 'clutch' && clutch) return { ratio: clutch.pedal.ratio, boreMm: clutch.masterBoreMm };
+    if (this.circuit()?.work === 'clutch' && clutch)
+      return { ratio: clutch.pedal.ratio, boreMm: clutch.masterBoreMm };
     const m = sizing?.master;
     return {
       ratio: sizing?.pedal.ratio ?? 5,
-      boreMm: !m ? 22.2 : m.kind === 'tandem' ? m.boreMm : this.circuit()?.axle === 'rear' ? m.rearBoreMm : m.frontBoreMm,
+      boreMm: !m
+        ? 22.2
+        : m.kind === 'tandem'
+          ? m.boreMm
+          : this.circuit()?.axle === 'rear'
+            ? m.rearBoreMm
+            : m.frontBoreMm,
     };
   });
   protected readonly pressure = signal<number | null>(null);
@@ -145,11 +316,23 @@ export class CurvePage {
   protected readonly fresh = signal<readonly PedalPoint[]>([]);
   private by: CurveTaken['by'] = 'typed';
   protected readonly kept = computed(() =>
-    this.sheet.proving().curves.filter(({ circuitId }) => circuitId === this.circuitId()).map((one) => ({ ...one, void: !this.circuit() || one.rests !== circuitRests(this.circuit()!, this.sheet.view()) })),
-  ); // prettier-ignore
-  protected readonly points = computed(() => (this.fresh().length ? this.fresh() : (this.kept().at(-1)?.points ?? [])));
-  private readonly fit = computed(() => judgeCurve({ ...this.pedal(), sigmaMm: 0.3, points: this.points() }));
-  private readonly mlPerMm = computed(() => ((Math.PI / 4) * this.pedal().boreMm ** 2) / this.pedal().ratio / 1000);
+    this.sheet
+      .proving()
+      .curves.filter(({ circuitId }) => circuitId === this.circuitId())
+      .map((one) => ({
+        ...one,
+        void: !this.circuit() || one.rests !== circuitRests(this.circuit()!, this.sheet.view()),
+      })),
+  );
+  protected readonly points = computed(() =>
+    this.fresh().length ? this.fresh() : (this.kept().at(-1)?.points ?? []),
+  );
+  private readonly fit = computed(() =>
+    judgeCurve({ ...this.pedal(), sigmaMm: 0.3, points: this.points() }),
+  );
+  private readonly mlPerMm = computed(
+    () => ((Math.PI / 4) * this.pedal().boreMm ** 2) / this.pedal().ratio / 1000,
+  );
   /** What each cause costs at a hard stop, mm of pedal. */
   private readonly costs = computed(() => {
     const fit = this.fit();
@@ -166,10 +349,13 @@ export class CurvePage {
     if (!fit || !costs)
       return {
         title: `${this.points().length} of 4 readings`,
-        detail: 'Take four readings or more at three pressures; some under 0.4 MPa tell air from flexing.',
+        detail:
+          'Take four readings or more at three pressures; some under 0.4 MPa tell air from flexing.',
       };
     const air = `${fit.airMl.toFixed(1)} mL of air, ± ${(2 * fit.sigma.airMl).toFixed(1)}`;
-    const planned = this.circuit()?.axle ? this.store.plan().sizing?.airMl[this.circuit()!.axle!] : undefined;
+    const planned = this.circuit()?.axle
+      ? this.store.plan().sizing?.airMl[this.circuit()!.axle!]
+      : undefined;
     const beside =
       planned === undefined
         ? ''
@@ -201,7 +387,12 @@ export class CurvePage {
     return [
       { name: 'free play', ink: 'slate', filled: true, points: line(() => fit.t0Mm) },
       { name: 'air', ink: 'fluid', filled: true, points: line((p) => fit.t0Mm + air(p)) },
-      { name: 'flex', ink: 'copper', filled: true, points: line((p) => fit.t0Mm + air(p) + fit.flexMmPerMPa * p) },
+      {
+        name: 'flex',
+        ink: 'copper',
+        filled: true,
+        points: line((p) => fit.t0Mm + air(p) + fit.flexMmPerMPa * p),
+      },
       dots,
     ];
   });
@@ -214,7 +405,9 @@ export class CurvePage {
         : {};
     return findFault({ ...curve, ...this.known() });
   });
-  protected readonly modulators = computed(() => this.store.plan().parts.filter(({ kind }) => kind === 'modulator'));
+  protected readonly modulators = computed(() =>
+    this.store.plan().parts.filter(({ kind }) => kind === 'modulator'),
+  );
   protected readonly scanned = signal('');
   protected readonly vehicle = signal(7);
   protected readonly streaming = signal(false);
@@ -240,12 +433,16 @@ export class CurvePage {
     // Past what is kept for use with no network: a stream is no file.
     this.source = new EventSource(`/api/pedal/${this.vehicle()}?ngsw-bypass=true`);
     this.streaming.set(true);
-    this.source.onopen = () => this.link.set(this.points().length ? 'The link is back: it goes on where it broke.' : 'Reading.');
+    this.source.onopen = () =>
+      this.link.set(
+        this.points().length ? 'The link is back: it goes on where it broke.' : 'Reading.',
+      );
     this.source.onmessage = ({ data }: MessageEvent<string>) => {
       const { pressureMPa, travelMm } = JSON.parse(data) as PedalPoint;
       this.add([{ pressureMPa, travelMm }], 'stream');
     };
-    this.source.onerror = () => this.link.set('The link is lost: trying again. What was read is kept.');
+    this.source.onerror = () =>
+      this.link.set('The link is lost: trying again. What was read is kept.');
     this.source.addEventListener('done', () => this.stop('All read.'));
   }
   private stop(words: string): void {
@@ -258,7 +455,23 @@ export class CurvePage {
     const { curves } = this.sheet.proving();
     const circuit = this.circuit();
     if (!circuit) return;
-    this.sheet.set({ curves: [...curves, { id: freshIn('curve', curves), at: new Date().toISOString(), circuitId: circuit.id, by: this.by, engine: this.engine(), hot: this.hot(), ...this.pedal(), sigmaMm: 0.3, points: this.points(), rests: circuitRests(circuit, this.sheet.view()) }] }); // prettier-ignore
+    this.sheet.set({
+      curves: [
+        ...curves,
+        {
+          id: freshIn('curve', curves),
+          at: new Date().toISOString(),
+          circuitId: circuit.id,
+          by: this.by,
+          engine: this.engine(),
+          hot: this.hot(),
+          ...this.pedal(),
+          sigmaMm: 0.3,
+          points: this.points(),
+          rests: circuitRests(circuit, this.sheet.view()),
+        },
+      ],
+    });
     this.fresh.set([]);
   }
   protected remove(id: string): void {

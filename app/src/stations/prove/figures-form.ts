@@ -20,20 +20,38 @@ export interface Figure {
   template: `
     <div class="grid gap-3 sm:grid-cols-3">
       @for (figure of figures(); track figure.key) {
-        <fl-maybe-field [label]="figure.label" [value]="at(figure)" none="" [least]="figure.least" [most]="figure.most" (changed)="put(figure.key, $event)" />
+        <fl-maybe-field
+          [label]="figure.label"
+          [value]="at(figure)"
+          none=""
+          [least]="figure.least"
+          [most]="figure.most"
+          (changed)="put(figure.key, $event)"
+        />
       }
       <ng-content />
     </div>
-    <button type="button" class="btn-main mt-3 min-h-14 px-6 disabled:opacity-60" [disabled]="missing().length" (click)="take()">{{ missing().length ? 'Wanted still: ' + missing().join(', ') : name() }}</button>
+    <button
+      type="button"
+      class="btn-main mt-3 min-h-14 px-6 disabled:opacity-60"
+      [disabled]="missing().length"
+      (click)="take()"
+    >
+      {{ missing().length ? 'Wanted still: ' + missing().join(', ') : name() }}
+    </button>
   `,
-}) // prettier-ignore
+})
 export class FiguresForm {
   readonly figures = input.required<readonly Figure[]>();
   /** What the button says. */
   readonly name = input('Take it');
   readonly taken = output<Record<string, number>>();
   private readonly typed = signal<Record<string, number | null>>({});
-  protected readonly missing = computed(() => this.figures().filter((figure) => !figure.optional && this.at(figure) === null).map(({ label }) => label.split(',')[0]!.toLowerCase())); // prettier-ignore
+  protected readonly missing = computed(() =>
+    this.figures()
+      .filter((figure) => !figure.optional && this.at(figure) === null)
+      .map(({ label }) => label.split(',')[0]!.toLowerCase()),
+  );
   protected at({ key, first }: Figure): number | null {
     return key in this.typed() ? this.typed()[key]! : (first ?? null);
   }
@@ -42,7 +60,9 @@ export class FiguresForm {
   }
   protected take(): void {
     const all = Object.fromEntries(
-      this.figures().flatMap((figure) => (this.at(figure) === null ? [] : [[figure.key, this.at(figure)!]])),
+      this.figures().flatMap((figure) =>
+        this.at(figure) === null ? [] : [[figure.key, this.at(figure)!]],
+      ),
     );
     this.typed.set({});
     this.taken.emit(all);

@@ -11,15 +11,23 @@ import { ProveSheet } from './prove-sheet';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <p class="mb-2 text-sm text-ink-soft">Lamps disconnected, wheels chocked, a label on the wheel. Stand clear of hoses.</p>
+    <p class="mb-2 text-sm text-ink-soft">
+      Lamps disconnected, wheels chocked, a label on the wheel. Stand clear of hoses.
+    </p>
     <fl-figures-form [figures]="figures()" name="Take this hold" (taken)="take($event)" />
     <ul class="mt-3" data-test="holds">
       @for (one of held(); track one.id) {
-        <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2"><span class="font-mono">{{ one.at.slice(0, 10) }} {{ one.startMPa }} → {{ one.endMPa }} MPa, {{ one.minutes }} min</span><span [class]="one.ink">{{ one.words }}</span><button type="button" class="btn ml-auto" (click)="remove(one.id)">Remove</button></li>
+        <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2">
+          <span class="font-mono"
+            >{{ one.at.slice(0, 10) }} {{ one.startMPa }} → {{ one.endMPa }} MPa,
+            {{ one.minutes }} min</span
+          ><span [class]="one.ink">{{ one.words }}</span
+          ><button type="button" class="btn ml-auto" (click)="remove(one.id)">Remove</button>
+        </li>
       }
     </ul>
   `,
-}) // prettier-ignore
+})
 export class HoldForm {
   readonly circuitId = input.required<string>();
   readonly wantedMPa = input.required<number>();
@@ -34,16 +42,45 @@ export class HoldForm {
     { key: 'sigmaMPa', label: 'The gauge is good to, MPa', least: 0, most: 10, first: 0.05 },
   ]);
   protected readonly held = computed(() =>
-    this.sheet.proving().holds.filter(({ circuitId }) => circuitId === this.circuitId()).toReversed().map((one) => {
-      const { verdict, words } = judgeHold({ ...one, wantedMPa: this.wantedMPa() });
-      return { ...one, words: `${verdict === 'held' ? '✓' : verdict === 'cannot-tell' ? '▲ Cannot tell.' : '✗'} ${words}`, ink: verdict === 'held' ? 'text-ok' : verdict === 'cannot-tell' ? 'text-ink' : 'text-stop' };
-    }),
-  ); // prettier-ignore
+    this.sheet
+      .proving()
+      .holds.filter(({ circuitId }) => circuitId === this.circuitId())
+      .toReversed()
+      .map((one) => {
+        const { verdict, words } = judgeHold({ ...one, wantedMPa: this.wantedMPa() });
+        return {
+          ...one,
+          words: `${verdict === 'held' ? '✓' : verdict === 'cannot-tell' ? '▲ Cannot tell.' : '✗'} ${words}`,
+          ink:
+            verdict === 'held' ? 'text-ok' : verdict === 'cannot-tell' ? 'text-ink' : 'text-stop',
+        };
+      }),
+  );
   protected take(said: Record<string, number>): void {
     const { holds } = this.sheet.proving();
-    const { startMPa, endMPa, minutes, startC, endC, sigmaMPa } = said as Record<'startMPa' | 'endMPa' | 'minutes' | 'startC' | 'endC' | 'sigmaMPa', number>;
-    this.sheet.set({ holds: [...holds, { id: freshIn('hold', holds), at: new Date().toISOString(), circuitId: this.circuitId(), wantedMPa: this.wantedMPa(), startMPa, endMPa, minutes, startC, endC, sigmaMPa, rests: this.rests() }] });
-  } // prettier-ignore
+    const { startMPa, endMPa, minutes, startC, endC, sigmaMPa } = said as Record<
+      'startMPa' | 'endMPa' | 'minutes' | 'startC' | 'endC' | 'sigmaMPa',
+      number
+    >;
+    this.sheet.set({
+      holds: [
+        ...holds,
+        {
+          id: freshIn('hold', holds),
+          at: new Date().toISOString(),
+          circuitId: this.circuitId(),
+          wantedMPa: this.wantedMPa(),
+          startMPa,
+          endMPa,
+          minutes,
+          startC,
+          endC,
+          sigmaMPa,
+          rests: this.rests(),
+        },
+      ],
+    });
+  }
   protected remove(id: string): void {
     this.sheet.set({ holds: this.sheet.proving().holds.filter((one) => one.id !== id) });
   }

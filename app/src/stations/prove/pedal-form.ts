@@ -14,19 +14,57 @@ import { ProveSheet } from './prove-sheet';
   template: `
     <h2 class="h2">Pedal log</h2>
     <div class="mt-2 flex flex-wrap items-center gap-3">
-      <fl-toggle label="Whose pedal" [options]="vehicles" [value]="vehicle()" (changed)="vehicle.set($event)" />
-      <fl-toggle label="Engine" [options]="engines" [value]="engine()" (changed)="engine.set($event)" />
+      <fl-toggle
+        label="Whose pedal"
+        [options]="vehicles"
+        [value]="vehicle()"
+        (changed)="vehicle.set($event)"
+      />
+      <fl-toggle
+        label="Engine"
+        [options]="engines"
+        [value]="engine()"
+        (changed)="engine.set($event)"
+      />
       <fl-check-field label="Hot" [checked]="hot()" (changed)="hot.set($event)" />
       <fl-check-field label="It sinks" [checked]="sinks()" (changed)="sinks.set($event)" />
-      <fl-check-field label="Comes up when pumped" [checked]="pumps()" (changed)="pumps.set($event)" />
+      <fl-check-field
+        label="Comes up when pumped"
+        [checked]="pumps()"
+        (changed)="pumps.set($event)"
+      />
     </div>
     <fl-figures-form class="mt-2" [figures]="figures" name="Put it down" (taken)="take($event)" />
     @if (felt().length) {
       <div class="mt-3 overflow-x-auto">
-        <table class="w-full text-left text-sm" data-test="pedal"><thead class="text-ink-soft"><tr><th class="py-1 pr-3 font-normal">Day</th><th class="pr-3 font-normal">Vehicle</th><th class="pr-3 font-normal">Engine</th><th class="pr-3 text-right font-normal">Travel</th><th class="pr-3 text-right font-normal">Force</th><th class="font-normal">Found</th><th></th></tr></thead>
+        <table class="w-full text-left text-sm" data-test="pedal">
+          <thead class="text-ink-soft">
+            <tr>
+              <th class="py-1 pr-3 font-normal">Day</th>
+              <th class="pr-3 font-normal">Vehicle</th>
+              <th class="pr-3 font-normal">Engine</th>
+              <th class="pr-3 text-right font-normal">Travel</th>
+              <th class="pr-3 text-right font-normal">Force</th>
+              <th class="font-normal">Found</th>
+              <th></th>
+            </tr>
+          </thead>
           <tbody>
             @for (one of felt(); track one.id) {
-              <tr class="border-t border-rule"><td class="py-1 pr-3">{{ one.at.slice(0, 10) }}</td><td class="pr-3">{{ one.vehicle === 'this' ? 'this one' : 'a good one' }}</td><td class="pr-3">{{ one.engine }}{{ one.hot ? ', hot' : ', cold' }}</td><td class="pr-3 text-right font-mono">{{ one.travelMm }} mm</td><td class="pr-3 text-right font-mono">{{ one.forceN ?? '–' }} N</td><td>{{ one.sinks ? '✗ sinks' : 'stays' }}{{ one.pumps ? ', comes up when pumped' : '' }}</td><td class="text-right"><button type="button" class="btn" (click)="remove(one.id)">Remove</button></td></tr>
+              <tr class="border-t border-rule">
+                <td class="py-1 pr-3">{{ one.at.slice(0, 10) }}</td>
+                <td class="pr-3">{{ one.vehicle === 'this' ? 'this one' : 'a good one' }}</td>
+                <td class="pr-3">{{ one.engine }}{{ one.hot ? ', hot' : ', cold' }}</td>
+                <td class="pr-3 text-right font-mono">{{ one.travelMm }} mm</td>
+                <td class="pr-3 text-right font-mono">{{ one.forceN ?? '–' }} N</td>
+                <td>
+                  {{ one.sinks ? '✗ sinks' : 'stays'
+                  }}{{ one.pumps ? ', comes up when pumped' : '' }}
+                </td>
+                <td class="text-right">
+                  <button type="button" class="btn" (click)="remove(one.id)">Remove</button>
+                </td>
+              </tr>
             }
           </tbody>
         </table>
@@ -34,11 +72,17 @@ import { ProveSheet } from './prove-sheet';
     }
     <p class="mt-2 text-sm text-ink-soft">A good vehicle's pedal is measured, never remembered.</p>
   `,
-}) // prettier-ignore
+})
 export class PedalForm {
   private readonly sheet = inject(ProveSheet);
-  protected readonly vehicles = [{ value: 'this', name: 'This vehicle' }, { value: 'reference', name: 'A good one' }] as const; // prettier-ignore
-  protected readonly engines = ENGINE.map((value) => ({ value, name: value === 'none' ? 'No engine' : `Engine ${value}` }));
+  protected readonly vehicles = [
+    { value: 'this', name: 'This vehicle' },
+    { value: 'reference', name: 'A good one' },
+  ] as const;
+  protected readonly engines = ENGINE.map((value) => ({
+    value,
+    name: value === 'none' ? 'No engine' : `Engine ${value}`,
+  }));
   protected readonly figures: readonly Figure[] = [
     { key: 'travelMm', label: 'Travel at the pad, mm', least: 0, most: 1000 },
     { key: 'forceN', label: 'Force at the pad, N', least: 1, most: 10_000 },
@@ -51,7 +95,17 @@ export class PedalForm {
   protected readonly felt = computed(() => this.sheet.proving().pedal.toReversed());
   protected take(said: Record<string, number>): void {
     const { pedal } = this.sheet.proving();
-    const one: PedalFelt = { id: freshIn('pedal', pedal), at: new Date().toISOString(), vehicle: this.vehicle(), engine: this.engine(), hot: this.hot(), travelMm: said['travelMm']!, forceN: said['forceN']!, sinks: this.sinks(), pumps: this.pumps() }; // prettier-ignore
+    const one: PedalFelt = {
+      id: freshIn('pedal', pedal),
+      at: new Date().toISOString(),
+      vehicle: this.vehicle(),
+      engine: this.engine(),
+      hot: this.hot(),
+      travelMm: said['travelMm']!,
+      forceN: said['forceN']!,
+      sinks: this.sinks(),
+      pumps: this.pumps(),
+    };
     this.sheet.set({ pedal: [...pedal, one] });
   }
   protected remove(id: string): void {

@@ -15,7 +15,9 @@ export class ProveSheet {
   readonly proving = computed((): Proving => provingOf(this.store.plan()));
   readonly rounds = computed(() => roundsOf(this.view()));
   /** What rules found counts once it is found in this very plan. */
-  readonly points = computed(() => (this.store.isJudged() ? openPoints(this.view(), this.store.snags()) : null));
+  readonly points = computed(() =>
+    this.store.isJudged() ? openPoints(this.view(), this.store.snags()) : null,
+  );
 
   set(patch: Partial<Proving>): void {
     this.to({ ...this.proving(), ...patch });

@@ -19,7 +19,12 @@ import { StopsPage } from './stops-page';
   template: `
     <h1 class="sr-only">Prove</h1>
     <div class="flex min-h-0 flex-1 max-md:flex-col print:block">
-      <fl-side-bar label="Pages of Prove" [options]="pages" [value]="sheet.page()" (changed)="sheet.page.set($event)" />
+      <fl-side-bar
+        label="Pages of Prove"
+        [options]="pages"
+        [value]="sheet.page()"
+        (changed)="sheet.page.set($event)"
+      />
       <div class="min-w-0 flex-1">
         @switch (sheet.page()) {
           @case ('curve') {
@@ -38,7 +43,10 @@ import { StopsPage } from './stops-page';
             @if (sheet.rounds().length) {
               <fl-rounds-page />
             } @else {
-              <fl-empty heading="Nothing to prove yet" text="Once lines run from a master to brakes, the rounds to walk stand here: held, dry, grips, lets go, stops.">
+              <fl-empty
+                heading="Nothing to prove yet"
+                text="Once lines run from a master to brakes, the rounds to walk stand here: held, dry, grips, lets go, stops."
+              >
                 <a class="btn-main" routerLink="../route">Go to Route</a>
               </fl-empty>
             }
@@ -47,7 +55,7 @@ import { StopsPage } from './stops-page';
       </div>
     </div>
   `,
-}) // prettier-ignore
+})
 export class ProveStation {
   protected readonly sheet = inject(ProveSheet);
   protected readonly pages = [

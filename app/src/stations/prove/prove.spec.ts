@@ -14,19 +14,26 @@ async function open(id: string, page: ProvePage): Promise<At> {
 }
 /** The button whose words begin so. */
 const button = (at: At, words: string): HTMLButtonElement => {
-  const found = [...at.root.querySelectorAll('button')].find((b) => b.textContent!.trim().startsWith(words));
+  const found = [...at.root.querySelectorAll('button')].find((b) =>
+    b.textContent!.trim().startsWith(words),
+  );
   if (!found) throw new Error(`No button says ${words}`);
   return found;
 };
 const field = (at: At, within: string, label: string): HTMLInputElement => {
-  const found = [...at.root.querySelectorAll<HTMLInputElement>(`${within} input`)].find(({ labels }) =>
-    [...(labels ?? [])].some((one) => one.textContent!.trim() === label),
+  const found = [...at.root.querySelectorAll<HTMLInputElement>(`${within} input`)].find(
+    ({ labels }) => [...(labels ?? [])].some((one) => one.textContent!.trim() === label),
   );
   if (!found) throw new Error(`No field says ${label}`);
   return found;
 };
-const fill = async (at: At, within: string, figures: Readonly<Record<string, string>>): Promise<void> => {
-  for (const [label, text] of Object.entries(figures)) await at.type(field(at, within, label), text);
+const fill = async (
+  at: At,
+  within: string,
+  figures: Readonly<Record<string, string>>,
+): Promise<void> => {
+  for (const [label, text] of Object.entries(figures))
+    await at.type(field(at, within, label), text);
 };
 
 describe('rounds', () => {
@@ -71,7 +78,8 @@ describe('rounds', () => {
     expect(at.one('[data-look]')!.textContent).toMatch(/wet: a drop a minute/);
     expect(at.one<HTMLInputElement>('#round-note')!.value).toBe('');
     expect(at.one('[data-test=round]')!.textContent).toContain(`${name}: a drop a minute`);
-    for (let i = 0; i < places; i++) await at.click(at.root.querySelectorAll('[data-look]')[i]!.querySelectorAll('button')[0]!);
+    for (let i = 0; i < places; i++)
+      await at.click(at.root.querySelectorAll('[data-look]')[i]!.querySelectorAll('button')[0]!);
     expect(at.one('[data-round="leak:circuit-1"]')!.textContent).not.toMatch(/not good/);
     expect(at.store.plan().proving!.rounds).toHaveLength(places);
     await at.click(at.one('[data-round="leak:circuit-1"]'));
@@ -81,19 +89,30 @@ describe('rounds', () => {
   test('the pedal log keeps whose pedal it was, and a sinking one is a stop', async () => {
     const at = await open('p3', 'rounds');
     await at.click(field(at, 'fl-pedal-form', 'It sinks'));
-    await fill(at, 'fl-pedal-form', { 'Travel at the pad, mm': '71', 'Force at the pad, N': '320' });
+    await fill(at, 'fl-pedal-form', {
+      'Travel at the pad, mm': '71',
+      'Force at the pad, N': '320',
+    });
     await at.click(button(at, 'Put it down'));
-    expect(at.texts('[data-test=pedal] tbody tr')[0]).toMatch(/this one.*off, cold.*71 mm.*320 N.*sinks/);
-    expect(at.store.plan().proving!.pedal).toMatchObject([{ vehicle: 'this', sinks: true, travelMm: 71 }]);
+    expect(at.texts('[data-test=pedal] tbody tr')[0]).toMatch(
+      /this one.*off, cold.*71 mm.*320 N.*sinks/,
+    );
+    expect(at.store.plan().proving!.pedal).toMatchObject([
+      { vehicle: 'this', sinks: true, travelMm: 71 },
+    ]);
   });
   test('the air test names its ceiling and does not take more', async () => {
     const at = await open('p4', 'rounds');
     expect(at.one('fl-air-test-form')!.textContent).toMatch(/At most 0.70 MPa/);
     await at.click(
-      [...at.root.querySelectorAll<HTMLButtonElement>('fl-air-test-form button')].find((b) => b.textContent!.trim() === 'F1')!,
+      [...at.root.querySelectorAll<HTMLButtonElement>('fl-air-test-form button')].find(
+        (b) => b.textContent!.trim() === 'F1',
+      )!,
     );
     await fill(at, 'fl-air-test-form', { 'Pressure at first, MPa': '0.8' });
-    expect(at.texts('fl-air-test-form .fault, fl-air-test-form [role=alert]').join(' ')).toMatch(/0.7/);
+    expect(at.texts('fl-air-test-form .fault, fl-air-test-form [role=alert]').join(' ')).toMatch(
+      /0.7/,
+    );
     await fill(at, 'fl-air-test-form', {
       'Pressure at first, MPa': '0.6',
       'Pressure at the end, MPa': '0.6',
@@ -120,16 +139,24 @@ describe('curve', () => {
       await fill(at, 'fl-curve-page', { 'Pressure, MPa': p!, 'Pedal, mm': mm! });
       await at.click(button(at, 'Type a reading'));
     }
-    expect(at.one('[data-test=verdict]')!.textContent).toMatch(/^Air: \d\.\d mL is left in front brakes/);
+    expect(at.one('[data-test=verdict]')!.textContent).toMatch(
+      /^Air: \d\.\d mL is left in front brakes/,
+    );
     expect(at.one('[data-test=detail]')!.textContent).toMatch(/the air is what differs/);
     expect(at.one('[data-test=causes]')!.textContent).toMatch(/^ ?air/);
     await at.click(button(at, 'Keep this curve'));
-    expect(at.store.plan().proving!.curves[0]).toMatchObject({ circuitId: 'circuit-1', by: 'typed' });
+    expect(at.store.plan().proving!.curves[0]).toMatchObject({
+      circuitId: 'circuit-1',
+      by: 'typed',
+    });
     expect(at.store.plan().proving!.curves[0]!.points).toHaveLength(5);
   });
   test('a gauge behind a valve is refused until it reads the master', async () => {
     const at = await open('p6', 'curve');
-    at.store.apply({ edit: 'setFigure', with: { of: 'sizing', path: 'rearValve', to: { kneeMPa: 3, slope: 0.34 } } });
+    at.store.apply({
+      edit: 'setFigure',
+      with: { of: 'sizing', path: 'rearValve', to: { kneeMPa: 3, slope: 0.34 } },
+    });
     await at.settle();
     await at.click(button(at, 'Rear brakes'));
     expect(at.root.textContent).toMatch(/reads the valve and not the master/);

@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  linkedSignal,
+  signal,
+} from '@angular/core';
 import { ROUND_GROUPS, withoutRound, withRound, type Round } from '@firm-line/core/stations/prove';
 import { ListRow } from '../../kit/list-row';
 import { AirTestForm } from './air-test-form';
@@ -7,8 +14,12 @@ import { PedalForm } from './pedal-form';
 import { ProveSheet } from './prove-sheet';
 
 const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: string]> = {
-  done: ['✓', 'good', 'text-ok'], bad: ['✗', 'not good', 'text-stop'], void: ['▲', 'void', 'text-mind'], open: ['○', 'open', 'text-copper'], locked: ['·', 'waits', 'text-ink-soft'],
-}; // prettier-ignore
+  done: ['✓', 'good', 'text-ok'],
+  bad: ['✗', 'not good', 'text-stop'],
+  void: ['▲', 'void', 'text-mind'],
+  open: ['○', 'open', 'text-copper'],
+  locked: ['·', 'waits', 'text-ink-soft'],
+};
 
 /** The rounds that are walked: each with how it is done, what is good, and what was found. */
 @Component({
@@ -19,52 +30,143 @@ const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: s
   template: `
     <div class="grid min-h-full md:grid-cols-[19rem_minmax(0,1fr)]">
       <aside class="border-r border-rule bg-sheet py-3" aria-label="Rounds">
-        <p class="px-4 text-sm text-ink-soft">{{ done() }} of {{ sheet.rounds().length }} are good.</p>
+        <p class="px-4 text-sm text-ink-soft">
+          {{ done() }} of {{ sheet.rounds().length }} are good.
+        </p>
         @for (group of groups(); track group.name) {
           <h2 class="px-4 pt-3 font-bold">{{ group.name }}</h2>
           <ul>
             @for (round of group.rounds; track round.key) {
               <li class="border-t border-rule px-2">
-                <button [flListRow]="round.key === chosen()?.key" [attr.data-round]="round.key" (click)="key.set(round.key)">
-                  <span class="w-6 text-center font-bold" [class]="signs[round.state][2]" aria-hidden="true">{{ signs[round.state][0] }}</span>
-                  <span class="min-w-0 flex-1"><span class="block font-semibold">{{ round.name }}</span><span class="block text-sm">{{ round.state === 'locked' ? 'after: ' + round.after : signs[round.state][1] }}</span></span>
+                <button
+                  [flListRow]="round.key === chosen()?.key"
+                  [attr.data-round]="round.key"
+                  (click)="key.set(round.key)"
+                >
+                  <span
+                    class="w-6 text-center font-bold"
+                    [class]="signs[round.state][2]"
+                    aria-hidden="true"
+                    >{{ signs[round.state][0] }}</span
+                  >
+                  <span class="min-w-0 flex-1"
+                    ><span class="block font-semibold">{{ round.name }}</span
+                    ><span class="block text-sm">{{
+                      round.state === 'locked' ? 'after: ' + round.after : signs[round.state][1]
+                    }}</span></span
+                  >
                 </button>
               </li>
             }
           </ul>
         }
       </aside>
-      <div class="flex min-w-0 flex-col gap-5 self-start p-5 md:sticky md:top-0 md:max-h-dvh md:overflow-auto">
+      <div
+        class="flex min-w-0 flex-col gap-5 self-start p-5 md:sticky md:top-0 md:max-h-dvh md:overflow-auto"
+      >
         @if (chosen(); as round) {
           <section class="card p-5" aria-label="The round" data-test="round">
             <h2 class="text-2xl font-bold">{{ round.name }}</h2>
             <p class="mt-2 text-lg">{{ round.how }}</p>
             @if (round.note) {
-              <p class="mt-2 font-semibold"><span [class]="signs[round.state][2]" aria-hidden="true">{{ signs[round.state][0] }}</span> {{ round.note }}</p>
+              <p class="mt-2 font-semibold">
+                <span [class]="signs[round.state][2]" aria-hidden="true">{{
+                  signs[round.state][0]
+                }}</span>
+                {{ round.note }}
+              </p>
             }
             @if (round.hold; as hold) {
-              <fl-hold-form class="mt-4" [circuitId]="hold.circuitId" [wantedMPa]="hold.wantedMPa" [rests]="round.rests" />
+              <fl-hold-form
+                class="mt-4"
+                [circuitId]="hold.circuitId"
+                [wantedMPa]="hold.wantedMPa"
+                [rests]="round.rests"
+              />
             } @else {
               @if (round.looks.length) {
                 <ul class="mt-3" aria-label="Each place by itself">
                   @for (look of round.looks; track look.key) {
-                    <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2" [attr.data-look]="look.key">
-                      <span class="w-5 text-center font-bold" [class]="signs[look.state][2]" aria-hidden="true">{{ signs[look.state][0] }}</span>
-                      <span class="min-w-0 flex-1"><span class="block text-lg">{{ look.name }}</span><span class="block text-sm">{{ look.state === 'done' ? 'dry' : look.state === 'bad' ? 'wet' : look.state === 'void' ? 'void' : 'not looked at' }}{{ look.note ? ': ' + look.note : '' }}</span></span>
-                      <button type="button" class="min-h-12 px-6" [class]="look.state === 'done' ? 'btn-dark' : 'btn'" [attr.aria-pressed]="look.state === 'done'" [attr.aria-label]="look.name + ' is dry'" (click)="tell(round, true, look.key)">Dry</button>
-                      <button type="button" class="min-h-12 px-6" [class]="look.state === 'bad' ? 'btn-dark' : 'btn'" [attr.aria-pressed]="look.state === 'bad'" [attr.aria-label]="look.name + ' is wet'" (click)="tell(round, false, look.key)">Wet</button>
+                    <li
+                      class="flex flex-wrap items-center gap-3 border-t border-rule py-2"
+                      [attr.data-look]="look.key"
+                    >
+                      <span
+                        class="w-5 text-center font-bold"
+                        [class]="signs[look.state][2]"
+                        aria-hidden="true"
+                        >{{ signs[look.state][0] }}</span
+                      >
+                      <span class="min-w-0 flex-1"
+                        ><span class="block text-lg">{{ look.name }}</span
+                        ><span class="block text-sm"
+                          >{{
+                            look.state === 'done'
+                              ? 'dry'
+                              : look.state === 'bad'
+                                ? 'wet'
+                                : look.state === 'void'
+                                  ? 'void'
+                                  : 'not looked at'
+                          }}{{ look.note ? ': ' + look.note : '' }}</span
+                        ></span
+                      >
+                      <button
+                        type="button"
+                        class="min-h-12 px-6"
+                        [class]="look.state === 'done' ? 'btn-dark' : 'btn'"
+                        [attr.aria-pressed]="look.state === 'done'"
+                        [attr.aria-label]="look.name + ' is dry'"
+                        (click)="tell(round, true, look.key)"
+                      >
+                        Dry
+                      </button>
+                      <button
+                        type="button"
+                        class="min-h-12 px-6"
+                        [class]="look.state === 'bad' ? 'btn-dark' : 'btn'"
+                        [attr.aria-pressed]="look.state === 'bad'"
+                        [attr.aria-label]="look.name + ' is wet'"
+                        (click)="tell(round, false, look.key)"
+                      >
+                        Wet
+                      </button>
                     </li>
                   }
                 </ul>
               }
-              <div class="mt-4"><label class="label block" for="round-note">What was seen</label><input #noted id="round-note" class="field w-full" maxlength="500" [value]="note()" (input)="note.set(noted.value)" /></div>
+              <div class="mt-4">
+                <label class="label block" for="round-note">What was seen</label
+                ><input
+                  #noted
+                  id="round-note"
+                  class="field w-full"
+                  maxlength="500"
+                  [value]="note()"
+                  (input)="note.set(noted.value)"
+                />
+              </div>
               <div class="mt-3 flex flex-wrap gap-3">
                 @if (!round.looks.length) {
-                  <button type="button" class="btn-main min-h-16 px-8 text-xl" (click)="tell(round, true)">Good</button>
-                  <button type="button" class="btn min-h-16 px-8 text-xl" (click)="tell(round, false)">Not good</button>
+                  <button
+                    type="button"
+                    class="btn-main min-h-16 px-8 text-xl"
+                    (click)="tell(round, true)"
+                  >
+                    Good
+                  </button>
+                  <button
+                    type="button"
+                    class="btn min-h-16 px-8 text-xl"
+                    (click)="tell(round, false)"
+                  >
+                    Not good
+                  </button>
                 }
                 @if (isTold(round)) {
-                  <button type="button" class="btn min-h-16" (click)="forget(round)">Take back</button>
+                  <button type="button" class="btn min-h-16" (click)="forget(round)">
+                    Take back
+                  </button>
                 }
               </div>
               @if (round.state === 'locked') {
@@ -75,27 +177,49 @@ const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: s
         }
         <fl-pedal-form />
         <fl-air-test-form />
-        <p class="max-w-prose text-sm text-ink-soft">Brakes can kill. These rounds are common practice; the makers' sheets and local rules come first, and a qualified person looks before the road.</p>
+        <p class="max-w-prose text-sm text-ink-soft">
+          Brakes can kill. These rounds are common practice; the makers' sheets and local rules come
+          first, and a qualified person looks before the road.
+        </p>
       </div>
     </div>
   `,
-}) // prettier-ignore
+})
 export class RoundsPage {
   protected readonly sheet = inject(ProveSheet);
   protected readonly signs = SIGNS;
-  protected readonly groups = computed(() => ROUND_GROUPS.map((name) => ({ name, rounds: this.sheet.rounds().filter(({ group }) => group === name) })).filter(({ rounds }) => rounds.length)); // prettier-ignore
-  protected readonly done = computed(() => this.sheet.rounds().filter(({ state }) => state === 'done').length);
+  protected readonly groups = computed(() =>
+    ROUND_GROUPS.map((name) => ({
+      name,
+      rounds: this.sheet.rounds().filter(({ group }) => group === name),
+    })).filter(({ rounds }) => rounds.length),
+  );
+  protected readonly done = computed(
+    () => this.sheet.rounds().filter(({ state }) => state === 'done').length,
+  );
   protected readonly key = signal<string | null>(null);
   protected readonly chosen = computed(() => {
     const rounds = this.sheet.rounds();
-    return rounds.find(({ key }) => key === this.key()) ?? rounds.find(({ state }) => state !== 'done' && state !== 'locked') ?? rounds[0] ?? null;
-  }); // prettier-ignore
+    return (
+      rounds.find(({ key }) => key === this.key()) ??
+      rounds.find(({ state }) => state !== 'done' && state !== 'locked') ??
+      rounds[0] ??
+      null
+    );
+  });
   /** Begun anew with every round. */
-  protected readonly note = linkedSignal({ source: () => this.chosen()?.key, computation: () => '' });
+  protected readonly note = linkedSignal({
+    source: () => this.chosen()?.key,
+    computation: () => '',
+  });
 
   /** Tells a round, or one place of it; a place is stayed with until all of its round are told. */
   protected tell(round: Round, good: boolean, look?: string): void {
-    this.key.set(good && (!look || round.looks.every(({ key, state }) => key === look || state === 'done')) ? null : round.key);
+    this.key.set(
+      good && (!look || round.looks.every(({ key, state }) => key === look || state === 'done'))
+        ? null
+        : round.key,
+    );
     this.sheet.to(
       withRound(
         this.sheet.proving(),
@@ -108,7 +232,9 @@ export class RoundsPage {
     this.note.set('');
   }
   protected isTold({ state, looks }: Round): boolean {
-    return looks.length ? looks.some((look) => look.state !== 'open') : state !== 'open' && state !== 'locked';
+    return looks.length
+      ? looks.some((look) => look.state !== 'open')
+      : state !== 'open' && state !== 'locked';
   }
   protected forget(round: Round): void {
     this.sheet.to(withoutRound(this.sheet.proving(), round.key));

@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  inject,
+  signal,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { fallsDue, maySign, planRests, signedNow, signWords } from '@firm-line/core/stations/prove';
 import { fileStem } from '@firm-line/core/plan';
@@ -26,34 +33,92 @@ import { ProveSheet } from './prove-sheet';
         @if (points(); as points) {
           <ul class="mt-3">
             @for (point of points; track point.key) {
-              <li class="flex flex-wrap items-start gap-3 border-t border-rule py-2" data-test="open-point">
-                <span class="w-6 text-center font-bold" [class]="point.never ? 'text-stop' : 'text-mind'" aria-hidden="true">{{ point.never ? '✗' : '▲' }}</span>
-                <span class="min-w-0 flex-1">{{ point.text }}{{ point.never ? ' Never signed over.' : '' }}</span>
+              <li
+                class="flex flex-wrap items-start gap-3 border-t border-rule py-2"
+                data-test="open-point"
+              >
+                <span
+                  class="w-6 text-center font-bold"
+                  [class]="point.never ? 'text-stop' : 'text-mind'"
+                  aria-hidden="true"
+                  >{{ point.never ? '✗' : '▲' }}</span
+                >
+                <span class="min-w-0 flex-1"
+                  >{{ point.text }}{{ point.never ? ' Never signed over.' : '' }}</span
+                >
                 @if (scope() === 'move' && !point.never) {
-                  <fl-check-field label="named exception" [checked]="excepted().includes(point.key)" (changed)="except(point.key)" />
+                  <fl-check-field
+                    label="named exception"
+                    [checked]="excepted().includes(point.key)"
+                    (changed)="except(point.key)"
+                  />
                 }
-                <a class="btn" [routerLink]="'../' + point.station" (click)="point.station === 'prove' && sheet.page.set('rounds')">{{ nameOf(point.station) }}</a>
+                <a
+                  class="btn"
+                  [routerLink]="'../' + point.station"
+                  (click)="point.station === 'prove' && sheet.page.set('rounds')"
+                  >{{ nameOf(point.station) }}</a
+                >
               </li>
             }
           </ul>
         }
       </section>
-      <aside class="flex flex-col gap-4 border-l border-rule bg-sheet p-5" aria-label="Signature and pack">
+      <aside
+        class="flex flex-col gap-4 border-l border-rule bg-sheet p-5"
+        aria-label="Signature and pack"
+      >
         <h2 class="text-xl font-bold">Signature</h2>
         <p>{{ words() }}</p>
         @if (signed(); as signed) {
-          <p class="font-semibold" [class]="signed.stands ? 'text-ok' : 'text-stop'" data-test="signed">{{ signed.stands ? '✓' : '✗' }} Signed {{ signed.sign.at.slice(0, 10) }} by {{ signed.sign.by }}, {{ signed.sign.scope === 'road' ? 'for the road' : 'for a move at walking pace on closed ground: not for the road' }}{{ signed.stands ? '.' : ', and the plan is otherwise since: it stands no more.' }}</p>
+          <p
+            class="font-semibold"
+            [class]="signed.stands ? 'text-ok' : 'text-stop'"
+            data-test="signed"
+          >
+            {{ signed.stands ? '✓' : '✗' }} Signed {{ signed.sign.at.slice(0, 10) }} by
+            {{ signed.sign.by }},
+            {{
+              signed.sign.scope === 'road'
+                ? 'for the road'
+                : 'for a move at walking pace on closed ground: not for the road'
+            }}{{ signed.stands ? '.' : ', and the plan is otherwise since: it stands no more.' }}
+          </p>
           @if (signed.sign.exceptions.length) {
             <p class="text-sm">Excepted: {{ signed.sign.exceptions.join('; ') }}</p>
           }
         }
-        <fl-toggle label="For what" [options]="scopes" [value]="scope()" (changed)="scope.set($event)" />
-        <fl-toggle label="As what" [options]="roles" [value]="role()" (changed)="role.set($event)" />
-        <fl-text-field field="signed-by" label="Initials or name" [limits]="{ least: 0, most: 100 }" [value]="by()" (changed)="by.set($event)" />
+        <fl-toggle
+          label="For what"
+          [options]="scopes"
+          [value]="scope()"
+          (changed)="scope.set($event)"
+        />
+        <fl-toggle
+          label="As what"
+          [options]="roles"
+          [value]="role()"
+          (changed)="role.set($event)"
+        />
+        <fl-text-field
+          field="signed-by"
+          label="Initials or name"
+          [limits]="{ least: 0, most: 100 }"
+          [value]="by()"
+          (changed)="by.set($event)"
+        />
         @if (!may().may) {
           <p class="fault" data-test="refused">{{ may().why }}</p>
         }
-        <button type="button" class="btn-main min-h-16 text-xl disabled:opacity-60" [disabled]="!may().may || !by().trim()" (click)="sign()" data-test="sign">{{ scope() === 'road' ? 'Sign it for the road' : 'Sign it for a move, not for the road' }}</button>
+        <button
+          type="button"
+          class="btn-main min-h-16 text-xl disabled:opacity-60"
+          [disabled]="!may().may || !by().trim()"
+          (click)="sign()"
+          data-test="sign"
+        >
+          {{ scope() === 'road' ? 'Sign it for the road' : 'Sign it for a move, not for the road' }}
+        </button>
         @if (signed()?.stands && signed()?.sign?.scope === 'road') {
           <h3 class="font-bold">What falls due</h3>
           <ul class="list-disc pl-5 text-sm">
@@ -63,29 +128,58 @@ import { ProveSheet } from './prove-sheet';
           </ul>
         }
         <h2 class="mt-2 text-xl font-bold">The pack</h2>
-        <p class="text-sm text-ink-soft">One PDF of the whole plan for whoever signs; or everything in a zip, photographs with it.</p>
+        <p class="text-sm text-ink-soft">
+          One PDF of the whole plan for whoever signs; or everything in a zip, photographs with it.
+        </p>
         @if (share() !== null) {
-          <div class="h-4 rounded-full bg-rule" role="progressbar" [attr.aria-valuenow]="100 * share()!"><div class="h-4 rounded-full bg-fluid" [style.width.%]="100 * share()!"></div></div>
+          <div
+            class="h-4 rounded-full bg-rule"
+            role="progressbar"
+            [attr.aria-valuenow]="100 * share()!"
+          >
+            <div class="h-4 rounded-full bg-fluid" [style.width.%]="100 * share()!"></div>
+          </div>
           <button type="button" class="btn min-h-14" (click)="cancel()">Cancel</button>
         } @else {
-          <button type="button" class="btn min-h-14" (click)="pdf()" [disabled]="!points()" data-test="pack">Make the PDF</button>
+          <button
+            type="button"
+            class="btn min-h-14"
+            (click)="pdf()"
+            [disabled]="!points()"
+            data-test="pack"
+          >
+            Make the PDF
+          </button>
         }
         @if (fault()) {
           <p class="fault" role="alert">{{ fault() }}</p>
         }
         <button type="button" class="btn min-h-14" (click)="zip()">Everything, as a zip</button>
-        <button type="button" class="btn min-h-14" (click)="csv()" [disabled]="!sheet.proving().curves.length">Curves, as CSV</button>
+        <button
+          type="button"
+          class="btn min-h-14"
+          (click)="csv()"
+          [disabled]="!sheet.proving().curves.length"
+        >
+          Curves, as CSV
+        </button>
       </aside>
     </div>
   `,
-}) // prettier-ignore
+})
 export class SignPage {
   protected readonly sheet = inject(ProveSheet);
   private readonly store = inject(PlanStore);
   private readonly packs = inject(PackWork);
   private readonly zips = inject(PlanZips);
-  protected readonly scopes = [{ value: 'road', name: 'For the road' }, { value: 'move', name: 'For a move' }] as const; // prettier-ignore
-  protected readonly roles = [{ value: 'builder', name: 'Builder' }, { value: 'qualified', name: 'Qualified person' }] as const; // prettier-ignore
+  protected readonly scopes = [
+    { value: 'road', name: 'For the road' },
+    { value: 'move', name: 'For a move' },
+  ] as const;
+  protected readonly roles = [
+    { value: 'builder', name: 'Builder' },
+    { value: 'qualified', name: 'Qualified person' },
+  ] as const;
   protected readonly scope = signal<'road' | 'move'>('road');
   protected readonly role = signal<'builder' | 'qualified'>('builder');
   protected readonly by = signal('');
@@ -93,11 +187,17 @@ export class SignPage {
   protected readonly points = this.sheet.points;
   protected readonly heading = computed(() => {
     const points = this.points();
-    return !points ? 'Looking…' : points.length ? `${points.length} open ${points.length === 1 ? 'point stands' : 'points stand'} in the way` : 'Nothing stands in the way';
-  }); // prettier-ignore
+    return !points
+      ? 'Looking…'
+      : points.length
+        ? `${points.length} open ${points.length === 1 ? 'point stands' : 'points stand'} in the way`
+        : 'Nothing stands in the way';
+  });
   protected readonly may = computed(() => {
     const points = this.points();
-    return points ? maySign(this.scope(), points, this.excepted()) : { may: false, why: 'The rules are still looking.' };
+    return points
+      ? maySign(this.scope(), points, this.excepted())
+      : { may: false, why: 'The rules are still looking.' };
   });
   protected readonly words = computed(() => signWords(this.store.plan().sizing?.category));
   protected readonly signed = computed(() => signedNow(this.sheet.view()));
@@ -113,14 +213,30 @@ export class SignPage {
     return STATIONS.find(({ path }) => path === station)?.name ?? station;
   }
   protected except(key: string): void {
-    this.excepted.update((keys) => (keys.includes(key) ? keys.filter((one) => one !== key) : [...keys, key]));
+    this.excepted.update((keys) =>
+      keys.includes(key) ? keys.filter((one) => one !== key) : [...keys, key],
+    );
   }
   protected sign(): void {
     const points = this.points();
     if (!points || !this.may().may) return;
-    const exceptions = points.filter(({ key }) => this.excepted().includes(key)).map(({ text }) => text);
+    const exceptions = points
+      .filter(({ key }) => this.excepted().includes(key))
+      .map(({ text }) => text);
     const { signed } = this.sheet.proving();
-    this.sheet.set({ signed: [...signed, { at: new Date().toISOString(), by: this.by().trim(), as: this.role(), scope: this.scope(), rests: planRests(this.sheet.view()), exceptions: this.scope() === 'move' ? exceptions : [] }] }); // prettier-ignore
+    this.sheet.set({
+      signed: [
+        ...signed,
+        {
+          at: new Date().toISOString(),
+          by: this.by().trim(),
+          as: this.role(),
+          scope: this.scope(),
+          rests: planRests(this.sheet.view()),
+          exceptions: this.scope() === 'move' ? exceptions : [],
+        },
+      ],
+    });
   }
   protected async pdf(): Promise<void> {
     const ended = (this.ended = new AbortController());
@@ -128,14 +244,18 @@ export class SignPage {
     this.fault.set('');
     this.share.set(0);
     try {
-      const bytes = await this.packs.pdf({ plan, snags: [...this.store.snags()], madeAt: new Date().toISOString() }, { signal: ended.signal, progress: (share) => this.share.set(share) });
+      const bytes = await this.packs.pdf(
+        { plan, snags: [...this.store.snags()], madeAt: new Date().toISOString() },
+        { signal: ended.signal, progress: (share) => this.share.set(share) },
+      );
       saveFile(`${fileStem(plan)}.pdf`, bytes as BlobPart, 'application/pdf');
     } catch (error) {
-      if (!ended.signal.aborted) this.fault.set(`The pack could not be made: ${(error as Error).message}`);
+      if (!ended.signal.aborted)
+        this.fault.set(`The pack could not be made: ${(error as Error).message}`);
     } finally {
       this.share.set(null);
     }
-  } // prettier-ignore
+  }
   protected cancel(): void {
     this.ended?.abort();
   }
@@ -143,7 +263,15 @@ export class SignPage {
     void this.zips.export(this.store.plan());
   }
   protected csv(): void {
-    const rows = this.sheet.proving().curves.flatMap(({ at, circuitId, engine, points }) => points.map(({ pressureMPa, travelMm }) => [at, circuitId, engine, pressureMPa, travelMm]));
-    saveFile(`${fileStem(this.store.plan())}-curves.csv`, tableCsv([['at', 'circuit', 'engine', 'pressure_mpa', 'travel_mm'], ...rows]), 'text/csv');
-  } // prettier-ignore
+    const rows = this.sheet
+      .proving()
+      .curves.flatMap(({ at, circuitId, engine, points }) =>
+        points.map(({ pressureMPa, travelMm }) => [at, circuitId, engine, pressureMPa, travelMm]),
+      );
+    saveFile(
+      `${fileStem(this.store.plan())}-curves.csv`,
+      tableCsv([['at', 'circuit', 'engine', 'pressure_mpa', 'travel_mm'], ...rows]),
+      'text/csv',
+    );
+  }
 }

@@ -16,14 +16,32 @@ import { ProveSheet } from './prove-sheet';
   host: { class: 'block p-5' },
   template: `
     <h2 class="text-2xl font-bold">Stops</h2>
-    <p class="mt-1 max-w-prose">Up the ladder: held still, walking pace, then a closed dry site. The same road, the same speed, a tape and not shoe lengths, pads bedded first; one change a run.</p>
+    <p class="mt-1 max-w-prose">
+      Up the ladder: held still, walking pace, then a closed dry site. The same road, the same
+      speed, a tape and not shoe lengths, pads bedded first; one change a run.
+    </p>
     <div class="mt-4 grid gap-5 xl:grid-cols-2">
       <section class="card p-5" aria-label="A stop">
         <div class="flex flex-wrap gap-3">
-          <fl-toggle label="Before or after the work" [options]="whens" [value]="when()" (changed)="when.set($event)" />
-          <fl-toggle label="Which axle locked first" [options]="locks" [value]="locked()" (changed)="locked.set($event)" />
+          <fl-toggle
+            label="Before or after the work"
+            [options]="whens"
+            [value]="when()"
+            (changed)="when.set($event)"
+          />
+          <fl-toggle
+            label="Which axle locked first"
+            [options]="locks"
+            [value]="locked()"
+            (changed)="locked.set($event)"
+          />
         </div>
-        <fl-figures-form class="mt-3" [figures]="figures()" name="Put the stop down" (taken)="take($event)" />
+        <fl-figures-form
+          class="mt-3"
+          [figures]="figures()"
+          name="Put the stop down"
+          (taken)="take($event)"
+        />
         @if (advice()) {
           <p class="mt-3 font-semibold" data-test="advice">{{ advice() }}</p>
         }
@@ -31,24 +49,62 @@ import { ProveSheet } from './prove-sheet';
       <section class="card p-5" aria-label="Before and after">
         <h3 class="h2">At {{ compare() }} km/h</h3>
         @for (one of means(); track one.name) {
-          <p class="mt-1" data-test="mean"><span class="font-semibold">{{ one.name }}</span>: {{ one.words }}</p>
+          <p class="mt-1" data-test="mean">
+            <span class="font-semibold">{{ one.name }}</span
+            >: {{ one.words }}
+          </p>
         } @empty {
-          <p class="mt-1 text-ink-soft">Three stops before and three after say more than one each.</p>
+          <p class="mt-1 text-ink-soft">
+            Three stops before and three after say more than one each.
+          </p>
         }
         @if (lines().length) {
-          <fl-line-chart class="mt-3" label="Distance by run, before and after" [lines]="lines()" xName="run" yName="metres" />
+          <fl-line-chart
+            class="mt-3"
+            label="Distance by run, before and after"
+            [lines]="lines()"
+            xName="run"
+            yName="metres"
+          />
         }
         @if (rough()) {
-          <p class="mt-2 text-sm">▲ Some are scaled by v² over more than {{ roughKmh }} km/h: that is rough.</p>
+          <p class="mt-2 text-sm">
+            ▲ Some are scaled by v² over more than {{ roughKmh }} km/h: that is rough.
+          </p>
         }
       </section>
     </div>
     @if (stops().length) {
       <div class="card mt-5 overflow-x-auto p-5">
-        <table class="w-full text-left" data-test="stops"><thead class="text-sm text-ink-soft"><tr><th class="py-1 pr-3 font-normal">Day</th><th class="pr-3 font-normal">When</th><th class="pr-3 text-right font-normal">From</th><th class="pr-3 text-right font-normal">Distance</th><th class="pr-3 text-right font-normal">Mean</th><th class="pr-3 font-normal">Locked first</th><th class="pr-3 font-normal">Valve</th><th></th></tr></thead>
+        <table class="w-full text-left" data-test="stops">
+          <thead class="text-sm text-ink-soft">
+            <tr>
+              <th class="py-1 pr-3 font-normal">Day</th>
+              <th class="pr-3 font-normal">When</th>
+              <th class="pr-3 text-right font-normal">From</th>
+              <th class="pr-3 text-right font-normal">Distance</th>
+              <th class="pr-3 text-right font-normal">Mean</th>
+              <th class="pr-3 font-normal">Locked first</th>
+              <th class="pr-3 font-normal">Valve</th>
+              <th></th>
+            </tr>
+          </thead>
           <tbody>
             @for (one of stops(); track one.id) {
-              <tr class="border-t border-rule"><td class="py-1 pr-3">{{ one.at.slice(0, 10) }}</td><td class="pr-3">{{ one.when }}</td><td class="pr-3 text-right font-mono">{{ one.fromKmh }} km/h</td><td class="pr-3 text-right font-mono">{{ one.distanceM }} m</td><td class="pr-3 text-right font-mono">{{ decel(one) }}</td><td class="pr-3">{{ one.locked === 'rear' ? '✗ rear' : one.locked }}</td><td class="pr-3">{{ one.valveTurns === null ? '–' : one.valveTurns + ' turns' }}</td><td class="text-right"><button type="button" class="btn" (click)="remove(one.id)">Remove</button></td></tr>
+              <tr class="border-t border-rule">
+                <td class="py-1 pr-3">{{ one.at.slice(0, 10) }}</td>
+                <td class="pr-3">{{ one.when }}</td>
+                <td class="pr-3 text-right font-mono">{{ one.fromKmh }} km/h</td>
+                <td class="pr-3 text-right font-mono">{{ one.distanceM }} m</td>
+                <td class="pr-3 text-right font-mono">{{ decel(one) }}</td>
+                <td class="pr-3">{{ one.locked === 'rear' ? '✗ rear' : one.locked }}</td>
+                <td class="pr-3">
+                  {{ one.valveTurns === null ? '–' : one.valveTurns + ' turns' }}
+                </td>
+                <td class="text-right">
+                  <button type="button" class="btn" (click)="remove(one.id)">Remove</button>
+                </td>
+              </tr>
             }
           </tbody>
         </table>
@@ -59,16 +115,29 @@ import { ProveSheet } from './prove-sheet';
       @for (one of sheet.proving().bedding; track $index) {
         <p class="border-t border-rule py-1">{{ one.at.slice(0, 10) }}: {{ one.text }}</p>
       }
-      <fl-text-field class="mt-2" field="bedding" label="What was done" placeholder="20 stops from 50 km/h, a minute between" [limits]="{ least: 0, most: 500 }" [value]="''" (changed)="bed($event)" />
+      <fl-text-field
+        class="mt-2"
+        field="bedding"
+        label="What was done"
+        placeholder="20 stops from 50 km/h, a minute between"
+        [limits]="{ least: 0, most: 500 }"
+        [value]="''"
+        (changed)="bed($event)"
+      />
     </section>
-    <p class="mt-4 max-w-prose text-sm text-ink-soft">A stopping test is for closed ground and for who may drive there. Local rules say what counts.</p>
+    <p class="mt-4 max-w-prose text-sm text-ink-soft">
+      A stopping test is for closed ground and for who may drive there. Local rules say what counts.
+    </p>
   `,
-}) // prettier-ignore
+})
 export class StopsPage {
   protected readonly sheet = inject(ProveSheet);
   private readonly store = inject(PlanStore);
   protected readonly roughKmh = ROUGH_KMH;
-  protected readonly whens = [{ value: 'before', name: 'Before' }, { value: 'after', name: 'After' }] as const; // prettier-ignore
+  protected readonly whens = [
+    { value: 'before', name: 'Before' },
+    { value: 'after', name: 'After' },
+  ] as const;
   protected readonly locks = LOCKED.map((value) => ({
     value,
     name: value === 'none' ? 'None locked' : value === 'front' ? 'Front first' : 'Rear first',
@@ -76,46 +145,110 @@ export class StopsPage {
   protected readonly when = signal<StopTaken['when']>('after');
   protected readonly locked = signal<StopTaken['locked']>('none');
   protected readonly stops = computed(() => this.sheet.proving().stops);
-  private readonly hasValve = computed(() => (this.store.plan().sizing?.rearValve ?? null) !== null);
+  private readonly hasValve = computed(
+    () => (this.store.plan().sizing?.rearValve ?? null) !== null,
+  );
   protected readonly figures = computed((): Figure[] => [
     { key: 'fromKmh', label: 'From, km/h', least: 1, most: 400 },
     { key: 'distanceM', label: 'Distance by tape, m', least: 0.1, most: 10_000 },
-    ...(this.hasValve() ? [{ key: 'valveTurns', label: 'Valve, turns from its stop', least: 0, most: 100, optional: true }] : []),
+    ...(this.hasValve()
+      ? [
+          {
+            key: 'valveTurns',
+            label: 'Valve, turns from its stop',
+            least: 0,
+            most: 100,
+            optional: true,
+          },
+        ]
+      : []),
   ]);
   /** Distances are shown at the speed that most stops were made from. */
   protected readonly compare = computed(() => this.stops().at(-1)?.fromKmh ?? 50);
   private at({ fromKmh, distanceM }: StopTaken): number {
     return stop({ fromKmh, distanceM, compareKmh: this.compare() }).distanceAtCompareM;
   }
-  protected readonly rough = computed(() => this.stops().some(({ fromKmh }) => Math.abs(fromKmh - this.compare()) > ROUGH_KMH));
-  private readonly byWhen = computed(() => (['before', 'after'] as const).map((when) => ({ when, distances: this.stops().filter((one) => one.when === when).map((one) => this.at(one)) })).filter(({ distances }) => distances.length)); // prettier-ignore
+  protected readonly rough = computed(() =>
+    this.stops().some(({ fromKmh }) => Math.abs(fromKmh - this.compare()) > ROUGH_KMH),
+  );
+  private readonly byWhen = computed(() =>
+    (['before', 'after'] as const)
+      .map((when) => ({
+        when,
+        distances: this.stops()
+          .filter((one) => one.when === when)
+          .map((one) => this.at(one)),
+      }))
+      .filter(({ distances }) => distances.length),
+  );
   protected readonly means = computed(() =>
     this.byWhen().map(({ when, distances }) => {
       const { meanM, sigmaM } = scatterOf(distances);
-      return { name: when === 'before' ? 'Before' : 'After', words: `${meanM.toFixed(1)} m${sigmaM === null ? ', one run alone' : ` ± ${(2 * sigmaM).toFixed(1)} of ${distances.length} runs`}, ${stop({ fromKmh: this.compare(), distanceM: meanM }).g.toFixed(2)} g` };
+      return {
+        name: when === 'before' ? 'Before' : 'After',
+        words: `${meanM.toFixed(1)} m${sigmaM === null ? ', one run alone' : ` ± ${(2 * sigmaM).toFixed(1)} of ${distances.length} runs`}, ${stop({ fromKmh: this.compare(), distanceM: meanM }).g.toFixed(2)} g`,
+      };
     }),
-  ); // prettier-ignore
-  protected readonly lines = computed((): ChartLine[] => this.byWhen().map(({ when, distances }) => ({ name: when === 'before' ? 'before' : 'after', ink: when === 'before' ? 'slate' : 'copper', dots: true, points: distances.map((y, i) => ({ x: i + 1, y })) }))); // prettier-ignore
+  );
+  protected readonly lines = computed((): ChartLine[] =>
+    this.byWhen().map(({ when, distances }) => ({
+      name: when === 'before' ? 'before' : 'after',
+      ink: when === 'before' ? 'slate' : 'copper',
+      dots: true,
+      points: distances.map((y, i) => ({ x: i + 1, y })),
+    })),
+  );
   protected readonly advice = computed(() => {
     const last = this.stops().at(-1);
     if (!last) return '';
-    const tried = new Set(this.stops().flatMap(({ valveTurns, locked }) => (valveTurns !== null && locked === 'rear' ? [valveTurns] : [])));
-    if (last.locked === 'rear') return this.hasValve() ? `✗ The rear locked first: less to the rear, by one turn${last.valveTurns === null ? '' : `, to ${Math.max(0, last.valveTurns - 1)}`}; then again from lower.` : '✗ The rear locked first: not to be driven so. See Size.';
-    if (last.locked === 'front' && this.hasValve() && last.valveTurns !== null && !tried.has(last.valveTurns + 1)) return `The front locked first, as it should. One turn more to the rear, to ${last.valveTurns + 1}, may be tried; one change a run.`;
+    const tried = new Set(
+      this.stops().flatMap(({ valveTurns, locked }) =>
+        valveTurns !== null && locked === 'rear' ? [valveTurns] : [],
+      ),
+    );
+    if (last.locked === 'rear')
+      return this.hasValve()
+        ? `✗ The rear locked first: less to the rear, by one turn${last.valveTurns === null ? '' : `, to ${Math.max(0, last.valveTurns - 1)}`}; then again from lower.`
+        : '✗ The rear locked first: not to be driven so. See Size.';
+    if (
+      last.locked === 'front' &&
+      this.hasValve() &&
+      last.valveTurns !== null &&
+      !tried.has(last.valveTurns + 1)
+    )
+      return `The front locked first, as it should. One turn more to the rear, to ${last.valveTurns + 1}, may be tried; one change a run.`;
     return last.locked === 'front' ? 'The front locked first, as it should.' : '';
-  }); // prettier-ignore
+  });
   protected decel({ fromKmh, distanceM }: StopTaken): string {
     return `${stop({ fromKmh, distanceM }).meanDecelMs2.toFixed(2)} m/s²`;
   }
   protected take(said: Record<string, number>): void {
     const { stops } = this.sheet.proving();
-    this.sheet.set({ stops: [...stops, { id: freshIn('stop', stops), at: new Date().toISOString(), when: this.when(), fromKmh: said['fromKmh']!, distanceM: said['distanceM']!, locked: this.locked(), valveTurns: said['valveTurns'] ?? null }] }); // prettier-ignore
+    this.sheet.set({
+      stops: [
+        ...stops,
+        {
+          id: freshIn('stop', stops),
+          at: new Date().toISOString(),
+          when: this.when(),
+          fromKmh: said['fromKmh']!,
+          distanceM: said['distanceM']!,
+          locked: this.locked(),
+          valveTurns: said['valveTurns'] ?? null,
+        },
+      ],
+    });
   }
   protected remove(id: string): void {
     this.sheet.set({ stops: this.stops().filter((one) => one.id !== id) });
   }
   protected bed(text: string): void {
     if (text.trim())
-      this.sheet.set({ bedding: [...this.sheet.proving().bedding, { at: new Date().toISOString(), text: text.trim() }] });
+      this.sheet.set({
+        bedding: [
+          ...this.sheet.proving().bedding,
+          { at: new Date().toISOString(), text: text.trim() },
+        ],
+      });
   }
 }

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  untracked,
+} from '@angular/core';
 import type { LineView } from '@firm-line/core/plan';
 import type { FoundWay } from '@firm-line/core/proposals/routes';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
@@ -26,17 +35,29 @@ const SKETCH = { width: 96, height: 72 };
           <option value="20">20 mm, closer</option>
         </select>
         @if (finder.busy()) {
-          <progress class="h-3 w-32 accent-fluid" max="1" [value]="finder.share()" aria-label="How far the search is"></progress>
+          <progress
+            class="h-3 w-32 accent-fluid"
+            max="1"
+            [value]="finder.share()"
+            aria-label="How far the search is"
+          ></progress>
           <button type="button" class="btn" (click)="finder.cancel()">Cancel</button>
         } @else {
-          <button type="button" class="btn-main" (click)="look(+pitch.value)" [disabled]="!joined()">
+          <button
+            type="button"
+            class="btn-main"
+            (click)="look(+pitch.value)"
+            [disabled]="!joined()"
+          >
             {{ found().length ? 'Look again' : 'Look for ways' }}
           </button>
         }
         <button type="button" class="btn ml-auto" (click)="close()">Close</button>
       </div>
       @if (!joined()) {
-        <p class="mt-2 text-sm">A way runs between two ports: join both ends of this line first (Line details).</p>
+        <p class="mt-2 text-sm">
+          A way runs between two ports: join both ends of this line first (Line details).
+        </p>
       }
       @if (finder.message(); as text) {
         <p class="fault mt-2" role="alert">{{ text }}</p>
@@ -56,7 +77,12 @@ const SKETCH = { width: 96, height: 72 };
                 role="img"
                 [attr.aria-label]="'Way ' + (i + 1) + ' from above and from the left'"
               >
-                <path [attr.d]="drawn(way)" class="fill-none stroke-copper" stroke-width="2" stroke-linejoin="round" />
+                <path
+                  [attr.d]="drawn(way)"
+                  class="fill-none stroke-copper"
+                  stroke-width="2"
+                  stroke-linejoin="round"
+                />
               </svg>
               <div class="text-sm leading-snug">
                 <p class="font-semibold">{{ i + 1 }}. {{ way.why }}</p>
@@ -64,19 +90,23 @@ const SKETCH = { width: 96, height: 72 };
                   <p>{{ length(near.distanceMm) }} from {{ near.name }} at the nearest.</p>
                 }
                 @for (snag of way.snags; track $index) {
-                  <p class="mt-1 flex items-start gap-2"><fl-level-sign [level]="snag.level" />{{ snag.text }}</p>
+                  <p class="mt-1 flex items-start gap-2">
+                    <fl-level-sign [level]="snag.level" />{{ snag.text }}
+                  </p>
                 } @empty {
                   <p class="text-ok">No snag of Route.</p>
                 }
               </div>
-              <button type="button" class="btn-main col-span-2 mt-1 self-end" (click)="take(way)">Take this way</button>
+              <button type="button" class="btn-main col-span-2 mt-1 self-end" (click)="take(way)">
+                Take this way
+              </button>
             </li>
           }
         </ol>
       }
       <p class="mt-1 text-sm leading-snug text-ink-soft">
-        Straight along and across the vehicle, near the frame, clear of what is set down in Measure. What is not set down is not
-        kept clear of: look before you bend.
+        Straight along and across the vehicle, near the frame, clear of what is set down in Measure.
+        What is not set down is not kept clear of: look before you bend.
       </p>
     </section>
   `,
@@ -89,13 +119,16 @@ export class FindWay {
   readonly ghost = output<readonly Vec3[] | null>();
   readonly closed = output();
   protected readonly sketch = SKETCH;
-  protected readonly joined = computed(() => this.view().ports.a !== null && this.view().ports.b !== null);
+  protected readonly joined = computed(
+    () => this.view().ports.a !== null && this.view().ports.b !== null,
+  );
   protected readonly found = computed(() => this.finder.foundFor(this.view().line.id) ?? []);
 
   constructor() {
     // Ways hold for the line and the plan that they were found in.
     effect(() => {
-      if (this.finder.isStale({ id: this.view().line.id, plan: this.store.plan() })) untracked(() => this.forget());
+      if (this.finder.isStale({ id: this.view().line.id, plan: this.store.plan() }))
+        untracked(() => this.forget());
     });
   }
 
@@ -139,7 +172,11 @@ export class FindWay {
     const tall = y[1] - y[0] + z[1] - z[0] + 1;
     const scale = Math.min((SKETCH.width - 12) / (x[1] - x[0] + 1), (SKETCH.height - 24) / tall);
     const path = (up: (p: Vec3) => number): string =>
-      nodes.map((p, i) => `${i ? 'L' : 'M'}${(6 + (p[0] - x[0]) * scale).toFixed(1)} ${up(p).toFixed(1)}`).join('');
+      nodes
+        .map(
+          (p, i) => `${i ? 'L' : 'M'}${(6 + (p[0] - x[0]) * scale).toFixed(1)} ${up(p).toFixed(1)}`,
+        )
+        .join('');
     const side = 18 + (y[1] - y[0]) * scale;
     return path((p) => 6 + (y[1] - p[1]) * scale) + path((p) => side + (z[1] - p[2]) * scale);
   }

@@ -9,14 +9,20 @@ import { TestBed } from '@angular/core/testing';
 function handedOut(): Map<string, string> {
   const files = new Map<string, string>();
   const texts: string[] = [];
-  jest.spyOn(globalThis, 'Blob').mockImplementation((parts?: BlobPart[]) => ({ at: texts.push(String(parts![0])) - 1 }) as unknown as Blob);
+  jest
+    .spyOn(globalThis, 'Blob')
+    .mockImplementation(
+      (parts?: BlobPart[]) => ({ at: texts.push(String(parts![0])) - 1 }) as unknown as Blob,
+    );
   URL.createObjectURL = (blob) => String((blob as unknown as { at: number }).at);
   URL.revokeObjectURL = () => undefined;
-  jest.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (this: HTMLAnchorElement) {
+  jest.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(function (
+    this: HTMLAnchorElement,
+  ) {
     if (this.download) files.set(this.download, texts[Number(this.getAttribute('href'))]!);
   });
   return files;
-} // prettier-ignore
+}
 
 async function files(id: string) {
   const at = await station(RouteStation, id);
@@ -29,12 +35,16 @@ async function files(id: string) {
   };
   const give = async (name: string, text: string, size = text.length): Promise<void> => {
     const field = at.one<HTMLInputElement>('fl-line-files input[type=file]');
-    Object.defineProperty(field, 'files', { configurable: true, value: [{ name, size, text: () => Promise.resolve(text) }] });
+    Object.defineProperty(field, 'files', {
+      configurable: true,
+      value: [{ name, size, text: () => Promise.resolve(text) }],
+    });
     field.dispatchEvent(new Event('change'));
     await new Promise((done) => setTimeout(done, 50));
     await at.settle();
   };
-  const corners = (name: string) => at.store.plan().lines.find((line) => line.name === name)!.cornersMm;
+  const corners = (name: string) =>
+    at.store.plan().lines.find((line) => line.name === name)!.cornersMm;
   return { ...at, out, take, give, corners };
 }
 
@@ -49,7 +59,12 @@ describe('files of the lines', () => {
     expect(await at.take('Centre lines, CSV')).toMatch(/^line,point,x_mm,y_mm,z_mm/);
     const brackets = new DxfParser().parseSync(await at.take('Brackets 1:1, DXF'))!;
     expect(brackets.entities.some((one) => one.type === 'CIRCLE')).toBe(true);
-    expect([...at.out.keys()]).toEqual(['gannet-flat.dxf', 'gannet-tubes.step', 'gannet-lines.csv', 'gannet-brackets.dxf']);
+    expect([...at.out.keys()]).toEqual([
+      'gannet-flat.dxf',
+      'gannet-tubes.step',
+      'gannet-lines.csv',
+      'gannet-brackets.dxf',
+    ]);
   });
 
   test('centre lines come back from either, with one undo; a tube that was written from its other end is turned round', async () => {
@@ -65,11 +80,15 @@ describe('files of the lines', () => {
       .filter((row) => row.startsWith('R1,'))
       .reverse();
     await at.give('back.csv', ['line,point,x_mm,y_mm,z_mm', ...backwards].join('\n'));
-    expect(at.corners('R1')).toEqual(before.map((place) => place.map((v) => Math.round(v * 1000) / 1000)));
+    expect(at.corners('R1')).toEqual(
+      before.map((place) => place.map((v) => Math.round(v * 1000) / 1000)),
+    );
     await at.give('tubes.STP', step);
     for (const [i, place] of at.corners('R1').entries())
       for (const axis of [0, 1, 2]) expect(place[axis]).toBeCloseTo(before[i]![axis]!, 5);
-    expect(TestBed.inject(Notices).list().at(-1)!.text).toMatch(/^The corners of .*R1.* were read from tubes\.STP\.$/);
+    expect(TestBed.inject(Notices).list().at(-1)!.text).toMatch(
+      /^The corners of .*R1.* were read from tubes\.STP\.$/,
+    );
   });
 
   test('what cannot be taken is said, and nothing is half taken', async () => {
@@ -96,12 +115,20 @@ describe('files of the lines', () => {
     const sheet = () => at.one('[data-test=print-sheet]');
     await at.choose(at.one('#print-paper'), 'A3');
     expect(sheet().getAttribute('width')).toBe('420mm');
-    expect(sheet().querySelectorAll('path[stroke-width="0.7"]')).toHaveLength(at.store.plan().lines.length);
+    expect(sheet().querySelectorAll('path[stroke-width="0.7"]')).toHaveLength(
+      at.store.plan().lines.length,
+    );
     await at.choose(at.one('#print-scale'), '1:2');
-    expect(at.texts('fl-line-files .fault')[0]).toMatch(/^At 1:2 it does not fit on A3: 1:\d+ does, or a larger sheet\.$/);
+    expect(at.texts('fl-line-files .fault')[0]).toMatch(
+      /^At 1:2 it does not fit on A3: 1:\d+ does, or a larger sheet\.$/,
+    );
     const print = jest.fn();
     Object.assign(window, { print });
-    Object.assign(globalThis, { CSSStyleSheet: class { replaceSync = jest.fn(); } }); // prettier-ignore
+    Object.assign(globalThis, {
+      CSSStyleSheet: class {
+        replaceSync = jest.fn();
+      },
+    });
     document.adoptedStyleSheets ??= [];
     await at.click(at.button('Print to scale'));
     expect(print).toHaveBeenCalled();

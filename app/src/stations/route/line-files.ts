@@ -17,7 +17,9 @@ const MOST_BYTES = 20_000_000;
 function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): readonly Vec3[] {
   const start = ports.a?.fixed.atMm ?? own[0];
   if (!start) return nodesMm;
-  return distance(nodesMm[0]!, start) <= distance(nodesMm.at(-1)!, start) ? nodesMm : [...nodesMm].reverse();
+  return distance(nodesMm[0]!, start) <= distance(nodesMm.at(-1)!, start)
+    ? nodesMm
+    : [...nodesMm].reverse();
 }
 
 /** Drawings and files of the lines: flat views and brackets, centre lines, tubes; and the views printed to scale. */
@@ -27,13 +29,20 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-fold class="border-b border-rule px-4 py-1" data-test="line-files" summary="Drawings and files…" (opened)="open.set($event)">
+    <fl-fold
+      class="border-b border-rule px-4 py-1"
+      data-test="line-files"
+      summary="Drawings and files…"
+      (opened)="open.set($event)"
+    >
       <div class="grid grid-cols-2 gap-2 py-1">
         <button type="button" class="btn px-2" (click)="flatDxf()">Flat views, DXF</button>
         <button type="button" class="btn px-2" (click)="bracketDxf()">Brackets 1:1, DXF</button>
         <button type="button" class="btn px-2" (click)="step()">Tubes, STEP</button>
         <button type="button" class="btn px-2" (click)="csv()">Centre lines, CSV</button>
-        <button type="button" class="btn col-span-2 px-2" (click)="file.click()">Read centre lines from CSV or STEP…</button>
+        <button type="button" class="btn col-span-2 px-2" (click)="file.click()">
+          Read centre lines from CSV or STEP…
+        </button>
         <input
           #file
           type="file"
@@ -50,78 +59,124 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
         <p class="text-sm">Brackets wanted: {{ bracketWords() }}</p>
       }
       @if (open()) {
-      <div class="mt-1 flex flex-wrap items-end gap-2 border-t border-rule py-2">
-        <div>
-          <label class="label block" for="print-paper">Paper</label>
-          <select #list id="print-paper" class="field" (change)="choosePaper(list.value)">
-            @for (one of papers; track one) {
-              <option [value]="one" [selected]="one === paper()">{{ one }}</option>
-            }
-          </select>
+        <div class="mt-1 flex flex-wrap items-end gap-2 border-t border-rule py-2">
+          <div>
+            <label class="label block" for="print-paper">Paper</label>
+            <select #list id="print-paper" class="field" (change)="choosePaper(list.value)">
+              @for (one of papers; track one) {
+                <option [value]="one" [selected]="one === paper()">{{ one }}</option>
+              }
+            </select>
+          </div>
+          <div>
+            <label class="label block" for="print-scale">Scale</label>
+            <select #list2 id="print-scale" class="field" (change)="scaleChosen.set(+list2.value)">
+              @for (one of scales; track one) {
+                <option [value]="one" [selected]="one === scale()">1:{{ one }}</option>
+              }
+            </select>
+          </div>
+          <button type="button" class="btn px-3" (click)="print()">Print to scale</button>
+          @if (!sheet().fits) {
+            <p class="fault w-full">
+              At 1:{{ scale() }} it does not fit on {{ paper() }}: 1:{{ best() }} does, or a larger
+              sheet.
+            </p>
+          }
         </div>
-        <div>
-          <label class="label block" for="print-scale">Scale</label>
-          <select #list2 id="print-scale" class="field" (change)="scaleChosen.set(+list2.value)">
-            @for (one of scales; track one) {
-              <option [value]="one" [selected]="one === scale()">1:{{ one }}</option>
-            }
-          </select>
-        </div>
-        <button type="button" class="btn px-3" (click)="print()">Print to scale</button>
-        @if (!sheet().fits) {
-          <p class="fault w-full">At 1:{{ scale() }} it does not fit on {{ paper() }}: 1:{{ best() }} does, or a larger sheet.</p>
-        }
-      </div>
       }
     </fl-fold>
     @if (open()) {
-    <svg
-      class="print-sheet hidden"
-      [attr.width]="sheet().widthMm + 'mm'"
-      [attr.height]="sheet().heightMm + 'mm'"
-      [attr.viewBox]="'0 0 ' + sheet().widthMm + ' ' + sheet().heightMm"
-      data-test="print-sheet"
-    >
-      <text x="10" y="15" font-size="5" font-weight="700">{{ store.plan().name }}: lines from above and from the left, 1:{{ scale() }}</text>
-      <text x="10" y="20" font-size="3">
-        Print at 100 %: this bar is {{ sheet().barMm }} mm on paper and {{ length(sheet().barMm * scale()) }} on the vehicle. The makers' sheets and a look at the vehicle come first.
-      </text>
-      <path [attr.d]="'M' + (sheet().widthMm - 70) + ' 13h' + sheet().barMm + 'm0 -2v4m-' + sheet().barMm + ' 0v-4'" fill="none" stroke="black" stroke-width="0.4" data-test="scale-bar" />
-      @for (thing of sheet().things; track $index) {
-        <path [attr.d]="thing.d" fill="none" class="stroke-ink-soft" stroke-width="0.15" />
-      }
-      @for (line of sheet().lines; track line.name) {
-        <path [attr.d]="line.d" fill="none" [class]="strokes[line.ink]" stroke-width="0.7" stroke-linejoin="round" />
-        <text [attr.x]="line.x" [attr.y]="line.y - 1" font-size="3" font-weight="700">{{ line.name }}</text>
-      }
-      <text [attr.x]="sheet().above[0]" [attr.y]="sheet().above[1]" font-size="3">From above, front to the left</text>
-      <text [attr.x]="sheet().left[0]" [attr.y]="sheet().left[1]" font-size="3">From the left</text>
-    </svg>
+      <svg
+        class="print-sheet hidden"
+        [attr.width]="sheet().widthMm + 'mm'"
+        [attr.height]="sheet().heightMm + 'mm'"
+        [attr.viewBox]="'0 0 ' + sheet().widthMm + ' ' + sheet().heightMm"
+        data-test="print-sheet"
+      >
+        <text x="10" y="15" font-size="5" font-weight="700">
+          {{ store.plan().name }}: lines from above and from the left, 1:{{ scale() }}
+        </text>
+        <text x="10" y="20" font-size="3">
+          Print at 100 %: this bar is {{ sheet().barMm }} mm on paper and
+          {{ length(sheet().barMm * scale()) }} on the vehicle. The makers' sheets and a look at the
+          vehicle come first.
+        </text>
+        <path
+          [attr.d]="
+            'M' +
+            (sheet().widthMm - 70) +
+            ' 13h' +
+            sheet().barMm +
+            'm0 -2v4m-' +
+            sheet().barMm +
+            ' 0v-4'
+          "
+          fill="none"
+          stroke="black"
+          stroke-width="0.4"
+          data-test="scale-bar"
+        />
+        @for (thing of sheet().things; track $index) {
+          <path [attr.d]="thing.d" fill="none" class="stroke-ink-soft" stroke-width="0.15" />
+        }
+        @for (line of sheet().lines; track line.name) {
+          <path
+            [attr.d]="line.d"
+            fill="none"
+            [class]="strokes[line.ink]"
+            stroke-width="0.7"
+            stroke-linejoin="round"
+          />
+          <text [attr.x]="line.x" [attr.y]="line.y - 1" font-size="3" font-weight="700">
+            {{ line.name }}
+          </text>
+        }
+        <text [attr.x]="sheet().above[0]" [attr.y]="sheet().above[1]" font-size="3">
+          From above, front to the left
+        </text>
+        <text [attr.x]="sheet().left[0]" [attr.y]="sheet().left[1]" font-size="3">
+          From the left
+        </text>
+      </svg>
     }
   `,
-}) // prettier-ignore
+})
 export class LineFiles {
   protected readonly store = inject(PlanStore);
   private readonly notices = inject(Notices);
   protected readonly papers = Object.keys(PAPERS) as Paper[];
   protected readonly scales = SCALES;
-  protected readonly strokes: Record<string, string> = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' };
+  protected readonly strokes: Record<string, string> = {
+    fluid: 'stroke-fluid',
+    copper: 'stroke-copper',
+    slate: 'stroke-slate',
+  };
   /** Laid out only while it is looked at: a sheet of many lines takes its time at every edit. */
   protected readonly open = signal(false);
   protected readonly fault = signal<string | null>(null);
   protected readonly paper = signal<Paper>('A4');
   protected readonly scaleChosen = signal<number | null>(null);
-  private readonly extent = computed(() => projectFlat(placesOf(this.store.view()), { width: 1000, height: 700 }));
+  private readonly extent = computed(() =>
+    projectFlat(placesOf(this.store.view()), { width: 1000, height: 700 }),
+  );
   protected readonly best = computed(() => bestScale(this.extent(), this.paper()));
   protected readonly scale = computed(() => this.scaleChosen() ?? this.best());
-  protected readonly sheet = computed(() => layOut(this.store.view(), this.extent(), this.paper(), this.scale()));
+  protected readonly sheet = computed(() =>
+    layOut(this.store.view(), this.extent(), this.paper(), this.scale()),
+  );
   private readonly name = computed(() => fileStem(this.store.plan()));
   private readonly whole = computed(() => this.store.view().lines.filter((line) => line.card));
   protected readonly brackets = computed(() =>
     this.whole().flatMap((line) =>
-      lineSpace(this.store.view().plan, line)!.clips.filter((clip) => clip.bracket).map((clip) => ({ name: `${line.line.name} at ${Math.round(clip.atMm)} on ${clip.to!.name}`, standoffMm: Math.round(clip.gapMm + line.tube.odMm / 2) })),
+      lineSpace(this.store.view().plan, line)!
+        .clips.filter((clip) => clip.bracket)
+        .map((clip) => ({
+          name: `${line.line.name} at ${Math.round(clip.atMm)} on ${clip.to!.name}`,
+          standoffMm: Math.round(clip.gapMm + line.tube.odMm / 2),
+        })),
     ),
-  ); // prettier-ignore
+  );
   protected readonly bracketWords = computed(() =>
     this.brackets()
       .map(({ name, standoffMm }) => `${name}, ${this.length(standoffMm)}`)
@@ -139,11 +194,16 @@ export class LineFiles {
   protected async flatDxf(): Promise<void> {
     const { flatViewsDxf } = await import('@firm-line/core/shape/formats');
     const { circuits } = this.store.view();
-    const lines = this.whole().map((line) => ({ name: line.line.name, layer: circuits.get(line.line.circuitId)!.name, points: polyline(line.pieces, 5) }));
+    const lines = this.whole().map((line) => ({
+      name: line.line.name,
+      layer: circuits.get(line.line.circuitId)!.name,
+      points: polyline(line.pieces, 5),
+    }));
     saveFile(`${this.name()}-flat.dxf`, flatViewsDxf(lines), 'image/vnd.dxf');
-  } // prettier-ignore
+  }
   protected async bracketDxf(): Promise<void> {
-    if (!this.brackets().length) return this.notices.say('No clip of this plan stands off far enough to want a bracket.');
+    if (!this.brackets().length)
+      return this.notices.say('No clip of this plan stands off far enough to want a bracket.');
     const { bracketsDxf } = await import('@firm-line/core/shape/formats');
     saveFile(`${this.name()}-brackets.dxf`, bracketsDxf(this.brackets()), 'image/vnd.dxf');
   }
@@ -159,9 +219,12 @@ export class LineFiles {
   }
   protected async csv(): Promise<void> {
     const { centreLinesCsv } = await import('@firm-line/core/shape/formats');
-    const lines = this.store.view().lines.filter((line) => line.nodesMm.length > 1).map((line) => ({ name: line.line.name, nodesMm: line.nodesMm }));
+    const lines = this.store
+      .view()
+      .lines.filter((line) => line.nodesMm.length > 1)
+      .map((line) => ({ name: line.line.name, nodesMm: line.nodesMm }));
     saveFile(`${this.name()}-lines.csv`, centreLinesCsv(lines), 'text/csv');
-  } // prettier-ignore
+  }
 
   /** Corners of lines that this plan has by the same name; ends stay at their ports. Nothing is taken where one of them is not known. */
   protected async read(event: Event): Promise<void> {
@@ -171,21 +234,32 @@ export class LineFiles {
     this.fault.set(null);
     if (!file) return;
     try {
-      if (file.size > MOST_BYTES) throw new Error(`The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_BYTES / 1e6} MB is the most.`);
+      if (file.size > MOST_BYTES)
+        throw new Error(
+          `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_BYTES / 1e6} MB is the most.`,
+        );
       const { readCentreLinesCsv, readTubesStep } = await import('@firm-line/core/shape/formats');
       const text = await file.text();
-      const read = /\.(step|stp)$/i.test(file.name) ? readTubesStep(text) : readCentreLinesCsv(text);
+      const read = /\.(step|stp)$/i.test(file.name)
+        ? readTubesStep(text)
+        : readCentreLinesCsv(text);
       const calls = read.map(({ name, nodesMm }) => {
         const view = this.store.view().lines.find(({ line }) => line.name === name);
-        if (!view) throw new Error(`This plan has no line called ${name}: make it first, between its two ports.`);
+        if (!view)
+          throw new Error(
+            `This plan has no line called ${name}: make it first, between its two ports.`,
+          );
         const cornersMm = fromEndA(nodesMm, view).slice(1, -1);
         return { edit: 'setCorners', with: { id: view.line.id, cornersMm } } as const;
       });
-      if (this.store.apply(...calls)) this.notices.say(`The corners of ${read.map(({ name }) => name).join(', ')} were read from ${file.name}.`);
+      if (this.store.apply(...calls))
+        this.notices.say(
+          `The corners of ${read.map(({ name }) => name).join(', ')} were read from ${file.name}.`,
+        );
     } catch (error) {
       this.fault.set((error as Error).message);
     }
-  } // prettier-ignore
+  }
 
   protected print(): void {
     printSheet(this.sheet());

@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import {
   LINE,
   OPEN_END,
@@ -11,7 +18,15 @@ import {
   type LineEnd,
   type OpenEnd,
 } from '@firm-line/core/plan';
-import { FLARES, nutById, nutFitsTube, NUTS, tubeById, tubeLabel, TUBES } from '@firm-line/core/trade/stock';
+import {
+  FLARES,
+  nutById,
+  nutFitsTube,
+  NUTS,
+  tubeById,
+  tubeLabel,
+  TUBES,
+} from '@firm-line/core/trade/stock';
 import { LengthField } from '../../kit/fields/length-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
@@ -57,7 +72,13 @@ const ENDS = ['a', 'b'] as const;
             />
           </div>
           <div class="mt-3 grid gap-3 sm:grid-cols-2">
-            <fl-select-field field="line-tube" label="Tube" [options]="tubes" [value]="line.tubeId" (changed)="setTube($event)" />
+            <fl-select-field
+              field="line-tube"
+              label="Tube"
+              [options]="tubes"
+              [value]="line.tubeId"
+              (changed)="setTube($event)"
+            />
             <fl-select-field
               field="line-bender"
               label="Bender"
@@ -122,8 +143,8 @@ const ENDS = ['a', 'b'] as const;
             }
           </div>
           <p class="mt-3 text-sm text-ink-soft">
-            Identify thread and seat at the port before you buy: two that screw together may still not seal. The part maker's
-            sheet comes first.
+            Identify thread and seat at the port before you buy: two that screw together may still
+            not seal. The part maker's sheet comes first.
           </p>
           @if (fault(); as text) {
             <p class="fault mt-2" role="alert">{{ text }}</p>
@@ -150,7 +171,11 @@ export class LineForm {
   protected readonly isNew = signal(false);
   protected readonly fault = signal<string | null>(null);
   protected readonly ends = ENDS;
-  protected readonly origins = [['made', 'bent here'], ['kept', 'kept from the vehicle'], ['bought', 'bought bent']] as const; // prettier-ignore
+  protected readonly origins = [
+    ['made', 'bent here'],
+    ['kept', 'kept from the vehicle'],
+    ['bought', 'bought bent'],
+  ] as const;
   protected readonly tubes = TUBES.map((tube) => [tube.id, tubeLabel(tube)] as const);
   protected readonly circuits = computed(() => this.store.plan().circuits);
   protected readonly benders = computed(() => this.store.plan().bench.benders);
@@ -162,15 +187,27 @@ export class LineForm {
 
   openNew(): void {
     const plan = this.store.plan();
-    const tube = TUBES.find((t) => t.id === plan.lines.at(-1)?.tubeId) ?? TUBES.find((t) => t.material === 'copper-nickel')!;
+    const tube =
+      TUBES.find((t) => t.id === plan.lines.at(-1)?.tubeId) ??
+      TUBES.find((t) => t.material === 'copper-nickel')!;
     const nut = NUTS.find((n) => nutFitsTube(n, tube.odMm))!;
     const end = freshEnd(null, nut.flare, nut.id);
     const names = new Set(plan.lines.map((l) => l.name));
-    const name = Array.from({ length: plan.lines.length + 1 }, (_, i) => `L${i + 1}`).find((n) => !names.has(n))!;
+    const name = Array.from({ length: plan.lines.length + 1 }, (_, i) => `L${i + 1}`).find(
+      (n) => !names.has(n),
+    )!;
     this.open(true, {
-      id: freshId(plan, 'line'), name, title: '', circuitId: plan.circuits[0]!.id, tubeId: tube.id,
-      benderId: (benderFor(plan.bench, tube.odMm) ?? plan.bench.benders[0]!).id, ends: { a: end, b: end }, cornersMm: [], ticks: [], ...FRESH_LINE,
-    }); // prettier-ignore
+      id: freshId(plan, 'line'),
+      name,
+      title: '',
+      circuitId: plan.circuits[0]!.id,
+      tubeId: tube.id,
+      benderId: (benderFor(plan.bench, tube.odMm) ?? plan.bench.benders[0]!).id,
+      ends: { a: end, b: end },
+      cornersMm: [],
+      ticks: [],
+      ...FRESH_LINE,
+    });
   }
   openOn(line: Line): void {
     this.open(false, line);
@@ -185,9 +222,16 @@ export class LineForm {
   /** Ports that this end may take: not a bleeder, not held by another line nor by the other end. */
   protected free(end: 'a' | 'b'): { id: string; name: string }[] {
     const draft = this.draft()!;
-    const held = new Set(this.store.plan().lines.filter((l) => l.id !== draft.id).flatMap((l) => ENDS.map((e) => l.ends[e].portId))); // prettier-ignore
+    const held = new Set(
+      this.store
+        .plan()
+        .lines.filter((l) => l.id !== draft.id)
+        .flatMap((l) => ENDS.map((e) => l.ends[e].portId)),
+    );
     held.add(draft.ends[end === 'a' ? 'b' : 'a'].portId);
-    return [...this.store.view().ports.values()].filter(({ port }) => port.role !== 'bleeder' && !held.has(port.id)).map(({ part, port }) => ({ id: port.id, name: `${part.name}, ${port.name}` })); // prettier-ignore
+    return [...this.store.view().ports.values()]
+      .filter(({ port }) => port.role !== 'bleeder' && !held.has(port.id))
+      .map(({ part, port }) => ({ id: port.id, name: `${part.name}, ${port.name}` }));
   }
   protected set(patch: Partial<Line>): void {
     this.draft.update((line) => line && { ...line, ...patch });
@@ -196,14 +240,19 @@ export class LineForm {
   protected setPort(end: 'a' | 'b', portId: string | null): void {
     const view = this.store.view().lines.find((one) => one.line.id === this.draft()!.id);
     const atMm = view?.nodesMm.at(end === 'a' ? 0 : -1);
-    this.setEnd(end, { portId, open: portId === null && atMm ? { atMm, slackMm: 50, capped: false, waitsFor: '' } : null });
+    this.setEnd(end, {
+      portId,
+      open: portId === null && atMm ? { atMm, slackMm: 50, capped: false, waitsFor: '' } : null,
+    });
   }
   protected setOpen(end: 'a' | 'b', patch: Partial<OpenEnd>): void {
     const { open } = this.draft()!.ends[end];
     if (open) this.setEnd(end, { open: { ...open, ...patch } });
   }
   protected setEnd(end: 'a' | 'b', patch: Partial<LineEnd>): void {
-    this.draft.update((line) => line && { ...line, ends: { ...line.ends, [end]: { ...line.ends[end], ...patch } } });
+    this.draft.update(
+      (line) => line && { ...line, ends: { ...line.ends, [end]: { ...line.ends[end], ...patch } } },
+    );
   }
   protected setNut(end: 'a' | 'b', nutId: string): void {
     this.setEnd(end, { nutId, flare: nutById(nutId)!.flare });
@@ -218,7 +267,9 @@ export class LineForm {
     const line = this.draft()!;
     if (!line.ends.a.portId || !line.ends.b.portId) {
       if (this.isNew())
-        return this.fault.set('Choose the port at each end: a line runs between two ports. Ports are added in Measure.');
+        return this.fault.set(
+          'Choose the port at each end: a line runs between two ports. Ports are added in Measure.',
+        );
     }
     const made = this.isNew()
       ? this.store.apply({ edit: 'addLine', with: { line } })

@@ -25,10 +25,15 @@ interface Row {
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-fold class="border-b border-rule px-4 py-1" data-test="line-holding" summary="Clips, sleeves, shaking…">
+    <fl-fold
+      class="border-b border-rule px-4 py-1"
+      data-test="line-holding"
+      summary="Clips, sleeves, shaking…"
+    >
       <p class="text-sm text-ink-soft">
-        Places are measured along the bent tube from end A; it is {{ full(lengthMm()) }} long. What shakes it and is not set down
-        here goes by place: {{ holding().engineHz }} Hz near the engine, {{ holding().frameHz }} Hz elsewhere.
+        Places are measured along the bent tube from end A; it is {{ full(lengthMm()) }} long. What
+        shakes it and is not set down here goes by place: {{ holding().engineHz }} Hz near the
+        engine, {{ holding().frameHz }} Hz elsewhere.
       </p>
       <fl-entry
         class="mt-1"
@@ -99,8 +104,19 @@ export class LineHolding {
   protected readonly rows = computed((): readonly Row[] => {
     const { sleeves, shakes } = this.view().line;
     return [
-      ...sleeves.map((one, index) => ({ ...one, list: 'sleeves' as const, index, name: SLEEVES[one.kind], hz: null })),
-      ...shakes.map((one, index) => ({ ...one, list: 'shakes' as const, index, name: 'Shaken at' })),
+      ...sleeves.map((one, index) => ({
+        ...one,
+        list: 'sleeves' as const,
+        index,
+        name: SLEEVES[one.kind],
+        hz: null,
+      })),
+      ...shakes.map((one, index) => ({
+        ...one,
+        list: 'shakes' as const,
+        index,
+        name: 'Shaken at',
+      })),
     ];
   });
   protected full(mm: number): string {
@@ -114,7 +130,10 @@ export class LineHolding {
       const read = parseLength(word.trim(), this.store.units());
       if (!read.ok) return read;
       if (!(read.value > 0 && read.value < this.lengthMm()))
-        return { ok: false, message: `No clip sits at ${word.trim()}: the tube runs from 0 to ${this.full(this.lengthMm())}.` };
+        return {
+          ok: false,
+          message: `No clip sits at ${word.trim()}: the tube runs from 0 to ${this.full(this.lengthMm())}.`,
+        };
       clipsMm.push(read.value);
     }
     return { ok: true, value: [...new Set(clipsMm)].sort((a, b) => a - b) };
@@ -122,20 +141,33 @@ export class LineHolding {
 
   /** A sleeve where the line comes too near to something it would help against, else over all of it. */
   protected sleeve(kind: 'heat' | 'chafe'): void {
-    const near = this.space()?.near.find(({ stretchMm, thing }) => stretchMm && (thing.nature === 'hot') === (kind === 'heat'));
+    const near = this.space()?.near.find(
+      ({ stretchMm, thing }) => stretchMm && (thing.nature === 'hot') === (kind === 'heat'),
+    );
     const [from, to] = near?.stretchMm ?? [0, this.lengthMm()];
-    this.patch({ sleeves: [...this.view().line.sleeves, { fromMm: Math.floor(from), toMm: Math.ceil(to), kind }] });
+    this.patch({
+      sleeves: [
+        ...this.view().line.sleeves,
+        { fromMm: Math.floor(from), toMm: Math.ceil(to), kind },
+      ],
+    });
   }
   protected shake(): void {
     const toMm = Math.ceil(this.lengthMm());
-    this.patch({ shakes: [...this.view().line.shakes, { fromMm: 0, toMm, hz: this.holding().engineHz }] });
+    this.patch({
+      shakes: [...this.view().line.shakes, { fromMm: 0, toMm, hz: this.holding().engineHz }],
+    });
   }
   /** A row with other figures; taken off where there are none. */
-  protected change({ list, index }: Row, to: Partial<Pick<Row, 'fromMm' | 'toMm'>> & { hz?: number } | null): void {
-    const changed = <T>(all: readonly T[]): T[] => all.flatMap((one, i) => (i !== index ? [one] : to ? [{ ...one, ...to }] : []));
+  protected change(
+    { list, index }: Row,
+    to: (Partial<Pick<Row, 'fromMm' | 'toMm'>> & { hz?: number }) | null,
+  ): void {
+    const changed = <T>(all: readonly T[]): T[] =>
+      all.flatMap((one, i) => (i !== index ? [one] : to ? [{ ...one, ...to }] : []));
     const { sleeves, shakes } = this.view().line;
     this.patch(list === 'sleeves' ? { sleeves: changed(sleeves) } : { shakes: changed(shakes) });
-  } // prettier-ignore
+  }
   protected patch(patch: Partial<Line>): void {
     this.store.apply({ edit: 'changeLine', with: { id: this.view().line.id, patch } });
   }

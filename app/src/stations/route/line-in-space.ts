@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
 import { lineView, type Line, type LineView } from '@firm-line/core/plan';
 import { snapPlace, snapsFor, type Snaps } from '@firm-line/core/plan/layout/snap';
@@ -51,7 +59,12 @@ interface CornerDrag {
       (failed)="failed.emit()"
     >
       @if (port(); as one) {
-        <button type="button" class="btn absolute top-3 left-3 bg-sheet" data-test="port-box" (click)="portPicked.emit(one.id)">
+        <button
+          type="button"
+          class="btn absolute top-3 left-3 bg-sheet"
+          data-test="port-box"
+          (click)="portPicked.emit(one.id)"
+        >
           {{ one.name }}: see it in Measure
         </button>
       } @else if (picked(); as one) {
@@ -80,7 +93,12 @@ interface CornerDrag {
           </div>
           <div>
             <span class="label" aria-hidden="true">Dragged along</span>
-            <fl-toggle label="Drag along" [options]="ALONG" [value]="along()" (changed)="along.set($event)" />
+            <fl-toggle
+              label="Drag along"
+              [options]="ALONG"
+              [value]="along()"
+              (changed)="along.set($event)"
+            />
           </div>
         </section>
       }
@@ -106,7 +124,9 @@ export class LineInSpace {
   protected readonly corners = computed(() => this.view().nodesMm.slice(1, -1));
   /** The port that was tapped last. */
   protected readonly port = signal<{ readonly id: string; readonly name: string } | null>(null);
-  private readonly pickedLast = signal<{ readonly line: Line; readonly picked: Picked } | null>(null);
+  private readonly pickedLast = signal<{ readonly line: Line; readonly picked: Picked } | null>(
+    null,
+  );
   /** What of the chosen line was tapped last, while that line stands as it did. */
   protected readonly picked = computed(() => {
     const last = this.pickedLast();
@@ -148,7 +168,9 @@ export class LineInSpace {
     drag.to = at;
     const line = this.view().line;
     const cornersMm = line.cornersMm.map((corner, i) => (i === drag.node - 1 ? at : corner));
-    this.draggedLine.measure(lineView({ ...line, cornersMm }, this.store.plan().bench, this.store.view().ports));
+    this.draggedLine.measure(
+      lineView({ ...line, cornersMm }, this.store.plan().bench, this.store.view().ports),
+    );
   }
   protected letGo(how: 'kept' | 'broken off'): void {
     const { drag } = this;
@@ -156,10 +178,13 @@ export class LineInSpace {
     this.snapWords.set('');
     this.draggedLine.end();
     this.dragged.emit(null);
-    if (how === 'kept' && drag?.to.some((v, i) => v !== drag.from[i])) this.place(drag.node, drag.to);
+    if (how === 'kept' && drag?.to.some((v, i) => v !== drag.from[i]))
+      this.place(drag.node, drag.to);
   }
   protected place(node: number, at: Vec3): void {
-    const { id, cornersMm } = this.store.view().lines.find((v) => v.line.id === this.view().line.id)!.line;
+    const { id, cornersMm } = this.store
+      .view()
+      .lines.find((v) => v.line.id === this.view().line.id)!.line;
     this.store.apply({
       edit: 'setCorners',
       with: { id, cornersMm: cornersMm.map((corner, i) => (i === node - 1 ? at : corner)) },
@@ -174,7 +199,8 @@ export class LineInSpace {
     }
     if (tapped.kind === 'clip') return this.choosePicked(tapped);
     if (tapped.kind === 'air') return this.selection.chooseNode(null);
-    if (tapped.view.line.id !== this.view().line.id) return this.selection.chooseLine(tapped.view.line.id);
+    if (tapped.view.line.id !== this.view().line.id)
+      return this.selection.chooseLine(tapped.view.line.id);
     const picked = pickedAt(this.store.plan(), tapped.view, tapped.piece, tapped.share);
     if (picked?.kind === 'bend') return this.selection.chooseNode(picked.node);
     this.choosePicked(picked);

@@ -1,5 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { laidTemplate, RAIL_SIDES, type EditCall, type LineView, type TemplateBend } from '@firm-line/core/plan';
+import {
+  laidTemplate,
+  RAIL_SIDES,
+  type EditCall,
+  type LineView,
+  type TemplateBend,
+} from '@firm-line/core/plan';
 import { placeClips } from '@firm-line/core/plan/layout/place-clips';
 import { InputError } from '@firm-line/core/lib/faults';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
@@ -10,7 +16,12 @@ import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { Fold } from '../../kit/disclosure';
 
-const WAYS: Record<string, Vec3> = { up: [0, 0, 1], down: [0, 0, -1], left: [0, -1, 0], right: [0, 1, 0] };
+const WAYS: Record<string, Vec3> = {
+  up: [0, 0, 1],
+  down: [0, 0, -1],
+  left: [0, -1, 0],
+  right: [0, 1, 0],
+};
 
 /** What can be done to the chosen line at one stroke: step aside, follow a rail, hold, mirror, cut, copy a template. */
 @Component({
@@ -19,23 +30,55 @@ const WAYS: Record<string, Vec3> = { up: [0, 0, 1], down: [0, 0, -1], left: [0, 
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-fold class="border-b border-rule px-4 py-1" data-test="line-tools" summary="Change the line…">
+    <fl-fold
+      class="border-b border-rule px-4 py-1"
+      data-test="line-tools"
+      summary="Change the line…"
+    >
       @if (fault(); as text) {
         <p class="fault" role="alert">{{ text }}</p>
       }
       <div class="flex flex-wrap gap-2 py-1">
         <button type="button" class="btn px-3" (click)="hold()">Place clips</button>
-        <button type="button" class="btn px-3" (click)="run({ edit: 'swapEnds', with: { id: id() } })">Swap ends</button>
-        <button type="button" class="btn px-3" (click)="run({ edit: 'mirrorLine', with: { id: id() } })">Mirror</button>
+        <button
+          type="button"
+          class="btn px-3"
+          (click)="run({ edit: 'swapEnds', with: { id: id() } })"
+        >
+          Swap ends
+        </button>
+        <button
+          type="button"
+          class="btn px-3"
+          (click)="run({ edit: 'mirrorLine', with: { id: id() } })"
+        >
+          Mirror
+        </button>
       </div>
       <fieldset class="border-t border-rule py-2">
         <legend class="label pr-2">From corner to corner</legend>
         <div class="grid grid-cols-2 gap-2">
-          <fl-number-field label="From (0 is end A)" [most]="last()" [value]="from()" (changed)="from.set($event)" />
-          <fl-number-field [label]="'To (' + last() + ' is end B)'" [most]="last()" [value]="toNode()" (changed)="to.set($event)" />
+          <fl-number-field
+            label="From (0 is end A)"
+            [most]="last()"
+            [value]="from()"
+            (changed)="from.set($event)"
+          />
+          <fl-number-field
+            [label]="'To (' + last() + ' is end B)'"
+            [most]="last()"
+            [value]="toNode()"
+            (changed)="to.set($event)"
+          />
         </div>
         <div class="mt-1 flex flex-wrap items-end gap-2">
-          <button type="button" class="btn px-3" (click)="run({ edit: 'straighten', with: { id: id(), from: from(), to: toNode() } })">Straighten</button>
+          <button
+            type="button"
+            class="btn px-3"
+            (click)="run({ edit: 'straighten', with: { id: id(), from: from(), to: toNode() } })"
+          >
+            Straighten
+          </button>
           <select #rail class="field basis-full" aria-label="Rail to follow">
             @for (one of rails(); track one.id) {
               <option [value]="one.id">{{ one.name }}</option>
@@ -46,15 +89,39 @@ const WAYS: Record<string, Vec3> = { up: [0, 0, 1], down: [0, 0, -1], left: [0, 
               <option [value]="one">{{ one }}</option>
             }
           </select>
-          <button type="button" class="btn px-3" [disabled]="!rails().length" (click)="follow(rail.value, side.value)">Follow it</button>
+          <button
+            type="button"
+            class="btn px-3"
+            [disabled]="!rails().length"
+            (click)="follow(rail.value, side.value)"
+          >
+            Follow it
+          </button>
         </div>
       </fieldset>
       <fieldset class="border-t border-rule py-2">
         <legend class="label pr-2">On the move to corner {{ move() }}</legend>
         <div class="grid grid-cols-3 gap-2">
-          <fl-number-field label="Move to corner" [least]="1" [most]="last()" [value]="move()" (changed)="moveAt.set($event)" />
-          <fl-length-field label="Rise" [leastMm]="1" [valueMm]="riseMm()" (changed)="riseMm.set($event)" />
-          <fl-number-field label="Bend, °" [least]="1" [most]="90" [value]="bendDeg()" (changed)="bendDeg.set($event)" />
+          <fl-number-field
+            label="Move to corner"
+            [least]="1"
+            [most]="last()"
+            [value]="move()"
+            (changed)="moveAt.set($event)"
+          />
+          <fl-length-field
+            label="Rise"
+            [leastMm]="1"
+            [valueMm]="riseMm()"
+            (changed)="riseMm.set($event)"
+          />
+          <fl-number-field
+            label="Bend, °"
+            [least]="1"
+            [most]="90"
+            [value]="bendDeg()"
+            (changed)="bendDeg.set($event)"
+          />
         </div>
         <div class="mt-1 flex flex-wrap items-end gap-2">
           <select #way class="field" aria-label="Which way it steps">
@@ -70,18 +137,39 @@ const WAYS: Record<string, Vec3> = { up: [0, 0, 1], down: [0, 0, -1], left: [0, 
       </fieldset>
       <fieldset class="border-t border-rule py-2">
         <legend class="label pr-2">A wire template or an old line</legend>
-        <label class="label block" for="template-bends">Feed, turn and angle of each bend, then the tail</label>
-        <textarea #field id="template-bends" class="field w-full font-mono" rows="3" placeholder="45 0 90&#10;220 180 30&#10;160" [value]="template()" (input)="template.set(field.value)"></textarea>
+        <label class="label block" for="template-bends"
+          >Feed, turn and angle of each bend, then the tail</label
+        >
+        <textarea
+          #field
+          id="template-bends"
+          class="field w-full font-mono"
+          rows="3"
+          placeholder="45 0 90&#10;220 180 30&#10;160"
+          [value]="template()"
+          (input)="template.set(field.value)"
+        ></textarea>
         <p class="text-sm" [class.fault]="laid().fault" data-test="template">{{ laid().words }}</p>
         <div class="mt-1 flex flex-wrap items-end gap-2">
-          <fl-number-field class="w-32" label="Leg that gives way" [least]="1" [most]="20" [value]="leg()" (changed)="leg.set($event)" />
-          <button type="button" class="btn px-3" [disabled]="!laid().bends" (click)="lay('made')">Bend it so</button>
-          <button type="button" class="btn px-3" [disabled]="!laid().bends" (click)="lay('kept')">It is the old line</button>
+          <fl-number-field
+            class="w-32"
+            label="Leg that gives way"
+            [least]="1"
+            [most]="20"
+            [value]="leg()"
+            (changed)="leg.set($event)"
+          />
+          <button type="button" class="btn px-3" [disabled]="!laid().bends" (click)="lay('made')">
+            Bend it so
+          </button>
+          <button type="button" class="btn px-3" [disabled]="!laid().bends" (click)="lay('kept')">
+            It is the old line
+          </button>
         </div>
       </fieldset>
     </fl-fold>
   `,
-}) // prettier-ignore
+})
 export class LineTools {
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
@@ -99,14 +187,21 @@ export class LineTools {
   protected readonly id = computed(() => this.view().line.id);
   protected readonly last = computed(() => Math.max(this.view().nodesMm.length - 1, 1));
   protected readonly toNode = computed(() => Math.min(this.to() ?? this.last(), this.last()));
-  protected readonly move = computed(() => Math.min(this.moveAt() ?? this.selection.node() ?? 1, this.last()));
+  protected readonly move = computed(() =>
+    Math.min(this.moveAt() ?? this.selection.node() ?? 1, this.last()),
+  );
   protected readonly rails = computed(() =>
     this.store.plan().things.filter((thing) => thing.holds && thing.shape.kind === 'bar'),
   );
 
   /** What the template says, and by how much it misses the far port. */
   protected readonly laid = computed(
-    (): { words: string; fault: boolean; bends: readonly TemplateBend[] | null; tailMm: number } => {
+    (): {
+      words: string;
+      fault: boolean;
+      bends: readonly TemplateBend[] | null;
+      tailMm: number;
+    } => {
       const nothing = { bends: null, tailMm: 0 };
       const rows = this.template()
         .trim()
@@ -119,9 +214,14 @@ export class LineTools {
             .map(Number),
         );
       if (!rows.length)
-        return { ...nothing, words: 'One bend a row; the last row is the straight behind the last bend.', fault: false };
+        return {
+          ...nothing,
+          words: 'One bend a row; the last row is the straight behind the last bend.',
+          fault: false,
+        };
       const bad = rows.findIndex(
-        (row, i) => row.some((v) => !Number.isFinite(v)) || row.length !== (i === rows.length - 1 ? 1 : 3),
+        (row, i) =>
+          row.some((v) => !Number.isFinite(v)) || row.length !== (i === rows.length - 1 ? 1 : 3),
       );
       if (bad >= 0)
         return {
@@ -131,10 +231,19 @@ export class LineTools {
         };
       const bends = rows
         .slice(0, -1)
-        .map(([feedMm, rotateDeg, bendDeg]) => ({ feedMm: feedMm!, rotateDeg: rotateDeg!, bendDeg: bendDeg! }));
+        .map(([feedMm, rotateDeg, bendDeg]) => ({
+          feedMm: feedMm!,
+          rotateDeg: rotateDeg!,
+          bendDeg: bendDeg!,
+        }));
       const tailMm = rows.at(-1)![0]!;
       try {
-        const { misclosureMm } = laidTemplate(this.view(), bends, tailMm, Math.min(this.leg() - 1, bends.length));
+        const { misclosureMm } = laidTemplate(
+          this.view(),
+          bends,
+          tailMm,
+          Math.min(this.leg() - 1, bends.length),
+        );
         const by = misclosureMm.map((v) => formatLengthUnit(v, this.store.units(), 1));
         return {
           bends,
@@ -172,7 +281,10 @@ export class LineTools {
   }
   protected step(way: string, topMm: number | null): void {
     const riseMm = WAYS[way]!.map((v) => v * this.riseMm()) as unknown as Vec3;
-    this.run({ edit: 'stepAside', with: { id: this.id(), index: this.move() - 1, riseMm, bendDeg: this.bendDeg(), topMm } });
+    this.run({
+      edit: 'stepAside',
+      with: { id: this.id(), index: this.move() - 1, riseMm, bendDeg: this.bendDeg(), topMm },
+    });
   }
   protected split(by: 'union' | 'bulkhead'): void {
     this.run({ edit: 'splitLine', with: { id: this.id(), index: this.move() - 1, by } });
@@ -182,7 +294,13 @@ export class LineTools {
     if (bends)
       this.run({
         edit: 'layTemplate',
-        with: { id: this.id(), bends, tailMm, takeUp: Math.min(this.leg() - 1, bends.length), origin },
+        with: {
+          id: this.id(),
+          bends,
+          tailMm,
+          takeUp: Math.min(this.leg() - 1, bends.length),
+          origin,
+        },
       });
   }
 }

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
 import type { LineView } from '@firm-line/core/plan';
 import { parseMove } from '@firm-line/core/lib/units/move';
@@ -12,7 +20,9 @@ import { Selection } from '../../session/selection';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <form class="card flex flex-wrap items-center gap-x-3 px-4 py-1" (submit)="place($event)">
-      <label class="label" for="move-line">From {{ start() ? 'corner ' + start() : 'end A' }}</label>
+      <label class="label" for="move-line"
+        >From {{ start() ? 'corner ' + start() : 'end A' }}</label
+      >
       <input
         #field
         id="move-line"
@@ -26,7 +36,13 @@ import { Selection } from '../../session/selection';
         (keydown.escape)="type('')"
       />
       <button type="submit" class="btn">Place</button>
-      <p id="move-reading" class="w-full text-sm" [class]="read() && !read()!.ok ? 'fault' : 'text-ink-soft'">{{ reading() }}</p>
+      <p
+        id="move-reading"
+        class="w-full text-sm"
+        [class]="read() && !read()!.ok ? 'fault' : 'text-ink-soft'"
+      >
+        {{ reading() }}
+      </p>
     </form>
   `,
 })
@@ -44,7 +60,9 @@ export class MoveLine {
   });
   private readonly from = computed(() => this.view().nodesMm[this.start()]!);
   protected readonly read = computed(() =>
-    this.text().trim() && this.from() ? parseMove(this.text(), this.store.units(), this.from()[1]) : null,
+    this.text().trim() && this.from()
+      ? parseMove(this.text(), this.store.units(), this.from()[1])
+      : null,
   );
   private readonly corner = computed(() => {
     const read = this.read();
@@ -52,7 +70,8 @@ export class MoveLine {
   });
   protected readonly reading = computed(() => {
     const read = this.read();
-    if (!read) return 'Say it as you would on the floor: aft, fore, left, right, up, down, in, out. Enter places a corner.';
+    if (!read)
+      return 'Say it as you would on the floor: aft, fore, left, right, up, down, in, out. Enter places a corner.';
     if (!read.ok) return read.message;
     const before = this.view().nodesMm[this.start() - 1];
     return before
@@ -70,7 +89,12 @@ export class MoveLine {
     const corner = this.corner();
     if (!corner) return;
     const index = this.start();
-    if (this.store.apply({ edit: 'insertCorner', with: { id: this.view().line.id, index, atMm: corner } })) {
+    if (
+      this.store.apply({
+        edit: 'insertCorner',
+        with: { id: this.view().line.id, index, atMm: corner },
+      })
+    ) {
       this.selection.chooseNode(index + 1);
       this.type('');
     }

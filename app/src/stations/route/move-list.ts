@@ -40,9 +40,11 @@ import { Selection } from '../../session/selection';
               (change)="change(row.node, field)"
               (keydown.escape)="reset(row.node, field)"
             />
-            <span class="font-mono text-sm" [title]="row.bend ? 'Bend at this corner' : 'No bend here'">{{
-              row.bend ? row.bendText : '–'
-            }}</span>
+            <span
+              class="font-mono text-sm"
+              [title]="row.bend ? 'Bend at this corner' : 'No bend here'"
+              >{{ row.bend ? row.bendText : '–' }}</span
+            >
             <button
               type="button"
               class="min-h-11 min-w-11 rounded-md font-semibold text-ink hover:bg-rule"
@@ -57,7 +59,9 @@ import { Selection } from '../../session/selection';
             <p class="fault px-8">{{ text }}</p>
           }
           @if (row.node === selection.node() && row.bend) {
-            <p class="px-8 text-sm">turn the bender {{ row.benderTurn }}, or the tube {{ row.tubeTurn }}</p>
+            <p class="px-8 text-sm">
+              turn the bender {{ row.benderTurn }}, or the tube {{ row.tubeTurn }}
+            </p>
           }
           @for (snag of snagsAt(row.node); track $index) {
             <fl-snag-row class="px-8 py-1" [snag]="snag" />
@@ -110,7 +114,8 @@ export class MoveList {
   protected readonly sure = computed(() => {
     const { a, b } = this.view().ports;
     if (!a || !b) return '';
-    if (a.fixed.guess || b.fixed.guess) return 'Rests on a place that is not measured yet: no figure of this line is final.';
+    if (a.fixed.guess || b.fixed.guess)
+      return 'Rests on a place that is not measured yet: no figure of this line is final.';
     const worst = 2 * Math.max(...a.fixed.sigmaMm, ...b.fixed.sigmaMm);
     return `Ends at both ports as measured, to ±${figure(worst)} mm.`;
   });
@@ -137,7 +142,10 @@ export class MoveList {
     if (!read.ok) return this.say(node, read.message);
     this.say(node, null);
     if (field.value.trim() === this.rows()[node - 1]!.text) return;
-    this.store.apply({ edit: 'setMove', with: { id: this.view().line.id, index: node - 1, moveMm: read.value } });
+    this.store.apply({
+      edit: 'setMove',
+      with: { id: this.view().line.id, index: node - 1, moveMm: read.value },
+    });
     field.value = this.rows()[node - 1]!.text;
   }
   protected reset(node: number, field: HTMLInputElement): void {

@@ -19,14 +19,23 @@ import type { Picked } from './picked';
       <p class="text-sm">{{ said().words }}</p>
     </div>
     @if (clip(); as one) {
-      <fl-length-field class="w-32" label="From end A" [leastMm]="1" [mostMm]="lengthMm() - 1" [valueMm]="one.atMm" (changed)="moveClip(one.index, $event)" />
-      <button type="button" class="btn px-3" (click)="moveClip(one.index, null)">Remove the clip</button>
+      <fl-length-field
+        class="w-32"
+        label="From end A"
+        [leastMm]="1"
+        [mostMm]="lengthMm() - 1"
+        [valueMm]="one.atMm"
+        (changed)="moveClip(one.index, $event)"
+      />
+      <button type="button" class="btn px-3" (click)="moveClip(one.index, null)">
+        Remove the clip
+      </button>
     } @else {
       <button type="button" class="btn px-3" (click)="corner()">Corner here</button>
       <button type="button" class="btn px-3" (click)="addClip()">Clip here</button>
     }
   `,
-}) // prettier-ignore
+})
 export class PickedBox {
   private readonly store = inject(PlanStore);
   readonly view = input.required<LineView>();
@@ -43,26 +52,44 @@ export class PickedBox {
   protected readonly said = computed(() => {
     const [view, picked, clip] = [this.view(), this.picked(), this.clip()];
     if (clip) {
-      const on = clip.to && (clip.bracket ? `Bracket of ${this.full(clip.gapMm)} on ${clip.to.name}` : `On ${clip.to.name}`);
-      return { head: `Clip at ${this.full(clip.atMm)}`, words: `${on ?? 'Nothing near to hold to'}.` };
+      const on =
+        clip.to &&
+        (clip.bracket
+          ? `Bracket of ${this.full(clip.gapMm)} on ${clip.to.name}`
+          : `On ${clip.to.name}`);
+      return {
+        head: `Clip at ${this.full(clip.atMm)}`,
+        words: `${on ?? 'Nothing near to hold to'}.`,
+      };
     }
     if (picked.kind === 'clip') return { head: 'No clip here any more', words: '' };
     const { toNode } = picked;
-    const name = (node: number): string => (node === 0 ? 'end A' : node === view.nodesMm.length - 1 ? 'end B' : `corner ${node}`);
-    const straight = view.pieces.find((piece) => piece.kind === 'straight' && piece.startMm <= picked.atMm && piece.endMm >= picked.atMm); // prettier-ignore
+    const name = (node: number): string =>
+      node === 0 ? 'end A' : node === view.nodesMm.length - 1 ? 'end B' : `corner ${node}`;
+    const straight = view.pieces.find(
+      (piece) =>
+        piece.kind === 'straight' && piece.startMm <= picked.atMm && piece.endMm >= picked.atMm,
+    );
     const move = movesOf(view.nodesMm)[toNode - 1];
     const words = [
       move ? formatMove(move, this.store.units(), 0) : '',
       straight ? `${this.full(straight.endMm - straight.startMm)} of it straight` : '',
       this.nearest(picked.atMm),
     ];
-    return { head: `From ${name(toNode - 1)} to ${name(toNode)}`, words: `${words.filter(Boolean).join('; ')}.` };
+    return {
+      head: `From ${name(toNode - 1)} to ${name(toNode)}`,
+      words: `${words.filter(Boolean).join('; ')}.`,
+    };
   });
   /** What comes nearest on the span that was tapped. */
   private nearest(atMm: number): string {
-    const near = this.space()?.near.filter(({ stretchMm }) => stretchMm && stretchMm[0] <= atMm && stretchMm[1] >= atMm);
-    return near?.length ? `too near here: ${near.map(({ thing, distanceMm }) => `${thing.name}, ${this.full(distanceMm)}`).join('; ')}` : '';
-  } // prettier-ignore
+    const near = this.space()?.near.filter(
+      ({ stretchMm }) => stretchMm && stretchMm[0] <= atMm && stretchMm[1] >= atMm,
+    );
+    return near?.length
+      ? `too near here: ${near.map(({ thing, distanceMm }) => `${thing.name}, ${this.full(distanceMm)}`).join('; ')}`
+      : '';
+  }
   protected full(mm: number): string {
     return formatLengthUnit(mm, this.store.units());
   }
@@ -80,8 +107,14 @@ export class PickedBox {
   protected corner(): void {
     const { toNode, at } = this.picked() as { toNode: number; at: Vec3 };
     const atMm = tenths(at);
-    if (this.store.apply({ edit: 'insertCorner', with: { id: this.view().line.id, index: toNode - 1, atMm } })) this.put.emit(toNode);
-  } // prettier-ignore
+    if (
+      this.store.apply({
+        edit: 'insertCorner',
+        with: { id: this.view().line.id, index: toNode - 1, atMm },
+      })
+    )
+      this.put.emit(toNode);
+  }
   private patch(patch: Partial<Line>): void {
     this.store.apply({ edit: 'changeLine', with: { id: this.view().line.id, patch } });
   }

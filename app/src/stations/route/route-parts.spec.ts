@@ -14,7 +14,9 @@ HTMLDialogElement.prototype.close ??= function (this: HTMLDialogElement) {
 const lineOf = (at: Awaited<ReturnType<typeof station<RouteStation>>>, id: string) =>
   at.store.view().lines.find((view) => view.line.id === id)!;
 const submit = async (at: Awaited<ReturnType<typeof station<RouteStation>>>): Promise<void> => {
-  at.one<HTMLFormElement>('fl-line-form form').dispatchEvent(new Event('submit', { cancelable: true }));
+  at.one<HTMLFormElement>('fl-line-form form').dispatchEvent(
+    new Event('submit', { cancelable: true }),
+  );
   await at.settle();
 };
 
@@ -26,8 +28,14 @@ describe('line details', () => {
     expect(lineOf(at, 'line-r1').tube.id).toBe('3-16-copper-nickel');
     await submit(at);
     const view = lineOf(at, 'line-r1');
-    expect([view.tube.id, view.nuts.a.thread, view.bender.tubeOdMm]).toEqual(['1-4-stainless', '7/16-24 UNS', 6.35]);
-    expect(at.store.snags().filter((snag) => ['nut-size', 'bender-size'].includes(snag.rule))).toEqual([]);
+    expect([view.tube.id, view.nuts.a.thread, view.bender.tubeOdMm]).toEqual([
+      '1-4-stainless',
+      '7/16-24 UNS',
+      6.35,
+    ]);
+    expect(
+      at.store.snags().filter((snag) => ['nut-size', 'bender-size'].includes(snag.rule)),
+    ).toEqual([]);
     at.store.undo();
     expect(lineOf(at, 'line-r1').tube.id).toBe('3-16-copper-nickel');
   });
@@ -35,7 +43,9 @@ describe('line details', () => {
   test('only ports that no other line holds are offered, and the line its own', async () => {
     const at = await station(RouteStation, 'd2');
     await at.click(at.button('Line details'));
-    const offered = [...at.one<HTMLSelectElement>('#port-b').options].map((option) => option.text.trim());
+    const offered = [...at.one<HTMLSelectElement>('#port-b').options].map((option) =>
+      option.text.trim(),
+    );
     expect(offered).toEqual(['No port yet', 'Rear tee, inlet']);
   });
 
@@ -57,11 +67,17 @@ describe('line details', () => {
     await at.choose(at.one<HTMLSelectElement>('#port-b'), 'Rear left');
     await submit(at);
     const made = TestBed.inject(Selection).line()!;
-    expect([made.ports.a!.port.id, made.ports.b!.port.id, made.line.cornersMm.length]).toEqual(['port-rt-left', 'port-rl', 0]);
+    expect([made.ports.a!.port.id, made.ports.b!.port.id, made.line.cornersMm.length]).toEqual([
+      'port-rt-left',
+      'port-rl',
+      0,
+    ]);
     const field = at.one<HTMLInputElement>('#move-line');
     for (const move of ['left 160', 'aft 90, up 35']) {
       await at.type(field, move, 'input');
-      at.one<HTMLFormElement>('fl-move-line form').dispatchEvent(new Event('submit', { cancelable: true }));
+      at.one<HTMLFormElement>('fl-move-line form').dispatchEvent(
+        new Event('submit', { cancelable: true }),
+      );
       await at.settle();
     }
     expect(at.texts('[data-test=last-move]')[0]).toMatch(/left/);
@@ -76,8 +92,14 @@ describe('the flat views and the strip', () => {
       x: Number(c.getAttribute('cx')),
       y: Number(c.getAttribute('cy')),
     }));
-  const tap = async (at: Awaited<ReturnType<typeof station<RouteStation>>>, x: number, y: number): Promise<void> => {
-    at.one('fl-flat-views').dispatchEvent(new MouseEvent('click', { clientX: x, clientY: y, bubbles: true }));
+  const tap = async (
+    at: Awaited<ReturnType<typeof station<RouteStation>>>,
+    x: number,
+    y: number,
+  ): Promise<void> => {
+    at.one('fl-flat-views').dispatchEvent(
+      new MouseEvent('click', { clientX: x, clientY: y, bubbles: true }),
+    );
     await at.settle();
   };
 
@@ -89,7 +111,10 @@ describe('the flat views and the strip', () => {
     // The clutch's long straight run, half way along, seen from above: nothing else is near.
     TestBed.inject(Selection).chooseLine('line-c1');
     await at.settle();
-    const [from, to] = corners(at.root).slice(2, 4) as [{ x: number; y: number }, { x: number; y: number }];
+    const [from, to] = corners(at.root).slice(2, 4) as [
+      { x: number; y: number },
+      { x: number; y: number },
+    ];
     TestBed.inject(Selection).chooseLine('line-f1');
     await at.settle();
     await tap(at, (from.x + 2 * to.x) / 3, (from.y + 2 * to.y) / 3 + 2);
@@ -99,7 +124,9 @@ describe('the flat views and the strip', () => {
   test('a tap on nothing changes nothing', async () => {
     const at = await station(RouteStation, 'e2');
     await tap(at, 1, 1);
-    expect([TestBed.inject(Selection).line()!.line.name, TestBed.inject(Selection).node()]).toEqual(['R1', null]);
+    expect([TestBed.inject(Selection).line()!.line.name, TestBed.inject(Selection).node()]).toEqual(
+      ['R1', null],
+    );
   });
 
   test('strip, moves and drawing mark the same corner', async () => {
@@ -108,13 +135,17 @@ describe('the flat views and the strip', () => {
     await at.settle();
     expect(TestBed.inject(Selection).node()).toBe(2);
     expect(at.root.querySelectorAll('[data-bend="1"][aria-pressed=true]')).toHaveLength(1);
-    expect(at.texts('fl-move-list li.bg-copper-pale')[0]).toMatch(/turn the bender -89\.8°, or the tube 89\.8°/);
+    expect(at.texts('fl-move-list li.bg-copper-pale')[0]).toMatch(
+      /turn the bender -89\.8°, or the tube 89\.8°/,
+    );
     expect(at.texts('fl-flat-views svg:last-of-type text')).toEqual(['2', '2']);
   });
 
   test('a snag jumps to its line and its corner', async () => {
     const at = await station(RouteStation, 'e4');
     TestBed.inject(Jump).toSnag(at.store.snags().find((snag) => snag.rule === 'nut-trapped')!);
-    expect([TestBed.inject(Selection).line()!.line.name, TestBed.inject(Selection).node()]).toEqual(['F3', 3]);
+    expect([TestBed.inject(Selection).line()!.line.name, TestBed.inject(Selection).node()]).toEqual(
+      ['F3', 3],
+    );
   });
 });

@@ -24,19 +24,24 @@ describe('Route among the things of the vehicle', () => {
 
   test('a heat sleeve is one tap, is drawn, and the snag is gone', async () => {
     const at = await station(RouteStation, 's3', 'line-r3');
-    const tap = [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) => b.textContent!.includes('Heat sleeve'))!;
+    const tap = [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) =>
+      b.textContent!.includes('Heat sleeve'),
+    )!;
     await at.click(tap);
-    expect(at.store.plan().lines.find((l) => l.id === 'line-r3')!.sleeves).toEqual([{ fromMm: expect.any(Number), toMm: expect.any(Number), kind: 'heat' }]);
+    expect(at.store.plan().lines.find((l) => l.id === 'line-r3')!.sleeves).toEqual([
+      { fromMm: expect.any(Number), toMm: expect.any(Number), kind: 'heat' },
+    ]);
     expect(at.store.snags().filter((s) => s.rule === 'near-hot')).toEqual([]);
     expect(at.root.querySelector('[data-test=strip-zone]')).toBeNull();
     at.store.undo();
     await at.settle();
     expect(at.store.snags().filter((s) => s.rule === 'near-hot')).toHaveLength(1);
-  }); // prettier-ignore
+  });
 
   test('clips are typed by their places; one off the tube or no length at all leaves them as they were', async () => {
     const at = await station(RouteStation, 's9', 'line-r3');
-    const clips = (): readonly number[] => at.store.plan().lines.find((l) => l.id === 'line-r3')!.clipsMm;
+    const clips = (): readonly number[] =>
+      at.store.plan().lines.find((l) => l.id === 'line-r3')!.clipsMm;
     const field = at.one<HTMLInputElement>('#clips-at');
     await at.type(field, '420, 90; 90');
     expect(clips()).toEqual([90, 420]);
@@ -44,7 +49,9 @@ describe('Route among the things of the vehicle', () => {
     await at.type(field, '90, far');
     expect(at.texts('#clips-at-fault')[0]).toContain('"far"');
     await at.type(field, '90, 5000');
-    expect(at.texts('#clips-at-fault')[0]).toMatch(/^No clip sits at 5000: the tube runs from 0 to \d+ mm/);
+    expect(at.texts('#clips-at-fault')[0]).toMatch(
+      /^No clip sits at 5000: the tube runs from 0 to \d+ mm/,
+    );
     expect(clips()).toEqual([90, 420]);
     await at.type(field, '');
     expect([clips(), at.texts('#clips-at-fault')]).toEqual([[], []]);
@@ -59,7 +66,9 @@ describe('Route among the things of the vehicle', () => {
     expect(at.store.snags().filter((s) => s.rule === 'near-hot')).toEqual([]);
     await at.click(at.button('What shakes it'));
     expect(line().shakes).toEqual([{ fromMm: 0, toMm: expect.any(Number) as number, hz: 120 }]);
-    const fields = () => [...at.root.querySelectorAll<HTMLInputElement>('fl-line-holding fieldset:last-of-type input')];
+    const fields = () => [
+      ...at.root.querySelectorAll<HTMLInputElement>('fl-line-holding fieldset:last-of-type input'),
+    ];
     await at.type(fields()[2]!, '200');
     await at.type(fields()[1]!, '150');
     expect(line().shakes).toEqual([{ fromMm: 0, toMm: 150, hz: 200 }]);
@@ -67,10 +76,14 @@ describe('Route among the things of the vehicle', () => {
     expect(at.texts('fl-line-holding .fault').join(' ')).toMatch(/149/);
     expect(line().shakes[0]!.fromMm).toBe(0);
     for (const name of ['Shaken at', 'Heat sleeve'])
-      await at.click([...at.root.querySelectorAll('button')].find((b) => b.getAttribute('aria-label')?.startsWith(`Take off: ${name}`))!);
+      await at.click(
+        [...at.root.querySelectorAll('button')].find((b) =>
+          b.getAttribute('aria-label')?.startsWith(`Take off: ${name}`),
+        )!,
+      );
     expect([line().shakes, line().sleeves]).toEqual([[], []]);
     expect(at.store.snags().filter((s) => s.rule === 'near-hot')).toHaveLength(1);
-  }); // prettier-ignore
+  });
 
   test('clips are placed, ends swapped and a union put in, each at one stroke', async () => {
     const at = await station(RouteStation, 's4', 'line-f3');
@@ -87,7 +100,8 @@ describe('Route among the things of the vehicle', () => {
     HTMLDialogElement.prototype.showModal ??= () => undefined;
     HTMLDialogElement.prototype.close ??= () => undefined;
     const at = await station(RouteStation, 's7', 'line-r2');
-    const cut = (): number => at.store.view().lines.find((v) => v.line.id === 'line-r2')!.card!.stockCutMm;
+    const cut = (): number =>
+      at.store.view().lines.find((v) => v.line.id === 'line-r2')!.card!.stockCutMm;
     const before = cut();
     await at.click(at.button('Line details'));
     const port = at.one<HTMLSelectElement>('#port-b');
@@ -95,12 +109,22 @@ describe('Route among the things of the vehicle', () => {
     port.dispatchEvent(new Event('change'));
     await at.settle();
     await at.type(at.one<HTMLInputElement>('#waits-b'), 'the axle swap');
-    at.one<HTMLFormElement>('fl-line-form form').dispatchEvent(new Event('submit', { cancelable: true }));
+    at.one<HTMLFormElement>('fl-line-form form').dispatchEvent(
+      new Event('submit', { cancelable: true }),
+    );
     await at.settle();
-    const found = at.store.snags().filter((s) => s.where === 'R2, end B').map((s) => [s.rule, s.text]);
-    expect(found).toEqual(expect.arrayContaining([['line-open', 'It waits for the axle swap.'], ['open-uncapped', 'This end stands open and is not capped.']]));
+    const found = at.store
+      .snags()
+      .filter((s) => s.where === 'R2, end B')
+      .map((s) => [s.rule, s.text]);
+    expect(found).toEqual(
+      expect.arrayContaining([
+        ['line-open', 'It waits for the axle swap.'],
+        ['open-uncapped', 'This end stands open and is not capped.'],
+      ]),
+    );
     expect(cut()).toBeCloseTo(before + 50, 6);
-  }); // prettier-ignore
+  });
 
   test('a template says by how much it misses, and which row cannot be read', async () => {
     const at = await station(RouteStation, 's5');
@@ -113,7 +137,9 @@ describe('Route among the things of the vehicle', () => {
     await write('45 0 90\n2200 zero 90\n200');
     expect(at.texts('[data-test=template]')[0]).toMatch(/Row 2 wants three figures/);
     await write('45 0 90\n2200 0 90\n200');
-    expect(at.texts('[data-test=template]')[0]).toMatch(/it misses end B by \d+(\.\d)? mm .* leg 1 takes that up/);
+    expect(at.texts('[data-test=template]')[0]).toMatch(
+      /it misses end B by \d+(\.\d)? mm .* leg 1 takes that up/,
+    );
     await at.click(at.button('It is the old line'));
     expect(at.store.plan().lines.find((l) => l.id === 'line-r1')!.origin).toBe('kept');
     expect(at.root.textContent).toContain('kept from the vehicle');
@@ -147,20 +173,35 @@ describe('the sheet to scale', () => {
     const nodes = view.lines.find((v) => v.line.name === 'R1')!.nodesMm;
     expect(xs.at(-1)! - xs[0]!).toBeCloseTo((nodes.at(-1)![0] - nodes[0]![0]) / 20, 2);
   });
-  test.each(['A4', 'A3', 'Letter'] as const)('%s: the best scale fits, the next larger does not', (paper) => {
-    const scale = bestScale(extent, paper);
-    const sheet = layOut(view, extent, paper, scale);
-    expect(sheet.fits).toBe(true);
-    expect([sheet.widthMm, sheet.heightMm]).toEqual([...PAPERS[paper]]);
-    expect(layOut(view, extent, paper, scale / 2).fits).toBe(false);
-  });
+  test.each(['A4', 'A3', 'Letter'] as const)(
+    '%s: the best scale fits, the next larger does not',
+    (paper) => {
+      const scale = bestScale(extent, paper);
+      const sheet = layOut(view, extent, paper, scale);
+      expect(sheet.fits).toBe(true);
+      expect([sheet.widthMm, sheet.heightMm]).toEqual([...PAPERS[paper]]);
+      expect(layOut(view, extent, paper, scale / 2).fits).toBe(false);
+    },
+  );
 });
 
 describe('the outline round points', () => {
   test('a square with points inside is its four corners, in order', () => {
-    const found = hull([[0, 0], [4, 4], [2, 2], [0, 4], [4, 0], [1, 3], [2, 0]]); // prettier-ignore
+    const found = hull([
+      [0, 0],
+      [4, 4],
+      [2, 2],
+      [0, 4],
+      [4, 0],
+      [1, 3],
+      [2, 0],
+    ]);
     expect(found).toHaveLength(4);
-    const area = found.reduce((sum, [x, y], i) => sum + x * found[(i + 1) % 4]![1] - y * found[(i + 1) % 4]![0], 0) / 2;
+    const area =
+      found.reduce(
+        (sum, [x, y], i) => sum + x * found[(i + 1) % 4]![1] - y * found[(i + 1) % 4]![0],
+        0,
+      ) / 2;
     expect(Math.abs(area)).toBe(16);
   });
 });

@@ -1,4 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { cutSigmaMm, lineSpace, sharesWith, type LineView } from '@firm-line/core/plan';
 import { tubeLabel } from '@firm-line/core/trade/stock';
@@ -68,7 +75,10 @@ import { Empty } from '../../kit/empty-state';
           <p class="leading-tight">{{ view.line.title }}</p>
           @if (view.card; as card) {
             <p class="text-sm text-ink-soft">
-              Cut <span class="font-mono text-xl text-ink" data-test="cut">{{ mm(card.stockCutMm) }}</span>
+              Cut
+              <span class="font-mono text-xl text-ink" data-test="cut">{{
+                mm(card.stockCutMm)
+              }}</span>
               @if (sigma() !== null) {
                 <span class="font-mono"> ±{{ mm(2 * sigma()!, 1) }}</span>
               }
@@ -88,8 +98,14 @@ import { Empty } from '../../kit/empty-state';
           (pointed)="selection.point($event)"
         />
       </section>
-      <div class="grid min-h-0 flex-1 lg:grid-rows-[minmax(0,1fr)]" [class]="room.alone() ? '' : 'lg:grid-cols-[1fr_20rem]'">
-        <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
+      <div
+        class="grid min-h-0 flex-1 lg:grid-rows-[minmax(0,1fr)]"
+        [class]="room.alone() ? '' : 'lg:grid-cols-[1fr_20rem]'"
+      >
+        <section
+          class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0"
+          aria-label="The vehicle"
+        >
           @defer (when store.interactive()) {
             @if (inSpace()) {
               <fl-line-in-space
@@ -102,16 +118,28 @@ import { Empty } from '../../kit/empty-state';
               >
                 <button type="button" class="bar-btn" (click)="flat.set(true)">Flat views</button>
                 @if (room.alone() && !room.full()) {
-                  <button type="button" class="bar-btn" (click)="room.toggleFolded()" title="Open the panel (b)">Panel</button>
+                  <button
+                    type="button"
+                    class="bar-btn"
+                    (click)="room.toggleFolded()"
+                    title="Open the panel (b)"
+                  >
+                    Panel
+                  </button>
                 }
-                <button type="button" class="bar-btn bg-fluid text-sheet hover:bg-ink" (click)="finding.set(true)">
+                <button
+                  type="button"
+                  class="bar-btn bg-fluid text-sheet hover:bg-ink"
+                  (click)="finding.set(true)"
+                >
                   Find a way
                 </button>
               </fl-line-in-space>
             } @else {
               @if (!hasSpace()) {
                 <p class="px-4 pt-2 text-sm" role="status">
-                  The 3-D view is unavailable in this browser (WebGL is missing or off): the two flat views stand in for it.
+                  The 3-D view is unavailable in this browser (WebGL is missing or off): the two
+                  flat views stand in for it.
                 </p>
               }
               <fl-flat-views
@@ -125,9 +153,13 @@ import { Empty } from '../../kit/empty-state';
               />
               <div class="absolute top-2 right-3 flex gap-2">
                 @if (room.alone() && !room.full()) {
-                  <button type="button" class="btn px-3" (click)="room.toggleFolded()">Panel</button>
+                  <button type="button" class="btn px-3" (click)="room.toggleFolded()">
+                    Panel
+                  </button>
                 }
-                <button type="button" class="btn-main px-3" (click)="finding.set(true)">Find a way</button>
+                <button type="button" class="btn-main px-3" (click)="finding.set(true)">
+                  Find a way
+                </button>
                 @if (hasSpace()) {
                   <button type="button" class="btn px-3" (click)="flat.set(false)">3-D view</button>
                 }
@@ -159,16 +191,39 @@ import { Empty } from '../../kit/empty-state';
           aria-label="Moves of the line"
         >
           <div class="flex gap-2 border-b border-rule px-4 py-2">
-            <button type="button" class="btn px-2.5" aria-label="Line details" (click)="form()?.openOn(view.line)">
+            <button
+              type="button"
+              class="btn px-2.5"
+              aria-label="Line details"
+              (click)="form()?.openOn(view.line)"
+            >
               Details
             </button>
-            <button type="button" class="btn px-2.5" (click)="selection.chooseHose(null)">Hoses{{ hoses() }}</button>
-            <button type="button" class="btn ml-auto px-2.5 whitespace-nowrap" (click)="form()?.openNew()">New line</button>
-            <button type="button" class="btn px-2.5 max-lg:hidden" (click)="room.toggleFolded()" title="Fold this panel away (b)">
+            <button type="button" class="btn px-2.5" (click)="selection.chooseHose(null)">
+              Hoses{{ hoses() }}
+            </button>
+            <button
+              type="button"
+              class="btn ml-auto px-2.5 whitespace-nowrap"
+              (click)="form()?.openNew()"
+            >
+              New line
+            </button>
+            <button
+              type="button"
+              class="btn px-2.5 max-lg:hidden"
+              (click)="room.toggleFolded()"
+              title="Fold this panel away (b)"
+            >
               Fold
             </button>
           </div>
-          <div class="min-h-0 flex-1 overflow-auto" tabindex="0" role="region" aria-label="Moves, tools and files of the line">
+          <div
+            class="min-h-0 flex-1 overflow-auto"
+            tabindex="0"
+            role="region"
+            aria-label="Moves, tools and files of the line"
+          >
             @defer (when store.interactive()) {
               <fl-hints class="px-4 pt-3" station="route" />
               <fl-line-tools [view]="view" />
@@ -182,8 +237,12 @@ import { Empty } from '../../kit/empty-state';
     } @else {
       <fl-empty heading="No lines yet" [text]="begin()">
         <a class="btn" routerLink="../measure">Go to Measure</a>
-        <button type="button" class="btn" (click)="selection.chooseHose(null)">Hoses{{ hoses() }}</button>
-        <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="form()?.openNew()">New line</button>
+        <button type="button" class="btn" (click)="selection.chooseHose(null)">
+          Hoses{{ hoses() }}
+        </button>
+        <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="form()?.openNew()">
+          New line
+        </button>
       </fl-empty>
     }
     @defer (when store.interactive()) {
@@ -215,9 +274,12 @@ export class RouteStation {
   protected readonly inSpace = computed(() => this.hasSpace() && !this.flat());
   protected readonly label = tubeLabel;
   protected readonly ports = computed(
-    () => [...this.store.view().ports.values()].filter(({ port }) => port.role !== 'bleeder').length,
+    () =>
+      [...this.store.view().ports.values()].filter(({ port }) => port.role !== 'bleeder').length,
   );
-  protected readonly hoses = computed(() => (this.store.plan().hoses.length ? ` (${this.store.plan().hoses.length})` : ''));
+  protected readonly hoses = computed(() =>
+    this.store.plan().hoses.length ? ` (${this.store.plan().hoses.length})` : '',
+  );
   protected readonly sigma = computed(() => {
     const view = this.selection.line();
     return view && !this.dragged() ? cutSigmaMm(view) : null;
@@ -229,7 +291,9 @@ export class RouteStation {
     if (!space || !space.clips.length) return space ? 'No clips yet' : '';
     const longest = Math.max(...space.spans.map((span) => span.lengthMm));
     // Looked for at rest only: while a corner is dragged, words must not push the picture about.
-    const others = this.dragged() ? [] : this.store.view().lines.filter((line) => line.line.id !== view.line.id);
+    const others = this.dragged()
+      ? []
+      : this.store.view().lines.filter((line) => line.line.id !== view.line.id);
     const shared = others.flatMap((line) => {
       const theirs = lineSpace(this.store.view().plan, line)?.clips ?? [];
       return space.clips.some((clip) => sharesWith(clip, theirs).length) ? [line.line.name] : [];
@@ -238,7 +302,10 @@ export class RouteStation {
     return shared.length ? `${words}; some may be one with ${shared.join(', ')}'s` : words;
   });
   protected readonly origin = computed(
-    () => ({ made: '', kept: ', kept from the vehicle', bought: ', bought bent' })[this.shown()?.line.origin ?? 'made'],
+    () =>
+      ({ made: '', kept: ', kept from the vehicle', bought: ', bought bent' })[
+        this.shown()?.line.origin ?? 'made'
+      ],
   );
   protected noSpace(): void {
     this.hasSpace.set(false);

@@ -38,11 +38,20 @@ const needs = (min: Vec3, max: Vec3, scale: number): readonly [number, number] =
 ];
 
 /** The largest scale at which everything is on the sheet. */
-export const bestScale = ({ min, max }: Pick<FlatProjection, 'min' | 'max'>, paper: Paper): number =>
-  SCALES.find((scale) => needs(min, max, scale).every((mm, i) => mm <= PAPERS[paper][i]!)) ?? SCALES.at(-1)!;
+export const bestScale = (
+  { min, max }: Pick<FlatProjection, 'min' | 'max'>,
+  paper: Paper,
+): number =>
+  SCALES.find((scale) => needs(min, max, scale).every((mm, i) => mm <= PAPERS[paper][i]!)) ??
+  SCALES.at(-1)!;
 
 /** The views from above and from the left on a sheet, to scale; figures are mm on paper. */
-export function layOut(view: LaidPlan, { min, max }: Pick<FlatProjection, 'min' | 'max'>, paper: Paper, scale: number): Sheet {
+export function layOut(
+  view: LaidPlan,
+  { min, max }: Pick<FlatProjection, 'min' | 'max'>,
+  paper: Paper,
+  scale: number,
+): Sheet {
   const [widthMm, heightMm] = PAPERS[paper];
   const wanted = needs(min, max, scale);
   const topY = MARGIN_MM + TITLE_MM + BETWEEN_MM / 2;
@@ -53,7 +62,14 @@ export function layOut(view: LaidPlan, { min, max }: Pick<FlatProjection, 'min' 
   ];
   const projection = { at } as FlatProjection;
   const path = (face: 'top' | 'side', points: readonly Vec3[]): string =>
-    points.map((p, i) => `${i ? 'L' : 'M'}${at(face, p).map((v) => v.toFixed(3)).join(' ')}`).join(''); // prettier-ignore
+    points
+      .map(
+        (p, i) =>
+          `${i ? 'L' : 'M'}${at(face, p)
+            .map((v) => v.toFixed(3))
+            .join(' ')}`,
+      )
+      .join('');
   return {
     widthMm,
     heightMm,

@@ -10,7 +10,9 @@ import type { Step } from './chains';
       @for (step of steps(); track step.name) {
         <li class="rounded-lg border border-rule px-3 py-2">
           <p class="label">{{ step.name }}</p>
-          <p class="font-mono text-xl leading-tight" [attr.data-step]="step.name">{{ step.value }}</p>
+          <p class="font-mono text-xl leading-tight" [attr.data-step]="step.name">
+            {{ step.value }}
+          </p>
           <p class="text-sm leading-tight text-ink-soft">{{ step.note }}</p>
         </li>
       }

@@ -12,17 +12,46 @@ const step = (steps: readonly Step[], name: string): Step => steps.find((s) => s
 describe('the sheets of a plan in their order', () => {
   test('only those begun, the pedal first, each lever by its own name', () => {
     const singles = [typicalSingle('Left toe', null), typicalSingle('Right toe', null)];
-    const plan = after(set('trailer', typicalTrailer()), { edit: 'setSheet', with: { sheet: 'singles', to: singles } });
-    expect(sheetsOf(plan).map(({ of }) => of)).toEqual(['sizing', 'trailer', 'singles.0', 'singles.1', 'clutch', 'parking']);
-    expect(sheetsOf(plan).map(({ name }) => name)).toEqual(expect.arrayContaining(['Left toe', 'Right toe']));
-    const none = after({ edit: 'setSheet', with: { sheet: 'sizing', to: null } }, set('clutch', null), set('parking', null));
+    const plan = after(set('trailer', typicalTrailer()), {
+      edit: 'setSheet',
+      with: { sheet: 'singles', to: singles },
+    });
+    expect(sheetsOf(plan).map(({ of }) => of)).toEqual([
+      'sizing',
+      'trailer',
+      'singles.0',
+      'singles.1',
+      'clutch',
+      'parking',
+    ]);
+    expect(sheetsOf(plan).map(({ name }) => name)).toEqual(
+      expect.arrayContaining(['Left toe', 'Right toe']),
+    );
+    const none = after(
+      { edit: 'setSheet', with: { sheet: 'sizing', to: null } },
+      set('clutch', null),
+      set('parking', null),
+    );
     expect(sheetsOf(none)).toEqual([]);
   });
 });
 
 describe('the chain in words', () => {
   test('from foot to road: a booster adds, a valve says its knee, loading moves the road', () => {
-    const plan = after({ edit: 'setFigure', with: { of: 'sizing', path: 'booster', to: { gain: 3, vacuumKPa: 67, diaphragmMm2: 30_000 } } }, { edit: 'setFigure', with: { of: 'sizing', path: 'rearValve', to: { kneeMPa: 2.5, slope: 0.4 } } }); // prettier-ignore
+    const plan = after(
+      {
+        edit: 'setFigure',
+        with: {
+          of: 'sizing',
+          path: 'booster',
+          to: { gain: 3, vacuumKPa: 67, diaphragmMm2: 30_000 },
+        },
+      },
+      {
+        edit: 'setFigure',
+        with: { of: 'sizing', path: 'rearValve', to: { kneeMPa: 2.5, slope: 0.4 } },
+      },
+    );
     const { empty, laden } = viewPlan(plan).size!;
     const steps = roadChain(empty, plan.sizing!);
     // 67 kPa on 30,000 mm² is 2.01 kN, all of it used at this foot.
@@ -30,13 +59,20 @@ describe('the chain in words', () => {
     expect(step(steps, 'Rear valve').note).toBe('knee 2.5, slope 0.4');
     expect(step(roadChain(laden, plan.sizing!), 'Road').value).not.toBe(step(steps, 'Road').value);
     const { size } = viewPlan(gannet()).size!.empty;
-    expect(step(roadChain(viewPlan(gannet()).size!.empty, gannet().sizing!), 'Booster').value).toBe('none');
-    expect(parseFloat(step(roadChain(viewPlan(gannet()).size!.empty, gannet().sizing!), 'Master').value)).toBeCloseTo(size.pressureMPa.front, 1); // prettier-ignore
+    expect(step(roadChain(viewPlan(gannet()).size!.empty, gannet().sizing!), 'Booster').value).toBe(
+      'none',
+    );
+    expect(
+      parseFloat(step(roadChain(viewPlan(gannet()).size!.empty, gannet().sizing!), 'Master').value),
+    ).toBeCloseTo(size.pressureMPa.front, 1);
   });
 
   test('a combination valve says from what foot its metering and its lamp work', () => {
     const combination = { holdOffMPa: 0.5, differentialMPa: 1 };
-    const plan = after({ edit: 'setFigure', with: { of: 'sizing', path: 'combination', to: combination } });
+    const plan = after({
+      edit: 'setFigure',
+      with: { of: 'sizing', path: 'combination', to: combination },
+    });
     const steps = roadChain(viewPlan(plan).size!.empty, plan.sizing!);
     expect(step(steps, 'Metering').value).toMatch(/^\d+ N$/);
     expect(step(steps, 'Metering').note).toMatch(/of foot before the front begins/);
@@ -45,26 +81,46 @@ describe('the chain in words', () => {
 
   test('a trailer: one step an axle, and the pressure at which the first would lock', () => {
     const sheet = typicalTrailer();
-    const plan = after(set('trailer', { ...sheet, axles: [sheet.axles[0]!, { ...sheet.axles[0]!, emptyKg: 250 }] }));
+    const plan = after(
+      set('trailer', { ...sheet, axles: [sheet.axles[0]!, { ...sheet.axles[0]!, emptyKg: 250 }] }),
+    );
     const steps = chainOf('trailer', viewPlan(plan), 0);
     expect(steps.filter((s) => s.name.startsWith('Axle'))).toHaveLength(2);
-    const most = Math.max(...viewPlan(plan).works.trailer!.empty.axles.map((axle) => axle.adhesion));
-    expect(parseFloat(step(steps, 'Locks from').value)).toBeCloseTo((sheet.actuatorMPa * sheet.mu) / most, 1);
+    const most = Math.max(
+      ...viewPlan(plan).works.trailer!.empty.axles.map((axle) => axle.adhesion),
+    );
+    expect(parseFloat(step(steps, 'Locks from').value)).toBeCloseTo(
+      (sheet.actuatorMPa * sheet.mu) / most,
+      1,
+    );
   });
 
   test('a lever of its own: travel and stroke against what there is', () => {
-    const plan = after({ edit: 'setSheet', with: { sheet: 'singles', to: [{ ...typicalSingle('Front lever', null), strokeMm: 2 }] } });
+    const plan = after({
+      edit: 'setSheet',
+      with: { sheet: 'singles', to: [{ ...typicalSingle('Front lever', null), strokeMm: 2 }] },
+    });
     const steps = chainOf('singles.0', viewPlan(plan), 0);
     expect(step(steps, 'Master').note).toMatch(/: it runs out$/);
     expect(step(steps, 'Wheel').note).toBe('at the one');
-  }); // prettier-ignore
+  });
 
   test('a parking brake shows what is asked where a limit is known, and says so where none is', () => {
     const lever = typicalParking('lever');
-    const light = after(set('parking', lever), { edit: 'setFigure', with: { of: 'sizing', path: 'category', to: 'light' } });
-    expect(step(chainOf('parking', viewPlan(light), 0), 'Holds on').note).toMatch(/20 % is asked: FMVSS 135/);
-    const race = after(set('parking', lever), { edit: 'setFigure', with: { of: 'sizing', path: 'category', to: 'competition' } });
+    const light = after(set('parking', lever), {
+      edit: 'setFigure',
+      with: { of: 'sizing', path: 'category', to: 'light' },
+    });
+    expect(step(chainOf('parking', viewPlan(light), 0), 'Holds on').note).toMatch(
+      /20 % is asked: FMVSS 135/,
+    );
+    const race = after(set('parking', lever), {
+      edit: 'setFigure',
+      with: { of: 'sizing', path: 'category', to: 'competition' },
+    });
     expect(step(chainOf('parking', viewPlan(race), 0), 'Hand').note).toBe('no limit known');
-    expect(chainOf('parking', viewPlan(after(set('parking', typicalParking('hydraulic')))), 0)).toEqual([]);
+    expect(
+      chainOf('parking', viewPlan(after(set('parking', typicalParking('hydraulic')))), 0),
+    ).toEqual([]);
   });
 });

@@ -14,74 +14,156 @@ const kN = (n: number): string => `${figure(n / 1000, 1)} kN`;
 const percent = (share: number): string => `${figure(100 * share, 0)} %`;
 
 /** From the foot to the road in one state of loading. */
-export function roadChain({ input, size, usableZ }: LoadView, { combination: valve }: Sizing): Step[] {
+export function roadChain(
+  { input, size, usableZ }: LoadView,
+  { combination: valve }: Sizing,
+): Step[] {
   const lever = input.pedal.forceN * input.pedal.ratio * input.pedal.efficiency;
   const push = pushN(input.pedal, input.booster);
   const { rearValve } = input;
   const steps: Step[] = [
-    { name: 'Foot', value: `${figure(input.pedal.forceN, 0)} N`, note: `${figure(size.travelMm.total, 0)} mm of pedal` },
+    {
+      name: 'Foot',
+      value: `${figure(input.pedal.forceN, 0)} N`,
+      note: `${figure(size.travelMm.total, 0)} mm of pedal`,
+    },
     { name: 'Lever', value: kN(lever), note: `${figure(input.pedal.ratio, 2)} to 1` },
-    { name: 'Booster', value: input.booster ? kN(push - lever) : 'none', note: input.booster ? 'added' : 'the foot alone' },
-    { name: 'Master', value: `${figure(size.pressureMPa.front, 1)} MPa`, note: `${figure(size.strokeMm, 1)} mm of stroke` },
-    { name: 'Rear valve', value: `${figure(size.pressureMPa.rear, 1)} MPa`, note: rearValve ? `knee ${figure(rearValve.kneeMPa, 2)}, slope ${figure(rearValve.slope, 2)}` : 'no valve' },
+    {
+      name: 'Booster',
+      value: input.booster ? kN(push - lever) : 'none',
+      note: input.booster ? 'added' : 'the foot alone',
+    },
+    {
+      name: 'Master',
+      value: `${figure(size.pressureMPa.front, 1)} MPa`,
+      note: `${figure(size.strokeMm, 1)} mm of stroke`,
+    },
+    {
+      name: 'Rear valve',
+      value: `${figure(size.pressureMPa.rear, 1)} MPa`,
+      note: rearValve
+        ? `knee ${figure(rearValve.kneeMPa, 2)}, slope ${figure(rearValve.slope, 2)}`
+        : 'no valve',
+    },
     { name: 'Front brakes', value: kN(size.forceN.front), note: 'at the road, both wheels' },
     { name: 'Rear brakes', value: kN(size.forceN.rear), note: 'at the road, both wheels' },
-    { name: 'Road', value: `z ${figure(usableZ, 2)}`, note: usableZ < size.z - 1e-6 ? `${size.locksFirst} locks first` : 'nothing locks' },
+    {
+      name: 'Road',
+      value: `z ${figure(usableZ, 2)}`,
+      note: usableZ < size.z - 1e-6 ? `${size.locksFirst} locks first` : 'nothing locks',
+    },
   ];
   if (!valve) return steps;
   const does = combination(input, valve);
-  const warns = (axle: 'front' | 'rear'): string => (does.warnsFromN[axle] === null ? 'never' : `from ${figure(does.warnsFromN[axle], 0)} N`);
+  const warns = (axle: 'front' | 'rear'): string =>
+    does.warnsFromN[axle] === null ? 'never' : `from ${figure(does.warnsFromN[axle], 0)} N`;
   return [
     ...steps,
-    { name: 'Metering', value: `${figure(does.frontFromN, 0)} N`, note: `of foot before the front begins; rear alone z ${figure(does.rearAloneZ, 2)}` },
-    { name: 'Warning lamp', value: warns('front'), note: `with the front empty; rear empty ${warns('rear')}` },
+    {
+      name: 'Metering',
+      value: `${figure(does.frontFromN, 0)} N`,
+      note: `of foot before the front begins; rear alone z ${figure(does.rearAloneZ, 2)}`,
+    },
+    {
+      name: 'Warning lamp',
+      value: warns('front'),
+      note: `with the front empty; rear empty ${warns('rear')}`,
+    },
   ];
-} // prettier-ignore
+}
 
 const trailerChain = ({ plan: { trailer }, works }: PlanView, share: number): Step[] => {
   const at = works.trailer!.at(share);
   return [
-    { name: 'Actuator', value: `${figure(trailer!.actuatorMPa, 1)} MPa`, note: `${figure(at.takenMl, 1)} of ${figure(trailer!.actuatorMl, 0)} mL pushed out` },
+    {
+      name: 'Actuator',
+      value: `${figure(trailer!.actuatorMPa, 1)} MPa`,
+      note: `${figure(at.takenMl, 1)} of ${figure(trailer!.actuatorMl, 0)} mL pushed out`,
+    },
     ...at.axles.map(({ wheelTorqueNm, forceN, adhesion }, i): Step => ({
-      name: `Axle ${i + 1}`, value: `${figure(wheelTorqueNm, 0)} N·m`, note: `a wheel; ${kN(forceN)} at the road, uses ${figure(adhesion, 2)} of grip`,
+      name: `Axle ${i + 1}`,
+      value: `${figure(wheelTorqueNm, 0)} N·m`,
+      note: `a wheel; ${kN(forceN)} at the road, uses ${figure(adhesion, 2)} of grip`,
     })),
     { name: 'Road', value: `z ${figure(at.z, 2)}`, note: 'of the mass on its axles' },
-    { name: 'Locks from', value: `${figure((trailer!.actuatorMPa * trailer!.mu) / Math.max(...at.axles.map((axle) => axle.adhesion)), 1)} MPa`, note: `the first axle, on a road that gives ${figure(trailer!.mu, 2)}` },
+    {
+      name: 'Locks from',
+      value: `${figure((trailer!.actuatorMPa * trailer!.mu) / Math.max(...at.axles.map((axle) => axle.adhesion)), 1)} MPa`,
+      note: `the first axle, on a road that gives ${figure(trailer!.mu, 2)}`,
+    },
   ];
-}; // prettier-ignore
+};
 
 const singleChain = ({ plan, works }: PlanView, index: number, units: UnitSystem): Step[] => {
   const [sheet, at] = [plan.singles[index]!, works.singles[index]!];
   return [
-    { name: 'Lever', value: `${figure(sheet.lever.forceN, 0)} N`, note: `${formatLengthUnit(at.travelMm, units)} of ${formatLengthUnit(sheet.lever.strokeMm, units)}, ${percent(at.share)}` },
-    { name: 'Master', value: `${figure(at.pressureMPa, 1)} MPa`, note: `${figure(at.strokeMm, 1)} of ${figure(sheet.strokeMm, 1)} mm of stroke${at.bottoms ? ': it runs out' : ''}` },
-    { name: 'Wheel', value: `${figure(at.wheelTorqueNm, 0)} N·m`, note: sheet.wheels === 2 ? 'at each of two' : 'at the one' },
-    { name: 'Road', value: kN(at.forceN), note: `uses ${figure(at.adhesion, 2)} of grip, standing load` },
+    {
+      name: 'Lever',
+      value: `${figure(sheet.lever.forceN, 0)} N`,
+      note: `${formatLengthUnit(at.travelMm, units)} of ${formatLengthUnit(sheet.lever.strokeMm, units)}, ${percent(at.share)}`,
+    },
+    {
+      name: 'Master',
+      value: `${figure(at.pressureMPa, 1)} MPa`,
+      note: `${figure(at.strokeMm, 1)} of ${figure(sheet.strokeMm, 1)} mm of stroke${at.bottoms ? ': it runs out' : ''}`,
+    },
+    {
+      name: 'Wheel',
+      value: `${figure(at.wheelTorqueNm, 0)} N·m`,
+      note: sheet.wheels === 2 ? 'at each of two' : 'at the one',
+    },
+    {
+      name: 'Road',
+      value: kN(at.forceN),
+      note: `uses ${figure(at.adhesion, 2)} of grip, standing load`,
+    },
   ];
-}; // prettier-ignore
+};
 
 const clutchChain = ({ plan: { clutch }, works }: PlanView, units: UnitSystem): Step[] => {
   const at = works.clutch!;
   const length = (mm: number): string => formatLengthUnit(mm, units, 1);
   return [
-    { name: 'Pedal', value: `${figure(at.pedalForceN, 0)} N`, note: `to hold it; you want to give ${figure(clutch!.pedal.forceN, 0)}` },
+    {
+      name: 'Pedal',
+      value: `${figure(at.pedalForceN, 0)} N`,
+      note: `to hold it; you want to give ${figure(clutch!.pedal.forceN, 0)}`,
+    },
     { name: 'Pressure', value: `${figure(at.pressureMPa, 1)} MPa`, note: 'while it is down' },
     { name: 'Slave', value: length(at.slaveStrokeMm), note: 'for the whole stroke' },
-    { name: 'Bearing', value: length(at.bearingStrokeMm), note: `${length(clutch!.releaseMm)} frees it, ${length(clutch!.mostMm)} is the most` },
+    {
+      name: 'Bearing',
+      value: length(at.bearingStrokeMm),
+      note: `${length(clutch!.releaseMm)} frees it, ${length(clutch!.mostMm)} is the most`,
+    },
   ];
-}; // prettier-ignore
+};
 
 const parkingChain = ({ plan: { parking, sizing }, works }: PlanView): Step[] => {
   const at = works.parking;
   if (!at || parking?.by !== 'lever') return [];
   const limit = parkingLimit(sizing!.category);
   return [
-    { name: 'Hand', value: `${figure(parking.handN, 0)} N`, note: limit ? `${limit.handMostN} N may be asked` : 'no limit known' },
+    {
+      name: 'Hand',
+      value: `${figure(parking.handN, 0)} N`,
+      note: limit ? `${limit.handMostN} N may be asked` : 'no limit known',
+    },
     { name: 'Cable', value: kN(at.cableN), note: 'shared by two wheels' },
-    { name: 'Wheel', value: `${figure(at.wheelTorqueNm, 0)} N·m`, note: `${kN(at.shoeN)} at the shoe` },
-    { name: 'Holds on', value: at.holdsGrade === null ? 'any slope' : percent(at.holdsGrade), note: limit ? `laden; ${percent(limit.grade)} is asked: ${limit.source}` : 'laden; no limit known for this kind' },
+    {
+      name: 'Wheel',
+      value: `${figure(at.wheelTorqueNm, 0)} N·m`,
+      note: `${kN(at.shoeN)} at the shoe`,
+    },
+    {
+      name: 'Holds on',
+      value: at.holdsGrade === null ? 'any slope' : percent(at.holdsGrade),
+      note: limit
+        ? `laden; ${percent(limit.grade)} is asked: ${limit.source}`
+        : 'laden; no limit known for this kind',
+    },
   ];
-}; // prettier-ignore
+};
 
 /** The steps of the sheet at a place in the plan. */
 export function chainOf(of: string, view: PlanView, share: number): Step[] {
@@ -93,7 +175,13 @@ export function chainOf(of: string, view: PlanView, share: number): Step[] {
 }
 
 /** Sheets of a plan that are begun, in their order, by place and name. */
-export function sheetsOf({ sizing, trailer, singles, clutch, parking }: Plan): { of: string; name: string }[] {
+export function sheetsOf({
+  sizing,
+  trailer,
+  singles,
+  clutch,
+  parking,
+}: Plan): { of: string; name: string }[] {
   return [
     ...(sizing ? [{ of: 'sizing', name: 'Foot to road' }] : []),
     ...(trailer ? [{ of: 'trailer', name: 'Trailer' }] : []),

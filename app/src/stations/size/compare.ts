@@ -13,7 +13,10 @@ const ROWS: readonly (readonly [string, (load: LoadView) => string])[] = [
   ['Stopping, m', (l) => figure(l.stopM, 1)],
   ['Pedal, mm', (l) => figure(l.size.travelMm.total, 1)],
   ['Locks first', (l) => l.size.locksFirst],
-  ['Balance point, z', (l) => (l.size.balancePointZ === null ? 'none' : figure(l.size.balancePointZ, 3))],
+  [
+    'Balance point, z',
+    (l) => (l.size.balancePointZ === null ? 'none' : figure(l.size.balancePointZ, 3)),
+  ],
 ];
 
 /** Two versions side by side: these figures as they were held, or another plan, against this one now. */
@@ -24,7 +27,13 @@ const ROWS: readonly (readonly [string, (load: LoadView) => string])[] = [
   template: `
     <div class="flex flex-wrap items-center gap-3">
       <h2 class="h2 mr-auto">Compare two versions</h2>
-      <select #other class="field" aria-label="Another plan as A" (focus)="list()" (change)="take(other.value); other.value = ''">
+      <select
+        #other
+        class="field"
+        aria-label="Another plan as A"
+        (focus)="list()"
+        (change)="take(other.value); other.value = ''"
+      >
         <option value="">Another plan as A…</option>
         @for (plan of others(); track plan.id) {
           <option [value]="plan.id">{{ plan.name }}</option>
@@ -53,7 +62,8 @@ const ROWS: readonly (readonly [string, (load: LoadView) => string])[] = [
       </table>
     } @else {
       <p class="text-sm text-ink-soft">
-        Hold the figures as they are and change some, or choose a copy of this plan, and see both side by side.
+        Hold the figures as they are and change some, or choose a copy of this plan, and see both
+        side by side.
       </p>
     }
   `,

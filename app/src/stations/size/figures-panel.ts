@@ -22,7 +22,11 @@ import type { FigureAction, FigureGroup } from './figures';
         @if (group.figures.length) {
           <div class="mt-1 grid grid-cols-2 items-end gap-3">
             @for (figure of group.figures; track figure.path) {
-              <div [class]="isOpen(figure.path) ? 'rounded-lg bg-copper-pale p-1 [&_.label]:text-ink' : 'p-1'">
+              <div
+                [class]="
+                  isOpen(figure.path) ? 'rounded-lg bg-copper-pale p-1 [&_.label]:text-ink' : 'p-1'
+                "
+              >
                 @if (figure.kind === 'length') {
                   <fl-length-field
                     [label]="label(figure.path, figure.label)"

@@ -72,7 +72,9 @@ export function brakeFigures(path: string, brake: Brake): FigureSpec[] {
     ];
   }
   return [
-    ...brake.pistonsMm.map((_, i) => length(`${path}.pistonsMm.${i}`, `Piston ${i + 1}${brake.opposed ? ' of one side' : ''}`)),
+    ...brake.pistonsMm.map((_, i) =>
+      length(`${path}.pistonsMm.${i}`, `Piston ${i + 1}${brake.opposed ? ' of one side' : ''}`),
+    ),
     length(`${path}.effectiveRadiusMm`, 'Radius to the pad middle'),
     number(`${path}.padMu`, 'Grip of the pads, µ', 0.05, 2),
     length(`${path}.clearanceMm`, 'Gap of a piston', 0, 10),
@@ -83,19 +85,30 @@ export function brakeFigures(path: string, brake: Brake): FigureSpec[] {
 /** The other kind of brake, and for a disc how many pistons press on a side and from where. */
 export function brakeActions(path: string, brake: Brake): FigureAction[] {
   const other = typicalBrake(brake.kind === 'disc' ? 'drum' : 'disc', path);
-  const swap = { label: brake.kind === 'disc' ? 'Drums instead' : 'Discs instead', path, to: other.brake, open: other.open };
+  const swap = {
+    label: brake.kind === 'disc' ? 'Drums instead' : 'Discs instead',
+    path,
+    to: other.brake,
+    open: other.open,
+  };
   if (brake.kind === 'drum') return [swap];
   const { pistonsMm, opposed } = brake;
   const last = pistonsMm.at(-1)!;
   return [
     swap,
-    { label: opposed ? 'Sliding caliper' : 'Opposed pistons', path: `${path}.opposed`, to: !opposed },
+    {
+      label: opposed ? 'Sliding caliper' : 'Opposed pistons',
+      path: `${path}.opposed`,
+      to: !opposed,
+    },
     {
       label: 'One piston more',
       path: `${path}.pistonsMm`,
       to: [...pistonsMm, last],
       open: [`${path}.pistonsMm.${pistonsMm.length}`],
     },
-    ...(pistonsMm.length > 1 ? [{ label: 'One less', path: `${path}.pistonsMm`, to: pistonsMm.slice(0, -1) }] : []),
+    ...(pistonsMm.length > 1
+      ? [{ label: 'One less', path: `${path}.pistonsMm`, to: pistonsMm.slice(0, -1) }]
+      : []),
   ];
 }

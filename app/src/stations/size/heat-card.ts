@@ -43,8 +43,9 @@ const INKS = ['fluid', 'copper', 'ink'] as const;
       </tbody>
     </table>
     <p class="mt-2 text-sm text-ink-soft">
-      Of the whole disc or drum, its pads' and its own radiation left out: hotter rather than cooler. The face is hotter still
-      while the pads press. The pad maker's sheet says where they fade.
+      Of the whole disc or drum, its pads' and its own radiation left out: hotter rather than
+      cooler. The face is hotter still while the pads press. The pad maker's sheet says where they
+      fade.
     </p>
   `,
 })
@@ -61,7 +62,10 @@ export class HeatCard {
       id,
       name,
       source,
-      axles: axles.map((one) => ({ name: one.name, words: `${figure(one.peakC, 0)}${one.fades ? ', fades' : ''}` })),
+      axles: axles.map((one) => ({
+        name: one.name,
+        words: `${figure(one.peakC, 0)}${one.fades ? ', fades' : ''}`,
+      })),
     })),
   );
   private lines({ curve, axles }: Heating): ChartLine[] {
@@ -69,8 +73,20 @@ export class HeatCard {
     return axles.flatMap(({ name, fadeC }, i): ChartLine[] => {
       const ink = INKS[i % INKS.length]!;
       return [
-        { name, ink, points: curve.map(({ minutes, celsius }) => ({ x: minutes, y: celsius[i]! })) },
-        { name: `${name} fades`, ink, dashed: true, points: [{ x: 0, y: fadeC }, { x: end, y: fadeC }] }, // prettier-ignore
+        {
+          name,
+          ink,
+          points: curve.map(({ minutes, celsius }) => ({ x: minutes, y: celsius[i]! })),
+        },
+        {
+          name: `${name} fades`,
+          ink,
+          dashed: true,
+          points: [
+            { x: 0, y: fadeC },
+            { x: end, y: fadeC },
+          ],
+        },
       ];
     });
   }

@@ -40,7 +40,9 @@ const PSI_PER_MPA = 145.0377;
         <p class="mt-1 text-sm text-ink-soft">{{ why }}</p>
       }
     } @else {
-      <p class="text-sm text-ink-soft">Join brakes to a master in Plumb, and each is judged here.</p>
+      <p class="text-sm text-ink-soft">
+        Join brakes to a master in Plumb, and each is judged here.
+      </p>
     }
   `,
 })
@@ -56,8 +58,13 @@ export class ResidualTable {
       level: of.levelMm === null ? 'not known' : formatLengthUnit(of.levelMm, units),
       wants: !of.wanted ? 'cannot tell' : of.wanted.wantedMPa ? psi(of.wanted.wantedMPa) : 'none',
       why: of.wanted?.why ?? 'Set down in Plumb how high the fluid of its master stands.',
-      has: of.has.map((valve) => (valve.residualMPa === null ? 'one of unknown pressure' : psi(valve.residualMPa))).join(', ') || 'none',
+      has:
+        of.has
+          .map((valve) =>
+            valve.residualMPa === null ? 'one of unknown pressure' : psi(valve.residualMPa),
+          )
+          .join(', ') || 'none',
     }));
-  }); // prettier-ignore
+  });
   protected readonly reasons = computed(() => [...new Set(this.rows().map((row) => row.why))]);
 }

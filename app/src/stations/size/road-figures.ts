@@ -29,9 +29,20 @@ function masterAction({ master }: Sizing): FigureAction {
     ? {
         label: 'Two masters and a bar',
         path: 'master',
-        to: { kind: 'twin', frontBoreMm: master.boreMm, rearBoreMm: master.boreMm, frontShare: 0.5, strokeMm, deadMm },
+        to: {
+          kind: 'twin',
+          frontBoreMm: master.boreMm,
+          rearBoreMm: master.boreMm,
+          frontShare: 0.5,
+          strokeMm,
+          deadMm,
+        },
       }
-    : { label: 'One tandem master', path: 'master', to: { kind: 'tandem', boreMm: master.frontBoreMm, strokeMm, deadMm } };
+    : {
+        label: 'One tandem master',
+        path: 'master',
+        to: { kind: 'tandem', boreMm: master.frontBoreMm, strokeMm, deadMm },
+      };
 }
 
 const SUPPLIES: readonly (readonly [BoosterSupply, string])[] = [
@@ -40,12 +51,20 @@ const SUPPLIES: readonly (readonly [BoosterSupply, string])[] = [
   [{ kind: 'electric', mostN: 4000, coding: 'not-known' }, 'Electric'],
   [{ kind: 'hydraulic', mostN: 4000, stops: 10 }, 'Hydraulic'],
 ];
-const CODING_WORDS: Record<(typeof CODINGS)[number], string> = { 'not-known': 'not known whether it is needed', needed: 'still to be done', done: 'done', none: 'not needed' }; // prettier-ignore
+const CODING_WORDS: Record<(typeof CODINGS)[number], string> = {
+  'not-known': 'not known whether it is needed',
+  needed: 'still to be done',
+  done: 'done',
+  none: 'not needed',
+};
 
 /** The booster by what drives it: its vacuum and volume, or what its sheet says it gives. */
 function boosterFigures({ booster, boosterBy = null }: Sizing): FigureGroup {
   const ways = booster ? SUPPLIES.filter(([{ kind }]) => kind !== boosterBy?.kind) : [];
-  const next = boosterBy?.kind === 'electric' ? CODINGS[(CODINGS.indexOf(boosterBy.coding) + 1) % CODINGS.length]! : null;
+  const next =
+    boosterBy?.kind === 'electric'
+      ? CODINGS[(CODINGS.indexOf(boosterBy.coding) + 1) % CODINGS.length]!
+      : null;
   const by = boosterBy && SUPPLIES.find(([{ kind }]) => kind === boosterBy.kind)![1];
   return {
     name: by && booster ? `Booster: ${by.toLowerCase()}` : 'Booster',
@@ -61,20 +80,39 @@ function boosterFigures({ booster, boosterBy = null }: Sizing): FigureGroup {
           ...(boosterBy && 'chamberMl' in boosterBy
             ? [number('boosterBy.chamberMl', 'Its vacuum side and tank, mL', 10, 50_000)]
             : []),
-          ...(boosterBy?.kind === 'hydraulic' ? [number('boosterBy.stops', 'Stops from its store', 0, 100)] : []),
+          ...(boosterBy?.kind === 'hydraulic'
+            ? [number('boosterBy.stops', 'Stops from its store', 0, 100)]
+            : []),
         ]
       : [],
     actions: [
       ...inOrOut('booster', booster, BOOSTER),
-      ...ways.map(([to, label]) => ({ label, path: 'boosterBy', to, open: numberPaths(to, 'boosterBy') })),
+      ...ways.map(([to, label]) => ({
+        label,
+        path: 'boosterBy',
+        to,
+        open: numberPaths(to, 'boosterBy'),
+      })),
       ...(next && boosterBy?.kind === 'electric'
-        ? [{ label: `Coding: ${CODING_WORDS[boosterBy.coding]}`, path: 'boosterBy.coding', to: next }]
+        ? [
+            {
+              label: `Coding: ${CODING_WORDS[boosterBy.coding]}`,
+              path: 'boosterBy.coding',
+              to: next,
+            },
+          ]
         : []),
     ],
   };
 }
 
-const VALVE_SHEET = { leastMPa: 1.7, mostMPa: 6.9, notches: null, bypass: false, ladenKneeMPa: null };
+const VALVE_SHEET = {
+  leastMPa: 1.7,
+  mostMPa: 6.9,
+  notches: null,
+  bypass: false,
+  ladenKneeMPa: null,
+};
 /** The valve in the rear, how it is set, and what its sheet says of its adjuster. */
 function valveFigures({ rearValve, kneePerTurnMPa, valveSheet = null }: Sizing): FigureGroup {
   const turn =
@@ -84,28 +122,56 @@ function valveFigures({ rearValve, kneePerTurnMPa, valveSheet = null }: Sizing):
   const sheet = valveSheet
     ? [
         { label: 'No sheet', path: 'valveSheet', to: null },
-        { label: valveSheet.bypass ? 'No bypass' : 'Opens when the front fails', path: 'valveSheet.bypass', to: !valveSheet.bypass },
-        valveSheet.notches === null ? { label: 'Has notches', path: 'valveSheet.notches', to: 7 } : { label: 'Turns freely', path: 'valveSheet.notches', to: null },
-        valveSheet.ladenKneeMPa === null ? { label: 'Moved by the load', path: 'valveSheet.ladenKneeMPa', to: rearValve?.kneeMPa ?? 0 } : { label: 'Not moved by the load', path: 'valveSheet.ladenKneeMPa', to: null },
+        {
+          label: valveSheet.bypass ? 'No bypass' : 'Opens when the front fails',
+          path: 'valveSheet.bypass',
+          to: !valveSheet.bypass,
+        },
+        valveSheet.notches === null
+          ? { label: 'Has notches', path: 'valveSheet.notches', to: 7 }
+          : { label: 'Turns freely', path: 'valveSheet.notches', to: null },
+        valveSheet.ladenKneeMPa === null
+          ? {
+              label: 'Moved by the load',
+              path: 'valveSheet.ladenKneeMPa',
+              to: rearValve?.kneeMPa ?? 0,
+            }
+          : { label: 'Not moved by the load', path: 'valveSheet.ladenKneeMPa', to: null },
       ]
-    : [{ label: 'Its sheet', path: 'valveSheet', to: VALVE_SHEET, open: ['valveSheet.leastMPa', 'valveSheet.mostMPa'] }]; // prettier-ignore
+    : [
+        {
+          label: 'Its sheet',
+          path: 'valveSheet',
+          to: VALVE_SHEET,
+          open: ['valveSheet.leastMPa', 'valveSheet.mostMPa'],
+        },
+      ];
   return {
     name: valveSheet?.bypass ? 'Rear valve, opens when the front fails' : 'Rear valve',
     figures: rearValve
       ? [
-          number('rearValve.kneeMPa', valveSheet && valveSheet.ladenKneeMPa !== null ? 'Knee empty, MPa' : 'Knee, MPa', 0, 50),
+          number(
+            'rearValve.kneeMPa',
+            valveSheet && valveSheet.ladenKneeMPa !== null ? 'Knee empty, MPa' : 'Knee, MPa',
+            0,
+            50,
+          ),
           ...(valveSheet && valveSheet.ladenKneeMPa !== null
             ? [number('valveSheet.ladenKneeMPa', 'Knee laden, MPa', 0, 50)]
             : []),
           number('rearValve.slope', 'Slope', 0, 1),
-          ...(kneePerTurnMPa === null ? [] : [number('kneePerTurnMPa', 'One turn in, MPa of knee', 0.001, 10)]),
+          ...(kneePerTurnMPa === null
+            ? []
+            : [number('kneePerTurnMPa', 'One turn in, MPa of knee', 0.001, 10)]),
           ...(valveSheet
             ? [
                 number('valveSheet.leastMPa', 'Knee goes down to, MPa', 0, 50),
                 number('valveSheet.mostMPa', 'and up to, MPa', 0.1, 50),
               ]
             : []),
-          ...(valveSheet && valveSheet.notches !== null ? [number('valveSheet.notches', 'Notches', 1, 100)] : []),
+          ...(valveSheet && valveSheet.notches !== null
+            ? [number('valveSheet.notches', 'Notches', 1, 100)]
+            : []),
         ]
       : [],
     actions: [...inOrOut('rearValve', rearValve, VALVE), ...(rearValve ? [turn, ...sheet] : [])],
@@ -114,7 +180,12 @@ function valveFigures({ rearValve, kneePerTurnMPa, valveSheet = null }: Sizing):
 const barAction = ({ bar }: Sizing): FigureAction =>
   bar
     ? { label: 'Bar range not known', path: 'bar', to: null }
-    : { label: 'How far the bar turns', path: 'bar', to: { least: 0.35, most: 0.65 }, open: ['bar.least', 'bar.most'] };
+    : {
+        label: 'How far the bar turns',
+        path: 'bar',
+        to: { least: 0.35, most: 0.65 },
+        open: ['bar.least', 'bar.most'],
+      };
 
 function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
   return {
@@ -123,7 +194,9 @@ function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
       ? [
           ...daysFigures('heat'),
           number('heat.towKg', 'Towed without brakes, kg', 0, 50_000),
-          ...(heat.fluidC === null ? [] : [number('heat.fluidC', 'Fluid measured at the caliper, °C', -50, 400)]),
+          ...(heat.fluidC === null
+            ? []
+            : [number('heat.fluidC', 'Fluid measured at the caliper, °C', -50, 400)]),
           ...rotorFigures('heat.rotor.front', 'Front', front),
           ...rotorFigures('heat.rotor.rear', 'Rear', rear),
         ]
@@ -132,7 +205,12 @@ function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
     actions: [
       heat
         ? { label: 'Take it out', path: 'heat', to: null }
-        : { label: 'Put them in', path: 'heat', to: TYPICAL_HEAT, open: numberPaths(TYPICAL_HEAT, 'heat') },
+        : {
+            label: 'Put them in',
+            path: 'heat',
+            to: TYPICAL_HEAT,
+            open: numberPaths(TYPICAL_HEAT, 'heat'),
+          },
       ...(heat
         ? [
             heat.fluidC === null
@@ -144,7 +222,10 @@ function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
   };
 }
 
-const LAMPS = [['circuit', 'Circuit or fluid'], ['parking', 'Parking brake']] as const; // prettier-ignore
+const LAMPS = [
+  ['circuit', 'Circuit or fluid'],
+  ['parking', 'Parking brake'],
+] as const;
 const lampWords = ({ lamps }: Sizing): string => {
   const there = LAMPS.filter(([lamp]) => lamps?.[lamp]).map(([, name]) => name);
   return there.length ? `There: ${there.join(', ').toLowerCase()}.` : 'None set down.';
@@ -188,7 +269,10 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
               length('master.rearBoreMm', 'Rear bore', 3, 100),
               number('master.frontShare', 'Front share of the bar', 0.05, 0.95),
               ...(sizing.bar
-                ? [number('bar.least', 'Bar turns from a front share of', 0, 1), number('bar.most', 'to a front share of', 0, 1)]
+                ? [
+                    number('bar.least', 'Bar turns from a front share of', 0, 1),
+                    number('bar.most', 'to a front share of', 0, 1),
+                  ]
                 : []),
               length('master.strokeMm', 'Stroke'),
               length('master.deadMm', 'Free stroke', 0),

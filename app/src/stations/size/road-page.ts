@@ -28,7 +28,12 @@ const STEPS = 80;
 /** The deceleration and adhesion of both axles as the pedal is raised, to z 1. */
 function raised(
   input: SizeInput,
-): { z: number; front: number; rear: number; used: { front: number | null; rear: number | null } }[] {
+): {
+  z: number;
+  front: number;
+  rear: number;
+  used: { front: number | null; rear: number | null };
+}[] {
   let high = pushN(input.pedal, input.booster);
   while (braking(input, high).z < 1 && high < 1e9) high *= 1.5;
   return Array.from({ length: STEPS + 1 }, (_, i) => braking(input, (high * i) / STEPS))
@@ -38,8 +43,10 @@ function raised(
 
 /** Why none is drawn. */
 const NO_LIMITS: Partial<Record<Category, string>> = {
-  aircraft: 'Light aircraft are not judged here: approval and the inspector come first (14 CFR 23.735, from memory).',
-  competition: 'Rulebooks of competition ask two circuits at least and mostly no distance: none is drawn.',
+  aircraft:
+    'Light aircraft are not judged here: approval and the inspector come first (14 CFR 23.735, from memory).',
+  competition:
+    'Rulebooks of competition ask two circuits at least and mostly no distance: none is drawn.',
 };
 
 /** From foot to road for a vehicle with two axles: the chain, the pedal's travel, balance, stopping, heat, what one change would do. */
@@ -128,7 +135,9 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
             <ul>
               @for (change of changes(); track change.what) {
                 <li class="flex flex-wrap gap-x-4 border-t border-rule py-1">
-                  <span class="w-72">{{ change.what }}</span><span class="flex-1 font-semibold">{{ change.effect }}</span>
+                  <span class="w-72">{{ change.what }}</span><span class="flex-1 font-semibold">{{
+                    change.effect
+                  }}</span>
                 </li>
               }
             </ul>
@@ -148,8 +157,12 @@ export class RoadPage {
   readonly share = model.required<number>();
 
   protected readonly sizing = computed(() => this.store.plan().sizing ?? null);
-  protected readonly now = computed(() => viewPlan(this.store.plan()).size?.at(this.share()) ?? null);
-  protected readonly massWords = computed(() => `${figure(this.now()!.input.vehicle.massKg, 0)} kg`);
+  protected readonly now = computed(
+    () => viewPlan(this.store.plan()).size?.at(this.share()) ?? null,
+  );
+  protected readonly massWords = computed(
+    () => `${figure(this.now()!.input.vehicle.massKg, 0)} kg`,
+  );
 
   protected readonly chain = computed(() => roadChain(this.now()!, this.sizing()!));
   protected readonly travelWords = computed(() => {
@@ -172,12 +185,19 @@ export class RoadPage {
         points: this.curve().map(({ front, rear }) => ({ x: front / 1000, y: rear / 1000 })),
         ink: 'copper',
       },
-      { name: 'at this foot', points: [{ x: size.forceN.front / 1000, y: size.forceN.rear / 1000 }], ink: 'stop', dots: true },
+      {
+        name: 'at this foot',
+        points: [{ x: size.forceN.front / 1000, y: size.forceN.rear / 1000 }],
+        ink: 'stop',
+        dots: true,
+      },
     ];
   });
   protected readonly gripLines = computed((): ChartLine[] => {
     const used = (axle: 'front' | 'rear') =>
-      this.curve().flatMap(({ z, used }) => (used[axle] !== null && used[axle]! <= 1.3 ? [{ x: z, y: used[axle]! }] : []));
+      this.curve().flatMap(({ z, used }) =>
+        used[axle] !== null && used[axle]! <= 1.3 ? [{ x: z, y: used[axle]! }] : [],
+      );
     const lines: ChartLine[] = [
       { name: 'front', points: used('front'), ink: 'fluid' },
       { name: 'rear', points: used('rear'), ink: 'copper' },
@@ -197,7 +217,9 @@ export class RoadPage {
     const lead = rearLeads
       ? `The rear leads from z ${figure(rearLeads.fromZ, 2)} to ${figure(rearLeads.toZ, 2)}.`
       : `The rear stays behind the front from z ${balance.fromZ} to ${balance.toZ}.`;
-    const source = limits ? ` Dashed limit: z = 0.1 + ${balance.rise}·(k − 0.2), ${balance.source}.` : '';
+    const source = limits
+      ? ` Dashed limit: z = 0.1 + ${balance.rise}·(k − 0.2), ${balance.source}.`
+      : '';
     return `${meet} ${lead}${source}`;
   });
   protected readonly stops = computed(() => {
@@ -210,7 +232,11 @@ export class RoadPage {
         z: `${figure(left.z, 2)}${left.locks ? ', at its grip' : ''}`,
         metres: metres(stoppingM(speed, left.z, limits?.buildUpS)),
         limit: limits ? metres(limits.left.mostM(speed)) : '–',
-        pedal: left.strokesOut ? 'runs out of stroke' : left.travelMm === 0 ? '–' : `${figure(left.travelMm, 0)} mm`,
+        pedal: left.strokesOut
+          ? 'runs out of stroke'
+          : left.travelMm === 0
+            ? '–'
+            : `${figure(left.travelMm, 0)} mm`,
       };
     };
     return [
@@ -227,7 +253,9 @@ export class RoadPage {
             {
               name: `Fifth stop without the booster's supply${limits ? `, ${limits.left.footMostN} N` : ''}`,
               z: figure(reserve.fifthZ, 2),
-              metres: metres(stoppingM(limits?.left.fromKmh ?? fromKmh, reserve.fifthZ, limits?.buildUpS)),
+              metres: metres(
+                stoppingM(limits?.left.fromKmh ?? fromKmh, reserve.fifthZ, limits?.buildUpS),
+              ),
               limit: limits ? metres(limits.left.mostM(limits.left.fromKmh)) : '–',
               pedal: `${reserve.stops} in full`,
             },

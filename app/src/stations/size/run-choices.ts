@@ -14,7 +14,15 @@ import { PlanStore } from '../../session/plan-store';
   template: `
     <div class="flex flex-wrap items-end gap-3">
       <h2 class="h2 mr-auto">One run, made of what?</h2>
-      <fl-select-field class="w-64" field="run-line" label="Line" [bare]="true" [options]="lines()" [value]="chosenId()" (changed)="of.set($event)" />
+      <fl-select-field
+        class="w-64"
+        field="run-line"
+        label="Line"
+        [bare]="true"
+        [options]="lines()"
+        [value]="chosenId()"
+        (changed)="of.set($event)"
+      />
     </div>
     @if (rows().length) {
       <div class="overflow-x-auto">
@@ -32,7 +40,9 @@ import { PlanStore } from '../../session/plan-store';
           <tbody>
             @for (row of rows(); track row.id) {
               <tr class="border-t border-rule align-top">
-                <td class="py-2 pr-3 font-semibold whitespace-nowrap">{{ row.name }}{{ row.now ? ', as it is' : '' }}</td>
+                <td class="py-2 pr-3 font-semibold whitespace-nowrap">
+                  {{ row.name }}{{ row.now ? ', as it is' : '' }}
+                </td>
                 <td class="py-2 pr-3 text-right font-mono whitespace-nowrap">{{ row.pedal }}</td>
                 <td class="py-2 pr-3">{{ row.flares }}</td>
                 <td class="py-2 pr-3">{{ row.corrosion }}</td>
@@ -44,15 +54,15 @@ import { PlanStore } from '../../session/plan-store';
         </table>
       </div>
       <p class="mt-2 text-sm text-ink-soft">
-        {{ length() }} between its two ends, two joints. A union in it is one joint more that may leak, and two flares more to
-        make; it is worth that only where the tube cannot be carried in or must come out again. Prices are made up; local rules
-        and the makers' sheets come first.
+        {{ length() }} between its two ends, two joints. A union in it is one joint more that may
+        leak, and two flares more to make; it is worth that only where the tube cannot be carried in
+        or must come out again. Prices are made up; local rules and the makers' sheets come first.
       </p>
     } @else {
       <p class="text-sm text-ink-soft">Join a line at both ends, and it is compared here.</p>
     }
   `,
-}) // prettier-ignore
+})
 export class RunChoices {
   private readonly store = inject(PlanStore);
   protected readonly of = signal<string | null>(null);
@@ -61,11 +71,15 @@ export class RunChoices {
   );
   protected readonly chosen = computed(() => {
     const { lines } = this.store.view();
-    const longest = [...lines].sort((a, b) => (b.card?.developedMm ?? 0) - (a.card?.developedMm ?? 0))[0];
+    const longest = [...lines].sort(
+      (a, b) => (b.card?.developedMm ?? 0) - (a.card?.developedMm ?? 0),
+    )[0];
     return lines.find(({ line }) => line.id === this.of()) ?? longest ?? null;
   });
   protected readonly chosenId = computed(() => this.chosen()?.line.id ?? null);
-  protected readonly length = computed(() => formatLengthUnit(this.chosen()?.card?.developedMm ?? 0, this.store.units()));
+  protected readonly length = computed(() =>
+    formatLengthUnit(this.chosen()?.card?.developedMm ?? 0, this.store.units()),
+  );
   protected readonly rows = computed(() => {
     const line = this.chosen();
     if (!line) return [];
@@ -74,5 +88,5 @@ export class RunChoices {
       pedal: choice.pedalMm === null ? '–' : `${figure(choice.pedalMm, 2)} mm`,
       price: (choice.costMinor / 100).toFixed(2),
     }));
-  }); // prettier-ignore
+  });
 }

@@ -1,5 +1,10 @@
 import type { Category } from '@firm-line/core/trade/categories';
-import { type ClutchSheet, type ParkingSheet, type SingleSheet, type TrailerSheet } from '@firm-line/core/plan';
+import {
+  type ClutchSheet,
+  type ParkingSheet,
+  type SingleSheet,
+  type TrailerSheet,
+} from '@firm-line/core/plan';
 import { numberPaths, TYPICAL_TRAILER_HEAT, typicalTrailer } from '@firm-line/core/plan/typical';
 import {
   brakeActions,
@@ -24,8 +29,12 @@ export function trailerFigures({ axles, heat }: TrailerSheet): FigureGroup[] {
         number('actuatorMl', 'Fluid it pushes out, mL', 0.1, 10_000),
       ],
       actions: [
-        ...(axles.length < MOST_AXLES ? [{ label: 'One axle more', path: 'axles', to: [...axles, axles.at(-1) ?? added] }] : []),
-        ...(axles.length > 1 ? [{ label: 'One axle less', path: 'axles', to: axles.slice(0, -1) }] : []),
+        ...(axles.length < MOST_AXLES
+          ? [{ label: 'One axle more', path: 'axles', to: [...axles, axles.at(-1) ?? added] }]
+          : []),
+        ...(axles.length > 1
+          ? [{ label: 'One axle less', path: 'axles', to: axles.slice(0, -1) }]
+          : []),
       ],
     },
     ...axles.map((axle, i): FigureGroup => ({
@@ -48,12 +57,19 @@ export function trailerFigures({ axles, heat }: TrailerSheet): FigureGroup[] {
     },
     {
       name: 'Heat',
-      figures: heat ? [...daysFigures('heat'), ...rotorFigures('heat.rotor', 'Every', axles[0]!.brake)] : [],
+      figures: heat
+        ? [...daysFigures('heat'), ...rotorFigures('heat.rotor', 'Every', axles[0]!.brake)]
+        : [],
       none: 'Put in its discs or drums, and one stop and a long hill are reckoned.',
       actions: [
         heat
           ? { label: 'Take it out', path: 'heat', to: null }
-          : { label: 'Put them in', path: 'heat', to: TYPICAL_TRAILER_HEAT, open: numberPaths(TYPICAL_TRAILER_HEAT, 'heat') },
+          : {
+              label: 'Put them in',
+              path: 'heat',
+              to: TYPICAL_TRAILER_HEAT,
+              open: numberPaths(TYPICAL_TRAILER_HEAT, 'heat'),
+            },
       ],
     },
   ];
@@ -63,7 +79,11 @@ export const singleFigures = ({ brake, wheels }: SingleSheet): FigureGroup[] => 
   { name: 'Lever', figures: pedalFigures('lever', 'Hand or foot') },
   {
     name: 'Master',
-    figures: [length('boreMm', 'Bore', 3, 100), length('strokeMm', 'Stroke'), length('deadMm', 'Free stroke', 0)],
+    figures: [
+      length('boreMm', 'Bore', 3, 100),
+      length('strokeMm', 'Stroke'),
+      length('deadMm', 'Free stroke', 0),
+    ],
   },
   {
     name: 'Brake',
@@ -73,7 +93,11 @@ export const singleFigures = ({ brake, wheels }: SingleSheet): FigureGroup[] => 
       number('loadKg', 'Load on it, standing, kg', 1, 20_000),
     ],
     actions: [
-      { label: wheels === 1 ? 'Two brakes on it' : 'One brake on it', path: 'wheels', to: wheels === 1 ? 2 : 1 },
+      {
+        label: wheels === 1 ? 'Two brakes on it' : 'One brake on it',
+        path: 'wheels',
+        to: wheels === 1 ? 2 : 1,
+      },
       ...brakeActions('brake', brake),
     ],
   },
@@ -84,7 +108,11 @@ export const clutchFigures = (_: ClutchSheet): FigureGroup[] => [
   { name: 'Pedal', figures: pedalFigures('pedal', 'Foot you want to give') },
   {
     name: 'Master',
-    figures: [length('masterBoreMm', 'Bore', 3, 100), length('strokeMm', 'Stroke'), length('deadMm', 'Free stroke', 0)],
+    figures: [
+      length('masterBoreMm', 'Bore', 3, 100),
+      length('strokeMm', 'Stroke'),
+      length('deadMm', 'Free stroke', 0),
+    ],
   },
   {
     name: 'Slave and bearing',
@@ -122,5 +150,10 @@ export const parkingFigures = (sheet: ParkingSheet): FigureGroup[] =>
       ];
 
 export const CATEGORY_NAMES: Record<Category, string> = {
-  light: 'Car or light van, to 3.5 t', heavy: 'Heavier van or truck', trailer: 'Trailer', motorcycle: 'Motorcycle', aircraft: 'Light aircraft', competition: 'Competition only',
-}; // prettier-ignore
+  light: 'Car or light van, to 3.5 t',
+  heavy: 'Heavier van or truck',
+  trailer: 'Trailer',
+  motorcycle: 'Motorcycle',
+  aircraft: 'Light aircraft',
+  competition: 'Competition only',
+};

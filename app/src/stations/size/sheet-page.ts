@@ -21,13 +21,25 @@ import { pictureOf } from './sheet-pictures';
         @if (of() === 'trailer') {
           <fl-load-slider [(share)]="share" />
         }
-        <button type="button" class="btn" (click)="remove()" [attr.aria-label]="'Take away ' + name()">Take away</button>
+        <button
+          type="button"
+          class="btn"
+          (click)="remove()"
+          [attr.aria-label]="'Take away ' + name()"
+        >
+          Take away
+        </button>
       </div>
       @if (steps().length) {
         <fl-chain-list [steps]="steps()" />
         @if (picture(); as one) {
           <h3 class="mt-4 font-semibold">{{ one.title }}</h3>
-          <fl-line-chart [label]="one.title" [xName]="one.xName" [yName]="one.yName" [lines]="one.lines" />
+          <fl-line-chart
+            [label]="one.title"
+            [xName]="one.xName"
+            [yName]="one.yName"
+            [lines]="one.lines"
+          />
           <p class="text-sm" data-test="picture-words">{{ one.words }}</p>
         }
         @if (heat(); as heating) {
@@ -45,9 +57,13 @@ export class SheetPage {
   readonly of = input.required<string>();
   readonly name = input.required<string>();
   readonly share = model.required<number>();
-  protected readonly steps = computed(() => chainOf(this.of(), viewPlan(this.store.plan()), this.share()));
+  protected readonly steps = computed(() =>
+    chainOf(this.of(), viewPlan(this.store.plan()), this.share()),
+  );
   protected readonly picture = computed(() => pictureOf(this.of(), viewPlan(this.store.plan())));
-  protected readonly heat = computed(() => (this.of() === 'trailer' ? viewPlan(this.store.plan()).works.trailer?.heat : null));
+  protected readonly heat = computed(() =>
+    this.of() === 'trailer' ? viewPlan(this.store.plan()).works.trailer?.heat : null,
+  );
   protected readonly why = computed(() =>
     this.store.plan().parking?.by === 'hydraulic'
       ? 'Held pressure leaks down and shrinks as it cools: it is not reckoned as a parking brake.'
@@ -61,6 +77,9 @@ export class SheetPage {
       return;
     }
     const index = Number(of.split('.')[1]);
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'singles', to: this.store.plan().singles.toSpliced(index, 1) } });
+    this.store.apply({
+      edit: 'setSheet',
+      with: { sheet: 'singles', to: this.store.plan().singles.toSpliced(index, 1) },
+    });
   }
 }

@@ -8,11 +8,16 @@ const after = (...calls: EditCall[]): Plan => calls.reduce(applyEdit, gannet());
 const drawn = (of: string, plan: Plan): SheetPicture => pictureOf(of, viewPlan(plan))!;
 /** The height of a line over a place, straight between its points. */
 const over = ({ lines }: SheetPicture, name: string, x: number): number => {
-  const points = lines.find((line) => line.name === name)!.points.map(({ x, y }) => ({ x: x!, y: y! }));
-  const i = Math.max(1, points.findIndex((point) => point.x >= x - 1e-9));
+  const points = lines
+    .find((line) => line.name === name)!
+    .points.map(({ x, y }) => ({ x: x!, y: y! }));
+  const i = Math.max(
+    1,
+    points.findIndex((point) => point.x >= x - 1e-9),
+  );
   const [a, b] = [points[i - 1]!, points[i]!];
   return a.y + ((b.y - a.y) * (x - a.x)) / (b.x - a.x);
-}; // prettier-ignore
+};
 
 describe('the picture of a sheet says what its figures say', () => {
   test('trailer: an axle locks where its grip used is all there is', () => {
@@ -38,16 +43,25 @@ describe('the picture of a sheet says what its figures say', () => {
     expect(drawn('clutch', plan).words).toMatch(/does not free/);
   });
   test('lever: its wheels lock where the force is the grip of its load', () => {
-    const plan = after({ edit: 'setSheet', with: { sheet: 'singles', to: [typicalSingle('Hand', null)] } });
+    const plan = after({
+      edit: 'setSheet',
+      with: { sheet: 'singles', to: [typicalSingle('Hand', null)] },
+    });
     const picture = drawn('singles.0', plan);
     const [, locks] = /lock from (\d+) N/.exec(picture.words)!;
     const grip = plan.sizing!.mu * plan.singles[0]!.loadKg * 9.80665;
-    expect((viewPlan(plan).works.singles[0]!.forceN * Number(locks)) / plan.singles[0]!.lever.forceN / grip).toBeCloseTo(1, 2);
+    expect(
+      (viewPlan(plan).works.singles[0]!.forceN * Number(locks)) /
+        plan.singles[0]!.lever.forceN /
+        grip,
+    ).toBeCloseTo(1, 2);
   });
   test('parking: the slope that is held is where the lower of its two levels is asked', () => {
     const picture = drawn('parking', gannet());
     const { holdsGrade } = viewPlan(gannet()).works.parking!;
-    const least = Math.min(...['the lever gives', 'rear wheels slide, nose down'].map((name) => over(picture, name, 10)));
+    const least = Math.min(
+      ...['the lever gives', 'rear wheels slide, nose down'].map((name) => over(picture, name, 10)),
+    );
     expect(over(picture, 'the slope asks', 100 * holdsGrade!)).toBeCloseTo(least, 2);
   });
 });

@@ -1,4 +1,9 @@
-import { boreArea, forcePerMPa, GRAVITY_MS2, parkingLimit } from '@firm-line/core/physics/hydraulics';
+import {
+  boreArea,
+  forcePerMPa,
+  GRAVITY_MS2,
+  parkingLimit,
+} from '@firm-line/core/physics/hydraulics';
 import type { PlanView } from '@firm-line/core/plan/results';
 import type { ChartLine } from '../../kit/line-chart';
 
@@ -11,8 +16,17 @@ export interface SheetPicture {
   readonly words: string;
 }
 const STEPS = 40;
-const along = (most: number): number[] => Array.from({ length: STEPS + 1 }, (_, i) => (most * i) / STEPS);
-const level = (name: string, y: number, xMax: number, ink: ChartLine['ink']): ChartLine => ({ name, ink, dashed: true, points: [{ x: 0, y }, { x: xMax, y }] }); // prettier-ignore
+const along = (most: number): number[] =>
+  Array.from({ length: STEPS + 1 }, (_, i) => (most * i) / STEPS);
+const level = (name: string, y: number, xMax: number, ink: ChartLine['ink']): ChartLine => ({
+  name,
+  ink,
+  dashed: true,
+  points: [
+    { x: 0, y },
+    { x: xMax, y },
+  ],
+});
 const INKS = ['fluid', 'copper', 'slate'] as const;
 
 /** Pressure at which each axle locks, from empty to laden, against what the actuator makes. */
@@ -25,7 +39,9 @@ function trailerPicture({ plan: { trailer } }: PlanView): SheetPicture {
     dashed: i > 0,
     points: along(100).map((x) => ({
       x,
-      y: (mu * (emptyKg + (x / 100) * (ladenKg - emptyKg)) * GRAVITY_MS2) / forcePerMPa(brake, tyreRadiusMm),
+      y:
+        (mu * (emptyKg + (x / 100) * (ladenKg - emptyKg)) * GRAVITY_MS2) /
+        forcePerMPa(brake, tyreRadiusMm),
     })),
   }));
   return {
@@ -43,22 +59,35 @@ function clutchPicture({ plan, works }: PlanView): SheetPicture {
   const far = works.clutch!.bearingStrokeMm;
   // What the lines take is taken before the bearing moves; the rest goes in proportion to the master.
   const master = Math.min(strokeMm, pedal.strokeMm / pedal.ratio);
-  const moves = plan.clutch!.forkRatio * far * (boreArea(plan.clutch!.slaveBoreMm) / boreArea(plan.clutch!.masterBoreMm));
+  const moves =
+    plan.clutch!.forkRatio *
+    far *
+    (boreArea(plan.clutch!.slaveBoreMm) / boreArea(plan.clutch!.masterBoreMm));
   const begins = Math.max(deadMm, master - moves);
-  const bearing = (pedalMm: number): number => (far * Math.max(0, Math.min(pedalMm / pedal.ratio, master) - begins)) / Math.max(master - begins, 1e-9); // prettier-ignore
-  const frees = far >= releaseMm ? pedal.ratio * (begins + ((master - begins) * releaseMm) / far) : null;
+  const bearing = (pedalMm: number): number =>
+    (far * Math.max(0, Math.min(pedalMm / pedal.ratio, master) - begins)) /
+    Math.max(master - begins, 1e-9);
+  const frees =
+    far >= releaseMm ? pedal.ratio * (begins + ((master - begins) * releaseMm) / far) : null;
   return {
     title: 'Where it frees',
     xName: 'pedal, mm',
     yName: 'bearing, mm',
     lines: [
-      { name: 'bearing', ink: 'fluid', points: along(pedal.strokeMm).map((x) => ({ x, y: bearing(x) })) },
+      {
+        name: 'bearing',
+        ink: 'fluid',
+        points: along(pedal.strokeMm).map((x) => ({ x, y: bearing(x) })),
+      },
       level('frees', releaseMm, pedal.strokeMm, 'ink'),
       level('most it may have', mostMm, pedal.strokeMm, 'stop'),
     ],
-    words: frees === null ? 'It does not free within the pedal there is.' : `It frees at ${frees.toFixed(0)} of ${pedal.strokeMm.toFixed(0)} mm of pedal.`,
+    words:
+      frees === null
+        ? 'It does not free within the pedal there is.'
+        : `It frees at ${frees.toFixed(0)} of ${pedal.strokeMm.toFixed(0)} mm of pedal.`,
   };
-} // prettier-ignore
+}
 
 /** Force at the road against the hand or foot, with where its wheels lock. */
 function singlePicture({ plan, works }: PlanView, index: number): SheetPicture {
@@ -77,7 +106,12 @@ function singlePicture({ plan, works }: PlanView, index: number): SheetPicture {
         ink: 'fluid',
         points: along(most).map((x) => ({ x, y: (at.forceN * x) / sheet.lever.forceN / 1000 })),
       },
-      { name: 'as planned', ink: 'stop', dots: true, points: [{ x: sheet.lever.forceN, y: at.forceN / 1000 }] },
+      {
+        name: 'as planned',
+        ink: 'stop',
+        dots: true,
+        points: [{ x: sheet.lever.forceN, y: at.forceN / 1000 }],
+      },
       level(`its wheels lock, grip ${mu}`, grip / 1000, most, 'ink'),
     ],
     words: `Its wheels lock from ${locks.toFixed(0)} N, under their standing load.`,
@@ -90,23 +124,44 @@ function parkingPicture({ plan: { sizing, parking }, works }: PlanView): SheetPi
   if (!at || parking?.by !== 'lever' || !sizing) return null;
   const limit = parkingLimit(sizing.category);
   const { massKg } = sizing.laden;
-  const asks = (percent: number): number => massKg * GRAVITY_MS2 * Math.sin(Math.atan(percent / 100));
+  const asks = (percent: number): number =>
+    massKg * GRAVITY_MS2 * Math.sin(Math.atan(percent / 100));
   const MOST = 50;
   return {
     title: 'What a slope asks',
     xName: 'slope, %',
     yName: 'kN',
     lines: [
-      { name: 'the slope asks', ink: 'copper', points: along(MOST).map((x) => ({ x, y: asks(x) / 1000 })) },
+      {
+        name: 'the slope asks',
+        ink: 'copper',
+        points: along(MOST).map((x) => ({ x, y: asks(x) / 1000 })),
+      },
       level('the lever gives', at.forceN / 1000, MOST, 'fluid'),
       ...(at.gripGrade
-        ? [level('rear wheels slide, nose down', asks(100 * at.gripGrade.down) / 1000, MOST, 'stop')]
+        ? [
+            level(
+              'rear wheels slide, nose down',
+              asks(100 * at.gripGrade.down) / 1000,
+              MOST,
+              'stop',
+            ),
+          ]
         : []),
-      ...(limit ? [{ name: 'asked by rule', ink: 'ink' as const, dots: true, points: [{ x: 100 * limit.grade, y: asks(100 * limit.grade) / 1000 }] }] : []),
+      ...(limit
+        ? [
+            {
+              name: 'asked by rule',
+              ink: 'ink' as const,
+              dots: true,
+              points: [{ x: 100 * limit.grade, y: asks(100 * limit.grade) / 1000 }],
+            },
+          ]
+        : []),
     ],
     words: 'It holds where both level lines stand over what the slope asks.',
   };
-} // prettier-ignore
+}
 
 /** The picture of the sheet at a place in the plan; null where its figures cannot be reckoned with. */
 export function pictureOf(of: string, view: PlanView): SheetPicture | null {

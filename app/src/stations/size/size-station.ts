@@ -1,7 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { CATEGORIES, type Category } from '@firm-line/core/trade/categories';
 import { figureAt, type EditCall, type Plan, type Sheet } from '@firm-line/core/plan';
-import { typicalClutch, typicalParking, typicalSingle, typicalSizing, typicalTrailer } from '@firm-line/core/plan/typical';
+import {
+  typicalClutch,
+  typicalParking,
+  typicalSingle,
+  typicalSizing,
+  typicalTrailer,
+} from '@firm-line/core/plan/typical';
 import { plannedHoses } from '@firm-line/core/plan/results';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { SnagRow } from '../../pieces/snag-row';
@@ -9,7 +15,13 @@ import { PlanStore } from '../../session/plan-store';
 import { sheetsOf } from './chains';
 import type { FigureGroup } from './figures';
 import { roadFigures } from './road-figures';
-import { CATEGORY_NAMES, clutchFigures, parkingFigures, singleFigures, trailerFigures } from './sheet-figures';
+import {
+  CATEGORY_NAMES,
+  clutchFigures,
+  parkingFigures,
+  singleFigures,
+  trailerFigures,
+} from './sheet-figures';
 import { FiguresPanel } from './figures-panel';
 import { ResidualTable } from './residual-table';
 import { RoadPage } from './road-page';
@@ -20,14 +32,19 @@ import { Empty } from '../../kit/empty-state';
 
 /** Figures to begin with for a kind of vehicle, every one of them a guess. */
 function beginWith(category: Category, { circuits, singles }: Plan): EditCall {
-  if (category === 'trailer') return { edit: 'setSheet', with: { sheet: 'trailer', to: typicalTrailer() } };
+  if (category === 'trailer')
+    return { edit: 'setSheet', with: { sheet: 'trailer', to: typicalTrailer() } };
   if (category !== 'motorcycle' && category !== 'aircraft')
     return { edit: 'setSheet', with: { sheet: 'sizing', to: typicalSizing(category) } };
   const brakes = circuits.filter((circuit) => circuit.work === 'brake');
-  const names = category === 'motorcycle' ? ['Front lever', 'Rear pedal'] : ['Left toe', 'Right toe'];
+  const names =
+    category === 'motorcycle' ? ['Front lever', 'Rear pedal'] : ['Left toe', 'Right toe'];
   return {
     edit: 'setSheet',
-    with: { sheet: 'singles', to: [...singles, ...names.map((name, i) => typicalSingle(name, brakes[i]?.id ?? null))] },
+    with: {
+      sheet: 'singles',
+      to: [...singles, ...names.map((name, i) => typicalSingle(name, brakes[i]?.id ?? null))],
+    },
   };
 }
 
@@ -35,14 +52,29 @@ function beginWith(category: Category, { circuits, singles }: Plan): EditCall {
 function additions(plan: Plan): { label: string; of: string; call: EditCall }[] {
   const { clutch, parking } = plan;
   return [
-    ...(clutch ? [] : [{ label: 'Clutch', of: 'clutch', call: { edit: 'setSheet', with: { sheet: 'clutch', to: typicalClutch() } } } as const]),
+    ...(clutch
+      ? []
+      : [
+          {
+            label: 'Clutch',
+            of: 'clutch',
+            call: { edit: 'setSheet', with: { sheet: 'clutch', to: typicalClutch() } },
+          } as const,
+        ]),
     ...(parking
       ? []
-      : ([['lever', 'Parking brake by lever and cable'], ['hydraulic', 'Parking by hydraulics']] as const).map(([by, label]) => ({
-          label, of: 'parking', call: { edit: 'setSheet', with: { sheet: 'parking', to: typicalParking(by) } } as const,
+      : (
+          [
+            ['lever', 'Parking brake by lever and cable'],
+            ['hydraulic', 'Parking by hydraulics'],
+          ] as const
+        ).map(([by, label]) => ({
+          label,
+          of: 'parking',
+          call: { edit: 'setSheet', with: { sheet: 'parking', to: typicalParking(by) } } as const,
         }))),
   ];
-} // prettier-ignore
+}
 
 function groupsOf(of: string, plan: Plan): FigureGroup[] {
   if (of === 'sizing') return roadFigures(plan.sizing!);
@@ -61,9 +93,20 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
     <h1 class="sr-only">Size</h1>
     @if (store.plan(); as plan) {
       @if (chosen(); as at) {
-        <fl-toggle class="px-4 pt-4" label="What is sized" [options]="sheetChoices()" [value]="at.of" (changed)="of.set($event)">
+        <fl-toggle
+          class="px-4 pt-4"
+          label="What is sized"
+          [options]="sheetChoices()"
+          [value]="at.of"
+          (changed)="of.set($event)"
+        >
           @if (more().length) {
-            <select #add class="field" aria-label="Size something more" (change)="begin(add.value); add.value = ''">
+            <select
+              #add
+              class="field"
+              aria-label="Size something more"
+              (change)="begin(add.value); add.value = ''"
+            >
               <option value="">Size something more…</option>
               @for (option of more(); track option.label) {
                 <option [value]="option.label">{{ option.label }}</option>
@@ -105,8 +148,9 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
               />
             }
             <p class="my-2 text-sm">
-              These figures are a plan. The part makers' sheets and local rules come first, and a qualified person inspects before
-              the road. Tube lengths come from the plan's own lines.{{ planned() }}
+              These figures are a plan. The part makers' sheets and local rules come first, and a
+              qualified person inspects before the road. Tube lengths come from the plan's own
+              lines.{{ planned() }}
             </p>
             <fl-figures-panel [of]="at.of" [sheet]="sheet()" [groups]="groups()" />
           </aside>
@@ -124,7 +168,9 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
               }
             </select>
           </div>
-          <button type="button" class="btn-main" (click)="beginVehicle(kind.value)">Begin with guesses</button>
+          <button type="button" class="btn-main" (click)="beginVehicle(kind.value)">
+            Begin with guesses
+          </button>
         </fl-empty>
       }
     }
@@ -133,15 +179,23 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
 export class SizeStation {
   protected readonly store = inject(PlanStore);
   protected readonly categories = CATEGORIES;
-  protected readonly roadChoices = CATEGORIES.filter((c) => !['trailer', 'motorcycle', 'aircraft'].includes(c)).map((c) => [c, CATEGORY_NAMES[c]] as const); // prettier-ignore
+  protected readonly roadChoices = CATEGORIES.filter(
+    (c) => !['trailer', 'motorcycle', 'aircraft'].includes(c),
+  ).map((c) => [c, CATEGORY_NAMES[c]] as const);
   protected readonly categoryNames = CATEGORY_NAMES;
   /** From empty (0) to laden (1). */
   protected readonly share = signal(0);
   protected readonly of = signal('sizing');
   protected readonly sheets = computed(() => sheetsOf(this.store.plan()));
-  protected readonly sheetChoices = computed(() => this.sheets().map(({ of, name }) => ({ value: of, name })));
-  protected readonly chosen = computed(() => this.sheets().find(({ of }) => of === this.of()) ?? this.sheets()[0] ?? null);
-  protected readonly sheet = computed(() => figureAt(this.store.plan(), this.chosen()!.of) as Sheet);
+  protected readonly sheetChoices = computed(() =>
+    this.sheets().map(({ of, name }) => ({ value: of, name })),
+  );
+  protected readonly chosen = computed(
+    () => this.sheets().find(({ of }) => of === this.of()) ?? this.sheets()[0] ?? null,
+  );
+  protected readonly sheet = computed(
+    () => figureAt(this.store.plan(), this.chosen()!.of) as Sheet,
+  );
   protected readonly groups = computed(() => groupsOf(this.chosen()!.of, this.store.plan()));
   protected readonly more = computed(() => additions(this.store.plan()));
   /** Hose that is the plan's own: there the typed figure does not count. */
@@ -150,9 +204,13 @@ export class SizeStation {
     const hoses = plannedHoses(plan, this.chosen()?.of ?? '').map(({ name, hoseMm }) =>
       `${formatLengthUnit(hoseMm, this.store.units())} ${name}`.trim(),
     );
-    return hoses.length ? ` Hose comes from Route: ${hoses.join(', ')}; what is typed for it below stands aside.` : '';
+    return hoses.length
+      ? ` Hose comes from Route: ${hoses.join(', ')}; what is typed for it below stands aside.`
+      : '';
   });
-  protected readonly snags = computed(() => this.store.laidOutSnags().filter((snag) => snag.station === 'size'));
+  protected readonly snags = computed(() =>
+    this.store.laidOutSnags().filter((snag) => snag.station === 'size'),
+  );
 
   protected beginVehicle(text: string): void {
     const category = CATEGORIES.find((one) => one === text)!;

@@ -25,12 +25,18 @@ const INKS: Record<Cause, string> = {
   selector: 'fl-travel-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="flex h-9 overflow-hidden rounded-lg border border-ink-soft bg-paper" role="img" [attr.aria-label]="words()">
+    <div
+      class="flex h-9 overflow-hidden rounded-lg border border-ink-soft bg-paper"
+      role="img"
+      [attr.aria-label]="words()"
+    >
       @for (part of parts(); track part.cause) {
         <span [class]="part.ink" [style.width.%]="part.share"></span>
       }
     </div>
-    <dl class="mt-2 grid grid-cols-[auto_auto_1fr] items-center gap-x-3 sm:grid-cols-[auto_auto_1fr_auto_auto_1fr]">
+    <dl
+      class="mt-2 grid grid-cols-[auto_auto_1fr] items-center gap-x-3 sm:grid-cols-[auto_auto_1fr_auto_auto_1fr]"
+    >
       @for (part of parts(); track part.cause) {
         <span [class]="part.ink + ' size-4 rounded-sm'" aria-hidden="true"></span>
         <dd class="text-right font-mono">{{ part.mm }}</dd>
@@ -55,5 +61,10 @@ export class TravelBar {
       };
     }),
   );
-  protected readonly words = computed(() => `Pedal travel: ${this.parts().map((p) => `${p.name} ${p.mm}`).join(', ')}`); // prettier-ignore
+  protected readonly words = computed(
+    () =>
+      `Pedal travel: ${this.parts()
+        .map((p) => `${p.name} ${p.mm}`)
+        .join(', ')}`,
+  );
 }

@@ -27,14 +27,20 @@ export const hosesJobs = {
   async find({ kind, plan, ids }: HoseRequest, progress: Progress): Promise<HoseFound> {
     await loadMeshes(meshesIn(plan));
     const { ports } = layPlan(plan);
-    const views = plan.hoses.filter((hose) => ids.includes(hose.id)).map((hose) => hoseView(plan, hose, ports));
+    const views = plan.hoses
+      .filter((hose) => ids.includes(hose.id))
+      .map((hose) => hoseView(plan, hose, ports));
     const [first] = views;
     if (!first) throw new InputError('', 'This hose is no longer in the plan.');
     if (first.fault) throw new InputError('', first.fault);
     if (kind === 'alike') return { kind, ...equalLength(views, plan.things, progress) };
     if (kind === 'lengths') return { kind, ...lengthsOf(first, plan.things, progress) };
     const places = bracketPlaces(first, plan.things, 3, progress);
-    if (!places.length) throw new InputError('', 'No rail or member lies within reach of its bracket: set them down in Measure.');
+    if (!places.length)
+      throw new InputError(
+        '',
+        'No rail or member lies within reach of its bracket: set them down in Measure.',
+      );
     return { kind, places };
   },
 };

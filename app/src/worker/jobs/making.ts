@@ -15,9 +15,16 @@ export const makingJobs = {
   /** Which way round and in what order a tube is bent. */
   order: (input: OrderInput): BendOrder => bendOrder(input),
   /** How what is still to be cut comes out of the stock, by tube. */
-  cuts: (plan: Plan): CutPlan[] => cutPlans(layPlan(plan).lines, plan.making, () => performance.now()),
+  cuts: (plan: Plan): CutPlan[] =>
+    cutPlans(layPlan(plan).lines, plan.making, () => performance.now()),
   /** What is best done in a session. */
-  session: ({ tasks: open, means }: { readonly tasks: readonly Plannable[]; readonly means: SessionMeans }): PlannedSession => {
+  session: ({
+    tasks: open,
+    means,
+  }: {
+    readonly tasks: readonly Plannable[];
+    readonly means: SessionMeans;
+  }): PlannedSession => {
     const { tasks, besides, freed, minutes } = planSession(open, means);
     const ids = (list: typeof tasks): string[] => list.map(({ task }) => task.id);
     return { tasks: ids(tasks), besides: ids(besides), freed, minutes };

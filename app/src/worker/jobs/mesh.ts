@@ -3,13 +3,22 @@ import { readMesh, treeOf, type MeshData } from '@firm-line/core/shape/mesh';
 export interface ReadMesh extends MeshData {
   readonly digest: string;
 }
-const hex = (bytes: ArrayBuffer): string => [...new Uint8Array(bytes)].map((b) => b.toString(16).padStart(2, '0')).join('');
+const hex = (bytes: ArrayBuffer): string =>
+  [...new Uint8Array(bytes)].map((b) => b.toString(16).padStart(2, '0')).join('');
 
 export const meshJobs = {
   /** Triangles of a mesh file with their tree, and the digest of the file. */
-  async read({ name, bytes }: { readonly name: string; readonly bytes: ArrayBuffer }): Promise<ReadMesh> {
+  async read({
+    name,
+    bytes,
+  }: {
+    readonly name: string;
+    readonly bytes: ArrayBuffer;
+  }): Promise<ReadMesh> {
     if (!crypto.subtle)
-      throw new Error('Meshes are brought in over HTTPS or on this machine itself: the browser gives no digests otherwise.');
+      throw new Error(
+        'Meshes are brought in over HTTPS or on this machine itself: the browser gives no digests otherwise.',
+      );
     const digest = hex(await crypto.subtle.digest('SHA-256', bytes)).slice(0, 32);
     const positions = await readMesh(name, bytes);
     return { digest, positions, tree: treeOf(positions) };

@@ -42,5 +42,6 @@ export async function packPdf(
 }
 
 export const packJobs = {
-  pdf: (asked: PackAsked, tell?: (share: number) => void): Promise<Uint8Array> => packPdf(asked, tell),
+  pdf: (asked: PackAsked, tell?: (share: number) => void): Promise<Uint8Array> =>
+    packPdf(asked, tell),
 };

@@ -43,7 +43,13 @@ export class Setter {
   newPage(): void {
     this.#page = this.doc.addPage([PAGE.w, PAGE.h]);
     this.#y = PAGE.h - PAGE.margin;
-    this.#page.drawText(plain(this.foot), { x: PAGE.margin, y: 24, size: 8, font: this.body, color: SOFT });
+    this.#page.drawText(plain(this.foot), {
+      x: PAGE.margin,
+      y: 24,
+      size: 8,
+      font: this.body,
+      color: SOFT,
+    });
     this.#page.drawText(String(this.doc.getPageCount()), {
       x: PAGE.w - PAGE.margin,
       y: 24,
@@ -99,7 +105,13 @@ export class Setter {
     const width = PAGE.w - 2 * PAGE.margin;
     const size = 8.5;
     const natural = head.map((_, k) =>
-      Math.min(220, 12 + Math.max(...[head, ...rows].map((row) => this.body.widthOfTextAtSize(plain(row[k] ?? ''), size)))),
+      Math.min(
+        220,
+        12 +
+          Math.max(
+            ...[head, ...rows].map((row) => this.body.widthOfTextAtSize(plain(row[k] ?? ''), size)),
+          ),
+      ),
     );
     const all = natural.reduce((sum, w) => sum + w, 0);
     const columns = natural.map((w) => (w / all) * width);
@@ -162,7 +174,10 @@ export class Setter {
     if (!all.length) return;
     const span = ([0, 1, 2] as const).map((k) => {
       const values = all.map((at) => at[k]);
-      return { least: Math.min(...values), size: Math.max(1, Math.max(...values) - Math.min(...values)) };
+      return {
+        least: Math.min(...values),
+        size: Math.max(1, Math.max(...values) - Math.min(...values)),
+      };
     });
     const width = PAGE.w - 2 * PAGE.margin - 40;
     const scale = Math.min(width / span[0]!.size, 250 / Math.max(span[1]!.size, span[2]!.size));
@@ -180,18 +195,44 @@ export class Setter {
       for (const { ports, name: part } of places) {
         const [first, ...others] = ports.map(at);
         if (!first) continue;
-        for (const end of others) this.#page.drawLine({ start: first, end, thickness: 0.7, color: SOFT });
-        for (const { x, y } of [first, ...others]) this.#page.drawSquare({ x: x - 1.5, y: y - 1.5, size: 3, borderColor: SOFT, borderWidth: 0.7 });
+        for (const end of others)
+          this.#page.drawLine({ start: first, end, thickness: 0.7, color: SOFT });
+        for (const { x, y } of [first, ...others])
+          this.#page.drawSquare({
+            x: x - 1.5,
+            y: y - 1.5,
+            size: 3,
+            borderColor: SOFT,
+            borderWidth: 0.7,
+          });
         if (up === 1) write(part, { x: first.x + 4, y: first.y - 8 }, 6);
       }
       for (const { points, ink, name: run, dashed } of runs) {
         const legs = points.slice(1).map((point, i) => ({ start: at(points[i]!), end: at(point) }));
-        for (const leg of legs) this.#page.drawLine({ ...leg, thickness: 1.4, color: INKS[ink], ...(dashed ? { dashArray: [4, 2] } : {}) });
+        for (const leg of legs)
+          this.#page.drawLine({
+            ...leg,
+            thickness: 1.4,
+            color: INKS[ink],
+            ...(dashed ? { dashArray: [4, 2] } : {}),
+          });
         // Its name beside the middle of its longest leg.
-        const [longest] = legs.sort((a, b) => Math.hypot(b.end.x - b.start.x, b.end.y - b.start.y) - Math.hypot(a.end.x - a.start.x, a.end.y - a.start.y));
-        if (longest) write(run, { x: (longest.start.x + longest.end.x) / 2 + 3, y: (longest.start.y + longest.end.y) / 2 + 3 }, 8);
+        const [longest] = legs.sort(
+          (a, b) =>
+            Math.hypot(b.end.x - b.start.x, b.end.y - b.start.y) -
+            Math.hypot(a.end.x - a.start.x, a.end.y - a.start.y),
+        );
+        if (longest)
+          write(
+            run,
+            {
+              x: (longest.start.x + longest.end.x) / 2 + 3,
+              y: (longest.start.y + longest.end.y) / 2 + 3,
+            },
+            8,
+          );
       }
       this.#y = bottom - 12;
     }
-  } // prettier-ignore
+  }
 }

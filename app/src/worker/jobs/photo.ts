@@ -9,14 +9,23 @@ export interface ShrunkPhoto {
 const PICTURE_PX = 1600;
 const SMALL_PX = 320;
 
-async function drawn(bitmap: ImageBitmap, mostPx: number): Promise<{ readonly blob: Blob; readonly widthPx: number; readonly heightPx: number }> {
+async function drawn(
+  bitmap: ImageBitmap,
+  mostPx: number,
+): Promise<{ readonly blob: Blob; readonly widthPx: number; readonly heightPx: number }> {
   const scale = Math.min(1, mostPx / Math.max(bitmap.width, bitmap.height));
-  const [widthPx, heightPx] = [bitmap.width, bitmap.height].map((side) => Math.max(1, Math.round(side * scale))) as [number, number];
+  const [widthPx, heightPx] = [bitmap.width, bitmap.height].map((side) =>
+    Math.max(1, Math.round(side * scale)),
+  ) as [number, number];
   const canvas = new OffscreenCanvas(widthPx, heightPx);
   canvas.getContext('2d')!.drawImage(bitmap, 0, 0, widthPx, heightPx);
   // Drawn anew: place, maker and time of the camera are left behind.
-  return { blob: await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.82 }), widthPx, heightPx };
-} // prettier-ignore
+  return {
+    blob: await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.82 }),
+    widthPx,
+    heightPx,
+  };
+}
 
 async function opened<T>(file: Blob, use: (bitmap: ImageBitmap) => Promise<T>): Promise<T> {
   const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
@@ -36,5 +45,6 @@ export const photoJobs = {
       return { picture, small: (await drawn(bitmap, SMALL_PX)).blob, widthPx, heightPx };
     }),
   /** Of one that is kept already, such as out of a file: its smaller self. */
-  small: (picture: Blob): Promise<Blob> => opened(picture, async (bitmap) => (await drawn(bitmap, SMALL_PX)).blob),
+  small: (picture: Blob): Promise<Blob> =>
+    opened(picture, async (bitmap) => (await drawn(bitmap, SMALL_PX)).blob),
 };

@@ -11,10 +11,14 @@ export interface WayRequest {
 }
 export const waysJobs = {
   /** The ways of a line. */
-  async find({ plan, lineId, pitchMm }: WayRequest, progress: Progress): Promise<readonly FoundWay[]> {
+  async find(
+    { plan, lineId, pitchMm }: WayRequest,
+    progress: Progress,
+  ): Promise<readonly FoundWay[]> {
     await loadMeshes(meshesIn(plan));
     const found = waysFor(plan, lineId, pitchMm, { progress });
-    if (!found.length) throw new InputError('', 'No way leads from one port to the other clear of everything.');
+    if (!found.length)
+      throw new InputError('', 'No way leads from one port to the other clear of everything.');
     return found;
   },
 };

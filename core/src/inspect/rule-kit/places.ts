@@ -8,7 +8,10 @@ export const lengthWords = ({
   plan,
 }: {
   readonly plan: Pick<Plan, 'units'>;
-}): { bare: (mm: number, digits?: number) => string; full: (mm: number, digits?: number) => string } => ({
+}): {
+  bare: (mm: number, digits?: number) => string;
+  full: (mm: number, digits?: number) => string;
+} => ({
   bare: (mm, digits = 0) => formatLength(mm, plan.units, digits),
   full: (mm, digits = 0) => formatLengthUnit(mm, plan.units, digits),
 });
@@ -24,15 +27,18 @@ export const onPart = ({ id, ports }: Plan['parts'][number]): Ref =>
 export { ENDS } from '../../stations/join/index.ts';
 export const endName = (end: 'a' | 'b'): string => `end ${end.toUpperCase()}`;
 /** Index of the node at an end. */
-export const endNode = (view: LineView, end: 'a' | 'b'): number => (end === 'a' ? 0 : Math.max(view.nodesMm.length - 1, 0));
+export const endNode = (view: LineView, end: 'a' | 'b'): number =>
+  end === 'a' ? 0 : Math.max(view.nodesMm.length - 1, 0);
 /** Index of the corner next to an end, or of the end itself where the line has none. */
-export const cornerAt = (view: LineView, end: 'a' | 'b'): number => (end === 'a' ? 1 : Math.max(view.nodesMm.length - 2, 0));
+export const cornerAt = (view: LineView, end: 'a' | 'b'): number =>
+  end === 'a' ? 1 : Math.max(view.nodesMm.length - 2, 0);
 
 /** Corner that a length along a line is nearest to, as an index into its nodes. */
 export function nodeNear(view: LineView, atMm: number): number {
   const arcs = view.pieces.filter((piece) => piece.kind === 'arc');
   const nearest = arcs.reduce<(typeof arcs)[number] | null>((best, arc) => {
-    const off = (one: (typeof arcs)[number]): number => Math.abs((one.startMm + one.endMm) / 2 - atMm);
+    const off = (one: (typeof arcs)[number]): number =>
+      Math.abs((one.startMm + one.endMm) / 2 - atMm);
     return !best || off(arc) < off(best) ? arc : best;
   }, null);
   return nearest?.node ?? 0;

@@ -5,7 +5,11 @@ describe('a derived value', () => {
   test('is computed once for its inputs, and what is no input does not count', () => {
     const compute = jest.fn((_: object, at: number) => ({ twice: 2 * at }));
     const key = {};
-    const twice = derive('twice', (thing: { name: string; at: number }) => [key, thing.at] as const, compute);
+    const twice = derive(
+      'twice',
+      (thing: { name: string; at: number }) => [key, thing.at] as const,
+      compute,
+    );
     const first = twice(of('left', 3));
     expect(twice(of('right', 3))).toBe(first);
     expect(compute).toHaveBeenCalledTimes(1);
@@ -26,10 +30,14 @@ describe('a derived value', () => {
 
   test('that throws is not kept; one computed elsewhere is', () => {
     let broken = true;
-    const value = derive('value', (key: object) => [key] as const, () => {
-      if (broken) throw new Error('not yet');
-      return 'here';
-    }); // prettier-ignore
+    const value = derive(
+      'value',
+      (key: object) => [key] as const,
+      () => {
+        if (broken) throw new Error('not yet');
+        return 'here';
+      },
+    );
     const key = {};
     expect(() => value(key)).toThrow('not yet');
     broken = false;
@@ -50,10 +58,18 @@ describe('a derived value', () => {
   test('what it costs is told in one place', () => {
     let now = 0;
     const spent = measureDerived(() => now);
-    const slow = derive('slow for the test', (key: object) => [key] as const, () => (now += 40)); // prettier-ignore
+    const slow = derive(
+      'slow for the test',
+      (key: object) => [key] as const,
+      () => (now += 40),
+    );
     const key = {};
     slow(key);
     slow(key);
-    expect([...spent].find(({ name }) => name === 'slow for the test')).toMatchObject({ computed: 1, kept: 1, ms: 40 });
+    expect([...spent].find(({ name }) => name === 'slow for the test')).toMatchObject({
+      computed: 1,
+      kept: 1,
+      ms: 40,
+    });
   });
 });

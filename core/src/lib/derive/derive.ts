@@ -47,7 +47,12 @@ export function derive<A extends readonly unknown[], I extends Inputs, V>(
   const remember = (now: readonly [...I], value: V): V => {
     const key: object = now[0]!;
     const before = known.get(key);
-    known.set(key, before && keep > 1 ? [{ inputs: now, value }, ...before.slice(0, keep - 1)] : [{ inputs: now, value }]);
+    known.set(
+      key,
+      before && keep > 1
+        ? [{ inputs: now, value }, ...before.slice(0, keep - 1)]
+        : [{ inputs: now, value }],
+    );
     return value;
   };
   const get = (...from: A): V => {
@@ -63,5 +68,7 @@ export function derive<A extends readonly unknown[], I extends Inputs, V>(
     if (clock) cost.ms += clock() - began;
     return remember(now, value);
   };
-  return Object.assign(get, { put: (value: V, ...from: A): void => void remember(inputs(...from), value) });
+  return Object.assign(get, {
+    put: (value: V, ...from: A): void => void remember(inputs(...from), value),
+  });
 }

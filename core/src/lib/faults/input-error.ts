@@ -23,7 +23,8 @@ export function figure(value: number, digits = 1): string {
 /** `items[2].name` from its parts: numbers go in brackets, names are joined by dots. */
 export function pathOf(parts: readonly (string | number)[]): string {
   return parts.reduce<string>(
-    (path, part) => (typeof part === 'number' ? `${path}[${part}]` : path ? `${path}.${part}` : part),
+    (path, part) =>
+      typeof part === 'number' ? `${path}[${part}]` : path ? `${path}.${part}` : part,
     '',
   );
 }

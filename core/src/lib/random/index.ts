@@ -6,4 +6,5 @@ export const seeded = (seed: number) => (): number => {
   return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
 };
 /** Normally distributed numbers of mean 0 and deviation 1. Source: Box and Muller. */
-export const normal = (draw: () => number) => (): number => Math.sqrt(-2 * Math.log(1 - draw())) * Math.cos(2 * Math.PI * draw());
+export const normal = (draw: () => number) => (): number =>
+  Math.sqrt(-2 * Math.log(1 - draw())) * Math.cos(2 * Math.PI * draw());

@@ -1,3 +1,10 @@
 export { daysBetween, secondsOf } from './moment.ts';
-export { MM_PER, formatLength, formatLengthUnit, parseLength, type Parsed, type UnitSystem } from './length.ts';
+export {
+  MM_PER,
+  formatLength,
+  formatLengthUnit,
+  parseLength,
+  type Parsed,
+  type UnitSystem,
+} from './length.ts';
 export { ML_PER_US_FL_OZ, formatVolume } from './volume.ts';

@@ -1,6 +1,13 @@
 import Qty from 'js-quantities';
 import fc from 'fast-check';
-import { formatLength, formatLengthUnit, formatVolume, MM_PER, ML_PER_US_FL_OZ, parseLength } from './index.ts';
+import {
+  formatLength,
+  formatLengthUnit,
+  formatVolume,
+  MM_PER,
+  ML_PER_US_FL_OZ,
+  parseLength,
+} from './index.ts';
 
 const mm = (text: string, system: 'metric' | 'inch' = 'metric'): number | string => {
   const read = parseLength(text, system);
@@ -50,18 +57,26 @@ describe('lengths as people type them', () => {
       expect(factor).toBeCloseTo(Qty(1, unit === 'in' ? 'in' : unit).to('mm').scalar, 9);
     expect(ML_PER_US_FL_OZ).toBeCloseTo(Qty(1, 'floz').to('ml').scalar, 3);
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 3000 }), fc.constantFrom('mm', 'cm', 'm', 'in', 'ft'), (n, unit) => {
-        if (n * MM_PER[unit] > 100_000) return;
-        expect(mm(`${n} ${unit}`)).toBeCloseTo(Qty(n, unit).to('mm').scalar, 6);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 3000 }),
+        fc.constantFrom('mm', 'cm', 'm', 'in', 'ft'),
+        (n, unit) => {
+          if (n * MM_PER[unit] > 100_000) return;
+          expect(mm(`${n} ${unit}`)).toBeCloseTo(Qty(n, unit).to('mm').scalar, 6);
+        },
+      ),
     );
   });
 
   test('what is shown can be typed back, to half a sixty-fourth in inches', () => {
     fc.assert(
       fc.property(fc.double({ min: 0, max: 9000, noNaN: true }), (value) => {
-        expect(Math.abs((mm(formatLength(value, 'inch'), 'inch') as number) - value)).toBeLessThanOrEqual(25.4 / 64 + 1e-9);
-        expect(Math.abs((mm(formatLengthUnit(value, 'metric', 1)) as number) - value)).toBeLessThanOrEqual(0.05 + 1e-9);
+        expect(
+          Math.abs((mm(formatLength(value, 'inch'), 'inch') as number) - value),
+        ).toBeLessThanOrEqual(25.4 / 64 + 1e-9);
+        expect(
+          Math.abs((mm(formatLengthUnit(value, 'metric', 1)) as number) - value),
+        ).toBeLessThanOrEqual(0.05 + 1e-9);
       }),
     );
   });

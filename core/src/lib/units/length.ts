@@ -7,19 +7,49 @@ export type UnitSystem = 'metric' | 'inch';
 export const MM_PER = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 } as const;
 type LengthUnit = keyof typeof MM_PER;
 
-export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
+export type Parsed<T> =
+  { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
 export const parsed = <T>(value: T): Parsed<T> => ({ ok: true, value });
-export const unread = (message: string): { readonly ok: false; readonly message: string } => ({ ok: false, message });
+export const unread = (message: string): { readonly ok: false; readonly message: string } => ({
+  ok: false,
+  message,
+});
 
 const UNIT_WORDS: Record<string, LengthUnit> = {
-  mm: 'mm', millimetre: 'mm', millimetres: 'mm', millimeter: 'mm', millimeters: 'mm',
-  cm: 'cm', centimetre: 'cm', centimetres: 'cm', centimeter: 'cm', centimeters: 'cm',
-  m: 'm', metre: 'm', metres: 'm', meter: 'm', meters: 'm',
-  in: 'in', inch: 'in', inches: 'in', '"': 'in',
-  ft: 'ft', foot: 'ft', feet: 'ft', "'": 'ft',
-}; // prettier-ignore
+  mm: 'mm',
+  millimetre: 'mm',
+  millimetres: 'mm',
+  millimeter: 'mm',
+  millimeters: 'mm',
+  cm: 'cm',
+  centimetre: 'cm',
+  centimetres: 'cm',
+  centimeter: 'cm',
+  centimeters: 'cm',
+  m: 'm',
+  metre: 'm',
+  metres: 'm',
+  meter: 'm',
+  meters: 'm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+  ft: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  "'": 'ft',
+};
 
-const VULGAR: Record<string, string> = { '¼': '1/4', '½': '1/2', '¾': '3/4', '⅛': '1/8', '⅜': '3/8', '⅝': '5/8', '⅞': '7/8' };
+const VULGAR: Record<string, string> = {
+  '¼': '1/4',
+  '½': '1/2',
+  '¾': '3/4',
+  '⅛': '1/8',
+  '⅜': '3/8',
+  '⅝': '5/8',
+  '⅞': '7/8',
+};
 const TERM = /^(\d+(?:[.,]\d+)?|[.,]\d+)(?:(?:\s+|-)(\d+)\/(\d+)|\/(\d+))?\s*([a-z]+|"|')?\s*/;
 
 /** Plain spellings of one typed length: primes, vulgar fractions, spaces and case made alike. */
@@ -56,23 +86,28 @@ export function parseLength(text: string, system: UnitSystem = 'metric'): Parsed
         `"${number}" could be ${number!.replace(',', '.')} or ${number!.replace(',', '')}: type it without the comma.`,
       );
     }
-    if ((above || over) && /[.,]/.test(number!)) return unread(`"${text.trim()}" mixes a decimal and a fraction.`);
+    if ((above || over) && /[.,]/.test(number!))
+      return unread(`"${text.trim()}" mixes a decimal and a fraction.`);
     const denominator = Number(below ?? over ?? 1);
     if (denominator === 0) return unread(`"${text.trim()}" divides by zero.`);
-    const value = above ? Number(number) + Number(above) / denominator : Number(number!.replace(',', '.')) / denominator;
+    const value = above
+      ? Number(number) + Number(above) / denominator
+      : Number(number!.replace(',', '.')) / denominator;
     const unit: LengthUnit | undefined = word ? UNIT_WORDS[word] : last === 'ft' ? 'in' : undefined;
     if (word && !unit) return unread(`"${word}" is not a unit of length: use mm, cm, m, in or ft.`);
     rest = rest.slice(whole!.length);
     if (!unit && (rest || last)) return unread(`"${text.trim()}" holds a number without its unit.`);
     const effective: LengthUnit = unit ?? (system === 'inch' ? 'in' : 'mm');
     if (seen.has(effective)) return unread(`"${text.trim()}" gives ${effective} twice.`);
-    if (last && MM_PER[effective] >= MM_PER[last]) return unread(`"${text.trim()}" puts ${last} before ${effective}.`);
+    if (last && MM_PER[effective] >= MM_PER[last])
+      return unread(`"${text.trim()}" puts ${last} before ${effective}.`);
     seen.add(effective);
     totalMm += value * MM_PER[effective];
     last = effective;
   }
   const mm = sign * totalMm;
-  if (!Number.isFinite(mm) || Math.abs(mm) > 100_000) return unread(`${figure(mm / 1000)} m is too long: 100 m is the most.`);
+  if (!Number.isFinite(mm) || Math.abs(mm) > 100_000)
+    return unread(`${figure(mm / 1000)} m is too long: 100 m is the most.`);
   return parsed(mm === 0 ? 0 : mm);
 }
 

@@ -9,7 +9,13 @@ describe('moments', () => {
       const iso = new Date((random() * 2 - 0.5) * 4e12).toISOString();
       expect(secondsOf(iso)).toBeCloseTo(Date.parse(iso) / 1000, 3);
     }
-    for (const iso of ['2026-02-28', '2024-02-29T23:59Z', '2026-03-02T09:00:00+01:00', '2026-03-02T09:00:00.250-0530']) expect(secondsOf(iso)).toBeCloseTo(Date.parse(iso.replace('-0530', '-05:30')) / 1000, 3); // prettier-ignore
+    for (const iso of [
+      '2026-02-28',
+      '2024-02-29T23:59Z',
+      '2026-03-02T09:00:00+01:00',
+      '2026-03-02T09:00:00.250-0530',
+    ])
+      expect(secondsOf(iso)).toBeCloseTo(Date.parse(iso.replace('-0530', '-05:30')) / 1000, 3);
     expect(secondsOf('yesterday')).toBeNaN();
   });
   it('are days apart over leap years and summer time', () => {

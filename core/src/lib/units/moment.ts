@@ -6,16 +6,33 @@ function daysOf(year: number, month: number, day: number): number {
   const doy = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + day - 1;
   return era * 146_097 + yoe * 365 + Math.floor(yoe / 4) - Math.floor(yoe / 100) + doy - 719_468;
 }
-const ISO = /^(\d{4})-(\d\d)-(\d\d)(?:T(\d\d):(\d\d)(?::(\d\d(?:\.\d+)?))?(?:Z|([+-])(\d\d):?(\d\d))?)?$/;
+const ISO =
+  /^(\d{4})-(\d\d)-(\d\d)(?:T(\d\d):(\d\d)(?::(\d\d(?:\.\d+)?))?(?:Z|([+-])(\d\d):?(\d\d))?)?$/;
 
 /** Seconds since 1970 of a day or a time as ISO 8601 writes it (without an offset: of universal time); NaN of anything else. No clock is asked. */
 export function secondsOf(iso: string): number {
   const match = ISO.exec(iso);
   if (!match) return NaN;
-  const [, year, month, day, hour = '0', minute = '0', second = '0', sign, offsetHour = '0', offsetMinute = '0'] = match;
+  const [
+    ,
+    year,
+    month,
+    day,
+    hour = '0',
+    minute = '0',
+    second = '0',
+    sign,
+    offsetHour = '0',
+    offsetMinute = '0',
+  ] = match;
   const offset = (sign === '-' ? -1 : 1) * (Number(offsetHour) * 60 + Number(offsetMinute));
   return (
-    (daysOf(Number(year), Number(month), Number(day)) * 1440 + Number(hour) * 60 + Number(minute) - offset) * 60 + Number(second)
+    (daysOf(Number(year), Number(month), Number(day)) * 1440 +
+      Number(hour) * 60 +
+      Number(minute) -
+      offset) *
+      60 +
+    Number(second)
   );
 }
 /** Whole days from one day to another. */

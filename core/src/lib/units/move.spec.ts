@@ -1,7 +1,11 @@
 import fc from 'fast-check';
 import { formatDirection, formatMove, parseDirection, parseMove } from './move.ts';
 
-const move = (text: string, fromY = 0, system: 'metric' | 'inch' = 'metric'): readonly number[] | string => {
+const move = (
+  text: string,
+  fromY = 0,
+  system: 'metric' | 'inch' = 'metric',
+): readonly number[] | string => {
   const read = parseMove(text, system, fromY);
   return read.ok ? read.value : read.message;
 };
@@ -14,7 +18,9 @@ describe('moves as a fabricator speaks them', () => {
     ['aft 4 1/2 in, left 3/16"', [114.3, -4.7625, 0]],
     ['aft 1,5 m, up 3', [1500, 0, 3]],
     ['Aft 42cm', [420, 0, 0]],
-  ])('%s', (text, expected) => (move(text) as number[]).forEach((v, i) => expect(v).toBeCloseTo(expected[i]!, 9)));
+  ])('%s', (text, expected) =>
+    (move(text) as number[]).forEach((v, i) => expect(v).toBeCloseTo(expected[i]!, 9)),
+  );
 
   test('in and out go by the side of the vehicle', () => {
     expect(move('in 45, down 20', -400)).toEqual([0, 45, -20]);

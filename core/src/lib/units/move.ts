@@ -1,23 +1,44 @@
 import { figure } from '../faults/index.ts';
 import { unit, type Vec3 } from '../vec/index.ts';
-import { formatLength, parseLength, parsed, unread, type Parsed, type UnitSystem } from './length.ts';
+import {
+  formatLength,
+  parseLength,
+  parsed,
+  unread,
+  type Parsed,
+  type UnitSystem,
+} from './length.ts';
 
 type Axis = 0 | 1 | 2;
 const WAYS: Record<string, readonly [Axis, 1 | -1]> = {
-  aft: [0, 1], back: [0, 1], rearward: [0, 1], fore: [0, -1], forward: [0, -1],
-  right: [1, 1], left: [1, -1], up: [2, 1], down: [2, -1],
-}; // prettier-ignore
-const NAMES: readonly (readonly [string, string])[] = [['aft', 'fore'], ['right', 'left'], ['up', 'down']]; // prettier-ignore
+  aft: [0, 1],
+  back: [0, 1],
+  rearward: [0, 1],
+  fore: [0, -1],
+  forward: [0, -1],
+  right: [1, 1],
+  left: [1, -1],
+  up: [2, 1],
+  down: [2, -1],
+};
+const NAMES: readonly (readonly [string, string])[] = [
+  ['aft', 'fore'],
+  ['right', 'left'],
+  ['up', 'down'],
+];
 const WAY_WORD = /[a-z]+/gi;
 
 /** The axis and sign a word stands for; `in` and `out` are told from the side of the vehicle that `fromYMm` lies on. */
 function wayOf(word: string, fromYMm: number): Parsed<readonly [Axis, number]> {
   if (word === 'in' || word === 'out') {
-    if (Math.abs(fromYMm) < 1e-6) return unread(`"${word}" says nothing on the centre plane: say left or right.`);
+    if (Math.abs(fromYMm) < 1e-6)
+      return unread(`"${word}" says nothing on the centre plane: say left or right.`);
     return parsed([1, (word === 'out' ? 1 : -1) * Math.sign(fromYMm)]);
   }
   const way = WAYS[word];
-  return way ? parsed(way) : unread(`"${word}" is not a direction: use aft, fore, left, right, up, down, in or out.`);
+  return way
+    ? parsed(way)
+    : unread(`"${word}" is not a direction: use aft, fore, left, right, up, down, in or out.`);
 }
 
 const isUnitWord = (word: string): boolean => /^(mm|cm|m|in|inch|inches|ft|foot|feet)$/.test(word);
@@ -60,7 +81,10 @@ export function parseMove(text: string, system: UnitSystem = 'metric', fromYMm =
     if (!lengthText.trim()) return unread(`How far ${word}? Say it as ${word} 120.`);
     const mm = parseLength(lengthText, system);
     if (!mm.ok) return mm;
-    if (mm.value < 0) return unread(`"${word} ${lengthText.trim()}": turn the direction round rather than going back.`);
+    if (mm.value < 0)
+      return unread(
+        `"${word} ${lengthText.trim()}": turn the direction round rather than going back.`,
+      );
     used.add(axis);
     move[axis] = sign * mm.value;
   }
@@ -76,7 +100,10 @@ export function formatMove(move: Vec3, system: UnitSystem = 'metric', digits = 1
   const parts = ([0, 1, 2] as const)
     .filter((axis) => Math.abs(move[axis]) >= leastMm)
     .sort((a, b) => Math.abs(move[b]) - Math.abs(move[a]))
-    .map((axis) => `${NAMES[axis][move[axis] > 0 ? 0 : 1]} ${formatLength(Math.abs(move[axis]), system, digits)}`);
+    .map(
+      (axis) =>
+        `${NAMES[axis][move[axis] > 0 ? 0 : 1]} ${formatLength(Math.abs(move[axis]), system, digits)}`,
+    );
   return parts.length ? parts.join(', ') : 'stay';
 }
 
@@ -86,7 +113,9 @@ export function parseDirection(text: string, fromYMm = 0): Parsed<Vec3> {
   const move = parseMove(filled, 'metric', fromYMm);
   if (!move.ok) return move;
   const direction = unit(move.value);
-  return direction ? parsed(direction) : unread('A direction needs a length: say aft, or right 1, down 1.');
+  return direction
+    ? parsed(direction)
+    : unread('A direction needs a length: say aft, or right 1, down 1.');
 }
 
 /** A unit vector as spoken: "aft" where it lies along an axis, else "right 0.71, down 0.71". */
@@ -95,5 +124,7 @@ export function formatDirection(direction: Vec3): string {
     .filter((axis) => Math.abs(direction[axis]) >= 0.005)
     .sort((a, b) => Math.abs(direction[b]) - Math.abs(direction[a]));
   const name = (axis: Axis): string => NAMES[axis][direction[axis] > 0 ? 0 : 1];
-  return parts.length === 1 ? name(parts[0]!) : parts.map((a) => `${name(a)} ${figure(Math.abs(direction[a]), 2)}`).join(', ');
+  return parts.length === 1
+    ? name(parts[0]!)
+    : parts.map((a) => `${name(a)} ${figure(Math.abs(direction[a]), 2)}`).join(', ');
 }

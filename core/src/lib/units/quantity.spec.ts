@@ -26,7 +26,9 @@ describe('forces, pressures, areas, volumes and masses as people say them', () =
   // 1 kgf is 9.80665 N. Source: NIST SP 811.
   test('kilograms of force', () => expect(read('40 kgf', 'N')).toBeCloseTo(392.266, 6));
   test('a figure alone is in the unit of its label, with a comma or a point', () => {
-    expect([read('7', 'MPa'), read('7,5', 'MPa'), read('7.5', 'MPa'), read('-2', 'N')]).toEqual([7, 7.5, 7.5, -2]);
+    expect([read('7', 'MPa'), read('7,5', 'MPa'), read('7.5', 'MPa'), read('-2', 'N')]).toEqual([
+      7, 7.5, 7.5, -2,
+    ]);
   });
   test.each([
     ['1,000', 'N', /may be 1\.000 or 1000: write which/],
@@ -34,8 +36,18 @@ describe('forces, pressures, areas, volumes and masses as people say them', () =
     ['12 psi', 'N', /does not fit here/],
     ['hard', 'N', /"hard" is not a number/],
     ['', 'N', /is not a number/],
-  ])('"%s" in %s is asked about', (text, unit, sentence) => expect(read(text, unit)).toMatch(sentence));
-  test.each([['Foot, N', 'N'], ['Diaphragm, mm²', 'mm²'], ['Fluid in it, mL', 'mL'], ['Residual valve built in at front outlet, MPa', 'MPa'], ['Surface, °C', null], ['Ratio', null], ['x, aft', null]])('the unit of "%s"', (label, unit) => {
+  ])('"%s" in %s is asked about', (text, unit, sentence) =>
+    expect(read(text, unit)).toMatch(sentence),
+  );
+  test.each([
+    ['Foot, N', 'N'],
+    ['Diaphragm, mm²', 'mm²'],
+    ['Fluid in it, mL', 'mL'],
+    ['Residual valve built in at front outlet, MPa', 'MPa'],
+    ['Surface, °C', null],
+    ['Ratio', null],
+    ['x, aft', null],
+  ])('the unit of "%s"', (label, unit) => {
     expect(unitIn(label)).toBe(unit);
-  }); // prettier-ignore
+  });
 });

@@ -9,7 +9,8 @@ const KINDS: readonly Readonly<Record<string, number>>[] = [
   { mL: 1, cc: 1, 'cm³': 1, L: 1000, 'fl oz': 29.5735295625, floz: 29.5735295625 },
   { kg: 1, t: 1000, lb: 0.45359237, lbs: 0.45359237, g: 0.001 },
 ];
-export type QuantityRead = { readonly ok: true; readonly value: number } | { readonly ok: false; readonly message: string };
+export type QuantityRead =
+  { readonly ok: true; readonly value: number } | { readonly ok: false; readonly message: string };
 const same = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
 const find = (kind: Readonly<Record<string, number>>, name: string): string | undefined =>
   Object.keys(kind).find((one) => one === name) ?? Object.keys(kind).find((one) => same(one, name));
@@ -24,16 +25,29 @@ export function unitIn(label: string): string | null {
 export function parseQuantity(text: string, unit: string): QuantityRead {
   const kind = KINDS.find((one) => unit in one)!;
   const match = /^(-?\d{1,3}(?:,\d{3})+(?:\.\d+)?|-?\d+(?:[.,]\d+)?)\s*(.*)$/.exec(text.trim());
-  if (!match || /^e\d/i.test(match[2]!)) return { ok: false, message: `"${text.trim()}" is not a number.` };
+  if (!match || /^e\d/i.test(match[2]!))
+    return { ok: false, message: `"${text.trim()}" is not a number.` };
   const [, digits, name] = match as unknown as [string, string, string];
   if (name === '') {
     // A comma alone may part thousands or a fraction: with nothing to tell by it is asked.
     if (/^-?\d{1,3},\d{3}$/.test(digits))
-      return { ok: false, message: `${digits} may be ${digits.replace(',', '.')} or ${digits.replace(',', '')}: write which.` };
+      return {
+        ok: false,
+        message: `${digits} may be ${digits.replace(',', '.')} or ${digits.replace(',', '')}: write which.`,
+      };
     return { ok: true, value: Number(digits.replace(',', '.')) };
   }
   const from = find(kind, name);
-  if (!from) return { ok: false, message: `"${name}" does not fit here: write it in ${unit}, or in ${Object.keys(kind).filter((one) => one !== unit).slice(0, 4).join(', ')}.` }; // prettier-ignore
-  const number = Number(/,\d{3}(\D|$)/.test(digits) ? digits.replaceAll(',', '') : digits.replace(',', '.'));
+  if (!from)
+    return {
+      ok: false,
+      message: `"${name}" does not fit here: write it in ${unit}, or in ${Object.keys(kind)
+        .filter((one) => one !== unit)
+        .slice(0, 4)
+        .join(', ')}.`,
+    };
+  const number = Number(
+    /,\d{3}(\D|$)/.test(digits) ? digits.replaceAll(',', '') : digits.replace(',', '.'),
+  );
   return { ok: true, value: (number * kind[from]!) / kind[unit]! };
 }

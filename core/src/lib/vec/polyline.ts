@@ -6,7 +6,8 @@ export type Path = readonly Vec3[];
 /** How far along a path each of its places lies. */
 export function runsOf(path: Path): number[] {
   const runs: number[] = [];
-  for (const [i, at] of path.entries()) runs.push(i ? runs[i - 1]! + distance(path[i - 1]!, at) : 0);
+  for (const [i, at] of path.entries())
+    runs.push(i ? runs[i - 1]! + distance(path[i - 1]!, at) : 0);
   return runs;
 }
 export const pathLength = (path: Path): number => runsOf(path).at(-1) ?? 0;
@@ -28,7 +29,10 @@ export function pointAt(path: Path, runMm: number): { readonly at: Vec3; readonl
 }
 
 /** Where a path comes nearest to a place: there, how far along, on which leg, how far away. Of equals the first. */
-export function nearestTo(path: Path, place: Vec3): { readonly at: Vec3; readonly runMm: number; readonly leg: number; readonly awayMm: number } {
+export function nearestTo(
+  path: Path,
+  place: Vec3,
+): { readonly at: Vec3; readonly runMm: number; readonly leg: number; readonly awayMm: number } {
   let best = { at: path[0]!, runMm: 0, leg: 0, awayMm: distance(path[0]!, place) };
   let run = 0;
   for (let leg = 0; leg + 1 < path.length; leg++) {
@@ -40,4 +44,4 @@ export function nearestTo(path: Path, place: Vec3): { readonly at: Vec3; readonl
     run += long;
   }
   return best;
-} // prettier-ignore
+}

@@ -47,11 +47,21 @@ describe("against three's own vectors", () => {
 
   test('angles between, and turns about an axis', () => {
     fc.assert(
-      fc.property(vec, vec, vec, fc.double({ min: -360, max: 360, noNaN: true }), (a, b, axis, deg) => {
-        fc.pre(length(a) > 1 && length(b) > 1 && length(axis) > 1);
-        expect(angleDeg(a, b)).toBeCloseTo(degrees(three(a).angleTo(three(b))), 5);
-        near(rotate(a, unit(axis)!, deg), three(a).applyAxisAngle(three(axis).normalize(), radians(deg)), 6);
-      }),
+      fc.property(
+        vec,
+        vec,
+        vec,
+        fc.double({ min: -360, max: 360, noNaN: true }),
+        (a, b, axis, deg) => {
+          fc.pre(length(a) > 1 && length(b) > 1 && length(axis) > 1);
+          expect(angleDeg(a, b)).toBeCloseTo(degrees(three(a).angleTo(three(b))), 5);
+          near(
+            rotate(a, unit(axis)!, deg),
+            three(a).applyAxisAngle(three(axis).normalize(), radians(deg)),
+            6,
+          );
+        },
+      ),
     );
   });
 });
@@ -92,7 +102,12 @@ describe('directions', () => {
 });
 
 describe('paths', () => {
-  const path: Vec3[] = [[0, 0, 0], [300, 0, 0], [300, 0, 0], [300, 400, 0]]; // prettier-ignore
+  const path: Vec3[] = [
+    [0, 0, 0],
+    [300, 0, 0],
+    [300, 0, 0],
+    [300, 400, 0],
+  ];
   test('runs and length by hand: 300 aft, nothing, 400 to the right', () => {
     expect(runsOf(path)).toEqual([0, 300, 300, 700]);
     expect([pathLength(path), pathLength([]), pathLength([[1, 2, 3]])]).toEqual([700, 0, 0]);
@@ -106,7 +121,14 @@ describe('paths', () => {
   ])('%d mm along it', (runMm, at, along) => expect(pointAt(path, runMm)).toEqual({ at, along }));
   test('what is nearest to a place of the path is that place', () => {
     const share = fc.double({ min: 0, max: 1, noNaN: true });
-    const places = fc.array(fc.tuple(fc.integer({ min: -500, max: 500 }), fc.integer({ min: -500, max: 500 }), fc.integer({ min: -500, max: 500 })), { minLength: 2, maxLength: 6 }); // prettier-ignore
+    const places = fc.array(
+      fc.tuple(
+        fc.integer({ min: -500, max: 500 }),
+        fc.integer({ min: -500, max: 500 }),
+        fc.integer({ min: -500, max: 500 }),
+      ),
+      { minLength: 2, maxLength: 6 },
+    );
     fc.assert(
       fc.property(places, share, (own, along) => {
         const { at } = pointAt(own, along * pathLength(own));
@@ -115,7 +137,8 @@ describe('paths', () => {
         expect(distance(pointAt(own, found.runMm).at, at)).toBeLessThan(1e-6);
         // Nearer than every corner of it to a place off it.
         const off: Vec3 = [at[0] + 700, at[1] - 300, at[2] + 50];
-        for (const corner of own) expect(nearestTo(own, off).awayMm).toBeLessThanOrEqual(distance(corner, off) + 1e-9);
+        for (const corner of own)
+          expect(nearestTo(own, off).awayMm).toBeLessThanOrEqual(distance(corner, off) + 1e-9);
       }),
     );
   });

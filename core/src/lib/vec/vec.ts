@@ -8,7 +8,11 @@ export const degrees = (rad: number): number => (rad * 180) / Math.PI;
 export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const sub = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const scale = (a: Vec3, k: number): Vec3 => [a[0] * k, a[1] * k, a[2] * k];
-export const addScaled = (a: Vec3, b: Vec3, k: number): Vec3 => [a[0] + b[0] * k, a[1] + b[1] * k, a[2] + b[2] * k];
+export const addScaled = (a: Vec3, b: Vec3, k: number): Vec3 => [
+  a[0] + b[0] * k,
+  a[1] + b[1] * k,
+  a[2] + b[2] * k,
+];
 export const dot = (a: Vec3, b: Vec3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 export const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[1] * b[2] - a[2] * b[1],
@@ -16,7 +20,8 @@ export const cross = (a: Vec3, b: Vec3): Vec3 => [
   a[0] * b[1] - a[1] * b[0],
 ];
 export const length = (a: Vec3): number => Math.hypot(a[0], a[1], a[2]);
-export const distance = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+export const distance = (a: Vec3, b: Vec3): number =>
+  Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 
 /** Unit vector along `a`; null where `a` is shorter than 1e-9 and so has no direction. */
 export function unit(a: Vec3): Vec3 | null {
@@ -25,7 +30,8 @@ export function unit(a: Vec3): Vec3 | null {
 }
 
 /** Angle between two vectors in degrees, 0 to 180, exact near both ends. */
-export const angleDeg = (a: Vec3, b: Vec3): number => degrees(Math.atan2(length(cross(a, b)), dot(a, b)));
+export const angleDeg = (a: Vec3, b: Vec3): number =>
+  degrees(Math.atan2(length(cross(a, b)), dot(a, b)));
 
 /** `v` turned about the unit vector `axis` by `deg`, right hand (Rodrigues). */
 export function rotate(v: Vec3, axis: Vec3, deg: number): Vec3 {
@@ -53,4 +59,5 @@ export function shareAlong(at: Vec3, from: Vec3, to: Vec3): number {
 }
 
 /** A place to tenths, as it is kept and typed. */
-export const tenths = (at: Vec3): Vec3 => at.map((v) => Math.round(v * 10) / 10 + 0) as unknown as Vec3;
+export const tenths = (at: Vec3): Vec3 =>
+  at.map((v) => Math.round(v * 10) / 10 + 0) as unknown as Vec3;

@@ -26,9 +26,22 @@ const pipe = (
   boreMm = BORE_MM,
 ): AirPipe => {
   const mm = (ml * 1000) / ((Math.PI / 4) * boreMm ** 2);
-  return { id, from, to, boreMm, profile: heights.map((z, i) => [(i * mm) / (heights.length - 1), z] as const) };
+  return {
+    id,
+    from,
+    to,
+    boreMm,
+    profile: heights.map((z, i) => [(i * mm) / (heights.length - 1), z] as const),
+  };
 };
-const outlet = (more = {}) => ({ at: 'm', heightMm: 0, strokeMl: 5, airMl: 0, reservoirMl: 1e6, ...more });
+const outlet = (more = {}) => ({
+  at: 'm',
+  heightMm: 0,
+  strokeMl: 5,
+  airMl: 0,
+  reservoirMl: 1e6,
+  ...more,
+});
 const one = (ml: number, heights?: readonly number[], more = {}): AirNetwork => ({
   pipes: [pipe('p', 'm', 'w', ml, heights)],
   bleeders: [{ id: 'W', at: 'w', cavityMl: 0, trapMl: 0, heightMm: 0 }],
@@ -40,7 +53,8 @@ describe('how fast air climbs', () => {
   // Bretherton 1961: it holds below 0.842, 3.1 mm (σ 0.030) to 3.4 mm (0.035) of DOT 4; 1/4 in tube about 20 to 50 mm/s, 4.5 mm 8 to 20.
   const withTension = (tensionNM: number) => ({ ...GLYCOL_FLUID, tensionNM });
   it('holds in a bore under the threshold and climbs over it', () => {
-    const threshold = (tensionNM: number): number => 2000 * Math.sqrt((0.842 * tensionNM) / (1060 * 9.81));
+    const threshold = (tensionNM: number): number =>
+      2000 * Math.sqrt((0.842 * tensionNM) / (1060 * 9.81));
     expect(threshold(0.03)).toBeCloseTo(3.12, 1);
     expect(threshold(0.035)).toBeCloseTo(3.37, 1);
     for (const tension of [0.03, 0.035]) {
@@ -62,7 +76,10 @@ describe('how fast air climbs', () => {
   it('meets the published relation by putting the answer back', () => {
     const u = climbMmS(4.928, GLYCOL_FLUID) / 1000;
     const ca = (GLYCOL_FLUID.viscosityPaS * u) / GLYCOL_FLUID.tensionNM;
-    expect(0.842 + 1.25 * ca ** (2 / 9) + 2.24 * ca ** (1 / 3)).toBeCloseTo((1060 * 9.81 * 0.002464 ** 2) / 0.0325, 6);
+    expect(0.842 + 1.25 * ca ** (2 / 9) + 2.24 * ca ** (1 / 3)).toBeCloseTo(
+      (1060 * 9.81 * 0.002464 ** 2) / 0.0325,
+      6,
+    );
   });
   it('is no faster than a wide bore lets it, 0.351·√(g·d)', () => {
     expect(climbMmS(25, GLYCOL_FLUID)).toBeCloseTo(1000 * 0.351 * Math.sqrt(9.81 * 0.025), 6);
@@ -91,17 +108,23 @@ describe('air carried by strokes', () => {
   it('22 mL of pipe take five strokes of 5 mL before fluid comes', () => {
     const sim = new AirSim(one(22));
     const out = [1, 2, 3, 4, 5].map(() => sim.stroke('W'));
-    expect(out.slice(0, 4).map(({ fluidMl }) => fluidMl)).toEqual([0, 0, 0, 0].map(() => expect.closeTo(0, 9)));
+    expect(out.slice(0, 4).map(({ fluidMl }) => fluidMl)).toEqual(
+      [0, 0, 0, 0].map(() => expect.closeTo(0, 9)),
+    );
     expect(out[4]!.airMl).toBeCloseTo(2, 9);
     expect(sim.airMl).toBeCloseTo(0, 9);
   });
   it('a line of twice the volume takes the strokes worked by hand', () => {
     // 20 mL at 5 mL a stroke: four of air, then two clear: 6. 40 mL: eight and two: 10.
-    const strokes = (ml: number): number => simulateBleed(one(ml), { order: ['W'], way: 'two-people' }).corners[0]!.strokes;
+    const strokes = (ml: number): number =>
+      simulateBleed(one(ml), { order: ['W'], way: 'two-people' }).corners[0]!.strokes;
     expect([strokes(20), strokes(40)]).toEqual([6, 10]);
   });
   it('a cavity under a bleeder that is not on top keeps what lies over it', () => {
-    const network = { ...one(10), bleeders: [{ id: 'W', at: 'w', cavityMl: 20, trapMl: 3, heightMm: 0 }] };
+    const network = {
+      ...one(10),
+      bleeders: [{ id: 'W', at: 'w', cavityMl: 20, trapMl: 3, heightMm: 0 }],
+    };
     const { leftMl, left, corners } = simulateBleed(network, { order: ['W'], way: 'two-people' });
     expect(leftMl).toBeCloseTo(3, 9);
     expect(left).toEqual([{ at: 'w', ml: expect.closeTo(3, 9) as number }]);
@@ -118,7 +141,11 @@ describe('air carried by strokes', () => {
   it('brings a slug back on the return stroke, unless the bleeder is shut or lets nothing back', () => {
     const back = (how: 'shut' | 'under-fluid', keeps = false): number => {
       const network = one(30);
-      const sim = new AirSim({ ...network, pipes: network.pipes.map((p) => ({ ...p, keeps })) }, GLYCOL_FLUID, false);
+      const sim = new AirSim(
+        { ...network, pipes: network.pipes.map((p) => ({ ...p, keeps })) },
+        GLYCOL_FLUID,
+        false,
+      );
       sim.put(0, 10, 1);
       sim.stroke('W', { back: how });
       return sim.slugsOf(0)[0]!.from * 30;
@@ -161,16 +188,27 @@ describe('air that climbs against the flow', () => {
 });
 
 /** A trunk, a near bleeder on a branch and a far one: heights say what hangs where. */
-const forked = (near: readonly number[], far: readonly number[], trunk: readonly number[]): AirNetwork => ({
-  pipes: [pipe('trunk', 'm', 'tee', 40, trunk), pipe('near', 'tee', 'n', 10, near), pipe('far', 'tee', 'f', 60, far)],
+const forked = (
+  near: readonly number[],
+  far: readonly number[],
+  trunk: readonly number[],
+): AirNetwork => ({
+  pipes: [
+    pipe('trunk', 'm', 'tee', 40, trunk),
+    pipe('near', 'tee', 'n', 10, near),
+    pipe('far', 'tee', 'f', 60, far),
+  ],
   bleeders: [
     { id: 'N', at: 'n', cavityMl: 8, trapMl: 0, heightMm: near.at(-1)! },
     { id: 'F', at: 'f', cavityMl: 8, trapMl: 0, heightMm: far.at(-1)! },
   ],
   outlets: [outlet({ heightMm: trunk[0] })],
 });
-const left = (network: AirNetwork, order: readonly string[], more: Partial<BleedRun> = {}): number =>
-  simulateBleed(network, { order, way: 'two-people', ...more }).leftMl;
+const left = (
+  network: AirNetwork,
+  order: readonly string[],
+  more: Partial<BleedRun> = {},
+): number => simulateBleed(network, { order, way: 'two-people', ...more }).leftMl;
 
 describe('the schools', () => {
   it('furthest first leaves the least air on the common layout', () => {
@@ -182,22 +220,33 @@ describe('the schools', () => {
   it('and does not where the near branch hangs and the far one rises', () => {
     // In 4 mm bore the near branch's air creeps up while the hose is moved over, into the far one that is bled already.
     const made = forked([600, 200], [600, 700, 900], [500, 600]);
-    const hanging = { ...made, pipes: [made.pipes[0]!, pipe('near', 'tee', 'n', 10, [600, 200], 4), made.pipes[2]!] };
+    const hanging = {
+      ...made,
+      pipes: [made.pipes[0]!, pipe('near', 'tee', 'n', 10, [600, 200], 4), made.pipes[2]!],
+    };
     expect(left(hanging, ['F', 'N'])).toBeGreaterThan(left(hanging, ['N', 'F']) + 0.1);
   });
   it('a pressure pot cannot pass a metering valve whose pin is not held', () => {
     const network = one(10);
     const valved = { ...network, pipes: network.pipes.map((p) => ({ ...p, holdsMPa: 0.5 })) };
-    const run = (pinHeld: boolean) => simulateBleed(valved, { order: ['W'], way: 'pressure', pinHeld }).corners[0]!;
+    const run = (pinHeld: boolean) =>
+      simulateBleed(valved, { order: ['W'], way: 'pressure', pinHeld }).corners[0]!;
     expect(run(false)).toMatchObject({ strokes: 0, clear: false });
     expect(run(true)).toMatchObject({ clear: true });
   });
   it('gravity asks for height: a bleeder over its reservoir runs nothing', () => {
     expect(
-      simulateBleed(one(10, [300, 0], { heightMm: 300 }), { order: ['W'], way: 'gravity' }).corners[0]!.strokes,
+      simulateBleed(one(10, [300, 0], { heightMm: 300 }), { order: ['W'], way: 'gravity' })
+        .corners[0]!.strokes,
     ).toBeGreaterThan(0);
-    const above = { ...one(10, [0, 300]), bleeders: [{ id: 'W', at: 'w', cavityMl: 0, trapMl: 0, heightMm: 300 }] };
-    expect(simulateBleed(above, { order: ['W'], way: 'gravity' }).corners[0]).toMatchObject({ strokes: 0, clear: false });
+    const above = {
+      ...one(10, [0, 300]),
+      bleeders: [{ id: 'W', at: 'w', cavityMl: 0, trapMl: 0, heightMm: 300 }],
+    };
+    expect(simulateBleed(above, { order: ['W'], way: 'gravity' }).corners[0]).toMatchObject({
+      strokes: 0,
+      clear: false,
+    });
   });
 });
 
@@ -206,7 +255,8 @@ describe('air is neither made nor lost', () => {
     const random = seeded(7);
     const between = (a: number, b: number): number => a + (b - a) * random();
     for (let k = 0; k < 15; k++) {
-      const heights = (): number[] => Array.from({ length: 2 + Math.floor(between(0, 5)) }, () => between(0, 900));
+      const heights = (): number[] =>
+        Array.from({ length: 2 + Math.floor(between(0, 5)) }, () => between(0, 900));
       const bore = (): number => [3.34, 4.0, 4.928, 6.2][Math.floor(between(0, 4))]!;
       const network: AirNetwork = {
         pipes: [
@@ -223,7 +273,13 @@ describe('air is neither made nor lost', () => {
           trapMl: between(0, 2),
           heightMm: between(0, 900),
         })),
-        outlets: [outlet({ airMl: between(0, 20), reservoirMl: between(20, 400), heightMm: between(0, 900) })],
+        outlets: [
+          outlet({
+            airMl: between(0, 20),
+            reservoirMl: between(20, 400),
+            heightMm: between(0, 900),
+          }),
+        ],
       };
       const sim = new AirSim(network);
       const first = sim.airMl;
@@ -248,8 +304,13 @@ describe('air is neither made nor lost', () => {
   it('large steps come to what steps of a hundredth of a second come to', () => {
     const network = forked([200, 450], [200, 150, 100], [800, 200]);
     const run: BleedRun = { order: ['F', 'N'], way: 'two-people' };
-    const [quick, slow] = [simulateBleed(network, run), simulateBleed(network, run, GLYCOL_FLUID, 0.01)];
-    expect(quick.corners.map(({ strokes }) => strokes)).toEqual(slow.corners.map(({ strokes }) => strokes));
+    const [quick, slow] = [
+      simulateBleed(network, run),
+      simulateBleed(network, run, GLYCOL_FLUID, 0.01),
+    ];
+    expect(quick.corners.map(({ strokes }) => strokes)).toEqual(
+      slow.corners.map(({ strokes }) => strokes),
+    );
     expect(quick.leftMl).toBeCloseTo(slow.leftMl, 1);
     expect(pipeMl(network.pipes[0]!)).toBeCloseTo(40, 9);
     expect(MM_PER_ML).toBeCloseTo(52.4, 1);

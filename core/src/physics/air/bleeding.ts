@@ -3,7 +3,14 @@ import { pipeMl, type AirNetwork } from './network.ts';
 import { AirSim, type CameOut } from './sim.ts';
 
 /** How fluid is moved. */
-export const WAYS_TO_BLEED = ['two-people', 'one-way', 'vacuum', 'pressure', 'gravity', 'back-fill'] as const;
+export const WAYS_TO_BLEED = [
+  'two-people',
+  'one-way',
+  'vacuum',
+  'pressure',
+  'gravity',
+  'back-fill',
+] as const;
 export type WayToBleed = (typeof WAYS_TO_BLEED)[number];
 /** Pressures of pot and pump, MPa. Common practice: 15 to 20 psi for a pot. */
 export const POT_MPA = 0.12;
@@ -73,7 +80,12 @@ export function goOnce(
  * A bleed of every corner in its turn, each until it has run clear twice: strokes, fluid, and the air that is
  * left and where. Plug flow: froth and what clings to cavities are not in it, so that it says the least it takes.
  */
-export function simulateBleed(network: AirNetwork, run: BleedRun, fluid: AirFluid = GLYCOL_FLUID, fixedS = 0): Bled {
+export function simulateBleed(
+  network: AirNetwork,
+  run: BleedRun,
+  fluid: AirFluid = GLYCOL_FLUID,
+  fixedS = 0,
+): Bled {
   const sim = new AirSim(network, fluid, true, fixedS);
   const { order, pauseS = 2, betweenS = 60 } = run;
   const corners = order.map((id, i): BledCorner => {
@@ -84,7 +96,12 @@ export function simulateBleed(network: AirNetwork, run: BleedRun, fluid: AirFlui
       network.bleeders.find((b) => b.id === id)!.cavityMl,
     );
     // Three times what is on its way, and ten goes over: whoever sees no end by then looks for the cause.
-    const most = 10 + Math.ceil((3 * wayMl) / Math.min(PORTION_ML, network.outlets[way.outlet]!.strokeMl * (run.share ?? 1)));
+    const most =
+      10 +
+      Math.ceil(
+        (3 * wayMl) /
+          Math.min(PORTION_ML, network.outlets[way.outlet]!.strokeMl * (run.share ?? 1)),
+      );
     let [strokes, ml, airMl, seconds, clear] = [0, 0, 0, 0, 0];
     while (clear < CLEAR_TIMES && strokes < most) {
       const out = goOnce(sim, id, run);

@@ -52,12 +52,16 @@ export function driftMmS(
   const ballMm = Math.cbrt((6000 * ml) / Math.PI);
   const share = ballMm / boreMm;
   const wall = share < 1 ? ((1 - share) / (1 - 0.475 * share)) ** 4 : 0;
-  const ball = (1000 * fluid.densityKgM3 * G_M_S2 * (ballMm * 1e-3) ** 2 * sin * wall) / (18 * fluid.viscosityPaS);
+  const ball =
+    (1000 * fluid.densityKgM3 * G_M_S2 * (ballMm * 1e-3) ** 2 * sin * wall) /
+    (18 * fluid.viscosityPaS);
   return Math.sign(slope) * Math.max(tilted, ball);
 }
 
 export const ATMOSPHERE_MPA = 0.101325;
 /** What so much air at rest (mL) is under a gauge pressure. Source: Boyle's law. */
-export const pressedMl = (ml: number, gaugeMPa: number): number => (ml * ATMOSPHERE_MPA) / (ATMOSPHERE_MPA + gaugeMPa);
+export const pressedMl = (ml: number, gaugeMPa: number): number =>
+  (ml * ATMOSPHERE_MPA) / (ATMOSPHERE_MPA + gaugeMPa);
 /** What a fluid column of a height presses, MPa. */
-export const headMPa = (heightMm: number, { densityKgM3 }: AirFluid): number => densityKgM3 * G_M_S2 * heightMm * 1e-9;
+export const headMPa = (heightMm: number, { densityKgM3 }: AirFluid): number =>
+  densityKgM3 * G_M_S2 * heightMm * 1e-9;

@@ -39,7 +39,8 @@ export interface AirNetwork {
 }
 
 export const lengthMm = ({ profile }: AirPipe): number => profile.at(-1)![0] - profile[0]![0];
-export const pipeMl = (pipe: AirPipe): number => ((Math.PI / 4) * pipe.boreMm ** 2 * lengthMm(pipe)) / 1000;
+export const pipeMl = (pipe: AirPipe): number =>
+  ((Math.PI / 4) * pipe.boreMm ** 2 * lengthMm(pipe)) / 1000;
 
 /** A step along a way: a pipe, and +1 where it is passed from `from` to `to`. */
 export interface Leg {

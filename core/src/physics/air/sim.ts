@@ -55,9 +55,13 @@ export class AirSim {
   ) {
     this.#pipes = network.pipes.map((pipe) => new SlugPipe(pipe, fluid, dry));
     this.#touching = touchingOf(network);
-    for (const { at, cavityMl } of network.bleeders) this.#cavity.set(at, Math.max(this.#cavity.get(at) ?? 0, cavityMl));
+    for (const { at, cavityMl } of network.bleeders)
+      this.#cavity.set(at, Math.max(this.#cavity.get(at) ?? 0, cavityMl));
     for (const [at, ml] of this.#cavity) this.#held.set(at, dry ? ml : 0);
-    this.masters = network.outlets.map(({ airMl, reservoirMl }) => ({ airMl: dry ? airMl : 0, reservoirMl }));
+    this.masters = network.outlets.map(({ airMl, reservoirMl }) => ({
+      airMl: dry ? airMl : 0,
+      reservoirMl,
+    }));
   }
 
   /** Air in it, mL at rest. */
@@ -70,8 +74,13 @@ export class AirSim {
   where(leastMl = 0.01): { readonly pipeId?: string; readonly at?: string; readonly ml: number }[] {
     const pipes = this.#pipes.map(({ pipe, airMl }) => ({ pipeId: pipe.id, ml: airMl }));
     const places = [...this.#held].map(([at, ml]) => ({ at, ml }));
-    const masters = this.masters.map(({ airMl }, i) => ({ at: this.network.outlets[i]!.at, ml: airMl }));
-    return [...pipes, ...places, ...masters].filter(({ ml }) => ml > leastMl).sort((a, b) => b.ml - a.ml);
+    const masters = this.masters.map(({ airMl }, i) => ({
+      at: this.network.outlets[i]!.at,
+      ml: airMl,
+    }));
+    return [...pipes, ...places, ...masters]
+      .filter(({ ml }) => ml > leastMl)
+      .sort((a, b) => b.ml - a.ml);
   }
   /** Where air stands in each pipe, from 0 at its `from` to 1. */
   slugsOf(pipe: number): { readonly from: number; readonly to: number }[] {
@@ -103,7 +112,10 @@ export class AirSim {
   /** Pressure that the height of the outlet over the bleeder gives, MPa. */
   headOf(bleederId: string): number {
     const bleeder = this.network.bleeders.find(({ id }) => id === bleederId)!;
-    return headMPa(this.network.outlets[this.wayOf(bleederId).outlet]!.heightMm - bleeder.heightMm, this.fluid);
+    return headMPa(
+      this.network.outlets[this.wayOf(bleederId).outlet]!.heightMm - bleeder.heightMm,
+      this.fluid,
+    );
   }
 
   /** The pedal goes down once with a bleeder open, and comes up with it shut, or open under fluid or in air. */
@@ -117,7 +129,11 @@ export class AirSim {
     const backMl =
       back === 'shut' || keeps
         ? 0
-        : Math.min(ml, seconds * Math.max(0, (LIP_MPA - this.headOf(bleederId)) / this.resistanceOf(bleederId)));
+        : Math.min(
+            ml,
+            seconds *
+              Math.max(0, (LIP_MPA - this.headOf(bleederId)) / this.resistanceOf(bleederId)),
+          );
     if (backMl > 0) this.#back(bleederId, way, backMl, seconds, back === 'in-air');
     const wanted = ml - backMl;
     const short = Math.max(0, wanted - master.reservoirMl);
@@ -129,7 +145,9 @@ export class AirSim {
   /** Fluid goes by itself under a pressure on the reservoir, or its own height, until so much has come or nothing moves. */
   press(bleederId: string, gaugeMPa: number, ml: number, pinHeld = true): CameOut {
     const way = this.wayOf(bleederId);
-    const holds = pinHeld ? 0 : Math.max(0, ...way.legs.map(({ pipe }) => this.#pipes[pipe]!.pipe.holdsMPa ?? 0));
+    const holds = pinHeld
+      ? 0
+      : Math.max(0, ...way.legs.map(({ pipe }) => this.#pipes[pipe]!.pipe.holdsMPa ?? 0));
     const driveMPa = gaugeMPa + this.headOf(bleederId);
     let [airMl, fluidMl, seconds] = [0, 0, 0];
     if (driveMPa <= Math.max(holds, 1e-6)) return { airMl, fluidMl, seconds };
@@ -158,7 +176,11 @@ export class AirSim {
           swelled += part;
         }
     for (const [at, held] of this.#held)
-      if (at !== own && held > 0 && (this.#touching.get(at) ?? []).some((pipe) => this.#reaches(pipe, on))) {
+      if (
+        at !== own &&
+        held > 0 &&
+        (this.#touching.get(at) ?? []).some((pipe) => this.#reaches(pipe, on))
+      ) {
         const part = (held * share) / 2;
         this.#held.set(at, held - part);
         swelled += part;
@@ -243,7 +265,10 @@ export class AirSim {
     };
     this.#flow(flow, seconds, (dt) => {
       const held = this.#held.get(at)!;
-      const out = Math.min(flow.mlPerS * dt, Math.max(0, held - Math.min(trapMl, this.#cavity.get(at)!)));
+      const out = Math.min(
+        flow.mlPerS * dt,
+        Math.max(0, held - Math.min(trapMl, this.#cavity.get(at)!)),
+      );
       this.#held.set(at, held - out);
       this.outMl += out;
       airMl += out;
@@ -329,7 +354,10 @@ export class AirSim {
       const climb = dir * pipe.climbMmS(slug) * pipe.mlPerMm;
       const to = along + (flow.mlPerS + climb) * dt;
       // What climbs back against the flow goes up out of the leg where that leads up.
-      const taken = to < 0 && k > 0 ? this.#accept(dir === 1 ? pipe.pipe.from : pipe.pipe.to, Math.min(-to, slug.ml), i) : 0;
+      const taken =
+        to < 0 && k > 0
+          ? this.#accept(dir === 1 ? pipe.pipe.from : pipe.pipe.to, Math.min(-to, slug.ml), i)
+          : 0;
       this.#deliver(flow, k, Math.max(0, to), Math.max(0, to) + slug.ml - taken);
     }
   }
@@ -381,10 +409,14 @@ export class AirSim {
       if (i === from) continue;
       const pipe = this.#pipes[i]!;
       const dir = pipe.pipe.from === at ? 1 : -1;
-      const mouth: Slug = { at: dir === 1 ? 0 : Math.max(0, pipe.ml - ml), ml: Math.min(ml, pipe.ml) };
+      const mouth: Slug = {
+        at: dir === 1 ? 0 : Math.max(0, pipe.ml - ml),
+        ml: Math.min(ml, pipe.ml),
+      };
       const speed = dir * pipe.climbMmS(mouth);
       const room = pipe.roomIn(dir);
-      if (speed > STILL_MM_S && room > TOUCH_ML && (!best || speed > best.speed)) best = { pipe, dir, speed, room };
+      if (speed > STILL_MM_S && room > TOUCH_ML && (!best || speed > best.speed))
+        best = { pipe, dir, speed, room };
     }
     if (!best) return 0;
     const taken = Math.min(ml, best.room);
@@ -409,4 +441,5 @@ interface Flow {
 
 const opposite = (dir: 1 | -1): 1 | -1 => (dir === 1 ? -1 : 1);
 /** A way passed the other way round. */
-const turned = (legs: readonly Leg[]): Leg[] => legs.toReversed().map(({ pipe, dir }) => ({ pipe, dir: opposite(dir) }));
+const turned = (legs: readonly Leg[]): Leg[] =>
+  legs.toReversed().map(({ pipe, dir }) => ({ pipe, dir: opposite(dir) }));

@@ -5,7 +5,16 @@ import type { AirPipe } from './network.ts';
 import { SlugPipe, type Slug } from './slugs.ts';
 
 /** A straight pipe of 1 m from a height to another, mm. */
-const straight = (fromMm: number, toMm: number, boreMm = 4.75): AirPipe => ({ id: 'p', from: 'a', to: 'b', boreMm, profile: [[0, fromMm], [1000, toMm]] }); // prettier-ignore
+const straight = (fromMm: number, toMm: number, boreMm = 4.75): AirPipe => ({
+  id: 'p',
+  from: 'a',
+  to: 'b',
+  boreMm,
+  profile: [
+    [0, fromMm],
+    [1000, toMm],
+  ],
+});
 const wet = (pipe: AirPipe, ...slugs: Slug[]): SlugPipe => {
   const made = new SlugPipe(pipe, GLYCOL_FLUID, false);
   made.slugs = slugs;
@@ -39,7 +48,14 @@ describe('air in one pipe', () => {
     expect(up.roomIn(-1)).toBeCloseTo(0, 9);
   });
   test('its slope is the mean under it: on a hump it goes to the top from either side', () => {
-    const hump: AirPipe = { ...straight(0, 0, 6.35), profile: [[0, 0], [500, 200], [1000, 0]] }; // prettier-ignore
+    const hump: AirPipe = {
+      ...straight(0, 0, 6.35),
+      profile: [
+        [0, 0],
+        [500, 200],
+        [1000, 0],
+      ],
+    };
     for (const at of [2, 24]) {
       const pipe = wet(hump, { at, ml: 0.5 });
       const before = Math.abs(at + 0.25 - pipe.ml / 2);
@@ -62,7 +78,13 @@ describe('air in one pipe', () => {
     expect(pipe.airMl + given).toBeCloseTo(2, 12);
   });
   test('slugs thrown in anywhere are set side by side, and nothing is made or lost', () => {
-    const thrown = fc.array(fc.record({ at: fc.double({ min: -5, max: 25, noNaN: true }), ml: fc.double({ min: 0, max: 6, noNaN: true }) }), { minLength: 1, maxLength: 8 }); // prettier-ignore
+    const thrown = fc.array(
+      fc.record({
+        at: fc.double({ min: -5, max: 25, noNaN: true }),
+        ml: fc.double({ min: 0, max: 6, noNaN: true }),
+      }),
+      { minLength: 1, maxLength: 8 },
+    );
     fc.assert(
       fc.property(thrown, fc.constantFrom(1 as const, -1 as const), (slugs, dir) => {
         const pipe = wet(straight(0, 1000), ...slugs.map((slug) => ({ ...slug })));

@@ -73,9 +73,13 @@ export class SlugPipe {
   /** Sets slugs that lie over one another side by side, on along a direction; takes away what goes over that end, and says how much. */
   settle(dir: 1 | -1): number {
     const [only] = this.slugs;
-    if (!only || (this.slugs.length === 1 && only.at >= 0 && only.at + only.ml <= this.ml)) return 0;
+    if (!only || (this.slugs.length === 1 && only.at >= 0 && only.at + only.ml <= this.ml))
+      return 0;
     const turn = ({ at, ml }: Slug): Slug => ({ at: dir === 1 ? at : this.ml - at - ml, ml });
-    const settled = gathered(this.slugs.map(turn).sort((a, b) => a.at - b.at), JOIN_MM * this.mlPerMm); // prettier-ignore
+    const settled = gathered(
+      this.slugs.map(turn).sort((a, b) => a.at - b.at),
+      JOIN_MM * this.mlPerMm,
+    );
     const last = settled.at(-1)!;
     if (last.at < 0) last.at = 0;
     const over = Math.min(last.ml, Math.max(0, last.at + last.ml - this.ml));
@@ -97,12 +101,18 @@ export class SlugPipe {
       for (const k of order) {
         const slug = this.slugs[k]!;
         const beside = this.slugs[k + dir];
-        const room = dir === 1 ? (beside ? beside.at : this.ml) - slug.at - slug.ml : slug.at - (beside ? beside.at + beside.ml : 0);
+        const room =
+          dir === 1
+            ? (beside ? beside.at : this.ml) - slug.at - slug.ml
+            : slug.at - (beside ? beside.at + beside.ml : 0);
         const go = Math.abs(speeds[k]!);
         slug.at += dir * Math.min(go, Math.max(0, room));
         if (Math.min(go, room) > TOUCH_ML) moved = true;
         if (beside || go <= room) continue;
-        const taken = accept(dir === 1 ? this.pipe.to : this.pipe.from, Math.min(go - Math.max(0, room), slug.ml));
+        const taken = accept(
+          dir === 1 ? this.pipe.to : this.pipe.from,
+          Math.min(go - Math.max(0, room), slug.ml),
+        );
         slug.ml -= taken;
         // What has gone up is followed by the rest.
         if (dir === 1) slug.at += taken;
@@ -111,7 +121,7 @@ export class SlugPipe {
     }
     if (moved) this.gather();
     return moved;
-  } // prettier-ignore
+  }
 }
 
 /** Slugs in their order, those that touch or nearly do as one where their middle is. */

@@ -9,11 +9,20 @@ import { bleed, bottleMl, type BleedInput } from './index.ts';
  * Fill 22 + 5 + 8 + 12 + 150 = 197; with 141 of flushing 338, so a bottle of 500.
  */
 const REAR: BleedInput = {
-  pipes: [{ from: 'mc', to: 'tee', lengthMm: 2600, volumeMl: 22 }, { from: 'rl', to: 'tee', lengthMm: 620, volumeMl: 5 }, { from: 'tee', to: 'rr', lengthMm: 905, volumeMl: 8 }],
+  pipes: [
+    { from: 'mc', to: 'tee', lengthMm: 2600, volumeMl: 22 },
+    { from: 'rl', to: 'tee', lengthMm: 620, volumeMl: 5 },
+    { from: 'tee', to: 'rr', lengthMm: 905, volumeMl: 8 },
+  ],
   outlets: ['mc'],
-  bleeders: [{ id: 'RL', at: 'rl', cavityMl: 6 }, { id: 'RR', at: 'rr', cavityMl: 6 }],
-  school: 'farthest-first', wetMl: 150, purge: 3,
-}; // prettier-ignore
+  bleeders: [
+    { id: 'RL', at: 'rl', cavityMl: 6 },
+    { id: 'RR', at: 'rr', cavityMl: 6 },
+  ],
+  school: 'farthest-first',
+  wetMl: 150,
+  purge: 3,
+};
 const faultOf = (input: BleedInput): InputError => {
   try {
     bleed(input);
@@ -27,23 +36,40 @@ const faultOf = (input: BleedInput): InputError => {
 describe('order and amounts of bleeding', () => {
   test('the hand-worked rear circuit', () => {
     expect(bleed(REAR)).toEqual({
-      order: [{ id: 'RR', pathMm: 3505, pathMl: 36, flushMl: 108 }, { id: 'RL', pathMm: 3220, pathMl: 33, flushMl: 33 }],
-      fillMl: 197, buyMl: 500,
-    }); // prettier-ignore
+      order: [
+        { id: 'RR', pathMm: 3505, pathMl: 36, flushMl: 108 },
+        { id: 'RL', pathMm: 3220, pathMl: 33, flushMl: 33 },
+      ],
+      fillMl: 197,
+      buyMl: 500,
+    });
   });
 
   test('schools', () => {
-    expect(bleed({ ...REAR, school: 'nearest-first' }).order.map((s) => s.id)).toEqual(['RL', 'RR']);
-    expect(bleed({ ...REAR, school: 'as-listed', listed: ['RL', 'RR'] }).order.map((s) => s.flushMl)).toEqual([99, 42]);
+    expect(bleed({ ...REAR, school: 'nearest-first' }).order.map((s) => s.id)).toEqual([
+      'RL',
+      'RR',
+    ]);
+    expect(
+      bleed({ ...REAR, school: 'as-listed', listed: ['RL', 'RR'] }).order.map((s) => s.flushMl),
+    ).toEqual([99, 42]);
     const even = { ...REAR, pipes: REAR.pipes.map((p) => ({ ...p, lengthMm: 700 })) };
     expect(bleed(even).order.map((s) => s.id)).toEqual(['RR', 'RL']);
-    expect(bleed({ ...even, school: 'nearest-first' }).order.map((s) => s.id)).toEqual(['RR', 'RL']);
+    expect(bleed({ ...even, school: 'nearest-first' }).order.map((s) => s.id)).toEqual([
+      'RR',
+      'RL',
+    ]);
   });
 
   test('the sum of all flushes is independent of the order (each pipe is flushed once)', () => {
     fc.assert(
       fc.property(fc.shuffledSubarray(['RL', 'RR'], { minLength: 2 }), (listed) => {
-        expect(bleed({ ...REAR, school: 'as-listed', listed }).order.reduce((sum, s) => sum + s.flushMl, 0)).toBeCloseTo(141, 9);
+        expect(
+          bleed({ ...REAR, school: 'as-listed', listed }).order.reduce(
+            (sum, s) => sum + s.flushMl,
+            0,
+          ),
+        ).toBeCloseTo(141, 9);
       }),
     );
   });
@@ -59,7 +85,9 @@ describe('order and amounts of bleeding', () => {
   });
 
   test('bottles', () =>
-    expect([1, 250, 250.1, 500, 501, 1000, 1000.5, 2001].map(bottleMl)).toEqual([250, 250, 500, 500, 1000, 1000, 2000, 3000]));
+    expect([1, 250, 250.1, 500, 501, 1000, 1000.5, 2001].map(bottleMl)).toEqual([
+      250, 250, 500, 500, 1000, 1000, 2000, 3000,
+    ]));
 
   test.each<[string, Partial<BleedInput>, string, RegExp]>([
     [
@@ -74,10 +102,25 @@ describe('order and amounts of bleeding', () => {
       'bleeders[0].at',
       /No pipe brings fluid to FL/,
     ],
-    ['a bleeder fed twice', { outlets: ['mc', 'rl'] }, 'bleeders[0].at', /fed from two outlets, mc and rl/],
-    ['a list that names nobody', { school: 'as-listed', listed: ['RL', 'XX'] }, 'listed[1]', /no bleeder "XX"/],
+    [
+      'a bleeder fed twice',
+      { outlets: ['mc', 'rl'] },
+      'bleeders[0].at',
+      /fed from two outlets, mc and rl/,
+    ],
+    [
+      'a list that names nobody',
+      { school: 'as-listed', listed: ['RL', 'XX'] },
+      'listed[1]',
+      /no bleeder "XX"/,
+    ],
     ['a list with one twice', { school: 'as-listed', listed: ['RL', 'RL'] }, 'listed[1]', /twice/],
-    ['a list that is not complete', { school: 'as-listed', listed: ['RL'] }, 'listed', /"RR" is not in the list/],
+    [
+      'a list that is not complete',
+      { school: 'as-listed', listed: ['RL'] },
+      'listed',
+      /"RR" is not in the list/,
+    ],
     ['no list', { school: 'as-listed' }, 'listed', /needs its list/],
   ])('refuses %s', (_, change, path, sentence) => {
     const fault = faultOf({ ...REAR, ...change });
@@ -88,7 +131,11 @@ describe('order and amounts of bleeding', () => {
 
 describe('fluid in tube', () => {
   // 3/16 x 0.028 in: bore 3.340 mm, 8.76 mL/m, 2.67 mL/ft; 1/4 x 0.028 in: 19.07 mL/m. Arithmetic: π/4·bore².
-  test.each([['3-16-steel', 1000, 8.76], ['3-16-copper-nickel', 304.8, 2.67], ['1-4-stainless', 1000, 19.07]])('%s', (id, lengthMm, ml) => {
+  test.each([
+    ['3-16-steel', 1000, 8.76],
+    ['3-16-copper-nickel', 304.8, 2.67],
+    ['1-4-stainless', 1000, 19.07],
+  ])('%s', (id, lengthMm, ml) => {
     expect(tubeVolumeMl(tubeById(id)!, lengthMm)).toBeCloseTo(ml, 2);
-  }); // prettier-ignore
+  });
 });

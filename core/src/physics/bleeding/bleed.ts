@@ -59,7 +59,10 @@ function refuseLoops(pipes: readonly Pipe[]): void {
   for (const [i, pipe] of pipes.entries()) {
     const [a, b] = [rootOf(pipe.from), rootOf(pipe.to)];
     if (a === b)
-      throw new InputError(`pipes[${i}]`, `The pipe from ${pipe.from} to ${pipe.to} closes a loop: fluid would have two ways.`);
+      throw new InputError(
+        `pipes[${i}]`,
+        `The pipe from ${pipe.from} to ${pipe.to} closes a loop: fluid would have two ways.`,
+      );
     parent.set(a, b);
   }
 }
@@ -94,11 +97,16 @@ function reaches(pipes: readonly Pipe[], outlets: readonly string[]): Map<string
   return found;
 }
 
-function listedRank(listed: readonly string[] | undefined, bleeders: readonly Bleeder[]): Map<string, number> {
-  if (!listed) throw new InputError('listed', 'The order as listed needs its list: each bleeder once.');
+function listedRank(
+  listed: readonly string[] | undefined,
+  bleeders: readonly Bleeder[],
+): Map<string, number> {
+  if (!listed)
+    throw new InputError('listed', 'The order as listed needs its list: each bleeder once.');
   const rank = new Map<string, number>();
   for (const [i, id] of listed.entries()) {
-    if (!bleeders.some((b) => b.id === id)) throw new InputError(`listed[${i}]`, `There is no bleeder "${id}".`);
+    if (!bleeders.some((b) => b.id === id))
+      throw new InputError(`listed[${i}]`, `There is no bleeder "${id}".`);
     if (rank.has(id)) throw new InputError(`listed[${i}]`, `"${id}" is listed twice.`);
     rank.set(id, i);
   }
@@ -107,7 +115,8 @@ function listedRank(listed: readonly string[] | undefined, bleeders: readonly Bl
   return rank;
 }
 
-const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+const sum = (values: readonly number[]): number =>
+  values.reduce((total, value) => total + value, 0);
 
 /**
  * In what order to bleed, how much to push through each bleeder, and how much fluid to buy.
@@ -115,13 +124,24 @@ const sum = (values: readonly number[]): number => values.reduce((total, value) 
  * pipes have no direction. Throws InputError at a loop, and at a bleeder fed by none or by two outlets.
  * Source: common practice; the maker's sheet wins where there is one.
  */
-export function bleed({ pipes, outlets, bleeders, school, listed, wetMl = 0, purge = DEFAULT_PURGE }: BleedInput): BleedPlan {
+export function bleed({
+  pipes,
+  outlets,
+  bleeders,
+  school,
+  listed,
+  wetMl = 0,
+  purge = DEFAULT_PURGE,
+}: BleedInput): BleedPlan {
   refuseLoops(pipes);
   const found = reaches(pipes, outlets);
   const rows = bleeders.map((bleeder, i) => {
     const reach = found.get(bleeder.at) ?? [];
     if (reach.length === 0)
-      throw new InputError(`bleeders[${i}].at`, `No pipe brings fluid to ${bleeder.id} (at ${bleeder.at}).`);
+      throw new InputError(
+        `bleeders[${i}].at`,
+        `No pipe brings fluid to ${bleeder.id} (at ${bleeder.at}).`,
+      );
     if (reach.length > 1)
       throw new InputError(
         `bleeders[${i}].at`,
@@ -147,7 +167,12 @@ export function bleed({ pipes, outlets, bleeders, school, listed, wetMl = 0, pur
   const order = rows.map(({ bleeder, path, pathMm, pathMl }): BleedStep => {
     const fresh = path.filter((k) => !flushed.has(k));
     fresh.forEach((k) => flushed.add(k));
-    return { id: bleeder.id, pathMm, pathMl, flushMl: purge * (bleeder.cavityMl + sum(fresh.map((k) => pipes[k]!.volumeMl))) };
+    return {
+      id: bleeder.id,
+      pathMm,
+      pathMl,
+      flushMl: purge * (bleeder.cavityMl + sum(fresh.map((k) => pipes[k]!.volumeMl))),
+    };
   });
   const fillMl = sum(pipes.map((p) => p.volumeMl)) + sum(bleeders.map((b) => b.cavityMl)) + wetMl;
   return { order, fillMl, buyMl: bottleMl(fillMl + sum(order.map((step) => step.flushMl))) };

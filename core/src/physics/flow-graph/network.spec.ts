@@ -2,11 +2,30 @@ import fc from 'fast-check';
 import type Graph from 'graphology';
 import { MultiUndirectedGraph } from 'graphology';
 import { connectedComponents } from 'graphology-components';
-import { components, ductsAt, loopIn, networkOf, reach, underPressure, wayOf, type Duct } from './index.ts';
+import {
+  components,
+  ductsAt,
+  loopIn,
+  networkOf,
+  reach,
+  underPressure,
+  wayOf,
+  type Duct,
+} from './index.ts';
 
-const tube = (from: string, to: string, supplies = false): Duct => ({ id: `${from}${to}`, kind: 'tube', from, to, supplies });
+const tube = (from: string, to: string, supplies = false): Duct => ({
+  id: `${from}${to}`,
+  kind: 'tube',
+  from,
+  to,
+  supplies,
+});
 const port = fc.integer({ min: 0, max: 30 }).map((n) => `p${n}`);
-const ducts = fc.array(fc.tuple(port, port, fc.boolean()), { maxLength: 40 }).map((list) => list.map(([from, to, supplies], i) => ({ ...tube(from, to, supplies), id: `d${i}` }))); // prettier-ignore
+const ducts = fc
+  .array(fc.tuple(port, port, fc.boolean()), { maxLength: 40 })
+  .map((list) =>
+    list.map(([from, to, supplies], i) => ({ ...tube(from, to, supplies), id: `d${i}` })),
+  );
 const ports = Array.from({ length: 31 }, (_, i) => `p${i}`);
 
 /** The same network in a library of the registry. */
@@ -27,7 +46,8 @@ describe('a network, against graphology', () => {
           const ours = ports.map((name) => group[network.index.get(name)!]!);
           const theirs = connectedComponents(graphOf(through ? list.filter(through) : list));
           expect(new Set(ours).size).toBe(theirs.length);
-          for (const joined of theirs) expect(new Set(joined.map((name) => ours[ports.indexOf(name)])).size).toBe(1);
+          for (const joined of theirs)
+            expect(new Set(joined.map((name) => ours[ports.indexOf(name)])).size).toBe(1);
         }
       }),
     );
@@ -37,14 +57,18 @@ describe('a network, against graphology', () => {
       fc.property(ducts, port, (list, from) => {
         const network = networkOf(ports, list);
         const reached = reach(network, [from], underPressure);
-        const own = connectedComponents(graphOf(list.filter(underPressure))).find((joined) => joined.includes(from))!;
+        const own = connectedComponents(graphOf(list.filter(underPressure))).find((joined) =>
+          joined.includes(from),
+        )!;
         expect([...reached.keys()].sort()).toEqual([...own].sort());
         for (const step of reached.values()) {
           const way = wayOf(step);
           expect([way[0]!.port, way.at(-1)!.port]).toEqual([from, step.port]);
           way
             .slice(1)
-            .forEach(({ port: to, duct }, i) => expect([duct!.from, duct!.to].sort()).toEqual([way[i]!.port, to].sort()));
+            .forEach(({ port: to, duct }, i) =>
+              expect([duct!.from, duct!.to].sort()).toEqual([way[i]!.port, to].sort()),
+            );
         }
       }),
     );
@@ -80,6 +104,10 @@ describe('small networks', () => {
   });
   test('the way with the fewest ducts is the one that is told', () => {
     const network = networkOf([], [tube('m', 'x'), tube('x', 'y'), tube('y', 'c'), tube('x', 'c')]);
-    expect(wayOf(reach(network, ['m']).get('c')!).map(({ port: at }) => at)).toEqual(['m', 'x', 'c']);
+    expect(wayOf(reach(network, ['m']).get('c')!).map(({ port: at }) => at)).toEqual([
+      'm',
+      'x',
+      'c',
+    ]);
   });
 });

@@ -54,7 +54,9 @@ export function networkOf(named: Iterable<string>, ducts: readonly Duct[]): Netw
 /** Ducts at a port. */
 export function ductsAt({ index, first, touching, ducts }: Network, port: string): Duct[] {
   const i = index.get(port);
-  return i === undefined ? [] : [...touching.subarray(first[i], first[i + 1])].map((k) => ducts[k]!);
+  return i === undefined
+    ? []
+    : [...touching.subarray(first[i], first[i + 1])].map((k) => ducts[k]!);
 }
 export const otherEnd = ({ from, to }: Duct, port: string): string => (from === port ? to : from);
 
@@ -88,9 +90,14 @@ export interface Step {
   readonly before: Step | null;
 }
 /** What is reached from some ports by the fewest ducts, nearest first, each port with the way that led there. */
-export function reach(network: Network, from: Iterable<string>, through: Through = anyDuct): ReadonlyMap<string, Step> {
+export function reach(
+  network: Network,
+  from: Iterable<string>,
+  through: Through = anyDuct,
+): ReadonlyMap<string, Step> {
   const found = new Map<string, Step>();
-  for (const port of from) if (network.index.has(port)) found.set(port, { port, duct: null, before: null });
+  for (const port of from)
+    if (network.index.has(port)) found.set(port, { port, duct: null, before: null });
   for (const step of found.values())
     for (const duct of ductsAt(network, step.port)) {
       const port = otherEnd(duct, step.port);

@@ -14,9 +14,14 @@ import {
 } from './types.ts';
 
 /** Push on the master from the foot: lever, efficiency and what the booster adds until its vacuum is used up. */
-export function pushN({ forceN, ratio, efficiency }: Omit<Pedal, 'strokeMm'>, booster?: Booster | null): number {
+export function pushN(
+  { forceN, ratio, efficiency }: Omit<Pedal, 'strokeMm'>,
+  booster?: Booster | null,
+): number {
   const lever = forceN * ratio * efficiency;
-  const assist = booster ? Math.min((booster.gain - 1) * lever, (booster.vacuumKPa * booster.diaphragmMm2) / 1000) : 0;
+  const assist = booster
+    ? Math.min((booster.gain - 1) * lever, (booster.vacuumKPa * booster.diaphragmMm2) / 1000)
+    : 0;
   return lever + assist;
 }
 
@@ -28,13 +33,19 @@ export const pastValve = (pMPa: number, valve?: RearValve | null): number =>
 export const pressurePerN = (master: Master): Axles<number> =>
   master.kind === 'tandem'
     ? { front: 1 / boreArea(master.boreMm), rear: 1 / boreArea(master.boreMm) }
-    : { front: master.frontShare / boreArea(master.frontBoreMm), rear: (1 - master.frontShare) / boreArea(master.rearBoreMm) };
+    : {
+        front: master.frontShare / boreArea(master.frontBoreMm),
+        rear: (1 - master.frontShare) / boreArea(master.rearBoreMm),
+      };
 
 /** Force at the road of an axle's two wheels for each MPa. Source: disc 2·µ·p·A·r, drum p·A·C·r. */
 export function forcePerMPa(brake: Brake, tyreRadiusMm: number): number {
   const torque =
     brake.kind === 'disc'
-      ? 2 * brake.padMu * brake.pistonsMm.reduce((sum, d) => sum + boreArea(d), 0) * brake.effectiveRadiusMm
+      ? 2 *
+        brake.padMu *
+        brake.pistonsMm.reduce((sum, d) => sum + boreArea(d), 0) *
+        brake.effectiveRadiusMm
       : boreArea(brake.cylinderMm) * brake.brakeFactor * brake.drumRadiusMm;
   return (2 * torque) / tyreRadiusMm;
 }
@@ -64,8 +75,12 @@ type Balance = Pick<SizeInput, 'vehicle' | 'master' | 'front' | 'rear' | 'rearVa
 /** What a push on the master does at the road. */
 export function braking(input: Balance, push: number): Braking {
   const per = pressurePerN(input.master);
-  const pressureMPa = { front: per.front * push, rear: pastValve(per.rear * push, input.rearValve) };
-  const force = (axle: Axle): number => pressureMPa[axle] * forcePerMPa(input[axle], input.vehicle.tyreRadiusMm[axle]);
+  const pressureMPa = {
+    front: per.front * push,
+    rear: pastValve(per.rear * push, input.rearValve),
+  };
+  const force = (axle: Axle): number =>
+    pressureMPa[axle] * forcePerMPa(input[axle], input.vehicle.tyreRadiusMm[axle]);
   const forceN = { front: force('front'), rear: force('rear') };
   const z = (forceN.front + forceN.rear) / weightN(input.vehicle);
   const loadN = loadsN(input.vehicle, z);
@@ -75,7 +90,8 @@ export function braking(input: Balance, push: number): Braking {
 
 /** The least push at which an axle uses `mu`; adhesion rises steadily with the push. Infinity where it never does. */
 function pushToUse(input: Balance, axle: Axle, mu: number): number {
-  const reached = (push: number): boolean => (braking(input, push).adhesion[axle] ?? Infinity) >= mu;
+  const reached = (push: number): boolean =>
+    (braking(input, push).adhesion[axle] ?? Infinity) >= mu;
   let high = 1;
   while (!reached(high)) {
     high *= 2;
@@ -97,7 +113,8 @@ const TOGETHER = 0.005;
 export function locksFirst(input: Balance, mu: number = DEFAULT_MU): Axle | 'together' {
   const at = { front: pushToUse(input, 'front', mu), rear: pushToUse(input, 'rear', mu) };
   const first: Axle = at.front <= at.rear ? 'front' : 'rear';
-  const other = braking(input, at[first]).adhesion[first === 'front' ? 'rear' : 'front'] ?? Infinity;
+  const other =
+    braking(input, at[first]).adhesion[first === 'front' ? 'rear' : 'front'] ?? Infinity;
   return Math.abs(other - mu) <= TOGETHER * mu ? 'together' : first;
 }
 
@@ -129,7 +146,14 @@ export function balancePointZ(input: Balance): number | null {
   const pieces = [
     { from: 0, to: knee, base: 0, slope: r * per.rear },
     ...(rearValve
-      ? [{ from: knee, to: Infinity, base: r * rearValve.kneeMPa * (1 - rearValve.slope), slope: r * rearValve.slope * per.rear }]
+      ? [
+          {
+            from: knee,
+            to: Infinity,
+            base: r * rearValve.kneeMPa * (1 - rearValve.slope),
+            slope: r * rearValve.slope * per.rear,
+          },
+        ]
       : []),
   ];
   for (const { from, to, base, slope } of pieces) {

@@ -30,7 +30,8 @@ export function clutch({
   takenMl,
 }: ClutchInput): ClutchSize {
   const strokeMm = Math.min(masterStrokeMm, pedal.strokeMm / pedal.ratio);
-  const slaveStrokeMm = Math.max(0, boreArea(masterBoreMm) * strokeMm - takenMl * 1000) / boreArea(slaveBoreMm);
+  const slaveStrokeMm =
+    Math.max(0, boreArea(masterBoreMm) * strokeMm - takenMl * 1000) / boreArea(slaveBoreMm);
   const pressureMPa = bearingLoadN / forkRatio / boreArea(slaveBoreMm);
   return {
     slaveStrokeMm,

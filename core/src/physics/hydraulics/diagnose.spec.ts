@@ -5,7 +5,10 @@ import { diagnose } from './index.ts';
 describe('is it air, or is it flexing', () => {
   const PRESSURES = [0.05, 0.1, 0.2, 0.5, 1, 2, 4, 7];
   const readings = (t0: number, flex: number, air: number, from = 0) =>
-    PRESSURES.slice(from).map((p) => ({ pressureMPa: p, travelMm: t0 + flex * p + air * (1 - 0.101325 / (0.101325 + p)) }));
+    PRESSURES.slice(from).map((p) => ({
+      pressureMPa: p,
+      travelMm: t0 + flex * p + air * (1 - 0.101325 / (0.101325 + p)),
+    }));
   const judge = (t0: number, flex: number, air: number, travelSigmaMm = 0.3, from = 0) =>
     diagnose({ ratio: 6, boreMm: 22.22, travelSigmaMm, points: readings(t0, flex, air, from) });
 
@@ -19,7 +22,7 @@ describe('is it air, or is it flexing', () => {
           const found = judge(t0, flex, air);
           expect(found.t0Mm).toBeCloseTo(t0, 6);
           expect(found.flexMmPerMPa).toBeCloseTo(flex, 6);
-          expect(found.airMl).toBeCloseTo((air / 6) * ((Math.PI / 4) * 22.22 ** 2) / 1000, 6); // prettier-ignore
+          expect(found.airMl).toBeCloseTo(((air / 6) * ((Math.PI / 4) * 22.22 ** 2)) / 1000, 6);
         },
       ),
     );
@@ -36,7 +39,10 @@ describe('is it air, or is it flexing', () => {
       missing: expect.stringMatching(/under 0.4 MPa: the lowest reading is 1/),
     });
   });
-  test.each([[3, 'points'], [4, 'points']])('refuses %i readings of too few pressures', (count, path) => {
+  test.each([
+    [3, 'points'],
+    [4, 'points'],
+  ])('refuses %i readings of too few pressures', (count, path) => {
     const points = Array.from({ length: count }, (_, i) => ({ pressureMPa: i % 2, travelMm: i }));
     try {
       diagnose({ ratio: 6, boreMm: 22, points });
@@ -44,5 +50,5 @@ describe('is it air, or is it flexing', () => {
     } catch (error) {
       expect((error as InputError).path).toBe(path);
     }
-  }); // prettier-ignore
+  });
 });

@@ -27,10 +27,18 @@ const LIMITS = { firmMm: 15, freePlayMm: 25, doubtMm: 10 };
 const squeezed = (pMPa: number): number => 1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + pMPa);
 
 /** Least squares of n×3 by Gram–Schmidt, twice for its rounding: the three unknowns and the inverse of the normal matrix's diagonal. */
-function fit(rows: readonly (readonly [number, number, number])[], right: readonly number[]): { x: number[]; inverse: number[] } {
+function fit(
+  rows: readonly (readonly [number, number, number])[],
+  right: readonly number[],
+): { x: number[]; inverse: number[] } {
   const q = [0, 1, 2].map((k) => rows.map((row) => row[k]!));
-  const r = [[0, 0, 0], [0, 0, 0], [0, 0, 0]]; // prettier-ignore
-  const dot = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, v, i) => sum + v * b[i]!, 0);
+  const r = [
+    [0, 0, 0],
+    [0, 0, 0],
+    [0, 0, 0],
+  ];
+  const dot = (a: readonly number[], b: readonly number[]): number =>
+    a.reduce((sum, v, i) => sum + v * b[i]!, 0);
   for (let k = 0; k < 3; k++) {
     for (let pass = 0; pass < 2; pass++) {
       for (let j = 0; j < k; j++) {
@@ -46,12 +54,20 @@ function fit(rows: readonly (readonly [number, number, number])[], right: readon
   const solve = (b: readonly number[]): number[] => {
     const x = [0, 0, 0];
     for (let k = 2; k >= 0; k--)
-      x[k] = (b[k]! - [0, 1, 2].slice(k + 1).reduce((sum, j) => sum + r[k]![j]! * x[j]!, 0)) / r[k]![k]!;
+      x[k] =
+        (b[k]! - [0, 1, 2].slice(k + 1).reduce((sum, j) => sum + r[k]![j]! * x[j]!, 0)) / r[k]![k]!;
     return x;
   };
   // (RᵀR)⁻¹ = R⁻¹·R⁻ᵀ: its diagonal is the squared rows of R⁻¹.
-  const columns = [[1, 0, 0], [0, 1, 0], [0, 0, 1]].map(solve); // prettier-ignore
-  return { x: solve(y), inverse: [0, 1, 2].map((k) => columns.reduce((sum, column) => sum + column[k]! ** 2, 0)) };
+  const columns = [
+    [1, 0, 0],
+    [0, 1, 0],
+    [0, 0, 1],
+  ].map(solve);
+  return {
+    x: solve(y),
+    inverse: [0, 1, 2].map((k) => columns.reduce((sum, column) => sum + column[k]! ** 2, 0)),
+  };
 }
 
 /**
@@ -60,13 +76,22 @@ function fit(rows: readonly (readonly [number, number, number])[], right: readon
  * Source: isothermal air and linear flex; ordinary least squares.
  */
 export function diagnose({ ratio, boreMm, travelSigmaMm = 0, points }: DiagnoseInput): Diagnosis {
-  if (points.length < 4) throw new InputError('points', `Four readings are the least; there are ${points.length}.`);
+  if (points.length < 4)
+    throw new InputError('points', `Four readings are the least; there are ${points.length}.`);
   const pressures = new Set(points.map((p) => p.pressureMPa));
-  if (pressures.size < 3) throw new InputError('points', `Three different pressures are the least; there are ${pressures.size}.`);
-  const { x, inverse } = fit(points.map((p) => [1, p.pressureMPa, squeezed(p.pressureMPa)] as const), points.map((p) => p.travelMm)); // prettier-ignore
+  if (pressures.size < 3)
+    throw new InputError(
+      'points',
+      `Three different pressures are the least; there are ${pressures.size}.`,
+    );
+  const { x, inverse } = fit(
+    points.map((p) => [1, p.pressureMPa, squeezed(p.pressureMPa)] as const),
+    points.map((p) => p.travelMm),
+  );
   const [t0Mm, flexMmPerMPa, a] = x as [number, number, number];
   const squares = points.reduce(
-    (sum, p) => sum + (p.travelMm - t0Mm - flexMmPerMPa * p.pressureMPa - a * squeezed(p.pressureMPa)) ** 2,
+    (sum, p) =>
+      sum + (p.travelMm - t0Mm - flexMmPerMPa * p.pressureMPa - a * squeezed(p.pressureMPa)) ** 2,
     0,
   );
   const spread = Math.max(travelSigmaMm, Math.sqrt(squares / (points.length - 3)));
@@ -92,7 +117,10 @@ export function diagnose({ ratio, boreMm, travelSigmaMm = 0, points }: DiagnoseI
         : 'Read the travel again at 0.05 to 0.4 MPa and near 7 MPa: these readings scatter too much to part air from flex.';
     return { ...fitted, verdict: 'cannot-tell', missing };
   }
-  if (costs.flex + costs.air < LIMITS.firmMm) return { ...fitted, verdict: t0Mm > LIMITS.freePlayMm ? 'free-play' : 'firm' };
-  const worst = (Object.keys(costs) as (keyof typeof costs)[]).reduce((m, k) => (costs[k] > costs[m] ? k : m));
+  if (costs.flex + costs.air < LIMITS.firmMm)
+    return { ...fitted, verdict: t0Mm > LIMITS.freePlayMm ? 'free-play' : 'firm' };
+  const worst = (Object.keys(costs) as (keyof typeof costs)[]).reduce((m, k) =>
+    costs[k] > costs[m] ? k : m,
+  );
   return { ...fitted, verdict: worst };
 }

@@ -2,7 +2,15 @@ import { braking, loadsN, pushN } from './balance.ts';
 import { twinBoreMm, twinShare, type CircuitShare } from './circuits.ts';
 import { stoppingM, usableZ, type LeftRule } from './limits.ts';
 import { sumMl, takenMl } from './size.ts';
-import { AXLES, boreArea, DEFAULT_MU, GRAVITY_MS2, perAxle, type Axles, type SizeInput } from './types.ts';
+import {
+  AXLES,
+  boreArea,
+  DEFAULT_MU,
+  GRAVITY_MS2,
+  perAxle,
+  type Axles,
+  type SizeInput,
+} from './types.ts';
 
 /** What is left when something has failed, at the foot force that the vehicle's rule names. */
 export interface Failure {
@@ -26,14 +34,20 @@ export interface Failure {
 const CHAMBER_SHARE = 0.5;
 
 /** Deceleration by the brakes that are left, and the adhesion that the wheels with brakes then use, the most of both axles. */
-function leftAt(input: SizeInput, left: Axles<number>, push: number): { readonly z: number; readonly used: number; readonly pressureMPa: Axles<number> } {
+function leftAt(
+  input: SizeInput,
+  left: Axles<number>,
+  push: number,
+): { readonly z: number; readonly used: number; readonly pressureMPa: Axles<number> } {
   const { pressureMPa, forceN } = braking(input, push);
   const own = perAxle((axle) => left[axle] * forceN[axle]);
   const z = (own.front + own.rear) / (input.vehicle.massKg * GRAVITY_MS2);
   const loads = loadsN(input.vehicle, z);
-  const used = AXLES.map((axle) => (own[axle] > 0 ? (loads[axle] > 0 ? own[axle] / (left[axle] * loads[axle]) : Infinity) : 0));
+  const used = AXLES.map((axle) =>
+    own[axle] > 0 ? (loads[axle] > 0 ? own[axle] / (left[axle] * loads[axle]) : Infinity) : 0,
+  );
   return { z, used: Math.max(...used), pressureMPa };
-} // prettier-ignore
+}
 /** The greatest push up to `most` for which something still holds. */
 function greatest(most: number, holds: (push: number) => boolean): number {
   if (holds(most)) return most;
@@ -53,7 +67,11 @@ function greatest(most: number, holds: (push: number) => boolean): number {
  * push for the deceleration that the rule asks, where the foot gives that much. Source: statics of both,
  * loads from moments about the tyre contacts; chamber halves are common practice.
  */
-export function withFailed(given: SizeInput, { name, share }: CircuitShare, rule: LeftRule | null = null): Failure {
+export function withFailed(
+  given: SizeInput,
+  { name, share }: CircuitShare,
+  rule: LeftRule | null = null,
+): Failure {
   const footN = rule?.footMostN ?? given.pedal.forceN;
   const input = { ...given, pedal: { ...given.pedal, forceN: footN } };
   const left = perAxle((axle) => Math.max(0, 1 - share[axle]));
@@ -68,7 +86,19 @@ export function withFailed(given: SizeInput, { name, share }: CircuitShare, rule
     left,
     greatest(push, (one) => leftAt(input, left, one).z <= askedZ),
   );
-  const ml = perAxle((axle) => left[axle] * sumMl(takenMl(input[axle], input.lines[axle], input.fluid.bulkGPa, input.airMl[axle], asked.pressureMPa[axle]))); // prettier-ignore
+  const ml = perAxle(
+    (axle) =>
+      left[axle] *
+      sumMl(
+        takenMl(
+          input[axle],
+          input.lines[axle],
+          input.fluid.bulkGPa,
+          input.airMl[axle],
+          asked.pressureMPa[axle],
+        ),
+      ),
+  );
   const stroke = master.kind === 'tandem' ? tandemStroke(master, ml) : twinStroke(master, left, ml);
   const travelMm = stroke.mm * pedal.ratio;
   return {
@@ -89,7 +119,10 @@ interface Stroke {
 }
 function tandemStroke({ boreMm, strokeMm, deadMm }: MasterOf<'tandem'>, ml: Axles<number>): Stroke {
   const ownMm = (1000 * (ml.front + ml.rear)) / boreArea(boreMm);
-  return { mm: deadMm + ownMm + CHAMBER_SHARE * strokeMm, isOut: deadMm + ownMm > (1 - CHAMBER_SHARE) * strokeMm };
+  return {
+    mm: deadMm + ownMm + CHAMBER_SHARE * strokeMm,
+    isOut: deadMm + ownMm > (1 - CHAMBER_SHARE) * strokeMm,
+  };
 }
 /** The dead master runs to its end, the other takes what is left; both move the pedal by their share of the bar. */
 function twinStroke(master: MasterOf<'twin'>, left: Axles<number>, ml: Axles<number>): Stroke {
@@ -97,7 +130,10 @@ function twinStroke(master: MasterOf<'twin'>, left: Axles<number>, ml: Axles<num
   const alive: CircuitShare = { name: '', share: left };
   const ownMm = (1000 * (ml.front + ml.rear)) / boreArea(twinBoreMm(master, alive));
   const bar = twinShare(master, alive);
-  return { mm: deadMm + bar * ownMm + (1 - bar) * (strokeMm - deadMm), isOut: deadMm + ownMm > strokeMm };
+  return {
+    mm: deadMm + bar * ownMm + (1 - bar) * (strokeMm - deadMm),
+    isOut: deadMm + ownMm > strokeMm,
+  };
 }
 
 /** What the foot alone does when the booster gives nothing; null where there is none. */
@@ -107,9 +143,19 @@ export function withoutBooster(given: SizeInput, rule: LeftRule | null = null): 
   const input = { ...given, booster: null, pedal: { ...given.pedal, forceN: footN } };
   const brakes = braking(input, pushN(input.pedal));
   const z = usableZ(input);
-  return { failed: 'Booster', left: { front: 1, rear: 1 }, footN, pressureMPa: brakes.pressureMPa.front, z, locks: z < brakes.z - 1e-9, travelMm: 0, strokesOut: false };
-} // prettier-ignore
+  return {
+    failed: 'Booster',
+    left: { front: 1, rear: 1 },
+    footN,
+    pressureMPa: brakes.pressureMPa.front,
+    z,
+    locks: z < brakes.z - 1e-9,
+    travelMm: 0,
+    strokesOut: false,
+  };
+}
 
 /** Whether what is left is as much as the rule asks: by its distance, or by its mean deceleration. */
 export const isEnough = ({ z }: Failure, rule: LeftRule, buildUpS: number): boolean =>
-  stoppingM(rule.fromKmh, z, buildUpS) <= rule.mostM(rule.fromKmh) + 1e-9 || z * GRAVITY_MS2 >= rule.leastMs2 - 1e-9;
+  stoppingM(rule.fromKmh, z, buildUpS) <= rule.mostM(rule.fromKmh) + 1e-9 ||
+  z * GRAVITY_MS2 >= rule.leastMs2 - 1e-9;

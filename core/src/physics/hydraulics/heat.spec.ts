@@ -36,7 +36,8 @@ describe('heat of braking', () => {
     const power = (1500 * 9.80665 * (0.06 - 0.01) * (30 / 3.6) * 0.7) / 2;
     const loses = coolingWm2K('disc', 280, 30) * coolsM2('disc', rotor);
     let celsius = 20;
-    for (let t = 0; t < 720; t += 0.05) celsius += ((power - loses * (celsius - 20)) / (7 * 500)) * 0.05;
+    for (let t = 0; t < 720; t += 0.05)
+      celsius += ((power - loses * (celsius - 20)) / (7 * 500)) * 0.05;
     expect(peakC('hill')).toBeCloseTo(celsius, 1);
   });
   test('cooling is of the size that tables give: some tens of W/(m²·K) at town speed, more with speed, less for drums', () => {
@@ -48,7 +49,8 @@ describe('heat of braking', () => {
   });
   test('what is towed heats in proportion, and what passes its limit is named', () => {
     const towing = { ...input, massKg: 3000 };
-    for (const id of ['stop', 'repeated', 'hill']) expect(peakC(id, 0, towing) - 20).toBeCloseTo(2 * (peakC(id) - 20), 6);
+    for (const id of ['stop', 'repeated', 'hill'])
+      expect(peakC(id, 0, towing) - 20).toBeCloseTo(2 * (peakC(id) - 20), 6);
     const limit = (fadeC: number): HeatInput => ({
       ...input,
       axles: input.axles.map((axle) => ({ ...axle, rotor: { ...axle.rotor, fadeC } })),
@@ -58,7 +60,10 @@ describe('heat of braking', () => {
     expect(of('repeated', limit(front - 0.01)).axles[0]!.fades).toBe(true);
   });
   test('a trailer goes down the hill of its own rule, a van brakes every 55 s', () => {
-    expect(heating(input, 'trailer').map(({ name }) => name)).toEqual(['One stop from 150 km/h', '1.7 km down 7 % at 40 km/h']);
+    expect(heating(input, 'trailer').map(({ name }) => name)).toEqual([
+      'One stop from 150 km/h',
+      '1.7 km down 7 % at 40 km/h',
+    ]);
     expect(heating(input, 'heavy')[1]!.name).toMatch(/every 55 s/);
   });
 });

@@ -113,8 +113,18 @@ interface Hill {
   readonly grade: number;
   readonly source: string;
 }
-const HILL: Hill = { m: 6000, kmh: 30, grade: 0.06, source: 'UN R13 type II (from memory), no engine braking' };
-const TRAILER_HILL: Hill = { m: 1700, kmh: 40, grade: 0.07, source: 'UN R13 annex 4, trailers (from memory)' };
+const HILL: Hill = {
+  m: 6000,
+  kmh: 30,
+  grade: 0.06,
+  source: 'UN R13 type II (from memory), no engine braking',
+};
+const TRAILER_HILL: Hill = {
+  m: 1700,
+  kmh: 40,
+  grade: 0.07,
+  source: 'UN R13 annex 4, trailers (from memory)',
+};
 /** Mean speed between two of the repeated brakings over the speed they begin at: down to half, and up again. */
 const MEAN_SPEED = 0.75;
 const STEPS = 60;
@@ -128,9 +138,18 @@ const STEPS = 60;
 export function heating(input: HeatInput, category: Category): Heating[] {
   const { ambientC, massKg, topKmh, axles } = input;
   const wheels = axles.map(wheelOf);
-  const rises = (joules: number): number[] => wheels.map(({ joulesPerK, share }) => (joules * share) / joulesPerK);
-  const told = (id: Heating['id'], name: string, source: string, curve: Heating['curve']): Heating => ({
-    id, name, source, curve,
+  const rises = (joules: number): number[] =>
+    wheels.map(({ joulesPerK, share }) => (joules * share) / joulesPerK);
+  const told = (
+    id: Heating['id'],
+    name: string,
+    source: string,
+    curve: Heating['curve'],
+  ): Heating => ({
+    id,
+    name,
+    source,
+    curve,
     axles: axles.map(({ name, rotor: { fadeC } }, i) => {
       const peakC = Math.max(...curve.map(({ celsius }) => celsius[i]!));
       return { name, peakC, fadeC, fades: peakC > fadeC };
@@ -147,15 +166,25 @@ export function heating(input: HeatInput, category: Category): Heating[] {
   const brakedAgain = ({ times, everyS, fromKmh, source }: Repeated): Heating => {
     const from = fromKmh(topKmh);
     const each = rises(slowingJ(massKg, from, from / 2));
-    const keeps = wheels.map(({ joulesPerK, cools }) => Math.exp((-cools(MEAN_SPEED * from) * everyS) / joulesPerK));
+    const keeps = wheels.map(({ joulesPerK, cools }) =>
+      Math.exp((-cools(MEAN_SPEED * from) * everyS) / joulesPerK),
+    );
     const laps: Heating['curve'][number][] = [];
     let now: readonly number[] = cold;
     for (let i = 0; i < times; i++) {
       const hot = add(now, each);
-      laps.push({ minutes: (i * everyS) / 60, celsius: now }, { minutes: (i * everyS) / 60, celsius: hot });
+      laps.push(
+        { minutes: (i * everyS) / 60, celsius: now },
+        { minutes: (i * everyS) / 60, celsius: hot },
+      );
       now = hot.map((v, k) => ambientC + (v - ambientC) * keeps[k]!);
     }
-    return told('repeated', `${times} brakings from ${Math.round(from)} to ${Math.round(from / 2)} km/h, every ${everyS} s`, source, laps);
+    return told(
+      'repeated',
+      `${times} brakings from ${Math.round(from)} to ${Math.round(from / 2)} km/h, every ${everyS} s`,
+      source,
+      laps,
+    );
   };
 
   const hill = category === 'trailer' ? TRAILER_HILL : HILL;
@@ -173,6 +202,11 @@ export function heating(input: HeatInput, category: Category): Heating[] {
   return [
     stop,
     ...(repeated ? [brakedAgain(repeated)] : []),
-    told('hill', `${hill.m / 1000} km down ${Math.round(100 * hill.grade)} % at ${hill.kmh} km/h`, hill.source, down),
+    told(
+      'hill',
+      `${hill.m / 1000} km down ${Math.round(100 * hill.grade)} % at ${hill.kmh} km/h`,
+      hill.source,
+      down,
+    ),
   ];
-} // prettier-ignore
+}

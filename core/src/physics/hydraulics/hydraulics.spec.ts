@@ -35,24 +35,43 @@ describe('Pascal and levers, by hand', () => {
   });
   // Bigger bore, more fluid and less pressure for one push: (25.4/22.225)² = 1.306; 1/1.306 = 0.766. Common practice states 30.6 % and 23.4 %.
   test('25.4 in place of 22.225', () => {
-    const bigger = size({ ...VAN, master: { kind: 'tandem', boreMm: 25.4, strokeMm: 32, deadMm: 1.5 } });
+    const bigger = size({
+      ...VAN,
+      master: { kind: 'tandem', boreMm: 25.4, strokeMm: 32, deadMm: 1.5 },
+    });
     expect(bigger.pressureMPa.front / size(VAN).pressureMPa.front).toBeCloseTo(1 - 0.234, 3);
-    expect(whatIf(VAN).find((w) => w.what.startsWith('Master 23.8'))!.effect).toMatch(/mm shorter, 15 % harder/);
+    expect(whatIf(VAN).find((w) => w.what.startsWith('Master 23.8'))!.effect).toMatch(
+      /mm shorter, 15 % harder/,
+    );
   });
   test('a booster helps until its vacuum is used up: 67 kPa on 30,000 mm² is 2010 N', () => {
     const boosted = (forceN: number) =>
-      size({ ...VAN, pedal: { ...VAN.pedal, forceN }, booster: { gain: 3, vacuumKPa: 67, diaphragmMm2: 30_000 } }).pressureMPa
-        .front * 387.95;
+      size({
+        ...VAN,
+        pedal: { ...VAN.pedal, forceN },
+        booster: { gain: 3, vacuumKPa: 67, diaphragmMm2: 30_000 },
+      }).pressureMPa.front * 387.95;
     expect(boosted(100)).toBeCloseTo(3 * 558, 0);
     expect(boosted(450)).toBeCloseTo(2511 + 2010, 0);
   });
   test('loads always add up to the weight, and the travel by cause to the whole', () => {
     fc.assert(
-      fc.property(fc.double({ min: 20, max: 900, noNaN: true }), fc.double({ min: 0, max: 5, noNaN: true }), (forceN, knee) => {
-        const found = size({ ...VAN, pedal: { ...VAN.pedal, forceN }, rearValve: { kneeMPa: knee, slope: 0.4 } });
-        expect(found.loadN.front + found.loadN.rear).toBeCloseTo(1850 * 9.80665, 6);
-        expect(Object.values(found.travelMm.byCause).reduce((a, b) => a + b)).toBeCloseTo(found.travelMm.total, 9);
-      }),
+      fc.property(
+        fc.double({ min: 20, max: 900, noNaN: true }),
+        fc.double({ min: 0, max: 5, noNaN: true }),
+        (forceN, knee) => {
+          const found = size({
+            ...VAN,
+            pedal: { ...VAN.pedal, forceN },
+            rearValve: { kneeMPa: knee, slope: 0.4 },
+          });
+          expect(found.loadN.front + found.loadN.rear).toBeCloseTo(1850 * 9.80665, 6);
+          expect(Object.values(found.travelMm.byCause).reduce((a, b) => a + b)).toBeCloseTo(
+            found.travelMm.total,
+            9,
+          );
+        },
+      ),
     );
   });
 });
@@ -92,9 +111,15 @@ describe('a textbook example of proportioning', () => {
   test('forces, deceleration and adhesion at 400 psi', () => {
     const found = braking(car, 400 * PSI);
     expect(found.pressureMPa.rear / PSI).toBeCloseTo(323, 6);
-    expect([found.forceN.front / LB, found.forceN.rear / LB]).toEqual([expect.closeTo(1321.2, 1), expect.closeTo(746.8, 1)]);
+    expect([found.forceN.front / LB, found.forceN.rear / LB]).toEqual([
+      expect.closeTo(1321.2, 1),
+      expect.closeTo(746.8, 1),
+    ]);
     expect(found.z).toBeCloseTo(0.5076, 4);
-    expect([found.adhesion.front, found.adhesion.rear]).toEqual([expect.closeTo(0.508, 3), expect.closeTo(0.5069, 3)]);
+    expect([found.adhesion.front, found.adhesion.rear]).toEqual([
+      expect.closeTo(0.508, 3),
+      expect.closeTo(0.5069, 3),
+    ]);
   });
   test('its valve keeps the rear below the front to within 1 % of adhesion', () => {
     const found = proportionFor(car, [car.vehicle])!;
@@ -113,13 +138,21 @@ describe('balance', () => {
         fc.double({ min: 0.3, max: 0.7, noNaN: true }),
         fc.double({ min: 10, max: 40, noNaN: true }),
         (frontFraction, cylinderMm) => {
-          const input = { ...VAN, vehicle: { ...VAN.vehicle, frontFraction }, rear: { ...VAN.rear, cylinderMm } as Drum };
+          const input = {
+            ...VAN,
+            vehicle: { ...VAN.vehicle, frontFraction },
+            rear: { ...VAN.rear, cylinderMm } as Drum,
+          };
           const f = forcePerMPa(input.front, 335);
           const share = f / (f + forcePerMPa(input.rear, 335));
           const z = ((share - frontFraction) * 3050) / 720;
           const found = balancePointZ(input);
           // Where the rear axle has no load left there is no adhesion to compare.
-          fc.pre(Math.abs(z) > 1e-6 && Math.abs(z - 1.5) > 1e-6 && (z > 1.5 || 1 - frontFraction - (z * 720) / 3050 > 1e-6));
+          fc.pre(
+            Math.abs(z) > 1e-6 &&
+              Math.abs(z - 1.5) > 1e-6 &&
+              (z > 1.5 || 1 - frontFraction - (z * 720) / 3050 > 1e-6),
+          );
           const isThere = z > 0 && z < 1.5;
           met[isThere ? 'point' : 'none']++;
           expect(found).toEqual(isThere ? expect.closeTo(z, 9) : null);
@@ -135,7 +168,11 @@ describe('balance', () => {
         fc.double({ min: 0, max: 0.9, noNaN: true }),
         fc.double({ min: 10, max: 30, noNaN: true }),
         (kneeMPa, slope, cylinderMm) => {
-          const input = { ...VAN, rear: { ...VAN.rear, cylinderMm } as Drum, rearValve: { kneeMPa, slope } };
+          const input = {
+            ...VAN,
+            rear: { ...VAN.rear, cylinderMm } as Drum,
+            rearValve: { kneeMPa, slope },
+          };
           const z = balancePointZ(input);
           fc.pre(z !== null);
           let [low, high] = [0, 1e7];
@@ -154,7 +191,11 @@ describe('balance', () => {
     expect(locksFirst({ ...VAN, rearValve: { kneeMPa: 3, slope: 0.4 } }, 0.8)).toBe('front');
     expect(locksFirst({ ...VAN, rear: { ...VAN.rear, cylinderMm: 32 } as Drum }, 0.8)).toBe('rear');
     // Fronts and rears alike on a vehicle with its weight in the middle and no height: they lock together.
-    const even = { ...VAN, vehicle: { ...VAN.vehicle, frontFraction: 0.5, cgHeightMm: 0 }, front: VAN.rear };
+    const even = {
+      ...VAN,
+      vehicle: { ...VAN.vehicle, frontFraction: 0.5, cgHeightMm: 0 },
+      front: VAN.rear,
+    };
     expect(locksFirst(even, 0.8)).toBe('together');
     expect(balancePointZ(even)).toBeNull();
   });
@@ -164,7 +205,10 @@ describe('balance', () => {
     const z = usableZ(stamped);
     expect(z).toBeLessThan(size(stamped).z);
     // The front axle just uses 0.8 of its load there.
-    expect((forceShare(stamped) * z * 1850 * 9.80665) / loadsN(VAN.vehicle, z).front).toBeCloseTo(0.8, 6);
+    expect((forceShare(stamped) * z * 1850 * 9.80665) / loadsN(VAN.vehicle, z).front).toBeCloseTo(
+      0.8,
+      6,
+    );
   });
   const forceShare = (input: SizeInput): number =>
     size(input).forceN.front / (size(input).forceN.front + size(input).forceN.rear);
@@ -175,12 +219,17 @@ describe('balance', () => {
         fc.double({ min: 18, max: 34, noNaN: true }),
         fc.double({ min: 0.4, max: 0.6, noNaN: true }),
         (cylinderMm, frontFraction) => {
-          const cases = [VAN.vehicle, { ...VAN.vehicle, massKg: 2600, frontFraction, cgHeightMm: 850 }];
+          const cases = [
+            VAN.vehicle,
+            { ...VAN.vehicle, massKg: 2600, frontFraction, cgHeightMm: 850 },
+          ];
           const input = { ...VAN, rear: { ...VAN.rear, cylinderMm } as Drum };
           const valve = proportionFor(input, cases);
           fc.pre(valve !== null);
           for (const vehicle of cases)
-            expect(rearLeads({ ...input, vehicle, rearValve: valve.needed ? valve : null })).toBeNull();
+            expect(
+              rearLeads({ ...input, vehicle, rearValve: valve.needed ? valve : null }),
+            ).toBeNull();
         },
       ),
     );
@@ -189,22 +238,40 @@ describe('balance', () => {
 
 describe('the valve that is there', () => {
   const strong = { ...VAN, rear: { ...(VAN.rear as Drum), cylinderMm: 26 } };
-  const cases = [VAN.vehicle, { ...VAN.vehicle, massKg: 2600, frontFraction: 0.42, cgHeightMm: 850 }];
+  const cases = [
+    VAN.vehicle,
+    { ...VAN.vehicle, massKg: 2600, frontFraction: 0.42, cgHeightMm: 850 },
+  ];
   // Slopes of valves as they are sold. Common practice.
-  test.each([0.59, 0.43, 0.34, 0.27])('of slope %f: the knee that is found keeps the rear behind, a tenth in hand, and no knee much higher does', (slope) => {
-    const kneeMPa = kneeFor(strong, cases, slope);
-    if (kneeMPa === null) {
-      // None of that slope: not even the lowest knee.
-      expect(cases.some((vehicle) => rearLeads({ ...strong, vehicle, rearValve: { kneeMPa: 0.01, slope: slope / 0.9 } }))).toBe(true);
-      return;
-    }
-    // A rear stronger by a ninth uses up what is in hand, and no more.
-    const ninth = { ...strong, rear: { ...strong.rear, brakeFactor: strong.rear.brakeFactor / 0.9 } };
-    const leads = (knee: number) => cases.some((vehicle) => rearLeads({ ...ninth, vehicle, rearValve: { kneeMPa: knee, slope } }));
-    expect([leads(kneeMPa), leads(1.01 * kneeMPa)]).toEqual([false, true]);
-  }); // prettier-ignore
+  test.each([0.59, 0.43, 0.34, 0.27])(
+    'of slope %f: the knee that is found keeps the rear behind, a tenth in hand, and no knee much higher does',
+    (slope) => {
+      const kneeMPa = kneeFor(strong, cases, slope);
+      if (kneeMPa === null) {
+        // None of that slope: not even the lowest knee.
+        expect(
+          cases.some((vehicle) =>
+            rearLeads({ ...strong, vehicle, rearValve: { kneeMPa: 0.01, slope: slope / 0.9 } }),
+          ),
+        ).toBe(true);
+        return;
+      }
+      // A rear stronger by a ninth uses up what is in hand, and no more.
+      const ninth = {
+        ...strong,
+        rear: { ...strong.rear, brakeFactor: strong.rear.brakeFactor / 0.9 },
+      };
+      const leads = (knee: number) =>
+        cases.some((vehicle) =>
+          rearLeads({ ...ninth, vehicle, rearValve: { kneeMPa: knee, slope } }),
+        );
+      expect([leads(kneeMPa), leads(1.01 * kneeMPa)]).toEqual([false, true]);
+    },
+  );
   test('none is needed where the rear never leads, and a slope of 1 is no valve', () => {
-    expect(kneeFor({ ...VAN, rear: { ...VAN.rear, cylinderMm: 14 } as Drum }, cases, 0.43)).toBe(Infinity);
+    expect(kneeFor({ ...VAN, rear: { ...VAN.rear, cylinderMm: 14 } as Drum }, cases, 0.43)).toBe(
+      Infinity,
+    );
     expect(kneeFor(strong, cases, 1)).toBeNull();
   });
 });
@@ -214,17 +281,26 @@ describe('where the pedal goes', () => {
    * Thick-walled closed tube by Lamé (Timoshenko, Strength of Materials, from memory): at the bore σr = −p, σθ = p(b² + a²)/(b² − a²),
    * σz = p·a²/(b² − a²); ΔV/V = 2·εθ + εz. Steel, 7 MPa.
    */
-  test.each([[3.34, 4.7625], [4.928, 6.35]])('tube of %f in %f mm against the thick-wall formula', (idMm, odMm) => {
+  test.each([
+    [3.34, 4.7625],
+    [4.928, 6.35],
+  ])('tube of %f in %f mm against the thick-wall formula', (idMm, odMm) => {
     const [p, E, nu] = [7, 207_000, 0.3];
     const [a2, b2] = [(idMm / 2) ** 2, (odMm / 2) ** 2];
     const [sr, st, sz] = [-p, (p * (b2 + a2)) / (b2 - a2), (p * a2) / (b2 - a2)];
     const lame = (2 * (st - nu * (sr + sz)) + (sz - nu * (sr + st))) / E;
-    const taken = takenMl({ ...VAN.rear, travelMm: 0 } as Drum, { ...LINES, idMm, odMm, tubeMm: 1000, hoseMm: 0 }, 1.7, 0, p);
+    const taken = takenMl(
+      { ...VAN.rear, travelMm: 0 } as Drum,
+      { ...LINES, idMm, odMm, tubeMm: 1000, hoseMm: 0 },
+      1.7,
+      0,
+      p,
+    );
     const thin = taken.tube / ((Math.PI / 4) * idMm * idMm);
     // Thin walls on the mean diameter give 14 % and 10 % less than the bore of a thick wall really does.
     expect(thin / lame).toBeGreaterThan(0.85);
     expect(thin / lame).toBeLessThan(1);
-  }); // prettier-ignore
+  });
 
   // 1 mL of air at 1 bar takes half of itself at 1 bar more (Boyle), 98.6 % at 7 MPa.
   test('air by Boyle', () => {
@@ -233,11 +309,22 @@ describe('where the pedal goes', () => {
     expect(air(7)).toBeCloseTo(7 / 7.101325, 12);
   });
   test('two masters that each press one front and one rear brake: strokes by what hangs on each, by hand', () => {
-    const diagonals = [1, 2].map((i) => ({ name: `Diagonal ${i}`, share: { front: 0.5, rear: 0.5 } }));
-    const twin = { kind: 'twin', frontBoreMm: 19.05, rearBoreMm: 19.05, frontShare: 0.5, deadMm: 1 } as const;
+    const diagonals = [1, 2].map((i) => ({
+      name: `Diagonal ${i}`,
+      share: { front: 0.5, rear: 0.5 },
+    }));
+    const twin = {
+      kind: 'twin',
+      frontBoreMm: 19.05,
+      rearBoreMm: 19.05,
+      frontShare: 0.5,
+      deadMm: 1,
+    } as const;
     const of = (strokeMm: number) => ({ ...VAN, master: { ...twin, strokeMm } });
     const p = size(of(99)).pressureMPa;
-    const ml = sumMl(takenMl(VAN.front, VAN.lines.front, VAN.fluid.bulkGPa, VAN.airMl.front, p.front)) + sumMl(takenMl(VAN.rear, VAN.lines.rear, VAN.fluid.bulkGPa, VAN.airMl.rear, p.rear)); // prettier-ignore
+    const ml =
+      sumMl(takenMl(VAN.front, VAN.lines.front, VAN.fluid.bulkGPa, VAN.airMl.front, p.front)) +
+      sumMl(takenMl(VAN.rear, VAN.lines.rear, VAN.fluid.bulkGPa, VAN.airMl.rear, p.rear));
     // Each master pushes half of what both axles take through π/4 · 19.05².
     const needed = 1 + (1000 * ml) / 2 / ((Math.PI / 4) * 19.05 ** 2);
     expect(size(of(needed + 0.01), diagonals).bottoms).toBe(false);
@@ -256,10 +343,20 @@ describe('where the pedal goes', () => {
   });
   test('a master too short bottoms, a twin by the cylinder that moves more', () => {
     expect(size(VAN).bottoms).toBe(false);
-    expect(size({ ...VAN, master: { kind: 'tandem', boreMm: 15.875, strokeMm: 20, deadMm: 1 } }).bottoms).toBe(true);
-    const twin = { kind: 'twin', frontBoreMm: 19.05, rearBoreMm: 19.05, frontShare: 0.5, deadMm: 1 } as const;
+    expect(
+      size({ ...VAN, master: { kind: 'tandem', boreMm: 15.875, strokeMm: 20, deadMm: 1 } }).bottoms,
+    ).toBe(true);
+    const twin = {
+      kind: 'twin',
+      frontBoreMm: 19.05,
+      rearBoreMm: 19.05,
+      frontShare: 0.5,
+      deadMm: 1,
+    } as const;
     const at = size({ ...VAN, master: { ...twin, strokeMm: 99 } }).pressureMPa;
-    const ml = (['front', 'rear'] as const).map((axle) => sumMl(takenMl(VAN[axle], LINES, 1.7, VAN.airMl[axle], at[axle])));
+    const ml = (['front', 'rear'] as const).map((axle) =>
+      sumMl(takenMl(VAN[axle], LINES, 1.7, VAN.airMl[axle], at[axle])),
+    );
     const needed = 1 + (1000 * Math.max(...ml)) / ((Math.PI / 4) * 19.05 ** 2);
     expect(size({ ...VAN, master: { ...twin, strokeMm: needed + 0.01 } }).bottoms).toBe(false);
     expect(size({ ...VAN, master: { ...twin, strokeMm: needed - 0.01 } }).bottoms).toBe(true);
@@ -290,7 +387,11 @@ describe('where the pedal goes', () => {
     expect(asked.travelMm).toBeLessThan(typed.travelMm);
     // By hand: what is asked is 2.44 m/s², so doubling the assist changes nothing about the stroke.
     expect(
-      withFailed({ ...boosted, booster: { ...boosted.booster, gain: 12, vacuumKPa: 160 } }, REAR, left).travelMm,
+      withFailed(
+        { ...boosted, booster: { ...boosted.booster, gain: 12, vacuumKPa: 160 } },
+        REAR,
+        left,
+      ).travelMm,
     ).toBeCloseTo(asked.travelMm, 9);
   });
   // Diagonal: one front and one rear wheel are left, so half of both forces; on the limit the front wheel's grip ends it.
@@ -304,7 +405,10 @@ describe('where the pedal goes', () => {
     expect(withFailed(stamped, diagonal).z).toBeCloseTo((0.4 * 0.48) / (s - (0.4 * 720) / 3050), 6);
   });
   test('both axles on one circuit leave nothing', () => {
-    expect(withFailed(VAN, { name: 'All', share: { front: 1, rear: 1 } })).toMatchObject({ z: 0, pressureMPa: 0 });
+    expect(withFailed(VAN, { name: 'All', share: { front: 1, rear: 1 } })).toMatchObject({
+      z: 0,
+      pressureMPa: 0,
+    });
   });
   test('the booster failed: the foot alone, and enough or not by distance or by deceleration', () => {
     const { left, buildUpS } = limitsFor('light', 1850)!;
@@ -312,10 +416,15 @@ describe('where the pedal goes', () => {
     const boosted = { ...VAN, booster: { gain: 6, vacuumKPa: 80, diaphragmMm2: 45_000 } };
     expect(withoutBooster(boosted)!.z).toBeCloseTo(usableZ(VAN), 9);
     const z = 2.44 / 9.80665;
-    expect([isEnough({ ...withoutBooster(boosted)!, z }, left, buildUpS), isEnough({ ...withoutBooster(boosted)!, z: z - 0.01 }, left, buildUpS)]).toEqual([true, false]);
-  }); // prettier-ignore
+    expect([
+      isEnough({ ...withoutBooster(boosted)!, z }, left, buildUpS),
+      isEnough({ ...withoutBooster(boosted)!, z: z - 0.01 }, left, buildUpS),
+    ]).toEqual([true, false]);
+  });
   test('a bore that does not fit in its tube is refused at its place', () => {
-    expect(() => size({ ...VAN, lines: { front: LINES, rear: { ...LINES, idMm: 4.7625 } } })).toThrow(InputError);
+    expect(() =>
+      size({ ...VAN, lines: { front: LINES, rear: { ...LINES, idMm: 4.7625 } } }),
+    ).toThrow(InputError);
   });
 });
 
@@ -323,27 +432,42 @@ describe('published limits', () => {
   // FMVSS 135 / UN R13-H from 100 km/h: 70 m and 168 m. Source: the rules' formulas (from memory).
   test('light vehicles', () => {
     const limits = limitsFor('light', 1850)!;
-    expect([limits.wholeM(100), limits.left.mostM(100)]).toEqual([expect.closeTo(70, 9), expect.closeTo(168, 9)]);
+    expect([limits.wholeM(100), limits.left.mostM(100)]).toEqual([
+      expect.closeTo(70, 9),
+      expect.closeTo(168, 9),
+    ]);
     // 0.0060·V² is 6.43 m/s²: at that deceleration our stopping distance is the limit.
     expect(stoppingM(100, 1 / (2 * 12.96 * 0.006) / 9.80665)).toBeCloseTo(70, 9);
   });
   test('none is made up where none is known', () => {
-    expect(['trailer', 'motorcycle', 'aircraft', 'competition'].map((c) => limitsFor(c as 'trailer', 900))).toEqual([
-      null,
-      null,
-      null,
-      null,
-    ]);
+    expect(
+      ['trailer', 'motorcycle', 'aircraft', 'competition'].map((c) =>
+        limitsFor(c as 'trailer', 900),
+      ),
+    ).toEqual([null, null, null, null]);
     expect(limitsFor('light', 3600)!.source).toMatch(/R13 for heavier/);
   });
   test('adhesion line of UN R13-H: z = 0.1 + 0.7·(k − 0.2)', () =>
-    expect([0.1, 0.52].map((z) => mostAdhesion(z))).toEqual([expect.closeTo(0.2, 12), expect.closeTo(0.8, 12)]));
+    expect([0.1, 0.52].map((z) => mostAdhesion(z))).toEqual([
+      expect.closeTo(0.2, 12),
+      expect.closeTo(0.8, 12),
+    ]));
 });
 
 test('a master of 1 in has 1 1/16 in next to it, and a twin is changed bore by bore', () => {
-  const one = whatIf({ ...VAN, master: { kind: 'tandem', boreMm: 25.4, strokeMm: 32, deadMm: 1.5 } }).map(({ what }) => what);
+  const one = whatIf({
+    ...VAN,
+    master: { kind: 'tandem', boreMm: 25.4, strokeMm: 32, deadMm: 1.5 },
+  }).map(({ what }) => what);
   expect(one).toContain('Master 27 in place of 25.4');
-  const twin = { kind: 'twin', frontBoreMm: 19.05, rearBoreMm: 17.4625, frontShare: 0.5, strokeMm: 30, deadMm: 1 } as const;
+  const twin = {
+    kind: 'twin',
+    frontBoreMm: 19.05,
+    rearBoreMm: 17.4625,
+    frontShare: 0.5,
+    strokeMm: 30,
+    deadMm: 1,
+  } as const;
   const names = whatIf({ ...VAN, master: twin })
     .map(({ what }) => what)
     .join('; ');

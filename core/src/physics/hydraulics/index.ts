@@ -25,7 +25,13 @@ export {
   type LeftRule,
   type Limits,
 } from './limits.ts';
-export { parking, parkingLimit, type ParkingInput, type ParkingLimit, type ParkingSize } from './parking.ts';
+export {
+  parking,
+  parkingLimit,
+  type ParkingInput,
+  type ParkingLimit,
+  type ParkingSize,
+} from './parking.ts';
 export { kneeFor, proportionFor, rearLeads, shareFor } from './proportion.ts';
 export { wearMl } from './reservoir.ts';
 export { reserveOf, type Reserve } from './reserve.ts';

@@ -75,7 +75,8 @@ export function limitsFor(category: Category, massKg: number): Limits | null {
 export const DEFAULT_BALANCE = LIGHT.balance;
 
 /** Most adhesion that may be used at a deceleration of z. */
-export const mostAdhesion = (z: number, { rise } = DEFAULT_BALANCE): number => (z - 0.1) / rise + 0.2;
+export const mostAdhesion = (z: number, { rise } = DEFAULT_BALANCE): number =>
+  (z - 0.1) / rise + 0.2;
 
 /** Deceleration that can be had: what the foot asks, or where the first axle locks. */
 export function usableZ(input: SizeInput): number {

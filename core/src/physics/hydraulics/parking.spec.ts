@@ -4,25 +4,72 @@ import { size, combination, parking, parkingLimit, single } from './index.ts';
 describe('levers of their own, the parking brake, combination valves', () => {
   // 150 N, 5 to 1, 90 %: 675 N on 197.9 mm² is 3.41 MPa; one 34 mm piston a side, µ 0.4, 115 mm: 2·0.4·3.41·907.9·115 = 284.9 N·m.
   test('a motorcycle lever by hand', () => {
-    const disc = { kind: 'disc', pistonsMm: [34], opposed: true, padMu: 0.4, effectiveRadiusMm: 115, clearanceMm: 0.1, complianceMmPerMPa: 0 } as const;
-    const input = { lever: { forceN: 150, ratio: 5, efficiency: 0.9, strokeMm: 90 }, boreMm: 15.875, strokeMm: 18, deadMm: 1, brake: disc, wheels: 1, tyreRadiusMm: 300, loadN: 1300, lines: { ...LINES, tubeMm: 0, hoseMm: 0 }, bulkGPa: 1.7, airMl: 0 } as const;
+    const disc = {
+      kind: 'disc',
+      pistonsMm: [34],
+      opposed: true,
+      padMu: 0.4,
+      effectiveRadiusMm: 115,
+      clearanceMm: 0.1,
+      complianceMmPerMPa: 0,
+    } as const;
+    const input = {
+      lever: { forceN: 150, ratio: 5, efficiency: 0.9, strokeMm: 90 },
+      boreMm: 15.875,
+      strokeMm: 18,
+      deadMm: 1,
+      brake: disc,
+      wheels: 1,
+      tyreRadiusMm: 300,
+      loadN: 1300,
+      lines: { ...LINES, tubeMm: 0, hoseMm: 0 },
+      bulkGPa: 1.7,
+      airMl: 0,
+    } as const;
     const found = single(input);
     expect(found.pressureMPa).toBeCloseTo(3.41, 2);
     expect(found.wheelTorqueNm).toBeCloseTo(284.9, 0);
     // Two pistons of 907.9 mm² moving 0.1 mm take 0.182 mL, 0.917 mm of a 15.875 bore, and 1 mm is free: times five at the lever.
     expect(found.travelMm).toBeCloseTo(5 * 1.917, 2);
     const both = single({ ...input, wheels: 2 });
-    expect([both.forceN / found.forceN, both.wheelTorqueNm / found.wheelTorqueNm]).toEqual([expect.closeTo(2, 9), expect.closeTo(1, 9)]);
-  }); // prettier-ignore
+    expect([both.forceN / found.forceN, both.wheelTorqueNm / found.wheelTorqueNm]).toEqual([
+      expect.closeTo(2, 9),
+      expect.closeTo(1, 9),
+    ]);
+  });
 
   // 400 N · 6 · 0.7 = 1680 N of cable, 840 N a wheel, 2520 N at the shoe, ·2.4·0.114 m = 689.5 N·m; 2·689.5/0.32 = 4309 N of 18,633 N: 23.1 % by sine, 23.8 % of grade.
   test('parking brake by hand', () => {
-    const found = parking({ handN: 400, leverRatio: 6, efficiency: 0.7, shoeRatio: 3, brakeFactor: 2.4, drumRadiusMm: 114, tyreRadiusMm: 320, massKg: 1900 });
-    expect([found.cableN, found.shoeN, found.wheelTorqueNm]).toEqual([expect.closeTo(1680, 6), expect.closeTo(2520, 6), expect.closeTo(689.5, 1)]);
+    const found = parking({
+      handN: 400,
+      leverRatio: 6,
+      efficiency: 0.7,
+      shoeRatio: 3,
+      brakeFactor: 2.4,
+      drumRadiusMm: 114,
+      tyreRadiusMm: 320,
+      massKg: 1900,
+    });
+    expect([found.cableN, found.shoeN, found.wheelTorqueNm]).toEqual([
+      expect.closeTo(1680, 6),
+      expect.closeTo(2520, 6),
+      expect.closeTo(689.5, 1),
+    ]);
     expect(found.holdsGrade).toBeCloseTo(0.2377, 3);
-    expect(parking({ handN: 9000, leverRatio: 10, efficiency: 1, shoeRatio: 5, brakeFactor: 4, drumRadiusMm: 150, tyreRadiusMm: 300, massKg: 500 }).holdsGrade).toBeNull();
+    expect(
+      parking({
+        handN: 9000,
+        leverRatio: 10,
+        efficiency: 1,
+        shoeRatio: 5,
+        brakeFactor: 4,
+        drumRadiusMm: 150,
+        tyreRadiusMm: 300,
+        massKg: 500,
+      }).holdsGrade,
+    ).toBeNull();
     expect([parkingLimit('light')!.grade, parkingLimit('trailer')]).toEqual([0.2, null]);
-  }); // prettier-ignore
+  });
 
   test('metering holds the front off, the shuttle warns from the foot that makes its difference', () => {
     const found = combination(VAN, { holdOffMPa: 0.8, differentialMPa: 1 });
@@ -31,7 +78,10 @@ describe('levers of their own, the parking brake, combination valves', () => {
     const rear = at(found.frontFromN);
     expect(found.rearAloneZ).toBeCloseTo(rear.forceN.rear / (VAN.vehicle.massKg * 9.80665), 9);
     expect(at(found.warnsFromN.front!).pressureMPa.rear).toBeCloseTo(1, 9);
-    expect(combination(VAN, { holdOffMPa: 0.8, differentialMPa: 150 }).warnsFromN).toEqual({ front: null, rear: null });
+    expect(combination(VAN, { holdOffMPa: 0.8, differentialMPa: 150 }).warnsFromN).toEqual({
+      front: null,
+      rear: null,
+    });
   });
 });
 
@@ -50,9 +100,14 @@ describe('a parking brake on a slope', () => {
   test('holds no steeper than its axle grips, nose down before nose up', () => {
     const stands = { frontFraction: 0.5, cgHeightMm: 700, wheelbaseMm: 2800, mu: 0.8 };
     const found = parking(brake, stands);
-    expect(found.gripGrade).toEqual({ up: expect.closeTo(0.5, 12), down: expect.closeTo(1 / 3, 12) });
+    expect(found.gripGrade).toEqual({
+      up: expect.closeTo(0.5, 12),
+      down: expect.closeTo(1 / 3, 12),
+    });
     expect(found.holdsGrade).toBeCloseTo(1 / 3, 12);
     expect(parking(brake).holdsGrade).toBeGreaterThan(0.5);
-    expect(parking({ ...brake, handN: 100 }, stands).holdsGrade).toBe(parking({ ...brake, handN: 100 }).holdsGrade);
+    expect(parking({ ...brake, handN: 100 }, stands).holdsGrade).toBe(
+      parking({ ...brake, handN: 100 }).holdsGrade,
+    );
   });
 });

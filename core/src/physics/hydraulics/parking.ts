@@ -44,7 +44,14 @@ export function parking(input: ParkingInput, stands: Stands | null = null): Park
   const byForce = sine < 1 ? sine / Math.sqrt(1 - sine * sine) : Infinity;
   const gripGrade = stands ? gripOnSlope(stands) : null;
   const holds = Math.min(byForce, gripGrade?.up ?? Infinity, gripGrade?.down ?? Infinity);
-  return { cableN, shoeN, wheelTorqueNm, forceN, gripGrade, holdsGrade: Number.isFinite(holds) ? holds : null };
+  return {
+    cableN,
+    shoeN,
+    wheelTorqueNm,
+    forceN,
+    gripGrade,
+    holdsGrade: Number.isFinite(holds) ? holds : null,
+  };
 }
 
 /** Where the rear axle alone holds, m·g·sin = µ·load, its load by moments about the front contact: nose up the slope it carries more, nose down less. */
@@ -64,7 +71,9 @@ export interface ParkingLimit {
 }
 /** Slope that a parking brake must hold with the vehicle laden; null where none is known for its kind. */
 export function parkingLimit(category: Category): ParkingLimit | null {
-  if (category === 'light') return { grade: 0.2, handMostN: 400, source: 'FMVSS 135 / UN R13-H annex 3 (from memory)' };
-  if (category === 'heavy') return { grade: 0.18, handMostN: 600, source: 'UN R13 annex 4 (from memory)' };
+  if (category === 'light')
+    return { grade: 0.2, handMostN: 400, source: 'FMVSS 135 / UN R13-H annex 3 (from memory)' };
+  if (category === 'heavy')
+    return { grade: 0.18, handMostN: 600, source: 'UN R13 annex 4 (from memory)' };
   return null;
 }

@@ -8,7 +8,11 @@ const STEPS = 260;
 type Range = Pick<BalanceRule, 'fromZ' | 'toZ'>;
 
 /** Along z: pressure before the valve and the most pressure behind it that keeps the rear at or below the front. */
-function bounds(input: Input, vehicle: SizeVehicle, { toZ }: Range): { z: number; before: number; most: number }[] {
+function bounds(
+  input: Input,
+  vehicle: SizeVehicle,
+  { toZ }: Range,
+): { z: number; before: number; most: number }[] {
   const kf = forcePerMPa(input.front, vehicle.tyreRadiusMm.front);
   const kr = forcePerMPa(input.rear, vehicle.tyreRadiusMm.rear);
   const per = pressurePerN(input.master);
@@ -22,9 +26,13 @@ function bounds(input: Input, vehicle: SizeVehicle, { toZ }: Range): { z: number
 }
 
 /** Where the rear uses more adhesion than the front, as the range of z; null where it never does in the range that is judged. */
-export function rearLeads(input: Input, range: Range = DEFAULT_BALANCE): { fromZ: number; toZ: number } | null {
+export function rearLeads(
+  input: Input,
+  range: Range = DEFAULT_BALANCE,
+): { fromZ: number; toZ: number } | null {
   const leading = bounds(input, input.vehicle, range).filter(
-    ({ z, before, most }) => z >= range.fromZ && pastValve(before, input.rearValve) > most * (1 + 1e-9),
+    ({ z, before, most }) =>
+      z >= range.fromZ && pastValve(before, input.rearValve) > most * (1 + 1e-9),
   );
   return leading.length ? { fromZ: leading[0]!.z, toZ: leading.at(-1)!.z } : null;
 }
@@ -43,8 +51,12 @@ export function kneeFor(
   slope: number,
   range: Range = DEFAULT_BALANCE,
 ): number | null {
-  const all = cases.flatMap((vehicle) => bounds(input, vehicle, range)).filter(({ z }) => z >= range.fromZ);
-  const tight = all.map(({ before, most }) => ({ before, most: MARGIN * most })).filter(({ before, most }) => before > most);
+  const all = cases
+    .flatMap((vehicle) => bounds(input, vehicle, range))
+    .filter(({ z }) => z >= range.fromZ);
+  const tight = all
+    .map(({ before, most }) => ({ before, most: MARGIN * most }))
+    .filter(({ before, most }) => before > most);
   if (!tight.length) return Infinity;
   const knee = Math.min(...tight.map(({ before, most }) => (most - slope * before) / (1 - slope)));
   return slope < 1 && knee > 0 ? knee : null;
@@ -57,7 +69,11 @@ const BAR = [0.02, 0.98] as const;
  * The least front share of a balance bar at which the rear stays behind the front in every load case, with
  * a tenth in hand; null where none does, or where there is no bar. Source: as for `kneeFor`.
  */
-export function shareFor(input: Input, cases: readonly SizeVehicle[], range: Range = DEFAULT_BALANCE): number | null {
+export function shareFor(
+  input: Input,
+  cases: readonly SizeVehicle[],
+  range: Range = DEFAULT_BALANCE,
+): number | null {
   const { master } = input;
   if (master.kind !== 'twin') return null;
   const behind = (frontShare: number): boolean =>
@@ -89,9 +105,12 @@ export function proportionFor(
   cases: readonly SizeVehicle[],
   range: Range = DEFAULT_BALANCE,
 ): (RearValve & { readonly needed: boolean }) | null {
-  const all = cases.flatMap((vehicle) => bounds(input, vehicle, range)).filter(({ z }) => z >= range.fromZ);
+  const all = cases
+    .flatMap((vehicle) => bounds(input, vehicle, range))
+    .filter(({ z }) => z >= range.fromZ);
   const tight = all.filter(({ before, most }) => before > most);
-  if (!tight.length) return { kneeMPa: Math.max(...all.map((b) => b.before)), slope: 1, needed: false };
+  if (!tight.length)
+    return { kneeMPa: Math.max(...all.map((b) => b.before)), slope: 1, needed: false };
   // A knee above the least pressure that is already too much would let that pressure through.
   const highest = Math.min(...tight.map((b) => b.most));
   let best: { valve: RearValve; sum: number } | null = null;
@@ -99,7 +118,9 @@ export function proportionFor(
     const kneeMPa = highest * share;
     const slope = Math.min(
       1,
-      ...all.filter(({ before }) => before > kneeMPa).map(({ before, most }) => (most - kneeMPa) / (before - kneeMPa)),
+      ...all
+        .filter(({ before }) => before > kneeMPa)
+        .map(({ before, most }) => (most - kneeMPa) / (before - kneeMPa)),
     );
     if (!(slope >= 0)) continue;
     const valve = { kneeMPa, slope };

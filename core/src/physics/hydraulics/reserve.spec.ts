@@ -45,7 +45,13 @@ describe('a balance bar', () => {
     // Without the tenth: pads that grip 10 % more behind.
     const grippy = (frontShare: number): SizeInput => {
       const given = at(frontShare);
-      return { ...given, rear: given.rear.kind === 'disc' ? { ...given.rear, padMu: given.rear.padMu / 0.9 } : given.rear };
+      return {
+        ...given,
+        rear:
+          given.rear.kind === 'disc'
+            ? { ...given.rear, padMu: given.rear.padMu / 0.9 }
+            : given.rear,
+      };
     };
     expect(rearLeads(grippy(share + 1e-6))).toBeNull();
     expect(rearLeads(grippy(share - 0.002))).not.toBeNull();

@@ -20,14 +20,32 @@ export interface Reserve {
  * lets go: the pressure in there rises by the atmosphere times swept volume over its own (isothermal).
  * `chamberMl` is that side at rest with its tank, `strokeMm` the master's stroke in such a stop.
  */
-export function reserveOf(input: SizeInput & { readonly booster: Booster }, chamberMl: number, strokeMm: number, rule: LeftRule | null): Reserve {
+export function reserveOf(
+  input: SizeInput & { readonly booster: Booster },
+  chamberMl: number,
+  strokeMm: number,
+  rule: LeftRule | null,
+): Reserve {
   const { booster, pedal } = input;
   const sweptMl = (booster.diaphragmMm2 * strokeMm) / 1000;
   const lostKPa = (1000 * ATMOSPHERE_MPA * sweptMl) / chamberMl;
-  const vacuumKPa = Array.from({ length: BEFORE_IT_COUNTS + 1 }, (_, i) => Math.max(0, booster.vacuumKPa - i * lostKPa));
+  const vacuumKPa = Array.from({ length: BEFORE_IT_COUNTS + 1 }, (_, i) =>
+    Math.max(0, booster.vacuumKPa - i * lostKPa),
+  );
   const asksN = (booster.gain - 1) * pushN(pedal);
   const needsKPa = (1000 * asksN) / booster.diaphragmMm2;
-  const stops = booster.vacuumKPa < needsKPa ? 0 : 1 + Math.floor((booster.vacuumKPa - needsKPa) / lostKPa + 1e-9);
+  const stops =
+    booster.vacuumKPa < needsKPa
+      ? 0
+      : 1 + Math.floor((booster.vacuumKPa - needsKPa) / lostKPa + 1e-9);
   const foot = rule ? { ...pedal, forceN: rule.footMostN } : pedal;
-  return { vacuumKPa, stops, fifthZ: usableZ({ ...input, pedal: foot, booster: { ...booster, vacuumKPa: vacuumKPa.at(-1)! } }) };
-} // prettier-ignore
+  return {
+    vacuumKPa,
+    stops,
+    fifthZ: usableZ({
+      ...input,
+      pedal: foot,
+      booster: { ...booster, vacuumKPa: vacuumKPa.at(-1)! },
+    }),
+  };
+}

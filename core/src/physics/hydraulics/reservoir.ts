@@ -9,7 +9,8 @@ const SHOE_LEVER = 2;
  * and 135 S5.4.2 (from memory); piston area times travel.
  */
 export function wearMl(brake: Brake, wearMm: number): number {
-  if (brake.kind === 'drum') return (2 * boreArea(brake.cylinderMm) * (2 * SHOE_LEVER * wearMm + brake.travelMm)) / 1000;
+  if (brake.kind === 'drum')
+    return (2 * boreArea(brake.cylinderMm) * (2 * SHOE_LEVER * wearMm + brake.travelMm)) / 1000;
   const areaMm2 = brake.pistonsMm.reduce((sum, d) => sum + boreArea(d), 0);
   const gapsMm = (brake.opposed ? 2 : 1) * brake.clearanceMm;
   return (2 * areaMm2 * (2 * wearMm + gapsMm)) / 1000;

@@ -6,7 +6,8 @@ export const RESIDUAL_MPA = { disc: 2 * 0.006894757, drum: 10 * 0.006894757 } as
 export const FLUID_KG_M3 = 1060;
 
 /** Pressure of a head of fluid, MPa. Source: ρ·g·h. */
-export const headMPa = (heightMm: number, densityKgM3 = FLUID_KG_M3): number => (densityKgM3 * GRAVITY_MS2 * heightMm) / 1e9;
+export const headMPa = (heightMm: number, densityKgM3 = FLUID_KG_M3): number =>
+  (densityKgM3 * GRAVITY_MS2 * heightMm) / 1e9;
 
 export interface Residual {
   /** 0 where none is wanted. */
@@ -18,16 +19,28 @@ export interface Residual {
  * Which residual valve a brake wants, from the fluid level in its reservoir against the top of the
  * caliper, and from what it is; drums whose cups have expanders do without. Common practice; the head by arithmetic.
  */
-export function residualFor(kind: 'disc' | 'drum', fluidLevelMm: number, topMm: number, cupExpanders = false): Residual {
+export function residualFor(
+  kind: 'disc' | 'drum',
+  fluidLevelMm: number,
+  topMm: number,
+  cupExpanders = false,
+): Residual {
   if (kind === 'drum' && cupExpanders)
-    return { wantedMPa: 0, why: 'Cups with expanders are pressed to their bore by their springs: none is wanted.' };
+    return {
+      wantedMPa: 0,
+      why: 'Cups with expanders are pressed to their bore by their springs: none is wanted.',
+    };
   if (kind === 'drum')
     return {
       wantedMPa: RESIDUAL_MPA.drum,
       why: 'Drums take 10 psi: it keeps the cups pressed to their bore. It does not hold the shoes out; their springs are far stronger.',
     };
   const below = topMm - fluidLevelMm;
-  if (below <= 0) return { wantedMPa: 0, why: 'The fluid stands above the caliper, so it cannot drain back: none is wanted.' };
+  if (below <= 0)
+    return {
+      wantedMPa: 0,
+      why: 'The fluid stands above the caliper, so it cannot drain back: none is wanted.',
+    };
   return {
     wantedMPa: RESIDUAL_MPA.disc,
     why: `The fluid stands ${below.toFixed(0)} mm below the top of the caliper and would drain back; 2 psi holds up to ${(RESIDUAL_MPA.disc / headMPa(1)).toFixed(0)} mm.`,

@@ -21,7 +21,11 @@ export type TakenMl = Readonly<Record<Exclude<Cause, 'dead'>, number>>;
 export interface Size extends Braking {
   readonly locksFirst: Axle | 'together';
   readonly balancePointZ: number | null;
-  readonly travelMm: { readonly total: number; readonly byCause: Readonly<Record<Cause, number>>; readonly share: number };
+  readonly travelMm: {
+    readonly total: number;
+    readonly byCause: Readonly<Record<Cause, number>>;
+    readonly share: number;
+  };
   readonly strokeMm: number;
   readonly bottoms: boolean;
 }
@@ -30,16 +34,29 @@ export interface Size extends Braking {
 function brakeMl(brake: Brake, pMPa: number): number {
   if (brake.kind === 'drum') return (2 * boreArea(brake.cylinderMm) * brake.travelMm) / 1000;
   const areaMm2 = brake.pistonsMm.reduce((sum, d) => sum + boreArea(d), 0);
-  return (2 * (brake.opposed ? 2 : 1) * areaMm2 * (brake.clearanceMm + brake.complianceMmPerMPa * pMPa)) / 1000;
+  return (
+    (2 *
+      (brake.opposed ? 2 : 1) *
+      areaMm2 *
+      (brake.clearanceMm + brake.complianceMmPerMPa * pMPa)) /
+    1000
+  );
 }
 
-const boreMl = ({ idMm }: AxleLines, lengthMm: number): number => (boreArea(idMm) * lengthMm) / 1000;
+const boreMl = ({ idMm }: AxleLines, lengthMm: number): number =>
+  (boreArea(idMm) * lengthMm) / 1000;
 
 /**
  * Fluid that an axle's lines and brakes take at a pressure, mL by cause. Source: thin-walled closed
  * tube ΔV/V = (p·D/(4·t·E))·(5 − 4ν), bulk modulus, isothermal air.
  */
-export function takenMl(brake: Brake, lines: AxleLines, bulkGPa: number, airMl: number, pMPa: number): TakenMl {
+export function takenMl(
+  brake: Brake,
+  lines: AxleLines,
+  bulkGPa: number,
+  airMl: number,
+  pMPa: number,
+): TakenMl {
   const wallMm = (lines.odMm - lines.idMm) / 2;
   const meanMm = (lines.odMm + lines.idMm) / 2;
   const tubeMl = boreMl(lines, lines.tubeMm);
@@ -47,13 +64,15 @@ export function takenMl(brake: Brake, lines: AxleLines, bulkGPa: number, airMl: 
   return {
     pads: brakeMl(brake, pMPa),
     hose: (lines.hoseMm / 1000) * lines.hoseMlPerMPaM * pMPa,
-    tube: tubeMl * ((pMPa * meanMm) / (4 * wallMm * lines.youngGPa * 1000)) * (5 - 4 * lines.poisson),
+    tube:
+      tubeMl * ((pMPa * meanMm) / (4 * wallMm * lines.youngGPa * 1000)) * (5 - 4 * lines.poisson),
     fluid: (held * pMPa) / (bulkGPa * 1000),
     air: airMl * (1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + pMPa)),
   };
 }
 
-export const sumMl = (taken: TakenMl): number => taken.pads + taken.hose + taken.tube + taken.fluid + taken.air;
+export const sumMl = (taken: TakenMl): number =>
+  taken.pads + taken.hose + taken.tube + taken.fluid + taken.air;
 
 /** How far a mL taken by an axle moves the master, mm: for a twin, as the balance bar shares it. */
 export function masterMmPerMl({ master }: Pick<SizeInput, 'master'>): Axles<number> {
@@ -65,17 +84,30 @@ export function masterMmPerMl({ master }: Pick<SizeInput, 'master'>): Axles<numb
       };
 }
 
-function masterBottoms({ master }: SizeInput, strokeMm: number, taken: Axles<TakenMl>, circuits: readonly CircuitShare[]): boolean {
+function masterBottoms(
+  { master }: SizeInput,
+  strokeMm: number,
+  taken: Axles<TakenMl>,
+  circuits: readonly CircuitShare[],
+): boolean {
   if (master.kind === 'tandem') return strokeMm > master.strokeMm;
   const ml = perAxle((axle) => sumMl(taken[axle]));
-  return circuits.some((one) => master.deadMm + (1000 * circuitMl(one, ml)) / boreArea(twinBoreMm(master, one)) > master.strokeMm);
-} // prettier-ignore
+  return circuits.some(
+    (one) =>
+      master.deadMm + (1000 * circuitMl(one, ml)) / boreArea(twinBoreMm(master, one)) >
+      master.strokeMm,
+  );
+}
 
 /** Refuses lines whose bore is not inside their wall. */
 export function checkLines(lines: Axles<AxleLines>): void {
   for (const axle of AXLES) {
     const { idMm, odMm } = lines[axle];
-    if (idMm >= odMm) throw new InputError(`lines.${axle}.idMm`, `The bore of ${idMm} mm does not fit in a tube of ${odMm} mm.`);
+    if (idMm >= odMm)
+      throw new InputError(
+        `lines.${axle}.idMm`,
+        `The bore of ${idMm} mm does not fit in a tube of ${odMm} mm.`,
+      );
   }
 }
 
@@ -90,7 +122,13 @@ export function size(input: SizeInput, circuits: readonly CircuitShare[] = BY_AX
   const { pedal, master } = input;
   const brakes = braking(input, pushN(pedal, input.booster));
   const taken = perAxle((axle) =>
-    takenMl(input[axle], input.lines[axle], input.fluid.bulkGPa, input.airMl[axle], brakes.pressureMPa[axle]),
+    takenMl(
+      input[axle],
+      input.lines[axle],
+      input.fluid.bulkGPa,
+      input.airMl[axle],
+      brakes.pressureMPa[axle],
+    ),
   );
   const mmPerMl = masterMmPerMl(input);
   const travelOf = (cause: Exclude<Cause, 'dead'>): number =>

@@ -19,7 +19,12 @@ export interface Booster {
   readonly diaphragmMm2: number;
 }
 export type Master =
-  | { readonly kind: 'tandem'; readonly boreMm: number; readonly strokeMm: number; readonly deadMm: number }
+  | {
+      readonly kind: 'tandem';
+      readonly boreMm: number;
+      readonly strokeMm: number;
+      readonly deadMm: number;
+    }
   | {
       readonly kind: 'twin';
       readonly frontBoreMm: number;
@@ -90,4 +95,7 @@ export const ATMOSPHERE_MPA = 0.101325;
 export const DEFAULT_MU = 0.8;
 
 export const boreArea = (boreMm: number): number => (Math.PI / 4) * boreMm * boreMm;
-export const perAxle = <T>(make: (axle: Axle) => T): Axles<T> => ({ front: make('front'), rear: make('rear') });
+export const perAxle = <T>(make: (axle: Axle) => T): Axles<T> => ({
+  front: make('front'),
+  rear: make('rear'),
+});

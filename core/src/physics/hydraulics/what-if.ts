@@ -9,7 +9,9 @@ export interface WhatIf {
 }
 
 /** Master bores that are made, mm (5/8 to 1 1/8 in by sixteenths). Common practice. */
-export const MASTER_BORES_MM = [15.875, 17.4625, 19.05, 20.6375, 22.225, 23.8125, 25.4, 26.9875, 28.575] as const;
+export const MASTER_BORES_MM = [
+  15.875, 17.4625, 19.05, 20.6375, 22.225, 23.8125, 25.4, 26.9875, 28.575,
+] as const;
 
 /** How much more or less foot the same deceleration takes: both circuits rise with the push in one line below the valve's knee. */
 function effectOf(before: SizeInput, after: SizeInput): string {
@@ -17,9 +19,13 @@ function effectOf(before: SizeInput, after: SizeInput): string {
   const pedal = b.travelMm.total - a.travelMm.total;
   const share = 100 * (a.z / b.z - 1);
   const travel =
-    Math.abs(pedal) < 0.5 ? 'pedal as before' : `pedal ${figure(Math.abs(pedal), 0)} mm ${pedal < 0 ? 'shorter' : 'longer'}`;
+    Math.abs(pedal) < 0.5
+      ? 'pedal as before'
+      : `pedal ${figure(Math.abs(pedal), 0)} mm ${pedal < 0 ? 'shorter' : 'longer'}`;
   const foot =
-    Math.abs(share) < 0.5 ? 'as hard as before' : `${figure(Math.abs(share), 0)} % ${share > 0 ? 'harder' : 'lighter'}`;
+    Math.abs(share) < 0.5
+      ? 'as hard as before'
+      : `${figure(Math.abs(share), 0)} % ${share > 0 ? 'harder' : 'lighter'}`;
   return `${travel}, ${foot}`;
 }
 
@@ -32,11 +38,19 @@ const pistonsGrown = (brake: Brake, by: number): Brake =>
 export function whatIf(input: SizeInput): WhatIf[] {
   const { master } = input;
   const changes: (readonly [string, SizeInput])[] = [];
-  const bored = (name: string, boreMm: number, made: (boreMm: number) => SizeInput['master']): void => {
+  const bored = (
+    name: string,
+    boreMm: number,
+    made: (boreMm: number) => SizeInput['master'],
+  ): void => {
     const larger = MASTER_BORES_MM.find((bore) => bore > boreMm + 0.1);
     const smaller = MASTER_BORES_MM.findLast((bore) => bore < boreMm - 0.1);
     for (const bore of [smaller, larger])
-      if (bore) changes.push([`${name} ${figure(bore)} in place of ${figure(boreMm)}`, { ...input, master: made(bore) }]);
+      if (bore)
+        changes.push([
+          `${name} ${figure(bore)} in place of ${figure(boreMm)}`,
+          { ...input, master: made(bore) },
+        ]);
   };
   if (master.kind === 'tandem') bored('Master', master.boreMm, (boreMm) => ({ ...master, boreMm }));
   else {
@@ -46,11 +60,18 @@ export function whatIf(input: SizeInput): WhatIf[] {
   changes.push(['Front pistons 10 % larger', { ...input, front: pistonsGrown(input.front, 1.1) }]);
   changes.push(['Rear pistons 10 % larger', { ...input, rear: pistonsGrown(input.rear, 1.1) }]);
   if (input.front.kind === 'disc')
-    changes.push(['Front pads with 10 % more grip', { ...input, front: { ...input.front, padMu: input.front.padMu * 1.1 } }]);
+    changes.push([
+      'Front pads with 10 % more grip',
+      { ...input, front: { ...input.front, padMu: input.front.padMu * 1.1 } },
+    ]);
   if (input.booster) changes.push(['No booster', { ...input, booster: null }]);
   changes.push([
     `Pedal ratio ${figure(input.pedal.ratio + 0.5)} in place of ${figure(input.pedal.ratio)}`,
     { ...input, pedal: { ...input.pedal, ratio: input.pedal.ratio + 0.5 } },
   ]);
-  return changes.map(([what, changed]) => ({ what, input: changed, effect: effectOf(input, changed) }));
+  return changes.map(([what, changed]) => ({
+    what,
+    input: changed,
+    effect: effectOf(input, changed),
+  }));
 }

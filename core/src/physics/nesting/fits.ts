@@ -27,7 +27,10 @@ function follow(cuts: readonly Cut[], bins: readonly Bin[], budget: Budget): Pac
     const whole = plan
       .filter(({ times }) => times >= 1 - 1e-6)
       .map((column) => ({ ...column, times: Math.floor(column.times + 1e-6) }));
-    const most = plan.reduce((best, column) => (column.times > best.times ? column : best), plan[0]!);
+    const most = plan.reduce(
+      (best, column) => (column.times > best.times ? column : best),
+      plan[0]!,
+    );
     for (const { bin, takes, times } of whole.length ? whole : [{ ...most, times: 1 }])
       for (let n = 0; n < times && free[bin]!.count > 0; n++) {
         const taken = takes.map((k, i) => Math.min(k, left[i]!.count));

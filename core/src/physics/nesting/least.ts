@@ -32,24 +32,38 @@ function together(lengths: readonly (readonly [mm: number, count: number])[]): [
 
 export const totalMm = (stock: readonly Stock[], opened: Opened): number =>
   opened.reduce((sum, n, i) => sum + n * stock[i]!.lengthMm, 0);
-const binsOf = (stock: readonly Stock[], opened: Opened): Bin[] => stock.map(({ roomMm }, i) => ({ roomMm, count: opened[i]! }));
+const binsOf = (stock: readonly Stock[], opened: Opened): Bin[] =>
+  stock.map(({ roomMm }, i) => ({ roomMm, count: opened[i]! }));
 
 /** All choices of pieces whose lengths come to more than `overMm` and no more than `toMm` and whose room is enough, least total first. */
-function choices(stock: readonly Stock[], wantedMm: number, overMm: number, toMm: number, budget: Budget): Opened[] {
+function choices(
+  stock: readonly Stock[],
+  wantedMm: number,
+  overMm: number,
+  toMm: number,
+  budget: Budget,
+): Opened[] {
   const found: { opened: Opened; sumMm: number }[] = [];
   const takes: number[] = [];
   const restMm = (i: number, of: 'lengthMm' | 'roomMm'): number =>
     stock.slice(i).reduce((sum, one) => sum + one.count * Math.max(one[of], 0), 0);
-  const [lengths, rooms] = [stock.map((_, i) => restMm(i, 'lengthMm')), stock.map((_, i) => restMm(i, 'roomMm'))];
+  const [lengths, rooms] = [
+    stock.map((_, i) => restMm(i, 'lengthMm')),
+    stock.map((_, i) => restMm(i, 'roomMm')),
+  ];
   const from = (i: number, sumMm: number, roomMm: number): void => {
     if (budget.spent) return;
     if (i === stock.length) {
-      if (sumMm > overMm + ROUNDING_MM && roomMm >= wantedMm - ROUNDING_MM) found.push({ opened: takes.slice(), sumMm });
+      if (sumMm > overMm + ROUNDING_MM && roomMm >= wantedMm - ROUNDING_MM)
+        found.push({ opened: takes.slice(), sumMm });
       return budget.step();
     }
     if (sumMm + lengths[i]! <= overMm || roomMm + rooms[i]! < wantedMm - ROUNDING_MM) return;
     const one = stock[i]!;
-    const most = one.roomMm <= 0 ? 0 : Math.min(one.count, Math.floor((toMm - sumMm + ROUNDING_MM) / one.lengthMm));
+    const most =
+      one.roomMm <= 0
+        ? 0
+        : Math.min(one.count, Math.floor((toMm - sumMm + ROUNDING_MM) / one.lengthMm));
     for (let k = 0; k <= most; k++) {
       takes[i] = k;
       from(i + 1, sumMm + k * one.lengthMm, roomMm + k * one.roomMm);
@@ -78,12 +92,17 @@ export interface Least {
  * through by their total length, least first, from the least whose room is enough; each is shown to
  * take all cuts, or that it cannot. Throws InputError as `nest`.
  */
-export function leastStock({ stockMm, partsMm, kerfMm, trimMm }: NestInput, late: () => boolean): Least {
-  const stock: Stock[] = together(stockMm.map(({ lengthMm, count }) => [lengthMm, count])).map(([lengthMm, count]) => ({
-    lengthMm,
-    count,
-    roomMm: lengthMm - trimMm + kerfMm,
-  }));
+export function leastStock(
+  { stockMm, partsMm, kerfMm, trimMm }: NestInput,
+  late: () => boolean,
+): Least {
+  const stock: Stock[] = together(stockMm.map(({ lengthMm, count }) => [lengthMm, count])).map(
+    ([lengthMm, count]) => ({
+      lengthMm,
+      count,
+      roomMm: lengthMm - trimMm + kerfMm,
+    }),
+  );
   const longestMm = (stock[0]?.lengthMm ?? 0) - trimMm;
   for (const [i, mm] of partsMm.entries())
     if (mm > longestMm + ROUNDING_MM)
@@ -93,18 +112,27 @@ export function leastStock({ stockMm, partsMm, kerfMm, trimMm }: NestInput, late
           ? `A cut of ${figure(mm)} mm is longer than any piece: the longest gives ${figure(Math.max(longestMm, 0))} mm, ${figure(mm - longestMm)} too little.`
           : `There is no stock to cut ${figure(mm)} mm from.`,
       );
-  const cuts: Cut[] = together(partsMm.map((mm) => [mm, 1])).map(([mm, count]) => ({ sizeMm: mm + kerfMm, count }));
+  const cuts: Cut[] = together(partsMm.map((mm) => [mm, 1])).map(([mm, count]) => ({
+    sizeMm: mm + kerfMm,
+    count,
+  }));
   const wantedMm = cuts.reduce((sum, { sizeMm, count }) => sum + sizeMm * count, 0);
-  const all: Opened = stock.map(({ roomMm, count }) => Math.min(roomMm > 0 ? count : 0, partsMm.length));
+  const all: Opened = stock.map(({ roomMm, count }) =>
+    Math.min(roomMm > 0 ? count : 0, partsMm.length),
+  );
   const roomMm = all.reduce((sum, n, i) => sum + n * stock[i]!.roomMm, 0);
   const short = (mm: number): InputError =>
-    new InputError('stockMm', `There is too little stock: ${figure(mm)} mm are missing, and what each piece leaves over.`);
+    new InputError(
+      'stockMm',
+      `There is too little stock: ${figure(mm)} mm are missing, and what each piece leaves over.`,
+    );
   if (roomMm < wantedMm - ROUNDING_MM) throw short(wantedMm - roomMm);
 
   /** Most that is ever opened: what a first packing of all pieces there are opens. */
   const anyhow = pack(cuts, binsOf(stock, all), new Budget(STEPS));
   if (anyhow === 'none') throw short(cuts[cuts.length - 1]!.sizeMm - kerfMm);
-  const openedBy = (plan: readonly Filled[]): Opened => stock.map((_, i) => plan.filter(({ bin }) => bin === i).length);
+  const openedBy = (plan: readonly Filled[]): Opened =>
+    stock.map((_, i) => plan.filter(({ bin }) => bin === i).length);
   const mostMm = anyhow === 'unknown' ? totalMm(stock, all) : totalMm(stock, openedBy(anyhow));
 
   let usedMm = Infinity;
@@ -123,10 +151,14 @@ export function leastStock({ stockMm, partsMm, kerfMm, trimMm }: NestInput, late
     found = [...(sumMm < usedMm - ROUNDING_MM ? [] : found), { opened, plan }];
     usedMm = sumMm;
   };
-  if (anyhow !== 'unknown') [usedMm, found] = [mostMm, [{ opened: openedBy(anyhow), plan: anyhow }]];
+  if (anyhow !== 'unknown')
+    [usedMm, found] = [mostMm, [{ opened: openedBy(anyhow), plan: anyhow }]];
   for (let fromMm = 0; fromMm < usedMm - ROUNDING_MM;) {
     // Totals a shortest piece at a time, so that few choices are listed that are never tried.
-    const toMm = Math.min(mostMm, leastTotal(stock, wantedMm, fromMm) + stock[stock.length - 1]!.lengthMm);
+    const toMm = Math.min(
+      mostMm,
+      leastTotal(stock, wantedMm, fromMm) + stock[stock.length - 1]!.lengthMm,
+    );
     const listing = new Budget(LONG_STEPS, late);
     for (const opened of choices(stock, wantedMm, fromMm, toMm, listing)) {
       if (late()) lookedMm = Math.min(lookedMm, totalMm(stock, opened));

@@ -38,7 +38,10 @@ function largestLeftOver(
   const largest = (plan: readonly Filled[]): number => Math.max(...plan.map(leftOf));
   let best = first;
   const wantedMm = cuts.reduce((sum, { sizeMm, count }) => sum + sizeMm * count, 0);
-  const roomMm = totalMm(stock.map((one) => ({ ...one, lengthMm: one.roomMm })), opened); // prettier-ignore
+  const roomMm = totalMm(
+    stock.map((one) => ({ ...one, lengthMm: one.roomMm })),
+    opened,
+  );
   for (const [s, one] of stock.entries()) {
     if (!opened[s]) continue;
     /** Most that might be left of a piece of this length, and most that is known to be. */
@@ -48,7 +51,10 @@ function largestLeftOver(
       // The whole of it first, since it often can be; then half way.
       for (const leaveMm of [couldMm, (couldMm + sureMm) / 2]) {
         const bins = [
-          ...stock.map(({ roomMm: room }, i) => ({ roomMm: room, count: opened[i]! - (i === s ? 1 : 0) })),
+          ...stock.map(({ roomMm: room }, i) => ({
+            roomMm: room,
+            count: opened[i]! - (i === s ? 1 : 0),
+          })),
           { roomMm: one.roomMm - leaveMm, count: 1 },
         ];
         const packed = fits(cuts, bins, new Budget(LEFT_OVER_STEPS, late));
@@ -80,7 +86,9 @@ export function nest(input: NestInput, nowMs: () => number = () => 0): Nest {
     .reduce((a, b) => (b.largestMm > a.largestMm ? b : a));
   const pieces = best.plan
     .map(({ bin, takes }): NestPiece => {
-      const cutsMm = takes.flatMap((k, i) => new Array<number>(k).fill(cuts[i]!.sizeMm - input.kerfMm));
+      const cutsMm = takes.flatMap((k, i) =>
+        new Array<number>(k).fill(cuts[i]!.sizeMm - input.kerfMm),
+      );
       return {
         stockMm: stock[bin]!.lengthMm,
         cutsMm,

@@ -56,7 +56,8 @@ function* fillings(
     if (budget.spent || freeMm - rest[i]! > mostWasteMm + ROUNDING_MM) return;
     if (i === cuts.length) {
       // Room for one more that is left over: the fuller filling stands for this one.
-      if (cuts.some(({ sizeMm }, k) => takes[k]! < left[k]! && sizeMm <= freeMm + ROUNDING_MM)) return;
+      if (cuts.some(({ sizeMm }, k) => takes[k]! < left[k]! && sizeMm <= freeMm + ROUNDING_MM))
+        return;
       budget.step();
       yield takes.slice();
       return;
@@ -73,7 +74,8 @@ function* fillings(
 }
 
 function* leastWasteFirst(source: Generator<number[]>, cuts: readonly Cut[]): Generator<number[]> {
-  const full = (takes: number[]): number => takes.reduce((sum, k, i) => sum + k * cuts[i]!.sizeMm, 0);
+  const full = (takes: number[]): number =>
+    takes.reduce((sum, k, i) => sum + k * cuts[i]!.sizeMm, 0);
   for (let batch: number[][] = []; ; batch = []) {
     for (let next = source.next(); !next.done; next = source.next()) {
       batch.push(next.value);
@@ -86,11 +88,19 @@ function* leastWasteFirst(source: Generator<number[]>, cuts: readonly Cut[]): Ge
 }
 
 /** True where cuts of some length or more outnumber the places that all bins have for them: no packing exists. */
-function overfull(cuts: readonly Cut[], bins: readonly Bin[], left: readonly number[], free: readonly number[]): boolean {
+function overfull(
+  cuts: readonly Cut[],
+  bins: readonly Bin[],
+  left: readonly number[],
+  free: readonly number[],
+): boolean {
   let wanted = 0;
   for (const [i, { sizeMm }] of cuts.entries()) {
     wanted += left[i]!;
-    const places = bins.reduce((sum, { roomMm }, b) => sum + free[b]! * Math.floor((roomMm + ROUNDING_MM) / sizeMm), 0);
+    const places = bins.reduce(
+      (sum, { roomMm }, b) => sum + free[b]! * Math.floor((roomMm + ROUNDING_MM) / sizeMm),
+      0,
+    );
     if (left[i]! && wanted > places) return true;
   }
   return false;

@@ -5,31 +5,44 @@ import { Budget, pack, type Bin, type Cut } from './pack.ts';
 import { relaxed } from './relax.ts';
 
 const draw = seeded(21);
-const between = (least: number, most: number): number => Math.round(least + draw() * (most - least));
+const between = (least: number, most: number): number =>
+  Math.round(least + draw() * (most - least));
 interface Case {
   readonly cuts: readonly Cut[];
   readonly bins: readonly Bin[];
 }
 const random = (): Case => ({
-  cuts: [...new Set(Array.from({ length: between(2, 5) }, () => between(200, 900)))].sort((a, b) => b - a).map((sizeMm) => ({ sizeMm, count: between(1, 4) })),
-  bins: [{ roomMm: between(900, 2000), count: between(1, 4) }, { roomMm: between(600, 1200), count: between(0, 3) }],
-}); // prettier-ignore
+  cuts: [...new Set(Array.from({ length: between(2, 5) }, () => between(200, 900)))]
+    .sort((a, b) => b - a)
+    .map((sizeMm) => ({ sizeMm, count: between(1, 4) })),
+  bins: [
+    { roomMm: between(900, 2000), count: between(1, 4) },
+    { roomMm: between(600, 1200), count: between(0, 3) },
+  ],
+});
 
 /** Every filling of a bin, as counts. */
 function fillings({ cuts }: Case, roomMm: number): number[][] {
   const found: number[][] = [];
   const from = (i: number, free: number, takes: number[]): void => {
     if (i === cuts.length) return void found.push(takes);
-    for (let k = 0; k <= cuts[i]!.count && k * cuts[i]!.sizeMm <= free + 1e-9; k++) from(i + 1, free - k * cuts[i]!.sizeMm, [...takes, k]);
+    for (let k = 0; k <= cuts[i]!.count && k * cuts[i]!.sizeMm <= free + 1e-9; k++)
+      from(i + 1, free - k * cuts[i]!.sizeMm, [...takes, k]);
   };
   from(0, roomMm, []);
   return found;
-} // prettier-ignore
+}
 /** Whether all cuts go into the bins, in fractions or whole, by HiGHS. */
 function byHighs(solver: Awaited<ReturnType<typeof highs>>, one: Case, whole: boolean): boolean {
-  const columns = one.bins.flatMap(({ roomMm }, b) => fillings(one, roomMm).map((takes) => ({ b, takes })));
+  const columns = one.bins.flatMap(({ roomMm }, b) =>
+    fillings(one, roomMm).map((takes) => ({ b, takes })),
+  );
   const sum = (of: (column: (typeof columns)[number]) => number): string =>
-    columns.map((column, i) => [of(column), i] as const).filter(([k]) => k).map(([k, i]) => `${k} x${i}`).join(' + ') || '0 x0'; // prettier-ignore
+    columns
+      .map((column, i) => [of(column), i] as const)
+      .filter(([k]) => k)
+      .map(([k, i]) => `${k} x${i}`)
+      .join(' + ') || '0 x0';
   const rows = [
     ...one.cuts.map(({ count }, i) => `${sum(({ takes }) => takes[i]!)} >= ${count}`),
     ...one.bins.map(({ count }, b) => `${sum((column) => (column.b === b ? 1 : 0))} <= ${count}`),
@@ -39,11 +52,20 @@ function byHighs(solver: Awaited<ReturnType<typeof highs>>, one: Case, whole: bo
   return solver.solve(text, { output_flag: false }).Status === 'Optimal';
 }
 /** What must be so of any packing. */
-function mustHold({ cuts, bins }: Case, plan: readonly { readonly bin: number; readonly takes: readonly number[] }[]): void {
-  cuts.forEach(({ count }, i) => expect(plan.reduce((sum, { takes }) => sum + takes[i]!, 0)).toBe(count));
-  bins.forEach(({ count }, b) => expect(plan.filter(({ bin }) => bin === b).length).toBeLessThanOrEqual(count));
+function mustHold(
+  { cuts, bins }: Case,
+  plan: readonly { readonly bin: number; readonly takes: readonly number[] }[],
+): void {
+  cuts.forEach(({ count }, i) =>
+    expect(plan.reduce((sum, { takes }) => sum + takes[i]!, 0)).toBe(count),
+  );
+  bins.forEach(({ count }, b) =>
+    expect(plan.filter(({ bin }) => bin === b).length).toBeLessThanOrEqual(count),
+  );
   for (const { bin, takes } of plan)
-    expect(takes.reduce((sum, k, i) => sum + k * cuts[i]!.sizeMm, 0)).toBeLessThanOrEqual(bins[bin]!.roomMm + 1e-6);
+    expect(takes.reduce((sum, k, i) => sum + k * cuts[i]!.sizeMm, 0)).toBeLessThanOrEqual(
+      bins[bin]!.roomMm + 1e-6,
+    );
 }
 
 test('100 random cases: fractions do just where HiGHS says they do, and whole cuts just where it says so', async () => {
@@ -55,8 +77,15 @@ test('100 random cases: fractions do just where HiGHS says they do, and whole cu
     const plan = relaxed(one.cuts, one.bins, new Budget(1e6));
     expect([i, plan === 'none']).toEqual([i, !inFractions]);
     if (typeof plan !== 'string')
-      one.cuts.forEach(({ count }, k) => expect(plan.reduce((sum, { takes, times }) => sum + takes[k]! * times, 0)).toBeGreaterThan(count - 1e-4)); // prettier-ignore
-    for (const found of [pack(one.cuts, one.bins, new Budget(1e6)), fits(one.cuts, one.bins, new Budget(1e6))]) {
+      one.cuts.forEach(({ count }, k) =>
+        expect(plan.reduce((sum, { takes, times }) => sum + takes[k]! * times, 0)).toBeGreaterThan(
+          count - 1e-4,
+        ),
+      );
+    for (const found of [
+      pack(one.cuts, one.bins, new Budget(1e6)),
+      fits(one.cuts, one.bins, new Budget(1e6)),
+    ]) {
       expect([i, typeof found !== 'string', found === 'none']).toEqual([i, whole, !whole]);
       if (typeof found !== 'string') mustHold(one, found);
     }

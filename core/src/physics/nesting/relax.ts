@@ -66,12 +66,16 @@ export function relaxed(cuts: readonly Cut[], bins: readonly Bin[], budget: Budg
   for (let round = 0; round < 4000; round++) {
     budget.step();
     if (budget.spent || budget.late()) return 'unknown';
-    const dual = demand.map((_, j) => inverse.reduce((sum, row, i) => sum + (cost[i] ? cost[i]! * row[j]! : 0), 0));
+    const dual = demand.map((_, j) =>
+      inverse.reduce((sum, row, i) => sum + (cost[i] ? cost[i]! * row[j]! : 0), 0),
+    );
     const uncovered = amount.reduce((sum, x, i) => sum + x * cost[i]!, 0);
     if (uncovered <= 1e-7 * total) break;
-    let enters: { column: Omit<Column, 'times'> | null; entries: number[]; gain: number } | null = null;
+    let enters: { column: Omit<Column, 'times'> | null; entries: number[]; gain: number } | null =
+      null;
     const surplus = dual.slice(0, m).findIndex((price) => price < -1e-7);
-    if (surplus >= 0) enters = { column: null, entries: demand.map((_, i) => (i === surplus ? -1 : 0)), gain: 1 };
+    if (surplus >= 0)
+      enters = { column: null, entries: demand.map((_, i) => (i === surplus ? -1 : 0)), gain: 1 };
     else {
       let bound = dual.slice(0, m).reduce((sum, price, i) => sum + price * demand[i]!, 0);
       for (const [b, { roomMm, count }] of bins.entries()) {
@@ -91,10 +95,16 @@ export function relaxed(cuts: readonly Cut[], bins: readonly Bin[], budget: Budg
     }
     if (!enters) return 'unknown';
     const { column, entries } = enters;
-    const way = inverse.map((row) => row.reduce((sum, x, j) => sum + (entries[j] ? x * entries[j]! : 0), 0));
+    const way = inverse.map((row) =>
+      row.reduce((sum, x, j) => sum + (entries[j] ? x * entries[j]! : 0), 0),
+    );
     let leaves = -1;
     for (let i = 0; i < rows; i++)
-      if (way[i]! > EPSILON && (leaves < 0 || amount[i]! / way[i]! < amount[leaves]! / way[leaves]! - 1e-12)) leaves = i;
+      if (
+        way[i]! > EPSILON &&
+        (leaves < 0 || amount[i]! / way[i]! < amount[leaves]! / way[leaves]! - 1e-12)
+      )
+        leaves = i;
     if (leaves < 0) return 'unknown';
     const pivot = way[leaves]!;
     const step = amount[leaves]! / pivot;
@@ -106,5 +116,7 @@ export function relaxed(cuts: readonly Cut[], bins: readonly Bin[], budget: Budg
     }
     [inverse[leaves], amount[leaves], cost[leaves], columns[leaves]] = [row, step, 0, column];
   }
-  return columns.flatMap((column, i) => (column && amount[i]! > EPSILON ? [{ ...column, times: amount[i]! }] : []));
+  return columns.flatMap((column, i) =>
+    column && amount[i]! > EPSILON ? [{ ...column, times: amount[i]! }] : [],
+  );
 }

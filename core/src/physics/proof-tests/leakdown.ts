@@ -38,7 +38,15 @@ export const DEFAULT_LIMIT_ML_PER_MIN = 0.1;
  * Source: the gas law, absolute by 0.101325 MPa and 273.15 K; limits are common practice. Throws InputError
  * for a temperature below nothing.
  */
-export function leakdown({ volumeMl, start, end, minutes, limitMlPerMin: limit = DEFAULT_LIMIT_ML_PER_MIN, pressureSigmaMPa, tempSigmaC }: LeakdownInput): Leakdown {
+export function leakdown({
+  volumeMl,
+  start,
+  end,
+  minutes,
+  limitMlPerMin: limit = DEFAULT_LIMIT_ML_PER_MIN,
+  pressureSigmaMPa,
+  tempSigmaC,
+}: LeakdownInput): Leakdown {
   const absolute = ({ pressureMPa, tempC }: LeakdownReading, path: string) => {
     const k = tempC + ZERO_C_K;
     if (k <= 0) throw new InputError(`${path}.tempC`, `${tempC} °C is colder than anything is.`);
@@ -55,11 +63,12 @@ export function leakdown({ volumeMl, start, end, minutes, limitMlPerMin: limit =
   };
   if (pressureSigmaMPa === undefined && tempSigmaC === undefined) return judged;
   const [sp, st] = [pressureSigmaMPa ?? 0, tempSigmaC ?? 0];
-  const sigma = scale * Math.hypot(...[first, last].flatMap(({ mpa, k }) => [sp / k, (st * mpa) / (k * k)]));
+  const sigma =
+    scale * Math.hypot(...[first, last].flatMap(({ mpa, k }) => [sp / k, (st * mpa) / (k * k)]));
   return {
     ...judged,
     ...(2 * sigma >= Math.abs(limit - lossMlPerMin) ? { verdict: 'cannot-tell' as const } : {}),
     lossSigmaMlPerMin: sigma,
     minutesNeeded: (minutes * 4 * sigma) / limit,
   };
-} // prettier-ignore
+}

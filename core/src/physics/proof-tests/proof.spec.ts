@@ -1,12 +1,20 @@
 import { leakdown, scatterOf, stop } from './index.ts';
 
 describe('an air test', () => {
-  const input = { volumeMl: 60, start: { pressureMPa: 0.62, tempC: 18 }, end: { pressureMPa: 0.61, tempC: 21 }, minutes: 30 };
+  const input = {
+    volumeMl: 60,
+    start: { pressureMPa: 0.62, tempC: 18 },
+    end: { pressureMPa: 0.61, tempC: 21 },
+    minutes: 30,
+  };
   it('meets the gas law by hand', () => {
     // 0.721325 MPa at 291.15 K and 0.711325 at 294.15: at 18 °C the end would read 0.704070, 0.017255 lower.
     // Free air: 60/0.101325·293.15/30·(0.721325/291.15 − 0.711325/294.15) = 0.3429 mL a minute.
     const { lossMlPerMin, dropAtStartTempMPa, verdict } = leakdown(input);
-    expect([lossMlPerMin, dropAtStartTempMPa]).toEqual([expect.closeTo(0.34292119, 7), expect.closeTo(0.017254717, 8)]);
+    expect([lossMlPerMin, dropAtStartTempMPa]).toEqual([
+      expect.closeTo(0.34292119, 7),
+      expect.closeTo(0.017254717, 8),
+    ]);
     expect(verdict).toBe('leaks');
   });
   it('a fall that the cold alone explains is no leak, and a rise that the warmth does not is said', () => {
@@ -15,20 +23,38 @@ describe('an air test', () => {
     const still = leakdown({ ...input, end: cold });
     expect(still.lossMlPerMin).toBeCloseTo(0, 9);
     expect([still.verdict, still.warming]).toEqual(['tight', false]);
-    expect(leakdown({ ...input, end: { pressureMPa: 0.64, tempC: 18 } })).toMatchObject({ verdict: 'tight', warming: true });
+    expect(leakdown({ ...input, end: { pressureMPa: 0.64, tempC: 18 } })).toMatchObject({
+      verdict: 'tight',
+      warming: true,
+    });
   });
   it('bands by the limit', () => {
-    const at = (pressureMPa: number): string => leakdown({ ...input, end: { pressureMPa, tempC: 18 } }).verdict;
+    const at = (pressureMPa: number): string =>
+      leakdown({ ...input, end: { pressureMPa, tempC: 18 } }).verdict;
     // 60·293.15/(0.101325·30·291.15) = 19.876 mL a minute for each MPa: 0.1 is 5.03 kPa.
-    expect([at(0.6175), at(0.6174), at(0.61498), at(0.6149)]).toEqual(['tight', 'watch', 'watch', 'leaks']);
+    expect([at(0.6175), at(0.6174), at(0.61498), at(0.6149)]).toEqual([
+      'tight',
+      'watch',
+      'watch',
+      'leaks',
+    ]);
   });
   it('two sigma that reach the limit cannot tell, and how long it would take follows', () => {
-    const unsure = leakdown({ ...input, end: { pressureMPa: 0.617, tempC: 18 }, pressureSigmaMPa: 0.003, tempSigmaC: 0.5 });
+    const unsure = leakdown({
+      ...input,
+      end: { pressureMPa: 0.617, tempC: 18 },
+      pressureSigmaMPa: 0.003,
+      tempSigmaC: 0.5,
+    });
     // Both readings: 19.876·291.15·√(2·(0.003/291.15)² + (0.5·0.7213/291.15²)² + (0.5·0.7183/291.15²)²).
     const sigma =
       19.876 *
       291.15 *
-      Math.sqrt(2 * (0.003 / 291.15) ** 2 + ((0.5 * 0.721325) / 291.15 ** 2) ** 2 + ((0.5 * 0.718325) / 291.15 ** 2) ** 2);
+      Math.sqrt(
+        2 * (0.003 / 291.15) ** 2 +
+          ((0.5 * 0.721325) / 291.15 ** 2) ** 2 +
+          ((0.5 * 0.718325) / 291.15 ** 2) ** 2,
+      );
     expect(unsure.lossSigmaMlPerMin).toBeCloseTo(sigma, 4);
     expect(unsure.verdict).toBe('cannot-tell');
     expect(
@@ -40,7 +66,9 @@ describe('an air test', () => {
         tempSigmaC: 0.5,
       }).lossSigmaMlPerMin! * 2,
     ).toBeCloseTo(0.05, 6);
-    expect(leakdown({ ...input, pressureSigmaMPa: 0.0001, tempSigmaC: 0.01 }).verdict).toBe('leaks');
+    expect(leakdown({ ...input, pressureSigmaMPa: 0.0001, tempSigmaC: 0.01 }).verdict).toBe(
+      'leaks',
+    );
   });
 });
 

@@ -18,10 +18,25 @@ export const ROUGH_KMH = 5;
 export function stop({ fromKmh, distanceM, compareKmh = COMPARE_KMH }: StopInput): Stop {
   const v = fromKmh / 3.6;
   const meanDecelMs2 = (v * v) / (2 * distanceM);
-  return { meanDecelMs2, g: meanDecelMs2 / G_MS2, distanceAtCompareM: distanceM * (compareKmh / fromKmh) ** 2 };
+  return {
+    meanDecelMs2,
+    g: meanDecelMs2 / G_MS2,
+    distanceAtCompareM: distanceM * (compareKmh / fromKmh) ** 2,
+  };
 }
 /** Mean and scatter (one standard deviation) of several stops from one speed. */
-export function scatterOf(distancesM: readonly number[]): { readonly meanM: number; readonly sigmaM: number | null } {
+export function scatterOf(distancesM: readonly number[]): {
+  readonly meanM: number;
+  readonly sigmaM: number | null;
+} {
   const meanM = distancesM.reduce((sum, d) => sum + d, 0) / distancesM.length;
-  return { meanM, sigmaM: distancesM.length < 2 ? null : Math.sqrt(distancesM.reduce((sum, d) => sum + (d - meanM) ** 2, 0) / (distancesM.length - 1)) };
-} // prettier-ignore
+  return {
+    meanM,
+    sigmaM:
+      distancesM.length < 2
+        ? null
+        : Math.sqrt(
+            distancesM.reduce((sum, d) => sum + (d - meanM) ** 2, 0) / (distancesM.length - 1),
+          ),
+  };
+}

@@ -8,11 +8,36 @@ export type HubKind = (typeof HUB_KINDS)[number];
 export const END_PLAY_MM = { least: 0.03, most: 0.13 } as const;
 
 /** The three schools side by side: what each is, what it is for, and where it kills. Common practice; the sheet wins. */
-export const HUB_TABLE: readonly { readonly school: HubSchool; readonly name: string; readonly how: string; readonly fits: string; readonly beware: string }[] = [
-  { school: 'feel', name: 'Seat, back off, find the play', how: 'Draw it up while the wheel turns until the bearings are seated; back off only as far as the play begins, then to the nearest lock.', fits: 'Two taper bearings that are adjusted, no spacer between them.', beware: 'A back-off is where the play is looked for, not where it ends: half a turn of a 1-14 nut is 0.9 mm.' },
-  { school: 'figure', name: 'To the maker’s figure', how: 'Seat while it turns, back off if the sheet says so, then to its torque and angle; new nut, pin or tab.', fits: 'Unit hubs and hubs with a spacer: clamped solid.', beware: 'Never backed off: a unit hub left loose comes off with its wheel.' },
-  { school: 'end-play', name: 'By measured end play', how: 'A dial against the hub’s face, pulled and pushed: 0.03 to 0.13 mm where the maker gives no figure, then the lock again.', fits: 'Taper bearings, and whoever has a dial.', beware: 'Measured after the lock is in: a tab may take the play away.' },
-]; // prettier-ignore
+export const HUB_TABLE: readonly {
+  readonly school: HubSchool;
+  readonly name: string;
+  readonly how: string;
+  readonly fits: string;
+  readonly beware: string;
+}[] = [
+  {
+    school: 'feel',
+    name: 'Seat, back off, find the play',
+    how: 'Draw it up while the wheel turns until the bearings are seated; back off only as far as the play begins, then to the nearest lock.',
+    fits: 'Two taper bearings that are adjusted, no spacer between them.',
+    beware:
+      'A back-off is where the play is looked for, not where it ends: half a turn of a 1-14 nut is 0.9 mm.',
+  },
+  {
+    school: 'figure',
+    name: 'To the maker’s figure',
+    how: 'Seat while it turns, back off if the sheet says so, then to its torque and angle; new nut, pin or tab.',
+    fits: 'Unit hubs and hubs with a spacer: clamped solid.',
+    beware: 'Never backed off: a unit hub left loose comes off with its wheel.',
+  },
+  {
+    school: 'end-play',
+    name: 'By measured end play',
+    how: 'A dial against the hub’s face, pulled and pushed: 0.03 to 0.13 mm where the maker gives no figure, then the lock again.',
+    fits: 'Taper bearings, and whoever has a dial.',
+    beware: 'Measured after the lock is in: a tab may take the play away.',
+  },
+];
 
 export type HubFault = 'backed-off' | 'loose' | 'tight' | 'lock';
 /** The first thing that is wrong with a hub as it was done; null: nothing, or nothing measured. Limits are the sheet's where it gives them. */
@@ -24,7 +49,8 @@ export function hubFault(hub: {
   readonly newLock: boolean | null;
 }): HubFault | null {
   if (hub.kind !== 'adjustable' && hub.school !== 'figure') return 'backed-off';
-  const { least, most } = hub.sheetMm ?? (hub.kind === 'adjustable' ? END_PLAY_MM : { least: 0, most: END_PLAY_MM.most });
+  const { least, most } =
+    hub.sheetMm ?? (hub.kind === 'adjustable' ? END_PLAY_MM : { least: 0, most: END_PLAY_MM.most });
   if (hub.endPlayMm !== null && hub.endPlayMm > most + 1e-9) return 'loose';
   if (hub.endPlayMm !== null && hub.endPlayMm < least - 1e-9) return 'tight';
   return hub.newLock === false ? 'lock' : null;

@@ -1,5 +1,14 @@
 export { cableFit, CABLE_OVER_MM, type CableFault, type CableReadings } from './cable.ts';
-export { END_PLAY_MM, hubFault, HUB_KINDS, HUB_SCHOOLS, HUB_TABLE, type HubFault, type HubKind, type HubSchool } from './hub.ts';
+export {
+  END_PLAY_MM,
+  hubFault,
+  HUB_KINDS,
+  HUB_SCHOOLS,
+  HUB_TABLE,
+  type HubFault,
+  type HubKind,
+  type HubSchool,
+} from './hub.ts';
 export { loadVerdict, PROOF_LOAD, type LoadReadings, type LoadVerdict } from './proof-load.ts';
 export {
   boltThrough,
@@ -21,4 +30,13 @@ export {
   type WheelFitted,
   type WheelReadings,
 } from './wheel.ts';
-export { TEST_WORDS, wireVerdict, WIRE_JOBS, WIRE_NAMES, WIRE_TESTS, WIRE_VOLTS, type WireJob, type WireTest } from './wires.ts';
+export {
+  TEST_WORDS,
+  wireVerdict,
+  WIRE_JOBS,
+  WIRE_NAMES,
+  WIRE_TESTS,
+  WIRE_VOLTS,
+  type WireJob,
+  type WireTest,
+} from './wires.ts';

@@ -14,9 +14,14 @@ export interface LoadReadings {
 }
 export type LoadVerdict = 'open' | 'too-little' | 'too-short' | 'set' | 'cracked' | 'held';
 /** How a proof load went: a crack and a set that stays come before all, since they end it whatever the load was. */
-export function loadVerdict({ loadN, seconds, beforeMm, afterMm, sound }: LoadReadings, wantedN: number = PROOF_LOAD.leastN): LoadVerdict {
+export function loadVerdict(
+  { loadN, seconds, beforeMm, afterMm, sound }: LoadReadings,
+  wantedN: number = PROOF_LOAD.leastN,
+): LoadVerdict {
   if (sound === false) return 'cracked';
-  if (beforeMm !== null && afterMm !== null && Math.abs(afterMm - beforeMm) > SET_MM + 1e-9) return 'set';
-  if (loadN === null || seconds === null || beforeMm === null || afterMm === null || sound === null) return 'open';
+  if (beforeMm !== null && afterMm !== null && Math.abs(afterMm - beforeMm) > SET_MM + 1e-9)
+    return 'set';
+  if (loadN === null || seconds === null || beforeMm === null || afterMm === null || sound === null)
+    return 'open';
   return loadN < wantedN ? 'too-little' : seconds < PROOF_LOAD.seconds ? 'too-short' : 'held';
-} // prettier-ignore
+}

@@ -69,18 +69,27 @@ function choicesOf(box: readonly Shims[]): Choice[] {
   let all: Choice[] = [{ sumMm: 0, pieces: 0, counts: [] }];
   for (const { thicknessMm, count } of box)
     all = all.flatMap(({ sumMm, pieces, counts }) =>
-      Array.from({ length: count + 1 }, (_, n) => ({ sumMm: sumMm + n * thicknessMm, pieces: pieces + n, counts: [...counts, n] })),
+      Array.from({ length: count + 1 }, (_, n) => ({
+        sumMm: sumMm + n * thicknessMm,
+        pieces: pieces + n,
+        counts: [...counts, n],
+      })),
     );
-  all.sort((a, b) => a.sumMm - b.sumMm || a.pieces - b.pieces || moreOfThickest(b.counts, a.counts));
+  all.sort(
+    (a, b) => a.sumMm - b.sumMm || a.pieces - b.pieces || moreOfThickest(b.counts, a.counts),
+  );
   const kept: Choice[] = [];
   for (const choice of all) {
     const last = kept.at(-1);
     if (!last || choice.sumMm - last.sumMm > NEAR) kept.push(choice);
-    else if (choice.pieces < last.pieces || (choice.pieces === last.pieces && moreOfThickest(choice.counts, last.counts) > 0))
+    else if (
+      choice.pieces < last.pieces ||
+      (choice.pieces === last.pieces && moreOfThickest(choice.counts, last.counts) > 0)
+    )
       kept[kept.length - 1] = { ...choice, sumMm: last.sumMm };
   }
   return kept;
-} // prettier-ignore
+}
 
 /** The first of some choices whose sum is at least this. */
 function firstFrom(choices: readonly Choice[], sumMm: number): number {
@@ -95,10 +104,14 @@ function firstFrom(choices: readonly Choice[], sumMm: number): number {
 
 /** Two halves of a box whose numbers of choices are near each other, the thicker first. */
 function halves(box: readonly Shims[]): readonly [Shims[], Shims[]] {
-  const ways = (part: readonly Shims[]): number => part.reduce((product, { count }) => product * (count + 1), 1);
+  const ways = (part: readonly Shims[]): number =>
+    part.reduce((product, { count }) => product * (count + 1), 1);
   let best = 0;
   for (let cut = 0; cut <= box.length; cut++)
-    if (Math.max(ways(box.slice(0, cut)), ways(box.slice(cut))) < Math.max(ways(box.slice(0, best)), ways(box.slice(best))))
+    if (
+      Math.max(ways(box.slice(0, cut)), ways(box.slice(cut))) <
+      Math.max(ways(box.slice(0, best)), ways(box.slice(best)))
+    )
       best = cut;
   return [box.slice(0, best), box.slice(best)];
 }
@@ -109,7 +122,8 @@ function nearest(box: readonly Shims[], wantMm: number): Choice {
   let offMm = Infinity;
   for (const { sumMm } of thick) {
     const at = firstFrom(thin, wantMm - sumMm);
-    for (const other of [thin[at - 1], thin[at]]) if (other) offMm = Math.min(offMm, Math.abs(sumMm + other.sumMm - wantMm));
+    for (const other of [thin[at - 1], thin[at]])
+      if (other) offMm = Math.min(offMm, Math.abs(sumMm + other.sumMm - wantMm));
   }
   let found: Choice | null = null;
   const isBetter = (a: Choice, b: Choice): boolean => {
@@ -124,7 +138,11 @@ function nearest(box: readonly Shims[], wantMm: number): Choice {
         const sumMm = one.sumMm + other.sumMm;
         if (sumMm > aimMm + 2 * SAME_MM) break;
         if (Math.abs(sumMm - wantMm) > offMm + SAME_MM) continue;
-        const choice = { sumMm, pieces: one.pieces + other.pieces, counts: [...one.counts, ...other.counts] };
+        const choice = {
+          sumMm,
+          pieces: one.pieces + other.pieces,
+          counts: [...one.counts, ...other.counts],
+        };
         if (!found || isBetter(choice, found)) found = choice;
       }
   return found!;
@@ -136,13 +154,27 @@ export const wantedStackMm = ({ innerGapMm, outerGapMm, stackMm, moves }: Gaps):
   stackMm + ((moves === 'out' ? 1 : -1) * (innerGapMm - outerGapMm)) / 2;
 
 /** What a bolt does behind a stack: how much of its thread holds, and the first thing that is wrong with it. */
-export function boltThrough({ lengthMm, gripMm, washerMm, needMm, depthMm = null, shankMm = 0 }: StackBolt, stackMm: number) {
+export function boltThrough(
+  { lengthMm, gripMm, washerMm, needMm, depthMm = null, shankMm = 0 }: StackBolt,
+  stackMm: number,
+) {
   const beforeMm = gripMm + washerMm + stackMm;
   const engagementMm = lengthMm - beforeMm;
   const boltFault: BoltFault | null =
-    engagementMm < needMm - NEAR ? 'short' : shankMm > beforeMm + NEAR ? 'shank' : depthMm !== null && engagementMm > depthMm + NEAR ? 'bottoms' : null;
-  return { engagementMm, boltFault, boltOk: boltFault === null, boltMm: { least: beforeMm + needMm, most: depthMm === null ? null : beforeMm + depthMm } };
-} // prettier-ignore
+    engagementMm < needMm - NEAR
+      ? 'short'
+      : shankMm > beforeMm + NEAR
+        ? 'shank'
+        : depthMm !== null && engagementMm > depthMm + NEAR
+          ? 'bottoms'
+          : null;
+  return {
+    engagementMm,
+    boltFault,
+    boltOk: boltFault === null,
+    boltMm: { least: beforeMm + needMm, most: depthMm === null ? null : beforeMm + depthMm },
+  };
+}
 
 /**
  * Which shims out of a box bring a caliper over the middle of its disc, and whether its bolt still holds, mm.
@@ -153,24 +185,42 @@ export function boltThrough({ lengthMm, gripMm, washerMm, needMm, depthMm = null
 export function shims(input: ShimsInput): ShimsResult {
   const { moves, toleranceMm = STACK_TOLERANCE_MM, bolt } = input;
   const byThickness = new Map<number, number>();
-  for (const { thicknessMm, count } of input.shimsMm) byThickness.set(thicknessMm, (byThickness.get(thicknessMm) ?? 0) + count);
-  const box = [...byThickness].map(([thicknessMm, count]) => ({ thicknessMm, count })).sort((a, b) => b.thicknessMm - a.thicknessMm);
-  if (box.length > MOST_THICKNESSES) throw new InputError('shimsMm', `${box.length} thicknesses are too many: ${MOST_THICKNESSES} at most.`);
+  for (const { thicknessMm, count } of input.shimsMm)
+    byThickness.set(thicknessMm, (byThickness.get(thicknessMm) ?? 0) + count);
+  const box = [...byThickness]
+    .map(([thicknessMm, count]) => ({ thicknessMm, count }))
+    .sort((a, b) => b.thicknessMm - a.thicknessMm);
+  if (box.length > MOST_THICKNESSES)
+    throw new InputError(
+      'shimsMm',
+      `${box.length} thicknesses are too many: ${MOST_THICKNESSES} at most.`,
+    );
   const pieces = box.reduce((sum, { count }) => sum + count, 0);
-  if (pieces > MOST_SHIMS) throw new InputError('shimsMm', `${pieces} shims are too many: ${MOST_SHIMS} at most.`);
+  if (pieces > MOST_SHIMS)
+    throw new InputError('shimsMm', `${pieces} shims are too many: ${MOST_SHIMS} at most.`);
   if (bolt && bolt.depthMm !== null && bolt.depthMm !== undefined && bolt.needMm > bolt.depthMm)
-    throw new InputError('bolt.needMm', `${figure(bolt.needMm)} mm of thread must hold, and there are ${figure(bolt.depthMm)}.`);
+    throw new InputError(
+      'bolt.needMm',
+      `${figure(bolt.needMm)} mm of thread must hold, and there are ${figure(bolt.depthMm)}.`,
+    );
   const wantMm = wantedStackMm(input);
   if (wantMm < -toleranceMm - NEAR)
-    throw new InputError('stackMm', `Without any shim it still stands ${figure(-wantMm)} mm too far ${moves}: so much metal is in the way.`);
+    throw new InputError(
+      'stackMm',
+      `Without any shim it still stands ${figure(-wantMm)} mm too far ${moves}: so much metal is in the way.`,
+    );
   const { sumMm: stackMm, counts } = nearest(box, wantMm);
   const offMm = stackMm - wantMm;
   return {
     wantMm,
     stackMm,
-    shims: box.flatMap(({ thicknessMm }, i) => (counts[i] ? [{ thicknessMm, count: counts[i] }] : [])),
+    shims: box.flatMap(({ thicknessMm }, i) =>
+      counts[i] ? [{ thicknessMm, count: counts[i] }] : [],
+    ),
     offMm,
     ok: Math.abs(offMm) <= toleranceMm + NEAR,
-    ...(bolt ? boltThrough(bolt, stackMm) : { engagementMm: null, boltFault: null, boltOk: null, boltMm: null }),
+    ...(bolt
+      ? boltThrough(bolt, stackMm)
+      : { engagementMm: null, boltFault: null, boltOk: null, boltMm: null }),
   };
-} // prettier-ignore
+}

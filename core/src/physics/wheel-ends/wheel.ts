@@ -34,15 +34,31 @@ export interface WheelFitted {
   readonly fits: boolean;
 }
 /** Whether a wheel goes over a caliper with a spacer, and the spacer it wants. */
-export function wheelOver({ caliperRadiusMm, caliperOutMm, barrelRadiusMm, spokesMm }: WheelReadings, spacerMm: number): WheelFitted {
+export function wheelOver(
+  { caliperRadiusMm, caliperOutMm, barrelRadiusMm, spokesMm }: WheelReadings,
+  spacerMm: number,
+): WheelFitted {
   const barrel = barrelRadiusMm - caliperRadiusMm;
   const spokes = spokesMm + spacerMm - caliperOutMm;
-  return { barrelMm: barrel, spokesMm: spokes, spacerMm: Math.max(0, WHEEL_GAP_MM + caliperOutMm - spokesMm), fits: barrel >= WHEEL_GAP_MM && spokes >= WHEEL_GAP_MM };
-} // prettier-ignore
+  return {
+    barrelMm: barrel,
+    spokesMm: spokes,
+    spacerMm: Math.max(0, WHEEL_GAP_MM + caliperOutMm - spokesMm),
+    fits: barrel >= WHEEL_GAP_MM && spokes >= WHEEL_GAP_MM,
+  };
+}
 
 /** What of a stud's thread is left for its nut behind a spacer: mm, turns, and whether that holds. */
-export function threadLeft({ dMm, pitchMm, lengthMm, flangeMm }: Studs, spacerMm: number): { readonly leftMm: number; readonly turns: number; readonly needMm: number; readonly holds: boolean } {
+export function threadLeft(
+  { dMm, pitchMm, lengthMm, flangeMm }: Studs,
+  spacerMm: number,
+): {
+  readonly leftMm: number;
+  readonly turns: number;
+  readonly needMm: number;
+  readonly holds: boolean;
+} {
   const leftMm = lengthMm - flangeMm - spacerMm;
   const needMm = THREAD_IN_DIAMETERS * dMm;
   return { leftMm, turns: leftMm / pitchMm, needMm, holds: leftMm >= needMm - 1e-9 };
-} // prettier-ignore
+}

@@ -13,14 +13,41 @@ const EARTH: Range = { least: 0, most: 0.2 };
 export const WIRE_VOLTS: Readonly<Record<WireJob, Readonly<Record<WireTest, Range | null>>>> = {
   supply: { rest: ON, half: ON, full: ON, pulled: ON },
   earth: { rest: EARTH, half: EARTH, full: EARTH, pulled: EARTH },
-  signal: { rest: OFF, half: { least: 3, most: 10 }, full: { least: 10.5, most: 14.8 }, pulled: null },
+  signal: {
+    rest: OFF,
+    half: { least: 3, most: 10 },
+    full: { least: 10.5, most: 14.8 },
+    pulled: null,
+  },
   breakaway: { rest: OFF, half: OFF, full: OFF, pulled: ON },
-  'stop-lamp': { rest: OFF, half: { least: 10.5, most: 14.8 }, full: { least: 10.5, most: 14.8 }, pulled: null },
+  'stop-lamp': {
+    rest: OFF,
+    half: { least: 10.5, most: 14.8 },
+    full: { least: 10.5, most: 14.8 },
+    pulled: null,
+  },
 };
 /** Below, inside or above what that wire has at that test; null where nothing is asked of it. */
-export function wireVerdict(job: WireJob, test: WireTest, volts: number): 'low' | 'good' | 'high' | null {
+export function wireVerdict(
+  job: WireJob,
+  test: WireTest,
+  volts: number,
+): 'low' | 'good' | 'high' | null {
   const range = WIRE_VOLTS[job][test];
-  return range && (volts < range.least - 1e-9 ? 'low' : volts > range.most + 1e-9 ? 'high' : 'good');
+  return (
+    range && (volts < range.least - 1e-9 ? 'low' : volts > range.most + 1e-9 ? 'high' : 'good')
+  );
 }
-export const TEST_WORDS: Readonly<Record<WireTest, string>> = { rest: 'at rest', half: 'half on', full: 'full on', pulled: 'with the pin out' }; // prettier-ignore
-export const WIRE_NAMES: Readonly<Record<WireJob, string>> = { supply: 'Supply', earth: 'Earth', signal: 'Brake signal', breakaway: 'Breakaway', 'stop-lamp': 'Stop lamps' }; // prettier-ignore
+export const TEST_WORDS: Readonly<Record<WireTest, string>> = {
+  rest: 'at rest',
+  half: 'half on',
+  full: 'full on',
+  pulled: 'with the pin out',
+};
+export const WIRE_NAMES: Readonly<Record<WireJob, string>> = {
+  supply: 'Supply',
+  earth: 'Earth',
+  signal: 'Brake signal',
+  breakaway: 'Breakaway',
+  'stop-lamp': 'Stop lamps',
+};

@@ -1,4 +1,14 @@
-import { add, distance, dot, length, scale, sub, unit, type Vec3, tenths } from '../../lib/vec/index.ts';
+import {
+  add,
+  distance,
+  dot,
+  length,
+  scale,
+  sub,
+  unit,
+  type Vec3,
+  tenths,
+} from '../../lib/vec/index.ts';
 import { layPlan } from '../layout/laid-plan.ts';
 import type { Line, Plan } from '../model/index.ts';
 
@@ -21,7 +31,8 @@ export function followedCorners(nodesMm: readonly Vec3[], byMm: Vec3): Vec3[] {
     const way = unit(sub(next, corner));
     const along = way ? dot(left, way) : 0;
     const long = distance(corner, next);
-    const taken = way && long - along >= LEAST_SHARE * long ? scale(way, along) : ([0, 0, 0] as const);
+    const taken =
+      way && long - along >= LEAST_SHARE * long ? scale(way, along) : ([0, 0, 0] as const);
     // The last corner moves along the straight into the port alone, so that this stays in line with it.
     const by = i === corners.length - 1 && i > 0 ? taken : left;
     left = sub(left, taken);
@@ -30,7 +41,11 @@ export function followedCorners(nodesMm: readonly Vec3[], byMm: Vec3): Vec3[] {
 }
 
 /** Where a line's corners go when its ends have moved by so much; null: that end stays. */
-export function lineFollowed(nodesMm: readonly Vec3[], a: Vec3 | null, b: Vec3 | null): readonly Vec3[] {
+export function lineFollowed(
+  nodesMm: readonly Vec3[],
+  a: Vec3 | null,
+  b: Vec3 | null,
+): readonly Vec3[] {
   let nodes = nodesMm;
   if (a) nodes = [add(nodes[0]!, a), ...followedCorners(nodes, a), nodes.at(-1)!];
   if (b) {
@@ -44,7 +59,10 @@ export function lineFollowed(nodesMm: readonly Vec3[], a: Vec3 | null, b: Vec3 |
 export function linesFollow(before: Plan, after: Plan): Plan {
   const [was, is] = [layPlan(before), layPlan(after)];
   const moved = (portId: string | null): Vec3 | null => {
-    const [from, to] = [was.ports.get(portId ?? '')?.fixed.atMm, is.ports.get(portId ?? '')?.fixed.atMm];
+    const [from, to] = [
+      was.ports.get(portId ?? '')?.fixed.atMm,
+      is.ports.get(portId ?? '')?.fixed.atMm,
+    ];
     return from && to && distance(from, to) > STILL_MM ? sub(to, from) : null;
   };
   let any = false;

@@ -5,7 +5,8 @@ import { PLAN, type Plan } from '../model/index.ts';
 const taken = derive(
   'ids of a plan',
   (plan: Plan) => [plan],
-  (plan): ReadonlySet<string> => new Set(outlineOf(PLAN.fields, plan as never).ids.map(({ id }) => id)),
+  (plan): ReadonlySet<string> =>
+    new Set(outlineOf(PLAN.fields, plan as never).ids.map(({ id }) => id)),
 );
 
 /** The least unused id of the form `prefix-n` in a plan. */

@@ -10,14 +10,20 @@ export type TurnAxis = 'fore' | 'across' | 'upright';
 const AXES: Record<TurnAxis, Vec3> = { fore: [1, 0, 0], across: [0, 1, 0], upright: [0, 0, 1] };
 
 /** A shape under a move of whole quarters. */
-function movedShape(shape: Shape, place: (at: Vec3) => Vec3, way: (direction: Vec3) => Vec3): Shape {
+function movedShape(
+  shape: Shape,
+  place: (at: Vec3) => Vec3,
+  way: (direction: Vec3) => Vec3,
+): Shape {
   if (shape.kind === 'block') {
     const [a, b] = [place(shape.minMm), place(shape.maxMm)];
     const each = (of: typeof Math.min): Vec3 => a.map((v, i) => of(v, b[i]!)) as unknown as Vec3;
     return { ...shape, minMm: tenths(each(Math.min)), maxMm: tenths(each(Math.max)) };
   }
-  if (shape.kind === 'pipe' || shape.kind === 'bar') return { ...shape, pathMm: shape.pathMm.map((at) => tenths(place(at))) };
-  if (shape.kind === 'wheel') return { ...shape, centreMm: tenths(place(shape.centreMm)), axis: way(shape.axis) };
+  if (shape.kind === 'pipe' || shape.kind === 'bar')
+    return { ...shape, pathMm: shape.pathMm.map((at) => tenths(place(at))) };
+  if (shape.kind === 'wheel')
+    return { ...shape, centreMm: tenths(place(shape.centreMm)), axis: way(shape.axis) };
   return { ...shape, atMm: tenths(place(shape.atMm)) };
 }
 
@@ -27,13 +33,21 @@ function movedShape(shape: Shape, place: (at: Vec3) => Vec3, way: (direction: Ve
  */
 export function movePart(
   plan: Plan,
-  { id, byMm, turn = null, quarters = 0 }: { id: string; byMm: Vec3; turn?: TurnAxis | null; quarters?: number },
+  {
+    id,
+    byMm,
+    turn = null,
+    quarters = 0,
+  }: { id: string; byMm: Vec3; turn?: TurnAxis | null; quarters?: number },
 ): Plan {
   const { ports } = layPlan(plan);
-  const pivot = ports.get(plan.parts.find((part) => part.id === id)?.ports[0]?.id ?? '')?.fixed.atMm ?? [0, 0, 0];
+  const pivot = ports.get(plan.parts.find((part) => part.id === id)?.ports[0]?.id ?? '')?.fixed
+    .atMm ?? [0, 0, 0];
   const way = (direction: Vec3): Vec3 =>
     turn
-      ? (rotate(direction, AXES[turn], 90 * quarters).map((v) => (Math.abs(v) < 1e-12 ? 0 : v)) as unknown as Vec3)
+      ? (rotate(direction, AXES[turn], 90 * quarters).map((v) =>
+          Math.abs(v) < 1e-12 ? 0 : v,
+        ) as unknown as Vec3)
       : direction;
   const place = (at: Vec3): Vec3 => add(add(pivot, way(sub(at, pivot))), byMm);
   const known = (portId: string, was: PositionSource): PositionSource => {
@@ -43,8 +57,17 @@ export function movePart(
   };
   const moved = changeRecord(plan, 'part', id, (part) => ({
     ...part,
-    ports: part.ports.map((port) => ({ ...port, direction: way(port.direction), known: known(port.id, port.known) })),
+    ports: part.ports.map((port) => ({
+      ...port,
+      direction: way(port.direction),
+      known: known(port.id, port.known),
+    })),
   }));
-  const things = moved.things.map((one) => (one.partId === id ? { ...one, shape: movedShape(one.shape, place, way) } : one));
-  return linesFollow(plan, { ...moved, things: things.some((one, i) => one !== moved.things[i]) ? things : moved.things });
+  const things = moved.things.map((one) =>
+    one.partId === id ? { ...one, shape: movedShape(one.shape, place, way) } : one,
+  );
+  return linesFollow(plan, {
+    ...moved,
+    things: things.some((one, i) => one !== moved.things[i]) ? things : moved.things,
+  });
 }

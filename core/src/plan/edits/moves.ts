@@ -1,10 +1,22 @@
-import { add, addScaled, distance, dot, length, scale, sub, unit, type Vec3, tenths } from '../../lib/vec/index.ts';
+import {
+  add,
+  addScaled,
+  distance,
+  dot,
+  length,
+  scale,
+  sub,
+  unit,
+  type Vec3,
+  tenths,
+} from '../../lib/vec/index.ts';
 
 /** Two moves this near in direction are along one line; 0.1° is under what a tape and a square can tell. */
 const ALONG = Math.cos((0.1 * Math.PI) / 180);
 
 /** The moves of a line from node to node. */
-export const movesOf = (nodesMm: readonly Vec3[]): Vec3[] => nodesMm.slice(1).map((node, i) => sub(node, nodesMm[i]!));
+export const movesOf = (nodesMm: readonly Vec3[]): Vec3[] =>
+  nodesMm.slice(1).map((node, i) => sub(node, nodesMm[i]!));
 
 /** True where `by` can be taken out of `move` without turning it or using it up. */
 function takesUp(move: Vec3, by: Vec3): boolean {
@@ -31,7 +43,9 @@ export function changeMove(nodesMm: readonly Vec3[], index: number, moveMm: Vec3
   const later = moves.findIndex((move, k) => k > index && takesUp(move, change));
   const takenUpBy = later > 0 ? later : index + 1;
   return {
-    cornersMm: nodesMm.slice(1, -1).map((corner, k) => (k >= index && k < takenUpBy ? add(corner, change) : corner)),
+    cornersMm: nodesMm
+      .slice(1, -1)
+      .map((corner, k) => (k >= index && k < takenUpBy ? add(corner, change) : corner)),
     takenUpBy,
   };
 }

@@ -12,7 +12,11 @@ import {
 import { freshId } from './fresh-id.ts';
 
 /** A place nobody has measured yet: a guess at the front axle's middle, known to half a metre. */
-export const NOWHERE: PositionSource = { how: 'guessed', atMm: [0, 0, 500], sigmaMm: [500, 500, 500] };
+export const NOWHERE: PositionSource = {
+  how: 'guessed',
+  atMm: [0, 0, 500],
+  sigmaMm: [500, 500, 500],
+};
 
 export const newPort = (
   plan: Plan,
@@ -37,7 +41,10 @@ export function newPart(plan: Plan, kind: PartKind, known: PositionSource = NOWH
   return spec.ports.reduce<Part>(
     (made, [name, role, direction]) => ({
       ...made,
-      ports: [...made.ports, newPort({ ...plan, parts: [...plan.parts, made] }, name, role, direction, known)],
+      ports: [
+        ...made.ports,
+        newPort({ ...plan, parts: [...plan.parts, made] }, name, role, direction, known),
+      ],
     }),
     part,
   );

@@ -1,5 +1,12 @@
 import { InputError } from '../../lib/faults/index.ts';
-import { allPorts, type PositionSource, type Part, type Plan, type Port, type Target } from '../model/index.ts';
+import {
+  allPorts,
+  type PositionSource,
+  type Part,
+  type Plan,
+  type Port,
+  type Target,
+} from '../model/index.ts';
 import { movePart } from './move-part.ts';
 import { linesFollow } from './follow.ts';
 import { changeRecord, detached, patched, type Patch } from './records.ts';
@@ -15,7 +22,10 @@ const changePort = (plan: Plan, { id, patch }: { id: string; patch: Patch<Port> 
     ports: patched(part.ports, id, (port) => ({ ...port, ...patch })),
   }));
   return patch.role && patch.role !== 'bleeder'
-    ? { ...changed, bleeding: { ...changed.bleeding, listed: changed.bleeding.listed.filter((p) => p !== id) } }
+    ? {
+        ...changed,
+        bleeding: { ...changed.bleeding, listed: changed.bleeding.listed.filter((p) => p !== id) },
+      }
     : changed;
 };
 
@@ -32,7 +42,10 @@ export const PART_EDITS = {
     return detached(without, new Set([id]), plan);
   },
   /** Parts, lines and circuits of a layout on top of what is there. */
-  addLayout: (plan: Plan, { parts, circuits, lines }: Pick<Plan, 'parts' | 'circuits' | 'lines'>): Plan => ({
+  addLayout: (
+    plan: Plan,
+    { parts, circuits, lines }: Pick<Plan, 'parts' | 'circuits' | 'lines'>,
+  ): Plan => ({
     ...plan,
     parts: [...plan.parts, ...parts],
     circuits: [...plan.circuits, ...circuits],

@@ -30,13 +30,22 @@ export const straightened = (cornersMm: readonly Vec3[], from: number, to: numbe
  * move) in bends of `bendDeg`. An offset stays there: what follows goes with it, up to the last move,
  * which takes it up. A saddle comes back after `topMm`. Throws InputError where the move is too short.
  */
-export function steppedAside(view: LineView, index: number, riseMm: Vec3, bendDeg: number, topMm: number | null): Vec3[] {
+export function steppedAside(
+  view: LineView,
+  index: number,
+  riseMm: Vec3,
+  bendDeg: number,
+  topMm: number | null,
+): Vec3[] {
   const { nodesMm, bender } = view;
   const [from, to] = [nodesMm[index]!, nodesMm[index + 1]!];
   const along = unit(sub(to, from));
   const across = along && addScaled(riseMm, along, -dot(riseMm, along));
   if (!across || length(across) < 1)
-    throw new InputError('riseMm', 'A step aside goes across the tube: say up, down, left or right.');
+    throw new InputError(
+      'riseMm',
+      'A step aside goes across the tube: say up, down, left or right.',
+    );
   const { advanceMm } = offset({ riseMm: length(across), bendDeg, clrMm: bender.dieRadiusMm });
   const wanted = topMm === null ? advanceMm : 2 * advanceMm + topMm;
   const spare = distance(from, to) - wanted;
@@ -50,7 +59,11 @@ export function steppedAside(view: LineView, index: number, riseMm: Vec3, bendDe
   if (topMm !== null) {
     const back = addScaled(up, along, topMm);
     const down = sub(addScaled(back, along, advanceMm), across);
-    return [...nodesMm.slice(1, index + 1), ...[start, up, back, down].map(tenths), ...nodesMm.slice(index + 1, -1)];
+    return [
+      ...nodesMm.slice(1, index + 1),
+      ...[start, up, back, down].map(tenths),
+      ...nodesMm.slice(index + 1, -1),
+    ];
   }
   return [
     ...nodesMm.slice(1, index + 1),
@@ -62,12 +75,25 @@ export function steppedAside(view: LineView, index: number, riseMm: Vec3, bendDe
 
 export const RAIL_SIDES = ['left', 'right', 'above', 'below'] as const;
 export type RailSide = (typeof RAIL_SIDES)[number];
-const SIDE_WAY: Record<RailSide, Vec3> = { left: [0, -1, 0], right: [0, 1, 0], above: [0, 0, 1], below: [0, 0, -1] };
+const SIDE_WAY: Record<RailSide, Vec3> = {
+  left: [0, -1, 0],
+  right: [0, 1, 0],
+  above: [0, 0, 1],
+  below: [0, 0, -1],
+};
 
 /** Corners of a line that follows a rail at a standoff between two of its nodes: the rail's own stations beside it, and nothing else between. */
-export function followed(view: LineView, from: number, to: number, rail: Thing, side: RailSide, standoffMm: number): Vec3[] {
+export function followed(
+  view: LineView,
+  from: number,
+  to: number,
+  rail: Thing,
+  side: RailSide,
+  standoffMm: number,
+): Vec3[] {
   const { shape } = rail;
-  if (shape.kind !== 'bar') throw new InputError('thingId', `${rail.name} is no rail: a line follows rails and members.`);
+  if (shape.kind !== 'bar')
+    throw new InputError('thingId', `${rail.name} is no rail: a line follows rails and members.`);
   const { nodesMm } = view;
   const axis = side === 'left' || side === 'right' ? 'widthMm' : 'heightMm';
   const off = scale(
@@ -78,11 +104,14 @@ export function followed(view: LineView, from: number, to: number, rail: Thing, 
   // Along the rail, by where each of the two nodes lies beside it.
   const stations = shape.pathMm;
   const [a, b] = [nearestTo(stations, first), nearestTo(stations, last)];
-  if (Math.abs(a.runMm - b.runMm) < 1) throw new InputError('thingId', `${rail.name} does not run between these corners.`);
+  if (Math.abs(a.runMm - b.runMm) < 1)
+    throw new InputError('thingId', `${rail.name} does not run between these corners.`);
   const runs = runsOf(stations);
   const [low, high] = [Math.min(a.runMm, b.runMm) + 1, Math.max(a.runMm, b.runMm) - 1];
   const between = stations.filter((_, i) => runs[i]! > low && runs[i]! < high);
-  const path = [a.at, ...(a.runMm < b.runMm ? between : between.reverse()), b.at].map((at) => tenths(add(at, off)));
+  const path = [a.at, ...(a.runMm < b.runMm ? between : between.reverse()), b.at].map((at) =>
+    tenths(add(at, off)),
+  );
   return [...nodesMm.slice(1, from + (from ? 1 : 0)), ...path, ...nodesMm.slice(to, -1)];
 }
 
@@ -106,12 +135,21 @@ export interface LaidTemplate {
  * can. `takeUp` is the leg (from 0) that gives way for what is missing: all that follows it is shifted.
  * Throws InputError for a template that cannot be, or a leg it does not have.
  */
-export function laidTemplate(view: LineView, bends: readonly TemplateBend[], tailMm: number, takeUp: number): LaidTemplate {
+export function laidTemplate(
+  view: LineView,
+  bends: readonly TemplateBend[],
+  tailMm: number,
+  takeUp: number,
+): LaidTemplate {
   const [start, goal, port] = [view.nodesMm[0], view.nodesMm.at(-1), view.ports.a];
   if (!start || !goal || !port)
-    throw new InputError('id', 'A template is laid between two places: join end A, and say where end B lies.');
+    throw new InputError(
+      'id',
+      'A template is laid between two places: join end A, and say where end B lies.',
+    );
   if (!bends.length) throw new InputError('bends', 'A template without a bend is a straight tube.');
-  if (takeUp < 0 || takeUp > bends.length) throw new InputError('takeUp', `This template has legs 1 to ${bends.length + 1}.`);
+  if (takeUp < 0 || takeUp > bends.length)
+    throw new InputError('takeUp', `This template has legs 1 to ${bends.length + 1}.`);
   const direction = unit(port.port.direction)!;
   const seed = squareTo(direction);
   const laid = (rollDeg: number): Vec3[] =>
@@ -127,10 +165,13 @@ export function laidTemplate(view: LineView, bends: readonly TemplateBend[], tai
   // How far it misses is a smooth wave over one turn: the best of a coarse look, then narrowed.
   let [best, step] = [0, 10];
   for (let roll = 0; roll < 360; roll += step) if (miss(roll) < miss(best)) best = roll;
-  for (; step > 1e-6; step /= 2) for (const roll of [best - step / 2, best + step / 2]) if (miss(roll) < miss(best)) best = roll;
+  for (; step > 1e-6; step /= 2)
+    for (const roll of [best - step / 2, best + step / 2]) if (miss(roll) < miss(best)) best = roll;
   const nodes = laid(best);
   const misclosureMm = sub(goal, nodes.at(-1)!);
-  const cornersMm = nodes.slice(1, -1).map((at, i) => tenths(i >= takeUp ? add(at, misclosureMm) : at));
+  const cornersMm = nodes
+    .slice(1, -1)
+    .map((at, i) => tenths(i >= takeUp ? add(at, misclosureMm) : at));
   return { cornersMm, misclosureMm, rollDeg: (best + 360) % 360 };
 }
 

@@ -38,13 +38,19 @@ export const SHEET_EDITS = {
     ...plan,
     holding: { ...plan.holding, ...patch },
   }),
-  changeBench: (plan: Plan, { patch }: { patch: Partial<Bench> }): Plan => ({ ...plan, bench: { ...plan.bench, ...patch } }),
+  changeBench: (plan: Plan, { patch }: { patch: Partial<Bench> }): Plan => ({
+    ...plan,
+    bench: { ...plan.bench, ...patch },
+  }),
   changeBleeding: (plan: Plan, { patch }: { patch: Partial<Bleeding> }): Plan => ({
     ...plan,
     bleeding: { ...plan.bleeding, ...patch },
   }),
   /** One ordered length for several hoses. */
-  equalizeHoseLengths: (plan: Plan, { ids, orderMm }: { ids: readonly string[]; orderMm: number }): Plan => ({
+  equalizeHoseLengths: (
+    plan: Plan,
+    { ids, orderMm }: { ids: readonly string[]; orderMm: number },
+  ): Plan => ({
     ...plan,
     hoses: plan.hoses.map((hose) => (ids.includes(hose.id) ? { ...hose, orderMm } : hose)),
   }),
@@ -53,7 +59,12 @@ export const SHEET_EDITS = {
   /** One figure or part of a sheet (`sizing`, or `singles.0`) by its path; it is no guess any more, unless `open` says which of it is. */
   setFigure: (
     plan: Plan,
-    { of, path, to, open = [] }: { of: string; path: string; to: unknown; open?: readonly string[] },
+    {
+      of,
+      path,
+      to,
+      open = [],
+    }: { of: string; path: string; to: unknown; open?: readonly string[] },
   ): Plan => {
     const sheet = figureAt(plan, of) as Sheet | null | undefined;
     if (!sheet) throw new InputError(of, 'These figures are not begun yet.');

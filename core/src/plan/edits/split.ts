@@ -14,7 +14,9 @@ const SIGMA_MM = 2;
 
 const nextName = (plan: Plan, name: string): string => {
   const names = new Set(plan.lines.map((line) => line.name));
-  return Array.from({ length: 27 }, (_, i) => `${name}${'bcdefghijklmnopqrstuvwxyz'[i] ?? i}`).find((one) => !names.has(one))!;
+  return Array.from({ length: 27 }, (_, i) => `${name}${'bcdefghijklmnopqrstuvwxyz'[i] ?? i}`).find(
+    (one) => !names.has(one),
+  )!;
 };
 
 /**
@@ -22,7 +24,12 @@ const nextName = (plan: Plan, name: string): string => {
  * name, the second gets one more letter. Clips and sleeves are let go: lengths are others now. Throws
  * InputError where the move is too short.
  */
-export function splitBy(plan: Plan, { line, nodesMm, nuts }: LineView, index: number, by: keyof typeof LONG_MM): Plan {
+export function splitBy(
+  plan: Plan,
+  { line, nodesMm, nuts }: LineView,
+  index: number,
+  by: keyof typeof LONG_MM,
+): Plan {
   const [from, to] = [nodesMm[index]!, nodesMm[index + 1]!];
   const along = unit(sub(to, from));
   const longMm = LONG_MM[by];
@@ -34,7 +41,8 @@ export function splitBy(plan: Plan, { line, nodesMm, nuts }: LineView, index: nu
   const middle = addScaled(from, sub(to, from), 0.5);
   const side = (off: number): Vec3 => tenths(addScaled(middle, along, off));
   const made = newPart(plan, 'block');
-  const known = (at: Vec3) => ({ how: 'typed', atMm: at, sigmaMm: [SIGMA_MM, SIGMA_MM, SIGMA_MM] }) as const;
+  const known = (at: Vec3) =>
+    ({ how: 'typed', atMm: at, sigmaMm: [SIGMA_MM, SIGMA_MM, SIGMA_MM] }) as const;
   const [inlet, outlet] = made.ports as [Part['ports'][number], Part['ports'][number]];
   const name = `${by === 'union' ? 'Union' : 'Bulkhead'} in ${line.name}`;
   const part: Part = {
@@ -62,14 +70,21 @@ export function splitBy(plan: Plan, { line, nodesMm, nuts }: LineView, index: nu
     cornersMm: nodesMm.slice(index + 1, -1),
     ends: { a: freshEnd(outlet.id, nuts.b.flare, nuts.b.id), b: line.ends.b },
   };
-  return { ...withPart, lines: plan.lines.flatMap((one) => (one.id === line.id ? [first, second] : [one])) };
+  return {
+    ...withPart,
+    lines: plan.lines.flatMap((one) => (one.id === line.id ? [first, second] : [one])),
+  };
 }
 
 /** A free port this near to a mirrored end is where it goes, mm. */
 const MEETS_MM = 150;
 
 /** The same line on the vehicle's other side, as a new one: its ends at free ports that lie there, else open. */
-export function mirrorOf(plan: Plan, { line, nodesMm }: LineView, ports: ReadonlyMap<string, PortView>): Plan {
+export function mirrorOf(
+  plan: Plan,
+  { line, nodesMm }: LineView,
+  ports: ReadonlyMap<string, PortView>,
+): Plan {
   const taken = new Set(plan.lines.flatMap(({ ends }) => [ends.a.portId, ends.b.portId]));
   const end = (which: 'a' | 'b', at: Vec3): LineEnd => {
     const { flare, nutId } = line.ends[which];
@@ -81,14 +96,23 @@ export function mirrorOf(plan: Plan, { line, nodesMm }: LineView, ports: Readonl
       taken.add(nearest.port.port.id);
       return freshEnd(nearest.port.port.id, flare, nutId);
     }
-    return { ...freshEnd(null, flare, nutId), open: { atMm: at, slackMm: 0, capped: false, waitsFor: '' } };
+    return {
+      ...freshEnd(null, flare, nutId),
+      open: { atMm: at, slackMm: 0, capped: false, waitsFor: '' },
+    };
   };
   const nodes = nodesMm.map(mirrored);
-  if (nodes.length < 2) throw new InputError(line.id, 'A line with an end nowhere cannot be mirrored.');
+  if (nodes.length < 2)
+    throw new InputError(line.id, 'A line with an end nowhere cannot be mirrored.');
   const other: Line = {
-    ...line, id: freshId(plan, 'line'), name: nextName(plan, line.name), title: `${line.title} (mirrored)`, ticks: [],
-    ends: { a: end('a', nodes[0]!), b: end('b', nodes.at(-1)!) }, cornersMm: nodes.slice(1, -1),
-  }; // prettier-ignore
+    ...line,
+    id: freshId(plan, 'line'),
+    name: nextName(plan, line.name),
+    title: `${line.title} (mirrored)`,
+    ticks: [],
+    ends: { a: end('a', nodes[0]!), b: end('b', nodes.at(-1)!) },
+    cornersMm: nodes.slice(1, -1),
+  };
   return { ...plan, lines: [...plan.lines, other] };
 }
 
@@ -100,7 +124,9 @@ export function turnedRound(line: Line, lengthMm: number): Line {
     ends: { a: line.ends.b, b: line.ends.a },
     cornersMm: [...line.cornersMm].reverse(),
     clipsMm: line.clipsMm.map(other).reverse(),
-    sleeves: line.sleeves.map((s) => ({ ...s, fromMm: other(s.toMm), toMm: other(s.fromMm) })).reverse(),
+    sleeves: line.sleeves
+      .map((s) => ({ ...s, fromMm: other(s.toMm), toMm: other(s.fromMm) }))
+      .reverse(),
     ticks: [],
   };
 }

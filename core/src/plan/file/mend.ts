@@ -1,5 +1,14 @@
 import { check, countValues, shapeOf } from '../model/check.ts';
-import { emptyPlan, figureAt, PLAN, PLAN_FORMAT, PLAN_VERSION, withAt, type AnyField, type Plan } from '../model/index.ts';
+import {
+  emptyPlan,
+  figureAt,
+  PLAN,
+  PLAN_FORMAT,
+  PLAN_VERSION,
+  withAt,
+  type AnyField,
+  type Plan,
+} from '../model/index.ts';
 import { placeWords } from '../model/words.ts';
 import { MOST_VALUES, validatePlan } from '../validate.ts';
 import { migrate } from './migrations/index.ts';
@@ -28,13 +37,21 @@ function fieldsAlong(keys: Keys, value: unknown): AnyField[] {
     let field = found.at(-1)!;
     while (field.type === 'nullable' || field.type === 'optional') field = field.of;
     const inner =
-      field.type === 'record' ? field.fields[key] : field.type === 'byKind' ? shapeOf(field, now)?.fields[key] : field.type === 'list' || field.type === 'map' ? field.of : field.type === 'tuple' ? field.of[Number(key)] : undefined;
+      field.type === 'record'
+        ? field.fields[key]
+        : field.type === 'byKind'
+          ? shapeOf(field, now)?.fields[key]
+          : field.type === 'list' || field.type === 'map'
+            ? field.of
+            : field.type === 'tuple'
+              ? field.of[Number(key)]
+              : undefined;
     if (!inner) break;
     found.push(inner);
     now = (now as Record<string, unknown> | null | undefined)?.[key];
   }
   return found;
-} // prettier-ignore
+}
 
 /** A value of its kind as near to what stands there as the limits allow; undefined where there is none. */
 function nearest(field: AnyField, value: unknown): unknown {
@@ -50,17 +67,27 @@ function nearest(field: AnyField, value: unknown): unknown {
       return field.whole ? Math.round(within) : within;
     }
     case 'text':
-      return field.form || typeof value !== 'string' ? undefined : value.length > field.most ? value.slice(0, field.most) : value || 'unnamed'; // prettier-ignore
+      return field.form || typeof value !== 'string'
+        ? undefined
+        : value.length > field.most
+          ? value.slice(0, field.most)
+          : value || 'unnamed';
     case 'oneOf':
       return field.of[0];
     case 'flag':
       return false;
     case 'list':
-      return Array.isArray(value) ? (value.length > field.most ? value.slice(0, field.most) : undefined) : field.least ? undefined : [];
+      return Array.isArray(value)
+        ? value.length > field.most
+          ? value.slice(0, field.most)
+          : undefined
+        : field.least
+          ? undefined
+          : [];
     default:
       return undefined;
   }
-} // prettier-ignore
+}
 
 /** The value without what stands at a path: taken out of a list, or a field put to nothing; up to the whole plan's own default. */
 function without(value: unknown, keys: Keys): unknown {
@@ -69,14 +96,23 @@ function without(value: unknown, keys: Keys): unknown {
     const at = keys.slice(0, depth);
     const [parent, own] = [fields[depth - 1]!, fields[depth]!];
     const list = parent.type === 'nullable' || parent.type === 'optional' ? parent.of : parent;
-    if (list.type === 'list' && (figureAt(value, at.slice(0, -1).join('.')) as unknown[]).length > list.least) {
-      const rest = (figureAt(value, at.slice(0, -1).join('.')) as unknown[]).toSpliced(Number(at.at(-1)), 1);
+    if (
+      list.type === 'list' &&
+      (figureAt(value, at.slice(0, -1).join('.')) as unknown[]).length > list.least
+    ) {
+      const rest = (figureAt(value, at.slice(0, -1).join('.')) as unknown[]).toSpliced(
+        Number(at.at(-1)),
+        1,
+      );
       return withAt(value, at.slice(0, -1), rest);
     }
     if (own.type === 'optional') return withAt(value, at, undefined);
     if (own.type === 'nullable') return withAt(value, at, null);
   }
-  const fresh = emptyPlan('mended', 'Mended plan', '2026-01-01T00:00:00.000Z') as unknown as Record<string, unknown>;
+  const fresh = emptyPlan('mended', 'Mended plan', '2026-01-01T00:00:00.000Z') as unknown as Record<
+    string,
+    unknown
+  >;
   return withAt(value, keys.slice(0, 1), fresh[keys[0] ?? '']);
 }
 
@@ -87,13 +123,20 @@ function without(value: unknown, keys: Keys): unknown {
 export function mendPlan(raw: unknown): MendedPlan | null {
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw)) return null;
   const { format, version } = raw as { format?: unknown; version?: unknown };
-  if (format !== PLAN_FORMAT || (typeof version === 'number' && version > PLAN_VERSION)) return null;
+  if (format !== PLAN_FORMAT || (typeof version === 'number' && version > PLAN_VERSION))
+    return null;
   if (countValues(raw, MOST_VALUES) > MOST_VALUES) return null;
   let now: unknown = migrate(raw as Record<string, unknown>);
   const mended: Mended[] = [];
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const faults: { path: string; message: string }[] = [];
-    check(PLAN, now, [], (path, message) => void faults.push({ path: path.join('.').replace(/\[(\d+)\]/g, '.$1'), message }));
+    check(
+      PLAN,
+      now,
+      [],
+      (path, message) =>
+        void faults.push({ path: path.join('.').replace(/\[(\d+)\]/g, '.$1'), message }),
+    );
     const [fault] = faults.length ? faults : validatePlan(now as Plan);
     if (!fault) return { plan: now as Plan, mended };
     const keys = keysOf(fault.path);

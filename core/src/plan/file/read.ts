@@ -41,8 +41,11 @@ function depthOf(text: string): number {
 
 function parse(text: string): unknown {
   if (text.length > MOST_PLAN_BYTES)
-    refuse(`The file holds ${(text.length / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the most.`);
-  if (depthOf(text) > MOST_DEPTH) refuse(`The file nests deeper than ${MOST_DEPTH} levels: it is no plan.`);
+    refuse(
+      `The file holds ${(text.length / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the most.`,
+    );
+  if (depthOf(text) > MOST_DEPTH)
+    refuse(`The file nests deeper than ${MOST_DEPTH} levels: it is no plan.`);
   try {
     return JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
@@ -58,9 +61,13 @@ export function checkPlan(value: unknown): Plan {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     refuse('The file holds no plan: an object with named fields is expected.');
   const { format, version } = value as { format?: unknown; version?: unknown };
-  if (format !== PLAN_FORMAT) refuse(`This is not a plan of ours: its format should say "${PLAN_FORMAT}".`, 'format');
+  if (format !== PLAN_FORMAT)
+    refuse(`This is not a plan of ours: its format should say "${PLAN_FORMAT}".`, 'format');
   if (typeof version === 'number' && version > PLAN_VERSION) {
-    refuse(`The plan has version ${version}; this program reads up to ${PLAN_VERSION}. Load the newer program.`, 'version');
+    refuse(
+      `The plan has version ${version}; this program reads up to ${PLAN_VERSION}. Load the newer program.`,
+      'version',
+    );
   }
   const migrated = migrate(value as Record<string, unknown>);
   const full = overfull(migrated);
@@ -76,13 +83,20 @@ export function checkPlan(value: unknown): Plan {
 /** Whether there is more of it than a plan may hold: asked before the schema, whose time goes by it. */
 function overfull(value: Readonly<Record<string, unknown>>): Fault[] {
   if (countValues(value, MOST_VALUES) > MOST_VALUES)
-    return [{ path: '', message: `The plan holds more than ${MOST_VALUES} figures and texts, which is the most.` }];
-  return Object.entries(PLAN.fields as Readonly<Record<string, AnyField>>).flatMap(([path, field]): Fault[] => {
-    const list = value[path];
-    return field.type === 'list' && Array.isArray(list) && list.length > field.most
-      ? [{ path, message: faultSentence('array.max', { value: list, limit: field.most }) }]
-      : [];
-  });
+    return [
+      {
+        path: '',
+        message: `The plan holds more than ${MOST_VALUES} figures and texts, which is the most.`,
+      },
+    ];
+  return Object.entries(PLAN.fields as Readonly<Record<string, AnyField>>).flatMap(
+    ([path, field]): Fault[] => {
+      const list = value[path];
+      return field.type === 'list' && Array.isArray(list) && list.length > field.most
+        ? [{ path, message: faultSentence('array.max', { value: list, limit: field.most }) }]
+        : [];
+    },
+  );
 }
 
 /** A plan from the text of a `*.firmline.json` file. Throws PlanFileError and nothing else. */

@@ -46,7 +46,9 @@ function schemaOf(field: AnyField): Joi.Schema {
       return recordOf(field.fields);
     case 'byKind': {
       const kinds = Object.entries(field.shapes);
-      const otherwise = recordOf({ [field.tag]: { type: 'oneOf', of: kinds.map(([kind]) => kind) } });
+      const otherwise = recordOf({
+        [field.tag]: { type: 'oneOf', of: kinds.map(([kind]) => kind) },
+      });
       return kinds.reduce<Joi.Schema>(
         (rest, [kind, { fields }]) =>
           Joi.alternatives().conditional(
@@ -61,7 +63,9 @@ function schemaOf(field: AnyField): Joi.Schema {
   }
 }
 const recordOf = (fields: Readonly<Record<string, AnyField>>): Joi.Schema =>
-  Joi.object(Object.fromEntries(Object.entries(fields).map(([key, inner]) => [key, schemaOf(inner)])))
+  Joi.object(
+    Object.fromEntries(Object.entries(fields).map(([key, inner]) => [key, schemaOf(inner)])),
+  )
     .unknown(true)
     .required();
 

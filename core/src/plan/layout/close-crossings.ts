@@ -22,7 +22,11 @@ interface Passing {
   readonly odMm: number;
 }
 
-function pass(one: Passing, other: Passing, withinMm: number): Omit<CloseCrossing, 'a' | 'b'> | null {
+function pass(
+  one: Passing,
+  other: Passing,
+  withinMm: number,
+): Omit<CloseCrossing, 'a' | 'b'> | null {
   const apart = (one.odMm + other.odMm) / 2;
   const limit = withinMm + apart;
   const [length, otherLength] = [pathLength(one.points), pathLength(other.points)];
@@ -42,12 +46,14 @@ function pass(one: Passing, other: Passing, withinMm: number): Omit<CloseCrossin
       if (boxGap(own, r, s) <= limit) {
         const [share, otherShare] = segmentShares(p, q, r, s);
         const [atMm, otherMm] = [run - long + share * long, otherRun + otherShare * otherLong];
-        const inside = (at: number, lengthMm: number): boolean => at > AT_ENDS_MM && at < lengthMm - AT_ENDS_MM;
+        const inside = (at: number, lengthMm: number): boolean =>
+          at > AT_ENDS_MM && at < lengthMm - AT_ENDS_MM;
         if (inside(atMm, length) && inside(otherMm, otherLength)) {
           const pointMm = addScaled(p, sub(q, p), share);
           const gap = distance(pointMm, addScaled(r, sub(s, r), otherShare));
           const distanceMm = Math.max(0, gap - apart);
-          if (gap <= limit && (!best || distanceMm < best.distanceMm)) best = { distanceMm, atMm, otherMm, pointMm };
+          if (gap <= limit && (!best || distanceMm < best.distanceMm))
+            best = { distanceMm, atMm, otherMm, pointMm };
         }
       }
       otherRun += otherLong;
@@ -59,8 +65,15 @@ function pass(one: Passing, other: Passing, withinMm: number): Omit<CloseCrossin
 /** How two lines pass one another, looked at once while neither of them moves. */
 const crossing = derive(
   'close crossing',
-  (one: Passing, other: Passing, withinMm: number) => [one.points, other.points, one.odMm, other.odMm, withinMm],
-  (points, otherPoints, odMm, otherOdMm, withinMm) => pass({ points, odMm }, { points: otherPoints, odMm: otherOdMm }, withinMm),
+  (one: Passing, other: Passing, withinMm: number) => [
+    one.points,
+    other.points,
+    one.odMm,
+    other.odMm,
+    withinMm,
+  ],
+  (points, otherPoints, odMm, otherOdMm, withinMm) =>
+    pass({ points, odMm }, { points: otherPoints, odMm: otherOdMm }, withinMm),
   32,
 );
 
@@ -73,7 +86,11 @@ export function closeCrossings(lines: readonly LineView[], withinMm: number): Cl
   });
   return bent.flatMap((one, i) =>
     bent.slice(i + 1).flatMap((other): CloseCrossing[] => {
-      if (boxGap(one.box, other.box.min, other.box.max) > withinMm + one.passing.odMm + other.passing.odMm) return [];
+      if (
+        boxGap(one.box, other.box.min, other.box.max) >
+        withinMm + one.passing.odMm + other.passing.odMm
+      )
+        return [];
       const found = crossing(one.passing, other.passing, withinMm);
       return found ? [{ a: one.view, b: other.view, ...found }] : [];
     }),

@@ -1,5 +1,10 @@
 import type { AxleLines } from '../../physics/hydraulics/index.ts';
-import { hoseById, hoseFittingById, hoseMlPerM, type HoseFitting } from '../../trade/stock/index.ts';
+import {
+  hoseById,
+  hoseFittingById,
+  hoseMlPerM,
+  type HoseFitting,
+} from '../../trade/stock/index.ts';
 import type { Hose } from '../model/index.ts';
 
 /** Pressure at which the fluid that hoses take is reckoned, MPa: a hard stop. Common practice. */
@@ -12,8 +17,12 @@ export const fittingMm = ({ stemMm, legMm }: HoseFitting): number => stemMm + le
 export const freeMm = ({
   orderMm,
   ends,
-}: Pick<Hose, 'orderMm'> & { readonly ends: { readonly [E in 'a' | 'b']: { readonly fittingId: string } } }): number =>
-  orderMm - fittingMm(hoseFittingById(ends.a.fittingId)!) - fittingMm(hoseFittingById(ends.b.fittingId)!);
+}: Pick<Hose, 'orderMm'> & {
+  readonly ends: { readonly [E in 'a' | 'b']: { readonly fittingId: string } };
+}): number =>
+  orderMm -
+  fittingMm(hoseFittingById(ends.a.fittingId)!) -
+  fittingMm(hoseFittingById(ends.b.fittingId)!);
 
 /** Fluid in a hose, its fittings counted like it, mL. */
 export function hoseVolumeMl({ orderMm, stockId }: Pick<Hose, 'orderMm' | 'stockId'>): number {
@@ -25,10 +34,21 @@ export function hoseVolumeMl({ orderMm, stockId }: Pick<Hose, 'orderMm' | 'stock
  * All pressure hose of some circuits with what a metre of it takes for each MPa, at a hard stop; null
  * where they have none, so that the figure typed in Size stands. A class without points counts as taking nothing.
  */
-export function hoseOf(hoses: readonly Hose[], circuitIds: readonly string[]): Pick<AxleLines, 'hoseMm' | 'hoseMlPerMPaM'> | null {
-  const own = hoses.filter((hose) => hose.service === 'pressure' && circuitIds.includes(hose.circuitId));
-  const lengths = own.map((hose) => ({ mm: Math.max(0, freeMm(hose)), perMPa: (hoseMlPerM(hoseById(hose.stockId)!, HARD_MPA) ?? 0) / HARD_MPA }));
+export function hoseOf(
+  hoses: readonly Hose[],
+  circuitIds: readonly string[],
+): Pick<AxleLines, 'hoseMm' | 'hoseMlPerMPaM'> | null {
+  const own = hoses.filter(
+    (hose) => hose.service === 'pressure' && circuitIds.includes(hose.circuitId),
+  );
+  const lengths = own.map((hose) => ({
+    mm: Math.max(0, freeMm(hose)),
+    perMPa: (hoseMlPerM(hoseById(hose.stockId)!, HARD_MPA) ?? 0) / HARD_MPA,
+  }));
   const hoseMm = lengths.reduce((sum, { mm }) => sum + mm, 0);
   if (hoseMm <= 0) return null;
-  return { hoseMm, hoseMlPerMPaM: lengths.reduce((sum, { mm, perMPa }) => sum + mm * perMPa, 0) / hoseMm };
-} // prettier-ignore
+  return {
+    hoseMm,
+    hoseMlPerMPaM: lengths.reduce((sum, { mm, perMPa }) => sum + mm * perMPa, 0) / hoseMm,
+  };
+}

@@ -22,7 +22,10 @@ export interface LaidPlan {
 /** A list as it was before, where each of its items is. */
 export const sameList = derive(
   'list of the same',
-  <T extends object>(owner: object, items: readonly T[]): readonly [object, ...T[]] => [owner, ...items],
+  <T extends object>(owner: object, items: readonly T[]): readonly [object, ...T[]] => [
+    owner,
+    ...items,
+  ],
   (_owner, ...items) => items,
 ) as <T extends object>(owner: object, items: readonly T[]) => readonly T[];
 const portView = derive(
@@ -37,13 +40,22 @@ const placed = derive(
     const fixed = fixAll({ points, parts });
     return {
       points: new Map(points.map((point) => [point.id, { point, fixed: fixed.get(point.id)! }])),
-      ports: new Map(allPorts({ parts }).map(({ part, port }) => [port.id, portView(port, part, fixed.get(port.id)!)])),
+      ports: new Map(
+        allPorts({ parts }).map(({ part, port }) => [
+          port.id,
+          portView(port, part, fixed.get(port.id)!),
+        ]),
+      ),
     };
   },
 );
 const linesOf = derive(
   'lines',
-  ({ lines, bench }: Pick<Plan, 'lines' | 'bench'>, ports: ReadonlyMap<string, PortView>) => [lines, bench, ports],
+  ({ lines, bench }: Pick<Plan, 'lines' | 'bench'>, ports: ReadonlyMap<string, PortView>) => [
+    lines,
+    bench,
+    ports,
+  ],
   (lines, bench, ports): readonly LineView[] =>
     sameList(
       bench,
@@ -53,7 +65,8 @@ const linesOf = derive(
 const circuitsOf = derive(
   'circuits',
   ({ circuits }: Pick<Plan, 'circuits'>) => [circuits],
-  (circuits): ReadonlyMap<string, Circuit> => new Map(circuits.map((circuit) => [circuit.id, circuit])),
+  (circuits): ReadonlyMap<string, Circuit> =>
+    new Map(circuits.map((circuit) => [circuit.id, circuit])),
 );
 
 /** Where everything of a valid plan lies: each part of it is computed once for what it rests on. */
@@ -62,6 +75,13 @@ export const layPlan = derive(
   (plan: Plan) => [plan, obstaclesOf(plan)],
   (plan, obstacles): LaidPlan => {
     const { points, ports } = placed(plan);
-    return { plan, points, ports, lines: linesOf(plan, ports), circuits: circuitsOf(plan), obstacles };
+    return {
+      plan,
+      points,
+      ports,
+      lines: linesOf(plan, ports),
+      circuits: circuitsOf(plan),
+      obstacles,
+    };
   },
 );

@@ -1,7 +1,21 @@
 import { derive } from '../../lib/derive/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
-import { nutById, tubeById, tubeVolumeMl, type FlareForm, type TubeNut, type TubeStock } from '../../trade/stock/index.ts';
-import { centreLine, formedRadii, makeCard, type Card, type EndTooling, type Piece } from '../../shape/tube/index.ts';
+import {
+  nutById,
+  tubeById,
+  tubeVolumeMl,
+  type FlareForm,
+  type TubeNut,
+  type TubeStock,
+} from '../../trade/stock/index.ts';
+import {
+  centreLine,
+  formedRadii,
+  makeCard,
+  type Card,
+  type EndTooling,
+  type Piece,
+} from '../../shape/tube/index.ts';
 import { addScaled, unit, type Vec3 } from '../../lib/vec/index.ts';
 import { digestOf } from './digest.ts';
 import type { ResolvedPosition } from './position.ts';
@@ -44,13 +58,23 @@ export interface LineView {
 /** What an end is made with on this bench. */
 export function toolingOf(end: LineEnd, bench: Bench): EndTooling {
   const { clampMm, flareExtraMm } = bench.flares[end.flare];
-  return { clampMm, flareExtraMm, nutLengthMm: bench.nutLengthMm[end.nutId] ?? nutById(end.nutId)!.lengthMm };
+  return {
+    clampMm,
+    flareExtraMm,
+    nutLengthMm: bench.nutLengthMm[end.nutId] ?? nutById(end.nutId)!.lengthMm,
+  };
 }
 
 /** How far along the tube a nut reaches once it is drawn back off its seat, by its own length and a little. Common practice. */
 export const drawnBackMm = (nutLengthMm: number): number => 2 * nutLengthMm + 10;
 
-const cardOf = (nodesMm: readonly Vec3[], line: Pick<Line, 'ends'>, bench: Bench, bender: BenchBender, odMm: number): Card =>
+const cardOf = (
+  nodesMm: readonly Vec3[],
+  line: Pick<Line, 'ends'>,
+  bench: Bench,
+  bender: BenchBender,
+  odMm: number,
+): Card =>
   makeCard({
     nodesMm,
     odMm,
@@ -79,32 +103,57 @@ function cardDigest(card: Card, line: Shaped): string {
 }
 
 /** Where the tube ends: at the port's seat, off it by what stands between, or where it waits for its mate; null where nobody has said. */
-function endOf(atMm: Vec3 | undefined, direction: Vec3 | undefined, { standoffMm, open }: LineEnd): Vec3 | null {
+function endOf(
+  atMm: Vec3 | undefined,
+  direction: Vec3 | undefined,
+  { standoffMm, open }: LineEnd,
+): Vec3 | null {
   if (!atMm || !direction) return open?.atMm ?? null;
   return standoffMm ? addScaled(atMm, unit(direction)!, standoffMm) : atMm;
 }
 
 /** What of a line follows from its corners, its ends' places and the bench: its names and its state do not matter. */
-type LineShape = Pick<LineView, 'tube' | 'bender' | 'nuts' | 'nodesMm' | 'card' | 'pieces' | 'fault' | 'volumeMl' | 'digest'>;
-type Shaped = Pick<Line, 'tubeId' | 'benderId'> & { readonly ends: { readonly a: LineEnd; readonly b: LineEnd } };
+type LineShape = Pick<
+  LineView,
+  'tube' | 'bender' | 'nuts' | 'nodesMm' | 'card' | 'pieces' | 'fault' | 'volumeMl' | 'digest'
+>;
+type Shaped = Pick<Line, 'tubeId' | 'benderId'> & {
+  readonly ends: { readonly a: LineEnd; readonly b: LineEnd };
+};
 
 function build(line: Shaped, bench: Bench, nodesMm: readonly Vec3[]): LineShape {
   const tube = tubeById(line.tubeId)!;
   const bender = bench.benders.find((one) => one.id === line.benderId)!;
-  const base = { tube, bender, nodesMm, nuts: { a: nutById(line.ends.a.nutId)!, b: nutById(line.ends.b.nutId)! } };
+  const base = {
+    tube,
+    bender,
+    nodesMm,
+    nuts: { a: nutById(line.ends.a.nutId)!, b: nutById(line.ends.b.nutId)! },
+  };
   const without = { ...base, card: null, pieces: [], volumeMl: 0, digest: '' };
   if (!nodesMm.length) return { ...without, fault: null };
   try {
     const card = cardOf(nodesMm, line, bench, bender, tube.odMm);
     const pieces = centreLine(nodesMm, formedRadii(nodesMm, bender));
-    return { ...base, card, pieces, fault: null, volumeMl: tubeVolumeMl(tube, card.developedMm), digest: cardDigest(card, line) };
+    return {
+      ...base,
+      card,
+      pieces,
+      fault: null,
+      volumeMl: tubeVolumeMl(tube, card.developedMm),
+      digest: cardDigest(card, line),
+    };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    return { ...without, fault: { node: Number(/\d+/.exec(error.path)?.[0] ?? 0), message: error.message } };
+    return {
+      ...without,
+      fault: { node: Number(/\d+/.exec(error.path)?.[0] ?? 0), message: error.message },
+    };
   }
 }
 /** What a card asks of an end: how its joint stands and what its port is called do not matter to it. */
-const endFields = ({ portId, open, flare, nutId, standoffMm }: LineEnd) => [portId === null, open, flare, nutId, standoffMm] as const; // prettier-ignore
+const endFields = ({ portId, open, flare, nutId, standoffMm }: LineEnd) =>
+  [portId === null, open, flare, nutId, standoffMm] as const;
 const shapeOf = derive(
   'line bent',
   (line: Line, bench: Bench, a: PortView | null, b: PortView | null) => [
@@ -124,8 +173,29 @@ const shapeOf = derive(
   ],
   // Rebuilt of the inputs alone, so that nothing else can have a say.
   (cornersMm, benders, flares, nutLengthMm, trimMm, tubeId, benderId, ...ends): LineShape => {
-    const [aOpen, aWaits, aFlare, aNut, aOff, aAt, aWay, bOpen, bWaits, bFlare, bNut, bOff, bAt, bWay] = ends;
-    const end = (free: boolean, open: OpenEnd | null, flare: FlareForm, nutId: string, standoffMm: number): LineEnd => ({
+    const [
+      aOpen,
+      aWaits,
+      aFlare,
+      aNut,
+      aOff,
+      aAt,
+      aWay,
+      bOpen,
+      bWaits,
+      bFlare,
+      bNut,
+      bOff,
+      bAt,
+      bWay,
+    ] = ends;
+    const end = (
+      free: boolean,
+      open: OpenEnd | null,
+      flare: FlareForm,
+      nutId: string,
+      standoffMm: number,
+    ): LineEnd => ({
       ...freshEnd(free ? null : '', flare, nutId),
       open,
       standoffMm,
@@ -133,7 +203,10 @@ const shapeOf = derive(
     const line: Shaped = {
       tubeId,
       benderId,
-      ends: { a: end(aOpen, aWaits, aFlare, aNut, aOff), b: end(bOpen, bWaits, bFlare, bNut, bOff) },
+      ends: {
+        a: end(aOpen, aWaits, aFlare, aNut, aOff),
+        b: end(bOpen, bWaits, bFlare, bNut, bOff),
+      },
     };
     const from = endOf(aAt, aWay, line.ends.a);
     const to = endOf(bAt, bWay, line.ends.b);
@@ -158,19 +231,31 @@ export interface CutSlopes {
   readonly a: Vec3;
   readonly b: Vec3;
 }
-function findCutSlopes({ card, nodesMm, line, bench, bender, tube, ports }: LineView): CutSlopes | null {
+function findCutSlopes({
+  card,
+  nodesMm,
+  line,
+  bench,
+  bender,
+  tube,
+  ports,
+}: LineView): CutSlopes | null {
   if (!card || !ports.a || !ports.b) return null;
   const H = 0.05;
   const lengthWith = (node: number, axis: number, by: number): number =>
     cardOf(
-      nodesMm.map((n, i) => (i === node ? (n.map((v, k) => (k === axis ? v + by : v)) as unknown as Vec3) : n)),
+      nodesMm.map((n, i) =>
+        i === node ? (n.map((v, k) => (k === axis ? v + by : v)) as unknown as Vec3) : n,
+      ),
       line,
       bench,
       bender,
       tube.odMm,
     ).cutMm;
   const at = (node: number): Vec3 =>
-    ([0, 1, 2] as const).map((axis) => (lengthWith(node, axis, H) - lengthWith(node, axis, -H)) / (2 * H)) as unknown as Vec3;
+    ([0, 1, 2] as const).map(
+      (axis) => (lengthWith(node, axis, H) - lengthWith(node, axis, -H)) / (2 * H),
+    ) as unknown as Vec3;
   try {
     return { a: at(0), b: at(nodesMm.length - 1) };
   } catch (error) {
@@ -200,6 +285,8 @@ export const cutSigmaMm = derive(
   (view) => {
     const slopes = cutSlopes(view);
     const { a, b } = view.ports;
-    return slopes && a && b ? Math.sqrt(varianceOf(slopes.a, a.fixed.sigmaMm) + varianceOf(slopes.b, b.fixed.sigmaMm)) : null;
+    return slopes && a && b
+      ? Math.sqrt(varianceOf(slopes.a, a.fixed.sigmaMm) + varianceOf(slopes.b, b.fixed.sigmaMm))
+      : null;
   },
 );

@@ -29,7 +29,8 @@ function closedTo(
   plan: Held,
   holders: readonly Obstacle[],
 ): Stretch[] {
-  const nut = (end: 'a' | 'b'): number => toolingOf(view.line.ends[end], plan.bench).nutLengthMm + BESIDE_MM;
+  const nut = (end: 'a' | 'b'): number =>
+    toolingOf(view.line.ends[end], plan.bench).nutLengthMm + BESIDE_MM;
   const bends = view.pieces.flatMap((piece): Stretch[] =>
     piece.kind === 'arc' ? [[piece.startMm - BESIDE_MM, piece.endMm + BESIDE_MM]] : [],
   );
@@ -37,11 +38,19 @@ function closedTo(
     stretchesNear(holder, points, view.tube.odMm, plan.holding.reachMm - STEP_MM, STEP_MM),
   );
   // With nothing on the vehicle to hold to, clips are placed all the same: what they hold to is then an open point.
-  return [[0, nut('a')], ...bends, ...(holders.length ? stretchesLeft(held, lengthMm) : []), [lengthMm - nut('b'), lengthMm]];
+  return [
+    [0, nut('a')],
+    ...bends,
+    ...(holders.length ? stretchesLeft(held, lengthMm) : []),
+    [lengthMm - nut('b'), lengthMm],
+  ];
 }
 
 /** Clips that the looser limit of the stretch they stand on does not need are left out, one after another. */
-function thinned(places: readonly number[], mostMm: (fromMm: number, toMm: number) => number): number[] {
+function thinned(
+  places: readonly number[],
+  mostMm: (fromMm: number, toMm: number) => number,
+): number[] {
   const kept = [...places];
   for (let i = kept.length - 2; i > 0; i--) {
     const [before, after] = [kept[i - 1]!, kept[i + 1]!];
@@ -52,18 +61,29 @@ function thinned(places: readonly number[], mostMm: (fromMm: number, toMm: numbe
 
 /** True where clips along these directions let a long tube slide. */
 export const oneWay = (alongs: readonly Vec3[], lengthMm: number): boolean =>
-  lengthMm > SLIDES_MM && alongs.length > 1 && alongs.every((along) => Math.abs(dot(along, alongs[0]!)) > ALIKE);
+  lengthMm > SLIDES_MM &&
+  alongs.length > 1 &&
+  alongs.every((along) => Math.abs(dot(along, alongs[0]!)) > ALIKE);
 
 /** Clips that all stand in one plane get one more, on the longest straight that runs another way and has room for it. */
-function crossed(places: number[], view: LineView, open: readonly Stretch[], lengthMm: number): number[] {
+function crossed(
+  places: number[],
+  view: LineView,
+  open: readonly Stretch[],
+  lengthMm: number,
+): number[] {
   const straights = view.pieces.flatMap((piece) =>
-    piece.kind === 'straight' && piece.endMm > piece.startMm ? [{ ...piece, along: unit(sub(piece.to, piece.from))! }] : [],
+    piece.kind === 'straight' && piece.endMm > piece.startMm
+      ? [{ ...piece, along: unit(sub(piece.to, piece.from))! }]
+      : [],
   );
   const at = (mm: number): Vec3 => straights.find(({ endMm }) => mm <= endMm)!.along;
   if (!oneWay(places.map(at), lengthMm)) return places;
   const room = straights
     .filter(({ along }) => Math.abs(dot(along, at(places[0]!))) <= ALIKE)
-    .flatMap(({ startMm, endMm }) => open.map(([from, to]): Stretch => [Math.max(from, startMm), Math.min(to, endMm)]))
+    .flatMap(({ startMm, endMm }) =>
+      open.map(([from, to]): Stretch => [Math.max(from, startMm), Math.min(to, endMm)]),
+    )
     .filter(([from, to]) => to > from)
     .sort((a, b) => b[1] - b[0] - (a[1] - a[0]))[0];
   return room ? [...places, (room[0] + room[1]) / 2].sort((a, b) => a - b) : places;
@@ -75,19 +95,40 @@ function crossed(places: number[], view: LineView, open: readonly Stretch[], len
  * Throws InputError where no clips can do it.
  */
 export function placeClips(plan: Held, view: LineView): number[] {
-  if (!view.card) throw new InputError(view.line.id, 'A line that cannot be bent yet cannot be held.');
+  if (!view.card)
+    throw new InputError(view.line.id, 'A line that cannot be bent yet cannot be held.');
   const { holding } = plan;
   const obstacles = obstaclesOf(plan);
   const points = polyline(view.pieces, 10);
   const lengthMm = view.pieces.at(-1)!.endMm;
   const hzBetween = excitationAt(view, points, lengthMm, obstacles, holding);
-  const closed = closedTo(view, points, lengthMm, plan, obstacles.filter(({ thing }) => thing.holds)); // prettier-ignore
+  const closed = closedTo(
+    view,
+    points,
+    lengthMm,
+    plan,
+    obstacles.filter(({ thing }) => thing.holds),
+  );
   // Where nut and first bend leave the first clip no place within the end's limit, it sits as near as it can.
   const open = stretchesLeft(closed, lengthMm);
-  const endMm = Math.max(holding.endMm, open[0]?.[0] ?? 0, lengthMm - (open.at(-1)?.[1] ?? lengthMm));
+  const endMm = Math.max(
+    holding.endMm,
+    open[0]?.[0] ?? 0,
+    lengthMm - (open.at(-1)?.[1] ?? lengthMm),
+  );
   const excitationHz = hzBetween(0, lengthMm);
   const { margin, maxSpanMm } = holding;
-  const { positionsMm } = clips({ ...beamOf(view), lengthMm, excitationHz, margin, maxSpanMm, endMm, forbiddenMm: closed });
-  const kept = thinned(positionsMm, (from, to) => Math.min(maxSpanMm, spanForHz(beamOf(view), margin * hzBetween(from, to))));
+  const { positionsMm } = clips({
+    ...beamOf(view),
+    lengthMm,
+    excitationHz,
+    margin,
+    maxSpanMm,
+    endMm,
+    forbiddenMm: closed,
+  });
+  const kept = thinned(positionsMm, (from, to) =>
+    Math.min(maxSpanMm, spanForHz(beamOf(view), margin * hzBetween(from, to))),
+  );
   return crossed(kept, view, open, lengthMm);
 }

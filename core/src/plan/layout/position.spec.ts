@@ -3,8 +3,17 @@ import { emptyPlan, type PositionSource, type Plan, type Point } from '../index.
 import { viewPlan } from '../results/index.ts';
 import { fixAll } from './position.ts';
 
-const typed = (atMm: Vec3, sigma = 1): PositionSource => ({ how: 'typed', atMm, sigmaMm: [sigma, sigma, sigma] });
-const PLACES: Record<string, Vec3> = { a: [0, -400, 500], b: [0, 400, 500], c: [1200, -400, 500], d: [600, 0, 1100] };
+const typed = (atMm: Vec3, sigma = 1): PositionSource => ({
+  how: 'typed',
+  atMm,
+  sigmaMm: [sigma, sigma, sigma],
+});
+const PLACES: Record<string, Vec3> = {
+  a: [0, -400, 500],
+  b: [0, 400, 500],
+  c: [1200, -400, 500],
+  d: [600, 0, 1100],
+};
 const TARGET: Vec3 = [500, 100, 700];
 
 /** A plan with four datums of this certainty, one of them a guess where wanted, and a place taped from them. */
@@ -18,9 +27,16 @@ function taped(sigma: number, guessed = false, tapeSigma = 2): Plan {
     how: 'taped',
     atMm: [0, 0, 0],
     sigmaMm: [50, 50, 50],
-    tapes: Object.entries(PLACES).map(([from, at]) => ({ from, readMm: distance(at, TARGET), sigmaMm: tapeSigma })),
+    tapes: Object.entries(PLACES).map(([from, at]) => ({
+      from,
+      readMm: distance(at, TARGET),
+      sigmaMm: tapeSigma,
+    })),
   };
-  return { ...emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z'), points: [...datums, { id: 'target', name: 'Target', known }] };
+  return {
+    ...emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z'),
+    points: [...datums, { id: 'target', name: 'Target', known }],
+  };
 }
 const target = (plan: Plan) => viewPlan(plan).points.get('target')!.fixed;
 
@@ -72,22 +88,43 @@ describe('a place taped from datums', () => {
       },
     };
     const both = { ...plan, points: [...plan.points, chain] };
-    expect(distance(viewPlan(both).points.get('next')!.fixed.atMm, [700, -50, 900])).toBeLessThan(1e-6);
-    const moved = { ...both, points: both.points.map((p) => (p.id === 'target' ? { ...p, known: typed([510, 100, 700]) } : p)) };
-    expect(distance(viewPlan(moved).points.get('next')!.fixed.atMm, [700, -50, 900])).toBeGreaterThan(0.5);
+    expect(distance(viewPlan(both).points.get('next')!.fixed.atMm, [700, -50, 900])).toBeLessThan(
+      1e-6,
+    );
+    const moved = {
+      ...both,
+      points: both.points.map((p) =>
+        p.id === 'target' ? { ...p, known: typed([510, 100, 700]) } : p,
+      ),
+    };
+    expect(
+      distance(viewPlan(moved).points.get('next')!.fixed.atMm, [700, -50, 900]),
+    ).toBeGreaterThan(0.5);
   });
 });
 
 describe('a chain of tapes', () => {
   /** Each point taped from the four before it. */
   const chain = (count: number) => {
-    const at = (i: number): Vec3 => [i * 10, (i % 3) * 400 - 400, 500 + (i % 2) * 300 + (i % 5) * 40];
-    const tapes = (i: number) => [1, 2, 3, 4].map((k) => ({ from: `p${i - k}`, readMm: Math.hypot(...at(i).map((v, a) => v - at(i - k)[a]!)), sigmaMm: 2 })); // prettier-ignore
+    const at = (i: number): Vec3 => [
+      i * 10,
+      (i % 3) * 400 - 400,
+      500 + (i % 2) * 300 + (i % 5) * 40,
+    ];
+    const tapes = (i: number) =>
+      [1, 2, 3, 4].map((k) => ({
+        from: `p${i - k}`,
+        readMm: Math.hypot(...at(i).map((v, a) => v - at(i - k)[a]!)),
+        sigmaMm: 2,
+      }));
     return Array.from({ length: count }, (_, i): Point => ({
       id: `p${i}`,
       name: `P${i}`,
-      known: i < 4 ? { how: 'typed', atMm: at(i), sigmaMm: [1, 1, 1] } : { how: 'taped', atMm: at(i), sigmaMm: [1, 1, 1], side: 'above', tapes: tapes(i) },
-    })); // prettier-ignore
+      known:
+        i < 4
+          ? { how: 'typed', atMm: at(i), sigmaMm: [1, 1, 1] }
+          : { how: 'taped', atMm: at(i), sigmaMm: [1, 1, 1], side: 'above', tapes: tapes(i) },
+    }));
   };
   test('grows less sure until it says nothing, and says so from there on', () => {
     const points = chain(400);
@@ -96,9 +133,13 @@ describe('a chain of tapes', () => {
     const lost = found.findIndex(({ fault }) => fault !== null);
     expect(lost).toBeGreaterThan(5);
     expect(found[lost]!.fault).toMatch(/not known to a metre/);
-    expect(found.slice(lost).every(({ fault, guess, sigmaMm }) => fault !== null && guess && Math.max(...sigmaMm) > 500)).toBe(
-      true,
-    );
+    expect(
+      found
+        .slice(lost)
+        .every(
+          ({ fault, guess, sigmaMm }) => fault !== null && guess && Math.max(...sigmaMm) > 500,
+        ),
+    ).toBe(true);
     expect(found.slice(0, lost).every(({ fault }) => fault === null)).toBe(true);
   });
 });

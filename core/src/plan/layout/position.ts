@@ -1,4 +1,10 @@
-import { DEFAULT_TAPE_SIGMA_MM, survey, type Offset, type Survey, type Tape } from '../../shape/survey/index.ts';
+import {
+  DEFAULT_TAPE_SIGMA_MM,
+  survey,
+  type Offset,
+  type Survey,
+  type Tape,
+} from '../../shape/survey/index.ts';
 import { derive } from '../../lib/derive/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
@@ -29,7 +35,10 @@ const rootMeanSquare = ([x, y, z]: Vec3): number => Math.sqrt((x * x + y * y + z
 
 /** A tape whose sigma carries the datum's own: what the datum is unsure of, the tape is unsure of. */
 function carried(tape: Tape, datum: ResolvedPosition): Tape {
-  return { ...tape, sigmaMm: Math.hypot(tape.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM, rootMeanSquare(datum.sigmaMm)) };
+  return {
+    ...tape,
+    sigmaMm: Math.hypot(tape.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM, rootMeanSquare(datum.sigmaMm)),
+  };
 }
 
 const carriedAlong = (one: Offset, datum: ResolvedPosition): Offset => ({
@@ -45,15 +54,22 @@ function fixFrom(known: PositionSource, datums: readonly Datum[]): ResolvedPosit
     return {
       ...held,
       sigmaMm: known.sigmaMm.map((sigma) => Math.max(sigma, unsureMm)) as unknown as Vec3,
-      fault: 'It is taped from a place that is itself not known to a metre: tape it from datums on the frame.',
+      fault:
+        'It is taped from a place that is itself not known to a metre: tape it from datums on the frame.',
       guess: true,
     };
   try {
     const found = survey({
       datumsMm: Object.fromEntries(datums.map((d) => [d.id, d.fixed.atMm])),
-      tapes: (known.tapes ?? []).map((tape) => carried(tape, datums.find((d) => d.id === tape.from)!.fixed)),
+      tapes: (known.tapes ?? []).map((tape) =>
+        carried(tape, datums.find((d) => d.id === tape.from)!.fixed),
+      ),
       ...(known.offsets?.length
-        ? { offsets: known.offsets.map((one) => carriedAlong(one, datums.find((d) => d.id === one.from)!.fixed)) }
+        ? {
+            offsets: known.offsets.map((one) =>
+              carriedAlong(one, datums.find((d) => d.id === one.from)!.fixed),
+            ),
+          }
         : {}),
       ...(known.side ? { side: known.side } : {}),
     });
@@ -68,13 +84,23 @@ function fixFrom(known: PositionSource, datums: readonly Datum[]): ResolvedPosit
 /** The same place from the same datums is computed once. */
 const fix = derive(
   'place from its tapes',
-  (known: PositionSource, datums: readonly Datum[]) => [known, ...datums.flatMap(({ id, fixed }) => [id, fixed])],
+  (known: PositionSource, datums: readonly Datum[]) => [
+    known,
+    ...datums.flatMap(({ id, fixed }) => [id, fixed]),
+  ],
   (known, ...datums) =>
-    fixFrom(known, datums.flatMap((id, i) => (i % 2 ? [] : [{ id: id as string, fixed: datums[i + 1] as ResolvedPosition }]))),
-); // prettier-ignore
+    fixFrom(
+      known,
+      datums.flatMap((id, i) =>
+        i % 2 ? [] : [{ id: id as string, fixed: datums[i + 1] as ResolvedPosition }],
+      ),
+    ),
+);
 
 /** Every point and port of a plan, fixed. The plan must be valid: no point is taped from itself. */
-export function fixAll(plan: Pick<Plan, 'points' | 'parts'>): ReadonlyMap<string, ResolvedPosition> {
+export function fixAll(
+  plan: Pick<Plan, 'points' | 'parts'>,
+): ReadonlyMap<string, ResolvedPosition> {
   const points = new Map(plan.points.map((point) => [point.id, point]));
   const found = new Map<string, ResolvedPosition>();
   const fixKnown = (known: PositionSource): ResolvedPosition => {
@@ -92,6 +118,7 @@ export function fixAll(plan: Pick<Plan, 'points' | 'parts'>): ReadonlyMap<string
     return fixed;
   };
   for (const point of plan.points) pointFixed(point.id);
-  for (const part of plan.parts) for (const port of part.ports) found.set(port.id, fixKnown(port.known));
+  for (const part of plan.parts)
+    for (const port of part.ports) found.set(port.id, fixKnown(port.known));
   return found;
 }

@@ -22,7 +22,12 @@ const SPACING_MM = 20;
 const ROUND_MM = 5;
 
 /** What the corners of a line may be drawn to: its own other corners, a rail's standoff, another line's spacing. */
-export function snapsFor(plan: Plan, view: LineView, node: number, lines: readonly LineView[]): Snaps {
+export function snapsFor(
+  plan: Plan,
+  view: LineView,
+  node: number,
+  lines: readonly LineView[],
+): Snaps {
   const half = view.tube.odMm / 2;
   const axes: [Snap[], Snap[], Snap[]] = [[], [], []];
   for (const axis of [0, 1, 2] as const) {
@@ -46,11 +51,19 @@ export function snapsFor(plan: Plan, view: LineView, node: number, lines: readon
 }
 
 /** A place drawn to the nearest snap within reach on each axis that is free, else rounded there. */
-export function snapPlace(at: Vec3, free: readonly [boolean, boolean, boolean], snaps: Snaps, reachMm: number): Snapped {
+export function snapPlace(
+  at: Vec3,
+  free: readonly [boolean, boolean, boolean],
+  snaps: Snaps,
+  reachMm: number,
+): Snapped {
   const found = ([0, 1, 2] as const).map((axis): Snap => {
     if (!free[axis]) return { mm: at[axis], what: '' };
     const nearest = snaps[axis].reduce<Snap | null>(
-      (best, snap) => (Math.abs(snap.mm - at[axis]) <= (best ? Math.abs(best.mm - at[axis]) - 1e-9 : reachMm) ? snap : best),
+      (best, snap) =>
+        Math.abs(snap.mm - at[axis]) <= (best ? Math.abs(best.mm - at[axis]) - 1e-9 : reachMm)
+          ? snap
+          : best,
       null,
     );
     return nearest

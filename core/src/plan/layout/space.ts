@@ -1,5 +1,11 @@
 import { derive } from '../../lib/derive/index.ts';
-import { naturalHz, spanForHz, stretchesLeft, type Beam, type Stretch } from '../../shape/clips/index.ts';
+import {
+  naturalHz,
+  spanForHz,
+  stretchesLeft,
+  type Beam,
+  type Stretch,
+} from '../../shape/clips/index.ts';
 import {
   boxGap,
   boxRound,
@@ -69,7 +75,8 @@ export interface LineSpace {
   readonly spans: readonly SpanView[];
 }
 
-const isEngine = ({ thing }: Obstacle): boolean => thing.kind === 'engine' || thing.kind === 'gearbox';
+const isEngine = ({ thing }: Obstacle): boolean =>
+  thing.kind === 'engine' || thing.kind === 'gearbox';
 
 export function beamOf({ tube }: Pick<LineView, 'tube'>): Beam {
   const { youngGPa, densityKgM3 } = TUBE_MATTER[tube.material];
@@ -77,54 +84,87 @@ export function beamOf({ tube }: Pick<LineView, 'tube'>): Beam {
 }
 
 /** Stretches of a line that lie in a heat sleeve, and those that do not. */
-function sleeved(sleeves: Line['sleeves'], lengthMm: number): { bare: Stretch[]; covered: Stretch[] } {
-  const covered = sleeves.filter((s) => s.kind === 'heat' && s.toMm > s.fromMm).map((s): Stretch => [s.fromMm, Math.min(s.toMm, lengthMm)]); // prettier-ignore
+function sleeved(
+  sleeves: Line['sleeves'],
+  lengthMm: number,
+): { bare: Stretch[]; covered: Stretch[] } {
+  const covered = sleeves
+    .filter((s) => s.kind === 'heat' && s.toMm > s.fromMm)
+    .map((s): Stretch => [s.fromMm, Math.min(s.toMm, lengthMm)]);
   return { bare: stretchesLeft(covered, lengthMm), covered };
 }
 
 /** A tube as it is laid, with what is on it. */
-type Laid = Pick<LineView, 'pieces' | 'tube'> & { readonly line: Pick<Line, 'sleeves' | 'clipsMm' | 'shakes'> };
+type Laid = Pick<LineView, 'pieces' | 'tube'> & {
+  readonly line: Pick<Line, 'sleeves' | 'clipsMm' | 'shakes'>;
+};
 
 /** A line through a hole is near its panel for this much to either side of it, mm. */
 const THROUGH_MM = 45;
 /** Where a line passes through holes of a thing that it fits. */
-export function throughHoles({ holes = [] }: Pick<Thing, 'holes'>, points: readonly Vec3[], odMm: number): (Stretch & { readonly hole?: Hole })[] {
+export function throughHoles(
+  { holes = [] }: Pick<Thing, 'holes'>,
+  points: readonly Vec3[],
+  odMm: number,
+): (Stretch & { readonly hole?: Hole })[] {
   return holes.flatMap((hole) => {
     let [run, best, at] = [0, Infinity, 0];
     for (let i = 1; i < points.length; i++) {
       const [from, to] = [points[i - 1]!, points[i]!];
       const long = distance(from, to);
       const way = sub(to, from);
-      const share = long > 0 ? Math.min(1, Math.max(0, dot(sub(hole.atMm, from), way) / (long * long))) : 0;
+      const share =
+        long > 0 ? Math.min(1, Math.max(0, dot(sub(hole.atMm, from), way) / (long * long))) : 0;
       const off = distance(hole.atMm, addScaled(from, way, share));
       if (off < best) [best, at] = [off, run + share * long];
       run += long;
     }
-    return best <= (hole.diameterMm - odMm) / 2 ? [Object.assign([at - THROUGH_MM, at + THROUGH_MM] as [number, number], { hole })] : [];
+    return best <= (hole.diameterMm - odMm) / 2
+      ? [Object.assign([at - THROUGH_MM, at + THROUGH_MM] as [number, number], { hole })]
+      : [];
   });
-} // prettier-ignore
+}
 
 /** The nearest a line comes to each thing that it is not fixed to, where that is worth showing. */
-function nearOf(view: Laid, points: readonly Vec3[], lengthMm: number, obstacles: readonly Obstacle[]): Near[] {
+function nearOf(
+  view: Laid,
+  points: readonly Vec3[],
+  lengthMm: number,
+  obstacles: readonly Obstacle[],
+): Near[] {
   const found: Near[] = [];
   const { min, max } = boxRound(points);
   for (const obstacle of obstacles) {
     const { thing, box, growMm } = obstacle;
     // Things that lie far from all of the line are passed over at once.
-    if (!box || boxGap(box, min, max) > keptFrom(thing) + SHOWN_MM + growMm + view.tube.odMm) continue;
+    if (!box || boxGap(box, min, max) > keptFrom(thing) + SHOWN_MM + growMm + view.tube.odMm)
+      continue;
     const measure = (stretches: readonly Stretch[], wantedMm: number): void => {
       let best: Clearance | null = null;
       for (const [from, to] of stretches) {
-        const one = clearanceTo(obstacle, points, view.tube.odMm, thing.holds ? wantedMm : wantedMm + SHOWN_MM, from, to);
+        const one = clearanceTo(
+          obstacle,
+          points,
+          view.tube.odMm,
+          thing.holds ? wantedMm : wantedMm + SHOWN_MM,
+          from,
+          to,
+        );
         if (one && (!best || one.distanceMm < best.distanceMm)) best = one;
       }
       if (!best) return;
       const { atMm, distanceMm } = best;
-      const close = distanceMm < wantedMm ? stretchesNear(obstacle, points, view.tube.odMm, wantedMm) : [];
-      found.push({ ...best, wantedMm, stretchMm: close.find(([from, to]) => atMm >= from - 1 && atMm <= to + 1) ?? null });
+      const close =
+        distanceMm < wantedMm ? stretchesNear(obstacle, points, view.tube.odMm, wantedMm) : [];
+      found.push({
+        ...best,
+        wantedMm,
+        stretchMm: close.find(([from, to]) => atMm >= from - 1 && atMm <= to + 1) ?? null,
+      });
     };
     const passed = throughHoles(thing, points, view.tube.odMm);
-    if (thing.nature !== 'hot') measure(passed.length ? stretchesLeft(passed, lengthMm) : [[0, lengthMm]], thing.keepMm);
+    if (thing.nature !== 'hot')
+      measure(passed.length ? stretchesLeft(passed, lengthMm) : [[0, lengthMm]], thing.keepMm);
     else {
       const { bare, covered } = sleeved(view.line.sleeves, lengthMm);
       const keepMm = keptFrom(thing);
@@ -135,7 +175,13 @@ function nearOf(view: Laid, points: readonly Vec3[], lengthMm: number, obstacles
   return found;
 }
 
-function clipView(view: Laid, points: readonly Vec3[], atMm: number, holders: readonly Obstacle[], reachMm: number): ClipView {
+function clipView(
+  view: Laid,
+  points: readonly Vec3[],
+  atMm: number,
+  holders: readonly Obstacle[],
+  reachMm: number,
+): ClipView {
   const { at, along } = pointAt(points, atMm);
   let best: Pick<ClipView, 'to' | 'gapMm' | 'footMm'> = { to: null, gapMm: Infinity, footMm: null };
   for (const holder of holders) {
@@ -169,11 +215,18 @@ export function excitationAt(
     ...line.shakes.map(({ fromMm, toMm, hz }) => [fromMm, toMm, hz] as const),
     ...left.flatMap(([from, to]) => [
       [from, to, frameHz] as const,
-      ...engine.map(([start, end]) => [Math.max(from, start), Math.min(to, end), engineHz] as const),
+      ...engine.map(
+        ([start, end]) => [Math.max(from, start), Math.min(to, end), engineHz] as const,
+      ),
     ]),
   ];
   return (fromMm, toMm) =>
-    Math.max(0, ...by.filter(([from, to]) => Math.min(to, toMm) > Math.max(from, fromMm)).map(([, , hz]) => hz));
+    Math.max(
+      0,
+      ...by
+        .filter(([from, to]) => Math.min(to, toMm) > Math.max(from, fromMm))
+        .map(([, , hz]) => hz),
+    );
 }
 
 function spansOf(
@@ -225,7 +278,12 @@ const spaceOf = derive(
       lengthMm,
       near: nearOf(view, points, lengthMm, obstacles),
       clips: clipsMm.map((atMm) => clipView(view, points, atMm, holders, holding.reachMm)),
-      spans: spansOf(view, lengthMm, excitationAt(view, points, lengthMm, obstacles, holding), holding),
+      spans: spansOf(
+        view,
+        lengthMm,
+        excitationAt(view, points, lengthMm, obstacles, holding),
+        holding,
+      ),
     };
   },
 );
@@ -245,4 +303,8 @@ export const keepSpace = (plan: Around, view: LineView, space: LineSpace): void 
 
 /** Clips of other lines that one clip may be one with: near it, on a tube that runs the same way. */
 export const sharesWith = (clip: ClipView, others: readonly ClipView[]): ClipView[] =>
-  others.filter((other) => distance(other.pointMm, clip.pointMm) <= SHARED_MM && Math.abs(dot(other.along, clip.along)) > 0.95);
+  others.filter(
+    (other) =>
+      distance(other.pointMm, clip.pointMm) <= SHARED_MM &&
+      Math.abs(dot(other.along, clip.along)) > 0.95,
+  );

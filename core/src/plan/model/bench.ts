@@ -1,7 +1,28 @@
-import { FLARES, type Adapter, type FlareForm, type TubeMaterial } from '../../trade/stock/index.ts';
+import {
+  FLARES,
+  type Adapter,
+  type FlareForm,
+  type TubeMaterial,
+} from '../../trade/stock/index.ts';
 import type { Bender, TestBend } from '../../shape/tube/index.ts';
 import type { BenchSolids, Solid } from '../../shape/bending/index.ts';
-import { axes, byKind, flag, id, list, map, name, number, oneOf, optional, over, record, ref, text, time } from './field.ts';
+import {
+  axes,
+  byKind,
+  flag,
+  id,
+  list,
+  map,
+  name,
+  number,
+  oneOf,
+  optional,
+  over,
+  record,
+  ref,
+  text,
+  time,
+} from './field.ts';
 import { HALF } from './port.ts';
 
 export interface BenchBender extends Bender {
@@ -60,7 +81,11 @@ export const BENCH_SOLID = byKind<Solid>()('kind', {
 });
 const AROUND = record<BenchSolids>()({
   solids: list(BENCH_SOLID, 30),
-  lever: record<BenchSolids['lever']>()({ lengthMm: number(0, 2000), wideMm: number(0, 500), highMm: number(0, 500) }),
+  lever: record<BenchSolids['lever']>()({
+    lengthMm: number(0, 2000),
+    wideMm: number(0, 500),
+    highMm: number(0, 500),
+  }),
 });
 export const TEST_BEND = record<TestBend>()({ dialDeg: over(200), gotDeg: over(180) });
 export const BENDER = record<BenchBender>()(
@@ -102,7 +127,11 @@ export const RATING_MPA = over(200);
 export const NUT_LENGTH = number(0, 1000);
 export const BENCH = record<Bench>()({
   benders: list(BENDER, 100),
-  flares: record<Bench['flares']>()({ 'double-flare-45': FLARE_TOOL, bubble: FLARE_TOOL, 'cone-37': FLARE_TOOL }),
+  flares: record<Bench['flares']>()({
+    'double-flare-45': FLARE_TOOL,
+    bubble: FLARE_TOOL,
+    'cone-37': FLARE_TOOL,
+  }),
   adapters: list(ADAPTER, 500),
   nutLengthMm: map(NUT_LENGTH),
   trimMm: number(0, 1000),
@@ -111,7 +140,12 @@ export const BENCH = record<Bench>()({
 });
 
 /** A bender of common make-up for one tube size; every figure is to be replaced by the user's own. Common practice. */
-export const plainBender = (id: string, name: string, tubeOdMm: number, dieRadiusMm: number): BenchBender => ({
+export const plainBender = (
+  id: string,
+  name: string,
+  tubeOdMm: number,
+  dieRadiusMm: number,
+): BenchBender => ({
   id,
   name,
   kind: 'fixed',
@@ -136,7 +170,11 @@ export function defaultBench(): Bench {
       plainBender('bender-2', 'Bench bender 1/4 in', 6.35, 20),
       plainBender('bender-3', 'Bench bender 6 mm', 6, 20),
     ],
-    flares: { 'double-flare-45': flare('double-flare-45'), bubble: flare('bubble'), 'cone-37': flare('cone-37') },
+    flares: {
+      'double-flare-45': flare('double-flare-45'),
+      bubble: flare('bubble'),
+      'cone-37': flare('cone-37'),
+    },
     adapters: [],
     nutLengthMm: {},
     trimMm: 20,

@@ -14,4 +14,9 @@ export const BLEEDING = record<Bleeding>()({
   purge: number(0, 1000),
   fluidId: ref('fluid'),
 });
-export const DEFAULT_BLEEDING: Bleeding = { school: 'farthest-first', listed: [], purge: 3, fluidId: 'dot-4' };
+export const DEFAULT_BLEEDING: Bleeding = {
+  school: 'farthest-first',
+  listed: [],
+  purge: 3,
+  fluidId: 'dot-4',
+};

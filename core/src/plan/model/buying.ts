@@ -1,6 +1,25 @@
-import { id, list, name, nullable, number, oneOf, optional, record, text, written } from './field.ts';
+import {
+  id,
+  list,
+  name,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  record,
+  text,
+  written,
+} from './field.ts';
 
-export const ORDER_STATES = ['needed', 'ordered', 'here', 'fitted', 'wrong', 'missing', 'sent-back'] as const;
+export const ORDER_STATES = [
+  'needed',
+  'ordered',
+  'here',
+  'fitted',
+  'wrong',
+  'missing',
+  'sent-back',
+] as const;
 export type OrderState = (typeof ORDER_STATES)[number];
 /** How one thing of the list stands. */
 export interface Order {
@@ -22,7 +41,17 @@ export interface OwnItem {
   readonly name: string;
   readonly count: number;
 }
-export const KIT_ASKS = ['boltSpreadMm', 'centreBoreMm', 'studThread', 'studHand', 'wheelInsideMm', 'shockRoomMm', 'shaftRoomMm', 'hoseThread', 'banjoMm'] as const; // prettier-ignore
+export const KIT_ASKS = [
+  'boltSpreadMm',
+  'centreBoreMm',
+  'studThread',
+  'studHand',
+  'wheelInsideMm',
+  'shockRoomMm',
+  'shaftRoomMm',
+  'hoseThread',
+  'banjoMm',
+] as const;
 export type KitAsk = (typeof KIT_ASKS)[number];
 export const KIT_CORNERS = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const;
 export type KitCorner = (typeof KIT_CORNERS)[number];
@@ -55,12 +84,16 @@ export const ORDER = record<Order>()({
   priceMinor: nullable(number(0, 1e9, { whole: true })),
   note: text,
 });
-const ASKS = record<Asks>()(Object.fromEntries(KIT_ASKS.map((ask) => [ask, optional(text)])) as never);
+const ASKS = record<Asks>()(
+  Object.fromEntries(KIT_ASKS.map((ask) => [ask, optional(text)])) as never,
+);
 const KIT = record<Kit>()({
   id,
   name,
   gives: ASKS,
-  corners: record<Kit['corners']>()(Object.fromEntries(KIT_CORNERS.map((corner) => [corner, optional(ASKS)])) as never),
+  corners: record<Kit['corners']>()(
+    Object.fromEntries(KIT_CORNERS.map((corner) => [corner, optional(ASKS)])) as never,
+  ),
   brings: list(record<Kit['brings'][number]>()({ key: name, count: number(0, 1e6) }), 200),
 });
 export const OWN_ITEM = record<OwnItem>()({ id, name, count: number(0, 1e6) });

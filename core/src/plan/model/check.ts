@@ -6,22 +6,32 @@ import type { RecordKind } from './plan.ts';
 type Path = readonly (string | number)[];
 export type Say = (path: Path, message: string) => void;
 type Raw = Readonly<Record<string, unknown>>;
-const isRecord = (value: unknown): value is Raw => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isRecord = (value: unknown): value is Raw =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** The shape that a value told apart by a field has; null where that field says nothing known. */
-export const shapeOf = (field: Extract<AnyField, { type: 'byKind' }>, value: unknown): RecordShape | null => {
+export const shapeOf = (
+  field: Extract<AnyField, { type: 'byKind' }>,
+  value: unknown,
+): RecordShape | null => {
   const kind = isRecord(value) ? value[field.tag] : undefined;
   return typeof kind === 'string' && Object.hasOwn(field.shapes, kind) ? field.shapes[kind]! : null;
 };
 
-function troubled(field: { readonly check?: (value: never) => Trouble | null }, value: unknown, path: Path, say: Say): void {
+function troubled(
+  field: { readonly check?: (value: never) => Trouble | null },
+  value: unknown,
+  path: Path,
+  say: Say,
+): void {
   const trouble = field.check?.(value as never);
   if (trouble) say(trouble.at ? [...path, trouble.at] : path, trouble.message);
 }
 
 /** Says everything that is wrong with a value against its field; the same as the reader's schema and the reader's own checks say. */
 export function check(field: AnyField, value: unknown, path: Path, say: Say): void {
-  const tell = (type: string, context: object = {}): void => say(path, faultSentence(type, { value, ...context }));
+  const tell = (type: string, context: object = {}): void =>
+    say(path, faultSentence(type, { value, ...context }));
   if (value === undefined) return field.type === 'optional' ? undefined : tell('any.required');
   switch (field.type) {
     case 'optional':
@@ -31,13 +41,17 @@ export function check(field: AnyField, value: unknown, path: Path, say: Say): vo
     case 'flag':
       return typeof value === 'boolean' ? undefined : tell('boolean.base');
     case 'oneOf':
-      return (field.of as readonly unknown[]).includes(value) ? undefined : tell('any.only', { valids: field.of });
+      return (field.of as readonly unknown[]).includes(value)
+        ? undefined
+        : tell('any.only', { valids: field.of });
     case 'number': {
       const { least, most, over, under, whole } = field;
       if (typeof value !== 'number' || Number.isNaN(value)) return tell('number.base');
       if (!Number.isFinite(value)) return tell('number.infinity');
-      if (over ? value <= least : value < least) return tell(over ? 'number.greater' : 'number.min', { limit: least });
-      if (under ? value >= most : value > most) return tell(under ? 'number.less' : 'number.max', { limit: most });
+      if (over ? value <= least : value < least)
+        return tell(over ? 'number.greater' : 'number.min', { limit: least });
+      if (under ? value >= most : value > most)
+        return tell(under ? 'number.less' : 'number.max', { limit: most });
       return whole && !Number.isInteger(value) ? tell('number.integer') : undefined;
     }
     case 'text':
@@ -61,11 +75,17 @@ export function check(field: AnyField, value: unknown, path: Path, say: Say): vo
     }
     case 'map':
       if (!isRecord(value)) return tell('object.base');
-      return Object.entries(value).forEach(([key, item]) => check(field.of, item, [...path, key], say));
+      return Object.entries(value).forEach(([key, item]) =>
+        check(field.of, item, [...path, key], say),
+      );
     case 'byKind': {
       if (!isRecord(value)) return tell('object.base');
       const shape = shapeOf(field, value);
-      if (!shape) return say([...path, field.tag], faultSentence('any.only', { value: value[field.tag], valids: Object.keys(field.shapes) })); // prettier-ignore
+      if (!shape)
+        return say(
+          [...path, field.tag],
+          faultSentence('any.only', { value: value[field.tag], valids: Object.keys(field.shapes) }),
+        );
       return checkRecord(shape, value, path, say, field);
     }
     case 'record':
@@ -73,14 +93,25 @@ export function check(field: AnyField, value: unknown, path: Path, say: Say): vo
       return checkRecord(field, value, path, say, field);
   }
 }
-function checkRecord(shape: RecordShape, value: Raw, path: Path, say: Say, checked: Parameters<typeof troubled>[0]): void {
+function checkRecord(
+  shape: RecordShape,
+  value: Raw,
+  path: Path,
+  say: Say,
+  checked: Parameters<typeof troubled>[0],
+): void {
   let good = true;
   const note: Say = (at, message) => ((good = false), say(at, message));
-  for (const [key, field] of Object.entries(shape.fields)) check(field, value[key], [...path, key], note);
+  for (const [key, field] of Object.entries(shape.fields))
+    check(field, value[key], [...path, key], note);
   if (good) troubled(checked, value, path, say);
 }
 const REF = { type: 'text', least: 1, most: 80 } as const;
-function checkText({ least, most, form }: TextLimits, value: unknown, tell: (type: string, context?: object) => void): void {
+function checkText(
+  { least, most, form }: TextLimits,
+  value: unknown,
+  tell: (type: string, context?: object) => void,
+): void {
   if (typeof value !== 'string') return tell('string.base');
   if (value.length < least) return tell('string.min', { limit: least });
   if (value.length > most) return tell('string.max', { limit: most });
@@ -107,7 +138,13 @@ export interface Outline {
 }
 
 /** Walks a value that is in order. */
-function walk(field: AnyField, value: unknown, path: Path, out: { ids: Outline['ids'][number][]; refs: Reference[]; twice: Path[] }, then: Reference['then'] = 'holds'): void {
+function walk(
+  field: AnyField,
+  value: unknown,
+  path: Path,
+  out: { ids: Outline['ids'][number][]; refs: Reference[]; twice: Path[] },
+  then: Reference['then'] = 'holds',
+): void {
   switch (field.type) {
     case 'optional':
       return value === undefined ? undefined : walk(field.of, value, path, out);
@@ -117,16 +154,22 @@ function walk(field: AnyField, value: unknown, path: Path, out: { ids: Outline['
       return void out.refs.push({ to: field.to, id: value as string, path, use: field.use, then });
     case 'list':
       if (field.once)
-        (value as unknown[]).forEach((item, i, all) => (all.indexOf(item) < i ? void out.twice.push([...path, i]) : undefined));
-      return (value as unknown[]).forEach((item, i) => walk(field.of, item, [...path, i], out, 'leaves'));
+        (value as unknown[]).forEach((item, i, all) =>
+          all.indexOf(item) < i ? void out.twice.push([...path, i]) : undefined,
+        );
+      return (value as unknown[]).forEach((item, i) =>
+        walk(field.of, item, [...path, i], out, 'leaves'),
+      );
     case 'byKind':
     case 'record': {
       const shape = field.type === 'record' ? field : shapeOf(field, value)!;
-      if (shape.about) out.ids.push({ kind: shape.about.kind, id: (value as { id: string }).id, path });
-      for (const [key, inner] of Object.entries(shape.fields)) walk(inner, (value as Raw)[key], [...path, key], out);
+      if (shape.about)
+        out.ids.push({ kind: shape.about.kind, id: (value as { id: string }).id, path });
+      for (const [key, inner] of Object.entries(shape.fields))
+        walk(inner, (value as Raw)[key], [...path, key], out);
     }
   }
-} // prettier-ignore
+}
 
 /** Values in something parsed, a long text counting as several: what reading and checking it costs goes by this. */
 export function countValues(value: unknown, most = Infinity): number {
@@ -153,7 +196,12 @@ const look = derive(
   (value: object, field: AnyField) => [value, field] as const,
   (value, field): Looked => {
     const faults: { path: Path; message: string }[] = [];
-    check(field, value, [], (path, message) => void (faults.length < 100 && faults.push({ path, message })));
+    check(
+      field,
+      value,
+      [],
+      (path, message) => void (faults.length < 100 && faults.push({ path, message })),
+    );
     if (faults.length) return { faults, outline: null };
     const out = { ids: [], refs: [], twice: [] };
     walk(field, value, [], out);
@@ -161,7 +209,11 @@ const look = derive(
   },
 );
 function checkItem(field: AnyField, item: unknown, path: Path, say: Say): void {
-  if ((field.type !== 'record' && field.type !== 'byKind') || typeof item !== 'object' || item === null)
+  if (
+    (field.type !== 'record' && field.type !== 'byKind') ||
+    typeof item !== 'object' ||
+    item === null
+  )
     return check(field, item, path, say);
   for (const fault of look(item, field).faults) say([...path, ...fault.path], fault.message);
 }
@@ -203,15 +255,23 @@ export function outlinesOf(fields: RecordShape['fields'], value: Raw): readonly 
     if (typeof inner !== 'object' || inner === null) return [];
     if (field.type !== 'list') return [{ outline: look(inner, field).outline!, path: [key] }];
     if (field.of.type !== 'record' && field.of.type !== 'byKind') return [];
-    return outlinesIn(inner as readonly object[], field.of).map((outline, i) => ({ outline, path: [key, i] }));
+    return outlinesIn(inner as readonly object[], field.of).map((outline, i) => ({
+      outline,
+      path: [key, i],
+    }));
   });
 }
 
 /** Its ids and references in one list each, with their places in the whole. */
-export function outlineOf(fields: RecordShape['fields'], value: Raw): Pick<Outline, 'ids' | 'refs'> {
+export function outlineOf(
+  fields: RecordShape['fields'],
+  value: Raw,
+): Pick<Outline, 'ids' | 'refs'> {
   const all = outlinesOf(fields, value);
   const whole = <T extends { readonly path: Path }>(of: (outline: Outline) => readonly T[]): T[] =>
-    all.flatMap(({ outline, path }) => of(outline).map((one) => ({ ...one, path: [...path, ...one.path] })));
+    all.flatMap(({ outline, path }) =>
+      of(outline).map((one) => ({ ...one, path: [...path, ...one.path] })),
+    );
   return { ids: whole((outline) => outline.ids), refs: whole((outline) => outline.refs) };
 }
 
@@ -223,7 +283,8 @@ export function fieldAt(field: AnyField, path: readonly string[], value: unknown
   const [key, ...rest] = path;
   if (key === undefined) return field;
   const inner = (value as Raw | null | undefined)?.[key];
-  const step = (next: AnyField | undefined): AnyField | null => (next ? fieldAt(next, rest, inner) : null);
+  const step = (next: AnyField | undefined): AnyField | null =>
+    next ? fieldAt(next, rest, inner) : null;
   switch (field.type) {
     case 'record':
       return step(Object.hasOwn(field.fields, key) ? field.fields[key] : undefined);

@@ -12,6 +12,12 @@ export interface Circuit {
 }
 
 export const CIRCUIT = record<Circuit>()(
-  { id, name, work: oneOf(['brake', 'clutch']), ink: oneOf(CIRCUIT_INKS), axle: nullable(oneOf(['front', 'rear'])) },
+  {
+    id,
+    name,
+    work: oneOf(['brake', 'clutch']),
+    ink: oneOf(CIRCUIT_INKS),
+    axle: nullable(oneOf(['front', 'rear'])),
+  },
   { about: { kind: 'circuit', prefix: 'circuit', noun: 'circuit', named: ({ name }) => name } },
 );

@@ -33,13 +33,28 @@ export type FieldData =
   | { readonly type: 'flag' }
   | { readonly type: 'oneOf'; readonly of: readonly (string | number)[] }
   | { readonly type: 'ref'; readonly to: RecordKind | StockKind; readonly use: string }
-  | { readonly type: 'tuple'; readonly of: readonly AnyField[]; readonly check?: (value: never) => string | null }
-  | { readonly type: 'list'; readonly of: AnyField; readonly least: number; readonly most: number; readonly once?: boolean }
+  | {
+      readonly type: 'tuple';
+      readonly of: readonly AnyField[];
+      readonly check?: (value: never) => string | null;
+    }
+  | {
+      readonly type: 'list';
+      readonly of: AnyField;
+      readonly least: number;
+      readonly most: number;
+      readonly once?: boolean;
+    }
   | { readonly type: 'map'; readonly of: AnyField }
   | { readonly type: 'nullable'; readonly of: AnyField }
   | { readonly type: 'optional'; readonly of: AnyField }
-  | { readonly type: 'byKind'; readonly tag: string; readonly shapes: Readonly<Record<string, RecordShape>>; readonly check?: (value: never) => Trouble | null }
-  | RecordShape; // prettier-ignore
+  | {
+      readonly type: 'byKind';
+      readonly tag: string;
+      readonly shapes: Readonly<Record<string, RecordShape>>;
+      readonly check?: (value: never) => Trouble | null;
+    }
+  | RecordShape;
 
 /** What is wrong inside a record whose fields are each in order: where in it, and one sentence. */
 export interface Trouble {
@@ -80,60 +95,131 @@ type FieldsOf<T> = {
 export type RecordField<T, F = FieldsOf<T>> = RecordShape & { readonly fields: F } & Field<T>;
 
 /** A figure within its limits; `over` leaves the least itself out, `whole` takes whole numbers alone. */
-export const number = (least: number, most: number, more: Pick<NumberLimits, 'over' | 'under' | 'whole'> = {}): NumberField => ({ type: 'number', least, most, ...more }); // prettier-ignore
+export const number = (
+  least: number,
+  most: number,
+  more: Pick<NumberLimits, 'over' | 'under' | 'whole'> = {},
+): NumberField => ({ type: 'number', least, most, ...more });
 /** A figure over nothing, up to `most`. */
 export const over = (most: number): NumberField => number(0, most, { over: true });
 export const flag: Field<boolean> = { type: 'flag' };
-export const oneOf = <const V extends string | number>(of: readonly V[]): Field<V> => ({ type: 'oneOf', of });
+export const oneOf = <const V extends string | number>(of: readonly V[]): Field<V> => ({
+  type: 'oneOf',
+  of,
+});
 
-const words = (least: number, most: number): TextLimits & Field<string> => ({ type: 'text', least, most });
+const words = (least: number, most: number): TextLimits & Field<string> => ({
+  type: 'text',
+  least,
+  most,
+});
 export const id = words(1, 80);
 export const name = words(1, 200);
 export const text = words(0, 10_000);
 /** Text in a form of its own, such as a date. */
-export const written = (form: RegExp, what: string): Field<string> => ({ type: 'text', least: 0, most: 80, form: [form, what] });
+export const written = (form: RegExp, what: string): Field<string> => ({
+  type: 'text',
+  least: 0,
+  most: 80,
+  form: [form, what],
+});
 /** A date and time as ISO 8601 writes it. */
-export const time = written(/^\d{4}-\d\d-\d\d(T\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:?\d\d)?)?$/, 'a date and time');
+export const time = written(
+  /^\d{4}-\d\d-\d\d(T\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:?\d\d)?)?$/,
+  'a date and time',
+);
 
 /** The id of a record, or of something in stock; `use` says what the record is to the one that names it. */
-export const ref = (to: RecordKind | StockKind, use = 'is used by'): Field<string> => ({ type: 'ref', to, use });
-export const nullable = <F extends Some>(of: F): { readonly type: 'nullable'; readonly of: F } & Field<Held<F> | null> => ({ type: 'nullable', of }); // prettier-ignore
-export const optional = <F extends Some>(of: F): { readonly type: 'optional'; readonly of: F } & Field<Held<F> | undefined> => ({ type: 'optional', of }); // prettier-ignore
-export const list = <F extends Some>(of: F, most: number, least = 0): { readonly type: 'list'; readonly of: F; readonly least: number; readonly most: number } & Field<readonly Held<F>[]> => ({ type: 'list', of, least, most }); // prettier-ignore
+export const ref = (to: RecordKind | StockKind, use = 'is used by'): Field<string> => ({
+  type: 'ref',
+  to,
+  use,
+});
+export const nullable = <F extends Some>(
+  of: F,
+): { readonly type: 'nullable'; readonly of: F } & Field<Held<F> | null> => ({
+  type: 'nullable',
+  of,
+});
+export const optional = <F extends Some>(
+  of: F,
+): { readonly type: 'optional'; readonly of: F } & Field<Held<F> | undefined> => ({
+  type: 'optional',
+  of,
+});
+export const list = <F extends Some>(
+  of: F,
+  most: number,
+  least = 0,
+): { readonly type: 'list'; readonly of: F; readonly least: number; readonly most: number } & Field<
+  readonly Held<F>[]
+> => ({ type: 'list', of, least, most });
 /** A list in which nothing stands twice. */
-export const once = <F extends Some>(of: F, most: number): Field<readonly Held<F>[]> => ({ type: 'list', of, least: 0, most, once: true }); // prettier-ignore
-export const map = <F extends Some>(of: F): Field<Readonly<Record<string, Held<F>>>> => ({ type: 'map', of });
-const triple = (least: number, most: number, check?: (at: Vec3) => string | null): Field<Vec3> => ({ type: 'tuple', of: Array.from({ length: 3 }, () => number(least, most)), ...(check ? { check } : {}) }); // prettier-ignore
+export const once = <F extends Some>(of: F, most: number): Field<readonly Held<F>[]> => ({
+  type: 'list',
+  of,
+  least: 0,
+  most,
+  once: true,
+});
+export const map = <F extends Some>(of: F): Field<Readonly<Record<string, Held<F>>>> => ({
+  type: 'map',
+  of,
+});
+const triple = (least: number, most: number, check?: (at: Vec3) => string | null): Field<Vec3> => ({
+  type: 'tuple',
+  of: Array.from({ length: 3 }, () => number(least, most)),
+  ...(check ? { check } : {}),
+});
 /** A place on the vehicle, mm. */
 export const place = triple(-100_000, 100_000);
 /** Three figures of one kind, such as a sigma on each axis. */
 export const axes = (least: number, most: number): Field<Vec3> => triple(least, most);
 /** A direction: any length but none. */
-export const direction = (message = 'A direction of no length points nowhere.'): Field<Vec3> => triple(-1e6, 1e6, (at) => (Math.hypot(...at) < 1e-9 ? message : null)); // prettier-ignore
+export const direction = (message = 'A direction of no length points nowhere.'): Field<Vec3> =>
+  triple(-1e6, 1e6, (at) => (Math.hypot(...at) < 1e-9 ? message : null));
 /** A direction that may be nothing while nothing turns about it. */
 export const anyDirection = triple(-1e6, 1e6);
-export const span = (from: readonly [number, number], to: readonly [number, number]): Field<readonly [number, number]> => ({ type: 'tuple', of: [number(...from), number(...to)] }); // prettier-ignore
+export const span = (
+  from: readonly [number, number],
+  to: readonly [number, number],
+): Field<readonly [number, number]> => ({ type: 'tuple', of: [number(...from), number(...to)] });
 
 /** The fields of a record: each one that its type has and no other. */
 export const record =
   <T>() =>
   <F extends FieldsOf<T>>(
     fields: F & { readonly [K in Exclude<keyof F, keyof T>]: never },
-    more: { readonly check?: (value: T) => Trouble | null; readonly about?: Omit<About, 'named' | 'more'> & { readonly named: (value: T) => string; readonly more?: (value: T) => string } } = {},
-  ): RecordField<T, F> => ({ type: 'record', fields, ...more }) as unknown as RecordField<T, F>; // prettier-ignore
+    more: {
+      readonly check?: (value: T) => Trouble | null;
+      readonly about?: Omit<About, 'named' | 'more'> & {
+        readonly named: (value: T) => string;
+        readonly more?: (value: T) => string;
+      };
+    } = {},
+  ): RecordField<T, F> =>
+    ({ type: 'record', fields, ...more }) as unknown as RecordField<T, F>;
 
 type OneOfKind<T, Tag extends keyof T, V> = Omit<Extract<T, { readonly [K in Tag]: V }>, Tag>;
 /** One of several records, told apart by a field. */
 export const byKind =
   <T extends object>() =>
-  <Tag extends keyof T & string, const S extends { readonly [V in T[Tag] & string]: FieldsOf<OneOfKind<T, Tag, V>> }>(
+  <
+    Tag extends keyof T & string,
+    const S extends { readonly [V in T[Tag] & string]: FieldsOf<OneOfKind<T, Tag, V>> },
+  >(
     tag: Tag,
     shapes: S,
     check?: (value: T) => Trouble | null,
-  ): { readonly type: 'byKind'; readonly shapes: { readonly [V in keyof S]: { readonly fields: S[V] } } } & Field<T> =>
+  ): {
+    readonly type: 'byKind';
+    readonly shapes: { readonly [V in keyof S]: { readonly fields: S[V] } };
+  } & Field<T> =>
     ({
       type: 'byKind',
       tag,
-      shapes: Object.fromEntries(Object.entries(shapes).map(([kind, fields]) => [kind, { type: 'record', fields }])),
+      shapes: Object.fromEntries(
+        Object.entries(shapes).map(([kind, fields]) => [kind, { type: 'record', fields }]),
+      ),
       ...(check ? { check } : {}),
-    }) as never; // prettier-ignore
+    }) as never;

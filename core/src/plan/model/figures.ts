@@ -6,7 +6,10 @@ type Json = { readonly [key: string]: unknown };
 export const withAt = <T>(value: T, path: readonly string[], to: unknown): T => {
   const [key, ...rest] = path;
   if (key === undefined) return to as T;
-  if (Array.isArray(value)) return value.map((item: unknown, i) => (String(i) === key ? withAt(item, rest, to) : item)) as T;
+  if (Array.isArray(value))
+    return value.map((item: unknown, i) =>
+      String(i) === key ? withAt(item, rest, to) : item,
+    ) as T;
   return { ...value, [key]: withAt((value as Json)[key], rest, to) };
 };
 
@@ -17,5 +20,8 @@ export const figureAt = (sheet: unknown, path: string): unknown =>
 /** The sheet with one figure or part of it changed; what is set is no guess any more. */
 export function withFigure<T extends Sheet>(sheet: T, path: string, to: unknown): T {
   const changed = withAt(sheet, path.split('.'), to);
-  return { ...changed, open: sheet.open.filter((open) => open !== path && !open.startsWith(`${path}.`)) };
+  return {
+    ...changed,
+    open: sheet.open.filter((open) => open !== path && !open.startsWith(`${path}.`)),
+  };
 }

@@ -57,7 +57,24 @@ export interface FluidIn {
   readonly flushed: boolean;
   readonly named: boolean;
 }
-export const RUN_ACTS = ['open', 'stroke', 'read', 'close', 'out', 'top-up', 'level', 'vent', 'stall', 'tried', 'pause', 'resume', 'next', 'extra', 'finish', 'felt'] as const; // prettier-ignore
+export const RUN_ACTS = [
+  'open',
+  'stroke',
+  'read',
+  'close',
+  'out',
+  'top-up',
+  'level',
+  'vent',
+  'stall',
+  'tried',
+  'pause',
+  'resume',
+  'next',
+  'extra',
+  'finish',
+  'felt',
+] as const;
 export const CAME_OUT = ['bubbles', 'froth', 'clear', 'dirty'] as const;
 export type CameOutAs = (typeof CAME_OUT)[number];
 /** One tap of a run. */
@@ -122,12 +139,35 @@ export const NO_FILLING: Filling = {
 };
 
 /** The fluid of a reservoir of which nothing was said but which it is. */
-export const freshFluid = (part: string, fluidId: string): FluidIn => ({ part, fluidId, batch: '', source: '', openedOn: null, filledOn: null, nextOn: null, boilC: null, hotC: null, wasId: null, seals: false, flushed: false, named: false }); // prettier-ignore
+export const freshFluid = (part: string, fluidId: string): FluidIn => ({
+  part,
+  fluidId,
+  batch: '',
+  source: '',
+  openedOn: null,
+  filledOn: null,
+  nextOn: null,
+  boilC: null,
+  hotC: null,
+  wasId: null,
+  seals: false,
+  flushed: false,
+  named: false,
+});
 /** The fluid that goes into what these parts hold: that of the reservoir among them, else the plan's. */
-export const fluidFor = ({ filling, bleeding }: { readonly filling?: Filling | null; readonly bleeding: { readonly fluidId: string } }, parts: readonly { readonly id: string }[]): string => filling?.fluids.find(({ part }) => parts.some(({ id }) => id === part))?.fluidId ?? bleeding.fluidId; // prettier-ignore
+export const fluidFor = (
+  {
+    filling,
+    bleeding,
+  }: { readonly filling?: Filling | null; readonly bleeding: { readonly fluidId: string } },
+  parts: readonly { readonly id: string }[],
+): string =>
+  filling?.fluids.find(({ part }) => parts.some(({ id }) => id === part))?.fluidId ??
+  bleeding.fluidId;
 
 const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
-const names = (most: number): Field<readonly string[]> => once(name, most) as Field<readonly string[]>;
+const names = (most: number): Field<readonly string[]> =>
+  once(name, most) as Field<readonly string[]>;
 const ml = number(0, 100_000);
 export const FLUID_IN = record<FluidIn>()({
   part: id,

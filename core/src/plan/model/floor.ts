@@ -135,13 +135,44 @@ export const TEMPORARY = record<Temporary>()({
   since: day,
   closed: nullable(day),
 });
-export const OWN_TASK = record<OwnTask>()({ id, name, minutes, people: number(1, 20, { whole: true }), needs: once(key, 100) as Field<readonly string[]>, gateId: nullable(ref('gate')) }); // prettier-ignore
-export const WANTED = record<Wanted>()({ key, name: optional(name), count: optional(number(1, 40, { whole: true })), thread: optional(name), propertyClass: optional(oneOf(BOLT_CLASSES)), nm: nullable(over(10_000)), source: text, state: oneOf(['dry', 'oiled', 'locked', 'precoated']), fastener: oneOf(['new', 'reused']) }); // prettier-ignore
-export const SESSION_MEANS = record<SessionMeans>()({ minutes: number(1, 10_000), people: number(1, 20, { whole: true }), lacks: once(key, 200) as Field<readonly string[]>, on: optional(day) }); // prettier-ignore
+export const OWN_TASK = record<OwnTask>()({
+  id,
+  name,
+  minutes,
+  people: number(1, 20, { whole: true }),
+  needs: once(key, 100) as Field<readonly string[]>,
+  gateId: nullable(ref('gate')),
+});
+export const WANTED = record<Wanted>()({
+  key,
+  name: optional(name),
+  count: optional(number(1, 40, { whole: true })),
+  thread: optional(name),
+  propertyClass: optional(oneOf(BOLT_CLASSES)),
+  nm: nullable(over(10_000)),
+  source: text,
+  state: oneOf(['dry', 'oiled', 'locked', 'precoated']),
+  fastener: oneOf(['new', 'reused']),
+});
+export const SESSION_MEANS = record<SessionMeans>()({
+  minutes: number(1, 10_000),
+  people: number(1, 20, { whole: true }),
+  lacks: once(key, 200) as Field<readonly string[]>,
+  on: optional(day),
+});
 export const FLOOR = record<Floor>()({
-  done: list(record<FitDone>()({ task: key, at: time, by: text, minutes: nullable(minutes), stamp: text }), 20_000),
+  done: list(
+    record<FitDone>()({ task: key, at: time, by: text, minutes: nullable(minutes), stamp: text }),
+    20_000,
+  ),
   tight: list(
-    record<Tightened>()({ key, nm: over(10_000), at: time, opened: flag, washers: optional(oneOf(['new', 'reused'])) }),
+    record<Tightened>()({
+      key,
+      nm: over(10_000),
+      at: time,
+      opened: flag,
+      washers: optional(oneOf(['new', 'reused'])),
+    }),
     20_000,
   ),
   wanted: list(WANTED, 5000),

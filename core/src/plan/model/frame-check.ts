@@ -11,7 +11,10 @@ export interface FrameCheck {
   readonly heightsMm: Readonly<Record<Corner, number | null>>;
   readonly heightSigmaMm: number;
 }
-const each = <K extends string, T>(keys: readonly K[], of: Field<T>): Field<Readonly<Record<K, T>>> => ({
+const each = <K extends string, T>(
+  keys: readonly K[],
+  of: Field<T>,
+): Field<Readonly<Record<K, T>>> => ({
   type: 'record',
   fields: Object.fromEntries(keys.map((key) => [key, of])) as Readonly<Record<K, Field<T>>>,
 });

@@ -1,5 +1,17 @@
 import type { Vec3 } from '../../lib/vec/index.ts';
-import { flag, id, list, name, nullable, optional, place, record, text, written, type Field } from './field.ts';
+import {
+  flag,
+  id,
+  list,
+  name,
+  nullable,
+  optional,
+  place,
+  record,
+  text,
+  written,
+  type Field,
+} from './field.ts';
 import { cornersTrouble } from './thing.ts';
 
 /** Something that closes access: the bed on, the dash in. */
@@ -34,5 +46,8 @@ export const GATE = record<Gate>()(
     looked: optional(record<NonNullable<Gate['looked']>>()(LOOKED)),
     done: optional(list(id, 1000)),
   },
-  { check: cornersTrouble, about: { kind: 'gate', prefix: 'gate', noun: 'gate', named: ({ name }) => name } },
+  {
+    check: cornersTrouble,
+    about: { kind: 'gate', prefix: 'gate', noun: 'gate', named: ({ name }) => name },
+  },
 );

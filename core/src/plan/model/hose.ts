@@ -2,8 +2,24 @@ import type { Motion } from '../../shape/rod/index.ts';
 import type { Half } from '../../trade/stock/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
 import {
-  anyDirection, direction, flag, id, name, nullable, number, oneOf, optional, over, place, record, ref, span, text, written, type Trouble,
-} from './field.ts'; // prettier-ignore
+  anyDirection,
+  direction,
+  flag,
+  id,
+  name,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  over,
+  place,
+  record,
+  ref,
+  span,
+  text,
+  written,
+  type Trouble,
+} from './field.ts';
 import { JOINT_WORK, type JointWork } from './line.ts';
 import { HALF } from './port.ts';
 
@@ -27,7 +43,11 @@ export interface HoseEnd {
   /** Eyes of banjos on one bolt; one where it is not there. */
   readonly eyes?: number;
   /** Its banjo bolt: under its head, and the thread there is in the port (null: through, or not known). */
-  readonly bolt?: { readonly lengthMm: number; readonly eyeMm: number; readonly depthMm: number | null } | null;
+  readonly bolt?: {
+    readonly lengthMm: number;
+    readonly eyeMm: number;
+    readonly depthMm: number | null;
+  } | null;
   /** What was done to that joint. */
   readonly joint?: JointWork;
 }
@@ -83,7 +103,10 @@ const STEER = record<NonNullable<Motion['steer']>>()({
 export const HEAVE = span([-2000, 0], [0, 2000]);
 const swings = ({ kind, axis }: Motion): Trouble | null =>
   kind !== 'still' && Math.hypot(...axis) < 1e-9
-    ? { at: 'axis', message: 'A line that an end swings about has a direction: this one has no length.' }
+    ? {
+        at: 'axis',
+        message: 'A line that an end swings about has a direction: this one has no length.',
+      }
     : null;
 export const MOTION = record<Motion>()(
   {
@@ -116,5 +139,13 @@ export const HOSE = record<Hose>()(
     gauze: flag,
     madeOn: nullable(written(/^\d{4}-(0[1-9]|1[0-2])$/, 'a year and month')),
   },
-  { about: { kind: 'hose', prefix: 'hose', noun: 'hose', named: ({ name }) => name, more: ({ title }) => title } },
+  {
+    about: {
+      kind: 'hose',
+      prefix: 'hose',
+      noun: 'hose',
+      named: ({ name }) => name,
+      more: ({ title }) => title,
+    },
+  },
 );

@@ -2,7 +2,14 @@ export * from './bench.ts';
 export * from './bleeding.ts';
 export * from './buying.ts';
 export * from './circuit.ts';
-export { type AnyField, type Field, type Held, type NumberField, type NumberLimits, type TextLimits } from './field.ts';
+export {
+  type AnyField,
+  type Field,
+  type Held,
+  type NumberField,
+  type NumberLimits,
+  type TextLimits,
+} from './field.ts';
 export * from './gate.ts';
 export * from './clip-settings.ts';
 export * from './wheel-ends.ts';

@@ -1,6 +1,21 @@
 import type { FlareForm } from '../../trade/stock/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
-import { flag, id, list, name, nullable, number, oneOf, optional, over, place, record, ref, text, time } from './field.ts';
+import {
+  flag,
+  id,
+  list,
+  name,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  over,
+  place,
+  record,
+  ref,
+  text,
+  time,
+} from './field.ts';
 
 export const SEALANTS = ['none', 'paste', 'tape'] as const;
 export type Sealant = (typeof SEALANTS)[number];
@@ -108,7 +123,12 @@ export const JOINT_WORK = record<JointWork>()({
   torqueNm: nullable(over(10_000)),
   torqueSource: text,
 });
-export const OPEN_END = record<OpenEnd>()({ atMm: place, slackMm: number(0, 10_000), capped: flag, waitsFor: text });
+export const OPEN_END = record<OpenEnd>()({
+  atMm: place,
+  slackMm: number(0, 10_000),
+  capped: flag,
+  waitsFor: text,
+});
 export const LINE_END = record<LineEnd>()({
   portId: nullable(ref('port')),
   open: nullable(OPEN_END),
@@ -118,7 +138,11 @@ export const LINE_END = record<LineEnd>()({
   standoffMm: number(0, 1000),
   joint: JOINT_WORK,
 });
-export const SLEEVE = record<Sleeve>()({ fromMm: along, toMm: along, kind: oneOf(['heat', 'chafe']) });
+export const SLEEVE = record<Sleeve>()({
+  fromMm: along,
+  toMm: along,
+  kind: oneOf(['heat', 'chafe']),
+});
 export const VIBRATION = record<Vibration>()({ fromMm: along, toMm: along, hz: over(100_000) });
 export const BEND_READING = record<BendReading>()({
   digest: id,
@@ -149,7 +173,15 @@ export const LINE = record<Line>()(
     missMm: optional(nullable(place)),
     ticks: list(record<Tick>()({ step: id, digest: id, at: time }), 1000),
   },
-  { about: { kind: 'line', prefix: 'line', noun: 'line', named: ({ name }) => name, more: ({ title }) => title } },
+  {
+    about: {
+      kind: 'line',
+      prefix: 'line',
+      noun: 'line',
+      named: ({ name }) => name,
+      more: ({ title }) => title,
+    },
+  },
 );
 
 /** What a line is before anybody has held, sleeved or marked it. */

@@ -1,4 +1,16 @@
-import { id, list, name, nullable, number, oneOf, optional, record, text, time, written } from './field.ts';
+import {
+  id,
+  list,
+  name,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  record,
+  text,
+  time,
+  written,
+} from './field.ts';
 
 /** A photograph by what it holds; the picture itself is kept beside the plan. */
 export interface Photo {
@@ -8,7 +20,18 @@ export interface Photo {
   readonly bytes: number;
 }
 /** Kinds of thing that a log entry may be about. */
-export const ABOUT_KINDS = ['plan', 'port', 'part', 'line', 'hose', 'thing', 'gate', 'point', 'task', 'sheet'] as const;
+export const ABOUT_KINDS = [
+  'plan',
+  'port',
+  'part',
+  'line',
+  'hose',
+  'thing',
+  'gate',
+  'point',
+  'task',
+  'sheet',
+] as const;
 export type AboutKind = (typeof ABOUT_KINDS)[number];
 export interface LogEntry {
   readonly id: string;
@@ -25,7 +48,14 @@ export interface LogEntry {
   /** Of what was taken off and put in a bag: the number on the bag. */
   readonly bag?: number;
 }
-export const MAKER_SHEET_KINDS = ['kit', 'procedure', 'fluid', 'torque', 'wiring', 'other'] as const;
+export const MAKER_SHEET_KINDS = [
+  'kit',
+  'procedure',
+  'fluid',
+  'torque',
+  'wiring',
+  'other',
+] as const;
 /** A maker's sheet that figures come from. */
 export interface MakerSheet {
   readonly id: string;
@@ -53,9 +83,34 @@ export interface Log {
 export const NO_LOG: Log = { entries: [], sheets: [], earlier: [] };
 
 const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
-export const PHOTO = record<Photo>()({ digest: id, widthPx: number(1, 20_000, { whole: true }), heightPx: number(1, 20_000, { whole: true }), bytes: number(0, 50_000_000, { whole: true }) }); // prettier-ignore
-export const LOG_ENTRY = record<LogEntry>()({ id, at: time, by: text, text, reading: text, about: record<LogEntry['about']>()({ kind: oneOf(ABOUT_KINDS), id: name }), when: oneOf(['before', 'now']), photos: list(PHOTO, 50), bag: optional(number(1, 10_000, { whole: true })) }); // prettier-ignore
-export const MAKER_SHEET = record<MakerSheet>()({ id, name, kind: oneOf(MAKER_SHEET_KINDS), state: oneOf(['have', 'asked', 'none']), edition: text, readBy: text, askedOn: nullable(day), dueOn: nullable(day), photos: list(PHOTO, 50) }); // prettier-ignore
+export const PHOTO = record<Photo>()({
+  digest: id,
+  widthPx: number(1, 20_000, { whole: true }),
+  heightPx: number(1, 20_000, { whole: true }),
+  bytes: number(0, 50_000_000, { whole: true }),
+});
+export const LOG_ENTRY = record<LogEntry>()({
+  id,
+  at: time,
+  by: text,
+  text,
+  reading: text,
+  about: record<LogEntry['about']>()({ kind: oneOf(ABOUT_KINDS), id: name }),
+  when: oneOf(['before', 'now']),
+  photos: list(PHOTO, 50),
+  bag: optional(number(1, 10_000, { whole: true })),
+});
+export const MAKER_SHEET = record<MakerSheet>()({
+  id,
+  name,
+  kind: oneOf(MAKER_SHEET_KINDS),
+  state: oneOf(['have', 'asked', 'none']),
+  edition: text,
+  readBy: text,
+  askedOn: nullable(day),
+  dueOn: nullable(day),
+  photos: list(PHOTO, 50),
+});
 export const LOG = record<Log>()({
   entries: list(LOG_ENTRY, 10_000),
   sheets: list(MAKER_SHEET, 500),
@@ -63,4 +118,6 @@ export const LOG = record<Log>()({
 });
 /** Makers' sheets that are here, as a figure names them. */
 export const sheetNames = ({ log }: { readonly log?: Log | null }): string[] =>
-  (log?.sheets ?? []).flatMap(({ name: of, edition, state }) => (state === 'have' ? [edition ? `${of}, ${edition}` : of] : []));
+  (log?.sheets ?? []).flatMap(({ name: of, edition, state }) =>
+    state === 'have' ? [edition ? `${of}, ${edition}` : of] : [],
+  );

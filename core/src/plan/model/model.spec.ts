@@ -10,7 +10,12 @@ interface Wheel {
   readonly radiusMm: number;
   readonly spare: boolean;
 }
-const fields = { id: text, side: oneOf(['left', 'right']), radiusMm: number(100, 900), spare: flag } as const;
+const fields = {
+  id: text,
+  side: oneOf(['left', 'right']),
+  radiusMm: number(100, 900),
+  spare: flag,
+} as const;
 
 describe('a record and its fields', () => {
   test('cannot drift apart: the compiler refuses a field too few, too many, or of another kind', () => {
@@ -31,7 +36,12 @@ describe('a record and its fields', () => {
 
   test('every collection is a list in the plan whose records say what they are', () => {
     const listAt = (path: string): AnyField =>
-      path.split('.').reduce<AnyField>((field, key) => (field as { fields: Record<string, AnyField> }).fields[key]!, PLAN);
+      path
+        .split('.')
+        .reduce<AnyField>(
+          (field, key) => (field as { fields: Record<string, AnyField> }).fields[key]!,
+          PLAN,
+        );
     for (const kind of Object.keys(COLLECTIONS) as CollectionKind[]) {
       const list = listAt(COLLECTIONS[kind]) as Extract<AnyField, { type: 'list' }>;
       expect([kind, list.type]).toEqual([kind, 'list']);
@@ -39,16 +49,21 @@ describe('a record and its fields', () => {
     }
   });
 
-  test.each(['gannet', 'wheatear', 'dunlin'])('every record of %s is found by its name, and every one of its fields is known', (name) => {
-    const plan = demo(name);
-    const found = recordsIn(plan);
-    for (const kind of Object.keys(COLLECTIONS) as CollectionKind[])
-      for (const { id } of figureAt(plan, COLLECTIONS[kind]) as readonly { readonly id: string }[])
-        expect(found.filter(({ ref }) => ref.kind === kind && ref.id === id)).toHaveLength(1);
-    const said: string[] = [];
-    check(PLAN, plan, [], (path, message) => void said.push(`${path.join('.')}: ${message}`));
-    expect(said).toEqual([]);
-  }); // prettier-ignore
+  test.each(['gannet', 'wheatear', 'dunlin'])(
+    'every record of %s is found by its name, and every one of its fields is known',
+    (name) => {
+      const plan = demo(name);
+      const found = recordsIn(plan);
+      for (const kind of Object.keys(COLLECTIONS) as CollectionKind[])
+        for (const { id } of figureAt(plan, COLLECTIONS[kind]) as readonly {
+          readonly id: string;
+        }[])
+          expect(found.filter(({ ref }) => ref.kind === kind && ref.id === id)).toHaveLength(1);
+      const said: string[] = [];
+      check(PLAN, plan, [], (path, message) => void said.push(`${path.join('.')}: ${message}`));
+      expect(said).toEqual([]);
+    },
+  );
 
   test.each([
     [number(1, 5), 1, null],

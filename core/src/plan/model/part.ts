@@ -1,11 +1,46 @@
 import type { FluidFamily } from '../../trade/stock/index.ts';
-import { flag, id, list, name, nullable, number, once, oneOf, optional, record, ref, type Field, type Trouble } from './field.ts';
+import {
+  flag,
+  id,
+  list,
+  name,
+  nullable,
+  number,
+  once,
+  oneOf,
+  optional,
+  record,
+  ref,
+  type Field,
+  type Trouble,
+} from './field.ts';
 import { PORT, type Port } from './port.ts';
 
 export const PART_KINDS = [
-  'master', 'reservoir', 'tee', 'block', 'proportioning-valve', 'residual-valve', 'combination-valve', 'modulator', 'handbrake-cylinder',
-  'parking-valve', 'metering-valve', 'load-valve', 'delay-valve', 'clutch-damper', 'pressure-switch', 'dry-break', 'caliper', 'wheel-cylinder', 'slave', 'release-bearing', 'actuator', 'bracket', 'other',
-] as const; // prettier-ignore
+  'master',
+  'reservoir',
+  'tee',
+  'block',
+  'proportioning-valve',
+  'residual-valve',
+  'combination-valve',
+  'modulator',
+  'handbrake-cylinder',
+  'parking-valve',
+  'metering-valve',
+  'load-valve',
+  'delay-valve',
+  'clutch-damper',
+  'pressure-switch',
+  'dry-break',
+  'caliper',
+  'wheel-cylinder',
+  'slave',
+  'release-bearing',
+  'actuator',
+  'bracket',
+  'other',
+] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
 interface FigureSpec {
@@ -21,7 +56,7 @@ export const PART_FIGURES = {
   reservoirMl: { kinds: ['master', 'reservoir', 'actuator'], unit: 'mL', least: 0, most: 10_000 },
   freePlayMm: { kinds: ['master'], unit: 'length', least: 0, most: 50 },
   residualMPa: { kinds: ['residual-valve'], unit: 'MPa', least: 0.001, most: 1 },
-} as const satisfies Record<string, FigureSpec>; // prettier-ignore
+} as const satisfies Record<string, FigureSpec>;
 
 export type PartFigure = keyof typeof PART_FIGURES;
 export type PartFigures = Readonly<Partial<Record<PartFigure, number>>>;
@@ -41,7 +76,9 @@ export const PART_FACTS = {
 export type PartFact = keyof typeof PART_FACTS;
 export type PartFacts = Readonly<Partial<Record<PartFact, boolean>>>;
 export const factsOf = (kind: PartKind): PartFact[] =>
-  (Object.keys(PART_FACTS) as PartFact[]).filter((fact) => (PART_FACTS[fact].kinds as readonly PartKind[]).includes(kind));
+  (Object.keys(PART_FACTS) as PartFact[]).filter((fact) =>
+    (PART_FACTS[fact].kinds as readonly PartKind[]).includes(kind),
+  );
 
 export interface Part {
   readonly id: string;
@@ -62,7 +99,10 @@ export interface Part {
 }
 
 const FIGURES = Object.fromEntries(
-  Object.entries(PART_FIGURES).map(([figure, { least, most }]) => [figure, optional(number(least, most))]),
+  Object.entries(PART_FIGURES).map(([figure, { least, most }]) => [
+    figure,
+    optional(number(least, most)),
+  ]),
 ) as { readonly [K in PartFigure]-?: { readonly type: 'optional' } & Field<number | undefined> };
 
 const FACTS = Object.fromEntries(Object.keys(PART_FACTS).map((fact) => [fact, optional(flag)])) as {
@@ -75,8 +115,16 @@ function passagesTrouble({ ports, passages = [] }: Part): Trouble | null {
   const seen = new Set<string>();
   for (const [i, gallery] of passages.entries())
     for (const [k, port] of gallery.entries()) {
-      if (!own.has(port)) return { at: `passages[${i}][${k}]`, message: 'A gallery connects ports of its own part alone.' };
-      if (seen.has(port)) return { at: `passages[${i}][${k}]`, message: 'A port is in one gallery: two that share it are one.' };
+      if (!own.has(port))
+        return {
+          at: `passages[${i}][${k}]`,
+          message: 'A gallery connects ports of its own part alone.',
+        };
+      if (seen.has(port))
+        return {
+          at: `passages[${i}][${k}]`,
+          message: 'A port is in one gallery: two that share it are one.',
+        };
       seen.add(port);
     }
   return null;
@@ -94,7 +142,10 @@ export const PART = record<Part>()(
     ports: list(PORT, 200),
     passages: optional(list(once(ref('port'), 200), 50)),
   },
-  { check: passagesTrouble, about: { kind: 'part', prefix: 'part', noun: 'part', named: ({ name }) => name } },
+  {
+    check: passagesTrouble,
+    about: { kind: 'part', prefix: 'part', noun: 'part', named: ({ name }) => name },
+  },
 );
 /** What a part is before anybody has said more of it. */
 export const FRESH_PART = { figures: {}, family: null } as const;

@@ -21,4 +21,10 @@ export const PEDAL_BOX = record<PedalBox>()({
   brakeOverThrottleMm: room,
   behindMm: room,
 });
-export const FRESH_PEDALS: PedalBox = { clutchToBrakeMm: null, brakeToThrottleMm: null, toWallMm: null, brakeOverThrottleMm: null, behindMm: null }; // prettier-ignore
+export const FRESH_PEDALS: PedalBox = {
+  clutchToBrakeMm: null,
+  brakeToThrottleMm: null,
+  toWallMm: null,
+  brakeOverThrottleMm: null,
+  behindMm: null,
+};

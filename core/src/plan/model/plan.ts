@@ -20,7 +20,16 @@ import { LINE, type Line } from './line.ts';
 import { PART, type Part } from './part.ts';
 import { POINT, type Point } from './point.ts';
 import type { Port } from './port.ts';
-import { CLUTCH, PARKING, SINGLE, TRAILER, type ClutchSheet, type ParkingSheet, type SingleSheet, type TrailerSheet } from './sheets.ts'; // prettier-ignore
+import {
+  CLUTCH,
+  PARKING,
+  SINGLE,
+  TRAILER,
+  type ClutchSheet,
+  type ParkingSheet,
+  type SingleSheet,
+  type TrailerSheet,
+} from './sheets.ts';
 import { PROVING, type Proving } from './proving.ts';
 import { SIZING, type Sizing } from './sizing.ts';
 import { THING } from './thing.ts';
@@ -90,10 +99,14 @@ export const COLLECTIONS = {
 export type CollectionKind = keyof typeof COLLECTIONS;
 /** Kinds of record that others may refer to. */
 export type RecordKind = CollectionKind | 'port';
-type At<T, P extends string> = P extends `${infer K}.${infer R}` ? At<T[K & keyof T], R> : T[P & keyof T];
+type At<T, P extends string> = P extends `${infer K}.${infer R}`
+  ? At<T[K & keyof T], R>
+  : T[P & keyof T];
 /** The record of a collection. */
 export type RecordOf<K extends CollectionKind> =
-  At<Plan, (typeof COLLECTIONS)[K]> extends readonly (infer R)[] ? R & { readonly id: string } : never;
+  At<Plan, (typeof COLLECTIONS)[K]> extends readonly (infer R)[]
+    ? R & { readonly id: string }
+    : never;
 
 /** A place in a plan: a record by its kind and id, with a node where it is a line's; or the plan as a whole. */
 export interface Ref {
@@ -191,5 +204,9 @@ export const emptyPlan = (
 });
 
 /** A record of the plan by its kind and id. */
-export const recordAt = <K extends CollectionKind>(plan: Plan, kind: K, id: string): RecordOf<K> | undefined =>
+export const recordAt = <K extends CollectionKind>(
+  plan: Plan,
+  kind: K,
+  id: string,
+): RecordOf<K> | undefined =>
   (figureAt(plan, COLLECTIONS[kind]) as readonly RecordOf<K>[]).find((record) => record.id === id);

@@ -2,7 +2,19 @@ import { InputError } from '../../lib/faults/index.ts';
 import { END_FORMS, SEAT_FORMS, type Half } from '../../trade/stock/index.ts';
 import { threadOf } from '../../trade/threads/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
-import { byKind, direction, id, name, nullable, number, oneOf, optional, over, record, type Trouble } from './field.ts';
+import {
+  byKind,
+  direction,
+  id,
+  name,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  over,
+  record,
+  type Trouble,
+} from './field.ts';
 import { POSITION_SOURCE, type PositionSource } from './position.ts';
 
 /** Which half of a joint a port is, and how that is known. */
@@ -57,7 +69,11 @@ export const PORT = record<Port>()(
     known: POSITION_SOURCE,
     residualMPa: optional(number(0, 1)),
     fitting: nullable(
-      record<Fitting>()({ half: HALF, how: oneOf(['measured', 'sheet', 'trusted']), readings: nullable(READINGS) }),
+      record<Fitting>()({
+        half: HALF,
+        how: oneOf(['measured', 'sheet', 'trusted']),
+        readings: nullable(READINGS),
+      }),
     ),
   },
   { about: { kind: 'port', prefix: 'port', noun: 'port', named: ({ name }) => name } },

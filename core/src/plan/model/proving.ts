@@ -1,4 +1,17 @@
-import { flag, id, list, name, nullable, number, oneOf, over, record, text, time, written } from './field.ts';
+import {
+  flag,
+  id,
+  list,
+  name,
+  nullable,
+  number,
+  oneOf,
+  over,
+  record,
+  text,
+  time,
+  written,
+} from './field.ts';
 
 /** One reading of the pedal: pressure at a bleeder, travel at its pad. */
 export interface PedalPoint {
@@ -117,7 +130,10 @@ export const NO_PROVING: Proving = {
 
 const pressure = number(0, 200);
 const celsius = number(-60, 500);
-export const POINT_TAKEN = record<PedalPoint>()({ pressureMPa: pressure, travelMm: number(-10, 1000) });
+export const POINT_TAKEN = record<PedalPoint>()({
+  pressureMPa: pressure,
+  travelMm: number(-10, 1000),
+});
 const engine = oneOf(ENGINE);
 const lasted = over(100_000);
 export const CURVE_TAKEN = record<CurveTaken>()({
@@ -186,7 +202,10 @@ export const PROVING = record<Proving>()({
   curves: list(CURVE_TAKEN, 200),
   holds: list(HOLD_TAKEN, 500),
   airTests: list(AIR_TEST, 500),
-  rounds: list(record<RoundTaken>()({ key: name, at: time, good: flag, note: text, rests: text }), 5000),
+  rounds: list(
+    record<RoundTaken>()({ key: name, at: time, good: flag, note: text, rests: text }),
+    5000,
+  ),
   pedal: list(PEDAL_FELT, 1000),
   stops: list(STOP_TAKEN, 1000),
   bedding: list(record<Proving['bedding'][number]>()({ at: day, text }), 1000),

@@ -27,9 +27,14 @@ export function recordsIn(plan: Plan): NamedRecord[] {
         if (about) {
           const more = about.more?.(value as never);
           const name = `${names.join(', ')}${more ? ` ${more}` : ''}`;
-          found.push({ ref: { kind: about.kind, id: (value as { id: string }).id }, noun: about.noun, name });
+          found.push({
+            ref: { kind: about.kind, id: (value as { id: string }).id },
+            noun: about.noun,
+            name,
+          });
         }
-        for (const [key, inner] of Object.entries(fields)) walk(inner, (value as Record<string, unknown>)[key], names);
+        for (const [key, inner] of Object.entries(fields))
+          walk(inner, (value as Record<string, unknown>)[key], names);
       }
     }
   };

@@ -1,5 +1,16 @@
 import type { Brake, ParkingInput, Pedal, Rotor } from '../../physics/hydraulics/index.ts';
-import { byKind, list, name, nullable, number, oneOf, optional, over, record, ref } from './field.ts';
+import {
+  byKind,
+  list,
+  name,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  over,
+  record,
+  ref,
+} from './field.ts';
 import {
   AIR_ML,
   BRAKE,
@@ -68,13 +79,21 @@ export interface ClutchSheet extends Sheet {
 }
 /** What holds the vehicle when nobody does. */
 export type ParkingSheet = Sheet &
-  (({ readonly by: 'lever' } & Omit<ParkingInput, 'massKg' | 'tyreRadiusMm'>) | { readonly by: 'hydraulic' });
+  (
+    | ({ readonly by: 'lever' } & Omit<ParkingInput, 'massKg' | 'tyreRadiusMm'>)
+    | { readonly by: 'hydraulic' }
+  );
 
 export const TRAILER = record<TrailerSheet>()({
   actuatorMPa: over(200),
   actuatorMl: over(100_000),
   axles: list(
-    record<TrailerAxle>()({ brake: BRAKE, tyreRadiusMm: over(1000), emptyKg: over(100_000), ladenKg: over(100_000) }),
+    record<TrailerAxle>()({
+      brake: BRAKE,
+      tyreRadiusMm: over(1000),
+      emptyKg: over(100_000),
+      ladenKg: over(100_000),
+    }),
     3,
     1,
   ),

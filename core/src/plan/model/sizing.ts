@@ -1,9 +1,28 @@
 import { CATEGORIES, type Category } from '../../trade/categories.ts';
 import type {
-  AxleLines, Axles, Booster, Brake, Combination, Master, Pedal,
-  RearValve, Rotor,
-} from '../../physics/hydraulics/index.ts'; // prettier-ignore
-import { byKind, flag, id, list, nullable, number, oneOf, optional, over, record, type Field } from './field.ts';
+  AxleLines,
+  Axles,
+  Booster,
+  Brake,
+  Combination,
+  Master,
+  Pedal,
+  RearValve,
+  Rotor,
+} from '../../physics/hydraulics/index.ts';
+import {
+  byKind,
+  flag,
+  id,
+  list,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  over,
+  record,
+  type Field,
+} from './field.ts';
 
 /** Figures that know which of them are still guesses, by their path. */
 export interface Sheet {
@@ -81,7 +100,10 @@ export interface HeatSheet {
   readonly fluidC: number | null;
 }
 
-const axles = <T>(of: Field<T>): Field<Axles<T>> => ({ type: 'record', fields: { front: of, rear: of } });
+const axles = <T>(of: Field<T>): Field<Axles<T>> => ({
+  type: 'record',
+  fields: { front: of, rear: of },
+});
 export const LOAD = record<Load>()({
   massKg: over(100_000),
   frontFraction: number(0, 1),
@@ -96,7 +118,12 @@ export const BRAKE = byKind<Brake>()('kind', {
     clearanceMm: number(0, 1000),
     complianceMmPerMPa: number(0, 1000),
   },
-  drum: { cylinderMm: over(1000), brakeFactor: over(100), drumRadiusMm: over(1000), travelMm: number(0, 1000) },
+  drum: {
+    cylinderMm: over(1000),
+    brakeFactor: over(100),
+    drumRadiusMm: over(1000),
+    travelMm: number(0, 1000),
+  },
 });
 const VACUUM = { chamberMl: over(100_000) };
 const ASSIST = over(100_000);
@@ -113,7 +140,12 @@ export const VALVE_SHEET = record<ValveSheet>()({
   bypass: flag,
   ladenKneeMPa: nullable(number(0, 200)),
 });
-export const ROTOR = record<Rotor>()({ massKg: over(1000), diameterMm: over(1000), widthMm: over(1000), fadeC: over(2000) });
+export const ROTOR = record<Rotor>()({
+  massKg: over(1000),
+  diameterMm: over(1000),
+  widthMm: over(1000),
+  fadeC: over(2000),
+});
 export const HEAT_OF_DAY = { topKmh: over(1000), ambientC: number(-60, 60) };
 export const HEAT = record<HeatSheet>()({
   ...HEAT_OF_DAY,
@@ -123,8 +155,16 @@ export const HEAT = record<HeatSheet>()({
 });
 /** Paths of figures that are still guesses. */
 export const GUESSES = list(id, 500);
-export const PEDAL = record<Pedal>()({ forceN: over(10_000), ratio: over(100), efficiency: over(1), strokeMm: over(1000) });
-export const HOSE_FIGURES = record<HoseFigures>()({ hoseMm: number(0, 100_000), hoseMlPerMPaM: number(0, 1000) });
+export const PEDAL = record<Pedal>()({
+  forceN: over(10_000),
+  ratio: over(100),
+  efficiency: over(1),
+  strokeMm: over(1000),
+});
+export const HOSE_FIGURES = record<HoseFigures>()({
+  hoseMm: number(0, 100_000),
+  hoseMlPerMPaM: number(0, 1000),
+});
 export const STROKES = { strokeMm: over(1000), deadMm: number(0, 1000) };
 export const AIR_ML = number(0, 1e6);
 
@@ -135,16 +175,29 @@ export const SIZING = record<Sizing>()({
   empty: LOAD,
   laden: LOAD,
   pedal: PEDAL,
-  booster: nullable(record<Booster>()({ gain: number(1, 100), vacuumKPa: number(0, 1000), diaphragmMm2: number(0, 1e6) })),
+  booster: nullable(
+    record<Booster>()({
+      gain: number(1, 100),
+      vacuumKPa: number(0, 1000),
+      diaphragmMm2: number(0, 1e6),
+    }),
+  ),
   master: byKind<Master>()('kind', {
     tandem: { boreMm: over(1000), ...STROKES },
-    twin: { frontBoreMm: over(1000), rearBoreMm: over(1000), frontShare: number(0, 1, { over: true, under: true }), ...STROKES },
+    twin: {
+      frontBoreMm: over(1000),
+      rearBoreMm: over(1000),
+      frontShare: number(0, 1, { over: true, under: true }),
+      ...STROKES,
+    },
   }),
   front: BRAKE,
   rear: BRAKE,
   rearValve: nullable(record<RearValve>()({ kneeMPa: number(0, 200), slope: number(0, 10) })),
   kneePerTurnMPa: nullable(over(200)),
-  combination: nullable(record<Combination>()({ holdOffMPa: over(200), differentialMPa: over(200) })),
+  combination: nullable(
+    record<Combination>()({ holdOffMPa: over(200), differentialMPa: over(200) }),
+  ),
   hoses: axles(HOSE_FIGURES),
   bulkGPa: over(1000),
   airMl: axles(AIR_ML),
@@ -153,7 +206,12 @@ export const SIZING = record<Sizing>()({
   boosterBy: optional(nullable(BOOSTER_SUPPLY)),
   valveSheet: optional(nullable(VALVE_SHEET)),
   bar: optional(
-    nullable(record<{ readonly least: number; readonly most: number }>()({ least: number(0, 1), most: number(0, 1) })),
+    nullable(
+      record<{ readonly least: number; readonly most: number }>()({
+        least: number(0, 1),
+        most: number(0, 1),
+      }),
+    ),
   ),
   heat: optional(nullable(HEAT)),
   lamps: optional(record<NonNullable<Sizing['lamps']>>()({ circuit: flag, parking: flag })),

@@ -29,11 +29,20 @@ import {
 import { HEAVE } from './hose.ts';
 
 /** Of two corners, the second lies nowhere before the first. */
-export function cornersTrouble({ minMm, maxMm }: { readonly minMm: Vec3; readonly maxMm: Vec3 }): Trouble | null {
+export function cornersTrouble({
+  minMm,
+  maxMm,
+}: {
+  readonly minMm: Vec3;
+  readonly maxMm: Vec3;
+}): Trouble | null {
   const axis = minMm.findIndex((low, i) => low > maxMm[i]!);
   return axis < 0
     ? null
-    : { at: `maxMm[${axis}]`, message: `This corner lies at ${maxMm[axis]} mm and the lower one at ${minMm[axis]}: swap them.` };
+    : {
+        at: `maxMm[${axis}]`,
+        message: `This corner lies at ${maxMm[axis]} mm and the lower one at ${minMm[axis]}: swap them.`,
+      };
 }
 const path = list(place, 200, 2);
 export const SHAPE = byKind<Shape>()(
@@ -59,7 +68,12 @@ export const SHAPE = byKind<Shape>()(
   },
   (shape) => (shape.kind === 'block' ? cornersTrouble(shape) : null),
 );
-export const TRAVEL = record<Travel>()({ heaveMm: HEAVE, rollDeg: number(0, 45), lockDeg: number(0, 80), aboutMm: place });
+export const TRAVEL = record<Travel>()({
+  heaveMm: HEAVE,
+  rollDeg: number(0, 45),
+  lockDeg: number(0, 80),
+  aboutMm: place,
+});
 export const HOLE = record<Hole>()({ atMm: place, diameterMm: over(1000), lined: oneOf(LININGS) });
 export const THING = record<Thing>()(
   {
@@ -75,5 +89,12 @@ export const THING = record<Thing>()(
     partId: optional(nullable(ref('part', 'has as its body'))),
     holes: optional(list(HOLE, 50)),
   },
-  { about: { kind: 'thing', prefix: 'thing', noun: 'thing on the vehicle', named: ({ name }) => name } },
+  {
+    about: {
+      kind: 'thing',
+      prefix: 'thing',
+      noun: 'thing on the vehicle',
+      named: ({ name }) => name,
+    },
+  },
 );

@@ -1,7 +1,31 @@
 import {
-  HUB_KINDS, HUB_SCHOOLS, WIRE_JOBS, type CableReadings, type HubKind, type HubSchool, type LoadReadings, type Shims, type StackBolt, type Studs, type WheelReadings, type WireJob, type WireTest,
-} from '../../physics/wheel-ends/index.ts'; // prettier-ignore
-import { flag, id, list, name, nullable, number, oneOf, optional, over, record, text } from './field.ts';
+  HUB_KINDS,
+  HUB_SCHOOLS,
+  WIRE_JOBS,
+  type CableReadings,
+  type HubKind,
+  type HubSchool,
+  type LoadReadings,
+  type Shims,
+  type StackBolt,
+  type Studs,
+  type WheelReadings,
+  type WireJob,
+  type WireTest,
+} from '../../physics/wheel-ends/index.ts';
+import {
+  flag,
+  id,
+  list,
+  name,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  over,
+  record,
+  text,
+} from './field.ts';
 
 /** A caliper over its disc, as it was measured. */
 export interface CaliperFit {
@@ -83,14 +107,27 @@ export interface Corners {
   readonly play: PushrodPlay;
 }
 export const NO_CORNERS: Corners = {
-  calipers: [], wheels: [], hubs: [], cables: [], wires: [], loads: [], play: { coldMm: null, hotMm: null, valveHolds: null },
-}; // prettier-ignore
+  calipers: [],
+  wheels: [],
+  hubs: [],
+  cables: [],
+  wires: [],
+  loads: [],
+  play: { coldMm: null, hotMm: null, valveHolds: null },
+};
 
 const gap = number(0, 100);
 const reading = number(-1000, 1000);
 const span = number(0, 10_000);
 const volts = nullable(number(-50, 50));
-export const STACK_BOLT = record<StackBolt>()({ lengthMm: over(1000), gripMm: gap, washerMm: gap, needMm: gap, depthMm: optional(nullable(gap)), shankMm: optional(gap) }); // prettier-ignore
+export const STACK_BOLT = record<StackBolt>()({
+  lengthMm: over(1000),
+  gripMm: gap,
+  washerMm: gap,
+  needMm: gap,
+  depthMm: optional(nullable(gap)),
+  shankMm: optional(gap),
+});
 export const CALIPER_FIT = record<CaliperFit>()({
   key: name,
   innerGapMm: nullable(gap),
@@ -104,13 +141,69 @@ export const CALIPER_FIT = record<CaliperFit>()({
   disc: nullable(oneOf(['left', 'right', 'either'])),
   clear: nullable(flag),
 });
-export const WHEEL_READINGS = record<WheelReadings>()({ caliperRadiusMm: over(1000), caliperOutMm: reading, barrelRadiusMm: over(1000), spokesMm: reading }); // prettier-ignore
-export const STUDS = record<Studs>()({ count: number(3, 12, { whole: true }), dMm: over(100), pitchMm: over(10), lengthMm: over(500), flangeMm: number(0, 500) }); // prettier-ignore
-export const WHEEL_FIT = record<WheelFit>()({ key: name, readings: nullable(WHEEL_READINGS), spacerMm: number(0, 300), stacked: flag, studs: nullable(STUDS), hand: oneOf(['right', 'left']) }); // prettier-ignore
-export const HUB_FIT = record<HubFit>()({ id, name, kind: oneOf(HUB_KINDS), school: oneOf(HUB_SCHOOLS), endPlayMm: nullable(number(0, 50)), sheetMm: nullable(record<{ readonly least: number; readonly most: number }>()({ least: number(0, 50), most: number(0, 50) })), newLock: nullable(flag) }); // prettier-ignore
-export const CABLE = record<Cable>()({ id, name, wayMm: span, outerMm: span, freeMm: span, needMm: span, adjustMm: span, hand: oneOf(['left', 'right', 'either']), slackAfterMm: nullable(span) }); // prettier-ignore
-export const WIRE = record<Wire>()({ id, job: oneOf(WIRE_JOBS), colour: text, terminal: text, volts: record<Wire['volts']>()({ rest: volts, half: volts, full: volts, pulled: volts }) }); // prettier-ignore
-export const PROOF_LOAD_TAKEN = record<ProofLoad>()({ id, name, wantedN: over(100_000), loadN: nullable(number(0, 100_000)), seconds: nullable(number(0, 100_000)), beforeMm: nullable(reading), afterMm: nullable(reading), sound: nullable(flag) }); // prettier-ignore
+export const WHEEL_READINGS = record<WheelReadings>()({
+  caliperRadiusMm: over(1000),
+  caliperOutMm: reading,
+  barrelRadiusMm: over(1000),
+  spokesMm: reading,
+});
+export const STUDS = record<Studs>()({
+  count: number(3, 12, { whole: true }),
+  dMm: over(100),
+  pitchMm: over(10),
+  lengthMm: over(500),
+  flangeMm: number(0, 500),
+});
+export const WHEEL_FIT = record<WheelFit>()({
+  key: name,
+  readings: nullable(WHEEL_READINGS),
+  spacerMm: number(0, 300),
+  stacked: flag,
+  studs: nullable(STUDS),
+  hand: oneOf(['right', 'left']),
+});
+export const HUB_FIT = record<HubFit>()({
+  id,
+  name,
+  kind: oneOf(HUB_KINDS),
+  school: oneOf(HUB_SCHOOLS),
+  endPlayMm: nullable(number(0, 50)),
+  sheetMm: nullable(
+    record<{ readonly least: number; readonly most: number }>()({
+      least: number(0, 50),
+      most: number(0, 50),
+    }),
+  ),
+  newLock: nullable(flag),
+});
+export const CABLE = record<Cable>()({
+  id,
+  name,
+  wayMm: span,
+  outerMm: span,
+  freeMm: span,
+  needMm: span,
+  adjustMm: span,
+  hand: oneOf(['left', 'right', 'either']),
+  slackAfterMm: nullable(span),
+});
+export const WIRE = record<Wire>()({
+  id,
+  job: oneOf(WIRE_JOBS),
+  colour: text,
+  terminal: text,
+  volts: record<Wire['volts']>()({ rest: volts, half: volts, full: volts, pulled: volts }),
+});
+export const PROOF_LOAD_TAKEN = record<ProofLoad>()({
+  id,
+  name,
+  wantedN: over(100_000),
+  loadN: nullable(number(0, 100_000)),
+  seconds: nullable(number(0, 100_000)),
+  beforeMm: nullable(reading),
+  afterMm: nullable(reading),
+  sound: nullable(flag),
+});
 export const CORNERS = record<Corners>()({
   calipers: list(CALIPER_FIT, 100),
   wheels: list(WHEEL_FIT, 100),
@@ -118,5 +211,9 @@ export const CORNERS = record<Corners>()({
   cables: list(CABLE, 50),
   wires: list(WIRE, 100),
   loads: list(PROOF_LOAD_TAKEN, 200),
-  play: record<PushrodPlay>()({ coldMm: nullable(span), hotMm: nullable(span), valveHolds: nullable(flag) }),
+  play: record<PushrodPlay>()({
+    coldMm: nullable(span),
+    hotMm: nullable(span),
+    valveHolds: nullable(flag),
+  }),
 });

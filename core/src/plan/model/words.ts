@@ -19,10 +19,14 @@ export function placeWords(fields: RecordShape['fields'], value: unknown, path: 
     const inner: AnyField | null = field && insideOf(field, key, now);
     const about = inner?.type === 'record' ? inner.about : undefined;
     if (about && typeof now === 'object' && now !== null) words.push(about.named(now as never));
-    else if (/^\d+$/.test(key)) words.push(field?.type === 'tuple' ? (['x', 'y', 'z'][Number(key)] ?? key) : `no. ${Number(key) + 1}`);
-    else if (inner?.type !== 'list' || (inner.of.type !== 'record' || !inner.of.about)) words.push(said(key));
+    else if (/^\d+$/.test(key))
+      words.push(
+        field?.type === 'tuple' ? (['x', 'y', 'z'][Number(key)] ?? key) : `no. ${Number(key) + 1}`,
+      );
+    else if (inner?.type !== 'list' || inner.of.type !== 'record' || !inner.of.about)
+      words.push(said(key));
     field = inner;
-  } // prettier-ignore
+  }
   return words.join(', ');
 }
 function insideOf(field: AnyField, key: string, value: unknown): AnyField | null {
@@ -33,7 +37,9 @@ function insideOf(field: AnyField, key: string, value: unknown): AnyField | null
     case 'record':
       return bare(field.fields[key]);
     case 'byKind':
-      return bare(Object.values(field.shapes).find((shape) => Object.hasOwn(shape.fields, key))?.fields[key]);
+      return bare(
+        Object.values(field.shapes).find((shape) => Object.hasOwn(shape.fields, key))?.fields[key],
+      );
     case 'list':
     case 'map':
       return bare(field.of);

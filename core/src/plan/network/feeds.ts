@@ -17,21 +17,39 @@ export const feedsOf = derive(
       .flatMap((master) =>
         master.ports
           .filter(({ role }) => role === 'outlet')
-          .map((outlet) => ({ master, outlet, reached: reach(network, [outlet.id], underPressure) })),
+          .map((outlet) => ({
+            master,
+            outlet,
+            reached: reach(network, [outlet.id], underPressure),
+          })),
       ),
 );
 /** The outlets that press a part, nearest first. */
-export const feedsAt = (feeds: readonly Feed[], part: Part): Feed[] => feeds.filter(({ reached }) => part.ports.some(({ id }) => reached.has(id))); // prettier-ignore
+export const feedsAt = (feeds: readonly Feed[], part: Part): Feed[] =>
+  feeds.filter(({ reached }) => part.ports.some(({ id }) => reached.has(id)));
 
 /** What fluid stands behind a master's feed: reservoirs that it draws from. */
-export function reservoirsOf(network: Network, parts: readonly Part[], master: Part, feed?: Port): Part[] {
-  const from = feed ? [feed.id] : master.ports.filter(({ role }) => role === 'feed').map(({ id }) => id);
+export function reservoirsOf(
+  network: Network,
+  parts: readonly Part[],
+  master: Part,
+  feed?: Port,
+): Part[] {
+  const from = feed
+    ? [feed.id]
+    : master.ports.filter(({ role }) => role === 'feed').map(({ id }) => id);
   const reached = reach(network, from, underPressure);
-  return parts.filter((part) => part.kind === 'reservoir' && part.ports.some(({ id }) => reached.has(id)));
+  return parts.filter(
+    (part) => part.kind === 'reservoir' && part.ports.some(({ id }) => reached.has(id)),
+  );
 }
 
 /** Where fluid is poured in for some masters and actuators: the reservoirs that they draw from, and those with one of their own. */
-export const pouredInto = (network: Network, parts: readonly Part[], makers: ReadonlySet<string>): Part[] => [
+export const pouredInto = (
+  network: Network,
+  parts: readonly Part[],
+  makers: ReadonlySet<string>,
+): Part[] => [
   ...new Set(
     parts
       .filter(({ id }) => makers.has(id))
@@ -67,5 +85,9 @@ export function lostTo(network: Network, parts: readonly Part[], port: string): 
       more = true;
     }
   }
-  return parts.filter((part) => isWorker(part) && [...lost].some(({ reached }) => part.ports.some(({ id }) => reached.has(id))));
+  return parts.filter(
+    (part) =>
+      isWorker(part) &&
+      [...lost].some(({ reached }) => part.ports.some(({ id }) => reached.has(id))),
+  );
 }

@@ -26,17 +26,26 @@ function byCircuit(ports: readonly Port[]): readonly (readonly Port[])[] {
   const words = inlets.map(circuitWord);
   const named = others.map((port) => words.indexOf(circuitWord(port)));
   const isClear = new Set(words).size === words.length && !named.includes(-1);
-  const of = (i: number): number => (isClear ? named[i]! : Math.min(inlets.length - 1, Math.floor((i * inlets.length) / others.length)));
+  const of = (i: number): number =>
+    isClear
+      ? named[i]!
+      : Math.min(inlets.length - 1, Math.floor((i * inlets.length) / others.length));
   return inlets.map((inlet, k) => [inlet, ...others.filter((_, i) => of(i) === k)]);
-} // prettier-ignore
+}
 
 /** The galleries of a part: sets of its ports that are connected inside, as its user says or as its kind has them. */
-export function galleriesOf({ kind, ports, passages }: Pick<Part, 'kind' | 'ports' | 'passages'>): readonly (readonly Port[])[] {
+export function galleriesOf({
+  kind,
+  ports,
+  passages,
+}: Pick<Part, 'kind' | 'ports' | 'passages'>): readonly (readonly Port[])[] {
   if (passages) return passages.map((ids) => ports.filter(({ id }) => ids.includes(id)));
   switch (INSIDE[kind] ?? 'all') {
     case 'apart':
       // A bleeder on a master belongs to the outlet that it was put in with; feeds are told by `suppliesOf`.
-      return ports.filter(({ role }) => role === 'outlet').map((outlet, i, outlets) => [outlet, ...bleedersOf(ports, i, outlets.length)]); // prettier-ignore
+      return ports
+        .filter(({ role }) => role === 'outlet')
+        .map((outlet, i, outlets) => [outlet, ...bleedersOf(ports, i, outlets.length)]);
     case 'by circuit':
       return byCircuit(ports);
     case 'all':
@@ -47,20 +56,38 @@ const bleedersOf = (ports: readonly Port[], i: number, outlets: number): Port[] 
   ports.filter(({ role }) => role === 'bleeder').filter((_, k) => Math.min(k, outlets - 1) === i);
 
 /** Which feed of a master fills which chamber: in order where there are as many of each, else every feed every chamber. */
-function suppliesOf({ kind, ports }: Pick<Part, 'kind' | 'ports'>): (readonly [feed: Port, outlet: Port])[] {
+function suppliesOf({
+  kind,
+  ports,
+}: Pick<Part, 'kind' | 'ports'>): (readonly [feed: Port, outlet: Port])[] {
   if (kind !== 'master' && kind !== 'actuator') return [];
-  const [feeds, outlets] = [ports.filter(({ role }) => role === 'feed'), ports.filter(({ role }) => role === 'outlet')];
-  return feeds.flatMap((feed, i) => (feeds.length === outlets.length ? [outlets[i]!] : outlets).map((outlet) => [feed, outlet] as const));
-} // prettier-ignore
+  const [feeds, outlets] = [
+    ports.filter(({ role }) => role === 'feed'),
+    ports.filter(({ role }) => role === 'outlet'),
+  ];
+  return feeds.flatMap((feed, i) =>
+    (feeds.length === outlets.length ? [outlets[i]!] : outlets).map(
+      (outlet) => [feed, outlet] as const,
+    ),
+  );
+}
 
 /** The ducts inside a part: each gallery as a star about its first port. */
 export const passagesOf = derive(
   'passages',
   ({ ports, id, kind, passages }: Part) => [ports, id, kind, passages],
   (ports, id, kind, passages): readonly Duct[] => {
-    const duct = (from: Port, to: Port, supplies: boolean): Duct => ({ id, kind: 'passage', from: from.id, to: to.id, supplies });
+    const duct = (from: Port, to: Port, supplies: boolean): Duct => ({
+      id,
+      kind: 'passage',
+      from: from.id,
+      to: to.id,
+      supplies,
+    });
     return [
-      ...galleriesOf({ kind, ports, passages }).flatMap(([first, ...rest]) => rest.map((port) => duct(first!, port, false))),
+      ...galleriesOf({ kind, ports, passages }).flatMap(([first, ...rest]) =>
+        rest.map((port) => duct(first!, port, false)),
+      ),
       ...suppliesOf({ kind, ports }).map(([feed, outlet]) => duct(feed, outlet, true)),
     ];
   },

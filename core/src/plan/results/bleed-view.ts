@@ -10,8 +10,17 @@ import type { Circuit, Part, PartKind, Plan, Port } from '../model/index.ts';
 
 /** What is bled, by the places where fluid meets. */
 export interface BleedNet {
-  readonly pipes: readonly { readonly kind: 'line' | 'hose'; readonly id: string; readonly from: string; readonly to: string }[];
-  readonly outlets: readonly { readonly at: string; readonly portId: string; readonly partId: string }[];
+  readonly pipes: readonly {
+    readonly kind: 'line' | 'hose';
+    readonly id: string;
+    readonly from: string;
+    readonly to: string;
+  }[];
+  readonly outlets: readonly {
+    readonly at: string;
+    readonly portId: string;
+    readonly partId: string;
+  }[];
   readonly bleeders: readonly {
     readonly portId: string;
     readonly partId: string;
@@ -30,14 +39,20 @@ export interface BleedView {
   /** Steps by id of the bleeder port. */
   readonly result: BleedPlan | null;
   /** Why there is none, and the line or bleeder port it is about. */
-  readonly fault: { readonly message: string; readonly lineId?: string; readonly portId?: string } | null;
+  readonly fault: {
+    readonly message: string;
+    readonly lineId?: string;
+    readonly portId?: string;
+  } | null;
 }
 
 /** Names by id that differ from one another, so that the core's sentences speak of parts and not of ids. */
 function labels(named: readonly (readonly [id: string, name: string])[]): (id: string) => string {
   const count = new Map<string, number>();
   for (const [, name] of named) count.set(name, (count.get(name) ?? 0) + 1);
-  const byId = new Map(named.map(([id, name]) => [id, count.get(name)! > 1 ? `${name} (${id})` : name]));
+  const byId = new Map(
+    named.map(([id, name]) => [id, count.get(name)! > 1 ? `${name} (${id})` : name]),
+  );
   return (id) => byId.get(id)!;
 }
 
@@ -48,7 +63,8 @@ const bleedersOf = (part: Part, ports: ReadonlyMap<string, PortView>): Port[] =>
 };
 
 /** What a part that no line joins yet is for. */
-const workOf = (part: Part): Circuit['work'] => (part.kind === 'slave' || part.kind === 'release-bearing' ? 'clutch' : 'brake');
+const workOf = (part: Part): Circuit['work'] =>
+  part.kind === 'slave' || part.kind === 'release-bearing' ? 'clutch' : 'brake';
 
 /** What of a plan its bleeding rests on besides its lines. */
 type Bled = Pick<Plan, 'bleeding' | 'circuits' | 'parts' | 'hoses'>;
@@ -62,19 +78,31 @@ function viewOf(
   const circuits = new Set(plan.circuits.filter((c) => c.work === work).map((c) => c.id));
   const whole = lines.filter((v) => v.ports.a && v.ports.b);
   const joined = whole.filter((v) => circuits.has(v.line.circuitId));
-  const elsewhere = new Set(whole.filter((v) => !joined.includes(v)).flatMap((v) => [v.ports.a!.part, v.ports.b!.part]));
+  const elsewhere = new Set(
+    whole.filter((v) => !joined.includes(v)).flatMap((v) => [v.ports.a!.part, v.ports.b!.part]),
+  );
   const hoses = plan.hoses
     .filter((hose) => hose.service === 'pressure' && circuits.has(hose.circuitId))
-    .map((hose) => ({ hose, a: ports.get(hose.ends.a.portId ?? ''), b: ports.get(hose.ends.b.portId ?? '') }));
+    .map((hose) => ({
+      hose,
+      a: ports.get(hose.ends.a.portId ?? ''),
+      b: ports.get(hose.ends.b.portId ?? ''),
+    }));
   // Between two parts a hose is a pipe; one that ends at a place of its own belongs to the part it hangs from.
-  const pipes = hoses.flatMap(({ hose, a, b }) => (a && b && a.part !== b.part ? [{ hose, a, b }] : []));
+  const pipes = hoses.flatMap(({ hose, a, b }) =>
+    a && b && a.part !== b.part ? [{ hose, a, b }] : [],
+  );
   const heldMl = (part: Part): number =>
     hoses.reduce(
-      (sum, { hose, a, b }) => sum + ((a ?? b)?.part === part && !(a && b && a.part !== b.part) ? hoseVolumeMl(hose) : 0),
+      (sum, { hose, a, b }) =>
+        sum + ((a ?? b)?.part === part && !(a && b && a.part !== b.part) ? hoseVolumeMl(hose) : 0),
       0,
     );
   const touched = new Map(
-    [...joined.flatMap((v) => [v.ports.a!, v.ports.b!]), ...pipes.flatMap(({ a, b }) => [a, b])].map((p) => [p.port.id, p]),
+    [
+      ...joined.flatMap((v) => [v.ports.a!, v.ports.b!]),
+      ...pipes.flatMap(({ a, b }) => [a, b]),
+    ].map((p) => [p.port.id, p]),
   );
   const parts = new Set([...touched.values()].map((p) => p.part));
   const bleeders = plan.parts.flatMap((part) =>
@@ -92,19 +120,29 @@ function viewOf(
   });
   const unfinished = joined.find((v) => !v.card);
   if (unfinished)
-    return none({ message: `${unfinished.line.name} has no length yet: mend its corners first.`, lineId: unfinished.line.id });
+    return none({
+      message: `${unfinished.line.name} has no length yet: mend its corners first.`,
+      lineId: unfinished.line.id,
+    });
   if (!bleeders.length) return none({ message: 'No part on these lines has a bleeder.' });
-  const outlets = [...touched.values()].filter((p) => makesPressure(p.part) && p.port.role !== 'feed');
-  if (!outlets.length) return none({ message: 'No line starts at a master, so there is no outlet to measure from.' });
+  const outlets = [...touched.values()].filter(
+    (p) => makesPressure(p.part) && p.port.role !== 'feed',
+  );
+  if (!outlets.length)
+    return none({ message: 'No line starts at a master, so there is no outlet to measure from.' });
   const labelOf = labels([
     ...plan.parts.map((part) => [part.id, part.name] as const),
-    ...plan.parts.flatMap((part) => part.ports.map((port) => [port.id, `${part.name}, ${port.name}`] as const)),
+    ...plan.parts.flatMap((part) =>
+      part.ports.map((port) => [port.id, `${part.name}, ${port.name}`] as const),
+    ),
   ]);
   // Where fluid meets: each gallery of a part is a place of its own, by the part's name where it is the only one.
   const placeOf = ({ part, port }: Pick<PortView, 'part' | 'port'>): string => {
     const galleries = galleriesOf(part);
     const own = galleries.find((gallery) => gallery.includes(port));
-    return labelOf(own && galleries.length === 1 && !makesPressure(part) ? part.id : (own?.[0] ?? port).id);
+    return labelOf(
+      own && galleries.length === 1 && !makesPressure(part) ? part.id : (own?.[0] ?? port).id,
+    );
   };
   const idOf = new Map(bleeders.map(({ port }) => [labelOf(port.id), port.id]));
   const drawn = reach(
@@ -130,7 +168,8 @@ function viewOf(
     bleeders: bleeders.map(({ part, port }) => ({
       id: labelOf(port.id),
       at: placeOf({ part, port }),
-      cavityMl: (part.cavityMl + heldMl(part)) / part.ports.filter((p) => p.role === 'bleeder').length,
+      cavityMl:
+        (part.cavityMl + heldMl(part)) / part.ports.filter((p) => p.role === 'bleeder').length,
     })),
     school: plan.bleeding.school,
     // One bleeder needs no list to stand in.
@@ -141,25 +180,48 @@ function viewOf(
     // All that holds fluid and has no bleeder of its own counts, back to the reservoir and with its feed.
     wetMl:
       plan.parts
-        .filter(({ ports: own }) => own.some(({ id }) => drawn.has(id)) && !own.some(({ role }) => role === 'bleeder'))
+        .filter(
+          ({ ports: own }) =>
+            own.some(({ id }) => drawn.has(id)) && !own.some(({ role }) => role === 'bleeder'),
+        )
         .reduce((sum, part) => sum + part.cavityMl, 0) +
       plan.hoses
-        .filter(({ service, ends }) => service === 'feed' && [ends.a, ends.b].some(({ portId }) => drawn.has(portId ?? '')))
+        .filter(
+          ({ service, ends }) =>
+            service === 'feed' && [ends.a, ends.b].some(({ portId }) => drawn.has(portId ?? '')),
+        )
         .reduce((sum, hose) => sum + hoseVolumeMl(hose), 0),
     purge: plan.bleeding.purge,
   };
   try {
-    const found = bleedFromMaster(input, new Map(bleeders.map(({ part, port }) => [labelOf(port.id), part.kind])));
+    const found = bleedFromMaster(
+      input,
+      new Map(bleeders.map(({ part, port }) => [labelOf(port.id), part.kind])),
+    );
     return {
       work,
       bleeders,
       reservoirs: pouredInto(network, plan.parts, new Set(outlets.map(({ part }) => part.id))),
       net: {
         pipes: [
-          ...joined.map((v) => ({ kind: 'line' as const, id: v.line.id, from: placeOf(v.ports.a!), to: placeOf(v.ports.b!) })),
-          ...pipes.map(({ hose, a, b }) => ({ kind: 'hose' as const, id: hose.id, from: placeOf(a), to: placeOf(b) })),
+          ...joined.map((v) => ({
+            kind: 'line' as const,
+            id: v.line.id,
+            from: placeOf(v.ports.a!),
+            to: placeOf(v.ports.b!),
+          })),
+          ...pipes.map(({ hose, a, b }) => ({
+            kind: 'hose' as const,
+            id: hose.id,
+            from: placeOf(a),
+            to: placeOf(b),
+          })),
         ],
-        outlets: outlets.map(({ port, part }) => ({ at: placeOf({ part, port }), portId: port.id, partId: part.id })),
+        outlets: outlets.map(({ port, part }) => ({
+          at: placeOf({ part, port }),
+          portId: port.id,
+          partId: part.id,
+        })),
         bleeders: bleeders.map(({ part, port }) => ({
           portId: port.id,
           partId: part.id,
@@ -189,9 +251,13 @@ const FIRST: readonly PartKind[] = ['master', 'actuator', 'modulator', 'handbrak
 /** The order of a school with master, modulator and inline cylinder first. */
 function bleedFromMaster(input: BleedInput, kinds: ReadonlyMap<string, PartKind>): BleedPlan {
   const found = bleed(input);
-  if (input.school === 'as-listed' || !found.order.some(({ id }) => FIRST.includes(kinds.get(id)!))) return found;
+  if (input.school === 'as-listed' || !found.order.some(({ id }) => FIRST.includes(kinds.get(id)!)))
+    return found;
   const order = found.order.map(({ id }) => id);
-  const listed = [...FIRST.flatMap((kind) => order.filter((id) => kinds.get(id) === kind)), ...order.filter((id) => !FIRST.includes(kinds.get(id)!))]; // prettier-ignore
+  const listed = [
+    ...FIRST.flatMap((kind) => order.filter((id) => kinds.get(id) === kind)),
+    ...order.filter((id) => !FIRST.includes(kinds.get(id)!)),
+  ];
   return bleed({ ...input, school: 'as-listed', listed });
 }
 
@@ -208,6 +274,8 @@ export const bleedViews = derive(
     const kinds = (['brake', 'clutch'] as const).filter((work) =>
       circuits.some((c) => c.work === work && lines.some(({ line }) => line.circuitId === c.id)),
     );
-    return kinds.map((work) => viewOf({ bleeding, circuits, parts, hoses }, work, lines, ports, network));
+    return kinds.map((work) =>
+      viewOf({ bleeding, circuits, parts, hoses }, work, lines, ports, network),
+    );
   },
 );

@@ -6,7 +6,8 @@ import type { PortView } from '../layout/line-view.ts';
 import { isBrake, type Part } from '../model/index.ts';
 
 const nameOf = ({ front, rear }: CircuitShare['share'], brakes: readonly Part[]): string =>
-  BY_AXLE.find(({ share }) => share.front === front && share.rear === rear)?.name ?? brakes.map(({ name }) => name).join(' and ');
+  BY_AXLE.find(({ share }) => share.front === front && share.rear === rear)?.name ??
+  brakes.map(({ name }) => name).join(' and ');
 
 /**
  * The circuits as they are drawn: for each outlet the share of each axle's brakes that it presses. One an
@@ -14,17 +15,39 @@ const nameOf = ({ front, rear }: CircuitShare['share'], brakes: readonly Part[])
  */
 export const brakeCircuits = derive(
   'brake circuits',
-  (network: Network, parts: readonly Part[], ports: ReadonlyMap<string, PortView>, wheelbaseMm: number) => [network, parts, ports, wheelbaseMm],
+  (
+    network: Network,
+    parts: readonly Part[],
+    ports: ReadonlyMap<string, PortView>,
+    wheelbaseMm: number,
+  ) => [network, parts, ports, wheelbaseMm],
   (network, parts, ports, wheelbaseMm): readonly CircuitShare[] => {
-    const brakes = parts.filter(isBrake).map((part) => ({ part, axle: axleOf(part, ports, wheelbaseMm) }));
+    const brakes = parts
+      .filter(isBrake)
+      .map((part) => ({ part, axle: axleOf(part, ports, wheelbaseMm) }));
     const on = (axle: Axle) => brakes.filter((one) => one.axle === axle);
     const circuits = feedsOf(network, parts).flatMap(({ reached }): CircuitShare[] => {
       const own = brakes.filter(({ part }) => part.ports.some(({ id }) => reached.has(id)));
-      const of = (axle: Axle): number => own.filter((one) => one.axle === axle).length / Math.max(1, on(axle).length);
+      const of = (axle: Axle): number =>
+        own.filter((one) => one.axle === axle).length / Math.max(1, on(axle).length);
       const share = { front: of('front'), rear: of('rear') };
-      return own.length ? [{ name: nameOf(share, own.map(({ part }) => part)), share }] : [];
+      return own.length
+        ? [
+            {
+              name: nameOf(
+                share,
+                own.map(({ part }) => part),
+              ),
+              share,
+            },
+          ]
+        : [];
     });
-    const whole = AXLES.every((axle) => on(axle).length && Math.abs(circuits.reduce((sum, { share }) => sum + share[axle], 0) - 1) < 1e-9);
+    const whole = AXLES.every(
+      (axle) =>
+        on(axle).length &&
+        Math.abs(circuits.reduce((sum, { share }) => sum + share[axle], 0) - 1) < 1e-9,
+    );
     return whole ? circuits : BY_AXLE;
   },
-); // prettier-ignore
+);

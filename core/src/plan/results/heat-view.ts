@@ -1,4 +1,11 @@
-import { AXLES, braking, heating, type Heating, type SizeInput, type TrailerSize } from '../../physics/hydraulics/index.ts';
+import {
+  AXLES,
+  braking,
+  heating,
+  type Heating,
+  type SizeInput,
+  type TrailerSize,
+} from '../../physics/hydraulics/index.ts';
 import type { Sizing, TrailerSheet } from '../model/index.ts';
 
 /** Deceleration at which the share of each axle in braking is taken, of g: what repeated brakings are made with. */
@@ -26,7 +33,10 @@ export function heatView({ heat, category }: Sizing, input: SizeInput): Heating[
 }
 
 /** The same for a trailer on its own brakes, laden: its axles brake as its actuator's pressure makes them. */
-export function trailerHeatView({ heat, axles }: TrailerSheet, { axles: sized }: TrailerSize): Heating[] | null {
+export function trailerHeatView(
+  { heat, axles }: TrailerSheet,
+  { axles: sized }: TrailerSize,
+): Heating[] | null {
   if (!heat) return null;
   const all = sized.reduce((sum, { forceN }) => sum + forceN, 0);
   const hot = axles.map(({ brake: { kind } }, i) => ({

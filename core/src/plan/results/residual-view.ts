@@ -15,39 +15,68 @@ export interface ResidualView {
   readonly levelMm: number | null;
   /** Null where it hangs on a level that is not known. */
   readonly wanted: Residual | null;
-  readonly has: readonly { readonly where: string; readonly portId: string; readonly residualMPa: number | null }[];
+  readonly has: readonly {
+    readonly where: string;
+    readonly portId: string;
+    readonly residualMPa: number | null;
+  }[];
 }
 
 /** The level of the fluid that a master draws from: its own reservoir's, or that of one joined to its feed. */
 function levelOf(master: Part, network: Network, parts: readonly Part[]): number | null {
   if (master.figures.levelMm !== undefined) return master.figures.levelMm;
-  return reservoirsOf(network, parts, master).find(({ figures }) => figures.levelMm !== undefined)?.figures.levelMm ?? null;
+  return (
+    reservoirsOf(network, parts, master).find(({ figures }) => figures.levelMm !== undefined)
+      ?.figures.levelMm ?? null
+  );
 }
 
 /** For every caliper and wheel cylinder that a master feeds. */
 export const residualViews = derive(
   'residual pressure',
-  (parts: readonly Part[], ports: ReadonlyMap<string, PortView>, network: Network) => [parts, ports, network],
+  (parts: readonly Part[], ports: ReadonlyMap<string, PortView>, network: Network) => [
+    parts,
+    ports,
+    network,
+  ],
   (parts, ports, network) =>
     parts.flatMap((part): ResidualView[] => {
       if (part.kind !== 'caliper' && part.kind !== 'wheel-cylinder') return [];
-      const feed = feedsOf(network, parts).find(({ reached }) => part.ports.some(({ id }) => reached.has(id)));
+      const feed = feedsOf(network, parts).find(({ reached }) =>
+        part.ports.some(({ id }) => reached.has(id)),
+      );
       if (feed?.master.kind !== 'master') return [];
       const { master, outlet, reached } = feed;
-      const way = wayOf(part.ports.map(({ id }) => reached.get(id)).find((step) => step !== undefined)!);
+      const way = wayOf(
+        part.ports.map(({ id }) => reached.get(id)).find((step) => step !== undefined)!,
+      );
       const kind = part.kind === 'caliper' ? 'disc' : 'drum';
       // Its bleeder is its top; an inlet may be the bracket where its hose begins.
       const bleeders = part.ports.filter((port) => port.role === 'bleeder');
-      const topMm = Math.max(...(bleeders.length ? bleeders : part.ports).map((port) => ports.get(port.id)!.fixed.atMm[2]));
+      const topMm = Math.max(
+        ...(bleeders.length ? bleeders : part.ports).map(
+          (port) => ports.get(port.id)!.fixed.atMm[2],
+        ),
+      );
       const levelMm = levelOf(master, network, parts);
       const builtIn = outlet.residualMPa;
       const has = builtIn
-        ? [{ where: `${master.name}, ${outlet.name}`, portId: outlet.id, residualMPa: builtIn as number | null }]
+        ? [
+            {
+              where: `${master.name}, ${outlet.name}`,
+              portId: outlet.id,
+              residualMPa: builtIn as number | null,
+            },
+          ]
         : [];
       for (const { port: id } of way) {
         const { part: at, port } = ports.get(id) ?? {};
         if (at?.kind === 'residual-valve' && !has.some((valve) => valve.where === at.name))
-          has.push({ where: at.name, portId: port!.id, residualMPa: at.figures.residualMPa ?? null });
+          has.push({
+            where: at.name,
+            portId: port!.id,
+            residualMPa: at.figures.residualMPa ?? null,
+          });
       }
       const wanted =
         kind === 'drum'

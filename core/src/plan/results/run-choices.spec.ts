@@ -11,7 +11,8 @@ const choices = (id: string, plan: Plan = gannet): RunChoice[] => {
     view.lines.find(({ line }) => line.id === id)!,
   );
 };
-const of = (list: readonly RunChoice[], id: string): RunChoice => list.find((one) => one.id === id)!;
+const of = (list: readonly RunChoice[], id: string): RunChoice =>
+  list.find((one) => one.id === id)!;
 
 describe('one run in each of what it could be made of', () => {
   test('costs the pedal what taking it out of the sum leaves', () => {
@@ -19,7 +20,13 @@ describe('one run in each of what it could be made of', () => {
     const view = viewPlan(gannet);
     const r1 = view.lines.find(({ line }) => line.id === 'line-r1')!;
     const { input } = view.size!.empty;
-    const without = { ...input, lines: { ...input.lines, rear: { ...input.lines.rear, tubeMm: input.lines.rear.tubeMm - r1.card!.developedMm } } };
+    const without = {
+      ...input,
+      lines: {
+        ...input.lines,
+        rear: { ...input.lines.rear, tubeMm: input.lines.rear.tubeMm - r1.card!.developedMm },
+      },
+    };
     const now = choices('line-r1').find(({ now }) => now)!;
     expect(now.pedalMm).toBeCloseTo(size(input).travelMm.total - size(without).travelMm.total, 6);
   });
@@ -30,15 +37,40 @@ describe('one run in each of what it could be made of', () => {
     expect(of(list, 'braided-ptfe').takesMl).toBeGreaterThan(5 * of(list, 'copper-nickel').takesMl);
   });
   test('says which flares the bench can make: double flares in stainless are none', () => {
-    const proven = applyEdit(gannet, { edit: 'changeBench', with: { patch: { flares: { ...gannet.bench.flares, 'cone-37': { ...gannet.bench.flares['cone-37'], owned: false } } } } });
-    expect(of(choices('line-r1', proven), 'stainless').flares).toBe('single 37° flare alone: no tool on the bench');
-    const owned = applyEdit(gannet, { edit: 'changeBench', with: { patch: { flares: { ...gannet.bench.flares, 'cone-37': { ...gannet.bench.flares['cone-37'], owned: true, provenOn: ['stainless'] } } } } });
+    const proven = applyEdit(gannet, {
+      edit: 'changeBench',
+      with: {
+        patch: {
+          flares: {
+            ...gannet.bench.flares,
+            'cone-37': { ...gannet.bench.flares['cone-37'], owned: false },
+          },
+        },
+      },
+    });
+    expect(of(choices('line-r1', proven), 'stainless').flares).toBe(
+      'single 37° flare alone: no tool on the bench',
+    );
+    const owned = applyEdit(gannet, {
+      edit: 'changeBench',
+      with: {
+        patch: {
+          flares: {
+            ...gannet.bench.flares,
+            'cone-37': { ...gannet.bench.flares['cone-37'], owned: true, provenOn: ['stainless'] },
+          },
+        },
+      },
+    });
     expect(of(choices('line-r1', owned), 'stainless').flares).toBe('single 37° flare alone');
   });
   test('of a clutch no pedal of the brakes speaks, of a line without a card nothing', () => {
     expect(choices('line-c1').map(({ pedalMm }) => pedalMm)).toEqual([null, null, null, null]);
     const line = gannet.lines.find(({ id }) => id === 'line-r1')!;
-    const open = applyEdit(gannet, { edit: 'changeEnd', with: { id: 'line-r1', end: 'b', patch: { ...line.ends.b, portId: null } } });
+    const open = applyEdit(gannet, {
+      edit: 'changeEnd',
+      with: { id: 'line-r1', end: 'b', patch: { ...line.ends.b, portId: null } },
+    });
     expect(choices('line-r1', open)).toEqual([]);
   });
-}); // prettier-ignore
+});

@@ -1,5 +1,18 @@
-import { masterMmPerMl, takenMl, type AxleLines, type Brake } from '../../physics/hydraulics/index.ts';
-import { FLARES, hoseById, hoseMlPerM, TUBES, tubeBoreMm, type FlareForm, type TubeMaterial } from '../../trade/stock/index.ts';
+import {
+  masterMmPerMl,
+  takenMl,
+  type AxleLines,
+  type Brake,
+} from '../../physics/hydraulics/index.ts';
+import {
+  FLARES,
+  hoseById,
+  hoseMlPerM,
+  TUBES,
+  tubeBoreMm,
+  type FlareForm,
+  type TubeMaterial,
+} from '../../trade/stock/index.ts';
 import { HARD_MPA } from '../layout/hose-figures.ts';
 import { TUBE_MATTER } from '../layout/line-figures.ts';
 import type { LineView } from '../layout/line-view.ts';
@@ -34,44 +47,129 @@ interface Matter {
 }
 /** Common practice. */
 const MATTERS: readonly Matter[] = [
-  { id: 'steel', name: 'coated steel', flares: ['double-flare-45', 'bubble', 'cone-37'], corrosion: 'rusts where its coat is hurt: strip it at the flare, touch up after', rule: 'the usual; local rules first', costMinorPerM: 190 },
-  { id: 'copper-nickel', name: 'copper-nickel', flares: ['double-flare-45', 'bubble', 'cone-37'], corrosion: 'does not rust; soft, so it wants its clips', rule: 'most places; look at yours', costMinorPerM: 310 },
-  { id: 'stainless', name: 'stainless', flares: ['cone-37'], corrosion: 'does not rust; hard to bend and to seal', rule: 'the usual; local rules first', costMinorPerM: 420 },
-]; // prettier-ignore
-const BRAIDED = { id: 'braided-ptfe', name: 'braided hose', corrosion: 'wire that chafes hides what is inside; renewed by its age', rule: 'only with its marking; many places want tube on long runs', costMinorPerM: 1450, endMinor: 1900 } as const; // prettier-ignore
+  {
+    id: 'steel',
+    name: 'coated steel',
+    flares: ['double-flare-45', 'bubble', 'cone-37'],
+    corrosion: 'rusts where its coat is hurt: strip it at the flare, touch up after',
+    rule: 'the usual; local rules first',
+    costMinorPerM: 190,
+  },
+  {
+    id: 'copper-nickel',
+    name: 'copper-nickel',
+    flares: ['double-flare-45', 'bubble', 'cone-37'],
+    corrosion: 'does not rust; soft, so it wants its clips',
+    rule: 'most places; look at yours',
+    costMinorPerM: 310,
+  },
+  {
+    id: 'stainless',
+    name: 'stainless',
+    flares: ['cone-37'],
+    corrosion: 'does not rust; hard to bend and to seal',
+    rule: 'the usual; local rules first',
+    costMinorPerM: 420,
+  },
+];
+const BRAIDED = {
+  id: 'braided-ptfe',
+  name: 'braided hose',
+  corrosion: 'wire that chafes hides what is inside; renewed by its age',
+  rule: 'only with its marking; many places want tube on long runs',
+  costMinorPerM: 1450,
+  endMinor: 1900,
+} as const;
 const NONE: Brake = { kind: 'drum', cylinderMm: 1, brakeFactor: 1, drumRadiusMm: 1, travelMm: 0 };
 /** What the tools at hand make of it, best proven first. */
 function flareWords({ flares }: Bench, { id, flares: takes }: Matter): string {
   const owned = takes.filter((form) => flares[form].owned);
   const only = takes.length === 1 ? ' alone' : '';
   if (!owned.length) return `${FLARES[takes[0]!].name.toLowerCase()}${only}: no tool on the bench`;
-  return owned.map((form) => `${FLARES[form].name.toLowerCase()}${only}${flares[form].provenOn.includes(id) ? '' : ', no test piece yet'}`).join('; ');
-} // prettier-ignore
+  return owned
+    .map(
+      (form) =>
+        `${FLARES[form].name.toLowerCase()}${only}${flares[form].provenOn.includes(id) ? '' : ', no test piece yet'}`,
+    )
+    .join('; ');
+}
 
 /** The same run in each of what it could be made of, all of the line's own size; hose as long as the tube. */
-export function runChoices({ plan, size, circuits }: Pick<PlanView, 'plan' | 'size' | 'circuits'>, { line, card, tube }: LineView): RunChoice[] {
+export function runChoices(
+  { plan, size, circuits }: Pick<PlanView, 'plan' | 'size' | 'circuits'>,
+  { line, card, tube }: LineView,
+): RunChoice[] {
   if (!card) return [];
   const lengthMm = card.developedMm;
   const circuit = circuits.get(line.circuitId)!;
   const axle = circuit.work === 'brake' ? circuit.axle : null;
-  const pressed = axle && size ? { mpa: size.empty.size.pressureMPa[axle], perMl: masterMmPerMl(size.empty.input)[axle] * size.empty.input.pedal.ratio } : null;
+  const pressed =
+    axle && size
+      ? {
+          mpa: size.empty.size.pressureMPa[axle],
+          perMl: masterMmPerMl(size.empty.input)[axle] * size.empty.input.pedal.ratio,
+        }
+      : null;
   const mpa = pressed?.mpa ?? HARD_MPA;
   const bulkGPa = plan.sizing?.bulkGPa ?? BULK_GPA;
   const takes = (of: Partial<AxleLines>): number => {
-    const { tube: walls, hose, fluid } = takenMl(NONE, { tubeMm: 0, idMm: 1, odMm: 2, youngGPa: 1, poisson: 0, hoseMm: 0, hoseMlPerMPaM: 0, ...of }, bulkGPa, 0, mpa);
+    const {
+      tube: walls,
+      hose,
+      fluid,
+    } = takenMl(
+      NONE,
+      { tubeMm: 0, idMm: 1, odMm: 2, youngGPa: 1, poisson: 0, hoseMm: 0, hoseMlPerMPaM: 0, ...of },
+      bulkGPa,
+      0,
+      mpa,
+    );
     return walls + hose + fluid;
   };
-  const choice = (one: Omit<RunChoice, 'pedalMm'>): RunChoice => ({ ...one, pedalMm: pressed && one.takesMl * pressed.perMl });
+  const choice = (one: Omit<RunChoice, 'pedalMm'>): RunChoice => ({
+    ...one,
+    pedalMm: pressed && one.takesMl * pressed.perMl,
+  });
   const tubes = MATTERS.map((matter) => {
-    const size = TUBES.find(({ material, odMm }) => material === matter.id && odMm === tube.odMm) ?? tube;
+    const size =
+      TUBES.find(({ material, odMm }) => material === matter.id && odMm === tube.odMm) ?? tube;
     const { youngGPa, poisson } = TUBE_MATTER[matter.id];
-    const takesMl = takes({ tubeMm: lengthMm, idMm: tubeBoreMm(size), odMm: size.odMm, youngGPa, poisson });
+    const takesMl = takes({
+      tubeMm: lengthMm,
+      idMm: tubeBoreMm(size),
+      odMm: size.odMm,
+      youngGPa,
+      poisson,
+    });
     const { id, name, corrosion, rule, costMinorPerM } = matter;
-    return choice({ id, name, corrosion, rule, takesMl, now: tube.material === id, flares: flareWords(plan.bench, matter), costMinor: (costMinorPerM * lengthMm) / 1000 });
+    return choice({
+      id,
+      name,
+      corrosion,
+      rule,
+      takesMl,
+      now: tube.material === id,
+      flares: flareWords(plan.bench, matter),
+      costMinor: (costMinorPerM * lengthMm) / 1000,
+    });
   });
   const braid = hoseById(tube.odMm > 5.5 ? 'ptfe-4' : 'ptfe-3')!;
   const { id, name, corrosion, rule, costMinorPerM, endMinor } = BRAIDED;
-  const takesMl = takes({ hoseMm: lengthMm, idMm: braid.boreMm, odMm: braid.odMm, hoseMlPerMPaM: hoseMlPerM(braid, mpa)! / mpa });
-  const hose = choice({ id, name, corrosion, rule, takesMl, now: false, flares: 'none: ends crimped by its maker', costMinor: (costMinorPerM * lengthMm) / 1000 + 2 * endMinor });
+  const takesMl = takes({
+    hoseMm: lengthMm,
+    idMm: braid.boreMm,
+    odMm: braid.odMm,
+    hoseMlPerMPaM: hoseMlPerM(braid, mpa)! / mpa,
+  });
+  const hose = choice({
+    id,
+    name,
+    corrosion,
+    rule,
+    takesMl,
+    now: false,
+    flares: 'none: ends crimped by its maker',
+    costMinor: (costMinorPerM * lengthMm) / 1000 + 2 * endMinor,
+  });
   return [...tubes, hose];
-} // prettier-ignore
+}

@@ -1,5 +1,11 @@
 import { derive } from '../../lib/derive/index.ts';
-import type { ClutchSize, Heating, ParkingSize, SingleSize, TrailerSize } from '../../physics/hydraulics/index.ts';
+import type {
+  ClutchSize,
+  Heating,
+  ParkingSize,
+  SingleSize,
+  TrailerSize,
+} from '../../physics/hydraulics/index.ts';
 import type { LineView } from '../layout/line-view.ts';
 import { clutchView, parkingView, singleView, trailerView } from './sheets.ts';
 import { trailerHeatView } from './heat-view.ts';
@@ -20,24 +26,24 @@ export interface SheetResults {
   readonly parking: ParkingSize | null;
 }
 
-function trailerResults(sheet: TrailerSheet, at: (share: number) => TrailerSize): SheetResults['trailer'] {
+function trailerResults(
+  sheet: TrailerSheet,
+  at: (share: number) => TrailerSize,
+): SheetResults['trailer'] {
   const laden = at(1);
   return { at, empty: at(0), laden, heat: trailerHeatView(sheet, laden) };
 }
 
-type Sheets = Pick<Plan, 'trailer' | 'singles' | 'clutch' | 'parking' | 'sizing' | 'circuits' | 'hoses'>;
+type Sheets = Pick<
+  Plan,
+  'trailer' | 'singles' | 'clutch' | 'parking' | 'sizing' | 'circuits' | 'hoses'
+>;
 export const sheetResults = derive(
   'sheets beside foot to road',
-  ({ trailer, singles, clutch, parking, sizing, circuits, hoses }: Sheets, lines: readonly LineView[]) => [
-    lines,
-    trailer,
-    singles,
-    clutch,
-    parking,
-    sizing,
-    circuits,
-    hoses,
-  ],
+  (
+    { trailer, singles, clutch, parking, sizing, circuits, hoses }: Sheets,
+    lines: readonly LineView[],
+  ) => [lines, trailer, singles, clutch, parking, sizing, circuits, hoses],
   (lines, trailer, singles, clutch, parking, sizing, circuits, hoses): SheetResults => {
     const feeding = { circuits, hoses };
     const at = (share: number): TrailerSize => trailerView(feeding, trailer!, lines, share);

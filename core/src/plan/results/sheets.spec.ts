@@ -1,4 +1,12 @@
-import { applyEdit, checkPlan, emptyPlan, readPlan, writePlan, type EditCall, type Plan } from '../index.ts';
+import {
+  applyEdit,
+  checkPlan,
+  emptyPlan,
+  readPlan,
+  writePlan,
+  type EditCall,
+  type Plan,
+} from '../index.ts';
 import { typicalClutch, typicalParking, typicalSingle, typicalTrailer } from '../typical.ts';
 import { LAYOUTS } from '../../proposals/layouts/index.ts';
 import { viewPlan } from './index.ts';
@@ -29,7 +37,10 @@ describe('a clutch from pedal to bearing, by hand', () => {
     expect(found.bearingStrokeMm).toBeCloseTo(slave / sheet.forkRatio, 9);
   });
   test('a long soft hose takes some of the stroke', () => {
-    const soft = viewPlan({ ...bare(), clutch: { ...sheet, hose: { hoseMm: 2000, hoseMlPerMPaM: 0.3 } } }).works.clutch!;
+    const soft = viewPlan({
+      ...bare(),
+      clutch: { ...sheet, hose: { hoseMm: 2000, hoseMlPerMPaM: 0.3 } },
+    }).works.clutch!;
     // 2 m at 0.3 mL a metre and MPa, on the slave's area, besides what the fluid itself gives.
     const least = (2 * 0.3 * soft.pressureMPa * 1000) / area(sheet.slaveBoreMm);
     expect(found.slaveStrokeMm - soft.slaveStrokeMm).toBeGreaterThan(least);
@@ -46,7 +57,10 @@ describe('a trailer on its actuator, by hand', () => {
   test('torque of a disc: 2·µ·p·A·r', () => {
     const brake = axle!.brake as Extract<typeof axle.brake, { kind: 'disc' }>;
     const clamp = brake.pistonsMm.reduce((sum, d) => sum + area(d), 0) * sheet.actuatorMPa;
-    expect(at(0).axles[0]!.wheelTorqueNm).toBeCloseTo((2 * brake.padMu * clamp * brake.effectiveRadiusMm) / 1000, 6);
+    expect(at(0).axles[0]!.wheelTorqueNm).toBeCloseTo(
+      (2 * brake.padMu * clamp * brake.effectiveRadiusMm) / 1000,
+      6,
+    );
   });
   test('the same brakes use less grip the more there is on the axle', () => {
     const [empty, half, laden] = [0, 0.5, 1].map((share) => at(share));
@@ -65,14 +79,20 @@ describe('a trailer on its actuator, by hand', () => {
     else expect(pads).toBeGreaterThan(0);
   });
   test('a fourth axle is refused by the reader', () => {
-    const plan = { ...bare(), trailer: { ...sheet, axles: Array.from({ length: 4 }, () => axle!) } };
+    const plan = {
+      ...bare(),
+      trailer: { ...sheet, axles: Array.from({ length: 4 }, () => axle!) },
+    };
     expect(() => readPlan(writePlan(plan))).toThrow(/trailer\.axles/);
   });
 });
 
 describe('levers of their own and the parking brake', () => {
   test('two toes of an aircraft and the lever of a motorcycle each stand for themselves', () => {
-    const singles = [typicalSingle('Left toe', null), { ...typicalSingle('Right toe', null), boreMm: 19.05 }];
+    const singles = [
+      typicalSingle('Left toe', null),
+      { ...typicalSingle('Right toe', null), boreMm: 19.05 },
+    ];
     const [left, right] = viewPlan({ ...bare(), singles }).works.singles;
     // A bigger bore gives less pressure for one push, as the square of the bores.
     expect(left!.pressureMPa / right!.pressureMPa).toBeCloseTo((19.05 / 15.875) ** 2, 9);
@@ -90,7 +110,9 @@ describe('levers of their own and the parking brake', () => {
     expect(found.holdsGrade).toBeCloseTo(Math.tan(Math.asin(sine)), 9);
   });
   test('held pressure is not reckoned as a parking brake, nor a lever on a vehicle without figures', () => {
-    expect(viewPlan({ ...demo('gannet'), parking: typicalParking('hydraulic') }).works.parking).toBeNull();
+    expect(
+      viewPlan({ ...demo('gannet'), parking: typicalParking('hydraulic') }).works.parking,
+    ).toBeNull();
     expect(viewPlan({ ...bare(), parking: typicalParking('lever') }).works.parking).toBeNull();
   });
 });
@@ -99,24 +121,35 @@ describe('figures of a sheet', () => {
   const begun = after(bare(), { edit: 'setSheet', with: { sheet: 'clutch', to: typicalClutch() } });
 
   test('each begins as a guess and is none once it is set', () => {
-    const set = after(begun, { edit: 'setFigure', with: { of: 'clutch', path: 'slaveBoreMm', to: 20.64 } });
+    const set = after(begun, {
+      edit: 'setFigure',
+      with: { of: 'clutch', path: 'slaveBoreMm', to: 20.64 },
+    });
     expect(begun.clutch!.open).toContain('slaveBoreMm');
     expect(set.clutch).toMatchObject({ slaveBoreMm: 20.64 });
     expect(set.clutch!.open).toEqual(begun.clutch!.open.filter((path) => path !== 'slaveBoreMm'));
   });
   test('one deep inside is reached by its path, and its neighbours are let be', () => {
-    const set = after(begun, { edit: 'setFigure', with: { of: 'clutch', path: 'pedal.ratio', to: 5.5 } });
+    const set = after(begun, {
+      edit: 'setFigure',
+      with: { of: 'clutch', path: 'pedal.ratio', to: 5.5 },
+    });
     expect(set.clutch!.pedal).toEqual({ ...begun.clutch!.pedal, ratio: 5.5 });
     expect(set.clutch!.open).toContain('pedal.forceN');
   });
   test('a sheet that is not begun has no figures to set', () => {
-    expect(() => after(bare(), { edit: 'setFigure', with: { of: 'trailer', path: 'airMl', to: 1 } })).toThrow(/not begun/);
+    expect(() =>
+      after(bare(), { edit: 'setFigure', with: { of: 'trailer', path: 'airMl', to: 1 } }),
+    ).toThrow(/not begun/);
   });
   test('every kind of sheet is written and read back', () => {
     const plan = after(
       begun,
       { edit: 'setSheet', with: { sheet: 'trailer', to: typicalTrailer() } },
-      { edit: 'setSheet', with: { sheet: 'singles', to: [typicalSingle('Front lever', 'circuit-1')] } },
+      {
+        edit: 'setSheet',
+        with: { sheet: 'singles', to: [typicalSingle('Front lever', 'circuit-1')] },
+      },
       { edit: 'setSheet', with: { sheet: 'parking', to: typicalParking('lever') } },
     );
     expect(readPlan(writePlan(plan))).toEqual(plan);
@@ -127,11 +160,16 @@ describe('figures of a sheet', () => {
 describe('which residual valve each brake wants', () => {
   const plan = demo('gannet');
   const residuals = (p: Plan) => new Map(viewPlan(p).residuals.map((r) => [r.part.name, r]));
-  const master = plan.parts.find((part) => part.kind === 'master' && part.ports.some((port) => port.id === 'port-master-front'))!;
+  const master = plan.parts.find(
+    (part) => part.kind === 'master' && part.ports.some((port) => port.id === 'port-master-front'),
+  )!;
   const level = (levelMm: number | undefined): Plan =>
     after(plan, {
       edit: 'changePart',
-      with: { id: master.id, patch: { figures: { ...master.figures, levelMm } as typeof master.figures } },
+      with: {
+        id: master.id,
+        patch: { figures: { ...master.figures, levelMm } as typeof master.figures },
+      },
     });
 
   test('the master under the floor leaves the fluid below the calipers: 2 psi; drums take 10', () => {
@@ -143,15 +181,23 @@ describe('which residual valve each brake wants', () => {
   });
   test('fluid above the caliper wants none, and an unknown level cannot tell', () => {
     expect(residuals(level(2000)).get('Front left')!.wanted!.wantedMPa).toBe(0);
-    expect(residuals(level(undefined)).get('Front left')).toMatchObject({ levelMm: null, wanted: null });
+    expect(residuals(level(undefined)).get('Front left')).toMatchObject({
+      levelMm: null,
+      wanted: null,
+    });
   });
   test('a valve built into the master counts for what hangs on that outlet alone', () => {
-    const built = after(plan, { edit: 'changePort', with: { id: 'port-master-front', patch: { residualMPa: 0.0138 } } });
+    const built = after(plan, {
+      edit: 'changePort',
+      with: { id: 'port-master-front', patch: { residualMPa: 0.0138 } },
+    });
     expect(residuals(built).get('Front left')!.has).toMatchObject([{ residualMPa: 0.0138 }]);
     expect(residuals(built).get('Rear left')!.has).toEqual(residuals(plan).get('Rear left')!.has);
   });
   test('brakes that no master feeds are not judged', () => {
-    expect(residuals(after(plan, { edit: 'removeLine', with: { id: 'line-f1' } })).has('Front left')).toBe(false);
+    expect(
+      residuals(after(plan, { edit: 'removeLine', with: { id: 'line-f1' } })).has('Front left'),
+    ).toBe(false);
     expect(viewPlan(demo('dunlin')).residuals).toEqual([]);
   });
 });
@@ -159,21 +205,45 @@ describe('which residual valve each brake wants', () => {
 describe('plans of earlier versions', () => {
   /** What version 2 did not have is taken out of a plan of the present one. */
   function asVersion2(plan: Plan): Record<string, unknown> {
-    const { trailer, singles, clutch, parking, things, gates, holding, hoses, ...raw } = JSON.parse(writePlan(plan)) as Record<
-      string,
-      unknown
-    >;
-    expect([trailer, singles, clutch, parking, things, gates, holding, hoses].every((sheet) => sheet !== undefined)).toBe(true);
+    const { trailer, singles, clutch, parking, things, gates, holding, hoses, ...raw } = JSON.parse(
+      writePlan(plan),
+    ) as Record<string, unknown>;
+    expect(
+      [trailer, singles, clutch, parking, things, gates, holding, hoses].every(
+        (sheet) => sheet !== undefined,
+      ),
+    ).toBe(true);
     const drop = (value: unknown): unknown =>
       Array.isArray(value)
         ? value.map(drop)
         : typeof value === 'object' && value !== null
           ? Object.fromEntries(
               Object.entries(value)
-                .filter(([key, item]) => !(key === 'open' && !Array.isArray(item)) && !['figures', 'family', 'fitting', 'adapters', 'standoffMm', 'joint', 'owned', 'provenOn', 'kneePerTurnMPa', 'combination', 'wearMm', 'residualMPa', 'origin', 'clipsMm', 'sleeves', 'shakes'].includes(key))
+                .filter(
+                  ([key, item]) =>
+                    !(key === 'open' && !Array.isArray(item)) &&
+                    ![
+                      'figures',
+                      'family',
+                      'fitting',
+                      'adapters',
+                      'standoffMm',
+                      'joint',
+                      'owned',
+                      'provenOn',
+                      'kneePerTurnMPa',
+                      'combination',
+                      'wearMm',
+                      'residualMPa',
+                      'origin',
+                      'clipsMm',
+                      'sleeves',
+                      'shakes',
+                    ].includes(key),
+                )
                 .map(([key, item]) => [key, drop(item)]),
             )
-          : value; // prettier-ignore
+          : value;
     return { ...(drop(raw) as Record<string, unknown>), version: 2 };
   }
 
@@ -183,10 +253,19 @@ describe('plans of earlier versions', () => {
       const read = readPlan(JSON.stringify(asVersion2(demo(name))));
       expect(read.version).toBe(6);
       expect(read.hoses).toEqual([]);
-      expect(read.parts.every((part) => Object.keys(part.figures).length === 0 && part.family === null)).toBe(true);
-      expect(read.lines.every(({ ends }) => ends.a.adapters.length === 0 && ends.b.joint.made === 'flared')).toBe(true);
-      expect(read.lines.map((line) => line.cornersMm)).toEqual(demo(name).lines.map((line) => line.cornersMm));
-      if (read.sizing) expect(read.sizing.open).toEqual(expect.arrayContaining(['wearMm.front', 'wearMm.rear']));
+      expect(
+        read.parts.every((part) => Object.keys(part.figures).length === 0 && part.family === null),
+      ).toBe(true);
+      expect(
+        read.lines.every(
+          ({ ends }) => ends.a.adapters.length === 0 && ends.b.joint.made === 'flared',
+        ),
+      ).toBe(true);
+      expect(read.lines.map((line) => line.cornersMm)).toEqual(
+        demo(name).lines.map((line) => line.cornersMm),
+      );
+      if (read.sizing)
+        expect(read.sizing.open).toEqual(expect.arrayContaining(['wearMm.front', 'wearMm.rear']));
       expect(readPlan(writePlan(read))).toEqual(read);
     },
   );
@@ -198,11 +277,26 @@ describe('plans of earlier versions', () => {
 });
 
 describe('every layout with every sheet', () => {
-  test.each(LAYOUTS.map((layout) => [layout.name, layout] as const))('%s holds its figures together', (_, layout) => {
-    const plan = { ...layout.draw(bare()), clutch: typicalClutch(), trailer: typicalTrailer(), parking: typicalParking('lever') };
-    const { works } = viewPlan(plan);
-    for (const value of [works.clutch!.bearingStrokeMm, works.clutch!.pedalForceN, works.trailer!.laden.z, works.trailer!.empty.takenMl])
-      expect(Number.isFinite(value) && value > 0).toBe(true);
-    expect(works.trailer!.empty.axles[0]!.adhesion).toBeGreaterThan(works.trailer!.laden.axles[0]!.adhesion);
-  }); // prettier-ignore
+  test.each(LAYOUTS.map((layout) => [layout.name, layout] as const))(
+    '%s holds its figures together',
+    (_, layout) => {
+      const plan = {
+        ...layout.draw(bare()),
+        clutch: typicalClutch(),
+        trailer: typicalTrailer(),
+        parking: typicalParking('lever'),
+      };
+      const { works } = viewPlan(plan);
+      for (const value of [
+        works.clutch!.bearingStrokeMm,
+        works.clutch!.pedalForceN,
+        works.trailer!.laden.z,
+        works.trailer!.empty.takenMl,
+      ])
+        expect(Number.isFinite(value) && value > 0).toBe(true);
+      expect(works.trailer!.empty.axles[0]!.adhesion).toBeGreaterThan(
+        works.trailer!.laden.axles[0]!.adhesion,
+      );
+    },
+  );
 });

@@ -1,6 +1,17 @@
 import {
-  clutch, GRAVITY_MS2, parking, single, sumMl, takenMl, trailer, type Brake, type ClutchSize, type ParkingSize, type SingleSize, type TrailerSize,
-} from '../../physics/hydraulics/index.ts'; // prettier-ignore
+  clutch,
+  GRAVITY_MS2,
+  parking,
+  single,
+  sumMl,
+  takenMl,
+  trailer,
+  type Brake,
+  type ClutchSize,
+  type ParkingSize,
+  type SingleSize,
+  type TrailerSize,
+} from '../../physics/hydraulics/index.ts';
 import type { ClutchSheet, Plan, SingleSheet, TrailerSheet } from '../model/index.ts';
 import type { LineView } from '../layout/line-view.ts';
 import { linesWith } from './sizing.ts';
@@ -11,7 +22,12 @@ type Feeding = Pick<Plan, 'circuits' | 'hoses'>;
 /** Bulk modulus of brake fluid where no sheet has one. Common practice. */
 export const BULK_GPA = 1.7;
 
-export const trailerView = (plan: Feeding, sheet: TrailerSheet, lines: readonly LineView[], share: number): TrailerSize => {
+export const trailerView = (
+  plan: Feeding,
+  sheet: TrailerSheet,
+  lines: readonly LineView[],
+  share: number,
+): TrailerSize => {
   const circuits = plan.circuits.filter((c) => c.work === 'brake').map((c) => c.id);
   return trailer({
     actuatorMPa: sheet.actuatorMPa,
@@ -27,7 +43,11 @@ export const trailerView = (plan: Feeding, sheet: TrailerSheet, lines: readonly 
   });
 };
 
-export const singleView = (plan: Feeding, sheet: SingleSheet, lines: readonly LineView[]): SingleSize =>
+export const singleView = (
+  plan: Feeding,
+  sheet: SingleSheet,
+  lines: readonly LineView[],
+): SingleSize =>
   single({
     ...sheet,
     loadN: sheet.loadKg * GRAVITY_MS2,
@@ -35,7 +55,11 @@ export const singleView = (plan: Feeding, sheet: SingleSheet, lines: readonly Li
     bulkGPa: BULK_GPA,
   });
 
-export function clutchView(plan: Feeding, sheet: ClutchSheet, lines: readonly LineView[]): ClutchSize {
+export function clutchView(
+  plan: Feeding,
+  sheet: ClutchSheet,
+  lines: readonly LineView[],
+): ClutchSize {
   const own = linesWith(
     plan,
     lines,
@@ -43,7 +67,10 @@ export function clutchView(plan: Feeding, sheet: ClutchSheet, lines: readonly Li
     sheet.hose,
   );
   // The free stroke is taken by the pedal before the master moves any fluid.
-  const pedal = { ...sheet.pedal, strokeMm: Math.max(0, sheet.pedal.strokeMm - sheet.deadMm * sheet.pedal.ratio) };
+  const pedal = {
+    ...sheet.pedal,
+    strokeMm: Math.max(0, sheet.pedal.strokeMm - sheet.deadMm * sheet.pedal.ratio),
+  };
   const input = { ...sheet, pedal, masterStrokeMm: sheet.strokeMm - sheet.deadMm };
   const { pressureMPa } = clutch({ ...input, takenMl: 0 });
   // A slave takes what moves it; lines and hose take theirs besides.
@@ -52,7 +79,10 @@ export function clutchView(plan: Feeding, sheet: ClutchSheet, lines: readonly Li
 }
 
 /** What the parking brake holds, laden, on the rear wheels; null where it is hydraulic or the vehicle's figures are not there. */
-export const parkingView = ({ sizing, parking: sheet }: Pick<Plan, 'sizing' | 'parking'>): ParkingSize | null =>
+export const parkingView = ({
+  sizing,
+  parking: sheet,
+}: Pick<Plan, 'sizing' | 'parking'>): ParkingSize | null =>
   sizing && sheet?.by === 'lever'
     ? parking(
         { ...sheet, massKg: sizing.laden.massKg, tyreRadiusMm: sizing.tyreRadiusMm.rear },

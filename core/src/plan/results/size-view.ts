@@ -60,14 +60,24 @@ const DEFAULT_KMH = 100;
 const bypassed = ({ valveSheet }: Sizing, input: SizeInput, { share }: CircuitShare): SizeInput =>
   valveSheet?.bypass && share.front === 1 ? { ...input, rearValve: null } : input;
 
-function reserveView({ boosterBy }: Sizing, input: SizeInput, { strokeMm }: Size, limits: Limits | null): Reserve | null {
+function reserveView(
+  { boosterBy }: Sizing,
+  input: SizeInput,
+  { strokeMm }: Size,
+  limits: Limits | null,
+): Reserve | null {
   const { booster } = input;
   return booster && boosterBy && 'chamberMl' in boosterBy
     ? reserveOf({ ...input, booster }, boosterBy.chamberMl, strokeMm, limits?.left ?? null)
     : null;
 }
 
-function loadView(sizing: Sizing, input: SizeInput, limits: Limits | null, circuits: readonly CircuitShare[]): LoadView {
+function loadView(
+  sizing: Sizing,
+  input: SizeInput,
+  limits: Limits | null,
+  circuits: readonly CircuitShare[],
+): LoadView {
   const z = usableZ(input);
   const sized = size(input, circuits);
   const fromKmh = limits?.fromKmh ?? DEFAULT_KMH;
@@ -96,7 +106,12 @@ function sizeOf(
 ): SizeView | null {
   if (!sizing) return null;
   const at = (share: number): LoadView =>
-    loadView(sizing, sizeInputOf(plan, sizing, lines, share), limitsFor(sizing.category, loadAt(sizing, 1).massKg), circuits);
+    loadView(
+      sizing,
+      sizeInputOf(plan, sizing, lines, share),
+      limitsFor(sizing.category, loadAt(sizing, 1).massKg),
+      circuits,
+    );
   try {
     const [empty, laden] = LOADS.map((_: LoadName, i) => at(i)) as [LoadView, LoadView];
     const cases = [empty.input.vehicle, laden.input.vehicle];
@@ -105,7 +120,8 @@ function sizeOf(
       empty,
       laden,
       kneeFor: (slope) => kneeFor(empty.input, cases, slope, empty.limits?.balance),
-      kneeAt: (slope, load) => kneeFor(empty.input, [{ empty, laden }[load].input.vehicle], slope, empty.limits?.balance),
+      kneeAt: (slope, load) =>
+        kneeFor(empty.input, [{ empty, laden }[load].input.vehicle], slope, empty.limits?.balance),
       barFor: () => shareFor(empty.input, cases, empty.limits?.balance),
     };
   } catch (error) {

@@ -1,4 +1,10 @@
-import type { Axle, AxleLines, Booster, RearValve, SizeInput } from '../../physics/hydraulics/index.ts';
+import type {
+  Axle,
+  AxleLines,
+  Booster,
+  RearValve,
+  SizeInput,
+} from '../../physics/hydraulics/index.ts';
 import type { HoseFigures, Load, Plan, Sizing } from '../model/index.ts';
 import { hoseOf } from '../layout/hose-figures.ts';
 import { linesOf } from '../layout/line-figures.ts';
@@ -11,14 +17,23 @@ const AXLES = ['front', 'rear'] as const;
 /** The load between empty (0) and laden (1). */
 export const loadAt = ({ empty, laden }: Pick<Sizing, 'empty' | 'laden'>, share: number): Load => {
   const between = (key: keyof Load): number => empty[key] + share * (laden[key] - empty[key]);
-  return { massKg: between('massKg'), frontFraction: between('frontFraction'), cgHeightMm: between('cgHeightMm') };
+  return {
+    massKg: between('massKg'),
+    frontFraction: between('frontFraction'),
+    cgHeightMm: between('cgHeightMm'),
+  };
 };
 
-const circuitsOf = ({ circuits }: Pick<Plan, 'circuits'>, axle: Axle): string[] => circuits.filter((c) => c.work === 'brake' && c.axle === axle).map((c) => c.id); // prettier-ignore
+const circuitsOf = ({ circuits }: Pick<Plan, 'circuits'>, axle: Axle): string[] =>
+  circuits.filter((c) => c.work === 'brake' && c.axle === axle).map((c) => c.id);
 
 /** Hose that the plan's own hoses make up for what a sheet sizes, by axle where it has axles: there the typed figure stands aside. */
-export function plannedHoses(plan: Plan, of: string): readonly ({ readonly name: string } & HoseFigures)[] {
-  const work = (kind: 'brake' | 'clutch'): string[] => plan.circuits.filter((c) => c.work === kind).map((c) => c.id);
+export function plannedHoses(
+  plan: Plan,
+  of: string,
+): readonly ({ readonly name: string } & HoseFigures)[] {
+  const work = (kind: 'brake' | 'clutch'): string[] =>
+    plan.circuits.filter((c) => c.work === kind).map((c) => c.id);
   const [sheet, index] = of.split('.');
   const circuits: Record<string, readonly (readonly [name: string, ids: readonly string[]])[]> = {
     sizing: AXLES.map((axle) => [axle, circuitsOf(plan, axle)] as const),
@@ -40,7 +55,10 @@ export const linesWith = (
 ): AxleLines => linesOf(lines, circuitIds, hoseOf(plan.hoses, circuitIds) ?? typed);
 
 /** The booster as `size` reckons it: one that is not moved by vacuum helps up to what its sheet gives. */
-export function boosterOf({ booster, boosterBy }: Pick<Sizing, 'booster' | 'boosterBy'>): Booster | null {
+export function boosterOf({
+  booster,
+  boosterBy,
+}: Pick<Sizing, 'booster' | 'boosterBy'>): Booster | null {
   if (!booster || !boosterBy || !('mostN' in boosterBy)) return booster;
   return { gain: booster.gain, vacuumKPa: boosterBy.mostN, diaphragmMm2: 1000 };
 }
@@ -61,11 +79,19 @@ export function sizeInputOf(
 ): SizeInput {
   const { wheelbaseMm, tyreRadiusMm, pedal, master, front, rear, bulkGPa, airMl, mu } = sizing;
   const [booster, rearValve] = [boosterOf(sizing), valveAt(sizing, share)];
-  const linesAt = (axle: Axle): AxleLines => linesWith(plan, lines, circuitsOf(plan, axle), sizing.hoses[axle]);
+  const linesAt = (axle: Axle): AxleLines =>
+    linesWith(plan, lines, circuitsOf(plan, axle), sizing.hoses[axle]);
   return {
     vehicle: { ...loadAt(sizing, share), wheelbaseMm, tyreRadiusMm },
-    pedal, booster, master, front, rear, rearValve, airMl, mu,
+    pedal,
+    booster,
+    master,
+    front,
+    rear,
+    rearValve,
+    airMl,
+    mu,
     lines: { front: linesAt('front'), rear: linesAt('rear') },
     fluid: { bulkGPa },
-  }; // prettier-ignore
+  };
 }

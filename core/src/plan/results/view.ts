@@ -30,7 +30,11 @@ export const viewPlan = derive(
       ...laid,
       network,
       bleeding: bleedViews(plan, lines, ports, network),
-      size: sizeView(plan, lines, brakeCircuits(network, plan.parts, ports, plan.sizing?.wheelbaseMm ?? 0)),
+      size: sizeView(
+        plan,
+        lines,
+        brakeCircuits(network, plan.parts, ports, plan.sizing?.wheelbaseMm ?? 0),
+      ),
       works: sheetResults(plan, lines),
       residuals: residualViews(plan.parts, ports, network),
     };

@@ -5,35 +5,40 @@ import { viewPlan } from '../../plan/results/index.ts';
 
 const empty = (): Plan => emptyPlan('p', 'P', '2026-01-01T00:00:00.000Z');
 
-describe.each(LAYOUTS.map((layout) => [layout.name, layout] as const))('the layout %s', (_, layout) => {
-  const plan = layout.draw(empty());
-  const view = viewPlan(plan);
+describe.each(LAYOUTS.map((layout) => [layout.name, layout] as const))(
+  'the layout %s',
+  (_, layout) => {
+    const plan = layout.draw(empty());
+    const view = viewPlan(plan);
 
-  test('is a sound plan that reads back, whose every place is a guess', () => {
-    expect(readPlan(writePlan(plan))).toEqual(plan);
-    expect([...view.ports.values()].every(({ fixed }) => fixed.guess)).toBe(true);
-  });
+    test('is a sound plan that reads back, whose every place is a guess', () => {
+      expect(readPlan(writePlan(plan))).toEqual(plan);
+      expect([...view.ports.values()].every(({ fixed }) => fixed.guess)).toBe(true);
+    });
 
-  test('every line can be bent and every bleeder has its turn', () => {
-    expect(view.lines.map((line) => [line.line.name, line.fault?.message])).toEqual(
-      view.lines.map((line) => [line.line.name, undefined]),
-    );
-    const bled = view.bleeding.flatMap((work) => work.result!.order.map((step) => step.id));
-    const bleeders = plan.parts.flatMap((part) => part.ports.filter((port) => port.role === 'bleeder').map((port) => port.id));
-    expect([...bled].sort()).toEqual([...bleeders].sort());
-  });
+    test('every line can be bent and every bleeder has its turn', () => {
+      expect(view.lines.map((line) => [line.line.name, line.fault?.message])).toEqual(
+        view.lines.map((line) => [line.line.name, undefined]),
+      );
+      const bled = view.bleeding.flatMap((work) => work.result!.order.map((step) => step.id));
+      const bleeders = plan.parts.flatMap((part) =>
+        part.ports.filter((port) => port.role === 'bleeder').map((port) => port.id),
+      );
+      expect([...bled].sort()).toEqual([...bleeders].sort());
+    });
 
-  test('no port is open, no circuit joined to another; what is against it is that nothing is measured', () => {
-    const snags = inspect(plan);
-    expect(snags.filter((s) => s.level === 'stop')).toEqual([]);
-    expect(snags.filter((s) => s.rule === 'guess-unmeasured').length).toBe(
-      new Set(plan.lines.flatMap((l) => [l.ends.a.portId, l.ends.b.portId])).size,
-    );
-  });
+    test('no port is open, no circuit joined to another; what is against it is that nothing is measured', () => {
+      const snags = inspect(plan);
+      expect(snags.filter((s) => s.level === 'stop')).toEqual([]);
+      expect(snags.filter((s) => s.rule === 'guess-unmeasured').length).toBe(
+        new Set(plan.lines.flatMap((l) => [l.ends.a.portId, l.ends.b.portId])).size,
+      );
+    });
 
-  test('can be drawn a second time beside the first', () => {
-    const twice = layout.draw(plan);
-    expect(readPlan(writePlan(twice)).lines).toHaveLength(2 * plan.lines.length);
-    expect(new Set(twice.lines.map((l) => l.name)).size).toBe(twice.lines.length);
-  });
-});
+    test('can be drawn a second time beside the first', () => {
+      const twice = layout.draw(plan);
+      expect(readPlan(writePlan(twice)).lines).toHaveLength(2 * plan.lines.length);
+      expect(new Set(twice.lines.map((l) => l.name)).size).toBe(twice.lines.length);
+    });
+  },
+);

@@ -42,23 +42,86 @@ const layout = (id: string, name: string, draw: (s: Sketch) => void): Layout => 
 export const LAYOUTS: readonly Layout[] = [
   layout('front-rear', 'Front and rear split, tandem master', (s) => {
     const master = s.part('master', 'Tandem master', MASTER, {}, ['front outlet', 'rear outlet']);
-    s.pair(master, 'front outlet', 'Front tee', FRONT_TEE, AFT, 'caliper', 'Front', frontCircuit(s), 'F');
-    s.pair(master, 'rear outlet', 'Rear tee', REAR_TEE, FORE, 'wheel-cylinder', 'Rear', rearCircuit(s), 'R');
+    s.pair(
+      master,
+      'front outlet',
+      'Front tee',
+      FRONT_TEE,
+      AFT,
+      'caliper',
+      'Front',
+      frontCircuit(s),
+      'F',
+    );
+    s.pair(
+      master,
+      'rear outlet',
+      'Rear tee',
+      REAR_TEE,
+      FORE,
+      'wheel-cylinder',
+      'Rear',
+      rearCircuit(s),
+      'R',
+    );
   }),
   layout('diagonal', 'Diagonal split, tandem master', (s) => {
     const master = s.part('master', 'Tandem master', MASTER, {}, ['first outlet', 'second outlet']);
-    for (const [i, [name, outlet, front, rear]] of ([['First diagonal', 'first outlet', 'left', 'right'], ['Second diagonal', 'second outlet', 'right', 'left']] as const).entries()) {
+    for (const [i, [name, outlet, front, rear]] of (
+      [
+        ['First diagonal', 'first outlet', 'left', 'right'],
+        ['Second diagonal', 'second outlet', 'right', 'left'],
+      ] as const
+    ).entries()) {
       const circuit = s.circuit(name, 'brake', null, i ? 'copper' : 'fluid');
       const y = (side: string, mm: number): number => (side === 'left' ? -mm : mm);
-      const tee = s.part('tee', `Tee ${i + 1}`, [700, -300 + 120 * i, 470 + 60 * i], { inlet: FORE, left: FORE, right: AFT });
+      const tee = s.part('tee', `Tee ${i + 1}`, [700, -300 + 120 * i, 470 + 60 * i], {
+        inlet: FORE,
+        left: FORE,
+        right: AFT,
+      });
       s.line(master, outlet, tee, 'inlet', circuit, i ? 'S' : 'F');
-      s.line(tee, 'left', s.corner('caliper', `Front ${front}`, [80, y(front, 420), 520]), 'hose end at bracket', circuit, i ? 'S' : 'F');
-      s.line(tee, 'right', s.corner('caliper', `Rear ${rear}`, [2400, y(rear, 430), 540]), 'hose end at bracket', circuit, i ? 'S' : 'F');
+      s.line(
+        tee,
+        'left',
+        s.corner('caliper', `Front ${front}`, [80, y(front, 420), 520]),
+        'hose end at bracket',
+        circuit,
+        i ? 'S' : 'F',
+      );
+      s.line(
+        tee,
+        'right',
+        s.corner('caliper', `Rear ${rear}`, [2400, y(rear, 430), 540]),
+        'hose end at bracket',
+        circuit,
+        i ? 'S' : 'F',
+      );
     }
   }),
   layout('twin', 'Two masters with a balance bar', (s) => {
-    s.pair(s.part('master', 'Front master', MASTER), 'outlet', 'Front tee', FRONT_TEE, AFT, 'caliper', 'Front', frontCircuit(s), 'F');
-    s.pair(s.part('master', 'Rear master', [500, -340, 520]), 'outlet', 'Rear tee', REAR_TEE, FORE, 'caliper', 'Rear', rearCircuit(s), 'R');
+    s.pair(
+      s.part('master', 'Front master', MASTER),
+      'outlet',
+      'Front tee',
+      FRONT_TEE,
+      AFT,
+      'caliper',
+      'Front',
+      frontCircuit(s),
+      'F',
+    );
+    s.pair(
+      s.part('master', 'Rear master', [500, -340, 520]),
+      'outlet',
+      'Rear tee',
+      REAR_TEE,
+      FORE,
+      'caliper',
+      'Rear',
+      rearCircuit(s),
+      'R',
+    );
   }),
   layout('trailer', 'Trailer: one circuit on an actuator', (s) => {
     const circuit = s.circuit('Trailer brakes', 'brake', null, 'fluid');
@@ -67,23 +130,57 @@ export const LAYOUTS: readonly Layout[] = [
   }),
   layout('clutch', 'Clutch only', clutchIn),
   layout('motorcycle', 'Motorcycle, front and rear', (s) => {
-    s.line(s.part('master', 'Hand master', [150, 350, 1000], { outlet: FORE }), 'outlet', s.part('caliper', 'Front caliper', [0, 90, 420], { 'hose end at bracket': AFT }), 'hose end at bracket', frontCircuit(s), 'F');
-    s.line(s.part('master', 'Foot master', [900, 180, 420], { outlet: AFT }), 'outlet', s.part('caliper', 'Rear caliper', [1400, 120, 380], { 'hose end at bracket': FORE }), 'hose end at bracket', rearCircuit(s), 'R');
+    s.line(
+      s.part('master', 'Hand master', [150, 350, 1000], { outlet: FORE }),
+      'outlet',
+      s.part('caliper', 'Front caliper', [0, 90, 420], { 'hose end at bracket': AFT }),
+      'hose end at bracket',
+      frontCircuit(s),
+      'F',
+    );
+    s.line(
+      s.part('master', 'Foot master', [900, 180, 420], { outlet: AFT }),
+      'outlet',
+      s.part('caliper', 'Rear caliper', [1400, 120, 380], { 'hose end at bracket': FORE }),
+      'hose end at bracket',
+      rearCircuit(s),
+      'R',
+    );
   }),
   layout('handbrake', 'Front and rear split with an inline hydraulic handbrake', (s) => {
     const master = s.part('master', 'Tandem master', MASTER, {}, ['front outlet', 'rear outlet']);
-    s.pair(master, 'front outlet', 'Front tee', FRONT_TEE, AFT, 'caliper', 'Front', frontCircuit(s), 'F');
+    s.pair(
+      master,
+      'front outlet',
+      'Front tee',
+      FRONT_TEE,
+      AFT,
+      'caliper',
+      'Front',
+      frontCircuit(s),
+      'F',
+    );
     const handbrake = s.part('handbrake-cylinder', 'Hydraulic handbrake', [1300, -60, 600]);
     s.line(master, 'rear outlet', handbrake, 'inlet', rearCircuit(s), 'R');
     s.pair(handbrake, 'outlet', 'Rear tee', REAR_TEE, FORE, 'caliper', 'Rear', rearCircuit(s), 'R');
   }),
   layout('aircraft', 'Light aircraft: two toe masters and a parking valve each', (s) => {
-    for (const [side, y, ink] of [['Left', -200, 'fluid'], ['Right', 200, 'copper']] as const) {
+    for (const [side, y, ink] of [
+      ['Left', -200, 'fluid'],
+      ['Right', 200, 'copper'],
+    ] as const) {
       const circuit = s.circuit(`${side} wheel`, 'brake', null, ink);
       const master = s.part('master', `${side} toe master`, [300, y, 500], { outlet: AFT });
       const valve = s.part('parking-valve', `${side} parking valve`, [800, y, 450]);
       s.line(master, 'outlet', valve, 'inlet', circuit, side.slice(0, 1));
-      s.line(valve, 'outlet', s.part('caliper', `${side} caliper`, [1600, 4 * y, 350], { 'hose end at bracket': FORE }), 'hose end at bracket', circuit, side.slice(0, 1));
+      s.line(
+        valve,
+        'outlet',
+        s.part('caliper', `${side} caliper`, [1600, 4 * y, 350], { 'hose end at bracket': FORE }),
+        'hose end at bracket',
+        circuit,
+        side.slice(0, 1),
+      );
     }
   }),
-]; // prettier-ignore
+];

@@ -1,6 +1,15 @@
 import type { Vec3 } from '../../lib/vec/index.ts';
 import { newLine } from '../../plan/edits/new-line.ts';
-import { freshId, newPart, type Circuit, type Line, type Part, type PartKind, type Plan, type Port } from '../../plan/index.ts';
+import {
+  freshId,
+  newPart,
+  type Circuit,
+  type Line,
+  type Part,
+  type PartKind,
+  type Plan,
+  type Port,
+} from '../../plan/index.ts';
 
 /** Where things mostly stand, to begin with: guesses, known to 150 mm. */
 const SIGMA: Vec3 = [150, 150, 150];
@@ -10,7 +19,9 @@ export class Sketch {
   constructor(public plan: Plan) {}
 
   circuit(name: string, work: Circuit['work'], axle: Circuit['axle'], ink: Circuit['ink']): string {
-    const same = this.plan.circuits.find((circuit) => circuit.work === work && circuit.axle === axle && circuit.name === name);
+    const same = this.plan.circuits.find(
+      (circuit) => circuit.work === work && circuit.axle === axle && circuit.name === name,
+    );
     if (same) return same.id;
     const circuit: Circuit = { id: freshId(this.plan, 'circuit'), name, work, axle, ink };
     this.plan = { ...this.plan, circuits: [...this.plan.circuits, circuit] };
@@ -45,7 +56,14 @@ export class Sketch {
     return part;
   }
 
-  line(from: Part, fromPort: string, to: Part, toPort: string, circuitId: string, letter: string): Line {
+  line(
+    from: Part,
+    fromPort: string,
+    to: Part,
+    toPort: string,
+    circuitId: string,
+    letter: string,
+  ): Line {
     const port = (part: Part, name: string): Port => part.ports.find((p) => p.name === name)!;
     const line = newLine(
       this.plan,

@@ -10,22 +10,25 @@ import { demo } from '../../testing/demo-plans.ts';
 const gannet = (): Plan => demo('gannet');
 
 describe('ways for the lines of the demo', () => {
-  test.each(['line-r1', 'line-r2', 'line-c1'])('%s: each can be bent, clipped and written, and its snags are those the rules then find', (id) => {
-    const plan = gannet();
-    const ways = waysFor(plan, id, 40);
-    expect(ways.length).toBeGreaterThan(0);
-    for (const way of ways) {
-      const taken = way.calls.reduce(applyEdit, plan);
-      const line = viewPlan(taken).lines.find((v) => v.line.id === id)!;
-      expect(line.card).not.toBeNull();
-      expect(line.card!.bends).toHaveLength(way.bends);
-      const found = inspect(taken).filter((s) => s.place.id === id && s.station === 'route');
-      expect(way.snags).toEqual(found);
-      expect(readPlan(writePlan(taken))).toEqual(taken);
-    }
-    const weights = ways.map((way) => way.snags.filter((s) => s.level === 'stop').length);
-    expect(weights).toEqual([...weights].sort((a, b) => a - b));
-  }); // prettier-ignore
+  test.each(['line-r1', 'line-r2', 'line-c1'])(
+    '%s: each can be bent, clipped and written, and its snags are those the rules then find',
+    (id) => {
+      const plan = gannet();
+      const ways = waysFor(plan, id, 40);
+      expect(ways.length).toBeGreaterThan(0);
+      for (const way of ways) {
+        const taken = way.calls.reduce(applyEdit, plan);
+        const line = viewPlan(taken).lines.find((v) => v.line.id === id)!;
+        expect(line.card).not.toBeNull();
+        expect(line.card!.bends).toHaveLength(way.bends);
+        const found = inspect(taken).filter((s) => s.place.id === id && s.station === 'route');
+        expect(way.snags).toEqual(found);
+        expect(readPlan(writePlan(taken))).toEqual(taken);
+      }
+      const weights = ways.map((way) => way.snags.filter((s) => s.level === 'stop').length);
+      expect(weights).toEqual([...weights].sort((a, b) => a - b));
+    },
+  );
 
   test('the first for R1 is clear of the tray that it now runs through, and of every stop', () => {
     const [best] = waysFor(gannet(), 'line-r1', 40);
@@ -38,7 +41,9 @@ describe('ways for the lines of the demo', () => {
     const corners = waysFor(plan, 'line-r1', 40)[0]!.cornersMm;
     // A plate of 160 mm by 160 mm, square to the longest straight of the best way and through its middle.
     const straights = corners.slice(1).map((to, i) => ({ from: corners[i]!, to }));
-    const { from, to } = straights.reduce((a, b) => (distance(b.from, b.to) > distance(a.from, a.to) ? b : a));
+    const { from, to } = straights.reduce((a, b) =>
+      distance(b.from, b.to) > distance(a.from, a.to) ? b : a,
+    );
     const axis = from.findIndex((v, i) => Math.abs(v - to[i]!) > 1);
     const corner = (a: number, b: number): number[] => {
       const at = from.map((v, i) => (v + to[i]!) / 2);
@@ -50,12 +55,23 @@ describe('ways for the lines of the demo', () => {
     const positions = Float32Array.from([p, q, r, p, r, s].flat());
     addMesh('plate-across', meshIndex({ positions, tree: treeOf(positions) }));
     const plate = {
-      ...{ id: 'plate', name: 'Plate', kind: 'mesh', nature: 'solid', keepMm: 5, holds: false, surfaceC: null, travel: null },
+      ...{
+        id: 'plate',
+        name: 'Plate',
+        kind: 'mesh',
+        nature: 'solid',
+        keepMm: 5,
+        holds: false,
+        surfaceC: null,
+        travel: null,
+      },
       shape: { kind: 'mesh', digest: 'plate-across', scale: 1, atMm: [0, 0, 0] },
     } as Thing;
     const blocked = { ...plan, things: [...plan.things, plate] };
     const inWay = (cornersMm: readonly Vec3[]): boolean =>
-      cornersMm.slice(1).some((end, i) => gapTo(obstacleOf(plate), cornersMm[i]!, end, 5 + 4.76 / 2) !== null);
+      cornersMm
+        .slice(1)
+        .some((end, i) => gapTo(obstacleOf(plate), cornersMm[i]!, end, 5 + 4.76 / 2) !== null);
     expect(inWay(corners)).toBe(true);
     const ways = waysFor(blocked, 'line-r1', 40);
     expect(ways.length).toBeGreaterThan(0);

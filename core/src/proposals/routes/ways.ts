@@ -1,8 +1,16 @@
 import { InputError } from '../../lib/faults/index.ts';
-import { applyEdit, drawnBackMm, lineSpace, toolingOf, type EditCall, type LineView, type Plan } from '../../plan/index.ts';
+import {
+  applyEdit,
+  drawnBackMm,
+  lineSpace,
+  toolingOf,
+  type EditCall,
+  type LineView,
+  type Plan,
+} from '../../plan/index.ts';
 import { placeClips } from '../../plan/layout/place-clips.ts';
 import { viewPlan, type PlanView } from '../../plan/results/index.ts';
-import { obstaclesOf } from '../../shape/obstacles/index.ts'; // prettier-ignore
+import { obstaclesOf } from '../../shape/obstacles/index.ts';
 import { findWays, type Hooks, type WayEnd } from '../../shape/pathfinding/index.ts';
 import { tubeBoreMm } from '../../trade/stock/index.ts';
 import { formatLengthUnit } from '../../lib/units/index.ts';
@@ -40,7 +48,8 @@ function endOf(view: PlanView, line: LineView, end: 'a' | 'b'): WayEnd {
     atMm: at,
     direction: port.port.direction,
     leadMm: Math.ceil(
-      Math.max(nutLengthMm + Math.max(clampMm, line.bender.shoeMm), drawnBackMm(nutLengthMm)) + FORMED * line.bender.dieRadiusMm,
+      Math.max(nutLengthMm + Math.max(clampMm, line.bender.shoeMm), drawnBackMm(nutLengthMm)) +
+        FORMED * line.bender.dieRadiusMm,
     ),
   };
 }
@@ -49,7 +58,8 @@ function endOf(view: PlanView, line: LineView, end: 'a' | 'b'): WayEnd {
 function heldBy(plan: Plan, line: LineView): string {
   const count = new Map<string, number>();
   const { clips } = lineSpace(plan, line)!;
-  for (const clip of clips) if (clip.to) count.set(clip.to.name, (count.get(clip.to.name) ?? 0) + 1);
+  for (const clip of clips)
+    if (clip.to) count.set(clip.to.name, (count.get(clip.to.name) ?? 0) + 1);
   const [most] = [...count].sort((a, b) => b[1] - a[1]);
   return most ? `${clips.length} clips, most of them on ${most[0]}` : 'nothing near to clip it to';
 }
@@ -66,13 +76,19 @@ export function waysFor(plan: Plan, lineId: string, pitchMm = 40, hooks: Hooks =
   const on = mountedOnBoth(view, line);
   const ways = findWays(
     {
-      a: endOf(view, line, 'a'), b: endOf(view, line, 'b'), odMm: line.tube.odMm, pitchMm, obstacles: obstaclesOf(plan),
+      a: endOf(view, line, 'a'),
+      b: endOf(view, line, 'b'),
+      odMm: line.tube.odMm,
+      pitchMm,
+      obstacles: obstaclesOf(plan),
       straightMm: 2 * FORMED * line.bender.dieRadiusMm + line.bender.leastFeedMm,
-      reachMm: plan.holding.reachMm, wide: tubeBoreMm(line.tube) > WIDE_MM, mountedOn: new Set([...on[0], ...on[1]]),
+      reachMm: plan.holding.reachMm,
+      wide: tubeBoreMm(line.tube) > WIDE_MM,
+      mountedOn: new Set([...on[0], ...on[1]]),
     },
     3,
     hooks,
-  ); // prettier-ignore
+  );
   const before = new Set(inspect(plan).map(({ key }) => key));
   const found = ways.map(({ cornersMm, lengthMm, bends }): FoundWay => {
     const corners: EditCall = { edit: 'setCorners', with: { id: lineId, cornersMm } };
@@ -83,7 +99,10 @@ export function waysFor(plan: Plan, lineId: string, pitchMm = 40, hooks: Hooks =
       ?.near.filter(({ thing }) => !thing.holds)
       .sort((a, b) => a.distanceMm - a.wantedMm - b.distanceMm + b.wantedMm)[0];
     const snags = inspect(taken).filter(
-      (s) => s.station === 'route' && s.place.kind === 'line' && (s.place.id === lineId || !before.has(s.key)),
+      (s) =>
+        s.station === 'route' &&
+        s.place.kind === 'line' &&
+        (s.place.id === lineId || !before.has(s.key)),
     );
     const why = `${formatLengthUnit(lengthMm, plan.units)}, ${bends} bends; ${own.card ? heldBy(taken, own) : 'no room for its bends'}.`;
     return {
@@ -96,7 +115,8 @@ export function waysFor(plan: Plan, lineId: string, pitchMm = 40, hooks: Hooks =
       calls,
     };
   });
-  const weight = ({ snags, lengthMm }: FoundWay): number => snags.reduce((sum, s) => sum + RANK[s.level], 0) * 1e5 + lengthMm;
+  const weight = ({ snags, lengthMm }: FoundWay): number =>
+    snags.reduce((sum, s) => sum + RANK[s.level], 0) * 1e5 + lengthMm;
   return found.sort((a, b) => weight(a) - weight(b));
 }
 

@@ -2,7 +2,15 @@ import { fluidById, FLUIDS, tubeById, TUBES, REFUSED_TUBE } from '../../trade/st
 import { InputError } from '../../lib/faults/index.ts';
 import { tyreOf } from './tyre.ts';
 
-export const VEHICLES = ['van', 'pickup', 'unibody', 'space-frame', 'trailer', 'motorcycle', 'aircraft'] as const;
+export const VEHICLES = [
+  'van',
+  'pickup',
+  'unibody',
+  'space-frame',
+  'trailer',
+  'motorcycle',
+  'aircraft',
+] as const;
 export type Vehicle = (typeof VEHICLES)[number];
 
 /** What a user says of his vehicle: each has a default, and none has to be answered. */
@@ -42,51 +50,273 @@ export interface Answers {
 }
 export type Ask = keyof Answers;
 type ChoiceAsk = {
-  [K in Ask]: string extends Answers[K] ? (K extends 'tube' | 'fluid' ? K : never) : Answers[K] extends string ? K : never;
+  [K in Ask]: string extends Answers[K]
+    ? K extends 'tube' | 'fluid'
+      ? K
+      : never
+    : Answers[K] extends string
+      ? K
+      : never;
 }[Ask];
-export type NumberAsk = { [K in Ask]: Answers[K] extends number ? K : never }[Ask]; // prettier-ignore
+export type NumberAsk = { [K in Ask]: Answers[K] extends number ? K : never }[Ask];
 
 const ORDINARY: Answers = {
-  job: 'new', use: 'road', emptyKg: 1400, ladenKg: 1900, towKg: 0, topKmh: 130, vehicle: 'van', axles: '2', wheelbaseMm: 2650, frontTrackMm: 1480, rearTrackMm: 1500,
-  tyre: '205/65 R16', railsOverMm: 860, railHeightMm: 100, railUnderMm: 430, section: 'box', kickUp: 'rear', front: 'sliding', rear: 'drum', frontAxle: 'independent', rearAxle: 'solid',
-  master: 'tandem', masterAt: 'bulkhead-left', booster: 'vacuum', split: 'axles', clutch: 'hydraulic', parking: 'cable', exhaust: 'right', engine: 'lengthwise',
-  tube: '3-16-copper-nickel', fluid: 'dot-4',
-}; // prettier-ignore
+  job: 'new',
+  use: 'road',
+  emptyKg: 1400,
+  ladenKg: 1900,
+  towKg: 0,
+  topKmh: 130,
+  vehicle: 'van',
+  axles: '2',
+  wheelbaseMm: 2650,
+  frontTrackMm: 1480,
+  rearTrackMm: 1500,
+  tyre: '205/65 R16',
+  railsOverMm: 860,
+  railHeightMm: 100,
+  railUnderMm: 430,
+  section: 'box',
+  kickUp: 'rear',
+  front: 'sliding',
+  rear: 'drum',
+  frontAxle: 'independent',
+  rearAxle: 'solid',
+  master: 'tandem',
+  masterAt: 'bulkhead-left',
+  booster: 'vacuum',
+  split: 'axles',
+  clutch: 'hydraulic',
+  parking: 'cable',
+  exhaust: 'right',
+  engine: 'lengthwise',
+  tube: '3-16-copper-nickel',
+  fluid: 'dot-4',
+};
 /** What is otherwise than on an ordinary van. Invented ordinary figures, every one of them a guess. */
 const BY_VEHICLE: Record<Vehicle, Partial<Answers>> = {
   van: {},
-  pickup: { wheelbaseMm: 3100, emptyKg: 1700, ladenKg: 2500, railHeightMm: 130, railUnderMm: 460, tyre: '235/75 R15', section: 'channel' },
-  unibody: { wheelbaseMm: 2550, emptyKg: 1150, ladenKg: 1600, tyre: '195/60 R15', railsOverMm: 900, railHeightMm: 80, railUnderMm: 300, kickUp: 'both', split: 'diagonal', rearAxle: 'independent', engine: 'across', clutch: 'none' },
-  'space-frame': { use: 'track', wheelbaseMm: 2400, frontTrackMm: 1420, rearTrackMm: 1440, emptyKg: 620, ladenKg: 780, topKmh: 220, tyre: '205/50 R15', railsOverMm: 600, railHeightMm: 40, railUnderMm: 140, section: 'round', kickUp: 'none', front: 'fixed', rear: 'fixed', rearAxle: 'independent', master: 'twin', booster: 'none', engine: 'rear', clutch: 'hydraulic', parking: 'none', exhaust: 'right' },
-  trailer: { use: 'towing', wheelbaseMm: 2600, frontTrackMm: 1800, rearTrackMm: 1800, emptyKg: 700, ladenKg: 2400, topKmh: 90, tyre: '195 R14', railsOverMm: 900, railHeightMm: 100, railUnderMm: 400, section: 'channel', kickUp: 'none', front: 'fixed', rear: 'fixed', frontAxle: 'solid', clutch: 'none', parking: 'none', exhaust: 'none', engine: 'none' },
-  motorcycle: { wheelbaseMm: 1450, emptyKg: 190, ladenKg: 370, topKmh: 170, tyre: '120/70 R17', railsOverMm: 260, railHeightMm: 32, railUnderMm: 330, section: 'round', kickUp: 'none', front: 'fixed', rear: 'sliding', rearAxle: 'independent', master: 'twin', clutch: 'none', parking: 'none', exhaust: 'left', engine: 'across' },
-  aircraft: { use: 'road', wheelbaseMm: 1700, frontTrackMm: 1900, rearTrackMm: 1900, emptyKg: 420, ladenKg: 640, topKmh: 90, tyre: '6.00-6', railsOverMm: 700, railHeightMm: 30, railUnderMm: 560, section: 'round', kickUp: 'none', front: 'fixed', rear: 'fixed', rearAxle: 'independent', master: 'twin', masterAt: 'floor-left', clutch: 'none', parking: 'none', exhaust: 'none', engine: 'lengthwise' },
-}; // prettier-ignore
-export const defaultsFor = (vehicle: Vehicle): Answers => ({ ...ORDINARY, ...BY_VEHICLE[vehicle], vehicle });
+  pickup: {
+    wheelbaseMm: 3100,
+    emptyKg: 1700,
+    ladenKg: 2500,
+    railHeightMm: 130,
+    railUnderMm: 460,
+    tyre: '235/75 R15',
+    section: 'channel',
+  },
+  unibody: {
+    wheelbaseMm: 2550,
+    emptyKg: 1150,
+    ladenKg: 1600,
+    tyre: '195/60 R15',
+    railsOverMm: 900,
+    railHeightMm: 80,
+    railUnderMm: 300,
+    kickUp: 'both',
+    split: 'diagonal',
+    rearAxle: 'independent',
+    engine: 'across',
+    clutch: 'none',
+  },
+  'space-frame': {
+    use: 'track',
+    wheelbaseMm: 2400,
+    frontTrackMm: 1420,
+    rearTrackMm: 1440,
+    emptyKg: 620,
+    ladenKg: 780,
+    topKmh: 220,
+    tyre: '205/50 R15',
+    railsOverMm: 600,
+    railHeightMm: 40,
+    railUnderMm: 140,
+    section: 'round',
+    kickUp: 'none',
+    front: 'fixed',
+    rear: 'fixed',
+    rearAxle: 'independent',
+    master: 'twin',
+    booster: 'none',
+    engine: 'rear',
+    clutch: 'hydraulic',
+    parking: 'none',
+    exhaust: 'right',
+  },
+  trailer: {
+    use: 'towing',
+    wheelbaseMm: 2600,
+    frontTrackMm: 1800,
+    rearTrackMm: 1800,
+    emptyKg: 700,
+    ladenKg: 2400,
+    topKmh: 90,
+    tyre: '195 R14',
+    railsOverMm: 900,
+    railHeightMm: 100,
+    railUnderMm: 400,
+    section: 'channel',
+    kickUp: 'none',
+    front: 'fixed',
+    rear: 'fixed',
+    frontAxle: 'solid',
+    clutch: 'none',
+    parking: 'none',
+    exhaust: 'none',
+    engine: 'none',
+  },
+  motorcycle: {
+    wheelbaseMm: 1450,
+    emptyKg: 190,
+    ladenKg: 370,
+    topKmh: 170,
+    tyre: '120/70 R17',
+    railsOverMm: 260,
+    railHeightMm: 32,
+    railUnderMm: 330,
+    section: 'round',
+    kickUp: 'none',
+    front: 'fixed',
+    rear: 'sliding',
+    rearAxle: 'independent',
+    master: 'twin',
+    clutch: 'none',
+    parking: 'none',
+    exhaust: 'left',
+    engine: 'across',
+  },
+  aircraft: {
+    use: 'road',
+    wheelbaseMm: 1700,
+    frontTrackMm: 1900,
+    rearTrackMm: 1900,
+    emptyKg: 420,
+    ladenKg: 640,
+    topKmh: 90,
+    tyre: '6.00-6',
+    railsOverMm: 700,
+    railHeightMm: 30,
+    railUnderMm: 560,
+    section: 'round',
+    kickUp: 'none',
+    front: 'fixed',
+    rear: 'fixed',
+    rearAxle: 'independent',
+    master: 'twin',
+    masterAt: 'floor-left',
+    clutch: 'none',
+    parking: 'none',
+    exhaust: 'none',
+    engine: 'lengthwise',
+  },
+};
+export const defaultsFor = (vehicle: Vehicle): Answers => ({
+  ...ORDINARY,
+  ...BY_VEHICLE[vehicle],
+  vehicle,
+});
 
 /** The words of each choice, as they stand in its sentence. */
 export const CHOICES: { readonly [K in ChoiceAsk]: readonly (readonly [Answers[K], string])[] } = {
-  job: [['new', 'All brakes are new'], ['front', 'The front brakes are changed'], ['rear', 'The rear brakes are changed'], ['master', 'The master is changed'], ['booster', 'A booster is put in'], ['line', 'The long line to the rear is renewed'], ['clutch', 'A hydraulic clutch is put in']],
-  use: [['road', 'on the road'], ['hills', 'on the road with long hills'], ['towing', 'on the road, towing'], ['track', 'on a track alone']],
-  vehicle: [['van', 'car or van on two rails'], ['pickup', 'pick-up on two rails'], ['unibody', 'car whose body is its frame'], ['space-frame', 'space frame of tubes'], ['trailer', 'trailer'], ['motorcycle', 'motorcycle'], ['aircraft', 'light aircraft']],
-  axles: [['1', 'one axle'], ['2', 'two axles'], ['3', 'three axles']],
-  section: [['box', 'box'], ['channel', 'channel'], ['round', 'round tube']],
-  kickUp: [['none', 'straight'], ['rear', 'kicked up over the rear axle'], ['both', 'kicked up over both axles']],
-  front: [['sliding', 'discs with sliding calipers'], ['fixed', 'discs with fixed calipers'], ['drum', 'drums']],
-  rear: [['sliding', 'discs with sliding calipers'], ['fixed', 'discs with fixed calipers'], ['drum', 'drums']],
-  frontAxle: [['independent', 'independent'], ['solid', 'solid']],
-  rearAxle: [['independent', 'independent'], ['solid', 'solid']],
-  master: [['tandem', 'One tandem master stands'], ['twin', 'Two masters on a balance bar stand']],
-  masterAt: [['bulkhead-left', 'on the bulkhead, left'], ['bulkhead-right', 'on the bulkhead, right'], ['floor-left', 'under the floor, left'], ['floor-right', 'under the floor, right']],
-  booster: [['none', 'no booster'], ['vacuum', 'with a vacuum booster']],
-  split: [['axles', 'front and rear'], ['diagonal', 'diagonally']],
-  clutch: [['hydraulic', 'hydraulic'], ['none', 'not hydraulic']],
-  parking: [['cable', 'by cable'], ['none', 'not set out yet']],
-  exhaust: [['right', 'down the right side'], ['left', 'down the left side'], ['none', 'nowhere near']],
-  engine: [['lengthwise', 'in front, lengthwise'], ['across', 'in front, across'], ['rear', 'ahead of the rear axle'], ['none', 'not there']],
-  tube: TUBES.filter(({ odMm, material }) => odMm < 5 && !REFUSED_TUBE.includes(material)).map(({ id, name, material }) => [id, `${name} ${material}`]),
+  job: [
+    ['new', 'All brakes are new'],
+    ['front', 'The front brakes are changed'],
+    ['rear', 'The rear brakes are changed'],
+    ['master', 'The master is changed'],
+    ['booster', 'A booster is put in'],
+    ['line', 'The long line to the rear is renewed'],
+    ['clutch', 'A hydraulic clutch is put in'],
+  ],
+  use: [
+    ['road', 'on the road'],
+    ['hills', 'on the road with long hills'],
+    ['towing', 'on the road, towing'],
+    ['track', 'on a track alone'],
+  ],
+  vehicle: [
+    ['van', 'car or van on two rails'],
+    ['pickup', 'pick-up on two rails'],
+    ['unibody', 'car whose body is its frame'],
+    ['space-frame', 'space frame of tubes'],
+    ['trailer', 'trailer'],
+    ['motorcycle', 'motorcycle'],
+    ['aircraft', 'light aircraft'],
+  ],
+  axles: [
+    ['1', 'one axle'],
+    ['2', 'two axles'],
+    ['3', 'three axles'],
+  ],
+  section: [
+    ['box', 'box'],
+    ['channel', 'channel'],
+    ['round', 'round tube'],
+  ],
+  kickUp: [
+    ['none', 'straight'],
+    ['rear', 'kicked up over the rear axle'],
+    ['both', 'kicked up over both axles'],
+  ],
+  front: [
+    ['sliding', 'discs with sliding calipers'],
+    ['fixed', 'discs with fixed calipers'],
+    ['drum', 'drums'],
+  ],
+  rear: [
+    ['sliding', 'discs with sliding calipers'],
+    ['fixed', 'discs with fixed calipers'],
+    ['drum', 'drums'],
+  ],
+  frontAxle: [
+    ['independent', 'independent'],
+    ['solid', 'solid'],
+  ],
+  rearAxle: [
+    ['independent', 'independent'],
+    ['solid', 'solid'],
+  ],
+  master: [
+    ['tandem', 'One tandem master stands'],
+    ['twin', 'Two masters on a balance bar stand'],
+  ],
+  masterAt: [
+    ['bulkhead-left', 'on the bulkhead, left'],
+    ['bulkhead-right', 'on the bulkhead, right'],
+    ['floor-left', 'under the floor, left'],
+    ['floor-right', 'under the floor, right'],
+  ],
+  booster: [
+    ['none', 'no booster'],
+    ['vacuum', 'with a vacuum booster'],
+  ],
+  split: [
+    ['axles', 'front and rear'],
+    ['diagonal', 'diagonally'],
+  ],
+  clutch: [
+    ['hydraulic', 'hydraulic'],
+    ['none', 'not hydraulic'],
+  ],
+  parking: [
+    ['cable', 'by cable'],
+    ['none', 'not set out yet'],
+  ],
+  exhaust: [
+    ['right', 'down the right side'],
+    ['left', 'down the left side'],
+    ['none', 'nowhere near'],
+  ],
+  engine: [
+    ['lengthwise', 'in front, lengthwise'],
+    ['across', 'in front, across'],
+    ['rear', 'ahead of the rear axle'],
+    ['none', 'not there'],
+  ],
+  tube: TUBES.filter(({ odMm, material }) => odMm < 5 && !REFUSED_TUBE.includes(material)).map(
+    ({ id, name, material }) => [id, `${name} ${material}`],
+  ),
   fluid: FLUIDS.map(({ id, name }) => [id, name]),
-}; // prettier-ignore
+};
 
 interface Limits {
   readonly least: number;
@@ -121,8 +351,26 @@ export function sentencesFor({ vehicle, job, use }: Answers): readonly (readonly
     return [
       ['All brakes of a', ask('vehicle'), 'with', ask('axles'), '.'],
       [...masses, ...speed],
-      ['From coupling to the first axle', ask('wheelbaseMm'), ', track', ask('rearTrackMm'), ', on', ask('tyre'), 'tyres.'],
-      ['Its rails stand', ask('railsOverMm'), 'apart over their outsides,', ask('railHeightMm'), 'high', ask('section'), ', their lower face', ask('railUnderMm'), 'up.'],
+      [
+        'From coupling to the first axle',
+        ask('wheelbaseMm'),
+        ', track',
+        ask('rearTrackMm'),
+        ', on',
+        ask('tyre'),
+        'tyres.',
+      ],
+      [
+        'Its rails stand',
+        ask('railsOverMm'),
+        'apart over their outsides,',
+        ask('railHeightMm'),
+        'high',
+        ask('section'),
+        ', their lower face',
+        ask('railUnderMm'),
+        'up.',
+      ],
       ['Its wheels have', ask('rear'), '.'],
       made,
     ];
@@ -138,28 +386,109 @@ export function sentencesFor({ vehicle, job, use }: Answers): readonly (readonly
     return [
       ['The wheel brakes of a', ask('vehicle'), '.'],
       masses.concat('.'),
-      ['From nose wheel to main wheels', ask('wheelbaseMm'), ', track', ask('rearTrackMm'), 'on', ask('tyre'), 'tyres, the longerons', ask('railsOverMm'), 'apart and', ask('railUnderMm'), 'up.'],
+      [
+        'From nose wheel to main wheels',
+        ask('wheelbaseMm'),
+        ', track',
+        ask('rearTrackMm'),
+        'on',
+        ask('tyre'),
+        'tyres, the longerons',
+        ask('railsOverMm'),
+        'apart and',
+        ask('railUnderMm'),
+        'up.',
+      ],
       made,
     ];
   const isTubes = vehicle === 'space-frame';
   return [
-    [ask('job'), 'on a', ask('vehicle'), ', wheelbase', ask('wheelbaseMm'), ', track', ask('frontTrackMm'), 'in front and', ask('rearTrackMm'), 'behind, on', ask('tyre'), 'tyres.'],
-    ['It is used', ask('use'), '.', ...masses, ...(use === 'towing' ? [', and tows', ask('towKg'), 'without brakes' ] : []), ...speed],
+    [
+      ask('job'),
+      'on a',
+      ask('vehicle'),
+      ', wheelbase',
+      ask('wheelbaseMm'),
+      ', track',
+      ask('frontTrackMm'),
+      'in front and',
+      ask('rearTrackMm'),
+      'behind, on',
+      ask('tyre'),
+      'tyres.',
+    ],
+    [
+      'It is used',
+      ask('use'),
+      '.',
+      ...masses,
+      ...(use === 'towing' ? [', and tows', ask('towKg'), 'without brakes'] : []),
+      ...speed,
+    ],
     isTubes
-      ? ['Its lower tubes stand', ask('railsOverMm'), 'apart over their outsides,', ask('railHeightMm'), 'thick, their underside', ask('railUnderMm'), 'up.']
-      : [vehicle === 'unibody' ? 'Its legs and sills stand' : 'The rails stand', ask('railsOverMm'), 'apart over their outsides,', ask('railHeightMm'), 'high', ask('section'), ', their lower face', ask('railUnderMm'), 'up,', ask('kickUp'), '.'],
-    ['In front', ask('front'), ', behind', ask('rear'), '. The axles are', ask('frontAxle'), 'and', ask('rearAxle'), '.'],
-    [ask('master'), ask('masterAt'), ',', ask('booster'), '; the circuits split', ask('split'), '.', ...(job === 'clutch' ? [] : ['The clutch is', ask('clutch'), ',']), 'the parking brake', ask('parking'), '.'],
+      ? [
+          'Its lower tubes stand',
+          ask('railsOverMm'),
+          'apart over their outsides,',
+          ask('railHeightMm'),
+          'thick, their underside',
+          ask('railUnderMm'),
+          'up.',
+        ]
+      : [
+          vehicle === 'unibody' ? 'Its legs and sills stand' : 'The rails stand',
+          ask('railsOverMm'),
+          'apart over their outsides,',
+          ask('railHeightMm'),
+          'high',
+          ask('section'),
+          ', their lower face',
+          ask('railUnderMm'),
+          'up,',
+          ask('kickUp'),
+          '.',
+        ],
+    [
+      'In front',
+      ask('front'),
+      ', behind',
+      ask('rear'),
+      '. The axles are',
+      ask('frontAxle'),
+      'and',
+      ask('rearAxle'),
+      '.',
+    ],
+    [
+      ask('master'),
+      ask('masterAt'),
+      ',',
+      ask('booster'),
+      '; the circuits split',
+      ask('split'),
+      '.',
+      ...(job === 'clutch' ? [] : ['The clutch is', ask('clutch'), ',']),
+      'the parking brake',
+      ask('parking'),
+      '.',
+    ],
     ['The engine is', ask('engine'), ', and the exhaust runs', ask('exhaust'), '.'],
     made,
   ];
-} // prettier-ignore
+}
 
 /** Answers whose word was changed, on a vehicle: those of another vehicle that were not said become that vehicle's own. */
-export function answered(now: Answers, said: ReadonlySet<Ask>, ask: Ask, to: string | number): Answers {
+export function answered(
+  now: Answers,
+  said: ReadonlySet<Ask>,
+  ask: Ask,
+  to: string | number,
+): Answers {
   checkAnswer(ask, to);
   if (ask !== 'vehicle') return { ...now, [ask]: to };
-  const kept = Object.fromEntries([...said].filter((one) => one !== 'vehicle').map((one) => [one, now[one]]));
+  const kept = Object.fromEntries(
+    [...said].filter((one) => one !== 'vehicle').map((one) => [one, now[one]]),
+  );
   return { ...defaultsFor(to as Vehicle), ...kept };
 }
 
@@ -175,17 +504,26 @@ export function checkAnswer(ask: Ask, to: string | number): void {
     if (!tubeById(String(to))) throw new InputError(ask, `No tube is called ${to}.`);
   } else if (ask === 'fluid') {
     if (!fluidById(String(to))) throw new InputError(ask, `No fluid is called ${to}.`);
-  } else if (!(CHOICES[ask] as readonly (readonly [string, string])[]).some(([value]) => value === to))
+  } else if (
+    !(CHOICES[ask] as readonly (readonly [string, string])[]).some(([value]) => value === to)
+  )
     throw new InputError(ask, `“${to}” is none of the choices.`);
 }
 /** Refuses answers that do not go together, with InputError at the one to change. */
 export function checkAnswers(answers: Answers): void {
   for (const one of Object.keys(answers) as Ask[]) checkAnswer(one, answers[one]);
   const { emptyKg, ladenKg, railsOverMm, frontTrackMm, rearTrackMm, tyre, vehicle } = answers;
-  if (ladenKg < emptyKg) throw new InputError('ladenKg', `Laden it weighs ${ladenKg} kg, less than the ${emptyKg} kg empty.`);
+  if (ladenKg < emptyKg)
+    throw new InputError(
+      'ladenKg',
+      `Laden it weighs ${ladenKg} kg, less than the ${emptyKg} kg empty.`,
+    );
   if (vehicle === 'motorcycle') return;
   const least = railsOverMm + 2 * tyreOf(tyre).widthMm;
   const track = Math.min(frontTrackMm, rearTrackMm);
   if (track < least)
-    throw new InputError('railsOverMm', `Rails ${railsOverMm} mm over their outsides leave no room for the wheels in a track of ${track} mm.`);
-} // prettier-ignore
+    throw new InputError(
+      'railsOverMm',
+      `Rails ${railsOverMm} mm over their outsides leave no room for the wheels in a track of ${track} mm.`,
+    );
+}

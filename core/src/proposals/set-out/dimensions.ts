@@ -38,22 +38,38 @@ function railProfile(
   from: number,
   to: number,
 ): readonly (readonly [number, number])[] {
-  if (kickUp === 'none' || vehicle === 'trailer') return [[from, 0], [to, 0]]; // prettier-ignore
-  const rear = [[wheelbaseMm - 600, 0], [wheelbaseMm - 600 + KICK_OVER_MM, KICK_MM], [to, KICK_MM]] as const; // prettier-ignore
-  return kickUp === 'rear' ? [[from, 0], ...rear] : [[from, KICK_MM], [300, KICK_MM], [300 + KICK_OVER_MM, 0], ...rear]; // prettier-ignore
+  if (kickUp === 'none' || vehicle === 'trailer')
+    return [
+      [from, 0],
+      [to, 0],
+    ];
+  const rear = [
+    [wheelbaseMm - 600, 0],
+    [wheelbaseMm - 600 + KICK_OVER_MM, KICK_MM],
+    [to, KICK_MM],
+  ] as const;
+  return kickUp === 'rear'
+    ? [[from, 0], ...rear]
+    : [[from, KICK_MM], [300, KICK_MM], [300 + KICK_OVER_MM, 0], ...rear];
 }
 
 export function dimensionsOf(answers: Answers): Dimensions {
   const { vehicle, wheelbaseMm, railsOverMm, railHeightMm, railUnderMm, section, axles } = answers;
   const tyre = tyreOf(answers.tyre);
   const isTrailer = vehicle === 'trailer';
-  const axlesMm = isTrailer ? Array.from({ length: Number(axles) }, (_, i) => wheelbaseMm + AXLE_PITCH_MM * i) : [0, wheelbaseMm];
+  const axlesMm = isTrailer
+    ? Array.from({ length: Number(axles) }, (_, i) => wheelbaseMm + AXLE_PITCH_MM * i)
+    : [0, wheelbaseMm];
   const [from, to] = isTrailer ? [1300, axlesMm.at(-1)! + 700] : [-450, wheelbaseMm + 600];
-  const widthMm = section === 'round' ? railHeightMm : Math.min(RAIL_WIDTHS[section], railsOverMm / 4);
+  const widthMm =
+    section === 'round' ? railHeightMm : Math.min(RAIL_WIDTHS[section], railsOverMm / 4);
   const profile = railProfile(answers, from, to);
   const midAt = (xMm: number): number => {
     const next = profile.findIndex(([x]) => x >= xMm);
-    const [a, b] = [profile[Math.max(0, next - 1)]!, profile[next < 0 ? profile.length - 1 : next]!];
+    const [a, b] = [
+      profile[Math.max(0, next - 1)]!,
+      profile[next < 0 ? profile.length - 1 : next]!,
+    ];
     const share = b[0] > a[0] ? Math.min(1, Math.max(0, (xMm - a[0]) / (b[0] - a[0]))) : 0;
     return railUnderMm + railHeightMm / 2 + a[1] + share * (b[1] - a[1]);
   };
@@ -79,8 +95,15 @@ export function dimensionsOf(answers: Answers): Dimensions {
 
 /** Places along a rail, for its path. */
 export function railPath({ rail, answers }: Dimensions, acrossMm: number): Vec3[] {
-  return railProfile(answers, rail.fromMm, rail.toMm).map(([x]) => [x, acrossMm, rail.midAt(x)] as const);
+  return railProfile(answers, rail.fromMm, rail.toMm).map(
+    ([x]) => [x, acrossMm, rail.midAt(x)] as const,
+  );
 }
 
 /** Answers that say where the frame is: with these said a datum on it is no guess. */
-export const FRAME_ASKS: readonly Ask[] = ['wheelbaseMm', 'railsOverMm', 'railHeightMm', 'railUnderMm'];
+export const FRAME_ASKS: readonly Ask[] = [
+  'wheelbaseMm',
+  'railsOverMm',
+  'railHeightMm',
+  'railUnderMm',
+];

@@ -15,19 +15,27 @@ const COMES_OFF: Record<Answers['job'], readonly string[]> = {
 /** Whether a part is new in a job. */
 function isNew(job: Answers['job'], part: Part, plan: Plan): boolean {
   const ends = new Set(part.ports.map(({ id }) => id));
-  const circuits = plan.lines.filter(({ ends: { a, b } }) => ends.has(a.portId ?? '') || ends.has(b.portId ?? '')).map(({ circuitId }) => plan.circuits.find(({ id }) => id === circuitId)!);
+  const circuits = plan.lines
+    .filter(({ ends: { a, b } }) => ends.has(a.portId ?? '') || ends.has(b.portId ?? ''))
+    .map(({ circuitId }) => plan.circuits.find(({ id }) => id === circuitId)!);
   const isClutch = circuits.some(({ work }) => work === 'clutch');
   if (job === 'clutch') return isClutch;
   if (isClutch) return false;
-  if (job === 'master' || job === 'booster') return makesPressure(part) || part.kind === 'reservoir';
+  if (job === 'master' || job === 'booster')
+    return makesPressure(part) || part.kind === 'reservoir';
   const name = job === 'front' ? 'Front' : 'Rear';
   if (job === 'line') return false;
-  return isBrake(part) ? part.name.startsWith(name) : !makesPressure(part) && part.kind !== 'reservoir' && circuits.some(({ axle }) => axle === job);
-} // prettier-ignore
+  return isBrake(part)
+    ? part.name.startsWith(name)
+    : !makesPressure(part) &&
+        part.kind !== 'reservoir' &&
+        circuits.some(({ axle }) => axle === job);
+}
 
 /** The line that a renewal is of: the longest, straight across. */
 function longest({ lines }: Plan): string | undefined {
-  const long = ({ cornersMm }: Line): number => Math.hypot(...cornersMm.at(-1)!.map((v, i) => v - cornersMm[0]![i]!));
+  const long = ({ cornersMm }: Line): number =>
+    Math.hypot(...cornersMm.at(-1)!.map((v, i) => v - cornersMm[0]![i]!));
   return lines.toSorted((a, b) => long(b) - long(a))[0]?.id;
 }
 
@@ -37,7 +45,11 @@ function longest({ lines }: Plan): string | undefined {
  */
 export function keptBut(plan: Plan, job: Answers['job']): Plan {
   if (job === 'new') return plan;
-  const fresh = new Set(plan.parts.filter((part) => isNew(job, part, plan)).flatMap(({ ports }) => ports.map(({ id }) => id)));
+  const fresh = new Set(
+    plan.parts
+      .filter((part) => isNew(job, part, plan))
+      .flatMap(({ ports }) => ports.map(({ id }) => id)),
+  );
   const keepsLines = job === 'master' || job === 'booster';
   const only = job === 'line' ? longest(plan) : null;
   const isMade = ({ id, ends: { a, b } }: Line): boolean =>
@@ -45,7 +57,9 @@ export function keptBut(plan: Plan, job: Answers['job']): Plan {
   return {
     ...plan,
     comesOff: COMES_OFF[job],
-    parts: plan.parts.map((part) => (part.ports.some(({ id }) => fresh.has(id)) ? part : { ...part, kept: true })),
+    parts: plan.parts.map((part) =>
+      part.ports.some(({ id }) => fresh.has(id)) ? part : { ...part, kept: true },
+    ),
     lines: plan.lines.map((line) => (isMade(line) ? line : { ...line, origin: 'kept' as const })),
   };
 }

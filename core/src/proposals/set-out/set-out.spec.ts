@@ -3,10 +3,24 @@ import { InputError } from '../../lib/faults/index.ts';
 import { readPlan, writePlan, type Plan } from '../../plan/index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
 import { inspect } from '../../inspect/index.ts';
-import { answered, CHOICES, defaultsFor, NUMBERS, sentencesFor, setOut, sketchOut, sumsOf, tyreOf, VEHICLES, type Answers, type Ask } from './index.ts'; // prettier-ignore
+import {
+  answered,
+  CHOICES,
+  defaultsFor,
+  NUMBERS,
+  sentencesFor,
+  setOut,
+  sketchOut,
+  sumsOf,
+  tyreOf,
+  VEHICLES,
+  type Answers,
+  type Ask,
+} from './index.ts';
 
 const FRESH = { id: 'p', now: '2026-01-01T00:00:00.000Z' };
-const sketch = (answers: Answers, said: readonly Ask[] = []) => sketchOut({ answers, said, name: 'New', units: 'metric' }, FRESH);
+const sketch = (answers: Answers, said: readonly Ask[] = []) =>
+  sketchOut({ answers, said, name: 'New', units: 'metric' }, FRESH);
 
 describe('a tyre as it is written', () => {
   // ISO 4000-1: rim radius (in × 25.4 / 2) plus width × height ratio, by hand; TRA flotation: half its outside diameter.
@@ -24,9 +38,12 @@ describe('a tyre as it is written', () => {
     expect(tyreOf(written).freeRadiusMm).toBeCloseTo(radiusMm, 6);
     expect(tyreOf(written).widthMm).toBeCloseTo(widthMm, 6);
   });
-  test.each(['', 'round', '205', '205/65', '999/99 R99', '31x33R35'])('%s is refused with its text', (written) => {
-    expect(() => tyreOf(written)).toThrow(written.slice(0, 5));
-  });
+  test.each(['', 'round', '205', '205/65', '999/99 R99', '31x33R35'])(
+    '%s is refused with its text',
+    (written) => {
+      expect(() => tyreOf(written)).toThrow(written.slice(0, 5));
+    },
+  );
 });
 
 describe.each(VEHICLES)('%s, as it is before anything is said', (vehicle) => {
@@ -35,19 +52,30 @@ describe.each(VEHICLES)('%s, as it is before anything is said', (vehicle) => {
     plan = setOut({ answers: defaultsFor(vehicle), said: [], name: 'New', units: 'metric' }, FRESH);
   });
   test('nothing is unsafe, every line bends, is clipped, and can be opened again', () => {
-    expect(inspect(plan).filter(({ level }) => level === 'stop').map(({ rule, where, text }) => `${rule} ${where}: ${text}`)).toEqual([]); // prettier-ignore
-    for (const { line, card } of viewPlan(plan).lines) expect([line.name, card !== null, line.clipsMm.length > 0]).toEqual([line.name, true, true]); // prettier-ignore
+    expect(
+      inspect(plan)
+        .filter(({ level }) => level === 'stop')
+        .map(({ rule, where, text }) => `${rule} ${where}: ${text}`),
+    ).toEqual([]);
+    for (const { line, card } of viewPlan(plan).lines)
+      expect([line.name, card !== null, line.clipsMm.length > 0]).toEqual([line.name, true, true]);
     expect(readPlan(writePlan(plan))).toEqual(plan);
     expect(sumsOf(plan).lines).toBeGreaterThan(0);
   });
   test('every place is a guess, every figure of Size too, and its brakes are all fed', () => {
     const { points, ports } = viewPlan(plan);
     for (const { fixed } of [...points.values(), ...ports.values()]) expect(fixed.guess).toBe(true);
-    expect(inspect(plan).filter(({ rule }) => ['part-unfed', 'not-bled', 'port-open', 'circuits-joined', 'master-dry'].includes(rule))).toEqual([]); // prettier-ignore
+    expect(
+      inspect(plan).filter(({ rule }) =>
+        ['part-unfed', 'not-bled', 'port-open', 'circuits-joined', 'master-dry'].includes(rule),
+      ),
+    ).toEqual([]);
   });
   test('its sentences ask for what is an answer, each once, and no more than 25', () => {
     for (const use of ['road', 'towing'] as const) {
-      const asks = sentencesFor({ ...defaultsFor(vehicle), use }).flat().flatMap((one) => (typeof one === 'string' ? [] : [one.ask])); // prettier-ignore
+      const asks = sentencesFor({ ...defaultsFor(vehicle), use })
+        .flat()
+        .flatMap((one) => (typeof one === 'string' ? [] : [one.ask]));
       expect(new Set(asks).size).toBe(asks.length);
       for (const ask of asks) expect(ask in defaultsFor(vehicle)).toBe(true);
     }
@@ -55,46 +83,86 @@ describe.each(VEHICLES)('%s, as it is before anything is said', (vehicle) => {
 });
 
 test('what was said is no guess: datums of a frame that was said, figures of Size that were', () => {
-  const said: Ask[] = ['wheelbaseMm', 'railsOverMm', 'railHeightMm', 'railUnderMm', 'emptyKg', 'tyre'];
+  const said: Ask[] = [
+    'wheelbaseMm',
+    'railsOverMm',
+    'railHeightMm',
+    'railUnderMm',
+    'emptyKg',
+    'tyre',
+  ];
   const plan = sketch(defaultsFor('van'), said);
   expect(plan.points.every(({ known }) => known.how === 'typed')).toBe(true);
-  expect(['empty.massKg', 'wheelbaseMm', 'tyreRadiusMm.front'].filter((path) => plan.sizing!.open.includes(path))).toEqual([]);
+  expect(
+    ['empty.massKg', 'wheelbaseMm', 'tyreRadiusMm.front'].filter((path) =>
+      plan.sizing!.open.includes(path),
+    ),
+  ).toEqual([]);
   expect(plan.sizing!.open).toContain('laden.massKg');
-  expect(sketch(defaultsFor('van'), said.slice(1)).points.every(({ known }) => known.how === 'guessed')).toBe(true);
+  expect(
+    sketch(defaultsFor('van'), said.slice(1)).points.every(({ known }) => known.how === 'guessed'),
+  ).toBe(true);
 });
 
 test('another vehicle keeps what was said and takes its own for the rest', () => {
-  const now = answered(answered(defaultsFor('van'), new Set(), 'emptyKg', 1234), new Set(), 'wheelbaseMm', 3333);
+  const now = answered(
+    answered(defaultsFor('van'), new Set(), 'emptyKg', 1234),
+    new Set(),
+    'wheelbaseMm',
+    3333,
+  );
   const then = answered(now, new Set<Ask>(['emptyKg']), 'vehicle', 'pickup');
-  expect([then.emptyKg, then.wheelbaseMm, then.vehicle]).toEqual([1234, defaultsFor('pickup').wheelbaseMm, 'pickup']);
+  expect([then.emptyKg, then.wheelbaseMm, then.vehicle]).toEqual([
+    1234,
+    defaultsFor('pickup').wheelbaseMm,
+    'pickup',
+  ]);
 });
 
 test('answers that cannot be are refused by name and figure', () => {
   const van = defaultsFor('van');
-  expect(() => sketch({ ...van, wheelbaseMm: 90 })).toThrow(/Wheelbase of 90 mm lies outside 800 to 8000 mm/);
-  expect(() => sketch({ ...van, ladenKg: 1000 })).toThrow(/Laden it weighs 1000 kg, less than the 1400 kg empty/);
-  expect(() => sketch({ ...van, railsOverMm: 1500 })).toThrow(/no room for the wheels in a track of 1480/);
+  expect(() => sketch({ ...van, wheelbaseMm: 90 })).toThrow(
+    /Wheelbase of 90 mm lies outside 800 to 8000 mm/,
+  );
+  expect(() => sketch({ ...van, ladenKg: 1000 })).toThrow(
+    /Laden it weighs 1000 kg, less than the 1400 kg empty/,
+  );
+  expect(() => sketch({ ...van, railsOverMm: 1500 })).toThrow(
+    /no room for the wheels in a track of 1480/,
+  );
   expect(() => sketch({ ...van, tube: 'straw' })).toThrow(/No tube is called straw/);
 });
 
 test('whatever is answered within its limits draws a plan that can be opened again, or is refused in a sentence', () => {
   const one = fc.oneof(
-    ...(Object.keys(NUMBERS) as (keyof typeof NUMBERS)[]).map((ask) => fc.integer({ min: NUMBERS[ask].least, max: NUMBERS[ask].most }).map((to) => [ask, to] as const)),
-    ...(Object.keys(CHOICES) as (keyof typeof CHOICES)[]).filter((ask) => ask !== 'vehicle').map((ask) => fc.constantFrom(...CHOICES[ask].map(([value]) => value)).map((to) => [ask, to] as const)),
-  ); // prettier-ignore
+    ...(Object.keys(NUMBERS) as (keyof typeof NUMBERS)[]).map((ask) =>
+      fc
+        .integer({ min: NUMBERS[ask].least, max: NUMBERS[ask].most })
+        .map((to) => [ask, to] as const),
+    ),
+    ...(Object.keys(CHOICES) as (keyof typeof CHOICES)[])
+      .filter((ask) => ask !== 'vehicle')
+      .map((ask) =>
+        fc.constantFrom(...CHOICES[ask].map(([value]) => value)).map((to) => [ask, to] as const),
+      ),
+  );
   let drawn = 0;
   fc.assert(
-    fc.property(fc.constantFrom(...VEHICLES), fc.array(one, { maxLength: 8 }), (vehicle, changes) => {
-      const answers = { ...defaultsFor(vehicle), ...Object.fromEntries(changes) } as Answers;
-      try {
-        const plan = sketch(answers);
-        drawn++;
-        expect(readPlan(writePlan(plan))).toEqual(plan);
-      } catch (error) {
-        expect(error).toBeInstanceOf(InputError);
-        expect((error as Error).message).toMatch(/\.$/);
-      }
-    }),
+    fc.property(
+      fc.constantFrom(...VEHICLES),
+      fc.array(one, { maxLength: 8 }),
+      (vehicle, changes) => {
+        const answers = { ...defaultsFor(vehicle), ...Object.fromEntries(changes) } as Answers;
+        try {
+          const plan = sketch(answers);
+          drawn++;
+          expect(readPlan(writePlan(plan))).toEqual(plan);
+        } catch (error) {
+          expect(error).toBeInstanceOf(InputError);
+          expect((error as Error).message).toMatch(/\.$/);
+        }
+      },
+    ),
     { numRuns: 150, seed: 14 },
   );
   expect(drawn).toBeGreaterThan(30);

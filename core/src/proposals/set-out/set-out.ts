@@ -1,5 +1,12 @@
 import { InputError } from '../../lib/faults/index.ts';
-import { applyEdits, emptyPlan, type Bench, type EditCall, type Plan, type Point } from '../../plan/index.ts';
+import {
+  applyEdits,
+  emptyPlan,
+  type Bench,
+  type EditCall,
+  type Plan,
+  type Point,
+} from '../../plan/index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
 import { atLength, hoseView, ORDER_STEP_MM, shortestOf } from '../../stations/route/index.ts';
 import { clipped, waysFor } from '../routes/index.ts';
@@ -32,19 +39,30 @@ const SAID_MM = 3;
 const GUESS_MM = 25;
 
 /** Datums on the frame, named by place: enough of them, and off one plane, to tape everything else from. */
-function datumsOf({ answers, rail, axlesMm, bulkheadMm }: Dimensions, said: ReadonlySet<Ask>): Point[] {
+function datumsOf(
+  { answers, rail, axlesMm, bulkheadMm }: Dimensions,
+  said: ReadonlySet<Ask>,
+): Point[] {
   const how = FRAME_ASKS.every((one) => said.has(one)) ? 'typed' : 'guessed';
   const s = how === 'typed' ? SAID_MM : GUESS_MM;
   const isTrailer = answers.vehicle === 'trailer';
   const [front, rear] = isTrailer ? [rail.fromMm + 50, axlesMm.at(-1)!] : [0, axlesMm.at(-1)!];
   const on = answers.section === 'round' ? 'tube' : 'rail';
-  const along: readonly (readonly [string, number])[] = [['front', front], ['middle', Math.round((front + rear) / 2)], ['rear', rear]]; // prettier-ignore
+  const along: readonly (readonly [string, number])[] = [
+    ['front', front],
+    ['middle', Math.round((front + rear) / 2)],
+    ['rear', rear],
+  ];
   const places: (readonly [string, Vec3])[] = along.flatMap(([name, x]) => [
     [`${name}, left ${on}`, [x, -rail.acrossMm, rail.topAt(x)]] as const,
     [`${name}, right ${on}`, [x, rail.acrossMm, rail.topAt(x)]] as const,
   ]);
   // One off the plane of the others, so that tapes from below need no side.
-  places.push(isTrailer ? ['coupling, top', [0, 0, rail.topAt(front) + 60]] : ['above, middle', [bulkheadMm, 0, rail.topAt(bulkheadMm) + 500]]); // prettier-ignore
+  places.push(
+    isTrailer
+      ? ['coupling, top', [0, 0, rail.topAt(front) + 60]]
+      : ['above, middle', [bulkheadMm, 0, rail.topAt(bulkheadMm) + 500]],
+  );
   return places.map(([name, atMm], i) => ({
     id: `point-${i + 1}`,
     name: `${'ABCDEFGHJ'[i]!}, ${name}`,
@@ -83,7 +101,9 @@ function fitted(plan: Plan, hoseId: string): Plan {
   if (shortestMm === null) return plan;
   // A step more where that serves too, so that a place measured a little further off does not end it.
   const view = hoseView(plan, { ...hose, orderMm: shortestMm }, ports);
-  const orderMm = atLength(view, plan.things, shortestMm + ORDER_STEP_MM).ok ? shortestMm + ORDER_STEP_MM : shortestMm;
+  const orderMm = atLength(view, plan.things, shortestMm + ORDER_STEP_MM).ok
+    ? shortestMm + ORDER_STEP_MM
+    : shortestMm;
   return applyEdits(plan, [{ edit: 'changeHose', with: { id: hoseId, patch: { orderMm } } }]);
 }
 
@@ -115,7 +135,8 @@ function wayOf(plan: Plan, lineId: string): readonly EditCall[] {
 }
 
 /** A whole plan of what was said. */
-export const setOut = (asked: SetOut, fresh: Fresh, progress?: Progress): Plan => leadAll(sketchOut(asked, fresh), progress);
+export const setOut = (asked: SetOut, fresh: Fresh, progress?: Progress): Plan =>
+  leadAll(sketchOut(asked, fresh), progress);
 
 /** What a plan that was set out comes to, in figures. */
 export interface SetOutSums {

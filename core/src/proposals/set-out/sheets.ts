@@ -34,7 +34,11 @@ const FRONT_DRUM = { cylinderMm: 25.4, brakeFactor: 3.2 };
 const UNBOOSTED_MM = 19.05;
 /** Laden so heavy the ordinary brakes are; areas grow with what is heavier. */
 const ORDINARY_KG = 1900;
-function brakeOf({ ladenKg, vehicle }: Answers, kind: Answers['front'], axle: 'front' | 'rear'): Brake {
+function brakeOf(
+  { ladenKg, vehicle }: Answers,
+  kind: Answers['front'],
+  axle: 'front' | 'rear',
+): Brake {
   const k = vehicle === 'trailer' ? 1 : Math.sqrt(Math.max(1, ladenKg / ORDINARY_KG));
   const tenths = (mm: number): number => Math.round(10 * k * mm) / 10;
   const { disc, drum } = TYPICAL_BRAKE;
@@ -42,7 +46,8 @@ function brakeOf({ ladenKg, vehicle }: Answers, kind: Answers['front'], axle: 'f
     const { cylinderMm, brakeFactor } = axle === 'front' ? FRONT_DRUM : drum;
     return { ...drum, brakeFactor, cylinderMm: tenths(cylinderMm) };
   }
-  const pistons = kind === 'fixed' ? FIXED_MM[axle] : axle === 'front' ? disc.pistonsMm : SLIDING_REAR_MM;
+  const pistons =
+    kind === 'fixed' ? FIXED_MM[axle] : axle === 'front' ? disc.pistonsMm : SLIDING_REAR_MM;
   return { ...disc, pistonsMm: pistons.map(tenths), opposed: kind === 'fixed' };
 }
 
@@ -51,12 +56,21 @@ const categoryOf = ({ use, ladenKg }: Answers): Category =>
 
 function masterOf({ master, booster }: Answers, typical: Sizing['master']): Sizing['master'] {
   const { strokeMm, deadMm } = typical;
-  if (master === 'twin') return { kind: 'twin', frontBoreMm: 15.875, rearBoreMm: 17.4625, frontShare: 0.55, strokeMm, deadMm };
+  if (master === 'twin')
+    return {
+      kind: 'twin',
+      frontBoreMm: 15.875,
+      rearBoreMm: 17.4625,
+      frontShare: 0.55,
+      strokeMm,
+      deadMm,
+    };
   return { kind: 'tandem', boreMm: booster === 'none' ? UNBOOSTED_MM : 22.225, strokeMm, deadMm };
 }
 
 /** On hills, towing, on a track, or where a top speed was said, heat is looked at. */
-const isHeatAsked = ({ use }: Answers, said: ReadonlySet<Ask>): boolean => use !== 'road' || said.has('topKmh');
+const isHeatAsked = ({ use }: Answers, said: ReadonlySet<Ask>): boolean =>
+  use !== 'road' || said.has('topKmh');
 
 /** Size begun: what was said is no guess, all else is one. */
 function sizingOf(d: Dimensions, said: ReadonlySet<Ask>): Sizing {
@@ -75,7 +89,9 @@ function sizingOf(d: Dimensions, said: ReadonlySet<Ask>): Sizing {
     master: masterOf(answers, typical.master),
     front: brakeOf(answers, answers.front, 'front'),
     rear: brakeOf(answers, answers.rear, 'rear'),
-    heat: isHeatAsked(answers, said) ? { ...TYPICAL_HEAT, topKmh: answers.topKmh, towKg: answers.towKg } : null,
+    heat: isHeatAsked(answers, said)
+      ? { ...TYPICAL_HEAT, topKmh: answers.topKmh, towKg: answers.towKg }
+      : null,
   };
   const known: Readonly<Record<string, Ask>> = {
     wheelbaseMm: 'wheelbaseMm',
@@ -86,7 +102,10 @@ function sizingOf(d: Dimensions, said: ReadonlySet<Ask>): Sizing {
     'heat.topKmh': 'topKmh',
     'heat.towKg': 'towKg',
   };
-  return { ...figures, open: numberPaths(figures).filter((path) => !(known[path] && said.has(known[path]))) };
+  return {
+    ...figures,
+    open: numberPaths(figures).filter((path) => !(known[path] && said.has(known[path]))),
+  };
 }
 
 /** The typical parking brake holds this; its lever is guessed longer for more. */
@@ -94,11 +113,26 @@ const PARKED_KG = 1700;
 const LONGEST = 25;
 function parkingOf({ ladenKg }: Answers): Plan['parking'] {
   const sheet = typicalParking('lever');
-  return sheet.by === 'lever' ? { ...sheet, leverRatio: Math.min(LONGEST, Math.max(sheet.leverRatio, Math.round((10 * sheet.leverRatio * ladenKg) / PARKED_KG) / 10)) } : sheet;
-} // prettier-ignore
+  return sheet.by === 'lever'
+    ? {
+        ...sheet,
+        leverRatio: Math.min(
+          LONGEST,
+          Math.max(
+            sheet.leverRatio,
+            Math.round((10 * sheet.leverRatio * ladenKg) / PARKED_KG) / 10,
+          ),
+        ),
+      }
+    : sheet;
+}
 
 /** The sheets of a vehicle's Size station. */
-export function sheetsOf(d: Dimensions, said: ReadonlySet<Ask>, { circuits }: Pick<Plan, 'circuits'>): Partial<Plan> {
+export function sheetsOf(
+  d: Dimensions,
+  said: ReadonlySet<Ask>,
+  { circuits }: Pick<Plan, 'circuits'>,
+): Partial<Plan> {
   const { answers } = d;
   const { vehicle, emptyKg, ladenKg, topKmh } = answers;
   if (vehicle === 'trailer') {

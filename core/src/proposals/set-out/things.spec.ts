@@ -3,15 +3,28 @@ import type { Vec3 } from '../../lib/vec/index.ts';
 import { defaultsFor, dimensionsOf, sketchOut, tyreOf, VEHICLES, type Answers } from './index.ts';
 
 const FRESH = { id: 'p', now: '2026-01-01T00:00:00.000Z' };
-const planOf = (answers: Answers) => sketchOut({ answers, said: [], name: 'New', units: 'metric' }, FRESH);
+const planOf = (answers: Answers) =>
+  sketchOut({ answers, said: [], name: 'New', units: 'metric' }, FRESH);
 /** How far a thing reaches along an axis, from its solids alone. */
 function reach(things: readonly Thing[], axis: 0 | 1 | 2): [number, number] {
   const boxes = things.flatMap(({ shape }) => solidsOf(shape).map(boxOf));
-  return [Math.min(...boxes.map(({ min }) => min[axis])), Math.max(...boxes.map(({ max }) => max[axis]))];
+  return [
+    Math.min(...boxes.map(({ min }) => min[axis])),
+    Math.max(...boxes.map(({ max }) => max[axis])),
+  ];
 }
 
 describe('what is drawn is what was said', () => {
-  const answers: Answers = { ...defaultsFor('van'), railsOverMm: 812, railHeightMm: 120, railUnderMm: 505, wheelbaseMm: 2711, frontTrackMm: 1444, rearTrackMm: 1502, kickUp: 'none' }; // prettier-ignore
+  const answers: Answers = {
+    ...defaultsFor('van'),
+    railsOverMm: 812,
+    railHeightMm: 120,
+    railUnderMm: 505,
+    wheelbaseMm: 2711,
+    frontTrackMm: 1444,
+    rearTrackMm: 1502,
+    kickUp: 'none',
+  };
   const { things, points } = planOf(answers);
   const of = (kind: Thing['kind']) => things.filter((one) => one.kind === kind);
   test('rails: width over their outsides, height, lower face', () => {
@@ -21,20 +34,33 @@ describe('what is drawn is what was said', () => {
     expect([low, high - low]).toEqual([expect.closeTo(505, 6), expect.closeTo(120, 6)]);
   });
   test('wheels: wheelbase, tracks, the tyre’s own size, standing on the ground but for what it gives', () => {
-    const centres = of('wheel').map(({ shape }) => (shape.kind === 'wheel' ? shape.centreMm : ([0, 0, 0] as Vec3)));
+    const centres = of('wheel').map(({ shape }) =>
+      shape.kind === 'wheel' ? shape.centreMm : ([0, 0, 0] as Vec3),
+    );
     const at = (x: number) => centres.filter((centre) => centre[0] === x);
     expect([at(0).length, at(2711).length]).toEqual([2, 2]);
     expect(Math.abs(at(0)[0]![1] - at(0)[1]![1])).toBeCloseTo(1444, 9);
     expect(Math.abs(at(2711)[0]![1] - at(2711)[1]![1])).toBeCloseTo(1502, 9);
     // 205/65 R16 is 336.45 off its hub; standing, 3 % less.
-    expect(of('wheel').map(({ shape }) => shape.kind === 'wheel' && shape.radiusMm)).toEqual(Array(4).fill(expect.closeTo(336.45, 6))); // prettier-ignore
+    expect(of('wheel').map(({ shape }) => shape.kind === 'wheel' && shape.radiusMm)).toEqual(
+      Array(4).fill(expect.closeTo(336.45, 6)),
+    );
     for (const [, , z] of centres) expect(z).toBeCloseTo(0.97 * 336.45, 6);
   });
   test('datums lie on top of the rails, one off the plane of the others', () => {
     const rails = points.slice(0, -1).map(({ known }) => known.atMm);
-    for (const at of rails) expect([Math.abs(at[1]), at[2]]).toEqual([expect.closeTo((812 - 70) / 2, 1), 625]);
+    for (const at of rails)
+      expect([Math.abs(at[1]), at[2]]).toEqual([expect.closeTo((812 - 70) / 2, 1), 625]);
     expect(points.at(-1)!.known.atMm[2]).toBeGreaterThan(1000);
-    expect(points.map(({ name }) => name.slice(0, 2))).toEqual(['A,', 'B,', 'C,', 'D,', 'E,', 'F,', 'G,']);
+    expect(points.map(({ name }) => name.slice(0, 2))).toEqual([
+      'A,',
+      'B,',
+      'C,',
+      'D,',
+      'E,',
+      'F,',
+      'G,',
+    ]);
   });
   test('a kick-up lifts the rail behind its foot and nowhere else', () => {
     const { rail } = dimensionsOf({ ...answers, kickUp: 'rear' });
@@ -49,23 +75,33 @@ describe('what is drawn is what was said', () => {
 test('a trailer has as many axles as were said, 850 apart, and its x begins at the coupling', () => {
   for (const axles of ['1', '2', '3'] as const) {
     const { things, parts, lines } = planOf({ ...defaultsFor('trailer'), axles });
-    const at = things.filter(({ kind }) => kind === 'axle').map((one) => reach([one], 0)).map(([a, b]) => (a + b) / 2); // prettier-ignore
-    expect(at).toEqual(Array.from({ length: Number(axles) }, (_, i) => expect.closeTo(2600 + 850 * i, 6)));
+    const at = things
+      .filter(({ kind }) => kind === 'axle')
+      .map((one) => reach([one], 0))
+      .map(([a, b]) => (a + b) / 2);
+    expect(at).toEqual(
+      Array.from({ length: Number(axles) }, (_, i) => expect.closeTo(2600 + 850 * i, 6)),
+    );
     expect(parts.filter(({ kind }) => kind === 'caliper')).toHaveLength(2 * Number(axles));
     expect(lines.length).toBe(4 * Number(axles) - 1);
   }
 });
 
-test.each(VEHICLES)('%s: each brake takes its fluid inside its own wheel’s track, and every port points somewhere', (vehicle) => {
-  const answers = defaultsFor(vehicle);
-  const { parts, hoses } = planOf(answers);
-  const half = Math.max(answers.frontTrackMm, answers.rearTrackMm) / 2 - tyreOf(answers.tyre).widthMm / 2;
-  const ports = parts.flatMap((part) => part.ports);
-  for (const { known, direction } of ports) {
-    expect(Math.hypot(...direction)).toBeCloseTo(1, 9);
-    if (vehicle !== 'motorcycle') expect(Math.abs(known.atMm[1])).toBeLessThan(half + 1e-9);
-  }
-  for (const { ends } of hoses) expect(Math.hypot(...ends.a.atMm.map((v, i) => v - ends.b.atMm[i]!))).toBeGreaterThan(60);
-  expect(new Set(ports.map(({ id }) => id)).size).toBe(ports.length);
-  expect(new Set(parts.map(({ name }) => name)).size).toBe(parts.length);
-});
+test.each(VEHICLES)(
+  '%s: each brake takes its fluid inside its own wheel’s track, and every port points somewhere',
+  (vehicle) => {
+    const answers = defaultsFor(vehicle);
+    const { parts, hoses } = planOf(answers);
+    const half =
+      Math.max(answers.frontTrackMm, answers.rearTrackMm) / 2 - tyreOf(answers.tyre).widthMm / 2;
+    const ports = parts.flatMap((part) => part.ports);
+    for (const { known, direction } of ports) {
+      expect(Math.hypot(...direction)).toBeCloseTo(1, 9);
+      if (vehicle !== 'motorcycle') expect(Math.abs(known.atMm[1])).toBeLessThan(half + 1e-9);
+    }
+    for (const { ends } of hoses)
+      expect(Math.hypot(...ends.a.atMm.map((v, i) => v - ends.b.atMm[i]!))).toBeGreaterThan(60);
+    expect(new Set(ports.map(({ id }) => id)).size).toBe(ports.length);
+    expect(new Set(parts.map(({ name }) => name)).size).toBe(parts.length);
+  },
+);

@@ -19,15 +19,20 @@ export interface Tyre {
 }
 
 const number = (text: string | undefined): number => Number(text!.replace(',', '.'));
-const METRIC = /^[PC]?(?:LT)?\s*(\d{3})(?:\s*\/\s*(\d{2,3}))?\s*Z?[RBD-]{1,2}\s*(\d{2}(?:[.,]5)?)\s*C?\b/i;
-const FLOTATION = /^(\d{2}(?:[.,]\d+)?)\s*[x×]\s*(\d{1,2}(?:[.,]\d+)?)\s*[-RBD]\s*(\d{2}(?:[.,]5)?)/i;
+const METRIC =
+  /^[PC]?(?:LT)?\s*(\d{3})(?:\s*\/\s*(\d{2,3}))?\s*Z?[RBD-]{1,2}\s*(\d{2}(?:[.,]5)?)\s*C?\b/i;
+const FLOTATION =
+  /^(\d{2}(?:[.,]\d+)?)\s*[x×]\s*(\d{1,2}(?:[.,]\d+)?)\s*[-RBD]\s*(\d{2}(?:[.,]5)?)/i;
 const NUMERIC = /^(\d{1,2}[.,]\d{1,2})\s*[-RBD]\s*(\d{1,2}(?:[.,]5)?)/i;
 
 function made(rimIn: number, wallMm: number, widthMm: number, text: string): Tyre {
   const rimRadiusMm = (rimIn * INCH_MM) / 2;
   const freeRadiusMm = rimRadiusMm + wallMm;
   if (wallMm <= 0 || freeRadiusMm < LEAST_MM || freeRadiusMm > MOST_MM)
-    throw new InputError('tyre', `${text} would stand ${Math.round(freeRadiusMm)} mm tall from hub to ground: read it again.`);
+    throw new InputError(
+      'tyre',
+      `${text} would stand ${Math.round(freeRadiusMm)} mm tall from hub to ground: read it again.`,
+    );
   return { freeRadiusMm, radiusMm: STANDING * freeRadiusMm, widthMm, rimRadiusMm };
 }
 
@@ -47,7 +52,11 @@ export function tyreOf(written: string): Tyre {
   }
   const flotation = FLOTATION.exec(text);
   if (flotation) {
-    const [outsideIn, widthIn, rimIn] = [number(flotation[1]), number(flotation[2]), number(flotation[3])];
+    const [outsideIn, widthIn, rimIn] = [
+      number(flotation[1]),
+      number(flotation[2]),
+      number(flotation[3]),
+    ];
     return made(rimIn, ((outsideIn - rimIn) / 2) * INCH_MM, widthIn * INCH_MM, text);
   }
   const numeric = NUMERIC.exec(text);
@@ -55,5 +64,8 @@ export function tyreOf(written: string): Tyre {
     const widthMm = number(numeric[1]) * INCH_MM;
     return made(number(numeric[2]), widthMm, widthMm, text);
   }
-  throw new InputError('tyre', `“${text}” is no tyre that is known here: write it as on the tyre, 205/65 R16, 31x10.5R15 or 6.50-16.`);
-} // prettier-ignore
+  throw new InputError(
+    'tyre',
+    `“${text}” is no tyre that is known here: write it as on the tyre, 205/65 R16, 31x10.5R15 or 6.50-16.`,
+  );
+}

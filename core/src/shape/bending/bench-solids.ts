@@ -16,7 +16,12 @@ export interface BenchSolids {
  */
 export function usualSolids(standing: Standing, dieRadiusMm: number): BenchSolids {
   const r = dieRadiusMm;
-  const box = (name: string, minMm: Vec3, maxMm: Vec3): Solid => ({ kind: 'box', name, minMm, maxMm }); // prettier-ignore
+  const box = (name: string, minMm: Vec3, maxMm: Vec3): Solid => ({
+    kind: 'box',
+    name,
+    minMm,
+    maxMm,
+  });
   switch (standing) {
     case 'hand':
       return {

@@ -65,7 +65,8 @@ const turned = (deg: number): number => {
 };
 
 function check({ cutMm, odMm, readings }: CorrectInput, developedMm: number, bends: number): void {
-  if (!bends) throw new InputError('nodesMm', 'This line has no bends: there is nothing to correct.');
+  if (!bends)
+    throw new InputError('nodesMm', 'This line has no bends: there is nothing to correct.');
   if (cutMm < developedMm - MOST_SHORT_MM)
     throw new InputError(
       'cutMm',
@@ -100,7 +101,16 @@ interface Judged {
   readonly covariance: () => number[][];
 }
 function judge(input: CorrectInput, aimed: readonly MadeBend[] | null, further: boolean): Judged {
-  const { nodesMm, clrMm, cutMm, odMm, readings, sigmaMm = SIGMA_MM, reachMm = REACH_MM, cutsMm } = input;
+  const {
+    nodesMm,
+    clrMm,
+    cutMm,
+    odMm,
+    readings,
+    sigmaMm = SIGMA_MM,
+    reachMm = REACH_MM,
+    cutsMm,
+  } = input;
   const { bends: planned, developedMm } = bendTable({ nodesMm, clrMm: atNodes(nodesMm, clrMm) });
   check(input, developedMm, planned.length);
   const done = readings.length;
@@ -117,7 +127,9 @@ function judge(input: CorrectInput, aimed: readonly MadeBend[] | null, further: 
   const plainRoll = bestRoll([...found.bends, ...left], goal);
   const unmended = homeWith([...found.bends, ...left], plainRoll, goal);
   const { rest, rollDeg, furtherDeg } = bestRest(found.bends, left, goal, further, plainRoll);
-  const taken = found.bends.map((bend, k) => (k === done - 1 ? { ...bend, bendDeg: bend.bendDeg + furtherDeg } : bend));
+  const taken = found.bends.map((bend, k) =>
+    k === done - 1 ? { ...bend, bendDeg: bend.bendDeg + furtherDeg } : bend,
+  );
   const best = homeWith([...taken, ...rest], rollDeg, goal);
   const isHome = ({ missMm, angleDeg, trimMm }: Home): boolean =>
     missMm <= reachMm && angleDeg <= MOST_LEAN_DEG && trimMm >= -SHORT_MM;
@@ -130,7 +142,11 @@ function judge(input: CorrectInput, aimed: readonly MadeBend[] | null, further: 
   });
   const correction: Correction = {
     made: found.bends.map((bend, k) => offOf(bend, planned[k]!)),
-    rest: rest.map((bend, k) => ({ node: left[k]!.node, ...bend, rotateDeg: turned(bend.rotateDeg) })),
+    rest: rest.map((bend, k) => ({
+      node: left[k]!.node,
+      ...bend,
+      rotateDeg: turned(bend.rotateDeg),
+    })),
     rollDeg: turned(rollDeg),
     missMm: best.missMm,
     angleOffDeg: best.angleDeg,

@@ -1,5 +1,15 @@
 import { arcMm } from '../tube/index.ts';
-import { addScaled, angleDeg, cross, dot, length, rotate, sub, unit, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  addScaled,
+  angleDeg,
+  cross,
+  dot,
+  length,
+  rotate,
+  sub,
+  unit,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 import { leastSquares, slopes } from './least-squares.ts';
 import { bendsOf, listOf } from './made.ts';
 import { bent, clrAt, heldAs, type Bent, type Clr, type Held, type MadeBend } from './shape.ts';
@@ -30,9 +40,20 @@ export interface Goal {
   readonly way: Vec3;
 }
 
-export function goalOf(nodesMm: readonly Vec3[], planned: readonly MadeBend[], clrMm: Clr, cutMm: number): Goal {
+export function goalOf(
+  nodesMm: readonly Vec3[],
+  planned: readonly MadeBend[],
+  clrMm: Clr,
+  cutMm: number,
+): Goal {
   const held = heldAs(nodesMm);
-  return { clrMm, cutMm, held, portMm: nodesMm[nodesMm.length - 1]!, way: bent(planned, clrMm, cutMm, held).way };
+  return {
+    clrMm,
+    cutMm,
+    held,
+    portMm: nodesMm[nodesMm.length - 1]!,
+    way: bent(planned, clrMm, cutMm, held).way,
+  };
 }
 
 function homeOf({ lastMm, way, tailMm }: Bent, { portMm, way: plannedWay }: Goal): Home {
@@ -52,7 +73,10 @@ function homeOf({ lastMm, way, tailMm }: Bent, { portMm, way: plannedWay }: Goal
 /** Where B lies with these bends, the tube rolled about its first straight. */
 export function homeWith(bends: readonly MadeBend[], rollDeg: number, goal: Goal): Home {
   const { held, clrMm, cutMm } = goal;
-  return homeOf(bent(bends, clrMm, cutMm, { ...held, normal: rotate(held.normal, held.direction, rollDeg) }), goal);
+  return homeOf(
+    bent(bends, clrMm, cutMm, { ...held, normal: rotate(held.normal, held.direction, rollDeg) }),
+    goal,
+  );
 }
 
 const leastOf = (starts: readonly (readonly number[])[], of: (x: readonly number[]) => number[]) =>
@@ -92,21 +116,35 @@ export function bestRest(
   const start = listOf(left);
   const over = (v: number): number => LIMIT_COUNTS * Math.max(0, v);
   const taken = (deg: number): MadeBend[] =>
-    made.map((bend, k) => (k === made.length - 1 ? { ...bend, bendDeg: bend.bendDeg + deg } : bend));
+    made.map((bend, k) =>
+      k === made.length - 1 ? { ...bend, bendDeg: bend.bendDeg + deg } : bend,
+    );
   const residuals = (x: readonly number[]): number[] => {
     const furtherDeg = more ? x[1]! : 0;
     const bends = [...taken(furtherDeg), ...bendsOf(x.slice(1 + more))];
     const { miss, lean } = homeWith(bends, x[0]!, goal);
     const limits = bends.slice(made.length).flatMap(({ markMm, bendDeg }, i) => {
       const before = bends[made.length + i - 1];
-      const feedMm = markMm - (before ? before.markMm + arcMm(before.bendDeg, clrAt(goal.clrMm, made.length + i - 1)) : 0);
+      const feedMm =
+        markMm -
+        (before
+          ? before.markMm + arcMm(before.bendDeg, clrAt(goal.clrMm, made.length + i - 1))
+          : 0);
       return [over(-feedMm), over(bendDeg - MOST_BEND_DEG), over(LEAST_BEND_DEG - bendDeg)];
     });
     const changes = x.slice(1 + more).map((v, i) => v - start[i]!);
-    return [...[...miss, ...lean].map((v) => MISS_COUNTS * v), ...changes, ...limits, ...(more ? [furtherDeg] : [])];
+    return [
+      ...[...miss, ...lean].map((v) => MISS_COUNTS * v),
+      ...changes,
+      ...limits,
+      ...(more ? [furtherDeg] : []),
+    ];
   };
   const begin = (roll: number): number[] => [roll, ...(more ? [0] : []), ...start];
-  const { x } = leastOf(Math.abs(plainRoll) < NEAR_DEG ? [begin(plainRoll)] : [begin(0), begin(plainRoll)], residuals);
+  const { x } = leastOf(
+    Math.abs(plainRoll) < NEAR_DEG ? [begin(plainRoll)] : [begin(0), begin(plainRoll)],
+    residuals,
+  );
   // Less would be best: then it stays as it is.
   if (more && x[1]! < 0) return bestRest(made, left, goal, false, plainRoll);
   return { rest: bendsOf(x.slice(1 + more)), rollDeg: x[0]!, furtherDeg: more ? x[1]! : 0 };
@@ -127,7 +165,12 @@ export function missSigmaMm(
   const by = slopes(missOf, x);
   const variance = [0, 1, 2].reduce(
     (sum, axis) =>
-      sum + by.reduce((total, a, i) => total + by.reduce((row, b, k) => row + a[axis]! * b[axis]! * unsure[i]![k]!, 0), 0),
+      sum +
+      by.reduce(
+        (total, a, i) =>
+          total + by.reduce((row, b, k) => row + a[axis]! * b[axis]! * unsure[i]![k]!, 0),
+        0,
+      ),
     0,
   );
   return Math.sqrt(Math.max(0, variance));

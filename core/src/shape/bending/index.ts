@@ -11,7 +11,17 @@ export {
 export { bestRoll, goalOf, homeWith, type Goal, type Home } from './home.ts';
 export { SLIP } from './made.ts';
 export { oneChange, type OneChange } from './offer-up.ts';
-export { bent, heldAs, ON_THE_BENCH, readingOf, type Bent, type Clr, type Held, type MadeBend, type Reading } from './shape.ts';
+export {
+  bent,
+  heldAs,
+  ON_THE_BENCH,
+  readingOf,
+  type Bent,
+  type Clr,
+  type Held,
+  type MadeBend,
+  type Reading,
+} from './shape.ts';
 export { dieSolid, usualSolids, type BenchSolids, type Standing } from './bench-solids.ts';
 export {
   bendOrder,

@@ -11,7 +11,8 @@ function solve(matrix: readonly (readonly number[])[], right: readonly number[])
   const n = right.length;
   const lower = matrix.map((row) => row.slice());
   for (let j = 0; j < n; j++) {
-    for (let k = 0; k < j; k++) for (let i = j; i < n; i++) lower[i]![j]! -= lower[i]![k]! * lower[j]![k]!;
+    for (let k = 0; k < j; k++)
+      for (let i = j; i < n; i++) lower[i]![j]! -= lower[i]![k]! * lower[j]![k]!;
     const pivot = lower[j]![j]!;
     if (!(pivot > 0)) return null;
     const root = Math.sqrt(pivot);
@@ -32,7 +33,9 @@ function solve(matrix: readonly (readonly number[])[], right: readonly number[])
 /** How each residual goes with each unknown, by central differences: a column for each unknown. */
 export function slopes(residuals: Residuals, x: readonly number[]): number[][] {
   return x.map((value, k) => {
-    const [more, less] = [STEP, -STEP].map((h) => residuals(x.map((v, i) => (i === k ? value + h : v))));
+    const [more, less] = [STEP, -STEP].map((h) =>
+      residuals(x.map((v, i) => (i === k ? value + h : v))),
+    );
     return more!.map((v, i) => (v - less![i]!) / (2 * STEP));
   });
 }
@@ -55,7 +58,10 @@ export function covariance(residuals: Residuals, x: readonly number[]): number[]
  * The nearest minimum of a sum of squares, from a first guess: Levenberg-Marquardt with central
  * differences, until a step no longer moves any unknown by 1e-10. Source: Marquardt 1963.
  */
-export function leastSquares(residuals: Residuals, from: readonly number[]): { x: number[]; sum: number } {
+export function leastSquares(
+  residuals: Residuals,
+  from: readonly number[],
+): { x: number[]; sum: number } {
   let x = from.slice();
   let r = residuals(x);
   let sum = squares(r);
@@ -66,7 +72,10 @@ export function leastSquares(residuals: Residuals, from: readonly number[]): { x
     const down = columns.map((a) => -a.reduce((total, v, i) => total + v * r[i]!, 0));
     let moved = 0;
     for (; damping < 1e12; damping *= 10) {
-      const by = solve(normal.map((row, i) => row.map((v, j) => (i === j ? v + damping * (v || 1) : v))), down); // prettier-ignore
+      const by = solve(
+        normal.map((row, i) => row.map((v, j) => (i === j ? v + damping * (v || 1) : v))),
+        down,
+      );
       if (!by) continue;
       const next = x.map((v, i) => v + by[i]!);
       const there = residuals(next);

@@ -1,4 +1,11 @@
-import { bent, ON_THE_BENCH, signedReading, type Clr, type MadeBend, type Reading } from './shape.ts';
+import {
+  bent,
+  ON_THE_BENCH,
+  signedReading,
+  type Clr,
+  type MadeBend,
+  type Reading,
+} from './shape.ts';
 import { covariance, leastSquares, slopes } from './least-squares.ts';
 
 /** How far a bend made by hand may be off: one sigma of mark, turn and angle. Common practice. */
@@ -20,7 +27,11 @@ export interface Measured {
 }
 /** The bends of a list of mark, turn and angle each. */
 export const bendsOf = (x: readonly number[]): MadeBend[] =>
-  Array.from({ length: x.length / 3 }, (_, i) => ({ markMm: x[3 * i]!, rotateDeg: x[3 * i + 1]!, bendDeg: x[3 * i + 2]! }));
+  Array.from({ length: x.length / 3 }, (_, i) => ({
+    markMm: x[3 * i]!,
+    rotateDeg: x[3 * i + 1]!,
+    bendDeg: x[3 * i + 2]!,
+  }));
 export const listOf = (bends: readonly MadeBend[]): number[] =>
   bends.flatMap(({ markMm, rotateDeg, bendDeg }) => [markMm, rotateDeg, bendDeg]);
 /** The first bend sets the plane: its turn is no unknown. */
@@ -48,18 +59,24 @@ function* sides(
  * leaves unsure (covariance of mark, turn and angle of each bend, in that order).
  * Source: maximum a posteriori estimate, slips and readings independent and normal.
  */
-export function madeBends(aimed: readonly MadeBend[], { clrMm, odMm, cutMm, readings, sigmaMm, cutsMm }: Measured) {
+export function madeBends(
+  aimed: readonly MadeBend[],
+  { clrMm, odMm, cutMm, readings, sigmaMm, cutsMm }: Measured,
+) {
   const read = (bends: readonly MadeBend[], k: number) =>
     signedReading(bent(bends.slice(0, k + 1), clrMm, cutsMm?.[k] ?? cutMm), ON_THE_BENCH.atMm);
   const residuals = (x: readonly number[], signs: number[][] | null): number[] => {
     const bends = withPlane(x);
-    const side = (mm: number, k: number, which: number): number => (signs ? signs[k]![which]! * mm : Math.abs(mm));
+    const side = (mm: number, k: number, which: number): number =>
+      signs ? signs[k]![which]! * mm : Math.abs(mm);
     return [
       ...readings.flatMap(({ endToBendMm, heightMm, tipToTipMm }, k) => {
         const [across, height, tip] = read(bends, k);
-        return [side(across, k, 0) + odMm / 2 - endToBendMm, side(height, k, 1) - heightMm, tip - tipToTipMm].map(
-          (v) => v / sigmaMm,
-        );
+        return [
+          side(across, k, 0) + odMm / 2 - endToBendMm,
+          side(height, k, 1) - heightMm,
+          tip - tipToTipMm,
+        ].map((v) => v / sigmaMm);
       }),
       ...bends.flatMap((bend, k) => {
         const aim = aimed[k]!;
@@ -77,9 +94,14 @@ export function madeBends(aimed: readonly MadeBend[], { clrMm, odMm, cutMm, read
     return bends.map((_, k) => read(bends, k).slice(0, 2));
   };
   /** What slips make of each reading, one sigma: where that leaves its side open, both are tried. */
-  const slip = [SLIP.markMm, SLIP.bendDeg, ...aimed.slice(1).flatMap(() => [SLIP.markMm, SLIP.rotateDeg, SLIP.bendDeg])];
+  const slip = [
+    SLIP.markMm,
+    SLIP.bendDeg,
+    ...aimed.slice(1).flatMap(() => [SLIP.markMm, SLIP.rotateDeg, SLIP.bendDeg]),
+  ];
   const by = slopes((x) => sidesOf(x).flat(), start);
-  const unsureMm = (i: number): number => Math.hypot(...by.map((column, k) => column[i]! * slip[k]!));
+  const unsureMm = (i: number): number =>
+    Math.hypot(...by.map((column, k) => column[i]! * slip[k]!));
   const aimedSides = sidesOf(start);
   // What the first bend's height is does not hang on any slip: it has no side.
   const isDoubtful = (bend: number, which: number): boolean =>
@@ -90,9 +112,14 @@ export function madeBends(aimed: readonly MadeBend[], { clrMm, odMm, cutMm, read
   for (const signs of sides(aimedSides, isDoubtful)) {
     // The signs lead to the side; where that is left on the way, the readings are taken as they are, without sign.
     const led = leastSquares((x) => residuals(x, signs), start);
-    const stays = sidesOf(led.x).every((pair, i) => pair.every((mm, k) => mm * signs[i]![k]! >= 0 || (i === 0 && k === 1)));
+    const stays = sidesOf(led.x).every((pair, i) =>
+      pair.every((mm, k) => mm * signs[i]![k]! >= 0 || (i === 0 && k === 1)),
+    );
     const found = stays ? led : leastSquares((x) => residuals(x, null), led.x);
     if (found.sum < best.sum - 1e-9) best = found;
   }
-  return { bends: withPlane(best.x), covariance: () => covariance((x) => residuals(x, null), best.x) };
+  return {
+    bends: withPlane(best.x),
+    covariance: () => covariance((x) => residuals(x, null), best.x),
+  };
 }

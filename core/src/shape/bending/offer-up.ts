@@ -20,12 +20,24 @@ export interface OneChange {
  * they are only planned, and how the last straight leans is not known.
  * `missMm`: from B's port to where the tube comes to lie, in the vehicle's axes.
  */
-export function oneChange(made: readonly MadeBend[], missMm: Vec3, goal: Goal, isRead = true): OneChange[] {
+export function oneChange(
+  made: readonly MadeBend[],
+  missMm: Vec3,
+  goal: Goal,
+  isRead = true,
+): OneChange[] {
   const now = homeWith(made, 0, goal);
   /** Where B then misses, and how its last straight leans. */
-  const then = (bend: number, kind: OneChange['kind'], byDeg: number, rollDeg: number): { miss: Vec3; lean: Vec3 } => {
+  const then = (
+    bend: number,
+    kind: OneChange['kind'],
+    byDeg: number,
+    rollDeg: number,
+  ): { miss: Vec3; lean: Vec3 } => {
     const field = kind === 'angle' ? 'bendDeg' : 'rotateDeg';
-    const bends = made.map((one, k) => (k === bend ? { ...one, [field]: one[field] + byDeg } : one));
+    const bends = made.map((one, k) =>
+      k === bend ? { ...one, [field]: one[field] + byDeg } : one,
+    );
     const { miss, lean } = homeWith(bends, rollDeg, goal);
     return { miss: add(missMm, sub(miss, now.miss)), lean };
   };
@@ -41,7 +53,9 @@ export function oneChange(made: readonly MadeBend[], missMm: Vec3, goal: Goal, i
     return { bend, kind, byDeg: x[0]!, leftMm: length(then(bend, kind, x[0]!, x[1]!).miss), sum };
   };
   return made
-    .flatMap((_, bend) => (bend ? [change(bend, 'angle'), change(bend, 'turn')] : [change(bend, 'angle')]))
+    .flatMap((_, bend) =>
+      bend ? [change(bend, 'angle'), change(bend, 'turn')] : [change(bend, 'angle')],
+    )
     .sort((a, b) => a.sum - b.sum)
     .map(({ sum: _, ...rest }) => rest);
 }

@@ -39,13 +39,18 @@ export function sequenceOf(start: Start, bends: number, clampSide: 'a' | 'b'): O
   const other = clampSide === 'a' ? 'b' : 'a';
   const up = (from: number): OrderedBend[] =>
     Array.from({ length: bends - from }, (_, i) => ({ bend: from + i, clamped: clampSide }));
-  const down = (from: number): OrderedBend[] => Array.from({ length: from + 1 }, (_, i) => ({ bend: from - i, clamped: other }));
+  const down = (from: number): OrderedBend[] =>
+    Array.from({ length: from + 1 }, (_, i) => ({ bend: from - i, clamped: other }));
   if (start === 'a') return up(0);
   return start === 'b' ? down(bends - 1) : [...up(start), ...down(start - 1)];
 }
 
 const boundsMeet = (a: PosedRod, b: PosedRod, mm: number): boolean =>
-  [0, 1, 2].every((axis) => Math.max(a.from[axis]!, a.to[axis]!) + mm >= Math.min(b.from[axis]!, b.to[axis]!) && Math.max(b.from[axis]!, b.to[axis]!) + mm >= Math.min(a.from[axis]!, a.to[axis]!)); // prettier-ignore
+  [0, 1, 2].every(
+    (axis) =>
+      Math.max(a.from[axis]!, a.to[axis]!) + mm >= Math.min(b.from[axis]!, b.to[axis]!) &&
+      Math.max(b.from[axis]!, b.to[axis]!) + mm >= Math.min(a.from[axis]!, a.to[axis]!),
+  );
 
 /** A rod in the frame of the lever, which lies along the straight that is swept: about the die's centre by the angle. */
 function inLever({ from, to, ...rest }: PosedRod, angleDeg: number, dieRadiusMm: number): PosedRod {
@@ -73,14 +78,16 @@ export function inTheWay(
 ): string | null {
   const solids = [dieSolid(dieRadiusMm, tube.odMm), ...bench.solids];
   const lever = leverSolid(bench, tube.odMm);
-  const named = (rod: PosedRod, what: string): string => (rod.slid ? `what is slid on it meets ${what}` : what);
+  const named = (rod: PosedRod, what: string): string =>
+    rod.slid ? `what is slid on it meets ${what}` : what;
   for (const share of SHARES) {
     const angleDeg = share * tube.bends[k]!.bendDeg;
     const rods = pose(tube, k, clamped, angleDeg, made);
     for (const rod of rods) {
       if (rod.own) continue;
       // What lies still was looked at when the bend began.
-      if (rod.side === 'free' || share === 0) for (const solid of solids) if (touches(rod, solid)) return named(rod, solid.name);
+      if (rod.side === 'free' || share === 0)
+        for (const solid of solids) if (touches(rod, solid)) return named(rod, solid.name);
       if (rod.side === 'clamped' || share === 0)
         if (touches(inLever(rod, angleDeg, dieRadiusMm), lever)) return named(rod, lever.name);
     }
@@ -96,7 +103,11 @@ export function inTheWay(
 }
 
 /** An order gone through bend by bend, each put in the other way round where only that is free; `all`: on after the first hit. */
-function goThrough(input: OrderInput, sequence: readonly OrderedBend[], all: boolean): { sequence: OrderedBend[]; hits: Hit[] } {
+function goThrough(
+  input: OrderInput,
+  sequence: readonly OrderedBend[],
+  all: boolean,
+): { sequence: OrderedBend[]; hits: Hit[] } {
   const made = new Set<number>();
   const hits: Hit[] = [];
   const done: OrderedBend[] = [];
@@ -123,13 +134,21 @@ function goThrough(input: OrderInput, sequence: readonly OrderedBend[], all: boo
  */
 export function bendOrder(input: OrderInput): BendOrder {
   const count = input.tube.bends.length;
-  const starts: Start[] = ['a', 'b', ...Array.from({ length: Math.max(0, count - 2) }, (_, i) => i + 1)];
+  const starts: Start[] = [
+    'a',
+    'b',
+    ...Array.from({ length: Math.max(0, count - 2) }, (_, i) => i + 1),
+  ];
   const tried: { start: Start; hit: Hit }[] = [];
   for (const start of starts) {
     const { sequence, hits } = goThrough(input, sequenceOf(start, count, input.clampSide), false);
     if (!hits.length) return { start, sequence, hits, tried };
     tried.push({ start, hit: hits[0]! });
   }
-  const all = starts.map((start) => ({ start, ...goThrough(input, sequenceOf(start, count, input.clampSide), true), tried }));
+  const all = starts.map((start) => ({
+    start,
+    ...goThrough(input, sequenceOf(start, count, input.clampSide), true),
+    tried,
+  }));
   return all.reduce((best, one) => (one.hits.length < best.hits.length ? one : best));
 }

@@ -14,7 +14,11 @@ export interface TubeInBender {
   readonly cutMm: number;
   readonly odMm: number;
   /** What is slid on it: a stretch from end A and how thick it is. */
-  readonly slid: readonly { readonly fromMm: number; readonly toMm: number; readonly radiusMm: number }[];
+  readonly slid: readonly {
+    readonly fromMm: number;
+    readonly toMm: number;
+    readonly radiusMm: number;
+  }[];
 }
 /** A stretch of the tube in the die's frame; `own`: of the straights that the clamp and the shoe hold. */
 export interface PosedRod extends Rod {
@@ -37,7 +41,12 @@ interface Stretch {
  * The tube laid out from the die both ways, `angles` saying how far round each bend is now. Bend `k`
  * begins at the origin, on its clamped side, where the tube comes along x; it turns towards y.
  */
-function layOut({ bends, cutMm }: TubeInBender, k: number, clamped: 'a' | 'b', angles: readonly number[]): Stretch[] {
+function layOut(
+  { bends, cutMm }: TubeInBender,
+  k: number,
+  clamped: 'a' | 'b',
+  angles: readonly number[],
+): Stretch[] {
   const stretches: Stretch[] = [];
   // Travel is always told from A to B, the normal is that of the bend at hand.
   let at: Vec3 = [0, 0, 0];
@@ -67,7 +76,16 @@ function layOut({ bends, cutMm }: TubeInBender, k: number, clamped: 'a' | 'b', a
   const [first, startMm] = [bends[k]!, bends[k]!.markMm + (clamped === 'a' ? 0 : bends[k]!.arcMm)];
   const begin = (): void => {
     [at, run] = [[0, 0, 0], startMm];
-    [travel, normal] = clamped === 'a' ? [[1, 0, 0], [0, 0, 1]] : [[-1, 0, 0], [0, 0, -1]]; // prettier-ignore
+    [travel, normal] =
+      clamped === 'a'
+        ? [
+            [1, 0, 0],
+            [0, 0, 1],
+          ]
+        : [
+            [-1, 0, 0],
+            [0, 0, -1],
+          ];
   };
   const toB = (): void => {
     for (let j = k + 1; j < bends.length; j++) {
@@ -94,12 +112,21 @@ function layOut({ bends, cutMm }: TubeInBender, k: number, clamped: 'a' | 'b', a
 }
 
 /** A tube's rods while bend `k` is at an angle, `made` the bends before it; what the die, clamp and shoe hold is told apart. */
-export function pose(tube: TubeInBender, k: number, clamped: 'a' | 'b', angleDeg: number, made: ReadonlySet<number>): PosedRod[] {
+export function pose(
+  tube: TubeInBender,
+  k: number,
+  clamped: 'a' | 'b',
+  angleDeg: number,
+  made: ReadonlySet<number>,
+): PosedRod[] {
   const { bends, cutMm, odMm, slid } = tube;
   const angles = bends.map(({ bendDeg }, j) => (j === k ? angleDeg : made.has(j) ? bendDeg : 0));
   const bend = bends[k]!;
   const [startMm, endMm] = [bend.markMm, bend.markMm + bend.arcMm];
-  const before = Math.max(0, ...[...made].filter((j) => j < k).map((j) => bends[j]!.markMm + bends[j]!.arcMm));
+  const before = Math.max(
+    0,
+    ...[...made].filter((j) => j < k).map((j) => bends[j]!.markMm + bends[j]!.arcMm),
+  );
   const after = Math.min(cutMm, ...[...made].filter((j) => j > k).map((j) => bends[j]!.markMm));
   const middleMm = clamped === 'a' ? startMm : endMm;
   return layOut(tube, k, clamped, angles).flatMap(({ from, to, fromMm, toMm }) => {
@@ -114,7 +141,8 @@ export function pose(tube: TubeInBender, k: number, clamped: 'a' | 'b', angleDeg
     const thicker = slid
       .filter((one) => one.fromMm < high && one.toMm > low)
       .map((one): PosedRod => {
-        const at = (mm: number): Vec3 => addScaled(from, sub(to, from), (mm - fromMm) / (toMm - fromMm));
+        const at = (mm: number): Vec3 =>
+          addScaled(from, sub(to, from), (mm - fromMm) / (toMm - fromMm));
         return {
           ...rod,
           from: at(Math.max(one.fromMm, low)),

@@ -1,5 +1,14 @@
 import { arcMm, tangentMm } from '../tube/index.ts';
-import { addScaled, cross, distance, dot, rotate, unit, sub, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  addScaled,
+  cross,
+  distance,
+  dot,
+  rotate,
+  unit,
+  sub,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 
 /** One bend of a tube: where it begins from the cut end A, its turn against the bend before it, its angle. */
 export interface MadeBend {
@@ -36,10 +45,16 @@ export const ON_THE_BENCH: Held = { atMm: [0, 0, 0], direction: [1, 0, 0], norma
 
 /** One centre-line radius, or one for each bend. */
 export type Clr = number | readonly number[];
-export const clrAt = (clr: Clr, bend: number): number => (typeof clr === 'number' ? clr : clr[bend]!);
+export const clrAt = (clr: Clr, bend: number): number =>
+  typeof clr === 'number' ? clr : clr[bend]!;
 
 /** A tube of a length with these bends in it. A feed below nothing is taken as it comes: the caller sees to it. */
-export function bent(bends: readonly MadeBend[], clrMm: Clr, cutMm: number, held: Held = ON_THE_BENCH): Bent {
+export function bent(
+  bends: readonly MadeBend[],
+  clrMm: Clr,
+  cutMm: number,
+  held: Held = ON_THE_BENCH,
+): Bent {
   let [at, way, normal] = [held.atMm, held.direction, held.normal];
   let run = 0;
   const cornersMm: Vec3[] = [];
@@ -62,7 +77,11 @@ export function signedReading(
   endA: Vec3,
 ): readonly [across: number, height: number, tip: number] {
   const arm = sub(endA, cornersMm[cornersMm.length - 1]!);
-  return [dot(arm, cross(normal, way)), dot(arm, normal), distance(endA, addScaled(lastMm, way, tailMm))];
+  return [
+    dot(arm, cross(normal, way)),
+    dot(arm, normal),
+    distance(endA, addScaled(lastMm, way, tailMm)),
+  ];
 }
 
 /** The reading of a tube after its last bend. */
@@ -75,6 +94,9 @@ export function readingOf(tube: Bent, endA: Vec3, odMm: number): Reading {
 export function heldAs(nodesMm: readonly Vec3[]): Held {
   const [first, corner] = [nodesMm[0]!, nodesMm[1]!];
   const direction = unit(sub(corner, first))!;
-  const normal = nodesMm.slice(2).map((node) => unit(cross(direction, sub(node, corner)))).find((n) => n !== null) ?? [0, 0, 1]; // prettier-ignore
+  const normal = nodesMm
+    .slice(2)
+    .map((node) => unit(cross(direction, sub(node, corner))))
+    .find((n) => n !== null) ?? [0, 0, 1];
   return { atMm: first, direction, normal };
 }

@@ -25,7 +25,8 @@ export interface Rod {
 /** How far a point lies off a solid; 0 inside. */
 export function offMm(at: Vec3, solid: Solid): number {
   if (solid.kind === 'box') {
-    const off = (axis: 0 | 1 | 2): number => Math.max(solid.minMm[axis] - at[axis], 0, at[axis] - solid.maxMm[axis]);
+    const off = (axis: 0 | 1 | 2): number =>
+      Math.max(solid.minMm[axis] - at[axis], 0, at[axis] - solid.maxMm[axis]);
     return Math.hypot(off(0), off(1), off(2));
   }
   const [x, y, z] = solid.footMm;
@@ -38,7 +39,11 @@ export function offMm(at: Vec3, solid: Solid): number {
 /** The box round a solid. */
 const boundsOf = (solid: Solid): readonly [Vec3, Vec3] => {
   if (solid.kind === 'box') return [solid.minMm, solid.maxMm];
-  const { footMm: [x, y, z], radiusMm: r, heightMm } = solid; // prettier-ignore
+  const {
+    footMm: [x, y, z],
+    radiusMm: r,
+    heightMm,
+  } = solid;
   return [
     [x - r, y - r, z],
     [x + r, y + r, z + heightMm],
@@ -58,7 +63,14 @@ export function touches({ from, to, radiusMm }: Rod, solid: Solid): boolean {
     if (Math.min(from[axis]!, to[axis]!) - radiusMm > high[axis]!) return false;
   }
   const at = (t: number): number =>
-    offMm([from[0] + (to[0] - from[0]) * t, from[1] + (to[1] - from[1]) * t, from[2] + (to[2] - from[2]) * t], solid);
+    offMm(
+      [
+        from[0] + (to[0] - from[0]) * t,
+        from[1] + (to[1] - from[1]) * t,
+        from[2] + (to[2] - from[2]) * t,
+      ],
+      solid,
+    );
   let [a, b] = [0, 1];
   for (let i = 0; i < STEPS; i++) {
     const [p, q] = [a + (b - a) / 3, b - (b - a) / 3];
@@ -83,6 +95,8 @@ export function apartMm(a: Rod, b: Rod): number {
     t = clamp(t);
     s = aa > 1e-12 ? clamp((bb * t - c) / aa) : 0;
   }
-  const gap = [0, 1, 2].map((axis) => a.from[axis]! + d1[axis]! * s - b.from[axis]! - d2[axis]! * t);
+  const gap = [0, 1, 2].map(
+    (axis) => a.from[axis]! + d1[axis]! * s - b.from[axis]! - d2[axis]! * t,
+  );
   return Math.hypot(...gap);
 }

@@ -19,7 +19,8 @@ function stiffness({ odMm, wallMm, youngGPa, densityKgM3, fluidKgM3 }: Beam): nu
  * First natural frequency of a span between two clips, Hz: (π/2)·√(EI/(m·L⁴)), m the tube and the fluid in it.
  * Source: Blevins, Formulas for Natural Frequency and Mode Shape, pinned beam (from memory).
  */
-export const naturalHz = (beam: Beam, spanMm: number): number => ((Math.PI / 2) * stiffness(beam)) / (spanMm / 1000) ** 2;
+export const naturalHz = (beam: Beam, spanMm: number): number =>
+  ((Math.PI / 2) * stiffness(beam)) / (spanMm / 1000) ** 2;
 
 /** The longest span that rings at `hz` or above, mm; without end where `hz` is 0. */
 export const spanForHz = (beam: Beam, hz: number): number =>

@@ -7,13 +7,19 @@ export interface Chain {
   readonly highMm: readonly number[];
 }
 
-const clamp = (value: number, low: number, high: number): number => Math.min(Math.max(value, low), high);
+const clamp = (value: number, low: number, high: number): number =>
+  Math.min(Math.max(value, low), high);
 const HALVINGS = 100;
 /** Sums of a thousand lengths of up to 100 m are good to this. */
 const ROUNDING_MM = 1e-8;
 
 /** Bounds of each place drawn in to what can be reached from the start and from the end; null where that leaves one of them nothing. */
-function reachable({ lengthMm, mostMm, lowMm, highMm }: Chain): { low: number[]; high: number[] } | null {
+function reachable({
+  lengthMm,
+  mostMm,
+  lowMm,
+  highMm,
+}: Chain): { low: number[]; high: number[] } | null {
   const [low, high] = [[...lowMm], [...highMm]];
   const n = low.length;
   for (let i = 0; i < n; i++) {

@@ -41,10 +41,16 @@ interface Closed {
 /** Forbidden stretches merged, in order; one that reaches a fitted end has no edge there. */
 function mergeStretches(stretches: readonly Stretch[], lengthMm: number): Closed[] {
   const merged: Closed[] = [];
-  const inOrder = stretches.map(([from, to], index) => ({ from, to, index })).sort((a, b) => a.from - b.from);
+  const inOrder = stretches
+    .map(([from, to], index) => ({ from, to, index }))
+    .sort((a, b) => a.from - b.from);
   for (const { from, to, index } of inOrder) {
     if (Math.min(to, lengthMm) - Math.max(from, 0) <= EDGE_MM) continue;
-    const next = { from: from <= EDGE_MM ? -Infinity : from, to: to >= lengthMm - EDGE_MM ? Infinity : to, index };
+    const next = {
+      from: from <= EDGE_MM ? -Infinity : from,
+      to: to >= lengthMm - EDGE_MM ? Infinity : to,
+      index,
+    };
     const last = merged.at(-1);
     if (last && next.from <= last.to) {
       const whole = next.to <= last.to ? last.index : next.from <= last.from ? index : null;
@@ -65,7 +71,10 @@ function refuse(closed: readonly Closed[], past: number, most: number, lengthMm:
   const cause = closed.find(({ from, to }) => from <= most && to >= most);
   const what = past > 0 ? `clip after the one at ${mm(past)}` : 'first clip';
   if (!cause)
-    throw new InputError('maxSpanMm', `The ${what} would have to sit at ${mm(most)}, where the tube has no room for it.`);
+    throw new InputError(
+      'maxSpanMm',
+      `The ${what} would have to sit at ${mm(most)}, where the tube has no room for it.`,
+    );
   throw new InputError(
     cause.index === null ? 'forbiddenMm' : `forbiddenMm[${cause.index}]`,
     `No clip can sit from ${mm(Math.max(cause.from, 0))} to ${mm(Math.min(cause.to, lengthMm))}, and the ${what} is wanted between ${mm(past)} and ${mm(most)}.`,
@@ -73,7 +82,12 @@ function refuse(closed: readonly Closed[], past: number, most: number, lengthMm:
 }
 
 /** Fewest clips: each as far on as it may be, until one is near enough to the far end. */
-function fewest(closed: readonly Closed[], lengthMm: number, spanMm: number, endMm: number): number {
+function fewest(
+  closed: readonly Closed[],
+  lengthMm: number,
+  spanMm: number,
+  endMm: number,
+): number {
   let past = 0;
   for (let count = 1; count <= MOST_CLIPS; count++) {
     const most = Math.min(past + (count === 1 ? endMm : spanMm), lengthMm - EDGE_MM);
@@ -82,7 +96,10 @@ function fewest(closed: readonly Closed[], lengthMm: number, spanMm: number, end
     if (at >= lengthMm - endMm - EDGE_MM) return count;
     past = at;
   }
-  throw new InputError('excitationHz', `More than ${MOST_CLIPS} clips would be wanted: spans may be ${mm(spanMm)} at most.`);
+  throw new InputError(
+    'excitationHz',
+    `More than ${MOST_CLIPS} clips would be wanted: spans may be ${mm(spanMm)} at most.`,
+  );
 }
 
 const sumOfSquares = (places: readonly number[], lengthMm: number): number =>
@@ -91,8 +108,16 @@ const spansOf = (places: readonly number[], lengthMm: number): number[] =>
   [...places, lengthMm].map((at, i) => at - (places[i - 1] ?? 0));
 
 /** The best of all ways to put so many clips: where one would sit in a forbidden stretch, both sides of it are tried. */
-function best(closed: readonly Closed[], lengthMm: number, spanMm: number, endMm: number, count: number): number[] | null {
-  const mostMm = Array.from({ length: count + 1 }, (_, i) => (i === 0 || i === count ? endMm : spanMm));
+function best(
+  closed: readonly Closed[],
+  lengthMm: number,
+  spanMm: number,
+  endMm: number,
+  count: number,
+): number[] | null {
+  const mostMm = Array.from({ length: count + 1 }, (_, i) =>
+    i === 0 || i === count ? endMm : spanMm,
+  );
   let [found, least]: [number[] | null, number] = [null, Infinity];
   const search = (lowMm: readonly number[], highMm: readonly number[]): void => {
     const places = evenly({ lengthMm, mostMm, lowMm, highMm });
@@ -133,7 +158,10 @@ export function clips(input: ClipLimits): Clips {
         `This stretch runs from ${mm(from)} back to ${mm(to)}: put the lower figure first.`,
       );
   if (2 * input.wallMm > input.odMm)
-    throw new InputError('wallMm', `A wall of ${mm(input.wallMm)} does not fit twice into ${mm(input.odMm)}.`);
+    throw new InputError(
+      'wallMm',
+      `A wall of ${mm(input.wallMm)} does not fit twice into ${mm(input.odMm)}.`,
+    );
   const rings = spanForHz(input, margin * excitationHz);
   const [spanMm, endMm] = [Math.min(maxSpanMm, rings), Math.min(input.endMm, rings)];
   const answer = (positionsMm: readonly number[]): Clips => ({

@@ -29,21 +29,28 @@ export const centreLinesCsv = (lines: readonly NamedLine[]): string =>
 
 /** Centre lines read back: columns by their names in any order, others let be. Throws InputError with the row and the column. */
 export function readCentreLinesCsv(text: string): NamedLine[] {
-  const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), { header: true, skipEmptyLines: true });
+  const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), {
+    header: true,
+    skipEmptyLines: true,
+  });
   const missing = HEAD.filter((column) => column !== 'point' && !meta.fields?.includes(column));
   if (missing.length)
     throw new InputError(
       '',
       `This is no list of centre lines: the column "${missing[0]}" is missing. It wants ${HEAD.join(', ')}.`,
     );
-  if (data.length > MOST_ROWS) throw new InputError('', `${data.length} rows are more than the ${MOST_ROWS} that are read.`);
+  if (data.length > MOST_ROWS)
+    throw new InputError('', `${data.length} rows are more than the ${MOST_ROWS} that are read.`);
   const lines = new Map<string, Vec3[]>();
   for (const [i, row] of data.entries()) {
     const number = (column: string): number => {
       const written = (row[column] ?? '').trim();
       const value = written === '' ? NaN : Number(written);
       if (!Number.isFinite(value) || Math.abs(value) > MOST_MM)
-        throw new InputError(`rows[${i}].${column}`, `Row ${i + 2}: "${written}" in ${column} is not a coordinate in mm.`);
+        throw new InputError(
+          `rows[${i}].${column}`,
+          `Row ${i + 2}: "${written}" in ${column} is not a coordinate in mm.`,
+        );
       return value;
     };
     const name = (row['line'] ?? '').trim().replace(/^'(?='*[=+\-@])/, '');
@@ -52,14 +59,18 @@ export function readCentreLinesCsv(text: string): NamedLine[] {
     lines.set(name, [...(lines.get(name) ?? []), at]);
   }
   return [...lines].map(([name, nodesMm]) => {
-    if (nodesMm.length < 2) throw new InputError('', `${name} has one point only: a line wants two or more.`);
+    if (nodesMm.length < 2)
+      throw new InputError('', `${name} has one point only: a line wants two or more.`);
     return { name, nodesMm };
   });
 }
 
 /** Any table as comma-separated values, its first row the head; what begins like a formula is marked as text. */
 export const tableCsv = (rows: readonly (readonly (string | number)[])[]): string =>
-  Papa.unparse(rows.map((row) => [...row]), { escapeFormulae: FORMULA }); // prettier-ignore
+  Papa.unparse(
+    rows.map((row) => [...row]),
+    { escapeFormulae: FORMULA },
+  );
 
 /** The rows of a table, whatever parts its columns; empty ones are left out. Throws InputError where there are too many. */
 export function csvRows(text: string): string[][] {
@@ -67,6 +78,7 @@ export function csvRows(text: string): string[][] {
   const head = text.trim().split(/\r?\n/, 1)[0]!;
   const delimiter = head.includes('\t') ? '\t' : head.includes(';') ? ';' : ',';
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true, delimiter });
-  if (data.length > MOST_ROWS) throw new InputError('', `${data.length} rows are more than the ${MOST_ROWS} that are read.`);
+  if (data.length > MOST_ROWS)
+    throw new InputError('', `${data.length} rows are more than the ${MOST_ROWS} that are read.`);
   return data;
 }

@@ -30,7 +30,8 @@ function open(): DxfWriter {
   dxf.setUnits(Units.Millimeters);
   return dxf;
 }
-const layerName = (name: string): string => name.replace(/[^\p{L}\p{N} _-]/gu, '_').slice(0, 80) || 'line';
+const layerName = (name: string): string =>
+  name.replace(/[^\p{L}\p{N} _-]/gu, '_').slice(0, 80) || 'line';
 /** Text on one line: a line break would end it and begin nonsense. */
 const oneLine = (text: string): string => text.replace(/[\r\n\t]+/g, ' ').trim() || '-';
 function draw(dxf: DxfWriter, points: readonly Flat[], layerName: string, closed = false): void {
@@ -53,7 +54,11 @@ export function flatViewsDxf(lines: readonly DrawnLine[]): string {
   const drop = lines.length ? heightOf(above.flat())[0] - GAP_MM - heightOf(left.flat())[1] : 0;
   for (const [i, line] of lines.entries()) {
     draw(dxf, above[i]!, layerName(line.layer));
-    draw(dxf, left[i]!.map(([x, y]): Flat => [x, y + drop]), layerName(line.layer)); // prettier-ignore
+    draw(
+      dxf,
+      left[i]!.map(([x, y]): Flat => [x, y + drop]),
+      layerName(line.layer),
+    );
     const [x, y] = above[i]![0]!;
     dxf.addText(point3d(x, y + 8), 20, oneLine(line.name), { layerName: layerName(line.layer) });
   }
@@ -85,10 +90,23 @@ export function bracketsDxf(brackets: readonly BracketFlat[]): string {
   for (const [i, bracket] of brackets.entries()) {
     const { lengthMm, widthMm, bendMm, holesMm, holeMm } = bracketFlat(bracket);
     const base = -i * (widthMm + APART_MM);
-    draw(dxf, [[0, base], [lengthMm, base], [lengthMm, base + widthMm], [0, base + widthMm]], 'cut', true); // prettier-ignore
-    for (const at of holesMm) dxf.addCircle(point3d(at, base + widthMm / 2), holeMm / 2, { layerName: 'cut' });
+    draw(
+      dxf,
+      [
+        [0, base],
+        [lengthMm, base],
+        [lengthMm, base + widthMm],
+        [0, base + widthMm],
+      ],
+      'cut',
+      true,
+    );
+    for (const at of holesMm)
+      dxf.addCircle(point3d(at, base + widthMm / 2), holeMm / 2, { layerName: 'cut' });
     dxf.addLine(point3d(bendMm, base), point3d(bendMm, base + widthMm), { layerName: 'bend' });
-    dxf.addText(point3d(lengthMm + 5, base + widthMm / 2), 6, oneLine(bracket.name), { layerName: 'text' });
+    dxf.addText(point3d(lengthMm + 5, base + widthMm / 2), 6, oneLine(bracket.name), {
+      layerName: 'text',
+    });
   }
   return dxf.stringify();
 }
@@ -123,11 +141,29 @@ export function platesDxf(plates: readonly PlateFlat[]): string {
   let left = 0;
   for (const { name, widthMm, heightMm, bendMm, holes } of plates) {
     const middle = left + widthMm / 2;
-    draw(dxf, [[left, 0], [left + widthMm, 0], [left + widthMm, heightMm], [left, heightMm]], 'cut', true); // prettier-ignore
+    draw(
+      dxf,
+      [
+        [left, 0],
+        [left + widthMm, 0],
+        [left + widthMm, heightMm],
+        [left, heightMm],
+      ],
+      'cut',
+      true,
+    );
     for (const { acrossMm, upMm, diameterMm, flatsMm } of holes)
-      if (flatsMm === null) dxf.addCircle(point3d(middle + acrossMm, upMm), diameterMm / 2, { layerName: 'cut' });
-      else draw(dxf, holeRim(diameterMm, flatsMm).map(([x, y]): Flat => [middle + acrossMm + x, upMm + y]), 'cut', true); // prettier-ignore
-    if (bendMm !== null) dxf.addLine(point3d(left, bendMm), point3d(left + widthMm, bendMm), { layerName: 'bend' });
+      if (flatsMm === null)
+        dxf.addCircle(point3d(middle + acrossMm, upMm), diameterMm / 2, { layerName: 'cut' });
+      else
+        draw(
+          dxf,
+          holeRim(diameterMm, flatsMm).map(([x, y]): Flat => [middle + acrossMm + x, upMm + y]),
+          'cut',
+          true,
+        );
+    if (bendMm !== null)
+      dxf.addLine(point3d(left, bendMm), point3d(left + widthMm, bendMm), { layerName: 'bend' });
     dxf.addText(point3d(left, -10), 5, oneLine(name), { layerName: 'text' });
     left += widthMm + APART_MM;
   }

@@ -8,7 +8,10 @@ describe('a logger’s file', () => {
     expect(choice).toEqual({ pressure: 2, travel: 1, pressureUnit: 'psi', travelUnit: 'mm' });
     const { points, bad } = readingsOf(file, choice);
     expect(bad).toEqual([]);
-    expect(points[0]).toEqual({ pressureMPa: expect.closeTo(0.6894757, 6) as number, travelMm: 12.5 });
+    expect(points[0]).toEqual({
+      pressureMPa: expect.closeTo(0.6894757, 6) as number,
+      travelMm: 12.5,
+    });
   });
   it('names bad rows by their line and keeps the rest', () => {
     const file = readLoggerFile('p (MPa),travel (in)\n0.1,0.5\nfault,1\n0.5,\n\n999,1\n1.0,1.5');

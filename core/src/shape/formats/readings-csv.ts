@@ -25,10 +25,15 @@ const MOST_ROWS = 20_000;
 export function readLoggerFile(text: string): LoggerFile {
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: false });
   const [head, ...rows] = data;
-  if (!head || head.length < 2) throw new InputError('', 'This is no table of readings: it wants two columns or more, with their names in the first row.');
-  if (rows.length > MOST_ROWS) throw new InputError('', `${rows.length} rows are more than the ${MOST_ROWS} that are read.`);
+  if (!head || head.length < 2)
+    throw new InputError(
+      '',
+      'This is no table of readings: it wants two columns or more, with their names in the first row.',
+    );
+  if (rows.length > MOST_ROWS)
+    throw new InputError('', `${rows.length} rows are more than the ${MOST_ROWS} that are read.`);
   return { columns: head.map((name, i) => name.trim() || `column ${i + 1}`), rows };
-} // prettier-ignore
+}
 
 /** The columns that look like pressure and travel, by their names; the first two where none does. */
 export function likelyColumns({ columns }: LoggerFile): ColumnChoice {
@@ -36,14 +41,23 @@ export function likelyColumns({ columns }: LoggerFile): ColumnChoice {
     const at = columns.findIndex((name) => pattern.test(name));
     return at < 0 ? other : at;
   };
-  const unitIn = <K extends string>(name: string, units: readonly K[], other: K): K => units.find((unit) => new RegExp(`\\b${unit}\\b`, 'i').test(name.replace(/_/g, ' '))) ?? other;
+  const unitIn = <K extends string>(name: string, units: readonly K[], other: K): K =>
+    units.find((unit) => new RegExp(`\\b${unit}\\b`, 'i').test(name.replace(/_/g, ' '))) ?? other;
   const pressure = find(/press|psi|\bbar\b|mpa|kpa/i, 0);
   const travel = find(/travel|pedal|stroke|\bmm\b/i, pressure === 0 ? 1 : 0);
-  return { pressure, travel, pressureUnit: unitIn(columns[pressure]!, ['MPa', 'kPa', 'bar', 'psi'], 'MPa'), travelUnit: unitIn(columns[travel]!, ['mm', 'cm', 'in'], 'mm') };
-} // prettier-ignore
+  return {
+    pressure,
+    travel,
+    pressureUnit: unitIn(columns[pressure]!, ['MPa', 'kPa', 'bar', 'psi'], 'MPa'),
+    travelUnit: unitIn(columns[travel]!, ['mm', 'cm', 'in'], 'mm'),
+  };
+}
 
 /** Readings out of the columns that were chosen; a decimal comma counts as a point. */
-export function readingsOf({ rows }: LoggerFile, { pressure, travel, pressureUnit, travelUnit }: ColumnChoice): ReadingsRead {
+export function readingsOf(
+  { rows }: LoggerFile,
+  { pressure, travel, pressureUnit, travelUnit }: ColumnChoice,
+): ReadingsRead {
   const points: { pressureMPa: number; travelMm: number }[] = [];
   const bad: { line: number; why: string }[] = [];
   for (const [i, row] of rows.entries()) {
@@ -52,10 +66,21 @@ export function readingsOf({ rows }: LoggerFile, { pressure, travel, pressureUni
       const written = (row[at] ?? '').trim();
       return written === '' ? NaN : Number(written.replace(/^(-?\d+),(\d+)$/, '$1.$2'));
     };
-    const [p, t] = [number(pressure) * PRESSURE_UNITS[pressureUnit], number(travel) * TRAVEL_UNITS[travelUnit]];
-    const why = !Number.isFinite(p) ? `"${row[pressure] ?? ''}" is no pressure` : !Number.isFinite(t) ? `"${row[travel] ?? ''}" is no travel` : p < 0 || p > 200 ? `${p.toFixed(2)} MPa is outside 0 to 200` : t < -10 || t > 1000 ? `${t.toFixed(1)} mm is outside −10 to 1000` : '';
+    const [p, t] = [
+      number(pressure) * PRESSURE_UNITS[pressureUnit],
+      number(travel) * TRAVEL_UNITS[travelUnit],
+    ];
+    const why = !Number.isFinite(p)
+      ? `"${row[pressure] ?? ''}" is no pressure`
+      : !Number.isFinite(t)
+        ? `"${row[travel] ?? ''}" is no travel`
+        : p < 0 || p > 200
+          ? `${p.toFixed(2)} MPa is outside 0 to 200`
+          : t < -10 || t > 1000
+            ? `${t.toFixed(1)} mm is outside −10 to 1000`
+            : '';
     if (why) bad.push({ line: i + 2, why });
     else points.push({ pressureMPa: p, travelMm: t });
   }
   return { points, bad };
-} // prettier-ignore
+}

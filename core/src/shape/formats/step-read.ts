@@ -16,12 +16,15 @@ const refuse = (why: string): never => {
 function instances(text: string): Map<number, Entity> {
   const found = new Map<number, Entity>();
   const bare = text.replace(/\/\*[\s\S]*?\*\//g, '');
-  for (const [, id, type, args] of bare.matchAll(/#(\d+)\s*=\s*([A-Z0-9_]+)\s*(\((?:'(?:[^']|'')*'|[^';])*\))\s*;/g))
+  for (const [, id, type, args] of bare.matchAll(
+    /#(\d+)\s*=\s*([A-Z0-9_]+)\s*(\((?:'(?:[^']|'')*'|[^';])*\))\s*;/g,
+  ))
     found.set(Number(id), { type: type!, args: list(args!) });
   return found;
 }
 function list(text: string): readonly Value[] {
-  const parts = /'((?:[^']|'')*)'|#(\d+)|([()])|(\*|\$)|(-?\d+\.?\d*(?:E[-+]?\d+)?)|\.([A-Z_]+)\.|[A-Z_]+/g;
+  const parts =
+    /'((?:[^']|'')*)'|#(\d+)|([()])|(\*|\$)|(-?\d+\.?\d*(?:E[-+]?\d+)?)|\.([A-Z_]+)\.|[A-Z_]+/g;
   const open: Value[][] = [[]];
   for (const [, quoted, ref, bracket, none, number, word] of text.matchAll(parts)) {
     if (bracket === '(') open.push([]);
@@ -30,7 +33,19 @@ function list(text: string): readonly Value[] {
       if (!open.length) return refuse('Its brackets do not match: the file is damaged.');
       open.at(-1)!.push(closed);
     } else
-      open.at(-1)!.push(quoted !== undefined ? quoted.replaceAll("''", "'") : ref ? { ref: Number(ref) } : none ? null : number ? Number(number) : (word ?? null)); // prettier-ignore
+      open
+        .at(-1)!
+        .push(
+          quoted !== undefined
+            ? quoted.replaceAll("''", "'")
+            : ref
+              ? { ref: Number(ref) }
+              : none
+                ? null
+                : number
+                  ? Number(number)
+                  : (word ?? null),
+        );
   }
   return open[0]![0] as readonly Value[];
 }
@@ -38,10 +53,14 @@ function list(text: string): readonly Value[] {
 /** Millimetres of the file's unit of length. */
 function scaleOf(text: string): number {
   const inch = /CONVERSION_BASED_UNIT\s*\(\s*'INCH(?:ES)?'/i.test(text);
-  const si = /LENGTH_UNIT\s*\(\s*\)[^;]*SI_UNIT\s*\(\s*(\$|\.[A-Z]+\.)\s*,\s*\.METRE\.\s*\)/.exec(text)?.[1];
+  const si = /LENGTH_UNIT\s*\(\s*\)[^;]*SI_UNIT\s*\(\s*(\$|\.[A-Z]+\.)\s*,\s*\.METRE\.\s*\)/.exec(
+    text,
+  )?.[1];
   if (inch) return 25.4;
   const known: Record<string, number> = { '.MILLI.': 1, '.CENTI.': 10, $: 1000 };
-  return (si && known[si]) || refuse('It does not say whether it is in millimetres, metres or inches.');
+  return (
+    (si && known[si]) || refuse('It does not say whether it is in millimetres, metres or inches.')
+  );
 }
 
 /** A place where two faces of a tube meet, with the way the tube runs there. */
@@ -63,14 +82,20 @@ const SAME_MM = 0.01;
  * InputError where a solid is no such tube or the file is no STEP. Source: ISO 10303-21 and -42 (from memory).
  */
 export function readTubesStep(text: string): (NamedLine & { readonly odMm: number })[] {
-  if (!/^\s*ISO-10303-21;/.test(text)) refuse('This is no STEP file: it does not begin with ISO-10303-21.');
+  if (!/^\s*ISO-10303-21;/.test(text))
+    refuse('This is no STEP file: it does not begin with ISO-10303-21.');
   if (/ITEM_DEFINED_TRANSFORMATION/.test(text))
-    refuse('Its solids are moved about by an assembly: save them as parts that stand where they belong.');
+    refuse(
+      'Its solids are moved about by an assembly: save them as parts that stand where they belong.',
+    );
   const all = instances(text);
   const scaleMm = scaleOf(text);
   const at = (value: Value | undefined): Entity => {
     const ref = (value as { ref?: number } | null)?.ref;
-    return all.get(ref ?? -1) ?? refuse(`It refers to #${ref ?? '?'}, which it does not hold: the file is damaged.`);
+    return (
+      all.get(ref ?? -1) ??
+      refuse(`It refers to #${ref ?? '?'}, which it does not hold: the file is damaged.`)
+    );
   };
   const vector = (entity: Entity): Vec3 => entity.args[1] as unknown as Vec3;
   const place = (entity: Entity): Vec3 => vector(entity).map((v) => v * scaleMm) as unknown as Vec3;
@@ -111,7 +136,10 @@ export function readTubesStep(text: string): (NamedLine & { readonly odMm: numbe
         return [known >= 0 ? known : stations.push(circle) - 1];
       });
       const ends = [...new Set(met)];
-      if (ends.length !== 2) refuse(`${name} is no plain tube: one of its faces does not run from one section to another.`);
+      if (ends.length !== 2)
+        refuse(
+          `${name} is no plain tube: one of its faces does not run from one section to another.`,
+        );
       // A skin may be cut lengthwise into two faces.
       const [a, b] = ends as [number, number];
       if (!stretches.some((stretch) => stretch.ends.includes(a) && stretch.ends.includes(b)))
@@ -125,7 +153,8 @@ export function readTubesStep(text: string): (NamedLine & { readonly odMm: numbe
 
 /** Products' names by the solids that show them. */
 function namesOf(all: ReadonlyMap<number, Entity>): Map<number, string> {
-  const follow = (value: Value | undefined): Entity | undefined => all.get((value as { ref?: number } | null)?.ref ?? -1);
+  const follow = (value: Value | undefined): Entity | undefined =>
+    all.get((value as { ref?: number } | null)?.ref ?? -1);
   const names = new Map<number, string>();
   for (const { type, args } of all.values()) {
     if (type !== 'SHAPE_DEFINITION_REPRESENTATION') continue;
@@ -139,8 +168,14 @@ function namesOf(all: ReadonlyMap<number, Entity>): Map<number, string> {
 }
 
 /** The ends and corners of a tube in order, from the stretches between its stations. */
-function nodesAlong(name: string, stations: readonly Station[], stretches: readonly Stretch[]): Vec3[] {
-  const ends = stations.flatMap((_, i) => (stretches.filter(({ ends }) => ends.includes(i)).length === 1 ? [i] : []));
+function nodesAlong(
+  name: string,
+  stations: readonly Station[],
+  stretches: readonly Stretch[],
+): Vec3[] {
+  const ends = stations.flatMap((_, i) =>
+    stretches.filter(({ ends }) => ends.includes(i)).length === 1 ? [i] : [],
+  );
   if (ends.length !== 2) refuse(`${name} is no plain tube: it has ${ends.length} ends.`);
   let here = ends[0]!;
   const nodes: Vec3[] = [stations[here]!.at];
@@ -164,6 +199,7 @@ function cornerOf(name: string, from: Station, to: Station): Vec3 {
   const [a, b] = [unit(from.axis)!, unit(to.axis)!];
   const normal = cross(a, b);
   const square = dot(normal, normal);
-  if (square < 1e-9) return refuse(`${name} has a bend of 180° or of nothing, which has no corner.`);
+  if (square < 1e-9)
+    return refuse(`${name} has a bend of 180° or of nothing, which has no corner.`);
   return addScaled(from.at, a, dot(cross(sub(to.at, from.at), b), normal) / square);
 }

@@ -53,15 +53,22 @@ export function meshIndex({ positions, tree }: MeshData): MeshIndex {
     const long = segment.distance();
     return {
       distanceMm: least,
-      share: long ? Math.min(1, Math.hypot(at[0] - from[0], at[1] - from[1], at[2] - from[2]) / long) : 0,
+      share: long
+        ? Math.min(1, Math.hypot(at[0] - from[0], at[1] - from[1], at[2] - from[2]) / long)
+        : 0,
       ...(found as { onLine: Vec3; onThing: Vec3 }),
     };
   };
-  return { box: { min: plain(box.min), max: plain(box.max) }, triangles: positions.length / 9, nearest };
+  return {
+    box: { min: plain(box.min), max: plain(box.max) },
+    triangles: positions.length / 9,
+    nearest,
+  };
 }
 
 /** How far two boxes are apart; 0 where they meet. */
 function boxDistance(a: Box3, b: Box3): number {
-  const off = (axis: 'x' | 'y' | 'z'): number => Math.max(a.min[axis] - b.max[axis], b.min[axis] - a.max[axis], 0);
+  const off = (axis: 'x' | 'y' | 'z'): number =>
+    Math.max(a.min[axis] - b.max[axis], b.min[axis] - a.max[axis], 0);
   return Math.hypot(off('x'), off('y'), off('z'));
 }

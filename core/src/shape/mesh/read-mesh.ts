@@ -20,11 +20,13 @@ function trianglesOf(name: string, root: Object3D | BufferGeometry): Float32Arra
   else {
     root.updateMatrixWorld(true);
     root.traverse((item) => {
-      if (item instanceof Mesh) found.push({ geometry: item.geometry as BufferGeometry, matrix: item.matrixWorld });
+      if (item instanceof Mesh)
+        found.push({ geometry: item.geometry as BufferGeometry, matrix: item.matrixWorld });
     });
   }
   const corners = found.reduce(
-    (sum, { geometry }) => sum + (geometry.index?.count ?? geometry.getAttribute('position')?.count ?? 0),
+    (sum, { geometry }) =>
+      sum + (geometry.index?.count ?? geometry.getAttribute('position')?.count ?? 0),
     0,
   );
   if (corners < 3) refuse(name, 'it holds no triangle.');
@@ -41,14 +43,17 @@ function trianglesOf(name: string, root: Object3D | BufferGeometry): Float32Arra
     if (!position) continue;
     const count = geometry.index?.count ?? position.count;
     for (let i = 0; i < count - (count % 3) && at < out.length; i++) {
-      v.fromBufferAttribute(position, geometry.index ? geometry.index.getX(i) : i).applyMatrix4(matrix);
+      v.fromBufferAttribute(position, geometry.index ? geometry.index.getX(i) : i).applyMatrix4(
+        matrix,
+      );
       out[at++] = v.x;
       out[at++] = v.y;
       out[at++] = v.z;
     }
   }
   const bad = out.findIndex((value) => !Number.isFinite(value));
-  if (bad >= 0) refuse(name, `a corner of triangle ${Math.floor(bad / 9) + 1} has no place (not a number).`);
+  if (bad >= 0)
+    refuse(name, `a corner of triangle ${Math.floor(bad / 9) + 1} has no place (not a number).`);
   return out;
 }
 
@@ -62,21 +67,31 @@ const FROM_GLTF = new Matrix4().set(0, 0, -1, 0, -1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 
  */
 export async function readMesh(name: string, bytes: ArrayBuffer): Promise<Float32Array> {
   const ending = name.toLowerCase().split('.').pop() ?? '';
-  if (!MESH_ENDINGS.includes(ending as 'glb')) refuse(name, `meshes are read from ${MESH_ENDINGS.join(', ')}.`);
+  if (!MESH_ENDINGS.includes(ending as 'glb'))
+    refuse(name, `meshes are read from ${MESH_ENDINGS.join(', ')}.`);
   if (!bytes.byteLength) refuse(name, 'the file is empty.');
   if (bytes.byteLength > MOST_MESH_BYTES)
-    refuse(name, `it holds ${Math.round(bytes.byteLength / 1e6)} MB; ${MOST_MESH_BYTES / 1e6} MB is the most.`);
+    refuse(
+      name,
+      `it holds ${Math.round(bytes.byteLength / 1e6)} MB; ${MOST_MESH_BYTES / 1e6} MB is the most.`,
+    );
   let root: Object3D | BufferGeometry;
   try {
     if (ending === 'stl') root = new STLLoader().parse(bytes);
     else if (ending === 'obj') root = new OBJLoader().parse(new TextDecoder().decode(bytes));
     else {
-      const { scene } = await new GLTFLoader().parseAsync(ending === 'gltf' ? new TextDecoder().decode(bytes) : bytes, '');
+      const { scene } = await new GLTFLoader().parseAsync(
+        ending === 'gltf' ? new TextDecoder().decode(bytes) : bytes,
+        '',
+      );
       scene.applyMatrix4(FROM_GLTF);
       root = scene;
     }
   } catch (error) {
-    return refuse(name, `it cannot be read as ${ending.toUpperCase()} (${(error as Error).message}).`);
+    return refuse(
+      name,
+      `it cannot be read as ${ending.toUpperCase()} (${(error as Error).message}).`,
+    );
   }
   return trianglesOf(name, root);
 }

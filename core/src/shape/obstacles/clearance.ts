@@ -17,7 +17,8 @@ export interface Clearance {
 /** A centre line as points, the last one included. */
 export type Points = readonly Vec3[];
 
-const lengthOf = (from: Vec3, to: Vec3): number => Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);
+const lengthOf = (from: Vec3, to: Vec3): number =>
+  Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]);
 
 /**
  * The nearest a tube of `odMm` comes to a thing, from `fromMm` to `toMm` of its length; null where that
@@ -38,10 +39,12 @@ export function clearanceTo(
     const long = lengthOf(from, to);
     const [start, end] = [Math.max(fromMm, run), Math.min(toMm, run + long)];
     if (long > 0 && end > start) {
-      const at = (mm: number): Vec3 => from.map((v, k) => v + ((to[k]! - v) * (mm - run)) / long) as unknown as Vec3;
+      const at = (mm: number): Vec3 =>
+        from.map((v, k) => v + ((to[k]! - v) * (mm - run)) / long) as unknown as Vec3;
       const limit = best ? best.distanceMm : withinMm + odMm / 2;
       const gap = gapTo(obstacle, at(start), at(end), limit);
-      if (gap && (!best || gap.distanceMm < best.distanceMm)) best = { ...gap, atMm: start + gap.share * (end - start) };
+      if (gap && (!best || gap.distanceMm < best.distanceMm))
+        best = { ...gap, atMm: start + gap.share * (end - start) };
     }
     run += long;
   }
@@ -83,7 +86,8 @@ export function stretchesNear(
     const long = lengthOf(from, to);
     if (long > 0 && gapTo(obstacle, from, to, withinMm + odMm / 2)) {
       const count = Math.max(1, Math.ceil(long / stepMm));
-      const at = (k: number): Vec3 => from.map((v, axis) => v + ((to[axis]! - v) * k) / count) as unknown as Vec3;
+      const at = (k: number): Vec3 =>
+        from.map((v, axis) => v + ((to[axis]! - v) * k) / count) as unknown as Vec3;
       for (let k = 0; k < count; k++) {
         if (!comesNear(obstacle, at(k), at(k + 1), withinMm + odMm / 2)) continue;
         const [start, end] = [run + (long * k) / count, run + (long * (k + 1)) / count];

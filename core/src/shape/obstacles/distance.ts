@@ -1,10 +1,32 @@
-import { add, addScaled, cross, distance, dot, scale, squareTo, sub, unit, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  add,
+  addScaled,
+  cross,
+  distance,
+  dot,
+  scale,
+  squareTo,
+  sub,
+  unit,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 
 /** A convex solid, or a rod with round ends: what a distance is measured to. */
 export type Solid =
-  | { readonly kind: 'box'; readonly centre: Vec3; readonly axes: readonly [Vec3, Vec3, Vec3]; readonly half: Vec3 }
+  | {
+      readonly kind: 'box';
+      readonly centre: Vec3;
+      readonly axes: readonly [Vec3, Vec3, Vec3];
+      readonly half: Vec3;
+    }
   | { readonly kind: 'rod'; readonly from: Vec3; readonly to: Vec3; readonly radiusMm: number }
-  | { readonly kind: 'drum'; readonly centre: Vec3; readonly axis: Vec3; readonly radiusMm: number; readonly halfMm: number };
+  | {
+      readonly kind: 'drum';
+      readonly centre: Vec3;
+      readonly axis: Vec3;
+      readonly radiusMm: number;
+      readonly halfMm: number;
+    };
 
 /** A distance with the two points it lies between. */
 export interface Gap {
@@ -21,7 +43,8 @@ export interface Box {
   readonly max: Vec3;
 }
 
-const clamp = (value: number, low: number, high: number): number => Math.min(Math.max(value, low), high);
+const clamp = (value: number, low: number, high: number): number =>
+  Math.min(Math.max(value, low), high);
 const lerp = (a: Vec3, b: Vec3, share: number): Vec3 => addScaled(a, sub(b, a), share);
 
 /** The point of a solid that is nearest to `p`; `p` itself inside it. */
@@ -36,7 +59,11 @@ export function nearestOn(solid: Solid, p: Vec3): Vec3 {
   if (solid.kind === 'rod') {
     const way = sub(solid.to, solid.from);
     const long = dot(way, way);
-    const spine = addScaled(solid.from, way, long ? clamp(dot(sub(p, solid.from), way) / long, 0, 1) : 0);
+    const spine = addScaled(
+      solid.from,
+      way,
+      long ? clamp(dot(sub(p, solid.from), way) / long, 0, 1) : 0,
+    );
     const off = distance(p, spine);
     return off <= solid.radiusMm ? p : addScaled(spine, sub(p, spine), solid.radiusMm / off);
   }
@@ -74,7 +101,8 @@ export function segmentGap(solid: Solid, from: Vec3, to: Vec3): Gap {
     const [share, other] = segmentShares(from, to, solid.from, solid.to);
     const [onLine, spine] = [lerp(from, to, share), lerp(solid.from, solid.to, other)];
     const off = distance(onLine, spine);
-    const onThing = off > solid.radiusMm ? addScaled(spine, sub(onLine, spine), solid.radiusMm / off) : onLine;
+    const onThing =
+      off > solid.radiusMm ? addScaled(spine, sub(onLine, spine), solid.radiusMm / off) : onLine;
     return { distanceMm: Math.max(0, off - solid.radiusMm), share, onLine, onThing };
   }
   const away = (share: number): number => {
@@ -106,7 +134,8 @@ export function segmentGap(solid: Solid, from: Vec3, to: Vec3): Gap {
 export function boxOf(solid: Solid): Box {
   const reach = (axis: 0 | 1 | 2): number => {
     if (solid.kind === 'rod') return solid.radiusMm;
-    if (solid.kind === 'box') return solid.axes.reduce((sum, a, i) => sum + Math.abs(a[axis]) * solid.half[i]!, 0);
+    if (solid.kind === 'box')
+      return solid.axes.reduce((sum, a, i) => sum + Math.abs(a[axis]) * solid.half[i]!, 0);
     const along = Math.abs(solid.axis[axis]);
     return along * solid.halfMm + Math.sqrt(Math.max(0, 1 - along * along)) * solid.radiusMm;
   };
@@ -125,7 +154,10 @@ export const joinBoxes = (boxes: readonly Box[]): Box => ({
 /** The upright box round points. */
 export function boxRound(points: readonly Vec3[]): Box {
   const side = (pick: (a: number, b: number) => number): Vec3 =>
-    points.reduce<Vec3>((at, p) => [pick(at[0], p[0]), pick(at[1], p[1]), pick(at[2], p[2])], points[0]!);
+    points.reduce<Vec3>(
+      (at, p) => [pick(at[0], p[0]), pick(at[1], p[1]), pick(at[2], p[2])],
+      points[0]!,
+    );
   return { min: side(Math.min), max: side(Math.max) };
 }
 

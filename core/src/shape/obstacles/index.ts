@@ -12,7 +12,16 @@ export {
   type Gap,
   type Solid,
 } from './distance.ts';
-export { addMesh, gapTo, meshOf, obstacleOf, obstaclesOf, pointGapMm, type MeshIndex, type Obstacle } from './obstacles.ts';
+export {
+  addMesh,
+  gapTo,
+  meshOf,
+  obstacleOf,
+  obstaclesOf,
+  pointGapMm,
+  type MeshIndex,
+  type Obstacle,
+} from './obstacles.ts';
 export {
   NATURE_NAMES,
   LININGS,

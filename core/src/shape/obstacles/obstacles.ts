@@ -1,6 +1,15 @@
 import { derive } from '../../lib/derive/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
-import { boxGap, boxOf, joinBoxes, nearestOn, segmentGap, type Box, type Gap, type Solid } from './distance.ts';
+import {
+  boxGap,
+  boxOf,
+  joinBoxes,
+  nearestOn,
+  segmentGap,
+  type Box,
+  type Gap,
+  type Solid,
+} from './distance.ts';
 import type { Thing } from './shapes.ts';
 import { envelopeOf, solidsOf } from './solids.ts';
 
@@ -30,7 +39,8 @@ export interface Obstacle {
   /** Round all of it; null for a mesh that is not known here. */
   readonly box: Box | null;
 }
-const meshOfThing = ({ shape }: Thing): MeshIndex | null => (shape.kind === 'mesh' ? (loaded.get(shape.digest) ?? null) : null);
+const meshOfThing = ({ shape }: Thing): MeshIndex | null =>
+  shape.kind === 'mesh' ? (loaded.get(shape.digest) ?? null) : null;
 
 /** What a thing fills, all of its travel counted: its name and its nature do not matter. */
 const bodyOf = derive(
@@ -39,7 +49,12 @@ const bodyOf = derive(
   (shape, travel, mesh): Omit<Obstacle, 'thing'> => {
     const { solids, growMm } = envelopeOf(solidsOf(shape), travel);
     const boxes = solids.map(boxOf);
-    const box = shape.kind === 'mesh' ? mesh && meshBox(shape, mesh.box) : boxes.length ? joinBoxes(boxes) : null;
+    const box =
+      shape.kind === 'mesh'
+        ? mesh && meshBox(shape, mesh.box)
+        : boxes.length
+          ? joinBoxes(boxes)
+          : null;
     return { solids, boxes, growMm, mesh, box };
   },
 );
@@ -53,19 +68,34 @@ const NO_MESH = {};
 /** All things of a list made ready, the same list while none of them changes and no mesh of theirs becomes known. */
 export const obstaclesOf = derive(
   'obstacles',
-  ({ things }: { readonly things: readonly Thing[] }): readonly [readonly Thing[], ...object[]] => [things, ...things.flatMap((thing) => (thing.shape.kind === 'mesh' ? [meshOfThing(thing) ?? NO_MESH] : []))],
+  ({ things }: { readonly things: readonly Thing[] }): readonly [readonly Thing[], ...object[]] => [
+    things,
+    ...things.flatMap((thing) =>
+      thing.shape.kind === 'mesh' ? [meshOfThing(thing) ?? NO_MESH] : [],
+    ),
+  ],
   (things, ..._meshes: object[]): readonly Obstacle[] => things.map((thing) => obstacleOf(thing)),
-); // prettier-ignore
+);
 
 type MeshShape = Extract<Thing['shape'], { kind: 'mesh' }>;
-const into = ({ scale, atMm }: MeshShape, p: Vec3): Vec3 => p.map((v, i) => (v - atMm[i]!) / scale) as unknown as Vec3;
-const outOf = ({ scale, atMm }: MeshShape, p: Vec3): Vec3 => p.map((v, i) => v * scale + atMm[i]!) as unknown as Vec3;
-const meshBox = (shape: MeshShape, { min, max }: Box): Box => ({ min: outOf(shape, min), max: outOf(shape, max) });
+const into = ({ scale, atMm }: MeshShape, p: Vec3): Vec3 =>
+  p.map((v, i) => (v - atMm[i]!) / scale) as unknown as Vec3;
+const outOf = ({ scale, atMm }: MeshShape, p: Vec3): Vec3 =>
+  p.map((v, i) => v * scale + atMm[i]!) as unknown as Vec3;
+const meshBox = (shape: MeshShape, { min, max }: Box): Box => ({
+  min: outOf(shape, min),
+  max: outOf(shape, max),
+});
 
 const away = (a: Vec3, b: Vec3): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
 
 /** The least distance from a segment to a thing, its travel counted; null where it is further than `withinMm`. */
-export function gapTo({ thing, solids, boxes, growMm, mesh, box }: Obstacle, from: Vec3, to: Vec3, withinMm: number): Gap | null {
+export function gapTo(
+  { thing, solids, boxes, growMm, mesh, box }: Obstacle,
+  from: Vec3,
+  to: Vec3,
+  withinMm: number,
+): Gap | null {
   const reach = withinMm + growMm;
   if (!box || boxGap(box, from, to) > reach) return null;
   const { shape } = thing;
@@ -96,7 +126,11 @@ export function gapTo({ thing, solids, boxes, growMm, mesh, box }: Obstacle, fro
 }
 
 /** The least distance from a point to a thing's solids, its travel counted; `withinMm` where it is further. Meshes are asked by `gapTo`. */
-export function pointGapMm({ solids, boxes, growMm, box }: Obstacle, p: Vec3, withinMm: number): number {
+export function pointGapMm(
+  { solids, boxes, growMm, box }: Obstacle,
+  p: Vec3,
+  withinMm: number,
+): number {
   let least = withinMm + growMm;
   if (!box || boxGap(box, p, p) >= least) return withinMm;
   for (let i = 0; i < solids.length; i++) {

@@ -3,13 +3,20 @@ import { distance, type Vec3 } from '../../lib/vec/index.ts';
 import { gapTo, obstacleOf, solidsOf, thingAt, type Solid, type Thing } from './index.ts';
 import { newThing } from './fresh.ts';
 
-const TRAVEL = { heaveMm: [-70, 60] as const, rollDeg: 4, lockDeg: 30, aboutMm: [0, 0, 335] as Vec3 };
+const TRAVEL = {
+  heaveMm: [-70, 60] as const,
+  rollDeg: 4,
+  lockDeg: 30,
+  aboutMm: [0, 0, 335] as Vec3,
+};
 const things: Thing[] = (['wheel', 'axle', 'exhaust'] as const).map((kind) => ({
   ...newThing(kind, kind, kind),
   travel: TRAVEL,
 }));
 const middle = (solid: Solid): Vec3 =>
-  solid.kind === 'rod' ? (solid.from.map((v, i) => (v + solid.to[i]!) / 2) as unknown as Vec3) : solid.centre;
+  solid.kind === 'rod'
+    ? (solid.from.map((v, i) => (v + solid.to[i]!) / 2) as unknown as Vec3)
+    : solid.centre;
 const share = fc.double({ min: -1, max: 1, noNaN: true });
 
 describe('a thing as it stands in one pose', () => {
@@ -43,9 +50,20 @@ describe('a thing as it stands in one pose', () => {
   test('blocks and meshes are lifted as they are', () => {
     const block = { ...newThing('b', 'b', 'tank'), travel: TRAVEL };
     const lifted = thingAt(block, () => ({ heaveMm: 40, rollDeg: 3, lockDeg: 0 }));
-    if (lifted.shape.kind !== 'block' || block.shape.kind !== 'block') throw new Error('A tank is a block.');
-    expect(lifted.shape.minMm).toEqual([block.shape.minMm[0], block.shape.minMm[1], block.shape.minMm[2] + 40]);
-    const mesh: Thing = { ...block, shape: { kind: 'mesh', digest: 'd', scale: 25.4, atMm: [1, 2, 3] } };
-    expect(thingAt(mesh, () => ({ heaveMm: -5, rollDeg: 0, lockDeg: 0 })).shape).toMatchObject({ atMm: [1, 2, -2], scale: 25.4 });
+    if (lifted.shape.kind !== 'block' || block.shape.kind !== 'block')
+      throw new Error('A tank is a block.');
+    expect(lifted.shape.minMm).toEqual([
+      block.shape.minMm[0],
+      block.shape.minMm[1],
+      block.shape.minMm[2] + 40,
+    ]);
+    const mesh: Thing = {
+      ...block,
+      shape: { kind: 'mesh', digest: 'd', scale: 25.4, atMm: [1, 2, 3] },
+    };
+    expect(thingAt(mesh, () => ({ heaveMm: -5, rollDeg: 0, lockDeg: 0 })).shape).toMatchObject({
+      atMm: [1, 2, -2],
+      scale: 25.4,
+    });
   });
 });

@@ -20,7 +20,13 @@ export type Shape =
     }
   | { readonly kind: 'block'; readonly minMm: Vec3; readonly maxMm: Vec3 }
   | { readonly kind: 'pipe'; readonly pathMm: readonly Vec3[]; readonly diameterMm: number }
-  | { readonly kind: 'wheel'; readonly centreMm: Vec3; readonly axis: Vec3; readonly radiusMm: number; readonly widthMm: number }
+  | {
+      readonly kind: 'wheel';
+      readonly centreMm: Vec3;
+      readonly axis: Vec3;
+      readonly radiusMm: number;
+      readonly widthMm: number;
+    }
   /** An imported mesh, kept as a file by its digest: its own points times `scale`, then moved. */
   | { readonly kind: 'mesh'; readonly digest: string; readonly scale: number; readonly atMm: Vec3 };
 export type ShapeKind = Shape['kind'];
@@ -44,14 +50,32 @@ export type Nature = (typeof NATURES)[number];
  * How far a line keeps from a surface by its temperature, mm. Ours, said to be a judgement: 100 to 400 °C, 150 to
  * 650 °C, 200 above; the part makers' sheets come first.
  */
-const heatKeepMm = (surfaceC: number): number => (surfaceC <= 400 ? 100 : surfaceC <= 650 ? 150 : 200);
+const heatKeepMm = (surfaceC: number): number =>
+  surfaceC <= 400 ? 100 : surfaceC <= 650 ? 150 : 200;
 /** How far a line keeps from a thing, surface to surface: as it is set down, and never nearer than its heat allows. */
-export const keptFrom = ({ nature, keepMm, surfaceC }: Pick<Thing, 'nature' | 'keepMm' | 'surfaceC'>): number =>
+export const keptFrom = ({
+  nature,
+  keepMm,
+  surfaceC,
+}: Pick<Thing, 'nature' | 'keepMm' | 'surfaceC'>): number =>
   nature === 'hot' && surfaceC !== null ? Math.max(keepMm, heatKeepMm(surfaceC)) : keepMm;
 
 export const THING_KINDS = [
-  'rail', 'member', 'axle', 'wheel', 'engine', 'gearbox', 'exhaust', 'prop-shaft', 'steering', 'tank', 'floor', 'body', 'zone', 'mesh',
-] as const; // prettier-ignore
+  'rail',
+  'member',
+  'axle',
+  'wheel',
+  'engine',
+  'gearbox',
+  'exhaust',
+  'prop-shaft',
+  'steering',
+  'tank',
+  'floor',
+  'body',
+  'zone',
+  'mesh',
+] as const;
 export type ThingKind = (typeof THING_KINDS)[number];
 
 export interface Thing {

@@ -1,4 +1,13 @@
-import { add, addScaled, distance, radians, rotate, sub, unit, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  add,
+  addScaled,
+  distance,
+  radians,
+  rotate,
+  sub,
+  unit,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 import { barAxes, type Solid } from './distance.ts';
 import type { Shape, Thing, Travel } from './shapes.ts';
 
@@ -12,16 +21,24 @@ function barSolids(shape: Extract<Shape, { kind: 'bar' }>, from: Vec3, to: Vec3)
   if (section === 'round') return [{ kind: 'rod', from, to, radiusMm: widthMm / 2 }];
   const axes = barAxes(along);
   const long = distance(from, to) / 2;
-  const at = (right: number, up: number): Vec3 => addScaled(addScaled(middle(from, to), axes[1], right), axes[2], up);
+  const at = (right: number, up: number): Vec3 =>
+    addScaled(addScaled(middle(from, to), axes[1], right), axes[2], up);
   const plate = (right: number, up: number, wide: number, high: number): Solid => ({
-    kind: 'box', centre: at(right, up), axes, half: [long, wide / 2, high / 2],
-  }); // prettier-ignore
+    kind: 'box',
+    centre: at(right, up),
+    axes,
+    half: [long, wide / 2, high / 2],
+  });
   if (section === 'box') return [plate(0, 0, widthMm, heightMm)];
   // The level axis may point to either side of the vehicle, as the path runs fore or aft.
   const toRight = axes[1][1] >= 0 ? 1 : -1;
   const web = (opens === 'left' ? 1 : -1) * toRight * ((widthMm - wallMm) / 2);
   const flange = (heightMm - wallMm) / 2;
-  return [plate(web, 0, wallMm, heightMm), plate(0, flange, widthMm, wallMm), plate(0, -flange, widthMm, wallMm)];
+  return [
+    plate(web, 0, wallMm, heightMm),
+    plate(0, flange, widthMm, wallMm),
+    plate(0, -flange, widthMm, wallMm),
+  ];
 }
 
 /** A shape as convex solids where it stands; none for a mesh, which is measured by its triangles. */
@@ -32,19 +49,35 @@ export function solidsOf(shape: Shape): Solid[] {
     case 'bar':
       return straights(shape.pathMm, (from, to) => barSolids(shape, from, to));
     case 'pipe':
-      return straights(shape.pathMm, (from, to) => [{ kind: 'rod', from, to, radiusMm: shape.diameterMm / 2 }]);
+      return straights(shape.pathMm, (from, to) => [
+        { kind: 'rod', from, to, radiusMm: shape.diameterMm / 2 },
+      ]);
     case 'block':
       return [
         {
           kind: 'box',
           centre: middle(shape.minMm, shape.maxMm),
-          axes: [[1, 0, 0], [0, 1, 0], [0, 0, 1]],
+          axes: [
+            [1, 0, 0],
+            [0, 1, 0],
+            [0, 0, 1],
+          ],
           half: sub(shape.maxMm, middle(shape.minMm, shape.maxMm)),
         },
-      ]; // prettier-ignore
+      ];
     case 'wheel': {
       const axis = unit(shape.axis);
-      return axis ? [{ kind: 'drum', centre: shape.centreMm, axis, radiusMm: shape.radiusMm, halfMm: shape.widthMm / 2 }] : [];
+      return axis
+        ? [
+            {
+              kind: 'drum',
+              centre: shape.centreMm,
+              axis,
+              radiusMm: shape.radiusMm,
+              halfMm: shape.widthMm / 2,
+            },
+          ]
+        : [];
     }
     case 'mesh':
       return [];
@@ -62,10 +95,16 @@ const STEER: Vec3 = [0, 0, 1];
 
 function posed(solid: Solid, { aboutMm }: Travel, { heaveMm, rollDeg, lockDeg }: ThingPose): Solid {
   const turn = (v: Vec3): Vec3 => rotate(rotate(v, STEER, lockDeg), ROLL, rollDeg);
-  const move = (p: Vec3): Vec3 => add(addScaled(aboutMm, [0, 0, 1], heaveMm), turn(sub(p, aboutMm)));
+  const move = (p: Vec3): Vec3 =>
+    add(addScaled(aboutMm, [0, 0, 1], heaveMm), turn(sub(p, aboutMm)));
   if (solid.kind === 'rod') return { ...solid, from: move(solid.from), to: move(solid.to) };
-  if (solid.kind === 'drum') return { ...solid, centre: move(solid.centre), axis: turn(solid.axis) };
-  return { ...solid, centre: move(solid.centre), axes: solid.axes.map(turn) as unknown as readonly [Vec3, Vec3, Vec3] };
+  if (solid.kind === 'drum')
+    return { ...solid, centre: move(solid.centre), axis: turn(solid.axis) };
+  return {
+    ...solid,
+    centre: move(solid.centre),
+    axes: solid.axes.map(turn) as unknown as readonly [Vec3, Vec3, Vec3],
+  };
 }
 
 /** A moving thing as it stands in one pose of its travel, and no longer moving; a block or a mesh is lifted and not turned. */
@@ -74,11 +113,14 @@ export function thingAt(thing: Thing, pose: (travel: Travel) => ThingPose): Thin
   if (!travel) return thing;
   const { heaveMm, rollDeg, lockDeg } = pose(travel);
   const turn = (v: Vec3): Vec3 => rotate(rotate(v, STEER, lockDeg), ROLL, rollDeg);
-  const move = (p: Vec3): Vec3 => add(addScaled(travel.aboutMm, [0, 0, 1], heaveMm), turn(sub(p, travel.aboutMm)));
+  const move = (p: Vec3): Vec3 =>
+    add(addScaled(travel.aboutMm, [0, 0, 1], heaveMm), turn(sub(p, travel.aboutMm)));
   const lift = (p: Vec3): Vec3 => addScaled(p, [0, 0, 1], heaveMm);
   const moved = (): Shape => {
-    if (shape.kind === 'wheel') return { ...shape, centreMm: move(shape.centreMm), axis: turn(shape.axis) };
-    if (shape.kind === 'block') return { ...shape, minMm: lift(shape.minMm), maxMm: lift(shape.maxMm) };
+    if (shape.kind === 'wheel')
+      return { ...shape, centreMm: move(shape.centreMm), axis: turn(shape.axis) };
+    if (shape.kind === 'block')
+      return { ...shape, minMm: lift(shape.minMm), maxMm: lift(shape.maxMm) };
     if (shape.kind === 'mesh') return { ...shape, atMm: lift(shape.atMm) };
     return { ...shape, pathMm: shape.pathMm.map(move) };
   };
@@ -120,6 +162,11 @@ export function envelopeOf(solids: readonly Solid[], travel: Travel | null): Env
   const stepOf = (values: readonly number[], mmPer: number): number =>
     values.length > 1 ? (values[1]! - values[0]!) * mmPer : 0;
   const growMm = (stepOf(heaves, 1) + stepOf(rolls, perDeg) + stepOf(locks, perDeg)) / 2;
-  const poses = heaves.flatMap((heaveMm) => rolls.flatMap((rollDeg) => locks.map((lockDeg) => ({ heaveMm, rollDeg, lockDeg }))));
-  return { solids: poses.flatMap((pose) => solids.map((solid) => posed(solid, travel, pose))), growMm };
+  const poses = heaves.flatMap((heaveMm) =>
+    rolls.flatMap((rollDeg) => locks.map((lockDeg) => ({ heaveMm, rollDeg, lockDeg }))),
+  );
+  return {
+    solids: poses.flatMap((pose) => solids.map((solid) => posed(solid, travel, pose))),
+    growMm,
+  };
 }

@@ -19,12 +19,22 @@ export interface Lattice {
 }
 
 /** Round figures `pitchMm` apart from `low` to `high`; `good` ones in place of those next to them, and `wanted` ones in place of both. */
-function axis(low: number, high: number, pitchMm: number, wanted: readonly number[], good: readonly number[]): Float64Array {
-  const clear = (mm: number, of: readonly number[]): boolean => of.every((other) => Math.abs(other - mm) >= pitchMm / 2);
+function axis(
+  low: number,
+  high: number,
+  pitchMm: number,
+  wanted: readonly number[],
+  good: readonly number[],
+): Float64Array {
+  const clear = (mm: number, of: readonly number[]): boolean =>
+    of.every((other) => Math.abs(other - mm) >= pitchMm / 2);
   const kept = [...new Set(wanted)];
   for (const mm of good) if (mm >= low && mm <= high && clear(mm, kept)) kept.push(mm);
   const first = Math.ceil(low / pitchMm);
-  const round = Array.from({ length: Math.max(0, Math.floor(high / pitchMm) - first + 1) }, (_, i) => (first + i) * pitchMm);
+  const round = Array.from(
+    { length: Math.max(0, Math.floor(high / pitchMm) - first + 1) },
+    (_, i) => (first + i) * pitchMm,
+  );
   const apart = round.filter((mm) => clear(mm, kept));
   return Float64Array.from([...apart, ...kept].sort((a, b) => a - b));
 }
@@ -37,12 +47,21 @@ export function makeLattice(
   through: readonly Vec3[],
   good: readonly [readonly number[], readonly number[], readonly number[]] = [[], [], []],
 ): Lattice {
-  const mm = ([0, 1, 2] as const).map((i) => axis(min[i], max[i], pitchMm, through.map((p) => p[i]), good[i])) as unknown as Lattice['mm']; // prettier-ignore
+  const mm = ([0, 1, 2] as const).map((i) =>
+    axis(
+      min[i],
+      max[i],
+      pitchMm,
+      through.map((p) => p[i]),
+      good[i],
+    ),
+  ) as unknown as Lattice['mm'];
   return { mm, count: mm[0].length * mm[1].length * mm[2].length };
 }
 
 /** Node at three indices, x fastest. */
-export const nodeAt = ({ mm: [xs, ys] }: Lattice, i: number, j: number, k: number): number => i + xs.length * (j + ys.length * k);
+export const nodeAt = ({ mm: [xs, ys] }: Lattice, i: number, j: number, k: number): number =>
+  i + xs.length * (j + ys.length * k);
 
 export function placeOf({ mm: [xs, ys, zs] }: Lattice, node: number): Vec3 {
   const i = node % xs.length;

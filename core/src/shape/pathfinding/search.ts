@@ -40,7 +40,12 @@ interface Scratch {
 let scratch: Scratch | null = null;
 function scratchFor(states: number): Scratch {
   if (!scratch || scratch.best.length < states)
-    scratch = { best: new Float64Array(states), came: new Int32Array(states), seen: new Uint32Array(states), round: 0 };
+    scratch = {
+      best: new Float64Array(states),
+      came: new Int32Array(states),
+      seen: new Uint32Array(states),
+      round: 0,
+    };
   scratch.round++;
   return scratch;
 }
@@ -68,20 +73,29 @@ export function cheapest(
   const [open, closed] = [2 * round, 2 * round + 1];
   const heap = new FlatQueue();
   // What is left along each axis, by index.
-  const [offX, offY, offZ] = mm.map((list, axis) => list.map((at) => Math.abs(at - to.at[axis]!))) as [
-    Float64Array,
-    Float64Array,
-    Float64Array,
-  ];
+  const [offX, offY, offZ] = mm.map((list, axis) =>
+    list.map((at) => Math.abs(at - to.at[axis]!)),
+  ) as [Float64Array, Float64Array, Float64Array];
   const left = (i: number, j: number, k: number, axis: number): number => {
     const x = offX[i]!;
     const y = offY[j]!;
     const z = offZ[k]!;
-    const turns = (x > NIL_MM && axis !== 0 ? 1 : 0) + (y > NIL_MM && axis !== 1 ? 1 : 0) + (z > NIL_MM && axis !== 2 ? 1 : 0);
+    const turns =
+      (x > NIL_MM && axis !== 0 ? 1 : 0) +
+      (y > NIL_MM && axis !== 1 ? 1 : 0) +
+      (z > NIL_MM && axis !== 2 ? 1 : 0);
     return x + y + z + turns * costs.bend;
   };
   /** Node and its three indices, the direction there, what it costs and the state before. */
-  const reach = (node: number, i: number, j: number, k: number, direction: number, cost: number, before: number): void => {
+  const reach = (
+    node: number,
+    i: number,
+    j: number,
+    k: number,
+    direction: number,
+    cost: number,
+    before: number,
+  ): void => {
     const state = node * 6 + direction;
     if (seen[state]! >= open && cost >= best[state]! - NIL_MM) return;
     seen[state] = open;
@@ -111,9 +125,11 @@ export function cheapest(
     find(node);
     const [i0, j0, k0] = [index[0]!, index[1]!, index[2]!];
     if (node === goal) {
-      if (direction === to.direction) return { cornersMm: cornersOf(lattice, came, state), cost, looked };
+      if (direction === to.direction)
+        return { cornersMm: cornersOf(lattice, came, state), cost, looked };
       // A last bend into the goal's own leg needs no further straight: the leg is straight enough.
-      if (!isReverse(direction, to.direction)) reach(goal, i0, j0, k0, to.direction, cost + costs.bend, state);
+      if (!isReverse(direction, to.direction))
+        reach(goal, i0, j0, k0, to.direction, cost + costs.bend, state);
       continue;
     }
     for (let next = 0; next < 6; next++) {
@@ -141,7 +157,15 @@ export function cheapest(
       // A way that meets the goal before its last bend has room may not bend again there.
       const cramped = at === goal && run < wanted - NIL_MM && next !== to.direction;
       if (more < Infinity && !cramped)
-        reach(at, axis === 0 ? i : i0, axis === 1 ? i : j0, axis === 2 ? i : k0, next, cost + more, state);
+        reach(
+          at,
+          axis === 0 ? i : i0,
+          axis === 1 ? i : j0,
+          axis === 2 ? i : k0,
+          next,
+          cost + more,
+          state,
+        );
     }
   }
   return null;

@@ -1,6 +1,16 @@
 import { InputError } from '../../lib/faults/index.ts';
 import { boxGap, gapTo, keptFrom, pointGapMm, type Obstacle } from '../obstacles/index.ts';
-import { addScaled, distance, dot, pathLength, shareAlong, sub, unit, type Vec3, tenths } from '../../lib/vec/index.ts';
+import {
+  addScaled,
+  distance,
+  dot,
+  pathLength,
+  shareAlong,
+  sub,
+  unit,
+  type Vec3,
+  tenths,
+} from '../../lib/vec/index.ts';
 import { DIRECTIONS, makeLattice, nodeAt, placeOf, type Lattice } from './lattice.ts';
 import { cheapest, type Costs, type Found, type Leg } from './search.ts';
 
@@ -55,7 +65,10 @@ const MOST_NODES = 2_000_000;
 /** The lattice direction nearest to one; ports that point askew are met by a bend of less than 45°. */
 function directionOf(way: Vec3): number {
   const along = unit(way)!;
-  return DIRECTIONS.reduce((best, one, i) => (dot(one, along) > dot(DIRECTIONS[best]!, along) ? i : best), 0);
+  return DIRECTIONS.reduce(
+    (best, one, i) => (dot(one, along) > dot(DIRECTIONS[best]!, along) ? i : best),
+    0,
+  );
 }
 
 /** Clearances past this are all the same to a search, mm. */
@@ -79,7 +92,10 @@ function edgeCosts(lattice: Lattice, input: WayInput): Costs {
   const holders = obstacles.filter(({ thing, box }) => thing.holds && box);
   const high = Math.max(input.a.atMm[2], input.b.atMm[2]) + HUMP_MM;
   const lows = lowsAlong(lattice, obstacles);
-  const [clear, held] = [new Float32Array(lattice.count).fill(NaN), new Float32Array(lattice.count)];
+  const [clear, held] = [
+    new Float32Array(lattice.count).fill(NaN),
+    new Float32Array(lattice.count),
+  ];
   const [nx] = [lattice.mm[0].length];
   const clearAt = (node: number): number => {
     if (!Number.isNaN(clear[node]!)) return clear[node]!;
@@ -109,7 +125,10 @@ function edgeCosts(lattice: Lattice, input: WayInput): Costs {
     const [one, other] = [clearAt(a), clearAt(b)];
     if (one < 0 || other < 0) return Infinity;
     const [from, to] = [placeOf(lattice, a), placeOf(lattice, b)];
-    if (one + other <= distance(from, to) && blocking.some(({ obstacle, keepMm }) => gapTo(obstacle, from, to, keepMm)))
+    if (
+      one + other <= distance(from, to) &&
+      blocking.some(({ obstacle, keepMm }) => gapTo(obstacle, from, to, keepMm))
+    )
       return Infinity;
     const hump = Math.max(from[2], to[2]) > high ? (input.wide ? HUMP.wide : HUMP.narrow) : 1;
     return holding(b) * hump;
@@ -126,7 +145,9 @@ function edgeCosts(lattice: Lattice, input: WayInput): Costs {
 
 /** Lower face of the rails at each station along the lattice; −Infinity where there is none. */
 function lowsAlong({ mm: [xs] }: Lattice, obstacles: readonly Obstacle[]): number[] {
-  const rails = obstacles.filter(({ thing }) => thing.kind === 'rail').flatMap(({ boxes }) => boxes);
+  const rails = obstacles
+    .filter(({ thing }) => thing.kind === 'rail')
+    .flatMap(({ boxes }) => boxes);
   return [...xs].map((x) => {
     const beside = rails.filter(({ min, max }) => x >= min[0] && x <= max[0]);
     return beside.length ? Math.min(...beside.map(({ min }) => min[2])) : -Infinity;
@@ -147,7 +168,9 @@ export function shareNear(one: readonly Vec3[], other: readonly Vec3[], withinMm
         other
           .slice(1)
           .some(
-            (end, n) => boxGap({ min: at, max: at }, other[n]!, end) <= withinMm && distanceTo(at, other[n]!, end) <= withinMm,
+            (end, n) =>
+              boxGap({ min: at, max: at }, other[n]!, end) <= withinMm &&
+              distanceTo(at, other[n]!, end) <= withinMm,
           )
       )
         near += long / steps;
@@ -173,7 +196,13 @@ export function problemOf(input: WayInput): Problem {
   const to = { at: tenths(addScaled(b.atMm, unit(b.direction)!, b.leadMm)), direction: outB ^ 1 };
   const side = (pick: (...v: number[]) => number, by: number): Vec3 =>
     [0, 1, 2].map((i) => pick(from.at[i]!, to.at[i]!) + by) as unknown as Vec3;
-  const lattice = makeLattice(side(Math.min, -ROUND_MM), side(Math.max, ROUND_MM), pitchMm, [from.at, to.at], besideFrame(input));
+  const lattice = makeLattice(
+    side(Math.min, -ROUND_MM),
+    side(Math.max, ROUND_MM),
+    pitchMm,
+    [from.at, to.at],
+    besideFrame(input),
+  );
   if (lattice.count > MOST_NODES)
     throw new InputError(
       'pitchMm',
@@ -210,26 +239,44 @@ const DEARER = 0.6;
  * within 60 mm of every other. The first is the cheapest; for the next, places near the ways so far
  * cost more. Corners land on multiples of the pitch or on the ports' own coordinates.
  */
-export function findWays(input: WayInput, count = 3, { progress = () => undefined }: Hooks = {}): Way[] {
+export function findWays(
+  input: WayInput,
+  count = 3,
+  { progress = () => undefined }: Hooks = {},
+): Way[] {
   const { lattice, costs, from, to } = problemOf(input);
   const ways: Way[] = [];
   const seen: (readonly Vec3[])[] = [];
   for (let attempt = 0; attempt < TRIES && ways.length < count; attempt++) {
     progress(attempt / TRIES);
     const spread = seen.length ? spreadOf(lattice, costs, seen, DEARER * attempt) : costs;
-    const found: Found | null = cheapest(lattice, from, to, spread, input.straightMm, () => progress((attempt + 0.5) / TRIES));
+    const found: Found | null = cheapest(lattice, from, to, spread, input.straightMm, () =>
+      progress((attempt + 0.5) / TRIES),
+    );
     if (!found) break;
     const nodes = [input.a.atMm, ...found.cornersMm, input.b.atMm];
     seen.push(nodes);
-    const own = ways.every((way) => shareNear(nodes, [input.a.atMm, ...way.cornersMm, input.b.atMm], ALIKE_MM) < 0.5);
-    if (own) ways.push({ cornersMm: found.cornersMm, lengthMm: pathLength(nodes), bends: found.cornersMm.length });
+    const own = ways.every(
+      (way) => shareNear(nodes, [input.a.atMm, ...way.cornersMm, input.b.atMm], ALIKE_MM) < 0.5,
+    );
+    if (own)
+      ways.push({
+        cornersMm: found.cornersMm,
+        lengthMm: pathLength(nodes),
+        bends: found.cornersMm.length,
+      });
   }
   progress(1);
   return ways;
 }
 
 /** The same costs, dearer near ways already found. */
-function spreadOf(lattice: Lattice, costs: Costs, seen: readonly (readonly Vec3[])[], times: number): Costs {
+function spreadOf(
+  lattice: Lattice,
+  costs: Costs,
+  seen: readonly (readonly Vec3[])[],
+  times: number,
+): Costs {
   const near = new Uint8Array(lattice.count);
   const range = (axis: 0 | 1 | 2, a: number, b: number): readonly [number, number] => {
     const list = lattice.mm[axis];
@@ -240,16 +287,17 @@ function spreadOf(lattice: Lattice, costs: Costs, seen: readonly (readonly Vec3[
   };
   for (const nodes of seen)
     for (let n = 1; n < nodes.length; n++) {
-      const [x, y, z] = ([0, 1, 2] as const).map((axis) => range(axis, nodes[n - 1]![axis], nodes[n]![axis])) as [
-        readonly [number, number],
-        readonly [number, number],
-        readonly [number, number],
-      ];
+      const [x, y, z] = ([0, 1, 2] as const).map((axis) =>
+        range(axis, nodes[n - 1]![axis], nodes[n]![axis]),
+      ) as [readonly [number, number], readonly [number, number], readonly [number, number]];
       for (let k = z[0]; k <= z[1]; k++)
         for (let j = y[0]; j <= y[1]; j++) {
           const row = nodeAt(lattice, 0, j, k);
           near.fill(1, row + x[0], row + x[1] + 1);
         }
     }
-  return { ...costs, perMm: (from, to, direction) => costs.perMm(from, to, direction) * (near[to] ? 1 + times : 1) };
+  return {
+    ...costs,
+    perMm: (from, to, direction) => costs.perMm(from, to, direction) * (near[to] ? 1 + times : 1),
+  };
 }

@@ -21,7 +21,8 @@ const SERIES = 0.04;
 export function arcValues(y: number, out: Pick<ArcTerms, 'energy' | 'chord'>): void {
   if (y < SERIES) {
     // θ² = 2y + y²/3 + 4y³/45 + y⁴/35 + 16y⁵/1575 + 8y⁶/2079 …
-    out.energy = y * (1 + y * (1 / 6 + y * (2 / 45 + y * (1 / 70 + y * (8 / 1575 + y * (4 / 2079))))));
+    out.energy =
+      y * (1 + y * (1 / 6 + y * (2 / 45 + y * (1 / 70 + y * (8 / 1575 + y * (4 / 2079))))));
     // Of 1 + θ²/12 + θ⁴/120 + 17θ⁶/20160 + 31θ⁸/362880 …
     out.chord = 1 + y * (1 / 6 + y * (11 / 180 + y * (191 / 7560 + y * (2497 / 226800))));
     return;
@@ -51,7 +52,10 @@ export function arcTerms(y: number, out: ArcTerms): void {
   const half = sin / (1 + cos);
   const slope = 1 / (1 + cos);
   const dAngle = (2 * slope) / angle - (2 * half) / (angle * angle);
-  const d2Angle = (2 * slope * half) / angle - (4 * slope) / (angle * angle) + (4 * half) / (angle * angle * angle);
+  const d2Angle =
+    (2 * slope * half) / angle -
+    (4 * slope) / (angle * angle) +
+    (4 * half) / (angle * angle * angle);
   out.chord1 = dAngle / sin;
   out.chord2 = (d2Angle - (dAngle * cos) / sin) / (sin * sin);
 }

@@ -96,7 +96,12 @@ const workOf = (arcs: number): Work => {
 const terms: ArcTerms = { energy: 0, energy1: 0, energy2: 0, chord: 0, chord1: 0, chord2: 0 };
 
 /** Energy of a rod and by how much its end misses `chord`; null where arcs turn too far to mean anything. */
-function measure({ lengths }: Rod, t: Float64Array, chord: Vec3, miss: Float64Array): number | null {
+function measure(
+  { lengths }: Rod,
+  t: Float64Array,
+  chord: Vec3,
+  miss: Float64Array,
+): number | null {
   let energy = 0;
   let x = -chord[0];
   let y = -chord[1];
@@ -168,8 +173,42 @@ function assemble({ lengths }: Rod, t: Float64Array, force: readonly number[], w
     const lean = (h / 2) * terms.chord1;
     const q = bend - lean * pull;
     const p = terms.energy2 / h - (h / 2) * terms.chord2 * pull;
-    node(work, i, bx, by, bz, ax + bx, ay + by, az + bz, fx, fy, fz, p, bend, reach, lean, q * cos + reach * alongA);
-    node(work, i + 1, ax, ay, az, ax + bx, ay + by, az + bz, fx, fy, fz, p, bend, reach, lean, q * cos + reach * alongB);
+    node(
+      work,
+      i,
+      bx,
+      by,
+      bz,
+      ax + bx,
+      ay + by,
+      az + bz,
+      fx,
+      fy,
+      fz,
+      p,
+      bend,
+      reach,
+      lean,
+      q * cos + reach * alongA,
+    );
+    node(
+      work,
+      i + 1,
+      ax,
+      ay,
+      az,
+      ax + bx,
+      ay + by,
+      az + bz,
+      fx,
+      fy,
+      fz,
+      p,
+      bend,
+      reach,
+      lean,
+      q * cos + reach * alongB,
+    );
     // From this node's basis to the next one's.
     for (let r = 0; r < 2; r++) {
       const m = 6 * i + 3 * r;
@@ -185,16 +224,31 @@ function assemble({ lengths }: Rod, t: Float64Array, force: readonly number[], w
         const nz = basis[o + 2]!;
         const na = nx * ax + ny * ay + nz * az;
         const nf = nx * fx + ny * fy + nz * fz;
-        beside[4 * i + 2 * r + c] = -q * (mx * nx + my * ny + mz * nz) + p * mb * na + lean * (mb * nf + mf * na);
+        beside[4 * i + 2 * r + c] =
+          -q * (mx * nx + my * ny + mz * nz) + p * mb * na + lean * (mb * nf + mf * na);
       }
     }
   }
-} // prettier-ignore
+}
 
 /** What one arc adds at one of its two nodes: `o` is the tangent at its other node, `s` the sum of both. */
 function node(
-  work: Work, at: number, ox: number, oy: number, oz: number, sx: number, sy: number, sz: number, fx: number, fy: number, fz: number,
-  p: number, bend: number, reach: number, lean: number, round: number,
+  work: Work,
+  at: number,
+  ox: number,
+  oy: number,
+  oz: number,
+  sx: number,
+  sy: number,
+  sz: number,
+  fx: number,
+  fy: number,
+  fz: number,
+  p: number,
+  bend: number,
+  reach: number,
+  lean: number,
+  round: number,
 ): void {
   const { basis, diagonal, slopes } = work;
   const e = 6 * at;
@@ -221,7 +275,7 @@ function node(
   slopes[s + 5] = slopes[s + 5]! + reach * y2 - lean * sy * o2;
   slopes[s + 6] = slopes[s + 6]! + reach * z1 - lean * sz * o1;
   slopes[s + 7] = slopes[s + 7]! + reach * z2 - lean * sz * o2;
-} // prettier-ignore
+}
 
 /** The small symmetric system of the clamp: its matrix over the upper triangle and what it lacks. */
 interface Clamp {
@@ -303,7 +357,8 @@ function eliminate({ lengths }: Rod, stiffer: number, work: Work, clamp: Clamp):
       const u = slopes[r + 2 + 2 * a]!;
       const v = slopes[r + 3 + 2 * a]!;
       lacks[a] = lacks[a]! + u * right[r]! + v * right[r + 1]!;
-      for (let b = 0; b < 3; b++) s[3 * a + b] = s[3 * a + b]! + u * right[r + 2 + 2 * b]! + v * right[r + 3 + 2 * b]!;
+      for (let b = 0; b < 3; b++)
+        s[3 * a + b] = s[3 * a + b]! + u * right[r + 2 + 2 * b]! + v * right[r + 3 + 2 * b]!;
     }
   }
   return down + risingOf(s);
@@ -313,13 +368,22 @@ function eliminate({ lengths }: Rod, stiffer: number, work: Work, clamp: Clamp):
  * Adds twist to what `eliminate` and the clamp gave: one more direction, `torsion` times its square,
  * brought in by rank one. Source: Sherman and Morrison's formula on the whole system, from memory.
  */
-function stiffened(start: Rod, stiffer: number, torsion: number, next: readonly number[], work: Work, clamp: Clamp): [number, number, number] {
+function stiffened(
+  start: Rod,
+  stiffer: number,
+  torsion: number,
+  next: readonly number[],
+  work: Work,
+  clamp: Clamp,
+): [number, number, number] {
   const { right, slopes, twist, held, arcs } = work;
   held.set(right);
-  const first = (k: number, by: readonly number[]): number => right[k]! + by[0]! * right[k + 2]! + by[1]! * right[k + 4]! + by[2]! * right[k + 6]!;
+  const first = (k: number, by: readonly number[]): number =>
+    right[k]! + by[0]! * right[k + 2]! + by[1]! * right[k + 4]! + by[2]! * right[k + 6]!;
   const along = (by: readonly number[]): number => {
     let sum = 0;
-    for (let i = 1; i < arcs; i++) for (let c = 0; c < 2; c++) sum += twist[2 * i + c]! * first(8 * i + c, by);
+    for (let i = 1; i < arcs; i++)
+      for (let c = 0; c < 2; c++) sum += twist[2 * i + c]! * first(8 * i + c, by);
     return sum;
   };
   const before = along(next);
@@ -343,10 +407,16 @@ function stiffened(start: Rod, stiffer: number, torsion: number, next: readonly 
       right[k] = held[k]! + share * right[k]!;
     }
   return [next[0]! + share * turned[0], next[1]! + share * turned[1], next[2]! + share * turned[2]];
-} // prettier-ignore
+}
 
 /** Turns every inner tangent by a step on its basis vectors; returns nothing, fills `into`. */
-function turn(t: Float64Array, basis: Float64Array, step: Float64Array, share: number, into: Float64Array): void {
+function turn(
+  t: Float64Array,
+  basis: Float64Array,
+  step: Float64Array,
+  share: number,
+  into: Float64Array,
+): void {
   const nodes = t.length / 3;
   into.set(t);
   for (let i = 1; i < nodes - 1; i++) {
@@ -370,7 +440,12 @@ function turn(t: Float64Array, basis: Float64Array, step: Float64Array, share: n
  * wherever it is not that of a minimum. Source: J. Nocedal and S. Wright, Numerical Optimization,
  * chapter 18 (sequential quadratic programming with inertia control), from memory.
  */
-export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS, torsion: Torsion | null = null): Settled {
+export function settle(
+  start: Rod,
+  chord: Vec3,
+  mostSteps = MOST_STEPS,
+  torsion: Torsion | null = null,
+): Settled {
   const { lengths } = start;
   const arcs = lengths.length;
   const work = workOf(arcs);
@@ -387,7 +462,9 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS, torsion:
   };
   const energyOf = (tangents: Float64Array, off: Float64Array): number | null => {
     const bending = measure(start, tangents, chord, off);
-    return torsion && bending !== null ? bending + (torsion.stiffness * twistOf(tangents) ** 2) / 2 : bending;
+    return torsion && bending !== null
+      ? bending + (torsion.stiffness * twistOf(tangents) ** 2) / 2
+      : bending;
   };
   let energy = energyOf(t, miss);
   let weight = 1;
@@ -402,9 +479,14 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS, torsion:
       addTwist(t, torsion.stiffness * twisted, work);
       for (let i = 1; i < arcs; i++)
         for (let c = 0; c < 2; c++)
-          work.slopes[8 * i + c] = work.slopes[8 * i + c]! + torsion.stiffness * twisted * work.twist[2 * i + c]!;
+          work.slopes[8 * i + c] =
+            work.slopes[8 * i + c]! + torsion.stiffness * twisted * work.twist[2 * i + c]!;
     }
-    for (stiffness = stiffness > 2 ? stiffness / 4 : 0; ; stiffness = stiffness ? stiffness * 4 : 1) {
+    for (
+      stiffness = stiffness > 2 ? stiffness / 4 : 0;
+      ;
+      stiffness = stiffness ? stiffness * 4 : 1
+    ) {
       if (eliminate(start, stiffness + SWING, work, clamp) === 3 || stiffness > 1e7) break;
     }
     let next = solve3(
@@ -417,19 +499,26 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS, torsion:
     for (let i = 1; i < arcs; i++) {
       const r = 8 * i;
       for (let c = 0; c < 2; c++) {
-        const u = work.right[r + c]! + next[0] * work.right[r + 2 + c]! + next[1] * work.right[r + 4 + c]! + next[2] * work.right[r + 6 + c]!;
+        const u =
+          work.right[r + c]! +
+          next[0] * work.right[r + 2 + c]! +
+          next[1] * work.right[r + 4 + c]! +
+          next[2] * work.right[r + 6 + c]!;
         work.step[2 * i + c] = u;
         slope += u * work.slopes[r + c]!;
       }
       const square = work.step[2 * i]! ** 2 + work.step[2 * i + 1]! ** 2;
       if (!(square <= most)) most = square;
-    } // prettier-ignore
+    }
     most = Math.sqrt(most);
     if (!Number.isFinite(most)) break;
     const off = sizeOf(miss);
     // At rest, or swinging about a line along which nothing is gained.
     recent.push(energy);
-    const swings = recent.length > SWINGS && recent[recent.length - 1 - SWINGS]! - energy < SWUNG * energy && off < LEFT;
+    const swings =
+      recent.length > SWINGS &&
+      recent[recent.length - 1 - SWINGS]! - energy < SWUNG * energy &&
+      off < LEFT;
     if (swings || (off < MISS && (most < REST || Math.abs(slope) < IDLE * (1 + energy)))) {
       force = next;
       converged = true;
@@ -452,14 +541,18 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS, torsion:
         for (let i = 1; i < arcs; i++)
           for (let c = 0; c < 2; c++) {
             const r = 8 * i + c;
-            work.moved[2 * i + c] = share * work.step[2 * i + c]! + back[0] * work.right[r + 2]! + back[1] * work.right[r + 4]! + back[2] * work.right[r + 6]!;
+            work.moved[2 * i + c] =
+              share * work.step[2 * i + c]! +
+              back[0] * work.right[r + 2]! +
+              back[1] * work.right[r + 4]! +
+              back[2] * work.right[r + 6]!;
           }
         turn(t, work.basis, work.moved, 1, work.trial);
         found = energyOf(work.trial, tried);
         if (found !== null && found + weight * sizeOf(tried) <= bar + share * fall) break;
       }
       found = null;
-    } // prettier-ignore
+    }
     if (found === null) break;
     t = Float64Array.from(work.trial);
     energy = found;
@@ -472,5 +565,12 @@ export function settle(start: Rod, chord: Vec3, mostSteps = MOST_STEPS, torsion:
     // What a twist adds makes no shape less stable that was followed downhill.
     stable = torsion !== null || eliminate(start, SOFT * (1 + (energy ?? 0)), work, clamp) === 3;
   }
-  return { lengths, tangents: t, energy: energy ?? Infinity, converged, stable, twistRad: torsion ? twistOf(t) : 0 };
+  return {
+    lengths,
+    tangents: t,
+    energy: energy ?? Infinity,
+    converged,
+    stable,
+    twistRad: torsion ? twistOf(t) : 0,
+  };
 }

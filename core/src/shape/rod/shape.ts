@@ -1,4 +1,13 @@
-import { add, addScaled, distance, length, scale, sub, unit, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  add,
+  addScaled,
+  distance,
+  length,
+  scale,
+  sub,
+  unit,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 import { settle, type Rod, type Settled } from './rod.ts';
 import { drawnStart, remeshed, startsBetween } from './starts.ts';
 
@@ -52,7 +61,11 @@ const ALIKE = 0.01;
 /** Coarse energies are right to about this. */
 const BLUR = 0.04;
 
-const tangentOf = ({ tangents }: Rod, i: number): Vec3 => [tangents[3 * i]!, tangents[3 * i + 1]!, tangents[3 * i + 2]!];
+const tangentOf = ({ tangents }: Rod, i: number): Vec3 => [
+  tangents[3 * i]!,
+  tangents[3 * i + 1]!,
+  tangents[3 * i + 2]!,
+];
 const turnOf = (rod: Rod, i: number): number => {
   const [a, b] = [tangentOf(rod, i), tangentOf(rod, i + 1)];
   return 2 * Math.asin(Math.min(1, distance(a, b) / 2));
@@ -91,7 +104,10 @@ function along(from: Vec3, a: Vec3, b: Vec3, h: number, share: number): Vec3 {
   const side = unit(addScaled(b, a, -Math.cos(angle)))!;
   const turned = angle * share;
   const radius = h / angle;
-  return add(from, add(scale(a, radius * Math.sin(turned)), scale(side, radius * (1 - Math.cos(turned)))));
+  return add(
+    from,
+    add(scale(a, radius * Math.sin(turned)), scale(side, radius * (1 - Math.cos(turned)))),
+  );
 }
 
 function shapeOf(rod: Settled, lengthMm: number, from: Vec3, to: Vec3): Shape {
@@ -109,7 +125,9 @@ function shapeOf(rod: Settled, lengthMm: number, from: Vec3, to: Vec3): Shape {
       i++;
     }
     const share = Math.min(1, (want - run) / rod.lengths[i]!);
-    pointsMm.push(along(place, tangentOf(rod, i), tangentOf(rod, i + 1), rod.lengths[i]! * lengthMm, share));
+    pointsMm.push(
+      along(place, tangentOf(rod, i), tangentOf(rod, i + 1), rod.lengths[i]! * lengthMm, share),
+    );
     while (c < at.length - 2 && at[c + 1]! < want) c++;
     const part = (want - at[c]!) / (at[c + 1]! - at[c]!);
     curvatureAt.push((curvature[c]! + (curvature[c + 1]! - curvature[c]!) * part) / lengthMm);
@@ -143,18 +161,30 @@ function refined(rod: Settled, chord: Vec3): Settled | null {
 
 /** Different shapes of a list, least energy first; mirror images count as one. */
 function distinct(rods: readonly Settled[]): Settled[] {
-  const sorted = rods.filter((rod) => rod.converged && rod.stable).sort((a, b) => a.energy - b.energy);
+  const sorted = rods
+    .filter((rod) => rod.converged && rod.stable)
+    .sort((a, b) => a.energy - b.energy);
   const kept: Settled[] = [];
   for (const rod of sorted)
-    if (!kept.some((one) => Math.abs(one.energy - rod.energy) < 1e-4 * (1 + one.energy) && Math.abs(tightest(one) / tightest(rod) - 1) < 1e-3))
+    if (
+      !kept.some(
+        (one) =>
+          Math.abs(one.energy - rod.energy) < 1e-4 * (1 + one.energy) &&
+          Math.abs(tightest(one) / tightest(rod) - 1) < 1e-3,
+      )
+    )
       kept.push(rod);
   return kept;
-} // prettier-ignore
+}
 
-export const chordOf = (a: Clamp, b: Clamp, lengthMm: number): Vec3 => scale(sub(b.pointMm, a.pointMm), 1 / lengthMm);
+export const chordOf = (a: Clamp, b: Clamp, lengthMm: number): Vec3 =>
+  scale(sub(b.pointMm, a.pointMm), 1 / lengthMm);
 
 /** Tangents at both clamps, along the hose from A to B. */
-export const endsOf = (a: Clamp, b: Clamp): readonly [Vec3, Vec3] => [unit(a.direction)!, scale(unit(b.direction)!, -1)];
+export const endsOf = (a: Clamp, b: Clamp): readonly [Vec3, Vec3] => [
+  unit(a.direction)!,
+  scale(unit(b.direction)!, -1),
+];
 
 /** The best of settled rods made exact: of the least energies, the tightest. */
 function best(rods: readonly Settled[], chord: Vec3): Settled | null {
@@ -167,7 +197,10 @@ function best(rods: readonly Settled[], chord: Vec3): Settled | null {
   }
   const least = Math.min(...exact.map((one) => one.energy));
   const alike = exact.filter((one) => one.energy <= least * (1 + ALIKE) + 1e-9);
-  return alike.reduce<Settled | null>((held, one) => (held && tightest(held) >= tightest(one) ? held : one), null);
+  return alike.reduce<Settled | null>(
+    (held, one) => (held && tightest(held) >= tightest(one) ? held : one),
+    null,
+  );
 }
 
 /**
@@ -178,7 +211,13 @@ function best(rods: readonly Settled[], chord: Vec3): Settled | null {
  * starts besides, so that a shape of less energy is seen.
  * Needs a length over the chord.
  */
-export function hoseShape(lengthMm: number, a: Clamp, b: Clamp, from: readonly Settled[] = [], afresh = false): Found | null {
+export function hoseShape(
+  lengthMm: number,
+  a: Clamp,
+  b: Clamp,
+  from: readonly Settled[] = [],
+  afresh = false,
+): Found | null {
   const chord = chordOf(a, b, lengthMm);
   const [first, last] = endsOf(a, b);
   const followed = (): Settled[] => from.map((rod) => settle(clampedAt(rod, first, last), chord));
@@ -187,7 +226,12 @@ export function hoseShape(lengthMm: number, a: Clamp, b: Clamp, from: readonly S
     ? distinct([...followed(), ...fresh.map((start) => settle(start, chord, LOOKED))])
     : searched(first, last, chord);
   const chosen = best(rods, chord) ?? best(tightened(first, last, chord), chord);
-  return chosen && { shape: shapeOf(chosen, lengthMm, a.pointMm, b.pointMm), rods: rods.slice(0, HANDED) };
+  return (
+    chosen && {
+      shape: shapeOf(chosen, lengthMm, a.pointMm, b.pointMm),
+      rods: rods.slice(0, HANDED),
+    }
+  );
 }
 
 /** Shapes found from starts all round: from all of them only where the first few do not agree. */
@@ -200,9 +244,13 @@ function searched(first: Vec3, last: Vec3, chord: Vec3): Settled[] {
   const early = starts.slice(0, EARLY).map((start) => settle(start, chord, LOOKED));
   const agreed = distinct(early);
   const found =
-    agreed.length === 1 ? agreed : distinct([...early, ...starts.slice(EARLY).map((start) => settle(start, chord, LOOKED))]);
+    agreed.length === 1
+      ? agreed
+      : distinct([...early, ...starts.slice(EARLY).map((start) => settle(start, chord, LOOKED))]);
   // Coarser arcs are quicker to follow: the drawn one is kept only where they did not find it.
-  return taut.length && !(taut[0]!.energy > (found[0]?.energy ?? Infinity) * (1 - BLUR)) ? distinct([...taut, ...found]) : found;
+  return taut.length && !(taut[0]!.energy > (found[0]?.energy ?? Infinity) * (1 - BLUR))
+    ? distinct([...taut, ...found])
+    : found;
 }
 
 /** A shape reached by taking up slack little by little from one that has plenty: for hoses drawn all but straight. */
@@ -218,13 +266,18 @@ function tightened(first: Vec3, last: Vec3, chord: Vec3): Settled[] {
 }
 
 /** The least radius of a hose to about a twentieth, from shapes of a neighbouring length; null where none came to rest. */
-export function roughRadius(lengthMm: number, a: Clamp, b: Clamp, from: readonly Settled[]): { radiusMm: number; rods: readonly Settled[] } | null {
+export function roughRadius(
+  lengthMm: number,
+  a: Clamp,
+  b: Clamp,
+  from: readonly Settled[],
+): { radiusMm: number; rods: readonly Settled[] } | null {
   const chord = chordOf(a, b, lengthMm);
   const rods = distinct(from.map((rod) => settle(rod, chord)));
   const least = rods[0]?.energy ?? 0;
   const curved = Math.max(...rods.filter((rod) => rod.energy <= least * (1 + BLUR)).map(tightest));
   return rods.length ? { radiusMm: lengthMm / curved, rods } : null;
-} // prettier-ignore
+}
 
 /** A rod with its ends turned to where the clamps now point. */
 export function clampedAt({ lengths, tangents }: Rod, first: Vec3, last: Vec3): Rod {

@@ -1,4 +1,14 @@
-import { add, addScaled, cross, dot, length, scale, squareTo, unit, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  add,
+  addScaled,
+  cross,
+  dot,
+  length,
+  scale,
+  squareTo,
+  unit,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 import type { Rod } from './rod.ts';
 
 /** A point of the shorter great arc from one unit vector to another. */
@@ -31,13 +41,16 @@ function through(stops: readonly Vec3[], arcs: number): Float64Array {
 export function startsBetween(from: Vec3, to: Vec3, chord: Vec3, arcs: number): Rod[] {
   const z = unit(chord) ?? unit(add(from, to)) ?? from;
   const sum = add(from, to);
-  const x = unit(addScaled(sum, z, -dot(sum, z))) ?? unit(addScaled(from, z, -dot(from, z))) ?? squareTo(z);
+  const x =
+    unit(addScaled(sum, z, -dot(sum, z))) ?? unit(addScaled(from, z, -dot(from, z))) ?? squareTo(z);
   const y = cross(z, x);
   // A little off the axes of the ends, so that no start lies on a ridge between two shapes.
   const place = (a: number, b: number, c: number): Vec3 =>
     unit(add(add(scale(x, a + 0.013), scale(y, b + 0.029)), scale(z, c - 0.017)))!;
   const sides = [1, -1].flatMap((k) => [place(k, 0, 0), place(0, k, 0), place(0, 0, k)]);
-  const corners = [1, -1].flatMap((a) => [1, -1].flatMap((b) => [1, -1].map((c) => place(a, b, c))));
+  const corners = [1, -1].flatMap((a) =>
+    [1, -1].flatMap((b) => [1, -1].map((c) => place(a, b, c))),
+  );
   const ways: Vec3[][] = [
     [from, to],
     ...sides.map((way) => [from, way, to]),
@@ -65,7 +78,10 @@ export function drawnStart(from: Vec3, to: Vec3, chord: Vec3, arcs: number): Rod
   if (Math.max(...angles) < LEAST_TURN) return null;
   const slack = 1 - length(chord);
   // Each end takes 4·fall·sin²(θ/4)… of the slack.
-  const fall = Math.min(0.2, slack / (4 * angles.reduce((sum, angle) => sum + Math.sin(angle / 4) ** 2, 0)));
+  const fall = Math.min(
+    0.2,
+    slack / (4 * angles.reduce((sum, angle) => sum + Math.sin(angle / 4) ** 2, 0)),
+  );
   const halves = [0];
   for (let at = fall * 0.05; at < 0.5; at *= GROWTH) halves.push(at);
   halves.push(0.5);
@@ -75,16 +91,29 @@ export function drawnStart(from: Vec3, to: Vec3, chord: Vec3, arcs: number): Rod
   };
   const first = halves.map((at) => leaning(from, angles[0]!, at));
   const second = halves.map((at) => leaning(to, angles[1]!, at)).reverse();
-  const tangents = [...first.slice(0, -1), unit(add(first.at(-1)!, second[0]!)) ?? z, ...second.slice(1)];
+  const tangents = [
+    ...first.slice(0, -1),
+    unit(add(first.at(-1)!, second[0]!)) ?? z,
+    ...second.slice(1),
+  ];
   const steps = halves.slice(1).map((at, i) => at - halves[i]!);
-  return remeshed({ lengths: Float64Array.from([...steps, ...steps.toReversed()]), tangents: Float64Array.from(tangents.flat()) }, arcs);
-} // prettier-ignore
+  return remeshed(
+    {
+      lengths: Float64Array.from([...steps, ...steps.toReversed()]),
+      tangents: Float64Array.from(tangents.flat()),
+    },
+    arcs,
+  );
+}
 
 /** The same rod on other arcs, shorter where it bends more. */
 export function remeshed({ lengths, tangents }: Rod, arcs: number): Rod {
   const turns = Array.from(lengths, (_, i) => {
     const k = 3 * i;
-    const cos = tangents[k]! * tangents[k + 3]! + tangents[k + 1]! * tangents[k + 4]! + tangents[k + 2]! * tangents[k + 5]!;
+    const cos =
+      tangents[k]! * tangents[k + 3]! +
+      tangents[k + 1]! * tangents[k + 4]! +
+      tangents[k + 2]! * tangents[k + 5]!;
     return Math.acos(Math.min(1, Math.max(-1, cos)));
   });
   const all = turns.reduce((sum, one) => sum + one, 0);
@@ -105,11 +134,18 @@ export function remeshed({ lengths, tangents }: Rod, arcs: number): Rod {
       i++;
     }
     const share = Math.min(1, Math.max(0, (want - run) / shares[i]!));
-    const tangent = (k: number): Vec3 => [tangents[3 * k]!, tangents[3 * k + 1]!, tangents[3 * k + 2]!];
+    const tangent = (k: number): Vec3 => [
+      tangents[3 * k]!,
+      tangents[3 * k + 1]!,
+      tangents[3 * k + 2]!,
+    ];
     places[n] = at + share * lengths[i]!;
     out.set(between(tangent(i), tangent(i + 1), share), 3 * n);
   }
   out.set(tangents.subarray(-3), 3 * arcs);
   places[arcs] = 1;
-  return { lengths: Float64Array.from({ length: arcs }, (_, n) => places[n + 1]! - places[n]!), tangents: out };
+  return {
+    lengths: Float64Array.from({ length: arcs }, (_, n) => places[n + 1]! - places[n]!),
+    tangents: out,
+  };
 }

@@ -69,15 +69,28 @@ export function judge(
 ): Judged {
   const chordMm = distance(a.pointMm, b.pointMm);
   if (lengthMm <= chordMm) return { verdict: 'out-of-reach', chordMm, shape: null, rods: [] };
-  const found: Found | null = (from.length ? hoseShape(lengthMm, a, b, from, afresh) : null) ?? hoseShape(lengthMm, a, b);
+  const found: Found | null =
+    (from.length ? hoseShape(lengthMm, a, b, from, afresh) : null) ?? hoseShape(lengthMm, a, b);
   if (!found)
-    throw new InputError(path, `No shape of ${lengthMm} mm came to rest between these ends: nothing can be said of it.`);
+    throw new InputError(
+      path,
+      `No shape of ${lengthMm} mm came to rest between these ends: nothing can be said of it.`,
+    );
   const { shape, rods } = found;
   const kinks = shape.minRadiusMm !== null && shape.minRadiusMm < minRadiusMm;
-  return { verdict: lengthMm < TAUT * chordMm ? 'taut' : kinks ? 'kinks' : 'ok', chordMm, shape, rods };
+  return {
+    verdict: lengthMm < TAUT * chordMm ? 'taut' : kinks ? 'kinks' : 'ok',
+    chordMm,
+    shape,
+    rods,
+  };
 }
 
-const resultOf = (name: string, lengthMm: number, { verdict, chordMm, shape }: Judged): StateResult => ({
+const resultOf = (
+  name: string,
+  lengthMm: number,
+  { verdict, chordMm, shape }: Judged,
+): StateResult => ({
   name,
   minRadiusMm: shape?.minRadiusMm ?? null,
   chordMm,
@@ -87,7 +100,9 @@ const resultOf = (name: string, lengthMm: number, { verdict, chordMm, shape }: J
 });
 
 /** The state with the worst verdict; among equals the one with the smallest radius. */
-export function worstOf<T extends { readonly verdict: HoseVerdict; readonly minRadiusMm: number | null }>(states: readonly T[]): T | null {
+export function worstOf<
+  T extends { readonly verdict: HoseVerdict; readonly minRadiusMm: number | null },
+>(states: readonly T[]): T | null {
   const rank = (state: T): number => HOSE_VERDICTS.indexOf(state.verdict);
   const radius = (state: T): number => state.minRadiusMm ?? Infinity;
   return states.reduce<T | null>((worst, one) => {
@@ -95,14 +110,19 @@ export function worstOf<T extends { readonly verdict: HoseVerdict; readonly minR
     const by = rank(one) - rank(worst);
     return by < 0 || (by === 0 && radius(one) < radius(worst)) ? one : worst;
   }, null);
-} // prettier-ignore
+}
 
 /**
  * The shortest multiple of a step that is `ok` in every state, every multiple tried upwards: a longer
  * hose is not always easier on the bend. Null where none is. Most lengths are told by rough shapes;
  * whatever lies near the limit, and the one that is taken, by exact ones.
  */
-export function findLength(a: Clamp, states: readonly HoseState[], minRadiusMm: number, { stepMm, maxMm }: HoseFind): number | null {
+export function findLength(
+  a: Clamp,
+  states: readonly HoseState[],
+  minRadiusMm: number,
+  { stepMm, maxMm }: HoseFind,
+): number | null {
   const least = TAUT * Math.max(...states.map((state) => distance(a.pointMm, state.endB.pointMm)));
   const first = Math.max(1, Math.ceil(least / stepMm - 1e-9));
   const last = Math.floor(maxMm / stepMm + 1e-9);
@@ -125,14 +145,22 @@ export function findLength(a: Clamp, states: readonly HoseState[], minRadiusMm: 
       return judged.verdict !== 'ok';
     });
     if (fails > 0) order.unshift(...order.splice(fails, 1));
-    if (fails < 0 && states.every(({ endB }) => judge(lengthMm, a, endB, minRadiusMm).verdict === 'ok')) return lengthMm;
+    if (
+      fails < 0 &&
+      states.every(({ endB }) => judge(lengthMm, a, endB, minRadiusMm).verdict === 'ok')
+    )
+      return lengthMm;
   }
   return null;
-} // prettier-ignore
+}
 
 function checked(clamp: Clamp, path: string): void {
-  if (!unit(clamp.direction)) throw new InputError(`${path}.direction`, 'This direction has no length: say which way the hose leaves its end.');
-} // prettier-ignore
+  if (!unit(clamp.direction))
+    throw new InputError(
+      `${path}.direction`,
+      'This direction has no length: say which way the hose leaves its end.',
+    );
+}
 
 /**
  * The shape of a hose in every state of its moving end, with a verdict each and the worst; with `find`
@@ -141,19 +169,30 @@ function checked(clamp: Clamp, path: string): void {
  * `find`, and where no shape came to rest.
  */
 export function hose({ lengthMm, find, endA, states, minRadiusMm }: HoseInput): HoseResult {
-  if (lengthMm !== undefined && find) throw new InputError('find', 'Give lengthMm or find, not both.');
+  if (lengthMm !== undefined && find)
+    throw new InputError('find', 'Give lengthMm or find, not both.');
   checked(endA, 'endA');
   for (const [i, state] of states.entries()) checked(state.endB, `states[${i}].endB`);
   const at = (length: number): HoseResult => {
     const results = states.map((state, i) =>
-      resultOf(state.name, length, judge(length, endA, state.endB, minRadiusMm, [], `states[${i}].endB`)),
+      resultOf(
+        state.name,
+        length,
+        judge(length, endA, state.endB, minRadiusMm, [], `states[${i}].endB`),
+      ),
     );
     return { states: results, worst: worstOf(results)?.name ?? null };
   };
   if (lengthMm !== undefined) return at(lengthMm);
-  if (!find) throw new InputError('lengthMm', 'Give lengthMm, or find with a step and a longest length.');
+  if (!find)
+    throw new InputError('lengthMm', 'Give lengthMm, or find with a step and a longest length.');
   if (find.maxMm / find.stepMm > MOST_LENGTHS)
-    throw new InputError('find.stepMm', `Steps of ${find.stepMm} mm up to ${find.maxMm} mm are more than ${MOST_LENGTHS} lengths: take longer steps.`);
+    throw new InputError(
+      'find.stepMm',
+      `Steps of ${find.stepMm} mm up to ${find.maxMm} mm are more than ${MOST_LENGTHS} lengths: take longer steps.`,
+    );
   const found = findLength(endA, states, minRadiusMm, find);
-  return found === null ? { lengthMm: null, states: [], worst: null } : { lengthMm: found, ...at(found) };
-} // prettier-ignore
+  return found === null
+    ? { lengthMm: null, states: [], worst: null }
+    : { lengthMm: found, ...at(found) };
+}

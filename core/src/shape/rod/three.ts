@@ -9,7 +9,17 @@ export function risingOf(s: Float64Array): number {
 
 /** Solves a 3 × 3 system by Cramer's rule. */
 export function solve3(s: Float64Array, b: readonly number[]): [number, number, number] {
-  const [a, d, g, e, f, h, i, j, k] = [s[0]!, s[1]!, s[2]!, s[3]!, s[4]!, s[5]!, s[6]!, s[7]!, s[8]!];
+  const [a, d, g, e, f, h, i, j, k] = [
+    s[0]!,
+    s[1]!,
+    s[2]!,
+    s[3]!,
+    s[4]!,
+    s[5]!,
+    s[6]!,
+    s[7]!,
+    s[8]!,
+  ];
   const [x, y, z] = b as [number, number, number];
   const [m1, m2, m3] = [f * k - h * j, e * k - h * i, e * j - f * i];
   const det = a * m1 - d * m2 + g * m3;
@@ -21,4 +31,5 @@ export function solve3(s: Float64Array, b: readonly number[]): [number, number, 
 }
 
 /** Length of three numbers, as quick as can be. */
-export const sizeOf = (v: ArrayLike<number>): number => Math.sqrt(v[0]! * v[0]! + v[1]! * v[1]! + v[2]! * v[2]!);
+export const sizeOf = (v: ArrayLike<number>): number =>
+  Math.sqrt(v[0]! * v[0]! + v[1]! * v[1]! + v[2]! * v[2]!);

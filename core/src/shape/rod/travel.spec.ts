@@ -13,22 +13,40 @@ const CORNER: Motion = {
   floatMm: 8,
   floatAxis: [0, -1, 0],
 };
-const AXLE: Motion = { ...CORNER, kind: 'axle', aboutMm: [0, 0, 335], axis: [1, 0, 0], rollDeg: 4, steer: null, floatMm: 0 };
+const AXLE: Motion = {
+  ...CORNER,
+  kind: 'axle',
+  aboutMm: [0, 0, 335],
+  axis: [1, 0, 0],
+  rollDeg: 4,
+  steer: null,
+  floatMm: 0,
+};
 const share = fc.double({ min: -1, max: 1, noNaN: true });
-const place = fc.tuple(...[0, 1, 2].map(() => fc.double({ min: -900, max: 900, noNaN: true }))) as unknown as fc.Arbitrary<Vec3>;
+const place = fc.tuple(
+  ...[0, 1, 2].map(() => fc.double({ min: -900, max: 900, noNaN: true })),
+) as unknown as fc.Arbitrary<Vec3>;
 
 describe('the moving end', () => {
   test('whatever the pose, places keep their distances and directions turn with them', () => {
     fc.assert(
-      fc.property(fc.constantFrom(CORNER, AXLE), share, share, share, place, place, (motion, heave, lock, roll, p, q) => {
-        const { place: at, direction } = mover(motion, { heave, lock, roll, float: 0.5 })!;
-        expect(distance(at(p), at(q))).toBeCloseTo(distance(p, q), 6);
-        const d = unit([q[0] - p[0], q[1] - p[1], q[2] - p[2]]);
-        if (d && distance(p, q) > 1) {
-          const moved = unit([0, 1, 2].map((i) => at(q)[i]! - at(p)[i]!) as unknown as Vec3)!;
-          expect(angleDeg(direction(d), moved)).toBeLessThan(1e-5);
-        }
-      }),
+      fc.property(
+        fc.constantFrom(CORNER, AXLE),
+        share,
+        share,
+        share,
+        place,
+        place,
+        (motion, heave, lock, roll, p, q) => {
+          const { place: at, direction } = mover(motion, { heave, lock, roll, float: 0.5 })!;
+          expect(distance(at(p), at(q))).toBeCloseTo(distance(p, q), 6);
+          const d = unit([q[0] - p[0], q[1] - p[1], q[2] - p[2]]);
+          if (d && distance(p, q) > 1) {
+            const moved = unit([0, 1, 2].map((i) => at(q)[i]! - at(p)[i]!) as unknown as Vec3)!;
+            expect(angleDeg(direction(d), moved)).toBeLessThan(1e-5);
+          }
+        },
+      ),
     );
   });
 
@@ -46,17 +64,23 @@ describe('the moving end', () => {
         floatMm: 0,
       };
       const hub: Vec3 = [0, y * 1.2, 300];
-      for (const lock of [-1, 1]) expect(mover(motion, { ...RIDE, lock })!.place(hub)[2]).toBeLessThan(300 - 1);
+      for (const lock of [-1, 1])
+        expect(mover(motion, { ...RIDE, lock })!.place(hub)[2]).toBeLessThan(300 - 1);
     }
   });
 
   test('heave is measured at the wheel’s centre, on an arm as on an axle', () => {
     for (const motion of [{ ...CORNER, steer: null, floatMm: 0 }, AXLE])
-      for (const [heave, liftMm] of [[-1, -60], [0, 0], [0.5, 25], [1, 50]] as const) {
+      for (const [heave, liftMm] of [
+        [-1, -60],
+        [0, 0],
+        [0.5, 25],
+        [1, 50],
+      ] as const) {
         const { place: at } = mover(motion, { ...RIDE, heave })!;
         expect(at(motion.measuredAtMm)[2] - motion.measuredAtMm[2]).toBeCloseTo(liftMm, 9);
       }
-  }); // prettier-ignore
+  });
 
   test('an arm of a right angle swings by the arc sine of its lift, and cannot reach past its length', () => {
     // Arm level and square to a line fore and aft: lift = length · sin(swing).

@@ -1,4 +1,16 @@
-import { add, addScaled, cross, degrees, dot, radians, rotate, scale, sub, unit, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  add,
+  addScaled,
+  cross,
+  degrees,
+  dot,
+  radians,
+  rotate,
+  scale,
+  sub,
+  unit,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 
 /** How the end of a hose moves against the frame. */
 export interface Motion {
@@ -15,11 +27,15 @@ export interface Motion {
   /** Of an axle, to either side. */
   readonly rollDeg: number;
   /** Kingpin line with the locks to the left and to the right; null where it does not steer. */
-  readonly steer: { readonly aboutMm: Vec3; readonly axis: Vec3; readonly lockDeg: readonly [left: number, right: number] } | null;
+  readonly steer: {
+    readonly aboutMm: Vec3;
+    readonly axis: Vec3;
+    readonly lockDeg: readonly [left: number, right: number];
+  } | null;
   /** How far a sliding caliper moves as its pads wear, and which way. */
   readonly floatMm: number;
   readonly floatAxis: Vec3;
-} // prettier-ignore
+}
 
 /** A place of the travel: shares from −1 (droop, left, rolled left) over 0 (ride, straight) to 1; float 0 to 1. */
 export interface Pose {
@@ -29,7 +45,8 @@ export interface Pose {
   readonly float: number;
 }
 export const RIDE: Pose = { heave: 0, lock: 0, roll: 0, float: 0 };
-const about = (p: Vec3, centre: Vec3, axis: Vec3, deg: number): Vec3 => add(centre, rotate(sub(p, centre), axis, deg));
+const about = (p: Vec3, centre: Vec3, axis: Vec3, deg: number): Vec3 =>
+  add(centre, rotate(sub(p, centre), axis, deg));
 /** What a share of a travel is: −1 its low end, 0 rest, 1 its high end. */
 export const partOf = (share: number, [low, high]: readonly [number, number]): number =>
   share < 0 ? -share * low : share * high;
@@ -48,16 +65,24 @@ export function swingDeg(place: Vec3, aboutMm: Vec3, axis: Vec3, liftMm: number)
   if (!(Math.abs(wanted) <= 1)) return null;
   // b·cos φ + c·sin φ = reach·cos(φ − δ)
   const lead = Math.atan2(c, b);
-  const turns = [lead + Math.acos(wanted), lead - Math.acos(wanted)].map((turn) => Math.atan2(Math.sin(turn), Math.cos(turn)));
+  const turns = [lead + Math.acos(wanted), lead - Math.acos(wanted)].map((turn) =>
+    Math.atan2(Math.sin(turn), Math.cos(turn)),
+  );
   const least = turns.reduce((best, one) => (Math.abs(one) < Math.abs(best) ? one : best));
   return least / radians(1);
 }
 
 /** What a motion does to places and to directions in a pose. Null where the arm cannot go that far. */
-export function mover(motion: Motion, pose: Pose): { readonly place: (p: Vec3) => Vec3; readonly direction: (d: Vec3) => Vec3 } | null {
+export function mover(
+  motion: Motion,
+  pose: Pose,
+): { readonly place: (p: Vec3) => Vec3; readonly direction: (d: Vec3) => Vec3 } | null {
   const liftMm = partOf(pose.heave, motion.heaveMm);
   const axis = unit(motion.axis) ?? [1, 0, 0];
-  const swing = motion.kind === 'corner' ? swingDeg(motion.measuredAtMm, motion.aboutMm, axis, liftMm) : pose.roll * motion.rollDeg;
+  const swing =
+    motion.kind === 'corner'
+      ? swingDeg(motion.measuredAtMm, motion.aboutMm, axis, liftMm)
+      : pose.roll * motion.rollDeg;
   if (swing === null) return null;
   const lift: Vec3 = [0, 0, motion.kind === 'axle' ? liftMm : 0];
   const still = motion.kind === 'still';
@@ -68,12 +93,13 @@ export function mover(motion: Motion, pose: Pose): { readonly place: (p: Vec3) =
   const lockDeg = steer ? partOf(pose.lock, steer.lockDeg) : 0;
   // It floats and steers as it stands at ride, and is then carried with arm or axle.
   const steered = (p: Vec3): Vec3 => (kingpin ? about(p, steer.aboutMm, kingpin, lockDeg) : p);
-  const slid = (p: Vec3): Vec3 => addScaled(p, unit(motion.floatAxis) ?? [0, 0, 0], pose.float * motion.floatMm);
+  const slid = (p: Vec3): Vec3 =>
+    addScaled(p, unit(motion.floatAxis) ?? [0, 0, 0], pose.float * motion.floatMm);
   return {
     place: (p) => carried(steered(slid(p))),
     direction: (d) => turned(kingpin ? rotate(d, kingpin, lockDeg) : d),
   };
-} // prettier-ignore
+}
 
 const HEAVES = ['droop', 'ride', 'bump'] as const;
 const LOCKS = ['left', 'straight', 'right'] as const;
@@ -117,7 +143,10 @@ const inward = (y: number): number => (y > 0 ? -1 : 1);
 export const kingpinAxis = (backDeg: number, inwardDeg: number, y: number): Vec3 =>
   unit([Math.tan(radians(backDeg)), inward(y) * Math.tan(radians(inwardDeg)), 1])!;
 /** By how much the top of a kingpin leans back and inward. */
-export function kingpinLean([x, across, z]: Vec3, y: number): { readonly backDeg: number; readonly inwardDeg: number } {
+export function kingpinLean(
+  [x, across, z]: Vec3,
+  y: number,
+): { readonly backDeg: number; readonly inwardDeg: number } {
   const deg = (by: number): number => degrees(Math.atan2(by * Math.sign(z || 1), Math.abs(z)));
   return { backDeg: deg(x), inwardDeg: deg(inward(y) * across) };
 }

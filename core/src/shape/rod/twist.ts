@@ -1,4 +1,14 @@
-import { addScaled, cross, dot, radians, squareTo, sub, turnDeg, unit, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  addScaled,
+  cross,
+  dot,
+  radians,
+  squareTo,
+  sub,
+  turnDeg,
+  unit,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 
 /** Carries a direction along a line of points without turning it about the line (by the least turn from one chord to the next). */
 function carried(start: Vec3, tangents: readonly Vec3[]): Vec3 {
@@ -23,13 +33,26 @@ const squared = (mark: Vec3, tangent: Vec3): Vec3 =>
  * from a mark carried along the hose to the same mark on the fitting. `firstMark` and `lastMark` are
  * any directions that move with the fittings. Only differences between two states mean anything.
  */
-export function freeTurnDeg(pointsMm: readonly Vec3[], first: Vec3, last: Vec3, firstMark: Vec3, lastMark: Vec3): number {
-  const tangents = [first, ...pointsMm.slice(1).map((p, i) => unit(sub(p, pointsMm[i]!)) ?? first), last];
+export function freeTurnDeg(
+  pointsMm: readonly Vec3[],
+  first: Vec3,
+  last: Vec3,
+  firstMark: Vec3,
+  lastMark: Vec3,
+): number {
+  const tangents = [
+    first,
+    ...pointsMm.slice(1).map((p, i) => unit(sub(p, pointsMm[i]!)) ?? first),
+    last,
+  ];
   return turnDeg(carried(squared(firstMark, first), tangents), squared(lastMark, last), last);
 }
 
 /** Turn from a mark carried along a rod's tangents (three numbers each) to the mark of its far end, rad in (−π, π]. */
-export function twistRad(tangents: Float64Array, [firstMark, lastMark]: readonly [Vec3, Vec3]): number {
+export function twistRad(
+  tangents: Float64Array,
+  [firstMark, lastMark]: readonly [Vec3, Vec3],
+): number {
   const all = Array.from({ length: tangents.length / 3 }, (_, i): Vec3 => [
     tangents[3 * i]!,
     tangents[3 * i + 1]!,
@@ -53,7 +76,11 @@ interface TwistTerms {
  * Source of the slopes: M. Bergou and others, Discrete Elastic Rods (2008), from memory; the curvatures
  * are their derivatives.
  */
-export function addTwist(tangents: Float64Array, by: number, { basis, twist, diagonal, beside }: TwistTerms): void {
+export function addTwist(
+  tangents: Float64Array,
+  by: number,
+  { basis, twist, diagonal, beside }: TwistTerms,
+): void {
   const at = (from: Float64Array, i: number): Vec3 => [from[i]!, from[i + 1]!, from[i + 2]!];
   const arcs = tangents.length / 3 - 1;
   twist.fill(0);
@@ -61,10 +88,23 @@ export function addTwist(tangents: Float64Array, by: number, { basis, twist, dia
     const [a, b] = [at(tangents, 3 * i), at(tangents, 3 * i + 3)];
     const near = 1 / (1 + dot(a, b));
     const normal = cross(a, b);
-    const bases = [at(basis, 6 * i), at(basis, 6 * i + 3), at(basis, 6 * i + 6), at(basis, 6 * i + 9)] as const;
-    for (const [node, other, side] of [[i, b, 1], [i + 1, a, -1]] as const) {
+    const bases = [
+      at(basis, 6 * i),
+      at(basis, 6 * i + 3),
+      at(basis, 6 * i + 6),
+      at(basis, 6 * i + 9),
+    ] as const;
+    for (const [node, other, side] of [
+      [i, b, 1],
+      [i + 1, a, -1],
+    ] as const) {
       const [e, f] = side > 0 ? [bases[0], bases[1]] : [bases[2], bases[3]];
-      const [en, fn, eo, fo] = [dot(e, normal) * near, dot(f, normal) * near, dot(e, other) * near, dot(f, other) * near];
+      const [en, fn, eo, fo] = [
+        dot(e, normal) * near,
+        dot(f, normal) * near,
+        dot(e, other) * near,
+        dot(f, other) * near,
+      ];
       twist[2 * node] = twist[2 * node]! + en;
       twist[2 * node + 1] = twist[2 * node + 1]! + fn;
       // What turns one basis vector into the other cancels between the joints on either side.
@@ -76,7 +116,8 @@ export function addTwist(tangents: Float64Array, by: number, { basis, twist, dia
       for (let c = 0; c < 2; c++) {
         const [e, f] = [bases[r]!, bases[2 + c]!];
         const k = 4 * i + 2 * r + c;
-        beside[k] = beside[k]! + by * near * (dot(e, cross(a, f)) - dot(e, normal) * near * dot(a, f));
+        beside[k] =
+          beside[k]! + by * near * (dot(e, cross(a, f)) - dot(e, normal) * near * dot(a, f));
       }
   }
-} // prettier-ignore
+}

@@ -1,5 +1,16 @@
 import { InputError, figure } from '../../lib/faults/index.ts';
-import { add, addScaled, distance, dot, length, scale, sub, unit, ZERO, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  add,
+  addScaled,
+  distance,
+  dot,
+  length,
+  scale,
+  sub,
+  unit,
+  ZERO,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 import { eigen, invert, times, type Sym3 } from './linear.ts';
 
 /** One reading of a tape from a datum, hook to mark, with its standard deviation. */
@@ -62,7 +73,11 @@ interface Fit {
   readonly normal: Sym3;
 }
 
-const AXES: readonly Vec3[] = [[1, 0, 0], [0, 1, 0], [0, 0, 1]]; // prettier-ignore
+const AXES: readonly Vec3[] = [
+  [1, 0, 0],
+  [0, 1, 0],
+  [0, 0, 1],
+];
 const directionFrom = (r: Reading, point: Vec3): Vec3 =>
   r.axis === null ? (unit(sub(point, r.datum)) ?? [0, 0, 0]) : AXES[r.axis]!;
 const residual = (r: Reading, point: Vec3): number =>
@@ -95,7 +110,14 @@ function descend(readings: readonly Reading[], start: Vec3): Fit {
   for (let round = 0; round < 400; round++) {
     const { normal, right } = normalAt(readings, point);
     const lift = damping * (normal[0] + normal[3] + normal[5]);
-    const inverse = invert([normal[0] + lift, normal[1], normal[2], normal[3] + lift, normal[4], normal[5] + lift]);
+    const inverse = invert([
+      normal[0] + lift,
+      normal[1],
+      normal[2],
+      normal[3] + lift,
+      normal[4],
+      normal[5] + lift,
+    ]);
     if (!inverse) break;
     const step = times(inverse, right);
     const next = add(point, step);
@@ -118,7 +140,12 @@ function check({ datumsMm, tapes, offsets = [] }: SurveyInput): Reading[] {
       'tapes',
       `A point needs three ${offsets.length ? 'readings' : 'tapes'} or more; there ${all === 1 ? 'is 1' : `are ${all}`}.`,
     );
-  const reading = (one: Tape | Offset, path: string, readMm: number, axis: Axis | null): Reading => {
+  const reading = (
+    one: Tape | Offset,
+    path: string,
+    readMm: number,
+    axis: Axis | null,
+  ): Reading => {
     const datum = Object.hasOwn(datumsMm, one.from) ? datumsMm[one.from] : undefined;
     if (!datum) throw new InputError(`${path}.from`, `There is no datum "${one.from}".`);
     const sigma = one.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM;
@@ -144,7 +171,8 @@ function spread(datums: readonly Vec3[]): {
     [x * x, x * y, x * z, y * y, y * z, z * z].forEach((value, i) => (scatter[i] += value));
   }
   const axes = eigen(scatter).vectors;
-  const most = (distanceOf: (d: Vec3) => number): number => Math.max(...datums.map((d) => distanceOf(sub(d, middle))));
+  const most = (distanceOf: (d: Vec3) => number): number =>
+    Math.max(...datums.map((d) => distanceOf(sub(d, middle))));
   return {
     middle,
     axes,
@@ -155,16 +183,21 @@ function spread(datums: readonly Vec3[]): {
 
 /** Where to start from: both sides of the datums' plane at several heights, over their middle and over each of them. */
 function starts(readings: readonly Reading[], middle: Vec3, normal: Vec3): Vec3[] {
-  const heights = [1, 0.6, 0.25].map((share) => share * Math.max(...readings.map((r) => Math.abs(r.readMm))));
+  const heights = [1, 0.6, 0.25].map(
+    (share) => share * Math.max(...readings.map((r) => Math.abs(r.readMm))),
+  );
   const feet = [middle, ...new Set(readings.map((r) => r.datum))].slice(0, 7);
-  return feet.flatMap((foot) => heights.flatMap((h) => [addScaled(foot, normal, h), addScaled(foot, normal, -h)]));
+  return feet.flatMap((foot) =>
+    heights.flatMap((h) => [addScaled(foot, normal, h), addScaled(foot, normal, -h)]),
+  );
 }
 
 const plainlyDeeper = (a: Fit, b: Fit): boolean => a.cost < b.cost - 1e-9 * (1 + b.cost);
 
 /** The one of two mirror points that `side` names: by z, where these agree within 1 mm by y, then by x. */
 function onSide(a: Fit, b: Fit, side: Side): Fit {
-  const axis = ([2, 1, 0] as const).find((i) => Math.abs(a.point[i] - b.point[i]) > IN_PLANE_MM) ?? 0;
+  const axis =
+    ([2, 1, 0] as const).find((i) => Math.abs(a.point[i] - b.point[i]) > IN_PLANE_MM) ?? 0;
   return a.point[axis] > b.point[axis] === (side === 'above') ? a : b;
 }
 
@@ -176,7 +209,11 @@ function missSentence(readings: readonly Reading[], best: Fit): string {
       if (a.axis !== null || b.axis !== null) continue;
       const apart = distance(a.datum, b.datum);
       const gap = Math.max(apart - a.readMm - b.readMm, Math.abs(a.readMm - b.readMm) - apart);
-      if (gap > worst.gap) worst = { gap, text: `The tapes from ${a.from} and ${b.from} miss each other by ${figure(gap)} mm` };
+      if (gap > worst.gap)
+        worst = {
+          gap,
+          text: `The tapes from ${a.from} and ${b.from} miss each other by ${figure(gap)} mm`,
+        };
     }
   }
   if (worst.gap > MIRROR_MM) return `${worst.text}: no point lies on both. Read them again.`;
@@ -213,7 +250,10 @@ export function survey(input: SurveyInput): Survey {
   const { offsets } = input;
   if (offsets?.length) return withOffsets(input, readings, middle, axes[0], offsets.length);
   if (offLineMm < IN_PLANE_MM)
-    throw new InputError('tapes', 'The datums read from lie in one line: read from one off that line.');
+    throw new InputError(
+      'tapes',
+      'The datums read from lie in one line: read from one off that line.',
+    );
   const inPlane = offPlaneMm <= IN_PLANE_MM;
   const normal = axes[0];
   const fits = starts(readings, middle, normal).map((start) => descend(readings, start));
@@ -224,17 +264,28 @@ export function survey(input: SurveyInput): Survey {
       list.reduce<Fit | undefined>((a, b) => (!a || plainlyDeeper(b, a) ? b : a), undefined);
     const over = deepest(fits.filter((f) => height(f) > MIRROR_MM));
     const under = deepest(fits.filter((f) => height(f) < -MIRROR_MM));
-    const flat = Math.abs(height(best)) <= MIRROR_MM && [over, under].every((f) => !f || plainlyDeeper(best, f));
+    const flat =
+      Math.abs(height(best)) <= MIRROR_MM &&
+      [over, under].every((f) => !f || plainlyDeeper(best, f));
     if (flat || !over || !under) throw new InputError('tapes', missSentence(readings, best));
     if (!input.side)
-      throw new InputError('side', 'The datums lie in one plane, so two points fit: say whether the point is above or below.');
+      throw new InputError(
+        'side',
+        'The datums lie in one plane, so two points fit: say whether the point is above or below.',
+      );
     best = onSide(over, under, input.side);
   }
   return surveyed(readings, best);
 }
 function surveyed(readings: readonly Reading[], best: Fit): Survey {
   const inverse = invert(best.normal);
-  if (!inverse || !inverse.every(Number.isFinite) || inverse[0] <= 0 || inverse[3] <= 0 || inverse[5] <= 0) {
+  if (
+    !inverse ||
+    !inverse.every(Number.isFinite) ||
+    inverse[0] <= 0 ||
+    inverse[3] <= 0 ||
+    inverse[5] <= 0
+  ) {
     throw new InputError('tapes', missSentence(readings, best));
   }
   return {
@@ -248,12 +299,23 @@ function surveyed(readings: readonly Reading[], best: Fit): Survey {
 /** Two points that fit alike are this far apart or further. */
 const APART_MM = 1;
 /** With readings along an axis: the deepest minimum; where another that lies elsewhere is as deep, `side` chooses. */
-function withOffsets({ tapes, side }: SurveyInput, readings: readonly Reading[], middle: Vec3, normal: Vec3, offsets: number): Survey {
+function withOffsets(
+  { tapes, side }: SurveyInput,
+  readings: readonly Reading[],
+  middle: Vec3,
+  normal: Vec3,
+  offsets: number,
+): Survey {
   const fits = starts(readings, middle, normal).map((start) => descend(readings, start));
   const best = fits.reduce((a, b) => (plainlyDeeper(b, a) ? b : a));
-  const other = fits.find((fit) => !plainlyDeeper(best, fit) && distance(fit.point, best.point) > APART_MM);
+  const other = fits.find(
+    (fit) => !plainlyDeeper(best, fit) && distance(fit.point, best.point) > APART_MM,
+  );
   if (other && !side)
-    throw new InputError('side', 'Two points fit these readings: say whether the point is above or below its datums.');
+    throw new InputError(
+      'side',
+      'Two points fit these readings: say whether the point is above or below its datums.',
+    );
   const found = surveyed(readings, other ? onSide(best, other, side!) : best);
   return {
     ...found,
@@ -261,4 +323,4 @@ function withOffsets({ tapes, side }: SurveyInput, readings: readonly Reading[],
     offsetResidualsMm: found.residualsMm.slice(-offsets),
     suspect: found.suspect !== null && found.suspect < tapes.length ? found.suspect : null,
   };
-} // prettier-ignore
+}

@@ -19,7 +19,11 @@ const REACH_MM = 5000;
 const MOST = 16;
 
 /** How sure a place would be, by its least sure axis, taped once from each of these; infinite where they do not fix it. Source: inverse of the normal matrix, as for `survey`. */
-export function predictedSigmaMm(atMm: Vec3, hooks: readonly Hook[], tapeSigmaMm = DEFAULT_TAPE_SIGMA_MM): number {
+export function predictedSigmaMm(
+  atMm: Vec3,
+  hooks: readonly Hook[],
+  tapeSigmaMm = DEFAULT_TAPE_SIGMA_MM,
+): number {
   const n: [number, number, number, number, number, number] = [0, 0, 0, 0, 0, 0];
   for (const hook of hooks) {
     const [x, y, z] = unit(sub(atMm, hook.atMm)) ?? [0, 0, 0];
@@ -28,7 +32,9 @@ export function predictedSigmaMm(atMm: Vec3, hooks: readonly Hook[], tapeSigmaMm
   }
   const inverse = invert(n as Sym3);
   const most = inverse ? Math.max(inverse[0], inverse[3], inverse[5]) : Infinity;
-  return inverse && inverse[0] > 0 && inverse[3] > 0 && inverse[5] > 0 && Number.isFinite(most) ? Math.sqrt(most) : Infinity;
+  return inverse && inverse[0] > 0 && inverse[3] > 0 && inverse[5] > 0 && Number.isFinite(most)
+    ? Math.sqrt(most)
+    : Infinity;
 }
 
 function* picks<T>(from: readonly T[], count: number, start = 0): Generator<T[]> {
@@ -36,13 +42,24 @@ function* picks<T>(from: readonly T[], count: number, start = 0): Generator<T[]>
     yield [];
     return;
   }
-  for (let i = start; i <= from.length - count; i++) for (const rest of picks(from, count - 1, i + 1)) yield [from[i]!, ...rest];
+  for (let i = start; i <= from.length - count; i++)
+    for (const rest of picks(from, count - 1, i + 1)) yield [from[i]!, ...rest];
 }
 
 /** The `count` hooks within a tape's reach that fix a place best; null where none do. Fewer millimetres of tape break a tie. */
-export function bestHooks(atMm: Vec3, hooks: readonly Hook[], count = 3, with_: readonly Hook[] = []): Choice | null {
+export function bestHooks(
+  atMm: Vec3,
+  hooks: readonly Hook[],
+  count = 3,
+  with_: readonly Hook[] = [],
+): Choice | null {
   const near = hooks
-    .filter((one) => !with_.includes(one) && distance(one.atMm, atMm) <= REACH_MM && distance(one.atMm, atMm) > 1)
+    .filter(
+      (one) =>
+        !with_.includes(one) &&
+        distance(one.atMm, atMm) <= REACH_MM &&
+        distance(one.atMm, atMm) > 1,
+    )
     .sort((a, b) => distance(a.atMm, atMm) - distance(b.atMm, atMm))
     .slice(0, MOST);
   let best: (Choice & { readonly longMm: number }) | null = null;
@@ -50,7 +67,11 @@ export function bestHooks(atMm: Vec3, hooks: readonly Hook[], count = 3, with_: 
     const sigmaMm = predictedSigmaMm(atMm, [...with_, ...pick]);
     const longMm = pick.reduce((sum, one) => sum + distance(one.atMm, atMm), 0);
     if (!Number.isFinite(sigmaMm)) continue;
-    if (!best || sigmaMm < best.sigmaMm - 1e-6 || (sigmaMm <= best.sigmaMm + 1e-6 && longMm < best.longMm))
+    if (
+      !best ||
+      sigmaMm < best.sigmaMm - 1e-6 ||
+      (sigmaMm <= best.sigmaMm + 1e-6 && longMm < best.longMm)
+    )
       best = { ids: pick.map(({ id }) => id), sigmaMm, longMm };
   }
   return best && { ids: best.ids, sigmaMm: best.sigmaMm };

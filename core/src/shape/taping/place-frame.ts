@@ -2,7 +2,8 @@ import type { Vec3 } from '../../lib/vec/index.ts';
 import { CORNERS, type Corner } from '../survey/index.ts';
 import type { Square } from './square.ts';
 
-const meanOf = (values: readonly number[]): number => values.reduce((sum, v) => sum + v, 0) / values.length;
+const meanOf = (values: readonly number[]): number =>
+  values.reduce((sum, v) => sum + v, 0) / values.length;
 
 /**
  * Where four marks lie on the vehicle by their tapes: the figure of the six tapes, turned and moved as a whole so that it
@@ -16,7 +17,11 @@ export function placedMarks(
 ): Record<Corner, Vec3> {
   const mid = (at: (corner: Corner) => number): number => meanOf(CORNERS.map(at));
   const [fx, fy] = [mid((c) => cornersMm[c][0]), mid((c) => cornersMm[c][1])];
-  const [tx, ty, tz] = [0, 1, 2].map((axis) => mid((c) => thoughtMm[c][axis]!)) as [number, number, number];
+  const [tx, ty, tz] = [0, 1, 2].map((axis) => mid((c) => thoughtMm[c][axis]!)) as [
+    number,
+    number,
+    number,
+  ];
   let [along, across] = [0, 0];
   for (const c of CORNERS) {
     const [x, y] = [cornersMm[c][0] - fx, cornersMm[c][1] - fy];

@@ -23,11 +23,23 @@ describe('a centre line into a bend table', () => {
    * Planes: x→y has normal +z, y→z has normal +x; from +z to +x about travel +y is +90° (z × x = y).
    */
   test('the hand-worked line', () => {
-    const table = bendTable({ nodesMm: [[0, 0, 0], [200, 0, 0], [200, 150, 0], [200, 150, 120]], clrMm: 15, flareExtraMm: { a: 2, b: 2 } }); // prettier-ignore
+    const table = bendTable({
+      nodesMm: [
+        [0, 0, 0],
+        [200, 0, 0],
+        [200, 150, 0],
+        [200, 150, 120],
+      ],
+      clrMm: 15,
+      flareExtraMm: { a: 2, b: 2 },
+    });
     expect(table.developedMm).toBeCloseTo(457.1239, 4);
     expect(table.cutMm).toBeCloseTo(461.1239, 4);
     expect(table.tailMm).toBe(105);
-    expect(table.bends.map((b) => [b.feedMm, b.rotateDeg, b.tubeTurnDeg, b.bendDeg])).toEqual([[185, 0, 0, 90], [120, 90, -90, 90]]); // prettier-ignore
+    expect(table.bends.map((b) => [b.feedMm, b.rotateDeg, b.tubeTurnDeg, b.bendDeg])).toEqual([
+      [185, 0, 0, 90],
+      [120, 90, -90, 90],
+    ]);
     expect(table.bends.map((b) => b.markMm)).toEqual([187, expect.closeTo(330.5619, 4)]);
   });
 
@@ -40,7 +52,9 @@ describe('a centre line into a bend table', () => {
         table.bends.forEach((bend, i) => {
           expect(bend.bendDeg).toBeCloseTo(given.bends[i]!.bendDeg, 6);
           expect(bend.feedMm).toBeCloseTo(given.bends[i]!.feedMm, 5);
-          expect(Math.cos(((bend.rotateDeg - given.bends[i]!.rotateDeg) * Math.PI) / 180)).toBeCloseTo(1, 9);
+          expect(
+            Math.cos(((bend.rotateDeg - given.bends[i]!.rotateDeg) * Math.PI) / 180),
+          ).toBeCloseTo(1, 9);
         });
         const back = unbend({ ...given, bends: table.bends, tailMm: table.tailMm }).nodesMm;
         back.forEach((node, i) => expect(distance(node, nodesMm[i]!)).toBeLessThan(1e-5));
@@ -56,8 +70,13 @@ describe('a centre line into a bend table', () => {
         const ours = bendTable({ nodesMm, clrMm: given.clrMm }).developedMm;
         const theirs = threeLine(nodesMm, given.clrMm);
         // Its arcs are measured by 200 chords, each short of its arc by θ²/24: at most 1e-5 of the arcs.
-        const arcs = given.bends.reduce((sum, b) => sum + (given.clrMm * b.bendDeg * Math.PI) / 180, 0);
-        const short = Math.max(...given.bends.map((b) => ((b.bendDeg * Math.PI) / 180 / 200) ** 2 / 24));
+        const arcs = given.bends.reduce(
+          (sum, b) => sum + (given.clrMm * b.bendDeg * Math.PI) / 180,
+          0,
+        );
+        const short = Math.max(
+          ...given.bends.map((b) => ((b.bendDeg * Math.PI) / 180 / 200) ** 2 / 24),
+        );
         expect(Math.abs(ours - theirs.getLength())).toBeLessThan(1e-6 * ours + arcs * short);
       }),
       { numRuns: 200 },
@@ -70,7 +89,10 @@ describe('a centre line into a bend table', () => {
         const nodesMm = nodesOf(given);
         const pieces = centreLine(nodesMm, () => given.clrMm);
         expect(validateCentreLine(pieces)).toEqual([]);
-        expect(pieces.at(-1)!.endMm).toBeCloseTo(bendTable({ nodesMm, clrMm: given.clrMm }).developedMm, 6);
+        expect(pieces.at(-1)!.endMm).toBeCloseTo(
+          bendTable({ nodesMm, clrMm: given.clrMm }).developedMm,
+          6,
+        );
         const points = polyline(pieces);
         const drawn = points.slice(1).reduce((sum, p, i) => sum + distance(p, points[i]!), 0);
         expect(pieces.at(-1)!.endMm / drawn).toBeLessThan(1 + 4e-4);
@@ -80,7 +102,15 @@ describe('a centre line into a bend table', () => {
   });
 
   test('nodes that do not turn are dropped, the numbering stays', () => {
-    const table = bendTable({ nodesMm: [[0, 0, 0], [100, 0, 0], [200, 0, 0], [200, 150, 0]], clrMm: [9, 15] }); // prettier-ignore
+    const table = bendTable({
+      nodesMm: [
+        [0, 0, 0],
+        [100, 0, 0],
+        [200, 0, 0],
+        [200, 150, 0],
+      ],
+      clrMm: [9, 15],
+    });
     expect(table.bends).toEqual([expect.objectContaining({ node: 2, feedMm: 185 })]);
     expect(
       bendTable({
@@ -94,27 +124,98 @@ describe('a centre line into a bend table', () => {
   });
 
   test.each<[string, Vec3[], number | number[], string, RegExp]>([
-    ['a straight too short', [[0, 0, 0], [200, 0, 0], [200, 20, 0], [200, 20, 100]], 15, 'nodesMm[2]', /nodes 1 and 2 there are 20 mm and the bends need 30: 10 mm short/],
-    ['an end straight too short', [[0, 0, 0], [10, 0, 0], [10, 90, 0]], 15, 'nodesMm[1]', /5 mm short/],
-    ['equal nodes', [[0, 0, 0], [0, 0, 0], [10, 90, 0]], 15, 'nodesMm[1]', /same point/],
-    ['a reversal', [[0, 0, 0], [100, 0, 0], [10, 0, 0]], 15, 'nodesMm[1]', /doubles back at corner 1 \(180°\)/],
-    ['a list of radii that does not match', [[0, 0, 0], [100, 0, 0], [100, 90, 0]], [15, 15], 'clrMm', /1 inner nodes and 2 radii/],
+    [
+      'a straight too short',
+      [
+        [0, 0, 0],
+        [200, 0, 0],
+        [200, 20, 0],
+        [200, 20, 100],
+      ],
+      15,
+      'nodesMm[2]',
+      /nodes 1 and 2 there are 20 mm and the bends need 30: 10 mm short/,
+    ],
+    [
+      'an end straight too short',
+      [
+        [0, 0, 0],
+        [10, 0, 0],
+        [10, 90, 0],
+      ],
+      15,
+      'nodesMm[1]',
+      /5 mm short/,
+    ],
+    [
+      'equal nodes',
+      [
+        [0, 0, 0],
+        [0, 0, 0],
+        [10, 90, 0],
+      ],
+      15,
+      'nodesMm[1]',
+      /same point/,
+    ],
+    [
+      'a reversal',
+      [
+        [0, 0, 0],
+        [100, 0, 0],
+        [10, 0, 0],
+      ],
+      15,
+      'nodesMm[1]',
+      /doubles back at corner 1 \(180°\)/,
+    ],
+    [
+      'a list of radii that does not match',
+      [
+        [0, 0, 0],
+        [100, 0, 0],
+        [100, 90, 0],
+      ],
+      [15, 15],
+      'clrMm',
+      /1 inner nodes and 2 radii/,
+    ],
   ])('refuses %s', (_, nodesMm, clrMm, path, sentence) => {
     const fault = faultOf(() => bendTable({ nodesMm, clrMm }));
     expect(fault.path).toBe(path);
     expect(fault.message).toMatch(sentence);
-  }); // prettier-ignore
+  });
 
   test('a straight exactly used up is room enough', () => {
-    expect(bendTable({ nodesMm: [[0, 0, 0], [100, 0, 0], [100, 30, 0], [100, 30, 90]], clrMm: 15 }).bends[1]!.feedMm).toBeCloseTo(0, 9); // prettier-ignore
+    expect(
+      bendTable({
+        nodesMm: [
+          [0, 0, 0],
+          [100, 0, 0],
+          [100, 30, 0],
+          [100, 30, 90],
+        ],
+        clrMm: 15,
+      }).bends[1]!.feedMm,
+    ).toBeCloseTo(0, 9);
   });
 });
 
 describe('unbend and offset', () => {
   test('unbend refuses a normal that leans on the direction', () => {
-    const given = { startMm: [0, 0, 0], direction: [1, 0, 0], normal: [1, 0, 0.5], clrMm: 15, bends: [], tailMm: 80 } as const;
+    const given = {
+      startMm: [0, 0, 0],
+      direction: [1, 0, 0],
+      normal: [1, 0, 0.5],
+      clrMm: 15,
+      bends: [],
+      tailMm: 80,
+    } as const;
     expect(faultOf(() => unbend(given)).path).toBe('normal');
-    expect(unbend({ ...given, normal: [0, 0, 1] }).nodesMm).toEqual([[0, 0, 0], [80, 0, 0]]); // prettier-ignore
+    expect(unbend({ ...given, normal: [0, 0, 1] }).nodesMm).toEqual([
+      [0, 0, 0],
+      [80, 0, 0],
+    ]);
   });
 
   // Trade multipliers of a 30° offset, common practice: travel 2 x rise, advance 1.732 x rise.
@@ -123,7 +224,15 @@ describe('unbend and offset', () => {
     expect(found.travelMm).toBeCloseTo(80, 9);
     expect(found.advanceMm).toBeCloseTo(40 * 1.7320508, 5);
     expect(found.gainMm).toBeCloseTo(4 * 15 * Math.tan(Math.PI / 12) - 2 * 15 * (Math.PI / 6), 9);
-    const table = bendTable({ nodesMm: [[0, 0, 0], [100, 0, 0], [100 + found.advanceMm, 40, 0], [400, 40, 0]], clrMm: 15 }); // prettier-ignore
+    const table = bendTable({
+      nodesMm: [
+        [0, 0, 0],
+        [100, 0, 0],
+        [100 + found.advanceMm, 40, 0],
+        [400, 40, 0],
+      ],
+      clrMm: 15,
+    });
     expect(table.bends[1]!.markMm - table.bends[0]!.markMm).toBeCloseTo(found.markToMarkMm, 9);
   });
 
@@ -132,6 +241,9 @@ describe('unbend and offset', () => {
       path: 'riseMm',
       message: expect.stringMatching(/rise of 30 mm/),
     });
-    expect(offset({ riseMm: 30, bendDeg: 90, clrMm: 15 })).toMatchObject({ straightMm: expect.closeTo(0, 9), advanceMm: 0 });
+    expect(offset({ riseMm: 30, bendDeg: 90, clrMm: 15 })).toMatchObject({
+      straightMm: expect.closeTo(0, 9),
+      advanceMm: 0,
+    });
   });
 });

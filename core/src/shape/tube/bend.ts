@@ -1,5 +1,14 @@
 import { InputError, figure } from '../../lib/faults/index.ts';
-import { angleDeg, cross, distance, radians, sub, turnDeg, unit, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  angleDeg,
+  cross,
+  distance,
+  radians,
+  sub,
+  turnDeg,
+  unit,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 
 /** A node that turns this little is no bend (contract of the bend table). */
 const STRAIGHT_DEG = 0.01;
@@ -72,7 +81,13 @@ export function cornersOf(nodesMm: readonly Vec3[]): Corner[] {
         `The line doubles back at corner ${i} (${figure(bendDeg)}°); ${REVERSAL_DEG}° is the most.`,
       );
     if (bendDeg <= STRAIGHT_DEG) continue;
-    corners.push({ node: i, at: nodesMm[i]!, inward: unit(inward)!, outward: unit(outward)!, bendDeg });
+    corners.push({
+      node: i,
+      at: nodesMm[i]!,
+      inward: unit(inward)!,
+      outward: unit(outward)!,
+      bendDeg,
+    });
     last = nodesMm[i]!;
   }
   // A dropped node shifts the direction out of the corner before it by at most 0.01°: take the true one.
@@ -82,14 +97,22 @@ export function cornersOf(nodesMm: readonly Vec3[]): Corner[] {
   });
 }
 
-export const tangentMm = (bendDeg: number, clrMm: number): number => clrMm * Math.tan(radians(bendDeg) / 2);
+export const tangentMm = (bendDeg: number, clrMm: number): number =>
+  clrMm * Math.tan(radians(bendDeg) / 2);
 export const arcMm = (bendDeg: number, clrMm: number): number => clrMm * radians(bendDeg);
 
 /** The radius at each kept corner. Throws where a list does not match the inner nodes. */
-function radii(clrMm: number | readonly number[], corners: readonly Corner[], inner: number): number[] {
+function radii(
+  clrMm: number | readonly number[],
+  corners: readonly Corner[],
+  inner: number,
+): number[] {
   if (typeof clrMm === 'number') return corners.map(() => clrMm);
   if (clrMm.length !== inner)
-    throw new InputError('clrMm', `There are ${inner} inner nodes and ${clrMm.length} radii: give one radius, or one for each.`);
+    throw new InputError(
+      'clrMm',
+      `There are ${inner} inner nodes and ${clrMm.length} radii: give one radius, or one for each.`,
+    );
   return corners.map((corner) => clrMm[corner.node - 1]!);
 }
 
@@ -115,7 +138,8 @@ function turnBetween(previous: Corner, corner: Corner): number {
 }
 
 /** What a tube is turned by in a bender that stays put, for a bend plane turned by `rotateDeg`. */
-export const tubeTurnOf = (rotateDeg: number): number => (rotateDeg === 0 || rotateDeg === 180 ? rotateDeg : -rotateDeg);
+export const tubeTurnOf = (rotateDeg: number): number =>
+  rotateDeg === 0 || rotateDeg === 180 ? rotateDeg : -rotateDeg;
 
 /**
  * The bend table of a centre line of two or more corner points, end A first: feed, turn, bend and
@@ -132,7 +156,12 @@ export function bendTable({ nodesMm, clrMm, flareExtraMm }: BendInput): BendTabl
   let last: { node: number; at: Vec3; tangent: number } = { node: 0, at: nodesMm[0]!, tangent: 0 };
   for (const [i, corner] of corners.entries()) {
     const tangent = tangentMm(corner.bendDeg, clrs[i]!);
-    const feedMm = feedBetween(last.node, corner.node, distance(last.at, corner.at), last.tangent + tangent);
+    const feedMm = feedBetween(
+      last.node,
+      corner.node,
+      distance(last.at, corner.at),
+      last.tangent + tangent,
+    );
     const rotateDeg = i === 0 ? 0 : turnBetween(corners[i - 1]!, corner);
     const arc = arcMm(corner.bendDeg, clrs[i]!);
     bends.push({

@@ -33,11 +33,13 @@ export interface Springback {
 export function springback(testBends: readonly TestBend[]): Springback {
   const n = testBends.length;
   if (n === 0) return { offsetDeg: 0, slope: 1 };
-  const mean = (pick: (t: TestBend) => number): number => testBends.reduce((sum, t) => sum + pick(t), 0) / n;
+  const mean = (pick: (t: TestBend) => number): number =>
+    testBends.reduce((sum, t) => sum + pick(t), 0) / n;
   const [dial, got] = [mean((t) => t.dialDeg), mean((t) => t.gotDeg)];
   const spread = testBends.reduce((sum, t) => sum + (t.gotDeg - got) ** 2, 0);
   if (spread < 1e-6) return { offsetDeg: 0, slope: dial / got };
-  const slope = testBends.reduce((sum, t) => sum + (t.gotDeg - got) * (t.dialDeg - dial), 0) / spread;
+  const slope =
+    testBends.reduce((sum, t) => sum + (t.gotDeg - got) * (t.dialDeg - dial), 0) / spread;
   return { offsetDeg: dial - slope * got, slope };
 }
 
@@ -57,21 +59,31 @@ const PROTRACTOR_DEG = 0.5;
  * sigma: the line through them, or through them and zero where they are all to one angle.
  * Source: weighted least squares.
  */
-export function seenSpringback(testBends: readonly TestBend[], seen: readonly SeenBend[]): SeenSpringback {
+export function seenSpringback(
+  testBends: readonly TestBend[],
+  seen: readonly SeenBend[],
+): SeenSpringback {
   const all = [...testBends.map((bend) => ({ ...bend, sigmaDeg: PROTRACTOR_DEG })), ...seen];
-  const sum = (of: (bend: SeenBend) => number): number => all.reduce((total, bend) => total + of(bend) / bend.sigmaDeg ** 2, 0);
+  const sum = (of: (bend: SeenBend) => number): number =>
+    all.reduce((total, bend) => total + of(bend) / bend.sigmaDeg ** 2, 0);
   const weight = sum(() => 1);
   if (!weight) return { offsetDeg: 0, slope: 1, sigmaAt: () => Infinity };
   const [got, dial] = [sum((bend) => bend.gotDeg) / weight, sum((bend) => bend.dialDeg) / weight];
   const spread = sum((bend) => (bend.gotDeg - got) ** 2);
   // Less than ten degrees between them tells no slope.
-  if (spread / weight < 25) return { offsetDeg: 0, slope: dial / got, sigmaAt: (at) => at / got / Math.sqrt(weight) };
+  if (spread / weight < 25)
+    return { offsetDeg: 0, slope: dial / got, sigmaAt: (at) => at / got / Math.sqrt(weight) };
   const slope = sum((bend) => (bend.gotDeg - got) * (bend.dialDeg - dial)) / spread;
-  return { offsetDeg: dial - slope * got, slope, sigmaAt: (at) => Math.sqrt(1 / weight + (at - got) ** 2 / spread) };
+  return {
+    offsetDeg: dial - slope * got,
+    slope,
+    sigmaAt: (at) => Math.sqrt(1 / weight + (at - got) ** 2 / spread),
+  };
 }
 
 /** What to dial to keep `gotDeg`. */
-export const dialFor = (line: Springback, gotDeg: number): number => line.offsetDeg + line.slope * gotDeg;
+export const dialFor = (line: Springback, gotDeg: number): number =>
+  line.offsetDeg + line.slope * gotDeg;
 
 /**
  * The centre-line radius a bend keeps. Springback opens the bend and keeps the arc, so

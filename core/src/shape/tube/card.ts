@@ -45,7 +45,9 @@ export interface Card extends Omit<BendTable, 'bends'> {
 
 /** The radius that each corner of a line keeps in this bender; the die's where there is no bend. */
 export function formedRadii(nodesMm: readonly Vec3[], bender: Bender): (node: number) => number {
-  const kept = new Map(cornersOf(nodesMm).map((corner) => [corner.node, formedRadiusMm(bender, corner.bendDeg)]));
+  const kept = new Map(
+    cornersOf(nodesMm).map((corner) => [corner.node, formedRadiusMm(bender, corner.bendDeg)]),
+  );
   return (node) => kept.get(node) ?? bender.dieRadiusMm;
 }
 
@@ -65,7 +67,10 @@ function plainOrder(bends: number, flareBBefore: number | null): string[] {
   const atB = ['nut-b', 'flare-b'];
   return [
     ...['cut', 'deburr', 'nut-a', 'flare-a'],
-    ...Array.from({ length: bends }, (_, k) => [...(k === flareBBefore ? atB : []), `bend-${k + 1}`]).flat(),
+    ...Array.from({ length: bends }, (_, k) => [
+      ...(k === flareBBefore ? atB : []),
+      `bend-${k + 1}`,
+    ]).flat(),
     'offer-up',
     ...(flareBBefore === null ? ['trim-b', ...atB] : []),
     ...['clean', 'cap'],
@@ -93,7 +98,11 @@ export function makeCard({ nodesMm, odMm, bender, ends, trimMm }: CardInput): Ca
   const radiusAt = formedRadii(nodesMm, bender);
   const line = springback(bender.testBends);
   const flareExtraMm = { a: ends.a.flareExtraMm, b: ends.b.flareExtraMm };
-  const table = bendTable({ nodesMm, clrMm: nodesMm.slice(1, -1).map((_, i) => radiusAt(i + 1)), flareExtraMm });
+  const table = bendTable({
+    nodesMm,
+    clrMm: nodesMm.slice(1, -1).map((_, i) => radiusAt(i + 1)),
+    flareExtraMm,
+  });
   const flareBBefore = flareBefore(table, ends.b.nutLengthMm + ends.b.clampMm);
   const trim = flareBBefore === null ? trimMm : 0;
   const stockCutMm = table.cutMm + trim;
@@ -108,7 +117,8 @@ export function makeCard({ nodesMm, odMm, bender, ends, trimMm }: CardInput): Ca
       ...bend,
       dialDeg: dialFor(line, bend.bendDeg),
       formedRadiusMm: r,
-      drawMarkMm: bender.clampSide === 'a' ? bend.markMm - bender.referenceMm : arcEndMm + bender.referenceMm,
+      drawMarkMm:
+        bender.clampSide === 'a' ? bend.markMm - bender.referenceMm : arcEndMm + bender.referenceMm,
       check: checkAfter(corner, nodesMm[0]!, tangent + freeMm, odMm),
     };
   });

@@ -1,9 +1,27 @@
-import { add, addScaled, cross, distance, dot, radians, rotate, scale, sub, unit, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  add,
+  addScaled,
+  cross,
+  distance,
+  dot,
+  radians,
+  rotate,
+  scale,
+  sub,
+  unit,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 import { cornersOf, tangentMm } from './bend.ts';
 
 /** A piece of a tube's centre line; `startMm` and `endMm` are distances along it from end A. */
 export type Piece =
-  | { readonly kind: 'straight'; readonly from: Vec3; readonly to: Vec3; readonly startMm: number; readonly endMm: number }
+  | {
+      readonly kind: 'straight';
+      readonly from: Vec3;
+      readonly to: Vec3;
+      readonly startMm: number;
+      readonly endMm: number;
+    }
   | {
       readonly kind: 'arc';
       readonly node: number;
@@ -63,7 +81,8 @@ export function polyline(pieces: readonly Piece[], stepDeg = 5): Vec3[] {
     if (piece.kind === 'arc') {
       const chords = Math.max(1, Math.ceil(piece.bendDeg / stepDeg));
       const arm = sub(piece.from, piece.centre);
-      for (let i = 1; i < chords; i++) points.push(add(piece.centre, rotate(arm, piece.normal, (piece.bendDeg * i) / chords)));
+      for (let i = 1; i < chords; i++)
+        points.push(add(piece.centre, rotate(arm, piece.normal, (piece.bendDeg * i) / chords)));
     }
     points.push(piece.to);
   }
@@ -79,12 +98,16 @@ export function validateCentreLine(pieces: readonly Piece[]): string[] {
   for (const [i, piece] of pieces.entries()) {
     if (lastTo && distance(lastTo, piece.from) > 1e-6)
       faults.push(`piece ${i} starts ${distance(lastTo, piece.from)} mm from the one before`);
-    if (Math.abs(piece.startMm - run) > 1e-6) faults.push(`piece ${i} starts at ${piece.startMm} and not at ${run}`);
+    if (Math.abs(piece.startMm - run) > 1e-6)
+      faults.push(`piece ${i} starts at ${piece.startMm} and not at ${run}`);
     const [wayIn, wayOut] =
       piece.kind === 'straight'
         ? [unit(sub(piece.to, piece.from)), unit(sub(piece.to, piece.from))]
-        : [piece.from, piece.to].map((p) => cross(piece.normal, scale(sub(p, piece.centre), 1 / piece.radiusMm)));
-    if (lastWay && wayIn && dot(lastWay, wayIn) < 1 - 1e-9) faults.push(`piece ${i} is not tangent to the one before`);
+        : [piece.from, piece.to].map((p) =>
+            cross(piece.normal, scale(sub(p, piece.centre), 1 / piece.radiusMm)),
+          );
+    if (lastWay && wayIn && dot(lastWay, wayIn) < 1 - 1e-9)
+      faults.push(`piece ${i} is not tangent to the one before`);
     [lastTo, lastWay, run] = [piece.to, wayOut ?? lastWay, piece.endMm];
   }
   return faults;

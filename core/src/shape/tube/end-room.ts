@@ -21,10 +21,16 @@ export interface EndRoom {
 }
 
 /** Judges one end straight; a line without bends always has room. Source: common practice. */
-export function endRoom(straightMm: number, { nutLengthMm, clampMm }: EndTooling, shoeMm: number, bent: boolean): EndRoom {
+export function endRoom(
+  straightMm: number,
+  { nutLengthMm, clampMm }: EndTooling,
+  shoeMm: number,
+  bent: boolean,
+): EndRoom {
   const fits = (neededMm: number): boolean => !bent || straightMm >= neededMm - 1e-9;
   if (!fits(nutLengthMm)) return { straightMm, room: 'trapped', neededMm: nutLengthMm };
-  if (!fits(nutLengthMm + shoeMm)) return { straightMm, room: 'short', neededMm: nutLengthMm + shoeMm };
+  if (!fits(nutLengthMm + shoeMm))
+    return { straightMm, room: 'short', neededMm: nutLengthMm + shoeMm };
   const neededMm = nutLengthMm + clampMm;
   return { straightMm, room: fits(neededMm) ? 'ok' : 'flare-first', neededMm };
 }

@@ -1,4 +1,12 @@
-export { arcMm, bendTable, cornersOf, tangentMm, type Bend, type BendInput, type BendTable } from './bend.ts';
+export {
+  arcMm,
+  bendTable,
+  cornersOf,
+  tangentMm,
+  type Bend,
+  type BendInput,
+  type BendTable,
+} from './bend.ts';
 export {
   dialFor,
   formedRadiusMm,

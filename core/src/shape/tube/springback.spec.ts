@@ -1,6 +1,10 @@
 import { dialFor, seenSpringback, springback, type SeenBend, type TestBend } from './index.ts';
 
-const TESTS: TestBend[] = [{ dialDeg: 32, gotDeg: 30 }, { dialDeg: 63.5, gotDeg: 60 }, { dialDeg: 95, gotDeg: 90 }]; // prettier-ignore
+const TESTS: TestBend[] = [
+  { dialDeg: 32, gotDeg: 30 },
+  { dialDeg: 63.5, gotDeg: 60 },
+  { dialDeg: 95, gotDeg: 90 },
+];
 
 describe('springback as it is seen', () => {
   test('with equal weights it is the plain line of least squares', () => {
@@ -32,7 +36,13 @@ describe('springback as it is seen', () => {
     expect(seen.sigmaAt(170)).toBeGreaterThan(seen.sigmaAt(60));
     // Sigma of the mean of three readings of half a degree: 0.5 / √3.
     expect(seen.sigmaAt(60)).toBeCloseTo(0.5 / Math.sqrt(3), 9);
-    const one = seenSpringback([{ dialDeg: 93, gotDeg: 90 }, { dialDeg: 95, gotDeg: 92 }], []); // prettier-ignore
+    const one = seenSpringback(
+      [
+        { dialDeg: 93, gotDeg: 90 },
+        { dialDeg: 95, gotDeg: 92 },
+      ],
+      [],
+    );
     expect(one.offsetDeg).toBe(0);
     expect(one.slope).toBeCloseTo(94 / 91, 12);
     const none = seenSpringback([], []);
@@ -42,15 +52,23 @@ describe('springback as it is seen', () => {
   test('the sigma is what many makings scatter by (drawn 4,000 times)', () => {
     let state = 1;
     const uniform = (): number => (state = (state * 16807) % 2147483647) / 2147483647;
-    const normal = (): number => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
+    const normal = (): number =>
+      Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform());
     const kept = [30, 60, 90, 120];
     const dials = Array.from({ length: 4000 }, () => {
-      const bends = kept.map((gotDeg) => ({ gotDeg, dialDeg: 0.5 + 1.05 * gotDeg + 0.3 * normal(), sigmaDeg: 0.3 }));
+      const bends = kept.map((gotDeg) => ({
+        gotDeg,
+        dialDeg: 0.5 + 1.05 * gotDeg + 0.3 * normal(),
+        sigmaDeg: 0.3,
+      }));
       return dialFor(seenSpringback([], bends), 100);
     });
     const mean = dials.reduce((sum, v) => sum + v, 0) / dials.length;
     const spread = Math.sqrt(dials.reduce((sum, v) => sum + (v - mean) ** 2, 0) / dials.length);
-    const told = seenSpringback([], kept.map((gotDeg) => ({ gotDeg, dialDeg: 0.5 + 1.05 * gotDeg, sigmaDeg: 0.3 }))).sigmaAt(100); // prettier-ignore
+    const told = seenSpringback(
+      [],
+      kept.map((gotDeg) => ({ gotDeg, dialDeg: 0.5 + 1.05 * gotDeg, sigmaDeg: 0.3 })),
+    ).sigmaAt(100);
     expect(mean).toBeCloseTo(105.5, 1);
     expect(spread / told).toBeGreaterThan(0.95);
     expect(spread / told).toBeLessThan(1.05);

@@ -7,7 +7,11 @@ export interface UnbendInput {
   readonly direction: Vec3;
   readonly normal: Vec3;
   readonly clrMm: number | readonly number[];
-  readonly bends: readonly { readonly feedMm: number; readonly rotateDeg: number; readonly bendDeg: number }[];
+  readonly bends: readonly {
+    readonly feedMm: number;
+    readonly rotateDeg: number;
+    readonly bendDeg: number;
+  }[];
   readonly tailMm: number;
 }
 
@@ -24,9 +28,14 @@ const directionAt = (path: string, v: Vec3): Vec3 => {
  * The corner points of a bend table: the inverse of `bendTable`. `direction` is that of the first
  * straight, the first bend turns it about `normal` (right hand). Throws InputError where they nearly agree.
  */
-export function unbend({ startMm, direction, normal, clrMm, bends, tailMm }: UnbendInput): { nodesMm: Vec3[] } {
+export function unbend({ startMm, direction, normal, clrMm, bends, tailMm }: UnbendInput): {
+  nodesMm: Vec3[];
+} {
   if (typeof clrMm !== 'number' && clrMm.length !== bends.length) {
-    throw new InputError('clrMm', `There are ${bends.length} bends and ${clrMm.length} radii: give one radius, or one for each.`);
+    throw new InputError(
+      'clrMm',
+      `There are ${bends.length} bends and ${clrMm.length} radii: give one radius, or one for each.`,
+    );
   }
   if (bends.length && bends[0]!.rotateDeg !== 0)
     throw new InputError('bends[0].rotateDeg', 'The first bend sets the plane: its turn is 0.');

@@ -11,10 +11,15 @@ const MARK_SHARE = 1 / 3;
 export const USED_SHARE = 0.5;
 
 /** What the least reservoir of this work holds, mL, and whether its sheet says so. */
-export function reservoirOf({ reservoirs }: Pick<BleedView, 'reservoirs'>): { readonly ml: number; readonly known: boolean } {
+export function reservoirOf({ reservoirs }: Pick<BleedView, 'reservoirs'>): {
+  readonly ml: number;
+  readonly known: boolean;
+} {
   const least = Math.min(...reservoirs.flatMap(({ figures }) => figures.reservoirMl ?? []));
-  return Number.isFinite(least) ? { ml: least, known: true } : { ml: USUAL_RESERVOIR_ML, known: false };
-} // prettier-ignore
+  return Number.isFinite(least)
+    ? { ml: least, known: true }
+    : { ml: USUAL_RESERVOIR_ML, known: false };
+}
 
 type Turn = Pick<BleedStep, 'id' | 'flushMl'>;
 /** The turns of a run: the order, and what the maker's sheet bleeds once more after its extra steps. */
@@ -32,11 +37,19 @@ export function turnsOf(
   const again = (makers?.again ?? []).flatMap((id) => steps.find((step) => step.id === id) ?? []);
   const extra = makers !== null && (makers.parkingTimes > 0 || again.length > 0);
   // What comes again has its lines clean: its own cavity's share of a flush, a third.
-  const onceMore = ({ id, pathMl, flushMl }: BleedStep): Turn => ({ id, flushMl: Math.min(pathMl, flushMl) });
+  const onceMore = ({ id, pathMl, flushMl }: BleedStep): Turn => ({
+    id,
+    flushMl: Math.min(pathMl, flushMl),
+  });
   // Of two bleeders on a caliper the inner one once more after the outer. Common practice; a listed order stands as it is written.
   const first = steps.flatMap((step, i): Turn[] => {
-    const own = isListed || step.part.kind !== 'caliper' ? [step] : steps.filter(({ part }) => part === step.part);
-    return own.length > 1 && !steps.slice(i + 1).some(({ part }) => part === step.part) ? [step, onceMore(own[0]!)] : [step];
+    const own =
+      isListed || step.part.kind !== 'caliper'
+        ? [step]
+        : steps.filter(({ part }) => part === step.part);
+    return own.length > 1 && !steps.slice(i + 1).some(({ part }) => part === step.part)
+      ? [step, onceMore(own[0]!)]
+      : [step];
   });
   const turns = [...first, ...again.map(onceMore)];
   return {
@@ -55,14 +68,28 @@ export function beginRun(work: BleedView, view: PlanView, startedAt: string): Fi
   if (!network || !work.result) return null;
   const method = methodOf(filling, plan, network);
   const full = reservoirOf(work).ml;
-  const strokeMl = Math.min(...network.outlets.map((outlet) => outlet.strokeMl)) * (filling.usedMaster ? USED_SHARE : 1);
-  return { id: freshIn('run', filling.runs), work: work.work, method: method.id, ...turnsOf(work, filling, plan), strokeMl, fullMl: full, markMl: full * MARK_SHARE, startedAt, log: [] };
-} // prettier-ignore
+  const strokeMl =
+    Math.min(...network.outlets.map((outlet) => outlet.strokeMl)) *
+    (filling.usedMaster ? USED_SHARE : 1);
+  return {
+    id: freshIn('run', filling.runs),
+    work: work.work,
+    method: method.id,
+    ...turnsOf(work, filling, plan),
+    strokeMl,
+    fullMl: full,
+    markMl: full * MARK_SHARE,
+    startedAt,
+    log: [],
+  };
+}
 
 export const withRun = (filling: Filling, run: FillRun): Filling => ({
   ...filling,
-  runs: filling.runs.some(({ id }) => id === run.id) ? filling.runs.map((one) => (one.id === run.id ? run : one)) : [...filling.runs, run],
-}); // prettier-ignore
+  runs: filling.runs.some(({ id }) => id === run.id)
+    ? filling.runs.map((one) => (one.id === run.id ? run : one))
+    : [...filling.runs, run],
+});
 export const withoutRun = (filling: Filling, id: string): Filling => ({
   ...filling,
   runs: filling.runs.filter((run) => run.id !== id),

@@ -11,7 +11,12 @@ export const DRILL_ACTS = ['stroke', 'stroke-open', 'gravity', 'wait', 'top-up']
 export type DrillAct = (typeof DRILL_ACTS)[number];
 const RESERVOIR_ML = 90;
 const CORNERS = ['FL', 'FR', 'RL', 'RR'] as const;
-const NAMES: Record<string, string> = { FL: 'Front left', FR: 'Front right', RL: 'Rear left', RR: 'Rear right' };
+const NAMES: Record<string, string> = {
+  FL: 'Front left',
+  FR: 'Front right',
+  RL: 'Rear left',
+  RR: 'Rear right',
+};
 
 /** A vehicle out of random numbers in [0, 1): lengths, bores and heights differ, and with them what order serves. */
 export function drillVehicle(random: () => number): DrillVehicle {
@@ -19,25 +24,65 @@ export function drillVehicle(random: () => number): DrillVehicle {
   const bore = random() < 0.5 ? 4.928 : 4.5;
   const [masterZ, frameZ] = [between(600, 850), between(250, 450)];
   const caliperZ = (): number => between(300, 520);
-  const z: Record<string, number> = { m: masterZ, f: frameZ, r: frameZ + between(-60, 60), FL: caliperZ(), FR: caliperZ(), RL: caliperZ(), RR: caliperZ() };
-  const pipe = (id: string, from: string, to: string, mm: number, over = 0) => ({ id, from, to, boreMm: id === 'trunk' || id === 'down' ? bore : 3.34, profile: [[0, z[from]!], [mm / 2, Math.max((z[from]! + z[to]!) / 2, over)], [mm, z[to]!]] as [number, number][] });
+  const z: Record<string, number> = {
+    m: masterZ,
+    f: frameZ,
+    r: frameZ + between(-60, 60),
+    FL: caliperZ(),
+    FR: caliperZ(),
+    RL: caliperZ(),
+    RR: caliperZ(),
+  };
+  const pipe = (id: string, from: string, to: string, mm: number, over = 0) => ({
+    id,
+    from,
+    to,
+    boreMm: id === 'trunk' || id === 'down' ? bore : 3.34,
+    profile: [
+      [0, z[from]!],
+      [mm / 2, Math.max((z[from]! + z[to]!) / 2, over)],
+      [mm, z[to]!],
+    ] as [number, number][],
+  });
   return {
     network: {
       pipes: [
         pipe('down', 'm', 'f', between(700, 1100)),
-        pipe('trunk', 'f', 'r', between(2200, 3400), random() < 0.5 ? frameZ + between(60, 200) : 0),
+        pipe(
+          'trunk',
+          'f',
+          'r',
+          between(2200, 3400),
+          random() < 0.5 ? frameZ + between(60, 200) : 0,
+        ),
         pipe('fl', 'f', 'FL', between(400, 700)),
         pipe('fr', 'f', 'FR', between(900, 1500)),
         pipe('rl', 'r', 'RL', between(400, 700)),
         pipe('rr', 'r', 'RR', between(900, 1400)),
       ],
-      bleeders: CORNERS.map((id) => ({ id, at: id, cavityMl: id.startsWith('F') ? 18 : 8, trapMl: 0, heightMm: z[id]! })),
-      outlets: [{ at: 'm', heightMm: masterZ + 60, strokeMl: 6, airMl: 0, reservoirMl: RESERVOIR_ML }],
+      bleeders: CORNERS.map((id) => ({
+        id,
+        at: id,
+        cavityMl: id.startsWith('F') ? 18 : 8,
+        trapMl: 0,
+        heightMm: z[id]!,
+      })),
+      outlets: [
+        { at: 'm', heightMm: masterZ + 60, strokeMl: 6, airMl: 0, reservoirMl: RESERVOIR_ML },
+      ],
     },
     names: NAMES,
-    at: { m: [110, 60], f: [150, 95], r: [170, 270], FL: [40, 95], FR: [280, 95], RL: [40, 285], RR: [280, 285] },
+    at: {
+      m: [110, 60],
+      f: [150, 95],
+      r: [170, 270],
+      FL: [40, 95],
+      FR: [280, 95],
+      RL: [40, 285],
+      RR: [280, 285],
+    },
   };
-} // prettier-ignore
+}
 
 /** What a learner did so far, and what came of it. */
 export interface DrillScore {
@@ -99,11 +144,24 @@ export class BleedDrill {
   }
   /** How it was done: by what stays behind and what was spent, beside the usual way on the same vehicle. */
   score(): DrillScore {
-    const network = { ...this.vehicle.network, outlets: this.vehicle.network.outlets.map((outlet) => ({ ...outlet, reservoirMl: 1e9 })) };
+    const network = {
+      ...this.vehicle.network,
+      outlets: this.vehicle.network.outlets.map((outlet) => ({ ...outlet, reservoirMl: 1e9 })),
+    };
     const usual = simulateBleed(network, { order: ['RR', 'RL', 'FR', 'FL'], way: 'two-people' });
-    const best = { leftMl: usual.leftMl, spentMl: usual.corners.reduce((sum, { ml }) => sum + ml, 0), strokes: usual.corners.reduce((sum, { strokes }) => sum + strokes, 0) };
+    const best = {
+      leftMl: usual.leftMl,
+      spentMl: usual.corners.reduce((sum, { ml }) => sum + ml, 0),
+      strokes: usual.corners.reduce((sum, { strokes }) => sum + strokes, 0),
+    };
     const [leftMl, ranDry] = [this.sim.airMl, this.sim.drawnMl > 1e-9];
-    const words = ranDry ? 'The reservoir ran dry: air went in at the top, and the work began again.' : leftMl > best.leftMl + 0.5 ? 'Air stays behind: see where it stands, and push that corner again.' : this.#spentMl > 2 * best.spentMl ? 'No more air than the usual way leaves, at twice its fluid.' : 'As clear as the usual way leaves it.';
+    const words = ranDry
+      ? 'The reservoir ran dry: air went in at the top, and the work began again.'
+      : leftMl > best.leftMl + 0.5
+        ? 'Air stays behind: see where it stands, and push that corner again.'
+        : this.#spentMl > 2 * best.spentMl
+          ? 'No more air than the usual way leaves, at twice its fluid.'
+          : 'As clear as the usual way leaves it.';
     return { leftMl, spentMl: this.#spentMl, strokes: this.#strokes, best, ranDry, words };
   }
-} // prettier-ignore
+}

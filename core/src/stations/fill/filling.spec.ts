@@ -45,7 +45,10 @@ const two = (value: number): string => String(value).padStart(2, '0');
 const at = (seconds: number): string =>
   `2026-03-02T${two(9 + Math.floor(seconds / 3600))}:${two(Math.floor(seconds / 60) % 60)}:${two(seconds % 60)}Z`;
 const brakes = (view: PlanView): BleedView => view.bleeding.find(({ work }) => work === 'brake')!;
-const filled = (plan: Plan, patch: Partial<Filling>): Plan => ({ ...plan, filling: { ...NO_FILLING, ...patch } });
+const filled = (plan: Plan, patch: Partial<Filling>): Plan => ({
+  ...plan,
+  filling: { ...NO_FILLING, ...patch },
+});
 const begin = (plan: Plan): FillRun => {
   const view = viewPlan(plan);
   return beginRun(brakes(view), view, START)!;
@@ -53,7 +56,11 @@ const begin = (plan: Plan): FillRun => {
 /** A run with some acts, a second apart; what cannot be throws. */
 const told = (run: FillRun, ...acts: (RunEvent['act'] | Omit<RunEvent, 'at'>)[]): FillRun =>
   acts.reduce(
-    (now, act, i) => withEvent(now, { at: at(run.log.length + i + 1), ...(typeof act === 'string' ? { act } : act) }),
+    (now, act, i) =>
+      withEvent(now, {
+        at: at(run.log.length + i + 1),
+        ...(typeof act === 'string' ? { act } : act),
+      }),
     run,
   );
 const state = (run: FillRun) => replay(run).state;
@@ -83,9 +90,17 @@ describe('the network as air sees it', () => {
       .reduce((sum, { volumeMl }) => sum + volumeMl, 0);
     // Two tees of 1 mL are counted to the pipes that leave them.
     expect(network.pipes.reduce((sum, pipe) => sum + pipeMl(pipe), 0)).toBeCloseTo(lines + 2, 1);
-    expect(network.bleeders.map(({ id }) => id).sort()).toEqual(['bleed-fl', 'bleed-fr', 'bleed-rl', 'bleed-rr']);
+    expect(network.bleeders.map(({ id }) => id).sort()).toEqual([
+      'bleed-fl',
+      'bleed-fr',
+      'bleed-rl',
+      'bleed-rr',
+    ]);
     // Tandem of 22.225 mm, 42 − 1.5 mm, shared by two chambers: π/4·22.225²·40.5/2 = 7.86 mL.
-    expect(network.outlets.map(({ strokeMl }) => strokeMl)).toEqual([expect.closeTo(7.856, 2), expect.closeTo(7.856, 2)]);
+    expect(network.outlets.map(({ strokeMl }) => strokeMl)).toEqual([
+      expect.closeTo(7.856, 2),
+      expect.closeTo(7.856, 2),
+    ]);
   });
   it('every demo has a network for every kind of work, and is bled by the simulation', () => {
     for (const plan of [gannet, demo('wheatear'), demo('dunlin')]) {
@@ -109,10 +124,9 @@ describe('the network as air sees it', () => {
 describe('methods', () => {
   const lacks = (people: number, tools: Filling['tools'], plan = gannet): Record<string, string> =>
     Object.fromEntries(
-      methodsFor({ people, tools }, plan, airNetworkOf(brakes(viewPlan(plan)), viewPlan(plan))).map(({ method, lacks: what }) => [
-        method.id,
-        what,
-      ]),
+      methodsFor({ people, tools }, plan, airNetworkOf(brakes(viewPlan(plan)), viewPlan(plan))).map(
+        ({ method, lacks: what }) => [method.id, what],
+      ),
     );
   it('say what they lack', () => {
     const alone = lacks(1, ['hose and jar', 'pressure pot']);
@@ -121,7 +135,10 @@ describe('methods', () => {
     expect(alone['actuator']).toBe('there is no actuator');
     expect(lacks(2, ['hose and jar'])['two-people']).toBe('');
     expect(
-      lacks(2, ['vacuum pump', 'hose and jar'], { ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5' } })['vacuum'],
+      lacks(2, ['vacuum pump', 'hose and jar'], {
+        ...gannet,
+        bleeding: { ...gannet.bleeding, fluidId: 'dot-5' },
+      })['vacuum'],
     ).toBe('silicone froths under vacuum');
   });
   it('one is picked by people, tools and the vehicle', () => {
@@ -161,11 +178,17 @@ describe('what goes before', () => {
     // Gannet has spare ports and open ends of none: what is left cannot be said here.
     const left = open(filled(gannet, said));
     expect(left.filter((key) => key !== 'ends')).toEqual([]);
-    expect(open(filled({ ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5.1' } }, said))).toContain('fluid:brake');
+    expect(
+      open(filled({ ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5.1' } }, said)),
+    ).toContain('fluid:brake');
     expect(open(filled(gannet, said), 'pressure')).toContain('cap:brake');
     // Another fluid in its own reservoir asks for another bottle.
-    expect(open(filled(gannet, { ...said, fluids: [freshFluid('master', 'dot-5.1')] }))).toContain('fluid:brake');
-    expect(open(filled(gannet, { ...said, fluids: [freshFluid('clutch-master', 'dot-5.1')] }))).not.toContain('fluid:brake');
+    expect(open(filled(gannet, { ...said, fluids: [freshFluid('master', 'dot-5.1')] }))).toContain(
+      'fluid:brake',
+    );
+    expect(
+      open(filled(gannet, { ...said, fluids: [freshFluid('clutch-master', 'dot-5.1')] })),
+    ).not.toContain('fluid:brake');
     expect(open(filled(gannet, { ...said, when: 'later' }))).toContain('later');
   });
 });
@@ -173,40 +196,63 @@ describe('what goes before', () => {
 describe('the run', () => {
   it('open, down, shut and up: no pedal comes up with the bleeder open', () => {
     const down = told(small(), 'open', 'stroke');
-    expect(state(down)).toMatchObject({ phase: 'down', reservoirMl: 55, corners: [{ strokes: 1, ml: 5 }, {}] });
+    expect(state(down)).toMatchObject({
+      phase: 'down',
+      reservoirMl: 55,
+      corners: [{ strokes: 1, ml: 5 }, {}],
+    });
     expect(() => told(down, 'stroke')).toThrow('Shut the bleeder and let the pedal up');
     expect(() => told(down, 'next')).toThrow('Shut the bleeder first');
     expect(() => told(small(), 'stroke')).toThrow('Open the bleeder first');
-    expect(state(told(down, 'close', 'open', 'stroke', 'close', { act: 'out', out: 'clear' }, 'next'))).toMatchObject({
+    expect(
+      state(told(down, 'close', 'open', 'stroke', 'close', { act: 'out', out: 'clear' }, 'next')),
+    ).toMatchObject({
       step: 1,
       phase: 'ready',
       open: [],
     });
   });
   it('a one-way bleeder stays open over strokes', () => {
-    expect(state(told(small({ method: 'one-way' }), 'open', 'stroke', 'stroke', 'stroke')).corners[0]).toMatchObject({
+    expect(
+      state(told(small({ method: 'one-way' }), 'open', 'stroke', 'stroke', 'stroke')).corners[0],
+    ).toMatchObject({
       strokes: 3,
       ml: 15,
     });
   });
   it('never goes on at the mark unwarned, whatever order of taps', () => {
-    const low = told(small({ method: 'one-way' }), 'open', ...Array.from({ length: 8 }, () => 'stroke' as const));
+    const low = told(
+      small({ method: 'one-way' }),
+      'open',
+      ...Array.from({ length: 8 }, () => 'stroke' as const),
+    );
     expect(state(low)).toMatchObject({ phase: 'low', reservoirMl: 20 });
     expect(() => told(low, 'stroke')).toThrow('The reservoir is at its mark');
     expect(() => told(low, 'next')).toThrow();
     expect(state(told(low, 'top-up'))).toMatchObject({ phase: 'open', reservoirMl: 60 });
-    expect(state(told(low, { act: 'level', ml: 35 }))).toMatchObject({ phase: 'open', reservoirMl: 35 });
+    expect(state(told(low, { act: 'level', ml: 35 }))).toMatchObject({
+      phase: 'open',
+      reservoirMl: 35,
+    });
     expect(state(told(low, { act: 'level', ml: 10 })).phase).toBe('low');
   });
   it('no two bleeders stand open, but by gravity', () => {
-    expect(() => told(small({ method: 'one-way' }), 'open', 'next')).toThrow('Shut the bleeder first');
-    expect(state(told(small({ method: 'gravity' }), 'open', 'next', 'open')).open).toEqual(['a', 'b']);
+    expect(() => told(small({ method: 'one-way' }), 'open', 'next')).toThrow(
+      'Shut the bleeder first',
+    );
+    expect(state(told(small({ method: 'gravity' }), 'open', 'next', 'open')).open).toEqual([
+      'a',
+      'b',
+    ]);
   });
   it('a pot is vented before its cap is opened', () => {
     const low = told(small({ method: 'pressure' }), 'open', { act: 'read', ml: 40 });
     expect(() => told(low, 'top-up')).toThrow('Vent the pot first');
     expect(() => told(low, 'vent')).toThrow('Shut the bleeder first');
-    expect(state(told(low, 'close', 'vent', 'top-up'))).toMatchObject({ phase: 'ready', reservoirMl: 60 });
+    expect(state(told(low, 'close', 'vent', 'top-up'))).toMatchObject({
+      phase: 'ready',
+      reservoirMl: 60,
+    });
   });
   it('a bleeder that gives nothing: each cause in its turn, then on', () => {
     let run = told(small(), 'open', 'stroke', 'stall');
@@ -216,7 +262,9 @@ describe('the run', () => {
       run = told(run, { act: 'tried', how });
     }
     expect(titles.map((title) => title.split(' ')[0])).toEqual(['Push', 'Tap', 'Shut', 'A']);
-    expect(instructionOf(run, state(run), () => '').title).toBe('Leave this corner and find the cause');
+    expect(instructionOf(run, state(run), () => '').title).toBe(
+      'Leave this corner and find the cause',
+    );
     expect(state(told(run, 'resume')).phase).toBe('down');
   });
   it('pause stops the clock, and is not possible with a bleeder open', () => {
@@ -232,12 +280,26 @@ describe('the run', () => {
     );
     const run = begin(plan);
     // Common practice, for one left-hand-drive car: FL, FR, RR, RL, the parking brake five times, the rears again.
-    expect(run.order).toEqual(['bleed-fl', 'bleed-fr', 'bleed-rr', 'bleed-rl', 'bleed-rr', 'bleed-rl']);
-    const through = told(small({ order: ['a', 'b', 'a'], flushMl: [0, 0, 0], extraAfter: 2, parkingTimes: 5 }), 'next', 'next');
+    expect(run.order).toEqual([
+      'bleed-fl',
+      'bleed-fr',
+      'bleed-rr',
+      'bleed-rl',
+      'bleed-rr',
+      'bleed-rl',
+    ]);
+    const through = told(
+      small({ order: ['a', 'b', 'a'], flushMl: [0, 0, 0], extraAfter: 2, parkingTimes: 5 }),
+      'next',
+      'next',
+    );
     expect(instructionOf(through, state(through), () => '').title).toMatch('on and off, 5 times');
     expect(() => told(through, 'open')).toThrow();
     expect(state(told(through, 'extra', 'next')).phase).toBe('done');
-    expect(turnsOf(brakes(viewPlan(gannet)), NO_FILLING, gannet)).toMatchObject({ extraAfter: null, parkingTimes: 0 });
+    expect(turnsOf(brakes(viewPlan(gannet)), NO_FILLING, gannet)).toMatchObject({
+      extraAfter: null,
+      parkingTimes: 0,
+    });
   });
   it('is the same after its log is read again, and a mis-tap is taken back', () => {
     const run = told(small(), 'open', 'stroke', 'close', { act: 'out', out: 'bubbles' });
@@ -256,7 +318,18 @@ describe('the run', () => {
     ).toMatchObject({ refused: 1, state: { phase: 'open' } });
   });
   it('whatever is tapped, the reservoir is not used under its mark and one bleeder at most is open', () => {
-    const acts = ['open', 'stroke', 'close', 'top-up', 'next', 'pause', 'resume', 'stall', 'tried', 'level'] as const;
+    const acts = [
+      'open',
+      'stroke',
+      'close',
+      'top-up',
+      'next',
+      'pause',
+      'resume',
+      'stall',
+      'tried',
+      'level',
+    ] as const;
     for (const first of acts)
       for (const second of acts)
         for (const third of acts) {
@@ -275,9 +348,16 @@ describe('the run', () => {
         }
   });
   it('what it took is kept for the next time', () => {
-    const run = told(small({ order: ['a'], flushMl: [0] }), 'open', 'stroke', 'close', 'next', { act: 'felt', how: 'firm' });
+    const run = told(small({ order: ['a'], flushMl: [0] }), 'open', 'stroke', 'close', 'next', {
+      act: 'felt',
+      how: 'firm',
+    });
     const [used] = usedBefore({ runs: [run] });
-    expect(used).toMatchObject({ ml: 5, felt: 'firm', corners: [{ portId: 'a', strokes: 1, ml: 5 }] });
+    expect(used).toMatchObject({
+      ml: 5,
+      felt: 'firm',
+      corners: [{ portId: 'a', strokes: 1, ml: 5 }],
+    });
     expect(runNow({ runs: [small(), run] })).toBe(run);
     expect(runNow({ runs: [] })).toBeNull();
   });
@@ -285,7 +365,9 @@ describe('the run', () => {
 
 describe('where the air is, and what a run leaves in a plan', () => {
   it('goes out with the strokes that are told', () => {
-    const view = viewPlan(filled(gannet, { before: [{ key: 'bench:master', at: START, stamp: '' }] }));
+    const view = viewPlan(
+      filled(gannet, { before: [{ key: 'bench:master', at: START, stamp: '' }] }),
+    );
     const network = airNetworkOf(brakes(view), view)!;
     let run = begin(view.plan);
     const first = airNow(network, run, 'dot-4').airMl;
@@ -296,19 +378,31 @@ describe('where the air is, and what a run leaves in a plan', () => {
   it('is kept in the plan file, and opens again', () => {
     const view = viewPlan(gannet);
     const run = told(begin(gannet), 'open', 'stroke', 'close');
-    const plan = applyEdit(gannet, { edit: 'setSheet', with: { sheet: 'filling', to: withRun(NO_FILLING, run) } });
+    const plan = applyEdit(gannet, {
+      edit: 'setSheet',
+      with: { sheet: 'filling', to: withRun(NO_FILLING, run) },
+    });
     expect(readPlan(writePlan(plan)).filling?.runs[0]).toEqual(run);
     expect(view.plan.filling).toBeUndefined();
     expect(() =>
-      applyEdit(gannet, { edit: 'setSheet', with: { sheet: 'filling', to: { ...NO_FILLING, runs: [{ ...run, order: [] }] } } }),
+      applyEdit(gannet, {
+        edit: 'setSheet',
+        with: { sheet: 'filling', to: { ...NO_FILLING, runs: [{ ...run, order: [] }] } },
+      }),
     ).toThrow();
   });
 });
 
 test('changes of fluid: seals and flushing to silicone, never to mineral oil unless both are named', () => {
   expect(changeSteps('dot-3', 'dot-5.1').steps).toEqual([]);
-  expect(changeSteps('dot-4', 'dot-5')).toMatchObject({ never: false, steps: [{ key: 'seals' }, { key: 'flushed' }] });
-  expect(changeSteps('dot-4', 'mineral')).toMatchObject({ never: true, steps: [{ key: 'named' }, {}, {}] });
+  expect(changeSteps('dot-4', 'dot-5')).toMatchObject({
+    never: false,
+    steps: [{ key: 'seals' }, { key: 'flushed' }],
+  });
+  expect(changeSteps('dot-4', 'mineral')).toMatchObject({
+    never: true,
+    steps: [{ key: 'named' }, {}, {}],
+  });
 });
 
 describe('the drill', () => {
@@ -336,7 +430,9 @@ describe('the drill', () => {
       }
       expect(open.sim.airMl).toBeGreaterThan(shut.sim.airMl + 1);
       for (const drill of [usual, dry, open])
-        expect(drill.sim.airMl + drill.sim.outMl + drill.sim.ventedMl - drill.sim.drawnMl).toBeCloseTo(drill.firstMl, 6);
+        expect(
+          drill.sim.airMl + drill.sim.outMl + drill.sim.ventedMl - drill.sim.drawnMl,
+        ).toBeCloseTo(drill.firstMl, 6);
     }
   });
 });
@@ -359,11 +455,21 @@ const twoBleeders = (outMm: number): Plan => ({
 describe('two bleeders on a caliper', () => {
   const turns = (plan: Plan): [string, number][] => {
     const { order, flushMl } = begin(plan);
-    return order.flatMap((id, i): [string, number][] => (id.startsWith('bleed-fl') ? [[id, flushMl[i]!]] : []));
+    return order.flatMap((id, i): [string, number][] =>
+      id.startsWith('bleed-fl') ? [[id, flushMl[i]!]] : [],
+    );
   };
   it('the inner one first, then the outer, and the inner once more; its cavity counts once', () => {
-    expect(turns(twoBleeders(-700)).map(([id]) => id)).toEqual(['bleed-fl', 'bleed-fl-2', 'bleed-fl']);
-    expect(turns(twoBleeders(-560)).map(([id]) => id)).toEqual(['bleed-fl-2', 'bleed-fl', 'bleed-fl-2']);
+    expect(turns(twoBleeders(-700)).map(([id]) => id)).toEqual([
+      'bleed-fl',
+      'bleed-fl-2',
+      'bleed-fl',
+    ]);
+    expect(turns(twoBleeders(-560)).map(([id]) => id)).toEqual([
+      'bleed-fl-2',
+      'bleed-fl',
+      'bleed-fl-2',
+    ]);
     const [inner, outer, again] = turns(twoBleeders(-700)).map(([, ml]) => ml);
     // 26 mL of cavity, half for each, three times; the line goes with the first.
     expect(outer).toBeCloseTo(3 * 13, 6);
@@ -374,9 +480,13 @@ describe('two bleeders on a caliper', () => {
     const plan = twoBleeders(-700);
     const listed = ['bleed-fl-2', 'bleed-fr', 'bleed-rl', 'bleed-rr', 'bleed-fl'];
     const makers = { source: 'Sheet', parkingTimes: 0, again: [] };
-    const ordered = { ...plan, bleeding: { ...plan.bleeding, school: 'as-listed' as const, listed } };
+    const ordered = {
+      ...plan,
+      bleeding: { ...plan.bleeding, school: 'as-listed' as const, listed },
+    };
     // Whether or not its sheet is named.
-    for (const patch of [{ makers }, {}]) expect(begin(filled(ordered, patch)).order).toEqual(listed);
+    for (const patch of [{ makers }, {}])
+      expect(begin(filled(ordered, patch)).order).toEqual(listed);
   });
 });
 
@@ -391,7 +501,9 @@ test('what is different at a bleeder is said at its turn alone', () => {
     ...gannet,
     parts: gannet.parts.map((part) => ({
       ...part,
-      ports: part.ports.map((port) => (port.id === 'bleed-fr' ? { ...port, direction: [0, 0, -1] as const } : port)),
+      ports: part.ports.map((port) =>
+        port.id === 'bleed-fr' ? { ...port, direction: [0, 0, -1] as const } : port,
+      ),
     })),
   };
   expect(at(low, 'bleed-fr')).toMatch(/hold this bleeder on top/);
@@ -409,7 +521,9 @@ test('a reservoir that two masters draw from is the one that counts for both', (
     ...gannet,
     parts: [
       ...gannet.parts.map((part) =>
-        to.includes(part.id) ? { ...part, ports: [...part.ports, { ...port, id: `${part.id}-feed`, name: 'feed' }] } : part,
+        to.includes(part.id)
+          ? { ...part, ports: [...part.ports, { ...port, id: `${part.id}-feed`, name: 'feed' }] }
+          : part,
       ),
       {
         ...gannet.parts[0]!,
@@ -426,23 +540,30 @@ test('a reservoir that two masters draw from is the one that counts for both', (
         ...feed!,
         id: `feed-${id}`,
         circuitId: gannet.circuits[0]!.id,
-        ends: { a: { ...feed!.ends.a, portId: `bottle-${id}` }, b: { ...feed!.ends.b, portId: `${id}-feed` } },
+        ends: {
+          a: { ...feed!.ends.a, portId: `bottle-${id}` },
+          b: { ...feed!.ends.b, portId: `${id}-feed` },
+        },
       })),
     ],
   };
   for (const filling of [{}, { fluids: [{ ...freshFluid('bottle', 'dot-5.1'), batch: 'B1' }] }]) {
     const view = viewPlan(filled(plan, filling));
-    expect(view.bleeding.map(({ reservoirs }) => reservoirs.map(({ id }) => id))).toEqual([['bottle'], ['bottle']]);
+    expect(view.bleeding.map(({ reservoirs }) => reservoirs.map(({ id }) => id))).toEqual([
+      ['bottle'],
+      ['bottle'],
+    ]);
     for (const work of view.bleeding) {
       expect(reservoirOf(work)).toEqual({ ml: 180, known: true });
-      const fluid = beforeFill(work, view, 'two-people').find(({ key }) => key.startsWith('fluid:'))!;
+      const fluid = beforeFill(work, view, 'two-people').find(({ key }) =>
+        key.startsWith('fluid:'),
+      )!;
       expect(fluid.name.includes('5.1')).toBe('fluids' in filling);
     }
   }
-  expect(viewPlan(gannet).bleeding.map(({ reservoirs }) => reservoirs.map(({ id }) => id))).toEqual([
-    ['master'],
-    ['clutch-master'],
-  ]);
+  expect(viewPlan(gannet).bleeding.map(({ reservoirs }) => reservoirs.map(({ id }) => id))).toEqual(
+    [['master'], ['clutch-master']],
+  );
 });
 
 test('what is different about a vehicle is said of that vehicle alone', () => {
@@ -459,12 +580,17 @@ test('what is different about a vehicle is said of that vehicle alone', () => {
   expect(words(gannet, 'clutch')).toMatch(/quicker from below/);
   expect(words(demo('dunlin'))).toMatch(/measured from Actuator/);
   expect(words(demo('wheatear'))).toMatch(/Hydraulic handbrake: work its lever/);
-  expect(words({ ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5' } })).toMatch(/Silicone froths/);
+  expect(words({ ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5' } })).toMatch(
+    /Silicone froths/,
+  );
   // Its rear outlet has a residual valve built in; without it nothing is said of one.
   expect(words(gannet)).toMatch(/keeps R1 pressed/);
   const plain = {
     ...gannet,
-    parts: gannet.parts.map((part) => ({ ...part, ports: part.ports.map(({ residualMPa: _none, ...port }) => port) })),
+    parts: gannet.parts.map((part) => ({
+      ...part,
+      ports: part.ports.map(({ residualMPa: _none, ...port }) => port),
+    })),
   };
   expect(words(plain)).not.toMatch(/residual/i);
   const twice = twoBleeders(-700);

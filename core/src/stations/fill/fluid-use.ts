@@ -20,8 +20,18 @@ export const usedBefore = ({ runs }: Pick<Filling, 'runs'>): UsedRun[] =>
   runs.toReversed().flatMap((run) => {
     const { state } = replay(run);
     if (state.phase !== 'done') return [];
-    const corners = state.corners.filter(({ ml }) => ml > 0).map(({ portId, strokes, ml, seconds }) => ({ portId, strokes, ml, minutes: seconds / 60 }));
-    return [{ run, corners, ml: corners.reduce((sum, c) => sum + c.ml, 0), minutes: state.seconds / 60, felt: state.felt }];
-  }); // prettier-ignore
+    const corners = state.corners
+      .filter(({ ml }) => ml > 0)
+      .map(({ portId, strokes, ml, seconds }) => ({ portId, strokes, ml, minutes: seconds / 60 }));
+    return [
+      {
+        run,
+        corners,
+        ml: corners.reduce((sum, c) => sum + c.ml, 0),
+        minutes: state.seconds / 60,
+        felt: state.felt,
+      },
+    ];
+  });
 /** The newest run: under way, or over until another is begun. */
 export const runNow = ({ runs }: Pick<Filling, 'runs'>): FillRun | null => runs.at(-1) ?? null;

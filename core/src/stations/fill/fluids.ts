@@ -5,9 +5,14 @@ import { fluidById, type FluidFamily } from '../../trade/stock/index.ts';
 export const reservoirParts = (parts: readonly Part[]): Part[] =>
   parts.filter(
     ({ kind, ports }) =>
-      kind === 'reservoir' || kind === 'actuator' || (kind === 'master' && !ports.some(({ role }) => role === 'feed')),
+      kind === 'reservoir' ||
+      kind === 'actuator' ||
+      (kind === 'master' && !ports.some(({ role }) => role === 'feed')),
   );
-export const fluidIn = ({ filling, bleeding }: Pick<Plan, 'filling' | 'bleeding'>, part: string): FluidIn =>
+export const fluidIn = (
+  { filling, bleeding }: Pick<Plan, 'filling' | 'bleeding'>,
+  part: string,
+): FluidIn =>
   filling?.fluids.find((one) => one.part === part) ?? freshFluid(part, bleeding.fluidId);
 
 /** A bottle that was opened longer ago than this has taken up water. Common practice: months, not years. */
@@ -18,11 +23,30 @@ export interface ChangeStep {
   readonly text: string;
 }
 /** What it takes to go from one fluid to another: nothing within a family, seals and flushing between glycol and silicone, both named where there is mineral oil. Common practice. */
-export function changeSteps(wasId: string | null, isId: string): { readonly steps: readonly ChangeStep[]; readonly never: boolean } {
-  const [was, is] = [wasId, isId].map((id): FluidFamily | null => (id ? (fluidById(id)?.family ?? null) : null));
+export function changeSteps(
+  wasId: string | null,
+  isId: string,
+): { readonly steps: readonly ChangeStep[]; readonly never: boolean } {
+  const [was, is] = [wasId, isId].map((id): FluidFamily | null =>
+    id ? (fluidById(id)?.family ?? null) : null,
+  );
   if (!was || !is || was === is) return { steps: [], never: false };
-  const seals: ChangeStep = { key: 'seals', text: 'Every seal and rubber hose renewed, in what the new fluid asks for' };
-  const flushed: ChangeStep = { key: 'flushed', text: 'All lines, valves and cavities flushed and blown dry' };
-  if (was === 'mineral' || is === 'mineral') return { steps: [{ key: 'named', text: 'The sheet of every part names both families' }, seals, flushed], never: true };
+  const seals: ChangeStep = {
+    key: 'seals',
+    text: 'Every seal and rubber hose renewed, in what the new fluid asks for',
+  };
+  const flushed: ChangeStep = {
+    key: 'flushed',
+    text: 'All lines, valves and cavities flushed and blown dry',
+  };
+  if (was === 'mineral' || is === 'mineral')
+    return {
+      steps: [
+        { key: 'named', text: 'The sheet of every part names both families' },
+        seals,
+        flushed,
+      ],
+      never: true,
+    };
   return { steps: [seals, flushed], never: false };
-} // prettier-ignore
+}

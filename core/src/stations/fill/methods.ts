@@ -56,7 +56,8 @@ export const METHODS: readonly Method[] = [
     tools: ['pressure pot', 'cap adapter', 'hose and jar'],
     flows: true,
     right: 'Alone, steady flow: 0.10 to 0.14 MPa (15 to 20 psi).',
-    beware: 'Vent the pot before its adapter or cap is loosened and before any top-up. Never over 0.14 MPa.',
+    beware:
+      'Vent the pot before its adapter or cap is loosened and before any top-up. Never over 0.14 MPa.',
     cap: 'Cap off, adapter sealed on',
   },
   {
@@ -87,7 +88,8 @@ export const METHODS: readonly Method[] = [
     tools: ['hose and jar'],
     flows: true,
     right: 'A trailer: the actuator pumps while its breakaway pin is pulled.',
-    beware: 'Push the pin back in between corners, or it runs hot and its battery flat. Cap as its sheet says.',
+    beware:
+      'Push the pin back in between corners, or it runs hot and its battery flat. Cap as its sheet says.',
     cap: 'Cap as the actuator’s sheet says',
   },
 ];
@@ -100,25 +102,51 @@ export interface MethodView {
   readonly fits: boolean;
 }
 /** Pot and pump are common in this order where nobody says otherwise. */
-const LIKED: readonly FillMethod[] = ['actuator', 'two-people', 'pressure', 'one-way', 'vacuum', 'gravity', 'back-fill'];
+const LIKED: readonly FillMethod[] = [
+  'actuator',
+  'two-people',
+  'pressure',
+  'one-way',
+  'vacuum',
+  'gravity',
+  'back-fill',
+];
 
 /** Every method with whether it will do: by people, tools, the vehicle and its fluid. */
-export function methodsFor({ people, tools }: Pick<Filling, 'people' | 'tools'>, { parts, bleeding }: Pick<Plan, 'parts' | 'bleeding'>, network: AirNetwork | null): MethodView[] {
+export function methodsFor(
+  { people, tools }: Pick<Filling, 'people' | 'tools'>,
+  { parts, bleeding }: Pick<Plan, 'parts' | 'bleeding'>,
+  network: AirNetwork | null,
+): MethodView[] {
   const actuated = parts.some(({ kind }) => kind === 'actuator');
   const silicone = fluidById(bleeding.fluidId)?.family === 'silicone';
-  const above = network ? network.bleeders.filter(({ heightMm }) => network.outlets.every((outlet) => outlet.heightMm <= heightMm)) : [];
+  const above = network
+    ? network.bleeders.filter(({ heightMm }) =>
+        network.outlets.every((outlet) => outlet.heightMm <= heightMm),
+      )
+    : [];
   return METHODS.map((method) => {
     const missing = method.tools.filter((tool) => !tools.includes(tool));
     const wrong =
-      method.id === 'actuator' && !actuated ? 'there is no actuator'
-      : actuated && (method.id === 'two-people' || method.id === 'one-way') ? 'a trailer has no pedal'
-      : method.id === 'gravity' && above.length ? `the reservoir stands below ${above.length === 1 ? 'a bleeder' : `${above.length} bleeders`}`
-      : method.id === 'vacuum' && silicone ? 'silicone froths under vacuum'
-      : '';
-    const lacks = wrong || (method.people > people ? `needs ${method.people} people` : missing.length ? `needs ${missing.join(', ')}` : '');
+      method.id === 'actuator' && !actuated
+        ? 'there is no actuator'
+        : actuated && (method.id === 'two-people' || method.id === 'one-way')
+          ? 'a trailer has no pedal'
+          : method.id === 'gravity' && above.length
+            ? `the reservoir stands below ${above.length === 1 ? 'a bleeder' : `${above.length} bleeders`}`
+            : method.id === 'vacuum' && silicone
+              ? 'silicone froths under vacuum'
+              : '';
+    const lacks =
+      wrong ||
+      (method.people > people
+        ? `needs ${method.people} people`
+        : missing.length
+          ? `needs ${missing.join(', ')}`
+          : '');
     return { method, lacks, fits: !lacks };
   });
-} // prettier-ignore
+}
 /** The method that was chosen, else the first that fits; two people where none does. */
 export function methodOf(
   filling: Pick<Filling, 'method' | 'people' | 'tools'>,
@@ -126,6 +154,11 @@ export function methodOf(
   network: AirNetwork | null,
 ): Method {
   if (filling.method) return methodById(filling.method);
-  const fits = methodsFor(filling, plan, network).filter((view) => view.fits).map(({ method }) => method.id); // prettier-ignore
-  return methodById(LIKED.find((id) => fits.includes(id)) ?? LIKED[plan.parts.some(({ kind }) => kind === 'actuator') ? 0 : 1]!);
+  const fits = methodsFor(filling, plan, network)
+    .filter((view) => view.fits)
+    .map(({ method }) => method.id);
+  return methodById(
+    LIKED.find((id) => fits.includes(id)) ??
+      LIKED[plan.parts.some(({ kind }) => kind === 'actuator') ? 0 : 1]!,
+  );
 }

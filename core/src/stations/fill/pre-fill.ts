@@ -1,5 +1,13 @@
 import { floorView } from '../fit/tasks/index.ts';
-import { digestOf, fluidFor, NO_FILLING, type Filling, type FillMethod, type Part, type Plan } from '../../plan/index.ts';
+import {
+  digestOf,
+  fluidFor,
+  NO_FILLING,
+  type Filling,
+  type FillMethod,
+  type Part,
+  type Plan,
+} from '../../plan/index.ts';
 import type { BleedNet, BleedView, PlanView } from '../../plan/results/index.ts';
 import { fluidById } from '../../trade/stock/index.ts';
 import { methodById } from './methods.ts';
@@ -29,12 +37,15 @@ type Joined = Pick<PlanView, 'lines' | 'ports' | 'plan'>;
 export function partsOn(pipes: BleedNet['pipes'], { lines, ports, plan }: Joined): Part[] {
   const ids = new Set(
     pipes.flatMap(({ kind, id }) => {
-      const of = kind === 'line' ? lines.find(({ line }) => line.id === id)!.line.ends : plan.hoses.find((hose) => hose.id === id)!.ends;
+      const of =
+        kind === 'line'
+          ? lines.find(({ line }) => line.id === id)!.line.ends
+          : plan.hoses.find((hose) => hose.id === id)!.ends;
       return [of.a.portId, of.b.portId].map((portId) => ports.get(portId ?? '')?.part.id);
     }),
   );
   return plan.parts.filter(({ id }) => ids.has(id));
-} // prettier-ignore
+}
 /** Parts of this work: those that its pipes join, and those with its outlets and bleeders. */
 export function partsOf({ net }: BleedView, view: Joined): Part[] {
   const joined = new Set(partsOn(net?.pipes ?? [], view).map(({ id }) => id));
@@ -43,13 +54,29 @@ export function partsOf({ net }: BleedView, view: Joined): Part[] {
 }
 
 /** Joints of this work that Fit does not know to be tight. */
-function jointsOpen(work: BleedView, view: PlanView): { readonly open: string; readonly stamp: string } {
-  const circuits = new Set(view.plan.circuits.filter((circuit) => circuit.work === work.work).map(({ id }) => id));
-  const owns = (id: string): boolean => [...view.plan.lines, ...view.plan.hoses].some((one) => one.id === id && circuits.has(one.circuitId));
+function jointsOpen(
+  work: BleedView,
+  view: PlanView,
+): { readonly open: string; readonly stamp: string } {
+  const circuits = new Set(
+    view.plan.circuits.filter((circuit) => circuit.work === work.work).map(({ id }) => id),
+  );
+  const owns = (id: string): boolean =>
+    [...view.plan.lines, ...view.plan.hoses].some(
+      (one) => one.id === id && circuits.has(one.circuitId),
+    );
   const joints = floorView(view).filter(({ task }) => task.joint && owns(task.joint.place.id));
   const open = joints.filter(({ state }) => state !== 'done');
-  return { open: open.length ? `${open.length} of ${joints.length} joints are not told tight: ${open.slice(0, 3).map(({ task }) => task.joint!.name).join('; ')}${open.length > 3 ? '; …' : ''}` : '', stamp: digestOf(joints.map(({ task }) => task.stamp)) };
-} // prettier-ignore
+  return {
+    open: open.length
+      ? `${open.length} of ${joints.length} joints are not told tight: ${open
+          .slice(0, 3)
+          .map(({ task }) => task.joint!.name)
+          .join('; ')}${open.length > 3 ? '; …' : ''}`
+      : '',
+    stamp: digestOf(joints.map(({ task }) => task.stamp)),
+  };
+}
 
 /** All that goes before fluid goes into one kind of work, with how each stands. */
 export function beforeFill(work: BleedView, view: PlanView, method: FillMethod): Before[] {
@@ -57,41 +84,154 @@ export function beforeFill(work: BleedView, view: PlanView, method: FillMethod):
   const filling = fillingOf(plan);
   const parts = partsOf(work, view);
   const masters = parts.filter(({ kind }) => kind === 'master');
-  const has = (...kinds: Part['kind'][]): Part[] => parts.filter(({ kind }) => kinds.includes(kind));
+  const has = (...kinds: Part['kind'][]): Part[] =>
+    parts.filter(({ kind }) => kinds.includes(kind));
   const names = (of: readonly Part[]): string => of.map(({ name }) => name).join(', ');
   // Each reservoir has its own fluid.
-  const fluid = fluidById(fluidFor(plan, work.reservoirs))!; // prettier-ignore
+  const fluid = fluidById(fluidFor(plan, work.reservoirs))!;
   const joints = jointsOpen(work, view);
-  const circuits = new Set(plan.circuits.filter((circuit) => circuit.work === work.work).map(({ id }) => id));
-  const openEnds = view.lines.filter(({ line }) => circuits.has(line.circuitId) && (!line.ends.a.portId || !line.ends.b.portId)).map(({ line }) => line.name);
-  const spare = parts.flatMap((part) => part.ports.filter(({ role }) => role === 'spare').map((port) => `${part.name}, ${port.name}`));
+  const circuits = new Set(
+    plan.circuits.filter((circuit) => circuit.work === work.work).map(({ id }) => id),
+  );
+  const openEnds = view.lines
+    .filter(
+      ({ line }) => circuits.has(line.circuitId) && (!line.ends.a.portId || !line.ends.b.portId),
+    )
+    .map(({ line }) => line.name);
+  const spare = parts.flatMap((part) =>
+    part.ports.filter(({ role }) => role === 'spare').map((port) => `${part.name}, ${port.name}`),
+  );
   const metering = has('metering-valve', 'combination-valve');
   const said: Said[] = [
-    { key: 'covered', name: 'Gloves and glasses on, paint covered, on stands', how: `${fluid.family === 'glycol' ? 'This fluid strips paint: water beside you. ' : ''}Never on a jack alone.` },
-    { key: `joints:${work.work}`, name: 'Every joint tight', how: joints.open || 'Fit has them all.', of: [joints.stamp], ...(joints.open ? {} : { known: { open: '' } }) },
-    ...(openEnds.length ? [{ key: 'ends', name: 'No end open', how: `${openEnds.join(', ')}: join them first, or fill later.`, known: { open: 'Route' } }] : []),
-    ...(spare.length ? [{ key: `plugs:${work.work}`, name: 'Open ports plugged', how: `${spare.join('; ')}: a plug of its own thread and seat.`, of: spare }] : []),
-    ...masters.map((master) => ({ key: `play:${master.id}`, name: `${master.name}: pushrod has its free play`, how: 'A preloaded pushrod shuts the compensating port: no fluid comes, and the brakes drag.', of: [master.id] })),
-    ...(has('wheel-cylinder').length ? [{ key: 'drums', name: 'Drums adjusted up', how: `${names(has('wheel-cylinder'))}: until they just rub, so that the shoes take little fluid.`, of: has('wheel-cylinder').map(({ id }) => id) }] : []),
-    ...(has('caliper').length ? [{ key: 'pads', name: 'Pads in', how: `${names(has('caliper'))}: before the first pump, or a piston comes out.`, of: has('caliper').map(({ id }) => id) }] : []),
-    { key: `bleeders:${work.work}`, name: 'Bleeders shut, and each on top', how: `${work.bleeders.map(({ part }) => part.name).join(', ')}: left and right parts are not swapped.`, of: work.bleeders.map(({ port }) => port.id) },
-    ...masters.map((master) => ({ key: `bench:${master.id}`, name: `${master.name}: bench-bled`, how: 'In a vice or in the vehicle, short strokes, its outlets back into its own fluid, until no bubble comes.', of: [master.id] })),
-    ...(metering.length && methodById(method).flows ? [{ key: 'pin', name: `${names(metering)}: pin held out`, how: 'Under so little pressure a metering valve lets nothing through. Take the clip off again after.', of: metering.map(({ id }) => id) }] : []),
-    { key: `cap:${work.work}`, name: methodById(method).cap, how: methodById(method).beware, of: [method] },
-    { key: `fluid:${work.work}`, name: `${fluid.name} from a new bottle, seals made for it`, how: `${fluid.mixes} Colour proves nothing, nor does dye. What was bled out never goes back in.`, of: [fluid.id] },
-    { key: 'later', name: 'Nothing has to come off again', how: filling.when === 'later' ? 'You said that fluid goes in later: lines come off again for paint, welding or a gate.' : 'Paint, welding and all that closes access are done.', of: [filling.when], ...(filling.when === 'later' ? { known: { open: 'Fill later' } } : {}) },
+    {
+      key: 'covered',
+      name: 'Gloves and glasses on, paint covered, on stands',
+      how: `${fluid.family === 'glycol' ? 'This fluid strips paint: water beside you. ' : ''}Never on a jack alone.`,
+    },
+    {
+      key: `joints:${work.work}`,
+      name: 'Every joint tight',
+      how: joints.open || 'Fit has them all.',
+      of: [joints.stamp],
+      ...(joints.open ? {} : { known: { open: '' } }),
+    },
+    ...(openEnds.length
+      ? [
+          {
+            key: 'ends',
+            name: 'No end open',
+            how: `${openEnds.join(', ')}: join them first, or fill later.`,
+            known: { open: 'Route' },
+          },
+        ]
+      : []),
+    ...(spare.length
+      ? [
+          {
+            key: `plugs:${work.work}`,
+            name: 'Open ports plugged',
+            how: `${spare.join('; ')}: a plug of its own thread and seat.`,
+            of: spare,
+          },
+        ]
+      : []),
+    ...masters.map((master) => ({
+      key: `play:${master.id}`,
+      name: `${master.name}: pushrod has its free play`,
+      how: 'A preloaded pushrod shuts the compensating port: no fluid comes, and the brakes drag.',
+      of: [master.id],
+    })),
+    ...(has('wheel-cylinder').length
+      ? [
+          {
+            key: 'drums',
+            name: 'Drums adjusted up',
+            how: `${names(has('wheel-cylinder'))}: until they just rub, so that the shoes take little fluid.`,
+            of: has('wheel-cylinder').map(({ id }) => id),
+          },
+        ]
+      : []),
+    ...(has('caliper').length
+      ? [
+          {
+            key: 'pads',
+            name: 'Pads in',
+            how: `${names(has('caliper'))}: before the first pump, or a piston comes out.`,
+            of: has('caliper').map(({ id }) => id),
+          },
+        ]
+      : []),
+    {
+      key: `bleeders:${work.work}`,
+      name: 'Bleeders shut, and each on top',
+      how: `${work.bleeders.map(({ part }) => part.name).join(', ')}: left and right parts are not swapped.`,
+      of: work.bleeders.map(({ port }) => port.id),
+    },
+    ...masters.map((master) => ({
+      key: `bench:${master.id}`,
+      name: `${master.name}: bench-bled`,
+      how: 'In a vice or in the vehicle, short strokes, its outlets back into its own fluid, until no bubble comes.',
+      of: [master.id],
+    })),
+    ...(metering.length && methodById(method).flows
+      ? [
+          {
+            key: 'pin',
+            name: `${names(metering)}: pin held out`,
+            how: 'Under so little pressure a metering valve lets nothing through. Take the clip off again after.',
+            of: metering.map(({ id }) => id),
+          },
+        ]
+      : []),
+    {
+      key: `cap:${work.work}`,
+      name: methodById(method).cap,
+      how: methodById(method).beware,
+      of: [method],
+    },
+    {
+      key: `fluid:${work.work}`,
+      name: `${fluid.name} from a new bottle, seals made for it`,
+      how: `${fluid.mixes} Colour proves nothing, nor does dye. What was bled out never goes back in.`,
+      of: [fluid.id],
+    },
+    {
+      key: 'later',
+      name: 'Nothing has to come off again',
+      how:
+        filling.when === 'later'
+          ? 'You said that fluid goes in later: lines come off again for paint, welding or a gate.'
+          : 'Paint, welding and all that closes access are done.',
+      of: [filling.when],
+      ...(filling.when === 'later' ? { known: { open: 'Fill later' } } : {}),
+    },
   ];
   const told = new Map(filling.before.map(({ key, stamp }) => [key, stamp]));
   return said.map(({ key, name, how, of = [], known }) => {
     const stamp = digestOf(of.map(String));
-    return { key, name, how, stamp, known: known !== undefined, open: known?.open ?? '', done: known ? !known.open : told.get(key) === stamp };
+    return {
+      key,
+      name,
+      how,
+      stamp,
+      known: known !== undefined,
+      open: known?.open ?? '',
+      done: known ? !known.open : told.get(key) === stamp,
+    };
   });
-} // prettier-ignore
+}
 
 /** Whether the first pump is free. */
 export const isFree = (before: readonly Before[]): boolean => before.every(({ done }) => done);
-export const withTold = (filling: Filling, { key, stamp }: Pick<Before, 'key' | 'stamp'>, at: string): Filling => ({
+export const withTold = (
+  filling: Filling,
+  { key, stamp }: Pick<Before, 'key' | 'stamp'>,
+  at: string,
+): Filling => ({
   ...filling,
   before: [...filling.before.filter((one) => one.key !== key), { key, at, stamp }],
 });
-export const withoutTold = (filling: Filling, key: string): Filling => ({ ...filling, before: filling.before.filter((one) => one.key !== key) }); // prettier-ignore
+export const withoutTold = (filling: Filling, key: string): Filling => ({
+  ...filling,
+  before: filling.before.filter((one) => one.key !== key),
+});

@@ -20,9 +20,12 @@ const SILICONE: AirFluid = { densityKgM3: 960, viscosityPaS: 0.04, tensionNM: 0.
 const MINERAL: AirFluid = { densityKgM3: 870, viscosityPaS: 0.02, tensionNM: 0.03 };
 /** What a fluid is to the air in it. */
 export const airFluidOf = (fluidId: string): AirFluid =>
-  ({ glycol: GLYCOL_FLUID, silicone: SILICONE, mineral: MINERAL })[fluidById(fluidId)?.family ?? 'glycol'];
+  ({ glycol: GLYCOL_FLUID, silicone: SILICONE, mineral: MINERAL })[
+    fluidById(fluidId)?.family ?? 'glycol'
+  ];
 /** A method as the simulation knows it: an actuator pushes as a pot does. */
-export const wayOfMethod = (method: FillMethod): WayToBleed => (method === 'actuator' ? 'pressure' : method);
+export const wayOfMethod = (method: FillMethod): WayToBleed =>
+  method === 'actuator' ? 'pressure' : method;
 
 /** One school by one method on one plan. */
 export interface Predicted {
@@ -52,12 +55,24 @@ export function predictSchools({ network, method, fluidId, share, orders }: Aske
   const fluid = airFluidOf(fluidId);
   const run = { way: wayOfMethod(method), share };
   return orders.map(({ school, order }) => {
-    const bled = [1 - SPREAD, 1 + SPREAD].map((part) => simulateBleed(network, { ...run, order }, { ...fluid, tensionNM: fluid.tensionNM * part }));
+    const bled = [1 - SPREAD, 1 + SPREAD].map((part) =>
+      simulateBleed(network, { ...run, order }, { ...fluid, tensionNM: fluid.tensionNM * part }),
+    );
     const worst = bled.reduce((a, b) => (b.leftMl > a.leftMl ? b : a));
-    const sum = (of: (corner: Bled['corners'][number]) => number): number => Math.max(...bled.map(({ corners }) => corners.reduce((s, c) => s + of(c), 0)));
-    return { school, strokes: sum(({ strokes }) => strokes), ml: sum(({ ml }) => ml), minutes: Math.max(...bled.map(({ seconds }) => seconds)) / 60, leftMl: [Math.min(...bled.map(({ leftMl }) => leftMl)), worst.leftMl], left: worst.left, corners: worst.corners, clear: bled.every(({ corners }) => corners.every(({ clear }) => clear)) };
+    const sum = (of: (corner: Bled['corners'][number]) => number): number =>
+      Math.max(...bled.map(({ corners }) => corners.reduce((s, c) => s + of(c), 0)));
+    return {
+      school,
+      strokes: sum(({ strokes }) => strokes),
+      ml: sum(({ ml }) => ml),
+      minutes: Math.max(...bled.map(({ seconds }) => seconds)) / 60,
+      leftMl: [Math.min(...bled.map(({ leftMl }) => leftMl)), worst.leftMl],
+      left: worst.left,
+      corners: worst.corners,
+      clear: bled.every(({ corners }) => corners.every(({ clear }) => clear)),
+    };
   });
-} // prettier-ignore
+}
 
 /** Where the air stands by the simulation after all that was told of a run. */
 export interface AirNow {
@@ -88,5 +103,12 @@ export function airNow(network: AirNetwork, run: FillRun, fluidId: string): AirN
       else sim.press(portId, 0, event.ml!);
     }
   }
-  return { airMl: sim.airMl, pipes: network.pipes.map((_, i) => sim.slugsOf(i)), places: [...new Set(network.bleeders.map((b) => b.at))].map((place) => ({ at: place, ml: sim.heldAt(place) })) };
-} // prettier-ignore
+  return {
+    airMl: sim.airMl,
+    pipes: network.pipes.map((_, i) => sim.slugsOf(i)),
+    places: [...new Set(network.bleeders.map((b) => b.at))].map((place) => ({
+      at: place,
+      ml: sim.heldAt(place),
+    })),
+  };
+}

@@ -43,7 +43,11 @@ export const lineJoint = derive(
     id: view.line.id,
     end,
     name: nameOf(view.line.name, end),
-    place: { kind: 'line', id: view.line.id, node: end === 'a' ? 0 : Math.max(view.nodesMm.length - 1, 0) },
+    place: {
+      kind: 'line',
+      id: view.line.id,
+      node: end === 'a' ? 0 : Math.max(view.nodesMm.length - 1, 0),
+    },
     at: view.ports[end] ?? null,
     joints: jointsAt(view, end),
     work: view.line.ends[end].joint,
@@ -53,14 +57,18 @@ export const lineJoint = derive(
   2,
 );
 
-const nearOf = ({ portId, into }: HoseEnd, at: PortView | null): Half | null => (portId ? at?.port.fitting?.half : into) ?? null;
+const nearOf = ({ portId, into }: HoseEnd, at: PortView | null): Half | null =>
+  (portId ? at?.port.fitting?.half : into) ?? null;
 /** What a hose's end meets: the port it stands at, else what was set down of it; null where that is not known. */
 export const metBy = (end: HoseEnd, ports: ReadonlyMap<string, PortView>): Half | null =>
   nearOf(end, ports.get(end.portId ?? '') ?? null);
 
 /** A hose's end as a joint; null where a tube screws into it at its bracket, or a clamp holds it on a stub. */
-export const hoseJoint = (hose: Hose, end: End, ports: ReadonlyMap<string, PortView>): JointEnd | null =>
-  hoseJointAt(hose, end, ports.get(hose.ends[end].portId ?? '') ?? null);
+export const hoseJoint = (
+  hose: Hose,
+  end: End,
+  ports: ReadonlyMap<string, PortView>,
+): JointEnd | null => hoseJointAt(hose, end, ports.get(hose.ends[end].portId ?? '') ?? null);
 const hoseJointAt = derive(
   'end of a hose as a joint',
   (hose: Hose, end: End, at: PortView | null) => [hose, end, at],
@@ -87,15 +95,30 @@ const hoseJointAt = derive(
 /** Every end that is joined to something, lines first. */
 export const jointEnds = derive(
   'ends that are joined',
-  ({ lines, ports, plan }: { readonly lines: readonly LineView[]; readonly ports: ReadonlyMap<string, PortView>; readonly plan: Pick<Plan, 'hoses'> }) => [lines, ports, plan.hoses],
+  ({
+    lines,
+    ports,
+    plan,
+  }: {
+    readonly lines: readonly LineView[];
+    readonly ports: ReadonlyMap<string, PortView>;
+    readonly plan: Pick<Plan, 'hoses'>;
+  }) => [lines, ports, plan.hoses],
   (lines, ports, hoses): readonly JointEnd[] => [
     ...lines.flatMap((line) => ENDS.map((end) => lineJoint(line, end))),
     ...hoses.flatMap((hose) => ENDS.flatMap((end) => hoseJoint(hose, end, ports) ?? [])),
   ],
-); // prettier-ignore
+);
 
 /** What is on each joint of an end, from the port on: as set down for it, else on its taper threads, or where it has none on all. */
-export function sealantsOf({ joints, work }: Pick<JointEnd, 'joints' | 'work'>): readonly Sealant[] {
-  const tapers = (joints ?? []).map(({ join }) => join !== null && isTaper(threadByName(join.male.thread)!));
-  return tapers.map((taper, i) => work.sealants?.[i] ?? (taper || !tapers.includes(true) ? work.sealant : 'none'));
+export function sealantsOf({
+  joints,
+  work,
+}: Pick<JointEnd, 'joints' | 'work'>): readonly Sealant[] {
+  const tapers = (joints ?? []).map(
+    ({ join }) => join !== null && isTaper(threadByName(join.male.thread)!),
+  );
+  return tapers.map(
+    (taper, i) => work.sealants?.[i] ?? (taper || !tapers.includes(true) ? work.sealant : 'none'),
+  );
 }

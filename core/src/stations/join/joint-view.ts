@@ -1,5 +1,12 @@
 import { derive } from '../../lib/derive/index.ts';
-import { AdapterGraph, halfOfNut, jointBetween, jointsOf, STOCK, type Joint } from '../../trade/ends/index.ts';
+import {
+  AdapterGraph,
+  halfOfNut,
+  jointBetween,
+  jointsOf,
+  STOCK,
+  type Joint,
+} from '../../trade/ends/index.ts';
 import { adapterOf, type Bench, type LineView } from '../../plan/index.ts';
 import { ADAPTERS, type Adapter } from '../../trade/stock/index.ts';
 
@@ -12,7 +19,8 @@ const graphWith = derive(
   (adapters) => new AdapterGraph([...ADAPTERS, ...adapters]),
 );
 /** The stock's adapters with the user's own, ready for searching. */
-export const adaptersOf = ({ adapters }: Bench): AdapterGraph => (adapters.length ? graphWith(adapters) : STOCK);
+export const adaptersOf = ({ adapters }: Bench): AdapterGraph =>
+  adapters.length ? graphWith(adapters) : STOCK;
 
 /** Every joint from an end's port over its adapters to the nut; null where there is no port or its thread is not known. */
 export const jointsAt = derive(
@@ -22,7 +30,9 @@ export const jointsAt = derive(
     const fitting = ports[end]?.port.fitting;
     if (!fitting) return null;
     const adapters = line.ends[end].adapters.map((id) => adapterOf(bench, id)!);
-    return jointsOf(fitting.half, adapters, halfOfNut(nuts[end])).map(({ near, far }) => jointBetween(near, far));
+    return jointsOf(fitting.half, adapters, halfOfNut(nuts[end])).map(({ near, far }) =>
+      jointBetween(near, far),
+    );
   },
   2,
 );

@@ -1,7 +1,19 @@
 import { derive } from '../../lib/derive/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 import { clearanceTo, type Obstacle } from '../../shape/obstacles/index.ts';
-import { cutAllowedMm, cutSlopes, layPlan, lineFollowed, lineSpace, varianceOf, type LineView, type Near, type Plan, type PositionSource, type Target } from '../../plan/index.ts'; // prettier-ignore
+import {
+  cutAllowedMm,
+  cutSlopes,
+  layPlan,
+  lineFollowed,
+  lineSpace,
+  varianceOf,
+  type LineView,
+  type Near,
+  type Plan,
+  type PositionSource,
+  type Target,
+} from '../../plan/index.ts';
 import { centreLine, formedRadii, polyline } from '../../shape/tube/index.ts';
 import { add, type Vec3 } from '../../lib/vec/index.ts';
 
@@ -37,7 +49,11 @@ export interface Worth {
   readonly removedMm: number;
 }
 
-function gapMm({ bender, tube }: LineView, nodesMm: readonly Vec3[], obstacle: Obstacle): number | null {
+function gapMm(
+  { bender, tube }: LineView,
+  nodesMm: readonly Vec3[],
+  obstacle: Obstacle,
+): number | null {
   try {
     const points = polyline(centreLine(nodesMm, formedRadii(nodesMm, bender)), 10);
     return clearanceTo(obstacle, points, tube.odMm, FAR_MM)?.distanceMm ?? null;
@@ -54,7 +70,11 @@ function clearanceSlope(line: LineView, end: 'a' | 'b', obstacle: Obstacle): Vec
     const d = [0, 1, 2].map((k) => (k === axis ? by : 0)) as unknown as Vec3;
     const corners = lineFollowed(nodesMm, end === 'a' ? d : null, end === 'b' ? d : null);
     const [first, last] = [nodesMm[0]!, nodesMm.at(-1)!];
-    return gapMm(line, [end === 'a' ? add(first, d) : first, ...corners, end === 'b' ? add(last, d) : last], obstacle);
+    return gapMm(
+      line,
+      [end === 'a' ? add(first, d) : first, ...corners, end === 'b' ? add(last, d) : last],
+      obstacle,
+    );
   };
   const slope = [0, 1, 2].map((axis) => {
     const [more, less] = [moved(axis, STEP_MM), moved(axis, -STEP_MM)];
@@ -68,7 +88,10 @@ const endsOf = ({ ports }: LineView) =>
 
 function clearanceOf(line: LineView, near: Near, obstacles: readonly Obstacle[]): Figure | null {
   const obstacle = obstacles.find(({ thing }) => thing.id === near.thing.id)!;
-  const slopes = endsOf(line).map(({ end, portId }) => ({ portId, slope: clearanceSlope(line, end, obstacle) }));
+  const slopes = endsOf(line).map(({ end, portId }) => ({
+    portId,
+    slope: clearanceSlope(line, end, obstacle),
+  }));
   if (slopes.some(({ slope }) => !slope)) return null;
   return {
     kind: 'clearance',
@@ -82,20 +105,36 @@ function clearanceOf(line: LineView, near: Near, obstacles: readonly Obstacle[])
 /** The figures of one line: the same line among the same things is worked out once. */
 const figuresOf = derive(
   'figures that go with ports',
-  (line: LineView, obstacles: readonly Obstacle[], holding: Plan['holding'], things: Plan['things']) => [line, obstacles, holding, things],
+  (
+    line: LineView,
+    obstacles: readonly Obstacle[],
+    holding: Plan['holding'],
+    things: Plan['things'],
+  ) => [line, obstacles, holding, things],
   (line, obstacles, holding, things): readonly Figure[] => {
     const slopes = cutSlopes(line);
     const cut: Figure[] = slopes
-      ? [{ kind: 'cut', name: line.line.name, valueMm: line.card!.cutMm, limitMm: cutAllowedMm(line.card!), slopes: endsOf(line).map(({ end, portId }) => ({ portId, slope: slopes[end] })) }]
+      ? [
+          {
+            kind: 'cut',
+            name: line.line.name,
+            valueMm: line.card!.cutMm,
+            limitMm: cutAllowedMm(line.card!),
+            slopes: endsOf(line).map(({ end, portId }) => ({ portId, slope: slopes[end] })),
+          },
+        ]
       : [];
     // What a line may lie on is no clearance.
-    const near = (lineSpace({ holding, things }, line)?.near ?? []).filter(({ wantedMm, thing }) => wantedMm > 0 && !thing.holds);
+    const near = (lineSpace({ holding, things }, line)?.near ?? []).filter(
+      ({ wantedMm, thing }) => wantedMm > 0 && !thing.holds,
+    );
     return [...cut, ...near.flatMap((one) => clearanceOf(line, one, obstacles) ?? [])];
   },
-); // prettier-ignore
+);
 
 const plusMinus = ({ slopes }: Figure, sigma: (portId: string) => Vec3): number =>
-  TWO_SIGMA * Math.sqrt(slopes.reduce((sum, { portId, slope }) => sum + varianceOf(slope, sigma(portId)), 0));
+  TWO_SIGMA *
+  Math.sqrt(slopes.reduce((sum, { portId, slope }) => sum + varianceOf(slope, sigma(portId)), 0));
 /** Whether nobody can tell, at this ±, if a clearance is kept. */
 const isOpen = ({ kind, valueMm, limitMm }: Figure, pm: number): boolean =>
   kind === 'clearance' && Math.abs(valueMm - limitMm) < pm;
@@ -103,15 +142,34 @@ const counts = ({ kind, valueMm, limitMm }: Figure): boolean => kind === 'cut' |
 
 /** A plan in which a guess was taped: at its place, known to 2 mm. */
 export function asTaped(plan: Plan, { kind, id }: Target): Plan {
-  const known = (was: PositionSource): PositionSource => ({ how: 'typed', atMm: was.atMm, sigmaMm: TAPED_SIGMA });
+  const known = (was: PositionSource): PositionSource => ({
+    how: 'typed',
+    atMm: was.atMm,
+    sigmaMm: TAPED_SIGMA,
+  });
   return kind === 'point'
-    ? { ...plan, points: plan.points.map((one) => (one.id === id ? { ...one, known: known(one.known) } : one)) }
-    : { ...plan, parts: plan.parts.map((part) => ({ ...part, ports: part.ports.map((one) => (one.id === id ? { ...one, known: known(one.known) } : one)) })) }; // prettier-ignore
+    ? {
+        ...plan,
+        points: plan.points.map((one) =>
+          one.id === id ? { ...one, known: known(one.known) } : one,
+        ),
+      }
+    : {
+        ...plan,
+        parts: plan.parts.map((part) => ({
+          ...part,
+          ports: part.ports.map((one) =>
+            one.id === id ? { ...one, known: known(one.known) } : one,
+          ),
+        })),
+      };
 }
 
 /** The order of what is worth taping: verdicts settled, then cuts brought inside their trim, then millimetres of ± removed. */
 export const byWorth = (a: Worth, b: Worth): number =>
-  b.settles.length - a.settles.length || b.brings.length - a.brings.length || b.removedMm - a.removedMm;
+  b.settles.length - a.settles.length ||
+  b.brings.length - a.brings.length ||
+  b.removedMm - a.removedMm;
 
 /**
  * The open guesses of a plan in the order of what taping each alone is worth. Cut lengths and clearances go with
@@ -131,14 +189,21 @@ export function worthOf(plan: Plan): Worth[] {
     ...plan.parts.flatMap((part) =>
       part.ports
         .filter(({ known }) => known.how === 'guessed')
-        .map(({ id, name }) => ({ target: { kind: 'port', id } as const, where: `${part.name}, ${name}` })),
+        .map(({ id, name }) => ({
+          target: { kind: 'port', id } as const,
+          where: `${part.name}, ${name}`,
+        })),
     ),
   ];
   return guesses
     .map(({ target, where }): Worth => {
       const then = target.kind === 'point' ? layPlan(asTaped(plan, target)).ports : null;
       const sigma = (id: string): Vec3 =>
-        then ? then.get(id)!.fixed.sigmaMm : id === target.id ? TAPED_SIGMA : ports.get(id)!.fixed.sigmaMm;
+        then
+          ? then.get(id)!.fixed.sigmaMm
+          : id === target.id
+            ? TAPED_SIGMA
+            : ports.get(id)!.fixed.sigmaMm;
       const changed = figures.flatMap((figure, i) => {
         const after = plusMinus(figure, sigma);
         return after < before[i]! - 1e-9 ? [{ figure, was: before[i]!, is: after }] : [];
@@ -146,11 +211,22 @@ export function worthOf(plan: Plan): Worth[] {
       return {
         target,
         where,
-        settles: changed.filter(({ figure, was, is }) => isOpen(figure, was) && !isOpen(figure, is)).map(({ figure }) => figure.name), // prettier-ignore
-        brings: changed.filter(({ figure, was, is }) => figure.kind === 'cut' && was > figure.limitMm && is <= figure.limitMm).map(({ figure }) => figure.name), // prettier-ignore
-        removedMm: changed.filter(({ figure }) => counts(figure)).reduce((sum, { was, is }) => sum + was - is, 0),
+        settles: changed
+          .filter(({ figure, was, is }) => isOpen(figure, was) && !isOpen(figure, is))
+          .map(({ figure }) => figure.name),
+        brings: changed
+          .filter(
+            ({ figure, was, is }) =>
+              figure.kind === 'cut' && was > figure.limitMm && is <= figure.limitMm,
+          )
+          .map(({ figure }) => figure.name),
+        removedMm: changed
+          .filter(({ figure }) => counts(figure))
+          .reduce((sum, { was, is }) => sum + was - is, 0),
       };
     })
-    .filter(({ settles, brings, removedMm }) => settles.length + brings.length > 0 || removedMm > 0.05)
+    .filter(
+      ({ settles, brings, removedMm }) => settles.length + brings.length > 0 || removedMm > 0.05,
+    )
     .sort(byWorth);
 }

@@ -17,39 +17,66 @@ interface Named {
 }
 const MOVED_MM = 0.5;
 
-function lists<T extends Named>(station: string, noun: string, was: readonly T[], is: readonly T[], changed: (was: T, is: T) => readonly string[]): Difference[] {
+function lists<T extends Named>(
+  station: string,
+  noun: string,
+  was: readonly T[],
+  is: readonly T[],
+  changed: (was: T, is: T) => readonly string[],
+): Difference[] {
   const before = new Map(was.map((one) => [one.id, one]));
   const after = new Set(is.map(({ id }) => id));
   return [
     ...is.flatMap((one): Difference[] => {
       const old = before.get(one.id);
       if (!old) return [{ station, where: one.name, text: `${noun} added` }];
-      const words = [...(old.name === one.name ? [] : [`was called ${old.name}`]), ...changed(old, one)];
+      const words = [
+        ...(old.name === one.name ? [] : [`was called ${old.name}`]),
+        ...changed(old, one),
+      ];
       return words.length ? [{ station, where: one.name, text: words.join('; ') }] : [];
     }),
-    ...was.filter(({ id }) => !after.has(id)).map(({ name }) => ({ station, where: name, text: `${noun} taken away` })),
+    ...was
+      .filter(({ id }) => !after.has(id))
+      .map(({ name }) => ({ station, where: name, text: `${noun} taken away` })),
   ];
-} // prettier-ignore
+}
 
 /** How many corners of a line moved, how much longer it is, and what that undoes. */
 function lineWords(was: LineView | undefined, is: LineView | undefined, plan: Plan): string[] {
   if (!was || !is) return [];
-  const moved = is.nodesMm.filter((node, i) => !was.nodesMm[i] || distance(node, was.nodesMm[i]) > MOVED_MM).length;
+  const moved = is.nodesMm.filter(
+    (node, i) => !was.nodesMm[i] || distance(node, was.nodesMm[i]) > MOVED_MM,
+  ).length;
   const longer = (is.card?.developedMm ?? 0) - (was.card?.developedMm ?? 0);
   const length = (mm: number): string => formatLengthUnit(Math.abs(mm), plan.units, 0);
   return [
-    ...(was.nodesMm.length !== is.nodesMm.length ? [`${is.nodesMm.length - 2} corners instead of ${was.nodesMm.length - 2}`] : moved ? [`${moved} ${moved === 1 ? 'place' : 'places'} of it moved`] : []),
-    ...(Math.abs(longer) > MOVED_MM ? [`${length(longer)} ${longer > 0 ? 'longer' : 'shorter'}`] : []),
+    ...(was.nodesMm.length !== is.nodesMm.length
+      ? [`${is.nodesMm.length - 2} corners instead of ${was.nodesMm.length - 2}`]
+      : moved
+        ? [`${moved} ${moved === 1 ? 'place' : 'places'} of it moved`]
+        : []),
+    ...(Math.abs(longer) > MOVED_MM
+      ? [`${length(longer)} ${longer > 0 ? 'longer' : 'shorter'}`]
+      : []),
     ...(was.tube.id !== is.tube.id ? [`${is.tube.name} instead of ${was.tube.name}`] : []),
     ...(was.digest !== is.digest ? ['to be cut anew'] : []),
   ];
-} // prettier-ignore
+}
 
 /** Everything else of two records, told by the names of its fields. */
 const others = (was: object, is: object, skip: readonly string[]): string[] =>
   Object.keys({ ...was, ...is })
-    .filter((key) => !skip.includes(key) && JSON.stringify((was as Record<string, unknown>)[key]) !== JSON.stringify((is as Record<string, unknown>)[key]))
-    .map((key) => `${key.replace(/(Mm|Ml|MPa|Id|Nm)$/, '').replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`)} changed`); // prettier-ignore
+    .filter(
+      (key) =>
+        !skip.includes(key) &&
+        JSON.stringify((was as Record<string, unknown>)[key]) !==
+          JSON.stringify((is as Record<string, unknown>)[key]),
+    )
+    .map(
+      (key) =>
+        `${key.replace(/(Mm|Ml|MPa|Id|Nm)$/, '').replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`)} changed`,
+    );
 
 /** Two plans compared in words, by station: a plan and its earlier self, or another. */
 export function comparePlans(was: PlanView, is: PlanView): Difference[] {
@@ -59,33 +86,82 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
   const sheet = (station: string, where: string, key: keyof Plan): Difference[] => {
     const [x, y] = [a[key], b[key]];
     if (JSON.stringify(x ?? null) === JSON.stringify(y ?? null)) return [];
-    const text = x === null || x === undefined ? 'begun' : y === null || y === undefined ? 'taken away' : others(x as object, y as object, ['open']).join('; ') || 'changed';
+    const text =
+      x === null || x === undefined
+        ? 'begun'
+        : y === null || y === undefined
+          ? 'taken away'
+          : others(x as object, y as object, ['open']).join('; ') || 'changed';
     return [{ station, where, text }];
   };
-  const joints = (line: LineView['line']): string => JSON.stringify([line.ends.a.joint, line.ends.b.joint, line.ends.a.nutId, line.ends.b.nutId, line.ends.a.adapters, line.ends.b.adapters]);
+  const joints = (line: LineView['line']): string =>
+    JSON.stringify([
+      line.ends.a.joint,
+      line.ends.b.joint,
+      line.ends.a.nutId,
+      line.ends.b.nutId,
+      line.ends.a.adapters,
+      line.ends.b.adapters,
+    ]);
   const state = new Map(roundsOf(was).map((round) => [round.key, round]));
   return [
-    ...lists('measure', 'point', a.points, b.points, (x, y) => (JSON.stringify(x.known) === JSON.stringify(y.known) ? [] : ['measured otherwise'])),
+    ...lists('measure', 'point', a.points, b.points, (x, y) =>
+      JSON.stringify(x.known) === JSON.stringify(y.known) ? [] : ['measured otherwise'],
+    ),
     ...lists('measure', 'thing', a.things, b.things, (x, y) => others(x, y, ['id', 'name'])),
     ...lists('measure', 'gate', a.gates, b.gates, (x, y) => others(x, y, ['id', 'name'])),
-    ...sheet('size', 'Foot to road', 'sizing'), ...sheet('size', 'Trailer', 'trailer'), ...sheet('size', 'Clutch', 'clutch'), ...sheet('size', 'Parking brake', 'parking'),
+    ...sheet('size', 'Foot to road', 'sizing'),
+    ...sheet('size', 'Trailer', 'trailer'),
+    ...sheet('size', 'Clutch', 'clutch'),
+    ...sheet('size', 'Parking brake', 'parking'),
     ...lists('plumb', 'circuit', a.circuits, b.circuits, (x, y) => others(x, y, ['id', 'name'])),
     ...lists('plumb', 'part', a.parts, b.parts, (x, y) => others(x, y, ['id', 'name'])),
-    ...lists('route', 'line', a.lines, b.lines, (x, y) => lineWords(wasLines.get(x.id), isLines.get(y.id), b)),
+    ...lists('route', 'line', a.lines, b.lines, (x, y) =>
+      lineWords(wasLines.get(x.id), isLines.get(y.id), b),
+    ),
     ...lists('route', 'hose', a.hoses, b.hoses, (x, y) => others(x, y, ['id', 'name', 'title'])),
     ...b.lines.flatMap((line): Difference[] => {
       const old = a.lines.find(({ id }) => id === line.id);
-      return old && joints(old) !== joints(line) ? [{ station: 'join', where: line.name, text: 'its ends or what was done to them changed' }] : [];
+      return old && joints(old) !== joints(line)
+        ? [{ station: 'join', where: line.name, text: 'its ends or what was done to them changed' }]
+        : [];
     }),
-    ...sheet('make', 'Stock and brackets', 'making'), ...sheet('make', 'Shopping list', 'buying'),
-    ...sheet('fit', 'On the floor', 'floor'), ...sheet('fit', 'Corners', 'corners'), ...sheet('fit', 'Log', 'log'),
-    ...(a.bleeding.fluidId === b.bleeding.fluidId ? [] : [{ station: 'fill', where: 'Fluid', text: `${fluidById(b.bleeding.fluidId)?.name} instead of ${fluidById(a.bleeding.fluidId)?.name}` }]),
-    ...(a.bleeding.school === b.bleeding.school && JSON.stringify(a.bleeding.listed) === JSON.stringify(b.bleeding.listed) ? [] : [{ station: 'fill', where: 'Order', text: 'bled in another order' }]),
+    ...sheet('make', 'Stock and brackets', 'making'),
+    ...sheet('make', 'Shopping list', 'buying'),
+    ...sheet('fit', 'On the floor', 'floor'),
+    ...sheet('fit', 'Corners', 'corners'),
+    ...sheet('fit', 'Log', 'log'),
+    ...(a.bleeding.fluidId === b.bleeding.fluidId
+      ? []
+      : [
+          {
+            station: 'fill',
+            where: 'Fluid',
+            text: `${fluidById(b.bleeding.fluidId)?.name} instead of ${fluidById(a.bleeding.fluidId)?.name}`,
+          },
+        ]),
+    ...(a.bleeding.school === b.bleeding.school &&
+    JSON.stringify(a.bleeding.listed) === JSON.stringify(b.bleeding.listed)
+      ? []
+      : [{ station: 'fill', where: 'Order', text: 'bled in another order' }]),
     ...sheet('fill', 'Runs and fluids', 'filling'),
     ...sheet('prove', 'Readings and signatures', 'proving'),
     ...roundsOf(is).flatMap((round): Difference[] => {
       const old = state.get(round.key);
-      return old && old.state !== round.state && (old.state === 'done' || round.state === 'done') ? [{ station: 'prove', where: round.name, text: round.state === 'done' ? 'proved' : round.state === 'void' ? 'void' : 'proved no more' }] : [];
+      return old && old.state !== round.state && (old.state === 'done' || round.state === 'done')
+        ? [
+            {
+              station: 'prove',
+              where: round.name,
+              text:
+                round.state === 'done'
+                  ? 'proved'
+                  : round.state === 'void'
+                    ? 'void'
+                    : 'proved no more',
+            },
+          ]
+        : [];
     }),
   ];
-} // prettier-ignore
+}

@@ -8,7 +8,9 @@ export type Proved = Pick<PlanView, 'lines' | 'plan' | 'bleeding'>;
 /** The fluids that a kind of work is filled with, by its reservoirs. */
 const fluidsOf = ({ plan, bleeding }: Proved, work: Circuit['work']): string => {
   const reservoirs = bleeding.find((one) => one.work === work)?.reservoirs ?? [];
-  return reservoirs.length ? reservoirs.map((one) => fluidFor(plan, [one])).join(' ') : plan.bleeding.fluidId;
+  return reservoirs.length
+    ? reservoirs.map((one) => fluidFor(plan, [one])).join(' ')
+    : plan.bleeding.fluidId;
 };
 
 /**
@@ -17,25 +19,58 @@ const fluidsOf = ({ plan, bleeding }: Proved, work: Circuit['work']): string => 
  */
 export const circuitRests = derive(
   'what a proof rests on',
-  ({ id, work }: Circuit, view: Proved) => [view.lines, id, view.plan.hoses, view.plan.parts, fluidsOf(view, work)],
+  ({ id, work }: Circuit, view: Proved) => [
+    view.lines,
+    id,
+    view.plan.hoses,
+    view.plan.parts,
+    fluidsOf(view, work),
+  ],
   (lines, circuitId, hoses, parts, fluids): string => {
     const own = lines.filter(({ line }) => line.circuitId === circuitId);
     const hosed = hoses.filter((hose) => hose.circuitId === circuitId);
-    const ports = new Set([...own.map(({ line }) => line.ends), ...hosed.map(({ ends }) => ends)].flatMap(({ a, b }) => [a.portId, b.portId]));
+    const ports = new Set(
+      [...own.map(({ line }) => line.ends), ...hosed.map(({ ends }) => ends)].flatMap(
+        ({ a, b }) => [a.portId, b.portId],
+      ),
+    );
     const joined = parts.filter((part) => part.ports.some(({ id }) => ports.has(id)));
-    const ends = (of: { readonly portId: string | null; readonly joint?: unknown }): string => JSON.stringify([of.portId, of.joint ?? null]);
+    const ends = (of: { readonly portId: string | null; readonly joint?: unknown }): string =>
+      JSON.stringify([of.portId, of.joint ?? null]);
     return digestOf([
       fluids,
-      ...own.flatMap(({ line, digest, tube }) => [line.id, digest, tube.id, ends(line.ends.a), ends(line.ends.b)]),
-      ...hosed.flatMap(({ id, stockId, orderMm, ends: of }) => [id, stockId, orderMm, ends(of.a), ends(of.b)]),
-      ...joined.flatMap(({ id, kind, ports: own }) => [id, kind, ...own.map((port) => JSON.stringify([port.id, port.fitting]))]),
+      ...own.flatMap(({ line, digest, tube }) => [
+        line.id,
+        digest,
+        tube.id,
+        ends(line.ends.a),
+        ends(line.ends.b),
+      ]),
+      ...hosed.flatMap(({ id, stockId, orderMm, ends: of }) => [
+        id,
+        stockId,
+        orderMm,
+        ends(of.a),
+        ends(of.b),
+      ]),
+      ...joined.flatMap(({ id, kind, ports: own }) => [
+        id,
+        kind,
+        ...own.map((port) => JSON.stringify([port.id, port.fitting])),
+      ]),
     ]);
   },
-); // prettier-ignore
+);
 /** Of all circuits together: what the vehicle's own looks rest on. */
-export const allRests = (view: Proved): string => digestOf(view.plan.circuits.map((circuit) => circuitRests(circuit, view)));
+export const allRests = (view: Proved): string =>
+  digestOf(view.plan.circuits.map((circuit) => circuitRests(circuit, view)));
 /** Of one line: what an air test of it rests on. */
-export const lineRests = ({ lines }: Pick<Proved, 'lines'>, ids: readonly string[]): string => digestOf(lines.filter(({ line }) => ids.includes(line.id)).flatMap(({ line, digest, tube }) => [line.id, digest, tube.id])); // prettier-ignore
+export const lineRests = ({ lines }: Pick<Proved, 'lines'>, ids: readonly string[]): string =>
+  digestOf(
+    lines
+      .filter(({ line }) => ids.includes(line.id))
+      .flatMap(({ line, digest, tube }) => [line.id, digest, tube.id]),
+  );
 /** What of a plan a signature stands for: not its names for the screen, what it cost, what was noted. */
 const SIGNED = [
   'points',
@@ -63,4 +98,4 @@ export const planRests = derive(
   'what a signature rests on',
   ({ plan }: Pick<PlanView, 'plan'>) => [plan.lines, ...SIGNED.map((key) => plan[key])] as const,
   (_lines, ...held): string => digestOf([JSON.stringify(held.map((one) => one ?? null))]),
-); // prettier-ignore
+);

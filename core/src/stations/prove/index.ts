@@ -1,5 +1,13 @@
 export { comparePlans, type Difference } from './compare.ts';
-export { CAUSES, findFault, READINGS, type Cause, type Finding, type Known, type Ranked } from './faults.ts';
+export {
+  CAUSES,
+  findFault,
+  READINGS,
+  type Cause,
+  type Finding,
+  type Known,
+  type Ranked,
+} from './faults.ts';
 export {
   AIR_MOST_MPA,
   AIR_SHARE,

@@ -20,27 +20,75 @@ export const HOLD_MINUTES = 5;
 const MPA_PER_C = 0.05;
 
 /** A hydraulic hold: no fall that temperature and gauge do not explain, at the pressure that was wanted. Common practice. */
-export function judgeHold({ wantedMPa, startMPa, endMPa, startC, endC, minutes, sigmaMPa }: HoldTaken): HoldView {
+export function judgeHold({
+  wantedMPa,
+  startMPa,
+  endMPa,
+  startC,
+  endC,
+  minutes,
+  sigmaMPa,
+}: HoldTaken): HoldView {
   const fellMPa = startMPa - endMPa;
   const warmMPa = MPA_PER_C * Math.abs(endC - startC);
   const unsureMPa = 2 * Math.SQRT2 * sigmaMPa;
-  const view = (verdict: HoldVerdict, words: string): HoldView => ({ verdict, fellMPa, warmMPa, unsureMPa, words });
-  if (startMPa < wantedMPa * 0.97) return view('low', `It was held at ${startMPa} MPa, and ${wantedMPa} are wanted: what opens between the two is not seen.`);
-  if (fellMPa > warmMPa + unsureMPa + 1e-9) return view('fell', `It fell by ${fellMPa.toFixed(2)} MPa; gauge and temperature explain ${(warmMPa + unsureMPa).toFixed(2)}. Find the leak.`);
-  if (minutes < HOLD_MINUTES) return view('cannot-tell', `${minutes} minutes are too short: ${HOLD_MINUTES} are the least.`);
-  if (warmMPa + unsureMPa > wantedMPa * 0.03 + 0.1) return view('cannot-tell', `Gauge and temperature hide ${(warmMPa + unsureMPa).toFixed(2)} MPa: hold again with the temperature still.`);
-  return view('held', fellMPa < -(warmMPa + unsureMPa) ? 'It rose: it got warmer than the probe says.' : `It fell by ${Math.max(0, fellMPa).toFixed(2)} MPa, no more than gauge and temperature explain.`);
-} // prettier-ignore
+  const view = (verdict: HoldVerdict, words: string): HoldView => ({
+    verdict,
+    fellMPa,
+    warmMPa,
+    unsureMPa,
+    words,
+  });
+  if (startMPa < wantedMPa * 0.97)
+    return view(
+      'low',
+      `It was held at ${startMPa} MPa, and ${wantedMPa} are wanted: what opens between the two is not seen.`,
+    );
+  if (fellMPa > warmMPa + unsureMPa + 1e-9)
+    return view(
+      'fell',
+      `It fell by ${fellMPa.toFixed(2)} MPa; gauge and temperature explain ${(warmMPa + unsureMPa).toFixed(2)}. Find the leak.`,
+    );
+  if (minutes < HOLD_MINUTES)
+    return view('cannot-tell', `${minutes} minutes are too short: ${HOLD_MINUTES} are the least.`);
+  if (warmMPa + unsureMPa > wantedMPa * 0.03 + 0.1)
+    return view(
+      'cannot-tell',
+      `Gauge and temperature hide ${(warmMPa + unsureMPa).toFixed(2)} MPa: hold again with the temperature still.`,
+    );
+  return view(
+    'held',
+    fellMPa < -(warmMPa + unsureMPa)
+      ? 'It rose: it got warmer than the probe says.'
+      : `It fell by ${Math.max(0, fellMPa).toFixed(2)} MPa, no more than gauge and temperature explain.`,
+  );
+}
 
 /** The share of the working pressure that an air test may not exceed. Common practice. */
 export const AIR_SHARE = 0.1;
 /** And never more than this, whatever the lines are made for, MPa. Ours: gas under pressure bursts what it parts. */
 export const AIR_MOST_MPA = 0.7;
-export const airCeilingMPa = (workingMPa: number): number => Math.min(AIR_MOST_MPA, AIR_SHARE * workingMPa);
+export const airCeilingMPa = (workingMPa: number): number =>
+  Math.min(AIR_MOST_MPA, AIR_SHARE * workingMPa);
 export const judgeAir = (test: AirTest): Leakdown =>
-  leakdown({ volumeMl: test.volumeMl, minutes: test.minutes, limitMlPerMin: test.limitMlPerMin, start: { pressureMPa: test.startMPa, tempC: test.startC }, end: { pressureMPa: test.endMPa, tempC: test.endC }, pressureSigmaMPa: test.sigmaMPa, tempSigmaC: test.sigmaC }); // prettier-ignore
+  leakdown({
+    volumeMl: test.volumeMl,
+    minutes: test.minutes,
+    limitMlPerMin: test.limitMlPerMin,
+    start: { pressureMPa: test.startMPa, tempC: test.startC },
+    end: { pressureMPa: test.endMPa, tempC: test.endC },
+    pressureSigmaMPa: test.sigmaMPa,
+    tempSigmaC: test.sigmaC,
+  });
 
 /** What a curve says; null while it has too few readings. */
-export function judgeCurve({ ratio, boreMm, sigmaMm, points }: Pick<CurveTaken, 'ratio' | 'boreMm' | 'sigmaMm' | 'points'>): Diagnosis | null {
-  return points.length < 4 || new Set(points.map(({ pressureMPa }) => pressureMPa)).size < 3 ? null : diagnose({ ratio, boreMm, travelSigmaMm: sigmaMm, points });
-} // prettier-ignore
+export function judgeCurve({
+  ratio,
+  boreMm,
+  sigmaMm,
+  points,
+}: Pick<CurveTaken, 'ratio' | 'boreMm' | 'sigmaMm' | 'points'>): Diagnosis | null {
+  return points.length < 4 || new Set(points.map(({ pressureMPa }) => pressureMPa)).size < 3
+    ? null
+    : diagnose({ ratio, boreMm, travelSigmaMm: sigmaMm, points });
+}

@@ -6,7 +6,8 @@ import { openPoints, packOf, planRests, type PackSection } from './index.ts';
 
 const gannet = demo('gannet');
 const made = (plan: Plan): PackSection[] => packOf(viewPlan(plan), [], '2026-03-05T10:20:00Z');
-const section = (plan: Plan, title: string): PackSection => made(plan).find((one) => one.title.startsWith(title))!;
+const section = (plan: Plan, title: string): PackSection =>
+  made(plan).find((one) => one.title.startsWith(title))!;
 
 describe('the pack', () => {
   it('opens with what it is a record of: digest, signature, and that local rules come first', () => {
@@ -14,37 +15,58 @@ describe('the pack', () => {
     expect(words).toContain(planRests(viewPlan(gannet)));
     expect(words).toMatch(/Local rules .* Not signed\. \d+ open points\./);
     const rests = planRests(viewPlan(gannet));
-    const sign = { at: '2026-03-05', by: 'AB', as: 'qualified', scope: 'move', rests, exceptions: [] } as const;
+    const sign = {
+      at: '2026-03-05',
+      by: 'AB',
+      as: 'qualified',
+      scope: 'move',
+      rests,
+      exceptions: [],
+    } as const;
     const signed = (patch: object): Plan => ({
       ...gannet,
       proving: { ...proved(gannet).proving!, signed: [{ ...sign, ...patch }] },
     });
-    expect(made(signed({}))[0]!.words!.join(' ')).toMatch(/Signed 2026-03-05 by AB \(qualified person\).*NOT FOR THE ROAD\./);
-    expect(made(signed({ rests: 'other' }))[0]!.words!.join(' ')).toMatch(/otherwise since, so that it stands no more/);
+    expect(made(signed({}))[0]!.words!.join(' ')).toMatch(
+      /Signed 2026-03-05 by AB \(qualified person\).*NOT FOR THE ROAD\./,
+    );
+    expect(made(signed({ rests: 'other' }))[0]!.words!.join(' ')).toMatch(
+      /otherwise since, so that it stands no more/,
+    );
   });
 
   it('draws every line and hose by name, in the ink of its circuit, through its corners', () => {
     const { runs, places } = section(gannet, 'Line map').picture!;
-    expect(runs.map(({ name }) => name)).toEqual([...gannet.lines, ...gannet.hoses].map(({ name }) => name));
+    expect(runs.map(({ name }) => name)).toEqual(
+      [...gannet.lines, ...gannet.hoses].map(({ name }) => name),
+    );
     const r1 = gannet.lines.find(({ name }) => name === 'R1')!;
     const run = runs.find(({ name }) => name === 'R1')!;
     expect(run.ink).toBe(gannet.circuits.find(({ id }) => id === r1.circuitId)!.ink);
     // Its corners and both of its ends.
     expect(run.points).toHaveLength(r1.cornersMm.length + 2);
     expect(run.points.slice(1, -1)).toEqual(r1.cornersMm);
-    expect(runs.filter(({ dashed }) => dashed).map(({ name }) => name)).toEqual(gannet.hoses.map(({ name }) => name));
+    expect(runs.filter(({ dashed }) => dashed).map(({ name }) => name)).toEqual(
+      gannet.hoses.map(({ name }) => name),
+    );
     expect(places.map(({ name }) => name)).toEqual(gannet.parts.map(({ name }) => name));
   });
 
   it('holds a card a line, every joint with its torque, every open point', () => {
     const titles = made(gannet).map(({ title }) => title);
-    for (const { name } of gannet.lines) expect(titles.some((title) => title.startsWith(`Card ${name} `))).toBe(true);
+    for (const { name } of gannet.lines)
+      expect(titles.some((title) => title.startsWith(`Card ${name} `))).toBe(true);
     const joints = section(gannet, 'Joints').table!.rows.map(([name]) => name);
-    for (const { name } of gannet.lines) expect(joints).toEqual(expect.arrayContaining([`${name}, end A`, `${name}, end B`]));
+    for (const { name } of gannet.lines)
+      expect(joints).toEqual(expect.arrayContaining([`${name}, end A`, `${name}, end B`]));
     const done = proved(gannet);
     expect(section(gannet, 'Torques').table!.rows.map((row) => row.at(-1))).not.toContain('tight');
-    expect(new Set(section(done, 'Torques').table!.rows.map((row) => row.at(-1)))).toEqual(new Set(['tight']));
-    expect(section(gannet, 'Open points').words).toHaveLength(openPoints(viewPlan(gannet), []).length);
+    expect(new Set(section(done, 'Torques').table!.rows.map((row) => row.at(-1)))).toEqual(
+      new Set(['tight']),
+    );
+    expect(section(gannet, 'Open points').words).toHaveLength(
+      openPoints(viewPlan(gannet), []).length,
+    );
     for (const { rows } of [section(done, 'Proofs').table!])
       expect(new Set(rows.map(([, state]) => state))).toEqual(new Set(['good']));
   });

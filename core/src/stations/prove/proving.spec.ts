@@ -40,12 +40,19 @@ import {
 } from './index.ts';
 
 /** What of the minimiser is used; it has no types of its own. */
-type Minimise = (of: (x: number[]) => number, from: number[], how: object) => { readonly x: number[] };
+type Minimise = (
+  of: (x: number[]) => number,
+  from: number[],
+  how: object,
+) => { readonly x: number[] };
 const { nelderMead } = jest.requireActual<{ nelderMead: Minimise }>('fmin');
 
 const gannet = demo('gannet');
 const AT = '2026-03-02T09:00:00Z';
-const proved = (patch: Partial<Proving>, of: Plan = gannet): Plan => ({ ...of, proving: { ...NO_PROVING, ...patch } });
+const proved = (patch: Partial<Proving>, of: Plan = gannet): Plan => ({
+  ...of,
+  proving: { ...NO_PROVING, ...patch },
+});
 const hold = (patch: Partial<HoldTaken> = {}): HoldTaken => ({
   id: 'hold-1',
   at: AT,
@@ -78,10 +85,15 @@ describe('a hydraulic hold', () => {
     const bore = (master as { boreMm: number }).boreMm;
     const foot = gannet.sizing!.category === 'heavy' ? 700 : 500;
     // By hand: foot · ratio ÷ π/4·bore².
-    expect(holdMPa(view, 'circuit-1')).toBeCloseTo(Math.min(15, (foot * pedal.ratio) / ((Math.PI / 4) * bore ** 2)), 1);
+    expect(holdMPa(view, 'circuit-1')).toBeCloseTo(
+      Math.min(15, (foot * pedal.ratio) / ((Math.PI / 4) * bore ** 2)),
+      1,
+    );
     const rated = {
       ...gannet,
-      parts: gannet.parts.map((part) => (part.id === 'fl' ? { ...part, figures: { ratingMPa: 3 } } : part)),
+      parts: gannet.parts.map((part) =>
+        part.id === 'fl' ? { ...part, figures: { ratingMPa: 3 } } : part,
+      ),
     };
     expect(holdMPa(viewPlan(rated), 'circuit-1')).toBe(3);
   });
@@ -102,7 +114,11 @@ describe('what proofs rest on', () => {
         edit: 'changeLine',
         with: {
           id: 'line-f1',
-          patch: { cornersMm: gannet.lines[0]!.cornersMm.map((at, i) => (i ? at : ([at[0], at[1], at[2] + 12] as const))) },
+          patch: {
+            cornersMm: gannet.lines[0]!.cornersMm.map((at, i) =>
+              i ? at : ([at[0], at[1], at[2] + 12] as const),
+            ),
+          },
         },
       }),
       true,
@@ -137,14 +153,23 @@ describe('what proofs rest on', () => {
       edit: 'changeLine',
       with: {
         id: 'line-f1',
-        patch: { cornersMm: plan.lines[0]!.cornersMm.map((at, i) => (i ? at : ([at[0], at[1], at[2] + 12] as const))) },
+        patch: {
+          cornersMm: plan.lines[0]!.cornersMm.map((at, i) =>
+            i ? at : ([at[0], at[1], at[2] + 12] as const),
+          ),
+        },
       },
     });
     expect(state(bent).slice(0, 2)).toEqual(['void', 'done']);
-    expect(unproves(viewPlan(plan), viewPlan(bent))).toEqual([expect.stringMatching(/^Front.*held at/)]);
+    expect(unproves(viewPlan(plan), viewPlan(bent))).toEqual([
+      expect.stringMatching(/^Front.*held at/),
+    ]);
     expect(unproves(viewPlan(plan), viewPlan({ ...plan, name: 'Other' }))).toEqual([]);
     // Another fluid in the reservoir of the brakes undoes both; in the clutch's own it undoes neither.
-    const filled = (part: string): Plan => ({ ...plan, filling: { ...NO_FILLING, fluids: [freshFluid(part, 'dot-5.1')] } });
+    const filled = (part: string): Plan => ({
+      ...plan,
+      filling: { ...NO_FILLING, fluids: [freshFluid(part, 'dot-5.1')] },
+    });
     expect(state(filled('master')).slice(0, 2)).toEqual(['void', 'void']);
     expect(state(filled('clutch-master')).slice(0, 2)).toEqual(['done', 'done']);
   });
@@ -174,12 +199,20 @@ describe('rounds', () => {
     expect(new Set(looks.map(({ key }) => key)).size).toBe(looks.length);
     const told = (keys: readonly string[], good = true, from: Plan = gannet): Plan => ({
       ...from,
-      proving: keys.reduce((so, key) => withRound(so, { key, rests }, good, '', '2026-03-02'), provingOf(from)),
+      proving: keys.reduce(
+        (so, key) => withRound(so, { key, rests }, good, '', '2026-03-02'),
+        provingOf(from),
+      ),
     });
     const all = told(looks.map(({ key }) => key));
     expect(leak(all).state).toBe('done');
-    expect(leak(told(looks.slice(1).map(({ key }) => key))).note).toBe(`${looks.length - 1} of ${looks.length} are dry.`);
-    expect(leak(told([looks[3]!.key], false, all))).toMatchObject({ state: 'bad', note: looks[3]!.name });
+    expect(leak(told(looks.slice(1).map(({ key }) => key))).note).toBe(
+      `${looks.length - 1} of ${looks.length} are dry.`,
+    );
+    expect(leak(told([looks[3]!.key], false, all))).toMatchObject({
+      state: 'bad',
+      note: looks[3]!.name,
+    });
     // Told for a circuit that is otherwise since, they are void.
     expect(leak({ ...all, bleeding: { ...all.bleeding, fluidId: 'dot-5.1' } }).state).toBe('void');
     expect(withoutRound(all.proving!, 'leak:circuit-1').rounds).toEqual([]);
@@ -187,8 +220,12 @@ describe('rounds', () => {
   it('a booster asks for each circuit with the engine running too; hot comes after the first drive', () => {
     const booster = { gain: 4, vacuumKPa: 60, diaphragmMm2: 40_000 };
     const keys = (has: boolean): string[] =>
-      roundsOf(viewPlan({ ...gannet, sizing: { ...gannet.sizing!, booster: has ? booster : null } })).map(({ key }) => key);
-    expect(keys(true)).toEqual(expect.arrayContaining(['grips:circuit-1', 'running:circuit-1', 'hot:circuit-1']));
+      roundsOf(
+        viewPlan({ ...gannet, sizing: { ...gannet.sizing!, booster: has ? booster : null } }),
+      ).map(({ key }) => key);
+    expect(keys(true)).toEqual(
+      expect.arrayContaining(['grips:circuit-1', 'running:circuit-1', 'hot:circuit-1']),
+    );
     expect(keys(false)).not.toContain('running:circuit-1');
     expect(roundsOf(viewPlan(gannet)).find(({ key }) => key === 'hot:circuit-1')).toMatchObject({
       state: 'locked',
@@ -203,15 +240,25 @@ describe('rounds', () => {
   });
 });
 
-const withTorque = (end: Plan['lines'][number]['ends']['a']): Plan['lines'][number]['ends']['a'] => ({
+const withTorque = (
+  end: Plan['lines'][number]['ends']['a'],
+): Plan['lines'][number]['ends']['a'] => ({
   ...end,
   joint: { ...end.joint, torqueNm: 15, torqueSource: 'Sheet 4' },
 });
 
 describe('signing', () => {
-  const points = (plan: Plan, snags: Parameters<typeof openPoints>[1] = []): OpenPoint[] => openPoints(viewPlan(plan), snags);
+  const points = (plan: Plan, snags: Parameters<typeof openPoints>[1] = []): OpenPoint[] =>
+    openPoints(viewPlan(plan), snags);
   it('a stop snag, a missing hold and a joint that is not tight are never signed over', () => {
-    const snag = { key: 'k', rule: 'nut-trapped', level: 'stop', station: 'route', where: 'F3', text: 'No.' } as const;
+    const snag = {
+      key: 'k',
+      rule: 'nut-trapped',
+      level: 'stop',
+      station: 'route',
+      where: 'F3',
+      text: 'No.',
+    } as const;
     const open = points(gannet, [snag]);
     for (const key of ['snag:k', 'round:hold:circuit-1', 'joints'])
       expect(open.find((point) => point.key === key)).toMatchObject({ never: true });
@@ -227,7 +274,10 @@ describe('signing', () => {
     const dunlin = demo('dunlin');
     const sourced = {
       ...dunlin,
-      lines: dunlin.lines.map((line) => ({ ...line, ends: { a: withTorque(line.ends.a), b: withTorque(line.ends.b) } })),
+      lines: dunlin.lines.map((line) => ({
+        ...line,
+        ends: { a: withTorque(line.ends.a), b: withTorque(line.ends.b) },
+      })),
     };
     const built = told(sourced);
     const open = openPoints(viewPlan(built), inspect(built));
@@ -236,14 +286,27 @@ describe('signing', () => {
     // Without figures for its torques that is what stands in the way, and nothing else.
     const bare = told(dunlin);
     expect(openPoints(viewPlan(bare), inspect(bare)).map(({ key }) => key)).toEqual(['sources']);
-    expect(openPoints(viewPlan({ ...gannet, lines: [], hoses: [] }), []).map(({ key }) => key)).toContain('nothing');
-    const tied: OpenPoint = { key: 'held:1', text: 'A hose is held by something temporary.', station: 'fit', never: false };
+    expect(
+      openPoints(viewPlan({ ...gannet, lines: [], hoses: [] }), []).map(({ key }) => key),
+    ).toContain('nothing');
+    const tied: OpenPoint = {
+      key: 'held:1',
+      text: 'A hose is held by something temporary.',
+      station: 'fit',
+      never: false,
+    };
     expect(maySign('road', [tied], ['held:1']).may).toBe(false);
-    expect([maySign('move', [tied], []).may, maySign('move', [tied], ['held:1']).may]).toEqual([false, true]);
+    expect([maySign('move', [tied], []).may, maySign('move', [tied], ['held:1']).may]).toEqual([
+      false,
+      true,
+    ]);
     expect(
       points({
         ...gannet,
-        floor: { ...NO_FLOOR, temporary: [{ id: 't', what: 'Hose', by: 'zip-tie', since: '2026-03-02', closed: null }] },
+        floor: {
+          ...NO_FLOOR,
+          temporary: [{ id: 't', what: 'Hose', by: 'zip-tie', since: '2026-03-02', closed: null }],
+        },
       }).map(({ key }) => key),
     ).toContain('held:t');
   });
@@ -257,10 +320,14 @@ describe('signing', () => {
       exceptions: [],
     } as const;
     expect(signedNow(viewPlan(proved({ signed: [sign] })))!.stands).toBe(true);
-    expect(signedNow(viewPlan({ ...proved({ signed: [sign] }), bleeding: { ...gannet.bleeding, purge: 4 } }))!.stands).toBe(
-      false,
+    expect(
+      signedNow(
+        viewPlan({ ...proved({ signed: [sign] }), bleeding: { ...gannet.bleeding, purge: 4 } }),
+      )!.stands,
+    ).toBe(false);
+    expect(signedNow(viewPlan({ ...proved({ signed: [sign] }), name: 'Renamed' }))!.stands).toBe(
+      true,
     );
-    expect(signedNow(viewPlan({ ...proved({ signed: [sign] }), name: 'Renamed' }))!.stands).toBe(true);
     const plan = proved({ signed: [sign] });
     expect(readPlan(writePlan(plan)).proving).toEqual(plan.proving);
     expect(allRests(viewPlan(gannet))).toHaveLength(8);
@@ -276,12 +343,18 @@ describe('the fault finder', () => {
   });
   it('a pedal that sinks with a wet joint weeps; dry, it is the cup', () => {
     expect(findFault({ sinks: true, wet: true }).ranked[0]!.cause).toBe('weeping joint');
-    expect(findFault({ sinks: true, wet: false, pumps: false }).ranked[0]!.cause).toBe('cup in the master');
+    expect(findFault({ sinks: true, wet: false, pumps: false }).ranked[0]!.cause).toBe(
+      'cup in the master',
+    );
     expect(findFault({ sinks: true }).next!.symptom).toBe('wet');
   });
   it('common practice: a preloaded pushrod drags hot, a low pedal that pumps up with drums down is the drums', () => {
-    expect(findFault({ drags: true, dragsHot: true }).ranked[0]!.cause).toBe('shut compensating port');
-    expect(findFault({ pumps: true, freePlayMm: 40, drumsUp: false, airCostMm: 2 }).ranked[0]!.cause).toBe('drums not up');
+    expect(findFault({ drags: true, dragsHot: true }).ranked[0]!.cause).toBe(
+      'shut compensating port',
+    );
+    expect(
+      findFault({ pumps: true, freePlayMm: 40, drumsUp: false, airCostMm: 2 }).ranked[0]!.cause,
+    ).toBe('drums not up');
   });
   it('a reading that says what is sure already is not asked for', () => {
     const sure = findFault({
@@ -306,7 +379,9 @@ describe('the fault finder', () => {
     expect(report.cannotTellRight).toBeGreaterThan(0.7);
     // The true vehicle grows stiffer with pressure: not the straight flex of the judge.
     const v = trueVehicle(seeded(2), 'none');
-    expect(trueTravelMm(v, 2) - trueTravelMm(v, 1)).toBeGreaterThan(trueTravelMm(v, 7) - trueTravelMm(v, 6));
+    expect(trueTravelMm(v, 2) - trueTravelMm(v, 1)).toBeGreaterThan(
+      trueTravelMm(v, 7) - trueTravelMm(v, 6),
+    );
   });
 });
 
@@ -314,16 +389,28 @@ describe('the fit of a curve', () => {
   it('comes to what a general minimiser comes to (fmin, Nelder and Mead)', () => {
     const points = [0.05, 0.12, 0.3, 0.7, 1.5, 3, 5, 7].map((p, i) => ({
       pressureMPa: p,
-      travelMm: 11 + 2.4 * p + 40 * (1 - 0.101325 / (0.101325 + p)) + [0.2, -0.3, 0.1, 0.2, -0.1, 0.3, -0.2, 0.1][i]!,
+      travelMm:
+        11 +
+        2.4 * p +
+        40 * (1 - 0.101325 / (0.101325 + p)) +
+        [0.2, -0.3, 0.1, 0.2, -0.1, 0.3, -0.2, 0.1][i]!,
     }));
     const found = judgeCurve({ ratio: 6, boreMm: 22.22, sigmaMm: 0.3, points })!;
     const squares = ([t0, c, a]: number[]): number =>
       points.reduce(
-        (sum, { pressureMPa: p, travelMm }) => sum + (travelMm - t0! - c! * p - a! * (1 - 0.101325 / (0.101325 + p))) ** 2,
+        (sum, { pressureMPa: p, travelMm }) =>
+          sum + (travelMm - t0! - c! * p - a! * (1 - 0.101325 / (0.101325 + p))) ** 2,
         0,
       );
-    const { x } = nelderMead(squares, [10, 1, 30], { maxIterations: 20_000, minErrorDelta: 1e-14, minTolerance: 1e-12 });
-    expect([found.t0Mm, found.flexMmPerMPa]).toEqual([expect.closeTo(x[0]!, 3), expect.closeTo(x[1]!, 4)]);
+    const { x } = nelderMead(squares, [10, 1, 30], {
+      maxIterations: 20_000,
+      minErrorDelta: 1e-14,
+      minTolerance: 1e-12,
+    });
+    expect([found.t0Mm, found.flexMmPerMPa]).toEqual([
+      expect.closeTo(x[0]!, 3),
+      expect.closeTo(x[1]!, 4),
+    ]);
     expect(found.airMl).toBeCloseTo((x[2]! / 6) * ((Math.PI / 4) * 22.22 ** 2) * 1e-3, 4);
   });
 });
@@ -337,19 +424,28 @@ describe('two plans compared', () => {
       edit: 'changeLine',
       with: {
         id: 'line-f1',
-        patch: { cornersMm: was.lines[0]!.cornersMm.map((at, i) => (i ? at : ([at[0], at[1], at[2] + 40] as const))) },
+        patch: {
+          cornersMm: was.lines[0]!.cornersMm.map((at, i) =>
+            i ? at : ([at[0], at[1], at[2] + 40] as const),
+          ),
+        },
       },
     });
-    const words = comparePlans(viewPlan(was), viewPlan(bent)).map(({ station, where, text }) => `${station} ${where}: ${text}`);
+    const words = comparePlans(viewPlan(was), viewPlan(bent)).map(
+      ({ station, where, text }) => `${station} ${where}: ${text}`,
+    );
     expect(words).toEqual([
-      expect.stringMatching(/^route F1: 1 place of it moved; \d+ mm (longer|shorter); to be cut anew$/),
+      expect.stringMatching(
+        /^route F1: 1 place of it moved; \d+ mm (longer|shorter); to be cut anew$/,
+      ),
       expect.stringMatching(/^prove Front.*: void$/),
     ]);
     expect(comparePlans(viewPlan(was), viewPlan({ ...was, changedAt: AT }))).toEqual([]);
     expect(
-      comparePlans(viewPlan(gannet), viewPlan({ ...gannet, parts: gannet.parts.filter(({ id }) => id !== 'rear-tee') })).map(
-        ({ where }) => where,
-      ),
+      comparePlans(
+        viewPlan(gannet),
+        viewPlan({ ...gannet, parts: gannet.parts.filter(({ id }) => id !== 'rear-tee') }),
+      ).map(({ where }) => where),
     ).toContain('Rear tee');
   });
 });

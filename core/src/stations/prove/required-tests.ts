@@ -3,7 +3,14 @@ import type { Circuit, Plan } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { allRests, circuitRests } from './digests.ts';
 
-export const ROUND_GROUPS = ['Pressure held', 'Leaks', 'Grips and lets go', 'Pedal', 'On the vehicle', 'On the road'] as const;
+export const ROUND_GROUPS = [
+  'Pressure held',
+  'Leaks',
+  'Grips and lets go',
+  'Pedal',
+  'On the vehicle',
+  'On the road',
+] as const;
 export type RoundGroup = (typeof ROUND_GROUPS)[number];
 /** One thing that is looked at, held or felt: what it is, whatever was found. */
 export interface RoundAsked {
@@ -27,78 +34,310 @@ const CLUTCH_MPA = 3;
 /** Pressure that a circuit is held at: what the foot of the rule makes of it, and never over the lowest rating on it. */
 export function holdMPa(view: PlanView, circuitId: string): number {
   const circuit = view.plan.circuits.find(({ id }) => id === circuitId);
-  const ports = new Set(view.lines.filter(({ line }) => line.circuitId === circuitId).flatMap(({ line }) => [line.ends.a.portId, line.ends.b.portId]));
-  const ratings = view.plan.parts.filter((part) => part.ports.some(({ id }) => ports.has(id))).flatMap(({ figures }) => figures.ratingMPa ?? []);
+  const ports = new Set(
+    view.lines
+      .filter(({ line }) => line.circuitId === circuitId)
+      .flatMap(({ line }) => [line.ends.a.portId, line.ends.b.portId]),
+  );
+  const ratings = view.plan.parts
+    .filter((part) => part.ports.some(({ id }) => ports.has(id)))
+    .flatMap(({ figures }) => figures.ratingMPa ?? []);
   const { sizing, trailer } = view.plan;
   const area = (mm: number): number => (Math.PI / 4) * mm * mm;
   /** The foot of the rule, N: 500 of cars, 700 of heavier vehicles. Source: FMVSS 135 / UN R13-H, UN R13, from memory. */
   const footN = sizing?.category === 'heavy' ? 700 : 500;
-  const makes = circuit?.work === 'clutch' ? CLUTCH_MPA : trailer ? trailer.actuatorMPa : sizing ? (footN * sizing.pedal.ratio) / (sizing.master.kind === 'tandem' ? area(sizing.master.boreMm) : area(circuit?.axle === 'rear' ? sizing.master.rearBoreMm : sizing.master.frontBoreMm)) * (sizing.master.kind === 'twin' ? (circuit?.axle === 'rear' ? 1 - sizing.master.frontShare : sizing.master.frontShare) : 1) : 7;
+  const makes =
+    circuit?.work === 'clutch'
+      ? CLUTCH_MPA
+      : trailer
+        ? trailer.actuatorMPa
+        : sizing
+          ? ((footN * sizing.pedal.ratio) /
+              (sizing.master.kind === 'tandem'
+                ? area(sizing.master.boreMm)
+                : area(
+                    circuit?.axle === 'rear' ? sizing.master.rearBoreMm : sizing.master.frontBoreMm,
+                  ))) *
+            (sizing.master.kind === 'twin'
+              ? circuit?.axle === 'rear'
+                ? 1 - sizing.master.frontShare
+                : sizing.master.frontShare
+              : 1)
+          : 7;
   return Math.round(Math.min(makes, ...ratings) * 10) / 10;
-} // prettier-ignore
+}
 
 /** Every place of a circuit where fluid can come out: its joints, bleeders and plugs. */
-function leakPlaces({ id }: Circuit, { lines, ports, plan }: PlanView): { readonly id: string; readonly name: string }[] {
+function leakPlaces(
+  { id }: Circuit,
+  { lines, ports, plan }: PlanView,
+): { readonly id: string; readonly name: string }[] {
   const own = lines.filter(({ line }) => line.circuitId === id);
   const hoses = plan.hoses.filter((hose) => hose.circuitId === id);
-  const joints = [...own.flatMap((line) => ENDS.map((end) => lineJoint(line, end))), ...hoses.flatMap((hose) => ENDS.flatMap((end) => hoseJoint(hose, end, ports) ?? []))];
-  const parts = new Set([...own.map(({ line }) => line), ...hoses].flatMap(({ ends }) => [ends.a, ends.b]).flatMap(({ portId }) => ports.get(portId ?? '')?.part ?? []));
-  const screws = [...parts].flatMap((part) => part.ports.filter(({ role }) => role === 'bleeder' || role === 'spare').map((port) => ({ id: port.id, name: `${part.name}, ${port.name}` })));
-  return [...joints.map(({ id: of, end, name, at }) => ({ id: `${of}.${end}`, name: at ? `${name} at ${at.part.name}` : name })), ...screws];
-} // prettier-ignore
+  const joints = [
+    ...own.flatMap((line) => ENDS.map((end) => lineJoint(line, end))),
+    ...hoses.flatMap((hose) => ENDS.flatMap((end) => hoseJoint(hose, end, ports) ?? [])),
+  ];
+  const parts = new Set(
+    [...own.map(({ line }) => line), ...hoses]
+      .flatMap(({ ends }) => [ends.a, ends.b])
+      .flatMap(({ portId }) => ports.get(portId ?? '')?.part ?? []),
+  );
+  const screws = [...parts].flatMap((part) =>
+    part.ports
+      .filter(({ role }) => role === 'bleeder' || role === 'spare')
+      .map((port) => ({ id: port.id, name: `${part.name}, ${port.name}` })),
+  );
+  return [
+    ...joints.map(({ id: of, end, name, at }) => ({
+      id: `${of}.${end}`,
+      name: at ? `${name} at ${at.part.name}` : name,
+    })),
+    ...screws,
+  ];
+}
 
 /** All rounds of a plan in the order in which they are walked. Common practice; the makers' sheets and local rules come first. */
 export function roundsAsked(view: PlanView): RoundAsked[] {
   const { plan } = view;
   const whole = allRests(view);
-  const wet = plan.circuits.filter(({ id }) => view.lines.some(({ line }) => line.circuitId === id) || plan.hoses.some((hose) => hose.circuitId === id));
+  const wet = plan.circuits.filter(
+    ({ id }) =>
+      view.lines.some(({ line }) => line.circuitId === id) ||
+      plan.hoses.some((hose) => hose.circuitId === id),
+  );
   const brakes = wet.filter(({ work }) => work === 'brake');
   const holds = wet.map(({ id }) => `hold:${id}`);
-  const has = (kind: Plan['parts'][number]['kind']): boolean => plan.parts.some((part) => part.kind === kind);
+  const has = (kind: Plan['parts'][number]['kind']): boolean =>
+    plan.parts.some((part) => part.kind === kind);
   return [
     ...wet.map((circuit): RoundAsked => {
       const wantedMPa = holdMPa(view, circuit.id);
-      return { key: `hold:${circuit.id}`, group: 'Pressure held', name: `${circuit.name}: held at ${wantedMPa} MPa`, how: 'Gauge at a bleeder, the pedal pressed and held by a prop; five minutes, the temperature noted. A gauge behind a proportioning valve reads the valve: turn it back to master pressure first. Circuits are told apart by plugs; clamps on rubber alone, never on braid.', rests: circuitRests(circuit, view), hold: { circuitId: circuit.id, wantedMPa } };
+      return {
+        key: `hold:${circuit.id}`,
+        group: 'Pressure held',
+        name: `${circuit.name}: held at ${wantedMPa} MPa`,
+        how: 'Gauge at a bleeder, the pedal pressed and held by a prop; five minutes, the temperature noted. A gauge behind a proportioning valve reads the valve: turn it back to master pressure first. Circuits are told apart by plugs; clamps on rubber alone, never on braid.',
+        rests: circuitRests(circuit, view),
+        hold: { circuitId: circuit.id, wantedMPa },
+      };
     }),
-    ...(wet.length ? [{ key: 'overnight', group: 'Pressure held', name: 'Tied down overnight', how: 'Low pressure, pedal tied, wheels chocked, lamps disconnected, a label on the wheel. Good: as firm in the morning, and dry.', rests: whole, needs: holds } as RoundAsked] : []),
+    ...(wet.length
+      ? [
+          {
+            key: 'overnight',
+            group: 'Pressure held',
+            name: 'Tied down overnight',
+            how: 'Low pressure, pedal tied, wheels chocked, lamps disconnected, a label on the wheel. Good: as firm in the morning, and dry.',
+            rests: whole,
+            needs: holds,
+          } as RoundAsked,
+        ]
+      : []),
     ...wet.flatMap((circuit): RoundAsked[] => {
       const places = leakPlaces(circuit, view);
-      const looks = (round: string): RoundAsked['looks'] => places.map(({ id, name }) => ({ key: `${round}/${id}`, name }));
+      const looks = (round: string): RoundAsked['looks'] =>
+        places.map(({ id, name }) => ({ key: `${round}/${id}`, name }));
       const rests = circuitRests(circuit, view);
       return [
-        { key: `leak:${circuit.id}`, group: 'Leaks', name: `${circuit.name}: every joint dry under pressure`, how: 'The pedal held, a clean rag at each place. Good: dry. A switch counts with the part that it is screwed into.', rests, needs: [`hold:${circuit.id}`], looks: looks(`leak:${circuit.id}`) },
-        { key: `again:${circuit.id}`, group: 'Leaks', name: `${circuit.name}: dry again after hours`, how: 'The same places, hours later: a weep shows.', rests, needs: [`leak:${circuit.id}`], looks: looks(`again:${circuit.id}`) },
+        {
+          key: `leak:${circuit.id}`,
+          group: 'Leaks',
+          name: `${circuit.name}: every joint dry under pressure`,
+          how: 'The pedal held, a clean rag at each place. Good: dry. A switch counts with the part that it is screwed into.',
+          rests,
+          needs: [`hold:${circuit.id}`],
+          looks: looks(`leak:${circuit.id}`),
+        },
+        {
+          key: `again:${circuit.id}`,
+          group: 'Leaks',
+          name: `${circuit.name}: dry again after hours`,
+          how: 'The same places, hours later: a weep shows.',
+          rests,
+          needs: [`leak:${circuit.id}`],
+          looks: looks(`again:${circuit.id}`),
+        },
       ];
     }),
     ...brakes.flatMap((circuit): RoundAsked[] => {
       const rests = circuitRests(circuit, view);
-      const how = 'On stands: pedal down, nobody turns a wheel by hand; pedal up, each turns free at once. Each wheel by itself.';
+      const how =
+        'On stands: pedal down, nobody turns a wheel by hand; pedal up, each turns free at once. Each wheel by itself.';
       return [
-        { key: `grips:${circuit.id}`, group: 'Grips and lets go', name: `${circuit.name}: grips, and lets go at once`, how: `${plan.sizing?.booster ? 'Engine off. ' : ''}${how}`, rests, needs: [`leak:${circuit.id}`] },
-        ...(plan.sizing?.booster ? [{ key: `running:${circuit.id}`, group: 'Grips and lets go', name: `${circuit.name}: the same with the engine running`, how: `Engine running, in neutral, wheels clear. ${how}`, rests, needs: [`grips:${circuit.id}`] } as const] : []),
-        { key: `hot:${circuit.id}`, group: 'Grips and lets go', name: `${circuit.name}: the same hot, after the first drive`, how: `${how} One that drags now was free cold: its hose, its piston or the pushrod’s play.`, rests, needs: ['walking'] },
+        {
+          key: `grips:${circuit.id}`,
+          group: 'Grips and lets go',
+          name: `${circuit.name}: grips, and lets go at once`,
+          how: `${plan.sizing?.booster ? 'Engine off. ' : ''}${how}`,
+          rests,
+          needs: [`leak:${circuit.id}`],
+        },
+        ...(plan.sizing?.booster
+          ? [
+              {
+                key: `running:${circuit.id}`,
+                group: 'Grips and lets go',
+                name: `${circuit.name}: the same with the engine running`,
+                how: `Engine running, in neutral, wheels clear. ${how}`,
+                rests,
+                needs: [`grips:${circuit.id}`],
+              } as const,
+            ]
+          : []),
+        {
+          key: `hot:${circuit.id}`,
+          group: 'Grips and lets go',
+          name: `${circuit.name}: the same hot, after the first drive`,
+          how: `${how} One that drags now was free cold: its hose, its piston or the pushrod’s play.`,
+          rests,
+          needs: ['walking'],
+        },
       ];
     }),
-    ...(plan.sizing?.booster ? [{ key: 'booster', group: 'Grips and lets go', name: 'Engine off and running', how: 'Pumped hard engine off, then held while it starts: the pedal goes down a little. Grips and lets go with it as without.', rests: whole } as RoundAsked] : []),
-    ...(brakes.length && !plan.trailer ? [
-      { key: 'pedal-firm', group: 'Pedal', name: 'Pedal firm, does not sink', how: 'Held for a minute with the rule’s foot: it stays. Set the reading down below; a reference vehicle is measured, never remembered.', rests: whole } as RoundAsked,
-      { key: 'pushrod-cold', group: 'Pedal', name: 'Pushrod has its play, cold', how: 'Felt by hand at the pedal before it meets the piston.', rests: whole } as RoundAsked,
-      { key: 'pushrod-hot', group: 'Pedal', name: 'Pushrod has its play, hot', how: 'After the first drive, warm: the compensating port is open, the wheels turn free.', rests: whole, needs: ['walking'] } as RoundAsked,
-      { key: 'lamps', group: 'On the vehicle', name: 'Brake lights, at the switch and on the vehicle', how: 'A finger’s weight on the pedal lights them, off they go out; both ends of the wire.', rests: whole } as RoundAsked,
-      { key: 'no-power', group: 'On the vehicle', name: 'Works with no power at all', how: 'Battery off: the pedal still stops every wheel.', rests: whole } as RoundAsked,
-    ] : []),
-    ...(plan.hoses.length || plan.things.some(({ kind }) => kind === 'wheel') ? [{ key: 'lock-droop', group: 'On the vehicle', name: 'Lock to lock, full droop, full bump', how: 'Nothing touches, no hose pulls or twists; the wheel on and turned by hand.', rests: whole } as RoundAsked] : []),
-    ...(plan.parking ? [{ key: 'parking', group: 'On the vehicle', name: plan.sizing?.category === 'heavy' ? 'Parking brake holds on 18 %, both ways' : 'Parking brake holds on 20 %, both ways', how: 'Laden, five minutes, nose up and nose down, within the rule’s hand or foot; chocks ready.', rests: whole } as RoundAsked] : []),
-    ...(plan.clutch || wet.some(({ work }) => work === 'clutch') ? [{ key: 'clutch', group: 'On the vehicle', name: 'Clutch frees, in gear, the other foot off the brake', how: 'Wheels off the ground: in gear, pedal down, they can be turned; it bites well off the floor.', rests: whole } as RoundAsked] : []),
-    ...(plan.trailer ? [
-      { key: 'breakaway', group: 'On the vehicle', name: 'Breakaway applies and holds 15 minutes', how: 'Pin pulled, on chocks: no wheel can be turned. Its battery alone (49 CFR 393.43, from memory).', rests: whole } as RoundAsked,
-      { key: 'wires', group: 'On the vehicle', name: 'Wires of the actuator read as they should', how: 'The readings stand in Fit, under Wires.', rests: whole } as RoundAsked,
-    ] : []),
-    ...(has('dry-break') ? [{ key: 'dry-break', group: 'On the vehicle', name: 'Dry breaks tugged, flow seen', how: 'A hard tug does not part them; a stroke with the bleeder beyond them open gives fluid.', rests: whole } as RoundAsked] : []),
-    ...(brakes.length ? [
-      { key: 'static', group: 'On the road', name: 'Held still against the engine', how: 'In a clear place, belt on: held by the foot in gear, it does not creep.', rests: whole, needs: brakes.map(({ id }) => `grips:${id}`) } as RoundAsked,
-      { key: 'walking', group: 'On the road', name: 'Stops at walking pace', how: 'Closed ground, nobody before or behind: straight, no wheel drags.', rests: whole, needs: ['static'] } as RoundAsked,
-      { key: 'site', group: 'On the road', name: 'Stops on a closed dry site', how: 'Up from 30 km/h, pads bedded; the rear never locks first. The distances stand under Stops.', rests: whole, needs: ['walking'] } as RoundAsked,
-    ] : []),
+    ...(plan.sizing?.booster
+      ? [
+          {
+            key: 'booster',
+            group: 'Grips and lets go',
+            name: 'Engine off and running',
+            how: 'Pumped hard engine off, then held while it starts: the pedal goes down a little. Grips and lets go with it as without.',
+            rests: whole,
+          } as RoundAsked,
+        ]
+      : []),
+    ...(brakes.length && !plan.trailer
+      ? [
+          {
+            key: 'pedal-firm',
+            group: 'Pedal',
+            name: 'Pedal firm, does not sink',
+            how: 'Held for a minute with the rule’s foot: it stays. Set the reading down below; a reference vehicle is measured, never remembered.',
+            rests: whole,
+          } as RoundAsked,
+          {
+            key: 'pushrod-cold',
+            group: 'Pedal',
+            name: 'Pushrod has its play, cold',
+            how: 'Felt by hand at the pedal before it meets the piston.',
+            rests: whole,
+          } as RoundAsked,
+          {
+            key: 'pushrod-hot',
+            group: 'Pedal',
+            name: 'Pushrod has its play, hot',
+            how: 'After the first drive, warm: the compensating port is open, the wheels turn free.',
+            rests: whole,
+            needs: ['walking'],
+          } as RoundAsked,
+          {
+            key: 'lamps',
+            group: 'On the vehicle',
+            name: 'Brake lights, at the switch and on the vehicle',
+            how: 'A finger’s weight on the pedal lights them, off they go out; both ends of the wire.',
+            rests: whole,
+          } as RoundAsked,
+          {
+            key: 'no-power',
+            group: 'On the vehicle',
+            name: 'Works with no power at all',
+            how: 'Battery off: the pedal still stops every wheel.',
+            rests: whole,
+          } as RoundAsked,
+        ]
+      : []),
+    ...(plan.hoses.length || plan.things.some(({ kind }) => kind === 'wheel')
+      ? [
+          {
+            key: 'lock-droop',
+            group: 'On the vehicle',
+            name: 'Lock to lock, full droop, full bump',
+            how: 'Nothing touches, no hose pulls or twists; the wheel on and turned by hand.',
+            rests: whole,
+          } as RoundAsked,
+        ]
+      : []),
+    ...(plan.parking
+      ? [
+          {
+            key: 'parking',
+            group: 'On the vehicle',
+            name:
+              plan.sizing?.category === 'heavy'
+                ? 'Parking brake holds on 18 %, both ways'
+                : 'Parking brake holds on 20 %, both ways',
+            how: 'Laden, five minutes, nose up and nose down, within the rule’s hand or foot; chocks ready.',
+            rests: whole,
+          } as RoundAsked,
+        ]
+      : []),
+    ...(plan.clutch || wet.some(({ work }) => work === 'clutch')
+      ? [
+          {
+            key: 'clutch',
+            group: 'On the vehicle',
+            name: 'Clutch frees, in gear, the other foot off the brake',
+            how: 'Wheels off the ground: in gear, pedal down, they can be turned; it bites well off the floor.',
+            rests: whole,
+          } as RoundAsked,
+        ]
+      : []),
+    ...(plan.trailer
+      ? [
+          {
+            key: 'breakaway',
+            group: 'On the vehicle',
+            name: 'Breakaway applies and holds 15 minutes',
+            how: 'Pin pulled, on chocks: no wheel can be turned. Its battery alone (49 CFR 393.43, from memory).',
+            rests: whole,
+          } as RoundAsked,
+          {
+            key: 'wires',
+            group: 'On the vehicle',
+            name: 'Wires of the actuator read as they should',
+            how: 'The readings stand in Fit, under Wires.',
+            rests: whole,
+          } as RoundAsked,
+        ]
+      : []),
+    ...(has('dry-break')
+      ? [
+          {
+            key: 'dry-break',
+            group: 'On the vehicle',
+            name: 'Dry breaks tugged, flow seen',
+            how: 'A hard tug does not part them; a stroke with the bleeder beyond them open gives fluid.',
+            rests: whole,
+          } as RoundAsked,
+        ]
+      : []),
+    ...(brakes.length
+      ? [
+          {
+            key: 'static',
+            group: 'On the road',
+            name: 'Held still against the engine',
+            how: 'In a clear place, belt on: held by the foot in gear, it does not creep.',
+            rests: whole,
+            needs: brakes.map(({ id }) => `grips:${id}`),
+          } as RoundAsked,
+          {
+            key: 'walking',
+            group: 'On the road',
+            name: 'Stops at walking pace',
+            how: 'Closed ground, nobody before or behind: straight, no wheel drags.',
+            rests: whole,
+            needs: ['static'],
+          } as RoundAsked,
+          {
+            key: 'site',
+            group: 'On the road',
+            name: 'Stops on a closed dry site',
+            how: 'Up from 30 km/h, pads bedded; the rear never locks first. The distances stand under Stops.',
+            rests: whole,
+            needs: ['walking'],
+          } as RoundAsked,
+        ]
+      : []),
   ];
-} // prettier-ignore
+}

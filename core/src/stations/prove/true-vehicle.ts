@@ -36,13 +36,21 @@ export interface TrueVehicle {
   readonly boosterMPa: number;
 }
 /** A vehicle out of random numbers in [0, 1), with its fault. */
-export function trueVehicle(random: () => number, fault: TrueFault = TRUE_FAULTS[Math.floor(random() * TRUE_FAULTS.length)]!): TrueVehicle {
+export function trueVehicle(
+  random: () => number,
+  fault: TrueFault = TRUE_FAULTS[Math.floor(random() * TRUE_FAULTS.length)]!,
+): TrueVehicle {
   const between = (a: number, b: number): number => a + (b - a) * random();
   return {
     fault,
     ratio: between(4.5, 6.5),
     boreMm: [19.05, 20.64, 22.22, 23.81, 25.4][Math.floor(random() * 5)]!,
-    airMl: fault === 'air' ? between(1.5, 7) : fault === 'swapped feed' ? between(0.5, 2) : between(0, 0.15),
+    airMl:
+      fault === 'air'
+        ? between(1.5, 7)
+        : fault === 'swapped feed'
+          ? between(0.5, 2)
+          : between(0, 0.15),
     freePlayMm: between(4, 14) + (fault === 'sticking piston' ? between(0, 12) : 0),
     hoseMlPerMPa: fault === 'flexing hose' ? between(0.28, 0.5) : between(0.02, 0.07),
     padMl: between(0.25, 0.6),
@@ -54,7 +62,7 @@ export function trueVehicle(random: () => number, fault: TrueFault = TRUE_FAULTS
     leakMlPerS: fault === 'weeping joint' ? between(0.02, 0.1) : 0,
     boosterMPa: between(5, 9),
   };
-} // prettier-ignore
+}
 const ATMOSPHERE_MPA = 0.101325;
 /** Air squeezed fast is neither isothermal nor adiabatic. */
 const POLYTROPIC = 1.15;
@@ -63,37 +71,58 @@ const BEYOND = 0.35;
 
 /** Fluid that the true vehicle takes at a pressure, mL. */
 const takenMl = (v: TrueVehicle, p: number): number =>
-  v.airMl * (1 - (ATMOSPHERE_MPA / (ATMOSPHERE_MPA + p)) ** (1 / POLYTROPIC)) + v.hoseMlPerMPa * p * (1 + 0.02 * p) + v.padMl * (1 - Math.exp(-p / v.padMPa)) + v.rollbackMl * Math.tanh(p / 0.6); // prettier-ignore
+  v.airMl * (1 - (ATMOSPHERE_MPA / (ATMOSPHERE_MPA + p)) ** (1 / POLYTROPIC)) +
+  v.hoseMlPerMPa * p * (1 + 0.02 * p) +
+  v.padMl * (1 - Math.exp(-p / v.padMPa)) +
+  v.rollbackMl * Math.tanh(p / 0.6);
 /** Pedal travel at its pad for a pressure, mm. */
 export const trueTravelMm = (v: TrueVehicle, p: number): number =>
   v.freePlayMm + (takenMl(v, p) * 1000 * v.ratio) / ((Math.PI / 4) * v.boreMm ** 2);
 
 /** Readings as the instruments give them: rounded, jittered, a little behind on the way up. */
-export function readPedal(v: TrueVehicle, pressuresMPa: readonly number[], random: () => number): PedalPoint[] {
+export function readPedal(
+  v: TrueVehicle,
+  pressuresMPa: readonly number[],
+  random: () => number,
+): PedalPoint[] {
   const jitter = normal(random);
   /** Past what the booster helps to, the foot adds little. */
-  const reached = (p: number): number => (p <= v.boosterMPa ? p : v.boosterMPa + BEYOND * (p - v.boosterMPa));
+  const reached = (p: number): number =>
+    p <= v.boosterMPa ? p : v.boosterMPa + BEYOND * (p - v.boosterMPa);
   return pressuresMPa.map(reached).map((p) => ({
-    pressureMPa: Math.max(0, Math.round((p * (1 - v.hysteresis * random())) / v.gaugeStepMPa) * v.gaugeStepMPa),
+    pressureMPa: Math.max(
+      0,
+      Math.round((p * (1 - v.hysteresis * random())) / v.gaugeStepMPa) * v.gaugeStepMPa,
+    ),
     travelMm: Math.round((trueTravelMm(v, p) + v.jitterMm * jitter()) * 10) / 10,
   }));
-} // prettier-ignore
+}
 /** What somebody would see of it; each look is wrong now and then. */
 export function seen(v: TrueVehicle, points: readonly PedalPoint[], random: () => number): Known {
   const look = (is: boolean, slip = 0.04): boolean => (random() < slip ? !is : is);
   const fit = judgeCurve({ ratio: v.ratio, boreMm: v.boreMm, sigmaMm: 0.3, points });
   const mlPerMm = ((Math.PI / 4) * v.boreMm ** 2) / v.ratio / 1000;
   return {
-    ...(fit ? { airCostMm: (Math.max(0, fit.airMl) / mlPerMm) * (1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + 7)), flexCostMm: 7 * Math.max(0, fit.flexMmPerMPa), freePlayMm: Math.max(0, fit.t0Mm) } : {}),
+    ...(fit
+      ? {
+          airCostMm:
+            (Math.max(0, fit.airMl) / mlPerMm) * (1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + 7)),
+          flexCostMm: 7 * Math.max(0, fit.flexMmPerMPa),
+          freePlayMm: Math.max(0, fit.t0Mm),
+        }
+      : {}),
     pumps: look(v.airMl > 1 || (v.fault === 'sticking piston' && random() < 0.5)),
     sinks: look(v.leakMlPerS > 0 || (v.fault === 'swapped feed' && random() < 0.4)),
     wet: look(v.leakMlPerS > 0),
-    drags: look(v.fault === 'sticking piston' || (v.fault === 'shut compensating port' && random() < 0.7)),
+    drags: look(
+      v.fault === 'sticking piston' || (v.fault === 'shut compensating port' && random() < 0.7),
+    ),
     dragsHot: look(v.fault === 'shut compensating port'),
     fountain: look(v.fault === 'swapped feed'),
-    pressureRatio: v.fault === 'wrong bore' ? (random() < 0.5 ? 0.72 : 1.35) : 1 + 0.08 * (random() - 0.5),
+    pressureRatio:
+      v.fault === 'wrong bore' ? (random() < 0.5 ? 0.72 : 1.35) : 1 + 0.08 * (random() - 0.5),
   };
-} // prettier-ignore
+}
 
 export interface Report {
   readonly vehicles: number;
@@ -125,8 +154,17 @@ export function reportOn(vehicles: number, random: () => number): Report {
     if (v.fault === 'none') continue;
     faulty++;
     const known = seen(v, points, random);
-    const blind = fit?.verdict === 'cannot-tell' ? { ...known, airCostMm: undefined, flexCostMm: undefined, freePlayMm: undefined } : known;
+    const blind =
+      fit?.verdict === 'cannot-tell'
+        ? { ...known, airCostMm: undefined, flexCostMm: undefined, freePlayMm: undefined }
+        : known;
     if (findFault(blind as Known).ranked[0]!.cause === (v.fault as Cause)) first++;
   }
-  return { vehicles, airRmsMl: Math.sqrt(squares / Math.max(1, fitted)), firstRight: first / Math.max(1, faulty), cannotTell: cannot / vehicles, cannotTellRight: cannot ? rightly / cannot : 1 };
-} // prettier-ignore
+  return {
+    vehicles,
+    airRmsMl: Math.sqrt(squares / Math.max(1, fitted)),
+    firstRight: first / Math.max(1, faulty),
+    cannotTell: cannot / vehicles,
+    cannotTellRight: cannot ? rightly / cannot : 1,
+  };
+}

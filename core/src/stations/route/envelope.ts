@@ -1,5 +1,11 @@
 import { derive } from '../../lib/derive/index.ts';
-import { boxOf, joinBoxes, type Obstacle, type Solid, type Thing } from '../../shape/obstacles/index.ts';
+import {
+  boxOf,
+  joinBoxes,
+  type Obstacle,
+  type Solid,
+  type Thing,
+} from '../../shape/obstacles/index.ts';
 import { newThing } from '../../shape/obstacles/fresh.ts';
 import type { HoseState, HoseView } from './hose-view.ts';
 
@@ -16,10 +22,21 @@ export const envelopeOfHose = derive(
 /** All that a hose is in, over some of its states. */
 export function volumeOf({ hose, stock }: HoseView, states: readonly HoseState[]): Obstacle | null {
   const solids = states.flatMap(({ shape }) =>
-    (shape?.pointsMm ?? []).slice(1).map((to, i): Solid => ({ kind: 'rod', from: shape!.pointsMm[i]!, to, radiusMm: stock.odMm / 2 })),
+    (shape?.pointsMm ?? [])
+      .slice(1)
+      .map((to, i): Solid => ({
+        kind: 'rod',
+        from: shape!.pointsMm[i]!,
+        to,
+        radiusMm: stock.odMm / 2,
+      })),
   );
   if (!solids.length) return null;
   const boxes = solids.map(boxOf);
-  const thing: Thing = { ...newThing(hose.id, `hose ${hose.name}`, 'zone'), nature: 'moving', keepMm: KEEP_MM };
+  const thing: Thing = {
+    ...newThing(hose.id, `hose ${hose.name}`, 'zone'),
+    nature: 'moving',
+    keepMm: KEEP_MM,
+  };
   return { thing, solids, boxes, growMm: 0, mesh: null, box: joinBoxes(boxes) };
-} // prettier-ignore
+}

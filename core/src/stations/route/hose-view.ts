@@ -9,14 +9,39 @@ import {
   type Thing,
 } from '../../shape/obstacles/index.ts';
 import {
-  judge, mover, partOf, posesOf, worstOf, type Clamp, type HoseVerdict, type Motion, type NamedPose, type Pose, type Settled, type Shape,
-} from '../../shape/rod/index.ts'; // prettier-ignore
+  judge,
+  mover,
+  partOf,
+  posesOf,
+  worstOf,
+  type Clamp,
+  type HoseVerdict,
+  type Motion,
+  type NamedPose,
+  type Pose,
+  type Settled,
+  type Shape,
+} from '../../shape/rod/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 import { freeMm, type Hose, type HoseEnd, type Plan, type PortView } from '../../plan/index.ts';
-import { hoseById, hoseFittingById, TWIST_BY_BEND, type HoseFitting, type HoseStock } from '../../trade/stock/index.ts';
+import {
+  hoseById,
+  hoseFittingById,
+  TWIST_BY_BEND,
+  type HoseFitting,
+  type HoseStock,
+} from '../../trade/stock/index.ts';
 import { neighbour } from './neighbour.ts';
 import { twistThrough } from './twist.ts';
-import { addScaled, radians, rotate, scale, squareTo, unit, type Vec3 } from '../../lib/vec/index.ts';
+import {
+  addScaled,
+  radians,
+  rotate,
+  scale,
+  squareTo,
+  unit,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 
 /** How near to a thing is still worth saying, mm. */
 const SHOWN_MM = 60;
@@ -82,7 +107,9 @@ function seatOf(end: Hung, portAt?: Vec3, portWay?: Vec3): EndPlace {
 /** End B's clamp in a pose of its travel; null where its arm cannot go that far. */
 export function clampAt(motion: Motion, { clamp }: EndPlace, pose: Pose): Clamp | null {
   const moved = mover(motion, pose);
-  return moved && { pointMm: moved.place(clamp.pointMm), direction: moved.direction(clamp.direction) };
+  return (
+    moved && { pointMm: moved.place(clamp.pointMm), direction: moved.direction(clamp.direction) }
+  );
 }
 
 /** A thing as it stands while a hose's end is in a pose. */
@@ -105,27 +132,38 @@ const posed = derive(
   // Floating of a caliper moves nothing but the caliper.
   (obstacles: readonly Obstacle[], { heave, lock, roll }: Pose) => [obstacles, heave, lock, roll],
   (obstacles, heave, lock, roll): Around => {
-    const standing = obstacles.map(({ thing }) => obstacleOf(posedThing(thing, { heave, lock, roll, float: 0 })));
+    const standing = obstacles.map(({ thing }) =>
+      obstacleOf(posedThing(thing, { heave, lock, roll, float: 0 })),
+    );
     const isHot = ({ thing }: Obstacle): boolean => thing.nature === 'hot';
     return { hot: standing.filter(isHot), cold: standing.filter((one) => !isHot(one)) };
   },
   MOST_POSES,
 );
 /** Things as they stand in one of the named poses, ready to be measured to: made once for all hoses and lengths. */
-const thingsAt = (things: readonly Thing[], pose: Pose): Around => posed(obstaclesOf({ things }), pose);
+const thingsAt = (things: readonly Thing[], pose: Pose): Around =>
+  posed(obstaclesOf({ things }), pose);
 
 /** What a hose comes nearest to, against what is wanted there; what its ends stand on spared near them. */
 function nearest(obstacles: readonly Obstacle[], shape: Shape, odMm: number): HoseNear | null {
   let best: HoseNear | null = null;
   for (const obstacle of obstacles) {
     const { thing } = obstacle;
-    const gap = clearanceTo(obstacle, shape.pointsMm, odMm, keptFrom(thing) + SHOWN_MM, SPARED_MM, shape.lengthMm - SPARED_MM);
+    const gap = clearanceTo(
+      obstacle,
+      shape.pointsMm,
+      odMm,
+      keptFrom(thing) + SHOWN_MM,
+      SPARED_MM,
+      shape.lengthMm - SPARED_MM,
+    );
     if (!gap) continue;
     const wantedMm = thing.holds ? 0 : keptFrom(thing);
-    if (!best || gap.distanceMm - wantedMm < best.distanceMm - best.wantedMm) best = { thing, distanceMm: gap.distanceMm, wantedMm };
+    if (!best || gap.distanceMm - wantedMm < best.distanceMm - best.wantedMm)
+      best = { thing, distanceMm: gap.distanceMm, wantedMm };
   }
   return best;
-} // prettier-ignore
+}
 
 /**
  * A hose of a free length through its travel: found all round at ride, then from state to state, each
@@ -133,16 +171,44 @@ function nearest(obstacles: readonly Obstacle[], shape: Shape, odMm: number): Ho
  * early after a state that is `enough`. `things` null: nothing is measured to. Throws InputError where
  * a shape does not come to rest or the arm does not reach.
  */
-export function sweep(motion: Motion, a: Clamp, b: EndPlace, lengthMm: number, stock: HoseStock, things: readonly Thing[] | null, enough: (state: HoseState) => boolean = () => false): HoseState[] {
+export function sweep(
+  motion: Motion,
+  a: Clamp,
+  b: EndPlace,
+  lengthMm: number,
+  stock: HoseStock,
+  things: readonly Thing[] | null,
+  enough: (state: HoseState) => boolean = () => false,
+): HoseState[] {
   const states: HoseState[] = [];
   for (const named of posesOf(motion)) {
     const moved = mover(motion, named.pose);
-    if (!moved) throw new InputError('motion', `The arm is too short for ${named.name}: check travel and the line it swings about.`);
-    const clampB = { pointMm: moved.place(b.clamp.pointMm), direction: moved.direction(b.clamp.direction) };
-    const { verdict, chordMm, shape, rods } = judge(lengthMm, a, clampB, stock.minRadiusMm, neighbour(states, named.pose)?.rods, named.name, true);
+    if (!moved)
+      throw new InputError(
+        'motion',
+        `The arm is too short for ${named.name}: check travel and the line it swings about.`,
+      );
+    const clampB = {
+      pointMm: moved.place(b.clamp.pointMm),
+      direction: moved.direction(b.clamp.direction),
+    };
+    const { verdict, chordMm, shape, rods } = judge(
+      lengthMm,
+      a,
+      clampB,
+      stock.minRadiusMm,
+      neighbour(states, named.pose)?.rods,
+      named.name,
+      true,
+    );
     const beside = shape && things && thingsAt(things, named.pose);
     states.push({
-      ...named, verdict, chordMm, shape, rods, clampB,
+      ...named,
+      verdict,
+      chordMm,
+      shape,
+      rods,
+      clampB,
       minRadiusMm: shape?.minRadiusMm ?? null,
       slackMm: lengthMm - chordMm,
       near: beside && nearest(beside.cold, shape, stock.odMm),
@@ -151,7 +217,7 @@ export function sweep(motion: Motion, a: Clamp, b: EndPlace, lengthMm: number, s
     if (enough(states.at(-1)!)) break;
   }
   return states;
-} // prettier-ignore
+}
 
 /** What a hose does through its travel: its names, its fixing and its age do not matter. */
 type Travelled = Omit<HoseView, 'hose'>;
@@ -162,7 +228,12 @@ type Hung = Pick<HoseEnd, (typeof HANG)[number]>;
 const SHARED = 8;
 const travelled = derive(
   'hose through its travel',
-  ({ ends, motion, orderMm, stockId }: Hose, obstacles: readonly Obstacle[], a?: PortView, b?: PortView) => [
+  (
+    { ends, motion, orderMm, stockId }: Hose,
+    obstacles: readonly Obstacle[],
+    a?: PortView,
+    b?: PortView,
+  ) => [
     motion,
     orderMm,
     stockId,
@@ -175,12 +246,16 @@ const travelled = derive(
     ...HANG.map((key) => ends.b[key]),
   ],
   (motion, orderMm, stockId, obstacles, aAt, aWay, bAt, bWay, ...hung) => {
-    const end = (from: number): Hung => Object.fromEntries(HANG.map((key, i) => [key, hung[from + i]])) as unknown as Hung;
+    const end = (from: number): Hung =>
+      Object.fromEntries(HANG.map((key, i) => [key, hung[from + i]])) as unknown as Hung;
     const ends = { a: end(0), b: end(HANG.length) };
     return build(
       (obstacles as readonly Obstacle[]).map(({ thing }) => thing),
       { ends, motion: motion as Motion, orderMm: orderMm as number, stockId: stockId as string },
-      { a: seatOf(ends.a, aAt as Vec3, aWay as Vec3), b: seatOf(ends.b, bAt as Vec3, bWay as Vec3) },
+      {
+        a: seatOf(ends.a, aAt as Vec3, aWay as Vec3),
+        b: seatOf(ends.b, bAt as Vec3, bWay as Vec3),
+      },
     );
   },
   SHARED,
@@ -191,23 +266,54 @@ const viewed = derive(
   (hose: Hose, view: Travelled) => [hose, view],
   (hose, view): HoseView => ({ hose, ...view }),
 );
-export const hoseView = (plan: Pick<Plan, 'things'>, hose: Hose, ports: ReadonlyMap<string, PortView>): HoseView =>
-  viewed(hose, travelled(hose, obstaclesOf(plan), ports.get(hose.ends.a.portId ?? ''), ports.get(hose.ends.b.portId ?? '')));
+export const hoseView = (
+  plan: Pick<Plan, 'things'>,
+  hose: Hose,
+  ports: ReadonlyMap<string, PortView>,
+): HoseView =>
+  viewed(
+    hose,
+    travelled(
+      hose,
+      obstaclesOf(plan),
+      ports.get(hose.ends.a.portId ?? ''),
+      ports.get(hose.ends.b.portId ?? ''),
+    ),
+  );
 
 function build(
   things: readonly Thing[],
-  hose: Pick<Hose, 'motion' | 'orderMm' | 'stockId'> & { readonly ends: { readonly a: Hung; readonly b: Hung } },
+  hose: Pick<Hose, 'motion' | 'orderMm' | 'stockId'> & {
+    readonly ends: { readonly a: Hung; readonly b: Hung };
+  },
   ends: Travelled['ends'],
 ): Travelled {
   const stock = hoseById(hose.stockId)!;
-  const fittings = { a: hoseFittingById(hose.ends.a.fittingId)!, b: hoseFittingById(hose.ends.b.fittingId)! };
+  const fittings = {
+    a: hoseFittingById(hose.ends.a.fittingId)!,
+    b: hoseFittingById(hose.ends.b.fittingId)!,
+  };
   const free = freeMm(hose);
   const base = { stock, fittings, ends, freeMm: free };
-  const without = (fault: string): Travelled => ({ ...base, states: [], worst: null, twistDeg: [], fault });
-  if (free <= 0) return without(`Its two fittings alone are longer than the ${hose.orderMm} mm ordered.`);
+  const without = (fault: string): Travelled => ({
+    ...base,
+    states: [],
+    worst: null,
+    twistDeg: [],
+    fault,
+  });
+  if (free <= 0)
+    return without(`Its two fittings alone are longer than the ${hose.orderMm} mm ordered.`);
   try {
     const states = sweep(hose.motion, ends.a.clamp, ends.b, free, stock, things);
-    const twistDeg = twistThrough(hose.motion, ends.a, ends.b, free, TWIST_BY_BEND[stock.kind], states);
+    const twistDeg = twistThrough(
+      hose.motion,
+      ends.a,
+      ends.b,
+      free,
+      TWIST_BY_BEND[stock.kind],
+      states,
+    );
     return { ...base, states, worst: worstOf(states), twistDeg, fault: null };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;

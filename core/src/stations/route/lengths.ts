@@ -27,7 +27,8 @@ export interface Lengths {
 export type Progress = (share: number) => void;
 
 /** A hose that comes nearer to something than it may, in this state. */
-export const rubs = ({ near }: Pick<HoseState, 'near'>): boolean => near !== null && near.distanceMm < near.wantedMm;
+export const rubs = ({ near }: Pick<HoseState, 'near'>): boolean =>
+  near !== null && near.distanceMm < near.wantedMm;
 
 const bad = (state: HoseState): boolean => state.verdict !== 'ok' || rubs(state);
 
@@ -39,7 +40,8 @@ export function atLength(
 ): LengthVerdict {
   const freeMm = orderMm - fittingMm(fittings.a) - fittingMm(fittings.b);
   try {
-    const states = freeMm > 0 ? sweep(hose.motion, ends.a.clamp, ends.b, freeMm, stock, things, bad) : [];
+    const states =
+      freeMm > 0 ? sweep(hose.motion, ends.a.clamp, ends.b, freeMm, stock, things, bad) : [];
     const verdict = worstOf(states)?.verdict ?? 'out-of-reach';
     const touching = states.some(rubs);
     return { orderMm, verdict, rubs: touching, ok: verdict === 'ok' && !touching };
@@ -53,11 +55,18 @@ export function atLength(
 /** The least ordered length that could reach in every state, on a whole step. */
 function firstOf({ states, fittings }: HoseView): number {
   const chord = Math.max(0, ...states.map((state) => state.chordMm));
-  return Math.ceil((TAUT * chord + fittingMm(fittings.a) + fittingMm(fittings.b)) / ORDER_STEP_MM) * ORDER_STEP_MM;
+  return (
+    Math.ceil((TAUT * chord + fittingMm(fittings.a) + fittingMm(fittings.b)) / ORDER_STEP_MM) *
+    ORDER_STEP_MM
+  );
 }
 
 /** Every length that is sold, from the least that reaches upwards: which serve in every state and touch nothing. */
-export function lengthsOf(view: HoseView, things: readonly Thing[], progress: Progress = () => undefined): Lengths {
+export function lengthsOf(
+  view: HoseView,
+  things: readonly Thing[],
+  progress: Progress = () => undefined,
+): Lengths {
   if (!view.states.length) return { shortestMm: null, longestMm: null, tried: [] };
   const first = firstOf(view);
   const tried: LengthVerdict[] = [];
@@ -92,7 +101,11 @@ export interface EqualLength {
   readonly against: string | null;
 }
 /** The shortest ordered length that serves several hoses alike, so that one spare will do. */
-export function equalLength(views: readonly HoseView[], things: readonly Thing[], progress: Progress = () => undefined): EqualLength {
+export function equalLength(
+  views: readonly HoseView[],
+  things: readonly Thing[],
+  progress: Progress = () => undefined,
+): EqualLength {
   const first = Math.max(...views.map(firstOf));
   const blamed = new Map<HoseView, number>();
   // Whatever spoke against the last length is asked first.
@@ -108,4 +121,4 @@ export function equalLength(views: readonly HoseView[], things: readonly Thing[]
   }
   const worst = [...blamed].sort((a, b) => b[1] - a[1])[0];
   return { orderMm: null, against: worst?.[0].hose.name ?? null };
-} // prettier-ignore
+}

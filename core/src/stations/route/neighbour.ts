@@ -7,5 +7,12 @@ const apart = (one: Pose, other: Pose): number =>
   Math.abs(one.float - other.float);
 
 /** The one before a pose in the order of `posesOf` that is at rest: its nearest neighbour toward ride. */
-export const neighbour = <T extends { readonly pose: Pose; readonly rods: readonly Settled[] }>(before: readonly T[], pose: Pose): T | undefined =>
-  before.reduce<T | undefined>((best, one) => (one.rods.length && (!best || apart(one.pose, pose) < apart(best.pose, pose)) ? one : best), undefined); // prettier-ignore
+export const neighbour = <T extends { readonly pose: Pose; readonly rods: readonly Settled[] }>(
+  before: readonly T[],
+  pose: Pose,
+): T | undefined =>
+  before.reduce<T | undefined>(
+    (best, one) =>
+      one.rods.length && (!best || apart(one.pose, pose) < apart(best.pose, pose)) ? one : best,
+    undefined,
+  );

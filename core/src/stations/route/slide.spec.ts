@@ -5,14 +5,28 @@ import { readPlan } from '../../plan/index.ts';
 import { distance, type Vec3 } from '../../lib/vec/index.ts';
 import { slideAlong, slideTo } from './index.ts';
 
-const { things } = readPlan(readFileSync(join(__dirname, '../../../../demo/gannet.firmline.json'), 'utf8'));
+const { things } = readPlan(
+  readFileSync(join(__dirname, '../../../../demo/gannet.firmline.json'), 'utf8'),
+);
 const bar = (pathMm: Vec3[]): Thing =>
   ({
     ...things.find((thing) => thing.shape.kind === 'bar' && thing.holds)!,
-    shape: { kind: 'bar', section: 'box', pathMm, widthMm: 60, heightMm: 80, wallMm: 4, opens: 'left' },
+    shape: {
+      kind: 'bar',
+      section: 'box',
+      pathMm,
+      widthMm: 60,
+      heightMm: 80,
+      wallMm: 4,
+      opens: 'left',
+    },
   }) as Thing;
 /** Straight aft for a metre, then up at 45°. */
-const CRANKED = bar([[0, 0, 400], [1000, 0, 400], [1500, 0, 900]]); // prettier-ignore
+const CRANKED = bar([
+  [0, 0, 400],
+  [1000, 0, 400],
+  [1500, 0, 900],
+]);
 
 describe('a bracket slid along the rail beside it', () => {
   test('keeps its distance from the rail on a straight, and follows its crank', () => {
@@ -31,11 +45,19 @@ describe('a bracket slid along the rail beside it', () => {
     expect(slideTo([CRANKED], from, [500, -400, 420])).toBe(0);
     const by = slideTo([CRANKED], from, [1260, 60, 660]);
     const to = slideAlong([CRANKED], from, by);
-    for (const more of [-5, 5]) expect(distance(slideAlong([CRANKED], [0, 0, 400], 500 + by + more), [1260, 0, 660])).toBeGreaterThanOrEqual(distance(slideAlong([CRANKED], [0, 0, 400], 500 + by), [1260, 0, 660]) - 1e-9);
+    for (const more of [-5, 5])
+      expect(
+        distance(slideAlong([CRANKED], [0, 0, 400], 500 + by + more), [1260, 0, 660]),
+      ).toBeGreaterThanOrEqual(
+        distance(slideAlong([CRANKED], [0, 0, 400], 500 + by), [1260, 0, 660]) - 1e-9,
+      );
     expect(to[1]).toBe(60);
-  }); // prettier-ignore
+  });
   test('the nearest of several is the one; with none beside it, it goes along the vehicle', () => {
-    const across = bar([[480, 200, 420], [480, 900, 420]]); // prettier-ignore
+    const across = bar([
+      [480, 200, 420],
+      [480, 900, 420],
+    ]);
     expect(slideAlong([CRANKED, across], [500, 190, 420], 100)[1]).toBeCloseTo(290, 9);
     expect(slideAlong([across], [3000, 60, 420], -150)).toEqual([2850, 60, 420]);
     expect(slideTo([], [0, 0, 0], [63, 500, 0])).toBe(65);

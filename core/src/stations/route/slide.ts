@@ -23,7 +23,14 @@ export function slideAlong(things: readonly Thing[], fromMm: Vec3, byMm: number)
   return add(fromMm, sub(pointAt(path, from + byMm).at, pointAt(path, from).at));
 }
 /** By how much it is slid to come as near as it can to a place, in steps of `stepMm`. */
-export function slideTo(things: readonly Thing[], fromMm: Vec3, towardMm: Vec3, stepMm = 5): number {
+export function slideTo(
+  things: readonly Thing[],
+  fromMm: Vec3,
+  towardMm: Vec3,
+  stepMm = 5,
+): number {
   const path = pathBeside(things, fromMm);
-  return Math.round((nearestTo(path, towardMm).runMm - nearestTo(path, fromMm).runMm) / stepMm) * stepMm;
+  return (
+    Math.round((nearestTo(path, towardMm).runMm - nearestTo(path, fromMm).runMm) / stepMm) * stepMm
+  );
 }

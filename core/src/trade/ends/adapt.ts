@@ -1,5 +1,11 @@
 import FlatQueue from 'flatqueue';
-import { ADAPTERS, type Adapter, type FemaleHalf, type Half, type MaleHalf } from '../stock/index.ts';
+import {
+  ADAPTERS,
+  type Adapter,
+  type FemaleHalf,
+  type Half,
+  type MaleHalf,
+} from '../stock/index.ts';
 import { mate, threadOf } from '../threads/index.ts';
 import { AdapterGraph, CHAINS, facesOf, JOINT, type Edge } from './adapter-graph.ts';
 
@@ -73,7 +79,8 @@ function chainOf(from: Half, to: Half, way: Way): Chain {
   }
   joins.push(...twice(joinOf(half, to)!, facesOf(half, to)));
   const costMinor = parts.reduce((sum, part) => sum + part.costMinor, 0);
-  const banjo = joins.length > parts.length + 1 ? ' A banjo counts twice: it seals on both its washers.' : '';
+  const banjo =
+    joins.length > parts.length + 1 ? ' A banjo counts twice: it seals on both its washers.' : '';
   const why = parts.length
     ? [
         `${parts.length === 1 ? 'One part' : `${parts.length} parts`}, ${joins.length} sealing faces.${banjo}`,
@@ -84,7 +91,8 @@ function chainOf(from: Half, to: Half, way: Way): Chain {
 }
 
 /** The words for a half: `3/8-24 UNF, bubble`. */
-const halfWords = (half: Half): string => `${half.gender} ${half.thread}, ${half.gender === 'male' ? half.end : half.seat}`;
+const halfWords = (half: Half): string =>
+  `${half.gender} ${half.thread}, ${half.gender === 'male' ? half.end : half.seat}`;
 
 /**
  * The shortest chains of adapters between two ports over a catalogue: fewest sealing faces first,
@@ -93,14 +101,19 @@ const halfWords = (half: Half): string => `${half.gender} ${half.thread}, ${half
  * form that does not exist. One pass back from the far port tells what every half still has to go, and
  * ways are then followed best first by what they weigh in all, so that hardly one is followed in vain.
  */
-export function adapt({ from, to, maxJoints = DEFAULT_MOST }: AdaptInput, graph: AdapterGraph = STOCK): Adapted {
+export function adapt(
+  { from, to, maxJoints = DEFAULT_MOST }: AdaptInput,
+  graph: AdapterGraph = STOCK,
+): Adapted {
   threadOf(from, 'from');
   threadOf(to, 'to');
   const start = graph.nodeOf(from);
   // Whatever its price, a chain of one joint more weighs more.
   const asked = (maxJoints + 1) * JOINT;
   const leads = graph.from(start).length > 0 || graph.lastFaces(start, to) > 0;
-  const { weights, most } = leads ? graph.weightsTo(to, start, asked) : { weights: [], most: asked };
+  const { weights, most } = leads
+    ? graph.weightsTo(to, start, asked)
+    : { weights: [], most: asked };
   const ways = new FlatQueue<Way>();
   const toGo = weights[start] ?? Infinity;
   if (toGo < most) ways.push({ node: start, weight: 0, before: null, edge: null }, toGo);
@@ -121,7 +134,8 @@ export function adapt({ from, to, maxJoints = DEFAULT_MOST }: AdaptInput, graph:
     passed.set(way.node, count + 1);
     const last = graph.lastFaces(way.node, to);
     // Node -1 stands for the far port reached.
-    if (last) ways.push({ node: -1, weight: 0, before: way, edge: null }, way.weight + last * JOINT);
+    if (last)
+      ways.push({ node: -1, weight: 0, before: way, edge: null }, way.weight + last * JOINT);
     for (const { edge, whole } of bestOf(graph.from(way.node), way.weight, weights, most))
       ways.push({ node: edge.to, weight: way.weight + edge.weight, before: way, edge }, whole);
   }

@@ -5,10 +5,13 @@ import { sealsTogether } from '../threads/index.ts';
 /** Ways that are kept to choose from. */
 export const CHAINS = 3;
 
-export const halfKey = (half: Half): string => `${half.gender}|${half.thread}|${half.gender === 'male' ? half.end : half.seat}`;
+export const halfKey = (half: Half): string =>
+  `${half.gender}|${half.thread}|${half.gender === 'male' ? half.end : half.seat}`;
 /** A female in place of a male and the reverse do not meet; of the others most differ in form, which is asked first. */
 export const seals = (a: Half, b: Half): boolean =>
-  a.gender === 'male' ? b.gender === 'female' && sealsTogether(a, b) : b.gender === 'male' && sealsTogether(b, a);
+  a.gender === 'male'
+    ? b.gender === 'female' && sealsTogether(a, b)
+    : b.gender === 'male' && sealsTogether(b, a);
 /** Sealing faces of a join: a banjo has one on each side of its eye. */
 const isBanjo = (half: Half): boolean => half.gender === 'male' && half.end === 'banjo';
 export const facesOf = (a: Half, b: Half): number => (isBanjo(a) || isBanjo(b) ? 2 : 1);
@@ -34,7 +37,12 @@ export class AdapterGraph {
   private readonly nodes = new Map<string, number>();
   private readonly halves: Half[] = [];
   /** Each part by its two ways through, grouped by the node it is entered at. */
-  private readonly entries: { readonly part: Adapter; readonly near: Half; readonly onward: Half; readonly to: number }[][] = [];
+  private readonly entries: {
+    readonly part: Adapter;
+    readonly near: Half;
+    readonly onward: Half;
+    readonly to: number;
+  }[][] = [];
   private readonly out: Edge[][] = [];
   /** For each node those that seal on it, out of so many halves. */
   private readonly sealing: { readonly of: number; readonly nodes: readonly number[] }[] = [];
@@ -77,7 +85,9 @@ export class AdapterGraph {
         byTarget.set(to, edges);
       }
     }
-    const found = [...byTarget.values()].flatMap((edges) => edges.sort((a, b) => a.weight - b.weight).slice(0, CHAINS));
+    const found = [...byTarget.values()].flatMap((edges) =>
+      edges.sort((a, b) => a.weight - b.weight).slice(0, CHAINS),
+    );
     this.out[node] = found;
     return found;
   }
@@ -86,7 +96,11 @@ export class AdapterGraph {
    * Least weight from the nodes to a half, its last joint included, for all that lie within one joint of
    * the start's own and under `most`; Infinity for the others. Also the limit that this comes to.
    */
-  weightsTo(goal: Half, start: number, most: number): { readonly weights: Float64Array; readonly most: number } {
+  weightsTo(
+    goal: Half,
+    start: number,
+    most: number,
+  ): { readonly weights: Float64Array; readonly most: number } {
     const into = this.edgesInto();
     let limit = most;
     const weights = new Float64Array(this.halves.length).fill(Infinity);

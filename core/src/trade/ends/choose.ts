@@ -1,11 +1,20 @@
-import { NUTS, nutFitsTube, type Adapter, type FlareForm, type Half, type TubeNut } from '../stock/index.ts';
+import {
+  NUTS,
+  nutFitsTube,
+  type Adapter,
+  type FlareForm,
+  type Half,
+  type TubeNut,
+} from '../stock/index.ts';
 import { mate, type Mate } from '../threads/index.ts';
 import type { AdapterGraph } from './adapter-graph.ts';
 import { adapt, joinOf, STOCK, type Chain, type Join } from './adapt.ts';
 
 /** The half that a flared tube with this nut is: a sleeve nut over a 37° flare is the female one. */
 export const halfOfNut = ({ thread, flare }: Pick<TubeNut, 'thread' | 'flare'>): Half =>
-  flare === 'cone-37' ? { gender: 'female', thread, seat: 'flare-37' } : { gender: 'male', thread, end: flare };
+  flare === 'cone-37'
+    ? { gender: 'female', thread, seat: 'flare-37' }
+    : { gender: 'male', thread, end: flare };
 
 export interface EndChoice {
   readonly flare: FlareForm;
@@ -27,14 +36,19 @@ export function endFor(port: Half, tubeOdMm: number, graph: AdapterGraph = STOCK
   return nuts
     .flatMap((nut): EndChoice[] => {
       const direct = sealsOn(port, nut);
-      const chain = adapt({ from: port, to: halfOfNut(nut), maxJoints: direct ? 1 : 4 }, graph).chains[0];
+      const chain = adapt({ from: port, to: halfOfNut(nut), maxJoints: direct ? 1 : 4 }, graph)
+        .chains[0];
       return chain ? [{ flare: nut.flare, nutId: nut.id, chain }] : [];
     })
     .sort((a, b) => a.chain.joints - b.chain.joints || a.chain.costMinor - b.chain.costMinor);
 }
 
 /** The halves met in order from a port over its adapters to a line's end; each pair is one joint. */
-export function jointsOf(port: Half, adapters: readonly Adapter[], end: Half): { readonly near: Half; readonly far: Half }[] {
+export function jointsOf(
+  port: Half,
+  adapters: readonly Adapter[],
+  end: Half,
+): { readonly near: Half; readonly far: Half }[] {
   const joints: { near: Half; far: Half }[] = [];
   let near = port;
   for (const { halves } of adapters) {

@@ -15,7 +15,9 @@ export function consumablesOf({ join }: Joint, eyes = 1): Consumable[] {
   if (end === 'banjo') return [{ what: `Sealing washer, ${bore} bore`, count: eyes + 1 }];
   if (end === 'flat') return [{ what: `Crush washer, ${bore} bore`, count: 1 }];
   if (end === 'o-ring-boss') return [{ what: `O-ring for ${thread}`, count: 1 }];
-  return isTaper(threadByName(thread)!) ? [{ what: 'Thread sealant for brake fluid', count: 1 }] : [];
+  return isTaper(threadByName(thread)!)
+    ? [{ what: 'Thread sealant for brake fluid', count: 1 }]
+    : [];
 }
 
 /** How it is tightened where no sheet gives a figure. Common practice; the maker's sheet comes first. */
@@ -44,19 +46,48 @@ type Range = readonly [leastNm: number, mostNm: number];
 /** By the thread's diameter: under 9, under 11, under 13.5 mm, and above. Common practice. */
 const LIKELY_NM: Record<'nut' | 'washer' | 'cone' | 'other', readonly Range[]> = {
   // Tube nuts over a flare.
-  nut: [[6, 15], [11, 22], [14, 32], [20, 60]],
+  nut: [
+    [6, 15],
+    [11, 22],
+    [14, 32],
+    [20, 60],
+  ],
   // Banjo bolts and crush washers: aluminium bolts take half of what steel ones do.
-  washer: [[6, 20], [12, 40], [15, 50], [20, 90]],
-  cone: [[5, 12], [8, 18], [11, 27], [18, 70]],
-  other: [[6, 20], [10, 30], [12, 45], [18, 90]],
-}; // prettier-ignore
+  washer: [
+    [6, 20],
+    [12, 40],
+    [15, 50],
+    [20, 90],
+  ],
+  cone: [
+    [5, 12],
+    [8, 18],
+    [11, 27],
+    [18, 70],
+  ],
+  other: [
+    [6, 20],
+    [10, 30],
+    [12, 45],
+    [18, 90],
+  ],
+};
 
 /** Torques that a joint mostly takes, N·m, by its kind and its thread. Outside it a figure is questioned, not refused. */
-export function likelyTorqueNm({ join }: Joint): { readonly least: number; readonly most: number } | null {
+export function likelyTorqueNm({
+  join,
+}: Joint): { readonly least: number; readonly most: number } | null {
   if (!join) return null;
   const { thread, end } = join.male;
   const { dMm } = threadByName(thread)!;
-  const kind = end === 'double-flare-45' || end === 'bubble' ? 'nut' : end === 'banjo' || end === 'flat' ? 'washer' : end === 'cone-37' || end === 'cone-45' ? 'cone' : 'other'; // prettier-ignore
+  const kind =
+    end === 'double-flare-45' || end === 'bubble'
+      ? 'nut'
+      : end === 'banjo' || end === 'flat'
+        ? 'washer'
+        : end === 'cone-37' || end === 'cone-45'
+          ? 'cone'
+          : 'other';
   const [least, most] = LIKELY_NM[kind][dMm < 9 ? 0 : dMm < 11 ? 1 : dMm < 13.5 ? 2 : 3]!;
   return { least, most };
 }

@@ -1,4 +1,12 @@
-import { comesAs, END_FORMS, SEAT_FORMS, THREADS, threadTakes, type FemaleHalf, type MaleHalf } from '../stock/index.ts';
+import {
+  comesAs,
+  END_FORMS,
+  SEAT_FORMS,
+  THREADS,
+  threadTakes,
+  type FemaleHalf,
+  type MaleHalf,
+} from '../stock/index.ts';
 import { mate } from '../threads/index.ts';
 import { touch } from './index.ts';
 
@@ -11,15 +19,22 @@ const females: FemaleHalf[] = THREADS.filter((t) => comesAs(t, 'female')).flatMa
 
 describe('the section and the verdict', () => {
   /** Two ways to one answer: `mate` by names and basic sizes, `touch` by angles, diameters and tolerances. */
-  test.each(males.map((male) => [`${male.thread} ${male.end}`, male] as const))('%s on every female half', (_, male) => {
-    const wrong = females.filter(
-      (female) => (mate({ male, female }).verdict === 'seals') !== (touch(male, female).contact?.seals ?? false),
-    );
-    expect(wrong).toEqual([]);
-  });
+  test.each(males.map((male) => [`${male.thread} ${male.end}`, male] as const))(
+    '%s on every female half',
+    (_, male) => {
+      const wrong = females.filter(
+        (female) =>
+          (mate({ male, female }).verdict === 'seals') !==
+          (touch(male, female).contact?.seals ?? false),
+      );
+      expect(wrong).toEqual([]);
+    },
+  );
   test('there is something to compare: thousands of pairs, of which few seal', () => {
     expect(males.length * females.length).toBeGreaterThan(10_000);
-    const sealing = males.flatMap((male) => females.filter((female) => touch(male, female).contact?.seals));
+    const sealing = males.flatMap((male) =>
+      females.filter((female) => touch(male, female).contact?.seals),
+    );
     expect(sealing.length).toBeGreaterThan(150);
   });
 });

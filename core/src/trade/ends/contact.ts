@@ -1,4 +1,10 @@
-import { isTaper, threadByName, type FemaleHalf, type MaleHalf, type Thread } from '../stock/index.ts';
+import {
+  isTaper,
+  threadByName,
+  type FemaleHalf,
+  type MaleHalf,
+  type Thread,
+} from '../stock/index.ts';
 import { basicOf, fit, overBasicMm, TAPER, taperReach } from '../threads/index.ts';
 import { surfaceOf, type Surface } from './surface.ts';
 
@@ -56,7 +62,8 @@ function inThread(male: Thread, female: Thread): Pick<Touch, 'contact' | 'tipMm'
   const tipDiameter = basicOf(male).pitchDiameterMm - m.beforeMm * growM;
   const mouth = basicOf(female).pitchDiameterMm + overBasicMm(female);
   /** Gap between flanks at a depth, the tip standing at `tip`. */
-  const gap = (x: number, tip: number): number => mouth - x * growF - (tipDiameter + (tip - x) * growM);
+  const gap = (x: number, tip: number): number =>
+    mouth - x * growF - (tipDiameter + (tip - x) * growM);
   const least = (tip: number): number => Math.min(gap(0, tip), gap(tip, tip));
   if (least(lengthMm) > 0) return { contact: null, tipMm: lengthMm };
   let [low, high] = [0, lengthMm];
@@ -69,9 +76,19 @@ function inThread(male: Thread, female: Thread): Pick<Touch, 'contact' | 'tipMm'
   const whole = isTaper(male) ? tipMm : Math.max(0, tipMm - CHAMFER_TURNS * male.pitchMm);
   const open = growM - growF; // d(gap)/dx
   const band = Math.abs(open) < 1e-12 ? whole : Math.min(whole, CRUSH_MM / Math.abs(open));
-  const [fromMm, toMm] = open > 0 ? [0, band] : open < 0 ? [tipMm - band, Math.min(tipMm, whole)] : [0, whole];
+  const [fromMm, toMm] =
+    open > 0 ? [0, band] : open < 0 ? [tipMm - band, Math.min(tipMm, whole)] : [0, whole];
   const widthMm = Math.max(0, toMm - fromMm);
-  return { contact: { zone: 'thread', fromMm, toMm, widthMm, seals: widthMm >= LEAST_WIDTH_MM && !isLoose(female) }, tipMm };
+  return {
+    contact: {
+      zone: 'thread',
+      fromMm,
+      toMm,
+      widthMm,
+      seals: widthMm >= LEAST_WIDTH_MM && !isLoose(female),
+    },
+    tipMm,
+  };
 }
 
 /**

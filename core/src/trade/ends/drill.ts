@@ -31,22 +31,28 @@ const VERNIER_MM = 0.02;
 
 /** What a look into each seat shows. Common practice. */
 const SHOWS: Record<SeatForm, string> = {
-  'inverted-flare-45': 'the bottom rises to a cone, so the flare that comes on it is hollow: a 45° double flare',
+  'inverted-flare-45':
+    'the bottom rises to a cone, so the flare that comes on it is hollow: a 45° double flare',
   bubble: 'the bottom dips like a shallow dish, so the flare that comes in is round: a bubble',
   'flare-45': 'a hollow cone stands at 45° to the axis: it takes a 45° nose',
   'flare-37': 'a steep hollow cone stands at 37° to the axis: it takes a 37° nose',
-  'banjo-face': 'the bore goes straight through and the face is spot-faced flat: a washer seals on it',
+  'banjo-face':
+    'the bore goes straight through and the face is spot-faced flat: a washer seals on it',
   'o-ring-boss': 'a short steep chamfer at the mouth makes room for a ring',
   'npt-taper': 'the thread grows toward the mouth, and its flanks stand at 60°: NPT',
   'bspt-taper': 'a pipe thread of 55° flanks: an R taper wedges in it',
 };
 
-const pick = <T>(list: readonly T[], random: () => number): T => list[Math.floor(random() * list.length)]!;
+const pick = <T>(list: readonly T[], random: () => number): T =>
+  list[Math.floor(random() * list.length)]!;
 /** `count` of a list with `sure` among them, in an order that gives nothing away. */
 function options<T>(sure: T, close: readonly T[], rest: readonly T[], random: () => number): T[] {
   const chosen = new Set([sure, ...close].slice(0, OPTIONS));
   while (chosen.size < OPTIONS && chosen.size < rest.length) chosen.add(pick(rest, random));
-  return [...chosen].map((item) => ({ item, key: random() })).sort((a, b) => a.key - b.key).map(({ item }) => item); // prettier-ignore
+  return [...chosen]
+    .map((item) => ({ item, key: random() }))
+    .sort((a, b) => a.key - b.key)
+    .map(({ item }) => item);
 }
 
 /**
@@ -68,7 +74,12 @@ export function drillQuestion(random: () => number): DrillQuestion {
       port: { thread: thread.name, seat },
       diameterMm: Math.round(diameterMm * 100) / 100,
       pitchMm: Math.round(pitchMm * 100) / 100,
-      threads: options(thread.name, alikesOf(thread, 'female'), females.map((t) => t.name), random), // prettier-ignore
+      threads: options(
+        thread.name,
+        alikesOf(thread, 'female'),
+        females.map((t) => t.name),
+        random,
+      ),
       seats: options(seat, [], SEAT_FORMS, random),
     };
   }

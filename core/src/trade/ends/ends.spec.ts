@@ -33,25 +33,42 @@ import {
 } from './index.ts';
 
 const HALVES: Half[] = THREADS.flatMap((t): Half[] => [
-  ...END_FORMS.filter((end) => comesAs(t, 'male') && threadTakes(t, end)).map((end): Half => ({ gender: 'male', thread: t.name, end })),
-  ...SEAT_FORMS.filter((seat) => comesAs(t, 'female') && threadTakes(t, seat)).map((seat): Half => ({ gender: 'female', thread: t.name, seat })),
-]); // prettier-ignore
+  ...END_FORMS.filter((end) => comesAs(t, 'male') && threadTakes(t, end)).map((end): Half => ({
+    gender: 'male',
+    thread: t.name,
+    end,
+  })),
+  ...SEAT_FORMS.filter((seat) => comesAs(t, 'female') && threadTakes(t, seat)).map(
+    (seat): Half => ({ gender: 'female', thread: t.name, seat }),
+  ),
+]);
 /** Whether two halves seal, and with how many faces; kept, since the plain search asks again and again. */
 const asked = new Map<string, number | null>();
 function faces(a: Half, b: Half): number | null {
   const key = `${halfKey(a)}/${halfKey(b)}`;
   const [m, f] = a.gender === 'male' ? [a, b] : [b, a];
   if (m.gender !== 'male' || f.gender !== 'female') return null;
-  if (!asked.has(key)) asked.set(key, mate({ male: m, female: f }).verdict === 'seals' ? (m.end === 'banjo' ? 2 : 1) : null);
+  if (!asked.has(key))
+    asked.set(
+      key,
+      mate({ male: m, female: f }).verdict === 'seals' ? (m.end === 'banjo' ? 2 : 1) : null,
+    );
   return asked.get(key)!;
 }
 /** Ports that something in the catalogue seals on. */
 const any = fc.constantFrom(
-  ...HALVES.filter((half) => ADAPTERS.some((part) => part.halves.some((other) => faces(half, other) !== null))),
+  ...HALVES.filter((half) =>
+    ADAPTERS.some((part) => part.halves.some((other) => faces(half, other) !== null)),
+  ),
 );
 
 /** Fewest sealing faces by plain breadth-first search over pairs of parts: slow, and nothing of the search under test. */
-function fewestJoints(from: Half, to: Half, parts: readonly Adapter[], most: number): number | null {
+function fewestJoints(
+  from: Half,
+  to: Half,
+  parts: readonly Adapter[],
+  most: number,
+): number | null {
   const best = new Map<string, number>([[halfKey(from), 0]]);
   let edge: Half[] = [from];
   let found: number | null = null;
@@ -60,12 +77,21 @@ function fewestJoints(from: Half, to: Half, parts: readonly Adapter[], most: num
     for (const half of edge) {
       const so = best.get(halfKey(half))!;
       const last = faces(half, to);
-      if (last !== null && so + last <= most && (found === null || so + last < found)) found = so + last;
+      if (last !== null && so + last <= most && (found === null || so + last < found))
+        found = so + last;
       for (const { halves } of parts) {
         if (halves.length !== 2) continue;
-        for (const [near, onward] of [[halves[0]!, halves[1]!], [halves[1]!, halves[0]!]] as const) {
+        for (const [near, onward] of [
+          [halves[0]!, halves[1]!],
+          [halves[1]!, halves[0]!],
+        ] as const) {
           const face = faces(half, near);
-          if (face === null || so + face >= most || so + face >= (best.get(halfKey(onward)) ?? Infinity)) continue;
+          if (
+            face === null ||
+            so + face >= most ||
+            so + face >= (best.get(halfKey(onward)) ?? Infinity)
+          )
+            continue;
           best.set(halfKey(onward), so + face);
           next.push(onward);
         }
@@ -74,7 +100,7 @@ function fewestJoints(from: Half, to: Half, parts: readonly Adapter[], most: num
     edge = next;
   }
   return found;
-} // prettier-ignore
+}
 
 describe('the catalogue', () => {
   test('120 parts or more, each half of a thread that comes so, ids apart', () => {
@@ -82,7 +108,8 @@ describe('the catalogue', () => {
     expect(new Set(ADAPTERS.map((part) => part.id)).size).toBe(ADAPTERS.length);
     const known = new Set(HALVES.map(halfKey));
     for (const part of ADAPTERS)
-      for (const half of part.halves) expect([part.id, known.has(halfKey(half))]).toEqual([part.id, true]);
+      for (const half of part.halves)
+        expect([part.id, known.has(halfKey(half))]).toEqual([part.id, true]);
   });
 });
 
@@ -97,10 +124,14 @@ describe('chains of adapters', () => {
           for (const join of chain.joins) expect(mate(join).verdict).toBe('seals');
           expect(chain.joints).toBe(chain.joins.length);
           expect(chain.joints).toBeLessThanOrEqual(maxJoints);
-          expect(chain.costMinor).toBe(chain.parts.reduce((sum, id) => sum + adapterById(id)!.costMinor, 0));
+          expect(chain.costMinor).toBe(
+            chain.parts.reduce((sum, id) => sum + adapterById(id)!.costMinor, 0),
+          );
         }
         expect(chains[0]?.joints ?? null).toBe(fewestJoints(from, to, ADAPTERS, maxJoints));
-        expect([...chains].sort((a, b) => a.joints - b.joints || a.costMinor - b.costMinor)).toEqual(chains);
+        expect(
+          [...chains].sort((a, b) => a.joints - b.joints || a.costMinor - b.costMinor),
+        ).toEqual(chains);
         found += chains.length;
       }),
       { numRuns: 150 },
@@ -112,9 +143,16 @@ describe('chains of adapters', () => {
   test('known answers', () => {
     const npt: Half = { gender: 'female', thread: '1/8-27 NPT', seat: 'npt-taper' };
     const swivel: Half = { gender: 'female', thread: '3/8-24 UNF', seat: 'flare-37' };
-    expect(adapt({ from: npt, to: swivel }).chains[0]).toMatchObject({ parts: ['npt-to-37:1/8:-3'], joints: 2 });
+    expect(adapt({ from: npt, to: swivel }).chains[0]).toMatchObject({
+      parts: ['npt-to-37:1/8:-3'],
+      joints: 2,
+    });
     const cone: Half = { gender: 'male', thread: '3/8-24 UNF', end: 'cone-37' };
-    expect(adapt({ from: cone, to: swivel }).chains[0]).toMatchObject({ parts: [], joints: 1, costMinor: 0 });
+    expect(adapt({ from: cone, to: swivel }).chains[0]).toMatchObject({
+      parts: [],
+      joints: 1,
+      costMinor: 0,
+    });
     const faced: Half = { gender: 'female', thread: '7/16-24 UNS', seat: 'banjo-face' };
     const viaBanjo = adapt({ from: faced, to: swivel }).chains[0]!;
     expect(viaBanjo).toMatchObject({ parts: ['banjo-to-37:7/16-24 UNS:-3'], joints: 3 });
@@ -126,9 +164,24 @@ describe('chains of adapters', () => {
     const from: Half = { gender: 'female', thread: 'M14x1', seat: 'banjo-face' };
     const to: Half = { gender: 'female', thread: '3/8-24 UNF', seat: 'flare-37' };
     expect(adapt({ from, to }).chains).toEqual([]);
-    const own: Adapter = { id: 'own', name: 'Turned from bar', family: 'own', material: 'steel', costMinor: 0, halves: [{ gender: 'male', thread: 'M14x1', end: 'flat' }, { gender: 'male', thread: '3/8-24 UNF', end: 'cone-37' }] }; // prettier-ignore
-    expect(adapt({ from, to }, new AdapterGraph([...ADAPTERS, own])).chains[0]!.parts).toEqual(['own']);
-    expect(adapt({ from, to }, new AdapterGraph(ADAPTERS.filter((part) => part.halves.length === 1))).chains).toEqual([]);
+    const own: Adapter = {
+      id: 'own',
+      name: 'Turned from bar',
+      family: 'own',
+      material: 'steel',
+      costMinor: 0,
+      halves: [
+        { gender: 'male', thread: 'M14x1', end: 'flat' },
+        { gender: 'male', thread: '3/8-24 UNF', end: 'cone-37' },
+      ],
+    };
+    expect(adapt({ from, to }, new AdapterGraph([...ADAPTERS, own])).chains[0]!.parts).toEqual([
+      'own',
+    ]);
+    expect(
+      adapt({ from, to }, new AdapterGraph(ADAPTERS.filter((part) => part.halves.length === 1)))
+        .chains,
+    ).toEqual([]);
   });
 
   test('every tube of the stock finds its way into the common ports', () => {
@@ -142,7 +195,11 @@ describe('chains of adapters', () => {
       for (const port of ports) {
         const [best] = endFor(port, odMm);
         const adapters = best!.chain.parts.map((id) => adapterById(id)!);
-        const joints = jointsOf(port, adapters, halfOfNut({ thread: nutById(best!.nutId)!.thread, flare: best!.flare }));
+        const joints = jointsOf(
+          port,
+          adapters,
+          halfOfNut({ thread: nutById(best!.nutId)!.thread, flare: best!.flare }),
+        );
         expect(joints).toHaveLength(adapters.length + 1);
       }
   });
@@ -157,7 +214,9 @@ describe('which seat is it', () => {
     [{ bottom: 'dips', coneDeg: 37 }, 'flare-37'],
     [{ taper: false, nut: 'threaded-to-end', bottom: 'rises' }, 'inverted-flare-45'],
   ])('%o', (answers, seat) =>
-    expect(seatFrom({ ...none, ...answers, taper: answers.taper ?? false }).candidates[0]!.seat).toBe(seat),
+    expect(
+      seatFrom({ ...none, ...answers, taper: answers.taper ?? false }).candidates[0]!.seat,
+    ).toBe(seat),
   );
   test('a thread that grows leaves the pipe ports and asks for the flank', () => {
     const found = seatFrom({ ...none, taper: true });
@@ -166,7 +225,9 @@ describe('which seat is it', () => {
   });
   test('nothing looked at: the first question; answers that fight: no seat', () => {
     expect(seatFrom(none).next).toMatch(/does it grow/);
-    expect(seatFrom({ bottom: 'rises', nut: 'shoulder', coneDeg: 12, taper: false }).candidates).toEqual([]);
+    expect(
+      seatFrom({ bottom: 'rises', nut: 'shoulder', coneDeg: 12, taper: false }).candidates,
+    ).toEqual([]);
   });
 });
 
@@ -185,23 +246,30 @@ describe('order of fitting and the section', () => {
 
   test('every section is drawn from finite figures, outlines off the axis, and says how short of home it stays', () => {
     const seats = HALVES.filter((half) => half.gender === 'female' && half.thread === 'M10x1');
-    const males = HALVES.filter((half) => half.gender === 'male').filter((_, i) => i % cases(4, 1) === 0);
-    for (const male of males) for (const female of seats) {
-      if (male.gender !== 'male' || female.gender !== 'female') continue;
-      const drawn = section(male, female);
-      for (const { outline } of [...drawn.male, ...drawn.female]) for (const [x, r] of outline) {
-        expect(Number.isFinite(x) && Number.isFinite(r)).toBe(true);
-        expect(r).toBeGreaterThan(0);
+    const males = HALVES.filter((half) => half.gender === 'male').filter(
+      (_, i) => i % cases(4, 1) === 0,
+    );
+    for (const male of males)
+      for (const female of seats) {
+        if (male.gender !== 'male' || female.gender !== 'female') continue;
+        const drawn = section(male, female);
+        for (const { outline } of [...drawn.male, ...drawn.female])
+          for (const [x, r] of outline) {
+            expect(Number.isFinite(x) && Number.isFinite(r)).toBe(true);
+            expect(r).toBeGreaterThan(0);
+          }
+        const verdict = mate({ male, female }).verdict;
+        if (verdict === 'seals') expect(drawn.shortMm).toBe(0);
+        expect(drawn.contactLine === null).toBe(drawn.touch.contact === null);
       }
-      const verdict = mate({ male, female }).verdict;
-      if (verdict === 'seals') expect(drawn.shortMm).toBe(0);
-      expect(drawn.contactLine === null).toBe(drawn.touch.contact === null);
-    }
-  }); // prettier-ignore
+  });
 
   // 3/8-24 in M10x1 binds after 5.08 turns of 1.058 mm: 5.4 mm of the way.
   test('a nut that binds stays short of its seat', () => {
-    const drawn = section({ thread: '3/8-24 UNF', end: 'double-flare-45' }, { thread: 'M10x1', seat: 'bubble' });
+    const drawn = section(
+      { thread: '3/8-24 UNF', end: 'double-flare-45' },
+      { thread: 'M10x1', seat: 'bubble' },
+    );
     expect(drawn.shortMm).toBeCloseTo(0.9 * 9.525 - 5.076 * 1.05833, 2);
   });
 });
@@ -215,7 +283,11 @@ describe('the drill', () => {
       expect(question.threads).toHaveLength(4);
       expect(question.threads).toContain(question.port.thread);
       expect(question.seats).toContain(question.port.seat);
-      const found = identify({ gender: 'female', diameterMm: question.diameterMm, pitchMm: question.pitchMm });
+      const found = identify({
+        gender: 'female',
+        diameterMm: question.diameterMm,
+        pitchMm: question.pitchMm,
+      });
       expect(found.candidates[0]!.thread).toBe(question.port.thread);
       const reasons = drillReasons(question);
       expect(reasons.thread.startsWith(question.port.thread)).toBe(true);
@@ -225,8 +297,12 @@ describe('the drill', () => {
 
   test('what closes a port is a plug that seals in it, and for a male one a cap', () => {
     const names = (port: Half): string[] => plugsFor(port).map(({ id }) => id);
-    expect(names({ gender: 'female', thread: '3/8-24 UNF', seat: 'inverted-flare-45' })).toEqual(['plug-flared:3/8-24 UNF']);
-    expect(names({ gender: 'female', thread: '1/8-27 NPT', seat: 'npt-taper' })).toEqual(['plug-npt:1/8']);
+    expect(names({ gender: 'female', thread: '3/8-24 UNF', seat: 'inverted-flare-45' })).toEqual([
+      'plug-flared:3/8-24 UNF',
+    ]);
+    expect(names({ gender: 'female', thread: '1/8-27 NPT', seat: 'npt-taper' })).toEqual([
+      'plug-npt:1/8',
+    ]);
     expect(names({ gender: 'male', thread: '3/8-24 UNF', end: 'cone-37' })).toEqual(['cap-37:-3']);
     // The same thread over another seat is none.
     expect(names({ gender: 'female', thread: 'M12x1', seat: 'banjo-face' })).toEqual([]);

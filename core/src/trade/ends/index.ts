@@ -1,5 +1,14 @@
 export { AdapterGraph, halfKey } from './adapter-graph.ts';
-export { adapt, joinOf, plugsFor, STOCK, type Adapted, type AdaptInput, type Chain, type Join } from './adapt.ts';
+export {
+  adapt,
+  joinOf,
+  plugsFor,
+  STOCK,
+  type Adapted,
+  type AdaptInput,
+  type Chain,
+  type Join,
+} from './adapt.ts';
 export { touch, type Contact, type Touch } from './contact.ts';
 export { section, type Piece, type Section, type XR } from './section.ts';
 export { endFor, halfOfNut, jointBetween, jointsOf, type EndChoice, type Joint } from './choose.ts';

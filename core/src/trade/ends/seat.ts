@@ -36,7 +36,12 @@ interface Traits {
 }
 /** What each seat shows. Null: it says nothing either way. Common practice. */
 const TRAITS: Record<SeatForm, Traits> = {
-  'inverted-flare-45': { bottom: 'rises', nut: 'threaded-to-end', coneDeg: INVERTED_SEAT_DEG, taper: false },
+  'inverted-flare-45': {
+    bottom: 'rises',
+    nut: 'threaded-to-end',
+    coneDeg: INVERTED_SEAT_DEG,
+    taper: false,
+  },
   bubble: { bottom: 'dips', nut: 'shoulder', coneDeg: 59, taper: false },
   'flare-45': { bottom: 'dips', nut: null, coneDeg: 45, taper: false },
   'flare-37': { bottom: 'dips', nut: null, coneDeg: 37, taper: false },
@@ -46,13 +51,23 @@ const TRAITS: Record<SeatForm, Traits> = {
   'bspt-taper': { bottom: null, nut: null, coneDeg: null, taper: true },
 };
 const WORDS = {
-  bottom: { rises: 'the bottom rises toward the middle', dips: 'the bottom dips toward the middle', flat: 'the bottom is flat or drilled through' },
-  nut: { 'threaded-to-end': 'the nut is threaded to its end', shoulder: 'the nut has a plain shoulder at its end' },
-} as const; // prettier-ignore
+  bottom: {
+    rises: 'the bottom rises toward the middle',
+    dips: 'the bottom dips toward the middle',
+    flat: 'the bottom is flat or drilled through',
+  },
+  nut: {
+    'threaded-to-end': 'the nut is threaded to its end',
+    shoulder: 'the nut has a plain shoulder at its end',
+  },
+} as const;
 const QUESTIONS: readonly (readonly [keyof SeatAnswers, string])[] = [
   ['taper', 'Measure the thread at its first turn and ten turns on: does it grow?'],
   ['bottom', 'Look into the port with a light: does its bottom rise or dip toward the middle?'],
-  ['nut', 'Look at the nut that came out: is it threaded to its end, or has it a plain shoulder there?'],
+  [
+    'nut',
+    'Look at the nut that came out: is it threaded to its end, or has it a plain shoulder there?',
+  ],
   ['coneDeg', 'Hold a protractor to the cone: how steep is it to the axis?'],
 ];
 
@@ -61,25 +76,38 @@ function judge(seat: SeatForm, answers: SeatAnswers): SeatGuess {
   const fits: string[] = [];
   const against: string[] = [];
   const say = (agrees: boolean, words: string): void => void (agrees ? fits : against).push(words);
-  if (answers.bottom && traits.bottom) say(answers.bottom === traits.bottom, WORDS.bottom[answers.bottom]);
+  if (answers.bottom && traits.bottom)
+    say(answers.bottom === traits.bottom, WORDS.bottom[answers.bottom]);
   if (answers.nut && traits.nut) say(answers.nut === traits.nut, WORDS.nut[answers.nut]);
   if (answers.coneDeg !== null && traits.coneDeg !== null)
-    say(Math.abs(answers.coneDeg - traits.coneDeg) <= CONE_SIGMA_DEG, `the cone stands at ${answers.coneDeg}° to the axis`);
-  if (answers.taper !== null) say(answers.taper === traits.taper, answers.taper ? 'the thread grows' : 'the thread is parallel');
+    say(
+      Math.abs(answers.coneDeg - traits.coneDeg) <= CONE_SIGMA_DEG,
+      `the cone stands at ${answers.coneDeg}° to the axis`,
+    );
+  if (answers.taper !== null)
+    say(
+      answers.taper === traits.taper,
+      answers.taper ? 'the thread grows' : 'the thread is parallel',
+    );
   return { seat, fits, against };
 }
 
 /** Which seats the answers leave, and which look comes next. Common practice: choose by the seat, not by habit. */
 export function seatFrom(answers: SeatAnswers): SeatFound {
   const judged = (Object.keys(TRAITS) as SeatForm[]).map((seat) => judge(seat, answers));
-  const candidates = judged.filter((guess) => !guess.against.length).sort((a, b) => b.fits.length - a.fits.length);
+  const candidates = judged
+    .filter((guess) => !guess.against.length)
+    .sort((a, b) => b.fits.length - a.fits.length);
   if (candidates.length < 2) return { candidates, next: null };
   // The first look not yet taken that parts those that are left.
-  const parts = (key: keyof SeatAnswers): boolean => new Set(candidates.map(({ seat }) => TRAITS[seat][key])).size > 1;
+  const parts = (key: keyof SeatAnswers): boolean =>
+    new Set(candidates.map(({ seat }) => TRAITS[seat][key])).size > 1;
   const next = QUESTIONS.find(([key]) => answers[key] === null && parts(key));
   return {
     candidates,
-    next: next ? next[1] : 'Compare the thread with a pitch gauge of 55° and one of 60°: NPT is 60°, R is 55°.',
+    next: next
+      ? next[1]
+      : 'Compare the thread with a pitch gauge of 55° and one of 60°: NPT is 60°, R is 55°.',
   };
 }
 

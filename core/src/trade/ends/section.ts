@@ -48,7 +48,8 @@ function zigzag(
 ): XR[] {
   const { majorMm, minorMm } = basicOf(thread);
   const P = thread.pitchMm;
-  const [outer, inner] = side === 'male' ? [majorMm / 2, minorMm / 2 - 0.05] : [majorMm / 2 + 0.05, minorMm / 2];
+  const [outer, inner] =
+    side === 'male' ? [majorMm / 2, minorMm / 2 - 0.05] : [majorMm / 2 + 0.05, minorMm / 2];
   const points: XR[] = [];
   const first = Math.ceil((fromMm - phaseMm) / (P / 2));
   for (let k = first; phaseMm + (k * P) / 2 <= toMm; k++) {
@@ -63,8 +64,10 @@ const noGrow = (): number => 0;
 const taperAt = (thread: Thread): ((x: number) => number) =>
   thread.family === 'npt' || thread.family === 'rc' ? (x) => (-x * TAPER) / 2 : noGrow;
 
-const steepDeg = ({ k }: Surface): number | null => (k === 0 ? null : degrees(Math.atan(1 / Math.abs(k))));
-const at = (surface: Surface, r: number, bottom: number): number => bottom + surface.k * (r - surface.rInMm);
+const steepDeg = ({ k }: Surface): number | null =>
+  k === 0 ? null : degrees(Math.atan(1 / Math.abs(k)));
+const at = (surface: Surface, r: number, bottom: number): number =>
+  bottom + surface.k * (r - surface.rInMm);
 
 /** The port: thread, and what lies at its bottom, on its face or in its chamfer. */
 function femalePieces({ seat }: FemaleHalf, thread: Thread, bottomMm: number): Piece[] {
@@ -73,24 +76,65 @@ function femalePieces({ seat }: FemaleHalf, thread: Thread, bottomMm: number): P
   const depth = PORT_DIAMETERS * thread.dMm;
   const outer = majorMm + Math.max(BODY_MM, FACE_MM + 1);
   const end = bottomMm + 8;
-  const lead: XR[] = surface.zone === 'chamfer' ? [[0, surface.rOutMm], [Math.abs(surface.k) * 0.5, surface.rInMm]] : [[0, majorMm + 0.3]];
+  const lead: XR[] =
+    surface.zone === 'chamfer'
+      ? [
+          [0, surface.rOutMm],
+          [Math.abs(surface.k) * 0.5, surface.rInMm],
+        ]
+      : [[0, majorMm + 0.3]];
   const thread_ = zigzag(thread, 0.6, depth - 0.4, 'female', 0, taperAt(thread));
   const bottom: XR[] =
     surface.zone === 'bottom'
-      ? [[depth, minorMm], [at(surface, surface.rOutMm, bottomMm), surface.rOutMm], [bottomMm, surface.rInMm]]
-      : [[depth, minorMm], [depth + 1.5, boreMm]];
+      ? [
+          [depth, minorMm],
+          [at(surface, surface.rOutMm, bottomMm), surface.rOutMm],
+          [bottomMm, surface.rInMm],
+        ]
+      : [
+          [depth, minorMm],
+          [depth + 1.5, boreMm],
+        ];
   const [tipX] = bottom.at(-1)!;
   const back = Math.max(end, tipX + 4);
   if (seat === 'flare-37' || seat === 'flare-45') {
     // A swivel or a sleeve: the nut turns round a tail that carries the cone.
     const [cone, nose] = bottom.slice(1) as [XR, XR];
     return [
-      { role: 'port', outline: [[0, outer], ...lead, ...thread_, [depth, minorMm], [cone[0] + 0.6, minorMm], [cone[0] + 0.6, surface.rOutMm], [nose[0], boreMm + 1.2], [nose[0] + 2, boreMm + 1.2], [nose[0] + 2, outer]] },
-      { role: 'tube', outline: [cone, nose, [back + 6, boreMm], [back + 6, boreMm + 1.1], [nose[0], boreMm + 1.1], [cone[0] + 0.5, surface.rOutMm]] },
+      {
+        role: 'port',
+        outline: [
+          [0, outer],
+          ...lead,
+          ...thread_,
+          [depth, minorMm],
+          [cone[0] + 0.6, minorMm],
+          [cone[0] + 0.6, surface.rOutMm],
+          [nose[0], boreMm + 1.2],
+          [nose[0] + 2, boreMm + 1.2],
+          [nose[0] + 2, outer],
+        ],
+      },
+      {
+        role: 'tube',
+        outline: [
+          cone,
+          nose,
+          [back + 6, boreMm],
+          [back + 6, boreMm + 1.1],
+          [nose[0], boreMm + 1.1],
+          [cone[0] + 0.5, surface.rOutMm],
+        ],
+      },
     ];
   }
-  return [{ role: 'port', outline: [[0, outer], ...lead, ...thread_, ...bottom, [back, boreMm], [back, outer]] }];
-} // prettier-ignore
+  return [
+    {
+      role: 'port',
+      outline: [[0, outer], ...lead, ...thread_, ...bottom, [back, boreMm], [back, outer]],
+    },
+  ];
+}
 
 /** A flared tube with its nut behind it; `tip` is where the surface stands at the bore. */
 function flaredTube(surface: Surface, thread: Thread, tipMm: number): Piece[] {
@@ -104,19 +148,40 @@ function flaredTube(surface: Surface, thread: Thread, tipMm: number): Piece[] {
   const nutBack = nutFront - NUT_DIAMETERS * thread.dMm - 3;
   const hex = nutBack - HEAD_MM;
   return [
-    { role: 'tube', outline: [[front, boreMm], [edge, flareMm], [Math.max(back, edge - 1.6), flareMm], [back, tubeMm], [hex - TUBE_SHOWN_MM, tubeMm], [hex - TUBE_SHOWN_MM, boreMm]] },
+    {
+      role: 'tube',
+      outline: [
+        [front, boreMm],
+        [edge, flareMm],
+        [Math.max(back, edge - 1.6), flareMm],
+        [back, tubeMm],
+        [hex - TUBE_SHOWN_MM, tubeMm],
+        [hex - TUBE_SHOWN_MM, boreMm],
+      ],
+    },
     {
       role: 'nut',
       outline: [
-        [hex, tubeMm + 0.1], [nutFront, tubeMm + 0.1], [nutFront, Math.min(flareMm, majorMm - 0.4)],
-        ...zigzag(thread, nutBack, nutFront - RELIEF_MM, 'male', 0, noGrow).reverse(), [nutBack, majorMm], [nutBack, majorMm + 1.2], [hex, majorMm + 1.2],
+        [hex, tubeMm + 0.1],
+        [nutFront, tubeMm + 0.1],
+        [nutFront, Math.min(flareMm, majorMm - 0.4)],
+        ...zigzag(thread, nutBack, nutFront - RELIEF_MM, 'male', 0, noGrow).reverse(),
+        [nutBack, majorMm],
+        [nutBack, majorMm + 1.2],
+        [hex, majorMm + 1.2],
       ],
     },
   ];
-} // prettier-ignore
+}
 
 /** A body with a thread in front: nose cone, plain tip, or taper. `shoulder` is where its collar stands. */
-function threadedBody(thread: Thread, nose: readonly XR[], tipMm: number, shoulderMm: number, grow: (x: number) => number): XR[] {
+function threadedBody(
+  thread: Thread,
+  nose: readonly XR[],
+  tipMm: number,
+  shoulderMm: number,
+  grow: (x: number) => number,
+): XR[] {
   const { boreMm, majorMm } = radiiOf(thread);
   return [
     ...nose,
@@ -128,16 +193,35 @@ function threadedBody(thread: Thread, nose: readonly XR[], tipMm: number, should
   ];
 }
 
-const box = (role: Piece['role'], fromMm: number, toMm: number, inMm: number, outMm: number): Piece => ({
+const box = (
+  role: Piece['role'],
+  fromMm: number,
+  toMm: number,
+  inMm: number,
+  outMm: number,
+): Piece => ({
   role,
-  outline: [[fromMm, inMm], [fromMm, outMm], [toMm, outMm], [toMm, inMm]],
-}); // prettier-ignore
+  outline: [
+    [fromMm, inMm],
+    [fromMm, outMm],
+    [toMm, outMm],
+    [toMm, inMm],
+  ],
+});
 
-function malePieces({ end }: MaleHalf, thread: Thread, bottomMm: number, tipInThreadMm: number): Piece[] {
+function malePieces(
+  { end }: MaleHalf,
+  thread: Thread,
+  bottomMm: number,
+  tipInThreadMm: number,
+): Piece[] {
   const { boreMm, majorMm, minorMm } = radiiOf(thread);
   const surface = surfaceOf(end, 'end', thread);
   const tip = 0.8 * thread.dMm;
-  const plain = (x: number): XR[] => [[x, boreMm], [x, minorMm - 0.2]]; // prettier-ignore
+  const plain = (x: number): XR[] => [
+    [x, boreMm],
+    [x, minorMm - 0.2],
+  ];
   switch (end) {
     case 'double-flare-45':
     case 'bubble':
@@ -145,11 +229,21 @@ function malePieces({ end }: MaleHalf, thread: Thread, bottomMm: number, tipInTh
     case 'cone-45':
     case 'cone-37': {
       const base = at(surface, surface.rOutMm, bottomMm);
-      const nose: XR[] = [[bottomMm, surface.rInMm], [base, surface.rOutMm], [base - 0.6, minorMm - 0.2]]; // prettier-ignore
+      const nose: XR[] = [
+        [bottomMm, surface.rInMm],
+        [base, surface.rOutMm],
+        [base - 0.6, minorMm - 0.2],
+      ];
       return [
         {
           role: 'nut',
-          outline: threadedBody(thread, nose, base - 0.6, Math.min(-1, base - PORT_DIAMETERS * thread.dMm - 1), noGrow),
+          outline: threadedBody(
+            thread,
+            nose,
+            base - 0.6,
+            Math.min(-1, base - PORT_DIAMETERS * thread.dMm - 1),
+            noGrow,
+          ),
         },
       ];
     }
@@ -183,7 +277,21 @@ function malePieces({ end }: MaleHalf, thread: Thread, bottomMm: number, tipInTh
       // At its gauge plane, `before` from its tip, the male has its basic size.
       const grow = (x: number): number => ((tipInThreadMm - beforeMm - x) * TAPER) / 2;
       const shoulder = tipInThreadMm - beforeMm - behindMm - 1.5;
-      return [{ role: 'nut', outline: threadedBody(thread, [[tipInThreadMm, boreMm], [tipInThreadMm, minorMm - 0.4]], tipInThreadMm, shoulder, grow) }]; // prettier-ignore
+      return [
+        {
+          role: 'nut',
+          outline: threadedBody(
+            thread,
+            [
+              [tipInThreadMm, boreMm],
+              [tipInThreadMm, minorMm - 0.4],
+            ],
+            tipInThreadMm,
+            shoulder,
+            grow,
+          ),
+        },
+      ];
     }
   }
 }
@@ -196,16 +304,31 @@ function shortOf(male: Thread, female: Thread, wayMm: number): number {
   return Math.max(0, wayMm - turnsToBind * male.pitchMm);
 }
 
-function lineOf({ contact }: Touch, seat: Surface, bottomMm: number, female: Thread): readonly [XR, XR] | null {
+function lineOf(
+  { contact }: Touch,
+  seat: Surface,
+  bottomMm: number,
+  female: Thread,
+): readonly [XR, XR] | null {
   if (!contact) return null;
   if (contact.zone === 'thread') {
     const r = basicOf(female).pitchDiameterMm / 2;
     const grow = taperAt(female);
-    return [[contact.fromMm, r + grow(contact.fromMm)], [contact.toMm, r + grow(contact.toMm)]]; // prettier-ignore
+    return [
+      [contact.fromMm, r + grow(contact.fromMm)],
+      [contact.toMm, r + grow(contact.toMm)],
+    ];
   }
   const x = (r: number): number =>
-    contact.zone === 'bottom' ? at(seat, r, bottomMm) : seat.k === 0 ? 0 : (r - seat.rOutMm) * seat.k;
-  return [[x(contact.fromMm), contact.fromMm], [x(contact.toMm), contact.toMm]]; // prettier-ignore
+    contact.zone === 'bottom'
+      ? at(seat, r, bottomMm)
+      : seat.k === 0
+        ? 0
+        : (r - seat.rOutMm) * seat.k;
+  return [
+    [x(contact.fromMm), contact.fromMm],
+    [x(contact.toMm), contact.toMm],
+  ];
 }
 
 /** Two halves of a joint cut through along their axis, to scale, from the standards' angles and diameters. */

@@ -1,4 +1,11 @@
-import { NUTS, tubeBoreMm, TUBES, type EndForm, type SeatForm, type Thread } from '../stock/index.ts';
+import {
+  NUTS,
+  tubeBoreMm,
+  TUBES,
+  type EndForm,
+  type SeatForm,
+  type Thread,
+} from '../stock/index.ts';
 import { basicOf } from '../threads/index.ts';
 import { radians } from '../../lib/vec/index.ts';
 

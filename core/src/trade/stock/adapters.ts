@@ -58,7 +58,8 @@ interface Family {
   readonly material: Material;
   readonly costMinor: number;
 }
-const same = (count: number, ...sizes: string[]): string[][] => sizes.map((size) => Array.from({ length: count }, () => size));
+const same = (count: number, ...sizes: string[]): string[][] =>
+  sizes.map((size) => Array.from({ length: count }, () => size));
 /** Every size of the first list with those of the second that go with it. */
 const pairs = (...list: readonly (readonly [string, ...string[]])[]): string[][] =>
   list.flatMap(([first, ...others]) => others.map((other) => [first, other]));
@@ -134,23 +135,25 @@ const FAMILIES: readonly Family[] = [
 ]; // prettier-ignore
 
 /** Adapters, tees, unions, bulkheads, reducers and plugs as a trade counter stocks them; pairs that are not made are not here. Common practice. */
-export const ADAPTERS: readonly Adapter[] = FAMILIES.flatMap(({ id, name, kinds, sizes, material, costMinor }) =>
-  sizes.map((size, i): Adapter => {
-    const words = [...new Set(size)].length === 1 ? size[0]! : size.join(' to ');
-    return {
-      id: `${id}:${size.join(':')}`,
-      name: `${name}, ${words}`,
-      family: id,
-      halves: kinds.map((kind, k) => kind(size[k]!)),
-      material,
-      costMinor: costMinor + 20 * i,
-    };
-  }),
+export const ADAPTERS: readonly Adapter[] = FAMILIES.flatMap(
+  ({ id, name, kinds, sizes, material, costMinor }) =>
+    sizes.map((size, i): Adapter => {
+      const words = [...new Set(size)].length === 1 ? size[0]! : size.join(' to ');
+      return {
+        id: `${id}:${size.join(':')}`,
+        name: `${name}, ${words}`,
+        family: id,
+        halves: kinds.map((kind, k) => kind(size[k]!)),
+        material,
+        costMinor: costMinor + 20 * i,
+      };
+    }),
 );
 const PIPE_FORMS: readonly string[] = ['npt-taper', 'bspt-taper'];
 /** Brass with pipe threads on every side: plumbing fittings, which flare fittings and brake adapters are not. */
 export const isPipeFitting = ({ halves, material }: Adapter): boolean =>
-  material === 'brass' && halves.every((half) => PIPE_FORMS.includes(half.gender === 'male' ? half.end : half.seat));
+  material === 'brass' &&
+  halves.every((half) => PIPE_FORMS.includes(half.gender === 'male' ? half.end : half.seat));
 
 const byId = new Map(ADAPTERS.map((adapter) => [adapter.id, adapter]));
 export const adapterById = (id: string): Adapter | undefined => byId.get(id);

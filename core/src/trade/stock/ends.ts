@@ -1,5 +1,8 @@
 export type FlareForm = 'double-flare-45' | 'bubble' | 'cone-37';
-export const FLARES: Record<FlareForm, { readonly name: string; readonly flareExtraMm: number; readonly clampMm: number }> = {
+export const FLARES: Record<
+  FlareForm,
+  { readonly name: string; readonly flareExtraMm: number; readonly clampMm: number }
+> = {
   // Tube used up and clamp depth differ from tool to tool: common practice, to be replaced by the user's own test piece.
   'double-flare-45': { name: 'Double flare', flareExtraMm: 3, clampMm: 22 },
   bubble: { name: 'Bubble flare', flareExtraMm: 2, clampMm: 22 },
@@ -48,4 +51,5 @@ export const NUTS: readonly TubeNut[] = [
 export const nutById = (id: string): TubeNut | undefined => NUTS.find((nut) => nut.id === id);
 
 /** Two tube sizes that one nut's bore takes: 3/16 in (4.7625) and 4.75 mm are the same to a nut. */
-export const nutFitsTube = (nut: TubeNut, odMm: number): boolean => Math.abs(nut.tubeOdMm - odMm) <= 0.1;
+export const nutFitsTube = (nut: TubeNut, odMm: number): boolean =>
+  Math.abs(nut.tubeOdMm - odMm) <= 0.1;

@@ -7,7 +7,12 @@ export const HOSE_CLASS_NAMES: Record<HoseClass, string> = {
   feed: 'feed hose, no pressure',
 };
 /** Stiffness in twist by that in bending: rubber alone 1/(1 + ν) with ν a half; braid resists twist far more than bending. A judgement: no published figures are known to us. */
-export const TWIST_BY_BEND: Record<HoseClass, number> = { feed: 1 / 1.5, regular: 2, 'low-expansion': 2, 'braided-ptfe': 5 };
+export const TWIST_BY_BEND: Record<HoseClass, number> = {
+  feed: 1 / 1.5,
+  regular: 2,
+  'low-expansion': 2,
+  'braided-ptfe': 5,
+};
 export interface HoseStock {
   readonly id: string;
   readonly name: string;
@@ -27,13 +32,17 @@ export interface HoseStock {
 }
 
 const ML_PER_FOOT = 1 / 0.3048;
-const points = (...pairs: readonly (readonly [psi: number, mlPerFoot: number])[]): HoseStock['expansion'] => [
+const points = (
+  ...pairs: readonly (readonly [psi: number, mlPerFoot: number])[]
+): HoseStock['expansion'] => [
   { pressureMPa: 0, mlPerM: 0 },
   ...pairs.map(([psi, ml]) => ({ pressureMPa: psi * 0.006894757, mlPerM: ml * ML_PER_FOOT })),
 ];
-const LAW = '49 CFR 571.106, most expansion of hose of 1/8 in or 3 mm bore or smaller, burst 7,000 psi (from memory)';
-const LAW_WIDE = '49 CFR 571.106, most expansion of hose of over 1/8 to 3/16 in bore, burst 5,000 psi (from memory)';
-const MAKERS = 'common practice; the maker\'s sheet comes first'; // prettier-ignore
+const LAW =
+  '49 CFR 571.106, most expansion of hose of 1/8 in or 3 mm bore or smaller, burst 7,000 psi (from memory)';
+const LAW_WIDE =
+  '49 CFR 571.106, most expansion of hose of over 1/8 to 3/16 in bore, burst 5,000 psi (from memory)';
+const MAKERS = "common practice; the maker's sheet comes first";
 
 /** What any brake hose must hold for two minutes: 4,000 psi. Source: 49 CFR 571.106 S5.3 (from memory). */
 export const HOSE_HOLDS_MPA = 27.6;
@@ -77,15 +86,28 @@ export const HOSES: readonly HoseStock[] = [
 export const hoseById = (id: string): HoseStock | undefined => HOSES.find((hose) => hose.id === id);
 
 /** Fluid that a metre takes at a pressure, mL; past the last point drawn on at its last slope. Null where nothing is known. */
-export function hoseMlPerM({ expansion }: Pick<HoseStock, 'expansion'>, pressureMPa: number): number | null {
+export function hoseMlPerM(
+  { expansion }: Pick<HoseStock, 'expansion'>,
+  pressureMPa: number,
+): number | null {
   if (expansion.length < 2) return null;
   const next = expansion.findIndex((point) => point.pressureMPa >= pressureMPa);
   const i = Math.max(1, next < 0 ? expansion.length - 1 : next);
   const [a, b] = [expansion[i - 1]!, expansion[i]!];
-  return a.mlPerM + ((b.mlPerM - a.mlPerM) * (pressureMPa - a.pressureMPa)) / (b.pressureMPa - a.pressureMPa);
+  return (
+    a.mlPerM +
+    ((b.mlPerM - a.mlPerM) * (pressureMPa - a.pressureMPa)) / (b.pressureMPa - a.pressureMPa)
+  );
 }
 
-export const HOSE_FITTING_KINDS = ['straight', 'angled', 'banjo', 'bulkhead', 'dry-break', 'barb'] as const;
+export const HOSE_FITTING_KINDS = [
+  'straight',
+  'angled',
+  'banjo',
+  'bulkhead',
+  'dry-break',
+  'barb',
+] as const;
 export type HoseFittingKind = (typeof HOSE_FITTING_KINDS)[number];
 /** What is crimped, screwed or clamped on a hose's end, from the face that meets the seat to the hose. */
 export interface HoseFitting {
@@ -116,4 +138,5 @@ export const HOSE_FITTINGS: readonly HoseFitting[] = [
   { id: 'dry-break', name: 'dry break half', kind: 'dry-break', stemMm: 55, legMm: 0, bendDeg: 0, swivels: true, clamped: false },
   { id: 'barb-8', name: '8 mm barb with clamp', kind: 'barb', stemMm: 22, legMm: 0, bendDeg: 0, swivels: true, clamped: true },
 ]; // prettier-ignore
-export const hoseFittingById = (id: string): HoseFitting | undefined => HOSE_FITTINGS.find((fitting) => fitting.id === id);
+export const hoseFittingById = (id: string): HoseFitting | undefined =>
+  HOSE_FITTINGS.find((fitting) => fitting.id === id);

@@ -12,12 +12,38 @@ export {
   type TubeStock,
 } from './tubes.ts';
 export {
-  END_FORMS, END_NAMES, formsSeal, SEAT_FORMS, SEAT_NAMES, threadTakes, type EndForm, type FemaleHalf, type MaleHalf, type SeatForm,
-} from './joints.ts'; // prettier-ignore
-export { comesAs, isTaper, threadByName, THREADS, type Gender, type Thread, type ThreadFamily } from './threads.ts';
+  END_FORMS,
+  END_NAMES,
+  formsSeal,
+  SEAT_FORMS,
+  SEAT_NAMES,
+  threadTakes,
+  type EndForm,
+  type FemaleHalf,
+  type MaleHalf,
+  type SeatForm,
+} from './joints.ts';
+export {
+  comesAs,
+  isTaper,
+  threadByName,
+  THREADS,
+  type Gender,
+  type Thread,
+  type ThreadFamily,
+} from './threads.ts';
 export { ADAPTERS, adapterById, isPipeFitting, type Adapter, type Half } from './adapters.ts';
 export {
-  HOSE_CLASS_NAMES, HOSE_FITTINGS, hoseById, hoseFittingById, hoseMlPerM, HOSES, type HoseClass, type HoseFitting, type HoseFittingKind, type HoseStock,
+  HOSE_CLASS_NAMES,
+  HOSE_FITTINGS,
+  hoseById,
+  hoseFittingById,
+  hoseMlPerM,
+  HOSES,
+  type HoseClass,
+  type HoseFitting,
+  type HoseFittingKind,
+  type HoseStock,
   HOSE_HOLDS_MPA,
   TWIST_BY_BEND,
-} from './hoses.ts'; // prettier-ignore
+} from './hoses.ts';

@@ -54,13 +54,18 @@ describe('tube', () => {
   test('every size comes in every material, once, under an id and a label of its own', () => {
     expect(new Set(TUBES.map((t) => t.id)).size).toBe(TUBES.length);
     expect(new Set(TUBES.map(tubeLabel)).size).toBe(TUBES.length);
-    const [sizes, materials] = [TUBES.map(({ odMm }) => odMm), TUBES.map(({ material }) => material)];
+    const [sizes, materials] = [
+      TUBES.map(({ odMm }) => odMm),
+      TUBES.map(({ material }) => material),
+    ];
     for (const odMm of sizes)
-      for (const material of materials) expect(TUBES.filter((t) => t.odMm === odMm && t.material === material)).toHaveLength(1);
+      for (const material of materials)
+        expect(TUBES.filter((t) => t.odMm === odMm && t.material === material)).toHaveLength(1);
   });
 
   test('tube that is no brake tube says so wherever it is named', () => {
-    for (const tube of TUBES) expect(tubeLabel(tube).includes('not for brakes')).toBe(REFUSED_TUBE.includes(tube.material));
+    for (const tube of TUBES)
+      expect(tubeLabel(tube).includes('not for brakes')).toBe(REFUSED_TUBE.includes(tube.material));
   });
 });
 
@@ -90,18 +95,38 @@ describe('tube nuts', () => {
   });
 
   test('3/16 in and 4.75 mm are one size to a nut, 6 mm and 1/4 in are two', () => {
-    const fits = (id: string, tube: string): boolean => nutFitsTube(nutById(id)!, tubeById(tube)!.odMm);
-    expect([fits('M10x1-bubble', '3-16-steel'), fits('3/8-24-inverted', '4.75-steel')]).toEqual([true, true]);
-    expect([fits('M12x1-bubble', '1-4-steel'), fits('7/16-24-inverted', '6-steel')]).toEqual([false, false]);
+    const fits = (id: string, tube: string): boolean =>
+      nutFitsTube(nutById(id)!, tubeById(tube)!.odMm);
+    expect([fits('M10x1-bubble', '3-16-steel'), fits('3/8-24-inverted', '4.75-steel')]).toEqual([
+      true,
+      true,
+    ]);
+    expect([fits('M12x1-bubble', '1-4-steel'), fits('7/16-24-inverted', '6-steel')]).toEqual([
+      false,
+      false,
+    ]);
   });
 });
 
 describe('threads', () => {
   test('each of those asked for at the counter is there under its own name', () => {
-    for (const name of ['M8x1.25', 'M10x1', 'M18x1.5', '5/16-24 UNF', '7/16-24 UNS', '3/4-16 UNF', '1/16-27 NPT', '1/4-18 NPT', 'G 1/4', 'R 1/8', 'Rc 1/8', 'Rp 1/8'])
+    for (const name of [
+      'M8x1.25',
+      'M10x1',
+      'M18x1.5',
+      '5/16-24 UNF',
+      '7/16-24 UNS',
+      '3/4-16 UNF',
+      '1/16-27 NPT',
+      '1/4-18 NPT',
+      'G 1/4',
+      'R 1/8',
+      'Rc 1/8',
+      'Rp 1/8',
+    ])
       expect(threadByName(name)?.name).toBe(name);
     expect(new Set(THREADS.map((t) => t.name)).size).toBe(THREADS.length);
-  }); // prettier-ignore
+  });
 
   // ISO 7-1: R is outside, Rc a taper inside, Rp parallel inside. ISO 228-1: G is parallel both ways. ASME B1.20.1: NPT tapers both ways.
   test.each([
@@ -112,15 +137,22 @@ describe('threads', () => {
     ['1/8-27 NPT', true, true, true],
   ])('%s: taper %s, male %s, female %s', (name, taper, male, female) => {
     const thread = threadByName(name)!;
-    expect([isTaper(thread), comesAs(thread, 'male'), comesAs(thread, 'female')]).toEqual([taper, male, female]);
+    expect([isTaper(thread), comesAs(thread, 'male'), comesAs(thread, 'female')]).toEqual([
+      taper,
+      male,
+      female,
+    ]);
   });
 
   test('a pipe thread takes no flare and a fine thread no taper', () => {
-    const takes = (name: string): string[] => [...END_FORMS, ...SEAT_FORMS].filter((form) => threadTakes(threadByName(name)!, form));
+    const takes = (name: string): string[] =>
+      [...END_FORMS, ...SEAT_FORMS].filter((form) => threadTakes(threadByName(name)!, form));
     expect(takes('1/8-27 NPT')).not.toContain('bubble');
     expect(takes('M10x1')).not.toContain('npt-taper');
-    expect(takes('3/8-24 UNF')).toEqual(expect.arrayContaining(['double-flare-45', 'cone-37', 'o-ring-boss', 'banjo']));
-  }); // prettier-ignore
+    expect(takes('3/8-24 UNF')).toEqual(
+      expect.arrayContaining(['double-flare-45', 'cone-37', 'o-ring-boss', 'banjo']),
+    );
+  });
 });
 
 describe('adapters', () => {
@@ -153,7 +185,12 @@ describe('fluids', () => {
   });
   test('wet boils before dry, and only glycols share a family', () => {
     for (const f of FLUIDS) expect(f.wetBoilC === null || f.wetBoilC < f.dryBoilC!).toBe(true);
-    expect(FLUIDS.filter((f) => f.family === 'glycol').map((f) => f.id)).toEqual(['dot-3', 'dot-4', 'dot-4-thin', 'dot-5.1']);
+    expect(FLUIDS.filter((f) => f.family === 'glycol').map((f) => f.id)).toEqual([
+      'dot-3',
+      'dot-4',
+      'dot-4-thin',
+      'dot-5.1',
+    ]);
     expect(FLUIDS.filter((f) => f.family === 'silicone').map((f) => f.id)).toEqual(['dot-5']);
   });
 });

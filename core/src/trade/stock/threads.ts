@@ -28,7 +28,13 @@ const unified = (name: string, dIn: number, tpi: number): Thread => ({
   source: 'ASME B1.1',
 });
 /** Whitworth's form and pipe threads. */
-const pipe = (name: string, family: ThreadFamily, dMm: number, tpi: number, source: string): Thread => ({
+const pipe = (
+  name: string,
+  family: ThreadFamily,
+  dMm: number,
+  tpi: number,
+  source: string,
+): Thread => ({
   name,
   family,
   dMm,
@@ -61,6 +67,11 @@ export const threadByName = (name: string): Thread | undefined => byName.get(nam
 
 /** R is always outside; Rc and Rp are always inside. */
 export const comesAs = ({ family }: Thread, gender: Gender): boolean =>
-  family === 'r' ? gender === 'male' : family === 'rc' || family === 'rp' ? gender === 'female' : true;
+  family === 'r'
+    ? gender === 'male'
+    : family === 'rc' || family === 'rp'
+      ? gender === 'female'
+      : true;
 /** Threads that grow along their length. */
-export const isTaper = ({ family }: Thread): boolean => family === 'npt' || family === 'r' || family === 'rc';
+export const isTaper = ({ family }: Thread): boolean =>
+  family === 'npt' || family === 'r' || family === 'rc';

@@ -17,12 +17,48 @@ export interface TubeStock {
 }
 
 const SIZES = [
-  { id: '3-16', name: '3/16 in', odMm: 4.7625, wallMm: 0.7112, source: 'SAE J1047 size 3/16 x 0.028 in (from memory)' },
-  { id: '1-4', name: '1/4 in', odMm: 6.35, wallMm: 0.7112, source: 'SAE J1047 size 1/4 x 0.028 in (from memory)' },
-  { id: '5-16', name: '5/16 in', odMm: 7.9375, wallMm: 0.7112, source: 'SAE J1047 size 5/16 x 0.028 in (from memory)' },
-  { id: '3-8', name: '3/8 in', odMm: 9.525, wallMm: 0.7112, source: 'SAE J1047 size 3/8 x 0.028 in (from memory)' },
-  { id: '4.75', name: '4.75 mm', odMm: 4.75, wallMm: 0.7, source: 'ISO 4038 size 4.75 x 0.7 mm (from memory)' },
-  { id: '5', name: '5 mm', odMm: 5, wallMm: 0.75, source: 'DIN 74234 size 5 x 0.75 mm (from memory)' },
+  {
+    id: '3-16',
+    name: '3/16 in',
+    odMm: 4.7625,
+    wallMm: 0.7112,
+    source: 'SAE J1047 size 3/16 x 0.028 in (from memory)',
+  },
+  {
+    id: '1-4',
+    name: '1/4 in',
+    odMm: 6.35,
+    wallMm: 0.7112,
+    source: 'SAE J1047 size 1/4 x 0.028 in (from memory)',
+  },
+  {
+    id: '5-16',
+    name: '5/16 in',
+    odMm: 7.9375,
+    wallMm: 0.7112,
+    source: 'SAE J1047 size 5/16 x 0.028 in (from memory)',
+  },
+  {
+    id: '3-8',
+    name: '3/8 in',
+    odMm: 9.525,
+    wallMm: 0.7112,
+    source: 'SAE J1047 size 3/8 x 0.028 in (from memory)',
+  },
+  {
+    id: '4.75',
+    name: '4.75 mm',
+    odMm: 4.75,
+    wallMm: 0.7,
+    source: 'ISO 4038 size 4.75 x 0.7 mm (from memory)',
+  },
+  {
+    id: '5',
+    name: '5 mm',
+    odMm: 5,
+    wallMm: 0.75,
+    source: 'DIN 74234 size 5 x 0.75 mm (from memory)',
+  },
   { id: '6', name: '6 mm', odMm: 6, wallMm: 0.7, source: 'ISO 4038 size 6 x 0.7 mm (from memory)' },
   { id: '8', name: '8 mm', odMm: 8, wallMm: 1, source: 'DIN 74234 size 8 x 1 mm (from memory)' },
 ] as const;
@@ -34,7 +70,8 @@ export const TUBES: readonly TubeStock[] = MATERIALS.flatMap((material) =>
 );
 
 export const tubeById = (id: string): TubeStock | undefined => TUBES.find((tube) => tube.id === id);
-export const tubeBoreMm = (tube: Pick<TubeStock, 'odMm' | 'wallMm'>): number => tube.odMm - 2 * tube.wallMm;
+export const tubeBoreMm = (tube: Pick<TubeStock, 'odMm' | 'wallMm'>): number =>
+  tube.odMm - 2 * tube.wallMm;
 
 /** Fluid in a length of tube, mL: bore area times length. */
 export function tubeVolumeMl(tube: Pick<TubeStock, 'odMm' | 'wallMm'>, lengthMm: number): number {

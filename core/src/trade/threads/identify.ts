@@ -50,20 +50,29 @@ export const alikesOf = (thread: Thread, gender: Gender): string[] =>
  * spread) and of pitch about the thread's own. Throws InputError where both pitch and tpi are given.
  */
 export function identify(input: ThreadInput): ThreadFound {
-  const { gender, diameterMm, tpi, taper, diameterSigmaMm = DIAMETER_SIGMA_MM, pitchSigmaMm = PITCH_SIGMA_MM } = input;
+  const {
+    gender,
+    diameterMm,
+    tpi,
+    taper,
+    diameterSigmaMm = DIAMETER_SIGMA_MM,
+    pitchSigmaMm = PITCH_SIGMA_MM,
+  } = input;
   if (tpi !== undefined && input.pitchMm !== undefined)
     throw new InputError('tpi', 'Give the pitch or the threads an inch, not both.');
   const pitchMm = tpi === undefined ? input.pitchMm : 25.4 / tpi;
-  const scored = THREADS.filter((thread) => comesAs(thread, gender) && (taper === undefined || isTaper(thread) === taper)).map(
-    (thread) => {
-      const { leastMm, mostMm } = bandOf(thread, gender);
-      const sigmaMm = Math.sqrt(diameterSigmaMm ** 2 + (mostMm - leastMm) ** 2 / 12);
-      const offD = (diameterMm - (leastMm + mostMm) / 2) / sigmaMm;
-      const offP = pitchMm === undefined ? 0 : (pitchMm - thread.pitchMm) / pitchSigmaMm;
-      return { thread, offD, offP, weight: Math.exp(-0.5 * (offD * offD + offP * offP)) / sigmaMm };
-    },
+  const scored = THREADS.filter(
+    (thread) => comesAs(thread, gender) && (taper === undefined || isTaper(thread) === taper),
+  ).map((thread) => {
+    const { leastMm, mostMm } = bandOf(thread, gender);
+    const sigmaMm = Math.sqrt(diameterSigmaMm ** 2 + (mostMm - leastMm) ** 2 / 12);
+    const offD = (diameterMm - (leastMm + mostMm) / 2) / sigmaMm;
+    const offP = pitchMm === undefined ? 0 : (pitchMm - thread.pitchMm) / pitchSigmaMm;
+    return { thread, offD, offP, weight: Math.exp(-0.5 * (offD * offD + offP * offP)) / sigmaMm };
+  });
+  const fitting = scored.filter(
+    ({ offD, offP }) => Math.abs(offD) <= MOST_SIGMAS && Math.abs(offP) <= MOST_SIGMAS,
   );
-  const fitting = scored.filter(({ offD, offP }) => Math.abs(offD) <= MOST_SIGMAS && Math.abs(offP) <= MOST_SIGMAS);
   const total = fitting.reduce((sum, { weight }) => sum + weight, 0);
   if (!fitting.length) {
     const nearest = scored.reduce((best, one) =>
@@ -73,7 +82,11 @@ export function identify(input: ThreadInput): ThreadFound {
   }
   return {
     candidates: fitting
-      .map(({ thread, weight }) => ({ thread: thread.name, confidence: weight / total, alikes: alikesOf(thread, gender) }))
+      .map(({ thread, weight }) => ({
+        thread: thread.name,
+        confidence: weight / total,
+        alikes: alikesOf(thread, gender),
+      }))
       .filter(({ confidence }) => confidence >= LEAST_CONFIDENCE)
       .sort((a, b) => b.confidence - a.confidence),
   };

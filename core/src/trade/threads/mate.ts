@@ -43,18 +43,22 @@ const TAN_30 = Math.tan(Math.PI / 6);
 /** The thread of a half. Throws InputError under `path` where it is not known, is never of that gender, or does not come with its form. */
 export function threadOf(half: Half, path: string): Thread {
   const thread = threadByName(half.thread);
-  if (!thread) throw new InputError(`${path}.thread`, `"${half.thread}" is not in the catalogue of threads.`);
-  if (!comesAs(thread, half.gender)) throw new InputError(`${path}.thread`, `${thread.name} is never a ${half.gender} thread.`);
+  if (!thread)
+    throw new InputError(`${path}.thread`, `"${half.thread}" is not in the catalogue of threads.`);
+  if (!comesAs(thread, half.gender))
+    throw new InputError(`${path}.thread`, `${thread.name} is never a ${half.gender} thread.`);
   const [field, form, name] =
     half.gender === 'male'
       ? (['end', half.end, END_NAMES[half.end]] as const)
       : (['seat', half.seat, SEAT_NAMES[half.seat]] as const);
-  if (!threadTakes(thread, form)) throw new InputError(`${path}.${field}`, `${thread.name} does not come with a ${name}.`);
+  if (!threadTakes(thread, form))
+    throw new InputError(`${path}.${field}`, `${thread.name} does not come with a ${name}.`);
   return thread;
 }
 
 /** Pitch diameter of a male where it goes in: of a taper at its small end (E0 of NPT, the gauge length before the gauge plane of R). */
-const tipPitchDiameterMm = (male: Thread): number => basicOf(male).pitchDiameterMm - taperReach(male).beforeMm * TAPER;
+const tipPitchDiameterMm = (male: Thread): number =>
+  basicOf(male).pitchDiameterMm - taperReach(male).beforeMm * TAPER;
 
 /** Forms that seal on a cone. */
 const isCone = (form: EndForm | SeatForm): boolean => /45|37|bubble/.test(form);
@@ -63,7 +67,10 @@ const isCone = (form: EndForm | SeatForm): boolean => /45|37|bubble/.test(form);
 export function fit(
   male: Thread,
   female: Thread,
-): Pick<Mate, 'overlap' | 'turnsToBind'> & { readonly starts: boolean; readonly samePitch: boolean } {
+): Pick<Mate, 'overlap' | 'turnsToBind'> & {
+  readonly starts: boolean;
+  readonly samePitch: boolean;
+} {
   const [m, f] = [basicOf(male), basicOf(female)];
   const overlap = (m.majorMm - f.minorMm) / 2 / (HEIGHT * Math.max(male.pitchMm, female.pitchMm));
   // A taper goes in by its small end.
@@ -71,22 +78,37 @@ export function fit(
   const starts = tipMm - f.pitchDiameterMm <= TIGHT_MM && overlap > 0;
   const offMm = Math.abs(male.pitchMm - female.pitchMm);
   const grows = isTaper(male) && !isTaper(female);
-  const samePitch = isTaper(male) !== isTaper(female) ? offMm <= SAME_PITCH * female.pitchMm : offMm <= EQUAL_MM;
+  const samePitch =
+    isTaper(male) !== isTaper(female) ? offMm <= SAME_PITCH * female.pitchMm : offMm <= EQUAL_MM;
   const clearMm = Math.max(0, f.pitchDiameterMm - (grows ? tipMm : m.pitchDiameterMm));
   const perTurnMm = offMm + (grows ? TAN_30 * male.pitchMm * TAPER : 0);
-  return { overlap, starts, samePitch, turnsToBind: starts && !samePitch ? (clearMm * TAN_30) / perTurnMm : null };
+  return {
+    overlap,
+    starts,
+    samePitch,
+    turnsToBind: starts && !samePitch ? (clearMm * TAN_30) / perTurnMm : null,
+  };
 }
 
 /** R goes in Rc and Rp of its size, all others only in their own. */
 const agree = (male: Thread, female: Thread): boolean =>
-  male === female || (male.family === 'r' && (female.family === 'rc' || female.family === 'rp') && male.dMm === female.dMm);
+  male === female ||
+  (male.family === 'r' &&
+    (female.family === 'rc' || female.family === 'rp') &&
+    male.dMm === female.dMm);
 
 /** Whether two halves seal: one thread, and forms made for one another. What `mate` says, without its reasons. */
 export const sealsTogether = (male: MaleHalf, female: FemaleHalf): boolean =>
   formsSeal(male.end, female.seat) &&
-  (male.thread === female.thread || agree(threadByName(male.thread)!, threadByName(female.thread)!));
+  (male.thread === female.thread ||
+    agree(threadByName(male.thread)!, threadByName(female.thread)!));
 
-function reasonsOf(input: MateInput, male: Thread, female: Thread, found: Omit<Mate, 'reasons'>): string[] {
+function reasonsOf(
+  input: MateInput,
+  male: Thread,
+  female: Thread,
+  found: Omit<Mate, 'reasons'>,
+): string[] {
   const { verdict, overlap, turnsToBind } = found;
   const [end, seat] = [END_NAMES[input.male.end], SEAT_NAMES[input.female.seat]];
   const pitches = `${figure(male.pitchMm, 3)} against ${figure(female.pitchMm, 3)} mm`;
@@ -119,7 +141,8 @@ function reasonsOf(input: MateInput, male: Thread, female: Thread, found: Omit<M
         ? 'A taper in a parallel port that is not made for it may never wedge: it does not seal, with or without sealant.'
         : 'A parallel thread in a taper touches at its first turns only, which are not whole: it does not seal, with or without sealant.',
     ];
-  if (!agree(male, female)) return [`The pitches agree and the diameters do not: ${holds}.`, ...unsealed];
+  if (!agree(male, female))
+    return [`The pitches agree and the diameters do not: ${holds}.`, ...unsealed];
   return [
     isCone(input.male.end) && isCone(input.female.seat)
       ? `The threads agree, and the ${end} touches the ${seat} along a line only: it leaks however hard it is pulled.`

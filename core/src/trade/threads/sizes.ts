@@ -25,13 +25,19 @@ const R_LENGTH_MM: Readonly<Record<string, readonly [gauge: number, useful: numb
   '3/8': [6.4, 10.1],
 };
 /** Tolerances of G, mm: major of the male downward, minor and pitch diameter of the female upward. Source: ISO 228-1 (from memory). */
-const G_TOLERANCE_MM: Readonly<Record<string, readonly [major: number, minor: number, pitchDiameter: number]>> = {
+const G_TOLERANCE_MM: Readonly<
+  Record<string, readonly [major: number, minor: number, pitchDiameter: number]>
+> = {
   '1/8': [0.214, 0.282, 0.107],
   '1/4': [0.25, 0.445, 0.125],
   '3/8': [0.25, 0.445, 0.125],
 };
 /** Tolerance of the diameters of Rp, mm either way. Source: ISO 7-1 (from memory). */
-const RP_TOLERANCE_MM: Readonly<Record<string, number>> = { '1/8': 0.071, '1/4': 0.104, '3/8': 0.104 };
+const RP_TOLERANCE_MM: Readonly<Record<string, number>> = {
+  '1/8': 0.071,
+  '1/4': 0.104,
+  '3/8': 0.104,
+};
 /** All tapers of pipe threads: 1 in 16 of diameter. */
 export const TAPER = 1 / 16;
 
@@ -54,16 +60,26 @@ export function basicOf(thread: Thread): Basic {
     const height = 0.640327 * pitchMm;
     return { majorMm: dMm, pitchDiameterMm: dMm - height, minorMm: dMm - 2 * height };
   }
-  const majorMm = thread.family === 'npt' ? NPT_E_IN[thread.name]![1] * INCH_MM + DEPTH_60 * pitchMm : dMm;
-  return { majorMm, pitchDiameterMm: majorMm - DEPTH_60 * pitchMm, minorMm: majorMm - MINOR_60 * pitchMm };
+  const majorMm =
+    thread.family === 'npt' ? NPT_E_IN[thread.name]![1] * INCH_MM + DEPTH_60 * pitchMm : dMm;
+  return {
+    majorMm,
+    pitchDiameterMm: majorMm - DEPTH_60 * pitchMm,
+    minorMm: majorMm - MINOR_60 * pitchMm,
+  };
 }
 
 /** Preferred numbers that ISO 965-1 rounds its tolerances to. Source: ISO 3, series R40. */
 const R40 = [
-  100, 106, 112, 118, 125, 132, 140, 150, 160, 170, 180, 190, 200, 212, 224, 236, 250, 265, 280, 300, 315, 335, 355, 375, 400,
+  100, 106, 112, 118, 125, 132, 140, 150, 160, 170, 180, 190, 200, 212, 224, 236, 250, 265, 280,
+  300, 315, 335, 355, 375, 400,
 ];
 const preferred = (um: number): number =>
-  R40.reduce((best, value) => (Math.abs(Math.log(value / um)) < Math.abs(Math.log(best / um)) ? value : best), R40[0]!);
+  R40.reduce(
+    (best, value) =>
+      Math.abs(Math.log(value / um)) < Math.abs(Math.log(best / um)) ? value : best,
+    R40[0]!,
+  );
 
 /** Least and most diameter that the tolerance allows a thread's crests, mm: the major of a male, the minor of a female. */
 export interface Band {
@@ -73,7 +89,8 @@ export interface Band {
 
 /** 6g and 6H. Source: ISO 965-1 (formulas from memory), rounded to R40. */
 function metricBand({ pitchMm: P }: Thread, gender: Gender, { majorMm, minorMm }: Basic): Band {
-  if (gender === 'female') return { leastMm: minorMm, mostMm: minorMm + preferred(230 * P ** 0.7) / 1000 };
+  if (gender === 'female')
+    return { leastMm: minorMm, mostMm: minorMm + preferred(230 * P ** 0.7) / 1000 };
   const mostMm = majorMm - (15 + 11 * P) / 1000;
   return { leastMm: mostMm - preferred(180 * P ** (2 / 3) - 3.15 / Math.sqrt(P)) / 1000, mostMm };
 }
@@ -81,7 +98,8 @@ function metricBand({ pitchMm: P }: Thread, gender: Gender, { majorMm, minorMm }
 /** 2A and 2B. Source: ASME B1.1 (formulas from memory), in inches. */
 function unifiedBand({ dMm, pitchMm }: Thread, gender: Gender, { minorMm }: Basic): Band {
   const [d, P] = [dMm / INCH_MM, pitchMm / INCH_MM];
-  if (gender === 'female') return { leastMm: minorMm, mostMm: minorMm + (0.25 * P - 0.4 * P * P) * INCH_MM };
+  if (gender === 'female')
+    return { leastMm: minorMm, mostMm: minorMm + (0.25 * P - 0.4 * P * P) * INCH_MM };
   const allowance = 0.3 * (0.0015 * Math.cbrt(d) + 0.0015 * Math.sqrt(d) + 0.015 * P ** (2 / 3));
   const mostMm = dMm - allowance * INCH_MM;
   return { leastMm: mostMm - 0.06 * P ** (2 / 3) * INCH_MM, mostMm };
@@ -90,8 +108,10 @@ function unifiedBand({ dMm, pitchMm }: Thread, gender: Gender, { minorMm }: Basi
 /** Medium fit. Source: BS 84 (formulas from memory), in inches: T = 0.002·∛d + 0.003·√d + 0.005·√P, engaged over one diameter. */
 function bsfBand({ dMm, pitchMm }: Thread, gender: Gender, { minorMm }: Basic): Band {
   const [d, P] = [dMm / INCH_MM, pitchMm / INCH_MM];
-  if (gender === 'female') return { leastMm: minorMm, mostMm: minorMm + (0.2 * P + 0.007) * INCH_MM };
-  const tolerance = 0.002 * Math.cbrt(d) + 0.003 * Math.sqrt(d) + 0.005 * Math.sqrt(P) + 0.01 * Math.sqrt(P);
+  if (gender === 'female')
+    return { leastMm: minorMm, mostMm: minorMm + (0.2 * P + 0.007) * INCH_MM };
+  const tolerance =
+    0.002 * Math.cbrt(d) + 0.003 * Math.sqrt(d) + 0.005 * Math.sqrt(P) + 0.01 * Math.sqrt(P);
   return { leastMm: dMm - tolerance * INCH_MM, mostMm: dMm };
 }
 
@@ -105,15 +125,22 @@ export function bandOf(thread: Thread, gender: Gender): Band {
   if (thread.family === 'npt') {
     const [e0, e1] = NPT_E_IN[thread.name]!.map((inch) => inch * INCH_MM) as [number, number];
     const height = NPT_HEIGHT * pitchMm;
-    return gender === 'male' ? { leastMm: e0 + height, mostMm: dMm } : { leastMm: e0 - height, mostMm: e1 - height };
+    return gender === 'male'
+      ? { leastMm: e0 + height, mostMm: dMm }
+      : { leastMm: e0 - height, mostMm: e1 - height };
   }
   const size = sizeOf(thread);
   if (thread.family === 'g') {
     const [major, minor] = G_TOLERANCE_MM[size]!;
-    return gender === 'male' ? { leastMm: dMm - major, mostMm: dMm } : { leastMm: basic.minorMm, mostMm: basic.minorMm + minor };
+    return gender === 'male'
+      ? { leastMm: dMm - major, mostMm: dMm }
+      : { leastMm: basic.minorMm, mostMm: basic.minorMm + minor };
   }
   if (thread.family === 'rp')
-    return { leastMm: basic.minorMm - RP_TOLERANCE_MM[size]!, mostMm: basic.minorMm + RP_TOLERANCE_MM[size]! };
+    return {
+      leastMm: basic.minorMm - RP_TOLERANCE_MM[size]!,
+      mostMm: basic.minorMm + RP_TOLERANCE_MM[size]!,
+    };
   const [gauge, useful] = R_LENGTH_MM[size]!;
   return thread.family === 'r'
     ? { leastMm: dMm - gauge * TAPER, mostMm: dMm + (useful - gauge) * TAPER }
@@ -121,7 +148,10 @@ export function bandOf(thread: Thread, gender: Gender): Band {
 }
 
 /** How far a taper reaches before and behind its gauge plane, and how much a parallel bore may be over its basic size, mm. */
-export function taperReach(thread: Thread): { readonly beforeMm: number; readonly behindMm: number } {
+export function taperReach(thread: Thread): {
+  readonly beforeMm: number;
+  readonly behindMm: number;
+} {
   if (thread.family === 'npt') {
     const [e0, e1] = NPT_E_IN[thread.name]!.map((inch) => inch * INCH_MM) as [number, number];
     const beforeMm = (e1 - e0) / TAPER;
@@ -134,4 +164,8 @@ export function taperReach(thread: Thread): { readonly beforeMm: number; readonl
 }
 /** Most that the pitch diameter of a parallel female lies over its basic size, mm; 0 where its own standard keeps it. */
 export const overBasicMm = (thread: Thread): number =>
-  thread.family === 'rp' ? RP_TOLERANCE_MM[sizeOf(thread)]! : thread.family === 'g' ? G_TOLERANCE_MM[sizeOf(thread)]![2] : 0;
+  thread.family === 'rp'
+    ? RP_TOLERANCE_MM[sizeOf(thread)]!
+    : thread.family === 'g'
+      ? G_TOLERANCE_MM[sizeOf(thread)]![2]
+      : 0;

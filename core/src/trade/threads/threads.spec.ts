@@ -21,7 +21,8 @@ describe('sizes', () => {
     expect(Math.abs(basicOf(thread(name)).minorMm - minor)).toBeLessThan(0.003);
   });
   // Pitch diameter of 1/8-27 NPT at E1: 0.37360 in. Source: ASME B1.20.1 (from memory).
-  test('1/8-27 NPT at its hand-tight plane', () => expect(basicOf(thread('1/8-27 NPT')).pitchDiameterMm).toBeCloseTo(9.489, 3));
+  test('1/8-27 NPT at its hand-tight plane', () =>
+    expect(basicOf(thread('1/8-27 NPT')).pitchDiameterMm).toBeCloseTo(9.489, 3));
 
   // Tolerance tables. Source: ISO 965-1/-2 (M10x1 6g major 9.794 to 9.974, 6H minor 8.917 to 9.153; M12x1.5 6g 11.732 to 11.968, M12x1.25 6g 11.760 to 11.972),
   // ASME B1.1 (3/8-24 2A major 0.3667 to 0.3739 in, 2B minor 0.330 to 0.340 in; 7/16-20 2A 0.4281 to 0.4362 in; 1/2-20 2A 0.4906 to 0.4987 in), all from memory.
@@ -47,13 +48,23 @@ describe('what thread is it', () => {
     for (const gender of ['male', 'female'] as const)
       for (const one of THREADS.filter((t) => comesAs(t, gender))) {
         const { leastMm, mostMm } = bandOf(one, gender);
-        const found = identify({ gender, diameterMm: (leastMm + mostMm) / 2, pitchMm: one.pitchMm, taper: isTaper(one) });
+        const found = identify({
+          gender,
+          diameterMm: (leastMm + mostMm) / 2,
+          pitchMm: one.pitchMm,
+          taper: isTaper(one),
+        });
         expect(found.candidates[0]!.thread.replace('Rp', 'Rc')).toBe(one.name.replace('Rp', 'Rc'));
       }
   });
   // Common practice: 3/8-24 and M10x1 look alike; so do 1/8 NPT, G 1/8 and R 1/8.
   test('look-alikes of M10x1', () =>
-    expect(alikesOf(thread('M10x1'), 'male')).toEqual(['3/8-24 UNF', '1/8-27 NPT', 'G 1/8', 'R 1/8']));
+    expect(alikesOf(thread('M10x1'), 'male')).toEqual([
+      '3/8-24 UNF',
+      '1/8-27 NPT',
+      'G 1/8',
+      'R 1/8',
+    ]));
   test('by hand: two candidates, their weights from two normal densities', () => {
     // 9.6 mm and no pitch: the weights of 3/8-24 (9.4055 ± 0.0728) and of M10x1 (9.884 ± 0.0721) and others, worked out apart from the code.
     const found = identify({ gender: 'male', diameterMm: 9.65, taper: false });
@@ -63,14 +74,17 @@ describe('what thread is it', () => {
     };
     // Majors: M10x1, M10x1.25 and M10x1.5 of 6g; 3/8-24 of 2A; G 1/8.
     const weights = {
-      'M10x1': density((9.794 + 9.974) / 2, 0.18),
+      M10x1: density((9.794 + 9.974) / 2, 0.18),
       'M10x1.25': density(9.971 - 0.106, 0.212),
       'M10x1.5': density(9.968 - 0.118, 0.236),
       'G 1/8': density(9.728 - 0.107, 0.214),
-    }; // prettier-ignore
-    const share = (name: keyof typeof weights): number => found.candidates.find((c) => c.thread === name)!.confidence;
+    };
+    const share = (name: keyof typeof weights): number =>
+      found.candidates.find((c) => c.thread === name)!.confidence;
     for (const name of ['M10x1.25', 'M10x1.5', 'G 1/8'] as const)
-      expect(Math.abs((share(name) / share('M10x1')) * (weights['M10x1'] / weights[name]) - 1)).toBeLessThan(0.03);
+      expect(
+        Math.abs((share(name) / share('M10x1')) * (weights['M10x1'] / weights[name]) - 1),
+      ).toBeLessThan(0.03);
     expect(found.candidates.reduce((sum, c) => sum + c.confidence, 0)).toBeCloseTo(1, 2);
   });
   test('readings that fit nothing say so and name the nearest', () => {
@@ -80,13 +94,18 @@ describe('what thread is it', () => {
     });
   });
   test('pitch and threads an inch together are refused', () => {
-    expect(() => identify({ gender: 'male', diameterMm: 10, pitchMm: 1, tpi: 24 })).toThrow(InputError);
+    expect(() => identify({ gender: 'male', diameterMm: 10, pitchMm: 1, tpi: 24 })).toThrow(
+      InputError,
+    );
   });
 });
 
 describe('will they join, will they seal', () => {
   const join = (m: string, end: string, f: string, seat: string) =>
-    mate({ male: { thread: m, end: end as 'bubble' }, female: { thread: f, seat: seat as 'bubble' } });
+    mate({
+      male: { thread: m, end: end as 'bubble' },
+      female: { thread: f, seat: seat as 'bubble' },
+    });
   // Common practice: what a counter and a workshop know of these pairs.
   test.each([
     ['3/8-24 UNF', 'double-flare-45', '3/8-24 UNF', 'inverted-flare-45', 'seals'],
@@ -146,7 +165,8 @@ describe('will they join, will they seal', () => {
 });
 
 describe('what traps people at a parts counter', () => {
-  const join = (thread: string, end: string, port: string, seat: string) => mate({ male: { thread, end }, female: { thread: port, seat } } as MateInput); // prettier-ignore
+  const join = (thread: string, end: string, port: string, seat: string) =>
+    mate({ male: { thread, end }, female: { thread: port, seat } } as MateInput);
   // By hand: E0 of 1/8-27 NPT 9.233 mm, D2 of M10x1 9.350; tan 30°·0.117 / (0.0593 + tan 30°·0.9407/16) = 0.73 turns.
   test('a taper of 1/8-27 starts in M10x1 by its small end and binds within a turn', () => {
     const found = join('1/8-27 NPT', 'npt-taper', 'M10x1', 'bubble');
@@ -159,26 +179,43 @@ describe('what traps people at a parts counter', () => {
   });
   // SAE J512 (from memory): one thread, three seats.
   test.each([
-    ['3/8-24 UNF', 'cone-45', 'flare-45', 'seals'], ['3/8-24 UNF', 'cone-45', 'flare-37', 'threads-but-will-not-seal'],
-    ['3/8-24 UNF', 'cone-37', 'flare-45', 'threads-but-will-not-seal'], ['3/8-24 UNF', 'double-flare-45', 'flare-45', 'threads-but-will-not-seal'],
-    ['7/16-20 UNF', 'cone-45', 'flare-37', 'threads-but-will-not-seal'], ['1/2-20 UNF', 'cone-45', 'flare-45', 'seals'],
-  ])('%s: a %s on a %s %s', (thread, end, seat, verdict) => expect(join(thread, end, thread, seat).verdict).toBe(verdict)); // prettier-ignore
+    ['3/8-24 UNF', 'cone-45', 'flare-45', 'seals'],
+    ['3/8-24 UNF', 'cone-45', 'flare-37', 'threads-but-will-not-seal'],
+    ['3/8-24 UNF', 'cone-37', 'flare-45', 'threads-but-will-not-seal'],
+    ['3/8-24 UNF', 'double-flare-45', 'flare-45', 'threads-but-will-not-seal'],
+    ['7/16-20 UNF', 'cone-45', 'flare-37', 'threads-but-will-not-seal'],
+    ['1/2-20 UNF', 'cone-45', 'flare-45', 'seals'],
+  ])('%s: a %s on a %s %s', (thread, end, seat, verdict) =>
+    expect(join(thread, end, thread, seat).verdict).toBe(verdict),
+  );
   test('a 45° cone does not come on other threads', () => {
-    expect(() => join('M10x1', 'cone-45', 'M10x1', 'bubble')).toThrow(/does not come with a 45° cone/);
+    expect(() => join('M10x1', 'cone-45', 'M10x1', 'bubble')).toThrow(
+      /does not come with a 45° cone/,
+    );
   });
   test('what never meets is not said to touch along a line', () => {
     expect(join('M10x1', 'banjo', 'M10x1', 'bubble').reasons.join()).toMatch(/never meets/);
-    expect(join('3/8-24 UNF', 'cone-37', '3/8-24 UNF', 'inverted-flare-45').reasons.join()).toMatch(/along a line/);
+    expect(join('3/8-24 UNF', 'cone-37', '3/8-24 UNF', 'inverted-flare-45').reasons.join()).toMatch(
+      /along a line/,
+    );
   });
   // BS 84 (from memory): 3/8 BSF has 20 threads an inch of 55°; effective diameter 0.3430 in, core 0.3110 in.
   test('3/8-20 BSF has the sizes of its standard and is told from 3/8-24', () => {
     const basic = basicOf(threadByName('3/8-20 BSF')!);
     expect(basic.pitchDiameterMm / 25.4).toBeCloseTo(0.343, 4);
     expect(basic.minorMm / 25.4).toBeCloseTo(0.311, 4);
-    expect(identify({ gender: 'male', diameterMm: 9.45, pitchMm: 1.27 }).candidates[0]!.thread).toBe('3/8-20 BSF');
+    expect(
+      identify({ gender: 'male', diameterMm: 9.45, pitchMm: 1.27 }).candidates[0]!.thread,
+    ).toBe('3/8-20 BSF');
   });
-  test.each(['M6x1', 'M7x1', 'M11x1.5', 'M13x1.5', '1/4-28 UNF'])('%s is in the catalogue', (name) => {
-    const { dMm, pitchMm } = threadByName(name)!;
-    expect(identify({ gender: 'male', diameterMm: dMm - 0.1, pitchMm, pitchSigmaMm: 0.01 }).candidates[0]!.thread).toBe(name);
-  });
+  test.each(['M6x1', 'M7x1', 'M11x1.5', 'M13x1.5', '1/4-28 UNF'])(
+    '%s is in the catalogue',
+    (name) => {
+      const { dMm, pitchMm } = threadByName(name)!;
+      expect(
+        identify({ gender: 'male', diameterMm: dMm - 0.1, pitchMm, pitchSigmaMm: 0.01 })
+          .candidates[0]!.thread,
+      ).toBe(name);
+    },
+  );
 });

@@ -6,7 +6,11 @@ import { formatLength } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../../session/plan-store';
 import { VERDICT_SIGNS, VERDICT_WORDS } from './hose-words';
 
-const ROWS = [[1, 'Bump'], [0, 'Ride'], [-1, 'Droop']] as const; // prettier-ignore
+const ROWS = [
+  [1, 'Bump'],
+  [0, 'Ride'],
+  [-1, 'Droop'],
+] as const;
 const SIDES = [-1, 0, 1] as const;
 
 /** The verdict of every state as cells, bump on top and the locks side by side; one tap goes to a state. */
@@ -15,7 +19,10 @@ const SIDES = [-1, 0, 1] as const;
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <table class="w-full table-fixed border-separate border-spacing-1 text-center" data-test="hose-cells">
+    <table
+      class="w-full table-fixed border-separate border-spacing-1 text-center"
+      data-test="hose-cells"
+    >
       <caption class="sr-only">
         Verdict and least radius of each state
       </caption>
@@ -74,7 +81,9 @@ export class HoseCells {
       : kind === 'axle' && rollDeg > 0
         ? [`${figure(rollDeg)}° roll`, 'level', `${figure(rollDeg)}° roll`]
         : null;
-    return names ? SIDES.map((at, i) => ({ at, name: names[i]! })) : [{ at: 0 as const, name: 'straight' }];
+    return names
+      ? SIDES.map((at, i) => ({ at, name: names[i]! }))
+      : [{ at: 0 as const, name: 'straight' }];
   });
   protected readonly rows = computed(() => {
     const { states, worst, hose } = this.view();
@@ -89,7 +98,12 @@ export class HoseCells {
     }));
   });
   private cell(state: HoseState, worst: boolean): typeof CELL {
-    const radius = state.minRadiusMm === null ? (state.shape ? 'straight' : '–') : formatLength(state.minRadiusMm, this.store.units());
+    const radius =
+      state.minRadiusMm === null
+        ? state.shape
+          ? 'straight'
+          : '–'
+        : formatLength(state.minRadiusMm, this.store.units());
     const touching = rubs(state);
     const word = state.verdict === 'ok' ? (touching ? 'rubs' : '') : VERDICT_WORDS[state.verdict];
     return {
@@ -97,9 +111,14 @@ export class HoseCells {
       radius,
       word,
       sign: touching && state.verdict === 'ok' ? '!' : VERDICT_SIGNS[state.verdict],
-      look: state.verdict === 'ok' ? (touching ? 'bg-mind text-sheet' : 'bg-fluid-pale text-ink') : 'bg-stop text-sheet',
+      look:
+        state.verdict === 'ok'
+          ? touching
+            ? 'bg-mind text-sheet'
+            : 'bg-fluid-pale text-ink'
+          : 'bg-stop text-sheet',
       title: `${state.name}: ${word || VERDICT_WORDS.ok}, least radius ${radius}`,
     };
-  } // prettier-ignore
+  }
 }
 const CELL = { worst: false, radius: '', word: '', sign: '', look: '', title: '' };

@@ -28,20 +28,34 @@ export class HoseFigures {
     const full = (mm: number): string => formatLengthUnit(mm, this.store.units());
     const { clamp } = ends.a;
     const across = sub(clampB.pointMm, clamp.pointMm);
-    const [a, b] = [angleDeg(clamp.direction, across), angleDeg(clampB.direction, scale(across, -1))].map(Math.round);
-    const slack: readonly [string, string] = slackMm < 0
-      ? ['Too short by', `${full(-slackMm)}: ${full(chordMm)} straight across`]
-      : ['Slack', `${full(slackMm)} of ${full(freeMm)}, ${full(chordMm)} straight across`];
+    const [a, b] = [
+      angleDeg(clamp.direction, across),
+      angleDeg(clampB.direction, scale(across, -1)),
+    ].map(Math.round);
+    const slack: readonly [string, string] =
+      slackMm < 0
+        ? ['Too short by', `${full(-slackMm)}: ${full(chordMm)} straight across`]
+        : ['Slack', `${full(slackMm)} of ${full(freeMm)}, ${full(chordMm)} straight across`];
     if (verdict === 'out-of-reach') return [slack];
     // Between the states of the cells neither is looked at.
     const at = states.indexOf(this.state());
     const turned = twistDeg[at] ?? null;
-    const twist = turned === null ? '' : `${Math.round(Math.abs(turned))}° from end to end, tightened at ride`;
-    const nearest = near ? `${near.thing.name}, ${full(near.distanceMm)} (${full(near.wantedMm)} wanted)` : 'nothing near';
+    const twist =
+      turned === null ? '' : `${Math.round(Math.abs(turned))}° from end to end, tightened at ride`;
+    const nearest = near
+      ? `${near.thing.name}, ${full(near.distanceMm)} (${full(near.wantedMm)} wanted)`
+      : 'nothing near';
     return [
       slack,
       ['Leaves', `A ${a}° and B ${b}° off the straight line between them`],
-      ...(at < 0 ? [] : ([['Twist', twist], ['Nearest', nearest]] as const).filter(([, said]) => said)),
+      ...(at < 0
+        ? []
+        : (
+            [
+              ['Twist', twist],
+              ['Nearest', nearest],
+            ] as const
+          ).filter(([, said]) => said)),
     ];
-  }); // prettier-ignore
+  });
 }

@@ -1,7 +1,22 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
 import type { Thing } from '@firm-line/core/shape/obstacles';
 import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/shape/rod';
-import { HOSE, HOSE_END, MOTION, type TextLimits, freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
+import {
+  HOSE,
+  HOSE_END,
+  MOTION,
+  type TextLimits,
+  freshId,
+  type Hose,
+  type HoseEnd,
+} from '@firm-line/core/plan';
 import { HOSE_FITTINGS, HOSES } from '@firm-line/core/trade/stock';
 import { distance, scale, unit, type Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../../kit/fields/length-field';
@@ -16,8 +31,16 @@ import { Dialog } from '../../../kit/dialog';
 import { VectorField } from '../../../kit/fields/vector-field';
 
 const STILL: Motion = {
-  kind: 'still', heaveMm: [-50, 50], aboutMm: [0, 0, 0], axis: [1, 0, 0], measuredAtMm: [0, 0, 0], rollDeg: 0, steer: null, floatMm: 0, floatAxis: [0, 1, 0],
-}; // prettier-ignore
+  kind: 'still',
+  heaveMm: [-50, 50],
+  aboutMm: [0, 0, 0],
+  axis: [1, 0, 0],
+  measuredAtMm: [0, 0, 0],
+  rollDeg: 0,
+  steer: null,
+  floatMm: 0,
+  floatAxis: [0, 1, 0],
+};
 const END: HoseEnd = {
   portId: null,
   through: false,
@@ -28,7 +51,14 @@ const END: HoseEnd = {
 };
 type Steer = NonNullable<Motion['steer']>;
 type Lean = ReturnType<typeof kingpinLean>;
-const WAYS: Readonly<Record<string, Vec3>> = { forward: [-1, 0, 0], aft: [1, 0, 0], left: [0, -1, 0], right: [0, 1, 0], down: [0, 0, -1], up: [0, 0, 1] }; // prettier-ignore
+const WAYS: Readonly<Record<string, Vec3>> = {
+  forward: [-1, 0, 0],
+  aft: [1, 0, 0],
+  left: [0, -1, 0],
+  right: [0, 1, 0],
+  down: [0, 0, -1],
+  up: [0, 0, 1],
+};
 const ASLANT = 'aslant, as it is';
 /** How far inboard of a wheel its arm swings, as a share of the way to the middle. A guess to begin with. */
 const INBOARD = 0.3;
@@ -37,10 +67,17 @@ const INBOARD = 0.3;
 function motionWith({ kind, travel, shape }: Thing): Motion {
   const { heaveMm, rollDeg, lockDeg, aboutMm } = travel!;
   const measuredAtMm = shape.kind === 'wheel' ? shape.centreMm : aboutMm;
-  const steer = lockDeg > 0 ? { aboutMm, axis: [0, 0, 1] as Vec3, lockDeg: [-lockDeg, lockDeg] as const } : null;
+  const steer =
+    lockDeg > 0
+      ? { aboutMm, axis: [0, 0, 1] as Vec3, lockDeg: [-lockDeg, lockDeg] as const }
+      : null;
   const common = { ...STILL, heaveMm, measuredAtMm, steer };
   if (kind === 'axle') return { ...common, kind: 'axle', rollDeg, aboutMm };
-  return { ...common, kind: 'corner', aboutMm: [measuredAtMm[0], measuredAtMm[1] * INBOARD, measuredAtMm[2]] };
+  return {
+    ...common,
+    kind: 'corner',
+    aboutMm: [measuredAtMm[0], measuredAtMm[1] * INBOARD, measuredAtMm[2]],
+  };
 }
 
 const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name} ${axis}`);
@@ -51,65 +88,266 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
   imports: [VectorField, Dialog, CheckField, TextField, LengthField, NumberField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fl-dialog #dialog look="w-[min(60rem,94vw)] p-6" [label]="isNew() ? 'New hose' : 'Hose details'">
+    <fl-dialog
+      #dialog
+      look="w-[min(60rem,94vw)] p-6"
+      [label]="isNew() ? 'New hose' : 'Hose details'"
+    >
       @if (draft(); as hose) {
         <form (submit)="keep($event)">
           <h2 class="text-xl font-bold">{{ isNew() ? 'New hose' : 'Hose ' + hose.name }}</h2>
           <div class="mt-3 grid gap-3 sm:grid-cols-4">
-            <fl-text-field field="hose-name" label="Name" [limits]="fields.name" [value]="hose.name" (changed)="set({ name: $event })" />
-            <fl-text-field class="sm:col-span-2" field="hose-title" label="From where to where" [limits]="fields.title" [value]="hose.title" (changed)="set({ title: $event })" />
-            <fl-select-field field="hose-circuit" label="Circuit" [options]="circuits()" [value]="hose.circuitId" (changed)="set({ circuitId: $event })" />
-            <fl-select-field field="hose-service" label="Carries" [options]="services" [value]="hose.service" (changed)="set({ service: $event })" />
-            <fl-select-field field="hose-stock" label="Hose" [options]="stock" [value]="hose.stockId" (changed)="set({ stockId: $event })" />
-            <fl-length-field label="Ordered length, seat to seat" [limits]="fields.orderMm" [valueMm]="hose.orderMm" (changed)="set({ orderMm: $event })" />
-            <fl-text-field [mono]="true" placeholder="2026-03" field="hose-made" label="Made in (year-month)" [limits]="madeLimits" [value]="hose.madeOn ?? ''" (changed)="set({ madeOn: $event || null })" />
+            <fl-text-field
+              field="hose-name"
+              label="Name"
+              [limits]="fields.name"
+              [value]="hose.name"
+              (changed)="set({ name: $event })"
+            />
+            <fl-text-field
+              class="sm:col-span-2"
+              field="hose-title"
+              label="From where to where"
+              [limits]="fields.title"
+              [value]="hose.title"
+              (changed)="set({ title: $event })"
+            />
+            <fl-select-field
+              field="hose-circuit"
+              label="Circuit"
+              [options]="circuits()"
+              [value]="hose.circuitId"
+              (changed)="set({ circuitId: $event })"
+            />
+            <fl-select-field
+              field="hose-service"
+              label="Carries"
+              [options]="services"
+              [value]="hose.service"
+              (changed)="set({ service: $event })"
+            />
+            <fl-select-field
+              field="hose-stock"
+              label="Hose"
+              [options]="stock"
+              [value]="hose.stockId"
+              (changed)="set({ stockId: $event })"
+            />
+            <fl-length-field
+              label="Ordered length, seat to seat"
+              [limits]="fields.orderMm"
+              [valueMm]="hose.orderMm"
+              (changed)="set({ orderMm: $event })"
+            />
+            <fl-text-field
+              [mono]="true"
+              placeholder="2026-03"
+              field="hose-made"
+              label="Made in (year-month)"
+              [limits]="madeLimits"
+              [value]="hose.madeOn ?? ''"
+              (changed)="set({ madeOn: $event || null })"
+            />
             @for (end of ends; track end) {
               <fieldset class="rounded-lg border border-rule p-3 sm:col-span-2">
-                <legend class="px-1 font-semibold">{{ end === 'a' ? 'End A, stays with the frame' : 'End B, moves' }}</legend>
+                <legend class="px-1 font-semibold">
+                  {{ end === 'a' ? 'End A, stays with the frame' : 'End B, moves' }}
+                </legend>
                 <div class="grid grid-cols-3 gap-2">
-                  <fl-select-field class="col-span-3" [field]="'hose-port-' + end" label="Stands at" none="a place of its own" [options]="ports()" [value]="hose.ends[end].portId" (changed)="setPort(end, $event || null)" />
+                  <fl-select-field
+                    class="col-span-3"
+                    [field]="'hose-port-' + end"
+                    label="Stands at"
+                    none="a place of its own"
+                    [options]="ports()"
+                    [value]="hose.ends[end].portId"
+                    (changed)="setPort(end, $event || null)"
+                  />
                   @if (hose.ends[end].portId) {
-                    <fl-check-field class="col-span-3" label="behind a bracket, opposite the tube" [checked]="hose.ends[end].through" (changed)="setEnd(end, { through: $event })" />
+                    <fl-check-field
+                      class="col-span-3"
+                      label="behind a bracket, opposite the tube"
+                      [checked]="hose.ends[end].through"
+                      (changed)="setEnd(end, { through: $event })"
+                    />
                   } @else {
-                    <fl-vector-field [valueMm]="hose.ends[end].atMm" (changed)="setEnd(end, { atMm: $event })" />
-                    <fl-select-field class="col-span-3" [field]="'hose-way-' + end" label="Its thread points" [options]="ways" [value]="wayOf(hose.ends[end].direction)" (changed)="setWay(end, $event)" />
+                    <fl-vector-field
+                      [valueMm]="hose.ends[end].atMm"
+                      (changed)="setEnd(end, { atMm: $event })"
+                    />
+                    <fl-select-field
+                      class="col-span-3"
+                      [field]="'hose-way-' + end"
+                      label="Its thread points"
+                      [options]="ways"
+                      [value]="wayOf(hose.ends[end].direction)"
+                      (changed)="setWay(end, $event)"
+                    />
                   }
-                  <fl-select-field class="col-span-2" [field]="'hose-fitting-' + end" label="Fitting" [options]="fittings" [value]="hose.ends[end].fittingId" (changed)="setEnd(end, { fittingId: $event })" />
-                  <fl-number-field label="Turned, °" [limits]="endFields.turnDeg" [value]="hose.ends[end].turnDeg" (changed)="setEnd(end, { turnDeg: $event })" />
+                  <fl-select-field
+                    class="col-span-2"
+                    [field]="'hose-fitting-' + end"
+                    label="Fitting"
+                    [options]="fittings"
+                    [value]="hose.ends[end].fittingId"
+                    (changed)="setEnd(end, { fittingId: $event })"
+                  />
+                  <fl-number-field
+                    label="Turned, °"
+                    [limits]="endFields.turnDeg"
+                    [value]="hose.ends[end].turnDeg"
+                    (changed)="setEnd(end, { turnDeg: $event })"
+                  />
                 </div>
               </fieldset>
             }
-            <fl-select-field field="hose-fixing" label="End A is held by" [options]="fixings" [value]="hose.fixing" (changed)="set({ fixing: $event })" />
-            <fl-check-field class="self-end" label="lock nut or clip on" [checked]="hose.locked" (changed)="set({ locked: $event })" />
+            <fl-select-field
+              field="hose-fixing"
+              label="End A is held by"
+              [options]="fixings"
+              [value]="hose.fixing"
+              (changed)="set({ fixing: $event })"
+            />
+            <fl-check-field
+              class="self-end"
+              label="lock nut or clip on"
+              [checked]="hose.locked"
+              (changed)="set({ locked: $event })"
+            />
             @if (hose.service === 'pressure') {
-              <fl-check-field class="self-end" label="made up, ends not crimped" [checked]="hose.madeUp ?? false" (changed)="set({ madeUp: $event })" />
+              <fl-check-field
+                class="self-end"
+                label="made up, ends not crimped"
+                [checked]="hose.madeUp ?? false"
+                (changed)="set({ madeUp: $event })"
+              />
             }
             @if (hose.service === 'feed') {
-              <fl-check-field class="self-end" label="gauze in its reservoir" [checked]="hose.gauze" (changed)="set({ gauze: $event })" />
+              <fl-check-field
+                class="self-end"
+                label="gauze in its reservoir"
+                [checked]="hose.gauze"
+                (changed)="set({ gauze: $event })"
+              />
             }
             <fieldset class="rounded-lg border border-rule p-3 sm:col-span-4">
               <legend class="px-1 font-semibold">How end B moves</legend>
               <div class="grid grid-cols-2 gap-2 sm:grid-cols-6">
-                <fl-select-field class="col-span-2" field="hose-with" label="As this moves" none="choose to fill in…" [options]="movers()" (changed)="moveWith($event)" />
-                <fl-select-field class="col-span-2" field="hose-kind" label="Motion" [options]="kinds" [value]="hose.motion.kind" (changed)="setMotion({ kind: $event })" />
+                <fl-select-field
+                  class="col-span-2"
+                  field="hose-with"
+                  label="As this moves"
+                  none="choose to fill in…"
+                  [options]="movers()"
+                  (changed)="moveWith($event)"
+                />
+                <fl-select-field
+                  class="col-span-2"
+                  field="hose-kind"
+                  label="Motion"
+                  [options]="kinds"
+                  [value]="hose.motion.kind"
+                  (changed)="setMotion({ kind: $event })"
+                />
                 @if (hose.motion.kind !== 'still') {
-                  <fl-length-field label="Droop, down" [leastMm]="0" [mostMm]="2000" [valueMm]="-hose.motion.heaveMm[0]" (changed)="setMotion({ heaveMm: [-$event, hose.motion.heaveMm[1]] })" />
-                  <fl-length-field label="Bump, up" [leastMm]="0" [mostMm]="2000" [valueMm]="hose.motion.heaveMm[1]" (changed)="setMotion({ heaveMm: [hose.motion.heaveMm[0], $event] })" />
-                  <fl-vector-field [labels]="hose.motion.kind === 'axle' ? about.axle : about.corner" [valueMm]="hose.motion.aboutMm" (changed)="setMotion({ aboutMm: $event })" />
+                  <fl-length-field
+                    label="Droop, down"
+                    [leastMm]="0"
+                    [mostMm]="2000"
+                    [valueMm]="-hose.motion.heaveMm[0]"
+                    (changed)="setMotion({ heaveMm: [-$event, hose.motion.heaveMm[1]] })"
+                  />
+                  <fl-length-field
+                    label="Bump, up"
+                    [leastMm]="0"
+                    [mostMm]="2000"
+                    [valueMm]="hose.motion.heaveMm[1]"
+                    (changed)="setMotion({ heaveMm: [hose.motion.heaveMm[0], $event] })"
+                  />
+                  <fl-vector-field
+                    [labels]="hose.motion.kind === 'axle' ? about.axle : about.corner"
+                    [valueMm]="hose.motion.aboutMm"
+                    (changed)="setMotion({ aboutMm: $event })"
+                  />
                   @if (hose.motion.kind === 'axle') {
-                    <fl-number-field label="Roll either way, °" [limits]="motion.rollDeg" [value]="hose.motion.rollDeg" (changed)="setMotion({ rollDeg: $event })" />
+                    <fl-number-field
+                      label="Roll either way, °"
+                      [limits]="motion.rollDeg"
+                      [value]="hose.motion.rollDeg"
+                      (changed)="setMotion({ rollDeg: $event })"
+                    />
                   } @else {
-                    <fl-vector-field [labels]="about.wheel" [valueMm]="hose.motion.measuredAtMm" (changed)="setMotion({ measuredAtMm: $event })" />
+                    <fl-vector-field
+                      [labels]="about.wheel"
+                      [valueMm]="hose.motion.measuredAtMm"
+                      (changed)="setMotion({ measuredAtMm: $event })"
+                    />
                   }
-                  <fl-check-field class="col-span-2 self-end" label="it steers" [checked]="hose.motion.steer !== null" (changed)="setSteers($event)" />
+                  <fl-check-field
+                    class="col-span-2 self-end"
+                    label="it steers"
+                    [checked]="hose.motion.steer !== null"
+                    (changed)="setSteers($event)"
+                  />
                   @if (hose.motion.steer; as steer) {
-                    <fl-number-field label="Lock left, °" [most]="80" [value]="-steer.lockDeg[0]" (changed)="setMotion({ steer: { aboutMm: steer.aboutMm, axis: steer.axis, lockDeg: [-$event, steer.lockDeg[1]] } })" />
-                    <fl-number-field label="Lock right, °" [most]="80" [value]="steer.lockDeg[1]" (changed)="setMotion({ steer: { aboutMm: steer.aboutMm, axis: steer.axis, lockDeg: [steer.lockDeg[0], $event] } })" />
-                    <fl-vector-field [labels]="about.kingpin" [valueMm]="steer.aboutMm" (changed)="setMotion({ steer: { aboutMm: $event, axis: steer.axis, lockDeg: steer.lockDeg } })" />
-                    <fl-number-field label="Top leans back, °" [least]="-45" [most]="45" [value]="round(lean(steer).backDeg)" (changed)="setLean({ backDeg: $event })" />
-                    <fl-number-field label="Top leans in, °" [least]="-45" [most]="45" [value]="round(lean(steer).inwardDeg)" (changed)="setLean({ inwardDeg: $event })" />
+                    <fl-number-field
+                      label="Lock left, °"
+                      [most]="80"
+                      [value]="-steer.lockDeg[0]"
+                      (changed)="
+                        setMotion({
+                          steer: {
+                            aboutMm: steer.aboutMm,
+                            axis: steer.axis,
+                            lockDeg: [-$event, steer.lockDeg[1]],
+                          },
+                        })
+                      "
+                    />
+                    <fl-number-field
+                      label="Lock right, °"
+                      [most]="80"
+                      [value]="steer.lockDeg[1]"
+                      (changed)="
+                        setMotion({
+                          steer: {
+                            aboutMm: steer.aboutMm,
+                            axis: steer.axis,
+                            lockDeg: [steer.lockDeg[0], $event],
+                          },
+                        })
+                      "
+                    />
+                    <fl-vector-field
+                      [labels]="about.kingpin"
+                      [valueMm]="steer.aboutMm"
+                      (changed)="
+                        setMotion({
+                          steer: { aboutMm: $event, axis: steer.axis, lockDeg: steer.lockDeg },
+                        })
+                      "
+                    />
+                    <fl-number-field
+                      label="Top leans back, °"
+                      [least]="-45"
+                      [most]="45"
+                      [value]="round(lean(steer).backDeg)"
+                      (changed)="setLean({ backDeg: $event })"
+                    />
+                    <fl-number-field
+                      label="Top leans in, °"
+                      [least]="-45"
+                      [most]="45"
+                      [value]="round(lean(steer).inwardDeg)"
+                      (changed)="setLean({ inwardDeg: $event })"
+                    />
                   }
-                  <fl-length-field label="Caliper slides by" [limits]="motion.floatMm" [valueMm]="hose.motion.floatMm" (changed)="setMotion({ floatMm: $event })" />
+                  <fl-length-field
+                    label="Caliper slides by"
+                    [limits]="motion.floatMm"
+                    [valueMm]="hose.motion.floatMm"
+                    (changed)="setMotion({ floatMm: $event })"
+                  />
                 }
               </div>
             </fieldset>
@@ -125,7 +363,7 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
       }
     </fl-dialog>
   `,
-}) // prettier-ignore
+})
 export class HoseForm {
   protected readonly fields = HOSE.fields;
   protected readonly motion = MOTION.fields;
@@ -146,26 +384,57 @@ export class HoseForm {
     kingpin: called('Kingpin at'),
   };
   protected readonly ways = Object.keys(WAYS).map((way) => [way, way] as const);
-  protected readonly services = [['pressure', 'brake pressure'], ['feed', "a reservoir's feed"]] as const; // prettier-ignore
-  protected readonly kinds = [['still', 'none, both ends stand still'], ['corner', 'on an arm, swinging about a line'], ['axle', 'with a solid axle']] as const; // prettier-ignore
-  protected readonly fixings = [['bracket', 'a bracket'], ['part', 'the part itself'], ['zip-tie', 'a zip tie'], ['none', 'nothing']] as const; // prettier-ignore
+  protected readonly services = [
+    ['pressure', 'brake pressure'],
+    ['feed', "a reservoir's feed"],
+  ] as const;
+  protected readonly kinds = [
+    ['still', 'none, both ends stand still'],
+    ['corner', 'on an arm, swinging about a line'],
+    ['axle', 'with a solid axle'],
+  ] as const;
+  protected readonly fixings = [
+    ['bracket', 'a bracket'],
+    ['part', 'the part itself'],
+    ['zip-tie', 'a zip tie'],
+    ['none', 'nothing'],
+  ] as const;
   protected readonly circuits = computed(() => this.store.plan().circuits);
   protected readonly movers = computed(() =>
-    this.store.plan().things.filter(({ travel, kind }) => travel && (kind === 'wheel' || kind === 'axle')),
+    this.store
+      .plan()
+      .things.filter(({ travel, kind }) => travel && (kind === 'wheel' || kind === 'axle')),
   );
   protected readonly ports = computed(() =>
-    [...this.store.view().ports.values()].filter(({ port }) => port.role !== 'bleeder').map(({ part, port }) => ({ id: port.id, name: `${part.name}, ${port.name}` })),
-  ); // prettier-ignore
+    [...this.store.view().ports.values()]
+      .filter(({ port }) => port.role !== 'bleeder')
+      .map(({ part, port }) => ({ id: port.id, name: `${part.name}, ${port.name}` })),
+  );
 
   openNew(): void {
     const plan = this.store.plan();
     const names = new Set(plan.hoses.map((hose) => hose.name));
-    const name = Array.from({ length: plan.hoses.length + 1 }, (_, i) => `H${i + 1}`).find((n) => !names.has(n))!;
+    const name = Array.from({ length: plan.hoses.length + 1 }, (_, i) => `H${i + 1}`).find(
+      (n) => !names.has(n),
+    )!;
     this.open(true, {
-      id: freshId(plan, 'hose'), name, title: '', circuitId: plan.circuits[0]!.id, stockId: 'ptfe-3', service: 'pressure',
-      ends: { a: { ...END, fittingId: 'bulkhead' }, b: { ...END, atMm: [200, 0, -100], direction: [0, 0, 1], fittingId: 'banjo' } },
-      orderMm: 400, motion: STILL, fixing: 'bracket', locked: true, gauze: false, madeOn: null,
-    }); // prettier-ignore
+      id: freshId(plan, 'hose'),
+      name,
+      title: '',
+      circuitId: plan.circuits[0]!.id,
+      stockId: 'ptfe-3',
+      service: 'pressure',
+      ends: {
+        a: { ...END, fittingId: 'bulkhead' },
+        b: { ...END, atMm: [200, 0, -100], direction: [0, 0, 1], fittingId: 'banjo' },
+      },
+      orderMm: 400,
+      motion: STILL,
+      fixing: 'bracket',
+      locked: true,
+      gauze: false,
+      madeOn: null,
+    });
   }
   openOn(hose: Hose): void {
     this.open(false, hose);
@@ -180,7 +449,9 @@ export class HoseForm {
     this.draft.update((hose) => hose && { ...hose, ...patch });
   }
   protected setEnd(end: 'a' | 'b', patch: Partial<HoseEnd>): void {
-    this.draft.update((hose) => hose && { ...hose, ends: { ...hose.ends, [end]: { ...hose.ends[end], ...patch } } });
+    this.draft.update(
+      (hose) => hose && { ...hose, ends: { ...hose.ends, [end]: { ...hose.ends[end], ...patch } } },
+    );
   }
   protected setMotion(patch: Partial<Motion>): void {
     this.draft.update((hose) => hose && { ...hose, motion: { ...hose.motion, ...patch } });
@@ -190,13 +461,22 @@ export class HoseForm {
     const at = this.store.view().ports.get(portId ?? this.draft()!.ends[end].portId ?? '');
     const { through, atMm, direction } = this.draft()!.ends[end];
     const own = at
-      ? { atMm: at.fixed.atMm, direction: through ? scale(at.port.direction, -1) : at.port.direction }
+      ? {
+          atMm: at.fixed.atMm,
+          direction: through ? scale(at.port.direction, -1) : at.port.direction,
+        }
       : { atMm, direction };
-    this.setEnd(end, { portId, through: portId !== null && (through || at?.port.name.includes('bracket') === true), ...own });
+    this.setEnd(end, {
+      portId,
+      through: portId !== null && (through || at?.port.name.includes('bracket') === true),
+      ...own,
+    });
   }
   protected setSteers(steers: boolean): void {
     const { measuredAtMm } = this.draft()!.motion;
-    this.setMotion({ steer: steers ? { aboutMm: measuredAtMm, axis: [0, 0, 1], lockDeg: [-30, 30] } : null });
+    this.setMotion({
+      steer: steers ? { aboutMm: measuredAtMm, axis: [0, 0, 1], lockDeg: [-30, 30] } : null,
+    });
   }
   protected lean({ axis, aboutMm }: Steer): Lean {
     return kingpinLean(axis, aboutMm[1]);
@@ -204,7 +484,9 @@ export class HoseForm {
   protected setLean(to: Partial<Lean>): void {
     const steer = this.draft()!.motion.steer!;
     const { backDeg, inwardDeg } = { ...this.lean(steer), ...to };
-    this.setMotion({ steer: { ...steer, axis: kingpinAxis(backDeg, inwardDeg, steer.aboutMm[1]) } });
+    this.setMotion({
+      steer: { ...steer, axis: kingpinAxis(backDeg, inwardDeg, steer.aboutMm[1]) },
+    });
   }
   protected round(deg: number): number {
     return Math.round(deg * 100) / 100;

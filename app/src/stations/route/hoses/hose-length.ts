@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, output, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  untracked,
+} from '@angular/core';
 import { ORDER_STEP_MM, type BracketPlace, type HoseView } from '@firm-line/core/stations/route';
 import { formatLength, formatLengthUnit } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../../session/plan-store';
@@ -17,18 +26,55 @@ const SLIDE_MM = 200;
   host: { class: 'block' },
   template: `
     <label class="label block" for="hose-length"
-      >Ordered length: <span class="font-mono text-lg text-ink" data-test="hose-order-length">{{ full(view().hose.orderMm) }}</span></label
+      >Ordered length:
+      <span class="font-mono text-lg text-ink" data-test="hose-order-length">{{
+        full(view().hose.orderMm)
+      }}</span></label
     >
-    <input #field id="hose-length" type="range" class="h-12 w-full accent-fluid" [min]="range().least" [max]="range().most" [step]="step" [value]="view().hose.orderMm" (input)="tried.emit(+field.value)" (change)="taken.emit(+field.value)" />
-    <p class="text-sm text-ink-soft">{{ full(view().freeMm) }} of it is free hose, the rest is fittings.</p>
+    <input
+      #field
+      id="hose-length"
+      type="range"
+      class="h-12 w-full accent-fluid"
+      [min]="range().least"
+      [max]="range().most"
+      [step]="step"
+      [value]="view().hose.orderMm"
+      (input)="tried.emit(+field.value)"
+      (change)="taken.emit(+field.value)"
+    />
+    <p class="text-sm text-ink-soft">
+      {{ full(view().freeMm) }} of it is free hose, the rest is fittings.
+    </p>
     <div class="mt-2 grid grid-cols-2 gap-2">
-      <button type="button" class="btn px-2" (click)="look('lengths')" [disabled]="finder.busy()">Lengths that serve</button>
-      <button type="button" class="btn px-2" (click)="look('alike')" [disabled]="finder.busy() || corners().length < 2">Make {{ corners().length }} alike</button>
-      <button type="button" class="btn col-span-2 px-2" (click)="look('bracket')" [disabled]="finder.busy() || view().hose.service === 'feed'">Find a place for the bracket</button>
+      <button type="button" class="btn px-2" (click)="look('lengths')" [disabled]="finder.busy()">
+        Lengths that serve
+      </button>
+      <button
+        type="button"
+        class="btn px-2"
+        (click)="look('alike')"
+        [disabled]="finder.busy() || corners().length < 2"
+      >
+        Make {{ corners().length }} alike
+      </button>
+      <button
+        type="button"
+        class="btn col-span-2 px-2"
+        (click)="look('bracket')"
+        [disabled]="finder.busy() || view().hose.service === 'feed'"
+      >
+        Find a place for the bracket
+      </button>
     </div>
     @if (finder.busy()) {
       <p class="mt-2 flex items-center gap-3 text-sm" role="status">
-        <progress class="h-3 flex-1 accent-fluid" max="1" [value]="finder.share()" aria-label="How far the search is"></progress>
+        <progress
+          class="h-3 flex-1 accent-fluid"
+          max="1"
+          [value]="finder.share()"
+          aria-label="How far the search is"
+        ></progress>
         <button type="button" class="btn px-3" (click)="finder.cancel()">Cancel</button>
       </p>
     }
@@ -37,46 +83,104 @@ const SLIDE_MM = 200;
     }
     @if (lengths(); as found) {
       <div class="mt-2" data-test="hose-lengths">
-        <div class="flex h-6 w-full overflow-hidden rounded" role="img" [attr.aria-label]="serving()">
+        <div
+          class="flex h-6 w-full overflow-hidden rounded"
+          role="img"
+          [attr.aria-label]="serving()"
+        >
           @for (one of found.tried; track one.orderMm) {
-            <span class="h-full flex-1" [class]="one.ok ? 'bg-fluid' : one.rubs ? 'bg-mind' : 'bg-rule'" [title]="full(one.orderMm) + ': ' + (one.ok ? 'serves' : one.rubs ? 'rubs' : words[one.verdict])"></span>
+            <span
+              class="h-full flex-1"
+              [class]="one.ok ? 'bg-fluid' : one.rubs ? 'bg-mind' : 'bg-rule'"
+              [title]="
+                full(one.orderMm) +
+                ': ' +
+                (one.ok ? 'serves' : one.rubs ? 'rubs' : words[one.verdict])
+              "
+            ></span>
           }
         </div>
         @if (found.shortestMm !== null) {
-          <p class="mt-1 text-sm">{{ bare(found.shortestMm) }} to {{ full(found.longestMm!) }} serve in every state and touch nothing.</p>
-          <button type="button" class="btn-main mt-1" (click)="taken.emit(found.shortestMm)">Take the shortest, {{ bare(found.shortestMm) }}</button>
+          <p class="mt-1 text-sm">
+            {{ bare(found.shortestMm) }} to {{ full(found.longestMm!) }} serve in every state and
+            touch nothing.
+          </p>
+          <button type="button" class="btn-main mt-1" (click)="taken.emit(found.shortestMm)">
+            Take the shortest, {{ bare(found.shortestMm) }}
+          </button>
         } @else {
-          <p class="fault mt-1">No length from {{ bare(found.tried[0]?.orderMm ?? 0) }} up serves in every state: place its bracket otherwise, or take other ends.</p>
+          <p class="fault mt-1">
+            No length from {{ bare(found.tried[0]?.orderMm ?? 0) }} up serves in every state: place
+            its bracket otherwise, or take other ends.
+          </p>
         }
       </div>
     }
     @if (alike(); as found) {
       @if (found.orderMm !== null) {
-        <p class="mt-2 text-sm">{{ full(found.orderMm) }} is the shortest that serves all {{ corners().length }}.</p>
-        <button type="button" class="btn-main mt-1" (click)="makeAlike(found.orderMm)">Take {{ bare(found.orderMm) }} for all</button>
+        <p class="mt-2 text-sm">
+          {{ full(found.orderMm) }} is the shortest that serves all {{ corners().length }}.
+        </p>
+        <button type="button" class="btn-main mt-1" (click)="makeAlike(found.orderMm)">
+          Take {{ bare(found.orderMm) }} for all
+        </button>
       } @else {
-        <p class="fault mt-2">No one length serves all: {{ found.against }} speaks against most of them.</p>
+        <p class="fault mt-2">
+          No one length serves all: {{ found.against }} speaks against most of them.
+        </p>
       }
     }
     @if (places().length) {
       <ol class="mt-2 grid gap-2" data-test="hose-places">
         @for (place of places(); track $index) {
           <li class="rounded-lg border border-rule p-2 text-sm">
-            <p><strong>{{ place.to.name }}</strong> at {{ bare(place.atMm[0]) }}, {{ bare(place.atMm[1]) }}, {{ bare(place.atMm[2]) }}, pointing {{ pointing(place) }}</p>
-            <p>{{ place.ok ? 'Serves in every state, least radius ' + full(place.leastRadiusMm) + '.' : 'Not well: ' + wordsFor(place.why) + '.' }}</p>
-            <button type="button" class="btn-main mt-1" (click)="takePlace(place)" [disabled]="!slides()">Put it there</button>
+            <p>
+              <strong>{{ place.to.name }}</strong> at {{ bare(place.atMm[0]) }},
+              {{ bare(place.atMm[1]) }}, {{ bare(place.atMm[2]) }}, pointing {{ pointing(place) }}
+            </p>
+            <p>
+              {{
+                place.ok
+                  ? 'Serves in every state, least radius ' + full(place.leastRadiusMm) + '.'
+                  : 'Not well: ' + wordsFor(place.why) + '.'
+              }}
+            </p>
+            <button
+              type="button"
+              class="btn-main mt-1"
+              (click)="takePlace(place)"
+              [disabled]="!slides()"
+            >
+              Put it there
+            </button>
           </li>
         }
       </ol>
     }
     @if (slides()) {
-      <label class="label mt-3 block" for="hose-slide">Slide the bracket along its rail, or drag it in the picture: <span class="font-mono">{{ slidMm() > 0 ? '+' : '' }}{{ bare(slidMm()) }}</span></label>
-      <input #field2 id="hose-slide" type="range" class="h-12 w-full accent-fluid" [min]="-slideMm" [max]="slideMm" step="5" [value]="slidMm()" (input)="shifted.emit(+field2.value)" (change)="shiftTaken.emit()" />
+      <label class="label mt-3 block" for="hose-slide"
+        >Slide the bracket along its rail, or drag it in the picture:
+        <span class="font-mono">{{ slidMm() > 0 ? '+' : '' }}{{ bare(slidMm()) }}</span></label
+      >
+      <input
+        #field2
+        id="hose-slide"
+        type="range"
+        class="h-12 w-full accent-fluid"
+        [min]="-slideMm"
+        [max]="slideMm"
+        step="5"
+        [value]="slidMm()"
+        (input)="shifted.emit(+field2.value)"
+        (change)="shiftTaken.emit()"
+      />
     } @else {
-      <p class="mt-3 text-sm text-ink-soft">End A stands at a port that tapes fix: its place is measured, not chosen.</p>
+      <p class="mt-3 text-sm text-ink-soft">
+        End A stands at a port that tapes fix: its place is measured, not chosen.
+      </p>
     }
   `,
-}) // prettier-ignore
+})
 export class HoseLength {
   private readonly store = inject(PlanStore);
   protected readonly finder = inject(HoseFinder);
@@ -95,13 +199,28 @@ export class HoseLength {
   protected readonly range = computed(() => {
     const { hose, freeMm, states } = this.view();
     const least = Math.max(...states.map((state) => state.chordMm), 40) + hose.orderMm - freeMm;
-    return { least: Math.floor((least * 0.9) / ORDER_STEP_MM) * ORDER_STEP_MM, most: Math.max(Math.ceil((least * 2) / ORDER_STEP_MM) * ORDER_STEP_MM, hose.orderMm) };
-  }); // prettier-ignore
+    return {
+      least: Math.floor((least * 0.9) / ORDER_STEP_MM) * ORDER_STEP_MM,
+      most: Math.max(Math.ceil((least * 2) / ORDER_STEP_MM) * ORDER_STEP_MM, hose.orderMm),
+    };
+  });
   protected readonly corners = computed(() =>
-    this.store.plan().hoses.filter((hose) => hose.service === 'pressure' && hose.motion.kind !== 'still' && hose.stockId === this.view().hose.stockId),
-  ); // prettier-ignore
+    this.store
+      .plan()
+      .hoses.filter(
+        (hose) =>
+          hose.service === 'pressure' &&
+          hose.motion.kind !== 'still' &&
+          hose.stockId === this.view().hose.stockId,
+      ),
+  );
   private readonly port = computed(() =>
-    this.store.view().ports.get(this.store.plan().hoses.find((hose) => hose.id === this.view().hose.id)?.ends.a.portId ?? ''),
+    this.store
+      .view()
+      .ports.get(
+        this.store.plan().hoses.find((hose) => hose.id === this.view().hose.id)?.ends.a.portId ??
+          '',
+      ),
   );
   protected readonly slides = computed(() => endMoves(this.port()));
   private readonly found = computed(() => this.finder.foundFor(this.view().hose.id));
@@ -125,17 +244,24 @@ export class HoseLength {
   constructor() {
     // What was found holds for the hose and the plan that it was found in.
     effect(() => {
-      if (this.finder.isStale({ id: this.view().hose.id, plan: this.store.plan() })) untracked(() => this.finder.cancel());
+      if (this.finder.isStale({ id: this.view().hose.id, plan: this.store.plan() }))
+        untracked(() => this.finder.cancel());
     });
   }
 
   protected look(kind: HoseRequest['kind']): void {
     const plan = this.store.plan();
     const { id } = this.view().hose;
-    this.finder.look({ kind, plan, ids: kind === 'alike' ? this.corners().map((hose) => hose.id) : [id] }, { id, plan });
+    this.finder.look(
+      { kind, plan, ids: kind === 'alike' ? this.corners().map((hose) => hose.id) : [id] },
+      { id, plan },
+    );
   }
   protected makeAlike(orderMm: number): void {
-    this.store.apply({ edit: 'equalizeHoseLengths', with: { ids: this.corners().map((hose) => hose.id), orderMm } });
+    this.store.apply({
+      edit: 'equalizeHoseLengths',
+      with: { ids: this.corners().map((hose) => hose.id), orderMm },
+    });
   }
   protected takePlace({ atMm, direction }: BracketPlace): void {
     this.store.apply(moveEnd(this.view(), this.port(), atMm, direction));

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
 import type { HoseView } from '@firm-line/core/stations/route';
 import { partOf, RIDE, type Pose } from '@firm-line/core/shape/rod';
@@ -14,26 +23,69 @@ const SWEEP_S = 6;
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <div class="card flex flex-wrap items-end gap-x-4 gap-y-1 px-4 py-2" role="group" aria-label="Travel">
+    <div
+      class="card flex flex-wrap items-end gap-x-4 gap-y-1 px-4 py-2"
+      role="group"
+      aria-label="Travel"
+    >
       @if (moves()) {
         <div class="min-w-36 flex-1">
-          <label class="label block" for="hose-heave">Travel: <span class="font-mono">{{ heaveWords() }}</span></label>
-          <input #field id="hose-heave" type="range" class="h-12 w-full accent-fluid" min="-1" max="1" step="0.02" [value]="pose().heave" (input)="set({ heave: +field.value })" />
+          <label class="label block" for="hose-heave"
+            >Travel: <span class="font-mono">{{ heaveWords() }}</span></label
+          >
+          <input
+            #field
+            id="hose-heave"
+            type="range"
+            class="h-12 w-full accent-fluid"
+            min="-1"
+            max="1"
+            step="0.02"
+            [value]="pose().heave"
+            (input)="set({ heave: +field.value })"
+          />
         </div>
         @if (side(); as one) {
           <div class="min-w-36 flex-1">
-            <label class="label block" for="hose-lock">{{ one.name }}: <span class="font-mono">{{ one.words }}</span></label>
-            <input #field2 id="hose-lock" type="range" class="h-12 w-full accent-fluid" min="-1" max="1" step="0.02" [value]="one.value" (input)="setSide(+field2.value)" />
+            <label class="label block" for="hose-lock"
+              >{{ one.name }}: <span class="font-mono">{{ one.words }}</span></label
+            >
+            <input
+              #field2
+              id="hose-lock"
+              type="range"
+              class="h-12 w-full accent-fluid"
+              min="-1"
+              max="1"
+              step="0.02"
+              [value]="one.value"
+              (input)="setSide(+field2.value)"
+            />
           </div>
         }
-        <button type="button" class="btn px-3" (click)="playing() ? stop() : play()" data-test="hose-play">{{ playing() ? 'Stop' : 'Play the sweep' }}</button>
-        <button type="button" class="btn px-3" (click)="worst()" [disabled]="!view().worst" data-test="hose-worst">Worst state</button>
+        <button
+          type="button"
+          class="btn px-3"
+          (click)="playing() ? stop() : play()"
+          data-test="hose-play"
+        >
+          {{ playing() ? 'Stop' : 'Play the sweep' }}
+        </button>
+        <button
+          type="button"
+          class="btn px-3"
+          (click)="worst()"
+          [disabled]="!view().worst"
+          data-test="hose-worst"
+        >
+          Worst state
+        </button>
       } @else {
         <p class="py-2 text-sm">This hose does not move: it hangs between two fixed places.</p>
       }
     </div>
   `,
-}) // prettier-ignore
+})
 export class HoseScrub {
   private readonly store = inject(PlanStore);
   readonly view = input.required<HoseView>();
@@ -49,19 +101,29 @@ export class HoseScrub {
   protected readonly heaveWords = computed(() => {
     const { heave } = this.pose();
     const mm = partOf(heave, this.motion().heaveMm);
-    return heave === 0 ? 'ride' : `${formatLength(Math.abs(mm), this.store.units())} ${heave < 0 ? 'droop' : 'bump'}`;
+    return heave === 0
+      ? 'ride'
+      : `${formatLength(Math.abs(mm), this.store.units())} ${heave < 0 ? 'droop' : 'bump'}`;
   });
   protected readonly side = computed(() => {
     const { steer, kind, rollDeg } = this.motion();
     const { lock, roll } = this.pose();
     if (steer) {
       const deg = partOf(lock, steer.lockDeg);
-      const words = lock === 0 ? 'straight' : `${figure(Math.abs(deg))}° ${lock < 0 ? 'left' : 'right'}`;
+      const words =
+        lock === 0 ? 'straight' : `${figure(Math.abs(deg))}° ${lock < 0 ? 'left' : 'right'}`;
       return { name: 'Steering', value: lock, words };
     }
     if (kind !== 'axle' || rollDeg <= 0) return null;
-    return { name: 'Roll', value: roll, words: roll === 0 ? 'level' : `${figure(Math.abs(roll * rollDeg))}° ${roll < 0 ? 'left' : 'right'}` };
-  }); // prettier-ignore
+    return {
+      name: 'Roll',
+      value: roll,
+      words:
+        roll === 0
+          ? 'level'
+          : `${figure(Math.abs(roll * rollDeg))}° ${roll < 0 ? 'left' : 'right'}`,
+    };
+  });
 
   constructor() {
     inject(DestroyRef).onDestroy(() => cancelAnimationFrame(this.frame));
@@ -83,11 +145,17 @@ export class HoseScrub {
     const step = (now: number): void => {
       const turn = ((now - start) / 1000 / SWEEP_S) * 2 * Math.PI;
       // Travel goes once round while the steering goes twice: every corner comes by.
-      this.posed.emit({ ...RIDE, heave: Math.sin(turn), ...(this.motion().steer ? { lock: Math.sin(2 * turn + 0.7) } : { roll: Math.sin(2 * turn + 0.7) }) });
+      this.posed.emit({
+        ...RIDE,
+        heave: Math.sin(turn),
+        ...(this.motion().steer
+          ? { lock: Math.sin(2 * turn + 0.7) }
+          : { roll: Math.sin(2 * turn + 0.7) }),
+      });
       this.frame = requestAnimationFrame(step);
     };
     this.frame = requestAnimationFrame(step);
-  } // prettier-ignore
+  }
   protected stop(): void {
     if (this.playing()) this.played.emit(false);
     this.playing.set(false);

@@ -38,16 +38,20 @@ import { PlanStore } from '../../../session/plan-store';
       </tbody>
     </table>
     <p class="mt-4 text-sm">
-      Check threads and seats at each port before ordering (Join), and count once more on the vehicle with a cord. The hose
-      maker's sheet comes first: least radius, burst, date. Only hose marked for brakes carries brake pressure: ask for the
-      marking (maker, date, standard), and for a hose made up on the spot for the certificate of its proof test.
+      Check threads and seats at each port before ordering (Join), and count once more on the
+      vehicle with a cord. The hose maker's sheet comes first: least radius, burst, date. Only hose
+      marked for brakes carries brake pressure: ask for the marking (maker, date, standard), and for
+      a hose made up on the spot for the certificate of its proof test.
     </p>
   `,
 })
 export class HoseSheet {
   protected readonly store = inject(PlanStore);
   protected readonly rows = computed(() => {
-    const groups = new Map<string, { key: string; stock: string; length: string; a: string; b: string; names: string[] }>();
+    const groups = new Map<
+      string,
+      { key: string; stock: string; length: string; a: string; b: string; names: string[] }
+    >();
     for (const hose of this.store.plan().hoses) {
       const stock = hoseById(hose.stockId)!;
       const end = (which: 'a' | 'b'): string => hoseFittingById(hose.ends[which].fittingId)!.name;

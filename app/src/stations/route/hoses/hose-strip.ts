@@ -16,23 +16,84 @@ const BEND_HEIGHT = 58;
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block w-full' },
   template: `
-    <svg [attr.viewBox]="'0 0 ' + size().width + ' ' + height" class="block w-full" [attr.height]="height" role="img" [attr.aria-label]="drawn().label" data-test="hose-strip">
+    <svg
+      [attr.viewBox]="'0 0 ' + size().width + ' ' + height"
+      class="block w-full"
+      [attr.height]="height"
+      role="img"
+      [attr.aria-label]="drawn().label"
+      data-test="hose-strip"
+    >
       <path [attr.d]="drawn().area" class="fill-copper-pale stroke-copper" stroke-width="1.5" />
-      <path [attr.d]="'M' + side + ' ' + drawn().limitY + 'H' + (size().width - side)" class="stroke-stop" stroke-width="1.5" stroke-dasharray="6 4" />
-      <text [attr.x]="size().width - side + 6" [attr.y]="drawn().limitY + 4" class="fill-stop text-[12px] font-semibold">{{ drawn().limit }}</text>
-      <rect [attr.x]="side" [attr.y]="tubeY" [attr.width]="size().width - 2 * side" height="12" class="fill-slate" />
-      <rect [attr.x]="side - 34" [attr.y]="tubeY - 2" width="34" height="16" rx="3" class="fill-ink" />
-      <rect [attr.x]="size().width - side" [attr.y]="tubeY - 2" width="34" height="16" rx="3" class="fill-ink" />
-      <text [attr.x]="side - 34" [attr.y]="tubeY + 30" class="fill-ink text-[13px]">A, {{ view().fittings.a.name }}</text>
-      <text [attr.x]="size().width - side + 34" [attr.y]="tubeY + 30" text-anchor="end" class="fill-ink text-[13px]">B, {{ view().fittings.b.name }}</text>
+      <path
+        [attr.d]="'M' + side + ' ' + drawn().limitY + 'H' + (size().width - side)"
+        class="stroke-stop"
+        stroke-width="1.5"
+        stroke-dasharray="6 4"
+      />
+      <text
+        [attr.x]="size().width - side + 6"
+        [attr.y]="drawn().limitY + 4"
+        class="fill-stop text-[12px] font-semibold"
+      >
+        {{ drawn().limit }}
+      </text>
+      <rect
+        [attr.x]="side"
+        [attr.y]="tubeY"
+        [attr.width]="size().width - 2 * side"
+        height="12"
+        class="fill-slate"
+      />
+      <rect
+        [attr.x]="side - 34"
+        [attr.y]="tubeY - 2"
+        width="34"
+        height="16"
+        rx="3"
+        class="fill-ink"
+      />
+      <rect
+        [attr.x]="size().width - side"
+        [attr.y]="tubeY - 2"
+        width="34"
+        height="16"
+        rx="3"
+        class="fill-ink"
+      />
+      <text [attr.x]="side - 34" [attr.y]="tubeY + 30" class="fill-ink text-[13px]">
+        A, {{ view().fittings.a.name }}
+      </text>
+      <text
+        [attr.x]="size().width - side + 34"
+        [attr.y]="tubeY + 30"
+        text-anchor="end"
+        class="fill-ink text-[13px]"
+      >
+        B, {{ view().fittings.b.name }}
+      </text>
       @if (drawn().tightest; as at) {
-        <path [attr.d]="'M' + at.x + ' ' + at.y + 'V' + tubeY" class="stroke-ink" stroke-width="1.5" />
+        <path
+          [attr.d]="'M' + at.x + ' ' + at.y + 'V' + tubeY"
+          class="stroke-ink"
+          stroke-width="1.5"
+        />
         <circle [attr.cx]="at.x" [attr.cy]="at.y" r="4" class="fill-ink" />
-        <text [attr.x]="at.textX" [attr.y]="at.y - 8 < 12 ? 12 : at.y - 8" [attr.text-anchor]="at.anchor" class="fill-ink stroke-sheet text-[13px] font-semibold" stroke-width="5" paint-order="stroke" stroke-linejoin="round">radius {{ at.radius }} at {{ at.along }}</text>
+        <text
+          [attr.x]="at.textX"
+          [attr.y]="at.y - 8 < 12 ? 12 : at.y - 8"
+          [attr.text-anchor]="at.anchor"
+          class="fill-ink stroke-sheet text-[13px] font-semibold"
+          stroke-width="5"
+          paint-order="stroke"
+          stroke-linejoin="round"
+        >
+          radius {{ at.radius }} at {{ at.along }}
+        </text>
       }
     </svg>
   `,
-}) // prettier-ignore
+})
 export class HoseStrip {
   private readonly store = inject(PlanStore);
   protected readonly size = hostSize({ width: 800, height: HEIGHT });
@@ -50,14 +111,21 @@ export class HoseStrip {
     const bend = shape?.curvature ?? [];
     // The limit stands at two thirds of the height, unless the bend goes past all of it.
     const top = Math.max(limit * 1.5, (shape?.minRadiusMm ? 1 / shape.minRadiusMm : 0) * 1.08);
-    const y = (curvature: number): number => TUBE_Y - (BEND_HEIGHT * Math.min(curvature, top)) / top - 4;
+    const y = (curvature: number): number =>
+      TUBE_Y - (BEND_HEIGHT * Math.min(curvature, top)) / top - 4;
     const x = (share: number): number => SIDE + share * wide;
-    const points = bend.map((curvature, i) => `${x(i / (bend.length - 1)).toFixed(1)} ${y(curvature).toFixed(1)}`);
+    const points = bend.map(
+      (curvature, i) => `${x(i / (bend.length - 1)).toFixed(1)} ${y(curvature).toFixed(1)}`,
+    );
     const mm = (value: number): string => formatLength(value, this.store.units());
-    const at = shape?.minRadiusMm ? { x: x(shape.tightestMm / freeMm), y: y(1 / shape.minRadiusMm) } : null;
+    const at = shape?.minRadiusMm
+      ? { x: x(shape.tightestMm / freeMm), y: y(1 / shape.minRadiusMm) }
+      : null;
     const rightward = !!at && at.x < this.size().width * 0.7;
     return {
-      area: points.length ? `M${SIDE} ${TUBE_Y - 4}L${points.join('L')}L${SIDE + wide} ${TUBE_Y - 4}Z` : '',
+      area: points.length
+        ? `M${SIDE} ${TUBE_Y - 4}L${points.join('L')}L${SIDE + wide} ${TUBE_Y - 4}Z`
+        : '',
       limitY: y(limit),
       limit: `${mm(stock.minRadiusMm)} least`,
       tightest: at && {

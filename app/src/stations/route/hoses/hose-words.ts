@@ -7,4 +7,9 @@ export const VERDICT_WORDS: Record<HoseVerdict, string> = {
   ok: 'well',
 };
 /** A sign beside the word, so that colour never stands alone. */
-export const VERDICT_SIGNS: Record<HoseVerdict, string> = { 'out-of-reach': '✕', taut: '↔', kinks: '∠', ok: '✓' };
+export const VERDICT_SIGNS: Record<HoseVerdict, string> = {
+  'out-of-reach': '✕',
+  taut: '↔',
+  kinks: '∠',
+  ok: '✓',
+};

@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, output, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  linkedSignal,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import {
   clampAt,
   hoseOrder,
@@ -37,18 +46,37 @@ const NEAR_MM = 700;
 /** The flexible lines: one hose through its travel, in the scene, on its strip and in cells; its length and its bracket. */
 @Component({
   selector: 'fl-hoses-page',
-  imports: [ListRow, Fold, SpaceView, SnagRow, LevelSign, HoseCells, HoseFigures, HoseForm, HoseLength, HoseScrub, HoseSheet, HoseStrip],
+  imports: [
+    ListRow,
+    Fold,
+    SpaceView,
+    SnagRow,
+    LevelSign,
+    HoseCells,
+    HoseFigures,
+    HoseForm,
+    HoseLength,
+    HoseScrub,
+    HoseSheet,
+    HoseStrip,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
     @if (view(); as hose) {
-      <section class="flex flex-wrap items-center gap-x-6 border-b border-rule bg-sheet px-6 pt-2" aria-label="The chosen hose">
+      <section
+        class="flex flex-wrap items-center gap-x-6 border-b border-rule bg-sheet px-6 pt-2"
+        aria-label="The chosen hose"
+      >
         <div class="w-52">
           <h2 class="text-2xl leading-tight font-bold">{{ hose.hose.name }}</h2>
           <p class="leading-tight">{{ hose.hose.title }}</p>
           <p class="text-sm text-ink-soft">{{ hose.stock.name }}</p>
           @if (live(); as state) {
-            <p class="text-sm text-ink-soft">At {{ state.name }}: <strong class="text-ink" data-test="hose-live">{{ words[state.verdict] }}</strong></p>
+            <p class="text-sm text-ink-soft">
+              At {{ state.name }}:
+              <strong class="text-ink" data-test="hose-live">{{ words[state.verdict] }}</strong>
+            </p>
           }
         </div>
         @if (live(); as state) {
@@ -57,30 +85,73 @@ const NEAR_MM = 700;
       </section>
     }
     <div class="grid min-h-0 flex-1 lg:grid-cols-[1fr_23rem] lg:grid-rows-[minmax(0,1fr)]">
-      <section class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0" aria-label="The vehicle">
+      <section
+        class="relative flex min-h-[30rem] min-w-0 flex-col lg:min-h-0"
+        aria-label="The vehicle"
+      >
         @if (selection.line() && hasSpace()) {
-          <fl-space-view class="flex-1" [laid]="store.view()" [view]="selection.line()!" [namesEnds]="false" zoomTo="Hose"
-            [moving]="playing()" [hoses]="shown()" [focus]="focus()" [handles]="grip()" (dragged)="drag($event.at)" (letGo)="drop($event)" (failed)="hasSpace.set(false)" />
+          <fl-space-view
+            class="flex-1"
+            [laid]="store.view()"
+            [view]="selection.line()!"
+            [namesEnds]="false"
+            zoomTo="Hose"
+            [moving]="playing()"
+            [hoses]="shown()"
+            [focus]="focus()"
+            [handles]="grip()"
+            (dragged)="drag($event.at)"
+            (letGo)="drop($event)"
+            (failed)="hasSpace.set(false)"
+          />
         } @else {
           <p class="m-auto max-w-md p-6 text-center" role="status">
-            {{ hasSpace() ? 'The vehicle is drawn once the plan has a line.' : 'The 3-D view is unavailable in this browser (WebGL is missing or off): strip, cells and figures say the same.' }}
+            {{
+              hasSpace()
+                ? 'The vehicle is drawn once the plan has a line.'
+                : 'The 3-D view is unavailable in this browser (WebGL is missing or off): strip, cells and figures say the same.'
+            }}
           </p>
         }
         @if (view(); as hose) {
-          <fl-hose-scrub class="p-3" [view]="hose" [pose]="pose()" (posed)="pose.set($event)" (played)="playing.set($event)" />
+          <fl-hose-scrub
+            class="p-3"
+            [view]="hose"
+            [pose]="pose()"
+            (posed)="pose.set($event)"
+            (played)="playing.set($event)"
+          />
         }
       </section>
       <aside class="flex min-h-0 flex-col border-rule bg-sheet lg:border-l" aria-label="Hoses">
         <div class="flex gap-2 border-b border-rule px-4 py-2">
           <button type="button" class="btn px-3" (click)="left.emit()">Lines</button>
-          <button type="button" class="btn px-3" (click)="sheet().print()" [disabled]="!hoses().length">Order sheet</button>
-          <button type="button" class="btn ml-auto px-3" (click)="form().openNew()">New hose</button>
+          <button
+            type="button"
+            class="btn px-3"
+            (click)="sheet().print()"
+            [disabled]="!hoses().length"
+          >
+            Order sheet
+          </button>
+          <button type="button" class="btn ml-auto px-3" (click)="form().openNew()">
+            New hose
+          </button>
         </div>
-        <div class="relative min-h-0 flex-1 overflow-auto px-4 py-2" tabindex="0" role="region" aria-label="Hoses and the chosen one's figures">
+        <div
+          class="relative min-h-0 flex-1 overflow-auto px-4 py-2"
+          tabindex="0"
+          role="region"
+          aria-label="Hoses and the chosen one's figures"
+        >
           <ul class="grid gap-1" data-test="hoses">
             @for (row of rows(); track row.id) {
               <li>
-                <button [flListRow]="row.chosen" (click)="selection.chooseHose(row.id)" [attr.data-hose]="row.id">
+                <button
+                  [flListRow]="row.chosen"
+                  (click)="selection.chooseHose(row.id)"
+                  [attr.data-hose]="row.id"
+                >
                   <strong class="w-9">{{ row.name }}</strong>
                   <span class="min-w-0 flex-1 truncate text-sm">{{ row.title }}</span>
                   <span class="font-mono text-sm">{{ row.order }}</span>
@@ -91,15 +162,22 @@ const NEAR_MM = 700;
               </li>
             } @empty {
               <li class="py-4">
-                <p>A hose goes wherever an end moves: from a bracket on the frame to a caliper, from an axle to the body. It also feeds a master from its reservoir.</p>
-                <button type="button" class="btn-main mt-3" (click)="form().openNew()">New hose</button>
+                <p>
+                  A hose goes wherever an end moves: from a bracket on the frame to a caliper, from
+                  an axle to the body. It also feeds a master from its reservoir.
+                </p>
+                <button type="button" class="btn-main mt-3" (click)="form().openNew()">
+                  New hose
+                </button>
               </li>
             }
           </ul>
           @if (view(); as hose) {
             <div class="mt-2 flex items-center gap-2 border-t border-rule pt-2">
               <h3 class="h2 flex-1">{{ hose.hose.name }} through its travel</h3>
-              <button type="button" class="btn px-3" (click)="form().openOn(selection.hose()!)">Hose details</button>
+              <button type="button" class="btn px-3" (click)="form().openOn(selection.hose()!)">
+                Hose details
+              </button>
             </div>
             @for (snag of snags(); track snag.rule) {
               <fl-snag-row class="mt-2" [snag]="snag" />
@@ -111,7 +189,15 @@ const NEAR_MM = 700;
               @if (live(); as state) {
                 <fl-hose-figures class="mt-1" [view]="hose" [state]="state" />
               }
-              <fl-hose-length class="mt-3" [view]="hose" (tried)="trial.set({ orderMm: $event })" (taken)="take($event)" (shifted)="shift($event)" (shiftTaken)="takeShift()" [slidMm]="slidMm()" />
+              <fl-hose-length
+                class="mt-3"
+                [view]="hose"
+                (tried)="trial.set({ orderMm: $event })"
+                (taken)="take($event)"
+                (shifted)="shift($event)"
+                (shiftTaken)="takeShift()"
+                [slidMm]="slidMm()"
+              />
             }
             <fl-fold class="mt-3 border-t border-rule" summary="On and off without twist…">
               <ol class="list-decimal pl-5 text-sm">
@@ -121,8 +207,9 @@ const NEAR_MM = 700;
               </ol>
             </fl-fold>
             <p class="mt-3 text-sm text-ink-soft">
-              The hose is taken as a springy rod: no weight, no touching, no age. Wheel on and turned by hand from lock to lock, at full
-              droop and full bump, comes before the road; the hose maker's sheet comes before these figures.
+              The hose is taken as a springy rod: no weight, no touching, no age. Wheel on and
+              turned by hand from lock to lock, at full droop and full bump, comes before the road;
+              the hose maker's sheet comes before these figures.
             </p>
           }
         </div>
@@ -131,7 +218,7 @@ const NEAR_MM = 700;
     <fl-hose-form />
     <fl-hose-sheet />
   `,
-}) // prettier-ignore
+})
 export class HosesPage {
   protected readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
@@ -148,7 +235,8 @@ export class HosesPage {
   });
 
   protected readonly hoses = computed(() => this.store.plan().hoses);
-  private readonly of = (hose: Hose): HoseView => hoseView(this.store.plan(), hose, this.store.view().ports);
+  private readonly of = (hose: Hose): HoseView =>
+    hoseView(this.store.plan(), hose, this.store.view().ports);
   protected readonly view = computed(() => {
     const [hose, trial] = [this.selection.hose(), this.trial()];
     // The plan's own hose is known by itself: a copy of it would be computed anew at every edit.
@@ -165,7 +253,9 @@ export class HosesPage {
   protected readonly live = computed((): HoseState | null => {
     const [view, pose] = [this.view(), this.pose()];
     if (!view?.states.length) return null;
-    const known = view.states.find((state) => (Object.keys(pose) as (keyof Pose)[]).every((key) => state.pose[key] === pose[key]));
+    const known = view.states.find((state) =>
+      (Object.keys(pose) as (keyof Pose)[]).every((key) => state.pose[key] === pose[key]),
+    );
     if (known) {
       this.held = { view, rods: known.rods };
       return known;
@@ -173,13 +263,29 @@ export class HosesPage {
     const clampB = clampAt(view.hose.motion, view.ends.b, pose);
     if (!clampB) return null;
     const from = this.held?.view === view ? this.held.rods : view.states[0]!.rods;
-    const { verdict, chordMm, shape, rods } = judge(view.freeMm, view.ends.a.clamp, clampB, view.stock.minRadiusMm, from);
+    const { verdict, chordMm, shape, rods } = judge(
+      view.freeMm,
+      view.ends.a.clamp,
+      clampB,
+      view.stock.minRadiusMm,
+      from,
+    );
     this.held = { view, rods };
     return {
-      name: 'this place', pose, cell: [0, 0], verdict, chordMm, shape, rods, clampB, minRadiusMm: shape?.minRadiusMm ?? null,
-      slackMm: view.freeMm - chordMm, near: null, hot: null,
-    }; // prettier-ignore
-  }); // prettier-ignore
+      name: 'this place',
+      pose,
+      cell: [0, 0],
+      verdict,
+      chordMm,
+      shape,
+      rods,
+      clampB,
+      minRadiusMm: shape?.minRadiusMm ?? null,
+      slackMm: view.freeMm - chordMm,
+      near: null,
+      hot: null,
+    };
+  });
 
   protected readonly shown = computed(() => {
     const chosen = this.view();
@@ -191,32 +297,58 @@ export class HosesPage {
       const shape = isChosen ? live?.shape : view.states[0]?.shape;
       const tube = { radiusMm: view.stock.odMm / 2, ink: ink(hose) };
       const points = shape?.pointsMm ?? [];
-      const fittings = isChosen && live ? fittingsOf(view, live.pose).map((way) => ({ points: way, radiusMm: view.stock.odMm / 2 + 3, ink: 'ink' })) : [];
+      const fittings =
+        isChosen && live
+          ? fittingsOf(view, live.pose).map((way) => ({
+              points: way,
+              radiusMm: view.stock.odMm / 2 + 3,
+              ink: 'ink',
+            }))
+          : [];
       return points.length ? [{ ...tube, points, chosen: isChosen, fittings }] : [];
     });
     const seat = chosen?.ends.b.seatMm;
-    const moving = seat && live ? this.store.plan().things.filter((thing) => thing.travel && isNear(thing.shape, seat)).map((thing) => posedThing(thing, live.pose)) : [];
+    const moving =
+      seat && live
+        ? this.store
+            .plan()
+            .things.filter((thing) => thing.travel && isNear(thing.shape, seat))
+            .map((thing) => posedThing(thing, live.pose))
+        : [];
     return { hoses, moving };
-  }); // prettier-ignore
+  });
   /** Round the chosen hose as it stands at ride. */
-  protected readonly focus = computed(() => {
-    const hose = this.selection.hose();
-    const view = hose && this.of(hose);
-    return view ? [view.ends.a.seatMm, view.ends.b.seatMm, ...(view.states[0]?.shape?.pointsMm ?? [])].flatMap(around) : null;
-  }, { equal: (a, b) => a?.join() === b?.join() }); // prettier-ignore
+  protected readonly focus = computed(
+    () => {
+      const hose = this.selection.hose();
+      const view = hose && this.of(hose);
+      return view
+        ? [
+            view.ends.a.seatMm,
+            view.ends.b.seatMm,
+            ...(view.states[0]?.shape?.pointsMm ?? []),
+          ].flatMap(around)
+        : null;
+    },
+    { equal: (a, b) => a?.join() === b?.join() },
+  );
 
   protected readonly snags = computed(() =>
-    this.store.laidOutSnags().filter(({ place }) => place.kind === 'hose' && place.id === this.selection.hose()?.id),
+    this.store
+      .laidOutSnags()
+      .filter(({ place }) => place.kind === 'hose' && place.id === this.selection.hose()?.id),
   );
   protected readonly rows = computed(() => {
     const snags = this.store.laidOutSnags().filter(({ place }) => place.kind === 'hose');
     return this.hoses().map(({ id, name, title, orderMm }) => ({
-      id, name, title,
+      id,
+      name,
+      title,
       order: formatLength(orderMm, this.store.units()),
       level: snags.find((snag) => snag.place.id === id)?.level ?? null,
       chosen: id === this.selection.hose()?.id,
     }));
-  }); // prettier-ignore
+  });
   protected readonly order = computed(() => {
     const view = this.view();
     return view ? hoseOrder(view) : [];
@@ -236,7 +368,9 @@ export class HosesPage {
   private readonly things = computed(() => this.store.plan().things);
   /** The bracket as it is dragged: it slides along the rail beside it. */
   protected drag(toMm: Vec3): void {
-    this.shift(slideTo(this.things(), this.of(this.selection.hose()!).ends.a.seatMm, toMm, ORDER_STEP_MM));
+    this.shift(
+      slideTo(this.things(), this.of(this.selection.hose()!).ends.a.seatMm, toMm, ORDER_STEP_MM),
+    );
   }
   protected drop(how: 'kept' | 'broken off'): void {
     if (how === 'kept') return this.takeShift();
@@ -265,9 +399,13 @@ export class HosesPage {
 /** Both fittings from their seats to the hose, the second one moved with its end. */
 function fittingsOf({ ends, fittings, hose }: HoseView, pose: Pose): Vec3[][] {
   const moved = mover(hose.motion, pose);
-  const way = (end: 'a' | 'b'): Vec3[] => [ends[end].seatMm, addScaled(ends[end].seatMm, ends[end].thread, fittings[end].stemMm), ends[end].clamp.pointMm];
+  const way = (end: 'a' | 'b'): Vec3[] => [
+    ends[end].seatMm,
+    addScaled(ends[end].seatMm, ends[end].thread, fittings[end].stemMm),
+    ends[end].clamp.pointMm,
+  ];
   return [way('a'), moved ? way('b').map(moved.place) : []].filter((points) => points.length);
-} // prettier-ignore
+}
 function isNear(shape: Parameters<typeof posedThing>[0]['shape'], at: Vec3): boolean {
   if (shape.kind === 'wheel') return distance(shape.centreMm, at) < NEAR_MM;
   return shape.kind === 'bar' && shape.pathMm.some((p) => distance(p, at) < NEAR_MM);

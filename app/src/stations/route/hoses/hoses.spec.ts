@@ -16,7 +16,8 @@ async function hoses(id: string) {
   await at.settle();
   return at;
 }
-const hoseOf = (at: Awaited<ReturnType<typeof hoses>>, id: string) => at.store.plan().hoses.find((hose) => hose.id === id)!;
+const hoseOf = (at: Awaited<ReturnType<typeof hoses>>, id: string) =>
+  at.store.plan().hoses.find((hose) => hose.id === id)!;
 const slide = (field: HTMLInputElement, value: number, event = 'input'): void => {
   field.value = String(value);
   field.dispatchEvent(new Event(event, { bubbles: true }));
@@ -28,11 +29,17 @@ describe('hoses in Route', () => {
     expect(at.texts('[data-hose] strong')).toEqual(['H1', 'H2', 'H3', 'H4', 'H5']);
     await at.click(at.one('[data-hose=hose-fr]'));
     expect(at.texts('[data-test=hose-cells] button')).toHaveLength(9);
-    expect(at.texts('[data-test=hose-cells] button').filter((text) => text.includes('kinks'))).toHaveLength(1);
-    expect(at.texts('fl-snag-row').join(' ')).toMatch(/bends to a radius of 37 mm, 38 is the least/);
+    expect(
+      at.texts('[data-test=hose-cells] button').filter((text) => text.includes('kinks')),
+    ).toHaveLength(1);
+    expect(at.texts('fl-snag-row').join(' ')).toMatch(
+      /bends to a radius of 37 mm, 38 is the least/,
+    );
     // It is first seen in its worst state.
     expect(at.texts('[data-test=hose-live]')).toEqual(['kinks']);
-    expect(at.one('[data-test=hose-strip]').getAttribute('aria-label')).toMatch(/tightest 37 at \d+, 38 is the least/);
+    expect(at.one('[data-test=hose-strip]').getAttribute('aria-label')).toMatch(
+      /tightest 37 at \d+, 38 is the least/,
+    );
     await at.click(at.one('[data-hose=hose-rl]'));
     expect(at.texts('[data-test=hose-cells] button')).toHaveLength(3);
     await at.click(at.one('[data-hose=feed-front]'));
@@ -46,7 +53,9 @@ describe('hoses in Route', () => {
     slide(slider, 345);
     await at.settle();
     expect(at.texts('[data-test=hose-order-length]')).toEqual(['345 mm']);
-    expect(at.texts('[data-test=hose-cells] button').some((text) => text.includes('kinks'))).toBe(false);
+    expect(at.texts('[data-test=hose-cells] button').some((text) => text.includes('kinks'))).toBe(
+      false,
+    );
     expect(hoseOf(at, 'hose-fr').orderMm).toBe(315);
     slide(slider, 345, 'change');
     await at.settle();
@@ -62,7 +71,9 @@ describe('hoses in Route', () => {
     await at.click(at.button('Lengths that serve'));
     await until(() => at.root.querySelector('[data-test=hose-lengths]') !== null);
     await at.settle();
-    const take = [...at.root.querySelectorAll<HTMLElement>('[data-test=hose-lengths] button')].find((b) => b.textContent!.includes('Take the shortest'))!;
+    const take = [...at.root.querySelectorAll<HTMLElement>('[data-test=hose-lengths] button')].find(
+      (b) => b.textContent!.includes('Take the shortest'),
+    )!;
     const shortest = Number(/\d+$/.exec(take.textContent!.trim())![0]);
     await at.click(take);
     expect(hoseOf(at, 'hose-rr').orderMm).toBe(shortest);
@@ -70,17 +81,32 @@ describe('hoses in Route', () => {
     await at.click(at.button('Make 4 alike'));
     await until(() => at.root.textContent!.includes('is the shortest that serves all 4'));
     await at.settle();
-    await at.click([...at.root.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent!.includes('for all'))!);
-    const lengths = new Set(at.store.plan().hoses.slice(0, 4).map((hose) => hose.orderMm));
+    await at.click(
+      [...at.root.querySelectorAll<HTMLElement>('button')].find((b) =>
+        b.textContent!.includes('for all'),
+      )!,
+    );
+    const lengths = new Set(
+      at.store
+        .plan()
+        .hoses.slice(0, 4)
+        .map((hose) => hose.orderMm),
+    );
     expect([...lengths]).toEqual([330]);
-    expect(at.store.snags().some((snag) => snag.rule === 'hoses-unlike' || snag.rule === 'hose-kinks')).toBe(false);
+    expect(
+      at.store.snags().some((snag) => snag.rule === 'hoses-unlike' || snag.rule === 'hose-kinks'),
+    ).toBe(false);
     await at.click(at.button('Find a place for the bracket'));
     await until(() => at.root.querySelector('[data-test=hose-places] li') !== null);
     await at.settle();
     await at.click(at.one('[data-test=hose-places] button'));
     // The port goes there, and the tube that meets the hose with it.
     const place = (): readonly number[] => at.store.view().ports.get('port-15')!.fixed.atMm;
-    const tube = (): readonly number[] => at.store.view().lines.find((view) => view.line.id === 'line-6')!.nodesMm.at(-1)!;
+    const tube = (): readonly number[] =>
+      at.store
+        .view()
+        .lines.find((view) => view.line.id === 'line-6')!
+        .nodesMm.at(-1)!;
     const before = place();
     expect(tube()).toEqual(before);
     slide(at.one('#hose-slide'), 40);
@@ -90,7 +116,7 @@ describe('hoses in Route', () => {
     await at.settle();
     expect(place()).toEqual([before[0]! + 40, before[1], before[2]]);
     expect(tube()).toEqual(place());
-  }); // prettier-ignore
+  });
 
   test('sliders and cells go through the travel, the hose following', async () => {
     const at = await hoses('h4');
@@ -102,10 +128,14 @@ describe('hoses in Route', () => {
     await at.settle();
     expect(at.root.textContent).toContain('18° right');
     const figures = (): string => at.texts('[data-test=hose-figures]')[0]!;
-    expect(figures()).toMatch(/^Slack ?\d+ mm of 266 mm, \d+ mm straight across ?Leaves ?A \d+° and B \d+° off/);
+    expect(figures()).toMatch(
+      /^Slack ?\d+ mm of 266 mm, \d+ mm straight across ?Leaves ?A \d+° and B \d+° off/,
+    );
     await at.click(at.one('[data-test=hose-worst]'));
     expect(at.root.textContent).toContain('50 bump');
-    expect(figures()).toMatch(/Twist ?\d+° from end to end, tightened at ride ?Nearest ?.*(wanted\)|nothing near)$/);
+    expect(figures()).toMatch(
+      /Twist ?\d+° from end to end, tightened at ride ?Nearest ?.*(wanted\)|nothing near)$/,
+    );
     await at.click(at.root.querySelectorAll<HTMLElement>('[data-test=hose-cells] button')[3]!);
     expect(at.root.textContent).toContain('ride');
     await at.click(at.one('[data-test=hose-play]'));
@@ -139,7 +169,9 @@ describe('hoses in Route', () => {
     await at.choose(at.one('#hose-with'), 'Front left wheel');
     expect(at.one<HTMLSelectElement>('#hose-kind').value).toBe('corner');
     await at.type(at.one('#hose-made'), '03/2026');
-    expect(at.texts('fl-hose-form [role=alert]').join()).toMatch(/"03\/2026" is not a year and month/);
+    expect(at.texts('fl-hose-form [role=alert]').join()).toMatch(
+      /"03\/2026" is not a year and month/,
+    );
     const count = at.store.plan().hoses.length;
     at.one('fl-hose-form form').dispatchEvent(new Event('submit', { cancelable: true }));
     await at.settle();
@@ -149,18 +181,32 @@ describe('hoses in Route', () => {
     at.one('fl-hose-form form').dispatchEvent(new Event('submit', { cancelable: true }));
     await at.settle();
     const made = at.store.plan().hoses.at(-1)!;
-    expect(made).toMatchObject({ name: 'H6', madeOn: '2026-03', ends: { a: { portId: 'port-5', through: true } }, motion: { kind: 'corner', heaveMm: [-50, 50], steer: { lockDeg: [-18, 18] } } });
+    expect(made).toMatchObject({
+      name: 'H6',
+      madeOn: '2026-03',
+      ends: { a: { portId: 'port-5', through: true } },
+      motion: { kind: 'corner', heaveMm: [-50, 50], steer: { lockDeg: [-18, 18] } },
+    });
     expect(TestBed.inject(Selection).hose()!.id).toBe(made.id);
-  }); // prettier-ignore
+  });
 
   test('ends, kingpin and gauze are set in the form, kept together or left as they were', async () => {
     HTMLDialogElement.prototype.showModal = jest.fn();
     HTMLDialogElement.prototype.close = jest.fn();
     const at = await hoses('h8');
     const before = hoseOf(at, 'hose-fl');
-    const field = (label: string): HTMLInputElement => [...at.root.querySelectorAll<HTMLElement>('fl-hose-form fl-number-field, fl-hose-form fl-length-field')].find((one) => one.textContent!.trim().startsWith(label))!.querySelector('input')!;
+    const field = (label: string): HTMLInputElement =>
+      [
+        ...at.root.querySelectorAll<HTMLElement>(
+          'fl-hose-form fl-number-field, fl-hose-form fl-length-field',
+        ),
+      ]
+        .find((one) => one.textContent!.trim().startsWith(label))!
+        .querySelector('input')!;
     const tick = async (label: string): Promise<void> => {
-      const box = [...at.root.querySelectorAll<HTMLElement>('fl-hose-form label')].find((one) => one.textContent!.trim() === label)!.querySelector('input')!;
+      const box = [...at.root.querySelectorAll<HTMLElement>('fl-hose-form label')]
+        .find((one) => one.textContent!.trim() === label)!
+        .querySelector('input')!;
       box.checked = !box.checked;
       box.dispatchEvent(new Event('change'));
       await at.settle();
@@ -177,11 +223,19 @@ describe('hoses in Route', () => {
     at.one('fl-hose-form form').dispatchEvent(new Event('submit', { cancelable: true }));
     await at.settle();
     const { ends, motion } = hoseOf(at, 'hose-fl');
-    expect(ends.a).toMatchObject({ portId: null, through: false, direction: [0, 0, -1], atMm: at.store.view().ports.get(before.ends.a.portId!)!.fixed.atMm });
+    expect(ends.a).toMatchObject({
+      portId: null,
+      through: false,
+      direction: [0, 0, -1],
+      atMm: at.store.view().ports.get(before.ends.a.portId!)!.fixed.atMm,
+    });
     expect(motion.steer!.lockDeg[0]).toBe(-24);
     // Its wheel stands on the left: inward is to the right, back is aft.
     const [x, y, z] = motion.steer!.axis;
-    expect([x / z, y / z].map((slope) => (Math.atan(slope) * 180) / Math.PI)).toEqual([expect.closeTo(4, 6), expect.closeTo(11.5, 6)]);
+    expect([x / z, y / z].map((slope) => (Math.atan(slope) * 180) / Math.PI)).toEqual([
+      expect.closeTo(4, 6),
+      expect.closeTo(11.5, 6),
+    ]);
     at.store.undo();
     expect(hoseOf(at, 'hose-fl')).toEqual(before);
 
@@ -197,7 +251,7 @@ describe('hoses in Route', () => {
     await at.click(at.button('Hose details'));
     await at.click(at.button('Delete hose'));
     expect(at.store.plan().hoses.some((hose) => hose.id === 'feed-front')).toBe(false);
-  }); // prettier-ignore
+  });
 
   test('the order sheet puts hoses that are alike in one row', async () => {
     const at = await hoses('h6');
@@ -206,7 +260,10 @@ describe('hoses in Route', () => {
     const { ends } = at.store.plan().hoses.find(({ id }) => id === 'hose-rl')!;
     at.store.apply({
       edit: 'changeHose',
-      with: { id: 'hose-rl', patch: { ends: { ...ends, b: { ...ends.b, fittingId: 'banjo-45' } } } },
+      with: {
+        id: 'hose-rl',
+        patch: { ends: { ...ends, b: { ...ends.b, fittingId: 'banjo-45' } } },
+      },
     });
     await at.settle();
     expect(rows()).toHaveLength(4);

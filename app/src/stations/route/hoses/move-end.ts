@@ -11,9 +11,18 @@ export const endAt = ({ hose }: HoseView, atMm: Vec3, direction: Vec3): Partial<
 export const endMoves = (port: PortView | undefined): boolean => port?.port.known.how !== 'taped';
 
 /** Puts end A at a place. Where it stands at a port, the port goes there and the tube's end with it. */
-export function moveEnd(view: HoseView, port: PortView | undefined, atMm: Vec3, direction: Vec3): EditCall {
-  if (!port) return { edit: 'changeHose', with: { id: view.hose.id, patch: endAt(view, atMm, direction) } };
+export function moveEnd(
+  view: HoseView,
+  port: PortView | undefined,
+  atMm: Vec3,
+  direction: Vec3,
+): EditCall {
+  if (!port)
+    return { edit: 'changeHose', with: { id: view.hose.id, patch: endAt(view, atMm, direction) } };
   const { known, id } = port.port;
   const out = view.hose.ends.a.through ? scale(direction, -1) : direction;
-  return { edit: 'changePort', with: { id, patch: { known: { ...known, how: 'typed', atMm }, direction: out } } };
+  return {
+    edit: 'changePort',
+    with: { id, patch: { known: { ...known, how: 'typed', atMm }, direction: out } },
+  };
 }

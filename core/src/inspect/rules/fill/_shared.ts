@@ -18,15 +18,25 @@ type Read = Reading<(typeof FILL_READS)[number]>;
 
 /** Runs in which fluid has gone through, the newest of each kind of work. */
 export function begun({ plan }: { readonly plan: Pick<Plan, 'filling'> }): FillRun[] {
-  const wet = fillingOf(plan).runs.filter((run) => replay(run).state.corners.some(({ ml }) => ml > 0));
-  return (['brake', 'clutch'] as const).flatMap((work) => wet.findLast((run) => run.work === work) ?? []);
+  const wet = fillingOf(plan).runs.filter((run) =>
+    replay(run).state.corners.some(({ ml }) => ml > 0),
+  );
+  return (['brake', 'clutch'] as const).flatMap(
+    (work) => wet.findLast((run) => run.work === work) ?? [],
+  );
 }
 /** What should have been said before fluid went in and was not, by the beginning of its key. */
-export function unsaid(view: Read, key: string, finding: (name: string) => Pick<Finding, 'level' | 'text'>): Finding[] {
+export function unsaid(
+  view: Read,
+  key: string,
+  finding: (name: string) => Pick<Finding, 'level' | 'text'>,
+): Finding[] {
   return begun(view).flatMap((run) => {
     const work = view.bleeding.find((one) => one.work === run.work);
     if (!work?.net) return [];
-    const open = beforeFill(work, view as unknown as PlanView, run.method).filter((before) => before.key.startsWith(key) && !before.done);
+    const open = beforeFill(work, view as unknown as PlanView, run.method).filter(
+      (before) => before.key.startsWith(key) && !before.done,
+    );
     return open.map((before): Finding => ({ ...finding(before.name), where: before.name }));
   });
-} // prettier-ignore
+}

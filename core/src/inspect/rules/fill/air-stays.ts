@@ -1,5 +1,11 @@
 import { AirSim, climbMmS, POT_MPA, VACUUM_MPA } from '../../../physics/air/index.ts';
-import { airFluidOf, airNetworkOf, fillingOf, methodOf, wayOfMethod } from '../../../stations/fill/index.ts';
+import {
+  airFluidOf,
+  airNetworkOf,
+  fillingOf,
+  methodOf,
+  wayOfMethod,
+} from '../../../stations/fill/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import { fluidFor, lineSpace } from '../../../plan/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
@@ -29,8 +35,14 @@ export const airStays = defineRule({
       const said = new Set<string>();
       return work.result.order.flatMap(({ id }): Finding[] => {
         const { legs, outlet } = full.wayOf(id);
-        const drive = (way === 'pressure' ? POT_MPA : way === 'vacuum' ? VACUUM_MPA : 0) + full.headOf(id);
-        const mlPerS = way === 'two-people' || way === 'one-way' ? network.outlets[outlet]!.strokeMl : way === 'back-fill' ? 2.5 : Math.max(0, drive / full.resistanceOf(id));
+        const drive =
+          (way === 'pressure' ? POT_MPA : way === 'vacuum' ? VACUUM_MPA : 0) + full.headOf(id);
+        const mlPerS =
+          way === 'two-people' || way === 'one-way'
+            ? network.outlets[outlet]!.strokeMl
+            : way === 'back-fill'
+              ? 2.5
+              : Math.max(0, drive / full.resistanceOf(id));
         return legs.flatMap(({ pipe }): Finding[] => {
           const { id: lineId, boreMm } = network.pipes[pipe]!;
           const line = view.lines.find((one) => one.line.id === lineId);
@@ -38,12 +50,22 @@ export const airStays = defineRule({
           const climb = climbMmS(boreMm, fluid) * SLOPING;
           const flow = mlPerS / ((Math.PI / 4) * boreMm * boreMm * 1e-3);
           if (!space || said.has(lineId) || climb < CREEP_MM_S || flow > climb) return [];
-          const rise = Math.max(0, ...humpsOf(space.points.map((p) => p[2])).map(({ riseMm }) => riseMm));
+          const rise = Math.max(
+            0,
+            ...humpsOf(space.points.map((p) => p[2])).map(({ riseMm }) => riseMm),
+          );
           if (rise < RISE_MM) return [];
           said.add(lineId);
-          return [{ level: 'mind', place: { kind: 'line', id: lineId }, where: line.line.name, text: `By this method (${method.name.toLowerCase()}) fluid goes ${Math.round(flow)} mm/s through it, and air climbs ${Math.round(climb)}: what stands at its high point stays there. Push faster, or lower the hump.` }];
+          return [
+            {
+              level: 'mind',
+              place: { kind: 'line', id: lineId },
+              where: line.line.name,
+              text: `By this method (${method.name.toLowerCase()}) fluid goes ${Math.round(flow)} mm/s through it, and air climbs ${Math.round(climb)}: what stands at its high point stays there. Push faster, or lower the hump.`,
+            },
+          ];
         });
       });
     });
   },
-}); // prettier-ignore
+});

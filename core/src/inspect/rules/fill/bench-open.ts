@@ -7,5 +7,9 @@ export const benchOpen = defineRule({
   station: 'fill',
   about: 'plan',
   reads: FILL_READS,
-  judge: (view) => unsaid(view, 'bench:', () => ({ level: 'mind', text: 'Fluid went in and it is not told bench-bled: air in its chambers goes into the lines with every stroke.' })),
-}); // prettier-ignore
+  judge: (view) =>
+    unsaid(view, 'bench:', () => ({
+      level: 'mind',
+      text: 'Fluid went in and it is not told bench-bled: air in its chambers goes into the lines with every stroke.',
+    })),
+});

@@ -11,13 +11,26 @@ export const bottleOld = defineRule({
   about: 'plan',
   reads: ['plan.filling', 'plan.parts'],
   judge: (view) => {
-    const day = begun(view).map(({ startedAt }) => startedAt.slice(0, 10)).sort().at(-1) ?? null;
-    return fillingOf(view.plan).fluids.flatMap(({ part, fluidId, openedOn, filledOn }): Finding[] => {
-      const used = filledOn ?? day;
-      const days = openedOn && used ? daysBetween(openedOn, used) : 0;
-      const of = view.plan.parts.find(({ id }) => id === part);
-      if (!of || days <= BOTTLE_DAYS || fluidById(fluidId)?.family !== 'glycol') return [];
-      return [{ level: 'mind', place: { kind: 'part', id: part }, where: of.name, text: `Its bottle was opened ${days} days before it went in: more than ${BOTTLE_DAYS} days open it has taken up water. Fill from a new one.` }];
-    });
+    const day =
+      begun(view)
+        .map(({ startedAt }) => startedAt.slice(0, 10))
+        .sort()
+        .at(-1) ?? null;
+    return fillingOf(view.plan).fluids.flatMap(
+      ({ part, fluidId, openedOn, filledOn }): Finding[] => {
+        const used = filledOn ?? day;
+        const days = openedOn && used ? daysBetween(openedOn, used) : 0;
+        const of = view.plan.parts.find(({ id }) => id === part);
+        if (!of || days <= BOTTLE_DAYS || fluidById(fluidId)?.family !== 'glycol') return [];
+        return [
+          {
+            level: 'mind',
+            place: { kind: 'part', id: part },
+            where: of.name,
+            text: `Its bottle was opened ${days} days before it went in: more than ${BOTTLE_DAYS} days open it has taken up water. Fill from a new one.`,
+          },
+        ];
+      },
+    );
   },
-}); // prettier-ignore
+});

@@ -7,5 +7,9 @@ export const drumsUnset = defineRule({
   station: 'fill',
   about: 'plan',
   reads: FILL_READS,
-  judge: (view) => unsaid(view, 'drums', () => ({ level: 'mind', text: 'Fluid went in and the drums are not adjusted up: their shoes take the stroke, and the pedal stays low however it is bled.' })),
-}); // prettier-ignore
+  judge: (view) =>
+    unsaid(view, 'drums', () => ({
+      level: 'mind',
+      text: 'Fluid went in and the drums are not adjusted up: their shoes take the stroke, and the pedal stays low however it is bled.',
+    })),
+});

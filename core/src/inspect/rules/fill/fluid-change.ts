@@ -15,6 +15,16 @@ export const fluidChange = defineRule({
       const of = view.plan.parts.find(({ id }) => id === one.part);
       if (!open.length || !of) return [];
       const words = `${fluidById(one.wasId!)!.name} was in it and ${fluidById(one.fluidId)!.name} goes in`;
-      return [{ level: 'stop', place: { kind: 'part', id: one.part }, where: of.name, text: never && !one.named ? `${words}: to or from mineral oil there is no change, unless the sheet of every part names both families.` : `${words}. First: ${open.map(({ text }) => text.toLowerCase()).join('; ')}.` }];
+      return [
+        {
+          level: 'stop',
+          place: { kind: 'part', id: one.part },
+          where: of.name,
+          text:
+            never && !one.named
+              ? `${words}: to or from mineral oil there is no change, unless the sheet of every part names both families.`
+              : `${words}. First: ${open.map(({ text }) => text.toLowerCase()).join('; ')}.`,
+        },
+      ];
     }),
-}); // prettier-ignore
+});

@@ -12,10 +12,17 @@ export const fluidThick = defineRule({
     const fluid = fluidById(bleeding.fluidId)!;
     const thin = FLUIDS.find((one) => one.thin)!;
     if (fluid.thin) return [];
-    return parts.filter((part) => part.facts?.thinFluid).map((part): Finding => ({
-      level: 'mind', place: onPart(part), where: part.name,
-      text: `Its sheet asks for fluid of low viscosity and the plan fills ${fluid.name}: in the cold it answers late. ${thin.name} is such a one.`,
-      fix: () => ({ label: `Fill ${thin.name}`, call: { edit: 'changeBleeding', with: { patch: { fluidId: thin.id } } } }),
-    }));
+    return parts
+      .filter((part) => part.facts?.thinFluid)
+      .map((part): Finding => ({
+        level: 'mind',
+        place: onPart(part),
+        where: part.name,
+        text: `Its sheet asks for fluid of low viscosity and the plan fills ${fluid.name}: in the cold it answers late. ${thin.name} is such a one.`,
+        fix: () => ({
+          label: `Fill ${thin.name}`,
+          call: { edit: 'changeBleeding', with: { patch: { fluidId: thin.id } } },
+        }),
+      }));
   },
-}); // prettier-ignore
+});

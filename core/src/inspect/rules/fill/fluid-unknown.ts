@@ -8,11 +8,30 @@ export const fluidUnknown = defineRule({
   id: 'fluid-unknown',
   station: 'fill',
   about: 'plan',
-  reads: ['bleeding', 'lines', 'ports', 'plan.parts', 'plan.hoses', 'plan.filling', 'plan.bleeding'],
+  reads: [
+    'bleeding',
+    'lines',
+    'ports',
+    'plan.parts',
+    'plan.hoses',
+    'plan.filling',
+    'plan.bleeding',
+  ],
   judge: (view) =>
     view.bleeding.flatMap((work) =>
       partsOf(work, view as unknown as PlanView)
-        .filter((part) => part.kept && part.family === null && part.cavityMl > 0 && !fluidIn(view.plan, part.id).wasId)
-        .map((part): Finding => ({ level: 'mind', place: onPart(part), where: part.name, text: 'It stays on the vehicle, and nobody said what fluid it has held. Read the cap and the sheet; colour proves nothing.' })),
+        .filter(
+          (part) =>
+            part.kept &&
+            part.family === null &&
+            part.cavityMl > 0 &&
+            !fluidIn(view.plan, part.id).wasId,
+        )
+        .map((part): Finding => ({
+          level: 'mind',
+          place: onPart(part),
+          where: part.name,
+          text: 'It stays on the vehicle, and nobody said what fluid it has held. Read the cap and the sheet; colour proves nothing.',
+        })),
     ),
-}); // prettier-ignore
+});

@@ -17,8 +17,22 @@ export const fluidWet = defineRule({
       const place = { kind: 'part', id: part } as const;
       const from = boilC ?? fluid.wetBoilC;
       if (hotC !== null && hotC > from - NEAR_C)
-        return [{ level: hotC >= from ? 'stop' : 'mind', place, where: of.name, text: `It was ${hotC} °C hot and ${boilC === null ? `${fluid.name} may boil from ${from} °C with water in it` : `boils from ${from} °C`}: ${hotC >= from ? 'steam takes the pedal away' : `less than ${NEAR_C} °C are left`}.` }];
+        return [
+          {
+            level: hotC >= from ? 'stop' : 'mind',
+            place,
+            where: of.name,
+            text: `It was ${hotC} °C hot and ${boilC === null ? `${fluid.name} may boil from ${from} °C with water in it` : `boils from ${from} °C`}: ${hotC >= from ? 'steam takes the pedal away' : `less than ${NEAR_C} °C are left`}.`,
+          },
+        ];
       if (boilC === null || boilC > fluid.wetBoilC + NEAR_C) return [];
-      return [{ level: boilC < fluid.wetBoilC ? 'stop' : 'mind', place, where: of.name, text: `It was measured to boil at ${boilC} °C; ${fluid.name} with water in it boils from ${fluid.wetBoilC} °C. Renew it.` }];
+      return [
+        {
+          level: boilC < fluid.wetBoilC ? 'stop' : 'mind',
+          place,
+          where: of.name,
+          text: `It was measured to boil at ${boilC} °C; ${fluid.name} with water in it boils from ${fluid.wetBoilC} °C. Renew it.`,
+        },
+      ];
     }),
-}); // prettier-ignore
+});

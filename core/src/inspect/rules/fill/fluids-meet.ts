@@ -4,7 +4,11 @@ import { fluidById, type FluidFamily } from '../../../trade/stock/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
 
-const WORDS: Record<FluidFamily, string> = { glycol: 'glycol', silicone: 'silicone', mineral: 'mineral oil' };
+const WORDS: Record<FluidFamily, string> = {
+  glycol: 'glycol',
+  silicone: 'silicone',
+  mineral: 'mineral oil',
+};
 /** What it takes to change from one family to another. Common practice. */
 const changed = (a: FluidFamily, b: FluidFamily): string =>
   a === 'mineral' || b === 'mineral'
@@ -19,25 +23,42 @@ export const fluidsMeet = defineRule({
   reads: ['network', 'plan.bleeding', 'plan.parts', 'plan.filling'],
   judge: ({ network, plan: { bleeding, parts, filling } }) => {
     const group = components(network);
-    const groupOf = ({ ports }: Part): number => ports.map(({ id }) => group[network.index.get(id) ?? -1]).find((one) => one !== undefined) ?? -1;
+    const groupOf = ({ ports }: Part): number =>
+      ports.map(({ id }) => group[network.index.get(id) ?? -1]).find((one) => one !== undefined) ??
+      -1;
     const together = new Map<number, Part[]>();
     for (const part of parts) {
       const own = groupOf(part);
       if (own >= 0) together.set(own, [...(together.get(own) ?? []), part]);
     }
     return [...together.values()].flatMap((own): Finding[] => {
-      const made = own.filter((part): part is Part & { readonly family: FluidFamily } => part.family !== null);
+      const made = own.filter(
+        (part): part is Part & { readonly family: FluidFamily } => part.family !== null,
+      );
       // Each reservoir has a fluid of its own.
       const chosen = fluidFor({ filling, bleeding }, own);
       const fluid = fluidById(chosen)!;
       const odd = made.filter(({ family }) => family !== fluid.family);
       if (!odd.length) return [];
       // A circuit of which every part is known to take another fluid has that fluid: it is filled from a bottle of its own.
-      if (odd.length === own.filter(({ cavityMl }) => cavityMl > 0).length && new Set(odd.map(({ family }) => family)).size === 1)
-        return [{ level: 'note', place: onPart(odd[0]!), where: odd[0]!.name,
-          text: `Its circuit takes ${WORDS[odd[0]!.family]}: a bottle of its own, and never ${fluid.name}, which is chosen here for the others.` }];
-      return odd.map((part) => ({ level: 'stop', place: onPart(part), where: part.name,
-        text: `It is made for ${WORDS[part.family]} or has held it, and the plan fills ${fluid.name} (${WORDS[fluid.family]}): the two never meet. ${changed(part.family, fluid.family)}` }));
+      if (
+        odd.length === own.filter(({ cavityMl }) => cavityMl > 0).length &&
+        new Set(odd.map(({ family }) => family)).size === 1
+      )
+        return [
+          {
+            level: 'note',
+            place: onPart(odd[0]!),
+            where: odd[0]!.name,
+            text: `Its circuit takes ${WORDS[odd[0]!.family]}: a bottle of its own, and never ${fluid.name}, which is chosen here for the others.`,
+          },
+        ];
+      return odd.map((part) => ({
+        level: 'stop',
+        place: onPart(part),
+        where: part.name,
+        text: `It is made for ${WORDS[part.family]} or has held it, and the plan fills ${fluid.name} (${WORDS[fluid.family]}): the two never meet. ${changed(part.family, fluid.family)}`,
+      }));
     });
   },
-}); // prettier-ignore
+});

@@ -8,5 +8,10 @@ export const jointLooseFilled = defineRule({
   about: 'plan',
   reads: FILL_READS,
   judge: (view) =>
-    ['joints:', 'ends', 'plugs:'].flatMap((key) => unsaid(view, key, (name) => ({ level: 'stop', text: `Fluid went in, and not so yet: ${name.toLowerCase()}. What is loose leaks, and draws air on every return stroke.` }))),
-}); // prettier-ignore
+    ['joints:', 'ends', 'plugs:'].flatMap((key) =>
+      unsaid(view, key, (name) => ({
+        level: 'stop',
+        text: `Fluid went in, and not so yet: ${name.toLowerCase()}. What is loose leaks, and draws air on every return stroke.`,
+      })),
+    ),
+});

@@ -12,11 +12,28 @@ export const orderNotSheet = defineRule({
     const { bleeding } = view.plan;
     const { makers } = fillingOf(view.plan);
     if (!makers?.source || !bleeding.listed.length) return [];
-    const fix = (): Finding['fix'] => () => ({ label: 'Go by the sheet', call: { edit: 'changeBleeding', with: { patch: { school: 'as-listed' } } } });
-    if (bleeding.school !== 'as-listed') return [{ level: 'mind', text: `${makers.source} gives an order, and the plan bleeds by another school: the sheet wins.`, fix: fix() }];
+    const fix = (): Finding['fix'] => () => ({
+      label: 'Go by the sheet',
+      call: { edit: 'changeBleeding', with: { patch: { school: 'as-listed' } } },
+    });
+    if (bleeding.school !== 'as-listed')
+      return [
+        {
+          level: 'mind',
+          text: `${makers.source} gives an order, and the plan bleeds by another school: the sheet wins.`,
+          fix: fix(),
+        },
+      ];
     const run = begun(view).find(({ work }) => work === 'brake');
     const listed = bleeding.listed.filter((id) => run?.order.includes(id));
     const first = run?.order.slice(0, listed.length) ?? [];
-    return run && listed.some((id, i) => first[i] !== id) ? [{ level: 'mind', text: `The last run was begun in another order than ${makers.source} gives: bleed again by the sheet.` }] : [];
+    return run && listed.some((id, i) => first[i] !== id)
+      ? [
+          {
+            level: 'mind',
+            text: `The last run was begun in another order than ${makers.source} gives: bleed again by the sheet.`,
+          },
+        ]
+      : [];
   },
-}); // prettier-ignore
+});

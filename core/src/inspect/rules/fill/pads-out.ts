@@ -7,5 +7,9 @@ export const padsOut = defineRule({
   station: 'fill',
   about: 'plan',
   reads: FILL_READS,
-  judge: (view) => unsaid(view, 'pads', () => ({ level: 'stop', text: 'Fluid went in and nobody said that the pads are in: a piston with nothing before it comes out at the next stroke.' })),
-}); // prettier-ignore
+  judge: (view) =>
+    unsaid(view, 'pads', () => ({
+      level: 'stop',
+      text: 'Fluid went in and nobody said that the pads are in: a piston with nothing before it comes out at the next stroke.',
+    })),
+});

@@ -7,5 +7,9 @@ export const pushrodUnlooked = defineRule({
   station: 'fill',
   about: 'plan',
   reads: FILL_READS,
-  judge: (view) => unsaid(view, 'play:', () => ({ level: 'mind', text: 'Fluid went in and its free play is not looked at: a preloaded pushrod shuts the compensating port, and the brakes drag and lock on.' })),
-}); // prettier-ignore
+  judge: (view) =>
+    unsaid(view, 'play:', () => ({
+      level: 'mind',
+      text: 'Fluid went in and its free play is not looked at: a preloaded pushrod shuts the compensating port, and the brakes drag and lock on.',
+    })),
+});

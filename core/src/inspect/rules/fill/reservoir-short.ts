@@ -14,6 +14,13 @@ export const reservoirShort = defineRule({
       const most = [...(work.result?.order ?? [])].sort((a, b) => b.flushMl - a.flushMl)[0];
       if (!known || !most || most.flushMl <= usable) return [];
       const { part } = work.bleeders.find(({ port }) => port.id === most.id)!;
-      return [{ level: 'note', place: { kind: 'port', id: most.id }, where: part.name, text: `${Math.round(most.flushMl)} mL are to go through it, and of the reservoir's ${Math.round(ml)} mL only ${Math.round(usable)} may be used before it is topped up: stop half way and look.` }];
+      return [
+        {
+          level: 'note',
+          place: { kind: 'port', id: most.id },
+          where: part.name,
+          text: `${Math.round(most.flushMl)} mL are to go through it, and of the reservoir's ${Math.round(ml)} mL only ${Math.round(usable)} may be used before it is topped up: stop half way and look.`,
+        },
+      ];
     }),
-}); // prettier-ignore
+});

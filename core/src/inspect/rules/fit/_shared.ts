@@ -3,9 +3,29 @@ import type { PlanView } from '../../../plan/results/index.ts';
 import type { Reading } from '../../define-rule.ts';
 
 /** What of a plan its tasks rest on. */
-export const FLOOR_READS = ['lines', 'ports', 'obstacles', 'bleeding', 'plan.floor', 'plan.corners', 'plan.parts', 'plan.hoses', 'plan.things', 'plan.holding', 'plan.gates', 'plan.comesOff', 'plan.sizing', 'plan.buying', 'plan.making', 'plan.bleeding', 'plan.bench', 'plan.filling'] as const; // prettier-ignore
+export const FLOOR_READS = [
+  'lines',
+  'ports',
+  'obstacles',
+  'bleeding',
+  'plan.floor',
+  'plan.corners',
+  'plan.parts',
+  'plan.hoses',
+  'plan.things',
+  'plan.holding',
+  'plan.gates',
+  'plan.comesOff',
+  'plan.sizing',
+  'plan.buying',
+  'plan.making',
+  'plan.bleeding',
+  'plan.bench',
+  'plan.filling',
+] as const;
 type Read = Reading<(typeof FLOOR_READS)[number]>;
 /** The tasks, where anything was told on the floor: a plan nobody has begun to build has none to speak of. */
-export const told = (view: Read): readonly TaskView[] => (view.plan.floor ? floorView(view as unknown as PlanView) : []);
+export const told = (view: Read): readonly TaskView[] =>
+  view.plan.floor ? floorView(view as unknown as PlanView) : [];
 export const doneIds = (views: readonly TaskView[]): ReadonlySet<string> =>
   new Set(views.filter(({ state }) => state === 'done').map(({ task }) => task.id));

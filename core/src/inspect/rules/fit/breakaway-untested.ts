@@ -12,6 +12,11 @@ export const breakawayUntested = defineRule({
     const { wires } = cornersOf(plan);
     const tested = wires.some(({ job, volts }) => job === 'breakaway' && volts.pulled !== null);
     const begun = wires.some(({ volts }) => WIRE_TESTS.some((test) => volts[test] !== null));
-    return begun && !tested ? { level: 'mind' as const, text: 'The wires are read, and nobody has pulled the breakaway’s pin: pull it, read the wire, feel that the wheels hold.' } : null;
+    return begun && !tested
+      ? {
+          level: 'mind' as const,
+          text: 'The wires are read, and nobody has pulled the breakaway’s pin: pull it, read the wire, feel that the wheels hold.',
+        }
+      : null;
   },
-}); // prettier-ignore
+});

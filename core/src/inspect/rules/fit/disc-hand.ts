@@ -11,10 +11,20 @@ export const discHand = defineRule({
   judge: ({ plan, ports }) => {
     return cornersOf(plan).calipers.flatMap(({ key, disc }) => {
       const part = plan.parts.find(({ id }) => id === key);
-      const acrossMm = part?.ports.map(({ id }) => ports.get(id)?.fixed.atMm[1]).find((y) => y !== undefined) ?? 0;
+      const acrossMm =
+        part?.ports.map(({ id }) => ports.get(id)?.fixed.atMm[1]).find((y) => y !== undefined) ?? 0;
       if (!part || disc === null || disc === 'either' || Math.abs(acrossMm) < 1) return [];
       const side = acrossMm < 0 ? 'left' : 'right';
-      return side === disc ? [] : [{ level: 'mind' as const, place: onPart(part), where: part.name, text: `Its disc’s vanes are made for the ${disc} side, and it stands on the ${side}: change the discs over.` }];
+      return side === disc
+        ? []
+        : [
+            {
+              level: 'mind' as const,
+              place: onPart(part),
+              where: part.name,
+              text: `Its disc’s vanes are made for the ${disc} side, and it stands on the ${side}: change the discs over.`,
+            },
+          ];
     });
   },
-}); // prettier-ignore
+});

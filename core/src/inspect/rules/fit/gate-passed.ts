@@ -9,12 +9,32 @@ export const gatePassed = defineRule({
   reads: FLOOR_READS,
   judge: (view) =>
     view.plan.gates.flatMap((gate) => {
-      const inside = told(view).filter(({ task, state }) => task.gate?.id === gate.id && state !== 'done');
+      const inside = told(view).filter(
+        ({ task, state }) => task.gate?.id === gate.id && state !== 'done',
+      );
       if (!inside.length) return [];
       const place = { kind: 'gate' as const, id: gate.id };
       if (gate.closed)
-        return [{ level: 'mind' as const, place, where: gate.name, text: `It is closed, and ${inside.length === 1 ? `one task is left behind it: ${inside[0]!.task.name}` : `${inside.length} tasks are left behind it, ${inside[0]!.task.name} first`}.` }];
-      const late = (view.plan.floor?.later ?? []).filter(({ task, until }) => until !== null && gate.on && until > gate.on && inside.some((one) => one.task.id === task));
-      return late.map(({ task, until }) => ({ level: 'mind' as const, place, where: gate.name, text: `${inside.find((one) => one.task.id === task)!.task.name} is left until ${until}, and it closes over it on ${gate.on}.` }));
+        return [
+          {
+            level: 'mind' as const,
+            place,
+            where: gate.name,
+            text: `It is closed, and ${inside.length === 1 ? `one task is left behind it: ${inside[0]!.task.name}` : `${inside.length} tasks are left behind it, ${inside[0]!.task.name} first`}.`,
+          },
+        ];
+      const late = (view.plan.floor?.later ?? []).filter(
+        ({ task, until }) =>
+          until !== null &&
+          gate.on &&
+          until > gate.on &&
+          inside.some((one) => one.task.id === task),
+      );
+      return late.map(({ task, until }) => ({
+        level: 'mind' as const,
+        place,
+        where: gate.name,
+        text: `${inside.find((one) => one.task.id === task)!.task.name} is left until ${until}, and it closes over it on ${gate.on}.`,
+      }));
     }),
-}); // prettier-ignore
+});

@@ -12,8 +12,21 @@ export const hubNut = defineRule({
     return cornersOf(plan).hubs.flatMap((hub) => {
       const fault = hubFault(hub);
       if (!fault) return [];
-      const said = { 'backed-off': 'A unit hub or one with a spacer is never backed off nor set by play: to its maker’s figure.', loose: `It has ${hub.endPlayMm} mm of play: more than it may.`, tight: `It has ${hub.endPlayMm} mm of play: less than it must, and its bearings run hot.`, lock: 'Its old split pin or tab is in again: a new one.' }[fault];
-      return [{ level: fault === 'backed-off' || fault === 'loose' ? ('stop' as const) : ('mind' as const), where: hub.name, text: said }];
+      const said = {
+        'backed-off':
+          'A unit hub or one with a spacer is never backed off nor set by play: to its maker’s figure.',
+        loose: `It has ${hub.endPlayMm} mm of play: more than it may.`,
+        tight: `It has ${hub.endPlayMm} mm of play: less than it must, and its bearings run hot.`,
+        lock: 'Its old split pin or tab is in again: a new one.',
+      }[fault];
+      return [
+        {
+          level:
+            fault === 'backed-off' || fault === 'loose' ? ('stop' as const) : ('mind' as const),
+          where: hub.name,
+          text: said,
+        },
+      ];
     });
   },
-}); // prettier-ignore
+});

@@ -15,7 +15,14 @@ export const laterPassed = defineRule({
     return floor.later.flatMap(({ task: id, until }) => {
       const one = byTask.get(id);
       if (!one || one.state === 'done' || until === null || until >= now) return [];
-      return [{ level: 'mind' as const, place: one.task.place, where: one.task.name, text: `It was left until ${until}, and work went on to ${now}: do it, or give it another day.` }];
+      return [
+        {
+          level: 'mind' as const,
+          place: one.task.place,
+          where: one.task.name,
+          text: `It was left until ${until}, and work went on to ${now}: do it, or give it another day.`,
+        },
+      ];
     });
   },
-}); // prettier-ignore
+});

@@ -9,12 +9,33 @@ export const lookOpen = defineRule({
   reads: FLOOR_READS,
   judge: (view) => {
     const views = told(view);
-    const bad = new Map((view.plan.floor?.looks ?? []).filter(({ good }) => !good).map((look) => [look.task, look.note]));
+    const bad = new Map(
+      (view.plan.floor?.looks ?? [])
+        .filter(({ good }) => !good)
+        .map((look) => [look.task, look.note]),
+    );
     const filled = doneIds(views).has('fill');
     return views.flatMap(({ task, state }) => {
       if (task.kind !== 'look' || state === 'done') return [];
-      if (bad.has(task.id)) return [{ level: 'mind' as const, place: task.place, where: task.name, text: `It was looked at and is not good${bad.get(task.id) ? `: ${bad.get(task.id)}` : '.'}` }];
-      return filled ? [{ level: 'mind' as const, place: task.place, where: task.name, text: 'Fluid is in, and nobody has looked at it.' }] : [];
+      if (bad.has(task.id))
+        return [
+          {
+            level: 'mind' as const,
+            place: task.place,
+            where: task.name,
+            text: `It was looked at and is not good${bad.get(task.id) ? `: ${bad.get(task.id)}` : '.'}`,
+          },
+        ];
+      return filled
+        ? [
+            {
+              level: 'mind' as const,
+              place: task.place,
+              where: task.name,
+              text: 'Fluid is in, and nobody has looked at it.',
+            },
+          ]
+        : [];
     });
   },
-}); // prettier-ignore
+});

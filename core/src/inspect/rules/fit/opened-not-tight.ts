@@ -8,9 +8,16 @@ export const openedNotTight = defineRule({
   about: 'plan',
   reads: FLOOR_READS,
   judge: (view) => {
-    const opened = new Set((view.plan.floor?.tight ?? []).filter((one) => one.opened).map(({ key }) => key));
+    const opened = new Set(
+      (view.plan.floor?.tight ?? []).filter((one) => one.opened).map(({ key }) => key),
+    );
     return told(view)
       .filter(({ task }) => opened.has(task.id))
-      .map(({ task }) => ({ level: 'stop' as const, place: task.place, where: task.joint?.name ?? task.name, text: 'It was opened and is not tightened again: new washers, tighten, mark.' }));
+      .map(({ task }) => ({
+        level: 'stop' as const,
+        place: task.place,
+        where: task.joint?.name ?? task.name,
+        text: 'It was opened and is not tightened again: new washers, tighten, mark.',
+      }));
   },
-}); // prettier-ignore
+});

@@ -13,8 +13,20 @@ export const proofLoad = defineRule({
     return cornersOf(plan).loads.flatMap((load) => {
       const verdict = loadVerdict(load, load.wantedN);
       if (verdict === 'held') return [];
-      const text = { open: `It has not been held under ${figure(load.wantedN)} N for ten seconds and looked at.`, 'too-little': `It was loaded with ${figure(load.loadN ?? 0)} N, and ${figure(load.wantedN)} is wanted.`, 'too-short': `It was held for ${figure(load.seconds ?? 0)} s, and ten are wanted.`, set: 'It stayed bent: it yields under a foot. Make it stronger; never straighten it.', cracked: 'It cracked or moved under load: make it anew.' }[verdict];
-      return [{ level: verdict === 'set' || verdict === 'cracked' ? ('stop' as const) : ('mind' as const), where: load.name, text }];
+      const text = {
+        open: `It has not been held under ${figure(load.wantedN)} N for ten seconds and looked at.`,
+        'too-little': `It was loaded with ${figure(load.loadN ?? 0)} N, and ${figure(load.wantedN)} is wanted.`,
+        'too-short': `It was held for ${figure(load.seconds ?? 0)} s, and ten are wanted.`,
+        set: 'It stayed bent: it yields under a foot. Make it stronger; never straighten it.',
+        cracked: 'It cracked or moved under load: make it anew.',
+      }[verdict];
+      return [
+        {
+          level: verdict === 'set' || verdict === 'cracked' ? ('stop' as const) : ('mind' as const),
+          where: load.name,
+          text,
+        },
+      ];
     });
   },
-}); // prettier-ignore
+});

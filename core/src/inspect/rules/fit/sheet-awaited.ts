@@ -12,8 +12,14 @@ export const sheetAwaited = defineRule({
     const now = newestDay(plan.floor ?? NO_FLOOR);
     return (plan.log?.sheets ?? []).flatMap(({ name, state, askedOn, dueOn }) =>
       state === 'asked' && now > (dueOn ?? askedOn ?? '')
-        ? [{ level: 'mind' as const, where: name, text: `It was asked for${askedOn ? ` on ${askedOn}` : ''}${dueOn ? `, should be here by ${dueOn}` : ''} and has not come: ask again, and take no figure of it from memory.` }]
+        ? [
+            {
+              level: 'mind' as const,
+              where: name,
+              text: `It was asked for${askedOn ? ` on ${askedOn}` : ''}${dueOn ? `, should be here by ${dueOn}` : ''} and has not come: ask again, and take no figure of it from memory.`,
+            },
+          ]
         : [],
     );
   },
-}); // prettier-ignore
+});

@@ -17,9 +17,25 @@ export const spacerThread = defineRule({
       const left = studs && threadLeft(studs, spacerMm);
       const { full } = lengthWords({ plan });
       return [
-        ...(left && !left.holds ? [{ level: 'stop' as const, ...at, text: `Behind a spacer of ${full(spacerMm, 1)} only ${full(Math.max(left.leftMm, 0), 1)} of its studs are left for the nuts, and ${full(left.needMm, 1)} must hold: longer studs, or a thinner spacer.` }] : []),
-        ...(stacked ? [{ level: 'stop' as const, ...at, text: 'Its spacers are stacked or of plastic: for standing tests alone. One of metal, centred on the hub, before it rolls.' }] : []),
+        ...(left && !left.holds
+          ? [
+              {
+                level: 'stop' as const,
+                ...at,
+                text: `Behind a spacer of ${full(spacerMm, 1)} only ${full(Math.max(left.leftMm, 0), 1)} of its studs are left for the nuts, and ${full(left.needMm, 1)} must hold: longer studs, or a thinner spacer.`,
+              },
+            ]
+          : []),
+        ...(stacked
+          ? [
+              {
+                level: 'stop' as const,
+                ...at,
+                text: 'Its spacers are stacked or of plastic: for standing tests alone. One of metal, centred on the hub, before it rolls.',
+              },
+            ]
+          : []),
       ];
     });
   },
-}); // prettier-ignore
+});

@@ -16,8 +16,20 @@ export const stackBolt = defineRule({
       const { engagementMm, boltFault, boltMm } = boltThrough(bolt, fittedMm);
       if (!boltFault) return [];
       const { full } = lengthWords({ plan });
-      const text = boltFault === 'short' ? `Only ${full(Math.max(engagementMm, 0), 1)} of its bolt’s thread holds, and ${full(bolt.needMm, 1)} must` : boltFault === 'shank' ? 'Its bolt stands proud on its plain shank and clamps nothing' : `Its bolt bottoms: ${full(engagementMm, 1)} of thread go in, and there are ${full(bolt.depthMm!, 1)}`;
-      return [{ level: 'stop' as const, place: onPart(part), where: part.name, text: `${text}: one of ${full(boltMm.least, 1)}${boltMm.most === null ? ' or more' : ` to ${full(boltMm.most, 1)}`}.` }];
+      const text =
+        boltFault === 'short'
+          ? `Only ${full(Math.max(engagementMm, 0), 1)} of its bolt’s thread holds, and ${full(bolt.needMm, 1)} must`
+          : boltFault === 'shank'
+            ? 'Its bolt stands proud on its plain shank and clamps nothing'
+            : `Its bolt bottoms: ${full(engagementMm, 1)} of thread go in, and there are ${full(bolt.depthMm!, 1)}`;
+      return [
+        {
+          level: 'stop' as const,
+          place: onPart(part),
+          where: part.name,
+          text: `${text}: one of ${full(boltMm.least, 1)}${boltMm.most === null ? ' or more' : ` to ${full(boltMm.most, 1)}`}.`,
+        },
+      ];
     });
   },
-}); // prettier-ignore
+});

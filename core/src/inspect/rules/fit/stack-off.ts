@@ -16,7 +16,16 @@ export const stackOff = defineRule({
       if (!part || innerGapMm === null || outerGapMm === null || fit.fittedMm === null) return [];
       const wantMm = wantedStackMm({ ...fit, innerGapMm, outerGapMm });
       const offMm = fit.fittedMm - wantMm;
-      return Math.abs(offMm) <= STACK_TOLERANCE_MM + 1e-9 ? [] : [{ level: 'mind' as const, place: onPart(part), where: part.name, text: `Its stack of ${lengthWords({ plan }).full(fit.fittedMm, 2)} stands ${lengthWords({ plan }).full(Math.abs(offMm), 2)} off the middle of the disc: ${lengthWords({ plan }).full(Math.max(wantMm, 0), 2)} is wanted.` }];
+      return Math.abs(offMm) <= STACK_TOLERANCE_MM + 1e-9
+        ? []
+        : [
+            {
+              level: 'mind' as const,
+              place: onPart(part),
+              where: part.name,
+              text: `Its stack of ${lengthWords({ plan }).full(fit.fittedMm, 2)} stands ${lengthWords({ plan }).full(Math.abs(offMm), 2)} off the middle of the disc: ${lengthWords({ plan }).full(Math.max(wantMm, 0), 2)} is wanted.`,
+            },
+          ];
     });
   },
-}); // prettier-ignore
+});

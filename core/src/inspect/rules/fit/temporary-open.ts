@@ -9,5 +9,9 @@ export const temporaryOpen = defineRule({
   judge: ({ plan }) =>
     (plan.floor?.temporary ?? [])
       .filter(({ closed }) => closed === null)
-      .map(({ what, by, since }) => ({ level: 'mind' as const, where: what, text: `Held for now by ${by === 'other' ? 'something' : `a ${by.replace('-', ' ')}`} since ${since}: put in what belongs there, and close it.` })),
-}); // prettier-ignore
+      .map(({ what, by, since }) => ({
+        level: 'mind' as const,
+        where: what,
+        text: `Held for now by ${by === 'other' ? 'something' : `a ${by.replace('-', ' ')}`} since ${since}: put in what belongs there, and close it.`,
+      })),
+});

@@ -15,13 +15,30 @@ export const torqueOff = defineRule({
       const torque = torqueOf(task, floor);
       if (!torque) return [];
       const { wantedNm, saidNm, likely, verdict } = torque;
-      const at = { level: 'mind' as const, place: task.place, where: task.joint?.name ?? task.name };
+      const at = {
+        level: 'mind' as const,
+        place: task.place,
+        where: task.joint?.name ?? task.name,
+      };
       if (state === 'done' && (verdict === 'low' || verdict === 'high'))
-        return [{ ...at, text: `The wrench said ${figure(saidNm!)} N·m and ${figure(wantedNm!)} is wanted: ${verdict === 'low' ? 'draw it up' : 'loosen it, look at it, tighten anew'}.` }];
+        return [
+          {
+            ...at,
+            text: `The wrench said ${figure(saidNm!)} N·m and ${figure(wantedNm!)} is wanted: ${verdict === 'low' ? 'draw it up' : 'loosen it, look at it, tighten anew'}.`,
+          },
+        ];
       // Of a joint, Join asks about its figure.
-      return task.fastener && wantedNm !== null && likely && (wantedNm < likely.least || wantedNm > likely.most)
-        ? [{ ...at, text: `${figure(wantedNm)} N·m is wanted, and such a bolt mostly takes ${figure(likely.least)} to ${figure(likely.most)}: is the unit right?` }]
+      return task.fastener &&
+        wantedNm !== null &&
+        likely &&
+        (wantedNm < likely.least || wantedNm > likely.most)
+        ? [
+            {
+              ...at,
+              text: `${figure(wantedNm)} N·m is wanted, and such a bolt mostly takes ${figure(likely.least)} to ${figure(likely.most)}: is the unit right?`,
+            },
+          ]
         : [];
     });
   },
-}); // prettier-ignore
+});

@@ -12,7 +12,12 @@ export const torqueOpen = defineRule({
     told(view).flatMap(({ task, state }) => {
       const torque = state === 'done' ? torqueOf(task, floorOf(view.plan)) : null;
       if (!torque || (torque.wantedNm !== null && torque.source)) return [];
-      const text = torque.wantedNm === null ? 'It is tightened, and no figure stands for it: look it up and check.' : 'Its figure has no source: say whose word it is.';
-      return [{ level: 'mind' as const, place: task.place, where: task.joint?.name ?? task.name, text }];
+      const text =
+        torque.wantedNm === null
+          ? 'It is tightened, and no figure stands for it: look it up and check.'
+          : 'Its figure has no source: say whose word it is.';
+      return [
+        { level: 'mind' as const, place: task.place, where: task.joint?.name ?? task.name, text },
+      ];
     }),
-}); // prettier-ignore
+});

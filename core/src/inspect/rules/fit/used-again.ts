@@ -10,14 +10,33 @@ export const usedAgain = defineRule({
   reads: FLOOR_READS,
   judge: (view) => {
     const floor = floorOf(view.plan);
-    const reused = new Set(floor.tight.filter(({ opened, washers }) => !opened && washers === 'reused').map(({ key }) => key));
+    const reused = new Set(
+      floor.tight
+        .filter(({ opened, washers }) => !opened && washers === 'reused')
+        .map(({ key }) => key),
+    );
     return told(view).flatMap(({ task, state }) => {
-      if (reused.has(task.id)) return [{ level: 'mind' as const, place: task.place, where: task.joint?.name ?? task.name, text: 'Its washers were used again: they are flat and seal once. New ones.' }];
+      if (reused.has(task.id))
+        return [
+          {
+            level: 'mind' as const,
+            place: task.place,
+            where: task.joint?.name ?? task.name,
+            text: 'Its washers were used again: they are flat and seal once. New ones.',
+          },
+        ];
       if (!task.fastener || state !== 'done') return [];
       const { state: on, fastener } = wantedOf(floor, task.fastener.key);
       return fastener === 'reused' && on === 'precoated'
-        ? [{ level: 'mind' as const, place: task.place, where: task.name, text: 'Precoated bolts hold once: new ones, or cleaned and with thread locker where the sheet allows it.' }]
+        ? [
+            {
+              level: 'mind' as const,
+              place: task.place,
+              where: task.name,
+              text: 'Precoated bolts hold once: new ones, or cleaned and with thread locker where the sheet allows it.',
+            },
+          ]
         : [];
     });
   },
-}); // prettier-ignore
+});

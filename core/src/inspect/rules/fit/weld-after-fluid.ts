@@ -10,9 +10,14 @@ export const weldAfterFluid = defineRule({
   judge: (view) => {
     const views = told(view);
     if (!doneIds(views).has('fill')) return [];
-    const welds = views.filter(({ task, state }) => state !== 'done' && task.tools.includes('welder'));
+    const welds = views.filter(
+      ({ task, state }) => state !== 'done' && task.tools.includes('welder'),
+    );
     return welds.length
-      ? { level: 'stop', text: `Fluid is in, and there is still to be welded: ${welds.map(({ task }) => task.name).join('; ')}. Never weld on a filled line: drain it, or bolt the bracket.` }
+      ? {
+          level: 'stop',
+          text: `Fluid is in, and there is still to be welded: ${welds.map(({ task }) => task.name).join('; ')}. Never weld on a filled line: drain it, or bolt the bracket.`,
+        }
       : null;
   },
-}); // prettier-ignore
+});

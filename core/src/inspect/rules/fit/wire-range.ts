@@ -1,4 +1,10 @@
-import { TEST_WORDS, wireVerdict, WIRE_NAMES, WIRE_TESTS, WIRE_VOLTS } from '../../../physics/wheel-ends/index.ts';
+import {
+  TEST_WORDS,
+  wireVerdict,
+  WIRE_NAMES,
+  WIRE_TESTS,
+  WIRE_VOLTS,
+} from '../../../physics/wheel-ends/index.ts';
 import { figure } from '../../../lib/faults/index.ts';
 import { cornersOf } from './_wheel-ends.ts';
 import { defineRule } from '../../define-rule.ts';
@@ -16,8 +22,14 @@ export const wireRange = defineRule({
         const verdict = read === null ? null : wireVerdict(job, test, read);
         if (verdict !== 'low' && verdict !== 'high') return [];
         const { least, most } = WIRE_VOLTS[job][test]!;
-        return [{ level: 'mind' as const, where: `${WIRE_NAMES[job]}${colour ? `, ${colour}` : ''}`, text: `It reads ${figure(read!)} V ${TEST_WORDS[test]}, and ${figure(least)} to ${figure(most)} is what such a wire has: look for a crossed wire, a bad earth or a long thin one.` }];
+        return [
+          {
+            level: 'mind' as const,
+            where: `${WIRE_NAMES[job]}${colour ? `, ${colour}` : ''}`,
+            text: `It reads ${figure(read!)} V ${TEST_WORDS[test]}, and ${figure(least)} to ${figure(most)} is what such a wire has: look for a crossed wire, a bad earth or a long thin one.`,
+          },
+        ];
       }),
     );
   },
-}); // prettier-ignore
+});

@@ -1,4 +1,9 @@
-import { atLength, ORDER_STEP_MM, type HoseState, type HoseView } from '../../../stations/route/index.ts';
+import {
+  atLength,
+  ORDER_STEP_MM,
+  type HoseState,
+  type HoseView,
+} from '../../../stations/route/index.ts';
 import type { Plan } from '../../../plan/index.ts';
 import { formatLength } from '../../../lib/units/index.ts';
 import type { Fix } from '../../define-rule.ts';
@@ -7,16 +12,29 @@ import type { Fix } from '../../define-rule.ts';
 export const MEETS_MM = 90;
 
 /** The state of those given in which a figure is least; null where none is given. */
-export const leastOf = (states: readonly HoseState[], figure: (state: HoseState) => number): HoseState | null =>
-  states.reduce<HoseState | null>((least, one) => (!least || figure(one) < figure(least) ? one : least), null);
+export const leastOf = (
+  states: readonly HoseState[],
+  figure: (state: HoseState) => number,
+): HoseState | null =>
+  states.reduce<HoseState | null>(
+    (least, one) => (!least || figure(one) < figure(least) ? one : least),
+    null,
+  );
 
 /** The first of some shares of its length at which a hose serves everywhere and touches nothing. */
-export function otherLength({ hose, ...view }: HoseView, { plan }: { readonly plan: Pick<Plan, 'things' | 'units'> }, shares: readonly number[]): Fix | null {
+export function otherLength(
+  { hose, ...view }: HoseView,
+  { plan }: { readonly plan: Pick<Plan, 'things' | 'units'> },
+  shares: readonly number[],
+): Fix | null {
   for (const share of shares) {
     const orderMm = Math.round((hose.orderMm * share) / ORDER_STEP_MM) * ORDER_STEP_MM;
     if (!atLength({ hose, ...view }, plan.things, orderMm).ok) continue;
-    return { label: `Take ${formatLength(orderMm, plan.units)}`, call: { edit: 'changeHose', with: { id: hose.id, patch: { orderMm } } } };
+    return {
+      label: `Take ${formatLength(orderMm, plan.units)}`,
+      call: { edit: 'changeHose', with: { id: hose.id, patch: { orderMm } } },
+    };
   }
   return null;
-} // prettier-ignore
+}
 export const LONGER = [1.05, 1.1, 1.2, 1.3, 1.45, 1.7, 2];

@@ -11,7 +11,10 @@ export const feedBare = defineRule({
       ? {
           level: 'note',
           text: 'No gauze is set down before it: what falls into the reservoir goes on to the seals.',
-          fix: () => ({ label: 'It has one', call: { edit: 'changeHose', with: { id: hose.id, patch: { gauze: true } } } }),
+          fix: () => ({
+            label: 'It has one',
+            call: { edit: 'changeHose', with: { id: hose.id, patch: { gauze: true } } },
+          }),
         }
       : null,
 });

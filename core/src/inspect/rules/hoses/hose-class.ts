@@ -9,7 +9,9 @@ export const hoseClass = defineRule({
   reads: [],
   judge: ({ hose, stock }) => {
     if (stock.brakeClass && (stock.kind === 'feed') === (hose.service === 'feed')) return null;
-    const fit = HOSES.find((one) => one.brakeClass && (one.kind === 'feed') === (hose.service === 'feed'))!;
+    const fit = HOSES.find(
+      (one) => one.brakeClass && (one.kind === 'feed') === (hose.service === 'feed'),
+    )!;
     return {
       level: 'stop',
       text: stock.brakeClass
@@ -17,7 +19,10 @@ export const hoseClass = defineRule({
           ? `${stock.name} is pressure hose: a reservoir feeds through a wider bore.`
           : `${stock.name} is made for a reservoir's feed: brake pressure bursts it.`
         : `${stock.name} is not brake hose: it swells in the fluid and bursts at ${stock.burstMPa} MPa.`,
-      fix: () => ({ label: `Take ${fit.name}`, call: { edit: 'changeHose', with: { id: hose.id, patch: { stockId: fit.id } } } }),
+      fix: () => ({
+        label: `Take ${fit.name}`,
+        call: { edit: 'changeHose', with: { id: hose.id, patch: { stockId: fit.id } } },
+      }),
     };
   },
 });

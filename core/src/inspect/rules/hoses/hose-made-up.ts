@@ -12,7 +12,10 @@ export const hoseMadeUp = defineRule({
     const proof = 'ask whoever makes it up for a certificate of its proof test.';
     // A vehicle whose use nobody has set down may be one for the road.
     return ROAD.includes(sizing?.category ?? (trailer ? 'trailer' : 'light'))
-      ? { level: 'mind', text: `It is made up with reusable ends: on the road US rules want them crimped or swaged and the hose marked (49 CFR 571.106, from memory), others a type approval. Look at yours, and ${proof}` }
+      ? {
+          level: 'mind',
+          text: `It is made up with reusable ends: on the road US rules want them crimped or swaged and the hose marked (49 CFR 571.106, from memory), others a type approval. Look at yours, and ${proof}`,
+        }
       : { level: 'note', text: `It is made up with reusable ends: ${proof}` };
   },
-}); // prettier-ignore
+});

@@ -12,7 +12,13 @@ export const hoseRating = defineRule({
   judge: ({ hose, stock }, view) => {
     const mpa = pressureIn(view, view.circuits.get(hose.circuitId)!);
     // What is no brake hose is refused whatever the pressure.
-    if (hose.service !== 'pressure' || !stock.brakeClass || stock.kind === 'feed' || mpa <= HOSE_HOLDS_MPA) return null;
+    if (
+      hose.service !== 'pressure' ||
+      !stock.brakeClass ||
+      stock.kind === 'feed' ||
+      mpa <= HOSE_HOLDS_MPA
+    )
+      return null;
     return {
       level: 'stop',
       text: `It comes to ${figure(mpa, 1)} MPa; brake hose is proven to hold ${figure(HOSE_HOLDS_MPA, 1)}. Look at the figures in Size, or at its maker's sheet.`,

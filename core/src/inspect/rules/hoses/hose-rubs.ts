@@ -10,7 +10,10 @@ export const hoseRubs = defineRule({
   about: 'hose',
   reads: ['obstacles', 'plan.things'],
   judge: (hose, view) => {
-    const worst = leastOf(hose.states.filter(rubs), ({ near }) => near!.distanceMm - near!.wantedMm);
+    const worst = leastOf(
+      hose.states.filter(rubs),
+      ({ near }) => near!.distanceMm - near!.wantedMm,
+    );
     if (!worst) return null;
     const { thing, distanceMm, wantedMm } = worst.near!;
     const { bare, full } = lengthWords(view);

@@ -12,7 +12,12 @@ export const hoseTooLong = defineRule({
   about: 'hose',
   reads: ['obstacles', 'plan.things'],
   judge: (hose, view) => {
-    if (hose.hose.service === 'feed' || !hose.states.length || hose.states.some((state) => state.verdict !== 'ok')) return null;
+    if (
+      hose.hose.service === 'feed' ||
+      !hose.states.length ||
+      hose.states.some((state) => state.verdict !== 'ok')
+    )
+      return null;
     const shorter = otherLength(hose, view, SHORTER);
     if (!shorter) return null;
     return {

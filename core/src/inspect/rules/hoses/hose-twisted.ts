@@ -12,7 +12,10 @@ export const hoseTwisted = defineRule({
     return {
       level: 'mind',
       text: 'Neither end can turn: tightening the second one twists it. One end should be a swivel or a banjo.',
-      fix: () => ({ label: 'Swivel at end B', call: { edit: 'changeHose', with: { id: hose.id, patch } } }),
+      fix: () => ({
+        label: 'Swivel at end B',
+        call: { edit: 'changeHose', with: { id: hose.id, patch } },
+      }),
     };
   },
 });

@@ -7,12 +7,16 @@ export const hoseUnlocked = defineRule({
   about: 'hose',
   reads: [],
   judge: ({ hose, fittings }) => {
-    const through = fittings.a.kind === 'bulkhead' || (hose.fixing === 'bracket' && hose.ends.a.through);
+    const through =
+      fittings.a.kind === 'bulkhead' || (hose.fixing === 'bracket' && hose.ends.a.through);
     if (!through || hose.locked) return null;
     return {
       level: 'mind',
       text: 'Neither lock nut nor clip holds its end in the bracket: it turns with the tube nut and works loose.',
-      fix: () => ({ label: 'It is locked', call: { edit: 'changeHose', with: { id: hose.id, patch: { locked: true } } } }),
+      fix: () => ({
+        label: 'It is locked',
+        call: { edit: 'changeHose', with: { id: hose.id, patch: { locked: true } } },
+      }),
     };
   },
 });

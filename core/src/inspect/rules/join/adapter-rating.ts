@@ -22,13 +22,22 @@ export const adapterRating = defineRule({
       const adapter = adapterOf(bench, id)!;
       const rated = bench.ratingMPa?.[id];
       if (rated !== undefined)
-        return mpa > rated ? [{ level: 'stop', text: `${adapter.name} is rated for ${figure(rated, 1)} MPa and comes to ${figure(mpa, 1)}.` }] : [];
+        return mpa > rated
+          ? [
+              {
+                level: 'stop',
+                text: `${adapter.name} is rated for ${figure(rated, 1)} MPa and comes to ${figure(mpa, 1)}.`,
+              },
+            ]
+          : [];
       if (!isPipeFitting(adapter) || mpa <= CLASS_125_MPA) return [];
       const which = mpa <= FORGED_MPA ? 'a forged or extruded one' : 'one of instrument class';
-      return [{
-        level: 'mind',
-        text: `${adapter.name} comes to ${figure(mpa, 1)} MPa. Brass pipe fittings hold about ${CLASS_125_MPA} MPa in class 125, ${FORGED_MPA} to 8 forged or extruded, ${INSTRUMENT_MPA} and more of instrument class: take ${which} and set its rating down by its maker's sheet.`,
-      }];
+      return [
+        {
+          level: 'mind',
+          text: `${adapter.name} comes to ${figure(mpa, 1)} MPa. Brass pipe fittings hold about ${CLASS_125_MPA} MPa in class 125, ${FORGED_MPA} to 8 forged or extruded, ${INSTRUMENT_MPA} and more of instrument class: take ${which} and set its rating down by its maker's sheet.`,
+        },
+      ];
     });
   },
-}); // prettier-ignore
+});

@@ -23,11 +23,20 @@ export const banjoBolt = defineRule({
     const holdsMm = bolt.lengthMm - eyes * bolt.eyeMm - (eyes + 1) * WASHER_MM;
     const stack = `Of its ${full(bolt.lengthMm)} ${eyes === 1 ? 'its eye' : `${eyes} eyes`} and ${eyes + 1} washers take ${full(bolt.lengthMm - holdsMm, 1)}`;
     if (bolt.depthMm !== null && holdsMm > bolt.depthMm)
-      return { level: 'stop', text: `${stack}: ${full(holdsMm, 1)} go into a thread of ${full(bolt.depthMm)}. It ends on the bottom and never clamps its washers.` };
+      return {
+        level: 'stop',
+        text: `${stack}: ${full(holdsMm, 1)} go into a thread of ${full(bolt.depthMm)}. It ends on the bottom and never clamps its washers.`,
+      };
     if (holdsMm < STEEL * dMm)
-      return { level: 'stop', text: `${stack}: ${full(Math.max(0, holdsMm), 1)} of thread hold, and ${full(STEEL * dMm, 1)} are the least in steel or iron. Take a longer bolt.` };
+      return {
+        level: 'stop',
+        text: `${stack}: ${full(Math.max(0, holdsMm), 1)} of thread hold, and ${full(STEEL * dMm, 1)} are the least in steel or iron. Take a longer bolt.`,
+      };
     return holdsMm < ALUMINIUM * dMm
-      ? { level: 'note', text: `${stack}: ${full(holdsMm, 1)} of thread hold, enough in steel or iron; in aluminium ${figure(ALUMINIUM, 1)} diameters are wanted, ${full(ALUMINIUM * dMm, 1)}.` }
+      ? {
+          level: 'note',
+          text: `${stack}: ${full(holdsMm, 1)} of thread hold, enough in steel or iron; in aluminium ${figure(ALUMINIUM, 1)} diameters are wanted, ${full(ALUMINIUM * dMm, 1)}.`,
+        }
       : null;
   },
-}); // prettier-ignore
+});

@@ -10,7 +10,10 @@ export const banjoWashers = defineRule({
   judge: (at) => {
     const banjo = at.joints?.some(({ join }) => join?.male.end === 'banjo');
     if (!banjo || at.work.washers !== 'none') return null;
-    const [count, faces] = at.eyes === 1 ? ['Two', 'one on each face of its eye'] : [`${at.eyes + 1}`, `one on each side of each of its ${at.eyes} eyes`]; // prettier-ignore
+    const [count, faces] =
+      at.eyes === 1
+        ? ['Two', 'one on each face of its eye']
+        : [`${at.eyes + 1}`, `one on each side of each of its ${at.eyes} eyes`];
     return {
       level: 'mind',
       text: `A banjo wants ${count.toLowerCase()} new sealing washers, ${faces}: set down that they are there.`,

@@ -8,9 +8,12 @@ export const flareToolMissing = defineRule({
   about: 'end',
   reads: ['plan.bench'],
   judge: (line, end, { plan }) => {
-  const { flare } = line.line.ends[end];
-  return plan.bench.flares[flare].owned
-    ? null
-    : { level: 'mind', text: `It wants a ${FLARES[flare].name.toLowerCase()} and your bench has no tool for that: borrow or buy one, or choose another end.` };
-},
-}); // prettier-ignore
+    const { flare } = line.line.ends[end];
+    return plan.bench.flares[flare].owned
+      ? null
+      : {
+          level: 'mind',
+          text: `It wants a ${FLARES[flare].name.toLowerCase()} and your bench has no tool for that: borrow or buy one, or choose another end.`,
+        };
+  },
+});

@@ -19,7 +19,11 @@ export const jointForbidden = defineRule({
         label: 'It is flared',
         call: {
           edit: 'changeEnd',
-          with: { id: line.line.id, end, patch: { joint: { ...line.line.ends[end].joint, made: 'flared' } } },
+          with: {
+            id: line.line.id,
+            end,
+            patch: { joint: { ...line.line.ends[end].joint, made: 'flared' } },
+          },
         },
       }),
     };

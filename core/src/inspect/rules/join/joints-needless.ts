@@ -9,18 +9,27 @@ export const jointsNeedless = defineRule({
   about: 'end',
   reads: ['plan.bench'],
   judge: (line, end, { plan }) => {
-  const joints = jointsAt(line, end);
-  const { adapters } = line.line.ends[end];
-  if (!joints || adapters.length === 0) return null;
-  const from = line.ports[end]!.port.fitting!.half;
-  const best = adapt({ from, to: halfOfNut(line.nuts[end]), maxJoints: 8 }, adaptersOf(plan.bench)).chains[0];
-  // A banjo seals on both its faces.
-  const faces = joints.reduce((sum, { join }) => sum + (join?.male.end === 'banjo' ? 2 : 1), 0);
-  if (!best || best.joints >= faces) return null;
-  return {
-    level: 'mind',
-    text: `${faces} sealing faces where ${best.joints} would do: each is a place to leak.`,
-    fix: () => ({ label: best.parts.length ? 'Take the shorter chain' : 'Join it directly', call: { edit: 'changeEnd', with: { id: line.line.id, end, patch: { adapters: best.parts, standoffMm: 0 } } } }),
-  };
-},
-}); // prettier-ignore
+    const joints = jointsAt(line, end);
+    const { adapters } = line.line.ends[end];
+    if (!joints || adapters.length === 0) return null;
+    const from = line.ports[end]!.port.fitting!.half;
+    const best = adapt(
+      { from, to: halfOfNut(line.nuts[end]), maxJoints: 8 },
+      adaptersOf(plan.bench),
+    ).chains[0];
+    // A banjo seals on both its faces.
+    const faces = joints.reduce((sum, { join }) => sum + (join?.male.end === 'banjo' ? 2 : 1), 0);
+    if (!best || best.joints >= faces) return null;
+    return {
+      level: 'mind',
+      text: `${faces} sealing faces where ${best.joints} would do: each is a place to leak.`,
+      fix: () => ({
+        label: best.parts.length ? 'Take the shorter chain' : 'Join it directly',
+        call: {
+          edit: 'changeEnd',
+          with: { id: line.line.id, end, patch: { adapters: best.parts, standoffMm: 0 } },
+        },
+      }),
+    };
+  },
+});

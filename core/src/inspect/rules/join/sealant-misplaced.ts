@@ -11,14 +11,19 @@ export const sealantMisplaced = defineRule({
   reads: [],
   judge: (at) => {
     const sealants = sealantsOf(at);
-    const wrong = (at.joints ?? []).findIndex(({ join }, i) => sealants[i] !== 'none' && !(join && isTaper(threadByName(join.male.thread)!)));
+    const wrong = (at.joints ?? []).findIndex(
+      ({ join }, i) =>
+        sealants[i] !== 'none' && !(join && isTaper(threadByName(join.male.thread)!)),
+    );
     if (wrong < 0) return null;
     const which = at.joints!.length > 1 ? `joint ${wrong + 1} seals` : 'this joint seals';
-    const cleaned = at.work.sealants ? { sealants: sealants.map((one, i) => (i === wrong ? 'none' : one)) } : { sealant: 'none' as const };
+    const cleaned = at.work.sealants
+      ? { sealants: sealants.map((one, i) => (i === wrong ? 'none' : one)) }
+      : { sealant: 'none' as const };
     return {
       level: 'stop',
       text: `${sealants[wrong] === 'tape' ? 'Tape' : 'Sealant'} has no place here: ${which} on metal or on a washer, and shreds travel to valves and seals.`,
       fix: jointFix(at, 'Clean it off', cleaned),
     };
   },
-}); // prettier-ignore
+});

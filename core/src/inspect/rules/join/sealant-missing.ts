@@ -11,13 +11,17 @@ export const sealantMissing = defineRule({
   reads: [],
   judge: (at) => {
     const sealants = sealantsOf(at);
-    const dry = (at.joints ?? []).findIndex(({ join }, i) => join && sealants[i] === 'none' && isTaper(threadByName(join.male.thread)!));
+    const dry = (at.joints ?? []).findIndex(
+      ({ join }, i) => join && sealants[i] === 'none' && isTaper(threadByName(join.male.thread)!),
+    );
     if (dry < 0) return null;
-    const pasted = at.work.sealants ? { sealants: sealants.map((one, i) => (i === dry ? 'paste' : one)) } : { sealant: 'paste' as const };
+    const pasted = at.work.sealants
+      ? { sealants: sealants.map((one, i) => (i === dry ? 'paste' : one)) }
+      : { sealant: 'paste' as const };
     return {
       level: 'mind',
       text: `${at.joints![dry]!.join!.male.thread} is a taper thread and no sealant is set down for it: paste for brake fluid, off the first two turns, unless both halves are of the dryseal form.`,
       fix: jointFix(at, 'With paste', pasted),
     };
   },
-}); // prettier-ignore
+});

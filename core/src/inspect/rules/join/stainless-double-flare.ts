@@ -7,9 +7,12 @@ export const stainlessDoubleFlare = defineRule({
   about: 'end',
   reads: ['plan.bench'],
   judge: (line, end, { plan }) =>
-  line.tube.material === 'stainless' &&
-  line.line.ends[end].flare === 'double-flare-45' &&
-  !plan.bench.flares['double-flare-45'].provenOn.includes('stainless')
-    ? { level: 'stop', text: 'A double flare in stainless cracks: make a single 37° flare with a sleeve, or prove test pieces first and set that down on your bench.' }
-    : null,
-}); // prettier-ignore
+    line.tube.material === 'stainless' &&
+    line.line.ends[end].flare === 'double-flare-45' &&
+    !plan.bench.flares['double-flare-45'].provenOn.includes('stainless')
+      ? {
+          level: 'stop',
+          text: 'A double flare in stainless cracks: make a single 37° flare with a sleeve, or prove test pieces first and set that down on your bench.',
+        }
+      : null,
+});

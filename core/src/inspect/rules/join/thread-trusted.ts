@@ -7,9 +7,12 @@ export const threadTrusted = defineRule({
   about: 'end',
   reads: [],
   judge: (line, end) => {
-  const at = line.ports[end];
-  return at?.port.fitting?.how === 'trusted'
-    ? { level: 'note', text: `The thread of ${at.part.name}, ${at.port.name} is taken on trust: put a vernier and a pitch gauge to it before buying.` }
-    : null;
-},
-}); // prettier-ignore
+    const at = line.ports[end];
+    return at?.port.fitting?.how === 'trusted'
+      ? {
+          level: 'note',
+          text: `The thread of ${at.part.name}, ${at.port.name} is taken on trust: put a vernier and a pitch gauge to it before buying.`,
+        }
+      : null;
+  },
+});

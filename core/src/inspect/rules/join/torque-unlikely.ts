@@ -11,7 +11,8 @@ export const torqueUnlikely = defineRule({
   judge: ({ joints, work: { torqueNm } }) => {
     const last = joints?.at(-1);
     const likely = last && likelyTorqueNm(last);
-    if (torqueNm === null || !likely || (torqueNm >= likely.least && torqueNm <= likely.most)) return null;
+    if (torqueNm === null || !likely || (torqueNm >= likely.least && torqueNm <= likely.most))
+      return null;
     return {
       level: 'mind',
       text: `${formatTorque(torqueNm)} is unlikely for ${last.join!.male.thread}: mostly it lies from ${likely.least} to ${likely.most} N·m. Is the unit right?`,

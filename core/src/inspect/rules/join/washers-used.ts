@@ -9,7 +9,9 @@ export const washersUsed = defineRule({
   reads: [],
   judge: (at) => {
     const { washers, opened } = at.work;
-    const crushed = at.joints?.some(({ join }) => join?.male.end === 'banjo' || join?.male.end === 'flat');
+    const crushed = at.joints?.some(
+      ({ join }) => join?.male.end === 'banjo' || join?.male.end === 'flat',
+    );
     if (!crushed || (washers !== 'used' && opened === 0)) return null;
     return {
       level: 'stop',

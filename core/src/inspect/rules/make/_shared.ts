@@ -1,8 +1,26 @@
-import { listView, type Listed, type ListRow, type ListView } from '../../../stations/make/buying/index.ts';
+import {
+  listView,
+  type Listed,
+  type ListRow,
+  type ListView,
+} from '../../../stations/make/buying/index.ts';
 import type { Reading } from '../../define-rule.ts';
 
 /** What of a plan its list rests on. */
-export const LIST_READS = ['lines', 'ports', 'bleeding', 'plan.parts', 'plan.buying', 'plan.making', 'plan.hoses', 'plan.things', 'plan.holding', 'plan.bleeding', 'plan.bench', 'plan.filling'] as const; // prettier-ignore
+export const LIST_READS = [
+  'lines',
+  'ports',
+  'bleeding',
+  'plan.parts',
+  'plan.buying',
+  'plan.making',
+  'plan.hoses',
+  'plan.things',
+  'plan.holding',
+  'plan.bleeding',
+  'plan.bench',
+  'plan.filling',
+] as const;
 /** The list, where anything of it was said. */
 export const listOf = (view: Reading<(typeof LIST_READS)[number]>): ListView | null =>
   view.plan.buying?.orders.length ? listView(view as Listed) : null;

@@ -12,7 +12,9 @@ export const cutUnsure = defineRule({
     const sigma = cutSigmaMm(line);
     if (sigma === null || 2 * sigma <= cutAllowedMm(line.card!)) return [];
     const { bare, full } = lengthWords(view);
-    const trim = line.card!.trimMm ? `the trim at B is ${bare(line.card!.trimMm)}` : 'this line has no trim at B';
+    const trim = line.card!.trimMm
+      ? `the trim at B is ${bare(line.card!.trimMm)}`
+      : 'this line has no trim at B';
     const text = `The cut length is known to ±${full(2 * sigma, 1)}; ${trim}. Measure its ports closer.`;
     return [{ level: 'mind', place: onLine(line), where: line.line.name, text }];
   },

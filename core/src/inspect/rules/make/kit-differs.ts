@@ -12,8 +12,22 @@ export const kitDiffers = defineRule({
       const found = kitFindings(kit);
       const open = found.filter(({ kind }) => kind === 'open').length;
       return [
-        ...found.filter(({ kind }) => kind === 'differs').map(({ text }) => ({ level: 'stop' as const, where: kit.name, text: `Do not order it yet. ${text}` })),
-        ...(open ? [{ level: 'note' as const, where: kit.name, text: `${open === 1 ? 'One figure is' : `${open} figures are`} not measured before it is ordered.` }] : []),
+        ...found
+          .filter(({ kind }) => kind === 'differs')
+          .map(({ text }) => ({
+            level: 'stop' as const,
+            where: kit.name,
+            text: `Do not order it yet. ${text}`,
+          })),
+        ...(open
+          ? [
+              {
+                level: 'note' as const,
+                where: kit.name,
+                text: `${open === 1 ? 'One figure is' : `${open} figures are`} not measured before it is ordered.`,
+              },
+            ]
+          : []),
       ];
     }),
-}); // prettier-ignore
+});

@@ -10,13 +10,21 @@ export const orderLate = defineRule({
   about: 'plan',
   reads: [...LIST_READS, 'points', 'plan.gates'],
   judge: (view) => {
-    const rows = (listOf(view)?.rows ?? []).filter(({ order, toBuy }) => toBuy > 0 && order.due && order.state !== 'here' && order.state !== 'fitted'); // prettier-ignore
+    const rows = (listOf(view)?.rows ?? []).filter(
+      ({ order, toBuy }) =>
+        toBuy > 0 && order.due && order.state !== 'here' && order.state !== 'fitted',
+    );
     if (!rows.length) return [];
     return view.plan.gates.flatMap((gate) => {
       if (!gate.on || gate.closed) return [];
-      const inside = new Set(beforeItCloses({ ...view, plan: view.plan as Plan }, gate).map(({ place }) => place.id));
+      const inside = new Set(
+        beforeItCloses({ ...view, plan: view.plan as Plan }, gate).map(({ place }) => place.id),
+      );
       return rows
-        .filter(({ item, order }) => order.due! > gate.on! && item.uses.some(({ place }) => inside.has(place.id)))
+        .filter(
+          ({ item, order }) =>
+            order.due! > gate.on! && item.uses.some(({ place }) => inside.has(place.id)),
+        )
         .map(({ item, order }) => ({
           level: 'mind' as const,
           place: { kind: 'gate' as const, id: gate.id },

@@ -14,10 +14,21 @@ export const slidForgotten = defineRule({
     return steps
       .filter(({ kind, id }) => kind === 'flare' && done.has(id))
       .flatMap(({ end, after = [] }) => {
-        const missing = steps.filter(({ id, kind }) => after.includes(id) && !done.has(id) && kind !== 'test');
+        const missing = steps.filter(
+          ({ id, kind }) => after.includes(id) && !done.has(id) && kind !== 'test',
+        );
         if (!missing.length) return [];
-        const what = missing.map((step) => step.what ?? `${step.kind} ${step.end!.toUpperCase()}`).join(', ');
-        return [{ level: 'stop' as const, place: onLine(line), where: `${line.line.name}, ${endName(end!)}`, text: `This end is flared and ${what} ${missing.length === 1 ? 'is' : 'are'} not ticked: once flared nothing slides over it. See that it is on the tube; if not, the end is cut off.` }];
+        const what = missing
+          .map((step) => step.what ?? `${step.kind} ${step.end!.toUpperCase()}`)
+          .join(', ');
+        return [
+          {
+            level: 'stop' as const,
+            place: onLine(line),
+            where: `${line.line.name}, ${endName(end!)}`,
+            text: `This end is flared and ${what} ${missing.length === 1 ? 'is' : 'are'} not ticked: once flared nothing slides over it. See that it is on the tube; if not, the end is cut off.`,
+          },
+        ];
       });
   },
-}); // prettier-ignore
+});

@@ -14,7 +14,10 @@ export const stockShort = defineRule({
     return tubeWanted(lines).flatMap(({ tube, totalMm, longestMm }) => {
       const own = stock.filter(({ tubeId }) => tubeId === tube.id);
       if (!own.length || sold.some(({ tubeId }) => tubeId === tube.id)) return [];
-      const handMm = own.reduce((sum, { lengthMm, count }) => sum + count * Math.max(0, lengthMm - endMm), 0);
+      const handMm = own.reduce(
+        (sum, { lengthMm, count }) => sum + count * Math.max(0, lengthMm - endMm),
+        0,
+      );
       const most = Math.max(...own.map(({ lengthMm }) => lengthMm - endMm));
       const short =
         totalMm > handMm
@@ -23,7 +26,12 @@ export const stockShort = defineRule({
             ? `the longest cut is ${full(longestMm)} and the longest piece at hand gives ${full(most)}`
             : null;
       return short
-        ? [{ level: 'mind' as const, text: `${tubeName(tube.id)}: ${short}. Say in Cuts what lengths can be bought.` }]
+        ? [
+            {
+              level: 'mind' as const,
+              text: `${tubeName(tube.id)}: ${short}. Say in Cuts what lengths can be bought.`,
+            },
+          ]
         : [];
     });
   },

@@ -14,7 +14,10 @@ export const testPiece = defineRule({
       if (line.origin === 'made')
         for (const { flare } of [line.ends.a, line.ends.b])
           if (!isProven(plan.bench, flare, tube))
-            wanted.set(`${flare} ${tube.id}`, `${FLARES[flare].name.toLowerCase()} in ${tubeLabel(tube)}`);
+            wanted.set(
+              `${flare} ${tube.id}`,
+              `${FLARES[flare].name.toLowerCase()} in ${tubeLabel(tube)}`,
+            );
     if (!wanted.size) return [];
     const list = [...wanted.values()];
     return {

@@ -9,9 +9,15 @@ export const washersFew = defineRule({
   reads: LIST_READS,
   judge: (view) =>
     (listOf(view)?.rows ?? [])
-      .filter(({ item, order, toBuy }) => item.group === 'Washers and sealant' && toBuy > 0 && order.state !== 'needed' && order.state !== 'ordered')
+      .filter(
+        ({ item, order, toBuy }) =>
+          item.group === 'Washers and sealant' &&
+          toBuy > 0 &&
+          order.state !== 'needed' &&
+          order.state !== 'ordered',
+      )
       .map((row) => ({
         level: 'mind' as const,
         text: `${row.item.name}: ${amountOf(row, row.order.have)} at hand and ${amountOf(row, row.item.count)} wanted. Every joint that is opened takes new ones.`,
       })),
-}); // prettier-ignore
+});

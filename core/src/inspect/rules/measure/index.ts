@@ -5,4 +5,10 @@ import { tapeSuspect } from './tape-suspect.ts';
 import { tapesDisagree } from './tapes-disagree.ts';
 
 /** Rules of this station, in the order in which they are told. */
-export const MEASURE_RULES = [pointUnfixed, tapeSuspect, tapesDisagree, guessUnmeasured, pedalRoom] as const;
+export const MEASURE_RULES = [
+  pointUnfixed,
+  tapeSuspect,
+  tapesDisagree,
+  guessUnmeasured,
+  pedalRoom,
+] as const;

@@ -15,8 +15,23 @@ export const pedalRoom = defineRule({
       const { name, leastMm, mostMm, why } = PEDAL_ROOM[key];
       const is = plan.pedals?.[key] ?? null;
       if (is === null) return [];
-      if (is < leastMm) return [{ level: 'mind', where: 'Pedals', text: `${name}: ${full(is)}, and ${full(leastMm)} are wanted: ${why}.` }];
-      return mostMm !== null && is > mostMm ? [{ level: 'note', where: 'Pedals', text: `${name}: ${full(is)}, and over ${full(mostMm)} is far to move a foot.` }] : [];
+      if (is < leastMm)
+        return [
+          {
+            level: 'mind',
+            where: 'Pedals',
+            text: `${name}: ${full(is)}, and ${full(leastMm)} are wanted: ${why}.`,
+          },
+        ];
+      return mostMm !== null && is > mostMm
+        ? [
+            {
+              level: 'note',
+              where: 'Pedals',
+              text: `${name}: ${full(is)}, and over ${full(mostMm)} is far to move a foot.`,
+            },
+          ]
+        : [];
     });
   },
-}); // prettier-ignore
+});

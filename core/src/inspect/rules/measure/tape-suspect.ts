@@ -14,8 +14,13 @@ export const tapeSuspect = defineRule({
       if (index === null) return [];
       const tape = known.tapes![index]!;
       const off = fixed.survey!.residualsMm[index]!;
-      return [{ level: 'mind', place, where,
-      text: `The tape from ${view.points.get(tape.from)!.point.name} reads ${lengthWords(view).full(Math.abs(off), 1)} too ${off > 0 ? 'long' : 'short'} against the others (${lengthWords(view).bare(tape.readMm, 1)} read): read it again.`,
-    }]; // prettier-ignore
+      return [
+        {
+          level: 'mind',
+          place,
+          where,
+          text: `The tape from ${view.points.get(tape.from)!.point.name} reads ${lengthWords(view).full(Math.abs(off), 1)} too ${off > 0 ? 'long' : 'short'} against the others (${lengthWords(view).bare(tape.readMm, 1)} read): read it again.`,
+        },
+      ];
     }),
 });

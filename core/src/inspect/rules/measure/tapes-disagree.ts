@@ -17,7 +17,9 @@ export const tapesDisagree = defineRule({
       const tapes = known.tapes ?? [];
       if (!fixed.survey || fixed.survey.suspect !== null || tapes.length > 4) return [];
       const worst = Math.max(
-        ...fixed.survey.residualsMm.map((v, i) => Math.abs(v) / (tapes[i]!.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM)),
+        ...fixed.survey.residualsMm.map(
+          (v, i) => Math.abs(v) / (tapes[i]!.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM),
+        ),
       );
       const mm = Math.max(...fixed.survey.residualsMm.map(Math.abs));
       return worst > MOST_SIGMAS

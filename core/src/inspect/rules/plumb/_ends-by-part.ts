@@ -14,7 +14,17 @@ export interface JoinedEnd {
 /** Which ends of lines and hoses lie at each part, by part id. */
 export const endsByPart = derive(
   'ends at parts',
-  ({ plan: { hoses }, lines, ports, circuits }: Pick<PlanView, 'lines' | 'ports' | 'circuits'> & { readonly plan: Pick<Plan, 'hoses'> }) => [lines, hoses, ports, circuits],
+  ({
+    plan: { hoses },
+    lines,
+    ports,
+    circuits,
+  }: Pick<PlanView, 'lines' | 'ports' | 'circuits'> & { readonly plan: Pick<Plan, 'hoses'> }) => [
+    lines,
+    hoses,
+    ports,
+    circuits,
+  ],
   (lines, hoses, ports, circuits): ReadonlyMap<string, readonly JoinedEnd[]> => {
     const found = new Map<string, JoinedEnd[]>();
     const joined = [
@@ -26,13 +36,23 @@ export const endsByPart = derive(
       }),
     ];
     for (const { a, b, of, kind } of joined)
-      for (const [at, far] of [[a, b], [b, a]] as const) {
+      for (const [at, far] of [
+        [a, b],
+        [b, a],
+      ] as const) {
         if (!at) continue;
-        const end = { at, far, name: of.name, place: { kind, id: of.id }, circuit: circuits.get(of.circuitId)!, kind };
+        const end = {
+          at,
+          far,
+          name: of.name,
+          place: { kind, id: of.id },
+          circuit: circuits.get(of.circuitId)!,
+          kind,
+        };
         found.set(at.part.id, [...(found.get(at.part.id) ?? []), end]);
       }
     return found;
   },
-); // prettier-ignore
+);
 /** What a rule must read to ask it. */
 export const ENDS_READ = ['circuits', 'lines', 'plan.hoses', 'ports'] as const;

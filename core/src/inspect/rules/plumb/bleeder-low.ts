@@ -16,16 +16,29 @@ export const bleederLow = defineRule({
   about: 'plan',
   reads: ['ports'],
   judge: (view) =>
-  [...view.ports.values()].flatMap(({ part, port, fixed }): Finding[] => {
-    if (port.role !== 'bleeder') return [];
-    const finding = (text: string): Finding[] => [
-      { level: 'stop', place: { kind: 'port', id: port.id }, where: `${part.name}, ${port.name}`, text },
-    ];
-    if ((unit(port.direction)?.[2] ?? 0) < LEAST_RISE)
-      return finding('It points down: air stays above it. Is the part on its right side of the vehicle?');
-    const others = part.ports.filter((p) => p.id !== port.id && p.role !== 'bleeder').map((p) => view.ports.get(p.id)!.fixed.atMm);
-    const onBody = others.filter((at) => distance(at, fixed.atMm) < BODY_MM);
-    const above = Math.max(...onBody.map((at) => at[2]), -Infinity) - fixed.atMm[2];
-    return above > SLACK_MM ? finding(`It lies ${lengthWords(view).full(above)} under another port of the same part: air stays behind.`) : [];
-  }),
-}); // prettier-ignore
+    [...view.ports.values()].flatMap(({ part, port, fixed }): Finding[] => {
+      if (port.role !== 'bleeder') return [];
+      const finding = (text: string): Finding[] => [
+        {
+          level: 'stop',
+          place: { kind: 'port', id: port.id },
+          where: `${part.name}, ${port.name}`,
+          text,
+        },
+      ];
+      if ((unit(port.direction)?.[2] ?? 0) < LEAST_RISE)
+        return finding(
+          'It points down: air stays above it. Is the part on its right side of the vehicle?',
+        );
+      const others = part.ports
+        .filter((p) => p.id !== port.id && p.role !== 'bleeder')
+        .map((p) => view.ports.get(p.id)!.fixed.atMm);
+      const onBody = others.filter((at) => distance(at, fixed.atMm) < BODY_MM);
+      const above = Math.max(...onBody.map((at) => at[2]), -Infinity) - fixed.atMm[2];
+      return above > SLACK_MM
+        ? finding(
+            `It lies ${lengthWords(view).full(above)} under another port of the same part: air stays behind.`,
+          )
+        : [];
+    }),
+});

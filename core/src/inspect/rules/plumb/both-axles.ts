@@ -15,9 +15,14 @@ export const bothAxles = defineRule({
       (endsByPart(view).get(part.id) ?? []).flatMap(({ name, place, circuit, at }): Finding[] => {
         const stands = at.fixed.atMm[0] < wheelbase / 2 ? 'front' : 'rear';
         if (circuit.work !== 'brake' || !circuit.axle || circuit.axle === stands) return [];
-        return [{ level: 'stop', place, where: name,
-        text: `It belongs to ${circuit.name} and feeds ${part.name} on the ${stands} axle: one failure would take brakes of both axles.`,
-      }]; // prettier-ignore
+        return [
+          {
+            level: 'stop',
+            place,
+            where: name,
+            text: `It belongs to ${circuit.name} and feeds ${part.name} on the ${stands} axle: one failure would take brakes of both axles.`,
+          },
+        ];
       }),
     );
   },

@@ -17,9 +17,14 @@ export const circuitsJoined = defineRule({
         const other = rest.find(({ circuit }) => circuit !== first!.circuit);
         if (!first || !other) return [];
         const name = (end: JoinedEnd): string => `${end.name} (${end.circuit.name})`;
-        return [{ level: 'stop', place: other.place, where: part.name,
-          text: `${name(first)} and ${name(other)} meet here: they are one circuit, and a leak in either empties both.`,
-        }]; // prettier-ignore
+        return [
+          {
+            level: 'stop',
+            place: other.place,
+            where: part.name,
+            text: `${name(first)} and ${name(other)} meet here: they are one circuit, and a leak in either empties both.`,
+          },
+        ];
       });
     }),
 });

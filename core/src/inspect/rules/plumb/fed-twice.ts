@@ -12,7 +12,9 @@ export const fedTwice = defineRule({
   judge: (view) =>
     view.plan.parts.filter(isWorker).flatMap((part) =>
       galleriesOf(part).flatMap((gallery): Finding[] => {
-        const ends = (endsByPart(view).get(part.id) ?? []).filter(({ at }) => gallery.includes(at.port));
+        const ends = (endsByPart(view).get(part.id) ?? []).filter(({ at }) =>
+          gallery.includes(at.port),
+        );
         if (ends.length < 2) return [];
         return [
           {

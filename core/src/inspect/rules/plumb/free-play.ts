@@ -18,16 +18,29 @@ export const freePlay = defineRule({
       const ends = endsByPart(view).get(part.id) ?? [];
       const isClutch = ends.some(({ circuit }) => circuit.work === 'clutch');
       const by = !isClutch && view.plan.sizing?.booster ? 'booster' : 'pedal';
-      const finding = (level: Finding['level'], text: string): Finding[] => [{ level, place: onPart(part), where: part.name, text }];
+      const finding = (level: Finding['level'], text: string): Finding[] => [
+        { level, place: onPart(part), where: part.name, text },
+      ];
       if (play === undefined)
-        return finding('note', 'The free play of its pushrod is not measured: check it before filling, and hot after the first drive.');
+        return finding(
+          'note',
+          'The free play of its pushrod is not measured: check it before filling, and hot after the first drive.',
+        );
       if (play >= LEAST_MM[by]) return [];
       const has = `Its pushrod has ${lengthWords(view).full(play, 1)} of free play`;
       if (by === 'booster')
-        return finding('mind', `${has}, measured at the booster's rod: some makers want none, with the vacuum on. Its sheet decides; preloaded, the brakes drag and lock on.`);
-      const then = isClutch ? 'the clutch is held part out and slips' : 'the brakes drag, heat and lock on';
+        return finding(
+          'mind',
+          `${has}, measured at the booster's rod: some makers want none, with the vacuum on. Its sheet decides; preloaded, the brakes drag and lock on.`,
+        );
+      const then = isClutch
+        ? 'the clutch is held part out and slips'
+        : 'the brakes drag, heat and lock on';
       return play === 0
         ? finding('stop', `${has}: preloaded it closes the compensating port, and ${then}.`)
-        : finding('mind', `${has}, and ${lengthWords(view).full(LEAST_MM.pedal, 1)} or more is usual: hot it may close the compensating port, and ${then}.`);
-    }), // prettier-ignore
+        : finding(
+            'mind',
+            `${has}, and ${lengthWords(view).full(LEAST_MM.pedal, 1)} or more is usual: hot it may close the compensating port, and ${then}.`,
+          );
+    }),
 });

@@ -8,7 +8,9 @@ export const levelUnknown = defineRule({
   about: 'plan',
   reads: ['residuals'],
   judge: (view) => {
-    const masters = new Set(view.residuals.filter((of) => of.wanted === null).map((of) => of.master));
+    const masters = new Set(
+      view.residuals.filter((of) => of.wanted === null).map((of) => of.master),
+    );
     return [...masters].map((master): Finding => ({
       level: 'note',
       place: onPart(master),

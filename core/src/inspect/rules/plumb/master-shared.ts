@@ -12,7 +12,9 @@ export const masterShared = defineRule({
     view.plan.parts.flatMap((part): Finding[] => {
       if (part.kind !== 'master') return [];
       const works = new Set(
-        (endsByPart(view).get(part.id) ?? []).filter(({ at }) => at.port.role === 'outlet').map(({ circuit }) => circuit.work),
+        (endsByPart(view).get(part.id) ?? [])
+          .filter(({ at }) => at.port.role === 'outlet')
+          .map(({ circuit }) => circuit.work),
       );
       return works.size > 1
         ? [

@@ -7,7 +7,13 @@ export const oneCircuit = defineRule({
   about: 'plan',
   reads: ['plan.sizing', 'size'],
   judge: ({ plan: { sizing }, size }) =>
-    sizing && ['light', 'heavy', 'competition'].includes(sizing.category) && size?.empty.failed.some(({ left }) => left.front + left.rear === 0)
-      ? { level: 'stop', where: 'Brakes', text: 'One outlet feeds every brake: one leak leaves none. Two circuits are the least; the rule of the road or the race says how they are split.' }
+    sizing &&
+    ['light', 'heavy', 'competition'].includes(sizing.category) &&
+    size?.empty.failed.some(({ left }) => left.front + left.rear === 0)
+      ? {
+          level: 'stop',
+          where: 'Brakes',
+          text: 'One outlet feeds every brake: one leak leaves none. Two circuits are the least; the rule of the road or the race says how they are split.',
+        }
       : null,
-}); // prettier-ignore
+});

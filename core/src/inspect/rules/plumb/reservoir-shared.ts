@@ -16,7 +16,9 @@ export const reservoirShared = defineRule({
     const group = components(network, underPressure);
     const groupOf = (port: string): number | undefined => group[network.index.get(port) ?? -1];
     const chambers = view.plan.parts.filter(makesPressure).flatMap((master) => {
-      const brakes = (endsByPart(view).get(master.id) ?? []).filter(({ at, circuit }) => at.port.role === 'outlet' && circuit.work === 'brake');
+      const brakes = (endsByPart(view).get(master.id) ?? []).filter(
+        ({ at, circuit }) => at.port.role === 'outlet' && circuit.work === 'brake',
+      );
       const feeds = master.ports.filter(({ role }) => role === 'feed');
       const outlets = master.ports.filter(({ role }) => role === 'outlet');
       return brakes.flatMap(({ at, circuit }) => {
@@ -29,14 +31,23 @@ export const reservoirShared = defineRule({
       .flatMap((part): Finding[] => {
         const shared = galleriesOf(part).map((gallery) => {
           const own = new Set(gallery.map(({ id }) => groupOf(id)));
-          return [...new Set(chambers.filter((one) => own.has(one.group)).map(({ circuit }) => circuit.name))];
+          return [
+            ...new Set(
+              chambers.filter((one) => own.has(one.group)).map(({ circuit }) => circuit.name),
+            ),
+          ];
         });
         const circuits = shared.find((names) => names.length > 1);
         return circuits
-          ? [{ level: 'mind', place: onPart(part), where: part.name,
-              text: `${circuits.join(' and ')} draw from it: one leak empties both unless it has a wall between them. If it has, say so in its passages.`,
-            }]
+          ? [
+              {
+                level: 'mind',
+                place: onPart(part),
+                where: part.name,
+                text: `${circuits.join(' and ')} draw from it: one leak empties both unless it has a wall between them. If it has, say so in its passages.`,
+              },
+            ]
           : [];
       });
   },
-}); // prettier-ignore
+});

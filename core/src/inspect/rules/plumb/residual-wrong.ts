@@ -12,18 +12,28 @@ export const residualWrong = defineRule({
   about: 'plan',
   reads: ['residuals'],
   judge: (view) =>
-  view.residuals.flatMap((of) =>
-    of.has.flatMap((valve): Finding[] => {
-      const finding = (level: Finding['level'], text: string): Finding[] => [
-        { level, place: { kind: 'port', id: valve.portId }, where: valve.where, text },
-      ];
-      if (valve.residualMPa === null) return finding('mind', `Which pressure it holds is not known: ${of.part.name} hangs on it.`);
-      const drumValve = valve.residualMPa > PARTING_MPA;
-      if (of.kind === 'disc' && drumValve)
-        return finding('stop', `It holds ${psi(valve.residualMPa)} on ${of.part.name}, a disc: it drags and burns. Discs take 2 psi or none.`);
-      if (of.kind === 'drum' && !drumValve)
-        return finding('mind', `It holds ${psi(valve.residualMPa)} and feeds ${of.part.name}, a drum: drums take 10 psi.`);
-      return [];
-    }),
-  ),
-}); // prettier-ignore
+    view.residuals.flatMap((of) =>
+      of.has.flatMap((valve): Finding[] => {
+        const finding = (level: Finding['level'], text: string): Finding[] => [
+          { level, place: { kind: 'port', id: valve.portId }, where: valve.where, text },
+        ];
+        if (valve.residualMPa === null)
+          return finding(
+            'mind',
+            `Which pressure it holds is not known: ${of.part.name} hangs on it.`,
+          );
+        const drumValve = valve.residualMPa > PARTING_MPA;
+        if (of.kind === 'disc' && drumValve)
+          return finding(
+            'stop',
+            `It holds ${psi(valve.residualMPa)} on ${of.part.name}, a disc: it drags and burns. Discs take 2 psi or none.`,
+          );
+        if (of.kind === 'drum' && !drumValve)
+          return finding(
+            'mind',
+            `It holds ${psi(valve.residualMPa)} and feeds ${of.part.name}, a drum: drums take 10 psi.`,
+          );
+        return [];
+      }),
+    ),
+});

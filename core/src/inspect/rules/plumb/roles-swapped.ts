@@ -12,17 +12,24 @@ export const rolesSwapped = defineRule({
     const { a, b } = line.ports;
     if (!a || !b) return [];
     const roles = [a.port.role, b.port.role];
-    const finding = (text: string) => [{ level: 'stop', place: onLine(line), where: line.line.name, text } as const];
+    const finding = (text: string) => [
+      { level: 'stop', place: onLine(line), where: line.line.name, text } as const,
+    ];
     if (a.port.role === 'feed' && b.port.role === 'feed') return [];
-    const wrong = [a, b].find(({ port }) => port.role === 'feed' || port.role === 'bleeder' || port.role === 'spare');
+    const wrong = [a, b].find(
+      ({ port }) => port.role === 'feed' || port.role === 'bleeder' || port.role === 'spare',
+    );
     if (wrong)
       return finding(
         `It ends at ${wrong.part.name}, ${wrong.port.name}, which is a ${wrong.port.role} port: a pressure line has no place there.`,
       );
     const masters = [a, b].filter(({ part }) => makesPressure(part));
-    if (masters.length === 2) return finding('It joins two masters: they would pump into each other.');
+    if (masters.length === 2)
+      return finding('It joins two masters: they would pump into each other.');
     if (masters[0] && masters[0].port.role !== 'outlet')
-      return finding(`It leaves ${masters[0].part.name} by an ${masters[0].port.role}: pressure comes out of an outlet.`);
+      return finding(
+        `It leaves ${masters[0].part.name} by an ${masters[0].port.role}: pressure comes out of an outlet.`,
+      );
     return roles[0] === 'inlet' &&
       roles[1] === 'inlet' &&
       !masters.length &&

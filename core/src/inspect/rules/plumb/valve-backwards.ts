@@ -27,8 +27,12 @@ export const valveBackwards = defineRule({
       .filter(({ kind }) => ONE_WAY.has(kind))
       .flatMap((part) =>
         galleriesOf(part).flatMap((gallery): Finding[] => {
-          const reached = feeds.find((feed) => gallery.some(({ id }) => feed.reached.has(id)))?.reached;
-          const first = [...(reached?.values() ?? [])].find(({ port }) => gallery.some(({ id }) => id === port));
+          const reached = feeds.find((feed) =>
+            gallery.some(({ id }) => feed.reached.has(id)),
+          )?.reached;
+          const first = [...(reached?.values() ?? [])].find(({ port }) =>
+            gallery.some(({ id }) => id === port),
+          );
           const port = gallery.find(({ id }) => id === first?.port);
           if (port?.role !== 'outlet') return [];
           const by = endsByPart(view)

@@ -19,18 +19,36 @@ export const valveMisplaced = defineRule({
     const valves = parts.filter(({ kind }) => HOLDS_BACK.includes(kind));
     const behind = valves.map((valve) => {
       const outlets = valve.ports.filter(({ role }) => role === 'outlet').map(({ id }) => id);
-      const reached = reach(network, outlets, (duct) => underPressure(duct) && duct.id !== valve.id);
-      return { valve, brakes: parts.filter((part) => isWorker(part) && part.ports.some(({ id }) => reached.has(id))) };
+      const reached = reach(
+        network,
+        outlets,
+        (duct) => underPressure(duct) && duct.id !== valve.id,
+      );
+      return {
+        valve,
+        brakes: parts.filter(
+          (part) => isWorker(part) && part.ports.some(({ id }) => reached.has(id)),
+        ),
+      };
     });
     const held = new Set(behind.flatMap(({ brakes }) => brakes));
     return behind.flatMap(({ valve, brakes }): Finding[] => {
-      const finding = (text: string): Finding[] => [{ level: 'stop', place: onPart(valve), where: valve.name, text }];
+      const finding = (text: string): Finding[] => [
+        { level: 'stop', place: onPart(valve), where: valve.name, text },
+      ];
       const front = brakes.find(isFront);
-      if (front) return finding(`It holds back ${front.name}, a front brake: the rear locks first. It belongs in the rear circuit.`);
-      const other = parts.find((part) => isBrake(part) && part.ports.length && !isFront(part) && !held.has(part));
+      if (front)
+        return finding(
+          `It holds back ${front.name}, a front brake: the rear locks first. It belongs in the rear circuit.`,
+        );
+      const other = parts.find(
+        (part) => isBrake(part) && part.ports.length && !isFront(part) && !held.has(part),
+      );
       return brakes.length && other
-        ? finding(`It holds back ${brakes.map(({ name }) => name).join(', ')} and not ${other.name} on the same axle: the vehicle pulls to one side. It stands before both, or each has its own.`)
+        ? finding(
+            `It holds back ${brakes.map(({ name }) => name).join(', ')} and not ${other.name} on the same axle: the vehicle pulls to one side. It stands before both, or each has its own.`,
+          )
         : [];
     });
   },
-}); // prettier-ignore
+});

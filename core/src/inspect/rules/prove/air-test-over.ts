@@ -12,11 +12,33 @@ export const airTestOver = defineRule({
   reads: ['plan.proving', 'plan.filling', 'plan.lines', 'plan.sizing', 'plan.trailer'],
   judge: (view) => {
     const ceiling = airCeilingMPa(view.plan.trailer?.actuatorMPa ?? WORKING_MPA);
-    const wet = fillingOf(view.plan).runs.filter((run) => replay(run).state.corners.some(({ ml }) => ml > 0)).map(({ startedAt }) => startedAt).sort()[0];
+    const wet = fillingOf(view.plan)
+      .runs.filter((run) => replay(run).state.corners.some(({ ml }) => ml > 0))
+      .map(({ startedAt }) => startedAt)
+      .sort()[0];
     return provingOf(view.plan).airTests.flatMap((test): Finding[] => {
-      const where = view.plan.lines.filter(({ id }) => test.lineIds.includes(id)).map(({ name }) => name).join(', ') || 'Air test';
-      if (test.startMPa > ceiling + 1e-9) return [{ level: 'stop', where, text: `It was tested with gas at ${test.startMPa} MPa, and ${ceiling.toFixed(2)} is the most: what parts under gas flies. Look every joint of it over.` }];
-      return wet !== undefined && test.at > wet ? [{ level: 'stop', where, text: 'It was tested with gas after fluid had gone in: gas stands in the fluid now, and a wet test tells nothing. Bleed again.' }] : [];
+      const where =
+        view.plan.lines
+          .filter(({ id }) => test.lineIds.includes(id))
+          .map(({ name }) => name)
+          .join(', ') || 'Air test';
+      if (test.startMPa > ceiling + 1e-9)
+        return [
+          {
+            level: 'stop',
+            where,
+            text: `It was tested with gas at ${test.startMPa} MPa, and ${ceiling.toFixed(2)} is the most: what parts under gas flies. Look every joint of it over.`,
+          },
+        ];
+      return wet !== undefined && test.at > wet
+        ? [
+            {
+              level: 'stop',
+              where,
+              text: 'It was tested with gas after fluid had gone in: gas stands in the fluid now, and a wet test tells nothing. Bleed again.',
+            },
+          ]
+        : [];
     });
   },
-}); // prettier-ignore
+});

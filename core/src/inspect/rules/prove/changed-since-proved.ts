@@ -14,8 +14,23 @@ export const changedSinceProved = defineRule({
     const whole = view as unknown as PlanView;
     const signed = signedNow(whole);
     return [
-      ...roundsOf(whole).filter(({ state }) => state === 'void').map(({ name, hold }): Finding => ({ level: 'mind', where: name, ...(hold ? { place: { kind: 'circuit', id: hold.circuitId } } : {}), text: 'It was proved, and what it rests on is otherwise since: prove it again.' })),
-      ...(signed && !signed.stands ? [{ level: 'stop' as const, where: 'Signature', text: `It was signed on ${signed.sign.at.slice(0, 10)}, and the plan is otherwise since: that signature is for another vehicle.` }] : []),
+      ...roundsOf(whole)
+        .filter(({ state }) => state === 'void')
+        .map(({ name, hold }): Finding => ({
+          level: 'mind',
+          where: name,
+          ...(hold ? { place: { kind: 'circuit', id: hold.circuitId } } : {}),
+          text: 'It was proved, and what it rests on is otherwise since: prove it again.',
+        })),
+      ...(signed && !signed.stands
+        ? [
+            {
+              level: 'stop' as const,
+              where: 'Signature',
+              text: `It was signed on ${signed.sign.at.slice(0, 10)}, and the plan is otherwise since: that signature is for another vehicle.`,
+            },
+          ]
+        : []),
     ];
   },
-}); // prettier-ignore
+});

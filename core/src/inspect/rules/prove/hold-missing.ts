@@ -12,12 +12,26 @@ export const holdMissing = defineRule({
   judge: (view) => {
     if (!begunProving(view)) return [];
     const { stops, signed } = view.plan.proving!;
-    const driven = stops.length > 0 || signed.length > 0 || view.plan.proving!.rounds.some(({ key }) => key === 'walking' || key === 'site');
-    return roundsOf(view as unknown as PlanView).flatMap(({ hold, name, state, note }): Finding[] => {
-      if (!hold) return [];
-      const place = { kind: 'circuit', id: hold.circuitId } as const;
-      if (state === 'bad') return [{ level: 'stop', place, where: name, text: note }];
-      return state === 'open' && driven ? [{ level: 'stop', place, where: name, text: 'It was driven or signed, and nobody held it under pressure.' }] : [];
-    });
+    const driven =
+      stops.length > 0 ||
+      signed.length > 0 ||
+      view.plan.proving!.rounds.some(({ key }) => key === 'walking' || key === 'site');
+    return roundsOf(view as unknown as PlanView).flatMap(
+      ({ hold, name, state, note }): Finding[] => {
+        if (!hold) return [];
+        const place = { kind: 'circuit', id: hold.circuitId } as const;
+        if (state === 'bad') return [{ level: 'stop', place, where: name, text: note }];
+        return state === 'open' && driven
+          ? [
+              {
+                level: 'stop',
+                place,
+                where: name,
+                text: 'It was driven or signed, and nobody held it under pressure.',
+              },
+            ]
+          : [];
+      },
+    );
   },
-}); // prettier-ignore
+});

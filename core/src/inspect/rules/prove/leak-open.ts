@@ -12,8 +12,20 @@ export const leakOpen = defineRule({
   judge: (view) =>
     begunProving(view)
       ? roundsOf(view as unknown as PlanView).flatMap(({ key, group, state, note }): Finding[] => {
-          const circuit = group === 'Leaks' && state === 'bad' ? view.plan.circuits.find(({ id }) => key.endsWith(`:${id}`)) : undefined;
-          return circuit ? [{ level: 'stop', place: { kind: 'circuit', id: circuit.id }, where: circuit.name, text: `It leaks: ${note}. Find it, mend it, hold and look again.` }] : [];
+          const circuit =
+            group === 'Leaks' && state === 'bad'
+              ? view.plan.circuits.find(({ id }) => key.endsWith(`:${id}`))
+              : undefined;
+          return circuit
+            ? [
+                {
+                  level: 'stop',
+                  place: { kind: 'circuit', id: circuit.id },
+                  where: circuit.name,
+                  text: `It leaks: ${note}. Find it, mend it, hold and look again.`,
+                },
+              ]
+            : [];
         })
       : [],
-}); // prettier-ignore
+});

@@ -12,7 +12,14 @@ export const pedalHot = defineRule({
   judge: (view) => {
     const own = provingOf(view.plan).pedal.filter(({ vehicle }) => vehicle === 'this');
     const [hot, cold] = [true, false].map((is) => own.filter((one) => one.hot === is).at(-1));
-    if (!hot || !cold || hot.engine !== cold.engine || hot.travelMm - cold.travelMm < LONGER_MM) return [];
-    return [{ level: 'stop', where: 'Pedal', text: `It is ${Math.round(hot.travelMm - cold.travelMm)} mm longer hot than cold: fluid near its boiling point, or drums that grow away from their shoes. Let it cool; look before it is driven again.` }];
+    if (!hot || !cold || hot.engine !== cold.engine || hot.travelMm - cold.travelMm < LONGER_MM)
+      return [];
+    return [
+      {
+        level: 'stop',
+        where: 'Pedal',
+        text: `It is ${Math.round(hot.travelMm - cold.travelMm)} mm longer hot than cold: fluid near its boiling point, or drums that grow away from their shoes. Let it cool; look before it is driven again.`,
+      },
+    ];
   },
-}); // prettier-ignore
+});

@@ -8,7 +8,17 @@ export const pedalSinks = defineRule({
   about: 'plan',
   reads: ['plan.proving'],
   judge: (view) => {
-    const last = provingOf(view.plan).pedal.filter(({ vehicle }) => vehicle === 'this').at(-1);
-    return last?.sinks ? [{ level: 'stop', where: 'Pedal', text: 'It sinks under a steady foot: a joint leaks, or fluid goes past the master’s cup. Not to be driven.' }] : [];
+    const last = provingOf(view.plan)
+      .pedal.filter(({ vehicle }) => vehicle === 'this')
+      .at(-1);
+    return last?.sinks
+      ? [
+          {
+            level: 'stop',
+            where: 'Pedal',
+            text: 'It sinks under a steady foot: a joint leaks, or fluid goes past the master’s cup. Not to be driven.',
+          },
+        ]
+      : [];
   },
-}); // prettier-ignore
+});

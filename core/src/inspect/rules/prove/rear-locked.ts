@@ -11,6 +11,12 @@ export const rearLocked = defineRule({
     const last = provingOf(view.plan).stops.at(-1);
     if (last?.locked !== 'rear') return [];
     const turns = last.valveTurns;
-    return [{ level: 'stop', where: `Stop from ${last.fromKmh} km/h`, text: `The rear locked first: it turns round. ${view.plan.sizing?.rearValve ? `Take the rear down by one turn${turns === null ? '' : `, from ${turns}`}, one change a run, and stop again from lower.` : 'It wants a valve in the rear, or another bore: see Size.'}` }];
+    return [
+      {
+        level: 'stop',
+        where: `Stop from ${last.fromKmh} km/h`,
+        text: `The rear locked first: it turns round. ${view.plan.sizing?.rearValve ? `Take the rear down by one turn${turns === null ? '' : `, from ${turns}`}, one change a run, and stop again from lower.` : 'It wants a valve in the rear, or another bore: see Size.'}`,
+      },
+    ];
   },
-}); // prettier-ignore
+});

@@ -1,5 +1,12 @@
 import { derive } from '../../../lib/derive/index.ts';
-import { LEAST_KEPT_MM, lineSpace, lineView, type LineView, type Near, type Plan } from '../../../plan/index.ts';
+import {
+  LEAST_KEPT_MM,
+  lineSpace,
+  lineView,
+  type LineView,
+  type Near,
+  type Plan,
+} from '../../../plan/index.ts';
 import { gapTo, obstaclesOf, type Nature, type Obstacle } from '../../../shape/obstacles/index.ts';
 
 import { add, scale, type Vec3 } from '../../../lib/vec/index.ts';
@@ -10,7 +17,9 @@ import { lengthWords, nodeNear, onLine, type Bent } from '../../rule-kit/places.
 const ON_MM = 30;
 
 /** What decides how near a line comes to anything. */
-export type Surrounded = Bent & { readonly plan: Pick<Plan, 'bench' | 'holding' | 'things' | 'units'> };
+export type Surrounded = Bent & {
+  readonly plan: Pick<Plan, 'bench' | 'holding' | 'things' | 'units'>;
+};
 const bodies = derive(
   'things standing still',
   (things: Plan['things']) => [things],
@@ -31,7 +40,8 @@ export const mountedOnBoth = (
   line: LineView,
 ): readonly [ReadonlySet<string>, ReadonlySet<string>] => mounted(line, bodies(plan.things));
 
-const tooNear = ({ distanceMm, wantedMm }: Near): boolean => distanceMm < wantedMm - 1e-6 || (wantedMm === 0 && distanceMm === 0);
+const tooNear = ({ distanceMm, wantedMm }: Near): boolean =>
+  distanceMm < wantedMm - 1e-6 || (wantedMm === 0 && distanceMm === 0);
 
 /** Near ones of a line that are too near, without what it is mounted on. */
 export function tooNearOf(view: Surrounded, line: LineView, nature: Nature): Near[] {
@@ -40,17 +50,27 @@ export function tooNearOf(view: Surrounded, line: LineView, nature: Nature): Nea
   const [a, b] = mountedOnBoth(view, line);
   return space.near.filter(
     (near) =>
-      near.thing.nature === nature && tooNear(near) && (nature === 'hot' || (!a.has(near.thing.id) && !b.has(near.thing.id))),
+      near.thing.nature === nature &&
+      tooNear(near) &&
+      (nature === 'hot' || (!a.has(near.thing.id) && !b.has(near.thing.id))),
   );
 }
 
-const WAYS: readonly (readonly [string, Vec3])[] = [['up', [0, 0, 1]], ['down', [0, 0, -1]], ['right', [0, 1, 0]], ['left', [0, -1, 0]]]; // prettier-ignore
+const WAYS: readonly (readonly [string, Vec3])[] = [
+  ['up', [0, 0, 1]],
+  ['down', [0, 0, -1]],
+  ['right', [0, 1, 0]],
+  ['left', [0, -1, 0]],
+];
 
 /** The straight at a length along a line, by the corners at its two ends; null where one of them is a port. */
 function straightAt(line: LineView, atMm: number): readonly [number, number] | null {
   const arcs = line.pieces.filter((piece) => piece.kind === 'arc');
   const next = arcs.findIndex((arc) => (arc.startMm + arc.endMm) / 2 > atMm);
-  const [before, after] = [arcs[(next < 0 ? arcs.length : next) - 1], next < 0 ? undefined : arcs[next]];
+  const [before, after] = [
+    arcs[(next < 0 ? arcs.length : next) - 1],
+    next < 0 ? undefined : arcs[next],
+  ];
   return before && after ? [before.node, after.node] : null;
 }
 
@@ -62,13 +82,22 @@ function movedAway(view: Surrounded, line: LineView, near: Near, nature: Nature)
   for (const factor of [1, 2, 3]) {
     for (const [word, way] of WAYS) {
       const cornersMm = line.line.cornersMm.map((corner, i) =>
-        i + 1 >= straight[0] && i + 1 <= straight[1] ? add(corner, scale(way, factor * byMm)) : corner,
+        i + 1 >= straight[0] && i + 1 <= straight[1]
+          ? add(corner, scale(way, factor * byMm))
+          : corner,
       );
       const moved = lineView({ ...line.line, cornersMm }, view.plan.bench, view.ports);
-      if (!moved.card || moved.card.room.a.room === 'trapped' || moved.card.room.b.room === 'trapped') continue;
+      if (
+        !moved.card ||
+        moved.card.room.a.room === 'trapped' ||
+        moved.card.room.b.room === 'trapped'
+      )
+        continue;
       const natures: Nature[] = ['hot', 'moving', 'sharp', 'reserved', 'solid'];
       const worse = natures.some(
-        (other) => tooNearOf(view, moved, other).length > (other === nature ? 0 : tooNearOf(view, line, other).length),
+        (other) =>
+          tooNearOf(view, moved, other).length >
+          (other === nature ? 0 : tooNearOf(view, line, other).length),
       );
       if (worse) continue;
       return {
@@ -102,7 +131,12 @@ function underSleeve(view: Surrounded, line: LineView, near: Near): Fix | undefi
 }
 
 /** A rule about things of one nature that lines come too near to. */
-export const nearness = (id: string, nature: Nature, level: Finding['level'], why: (near: Near) => string): Rule =>
+export const nearness = (
+  id: string,
+  nature: Nature,
+  level: Finding['level'],
+  why: (near: Near) => string,
+): Rule =>
   defineRule({
     id,
     station: 'route',

@@ -1,5 +1,11 @@
 import { InputError, figure } from '../../../lib/faults/index.ts';
-import { lineSpace, lineView, type LineView, type Plan, type SpanView } from '../../../plan/index.ts';
+import {
+  lineSpace,
+  lineView,
+  type LineView,
+  type Plan,
+  type SpanView,
+} from '../../../plan/index.ts';
 import { placeClips } from '../../../plan/layout/place-clips.ts';
 import { defineRule, type Fix, type Rule } from '../../define-rule.ts';
 import { lengthWords, nodeNear, onLine, type Bent } from '../../rule-kit/places.ts';
@@ -21,7 +27,9 @@ const holds = (
 /** Spans of a line that are too long, or ring with what shakes them. */
 export const badSpans = (view: Held, line: LineView, fault: 'long' | 'rings'): SpanView[] =>
   line.line.clipsMm.length
-    ? (lineSpace(view.plan, line)?.spans ?? []).filter((span) => holds(view, view.plan.holding, span) === fault)
+    ? (lineSpace(view.plan, line)?.spans ?? []).filter(
+        (span) => holds(view, view.plan.holding, span) === fault,
+      )
     : [];
 
 /** Clips placed anew, offered only where the rule is then silent. */
@@ -53,7 +61,10 @@ export const spanRule = (
     reads: ['obstacles', 'plan.bench', 'plan.holding', 'plan.things', 'ports'],
     judge: (line, _space, view) => {
       const bad = badSpans(view, line, fault);
-      const worst = bad.reduce<SpanView | null>((most, span) => (!most || span.lengthMm > most.lengthMm ? span : most), null);
+      const worst = bad.reduce<SpanView | null>(
+        (most, span) => (!most || span.lengthMm > most.lengthMm ? span : most),
+        null,
+      );
       if (!worst) return null;
       const more = bad.length > 1 ? ` ${figure(bad.length - 1, 0)} more like it.` : '';
       return {

@@ -23,7 +23,11 @@ export const cannotWithdraw = defineRule({
     if (!line.card || line.card.bends.length || !a || !b) return [];
     const [from, to] = [line.nodesMm[0]!, line.nodesMm.at(-1)!];
     const along = sub(to, from);
-    if (angleDeg(a.port.direction, along) > STRAIGHT_DEG || angleDeg(b.port.direction, sub(from, to)) > STRAIGHT_DEG) return [];
+    if (
+      angleDeg(a.port.direction, along) > STRAIGHT_DEG ||
+      angleDeg(b.port.direction, sub(from, to)) > STRAIGHT_DEG
+    )
+      return [];
     const longMm = distance(from, to);
     const bowMm = Math.sqrt((3 * longMm * SEATED_MM) / 8);
     if ((4 * line.tube.odMm * bowMm) / longMm ** 2 <= ELASTIC) return [];

@@ -4,14 +4,23 @@ import { defineRule, type Finding, type Fix, type Rule, type Station } from '../
 import { lengthWords, withCorners, type Bent } from '../../rule-kit/places.ts';
 
 /** Makes an end straight long enough, offered only where it helps and spoils no bend. */
-function lengthened(view: Bent, line: LineView, end: 'a' | 'b', straightMm: number, words: (mm: number) => string): Fix | null {
+function lengthened(
+  view: Bent,
+  line: LineView,
+  end: 'a' | 'b',
+  straightMm: number,
+  words: (mm: number) => string,
+): Fix | null {
   const neededMm = toolingOf(line.line.ends[end], view.plan.bench).nutLengthMm + line.bender.shoeMm;
   const moreMm = Math.ceil(neededMm - straightMm);
   const cornersMm = lengthenEnd(line.nodesMm, end, moreMm).find((corners) =>
     ['ok', 'flare-first'].includes(withCorners(view, line, corners).card?.room[end].room ?? ''),
   );
   return cornersMm
-    ? { label: `Make it ${words(moreMm)} longer`, call: { edit: 'setCorners', with: { id: line.line.id, cornersMm } } }
+    ? {
+        label: `Make it ${words(moreMm)} longer`,
+        call: { edit: 'setCorners', with: { id: line.line.id, cornersMm } },
+      }
     : null;
 }
 
@@ -38,11 +47,18 @@ export const endStraights = (
       const found = line.card?.room[end];
       if (found?.room !== room) return null;
       const { bare, full } = lengthWords(view);
-      const text = say({ line, end, straight: full(found.straightMm, 1), needed: bare(found.neededMm) });
+      const text = say({
+        line,
+        end,
+        straight: full(found.straightMm, 1),
+        needed: bare(found.neededMm),
+      });
       return {
         level,
         text,
-        ...(level === 'stop' ? { fix: () => lengthened(view, line, end, found.straightMm, bare) } : {}),
+        ...(level === 'stop'
+          ? { fix: () => lengthened(view, line, end, found.straightMm, bare) }
+          : {}),
       };
     },
   });

@@ -12,7 +12,9 @@ export const hangsLow = defineRule({
   about: 'space',
   reads: ['obstacles', 'plan.things'],
   judge: (line, space, view) => {
-    const rails = view.plan.things.filter((thing) => thing.kind === 'rail').flatMap((thing) => solidsOf(thing.shape).map(boxOf));
+    const rails = view.plan.things
+      .filter((thing) => thing.kind === 'rail')
+      .flatMap((thing) => solidsOf(thing.shape).map(boxOf));
     if (!rails.length) return [];
     // What runs along a live axle goes where that goes.
     const axles = view.obstacles.filter(({ thing }) => thing.kind === 'axle');
@@ -22,7 +24,8 @@ export const hangsLow = defineRule({
       const beside = rails.filter(({ min, max }) => p[0] >= min[0] && p[0] <= max[0]);
       if (!beside.length) continue;
       const below = Math.min(...beside.map(({ min }) => min[2])) - (p[2] - line.tube.odMm / 2);
-      if (below > worst && !axles.some((axle) => gapTo(axle, p, p, ON_AXLE_MM))) [worst, at] = [below, run];
+      if (below > worst && !axles.some((axle) => gapTo(axle, p, p, ON_AXLE_MM)))
+        [worst, at] = [below, run];
     }
     if (worst < 1) return [];
     const text = `It hangs ${lengthWords(view).full(worst)} below the rails: keep it above their lower face.`;

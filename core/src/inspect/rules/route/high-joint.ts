@@ -26,8 +26,13 @@ export const highJoint = defineRule({
     const leaving = new Map(
       view.lines.flatMap(({ line, nodesMm, tube }) => {
         const heights = nodesMm.map(([, , z]) => z);
-        const ends = [[line.ends.a.portId, heights], [line.ends.b.portId, heights.toReversed()]] as const;
-        return heights.length < 2 ? [] : ends.map(([portId, from]) => [portId, { heights: from, tube }] as const);
+        const ends = [
+          [line.ends.a.portId, heights],
+          [line.ends.b.portId, heights.toReversed()],
+        ] as const;
+        return heights.length < 2
+          ? []
+          : ends.map(([portId, from]) => [portId, { heights: from, tube }] as const);
       }),
     );
     return view.plan.parts.flatMap((part): Finding[] => {
@@ -36,10 +41,14 @@ export const highJoint = defineRule({
       const least = Math.min(...away.map(({ heights }) => fallMm(heights)));
       if (away.length < 2 || least < RISE_MM) return [];
       const wide = away.some(({ tube }) => tubeBoreMm(tube) > NARROW_MM);
-      return [{
-        level: wide ? 'mind' : 'note', place: onPart(part), where: part.name,
-        text: `Every line goes down from it, by ${full(least)} and more, and it has no bleeder: air gathers in it${wide ? ', and climbs back after each stroke. Put it lower, or take one with a bleeder' : '; a brisk flow sweeps it through these bores'}.`,
-      }];
+      return [
+        {
+          level: wide ? 'mind' : 'note',
+          place: onPart(part),
+          where: part.name,
+          text: `Every line goes down from it, by ${full(least)} and more, and it has no bleeder: air gathers in it${wide ? ', and climbs back after each stroke. Put it lower, or take one with a bleeder' : '; a brisk flow sweeps it through these bores'}.`,
+        },
+      ];
     });
   },
-}); // prettier-ignore
+});

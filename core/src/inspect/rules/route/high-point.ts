@@ -12,14 +12,20 @@ export const NARROW_MM = 3.5;
 export function humpsOf(heights: readonly number[]): { at: number; riseMm: number }[] {
   const low = (from: number, step: 1 | -1): number => {
     let least = heights[from]!;
-    for (let i = from + step; i >= 0 && i < heights.length && heights[i]! <= heights[from]!; i += step) least = Math.min(least, heights[i]!);
+    for (
+      let i = from + step;
+      i >= 0 && i < heights.length && heights[i]! <= heights[from]!;
+      i += step
+    )
+      least = Math.min(least, heights[i]!);
     return least;
   };
   return heights.flatMap((top, at) => {
-    const isTop = at > 0 && at < heights.length - 1 && top > heights[at - 1]! && top >= heights[at + 1]!;
+    const isTop =
+      at > 0 && at < heights.length - 1 && top > heights[at - 1]! && top >= heights[at + 1]!;
     return isTop ? [{ at, riseMm: top - Math.max(low(at, -1), low(at, 1)) }] : [];
   });
-} // prettier-ignore
+}
 
 /** A hump between its ends keeps air. */
 export const highPoint = defineRule({

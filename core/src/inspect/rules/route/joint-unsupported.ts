@@ -15,7 +15,11 @@ export const jointUnsupported = defineRule({
     const { reachMm } = view.plan.holding;
     return view.plan.parts.flatMap((part): Finding[] => {
       const places = part.ports.flatMap((port) => [view.ports.get(port.id)!.fixed.atMm]);
-      if (!isJoint(part) || !places.length || places.some((at) => holders.some((holder) => gapTo(holder, at, at, reachMm))))
+      if (
+        !isJoint(part) ||
+        !places.length ||
+        places.some((at) => holders.some((holder) => gapTo(holder, at, at, reachMm)))
+      )
         return [];
       return [
         {

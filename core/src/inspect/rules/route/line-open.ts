@@ -15,7 +15,9 @@ export const lineOpen = defineRule({
         level: 'stop',
         place: onLine(line),
         where: `${line.line.name}, ${endName(end)}`,
-        text: open ? `It waits for ${open.waitsFor || 'its mate'}.` : 'This end joins no port: choose the port it goes to.',
+        text: open
+          ? `It waits for ${open.waitsFor || 'its mate'}.`
+          : 'This end joins no port: choose the port it goes to.',
       },
     ];
   },

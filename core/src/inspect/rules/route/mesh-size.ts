@@ -23,12 +23,18 @@ export const meshSize = defineRule({
       const snag = { place: { kind: 'thing', id: thing.id }, where: thing.name } as const;
       if (!mesh)
         return [
-          { ...snag, level: 'note', text: 'Its file is not in this browser, so nothing is measured to it: import it again.' },
+          {
+            ...snag,
+            level: 'note',
+            text: 'Its file is not in this browser, so nothing is measured to it: import it again.',
+          },
         ];
       const longest = Math.max(...mesh.box.max.map((v, i) => v - mesh.box.min[i]!));
       const sized = longest * shape.scale;
       if (sized >= LEAST_MM && sized <= MOST_MM) return [];
-      const better = UNITS.find(([, scale]) => scale !== shape.scale && longest * scale >= 100 && longest * scale <= 8000);
+      const better = UNITS.find(
+        ([, scale]) => scale !== shape.scale && longest * scale >= 100 && longest * scale <= 8000,
+      );
       return [
         {
           ...snag,
@@ -37,7 +43,10 @@ export const meshSize = defineRule({
           fix: () =>
             better && {
               label: `Take it as ${better[0]}`,
-              call: { edit: 'changeThing', with: { id: thing.id, patch: { shape: { ...shape, scale: better[1] } } } },
+              call: {
+                edit: 'changeThing',
+                with: { id: thing.id, patch: { shape: { ...shape, scale: better[1] } } },
+              },
             },
         },
       ];

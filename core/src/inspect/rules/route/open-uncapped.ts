@@ -17,7 +17,10 @@ export const openUncapped = defineRule({
         place: onLine(line),
         where: `${line.line.name}, ${endName(end)}`,
         text: 'This end stands open and is not capped.',
-        fix: () => ({ label: 'It is capped now', call: { edit: 'changeEnd', with: { id: line.line.id, end, patch } } }),
+        fix: () => ({
+          label: 'It is capped now',
+          call: { edit: 'changeEnd', with: { id: line.line.id, end, patch } },
+        }),
       },
     ];
   },

@@ -15,7 +15,8 @@ const HAND_MM = 40;
 const UP: Vec3 = [0, 0, 1];
 /** A bottle, or what has one on it because nothing feeds it. */
 const hasCap = (part: Part): boolean =>
-  part.kind === 'reservoir' || (makesPressure(part) && !part.ports.some(({ role }) => role === 'feed'));
+  part.kind === 'reservoir' ||
+  (makesPressure(part) && !part.ports.some(({ role }) => role === 'feed'));
 
 /** The middle of the top of a part's body; null where it has none. */
 function topOf(things: readonly Thing[], partId: string): Vec3 | null {
@@ -34,38 +35,68 @@ export const outOfReach = defineRule({
   judge: (view) => {
     const { full } = lengthWords(view);
     const still = view.obstacles.filter(({ thing }) => !thing.travel);
-    const gateOver = (at: Vec3) => view.plan.gates.find(({ minMm, maxMm }) => at.every((v, i) => v >= minMm[i]! && v <= maxMm[i]!));
-    const blocked = (from: Vec3, to: Vec3, radiusMm: number, but?: string) => still.find((one) => !(but && one.thing.partId === but) && (gapTo(one, from, to, radiusMm)?.distanceMm ?? Infinity) < radiusMm);
-    const placeOf = (part: Part, id: string) => ({ place: { kind: 'port', id } as const, where: `${part.name}, ${part.ports.find((port) => port.id === id)!.name}` });
+    const gateOver = (at: Vec3) =>
+      view.plan.gates.find(({ minMm, maxMm }) =>
+        at.every((v, i) => v >= minMm[i]! && v <= maxMm[i]!),
+      );
+    const blocked = (from: Vec3, to: Vec3, radiusMm: number, but?: string) =>
+      still.find(
+        (one) =>
+          !(but && one.thing.partId === but) &&
+          (gapTo(one, from, to, radiusMm)?.distanceMm ?? Infinity) < radiusMm,
+      );
+    const placeOf = (part: Part, id: string) => ({
+      place: { kind: 'port', id } as const,
+      where: `${part.name}, ${part.ports.find((port) => port.id === id)!.name}`,
+    });
     const bleeder = (part: Part, id: string, at: Vec3, direction: Vec3): Finding[] => {
       const out = unit(direction)!;
       const near = still.filter((one) => gapTo(one, at, at, WRENCH_MM));
-      const nipple = blocked(addScaled(at, out, NIPPLE_MM), addScaled(at, out, NIPPLE_MM + HOSE_MM), THUMB_MM);
+      const nipple = blocked(
+        addScaled(at, out, NIPPLE_MM),
+        addScaled(at, out, NIPPLE_MM + HOSE_MM),
+        THUMB_MM,
+      );
       const text = gateOver(at)
         ? `${gateOver(at)!.name} shuts it in: whoever bleeds it has to open that first.`
         : !swings(at, out, near)
           ? `No room to swing a wrench on it: no two places 30° apart are clear for ${full(WRENCH_MM)}.`
-          : nipple && `${nipple.thing.name} stands ${full(HOSE_MM)} or less in front of it: no hose goes on.`;
+          : nipple &&
+            `${nipple.thing.name} stands ${full(HOSE_MM)} or less in front of it: no hose goes on.`;
       return text ? [{ level: 'mind', ...placeOf(part, id), text }] : [];
     };
     const cap = (part: Part): Finding[] => {
-      const [highest] = part.ports.map(({ id }) => ({ id, at: view.ports.get(id)!.fixed.atMm })).sort((a, b) => b.at[2] - a.at[2]);
+      const [highest] = part.ports
+        .map(({ id }) => ({ id, at: view.ports.get(id)!.fixed.atMm }))
+        .sort((a, b) => b.at[2] - a.at[2]);
       if (!highest) return [];
       // Its cap is in the middle of its body's top; a part without a body has it over its highest port.
       const top = { id: highest.id, at: topOf(view.plan.things, part.id) ?? highest.at };
-      const over = blocked(addScaled(top.at, UP, HAND_MM), addScaled(top.at, UP, HAND_MM + OVER_MM), HAND_MM, part.id);
+      const over = blocked(
+        addScaled(top.at, UP, HAND_MM),
+        addScaled(top.at, UP, HAND_MM + OVER_MM),
+        HAND_MM,
+        part.id,
+      );
       const gate = gateOver(top.at);
       if (!gate && !over) return [];
-      return [{
-        level: 'mind', ...placeOf(part, top.id),
-        text: gate
-          ? `${gate.name} shuts its cap in: nobody sees its level or tops it up without opening that. A bottle of its own elsewhere, or a lid in it.`
-          : `${over!.thing.name} stands over its cap: ${full(OVER_MM)} are wanted for a bottle or a pot's adapter.`,
-      }];
+      return [
+        {
+          level: 'mind',
+          ...placeOf(part, top.id),
+          text: gate
+            ? `${gate.name} shuts its cap in: nobody sees its level or tops it up without opening that. A bottle of its own elsewhere, or a lid in it.`
+            : `${over!.thing.name} stands over its cap: ${full(OVER_MM)} are wanted for a bottle or a pot's adapter.`,
+        },
+      ];
     };
     return view.plan.parts.flatMap((part): Finding[] => [
-      ...part.ports.filter(({ role }) => role === 'bleeder').flatMap(({ id, direction }) => bleeder(part, id, view.ports.get(id)!.fixed.atMm, direction)),
+      ...part.ports
+        .filter(({ role }) => role === 'bleeder')
+        .flatMap(({ id, direction }) =>
+          bleeder(part, id, view.ports.get(id)!.fixed.atMm, direction),
+        ),
       ...(hasCap(part) ? cap(part) : []),
     ]);
   },
-}); // prettier-ignore
+});

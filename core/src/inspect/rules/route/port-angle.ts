@@ -10,23 +10,45 @@ const MOST_DEG = 3;
 const LEAST_REACH_MM = 50;
 
 const offAxisDeg = (line: LineView, end: 'a' | 'b'): number => {
-  const [port, next] = end === 'a' ? [line.nodesMm[0], line.nodesMm[1]] : [line.nodesMm.at(-1), line.nodesMm.at(-2)];
+  const [port, next] =
+    end === 'a' ? [line.nodesMm[0], line.nodesMm[1]] : [line.nodesMm.at(-1), line.nodesMm.at(-2)];
   return port && next ? angleDeg(line.ports[end]!.port.direction, sub(next, port)) : 0;
 };
 
 /** A corner straight out of the port: in place of the first one, else before it; offered only where the line can then be bent. */
 function straightOut(view: Bent, line: LineView, end: 'a' | 'b'): Fix | undefined {
   const { cornersMm, id } = line.line;
-  const [port, next] = end === 'a' ? [line.nodesMm[0]!, line.nodesMm[1]!] : [line.nodesMm.at(-1)!, line.nodesMm.at(-2)!];
+  const [port, next] =
+    end === 'a'
+      ? [line.nodesMm[0]!, line.nodesMm[1]!]
+      : [line.nodesMm.at(-1)!, line.nodesMm.at(-2)!];
   const { direction } = line.ports[end]!.port;
   const reach = Math.max(LEAST_REACH_MM, dot(sub(next, port), direction));
   const corner = tenths(addScaled(port, direction, reach));
-  const ways = end === 'a' ? [[corner, ...cornersMm.slice(1)], [corner, ...cornersMm]] : [[...cornersMm.slice(0, -1), corner], [...cornersMm, corner]]; // prettier-ignore
+  const ways =
+    end === 'a'
+      ? [
+          [corner, ...cornersMm.slice(1)],
+          [corner, ...cornersMm],
+        ]
+      : [
+          [...cornersMm.slice(0, -1), corner],
+          [...cornersMm, corner],
+        ];
   const good = ways.find((corners) => {
     const after = withCorners(view, line, corners);
-    return after.card && offAxisDeg(after, end) <= MOST_DEG && offAxisDeg(after, end === 'a' ? 'b' : 'a') <= MOST_DEG;
+    return (
+      after.card &&
+      offAxisDeg(after, end) <= MOST_DEG &&
+      offAxisDeg(after, end === 'a' ? 'b' : 'a') <= MOST_DEG
+    );
   });
-  return good && { label: 'Lead it straight out of the port', call: { edit: 'setCorners', with: { id, cornersMm: good } } };
+  return (
+    good && {
+      label: 'Lead it straight out of the port',
+      call: { edit: 'setCorners', with: { id, cornersMm: good } },
+    }
+  );
 }
 
 /** A tube must come straight out of its port. */

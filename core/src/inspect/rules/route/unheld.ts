@@ -10,7 +10,11 @@ export const unheld = defineRule({
   about: 'space',
   reads: ['obstacles', 'plan.bench', 'plan.holding', 'plan.things'],
   judge: (line, space, view) => {
-    if (line.line.clipsMm.length || space.lengthMm <= view.plan.holding.endMm || !view.plan.things.some((thing) => thing.holds))
+    if (
+      line.line.clipsMm.length ||
+      space.lengthMm <= view.plan.holding.endMm ||
+      !view.plan.things.some((thing) => thing.holds)
+    )
       return [];
     const snag = { level: 'mind', place: onLine(line), where: line.line.name } as const;
     const long = lengthWords(view).full(space.lengthMm);

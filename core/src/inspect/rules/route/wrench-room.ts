@@ -14,7 +14,9 @@ export function swings(nut: Vec3, along: Vec3, obstacles: readonly Obstacle[]): 
   const free = Array.from({ length: 360 / STEP_DEG }, (_, i) => {
     const way = rotate(arm, along, i * STEP_DEG);
     const [from, to] = [addScaled(nut, way, HANDLE_MM * 2), addScaled(nut, way, WRENCH_MM)];
-    return !obstacles.some((o) => (gapTo(o, from, to, HANDLE_MM)?.distanceMm ?? Infinity) < HANDLE_MM);
+    return !obstacles.some(
+      (o) => (gapTo(o, from, to, HANDLE_MM)?.distanceMm ?? Infinity) < HANDLE_MM,
+    );
   });
   return free.some((one, i) => one && free[(i + 1) % free.length]);
 }
@@ -33,7 +35,9 @@ export const wrenchRoom = defineRule({
       const along = unit(points[1]!.map((v, i) => v - points[0]![i]!) as unknown as Vec3);
       if (!along) return [];
       const nutMm = toolingOf(line.line.ends[end], view.plan.bench).nutLengthMm;
-      const near = obstacles.filter((o) => !o.thing.travel && gapTo(o, points[0]!, points[0]!, WRENCH_MM + nutMm));
+      const near = obstacles.filter(
+        (o) => !o.thing.travel && gapTo(o, points[0]!, points[0]!, WRENCH_MM + nutMm),
+      );
       const snag = (text: string): Finding => ({
         level: 'mind',
         place: onLine(line, cornerAt(line, end)),
@@ -46,9 +50,16 @@ export const wrenchRoom = defineRule({
             `No room to swing a wrench: no two places ${STEP_DEG}° apart are clear for ${lengthWords(view).full(WRENCH_MM)} round its nut.`,
           ),
         ];
-      const back = [addScaled(points[0]!, along, nutMm), addScaled(points[0]!, along, drawnBackMm(nutMm))] as const;
-      const blocked = near.find((o) => (gapTo(o, ...back, HANDLE_MM)?.distanceMm ?? Infinity) < HANDLE_MM);
-      return blocked ? [snag(`No room to draw its nut back: ${blocked.thing.name} is in the way.`)] : [];
+      const back = [
+        addScaled(points[0]!, along, nutMm),
+        addScaled(points[0]!, along, drawnBackMm(nutMm)),
+      ] as const;
+      const blocked = near.find(
+        (o) => (gapTo(o, ...back, HANDLE_MM)?.distanceMm ?? Infinity) < HANDLE_MM,
+      );
+      return blocked
+        ? [snag(`No room to draw its nut back: ${blocked.thing.name} is in the way.`)]
+        : [];
     });
   },
 });

@@ -3,15 +3,26 @@ import { GRAVITY_MS2 } from '../../../physics/hydraulics/index.ts';
 import { sizingRule } from './_shared.ts';
 
 /** What a booster's store still gives when its engine, pump or current has stopped. Source: UN R13-H annex 4 (from memory): four stops, and the fifth as the rule for a failed booster asks. */
-export const boosterReserve = sizingRule('booster-reserve', ({ boosterBy }, { laden: { reserve, limits } }) => {
-  if (boosterBy?.kind === 'hydraulic')
-    return boosterBy.stops < 5
-      ? [{ level: 'mind', where: 'Booster', text: `Its store gives ${boosterBy.stops} stops alone; four and a fifth are asked (UN R13-H annex 4, from memory).` }]
-      : [];
-  if (!reserve || !limits || reserve.fifthZ * GRAVITY_MS2 >= limits.left.leastMs2) return [];
-  return [{
-    level: 'mind',
-    where: 'Booster',
-    text: `With its supply stopped it helps ${reserve.stops === 1 ? 'one stop' : `${reserve.stops} stops`} in full; in the fifth, at ${limits.left.footMostN} N, ${figure(reserve.fifthZ * GRAVITY_MS2, 1)} m/s² are left and ${limits.left.leastMs2} are asked (UN R13-H annex 4, from memory): a tank, or a larger one.`,
-  }];
-}); // prettier-ignore
+export const boosterReserve = sizingRule(
+  'booster-reserve',
+  ({ boosterBy }, { laden: { reserve, limits } }) => {
+    if (boosterBy?.kind === 'hydraulic')
+      return boosterBy.stops < 5
+        ? [
+            {
+              level: 'mind',
+              where: 'Booster',
+              text: `Its store gives ${boosterBy.stops} stops alone; four and a fifth are asked (UN R13-H annex 4, from memory).`,
+            },
+          ]
+        : [];
+    if (!reserve || !limits || reserve.fifthZ * GRAVITY_MS2 >= limits.left.leastMs2) return [];
+    return [
+      {
+        level: 'mind',
+        where: 'Booster',
+        text: `With its supply stopped it helps ${reserve.stops === 1 ? 'one stop' : `${reserve.stops} stops`} in full; in the fifth, at ${limits.left.footMostN} N, ${figure(reserve.fifthZ * GRAVITY_MS2, 1)} m/s² are left and ${limits.left.leastMs2} are asked (UN R13-H annex 4, from memory): a tank, or a larger one.`,
+      },
+    ];
+  },
+);

@@ -9,17 +9,26 @@ export const brakesFade = defineRule({
   about: 'plan',
   reads: ['size', 'works'],
   judge: ({ size, works }) => {
-    const found = (heat: readonly Heating[] | null | undefined, where: (name: string) => string): Finding[] =>
+    const found = (
+      heat: readonly Heating[] | null | undefined,
+      where: (name: string) => string,
+    ): Finding[] =>
       (heat ?? []).flatMap(({ name, source, axles }) =>
-        axles.flatMap((one) => (one.fades ? [{
-          level: 'mind',
-          where: where(one.name),
-          text: `${name}, laden, they come to ${figure(one.peakC, 0)} °C and fade from ${figure(one.fadeC, 0)}. Heavier discs or drums, other pads, or air led to them. By ${source}. The pad maker's sheet comes first.`,
-        }] : [])),
+        axles.flatMap((one) =>
+          one.fades
+            ? [
+                {
+                  level: 'mind',
+                  where: where(one.name),
+                  text: `${name}, laden, they come to ${figure(one.peakC, 0)} °C and fade from ${figure(one.fadeC, 0)}. Heavier discs or drums, other pads, or air led to them. By ${source}. The pad maker's sheet comes first.`,
+                },
+              ]
+            : [],
+        ),
       );
     return [
       ...found(size?.laden.heat, (name) => `${name === 'front' ? 'Front' : 'Rear'} brakes`),
       ...found(works.trailer?.heat, (name) => `Trailer, ${name}`),
     ];
   },
-}); // prettier-ignore
+});

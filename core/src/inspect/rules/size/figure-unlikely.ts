@@ -10,33 +10,63 @@ const LIKELY = {
   massKg: [150, 12_000],
 } as const;
 type Kind = keyof typeof LIKELY;
-const UNITS: Record<Kind, string> = { boreMm: ' mm', pedalRatio: ' to 1', pressureMPa: ' MPa', padMu: '', massKg: ' kg' };
+const UNITS: Record<Kind, string> = {
+  boreMm: ' mm',
+  pedalRatio: ' to 1',
+  pressureMPa: ' MPa',
+  padMu: '',
+  massKg: ' kg',
+};
 
 /** What of a plan has figures that can be looked at. */
-type Judged = Reading<'plan.sizing' | 'plan.trailer' | 'plan.singles' | 'plan.clutch' | 'size' | 'works'>;
+type Judged = Reading<
+  'plan.sizing' | 'plan.trailer' | 'plan.singles' | 'plan.clutch' | 'size' | 'works'
+>;
 
-function figuresOf({ plan: { sizing, trailer, singles, clutch }, size, works }: Judged): (readonly [string, number, Kind])[] {
+function figuresOf({
+  plan: { sizing, trailer, singles, clutch },
+  size,
+  works,
+}: Judged): (readonly [string, number, Kind])[] {
   const found: (readonly [string, number, Kind])[] = [];
   if (sizing && size) {
     const { master } = sizing;
     if (master.kind === 'tandem') found.push(['Master bore', master.boreMm, 'boreMm']);
-    else found.push(['Front master bore', master.frontBoreMm, 'boreMm'], ['Rear master bore', master.rearBoreMm, 'boreMm']);
+    else
+      found.push(
+        ['Front master bore', master.frontBoreMm, 'boreMm'],
+        ['Rear master bore', master.rearBoreMm, 'boreMm'],
+      );
     const { pressureMPa } = size.empty.size;
-    found.push(['Pedal ratio', sizing.pedal.ratio, 'pedalRatio'], ['Pressure', Math.max(pressureMPa.front, pressureMPa.rear), 'pressureMPa'], ['Mass', sizing.empty.massKg, 'massKg']);
+    found.push(
+      ['Pedal ratio', sizing.pedal.ratio, 'pedalRatio'],
+      ['Pressure', Math.max(pressureMPa.front, pressureMPa.rear), 'pressureMPa'],
+      ['Mass', sizing.empty.massKg, 'massKg'],
+    );
     for (const axle of ['front', 'rear'] as const) {
       const brake = sizing[axle];
       if (brake.kind === 'disc') found.push([`Grip of the ${axle} pads`, brake.padMu, 'padMu']);
     }
   }
   if (trailer) {
-    found.push(['Actuator pressure', trailer.actuatorMPa, 'pressureMPa'], ['Mass', trailer.axles.reduce((sum, axle) => sum + axle.emptyKg, 0), 'massKg']);
+    found.push(
+      ['Actuator pressure', trailer.actuatorMPa, 'pressureMPa'],
+      ['Mass', trailer.axles.reduce((sum, axle) => sum + axle.emptyKg, 0), 'massKg'],
+    );
   }
   singles.forEach((single, i) => {
-    found.push([`Master bore, ${single.name}`, single.boreMm, 'boreMm'], [`Pressure, ${single.name}`, works.singles[i]!.pressureMPa, 'pressureMPa']);
+    found.push(
+      [`Master bore, ${single.name}`, single.boreMm, 'boreMm'],
+      [`Pressure, ${single.name}`, works.singles[i]!.pressureMPa, 'pressureMPa'],
+    );
   });
-  if (clutch) found.push(['Clutch master bore', clutch.masterBoreMm, 'boreMm'], ['Clutch slave bore', clutch.slaveBoreMm, 'boreMm']);
+  if (clutch)
+    found.push(
+      ['Clutch master bore', clutch.masterBoreMm, 'boreMm'],
+      ['Clutch slave bore', clutch.slaveBoreMm, 'boreMm'],
+    );
   return found;
-} // prettier-ignore
+}
 
 /** Figures that are merely unlikely are questioned here, not refused at the door. */
 export const figureUnlikely = defineRule({

@@ -9,13 +9,22 @@ export const lampMissing = defineRule({
   judge: ({ plan: { sizing } }) => {
     if (!sizing || (sizing.category !== 'light' && sizing.category !== 'heavy')) return null;
     const { circuit = false, parking = false } = sizing.lamps ?? {};
-    const missing = [...(circuit ? [] : ['a failed circuit or low fluid']), ...(parking ? [] : ['the parking brake on'])];
+    const missing = [
+      ...(circuit ? [] : ['a failed circuit or low fluid']),
+      ...(parking ? [] : ['the parking brake on']),
+    ];
     if (!missing.length) return null;
     return {
       level: 'note',
       where: 'Warning lamps',
       text: `On the road a lamp tells ${missing.join(', and one ')} (49 CFR 571.105 and 571.135, UN R13-H, from memory): none is set down.`,
-      fix: () => ({ label: missing.length > 1 ? 'Both are there' : 'It is there', call: { edit: 'setFigure', with: { of: 'sizing', path: 'lamps', to: { circuit: true, parking: true } } } }),
+      fix: () => ({
+        label: missing.length > 1 ? 'Both are there' : 'It is there',
+        call: {
+          edit: 'setFigure',
+          with: { of: 'sizing', path: 'lamps', to: { circuit: true, parking: true } },
+        },
+      }),
     };
   },
-}); // prettier-ignore
+});

@@ -12,13 +12,18 @@ export const leverStroke = defineRule({
   judge: (view) => {
     const { full } = lengthWords(view);
     return view.plan.singles.flatMap((sheet, i): Finding[] => {
-    const { bottoms, share, travelMm } = view.works.singles[i]!;
-    if (!bottoms && share <= LONG) return [];
-    return [{ level: bottoms ? 'stop' : 'mind', place: { kind: 'plan', id: view.plan.id }, where: sheet.name,
-      text: bottoms
-        ? `It runs out of stroke: full pressure takes ${full(travelMm)} of lever and ${full(sheet.lever.strokeMm)} are there.`
-        : `It goes ${full(travelMm)} of ${full(sheet.lever.strokeMm)}, ${figure(100 * share, 0)} %: little is left for wear and heat.`,
-    }];
-  }); // prettier-ignore
+      const { bottoms, share, travelMm } = view.works.singles[i]!;
+      if (!bottoms && share <= LONG) return [];
+      return [
+        {
+          level: bottoms ? 'stop' : 'mind',
+          place: { kind: 'plan', id: view.plan.id },
+          where: sheet.name,
+          text: bottoms
+            ? `It runs out of stroke: full pressure takes ${full(travelMm)} of lever and ${full(sheet.lever.strokeMm)} are there.`
+            : `It goes ${full(travelMm)} of ${full(sheet.lever.strokeMm)}, ${figure(100 * share, 0)} %: little is left for wear and heat.`,
+        },
+      ];
+    });
   },
 });

@@ -11,15 +11,20 @@ export const overRating = defineRule({
   about: 'plan',
   reads: [...ENDS_READ, ...PRESSURE_READ, 'plan.parts'],
   judge: (view) =>
-  view.plan.parts.flatMap((part): Finding[] => {
-    const rating = part.figures.ratingMPa;
-    if (rating === undefined) return [];
-    const circuits = (endsByPart(view).get(part.id) ?? []).map(({ circuit }) => circuit);
-    const most = Math.max(0, ...circuits.map((circuit) => pressureIn(view, circuit)));
-    return most > rating
-      ? [{ level: 'stop', place: onPart(part), where: part.name,
-          text: `It comes to ${figure(most, 1)} MPa and is rated for ${figure(rating, 1)}.`,
-        }]
-      : [];
-  }),
-}); // prettier-ignore
+    view.plan.parts.flatMap((part): Finding[] => {
+      const rating = part.figures.ratingMPa;
+      if (rating === undefined) return [];
+      const circuits = (endsByPart(view).get(part.id) ?? []).map(({ circuit }) => circuit);
+      const most = Math.max(0, ...circuits.map((circuit) => pressureIn(view, circuit)));
+      return most > rating
+        ? [
+            {
+              level: 'stop',
+              place: onPart(part),
+              where: part.name,
+              text: `It comes to ${figure(most, 1)} MPa and is rated for ${figure(rating, 1)}.`,
+            },
+          ]
+        : [];
+    }),
+});

@@ -10,7 +10,11 @@ export const parkingMissing = defineRule({
   judge: ({ plan: { parking, sizing } }) => {
     const limit = sizing && !parking && parkingLimit(sizing.category);
     return limit
-      ? { level: 'mind', where: 'Parking brake', text: `None is set down: it must hold ${100 * limit.grade} % by itself, with no pressure (${limit.source}). Size it, or say that it stays as it was.` }
+      ? {
+          level: 'mind',
+          where: 'Parking brake',
+          text: `None is set down: it must hold ${100 * limit.grade} % by itself, with no pressure (${limit.source}). Size it, or say that it stays as it was.`,
+        }
       : null;
   },
-}); // prettier-ignore
+});

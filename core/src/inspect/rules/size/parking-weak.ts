@@ -9,16 +9,22 @@ export const parkingWeak = defineRule({
   about: 'plan',
   reads: ['plan.parking', 'plan.sizing', 'works'],
   judge: ({ plan, works }) => {
-  const limit = plan.sizing && parkingLimit(plan.sizing.category);
-  if (!limit || !works.parking || plan.parking?.by !== 'lever') return [];
-  const finding = (level: Finding['level'], text: string): Finding[] => [
-    { level, place: { kind: 'plan', id: plan.id }, where: 'Parking brake', text },
-  ];
-  const { holdsGrade } = works.parking;
-  if (holdsGrade !== null && holdsGrade < limit.grade)
-    return finding('stop', `Laden it holds on ${figure(100 * holdsGrade, 0)} % and ${figure(100 * limit.grade, 0)} % is asked (${limit.source}).`);
-  return plan.parking.handN > limit.handMostN
-    ? finding('mind', `${figure(plan.parking.handN, 0)} N by hand is over the ${limit.handMostN} N that may be asked (${limit.source}).`)
-    : [];
-},
-}); // prettier-ignore
+    const limit = plan.sizing && parkingLimit(plan.sizing.category);
+    if (!limit || !works.parking || plan.parking?.by !== 'lever') return [];
+    const finding = (level: Finding['level'], text: string): Finding[] => [
+      { level, place: { kind: 'plan', id: plan.id }, where: 'Parking brake', text },
+    ];
+    const { holdsGrade } = works.parking;
+    if (holdsGrade !== null && holdsGrade < limit.grade)
+      return finding(
+        'stop',
+        `Laden it holds on ${figure(100 * holdsGrade, 0)} % and ${figure(100 * limit.grade, 0)} % is asked (${limit.source}).`,
+      );
+    return plan.parking.handN > limit.handMostN
+      ? finding(
+          'mind',
+          `${figure(plan.parking.handN, 0)} N by hand is over the ${limit.handMostN} N that may be asked (${limit.source}).`,
+        )
+      : [];
+  },
+});

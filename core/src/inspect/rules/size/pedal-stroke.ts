@@ -16,6 +16,12 @@ export const pedalStroke = sizingRule('pedal-stroke', (sizing, { empty: { size }
       },
     ];
   return size.travelMm.share > LONG
-    ? [{ level: 'mind', where: 'Pedal', text: `It goes down ${of} at full pressure; ${LONG * 100} % is the most to plan for.` }]
+    ? [
+        {
+          level: 'mind',
+          where: 'Pedal',
+          text: `It goes down ${of} at full pressure; ${LONG * 100} % is the most to plan for.`,
+        },
+      ]
     : [];
 });

@@ -2,12 +2,31 @@ import type { Circuit } from '../../../plan/index.ts';
 import type { Reading } from '../../define-rule.ts';
 
 /** What a rule must read to ask it. */
-export const PRESSURE_READ = ['plan.clutch', 'plan.singles', 'plan.sizing', 'plan.trailer', 'size', 'works'] as const;
+export const PRESSURE_READ = [
+  'plan.clutch',
+  'plan.singles',
+  'plan.sizing',
+  'plan.trailer',
+  'size',
+  'works',
+] as const;
 
 /** Most pressure that a circuit comes to by the plan's figures, MPa; 0 where none are begun. */
-export function pressureIn({ size, works, plan }: Reading<'plan.singles' | 'plan.trailer' | 'size' | 'works'>, circuit: Circuit): number {
+export function pressureIn(
+  { size, works, plan }: Reading<'plan.singles' | 'plan.trailer' | 'size' | 'works'>,
+  circuit: Circuit,
+): number {
   if (circuit.work === 'clutch') return works.clutch?.pressureMPa ?? 0;
-  const ownLever = Math.max(0, ...works.singles.filter((_, i) => plan.singles[i]!.circuitId === circuit.id).map((s) => s.pressureMPa));
-  const pedal = size ? (circuit.axle ? size.empty.size.pressureMPa[circuit.axle] : Math.max(size.empty.size.pressureMPa.front, size.empty.size.pressureMPa.rear)) : 0;
+  const ownLever = Math.max(
+    0,
+    ...works.singles
+      .filter((_, i) => plan.singles[i]!.circuitId === circuit.id)
+      .map((s) => s.pressureMPa),
+  );
+  const pedal = size
+    ? circuit.axle
+      ? size.empty.size.pressureMPa[circuit.axle]
+      : Math.max(size.empty.size.pressureMPa.front, size.empty.size.pressureMPa.rear)
+    : 0;
   return Math.max(ownLever, pedal, plan.trailer?.actuatorMPa ?? 0);
-} // prettier-ignore
+}

@@ -15,20 +15,35 @@ export const reservoirSmall = defineRule({
   judge: (view) => {
     const { sizing, parts } = view.plan;
     if (!sizing) return [];
-    const draws = parts.filter(makesPressure).map((master) => ({ master, from: reservoirsOf(view.network, parts, master) }));
+    const draws = parts
+      .filter(makesPressure)
+      .map((master) => ({ master, from: reservoirsOf(view.network, parts, master) }));
     return parts.flatMap((part): Finding[] => {
       const holds = part.figures.reservoirMl;
       if (holds === undefined) return [];
       // A master with a bottle of its own draws from that; others share what feeds them.
-      const masters = part.kind === 'reservoir' ? draws.filter(({ from }) => from.includes(part)).map(({ master }) => master) : [part];
-      const ends = masters.flatMap((master) => endsByPart(view).get(master.id) ?? []).filter(({ at }) => at.port.role === 'outlet');
+      const masters =
+        part.kind === 'reservoir'
+          ? draws.filter(({ from }) => from.includes(part)).map(({ master }) => master)
+          : [part];
+      const ends = masters
+        .flatMap((master) => endsByPart(view).get(master.id) ?? [])
+        .filter(({ at }) => at.port.role === 'outlet');
       const axles = new Set(ends.map(({ circuit }) => circuit.axle));
-      const takes = AXLES.filter((axle) => axles.has(axle)).reduce((sum, axle) => sum + wearMl(sizing[axle], sizing.wearMm[axle]), 0);
+      const takes = AXLES.filter((axle) => axles.has(axle)).reduce(
+        (sum, axle) => sum + wearMl(sizing[axle], sizing.wearMm[axle]),
+        0,
+      );
       return takes > holds
-        ? [{ level: 'mind', place: onPart(part), where: part.name,
-            text: `It holds ${figure(holds, 0)} mL between its marks, and ${figure(takes, 0)} mL go out of it until the linings are worn: it would run dry before they are renewed.`,
-          }]
+        ? [
+            {
+              level: 'mind',
+              place: onPart(part),
+              where: part.name,
+              text: `It holds ${figure(holds, 0)} mL between its marks, and ${figure(takes, 0)} mL go out of it until the linings are worn: it would run dry before they are renewed.`,
+            },
+          ]
         : [];
     });
   },
-}); // prettier-ignore
+});

@@ -4,31 +4,38 @@ import type { Finding } from '../../define-rule.ts';
 import { eachLoad } from './_shared.ts';
 
 /** Stopping distance against the published limit, whole, and with either circuit or the booster failed; none is judged where no limit is known. */
-export const stopsTooLong = eachLoad('stops-too-long', ({ limits, stopM, fromKmh, failed, input }, name) => {
-  if (!limits) return [];
-  const found: Finding[] = [];
-  const most = limits.wholeM(fromKmh);
-  const foot = `${figure(input.pedal.forceN, 0)} N on the pedal`;
-  if (stopM > most)
-    found.push({
-      level: 'stop',
-      where: `Stopping, ${name}`,
-      text: `From ${fromKmh} km/h it takes ${figure(stopM, 0)} m with ${foot}; ${figure(most, 0)} m is the limit (${limits.source}).`,
-    });
-  const { left: rule } = limits;
-  for (const left of failed) {
-    // One circuit for all of them has a rule of its own.
-    if (left.left.front + left.left.rear === 0) continue;
-    const where = `${left.failed} failed, ${name}`;
-    const metres = stoppingM(rule.fromKmh, left.z, limits.buildUpS);
-    if (left.strokesOut)
-      found.push({ level: 'stop', where, text: 'The circuit that is left runs out of stroke before it is up to what is asked.' });
-    else if (!isEnough(left, rule, limits.buildUpS))
+export const stopsTooLong = eachLoad(
+  'stops-too-long',
+  ({ limits, stopM, fromKmh, failed, input }, name) => {
+    if (!limits) return [];
+    const found: Finding[] = [];
+    const most = limits.wholeM(fromKmh);
+    const foot = `${figure(input.pedal.forceN, 0)} N on the pedal`;
+    if (stopM > most)
       found.push({
         level: 'stop',
-        where,
-        text: `From ${rule.fromKmh} km/h it takes ${figure(metres, 0)} m with what is left, at ${figure(left.footN, 0)} N${left.locks ? ' and the axle at its grip' : ''}; ${figure(rule.mostM(rule.fromKmh), 0)} m is the limit (${rule.source}).`,
+        where: `Stopping, ${name}`,
+        text: `From ${fromKmh} km/h it takes ${figure(stopM, 0)} m with ${foot}; ${figure(most, 0)} m is the limit (${limits.source}).`,
       });
-  }
-  return found;
-});
+    const { left: rule } = limits;
+    for (const left of failed) {
+      // One circuit for all of them has a rule of its own.
+      if (left.left.front + left.left.rear === 0) continue;
+      const where = `${left.failed} failed, ${name}`;
+      const metres = stoppingM(rule.fromKmh, left.z, limits.buildUpS);
+      if (left.strokesOut)
+        found.push({
+          level: 'stop',
+          where,
+          text: 'The circuit that is left runs out of stroke before it is up to what is asked.',
+        });
+      else if (!isEnough(left, rule, limits.buildUpS))
+        found.push({
+          level: 'stop',
+          where,
+          text: `From ${rule.fromKmh} km/h it takes ${figure(metres, 0)} m with what is left, at ${figure(left.footN, 0)} N${left.locks ? ' and the axle at its grip' : ''}; ${figure(rule.mostM(rule.fromKmh), 0)} m is the limit (${rule.source}).`,
+        });
+    }
+    return found;
+  },
+);

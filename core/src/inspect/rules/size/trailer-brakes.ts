@@ -9,19 +9,37 @@ export const trailerBrakes = defineRule({
   about: 'plan',
   reads: ['plan.trailer', 'works'],
   judge: ({ plan, works }) => {
-  const { trailer } = plan;
-  if (!trailer || !works.trailer) return [];
-  const finding = (level: Finding['level'], where: string, text: string): Finding => ({ level, place: { kind: 'plan', id: plan.id }, where, text,
-  });
-  const found: Finding[] = [];
-  for (const load of LOADS) {
-    const locks = works.trailer[load].axles.flatMap(({ adhesion }, i) => (adhesion > trailer.mu ? [{ i, adhesion }] : []));
-    if (locks.length)
-      found.push(finding('mind', `Trailer, ${load}`, `At ${figure(trailer.actuatorMPa, 1)} MPa ${locks.map(({ i, adhesion }) => `axle ${i + 1} uses ${figure(adhesion, 2)}`).join(' and ')} of a road that gives ${figure(trailer.mu, 2)}: it locks. Set the actuator's gain for this load.`));
-  }
-  const takes = works.trailer.laden.takenMl;
-  if (takes > trailer.actuatorMl)
-    found.push(finding('stop', 'Actuator', `Its brakes and lines take ${figure(takes, 1)} mL and it can push out ${figure(trailer.actuatorMl, 0)} mL.`));
-  return found;
-},
-}); // prettier-ignore
+    const { trailer } = plan;
+    if (!trailer || !works.trailer) return [];
+    const finding = (level: Finding['level'], where: string, text: string): Finding => ({
+      level,
+      place: { kind: 'plan', id: plan.id },
+      where,
+      text,
+    });
+    const found: Finding[] = [];
+    for (const load of LOADS) {
+      const locks = works.trailer[load].axles.flatMap(({ adhesion }, i) =>
+        adhesion > trailer.mu ? [{ i, adhesion }] : [],
+      );
+      if (locks.length)
+        found.push(
+          finding(
+            'mind',
+            `Trailer, ${load}`,
+            `At ${figure(trailer.actuatorMPa, 1)} MPa ${locks.map(({ i, adhesion }) => `axle ${i + 1} uses ${figure(adhesion, 2)}`).join(' and ')} of a road that gives ${figure(trailer.mu, 2)}: it locks. Set the actuator's gain for this load.`,
+          ),
+        );
+    }
+    const takes = works.trailer.laden.takenMl;
+    if (takes > trailer.actuatorMl)
+      found.push(
+        finding(
+          'stop',
+          'Actuator',
+          `Its brakes and lines take ${figure(takes, 1)} mL and it can push out ${figure(trailer.actuatorMl, 0)} mL.`,
+        ),
+      );
+    return found;
+  },
+});

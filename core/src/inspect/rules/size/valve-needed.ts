@@ -15,7 +15,9 @@ const set = (label: string, path: string, to: unknown) => (): Fix => ({
 
 /** What would do where the valve that is there does not, or where there is none: a slope that is sold, or the bar. */
 function others({ bar, master }: Sizing, { kneeFor, barFor }: SizeView) {
-  const sold = SLOPES.map((slope) => ({ slope, kneeMPa: kneeFor(slope) })).find(({ kneeMPa }) => kneeMPa !== null);
+  const sold = SLOPES.map((slope) => ({ slope, kneeMPa: kneeFor(slope) })).find(
+    ({ kneeMPa }) => kneeMPa !== null,
+  );
   const share = barFor();
   const turned =
     share === null || master.kind !== 'twin'
@@ -26,7 +28,12 @@ function others({ bar, master }: Sizing, { kneeFor, barFor }: SizeView) {
   const would = sold
     ? `One of slope ${sold.slope} would, with its knee at ${figure(downTo(sold.kneeMPa!), 2)} MPa or less`
     : 'None that is sold would: the rear brakes are too strong for the front ones';
-  const fix = sold && set('Reckon with such a valve', 'rearValve', { slope: sold.slope, kneeMPa: downTo(sold.kneeMPa!) });
+  const fix =
+    sold &&
+    set('Reckon with such a valve', 'rearValve', {
+      slope: sold.slope,
+      kneeMPa: downTo(sold.kneeMPa!),
+    });
   return { would: `${would}.${turned}`, offered: fix ? { fix } : {} };
 }
 
@@ -37,30 +44,52 @@ export const valveNeeded = sizingRule('valve-needed', (sizing, view) => {
   if (!empty.rearLeads && !laden.rearLeads) return [];
   const { would, offered } = others(sizing, view);
   if (!rearValve)
-    return [{ ...finding(`No valve that holds the rear back is reckoned with. ${would} A valve goes in the line to both rear brakes; on a diagonal split one in each.`), ...offered }];
+    return [
+      {
+        ...finding(
+          `No valve that holds the rear back is reckoned with. ${would} A valve goes in the line to both rear brakes; on a diagonal split one in each.`,
+        ),
+        ...offered,
+      },
+    ];
   const slope = figure(rearValve.slope, 2);
   const none = (why: string): Finding[] => [{ ...finding(`${why} ${would}`), ...offered }];
   if (valveSheet?.ladenKneeMPa !== undefined && valveSheet.ladenKneeMPa !== null) {
     const [from, to] = [kneeAt(rearValve.slope, 'empty'), kneeAt(rearValve.slope, 'laden')];
-    if (from === null || to === null) return none(`No setting of a load-sensing valve with slope ${slope} keeps the rear behind the front.`);
-    const words = (mpa: number): string => (mpa === Infinity ? 'any knee' : `a knee of ${figure(downTo(mpa), 2)} MPa or less`);
-    return [finding(`With its slope of ${slope} it takes ${words(from)} empty and ${words(to)} laden: set its linkage by its sheet, and test after each change.`)];
+    if (from === null || to === null)
+      return none(
+        `No setting of a load-sensing valve with slope ${slope} keeps the rear behind the front.`,
+      );
+    const words = (mpa: number): string =>
+      mpa === Infinity ? 'any knee' : `a knee of ${figure(downTo(mpa), 2)} MPa or less`;
+    return [
+      finding(
+        `With its slope of ${slope} it takes ${words(from)} empty and ${words(to)} laden: set its linkage by its sheet, and test after each change.`,
+      ),
+    ];
   }
   const kneeMPa = kneeFor(rearValve.slope);
-  if (kneeMPa === null) return none(`No knee of a valve with slope ${slope} keeps the rear behind the front.`);
+  if (kneeMPa === null)
+    return none(`No knee of a valve with slope ${slope} keeps the rear behind the front.`);
   if (valveSheet && kneeMPa < valveSheet.leastMPa)
-    return none(`With its slope of ${slope} it takes a knee of ${figure(downTo(kneeMPa), 2)} MPa, and its adjuster ends at ${figure(valveSheet.leastMPa, 2)}.`);
+    return none(
+      `With its slope of ${slope} it takes a knee of ${figure(downTo(kneeMPa), 2)} MPa, and its adjuster ends at ${figure(valveSheet.leastMPa, 2)}.`,
+    );
   const to = downTo(Math.min(kneeMPa, valveSheet?.mostMPa ?? Infinity));
   const { notches, leastMPa, mostMPa } = valveSheet ?? { notches: null, leastMPa: 0, mostMPa: 0 };
   const perNotch = notches && (mostMPa - leastMPa) / notches;
   const turns = kneePerTurnMPa ? (to - rearValve.kneeMPa) / kneePerTurnMPa : null;
   const turned = perNotch
     ? `: notch ${Math.max(0, Math.floor((to - leastMPa) / perNotch + 1e-9))} of ${notches} from its softest`
-    : turns === null ? '' : `: ${figure(Math.abs(turns), 1)} turns ${turns < 0 ? 'out' : 'in'} on its adjuster`;
+    : turns === null
+      ? ''
+      : `: ${figure(Math.abs(turns), 1)} turns ${turns < 0 ? 'out' : 'in'} on its adjuster`;
   return [
     {
-      ...finding(`With its slope of ${slope} a knee of ${figure(to, 2)} MPa keeps the rear behind the front, empty and laden, with a tenth in hand${turned}. One change at a time, and a test stop after each.`),
+      ...finding(
+        `With its slope of ${slope} a knee of ${figure(to, 2)} MPa keeps the rear behind the front, empty and laden, with a tenth in hand${turned}. One change at a time, and a test stop after each.`,
+      ),
       fix: set('Set the knee so', 'rearValve.kneeMPa', to),
     },
   ];
-}); // prettier-ignore
+});

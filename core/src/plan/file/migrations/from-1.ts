@@ -3,7 +3,11 @@ import { each, type Raw } from './raw.ts';
 function axleOf(circuit: Raw): 'front' | 'rear' | null {
   if (circuit['work'] !== 'brake') return null;
   const { name } = circuit;
-  return (['front', 'rear'] as const).find((axle) => typeof name === 'string' && name.toLowerCase().includes(axle)) ?? null;
+  return (
+    (['front', 'rear'] as const).find(
+      (axle) => typeof name === 'string' && name.toLowerCase().includes(axle),
+    ) ?? null
+  );
 }
 
 /** Circuits learn their axle, sizing is not begun. */

@@ -4,7 +4,14 @@ import { each, inside, isRaw, type Raw } from './raw.ts';
 const JOINT_BEFORE = {
   adapters: [],
   standoffMm: 0,
-  joint: { made: 'flared', sealant: 'none', washers: 'none', opened: 0, torqueNm: null, torqueSource: '' },
+  joint: {
+    made: 'flared',
+    sealant: 'none',
+    washers: 'none',
+    opened: 0,
+    torqueNm: null,
+    torqueSource: '',
+  },
 };
 
 /** Parts learn their figures, ports and ends what joins them, and there are sheets beside the one from foot to road. */
@@ -20,12 +27,19 @@ export function from2(raw: Raw): Raw {
       family: null,
       ports: each(part['ports'], (port) => ({ ...port, fitting: null })),
     })),
-    lines: each(raw['lines'], (line) => ({ ...line, ends: inside(line['ends'], (end) => ({ ...end, ...JOINT_BEFORE })) })),
+    lines: each(raw['lines'], (line) => ({
+      ...line,
+      ends: inside(line['ends'], (end) => ({ ...end, ...JOINT_BEFORE })),
+    })),
     bench: isRaw(raw['bench'])
       ? {
           ...raw['bench'],
           adapters: [],
-          flares: inside(raw['bench']['flares'], (flare) => ({ ...flare, owned: true, provenOn: [] })),
+          flares: inside(raw['bench']['flares'], (flare) => ({
+            ...flare,
+            owned: true,
+            provenOn: [],
+          })),
         }
       : raw['bench'],
     sizing: isRaw(sizing)
@@ -34,7 +48,9 @@ export function from2(raw: Raw): Raw {
           kneePerTurnMPa: null,
           combination: null,
           wearMm: { front: 8, rear: 3 },
-          open: Array.isArray(open) ? [...(open as unknown[]), 'wearMm.front', 'wearMm.rear'] : open,
+          open: Array.isArray(open)
+            ? [...(open as unknown[]), 'wearMm.front', 'wearMm.rear']
+            : open,
         }
       : sizing,
     trailer: null,

@@ -1,7 +1,15 @@
 import { each, inside, type Raw } from './raw.ts';
 
 /** Limits that plans began with when they learnt to hold lines. */
-const HOLDING_BEFORE = { frameHz: 60, engineHz: 120, nearMm: 300, margin: 1.2, maxSpanMm: 450, endMm: 150, reachMm: 150 };
+const HOLDING_BEFORE = {
+  frameHz: 60,
+  engineHz: 120,
+  nearMm: 300,
+  margin: 1.2,
+  maxSpanMm: 450,
+  endMm: 150,
+  reachMm: 150,
+};
 /** What a line was taken to be before it was held. */
 const HELD_BEFORE = { origin: 'made', clipsMm: [], sleeves: [], shakeHz: null };
 

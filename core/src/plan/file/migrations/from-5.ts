@@ -6,7 +6,8 @@ export const from5 = (raw: Raw): Raw => ({
   version: 6,
   lines: each(raw['lines'], ({ shakeHz, ...line }) => ({
     ...line,
-    shakes: typeof shakeHz === 'number' && shakeHz > 0 ? [{ fromMm: 0, toMm: 100_000, hz: shakeHz }] : [],
+    shakes:
+      typeof shakeHz === 'number' && shakeHz > 0 ? [{ fromMm: 0, toMm: 100_000, hz: shakeHz }] : [],
   })),
   hoses: each(raw['hoses'], (hose) => ({ ...hose, gauze: false })),
 });

@@ -11,6 +11,7 @@ export const MIGRATIONS: readonly ((raw: Raw) => Raw)[] = [from1, from2, from3, 
 /** A plan of any earlier version as one of the present version; anything else is handed back as it is. */
 export function migrate(raw: Raw): Raw {
   const version = raw['version'];
-  const step = typeof version === 'number' && Number.isInteger(version) ? MIGRATIONS[version - 1] : undefined;
+  const step =
+    typeof version === 'number' && Number.isInteger(version) ? MIGRATIONS[version - 1] : undefined;
   return step ? migrate(step(raw)) : raw;
 }

@@ -3,32 +3,61 @@ import { viewPlan } from '../../../plan/results/index.ts';
 import { demo } from '../../../testing/demo-plans.ts';
 import { beforeItCloses, byDay } from './index.ts';
 
-const gate = (minMm: Gate['minMm'], maxMm: Gate['maxMm']): Gate => ({ id: 'g', name: 'Bed on', minMm, maxMm, closed: false });
+const gate = (minMm: Gate['minMm'], maxMm: Gate['maxMm']): Gate => ({
+  id: 'g',
+  name: 'Bed on',
+  minMm,
+  maxMm,
+  closed: false,
+});
 const gannet = demo('gannet');
 const tasks = (plan: typeof gannet, of: Gate) => beforeItCloses(viewPlan(plan), of);
 
 test('the rear of Gannet: its guess is measured, its lines are run, its joints torqued and held, and nothing of the front', () => {
   const found = tasks(gannet, gate([2700, -800, 300], [3200, 800, 900]));
-  expect(found.filter(({ kind }) => kind === 'measure').map(({ text }) => text)).toEqual(['Measure Rear right, hose end at bracket: it is a guess.']); // prettier-ignore
-  expect(found.filter(({ kind }) => kind === 'run').map(({ place }) => place.id)).toEqual(['line-r1', 'line-r2', 'line-r3']);
+  expect(found.filter(({ kind }) => kind === 'measure').map(({ text }) => text)).toEqual([
+    'Measure Rear right, hose end at bracket: it is a guess.',
+  ]);
+  expect(found.filter(({ kind }) => kind === 'run').map(({ place }) => place.id)).toEqual([
+    'line-r1',
+    'line-r2',
+    'line-r3',
+  ]);
   // R1 ends there at B; R2 and R3 at both ends: five joints.
-  expect(found.find(({ kind }) => kind === 'test')!.text).toMatch(/these 5 joints .*R1, end B; R2, end A; R2, end B; R3, end A; R3, end B\./); // prettier-ignore
+  expect(found.find(({ kind }) => kind === 'test')!.text).toMatch(
+    /these 5 joints .*R1, end B; R2, end A; R2, end B; R3, end A; R3, end B\./,
+  );
   expect(found.filter(({ kind }) => kind === 'torque').length).toBeLessThanOrEqual(5);
   expect(new Set(found.map(({ id }) => id)).size).toBe(found.length);
 });
 test('a torque written down and a place measured are no longer on the list; an empty corner of the shop has none', () => {
   const of = gate([2700, -800, 300], [3200, 800, 900]);
-  const torqued = applyEdit(gannet, { edit: 'changeJoint', with: { of: 'line', id: 'line-r2', end: 'b', patch: { torqueNm: 14, torqueSource: 'sheet' } } }); // prettier-ignore
-  const wants = (plan: typeof gannet) => tasks(plan, of).some(({ id }) => id === 'torque line-r2 b');
+  const torqued = applyEdit(gannet, {
+    edit: 'changeJoint',
+    with: { of: 'line', id: 'line-r2', end: 'b', patch: { torqueNm: 14, torqueSource: 'sheet' } },
+  });
+  const wants = (plan: typeof gannet) =>
+    tasks(plan, of).some(({ id }) => id === 'torque line-r2 b');
   expect([wants(gannet), wants(torqued)]).toEqual([true, false]);
   expect(tasks(gannet, gate([9000, 0, 0], [9100, 10, 10]))).toEqual([]);
 });
 test('a port that nothing joins is told', () => {
   const lost = applyEdit(gannet, { edit: 'removeLine', with: { id: 'line-r3' } });
   const of = gate([2700, -800, 300], [3200, 800, 900]);
-  expect(tasks(lost, of).filter(({ kind }) => kind === 'join').map(({ text }) => text)).toEqual(['Nothing is joined to Rear tee, right: join, plug or cap it.', 'Nothing is joined to Rear right, hose end at bracket: join, plug or cap it.']); // prettier-ignore
+  expect(
+    tasks(lost, of)
+      .filter(({ kind }) => kind === 'join')
+      .map(({ text }) => text),
+  ).toEqual([
+    'Nothing is joined to Rear tee, right: join, plug or cap it.',
+    'Nothing is joined to Rear right, hose end at bracket: join, plug or cap it.',
+  ]);
 });
 test('what closes first comes first', () => {
   const on = (day: string | null): Gate => ({ ...gate([0, 0, 0], [1, 1, 1]), on: day });
-  expect([on(null), on('2026-12-01'), on('2026-11-30')].sort(byDay).map((one) => one.on)).toEqual(['2026-11-30', '2026-12-01', null]); // prettier-ignore
+  expect([on(null), on('2026-12-01'), on('2026-11-30')].sort(byDay).map((one) => one.on)).toEqual([
+    '2026-11-30',
+    '2026-12-01',
+    null,
+  ]);
 });

@@ -17,4 +17,9 @@ export const stressAreaMm2 = ({ dMm, pitchMm }: Pick<BoltTorque, 'dMm' | 'pitchM
 
 /** T = K·d·F, N·m, for a solid bolt: never for a tube nut, a taper or a hollow bolt, which go by tables of their own. */
 export const boltTorqueNm = (bolt: BoltTorque): number =>
-  (NUT_FACTOR[bolt.surface] * bolt.dMm * (bolt.share ?? 0.75) * stressAreaMm2(bolt) * PROOF_MPA[bolt.propertyClass]) / 1000;
+  (NUT_FACTOR[bolt.surface] *
+    bolt.dMm *
+    (bolt.share ?? 0.75) *
+    stressAreaMm2(bolt) *
+    PROOF_MPA[bolt.propertyClass]) /
+  1000;

@@ -40,7 +40,17 @@ export function mountOf(kind: PartKind, key: string, place: Ref): Fastener | nul
 }
 
 /** Coarse pitches, mm. Source: ISO 261 (from memory). */
-const COARSE_MM: Readonly<Record<number, number>> = { 5: 0.8, 6: 1, 8: 1.25, 10: 1.5, 12: 1.75, 14: 2, 16: 2, 18: 2.5, 20: 2.5 };
+const COARSE_MM: Readonly<Record<number, number>> = {
+  5: 0.8,
+  6: 1,
+  8: 1.25,
+  10: 1.5,
+  12: 1.75,
+  14: 2,
+  16: 2,
+  18: 2.5,
+  20: 2.5,
+};
 /** A bolt's thread out of words: "M10", "M12x1.5", "7/16-20"; null where it cannot be read. */
 export function boltThread(text: string): Pick<BoltTorque, 'dMm' | 'pitchMm'> | null {
   const metric = /^M\s*(\d+(?:[.,]\d+)?)(?:\s*[x×]\s*(\d+(?:[.,]\d+)?))?$/i.exec(text.trim());
@@ -61,13 +71,22 @@ export function boltThread(text: string): Pick<BoltTorque, 'dMm' | 'pitchMm'> | 
 /** Shares of its proof load that a bolt mostly holds. Common practice. */
 const LIKELY_SHARES = [0.45, 0.9] as const;
 /** What a solid bolt of this thread and class mostly takes, N·m; null where these were not set down. */
-export function likelyBoltNm({ thread, propertyClass, state }: Pick<Wanted, 'thread' | 'propertyClass' | 'state'>): { readonly least: number; readonly most: number } | null {
+export function likelyBoltNm({
+  thread,
+  propertyClass,
+  state,
+}: Pick<Wanted, 'thread' | 'propertyClass' | 'state'>): {
+  readonly least: number;
+  readonly most: number;
+} | null {
   const size = thread ? boltThread(thread) : null;
   if (!size || !propertyClass) return null;
   const surface = state === 'dry' ? 'zinc' : 'oiled';
-  const [least, most] = LIKELY_SHARES.map((share) => boltTorqueNm({ ...size, propertyClass, surface, share })) as [number, number];
+  const [least, most] = LIKELY_SHARES.map((share) =>
+    boltTorqueNm({ ...size, propertyClass, surface, share }),
+  ) as [number, number];
   return { least, most };
-} // prettier-ignore
+}
 
 /**
  * The order in which bolts round a centre are drawn up, by their places counted round it from 0: each as far

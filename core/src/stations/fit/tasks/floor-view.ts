@@ -19,7 +19,8 @@ export function doneIn(floor: Floor): (task: Pick<Task, 'id' | 'kind' | 'stamp'>
   const told = new Map(floor.done.map(({ task, stamp }) => [task, stamp]));
   const opened = new Set(floor.tight.filter((one) => one.opened).map(({ key }) => key));
   const bad = new Map(floor.looks.map((look) => [look.task, look.good]));
-  return ({ id, kind, stamp }) => told.get(id) === stamp && !opened.has(id) && !(kind === 'look' && bad.get(id) === false);
+  return ({ id, kind, stamp }) =>
+    told.get(id) === stamp && !opened.has(id) && !(kind === 'look' && bad.get(id) === false);
 }
 
 /** How long work of each kind took so far: the median of what was timed, else common practice. */
@@ -32,7 +33,9 @@ function minutesOf(tasks: readonly Task[], floor: Floor): (task: Task) => number
   }
   return ({ kind, minutes }) => {
     const own = (timed.get(kind) ?? []).toSorted((a, b) => a - b);
-    return kind !== 'own' && kind !== 'bracket' && own.length >= 3 ? own[own.length >> 1]! : minutes;
+    return kind !== 'own' && kind !== 'bracket' && own.length >= 3
+      ? own[own.length >> 1]!
+      : minutes;
   };
 }
 
@@ -69,11 +72,16 @@ export const floorView = derive(
 );
 
 /** Work that was done to something that is otherwise now. What is done anew in each session is not undone by it. */
-export function undone(tasks: readonly Task[], floor: Floor): { readonly task: Task; readonly at: string }[] {
+export function undone(
+  tasks: readonly Task[],
+  floor: Floor,
+): { readonly task: Task; readonly at: string }[] {
   const told = new Map(floor.done.map((one) => [one.task, one]));
   return tasks.flatMap((task) => {
     const done = told.get(task.id);
-    return done && done.stamp !== task.stamp && task.kind !== 'safety' ? [{ task, at: done.at }] : [];
+    return done && done.stamp !== task.stamp && task.kind !== 'safety'
+      ? [{ task, at: done.at }]
+      : [];
   });
 }
 
@@ -83,9 +91,13 @@ export function undoes(was: PlanView, is: PlanView): Task[] {
   if (!floor.done.length) return [];
   const told = new Map(floor.done.map((one) => [one.task, one.stamp]));
   const still = new Map(tasksOf(is).map(({ id, stamp }) => [id, stamp]));
-  return tasksOf(was).filter(({ id, kind, stamp }) => kind !== 'safety' && told.get(id) === stamp && still.get(id) !== stamp);
+  return tasksOf(was).filter(
+    ({ id, kind, stamp }) => kind !== 'safety' && told.get(id) === stamp && still.get(id) !== stamp,
+  );
 }
 
 /** The newest day that anything was told on the floor; before anything was, an empty text. */
 export const newestDay = ({ done, tight, looks, session }: Floor): string =>
-  [...done, ...tight, ...looks].reduce((newest, { at }) => (at > newest ? at : newest), session.on ?? '').slice(0, 10);
+  [...done, ...tight, ...looks]
+    .reduce((newest, { at }) => (at > newest ? at : newest), session.on ?? '')
+    .slice(0, 10);

@@ -2,9 +2,35 @@ import Graph from 'graphology';
 import { topologicalSort } from 'graphology-dag';
 import { demo } from '../../../testing/demo-plans.ts';
 import { seeded } from '../../../lib/random/index.ts';
-import { applyEdit, NO_FLOOR, type Floor, type Plan, type SessionMeans } from '../../../plan/index.ts';
+import {
+  applyEdit,
+  NO_FLOOR,
+  type Floor,
+  type Plan,
+  type SessionMeans,
+} from '../../../plan/index.ts';
 import { viewPlan } from '../../../plan/results/index.ts';
-import { boltTorqueNm, floorView, inOrder, isBetter, planSession, stressAreaMm2, tasksOf, undone, valueOf, verdictOf, withClosed, withDone, withLater, withLook, withOpened, withTemporary, withTight, type Task, type TaskView } from './index.ts'; // prettier-ignore
+import {
+  boltTorqueNm,
+  floorView,
+  inOrder,
+  isBetter,
+  planSession,
+  stressAreaMm2,
+  tasksOf,
+  undone,
+  valueOf,
+  verdictOf,
+  withClosed,
+  withDone,
+  withLater,
+  withLook,
+  withOpened,
+  withTemporary,
+  withTight,
+  type Task,
+  type TaskView,
+} from './index.ts';
 
 const gannet = demo('gannet');
 const AT = '2026-11-27T10:00:00Z';
@@ -13,7 +39,10 @@ const withFloor = (floor: Floor, plan: Plan = gannet): Plan =>
 const views = (plan: Plan): readonly TaskView[] => floorView(viewPlan(plan));
 const one = (plan: Plan, id: string): TaskView => views(plan).find(({ task }) => task.id === id)!;
 const doAll = (plan: Plan, ...ids: string[]): Plan =>
-  ids.reduce((now, id) => withFloor(withDone(now.floor ?? NO_FLOOR, one(now, id).task, AT), now), plan);
+  ids.reduce(
+    (now, id) => withFloor(withDone(now.floor ?? NO_FLOOR, one(now, id).task, AT), now),
+    plan,
+  );
 
 describe('tasks of the floor', () => {
   const tasks = tasksOf(viewPlan(gannet));
@@ -32,26 +61,51 @@ describe('tasks of the floor', () => {
   test('loose first, then looked at, then tight; safety before all, fluid after all', () => {
     const needs = (id: string): readonly string[] => tasks.find((task) => task.id === id)!.needs;
     expect(needs('tighten:line-r2:a')).toEqual(['look:line:line-r2']);
-    expect(needs('look:line:line-r2')).toEqual(expect.arrayContaining(['join:line-r2:a', 'join:line-r2:b']));
+    expect(needs('look:line:line-r2')).toEqual(
+      expect.arrayContaining(['join:line-r2:a', 'join:line-r2:b']),
+    );
     expect(needs('part:master')).toContain('safety:stands');
-    expect(needs('fill')).toEqual(expect.arrayContaining(['tighten:line-r2:a', 'look:wiggle:line-r2', 'bracket:line-r1']));
+    expect(needs('fill')).toEqual(
+      expect.arrayContaining(['tighten:line-r2:a', 'look:wiggle:line-r2', 'bracket:line-r1']),
+    );
     // A plan with nothing in it has no work, and no fluid to put in.
     expect(tasksOf(viewPlan({ ...gannet, lines: [], hoses: [], parts: [] }))).toEqual([]);
   });
 
   test('a line that is not made, a part that is not here and a gate that is closed are what it waits for', () => {
     expect(one(gannet, 'run:line-r2')).toMatchObject({ state: 'waits', why: 'R2 is not made' });
-    const order = { key: 'nut:M10x1-bubble', state: 'ordered', have: 0, from: '', on: null, due: '2026-12-03', priceMinor: null, note: '' } as const; // prettier-ignore
-    const ordered = applyEdit(gannet, { edit: 'setSheet', with: { sheet: 'buying', to: { currency: '', own: [], kits: [], orders: [order] } } }); // prettier-ignore
+    const order = {
+      key: 'nut:M10x1-bubble',
+      state: 'ordered',
+      have: 0,
+      from: '',
+      on: null,
+      due: '2026-12-03',
+      priceMinor: null,
+      note: '',
+    } as const;
+    const ordered = applyEdit(gannet, {
+      edit: 'setSheet',
+      with: { sheet: 'buying', to: { currency: '', own: [], kits: [], orders: [order] } },
+    });
     expect(one(ordered, 'join:line-r2:b').why).toBe('M10x1 nut is ordered, due 2026-12-03');
     const gate = gannet.gates[0]!;
-    const shut = applyEdit(gannet, { edit: 'changeGate', with: { id: gate.id, patch: { closed: true, minMm: [-9000, -9000, -9000], maxMm: [9000, 9000, 9000] } } }); // prettier-ignore
+    const shut = applyEdit(gannet, {
+      edit: 'changeGate',
+      with: {
+        id: gate.id,
+        patch: { closed: true, minMm: [-9000, -9000, -9000], maxMm: [9000, 9000, 9000] },
+      },
+    });
     expect(one(shut, 'part:master').why).toBe(`${gate.name} is closed over it`);
   });
 
   test('done work frees what waited for it; opened, bad or changed it is done no more', () => {
     const safe = doAll(gannet, 'safety:stands', 'safety:springs', 'safety:dust', 'safety:battery');
-    expect([one(gannet, 'part:master').state, one(safe, 'part:master').state]).toEqual(['waits', 'now']);
+    expect([one(gannet, 'part:master').state, one(safe, 'part:master').state]).toEqual([
+      'waits',
+      'now',
+    ]);
     const fitted = doAll(safe, 'part:master');
     expect(one(fitted, 'part:master').state).toBe('done');
     const moved = applyEdit(fitted, {
@@ -62,21 +116,40 @@ describe('tasks of the floor', () => {
       },
     });
     expect(one(moved, 'part:master').state).toBe('now');
-    expect(undone(tasksOf(viewPlan(moved)), moved.floor!).map(({ task }) => task.id)).toEqual(['part:master']);
+    expect(undone(tasksOf(viewPlan(moved)), moved.floor!).map(({ task }) => task.id)).toEqual([
+      'part:master',
+    ]);
     const task = one(fitted, 'look:part:fl').task;
-    const bad = withFloor(withLook(fitted.floor!, task, { good: false, note: 'bleeder low', at: AT }), fitted);
+    const bad = withFloor(
+      withLook(fitted.floor!, task, { good: false, note: 'bleeder low', at: AT }),
+      fitted,
+    );
     expect([one(bad, task.id).state, bad.floor!.looks[0]!.note]).toEqual(['waits', 'bleeder low']);
     const tight = withTight(fitted.floor!, one(fitted, 'tighten:line-r2:a').task, 17, AT);
     expect(one(withFloor(tight, fitted), 'tighten:line-r2:a').state).toBe('done');
-    expect(one(withFloor(withOpened(tight, 'tighten:line-r2:a', AT), fitted), 'tighten:line-r2:a').state).not.toBe('done');
+    expect(
+      one(withFloor(withOpened(tight, 'tighten:line-r2:a', AT), fitted), 'tighten:line-r2:a').state,
+    ).not.toBe('done');
   });
 
   test('put off and held for now stay open until they are closed', () => {
     const safe = doAll(gannet, 'safety:stands', 'safety:springs', 'safety:dust', 'safety:battery');
-    const put = withFloor(withLater(safe.floor!, { task: 'part:master', until: '2026-12-01', why: 'bush worn' }), safe);
-    expect(one(put, 'part:master')).toMatchObject({ state: 'later', why: 'Left for later, until 2026-12-01: bush worn' });
-    const held = withTemporary(put.floor!, { what: 'Rear hose', by: 'zip-tie', since: '2026-11-22' });
-    expect(held.temporary).toEqual([{ id: 'held-1', what: 'Rear hose', by: 'zip-tie', since: '2026-11-22', closed: null }]);
+    const put = withFloor(
+      withLater(safe.floor!, { task: 'part:master', until: '2026-12-01', why: 'bush worn' }),
+      safe,
+    );
+    expect(one(put, 'part:master')).toMatchObject({
+      state: 'later',
+      why: 'Left for later, until 2026-12-01: bush worn',
+    });
+    const held = withTemporary(put.floor!, {
+      what: 'Rear hose',
+      by: 'zip-tie',
+      since: '2026-11-22',
+    });
+    expect(held.temporary).toEqual([
+      { id: 'held-1', what: 'Rear hose', by: 'zip-tie', since: '2026-11-22', closed: null },
+    ]);
     expect(withClosed(held, 'held-1', '2026-11-27').temporary[0]!.closed).toBe('2026-11-27');
   });
 });
@@ -85,18 +158,50 @@ describe('a session', () => {
   /** Random tasks, each needing some of those before it. */
   function random(seed: number, count: number): TaskView[] {
     const draw = seeded(seed);
-    const gates = ['2026-12-01', '2026-12-05', null].map((on, i) => (on ? ({ id: `g${i}`, name: `G${i}`, on, closed: false, minMm: [0, 0, 0], maxMm: [1, 1, 1] } as const) : null));
+    const gates = ['2026-12-01', '2026-12-05', null].map((on, i) =>
+      on
+        ? ({
+            id: `g${i}`,
+            name: `G${i}`,
+            on,
+            closed: false,
+            minMm: [0, 0, 0],
+            maxMm: [1, 1, 1],
+          } as const)
+        : null,
+    );
     const made: TaskView[] = [];
     for (let i = 0; i < count; i++) {
       const needs = made.filter(() => draw() < 0.25).map(({ task }) => task.id);
-      const done = draw() < 0.15 && needs.every((id) => made.find(({ task }) => task.id === id)!.state === 'done');
+      const done =
+        draw() < 0.15 &&
+        needs.every((id) => made.find(({ task }) => task.id === id)!.state === 'done');
       const waits = draw() < 0.12 ? 'not here' : null;
-      const task = { id: `t${i}`, kind: 'own', name: `T${i}`, how: '', place: { kind: 'plan', id: 'p' }, needs, waits, minutes: 5, people: draw() < 0.2 ? 2 : 1, wants: [], tools: draw() < 0.15 ? ['welder'] : [], stamp: '', gate: gates[Math.floor(draw() * 3)]! } as Task;
+      const task = {
+        id: `t${i}`,
+        kind: 'own',
+        name: `T${i}`,
+        how: '',
+        place: { kind: 'plan', id: 'p' },
+        needs,
+        waits,
+        minutes: 5,
+        people: draw() < 0.2 ? 2 : 1,
+        wants: [],
+        tools: draw() < 0.15 ? ['welder'] : [],
+        stamp: '',
+        gate: gates[Math.floor(draw() * 3)]!,
+      } as Task;
       const ready = needs.every((id) => made.find((view) => view.task.id === id)!.state === 'done');
-      made.push({ task, minutes: 5 + Math.floor(draw() * 30), state: done ? 'done' : waits ? 'waits' : ready ? 'now' : 'waits', why: '' });
+      made.push({
+        task,
+        minutes: 5 + Math.floor(draw() * 30),
+        state: done ? 'done' : waits ? 'waits' : ready ? 'now' : 'waits',
+        why: '',
+      });
     }
     return made;
-  } // prettier-ignore
+  }
   const may = (view: TaskView, { people, lacks }: SessionMeans): boolean =>
     view.state !== 'done' &&
     !view.task.waits &&
@@ -106,18 +211,33 @@ describe('a session', () => {
   test('of few tasks no other choice is worth more: every subset is tried', () => {
     for (let seed = 1; seed <= 60; seed++) {
       const all = random(seed, 12);
-      const means = { minutes: 30 + (seed % 5) * 20, people: 1 + (seed % 2), lacks: seed % 3 ? ['welder'] : [] };
+      const means = {
+        minutes: 30 + (seed % 5) * 20,
+        people: 1 + (seed % 2),
+        lacks: seed % 3 ? ['welder'] : [],
+      };
       const session = planSession(all, means);
       const done = new Set(all.filter(({ state }) => state === 'done').map(({ task }) => task.id));
       let best = valueOf(all, new Set());
       for (let mask = 0; mask < 2 ** all.length; mask++) {
         const chosen = new Set(all.filter((_, i) => mask & (1 << i)).map(({ task }) => task.id));
         const views_ = all.filter(({ task }) => chosen.has(task.id));
-        if (!views_.every((view) => may(view, means) && view.task.needs.every((id) => done.has(id) || chosen.has(id)))) continue;
+        if (
+          !views_.every(
+            (view) =>
+              may(view, means) && view.task.needs.every((id) => done.has(id) || chosen.has(id)),
+          )
+        )
+          continue;
         const value = valueOf(all, chosen);
         if (value.minutes <= means.minutes && isBetter(value, best)) best = value;
       }
-      expect([seed, session.freed, session.gateOn, session.minutes]).toEqual([seed, best.freed, best.gateOn, best.minutes]);
+      expect([seed, session.freed, session.gateOn, session.minutes]).toEqual([
+        seed,
+        best.freed,
+        best.gateOn,
+        best.minutes,
+      ]);
     }
   });
 
@@ -132,15 +252,24 @@ describe('a session', () => {
         expect(view.task.needs.every((id) => done.has(id))).toBe(true);
         done.add(view.task.id);
       }
-      expect([...tasks, ...besides].reduce((sum, { minutes }) => sum + minutes, 0)).toBeLessThanOrEqual(120);
+      expect(
+        [...tasks, ...besides].reduce((sum, { minutes }) => sum + minutes, 0),
+      ).toBeLessThanOrEqual(120);
     }
   });
 
   test('tasks of one’s own that wait for each other hold up nothing else, however little they take', () => {
-    const round = (id: string, need: string, minutes: number): TaskView => ({ ...random(1, 1)[0]!, task: { ...random(1, 1)[0]!.task, id, needs: [need], waits: null, people: 1, tools: [] }, minutes, state: 'waits' }); // prettier-ignore
+    const round = (id: string, need: string, minutes: number): TaskView => ({
+      ...random(1, 1)[0]!,
+      task: { ...random(1, 1)[0]!.task, id, needs: [need], waits: null, people: 1, tools: [] },
+      minutes,
+      state: 'waits',
+    });
     const all = [...random(3, 40), round('a', 'b', 0), round('b', 'a', 0), round('c', 'a', 5)];
     const { tasks, besides } = planSession(all, { minutes: 100, people: 2, lacks: [] });
-    expect([...tasks, ...besides].some(({ task }) => ['a', 'b', 'c'].includes(task.id))).toBe(false);
+    expect([...tasks, ...besides].some(({ task }) => ['a', 'b', 'c'].includes(task.id))).toBe(
+      false,
+    );
     expect(tasks.length + besides.length).toBeGreaterThan(0);
     // All are placed, each once.
     expect(inOrder(all, new Set(all.map(({ task }) => task.id)))).toHaveLength(all.length);
@@ -148,7 +277,13 @@ describe('a session', () => {
 
   test('the demo alone, two hours and no welder: what comes before all is first', () => {
     const session = planSession(views(gannet), { minutes: 120, people: 1, lacks: ['welder'] });
-    expect(session.tasks.map(({ task }) => task.kind).slice(0, 5)).toEqual(['safety', 'safety', 'safety', 'safety', 'clean']);
+    expect(session.tasks.map(({ task }) => task.kind).slice(0, 5)).toEqual([
+      'safety',
+      'safety',
+      'safety',
+      'safety',
+      'clean',
+    ]);
     expect(session.besides.length).toBeGreaterThan(0);
   });
 });
@@ -157,13 +292,26 @@ describe('torque', () => {
   // By hand: M10x1.5, As = π/4·(10 − 0.9382·1.5)² = 57.99 mm²; 0.75·57.99·600 = 26,096 N; 0.2·10·26,096/1000 = 52.2 N·m.
   test('a zinc M10 of 8.8 to three quarters of its proof load takes 52.2 N·m', () => {
     expect(stressAreaMm2({ dMm: 10, pitchMm: 1.5 })).toBeCloseTo(57.99, 2);
-    expect(boltTorqueNm({ dMm: 10, pitchMm: 1.5, propertyClass: '8.8', surface: 'zinc' })).toBeCloseTo(52.19, 2);
+    expect(
+      boltTorqueNm({ dMm: 10, pitchMm: 1.5, propertyClass: '8.8', surface: 'zinc' }),
+    ).toBeCloseTo(52.19, 2);
     // Oiled it takes nine tenths of that.
-    expect(boltTorqueNm({ dMm: 10, pitchMm: 1.5, propertyClass: '8.8', surface: 'oiled' })).toBeCloseTo(46.97, 2);
+    expect(
+      boltTorqueNm({ dMm: 10, pitchMm: 1.5, propertyClass: '8.8', surface: 'oiled' }),
+    ).toBeCloseTo(46.97, 2);
   });
 
   test('a wrench is good to 4 per cent: 16.4 of 17 is good, 16.3 is too little, 17.7 too much', () => {
-    expect([16.4, 16.3, 17.6, 17.7].map((said) => verdictOf(17, said, false))).toEqual(['good', 'low', 'good', 'high']);
-    expect([verdictOf(17, null, false), verdictOf(null, 17, false), verdictOf(17, 17, true)]).toEqual(['open', 'no-figure', 'opened']); // prettier-ignore
+    expect([16.4, 16.3, 17.6, 17.7].map((said) => verdictOf(17, said, false))).toEqual([
+      'good',
+      'low',
+      'good',
+      'high',
+    ]);
+    expect([
+      verdictOf(17, null, false),
+      verdictOf(null, 17, false),
+      verdictOf(17, 17, true),
+    ]).toEqual(['open', 'no-figure', 'opened']);
   });
 });

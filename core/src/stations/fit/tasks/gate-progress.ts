@@ -15,7 +15,11 @@ export interface GateLeft {
 }
 
 /** Each gate with the work that is left for it, the first to close first. */
-export function gatesLeft(views: readonly TaskView[], gates: readonly Gate[], { minutes: sessionMinutes }: Pick<SessionMeans, 'minutes'>): GateLeft[] {
+export function gatesLeft(
+  views: readonly TaskView[],
+  gates: readonly Gate[],
+  { minutes: sessionMinutes }: Pick<SessionMeans, 'minutes'>,
+): GateLeft[] {
   const byId = new Map(views.map((view) => [view.task.id, view]));
   return [...gates].sort(byDay).map((gate) => {
     const own = views.filter(({ task }) => task.gate?.id === gate.id);
@@ -30,4 +34,4 @@ export function gatesLeft(views: readonly TaskView[], gates: readonly Gate[], { 
     const minutes = [...first].reduce((sum, view) => sum + view.minutes, 0);
     return { gate, all: own.length, left, minutes, sessions: Math.ceil(minutes / sessionMinutes) };
   });
-} // prettier-ignore
+}

@@ -15,13 +15,27 @@ function turningOf({ fittingId, through }: HoseEnd): Turning {
 /** What is done to a hose: hung by its fixed end, its other end led there without twist, looked at through its travel, tightened, tugged. */
 const hoseWork = derive(
   'work on a hose',
-  (hose: Hose, ports: ReadonlyMap<string, PortView>, ground: Ground) => [hose, ground, ports.get(hose.ends.a.portId ?? ''), ports.get(hose.ends.b.portId ?? '')],
+  (hose: Hose, ports: ReadonlyMap<string, PortView>, ground: Ground) => [
+    hose,
+    ground,
+    ports.get(hose.ends.a.portId ?? ''),
+    ports.get(hose.ends.b.portId ?? ''),
+  ],
   (hose, ground, a, b): readonly Task[] => {
     const { id, name, ends } = hose;
     const place: Ref = { kind: 'hose', id };
-    const stamp = stampOf(hose.stockId, hose.orderMm, ends.a.portId, ends.b.portId, ends.a.fittingId, ends.b.fittingId);
+    const stamp = stampOf(
+      hose.stockId,
+      hose.orderMm,
+      ends.a.portId,
+      ends.b.portId,
+      ends.a.fittingId,
+      ends.b.fittingId,
+    );
     const atMm = [a?.fixed.atMm ?? ends.a.atMm, b?.fixed.atMm ?? ends.b.atMm];
-    const parts = [a, b].flatMap((port) => (port && isFitted(port.part) ? [`part:${port.part.id}`] : []));
+    const parts = [a, b].flatMap((port) =>
+      port && isFitted(port.part) ? [`part:${port.part.id}`] : [],
+    );
     const { first } = firstEnd(turningOf(ends.a), turningOf(ends.b));
     const [early, late] = first === 'b' ? (['b', 'a'] as const) : (['a', 'b'] as const);
     const at = new Map([a, b].flatMap((port) => (port ? [[port.port.id, port] as const] : [])));
@@ -29,24 +43,87 @@ const hoseWork = derive(
     const said = { place, stamp };
     const up = (end: string): string => end.toUpperCase();
     const tasks: Task[] = [
-      taskOf({ ...said, id: `hose:${id}`, kind: 'hose', name: `Hang ${name} by its end ${up(early)}`, how: `Both ends free before it is turned: end ${up(early)} first, by hand, washers new.`, needs: [...ground.before, ...parts], wants: [`hose:${id}`], minutes: 10 }, ground, atMm),
-      taskOf({ ...said, id: `join:${id}:${late}`, kind: 'join', name: `${name}, end ${up(late)}: led there without twist`, how: `Its stripe straight, then end ${up(late)} by hand. Never turn it by its hose; where it must be turned, end ${up(early)} comes off first.`, needs: [`hose:${id}`] }, ground, atMm),
-      taskOf({ ...said, id: `look:hose:${id}`, kind: 'look', name: `${name}: through lock, droop and bump`, how: 'Good: it bends in its soft middle, stays clear of wheel, spring and exhaust by two fingers, is never taut, and has no twist.', needs: [`join:${id}:${late}`], people: 2 }, ground, atMm),
+      taskOf(
+        {
+          ...said,
+          id: `hose:${id}`,
+          kind: 'hose',
+          name: `Hang ${name} by its end ${up(early)}`,
+          how: `Both ends free before it is turned: end ${up(early)} first, by hand, washers new.`,
+          needs: [...ground.before, ...parts],
+          wants: [`hose:${id}`],
+          minutes: 10,
+        },
+        ground,
+        atMm,
+      ),
+      taskOf(
+        {
+          ...said,
+          id: `join:${id}:${late}`,
+          kind: 'join',
+          name: `${name}, end ${up(late)}: led there without twist`,
+          how: `Its stripe straight, then end ${up(late)} by hand. Never turn it by its hose; where it must be turned, end ${up(early)} comes off first.`,
+          needs: [`hose:${id}`],
+        },
+        ground,
+        atMm,
+      ),
+      taskOf(
+        {
+          ...said,
+          id: `look:hose:${id}`,
+          kind: 'look',
+          name: `${name}: through lock, droop and bump`,
+          how: 'Good: it bends in its soft middle, stays clear of wheel, spring and exhaust by two fingers, is never taut, and has no twist.',
+          needs: [`join:${id}:${late}`],
+          people: 2,
+        },
+        ground,
+        atMm,
+      ),
       ...joints.map((joint, i) =>
-        taskOf({ ...said, id: `tighten:${id}:${joint.end}`, kind: 'tighten', name: `${joint.name}: tighten`, how: 'The hose held still while it is tightened; once; mark it.', place: joint.place, needs: [`look:hose:${id}`, ...(i ? [`tighten:${id}:${joints[0]!.end}`] : [])], joint }, ground, [atMm[ENDS.indexOf(joint.end)]]),
+        taskOf(
+          {
+            ...said,
+            id: `tighten:${id}:${joint.end}`,
+            kind: 'tighten',
+            name: `${joint.name}: tighten`,
+            how: 'The hose held still while it is tightened; once; mark it.',
+            place: joint.place,
+            needs: [`look:hose:${id}`, ...(i ? [`tighten:${id}:${joints[0]!.end}`] : [])],
+            joint,
+          },
+          ground,
+          [atMm[ENDS.indexOf(joint.end)]],
+        ),
       ),
     ];
     for (const end of ENDS)
       if (hoseFittingById(ends[end].fittingId)!.kind === 'dry-break')
-        tasks.push(taskOf({ ...said, id: `look:tug:${id}:${end}`, kind: 'look', name: `${name}, end ${up(end)}: pushed home and tugged`, how: 'Good: its sleeve snaps over, both halves turn, and a hard tug does not part them.', needs: [`look:hose:${id}`] }, ground, [atMm[ENDS.indexOf(end)]]));
+        tasks.push(
+          taskOf(
+            {
+              ...said,
+              id: `look:tug:${id}:${end}`,
+              kind: 'look',
+              name: `${name}, end ${up(end)}: pushed home and tugged`,
+              how: 'Good: its sleeve snaps over, both halves turn, and a hard tug does not part them.',
+              needs: [`look:hose:${id}`],
+            },
+            ground,
+            [atMm[ENDS.indexOf(end)]],
+          ),
+        );
     return tasks;
   },
   2,
-); // prettier-ignore
+);
 
 /** Of all hoses: none is looked at while no hose and no part changes. */
 export const hosesWork = derive(
   'work on hoses',
-  ({ plan, ports }: Pick<LaidPlan, 'plan' | 'ports'>, ground: Ground) => [plan.hoses, ports, ground] as const,
+  ({ plan, ports }: Pick<LaidPlan, 'plan' | 'ports'>, ground: Ground) =>
+    [plan.hoses, ports, ground] as const,
   (hoses, ports, ground): readonly Task[] => hoses.flatMap((hose) => hoseWork(hose, ports, ground)),
 );

@@ -1,13 +1,51 @@
-export { inOrder, isBetter, planSession, valueOf, type Plannable, type Session, type SessionValue } from './session.ts';
-export { doneIn, floorOf, floorView, newestDay, undoes, undone, type TaskState, type TaskView } from './floor-view.ts';
+export {
+  inOrder,
+  isBetter,
+  planSession,
+  valueOf,
+  type Plannable,
+  type Session,
+  type SessionValue,
+} from './session.ts';
+export {
+  doneIn,
+  floorOf,
+  floorView,
+  newestDay,
+  undoes,
+  undone,
+  type TaskState,
+  type TaskView,
+} from './floor-view.ts';
 export { boltThread, likelyBoltNm, starOrder, type Fastener } from './fasteners.ts';
 export { gatesLeft, type GateLeft } from './gate-progress.ts';
 export { mayNeed } from './task-dependencies.ts';
 export { stripHow } from './strip.ts';
 export { type Task, type TaskKind } from './task.ts';
 export { tasksOf } from './tasks.ts';
-export { boltTorqueNm, NUT_FACTOR, PROOF_MPA, stressAreaMm2, type BoltTorque } from './bolt-torque.ts';
+export {
+  boltTorqueNm,
+  NUT_FACTOR,
+  PROOF_MPA,
+  stressAreaMm2,
+  type BoltTorque,
+} from './bolt-torque.ts';
 export { torqueOf, verdictOf, wantedOf, WRENCH_SHARE, type TorqueView } from './torque.ts';
 export {
-  withClosed, withDone, withFastener, withFound, withLater, withLook, withOpened, withOwn, withOwnChanged, withoutDone, withoutLater, withoutOwn, withSession, withTemporary, withTight, withWanted,
-} from './tell.ts'; // prettier-ignore
+  withClosed,
+  withDone,
+  withFastener,
+  withFound,
+  withLater,
+  withLook,
+  withOpened,
+  withOwn,
+  withOwnChanged,
+  withoutDone,
+  withoutLater,
+  withoutOwn,
+  withSession,
+  withTemporary,
+  withTight,
+  withWanted,
+} from './tell.ts';

@@ -1,6 +1,13 @@
 import { derive } from '../../../lib/derive/index.ts';
 import type { Thing } from '../../../shape/obstacles/index.ts';
-import { isBrake, isJoint, type LaidPlan, type Part, type PortView, type Ref } from '../../../plan/index.ts';
+import {
+  isBrake,
+  isJoint,
+  type LaidPlan,
+  type Part,
+  type PortView,
+  type Ref,
+} from '../../../plan/index.ts';
 import { distance, type Vec3 } from '../../../lib/vec/index.ts';
 import { mountOf, type Fastener } from './fasteners.ts';
 import { stampOf, taskOf, type Ground, type Task } from './task.ts';
@@ -27,55 +34,137 @@ export function wheelOf(at: readonly (Vec3 | undefined)[], things: readonly Thin
 }
 
 function howOf(part: Part): string {
-  if (part.kind === 'master') return 'Bench bled or not, its ports capped until lines come; free play of the pushrod looked at.';
+  if (part.kind === 'master')
+    return 'Bench bled or not, its ports capped until lines come; free play of the pushrod looked at.';
   if (isBrake(part)) return 'On its own side, the bleeder on top; pins greased as the sheet says.';
-  return isJoint(part) ? 'Fixed where it is drawn, ports capped until the tubes come.' : 'Loose first; ports capped.';
+  return isJoint(part)
+    ? 'Fixed where it is drawn, ports capped until the tubes come.'
+    : 'Loose first; ports capped.';
 }
 
 /** What is done to a part: its faces cleaned, fitted, its bolts drawn up, its open ports plugged, looked at; its wheel put on and drawn up again. */
 const partWork = derive(
   'work on a part',
-  (part: Part, ports: readonly (PortView | undefined)[], things: readonly Thing[], ground: Ground) => [part, ground, things, ...ports],
+  (
+    part: Part,
+    ports: readonly (PortView | undefined)[],
+    things: readonly Thing[],
+    ground: Ground,
+  ) => [part, ground, things, ...ports],
   (part, ground, things, ...ports): readonly Task[] => {
     const at = (ports as readonly (PortView | undefined)[]).map((port) => port?.fixed.atMm);
-    const place: Ref = part.ports[0] ? { kind: 'port', id: part.ports[0].id } : { kind: 'part', id: part.id };
+    const place: Ref = part.ports[0]
+      ? { kind: 'port', id: part.ports[0].id }
+      : { kind: 'part', id: part.id };
     const stamp = stampOf(at, part.kind);
     const { id, name } = part;
     const tasks: Task[] = [];
-    const add = (said: Omit<Parameters<typeof taskOf>[0], 'place'> & Partial<Pick<Task, 'place'>>): void =>
-      void tasks.push(taskOf({ place, stamp, ...said }, ground, at));
+    const add = (
+      said: Omit<Parameters<typeof taskOf>[0], 'place'> & Partial<Pick<Task, 'place'>>,
+    ): void => void tasks.push(taskOf({ place, stamp, ...said }, ground, at));
     const brake = isBrake(part);
     if (brake)
-      add({ id: `clean:${id}`, kind: 'clean', name: `${name}: faces clean`, how: `Hub and ${part.kind === 'caliper' ? 'flange faces to bare metal, a new disc washed of its oil and seen to run true' : 'backing plate clean, its pads greased, a new drum washed of its oil'}; paint off wherever metal meets metal.`, needs: ground.before, stamp: '' });
-    add({ id: `part:${id}`, kind: 'part', name: `Fit ${name}`, how: howOf(part), needs: brake ? [`clean:${id}`] : ground.before, wants: [`part:${id}`] });
+      add({
+        id: `clean:${id}`,
+        kind: 'clean',
+        name: `${name}: faces clean`,
+        how: `Hub and ${part.kind === 'caliper' ? 'flange faces to bare metal, a new disc washed of its oil and seen to run true' : 'backing plate clean, its pads greased, a new drum washed of its oil'}; paint off wherever metal meets metal.`,
+        needs: ground.before,
+        stamp: '',
+      });
+    add({
+      id: `part:${id}`,
+      kind: 'part',
+      name: `Fit ${name}`,
+      how: howOf(part),
+      needs: brake ? [`clean:${id}`] : ground.before,
+      wants: [`part:${id}`],
+    });
     const fitted = [`part:${id}`];
-    const fasten = (key: string, fastener: Fastener, said: Pick<Task, 'name' | 'how' | 'needs'>): void =>
+    const fasten = (
+      key: string,
+      fastener: Fastener,
+      said: Pick<Task, 'name' | 'how' | 'needs'>,
+    ): void =>
       add({ ...said, id: key, kind: 'tighten', fastener, stamp: stampOf(part.kind, fastener.key) });
     const mount = mountOf(part.kind, `bolts:${id}`, place);
-    if (mount) fasten(mount.key, mount, { name: `${name}: ${mount.what.toLowerCase()}`, how: 'All by hand first, then drawn up in turn; marked.', needs: fitted });
+    if (mount)
+      fasten(mount.key, mount, {
+        name: `${name}: ${mount.what.toLowerCase()}`,
+        how: 'All by hand first, then drawn up in turn; marked.',
+        needs: fitted,
+      });
     for (const port of part.ports.filter(({ role }) => role === 'spare'))
-      add({ id: `plug:${port.id}`, kind: 'plug', name: `Plug ${name}, ${port.name}`, how: 'Nothing is joined to it: a plug of its own thread and seat, tight. Tape or a rubber cap holds no pressure.', place: { kind: 'port', id: port.id }, needs: fitted, stamp: '' });
+      add({
+        id: `plug:${port.id}`,
+        kind: 'plug',
+        name: `Plug ${name}, ${port.name}`,
+        how: 'Nothing is joined to it: a plug of its own thread and seat, tight. Tape or a rubber cap holds no pressure.',
+        place: { kind: 'port', id: port.id },
+        needs: fitted,
+        stamp: '',
+      });
     if (part.kind === 'dry-break')
-      add({ id: `look:tug:${id}`, kind: 'look', name: `${name}: pushed home and tugged`, how: 'Good: its sleeve snaps over, both halves turn, and a hard tug does not part them.', needs: fitted });
+      add({
+        id: `look:tug:${id}`,
+        kind: 'look',
+        name: `${name}: pushed home and tugged`,
+        how: 'Good: its sleeve snaps over, both halves turn, and a hard tug does not part them.',
+        needs: fitted,
+      });
     if (part.ports.some(({ role }) => role === 'bleeder'))
-      add({ id: `look:part:${id}`, kind: 'look', name: `${name}: right side, bleeder on top`, how: 'Good: the bleeder is the highest place of its cavity.', needs: fitted });
+      add({
+        id: `look:part:${id}`,
+        kind: 'look',
+        name: `${name}: right side, bleeder on top`,
+        how: 'Good: the bleeder is the highest place of its cavity.',
+        needs: fitted,
+      });
     if (!brake) return tasks;
     const bolts = mount ? [mount.key] : fitted;
-    add({ id: `look:wheel:${id}`, kind: 'look', name: `${name}: ${part.kind === 'caliper' ? 'disc the right way, wheel turns free' : 'wheel turns free'}`, how: `Good: ${part.kind === 'caliper' ? 'vanes that lead air outwards as the wheel rolls forward, pads in the right way, ' : ''}nothing rubs through a whole turn, and the wheel stops against nothing.`, needs: bolts });
+    add({
+      id: `look:wheel:${id}`,
+      kind: 'look',
+      name: `${name}: ${part.kind === 'caliper' ? 'disc the right way, wheel turns free' : 'wheel turns free'}`,
+      how: `Good: ${part.kind === 'caliper' ? 'vanes that lead air outwards as the wheel rolls forward, pads in the right way, ' : ''}nothing rubs through a whole turn, and the wheel stops against nothing.`,
+      needs: bolts,
+    });
     const wheel = wheelOf(at, things);
     if (!wheel) return tasks;
-    const nuts: Fastener = { key: `wheel:${id}`, what: 'Wheel nuts', count: NUTS_OF_A_WHEEL, place: { kind: 'thing', id: wheel.id }, againKm: AGAIN_KM };
-    fasten(nuts.key, nuts, { name: `${wheel.name}: wheel nuts`, how: 'Seats clean and dry unless the sheet says otherwise; half tight in the air, all the way on the ground, in star order.', needs: ['fill', `look:wheel:${id}`] });
-    fasten(`again:${nuts.key}`, nuts, { name: `${wheel.name}: wheel nuts again`, how: `After the first ${AGAIN_KM} km and after heat, with the wheel cold: in star order, to the same figure.`, needs: ['drive', nuts.key] });
+    const nuts: Fastener = {
+      key: `wheel:${id}`,
+      what: 'Wheel nuts',
+      count: NUTS_OF_A_WHEEL,
+      place: { kind: 'thing', id: wheel.id },
+      againKm: AGAIN_KM,
+    };
+    fasten(nuts.key, nuts, {
+      name: `${wheel.name}: wheel nuts`,
+      how: 'Seats clean and dry unless the sheet says otherwise; half tight in the air, all the way on the ground, in star order.',
+      needs: ['fill', `look:wheel:${id}`],
+    });
+    fasten(`again:${nuts.key}`, nuts, {
+      name: `${wheel.name}: wheel nuts again`,
+      how: `After the first ${AGAIN_KM} km and after heat, with the wheel cold: in star order, to the same figure.`,
+      needs: ['drive', nuts.key],
+    });
     return tasks;
   },
   2,
-); // prettier-ignore
+);
 
 /** Of all parts: none is looked at while no part and no thing changes. */
 export const partsWork = derive(
   'work on parts',
-  ({ plan, ports }: Pick<LaidPlan, 'plan' | 'ports'>, ground: Ground) => [plan.parts, ports, plan.things, ground] as const,
+  ({ plan, ports }: Pick<LaidPlan, 'plan' | 'ports'>, ground: Ground) =>
+    [plan.parts, ports, plan.things, ground] as const,
   (parts, ports, things, ground): readonly Task[] =>
-    parts.filter(isFitted).flatMap((part) => partWork(part, part.ports.map(({ id }) => ports.get(id)), things, ground)),
-); // prettier-ignore
+    parts.filter(isFitted).flatMap((part) =>
+      partWork(
+        part,
+        part.ports.map(({ id }) => ports.get(id)),
+        things,
+        ground,
+      ),
+    ),
+);

@@ -26,7 +26,11 @@ const NO_DAY = '9999-99-99';
 
 /** More freed, then the nearer gate, then fewer minutes. */
 export const isBetter = (a: SessionValue, b: SessionValue): boolean =>
-  a.freed !== b.freed ? a.freed > b.freed : a.gateOn !== b.gateOn ? a.gateOn < b.gateOn : a.minutes < b.minutes;
+  a.freed !== b.freed
+    ? a.freed > b.freed
+    : a.gateOn !== b.gateOn
+      ? a.gateOn < b.gateOn
+      : a.minutes < b.minutes;
 
 /** Tasks that are open and that these people with these tools could do once what they need is done. */
 function possible<T extends Plannable>(views: readonly T[], { people, lacks }: SessionMeans): T[] {
@@ -39,7 +43,7 @@ function possible<T extends Plannable>(views: readonly T[], { people, lacks }: S
           !task.waits &&
           task.people <= people &&
           !task.tools.some((tool) => lacks.includes(tool)),
-      ) // prettier-ignore
+      )
       .map(({ task }) => task.id),
   );
   const done = new Set(views.filter(({ state }) => state === 'done').map(({ task }) => task.id));
@@ -57,7 +61,11 @@ function possible<T extends Plannable>(views: readonly T[], { people, lacks }: S
 
 /** What doing a set of tasks is worth. Freed is what waits for work alone, and then waits no more. */
 export function valueOf(views: readonly Plannable[], chosen: ReadonlySet<string>): SessionValue {
-  const done = new Set(views.filter(({ state, task }) => state === 'done' || chosen.has(task.id)).map(({ task }) => task.id));
+  const done = new Set(
+    views
+      .filter(({ state, task }) => state === 'done' || chosen.has(task.id))
+      .map(({ task }) => task.id),
+  );
   let [freed, gateOn, minutes] = [0, NO_DAY, 0];
   for (const { task, state, minutes: own } of views) {
     if (chosen.has(task.id)) {
@@ -69,8 +77,13 @@ export function valueOf(views: readonly Plannable[], chosen: ReadonlySet<string>
 }
 
 /** The ids in an order in which each comes after what it needs; what is alike stays as it stood. */
-export function inOrder<T extends Plannable>(views: readonly T[], chosen: ReadonlySet<string>): T[] {
-  const own = new Map(views.flatMap((view) => (chosen.has(view.task.id) ? [[view.task.id, view] as const] : [])));
+export function inOrder<T extends Plannable>(
+  views: readonly T[],
+  chosen: ReadonlySet<string>,
+): T[] {
+  const own = new Map(
+    views.flatMap((view) => (chosen.has(view.task.id) ? [[view.task.id, view] as const] : [])),
+  );
   const placed = new Map<string, T>();
   const begun = new Set<string>();
   const place = (view: T): void => {
@@ -84,7 +97,11 @@ export function inOrder<T extends Plannable>(views: readonly T[], chosen: Readon
 }
 
 /** Every choice of a few tasks that is closed under what they need and fits the time. */
-function best(views: readonly Plannable[], able: readonly Plannable[], minutes: number): Set<string> {
+function best(
+  views: readonly Plannable[],
+  able: readonly Plannable[],
+  minutes: number,
+): Set<string> {
   const done = new Set(views.filter(({ state }) => state === 'done').map(({ task }) => task.id));
   const ordered = inOrder(views, new Set(able.map(({ task }) => task.id)));
   let found = { chosen: new Set<string>(), value: valueOf(views, new Set()) };
@@ -107,7 +124,11 @@ function best(views: readonly Plannable[], able: readonly Plannable[], minutes: 
 }
 
 /** For many tasks: what is missing for each waiting one is added whole, the most freed for its minutes first. */
-function greedy(views: readonly Plannable[], able: readonly Plannable[], minutes: number): Set<string> {
+function greedy(
+  views: readonly Plannable[],
+  able: readonly Plannable[],
+  minutes: number,
+): Set<string> {
   const indexOf = new Map(views.map(({ task }, i) => [task.id, i]));
   const needs = views.map(({ task }) => task.needs.map((id) => indexOf.get(id)!));
   const behind: number[][] = views.map(() => []);
@@ -121,7 +142,9 @@ function greedy(views: readonly Plannable[], able: readonly Plannable[], minutes
   const chosen = new Set<number>();
   // Marks of the set that is looked at: no list is cleared between two.
   let turn = 0;
-  const [begunIn, gatheredIn, countedIn, counted] = [0, 0, 0, 0].map(() => new Int32Array(views.length)) as [Int32Array, Int32Array, Int32Array, Int32Array]; // prettier-ignore
+  const [begunIn, gatheredIn, countedIn, counted] = [0, 0, 0, 0].map(
+    () => new Int32Array(views.length),
+  ) as [Int32Array, Int32Array, Int32Array, Int32Array];
   let budget = 0;
   /** Gathers what a task still needs, itself included; false where it cannot be had within the minutes, or comes round to itself. */
   const gather = (i: number, into: number[]): boolean => {
@@ -174,16 +197,29 @@ function greedy(views: readonly Plannable[], able: readonly Plannable[], minutes
  * then the nearest gate, then fewer minutes; every choice is tried where there are few, else what is
  * missing for a waiting task is added whole. Nothing is in it whose needs are not done or in it.
  */
-export function planSession<T extends Plannable>(views: readonly T[], means: SessionMeans): Session<T> {
+export function planSession<T extends Plannable>(
+  views: readonly T[],
+  means: SessionMeans,
+): Session<T> {
   const able = possible(views, means);
-  const chosen = able.length <= EXACT_MOST ? best(views, able, means.minutes) : greedy(views, able, means.minutes);
+  const chosen =
+    able.length <= EXACT_MOST
+      ? best(views, able, means.minutes)
+      : greedy(views, able, means.minutes);
   const value = valueOf(views, chosen);
   const rest: T[] = [];
   const taken = new Set(chosen);
   const done = new Set(views.filter(({ state }) => state === 'done').map(({ task }) => task.id));
   let left = means.minutes - value.minutes;
-  for (const view of [...able].sort((a, b) => (a.task.gate?.on ?? NO_DAY).localeCompare(b.task.gate?.on ?? NO_DAY))) {
-    if (taken.has(view.task.id) || view.minutes > left || !view.task.needs.every((id) => done.has(id) || taken.has(id))) continue;
+  for (const view of [...able].sort((a, b) =>
+    (a.task.gate?.on ?? NO_DAY).localeCompare(b.task.gate?.on ?? NO_DAY),
+  )) {
+    if (
+      taken.has(view.task.id) ||
+      view.minutes > left ||
+      !view.task.needs.every((id) => done.has(id) || taken.has(id))
+    )
+      continue;
     rest.push(view);
     taken.add(view.task.id);
     left -= view.minutes;

@@ -5,7 +5,22 @@ import type { Vec3 } from '../../../lib/vec/index.ts';
 import type { Fastener } from './fasteners.ts';
 
 export type TaskKind =
-  | 'safety' | 'strip' | 'clean' | 'bracket' | 'paint' | 'part' | 'plug' | 'run' | 'hose' | 'join' | 'look' | 'tighten' | 'label' | 'fill' | 'drive' | 'own'; // prettier-ignore
+  | 'safety'
+  | 'strip'
+  | 'clean'
+  | 'bracket'
+  | 'paint'
+  | 'part'
+  | 'plug'
+  | 'run'
+  | 'hose'
+  | 'join'
+  | 'look'
+  | 'tighten'
+  | 'label'
+  | 'fill'
+  | 'drive'
+  | 'own';
 /** One piece of work on the floor, as it follows from the plan. */
 export interface Task {
   readonly id: string;
@@ -34,7 +49,24 @@ export interface Task {
 }
 
 /** How long such work takes, minutes, where nobody has timed it. Common practice. */
-const MINUTES: Record<TaskKind, number> = { safety: 10, strip: 15, clean: 10, bracket: 10, paint: 15, part: 25, plug: 5, run: 20, hose: 15, join: 5, look: 3, tighten: 5, label: 10, fill: 60, drive: 60, own: 15 }; // prettier-ignore
+const MINUTES: Record<TaskKind, number> = {
+  safety: 10,
+  strip: 15,
+  clean: 10,
+  bracket: 10,
+  paint: 15,
+  part: 25,
+  plug: 5,
+  run: 20,
+  hose: 15,
+  join: 5,
+  look: 3,
+  tighten: 5,
+  label: 10,
+  fill: 60,
+  drive: 60,
+  own: 15,
+};
 
 /** What all work on a plan stands on: what is done before it, and what closes over it, the first first. */
 export interface Ground {
@@ -48,7 +80,11 @@ export const groundOf = (before: readonly string[], gates: readonly Gate[]): Gro
 
 type Said = Pick<Task, 'id' | 'kind' | 'name' | 'how' | 'place'> & Partial<Task>;
 /** A task with what was not said of it, behind the first gate that any of its places lies in. */
-export function taskOf(said: Said, { gates }: Ground, at: readonly (Vec3 | undefined)[] = []): Task {
+export function taskOf(
+  said: Said,
+  { gates }: Ground,
+  at: readonly (Vec3 | undefined)[] = [],
+): Task {
   const gate = said.gate ?? gates.find((one) => at.some(isIn(one))) ?? null;
   return {
     needs: [],
@@ -65,4 +101,6 @@ export function taskOf(said: Said, { gates }: Ground, at: readonly (Vec3 | undef
 
 /** Of what a task is done to: figures to a tenth, so that what is laid out anew the same stays the same. */
 export const stampOf = (...of: unknown[]): string =>
-  digestOf([JSON.stringify(of, (_, v: unknown) => (typeof v === 'number' ? Math.round(v * 10) / 10 : v))]);
+  digestOf([
+    JSON.stringify(of, (_, v: unknown) => (typeof v === 'number' ? Math.round(v * 10) / 10 : v)),
+  ]);

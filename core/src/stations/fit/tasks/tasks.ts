@@ -23,7 +23,12 @@ function notHere(rows: ReadonlyMap<string, ListRow>, key: string): string | null
 
 const stripOf = derive(
   'what comes off',
-  (plan: Pick<Plan, 'id' | 'gates' | 'comesOff' | 'floor'>) => [plan.gates, plan.id, plan.comesOff, plan.floor?.session.on],
+  (plan: Pick<Plan, 'id' | 'gates' | 'comesOff' | 'floor'>) => [
+    plan.gates,
+    plan.id,
+    plan.comesOff,
+    plan.floor?.session.on,
+  ],
   (gates, id, comesOff, on): { readonly tasks: readonly Task[]; readonly ground: Ground } => {
     const { tasks, bare } = stripTasks({ id, comesOff: comesOff ?? [], on: on ?? '' });
     return { tasks, ground: groundOf(bare, gates) };
@@ -31,26 +36,77 @@ const stripOf = derive(
 );
 
 /** A booster that the new master stands on: its nuts at the bulkhead, where the vehicle is built anew or it was taken off. */
-function boosterWork({ id, sizing, parts, comesOff = [] }: Pick<Plan, 'id' | 'sizing' | 'parts' | 'comesOff'>, ground: Ground): Task[] {
+function boosterWork(
+  { id, sizing, parts, comesOff = [] }: Pick<Plan, 'id' | 'sizing' | 'parts' | 'comesOff'>,
+  ground: Ground,
+): Task[] {
   const isNew = !comesOff.length || comesOff.some((name) => /booster|pushrod/i.test(name));
   const master = parts.find(({ kind, kept }) => kind === 'master' && !kept);
   if (!sizing?.booster || !isNew || !master) return [];
   const place: Ref = { kind: 'plan', id };
-  return [taskOf({ id: 'booster', kind: 'tighten', name: 'Booster: nuts at the bulkhead', how: 'Drawn up evenly; the pushrod’s play set before the master goes on.', place, needs: ground.before, fastener: { key: 'booster', what: 'Nuts', count: 4, place, againKm: null } }, ground)];
-} // prettier-ignore
+  return [
+    taskOf(
+      {
+        id: 'booster',
+        kind: 'tighten',
+        name: 'Booster: nuts at the bulkhead',
+        how: 'Drawn up evenly; the pushrod’s play set before the master goes on.',
+        place,
+        needs: ground.before,
+        fastener: { key: 'booster', what: 'Nuts', count: 4, place, againKm: null },
+      },
+      ground,
+    ),
+  ];
+}
 
 /** The user's own tasks, and the fasteners that follow from no part of the plan. */
-function ownTasks({ id, gates, floor }: Pick<Plan, 'id' | 'gates' | 'floor'>, ground: Ground): Task[] {
+function ownTasks(
+  { id, gates, floor }: Pick<Plan, 'id' | 'gates' | 'floor'>,
+  ground: Ground,
+): Task[] {
   const place: Ref = { kind: 'plan', id };
-  const gateOf = (gateId: string | null): Gate | null => gates.find((one) => one.id === gateId) ?? null;
+  const gateOf = (gateId: string | null): Gate | null =>
+    gates.find((one) => one.id === gateId) ?? null;
   return [
-    ...(floor?.own ?? []).map((own) => taskOf({ id: `own:${own.id}`, kind: 'own', name: own.name, how: 'A task of your own.', place, needs: own.needs, minutes: own.minutes, people: own.people, gate: gateOf(own.gateId) }, ground)),
+    ...(floor?.own ?? []).map((own) =>
+      taskOf(
+        {
+          id: `own:${own.id}`,
+          kind: 'own',
+          name: own.name,
+          how: 'A task of your own.',
+          place,
+          needs: own.needs,
+          minutes: own.minutes,
+          people: own.people,
+          gate: gateOf(own.gateId),
+        },
+        ground,
+      ),
+    ),
     ...(floor?.wanted ?? []).flatMap(({ key, name, count = 1 }) =>
-      name ? [taskOf({ id: key, kind: 'tighten', name, how: 'All by hand first, then drawn up in turn; marked.', place, fastener: { key, what: name, count, place, againKm: null } }, ground)] : []),
+      name
+        ? [
+            taskOf(
+              {
+                id: key,
+                kind: 'tighten',
+                name,
+                how: 'All by hand first, then drawn up in turn; marked.',
+                place,
+                fastener: { key, what: name, count, place, againKm: null },
+              },
+              ground,
+            ),
+          ]
+        : [],
+    ),
   ];
-} // prettier-ignore
+}
 
-const isAfterFluid = ({ needs }: Task): boolean => needs.includes('fill') || needs.includes('drive');
+const isAfterFluid = ({ needs }: Task): boolean =>
+  needs.includes('fill') || needs.includes('drive');
 /** Work that has to be done before fluid goes in. */
 const CLOSES = new Set<Task['kind']>(['tighten', 'look', 'bracket', 'paint', 'plug', 'own']);
 /** Of some work: what fluid waits for, what tags wait for, what the first drive waits for. */
@@ -68,28 +124,81 @@ const waitedFor = derive(
 );
 
 /** What is done once for the whole vehicle: tags, fluid, the first drive. */
-function wholeTasks({ id, bleeding, floor, filling }: Pick<Plan, 'id' | 'bleeding' | 'floor' | 'filling'>, work: readonly (readonly Task[])[], ground: Ground): Task[] {
+function wholeTasks(
+  { id, bleeding, floor, filling }: Pick<Plan, 'id' | 'bleeding' | 'floor' | 'filling'>,
+  work: readonly (readonly Task[])[],
+  ground: Ground,
+): Task[] {
   const place: Ref = { kind: 'plan', id };
   const fluid = fluidById(bleeding.fluidId)?.name;
   const waits = work.map(waitedFor);
   // Gas is for dry lines alone, and nobody must: once fluid goes in it is asked no more.
   const isDry = !floor?.done.some(({ task }) => task === 'fill') && !filling?.runs.length;
   return [
-    ...(isDry ? [taskOf({ id: 'air-test', kind: 'own', name: 'Air test of dry lines, if you like', how: 'Lines alone, plugged at both ends, dry gas behind a shield; its ceiling and its figures stand in Prove. Nobody must: the hydraulic hold comes anyway. Put it off or tick it.', place, needs: waits.flatMap(({ label }) => label), minutes: 45 }, ground)] : []),
-    taskOf({ id: 'label', kind: 'label', name: 'Tags on the lines, fluid named at every cap', how: `Each line by its name at both ends, bleeders by their turn${fluid ? `, “${fluid} only” at every cap` : ', the fluid at every cap'}.`, place, needs: waits.flatMap(({ label }) => label) }, ground),
-    taskOf({ id: 'fill', kind: 'fill', name: 'Fluid goes in', how: 'Only when every joint is tight and looked at, and all welding and painting is done. The master is never let run dry.', place, needs: waits.flatMap(({ fill }) => fill) }, ground),
-    taskOf({ id: 'drive', kind: 'drive', name: 'The first 50 km driven', how: 'Only once the brakes are proved and signed for; gently, with a stop to feel each hub.', place, needs: ['fill', ...waits.flatMap(({ drive }) => drive)] }, ground),
+    ...(isDry
+      ? [
+          taskOf(
+            {
+              id: 'air-test',
+              kind: 'own',
+              name: 'Air test of dry lines, if you like',
+              how: 'Lines alone, plugged at both ends, dry gas behind a shield; its ceiling and its figures stand in Prove. Nobody must: the hydraulic hold comes anyway. Put it off or tick it.',
+              place,
+              needs: waits.flatMap(({ label }) => label),
+              minutes: 45,
+            },
+            ground,
+          ),
+        ]
+      : []),
+    taskOf(
+      {
+        id: 'label',
+        kind: 'label',
+        name: 'Tags on the lines, fluid named at every cap',
+        how: `Each line by its name at both ends, bleeders by their turn${fluid ? `, “${fluid} only” at every cap` : ', the fluid at every cap'}.`,
+        place,
+        needs: waits.flatMap(({ label }) => label),
+      },
+      ground,
+    ),
+    taskOf(
+      {
+        id: 'fill',
+        kind: 'fill',
+        name: 'Fluid goes in',
+        how: 'Only when every joint is tight and looked at, and all welding and painting is done. The master is never let run dry.',
+        place,
+        needs: waits.flatMap(({ fill }) => fill),
+      },
+      ground,
+    ),
+    taskOf(
+      {
+        id: 'drive',
+        kind: 'drive',
+        name: 'The first 50 km driven',
+        how: 'Only once the brakes are proved and signed for; gently, with a stop to feel each hub.',
+        place,
+        needs: ['fill', ...waits.flatMap(({ drive }) => drive)],
+      },
+      ground,
+    ),
   ];
-} // prettier-ignore
+}
 
 /** The tasks with what holds each of them up on the list, and without needs that are none of theirs. */
 function settled(all: readonly Task[], view: PlanView): Task[] {
   const ids = new Set(all.map(({ id }) => id));
-  const rows = new Map((view.plan.buying?.orders.length ? listView(view).rows : []).map((row) => [row.item.key, row]));
+  const rows = new Map(
+    (view.plan.buying?.orders.length ? listView(view).rows : []).map((row) => [row.item.key, row]),
+  );
   return all.map((task) => {
     const needs = task.needs.filter((id) => ids.has(id));
     const missing = task.wants.map((key) => notHere(rows, key)).find(Boolean) ?? null;
-    return needs.length === task.needs.length && !missing ? task : { ...task, needs, waits: task.waits ?? missing };
+    return needs.length === task.needs.length && !missing
+      ? task
+      : { ...task, needs, waits: task.waits ?? missing };
   });
 }
 
@@ -101,10 +210,21 @@ export const tasksOf = derive(
     const { plan, lines } = view;
     const { tasks: strip, ground } = stripOf(plan);
     const own = ownTasks(plan, ground);
-    const work = [partsWork(view, ground), ...lines.map((line) => lineWork(line, view, ground)), hosesWork(view, ground), cornerWork(plan, ground), boosterWork(plan, ground), own];
+    const work = [
+      partsWork(view, ground),
+      ...lines.map((line) => lineWork(line, view, ground)),
+      hosesWork(view, ground),
+      cornerWork(plan, ground),
+      boosterWork(plan, ground),
+      own,
+    ];
     const hasFluid = lines.length > 0;
     const begins = hasFluid || plan.hoses.length > 0 || (plan.comesOff ?? []).length > 0;
-    const all = [...(begins ? strip : []), ...work.flat(), ...(hasFluid ? wholeTasks(plan, work, ground) : [])];
+    const all = [
+      ...(begins ? strip : []),
+      ...work.flat(),
+      ...(hasFluid ? wholeTasks(plan, work, ground) : []),
+    ];
     return hasFluid && !own.length && !plan.buying?.orders.length ? all : settled(all, view);
   },
-); // prettier-ignore
+);

@@ -1,5 +1,18 @@
 import { NO_FLOOR, type Floor } from '../../../plan/index.ts';
-import { doneIn, withClosed, withDone, withFound, withLater, withLook, withOpened, withOwn, withoutDone, withoutLater, withTemporary, withTight } from './index.ts'; // prettier-ignore
+import {
+  doneIn,
+  withClosed,
+  withDone,
+  withFound,
+  withLater,
+  withLook,
+  withOpened,
+  withOwn,
+  withoutDone,
+  withoutLater,
+  withTemporary,
+  withTight,
+} from './index.ts';
 
 const AT = '2026-11-27T10:00:00Z';
 const LATER = '2026-11-28T10:00:00Z';
@@ -11,7 +24,9 @@ describe('what is told on the floor', () => {
   test('done twice is done once, with the later day; put off before, it is put off no more', () => {
     const put = withLater(NO_FLOOR, { task: task.id, until: null, why: '' });
     const twice = withDone(withDone(put, task, AT, 'M.', 12), task, LATER, 'K.', null);
-    expect(twice.done).toEqual([{ task: task.id, at: LATER, by: 'K.', minutes: null, stamp: 'abc' }]);
+    expect(twice.done).toEqual([
+      { task: task.id, at: LATER, by: 'K.', minutes: null, stamp: 'abc' },
+    ]);
     expect(twice.later).toEqual([]);
     expect(doneIn(twice)(task)).toBe(true);
     expect(doneIn(twice)({ ...task, stamp: 'other' })).toBe(false);
@@ -35,7 +50,10 @@ describe('what is told on the floor', () => {
 
   test('a look that was not good is not done, and one that is good afterwards leaves nothing of it', () => {
     const bad = withLook(NO_FLOOR, look, { good: false, note: 'rubs', at: AT });
-    expect([bad.done, bad.looks]).toEqual([[], [{ task: look.id, good: false, note: 'rubs', at: AT }]]);
+    expect([bad.done, bad.looks]).toEqual([
+      [],
+      [{ task: look.id, good: false, note: 'rubs', at: AT }],
+    ]);
     expect(doneIn(bad)(look)).toBe(false);
     const good = withLook(bad, look, { good: true, note: '', at: LATER });
     expect([good.looks, doneIn(good)(look)]).toEqual([[], true]);
@@ -44,19 +62,35 @@ describe('what is told on the floor', () => {
   });
 
   test('put off twice it has the later word; taken up again it has none', () => {
-    const twice = withLater(withLater(NO_FLOOR, { task: task.id, until: '2026-12-01', why: 'a' }), { task: task.id, until: '2026-12-03', why: 'b' }); // prettier-ignore
+    const twice = withLater(withLater(NO_FLOOR, { task: task.id, until: '2026-12-01', why: 'a' }), {
+      task: task.id,
+      until: '2026-12-03',
+      why: 'b',
+    });
     expect(twice.later).toEqual([{ task: task.id, until: '2026-12-03', why: 'b' }]);
     expect(withoutLater(twice, task.id)).toEqual(NO_FLOOR);
     expect(withoutLater(twice, 'another')).toEqual(twice);
   });
 
   test('ids are their own, whatever was closed before', () => {
-    const held = (floor: Floor, what: string): Floor => withTemporary(floor, { what, by: 'clip', since: '2026-11-27' });
+    const held = (floor: Floor, what: string): Floor =>
+      withTemporary(floor, { what, by: 'clip', since: '2026-11-27' });
     const two = held(withClosed(held(NO_FLOOR, 'one'), 'held-1', '2026-11-28'), 'two');
-    expect(two.temporary.map(({ id, closed }) => [id, closed])).toEqual([['held-1', '2026-11-28'], ['held-2', null]]); // prettier-ignore
+    expect(two.temporary.map(({ id, closed }) => [id, closed])).toEqual([
+      ['held-1', '2026-11-28'],
+      ['held-2', null],
+    ]);
     const own = withOwn(withOwn(NO_FLOOR, 'Sweep', null), 'Paint', 'gate-1');
-    expect(own.own.map(({ id, gateId }) => [id, gateId])).toEqual([['own-1', null], ['own-2', 'gate-1']]); // prettier-ignore
-    const found = withFound(withFound(NO_FLOOR, task.id, 'a hole off', AT), task.id, 'a flat filed', AT);
+    expect(own.own.map(({ id, gateId }) => [id, gateId])).toEqual([
+      ['own-1', null],
+      ['own-2', 'gate-1'],
+    ]);
+    const found = withFound(
+      withFound(NO_FLOOR, task.id, 'a hole off', AT),
+      task.id,
+      'a flat filed',
+      AT,
+    );
     expect(found.found.map(({ id }) => id)).toEqual(['found-1', 'found-2']);
   });
 

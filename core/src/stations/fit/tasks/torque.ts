@@ -19,7 +19,11 @@ export interface TorqueView {
 export const WRENCH_SHARE = 0.04;
 
 /** A reading held against what is wanted, the wrench's own error allowed. */
-export function verdictOf(wantedNm: number | null, saidNm: number | null, opened: boolean): TorqueView['verdict'] {
+export function verdictOf(
+  wantedNm: number | null,
+  saidNm: number | null,
+  opened: boolean,
+): TorqueView['verdict'] {
   if (opened) return 'opened';
   if (saidNm === null) return 'open';
   if (wantedNm === null) return 'no-figure';
@@ -29,10 +33,19 @@ export function verdictOf(wantedNm: number | null, saidNm: number | null, opened
 
 /** What was set down of a fastener; before anything was, nothing is known of it but its count. */
 export const wantedOf = (floor: Floor, key: string): Wanted =>
-  floor.wanted.find((one) => one.key === key) ?? { key, nm: null, source: '', state: 'dry', fastener: 'new' };
+  floor.wanted.find((one) => one.key === key) ?? {
+    key,
+    nm: null,
+    source: '',
+    state: 'dry',
+    fastener: 'new',
+  };
 
 /** A task that is tightened to a figure; null for one that is not. A joint's figure stands with the joint, a fastener's with the floor. */
-export function torqueOf(task: Pick<Task, 'id' | 'joint' | 'fastener'>, floor: Floor): TorqueView | null {
+export function torqueOf(
+  task: Pick<Task, 'id' | 'joint' | 'fastener'>,
+  floor: Floor,
+): TorqueView | null {
   const { id: key, joint, fastener } = task;
   if (!joint && !fastener) return null;
   const wanted = fastener ? wantedOf(floor, fastener.key) : null;

@@ -1,12 +1,32 @@
 import { demo } from '../../../testing/demo-plans.ts';
-import { NO_FILLING, applyEdit, freshFluid, type Buying, type Kit, type Order, type Plan } from '../../../plan/index.ts';
+import {
+  NO_FILLING,
+  applyEdit,
+  freshFluid,
+  type Buying,
+  type Kit,
+  type Order,
+  type Plan,
+} from '../../../plan/index.ts';
 import { viewPlan } from '../../../plan/results/index.ts';
-import { compared, kitFindings, kitLacks, listView, priceRows, received, sellerWords, shoppingList, withOrder } from './index.ts';
+import {
+  compared,
+  kitFindings,
+  kitLacks,
+  listView,
+  priceRows,
+  received,
+  sellerWords,
+  shoppingList,
+  withOrder,
+} from './index.ts';
 
 const gannet = demo('gannet');
 const rowsOf = (plan: Plan) => listView(viewPlan(plan)).rows;
-const withBuying = (buying: Buying): Plan => applyEdit(gannet, { edit: 'setSheet', with: { sheet: 'buying', to: buying } });
-const ordered = (key: string, patch: Partial<Order>): Plan => withBuying(withOrder(gannet.buying, key, patch));
+const withBuying = (buying: Buying): Plan =>
+  applyEdit(gannet, { edit: 'setSheet', with: { sheet: 'buying', to: buying } });
+const ordered = (key: string, patch: Partial<Order>): Plan =>
+  withBuying(withOrder(gannet.buying, key, patch));
 
 describe('one list', () => {
   const items = shoppingList(viewPlan(gannet));
@@ -22,9 +42,15 @@ describe('one list', () => {
 
   test('tube by what is still to be cut, clips and screws by where they sit, fluid by the bleeding', () => {
     const view = viewPlan(gannet);
-    const longest = view.lines.filter(({ tube, card, line }) => card && tube.id === '3-16-copper-nickel' && !line.ticks.length).reduce((sum, { card }) => sum + card!.stockCutMm, 0); // prettier-ignore
+    const longest = view.lines
+      .filter(
+        ({ tube, card, line }) => card && tube.id === '3-16-copper-nickel' && !line.ticks.length,
+      )
+      .reduce((sum, { card }) => sum + card!.stockCutMm, 0);
     expect(of('tube:3-16-copper-nickel')!.count * 1000).toBeGreaterThanOrEqual(longest);
-    const clips = items.filter(({ key }) => key.startsWith('clip:')).reduce((sum, { count }) => sum + count, 0);
+    const clips = items
+      .filter(({ key }) => key.startsWith('clip:'))
+      .reduce((sum, { count }) => sum + count, 0);
     expect(clips).toBe(gannet.lines.reduce((sum, { clipsMm }) => sum + clipsMm.length, 0));
     expect(of('screw:M6')!.count).toBe(clips);
     expect(of(`fluid:${gannet.bleeding.fluidId}`)!.count).toBe(
@@ -32,23 +58,41 @@ describe('one list', () => {
     );
     // A clutch of its own fluid is a bottle of its own.
     const clutch = freshFluid('clutch-master', 'mineral');
-    const two = shoppingList(viewPlan({ ...gannet, filling: { ...NO_FILLING, fluids: [clutch] } })).filter(
-      ({ group }) => group === 'Fluid',
-    );
+    const two = shoppingList(
+      viewPlan({ ...gannet, filling: { ...NO_FILLING, fluids: [clutch] } }),
+    ).filter(({ group }) => group === 'Fluid');
     expect(two.map(({ key }) => key).sort()).toEqual(['fluid:dot-4', 'fluid:mineral']);
   });
 
   test('what stays on the vehicle is not on it, what is bought bent is one thing', () => {
-    const plan = applyEdit(gannet, { edit: 'changeLine', with: { id: 'line-r2', patch: { origin: 'kept' } } });
+    const plan = applyEdit(gannet, {
+      edit: 'changeLine',
+      with: { id: 'line-r2', patch: { origin: 'kept' } },
+    });
     const kept = shoppingList(viewPlan(plan));
     expect(kept.some(({ uses }) => uses.some(({ text }) => text.startsWith('R2')))).toBe(false);
-    const bought = shoppingList(viewPlan(applyEdit(gannet, { edit: 'changeLine', with: { id: 'line-r2', patch: { origin: 'bought' } } }))); // prettier-ignore
-    expect(bought.find(({ key }) => key === 'line:line-r2')).toMatchObject({ count: 1, group: 'Bought lines' });
+    const bought = shoppingList(
+      viewPlan(
+        applyEdit(gannet, {
+          edit: 'changeLine',
+          with: { id: 'line-r2', patch: { origin: 'bought' } },
+        }),
+      ),
+    );
+    expect(bought.find(({ key }) => key === 'line:line-r2')).toMatchObject({
+      count: 1,
+      group: 'Bought lines',
+    });
   });
 
   test('a flare without a tool asks for one', () => {
     const bench = gannet.bench;
-    const plan = applyEdit(gannet, { edit: 'changeBench', with: { patch: { flares: { ...bench.flares, bubble: { ...bench.flares.bubble, owned: false } } } } }); // prettier-ignore
+    const plan = applyEdit(gannet, {
+      edit: 'changeBench',
+      with: {
+        patch: { flares: { ...bench.flares, bubble: { ...bench.flares.bubble, owned: false } } },
+      },
+    });
     expect(shoppingList(viewPlan(plan)).map(({ key }) => key)).toContain('tool:flare-bubble');
     expect(items.map(({ key }) => key)).not.toContain('tool:flare-bubble');
   });
@@ -70,7 +114,20 @@ describe('how it stands', () => {
   test('an order for what the plan no longer asks for is stray; while it asks, it is not', () => {
     const plan = ordered('nut:M10x1-bubble', { state: 'ordered' });
     expect(listView(viewPlan(plan)).stray).toEqual([]);
-    const other = plan.lines.reduce((now, { id, ends }) => (['a', 'b'] as const).reduce((p, end) => (ends[end].nutId === 'M10x1-bubble' ? applyEdit(p, { edit: 'changeEnd', with: { id, end, patch: { nutId: '3/8-24-bubble' } } }) : p), now), plan); // prettier-ignore
+    const other = plan.lines.reduce(
+      (now, { id, ends }) =>
+        (['a', 'b'] as const).reduce(
+          (p, end) =>
+            ends[end].nutId === 'M10x1-bubble'
+              ? applyEdit(p, {
+                  edit: 'changeEnd',
+                  with: { id, end, patch: { nutId: '3/8-24-bubble' } },
+                })
+              : p,
+          now,
+        ),
+      plan,
+    );
     expect(listView(viewPlan(other)).stray.map(({ key }) => key)).toEqual(['nut:M10x1-bubble']);
   });
 
@@ -81,14 +138,21 @@ describe('how it stands', () => {
 
   test('to read out to a seller: thread, hand, size, seat and length', () => {
     const row = rowsOf(gannet).find(({ item }) => item.key === 'nut:3/8-24-inverted')!;
-    expect(sellerWords(row)).toMatch(/^\d+ off: 3\/8-24 nut\. Tube nut 3\/8-24 UNF, right hand, for 4\.7625 mm tube, double flare, 16 mm long\.$/); // prettier-ignore
+    expect(sellerWords(row)).toMatch(
+      /^\d+ off: 3\/8-24 nut\. Tube nut 3\/8-24 UNF, right hand, for 4\.7625 mm tube, double flare, 16 mm long\.$/,
+    );
   });
 
   // Limits of the threads: ISO 965-1 6g and ASME B1.1 2A, as in the catalogue of threads.
   test('what came is measured: 9.85 over a pitch of 1 is the M10x1 that was ordered, 9.45 over 24 to the inch is not', () => {
     const { item } = rowsOf(gannet).find((row) => row.item.key === 'nut:M10x1-bubble')!;
     expect(received(item, 9.87, 1).ok).toBe(true);
-    expect(received(item, 9.45, 25.4 / 24)).toMatchObject({ ok: false, text: expect.stringMatching(/M10x1 was ordered, and this measures as 3\/8-24 UNF: send it back/) }); // prettier-ignore
+    expect(received(item, 9.45, 25.4 / 24)).toMatchObject({
+      ok: false,
+      text: expect.stringMatching(
+        /M10x1 was ordered, and this measures as 3\/8-24 UNF: send it back/,
+      ),
+    });
   });
 });
 
@@ -96,29 +160,73 @@ describe('a kit before it is ordered', () => {
   const kit: Kit = {
     id: 'kit-1',
     name: 'Rear disc kit',
-    gives: { boltSpreadMm: '88.9', studThread: '1/2-20 UNF', wheelInsideMm: '330', studHand: 'right' },
-    corners: { rearLeft: { boltSpreadMm: '88.7', studThread: '1/2-20 UNF', wheelInsideMm: '345', studHand: 'left' }, rearRight: { boltSpreadMm: '90.5', studThread: '1/2-20 UNF', wheelInsideMm: '345' } },
+    gives: {
+      boltSpreadMm: '88.9',
+      studThread: '1/2-20 UNF',
+      wheelInsideMm: '330',
+      studHand: 'right',
+    },
+    corners: {
+      rearLeft: {
+        boltSpreadMm: '88.7',
+        studThread: '1/2-20 UNF',
+        wheelInsideMm: '345',
+        studHand: 'left',
+      },
+      rearRight: { boltSpreadMm: '90.5', studThread: '1/2-20 UNF', wheelInsideMm: '345' },
+    },
     brings: [{ key: 'own:own-1', count: 12 }],
-  }; // prettier-ignore
+  };
 
   test('each corner by itself: what differs, and what nobody measured; what only has to be enough may be more', () => {
     expect(kitFindings(kit)).toEqual([
-      { kind: 'differs', corner: 'rearLeft', ask: 'studHand', text: 'Hand of the studs, rear left: the kit is for right, the vehicle has left.' },
-      { kind: 'differs', corner: 'rearRight', ask: 'boltSpreadMm', text: 'Bolt spread of the caliper, rear right: the kit is for 88.9, the vehicle has 90.5.' },
-      { kind: 'open', corner: 'rearRight', ask: 'studHand', text: 'Hand of the studs, rear right: not measured.' },
-    ]); // prettier-ignore
-    expect(kitFindings({ ...kit, gives: { wheelInsideMm: '350' } }).map(({ kind }) => kind)).toEqual(['differs', 'differs']);
+      {
+        kind: 'differs',
+        corner: 'rearLeft',
+        ask: 'studHand',
+        text: 'Hand of the studs, rear left: the kit is for right, the vehicle has left.',
+      },
+      {
+        kind: 'differs',
+        corner: 'rearRight',
+        ask: 'boltSpreadMm',
+        text: 'Bolt spread of the caliper, rear right: the kit is for 88.9, the vehicle has 90.5.',
+      },
+      {
+        kind: 'open',
+        corner: 'rearRight',
+        ask: 'studHand',
+        text: 'Hand of the studs, rear right: not measured.',
+      },
+    ]);
+    expect(
+      kitFindings({ ...kit, gives: { wheelInsideMm: '350' } }).map(({ kind }) => kind),
+    ).toEqual(['differs', 'differs']);
   });
 
   test('what it does not bring is told', () => {
-    expect(kitLacks(kit, rowsOf(gannet))).toEqual([{ item: expect.objectContaining({ key: 'own:own-1' }), lacks: 8 }]);
+    expect(kitLacks(kit, rowsOf(gannet))).toEqual([
+      { item: expect.objectContaining({ key: 'own:own-1' }), lacks: 8 },
+    ]);
   });
 });
 
 test('a table of prices: what names a thing of the list is taken, every other row is named with what is wrong', () => {
   const items = shoppingList(viewPlan(gannet));
-  const rows = [['3/8-24 nut', '1,20'], ['Cable ties, 200 mm', 'EUR 0.08'], ['Nothing of ours', '3'], ['M10x1 nut', 'on request'], ['', '']]; // prettier-ignore
+  const rows = [
+    ['3/8-24 nut', '1,20'],
+    ['Cable ties, 200 mm', 'EUR 0.08'],
+    ['Nothing of ours', '3'],
+    ['M10x1 nut', 'on request'],
+    ['', ''],
+  ];
   const { prices, bad } = priceRows(rows, 0, 1, items);
-  expect([...prices]).toEqual([['nut:3/8-24-inverted', 120], ['own:own-1', 8]]); // prettier-ignore
-  expect(bad).toEqual(['Row 3: “Nothing of ours” is nothing of this list.', 'Row 4: “on request” is no price for M10x1 nut.']);
+  expect([...prices]).toEqual([
+    ['nut:3/8-24-inverted', 120],
+    ['own:own-1', 8],
+  ]);
+  expect(bad).toEqual([
+    'Row 3: “Nothing of ours” is nothing of this list.',
+    'Row 4: “on request” is no price for M10x1 nut.',
+  ]);
 });

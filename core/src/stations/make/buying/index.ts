@@ -1,4 +1,16 @@
 export { GROUPS, shoppingList, type Group, type Listed, type ListItem, type Use } from './list.ts';
 export {
-  compared, CORNER_NAMES, KIT_ASK_NAMES, kitFindings, kitLacks, listView, priceRows, received, sellerWords, withOrder, type KitFinding, type ListRow, type ListView,
-} from './orders.ts'; // prettier-ignore
+  compared,
+  CORNER_NAMES,
+  KIT_ASK_NAMES,
+  kitFindings,
+  kitLacks,
+  listView,
+  priceRows,
+  received,
+  sellerWords,
+  withOrder,
+  type KitFinding,
+  type ListRow,
+  type ListView,
+} from './orders.ts';

@@ -31,12 +31,17 @@ export interface ListView {
   readonly sumMinor: number;
   /** Things to buy whose price is not known. */
   readonly unpriced: number;
-  readonly groups: readonly { readonly group: Group; readonly sumMinor: number; readonly share: number | null }[];
+  readonly groups: readonly {
+    readonly group: Group;
+    readonly sumMinor: number;
+    readonly share: number | null;
+  }[];
   /** Orders for things that the plan no longer asks for. */
   readonly stray: readonly Order[];
 }
 /** Of a tube or a fluid a price is for a metre or a litre. */
-const perUnit = ({ unit }: ListItem, amount: number): number => (unit === 'mL' ? amount / 1000 : amount);
+const perUnit = ({ unit }: ListItem, amount: number): number =>
+  unit === 'mL' ? amount / 1000 : amount;
 const SETTLED: readonly Order['state'][] = ['here', 'fitted', 'ordered'];
 
 /** The list with its orders and sums. Percentages are of everything that has a price. */
@@ -46,20 +51,25 @@ export function listView(view: Listed): ListView {
   const items = shoppingList(view);
   const inStock = (key: string): number =>
     (view.plan.making?.stock ?? []).reduce(
-      (sum, { tubeId, lengthMm, count }) => sum + (key === `tube:${tubeId}` ? (lengthMm * count) / 1000 : 0),
+      (sum, { tubeId, lengthMm, count }) =>
+        sum + (key === `tube:${tubeId}` ? (lengthMm * count) / 1000 : 0),
       0,
     );
   const plain = items.map((item) => {
     const order = orders.get(item.key) ?? freshOrder(item.key);
     const have = order.have || (item.group === 'Tube' ? inStock(item.key) : 0);
     const toBuy = Math.max(0, item.count - have);
-    const costMinor = order.priceMinor === null ? null : Math.round(perUnit(item, toBuy) * order.priceMinor);
+    const costMinor =
+      order.priceMinor === null ? null : Math.round(perUnit(item, toBuy) * order.priceMinor);
     return { item, order, have, toBuy, costMinor };
   });
   const sumMinor = plain.reduce((sum, { costMinor }) => sum + (costMinor ?? 0), 0);
-  const share = (minor: number | null): number | null => (sumMinor && minor !== null ? minor / sumMinor : null);
+  const share = (minor: number | null): number | null =>
+    sumMinor && minor !== null ? minor / sumMinor : null;
   const groups = GROUPS.map((group) => {
-    const own = plain.filter(({ item }) => item.group === group).reduce((sum, { costMinor }) => sum + (costMinor ?? 0), 0);
+    const own = plain
+      .filter(({ item }) => item.group === group)
+      .reduce((sum, { costMinor }) => sum + (costMinor ?? 0), 0);
     return { group, sumMinor: own, share: share(own) };
   }).filter(({ group }) => items.some((item) => item.group === group));
   const keys = new Set(items.map(({ key }) => key));
@@ -74,12 +84,22 @@ export function listView(view: Listed): ListView {
 }
 
 /** What a thing weighs against another way: how much less it costs, what share that is, and how many joints more it makes. */
-export function compared(aMinor: number, bMinor: number): { readonly lessMinor: number; readonly percent: number | null } {
-  return { lessMinor: aMinor - bMinor, percent: aMinor ? (100 * (aMinor - bMinor)) / aMinor : null };
+export function compared(
+  aMinor: number,
+  bMinor: number,
+): { readonly lessMinor: number; readonly percent: number | null } {
+  return {
+    lessMinor: aMinor - bMinor,
+    percent: aMinor ? (100 * (aMinor - bMinor)) / aMinor : null,
+  };
 }
 
 /** An order with something of it changed; the one there was is kept where nothing was said of it. */
-export function withOrder(buying: Buying | null | undefined, key: string, patch: Partial<Order>): Buying {
+export function withOrder(
+  buying: Buying | null | undefined,
+  key: string,
+  patch: Partial<Order>,
+): Buying {
   const now = buying ?? NO_BUYING;
   const order = { ...(now.orders.find((one) => one.key === key) ?? freshOrder(key)), ...patch };
   return { ...now, orders: [...now.orders.filter((one) => one.key !== key), order] };
@@ -87,7 +107,12 @@ export function withOrder(buying: Buying | null | undefined, key: string, patch:
 
 /** What to read out to a seller: name, thread, hand, size, length, and how many. */
 export function sellerWords({ item, toBuy }: ListRow): string {
-  const amount = item.unit === 'piece' ? `${toBuy} off` : item.unit === 'm' ? `${toBuy.toFixed(2)} m` : `${Math.round(toBuy)} mL`;
+  const amount =
+    item.unit === 'piece'
+      ? `${toBuy} off`
+      : item.unit === 'm'
+        ? `${toBuy.toFixed(2)} m`
+        : `${Math.round(toBuy)} mL`;
   return `${amount}: ${item.name}${item.words ? `. ${item.words[0]!.toUpperCase()}${item.words.slice(1)}` : ''}.`;
 }
 
@@ -99,11 +124,20 @@ export function received(
 ): { readonly ok: boolean; readonly text: string } {
   const { half } = item;
   if (!half) return { ok: true, text: 'It has no thread to measure.' };
-  const { candidates, nearest } = identify({ gender: half.gender, diameterMm, ...(pitchMm === null ? {} : { pitchMm }) });
+  const { candidates, nearest } = identify({
+    gender: half.gender,
+    diameterMm,
+    ...(pitchMm === null ? {} : { pitchMm }),
+  });
   const best = candidates[0];
-  if (best?.thread === half.thread) return { ok: true, text: `It measures as ${half.thread}, as ordered.` };
+  if (best?.thread === half.thread)
+    return { ok: true, text: `It measures as ${half.thread}, as ordered.` };
   const may = candidates.find(({ thread }) => thread === half.thread);
-  if (may) return { ok: false, text: `It may be ${half.thread}, but ${best!.thread} is likelier: read the pitch again.` };
+  if (may)
+    return {
+      ok: false,
+      text: `It may be ${half.thread}, but ${best!.thread} is likelier: read the pitch again.`,
+    };
   return {
     ok: false,
     text: `${half.thread} was ordered, and this measures as ${best?.thread ?? nearest ?? 'no thread that is known here'}: send it back.`,
@@ -147,7 +181,10 @@ export function kitFindings(kit: Kit): KitFinding[] {
       const [gives, has] = [kit.gives[ask]?.trim() ?? '', kit.corners[corner]![ask]?.trim() ?? ''];
       if (!gives) return [];
       const { name, rule } = KIT_ASK_NAMES[ask];
-      if (!has) return [{ kind: 'open', corner, ask, text: `${name}, ${CORNER_NAMES[corner]}: not measured.` }];
+      if (!has)
+        return [
+          { kind: 'open', corner, ask, text: `${name}, ${CORNER_NAMES[corner]}: not measured.` },
+        ];
       const [a, b] = [Number.parseFloat(gives), Number.parseFloat(has)];
       const fits =
         Number.isNaN(a) || Number.isNaN(b) || KIT_ASK_NAMES[ask].unit === null
@@ -169,7 +206,10 @@ export function kitFindings(kit: Kit): KitFinding[] {
   );
 }
 /** What a kit does not bring of what the list asks of the things it does. */
-export const kitLacks = (kit: Kit, rows: readonly ListRow[]): { readonly item: ListItem; readonly lacks: number }[] =>
+export const kitLacks = (
+  kit: Kit,
+  rows: readonly ListRow[],
+): { readonly item: ListItem; readonly lacks: number }[] =>
   kit.brings.flatMap(({ key, count }) => {
     const row = rows.find(({ item }) => item.key === key);
     return row && row.toBuy > count ? [{ item: row.item, lacks: row.toBuy - count }] : [];
@@ -193,10 +233,13 @@ export function priceRows(
         .replace(/,(?=\d{2}$)/, '.')
         .replace(/,/g, '') ?? '';
     const price = text ? Number(text) : Number.NaN;
-    const item = items.find((one) => one.name.toLowerCase() === name.toLowerCase() || one.key === name);
+    const item = items.find(
+      (one) => one.name.toLowerCase() === name.toLowerCase() || one.key === name,
+    );
     if (!name && !text) continue;
     if (!item) bad.push(`Row ${i + 1}: “${name}” is nothing of this list.`);
-    else if (!(price >= 0 && price <= 1e7)) bad.push(`Row ${i + 1}: “${row[priceAt] ?? ''}” is no price for ${name}.`);
+    else if (!(price >= 0 && price <= 1e7))
+      bad.push(`Row ${i + 1}: “${row[priceAt] ?? ''}” is no price for ${name}.`);
     else prices.set(item.key, Math.round(price * 100));
   }
   return { prices, bad };

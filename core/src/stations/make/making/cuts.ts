@@ -2,7 +2,13 @@ import { derive } from '../../../lib/derive/index.ts';
 import { InputError } from '../../../lib/faults/index.ts';
 import { nest, type Nest, type NestInput } from '../../../physics/nesting/index.ts';
 import { freshIn, NO_MAKING, type LineView, type Making } from '../../../plan/index.ts';
-import { FLARES, tubeById, tubeLabel, type FlareForm, type TubeStock } from '../../../trade/stock/index.ts';
+import {
+  FLARES,
+  tubeById,
+  tubeLabel,
+  type FlareForm,
+  type TubeStock,
+} from '../../../trade/stock/index.ts';
 import { doneOf, isProven } from './work.ts';
 
 /** A test piece for one flare: room for two clamps and what is looked at. Common practice. */
@@ -51,7 +57,11 @@ function cutsOf(lines: readonly LineView[]): Map<TubeStock, Cut[]> {
     for (const { flare } of [line.ends.a, line.ends.b]) {
       if (tested.has(`${flare} ${tube.id}`) || isProven(bench, flare, tube)) continue;
       tested.add(`${flare} ${tube.id}`);
-      cuts.push({ name: `Test piece, ${FLARES[flare as FlareForm].name.toLowerCase()}`, lineId: null, lengthMm: TEST_PIECE_MM });
+      cuts.push({
+        name: `Test piece, ${FLARES[flare as FlareForm].name.toLowerCase()}`,
+        lineId: null,
+        lengthMm: TEST_PIECE_MM,
+      });
     }
     cuts.push({ name: line.name, lineId: line.id, lengthMm: card.stockCutMm });
   }
@@ -77,7 +87,8 @@ function leastBought(atHand: Stock, sold: readonly number[], plan: (stock: Stock
       first ??= bought.length || !sold.length ? error : null;
     }
     const total = (choice: readonly number[]): number => choice.reduce((sum, mm) => sum + mm, 0);
-    for (const mm of new Set(sold)) if (mm <= (bought.at(-1) ?? Infinity)) queue.push([...bought, mm]);
+    for (const mm of new Set(sold))
+      if (mm <= (bought.at(-1) ?? Infinity)) queue.push([...bought, mm]);
     queue.sort((a, b) => total(a) - total(b));
   }
   throw first;
@@ -94,7 +105,12 @@ function named(cutsMm: readonly number[], cuts: Cut[]): Cut[] {
   );
 }
 
-function planFor(tube: TubeStock, cuts: readonly Cut[], making: Making, nowMs?: () => number): CutPlan {
+function planFor(
+  tube: TubeStock,
+  cuts: readonly Cut[],
+  making: Making,
+  nowMs?: () => number,
+): CutPlan {
   const hand = making.stock.filter((one) => one.tubeId === tube.id);
   const sold = making.sold.filter((one) => one.tubeId === tube.id);
   const partsMm = cuts.map(({ lengthMm }) => lengthMm);
@@ -108,23 +124,43 @@ function planFor(tube: TubeStock, cuts: readonly Cut[], making: Making, nowMs?: 
       plan.pieces.map(({ stockMm, cutsMm, leftMm }) => {
         const own = left.find(({ lengthMm, free }) => lengthMm === stockMm && free > 0);
         if (own) own.free--;
-        return { stockId: own?.id ?? null, batch: own?.batch ?? '', lengthMm: stockMm, cuts: named(cutsMm, pool), leftMm };
+        return {
+          stockId: own?.id ?? null,
+          batch: own?.batch ?? '',
+          lengthMm: stockMm,
+          cuts: named(cutsMm, pool),
+          leftMm,
+        };
       });
-    const plan = leastBought(atHand, sold.map(({ lengthMm }) => lengthMm), (stockMm) => nest({ stockMm, partsMm, ...settings }, nowMs));
+    const plan = leastBought(
+      atHand,
+      sold.map(({ lengthMm }) => lengthMm),
+      (stockMm) => nest({ stockMm, partsMm, ...settings }, nowMs),
+    );
     const pieces = piecesOf(plan);
     const bought = new Map<number, number>();
-    for (const { stockId, lengthMm } of pieces) if (stockId === null) bought.set(lengthMm, (bought.get(lengthMm) ?? 0) + 1);
-    const toBuy = [...bought].sort((a, b) => b[0] - a[0]).map(([lengthMm, count]) => ({ lengthMm, count }));
+    for (const { stockId, lengthMm } of pieces)
+      if (stockId === null) bought.set(lengthMm, (bought.get(lengthMm) ?? 0) + 1);
+    const toBuy = [...bought]
+      .sort((a, b) => b[0] - a[0])
+      .map(([lengthMm, count]) => ({ lengthMm, count }));
     return { ...none, ...plan, pieces, toBuy, fault: null };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
     const index = /^partsMm\[(\d+)\]/.exec(error.path)?.[1];
-    return { ...none, fault: index === undefined ? error.message : `${cuts[Number(index)]!.name}: ${error.message}` };
+    return {
+      ...none,
+      fault: index === undefined ? error.message : `${cuts[Number(index)]!.name}: ${error.message}`,
+    };
   }
-} // prettier-ignore
+}
 
 /** A plan of cuts for each tube that lines are still to be cut from. `nowMs` is a clock, so that it thinks no longer than two seconds a tube. */
-export const cutPlans = (lines: readonly LineView[], making: Making | null | undefined, nowMs?: () => number): CutPlan[] =>
+export const cutPlans = (
+  lines: readonly LineView[],
+  making: Making | null | undefined,
+  nowMs?: () => number,
+): CutPlan[] =>
   [...cutsOf(lines)].map(([tube, cuts]) => planFor(tube, cuts, making ?? NO_MAKING, nowMs));
 
 /** How much tube is still to be cut, with what every piece is short of, by tube: no plan is made for it. */
@@ -152,13 +188,20 @@ export const tubeName = (id: string): string => tubeLabel(tubeById(id)!);
 export function stockAfter(making: Making, plan: CutPlan): Making {
   let stock = making.stock;
   for (const { stockId, batch, leftMm } of plan.pieces) {
-    stock = stock.map((one) => (one.id === stockId ? { ...one, count: one.count - 1 } : one)).filter(({ count }) => count > 0);
+    stock = stock
+      .map((one) => (one.id === stockId ? { ...one, count: one.count - 1 } : one))
+      .filter(({ count }) => count > 0);
     const lengthMm = Math.round((leftMm + making.endMm) * 10) / 10;
     if (leftMm < WORTH_KEEPING_MM) continue;
-    const same = stock.find((one) => one.tubeId === plan.tube.id && one.lengthMm === lengthMm && one.batch === batch);
+    const same = stock.find(
+      (one) => one.tubeId === plan.tube.id && one.lengthMm === lengthMm && one.batch === batch,
+    );
     stock = same
       ? stock.map((one) => (one === same ? { ...one, count: one.count + 1 } : one))
-      : [...stock, { id: freshIn('stock', stock), tubeId: plan.tube.id, lengthMm, count: 1, batch }];
+      : [
+          ...stock,
+          { id: freshIn('stock', stock), tubeId: plan.tube.id, lengthMm, count: 1, batch },
+        ];
   }
   return { ...making, stock };
 }

@@ -9,7 +9,17 @@ export {
   type Progress,
   type Run,
 } from './progress.ts';
-export { doneOf, flareBAt, isMade, isProven, scraps, slidOn, workOf, type WorkKind, type WorkStep } from './work.ts';
+export {
+  doneOf,
+  flareBAt,
+  isMade,
+  isProven,
+  scraps,
+  slidOn,
+  workOf,
+  type WorkKind,
+  type WorkStep,
+} from './work.ts';
 export {
   cutPlans,
   stockAfter,

@@ -11,7 +11,13 @@ import {
   type Reading,
 } from '../../../shape/bending/index.ts';
 import { toolingOf, type BendReading, type LineView } from '../../../plan/index.ts';
-import { bendTable, dialFor, seenSpringback, type Card, type SeenSpringback } from '../../../shape/tube/index.ts';
+import {
+  bendTable,
+  dialFor,
+  seenSpringback,
+  type Card,
+  type SeenSpringback,
+} from '../../../shape/tube/index.ts';
 import { addScaled, sub, unit, type Vec3 } from '../../../lib/vec/index.ts';
 
 /** A tube as the tape reads it: from the end that its bends begin at, as that end now is. */
@@ -38,7 +44,9 @@ export function runOf(view: LineView, order: BendOrder): Run | null {
   const count = card.bends.length;
   const early = card.flareBBefore !== null;
   const cutsMm = (flaredAt: number | null, offMm: number): number[] =>
-    card.bends.map((_, i) => card.stockCutMm - extraA - (flaredAt !== null && i >= flaredAt ? offMm : 0));
+    card.bends.map(
+      (_, i) => card.stockCutMm - extraA - (flaredAt !== null && i >= flaredAt ? offMm : 0),
+    );
   const extraB = card.stockCutMm - extraA - card.developedMm;
   const radii = card.bends.map((bend) => bend.formedRadiusMm);
   if (order.start === 'a')
@@ -46,7 +54,11 @@ export function runOf(view: LineView, order: BendOrder): Run | null {
       end: 'a',
       nodesMm,
       clrMm: radii,
-      planned: card.bends.map(({ markMm, rotateDeg, bendDeg }) => ({ markMm: markMm - extraA, rotateDeg, bendDeg })),
+      planned: card.bends.map(({ markMm, rotateDeg, bendDeg }) => ({
+        markMm: markMm - extraA,
+        rotateDeg,
+        bendDeg,
+      })),
       bends: card.bends.map((_, k) => k),
       cutsMm: cutsMm(card.flareBBefore, extraB),
       fromA: (markMm) => markMm + extraA,
@@ -57,7 +69,10 @@ export function runOf(view: LineView, order: BendOrder): Run | null {
   const nodes = early ? turned : [addScaled(turned[0]!, out, extraB), ...turned.slice(1)];
   const clrMm = radii.toReversed();
   const arcs = new Map(card.bends.map((bend) => [bend.node, bend.formedRadiusMm]));
-  const { bends } = bendTable({ nodesMm: nodes, clrMm: nodes.slice(1, -1).map((_, i) => arcs.get(nodes.length - 2 - i) ?? 1) });
+  const { bends } = bendTable({
+    nodesMm: nodes,
+    clrMm: nodes.slice(1, -1).map((_, i) => arcs.get(nodes.length - 2 - i) ?? 1),
+  });
   const totalMm = card.stockCutMm - (early ? extraB : 0);
   return {
     end: 'b',
@@ -144,7 +159,10 @@ export function progressOf(view: LineView, order: BendOrder): Progress | null {
       last && guidance!.furtherDeg > LEAST_FURTHER_DEG
         ? readings.at(-1)!.dialDeg + springback.slope * guidance!.furtherDeg
         : null,
-    next: rest && made < run.planned.length ? nextOf(view, card, run, made, rest, springback, order) : null,
+    next:
+      rest && made < run.planned.length
+        ? nextOf(view, card, run, made, rest, springback, order)
+        : null,
   };
 }
 
@@ -164,7 +182,8 @@ function nextOf(
   return {
     bend,
     markMm: rest.markMm,
-    drawMarkMm: clamped === 'a' ? startMm - bender.referenceMm : startMm + arcMm + bender.referenceMm,
+    drawMarkMm:
+      clamped === 'a' ? startMm - bender.referenceMm : startMm + arcMm + bender.referenceMm,
     rotateDeg: made ? rest.rotateDeg : 0,
     bendDeg: rest.bendDeg,
     dialDeg: dialFor(springback, rest.bendDeg),
@@ -184,8 +203,10 @@ export function offeredUp(
   // What is along the last straight is no miss: the tube is taken longer than it is.
   const goal = goalOf(nodesMm, run.planned, run.clrMm, 2 * card.developedMm);
   const isRead = progress?.run.end === 'a' && progress.readings.length === run.planned.length;
-  return oneChange(isRead ? progress.guidance!.made : run.planned, missMm, goal, isRead).map((change) => ({
-    ...change,
-    leftOver: change.leftMm > 2,
-  }));
+  return oneChange(isRead ? progress.guidance!.made : run.planned, missMm, goal, isRead).map(
+    (change) => ({
+      ...change,
+      leftOver: change.leftMm > 2,
+    }),
+  );
 }

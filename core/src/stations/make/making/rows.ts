@@ -29,13 +29,19 @@ export function bendRows(view: LineView, order: BendOrder): BendRow[] {
   return order.sequence.map(({ bend, clamped }, i) => {
     const { node, markMm, arcMm, dialDeg, bendDeg } = card!.bends[bend]!;
     const fromBelow = [...made].some((one) => one < bend);
-    const rotateDeg = made.size === 0 ? null : fromBelow ? card!.bends[bend]!.rotateDeg : card!.bends[bend + 1]!.rotateDeg;
+    const rotateDeg =
+      made.size === 0
+        ? null
+        : fromBelow
+          ? card!.bends[bend]!.rotateDeg
+          : card!.bends[bend + 1]!.rotateDeg;
     made.add(bend);
     return {
       bend,
       node,
       clamped,
-      drawMarkMm: clamped === 'a' ? markMm - bender.referenceMm : markMm + arcMm + bender.referenceMm,
+      drawMarkMm:
+        clamped === 'a' ? markMm - bender.referenceMm : markMm + arcMm + bender.referenceMm,
       rotateDeg,
       look: fromBelow || i === 0 ? (order.start === 'b' ? 'b' : 'a') : 'b',
       dialDeg,
