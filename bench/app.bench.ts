@@ -206,7 +206,7 @@ export async function benchDrag(frames = 120): Promise<void> {
       things,
     );
     await settled(page);
-    await page.click('fl-way-through a[href$="/route"]');
+    await page.click('fl-station-nav a[href$="/route"]');
     await page.waitForSelector('[data-line="line-r1~0"]');
     await page.click('[data-line="line-r1~0"]');
     await page.waitForFunction(

@@ -104,7 +104,7 @@ export async function openPlan(
 
 /** Goes to another station as a hand does, by the way through, and waits until it is there. */
 export async function goTo(page: Page, station: string): Promise<void> {
-  await page.click(`fl-way-through a[href*="/${station}"]`);
+  await page.click(`fl-station-nav a[href*="/${station}"]`);
   await page.waitForFunction(
     (at) => location.pathname.endsWith(at) && document.querySelector('main h1'),
     { polling: 100 },

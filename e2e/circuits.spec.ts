@@ -14,7 +14,7 @@ async function fresh(page: Page): Promise<void> {
   await pressNamed(page, 'Start empty');
   await page.waitForSelector('fl-place-list');
   await settled(page);
-  await page.click('fl-way-through a[href$="/plumb"]');
+  await page.click('fl-station-nav a[href$="/plumb"]');
   await page.waitForSelector('[aria-label=Layout]');
 }
 
@@ -51,7 +51,7 @@ describe('Plumb and Size in the browser', () => {
   test('Size begins with guesses; a wrong figure is refused in place, a right one moves the chain, and undo takes it back', async () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     await fresh(page);
-    await page.click('fl-way-through a[href$="/size"]');
+    await page.click('fl-station-nav a[href$="/size"]');
     await page.waitForSelector('#begin-category');
     await page.select('#begin-category', 'light');
     await pressNamed(page, 'Begin with guesses');

@@ -220,7 +220,7 @@ test('a photograph is kept without the place it was taken at, and comes back wit
     await clickOn(there.page, '[data-test=plan-row] a');
     await settled(there.page);
     await there.page.evaluate(() =>
-      (document.querySelector('fl-way-through a[href*="/fit"]') as HTMLElement).click(),
+      (document.querySelector('fl-station-nav a[href*="/fit"]') as HTMLElement).click(),
     );
     await there.page.waitForSelector('fl-fit-station fl-side-bar');
     await pressNamed(there.page, 'Log');

@@ -53,7 +53,7 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
 
   // A part that came wrong holds up what needs it, by its own name.
   await page.evaluate(() =>
-    (document.querySelector('fl-way-through a[href*="/make"]') as HTMLElement).click(),
+    (document.querySelector('fl-station-nav a[href*="/make"]') as HTMLElement).click(),
   );
   await page.waitForSelector('fl-make-station fl-side-bar');
   await page.evaluate(() =>
@@ -67,7 +67,7 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   await page.select('[id="state-nut:M10x1-bubble"]', 'wrong');
   await settled(page);
   await page.evaluate(() =>
-    (document.querySelector('fl-way-through a[href*="/fit"]') as HTMLElement).click(),
+    (document.querySelector('fl-station-nav a[href*="/fit"]') as HTMLElement).click(),
   );
   await page.waitForSelector('fl-fit-station [data-test=session]');
 

@@ -209,12 +209,12 @@ describe('plans in and out', () => {
     );
     expect(await textOf(page, 'main')).toMatch(/It was last opened and found sound on/);
     await clickOn(page, 'main .btn-main');
-    await page.waitForSelector('fl-ribbon');
+    await page.waitForSelector('fl-line-tabs');
     await settled(page);
     await page.reload({ waitUntil: 'load' });
-    await page.waitForSelector('fl-ribbon');
+    await page.waitForSelector('fl-line-tabs');
     await settled(page);
-    expect(await page.$$eval('fl-ribbon [data-line]', (all) => all.length)).toBe(7);
+    expect(await page.$$eval('fl-line-tabs [data-line]', (all) => all.length)).toBe(7);
   });
 
   test('offline: with the server gone every station still opens, and edits are kept', async () => {

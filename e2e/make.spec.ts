@@ -24,7 +24,7 @@ const type = async (page: Page, label: string, mm: number): Promise<void> => {
     label,
   );
   const field = await page.evaluateHandle((words) => {
-    const found = [...document.querySelectorAll('fl-measured-back fl-entry')].find((one) =>
+    const found = [...document.querySelectorAll('fl-measured-back fl-text-input')].find((one) =>
       one.textContent!.includes(words),
     )!;
     return found.querySelector('input')!;
@@ -132,7 +132,7 @@ test('cuts come out of what is at hand, the list says what is to buy, what came 
   const typed = async (label: string, text: string): Promise<void> => {
     const field = await page.evaluateHandle(
       (words) =>
-        [...document.querySelectorAll('fl-list-page fl-entry')]
+        [...document.querySelectorAll('fl-list-page fl-text-input')]
           .find((one) => one.textContent!.includes(words))!
           .querySelector('input')!,
       label,
@@ -163,7 +163,7 @@ test('cuts come out of what is at hand, the list says what is to buy, what came 
     );
     const field = await page.evaluateHandle(
       (label) =>
-        [...document.querySelectorAll('fl-kits-page fl-entry')]
+        [...document.querySelectorAll('fl-kits-page fl-text-input')]
           .find((one) => one.textContent!.includes(label))!
           .querySelector('input')!,
       name,

@@ -57,9 +57,9 @@ async function bringIn(page: Page, plan: Plan): Promise<void> {
     (all, name) => (all.find((a) => a.textContent!.trim().startsWith(name)) as HTMLElement).click(),
     plan.name,
   );
-  await page.waitForSelector('fl-way-through');
+  await page.waitForSelector('fl-station-nav');
   await settled(page);
-  await page.click('fl-way-through a[href*="/prove"]');
+  await page.click('fl-station-nav a[href*="/prove"]');
   await page.waitForSelector('fl-prove-station');
 }
 const type = (page: Page, within: string, label: string, text: string): Promise<void> =>
@@ -127,7 +127,7 @@ test('a hold is judged, a change makes it void and is said before it is made', a
       (rows) => rows.filter((row) => row.textContent!.includes('good')).length,
     ),
   ).toBeGreaterThan(5);
-  await page.click('fl-way-through a[href*="/fill"]');
+  await page.click('fl-station-nav a[href*="/fill"]');
   await page.waitForSelector('#fluid');
   await page.select('#fluid', 'dot-5.1');
   await waitText(page, 'dialog[open]', 'held at');

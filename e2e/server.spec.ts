@@ -59,7 +59,7 @@ describe('the demo plans in the browser', () => {
         expect(await textOf(page, 'main h1')).toBe(name);
       }
       await goTo(page, 'route');
-      expect(await page.$$eval('fl-ribbon [data-line]', (all) => all.length)).toBe(lines);
+      expect(await page.$$eval('fl-line-tabs [data-line]', (all) => all.length)).toBe(lines);
       await goTo(page, 'fill');
       await waitText(page, 'fl-fill-station', 'Fluid to buy');
       expect(complaints).toEqual([]);

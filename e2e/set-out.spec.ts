@@ -106,7 +106,7 @@ describe('a plan set out from what is known', () => {
     await tap('footer .btn-main');
     await page.waitForFunction(() => location.href.includes('/measure'), { timeout: 30_000 });
     await editable(page);
-    await tap('fl-way-through a[href$="/make"]');
+    await tap('fl-station-nav a[href$="/make"]');
     await page.waitForSelector('[data-test=cut]');
     expect(Number((await textOf(page, '[data-test=cut]')).replace(/\D/g, ''))).toBeGreaterThan(100);
     expect(answers).toBeLessThanOrEqual(25);
@@ -170,7 +170,7 @@ describe('a plan set out from what is known', () => {
     await page.keyboard.press('Enter');
     const name = await textOf(page, 'fl-place-detail h2');
     for (let i = 0; i < 3; i++) {
-      await tabTo(page, 'fl-tape-table fl-entry input[placeholder="not read"]', 500);
+      await tabTo(page, 'fl-tape-table fl-text-input input[placeholder="not read"]', 500);
       // As long as it is thought to be: the tapes then meet where the guess was.
       await page.keyboard.type(['700', '900', '800'][i]!);
       await page.keyboard.press('Tab');
@@ -178,7 +178,7 @@ describe('a plan set out from what is known', () => {
     }
     expect(
       await page.$$eval(
-        'fl-tape-table fl-entry input[placeholder="not read"]',
+        'fl-tape-table fl-text-input input[placeholder="not read"]',
         (list) => list.length,
       ),
     ).toBe(0);

@@ -189,7 +189,7 @@ describe('Route in space', () => {
       {},
       before,
     );
-    await page.click('fl-way-through a[href$="/route"]');
+    await page.click('fl-station-nav a[href$="/route"]');
     await page.waitForSelector('[data-line="line-r1"]');
     await page.click('[data-line="line-r1"]');
     await waitText(page, 'fl-move-list', 'from plate.obj, 5 wanted');

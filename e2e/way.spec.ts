@@ -71,7 +71,7 @@ describe('the whole way, by keyboard alone', () => {
     await fill(page, '#port-way', 'left');
 
     // The line between them, cornered by moves in words, with a wrong one on the way.
-    await tabTo(page, 'fl-way-through a[href$="/route"]');
+    await tabTo(page, 'fl-station-nav a[href$="/route"]');
     await page.keyboard.press('Enter');
     await page.waitForSelector('fl-route-station .btn-main');
     await press(page, 'fl-route-station .btn-main');

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
 
 /** What is not needed at every look: a line that says what is below it, and opens it. */
 @Component({
-  selector: 'fl-fold',
+  selector: 'fl-disclosure',
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -20,7 +20,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     </details>
   `,
 })
-export class Fold {
+export class Disclosure {
   readonly summary = input.required<string>();
   readonly startsOpen = input(false);
   readonly opened = output<boolean>();

@@ -1,13 +1,13 @@
 import { computed, Injectable, signal } from '@angular/core';
-import { keep, kept } from './settings';
+import { writeSetting, readSetting } from './settings';
 
 const KEPT_AS = 'firm-line panel folded';
 
 /** How much of the window the scene has: the panel beside it folded away, or the whole window. */
 @Injectable({ providedIn: 'root' })
-export class Room {
+export class PanelLayout {
   private readonly fullNow = signal(false);
-  private readonly foldedNow = signal(kept(KEPT_AS) === 'yes');
+  private readonly foldedNow = signal(readSetting(KEPT_AS) === 'yes');
   private readonly asked = signal(0);
   /** The scene alone, without head, ribbon and panel. */
   readonly full = this.fullNow.asReadonly();
@@ -25,7 +25,7 @@ export class Room {
   }
   toggleFolded(): void {
     this.foldedNow.update((on) => !on);
-    keep(KEPT_AS, this.foldedNow() ? 'yes' : 'no');
+    writeSetting(KEPT_AS, this.foldedNow() ? 'yes' : 'no');
   }
   fit(): void {
     this.asked.update((n) => n + 1);

@@ -1,5 +1,5 @@
 /** What this browser keeps under a name; null where it keeps nothing. */
-export function kept(name: string): string | null {
+export function readSetting(name: string): string | null {
   try {
     return localStorage.getItem(name);
   } catch {
@@ -7,7 +7,7 @@ export function kept(name: string): string | null {
   }
 }
 /** Keeps a text under a name, or (null) nothing. In a browser that keeps nothing, it holds until the tab is closed. */
-export function keep(name: string, text: string | null): void {
+export function writeSetting(name: string, text: string | null): void {
   try {
     if (text === null) localStorage.removeItem(name);
     else localStorage.setItem(name, text);

@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { provideZonelessChangeDetection } from '@angular/core';
-import { Room } from './panel-layout';
+import { PanelLayout } from './panel-layout';
 import { Theme } from './theme';
 
 /** A system that wishes for light or dark, and changes its mind. */
@@ -43,10 +43,10 @@ describe('light or dark', () => {
 
 describe('room to look', () => {
   test('a folded panel stays folded, the whole window does not', () => {
-    const room = (): Room => {
+    const room = (): PanelLayout => {
       TestBed.resetTestingModule();
       TestBed.configureTestingModule({ providers: [provideZonelessChangeDetection()] });
-      return TestBed.inject(Room);
+      return TestBed.inject(PanelLayout);
     };
     const one = room();
     one.toggleFolded();

@@ -1,5 +1,5 @@
 import { computed, Injectable, signal } from '@angular/core';
-import { keep, kept } from './settings';
+import { writeSetting, readSetting } from './settings';
 
 const KEPT_AS = 'firm-line theme';
 export const THEMES = ['system', 'light', 'dark'] as const;
@@ -11,7 +11,7 @@ export class Theme {
   private readonly system = globalThis.matchMedia?.('(prefers-color-scheme: dark)');
   private readonly wished = signal(this.system?.matches ?? false);
   private readonly chosen = signal<ThemeChoice>(
-    THEMES.find((one) => one === kept(KEPT_AS)) ?? 'system',
+    THEMES.find((one) => one === readSetting(KEPT_AS)) ?? 'system',
   );
   readonly choice = this.chosen.asReadonly();
   readonly isDark = computed(() =>
@@ -27,7 +27,7 @@ export class Theme {
   }
   choose(choice: ThemeChoice): void {
     this.chosen.set(choice);
-    keep(KEPT_AS, choice === 'system' ? null : choice);
+    writeSetting(KEPT_AS, choice === 'system' ? null : choice);
     this.show();
   }
   /** The page's styles are those of the theme before anything that reads them is drawn anew. */

@@ -7,7 +7,7 @@ import {
   input,
   signal,
 } from '@angular/core';
-import { keep, kept } from '../kit/settings';
+import { writeSetting, readSetting } from '../kit/settings';
 
 const KEPT_AS = 'firm-line hints';
 /** What a first-time user is told on each screen, three at most. */
@@ -51,12 +51,12 @@ export class HintsSeen {
   }
   private set(list: readonly string[]): void {
     this.now.set(list);
-    keep(KEPT_AS, JSON.stringify(list));
+    writeSetting(KEPT_AS, JSON.stringify(list));
   }
 }
 function seenBefore(): readonly string[] {
   try {
-    const list: unknown = JSON.parse(kept(KEPT_AS) ?? '[]');
+    const list: unknown = JSON.parse(readSetting(KEPT_AS) ?? '[]');
     return Array.isArray(list) ? list.filter((one): one is string => typeof one === 'string') : [];
   } catch {
     return [];

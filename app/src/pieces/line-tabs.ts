@@ -15,7 +15,7 @@ const TITLE_PX = 112;
 
 /** All lines in one row, each as long as its share; one is picked. */
 @Component({
-  selector: 'fl-ribbon',
+  selector: 'fl-line-tabs',
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -59,7 +59,7 @@ const TITLE_PX = 112;
     </div>
   `,
 })
-export class Ribbon {
+export class LineTabs {
   private readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
   protected readonly lines = computed(() => {

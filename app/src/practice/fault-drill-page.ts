@@ -6,7 +6,7 @@ import {
   seen,
   trueVehicle,
   TRUE_FAULTS,
-  type Known,
+  type Evidence,
   type TrueFault,
 } from '@firm-line/core/stations/prove';
 
@@ -22,7 +22,7 @@ const NAMES: Record<TrueFault, string> = {
   'shut compensating port': 'The pushrod shuts the port',
 };
 /** What a look said, in words. */
-const SAID: Partial<Record<keyof Known, readonly [yes: string, no: string]>> = {
+const SAID: Partial<Record<keyof Evidence, readonly [yes: string, no: string]>> = {
   pumps: ['It comes up when pumped', 'It stays where it is'],
   sinks: ['It sinks', 'It does not sink'],
   wet: ['A joint is wet', 'All dry'],
@@ -49,8 +49,9 @@ const SAID: Partial<Record<keyof Known, readonly [yes: string, no: string]>> = {
               [disabled]="one.said !== '' || told() !== null"
               (click)="look(one.symptoms, one.minutes)"
             >
-              <span>{{ one.act }}</span
-              ><span class="font-mono">{{ one.said || one.minutes + ' min' }}</span>
+              <span>{{ one.act }}</span><span class="font-mono">{{
+                one.said || one.minutes + ' min'
+              }}</span>
             </button>
           }
         </div>
@@ -100,7 +101,7 @@ export class FaultDrillPage {
   private readonly all = computed(() =>
     seen(this.vehicle(), readPedal(this.vehicle(), STEPS_MPA, Math.random), Math.random),
   );
-  protected readonly known = signal<Known>({});
+  protected readonly known = signal<Evidence>({});
   protected readonly minutes = signal(0);
   protected readonly told = signal<TrueFault | null>(null);
   protected readonly acts = computed(() => {
@@ -112,7 +113,7 @@ export class FaultDrillPage {
       {
         act: 'Take a curve with gauge and sensor',
         minutes: 15,
-        symptoms: curve as readonly (keyof Known)[],
+        symptoms: curve as readonly (keyof Evidence)[],
         said:
           this.known().airCostMm === undefined
             ? ''
@@ -121,7 +122,7 @@ export class FaultDrillPage {
       ...rest.map(({ act, minutes, symptom }) => ({
         act,
         minutes,
-        symptoms: [symptom] as readonly (keyof Known)[],
+        symptoms: [symptom] as readonly (keyof Evidence)[],
         said: this.words(symptom),
       })),
     ];
@@ -133,14 +134,14 @@ export class FaultDrillPage {
       .join(', '),
   );
 
-  private words(symptom: keyof Known): string {
+  private words(symptom: keyof Evidence): string {
     const value = this.known()[symptom];
     if (value === undefined) return '';
     return typeof value === 'number'
       ? `${value.toFixed(2)} of what is planned`
       : SAID[symptom]![value ? 0 : 1];
   }
-  protected look(symptoms: readonly (keyof Known)[], minutes: number): void {
+  protected look(symptoms: readonly (keyof Evidence)[], minutes: number): void {
     const all = this.all();
     this.known.update((known) => ({
       ...known,

@@ -20,7 +20,7 @@ import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
 import { idle } from '../kit/idle';
 import { nearest, onPolyline } from '../kit/picking';
-import { Room } from '../kit/panel-layout';
+import { PanelLayout } from '../kit/panel-layout';
 import { SideBar } from '../kit/side-bar';
 import { Theme } from '../kit/theme';
 import type { ToggleChoice } from '../kit/toggle';
@@ -175,7 +175,7 @@ export class SpaceView {
   readonly tapped = output<Tapped>();
   readonly failed = output();
 
-  protected readonly room = inject(Room);
+  protected readonly room = inject(PanelLayout);
   private readonly theme = inject(Theme);
   protected readonly looks = LOOKS;
   protected readonly look = signal<Look>('around');

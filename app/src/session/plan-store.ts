@@ -45,7 +45,7 @@ export interface Refused {
 }
 
 /** An edit that waits to be agreed to: what it would undo of work that is done. */
-export interface HeldEdit {
+export interface PendingEdit {
   readonly calls: readonly EditCall[];
   readonly undoes: readonly string[];
 }
@@ -72,7 +72,7 @@ export class PlanStore {
   private readonly before = signal<readonly Plan[]>([]);
   private readonly after = signal<readonly Plan[]>([]);
   private readonly interactiveNow = signal(false);
-  private readonly heldNow = signal<HeldEdit | null>(null);
+  private readonly heldNow = signal<PendingEdit | null>(null);
   /** Names of the done work that an edit would undo; loaded once there is such work. */
   private undoneBy: ((from: Plan, to: Plan) => readonly string[]) | null = null;
   /** Counts what was asked to be opened, so that what comes late is not shown. */
@@ -114,7 +114,7 @@ export class PlanStore {
 
   constructor() {
     this.saving.overtaken$.pipe(takeUntilDestroyed()).subscribe((ours) => void this.keepBoth(ours));
-    this.tabs.heard$.pipe(takeUntilDestroyed()).subscribe((heard) => void this.hear(heard));
+    this.tabs.heard$.pipe(takeUntilDestroyed()).subscribe((heard) => void this.onTabMessage(heard));
     this.tabs.beforeGiving = () => this.saving.settle();
     this.tabs.beforeWriting = () => this.follow();
   }
@@ -124,7 +124,7 @@ export class PlanStore {
     const known = this.current()?.id === id && this.phaseNow() === 'ready';
     const turn = ++this.opening;
     const isStale = (): boolean => turn !== this.opening;
-    if (!known) this.show(null, 'loading');
+    if (!known) this.resetTo(null, 'loading');
     try {
       const stored = await this.db.get(id).catch((error: unknown) => this.withoutStore(error));
       if (isStale()) return;
@@ -134,14 +134,14 @@ export class PlanStore {
       const found = kept ? kept.plan : await this.files.demo(id);
       if (isStale()) return;
       if (!found) return this.phaseNow.set('missing');
-      await this.take(found, kept?.revision ?? stored?.revision ?? 0, kept !== null, isStale);
+      await this.adoptPlan(found, kept?.revision ?? stored?.revision ?? 0, kept !== null, isStale);
     } catch (error) {
       if (isStale()) return;
       this.phaseNow.set('missing');
       this.notices.say(`The plan cannot be opened: ${(error as Error).message}`);
     }
   }
-  private async take(
+  private async adoptPlan(
     found: Plan,
     revision: number,
     kept: boolean,
@@ -152,7 +152,7 @@ export class PlanStore {
       const older = found.version !== PLAN_VERSION;
       const plan = older ? await this.checks.check(found) : found;
       if (isStale()) return;
-      this.show(plan, 'checking');
+      this.resetTo(plan, 'checking');
       this.saving.begin(plan, revision, kept && !older);
       if (!older) await this.checks.check(plan);
       if (isStale()) return;
@@ -215,7 +215,7 @@ export class PlanStore {
       const to = applyEdits(plan, calls);
       const undoes = this.undoneBy?.(plan, to) ?? [];
       if (undoes.length && !agrees(undoes)) return false;
-      this.step(plan, to);
+      this.pushEdit(plan, to);
       this.showSoon();
       return true;
     } catch (error) {
@@ -236,20 +236,20 @@ export class PlanStore {
   }
 
   undo(): void {
-    this.travel(this.before, this.after);
+    this.moveInHistory(this.before, this.after);
   }
   redo(): void {
-    this.travel(this.after, this.before);
+    this.moveInHistory(this.after, this.before);
   }
 
   /** Takes what a refused plan was mended to, or what it was when it was last good. What stands kept is written over. */
   async takeInstead(plan: Plan): Promise<void> {
     const { raw } = this.refused()!;
     const stored = await this.db.get(raw.id);
-    this.show(plan, 'ready');
+    this.resetTo(plan, 'ready');
     this.saving.begin(plan, stored?.revision ?? 0, false);
     await this.tabs.hold(plan.id);
-    this.put(plan);
+    this.setPlan(plan);
     this.onScreen(() => void this.meshes.of(plan));
   }
   takeOver(): void {
@@ -275,7 +275,7 @@ export class PlanStore {
     this.opening++;
     this.tabs.leave();
     this.inspection.forget();
-    this.show(null, 'none');
+    this.resetTo(null, 'none');
   }
 
   /** What the first look does without is done once the plan is on screen and takes input. */
@@ -285,44 +285,44 @@ export class PlanStore {
       if (opening !== this.opening || !this.isOpen()) return;
       this.interactiveNow.set(true);
       this.inspection.look(this.plan());
-      this.minds(this.plan());
+      this.loadUndoGuard(this.plan());
       then();
     };
     if (this.interactiveNow()) look();
     else afterNextRender(() => setTimeout(look), { injector: this.injector });
   }
 
-  private step(from: Plan, to: Plan): void {
+  private pushEdit(from: Plan, to: Plan): void {
     if (to === from) return;
     this.before.update((list) => [...list, from].slice(-MOST_UNDO));
     this.after.set([]);
-    this.put(to);
+    this.setPlan(to);
   }
-  private travel(source: typeof this.before, target: typeof this.before): void {
+  private moveInHistory(source: typeof this.before, target: typeof this.before): void {
     const to = source().at(-1);
     if (!to || !this.editable()) return;
     const plan = this.plan();
     source.update((list) => list.slice(0, -1));
     target.update((list) => [...list, plan]);
-    this.put(to);
+    this.setPlan(to);
   }
   /** From the first work that is done, edits are held against it. */
-  private minds(plan: Plan): void {
+  private loadUndoGuard(plan: Plan): void {
     if (this.undoneBy || !(plan.floor?.done.length || plan.proving)) return;
     this.undoneBy = () => [];
     import('./invalidated-work').then(
-      ({ undoneBy }) => (this.undoneBy = undoneBy),
+      ({ workInvalidatedBy: undoneBy }) => (this.undoneBy = undoneBy),
       () => (this.undoneBy = null),
     );
   }
-  private put(plan: Plan): void {
-    this.minds(plan);
+  private setPlan(plan: Plan): void {
+    this.loadUndoGuard(plan);
     const now = { ...plan, changedAt: new Date().toISOString() };
     this.current.set(now);
     this.saving.keep(now);
     if (this.interactiveNow()) this.inspection.look(now);
   }
-  private show(plan: Plan | null, phase: Phase): void {
+  private resetTo(plan: Plan | null, phase: Phase): void {
     this.before.set([]);
     this.after.set([]);
     this.refusedNow.set(null);
@@ -337,7 +337,7 @@ export class PlanStore {
       this.checks.mend(raw).catch(() => null),
       this.db.lastGood(raw.id).catch(() => undefined),
     ]);
-    this.show(null, 'refused');
+    this.resetTo(null, 'refused');
     this.refusedNow.set({
       raw,
       faults: error.faults.map((fault) =>
@@ -348,7 +348,7 @@ export class PlanStore {
     });
   }
 
-  private async hear(heard: Heard): Promise<void> {
+  private async onTabMessage(heard: Heard): Promise<void> {
     if (!this.isOpen()) return;
     if (heard.kind === 'saved')
       return void (heard.revision > this.saving.revision && (await this.follow()));

@@ -96,13 +96,11 @@ export class FindAnything {
         kind: noun,
         go: () => this.jump.to(stationFor('measure', ref), ref),
       })),
-      ...this.store
-        .snags()
-        .map((snag) => ({
-          text: `${snag.where}: ${snag.text}`,
-          kind: 'snag',
-          go: () => this.jump.toSnag(snag),
-        })),
+      ...this.store.snags().map((snag) => ({
+        text: `${snag.where}: ${snag.text}`,
+        kind: 'snag',
+        go: () => this.jump.toSnag(snag),
+      })),
     ];
   });
   /** The library is had when the dialog is first opened; until then words must stand in what they find. */

@@ -1,8 +1,8 @@
 import { inject, Injectable, signal, type DestroyRef } from '@angular/core';
 import { tinykeys } from 'tinykeys';
 import { Jump } from '../session/jump';
-import { keep, kept } from '../kit/settings';
-import { Room } from '../kit/panel-layout';
+import { writeSetting, readSetting } from '../kit/settings';
+import { PanelLayout } from '../kit/panel-layout';
 import { PlanStore } from '../session/plan-store';
 import { STATIONS } from '../stations/registry';
 
@@ -25,13 +25,13 @@ export interface Acts {
 export class Keys {
   private readonly jump = inject(Jump);
   private readonly store = inject(PlanStore);
-  private readonly room = inject(Room);
-  private readonly singleNow = signal(kept(KEPT_AS) !== 'off');
+  private readonly room = inject(PanelLayout);
+  private readonly singleNow = signal(readSetting(KEPT_AS) !== 'off');
   readonly single = this.singleNow.asReadonly();
 
   setSingle(on: boolean): void {
     this.singleNow.set(on);
-    keep(KEPT_AS, on ? 'on' : 'off');
+    writeSetting(KEPT_AS, on ? 'on' : 'off');
   }
 
   /** Listens for as long as whoever calls it lives. */

@@ -14,7 +14,7 @@ const MOST_NAMED = 6;
 
 /** Asks before an edit that undoes work which is done. */
 @Component({
-  selector: 'fl-held-edit',
+  selector: 'fl-pending-edit',
   imports: [Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -39,7 +39,7 @@ const MOST_NAMED = 6;
     </fl-dialog>
   `,
 })
-export class HeldEdit {
+export class PendingEditDialog {
   protected readonly store = inject(PlanStore);
   private readonly dialog = viewChild.required(Dialog);
   private readonly undoes = computed(() => this.store.held()?.undoes ?? []);

@@ -6,7 +6,7 @@ import { viewPlan } from '@firm-line/core/plan/results';
 import { Selection } from '../session/selection';
 import { APP_PROVIDERS, openGannet, until } from '../testing/open-gannet';
 import { Jump } from '../session/jump';
-import { Ribbon } from '../pieces/line-tabs';
+import { LineTabs } from '../pieces/line-tabs';
 import { Shell } from './shell';
 
 async function shell(id: string) {
@@ -128,7 +128,7 @@ describe('the ribbon', () => {
   test('one line is chosen, arrows walk along and round', async () => {
     const at = await shell('h6');
     TestBed.inject(Selection).chooseLine('line-f1');
-    const fixture = TestBed.createComponent(Ribbon);
+    const fixture = TestBed.createComponent(LineTabs);
     await fixture.whenStable();
     const root = fixture.nativeElement as HTMLElement;
     const chosen = (): string =>
@@ -166,10 +166,10 @@ describe('the ribbon', () => {
       if (!has()) at.store.undo();
       return !at.store.apply(take) && at.store.held() !== null;
     });
-    await until(() => at.root.querySelector('fl-held-edit dialog[open]') !== null);
+    await until(() => at.root.querySelector('fl-pending-edit dialog[open]') !== null);
     expect(at.text('[data-test=undoes]')).toBe('Fit Tandem master');
     const press = (name: string): void =>
-      [...at.root.querySelectorAll<HTMLElement>('fl-held-edit button')]
+      [...at.root.querySelectorAll<HTMLElement>('fl-pending-edit button')]
         .find((button) => button.textContent!.trim() === name)!
         .click();
     press('Change it, do it again');

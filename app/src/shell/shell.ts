@@ -13,7 +13,7 @@ import {
 } from '@angular/core';
 import { Title } from '@angular/platform-browser';
 import { Router, RouterLink, RouterOutlet } from '@angular/router';
-import { Room } from '../kit/panel-layout';
+import { PanelLayout } from '../kit/panel-layout';
 import { PlanFiles } from '../storage/plan-files';
 import { PlanStore } from '../session/plan-store';
 import { Tabs } from '../session/tabs';
@@ -22,12 +22,12 @@ import { FindAnything } from './find-anything';
 import { KeyList } from './key-list';
 import { earlyKeys } from './early-keys';
 import type { Acts } from './keys';
-import { HeldEdit } from './pending-edit';
+import { PendingEditDialog } from './pending-edit';
 import { NoPlan } from './no-plan';
 import { RefusedPlan } from './refused-plan';
 import { SnagDrawer } from './snag-drawer';
 import { StationBoundary } from './station-boundary';
-import { WayThrough } from './station-nav';
+import { StationNav } from './station-nav';
 
 /** The frame round every station: the plan's name, the way through, whether it is saved, and what stands in the way of using it. */
 function focusHead(): void {
@@ -41,10 +41,10 @@ function focusHead(): void {
   imports: [
     RouterOutlet,
     RouterLink,
-    WayThrough,
+    StationNav,
     SnagDrawer,
     FindAnything,
-    HeldEdit,
+    PendingEditDialog,
     KeyList,
     NoPlan,
     RefusedPlan,
@@ -65,7 +65,7 @@ function focusHead(): void {
           >
         </span>
       </a>
-      <fl-way-through class="order-last min-w-80 flex-1 lg:order-none" />
+      <fl-station-nav class="order-last min-w-80 flex-1 lg:order-none" />
       <div class="ml-auto flex gap-2">
         <button
           type="button"
@@ -223,7 +223,7 @@ function focusHead(): void {
     }
     @defer (when store.held()) {
       @if (store.held()) {
-        <fl-held-edit />
+        <fl-pending-edit />
       }
     }
     @defer (when store.interactive()) {
@@ -237,7 +237,7 @@ export class Shell {
   protected readonly store = inject(PlanStore);
   protected readonly tabs = inject(Tabs);
   protected readonly boundary = inject(StationBoundary);
-  protected readonly room = inject(Room);
+  protected readonly room = inject(PanelLayout);
   private readonly router = inject(Router);
   private readonly files = inject(PlanFiles);
   private readonly title = inject(Title);

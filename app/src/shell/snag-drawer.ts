@@ -14,7 +14,7 @@ import { PlanStore } from '../session/plan-store';
 import { Jump } from '../session/jump';
 import { STATIONS, stationFor } from '../stations/registry';
 import { Dialog } from '../kit/dialog';
-import { Fold } from '../kit/disclosure';
+import { Disclosure } from '../kit/disclosure';
 
 const MEANING: Record<Level, string> = {
   stop: 'unsafe or will not work',
@@ -34,7 +34,7 @@ function kindsOf(snags: readonly Snag[]): Snag[][] {
 /** Everything the plan has against it, with a way to each place. */
 @Component({
   selector: 'fl-snag-drawer',
-  imports: [Dialog, Fold, NgTemplateOutlet, SnagRow],
+  imports: [Dialog, Disclosure, NgTemplateOutlet, SnagRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-dialog
@@ -58,11 +58,11 @@ function kindsOf(snags: readonly Snag[]): Snag[][] {
               @for (kind of group.kinds; track kind[0]!.key) {
                 <ng-container *ngTemplateOutlet="row; context: { $implicit: kind[0] }" />
                 @if (kind.length > few) {
-                  <fl-fold class="pl-7" [summary]="kind.length - 1 + ' more of this kind'">
+                  <fl-disclosure class="pl-7" [summary]="kind.length - 1 + ' more of this kind'">
                     @for (snag of kind.slice(1); track snag.key) {
                       <ng-container *ngTemplateOutlet="row; context: { $implicit: snag }" />
                     }
-                  </fl-fold>
+                  </fl-disclosure>
                 } @else {
                   @for (snag of kind.slice(1); track snag.key) {
                     <ng-container *ngTemplateOutlet="row; context: { $implicit: snag }" />

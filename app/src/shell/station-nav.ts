@@ -5,7 +5,7 @@ import { STATIONS } from '../stations/registry';
 
 /** The stations as nuts on one line, each with its snags. */
 @Component({
-  selector: 'fl-way-through',
+  selector: 'fl-station-nav',
   imports: [RouterLink, RouterLinkActive],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -63,7 +63,7 @@ import { STATIONS } from '../stations/registry';
     </nav>
   `,
 })
-export class WayThrough {
+export class StationNav {
   protected readonly store = inject(PlanStore);
   protected readonly stations = computed(() => {
     const snags = this.store.laidOutSnags();

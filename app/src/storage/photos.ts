@@ -12,7 +12,7 @@ const hex = (bytes: ArrayBuffer): string =>
   [...new Uint8Array(bytes)].map((b) => b.toString(16).padStart(2, '0')).join('');
 
 /** By what a picture holds; over plain HTTP, where the browser gives no digests, by a name of its own. */
-async function digestOf(picture: Blob): Promise<string> {
+async function sha256Hex(picture: Blob): Promise<string> {
   return crypto.subtle
     ? hex(await crypto.subtle.digest('SHA-256', await picture.arrayBuffer())).slice(0, 32)
     : `photo-${newId()}`;
@@ -41,7 +41,7 @@ export class Photos {
       );
     try {
       const { picture, small, widthPx, heightPx } = await this.calls.call('shrink', file);
-      const digest = await digestOf(picture);
+      const digest = await sha256Hex(picture);
       await this.db.keepPhoto({ digest, picture, small });
       return { digest, widthPx, heightPx, bytes: picture.size };
     } catch (error) {
@@ -55,7 +55,7 @@ export class Photos {
   }
   /** Keeps one that came out of a file under its digest; false where it holds something else. */
   async take(digest: string, picture: Blob): Promise<boolean> {
-    if (crypto.subtle && !digest.startsWith('photo-') && (await digestOf(picture)) !== digest)
+    if (crypto.subtle && !digest.startsWith('photo-') && (await sha256Hex(picture)) !== digest)
       return false;
     await this.db.keepPhoto({ digest, picture, small: await this.calls.call('small', picture) });
     return true;

@@ -114,14 +114,14 @@ interface Subject<A extends About> {
 const SUBJECTS: { readonly [A in About]: (view: PlanView, station: Station) => Subject<A>[] } = {
   plan: ({ plan }) => [{ args: [], place: { kind: 'plan', id: plan.id }, where: plan.name }],
   line: ({ lines }, station) =>
-    carded(lines, station).map((line) => ({
+    linesToMake(lines, station).map((line) => ({
       args: [line],
       place: onLine(line),
       where: line.line.name,
     })),
   end: ({ lines }, station) =>
-    carded(lines, station).flatMap((line) =>
-      ENDS.map((end) => endOf([line, end], line, end, station)),
+    linesToMake(lines, station).flatMap((line) =>
+      ENDS.map((end) => endSubject([line, end], line, end, station)),
     ),
   space: ({ lines, plan }) =>
     lines.flatMap((line): Subject<'space'>[] => {
@@ -146,9 +146,9 @@ const SUBJECTS: { readonly [A in About]: (view: PlanView, station: Station) => S
     })),
 };
 /** What stays on the vehicle is not made: no card of it is judged. */
-const carded = (lines: readonly LineView[], station: Station): readonly LineView[] =>
+const linesToMake = (lines: readonly LineView[], station: Station): readonly LineView[] =>
   station === 'make' ? lines.filter(({ line }) => line.origin !== 'kept') : lines;
-function endOf(
+function endSubject(
   args: Subjects['end'],
   line: LineView,
   end: 'a' | 'b',
@@ -182,7 +182,7 @@ export function defineRule<A extends About, const R extends ReadName>({
   reads,
   judge,
 }: Definition<A, R>): Rule {
-  const itself = {};
+  const NO_SUBJECT = {};
   const judged = derive(
     `rule ${id}`,
     (
@@ -190,7 +190,7 @@ export function defineRule<A extends About, const R extends ReadName>({
       { plan }: PlanView,
       values: readonly unknown[],
     ): readonly [object, ...unknown[]] => [
-      (args[0] as object | undefined) ?? itself,
+      (args[0] as object | undefined) ?? NO_SUBJECT,
       plan.id,
       plan.units,
       ...args,

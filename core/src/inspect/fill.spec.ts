@@ -1,5 +1,5 @@
 import { demo } from '../testing/demo-plans.ts';
-import { beforeFill, fillingOf, withTold } from '../stations/fill/index.ts';
+import { preFillChecks, fillingOf, withTold } from '../stations/fill/index.ts';
 import {
   freshFluid,
   NO_FILLING,
@@ -40,7 +40,7 @@ const run = (patch: Partial<FillRun> = {}): FillRun => ({
 /** Fluid has gone in, and all was said before it but what begins so. */
 const wet = (without: string, of = gannet): Plan => {
   const view = viewPlan(of);
-  const said = beforeFill(
+  const said = preFillChecks(
     view.bleeding.find(({ work }) => work === 'brake')!,
     view,
     'two-people',

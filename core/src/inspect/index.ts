@@ -38,36 +38,36 @@ export const RULES: readonly Rule[] = [
 ];
 const RANK: Record<Level, number> = { stop: 0, mind: 1, note: 2 };
 
-interface Told {
+interface SnagWithFix {
   readonly snag: Snag;
   readonly fix: () => Fix | null;
 }
 /** A finding as it is told: the same one again while its rule finds it just so. */
-const tell = derive(
+const toSnag = derive(
   'snag',
   (finding: Found, key: string, rule: Rule) => [finding, key, rule],
-  ({ level, place, where, text, fix }, key, { id, station }): Told => ({
+  ({ level, place, where, text, fix }, key, { id, station }): SnagWithFix => ({
     snag: { key, rule: id, level, station, place, where, text, fixable: fix !== undefined },
     fix: () => fix?.() ?? null,
   }),
 );
-const fixed = derive(
+const resolvedFix = derive(
   'fix',
-  (told: Told) => [told],
+  (allSnags: SnagWithFix) => [allSnags],
   (told) => told.fix(),
 );
 /** All that the rules say of a plan, stops first, else in the order of the stations. */
 const told = derive(
   'snags',
   (view: PlanView) => [view],
-  (view): readonly Told[] => {
+  (view): readonly SnagWithFix[] => {
     const count = new Map<string, number>();
     return RULES.flatMap((rule) =>
-      rule.find(view).map((finding): Told => {
+      rule.find(view).map((finding): SnagWithFix => {
         const name = `${rule.id} ${finding.place.kind} ${finding.place.id} ${finding.where}`;
         const nth = (count.get(name) ?? 0) + 1;
         count.set(name, nth);
-        return tell(finding, nth > 1 ? `${name} ${nth}` : name, rule);
+        return toSnag(finding, nth > 1 ? `${name} ${nth}` : name, rule);
       }),
     ).sort((a, b) => RANK[a.snag.level] - RANK[b.snag.level]);
   },
@@ -79,5 +79,5 @@ export const inspect = (plan: Plan): Snag[] => told(viewPlan(plan)).map(({ snag 
 /** The action that mends a snag of this plan, worked out once it is asked for; null where there is none, or no such snag. */
 export function fixOf(plan: Plan, key: string): Fix | null {
   const found = told(viewPlan(plan)).find(({ snag }) => snag.key === key);
-  return found ? fixed(found) : null;
+  return found ? resolvedFix(found) : null;
 }

@@ -10,7 +10,7 @@ import {
 } from '../plan/index.ts';
 import { newLine } from '../plan/edits/new-line.ts';
 import { TYPICAL_BRAKE, typicalParking, typicalSizing } from '../plan/typical.ts';
-import { feedsOf, lostTo, planNetwork } from '../plan/network/index.ts';
+import { feedsOf, brakesLostByLeakAt, planNetwork } from '../plan/network/index.ts';
 import { LAYOUTS } from '../proposals/layouts/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { demo } from '../testing/demo-plans.ts';
@@ -223,7 +223,9 @@ describe('one network of tubes, hoses and inner passages', () => {
     );
     const { network } = viewPlan(plan);
     const lost = (of: Plan): string[] =>
-      lostTo(viewPlan(of).network, of.parts, portOf(of, 'FL.bleeder').id).map(({ name }) => name);
+      brakesLostByLeakAt(viewPlan(of).network, of.parts, portOf(of, 'FL.bleeder').id).map(
+        ({ name }) => name,
+      );
     expect(network.index.size).toBeGreaterThan(8);
     expect(lost(plan)).toEqual(['FL', 'RL']);
     const walled = passages(plan, 'R', [['feed'], ['feed 2']]);
@@ -341,7 +343,7 @@ describe('what one leak takes', () => {
           if (!portId) continue;
           tried++;
           expect(
-            lostTo(network, plan.parts, portId)
+            brakesLostByLeakAt(network, plan.parts, portId)
               .map((part) => part.name)
               .sort(),
           ).toEqual(byCircuit(plan, line.circuitId));

@@ -1,9 +1,9 @@
 import { demo } from '../testing/demo-plans.ts';
 import {
-  circuitRests,
+  circuitDigest,
   maySign,
   openPoints,
-  planRests,
+  signedDigest,
   type OpenPoint,
 } from '../stations/prove/index.ts';
 import {
@@ -25,7 +25,7 @@ const plan = (patch: Partial<Proving>, of: Plan = gannet): Plan => ({
   proving: { ...NO_PROVING, ...patch },
 });
 const found = (of: Plan, rule: string): Snag[] => inspect(of).filter((snag) => snag.rule === rule);
-const rests = (of: Plan = gannet): string => circuitRests(of.circuits[0]!, viewPlan(of));
+const rests = (of: Plan = gannet): string => circuitDigest(of.circuits[0]!, viewPlan(of));
 const hold = (patch: Partial<HoldTaken> = {}): HoldTaken => ({
   id: 'h',
   at: AT,
@@ -189,7 +189,7 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
     expect(found(sign('older'), 'changed-since-proved').map(({ level }) => level)).toEqual([
       'stop',
     ]);
-    expect(found(sign(planRests(viewPlan(gannet))), 'changed-since-proved')).toEqual([]);
+    expect(found(sign(signedDigest(viewPlan(gannet))), 'changed-since-proved')).toEqual([]);
   });
   test("'travel-differs' where the curve finds other air than Size reckons with", () => {
     // π/4·22.225²/6 = 64.7 mm³ a mm of pedal: so much air by Boyle, 3 mm a MPa of flex, 10 mm of play.

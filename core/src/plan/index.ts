@@ -11,7 +11,7 @@ export {
   type LineView,
   type PortView,
 } from './layout/line-view.ts';
-export { digestOf } from './layout/digest.ts';
+export { fnv32 } from './layout/digest.ts';
 export { closeCrossings, type CloseCrossing } from './layout/close-crossings.ts';
 export {
   keepSpace,

@@ -7,7 +7,7 @@ import type {
   HoseFigures,
   ParkingSheet,
   PedalBox,
-  Sheet,
+  EstimatedFigures,
   SingleSheet,
   Sizing,
   TrailerHeat,
@@ -24,7 +24,7 @@ export function numberPaths(value: unknown, path = ''): string[] {
 }
 
 /** Typical figures as a sheet in which each is a guess. */
-export const allGuessed = <T extends object>(figures: T): T & Sheet => ({
+export const allGuessed = <T extends object>(figures: T): T & EstimatedFigures => ({
   ...figures,
   open: numberPaths(figures),
 });
@@ -148,7 +148,7 @@ export const typicalParking = (by: ParkingSheet['by']): ParkingSheet =>
         drumRadiusMm: 114,
       });
 
-interface Room {
+interface PedalClearance {
   readonly name: string;
   /** No less than this; a shoe's edge fits between. */
   readonly leastMm: number;
@@ -157,7 +157,7 @@ interface Room {
   readonly why: string;
 }
 /** Room that pedals want. Common practice: the sole of a work shoe is some 110 mm wide and is set down across no more than one pad. */
-export const PEDAL_ROOM: Readonly<Record<keyof PedalBox, Room>> = {
+export const PEDAL_ROOM: Readonly<Record<keyof PedalBox, PedalClearance>> = {
   clutchToBrakeMm: {
     name: 'Clutch to brake',
     leastMm: 50,

@@ -2,7 +2,7 @@ import { derive } from '../lib/derive/index.ts';
 import type { Fault } from '../lib/faults/index.ts';
 import { fluidById, hoseById, hoseFittingById, nutById, tubeById } from '../trade/stock/index.ts';
 import { adapterOf } from './model/adapter-of.ts';
-import { checkFields, faultAt, outlinesOf, type Placed } from './model/check.ts';
+import { checkFields, faultAt, indexRecords, type IndexedRecord } from './model/check.ts';
 import type { StockKind } from './model/field.ts';
 import {
   datumsOf,
@@ -69,9 +69,9 @@ const absent = (to: RecordKind | StockKind, id: string): string =>
   ABSENT[to]?.(id) ?? `There is no ${to} "${id}"${isStock(to) ? ' in stock' : ''}.`;
 
 /** What no single record can tell: ids are unique, every reference meets its kind, a port joins at most one line, nothing is taped from itself. */
-function faultsBetween(plan: Plan, records: readonly Placed[]): Fault[] {
+function faultsBetween(plan: Plan, records: readonly IndexedRecord[]): Fault[] {
   const faults: Fault[] = [];
-  const say = (path: string | Placed['path'], message: string): void =>
+  const say = (path: string | IndexedRecord['path'], message: string): void =>
     void faults.push(typeof path === 'string' ? { path, message } : faultAt(path, message));
   const values = records.reduce((sum, { outline }) => sum + outline.values, 0);
   if (values > MOST_VALUES)
@@ -79,7 +79,11 @@ function faultsBetween(plan: Plan, records: readonly Placed[]): Fault[] {
   // Thousands of ids and references are met with every edit: a path is put together only for what is said.
   const owners = new Map<
     string,
-    { readonly kind: RecordKind; readonly within: Placed['path']; readonly path: Placed['path'] }
+    {
+      readonly kind: RecordKind;
+      readonly within: IndexedRecord['path'];
+      readonly path: IndexedRecord['path'];
+    }
   >();
   for (const { outline, path: within } of records)
     for (const { kind, id, path } of outline.ids) {
@@ -140,5 +144,5 @@ export function validatePlan(plan: Plan): Fault[] {
     plan as never,
     (path, message) => void faults.push(faultAt(path, message)),
   );
-  return faults.length ? faults : faultsBetween(plan, outlinesOf(PLAN.fields, plan as never));
+  return faults.length ? faults : faultsBetween(plan, indexRecords(PLAN.fields, plan as never));
 }

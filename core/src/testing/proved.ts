@@ -7,7 +7,7 @@ import {
 } from '../stations/fit/tasks/index.ts';
 import { NO_FLOOR, NO_PROVING, type Floor, type Plan, type Proving } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
-import { roundsOf, withRound } from '../stations/prove/index.ts';
+import { provingTests, withRound } from '../stations/prove/index.ts';
 
 /** A plan of which everything is told done on the floor and good in its rounds, on a day. */
 export function proved(plan: Plan, at = '2026-03-02T09:00:00Z'): Plan {
@@ -29,7 +29,7 @@ export function proved(plan: Plan, at = '2026-03-02T09:00:00Z'): Plan {
           : withDone(floor, task, at);
   }
   const built = { ...plan, floor };
-  const rounds = roundsOf(viewPlan(built));
+  const rounds = provingTests(viewPlan(built));
   const holds = rounds.flatMap(({ hold, rests }) =>
     hold
       ? [

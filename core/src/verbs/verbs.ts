@@ -9,9 +9,9 @@ import { nest, type NestInput } from '../physics/nesting/index.ts';
 import { diagnose, size, type DiagnoseInput, type SizeInput } from '../physics/hydraulics/index.ts';
 import {
   leakdown,
-  stop,
+  stoppingDistance,
   type LeakdownInput,
-  type StopInput,
+  type StoppingInput,
 } from '../physics/proof-tests/index.ts';
 import { CORNERS, SPANS, survey, type SurveyInput } from '../shape/survey/index.ts';
 import { square, type SquareInput } from '../shape/taping/index.ts';
@@ -404,7 +404,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
       distanceM: Joi.number().greater(0).max(100_000).required(),
       compareKmh: speed.optional(),
     }),
-    run: (input: StopInput) => stop(input),
+    run: (input: StoppingInput) => stoppingDistance(input),
     example: { fromKmh: 96.6, distanceM: 41, compareKmh: 100 },
   },
   diagnose: {

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { APP_PROVIDERS, openGannet } from '../../testing/open-gannet';
-import { MaybeField } from './optional-number-field';
+import { OptionalNumberField } from './optional-number-field';
 import { SelectField, type Choice } from './select-field';
 
 @Component({
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MaybeField, SelectField],
+  imports: [OptionalNumberField, SelectField],
   template: `
     <fl-select-field
       field="kind"
@@ -23,7 +23,7 @@ import { SelectField, type Choice } from './select-field';
       [value]="port()"
       (changed)="port.set($event || null)"
     />
-    <fl-maybe-field
+    <fl-optional-number-field
       label="Free play"
       unit="length"
       [least]="0"
@@ -31,7 +31,7 @@ import { SelectField, type Choice } from './select-field';
       [value]="play()"
       (changed)="play.set($event)"
     />
-    <fl-maybe-field
+    <fl-optional-number-field
       label="Rated, MPa"
       none="no sheet"
       [least]="1"

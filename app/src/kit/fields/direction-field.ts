@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { formatDirection, parseDirection } from '@firm-line/core/lib/units/move';
 import type { Vec3 } from '@firm-line/core/lib/vec';
-import { Entry, type Read } from './text-input';
+import { TextInput, type Read } from './text-input';
 
 /** A direction as people say it ("forward", "down and inboard") or as three figures. */
 @Component({
   selector: 'fl-direction-field',
-  imports: [Entry],
+  imports: [TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
-  template: `<fl-entry
+  template: `<fl-text-input
     [id]="field()"
     [label]="label()"
     [mono]="false"

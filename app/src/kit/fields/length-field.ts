@@ -6,7 +6,7 @@ import {
   type UnitSystem,
 } from '@firm-line/core/lib/units';
 import { DISPLAY_UNITS } from '../units';
-import { Entry, type Read } from './text-input';
+import { TextInput, type Read } from './text-input';
 import { within, type Limits } from './limits';
 
 /** Whether a text says its own unit and this very length: then it may stand in either system. */
@@ -19,10 +19,10 @@ const stands = (text: string, mm: number, units: UnitSystem): boolean => {
 /** A length typed as people say it; the other system stands beside it on hover. What cannot be read is said and not taken. */
 @Component({
   selector: 'fl-length-field',
-  imports: [Entry],
+  imports: [TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
-  template: `<fl-entry
+  template: `<fl-text-input
     [label]="label()"
     [bare]="bare()"
     [hint]="hint()"

@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
-import { Entry, type Read } from './text-input';
+import { TextInput, type Read } from './text-input';
 import { readNumber, within, type Limits } from './limits';
 
 /** A plain number with its unit in the label: degrees, millilitres, times. Comma or point. */
 @Component({
   selector: 'fl-number-field',
-  imports: [Entry],
+  imports: [TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
-  template: `<fl-entry
+  template: `<fl-text-input
     [label]="label()"
     [bare]="bare()"
     [hint]="hint()"

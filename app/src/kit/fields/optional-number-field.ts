@@ -2,17 +2,17 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { figure } from '@firm-line/core/lib/faults';
 import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/lib/units';
 import { DISPLAY_UNITS } from '../units';
-import { Entry, type Read } from './text-input';
+import { TextInput, type Read } from './text-input';
 import { readNumber, within, type Limits } from './limits';
 
 /** A figure that may not be known: a length as people say it, or a plain number with its unit in the label. Empty is not known. */
 @Component({
-  selector: 'fl-maybe-field',
-  imports: [Entry],
+  selector: 'fl-optional-number-field',
+  imports: [TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-entry
+    <fl-text-input
       [label]="label()"
       [hint]="hint()"
       [shown]="shown()"
@@ -23,7 +23,7 @@ import { readNumber, within, type Limits } from './limits';
     />
   `,
 })
-export class MaybeField {
+export class OptionalNumberField {
   private readonly units = inject(DISPLAY_UNITS);
   readonly value = input.required<number | null | undefined>();
   readonly label = input.required<string>();

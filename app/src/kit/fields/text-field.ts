@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { Entry, type Read } from './text-input';
+import { TextInput, type Read } from './text-input';
 
 /** A word or two. One that may not be empty says so; a form of its own is said in words where it is not kept. */
 @Component({
   selector: 'fl-text-field',
-  imports: [Entry],
+  imports: [TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-entry
+    <fl-text-input
       [id]="field()"
       [label]="label()"
       [bare]="bare()"

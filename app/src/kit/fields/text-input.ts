@@ -8,7 +8,7 @@ let nextId = 0;
 
 /** A labelled line to type in, the base of every field that is typed: label, hint, fault and Escape are alike in all of them. */
 @Component({
-  selector: 'fl-entry',
+  selector: 'fl-text-input',
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -44,7 +44,7 @@ let nextId = 0;
     }
   `,
 })
-export class Entry<T> {
+export class TextInput<T> {
   readonly id = input(`entry-${nextId++}`);
   readonly label = input.required<string>();
   readonly shown = input.required<string>();

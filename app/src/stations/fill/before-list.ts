@@ -1,8 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { beforeFill, withoutTold, withTold, type Before } from '@firm-line/core/stations/fill';
+import {
+  preFillChecks,
+  withoutTold,
+  withTold,
+  type PreFillCheck,
+} from '@firm-line/core/stations/fill';
 import type { BleedView } from '@firm-line/core/plan/results';
-import { FillSheet } from './fill-sheet';
+import { FillFacade } from './fill-facade';
 
 /** What goes before the first pump, each to be said; what Fit or the plan knows is said by them. */
 @Component({
@@ -48,11 +53,11 @@ import { FillSheet } from './fill-sheet';
 })
 export class BeforeList {
   readonly work = input.required<BleedView>();
-  private readonly sheet = inject(FillSheet);
+  private readonly sheet = inject(FillFacade);
   readonly list = computed(() =>
-    beforeFill(this.work(), this.sheet.view(), this.sheet.method().id),
+    preFillChecks(this.work(), this.sheet.view(), this.sheet.method().id),
   );
-  protected toggle(one: Before): void {
+  protected toggle(one: PreFillCheck): void {
     const filling = this.sheet.filling();
     this.sheet.to(
       one.done ? withoutTold(filling, one.key) : withTold(filling, one, new Date().toISOString()),

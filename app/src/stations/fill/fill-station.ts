@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { replay } from '@firm-line/core/stations/fill';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { SideBar } from '../../kit/side-bar';
 import type { ToggleChoice } from '../../kit/toggle';
 import { FillPages, type FillPage } from './fill-pages';
-import { FillSheet } from './fill-sheet';
+import { FillFacade } from './fill-facade';
 import { FluidsPage } from './fluids-page';
 import { PlanPage } from './plan-page';
 import { RunPage } from './run-page';
@@ -13,7 +13,7 @@ import { RunPage } from './run-page';
 /** From dry lines to clear fluid: how it is done, the run itself, and what is in which reservoir. */
 @Component({
   selector: 'fl-fill-station',
-  imports: [Empty, FluidsPage, PlanPage, RouterLink, RunPage, SideBar],
+  imports: [EmptyState, FluidsPage, PlanPage, RouterLink, RunPage, SideBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -39,17 +39,17 @@ import { RunPage } from './run-page';
         }
       </div>
     } @else {
-      <fl-empty
+      <fl-empty-state
         heading="Nothing to fill yet"
         text="Once lines run from a master to parts with bleeders, their order and the fluid to buy stand here."
       >
         <a class="btn-main" routerLink="../route">Go to Route</a>
-      </fl-empty>
+      </fl-empty-state>
     }
   `,
 })
 export class FillStation {
-  protected readonly sheet = inject(FillSheet);
+  protected readonly sheet = inject(FillFacade);
   protected readonly at = inject(FillPages);
   private readonly underWay = computed(() => {
     const run = this.sheet.run();

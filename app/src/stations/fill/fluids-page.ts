@@ -2,19 +2,19 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { changeSteps, fluidIn, reservoirParts } from '@firm-line/core/stations/fill';
 import type { FluidIn, Part } from '@firm-line/core/plan';
 import { FLUIDS, fluidById } from '@firm-line/core/trade/stock';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { CheckField } from '../../kit/fields/check-field';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { printSheet } from '../../kit/print-sheet';
 import { PlanStore } from '../../session/plan-store';
-import { FillSheet } from './fill-sheet';
+import { FillFacade } from './fill-facade';
 
 /** What is in which reservoir, from which bottle, how wet and how hot, and what it takes to change it. */
 @Component({
   selector: 'fl-fluids-page',
-  imports: [CheckField, Empty, MaybeField, SelectField, TextField],
+  imports: [CheckField, EmptyState, OptionalNumberField, SelectField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -63,8 +63,9 @@ import { FillSheet } from './fill-sheet';
           />
           @for (day of days; track day.field) {
             <div>
-              <label class="label block" [attr.for]="day.field + row.part.id">{{ day.label }}</label
-              ><input
+              <label class="label block" [attr.for]="day.field + row.part.id">{{
+                day.label
+              }}</label><input
                 #on
                 type="date"
                 class="field w-full"
@@ -74,14 +75,14 @@ import { FillSheet } from './fill-sheet';
               />
             </div>
           }
-          <fl-maybe-field
+          <fl-optional-number-field
             label="Measured to boil at, °C"
             [value]="row.now.boilC"
             [least]="0"
             [most]="400"
             (changed)="set(row.now, { boilC: $event })"
           />
-          <fl-maybe-field
+          <fl-optional-number-field
             label="Hottest place of it, °C"
             [value]="row.now.hotC"
             [least]="-50"
@@ -124,7 +125,7 @@ import { FillSheet } from './fill-sheet';
         }
       </section>
     } @empty {
-      <fl-empty
+      <fl-empty-state
         heading="No reservoir yet"
         text="A master, a remote reservoir or a trailer's actuator has one: put it in, in Plumb."
       />
@@ -136,7 +137,7 @@ import { FillSheet } from './fill-sheet';
   `,
 })
 export class FluidsPage {
-  private readonly sheet = inject(FillSheet);
+  private readonly sheet = inject(FillFacade);
   private readonly store = inject(PlanStore);
   protected readonly fluids = FLUIDS.map(({ id, name }) => [id, name] as const);
   protected readonly words = { least: 0, most: 200 };

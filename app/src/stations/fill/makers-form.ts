@@ -3,7 +3,7 @@ import { sheetNames, type MakersOrder } from '@firm-line/core/plan';
 import { NumberField } from '../../kit/fields/number-field';
 import { TextField } from '../../kit/fields/text-field';
 import { PlanStore } from '../../session/plan-store';
-import { FillSheet } from './fill-sheet';
+import { FillFacade } from './fill-facade';
 
 /** Where the maker's order stands, and what it asks after the last corner. */
 @Component({
@@ -47,7 +47,7 @@ import { FillSheet } from './fill-sheet';
   `,
 })
 export class MakersForm {
-  private readonly sheet = inject(FillSheet);
+  private readonly sheet = inject(FillFacade);
   private readonly store = inject(PlanStore);
   protected readonly words = { least: 0, most: 200 };
   protected readonly timesLimits = { least: 0, most: 100, whole: true };

@@ -11,7 +11,7 @@ import { CheckField } from '../../kit/fields/check-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { Notices } from '../../kit/notices';
 import { PlanStore } from '../../session/plan-store';
-import { FillSheet } from './fill-sheet';
+import { FillFacade } from './fill-facade';
 
 /** How fluid is moved: by how many, with what; what each method is good for and what it lacks. */
 @Component({
@@ -103,7 +103,7 @@ import { FillSheet } from './fill-sheet';
   `,
 })
 export class MethodCard {
-  protected readonly sheet = inject(FillSheet);
+  protected readonly sheet = inject(FillFacade);
   private readonly store = inject(PlanStore);
   private readonly notices = inject(Notices);
   protected readonly tools = FILL_TOOLS;

@@ -6,9 +6,9 @@ import { FLUIDS, fluidById } from '@firm-line/core/trade/stock';
 import { formatLengthUnit, formatVolume } from '@firm-line/core/lib/units';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
-import { differsHere, usedBefore, type UsedRun } from '@firm-line/core/stations/fill';
+import { circuitNotes, lastFluidUse, type RunFluidUse } from '@firm-line/core/stations/fill';
 import { FillDiagram } from './fill-diagram';
-import { FillSheet } from './fill-sheet';
+import { FillFacade } from './fill-facade';
 import { MakersForm } from './makers-form';
 import { MethodCard } from './method-card';
 import { SchoolsCard } from './schools-card';
@@ -212,8 +212,8 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
 })
 export class PlanPage {
   protected readonly store = inject(PlanStore);
-  private readonly sheet = inject(FillSheet);
-  protected readonly used = computed(() => usedBefore(this.sheet.filling()));
+  private readonly sheet = inject(FillFacade);
+  protected readonly used = computed(() => lastFluidUse(this.sheet.filling()));
   protected readonly schools = SCHOOLS;
   protected readonly fluids = FLUIDS;
   protected readonly names = WORK_NAMES;
@@ -301,9 +301,9 @@ export class PlanPage {
       : found.part.name;
   }
   protected differs(work: BleedView): string[] {
-    return differsHere(work, this.sheet.view());
+    return circuitNotes(work, this.sheet.view());
   }
-  protected cornersOf({ corners }: UsedRun): string {
+  protected cornersOf({ corners }: RunFluidUse): string {
     return corners
       .map(({ portId, strokes, ml }) => `${this.sheet.name(portId)} ${this.ml(ml)}, ${strokes}`)
       .join('; ');

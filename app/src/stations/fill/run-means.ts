@@ -1,5 +1,5 @@
 import { DestroyRef, effect, inject, signal, type Signal } from '@angular/core';
-import { keep, kept } from '../../kit/settings';
+import { writeSetting, readSetting } from '../../kit/settings';
 
 /** Keeps the screen lit while `on` is so, where the machine can; a lock that was lost is taken again when the page is looked at. */
 export function keepAwake(on: Signal<boolean>): void {
@@ -28,7 +28,7 @@ export function speaker(words: Signal<string>): {
   toggle(): void;
 } {
   const can = 'speechSynthesis' in window;
-  const on = signal(can && kept(VOICE) === 'on');
+  const on = signal(can && readSetting(VOICE) === 'on');
   effect(() => {
     const text = words();
     if (!on() || !text) return;
@@ -41,7 +41,7 @@ export function speaker(words: Signal<string>): {
     on,
     toggle: () => {
       on.update((is) => !is);
-      keep(VOICE, on() ? 'on' : null);
+      writeSetting(VOICE, on() ? 'on' : null);
     },
   };
 }

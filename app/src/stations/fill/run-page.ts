@@ -14,11 +14,11 @@ import { RouterLink } from '@angular/router';
 import { InputError } from '@firm-line/core/lib/faults';
 import {
   airNetworkOf,
-  beforeFill,
+  preFillChecks,
   beginRun,
-  differsAt,
+  bleederNotes,
   instructionOf,
-  isFree,
+  allConfirmed,
   methodById,
   placeName,
   replay,
@@ -40,7 +40,7 @@ import {
 } from '@firm-line/core/plan';
 import type { BleedView } from '@firm-line/core/plan/results';
 import { formatVolume } from '@firm-line/core/lib/units';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { TextField } from '../../kit/fields/text-field';
 import { Toggle } from '../../kit/toggle';
 import { PlanStore } from '../../session/plan-store';
@@ -48,7 +48,7 @@ import { AirWork } from '../../worker/air-work';
 import { BeforeList } from './before-list';
 import { FillDiagram } from './fill-diagram';
 import { FillPages } from './fill-pages';
-import { FillSheet } from './fill-sheet';
+import { FillFacade } from './fill-facade';
 import { keepAwake, speaker } from './run-means';
 
 const OUT_NAMES: Record<CameOutAs, string> = {
@@ -69,7 +69,7 @@ const SOFT_CAUSES = [
 /** The run at the bleeders: one instruction at a time, taps that last over a reload, where the air is by the simulation. */
 @Component({
   selector: 'fl-run-page',
-  imports: [BeforeList, FillDiagram, MaybeField, RouterLink, TextField, Toggle],
+  imports: [BeforeList, FillDiagram, OptionalNumberField, RouterLink, TextField, Toggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block', '(document:keydown)': 'key($event)' },
   template: `
@@ -232,7 +232,7 @@ const SOFT_CAUSES = [
           </div>
           <div class="flex flex-wrap items-end gap-3">
             @if (flows() && state()!.phase === 'open') {
-              <fl-maybe-field
+              <fl-optional-number-field
                 class="w-52"
                 label="Or: more in the jar, mL"
                 [value]="null"
@@ -243,7 +243,7 @@ const SOFT_CAUSES = [
               />
             }
             @if (state()!.phase !== 'done' && corner()) {
-              <fl-maybe-field
+              <fl-optional-number-field
                 class="w-52"
                 label="Or: seen in the reservoir, mL"
                 [value]="null"
@@ -372,7 +372,7 @@ const SOFT_CAUSES = [
 })
 export class RunPage {
   private readonly store = inject(PlanStore);
-  private readonly sheet = inject(FillSheet);
+  private readonly sheet = inject(FillFacade);
   private readonly pages = inject(FillPages);
   private readonly airWork = inject(AirWork);
   protected readonly outs = CAME_OUT;
@@ -419,10 +419,10 @@ export class RunPage {
   protected readonly beware = computed(() => this.method().beware);
   private readonly before = computed(() =>
     this.work()?.result && !this.run()
-      ? beforeFill(this.work()!, this.sheet.view(), this.sheet.method().id)
+      ? preFillChecks(this.work()!, this.sheet.view(), this.sheet.method().id)
       : [],
   );
-  protected readonly free = computed(() => isFree(this.before()));
+  protected readonly free = computed(() => allConfirmed(this.before()));
   protected readonly left = computed(() => this.before().filter(({ done }) => !done).length);
   protected readonly said = computed(() =>
     instructionOf(this.run()!, this.state()!, (id) => this.sheet.name(id)),
@@ -430,7 +430,7 @@ export class RunPage {
   /** What is different at this bleeder, before and while it is open. */
   protected readonly hints = computed(() =>
     this.corner() && this.work() && ['ready', 'open'].includes(this.state()!.phase)
-      ? differsAt(this.work()!, this.sheet.view(), this.corner()!.portId)
+      ? bleederNotes(this.work()!, this.sheet.view(), this.corner()!.portId)
       : [],
   );
   protected readonly wanted = computed(() => this.run()!.flushMl[this.state()!.step] ?? 0);

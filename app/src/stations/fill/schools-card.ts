@@ -20,7 +20,7 @@ import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
 import { formatVolume } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../session/plan-store';
 import { AirWork } from '../../worker/air-work';
-import { FillSheet } from './fill-sheet';
+import { FillFacade } from './fill-facade';
 
 const NAMES: Record<School, string> = {
   'farthest-first': 'Furthest first',
@@ -82,7 +82,7 @@ const NAMES: Record<School, string> = {
 })
 export class SchoolsCard {
   readonly work = input.required<BleedView>();
-  protected readonly sheet = inject(FillSheet);
+  protected readonly sheet = inject(FillFacade);
   private readonly store = inject(PlanStore);
   private readonly air = inject(AirWork);
   private readonly found = signal<readonly Predicted[] | null>(null);

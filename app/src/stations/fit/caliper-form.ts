@@ -9,7 +9,7 @@ import { InputError } from '@firm-line/core/lib/faults';
 import { CALIPER_FIT, type CaliperFit } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { LengthField } from '../../kit/fields/length-field';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';
@@ -40,7 +40,7 @@ const BOLT_ASKS: readonly Ask<BoltReading>[] = [
   imports: [
     CaliperSection,
     LengthField,
-    MaybeField,
+    OptionalNumberField,
     NumberField,
     ReadingsForm,
     SelectField,
@@ -51,7 +51,7 @@ const BOLT_ASKS: readonly Ask<BoltReading>[] = [
   template: `
     <h3 class="text-xl font-bold">{{ name() }}</h3>
     <div class="mt-3 grid gap-3 sm:grid-cols-3">
-      <fl-maybe-field
+      <fl-optional-number-field
         label="Gap on the inner side"
         unit="length"
         [digits]="2"
@@ -60,7 +60,7 @@ const BOLT_ASKS: readonly Ask<BoltReading>[] = [
         [value]="fit().innerGapMm"
         (changed)="put({ innerGapMm: $event })"
       />
-      <fl-maybe-field
+      <fl-optional-number-field
         label="Gap on the outer side"
         unit="length"
         [digits]="2"
@@ -149,7 +149,7 @@ const BOLT_ASKS: readonly Ask<BoltReading>[] = [
       <p class="mt-2" role="status" data-test="bolt">{{ boltWords() }}</p>
     }
     <div class="mt-4 grid gap-3 sm:grid-cols-3">
-      <fl-maybe-field
+      <fl-optional-number-field
         label="Pad’s edge over the disc’s"
         unit="length"
         [digits]="2"

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { CaliperFit } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { PlanStore } from '../../session/plan-store';
 import { CaliperForm } from './caliper-form';
-import { CornersSheet } from './corners-sheet';
+import { WheelEndsFacade } from './wheel-ends-facade';
 
 const FRESH: Omit<CaliperFit, 'key'> = {
   innerGapMm: null,
@@ -21,7 +21,7 @@ const FRESH: Omit<CaliperFit, 'key'> = {
 /** Each caliper over its disc, every side for itself. */
 @Component({
   selector: 'fl-calipers-page',
-  imports: [CaliperForm, Empty],
+  imports: [CaliperForm, EmptyState],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -34,7 +34,7 @@ const FRESH: Omit<CaliperFit, 'key'> = {
       @for (fit of fits(); track fit.key) {
         <fl-caliper-form [name]="fit.name" [fit]="fit" (changed)="put($event)" />
       } @empty {
-        <fl-empty
+        <fl-empty-state
           heading="No caliper"
           text="Put calipers in, in Measure or Plumb; they are fitted over their discs here."
         />
@@ -48,7 +48,7 @@ const FRESH: Omit<CaliperFit, 'key'> = {
 })
 export class CalipersPage {
   private readonly store = inject(PlanStore);
-  private readonly sheet = inject(CornersSheet);
+  private readonly sheet = inject(WheelEndsFacade);
   protected readonly fits = computed(() =>
     this.store
       .plan()

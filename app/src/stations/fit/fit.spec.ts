@@ -38,7 +38,7 @@ describe('Fit', () => {
       '',
       emptyPlan('ft1', 'Empty', '2026-11-27T10:00:00Z'),
     );
-    expect(at.texts('fl-empty h2')).toEqual(['Nothing to fit yet']);
+    expect(at.texts('fl-empty-state h2')).toEqual(['Nothing to fit yet']);
   });
 
   test('a joint is held against its figure: too little, good, and opened again', async () => {
@@ -109,7 +109,7 @@ describe('Fit', () => {
       { id: 'own-1', name: 'Sweep', minutes: 15, people: 1, needs: [], gateId: null },
     ]);
     await at.click(at.button('Change'));
-    const minutes = [...at.root.querySelectorAll('fl-session-form fl-entry')]
+    const minutes = [...at.root.querySelectorAll('fl-session-form fl-text-input')]
       .find((one) => one.textContent!.includes('Minutes'))!
       .querySelector('input')!;
     await at.type(minutes, '0');
@@ -161,7 +161,7 @@ describe('Fit', () => {
     await at.type(at.one<HTMLInputElement>('#wanted-thread'), 'bolt');
     expect(at.texts('fl-wanted-form .fault').join()).toMatch(/"bolt" cannot be read/);
     await at.type(at.one<HTMLInputElement>('#wanted-thread'), 'M12x1.5');
-    const count = [...at.root.querySelectorAll('fl-wanted-form fl-entry')]
+    const count = [...at.root.querySelectorAll('fl-wanted-form fl-text-input')]
       .find((one) => one.textContent!.includes('How many'))!
       .querySelector('input')!;
     await at.type(count, '5');

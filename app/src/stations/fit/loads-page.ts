@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { loadVerdict, PROOF_LOAD, type LoadVerdict } from '@firm-line/core/physics/wheel-ends';
 import { freshIn, PROOF_LOAD_TAKEN, type ProofLoad } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty-state';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { EmptyState } from '../../kit/empty-state';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { TextField } from '../../kit/fields/text-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';
-import { CornersSheet } from './corners-sheet';
+import { WheelEndsFacade } from './wheel-ends-facade';
 
 const SAID: Record<LoadVerdict, string> = {
   open: 'Not yet held and looked at.',
@@ -20,7 +20,7 @@ const SAID: Record<LoadVerdict, string> = {
 /** Pedals and brackets that were welded or changed, loaded before a foot trusts them. */
 @Component({
   selector: 'fl-loads-page',
-  imports: [Empty, MaybeField, NumberField, TextField, YesNoField],
+  imports: [EmptyState, OptionalNumberField, NumberField, TextField, YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -45,21 +45,21 @@ const SAID: Record<LoadVerdict, string> = {
             [value]="load.wantedN"
             (changed)="change(load.id, { wantedN: $event })"
           />
-          <fl-maybe-field
+          <fl-optional-number-field
             label="Loaded with, N"
             none="not yet"
             [limits]="limits.loadN.of"
             [value]="load.loadN"
             (changed)="change(load.id, { loadN: $event })"
           />
-          <fl-maybe-field
+          <fl-optional-number-field
             label="Held for, s"
             none="not yet"
             [limits]="limits.seconds.of"
             [value]="load.seconds"
             (changed)="change(load.id, { seconds: $event })"
           />
-          <fl-maybe-field
+          <fl-optional-number-field
             label="Mark before"
             unit="length"
             [least]="-1000"
@@ -68,7 +68,7 @@ const SAID: Record<LoadVerdict, string> = {
             [value]="load.beforeMm"
             (changed)="change(load.id, { beforeMm: $event })"
           />
-          <fl-maybe-field
+          <fl-optional-number-field
             label="Mark after"
             unit="length"
             [least]="-1000"
@@ -94,7 +94,7 @@ const SAID: Record<LoadVerdict, string> = {
         </button>
       </section>
     } @empty {
-      <fl-empty
+      <fl-empty-state
         heading="Nothing to load"
         text="Was a pedal, its box or a bracket that carries a foot welded or changed? Then it is loaded before it is trusted."
       />
@@ -103,7 +103,7 @@ const SAID: Record<LoadVerdict, string> = {
   `,
 })
 export class LoadsPage {
-  private readonly sheet = inject(CornersSheet);
+  private readonly sheet = inject(WheelEndsFacade);
   protected readonly least = PROOF_LOAD.leastN;
   protected readonly competition = PROOF_LOAD.competitionN;
   protected readonly limits = PROOF_LOAD_TAKEN.fields;

@@ -27,7 +27,7 @@ import { stationFor } from '../registry';
 import { AddPhotos } from './add-photos';
 import { BeforeNow } from './before-now';
 import { Initials } from './initials';
-import { LogSheet } from './log-sheet';
+import { LogFacade } from './log-facade';
 import { PhotoView } from './photo-view';
 
 /** What was seen and read, by day: text, readings and photographs on any place of the plan. */
@@ -243,7 +243,7 @@ import { PhotoView } from './photo-view';
   `,
 })
 export class LogPage {
-  protected readonly sheet = inject(LogSheet);
+  protected readonly sheet = inject(LogFacade);
   protected readonly store = inject(PlanStore);
   private readonly zips = inject(PlanZips);
   private readonly jump = inject(Jump);

@@ -1,5 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { mayNeed, withOwnChanged, type TaskView } from '@firm-line/core/stations/fit/tasks';
+import {
+  possiblePrerequisites,
+  withOwnChanged,
+  type TaskView,
+} from '@firm-line/core/stations/fit/tasks';
 import { OWN_TASK, type Floor, type Gate, type OwnTask } from '@firm-line/core/plan';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
@@ -71,7 +75,7 @@ export class OwnForm {
     this.views().flatMap(({ task }) => (this.own().needs.includes(task.id) ? [task] : [])),
   );
   protected readonly choices = computed(() =>
-    mayNeed(this.views(), `own:${this.own().id}`).flatMap(({ task: { id, name } }) =>
+    possiblePrerequisites(this.views(), `own:${this.own().id}`).flatMap(({ task: { id, name } }) =>
       this.own().needs.includes(id) ? [] : [[id, name] as const],
     ),
   );

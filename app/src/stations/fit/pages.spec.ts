@@ -63,7 +63,7 @@ describe('pages of Fit', () => {
   test('a cable is added once all five readings are there, one at a time', async () => {
     const at = await page('fp3', 'Parking');
     const fresh = (label: string): HTMLInputElement =>
-      [...at.root.querySelectorAll<HTMLElement>('section[aria-label="A new cable"] fl-entry')]
+      [...at.root.querySelectorAll<HTMLElement>('section[aria-label="A new cable"] fl-text-input')]
         .find((one) => one.textContent!.includes(label))!
         .querySelector('input')!;
     for (const [label, text] of [

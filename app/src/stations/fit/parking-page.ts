@@ -4,13 +4,13 @@ import { figure } from '@firm-line/core/lib/faults';
 import { CABLE, CORNERS, freshIn, type Cable, type PushrodPlay } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';
 import { DISPLAY_UNITS } from '../../kit/units';
 import { PlanStore } from '../../session/plan-store';
-import { CornersSheet } from './corners-sheet';
+import { WheelEndsFacade } from './wheel-ends-facade';
 import { ReadingsForm, type Ask } from './readings-form';
 
 /** Steps that are done in this order, the maker's sheet before them. Common practice. */
@@ -48,7 +48,7 @@ const ASKS: readonly Ask<Reading>[] = [
 /** The parking brake's cables and the order of its work; free play of pedal and pushrod. */
 @Component({
   selector: 'fl-parking-page',
-  imports: [MaybeField, ReadingsForm, SelectField, TextField, YesNoField],
+  imports: [OptionalNumberField, ReadingsForm, SelectField, TextField, YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -69,7 +69,7 @@ const ASKS: readonly Ask<Reading>[] = [
             [value]="cable.hand"
             (changed)="change(cable.id, { hand: $event })"
           />
-          <fl-maybe-field
+          <fl-optional-number-field
             label="Slack after twenty pulls"
             unit="length"
             none="not pulled yet"
@@ -121,7 +121,7 @@ const ASKS: readonly Ask<Reading>[] = [
     <h2 class="mt-8 text-2xl font-bold">Pedal and pushrod</h2>
     <div class="card mt-3 p-5">
       <div class="grid gap-3 sm:grid-cols-3">
-        <fl-maybe-field
+        <fl-optional-number-field
           label="Free play at the pad, cold"
           unit="length"
           none="not measured"
@@ -129,7 +129,7 @@ const ASKS: readonly Ask<Reading>[] = [
           [value]="pushrod().coldMm"
           (changed)="setPlay({ coldMm: $event })"
         />
-        <fl-maybe-field
+        <fl-optional-number-field
           label="Free play, hot"
           unit="length"
           none="not measured"
@@ -154,7 +154,7 @@ const ASKS: readonly Ask<Reading>[] = [
   `,
 })
 export class ParkingPage {
-  private readonly sheet = inject(CornersSheet);
+  private readonly sheet = inject(WheelEndsFacade);
   private readonly store = inject(PlanStore);
   private readonly units = inject(DISPLAY_UNITS);
   protected readonly lever = LEVER_STEPS;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, linkedSignal, output } from '@angular/core';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 
 /** One reading that is asked for. */
 export interface Ask<K extends string> {
@@ -15,12 +15,12 @@ export interface Ask<K extends string> {
 /** Readings that say something only together: nothing is taken before all that must be are there, and none is made up. */
 @Component({
   selector: 'fl-readings-form',
-  imports: [MaybeField],
+  imports: [OptionalNumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-3 sm:grid-cols-3' },
   template: `
     @for (ask of asks(); track ask.key) {
-      <fl-maybe-field
+      <fl-optional-number-field
         [label]="ask.label"
         [unit]="ask.unit"
         [digits]="2"

@@ -1,15 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { freshIn, type EarlierChange, type MakerSheet } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { AddPhotos } from './add-photos';
-import { LogSheet } from './log-sheet';
+import { LogFacade } from './log-facade';
 
 /** Makers' sheets: which are here, which were asked for, which do not exist; and what was changed on the vehicle before. */
 @Component({
   selector: 'fl-sheets-page',
-  imports: [AddPhotos, Empty, SelectField, TextField],
+  imports: [AddPhotos, EmptyState, SelectField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -90,7 +90,7 @@ import { LogSheet } from './log-sheet';
         </button>
       </section>
     } @empty {
-      <fl-empty
+      <fl-empty-state
         heading="No sheet yet"
         text="Kit, procedure, fluid, torque, wiring: say which you have, which you asked for, and which do not exist."
       />
@@ -124,7 +124,7 @@ import { LogSheet } from './log-sheet';
   `,
 })
 export class SheetsPage {
-  private readonly sheet = inject(LogSheet);
+  private readonly sheet = inject(LogFacade);
   protected readonly log = computed(() => this.sheet.log());
   protected readonly kinds = [
     ['kit', 'a kit'],

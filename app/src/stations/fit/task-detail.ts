@@ -29,7 +29,7 @@ import { PlanStore } from '../../session/plan-store';
 import { stationFor } from '../registry';
 import { HELD_NAMES } from './held-for-now';
 import { Initials } from './initials';
-import { LogSheet } from './log-sheet';
+import { LogFacade } from './log-facade';
 import { OwnForm } from './own-form';
 import { TorqueCard } from './torque-card';
 
@@ -184,8 +184,12 @@ const ASKED: Record<Asking, string> = {
         (submit)="say($event, words.value, day.value)"
       >
         <div class="min-w-48 flex-1">
-          <label class="label block" for="task-words">{{ asked[what] }}</label
-          ><input #words id="task-words" class="field w-full" maxlength="200" />
+          <label class="label block" for="task-words">{{ asked[what] }}</label><input
+            #words
+            id="task-words"
+            class="field w-full"
+            maxlength="200"
+          />
         </div>
         <div [hidden]="what !== 'later'">
           <label class="label block" for="task-day">Until</label
@@ -226,7 +230,7 @@ export class TaskDetail {
   /** What was to come off stays: its task. */
   readonly stays = output<string>();
   protected readonly by = inject(Initials);
-  protected readonly log = inject(LogSheet);
+  protected readonly log = inject(LogFacade);
   protected readonly asking = linkedSignal<string, Asking | null>({
     source: () => this.view().task.id,
     computation: () => null,

@@ -8,7 +8,7 @@ import {
 } from '@angular/core';
 import {
   floorView,
-  gatesLeft,
+  gateProgress,
   withFastener,
   withOwn,
   withSession,
@@ -17,7 +17,7 @@ import {
 import { beforeItCloses } from '@firm-line/core/stations/fit/gates';
 import { NO_FLOOR, type Floor, type SessionMeans } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { ListRow } from '../../kit/list-row';
 import { Hints } from '../../pieces/hints';
 import { PlanStore } from '../../session/plan-store';
@@ -38,7 +38,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
 /** What can be done now, one task at a time; what waits and why; what closes when; what is held for now. */
 @Component({
   selector: 'fl-tasks-page',
-  imports: [Empty, HeldForNow, Hints, ListRow, SessionForm, TaskDetail],
+  imports: [EmptyState, HeldForNow, Hints, ListRow, SessionForm, TaskDetail],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -185,8 +185,9 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
           @for (gate of gates(); track gate.id) {
             <div class="border-b border-rule py-3">
               <p class="flex justify-between gap-2">
-                <span class="font-semibold">{{ gate.name }}</span
-                ><span class="font-mono text-sm">{{ gate.on }}</span>
+                <span class="font-semibold">{{ gate.name }}</span><span class="font-mono text-sm">{{
+                  gate.on
+                }}</span>
               </p>
               <div
                 class="mt-1 h-2 rounded-full bg-rule"
@@ -229,7 +230,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
         </aside>
       </div>
     } @else {
-      <fl-empty
+      <fl-empty-state
         heading="Nothing to fit yet"
         text="Lay lines and put parts in; the work on the floor follows from them."
       />
@@ -299,7 +300,7 @@ export class TasksPage {
     return `${planned.tasks.length} tasks in ${planned.minutes} minutes free ${planned.freed} that wait${without}. ${done} of ${this.views().length} are done.`;
   });
   protected readonly gates = computed(() =>
-    gatesLeft(this.views(), this.store.plan().gates, this.floor().session).map(
+    gateProgress(this.views(), this.store.plan().gates, this.floor().session).map(
       ({ gate, all, left, minutes, sessions }) => {
         const measure = beforeItCloses(this.plan(), gate).filter(
           ({ kind }) => kind === 'measure',

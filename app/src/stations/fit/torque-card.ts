@@ -20,9 +20,9 @@ import {
 import type { Floor, Tightened, Wanted } from '@firm-line/core/plan';
 import { formatTorque } from '@firm-line/core/lib/units/torque';
 import { CheckField } from '../../kit/fields/check-field';
-import { Entry } from '../../kit/fields/text-input';
+import { TextInput } from '../../kit/fields/text-input';
 import { readTorque } from '../../kit/fields/read-torque';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 import { PlanStore } from '../../session/plan-store';
 import { JointSection } from '../join/joint-section';
 import { StarOrder } from './star-order';
@@ -39,7 +39,7 @@ const RING = 3;
 /** What is wanted and by whose word, what the wrench said, and in what order several are drawn up. */
 @Component({
   selector: 'fl-torque-card',
-  imports: [CheckField, Entry, Fold, JointSection, StarOrder, WantedForm],
+  imports: [CheckField, TextInput, Disclosure, JointSection, StarOrder, WantedForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -63,7 +63,7 @@ const RING = 3;
         <p class="text-sm text-ink-soft">{{ wantedWords() }}</p>
       </div>
       <div class="card p-4" [class.border-ok]="verdict() === 'good'">
-        <fl-entry
+        <fl-text-input
           [id]="'wrench-said'"
           label="Your wrench said"
           placeholder="17 N·m"
@@ -96,14 +96,18 @@ const RING = 3;
       </div>
     }
     @if (wanted(); as one) {
-      <fl-fold class="mt-3" summary="What they are, and whose word it is" [startsOpen]="unsaid()">
+      <fl-disclosure
+        class="mt-3"
+        summary="What they are, and whose word it is"
+        [startsOpen]="unsaid()"
+      >
         <fl-wanted-form
           class="card p-4"
           [wanted]="one"
           [count]="task().fastener!.count"
           (changed)="changed.emit(put($event))"
         />
-      </fl-fold>
+      </fl-disclosure>
     }
     @if (room(); as text) {
       <p class="mt-3 rounded-lg bg-copper-pale px-4 py-3" data-test="room">{{ text }}</p>

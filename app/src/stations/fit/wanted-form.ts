@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { figure } from '@firm-line/core/lib/faults';
 import { boltThread, likelyBoltNm } from '@firm-line/core/stations/fit/tasks';
 import { BOLT_CLASSES, sheetNames, WANTED, type Wanted } from '@firm-line/core/plan';
-import { Entry, type Read } from '../../kit/fields/text-input';
+import { TextInput, type Read } from '../../kit/fields/text-input';
 import { NumberField } from '../../kit/fields/number-field';
 import { readTorque } from '../../kit/fields/read-torque';
 import { SelectField } from '../../kit/fields/select-field';
@@ -12,11 +12,11 @@ import { PlanStore } from '../../session/plan-store';
 /** What bolts or nuts are to be tightened to, by whose word, and what they are. */
 @Component({
   selector: 'fl-wanted-form',
-  imports: [Entry, NumberField, SelectField, TextField],
+  imports: [TextInput, NumberField, SelectField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-3 sm:grid-cols-2' },
   template: `
-    <fl-entry
+    <fl-text-input
       [id]="'wanted-nm'"
       label="Torque by the sheet"
       placeholder="60 N·m"
@@ -53,7 +53,7 @@ import { PlanStore } from '../../session/plan-store';
       [value]="wanted().count ?? count()"
       (changed)="put({ count: $event })"
     />
-    <fl-entry
+    <fl-text-input
       [id]="'wanted-thread'"
       label="Thread"
       placeholder="M12x1.5"

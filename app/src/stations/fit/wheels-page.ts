@@ -6,13 +6,13 @@ import {
   type HubSchool,
 } from '@firm-line/core/physics/wheel-ends';
 import { freshIn, HUB_FIT, type HubFit, type WheelFit } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty-state';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { EmptyState } from '../../kit/empty-state';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';
 import { PlanStore } from '../../session/plan-store';
-import { CornersSheet } from './corners-sheet';
+import { WheelEndsFacade } from './wheel-ends-facade';
 import { WheelForm } from './wheel-form';
 
 const FRESH: Omit<WheelFit, 'key'> = {
@@ -31,7 +31,7 @@ const KINDS: readonly (readonly [HubKind, string])[] = [
 /** Wheels over their calipers, studs and spacers; hub nuts by the school that fits. */
 @Component({
   selector: 'fl-wheels-page',
-  imports: [Empty, MaybeField, SelectField, TextField, WheelForm, YesNoField],
+  imports: [EmptyState, OptionalNumberField, SelectField, TextField, WheelForm, YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -43,7 +43,7 @@ const KINDS: readonly (readonly [HubKind, string])[] = [
       @for (fit of fits(); track fit.key) {
         <fl-wheel-form [name]="fit.name" [fit]="fit" (changed)="put($event)" />
       } @empty {
-        <fl-empty
+        <fl-empty-state
           heading="No wheel"
           text="Put wheels in among the things on the vehicle, in Measure."
         />
@@ -98,21 +98,21 @@ const KINDS: readonly (readonly [HubKind, string])[] = [
             [value]="hub.school"
             (changed)="change(hub.id, { school: $event })"
           />
-          <fl-maybe-field
+          <fl-optional-number-field
             label="End play, mm"
             none="not measured"
             [limits]="limits.endPlayMm.of"
             [value]="hub.endPlayMm"
             (changed)="change(hub.id, { endPlayMm: $event })"
           />
-          <fl-maybe-field
+          <fl-optional-number-field
             label="Sheet: least play, mm"
             none="no figure"
             [limits]="limits.endPlayMm.of"
             [value]="hub.sheetMm?.least"
             (changed)="sheetPlay(hub, 'least', $event)"
           />
-          <fl-maybe-field
+          <fl-optional-number-field
             label="Sheet: most play, mm"
             none="no figure"
             [limits]="limits.endPlayMm.of"
@@ -139,7 +139,7 @@ const KINDS: readonly (readonly [HubKind, string])[] = [
 })
 export class WheelsPage {
   private readonly store = inject(PlanStore);
-  private readonly sheet = inject(CornersSheet);
+  private readonly sheet = inject(WheelEndsFacade);
   protected readonly table = HUB_TABLE;
   protected readonly kinds = KINDS;
   protected readonly schools = HUB_TABLE.map(

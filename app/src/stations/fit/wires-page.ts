@@ -10,18 +10,18 @@ import {
   type WireTest,
 } from '@firm-line/core/physics/wheel-ends';
 import { freshIn, WIRE, type Wire } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty-state';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { EmptyState } from '../../kit/empty-state';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
-import { CornersSheet } from './corners-sheet';
+import { WheelEndsFacade } from './wheel-ends-facade';
 
 const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: null };
 
 /** Wires of a trailer's actuator: what each does, its colour and terminal as found, and what it reads. */
 @Component({
   selector: 'fl-wires-page',
-  imports: [Empty, MaybeField, SelectField, TextField],
+  imports: [EmptyState, OptionalNumberField, SelectField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -66,7 +66,7 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
         <div class="mt-3 grid grid-cols-2 gap-3 sm:grid-cols-4">
           @for (test of wire.tests; track test.test) {
             <div>
-              <fl-maybe-field
+              <fl-optional-number-field
                 [label]="'V ' + test.words"
                 none="—"
                 [limits]="limits"
@@ -89,7 +89,7 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
         </div>
       </section>
     } @empty {
-      <fl-empty
+      <fl-empty-state
         heading="No wires yet"
         text="An electric actuator has a supply, an earth, a brake signal, a breakaway and often a stop lamp. Their table begins with these."
       />
@@ -121,7 +121,7 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
   `,
 })
 export class WiresPage {
-  private readonly sheet = inject(CornersSheet);
+  private readonly sheet = inject(WheelEndsFacade);
   protected readonly jobs = WIRE_JOBS.map((job) => [job, WIRE_NAMES[job]] as const);
   protected readonly words = { least: 0, most: 80 };
   protected readonly limits = WIRE.fields.volts.fields.rest.of;

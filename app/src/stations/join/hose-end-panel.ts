@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { BOLT, HOSE_END, type Hose, type HoseEnd } from '@firm-line/core/plan';
 import { hoseFittingById } from '@firm-line/core/trade/stock';
 import { LengthField } from '../../kit/fields/length-field';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
 import { HalfField } from './half-field';
@@ -10,7 +10,7 @@ import { HalfField } from './half-field';
 /** What a hose's end screws in with, and what it meets where it stands at no port of the plan. */
 @Component({
   selector: 'fl-hose-end-panel',
-  imports: [HalfField, LengthField, MaybeField, NumberField],
+  imports: [HalfField, LengthField, OptionalNumberField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -44,7 +44,7 @@ import { HalfField } from './half-field';
               change({ bolt: { lengthMm: bolt.lengthMm, eyeMm: $event, depthMm: bolt.depthMm } })
             "
           />
-          <fl-maybe-field
+          <fl-optional-number-field
             label="Thread in the port"
             unit="length"
             [limits]="boltFields.depthMm.of"

@@ -9,11 +9,11 @@ import { JointList } from './joint-list';
 import { JointPanel } from './joint-panel';
 import { JointWorkForm } from './joint-work-form';
 import { PortPanel } from './port-panel';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 
 @Component({
   selector: 'fl-join-station',
-  imports: [Empty, RouterLink, HoseEndPanel, JointList, JointPanel, JointWorkForm, PortPanel],
+  imports: [EmptyState, RouterLink, HoseEndPanel, JointList, JointPanel, JointWorkForm, PortPanel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block flex-1' },
   template: `
@@ -43,12 +43,12 @@ import { Empty } from '../../kit/empty-state';
         </aside>
       </div>
     } @else {
-      <fl-empty
+      <fl-empty-state
         heading="No joints yet"
         text="Join two ports in Plumb, and both ends of the line are looked at here; so are a hose's."
       >
         <a class="btn" routerLink="../plumb">Go to Plumb</a>
-      </fl-empty>
+      </fl-empty-state>
     }
   `,
 })

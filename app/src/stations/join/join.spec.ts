@@ -77,7 +77,7 @@ describe('Join', () => {
     expect(at.store.plan().parts[0]!.ports[1]!.fitting!.half).toMatchObject({
       seat: 'inverted-flare-45',
     });
-    const cone = at.one<HTMLInputElement>('fl-seat-finder fl-maybe-field input');
+    const cone = at.one<HTMLInputElement>('fl-seat-finder fl-optional-number-field input');
     await at.type(cone, '123');
     expect(at.texts('fl-seat-finder .fault')[0]).toBe('123 cannot be used: 89 is the most.');
     await at.type(cone, '37°');

@@ -10,9 +10,9 @@ import {
   type Sealant,
 } from '@firm-line/core/plan';
 import { formatTorque, parseTorque } from '@firm-line/core/lib/units/torque';
-import { Entry, type Read } from '../../kit/fields/text-input';
+import { TextInput, type Read } from '../../kit/fields/text-input';
 import { TextField } from '../../kit/fields/text-field';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { LengthField } from '../../kit/fields/length-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
@@ -20,7 +20,7 @@ import { SelectField } from '../../kit/fields/select-field';
 /** How the joint is made and in what state it is: sealant, washers, openings, torque and by whose word. */
 @Component({
   selector: 'fl-joint-work-form',
-  imports: [Entry, MaybeField, TextField, SelectField, LengthField],
+  imports: [TextInput, OptionalNumberField, TextField, SelectField, LengthField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -32,7 +32,7 @@ import { SelectField } from '../../kit/fields/select-field';
       }
     </dl>
     <div class="mt-2 grid grid-cols-2 items-end gap-3">
-      <fl-entry
+      <fl-text-input
         [id]="'joint-torque'"
         label="Torque, by the maker's sheet"
         placeholder="17 N·m"
@@ -89,7 +89,7 @@ import { SelectField } from '../../kit/fields/select-field';
         />
         @if (end.adapters.length) {
           @for (adapter of adapters(); track adapter.id) {
-            <fl-maybe-field
+            <fl-optional-number-field
               class="col-span-2"
               [label]="adapter.name + ' is rated for, MPa'"
               [hint]="adapter.hint"

@@ -3,7 +3,7 @@ import { freshId } from '@firm-line/core/plan';
 import { END_NAMES, SEAT_NAMES, type Adapter, type Half } from '@firm-line/core/trade/stock';
 import { PlanStore } from '../../session/plan-store';
 import { HalfField } from './half-field';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 
 const words = (half: Half): string =>
   `${half.thread} ${half.gender === 'male' ? END_NAMES[half.end] : SEAT_NAMES[half.seat]}`;
@@ -11,11 +11,11 @@ const words = (half: Half): string =>
 /** Adapters that lie in the user's own drawer; they are searched with the stock. */
 @Component({
   selector: 'fl-own-adapters',
-  imports: [Fold, HalfField],
+  imports: [Disclosure, HalfField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-fold [summary]="'Adapters of your own' + (own().length ? ': ' + own().length : '')">
+    <fl-disclosure [summary]="'Adapters of your own' + (own().length ? ': ' + own().length : '')">
       <ul>
         @for (adapter of own(); track adapter.id) {
           <li class="flex items-center gap-3 border-t border-rule py-1">
@@ -49,7 +49,7 @@ const words = (half: Half): string =>
       @if (fault(); as text) {
         <p class="fault" role="alert">{{ text }}</p>
       }
-    </fl-fold>
+    </fl-disclosure>
   `,
 })
 export class OwnAdapters {

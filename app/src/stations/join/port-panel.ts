@@ -6,12 +6,12 @@ import { Gauge, type Gauged } from './gauge';
 import { formOf, HalfField, halfWith } from './half-field';
 import { SeatFinder } from './seat-finder';
 import { SelectField } from '../../kit/fields/select-field';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 
 /** Which thread and seat a port has, how that is known, and the two ways to find out: by gauge and by looking. */
 @Component({
   selector: 'fl-port-panel',
-  imports: [Fold, SelectField, Gauge, HalfField, SeatFinder],
+  imports: [Disclosure, SelectField, Gauge, HalfField, SeatFinder],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -31,17 +31,17 @@ import { Fold } from '../../kit/disclosure';
     @if (readings(); as words) {
       <p class="mt-1 text-sm text-ink-soft">{{ words }}</p>
     }
-    <fl-fold
+    <fl-disclosure
       class="mt-2 border-t border-rule"
       summary="Which thread? By vernier and pitch gauge"
       [startsOpen]="true"
     >
       <fl-gauge [gender]="half()?.gender ?? 'female'" (picked)="gauged($event)" />
-    </fl-fold>
+    </fl-disclosure>
     @if (half()?.gender !== 'male') {
-      <fl-fold class="mt-2 border-t border-rule" summary="Which seat? By looking">
+      <fl-disclosure class="mt-2 border-t border-rule" summary="Which seat? By looking">
         <fl-seat-finder (picked)="setSeat($event)" />
-      </fl-fold>
+      </fl-disclosure>
     }
   `,
 })

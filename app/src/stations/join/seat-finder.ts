@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, output, signal } from '@angular/core';
 import { seatFrom, type SeatAnswers } from '@firm-line/core/trade/ends';
 import { SEAT_NAMES, type SeatForm } from '@firm-line/core/trade/stock';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 
 /** Questions whose answers leave one seat: what somebody sees who looks into the port with a light. */
 @Component({
   selector: 'fl-seat-finder',
-  imports: [MaybeField, SelectField],
+  imports: [OptionalNumberField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -28,7 +28,7 @@ import { SelectField } from '../../kit/fields/select-field';
         none="not looked"
         (changed)="set({ nut: $event || null })"
       />
-      <fl-maybe-field
+      <fl-optional-number-field
         label="Cone to the axis, °"
         none="not measured"
         [least]="1"

@@ -6,17 +6,19 @@ import type { Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { TextField } from '../../kit/fields/text-field';
 import { VectorField } from '../../kit/fields/vector-field';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 import { PlanStore } from '../../session/plan-store';
 
 /** What stands about a bender, in its die's frame: which bends are free in it rests on this. */
 @Component({
   selector: 'fl-around-form',
-  imports: [Fold, LengthField, TextField, VectorField],
+  imports: [Disclosure, LengthField, TextField, VectorField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-fold [summary]="'What stands about it: ' + (bender().around ? 'your own' : 'the usual')">
+    <fl-disclosure
+      [summary]="'What stands about it: ' + (bender().around ? 'your own' : 'the usual')"
+    >
       <p class="text-sm text-ink-soft">
         The tube comes along x from the clamp, touches the die at 0 and is bent towards y; z is up.
         The bench is what lies under z; the lever sweeps outside the tube.
@@ -106,7 +108,7 @@ import { PlanStore } from '../../session/plan-store';
           <button type="button" class="btn" (click)="usual()">Use the usual ones</button>
         }
       </div>
-    </fl-fold>
+    </fl-disclosure>
   `,
 })
 export class AroundForm {

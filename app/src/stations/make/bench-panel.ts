@@ -18,16 +18,16 @@ import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 import { AroundForm } from './around-form';
 
 /** The tools that the card of this line is made for: its bender with test bends, flaring tool, nuts and trim. */
 @Component({
   selector: 'fl-bench-panel',
-  imports: [AroundForm, Fold, CheckField, TextField, SelectField, LengthField, NumberField],
+  imports: [AroundForm, Disclosure, CheckField, TextField, SelectField, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fl-fold
+    <fl-disclosure
       class="card px-5"
       [summary]="'My bench: ' + bender().name + ', ' + ends()[0].flareName + ' tool, nuts'"
     >
@@ -198,7 +198,7 @@ import { AroundForm } from './around-form';
           </div>
         </section>
       </div>
-    </fl-fold>
+    </fl-disclosure>
   `,
 })
 export class BenchPanel {

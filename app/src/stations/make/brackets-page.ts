@@ -9,10 +9,10 @@ import {
   type BracketHole,
   type Making,
 } from '@firm-line/core/plan';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { CheckField } from '../../kit/fields/check-field';
 import { LengthField } from '../../kit/fields/length-field';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { TextField } from '../../kit/fields/text-field';
 import { ListRow } from '../../kit/list-row';
@@ -26,10 +26,10 @@ import { PlateDrawing } from './plate-drawing';
   selector: 'fl-brackets-page',
   imports: [
     CheckField,
-    Empty,
+    EmptyState,
     LengthField,
     ListRow,
-    MaybeField,
+    OptionalNumberField,
     NumberField,
     PlateDrawing,
     TextField,
@@ -50,8 +50,9 @@ import { PlateDrawing } from './plate-drawing';
           @for (bracket of brackets(); track bracket.id) {
             <li>
               <button [flListRow]="bracket.id === one.id" (click)="id.set(bracket.id)">
-                <span class="flex-1">{{ bracket.name }}</span
-                ><span class="text-sm">{{ bracket.revision }}</span>
+                <span class="flex-1">{{ bracket.name }}</span><span class="text-sm">{{
+                  bracket.revision
+                }}</span>
               </button>
             </li>
           }
@@ -95,7 +96,7 @@ import { PlateDrawing } from './plate-drawing';
                 [valueMm]="one.heightMm"
                 (changed)="change({ heightMm: $event })"
               />
-              <fl-maybe-field
+              <fl-optional-number-field
                 label="Bent, this far up"
                 unit="length"
                 none="flat"
@@ -150,7 +151,7 @@ import { PlateDrawing } from './plate-drawing';
                   [valueMm]="hole.diameterMm"
                   (changed)="setHole(i, { diameterMm: $event })"
                 />
-                <fl-maybe-field
+                <fl-optional-number-field
                   label="Over the flats"
                   unit="length"
                   none="round"
@@ -196,12 +197,12 @@ import { PlateDrawing } from './plate-drawing';
       </div>
       <div class="print-sheet"><fl-plate-drawing [bracket]="one" [toScale]="true" /></div>
     } @else {
-      <fl-empty
+      <fl-empty-state
         heading="No bracket yet"
         text="Every bracket, tab and panel hole gets a card: plate, holes, bend, how it is held, and its revision."
       >
         <button type="button" class="btn-main" (click)="add()">Add a bracket</button>
-      </fl-empty>
+      </fl-empty-state>
     }
   `,
 })

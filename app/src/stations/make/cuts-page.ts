@@ -23,7 +23,7 @@ import {
 } from '@firm-line/core/plan';
 import { TUBES, tubeLabel } from '@firm-line/core/trade/stock';
 import { formatLength, formatLengthUnit } from '@firm-line/core/lib/units';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
@@ -34,7 +34,7 @@ import { BenchWork } from '../../worker/bench-work';
 /** How the lines come out of the coils and sticks at hand, and what is bought for the rest. */
 @Component({
   selector: 'fl-cuts-page',
-  imports: [Empty, LengthField, NumberField, SelectField, TextField],
+  imports: [EmptyState, LengthField, NumberField, SelectField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: {
     class: 'grid content-start gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_24rem] print:block print:p-0',
@@ -117,7 +117,7 @@ import { BenchWork } from '../../worker/bench-work';
         </section>
       } @empty {
         @if (!busy() && !fault()) {
-          <fl-empty
+          <fl-empty-state
             heading="Nothing to cut"
             text="Every line that has a card is cut, or there is none yet. A line counts as cut once its card says so."
           />

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { isProven, scraps } from '@firm-line/core/stations/make/making';
 import { type LineView, type Trial } from '@firm-line/core/plan';
 import { FLARES, tubeById, tubeLabel, type FlareForm } from '@firm-line/core/trade/stock';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 import { PlanStore } from '../../session/plan-store';
 
 /** What goes wrong with a flare, and what is changed for the next. Common practice. */
@@ -21,11 +21,11 @@ const FAULTS: readonly (readonly [what: string, mend: string])[] = [
 /** Test pieces and scrapped ends: what to look at, what to change, and how often what went wrong with this tool and tube. */
 @Component({
   selector: 'fl-flare-trials',
-  imports: [Fold],
+  imports: [Disclosure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-fold class="card px-5" [summary]="summary()" [startsOpen]="wanted().length > 0">
+    <fl-disclosure class="card px-5" [summary]="summary()" [startsOpen]="wanted().length > 0">
       <div class="border-t border-rule py-4">
         <p class="text-sm">
           Look at every flare: wide enough to fill the seat, even all round, concentric with the
@@ -76,7 +76,7 @@ const FAULTS: readonly (readonly [what: string, mend: string])[] = [
           </ul>
         }
       </div>
-    </fl-fold>
+    </fl-disclosure>
   `,
 })
 export class FlareTrials {

@@ -17,7 +17,7 @@ import {
   type KitCorner,
 } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { CheckField } from '../../kit/fields/check-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
@@ -27,7 +27,7 @@ import { PlanStore } from '../../session/plan-store';
 /** A kit of brake parts before it is ordered: its figures beside what each corner of the vehicle measures, and what it brings. */
 @Component({
   selector: 'fl-kits-page',
-  imports: [CheckField, Empty, NumberField, SelectField, TextField],
+  imports: [CheckField, EmptyState, NumberField, SelectField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -155,12 +155,12 @@ import { PlanStore } from '../../session/plan-store';
         </p>
       </section>
     } @empty {
-      <fl-empty
+      <fl-empty-state
         heading="No kit"
         text="Discs, calipers and hoses that come in one box fit one axle and not another. Say what the kit gives and what each corner measures; a difference stops the order."
       >
         <button type="button" class="btn-main" (click)="add()">Add a kit</button>
-      </fl-empty>
+      </fl-empty-state>
     }
   `,
 })

@@ -28,7 +28,7 @@ import {
   type OwnItem,
 } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
@@ -51,7 +51,7 @@ const STATE_NAMES: Record<OrderState, string> = {
 /** Everything the plan uses up or is made with: what is at hand, what is to buy, how it stands, what it costs. */
 @Component({
   selector: 'fl-list-page',
-  imports: [Dialog, MaybeField, NumberField, SelectField, TextField],
+  imports: [Dialog, OptionalNumberField, NumberField, SelectField, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5 print:p-0' },
   template: `
@@ -157,7 +157,7 @@ const STATE_NAMES: Record<OrderState, string> = {
                           (change)="day(row.item.key, $event)"
                         />
                       </div>
-                      <fl-maybe-field
+                      <fl-optional-number-field
                         [label]="'Price of one ' + ones[row.item.unit]"
                         [most]="1e7"
                         [value]="row.order.priceMinor === null ? null : row.order.priceMinor / 100"
@@ -179,14 +179,14 @@ const STATE_NAMES: Record<OrderState, string> = {
                       </p>
                       @if (row.item.half) {
                         <div class="flex flex-wrap items-end gap-3 sm:col-span-3 lg:col-span-6">
-                          <fl-maybe-field
+                          <fl-optional-number-field
                             label="It came: diameter over the thread, mm"
                             unit="number"
                             [most]="100"
                             [value]="measured().diameterMm"
                             (changed)="measure({ diameterMm: $event })"
                           />
-                          <fl-maybe-field
+                          <fl-optional-number-field
                             label="Its pitch, mm"
                             unit="number"
                             [most]="10"

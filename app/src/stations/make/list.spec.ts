@@ -14,7 +14,7 @@ async function page(id: string, name: string, waits: string): Promise<At> {
   return at;
 }
 const field = (at: At, label: string): HTMLInputElement =>
-  [...at.root.querySelectorAll<HTMLElement>('fl-entry')]
+  [...at.root.querySelectorAll<HTMLElement>('fl-text-input')]
     .find((f) => f.textContent!.includes(label))!
     .querySelector('input')!;
 const order = (at: At, key: string) =>

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { SideBar } from '../../kit/side-bar';
 import type { ToggleChoice } from '../../kit/toggle';
-import { Ribbon } from '../../pieces/line-tabs';
+import { LineTabs } from '../../pieces/line-tabs';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { BenchPanel } from './bench-panel';
@@ -24,10 +24,10 @@ type Page = 'card' | 'cuts' | 'list' | 'kits' | 'brackets' | 'tags';
     BracketsPage,
     CardPage,
     CutsPage,
-    Empty,
+    EmptyState,
     KitsPage,
     ListPage,
-    Ribbon,
+    LineTabs,
     RouterLink,
     SideBar,
     TagsPage,
@@ -82,18 +82,18 @@ type Page = 'card' | 'cuts' | 'list' | 'kits' | 'brackets' | 'tags';
           }
           @default {
             @if (selection.line(); as view) {
-              <fl-ribbon class="print:hidden" />
+              <fl-line-tabs class="print:hidden" />
               <div class="p-5 print:p-0">
                 <fl-card-page [view]="view" />
                 <fl-bench-panel class="mt-5 print:hidden" [view]="view" />
               </div>
             } @else {
-              <fl-empty
+              <fl-empty-state
                 heading="No line to make yet"
                 text="Lay a line in Route; its card appears here."
               >
                 <a class="btn-main" routerLink="../route">Go to Route</a>
-              </fl-empty>
+              </fl-empty-state>
             }
           }
         }

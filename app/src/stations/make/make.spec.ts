@@ -5,7 +5,7 @@ import { MakeStation } from './make-station';
 
 type At = Awaited<ReturnType<typeof station<MakeStation>>>;
 const field = (at: At, label: string, inside = ''): HTMLInputElement =>
-  [...at.root.querySelectorAll<HTMLElement>(`${inside} fl-entry`)]
+  [...at.root.querySelectorAll<HTMLElement>(`${inside} fl-text-input`)]
     .find((f) => f.textContent!.includes(label))!
     .querySelector('input')!;
 const pageOf = async (at: At, name: string): Promise<void> => {
@@ -81,7 +81,7 @@ describe('from an empty plan', () => {
   test('every page says what it is for, and nothing is wrong with it', async () => {
     const bare = { ...demo('gannet'), lines: [], hoses: [], making: null, buying: null };
     const at = await station(MakeStation, 'mk7', '', bare);
-    expect(at.texts('fl-empty h2')).toEqual(['No line to make yet']);
+    expect(at.texts('fl-empty-state h2')).toEqual(['No line to make yet']);
     for (const [name, words] of [
       ['Cuts', /Nothing to cut/],
       ['List', /0 of \d+ things|things to buy/],

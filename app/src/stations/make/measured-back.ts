@@ -11,7 +11,7 @@ import { figure } from '@firm-line/core/lib/faults';
 import { progressOf, type BendRow } from '@firm-line/core/stations/make/making';
 import type { LineView } from '@firm-line/core/plan';
 import { formatLength, formatLengthUnit } from '@firm-line/core/lib/units';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { PlanStore } from '../../session/plan-store';
 
 type Draft = Partial<Record<keyof Reading, number | null>>;
@@ -24,7 +24,7 @@ const FIELDS = [
 /** After each bend: what the tape read, what was off by it, and what it does to the bends that are left. */
 @Component({
   selector: 'fl-measured-back',
-  imports: [MaybeField],
+  imports: [OptionalNumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -63,7 +63,7 @@ const FIELDS = [
           <p class="mt-2 text-sm text-ink-soft">{{ about.words }}</p>
           <div class="mt-1 grid grid-cols-3 gap-3">
             @for (field of fields; track field[0]) {
-              <fl-maybe-field
+              <fl-optional-number-field
                 unit="length"
                 none="mm"
                 [label]="'End ' + now.run.end.toUpperCase() + ' ' + field[1]"

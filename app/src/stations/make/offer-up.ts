@@ -5,7 +5,7 @@ import type { LineView } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import type { Vec3 } from '@firm-line/core/lib/vec';
 import { VectorField } from '../../kit/fields/vector-field';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 import { PlanStore } from '../../session/plan-store';
 
 const NO_MISS: Vec3 = [0, 0, 0];
@@ -13,11 +13,15 @@ const NO_MISS: Vec3 = [0, 0, 0];
 /** A finished line held between its ports: where B misses, and what one change at which bend would bring it home. */
 @Component({
   selector: 'fl-offer-up',
-  imports: [Fold, VectorField],
+  imports: [Disclosure, VectorField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-fold class="card px-5" summary="Offered up: where it misses" [startsOpen]="miss() !== null">
+    <fl-disclosure
+      class="card px-5"
+      summary="Offered up: where it misses"
+      [startsOpen]="miss() !== null"
+    >
       <div class="border-t border-rule py-4">
         <p class="text-sm">
           Seat A, let the tube roll as it likes, and say how far B lies from its port. Nothing: it
@@ -34,7 +38,7 @@ const NO_MISS: Vec3 = [0, 0, 0];
           <p class="mt-2 border-t border-rule pt-2" [class.text-sm]="$index > 0">{{ change }}</p>
         }
       </div>
-    </fl-fold>
+    </fl-disclosure>
   `,
 })
 export class OfferUp {

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, resource } from '
 import { isMade } from '@firm-line/core/stations/make/making';
 import { FLARES, fluidById, hoseById, hoseFittingById } from '@firm-line/core/trade/stock';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { PlanStore } from '../../session/plan-store';
 
 interface Tag {
@@ -16,7 +16,7 @@ interface Tag {
 /** A tag for every line and an order sheet for every hose, and all lines on one page. */
 @Component({
   selector: 'fl-tags-page',
-  imports: [Empty],
+  imports: [EmptyState],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5 print:p-0' },
   template: `
@@ -86,7 +86,7 @@ interface Tag {
         </table>
       </section>
     } @else {
-      <fl-empty
+      <fl-empty-state
         heading="No line yet"
         text="Each line and hose gets a tag with its code, ends, fluid and length."
       />

@@ -11,7 +11,7 @@ import {
 import { viewPlan } from '@firm-line/core/plan/results';
 import { CheckField } from '../../kit/fields/check-field';
 import { TextField } from '../../kit/fields/text-field';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
 
@@ -24,7 +24,7 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
 /** For each gate, what must be done while it is open. */
 @Component({
   selector: 'fl-closes-page',
-  imports: [CheckField, Empty, TextField],
+  imports: [CheckField, EmptyState, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block overflow-auto p-4 print:overflow-visible print:p-0' },
   template: `
@@ -105,12 +105,12 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
         </div>
       </section>
     } @empty {
-      <fl-empty
+      <fl-empty-state
         heading="No gate yet"
         text="A gate is what closes access: the bed on, the dash in, the floor down. Add one with its day, and see what must be measured, run, joined, torqued and photographed before."
       >
         <button type="button" class="btn-main" (click)="add()">Add a gate</button>
-      </fl-empty>
+      </fl-empty-state>
     }
   `,
 })

@@ -2,10 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { figure, InputError } from '@firm-line/core/lib/faults';
 import { FRESH_FRAME, type EditCall, type FrameCheck } from '@firm-line/core/plan';
 import { CORNERS, SPANS, type Corner, type Span } from '@firm-line/core/shape/survey';
-import { placedMarks, slips, square, type Slip, type Square } from '@firm-line/core/shape/taping';
+import {
+  placedMarks,
+  suspectTapes,
+  square,
+  type Slip,
+  type Square,
+} from '@firm-line/core/shape/taping';
 import { tenths, type Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
 import { FramePicture } from './frame-picture';
@@ -37,7 +43,7 @@ const whole = <K extends string>(
 /** Whether the frame is square and flat: four marks, six tapes, four heights. */
 @Component({
   selector: 'fl-frame-page',
-  imports: [FramePicture, LengthField, MaybeField, PedalRoom, SelectField],
+  imports: [FramePicture, LengthField, OptionalNumberField, PedalRoom, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block overflow-auto p-4' },
   template: `
@@ -51,7 +57,7 @@ const whole = <K extends string>(
         </p>
         <div class="mt-3 grid gap-x-4 gap-y-2 sm:grid-cols-3">
           @for (span of spans; track span) {
-            <fl-maybe-field
+            <fl-optional-number-field
               unit="length"
               none="not read"
               [label]="spanNames[span]"
@@ -70,7 +76,7 @@ const whole = <K extends string>(
         </div>
         <div class="mt-4 grid gap-x-4 gap-y-2 sm:grid-cols-5">
           @for (corner of corners; track corner) {
-            <fl-maybe-field
+            <fl-optional-number-field
               unit="length"
               none="not read"
               [least]="-100000"
@@ -184,7 +190,7 @@ export class FramePage {
       return {
         kind: 'found',
         square: square({ readMm, sigmaMm, ...heights }),
-        slips: slips({ readMm, sigmaMm }),
+        slips: suspectTapes({ readMm, sigmaMm }),
       };
     } catch (error) {
       if (!(error instanceof InputError)) throw error;

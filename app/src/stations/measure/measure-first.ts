@@ -11,7 +11,7 @@ import {
 import { figure } from '@firm-line/core/lib/faults';
 import type { Target } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
-import type { Worth } from '@firm-line/core/stations/measure';
+import type { MeasurementValue } from '@firm-line/core/stations/measure';
 import { ListRow } from '../../kit/list-row';
 import { Hints } from '../../pieces/hints';
 import { PlanStore } from '../../session/plan-store';
@@ -101,7 +101,10 @@ export class MeasureFirst {
     this.finder.isStale(this.about()) ? null : this.finder.foundFor('worth'),
   );
   /** The last list that was reckoned stands until the next. */
-  private readonly found = linkedSignal<readonly Worth[] | null, readonly Worth[]>({
+  private readonly found = linkedSignal<
+    readonly MeasurementValue[] | null,
+    readonly MeasurementValue[]
+  >({
     source: this.fresh,
     computation: (now, before) => now ?? before?.value ?? [],
   });
@@ -129,7 +132,11 @@ export class MeasureFirst {
       });
     });
   }
-  private words({ settles, brings, removedMm }: Worth): string {
+  private words({
+    clearancesDecided: settles,
+    cutsBroughtInTolerance: brings,
+    removedMm,
+  }: MeasurementValue): string {
     const units = this.store.units();
     const off =
       units === 'metric' ? `${figure(removedMm, 0)} mm` : formatLengthUnit(removedMm, 'inch');

@@ -11,7 +11,7 @@ import { figure } from '@firm-line/core/lib/faults';
 import type { PositionSource, ResolvedPosition } from '@firm-line/core/plan';
 import { DEFAULT_TAPE_SIGMA_MM, type Axis, type Offset } from '@firm-line/core/shape/survey';
 import { formatLength, parseLength } from '@firm-line/core/lib/units';
-import { Entry, type Read } from '../../kit/fields/text-input';
+import { TextInput, type Read } from '../../kit/fields/text-input';
 import { LengthField } from '../../kit/fields/length-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
@@ -28,7 +28,7 @@ type Way = (typeof AXES)[number][0];
 /** Readings along one axis beside the tapes: a plumb bob over the floor, a level, a straight edge. */
 @Component({
   selector: 'fl-offset-table',
-  imports: [Entry, LengthField, SelectField],
+  imports: [TextInput, LengthField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -82,7 +82,7 @@ type Way = (typeof AXES)[number][0];
     }
     @if (waits(); as next) {
       <div class="mt-2 flex flex-wrap items-end gap-2">
-        <fl-entry
+        <fl-text-input
           class="w-28"
           label="It lies"
           placeholder="not read"

@@ -2,13 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { FRESH_PEDALS, PEDAL_ROOM_MM, type PedalBox } from '@firm-line/core/plan';
 import { PEDAL_ROOM } from '@firm-line/core/plan/typical';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { PlanStore } from '../../session/plan-store';
 
 /** Room round the pedals, with what is wanted. */
 @Component({
   selector: 'fl-pedal-room',
-  imports: [MaybeField],
+  imports: [OptionalNumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-4' },
   template: `
@@ -18,7 +18,7 @@ import { PlanStore } from '../../session/plan-store';
     </p>
     <div class="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
       @for (row of rows(); track row.key) {
-        <fl-maybe-field
+        <fl-optional-number-field
           unit="length"
           none="not measured"
           [label]="row.name"

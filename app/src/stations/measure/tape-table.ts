@@ -11,7 +11,7 @@ import { figure } from '@firm-line/core/lib/faults';
 import type { ResolvedPosition, PositionSource, Target } from '@firm-line/core/plan';
 import { DEFAULT_TAPE_SIGMA_MM, type Tape } from '@firm-line/core/shape/survey';
 import { formatLength, parseLength } from '@firm-line/core/lib/units';
-import { Entry, type Read } from '../../kit/fields/text-input';
+import { TextInput, type Read } from '../../kit/fields/text-input';
 import { LengthField } from '../../kit/fields/length-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
@@ -21,7 +21,7 @@ import { TapeHelper } from './tape-helper';
 /** The tapes to one place, each with what it reads off the others, and the one to read again. */
 @Component({
   selector: 'fl-tape-table',
-  imports: [Entry, LengthField, OffsetTable, SelectField, TapeHelper],
+  imports: [TextInput, LengthField, OffsetTable, SelectField, TapeHelper],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-tape-helper [fixed]="fixed()" [datums]="datums()" [from]="from()" (taken)="wait($event)" />
@@ -123,7 +123,7 @@ import { TapeHelper } from './tape-helper';
               />
             </td>
             <td class="py-1 pr-2" colspan="4">
-              <fl-entry
+              <fl-text-input
                 class="w-28"
                 [bare]="true"
                 [label]="'Tape ' + (rows().length + k + 1) + ' reads'"

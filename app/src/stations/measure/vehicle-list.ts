@@ -22,7 +22,7 @@ import { Meshes } from '../../storage/meshes';
 import { PlanStore } from '../../session/plan-store';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 import { VectorField } from '../../kit/fields/vector-field';
 import { ListRow } from '../../kit/list-row';
 
@@ -31,7 +31,7 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
 /** What a line meets on the vehicle: rails, axles, exhaust, zones; the gates that close access; how lines are held. */
 @Component({
   selector: 'fl-vehicle-list',
-  imports: [ListRow, VectorField, Fold, CheckField, TextField, LengthField, NumberField],
+  imports: [ListRow, VectorField, Disclosure, CheckField, TextField, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -44,7 +44,7 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
       </select>
       <button type="submit" class="btn px-3">Add</button>
     </form>
-    <fl-fold class="mb-2" summary="A scan or model as scenery…">
+    <fl-disclosure class="mb-2" summary="A scan or model as scenery…">
       <div class="flex gap-2 py-1">
         <select #units class="field min-w-0 flex-1" aria-label="Units the mesh was drawn in">
           <option value="1">in millimetres</option>
@@ -69,7 +69,7 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
       <p class="text-sm text-ink-soft">
         glTF, STL or OBJ. It stays in this browser; lines are measured to it.
       </p>
-    </fl-fold>
+    </fl-disclosure>
     <ul>
       @for (thing of things(); track thing.id) {
         <li class="border-t border-rule">
@@ -119,7 +119,7 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
           ×
         </button>
       </div>
-      <fl-fold class="pb-2" summary="What it closes">
+      <fl-disclosure class="pb-2" summary="What it closes">
         @for (side of sides; track side.key) {
           <div class="grid grid-cols-3 gap-1">
             <fl-vector-field
@@ -129,7 +129,7 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
             />
           </div>
         }
-      </fl-fold>
+      </fl-disclosure>
     }
     <button type="button" class="btn mt-1" (click)="addGate()">Add a gate</button>
     @if (holding(); as held) {

@@ -12,7 +12,7 @@ import type { Level } from '@firm-line/core/inspect';
 import { LevelSign } from '../../kit/level-sign';
 import { hostSize } from '../../kit/element-size';
 import { PanZoom } from '../../kit/pan-zoom';
-import { Room } from '../../kit/panel-layout';
+import { PanelLayout } from '../../kit/panel-layout';
 import { SideBar } from '../../kit/side-bar';
 import { PlanStore } from '../../session/plan-store';
 import { CircuitLayout, type Laid, type Px } from '../../worker/circuit-layout';
@@ -184,7 +184,7 @@ export class CircuitDrawing {
   protected readonly fault = signal<string | null>(null);
   protected readonly boxPx = BOX_PX;
   protected readonly margin = MARGIN;
-  protected readonly room = inject(Room);
+  protected readonly room = inject(PanelLayout);
   protected readonly size = hostSize({ width: 860, height: 560 });
   protected readonly pan = new PanZoom(
     this.size,

@@ -10,10 +10,10 @@ import {
 } from '@firm-line/core/plan';
 import { galleriesOf } from '@firm-line/core/plan/network';
 import { CheckField } from '../../kit/fields/check-field';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 
 const FIGURE_NAMES: Record<PartFigure, string> = {
   ratingMPa: 'Rated pressure',
@@ -31,14 +31,14 @@ const FACT_NAMES: Record<PartFact, string> = {
 /** What a part's sheet says of it: rating, fluid level, free play, residual pressure, the fluid its seals are made for. */
 @Component({
   selector: 'fl-part-figures-form',
-  imports: [CheckField, Fold, SelectField, MaybeField],
+  imports: [CheckField, Disclosure, SelectField, OptionalNumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-fold class="mt-3 border-t border-rule" summary="What its sheet says">
+    <fl-disclosure class="mt-3 border-t border-rule" summary="What its sheet says">
       <div class="grid grid-cols-2 items-end gap-3">
         @for (figure of figures(); track figure.key) {
-          <fl-maybe-field
+          <fl-optional-number-field
             [label]="figure.label"
             [unit]="figure.unit"
             [least]="figure.least"
@@ -48,7 +48,7 @@ const FACT_NAMES: Record<PartFact, string> = {
           />
         }
         @for (outlet of outlets(); track outlet.id) {
-          <fl-maybe-field
+          <fl-optional-number-field
             [label]="'Residual valve built in at ' + outlet.name + ', MPa'"
             none="none"
             [most]="1"
@@ -105,7 +105,7 @@ const FACT_NAMES: Record<PartFact, string> = {
         </fieldset>
       }
       <p class="mt-2 text-sm text-ink-soft">0.0138 MPa is 2 psi, 0.069 MPa is 10 psi.</p>
-    </fl-fold>
+    </fl-disclosure>
   `,
 })
 export class PartFiguresForm {

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { plugsFor } from '@firm-line/core/trade/ends';
-import { type Bench, type Part, type Port, type Ref, isWorker } from '@firm-line/core/plan';
+import { type Bench, type Part, type Port, type Ref, isActuated } from '@firm-line/core/plan';
 import { newLine } from '@firm-line/core/plan/edits/new-line';
-import { galleriesOf, lostTo, planNetwork } from '@firm-line/core/plan/network';
+import { galleriesOf, brakesLostByLeakAt, planNetwork } from '@firm-line/core/plan/network';
 import { ADAPTERS } from '@firm-line/core/trade/stock';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
@@ -132,8 +132,8 @@ export class PartPanel {
     );
     const names = (parts: readonly Part[]): string => parts.map(({ name }) => name).join(', ');
     return galleries.flatMap(([first]) => {
-      const gone = lostTo(network, plan.parts, first!.id);
-      const left = plan.parts.filter((part) => isWorker(part) && !gone.includes(part));
+      const gone = brakesLostByLeakAt(network, plan.parts, first!.id);
+      const left = plan.parts.filter((part) => isActuated(part) && !gone.includes(part));
       const words = `${names(gone)} ${gone.length > 1 ? 'are' : 'is'} lost; ${left.length ? `${names(left)} ${left.length > 1 ? 'are' : 'is'} left` : 'nothing is left'}.`;
       return gone.length
         ? [{ at: galleries.length > 1 ? `If ${first!.name} leaks:` : 'If it leaks:', words }]

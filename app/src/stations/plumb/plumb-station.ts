@@ -1,18 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import type { Part } from '@firm-line/core/plan';
 import { LAYOUTS } from '@firm-line/core/proposals/layouts';
-import { Room } from '../../kit/panel-layout';
+import { PanelLayout } from '../../kit/panel-layout';
 import { AddPart } from '../../pieces/add-part';
 import { Hints } from '../../pieces/hints';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { CircuitDrawing } from './circuit-drawing';
 import { PartPanel } from './part-panel';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 
 @Component({
   selector: 'fl-plumb-station',
-  imports: [Empty, Hints, CircuitDrawing, PartPanel, AddPart],
+  imports: [EmptyState, Hints, CircuitDrawing, PartPanel, AddPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: {
     class: 'flex min-h-0 flex-1 flex-col',
@@ -63,7 +63,7 @@ import { Empty } from '../../kit/empty-state';
               }
             </fl-circuit-drawing>
           } @else {
-            <fl-empty
+            <fl-empty-state
               heading="No parts yet"
               text="Start from a layout beside this, or add parts one by one and join their ports."
             />
@@ -105,7 +105,7 @@ import { Empty } from '../../kit/empty-state';
 export class PlumbStation {
   protected readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
-  protected readonly room = inject(Room);
+  protected readonly room = inject(PanelLayout);
   protected readonly layouts = LAYOUTS;
 
   /** The part of the chosen port, else the first. */

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { airCeilingMPa, judgeAir, lineRests } from '@firm-line/core/stations/prove';
+import { airCeilingMPa, judgeAir, linesDigest } from '@firm-line/core/stations/prove';
 import { fillingOf, replay } from '@firm-line/core/stations/fill';
 import { freshIn } from '@firm-line/core/plan';
 import { PlanStore } from '../../session/plan-store';
 import { FiguresForm, type Figure } from './figures-form';
-import { ProveSheet } from './prove-sheet';
+import { ProveFacade } from './prove-facade';
 
 /** What brake lines are worked at where no figure says so, MPa. */
 const WORKING_MPA = 7;
@@ -64,8 +64,9 @@ const WORKING_MPA = 7;
             class="flex flex-wrap items-center gap-3 border-t border-rule py-2"
             data-test="air-test"
           >
-            <span class="font-semibold">{{ one.names }}</span
-            ><span [class]="one.ink">{{ one.words }}</span
+            <span class="font-semibold">{{ one.names }}</span><span [class]="one.ink">{{
+              one.words
+            }}</span
             ><button type="button" class="btn ml-auto" (click)="remove(one.id)">Remove</button>
           </li>
         }
@@ -74,7 +75,7 @@ const WORKING_MPA = 7;
   `,
 })
 export class AirTestForm {
-  private readonly sheet = inject(ProveSheet);
+  private readonly sheet = inject(ProveFacade);
   private readonly store = inject(PlanStore);
   protected readonly picked = signal<readonly string[]>([]);
   protected readonly ceiling = computed(() =>
@@ -117,7 +118,7 @@ export class AirTestForm {
         minutesNeeded,
         warming,
       } = judgeAir(test);
-      const isNow = test.rests === lineRests(this.sheet.view(), test.lineIds);
+      const isNow = test.rests === linesDigest(this.sheet.view(), test.lineIds);
       const names =
         this.lines()
           .filter(({ id }) => test.lineIds.includes(id))
@@ -155,7 +156,7 @@ export class AirTestForm {
       'volumeMl' | 'startMPa' | 'endMPa' | 'startC' | 'endC' | 'minutes' | 'sigmaMPa' | 'sigmaC',
       number
     >;
-    const rests = lineRests(this.sheet.view(), this.picked());
+    const rests = linesDigest(this.sheet.view(), this.picked());
     this.sheet.set({
       airTests: [
         ...airTests,

@@ -51,8 +51,7 @@ import { STATIONS } from '../registry';
           <ul>
             @for (one of group.found; track $index) {
               <li class="border-t border-rule py-1">
-                <span class="font-semibold">{{ one.where }}</span
-                >: {{ one.text }}
+                <span class="font-semibold">{{ one.where }}</span>: {{ one.text }}
               </li>
             }
           </ul>

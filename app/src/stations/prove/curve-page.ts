@@ -6,16 +6,21 @@ import {
   inject,
   signal,
 } from '@angular/core';
-import { circuitRests, findFault, judgeCurve, type Known } from '@firm-line/core/stations/prove';
+import {
+  circuitDigest,
+  findFault,
+  judgeCurve,
+  type Evidence,
+} from '@firm-line/core/stations/prove';
 import { ENGINE, freshIn, type CurveTaken, type PedalPoint } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';
 import { LineChart, type ChartLine } from '../../kit/line-chart';
 import { Toggle } from '../../kit/toggle';
 import { PlanStore } from '../../session/plan-store';
 import { CsvForm } from './csv-form';
-import { ProveSheet } from './prove-sheet';
+import { ProveFacade } from './prove-facade';
 
 const HARD_MPA = 7;
 const ATMOSPHERE_MPA = 0.101325;
@@ -47,7 +52,7 @@ const ASKED: readonly {
 /** Pedal travel against pressure as it is taken: free play, flex and air under it, what is missing, and what the fault may be. */
 @Component({
   selector: 'fl-curve-page',
-  imports: [CheckField, CsvForm, LineChart, MaybeField, Toggle, YesNoField],
+  imports: [CheckField, CsvForm, LineChart, OptionalNumberField, Toggle, YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -91,7 +96,7 @@ const ASKED: readonly {
             [xMax]="8"
           />
           <div class="mt-3 flex flex-wrap items-end gap-3">
-            <fl-maybe-field
+            <fl-optional-number-field
               class="w-36"
               label="Pressure, MPa"
               [value]="pressure()"
@@ -100,7 +105,7 @@ const ASKED: readonly {
               [most]="200"
               (changed)="pressure.set($event)"
             />
-            <fl-maybe-field
+            <fl-optional-number-field
               class="w-36"
               label="Pedal, mm"
               [value]="travel()"
@@ -126,7 +131,7 @@ const ASKED: readonly {
             >
               {{ streaming() ? 'Reading… stop' : 'Gauge and sensor, simulated' }}
             </button>
-            <fl-maybe-field
+            <fl-optional-number-field
               class="w-28"
               label="Vehicle no."
               [value]="vehicle()"
@@ -162,8 +167,7 @@ const ASKED: readonly {
             <ul class="mt-3" data-test="kept">
               @for (one of kept(); track one.id) {
                 <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2">
-                  <span class="font-mono">{{ one.at.slice(0, 10) }}</span
-                  ><span
+                  <span class="font-mono">{{ one.at.slice(0, 10) }}</span><span
                     >{{ one.points.length }} readings, {{ one.engine }}{{ one.hot ? ', hot' : ''
                     }}{{ one.void ? ', void: changed since' : '' }}</span
                   ><button type="button" class="btn ml-auto" (click)="fresh.set(one.points)">
@@ -212,7 +216,7 @@ const ASKED: readonly {
                 (changed)="see(one.key, $event)"
               />
             }
-            <fl-maybe-field
+            <fl-optional-number-field
               label="Pressure measured over planned"
               [value]="known().pressureRatio ?? null"
               none="not measured"
@@ -246,7 +250,7 @@ const ASKED: readonly {
   `,
 })
 export class CurvePage {
-  private readonly sheet = inject(ProveSheet);
+  private readonly sheet = inject(ProveFacade);
   private readonly store = inject(PlanStore);
   protected readonly asked = ASKED;
   protected readonly engines = ENGINE.map((value) => ({
@@ -321,7 +325,7 @@ export class CurvePage {
       .curves.filter(({ circuitId }) => circuitId === this.circuitId())
       .map((one) => ({
         ...one,
-        void: !this.circuit() || one.rests !== circuitRests(this.circuit()!, this.sheet.view()),
+        void: !this.circuit() || one.rests !== circuitDigest(this.circuit()!, this.sheet.view()),
       })),
   );
   protected readonly points = computed(() =>
@@ -396,10 +400,10 @@ export class CurvePage {
       dots,
     ];
   });
-  protected readonly known = signal<Known>({});
+  protected readonly known = signal<Evidence>({});
   protected readonly fault = computed(() => {
     const [fit, costs] = [this.fit(), this.costs()];
-    const curve: Known =
+    const curve: Evidence =
       fit && costs && fit.verdict !== 'cannot-tell'
         ? { airCostMm: costs.air, flexCostMm: costs.flex, freePlayMm: costs.play }
         : {};
@@ -468,7 +472,7 @@ export class CurvePage {
           ...this.pedal(),
           sigmaMm: 0.3,
           points: this.points(),
-          rests: circuitRests(circuit, this.sheet.view()),
+          rests: circuitDigest(circuit, this.sheet.view()),
         },
       ],
     });

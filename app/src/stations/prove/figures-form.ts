@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { MaybeField } from '../../kit/fields/optional-number-field';
+import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 
 export interface Figure {
   readonly key: string;
@@ -14,13 +14,13 @@ export interface Figure {
 /** Figures that are taken together: nothing is kept until all are there. */
 @Component({
   selector: 'fl-figures-form',
-  imports: [MaybeField],
+  imports: [OptionalNumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
     <div class="grid gap-3 sm:grid-cols-3">
       @for (figure of figures(); track figure.key) {
-        <fl-maybe-field
+        <fl-optional-number-field
           [label]="figure.label"
           [value]="at(figure)"
           none=""

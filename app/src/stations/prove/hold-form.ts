@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { judgeHold } from '@firm-line/core/stations/prove';
 import { freshIn } from '@firm-line/core/plan';
 import { FiguresForm, type Figure } from './figures-form';
-import { ProveSheet } from './prove-sheet';
+import { ProveFacade } from './prove-facade';
 
 /** Pressure held by gauge: its figures, and every hold that was taken, judged. */
 @Component({
@@ -32,7 +32,7 @@ export class HoldForm {
   readonly circuitId = input.required<string>();
   readonly wantedMPa = input.required<number>();
   readonly rests = input.required<string>();
-  private readonly sheet = inject(ProveSheet);
+  private readonly sheet = inject(ProveFacade);
   protected readonly figures = computed((): Figure[] => [
     { key: 'startMPa', label: 'Pressure at first, MPa', least: 0, most: 200 },
     { key: 'endMPa', label: 'Pressure at the end, MPa', least: 0, most: 200 },

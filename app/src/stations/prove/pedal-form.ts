@@ -3,7 +3,7 @@ import { ENGINE, freshIn, type PedalFelt } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
 import { Toggle } from '../../kit/toggle';
 import { FiguresForm, type Figure } from './figures-form';
-import { ProveSheet } from './prove-sheet';
+import { ProveFacade } from './prove-facade';
 
 /** How the pedal stands: engine off and running, cold and hot, on this vehicle and on one known to be good. */
 @Component({
@@ -74,7 +74,7 @@ import { ProveSheet } from './prove-sheet';
   `,
 })
 export class PedalForm {
-  private readonly sheet = inject(ProveSheet);
+  private readonly sheet = inject(ProveFacade);
   protected readonly vehicles = [
     { value: 'this', name: 'This vehicle' },
     { value: 'reference', name: 'A good one' },

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 import { SideBar } from '../../kit/side-bar';
 import type { ToggleChoice } from '../../kit/toggle';
 import { ComparePage } from './compare-page';
 import { CurvePage } from './curve-page';
-import { ProveSheet, type ProvePage } from './prove-sheet';
+import { ProveFacade, type ProvePage } from './prove-facade';
 import { RoundsPage } from './rounds-page';
 import { SignPage } from './sign-page';
 import { StopsPage } from './stops-page';
@@ -13,7 +13,16 @@ import { StopsPage } from './stops-page';
 /** Is it tight, is it air, does it stop; and the sheet that a qualified person signs. */
 @Component({
   selector: 'fl-prove-station',
-  imports: [ComparePage, CurvePage, Empty, RoundsPage, RouterLink, SideBar, SignPage, StopsPage],
+  imports: [
+    ComparePage,
+    CurvePage,
+    EmptyState,
+    RoundsPage,
+    RouterLink,
+    SideBar,
+    SignPage,
+    StopsPage,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -43,12 +52,12 @@ import { StopsPage } from './stops-page';
             @if (sheet.rounds().length) {
               <fl-rounds-page />
             } @else {
-              <fl-empty
+              <fl-empty-state
                 heading="Nothing to prove yet"
                 text="Once lines run from a master to brakes, the rounds to walk stand here: held, dry, grips, lets go, stops."
               >
                 <a class="btn-main" routerLink="../route">Go to Route</a>
-              </fl-empty>
+              </fl-empty-state>
             }
           }
         }
@@ -57,7 +66,7 @@ import { StopsPage } from './stops-page';
   `,
 })
 export class ProveStation {
-  protected readonly sheet = inject(ProveSheet);
+  protected readonly sheet = inject(ProveFacade);
   protected readonly pages = [
     { value: 'rounds', name: 'Rounds' },
     { value: 'curve', name: 'Curve', said: 'Curve: air or flex' },

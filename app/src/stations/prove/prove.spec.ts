@@ -1,14 +1,14 @@
 import { TestBed } from '@angular/core/testing';
 import { station } from '../../testing/station';
 import { ProveStation } from './prove-station';
-import { ProveSheet, type ProvePage } from './prove-sheet';
+import { ProveFacade, type ProvePage } from './prove-facade';
 
 jest.mock('chart.js', () => jest.requireActual('../../testing/chart-stub'));
 
 type At = Awaited<ReturnType<typeof station<ProveStation>>>;
 async function open(id: string, page: ProvePage): Promise<At> {
   const at = await station(ProveStation, id);
-  TestBed.inject(ProveSheet).page.set(page);
+  TestBed.inject(ProveFacade).page.set(page);
   await at.settle();
   return at;
 }

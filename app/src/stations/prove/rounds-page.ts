@@ -6,14 +6,19 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
-import { ROUND_GROUPS, withoutRound, withRound, type Round } from '@firm-line/core/stations/prove';
+import {
+  TEST_GROUPS,
+  withoutRound,
+  withRound,
+  type ProvingTest,
+} from '@firm-line/core/stations/prove';
 import { ListRow } from '../../kit/list-row';
 import { AirTestForm } from './air-test-form';
 import { HoldForm } from './hold-form';
 import { PedalForm } from './pedal-form';
-import { ProveSheet } from './prove-sheet';
+import { ProveFacade } from './prove-facade';
 
-const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: string]> = {
+const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, ink: string]> = {
   done: ['✓', 'good', 'text-ok'],
   bad: ['✗', 'not good', 'text-stop'],
   void: ['▲', 'void', 'text-mind'],
@@ -186,10 +191,10 @@ const SIGNS: Record<Round['state'], readonly [sign: string, word: string, ink: s
   `,
 })
 export class RoundsPage {
-  protected readonly sheet = inject(ProveSheet);
+  protected readonly sheet = inject(ProveFacade);
   protected readonly signs = SIGNS;
   protected readonly groups = computed(() =>
-    ROUND_GROUPS.map((name) => ({
+    TEST_GROUPS.map((name) => ({
       name,
       rounds: this.sheet.rounds().filter(({ group }) => group === name),
     })).filter(({ rounds }) => rounds.length),
@@ -214,7 +219,7 @@ export class RoundsPage {
   });
 
   /** Tells a round, or one place of it; a place is stayed with until all of its round are told. */
-  protected tell(round: Round, good: boolean, look?: string): void {
+  protected tell(round: ProvingTest, good: boolean, look?: string): void {
     this.key.set(
       good && (!look || round.looks.every(({ key, state }) => key === look || state === 'done'))
         ? null
@@ -231,12 +236,12 @@ export class RoundsPage {
     );
     this.note.set('');
   }
-  protected isTold({ state, looks }: Round): boolean {
+  protected isTold({ state, looks }: ProvingTest): boolean {
     return looks.length
       ? looks.some((look) => look.state !== 'open')
       : state !== 'open' && state !== 'locked';
   }
-  protected forget(round: Round): void {
+  protected forget(round: ProvingTest): void {
     this.sheet.to(withoutRound(this.sheet.proving(), round.key));
   }
 }

@@ -7,7 +7,13 @@ import {
   signal,
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { fallsDue, maySign, planRests, signedNow, signWords } from '@firm-line/core/stations/prove';
+import {
+  followUpChecks,
+  maySign,
+  signedDigest,
+  latestSignature,
+  localRules,
+} from '@firm-line/core/stations/prove';
 import { fileStem } from '@firm-line/core/plan';
 import { tableCsv } from '@firm-line/core/shape/formats';
 import { CheckField } from '../../kit/fields/check-field';
@@ -18,7 +24,7 @@ import { PlanStore } from '../../session/plan-store';
 import { PlanZips } from '../../storage/plan-zips';
 import { PackWork } from '../../worker/pack-work';
 import { STATIONS } from '../registry';
-import { ProveSheet } from './prove-sheet';
+import { ProveFacade } from './prove-facade';
 
 /** What stands in the way of signing, the signature, and the pack for whoever signs. */
 @Component({
@@ -168,7 +174,7 @@ import { ProveSheet } from './prove-sheet';
   `,
 })
 export class SignPage {
-  protected readonly sheet = inject(ProveSheet);
+  protected readonly sheet = inject(ProveFacade);
   private readonly store = inject(PlanStore);
   private readonly packs = inject(PackWork);
   private readonly zips = inject(PlanZips);
@@ -199,9 +205,9 @@ export class SignPage {
       ? maySign(this.scope(), points, this.excepted())
       : { may: false, why: 'The rules are still looking.' };
   });
-  protected readonly words = computed(() => signWords(this.store.plan().sizing?.category));
-  protected readonly signed = computed(() => signedNow(this.sheet.view()));
-  protected readonly due = computed(() => fallsDue(this.sheet.view()));
+  protected readonly words = computed(() => localRules(this.store.plan().sizing?.category));
+  protected readonly signed = computed(() => latestSignature(this.sheet.view()));
+  protected readonly due = computed(() => followUpChecks(this.sheet.view()));
   protected readonly share = signal<number | null>(null);
   protected readonly fault = signal('');
   private ended: AbortController | null = null;
@@ -232,7 +238,7 @@ export class SignPage {
           by: this.by().trim(),
           as: this.role(),
           scope: this.scope(),
-          rests: planRests(this.sheet.view()),
+          rests: signedDigest(this.sheet.view()),
           exceptions: this.scope() === 'move' ? exceptions : [],
         },
       ],

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { ROUGH_KMH, scatterOf, stop } from '@firm-line/core/physics/proof-tests';
+import { ROUGH_KMH, scatterOf, stoppingDistance } from '@firm-line/core/physics/proof-tests';
 import { freshIn, LOCKED, type StopTaken } from '@firm-line/core/plan';
 import { TextField } from '../../kit/fields/text-field';
 import { LineChart, type ChartLine } from '../../kit/line-chart';
 import { Toggle } from '../../kit/toggle';
 import { PlanStore } from '../../session/plan-store';
 import { FiguresForm, type Figure } from './figures-form';
-import { ProveSheet } from './prove-sheet';
+import { ProveFacade } from './prove-facade';
 
 /** Stops by tape, before and after the work, at one speed; which axle locked first; pads bedded. */
 @Component({
@@ -50,8 +50,7 @@ import { ProveSheet } from './prove-sheet';
         <h3 class="h2">At {{ compare() }} km/h</h3>
         @for (one of means(); track one.name) {
           <p class="mt-1" data-test="mean">
-            <span class="font-semibold">{{ one.name }}</span
-            >: {{ one.words }}
+            <span class="font-semibold">{{ one.name }}</span>: {{ one.words }}
           </p>
         } @empty {
           <p class="mt-1 text-ink-soft">
@@ -131,7 +130,7 @@ import { ProveSheet } from './prove-sheet';
   `,
 })
 export class StopsPage {
-  protected readonly sheet = inject(ProveSheet);
+  protected readonly sheet = inject(ProveFacade);
   private readonly store = inject(PlanStore);
   protected readonly roughKmh = ROUGH_KMH;
   protected readonly whens = [
@@ -166,7 +165,7 @@ export class StopsPage {
   /** Distances are shown at the speed that most stops were made from. */
   protected readonly compare = computed(() => this.stops().at(-1)?.fromKmh ?? 50);
   private at({ fromKmh, distanceM }: StopTaken): number {
-    return stop({ fromKmh, distanceM, compareKmh: this.compare() }).distanceAtCompareM;
+    return stoppingDistance({ fromKmh, distanceM, compareKmh: this.compare() }).distanceAtCompareM;
   }
   protected readonly rough = computed(() =>
     this.stops().some(({ fromKmh }) => Math.abs(fromKmh - this.compare()) > ROUGH_KMH),
@@ -186,7 +185,7 @@ export class StopsPage {
       const { meanM, sigmaM } = scatterOf(distances);
       return {
         name: when === 'before' ? 'Before' : 'After',
-        words: `${meanM.toFixed(1)} m${sigmaM === null ? ', one run alone' : ` ± ${(2 * sigmaM).toFixed(1)} of ${distances.length} runs`}, ${stop({ fromKmh: this.compare(), distanceM: meanM }).g.toFixed(2)} g`,
+        words: `${meanM.toFixed(1)} m${sigmaM === null ? ', one run alone' : ` ± ${(2 * sigmaM).toFixed(1)} of ${distances.length} runs`}, ${stoppingDistance({ fromKmh: this.compare(), distanceM: meanM }).g.toFixed(2)} g`,
       };
     }),
   );
@@ -220,7 +219,7 @@ export class StopsPage {
     return last.locked === 'front' ? 'The front locked first, as it should.' : '';
   });
   protected decel({ fromKmh, distanceM }: StopTaken): string {
-    return `${stop({ fromKmh, distanceM }).meanDecelMs2.toFixed(2)} m/s²`;
+    return `${stoppingDistance({ fromKmh, distanceM }).meanDecelMs2.toFixed(2)} m/s²`;
   }
   protected take(said: Record<string, number>): void {
     const { stops } = this.sheet.proving();

@@ -9,7 +9,7 @@ import { PlanStore } from '../../session/plan-store';
 import { saveFile } from '../../kit/save-file';
 import { printSheet } from '../../kit/print-sheet';
 import { bestScale, layOut, PAPERS, SCALES, type Paper } from './sheet-layout';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 
 const MOST_BYTES = 20_000_000;
 
@@ -25,11 +25,11 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
 /** Drawings and files of the lines: flat views and brackets, centre lines, tubes; and the views printed to scale. */
 @Component({
   selector: 'fl-line-files',
-  imports: [Fold],
+  imports: [Disclosure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-fold
+    <fl-disclosure
       class="border-b border-rule px-4 py-1"
       data-test="line-files"
       summary="Drawings and files…"
@@ -85,7 +85,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
           }
         </div>
       }
-    </fl-fold>
+    </fl-disclosure>
     @if (open()) {
       <svg
         class="print-sheet hidden"

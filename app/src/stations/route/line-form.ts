@@ -33,7 +33,7 @@ import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
-import { firstFault } from '../../kit/fields/focus-first-invalid';
+import { focusFirstInvalid } from '../../kit/fields/focus-first-invalid';
 import { Dialog } from '../../kit/dialog';
 
 const ENDS = ['a', 'b'] as const;
@@ -263,7 +263,7 @@ export class LineForm {
 
   protected keep(event: Event): void {
     event.preventDefault();
-    if (firstFault(event)) return;
+    if (focusFirstInvalid(event)) return;
     const line = this.draft()!;
     if (!line.ends.a.portId || !line.ends.b.portId) {
       if (this.isNew())

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { lineSpace, type Line, type LineView } from '@firm-line/core/plan';
 import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/lib/units';
-import { Entry, type Read } from '../../kit/fields/text-input';
+import { TextInput, type Read } from '../../kit/fields/text-input';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 
 const SLEEVES = { heat: 'Heat sleeve', chafe: 'Chafe sleeve' } as const;
 /** A stretch along the line: where it runs, what it is called, and how the line is written with it changed or without it. */
@@ -21,11 +21,11 @@ interface Row {
 /** Where the chosen line is clipped, sleeved and shaken, figure by figure along it from end A. */
 @Component({
   selector: 'fl-line-holding',
-  imports: [Entry, Fold, LengthField, NumberField],
+  imports: [TextInput, Disclosure, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-fold
+    <fl-disclosure
       class="border-b border-rule px-4 py-1"
       data-test="line-holding"
       summary="Clips, sleeves, shaking…"
@@ -35,7 +35,7 @@ interface Row {
         shakes it and is not set down here goes by place: {{ holding().engineHz }} Hz near the
         engine, {{ holding().frameHz }} Hz elsewhere.
       </p>
-      <fl-entry
+      <fl-text-input
         class="mt-1"
         [id]="'clips-at'"
         label="Clips at"
@@ -87,7 +87,7 @@ interface Row {
         <button type="button" class="btn px-3" (click)="sleeve('chafe')">Chafe sleeve</button>
         <button type="button" class="btn px-3" (click)="shake()">What shakes it</button>
       </div>
-    </fl-fold>
+    </fl-disclosure>
   `,
 })
 export class LineHolding {

@@ -14,7 +14,7 @@ import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
-import { Fold } from '../../kit/disclosure';
+import { Disclosure } from '../../kit/disclosure';
 
 const WAYS: Record<string, Vec3> = {
   up: [0, 0, 1],
@@ -26,11 +26,11 @@ const WAYS: Record<string, Vec3> = {
 /** What can be done to the chosen line at one stroke: step aside, follow a rail, hold, mirror, cut, copy a template. */
 @Component({
   selector: 'fl-line-tools',
-  imports: [Fold, LengthField, NumberField],
+  imports: [Disclosure, LengthField, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-fold
+    <fl-disclosure
       class="border-b border-rule px-4 py-1"
       data-test="line-tools"
       summary="Change the line…"
@@ -167,7 +167,7 @@ const WAYS: Record<string, Vec3> = {
           </button>
         </div>
       </fieldset>
-    </fl-fold>
+    </fl-disclosure>
   `,
 })
 export class LineTools {
@@ -229,13 +229,11 @@ export class LineTools {
           words: `Row ${bad + 1} wants ${bad === rows.length - 1 ? 'one figure, the tail' : 'three figures: feed, turn, angle'}.`,
           fault: true,
         };
-      const bends = rows
-        .slice(0, -1)
-        .map(([feedMm, rotateDeg, bendDeg]) => ({
-          feedMm: feedMm!,
-          rotateDeg: rotateDeg!,
-          bendDeg: bendDeg!,
-        }));
+      const bends = rows.slice(0, -1).map(([feedMm, rotateDeg, bendDeg]) => ({
+        feedMm: feedMm!,
+        rotateDeg: rotateDeg!,
+        bendDeg: bendDeg!,
+      }));
       const tailMm = rows.at(-1)![0]!;
       try {
         const { misclosureMm } = laidTemplate(

@@ -15,12 +15,12 @@ import { FlatViews } from '../../pieces/flat-views';
 import { LineInSpace } from './line-in-space';
 import { Hints } from '../../pieces/hints';
 import { Strip } from '../../pieces/strip';
-import { Room } from '../../kit/panel-layout';
+import { PanelLayout } from '../../kit/panel-layout';
 import { afterPaint } from '../../kit/after-paint';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { Jump } from '../../session/jump';
-import { Ribbon } from '../../pieces/line-tabs';
+import { LineTabs } from '../../pieces/line-tabs';
 import { HosesPage } from './hoses/hoses-page';
 import { FindWay } from './find-way';
 import { LineFiles } from './line-files';
@@ -29,15 +29,15 @@ import { LineForm } from './line-form';
 import { LineTools } from './line-tools';
 import { MoveLine } from './move-line';
 import { MoveList } from './move-list';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 
 @Component({
   selector: 'fl-route-station',
   imports: [
-    Empty,
+    EmptyState,
     Hints,
     RouterLink,
-    Ribbon,
+    LineTabs,
     Strip,
     FlatViews,
     LineInSpace,
@@ -64,7 +64,7 @@ import { Empty } from '../../kit/empty-state';
         <p class="m-auto text-ink-soft">Loading hoses…</p>
       }
     } @else if (shown(); as view) {
-      <fl-ribbon [class.hidden]="room.full()" />
+      <fl-line-tabs [class.hidden]="room.full()" />
       <section
         [class.hidden]="room.full()"
         class="flex flex-wrap items-center gap-x-6 border-b border-rule bg-sheet px-6 pt-2"
@@ -235,7 +235,7 @@ import { Empty } from '../../kit/empty-state';
         </aside>
       </div>
     } @else {
-      <fl-empty heading="No lines yet" [text]="begin()">
+      <fl-empty-state heading="No lines yet" [text]="begin()">
         <a class="btn" routerLink="../measure">Go to Measure</a>
         <button type="button" class="btn" (click)="selection.chooseHose(null)">
           Hoses{{ hoses() }}
@@ -243,7 +243,7 @@ import { Empty } from '../../kit/empty-state';
         <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="form()?.openNew()">
           New line
         </button>
-      </fl-empty>
+      </fl-empty-state>
     }
     @defer (when store.interactive()) {
       <fl-line-form #form />
@@ -262,7 +262,7 @@ export class RouteStation {
   protected readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
   protected readonly jump = inject(Jump);
-  protected readonly room = inject(Room);
+  protected readonly room = inject(PanelLayout);
   protected readonly form = viewChild<LineForm>('form');
   protected readonly ghost = signal<readonly Vec3[] | null>(null);
   /** The chosen line as it is being dragged. */

@@ -13,7 +13,7 @@ const MARGIN_MM = 10;
 const TITLE_MM = 14;
 const BETWEEN_MM = 8;
 
-export interface Sheet {
+export interface PaperLayout {
   readonly widthMm: number;
   readonly heightMm: number;
   readonly fits: boolean;
@@ -51,7 +51,7 @@ export function layOut(
   { min, max }: Pick<FlatProjection, 'min' | 'max'>,
   paper: Paper,
   scale: number,
-): Sheet {
+): PaperLayout {
   const [widthMm, heightMm] = PAPERS[paper];
   const wanted = needs(min, max, scale);
   const topY = MARGIN_MM + TITLE_MM + BETWEEN_MM / 2;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { figureAt, type Sheet } from '@firm-line/core/plan';
+import { figureAt, type EstimatedFigures } from '@firm-line/core/plan';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
@@ -69,7 +69,7 @@ export class FiguresPanel {
   private readonly store = inject(PlanStore);
   /** Where the sheet stands in the plan: `sizing`, `singles.0`. */
   readonly of = input.required<string>();
-  readonly sheet = input.required<Sheet>();
+  readonly sheet = input.required<EstimatedFigures>();
   readonly groups = input.required<readonly FigureGroup[]>();
 
   protected value(path: string): number {

@@ -26,9 +26,7 @@ import { TravelBar } from './travel-bar';
 const STEPS = 80;
 
 /** The deceleration and adhesion of both axles as the pedal is raised, to z 1. */
-function raised(
-  input: SizeInput,
-): {
+function raised(input: SizeInput): {
   z: number;
   front: number;
   rear: number;
@@ -226,12 +224,12 @@ export class RoadPage {
     const { usableZ, stopM, limits, fromKmh, failed, reserve, size, input } = this.now()!;
     const metres = (m: number): string => (Number.isFinite(m) ? figure(m, 0) : '–');
     const failedRow = (left: Failure) => {
-      const speed = limits?.left.fromKmh ?? fromKmh;
+      const speed = limits?.residual.fromKmh ?? fromKmh;
       return {
         name: `${left.failed} failed, ${figure(left.footN, 0)} N${speed === fromKmh ? '' : `, from ${speed} km/h`}`,
         z: `${figure(left.z, 2)}${left.locks ? ', at its grip' : ''}`,
         metres: metres(stoppingM(speed, left.z, limits?.buildUpS)),
-        limit: limits ? metres(limits.left.mostM(speed)) : '–',
+        limit: limits ? metres(limits.residual.mostM(speed)) : '–',
         pedal: left.strokesOut
           ? 'runs out of stroke'
           : left.travelMm === 0
@@ -251,12 +249,12 @@ export class RoadPage {
       ...(reserve
         ? [
             {
-              name: `Fifth stop without the booster's supply${limits ? `, ${limits.left.footMostN} N` : ''}`,
+              name: `Fifth stop without the booster's supply${limits ? `, ${limits.residual.footMostN} N` : ''}`,
               z: figure(reserve.fifthZ, 2),
               metres: metres(
-                stoppingM(limits?.left.fromKmh ?? fromKmh, reserve.fifthZ, limits?.buildUpS),
+                stoppingM(limits?.residual.fromKmh ?? fromKmh, reserve.fifthZ, limits?.buildUpS),
               ),
-              limit: limits ? metres(limits.left.mostM(limits.left.fromKmh)) : '–',
+              limit: limits ? metres(limits.residual.mostM(limits.residual.fromKmh)) : '–',
               pedal: `${reserve.stops} in full`,
             },
           ]

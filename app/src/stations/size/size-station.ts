@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { CATEGORIES, type Category } from '@firm-line/core/trade/categories';
-import { figureAt, type EditCall, type Plan, type Sheet } from '@firm-line/core/plan';
+import { figureAt, type EditCall, type Plan, type EstimatedFigures } from '@firm-line/core/plan';
 import {
   typicalClutch,
   typicalParking,
@@ -28,7 +28,7 @@ import { RoadPage } from './road-page';
 import { SheetPage } from './sheet-page';
 import { SelectField } from '../../kit/fields/select-field';
 import { Toggle } from '../../kit/toggle';
-import { Empty } from '../../kit/empty-state';
+import { EmptyState } from '../../kit/empty-state';
 
 /** Figures to begin with for a kind of vehicle, every one of them a guess. */
 function beginWith(category: Category, { circuits, singles }: Plan): EditCall {
@@ -86,7 +86,16 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
 
 @Component({
   selector: 'fl-size-station',
-  imports: [Empty, Toggle, SelectField, FiguresPanel, ResidualTable, RoadPage, SheetPage, SnagRow],
+  imports: [
+    EmptyState,
+    Toggle,
+    SelectField,
+    FiguresPanel,
+    ResidualTable,
+    RoadPage,
+    SheetPage,
+    SnagRow,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block flex-1' },
   template: `
@@ -156,7 +165,7 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
           </aside>
         </div>
       } @else {
-        <fl-empty
+        <fl-empty-state
           heading="From foot to road"
           text="Begin with figures of an ordinary vehicle. Each is marked as a guess until you type your own over it."
         >
@@ -171,7 +180,7 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
           <button type="button" class="btn-main" (click)="beginVehicle(kind.value)">
             Begin with guesses
           </button>
-        </fl-empty>
+        </fl-empty-state>
       }
     }
   `,
@@ -194,7 +203,7 @@ export class SizeStation {
     () => this.sheets().find(({ of }) => of === this.of()) ?? this.sheets()[0] ?? null,
   );
   protected readonly sheet = computed(
-    () => figureAt(this.store.plan(), this.chosen()!.of) as Sheet,
+    () => figureAt(this.store.plan(), this.chosen()!.of) as EstimatedFigures,
   );
   protected readonly groups = computed(() => groupsOf(this.chosen()!.of, this.store.plan()));
   protected readonly more = computed(() => additions(this.store.plan()));

@@ -1,6 +1,6 @@
 import { braking, loadsN, pushN } from './balance.ts';
 import { twinBoreMm, twinShare, type CircuitShare } from './circuits.ts';
-import { stoppingM, usableZ, type LeftRule } from './limits.ts';
+import { stoppingM, usableZ, type ResidualBrakingRule } from './limits.ts';
 import { sumMl, takenMl } from './size.ts';
 import {
   AXLES,
@@ -70,7 +70,7 @@ function greatest(most: number, holds: (push: number) => boolean): number {
 export function withFailed(
   given: SizeInput,
   { name, share }: CircuitShare,
-  rule: LeftRule | null = null,
+  rule: ResidualBrakingRule | null = null,
 ): Failure {
   const footN = rule?.footMostN ?? given.pedal.forceN;
   const input = { ...given, pedal: { ...given.pedal, forceN: footN } };
@@ -137,7 +137,10 @@ function twinStroke(master: MasterOf<'twin'>, left: Axles<number>, ml: Axles<num
 }
 
 /** What the foot alone does when the booster gives nothing; null where there is none. */
-export function withoutBooster(given: SizeInput, rule: LeftRule | null = null): Failure | null {
+export function withoutBooster(
+  given: SizeInput,
+  rule: ResidualBrakingRule | null = null,
+): Failure | null {
   if (!given.booster) return null;
   const footN = rule?.footMostN ?? given.pedal.forceN;
   const input = { ...given, booster: null, pedal: { ...given.pedal, forceN: footN } };
@@ -156,6 +159,6 @@ export function withoutBooster(given: SizeInput, rule: LeftRule | null = null): 
 }
 
 /** Whether what is left is as much as the rule asks: by its distance, or by its mean deceleration. */
-export const isEnough = ({ z }: Failure, rule: LeftRule, buildUpS: number): boolean =>
+export const isEnough = ({ z }: Failure, rule: ResidualBrakingRule, buildUpS: number): boolean =>
   stoppingM(rule.fromKmh, z, buildUpS) <= rule.mostM(rule.fromKmh) + 1e-9 ||
   z * GRAVITY_MS2 >= rule.leastMs2 - 1e-9;

@@ -380,7 +380,7 @@ describe('where the pedal goes', () => {
     expect(withFailed(VAN, FRONT).locks).toBe(false);
   });
   test('the stroke is asked at the deceleration that the rule asks, at its foot force', () => {
-    const { left } = limitsFor('light', 1850)!;
+    const { residual: left } = limitsFor('light', 1850)!;
     const boosted = { ...VAN, booster: { gain: 6, vacuumKPa: 80, diaphragmMm2: 45_000 } };
     const [typed, asked] = [withFailed(boosted, REAR), withFailed(boosted, REAR, left)];
     expect(asked.footN).toBe(500);
@@ -411,7 +411,7 @@ describe('where the pedal goes', () => {
     });
   });
   test('the booster failed: the foot alone, and enough or not by distance or by deceleration', () => {
-    const { left, buildUpS } = limitsFor('light', 1850)!;
+    const { residual: left, buildUpS } = limitsFor('light', 1850)!;
     expect(withoutBooster(VAN)).toBeNull();
     const boosted = { ...VAN, booster: { gain: 6, vacuumKPa: 80, diaphragmMm2: 45_000 } };
     expect(withoutBooster(boosted)!.z).toBeCloseTo(usableZ(VAN), 9);
@@ -432,7 +432,7 @@ describe('published limits', () => {
   // FMVSS 135 / UN R13-H from 100 km/h: 70 m and 168 m. Source: the rules' formulas (from memory).
   test('light vehicles', () => {
     const limits = limitsFor('light', 1850)!;
-    expect([limits.wholeM(100), limits.left.mostM(100)]).toEqual([
+    expect([limits.wholeM(100), limits.residual.mostM(100)]).toEqual([
       expect.closeTo(70, 9),
       expect.closeTo(168, 9),
     ]);

@@ -22,7 +22,7 @@ export {
   stoppingM,
   usableZ,
   type BalanceRule,
-  type LeftRule,
+  type ResidualBrakingRule,
   type Limits,
 } from './limits.ts';
 export {

@@ -12,7 +12,7 @@ export interface BalanceRule {
   readonly source: string;
 }
 /** What must be left when a circuit, or the booster, has failed. */
-export interface LeftRule {
+export interface ResidualBrakingRule {
   readonly fromKmh: number;
   readonly mostM: (kmh: number) => number;
   /** Mean deceleration fully developed, m/s². */
@@ -28,7 +28,7 @@ export interface Limits {
   /** Time until the brakes are up, as the first term of the rule's distance allows for, s. */
   readonly buildUpS: number;
   readonly balance: BalanceRule;
-  readonly left: LeftRule;
+  readonly residual: ResidualBrakingRule;
   readonly source: string;
 }
 
@@ -41,7 +41,7 @@ const LIGHT: Limits = {
   pedalMostN: 500,
   buildUpS: 0.36,
   balance: { fromZ: 0.15, toZ: 0.8, rise: 0.7, source: 'UN R13-H annex 5 (from memory)' },
-  left: {
+  residual: {
     fromKmh: 100,
     mostM: (v) => 0.1 * v + 0.0158 * v * v,
     leastMs2: 2.44,
@@ -56,7 +56,7 @@ const HEAVY: Limits = {
   pedalMostN: 700,
   buildUpS: 0.54,
   balance: { fromZ: 0.15, toZ: 0.3, rise: 0.85, source: 'UN R13 annex 10 (from memory)' },
-  left: {
+  residual: {
     fromKmh: 50,
     mostM: (v) => 0.15 * v + (2 * v * v) / 115,
     leastMs2: 2.2,

@@ -1,5 +1,5 @@
 import { pushN } from './balance.ts';
-import { usableZ, type LeftRule } from './limits.ts';
+import { usableZ, type ResidualBrakingRule } from './limits.ts';
 import { ATMOSPHERE_MPA, type Booster, type SizeInput } from './types.ts';
 
 /** Stops after which a vacuum booster without its supply must still help as much as its rule asks. Source: UN R13-H annex 4 part B (from memory). */
@@ -24,7 +24,7 @@ export function reserveOf(
   input: SizeInput & { readonly booster: Booster },
   chamberMl: number,
   strokeMm: number,
-  rule: LeftRule | null,
+  rule: ResidualBrakingRule | null,
 ): Reserve {
   const { booster, pedal } = input;
   const sweptMl = (booster.diaphragmMm2 * strokeMm) / 1000;

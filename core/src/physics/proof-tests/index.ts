@@ -6,4 +6,10 @@ export {
   type LeakdownReading,
   type LeakVerdict,
 } from './leakdown.ts';
-export { ROUGH_KMH, scatterOf, stop, type Stop, type StopInput } from './stopping.ts';
+export {
+  ROUGH_KMH,
+  scatterOf,
+  stoppingDistance,
+  type StoppingTest,
+  type StoppingInput,
+} from './stopping.ts';

@@ -1,4 +1,4 @@
-import { leakdown, scatterOf, stop } from './index.ts';
+import { leakdown, scatterOf, stoppingDistance } from './index.ts';
 
 describe('an air test', () => {
   const input = {
@@ -75,14 +75,14 @@ describe('an air test', () => {
 describe('a stop', () => {
   it('meets kinematics by hand', () => {
     // 96.6 km/h = 26.833 m/s; 26.833²/82 = 8.7808; 41·(100/96.6)² = 43.937.
-    expect(stop({ fromKmh: 96.6, distanceM: 41 })).toEqual({
+    expect(stoppingDistance({ fromKmh: 96.6, distanceM: 41 })).toEqual({
       meanDecelMs2: expect.closeTo(8.78083, 4) as number,
       g: expect.closeTo(0.895395, 5) as number,
       distanceAtCompareM: expect.closeTo(43.93692, 4) as number,
     });
   });
   it('the rule of a car, 70 m from 100 km/h, is 5.51 m/s² (FMVSS 135 / UN R13-H, from memory)', () => {
-    expect(stop({ fromKmh: 100, distanceM: 70 }).meanDecelMs2).toBeCloseTo(5.511, 3);
+    expect(stoppingDistance({ fromKmh: 100, distanceM: 70 }).meanDecelMs2).toBeCloseTo(5.511, 3);
   });
   it('scatter by hand: 40, 42, 44 are 42 give or take 2', () => {
     expect(scatterOf([40, 42, 44])).toEqual({ meanM: 42, sigmaM: 2 });

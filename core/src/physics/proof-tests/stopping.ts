@@ -1,9 +1,9 @@
-export interface StopInput {
+export interface StoppingInput {
   readonly fromKmh: number;
   readonly distanceM: number;
   readonly compareKmh?: number;
 }
-export interface Stop {
+export interface StoppingTest {
   readonly meanDecelMs2: number;
   readonly g: number;
   /** The distance scaled by the square of the speed; rough over more than a few km/h. */
@@ -15,7 +15,11 @@ const COMPARE_KMH = 100;
 export const ROUGH_KMH = 5;
 
 /** A stop from a speed in a distance: v²/2d. Source: kinematics; standard gravity 9.80665 m/s². */
-export function stop({ fromKmh, distanceM, compareKmh = COMPARE_KMH }: StopInput): Stop {
+export function stoppingDistance({
+  fromKmh,
+  distanceM,
+  compareKmh = COMPARE_KMH,
+}: StoppingInput): StoppingTest {
   const v = fromKmh / 3.6;
   const meanDecelMs2 = (v * v) / (2 * distanceM);
   return {

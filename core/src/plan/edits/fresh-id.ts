@@ -1,12 +1,12 @@
 import { derive } from '../../lib/derive/index.ts';
-import { outlineOf } from '../model/check.ts';
+import { indexOf } from '../model/check.ts';
 import { PLAN, type Plan } from '../model/index.ts';
 
 const taken = derive(
   'ids of a plan',
   (plan: Plan) => [plan],
   (plan): ReadonlySet<string> =>
-    new Set(outlineOf(PLAN.fields, plan as never).ids.map(({ id }) => id)),
+    new Set(indexOf(PLAN.fields, plan as never).ids.map(({ id }) => id)),
 );
 
 /** The least unused id of the form `prefix-n` in a plan. */

@@ -1,5 +1,5 @@
 import { InputError } from '../../lib/faults/index.ts';
-import { outlineOf, type Reference } from '../model/check.ts';
+import { indexOf, type Reference } from '../model/check.ts';
 import {
   COLLECTIONS,
   figureAt,
@@ -46,7 +46,7 @@ export function removeRecord(plan: Plan, kind: CollectionKind, id: string): Plan
   if (index < 0) return plan;
   const at = [...pathOf(kind), String(index)];
   const gone = new Set(
-    outlineOf(PLAN.fields, plan as never)
+    indexOf(PLAN.fields, plan as never)
       .ids.filter(({ path }) => at.every((key, i) => String(path[i]) === key))
       .map((one) => one.id),
   );
@@ -63,7 +63,7 @@ export function removeRecord(plan: Plan, kind: CollectionKind, id: string): Plan
 
 /** A plan without references to records that are gone from it: `before` still has their names. */
 export function detached(plan: Plan, gone: ReadonlySet<string>, before: Plan): Plan {
-  const refs = outlineOf(PLAN.fields, plan as never).refs.filter((ref) => gone.has(ref.id));
+  const refs = indexOf(PLAN.fields, plan as never).refs.filter((ref) => gone.has(ref.id));
   const held = refs.filter(({ then }) => then === 'holds');
   if (held.length) {
     const { id, use, to } = held[0]!;

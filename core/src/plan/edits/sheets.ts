@@ -7,7 +7,7 @@ import {
   type Bleeding,
   type ClipSettings,
   type Plan,
-  type Sheet,
+  type EstimatedFigures,
 } from '../model/index.ts';
 
 type SheetName =
@@ -66,7 +66,7 @@ export const SHEET_EDITS = {
       open = [],
     }: { of: string; path: string; to: unknown; open?: readonly string[] },
   ): Plan => {
-    const sheet = figureAt(plan, of) as Sheet | null | undefined;
+    const sheet = figureAt(plan, of) as EstimatedFigures | null | undefined;
     if (!sheet) throw new InputError(of, 'These figures are not begun yet.');
     const changed = withFigure(sheet, path, to);
     return withAt(plan, of.split('.'), { ...changed, open: [...changed.open, ...open] });

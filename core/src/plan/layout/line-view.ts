@@ -17,7 +17,7 @@ import {
   type Piece,
 } from '../../shape/tube/index.ts';
 import { addScaled, unit, type Vec3 } from '../../lib/vec/index.ts';
-import { digestOf } from './digest.ts';
+import { fnv32 } from './digest.ts';
 import type { ResolvedPosition } from './position.ts';
 import {
   freshEnd,
@@ -92,7 +92,7 @@ function withSlack(end: LineEnd, bench: Bench): EndTooling {
 
 function cardDigest(card: Card, line: Shaped): string {
   const tenth = (value: number): number => Math.round(value * 10);
-  return digestOf([
+  return fnv32([
     tenth(card.stockCutMm),
     ...card.bends.flatMap((b) => [tenth(b.drawMarkMm), tenth(b.rotateDeg), tenth(b.dialDeg)]),
     ...card.stepIds,

@@ -1,6 +1,6 @@
 import { derive } from '../../lib/derive/index.ts';
 import { faultSentence, pathOf, type Fault } from '../../lib/faults/index.ts';
-import type { AnyField, RecordShape, StockKind, TextLimits, Trouble } from './field.ts';
+import type { AnyField, RecordShape, StockKind, TextLimits, FieldFault } from './field.ts';
 import type { RecordKind } from './plan.ts';
 
 type Path = readonly (string | number)[];
@@ -18,8 +18,8 @@ export const shapeOf = (
   return typeof kind === 'string' && Object.hasOwn(field.shapes, kind) ? field.shapes[kind]! : null;
 };
 
-function troubled(
-  field: { readonly check?: (value: never) => Trouble | null },
+function runRecordCheck(
+  field: { readonly check?: (value: never) => FieldFault | null },
   value: unknown,
   path: Path,
   say: Say,
@@ -86,25 +86,25 @@ export function check(field: AnyField, value: unknown, path: Path, say: Say): vo
           [...path, field.tag],
           faultSentence('any.only', { value: value[field.tag], valids: Object.keys(field.shapes) }),
         );
-      return checkRecord(shape, value, path, say, field);
+      return checkRecordFields(shape, value, path, say, field);
     }
     case 'record':
       if (!isRecord(value)) return tell('object.base');
-      return checkRecord(field, value, path, say, field);
+      return checkRecordFields(field, value, path, say, field);
   }
 }
-function checkRecord(
+function checkRecordFields(
   shape: RecordShape,
   value: Raw,
   path: Path,
   say: Say,
-  checked: Parameters<typeof troubled>[0],
+  checked: Parameters<typeof runRecordCheck>[0],
 ): void {
   let good = true;
   const note: Say = (at, message) => ((good = false), say(at, message));
   for (const [key, field] of Object.entries(shape.fields))
     check(field, value[key], [...path, key], note);
-  if (good) troubled(checked, value, path, say);
+  if (good) runRecordCheck(checked, value, path, say);
 }
 const REF = { type: 'text', least: 1, most: 80 } as const;
 function checkText(
@@ -128,7 +128,7 @@ export interface Reference {
   readonly then: 'clears' | 'leaves' | 'holds';
 }
 /** What a record brings into a plan: ids of its own and of what is in it, what it refers to, and how much there is of it. */
-export interface Outline {
+export interface RecordIndex {
   readonly ids: readonly { readonly kind: RecordKind; readonly id: string; readonly path: Path }[];
   readonly refs: readonly Reference[];
   /** Lists in which something stands twice: where. */
@@ -138,18 +138,18 @@ export interface Outline {
 }
 
 /** Walks a value that is in order. */
-function walk(
+function collectReferences(
   field: AnyField,
   value: unknown,
   path: Path,
-  out: { ids: Outline['ids'][number][]; refs: Reference[]; twice: Path[] },
+  out: { ids: RecordIndex['ids'][number][]; refs: Reference[]; twice: Path[] },
   then: Reference['then'] = 'holds',
 ): void {
   switch (field.type) {
     case 'optional':
-      return value === undefined ? undefined : walk(field.of, value, path, out);
+      return value === undefined ? undefined : collectReferences(field.of, value, path, out);
     case 'nullable':
-      return value === null ? undefined : walk(field.of, value, path, out, 'clears');
+      return value === null ? undefined : collectReferences(field.of, value, path, out, 'clears');
     case 'ref':
       return void out.refs.push({ to: field.to, id: value as string, path, use: field.use, then });
     case 'list':
@@ -158,7 +158,7 @@ function walk(
           all.indexOf(item) < i ? void out.twice.push([...path, i]) : undefined,
         );
       return (value as unknown[]).forEach((item, i) =>
-        walk(field.of, item, [...path, i], out, 'leaves'),
+        collectReferences(field.of, item, [...path, i], out, 'leaves'),
       );
     case 'byKind':
     case 'record': {
@@ -166,7 +166,7 @@ function walk(
       if (shape.about)
         out.ids.push({ kind: shape.about.kind, id: (value as { id: string }).id, path });
       for (const [key, inner] of Object.entries(shape.fields))
-        walk(inner, (value as Raw)[key], [...path, key], out);
+        collectReferences(inner, (value as Raw)[key], [...path, key], out);
     }
   }
 }
@@ -186,15 +186,15 @@ export function countValues(value: unknown, most = Infinity): number {
   return count;
 }
 
-interface Looked {
+interface RecordCheck {
   readonly faults: readonly { readonly path: Path; readonly message: string }[];
-  readonly outline: Outline | null;
+  readonly outline: RecordIndex | null;
 }
 /** What is wrong with a record, or else what it brings; looked at once while it stays as it is. */
-const look = derive(
+const checkRecord = derive(
   'record looked at',
   (value: object, field: AnyField) => [value, field] as const,
-  (value, field): Looked => {
+  (value, field): RecordCheck => {
     const faults: { path: Path; message: string }[] = [];
     check(
       field,
@@ -204,7 +204,7 @@ const look = derive(
     );
     if (faults.length) return { faults, outline: null };
     const out = { ids: [], refs: [], twice: [] };
-    walk(field, value, [], out);
+    collectReferences(field, value, [], out);
     return { faults, outline: { ...out, values: countValues(value) } };
   },
 );
@@ -215,19 +215,19 @@ function checkItem(field: AnyField, item: unknown, path: Path, say: Say): void {
     item === null
   )
     return check(field, item, path, say);
-  for (const fault of look(item, field).faults) say([...path, ...fault.path], fault.message);
+  for (const fault of checkRecord(item, field).faults) say([...path, ...fault.path], fault.message);
 }
 /** The outlines of a list of records that are in order; gathered once while the list stays as it is. */
-const outlinesIn = derive(
+const recordIndexes = derive(
   'outlines of a list',
   (list: readonly object[], of: AnyField) => [list, of] as const,
-  (list, of): readonly Outline[] => list.map((item) => look(item, of).outline!),
+  (list, of): readonly RecordIndex[] => list.map((item) => checkRecord(item, of).outline!),
 );
 /** What is wrong in a list of records; nothing is looked at again while the list stays as it is. */
-const faultsIn = derive(
+const recordFaults = derive(
   'list looked at',
   (list: readonly object[], field: AnyField) => [list, field] as const,
-  (list, field): Looked['faults'] => {
+  (list, field): RecordCheck['faults'] => {
     const faults: { path: Path; message: string }[] = [];
     check(field, list, [], (path, message) => void faults.push({ path, message }));
     return faults;
@@ -239,23 +239,24 @@ export function checkFields(fields: RecordShape['fields'], value: Raw, say: Say)
   for (const [key, field] of Object.entries(fields)) {
     const inner = value[key];
     if (field.type !== 'list' || !Array.isArray(inner)) check(field, inner, [key], say);
-    else for (const fault of faultsIn(inner, field)) say([key, ...fault.path], fault.message);
+    else for (const fault of recordFaults(inner, field)) say([key, ...fault.path], fault.message);
   }
 }
 
 /** An outline and where its record lies. */
-export interface Placed {
-  readonly outline: Outline;
+export interface IndexedRecord {
+  readonly outline: RecordIndex;
   readonly path: Path;
 }
 /** All that a value in order brings, record by record. */
-export function outlinesOf(fields: RecordShape['fields'], value: Raw): readonly Placed[] {
-  return Object.entries(fields).flatMap(([key, field]): readonly Placed[] => {
+export function indexRecords(fields: RecordShape['fields'], value: Raw): readonly IndexedRecord[] {
+  return Object.entries(fields).flatMap(([key, field]): readonly IndexedRecord[] => {
     const inner = value[key];
     if (typeof inner !== 'object' || inner === null) return [];
-    if (field.type !== 'list') return [{ outline: look(inner, field).outline!, path: [key] }];
+    if (field.type !== 'list')
+      return [{ outline: checkRecord(inner, field).outline!, path: [key] }];
     if (field.of.type !== 'record' && field.of.type !== 'byKind') return [];
-    return outlinesIn(inner as readonly object[], field.of).map((outline, i) => ({
+    return recordIndexes(inner as readonly object[], field.of).map((outline, i) => ({
       outline,
       path: [key, i],
     }));
@@ -263,12 +264,14 @@ export function outlinesOf(fields: RecordShape['fields'], value: Raw): readonly 
 }
 
 /** Its ids and references in one list each, with their places in the whole. */
-export function outlineOf(
+export function indexOf(
   fields: RecordShape['fields'],
   value: Raw,
-): Pick<Outline, 'ids' | 'refs'> {
-  const all = outlinesOf(fields, value);
-  const whole = <T extends { readonly path: Path }>(of: (outline: Outline) => readonly T[]): T[] =>
+): Pick<RecordIndex, 'ids' | 'refs'> {
+  const all = indexRecords(fields, value);
+  const whole = <T extends { readonly path: Path }>(
+    of: (outline: RecordIndex) => readonly T[],
+  ): T[] =>
     all.flatMap(({ outline, path }) =>
       of(outline).map((one) => ({ ...one, path: [...path, ...one.path] })),
     );

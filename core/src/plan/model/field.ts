@@ -23,7 +23,7 @@ export interface TextLimits {
 export interface RecordShape {
   readonly type: 'record';
   readonly fields: Readonly<Record<string, AnyField>>;
-  readonly check?: (value: never) => Trouble | null;
+  readonly check?: (value: never) => FieldFault | null;
   readonly about?: About;
 }
 /** What a field may hold, as plain data: the reader's schema, the check after an edit and the limits of the forms are made of it. */
@@ -52,12 +52,12 @@ export type FieldData =
       readonly type: 'byKind';
       readonly tag: string;
       readonly shapes: Readonly<Record<string, RecordShape>>;
-      readonly check?: (value: never) => Trouble | null;
+      readonly check?: (value: never) => FieldFault | null;
     }
   | RecordShape;
 
 /** What is wrong inside a record whose fields are each in order: where in it, and one sentence. */
-export interface Trouble {
+export interface FieldFault {
   readonly at: string;
   readonly message: string;
 }
@@ -75,16 +75,16 @@ export interface About {
 }
 
 /** Kept by the compiler alone: what a field holds. */
-export interface Holds<T> {
+export interface Typed<T> {
   readonly holds?: (value: T) => T;
 }
 /** A field that holds just a `T`: the compiler keeps a record's type and its fields together, both ways. */
-export type Field<T> = FieldData & Holds<T>;
+export type Field<T> = FieldData & Typed<T>;
 export type AnyField = FieldData;
 /** Whatever it holds. */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any
-type Some = Field<any>;
-export type Held<F> = F extends Holds<infer T> ? T : never;
+type AnyTypedField = Field<any>;
+export type ValueOf<F> = F extends Typed<infer T> ? T : never;
 export type NumberField = NumberLimits & Field<number>;
 
 type FieldsOf<T> = {
@@ -135,34 +135,39 @@ export const ref = (to: RecordKind | StockKind, use = 'is used by'): Field<strin
   to,
   use,
 });
-export const nullable = <F extends Some>(
+export const nullable = <F extends AnyTypedField>(
   of: F,
-): { readonly type: 'nullable'; readonly of: F } & Field<Held<F> | null> => ({
+): { readonly type: 'nullable'; readonly of: F } & Field<ValueOf<F> | null> => ({
   type: 'nullable',
   of,
 });
-export const optional = <F extends Some>(
+export const optional = <F extends AnyTypedField>(
   of: F,
-): { readonly type: 'optional'; readonly of: F } & Field<Held<F> | undefined> => ({
+): { readonly type: 'optional'; readonly of: F } & Field<ValueOf<F> | undefined> => ({
   type: 'optional',
   of,
 });
-export const list = <F extends Some>(
+export const list = <F extends AnyTypedField>(
   of: F,
   most: number,
   least = 0,
 ): { readonly type: 'list'; readonly of: F; readonly least: number; readonly most: number } & Field<
-  readonly Held<F>[]
+  readonly ValueOf<F>[]
 > => ({ type: 'list', of, least, most });
 /** A list in which nothing stands twice. */
-export const once = <F extends Some>(of: F, most: number): Field<readonly Held<F>[]> => ({
+export const once = <F extends AnyTypedField>(
+  of: F,
+  most: number,
+): Field<readonly ValueOf<F>[]> => ({
   type: 'list',
   of,
   least: 0,
   most,
   once: true,
 });
-export const map = <F extends Some>(of: F): Field<Readonly<Record<string, Held<F>>>> => ({
+export const map = <F extends AnyTypedField>(
+  of: F,
+): Field<Readonly<Record<string, ValueOf<F>>>> => ({
   type: 'map',
   of,
 });
@@ -191,7 +196,7 @@ export const record =
   <F extends FieldsOf<T>>(
     fields: F & { readonly [K in Exclude<keyof F, keyof T>]: never },
     more: {
-      readonly check?: (value: T) => Trouble | null;
+      readonly check?: (value: T) => FieldFault | null;
       readonly about?: Omit<About, 'named' | 'more'> & {
         readonly named: (value: T) => string;
         readonly more?: (value: T) => string;
@@ -210,7 +215,7 @@ export const byKind =
   >(
     tag: Tag,
     shapes: S,
-    check?: (value: T) => Trouble | null,
+    check?: (value: T) => FieldFault | null,
   ): {
     readonly type: 'byKind';
     readonly shapes: { readonly [V in keyof S]: { readonly fields: S[V] } };

@@ -1,4 +1,4 @@
-import type { Sheet } from './sizing.ts';
+import type { EstimatedFigures } from './sizing.ts';
 
 type Json = { readonly [key: string]: unknown };
 
@@ -18,7 +18,7 @@ export const figureAt = (sheet: unknown, path: string): unknown =>
   path.split('.').reduce<unknown>((value, key) => (value as Json | null | undefined)?.[key], sheet);
 
 /** The sheet with one figure or part of it changed; what is set is no guess any more. */
-export function withFigure<T extends Sheet>(sheet: T, path: string, to: unknown): T {
+export function withFigure<T extends EstimatedFigures>(sheet: T, path: string, to: unknown): T {
   const changed = withAt(sheet, path.split('.'), to);
   return {
     ...changed,

@@ -18,7 +18,7 @@ import {
   span,
   text,
   written,
-  type Trouble,
+  type FieldFault,
 } from './field.ts';
 import { JOINT_WORK, type JointWork } from './line.ts';
 import { HALF } from './port.ts';
@@ -101,7 +101,7 @@ const STEER = record<NonNullable<Motion['steer']>>()({
 });
 /** Droop and bump, mm. */
 export const HEAVE = span([-2000, 0], [0, 2000]);
-const swings = ({ kind, axis }: Motion): Trouble | null =>
+const swings = ({ kind, axis }: Motion): FieldFault | null =>
   kind !== 'still' && Math.hypot(...axis) < 1e-9
     ? {
         at: 'axis',

@@ -5,7 +5,7 @@ export * from './circuit.ts';
 export {
   type AnyField,
   type Field,
-  type Held,
+  type ValueOf,
   type NumberField,
   type NumberLimits,
   type TextLimits,
@@ -21,7 +21,7 @@ export * from './making.ts';
 export * from './line.ts';
 export * from './log.ts';
 export * from './part.ts';
-export { isJoint, isBrake, isWorker, makesPressure, PART_SPECS } from './part-kinds.ts';
+export { isInline, isBrake, isActuated, makesPressure, PART_SPECS } from './part-kinds.ts';
 export * from './frame-check.ts';
 export * from './pedal-box.ts';
 export * from './position.ts';

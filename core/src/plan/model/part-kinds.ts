@@ -127,10 +127,10 @@ export const makesPressure = (part: Part): boolean =>
 /** Brakes of a wheel. */
 export const isBrake = ({ kind }: Part): boolean => kind === 'caliper' || kind === 'wheel-cylinder';
 /** Parts in which fluid ends and does its work. */
-export const isWorker = (part: Part): boolean =>
+export const isActuated = (part: Part): boolean =>
   ['caliper', 'wheel-cylinder', 'slave', 'release-bearing'].includes(part.kind);
 /** Parts that fluid passes through. */
-export const isJoint = (part: Part): boolean =>
+export const isInline = (part: Part): boolean =>
   !makesPressure(part) &&
-  !isWorker(part) &&
+  !isActuated(part) &&
   !['reservoir', 'pressure-switch', 'other'].includes(part.kind);

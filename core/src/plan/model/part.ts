@@ -12,7 +12,7 @@ import {
   record,
   ref,
   type Field,
-  type Trouble,
+  type FieldFault,
 } from './field.ts';
 import { PORT, type Port } from './port.ts';
 
@@ -110,7 +110,7 @@ const FACTS = Object.fromEntries(Object.keys(PART_FACTS).map((fact) => [fact, op
 };
 
 /** Each gallery is of the part's own ports, and each port is in one. */
-function passagesTrouble({ ports, passages = [] }: Part): Trouble | null {
+function passagesFault({ ports, passages = [] }: Part): FieldFault | null {
   const own = new Set(ports.map((port) => port.id));
   const seen = new Set<string>();
   for (const [i, gallery] of passages.entries())
@@ -143,7 +143,7 @@ export const PART = record<Part>()(
     passages: optional(list(once(ref('port'), 200), 50)),
   },
   {
-    check: passagesTrouble,
+    check: passagesFault,
     about: { kind: 'part', prefix: 'part', noun: 'part', named: ({ name }) => name },
   },
 );

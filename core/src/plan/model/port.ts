@@ -13,7 +13,7 @@ import {
   optional,
   over,
   record,
-  type Trouble,
+  type FieldFault,
 } from './field.ts';
 import { POSITION_SOURCE, type PositionSource } from './position.ts';
 
@@ -41,7 +41,7 @@ export interface Port {
 }
 
 /** That a half's thread is one and comes with its form. */
-function threadTrouble(half: Half): Trouble | null {
+function threadTrouble(half: Half): FieldFault | null {
   try {
     threadOf(half, '');
     return null;

@@ -21,11 +21,11 @@ import {
   ROTOR,
   STROKES,
   type HoseFigures,
-  type Sheet,
+  type EstimatedFigures,
 } from './sizing.ts';
 
 /** A trailer's axles on one actuator. */
-export interface TrailerSheet extends Sheet {
+export interface TrailerSheet extends EstimatedFigures {
   readonly actuatorMPa: number;
   /** Fluid the actuator can push out. */
   readonly actuatorMl: number;
@@ -49,7 +49,7 @@ export interface TrailerAxle {
   readonly ladenKg: number;
 }
 /** A lever or pedal with a master and brakes of its own. */
-export interface SingleSheet extends Sheet {
+export interface SingleSheet extends EstimatedFigures {
   readonly name: string;
   /** Circuit whose tube it fills; null while there is none. */
   readonly circuitId: string | null;
@@ -64,7 +64,7 @@ export interface SingleSheet extends Sheet {
   readonly hose: HoseFigures;
   readonly airMl: number;
 }
-export interface ClutchSheet extends Sheet {
+export interface ClutchSheet extends EstimatedFigures {
   readonly pedal: Pedal;
   readonly masterBoreMm: number;
   readonly strokeMm: number;
@@ -78,7 +78,7 @@ export interface ClutchSheet extends Sheet {
   readonly hose: HoseFigures;
 }
 /** What holds the vehicle when nobody does. */
-export type ParkingSheet = Sheet &
+export type ParkingSheet = EstimatedFigures &
   (
     | ({ readonly by: 'lever' } & Omit<ParkingInput, 'massKg' | 'tyreRadiusMm'>)
     | { readonly by: 'hydraulic' }

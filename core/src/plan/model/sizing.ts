@@ -25,7 +25,7 @@ import {
 } from './field.ts';
 
 /** Figures that know which of them are still guesses, by their path. */
-export interface Sheet {
+export interface EstimatedFigures {
   readonly open: readonly string[];
 }
 /** How a vehicle stands on its axles in one state of loading. */
@@ -37,7 +37,7 @@ export interface Load {
 /** Hose that a sheet reckons with where the plan has none of its own. */
 export type HoseFigures = Pick<AxleLines, 'hoseMm' | 'hoseMlPerMPaM'>;
 /** What the foot does to the road, as the user gave it. Tube lengths are the plan's own. */
-export interface Sizing extends Sheet {
+export interface Sizing extends EstimatedFigures {
   readonly category: Category;
   readonly wheelbaseMm: number;
   readonly tyreRadiusMm: Axles<number>;

@@ -24,7 +24,7 @@ import {
   place,
   record,
   ref,
-  type Trouble,
+  type FieldFault,
 } from './field.ts';
 import { HEAVE } from './hose.ts';
 
@@ -35,7 +35,7 @@ export function cornersTrouble({
 }: {
   readonly minMm: Vec3;
   readonly maxMm: Vec3;
-}): Trouble | null {
+}): FieldFault | null {
   const axis = minMm.findIndex((low, i) => low > maxMm[i]!);
   return axis < 0
     ? null

@@ -1,6 +1,6 @@
 import { derive } from '../../lib/derive/index.ts';
 import { reach, underPressure, type Network, type Step } from '../../physics/flow-graph/index.ts';
-import { isWorker, makesPressure, type Part, type Port } from '../model/index.ts';
+import { isActuated, makesPressure, type Part, type Port } from '../model/index.ts';
 
 /** What one outlet of a master or an actuator presses: each port with the way there. */
 export interface Feed {
@@ -12,17 +12,15 @@ export const feedsOf = derive(
   'feeds',
   (network: Network, parts: readonly Part[]) => [network, parts],
   (network, parts): readonly Feed[] =>
-    parts
-      .filter(makesPressure)
-      .flatMap((master) =>
-        master.ports
-          .filter(({ role }) => role === 'outlet')
-          .map((outlet) => ({
-            master,
-            outlet,
-            reached: reach(network, [outlet.id], underPressure),
-          })),
-      ),
+    parts.filter(makesPressure).flatMap((master) =>
+      master.ports
+        .filter(({ role }) => role === 'outlet')
+        .map((outlet) => ({
+          master,
+          outlet,
+          reached: reach(network, [outlet.id], underPressure),
+        })),
+    ),
 );
 /** The outlets that press a part, nearest first. */
 export const feedsAt = (feeds: readonly Feed[], part: Part): Feed[] =>
@@ -45,7 +43,7 @@ export function reservoirsOf(
 }
 
 /** Where fluid is poured in for some masters and actuators: the reservoirs that they draw from, and those with one of their own. */
-export const pouredInto = (
+export const reservoirsFilledFrom = (
   network: Network,
   parts: readonly Part[],
   makers: ReadonlySet<string>,
@@ -65,7 +63,7 @@ export const pouredInto = (
  * and what draws from the same undivided fluid. A master with one feed for two chambers has a wall between
  * them above it (FMVSS 135 S5.4.2, from memory).
  */
-export function lostTo(network: Network, parts: readonly Part[], port: string): Part[] {
+export function brakesLostByLeakAt(network: Network, parts: readonly Part[], port: string): Part[] {
   const feeds = feedsOf(network, parts);
   const supplies = network.ducts.filter(({ supplies: is }) => is);
   /** The feed that a chamber has to itself. */
@@ -87,7 +85,7 @@ export function lostTo(network: Network, parts: readonly Part[], port: string): 
   }
   return parts.filter(
     (part) =>
-      isWorker(part) &&
+      isActuated(part) &&
       [...lost].some(({ reached }) => part.ports.some(({ id }) => reached.has(id))),
   );
 }

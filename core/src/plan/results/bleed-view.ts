@@ -2,7 +2,7 @@ import { derive } from '../../lib/derive/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 import { bleed, type BleedInput, type BleedPlan } from '../../physics/bleeding/index.ts';
 import { reach, type Network } from '../../physics/flow-graph/index.ts';
-import { galleriesOf, pouredInto } from '../network/index.ts';
+import { galleriesOf, reservoirsFilledFrom } from '../network/index.ts';
 import type { LineView, PortView } from '../layout/line-view.ts';
 import { hoseVolumeMl } from '../layout/hose-figures.ts';
 import { makesPressure } from '../model/index.ts';
@@ -201,7 +201,11 @@ function viewOf(
     return {
       work,
       bleeders,
-      reservoirs: pouredInto(network, plan.parts, new Set(outlets.map(({ part }) => part.id))),
+      reservoirs: reservoirsFilledFrom(
+        network,
+        plan.parts,
+        new Set(outlets.map(({ part }) => part.id)),
+      ),
       net: {
         pipes: [
           ...joined.map((v) => ({

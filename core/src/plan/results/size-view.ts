@@ -68,7 +68,7 @@ function reserveView(
 ): Reserve | null {
   const { booster } = input;
   return booster && boosterBy && 'chamberMl' in boosterBy
-    ? reserveOf({ ...input, booster }, boosterBy.chamberMl, strokeMm, limits?.left ?? null)
+    ? reserveOf({ ...input, booster }, boosterBy.chamberMl, strokeMm, limits?.residual ?? null)
     : null;
 }
 
@@ -88,8 +88,8 @@ function loadView(
     stopM: stoppingM(fromKmh, z, limits?.buildUpS),
     rearLeads: rearLeads(input, limits?.balance),
     failed: [
-      ...circuits.map((one) => withFailed(bypassed(sizing, input, one), one, limits?.left)),
-      withoutBooster(input, limits?.left),
+      ...circuits.map((one) => withFailed(bypassed(sizing, input, one), one, limits?.residual)),
+      withoutBooster(input, limits?.residual),
     ].filter((one) => one !== null),
     reserve: reserveView(sizing, input, sized, limits),
     heat: heatView(sizing, input),

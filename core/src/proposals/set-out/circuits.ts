@@ -3,7 +3,7 @@ import type { Motion } from '../../shape/rod/index.ts';
 import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
 import type { Answers } from './answers.ts';
 import type { Dimensions } from './dimensions.ts';
-import { Plumber, STILL } from './part-builder.ts';
+import { PartBuilder, STILL } from './part-builder.ts';
 import { AXLE_MM, HEAVE, KINGPIN_MM, LOCK_DEG } from './things.ts';
 
 const FORE: Vec3 = [-1, 0, 0];
@@ -89,7 +89,13 @@ const brakeAt = (d: Dimensions, { xMm, trackMm, brake }: Axle, side: Side): Vec3
 ];
 
 /** A brake behind a hose from a bracket on the rail beside it. */
-function hosed(s: Plumber, d: Dimensions, axle: Axle, side: Side, circuitId: string): Part {
+function addHosedBrake(
+  s: PartBuilder,
+  d: Dimensions,
+  axle: Axle,
+  side: Side,
+  circuitId: string,
+): Part {
   const x = axle.xMm + 70;
   const at: Vec3 = [x, side * (d.rail.acrossMm + 10), d.rail.topAt(x) + 65];
   const seat = brakeAt(d, axle, side);
@@ -110,8 +116,8 @@ function hosed(s: Plumber, d: Dimensions, axle: Axle, side: Side, circuitId: str
 }
 
 /** A tee with a line to each of two brakes, fed from a port. */
-function teed(
-  s: Plumber,
+function addTee(
+  s: PartBuilder,
   from: From,
   tee: Part,
   brakes: readonly Part[],
@@ -123,7 +129,7 @@ function teed(
 }
 
 /** Both brakes of an axle behind a tee on the member beside it. */
-function independent(s: Plumber, d: Dimensions, axle: Axle, from: From): void {
+function independent(s: PartBuilder, d: Dimensions, axle: Axle, from: From): void {
   const isFront = axle.xMm === 0;
   const x = isFront ? 250 : axle.xMm - (d.answers.engine === 'rear' ? 640 : 140);
   const z = isFront ? d.rail.midAt(x) : d.rail.topAt(x) + 40;
@@ -132,12 +138,12 @@ function independent(s: Plumber, d: Dimensions, axle: Axle, from: From): void {
     left: [[x - 25, -95, z], LEFT],
     right: [[x - 25, -25, z], RIGHT],
   });
-  const brakes = SIDES.map((side) => hosed(s, d, axle, side, from.circuitId));
-  teed(s, from, tee, brakes, ['left', 'right']);
+  const brakes = SIDES.map((side) => addHosedBrake(s, d, axle, side, from.circuitId));
+  addTee(s, from, tee, brakes, ['left', 'right']);
 }
 
 /** One hose from the frame to a tee on a solid axle, and tube along the axle. */
-function solid(s: Plumber, d: Dimensions, axle: Axle, from: From): void {
+function solid(s: PartBuilder, d: Dimensions, axle: Axle, from: From): void {
   const isFront = axle.xMm === 0;
   const bracketX = isFront ? 190 : axle.xMm - 130;
   const away = d.answers.exhaust === 'left' ? 1 : -1;
@@ -192,12 +198,12 @@ function solid(s: Plumber, d: Dimensions, axle: Axle, from: From): void {
   }
 }
 
-const axleOf = (s: Plumber, d: Dimensions, axle: Axle, from: From): void =>
+const axleOf = (s: PartBuilder, d: Dimensions, axle: Axle, from: From): void =>
   axle.isSolid ? solid(s, d, axle, from) : independent(s, d, axle, from);
 
 /** Makes the masters. Those under the floor draw from a reservoir on the bulkhead, by hoses. */
 function mastersOf(
-  s: Plumber,
+  s: PartBuilder,
   d: Dimensions,
   names: readonly (readonly [name: string, outlets: readonly string[]])[],
 ): Part[] {
@@ -249,8 +255,8 @@ const feedName = (outlet: string, outlets: readonly string[]): string =>
   outlets.length > 1 ? outlet.replace('outlet', 'feed') : 'feed';
 
 /** A reservoir over masters that have none of their own, with a chamber for each. */
-function fed(
-  s: Plumber,
+function addFeed(
+  s: PartBuilder,
   d: Dimensions,
   masters: readonly Part[],
   circuitOf: (feed: Port) => string,
@@ -278,7 +284,7 @@ function fed(
 }
 
 /** Brakes of a car: two axles, two circuits. */
-function car(s: Plumber, d: Dimensions): void {
+function car(s: PartBuilder, d: Dimensions): void {
   const { master, split, front, rear, frontAxle, rearAxle, wheelbaseMm, clutch, job } = d.answers;
   const isDiagonal = split === 'diagonal';
   const axles = {
@@ -335,16 +341,16 @@ function car(s: Plumber, d: Dimensions): void {
       });
       const side: Side = i ? 1 : -1;
       const brakes = [
-        hosed(s, d, axles.front, side, circuits[i]!),
-        hosed(s, d, axles.rear, -side as Side, circuits[i]!),
+        addHosedBrake(s, d, axles.front, side, circuits[i]!),
+        addHosedBrake(s, d, axles.rear, -side as Side, circuits[i]!),
       ];
-      teed(s, from(i), tee, brakes, ['left', 'right']);
+      addTee(s, from(i), tee, brakes, ['left', 'right']);
     }
   else {
     axleOf(s, d, axles.front, from(0));
     axleOf(s, d, axles.rear, from(1));
   }
-  fed(
+  addFeed(
     s,
     d,
     masters,
@@ -360,7 +366,7 @@ function car(s: Plumber, d: Dimensions): void {
   if (clutch === 'hydraulic' || job === 'clutch') clutchOf(s, d);
 }
 
-function clutchOf(s: Plumber, d: Dimensions): void {
+function clutchOf(s: PartBuilder, d: Dimensions): void {
   const { engine, wheelbaseMm, masterAt, exhaust } = d.answers;
   const side: Side = masterAt.endsWith('left') ? -1 : 1;
   const circuitId = s.circuit('Clutch', 'clutch', null, 'slate');
@@ -398,7 +404,7 @@ function clutchOf(s: Plumber, d: Dimensions): void {
   s.line(master, 'outlet', slave, BRACKET, circuitId, 'C');
 }
 
-function trailer(s: Plumber, d: Dimensions): void {
+function trailer(s: PartBuilder, d: Dimensions): void {
   const circuitId = s.circuit('Trailer brakes', 'brake', null, 'fluid');
   const actuator = s.put('actuator', 'Actuator', {
     outlet: [[250, 0, d.rail.midAt(1500) + 120], AFT],
@@ -429,7 +435,7 @@ function trailer(s: Plumber, d: Dimensions): void {
   }
 }
 
-function motorcycle(s: Plumber, d: Dimensions): void {
+function motorcycle(s: PartBuilder, d: Dimensions): void {
   const { wheelbaseMm: wb, railUnderMm: under, railsOverMm, rear, exhaust } = d.answers;
   const [front, back] = [
     s.circuit('Front brake', 'brake', 'front', 'fluid'),
@@ -488,7 +494,7 @@ function motorcycle(s: Plumber, d: Dimensions): void {
   s.line(foot, 'outlet', rearPart, BRACKET, back, 'R');
 }
 
-function aircraft(s: Plumber, d: Dimensions): void {
+function aircraft(s: PartBuilder, d: Dimensions): void {
   const { wheelbaseMm: wb, railUnderMm: under } = d.answers;
   for (const [i, side] of SIDES.entries()) {
     const name = side < 0 ? 'Left' : 'Right';
@@ -523,7 +529,7 @@ function aircraft(s: Plumber, d: Dimensions): void {
   }
 }
 
-const WORK: Record<Answers['vehicle'], (s: Plumber, d: Dimensions) => void> = {
+const WORK: Record<Answers['vehicle'], (s: PartBuilder, d: Dimensions) => void> = {
   van: car,
   pickup: car,
   unibody: car,
@@ -534,8 +540,8 @@ const WORK: Record<Answers['vehicle'], (s: Plumber, d: Dimensions) => void> = {
 };
 
 /** The plan with parts, hoses and lines in it; each line runs straight across until it is led. */
-export function plumbed(plan: Plan, d: Dimensions): Plan {
-  const s = new Plumber({ ...plan, circuits: [] as readonly Circuit[] }, GUESS_MM);
+export function buildCircuits(plan: Plan, d: Dimensions): Plan {
+  const s = new PartBuilder({ ...plan, circuits: [] as readonly Circuit[] }, GUESS_MM);
   WORK[d.answers.vehicle](s, d);
   return s.plan;
 }

@@ -34,7 +34,7 @@ export const STILL: Motion = {
 const SLACK = 1.25;
 
 /** Puts parts with ports at their own places, and hoses, into a plan. */
-export class Plumber extends Sketch {
+export class PartBuilder extends Sketch {
   constructor(
     plan: Plan,
     readonly sigmaMm: number,

@@ -15,7 +15,7 @@ import { tenths, type Vec3 } from '../../lib/vec/index.ts';
 import { checkAnswers, type Answers, type Ask } from './answers.ts';
 import { dimensionsOf, FRAME_ASKS, type Dimensions } from './dimensions.ts';
 import { keptBut } from './job.ts';
-import { plumbed } from './circuits.ts';
+import { buildCircuits } from './circuits.ts';
 import { sheetsOf } from './sheets.ts';
 import { thingsOf } from './things.ts';
 
@@ -80,7 +80,7 @@ export function sketchOut({ answers, said, name, units, bench }: SetOut, { id, n
   const own = new Set(said);
   const empty = emptyPlan(id, name, now, units, bench);
   const base: Plan = { ...empty, things: thingsOf(d), points: datumsOf(d, own) };
-  const plan = keptBut(plumbed(base, d), answers.job);
+  const plan = keptBut(buildCircuits(base, d), answers.job);
   const { fluid, tube } = answers;
   return {
     ...plan,

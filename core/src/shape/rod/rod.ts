@@ -38,23 +38,23 @@ const MOST_STEPS = 80;
 /** A step cut in half so often goes nowhere. */
 const MOST_CUTS = 16;
 /** At rest: no tangent would turn further than this, rad, and the end misses its clamp by no more than this. */
-const REST = 1e-8;
-const MISS = 1e-10;
+const RESIDUAL_TOL = 1e-8;
+const POSITION_TOL = 1e-10;
 /** While it swings, its end misses its clamp by no more than this. */
-const LEFT = 1e-7;
+const LEFT_TOL = 1e-7;
 /** Share of the energy that a further step must gain to be worth it. */
-const IDLE = 1e-13;
+const MIN_PROGRESS = 1e-13;
 /** A tangent turns no further than this in one step, rad. */
 const MOST_TURN = 0.6;
 /** Neighbouring tangents may not come further apart than this: y = 1 − cos of the angle. */
 const MOST_Y = 1.3;
 /** Stiffness added so that a shape free to swing about a line comes to rest; bending itself has 10 and more. */
-const SWING = 1e-4;
+const SWING_RAD = 1e-4;
 /** A rod that has gained no more than this share of its energy over so many steps only swings: it counts as at rest. */
-const SWUNG = 2e-4;
-const SWINGS = 12;
+const SWUNG_RAD = 2e-4;
+const MOST_SWINGS = 12;
 /** A mode this soft counts as swinging, not as buckling. */
-const SOFT = 1e-2;
+const SOFT_MODE_EIGENVALUE = 1e-2;
 
 /** What one rod of so many arcs needs to reckon with; made once for each number of arcs. */
 class Work {
@@ -487,13 +487,14 @@ export function settle(
       ;
       stiffness = stiffness ? stiffness * 4 : 1
     ) {
-      if (eliminate(start, stiffness + SWING, work, clamp) === 3 || stiffness > 1e7) break;
+      if (eliminate(start, stiffness + SWING_RAD, work, clamp) === 3 || stiffness > 1e7) break;
     }
     let next = solve3(
       clamp.s,
       [0, 1, 2].map((a) => -miss[a]! - clamp.lacks[a]!),
     );
-    if (torsion) next = stiffened(start, stiffness + SWING, torsion.stiffness, next, work, clamp);
+    if (torsion)
+      next = stiffened(start, stiffness + SWING_RAD, torsion.stiffness, next, work, clamp);
     let most = 0;
     let slope = 0;
     for (let i = 1; i < arcs; i++) {
@@ -516,10 +517,13 @@ export function settle(
     // At rest, or swinging about a line along which nothing is gained.
     recent.push(energy);
     const swings =
-      recent.length > SWINGS &&
-      recent[recent.length - 1 - SWINGS]! - energy < SWUNG * energy &&
-      off < LEFT;
-    if (swings || (off < MISS && (most < REST || Math.abs(slope) < IDLE * (1 + energy)))) {
+      recent.length > MOST_SWINGS &&
+      recent[recent.length - 1 - MOST_SWINGS]! - energy < SWUNG_RAD * energy &&
+      off < LEFT_TOL;
+    if (
+      swings ||
+      (off < POSITION_TOL && (most < RESIDUAL_TOL || Math.abs(slope) < MIN_PROGRESS * (1 + energy)))
+    ) {
       force = next;
       converged = true;
       break;
@@ -563,7 +567,9 @@ export function settle(
   if (converged) {
     assemble(start, t, force, work);
     // What a twist adds makes no shape less stable that was followed downhill.
-    stable = torsion !== null || eliminate(start, SOFT * (1 + (energy ?? 0)), work, clamp) === 3;
+    stable =
+      torsion !== null ||
+      eliminate(start, SOFT_MODE_EIGENVALUE * (1 + (energy ?? 0)), work, clamp) === 3;
   }
   return {
     lengths,

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { cases } from '../../testing/cases.ts';
 import { SPANS } from '../survey/index.ts';
-import { slips, square, type SquareInput } from './index.ts';
+import { suspectTapes, square, type SquareInput } from './index.ts';
 
 /** A general minimizer, of npm's `fmin`. */
 type Minimise = (
@@ -99,7 +99,7 @@ describe('is the frame square', () => {
   });
   test('a slip at an end of 800 mm stays unseen to 42 mm, along a rail of 2,400 to 14, on a diagonal to 13', () => {
     // By hand: of a rectangle a × b the six readings' redundancies are a²/(4d²)… ends 0.024, rails 0.22, diagonals 0.25, at sigma 2.
-    const found = slips({ readMm: LADDER });
+    const found = suspectTapes({ readMm: LADDER });
     expect(found.front.unseenMm).toBeCloseTo(41.6, 0);
     expect(found.left.unseenMm).toBeCloseTo(13.9, 0);
     expect(found.diagonalLeft.unseenMm).toBeCloseTo(13.2, 0);
@@ -110,7 +110,7 @@ describe('is the frame square', () => {
   });
   test('the slip that explains the misfit does: taken away, the readings agree', () => {
     const readMm = { ...LADDER, right: 2418 };
-    const { explainsMm } = slips({ readMm }).right;
+    const { explainsMm } = suspectTapes({ readMm }).right;
     expect(square({ readMm }).verdict).toBe('tapes-disagree');
     expect(square({ readMm: { ...readMm, right: readMm.right - explainsMm } }).misfit).toBeLessThan(
       0.05,

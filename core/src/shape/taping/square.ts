@@ -73,7 +73,10 @@ interface Fit {
   readonly slopes: readonly (readonly number[])[];
   readonly converged: boolean;
 }
-function look(at: Unknowns, readMm: SquareInput['readMm']): Pick<Fit, 'residuals' | 'slopes'> {
+function residualsAt(
+  at: Unknowns,
+  readMm: SquareInput['readMm'],
+): Pick<Fit, 'residuals' | 'slopes'> {
   const corners = cornersOf(at);
   const rows = SPANS.map((span) => {
     const [from, to] = ENDS[span];
@@ -104,7 +107,7 @@ const costOf = (residuals: readonly number[]): number =>
 /** Damped least squares from one start (Levenberg and Marquardt). */
 function fitted(start: Unknowns, readMm: SquareInput['readMm']): Fit {
   let at = start;
-  let seen = look(at, readMm);
+  let seen = residualsAt(at, readMm);
   let damping = 1e-9;
   for (let round = 0; round < MOST_ROUNDS; round++) {
     const inverse = inverseOf(normalOf(seen.slopes, damping));
@@ -117,7 +120,7 @@ function fitted(start: Unknowns, readMm: SquareInput['readMm']): Fit {
       continue;
     }
     const next = at.map((value, i) => value + step[i]!) as unknown as Unknowns;
-    const there = look(next, readMm);
+    const there = residualsAt(next, readMm);
     if (costOf(there.residuals) <= costOf(seen.residuals)) {
       [at, seen] = [next, there];
       damping /= 10;
@@ -154,7 +157,7 @@ const isUnfolded = ({
   !cross(frontRight, rearRight, rearLeft, frontLeft);
 
 /** Half the difference by which the right rail lies further back, along the frame's own middle line. */
-function rackOf(at: Unknowns): number {
+function diagonalDifference(at: Unknowns): number {
   const { frontLeft, frontRight, rearRight, rearLeft } = cornersOf(at);
   const mid = (a: Point, b: Point): Point => [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2];
   const [front, rear, left, right] = [
@@ -169,7 +172,8 @@ function rackOf(at: Unknowns): number {
 /** Its slopes along the unknowns, by differences to both sides. */
 const rackSlopes = (at: Unknowns): number[] =>
   at.map((value, i) => {
-    const by = (h: number): number => rackOf(at.with(i, value + h) as unknown as Unknowns);
+    const by = (h: number): number =>
+      diagonalDifference(at.with(i, value + h) as unknown as Unknowns);
     return (by(1e-3) - by(-1e-3)) / 2e-3;
   });
 
@@ -186,7 +190,7 @@ function heightOf({ at }: Fit, readMm: SquareInput['readMm']): number {
   );
 }
 
-function bestFit(readMm: SquareInput['readMm']): Fit {
+function fitRectangle(readMm: SquareInput['readMm']): Fit {
   const refuse = (why: string): never => {
     throw new InputError('readMm', why);
   };
@@ -229,7 +233,7 @@ function bestFit(readMm: SquareInput['readMm']): Fit {
 }
 
 /** By a value, its sigma and the most it may be: within it, beyond it, or not to be told. */
-const told = <Y, N>(
+const decide = <Y, N>(
   value: number,
   sigma: number,
   limit: number,
@@ -255,7 +259,7 @@ export function square({
   heightSigmaMm = 1,
   twistLimitMm = 5,
 }: SquareInput): Square {
-  const fit = bestFit(readMm);
+  const fit = fitRectangle(readMm);
   const inverse = inverseOf(normalOf(fit.slopes));
   if (!inverse)
     throw new InputError(
@@ -263,7 +267,7 @@ export function square({
       'These readings leave the corners free to move: they come to lie in one line.',
     );
   const slopes = rackSlopes(fit.at);
-  const rackMm = rackOf(fit.at);
+  const rackMm = diagonalDifference(fit.at);
   const rackSigmaMm =
     sigmaMm *
     Math.sqrt(slopes.reduce((sum, s, i) => sum + s * timesVector(inverse, slopes)[i]!, 0));
@@ -284,19 +288,19 @@ export function square({
     verdict:
       misfit > DISAGREE
         ? 'tapes-disagree'
-        : told(rackMm, rackSigmaMm, rackLimitMm, 'square' as const, 'racked' as const),
+        : decide(rackMm, rackSigmaMm, rackLimitMm, 'square' as const, 'racked' as const),
     twistMm,
     twistSigmaMm: twistMm === null ? null : 2 * heightSigmaMm,
     flat:
       twistMm === null
         ? null
-        : told(twistMm, 2 * heightSigmaMm, twistLimitMm, 'flat' as const, 'twisted' as const),
+        : decide(twistMm, 2 * heightSigmaMm, twistLimitMm, 'flat' as const, 'twisted' as const),
   };
 }
 
 /** For each reading, the slip that alone would explain the misfit, and the slip that would stay unseen. Source: reliability of networks, Baarda (1968), from memory. */
-export function slips({ readMm, sigmaMm = 2 }: SquareInput): Record<Span, Slip> {
-  const fit = bestFit(readMm);
+export function suspectTapes({ readMm, sigmaMm = 2 }: SquareInput): Record<Span, Slip> {
+  const fit = fitRectangle(readMm);
   const inverse = inverseOf(normalOf(fit.slopes))!;
   return Object.fromEntries(
     SPANS.map((span, i): [Span, Slip] => {

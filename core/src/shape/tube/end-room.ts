@@ -12,10 +12,10 @@ export interface EndTooling {
  * behind the nut once bent); `short` (none for the bender's shoe beside the nut); `trapped` (the nut
  * itself does not fit: it could only sit between two bends).
  */
-export type Room = 'ok' | 'flare-first' | 'short' | 'trapped';
+export type EndClearance = 'ok' | 'flare-first' | 'short' | 'trapped';
 export interface EndRoom {
   readonly straightMm: number;
-  readonly room: Room;
+  readonly room: EndClearance;
   /** The straight that the first thing without room would need. */
   readonly neededMm: number;
 }

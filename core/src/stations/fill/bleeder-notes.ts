@@ -8,7 +8,7 @@ import { partsOf, partsOn } from './pre-fill.ts';
 const hasTwo = ({ kind, ports }: Part): boolean =>
   kind === 'caliper' && ports.filter(({ role }) => role === 'bleeder').length > 1;
 /** What is different at one bleeder, said as its turn comes. Common practice. */
-export function differsAt(work: BleedView, view: PlanView, portId: string): string[] {
+export function bleederNotes(work: BleedView, view: PlanView, portId: string): string[] {
   const network = airNetworkOf(work, view);
   const part = work.bleeders.find(({ port }) => port.id === portId)?.part;
   if (!network || !part) return [];
@@ -38,7 +38,7 @@ export function differsAt(work: BleedView, view: PlanView, portId: string): stri
   ];
 }
 /** What is different about bleeding this vehicle, in sentences. Common practice; the makers' sheets come first. */
-export function differsHere(work: BleedView, view: PlanView): string[] {
+export function circuitNotes(work: BleedView, view: PlanView): string[] {
   const network = airNetworkOf(work, view);
   if (!network || !work.net) return [];
   const parts = partsOf(work, view);

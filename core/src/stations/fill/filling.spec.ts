@@ -13,16 +13,16 @@ import { viewPlan, type BleedView, type PlanView } from '../../plan/results/inde
 import { demo } from '../../testing/demo-plans.ts';
 import {
   BleedDrill,
-  differsAt,
-  differsHere,
+  bleederNotes,
+  circuitNotes,
   drillVehicle,
   airNetworkOf,
   airNow,
-  beforeFill,
+  preFillChecks,
   beginRun,
   changeSteps,
   instructionOf,
-  isFree,
+  allConfirmed,
   methodOf,
   methodsFor,
   predictSchools,
@@ -30,7 +30,7 @@ import {
   reservoirOf,
   runNow,
   turnsOf,
-  usedBefore,
+  lastFluidUse,
   withEvent,
   withoutLast,
   withRun,
@@ -154,7 +154,7 @@ describe('methods', () => {
 describe('what goes before', () => {
   it('locks the first pump until each is said, and again once what it was said of is otherwise', () => {
     const view = viewPlan(gannet);
-    const gates = beforeFill(brakes(view), view, 'two-people');
+    const gates = preFillChecks(brakes(view), view, 'two-people');
     expect(gates.map(({ key }) => key)).toEqual(
       expect.arrayContaining([
         'covered',
@@ -169,10 +169,10 @@ describe('what goes before', () => {
         'later',
       ]),
     );
-    expect(isFree(gates)).toBe(false);
+    expect(allConfirmed(gates)).toBe(false);
     const said = gates.reduce((filling, gate) => withTold(filling, gate, START), NO_FILLING);
     const open = (plan: Plan, method: Filling['method'] = 'two-people') =>
-      beforeFill(brakes(viewPlan(plan)), viewPlan(plan), method!)
+      preFillChecks(brakes(viewPlan(plan)), viewPlan(plan), method!)
         .filter(({ done }) => !done)
         .map(({ key }) => key);
     // Gannet has spare ports and open ends of none: what is left cannot be said here.
@@ -352,7 +352,7 @@ describe('the run', () => {
       act: 'felt',
       how: 'firm',
     });
-    const [used] = usedBefore({ runs: [run] });
+    const [used] = lastFluidUse({ runs: [run] });
     expect(used).toMatchObject({
       ml: 5,
       felt: 'firm',
@@ -493,7 +493,7 @@ describe('two bleeders on a caliper', () => {
 test('what is different at a bleeder is said at its turn alone', () => {
   const at = (plan: Plan, portId: string): string => {
     const view = viewPlan(plan);
-    return differsAt(brakes(view), view, portId).join(' | ');
+    return bleederNotes(brakes(view), view, portId).join(' | ');
   };
   expect(at(gannet, 'bleed-rr')).toMatch(/under pressure here: open it slowly/);
   expect(at(gannet, 'bleed-fr')).toBe('');
@@ -555,7 +555,7 @@ test('a reservoir that two masters draw from is the one that counts for both', (
     ]);
     for (const work of view.bleeding) {
       expect(reservoirOf(work)).toEqual({ ml: 180, known: true });
-      const fluid = beforeFill(work, view, 'two-people').find(({ key }) =>
+      const fluid = preFillChecks(work, view, 'two-people').find(({ key }) =>
         key.startsWith('fluid:'),
       )!;
       expect(fluid.name.includes('5.1')).toBe('fluids' in filling);
@@ -569,7 +569,7 @@ test('a reservoir that two masters draw from is the one that counts for both', (
 test('what is different about a vehicle is said of that vehicle alone', () => {
   const words = (plan: Plan, work: 'brake' | 'clutch' = 'brake'): string => {
     const view = viewPlan(plan);
-    return differsHere(
+    return circuitNotes(
       view.bleeding.find((one) => one.work === work)!,
       view,
     ).join(' | ');

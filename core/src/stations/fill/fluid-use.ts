@@ -2,21 +2,21 @@ import type { Filling, FillRun } from '../../plan/index.ts';
 import { replay } from './run.ts';
 
 /** What a corner took in a run that was finished: kept for the next time. */
-export interface Used {
+export interface FluidUse {
   readonly portId: string;
   readonly strokes: number;
   readonly ml: number;
   readonly minutes: number;
 }
-export interface UsedRun {
+export interface RunFluidUse {
   readonly run: FillRun;
-  readonly corners: readonly Used[];
+  readonly corners: readonly FluidUse[];
   readonly ml: number;
   readonly minutes: number;
   readonly felt: string | null;
 }
 /** Runs that are over, the newest first. */
-export const usedBefore = ({ runs }: Pick<Filling, 'runs'>): UsedRun[] =>
+export const lastFluidUse = ({ runs }: Pick<Filling, 'runs'>): RunFluidUse[] =>
   runs.toReversed().flatMap((run) => {
     const { state } = replay(run);
     if (state.phase !== 'done') return [];

@@ -1,12 +1,12 @@
 export { airNetworkOf, placeName, strokeOf } from './air-of.ts';
 export {
-  beforeFill,
+  preFillChecks,
   fillingOf,
-  isFree,
+  allConfirmed,
   partsOf,
   withTold,
   withoutTold,
-  type Before,
+  type PreFillCheck,
 } from './pre-fill.ts';
 export { beginRun, reservoirOf, turnsOf, USED_SHARE, withRun, withoutRun } from './begin.ts';
 export { BOTTLE_DAYS, changeSteps, fluidIn, reservoirParts } from './fluids.ts';
@@ -28,17 +28,17 @@ export {
   type Predicted,
 } from './predict.ts';
 export {
-  after,
+  nextState,
   instructionOf,
   replay,
   STALL_TRIES,
-  startOf,
+  initialState,
   withEvent,
   withoutLast,
   type Instruction,
   type RunState,
 } from './run.ts';
-export { runNow, usedBefore, type Used, type UsedRun } from './fluid-use.ts';
+export { runNow, lastFluidUse, type FluidUse, type RunFluidUse } from './fluid-use.ts';
 export {
   BleedDrill,
   DRILL_ACTS,
@@ -47,4 +47,4 @@ export {
   type DrillScore,
   type DrillVehicle,
 } from './drill.ts';
-export { differsAt, differsHere } from './bleeder-notes.ts';
+export { bleederNotes, circuitNotes } from './bleeder-notes.ts';

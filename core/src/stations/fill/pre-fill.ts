@@ -1,6 +1,6 @@
 import { floorView } from '../fit/tasks/index.ts';
 import {
-  digestOf,
+  fnv32,
   fluidFor,
   NO_FILLING,
   type Filling,
@@ -15,7 +15,7 @@ import { methodById } from './methods.ts';
 export const fillingOf = ({ filling }: Pick<Plan, 'filling'>): Filling => filling ?? NO_FILLING;
 
 /** Something that is done before the first pump; locked until it is. */
-export interface Before {
+export interface PreFillCheck {
   readonly key: string;
   readonly name: string;
   readonly how: string;
@@ -27,7 +27,7 @@ export interface Before {
   /** Where it is mended: a station, and in a few words what is open there. */
   readonly open: string;
 }
-type Said = Pick<Before, 'key' | 'name' | 'how'> & {
+type Said = Pick<PreFillCheck, 'key' | 'name' | 'how'> & {
   readonly of?: readonly unknown[];
   readonly known?: { readonly open: string };
 };
@@ -74,12 +74,12 @@ function jointsOpen(
           .map(({ task }) => task.joint!.name)
           .join('; ')}${open.length > 3 ? '; …' : ''}`
       : '',
-    stamp: digestOf(joints.map(({ task }) => task.stamp)),
+    stamp: fnv32(joints.map(({ task }) => task.stamp)),
   };
 }
 
 /** All that goes before fluid goes into one kind of work, with how each stands. */
-export function beforeFill(work: BleedView, view: PlanView, method: FillMethod): Before[] {
+export function preFillChecks(work: BleedView, view: PlanView, method: FillMethod): PreFillCheck[] {
   const { plan } = view;
   const filling = fillingOf(plan);
   const parts = partsOf(work, view);
@@ -208,7 +208,7 @@ export function beforeFill(work: BleedView, view: PlanView, method: FillMethod):
   ];
   const told = new Map(filling.before.map(({ key, stamp }) => [key, stamp]));
   return said.map(({ key, name, how, of = [], known }) => {
-    const stamp = digestOf(of.map(String));
+    const stamp = fnv32(of.map(String));
     return {
       key,
       name,
@@ -222,10 +222,11 @@ export function beforeFill(work: BleedView, view: PlanView, method: FillMethod):
 }
 
 /** Whether the first pump is free. */
-export const isFree = (before: readonly Before[]): boolean => before.every(({ done }) => done);
+export const allConfirmed = (before: readonly PreFillCheck[]): boolean =>
+  before.every(({ done }) => done);
 export const withTold = (
   filling: Filling,
-  { key, stamp }: Pick<Before, 'key' | 'stamp'>,
+  { key, stamp }: Pick<PreFillCheck, 'key' | 'stamp'>,
   at: string,
 ): Filling => ({
   ...filling,

@@ -9,7 +9,7 @@ import { methodById } from './methods.ts';
  * `paused`, `extra` (steps of the maker's sheet after the last corner), `done`.
  */
 export type RunPhase = 'ready' | 'open' | 'down' | 'low' | 'stalled' | 'paused' | 'extra' | 'done';
-export interface CornerTold {
+export interface BleederLog {
   readonly portId: string;
   readonly strokes: number;
   readonly ml: number;
@@ -21,7 +21,7 @@ export interface RunState {
   /** What it goes back to from `low`, `stalled` and `paused`. */
   readonly back: 'ready' | 'open' | 'down';
   readonly step: number;
-  readonly corners: readonly CornerTold[];
+  readonly corners: readonly BleederLog[];
   /** Bleeders that stand open. */
   readonly open: readonly string[];
   readonly reservoirMl: number;
@@ -38,8 +38,8 @@ type Act = RunEvent['act'];
 /** What stands against a bleeder that gives nothing, in the order in which it is tried. Common practice. */
 export const STALL_TRIES = ['back-fill', 'tap', 'port', 'piston'] as const;
 
-const FRESH: Omit<CornerTold, 'portId'> = { strokes: 0, ml: 0, out: null, seconds: 0 };
-export function startOf(run: Pick<FillRun, 'order' | 'fullMl' | 'startedAt'>): RunState {
+const FRESH: Omit<BleederLog, 'portId'> = { strokes: 0, ml: 0, out: null, seconds: 0 };
+export function initialState(run: Pick<FillRun, 'order' | 'fullMl' | 'startedAt'>): RunState {
   return {
     phase: 'ready',
     back: 'ready',
@@ -56,12 +56,12 @@ export function startOf(run: Pick<FillRun, 'order' | 'fullMl' | 'startedAt'>): R
   };
 }
 
-const no = (why: string): never => {
+const refuse = (why: string): never => {
   throw new InputError('run', why);
 };
 
 /** The state after a tap. Throws InputError, which says what comes first, where it cannot be yet; nothing is changed then. */
-export function after(state: RunState, event: RunEvent, run: FillRun): RunState {
+export function nextState(state: RunState, event: RunEvent, run: FillRun): RunState {
   const method = methodById(run.method);
   const { phase, step } = state;
   const corner = state.corners[step];
@@ -76,7 +76,7 @@ export function after(state: RunState, event: RunEvent, run: FillRun): RunState 
       i === step ? { ...one, seconds: one.seconds + gone } : one,
     ),
   };
-  const cornerIs = (patch: Partial<CornerTold>): CornerTold[] =>
+  const cornerIs = (patch: Partial<BleederLog>): BleederLog[] =>
     now.corners.map((one, i) => (i === step ? { ...one, ...patch } : one));
   /** So much went through a corner; the reservoir gave it, or got it where it is pushed in from below. */
   const used = (
@@ -98,14 +98,15 @@ export function after(state: RunState, event: RunEvent, run: FillRun): RunState 
   const acts: Record<Act, () => RunState> = {
     open: () => {
       if (phase !== 'ready')
-        no(
+        refuse(
           phase === 'low'
             ? 'The reservoir is at its mark: top it up first.'
             : phase === 'down'
               ? 'Shut the bleeder first.'
               : 'It is open already, or the run is not there.',
         );
-      if (state.open.length && !method.severalOpen) no('Another bleeder is open: shut it first.');
+      if (state.open.length && !method.severalOpen)
+        refuse('Another bleeder is open: shut it first.');
       return {
         ...now,
         phase: 'open',
@@ -115,16 +116,19 @@ export function after(state: RunState, event: RunEvent, run: FillRun): RunState 
       };
     },
     stroke: () => {
-      if (method.flows) no('Fluid goes by itself: say what stands in the jar.');
-      if (phase === 'low') no('The reservoir is at its mark: top it up, or say that you looked.');
-      if (phase === 'down') no('Shut the bleeder and let the pedal up before it goes down again.');
-      if (phase !== 'open') no('Open the bleeder first.');
+      if (method.flows) refuse('Fluid goes by itself: say what stands in the jar.');
+      if (phase === 'low')
+        refuse('The reservoir is at its mark: top it up, or say that you looked.');
+      if (phase === 'down')
+        refuse('Shut the bleeder and let the pedal up before it goes down again.');
+      if (phase !== 'open') refuse('Open the bleeder first.');
       return used(run.strokeMl, method.shuts ? 'down' : 'open', corner!.strokes + 1);
     },
     read: () => {
-      if (!method.flows) no('Strokes are counted here.');
-      if (phase === 'low') no('The reservoir is at its mark: top it up, or say that you looked.');
-      if (phase !== 'open') no('Open the bleeder first.');
+      if (!method.flows) refuse('Strokes are counted here.');
+      if (phase === 'low')
+        refuse('The reservoir is at its mark: top it up, or say that you looked.');
+      if (phase !== 'open') refuse('Open the bleeder first.');
       const ml = event.ml ?? 0;
       // What a syringe pushes in comes up in the reservoir.
       return run.method === 'back-fill'
@@ -133,7 +137,7 @@ export function after(state: RunState, event: RunEvent, run: FillRun): RunState 
     },
     close: () => {
       const was = phase === 'low' ? state.back : phase;
-      if (was !== 'open' && was !== 'down') no('It is shut already.');
+      if (was !== 'open' && was !== 'down') refuse('It is shut already.');
       const isLow = phase === 'low';
       return {
         ...now,
@@ -143,13 +147,13 @@ export function after(state: RunState, event: RunEvent, run: FillRun): RunState 
       };
     },
     out: () => {
-      if (!corner || phase === 'done' || phase === 'extra') no('No corner is at hand.');
+      if (!corner || phase === 'done' || phase === 'extra') refuse('No corner is at hand.');
       return { ...now, corners: cornerIs({ out: event.out ?? null }) };
     },
     'top-up': () => {
-      if (phase === 'done') no('The run is over.');
+      if (phase === 'done') refuse('The run is over.');
       if (run.method === 'pressure' && !state.vented)
-        no('Vent the pot first: fluid under pressure comes out at the cap.');
+        refuse('Vent the pot first: fluid under pressure comes out at the cap.');
       return {
         ...now,
         reservoirMl:
@@ -171,32 +175,33 @@ export function after(state: RunState, event: RunEvent, run: FillRun): RunState 
       return { ...now, reservoirMl, phase: phase === 'low' && !isLow ? state.back : phase };
     },
     vent: () => {
-      if (run.method !== 'pressure') no('There is no pot to vent.');
-      if (state.open.length) no('Shut the bleeder first.');
+      if (run.method !== 'pressure') refuse('There is no pot to vent.');
+      if (state.open.length) refuse('Shut the bleeder first.');
       return { ...now, vented: true };
     },
     stall: () => {
-      if (phase !== 'ready' && phase !== 'open' && phase !== 'down') no('No corner is at hand.');
+      if (phase !== 'ready' && phase !== 'open' && phase !== 'down')
+        refuse('No corner is at hand.');
       return { ...now, phase: 'stalled', back: phase as RunState['back'] };
     },
     tried: () => {
-      if (phase !== 'stalled') no('Say first that nothing comes.');
+      if (phase !== 'stalled') refuse('Say first that nothing comes.');
       return { ...now, tried: [...state.tried, event.how ?? ''] };
     },
     pause: () => {
-      if (state.open.length) no('Shut the bleeder first: what stands open runs dry.');
-      if (phase !== 'ready' && phase !== 'extra') no('It cannot be left now.');
+      if (state.open.length) refuse('Shut the bleeder first: what stands open runs dry.');
+      if (phase !== 'ready' && phase !== 'extra') refuse('It cannot be left now.');
       return { ...now, phase: 'paused', back: 'ready' };
     },
     resume: () => {
       if (phase === 'stalled') return { ...now, phase: state.back };
-      if (phase !== 'paused') no('It goes on already.');
+      if (phase !== 'paused') refuse('It goes on already.');
       return { ...now, phase: state.extraDone || run.extraAfter !== step ? 'ready' : 'extra' };
     },
     next: () => {
-      if (state.open.length && !method.severalOpen) no('Shut the bleeder first.');
-      if (phase === 'low') no('The reservoir is at its mark: top it up first.');
-      if (phase !== 'ready' && phase !== 'open') no('No corner is at hand.');
+      if (state.open.length && !method.severalOpen) refuse('Shut the bleeder first.');
+      if (phase === 'low') refuse('The reservoir is at its mark: top it up first.');
+      if (phase !== 'ready' && phase !== 'open') refuse('No corner is at hand.');
       const to = step + 1;
       const isExtra = run.extraAfter === to && !state.extraDone;
       return {
@@ -207,31 +212,31 @@ export function after(state: RunState, event: RunEvent, run: FillRun): RunState 
       };
     },
     extra: () => {
-      if (phase !== 'extra') no('The last corner is not done yet.');
+      if (phase !== 'extra') refuse('The last corner is not done yet.');
       return { ...now, extraDone: true, phase: step >= run.order.length ? 'done' : 'ready' };
     },
     finish: () => {
-      if (state.open.length) no('Shut the bleeder first.');
+      if (state.open.length) refuse('Shut the bleeder first.');
       return { ...now, phase: 'done' };
     },
     felt: () => {
-      if (phase !== 'done') no('Finish the run first.');
+      if (phase !== 'done') refuse('Finish the run first.');
       return { ...now, felt: event.how ?? null };
     },
   };
-  if (phase === 'done' && event.act !== 'felt') no('The run is over.');
+  if (phase === 'done' && event.act !== 'felt') refuse('The run is over.');
   if (phase === 'paused' && event.act !== 'resume' && event.act !== 'finish')
-    no('The run is paused: go on first.');
+    refuse('The run is paused: go on first.');
   return acts[event.act]();
 }
 
 /** Where a run stands, by all that was told of it. What could not be is passed over and counted. */
 export function replay(run: FillRun): { readonly state: RunState; readonly refused: number } {
-  let state = startOf(run);
+  let state = initialState(run);
   let refused = 0;
   for (const event of run.log) {
     try {
-      state = after(state, event, run);
+      state = nextState(state, event, run);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       refused++;
@@ -241,7 +246,7 @@ export function replay(run: FillRun): { readonly state: RunState; readonly refus
 }
 /** A run with one more tap. Throws InputError where that cannot be yet. */
 export function withEvent(run: FillRun, event: RunEvent): FillRun {
-  after(replay(run).state, event, run);
+  nextState(replay(run).state, event, run);
   return { ...run, log: [...run.log, event] };
 }
 export const withoutLast = (run: FillRun): FillRun => ({ ...run, log: run.log.slice(0, -1) });
@@ -253,7 +258,7 @@ export interface Instruction {
   /** The tap that goes on; null where there is more than one way. */
   readonly main: { readonly act: Act; readonly label: string } | null;
 }
-const quarter = 'a quarter turn';
+const QUARTER_TURN = 'a quarter turn';
 /** What to do now. `name` is of the bleeder's part. */
 export function instructionOf(
   run: FillRun,
@@ -360,7 +365,7 @@ export function instructionOf(
           },
         };
       return {
-        title: `${at}: open it ${quarter}`,
+        title: `${at}: open it ${QUARTER_TURN}`,
         detail: 'Hose on, its end under fluid. A box wrench, not an open one.',
         main: { act: 'open', label: 'Open' },
       };

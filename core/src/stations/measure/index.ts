@@ -1,2 +1,8 @@
 // What is worth measuring first.
-export { asTaped, byWorth, TAPED_MM, worthOf, type Worth } from './what-to-measure.ts';
+export {
+  asTaped,
+  mostValuableFirst,
+  TAPED_MM,
+  rankMeasurements,
+  type MeasurementValue,
+} from './what-to-measure.ts';

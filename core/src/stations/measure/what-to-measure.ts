@@ -38,13 +38,13 @@ interface Figure {
   readonly slopes: readonly { readonly portId: string; readonly slope: Vec3 }[];
 }
 /** What taping one guess would do for the plan. */
-export interface Worth {
+export interface MeasurementValue {
   readonly target: Target;
   readonly where: string;
   /** Clearances of which nobody can tell now whether they are kept, and then could. */
-  readonly settles: readonly string[];
+  readonly clearancesDecided: readonly string[];
   /** Lines whose cut length would come inside its trim. */
-  readonly brings: readonly string[];
+  readonly cutsBroughtInTolerance: readonly string[];
   /** How much smaller the ± of cut lengths and of clearances under their limit would be, together. */
   readonly removedMm: number;
 }
@@ -166,9 +166,9 @@ export function asTaped(plan: Plan, { kind, id }: Target): Plan {
 }
 
 /** The order of what is worth taping: verdicts settled, then cuts brought inside their trim, then millimetres of ± removed. */
-export const byWorth = (a: Worth, b: Worth): number =>
-  b.settles.length - a.settles.length ||
-  b.brings.length - a.brings.length ||
+export const mostValuableFirst = (a: MeasurementValue, b: MeasurementValue): number =>
+  b.clearancesDecided.length - a.clearancesDecided.length ||
+  b.cutsBroughtInTolerance.length - a.cutsBroughtInTolerance.length ||
   b.removedMm - a.removedMm;
 
 /**
@@ -176,7 +176,7 @@ export const byWorth = (a: Worth, b: Worth): number =>
  * their ports by slopes taken once; taping a place makes its sigma 2 mm, and that of whatever is taped from it
  * smaller. Errors of different places and axes are independent. What is worth nothing is left out.
  */
-export function worthOf(plan: Plan): Worth[] {
+export function rankMeasurements(plan: Plan): MeasurementValue[] {
   const { ports, lines, obstacles } = layPlan(plan);
   const figures = lines
     .filter(({ line }) => line.origin !== 'kept')
@@ -196,7 +196,7 @@ export function worthOf(plan: Plan): Worth[] {
     ),
   ];
   return guesses
-    .map(({ target, where }): Worth => {
+    .map(({ target, where }): MeasurementValue => {
       const then = target.kind === 'point' ? layPlan(asTaped(plan, target)).ports : null;
       const sigma = (id: string): Vec3 =>
         then
@@ -211,10 +211,10 @@ export function worthOf(plan: Plan): Worth[] {
       return {
         target,
         where,
-        settles: changed
+        clearancesDecided: changed
           .filter(({ figure, was, is }) => isOpen(figure, was) && !isOpen(figure, is))
           .map(({ figure }) => figure.name),
-        brings: changed
+        cutsBroughtInTolerance: changed
           .filter(
             ({ figure, was, is }) =>
               figure.kind === 'cut' && was > figure.limitMm && is <= figure.limitMm,
@@ -226,7 +226,8 @@ export function worthOf(plan: Plan): Worth[] {
       };
     })
     .filter(
-      ({ settles, brings, removedMm }) => settles.length + brings.length > 0 || removedMm > 0.05,
+      ({ clearancesDecided: settles, cutsBroughtInTolerance: brings, removedMm }) =>
+        settles.length + brings.length > 0 || removedMm > 0.05,
     )
-    .sort(byWorth);
+    .sort(mostValuableFirst);
 }

@@ -9,7 +9,7 @@ import {
 } from '../../plan/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
-import { asTaped, worthOf } from './index.ts';
+import { asTaped, rankMeasurements } from './index.ts';
 
 /** Gannet with some of its ports and datums no more than guesses, each unsure in its own way. */
 function unsure(): Plan {
@@ -161,11 +161,11 @@ test('the order is that of brute force: each guess taped in turn and the whole p
     })
     .filter(({ settles, brings, removedMm }) => settles + brings > 0 || removedMm > 0.05)
     .sort((a, b) => b.settles - a.settles || b.brings - a.brings || b.removedMm - a.removedMm);
-  const found = worthOf(plan);
+  const found = rankMeasurements(plan);
   expect(found.length).toBeGreaterThan(3);
   expect(found.map(({ target }) => target.id)).toEqual(wanted.map(({ id }) => id));
   found.forEach((one, i) => {
-    expect([one.settles.length, one.brings.length]).toEqual([
+    expect([one.clearancesDecided.length, one.cutsBroughtInTolerance.length]).toEqual([
       wanted[i]!.settles,
       wanted[i]!.brings,
     ]);
@@ -189,10 +189,10 @@ test('nothing is worth taping where nothing is a guess, nor for a line that stay
       })),
     })),
   };
-  expect(worthOf(sure)).toEqual([]);
+  expect(rankMeasurements(sure)).toEqual([]);
   const kept = {
     ...unsure(),
     lines: plan.lines.map((line) => ({ ...line, origin: 'kept' as const })),
   };
-  expect(worthOf(kept)).toEqual([]);
+  expect(rankMeasurements(kept)).toEqual([]);
 });

@@ -3,7 +3,7 @@ import type { PlanView } from '../../plan/results/index.ts';
 import { fluidById } from '../../trade/stock/index.ts';
 import { formatLengthUnit } from '../../lib/units/index.ts';
 import { distance } from '../../lib/vec/index.ts';
-import { roundsOf } from './test-results.ts';
+import { provingTests } from './test-results.ts';
 
 /** What is otherwise in a plan, in a sentence, by the station that it belongs to. */
 export interface Difference {
@@ -17,7 +17,7 @@ interface Named {
 }
 const MOVED_MM = 0.5;
 
-function lists<T extends Named>(
+function listDifferences<T extends Named>(
   station: string,
   noun: string,
   was: readonly T[],
@@ -65,7 +65,7 @@ function lineWords(was: LineView | undefined, is: LineView | undefined, plan: Pl
 }
 
 /** Everything else of two records, told by the names of its fields. */
-const others = (was: object, is: object, skip: readonly string[]): string[] =>
+const changedFields = (was: object, is: object, skip: readonly string[]): string[] =>
   Object.keys({ ...was, ...is })
     .filter(
       (key) =>
@@ -91,7 +91,7 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
         ? 'begun'
         : y === null || y === undefined
           ? 'taken away'
-          : others(x as object, y as object, ['open']).join('; ') || 'changed';
+          : changedFields(x as object, y as object, ['open']).join('; ') || 'changed';
     return [{ station, where, text }];
   };
   const joints = (line: LineView['line']): string =>
@@ -103,23 +103,33 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
       line.ends.a.adapters,
       line.ends.b.adapters,
     ]);
-  const state = new Map(roundsOf(was).map((round) => [round.key, round]));
+  const state = new Map(provingTests(was).map((round) => [round.key, round]));
   return [
-    ...lists('measure', 'point', a.points, b.points, (x, y) =>
+    ...listDifferences('measure', 'point', a.points, b.points, (x, y) =>
       JSON.stringify(x.known) === JSON.stringify(y.known) ? [] : ['measured otherwise'],
     ),
-    ...lists('measure', 'thing', a.things, b.things, (x, y) => others(x, y, ['id', 'name'])),
-    ...lists('measure', 'gate', a.gates, b.gates, (x, y) => others(x, y, ['id', 'name'])),
+    ...listDifferences('measure', 'thing', a.things, b.things, (x, y) =>
+      changedFields(x, y, ['id', 'name']),
+    ),
+    ...listDifferences('measure', 'gate', a.gates, b.gates, (x, y) =>
+      changedFields(x, y, ['id', 'name']),
+    ),
     ...sheet('size', 'Foot to road', 'sizing'),
     ...sheet('size', 'Trailer', 'trailer'),
     ...sheet('size', 'Clutch', 'clutch'),
     ...sheet('size', 'Parking brake', 'parking'),
-    ...lists('plumb', 'circuit', a.circuits, b.circuits, (x, y) => others(x, y, ['id', 'name'])),
-    ...lists('plumb', 'part', a.parts, b.parts, (x, y) => others(x, y, ['id', 'name'])),
-    ...lists('route', 'line', a.lines, b.lines, (x, y) =>
+    ...listDifferences('plumb', 'circuit', a.circuits, b.circuits, (x, y) =>
+      changedFields(x, y, ['id', 'name']),
+    ),
+    ...listDifferences('plumb', 'part', a.parts, b.parts, (x, y) =>
+      changedFields(x, y, ['id', 'name']),
+    ),
+    ...listDifferences('route', 'line', a.lines, b.lines, (x, y) =>
       lineWords(wasLines.get(x.id), isLines.get(y.id), b),
     ),
-    ...lists('route', 'hose', a.hoses, b.hoses, (x, y) => others(x, y, ['id', 'name', 'title'])),
+    ...listDifferences('route', 'hose', a.hoses, b.hoses, (x, y) =>
+      changedFields(x, y, ['id', 'name', 'title']),
+    ),
     ...b.lines.flatMap((line): Difference[] => {
       const old = a.lines.find(({ id }) => id === line.id);
       return old && joints(old) !== joints(line)
@@ -146,7 +156,7 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
       : [{ station: 'fill', where: 'Order', text: 'bled in another order' }]),
     ...sheet('fill', 'Runs and fluids', 'filling'),
     ...sheet('prove', 'Readings and signatures', 'proving'),
-    ...roundsOf(is).flatMap((round): Difference[] => {
+    ...provingTests(is).flatMap((round): Difference[] => {
       const old = state.get(round.key);
       return old && old.state !== round.state && (old.state === 'done' || round.state === 'done')
         ? [

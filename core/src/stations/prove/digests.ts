@@ -1,12 +1,12 @@
 import { derive } from '../../lib/derive/index.ts';
-import { digestOf, fluidFor, type Circuit, type Plan } from '../../plan/index.ts';
+import { fnv32, fluidFor, type Circuit, type Plan } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 
 /** What of a plan proofs rest on. */
 export type Proved = Pick<PlanView, 'lines' | 'plan' | 'bleeding'>;
 
 /** The fluids that a kind of work is filled with, by its reservoirs. */
-const fluidsOf = ({ plan, bleeding }: Proved, work: Circuit['work']): string => {
+const fluidIds = ({ plan, bleeding }: Proved, work: Circuit['work']): string => {
   const reservoirs = bleeding.find((one) => one.work === work)?.reservoirs ?? [];
   return reservoirs.length
     ? reservoirs.map((one) => fluidFor(plan, [one])).join(' ')
@@ -17,14 +17,14 @@ const fluidsOf = ({ plan, bleeding }: Proved, work: Circuit['work']): string => 
  * The digest of what a proof of a circuit rests on: its lines as they are made and joined, its hoses, the parts
  * they join and the fluid. A name, a note or a price is not in it.
  */
-export const circuitRests = derive(
+export const circuitDigest = derive(
   'what a proof rests on',
   ({ id, work }: Circuit, view: Proved) => [
     view.lines,
     id,
     view.plan.hoses,
     view.plan.parts,
-    fluidsOf(view, work),
+    fluidIds(view, work),
   ],
   (lines, circuitId, hoses, parts, fluids): string => {
     const own = lines.filter(({ line }) => line.circuitId === circuitId);
@@ -37,7 +37,7 @@ export const circuitRests = derive(
     const joined = parts.filter((part) => part.ports.some(({ id }) => ports.has(id)));
     const ends = (of: { readonly portId: string | null; readonly joint?: unknown }): string =>
       JSON.stringify([of.portId, of.joint ?? null]);
-    return digestOf([
+    return fnv32([
       fluids,
       ...own.flatMap(({ line, digest, tube }) => [
         line.id,
@@ -62,11 +62,11 @@ export const circuitRests = derive(
   },
 );
 /** Of all circuits together: what the vehicle's own looks rest on. */
-export const allRests = (view: Proved): string =>
-  digestOf(view.plan.circuits.map((circuit) => circuitRests(circuit, view)));
+export const testedDigest = (view: Proved): string =>
+  fnv32(view.plan.circuits.map((circuit) => circuitDigest(circuit, view)));
 /** Of one line: what an air test of it rests on. */
-export const lineRests = ({ lines }: Pick<Proved, 'lines'>, ids: readonly string[]): string =>
-  digestOf(
+export const linesDigest = ({ lines }: Pick<Proved, 'lines'>, ids: readonly string[]): string =>
+  fnv32(
     lines
       .filter(({ line }) => ids.includes(line.id))
       .flatMap(({ line, digest, tube }) => [line.id, digest, tube.id]),
@@ -94,8 +94,8 @@ const SIGNED = [
   'comesOff',
 ] as const satisfies readonly (keyof Plan)[];
 /** Of the whole plan as it is signed. */
-export const planRests = derive(
+export const signedDigest = derive(
   'what a signature rests on',
   ({ plan }: Pick<PlanView, 'plan'>) => [plan.lines, ...SIGNED.map((key) => plan[key])] as const,
-  (_lines, ...held): string => digestOf([JSON.stringify(held.map((one) => one ?? null))]),
+  (_lines, ...held): string => fnv32([JSON.stringify(held.map((one) => one ?? null))]),
 );

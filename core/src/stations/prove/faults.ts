@@ -12,7 +12,7 @@ export const CAUSES = [
 ] as const;
 export type Cause = (typeof CAUSES)[number];
 /** What is known; not there: nobody looked. */
-export interface Known {
+export interface Evidence {
   /** Of the fitted curve, at a hard stop: what air and flex cost, mm of pedal, and free play. */
   readonly airCostMm?: number;
   readonly flexCostMm?: number;
@@ -35,7 +35,7 @@ export interface Known {
   /** Drums were adjusted up. */
   readonly drumsUp?: boolean;
 }
-export type Symptom = keyof Known;
+export type Symptom = keyof Evidence;
 /** One piece of what is known, against each cause: how likely it is seen where that is the cause. Common practice, said to be judgement. */
 interface Reading {
   readonly symptom: Symptom;
@@ -43,7 +43,7 @@ interface Reading {
   readonly act: string;
   readonly minutes: number;
   /** Whether it is seen, yes or no; undefined while it is not known. */
-  readonly of: (known: Known) => boolean | undefined;
+  readonly of: (known: Evidence) => boolean | undefined;
   readonly likely: Partial<Record<Cause, number>>;
   readonly else: number;
 }
@@ -192,7 +192,7 @@ function shared(weights: readonly number[]): number[] {
  * Ranked causes by what is known (Bayes over readings taken as independent), and the one next reading that is
  * expected to tell most in its minutes (Shannon's information). Likelihoods are common practice, said to be judgement.
  */
-export function findFault(known: Known): Finding {
+export function findFault(known: Evidence): Finding {
   let shares = CAUSES.map((cause) => PRIOR[cause]);
   for (const reading of READINGS) {
     const seen = reading.of(known);

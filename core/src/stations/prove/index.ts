@@ -5,7 +5,7 @@ export {
   READINGS,
   type Cause,
   type Finding,
-  type Known,
+  type Evidence,
   type Ranked,
 } from './faults.ts';
 export {
@@ -20,27 +20,27 @@ export {
   type HoldView,
 } from './judge.ts';
 export {
-  fallsDue,
+  followUpChecks,
   maySign,
   openPoints,
-  signedNow,
-  signWords,
+  latestSignature,
+  localRules,
   type FoundSnag,
   type MaySign,
   type OpenPoint,
 } from './open-points.ts';
-export { allRests, circuitRests, lineRests, planRests } from './digests.ts';
+export { testedDigest, circuitDigest, linesDigest, signedDigest } from './digests.ts';
 export {
   provingOf,
-  roundsOf,
-  unproves,
+  provingTests,
+  testsInvalidatedBy,
   withoutRound,
   withRound,
-  type Look,
-  type Round,
-  type RoundState,
+  type LookResult,
+  type ProvingTest,
+  type TestState,
 } from './test-results.ts';
-export { holdMPa, ROUND_GROUPS, type RoundGroup } from './required-tests.ts';
+export { holdMPa, TEST_GROUPS, type TestGroup } from './required-tests.ts';
 export {
   readPedal,
   reportOn,

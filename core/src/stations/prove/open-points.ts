@@ -2,8 +2,8 @@ import { fillingOf, fluidIn, replay, reservoirParts } from '../fill/index.ts';
 import { floorOf, floorView, torqueOf } from '../fit/tasks/index.ts';
 import type { SignOff } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
-import { provingOf, roundsOf } from './test-results.ts';
-import { planRests } from './digests.ts';
+import { provingOf, provingTests } from './test-results.ts';
+import { signedDigest } from './digests.ts';
 
 /** Something that stands in the way of signing. */
 export interface OpenPoint {
@@ -49,7 +49,7 @@ export function openPoints(view: PlanView, snags: readonly FoundSnag[]): OpenPoi
     tasks
       .filter(({ task }) => task.kind === 'run' || task.kind === 'look')
       .every(({ state }) => state === 'done');
-  const rounds = roundsOf(view);
+  const rounds = provingTests(view);
   const points: OpenPoint[] = [];
   const add = (key: string, text: string, station: string, never = false): void =>
     void points.push({ key, text, station, never });
@@ -195,14 +195,14 @@ export function maySign(
     : { may: true, why: '' };
 }
 /** Where the newest signature still stands: nothing of the plan is otherwise since. */
-export function signedNow(
+export function latestSignature(
   view: PlanView,
 ): { readonly sign: SignOff; readonly stands: boolean } | null {
   const sign = provingOf(view.plan).signed.at(-1);
-  return sign ? { sign, stands: sign.rests === planRests(view) } : null;
+  return sign ? { sign, stands: sign.rests === signedDigest(view) } : null;
 }
 /** What comes before a signature, by what the vehicle is. Common practice; local rules first. */
-export const signWords = (category: string | undefined): string =>
+export const localRules = (category: string | undefined): string =>
   category === 'aircraft'
     ? 'Light aircraft: the change is approved first, and an inspector who may signs for it. This sheet is no approval.'
     : category === 'trailer'
@@ -211,7 +211,7 @@ export const signWords = (category: string | undefined): string =>
         ? 'Competition: the event’s scrutineer looks, whatever stands here.'
         : 'Local rules say who may inspect a changed brake system. This sheet is a record, not an approval.';
 /** What falls due once it is signed for the road. Common practice; the makers' sheets come first. */
-export const fallsDue = (view: PlanView): string[] => [
+export const followUpChecks = (view: PlanView): string[] => [
   'After 50 km: wheel nuts again, cold; every joint looked at; pushrod play hot.',
   'After 500 km: every joint looked at, reservoir level, clips and hoses.',
   ...(view.plan.parts.some(({ kind }) => kind === 'wheel-cylinder')

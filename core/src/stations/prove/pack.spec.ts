@@ -2,7 +2,7 @@ import { viewPlan } from '../../plan/results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import { proved } from '../../testing/proved.ts';
 import type { Plan } from '../../plan/index.ts';
-import { openPoints, packOf, planRests, type PackSection } from './index.ts';
+import { openPoints, packOf, signedDigest, type PackSection } from './index.ts';
 
 const gannet = demo('gannet');
 const made = (plan: Plan): PackSection[] => packOf(viewPlan(plan), [], '2026-03-05T10:20:00Z');
@@ -12,9 +12,9 @@ const section = (plan: Plan, title: string): PackSection =>
 describe('the pack', () => {
   it('opens with what it is a record of: digest, signature, and that local rules come first', () => {
     const words = made(gannet)[0]!.words!.join(' ');
-    expect(words).toContain(planRests(viewPlan(gannet)));
+    expect(words).toContain(signedDigest(viewPlan(gannet)));
     expect(words).toMatch(/Local rules .* Not signed\. \d+ open points\./);
-    const rests = planRests(viewPlan(gannet));
+    const rests = signedDigest(viewPlan(gannet));
     const sign = {
       at: '2026-03-05',
       by: 'AB',

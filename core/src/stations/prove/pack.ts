@@ -1,5 +1,5 @@
 import { listView } from '../make/buying/index.ts';
-import { fluidIn, reservoirParts, usedBefore, fillingOf } from '../fill/index.ts';
+import { fluidIn, reservoirParts, lastFluidUse, fillingOf } from '../fill/index.ts';
 import { floorOf, floorView, torqueOf } from '../fit/tasks/index.ts';
 import { jointEnds } from '../join/index.ts';
 import { tubeName } from '../make/making/index.ts';
@@ -9,9 +9,15 @@ import type { Circuit, Plan } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
 import { judgeAir, judgeCurve, judgeHold } from './judge.ts';
-import { fallsDue, openPoints, signedNow, signWords, type FoundSnag } from './open-points.ts';
-import { planRests } from './digests.ts';
-import { provingOf, roundsOf } from './test-results.ts';
+import {
+  followUpChecks,
+  openPoints,
+  latestSignature,
+  localRules,
+  type FoundSnag,
+} from './open-points.ts';
+import { signedDigest } from './digests.ts';
+import { provingOf, provingTests } from './test-results.ts';
 
 export interface PackTable {
   readonly head: readonly string[];
@@ -89,7 +95,7 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
   const floor = floorOf(plan);
   const proving = provingOf(plan);
   const points = openPoints(view, snags);
-  const signed = signedNow(view);
+  const signed = latestSignature(view);
   const torques = floorView(view).flatMap(({ task, state }) => {
     const torque = torqueOf(task, floor);
     return torque
@@ -117,9 +123,9 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
     {
       title: plan.name,
       words: [
-        signWords(plan.sizing?.category),
+        localRules(plan.sizing?.category),
         'Local rules and the part makers’ sheets come before this plan. A qualified person inspects the work before the road.',
-        `Made ${madeAt.slice(0, 16).replace('T', ' ')}. The plan as it stands here has the digest ${planRests(view)}.`,
+        `Made ${madeAt.slice(0, 16).replace('T', ' ')}. The plan as it stands here has the digest ${signedDigest(view)}.`,
         signed
           ? `Signed ${signed.sign.at.slice(0, 10)} by ${signed.sign.by} (${signed.sign.as === 'qualified' ? 'qualified person' : 'builder'}), ${signed.sign.scope === 'road' ? 'for the road' : 'for a move at walking pace on closed ground, NOT FOR THE ROAD'}${signed.stands ? '' : '; the plan is otherwise since, so that it stands no more'}.`
           : 'Not signed.',
@@ -233,7 +239,7 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
           ];
         }),
       },
-      words: usedBefore(fillingOf(plan)).map(
+      words: lastFluidUse(fillingOf(plan)).map(
         ({ run, ml, minutes, felt }) =>
           `Bled ${run.startedAt.slice(0, 10)}, ${run.method}: ${Math.round(ml)} mL in ${Math.round(minutes)} min, then ${felt ?? 'not said'}.`,
       ),
@@ -243,7 +249,7 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
       apart: true,
       table: {
         head: ['Round', 'State', 'Found'],
-        rows: roundsOf(view).map(({ name, state, note }) => [name, STATE_WORDS[state], note]),
+        rows: provingTests(view).map(({ name, state, note }) => [name, STATE_WORDS[state], note]),
       },
       words: [
         ...proving.holds.map(
@@ -279,11 +285,11 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
         ? points.map(({ text, never }) => `${never ? 'STOP. ' : ''}${text}`)
         : ['None.'],
     },
-    { title: 'After signing', words: fallsDue(view) },
+    { title: 'After signing', words: followUpChecks(view) },
     {
       title: 'Signatures',
       words: [
-        signWords(plan.sizing?.category),
+        localRules(plan.sizing?.category),
         'Builder: ______________________________   Date: ______________',
         'Qualified person: ______________________   Date: ______________',
         'Licence or stamp: ______________________',

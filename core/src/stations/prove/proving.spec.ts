@@ -17,8 +17,8 @@ import { proved as told } from '../../testing/proved.ts';
 import { seeded } from '../../lib/random/index.ts';
 import {
   airCeilingMPa,
-  allRests,
-  circuitRests,
+  testedDigest,
+  circuitDigest,
   comparePlans,
   findFault,
   holdMPa,
@@ -26,14 +26,14 @@ import {
   judgeHold,
   maySign,
   openPoints,
-  planRests,
+  signedDigest,
   reportOn,
   provingOf,
-  roundsOf,
-  signedNow,
+  provingTests,
+  latestSignature,
   trueTravelMm,
   trueVehicle,
-  unproves,
+  testsInvalidatedBy,
   withoutRound,
   withRound,
   type OpenPoint,
@@ -126,11 +126,11 @@ describe('what proofs rest on', () => {
     ['the fluid', { ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5.1' } }, true],
   ];
   it.each(edits)('%s', (_what, other, changes) => {
-    expect(circuitRests(front, viewPlan(other)) !== circuitRests(front, view)).toBe(changes);
+    expect(circuitDigest(front, viewPlan(other)) !== circuitDigest(front, view)).toBe(changes);
   });
   it('an edit that touches a circuit makes its proofs void, leaves the others, and says so before', () => {
     const rests = (id: string): string =>
-      circuitRests(
+      circuitDigest(
         gannet.circuits.find((circuit) => circuit.id === id)!,
         view,
       );
@@ -145,7 +145,7 @@ describe('what proofs rest on', () => {
       })),
     });
     const state = (of: Plan) =>
-      roundsOf(viewPlan(of))
+      provingTests(viewPlan(of))
         .filter(({ hold: is }) => is)
         .map(({ state }) => state);
     expect(state(plan).slice(0, 2)).toEqual(['done', 'done']);
@@ -161,10 +161,10 @@ describe('what proofs rest on', () => {
       },
     });
     expect(state(bent).slice(0, 2)).toEqual(['void', 'done']);
-    expect(unproves(viewPlan(plan), viewPlan(bent))).toEqual([
+    expect(testsInvalidatedBy(viewPlan(plan), viewPlan(bent))).toEqual([
       expect.stringMatching(/^Front.*held at/),
     ]);
-    expect(unproves(viewPlan(plan), viewPlan({ ...plan, name: 'Other' }))).toEqual([]);
+    expect(testsInvalidatedBy(viewPlan(plan), viewPlan({ ...plan, name: 'Other' }))).toEqual([]);
     // Another fluid in the reservoir of the brakes undoes both; in the clutch's own it undoes neither.
     const filled = (part: string): Plan => ({
       ...plan,
@@ -177,7 +177,7 @@ describe('what proofs rest on', () => {
 
 describe('rounds', () => {
   it('come in order, locked by what goes before', () => {
-    const rounds = roundsOf(viewPlan(gannet));
+    const rounds = provingTests(viewPlan(gannet));
     const state = Object.fromEntries(rounds.map(({ key, state: is }) => [key, is]));
     expect(state).toMatchObject({
       'hold:circuit-1': 'open',
@@ -189,7 +189,8 @@ describe('rounds', () => {
     expect(new Set(rounds.map(({ key }) => key)).size).toBe(rounds.length);
   });
   it('leaks are looked for place by place: good once all are dry, not good with one that is wet', () => {
-    const leak = (of: Plan) => roundsOf(viewPlan(of)).find(({ key }) => key === 'leak:circuit-1')!;
+    const leak = (of: Plan) =>
+      provingTests(viewPlan(of)).find(({ key }) => key === 'leak:circuit-1')!;
     const { looks, rests } = leak(gannet);
     const front = gannet.lines.filter(({ circuitId }) => circuitId === 'circuit-1').length;
     const hosed = gannet.hoses.filter(({ circuitId }) => circuitId === 'circuit-1').length;
@@ -220,20 +221,22 @@ describe('rounds', () => {
   it('a booster asks for each circuit with the engine running too; hot comes after the first drive', () => {
     const booster = { gain: 4, vacuumKPa: 60, diaphragmMm2: 40_000 };
     const keys = (has: boolean): string[] =>
-      roundsOf(
+      provingTests(
         viewPlan({ ...gannet, sizing: { ...gannet.sizing!, booster: has ? booster : null } }),
       ).map(({ key }) => key);
     expect(keys(true)).toEqual(
       expect.arrayContaining(['grips:circuit-1', 'running:circuit-1', 'hot:circuit-1']),
     );
     expect(keys(false)).not.toContain('running:circuit-1');
-    expect(roundsOf(viewPlan(gannet)).find(({ key }) => key === 'hot:circuit-1')).toMatchObject({
-      state: 'locked',
-      after: 'Stops at walking pace',
-    });
+    expect(provingTests(viewPlan(gannet)).find(({ key }) => key === 'hot:circuit-1')).toMatchObject(
+      {
+        state: 'locked',
+        after: 'Stops at walking pace',
+      },
+    );
   });
   it('of a trailer ask for breakaway and wires, of a clutch alone for no pedal of the brakes', () => {
-    const keys = (plan: Plan): string[] => roundsOf(viewPlan(plan)).map(({ key }) => key);
+    const keys = (plan: Plan): string[] => provingTests(viewPlan(plan)).map(({ key }) => key);
     expect(keys(demo('dunlin'))).toEqual(expect.arrayContaining(['breakaway', 'wires']));
     expect(keys(demo('dunlin'))).not.toContain('pedal-firm');
     expect(keys({ ...gannet, lines: [], parts: [] })).not.toContain('hold:circuit-1');
@@ -316,21 +319,21 @@ describe('signing', () => {
       by: 'AB',
       as: 'qualified',
       scope: 'road',
-      rests: planRests(viewPlan(gannet)),
+      rests: signedDigest(viewPlan(gannet)),
       exceptions: [],
     } as const;
-    expect(signedNow(viewPlan(proved({ signed: [sign] })))!.stands).toBe(true);
+    expect(latestSignature(viewPlan(proved({ signed: [sign] })))!.stands).toBe(true);
     expect(
-      signedNow(
+      latestSignature(
         viewPlan({ ...proved({ signed: [sign] }), bleeding: { ...gannet.bleeding, purge: 4 } }),
       )!.stands,
     ).toBe(false);
-    expect(signedNow(viewPlan({ ...proved({ signed: [sign] }), name: 'Renamed' }))!.stands).toBe(
-      true,
-    );
+    expect(
+      latestSignature(viewPlan({ ...proved({ signed: [sign] }), name: 'Renamed' }))!.stands,
+    ).toBe(true);
     const plan = proved({ signed: [sign] });
     expect(readPlan(writePlan(plan)).proving).toEqual(plan.proving);
-    expect(allRests(viewPlan(gannet))).toHaveLength(8);
+    expect(testedDigest(viewPlan(gannet))).toHaveLength(8);
   });
 });
 
@@ -418,7 +421,7 @@ describe('the fit of a curve', () => {
 describe('two plans compared', () => {
   it('in words, by station: how far a line grew, what is void', () => {
     const view = viewPlan(gannet);
-    const rests = circuitRests(gannet.circuits[0]!, view);
+    const rests = circuitDigest(gannet.circuits[0]!, view);
     const was = proved({ holds: [{ ...hold(), startMPa: 15, endMPa: 15, rests }] });
     const bent = applyEdit(was, {
       edit: 'changeLine',

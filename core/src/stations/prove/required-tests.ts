@@ -1,9 +1,9 @@
 import { ENDS, hoseJoint, lineJoint } from '../join/index.ts';
 import type { Circuit, Plan } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
-import { allRests, circuitRests } from './digests.ts';
+import { testedDigest, circuitDigest } from './digests.ts';
 
-export const ROUND_GROUPS = [
+export const TEST_GROUPS = [
   'Pressure held',
   'Leaks',
   'Grips and lets go',
@@ -11,11 +11,11 @@ export const ROUND_GROUPS = [
   'On the vehicle',
   'On the road',
 ] as const;
-export type RoundGroup = (typeof ROUND_GROUPS)[number];
+export type TestGroup = (typeof TEST_GROUPS)[number];
 /** One thing that is looked at, held or felt: what it is, whatever was found. */
-export interface RoundAsked {
+export interface RequiredTest {
   readonly key: string;
-  readonly group: RoundGroup;
+  readonly group: TestGroup;
   readonly name: string;
   /** How it is done, and what is good. */
   readonly how: string;
@@ -98,9 +98,9 @@ function leakPlaces(
 }
 
 /** All rounds of a plan in the order in which they are walked. Common practice; the makers' sheets and local rules come first. */
-export function roundsAsked(view: PlanView): RoundAsked[] {
+export function requiredTests(view: PlanView): RequiredTest[] {
   const { plan } = view;
-  const whole = allRests(view);
+  const whole = testedDigest(view);
   const wet = plan.circuits.filter(
     ({ id }) =>
       view.lines.some(({ line }) => line.circuitId === id) ||
@@ -111,14 +111,14 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
   const has = (kind: Plan['parts'][number]['kind']): boolean =>
     plan.parts.some((part) => part.kind === kind);
   return [
-    ...wet.map((circuit): RoundAsked => {
+    ...wet.map((circuit): RequiredTest => {
       const wantedMPa = holdMPa(view, circuit.id);
       return {
         key: `hold:${circuit.id}`,
         group: 'Pressure held',
         name: `${circuit.name}: held at ${wantedMPa} MPa`,
         how: 'Gauge at a bleeder, the pedal pressed and held by a prop; five minutes, the temperature noted. A gauge behind a proportioning valve reads the valve: turn it back to master pressure first. Circuits are told apart by plugs; clamps on rubber alone, never on braid.',
-        rests: circuitRests(circuit, view),
+        rests: circuitDigest(circuit, view),
         hold: { circuitId: circuit.id, wantedMPa },
       };
     }),
@@ -131,14 +131,14 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
             how: 'Low pressure, pedal tied, wheels chocked, lamps disconnected, a label on the wheel. Good: as firm in the morning, and dry.',
             rests: whole,
             needs: holds,
-          } as RoundAsked,
+          } as RequiredTest,
         ]
       : []),
-    ...wet.flatMap((circuit): RoundAsked[] => {
+    ...wet.flatMap((circuit): RequiredTest[] => {
       const places = leakPlaces(circuit, view);
-      const looks = (round: string): RoundAsked['looks'] =>
+      const looks = (round: string): RequiredTest['looks'] =>
         places.map(({ id, name }) => ({ key: `${round}/${id}`, name }));
-      const rests = circuitRests(circuit, view);
+      const rests = circuitDigest(circuit, view);
       return [
         {
           key: `leak:${circuit.id}`,
@@ -160,8 +160,8 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
         },
       ];
     }),
-    ...brakes.flatMap((circuit): RoundAsked[] => {
-      const rests = circuitRests(circuit, view);
+    ...brakes.flatMap((circuit): RequiredTest[] => {
+      const rests = circuitDigest(circuit, view);
       const how =
         'On stands: pedal down, nobody turns a wheel by hand; pedal up, each turns free at once. Each wheel by itself.';
       return [
@@ -203,7 +203,7 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
             name: 'Engine off and running',
             how: 'Pumped hard engine off, then held while it starts: the pedal goes down a little. Grips and lets go with it as without.',
             rests: whole,
-          } as RoundAsked,
+          } as RequiredTest,
         ]
       : []),
     ...(brakes.length && !plan.trailer
@@ -214,14 +214,14 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
             name: 'Pedal firm, does not sink',
             how: 'Held for a minute with the rule’s foot: it stays. Set the reading down below; a reference vehicle is measured, never remembered.',
             rests: whole,
-          } as RoundAsked,
+          } as RequiredTest,
           {
             key: 'pushrod-cold',
             group: 'Pedal',
             name: 'Pushrod has its play, cold',
             how: 'Felt by hand at the pedal before it meets the piston.',
             rests: whole,
-          } as RoundAsked,
+          } as RequiredTest,
           {
             key: 'pushrod-hot',
             group: 'Pedal',
@@ -229,21 +229,21 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
             how: 'After the first drive, warm: the compensating port is open, the wheels turn free.',
             rests: whole,
             needs: ['walking'],
-          } as RoundAsked,
+          } as RequiredTest,
           {
             key: 'lamps',
             group: 'On the vehicle',
             name: 'Brake lights, at the switch and on the vehicle',
             how: 'A finger’s weight on the pedal lights them, off they go out; both ends of the wire.',
             rests: whole,
-          } as RoundAsked,
+          } as RequiredTest,
           {
             key: 'no-power',
             group: 'On the vehicle',
             name: 'Works with no power at all',
             how: 'Battery off: the pedal still stops every wheel.',
             rests: whole,
-          } as RoundAsked,
+          } as RequiredTest,
         ]
       : []),
     ...(plan.hoses.length || plan.things.some(({ kind }) => kind === 'wheel')
@@ -254,7 +254,7 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
             name: 'Lock to lock, full droop, full bump',
             how: 'Nothing touches, no hose pulls or twists; the wheel on and turned by hand.',
             rests: whole,
-          } as RoundAsked,
+          } as RequiredTest,
         ]
       : []),
     ...(plan.parking
@@ -268,7 +268,7 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
                 : 'Parking brake holds on 20 %, both ways',
             how: 'Laden, five minutes, nose up and nose down, within the rule’s hand or foot; chocks ready.',
             rests: whole,
-          } as RoundAsked,
+          } as RequiredTest,
         ]
       : []),
     ...(plan.clutch || wet.some(({ work }) => work === 'clutch')
@@ -279,7 +279,7 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
             name: 'Clutch frees, in gear, the other foot off the brake',
             how: 'Wheels off the ground: in gear, pedal down, they can be turned; it bites well off the floor.',
             rests: whole,
-          } as RoundAsked,
+          } as RequiredTest,
         ]
       : []),
     ...(plan.trailer
@@ -290,14 +290,14 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
             name: 'Breakaway applies and holds 15 minutes',
             how: 'Pin pulled, on chocks: no wheel can be turned. Its battery alone (49 CFR 393.43, from memory).',
             rests: whole,
-          } as RoundAsked,
+          } as RequiredTest,
           {
             key: 'wires',
             group: 'On the vehicle',
             name: 'Wires of the actuator read as they should',
             how: 'The readings stand in Fit, under Wires.',
             rests: whole,
-          } as RoundAsked,
+          } as RequiredTest,
         ]
       : []),
     ...(has('dry-break')
@@ -308,7 +308,7 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
             name: 'Dry breaks tugged, flow seen',
             how: 'A hard tug does not part them; a stroke with the bleeder beyond them open gives fluid.',
             rests: whole,
-          } as RoundAsked,
+          } as RequiredTest,
         ]
       : []),
     ...(brakes.length
@@ -320,7 +320,7 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
             how: 'In a clear place, belt on: held by the foot in gear, it does not creep.',
             rests: whole,
             needs: brakes.map(({ id }) => `grips:${id}`),
-          } as RoundAsked,
+          } as RequiredTest,
           {
             key: 'walking',
             group: 'On the road',
@@ -328,7 +328,7 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
             how: 'Closed ground, nobody before or behind: straight, no wheel drags.',
             rests: whole,
             needs: ['static'],
-          } as RoundAsked,
+          } as RequiredTest,
           {
             key: 'site',
             group: 'On the road',
@@ -336,7 +336,7 @@ export function roundsAsked(view: PlanView): RoundAsked[] {
             how: 'Up from 30 km/h, pads bedded; the rear never locks first. The distances stand under Stops.',
             rests: whole,
             needs: ['walking'],
-          } as RoundAsked,
+          } as RequiredTest,
         ]
       : []),
   ];

@@ -2,28 +2,28 @@ import { derive } from '../../lib/derive/index.ts';
 import { NO_PROVING, type Plan, type Proving, type RoundTaken } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { judgeHold } from './judge.ts';
-import { roundsAsked, type RoundAsked } from './required-tests.ts';
+import { requiredTests, type RequiredTest } from './required-tests.ts';
 
 export const provingOf = ({ proving }: Pick<Plan, 'proving'>): Proving => proving ?? NO_PROVING;
 /** `void`: it was good, and what it rests on is otherwise since. */
-export type RoundState = 'done' | 'bad' | 'void' | 'locked' | 'open';
-interface Found {
-  readonly state: RoundState;
+export type TestState = 'done' | 'bad' | 'void' | 'locked' | 'open';
+interface TestResult {
+  readonly state: TestState;
   readonly note: string;
 }
 /** A place that is looked at, with what was found there. */
-export interface Look extends Found {
+export interface LookResult extends TestResult {
   readonly key: string;
   readonly name: string;
 }
 /** A round with how it stands. */
-export interface Round extends Omit<RoundAsked, 'needs' | 'looks'>, Found {
+export interface ProvingTest extends Omit<RequiredTest, 'needs' | 'looks'>, TestResult {
   /** What comes first, where it is locked. */
   readonly after: string;
-  readonly looks: readonly Look[];
+  readonly looks: readonly LookResult[];
 }
 
-const foundOf = (one: RoundTaken | undefined, rests: string): Found => {
+const tickedResult = (one: RoundTaken | undefined, rests: string): TestResult => {
   if (!one) return { state: 'open', note: '' };
   if (!one.good) return { state: 'bad', note: one.note };
   return one.rests === rests
@@ -31,7 +31,7 @@ const foundOf = (one: RoundTaken | undefined, rests: string): Found => {
     : { state: 'void', note: 'Changed since: look again.' };
 };
 /** What all looks together come to: the worst of them, and good once every one is. */
-function together(looks: readonly Look[]): Found {
+function worstOfLooks(looks: readonly LookResult[]): TestResult {
   const bad = looks.filter(({ state }) => state === 'bad');
   if (bad.length)
     return {
@@ -54,11 +54,11 @@ function together(looks: readonly Look[]): Found {
           : '',
   };
 }
-function heldOf(
+function holdResult(
   { holds }: Proving,
-  { circuitId, wantedMPa }: NonNullable<RoundAsked['hold']>,
+  { circuitId, wantedMPa }: NonNullable<RequiredTest['hold']>,
   rests: string,
-): Found {
+): TestResult {
   const last = holds.filter((one) => one.circuitId === circuitId).at(-1);
   if (!last) return { state: 'open', note: '' };
   const { verdict, words } = judgeHold({ ...last, wantedMPa });
@@ -74,26 +74,26 @@ function heldOf(
 }
 
 /** All rounds of a plan in the order in which they are walked, each with how it stands. */
-export const roundsOf = derive(
+export const provingTests = derive(
   'rounds',
   (view: PlanView) => [view],
-  (view): readonly Round[] => {
+  (view): readonly ProvingTest[] => {
     const proving = provingOf(view.plan);
     const taken = new Map(proving.rounds.map((one) => [one.key, one]));
-    const judged = roundsAsked(view).map(({ looks: asked = [], needs = [], ...round }) => {
-      const looks = asked.map((look): Look => ({
+    const judged = requiredTests(view).map(({ looks: asked = [], needs = [], ...round }) => {
+      const looks = asked.map((look): LookResult => ({
         ...look,
-        ...foundOf(taken.get(look.key), round.rests),
+        ...tickedResult(taken.get(look.key), round.rests),
       }));
       const found = round.hold
-        ? heldOf(proving, round.hold, round.rests)
+        ? holdResult(proving, round.hold, round.rests)
         : looks.length
-          ? together(looks)
-          : foundOf(taken.get(round.key), round.rests);
+          ? worstOfLooks(looks)
+          : tickedResult(taken.get(round.key), round.rests);
       return { ...round, looks, ...found, needs };
     });
     const byKey = new Map(judged.map((round) => [round.key, round]));
-    return judged.map(({ needs, ...round }): Round => {
+    return judged.map(({ needs, ...round }): ProvingTest => {
       const first = needs.map((need) => byKey.get(need)).find((one) => one && one.state !== 'done');
       return {
         ...round,
@@ -106,7 +106,7 @@ export const roundsOf = derive(
 /** A round told; what was told of it before gives way. */
 export const withRound = (
   proving: Proving,
-  { key, rests }: Pick<Round, 'key' | 'rests'>,
+  { key, rests }: Pick<ProvingTest, 'key' | 'rests'>,
   good: boolean,
   note: string,
   at: string,
@@ -120,10 +120,10 @@ export const withoutRound = (proving: Proving, key: string): Proving => ({
   rounds: proving.rounds.filter((one) => one.key !== key && !one.key.startsWith(`${key}/`)),
 });
 /** Proofs that a change would make void, by name. */
-export function unproves(was: PlanView, is: PlanView): string[] {
+export function testsInvalidatedBy(was: PlanView, is: PlanView): string[] {
   if (!was.plan.proving) return [];
-  const still = new Map(roundsOf(is).map((round) => [round.key, round.state]));
-  return roundsOf(was)
+  const still = new Map(provingTests(is).map((round) => [round.key, round.state]));
+  return provingTests(was)
     .filter(({ key, state }) => state === 'done' && still.get(key) !== 'done')
     .map(({ name }) => name);
 }

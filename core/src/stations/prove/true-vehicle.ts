@@ -1,7 +1,7 @@
 import { normal } from '../../lib/random/index.ts';
 import type { PedalPoint } from '../../plan/index.ts';
 import { judgeCurve } from './judge.ts';
-import { findFault, type Cause, type Known } from './faults.ts';
+import { findFault, type Cause, type Evidence } from './faults.ts';
 
 /** A fault that the simulated vehicle can have; `none`: it is sound. */
 export const TRUE_FAULTS = [
@@ -98,7 +98,11 @@ export function readPedal(
   }));
 }
 /** What somebody would see of it; each look is wrong now and then. */
-export function seen(v: TrueVehicle, points: readonly PedalPoint[], random: () => number): Known {
+export function seen(
+  v: TrueVehicle,
+  points: readonly PedalPoint[],
+  random: () => number,
+): Evidence {
   const look = (is: boolean, slip = 0.04): boolean => (random() < slip ? !is : is);
   const fit = judgeCurve({ ratio: v.ratio, boreMm: v.boreMm, sigmaMm: 0.3, points });
   const mlPerMm = ((Math.PI / 4) * v.boreMm ** 2) / v.ratio / 1000;
@@ -158,7 +162,7 @@ export function reportOn(vehicles: number, random: () => number): Report {
       fit?.verdict === 'cannot-tell'
         ? { ...known, airCostMm: undefined, flexCostMm: undefined, freePlayMm: undefined }
         : known;
-    if (findFault(blind as Known).ranked[0]!.cause === (v.fault as Cause)) first++;
+    if (findFault(blind as Evidence).ranked[0]!.cause === (v.fault as Cause)) first++;
   }
   return {
     vehicles,

@@ -26,7 +26,7 @@ import { PlanStore } from '../../../session/plan-store';
 import { Selection } from '../../../session/selection';
 import { TextField } from '../../../kit/fields/text-field';
 import { CheckField } from '../../../kit/fields/check-field';
-import { firstFault } from '../../../kit/fields/focus-first-invalid';
+import { focusFirstInvalid } from '../../../kit/fields/focus-first-invalid';
 import { Dialog } from '../../../kit/dialog';
 import { VectorField } from '../../../kit/fields/vector-field';
 
@@ -506,7 +506,7 @@ export class HoseForm {
 
   protected keep(event: Event): void {
     event.preventDefault();
-    if (firstFault(event)) return;
+    if (focusFirstInvalid(event)) return;
     const hose = this.draft()!;
     const made = this.isNew()
       ? this.store.apply({ edit: 'addHose', with: { hose } })

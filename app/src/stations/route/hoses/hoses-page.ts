@@ -37,7 +37,7 @@ import { HoseSheet } from './hose-sheet';
 import { HoseStrip } from './hose-strip';
 import { endAt, endMoves, moveEnd } from './move-end';
 import { VERDICT_WORDS } from './hose-words';
-import { Fold } from '../../../kit/disclosure';
+import { Disclosure } from '../../../kit/disclosure';
 import { ListRow } from '../../../kit/list-row';
 
 /** What moves near the end is shown as it stands: within this of it, mm. */
@@ -48,7 +48,7 @@ const NEAR_MM = 700;
   selector: 'fl-hoses-page',
   imports: [
     ListRow,
-    Fold,
+    Disclosure,
     SpaceView,
     SnagRow,
     LevelSign,
@@ -199,13 +199,13 @@ const NEAR_MM = 700;
                 [slidMm]="slidMm()"
               />
             }
-            <fl-fold class="mt-3 border-t border-rule" summary="On and off without twist…">
+            <fl-disclosure class="mt-3 border-t border-rule" summary="On and off without twist…">
               <ol class="list-decimal pl-5 text-sm">
                 @for (step of order(); track step) {
                   <li class="py-0.5">{{ step }}</li>
                 }
               </ol>
-            </fl-fold>
+            </fl-disclosure>
             <p class="mt-3 text-sm text-ink-soft">
               The hose is taken as a springy rod: no weight, no touching, no age. Wheel on and
               turned by hand from lock to lock, at full droop and full bump, comes before the road;

@@ -282,6 +282,6 @@ describe('hoses in Route', () => {
     jump.toSnag(at.store.snags().find((snag) => snag.rule === 'near-hot')!);
     await at.settle();
     expect(at.root.querySelector('fl-hoses-page')).toBeNull();
-    expect(at.root.querySelector('fl-ribbon')).not.toBeNull();
+    expect(at.root.querySelector('fl-line-tabs')).not.toBeNull();
   });
 });

@@ -1,4 +1,4 @@
-import { isWorker } from '../../../plan/index.ts';
+import { isActuated } from '../../../plan/index.ts';
 import { endsByPart, ENDS_READ } from './_ends-by-part.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
@@ -11,7 +11,7 @@ export const bothAxles = defineRule({
   judge: (view) => {
     const wheelbase = view.plan.sizing?.wheelbaseMm;
     if (!wheelbase) return [];
-    return view.plan.parts.filter(isWorker).flatMap((part): Finding[] =>
+    return view.plan.parts.filter(isActuated).flatMap((part): Finding[] =>
       (endsByPart(view).get(part.id) ?? []).flatMap(({ name, place, circuit, at }): Finding[] => {
         const stands = at.fixed.atMm[0] < wheelbase / 2 ? 'front' : 'rear';
         if (circuit.work !== 'brake' || !circuit.axle || circuit.axle === stands) return [];

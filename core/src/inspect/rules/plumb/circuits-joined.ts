@@ -1,4 +1,4 @@
-import { isJoint } from '../../../plan/index.ts';
+import { isInline } from '../../../plan/index.ts';
 import { galleriesOf } from '../../../plan/network/index.ts';
 import { endsByPart, ENDS_READ, type JoinedEnd } from './_ends-by-part.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
@@ -10,7 +10,7 @@ export const circuitsJoined = defineRule({
   about: 'plan',
   reads: ['plan.parts', ...ENDS_READ],
   judge: (view) =>
-    view.plan.parts.filter(isJoint).flatMap((part) => {
+    view.plan.parts.filter(isInline).flatMap((part) => {
       const ends = (endsByPart(view).get(part.id) ?? []).filter(({ kind }) => kind === 'line');
       return galleriesOf(part).flatMap((gallery): Finding[] => {
         const [first, ...rest] = ends.filter(({ at }) => gallery.includes(at.port));

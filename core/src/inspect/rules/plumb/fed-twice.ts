@@ -1,4 +1,4 @@
-import { isWorker } from '../../../plan/index.ts';
+import { isActuated } from '../../../plan/index.ts';
 import { galleriesOf } from '../../../plan/network/index.ts';
 import { endsByPart, ENDS_READ } from './_ends-by-part.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
@@ -10,7 +10,7 @@ export const fedTwice = defineRule({
   about: 'plan',
   reads: ['plan.parts', ...ENDS_READ],
   judge: (view) =>
-    view.plan.parts.filter(isWorker).flatMap((part) =>
+    view.plan.parts.filter(isActuated).flatMap((part) =>
       galleriesOf(part).flatMap((gallery): Finding[] => {
         const ends = (endsByPart(view).get(part.id) ?? []).filter(({ at }) =>
           gallery.includes(at.port),

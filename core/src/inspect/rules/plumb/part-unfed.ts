@@ -1,4 +1,4 @@
-import { isWorker } from '../../../plan/index.ts';
+import { isActuated } from '../../../plan/index.ts';
 import { feedsAt, feedsOf } from '../../../plan/network/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
@@ -16,7 +16,7 @@ export const partUnfed = defineRule({
     return !laid.length
       ? []
       : parts
-          .filter((part) => isWorker(part) && part.ports.length && !feedsAt(feeds, part).length)
+          .filter((part) => isActuated(part) && part.ports.length && !feedsAt(feeds, part).length)
           .map((part): Finding => ({
             level: 'stop',
             place: onPart(part),

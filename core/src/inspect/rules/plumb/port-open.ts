@@ -1,4 +1,4 @@
-import { allPorts, isJoint, makesPressure } from '../../../plan/index.ts';
+import { allPorts, isInline, makesPressure } from '../../../plan/index.ts';
 import { endsByPart, ENDS_READ } from './_ends-by-part.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
@@ -16,7 +16,7 @@ export const portOpen = defineRule({
       ]),
     );
     return allPorts(view.plan).flatMap(({ part, port }): Finding[] => {
-      const counts = (isJoint(part) || makesPressure(part)) && endsByPart(view).has(part.id);
+      const counts = (isInline(part) || makesPressure(part)) && endsByPart(view).has(part.id);
       if (
         !counts ||
         joined.has(port.id) ||

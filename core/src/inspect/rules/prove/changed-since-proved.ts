@@ -1,4 +1,4 @@
-import { roundsOf, signedNow } from '../../../stations/prove/index.ts';
+import { provingTests, latestSignature } from '../../../stations/prove/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { begunProving, PROVE_READS } from './_shared.ts';
@@ -12,9 +12,9 @@ export const changedSinceProved = defineRule({
   judge: (view) => {
     if (!begunProving(view)) return [];
     const whole = view as unknown as PlanView;
-    const signed = signedNow(whole);
+    const signed = latestSignature(whole);
     return [
-      ...roundsOf(whole)
+      ...provingTests(whole)
         .filter(({ state }) => state === 'void')
         .map(({ name, hold }): Finding => ({
           level: 'mind',

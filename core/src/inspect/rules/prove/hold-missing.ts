@@ -1,4 +1,4 @@
-import { roundsOf } from '../../../stations/prove/index.ts';
+import { provingTests } from '../../../stations/prove/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { begunProving, PROVE_READS } from './_shared.ts';
@@ -16,7 +16,7 @@ export const holdMissing = defineRule({
       stops.length > 0 ||
       signed.length > 0 ||
       view.plan.proving!.rounds.some(({ key }) => key === 'walking' || key === 'site');
-    return roundsOf(view as unknown as PlanView).flatMap(
+    return provingTests(view as unknown as PlanView).flatMap(
       ({ hold, name, state, note }): Finding[] => {
         if (!hold) return [];
         const place = { kind: 'circuit', id: hold.circuitId } as const;

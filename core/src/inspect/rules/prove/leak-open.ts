@@ -1,4 +1,4 @@
-import { roundsOf } from '../../../stations/prove/index.ts';
+import { provingTests } from '../../../stations/prove/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { begunProving, PROVE_READS } from './_shared.ts';
@@ -11,21 +11,23 @@ export const leakOpen = defineRule({
   reads: PROVE_READS,
   judge: (view) =>
     begunProving(view)
-      ? roundsOf(view as unknown as PlanView).flatMap(({ key, group, state, note }): Finding[] => {
-          const circuit =
-            group === 'Leaks' && state === 'bad'
-              ? view.plan.circuits.find(({ id }) => key.endsWith(`:${id}`))
-              : undefined;
-          return circuit
-            ? [
-                {
-                  level: 'stop',
-                  place: { kind: 'circuit', id: circuit.id },
-                  where: circuit.name,
-                  text: `It leaks: ${note}. Find it, mend it, hold and look again.`,
-                },
-              ]
-            : [];
-        })
+      ? provingTests(view as unknown as PlanView).flatMap(
+          ({ key, group, state, note }): Finding[] => {
+            const circuit =
+              group === 'Leaks' && state === 'bad'
+                ? view.plan.circuits.find(({ id }) => key.endsWith(`:${id}`))
+                : undefined;
+            return circuit
+              ? [
+                  {
+                    level: 'stop',
+                    place: { kind: 'circuit', id: circuit.id },
+                    where: circuit.name,
+                    text: `It leaks: ${note}. Find it, mend it, hold and look again.`,
+                  },
+                ]
+              : [];
+          },
+        )
       : [],
 });

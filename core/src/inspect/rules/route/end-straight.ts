@@ -1,5 +1,5 @@
 import { lengthenEnd, toolingOf, type LineView } from '../../../plan/index.ts';
-import type { Room } from '../../../shape/tube/index.ts';
+import type { EndClearance } from '../../../shape/tube/index.ts';
 import { defineRule, type Finding, type Fix, type Rule, type Station } from '../../define-rule.ts';
 import { lengthWords, withCorners, type Bent } from '../../rule-kit/places.ts';
 
@@ -35,7 +35,7 @@ export const endStraights = (
   id: string,
   station: Station,
   level: Finding['level'],
-  room: Room,
+  room: EndClearance,
   say: (found: Short) => string,
 ): Rule =>
   defineRule({

@@ -1,5 +1,5 @@
 import { tubeBoreMm } from '../../../trade/stock/index.ts';
-import { isJoint } from '../../../plan/index.ts';
+import { isInline } from '../../../plan/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { lengthWords, onPart } from '../../rule-kit/places.ts';
 import { NARROW_MM, RISE_MM } from './high-point.ts';
@@ -36,7 +36,7 @@ export const highJoint = defineRule({
       }),
     );
     return view.plan.parts.flatMap((part): Finding[] => {
-      if (!isJoint(part) || part.ports.some(({ role }) => role === 'bleeder')) return [];
+      if (!isInline(part) || part.ports.some(({ role }) => role === 'bleeder')) return [];
       const away = part.ports.flatMap(({ id }) => leaving.get(id) ?? []);
       const least = Math.min(...away.map(({ heights }) => fallMm(heights)));
       if (away.length < 2 || least < RISE_MM) return [];

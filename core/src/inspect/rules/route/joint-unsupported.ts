@@ -1,5 +1,5 @@
 import { gapTo } from '../../../shape/obstacles/index.ts';
-import { isJoint } from '../../../plan/index.ts';
+import { isInline } from '../../../plan/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { lengthWords, onPart } from '../../rule-kit/places.ts';
 
@@ -16,7 +16,7 @@ export const jointUnsupported = defineRule({
     return view.plan.parts.flatMap((part): Finding[] => {
       const places = part.ports.flatMap((port) => [view.ports.get(port.id)!.fixed.atMm]);
       if (
-        !isJoint(part) ||
+        !isInline(part) ||
         !places.length ||
         places.some((at) => holders.some((holder) => gapTo(holder, at, at, reachMm)))
       )

@@ -16,12 +16,12 @@ export const boosterReserve = sizingRule(
             },
           ]
         : [];
-    if (!reserve || !limits || reserve.fifthZ * GRAVITY_MS2 >= limits.left.leastMs2) return [];
+    if (!reserve || !limits || reserve.fifthZ * GRAVITY_MS2 >= limits.residual.leastMs2) return [];
     return [
       {
         level: 'mind',
         where: 'Booster',
-        text: `With its supply stopped it helps ${reserve.stops === 1 ? 'one stop' : `${reserve.stops} stops`} in full; in the fifth, at ${limits.left.footMostN} N, ${figure(reserve.fifthZ * GRAVITY_MS2, 1)} m/s² are left and ${limits.left.leastMs2} are asked (UN R13-H annex 4, from memory): a tank, or a larger one.`,
+        text: `With its supply stopped it helps ${reserve.stops === 1 ? 'one stop' : `${reserve.stops} stops`} in full; in the fifth, at ${limits.residual.footMostN} N, ${figure(reserve.fifthZ * GRAVITY_MS2, 1)} m/s² are left and ${limits.residual.leastMs2} are asked (UN R13-H annex 4, from memory): a tank, or a larger one.`,
       },
     ];
   },

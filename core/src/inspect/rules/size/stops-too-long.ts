@@ -17,7 +17,7 @@ export const stopsTooLong = eachLoad(
         where: `Stopping, ${name}`,
         text: `From ${fromKmh} km/h it takes ${figure(stopM, 0)} m with ${foot}; ${figure(most, 0)} m is the limit (${limits.source}).`,
       });
-    const { left: rule } = limits;
+    const { residual: rule } = limits;
     for (const left of failed) {
       // One circuit for all of them has a rule of its own.
       if (left.left.front + left.left.rear === 0) continue;

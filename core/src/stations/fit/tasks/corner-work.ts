@@ -1,11 +1,11 @@
 import { HUB_TABLE, loadVerdict } from '../../../physics/wheel-ends/index.ts';
 import { NO_CORNERS, type Plan, type Ref } from '../../../plan/index.ts';
-import { stampOf, taskOf, type Ground, type Task } from './task.ts';
+import { stampOf, taskOf, type TaskContext, type Task } from './task.ts';
 
 /** What is done to cables, hubs, wires and what is loaded, as they were measured. */
 export function cornerWork(
   { id, corners, parts }: Pick<Plan, 'id' | 'corners' | 'parts'>,
-  ground: Ground,
+  ground: TaskContext,
 ): Task[] {
   const { cables, hubs, wires, loads } = corners ?? NO_CORNERS;
   const place: Ref = { kind: 'plan', id };

@@ -3,7 +3,7 @@ import type { Gate, SessionMeans } from '../../../plan/index.ts';
 import type { TaskView } from './floor-view.ts';
 
 /** What is left behind a gate. */
-export interface GateLeft {
+export interface GateProgress {
   readonly gate: Gate;
   /** Its own tasks. */
   readonly all: number;
@@ -15,11 +15,11 @@ export interface GateLeft {
 }
 
 /** Each gate with the work that is left for it, the first to close first. */
-export function gatesLeft(
+export function gateProgress(
   views: readonly TaskView[],
   gates: readonly Gate[],
   { minutes: sessionMinutes }: Pick<SessionMeans, 'minutes'>,
-): GateLeft[] {
+): GateProgress[] {
   const byId = new Map(views.map((view) => [view.task.id, view]));
   return [...gates].sort(byDay).map((gate) => {
     const own = views.filter(({ task }) => task.gate?.id === gate.id);

@@ -4,7 +4,7 @@ import { ENDS, hoseJoint } from '../../join/index.ts';
 import type { Hose, HoseEnd, LaidPlan, PortView, Ref } from '../../../plan/index.ts';
 import { hoseFittingById } from '../../../trade/stock/index.ts';
 import { isFitted } from './part-work.ts';
-import { stampOf, taskOf, type Ground, type Task } from './task.ts';
+import { stampOf, taskOf, type TaskContext, type Task } from './task.ts';
 
 /** An end behind a bracket is set free of twist before its clip goes in. */
 function turningOf({ fittingId, through }: HoseEnd): Turning {
@@ -15,7 +15,7 @@ function turningOf({ fittingId, through }: HoseEnd): Turning {
 /** What is done to a hose: hung by its fixed end, its other end led there without twist, looked at through its travel, tightened, tugged. */
 const hoseWork = derive(
   'work on a hose',
-  (hose: Hose, ports: ReadonlyMap<string, PortView>, ground: Ground) => [
+  (hose: Hose, ports: ReadonlyMap<string, PortView>, ground: TaskContext) => [
     hose,
     ground,
     ports.get(hose.ends.a.portId ?? ''),
@@ -123,7 +123,7 @@ const hoseWork = derive(
 /** Of all hoses: none is looked at while no hose and no part changes. */
 export const hosesWork = derive(
   'work on hoses',
-  ({ plan, ports }: Pick<LaidPlan, 'plan' | 'ports'>, ground: Ground) =>
+  ({ plan, ports }: Pick<LaidPlan, 'plan' | 'ports'>, ground: TaskContext) =>
     [plan.hoses, ports, ground] as const,
   (hoses, ports, ground): readonly Task[] => hoses.flatMap((hose) => hoseWork(hose, ports, ground)),
 );

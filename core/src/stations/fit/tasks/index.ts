@@ -18,8 +18,8 @@ export {
   type TaskView,
 } from './floor-view.ts';
 export { boltThread, likelyBoltNm, starOrder, type Fastener } from './fasteners.ts';
-export { gatesLeft, type GateLeft } from './gate-progress.ts';
-export { mayNeed } from './task-dependencies.ts';
+export { gateProgress, type GateProgress } from './gate-progress.ts';
+export { possiblePrerequisites } from './task-dependencies.ts';
 export { stripHow } from './strip.ts';
 export { type Task, type TaskKind } from './task.ts';
 export { tasksOf } from './tasks.ts';

@@ -4,7 +4,7 @@ import { ENDS, lineJoint, type End } from '../../join/index.ts';
 import { isMade } from '../../make/making/index.ts';
 import { lineSpace, type LaidPlan, type LineView, type Ref } from '../../../plan/index.ts';
 import { isFitted } from './part-work.ts';
-import { stampOf, taskOf, type Ground, type Task } from './task.ts';
+import { stampOf, taskOf, type TaskContext, type Task } from './task.ts';
 
 /** What is done to a line: brackets and clips, paint, run, started at both ends, looked at, tightened, clips pulled down, looked at again. */
 export const lineWork = derive(
@@ -12,7 +12,7 @@ export const lineWork = derive(
   (
     view: LineView,
     { plan: { things, holding }, obstacles }: Pick<LaidPlan, 'plan' | 'obstacles'>,
-    ground: Ground,
+    ground: TaskContext,
   ) => [view, things, holding, ground, obstacles] as const,
   (view, things, holding, ground, _obstacles): readonly Task[] => {
     const {

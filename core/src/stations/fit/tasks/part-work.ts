@@ -2,7 +2,7 @@ import { derive } from '../../../lib/derive/index.ts';
 import type { Thing } from '../../../shape/obstacles/index.ts';
 import {
   isBrake,
-  isJoint,
+  isInline,
   type LaidPlan,
   type Part,
   type PortView,
@@ -10,7 +10,7 @@ import {
 } from '../../../plan/index.ts';
 import { distance, type Vec3 } from '../../../lib/vec/index.ts';
 import { mountOf, type Fastener } from './fasteners.ts';
-import { stampOf, taskOf, type Ground, type Task } from './task.ts';
+import { stampOf, taskOf, type TaskContext, type Task } from './task.ts';
 
 /** Those that stay on the vehicle are not fitted. */
 export const isFitted = (part: Part): boolean => !part.kept;
@@ -37,7 +37,7 @@ function howOf(part: Part): string {
   if (part.kind === 'master')
     return 'Bench bled or not, its ports capped until lines come; free play of the pushrod looked at.';
   if (isBrake(part)) return 'On its own side, the bleeder on top; pins greased as the sheet says.';
-  return isJoint(part)
+  return isInline(part)
     ? 'Fixed where it is drawn, ports capped until the tubes come.'
     : 'Loose first; ports capped.';
 }
@@ -49,7 +49,7 @@ const partWork = derive(
     part: Part,
     ports: readonly (PortView | undefined)[],
     things: readonly Thing[],
-    ground: Ground,
+    ground: TaskContext,
   ) => [part, ground, things, ...ports],
   (part, ground, things, ...ports): readonly Task[] => {
     const at = (ports as readonly (PortView | undefined)[]).map((port) => port?.fixed.atMm);
@@ -156,7 +156,7 @@ const partWork = derive(
 /** Of all parts: none is looked at while no part and no thing changes. */
 export const partsWork = derive(
   'work on parts',
-  ({ plan, ports }: Pick<LaidPlan, 'plan' | 'ports'>, ground: Ground) =>
+  ({ plan, ports }: Pick<LaidPlan, 'plan' | 'ports'>, ground: TaskContext) =>
     [plan.parts, ports, plan.things, ground] as const,
   (parts, ports, things, ground): readonly Task[] =>
     parts.filter(isFitted).flatMap((part) =>

@@ -1,5 +1,5 @@
 import type { Ref } from '../../../plan/index.ts';
-import { groundOf, taskOf, type Task } from './task.ts';
+import { taskContext, taskOf, type Task } from './task.ts';
 
 /** What comes before anything is taken off. Common practice; local rules and the maker's sheet come first. */
 const SAFETY: readonly (readonly [id: string, name: string, how: string])[] = [
@@ -71,7 +71,7 @@ export function stripTasks({
   readonly on: string;
 }): { readonly tasks: Task[]; readonly bare: readonly string[] } {
   const place: Ref = { kind: 'plan', id };
-  const ground = groundOf([], []);
+  const ground = taskContext([], []);
   const safety = SAFETY.map(([key, name, how]) =>
     taskOf(
       { id: `safety:${key}`, kind: 'safety', name, how, place, stamp: key === 'stands' ? on : '' },

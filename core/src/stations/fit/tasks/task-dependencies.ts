@@ -1,7 +1,7 @@
 import type { TaskView } from './floor-view.ts';
 
 /** Tasks that a task of the user's own may wait for: all but itself and what already waits for it. */
-export function mayNeed(views: readonly TaskView[], id: string): TaskView[] {
+export function possiblePrerequisites(views: readonly TaskView[], id: string): TaskView[] {
   const behind = new Set([id]);
   for (let grew = true; grew;) {
     grew = false;

@@ -1,6 +1,6 @@
 import type { JointEnd } from '../../join/index.ts';
 import { byDay, isIn } from '../gates/index.ts';
-import { digestOf, type Gate, type Ref } from '../../../plan/index.ts';
+import { fnv32, type Gate, type Ref } from '../../../plan/index.ts';
 import type { Vec3 } from '../../../lib/vec/index.ts';
 import type { Fastener } from './fasteners.ts';
 
@@ -69,11 +69,11 @@ const MINUTES: Record<TaskKind, number> = {
 };
 
 /** What all work on a plan stands on: what is done before it, and what closes over it, the first first. */
-export interface Ground {
+export interface TaskContext {
   readonly before: readonly string[];
   readonly gates: readonly Gate[];
 }
-export const groundOf = (before: readonly string[], gates: readonly Gate[]): Ground => ({
+export const taskContext = (before: readonly string[], gates: readonly Gate[]): TaskContext => ({
   before,
   gates: [...gates].sort(byDay),
 });
@@ -82,7 +82,7 @@ type Said = Pick<Task, 'id' | 'kind' | 'name' | 'how' | 'place'> & Partial<Task>
 /** A task with what was not said of it, behind the first gate that any of its places lies in. */
 export function taskOf(
   said: Said,
-  { gates }: Ground,
+  { gates }: TaskContext,
   at: readonly (Vec3 | undefined)[] = [],
 ): Task {
   const gate = said.gate ?? gates.find((one) => at.some(isIn(one))) ?? null;
@@ -101,6 +101,6 @@ export function taskOf(
 
 /** Of what a task is done to: figures to a tenth, so that what is laid out anew the same stays the same. */
 export const stampOf = (...of: unknown[]): string =>
-  digestOf([
+  fnv32([
     JSON.stringify(of, (_, v: unknown) => (typeof v === 'number' ? Math.round(v * 10) / 10 : v)),
   ]);

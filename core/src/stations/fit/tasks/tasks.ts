@@ -8,7 +8,7 @@ import { hosesWork } from './hose-work.ts';
 import { lineWork } from './line-work.ts';
 import { partsWork } from './part-work.ts';
 import { stripTasks } from './strip.ts';
-import { groundOf, taskOf, type Ground, type Task } from './task.ts';
+import { taskContext, taskOf, type TaskContext, type Task } from './task.ts';
 
 /** A thing that is ordered, wrong or missing stands in the way; one of which nothing was said does not. */
 function notHere(rows: ReadonlyMap<string, ListRow>, key: string): string | null {
@@ -29,16 +29,16 @@ const stripOf = derive(
     plan.comesOff,
     plan.floor?.session.on,
   ],
-  (gates, id, comesOff, on): { readonly tasks: readonly Task[]; readonly ground: Ground } => {
+  (gates, id, comesOff, on): { readonly tasks: readonly Task[]; readonly ground: TaskContext } => {
     const { tasks, bare } = stripTasks({ id, comesOff: comesOff ?? [], on: on ?? '' });
-    return { tasks, ground: groundOf(bare, gates) };
+    return { tasks, ground: taskContext(bare, gates) };
   },
 );
 
 /** A booster that the new master stands on: its nuts at the bulkhead, where the vehicle is built anew or it was taken off. */
 function boosterWork(
   { id, sizing, parts, comesOff = [] }: Pick<Plan, 'id' | 'sizing' | 'parts' | 'comesOff'>,
-  ground: Ground,
+  ground: TaskContext,
 ): Task[] {
   const isNew = !comesOff.length || comesOff.some((name) => /booster|pushrod/i.test(name));
   const master = parts.find(({ kind, kept }) => kind === 'master' && !kept);
@@ -63,7 +63,7 @@ function boosterWork(
 /** The user's own tasks, and the fasteners that follow from no part of the plan. */
 function ownTasks(
   { id, gates, floor }: Pick<Plan, 'id' | 'gates' | 'floor'>,
-  ground: Ground,
+  ground: TaskContext,
 ): Task[] {
   const place: Ref = { kind: 'plan', id };
   const gateOf = (gateId: string | null): Gate | null =>
@@ -127,7 +127,7 @@ const waitedFor = derive(
 function wholeTasks(
   { id, bleeding, floor, filling }: Pick<Plan, 'id' | 'bleeding' | 'floor' | 'filling'>,
   work: readonly (readonly Task[])[],
-  ground: Ground,
+  ground: TaskContext,
 ): Task[] {
   const place: Ref = { kind: 'plan', id };
   const fluid = fluidById(bleeding.fluidId)?.name;

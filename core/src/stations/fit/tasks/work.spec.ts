@@ -10,8 +10,8 @@ import { viewPlan } from '../../../plan/results/index.ts';
 import { demo } from '../../../testing/demo-plans.ts';
 import {
   floorView,
-  gatesLeft,
-  mayNeed,
+  gateProgress,
+  possiblePrerequisites,
   stripHow,
   tasksOf,
   undoes,
@@ -292,7 +292,7 @@ describe('before a gate closes', () => {
     on: '2026-12-05',
   };
   const left = (plan: Plan, minutes: number) =>
-    gatesLeft(floorView(viewPlan(plan)), plan.gates, { minutes })[0]!;
+    gateProgress(floorView(viewPlan(plan)), plan.gates, { minutes })[0]!;
   test('all that is left and what it needs is counted in sessions', () => {
     const plan = { ...gannet, gates: [gate] };
     const views = floorView(viewPlan(plan));
@@ -326,7 +326,9 @@ describe('tasks of the user’s own', () => {
       gate: { id: gannet.gates[0]!.id },
       minutes: 5,
     });
-    const may = mayNeed(floorView(viewPlan(plan)), 'own:own-1').map(({ task }) => task.id);
+    const may = possiblePrerequisites(floorView(viewPlan(plan)), 'own:own-1').map(
+      ({ task }) => task.id,
+    );
     expect(may).toContain('part:fl');
     expect(may.filter((id) => id === 'own:own-1' || id === 'own:own-2' || id === 'fill')).toEqual(
       [],

@@ -15,7 +15,7 @@ export function bleederName(works: readonly BleedView[], portId: string): string
 
 /** Everything about the fluid of the open plan, and how it is changed. */
 @Injectable({ providedIn: 'root' })
-export class FillSheet {
+export class FillFacade {
   private readonly store = inject(PlanStore);
   readonly view = computed(() => viewPlan(this.store.plan()));
   readonly works = computed(() => this.view().bleeding);

@@ -13,7 +13,7 @@ export interface AboutChoice extends About {
 
 /** The log of the open plan, the places it can be about, and its edits. */
 @Injectable({ providedIn: 'root' })
-export class LogSheet {
+export class LogFacade {
   private readonly store = inject(PlanStore);
   private readonly pages = inject(FitPages);
   readonly log = computed((): Log => this.store.plan().log ?? NO_LOG);

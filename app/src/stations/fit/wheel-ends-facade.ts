@@ -4,7 +4,7 @@ import { PlanStore } from '../../session/plan-store';
 
 /** What was measured at the corners of the open plan, and its edits. */
 @Injectable({ providedIn: 'root' })
-export class CornersSheet {
+export class WheelEndsFacade {
   private readonly store = inject(PlanStore);
   readonly corners = computed((): Corners => this.store.plan().corners ?? NO_CORNERS);
 

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { openPoints, provingOf, roundsOf } from '@firm-line/core/stations/prove';
+import { openPoints, provingOf, provingTests } from '@firm-line/core/stations/prove';
 import type { Proving } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
@@ -8,12 +8,12 @@ export type ProvePage = 'rounds' | 'curve' | 'stops' | 'sign' | 'compare';
 
 /** What proves the open plan, what is still open, and how it is told. */
 @Injectable({ providedIn: 'root' })
-export class ProveSheet {
+export class ProveFacade {
   private readonly store = inject(PlanStore);
   readonly page = signal<ProvePage>('rounds');
   readonly view = computed(() => viewPlan(this.store.plan()));
   readonly proving = computed((): Proving => provingOf(this.store.plan()));
-  readonly rounds = computed(() => roundsOf(this.view()));
+  readonly rounds = computed(() => provingTests(this.view()));
   /** What rules found counts once it is found in this very plan. */
   readonly points = computed(() =>
     this.store.isJudged() ? openPoints(this.view(), this.store.snags()) : null,
