@@ -101,15 +101,9 @@ export function benchGuide(): void {
     k === 1 ? { ...bend, bendDeg: bend.bendDeg + 1.5 } : bend,
   );
   const times = [1, 2, 3, 4].map((made) => {
-    const readings = off
-      .slice(0, made)
-      .map((_, k) => ({
-        ...readingOf(
-          bent(off.slice(0, k + 1), run.clrMm, run.cutsMm[k]!),
-          [0, 0, 0],
-          view.tube.odMm,
-        ),
-      }));
+    const readings = off.slice(0, made).map((_, k) => ({
+      ...readingOf(bent(off.slice(0, k + 1), run.clrMm, run.cutsMm[k]!), [0, 0, 0], view.tube.odMm),
+    }));
     const input = {
       nodesMm: run.nodesMm,
       clrMm: run.clrMm,

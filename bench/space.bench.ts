@@ -35,7 +35,7 @@ function wayInput(pitchMm: number): WayInput {
     straightMm: STRAIGHT_MM,
     pitchMm,
     obstacles: obstaclesOf(plan),
-    reachMm: plan.holding.reachMm,
+    reachMm: plan.clipSettings.reachMm,
     wide: false,
     mountedOn: new Set(),
   };

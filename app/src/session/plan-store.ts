@@ -11,6 +11,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { InputError } from '@firm-line/core/lib/faults';
 import {
   applyEdits,
+  freshId,
   PLAN_VERSION,
   PlanFileError,
   layPlan,
@@ -235,6 +236,11 @@ export class PlanStore {
     });
   }
 
+  /** The least unused id with a prefix in the open plan. */
+  freshId(prefix: string): string {
+    return freshId(this.plan(), prefix);
+  }
+
   undo(): void {
     this.moveInHistory(this.before, this.after);
   }
@@ -308,7 +314,7 @@ export class PlanStore {
   }
   /** From the first work that is done, edits are held against it. */
   private loadUndoGuard(plan: Plan): void {
-    if (this.undoneBy || !(plan.floor?.done.length || plan.proving)) return;
+    if (this.undoneBy || !(plan.floor.done.length || plan.proving)) return;
     this.undoneBy = () => [];
     import('./invalidated-work').then(
       ({ workInvalidatedBy: undoneBy }) => (this.undoneBy = undoneBy),

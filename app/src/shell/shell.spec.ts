@@ -1,7 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
-import { floorView, withDone } from '@firm-line/core/stations/fit/tasks';
-import { NO_FLOOR } from '@firm-line/core/plan';
+import { floorView } from '@firm-line/core/stations/fit/tasks';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { Selection } from '../session/selection';
 import { APP_PROVIDERS, openGannet, until } from '../testing/open-gannet';
@@ -153,12 +152,12 @@ describe('the ribbon', () => {
   test('an edit that would undo done work is asked about: left it changes nothing, agreed to it is made and can be undone', async () => {
     const at = await shell('h-held');
     // All of the demo's parts are told to be fitted.
-    const done = floorView(viewPlan(at.store.plan())).reduce(
-      (floor, { task }) =>
-        task.kind === 'part' ? withDone(floor, task, '2026-11-27T10:00:00Z') : floor,
-      NO_FLOOR,
-    );
-    at.store.apply({ edit: 'setSheet', with: { sheet: 'floor', to: done } });
+    for (const { task } of floorView(viewPlan(at.store.plan())))
+      if (task.kind === 'part')
+        at.store.apply({
+          edit: 'recordWorkDone',
+          with: { task: task.id, stamp: task.stamp, at: '2026-11-27T10:00:00Z' },
+        });
     const take = { edit: 'removePart', with: { id: 'master' } } as const;
     const has = (): boolean => at.store.plan().parts.some(({ id }) => id === 'master');
     // What an edit undoes is known once that part of the program is here.

@@ -1,4 +1,4 @@
-import { COLLECTIONS, NO_CORNERS, NO_FILLING, NO_FLOOR, type Ref } from '@firm-line/core/plan';
+import { COLLECTIONS, NO_WHEEL_ENDS, NO_FILLING, NO_FLOOR, type Ref } from '@firm-line/core/plan';
 import { inspect, RULES } from '@firm-line/core/inspect';
 import { demo } from '../../../core/src/testing/demo-plans';
 import { bare, ODD_PLANS, opened } from '../../../core/src/testing/odd-plans';
@@ -18,7 +18,7 @@ describe('the stations', () => {
     // The demo as it stands on the floor: fluid in, a hose on a zip tie, a look that was not good, a hub backed off.
     const gannet = demo('gannet');
     const corners = {
-      ...NO_CORNERS,
+      ...NO_WHEEL_ENDS,
       hubs: [
         {
           id: 'hub-1',
@@ -109,7 +109,7 @@ describe('the stations', () => {
     const plans = [
       ...ODD_PLANS.map(([, plan]) => plan),
       ...['gannet', 'wheatear', 'dunlin'].map(demo),
-      { ...gannet, floor, corners, filling },
+      { ...gannet, floor, wheelEnds: corners, filling },
     ];
     const spoken = new Set<string>();
     for (const plan of [...plans, ...plans.map(bare), ...plans.map(opened)])

@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { photosOf } from '@firm-line/core/stations/fit/log';
-import { fileStem, NO_LOG, PlanFileError, writePlan, type Plan } from '@firm-line/core/plan';
+import { fileStem, PlanFileError, writePlan, type Plan } from '@firm-line/core/plan';
 import { Notices } from '../kit/notices';
 import { saveFile } from '../kit/save-file';
 import { PlanChecks } from '../worker/plan-checks';
@@ -42,7 +42,7 @@ export class PlanZips {
 
   /** Hands out a plan with its photographs; those that this browser does not have are said. */
   async export(plan: Plan): Promise<void> {
-    const wanted = photosOf(plan.log ?? NO_LOG);
+    const wanted = photosOf(plan.log);
     const found = new Map<string, Uint8Array>();
     for (const { digest } of wanted) {
       const blob = await this.photos.get(digest);

@@ -28,9 +28,9 @@ export class DraggedLine {
 
   /** Gets the worker ready for the plan as it stands: it may have to read meshes. */
   prepare(): void {
-    const { things, holding } = this.store.plan();
-    if (this.around?.things === things && this.around.holding === holding) return;
-    this.around = { things, holding };
+    const { things, clipSettings: holding } = this.store.plan();
+    if (this.around?.things === things && this.around.clipSettings === holding) return;
+    this.around = { things, clipSettings: holding };
     void this.calls.call('surround', this.around).catch(() => (this.broken = true));
   }
   /** Begins a drag: `tell` is given every line that has been measured. */

@@ -1,10 +1,10 @@
 import { demo } from '../testing/demo-plans.ts';
 import {
-  NO_CORNERS,
+  NO_WHEEL_ENDS,
   NO_FLOOR,
   NO_LOG,
   type CaliperFit,
-  type Corners,
+  type WheelEnds,
   type HubFit,
   type MakerSheet,
   type Plan,
@@ -14,8 +14,8 @@ import {
 import { inspect, type Snag } from './index.ts';
 
 const gannet = demo('gannet');
-const found = (corners: Partial<Corners>, rule: string): Snag[] =>
-  inspect({ ...gannet, corners: { ...NO_CORNERS, ...corners } }).filter(
+const found = (corners: Partial<WheelEnds>, rule: string): Snag[] =>
+  inspect({ ...gannet, wheelEnds: { ...NO_WHEEL_ENDS, ...corners } }).filter(
     (snag) => snag.rule === rule,
   );
 const fit: CaliperFit = {
@@ -31,13 +31,13 @@ const fit: CaliperFit = {
   disc: null,
   clear: null,
 };
-const caliper = (patch: Partial<CaliperFit>): Partial<Corners> => ({
+const caliper = (patch: Partial<CaliperFit>): Partial<WheelEnds> => ({
   calipers: [{ ...fit, ...patch }],
 });
 
 describe('rules of corners: the plan in which each speaks, and the nearest in which it does not', () => {
   test('a plan with nothing measured is silent', () => {
-    expect(inspect({ ...gannet, corners: NO_CORNERS, log: NO_LOG })).toEqual(inspect(gannet));
+    expect(inspect({ ...gannet, wheelEnds: NO_WHEEL_ENDS, log: NO_LOG })).toEqual(inspect(gannet));
   });
 
   test("'disc-hand' speaks of vanes made for the other side", () => {
@@ -154,7 +154,7 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
     expect(cable(1420)).toEqual([]);
   });
 
-  const wire = (patch: Partial<Wire['volts']>): Partial<Corners> => ({
+  const wire = (patch: Partial<Wire['volts']>): Partial<WheelEnds> => ({
     wires: [
       {
         id: 'wire-1',

@@ -1,11 +1,12 @@
+import { withTold } from '../testing/records.ts';
 import { demo } from '../testing/demo-plans.ts';
-import { preFillChecks, fillingOf, withTold } from '../stations/fill/index.ts';
+import { preFillChecks } from '../stations/fill/index.ts';
 import {
   freshFluid,
   NO_FILLING,
   type Filling,
   type FillRun,
-  type FluidIn,
+  type ReservoirFluid,
   type Plan,
 } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
@@ -46,7 +47,7 @@ const wet = (without: string, of = gannet): Plan => {
     'two-people',
   )
     .filter(({ key }) => !key.startsWith(without))
-    .reduce((filling, before) => withTold(filling, before, AT), fillingOf(of));
+    .reduce((filling, before) => withTold(filling, before, AT), of.filling);
   return plan({ ...said, runs: [run()] }, of);
 };
 
@@ -124,7 +125,7 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
     ]).toEqual([]);
   });
 
-  const fluid = (patch: Partial<FluidIn>): Plan =>
+  const fluid = (patch: Partial<ReservoirFluid>): Plan =>
     plan({
       fluids: [{ ...freshFluid('master', 'dot-4'), ...patch }],
     });

@@ -1,16 +1,17 @@
 import {
-  floorView,
-  withClosed,
   withDone,
-  withLater,
-  withLook,
-  withOpened,
-  withTemporary,
   withTight,
   withWanted,
-} from '../stations/fit/tasks/index.ts';
+  withOpened,
+  withLook,
+  withLater,
+  withTemporary,
+  withClosed,
+  withSection,
+} from '../testing/records.ts';
+import { floorView } from '../stations/fit/tasks/index.ts';
 import { demo } from '../testing/demo-plans.ts';
-import { applyEdit, NO_FLOOR, type Floor, type Plan, type Wanted } from '../plan/index.ts';
+import { applyEdit, NO_FLOOR, type Floor, type Plan, type WantedTorque } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { inspect, type Snag } from './index.ts';
 
@@ -18,8 +19,7 @@ const gannet = demo('gannet');
 const AT = '2026-11-27T10:00:00Z';
 const found = (plan: Plan, rule: string): Snag[] =>
   inspect(plan).filter((snag) => snag.rule === rule);
-const floor = (to: Floor, plan: Plan = gannet): Plan =>
-  applyEdit(plan, { edit: 'setSheet', with: { sheet: 'floor', to } });
+const floor = (to: Floor, plan: Plan = gannet): Plan => withSection(plan, 'floor', to);
 const task = (id: string, plan: Plan = gannet) =>
   floorView(viewPlan(plan)).find((view) => view.task.id === id)!.task;
 
@@ -85,7 +85,7 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
     expect(
       [joint('reused'), joint('new'), joint()].map((plan) => found(plan, 'used-again').length),
     ).toEqual([1, 0, 0]);
-    const bolts = (state: Wanted['state'], fastener: Wanted['fastener']): Plan =>
+    const bolts = (state: WantedTorque['state'], fastener: WantedTorque['fastener']): Plan =>
       floor(
         withTight(
           withWanted(NO_FLOOR, { key: 'bolts:fl', nm: 50, source: 'sheet', state, fastener }),

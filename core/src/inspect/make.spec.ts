@@ -1,4 +1,5 @@
-import { shoppingList, withOrder } from '../stations/make/buying/index.ts';
+import { withOrder, withSection } from '../testing/records.ts';
+import { shoppingList } from '../stations/make/buying/index.ts';
 import { demo } from '../testing/demo-plans.ts';
 import {
   applyEdit,
@@ -24,15 +25,9 @@ const tick = (id: string, ...steps: string[]): EditCall[] => {
   }));
 };
 const buying = (key: string, patch: Parameters<typeof withOrder>[2], plan: Plan = gannet): Plan =>
-  applyEdit(plan, {
-    edit: 'setSheet',
-    with: { sheet: 'buying', to: withOrder(plan.buying, key, patch) },
-  });
+  withSection(plan, 'buying', withOrder(plan.buying, key, patch));
 const making = (patch: object): Plan =>
-  applyEdit(gannet, {
-    edit: 'setSheet',
-    with: { sheet: 'making', to: { ...gannet.making!, ...patch } },
-  });
+  withSection(gannet, 'making', { ...gannet.making, ...patch });
 
 describe('rules of the bench: the plan in which each speaks, and the nearest in which it does not', () => {
   test("'no-order' speaks where every order meets the bender, and not where the body stands further off", () => {
@@ -98,7 +93,7 @@ describe('rules of the bench: the plan in which each speaks, and the nearest in 
 
   test("'stock-short' speaks where all that is at hand is less than the cuts, or no piece is long enough", () => {
     expect(found(gannet, 'stock-short')).toEqual([]);
-    const [coil] = gannet.making!.stock;
+    const [coil] = gannet.making.stock;
     expect(
       found(making({ sold: [], stock: [{ ...coil!, lengthMm: 3000 }] }), 'stock-short')[0]!.text,
     ).toMatch(/are to be cut and 2990 mm are at hand/);
@@ -183,11 +178,7 @@ describe('rules of the bench: the plan in which each speaks, and the nearest in 
       corners: { rearLeft: { studHand: left }, rearRight: { studHand: right } },
       brings: [],
     });
-    const plan = (one: Kit): Plan =>
-      applyEdit(gannet, {
-        edit: 'setSheet',
-        with: { sheet: 'buying', to: { ...NO_BUYING, kits: [one] } },
-      });
+    const plan = (one: Kit): Plan => withSection(gannet, 'buying', { ...NO_BUYING, kits: [one] });
     expect(found(plan(kit('left', '')), 'kit-differs').map(({ level }) => level)).toEqual([
       'stop',
       'note',

@@ -9,11 +9,11 @@ import {
 import {
   NO_FILLING,
   NO_PROVING,
-  type HoldTaken,
-  type PedalFelt,
+  type HoldTest,
+  type PedalReading,
   type Plan,
   type Proving,
-  type StopTaken,
+  type StopTest,
 } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { inspect, type Snag } from './index.ts';
@@ -26,7 +26,7 @@ const plan = (patch: Partial<Proving>, of: Plan = gannet): Plan => ({
 });
 const found = (of: Plan, rule: string): Snag[] => inspect(of).filter((snag) => snag.rule === rule);
 const rests = (of: Plan = gannet): string => circuitDigest(of.circuits[0]!, viewPlan(of));
-const hold = (patch: Partial<HoldTaken> = {}): HoldTaken => ({
+const hold = (patch: Partial<HoldTest> = {}): HoldTest => ({
   id: 'h',
   at: AT,
   circuitId: 'circuit-1',
@@ -40,7 +40,7 @@ const hold = (patch: Partial<HoldTaken> = {}): HoldTaken => ({
   rests: rests(),
   ...patch,
 });
-const stopped = (patch: Partial<StopTaken> = {}): StopTaken => ({
+const stopped = (patch: Partial<StopTest> = {}): StopTest => ({
   id: 's',
   at: AT,
   when: 'after',
@@ -135,7 +135,7 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
     };
     expect(found(without, 'leak-open')).toEqual([]);
   });
-  const felt = (patch: Partial<PedalFelt>): PedalFelt => ({
+  const felt = (patch: Partial<PedalReading>): PedalReading => ({
     id: 'p',
     at: AT,
     vehicle: 'this',
@@ -155,7 +155,7 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
     ]).toEqual([]);
   });
   test("'pedal-hot' where it grows by 8 mm and more between cold and hot", () => {
-    const grown = (mm: number, more: Partial<PedalFelt> = {}): Snag[] =>
+    const grown = (mm: number, more: Partial<PedalReading> = {}): Snag[] =>
       found(
         plan({ pedal: [felt({}), felt({ id: 'q', hot: true, travelMm: 60 + mm, ...more })] }),
         'pedal-hot',

@@ -97,7 +97,8 @@ function faultsBetween(plan: Plan, records: readonly IndexedRecord[]): Fault[] {
     }
   const joined = new Map<string, string>();
   for (const { outline, path: within } of records)
-    for (const { to, id, path } of outline.refs) {
+    for (const { to, id, path, then } of outline.refs) {
+      if (then === 'keeps' && !owners.has(id)) continue;
       if (isStock(to) ? !STOCKED[to](id, plan.bench) : owners.get(id)?.kind !== to)
         say([...within, ...path], absent(to, id));
       else if (to === 'port' && within[0] === 'lines') {

@@ -1,13 +1,8 @@
-import {
-  floorView,
-  withDone,
-  withLook,
-  withTight,
-  withWanted,
-} from '../stations/fit/tasks/index.ts';
+import { withDone, withTight, withWanted, withLook, withRound } from './records.ts';
+import { floorView } from '../stations/fit/tasks/index.ts';
 import { NO_FLOOR, NO_PROVING, type Floor, type Plan, type Proving } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
-import { provingTests, withRound } from '../stations/prove/index.ts';
+import { provingTests } from '../stations/prove/index.ts';
 
 /** A plan of which everything is told done on the floor and good in its rounds, on a day. */
 export function proved(plan: Plan, at = '2026-03-02T09:00:00Z'): Plan {

@@ -1,11 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import {
-  preFillChecks,
-  withoutTold,
-  withTold,
-  type PreFillCheck,
-} from '@firm-line/core/stations/fill';
+import { preFillChecks, type PreFillCheck } from '@firm-line/core/stations/fill';
 import type { BleedView } from '@firm-line/core/plan/results';
 import { FillFacade } from './fill-facade';
 
@@ -58,9 +53,14 @@ export class BeforeList {
     preFillChecks(this.work(), this.sheet.view(), this.sheet.method().id),
   );
   protected toggle(one: PreFillCheck): void {
-    const filling = this.sheet.filling();
-    this.sheet.to(
-      one.done ? withoutTold(filling, one.key) : withTold(filling, one, new Date().toISOString()),
+    const { key, stamp } = one;
+    this.sheet.apply(
+      one.done
+        ? { edit: 'removePreFillConfirmation', with: { id: key } }
+        : {
+            edit: 'putPreFillConfirmation',
+            with: { preFillConfirmation: { key, stamp, at: new Date().toISOString() } },
+          },
     );
   }
 }

@@ -1,6 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { airNetworkOf, fillingOf, methodOf, runNow } from '@firm-line/core/stations/fill';
-import type { Filling } from '@firm-line/core/plan';
+import { airNetworkOf, methodOf, runNow } from '@firm-line/core/stations/fill';
+import type { EditCall, EDITS, Filling } from '@firm-line/core/plan';
 import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
 
@@ -19,7 +19,7 @@ export class FillFacade {
   private readonly store = inject(PlanStore);
   readonly view = computed(() => viewPlan(this.store.plan()));
   readonly works = computed(() => this.view().bleeding);
-  readonly filling = computed((): Filling => fillingOf(this.store.plan()));
+  readonly filling = computed((): Filling => this.store.plan().filling);
   readonly run = computed(() => runNow(this.filling()));
   /** The first kind of work that can be bled: by it the method is picked. */
   readonly first = computed(() => this.works().find(({ result }) => result) ?? null);
@@ -29,11 +29,11 @@ export class FillFacade {
   });
   readonly method = computed(() => methodOf(this.filling(), this.store.plan(), this.network()));
 
-  set(patch: Partial<Filling>): void {
-    this.to({ ...this.filling(), ...patch });
+  set(patch: Parameters<(typeof EDITS)['changeFilling']>[1]['patch']): void {
+    this.store.apply({ edit: 'changeFilling', with: { patch } });
   }
-  to(filling: Filling): void {
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'filling', to: filling } });
+  apply(call: EditCall): void {
+    this.store.apply(call);
   }
   name(portId: string): string {
     return bleederName(this.works(), portId);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { changeSteps, fluidIn, reservoirParts } from '@firm-line/core/stations/fill';
-import type { FluidIn, Part } from '@firm-line/core/plan';
+import type { ReservoirFluid, Part } from '@firm-line/core/plan';
 import { FLUIDS, fluidById } from '@firm-line/core/trade/stock';
 import { EmptyState } from '../../kit/empty-state';
 import { CheckField } from '../../kit/fields/check-field';
@@ -164,16 +164,16 @@ export class FluidsPage {
       };
     }),
   );
-  protected when(field: 'openedOn' | 'filledOn' | 'nextOn', day: string): Partial<FluidIn> {
+  protected when(field: 'openedOn' | 'filledOn' | 'nextOn', day: string): Partial<ReservoirFluid> {
     return { [field]: day || null };
   }
-  protected tick(key: 'seals' | 'flushed' | 'named', is: boolean): Partial<FluidIn> {
+  protected tick(key: 'seals' | 'flushed' | 'named', is: boolean): Partial<ReservoirFluid> {
     return { [key]: is };
   }
-  protected set(now: FluidIn, patch: Partial<FluidIn>): void {
-    const { fluids } = this.sheet.filling();
-    this.sheet.set({
-      fluids: [...fluids.filter(({ part }) => part !== now.part), { ...now, ...patch }],
+  protected set(now: ReservoirFluid, patch: Partial<ReservoirFluid>): void {
+    this.sheet.apply({
+      edit: 'putReservoirFluid',
+      with: { reservoirFluid: { ...now, ...patch } },
     });
   }
   protected print(part: string): void {

@@ -1,12 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { methodsFor } from '@firm-line/core/stations/fill';
-import {
-  FILL_TOOLS,
-  freshIn,
-  NO_BUYING,
-  type FillMethod,
-  type FillTool,
-} from '@firm-line/core/plan';
+import { FILL_TOOLS, type FillMethod, type FillTool } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { Notices } from '../../kit/notices';
@@ -113,9 +107,7 @@ export class MethodCard {
   );
   /** Tools of the method, and the wrench, that are neither here nor on the list. */
   protected readonly missing = computed(() => {
-    const listed = new Set(
-      (this.store.plan().buying?.own ?? []).map(({ name }) => name.toLowerCase()),
-    );
+    const listed = new Set(this.store.plan().buying.own.map(({ name }) => name.toLowerCase()));
     const tools = this.sheet.method().tools.filter((tool) => !this.has(tool));
     return [
       ...tools,
@@ -136,12 +128,18 @@ export class MethodCard {
     this.sheet.set({ method });
   }
   protected list(): void {
-    const buying = this.store.plan().buying ?? NO_BUYING;
-    const own = [...buying.own];
     const bleeders = this.sheet.works().reduce((sum, work) => sum + work.bleeders.length, 0);
     for (const name of this.missing())
-      own.push({ id: freshIn('item', own), name, count: name === 'bleeder caps' ? bleeders : 1 });
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'buying', to: { ...buying, own } } });
+      this.store.apply({
+        edit: 'addOwnItem',
+        with: {
+          ownItem: {
+            id: this.store.freshId('item'),
+            name,
+            count: name === 'bleeder caps' ? bleeders : 1,
+          },
+        },
+      });
     this.notices.say('They stand on the list in Make, under your own.');
   }
 }

@@ -25,15 +25,11 @@ import {
   STALL_TRIES,
   withEvent,
   withoutLast,
-  withoutRun,
-  withRun,
   type AirNow,
 } from '@firm-line/core/stations/fill';
 import {
   CAME_OUT,
   fluidFor,
-  freshIn,
-  NO_LOG,
   type CameOutAs,
   type FillRun,
   type RunEvent,
@@ -565,19 +561,14 @@ export class RunPage {
   protected begin(): void {
     const run = beginRun(this.work()!, this.sheet.view(), new Date().toISOString());
     if (!run) return;
-    this.sheet.to(withRun(this.sheet.filling(), run));
+    this.record(run);
     this.another.set(false);
     this.pages.page.set('run');
   }
   protected tell(event: Omit<RunEvent, 'at'>): void {
     this.fault.set('');
     try {
-      this.sheet.to(
-        withRun(
-          this.sheet.filling(),
-          withEvent(this.run()!, { ...event, at: new Date().toISOString() }),
-        ),
-      );
+      this.record(withEvent(this.run()!, { ...event, at: new Date().toISOString() }));
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       this.fault.set(error.message);
@@ -597,19 +588,20 @@ export class RunPage {
   }
   protected undo(): void {
     this.fault.set('');
-    this.sheet.to(withRun(this.sheet.filling(), withoutLast(this.run()!)));
+    this.record(withoutLast(this.run()!));
   }
   protected drop(run: FillRun): void {
-    this.sheet.to(withoutRun(this.sheet.filling(), run.id));
+    this.sheet.apply({ edit: 'removeFillRun', with: { id: run.id } });
+  }
+  private record(run: FillRun): void {
+    this.sheet.apply({ edit: 'recordFillRun', with: { run } });
   }
   protected again(): void {
     this.another.set(true);
   }
   protected note(text: string): void {
     if (!text.trim()) return;
-    const log = this.store.plan().log ?? NO_LOG;
     const entry = {
-      id: freshIn('entry', log.entries),
       at: new Date().toISOString(),
       by: '',
       text: text.trim(),
@@ -618,10 +610,7 @@ export class RunPage {
       when: 'now' as const,
       photos: [],
     };
-    this.store.apply({
-      edit: 'setSheet',
-      with: { sheet: 'log', to: { ...log, entries: [...log.entries, entry] } },
-    });
+    this.store.apply({ edit: 'recordLogEntry', with: { entry } });
   }
   /** A foot switch types a space; where something else is typed into or pressed by it, it is that one's. */
   protected key(event: KeyboardEvent): void {

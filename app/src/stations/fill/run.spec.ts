@@ -20,7 +20,7 @@ const begin = async (at: At): Promise<void> => {
 };
 const title = (at: At): string => at.texts('[data-test=instruction]')[0]!;
 const main = (at: At): Promise<void> => at.click(at.one('[data-test=main]'));
-const state = (at: At) => replay(at.store.plan().filling!.runs.at(-1)!).state;
+const state = (at: At) => replay(at.store.plan().filling.runs.at(-1)!).state;
 
 describe('before the first pump', () => {
   test('it stays locked until all is said, and is again once one is taken back', async () => {
@@ -118,9 +118,9 @@ describe('the run', () => {
     await at.click(at.button('Begin another run'));
     // What was said stands: nothing of it is otherwise.
     await at.click(at.button('Begin at the first bleeder'));
-    expect(at.store.plan().filling!.runs).toHaveLength(2);
+    expect(at.store.plan().filling.runs).toHaveLength(2);
     await at.click(at.button('Throw this run away'));
-    expect(at.store.plan().filling!.runs).toHaveLength(1);
+    expect(at.store.plan().filling.runs).toHaveLength(1);
   });
   test('a bleeder that is deleted in the middle is said to be gone, and the run goes on', async () => {
     const at = await open('r6');

@@ -55,14 +55,13 @@ export class CalipersPage {
       .parts.filter(({ kind }) => kind === 'caliper')
       .map(({ id, name }) => ({
         ...FRESH,
-        ...this.sheet.corners().calipers.find(({ key }) => key === id),
+        ...this.sheet.wheelEnds().calipers.find(({ key }) => key === id),
         key: id,
         name,
       })),
   );
 
-  protected put(fit: CaliperFit): void {
-    const { calipers } = this.sheet.corners();
-    this.sheet.set({ calipers: [...calipers.filter(({ key }) => key !== fit.key), fit] });
+  protected put(caliperFit: CaliperFit): void {
+    this.sheet.apply({ edit: 'putCaliperFit', with: { caliperFit } });
   }
 }

@@ -1,5 +1,6 @@
+import { withDone, withSection } from '../../../../core/src/testing/records';
 import { applyEdits, emptyPlan, NO_FLOOR, type EditCall } from '@firm-line/core/plan';
-import { floorView, withDone } from '@firm-line/core/stations/fit/tasks';
+import { floorView } from '@firm-line/core/stations/fit/tasks';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
@@ -20,7 +21,7 @@ const readyToTighten = () => {
   const floor = floorView(viewPlan(made))
     .filter(({ task }) => wanted.has(task.kind) || task.id === 'look:line:line-r2')
     .reduce((now, { task }) => withDone(now, task, '2026-11-27T10:00:00Z'), NO_FLOOR);
-  return applyEdits(made, [{ edit: 'setSheet', with: { sheet: 'floor', to: floor } }]);
+  return withSection(made, 'floor', floor);
 };
 const pick = async (at: At, id: string): Promise<void> => {
   for (const more of [...at.root.querySelectorAll('button')].filter((button) =>
@@ -64,7 +65,7 @@ describe('Fit', () => {
     await at.type(field, '12.5 lb ft');
     expect(at.texts('[data-test=torque]')[0]).toMatch(/^Good/);
     await at.click(at.button('Tight, marked: next'));
-    expect(at.store.plan().floor!.tight).toEqual([
+    expect(at.store.plan().floor.tight).toEqual([
       expect.objectContaining({
         key: 'tighten:line-r2:a',
         nm: expect.closeTo(16.95, 2),
@@ -85,12 +86,12 @@ describe('Fit', () => {
     at.one<HTMLInputElement>('#task-words').value = 'no stands here';
     at.one<HTMLInputElement>('#task-day').value = '2026-12-01';
     await at.click(at.button('Leave it'));
-    expect(at.store.plan().floor!.later).toEqual([
+    expect(at.store.plan().floor.later).toEqual([
       { task: 'safety:stands', until: '2026-12-01', why: 'no stands here' },
     ]);
     await pick(at, 'safety:stands');
     await at.click(at.button('Take it up again'));
-    expect(at.store.plan().floor!.later).toEqual([]);
+    expect(at.store.plan().floor.later).toEqual([]);
     await at.click(at.button('Not as planned…'));
     at.one<HTMLInputElement>('#task-words').value = 'a hole off by 25 mm';
     await at.click(at.button('Note it'));
@@ -105,8 +106,8 @@ describe('Fit', () => {
     at.one('#own-task').dispatchEvent(new Event('input'));
     await at.settle();
     await at.click(at.button('Add'));
-    expect(at.store.plan().floor!.own).toEqual([
-      { id: 'own-1', name: 'Sweep', minutes: 15, people: 1, needs: [], gateId: null },
+    expect(at.store.plan().floor.own).toEqual([
+      { id: 'own-2', name: 'Sweep', minutes: 15, people: 1, needs: [], gateId: null },
     ]);
     await at.click(at.button('Change'));
     const minutes = [...at.root.querySelectorAll('fl-session-form fl-text-input')]
@@ -193,20 +194,20 @@ describe('Fit', () => {
       await at.click(at.button(button));
     };
     await add('Photograph the frame', 'Add');
-    await pick(at, 'own:own-1');
+    await pick(at, 'own:own-2');
     await at.choose(at.one('#own-need'), 'On stands');
     await at.choose(at.one('#own-gate'), gannet.gates[0]!.name);
-    expect(at.store.plan().floor!.own).toEqual([
+    expect(at.store.plan().floor.own).toEqual([
       expect.objectContaining({ needs: ['safety:stands'], gateId: gannet.gates[0]!.id }),
     ]);
     expect(at.texts('[data-test=waits]')[0]).toMatch(/After: On stands/);
     await at.click(at.button('Remove it'));
-    expect(at.store.plan().floor!.own).toEqual([]);
+    expect(at.store.plan().floor.own).toEqual([]);
     await add('Hub nut', 'Add with torque');
     await pick(at, 'fastener-1');
     expect(at.texts('fl-torque-card').join()).toMatch(/see sheet/);
     await at.click(at.button('Remove it'));
-    expect(at.store.plan().floor!.wanted).toEqual([]);
+    expect(at.store.plan().floor.wanted).toEqual([]);
   });
 
   test('what comes off is said once, comes before all else, and may stay on after all', async () => {
@@ -235,13 +236,13 @@ describe('Fit', () => {
     const look = 'look:part:fl';
     await pick(at, look);
     await at.click(at.button('Not good'));
-    expect(at.store.plan().floor!.looks).toEqual([
+    expect(at.store.plan().floor.looks).toEqual([
       expect.objectContaining({ task: look, good: false }),
     ]);
     expect(at.store.snags().some(({ rule }) => rule === 'look-open')).toBe(true);
     await pick(at, look);
     await at.click(at.button('Looked at, good: next'));
-    expect(at.store.plan().floor!.looks).toEqual([]);
+    expect(at.store.plan().floor.looks).toEqual([]);
     expect(at.store.snags().some(({ rule }) => rule === 'look-open')).toBe(false);
     // The next task stands there by itself.
     expect(at.texts('[data-test=task]')[0]).not.toMatch(/Front left: right side/);

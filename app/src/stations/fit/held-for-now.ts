@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { withClosed, withTemporary } from '@firm-line/core/stations/fit/tasks';
-import { HELD_BY, type Floor, type Temporary } from '@firm-line/core/plan';
+import type { EditCall } from '@firm-line/core/plan';
+import { HELD_BY, type Floor, type TemporaryFix } from '@firm-line/core/plan';
 import { SelectField } from '../../kit/fields/select-field';
 
 /** What holds for now, as it is said. */
-export const HELD_NAMES: Record<Temporary['by'], string> = {
+export const HELD_NAMES: Record<TemporaryFix['by'], string> = {
   'zip-tie': 'a zip tie',
   clip: 'a clip',
   'plastic-shim': 'a plastic shim',
@@ -69,11 +69,11 @@ export class HeldForNow {
   readonly floor = input.required<Floor>();
   /** What a task is called; nothing where there is no such task any more. */
   readonly taskName = input.required<(id: string) => string>();
-  readonly changed = output<Floor>();
+  readonly changed = output<EditCall>();
   protected readonly names = HELD_NAMES;
   protected readonly choices = HELD_BY.map((by) => [by, HELD_NAMES[by]] as const);
   protected readonly words = signal('');
-  protected readonly by = signal<Temporary['by']>('zip-tie');
+  protected readonly by = signal<TemporaryFix['by']>('zip-tie');
   protected readonly open = computed(() =>
     this.floor().temporary.filter(({ closed }) => closed === null),
   );
@@ -81,14 +81,17 @@ export class HeldForNow {
   private today(): string {
     return new Date().toISOString().slice(0, 10);
   }
-  protected closedNow(id: string): Floor {
-    return withClosed(this.floor(), id, this.today());
+  protected closedNow(id: string): EditCall {
+    return { edit: 'changeTemporaryFix', with: { id, patch: { closed: this.today() } } };
   }
   protected add(event: Event): void {
     event.preventDefault();
     const what = this.words().trim();
     if (!what) return;
-    this.changed.emit(withTemporary(this.floor(), { what, by: this.by(), since: this.today() }));
+    this.changed.emit({
+      edit: 'beginTemporaryFix',
+      with: { what, by: this.by(), since: this.today() },
+    });
     this.words.set('');
   }
 }

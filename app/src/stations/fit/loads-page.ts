@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { loadVerdict, PROOF_LOAD, type LoadVerdict } from '@firm-line/core/physics/wheel-ends';
-import { freshIn, PROOF_LOAD_TAKEN, type ProofLoad } from '@firm-line/core/plan';
+import { PROOF_LOAD_TAKEN, type ProofLoad } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { NumberField } from '../../kit/fields/number-field';
@@ -109,18 +109,17 @@ export class LoadsPage {
   protected readonly limits = PROOF_LOAD_TAKEN.fields;
   protected readonly loads = computed(() =>
     this.sheet
-      .corners()
+      .wheelEnds()
       .loads.map((load) => ({ ...load, said: SAID[loadVerdict(load, load.wantedN)] })),
   );
 
   protected add(): void {
-    const { loads } = this.sheet.corners();
-    this.sheet.set({
-      loads: [
-        ...loads,
-        {
-          id: freshIn('load', loads),
-          name: `Pedal ${loads.length + 1}`,
+    this.sheet.apply({
+      edit: 'addProofLoad',
+      with: {
+        proofLoad: {
+          id: this.sheet.freshId('load'),
+          name: `Pedal ${this.sheet.wheelEnds().loads.length + 1}`,
           wantedN: PROOF_LOAD.leastN,
           loadN: null,
           seconds: null,
@@ -128,17 +127,13 @@ export class LoadsPage {
           afterMm: null,
           sound: null,
         },
-      ],
+      },
     });
   }
-  protected change(id: string, patch: Partial<ProofLoad>): void {
-    this.sheet.set({
-      loads: this.sheet
-        .corners()
-        .loads.map((load) => (load.id === id ? { ...load, ...patch } : load)),
-    });
+  protected change(id: string, patch: Partial<Omit<ProofLoad, 'id'>>): void {
+    this.sheet.apply({ edit: 'changeProofLoad', with: { id, patch } });
   }
   protected remove(id: string): void {
-    this.sheet.set({ loads: this.sheet.corners().loads.filter((load) => load.id !== id) });
+    this.sheet.apply({ edit: 'removeProofLoad', with: { id } });
   }
 }

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { NO_LOG, type AboutKind, type Log, type LogEntry } from '@firm-line/core/plan';
+import { type AboutKind, type EditCall, type Log, type LogEntry } from '@firm-line/core/plan';
 import { floorView } from '@firm-line/core/stations/fit/tasks';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
@@ -16,7 +16,7 @@ export interface AboutChoice extends About {
 export class LogFacade {
   private readonly store = inject(PlanStore);
   private readonly pages = inject(FitPages);
-  readonly log = computed((): Log => this.store.plan().log ?? NO_LOG);
+  readonly log = computed((): Log => this.store.plan().log);
   /** What the next entry is about. */
   readonly about = signal<About | null>(null);
 
@@ -57,8 +57,11 @@ export class LogFacade {
   readonly nameOf = ({ kind, id }: About): string =>
     this.byKey().get(`${kind}:${id}`) ?? 'something that is no longer in the plan';
 
-  set(log: Log): boolean {
-    return this.store.apply({ edit: 'setSheet', with: { sheet: 'log', to: log } });
+  apply(call: EditCall): boolean {
+    return this.store.apply(call);
+  }
+  freshId(prefix: string): string {
+    return this.store.freshId(prefix);
   }
   /** Opens the log to write of something. */
   write(about: About): void {

@@ -13,8 +13,6 @@ import {
   byDayFound,
   nextBag,
   photosOf,
-  withEntry,
-  withoutEntry,
 } from '@firm-line/core/stations/fit/log';
 import type { LogEntry, Photo, Ref } from '@firm-line/core/plan';
 import { Dialog } from '../../kit/dialog';
@@ -312,14 +310,14 @@ export class LogPage {
       photos: this.photos(),
       ...(this.bagged() ? { bag: this.bagNo() } : {}),
     };
-    if (!this.sheet.set(withEntry(this.sheet.log(), entry))) return;
+    if (!this.sheet.apply({ edit: 'recordLogEntry', with: { entry } })) return;
     this.said.set('');
     this.read.set('');
     this.photos.set([]);
     this.bagged.set(false);
   }
   protected remove(id: string): void {
-    this.sheet.set(withoutEntry(this.sheet.log(), id));
+    this.sheet.apply({ edit: 'removeLogEntry', with: { id } });
   }
   protected show({ about: { kind, id } }: LogEntry): void {
     if (kind === 'plan' || kind === 'task' || kind === 'sheet') return;

@@ -1,9 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import {
-  possiblePrerequisites,
-  withOwnChanged,
-  type TaskView,
-} from '@firm-line/core/stations/fit/tasks';
+import type { EditCall } from '@firm-line/core/plan';
+import { possiblePrerequisites, type TaskView } from '@firm-line/core/stations/fit/tasks';
 import { OWN_TASK, type Floor, type Gate, type OwnTask } from '@firm-line/core/plan';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
@@ -66,7 +63,7 @@ export class OwnForm {
   readonly floor = input.required<Floor>();
   readonly views = input.required<readonly TaskView[]>();
   readonly gates = input.required<readonly Gate[]>();
-  readonly changed = output<Floor>();
+  readonly changed = output<EditCall>();
   protected readonly limits = OWN_TASK.fields;
   protected readonly gateChoices = computed(() =>
     this.gates().map(({ id, name }) => [id, name] as const),
@@ -87,6 +84,6 @@ export class OwnForm {
     if (id) this.put({ needs: [...this.own().needs, id] });
   }
   protected put(patch: Partial<OwnTask>): void {
-    this.changed.emit(withOwnChanged(this.floor(), this.own().id, patch));
+    this.changed.emit({ edit: 'changeOwnTask', with: { id: this.own().id, patch } });
   }
 }

@@ -22,7 +22,7 @@ const field = (at: At, label: string): HTMLInputElement =>
   [...at.root.querySelectorAll<HTMLInputElement>('input, select')].find(({ labels }) =>
     [...(labels ?? [])].some((one) => one.textContent!.trim() === label),
   )!;
-const corners = (at: At) => at.store.plan().corners!;
+const corners = (at: At) => at.store.plan().wheelEnds;
 
 describe('pages of Fit', () => {
   test('a wheel says nothing before all four readings are there, then what spacer it wants', async () => {
@@ -33,7 +33,7 @@ describe('pages of Fit', () => {
       ['3 Wheel’s barrel, inside, from the axis', '178'],
     ] as const)
       await at.type(field(at, label), text);
-    expect([at.texts('[data-test=wheel]'), at.store.plan().corners ?? null]).toEqual([[], null]);
+    expect([at.texts('[data-test=wheel]'), at.store.plan().wheelEnds.wheels]).toEqual([[], []]);
     await at.type(field(at, '4 Wheel’s face in to the back of its spokes'), '45');
     expect(at.texts('[data-test=wheel]')[0]).toBe(
       'It does not go on as it is: 6 mm under the barrel, -3 mm behind the spokes. A spacer of 6 mm gives the spokes their 3 mm.',
@@ -73,7 +73,7 @@ describe('pages of Fit', () => {
       ['Lever and shoe', '100'],
     ] as const)
       await at.type(fresh(label), text);
-    expect(at.store.plan().corners ?? null).toBeNull();
+    expect(at.store.plan().wheelEnds.cables).toEqual([]);
     await at.type(fresh('Adjuster'), '30');
     expect(at.texts('[data-test=cable]')).toEqual([
       '30 mm too long for its way: it hangs. A shorter one, or stops further apart.',
@@ -113,7 +113,7 @@ describe('pages of Fit', () => {
   test('a sheet that was asked for, and one that is here and gives figures their source', async () => {
     const at = await page('fp5', 'Sheets');
     await at.click(at.button('Add a sheet'));
-    expect(at.store.plan().log!.sheets).toEqual([
+    expect(at.store.plan().log.sheets).toEqual([
       expect.objectContaining({
         name: 'Sheet 1',
         state: 'asked',
@@ -123,7 +123,7 @@ describe('pages of Fit', () => {
     await at.choose(at.one('#sheet-state-sheet-1'), 'here');
     await at.click(at.button('Add a change'));
     await at.type(field(at, 'What was changed'), 'Wider axle');
-    expect(at.store.plan().log!.earlier).toEqual([{ id: 'earlier-1', text: 'Wider axle' }]);
+    expect(at.store.plan().log.earlier).toEqual([{ id: 'earlier-1', text: 'Wider axle' }]);
   });
 
   test('the log: written, found by words and by place, gone when it is taken out', async () => {
@@ -154,14 +154,11 @@ describe('pages of Fit', () => {
         (b) => b.textContent!.trim() === 'Remove',
       )!,
     );
-    expect(at.store.plan().log!.entries.map(({ id }) => id)).toEqual(['entry-2']);
+    expect(at.store.plan().log.entries.map(({ id }) => id)).toEqual(['entry-2']);
     // What it was about may be gone from the plan.
     at.store.apply({
-      edit: 'setSheet',
-      with: {
-        sheet: 'log',
-        to: { ...NO_LOG, entries: [{ ...entry, about: { kind: 'line', id: 'gone' } }] },
-      },
+      edit: 'changeLogEntry',
+      with: { id: 'entry-2', patch: { about: { kind: 'line', id: 'gone' } } },
     });
     await at.choose(at.one('#log-place'), 'every place');
     expect(entries()[0]).toMatch(/something that is no longer in the plan/);
@@ -177,7 +174,7 @@ describe('pages of Fit', () => {
     );
     await at.choose(at.one('#log-about'), 'R1');
     await at.click(at.button('Put it in the log'));
-    expect(at.store.plan().log!.entries[0]).toMatchObject({ bag: 1, text: 'Two clips, one screw' });
+    expect(at.store.plan().log.entries[0]).toMatchObject({ bag: 1, text: 'Two clips, one screw' });
     expect(at.texts('[data-test=bag]')).toEqual([
       expect.stringMatching(/^Bag 1 ?Two clips, one screw ?Goes to: R1/),
     ]);

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { cableFit, type CableReadings } from '@firm-line/core/physics/wheel-ends';
 import { figure } from '@firm-line/core/lib/faults';
-import { CABLE, CORNERS, freshIn, type Cable, type PushrodPlay } from '@firm-line/core/plan';
+import { CABLE, WHEEL_ENDS, type Cable, type PushrodPlay } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
@@ -161,14 +161,14 @@ export class ParkingPage {
   protected readonly electric = ELECTRIC_STEPS;
   protected readonly asks = ASKS;
   protected readonly limits = CABLE.fields;
-  protected readonly play = CORNERS.fields.play.fields;
+  protected readonly play = WHEEL_ENDS.fields.play.fields;
   protected readonly hands = [
     ['left', 'the left side'],
     ['right', 'the right side'],
     ['either', 'either side'],
   ] as const;
   protected readonly cables = computed(() =>
-    this.sheet.corners().cables.map((cable) => ({
+    this.sheet.wheelEnds().cables.map((cable) => ({
       ...cable,
       read: cable as CableReadings as Readonly<Record<Reading, number>>,
       words: this.wordsOf(cable),
@@ -184,7 +184,7 @@ export class ParkingPage {
       ? `By Size: ${figure(plan.parking.handN)} N at the hand make ${figure(found.cableN, 0)} N in the cable, and press each shoe’s lever with ${figure(found.shoeN, 0)} N.`
       : 'Force from hand to shoe is reckoned in Size, under Parking: nothing stands there yet.';
   });
-  protected readonly pushrod = computed(() => this.sheet.corners().play);
+  protected readonly pushrod = computed(() => this.sheet.wheelEnds().play);
   private full(mm: number): string {
     return formatLengthUnit(mm, this.units(), 0);
   }
@@ -224,35 +224,31 @@ export class ParkingPage {
   });
 
   protected add(read: Read): void {
-    const { cables } = this.sheet.corners();
+    const { cables } = this.sheet.wheelEnds();
     if (read)
-      this.sheet.set({
-        cables: [
-          ...cables,
-          {
+      this.sheet.apply({
+        edit: 'addCable',
+        with: {
+          cable: {
             ...(read as unknown as CableReadings),
-            id: freshIn('cable', cables),
+            id: this.sheet.freshId('cable'),
             name: `Cable ${cables.length + 1}`,
             hand: 'either',
             slackAfterMm: null,
           },
-        ],
+        },
       });
   }
   protected readings(id: string, read: Read): void {
     if (read) this.change(id, read as unknown as CableReadings);
   }
-  protected change(id: string, patch: Partial<Cable>): void {
-    this.sheet.set({
-      cables: this.sheet
-        .corners()
-        .cables.map((cable) => (cable.id === id ? { ...cable, ...patch } : cable)),
-    });
+  protected change(id: string, patch: Partial<Omit<Cable, 'id'>>): void {
+    this.sheet.apply({ edit: 'changeCable', with: { id, patch } });
   }
   protected remove(id: string): void {
-    this.sheet.set({ cables: this.sheet.corners().cables.filter((cable) => cable.id !== id) });
+    this.sheet.apply({ edit: 'removeCable', with: { id } });
   }
   protected setPlay(patch: Partial<PushrodPlay>): void {
-    this.sheet.set({ play: { ...this.pushrod(), ...patch } });
+    this.sheet.apply({ edit: 'changePushrodPlay', with: { patch } });
   }
 }

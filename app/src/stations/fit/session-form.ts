@@ -45,12 +45,12 @@ import { NumberField } from '../../kit/fields/number-field';
 export class SessionForm {
   readonly means = input.required<SessionMeans>();
   readonly tools = input.required<readonly string[]>();
-  readonly changed = output<SessionMeans>();
+  readonly changed = output<Partial<SessionMeans>>();
   readonly begun = output();
   protected readonly limits = SESSION_MEANS.fields;
 
   protected put(patch: Partial<SessionMeans>): void {
-    this.changed.emit({ ...this.means(), ...patch });
+    this.changed.emit(patch);
   }
   protected has(tool: string, isThere: boolean): void {
     const others = this.means().lacks.filter((one) => one !== tool);

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { freshIn, type EarlierChange, type MakerSheet } from '@firm-line/core/plan';
+import { type MakerSheet } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
 import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
@@ -141,43 +141,41 @@ export class SheetsPage {
   ] as const;
   protected readonly words = { least: 0, most: 200 };
 
-  private set(sheets: readonly MakerSheet[]): void {
-    this.sheet.set({ ...this.log(), sheets });
-  }
   protected add(): void {
     const { sheets } = this.log();
-    this.set([
-      ...sheets,
-      {
-        id: freshIn('sheet', sheets),
-        name: `Sheet ${sheets.length + 1}`,
-        kind: 'torque',
-        state: 'asked',
-        edition: '',
-        readBy: '',
-        askedOn: new Date().toISOString().slice(0, 10),
-        dueOn: null,
-        photos: [],
+    this.sheet.apply({
+      edit: 'addMakerSheet',
+      with: {
+        makerSheet: {
+          id: this.sheet.freshId('sheet'),
+          name: `Sheet ${sheets.length + 1}`,
+          kind: 'torque',
+          state: 'asked',
+          edition: '',
+          readBy: '',
+          askedOn: new Date().toISOString().slice(0, 10),
+          dueOn: null,
+          photos: [],
+        },
       },
-    ]);
+    });
   }
-  protected change(id: string, patch: Partial<MakerSheet>): void {
-    this.set(this.log().sheets.map((one) => (one.id === id ? { ...one, ...patch } : one)));
+  protected change(id: string, patch: Partial<Omit<MakerSheet, 'id'>>): void {
+    this.sheet.apply({ edit: 'changeMakerSheet', with: { id, patch } });
   }
   protected remove(id: string): void {
-    this.set(this.log().sheets.filter((one) => one.id !== id));
-  }
-  private setEarlier(earlier: readonly EarlierChange[]): void {
-    this.sheet.set({ ...this.log(), earlier });
+    this.sheet.apply({ edit: 'removeMakerSheet', with: { id } });
   }
   protected addEarlier(): void {
-    const { earlier } = this.log();
-    this.setEarlier([...earlier, { id: freshIn('earlier', earlier), text: 'What was changed' }]);
+    this.sheet.apply({
+      edit: 'addEarlierChange',
+      with: { earlierChange: { id: this.sheet.freshId('earlier'), text: 'What was changed' } },
+    });
   }
   protected changeEarlier(id: string, text: string): void {
-    this.setEarlier(this.log().earlier.map((one) => (one.id === id ? { ...one, text } : one)));
+    this.sheet.apply({ edit: 'changeEarlierChange', with: { id, patch: { text } } });
   }
   protected removeEarlier(id: string): void {
-    this.setEarlier(this.log().earlier.filter((one) => one.id !== id));
+    this.sheet.apply({ edit: 'removeEarlierChange', with: { id } });
   }
 }

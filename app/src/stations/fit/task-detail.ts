@@ -1,3 +1,4 @@
+import type { EditCall } from '@firm-line/core/plan';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -9,20 +10,8 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import {
-  withDone,
-  withFound,
-  withLater,
-  withLook,
-  withOpened,
-  withoutDone,
-  withoutLater,
-  withoutOwn,
-  withTemporary,
-  withTight,
-  type TaskView,
-} from '@firm-line/core/stations/fit/tasks';
-import { HELD_BY, type Floor, type Temporary } from '@firm-line/core/plan';
+import { type TaskView } from '@firm-line/core/stations/fit/tasks';
+import { HELD_BY, type Floor, type TemporaryFix } from '@firm-line/core/plan';
 import { SelectField } from '../../kit/fields/select-field';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
@@ -226,7 +215,7 @@ export class TaskDetail {
   readonly view = input.required<TaskView>();
   readonly floor = input.required<Floor>();
   readonly views = input.required<readonly TaskView[]>();
-  readonly told = output<Floor>();
+  readonly told = output<EditCall>();
   /** What was to come off stays: its task. */
   readonly stays = output<string>();
   protected readonly by = inject(Initials);
@@ -237,7 +226,7 @@ export class TaskDetail {
   });
   protected readonly asked = ASKED;
   protected readonly heldBy = HELD_BY.map((by) => [by, HELD_NAMES[by]] as const);
-  protected readonly holder = signal<Temporary['by']>('zip-tie');
+  protected readonly holder = signal<TemporaryFix['by']>('zip-tie');
   /** When this task was first looked at: how long it took is reckoned from it. */
   private readonly begun = linkedSignal({
     source: () => this.view().task.id,
@@ -279,59 +268,62 @@ export class TaskDetail {
     const minutes = Math.round((Date.now() - this.begun()) / 60_000);
     return minutes >= 1 && minutes <= 600 ? minutes : null;
   }
-  protected done(): Floor {
-    return withDone(
-      this.floor(),
-      this.view().task,
-      this.at(),
-      this.by.value().trim(),
-      this.minutes(),
-    );
+  protected done(): EditCall {
+    return {
+      edit: 'recordWorkDone',
+      with: { ...this.work(), by: this.by.value().trim(), minutes: this.minutes() },
+    };
   }
-  protected tight(): Floor {
+  protected tight(): EditCall {
     const { nm, washers } = this.said()!;
-    return withTight(
-      this.floor(),
-      this.view().task,
-      nm,
-      this.at(),
-      this.by.value().trim(),
-      washers,
-    );
+    return {
+      edit: 'recordTorque',
+      with: { ...this.work(), nm, by: this.by.value().trim(), ...(washers ? { washers } : {}) },
+    };
   }
-  protected removed(): Floor {
-    return withoutOwn(this.floor(), this.view().task.id);
+  protected removed(): EditCall {
+    return { edit: 'removeOwnWork', with: { task: this.view().task.id } };
   }
-  protected looked(good: boolean): Floor {
-    return withLook(this.floor(), this.view().task, { good, note: '', at: this.at() });
+  protected looked(good: boolean): EditCall {
+    return { edit: 'recordInspection', with: { ...this.work(), good, note: '' } };
   }
-  protected undone(): Floor {
-    return withoutDone(this.floor(), this.view().task.id);
+  protected undone(): EditCall {
+    return { edit: 'clearWork', with: { task: this.view().task.id } };
   }
-  protected opened(): Floor {
-    return withOpened(this.floor(), this.view().task.id, this.at());
+  protected opened(): EditCall {
+    return { edit: 'recordOpened', with: { task: this.view().task.id, at: this.at() } };
   }
-  protected backNow(): Floor {
-    return withoutLater(this.floor(), this.view().task.id);
+  protected backNow(): EditCall {
+    return { edit: 'removePutOff', with: { id: this.view().task.id } };
+  }
+  /** The task as an edit that records work names it. */
+  private work(): { task: string; stamp: string; at: string } {
+    const { id, stamp } = this.view().task;
+    return { task: id, stamp, at: this.at() };
   }
   protected say(event: Event, words: string, day: string): void {
     event.preventDefault();
     const { task } = this.view();
     if (this.asking() === 'later')
-      this.told.emit(
-        withLater(this.floor(), { task: task.id, until: day || null, why: words.trim() }),
-      );
+      this.told.emit({
+        edit: 'putPutOff',
+        with: { putOff: { task: task.id, until: day || null, why: words.trim() } },
+      });
     else if (words.trim() && this.asking() === 'held')
-      this.told.emit(
-        withTemporary(this.floor(), {
+      this.told.emit({
+        edit: 'beginTemporaryFix',
+        with: {
           what: words.trim(),
           by: this.holder(),
           task: task.id,
           since: this.at().slice(0, 10),
-        }),
-      );
+        },
+      });
     else if (words.trim())
-      this.told.emit(withFound(this.floor(), task.id, `${task.name}: ${words.trim()}`, this.at()));
+      this.told.emit({
+        edit: 'recordDeviation',
+        with: { task: task.id, what: `${task.name}: ${words.trim()}`, at: this.at() },
+      });
     this.asking.set(null);
   }
   protected show(): void {

@@ -1,3 +1,4 @@
+import type { EditCall } from '@firm-line/core/plan';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -6,16 +7,9 @@ import {
   inject,
   signal,
 } from '@angular/core';
-import {
-  floorView,
-  gateProgress,
-  withFastener,
-  withOwn,
-  withSession,
-  type TaskView,
-} from '@firm-line/core/stations/fit/tasks';
+import { floorView, gateProgress, type TaskView } from '@firm-line/core/stations/fit/tasks';
 import { beforeItCloses } from '@firm-line/core/stations/fit/gates';
-import { NO_FLOOR, type Floor, type SessionMeans } from '@firm-line/core/plan';
+import { type Floor, type SessionMeans } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { EmptyState } from '../../kit/empty-state';
 import { ListRow } from '../../kit/list-row';
@@ -63,7 +57,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
               class="px-4 py-2"
               [means]="floor().session"
               [tools]="tools()"
-              (changed)="set({ session: $event })"
+              (changed)="changeSession($event)"
               (begun)="begin()"
             />
           }
@@ -213,7 +207,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
             class="mt-4"
             [floor]="floor()"
             [taskName]="taskName"
-            (changed)="set($event)"
+            (changed)="tell($event)"
           />
           @if (floor().found.length) {
             <h2 class="mt-4 text-lg font-bold">Not as planned</h2>
@@ -245,7 +239,7 @@ export class TasksPage {
   protected readonly shown = computed(() => (this.all() ? Infinity : MOST_LISTED));
   protected readonly changing = signal(false);
   protected readonly ownName = signal('');
-  protected readonly floor = computed((): Floor => this.store.plan().floor ?? NO_FLOOR);
+  protected readonly floor = computed((): Floor => this.store.plan().floor);
   private readonly plan = computed(() => viewPlan(this.store.plan()));
   protected readonly views = computed(() => floorView(this.plan()));
   private readonly byId = computed(() => new Map(this.views().map((view) => [view.task.id, view])));
@@ -358,12 +352,12 @@ export class TasksPage {
       ...(task.gate?.on ? [`before ${dayOf(task.gate.on)}`] : []),
     ].join(' · ');
   }
-  protected set(patch: Partial<Floor> & { readonly session?: SessionMeans }): void {
-    this.tell({ ...this.floor(), ...patch });
+  protected changeSession(patch: Partial<SessionMeans>): void {
+    this.tell({ edit: 'changeSession', with: { patch } });
   }
-  protected tell(floor: Floor): void {
+  protected tell(call: EditCall): void {
     const was = this.chosen();
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'floor', to: floor } });
+    this.store.apply(call);
     // What is done gives way to the next.
     if (was && was.state !== 'done' && this.byId().get(was.task.id)?.state === 'done')
       this.id.set(null);
@@ -371,11 +365,11 @@ export class TasksPage {
   /** A new day on the floor: stands and chocks are looked at before anything else. */
   protected begin(): void {
     this.changing.set(false);
-    this.tell(withSession(this.floor(), new Date().toISOString().slice(0, 10)));
+    this.changeSession({ on: new Date().toISOString().slice(0, 10) });
   }
   /** What comes off the vehicle; taken off the list, nothing is told of it any more. */
   protected comesOff(to: readonly string[]): void {
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'comesOff', to } });
+    this.store.apply({ edit: 'setComesOff', with: { to } });
   }
   protected stays(task: string): void {
     this.comesOff((this.store.plan().comesOff ?? []).filter((name) => `strip:${name}` !== task));
@@ -387,7 +381,9 @@ export class TasksPage {
     if (what === 'off') this.comesOff([...new Set([...(this.store.plan().comesOff ?? []), name])]);
     else
       this.tell(
-        what === 'task' ? withOwn(this.floor(), name, null) : withFastener(this.floor(), name),
+        what === 'task'
+          ? { edit: 'beginOwnTask', with: { name, gateId: null } }
+          : { edit: 'addFastener', with: { name } },
       );
     this.ownName.set('');
   }

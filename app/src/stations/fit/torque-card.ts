@@ -1,3 +1,4 @@
+import type { EditCall } from '@firm-line/core/plan';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -13,11 +14,10 @@ import {
   torqueOf,
   verdictOf,
   wantedOf,
-  withWanted,
   WRENCH_SHARE,
   type Task,
 } from '@firm-line/core/stations/fit/tasks';
-import type { Floor, Tightened, Wanted } from '@firm-line/core/plan';
+import type { Floor, Tightening, WantedTorque } from '@firm-line/core/plan';
 import { formatTorque } from '@firm-line/core/lib/units/torque';
 import { CheckField } from '../../kit/fields/check-field';
 import { TextInput } from '../../kit/fields/text-input';
@@ -31,7 +31,7 @@ import { WantedForm } from './wanted-form';
 /** What the wrench said, and of a joint that had been opened whether its washers are new. */
 export interface Said {
   readonly nm: number;
-  readonly washers?: Tightened['washers'];
+  readonly washers?: Tightening['washers'];
 }
 /** So many are drawn in a ring; fewer are simply drawn up in turn. */
 const RING = 3;
@@ -118,12 +118,12 @@ export class TorqueCard {
   private readonly store = inject(PlanStore);
   readonly task = input.required<Task>();
   readonly floor = input.required<Floor>();
-  readonly changed = output<Floor>();
+  readonly changed = output<EditCall>();
   protected readonly figure = figure;
   protected readonly ring = RING;
   protected readonly torque = computed(() => torqueOf(this.task(), this.floor())!);
   /** Of bolts and nuts: what was set down of them. */
-  protected readonly wanted = computed((): Wanted | null => {
+  protected readonly wanted = computed((): WantedTorque | null => {
     const { fastener } = this.task();
     return fastener ? wantedOf(this.floor(), fastener.key) : null;
   });
@@ -211,7 +211,7 @@ export class TorqueCard {
     }[wanted.state];
     return ` ${threads[0]!.toUpperCase()}${threads.slice(1)}, ${wanted.fastener === 'new' ? 'new' : 'used before'}.`;
   }
-  protected put(wanted: Wanted): Floor {
-    return withWanted(this.floor(), wanted);
+  protected put(wantedTorque: WantedTorque): EditCall {
+    return { edit: 'putWantedTorque', with: { wantedTorque } };
   }
 }

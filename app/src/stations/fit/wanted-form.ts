@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
 import { boltThread, likelyBoltNm } from '@firm-line/core/stations/fit/tasks';
-import { BOLT_CLASSES, sheetNames, WANTED, type Wanted } from '@firm-line/core/plan';
+import { BOLT_CLASSES, sheetNames, WANTED, type WantedTorque } from '@firm-line/core/plan';
 import { TextInput, type Read } from '../../kit/fields/text-input';
 import { NumberField } from '../../kit/fields/number-field';
 import { readTorque } from '../../kit/fields/read-torque';
@@ -75,10 +75,10 @@ import { PlanStore } from '../../session/plan-store';
 export class WantedForm {
   private readonly store = inject(PlanStore);
   protected readonly sheets = computed(() => sheetNames(this.store.plan()));
-  readonly wanted = input.required<Wanted>();
+  readonly wanted = input.required<WantedTorque>();
   /** How many such a thing mostly has. */
   readonly count = input.required<number>();
-  readonly changed = output<Wanted>();
+  readonly changed = output<WantedTorque>();
   protected readonly counts = WANTED.fields.count.of;
   protected readonly states = [
     ['dry', 'dry'],
@@ -108,14 +108,14 @@ export class WantedForm {
       ? { ok: true, value: text }
       : { ok: false, message: `"${text}" cannot be read: write it as M10, M12x1.5 or 7/16-20.` };
 
-  protected put(patch: Partial<Wanted>): void {
+  protected put(patch: Partial<WantedTorque>): void {
     this.changed.emit({ ...this.wanted(), ...patch });
   }
   protected putThread(thread: string): void {
     const { thread: _, ...rest } = this.wanted();
     this.changed.emit(thread ? { ...rest, thread } : rest);
   }
-  protected putClass(propertyClass: Wanted['propertyClass'] | ''): void {
+  protected putClass(propertyClass: WantedTorque['propertyClass'] | ''): void {
     const { propertyClass: _, ...rest } = this.wanted();
     this.changed.emit(propertyClass ? { ...rest, propertyClass } : rest);
   }

@@ -1,17 +1,17 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { NO_CORNERS, type Corners } from '@firm-line/core/plan';
+import type { EditCall, WheelEnds } from '@firm-line/core/plan';
 import { PlanStore } from '../../session/plan-store';
 
 /** What was measured at the corners of the open plan, and its edits. */
 @Injectable({ providedIn: 'root' })
 export class WheelEndsFacade {
   private readonly store = inject(PlanStore);
-  readonly corners = computed((): Corners => this.store.plan().corners ?? NO_CORNERS);
+  readonly wheelEnds = computed((): WheelEnds => this.store.plan().wheelEnds);
 
-  set(patch: Partial<Corners>): void {
-    this.store.apply({
-      edit: 'setSheet',
-      with: { sheet: 'corners', to: { ...this.corners(), ...patch } },
-    });
+  apply(call: EditCall): void {
+    this.store.apply(call);
+  }
+  freshId(prefix: string): string {
+    return this.store.freshId(prefix);
   }
 }

@@ -5,7 +5,7 @@ import {
   type HubKind,
   type HubSchool,
 } from '@firm-line/core/physics/wheel-ends';
-import { freshIn, HUB_FIT, type HubFit, type WheelFit } from '@firm-line/core/plan';
+import { HUB_FIT, type HubFit, type WheelFit } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
@@ -152,13 +152,13 @@ export class WheelsPage {
       .things.filter(({ shape }) => shape.kind === 'wheel')
       .map(({ id, name }) => ({
         ...FRESH,
-        ...this.sheet.corners().wheels.find(({ key }) => key === id),
+        ...this.sheet.wheelEnds().wheels.find(({ key }) => key === id),
         key: id,
         name,
       })),
   );
   protected readonly hubs = computed(() =>
-    this.sheet.corners().hubs.map((hub) => ({ ...hub, words: this.wordsOf(hub) })),
+    this.sheet.wheelEnds().hubs.map((hub) => ({ ...hub, words: this.wordsOf(hub) })),
   );
 
   private wordsOf(hub: HubFit): string {
@@ -174,32 +174,27 @@ export class WheelsPage {
       lock: 'A new split pin, tab or nut.',
     }[fault];
   }
-  protected put(fit: WheelFit): void {
-    this.sheet.set({
-      wheels: [...this.sheet.corners().wheels.filter(({ key }) => key !== fit.key), fit],
-    });
+  protected put(wheelFit: WheelFit): void {
+    this.sheet.apply({ edit: 'putWheelFit', with: { wheelFit } });
   }
   protected add(): void {
-    const { hubs } = this.sheet.corners();
-    this.sheet.set({
-      hubs: [
-        ...hubs,
-        {
-          id: freshIn('hub', hubs),
-          name: `Hub ${hubs.length + 1}`,
+    this.sheet.apply({
+      edit: 'addHub',
+      with: {
+        hub: {
+          id: this.sheet.freshId('hub'),
+          name: `Hub ${this.sheet.wheelEnds().hubs.length + 1}`,
           kind: 'adjustable',
           school: 'end-play',
           endPlayMm: null,
           sheetMm: null,
           newLock: null,
         },
-      ],
+      },
     });
   }
-  protected change(id: string, patch: Partial<HubFit>): void {
-    this.sheet.set({
-      hubs: this.sheet.corners().hubs.map((hub) => (hub.id === id ? { ...hub, ...patch } : hub)),
-    });
+  protected change(id: string, patch: Partial<Omit<HubFit, 'id'>>): void {
+    this.sheet.apply({ edit: 'changeHub', with: { id, patch } });
   }
   protected sheetPlay(
     { id, sheetMm }: HubFit,
@@ -217,6 +212,6 @@ export class WheelsPage {
       });
   }
   protected remove(id: string): void {
-    this.sheet.set({ hubs: this.sheet.corners().hubs.filter((hub) => hub.id !== id) });
+    this.sheet.apply({ edit: 'removeHub', with: { id } });
   }
 }

@@ -9,7 +9,7 @@ import {
   type WireJob,
   type WireTest,
 } from '@firm-line/core/physics/wheel-ends';
-import { freshIn, WIRE, type Wire } from '@firm-line/core/plan';
+import { WIRE, type Wire } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { SelectField } from '../../kit/fields/select-field';
@@ -126,7 +126,7 @@ export class WiresPage {
   protected readonly words = { least: 0, most: 80 };
   protected readonly limits = WIRE.fields.volts.fields.rest.of;
   protected readonly wires = computed(() =>
-    this.sheet.corners().wires.map((wire) => ({
+    this.sheet.wheelEnds().wires.map((wire) => ({
       ...wire,
       name: `${WIRE_NAMES[wire.job]}${wire.colour ? `, ${wire.colour}` : ''}`,
       tests: WIRE_TESTS.map((test) => {
@@ -146,36 +146,22 @@ export class WiresPage {
   );
 
   protected begin(): void {
-    this.sheet.set({
-      wires: WIRE_JOBS.map((job, i) => ({
-        id: `wire-${i + 1}`,
-        job,
-        colour: '',
-        terminal: '',
-        volts: NO_VOLTS,
-      })),
-    });
+    for (const job of WIRE_JOBS) this.add(job);
   }
   protected add(job: WireJob): void {
-    const { wires } = this.sheet.corners();
-    this.sheet.set({
-      wires: [
-        ...wires,
-        { id: freshIn('wire', wires), job, colour: '', terminal: '', volts: NO_VOLTS },
-      ],
+    const id = this.sheet.freshId('wire');
+    this.sheet.apply({
+      edit: 'addWire',
+      with: { wire: { id, job, colour: '', terminal: '', volts: NO_VOLTS } },
     });
   }
-  protected change(id: string, patch: Partial<Wire>): void {
-    this.sheet.set({
-      wires: this.sheet
-        .corners()
-        .wires.map((wire) => (wire.id === id ? { ...wire, ...patch } : wire)),
-    });
+  protected change(id: string, patch: Partial<Omit<Wire, 'id'>>): void {
+    this.sheet.apply({ edit: 'changeWire', with: { id, patch } });
   }
   protected read({ id, volts }: Wire, test: WireTest, value: number | null): void {
     this.change(id, { volts: { ...volts, [test]: value } });
   }
   protected remove(id: string): void {
-    this.sheet.set({ wires: this.sheet.corners().wires.filter((wire) => wire.id !== id) });
+    this.sheet.apply({ edit: 'removeWire', with: { id } });
   }
 }

@@ -3,8 +3,6 @@ import {
   BRACKET,
   BRACKET_HOLE,
   fileStem,
-  freshIn,
-  NO_MAKING,
   type Bracket,
   type BracketHole,
   type Making,
@@ -211,7 +209,7 @@ export class BracketsPage {
   protected readonly limits = BRACKET.fields;
   protected readonly holeLimits = BRACKET_HOLE.fields;
   protected readonly words0 = { least: 0, most: 200 };
-  private readonly making = computed((): Making => this.store.plan().making ?? NO_MAKING);
+  private readonly making = computed((): Making => this.store.plan().making);
   protected readonly brackets = computed(() => this.making().brackets);
   protected readonly id = linkedSignal<readonly Bracket[], string | null>({
     source: this.brackets,
@@ -249,20 +247,14 @@ export class BracketsPage {
     });
   });
 
-  private set(brackets: readonly Bracket[]): void {
-    this.store.apply({
-      edit: 'setSheet',
-      with: { sheet: 'making', to: { ...this.making(), brackets } },
-    });
-  }
-  protected change(patch: Partial<Bracket>): void {
-    this.set(this.brackets().map((one) => (one.id === this.id() ? { ...one, ...patch } : one)));
+  protected change(patch: Partial<Omit<Bracket, 'id'>>): void {
+    this.store.apply({ edit: 'changeBracket', with: { id: this.id()!, patch } });
   }
   protected bendAt(upMm: number | null): void {
     this.change({ bend: upMm === null ? null : { upMm, deg: this.chosen()!.bend?.deg ?? 90 } });
   }
   protected add(): void {
-    const id = freshIn('bracket', this.brackets());
+    const id = this.store.freshId('bracket');
     const bracket: Bracket = {
       id,
       name: id.replace('bracket-', 'Bracket '),
@@ -275,11 +267,11 @@ export class BracketsPage {
       existing: false,
       held: '',
     };
-    this.set([...this.brackets(), bracket]);
+    this.store.apply({ edit: 'addBracket', with: { bracket } });
     this.id.set(bracket.id);
   }
   protected remove(): void {
-    this.set(this.brackets().filter(({ id }) => id !== this.id()));
+    this.store.apply({ edit: 'removeBracket', with: { id: this.id()! } });
   }
   protected addHole(): void {
     const { holes, heightMm } = this.chosen()!;

@@ -14,11 +14,10 @@ import {
   type CutPlan,
 } from '@firm-line/core/stations/make/making';
 import {
-  freshIn,
   MAKING,
-  NO_MAKING,
   STOCK_PIECE,
   type Making,
+  type SoldLength,
   type StockPiece,
 } from '@firm-line/core/plan';
 import { TUBES, tubeLabel } from '@firm-line/core/trade/stock';
@@ -133,33 +132,33 @@ import { BenchWork } from '../../worker/bench-work';
             label="Tube"
             [options]="tubes"
             [value]="piece.tubeId"
-            (changed)="setPiece(i, { tubeId: $event })"
+            (changed)="setPiece(piece.id, { tubeId: $event })"
           />
           <div class="mt-2 grid grid-cols-[1fr_4.5rem_1fr_auto] items-end gap-2">
             <fl-length-field
               label="Length"
               [limits]="limits.lengthMm"
               [valueMm]="piece.lengthMm"
-              (changed)="setPiece(i, { lengthMm: $event })"
+              (changed)="setPiece(piece.id, { lengthMm: $event })"
             />
             <fl-number-field
               label="Pieces"
               [limits]="limits.count"
               [value]="piece.count"
-              (changed)="setPiece(i, { count: $event })"
+              (changed)="setPiece(piece.id, { count: $event })"
             />
             <fl-text-field
               [field]="'batch-' + piece.id"
               label="Batch"
               [limits]="words0"
               [value]="piece.batch"
-              (changed)="setPiece(i, { batch: $event })"
+              (changed)="setPiece(piece.id, { batch: $event })"
             />
             <button
               type="button"
               class="btn px-3"
               [attr.aria-label]="'Remove piece ' + (i + 1)"
-              (click)="removePiece(i)"
+              (click)="removePiece(piece.id)"
             >
               ×
             </button>
@@ -177,19 +176,19 @@ import { BenchWork } from '../../worker/bench-work';
             label="Tube"
             [options]="tubes"
             [value]="one.tubeId"
-            (changed)="setSold(i, { tubeId: $event })"
+            (changed)="setSold(one.id, { tubeId: $event })"
           />
           <fl-length-field
             label="Length"
             [limits]="limits.lengthMm"
             [valueMm]="one.lengthMm"
-            (changed)="setSold(i, { lengthMm: $event })"
+            (changed)="setSold(one.id, { lengthMm: $event })"
           />
           <button
             type="button"
             class="btn px-3"
             [attr.aria-label]="'Remove sold length ' + (i + 1)"
-            (click)="removeSold(i)"
+            (click)="removeSold(one.id)"
           >
             ×
           </button>
@@ -225,7 +224,7 @@ export class CutsPage {
   protected readonly sheet = MAKING.fields;
   protected readonly words0 = { least: 0, most: 200 };
   protected readonly tubes = TUBES.map((tube) => [tube.id, tubeLabel(tube)] as const);
-  protected readonly making = computed((): Making => this.store.plan().making ?? NO_MAKING);
+  protected readonly making = computed((): Making => this.store.plan().making);
   protected readonly plans = signal<readonly CutPlan[]>([]);
   protected readonly busy = signal(false);
   protected readonly fault = signal<string | null>(null);
@@ -281,43 +280,39 @@ export class CutsPage {
     return `${this.full(piece.lengthMm)}: ${piece.cuts.map(({ name, lengthMm }) => `${name} ${this.mm(lengthMm)}`).join(', ')}, left ${this.full(piece.leftMm)}`;
   }
 
-  protected set(patch: Partial<Making>): void {
-    this.store.apply({
-      edit: 'setSheet',
-      with: { sheet: 'making', to: { ...this.making(), ...patch } },
-    });
+  protected set(patch: { readonly kerfMm?: number; readonly endMm?: number }): void {
+    this.store.apply({ edit: 'changeCutting', with: { patch } });
   }
-  protected setPiece(index: number, patch: Partial<StockPiece>): void {
-    this.set({
-      stock: this.making().stock.map((one, i) => (i === index ? { ...one, ...patch } : one)),
-    });
+  protected setPiece(id: string, patch: Partial<Omit<StockPiece, 'id'>>): void {
+    this.store.apply({ edit: 'changeStockPiece', with: { id, patch } });
   }
   protected addPiece(): void {
-    const { stock } = this.making();
     const tubeId =
-      tubeWanted(this.store.view().lines)[0]?.tube.id ?? stock.at(-1)?.tubeId ?? TUBES[0]!.id;
-    this.set({
-      stock: [
-        ...stock,
-        { id: freshIn('stock', stock), tubeId, lengthMm: 7620, count: 1, batch: '' },
-      ],
+      tubeWanted(this.store.view().lines)[0]?.tube.id ??
+      this.making().stock.at(-1)?.tubeId ??
+      TUBES[0]!.id;
+    const id = this.store.freshId('stock');
+    this.store.apply({
+      edit: 'addStockPiece',
+      with: { stockPiece: { id, tubeId, lengthMm: 7620, count: 1, batch: '' } },
     });
   }
-  protected removePiece(index: number): void {
-    this.set({ stock: this.making().stock.toSpliced(index, 1) });
+  protected removePiece(id: string): void {
+    this.store.apply({ edit: 'removeStockPiece', with: { id } });
   }
-  protected setSold(index: number, patch: Partial<Making['sold'][number]>): void {
-    this.set({
-      sold: this.making().sold.map((one, i) => (i === index ? { ...one, ...patch } : one)),
-    });
+  protected setSold(id: string, patch: Partial<Omit<SoldLength, 'id'>>): void {
+    this.store.apply({ edit: 'changeSoldLength', with: { id, patch } });
   }
   protected addSold(): void {
-    const { sold } = this.making();
     const tubeId = tubeWanted(this.store.view().lines)[0]?.tube.id ?? TUBES[0]!.id;
-    this.set({ sold: [...sold, { id: freshIn('sold', sold), tubeId, lengthMm: 7620 }] });
+    const id = this.store.freshId('sold');
+    this.store.apply({
+      edit: 'addSoldLength',
+      with: { soldLength: { id, tubeId, lengthMm: 7620 } },
+    });
   }
-  protected removeSold(index: number): void {
-    this.set({ sold: this.making().sold.toSpliced(index, 1) });
+  protected removeSold(id: string): void {
+    this.store.apply({ edit: 'removeSoldLength', with: { id } });
   }
   /** Ticks the cut of every line of the plan of cuts, and puts what is left into the stock. */
   protected cutNow(plan: CutPlan): void {
@@ -334,8 +329,8 @@ export class CutsPage {
           ]
         : [];
     });
-    const to = stockAfter(this.making(), plan);
-    this.store.apply(...ticks, { edit: 'setSheet', with: { sheet: 'making', to } });
+    const { stock } = stockAfter(this.making(), plan);
+    this.store.apply(...ticks, { edit: 'setStock', with: { stock } });
   }
   protected print(): void {
     window.print();

@@ -7,10 +7,8 @@ import {
   listView,
 } from '@firm-line/core/stations/make/buying';
 import {
-  freshIn,
   KIT_ASKS,
   KIT_CORNERS,
-  NO_BUYING,
   type Buying,
   type Kit,
   type KitAsk,
@@ -170,7 +168,7 @@ export class KitsPage {
   protected readonly corners = KIT_CORNERS;
   protected readonly names = CORNER_NAMES;
   protected readonly words0 = { least: 0, most: 80 };
-  private readonly buying = computed((): Buying => this.store.plan().buying ?? NO_BUYING);
+  private readonly buying = computed((): Buying => this.store.plan().buying);
   private readonly rows = computed(() => listView(viewPlan(this.store.plan())).rows);
   protected readonly things = computed(() =>
     this.rows().map(({ item }) => [item.key, item.name] as const),
@@ -205,29 +203,25 @@ export class KitsPage {
     return unit ? `${name}, ${unit}` : name;
   }
 
-  private set(kits: readonly Kit[]): void {
-    this.store.apply({
-      edit: 'setSheet',
-      with: { sheet: 'buying', to: { ...this.buying(), kits } },
-    });
-  }
-  protected change(id: string, patch: Partial<Kit>): void {
-    this.set(this.buying().kits.map((kit) => (kit.id === id ? { ...kit, ...patch } : kit)));
+  protected change(id: string, patch: Partial<Omit<Kit, 'id'>>): void {
+    this.store.apply({ edit: 'changeKit', with: { id, patch } });
   }
   protected add(): void {
-    this.set([
-      ...this.buying().kits,
-      {
-        id: freshIn('kit', this.buying().kits),
-        name: 'Disc kit',
-        gives: {},
-        corners: { rearLeft: {}, rearRight: {} },
-        brings: [],
+    this.store.apply({
+      edit: 'addKit',
+      with: {
+        kit: {
+          id: this.store.freshId('kit'),
+          name: 'Disc kit',
+          gives: {},
+          corners: { rearLeft: {}, rearRight: {} },
+          brings: [],
+        },
       },
-    ]);
+    });
   }
   protected remove(id: string): void {
-    this.set(this.buying().kits.filter((kit) => kit.id !== id));
+    this.store.apply({ edit: 'removeKit', with: { id } });
   }
   protected setCorner({ id, corners }: Kit, corner: KitCorner, isFor: boolean): void {
     const { [corner]: _, ...others } = corners;

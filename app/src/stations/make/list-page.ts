@@ -12,14 +12,11 @@ import {
   priceRows,
   received,
   sellerWords,
-  withOrder,
   type ListItem,
   type ListRow,
 } from '@firm-line/core/stations/make/buying';
 import {
   fileStem,
-  freshIn,
-  NO_BUYING,
   ORDER,
   ORDER_STATES,
   type Buying,
@@ -63,7 +60,7 @@ const STATE_NAMES: Record<OrderState, string> = {
         label="Currency"
         [limits]="words0"
         [value]="buying().currency"
-        (changed)="set({ currency: $event })"
+        (changed)="setCurrency($event)"
       />
       <label class="btn cursor-pointer print:hidden"
         >Read prices<input
@@ -307,7 +304,7 @@ export class ListPage {
   protected readonly open = signal<string | null>(null);
   protected readonly bad = signal<readonly string[]>([]);
   protected readonly ownName = signal('');
-  protected readonly buying = computed((): Buying => this.store.plan().buying ?? NO_BUYING);
+  protected readonly buying = computed((): Buying => this.store.plan().buying);
   private readonly view = computed(() => listView(viewPlan(this.store.plan())));
 
   private money(minor: number | null): string {
@@ -351,14 +348,11 @@ export class ListPage {
     return `${open} of ${rows.length} things to buy, ${this.money(sumMinor)} ${currency} in all${unpriced ? `; ${unpriced} without a price` : ''}${over ? `; more than wanted of ${over}` : ''}. Tap a thing to say how it stands.`;
   });
 
-  protected set(patch: Partial<Buying>): void {
-    this.store.apply({
-      edit: 'setSheet',
-      with: { sheet: 'buying', to: { ...this.buying(), ...patch } },
-    });
+  protected setCurrency(currency: string): void {
+    this.store.apply({ edit: 'setCurrency', with: { currency } });
   }
   protected order(key: string, patch: Partial<Order>): void {
-    this.set(withOrder(this.buying(), key, patch));
+    this.store.apply({ edit: 'updateOrder', with: { key, patch } });
   }
   /** What has come counts as at hand; what is ordered today says so. */
   protected stand(row: ListRow, state: OrderState): void {
@@ -400,17 +394,14 @@ export class ListPage {
     event.preventDefault();
     const name = this.ownName().trim();
     if (!name) return;
-    const own: OwnItem = { id: freshIn('own', this.buying().own), name, count: 1 };
-    this.set({ own: [...this.buying().own, own] });
+    const ownItem: OwnItem = { id: this.store.freshId('item'), name, count: 1 };
+    this.store.apply({ edit: 'addOwnItem', with: { ownItem } });
     this.ownName.set('');
-    this.open.set(`own:${own.id}`);
+    this.open.set(`own:${ownItem.id}`);
   }
   protected removeOwn(key: string): void {
     const id = key.slice('own:'.length);
-    this.set({
-      own: this.buying().own.filter((one) => one.id !== id),
-      orders: this.buying().orders.filter((one) => one.key !== key),
-    });
+    this.store.apply({ edit: 'removeOwnItemAndOrder', with: { id, key } });
   }
   protected readonly ways = [0, 1] as const;
   protected readonly chosenWays = signal<readonly [string, string]>(['', '']);
@@ -462,9 +453,11 @@ export class ListPage {
       Number(this.priceAt()),
       this.view().rows.map(({ item }) => item),
     );
-    let buying = this.buying();
-    for (const [key, priceMinor] of prices) buying = withOrder(buying, key, { priceMinor });
-    if (prices.size) this.set(buying);
+    const calls = [...prices].map(
+      ([key, priceMinor]) =>
+        ({ edit: 'updateOrder', with: { key, patch: { priceMinor } } }) as const,
+    );
+    if (calls.length) this.store.apply(...calls);
     this.bad.set(bad);
     this.notices.say(
       `${prices.size} ${prices.size === 1 ? 'price' : 'prices'} taken${bad.length ? `, ${bad.length} rows could not be used` : ''}.`,

@@ -1,4 +1,5 @@
-import { applyEdit } from '@firm-line/core/plan';
+import { NO_BUYING, NO_MAKING } from '@firm-line/core/plan';
+import { withSection } from '../../../../core/src/testing/records';
 import { demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
 import { MakeStation } from './make-station';
@@ -79,7 +80,7 @@ describe('the card', () => {
 
 describe('from an empty plan', () => {
   test('every page says what it is for, and nothing is wrong with it', async () => {
-    const bare = { ...demo('gannet'), lines: [], hoses: [], making: null, buying: null };
+    const bare = { ...demo('gannet'), lines: [], hoses: [], making: NO_MAKING, buying: NO_BUYING };
     const at = await station(MakeStation, 'mk7', '', bare);
     expect(at.texts('fl-empty-state h2')).toEqual(['No line to make yet']);
     for (const [name, words] of [
@@ -100,7 +101,7 @@ describe('from an empty plan', () => {
       MakeStation,
       'mk8',
       'line-r1',
-      applyEdit(demo('gannet'), { edit: 'setSheet', with: { sheet: 'making', to: null } }),
+      withSection(demo('gannet'), 'making', NO_MAKING),
     );
     await pageOf(at, 'Brackets');
     for (let i = 0; i < 20 && !at.root.querySelector('fl-brackets-page'); i++) await at.settle();
@@ -110,7 +111,7 @@ describe('from an empty plan', () => {
     await at.type(field(at, 'Across', 'fl-brackets-page'), '0');
     expect(at.texts('fl-brackets-page .fault')).toEqual([]);
     await at.click(at.button('Remove Bracket 1'));
-    expect(at.store.plan().making!.brackets).toEqual([]);
+    expect(at.store.plan().making.brackets).toEqual([]);
   });
 
   test('a coil is put down in pieces and lengths; left-overs come back into the stock once it is cut', async () => {
@@ -127,7 +128,7 @@ describe('from an empty plan', () => {
         .lines.find(({ id }) => id === 'line-r1')!
         .ticks.map(({ step }) => step),
     ).toEqual(['cut']);
-    expect(at.store.plan().making!.stock.map(({ lengthMm }) => Math.round(lengthMm))).toEqual([
+    expect(at.store.plan().making.stock.map(({ lengthMm }) => Math.round(lengthMm))).toEqual([
       1240, 2859,
     ]);
   });

@@ -212,7 +212,7 @@ export class VehicleList {
     })),
   );
   protected readonly gates = computed(() => this.store.plan().gates);
-  protected readonly holding = computed(() => this.store.plan().holding ?? null);
+  protected readonly holding = computed(() => this.store.plan().clipSettings ?? null);
 
   protected add(text: string): void {
     const kind = KINDS.find((one) => one === text)!;

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { airCeilingMPa, judgeAir, linesDigest } from '@firm-line/core/stations/prove';
-import { fillingOf, replay } from '@firm-line/core/stations/fill';
-import { freshIn } from '@firm-line/core/plan';
+import { replay } from '@firm-line/core/stations/fill';
 import { PlanStore } from '../../session/plan-store';
 import { FiguresForm, type Figure } from './figures-form';
 import { ProveFacade } from './prove-facade';
@@ -82,9 +81,9 @@ export class AirTestForm {
     airCeilingMPa(this.store.plan().trailer?.actuatorMPa ?? WORKING_MPA),
   );
   protected readonly wet = computed(() =>
-    fillingOf(this.store.plan()).runs.some((run) =>
-      replay(run).state.corners.some(({ ml }) => ml > 0),
-    ),
+    this.store
+      .plan()
+      .filling.runs.some((run) => replay(run).state.corners.some(({ ml }) => ml > 0)),
   );
   protected readonly lines = computed(() => this.sheet.view().lines.map(({ line }) => line));
   private readonly volume = computed(() =>
@@ -151,17 +150,16 @@ export class AirTestForm {
     );
   }
   protected take(said: Record<string, number>): void {
-    const { airTests } = this.sheet.proving();
     const { volumeMl, startMPa, endMPa, startC, endC, minutes, sigmaMPa, sigmaC } = said as Record<
       'volumeMl' | 'startMPa' | 'endMPa' | 'startC' | 'endC' | 'minutes' | 'sigmaMPa' | 'sigmaC',
       number
     >;
     const rests = linesDigest(this.sheet.view(), this.picked());
-    this.sheet.set({
-      airTests: [
-        ...airTests,
-        {
-          id: freshIn('air', airTests),
+    this.sheet.apply({
+      edit: 'addAirTest',
+      with: {
+        airTest: {
+          id: this.sheet.freshId('air'),
           at: new Date().toISOString(),
           lineIds: this.picked(),
           volumeMl,
@@ -175,11 +173,11 @@ export class AirTestForm {
           sigmaC,
           rests,
         },
-      ],
+      },
     });
     this.picked.set([]);
   }
   protected remove(id: string): void {
-    this.sheet.set({ airTests: this.sheet.proving().airTests.filter((one) => one.id !== id) });
+    this.sheet.apply({ edit: 'removeAirTest', with: { id } });
   }
 }

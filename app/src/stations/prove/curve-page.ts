@@ -12,7 +12,7 @@ import {
   judgeCurve,
   type Evidence,
 } from '@firm-line/core/stations/prove';
-import { ENGINE, freshIn, type CurveTaken, type PedalPoint } from '@firm-line/core/plan';
+import { ENGINE, type PedalCurve, type PedalPoint } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';
@@ -275,7 +275,7 @@ export class CurvePage {
   private readonly circuit = computed(
     () => this.store.plan().circuits.find(({ id }) => id === this.circuitId()) ?? null,
   );
-  protected readonly engine = signal<CurveTaken['engine']>('off');
+  protected readonly engine = signal<PedalCurve['engine']>('off');
   protected readonly hot = signal(false);
   protected readonly turnedBack = signal(false);
   /** A valve of this circuit that a gauge might stand behind. */
@@ -318,7 +318,7 @@ export class CurvePage {
   protected readonly pressure = signal<number | null>(null);
   protected readonly travel = signal<number | null>(null);
   protected readonly fresh = signal<readonly PedalPoint[]>([]);
-  private by: CurveTaken['by'] = 'typed';
+  private by: PedalCurve['by'] = 'typed';
   protected readonly kept = computed(() =>
     this.sheet
       .proving()
@@ -426,7 +426,7 @@ export class CurvePage {
     this.pressure.set(null);
     this.travel.set(null);
   }
-  protected add(points: readonly PedalPoint[], by: CurveTaken['by']): void {
+  protected add(points: readonly PedalPoint[], by: PedalCurve['by']): void {
     this.by = by;
     this.fresh.update((now) => [...now, ...points]);
   }
@@ -456,14 +456,13 @@ export class CurvePage {
     this.link.set(words);
   }
   protected keep(): void {
-    const { curves } = this.sheet.proving();
     const circuit = this.circuit();
     if (!circuit) return;
-    this.sheet.set({
-      curves: [
-        ...curves,
-        {
-          id: freshIn('curve', curves),
+    this.sheet.apply({
+      edit: 'addCurve',
+      with: {
+        curve: {
+          id: this.sheet.freshId('curve'),
           at: new Date().toISOString(),
           circuitId: circuit.id,
           by: this.by,
@@ -474,12 +473,12 @@ export class CurvePage {
           points: this.points(),
           rests: circuitDigest(circuit, this.sheet.view()),
         },
-      ],
+      },
     });
     this.fresh.set([]);
   }
   protected remove(id: string): void {
-    this.sheet.set({ curves: this.sheet.proving().curves.filter((one) => one.id !== id) });
+    this.sheet.apply({ edit: 'removeCurve', with: { id } });
   }
   protected see(key: (typeof ASKED)[number]['key'], is: boolean | null): void {
     const { [key]: _gone, ...rest } = this.known();

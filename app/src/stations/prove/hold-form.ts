@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { judgeHold } from '@firm-line/core/stations/prove';
-import { freshIn } from '@firm-line/core/plan';
 import { FiguresForm, type Figure } from './figures-form';
 import { ProveFacade } from './prove-facade';
 
@@ -57,16 +56,15 @@ export class HoldForm {
       }),
   );
   protected take(said: Record<string, number>): void {
-    const { holds } = this.sheet.proving();
     const { startMPa, endMPa, minutes, startC, endC, sigmaMPa } = said as Record<
       'startMPa' | 'endMPa' | 'minutes' | 'startC' | 'endC' | 'sigmaMPa',
       number
     >;
-    this.sheet.set({
-      holds: [
-        ...holds,
-        {
-          id: freshIn('hold', holds),
+    this.sheet.apply({
+      edit: 'addHold',
+      with: {
+        hold: {
+          id: this.sheet.freshId('hold'),
           at: new Date().toISOString(),
           circuitId: this.circuitId(),
           wantedMPa: this.wantedMPa(),
@@ -78,10 +76,10 @@ export class HoldForm {
           sigmaMPa,
           rests: this.rests(),
         },
-      ],
+      },
     });
   }
   protected remove(id: string): void {
-    this.sheet.set({ holds: this.sheet.proving().holds.filter((one) => one.id !== id) });
+    this.sheet.apply({ edit: 'removeHold', with: { id } });
   }
 }

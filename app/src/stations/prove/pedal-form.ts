@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { ENGINE, freshIn, type PedalFelt } from '@firm-line/core/plan';
+import { ENGINE, type PedalReading } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
 import { Toggle } from '../../kit/toggle';
 import { FiguresForm, type Figure } from './figures-form';
@@ -87,16 +87,15 @@ export class PedalForm {
     { key: 'travelMm', label: 'Travel at the pad, mm', least: 0, most: 1000 },
     { key: 'forceN', label: 'Force at the pad, N', least: 1, most: 10_000 },
   ];
-  protected readonly vehicle = signal<PedalFelt['vehicle']>('this');
-  protected readonly engine = signal<PedalFelt['engine']>('off');
+  protected readonly vehicle = signal<PedalReading['vehicle']>('this');
+  protected readonly engine = signal<PedalReading['engine']>('off');
   protected readonly hot = signal(false);
   protected readonly sinks = signal(false);
   protected readonly pumps = signal(false);
   protected readonly felt = computed(() => this.sheet.proving().pedal.toReversed());
   protected take(said: Record<string, number>): void {
-    const { pedal } = this.sheet.proving();
-    const one: PedalFelt = {
-      id: freshIn('pedal', pedal),
+    const pedalReading: PedalReading = {
+      id: this.sheet.freshId('pedal'),
       at: new Date().toISOString(),
       vehicle: this.vehicle(),
       engine: this.engine(),
@@ -106,9 +105,9 @@ export class PedalForm {
       sinks: this.sinks(),
       pumps: this.pumps(),
     };
-    this.sheet.set({ pedal: [...pedal, one] });
+    this.sheet.apply({ edit: 'addPedalReading', with: { pedalReading } });
   }
   protected remove(id: string): void {
-    this.sheet.set({ pedal: this.sheet.proving().pedal.filter((one) => one.id !== id) });
+    this.sheet.apply({ edit: 'removePedalReading', with: { id } });
   }
 }

@@ -1,6 +1,6 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { openPoints, provingOf, provingTests } from '@firm-line/core/stations/prove';
-import type { Proving } from '@firm-line/core/plan';
+import { openPoints, provingTests } from '@firm-line/core/stations/prove';
+import type { EditCall, Proving } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
 
@@ -12,17 +12,17 @@ export class ProveFacade {
   private readonly store = inject(PlanStore);
   readonly page = signal<ProvePage>('rounds');
   readonly view = computed(() => viewPlan(this.store.plan()));
-  readonly proving = computed((): Proving => provingOf(this.store.plan()));
+  readonly proving = computed((): Proving => this.store.plan().proving);
   readonly rounds = computed(() => provingTests(this.view()));
   /** What rules found counts once it is found in this very plan. */
   readonly points = computed(() =>
     this.store.isJudged() ? openPoints(this.view(), this.store.snags()) : null,
   );
 
-  set(patch: Partial<Proving>): void {
-    this.to({ ...this.proving(), ...patch });
+  apply(call: EditCall): void {
+    this.store.apply(call);
   }
-  to(proving: Proving): void {
-    this.store.apply({ edit: 'setSheet', with: { sheet: 'proving', to: proving } });
+  freshId(prefix: string): string {
+    return this.store.freshId(prefix);
   }
 }

@@ -6,12 +6,7 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
-import {
-  TEST_GROUPS,
-  withoutRound,
-  withRound,
-  type ProvingTest,
-} from '@firm-line/core/stations/prove';
+import { TEST_GROUPS, type ProvingTest } from '@firm-line/core/stations/prove';
 import { ListRow } from '../../kit/list-row';
 import { AirTestForm } from './air-test-form';
 import { HoldForm } from './hold-form';
@@ -225,15 +220,18 @@ export class RoundsPage {
         ? null
         : round.key,
     );
-    this.sheet.to(
-      withRound(
-        this.sheet.proving(),
-        { key: look ?? round.key, rests: round.rests },
-        good,
-        this.note().trim(),
-        new Date().toISOString(),
-      ),
-    );
+    this.sheet.apply({
+      edit: 'putRecordedTest',
+      with: {
+        recordedTest: {
+          key: look ?? round.key,
+          at: new Date().toISOString(),
+          good,
+          note: this.note().trim(),
+          rests: round.rests,
+        },
+      },
+    });
     this.note.set('');
   }
   protected isTold({ state, looks }: ProvingTest): boolean {
@@ -242,6 +240,6 @@ export class RoundsPage {
       : state !== 'open' && state !== 'locked';
   }
   protected forget(round: ProvingTest): void {
-    this.sheet.to(withoutRound(this.sheet.proving(), round.key));
+    this.sheet.apply({ edit: 'clearTest', with: { key: round.key } });
   }
 }

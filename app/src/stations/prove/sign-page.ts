@@ -229,11 +229,10 @@ export class SignPage {
     const exceptions = points
       .filter(({ key }) => this.excepted().includes(key))
       .map(({ text }) => text);
-    const { signed } = this.sheet.proving();
-    this.sheet.set({
-      signed: [
-        ...signed,
-        {
+    this.sheet.apply({
+      edit: 'sign',
+      with: {
+        signature: {
           at: new Date().toISOString(),
           by: this.by().trim(),
           as: this.role(),
@@ -241,7 +240,7 @@ export class SignPage {
           rests: signedDigest(this.sheet.view()),
           exceptions: this.scope() === 'move' ? exceptions : [],
         },
-      ],
+      },
     });
   }
   protected async pdf(): Promise<void> {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ROUGH_KMH, scatterOf, stoppingDistance } from '@firm-line/core/physics/proof-tests';
-import { freshIn, LOCKED, type StopTaken } from '@firm-line/core/plan';
+import { LOCKED, type StopTest } from '@firm-line/core/plan';
 import { TextField } from '../../kit/fields/text-field';
 import { LineChart, type ChartLine } from '../../kit/line-chart';
 import { Toggle } from '../../kit/toggle';
@@ -141,8 +141,8 @@ export class StopsPage {
     value,
     name: value === 'none' ? 'None locked' : value === 'front' ? 'Front first' : 'Rear first',
   }));
-  protected readonly when = signal<StopTaken['when']>('after');
-  protected readonly locked = signal<StopTaken['locked']>('none');
+  protected readonly when = signal<StopTest['when']>('after');
+  protected readonly locked = signal<StopTest['locked']>('none');
   protected readonly stops = computed(() => this.sheet.proving().stops);
   private readonly hasValve = computed(
     () => (this.store.plan().sizing?.rearValve ?? null) !== null,
@@ -164,7 +164,7 @@ export class StopsPage {
   ]);
   /** Distances are shown at the speed that most stops were made from. */
   protected readonly compare = computed(() => this.stops().at(-1)?.fromKmh ?? 50);
-  private at({ fromKmh, distanceM }: StopTaken): number {
+  private at({ fromKmh, distanceM }: StopTest): number {
     return stoppingDistance({ fromKmh, distanceM, compareKmh: this.compare() }).distanceAtCompareM;
   }
   protected readonly rough = computed(() =>
@@ -218,16 +218,15 @@ export class StopsPage {
       return `The front locked first, as it should. One turn more to the rear, to ${last.valveTurns + 1}, may be tried; one change a run.`;
     return last.locked === 'front' ? 'The front locked first, as it should.' : '';
   });
-  protected decel({ fromKmh, distanceM }: StopTaken): string {
+  protected decel({ fromKmh, distanceM }: StopTest): string {
     return `${stoppingDistance({ fromKmh, distanceM }).meanDecelMs2.toFixed(2)} m/s²`;
   }
   protected take(said: Record<string, number>): void {
-    const { stops } = this.sheet.proving();
-    this.sheet.set({
-      stops: [
-        ...stops,
-        {
-          id: freshIn('stop', stops),
+    this.sheet.apply({
+      edit: 'addStopTest',
+      with: {
+        stopTest: {
+          id: this.sheet.freshId('stop'),
           at: new Date().toISOString(),
           when: this.when(),
           fromKmh: said['fromKmh']!,
@@ -235,19 +234,17 @@ export class StopsPage {
           locked: this.locked(),
           valveTurns: said['valveTurns'] ?? null,
         },
-      ],
+      },
     });
   }
   protected remove(id: string): void {
-    this.sheet.set({ stops: this.stops().filter((one) => one.id !== id) });
+    this.sheet.apply({ edit: 'removeStopTest', with: { id } });
   }
   protected bed(text: string): void {
     if (text.trim())
-      this.sheet.set({
-        bedding: [
-          ...this.sheet.proving().bedding,
-          { at: new Date().toISOString(), text: text.trim() },
-        ],
+      this.sheet.apply({
+        edit: 'recordBedding',
+        with: { at: new Date().toISOString(), text: text.trim() },
       });
   }
 }

@@ -93,7 +93,7 @@ interface Row {
 export class LineHolding {
   private readonly store = inject(PlanStore);
   readonly view = input.required<LineView>();
-  protected readonly holding = computed(() => this.store.plan().holding);
+  protected readonly holding = computed(() => this.store.plan().clipSettings);
   private readonly space = computed(() => lineSpace(this.store.view().plan, this.view()));
   protected readonly lengthMm = computed(() => this.space()?.lengthMm ?? 0);
   protected readonly clips = computed(() =>

@@ -32,7 +32,7 @@ test('an empty plan, signs no font has, words longer than a page: none of them e
 test('a cell longer than a page goes on over the next ones', async () => {
   const plan = demo('gannet');
   const buying = {
-    ...plan.buying!,
+    ...plan.buying,
     own: [{ id: 'own-1', name: 'grease '.repeat(1500), count: 1 }],
   };
   expect((await made({ ...plan, buying } as Plan)).pages).toBeGreaterThan(

@@ -1,3 +1,4 @@
+import { richPlan } from '../../testing/rich-plan.ts';
 import fc from 'fast-check';
 import { InputError } from '../../lib/faults/index.ts';
 import { newThing } from '../../shape/obstacles/fresh.ts';
@@ -14,6 +15,7 @@ import {
   figureAt,
   newPart,
   newPort,
+  keyOf,
   recordAt,
   writePlan,
   type CollectionKind,
@@ -30,14 +32,62 @@ function calls(plan: Plan): EditCall[] {
   const ofRecords = kinds.flatMap((kind): EditCall[] => {
     const name = kind[0]!.toUpperCase() + kind.slice(1);
     const [first] = listed(kind);
-    const fresh = { ...(first ?? SPARE[kind]), id: 'fresh' };
-    const { id } = first ?? { id: 'none' };
+    const key = keyOf(kind);
+    const own = (first ?? SPARE[kind]) as Readonly<Record<string, unknown>>;
+    const fresh = { ...own, [key]: key === 'id' ? 'fresh' : own[key] };
+    const id = first ? own[key] : 'none';
     return [
-      { edit: `add${name}`, with: { [kind]: fresh } },
-      { edit: `change${name}`, with: { id, patch: { ...(first ?? SPARE[kind]), id } } },
+      { edit: `${key === 'id' ? 'add' : 'put'}${name}`, with: { [kind]: fresh } },
+      { edit: `change${name}`, with: { id, patch: own } },
       { edit: `remove${name}`, with: { id } },
     ] as unknown as EditCall[];
   });
+  const at = '2026-03-02T09:00:00Z';
+  const work = { task: 'tighten:line-r1:a', stamp: 'abc', at };
+  const ofWork: EditCall[] = [
+    { edit: 'recordWorkDone', with: work },
+    { edit: 'recordTorque', with: { ...work, nm: 17, washers: 'new' } },
+    { edit: 'recordOpened', with: { task: work.task, at } },
+    { edit: 'recordInspection', with: { ...work, good: false, note: 'rubs' } },
+    { edit: 'clearWork', with: { task: work.task } },
+    { edit: 'recordDeviation', with: { task: work.task, what: 'hole off', at } },
+    { edit: 'beginOwnTask', with: { name: 'Sweep', gateId: null } },
+    { edit: 'beginTemporaryFix', with: { what: 'R1', by: 'clip', since: '2026-03-02' } },
+    { edit: 'addFastener', with: { name: 'Bolts' } },
+    { edit: 'removeOwnWork', with: { task: 'own:own-rich' } },
+    { edit: 'changeSession', with: { patch: { on: '2026-03-02' } } },
+    { edit: 'setComesOff', with: { to: ['Old master'] } },
+    { edit: 'recordFillRun', with: { run: { ...plan.filling.runs[0]!, markMl: 20 } } },
+    { edit: 'changeFilling', with: { patch: { people: 1 } } },
+    { edit: 'clearTest', with: { key: 'leak:circuit-1' } },
+    { edit: 'recordBedding', with: { at, text: 'Ten stops' } },
+    {
+      edit: 'sign',
+      with: {
+        signature: { at, by: 'AB', as: 'builder', scope: 'move', rests: 'abc', exceptions: [] },
+      },
+    },
+    { edit: 'changeCutting', with: { patch: { kerfMm: 1 } } },
+    { edit: 'setStock', with: { stock: plan.making.stock } },
+    { edit: 'updateOrder', with: { key: 'nut:m10x1-bubble', patch: { have: 2 } } },
+    { edit: 'setCurrency', with: { currency: 'EUR' } },
+    { edit: 'removeOwnItemAndOrder', with: { id: 'own-rich', key: 'own:own-rich' } },
+    {
+      edit: 'recordLogEntry',
+      with: {
+        entry: {
+          at,
+          by: 'AB',
+          text: 'Seen',
+          reading: '',
+          about: { kind: 'plan', id: plan.id },
+          when: 'now',
+          photos: [],
+        },
+      },
+    },
+    { edit: 'changePushrodPlay', with: { patch: { coldMm: 1 } } },
+  ];
   const id = 'line-r1';
   const r1 = plan.lines.find((line) => line.id === id)!;
   return [
@@ -94,13 +144,14 @@ function calls(plan: Plan): EditCall[] {
     { edit: 'movePart', with: { id: plan.parts[0]!.id, byMm: [5, 0, 0] } },
     { edit: 'rename', with: { name: 'Other' } },
     { edit: 'setUnits', with: { units: 'inch' } },
-    { edit: 'changeClipSettings', with: { patch: plan.holding } },
+    { edit: 'changeClipSettings', with: { patch: plan.clipSettings } },
     { edit: 'changeBench', with: { patch: plan.bench } },
     { edit: 'changeBleeding', with: { patch: plan.bleeding } },
     { edit: 'equalizeHoseLengths', with: { ids: [], orderMm: 300 } },
     { edit: 'setSheet', with: { sheet: 'clutch', to: typicalClutch() } },
     { edit: 'setSheet', with: { sheet: 'trailer', to: typicalTrailer() } },
     { edit: 'setSheet', with: { sheet: 'parking', to: typicalParking('lever') } },
+    ...ofWork,
     { edit: 'setFigure', with: { of: 'sizing', path: 'pedal.ratio', to: 5 } },
     { edit: 'setFigure', with: { of: 'sizing', path: 'front.pistonsMm.0', to: 40 } },
   ];
@@ -120,7 +171,7 @@ const SPARE: Partial<Record<CollectionKind, object>> = {
 };
 
 describe('every edit there is', () => {
-  const gannet = demo('gannet');
+  const gannet = richPlan();
   const all = calls(gannet);
   test('is called here', () => {
     expect([...new Set(all.map((call) => call.edit))].sort()).toEqual(Object.keys(EDITS).sort());
@@ -192,7 +243,7 @@ describe('every edit there is', () => {
     [
       'near is within 20 m',
       { edit: 'changeClipSettings', with: { patch: { nearMm: 20_000 } } },
-      /^holding, near: 20000 is too much: 10000 is the most/,
+      /^clip settings, near: 20000 is too much: 10000 is the most/,
     ],
     [
       'a bracket that reaches 11 m',

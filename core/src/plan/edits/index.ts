@@ -1,8 +1,10 @@
 import { InputError } from '../../lib/faults/index.ts';
 import {
+  aboutKind,
   COLLECTIONS,
   PLAN,
   type CollectionKind,
+  type KeyedKind,
   type Plan,
   type RecordOf,
 } from '../model/index.ts';
@@ -10,12 +12,24 @@ import { placeWords } from '../model/words.ts';
 import { validatePlan } from '../validate.ts';
 import { LINE_EDITS } from './lines.ts';
 import { PART_EDITS } from './parts.ts';
-import { addRecord, changeRecord, removeRecord, type Patch } from './records.ts';
+import { FILL_EDITS } from './filling.ts';
+import { LIST_EDITS } from './lists.ts';
+import { PROVE_EDITS } from './proving.ts';
+import { addRecord, changeRecord, putRecord, removeRecord, type Patch } from './records.ts';
+import { WORK_EDITS } from './work.ts';
 import { SHEET_EDITS } from './sheets.ts';
 
-/** Adding, changing and removing records, by kind: `addLine`, `changeLine`, `removeLine`. */
+/**
+ * Adding, changing and removing records, by kind: `addLine`, `changeLine`, `removeLine`. A record without an id is put
+ * in place of the one with its key: `putOrder`.
+ */
 type RecordEdits = {
-  [K in CollectionKind as `add${Capitalize<K>}`]: (
+  [K in Exclude<CollectionKind, KeyedKind> as `add${Capitalize<K>}`]: (
+    plan: Plan,
+    figures: { readonly [N in K]: RecordOf<K> },
+  ) => Plan;
+} & {
+  [K in KeyedKind as `put${Capitalize<K>}`]: (
     plan: Plan,
     figures: { readonly [N in K]: RecordOf<K> },
   ) => Plan;
@@ -31,10 +45,11 @@ type RecordEdits = {
 const recordEdits = Object.fromEntries(
   (Object.keys(COLLECTIONS) as CollectionKind[]).flatMap((kind) => {
     const name = kind[0]!.toUpperCase() + kind.slice(1);
+    const [verb, insert] = aboutKind(kind).key ? ['put', putRecord] : ['add', addRecord];
     return [
       [
-        `add${name}`,
-        (plan: Plan, figures: Record<string, never>) => addRecord(plan, kind, figures[kind]!),
+        `${verb}${name}`,
+        (plan: Plan, figures: Record<string, never>) => insert(plan, kind, figures[kind]!),
       ],
       [
         `change${name}`,
@@ -47,7 +62,16 @@ const recordEdits = Object.fromEntries(
 ) as RecordEdits;
 
 /** Every edit of a plan by its name: plan and figures in, plan out. An edit that cannot be made throws InputError and changes nothing. */
-export const EDITS = { ...recordEdits, ...PART_EDITS, ...LINE_EDITS, ...SHEET_EDITS };
+export const EDITS = {
+  ...recordEdits,
+  ...PART_EDITS,
+  ...LINE_EDITS,
+  ...SHEET_EDITS,
+  ...WORK_EDITS,
+  ...FILL_EDITS,
+  ...PROVE_EDITS,
+  ...LIST_EDITS,
+};
 export type EditName = keyof typeof EDITS;
 /** An edit as data: its name and figures, so that a snag can carry its mend and a log can keep it. */
 export type EditCall = {

@@ -3,6 +3,7 @@ import { indexOf, type Reference } from '../model/check.ts';
 import {
   COLLECTIONS,
   figureAt,
+  keyOf,
   PLAN,
   recordAt,
   withAt,
@@ -11,10 +12,15 @@ import {
   type RecordOf,
 } from '../model/index.ts';
 
-export type Patch<T extends { readonly id: string }> = Partial<Omit<T, 'id'>>;
+export type Patch<T> = Partial<Omit<T, 'id'>>;
+type Keyed = Readonly<Record<string, unknown>>;
 const pathOf = (kind: CollectionKind): string[] => COLLECTIONS[kind].split('.');
 const listOf = <K extends CollectionKind>(plan: Plan, kind: K): readonly RecordOf<K>[] =>
   figureAt(plan, COLLECTIONS[kind]) as readonly RecordOf<K>[];
+const has =
+  (kind: CollectionKind, id: string) =>
+  (record: unknown): boolean =>
+    (record as Keyed)[keyOf(kind)] === id;
 
 /** A list with one of its records changed; a record that is no longer there is an error. */
 export const patched = <T extends { readonly id: string }>(
@@ -22,48 +28,69 @@ export const patched = <T extends { readonly id: string }>(
   id: string,
   change: (item: T) => T,
 ): readonly T[] => {
-  if (!list.some((item) => item.id === id))
-    throw new InputError(id, 'This is no longer in the plan.');
+  if (!list.some((item) => item.id === id)) throw noLonger(id);
   return list.map((item) => (item.id === id ? change(item) : item));
 };
+const noLonger = (id: string): InputError => new InputError(id, 'This is no longer in the plan.');
 
 export const addRecord = <K extends CollectionKind>(
   plan: Plan,
   kind: K,
   record: RecordOf<K>,
 ): Plan => withAt(plan, pathOf(kind), [...listOf(plan, kind), record]);
-export const changeRecord = <K extends CollectionKind>(
+/** Adds a record in place of the one with its key, where there is one. */
+export function putRecord<K extends CollectionKind>(
+  plan: Plan,
+  kind: K,
+  record: RecordOf<K>,
+): Plan {
+  const isSame = has(kind, String((record as Keyed)[keyOf(kind)]));
+  return withAt(plan, pathOf(kind), [...listOf(plan, kind).filter((one) => !isSame(one)), record]);
+}
+export function changeRecord<K extends CollectionKind>(
   plan: Plan,
   kind: K,
   id: string,
   change: (item: RecordOf<K>) => RecordOf<K>,
-): Plan => withAt(plan, pathOf(kind), patched(listOf(plan, kind), id, change));
+): Plan {
+  const list = listOf(plan, kind);
+  const isIt = has(kind, id);
+  if (!list.some(isIt)) throw noLonger(id);
+  return withAt(
+    plan,
+    pathOf(kind),
+    list.map((item) => (isIt(item) ? change(item) : item)),
+  );
+}
 
 /** A record taken out of the plan, with whatever else refers to it let go of it; what cannot let go is named in an error. */
 export function removeRecord(plan: Plan, kind: CollectionKind, id: string): Plan {
-  const list = listOf(plan, kind);
-  const index = list.findIndex((item) => item.id === id);
-  if (index < 0) return plan;
-  const at = [...pathOf(kind), String(index)];
+  const index = listOf(plan, kind).findIndex(has(kind, id));
+  return index < 0 ? plan : withoutRecord(plan, [...pathOf(kind), String(index)], plan);
+}
+/** A plan without the record at a place in one of its lists, and without what that leaves behind. */
+function withoutRecord(plan: Plan, at: readonly string[], before: Plan): Plan {
   const gone = new Set(
     indexOf(PLAN.fields, plan as never)
       .ids.filter(({ path }) => at.every((key, i) => String(path[i]) === key))
       .map((one) => one.id),
   );
-  return detached(
-    withAt(
-      plan,
-      pathOf(kind),
-      list.filter((item) => item.id !== id),
-    ),
-    gone,
-    plan,
+  const list = at.slice(0, -1);
+  const rest = (figureAt(plan, list.join('.')) as readonly unknown[]).toSpliced(
+    Number(at.at(-1)),
+    1,
   );
+  return detached(withAt(plan, list, rest), gone, before);
 }
 
 /** A plan without references to records that are gone from it: `before` still has their names. */
 export function detached(plan: Plan, gone: ReadonlySet<string>, before: Plan): Plan {
-  const refs = indexOf(PLAN.fields, plan as never).refs.filter((ref) => gone.has(ref.id));
+  const refs = indexOf(PLAN.fields, plan as never).refs.filter(
+    (ref) => gone.has(ref.id) && ref.then !== 'keeps',
+  );
+  const owned = refs.find(({ then }) => then === 'removes');
+  if (owned)
+    return detached(withoutRecord(plan, owned.path.slice(0, -1).map(String), before), gone, before);
   const held = refs.filter(({ then }) => then === 'holds');
   if (held.length) {
     const { id, use, to } = held[0]!;
@@ -72,7 +99,7 @@ export function detached(plan: Plan, gone: ReadonlySet<string>, before: Plan): P
     ];
     throw new InputError(
       id,
-      `${recordAt(before, to as CollectionKind, id)?.name ?? id} ${use} ${users.join(', ')}: change that first.`,
+      `${nameIn(before, to, id)} ${use} ${users.join(', ')}: change that first.`,
     );
   }
   return refs.reduce((now, { path, then }) => {
@@ -86,6 +113,11 @@ export function detached(plan: Plan, gone: ReadonlySet<string>, before: Plan): P
     );
   }, plan);
 }
+
+/** What a record is called. */
+const nameIn = (plan: Plan, kind: Reference['to'], id: string): string =>
+  (recordAt(plan, kind as CollectionKind, id) as { readonly name?: string } | undefined)?.name ??
+  id;
 
 /** The record that a reference stands in, by the name of the innermost one that has one. */
 function ownerName(plan: Plan, { path }: Reference): string {

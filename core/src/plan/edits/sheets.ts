@@ -10,22 +10,7 @@ import {
   type EstimatedFigures,
 } from '../model/index.ts';
 
-type SheetName =
-  | 'sizing'
-  | 'trailer'
-  | 'singles'
-  | 'clutch'
-  | 'parking'
-  | 'frame'
-  | 'pedals'
-  | 'making'
-  | 'buying'
-  | 'floor'
-  | 'corners'
-  | 'log'
-  | 'filling'
-  | 'proving'
-  | 'comesOff';
+type SheetName = 'sizing' | 'trailer' | 'singles' | 'clutch' | 'parking' | 'frame' | 'pedals';
 /** A sheet of figures by its place in the plan, with what it becomes. */
 type Sheets = { [K in SheetName]: { sheet: K; to: Plan[K] } }[SheetName];
 
@@ -36,7 +21,7 @@ export const SHEET_EDITS = {
   /** What shakes lines and how far apart their clips may be. */
   changeClipSettings: (plan: Plan, { patch }: { patch: Partial<ClipSettings> }): Plan => ({
     ...plan,
-    holding: { ...plan.holding, ...patch },
+    clipSettings: { ...plan.clipSettings, ...patch },
   }),
   changeBench: (plan: Plan, { patch }: { patch: Partial<Bench> }): Plan => ({
     ...plan,

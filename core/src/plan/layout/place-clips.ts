@@ -19,7 +19,7 @@ const ALIKE = Math.cos((10 * Math.PI) / 180);
 const BESIDE_MM = 8;
 
 /** What of a plan says how its lines are held. */
-export type Held = Pick<Plan, 'things' | 'holding' | 'bench'>;
+export type Held = Pick<Plan, 'things' | 'clipSettings' | 'bench'>;
 
 /** Stretches where no clip can sit: bends, nuts, and where nothing is near enough to hold to. */
 function closedTo(
@@ -35,7 +35,7 @@ function closedTo(
     piece.kind === 'arc' ? [[piece.startMm - BESIDE_MM, piece.endMm + BESIDE_MM]] : [],
   );
   const held = holders.flatMap((holder) =>
-    stretchesNear(holder, points, view.tube.odMm, plan.holding.reachMm - STEP_MM, STEP_MM),
+    stretchesNear(holder, points, view.tube.odMm, plan.clipSettings.reachMm - STEP_MM, STEP_MM),
   );
   // With nothing on the vehicle to hold to, clips are placed all the same: what they hold to is then an open point.
   return [
@@ -97,7 +97,7 @@ function crossed(
 export function placeClips(plan: Held, view: LineView): number[] {
   if (!view.card)
     throw new InputError(view.line.id, 'A line that cannot be bent yet cannot be held.');
-  const { holding } = plan;
+  const { clipSettings: holding } = plan;
   const obstacles = obstaclesOf(plan);
   const points = polyline(view.pieces, 10);
   const lengthMm = view.pieces.at(-1)!.endMm;

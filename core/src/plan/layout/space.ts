@@ -255,7 +255,7 @@ function spansOf(
 }
 
 /** What of a plan a line's surroundings come from. */
-export type Around = Pick<Plan, 'things' | 'holding'>;
+export type Around = Pick<Plan, 'things' | 'clipSettings'>;
 
 const spaceOf = derive(
   'line among things',
@@ -295,11 +295,11 @@ export const pointsOf = derive(
 );
 /** What a line is among; null while it has no centre line. The same tube among the same things is computed once. */
 export const lineSpace = (plan: Around, view: LineView): LineSpace | null =>
-  view.card ? spaceOf(view, obstaclesOf(plan), plan.holding) : null;
+  view.card ? spaceOf(view, obstaclesOf(plan), plan.clipSettings) : null;
 
 /** Lets `lineSpace` know what a line is among where that was computed elsewhere, such as in a worker. */
 export const keepSpace = (plan: Around, view: LineView, space: LineSpace): void =>
-  spaceOf.put(space, view, obstaclesOf(plan), plan.holding);
+  spaceOf.put(space, view, obstaclesOf(plan), plan.clipSettings);
 
 /** Clips of other lines that one clip may be one with: near it, on a tube that runs the same way. */
 export const sharesWith = (clip: ClipView, others: readonly ClipView[]): ClipView[] =>

@@ -1,15 +1,4 @@
-import {
-  id,
-  list,
-  name,
-  nullable,
-  number,
-  oneOf,
-  optional,
-  record,
-  text,
-  written,
-} from './field.ts';
+import { id, list, name, nullable, number, oneOf, optional, record, text, day } from './field.ts';
 
 export const ORDER_STATES = [
   'needed',
@@ -73,30 +62,49 @@ export interface Buying {
 }
 export const NO_BUYING: Buying = { currency: '', orders: [], own: [], kits: [] };
 
-const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
-export const ORDER = record<Order>()({
-  key: name,
-  state: oneOf(ORDER_STATES),
-  have: number(0, 1e6),
-  from: text,
-  on: nullable(day),
-  due: nullable(day),
-  priceMinor: nullable(number(0, 1e9, { whole: true })),
-  note: text,
-});
+export const ORDER = record<Order>()(
+  {
+    key: name,
+    state: oneOf(ORDER_STATES),
+    have: number(0, 1e6),
+    from: text,
+    on: nullable(day),
+    due: nullable(day),
+    priceMinor: nullable(number(0, 1e9, { whole: true })),
+    note: text,
+  },
+  {
+    about: {
+      kind: 'order',
+      prefix: 'order',
+      noun: 'order',
+      named: ({ key: item }) => item,
+      key: 'key',
+      unlisted: true,
+    },
+  },
+);
 const ASKS = record<Asks>()(
   Object.fromEntries(KIT_ASKS.map((ask) => [ask, optional(text)])) as never,
 );
-const KIT = record<Kit>()({
-  id,
-  name,
-  gives: ASKS,
-  corners: record<Kit['corners']>()(
-    Object.fromEntries(KIT_CORNERS.map((corner) => [corner, optional(ASKS)])) as never,
-  ),
-  brings: list(record<Kit['brings'][number]>()({ key: name, count: number(0, 1e6) }), 200),
-});
-export const OWN_ITEM = record<OwnItem>()({ id, name, count: number(0, 1e6) });
+const KIT = record<Kit>()(
+  {
+    id,
+    name,
+    gives: ASKS,
+    corners: record<Kit['corners']>()(
+      Object.fromEntries(KIT_CORNERS.map((corner) => [corner, optional(ASKS)])) as never,
+    ),
+    brings: list(record<Kit['brings'][number]>()({ key: name, count: number(0, 1e6) }), 200),
+  },
+  { about: { kind: 'kit', prefix: 'kit', noun: 'kit', named: ({ name }) => name } },
+);
+export const OWN_ITEM = record<OwnItem>()(
+  { id, name, count: number(0, 1e6) },
+  {
+    about: { kind: 'ownItem', prefix: 'item', noun: 'item of your own', named: ({ name }) => name },
+  },
+);
 export const BUYING = record<Buying>()({
   currency: text,
   orders: list(ORDER, 2000),

@@ -1,6 +1,14 @@
 import { derive } from '../../lib/derive/index.ts';
 import { faultSentence, pathOf, type Fault } from '../../lib/faults/index.ts';
-import type { AnyField, RecordShape, StockKind, TextLimits, FieldFault } from './field.ts';
+import type {
+  About,
+  AnyField,
+  FieldFault,
+  RecordShape,
+  StockKind,
+  TextLimits,
+  WhenGone,
+} from './field.ts';
 import type { RecordKind } from './plan.ts';
 
 type Path = readonly (string | number)[];
@@ -124,8 +132,11 @@ export interface Reference {
   readonly id: string;
   readonly path: Path;
   readonly use: string;
-  /** `clears`: it becomes null; `leaves`: its list goes on without it; `holds`: what it names cannot be deleted. */
-  readonly then: 'clears' | 'leaves' | 'holds';
+  /**
+   * `clears`: it becomes null; `leaves`: its list goes on without it; `holds`: what it names cannot be deleted;
+   * `removes`: its record goes too; `keeps`: it stands, and may name what is gone.
+   */
+  readonly then: 'clears' | 'leaves' | 'holds' | WhenGone;
 }
 /** What a record brings into a plan: ids of its own and of what is in it, what it refers to, and how much there is of it. */
 export interface RecordIndex {
@@ -137,7 +148,11 @@ export interface RecordIndex {
   readonly values: number;
 }
 
-/** Walks a value that is in order. */
+/** What tells a record apart in the plan: its id, or its kind with the field that is its key. */
+export const idOf = ({ key, kind }: Pick<About, 'key' | 'kind'>, value: Raw): string =>
+  key ? `${kind} ${String(value[key])}` : String(value['id']);
+
+/** Collects ids and references from a valid value. */
 function collectReferences(
   field: AnyField,
   value: unknown,
@@ -151,7 +166,13 @@ function collectReferences(
     case 'nullable':
       return value === null ? undefined : collectReferences(field.of, value, path, out, 'clears');
     case 'ref':
-      return void out.refs.push({ to: field.to, id: value as string, path, use: field.use, then });
+      return void out.refs.push({
+        to: field.to,
+        id: value as string,
+        path,
+        use: field.use,
+        then: field.gone ?? then,
+      });
     case 'list':
       if (field.once)
         (value as unknown[]).forEach((item, i, all) =>
@@ -164,7 +185,7 @@ function collectReferences(
     case 'record': {
       const shape = field.type === 'record' ? field : shapeOf(field, value)!;
       if (shape.about)
-        out.ids.push({ kind: shape.about.kind, id: (value as { id: string }).id, path });
+        out.ids.push({ kind: shape.about.kind, id: idOf(shape.about, value as Raw), path });
       for (const [key, inner] of Object.entries(shape.fields))
         collectReferences(inner, (value as Raw)[key], [...path, key], out);
     }

@@ -32,7 +32,12 @@ export type FieldData =
   | TextLimits
   | { readonly type: 'flag' }
   | { readonly type: 'oneOf'; readonly of: readonly (string | number)[] }
-  | { readonly type: 'ref'; readonly to: RecordKind | StockKind; readonly use: string }
+  | {
+      readonly type: 'ref';
+      readonly to: RecordKind | StockKind;
+      readonly use: string;
+      readonly gone?: WhenGone;
+    }
   | {
       readonly type: 'tuple';
       readonly of: readonly AnyField[];
@@ -56,6 +61,13 @@ export type FieldData =
     }
   | RecordShape;
 
+/**
+ * What a reference does when the record it names is deleted, where that is otherwise than by its place (nullable: it is
+ * cleared; in a list: it is dropped; else the deletion is refused). `keeps`: a record of past work still names it;
+ * `removes`: its own record is deleted too.
+ */
+export type WhenGone = 'keeps' | 'removes';
+
 /** What is wrong inside a record whose fields are each in order: where in it, and one sentence. */
 export interface FieldFault {
   readonly at: string;
@@ -66,6 +78,10 @@ export interface About {
   readonly kind: RecordKind;
   /** What ids of its kind begin with. */
   readonly prefix: string;
+  /** The field that tells such records apart, where it is not `id`: no two in the list share it. */
+  readonly key?: string;
+  /** It has no name of its own to be searched for. */
+  readonly unlisted?: boolean;
   /** What such a record is called in a sentence. */
   readonly noun: string;
   /** One record in words. */
@@ -129,12 +145,19 @@ export const time = written(
   'a date and time',
 );
 
+/** A day as ISO 8601 writes it. */
+export const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
+
 /** The id of a record, or of something in stock; `use` says what the record is to the one that names it. */
-export const ref = (to: RecordKind | StockKind, use = 'is used by'): Field<string> => ({
-  type: 'ref',
-  to,
-  use,
-});
+export const ref = (
+  to: RecordKind | StockKind,
+  use = 'is used by',
+  gone?: WhenGone,
+): Field<string> => ({ type: 'ref', to, use, ...(gone ? { gone } : {}) });
+/** The id of a record that work was done on: it is still named once the record is deleted. */
+export const pastRef = (to: RecordKind): Field<string> => ref(to, 'is named by', 'keeps');
+/** The id of the record that this one belongs to and is deleted with. */
+export const ownerRef = (to: RecordKind): Field<string> => ref(to, 'owns', 'removes');
 export const nullable = <F extends AnyTypedField>(
   of: F,
 ): { readonly type: 'nullable'; readonly of: F } & Field<ValueOf<F> | null> => ({

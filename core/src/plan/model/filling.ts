@@ -11,18 +11,19 @@ import {
   optional,
   over,
   record,
+  ownerRef,
+  pastRef,
   ref,
   text,
   time,
-  written,
-  type Field,
+  day,
 } from './field.ts';
 
 /** How fluid is pushed or drawn through. */
 export const FILL_METHODS = [...WAYS_TO_BLEED, 'actuator'] as const;
 export type FillMethod = WayToBleed | 'actuator';
 /** What was said done before fluid goes in; `stamp` is of what it was said of. */
-export interface ToldBefore {
+export interface PreFillConfirmation {
   readonly key: string;
   readonly at: string;
   readonly stamp: string;
@@ -36,7 +37,7 @@ export interface MakersOrder {
   readonly again: readonly string[];
 }
 /** The fluid of one reservoir. */
-export interface FluidIn {
+export interface ReservoirFluid {
   /** The part that is its reservoir. */
   readonly part: string;
   readonly fluidId: string;
@@ -122,8 +123,8 @@ export interface Filling {
   readonly usedMaster: boolean;
   readonly when: 'now' | 'later';
   readonly makers: MakersOrder | null;
-  readonly before: readonly ToldBefore[];
-  readonly fluids: readonly FluidIn[];
+  readonly before: readonly PreFillConfirmation[];
+  readonly fluids: readonly ReservoirFluid[];
   readonly runs: readonly FillRun[];
 }
 export const NO_FILLING: Filling = {
@@ -139,7 +140,7 @@ export const NO_FILLING: Filling = {
 };
 
 /** The fluid of a reservoir of which nothing was said but which it is. */
-export const freshFluid = (part: string, fluidId: string): FluidIn => ({
+export const freshFluid = (part: string, fluidId: string): ReservoirFluid => ({
   part,
   fluidId,
   batch: '',
@@ -159,35 +160,44 @@ export const fluidFor = (
   {
     filling,
     bleeding,
-  }: { readonly filling?: Filling | null; readonly bleeding: { readonly fluidId: string } },
+  }: { readonly filling: Filling; readonly bleeding: { readonly fluidId: string } },
   parts: readonly { readonly id: string }[],
 ): string =>
-  filling?.fluids.find(({ part }) => parts.some(({ id }) => id === part))?.fluidId ??
+  filling.fluids.find(({ part }) => parts.some(({ id }) => id === part))?.fluidId ??
   bleeding.fluidId;
 
-const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
-const names = (most: number): Field<readonly string[]> =>
-  once(name, most) as Field<readonly string[]>;
 const ml = number(0, 100_000);
-export const FLUID_IN = record<FluidIn>()({
-  part: id,
-  fluidId: ref('fluid'),
-  batch: text,
-  source: text,
-  openedOn: nullable(day),
-  filledOn: nullable(day),
-  nextOn: nullable(day),
-  boilC: nullable(number(0, 400)),
-  hotC: nullable(number(-50, 1000)),
-  wasId: nullable(ref('fluid')),
-  seals: flag,
-  flushed: flag,
-  named: flag,
-});
+export const FLUID_IN = record<ReservoirFluid>()(
+  {
+    part: ownerRef('part'),
+    fluidId: ref('fluid'),
+    batch: text,
+    source: text,
+    openedOn: nullable(day),
+    filledOn: nullable(day),
+    nextOn: nullable(day),
+    boilC: nullable(number(0, 400)),
+    hotC: nullable(number(-50, 1000)),
+    wasId: nullable(ref('fluid')),
+    seals: flag,
+    flushed: flag,
+    named: flag,
+  },
+  {
+    about: {
+      kind: 'reservoirFluid',
+      prefix: 'reservoirFluid',
+      noun: 'fluid of a reservoir',
+      named: ({ part }) => part,
+      key: 'part',
+      unlisted: true,
+    },
+  },
+);
 export const MAKERS_ORDER = record<MakersOrder>()({
   source: text,
   parkingTimes: number(0, 100, { whole: true }),
-  again: names(200),
+  again: once(ref('port'), 200),
 });
 const RUN_EVENT = record<RunEvent>()({
   act: oneOf(RUN_ACTS),
@@ -196,20 +206,43 @@ const RUN_EVENT = record<RunEvent>()({
   out: optional(oneOf(CAME_OUT)),
   how: optional(text),
 });
-const RUN = record<FillRun>()({
-  id,
-  work: oneOf(['brake', 'clutch']),
-  method: oneOf(FILL_METHODS),
-  order: list(name, 500, 1),
-  flushMl: list(ml, 500),
-  extraAfter: nullable(number(0, 500, { whole: true })),
-  parkingTimes: number(0, 100, { whole: true }),
-  strokeMl: over(1000),
-  fullMl: ml,
-  markMl: ml,
-  startedAt: time,
-  log: list(RUN_EVENT, 20_000),
-});
+const RUN = record<FillRun>()(
+  {
+    id,
+    work: oneOf(['brake', 'clutch']),
+    method: oneOf(FILL_METHODS),
+    order: list(pastRef('port'), 500, 1),
+    flushMl: list(ml, 500),
+    extraAfter: nullable(number(0, 500, { whole: true })),
+    parkingTimes: number(0, 100, { whole: true }),
+    strokeMl: over(1000),
+    fullMl: ml,
+    markMl: ml,
+    startedAt: time,
+    log: list(RUN_EVENT, 20_000),
+  },
+  {
+    about: {
+      kind: 'fillRun',
+      prefix: 'run',
+      noun: 'bleeding run',
+      named: ({ startedAt }) => `Run of ${startedAt.slice(0, 10)}`,
+    },
+  },
+);
+const PRE_FILL_CONFIRMATION = record<PreFillConfirmation>()(
+  { key: name, at: time, stamp: text },
+  {
+    about: {
+      kind: 'preFillConfirmation',
+      prefix: 'preFillConfirmation',
+      noun: 'check before filling',
+      named: ({ key }) => key,
+      key: 'key',
+      unlisted: true,
+    },
+  },
+);
 export const FILLING = record<Filling>()({
   method: nullable(oneOf(FILL_METHODS)),
   people: number(1, 20, { whole: true }),
@@ -217,7 +250,7 @@ export const FILLING = record<Filling>()({
   usedMaster: flag,
   when: oneOf(['now', 'later']),
   makers: nullable(MAKERS_ORDER),
-  before: list(record<ToldBefore>()({ key: name, at: time, stamp: text }), 500),
+  before: list(PRE_FILL_CONFIRMATION, 500),
   fluids: list(FLUID_IN, 50),
   runs: list(RUN, 200),
 });

@@ -12,13 +12,13 @@ import {
   ref,
   text,
   time,
-  written,
+  day,
   oneOf,
   type Field,
 } from './field.ts';
 
 /** Work that was done: which task, when, by whom, and how long it took where that was said. */
-export interface FitDone {
+export interface WorkDone {
   readonly task: string;
   readonly at: string;
   readonly by: string;
@@ -27,7 +27,7 @@ export interface FitDone {
   readonly stamp: string;
 }
 /** What a wrench said of a joint or a fastener. */
-export interface Tightened {
+export interface Tightening {
   readonly key: string;
   readonly nm: number;
   readonly at: string;
@@ -38,7 +38,7 @@ export interface Tightened {
 }
 export const BOLT_CLASSES = ['8.8', '10.9', '12.9'] as const;
 /** What a fastener is to be tightened to, where it is no joint of the plan. */
-export interface Wanted {
+export interface WantedTorque {
   readonly key: string;
   /** Of one that follows from no part of the plan: what it is. */
   readonly name?: string;
@@ -60,7 +60,7 @@ export interface PutOff {
 }
 /** Held for now by something that must come off again. */
 export const HELD_BY = ['zip-tie', 'clip', 'plastic-shim', 'clamp', 'other'] as const;
-export interface Temporary {
+export interface TemporaryFix {
   readonly id: string;
   readonly what: string;
   readonly by: (typeof HELD_BY)[number];
@@ -70,7 +70,7 @@ export interface Temporary {
   readonly closed: string | null;
 }
 /** Found otherwise than planned: a hole that was off, a flat that was filed. */
-export interface FoundOtherwise {
+export interface Deviation {
   readonly id: string;
   readonly task: string;
   readonly what: string;
@@ -86,7 +86,7 @@ export interface OwnTask {
   readonly gateId: string | null;
 }
 /** A look that was taken, and whether what was seen is good. */
-export interface LookTaken {
+export interface Inspection {
   readonly task: string;
   readonly good: boolean;
   readonly note: string;
@@ -102,14 +102,14 @@ export interface SessionMeans {
 }
 /** Everything told on the floor. */
 export interface Floor {
-  readonly done: readonly FitDone[];
-  readonly tight: readonly Tightened[];
-  readonly wanted: readonly Wanted[];
+  readonly done: readonly WorkDone[];
+  readonly tight: readonly Tightening[];
+  readonly wanted: readonly WantedTorque[];
   readonly later: readonly PutOff[];
-  readonly temporary: readonly Temporary[];
-  readonly found: readonly FoundOtherwise[];
+  readonly temporary: readonly TemporaryFix[];
+  readonly found: readonly Deviation[];
   readonly own: readonly OwnTask[];
-  readonly looks: readonly LookTaken[];
+  readonly looks: readonly Inspection[];
   readonly session: SessionMeans;
 }
 export const NO_FLOOR: Floor = {
@@ -124,62 +124,144 @@ export const NO_FLOOR: Floor = {
   session: { minutes: 120, people: 1, lacks: [] },
 };
 
-const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
 const key = name;
 const minutes = number(0, 100_000);
-export const TEMPORARY = record<Temporary>()({
-  id,
-  what: name,
-  by: oneOf(HELD_BY),
-  task: optional(key),
-  since: day,
-  closed: nullable(day),
-});
-export const OWN_TASK = record<OwnTask>()({
-  id,
-  name,
-  minutes,
-  people: number(1, 20, { whole: true }),
-  needs: once(key, 100) as Field<readonly string[]>,
-  gateId: nullable(ref('gate')),
-});
-export const WANTED = record<Wanted>()({
-  key,
-  name: optional(name),
-  count: optional(number(1, 40, { whole: true })),
-  thread: optional(name),
-  propertyClass: optional(oneOf(BOLT_CLASSES)),
-  nm: nullable(over(10_000)),
-  source: text,
-  state: oneOf(['dry', 'oiled', 'locked', 'precoated']),
-  fastener: oneOf(['new', 'reused']),
-});
+export const TEMPORARY = record<TemporaryFix>()(
+  {
+    id,
+    what: name,
+    by: oneOf(HELD_BY),
+    task: optional(key),
+    since: day,
+    closed: nullable(day),
+  },
+  {
+    about: {
+      kind: 'temporaryFix',
+      prefix: 'held',
+      noun: 'temporary fix',
+      named: ({ what }) => what,
+    },
+  },
+);
+export const OWN_TASK = record<OwnTask>()(
+  {
+    id,
+    name,
+    minutes,
+    people: number(1, 20, { whole: true }),
+    needs: once(key, 100) as Field<readonly string[]>,
+    gateId: nullable(ref('gate')),
+  },
+  {
+    about: { kind: 'ownTask', prefix: 'own', noun: 'task of your own', named: ({ name }) => name },
+  },
+);
+export const WANTED = record<WantedTorque>()(
+  {
+    key,
+    name: optional(name),
+    count: optional(number(1, 40, { whole: true })),
+    thread: optional(name),
+    propertyClass: optional(oneOf(BOLT_CLASSES)),
+    nm: nullable(over(10_000)),
+    source: text,
+    state: oneOf(['dry', 'oiled', 'locked', 'precoated']),
+    fastener: oneOf(['new', 'reused']),
+  },
+  {
+    about: {
+      kind: 'wantedTorque',
+      prefix: 'wantedTorque',
+      noun: 'torque wanted',
+      named: ({ key: of, name: called }) => called ?? of,
+      key: 'key',
+      unlisted: true,
+    },
+  },
+);
 export const SESSION_MEANS = record<SessionMeans>()({
   minutes: number(1, 10_000),
   people: number(1, 20, { whole: true }),
   lacks: once(key, 200) as Field<readonly string[]>,
   on: optional(day),
 });
+const WORK_DONE = record<WorkDone>()(
+  {
+    task: key,
+    at: time,
+    by: text,
+    minutes: nullable(minutes),
+    stamp: text,
+  },
+  {
+    about: {
+      kind: 'workDone',
+      prefix: 'workDone',
+      noun: 'task done',
+      named: ({ task }) => task,
+      key: 'task',
+      unlisted: true,
+    },
+  },
+);
+const TIGHTENING = record<Tightening>()(
+  {
+    key,
+    nm: over(10_000),
+    at: time,
+    opened: flag,
+    washers: optional(oneOf(['new', 'reused'])),
+  },
+  {
+    about: {
+      kind: 'tightening',
+      prefix: 'tightening',
+      noun: 'torque recorded',
+      named: ({ key: of }) => of,
+      key: 'key',
+      unlisted: true,
+    },
+  },
+);
+const PUT_OFF = record<PutOff>()(
+  { task: key, until: nullable(day), why: text },
+  {
+    about: {
+      kind: 'putOff',
+      prefix: 'putOff',
+      noun: 'task put off',
+      named: ({ task }) => task,
+      key: 'task',
+      unlisted: true,
+    },
+  },
+);
+const DEVIATION = record<Deviation>()(
+  { id, task: key, what: name, at: time },
+  { about: { kind: 'deviation', prefix: 'found', noun: 'deviation', named: ({ what }) => what } },
+);
+const INSPECTION = record<Inspection>()(
+  { task: key, good: flag, note: text, at: time },
+  {
+    about: {
+      kind: 'inspection',
+      prefix: 'inspection',
+      noun: 'inspection',
+      named: ({ task }) => task,
+      key: 'task',
+      unlisted: true,
+    },
+  },
+);
 export const FLOOR = record<Floor>()({
-  done: list(
-    record<FitDone>()({ task: key, at: time, by: text, minutes: nullable(minutes), stamp: text }),
-    20_000,
-  ),
-  tight: list(
-    record<Tightened>()({
-      key,
-      nm: over(10_000),
-      at: time,
-      opened: flag,
-      washers: optional(oneOf(['new', 'reused'])),
-    }),
-    20_000,
-  ),
+  done: list(WORK_DONE, 20_000),
+  tight: list(TIGHTENING, 20_000),
   wanted: list(WANTED, 5000),
-  later: list(record<PutOff>()({ task: key, until: nullable(day), why: text }), 5000),
+  later: list(PUT_OFF, 5000),
   temporary: list(TEMPORARY, 2000),
-  found: list(record<FoundOtherwise>()({ id, task: key, what: name, at: time }), 5000),
+  found: list(DEVIATION, 5000),
   own: list(OWN_TASK, 500),
-  looks: list(record<LookTaken>()({ task: key, good: flag, note: text, at: time }), 5000),
+  looks: list(INSPECTION, 5000),
   session: SESSION_MEANS,
 });

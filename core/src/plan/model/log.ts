@@ -9,7 +9,7 @@ import {
   record,
   text,
   time,
-  written,
+  day,
 } from './field.ts';
 
 /** A photograph by what it holds; the picture itself is kept beside the plan. */
@@ -82,42 +82,72 @@ export interface Log {
 }
 export const NO_LOG: Log = { entries: [], sheets: [], earlier: [] };
 
-const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
 export const PHOTO = record<Photo>()({
   digest: id,
   widthPx: number(1, 20_000, { whole: true }),
   heightPx: number(1, 20_000, { whole: true }),
   bytes: number(0, 50_000_000, { whole: true }),
 });
-export const LOG_ENTRY = record<LogEntry>()({
-  id,
-  at: time,
-  by: text,
-  text,
-  reading: text,
-  about: record<LogEntry['about']>()({ kind: oneOf(ABOUT_KINDS), id: name }),
-  when: oneOf(['before', 'now']),
-  photos: list(PHOTO, 50),
-  bag: optional(number(1, 10_000, { whole: true })),
-});
-export const MAKER_SHEET = record<MakerSheet>()({
-  id,
-  name,
-  kind: oneOf(MAKER_SHEET_KINDS),
-  state: oneOf(['have', 'asked', 'none']),
-  edition: text,
-  readBy: text,
-  askedOn: nullable(day),
-  dueOn: nullable(day),
-  photos: list(PHOTO, 50),
-});
+export const LOG_ENTRY = record<LogEntry>()(
+  {
+    id,
+    at: time,
+    by: text,
+    text,
+    reading: text,
+    about: record<LogEntry['about']>()({ kind: oneOf(ABOUT_KINDS), id: name }),
+    when: oneOf(['before', 'now']),
+    photos: list(PHOTO, 50),
+    bag: optional(number(1, 10_000, { whole: true })),
+  },
+  {
+    about: {
+      kind: 'logEntry',
+      prefix: 'entry',
+      noun: 'log entry',
+      named: ({ text: words }) => words.slice(0, 60) || 'Log entry',
+    },
+  },
+);
+export const MAKER_SHEET = record<MakerSheet>()(
+  {
+    id,
+    name,
+    kind: oneOf(MAKER_SHEET_KINDS),
+    state: oneOf(['have', 'asked', 'none']),
+    edition: text,
+    readBy: text,
+    askedOn: nullable(day),
+    dueOn: nullable(day),
+    photos: list(PHOTO, 50),
+  },
+  {
+    about: {
+      kind: 'makerSheet',
+      prefix: 'sheet',
+      noun: 'maker’s sheet',
+      named: ({ name }) => name,
+    },
+  },
+);
+const EARLIER_CHANGE = record<EarlierChange>()(
+  { id, text: name },
+  {
+    about: {
+      kind: 'earlierChange',
+      prefix: 'earlier',
+      noun: 'earlier change',
+      named: ({ text: words }) => words,
+    },
+  },
+);
 export const LOG = record<Log>()({
   entries: list(LOG_ENTRY, 10_000),
   sheets: list(MAKER_SHEET, 500),
-  earlier: list(record<EarlierChange>()({ id, text: name }), 500),
+  earlier: list(EARLIER_CHANGE, 500),
 });
 /** Makers' sheets that are here, as a figure names them. */
-export const sheetNames = ({ log }: { readonly log?: Log | null }): string[] =>
-  (log?.sheets ?? []).flatMap(({ name: of, edition, state }) =>
+export const sheetNames = ({ log }: { readonly log: Log }): string[] =>
+  log.sheets.flatMap(({ name: of, edition, state }) =>
     state === 'have' ? [edition ? `${of}, ${edition}` : of] : [],
   );

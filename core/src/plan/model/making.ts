@@ -50,13 +50,36 @@ export interface Making {
 export const NO_MAKING: Making = { stock: [], sold: [], kerfMm: 0, endMm: 10, brackets: [] };
 
 const long = over(100_000);
-export const STOCK_PIECE = record<StockPiece>()({
-  id,
-  tubeId: ref('tube'),
-  lengthMm: long,
-  count: number(1, 1000, { whole: true }),
-  batch: text,
-});
+const SOLD_LENGTH = record<SoldLength>()(
+  { id, tubeId: ref('tube'), lengthMm: long },
+  {
+    about: {
+      kind: 'soldLength',
+      prefix: 'sold',
+      noun: 'length as sold',
+      named: ({ tubeId }) => tubeId,
+      unlisted: true,
+    },
+  },
+);
+export const STOCK_PIECE = record<StockPiece>()(
+  {
+    id,
+    tubeId: ref('tube'),
+    lengthMm: long,
+    count: number(1, 1000, { whole: true }),
+    batch: text,
+  },
+  {
+    about: {
+      kind: 'stockPiece',
+      prefix: 'stock',
+      noun: 'piece of stock',
+      named: ({ tubeId, batch }) => `${tubeId} ${batch}`.trim(),
+      unlisted: true,
+    },
+  },
+);
 export const BRACKET_HOLE = record<BracketHole>()({
   acrossMm: number(-1000, 1000),
   upMm: number(-1000, 1000),
@@ -64,21 +87,26 @@ export const BRACKET_HOLE = record<BracketHole>()({
   flatsMm: nullable(over(500)),
   what: text,
 });
-export const BRACKET = record<Bracket>()({
-  id,
-  name,
-  revision: text,
-  plateMm: over(100),
-  widthMm: over(2000),
-  heightMm: over(2000),
-  bend: nullable(record<NonNullable<Bracket['bend']>>()({ upMm: number(0, 2000), deg: over(179) })),
-  holes: list(BRACKET_HOLE, 50),
-  existing: flag,
-  held: text,
-});
+export const BRACKET = record<Bracket>()(
+  {
+    id,
+    name,
+    revision: text,
+    plateMm: over(100),
+    widthMm: over(2000),
+    heightMm: over(2000),
+    bend: nullable(
+      record<NonNullable<Bracket['bend']>>()({ upMm: number(0, 2000), deg: over(179) }),
+    ),
+    holes: list(BRACKET_HOLE, 50),
+    existing: flag,
+    held: text,
+  },
+  { about: { kind: 'bracket', prefix: 'bracket', noun: 'bracket', named: ({ name }) => name } },
+);
 export const MAKING = record<Making>()({
   stock: list(STOCK_PIECE, 500),
-  sold: list(record<SoldLength>()({ id, tubeId: ref('tube'), lengthMm: long }), 100),
+  sold: list(SOLD_LENGTH, 100),
   kerfMm: number(0, 50),
   endMm: number(0, 1000),
   brackets: list(BRACKET, 500),

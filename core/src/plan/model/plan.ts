@@ -3,18 +3,31 @@ import type { UnitSystem } from '../../lib/units/index.ts';
 import { BENCH, defaultBench, type Bench } from './bench.ts';
 import { BLEEDING, DEFAULT_BLEEDING, type Bleeding } from './bleeding.ts';
 import { CIRCUIT, type Circuit } from './circuit.ts';
-import { id, list, name, nullable, oneOf, optional, record, text, time } from './field.ts';
+import {
+  id,
+  list,
+  name,
+  nullable,
+  oneOf,
+  optional,
+  record,
+  text,
+  time,
+  type About,
+  type AnyField,
+  type RecordShape,
+} from './field.ts';
 import { figureAt } from './figures.ts';
 import { FRAME_CHECK, type FrameCheck } from './frame-check.ts';
 import { PEDAL_BOX, type PedalBox } from './pedal-box.ts';
 import { GATE, type Gate } from './gate.ts';
 import { DEFAULT_CLIP_SETTINGS, CLIP_SETTINGS, type ClipSettings } from './clip-settings.ts';
-import { BUYING, type Buying } from './buying.ts';
-import { CORNERS, type Corners } from './wheel-ends.ts';
-import { LOG, type Log } from './log.ts';
-import { MAKING, type Making } from './making.ts';
-import { FILLING, type Filling } from './filling.ts';
-import { FLOOR, type Floor } from './floor.ts';
+import { NO_BUYING, BUYING, type Buying } from './buying.ts';
+import { NO_WHEEL_ENDS, WHEEL_ENDS, type WheelEnds } from './wheel-ends.ts';
+import { NO_LOG, LOG, type Log } from './log.ts';
+import { NO_MAKING, MAKING, type Making } from './making.ts';
+import { NO_FILLING, FILLING, type Filling } from './filling.ts';
+import { NO_FLOOR, FLOOR, type Floor } from './floor.ts';
 import { HOSE, type Hose } from './hose.ts';
 import { LINE, type Line } from './line.ts';
 import { PART, type Part } from './part.ts';
@@ -30,12 +43,12 @@ import {
   type SingleSheet,
   type TrailerSheet,
 } from './sheets.ts';
-import { PROVING, type Proving } from './proving.ts';
+import { NO_PROVING, PROVING, type Proving } from './proving.ts';
 import { SIZING, type Sizing } from './sizing.ts';
 import { THING } from './thing.ts';
 
 export const PLAN_FORMAT = 'firmline-plan';
-export const PLAN_VERSION = 6;
+export const PLAN_VERSION = 7;
 
 export interface Plan {
   readonly format: typeof PLAN_FORMAT;
@@ -54,7 +67,7 @@ export interface Plan {
   /** Frame, running gear and whatever a line must keep from or may be held by. */
   readonly things: readonly Thing[];
   readonly gates: readonly Gate[];
-  readonly holding: ClipSettings;
+  readonly clipSettings: ClipSettings;
   readonly bench: Bench;
   readonly bleeding: Bleeding;
   /** From foot to road; null until it is begun. */
@@ -67,19 +80,19 @@ export interface Plan {
   readonly frame?: FrameCheck | null;
   readonly pedals?: PedalBox | null;
   /** Tube at hand and as sold, brackets. */
-  readonly making?: Making | null;
+  readonly making: Making;
   /** How each thing of the list stands, and what was added to it. */
-  readonly buying?: Buying | null;
+  readonly buying: Buying;
   /** What was told on the floor: done, tight, put off, held for now. */
-  readonly floor?: Floor | null;
+  readonly floor: Floor;
   /** Calipers, wheels, hubs, cables, wires and loads as they were measured. */
-  readonly corners?: Corners | null;
+  readonly wheelEnds: WheelEnds;
   /** What was seen and read, with photographs, and the makers' sheets. */
-  readonly log?: Log | null;
+  readonly log: Log;
   /** Fluid: how it goes in, what was looked at before, what was done. */
-  readonly filling?: Filling | null;
+  readonly filling: Filling;
   /** What proves that it holds, grips and stops. */
-  readonly proving?: Proving | null;
+  readonly proving: Proving;
   /** What comes off the vehicle before anything new goes on. */
   readonly comesOff?: readonly string[];
 }
@@ -95,6 +108,38 @@ export const COLLECTIONS = {
   gate: 'gates',
   bender: 'bench.benders',
   adapter: 'bench.adapters',
+  stockPiece: 'making.stock',
+  soldLength: 'making.sold',
+  bracket: 'making.brackets',
+  order: 'buying.orders',
+  ownItem: 'buying.own',
+  kit: 'buying.kits',
+  caliperFit: 'wheelEnds.calipers',
+  wheelFit: 'wheelEnds.wheels',
+  hub: 'wheelEnds.hubs',
+  cable: 'wheelEnds.cables',
+  wire: 'wheelEnds.wires',
+  proofLoad: 'wheelEnds.loads',
+  logEntry: 'log.entries',
+  makerSheet: 'log.sheets',
+  earlierChange: 'log.earlier',
+  preFillConfirmation: 'filling.before',
+  reservoirFluid: 'filling.fluids',
+  fillRun: 'filling.runs',
+  workDone: 'floor.done',
+  tightening: 'floor.tight',
+  wantedTorque: 'floor.wanted',
+  putOff: 'floor.later',
+  temporaryFix: 'floor.temporary',
+  deviation: 'floor.found',
+  ownTask: 'floor.own',
+  inspection: 'floor.looks',
+  curve: 'proving.curves',
+  hold: 'proving.holds',
+  airTest: 'proving.airTests',
+  recordedTest: 'proving.rounds',
+  pedalReading: 'proving.pedal',
+  stopTest: 'proving.stops',
 } as const;
 export type CollectionKind = keyof typeof COLLECTIONS;
 /** Kinds of record that others may refer to. */
@@ -104,9 +149,12 @@ type At<T, P extends string> = P extends `${infer K}.${infer R}`
   : T[P & keyof T];
 /** The record of a collection. */
 export type RecordOf<K extends CollectionKind> =
-  At<Plan, (typeof COLLECTIONS)[K]> extends readonly (infer R)[]
-    ? R & { readonly id: string }
-    : never;
+  At<Plan, (typeof COLLECTIONS)[K]> extends readonly (infer R)[] ? R : never;
+
+/** Kinds whose records have no id: a field of their own tells them apart. */
+export type KeyedKind = {
+  [K in CollectionKind]: RecordOf<K> extends { readonly id: string } ? never : K;
+}[CollectionKind];
 
 /** A place in a plan: a record by its kind and id, with a node where it is a line's; or the plan as a whole. */
 export interface Ref {
@@ -143,7 +191,7 @@ export const PLAN = record<Plan>()({
   hoses: list(HOSE, 500),
   things: list(THING, MOST_RECORDS),
   gates: list(GATE, 200),
-  holding: CLIP_SETTINGS,
+  clipSettings: CLIP_SETTINGS,
   bench: BENCH,
   bleeding: BLEEDING,
   sizing: nullable(SIZING),
@@ -153,13 +201,13 @@ export const PLAN = record<Plan>()({
   parking: nullable(PARKING),
   frame: optional(nullable(FRAME_CHECK)),
   pedals: optional(nullable(PEDAL_BOX)),
-  making: optional(nullable(MAKING)),
-  buying: optional(nullable(BUYING)),
-  floor: optional(nullable(FLOOR)),
-  corners: optional(nullable(CORNERS)),
-  log: optional(nullable(LOG)),
-  filling: optional(nullable(FILLING)),
-  proving: optional(nullable(PROVING)),
+  making: MAKING,
+  buying: BUYING,
+  floor: FLOOR,
+  wheelEnds: WHEEL_ENDS,
+  log: LOG,
+  filling: FILLING,
+  proving: PROVING,
   comesOff: optional(list(name, 200)),
 });
 
@@ -193,7 +241,7 @@ export const emptyPlan = (
   hoses: [],
   things: [],
   gates: [],
-  holding: DEFAULT_CLIP_SETTINGS,
+  clipSettings: DEFAULT_CLIP_SETTINGS,
   bench,
   bleeding: DEFAULT_BLEEDING,
   sizing: null,
@@ -201,12 +249,32 @@ export const emptyPlan = (
   singles: [],
   clutch: null,
   parking: null,
+  making: NO_MAKING,
+  buying: NO_BUYING,
+  floor: NO_FLOOR,
+  wheelEnds: NO_WHEEL_ENDS,
+  log: NO_LOG,
+  filling: NO_FILLING,
+  proving: NO_PROVING,
 });
 
-/** A record of the plan by its kind and id. */
+/** What is known of the records of a kind. */
+export const aboutKind = (kind: CollectionKind): About => {
+  const [outer, inner] = COLLECTIONS[kind].split('.');
+  const fields = PLAN.fields as Readonly<Record<string, AnyField>>;
+  const field = fields[outer!]!;
+  const list = inner && field.type === 'record' ? field.fields[inner]! : field;
+  return (list as { readonly of: RecordShape }).of.about!;
+};
+/** The field that tells records of a kind apart. */
+export const keyOf = (kind: CollectionKind): string => aboutKind(kind).key ?? 'id';
+
+/** A record of the plan by its kind and its id, or by the field that is its key. */
 export const recordAt = <K extends CollectionKind>(
   plan: Plan,
   kind: K,
   id: string,
 ): RecordOf<K> | undefined =>
-  (figureAt(plan, COLLECTIONS[kind]) as readonly RecordOf<K>[]).find((record) => record.id === id);
+  (figureAt(plan, COLLECTIONS[kind]) as readonly RecordOf<K>[]).find(
+    (record) => (record as Readonly<Record<string, unknown>>)[keyOf(kind)] === id,
+  );

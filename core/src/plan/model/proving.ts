@@ -7,10 +7,10 @@ import {
   number,
   oneOf,
   over,
+  pastRef,
   record,
   text,
   time,
-  written,
 } from './field.ts';
 
 /** One reading of the pedal: pressure at a bleeder, travel at its pad. */
@@ -21,7 +21,7 @@ export interface PedalPoint {
 export const ENGINE = ['none', 'off', 'running'] as const;
 export const TAKEN_BY = ['typed', 'stream', 'csv'] as const;
 /** Pedal travel against pressure, as it was taken; `rests` is the digest of what it was taken on. */
-export interface CurveTaken {
+export interface PedalCurve {
   readonly id: string;
   readonly at: string;
   readonly circuitId: string;
@@ -35,7 +35,7 @@ export interface CurveTaken {
   readonly rests: string;
 }
 /** Pressure held by gauge. */
-export interface HoldTaken {
+export interface HoldTest {
   readonly id: string;
   readonly at: string;
   readonly circuitId: string;
@@ -66,7 +66,7 @@ export interface AirTest {
   readonly rests: string;
 }
 /** A look or a feel of the rounds that was taken. */
-export interface RoundTaken {
+export interface RecordedTest {
   readonly key: string;
   readonly at: string;
   readonly good: boolean;
@@ -74,7 +74,7 @@ export interface RoundTaken {
   readonly rests: string;
 }
 /** How the pedal felt, on this vehicle or on one known to be good. */
-export interface PedalFelt {
+export interface PedalReading {
   readonly id: string;
   readonly at: string;
   readonly vehicle: 'this' | 'reference';
@@ -87,7 +87,7 @@ export interface PedalFelt {
   readonly pumps: boolean;
 }
 export const LOCKED = ['none', 'front', 'rear'] as const;
-export interface StopTaken {
+export interface StopTest {
   readonly id: string;
   readonly at: string;
   readonly when: 'before' | 'after';
@@ -108,12 +108,12 @@ export interface SignOff {
 }
 /** Everything that proves a built system. */
 export interface Proving {
-  readonly curves: readonly CurveTaken[];
-  readonly holds: readonly HoldTaken[];
+  readonly curves: readonly PedalCurve[];
+  readonly holds: readonly HoldTest[];
   readonly airTests: readonly AirTest[];
-  readonly rounds: readonly RoundTaken[];
-  readonly pedal: readonly PedalFelt[];
-  readonly stops: readonly StopTaken[];
+  readonly rounds: readonly RecordedTest[];
+  readonly pedal: readonly PedalReading[];
+  readonly stops: readonly StopTest[];
   readonly bedding: readonly { readonly at: string; readonly text: string }[];
   readonly signed: readonly SignOff[];
 }
@@ -136,79 +136,144 @@ export const POINT_TAKEN = record<PedalPoint>()({
 });
 const engine = oneOf(ENGINE);
 const lasted = over(100_000);
-export const CURVE_TAKEN = record<CurveTaken>()({
-  id,
-  at: time,
-  circuitId: id,
-  by: oneOf(TAKEN_BY),
-  engine,
-  hot: flag,
-  ratio: over(100),
-  boreMm: over(1000),
-  sigmaMm: number(0, 100),
-  points: list(POINT_TAKEN, 20_000),
-  rests: text,
-});
-export const HOLD_TAKEN = record<HoldTaken>()({
-  id,
-  at: time,
-  circuitId: id,
-  wantedMPa: pressure,
-  startMPa: pressure,
-  endMPa: pressure,
-  startC: celsius,
-  endC: celsius,
-  minutes: lasted,
-  sigmaMPa: number(0, 10),
-  rests: text,
-});
-export const AIR_TEST = record<AirTest>()({
-  id,
-  at: time,
-  lineIds: list(id, 500, 1),
-  volumeMl: over(1e6),
-  startMPa: pressure,
-  endMPa: pressure,
-  startC: celsius,
-  endC: celsius,
-  minutes: lasted,
-  limitMlPerMin: over(1e6),
-  sigmaMPa: number(0, 10),
-  sigmaC: number(0, 100),
-  rests: text,
-});
-export const STOP_TAKEN = record<StopTaken>()({
-  id,
-  at: time,
-  when: oneOf(['before', 'after']),
-  fromKmh: over(400),
-  distanceM: over(10_000),
-  locked: oneOf(LOCKED),
-  valveTurns: nullable(number(0, 100)),
-});
-export const PEDAL_FELT = record<PedalFelt>()({
-  id,
-  at: time,
-  vehicle: oneOf(['this', 'reference']),
-  engine,
-  hot: flag,
-  travelMm: number(0, 1000),
-  forceN: nullable(over(10_000)),
-  sinks: flag,
-  pumps: flag,
-});
-const day = written(/^\d{4}-\d\d-\d\d/, 'a day');
+export const CURVE_TAKEN = record<PedalCurve>()(
+  {
+    id,
+    at: time,
+    circuitId: pastRef('circuit'),
+    by: oneOf(TAKEN_BY),
+    engine,
+    hot: flag,
+    ratio: over(100),
+    boreMm: over(1000),
+    sigmaMm: number(0, 100),
+    points: list(POINT_TAKEN, 20_000),
+    rests: text,
+  },
+  {
+    about: {
+      kind: 'curve',
+      prefix: 'curve',
+      noun: 'pedal curve',
+      named: ({ at }) => `Pedal curve of ${at.slice(0, 10)}`,
+    },
+  },
+);
+export const HOLD_TAKEN = record<HoldTest>()(
+  {
+    id,
+    at: time,
+    circuitId: pastRef('circuit'),
+    wantedMPa: pressure,
+    startMPa: pressure,
+    endMPa: pressure,
+    startC: celsius,
+    endC: celsius,
+    minutes: lasted,
+    sigmaMPa: number(0, 10),
+    rests: text,
+  },
+  {
+    about: {
+      kind: 'hold',
+      prefix: 'hold',
+      noun: 'hold test',
+      named: ({ at }) => `Hold test of ${at.slice(0, 10)}`,
+    },
+  },
+);
+export const AIR_TEST = record<AirTest>()(
+  {
+    id,
+    at: time,
+    lineIds: list(pastRef('line'), 500, 1),
+    volumeMl: over(1e6),
+    startMPa: pressure,
+    endMPa: pressure,
+    startC: celsius,
+    endC: celsius,
+    minutes: lasted,
+    limitMlPerMin: over(1e6),
+    sigmaMPa: number(0, 10),
+    sigmaC: number(0, 100),
+    rests: text,
+  },
+  {
+    about: {
+      kind: 'airTest',
+      prefix: 'air',
+      noun: 'air test',
+      named: ({ at }) => `Air test of ${at.slice(0, 10)}`,
+    },
+  },
+);
+export const STOP_TAKEN = record<StopTest>()(
+  {
+    id,
+    at: time,
+    when: oneOf(['before', 'after']),
+    fromKmh: over(400),
+    distanceM: over(10_000),
+    locked: oneOf(LOCKED),
+    valveTurns: nullable(number(0, 100)),
+  },
+  {
+    about: {
+      kind: 'stopTest',
+      prefix: 'stop',
+      noun: 'stop',
+      named: ({ at, fromKmh }) => `Stop from ${fromKmh} km/h of ${at.slice(0, 10)}`,
+    },
+  },
+);
+export const PEDAL_FELT = record<PedalReading>()(
+  {
+    id,
+    at: time,
+    vehicle: oneOf(['this', 'reference']),
+    engine,
+    hot: flag,
+    travelMm: number(0, 1000),
+    forceN: nullable(over(10_000)),
+    sinks: flag,
+    pumps: flag,
+  },
+  {
+    about: {
+      kind: 'pedalReading',
+      prefix: 'pedal',
+      noun: 'pedal reading',
+      named: ({ at }) => `Pedal reading of ${at.slice(0, 10)}`,
+    },
+  },
+);
+const RECORDED_TEST = record<RecordedTest>()(
+  {
+    key: name,
+    at: time,
+    good: flag,
+    note: text,
+    rests: text,
+  },
+  {
+    about: {
+      kind: 'recordedTest',
+      prefix: 'recordedTest',
+      noun: 'test recorded',
+      named: ({ key }) => key,
+      key: 'key',
+      unlisted: true,
+    },
+  },
+);
 export const PROVING = record<Proving>()({
   curves: list(CURVE_TAKEN, 200),
   holds: list(HOLD_TAKEN, 500),
   airTests: list(AIR_TEST, 500),
-  rounds: list(
-    record<RoundTaken>()({ key: name, at: time, good: flag, note: text, rests: text }),
-    5000,
-  ),
+  rounds: list(RECORDED_TEST, 5000),
   pedal: list(PEDAL_FELT, 1000),
   stops: list(STOP_TAKEN, 1000),
-  bedding: list(record<Proving['bedding'][number]>()({ at: day, text }), 1000),
+  bedding: list(record<Proving['bedding'][number]>()({ at: time, text }), 1000),
   signed: list(
     record<SignOff>()({
       at: time,

@@ -24,7 +24,7 @@ export function recordsIn(plan: Plan): NamedRecord[] {
       case 'record': {
         const { fields, about } = field.type === 'record' ? field : shapeOf(field, value)!;
         const names = about ? [...trail, about.named(value as never)] : trail;
-        if (about) {
+        if (about && !about.unlisted) {
           const more = about.more?.(value as never);
           const name = `${names.join(', ')}${more ? ` ${more}` : ''}`;
           found.push({

@@ -23,6 +23,7 @@ import {
   oneOf,
   optional,
   over,
+  ownerRef,
   record,
   text,
 } from './field.ts';
@@ -97,7 +98,7 @@ export interface PushrodPlay {
   readonly hotMm: number | null;
   readonly valveHolds: boolean | null;
 }
-export interface Corners {
+export interface WheelEnds {
   readonly calipers: readonly CaliperFit[];
   readonly wheels: readonly WheelFit[];
   readonly hubs: readonly HubFit[];
@@ -106,7 +107,7 @@ export interface Corners {
   readonly loads: readonly ProofLoad[];
   readonly play: PushrodPlay;
 }
-export const NO_CORNERS: Corners = {
+export const NO_WHEEL_ENDS: WheelEnds = {
   calipers: [],
   wheels: [],
   hubs: [],
@@ -128,19 +129,31 @@ export const STACK_BOLT = record<StackBolt>()({
   depthMm: optional(nullable(gap)),
   shankMm: optional(gap),
 });
-export const CALIPER_FIT = record<CaliperFit>()({
-  key: name,
-  innerGapMm: nullable(gap),
-  outerGapMm: nullable(gap),
-  stackMm: gap,
-  moves: oneOf(['out', 'in']),
-  box: list(record<Shims>()({ thicknessMm: over(20), count: number(1, 60, { whole: true }) }), 8),
-  bolt: nullable(STACK_BOLT),
-  fittedMm: nullable(gap),
-  padOverMm: nullable(number(-100, 100)),
-  disc: nullable(oneOf(['left', 'right', 'either'])),
-  clear: nullable(flag),
-});
+export const CALIPER_FIT = record<CaliperFit>()(
+  {
+    key: ownerRef('part'),
+    innerGapMm: nullable(gap),
+    outerGapMm: nullable(gap),
+    stackMm: gap,
+    moves: oneOf(['out', 'in']),
+    box: list(record<Shims>()({ thicknessMm: over(20), count: number(1, 60, { whole: true }) }), 8),
+    bolt: nullable(STACK_BOLT),
+    fittedMm: nullable(gap),
+    padOverMm: nullable(number(-100, 100)),
+    disc: nullable(oneOf(['left', 'right', 'either'])),
+    clear: nullable(flag),
+  },
+  {
+    about: {
+      kind: 'caliperFit',
+      prefix: 'fit',
+      noun: 'caliper fit',
+      named: ({ key }) => key,
+      key: 'key',
+      unlisted: true,
+    },
+  },
+);
 export const WHEEL_READINGS = record<WheelReadings>()({
   caliperRadiusMm: over(1000),
   caliperOutMm: reading,
@@ -154,57 +167,88 @@ export const STUDS = record<Studs>()({
   lengthMm: over(500),
   flangeMm: number(0, 500),
 });
-export const WHEEL_FIT = record<WheelFit>()({
-  key: name,
-  readings: nullable(WHEEL_READINGS),
-  spacerMm: number(0, 300),
-  stacked: flag,
-  studs: nullable(STUDS),
-  hand: oneOf(['right', 'left']),
-});
-export const HUB_FIT = record<HubFit>()({
-  id,
-  name,
-  kind: oneOf(HUB_KINDS),
-  school: oneOf(HUB_SCHOOLS),
-  endPlayMm: nullable(number(0, 50)),
-  sheetMm: nullable(
-    record<{ readonly least: number; readonly most: number }>()({
-      least: number(0, 50),
-      most: number(0, 50),
-    }),
-  ),
-  newLock: nullable(flag),
-});
-export const CABLE = record<Cable>()({
-  id,
-  name,
-  wayMm: span,
-  outerMm: span,
-  freeMm: span,
-  needMm: span,
-  adjustMm: span,
-  hand: oneOf(['left', 'right', 'either']),
-  slackAfterMm: nullable(span),
-});
-export const WIRE = record<Wire>()({
-  id,
-  job: oneOf(WIRE_JOBS),
-  colour: text,
-  terminal: text,
-  volts: record<Wire['volts']>()({ rest: volts, half: volts, full: volts, pulled: volts }),
-});
-export const PROOF_LOAD_TAKEN = record<ProofLoad>()({
-  id,
-  name,
-  wantedN: over(100_000),
-  loadN: nullable(number(0, 100_000)),
-  seconds: nullable(number(0, 100_000)),
-  beforeMm: nullable(reading),
-  afterMm: nullable(reading),
-  sound: nullable(flag),
-});
-export const CORNERS = record<Corners>()({
+export const WHEEL_FIT = record<WheelFit>()(
+  {
+    key: ownerRef('thing'),
+    readings: nullable(WHEEL_READINGS),
+    spacerMm: number(0, 300),
+    stacked: flag,
+    studs: nullable(STUDS),
+    hand: oneOf(['right', 'left']),
+  },
+  {
+    about: {
+      kind: 'wheelFit',
+      prefix: 'fit',
+      noun: 'wheel fit',
+      named: ({ key }) => key,
+      key: 'key',
+      unlisted: true,
+    },
+  },
+);
+export const HUB_FIT = record<HubFit>()(
+  {
+    id,
+    name,
+    kind: oneOf(HUB_KINDS),
+    school: oneOf(HUB_SCHOOLS),
+    endPlayMm: nullable(number(0, 50)),
+    sheetMm: nullable(
+      record<{ readonly least: number; readonly most: number }>()({
+        least: number(0, 50),
+        most: number(0, 50),
+      }),
+    ),
+    newLock: nullable(flag),
+  },
+  { about: { kind: 'hub', prefix: 'hub', noun: 'hub', named: ({ name }) => name } },
+);
+export const CABLE = record<Cable>()(
+  {
+    id,
+    name,
+    wayMm: span,
+    outerMm: span,
+    freeMm: span,
+    needMm: span,
+    adjustMm: span,
+    hand: oneOf(['left', 'right', 'either']),
+    slackAfterMm: nullable(span),
+  },
+  { about: { kind: 'cable', prefix: 'cable', noun: 'cable', named: ({ name }) => name } },
+);
+export const WIRE = record<Wire>()(
+  {
+    id,
+    job: oneOf(WIRE_JOBS),
+    colour: text,
+    terminal: text,
+    volts: record<Wire['volts']>()({ rest: volts, half: volts, full: volts, pulled: volts }),
+  },
+  {
+    about: {
+      kind: 'wire',
+      prefix: 'wire',
+      noun: 'wire',
+      named: ({ job, colour }) => `${job} ${colour}`.trim(),
+    },
+  },
+);
+export const PROOF_LOAD_TAKEN = record<ProofLoad>()(
+  {
+    id,
+    name,
+    wantedN: over(100_000),
+    loadN: nullable(number(0, 100_000)),
+    seconds: nullable(number(0, 100_000)),
+    beforeMm: nullable(reading),
+    afterMm: nullable(reading),
+    sound: nullable(flag),
+  },
+  { about: { kind: 'proofLoad', prefix: 'load', noun: 'proof load', named: ({ name }) => name } },
+);
+export const WHEEL_ENDS = record<WheelEnds>()({
   calipers: list(CALIPER_FIT, 100),
   wheels: list(WHEEL_FIT, 100),
   hubs: list(HUB_FIT, 100),

@@ -82,7 +82,7 @@ export function waysFor(plan: Plan, lineId: string, pitchMm = 40, hooks: Hooks =
       pitchMm,
       obstacles: obstaclesOf(plan),
       straightMm: 2 * FORMED * line.bender.dieRadiusMm + line.bender.leastFeedMm,
-      reachMm: plan.holding.reachMm,
+      reachMm: plan.clipSettings.reachMm,
       wide: tubeBoreMm(line.tube) > WIDE_MM,
       mountedOn: new Set([...on[0], ...on[1]]),
     },

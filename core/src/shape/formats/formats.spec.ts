@@ -135,14 +135,12 @@ describe('tubes as STEP, read by occt-import-js', () => {
   });
 
   test('lines of the demo, each a product by its name', async () => {
-    const tubes = gannet.lines
-      .slice(0, 3)
-      .map((v) => ({
-        name: v.line.name,
-        pieces: v.pieces,
-        odMm: v.tube.odMm,
-        wallMm: v.tube.wallMm,
-      }));
+    const tubes = gannet.lines.slice(0, 3).map((v) => ({
+      name: v.line.name,
+      pieces: v.pieces,
+      odMm: v.tube.odMm,
+      wallMm: v.tube.wallMm,
+    }));
     const found = await read(tubesStep(tubes, '2026-01-01T00:00:00Z'));
     expect([...found.names].sort()).toEqual(tubes.map((t) => t.name).sort());
     const metal = tubes.reduce((sum, t) => sum + metalMm3(t), 0);

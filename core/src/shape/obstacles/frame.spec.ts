@@ -48,15 +48,13 @@ const box = fc
 const rod = fc
   .tuple(point, point, size)
   .map(([from, to, radiusMm]): Solid => ({ kind: 'rod', from, to, radiusMm }));
-const drum = fc
-  .tuple(point, way, size, size)
-  .map(([centre, axis, radiusMm, halfMm]): Solid => ({
-    kind: 'drum',
-    centre,
-    axis,
-    radiusMm,
-    halfMm,
-  }));
+const drum = fc.tuple(point, way, size, size).map(([centre, axis, radiusMm, halfMm]): Solid => ({
+  kind: 'drum',
+  centre,
+  axis,
+  radiusMm,
+  halfMm,
+}));
 
 describe("distances against three's own", () => {
   test('a point to a turned box: OBB.clampPoint', () => {

@@ -96,7 +96,7 @@ export const airNetworkOf = derive(
     plan.clutch,
     plan.trailer,
     plan.circuits,
-    plan.filling?.before,
+    plan.filling.before,
   ],
   (
     work,

@@ -2,7 +2,6 @@ import type { BleedStep } from '../../physics/bleeding/index.ts';
 import { freshIn, type Filling, type FillRun, type Plan } from '../../plan/index.ts';
 import type { BleedView, PlanView } from '../../plan/results/index.ts';
 import { airNetworkOf, USUAL_RESERVOIR_ML } from './air-of.ts';
-import { fillingOf } from './pre-fill.ts';
 import { methodOf } from './methods.ts';
 
 /** A reservoir is topped up when this share of it is left. Common practice: never under a third. */
@@ -63,7 +62,7 @@ export function turnsOf(
 /** A run as it begins, by the plan; null where there is no order. */
 export function beginRun(work: BleedView, view: PlanView, startedAt: string): FillRun | null {
   const { plan } = view;
-  const filling = fillingOf(plan);
+  const filling = plan.filling;
   const network = airNetworkOf(work, view);
   if (!network || !work.result) return null;
   const method = methodOf(filling, plan, network);
@@ -83,14 +82,3 @@ export function beginRun(work: BleedView, view: PlanView, startedAt: string): Fi
     log: [],
   };
 }
-
-export const withRun = (filling: Filling, run: FillRun): Filling => ({
-  ...filling,
-  runs: filling.runs.some(({ id }) => id === run.id)
-    ? filling.runs.map((one) => (one.id === run.id ? run : one))
-    : [...filling.runs, run],
-});
-export const withoutRun = (filling: Filling, id: string): Filling => ({
-  ...filling,
-  runs: filling.runs.filter((run) => run.id !== id),
-});

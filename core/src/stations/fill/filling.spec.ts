@@ -1,5 +1,5 @@
+import { withRun, withTold, withSection } from '../../testing/records.ts';
 import {
-  applyEdit,
   freshFluid,
   NO_FILLING,
   readPlan,
@@ -33,8 +33,6 @@ import {
   lastFluidUse,
   withEvent,
   withoutLast,
-  withRun,
-  withTold,
 } from './index.ts';
 import { seeded } from '../../lib/random/index.ts';
 import { pipeMl } from '../../physics/air/index.ts';
@@ -378,17 +376,11 @@ describe('where the air is, and what a run leaves in a plan', () => {
   it('is kept in the plan file, and opens again', () => {
     const view = viewPlan(gannet);
     const run = told(begin(gannet), 'open', 'stroke', 'close');
-    const plan = applyEdit(gannet, {
-      edit: 'setSheet',
-      with: { sheet: 'filling', to: withRun(NO_FILLING, run) },
-    });
-    expect(readPlan(writePlan(plan)).filling?.runs[0]).toEqual(run);
-    expect(view.plan.filling).toBeUndefined();
+    const plan = withSection(gannet, 'filling', withRun(NO_FILLING, run));
+    expect(readPlan(writePlan(plan)).filling.runs[0]).toEqual(run);
+    expect(view.plan.filling.runs).toEqual([]);
     expect(() =>
-      applyEdit(gannet, {
-        edit: 'setSheet',
-        with: { sheet: 'filling', to: { ...NO_FILLING, runs: [{ ...run, order: [] }] } },
-      }),
+      withSection(gannet, 'filling', { ...NO_FILLING, runs: [{ ...run, order: [] }] }),
     ).toThrow();
   });
 });

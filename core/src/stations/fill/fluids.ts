@@ -1,4 +1,4 @@
-import { freshFluid, type FluidIn, type Part, type Plan } from '../../plan/index.ts';
+import { freshFluid, type ReservoirFluid, type Part, type Plan } from '../../plan/index.ts';
 import { fluidById, type FluidFamily } from '../../trade/stock/index.ts';
 
 /** Parts that fluid is poured into: reservoirs, and masters and actuators with one of their own. */
@@ -12,8 +12,8 @@ export const reservoirParts = (parts: readonly Part[]): Part[] =>
 export const fluidIn = (
   { filling, bleeding }: Pick<Plan, 'filling' | 'bleeding'>,
   part: string,
-): FluidIn =>
-  filling?.fluids.find((one) => one.part === part) ?? freshFluid(part, bleeding.fluidId);
+): ReservoirFluid =>
+  filling.fluids.find((one) => one.part === part) ?? freshFluid(part, bleeding.fluidId);
 
 /** A bottle that was opened longer ago than this has taken up water. Common practice: months, not years. */
 export const BOTTLE_DAYS = 90;

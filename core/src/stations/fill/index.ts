@@ -1,14 +1,6 @@
 export { airNetworkOf, placeName, strokeOf } from './air-of.ts';
-export {
-  preFillChecks,
-  fillingOf,
-  allConfirmed,
-  partsOf,
-  withTold,
-  withoutTold,
-  type PreFillCheck,
-} from './pre-fill.ts';
-export { beginRun, reservoirOf, turnsOf, USED_SHARE, withRun, withoutRun } from './begin.ts';
+export { preFillChecks, allConfirmed, partsOf, type PreFillCheck } from './pre-fill.ts';
+export { beginRun, reservoirOf, turnsOf, USED_SHARE } from './begin.ts';
 export { BOTTLE_DAYS, changeSteps, fluidIn, reservoirParts } from './fluids.ts';
 export {
   methodById,

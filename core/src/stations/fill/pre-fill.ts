@@ -1,18 +1,8 @@
 import { floorView } from '../fit/tasks/index.ts';
-import {
-  fnv32,
-  fluidFor,
-  NO_FILLING,
-  type Filling,
-  type FillMethod,
-  type Part,
-  type Plan,
-} from '../../plan/index.ts';
+import { fnv32, fluidFor, type FillMethod, type Part } from '../../plan/index.ts';
 import type { BleedNet, BleedView, PlanView } from '../../plan/results/index.ts';
 import { fluidById } from '../../trade/stock/index.ts';
 import { methodById } from './methods.ts';
-
-export const fillingOf = ({ filling }: Pick<Plan, 'filling'>): Filling => filling ?? NO_FILLING;
 
 /** Something that is done before the first pump; locked until it is. */
 export interface PreFillCheck {
@@ -81,7 +71,7 @@ function jointsOpen(
 /** All that goes before fluid goes into one kind of work, with how each stands. */
 export function preFillChecks(work: BleedView, view: PlanView, method: FillMethod): PreFillCheck[] {
   const { plan } = view;
-  const filling = fillingOf(plan);
+  const filling = plan.filling;
   const parts = partsOf(work, view);
   const masters = parts.filter(({ kind }) => kind === 'master');
   const has = (...kinds: Part['kind'][]): Part[] =>
@@ -224,15 +214,3 @@ export function preFillChecks(work: BleedView, view: PlanView, method: FillMetho
 /** Whether the first pump is free. */
 export const allConfirmed = (before: readonly PreFillCheck[]): boolean =>
   before.every(({ done }) => done);
-export const withTold = (
-  filling: Filling,
-  { key, stamp }: Pick<PreFillCheck, 'key' | 'stamp'>,
-  at: string,
-): Filling => ({
-  ...filling,
-  before: [...filling.before.filter((one) => one.key !== key), { key, at, stamp }],
-});
-export const withoutTold = (filling: Filling, key: string): Filling => ({
-  ...filling,
-  before: filling.before.filter((one) => one.key !== key),
-});

@@ -108,7 +108,7 @@ const figuresOf = derive(
   (
     line: LineView,
     obstacles: readonly Obstacle[],
-    holding: Plan['holding'],
+    holding: Plan['clipSettings'],
     things: Plan['things'],
   ) => [line, obstacles, holding, things],
   (line, obstacles, holding, things): readonly Figure[] => {
@@ -125,7 +125,7 @@ const figuresOf = derive(
         ]
       : [];
     // What a line may lie on is no clearance.
-    const near = (lineSpace({ holding, things }, line)?.near ?? []).filter(
+    const near = (lineSpace({ clipSettings: holding, things }, line)?.near ?? []).filter(
       ({ wantedMm, thing }) => wantedMm > 0 && !thing.holds,
     );
     return [...cut, ...near.flatMap((one) => clearanceOf(line, one, obstacles) ?? [])];
@@ -180,7 +180,7 @@ export function rankMeasurements(plan: Plan): MeasurementValue[] {
   const { ports, lines, obstacles } = layPlan(plan);
   const figures = lines
     .filter(({ line }) => line.origin !== 'kept')
-    .flatMap((line) => figuresOf(line, obstacles, plan.holding, plan.things));
+    .flatMap((line) => figuresOf(line, obstacles, plan.clipSettings, plan.things));
   const before = figures.map((one) => plusMinus(one, (id) => ports.get(id)!.fixed.sigmaMm));
   const guesses: { readonly target: Target; readonly where: string }[] = [
     ...plan.points

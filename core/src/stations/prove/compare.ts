@@ -139,7 +139,7 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
     ...sheet('make', 'Stock and brackets', 'making'),
     ...sheet('make', 'Shopping list', 'buying'),
     ...sheet('fit', 'On the floor', 'floor'),
-    ...sheet('fit', 'Corners', 'corners'),
+    ...sheet('fit', 'Corners', 'wheelEnds'),
     ...sheet('fit', 'Log', 'log'),
     ...(a.bleeding.fluidId === b.bleeding.fluidId
       ? []

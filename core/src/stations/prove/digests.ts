@@ -1,5 +1,13 @@
 import { derive } from '../../lib/derive/index.ts';
-import { fnv32, fluidFor, type Circuit, type Plan } from '../../plan/index.ts';
+import {
+  fnv32,
+  fluidFor,
+  NO_FILLING,
+  NO_FLOOR,
+  NO_WHEEL_ENDS,
+  type Circuit,
+  type Plan,
+} from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 
 /** What of a plan proofs rest on. */
@@ -80,7 +88,7 @@ const SIGNED = [
   'hoses',
   'things',
   'gates',
-  'holding',
+  'clipSettings',
   'bench',
   'bleeding',
   'sizing',
@@ -89,13 +97,19 @@ const SIGNED = [
   'clutch',
   'parking',
   'floor',
-  'corners',
+  'wheelEnds',
   'filling',
   'comesOff',
 ] as const satisfies readonly (keyof Plan)[];
+/** A section in which nothing is recorded counts as none, as it did in plans that could do without it. */
+const NOTHING = new Set(
+  [NO_FLOOR, NO_WHEEL_ENDS, NO_FILLING].map((empty) => JSON.stringify(empty)),
+);
+const signedValue = (value: unknown): unknown =>
+  NOTHING.has(JSON.stringify(value)) ? null : (value ?? null);
 /** Of the whole plan as it is signed. */
 export const signedDigest = derive(
   'what a signature rests on',
   ({ plan }: Pick<PlanView, 'plan'>) => [plan.lines, ...SIGNED.map((key) => plan[key])] as const,
-  (_lines, ...held): string => fnv32([JSON.stringify(held.map((one) => one ?? null))]),
+  (_lines, ...held): string => fnv32([JSON.stringify(held.map(signedValue))]),
 );

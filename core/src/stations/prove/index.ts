@@ -31,11 +31,8 @@ export {
 } from './open-points.ts';
 export { testedDigest, circuitDigest, linesDigest, signedDigest } from './digests.ts';
 export {
-  provingOf,
   provingTests,
   testsInvalidatedBy,
-  withoutRound,
-  withRound,
   type LookResult,
   type ProvingTest,
   type TestState,

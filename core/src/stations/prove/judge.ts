@@ -1,6 +1,6 @@
 import { diagnose, type Diagnosis } from '../../physics/hydraulics/index.ts';
 import { leakdown, type Leakdown } from '../../physics/proof-tests/index.ts';
-import type { AirTest, CurveTaken, HoldTaken } from '../../plan/index.ts';
+import type { AirTest, PedalCurve, HoldTest } from '../../plan/index.ts';
 
 export type HoldVerdict = 'held' | 'fell' | 'low' | 'cannot-tell';
 export interface HoldView {
@@ -28,7 +28,7 @@ export function judgeHold({
   endC,
   minutes,
   sigmaMPa,
-}: HoldTaken): HoldView {
+}: HoldTest): HoldView {
   const fellMPa = startMPa - endMPa;
   const warmMPa = MPA_PER_C * Math.abs(endC - startC);
   const unsureMPa = 2 * Math.SQRT2 * sigmaMPa;
@@ -87,7 +87,7 @@ export function judgeCurve({
   boreMm,
   sigmaMm,
   points,
-}: Pick<CurveTaken, 'ratio' | 'boreMm' | 'sigmaMm' | 'points'>): Diagnosis | null {
+}: Pick<PedalCurve, 'ratio' | 'boreMm' | 'sigmaMm' | 'points'>): Diagnosis | null {
   return points.length < 4 || new Set(points.map(({ pressureMPa }) => pressureMPa)).size < 3
     ? null
     : diagnose({ ratio, boreMm, travelSigmaMm: sigmaMm, points });

@@ -1,8 +1,8 @@
-import { fillingOf, fluidIn, replay, reservoirParts } from '../fill/index.ts';
-import { floorOf, floorView, torqueOf } from '../fit/tasks/index.ts';
+import { fluidIn, replay, reservoirParts } from '../fill/index.ts';
+import { floorView, torqueOf } from '../fit/tasks/index.ts';
 import type { SignOff } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
-import { provingOf, provingTests } from './test-results.ts';
+import { provingTests } from './test-results.ts';
 import { signedDigest } from './digests.ts';
 
 /** Something that stands in the way of signing. */
@@ -42,7 +42,7 @@ const STOPS_REPEATED = new Set(['hold-missing', 'leak-open', 'changed-since-prov
 /** All that stands in the way of signing, in the order in which it is worth closing: each once. */
 export function openPoints(view: PlanView, snags: readonly FoundSnag[]): OpenPoint[] {
   const { plan } = view;
-  const floor = floorOf(plan);
+  const floor = plan.floor;
   const tasks = floorView(view);
   const fitted =
     tasks.length > 0 &&
@@ -149,9 +149,7 @@ export function openPoints(view: PlanView, snags: readonly FoundSnag[]): OpenPoi
       'fill',
       true,
     );
-  const soft = fillingOf(plan)
-    .runs.map((run) => replay(run).state.felt)
-    .at(-1);
+  const soft = plan.filling.runs.map((run) => replay(run).state.felt).at(-1);
   if (soft !== undefined && soft !== 'firm')
     add(
       'felt',
@@ -198,7 +196,7 @@ export function maySign(
 export function latestSignature(
   view: PlanView,
 ): { readonly sign: SignOff; readonly stands: boolean } | null {
-  const sign = provingOf(view.plan).signed.at(-1);
+  const sign = view.plan.proving.signed.at(-1);
   return sign ? { sign, stands: sign.rests === signedDigest(view) } : null;
 }
 /** What comes before a signature, by what the vehicle is. Common practice; local rules first. */
@@ -217,8 +215,8 @@ export const followUpChecks = (view: PlanView): string[] => [
   ...(view.plan.parts.some(({ kind }) => kind === 'wheel-cylinder')
     ? ['After bedding: drums adjusted again.']
     : []),
-  `Fluid renewed by its bottle’s sheet${fillingOf(view.plan)
-    .fluids.flatMap(({ nextOn }) => nextOn ?? [])
+  `Fluid renewed by its bottle’s sheet${view.plan.filling.fluids
+    .flatMap(({ nextOn }) => nextOn ?? [])
     .map((day) => `, ${day}`)
     .join('')}; glycol every two years at the latest.`,
   ...(view.plan.hoses.length ? ['Hoses looked at every year, renewed by their maker’s age.'] : []),

@@ -25,7 +25,7 @@ describe('the pack', () => {
     } as const;
     const signed = (patch: object): Plan => ({
       ...gannet,
-      proving: { ...proved(gannet).proving!, signed: [{ ...sign, ...patch }] },
+      proving: { ...proved(gannet).proving, signed: [{ ...sign, ...patch }] },
     });
     expect(made(signed({}))[0]!.words!.join(' ')).toMatch(
       /Signed 2026-03-05 by AB \(qualified person\).*NOT FOR THE ROAD\./,

@@ -1,6 +1,6 @@
 import { listView } from '../make/buying/index.ts';
-import { fluidIn, reservoirParts, lastFluidUse, fillingOf } from '../fill/index.ts';
-import { floorOf, floorView, torqueOf } from '../fit/tasks/index.ts';
+import { fluidIn, reservoirParts, lastFluidUse } from '../fill/index.ts';
+import { floorView, torqueOf } from '../fit/tasks/index.ts';
 import { jointEnds } from '../join/index.ts';
 import { tubeName } from '../make/making/index.ts';
 import { fluidById } from '../../trade/stock/index.ts';
@@ -17,7 +17,7 @@ import {
   type FoundSnag,
 } from './open-points.ts';
 import { signedDigest } from './digests.ts';
-import { provingOf, provingTests } from './test-results.ts';
+import { provingTests } from './test-results.ts';
 
 export interface PackTable {
   readonly head: readonly string[];
@@ -92,8 +92,8 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
     const at = id ? view.ports.get(id) : undefined;
     return at ? `${at.part.name}, ${at.port.name}` : none;
   };
-  const floor = floorOf(plan);
-  const proving = provingOf(plan);
+  const floor = plan.floor;
+  const proving = plan.proving;
   const points = openPoints(view, snags);
   const signed = latestSignature(view);
   const torques = floorView(view).flatMap(({ task, state }) => {
@@ -239,7 +239,7 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
           ];
         }),
       },
-      words: lastFluidUse(fillingOf(plan)).map(
+      words: lastFluidUse(plan.filling).map(
         ({ run, ml, minutes, felt }) =>
           `Bled ${run.startedAt.slice(0, 10)}, ${run.method}: ${Math.round(ml)} mL in ${Math.round(minutes)} min, then ${felt ?? 'not said'}.`,
       ),

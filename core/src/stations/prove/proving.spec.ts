@@ -1,3 +1,4 @@
+import { withRound, withoutRound } from '../../testing/records.ts';
 import {
   applyEdit,
   freshFluid,
@@ -6,7 +7,7 @@ import {
   NO_PROVING,
   readPlan,
   writePlan,
-  type HoldTaken,
+  type HoldTest,
   type Plan,
   type Proving,
 } from '../../plan/index.ts';
@@ -28,14 +29,11 @@ import {
   openPoints,
   signedDigest,
   reportOn,
-  provingOf,
   provingTests,
   latestSignature,
   trueTravelMm,
   trueVehicle,
   testsInvalidatedBy,
-  withoutRound,
-  withRound,
   type OpenPoint,
 } from './index.ts';
 
@@ -53,7 +51,7 @@ const proved = (patch: Partial<Proving>, of: Plan = gannet): Plan => ({
   ...of,
   proving: { ...NO_PROVING, ...patch },
 });
-const hold = (patch: Partial<HoldTaken> = {}): HoldTaken => ({
+const hold = (patch: Partial<HoldTest> = {}): HoldTest => ({
   id: 'hold-1',
   at: AT,
   circuitId: 'circuit-1',
@@ -70,7 +68,7 @@ const hold = (patch: Partial<HoldTaken> = {}): HoldTaken => ({
 
 describe('a hydraulic hold', () => {
   it('holds, falls, is too low, or cannot tell', () => {
-    const verdict = (patch: Partial<HoldTaken>): string => judgeHold(hold(patch)).verdict;
+    const verdict = (patch: Partial<HoldTest>): string => judgeHold(hold(patch)).verdict;
     expect(verdict({})).toBe('held');
     // Two sigma of both readings: 2·√2·0.02 = 0.057 MPa.
     expect([verdict({ endMPa: 6.944 }), verdict({ endMPa: 6.942 })]).toEqual(['held', 'fell']);
@@ -202,7 +200,7 @@ describe('rounds', () => {
       ...from,
       proving: keys.reduce(
         (so, key) => withRound(so, { key, rests }, good, '', '2026-03-02'),
-        provingOf(from),
+        from.proving,
       ),
     });
     const all = told(looks.map(({ key }) => key));
@@ -216,7 +214,7 @@ describe('rounds', () => {
     });
     // Told for a circuit that is otherwise since, they are void.
     expect(leak({ ...all, bleeding: { ...all.bleeding, fluidId: 'dot-5.1' } }).state).toBe('void');
-    expect(withoutRound(all.proving!, 'leak:circuit-1').rounds).toEqual([]);
+    expect(withoutRound(all.proving, 'leak:circuit-1').rounds).toEqual([]);
   });
   it('a booster asks for each circuit with the engine running too; hot comes after the first drive', () => {
     const booster = { gain: 4, vacuumKPa: 60, diaphragmMm2: 40_000 };

@@ -1,10 +1,9 @@
 import { derive } from '../../lib/derive/index.ts';
-import { NO_PROVING, type Plan, type Proving, type RoundTaken } from '../../plan/index.ts';
+import { type Proving, type RecordedTest } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { judgeHold } from './judge.ts';
 import { requiredTests, type RequiredTest } from './required-tests.ts';
 
-export const provingOf = ({ proving }: Pick<Plan, 'proving'>): Proving => proving ?? NO_PROVING;
 /** `void`: it was good, and what it rests on is otherwise since. */
 export type TestState = 'done' | 'bad' | 'void' | 'locked' | 'open';
 interface TestResult {
@@ -23,7 +22,7 @@ export interface ProvingTest extends Omit<RequiredTest, 'needs' | 'looks'>, Test
   readonly looks: readonly LookResult[];
 }
 
-const tickedResult = (one: RoundTaken | undefined, rests: string): TestResult => {
+const tickedResult = (one: RecordedTest | undefined, rests: string): TestResult => {
   if (!one) return { state: 'open', note: '' };
   if (!one.good) return { state: 'bad', note: one.note };
   return one.rests === rests
@@ -78,7 +77,7 @@ export const provingTests = derive(
   'rounds',
   (view: PlanView) => [view],
   (view): readonly ProvingTest[] => {
-    const proving = provingOf(view.plan);
+    const proving = view.plan.proving;
     const taken = new Map(proving.rounds.map((one) => [one.key, one]));
     const judged = requiredTests(view).map(({ looks: asked = [], needs = [], ...round }) => {
       const looks = asked.map((look): LookResult => ({
@@ -103,22 +102,6 @@ export const provingTests = derive(
     });
   },
 );
-/** A round told; what was told of it before gives way. */
-export const withRound = (
-  proving: Proving,
-  { key, rests }: Pick<ProvingTest, 'key' | 'rests'>,
-  good: boolean,
-  note: string,
-  at: string,
-): Proving => ({
-  ...proving,
-  rounds: [...proving.rounds.filter((one) => one.key !== key), { key, at, good, note, rests }],
-});
-/** A round, and each place that was looked at for it, as if nothing had been told. */
-export const withoutRound = (proving: Proving, key: string): Proving => ({
-  ...proving,
-  rounds: proving.rounds.filter((one) => one.key !== key && !one.key.startsWith(`${key}/`)),
-});
 /** Proofs that a change would make void, by name. */
 export function testsInvalidatedBy(was: PlanView, is: PlanView): string[] {
   if (!was.plan.proving) return [];

@@ -22,14 +22,12 @@ export const envelopeOfHose = derive(
 /** All that a hose is in, over some of its states. */
 export function volumeOf({ hose, stock }: HoseView, states: readonly HoseState[]): Obstacle | null {
   const solids = states.flatMap(({ shape }) =>
-    (shape?.pointsMm ?? [])
-      .slice(1)
-      .map((to, i): Solid => ({
-        kind: 'rod',
-        from: shape!.pointsMm[i]!,
-        to,
-        radiusMm: stock.odMm / 2,
-      })),
+    (shape?.pointsMm ?? []).slice(1).map((to, i): Solid => ({
+      kind: 'rod',
+      from: shape!.pointsMm[i]!,
+      to,
+      radiusMm: stock.odMm / 2,
+    })),
   );
   if (!solids.length) return null;
   const boxes = solids.map(boxOf);

@@ -1,4 +1,4 @@
-import { preFillChecks, fillingOf, replay } from '../../../stations/fill/index.ts';
+import { preFillChecks, replay } from '../../../stations/fill/index.ts';
 import type { FillRun, Plan } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import type { Finding, Reading } from '../../define-rule.ts';
@@ -18,9 +18,7 @@ type Read = Reading<(typeof FILL_READS)[number]>;
 
 /** Runs in which fluid has gone through, the newest of each kind of work. */
 export function begun({ plan }: { readonly plan: Pick<Plan, 'filling'> }): FillRun[] {
-  const wet = fillingOf(plan).runs.filter((run) =>
-    replay(run).state.corners.some(({ ml }) => ml > 0),
-  );
+  const wet = plan.filling.runs.filter((run) => replay(run).state.corners.some(({ ml }) => ml > 0));
   return (['brake', 'clutch'] as const).flatMap(
     (work) => wet.findLast((run) => run.work === work) ?? [],
   );

@@ -1,11 +1,5 @@
 import { AirSim, climbMmS, POT_MPA, VACUUM_MPA } from '../../../physics/air/index.ts';
-import {
-  airFluidOf,
-  airNetworkOf,
-  fillingOf,
-  methodOf,
-  wayOfMethod,
-} from '../../../stations/fill/index.ts';
+import { airFluidOf, airNetworkOf, methodOf, wayOfMethod } from '../../../stations/fill/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import { fluidFor, lineSpace } from '../../../plan/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
@@ -28,7 +22,7 @@ export const airStays = defineRule({
     return view.bleeding.flatMap((work) => {
       const network = airNetworkOf(work, whole);
       if (!network || !work.result) return [];
-      const method = methodOf(fillingOf(view.plan), view.plan, network);
+      const method = methodOf(view.plan.filling, view.plan, network);
       const way = wayOfMethod(method.id);
       const fluid = airFluidOf(fluidFor(view.plan, work.reservoirs));
       const full = new AirSim(network, fluid, false);

@@ -1,5 +1,5 @@
 import { daysBetween } from '../../../lib/units/index.ts';
-import { BOTTLE_DAYS, fillingOf } from '../../../stations/fill/index.ts';
+import { BOTTLE_DAYS } from '../../../stations/fill/index.ts';
 import { fluidById } from '../../../trade/stock/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { begun } from './_shared.ts';
@@ -16,21 +16,19 @@ export const bottleOld = defineRule({
         .map(({ startedAt }) => startedAt.slice(0, 10))
         .sort()
         .at(-1) ?? null;
-    return fillingOf(view.plan).fluids.flatMap(
-      ({ part, fluidId, openedOn, filledOn }): Finding[] => {
-        const used = filledOn ?? day;
-        const days = openedOn && used ? daysBetween(openedOn, used) : 0;
-        const of = view.plan.parts.find(({ id }) => id === part);
-        if (!of || days <= BOTTLE_DAYS || fluidById(fluidId)?.family !== 'glycol') return [];
-        return [
-          {
-            level: 'mind',
-            place: { kind: 'part', id: part },
-            where: of.name,
-            text: `Its bottle was opened ${days} days before it went in: more than ${BOTTLE_DAYS} days open it has taken up water. Fill from a new one.`,
-          },
-        ];
-      },
-    );
+    return view.plan.filling.fluids.flatMap(({ part, fluidId, openedOn, filledOn }): Finding[] => {
+      const used = filledOn ?? day;
+      const days = openedOn && used ? daysBetween(openedOn, used) : 0;
+      const of = view.plan.parts.find(({ id }) => id === part);
+      if (!of || days <= BOTTLE_DAYS || fluidById(fluidId)?.family !== 'glycol') return [];
+      return [
+        {
+          level: 'mind',
+          place: { kind: 'part', id: part },
+          where: of.name,
+          text: `Its bottle was opened ${days} days before it went in: more than ${BOTTLE_DAYS} days open it has taken up water. Fill from a new one.`,
+        },
+      ];
+    });
   },
 });

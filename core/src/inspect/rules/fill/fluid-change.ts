@@ -1,4 +1,4 @@
-import { changeSteps, fillingOf } from '../../../stations/fill/index.ts';
+import { changeSteps } from '../../../stations/fill/index.ts';
 import { fluidById } from '../../../trade/stock/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
@@ -9,7 +9,7 @@ export const fluidChange = defineRule({
   about: 'plan',
   reads: ['plan.filling', 'plan.parts'],
   judge: (view) =>
-    fillingOf(view.plan).fluids.flatMap((one): Finding[] => {
+    view.plan.filling.fluids.flatMap((one): Finding[] => {
       const { steps, never } = changeSteps(one.wasId, one.fluidId);
       const open = steps.filter(({ key }) => !one[key]);
       const of = view.plan.parts.find(({ id }) => id === one.part);

@@ -1,4 +1,3 @@
-import { fillingOf } from '../../../stations/fill/index.ts';
 import { fluidById } from '../../../trade/stock/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
@@ -10,7 +9,7 @@ export const fluidWet = defineRule({
   about: 'plan',
   reads: ['plan.filling', 'plan.parts'],
   judge: (view) =>
-    fillingOf(view.plan).fluids.flatMap(({ part, fluidId, boilC, hotC }): Finding[] => {
+    view.plan.filling.fluids.flatMap(({ part, fluidId, boilC, hotC }): Finding[] => {
       const fluid = fluidById(fluidId);
       const of = view.plan.parts.find(({ id }) => id === part);
       if (!of || !fluid || fluid.wetBoilC === null) return [];

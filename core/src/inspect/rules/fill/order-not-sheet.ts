@@ -1,4 +1,3 @@
-import { fillingOf } from '../../../stations/fill/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { begun } from './_shared.ts';
 
@@ -10,7 +9,7 @@ export const orderNotSheet = defineRule({
   reads: ['plan.filling', 'plan.bleeding'],
   judge: (view) => {
     const { bleeding } = view.plan;
-    const { makers } = fillingOf(view.plan);
+    const { makers } = view.plan.filling;
     if (!makers?.source || !bleeding.listed.length) return [];
     const fix = (): Finding['fix'] => () => ({
       label: 'Go by the sheet',

@@ -1,5 +1,4 @@
 import { WIRE_TESTS } from '../../../physics/wheel-ends/index.ts';
-import { cornersOf } from './_wheel-ends.ts';
 import { defineRule } from '../../define-rule.ts';
 
 /** A breakaway that nobody pulled is one that nobody knows to work. */
@@ -7,9 +6,9 @@ export const breakawayUntested = defineRule({
   id: 'breakaway-untested',
   station: 'fit',
   about: 'plan',
-  reads: ['plan.corners'],
+  reads: ['plan.wheelEnds'],
   judge: ({ plan }) => {
-    const { wires } = cornersOf(plan);
+    const { wires } = plan.wheelEnds;
     const tested = wires.some(({ job, volts }) => job === 'breakaway' && volts.pulled !== null);
     const begun = wires.some(({ volts }) => WIRE_TESTS.some((test) => volts[test] !== null));
     return begun && !tested

@@ -1,5 +1,4 @@
 import { cableFit } from '../../../physics/wheel-ends/index.ts';
-import { cornersOf } from './_wheel-ends.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
@@ -8,9 +7,9 @@ export const cableLength = defineRule({
   id: 'cable-length',
   station: 'fit',
   about: 'plan',
-  reads: ['plan.corners'],
+  reads: ['plan.wheelEnds'],
   judge: ({ plan }) => {
-    return cornersOf(plan).cables.flatMap((cable) => {
+    return plan.wheelEnds.cables.flatMap((cable) => {
       const { outerOverMm, innerOverMm, fault } = cableFit(cable);
       if (!fault) return [];
       const { full } = lengthWords({ plan });

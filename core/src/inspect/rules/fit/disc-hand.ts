@@ -1,4 +1,3 @@
-import { cornersOf } from './_wheel-ends.ts';
 import { defineRule } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
 
@@ -7,9 +6,9 @@ export const discHand = defineRule({
   id: 'disc-hand',
   station: 'fit',
   about: 'plan',
-  reads: ['plan.corners', 'plan.parts', 'ports'],
+  reads: ['plan.wheelEnds', 'plan.parts', 'ports'],
   judge: ({ plan, ports }) => {
-    return cornersOf(plan).calipers.flatMap(({ key, disc }) => {
+    return plan.wheelEnds.calipers.flatMap(({ key, disc }) => {
       const part = plan.parts.find(({ id }) => id === key);
       const acrossMm =
         part?.ports.map(({ id }) => ports.get(id)?.fixed.atMm[1]).find((y) => y !== undefined) ?? 0;

@@ -23,7 +23,7 @@ export const gatePassed = defineRule({
             text: `It is closed, and ${inside.length === 1 ? `one task is left behind it: ${inside[0]!.task.name}` : `${inside.length} tasks are left behind it, ${inside[0]!.task.name} first`}.`,
           },
         ];
-      const late = (view.plan.floor?.later ?? []).filter(
+      const late = view.plan.floor.later.filter(
         ({ task, until }) =>
           until !== null &&
           gate.on &&

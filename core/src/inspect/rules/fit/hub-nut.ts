@@ -1,5 +1,4 @@
 import { hubFault } from '../../../physics/wheel-ends/index.ts';
-import { cornersOf } from './_wheel-ends.ts';
 import { defineRule } from '../../define-rule.ts';
 
 /** A hub that is backed off where it is to be clamped, loose, tight, or on its old lock loses its wheel or burns its bearings. */
@@ -7,9 +6,9 @@ export const hubNut = defineRule({
   id: 'hub-nut',
   station: 'fit',
   about: 'plan',
-  reads: ['plan.corners'],
+  reads: ['plan.wheelEnds'],
   judge: ({ plan }) => {
-    return cornersOf(plan).hubs.flatMap((hub) => {
+    return plan.wheelEnds.hubs.flatMap((hub) => {
       const fault = hubFault(hub);
       if (!fault) return [];
       const said = {

@@ -1,4 +1,4 @@
-import { floorOf, newestDay } from '../../../stations/fit/tasks/index.ts';
+import { newestDay } from '../../../stations/fit/tasks/index.ts';
 import { defineRule } from '../../define-rule.ts';
 import { FLOOR_READS, told } from './_shared.ts';
 
@@ -9,7 +9,7 @@ export const laterPassed = defineRule({
   about: 'plan',
   reads: FLOOR_READS,
   judge: (view) => {
-    const floor = floorOf(view.plan);
+    const floor = view.plan.floor;
     const now = newestDay(floor);
     const byTask = new Map(told(view).map(({ task, state }) => [task.id, { task, state }]));
     return floor.later.flatMap(({ task: id, until }) => {

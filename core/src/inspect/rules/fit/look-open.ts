@@ -10,9 +10,7 @@ export const lookOpen = defineRule({
   judge: (view) => {
     const views = told(view);
     const bad = new Map(
-      (view.plan.floor?.looks ?? [])
-        .filter(({ good }) => !good)
-        .map((look) => [look.task, look.note]),
+      view.plan.floor.looks.filter(({ good }) => !good).map((look) => [look.task, look.note]),
     );
     const filled = doneIds(views).has('fill');
     return views.flatMap(({ task, state }) => {

@@ -8,9 +8,7 @@ export const openedNotTight = defineRule({
   about: 'plan',
   reads: FLOOR_READS,
   judge: (view) => {
-    const opened = new Set(
-      (view.plan.floor?.tight ?? []).filter((one) => one.opened).map(({ key }) => key),
-    );
+    const opened = new Set(view.plan.floor.tight.filter((one) => one.opened).map(({ key }) => key));
     return told(view)
       .filter(({ task }) => opened.has(task.id))
       .map(({ task }) => ({

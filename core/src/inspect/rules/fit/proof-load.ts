@@ -1,6 +1,5 @@
 import { loadVerdict } from '../../../physics/wheel-ends/index.ts';
 import { figure } from '../../../lib/faults/index.ts';
-import { cornersOf } from './_wheel-ends.ts';
 import { defineRule } from '../../define-rule.ts';
 
 /** What is welded or changed and carries a foot is loaded before it is trusted. */
@@ -8,9 +7,9 @@ export const proofLoad = defineRule({
   id: 'proof-load',
   station: 'fit',
   about: 'plan',
-  reads: ['plan.corners'],
+  reads: ['plan.wheelEnds'],
   judge: ({ plan }) => {
-    return cornersOf(plan).loads.flatMap((load) => {
+    return plan.wheelEnds.loads.flatMap((load) => {
       const verdict = loadVerdict(load, load.wantedN);
       if (verdict === 'held') return [];
       const text = {

@@ -1,5 +1,4 @@
 import { newestDay } from '../../../stations/fit/tasks/index.ts';
-import { NO_FLOOR } from '../../../plan/index.ts';
 import { defineRule } from '../../define-rule.ts';
 
 /** A sheet that was asked for and has not come leaves its figures open. */
@@ -9,8 +8,8 @@ export const sheetAwaited = defineRule({
   about: 'plan',
   reads: ['plan.log', 'plan.floor'],
   judge: ({ plan }) => {
-    const now = newestDay(plan.floor ?? NO_FLOOR);
-    return (plan.log?.sheets ?? []).flatMap(({ name, state, askedOn, dueOn }) =>
+    const now = newestDay(plan.floor);
+    return plan.log.sheets.flatMap(({ name, state, askedOn, dueOn }) =>
       state === 'asked' && now > (dueOn ?? askedOn ?? '')
         ? [
             {

@@ -1,5 +1,4 @@
 import { threadLeft } from '../../../physics/wheel-ends/index.ts';
-import { cornersOf } from './_wheel-ends.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
@@ -8,9 +7,9 @@ export const spacerThread = defineRule({
   id: 'spacer-thread',
   station: 'fit',
   about: 'plan',
-  reads: ['plan.corners', 'plan.things'],
+  reads: ['plan.wheelEnds', 'plan.things'],
   judge: ({ plan }) => {
-    return cornersOf(plan).wheels.flatMap(({ key, spacerMm, stacked, studs }) => {
+    return plan.wheelEnds.wheels.flatMap(({ key, spacerMm, stacked, studs }) => {
       const wheel = plan.things.find(({ id }) => id === key);
       if (!wheel || !spacerMm) return [];
       const at = { place: { kind: 'thing' as const, id: key }, where: wheel.name };

@@ -1,5 +1,4 @@
 import { boltThrough } from '../../../physics/wheel-ends/index.ts';
-import { cornersOf } from './_wheel-ends.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords, onPart } from '../../rule-kit/places.ts';
 
@@ -8,9 +7,9 @@ export const stackBolt = defineRule({
   id: 'stack-bolt',
   station: 'fit',
   about: 'plan',
-  reads: ['plan.corners', 'plan.parts'],
+  reads: ['plan.wheelEnds', 'plan.parts'],
   judge: ({ plan }) => {
-    return cornersOf(plan).calipers.flatMap(({ key, bolt, fittedMm }) => {
+    return plan.wheelEnds.calipers.flatMap(({ key, bolt, fittedMm }) => {
       const part = plan.parts.find(({ id }) => id === key);
       if (!part || !bolt || fittedMm === null) return [];
       const { engagementMm, boltFault, boltMm } = boltThrough(bolt, fittedMm);

@@ -1,5 +1,4 @@
 import { STACK_TOLERANCE_MM, wantedStackMm } from '../../../physics/wheel-ends/index.ts';
-import { cornersOf } from './_wheel-ends.ts';
 import { defineRule } from '../../define-rule.ts';
 import { lengthWords, onPart } from '../../rule-kit/places.ts';
 
@@ -8,9 +7,9 @@ export const stackOff = defineRule({
   id: 'stack-off',
   station: 'fit',
   about: 'plan',
-  reads: ['plan.corners', 'plan.parts'],
+  reads: ['plan.wheelEnds', 'plan.parts'],
   judge: ({ plan }) => {
-    return cornersOf(plan).calipers.flatMap((fit) => {
+    return plan.wheelEnds.calipers.flatMap((fit) => {
       const part = plan.parts.find(({ id }) => id === fit.key);
       const { innerGapMm, outerGapMm } = fit;
       if (!part || innerGapMm === null || outerGapMm === null || fit.fittedMm === null) return [];

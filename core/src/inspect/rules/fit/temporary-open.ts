@@ -7,7 +7,7 @@ export const temporaryOpen = defineRule({
   about: 'plan',
   reads: ['plan.floor'],
   judge: ({ plan }) =>
-    (plan.floor?.temporary ?? [])
+    plan.floor.temporary
       .filter(({ closed }) => closed === null)
       .map(({ what, by, since }) => ({
         level: 'mind' as const,

@@ -1,5 +1,5 @@
 import { figure } from '../../../lib/faults/index.ts';
-import { floorOf, torqueOf } from '../../../stations/fit/tasks/index.ts';
+import { torqueOf } from '../../../stations/fit/tasks/index.ts';
 import { defineRule } from '../../define-rule.ts';
 import { FLOOR_READS, told } from './_shared.ts';
 
@@ -10,7 +10,7 @@ export const torqueOff = defineRule({
   about: 'plan',
   reads: FLOOR_READS,
   judge: (view) => {
-    const floor = floorOf(view.plan);
+    const floor = view.plan.floor;
     return told(view).flatMap(({ task, state }) => {
       const torque = torqueOf(task, floor);
       if (!torque) return [];

@@ -1,4 +1,4 @@
-import { floorOf, torqueOf } from '../../../stations/fit/tasks/index.ts';
+import { torqueOf } from '../../../stations/fit/tasks/index.ts';
 import { defineRule } from '../../define-rule.ts';
 import { FLOOR_READS, told } from './_shared.ts';
 
@@ -10,7 +10,7 @@ export const torqueOpen = defineRule({
   reads: FLOOR_READS,
   judge: (view) =>
     told(view).flatMap(({ task, state }) => {
-      const torque = state === 'done' ? torqueOf(task, floorOf(view.plan)) : null;
+      const torque = state === 'done' ? torqueOf(task, view.plan.floor) : null;
       if (!torque || (torque.wantedNm !== null && torque.source)) return [];
       const text =
         torque.wantedNm === null

@@ -1,4 +1,4 @@
-import { floorOf, wantedOf } from '../../../stations/fit/tasks/index.ts';
+import { wantedOf } from '../../../stations/fit/tasks/index.ts';
 import { defineRule } from '../../define-rule.ts';
 import { FLOOR_READS, told } from './_shared.ts';
 
@@ -9,7 +9,7 @@ export const usedAgain = defineRule({
   about: 'plan',
   reads: FLOOR_READS,
   judge: (view) => {
-    const floor = floorOf(view.plan);
+    const floor = view.plan.floor;
     const reused = new Set(
       floor.tight
         .filter(({ opened, washers }) => !opened && washers === 'reused')

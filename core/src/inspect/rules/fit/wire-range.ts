@@ -6,7 +6,6 @@ import {
   WIRE_VOLTS,
 } from '../../../physics/wheel-ends/index.ts';
 import { figure } from '../../../lib/faults/index.ts';
-import { cornersOf } from './_wheel-ends.ts';
 import { defineRule } from '../../define-rule.ts';
 
 /** A wire that reads what it should not is crossed, broken, badly earthed or loaded. */
@@ -14,9 +13,9 @@ export const wireRange = defineRule({
   id: 'wire-range',
   station: 'fit',
   about: 'plan',
-  reads: ['plan.corners'],
+  reads: ['plan.wheelEnds'],
   judge: ({ plan }) => {
-    return cornersOf(plan).wires.flatMap(({ job, colour, volts }) =>
+    return plan.wheelEnds.wires.flatMap(({ job, colour, volts }) =>
       WIRE_TESTS.flatMap((test) => {
         const read = volts[test];
         const verdict = read === null ? null : wireVerdict(job, test, read);

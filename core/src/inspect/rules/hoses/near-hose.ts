@@ -11,7 +11,7 @@ export const nearHose = defineRule({
   id: 'near-hose',
   station: 'route',
   about: 'hose',
-  reads: ['lines', 'obstacles', 'plan.holding', 'plan.things'],
+  reads: ['lines', 'obstacles', 'plan.clipSettings', 'plan.things'],
   judge: (hose, view) => {
     const envelope = envelopeOfHose(hose);
     if (!envelope) return null;

@@ -16,13 +16,13 @@ export const LIST_READS = [
   'plan.making',
   'plan.hoses',
   'plan.things',
-  'plan.holding',
+  'plan.clipSettings',
   'plan.bleeding',
   'plan.bench',
   'plan.filling',
 ] as const;
 /** The list, where anything of it was said. */
 export const listOf = (view: Reading<(typeof LIST_READS)[number]>): ListView | null =>
-  view.plan.buying?.orders.length ? listView(view as Listed) : null;
+  view.plan.buying.orders.length ? listView(view as Listed) : null;
 export const amountOf = ({ item }: ListRow, n: number): string =>
   item.unit === 'm' ? `${n.toFixed(1)} m` : item.unit === 'mL' ? `${Math.round(n)} mL` : `${n}`;

@@ -8,7 +8,7 @@ export const kitDiffers = defineRule({
   about: 'plan',
   reads: ['plan.buying'],
   judge: ({ plan }) =>
-    (plan.buying?.kits ?? []).flatMap((kit) => {
+    plan.buying.kits.flatMap((kit) => {
       const found = kitFindings(kit);
       const open = found.filter(({ kind }) => kind === 'open').length;
       return [

@@ -9,7 +9,7 @@ export const stockShort = defineRule({
   about: 'plan',
   reads: ['lines', 'plan.making'],
   judge: ({ lines, plan }) => {
-    const { stock = [], sold = [], endMm = 0 } = plan.making ?? {};
+    const { stock = [], sold = [], endMm = 0 } = plan.making;
     const { full } = lengthWords({ plan });
     return tubeWanted(lines).flatMap(({ tube, totalMm, longestMm }) => {
       const own = stock.filter(({ tubeId }) => tubeId === tube.id);

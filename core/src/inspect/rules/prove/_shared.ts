@@ -1,4 +1,3 @@
-import { provingOf } from '../../../stations/prove/index.ts';
 import type { Reading } from '../../define-rule.ts';
 import { FILL_READS } from '../fill/_shared.ts';
 
@@ -7,6 +6,6 @@ export const PROVE_READS = [...FILL_READS, 'size', 'plan.proving', 'plan.parking
 export type ProveRead = Reading<(typeof PROVE_READS)[number]>;
 /** Whether anything was proved or driven yet: before that nothing is asked. */
 export const begunProving = (view: ProveRead): boolean => {
-  const { curves, holds, rounds, pedal, stops, signed } = provingOf(view.plan);
+  const { curves, holds, rounds, pedal, stops, signed } = view.plan.proving;
   return [curves, holds, rounds, pedal, stops, signed].some((list) => list.length > 0);
 };

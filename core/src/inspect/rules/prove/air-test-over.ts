@@ -1,5 +1,5 @@
-import { replay, fillingOf } from '../../../stations/fill/index.ts';
-import { airCeilingMPa, provingOf } from '../../../stations/prove/index.ts';
+import { replay } from '../../../stations/fill/index.ts';
+import { airCeilingMPa } from '../../../stations/prove/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
 /** What lines of a brake are worked at where no figure says so, MPa. Common practice. */
@@ -12,11 +12,11 @@ export const airTestOver = defineRule({
   reads: ['plan.proving', 'plan.filling', 'plan.lines', 'plan.sizing', 'plan.trailer'],
   judge: (view) => {
     const ceiling = airCeilingMPa(view.plan.trailer?.actuatorMPa ?? WORKING_MPA);
-    const wet = fillingOf(view.plan)
-      .runs.filter((run) => replay(run).state.corners.some(({ ml }) => ml > 0))
+    const wet = view.plan.filling.runs
+      .filter((run) => replay(run).state.corners.some(({ ml }) => ml > 0))
       .map(({ startedAt }) => startedAt)
       .sort()[0];
-    return provingOf(view.plan).airTests.flatMap((test): Finding[] => {
+    return view.plan.proving.airTests.flatMap((test): Finding[] => {
       const where =
         view.plan.lines
           .filter(({ id }) => test.lineIds.includes(id))

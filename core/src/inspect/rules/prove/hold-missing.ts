@@ -11,11 +11,11 @@ export const holdMissing = defineRule({
   reads: PROVE_READS,
   judge: (view) => {
     if (!begunProving(view)) return [];
-    const { stops, signed } = view.plan.proving!;
+    const { stops, signed } = view.plan.proving;
     const driven =
       stops.length > 0 ||
       signed.length > 0 ||
-      view.plan.proving!.rounds.some(({ key }) => key === 'walking' || key === 'site');
+      view.plan.proving.rounds.some(({ key }) => key === 'walking' || key === 'site');
     return provingTests(view as unknown as PlanView).flatMap(
       ({ hold, name, state, note }): Finding[] => {
         if (!hold) return [];

@@ -1,4 +1,3 @@
-import { provingOf } from '../../../stations/prove/index.ts';
 import { defineRule } from '../../define-rule.ts';
 
 /** Growing by this is more than the reading's own scatter, mm. Common practice. */
@@ -10,7 +9,7 @@ export const pedalHot = defineRule({
   about: 'plan',
   reads: ['plan.proving'],
   judge: (view) => {
-    const own = provingOf(view.plan).pedal.filter(({ vehicle }) => vehicle === 'this');
+    const own = view.plan.proving.pedal.filter(({ vehicle }) => vehicle === 'this');
     const [hot, cold] = [true, false].map((is) => own.filter((one) => one.hot === is).at(-1));
     if (!hot || !cold || hot.engine !== cold.engine || hot.travelMm - cold.travelMm < LONGER_MM)
       return [];

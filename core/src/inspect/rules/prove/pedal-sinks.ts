@@ -1,4 +1,3 @@
-import { provingOf } from '../../../stations/prove/index.ts';
 import { defineRule } from '../../define-rule.ts';
 
 /** A pedal that goes down under a steady foot leaks: outside, or past the master's cup. Common practice. */
@@ -8,9 +7,7 @@ export const pedalSinks = defineRule({
   about: 'plan',
   reads: ['plan.proving'],
   judge: (view) => {
-    const last = provingOf(view.plan)
-      .pedal.filter(({ vehicle }) => vehicle === 'this')
-      .at(-1);
+    const last = view.plan.proving.pedal.filter(({ vehicle }) => vehicle === 'this').at(-1);
     return last?.sinks
       ? [
           {

@@ -1,4 +1,3 @@
-import { provingOf } from '../../../stations/prove/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
 /** A rear that locks first turns the vehicle round. Common practice. */
@@ -8,7 +7,7 @@ export const rearLocked = defineRule({
   about: 'plan',
   reads: ['plan.proving', 'plan.sizing'],
   judge: (view): Finding[] => {
-    const last = provingOf(view.plan).stops.at(-1);
+    const last = view.plan.proving.stops.at(-1);
     if (last?.locked !== 'rear') return [];
     const turns = last.valveTurns;
     return [

@@ -1,4 +1,4 @@
-import { judgeCurve, provingOf } from '../../../stations/prove/index.ts';
+import { judgeCurve } from '../../../stations/prove/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { PROVE_READS } from './_shared.ts';
 
@@ -10,8 +10,8 @@ export const travelDiffers = defineRule({
   reads: PROVE_READS,
   judge: (view) =>
     view.plan.circuits.flatMap((circuit): Finding[] => {
-      const taken = provingOf(view.plan)
-        .curves.filter(({ circuitId }) => circuitId === circuit.id)
+      const taken = view.plan.proving.curves
+        .filter(({ circuitId }) => circuitId === circuit.id)
         .at(-1);
       const fit = taken && judgeCurve(taken);
       const { sizing } = view.plan;

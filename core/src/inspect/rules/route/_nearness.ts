@@ -18,7 +18,7 @@ const ON_MM = 30;
 
 /** What decides how near a line comes to anything. */
 export type Surrounded = Bent & {
-  readonly plan: Pick<Plan, 'bench' | 'holding' | 'things' | 'units'>;
+  readonly plan: Pick<Plan, 'bench' | 'clipSettings' | 'things' | 'units'>;
 };
 const bodies = derive(
   'things standing still',
@@ -141,7 +141,7 @@ export const nearness = (
     id,
     station: 'route',
     about: 'space',
-    reads: ['obstacles', 'plan.bench', 'plan.holding', 'plan.things', 'ports'],
+    reads: ['obstacles', 'plan.bench', 'plan.clipSettings', 'plan.things', 'ports'],
     judge: (line, _space, view) => {
       const { full, bare } = lengthWords(view);
       return tooNearOf(view, line, nature).map((near): Finding => ({

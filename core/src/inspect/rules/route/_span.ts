@@ -11,7 +11,7 @@ import { defineRule, type Fix, type Rule } from '../../define-rule.ts';
 import { lengthWords, nodeNear, onLine, type Bent } from '../../rule-kit/places.ts';
 
 /** What a line's clips rest on. */
-type Held = Bent & { readonly plan: Pick<Plan, 'bench' | 'holding' | 'things' | 'units'> };
+type Held = Bent & { readonly plan: Pick<Plan, 'bench' | 'clipSettings' | 'things' | 'units'> };
 
 const holds = (
   view: Held,
@@ -20,7 +20,7 @@ const holds = (
 ): 'ok' | 'long' | 'rings' =>
   span.lengthMm > (span.end ? endMm : maxSpanMm) + 0.5
     ? 'long'
-    : span.naturalHz < view.plan.holding.margin * span.excitationHz - 0.05
+    : span.naturalHz < view.plan.clipSettings.margin * span.excitationHz - 0.05
       ? 'rings'
       : 'ok';
 
@@ -28,7 +28,7 @@ const holds = (
 export const badSpans = (view: Held, line: LineView, fault: 'long' | 'rings'): SpanView[] =>
   line.line.clipsMm.length
     ? (lineSpace(view.plan, line)?.spans ?? []).filter(
-        (span) => holds(view, view.plan.holding, span) === fault,
+        (span) => holds(view, view.plan.clipSettings, span) === fault,
       )
     : [];
 
@@ -58,7 +58,7 @@ export const spanRule = (
     id,
     station: 'route',
     about: 'space',
-    reads: ['obstacles', 'plan.bench', 'plan.holding', 'plan.things', 'ports'],
+    reads: ['obstacles', 'plan.bench', 'plan.clipSettings', 'plan.things', 'ports'],
     judge: (line, _space, view) => {
       const bad = badSpans(view, line, fault);
       const worst = bad.reduce<SpanView | null>(

@@ -6,7 +6,7 @@ export const clipLoose = defineRule({
   id: 'clip-loose',
   station: 'route',
   about: 'space',
-  reads: ['obstacles', 'plan.holding', 'plan.things'],
+  reads: ['obstacles', 'plan.clipSettings', 'plan.things'],
   judge: (line, space, view) => {
     if (!view.plan.things.some((thing) => thing.holds)) return [];
     const { full } = lengthWords(view);
@@ -18,7 +18,7 @@ export const clipLoose = defineRule({
               level: 'mind',
               place: onLine(line, nodeNear(line, clip.atMm)),
               where: line.line.name,
-              text: `The clip at ${full(clip.atMm)} has nothing to hold to within ${full(view.plan.holding.reachMm)}.`,
+              text: `The clip at ${full(clip.atMm)} has nothing to hold to within ${full(view.plan.clipSettings.reachMm)}.`,
             },
           ],
     );

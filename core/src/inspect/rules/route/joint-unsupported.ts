@@ -8,11 +8,11 @@ export const jointUnsupported = defineRule({
   id: 'joint-unsupported',
   station: 'route',
   about: 'plan',
-  reads: ['obstacles', 'plan.holding', 'plan.parts', 'ports'],
+  reads: ['obstacles', 'plan.clipSettings', 'plan.parts', 'ports'],
   judge: (view) => {
     const holders = view.obstacles.filter(({ thing }) => thing.holds);
     if (!holders.length) return [];
-    const { reachMm } = view.plan.holding;
+    const { reachMm } = view.plan.clipSettings;
     return view.plan.parts.flatMap((part): Finding[] => {
       const places = part.ports.flatMap((port) => [view.ports.get(port.id)!.fixed.atMm]);
       if (

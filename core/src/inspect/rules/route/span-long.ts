@@ -1,8 +1,11 @@
 import { spanRule } from './_span.ts';
 
 /** Common practice: a clip near every end, and none too far from the next. */
-export const spanLong = spanRule('span-long', 'long', (span, full, { plan: { holding } }) =>
-  span.end
-    ? `${full(span.lengthMm)} from its ${span.fromMm ? 'end B' : 'end A'} to the nearest clip, ${full(holding.endMm)} wanted.`
-    : `${full(span.lengthMm)} between two clips, ${full(holding.maxSpanMm)} at most.`,
+export const spanLong = spanRule(
+  'span-long',
+  'long',
+  (span, full, { plan: { clipSettings: holding } }) =>
+    span.end
+      ? `${full(span.lengthMm)} from its ${span.fromMm ? 'end B' : 'end A'} to the nearest clip, ${full(holding.endMm)} wanted.`
+      : `${full(span.lengthMm)} between two clips, ${full(holding.maxSpanMm)} at most.`,
 );

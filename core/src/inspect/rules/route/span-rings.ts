@@ -5,6 +5,6 @@ import { spanRule } from './_span.ts';
 export const spanRings = spanRule(
   'span-rings',
   'rings',
-  (span, full, { plan: { holding } }) =>
+  (span, full, { plan: { clipSettings: holding } }) =>
     `A span of ${full(span.lengthMm)} rings at ${figure(span.naturalHz, 0)} Hz; with ${figure(span.excitationHz, 0)} Hz about and a margin of ${figure(holding.margin, 1)} it wants ${full(span.mostMm)} or less.`,
 );

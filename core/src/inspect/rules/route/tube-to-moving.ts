@@ -7,7 +7,7 @@ export const tubeToMoving = defineRule({
   id: 'tube-to-moving',
   station: 'route',
   about: 'space',
-  reads: ['obstacles', 'plan.holding', 'plan.things'],
+  reads: ['obstacles', 'plan.clipSettings', 'plan.things'],
   judge: (line, _space, view) => {
     const [a, b] = mountedOnBoth(view, line);
     return view.plan.things.flatMap((thing): Finding[] => {

@@ -8,11 +8,11 @@ export const unheld = defineRule({
   id: 'unheld',
   station: 'route',
   about: 'space',
-  reads: ['obstacles', 'plan.bench', 'plan.holding', 'plan.things'],
+  reads: ['obstacles', 'plan.bench', 'plan.clipSettings', 'plan.things'],
   judge: (line, space, view) => {
     if (
       line.line.clipsMm.length ||
-      space.lengthMm <= view.plan.holding.endMm ||
+      space.lengthMm <= view.plan.clipSettings.endMm ||
       !view.plan.things.some((thing) => thing.holds)
     )
       return [];

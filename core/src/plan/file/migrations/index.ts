@@ -3,10 +3,18 @@ import { from2 } from './from-2.ts';
 import { from3 } from './from-3.ts';
 import { from4 } from './from-4.ts';
 import { from5 } from './from-5.ts';
+import { from6 } from './from-6.ts';
 import type { Raw } from './raw.ts';
 
 /** One step a version, each from the one before; the last one ends at the present version. */
-export const MIGRATIONS: readonly ((raw: Raw) => Raw)[] = [from1, from2, from3, from4, from5];
+export const MIGRATIONS: readonly ((raw: Raw) => Raw)[] = [
+  from1,
+  from2,
+  from3,
+  from4,
+  from5,
+  from6,
+];
 
 /** A plan of any earlier version as one of the present version; anything else is handed back as it is. */
 export function migrate(raw: Raw): Raw {

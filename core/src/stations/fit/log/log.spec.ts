@@ -1,13 +1,6 @@
+import { withEntry, withoutEntry } from '../../../testing/records.ts';
 import { NO_LOG, type LogEntry, type Photo } from '../../../plan/index.ts';
-import {
-  aboutKey,
-  beforeAndNow,
-  byDayFound,
-  nextBag,
-  photosOf,
-  withEntry,
-  withoutEntry,
-} from './index.ts';
+import { aboutKey, beforeAndNow, byDayFound, nextBag, photosOf } from './index.ts';
 
 const photo = (digest: string): Photo => ({ digest, widthPx: 10, heightPx: 10, bytes: 1 });
 const entry = (at: string, patch: Partial<Omit<LogEntry, 'id'>> = {}): Omit<LogEntry, 'id'> => ({

@@ -1,4 +1,4 @@
-import { freshIn, type Log, type LogEntry, type Photo } from '../../../plan/index.ts';
+import { type Log, type LogEntry, type Photo } from '../../../plan/index.ts';
 
 /** What is looked for in the log: words that all stand in an entry, and a place it is about. */
 export interface LogSearch {
@@ -53,15 +53,6 @@ export function beforeAndNow(
   const [before, now] = [last('before'), last('now')];
   return before && now ? { before, now } : null;
 }
-
-export const withEntry = (log: Log, entry: Omit<LogEntry, 'id'>): Log => ({
-  ...log,
-  entries: [...log.entries, { id: freshIn('entry', log.entries), ...entry }],
-});
-export const withoutEntry = (log: Log, id: string): Log => ({
-  ...log,
-  entries: log.entries.filter((one) => one.id !== id),
-});
 
 /** Every photograph that a log needs, each once. */
 export const photosOf = ({ entries, sheets }: Pick<Log, 'entries' | 'sheets'>): Photo[] => [

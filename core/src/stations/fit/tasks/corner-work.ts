@@ -1,13 +1,13 @@
 import { HUB_TABLE, loadVerdict } from '../../../physics/wheel-ends/index.ts';
-import { NO_CORNERS, type Plan, type Ref } from '../../../plan/index.ts';
+import { NO_WHEEL_ENDS, type Plan, type Ref } from '../../../plan/index.ts';
 import { stampOf, taskOf, type TaskContext, type Task } from './task.ts';
 
 /** What is done to cables, hubs, wires and what is loaded, as they were measured. */
 export function cornerWork(
-  { id, corners, parts }: Pick<Plan, 'id' | 'corners' | 'parts'>,
+  { id, wheelEnds: corners, parts }: Pick<Plan, 'id' | 'wheelEnds' | 'parts'>,
   ground: TaskContext,
 ): Task[] {
-  const { cables, hubs, wires, loads } = corners ?? NO_CORNERS;
+  const { cables, hubs, wires, loads } = corners ?? NO_WHEEL_ENDS;
   const place: Ref = { kind: 'plan', id };
   const actuator = parts.find(({ kind, kept }) => kind === 'actuator' && !kept);
   return [

@@ -1,5 +1,6 @@
-import { NO_FLOOR, type Wanted } from '../../../plan/index.ts';
-import { boltThread, likelyBoltNm, starOrder, torqueOf, withWanted, type Task } from './index.ts';
+import { withWanted } from '../../../testing/records.ts';
+import { NO_FLOOR, type WantedTorque } from '../../../plan/index.ts';
+import { boltThread, likelyBoltNm, starOrder, torqueOf, type Task } from './index.ts';
 
 describe('bolts and nuts that are no joints', () => {
   test('five go 1, 3, 5, 2, 4; four and six across (common practice)', () => {
@@ -34,7 +35,7 @@ describe('bolts and nuts that are no joints', () => {
   });
 
   test('what a bolt mostly takes holds the figures of common tables, and not ten times them', () => {
-    const likely = (thread: string, propertyClass: Wanted['propertyClass']) =>
+    const likely = (thread: string, propertyClass: WantedTorque['propertyClass']) =>
       likelyBoltNm({ thread, propertyClass, state: 'dry' })!;
     // Common tables of steel bolts, zinc, dry (from memory): M8 8.8 25 N·m, M10 8.8 49, M12 8.8 85, M10 10.9 72.
     for (const [thread, of, nm] of [

@@ -1,4 +1,4 @@
-import type { PartKind, Ref, Wanted } from '../../../plan/index.ts';
+import type { PartKind, Ref, WantedTorque } from '../../../plan/index.ts';
 import { boltTorqueNm, type BoltTorque } from './bolt-torque.ts';
 
 /** Bolts and nuts that hold a thing, tightened together: no joint of the plan. */
@@ -75,7 +75,7 @@ export function likelyBoltNm({
   thread,
   propertyClass,
   state,
-}: Pick<Wanted, 'thread' | 'propertyClass' | 'state'>): {
+}: Pick<WantedTorque, 'thread' | 'propertyClass' | 'state'>): {
   readonly least: number;
   readonly most: number;
 } | null {

@@ -1,5 +1,5 @@
 import { derive } from '../../../lib/derive/index.ts';
-import { NO_FLOOR, type Floor, type Plan } from '../../../plan/index.ts';
+import { type Floor } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import type { Task, TaskKind } from './task.ts';
 import { tasksOf } from './tasks.ts';
@@ -12,7 +12,6 @@ export interface TaskView {
   readonly why: string;
   readonly minutes: number;
 }
-export const floorOf = (plan: Pick<Plan, 'floor'>): Floor => plan.floor ?? NO_FLOOR;
 
 /** Whether a task is done: told so; tight, where a wrench said so and nothing was opened since; good, where it is a look. */
 export function doneIn(floor: Floor): (task: Pick<Task, 'id' | 'kind' | 'stamp'>) => boolean {
@@ -42,7 +41,7 @@ function minutesOf(tasks: readonly Task[], floor: Floor): (task: Task) => number
 /** Every task with how it stands: done, possible now, put off, or waiting and for what. */
 export const floorView = derive(
   'floor',
-  (view: PlanView) => [tasksOf(view), floorOf(view.plan)],
+  (view: PlanView) => [tasksOf(view), view.plan.floor],
   (tasks, floor): readonly TaskView[] => {
     const isDone = doneIn(floor);
     const byId = new Map(tasks.map((task) => [task.id, task]));
@@ -87,7 +86,7 @@ export function undone(
 
 /** Done work that a change would undo: what it was done to is altered, or gone. */
 export function undoes(was: PlanView, is: PlanView): Task[] {
-  const floor = floorOf(was.plan);
+  const floor = was.plan.floor;
   if (!floor.done.length) return [];
   const told = new Map(floor.done.map((one) => [one.task, one.stamp]));
   const still = new Map(tasksOf(is).map(({ id, stamp }) => [id, stamp]));

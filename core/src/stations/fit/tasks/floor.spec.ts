@@ -1,48 +1,41 @@
+import {
+  withDone,
+  withTight,
+  withOpened,
+  withLook,
+  withLater,
+  withTemporary,
+  withClosed,
+  withSection,
+} from '../../../testing/records.ts';
 import Graph from 'graphology';
 import { topologicalSort } from 'graphology-dag';
 import { demo } from '../../../testing/demo-plans.ts';
 import { seeded } from '../../../lib/random/index.ts';
-import {
-  applyEdit,
-  NO_FLOOR,
-  type Floor,
-  type Plan,
-  type SessionMeans,
-} from '../../../plan/index.ts';
+import { applyEdit, type Floor, type Plan, type SessionMeans } from '../../../plan/index.ts';
 import { viewPlan } from '../../../plan/results/index.ts';
 import {
   boltTorqueNm,
   floorView,
+  valueOf,
   inOrder,
   isBetter,
   planSession,
   stressAreaMm2,
   tasksOf,
   undone,
-  valueOf,
   verdictOf,
-  withClosed,
-  withDone,
-  withLater,
-  withLook,
-  withOpened,
-  withTemporary,
-  withTight,
   type Task,
   type TaskView,
 } from './index.ts';
 
 const gannet = demo('gannet');
 const AT = '2026-11-27T10:00:00Z';
-const withFloor = (floor: Floor, plan: Plan = gannet): Plan =>
-  applyEdit(plan, { edit: 'setSheet', with: { sheet: 'floor', to: floor } });
+const withFloor = (floor: Floor, plan: Plan = gannet): Plan => withSection(plan, 'floor', floor);
 const views = (plan: Plan): readonly TaskView[] => floorView(viewPlan(plan));
 const one = (plan: Plan, id: string): TaskView => views(plan).find(({ task }) => task.id === id)!;
 const doAll = (plan: Plan, ...ids: string[]): Plan =>
-  ids.reduce(
-    (now, id) => withFloor(withDone(now.floor ?? NO_FLOOR, one(now, id).task, AT), now),
-    plan,
-  );
+  ids.reduce((now, id) => withFloor(withDone(now.floor, one(now, id).task, AT), now), plan);
 
 describe('tasks of the floor', () => {
   const tasks = tasksOf(viewPlan(gannet));
@@ -84,9 +77,11 @@ describe('tasks of the floor', () => {
       priceMinor: null,
       note: '',
     } as const;
-    const ordered = applyEdit(gannet, {
-      edit: 'setSheet',
-      with: { sheet: 'buying', to: { currency: '', own: [], kits: [], orders: [order] } },
+    const ordered = withSection(gannet, 'buying', {
+      currency: '',
+      own: [],
+      kits: [],
+      orders: [order],
     });
     expect(one(ordered, 'join:line-r2:b').why).toBe('M10x1 nut is ordered, due 2026-12-03');
     const gate = gannet.gates[0]!;
@@ -116,16 +111,16 @@ describe('tasks of the floor', () => {
       },
     });
     expect(one(moved, 'part:master').state).toBe('now');
-    expect(undone(tasksOf(viewPlan(moved)), moved.floor!).map(({ task }) => task.id)).toEqual([
+    expect(undone(tasksOf(viewPlan(moved)), moved.floor).map(({ task }) => task.id)).toEqual([
       'part:master',
     ]);
     const task = one(fitted, 'look:part:fl').task;
     const bad = withFloor(
-      withLook(fitted.floor!, task, { good: false, note: 'bleeder low', at: AT }),
+      withLook(fitted.floor, task, { good: false, note: 'bleeder low', at: AT }),
       fitted,
     );
-    expect([one(bad, task.id).state, bad.floor!.looks[0]!.note]).toEqual(['waits', 'bleeder low']);
-    const tight = withTight(fitted.floor!, one(fitted, 'tighten:line-r2:a').task, 17, AT);
+    expect([one(bad, task.id).state, bad.floor.looks[0]!.note]).toEqual(['waits', 'bleeder low']);
+    const tight = withTight(fitted.floor, one(fitted, 'tighten:line-r2:a').task, 17, AT);
     expect(one(withFloor(tight, fitted), 'tighten:line-r2:a').state).toBe('done');
     expect(
       one(withFloor(withOpened(tight, 'tighten:line-r2:a', AT), fitted), 'tighten:line-r2:a').state,
@@ -135,14 +130,14 @@ describe('tasks of the floor', () => {
   test('put off and held for now stay open until they are closed', () => {
     const safe = doAll(gannet, 'safety:stands', 'safety:springs', 'safety:dust', 'safety:battery');
     const put = withFloor(
-      withLater(safe.floor!, { task: 'part:master', until: '2026-12-01', why: 'bush worn' }),
+      withLater(safe.floor, { task: 'part:master', until: '2026-12-01', why: 'bush worn' }),
       safe,
     );
     expect(one(put, 'part:master')).toMatchObject({
       state: 'later',
       why: 'Left for later, until 2026-12-01: bush worn',
     });
-    const held = withTemporary(put.floor!, {
+    const held = withTemporary(put.floor, {
       what: 'Rear hose',
       by: 'zip-tie',
       since: '2026-11-22',

@@ -9,7 +9,6 @@ export {
 } from './session.ts';
 export {
   doneIn,
-  floorOf,
   floorView,
   newestDay,
   undoes,
@@ -31,21 +30,3 @@ export {
   type BoltTorque,
 } from './bolt-torque.ts';
 export { torqueOf, verdictOf, wantedOf, WRENCH_SHARE, type TorqueView } from './torque.ts';
-export {
-  withClosed,
-  withDone,
-  withFastener,
-  withFound,
-  withLater,
-  withLook,
-  withOpened,
-  withOwn,
-  withOwnChanged,
-  withoutDone,
-  withoutLater,
-  withoutOwn,
-  withSession,
-  withTemporary,
-  withTight,
-  withWanted,
-} from './tell.ts';

@@ -11,7 +11,7 @@ export const lineWork = derive(
   'work on a line',
   (
     view: LineView,
-    { plan: { things, holding }, obstacles }: Pick<LaidPlan, 'plan' | 'obstacles'>,
+    { plan: { things, clipSettings: holding }, obstacles }: Pick<LaidPlan, 'plan' | 'obstacles'>,
     ground: TaskContext,
   ) => [view, things, holding, ground, obstacles] as const,
   (view, things, holding, ground, _obstacles): readonly Task[] => {
@@ -23,7 +23,7 @@ export const lineWork = derive(
     } = view;
     if (origin === 'kept') return [];
     const place: Ref = { kind: 'line', id };
-    const space = lineSpace({ things, holding }, view);
+    const space = lineSpace({ things, clipSettings: holding }, view);
     const points = space?.points ?? nodesMm;
     const clips = space?.clips ?? [];
     const clipped = clips.map(({ pointMm }) => pointMm);

@@ -27,7 +27,7 @@ const stripOf = derive(
     plan.gates,
     plan.id,
     plan.comesOff,
-    plan.floor?.session.on,
+    plan.floor.session.on,
   ],
   (gates, id, comesOff, on): { readonly tasks: readonly Task[]; readonly ground: TaskContext } => {
     const { tasks, bare } = stripTasks({ id, comesOff: comesOff ?? [], on: on ?? '' });
@@ -69,7 +69,7 @@ function ownTasks(
   const gateOf = (gateId: string | null): Gate | null =>
     gates.find((one) => one.id === gateId) ?? null;
   return [
-    ...(floor?.own ?? []).map((own) =>
+    ...floor.own.map((own) =>
       taskOf(
         {
           id: `own:${own.id}`,
@@ -85,7 +85,7 @@ function ownTasks(
         ground,
       ),
     ),
-    ...(floor?.wanted ?? []).flatMap(({ key, name, count = 1 }) =>
+    ...floor.wanted.flatMap(({ key, name, count = 1 }) =>
       name
         ? [
             taskOf(
@@ -133,7 +133,7 @@ function wholeTasks(
   const fluid = fluidById(bleeding.fluidId)?.name;
   const waits = work.map(waitedFor);
   // Gas is for dry lines alone, and nobody must: once fluid goes in it is asked no more.
-  const isDry = !floor?.done.some(({ task }) => task === 'fill') && !filling?.runs.length;
+  const isDry = !floor.done.some(({ task }) => task === 'fill') && !filling.runs.length;
   return [
     ...(isDry
       ? [
@@ -191,7 +191,7 @@ function wholeTasks(
 function settled(all: readonly Task[], view: PlanView): Task[] {
   const ids = new Set(all.map(({ id }) => id));
   const rows = new Map(
-    (view.plan.buying?.orders.length ? listView(view).rows : []).map((row) => [row.item.key, row]),
+    (view.plan.buying.orders.length ? listView(view).rows : []).map((row) => [row.item.key, row]),
   );
   return all.map((task) => {
     const needs = task.needs.filter((id) => ids.has(id));
@@ -225,6 +225,6 @@ export const tasksOf = derive(
       ...work.flat(),
       ...(hasFluid ? wholeTasks(plan, work, ground) : []),
     ];
-    return hasFluid && !own.length && !plan.buying?.orders.length ? all : settled(all, view);
+    return hasFluid && !own.length && !plan.buying.orders.length ? all : settled(all, view);
   },
 );

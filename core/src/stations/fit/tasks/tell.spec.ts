@@ -1,18 +1,18 @@
-import { NO_FLOOR, type Floor } from '../../../plan/index.ts';
 import {
-  doneIn,
-  withClosed,
   withDone,
-  withFound,
-  withLater,
-  withLook,
+  withTight,
   withOpened,
-  withOwn,
   withoutDone,
+  withLook,
+  withLater,
   withoutLater,
   withTemporary,
-  withTight,
-} from './index.ts';
+  withClosed,
+  withFound,
+  withOwn,
+} from '../../../testing/records.ts';
+import { NO_FLOOR, type Floor } from '../../../plan/index.ts';
+import { doneIn } from './index.ts';
 
 const AT = '2026-11-27T10:00:00Z';
 const LATER = '2026-11-28T10:00:00Z';

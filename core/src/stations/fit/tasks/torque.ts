@@ -1,5 +1,5 @@
 import { likelyTorqueNm, type Joint } from '../../../trade/ends/index.ts';
-import type { Floor, Wanted } from '../../../plan/index.ts';
+import type { Floor, WantedTorque } from '../../../plan/index.ts';
 import { likelyBoltNm } from './fasteners.ts';
 import type { Task } from './task.ts';
 
@@ -32,7 +32,7 @@ export function verdictOf(
 }
 
 /** What was set down of a fastener; before anything was, nothing is known of it but its count. */
-export const wantedOf = (floor: Floor, key: string): Wanted =>
+export const wantedOf = (floor: Floor, key: string): WantedTorque =>
   floor.wanted.find((one) => one.key === key) ?? {
     key,
     nm: null,

@@ -1,7 +1,15 @@
 import {
+  withDone,
+  withOwn,
+  withOwnChanged,
+  withoutOwn,
+  withSession,
+  withSection,
+} from '../../../testing/records.ts';
+import {
   applyEdit,
-  applyEdits,
-  NO_CORNERS,
+  NO_BUYING,
+  NO_WHEEL_ENDS,
   NO_FLOOR,
   type Gate,
   type Plan,
@@ -15,11 +23,6 @@ import {
   stripHow,
   tasksOf,
   undoes,
-  withDone,
-  withoutOwn,
-  withOwn,
-  withOwnChanged,
-  withSession,
   type Task,
 } from './index.ts';
 
@@ -124,28 +127,22 @@ describe('work that follows from what is in the plan', () => {
 
   test('a part that is ordered or came wrong is not fitted yet', () => {
     const state = (to: 'ordered' | 'wrong' | 'here', have: number): Plan =>
-      applyEdit(gannet, {
-        edit: 'setSheet',
-        with: {
-          sheet: 'buying',
-          to: {
-            currency: '',
-            own: [],
-            kits: [],
-            orders: [
-              {
-                key: 'part:master',
-                state: to,
-                have,
-                from: '',
-                on: null,
-                due: null,
-                priceMinor: null,
-                note: '',
-              },
-            ],
+      withSection(gannet, 'buying', {
+        currency: '',
+        own: [],
+        kits: [],
+        orders: [
+          {
+            key: 'part:master',
+            state: to,
+            have,
+            from: '',
+            on: null,
+            due: null,
+            priceMinor: null,
+            note: '',
           },
-        },
+        ],
       });
     expect(one(state('ordered', 0), 'part:master').waits).toBe('Tandem master is ordered');
     expect(one(state('wrong', 0), 'part:master').waits).toBe('Tandem master came wrong');
@@ -181,7 +178,7 @@ describe('work on cables, wires and what is loaded', () => {
     const plan = {
       ...dunlin,
       corners: {
-        ...NO_CORNERS,
+        ...NO_WHEEL_ENDS,
         cables: [cable],
         loads: [load],
         wires: [{ id: 'wire-1', job: 'supply', colour: 'red', terminal: '1', volts }],
@@ -211,7 +208,9 @@ describe('hubs and the booster', () => {
       sheetMm: null,
       newLock: null,
     } as const;
-    expect(one({ ...gannet, corners: { ...NO_CORNERS, hubs: [hub] } }, 'hub:hub-1')).toMatchObject({
+    expect(
+      one({ ...gannet, wheelEnds: { ...NO_WHEEL_ENDS, hubs: [hub] } }, 'hub:hub-1'),
+    ).toMatchObject({
       kind: 'tighten',
       how: expect.stringMatching(/torque and angle/),
       fastener: { count: 1 },
@@ -319,7 +318,7 @@ describe('tasks of the user’s own', () => {
     'own-2',
     { needs: ['own:own-1', 'part:fl'], gateId: gannet.gates[0]!.id, minutes: 5 },
   );
-  const plan = applyEdits(gannet, [{ edit: 'setSheet', with: { sheet: 'floor', to: floor } }]);
+  const plan = withSection({ ...gannet, buying: NO_BUYING }, 'floor', floor);
   test('have needs, a gate and minutes; none comes round to itself', () => {
     expect(one(plan, 'own:own-2')).toMatchObject({
       needs: ['own:own-1', 'part:fl'],

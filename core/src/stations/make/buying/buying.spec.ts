@@ -1,3 +1,4 @@
+import { withOrder, withSection } from '../../../testing/records.ts';
 import { demo } from '../../../testing/demo-plans.ts';
 import {
   NO_FILLING,
@@ -18,13 +19,11 @@ import {
   received,
   sellerWords,
   shoppingList,
-  withOrder,
 } from './index.ts';
 
 const gannet = demo('gannet');
 const rowsOf = (plan: Plan) => listView(viewPlan(plan)).rows;
-const withBuying = (buying: Buying): Plan =>
-  applyEdit(gannet, { edit: 'setSheet', with: { sheet: 'buying', to: buying } });
+const withBuying = (buying: Buying): Plan => withSection(gannet, 'buying', buying);
 const ordered = (key: string, patch: Partial<Order>): Plan =>
   withBuying(withOrder(gannet.buying, key, patch));
 

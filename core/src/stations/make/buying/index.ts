@@ -9,7 +9,6 @@ export {
   priceRows,
   received,
   sellerWords,
-  withOrder,
   type KitFinding,
   type ListRow,
   type ListView,

@@ -72,7 +72,7 @@ export type Listed = Pick<PlanView, 'lines' | 'ports' | 'bleeding'> & {
     | 'parts'
     | 'hoses'
     | 'things'
-    | 'holding'
+    | 'clipSettings'
     | 'bleeding'
     | 'bench'
     | 'filling'
@@ -330,7 +330,7 @@ export function shoppingList(view: Listed): ListItem[] {
         },
       );
   }
-  for (const { id, name, count } of plan.buying?.own ?? [])
+  for (const { id, name, count } of plan.buying.own ?? [])
     to.add({ key: `own:${id}`, group: 'Your own', name }, count);
   return to.items;
 }

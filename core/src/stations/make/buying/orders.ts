@@ -3,7 +3,6 @@ import {
   freshOrder,
   KIT_ASKS,
   KIT_CORNERS,
-  NO_BUYING,
   type Buying,
   type Kit,
   type KitAsk,
@@ -46,11 +45,11 @@ const SETTLED: readonly Order['state'][] = ['here', 'fitted', 'ordered'];
 
 /** The list with its orders and sums. Percentages are of everything that has a price. */
 export function listView(view: Listed): ListView {
-  const buying: Buying = view.plan.buying ?? NO_BUYING;
+  const buying: Buying = view.plan.buying;
   const orders = new Map(buying.orders.map((order) => [order.key, order]));
   const items = shoppingList(view);
   const inStock = (key: string): number =>
-    (view.plan.making?.stock ?? []).reduce(
+    view.plan.making.stock.reduce(
       (sum, { tubeId, lengthMm, count }) =>
         sum + (key === `tube:${tubeId}` ? (lengthMm * count) / 1000 : 0),
       0,
@@ -92,17 +91,6 @@ export function compared(
     lessMinor: aMinor - bMinor,
     percent: aMinor ? (100 * (aMinor - bMinor)) / aMinor : null,
   };
-}
-
-/** An order with something of it changed; the one there was is kept where nothing was said of it. */
-export function withOrder(
-  buying: Buying | null | undefined,
-  key: string,
-  patch: Partial<Order>,
-): Buying {
-  const now = buying ?? NO_BUYING;
-  const order = { ...(now.orders.find((one) => one.key === key) ?? freshOrder(key)), ...patch };
-  return { ...now, orders: [...now.orders.filter((one) => one.key !== key), order] };
 }
 
 /** What to read out to a seller: name, thread, hand, size, length, and how many. */

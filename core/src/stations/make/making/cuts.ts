@@ -1,7 +1,7 @@
 import { derive } from '../../../lib/derive/index.ts';
 import { InputError } from '../../../lib/faults/index.ts';
 import { nest, type Nest, type NestInput } from '../../../physics/nesting/index.ts';
-import { freshIn, NO_MAKING, type LineView, type Making } from '../../../plan/index.ts';
+import { freshIn, type LineView, type Making } from '../../../plan/index.ts';
 import {
   FLARES,
   tubeById,
@@ -158,10 +158,9 @@ function planFor(
 /** A plan of cuts for each tube that lines are still to be cut from. `nowMs` is a clock, so that it thinks no longer than two seconds a tube. */
 export const cutPlans = (
   lines: readonly LineView[],
-  making: Making | null | undefined,
+  making: Making,
   nowMs?: () => number,
-): CutPlan[] =>
-  [...cutsOf(lines)].map(([tube, cuts]) => planFor(tube, cuts, making ?? NO_MAKING, nowMs));
+): CutPlan[] => [...cutsOf(lines)].map(([tube, cuts]) => planFor(tube, cuts, making, nowMs));
 
 /** How much tube is still to be cut, with what every piece is short of, by tube: no plan is made for it. */
 export const tubeWanted = derive(

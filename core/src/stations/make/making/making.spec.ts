@@ -1,3 +1,4 @@
+import { withSection } from '../../../testing/records.ts';
 import {
   bent,
   bestRoll,
@@ -264,7 +265,7 @@ describe('measured back at the bench', () => {
 });
 
 describe('cuts', () => {
-  const making = gannet.making!;
+  const making = gannet.making;
   test('lines not cut yet and a test piece a flare come out of what is at hand; what is cut goes out of it', () => {
     const [plan] = cutPlans(layPlan(gannet).lines, making);
     const made = layPlan(gannet).lines.filter(
@@ -301,7 +302,7 @@ describe('cuts', () => {
       stock.reduce((sum, { lengthMm, count }) => sum + lengthMm * count, 0);
     expect(total(after.stock)).toBeLessThan(total(making.stock));
     for (const piece of after.stock) expect(piece.lengthMm).toBeGreaterThanOrEqual(200);
-    const file = applyEdit(gannet, { edit: 'setSheet', with: { sheet: 'making', to: after } });
+    const file = withSection(gannet, 'making', after);
     expect(readPlan(writePlan(file)).making).toEqual(after);
   });
 });
