@@ -1,8 +1,8 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { spawn,type ChildProcess } from 'node:child_process';
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import puppeteer,{ type Browser,type Page } from 'puppeteer-core';
 
 export const ROOT = process.cwd();
 
@@ -102,15 +102,24 @@ export async function openPlan(
   await settled(page);
 }
 
-/** Goes to another station as a hand does, by the way through, and waits until it is there. */
-export async function goTo(page: Page, station: string): Promise<void> {
-  await page.click(`fl-station-nav a[href*="/${station}"]`);
-  await page.waitForFunction(
-    (at) => location.pathname.endsWith(at) && document.querySelector('main h1'),
-    { polling: 100 },
-    station,
-  );
+/**
+ * Goes to another station (`fit`) or a page of one (`fit/wheels`) by its links, as a hand does, and waits until it is
+ * there. A station that has nothing to show yet has no links to pages: then the station itself is gone to.
+ */
+export async function goTo(page: Page, screen: string): Promise<void> {
+  const [station, own] = screen.split('/') as [string, string?];
+  await arrive(page, `fl-station-nav a[href*="/${station}"]`, `/${station}`);
+  const link = `fl-page-nav a[href*="/${screen}"]`;
+  if (own && (await page.$(link))) await arrive(page, link, `/${screen}`);
   await settled(page);
+}
+async function arrive(page: Page, link: string, address: string): Promise<void> {
+  await page.click(link);
+  await page.waitForFunction(
+    (at) => `${location.pathname}/`.includes(`${at}/`) && document.querySelector('main h1'),
+    { polling: 100 },
+    address,
+  );
 }
 
 export async function settled(page: Page): Promise<void> {

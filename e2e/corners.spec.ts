@@ -1,11 +1,11 @@
-import { existsSync, mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync,mkdtempSync,readFileSync,statSync,writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parse } from 'exifr';
 import * as piexif from 'piexifjs';
-import type { ElementHandle, Page } from 'puppeteer-core';
-import { launch, openPlan, settled, watch, withBrowser } from './browser';
-import { clickOn, pressNamed, textOf, waitText } from './keyboard';
+import type { ElementHandle,Page } from 'puppeteer-core';
+import { launch,openPlan,settled,watch,withBrowser } from './browser';
+import { clickOn,pressNamed,textOf,waitText } from './keyboard';
 
 jest.setTimeout(240_000);
 const run = withBrowser('spec');
@@ -222,7 +222,7 @@ test('a photograph is kept without the place it was taken at, and comes back wit
     await there.page.evaluate(() =>
       (document.querySelector('fl-station-nav a[href*="/fit"]') as HTMLElement).click(),
     );
-    await there.page.waitForSelector('fl-fit-station fl-side-bar');
+    await there.page.waitForSelector('fl-fit-station fl-page-nav a');
     await pressNamed(there.page, 'Log');
     await waitText(there.page, '[data-test=entry]', 'Hose chafed at the bracket');
     await there.page.waitForFunction(

@@ -1,5 +1,5 @@
-import { goTo, openPlan, reload, settled, watch, withBrowser } from './browser';
-import { pressNamed, textOf, waitText } from './keyboard';
+import { goTo,openPlan,reload,settled,watch,withBrowser } from './browser';
+import { pressNamed,textOf,waitText } from './keyboard';
 import type { Page } from 'puppeteer-core';
 
 jest.setTimeout(240_000);
@@ -55,9 +55,9 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   await page.evaluate(() =>
     (document.querySelector('fl-station-nav a[href*="/make"]') as HTMLElement).click(),
   );
-  await page.waitForSelector('fl-make-station fl-side-bar');
+  await page.waitForSelector('fl-make-station fl-page-nav a');
   await page.evaluate(() =>
-    [...document.querySelectorAll<HTMLElement>('fl-side-bar button')]
+    [...document.querySelectorAll<HTMLElement>('fl-page-nav a')]
       .find((b) => b.textContent!.trim() === 'List')!
       .click(),
   );

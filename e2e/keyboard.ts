@@ -50,9 +50,9 @@ export const waitText = (page: Page, selector: string, part: string): Promise<un
 /** Presses the button or opens the summary that says just this. */
 export const pressNamed = (page: Page, name: string): Promise<void> =>
   page.evaluate((text) => {
-    const button = [...document.querySelectorAll<HTMLElement>('button, summary')].find(
-      (b) => b.textContent!.trim() === text,
-    );
+    const button = [
+      ...document.querySelectorAll<HTMLElement>('button, summary, fl-page-nav a'),
+    ].find((b) => b.textContent!.trim() === text);
     if (!button) throw new Error(`No button says ${text}`);
     button.click();
   }, name);

@@ -1,8 +1,8 @@
 import { spawnSync } from 'node:child_process';
-import { createServer, type AddressInfo } from 'node:net';
-import { goTo, openPlan, ROOT, watch, withBrowser } from './browser';
-import { STATIONS } from '../app/src/stations/registry';
-import { textOf, waitText } from './keyboard';
+import { createServer,type AddressInfo } from 'node:net';
+import { goTo,openPlan,ROOT,watch,withBrowser } from './browser';
+import { SCREENS,STATIONS } from '../app/src/stations/registry';
+import { textOf,waitText } from './keyboard';
 
 jest.setTimeout(120_000);
 const run = withBrowser();
@@ -53,10 +53,11 @@ describe('the demo plans in the browser', () => {
     async (id, lines) => {
       const { page, complaints } = await watch(run.browser, run.server.url);
       await openPlan(page, run.server.url, id, 'measure');
-      for (const { path, name } of STATIONS) {
-        // Each by its address, the others by the way through.
+      for (const { path, name } of id === 'gannet' ? SCREENS : STATIONS) {
+        // Each screen by its address in one plan, the stations by their links in the others.
         await (id === 'gannet' ? openPlan(page, run.server.url, id, path) : goTo(page, path));
-        expect(await textOf(page, 'main h1')).toBe(name);
+        expect(await textOf(page, 'main h1')).toBe(name.split(',')[0]);
+        expect(new URL(page.url()).pathname).toContain(`/plan/${id}/${path}`);
       }
       await goTo(page, 'route');
       expect(await page.$$eval('fl-line-tabs [data-line]', (all) => all.length)).toBe(lines);

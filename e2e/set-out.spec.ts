@@ -1,7 +1,7 @@
-import { STATIONS } from '../app/src/stations/registry';
+import { SCREENS } from '../app/src/stations/registry';
 import { VEHICLES } from '../core/src/proposals/set-out/index';
-import { editable, goTo, reload, settled, watch, withBrowser } from './browser';
-import { pressNamed, tabTo, textOf, waitText } from './keyboard';
+import { editable,goTo,reload,settled,watch,withBrowser } from './browser';
+import { pressNamed,tabTo,textOf,waitText } from './keyboard';
 import { wrong } from './press';
 import type { Page } from 'puppeteer-core';
 
@@ -38,7 +38,7 @@ describe('a plan set out from what is known', () => {
       );
       await setOut(page, vehicle);
       await keep(page);
-      for (const { path } of STATIONS) {
+      for (const { path } of SCREENS) {
         await goTo(page, path);
         expect([path, await wrong(page)]).toEqual([path, []]);
       }

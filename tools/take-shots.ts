@@ -17,8 +17,8 @@ const SHOTS: readonly {
   /** Brought into the picture inside its own scroller. */
   show?: string;
 }[] = [
-  { name: 'measure', station: 'measure' },
-  { name: 'vehicle', station: 'measure', taps: ['Vehicle'] },
+  { name: 'measure', station: 'measure/places' },
+  { name: 'vehicle', station: 'measure/vehicle' },
   {
     name: 'ways',
     station: 'route',
@@ -38,12 +38,11 @@ const SHOTS: readonly {
   { name: 'route', station: 'route', line: 'line-r1' },
   { name: 'join', station: 'join', line: 'line-f2-b' },
   { name: 'make', station: 'make', line: 'line-r3' },
-  { name: 'cuts', station: 'make', taps: ['Cuts'], wait: '[data-test=cuts-sum]' },
+  { name: 'cuts', station: 'make/cuts', wait: '[data-test=cuts-sum]' },
   { name: 'fit', station: 'fit', wait: '[data-task]' },
   {
     name: 'fill',
-    station: 'fill',
-    taps: ['Run'],
+    station: 'fill/run',
     all: '[data-before][aria-pressed=false]',
     then: [
       'Begin at',
@@ -59,7 +58,7 @@ const SHOTS: readonly {
       'Bubbles',
     ],
   },
-  { name: 'prove', station: 'prove', taps: ['Curve', 'Gauge and sensor'], settleMs: 5000 },
+  { name: 'prove', station: 'prove/curve', taps: ['Gauge and sensor'], settleMs: 5000 },
   { name: 'snags', station: 'route', line: 'line-r2', press: 's' },
 ];
 

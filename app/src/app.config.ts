@@ -10,7 +10,7 @@ import { DISPLAY_UNITS } from './kit/units';
 import { PlanStore } from './session/plan-store';
 import { leavePlan } from './shell/leave-plan';
 import { BoundaryErrorHandler } from './shell/station-boundary';
-import { STATIONS } from './stations/registry';
+import { STATION_ROUTES } from './stations/routes';
 
 const routes: Routes = [
   {
@@ -28,10 +28,7 @@ const routes: Routes = [
     path: 'plan/:planId',
     loadComponent: () => import('./shell/shell').then((m) => m.Shell),
     canDeactivate: [leavePlan],
-    children: [
-      ...STATIONS.map(({ path, load }) => ({ path, loadComponent: load as () => Promise<never> })),
-      { path: '**', redirectTo: 'route' },
-    ],
+    children: [...STATION_ROUTES, { path: '**', redirectTo: 'route' }],
   },
   {
     path: 'practice',

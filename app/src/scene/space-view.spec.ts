@@ -1,7 +1,6 @@
 import type { Vec3 } from '@firm-line/core/lib/vec';
 import { demo, until } from '../testing/open-gannet';
 import { station } from '../testing/station';
-import { RouteStation } from '../stations/route/route-station';
 import type { ChosenShown, HoseShown, Look } from './stage';
 
 /** A scene that is looked at from above, 4 mm a pixel, and keeps what it was told to show. */
@@ -59,7 +58,7 @@ async function inSpace(id: string, line = 'line-r1', plan?: Parameters<typeof st
     stage: null,
   });
   HTMLElement.prototype.setPointerCapture ??= () => undefined;
-  const at = await station(RouteStation, id, line, plan);
+  const at = await station('route', id, line, plan);
   await until(() => shown()?.chosen !== undefined);
   await at.settle();
   const canvas = at.one<HTMLCanvasElement>('[data-test=space]');

@@ -2,7 +2,7 @@ import { inject, Injectable } from '@angular/core';
 import { Router } from '@angular/router';
 import type { Ref } from '@firm-line/core/plan';
 import type { Snag } from '@firm-line/core/inspect';
-import { stationFor } from '../stations/registry';
+import { addressFor, stationFor } from '../stations/registry';
 import { PlanStore } from './plan-store';
 import { refText, Selection } from './selection';
 
@@ -14,15 +14,24 @@ export class Jump {
   private readonly selection = inject(Selection);
   private last: string | null = null;
 
-  to(station: string, place?: Ref): void {
-    if (place && place.kind !== 'plan') this.selection.look(place);
-    const queryParams = place && place.kind !== 'plan' ? { at: refText(place) } : {};
-    void this.router.navigate(['/plan', this.store.plan().id, station], { queryParams });
+  /** Opens a station: its page that mends a rule's snags or shows the place, else the one it was left on. */
+  to(station: string, place?: Ref, rule?: string): void {
+    const chosen = place && place.kind !== 'plan' ? place : null;
+    if (chosen) this.selection.look(chosen);
+    this.open(addressFor(station, place, rule), chosen ? { at: refText(chosen) } : {});
+  }
+  toPage(station: string, page: string): void {
+    this.open(`${station}/${page}`, {});
   }
 
   toSnag(snag: Snag): void {
     this.last = snag.key;
-    this.to(stationFor(snag.station, snag.place), snag.place);
+    const station = stationFor(snag.station, snag.place);
+    this.to(station, snag.place, station === snag.station ? snag.rule : undefined);
+  }
+  private open(address: string, queryParams: Record<string, string>): void {
+    const path = ['/plan', this.store.plan().id, ...address.split('/')];
+    void this.router.navigate(path, { queryParams });
   }
 
   /** The snag after the one last gone to, round and round. */

@@ -2,7 +2,14 @@ import { Location } from '@angular/common';
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { NavigationEnd, Router } from '@angular/router';
 import type { Thing } from '@firm-line/core/shape/obstacles';
-import type { Hose, LineView, Ref, Target } from '@firm-line/core/plan';
+import {
+  COLLECTIONS,
+  type CollectionKind,
+  type Hose,
+  type LineView,
+  type Ref,
+  type Target,
+} from '@firm-line/core/plan';
 import { filter } from 'rxjs';
 import { PlanStore } from './plan-store';
 
@@ -11,18 +18,7 @@ export const refText = ({ kind, id, node }: Ref): string =>
   [kind, id, ...(node === undefined ? [] : [node])]
     .map((part) => encodeURIComponent(part))
     .join(':');
-const KINDS = [
-  'point',
-  'part',
-  'port',
-  'circuit',
-  'line',
-  'hose',
-  'thing',
-  'gate',
-  'bender',
-  'adapter',
-] as const;
+const KINDS = [...(Object.keys(COLLECTIONS) as CollectionKind[]), 'port'] as const;
 export function readRef(text: string | null | undefined): Ref | null {
   const [kind, id, node] = (text ?? '').split(':').map(decode);
   const found = KINDS.find((one) => one === kind);

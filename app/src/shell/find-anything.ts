@@ -91,6 +91,13 @@ export class FindAnything {
         kind: 'station',
         go: () => this.jump.to(path),
       })),
+      ...STATIONS.flatMap(({ path, name, pages }) =>
+        pages.map((page) => ({
+          text: page.title ?? page.name,
+          kind: `page of ${name}`,
+          go: () => this.jump.toPage(path, page.path),
+        })),
+      ),
       ...recordsIn(this.store.plan()).map(({ ref, noun, name }) => ({
         text: name,
         kind: noun,

@@ -2,13 +2,14 @@ import { ChangeDetectionStrategy, Component, inject, viewChild } from '@angular/
 import { CheckField } from '../kit/fields/check-field';
 import { HINTS, HintsSeen } from '../pieces/hints';
 import { STATIONS } from '../stations/registry';
+import { stationKey } from './station-key';
 import { Keys } from './keys';
 import { Dialog } from '../kit/dialog';
 import { Theme, type ThemeChoice } from '../kit/theme';
 import { Toggle, type ToggleChoice } from '../kit/toggle';
 
 export const KEYS: readonly (readonly [string, string])[] = [
-  [`1 – ${STATIONS.length}`, 'Go to a station'],
+  [`1 – ${stationKey(STATIONS.length - 1).name}`, 'Go to a station'],
   ['/', 'Find anything'],
   ['.', 'Go to the next snag'],
   ['s', 'Show all snags'],

@@ -5,6 +5,7 @@ import { writeSetting, readSetting } from '../kit/settings';
 import { PanelLayout } from '../kit/panel-layout';
 import { PlanStore } from '../session/plan-store';
 import { STATIONS } from '../stations/registry';
+import { stationKey } from './station-key';
 
 const KEPT_AS = 'firm-line single keys';
 
@@ -58,7 +59,7 @@ export class Keys {
       };
     const stop = tinykeys(window, {
       ...Object.fromEntries(
-        STATIONS.map(({ path }, i) => [`${i + 1}`, alone(() => this.jump.to(path))]),
+        STATIONS.map(({ path }, i) => [stationKey(i).press, alone(() => this.jump.to(path))]),
       ),
       '/': alone(acts.find),
       'Shift+?': alone(acts.keys),

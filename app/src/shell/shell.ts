@@ -17,7 +17,7 @@ import { PanelLayout } from '../kit/panel-layout';
 import { PlanFiles } from '../storage/plan-files';
 import { PlanStore } from '../session/plan-store';
 import { Tabs } from '../session/tabs';
-import { STATIONS } from '../stations/registry';
+import { stationAt } from '../stations/registry';
 import { FindAnything } from './find-anything';
 import { KeyList } from './key-list';
 import { earlyKeys } from './early-keys';
@@ -309,9 +309,7 @@ export class Shell {
     this.router.lastSuccessfulNavigation();
     return this.router.url;
   });
-  private readonly entry = computed(() =>
-    STATIONS.find(({ path }) => new RegExp(`/${path}([?#]|$)`).test(this.address())),
-  );
+  private readonly entry = computed(() => stationAt(this.address().split(/[/?#]/)[3] ?? ''));
   protected readonly floor = computed(() => this.entry()?.floor ?? false);
   private station(): string {
     return this.entry()?.name ?? '';

@@ -1,15 +1,28 @@
-import { COLLECTIONS, NO_WHEEL_ENDS, NO_FILLING, NO_FLOOR, type Ref } from '@firm-line/core/plan';
+import {
+  aboutKind,
+  COLLECTIONS,
+  NO_FILLING,
+  NO_FLOOR,
+  NO_WHEEL_ENDS,
+  type CollectionKind,
+  type Ref,
+} from '@firm-line/core/plan';
+import type { UrlSegment } from '@angular/router';
 import { inspect, RULES } from '@firm-line/core/inspect';
 import { demo } from '../../../core/src/testing/demo-plans';
 import { bare, ODD_PLANS, opened } from '../../../core/src/testing/odd-plans';
-import { STATIONS, stationFor } from './registry';
+import { addressFor, SCREENS, STATIONS, stationFor } from './registry';
+import { STATION_ROUTES } from './routes';
 
 describe('the stations', () => {
   const shown = (station: string, ref: Ref): boolean =>
     STATIONS.find(({ path }) => path === stationFor(station, ref))!.shows.includes(ref.kind);
 
-  test('every kind of record has a station whose screen shows it, whichever station speaks of it', () => {
-    for (const kind of [...Object.keys(COLLECTIONS), 'port', 'plan'] as Ref['kind'][])
+  const kinds = (Object.keys(COLLECTIONS) as CollectionKind[]).filter(
+    (kind) => !aboutKind(kind).unlisted,
+  );
+  test('every kind of record that can be found has a station whose screen shows it, whichever station speaks of it', () => {
+    for (const kind of [...kinds, 'port', 'plan'] as Ref['kind'][])
       for (const { path } of STATIONS)
         expect([kind, shown(path, { kind, id: 'x' })]).toEqual([kind, true]);
   });
@@ -128,5 +141,39 @@ describe('the stations', () => {
     const paths = STATIONS.map(({ path }) => path);
     for (const { station } of RULES) expect(paths).toContain(station);
     expect(new Set(paths).size).toBe(paths.length);
+  });
+
+  test('every page has an address, a component and a place on the list of screens', () => {
+    const pages = STATIONS.flatMap(({ path, pages: own }) =>
+      own.map((page) => `${path}/${page.path}`),
+    );
+    const single = STATIONS.filter(({ pages: own }) => !own.length).map(({ path }) => path);
+    expect(SCREENS.map(({ path }) => path).sort()).toEqual([...pages, ...single].sort());
+    expect(pages).toHaveLength(27);
+    for (const { path, pages: own } of STATIONS) {
+      const { children = [] } = STATION_ROUTES.find((route) => route.path === path)!;
+      for (const page of own)
+        expect(
+          children.filter(({ matcher }) =>
+            matcher?.([{ path: page.path } as UrlSegment], {} as never, {}),
+          ),
+        ).toHaveLength(1);
+    }
+  });
+
+  test('a page names rules of its own station alone, each once; a snag opens the page that mends it', () => {
+    const byId = new Map(RULES.map((rule) => [rule.id, rule]));
+    for (const { path, pages } of STATIONS) {
+      const named = pages.flatMap(({ rules = [] }) => rules);
+      expect(new Set(named).size).toBe(named.length);
+      for (const rule of named) expect([rule, byId.get(rule)?.station]).toEqual([rule, path]);
+      for (const { shows: own = [] } of pages)
+        for (const kind of own)
+          expect(STATIONS.find((one) => one.path === path)!.shows).toContain(kind);
+    }
+    const part = { kind: 'part', id: 'fl' } as const;
+    expect(addressFor('fit', part, 'disc-hand')).toBe('fit/calipers');
+    expect(addressFor('measure', { kind: 'thing', id: 'x' })).toBe('measure/vehicle');
+    expect(addressFor('fit', { kind: 'plan', id: 'p' })).toBe('fit');
   });
 });

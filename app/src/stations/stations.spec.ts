@@ -1,15 +1,10 @@
 import { station } from '../testing/station';
-import { FillStation } from './fill/fill-station';
-import { MakeStation } from './make/make-station';
-import { MeasureStation } from './measure/measure-station';
-import { RouteStation } from './route/route-station';
-import { SizeStation } from './size/size-station';
 
 jest.mock('chart.js', () => jest.requireActual('../testing/chart-stub'));
 
 describe('Route', () => {
   test('moves are read, taken up, and refused with their reason', async () => {
-    const at = await station(RouteStation, 'r1');
+    const at = await station('route', 'r1');
     const rows = (): HTMLInputElement[] => [
       ...at.root.querySelectorAll<HTMLInputElement>('[data-test=move]'),
     ];
@@ -23,7 +18,7 @@ describe('Route', () => {
   });
 
   test('a move without room names the corner and the shortfall, and the rest still shows', async () => {
-    const at = await station(RouteStation, 'r2');
+    const at = await station('route', 'r2');
     await at.type(at.root.querySelectorAll<HTMLInputElement>('[data-test=move]')[4]!, 'aft 5');
     expect(at.texts('fl-snag-row').join(' ')).toMatch(
       /Between nodes 4 and 5 there are 5 mm .* short/,
@@ -32,7 +27,7 @@ describe('Route', () => {
   });
 
   test('the move line reads as it is typed and places a corner', async () => {
-    const at = await station(RouteStation, 'r3');
+    const at = await station('route', 'r3');
     const field = at.one<HTMLInputElement>('#move-line');
     await at.type(field, 'aft 40, up', 'input');
     expect(at.texts('#move-reading')[0]).toMatch(/How far up/);
@@ -47,7 +42,7 @@ describe('Route', () => {
 
 describe('Make', () => {
   test('the flare stays locked until its nut is ticked, and ticks are kept', async () => {
-    const at = await station(MakeStation, 'm1');
+    const at = await station('make', 'm1');
     const box = (id: string): HTMLInputElement => at.one<HTMLInputElement>(`[data-step="${id}"]`);
     expect([box('nut-a').disabled, box('flare-a').disabled]).toEqual([false, true]);
     await at.click(box('nut-a'));
@@ -56,7 +51,7 @@ describe('Make', () => {
   });
 
   test('ticks made to an older card count no more', async () => {
-    const at = await station(MakeStation, 'm2', 'line-f2');
+    const at = await station('make', 'm2', 'line-f2');
     expect(at.root.querySelectorAll('[data-step]:checked')).toHaveLength(4);
     at.store.apply({ edit: 'removeCorner', with: { id: 'line-f2', index: 1 } });
     await at.settle();
@@ -65,7 +60,7 @@ describe('Make', () => {
   });
 
   test('a card that rests on a guess says so, and shows how sure its length is', async () => {
-    const at = await station(MakeStation, 'm3', 'line-r3');
+    const at = await station('make', 'm3', 'line-r3');
     expect(at.root.textContent).toMatch(
       /Do not cut yet: Rear right, hose end at bracket is not measured/,
     );
@@ -75,7 +70,7 @@ describe('Make', () => {
 
 describe('Measure and Fill', () => {
   test('the tape to read again is named, and reading it again settles the place', async () => {
-    const at = await station(MeasureStation, 'f1');
+    const at = await station('measure', 'f1');
     expect(at.texts('h2').join(' ')).toContain('Clutch slave, inlet');
     expect(at.texts('[data-suspect] + tr')[0]).toMatch(/Read this tape again/);
     await at.type(at.one<HTMLInputElement>('[data-suspect] fl-length-field input'), '467.5');
@@ -83,7 +78,7 @@ describe('Measure and Fill', () => {
   });
 
   test('a length that cannot be read is said and not taken', async () => {
-    const at = await station(MeasureStation, 'f2');
+    const at = await station('measure', 'f2');
     const before = at.store.plan();
     await at.type(at.one<HTMLInputElement>('fl-tape-table fl-length-field input'), '4 furlongs');
     expect(at.texts('.fault')[0]).toMatch(/not a unit of length/);
@@ -91,7 +86,7 @@ describe('Measure and Fill', () => {
   });
 
   test('the order follows the school, and the fluid to buy stands in bottles', async () => {
-    const at = await station(FillStation, 'f3');
+    const at = await station('fill', 'f3');
     expect(at.texts('[data-work=brake] tbody tr td:first-child')).toEqual([
       '1 Rear right',
       '2 Rear left',
@@ -110,7 +105,7 @@ describe('Size', () => {
     at.texts(`[data-step="${name}"]`)[0]!;
 
   test('the chain from foot to road follows a figure, and undo brings it back', async () => {
-    const at = await station(SizeStation, 'z1');
+    const at = await station('size', 'z1');
     // 480 N x 6.2 x 0.9 = 2678 N on 387.95 mm².
     expect([step(at, 'Lever'), step(at, 'Master')]).toEqual(['2.7 kN', '6.9 MPa']);
     const foot = [...at.root.querySelectorAll<HTMLElement>('fl-number-field')].find((f) =>
@@ -124,7 +119,7 @@ describe('Size', () => {
   });
 
   test('a figure that cannot be is said and not taken', async () => {
-    const at = await station(SizeStation, 'z2');
+    const at = await station('size', 'z2');
     const share = [...at.root.querySelectorAll<HTMLElement>('fl-number-field')].find((f) =>
       f.textContent!.includes('Efficiency'),
     )!;
@@ -135,7 +130,7 @@ describe('Size', () => {
   });
 
   test('the valve that is offered tames the rear; a guess stays marked until it is confirmed', async () => {
-    const at = await station(SizeStation, 'z3');
+    const at = await station('size', 'z3');
     expect(at.root.textContent).toMatch(/The rear leads from z 0\.68/);
     await at.click(
       [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) =>
@@ -153,7 +148,7 @@ describe('Size', () => {
   });
 
   test('other kinds of brake and master come with guesses, and two versions stand side by side', async () => {
-    const at = await station(SizeStation, 'z4');
+    const at = await station('size', 'z4');
     const button = (name: string): HTMLElement =>
       [...at.root.querySelectorAll<HTMLElement>('button')].find(
         (b) => b.textContent!.trim() === name,
@@ -168,7 +163,7 @@ describe('Size', () => {
   });
 
   test('a plan without figures begins with guesses only', async () => {
-    const at = await station(SizeStation, 'z5');
+    const at = await station('size', 'z5');
     at.store.apply(
       { edit: 'setSheet', with: { sheet: 'sizing', to: null } },
       { edit: 'setSheet', with: { sheet: 'clutch', to: null } },
@@ -185,7 +180,7 @@ describe('Size', () => {
   });
 
   test('what stands beside the pedal: clutch, parking brake, residual valves, each with its figures', async () => {
-    const at = await station(SizeStation, 'z6');
+    const at = await station('size', 'z6');
     expect(at.texts('fl-residual-table tbody tr')[0]).toMatch(
       /Front left.*505 mm.*470 mm.*2 psi.*none/,
     );
@@ -214,7 +209,7 @@ describe('Size', () => {
   });
 
   test('a trailer begins with guesses, takes a second axle, and says what locks', async () => {
-    const at = await station(SizeStation, 'z7');
+    const at = await station('size', 'z7');
     at.store.apply(
       { edit: 'setSheet', with: { sheet: 'sizing', to: null } },
       { edit: 'setSheet', with: { sheet: 'clutch', to: null } },

@@ -1,19 +1,31 @@
-import { type Type } from '@angular/core';
-import { TestBed, type ComponentFixture } from '@angular/core/testing';
-import { provideRouter } from '@angular/router';
+import { Component } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { provideRouter, Router, RouterOutlet, withComponentInputBinding } from '@angular/router';
 import type { Plan } from '@firm-line/core/plan';
 import type { PlanStore } from '../session/plan-store';
 import { Selection } from '../session/selection';
+import { STATION_ROUTES } from '../stations/routes';
 import { APP_PROVIDERS, openGannet, until } from './open-gannet';
 
-/** A station on the demo plan, with the few words its specs need. */
-export async function station<T>(type: Type<T>, id: string, line = 'line-r1', plan?: Plan) {
+@Component({ imports: [RouterOutlet], template: '<router-outlet />' })
+class Frame {}
+
+/** A station, or a page of one, by its address on the demo plan, with the few words its specs need. */
+export async function station(path: string, id: string, line = 'line-r1', plan?: Plan) {
   TestBed.configureTestingModule({
-    providers: [...APP_PROVIDERS, provideRouter([{ path: '**', children: [] }])],
+    providers: [
+      ...APP_PROVIDERS,
+      provideRouter(
+        [{ path: 'plan/:planId', children: [...STATION_ROUTES, { path: '**', children: [] }] }],
+        withComponentInputBinding(),
+      ),
+    ],
   });
   const store: PlanStore = await openGannet(id, plan);
-  TestBed.inject(Selection).chooseLine(line);
-  const fixture: ComponentFixture<T> = TestBed.createComponent(type);
+  const router = TestBed.inject(Router);
+  const fixture = TestBed.createComponent(Frame);
+  await router.navigateByUrl(`/plan/${id}/${path}`);
+  if (line) TestBed.inject(Selection).chooseLine(line);
   // What is deferred comes in a task after what waits for it.
   const settle = async (): Promise<void> => {
     await fixture.whenStable();
@@ -32,6 +44,7 @@ export async function station<T>(type: Type<T>, id: string, line = 'line-r1', pl
   return {
     store,
     root,
+    address: (): string => router.url,
     one: <E extends HTMLElement>(selector: string): E => root.querySelector<E>(selector)!,
     texts: (selector: string): string[] =>
       [...root.querySelectorAll(selector)].map((e) => e.textContent!.replace(/\s+/g, ' ').trim()),
@@ -40,9 +53,9 @@ export async function station<T>(type: Type<T>, id: string, line = 'line-r1', pl
       field.dispatchEvent(new Event(event, { bubbles: true }));
       await settle();
     },
-    /** The button, or whatever else is pressed, that says just this. */
+    /** The button or link that says just this. */
     button: (name: string): HTMLElement =>
-      [...root.querySelectorAll<HTMLElement>('button')].find(
+      [...root.querySelectorAll<HTMLElement>('button, a')].find(
         (b) => b.textContent!.trim() === name || b.getAttribute('aria-label') === name,
       )!,
     async choose(field: HTMLSelectElement, label: string) {
@@ -53,6 +66,13 @@ export async function station<T>(type: Type<T>, id: string, line = 'line-r1', pl
     settle,
     async click(target: HTMLElement) {
       target.click();
+      await settle();
+    },
+    /** Another page of the station. */
+    async page(name: string) {
+      [...root.querySelectorAll<HTMLElement>('fl-page-nav a')]
+        .find((link) => link.textContent!.trim() === name)!
+        .click();
       await settle();
     },
   };

@@ -34,10 +34,10 @@ import { FillFacade } from './fill-facade';
             >
           </button>
           @if (one.open === 'Route') {
-            <a class="btn mb-2 ml-9" routerLink="../route">Go to Route</a>
+            <a class="btn mb-2 ml-9" routerLink="../../route">Go to Route</a>
           }
           @if (one.key.startsWith('joints') && !one.done) {
-            <a class="link mb-2 ml-9 inline-flex min-h-tap items-center" routerLink="../fit"
+            <a class="link mb-2 ml-9 inline-flex min-h-tap items-center" routerLink="../../fit"
               >Tighten them in Fit</a
             >
           }

@@ -1,12 +1,11 @@
 import { station } from '../../testing/station';
-import { FillStation } from './fill-station';
 
-const order = (at: Awaited<ReturnType<typeof station<FillStation>>>): string[] =>
+const order = (at: Awaited<ReturnType<typeof station>>): string[] =>
   at.texts('[data-work=brake] tbody tr td:first-child').map((text) => text.replace(/^\d /, ''));
 
 describe('the order on the maker’s sheet', () => {
   test('is taken as listed, moved, and wins over the length of pipe', async () => {
-    const at = await station(FillStation, 'g1');
+    const at = await station('fill', 'g1');
     await at.click(at.one<HTMLInputElement>('input[value=as-listed]'));
     expect(order(at)).toEqual(['Front left', 'Front right', 'Rear right', 'Rear left']);
     await at.click(at.button('Rear left earlier'));
@@ -19,7 +18,7 @@ describe('the order on the maker’s sheet', () => {
   });
 
   test('a bleeder that is not in the list is missed, and put in', async () => {
-    const at = await station(FillStation, 'g2');
+    const at = await station('fill', 'g2');
     at.store.apply({
       edit: 'changeBleeding',
       with: { patch: { school: 'as-listed', listed: ['bleed-rr', 'bleed-rl', 'bleed-fl'] } },
@@ -34,7 +33,7 @@ describe('the order on the maker’s sheet', () => {
   });
 
   test('more pushed through is more to buy, in bottles; another fluid says what it mixes with', async () => {
-    const at = await station(FillStation, 'g3');
+    const at = await station('fill', 'g3');
     expect(at.texts('[data-buy=Brakes]')).toEqual(['1 L']);
     await at.type(at.one<HTMLInputElement>('fl-number-field input'), '8');
     expect(at.texts('[data-buy=Brakes]')).toEqual(['2 L']);
@@ -43,7 +42,7 @@ describe('the order on the maker’s sheet', () => {
   });
 
   test('amounts follow the units of the plan', async () => {
-    const at = await station(FillStation, 'g4');
+    const at = await station('fill', 'g4');
     at.store.apply({ edit: 'setUnits', with: { units: 'inch' } });
     await at.settle();
     expect(at.texts('[data-buy=Brakes]')).toEqual(['33.8 fl oz']);

@@ -1,14 +1,8 @@
-import { TestBed } from '@angular/core/testing';
 import { station } from '../../testing/station';
-import { FillPages } from './fill-pages';
-import { FillStation } from './fill-station';
 
-type At = Awaited<ReturnType<typeof station<FillStation>>>;
+type At = Awaited<ReturnType<typeof station>>;
 async function open(id: string, page: 'plan' | 'fluids'): Promise<At> {
-  const at = await station(FillStation, id);
-  TestBed.inject(FillPages).page.set(page);
-  await at.settle();
-  return at;
+  return station(`fill/${page}`, id);
 }
 const labelled = <E extends HTMLElement>(at: At, within: string, label: string): E =>
   [...at.root.querySelectorAll<HTMLInputElement>(`${within} input, ${within} select`)].find(

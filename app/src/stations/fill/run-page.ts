@@ -43,7 +43,6 @@ import { PlanStore } from '../../session/plan-store';
 import { AirWork } from '../../worker/air-work';
 import { BeforeList } from './before-list';
 import { FillDiagram } from './fill-diagram';
-import { FillPages } from './fill-pages';
 import { FillFacade } from './fill-facade';
 import { keepAwake, speaker } from './run-means';
 
@@ -291,7 +290,7 @@ const SOFT_CAUSES = [
                 <li>{{ cause }}</li>
               }
             </ol>
-            <a class="btn" routerLink="../prove">Prove: is it air or flex?</a>
+            <a class="btn" routerLink="../../prove">Prove: is it air or flex?</a>
           }
           <div class="mt-auto flex flex-wrap gap-2">
             @if (state()!.phase === 'done') {
@@ -369,7 +368,6 @@ const SOFT_CAUSES = [
 export class RunPage {
   private readonly store = inject(PlanStore);
   private readonly sheet = inject(FillFacade);
-  private readonly pages = inject(FillPages);
   private readonly airWork = inject(AirWork);
   protected readonly outs = CAME_OUT;
   protected readonly outNames = OUT_NAMES;
@@ -563,7 +561,6 @@ export class RunPage {
     if (!run) return;
     this.record(run);
     this.another.set(false);
-    this.pages.page.set('run');
   }
   protected tell(event: Omit<RunEvent, 'at'>): void {
     this.fault.set('');

@@ -1,15 +1,9 @@
-import { TestBed } from '@angular/core/testing';
 import { replay } from '@firm-line/core/stations/fill';
 import { station } from '../../testing/station';
-import { FillPages } from './fill-pages';
-import { FillStation } from './fill-station';
 
-type At = Awaited<ReturnType<typeof station<FillStation>>>;
+type At = Awaited<ReturnType<typeof station>>;
 async function open(id: string): Promise<At> {
-  const at = await station(FillStation, id);
-  TestBed.inject(FillPages).page.set('run');
-  await at.settle();
-  return at;
+  return station('fill/run', id);
 }
 const unsaid = (at: At): HTMLElement[] => [
   ...at.root.querySelectorAll<HTMLElement>('[data-before][aria-pressed=false]'),

@@ -4,9 +4,8 @@ import { floorView } from '@firm-line/core/stations/fit/tasks';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
-import { FitStation } from './fit-station';
 
-type At = Awaited<ReturnType<typeof station<FitStation>>>;
+type At = Awaited<ReturnType<typeof station>>;
 const gannet = demo('gannet');
 /** The demo with everything done that comes before tightening R2. */
 const readyToTighten = () => {
@@ -33,12 +32,7 @@ const pick = async (at: At, id: string): Promise<void> => {
 
 describe('Fit', () => {
   test('an empty plan has nothing to fit and says what is missing', async () => {
-    const at = await station(
-      FitStation,
-      'ft1',
-      '',
-      emptyPlan('ft1', 'Empty', '2026-11-27T10:00:00Z'),
-    );
+    const at = await station('fit', 'ft1', '', emptyPlan('ft1', 'Empty', '2026-11-27T10:00:00Z'));
     expect(at.texts('fl-empty-state h2')).toEqual(['Nothing to fit yet']);
   });
 
@@ -54,7 +48,7 @@ describe('Fit', () => {
         },
       },
     ]);
-    const at = await station(FitStation, 'ft2', 'line-r2', plan);
+    const at = await station('fit', 'ft2', 'line-r2', plan);
     await pick(at, 'tighten:line-r2:a');
     expect(at.texts('fl-task-detail').join()).toMatch(/17 ?N·m/);
     const field = at.one<HTMLInputElement>('#wrench-said input, input#wrench-said');
@@ -80,7 +74,7 @@ describe('Fit', () => {
   });
 
   test('left for later with a day, taken up again; found otherwise is kept beside it', async () => {
-    const at = await station(FitStation, 'ft3');
+    const at = await station('fit', 'ft3');
     await pick(at, 'safety:stands');
     await at.click(at.button('Later'));
     at.one<HTMLInputElement>('#task-words').value = 'no stands here';
@@ -101,7 +95,7 @@ describe('Fit', () => {
   });
 
   test('a task of the user’s own, and means that change the session', async () => {
-    const at = await station(FitStation, 'ft4');
+    const at = await station('fit', 'ft4');
     at.one<HTMLInputElement>('#own-task').value = 'Sweep';
     at.one('#own-task').dispatchEvent(new Event('input'));
     await at.settle();
@@ -122,7 +116,7 @@ describe('Fit', () => {
   });
 
   test('an edit that moves what was fitted gives the work back, and a snag says so; undone it stands again', async () => {
-    const at = await station(FitStation, 'ft5', 'line-r2', readyToTighten());
+    const at = await station('fit', 'ft5', 'line-r2', readyToTighten());
     const listed = (group: string): string[] => at.texts(`${group} [data-task="part:master"]`);
     expect(listed('ol[aria-label=Now]')).toHaveLength(0);
     const move = {
@@ -155,7 +149,7 @@ describe('Fit', () => {
   });
 
   test('bolts are drawn up in star order, each marked; their figure, source and size are set down', async () => {
-    const at = await station(FitStation, 'ft7', 'line-r2', readyToTighten());
+    const at = await station('fit', 'ft7', 'line-r2', readyToTighten());
     await pick(at, 'bolts:fl');
     expect(at.texts('fl-torque-card').join()).toMatch(/see sheet/);
     await at.type(at.one<HTMLInputElement>('#wanted-nm'), '600 N·m');
@@ -186,7 +180,7 @@ describe('Fit', () => {
   });
 
   test('a task of the user’s own comes after others and before a gate, and can be taken away; bolts too', async () => {
-    const at = await station(FitStation, 'ft8');
+    const at = await station('fit', 'ft8');
     const add = async (name: string, button: string): Promise<void> => {
       at.one<HTMLInputElement>('#own-task').value = name;
       at.one('#own-task').dispatchEvent(new Event('input'));
@@ -211,7 +205,7 @@ describe('Fit', () => {
   });
 
   test('what comes off is said once, comes before all else, and may stay on after all', async () => {
-    const at = await station(FitStation, 'ft10');
+    const at = await station('fit', 'ft10');
     at.one<HTMLInputElement>('#own-task').value = 'Old brake wires';
     at.one('#own-task').dispatchEvent(new Event('input'));
     await at.settle();
@@ -224,7 +218,7 @@ describe('Fit', () => {
   });
 
   test('a new session asks for stands and chocks again', async () => {
-    const at = await station(FitStation, 'ft9', 'line-r2', readyToTighten());
+    const at = await station('fit', 'ft9', 'line-r2', readyToTighten());
     await at.click(at.button('Change'));
     await at.click(at.button('Begin a new session'));
     expect(at.texts('ol[aria-label=Now] [data-task="safety:stands"]')).toHaveLength(1);
@@ -232,7 +226,7 @@ describe('Fit', () => {
   });
 
   test('a look that is not good stays open with its snag, and can be looked at again', async () => {
-    const at = await station(FitStation, 'ft6', 'line-r2', readyToTighten());
+    const at = await station('fit', 'ft6', 'line-r2', readyToTighten());
     const look = 'look:part:fl';
     await pick(at, look);
     await at.click(at.button('Not good'));

@@ -3,7 +3,7 @@ import { type AboutKind, type EditCall, type Log, type LogEntry } from '@firm-li
 import { floorView } from '@firm-line/core/stations/fit/tasks';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
-import { FitPages } from './fit-pages';
+import { Jump } from '../../session/jump';
 
 type About = LogEntry['about'];
 /** A place that a log entry can be about, by what it is called. */
@@ -15,7 +15,7 @@ export interface AboutChoice extends About {
 @Injectable({ providedIn: 'root' })
 export class LogFacade {
   private readonly store = inject(PlanStore);
-  private readonly pages = inject(FitPages);
+  private readonly jump = inject(Jump);
   readonly log = computed((): Log => this.store.plan().log);
   /** What the next entry is about. */
   readonly about = signal<About | null>(null);
@@ -66,6 +66,6 @@ export class LogFacade {
   /** Opens the log to write of something. */
   write(about: About): void {
     this.about.set(about);
-    this.pages.page.set('log');
+    this.jump.toPage('fit', 'log');
   }
 }

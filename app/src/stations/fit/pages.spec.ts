@@ -1,21 +1,14 @@
-import { TestBed } from '@angular/core/testing';
 import { figure } from '@firm-line/core/lib/faults';
 import { NO_LOG, type Plan } from '@firm-line/core/plan';
 import { demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
-import { FitPages } from './fit-pages';
-import { FitStation } from './fit-station';
 
-type At = Awaited<ReturnType<typeof station<FitStation>>>;
+type At = Awaited<ReturnType<typeof station>>;
 const gannet = demo('gannet');
 /** The station with one of its pages open. */
 async function page(id: string, name: string, plan?: Plan): Promise<At> {
-  const at = await station(FitStation, id, 'line-r1', plan);
-  await at.click(
-    [...at.root.querySelectorAll<HTMLElement>('fl-side-bar button')].find(
-      (b) => b.textContent!.trim() === name,
-    )!,
-  );
+  const at = await station('fit', id, 'line-r1', plan);
+  await at.page(name);
   return at;
 }
 const field = (at: At, label: string): HTMLInputElement =>
@@ -182,9 +175,7 @@ describe('pages of Fit', () => {
   });
 
   test('a task is logged from where it stands', async () => {
-    const at = await station(FitStation, 'fp7');
-    TestBed.inject(FitPages).page.set('tasks');
-    await at.settle();
+    const at = await station('fit', 'fp7');
     await at.click(at.one('[data-task="safety:stands"]'));
     await at.click(at.button('Photograph, log it'));
     expect(at.one<HTMLSelectElement>('#log-about').selectedOptions[0]!.text).toBe(

@@ -4,14 +4,13 @@ import { endFor } from '@firm-line/core/trade/ends';
 import { PracticePage } from '../../practice/practice-page';
 import { APP_PROVIDERS, demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
-import { JoinStation } from './join-station';
 
 describe('Join', () => {
   const row = (at: Awaited<ReturnType<typeof station>>, key: string): HTMLElement =>
     at.one(`[data-joint="${key}"]`);
 
   test('every end of every line stands in the list with its verdict, and the drawing says the same', async () => {
-    const at = await station(JoinStation, 'j1');
+    const at = await station('join', 'j1');
     expect(at.texts('[data-joint]')).toHaveLength(14);
     expect(at.texts('[data-joint="line-r1-a"]')[0]).toMatch(
       /R1 A ?Tandem master, rear outlet ?Binds/,
@@ -30,7 +29,7 @@ describe('Join', () => {
   });
 
   test('an end that seals is one tap: flare, nut, wrench and the card go with it', async () => {
-    const at = await station(JoinStation, 'j2');
+    const at = await station('join', 'j2');
     await at.click(row(at, 'line-r1-a'));
     const port = at.store.plan().parts[0]!.ports[1]!;
     const [best] = endFor(port.fitting!.half, 4.7625);
@@ -49,7 +48,7 @@ describe('Join', () => {
   });
 
   test('readings name the thread, one tap sets the port; readings that fit nothing say the nearest', async () => {
-    const at = await station(JoinStation, 'j3');
+    const at = await station('join', 'j3');
     await at.click(row(at, 'line-r1-a'));
     const [diameter, pitch] = [...at.root.querySelectorAll<HTMLInputElement>('fl-gauge input')];
     await at.type(diameter!, '8,5');
@@ -68,7 +67,7 @@ describe('Join', () => {
   });
 
   test('answers about the seat leave one, and it is set', async () => {
-    const at = await station(JoinStation, 'j4');
+    const at = await station('join', 'j4');
     await at.click(row(at, 'line-r1-a'));
     await at.choose(at.one<HTMLSelectElement>('#seat-bottom'), 'rises');
     await at.choose(at.one<HTMLSelectElement>('#seat-taper'), 'parallel');
@@ -85,7 +84,7 @@ describe('Join', () => {
   });
 
   test('newtons are asked about, a far torque is questioned, both units are shown', async () => {
-    const at = await station(JoinStation, 'j5');
+    const at = await station('join', 'j5');
     const field = at.one<HTMLInputElement>('#joint-torque');
     await at.type(field, '168 N');
     expect(at.texts('fl-joint-work-form .fault')[0]).toMatch(/Newtons are a force. Is it 168 N·m/);
@@ -97,7 +96,7 @@ describe('Join', () => {
   });
 
   test("an adapter of one's own is found with the rest, and stays while a line uses it", async () => {
-    const at = await station(JoinStation, 'j6');
+    const at = await station('join', 'j6');
     await at.click(row(at, 'line-c1-a'));
     await at.click(at.button('Add it'));
     expect(at.texts('fl-own-adapters .fault')[0]).toMatch(/Give it a name/);
@@ -115,7 +114,7 @@ describe('Join', () => {
   });
 
   test("a hose's end is a joint like a line's: its thread, what it meets, washers, torque", async () => {
-    const at = await station(JoinStation, 'j9', 'line-1', demo('wheatear'));
+    const at = await station('join', 'j9', 'line-1', demo('wheatear'));
     expect(at.texts('[data-joint^=hose-]').map((text) => text.replace(/\s+/g, ' '))).toEqual(
       ['H1 B', 'H2 B', 'H3 B', 'H4 B'].map(
         (name) => expect.stringMatching(new RegExp(`^${name} ?\\w+ \\w+ caliper ?Seals`)) as string,

@@ -1,10 +1,6 @@
 import { station } from '../../testing/station';
-import { MakeStation } from './make-station';
 
-const field = (
-  at: Awaited<ReturnType<typeof station<MakeStation>>>,
-  label: string,
-): HTMLInputElement =>
+const field = (at: Awaited<ReturnType<typeof station>>, label: string): HTMLInputElement =>
   [
     ...at.root.querySelectorAll<HTMLElement>(
       'fl-bench-panel fl-length-field, fl-bench-panel fl-number-field',
@@ -12,12 +8,12 @@ const field = (
   ]
     .find((f) => f.querySelector('label')!.textContent!.includes(label))!
     .querySelector('input')!;
-const dials = (at: Awaited<ReturnType<typeof station<MakeStation>>>): string[] =>
+const dials = (at: Awaited<ReturnType<typeof station>>): string[] =>
   at.texts('[data-test=bends] tbody td:nth-child(4) span:first-child');
 
 describe('my bench', () => {
   test('test bends change what is dialled, for every line in that bender', async () => {
-    const at = await station(MakeStation, 'b1');
+    const at = await station('make', 'b1');
     expect(dials(at)[0]).toBe('93.0°');
     for (const name of ['Remove test 3', 'Remove test 2', 'Remove test 1'])
       await at.click(at.button(name));
@@ -38,7 +34,7 @@ describe('my bench', () => {
   });
 
   test('less kept than was dialled is the only springback there is', async () => {
-    const at = await station(MakeStation, 'b2');
+    const at = await station('make', 'b2');
     const before = at.store.plan();
     await at.type(field(at, 'Kept in test 1'), '40');
     expect(at.texts('fl-bench-panel .fault')[0]).toMatch(/40 cannot be used: 32 is the most/);
@@ -46,7 +42,7 @@ describe('my bench', () => {
   });
 
   test('a longer nut makes the short end a stop, a shorter one mends it', async () => {
-    const at = await station(MakeStation, 'b3', 'line-f2');
+    const at = await station('make', 'b3', 'line-f2');
     await at.type(field(at, 'Length of M10x1'), '40 mm');
     expect(
       at.store.snags().some((snag) => snag.rule === 'nut-trapped' && snag.where === 'F2, end B'),
@@ -58,7 +54,7 @@ describe('my bench', () => {
   });
 
   test('trim, die reference and clamp side move the figures of the card', async () => {
-    const at = await station(MakeStation, 'b4');
+    const at = await station('make', 'b4');
     const cut = (): number => at.store.view().lines[3]!.card!.stockCutMm;
     const mark = (): number => at.store.view().lines[3]!.card!.bends[0]!.drawMarkMm;
     const [cutBefore, markBefore] = [cut(), mark()];

@@ -219,7 +219,7 @@ import { stepWords, turnWords } from './step-words';
         <p class="mt-4 text-lg">
           There is no card yet: {{ view().fault?.message ?? 'an end of this line joins no port.' }}
         </p>
-        <a class="btn mt-3" routerLink="../route">Mend it in Route</a>
+        <a class="btn mt-3" routerLink="../../route">Mend it in Route</a>
       }
       @for (snag of snags(); track $index) {
         <fl-snag-row class="mt-3 print:hidden" [snag]="snag" />

@@ -1,15 +1,10 @@
 import { station } from '../../testing/station';
-import { MakeStation } from './make-station';
 
-type At = Awaited<ReturnType<typeof station<MakeStation>>>;
+type At = Awaited<ReturnType<typeof station>>;
 /** The station at one of its pages. */
 async function page(id: string, name: string, waits: string): Promise<At> {
-  const at = await station(MakeStation, id);
-  await at.click(
-    [...at.root.querySelectorAll<HTMLElement>('fl-side-bar button')].find(
-      (b) => b.textContent!.trim() === name,
-    )!,
-  );
+  const at = await station('make', id);
+  await at.page(name);
   for (let i = 0; i < 40 && !at.root.querySelector(waits); i++) await at.settle();
   return at;
 }

@@ -2,36 +2,30 @@ import { NO_BUYING, NO_MAKING } from '@firm-line/core/plan';
 import { withSection } from '../../../../core/src/testing/records';
 import { demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
-import { MakeStation } from './make-station';
 
-type At = Awaited<ReturnType<typeof station<MakeStation>>>;
+type At = Awaited<ReturnType<typeof station>>;
 const field = (at: At, label: string, inside = ''): HTMLInputElement =>
   [...at.root.querySelectorAll<HTMLElement>(`${inside} fl-text-input`)]
     .find((f) => f.textContent!.includes(label))!
     .querySelector('input')!;
 const pageOf = async (at: At, name: string): Promise<void> => {
-  await at.click(
-    [...at.root.querySelectorAll<HTMLElement>('fl-side-bar button')].find(
-      (b) => b.textContent!.trim() === name,
-    )!,
-  );
-  await at.settle();
+  await at.page(name);
 };
 
 describe('the card', () => {
   test('says which way round it is bent', async () => {
-    const at = await station(MakeStation, 'mk1');
+    const at = await station('make', 'mk1');
     expect(at.texts('[data-test=order]')[0]).toMatch(/^Bend from A: it is free all the way/);
   });
   test('says why not, and which bend wants another way', async () => {
-    const at = await station(MakeStation, 'mk2', 'line-f2');
+    const at = await station('make', 'mk2', 'line-f2');
     expect(at.texts('[data-test=order]')[0]).toMatch(
       /^No order of bends is free: from A it meets the bender’s body at bend 3/,
     );
   });
 
   test('a test piece that was good is ticked once for all lines in that tube; a scrapped end is counted', async () => {
-    const at = await station(MakeStation, 'mk3', 'line-r2');
+    const at = await station('make', 'mk3', 'line-r2');
     await at.click(at.one('[data-step=test-bubble]'));
     expect(at.root.querySelector('[data-step=test-bubble]')).toBeNull();
     expect(at.store.plan().bench.trials).toEqual([
@@ -45,7 +39,7 @@ describe('the card', () => {
   });
 
   test('readings that no such tube gives are said, and nothing is kept of them', async () => {
-    const at = await station(MakeStation, 'mk4', 'line-r2');
+    const at = await station('make', 'mk4', 'line-r2');
     await at.type(field(at, 'square to the new straight', 'fl-measured-back'), 'wide');
     expect(at.texts('fl-measured-back .fault')).toHaveLength(1);
     expect(at.one<HTMLButtonElement>('fl-measured-back .btn-main').disabled).toBe(true);
@@ -53,7 +47,7 @@ describe('the card', () => {
   });
 
   test('offered up: a miss leads to one change, no miss to none', async () => {
-    const at = await station(MakeStation, 'mk5', 'line-r1');
+    const at = await station('make', 'mk5', 'line-r1');
     await at.type(field(at, 'aft', 'fl-offer-up'), '4');
     await at.type(field(at, 'up', 'fl-offer-up'), '2');
     expect(at.texts('fl-offer-up').join()).toMatch(
@@ -66,7 +60,7 @@ describe('the card', () => {
   });
 
   test('what stands about the bender is the usual until it is the user’s own, and can be again', async () => {
-    const at = await station(MakeStation, 'mk6', 'line-f2');
+    const at = await station('make', 'mk6', 'line-f2');
     await at.click(at.button('Remove the bender’s body'));
     expect(at.store.plan().bench.benders[0]!.around!.solids.map(({ name }) => name)).toEqual([
       'the clamp',
@@ -81,7 +75,7 @@ describe('the card', () => {
 describe('from an empty plan', () => {
   test('every page says what it is for, and nothing is wrong with it', async () => {
     const bare = { ...demo('gannet'), lines: [], hoses: [], making: NO_MAKING, buying: NO_BUYING };
-    const at = await station(MakeStation, 'mk7', '', bare);
+    const at = await station('make', 'mk7', '', bare);
     expect(at.texts('fl-empty-state h2')).toEqual(['No line to make yet']);
     for (const [name, words] of [
       ['Cuts', /Nothing to cut/],
@@ -98,7 +92,7 @@ describe('from an empty plan', () => {
 
   test('a bracket is added, a hole that runs off it is said, and it can be taken away', async () => {
     const at = await station(
-      MakeStation,
+      'make',
       'mk8',
       'line-r1',
       withSection(demo('gannet'), 'making', NO_MAKING),
@@ -115,7 +109,7 @@ describe('from an empty plan', () => {
   });
 
   test('a coil is put down in pieces and lengths; left-overs come back into the stock once it is cut', async () => {
-    const at = await station(MakeStation, 'mk9');
+    const at = await station('make', 'mk9');
     await pageOf(at, 'Cuts');
     for (let i = 0; i < 40 && !at.texts('[data-test=cuts-sum]').length; i++) await at.settle();
     expect(at.texts('[data-test=cuts-sum]')[0]).toMatch(

@@ -2,10 +2,9 @@ import { TestBed } from '@angular/core/testing';
 import { distance } from '@firm-line/core/lib/vec';
 import { Selection } from '../../session/selection';
 import { station } from '../../testing/station';
-import { MeasureStation } from './measure-station';
 
 const open = async (id: string, name: string) => {
-  const at = await station(MeasureStation, id);
+  const at = await station('measure', id);
   await at.click(at.button(name));
   const field = (label: string): HTMLInputElement => {
     const found = [...at.root.querySelectorAll('label')].find(

@@ -5,7 +5,7 @@ import { freshId, type Part, type TurnAxis } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/lib/vec';
 import { VectorField } from '../../kit/fields/vector-field';
 import { PlanStore } from '../../session/plan-store';
-import { Selection } from '../../session/selection';
+import { Jump } from '../../session/jump';
 
 const BODY_MM = 40;
 const NOWHERE: Vec3 = [0, 0, 0];
@@ -34,7 +34,7 @@ const TURNS: readonly (readonly [TurnAxis, string])[] = [
         <button
           type="button"
           class="btn px-3"
-          (click)="selection.choose({ kind: 'thing', id: body.id })"
+          (click)="jump.to('measure', { kind: 'thing', id: body.id })"
         >
           Its body
         </button>
@@ -53,7 +53,7 @@ const TURNS: readonly (readonly [TurnAxis, string])[] = [
 })
 export class PartPlace {
   private readonly store = inject(PlanStore);
-  protected readonly selection = inject(Selection);
+  protected readonly jump = inject(Jump);
   readonly part = input.required<Part>();
   protected readonly labels = ['Move aft by', 'Move right by', 'Move up by'];
   protected readonly nowhere = NOWHERE;
@@ -103,6 +103,6 @@ export class PartPlace {
       partId: this.part().id,
     };
     if (this.store.apply({ edit: 'addThing', with: { thing } }))
-      this.selection.choose({ kind: 'thing', id });
+      this.jump.to('measure', { kind: 'thing', id });
   }
 }

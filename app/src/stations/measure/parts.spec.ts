@@ -1,11 +1,11 @@
+import { Jump } from '../../session/jump';
 import { TestBed } from '@angular/core/testing';
 import { distance } from '@firm-line/core/lib/vec';
 import { Selection } from '../../session/selection';
 import { station } from '../../testing/station';
-import { MeasureStation } from './measure-station';
 
 const open = async (id: string, portId: string) => {
-  const at = await station(MeasureStation, id);
+  const at = await station('measure', id);
   TestBed.inject(Selection).chooseTarget({ kind: 'port', id: portId });
   await at.settle();
   const field = (label: string): HTMLInputElement => {
@@ -55,7 +55,7 @@ describe('a part as a whole', () => {
       shape: { kind: 'block' },
     });
     expect(at.texts('fl-thing-detail h2')).toEqual(['Front tee, body']);
-    TestBed.inject(Selection).chooseTarget({ kind: 'port', id: 'port-ft-in' });
+    TestBed.inject(Jump).to('measure', { kind: 'port', id: 'port-ft-in' });
     await at.settle();
     const { shape } = body();
     await at.type(at.field('Move up by'), '1 in');
@@ -78,7 +78,7 @@ describe('a part as a whole', () => {
 describe('holes in a panel', () => {
   test('one is added, sized, lined and taken away', async () => {
     const at = await open('ho1', 'port-ft-in');
-    TestBed.inject(Selection).choose({ kind: 'thing', id: 'floor' });
+    TestBed.inject(Jump).to('measure', { kind: 'thing', id: 'floor' });
     await at.settle();
     const holes = () => at.store.plan().things.find(({ id }) => id === 'floor')!.holes ?? [];
     await at.click(at.button('Add a hole'));

@@ -1,10 +1,9 @@
 import { TestBed } from '@angular/core/testing';
 import { Selection } from '../../session/selection';
 import { station } from '../../testing/station';
-import { MeasureStation } from './measure-station';
 
 const open = async (id: string, target?: { kind: 'point' | 'port'; id: string }) => {
-  const at = await station(MeasureStation, id);
+  const at = await station('measure', id);
   if (target) TestBed.inject(Selection).chooseTarget(target);
   await at.settle();
   return at;

@@ -1,8 +1,7 @@
 import { station } from '../../testing/station';
-import { MeasureStation } from './measure-station';
 
 const open = async (id: string) => {
-  const at = await station(MeasureStation, id);
+  const at = await station('measure', id);
   await at.click(at.button('Vehicle'));
   return at;
 };

@@ -4,10 +4,9 @@ import { Selection } from '../../session/selection';
 import { demo, gannet } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
 import { circuitGraph } from './circuit-graph';
-import { PlumbStation } from './plumb-station';
 
 const open = async (id: string, portId: string) => {
-  const at = await station(PlumbStation, id);
+  const at = await station('plumb', id);
   TestBed.inject(Selection).chooseTarget({ kind: 'port', id: portId });
   await at.settle();
   return at;

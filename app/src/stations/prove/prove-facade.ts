@@ -1,16 +1,13 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable } from '@angular/core';
 import { openPoints, provingTests } from '@firm-line/core/stations/prove';
 import type { EditCall, Proving } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
 
-export type ProvePage = 'rounds' | 'curve' | 'stops' | 'sign' | 'compare';
-
 /** What proves the open plan, what is still open, and how it is told. */
 @Injectable({ providedIn: 'root' })
 export class ProveFacade {
   private readonly store = inject(PlanStore);
-  readonly page = signal<ProvePage>('rounds');
   readonly view = computed(() => viewPlan(this.store.plan()));
   readonly proving = computed((): Proving => this.store.plan().proving);
   readonly rounds = computed(() => provingTests(this.view()));

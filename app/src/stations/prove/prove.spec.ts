@@ -1,17 +1,9 @@
-import { TestBed } from '@angular/core/testing';
 import { station } from '../../testing/station';
-import { ProveStation } from './prove-station';
-import { ProveFacade, type ProvePage } from './prove-facade';
 
 jest.mock('chart.js', () => jest.requireActual('../../testing/chart-stub'));
 
-type At = Awaited<ReturnType<typeof station<ProveStation>>>;
-async function open(id: string, page: ProvePage): Promise<At> {
-  const at = await station(ProveStation, id);
-  TestBed.inject(ProveFacade).page.set(page);
-  await at.settle();
-  return at;
-}
+type At = Awaited<ReturnType<typeof station>>;
+const open = (id: string, page: string): Promise<At> => station(`prove/${page}`, id);
 /** The button whose words begin so. */
 const button = (at: At, words: string): HTMLButtonElement => {
   const found = [...at.root.querySelectorAll('button')].find((b) =>

@@ -6,7 +6,9 @@ import {
   linkedSignal,
   signal,
 } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { TEST_GROUPS, type ProvingTest } from '@firm-line/core/stations/prove';
+import { EmptyState } from '../../kit/empty-state';
 import { ListRow } from '../../kit/list-row';
 import { AirTestForm } from './air-test-form';
 import { HoldForm } from './hold-form';
@@ -24,165 +26,174 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
 /** The rounds that are walked: each with how it is done, what is good, and what was found. */
 @Component({
   selector: 'fl-rounds-page',
-  imports: [AirTestForm, HoldForm, ListRow, PedalForm],
+  imports: [AirTestForm, EmptyState, HoldForm, ListRow, PedalForm, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <div class="grid min-h-full md:grid-cols-[19rem_minmax(0,1fr)]">
-      <aside class="border-r border-rule bg-sheet py-3" aria-label="Rounds">
-        <p class="px-4 text-sm text-ink-soft">
-          {{ done() }} of {{ sheet.rounds().length }} are good.
-        </p>
-        @for (group of groups(); track group.name) {
-          <h2 class="px-4 pt-3 font-bold">{{ group.name }}</h2>
-          <ul>
-            @for (round of group.rounds; track round.key) {
-              <li class="border-t border-rule px-2">
-                <button
-                  [flListRow]="round.key === chosen()?.key"
-                  [attr.data-round]="round.key"
-                  (click)="key.set(round.key)"
-                >
-                  <span
-                    class="w-6 text-center font-bold"
-                    [class]="signs[round.state][2]"
-                    aria-hidden="true"
-                    >{{ signs[round.state][0] }}</span
+    @if (sheet.rounds().length) {
+      <div class="grid min-h-full md:grid-cols-[19rem_minmax(0,1fr)]">
+        <aside class="border-r border-rule bg-sheet py-3" aria-label="Rounds">
+          <p class="px-4 text-sm text-ink-soft">
+            {{ done() }} of {{ sheet.rounds().length }} are good.
+          </p>
+          @for (group of groups(); track group.name) {
+            <h2 class="px-4 pt-3 font-bold">{{ group.name }}</h2>
+            <ul>
+              @for (round of group.rounds; track round.key) {
+                <li class="border-t border-rule px-2">
+                  <button
+                    [flListRow]="round.key === chosen()?.key"
+                    [attr.data-round]="round.key"
+                    (click)="key.set(round.key)"
                   >
-                  <span class="min-w-0 flex-1"
-                    ><span class="block font-semibold">{{ round.name }}</span
-                    ><span class="block text-sm">{{
-                      round.state === 'locked' ? 'after: ' + round.after : signs[round.state][1]
-                    }}</span></span
-                  >
-                </button>
-              </li>
-            }
-          </ul>
-        }
-      </aside>
-      <div
-        class="flex min-w-0 flex-col gap-5 self-start p-5 md:sticky md:top-0 md:max-h-dvh md:overflow-auto"
-      >
-        @if (chosen(); as round) {
-          <section class="card p-5" aria-label="The round" data-test="round">
-            <h2 class="text-2xl font-bold">{{ round.name }}</h2>
-            <p class="mt-2 text-lg">{{ round.how }}</p>
-            @if (round.note) {
-              <p class="mt-2 font-semibold">
-                <span [class]="signs[round.state][2]" aria-hidden="true">{{
-                  signs[round.state][0]
-                }}</span>
-                {{ round.note }}
-              </p>
-            }
-            @if (round.hold; as hold) {
-              <fl-hold-form
-                class="mt-4"
-                [circuitId]="hold.circuitId"
-                [wantedMPa]="hold.wantedMPa"
-                [rests]="round.rests"
-              />
-            } @else {
-              @if (round.looks.length) {
-                <ul class="mt-3" aria-label="Each place by itself">
-                  @for (look of round.looks; track look.key) {
-                    <li
-                      class="flex flex-wrap items-center gap-3 border-t border-rule py-2"
-                      [attr.data-look]="look.key"
+                    <span
+                      class="w-6 text-center font-bold"
+                      [class]="signs[round.state][2]"
+                      aria-hidden="true"
+                      >{{ signs[round.state][0] }}</span
                     >
-                      <span
-                        class="w-5 text-center font-bold"
-                        [class]="signs[look.state][2]"
-                        aria-hidden="true"
-                        >{{ signs[look.state][0] }}</span
-                      >
-                      <span class="min-w-0 flex-1"
-                        ><span class="block text-lg">{{ look.name }}</span
-                        ><span class="block text-sm"
-                          >{{
-                            look.state === 'done'
-                              ? 'dry'
-                              : look.state === 'bad'
-                                ? 'wet'
-                                : look.state === 'void'
-                                  ? 'void'
-                                  : 'not looked at'
-                          }}{{ look.note ? ': ' + look.note : '' }}</span
-                        ></span
-                      >
-                      <button
-                        type="button"
-                        class="min-h-12 px-6"
-                        [class]="look.state === 'done' ? 'btn-dark' : 'btn'"
-                        [attr.aria-pressed]="look.state === 'done'"
-                        [attr.aria-label]="look.name + ' is dry'"
-                        (click)="tell(round, true, look.key)"
-                      >
-                        Dry
-                      </button>
-                      <button
-                        type="button"
-                        class="min-h-12 px-6"
-                        [class]="look.state === 'bad' ? 'btn-dark' : 'btn'"
-                        [attr.aria-pressed]="look.state === 'bad'"
-                        [attr.aria-label]="look.name + ' is wet'"
-                        (click)="tell(round, false, look.key)"
-                      >
-                        Wet
-                      </button>
-                    </li>
-                  }
-                </ul>
+                    <span class="min-w-0 flex-1"
+                      ><span class="block font-semibold">{{ round.name }}</span
+                      ><span class="block text-sm">{{
+                        round.state === 'locked' ? 'after: ' + round.after : signs[round.state][1]
+                      }}</span></span
+                    >
+                  </button>
+                </li>
               }
-              <div class="mt-4">
-                <label class="label block" for="round-note">What was seen</label
-                ><input
-                  #noted
-                  id="round-note"
-                  class="field w-full"
-                  maxlength="500"
-                  [value]="note()"
-                  (input)="note.set(noted.value)"
+            </ul>
+          }
+        </aside>
+        <div
+          class="flex min-w-0 flex-col gap-5 self-start p-5 md:sticky md:top-0 md:max-h-dvh md:overflow-auto"
+        >
+          @if (chosen(); as round) {
+            <section class="card p-5" aria-label="The round" data-test="round">
+              <h2 class="text-2xl font-bold">{{ round.name }}</h2>
+              <p class="mt-2 text-lg">{{ round.how }}</p>
+              @if (round.note) {
+                <p class="mt-2 font-semibold">
+                  <span [class]="signs[round.state][2]" aria-hidden="true">{{
+                    signs[round.state][0]
+                  }}</span>
+                  {{ round.note }}
+                </p>
+              }
+              @if (round.hold; as hold) {
+                <fl-hold-form
+                  class="mt-4"
+                  [circuitId]="hold.circuitId"
+                  [wantedMPa]="hold.wantedMPa"
+                  [rests]="round.rests"
                 />
-              </div>
-              <div class="mt-3 flex flex-wrap gap-3">
-                @if (!round.looks.length) {
-                  <button
-                    type="button"
-                    class="btn-main min-h-16 px-8 text-xl"
-                    (click)="tell(round, true)"
-                  >
-                    Good
-                  </button>
-                  <button
-                    type="button"
-                    class="btn min-h-16 px-8 text-xl"
-                    (click)="tell(round, false)"
-                  >
-                    Not good
-                  </button>
+              } @else {
+                @if (round.looks.length) {
+                  <ul class="mt-3" aria-label="Each place by itself">
+                    @for (look of round.looks; track look.key) {
+                      <li
+                        class="flex flex-wrap items-center gap-3 border-t border-rule py-2"
+                        [attr.data-look]="look.key"
+                      >
+                        <span
+                          class="w-5 text-center font-bold"
+                          [class]="signs[look.state][2]"
+                          aria-hidden="true"
+                          >{{ signs[look.state][0] }}</span
+                        >
+                        <span class="min-w-0 flex-1"
+                          ><span class="block text-lg">{{ look.name }}</span
+                          ><span class="block text-sm"
+                            >{{
+                              look.state === 'done'
+                                ? 'dry'
+                                : look.state === 'bad'
+                                  ? 'wet'
+                                  : look.state === 'void'
+                                    ? 'void'
+                                    : 'not looked at'
+                            }}{{ look.note ? ': ' + look.note : '' }}</span
+                          ></span
+                        >
+                        <button
+                          type="button"
+                          class="min-h-12 px-6"
+                          [class]="look.state === 'done' ? 'btn-dark' : 'btn'"
+                          [attr.aria-pressed]="look.state === 'done'"
+                          [attr.aria-label]="look.name + ' is dry'"
+                          (click)="tell(round, true, look.key)"
+                        >
+                          Dry
+                        </button>
+                        <button
+                          type="button"
+                          class="min-h-12 px-6"
+                          [class]="look.state === 'bad' ? 'btn-dark' : 'btn'"
+                          [attr.aria-pressed]="look.state === 'bad'"
+                          [attr.aria-label]="look.name + ' is wet'"
+                          (click)="tell(round, false, look.key)"
+                        >
+                          Wet
+                        </button>
+                      </li>
+                    }
+                  </ul>
                 }
-                @if (isTold(round)) {
-                  <button type="button" class="btn min-h-16" (click)="forget(round)">
-                    Take back
-                  </button>
+                <div class="mt-4">
+                  <label class="label block" for="round-note">What was seen</label
+                  ><input
+                    #noted
+                    id="round-note"
+                    class="field w-full"
+                    maxlength="500"
+                    [value]="note()"
+                    (input)="note.set(noted.value)"
+                  />
+                </div>
+                <div class="mt-3 flex flex-wrap gap-3">
+                  @if (!round.looks.length) {
+                    <button
+                      type="button"
+                      class="btn-main min-h-16 px-8 text-xl"
+                      (click)="tell(round, true)"
+                    >
+                      Good
+                    </button>
+                    <button
+                      type="button"
+                      class="btn min-h-16 px-8 text-xl"
+                      (click)="tell(round, false)"
+                    >
+                      Not good
+                    </button>
+                  }
+                  @if (isTold(round)) {
+                    <button type="button" class="btn min-h-16" (click)="forget(round)">
+                      Take back
+                    </button>
+                  }
+                </div>
+                @if (round.state === 'locked') {
+                  <p class="mt-2 text-sm">▲ Before this comes: {{ round.after }}.</p>
                 }
-              </div>
-              @if (round.state === 'locked') {
-                <p class="mt-2 text-sm">▲ Before this comes: {{ round.after }}.</p>
               }
-            }
-          </section>
-        }
-        <fl-pedal-form />
-        <fl-air-test-form />
-        <p class="max-w-prose text-sm text-ink-soft">
-          Brakes can kill. These rounds are common practice; the makers' sheets and local rules come
-          first, and a qualified person looks before the road.
-        </p>
+            </section>
+          }
+          <fl-pedal-form />
+          <fl-air-test-form />
+          <p class="max-w-prose text-sm text-ink-soft">
+            Brakes can kill. These rounds are common practice; the makers' sheets and local rules
+            come first, and a qualified person looks before the road.
+          </p>
+        </div>
       </div>
-    </div>
+    } @else {
+      <fl-empty-state
+        heading="Nothing to prove yet"
+        text="Once lines run from a master to brakes, the rounds to walk stand here: held, dry, grips, lets go, stops."
+      >
+        <a class="btn-main" routerLink="../../route">Go to Route</a>
+      </fl-empty-state>
+    }
   `,
 })
 export class RoundsPage {

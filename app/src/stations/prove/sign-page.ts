@@ -61,8 +61,7 @@ import { ProveFacade } from './prove-facade';
                 }
                 <a
                   class="btn"
-                  [routerLink]="'../' + point.station"
-                  (click)="point.station === 'prove' && sheet.page.set('rounds')"
+                  [routerLink]="point.station === 'prove' ? '../rounds' : '../../' + point.station"
                   >{{ nameOf(point.station) }}</a
                 >
               </li>

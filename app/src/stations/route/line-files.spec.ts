@@ -1,5 +1,4 @@
 import DxfParser from 'dxf-parser';
-import { RouteStation } from './route-station';
 import { station } from '../../testing/station';
 import { until } from '../../testing/open-gannet';
 import { Notices } from '../../kit/notices';
@@ -25,7 +24,7 @@ function handedOut(): Map<string, string> {
 }
 
 async function files(id: string) {
-  const at = await station(RouteStation, id);
+  const at = await station('route', id);
   const out = handedOut();
   const take = async (name: string): Promise<string> => {
     const before = out.size;

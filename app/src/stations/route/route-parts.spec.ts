@@ -2,7 +2,6 @@ import { TestBed } from '@angular/core/testing';
 import { Selection } from '../../session/selection';
 import { Jump } from '../../session/jump';
 import { station } from '../../testing/station';
-import { RouteStation } from './route-station';
 
 HTMLDialogElement.prototype.showModal ??= function (this: HTMLDialogElement) {
   this.setAttribute('open', '');
@@ -11,9 +10,9 @@ HTMLDialogElement.prototype.close ??= function (this: HTMLDialogElement) {
   this.removeAttribute('open');
 };
 
-const lineOf = (at: Awaited<ReturnType<typeof station<RouteStation>>>, id: string) =>
+const lineOf = (at: Awaited<ReturnType<typeof station>>, id: string) =>
   at.store.view().lines.find((view) => view.line.id === id)!;
-const submit = async (at: Awaited<ReturnType<typeof station<RouteStation>>>): Promise<void> => {
+const submit = async (at: Awaited<ReturnType<typeof station>>): Promise<void> => {
   at.one<HTMLFormElement>('fl-line-form form').dispatchEvent(
     new Event('submit', { cancelable: true }),
   );
@@ -22,7 +21,7 @@ const submit = async (at: Awaited<ReturnType<typeof station<RouteStation>>>): Pr
 
 describe('line details', () => {
   test('another tube brings nuts and a bender of its size, kept only when kept', async () => {
-    const at = await station(RouteStation, 'd1');
+    const at = await station('route', 'd1');
     await at.click(at.button('Line details'));
     await at.choose(at.one<HTMLSelectElement>('#line-tube'), '1/4 in stainless');
     expect(lineOf(at, 'line-r1').tube.id).toBe('3-16-copper-nickel');
@@ -41,7 +40,7 @@ describe('line details', () => {
   });
 
   test('only ports that no other line holds are offered, and the line its own', async () => {
-    const at = await station(RouteStation, 'd2');
+    const at = await station('route', 'd2');
     await at.click(at.button('Line details'));
     const offered = [...at.one<HTMLSelectElement>('#port-b').options].map((option) =>
       option.text.trim(),
@@ -50,7 +49,7 @@ describe('line details', () => {
   });
 
   test('a new line needs both its ports', async () => {
-    const at = await station(RouteStation, 'd3');
+    const at = await station('route', 'd3');
     const count = at.store.plan().lines.length;
     await at.click(at.button('New line'));
     await submit(at);
@@ -59,7 +58,7 @@ describe('line details', () => {
   });
 
   test('a deleted line frees its ports for a new one, which is then laid by moves', async () => {
-    const at = await station(RouteStation, 'd4', 'line-r2');
+    const at = await station('route', 'd4', 'line-r2');
     await at.click(at.button('Line details'));
     await at.click(at.button('Delete line'));
     await at.click(at.button('New line'));
@@ -93,7 +92,7 @@ describe('the flat views and the strip', () => {
       y: Number(c.getAttribute('cy')),
     }));
   const tap = async (
-    at: Awaited<ReturnType<typeof station<RouteStation>>>,
+    at: Awaited<ReturnType<typeof station>>,
     x: number,
     y: number,
   ): Promise<void> => {
@@ -104,7 +103,7 @@ describe('the flat views and the strip', () => {
   };
 
   test('a tap takes a corner, a second line, or a place, whichever is meant', async () => {
-    const at = await station(RouteStation, 'e1');
+    const at = await station('route', 'e1');
     const third = corners(at.root)[2]!;
     await tap(at, third.x + 3, third.y - 4);
     expect(TestBed.inject(Selection).node()).toBe(3);
@@ -122,7 +121,7 @@ describe('the flat views and the strip', () => {
   });
 
   test('a tap on nothing changes nothing', async () => {
-    const at = await station(RouteStation, 'e2');
+    const at = await station('route', 'e2');
     await tap(at, 1, 1);
     expect([TestBed.inject(Selection).line()!.line.name, TestBed.inject(Selection).node()]).toEqual(
       ['R1', null],
@@ -130,7 +129,7 @@ describe('the flat views and the strip', () => {
   });
 
   test('strip, moves and drawing mark the same corner', async () => {
-    const at = await station(RouteStation, 'e3');
+    const at = await station('route', 'e3');
     at.one('[data-bend="1"]').dispatchEvent(new MouseEvent('click', { bubbles: true }));
     await at.settle();
     expect(TestBed.inject(Selection).node()).toBe(2);
@@ -142,7 +141,7 @@ describe('the flat views and the strip', () => {
   });
 
   test('a snag jumps to its line and its corner', async () => {
-    const at = await station(RouteStation, 'e4');
+    const at = await station('route', 'e4');
     TestBed.inject(Jump).toSnag(at.store.snags().find((snag) => snag.rule === 'nut-trapped')!);
     expect([TestBed.inject(Selection).line()!.line.name, TestBed.inject(Selection).node()]).toEqual(
       ['F3', 3],

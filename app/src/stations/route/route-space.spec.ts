@@ -1,4 +1,3 @@
-import { RouteStation } from './route-station';
 import { layOut, bestScale, PAPERS } from './sheet-layout';
 import { placesOf, projectFlat } from '../../kit/flat-projection';
 import { hull } from '../../kit/hull';
@@ -8,14 +7,14 @@ import { station } from '../../testing/station';
 
 describe('Route among the things of the vehicle', () => {
   test('without WebGL it says so and keeps the flat views', async () => {
-    const at = await station(RouteStation, 's1');
+    const at = await station('route', 's1');
     expect(at.texts('[role=status]')[0]).toMatch(/The 3-D view is unavailable in this browser/);
     expect(at.one('fl-flat-views')).not.toBeNull();
     expect(at.root.querySelector('fl-space-view')).toBeNull();
   });
 
   test('the strip shows clips, and a stretch that is too near with its distance', async () => {
-    const at = await station(RouteStation, 's2', 'line-r3');
+    const at = await station('route', 's2', 'line-r3');
     expect(at.root.querySelectorAll('[data-test=strip-clip]')).toHaveLength(2);
     expect(at.root.querySelectorAll('[data-test=strip-zone]')).toHaveLength(1);
     expect(at.texts('fl-strip text').join(' ')).toContain('Exhaust 113 away');
@@ -23,7 +22,7 @@ describe('Route among the things of the vehicle', () => {
   });
 
   test('a heat sleeve is one tap, is drawn, and the snag is gone', async () => {
-    const at = await station(RouteStation, 's3', 'line-r3');
+    const at = await station('route', 's3', 'line-r3');
     const tap = [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) =>
       b.textContent!.includes('Heat sleeve'),
     )!;
@@ -39,7 +38,7 @@ describe('Route among the things of the vehicle', () => {
   });
 
   test('clips are typed by their places; one off the tube or no length at all leaves them as they were', async () => {
-    const at = await station(RouteStation, 's9', 'line-r3');
+    const at = await station('route', 's9', 'line-r3');
     const clips = (): readonly number[] =>
       at.store.plan().lines.find((l) => l.id === 'line-r3')!.clipsMm;
     const field = at.one<HTMLInputElement>('#clips-at');
@@ -58,7 +57,7 @@ describe('Route among the things of the vehicle', () => {
   });
 
   test('a sleeve goes where it is hot, a shake over all of it; each figure is kept in order, and either is taken off again', async () => {
-    const at = await station(RouteStation, 's10', 'line-r3');
+    const at = await station('route', 's10', 'line-r3');
     const line = () => at.store.plan().lines.find((l) => l.id === 'line-r3')!;
     await at.click(at.button('Heat sleeve'));
     const [sleeve] = line().sleeves;
@@ -86,7 +85,7 @@ describe('Route among the things of the vehicle', () => {
   });
 
   test('clips are placed, ends swapped and a union put in, each at one stroke', async () => {
-    const at = await station(RouteStation, 's4', 'line-f3');
+    const at = await station('route', 's4', 'line-f3');
     await at.click(at.button('Place clips'));
     expect(at.texts('[data-test=held]')[0]).toMatch(/^2 clips/);
     await at.click(at.button('Swap ends'));
@@ -99,7 +98,7 @@ describe('Route among the things of the vehicle', () => {
   test('an end may be left open: it keeps its place and its slack, waits for a name, and asks to be capped', async () => {
     HTMLDialogElement.prototype.showModal ??= () => undefined;
     HTMLDialogElement.prototype.close ??= () => undefined;
-    const at = await station(RouteStation, 's7', 'line-r2');
+    const at = await station('route', 's7', 'line-r2');
     const cut = (): number =>
       at.store.view().lines.find((v) => v.line.id === 'line-r2')!.card!.stockCutMm;
     const before = cut();
@@ -127,7 +126,7 @@ describe('Route among the things of the vehicle', () => {
   });
 
   test('a template says by how much it misses, and which row cannot be read', async () => {
-    const at = await station(RouteStation, 's5');
+    const at = await station('route', 's5');
     const field = at.one<HTMLTextAreaElement>('#template-bends');
     const write = async (text: string): Promise<void> => {
       field.value = text;
@@ -146,7 +145,7 @@ describe('Route among the things of the vehicle', () => {
   });
 
   test('ways are found side by side, and the one that is taken becomes the line', async () => {
-    const at = await station(RouteStation, 's6');
+    const at = await station('route', 's6');
     await at.click(at.button('Find a way'));
     await at.click(at.button('Look for ways'));
     await until(() => at.root.querySelectorAll('[data-way]').length > 0);

@@ -2,7 +2,7 @@ import type { Filling, FillRun, Plan } from '../model/index.ts';
 import { addRecord, changeRecord } from './records.ts';
 
 /** What filling has one of: everything but its lists. */
-type FillSettings = Omit<Filling, 'before' | 'fluids' | 'runs'>;
+export type FillSettings = Omit<Filling, 'before' | 'fluids' | 'runs'>;
 
 /** Edits of how fluid goes in, and of the runs at the bleeders. */
 export const FILL_EDITS = {

@@ -10,12 +10,12 @@ import { freshId } from './fresh-id.ts';
 import { addRecord, putRecord, removeRecord } from './records.ts';
 
 /** The task that work is recorded of, and the digest of what it is done to. */
-interface OfTask {
+export interface OfTask {
   readonly task: string;
   readonly stamp: string;
 }
 /** When work was done, and by whom and in how many minutes where that is recorded. */
-interface Done {
+export interface Done {
   readonly at: string;
   readonly by?: string;
   readonly minutes?: number | null;

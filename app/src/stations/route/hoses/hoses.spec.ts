@@ -3,14 +3,13 @@ import { Selection } from '../../../session/selection';
 import { Jump } from '../../../session/jump';
 import { demo, until } from '../../../testing/open-gannet';
 import { station } from '../../../testing/station';
-import { RouteStation } from '../route-station';
 
 // Shapes are searched for in the page here: there is no worker.
 jest.setTimeout(60_000);
 
 /** Route on the single-seater, its hoses shown. */
 async function hoses(id: string) {
-  const at = await station(RouteStation, id, 'line-1', demo('wheatear'));
+  const at = await station('route', id, 'line-1', demo('wheatear'));
   await at.click(at.button('Hoses (5)'));
   await until(() => at.root.querySelector('[data-test=hoses]') !== null);
   await at.settle();
@@ -273,7 +272,7 @@ describe('hoses in Route', () => {
   });
 
   test('a snag of a hose leads to it, one of a line back to the lines', async () => {
-    const at = await station(RouteStation, 'h7', 'line-1', demo('wheatear'));
+    const at = await station('route', 'h7', 'line-1', demo('wheatear'));
     const jump = TestBed.inject(Jump);
     jump.toSnag(at.store.snags().find((snag) => snag.rule === 'hose-aged')!);
     await until(() => at.root.querySelector('[data-hose]') !== null);
