@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { openPlan,reload,settled,watch,withBrowser } from './browser';
-import { pressNamed,textOf,waitText } from './keyboard';
+import { openPlan, reload, settled, watch, withBrowser } from './browser';
+import { pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const run = withBrowser();

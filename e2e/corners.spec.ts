@@ -1,11 +1,11 @@
-import { existsSync,mkdtempSync,readFileSync,statSync,writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { parse } from 'exifr';
 import * as piexif from 'piexifjs';
-import type { ElementHandle,Page } from 'puppeteer-core';
-import { launch,openPlan,settled,watch,withBrowser } from './browser';
-import { clickOn,pressNamed,textOf,waitText } from './keyboard';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { launch, openPlan, settled, watch, withBrowser } from './browser';
+import { clickOn, pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(240_000);
 const run = withBrowser('spec');

@@ -1,4 +1,4 @@
-import { readPlan,type Plan } from '@firm-line/core/plan';
+import { readPlan, type Plan } from '@firm-line/core/plan';
 import type { Page } from 'puppeteer-core';
 
 /** What no field expects: nothing, words, figures at and beyond every limit, other units, long texts. */

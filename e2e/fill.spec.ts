@@ -1,6 +1,6 @@
 import type { Page } from 'puppeteer-core';
-import { editable,openPlan,settled,watch,withBrowser } from './browser';
-import { clickOn,pressNamed,textOf,waitText } from './keyboard';
+import { editable, openPlan, settled, watch, withBrowser } from './browser';
+import { clickOn, pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(240_000);
 const run = withBrowser('spec');

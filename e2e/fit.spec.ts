@@ -1,5 +1,5 @@
-import { goTo,openPlan,reload,settled,watch,withBrowser } from './browser';
-import { pressNamed,textOf,waitText } from './keyboard';
+import { goTo, openPlan, reload, settled, watch, withBrowser } from './browser';
+import { pressNamed, textOf, waitText } from './keyboard';
 import type { Page } from 'puppeteer-core';
 
 jest.setTimeout(240_000);

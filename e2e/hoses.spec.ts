@@ -1,6 +1,6 @@
-import { handleAt,openPlan,settled,watch,withBrowser } from './browser';
+import { handleAt, openPlan, settled, watch, withBrowser } from './browser';
 import { openHoses } from './hoses';
-import { pressNamed,textOf,waitText } from './keyboard';
+import { pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const run = withBrowser('spec');

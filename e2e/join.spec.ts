@@ -1,5 +1,5 @@
-import { openPlan,settled,watch,withBrowser } from './browser';
-import { textOf,waitText } from './keyboard';
+import { openPlan, settled, watch, withBrowser } from './browser';
+import { textOf, waitText } from './keyboard';
 
 jest.setTimeout(120_000);
 const run = withBrowser();

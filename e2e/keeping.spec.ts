@@ -1,11 +1,11 @@
-import { mkdtempSync,readdirSync,readFileSync,writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readPlan } from '@firm-line/core/plan';
-import type { ElementHandle,Page } from 'puppeteer-core';
-import { ROOT,openPlan,serve,settled,watch,withBrowser } from './browser';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { ROOT, openPlan, serve, settled, watch, withBrowser } from './browser';
 import { STATIONS } from '../app/src/stations/registry';
-import { clickOn,textOf,waitText } from './keyboard';
+import { clickOn, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const DEMO = `${ROOT}/demo/gannet.firmline.json`;

@@ -47,12 +47,23 @@ export const waitText = (page: Page, selector: string, part: string): Promise<un
     part,
   );
 
-/** Presses the button or opens the summary that says just this. */
-export const pressNamed = (page: Page, name: string): Promise<void> =>
-  page.evaluate((text) => {
+/** Presses the button or link, or opens the summary, that says just this; a page that a link leads to is waited for. */
+export async function pressNamed(page: Page, name: string): Promise<void> {
+  await page.evaluate((text) => {
     const button = [
       ...document.querySelectorAll<HTMLElement>('button, summary, fl-page-nav a'),
     ].find((b) => b.textContent!.trim() === text);
     if (!button) throw new Error(`No button says ${text}`);
     button.click();
   }, name);
+  await page.waitForFunction(
+    (text) => {
+      const link = [...document.querySelectorAll('fl-page-nav a')].find(
+        (one) => one.textContent!.trim() === text,
+      );
+      return !link || (link.ariaCurrent === 'page' && document.querySelector('.open-page'));
+    },
+    {},
+    name,
+  );
+}

@@ -1,9 +1,9 @@
 import { demo } from '../core/src/testing/demo-plans';
-import { bent,readingOf,type MadeBend } from '../core/src/shape/bending/index';
-import { orderOf,runOf } from '../core/src/stations/make/making/index';
+import { bent, readingOf, type MadeBend } from '../core/src/shape/bending/index';
+import { orderOf, runOf } from '../core/src/stations/make/making/index';
 import { layPlan } from '../core/src/plan/index';
-import { openPlan,reload,settled,watch,withBrowser } from './browser';
-import { pressNamed,textOf,waitText } from './keyboard';
+import { openPlan, reload, settled, watch, withBrowser } from './browser';
+import { pressNamed, textOf, waitText } from './keyboard';
 import type { Page } from 'puppeteer-core';
 
 jest.setTimeout(240_000);

@@ -1,6 +1,6 @@
 import { SCREENS } from '../app/src/stations/registry';
-import { goTo,openPlan,settled,watch,withBrowser } from './browser';
-import { driveFields,keptPlan } from './fields';
+import { goTo, openPlan, settled, watch, withBrowser } from './browser';
+import { driveFields, keptPlan } from './fields';
 import { pressAll } from './press';
 
 jest.setTimeout(300_000);

@@ -1,14 +1,14 @@
-import { mkdtempSync,writeFileSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { writePlan,type Plan } from '@firm-line/core/plan';
+import { writePlan, type Plan } from '@firm-line/core/plan';
 import { LAYOUTS } from '@firm-line/core/proposals/layouts';
-import type { ElementHandle,Page } from 'puppeteer-core';
+import type { ElementHandle, Page } from 'puppeteer-core';
 import { SCREENS } from '../app/src/stations/registry';
 import { demo } from '../core/src/testing/demo-plans';
-import { bare,ODD_PLANS,opened } from '../core/src/testing/odd-plans';
-import { goTo,openPlan,watch,withBrowser } from './browser';
-import { pressAll,wrong } from './press';
+import { bare, ODD_PLANS, opened } from '../core/src/testing/odd-plans';
+import { goTo, openPlan, watch, withBrowser } from './browser';
+import { pressAll, wrong } from './press';
 
 jest.setTimeout(240_000);
 const run = withBrowser();

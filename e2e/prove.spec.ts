@@ -1,12 +1,12 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync,mkdtempSync,readFileSync,writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { ElementHandle,Page } from 'puppeteer-core';
-import { readPlan,writePlan,type Plan } from '@firm-line/core/plan';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { readPlan, writePlan, type Plan } from '@firm-line/core/plan';
 import { proved } from '../core/src/testing/proved';
-import { ROOT,openPlan,settled,watch,withBrowser } from './browser';
-import { clickOn,pressNamed,textOf,waitText } from './keyboard';
+import { ROOT, openPlan, settled, watch, withBrowser } from './browser';
+import { clickOn, pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(240_000);
 const run = withBrowser('spec');

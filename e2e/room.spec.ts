@@ -1,4 +1,4 @@
-import { openPlan,reload,settled,watch,withBrowser } from './browser';
+import { openPlan, reload, settled, watch, withBrowser } from './browser';
 import { pressNamed } from './keyboard';
 import type { Page } from 'puppeteer-core';
 

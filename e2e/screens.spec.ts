@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import type { AxeResults } from 'axe-core';
 import type { Page } from 'puppeteer-core';
-import { ROOT,goTo,openPlan,watch,withBrowser } from './browser';
-import { SCREENS,STATIONS } from '../app/src/stations/registry';
+import { ROOT, goTo, openPlan, watch, withBrowser } from './browser';
+import { SCREENS, STATIONS } from '../app/src/stations/registry';
 import { openHoses } from './hoses';
-import { pressNamed,waitText } from './keyboard';
+import { pressNamed, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const AXE = readFileSync(`${ROOT}/node_modules/axe-core/axe.min.js`, 'utf8');
@@ -94,12 +94,13 @@ describe('every screen', () => {
       const { page } = await watch(run.browser, run.server.url);
       await page.setViewport({ width, height });
       await openPlan(page, run.server.url, 'gannet', 'measure');
+      const found: string[] = [];
       for (const { path: station, floor } of SCREENS) {
         await goTo(page, station);
         const over = await page.evaluate(
           () => document.documentElement.scrollWidth - window.innerWidth,
         );
-        expect([station, over]).toEqual([station, 0]);
+        if (over) found.push(`${station} runs off by ${over} px`);
         if (!floor) continue;
         const small = await page.evaluate(() =>
           [
@@ -108,6 +109,8 @@ describe('every screen', () => {
             ),
           ]
             .filter((e) => e.checkVisibility() && !e.closest('dialog:not([open])'))
+            // A field for files is pressed by its label.
+            .filter((e) => !e.classList.contains('sr-only'))
             .map((e) => ({
               text: e.textContent!.trim().slice(0, 30),
               box: e.getBoundingClientRect(),
@@ -115,8 +118,9 @@ describe('every screen', () => {
             .filter(({ box }) => box.height < 48 || box.width < 48)
             .map(({ text, box }) => `${text} ${box.width.toFixed()}x${box.height.toFixed()}`),
         );
-        expect([station, small]).toEqual([station, []]);
+        found.push(...small.map((one) => `${station}: ${one}`));
       }
+      expect(found).toEqual([]);
     },
   );
 

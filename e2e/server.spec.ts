@@ -1,8 +1,8 @@
 import { spawnSync } from 'node:child_process';
-import { createServer,type AddressInfo } from 'node:net';
-import { goTo,openPlan,ROOT,watch,withBrowser } from './browser';
-import { SCREENS,STATIONS } from '../app/src/stations/registry';
-import { textOf,waitText } from './keyboard';
+import { createServer, type AddressInfo } from 'node:net';
+import { goTo, openPlan, ROOT, watch, withBrowser } from './browser';
+import { SCREENS, STATIONS } from '../app/src/stations/registry';
+import { textOf, waitText } from './keyboard';
 
 jest.setTimeout(120_000);
 const run = withBrowser();

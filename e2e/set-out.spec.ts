@@ -1,7 +1,7 @@
 import { SCREENS } from '../app/src/stations/registry';
 import { VEHICLES } from '../core/src/proposals/set-out/index';
-import { editable,goTo,reload,settled,watch,withBrowser } from './browser';
-import { pressNamed,tabTo,textOf,waitText } from './keyboard';
+import { editable, goTo, reload, settled, watch, withBrowser } from './browser';
+import { pressNamed, tabTo, textOf, waitText } from './keyboard';
 import { wrong } from './press';
 import type { Page } from 'puppeteer-core';
 

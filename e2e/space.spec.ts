@@ -1,9 +1,9 @@
-import { mkdtempSync,readFileSync,readdirSync,writeFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { ElementHandle,Page } from 'puppeteer-core';
-import { handleAt,openPlan,settled,watch,withBrowser } from './browser';
-import { pressNamed,textOf,waitText } from './keyboard';
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { handleAt, openPlan, settled, watch, withBrowser } from './browser';
+import { pressNamed, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const run = withBrowser('spec');

@@ -1,5 +1,5 @@
-import { openPlan,settled,watch,withBrowser } from './browser';
-import { choose,fill,press,tabTo,textOf,waitText } from './keyboard';
+import { openPlan, settled, watch, withBrowser } from './browser';
+import { choose, fill, press, tabTo, textOf, waitText } from './keyboard';
 
 jest.setTimeout(180_000);
 const run = withBrowser();

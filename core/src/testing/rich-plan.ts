@@ -1,6 +1,6 @@
 import { ADAPTERS, FLUIDS, HOSES, HOSE_FITTINGS, NUTS, TUBES } from '../trade/stock/index.ts';
 import { aboutKind, allPorts, COLLECTIONS, figureAt, PLAN, type AnyField } from '../plan/index.ts';
-import type { CollectionKind, Plan } from '../plan/index.ts';
+import type { CollectionKind, Line, Plan } from '../plan/index.ts';
 import { demo } from './demo-plans.ts';
 
 type Raw = Record<string, unknown>;
@@ -17,8 +17,9 @@ const STOCK: Readonly<Record<string, readonly { readonly id: string }[]>> = {
 function sample(field: AnyField, plan: Plan, prefix = 'rich'): unknown {
   switch (field.type) {
     case 'optional':
-    case 'nullable':
       return sample(field.of, plan, prefix);
+    case 'nullable':
+      return sample(field.of, plan, prefix) ?? null;
     case 'flag':
       return true;
     case 'oneOf':
@@ -54,12 +55,12 @@ const record = (fields: Readonly<Record<string, AnyField>>, plan: Plan, prefix: 
       key === 'id' ? `${prefix}-rich` : sample(field, plan, prefix),
     ]),
   );
-function firstOf(to: string, plan: Plan): string {
+function firstOf(to: string, plan: Plan): string | undefined {
   if (to in STOCK) return STOCK[to]![0]!.id;
   if (to === 'port') return allPorts(plan).find(({ port }) => port.role === 'bleeder')!.port.id;
   const key = aboutKind(to as CollectionKind).key ?? 'id';
   const [first] = figureAt(plan, COLLECTIONS[to as CollectionKind]) as readonly Raw[];
-  return String(first![key]);
+  return first && String(first[key]);
 }
 
 /** A value with all that it may hold and does not, deep down; what it holds stays. */
@@ -111,12 +112,22 @@ const FILLED = [
   'points',
 ] as const satisfies readonly (keyof Plan)[];
 
-/** The demo plan with something in every list and every field of what is recorded of a vehicle. */
-export function richPlan(): Plan {
-  const plan = demo('gannet');
+/** A demo plan with something in every list and every field of what is recorded of a vehicle. */
+export function richPlan(name = 'gannet'): Plan {
+  const plan = demo(name);
   const fields = PLAN.fields as Readonly<Record<string, AnyField>>;
+  // A line with all that can be recorded along it, but for an open end, which it has not at a port.
+  const line = (fields['lines'] as { readonly of: AnyField }).of;
+  const [first, ...rest] = plan.lines;
+  const rich = filled(line, first, plan) as Line;
+  const ends = {
+    a: { ...rich.ends.a, open: null, adapters: first!.ends.a.adapters },
+    b: { ...rich.ends.b, open: null, adapters: first!.ends.b.adapters },
+  };
+  const lines = [{ ...rich, ends, clipsMm: first!.clipsMm }, ...rest];
+  const own = { ...plan, lines };
   return FILLED.reduce<Plan>(
     (now, section) => ({ ...now, [section]: filled(fields[section]!, now[section], now) }),
-    plan,
+    own,
   );
 }

@@ -20,7 +20,7 @@ import {
   over,
   record,
   ref,
-  text,
+  note,
   time,
 } from './field.ts';
 import { HALF } from './port.ts';
@@ -72,7 +72,7 @@ const TRIAL = record<Trial>()({
   tubeId: ref('tube'),
   piece: oneOf(['test', 'end']),
   good: flag,
-  why: text,
+  why: note,
 });
 const corner = axes(-5000, 5000);
 export const BENCH_SOLID = byKind<Solid>()('kind', {

@@ -1,4 +1,16 @@
-import { id, list, name, nullable, number, oneOf, optional, record, text, day } from './field.ts';
+import {
+  id,
+  list,
+  name,
+  note,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  record,
+  text,
+  day,
+} from './field.ts';
 
 export const ORDER_STATES = [
   'needed',
@@ -71,7 +83,7 @@ export const ORDER = record<Order>()(
     on: nullable(day),
     due: nullable(day),
     priceMinor: nullable(number(0, 1e9, { whole: true })),
-    note: text,
+    note,
   },
   {
     about: {

@@ -19,6 +19,8 @@ export interface TextLimits {
   readonly most: number;
   /** How it must be written, and what that is called. */
   readonly form?: readonly [RegExp, string];
+  /** Free text for people: nothing is worked out from it. */
+  readonly note?: boolean;
 }
 export interface RecordShape {
   readonly type: 'record';
@@ -132,6 +134,8 @@ const words = (least: number, most: number): TextLimits & Field<string> => ({
 export const id = words(1, 80);
 export const name = words(1, 200);
 export const text = words(0, 10_000);
+/** Free text for people: nothing is worked out from it. */
+export const note: TextLimits & Field<string> = { ...text, note: true };
 /** Text in a form of its own, such as a date. */
 export const written = (form: RegExp, what: string): Field<string> => ({
   type: 'text',

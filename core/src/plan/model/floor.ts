@@ -10,6 +10,7 @@ import {
   over,
   record,
   ref,
+  note,
   text,
   time,
   day,
@@ -225,7 +226,7 @@ const TIGHTENING = record<Tightening>()(
   },
 );
 const PUT_OFF = record<PutOff>()(
-  { task: key, until: nullable(day), why: text },
+  { task: key, until: nullable(day), why: note },
   {
     about: {
       kind: 'putOff',
