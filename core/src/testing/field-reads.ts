@@ -36,6 +36,7 @@ export function watched<T extends object>(value: T, read: (place: string) => voi
     const known = made.get(target);
     if (known) return known;
     const copied = new Map<PropertyKey, number>();
+    let written = 0;
     const proxy = new Proxy(target, {
       getOwnPropertyDescriptor(of, key) {
         copied.set(key, (copied.get(key) ?? 0) + 1);
@@ -44,10 +45,14 @@ export function watched<T extends object>(value: T, read: (place: string) => voi
       get(of, key, receiver) {
         const found: unknown = Reflect.get(of, key, receiver);
         if (typeof key === 'symbol' || typeof found === 'function') return found;
-        const own = [...path, Array.isArray(of) && /^\d+$/.test(key) ? '[]' : key];
+        const isItem = Array.isArray(of) && /^\d+$/.test(key);
+        const own = [...path, isItem ? '[]' : key];
+        // A list that is written out is asked for `toJSON`, then for each of its items.
+        if (key === 'toJSON' && Array.isArray(of)) written = of.length;
         const copies = copied.get(key) ?? 0;
         if (copies) copied.set(key, copies - 1);
-        else read(placeOf(own));
+        else if (isItem && written) written--;
+        else if (key !== 'toJSON' && key !== 'length') read(placeOf(own));
         return typeof found === 'object' && found !== null ? watch(found, own) : found;
       },
     });

@@ -248,4 +248,14 @@ export const UNREAD = {
     'parking.brakeFactor',
     'parking.drumRadiusMm',
   ],
+  /** Counted, or compared as a whole, and not read one by one in these plans. */
+  counted: [
+    'clutch.open[]',
+    'filling.makers.again[]',
+    'filling.runs[].flushMl[]',
+    'parking.open[]',
+    'singles[].open[]',
+    'sizing.open[]',
+    'trailer.open[]',
+  ],
 } as const;
