@@ -1,3 +1,4 @@
+import { CIRCUIT_STROKES } from '../kit/circuit-ink';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { Nature } from '@firm-line/core/shape/obstacles';
 import type { ResolvedPosition, LineView, Target } from '@firm-line/core/plan';
@@ -20,7 +21,6 @@ import {
 } from '../kit/flat-projection';
 import { outlineOf } from '../kit/thing-outline';
 
-const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
 const THING_LOOKS: Record<Nature, string> = {
   solid: 'fill-nut stroke-ink-soft',
   hot: 'fill-stop stroke-stop',
@@ -232,7 +232,7 @@ export class FlatViews {
     return line.pieces.length ? polyline(line.pieces, 10) : line.nodesMm;
   }
   private stroke(line: LineView): string {
-    return STROKES[this.view().circuits.get(line.line.circuitId)!.ink];
+    return CIRCUIT_STROKES[this.view().circuits.get(line.line.circuitId)!.ink];
   }
 
   protected readonly things = computed(() =>

@@ -1,3 +1,4 @@
+import { CIRCUIT_STROKES } from '../kit/circuit-ink';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { boxOf, solidsOf, type Thing } from '@firm-line/core/shape/obstacles';
 import { layPlan, type Plan } from '@firm-line/core/plan';
@@ -18,7 +19,6 @@ const LOOKS: Partial<Record<Thing['kind'], string>> = {
   exhaust: 'fill-stop stroke-stop [fill-opacity:0.35] [stroke-opacity:0.35]',
   'prop-shaft': 'fill-slate-pale stroke-slate',
 };
-const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
 /** Drawn in this order, what lies lower first. */
 const ORDER: readonly Thing['kind'][] = [
   'floor',
@@ -169,7 +169,7 @@ export class SetOutPicture {
     this.laid().lines.map(({ line, pieces, nodesMm }) => ({
       id: line.id,
       led: this.led(),
-      look: `${STROKES[this.laid().circuits.get(line.circuitId)!.ink]}${line.origin === 'kept' ? ' [stroke-opacity:0.45]' : ''}`,
+      look: `${CIRCUIT_STROKES[this.laid().circuits.get(line.circuitId)!.ink]}${line.origin === 'kept' ? ' [stroke-opacity:0.45]' : ''}`,
       d: this.path(this.led() && pieces.length ? polyline(pieces, 8) : nodesMm),
     })),
   );

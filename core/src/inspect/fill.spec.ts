@@ -174,14 +174,14 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
 
   test("'air-stays' where fluid is slower than air climbs over a hump", () => {
     // The clutch line in 1/4 in tube over a hump; its reservoir's level 20 mm over the bleeder: gravity moves it some 8 mm/s, and air climbs about 60.
-    const humped = (levelMm: number): Plan => ({
+    const humped = (levelMm: number, topMm = 760): Plan => ({
       ...gannet,
       lines: gannet.lines.map((line) =>
         line.id === 'line-c1'
           ? {
               ...line,
               cornersMm: line.cornersMm.map((at, i) =>
-                i === 2 ? ([at[0], at[1], 760] as const) : at,
+                i === 2 ? ([at[0], at[1], topMm] as const) : at,
               ),
             }
           : line,
@@ -196,6 +196,9 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
         level,
       ]),
     ).toEqual([['C1', 'mind']]);
+    // As slow, along a line that only falls.
+    const flat = { ...humped(470), lines: gannet.lines };
+    expect(found(plan({ method: 'gravity' }, flat), 'air-stays')).toEqual([]);
     expect(found(plan({ method: 'gravity' }, humped(900)), 'air-stays')).toEqual([]);
     expect(found(plan({ method: 'two-people' }, humped(470)), 'air-stays')).toEqual([]);
     expect(found(plan({ method: 'gravity' }, gannet), 'air-stays')).toEqual([]);

@@ -34,6 +34,9 @@ describe('the rules', () => {
         .filter((file) => file.endsWith('.spec.ts') && file !== 'rules.spec.ts')
         .map((file) => readFileSync(join(folder, file), 'utf8')),
     );
+    // A test that is switched off tries nothing.
+    const off = /\b(?:test|it|describe)\.(?:skip|only|todo)\b|\bx(?:test|it)\(/;
+    expect(specs.filter((text) => off.test(text))).toEqual([]);
     expect(
       RULES.map(({ id }) => id).filter((id) => !specs.some((text) => text.includes(`'${id}'`))),
     ).toEqual([]);

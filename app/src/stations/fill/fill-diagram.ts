@@ -1,3 +1,4 @@
+import { CIRCUIT_STROKES } from '../../kit/circuit-ink';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { AirNow } from '@firm-line/core/stations/fill';
 import type { BleedView } from '@firm-line/core/plan/results';
@@ -5,7 +6,6 @@ import { add, scale, ZERO, type Vec3 } from '@firm-line/core/lib/vec';
 import { PlanStore } from '../../session/plan-store';
 
 const BOX = { w: 320, h: 340, pad: 46 };
-const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
 
 const mean = (points: readonly Vec3[]): Vec3 =>
   scale(points.reduce(add, ZERO), 1 / Math.max(points.length, 1));
@@ -160,7 +160,7 @@ export class FillDiagram {
     return {
       lines: lines.map((line) => ({
         id: line.line.id,
-        stroke: STROKES[circuits.get(line.line.circuitId)!.ink],
+        stroke: CIRCUIT_STROKES[circuits.get(line.line.circuitId)!.ink],
         d: line.nodesMm.map((p, i) => `${i ? 'L' : 'M'}${at(p).join(' ')}`).join(''),
       })),
       boxes: this.bleeding().flatMap((work) => {

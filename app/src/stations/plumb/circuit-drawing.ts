@@ -1,3 +1,4 @@
+import { CIRCUIT_STROKES } from '../../kit/circuit-ink';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -19,7 +20,6 @@ import { CircuitLayout, type Laid, type Px } from '../../worker/circuit-layout';
 import { BOX_PX, circuitGraph, drawnPorts } from './circuit-graph';
 import { PICTOGRAMS } from './pictograms';
 
-const STROKES = { fluid: 'stroke-fluid', copper: 'stroke-copper', slate: 'stroke-slate' } as const;
 const FILLS = { fluid: 'fill-fluid', copper: 'fill-copper', slate: 'fill-slate' } as const;
 const RANK: Record<Level, number> = { stop: 2, mind: 1, note: 0 };
 const MARGIN = 16;
@@ -276,7 +276,7 @@ export class CircuitDrawing {
             id: line.id,
             name: line.name,
             d: points.map((p, i) => `${i ? 'L' : 'M'}${p.x} ${p.y}`).join(''),
-            stroke: STROKES[ink],
+            stroke: CIRCUIT_STROKES[ink],
             fill: FILLS[ink],
             dashes: hose ? '9 6' : null,
             chosen: line.id === this.lineId(),

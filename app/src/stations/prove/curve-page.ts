@@ -1,3 +1,4 @@
+import { ATMOSPHERE_MPA } from '@firm-line/core/lib/units';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -23,7 +24,6 @@ import { CsvForm } from './csv-form';
 import { ProveFacade } from './prove-facade';
 
 const HARD_MPA = 7;
-const ATMOSPHERE_MPA = 0.101325;
 const squeezed = (p: number): number => 1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + p);
 const VERDICTS = {
   air: 'Air',

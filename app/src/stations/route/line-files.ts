@@ -1,3 +1,4 @@
+import { CIRCUIT_STROKES } from '../../kit/circuit-ink';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { fileStem, lineSpace, type LineView } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
@@ -147,11 +148,7 @@ export class LineFiles {
   private readonly notices = inject(Notices);
   protected readonly papers = Object.keys(PAPERS) as Paper[];
   protected readonly scales = SCALES;
-  protected readonly strokes: Record<string, string> = {
-    fluid: 'stroke-fluid',
-    copper: 'stroke-copper',
-    slate: 'stroke-slate',
-  };
+  protected readonly strokes = CIRCUIT_STROKES;
   /** Laid out only while it is looked at: a sheet of many lines takes its time at every edit. */
   protected readonly open = signal(false);
   protected readonly fault = signal<string | null>(null);

@@ -1,5 +1,5 @@
 import { polyline } from '@firm-line/core/shape/tube';
-import type { LaidPlan } from '@firm-line/core/plan';
+import type { Circuit, LaidPlan } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/lib/vec';
 import type { FlatProjection } from '../../kit/flat-projection';
 import { outlineOf } from '../../kit/thing-outline';
@@ -19,7 +19,7 @@ export interface PaperLayout {
   readonly fits: boolean;
   readonly lines: readonly {
     readonly name: string;
-    readonly ink: string;
+    readonly ink: Circuit['ink'];
     readonly d: string;
     readonly x: number;
     readonly y: number;

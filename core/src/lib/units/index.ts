@@ -1,3 +1,4 @@
+export { ATMOSPHERE_MPA, INCH_MM } from './constants.ts';
 export { daysBetween, secondsOf } from './moment.ts';
 export {
   MM_PER,

@@ -1,5 +1,5 @@
+import { ATMOSPHERE_MPA } from '../../lib/units/index.ts';
 import {
-  ATMOSPHERE_MPA,
   AirSim,
   climbMmS,
   driftMmS,

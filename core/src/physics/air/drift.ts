@@ -1,3 +1,4 @@
+import { ATMOSPHERE_MPA } from '../../lib/units/index.ts';
 /** What of a fluid decides how air moves in it. */
 export interface AirFluid {
   readonly densityKgM3: number;
@@ -58,7 +59,6 @@ export function driftMmS(
   return Math.sign(slope) * Math.max(tilted, ball);
 }
 
-export const ATMOSPHERE_MPA = 0.101325;
 /** What so much air at rest (mL) is under a gauge pressure. Source: Boyle's law. */
 export const pressedMl = (ml: number, gaugeMPa: number): number =>
   (ml * ATMOSPHERE_MPA) / (ATMOSPHERE_MPA + gaugeMPa);

@@ -1,5 +1,4 @@
 export {
-  ATMOSPHERE_MPA,
   bondOf,
   climbMmS,
   driftMmS,

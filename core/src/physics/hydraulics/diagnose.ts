@@ -1,5 +1,6 @@
+import { ATMOSPHERE_MPA } from '../../lib/units/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
-import { ATMOSPHERE_MPA, boreArea } from './types.ts';
+import { boreArea } from './types.ts';
 
 export interface DiagnoseInput {
   readonly ratio: number;

@@ -1,6 +1,7 @@
+import { ATMOSPHERE_MPA } from '../../lib/units/index.ts';
 import { pushN } from './balance.ts';
 import { usableZ, type ResidualBrakingRule } from './limits.ts';
-import { ATMOSPHERE_MPA, type Booster, type SizeInput } from './types.ts';
+import { type Booster, type SizeInput } from './types.ts';
 
 /** Stops after which a vacuum booster without its supply must still help as much as its rule asks. Source: UN R13-H annex 4 part B (from memory). */
 const BEFORE_IT_COUNTS = 4;

@@ -1,8 +1,8 @@
+import { ATMOSPHERE_MPA } from '../../lib/units/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 import { balancePointZ, braking, locksFirst, pushN, type Braking } from './balance.ts';
 import { BY_AXLE, circuitMl, twinBoreMm, type CircuitShare } from './circuits.ts';
 import {
-  ATMOSPHERE_MPA,
   AXLES,
   boreArea,
   DEFAULT_MU,

@@ -89,8 +89,6 @@ export const AXLES: readonly Axle[] = ['front', 'rear'];
 
 /** Standard gravity, m/s². Source: ISO 80000-3. */
 export const GRAVITY_MS2 = 9.80665;
-/** Standard atmosphere, MPa. Source: ISO 2533. */
-export const ATMOSPHERE_MPA = 0.101325;
 /** Adhesion of a good dry road. Common practice. */
 export const DEFAULT_MU = 0.8;
 

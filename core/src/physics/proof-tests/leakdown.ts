@@ -1,3 +1,4 @@
+import { ATMOSPHERE_MPA } from '../../lib/units/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 
 export interface LeakdownReading {
@@ -27,7 +28,7 @@ export interface Leakdown {
   /** How long a test would have to be for twice its sigma to come down to half the limit. */
   readonly minutesNeeded?: number;
 }
-const FREE = { mpa: 0.101325, k: 293.15 };
+const FREE = { mpa: ATMOSPHERE_MPA, k: 293.15 };
 const ZERO_C_K = 273.15;
 /** Free air lost through a joint that is tight enough for an air test, mL a minute. Common practice. */
 export const DEFAULT_LIMIT_ML_PER_MIN = 0.1;

@@ -71,12 +71,13 @@ describe.each(VEHICLES)('%s, as it is before anything is said', (vehicle) => {
       ),
     ).toEqual([]);
   });
-  test('its sentences ask for what is an answer, each once, and no more than 25', () => {
+  test('its sentences ask for what is an answer, each once, and no more than 30', () => {
     for (const use of ['road', 'towing'] as const) {
       const asks = sentencesFor({ ...defaultsFor(vehicle), use })
         .flat()
         .flatMap((one) => (typeof one === 'string' ? [] : [one.ask]));
       expect(new Set(asks).size).toBe(asks.length);
+      expect(asks.length).toBeLessThanOrEqual(30);
       for (const ask of asks) expect(ask in defaultsFor(vehicle)).toBe(true);
     }
   });

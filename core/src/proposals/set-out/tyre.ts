@@ -1,6 +1,6 @@
+import { INCH_MM } from '../../lib/units/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 
-const INCH_MM = 25.4;
 /** Height over width where the side wall names none: full-section tyres of the old series. Source: ETRTO standards manual (from memory). */
 const OLD_SERIES = 0.82;
 /** How much of its free radius a standing tyre keeps. Common practice. */

@@ -1,4 +1,4 @@
-import type { LineView, Plan } from '../../plan/index.ts';
+import type { Line, LineView, Plan } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { fluidById } from '../../trade/stock/index.ts';
 import { formatLengthUnit } from '../../lib/units/index.ts';
@@ -78,6 +78,17 @@ const changedFields = (was: object, is: object, skip: readonly string[]): string
         `${key.replace(/(Mm|Ml|MPa|Id|Nm)$/, '').replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`)} changed`,
     );
 
+/** Fields of a line that its length, its joints and its card speak for. */
+const NOT_OF_ITS_RUN: readonly (keyof Line)[] = [
+  'id',
+  'name',
+  'ends',
+  'cornersMm',
+  'ticks',
+  'readings',
+  'missMm',
+  'tubeId',
+];
 /** Two plans compared in words, by station: a plan and its earlier self, or another. */
 export function comparePlans(was: PlanView, is: PlanView): Difference[] {
   const [a, b] = [was.plan, is.plan];
@@ -124,9 +135,10 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
     ...listDifferences('plumb', 'part', a.parts, b.parts, (x, y) =>
       changedFields(x, y, ['id', 'name']),
     ),
-    ...listDifferences('route', 'line', a.lines, b.lines, (x, y) =>
-      lineWords(wasLines.get(x.id), isLines.get(y.id), b),
-    ),
+    ...listDifferences('route', 'line', a.lines, b.lines, (x, y) => [
+      ...lineWords(wasLines.get(x.id), isLines.get(y.id), b),
+      ...changedFields(x, y, NOT_OF_ITS_RUN),
+    ]),
     ...listDifferences('route', 'hose', a.hoses, b.hoses, (x, y) =>
       changedFields(x, y, ['id', 'name', 'title']),
     ),
@@ -136,6 +148,11 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
         ? [{ station: 'join', where: line.name, text: 'its ends or what was done to them changed' }]
         : [];
     }),
+    ...sheet('measure', 'Frame', 'frame'),
+    ...sheet('measure', 'Room round the pedals', 'pedals'),
+    ...sheet('size', 'Levers of their own', 'singles'),
+    ...sheet('route', 'What holds lines', 'clipSettings'),
+    ...sheet('make', 'Bench', 'bench'),
     ...sheet('make', 'Stock and brackets', 'making'),
     ...sheet('make', 'Shopping list', 'buying'),
     ...sheet('fit', 'On the floor', 'floor'),

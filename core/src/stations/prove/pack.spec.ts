@@ -1,7 +1,7 @@
 import { viewPlan } from '../../plan/results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import { proved } from '../../testing/proved.ts';
-import type { Plan } from '../../plan/index.ts';
+import { applyEdit, type Plan } from '../../plan/index.ts';
 import { openPoints, packOf, signedDigest, type PackSection } from './index.ts';
 
 const gannet = demo('gannet');
@@ -64,6 +64,16 @@ describe('the pack', () => {
     expect(new Set(section(done, 'Torques').table!.rows.map((row) => row.at(-1)))).toEqual(
       new Set(['tight']),
     );
+    // What was asked for, whose figure it is and what the wrench read stand in each row.
+    const r1 = gannet.lines.find(({ id }) => id === 'line-r1')!;
+    const figured = applyEdit(gannet, {
+      edit: 'changeJoint',
+      with: { of: 'line', id: r1.id, end: 'a', patch: { torqueNm: 16, torqueSource: 'Sheet 4' } },
+    });
+    const row = section(proved(figured), 'Torques').table!.rows.find(
+      ([name]) => name === 'R1, end A',
+    );
+    expect(row).toEqual(['R1, end A', '16 N·m', 'Sheet 4', '16 N·m', 'tight']);
     expect(section(gannet, 'Open points').words).toHaveLength(
       openPoints(viewPlan(gannet), []).length,
     );

@@ -442,6 +442,23 @@ describe('two plans compared', () => {
       expect.stringMatching(/^prove Front.*: void$/),
     ]);
     expect(comparePlans(viewPlan(was), viewPlan({ ...was, changedAt: AT }))).toEqual([]);
+    const places = (from: Plan, to: Plan): string[] =>
+      comparePlans(viewPlan(from), viewPlan(to)).map(({ station, where }) => `${station} ${where}`);
+    const wheatear = demo('wheatear');
+    const hoses = wheatear.hoses.map((hose, i) => (i ? hose : { ...hose, orderMm: 777 }));
+    expect(places(wheatear, { ...wheatear, hoses })).toEqual([`route ${hoses[0]!.name}`]);
+    const { making, buying, bench, lines } = gannet;
+    expect(places(gannet, { ...gannet, making: { ...making, stock: [] } })).toEqual([
+      'make Stock and brackets',
+    ]);
+    expect(places(gannet, { ...gannet, buying: { ...buying, own: [] } })).toEqual([
+      'make Shopping list',
+    ]);
+    expect(places(gannet, { ...gannet, bench: { ...bench, trimMm: 5 } })).toEqual(
+      expect.arrayContaining(['make Bench']),
+    );
+    const clipped = lines.map((line, i) => (i ? line : { ...line, clipsMm: [1] }));
+    expect(places(gannet, { ...gannet, lines: clipped })).toEqual([`route ${lines[0]!.name}`]);
     expect(
       comparePlans(
         viewPlan(gannet),

@@ -1,3 +1,4 @@
+import { ATMOSPHERE_MPA } from '../../lib/units/index.ts';
 import { normal } from '../../lib/random/index.ts';
 import type { PedalPoint } from '../../plan/index.ts';
 import { judgeCurve } from './judge.ts';
@@ -63,7 +64,6 @@ export function trueVehicle(
     boosterMPa: between(5, 9),
   };
 }
-const ATMOSPHERE_MPA = 0.101325;
 /** Air squeezed fast is neither isothermal nor adiabatic. */
 const POLYTROPIC = 1.15;
 /** What of a push past the booster's help still comes out as pressure. */

@@ -1,3 +1,4 @@
+import { INCH_MM } from '../../lib/units/index.ts';
 /** How a thread is made: which standard gives its form, its sizes and its tolerances. */
 export type ThreadFamily = 'metric' | 'unified' | 'bsf' | 'npt' | 'g' | 'r' | 'rc' | 'rp';
 export type Gender = 'male' | 'female';
@@ -12,7 +13,6 @@ export interface Thread {
   readonly source: string;
 }
 
-const INCH_MM = 25.4;
 const metric = (dMm: number, pitchMm: number): Thread => ({
   name: `M${dMm}x${pitchMm}`,
   family: 'metric',

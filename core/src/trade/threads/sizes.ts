@@ -1,3 +1,4 @@
+import { INCH_MM } from '../../lib/units/index.ts';
 import { isTaper, type Gender, type Thread } from '../stock/index.ts';
 
 /** Diameters of a thread's basic profile, mm. */
@@ -6,8 +7,6 @@ export interface Basic {
   readonly pitchDiameterMm: number;
   readonly minorMm: number;
 }
-
-const INCH_MM = 25.4;
 
 /** Pitch diameter of NPT at the pipe's end (E0) and at the hand-tight plane (E1), inches. Source: ASME B1.20.1 (from memory). */
 const NPT_E_IN: Readonly<Record<string, readonly [e0: number, e1: number]>> = {

@@ -58,6 +58,7 @@ describe('tasks of the floor', () => {
       expect.arrayContaining(['join:line-r2:a', 'join:line-r2:b']),
     );
     expect(needs('part:master')).toContain('safety:stands');
+    expect(needs('run:line-r2')).toContain('safety:stands');
     expect(needs('fill')).toEqual(
       expect.arrayContaining(['tighten:line-r2:a', 'look:wiggle:line-r2', 'bracket:line-r1']),
     );

@@ -1,3 +1,4 @@
+import { HUB_SCHOOLS } from '../../../physics/wheel-ends/index.ts';
 import {
   withDone,
   withOwn,
@@ -177,7 +178,7 @@ describe('work on cables, wires and what is loaded', () => {
     const dunlin = demo('dunlin');
     const plan = {
       ...dunlin,
-      corners: {
+      wheelEnds: {
         ...NO_WHEEL_ENDS,
         cables: [cable],
         loads: [load],
@@ -192,7 +193,7 @@ describe('work on cables, wires and what is loaded', () => {
       one(plan, 'fill').needs.includes('wires'),
     ]).toEqual([true, false]);
     expect(one(plan, 'look:load:load-1').waits).toBeNull();
-    const bent = { ...plan, corners: { ...plan.corners, loads: [{ ...load, afterMm: 42 }] } };
+    const bent = { ...plan, wheelEnds: { ...plan.wheelEnds, loads: [{ ...load, afterMm: 42 }] } };
     expect(one(bent, 'look:load:load-1').waits).toMatch(/readings are not good/);
   });
 });
@@ -215,6 +216,11 @@ describe('hubs and the booster', () => {
       how: expect.stringMatching(/torque and angle/),
       fastener: { count: 1 },
     });
+    const how = (school: (typeof HUB_SCHOOLS)[number]): string => {
+      const hubs = [{ ...hub, school }];
+      return one({ ...gannet, wheelEnds: { ...NO_WHEEL_ENDS, hubs } }, 'hub:hub-1').how;
+    };
+    expect(new Set(HUB_SCHOOLS.map(how)).size).toBe(HUB_SCHOOLS.length);
   });
   test('a booster has its nuts where it is new, not where it stays', () => {
     const boosted = {

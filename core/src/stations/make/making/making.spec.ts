@@ -291,6 +291,11 @@ describe('cuts', () => {
     const all = none!.toBuy.reduce((sum, { count }) => sum + count, 0);
     const [some] = cutPlans(lines, making);
     expect(some!.toBuy.reduce((sum, { count }) => sum + count, 0)).toBeLessThan(all);
+    // Each piece that is bought is opened.
+    for (const plan of [none!, some!])
+      expect(plan.toBuy.reduce((sum, { count }) => sum + count, 0)).toBe(
+        plan.pieces.filter(({ stockId }) => !stockId).length,
+      );
     const [nothing] = cutPlans(lines, { ...making, stock: [], sold: [] });
     expect(nothing!.fault).toMatch(/There is no stock to cut/);
   });
@@ -302,6 +307,13 @@ describe('cuts', () => {
       stock.reduce((sum, { lengthMm, count }) => sum + lengthMm * count, 0);
     expect(total(after.stock)).toBeLessThan(total(making.stock));
     for (const piece of after.stock) expect(piece.lengthMm).toBeGreaterThanOrEqual(200);
+    const batched = { ...making, stock: making.stock.map((one) => ({ ...one, batch: 'B7' })) };
+    const [cut] = cutPlans(layPlan(gannet).lines, batched);
+    const left = stockAfter(batched, cut!).stock.filter(
+      ({ lengthMm }) => !batched.stock.some((one) => one.lengthMm === lengthMm),
+    );
+    expect(left.length).toBeGreaterThan(0);
+    expect(new Set(left.map(({ batch }) => batch))).toEqual(new Set(['B7']));
     const file = withSection(gannet, 'making', after);
     expect(readPlan(writePlan(file)).making).toEqual(after);
   });
