@@ -15,6 +15,7 @@ import {
   latestSignature,
   localRules,
   type FoundSnag,
+  type OpenPoint,
 } from './open-points.ts';
 import { signedDigest } from './digests.ts';
 import { provingTests } from './test-results.ts';
@@ -83,21 +84,118 @@ const STATE_WORDS = {
   locked: 'not done',
 } as const;
 
-/** The whole plan for whoever signs it: what was built, of what, how tight, what proves it, what is open. */
-export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: string): PackSection[] {
-  const { plan } = view;
-  const length = (mm: number): string => formatLengthUnit(mm, plan.units, 0);
-  const circuit = (id: string): string => view.circuits.get(id)?.name ?? '';
-  const port = (id: string | null, none = 'open'): string => {
-    const at = id ? view.ports.get(id) : undefined;
-    return at ? `${at.part.name}, ${at.port.name}` : none;
-  };
-  const floor = plan.floor;
-  const proving = plan.proving;
-  const points = openPoints(view, snags);
+/** What every page of the pack is made from. */
+interface PackContext {
+  readonly view: PlanView;
+  readonly plan: Plan;
+  readonly points: readonly OpenPoint[];
+  readonly madeAt: string;
+  readonly length: (mm: number) => string;
+  /** The name of a circuit. */
+  readonly circuit: (id: string) => string;
+  /** A port with its part. */
+  readonly port: (id: string | null, none?: string) => string;
+}
+type Pages = (context: PackContext) => PackSection[];
+
+/** What plan it is, of when, signed by whom. */
+const titlePage: Pages = ({ view, plan, points, madeAt }) => {
   const signed = latestSignature(view);
+  return [
+    {
+      title: plan.name,
+      words: [
+        localRules(plan.sizing?.category),
+        'Local rules and the part makers’ sheets come before this plan. A qualified person inspects the work before the road.',
+        `Made ${madeAt.slice(0, 16).replace('T', ' ')}. The plan as it stands here has the digest ${signedDigest(view)}.`,
+        signed
+          ? `Signed ${signed.sign.at.slice(0, 10)} by ${signed.sign.by} (${signed.sign.as === 'qualified' ? 'qualified person' : 'builder'}), ${signed.sign.scope === 'road' ? 'for the road' : 'for a move at walking pace on closed ground, NOT FOR THE ROAD'}${signed.stands ? '' : '; the plan is otherwise since, so that it stands no more'}.`
+          : 'Not signed.',
+        points.length ? `${points.length} open points.` : 'No open point.',
+        plan.notes,
+      ],
+    },
+  ];
+};
+
+/** Circuits, and what lies where. */
+const layoutPages: Pages = ({ view, plan, length, circuit, port }) => [
+  {
+    title: 'Circuits',
+    table: {
+      head: ['Circuit', 'Work', 'Axle', 'Lines', 'Hoses'],
+      rows: plan.circuits.map(({ id, name, work, axle }) => [
+        name,
+        work,
+        axle ?? '',
+        view.lines
+          .filter(({ line }) => line.circuitId === id)
+          .map(({ line }) => line.name)
+          .join(', '),
+        plan.hoses
+          .filter((hose) => hose.circuitId === id)
+          .map((hose) => hose.name)
+          .join(', '),
+      ]),
+    },
+  },
+  {
+    title: 'Line map',
+    apart: true,
+    picture: pictureOf(view),
+    table: {
+      head: ['Line', 'From', 'To', 'Circuit', 'Length', 'Tube'],
+      rows: [
+        ...view.lines.map(({ line, card, tube }) => [
+          line.name,
+          port(line.ends.a.portId),
+          port(line.ends.b.portId),
+          circuit(line.circuitId),
+          card ? length(card.developedMm) : 'no card',
+          tubeName(tube.id),
+        ]),
+        ...plan.hoses.map((hose) => [
+          hose.name,
+          port(hose.ends.a.portId, 'a place of its own'),
+          port(hose.ends.b.portId, 'a place of its own'),
+          circuit(hose.circuitId),
+          length(hose.orderMm),
+          'hose',
+        ]),
+      ],
+    },
+  },
+];
+
+/** A card for each line that has one. */
+const cardPages: Pages = ({ view, length }) => [
+  ...view.lines.flatMap(({ line, card }, i): PackSection[] =>
+    card
+      ? [
+          {
+            title: `Card ${line.name} ${line.title}`.trim(),
+            apart: i === 0,
+            words: [`Cut ${length(card.stockCutMm)}; ${card.bends.length} bends.`],
+            table: {
+              head: ['Bend', 'Mark', 'Turn', 'Angle', 'Dial'],
+              rows: card.bends.map((bend, k) => [
+                String(k + 1),
+                length(bend.drawMarkMm),
+                `${bend.rotateDeg.toFixed(1)}°`,
+                `${bend.bendDeg.toFixed(1)}°`,
+                `${bend.dialDeg.toFixed(1)}°`,
+              ]),
+            },
+          },
+        ]
+      : [],
+  ),
+];
+
+/** Joints, torques and what was bought. */
+const jointPages: Pages = ({ view, plan }) => {
   const torques = floorView(view).flatMap(({ task, state }) => {
-    const torque = torqueOf(task, floor);
+    const torque = torqueOf(task, plan.floor);
     return torque
       ? [
           [
@@ -120,85 +218,6 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
     order.from,
   ]);
   return [
-    {
-      title: plan.name,
-      words: [
-        localRules(plan.sizing?.category),
-        'Local rules and the part makers’ sheets come before this plan. A qualified person inspects the work before the road.',
-        `Made ${madeAt.slice(0, 16).replace('T', ' ')}. The plan as it stands here has the digest ${signedDigest(view)}.`,
-        signed
-          ? `Signed ${signed.sign.at.slice(0, 10)} by ${signed.sign.by} (${signed.sign.as === 'qualified' ? 'qualified person' : 'builder'}), ${signed.sign.scope === 'road' ? 'for the road' : 'for a move at walking pace on closed ground, NOT FOR THE ROAD'}${signed.stands ? '' : '; the plan is otherwise since, so that it stands no more'}.`
-          : 'Not signed.',
-        points.length ? `${points.length} open points.` : 'No open point.',
-        plan.notes,
-      ],
-    },
-    {
-      title: 'Circuits',
-      table: {
-        head: ['Circuit', 'Work', 'Axle', 'Lines', 'Hoses'],
-        rows: plan.circuits.map(({ id, name, work, axle }) => [
-          name,
-          work,
-          axle ?? '',
-          view.lines
-            .filter(({ line }) => line.circuitId === id)
-            .map(({ line }) => line.name)
-            .join(', '),
-          plan.hoses
-            .filter((hose) => hose.circuitId === id)
-            .map((hose) => hose.name)
-            .join(', '),
-        ]),
-      },
-    },
-    {
-      title: 'Line map',
-      apart: true,
-      picture: pictureOf(view),
-      table: {
-        head: ['Line', 'From', 'To', 'Circuit', 'Length', 'Tube'],
-        rows: [
-          ...view.lines.map(({ line, card, tube }) => [
-            line.name,
-            port(line.ends.a.portId),
-            port(line.ends.b.portId),
-            circuit(line.circuitId),
-            card ? length(card.developedMm) : 'no card',
-            tubeName(tube.id),
-          ]),
-          ...plan.hoses.map((hose) => [
-            hose.name,
-            port(hose.ends.a.portId, 'a place of its own'),
-            port(hose.ends.b.portId, 'a place of its own'),
-            circuit(hose.circuitId),
-            length(hose.orderMm),
-            'hose',
-          ]),
-        ],
-      },
-    },
-    ...view.lines.flatMap(({ line, card }, i): PackSection[] =>
-      card
-        ? [
-            {
-              title: `Card ${line.name} ${line.title}`.trim(),
-              apart: i === 0,
-              words: [`Cut ${length(card.stockCutMm)}; ${card.bends.length} bends.`],
-              table: {
-                head: ['Bend', 'Mark', 'Turn', 'Angle', 'Dial'],
-                rows: card.bends.map((bend, k) => [
-                  String(k + 1),
-                  length(bend.drawMarkMm),
-                  `${bend.rotateDeg.toFixed(1)}°`,
-                  `${bend.bendDeg.toFixed(1)}°`,
-                  `${bend.dialDeg.toFixed(1)}°`,
-                ]),
-              },
-            },
-          ]
-        : [],
-    ),
     {
       title: 'Joints',
       apart: true,
@@ -223,27 +242,38 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
       apart: true,
       table: { head: ['Group', 'Thing', 'Count', 'State', 'From'], rows: bought },
     },
-    {
-      title: 'Fluid',
-      table: {
-        head: ['Reservoir', 'Fluid', 'Batch', 'Opened', 'Filled', 'Renew by'],
-        rows: reservoirParts(plan.parts).map((part) => {
-          const now = fluidIn(plan, part.id);
-          return [
-            part.name,
-            fluidById(now.fluidId)?.name ?? '',
-            now.batch,
-            now.openedOn ?? '',
-            now.filledOn ?? '',
-            now.nextOn ?? '',
-          ];
-        }),
-      },
-      words: lastFluidUse(plan.filling).map(
-        ({ run, ml, minutes, felt }) =>
-          `Bled ${run.startedAt.slice(0, 10)}, ${run.method}: ${Math.round(ml)} mL in ${Math.round(minutes)} min, then ${felt ?? 'not said'}.`,
-      ),
+  ];
+};
+
+/** The fluid of each reservoir, and how it went in. */
+const fluidPage: Pages = ({ plan }) => [
+  {
+    title: 'Fluid',
+    table: {
+      head: ['Reservoir', 'Fluid', 'Batch', 'Opened', 'Filled', 'Renew by'],
+      rows: reservoirParts(plan.parts).map((part) => {
+        const now = fluidIn(plan, part.id);
+        return [
+          part.name,
+          fluidById(now.fluidId)?.name ?? '',
+          now.batch,
+          now.openedOn ?? '',
+          now.filledOn ?? '',
+          now.nextOn ?? '',
+        ];
+      }),
     },
+    words: lastFluidUse(plan.filling).map(
+      ({ run, ml, minutes, felt }) =>
+        `Bled ${run.startedAt.slice(0, 10)}, ${run.method}: ${Math.round(ml)} mL in ${Math.round(minutes)} min, then ${felt ?? 'not said'}.`,
+    ),
+  },
+];
+
+/** Tests and curves. */
+const testPages: Pages = ({ view, plan, circuit }) => {
+  const { proving } = plan;
+  return [
     {
       title: 'Proofs',
       apart: true,
@@ -278,22 +308,54 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
         curve: { name: 'pedal mm over MPa', points: curve.points },
       };
     }),
-    {
-      title: 'Open points',
-      apart: true,
-      words: points.length
-        ? points.map(({ text, never }) => `${never ? 'STOP. ' : ''}${text}`)
-        : ['None.'],
-    },
-    { title: 'After signing', words: followUpChecks(view) },
-    {
-      title: 'Signatures',
-      words: [
-        localRules(plan.sizing?.category),
-        'Builder: ______________________________   Date: ______________',
-        'Qualified person: ______________________   Date: ______________',
-        'Licence or stamp: ______________________',
-      ],
-    },
   ];
+};
+
+/** What is open, what follows, and where it is signed. */
+const signPages: Pages = ({ view, plan, points }) => [
+  {
+    title: 'Open points',
+    apart: true,
+    words: points.length
+      ? points.map(({ text, never }) => `${never ? 'STOP. ' : ''}${text}`)
+      : ['None.'],
+  },
+  { title: 'After signing', words: followUpChecks(view) },
+  {
+    title: 'Signatures',
+    words: [
+      localRules(plan.sizing?.category),
+      'Builder: ______________________________   Date: ______________',
+      'Qualified person: ______________________   Date: ______________',
+      'Licence or stamp: ______________________',
+    ],
+  },
+];
+
+const PAGES: readonly Pages[] = [
+  titlePage,
+  layoutPages,
+  cardPages,
+  jointPages,
+  fluidPage,
+  testPages,
+  signPages,
+];
+
+/** The whole plan for whoever signs it: what was built, of what, how tight, what proves it, what is open. */
+export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: string): PackSection[] {
+  const { plan } = view;
+  const context: PackContext = {
+    view,
+    plan,
+    points: openPoints(view, snags),
+    madeAt,
+    length: (mm) => formatLengthUnit(mm, plan.units, 0),
+    circuit: (id) => view.circuits.get(id)?.name ?? '',
+    port: (id, none = 'open') => {
+      const at = id ? view.ports.get(id) : undefined;
+      return at ? `${at.part.name}, ${at.port.name}` : none;
+    },
+  };
+  return PAGES.flatMap((pages) => pages(context));
 }
