@@ -21,13 +21,11 @@ export {
 } from './predict.ts';
 export {
   nextState,
-  instructionOf,
   replay,
   STALL_TRIES,
   initialState,
   withEvent,
   withoutLast,
-  type Instruction,
   type RunState,
 } from './run.ts';
 export { runNow, lastFluidUse, type FluidUse, type RunFluidUse } from './fluid-use.ts';
@@ -40,3 +38,4 @@ export {
   type DrillVehicle,
 } from './drill.ts';
 export { bleederNotes, circuitNotes } from './bleeder-notes.ts';
+export { instructionOf, type Instruction } from './instructions.ts';
