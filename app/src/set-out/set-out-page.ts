@@ -294,7 +294,7 @@ export class SetOutPage {
     try {
       const { id } = plan ? await this.files.begin(plan) : await this.files.create();
       writeDraft(null);
-      await this.router.navigate(['/plan', id, 'measure']);
+      await this.router.navigate(['/plan', id, 'measure', 'first']);
     } catch (error) {
       this.waiting.set(false);
       this.kept.set(false);

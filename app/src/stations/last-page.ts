@@ -39,7 +39,8 @@ export class LastPage {
       ports.every(({ known }) => known.how === 'guessed')
     )
       return 'first';
-    return stationAt(station)!.pages[0]!.path;
+    const { opens, pages } = stationAt(station)!;
+    return opens ?? pages[0]!.path;
   }
   private note(): void {
     const [, , , station, page] = this.router.url.split(/[?#]/)[0]!.split('/');

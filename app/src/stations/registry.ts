@@ -8,7 +8,7 @@ export interface PageEntry {
   readonly title?: string;
   /** Kinds of record that can be chosen on it. */
   readonly shows?: readonly Ref['kind'][];
-  /** Rules whose snags are mended on it, where that is not the station's first page. */
+  /** Rules whose snags are mended on it, where that is not the page it opens with. */
   readonly rules?: readonly string[];
 }
 export interface StationEntry {
@@ -19,8 +19,10 @@ export interface StationEntry {
   readonly shows: readonly Ref['kind'][];
   /** It is used with gloves: whatever is tapped is large there. */
   readonly floor?: boolean;
-  /** Its pages, the one it opens with first; none where it is one screen. */
+  /** Its pages; none where it is one screen. */
   readonly pages: readonly PageEntry[];
+  /** The page it opens with, where that is not its first. */
+  readonly opens?: string;
 }
 
 /**
@@ -32,9 +34,10 @@ export const STATIONS: readonly StationEntry[] = [
     path: 'measure',
     name: 'Measure',
     shows: ['point', 'port', 'thing', 'gate', 'plan'],
+    opens: 'places',
     pages: [
-      { path: 'places', name: 'Places', shows: ['point', 'port'] },
       { path: 'first', name: 'First', title: 'What to measure first' },
+      { path: 'places', name: 'Places', shows: ['point', 'port'] },
       { path: 'vehicle', name: 'Vehicle', shows: ['thing', 'gate'] },
       { path: 'frame', name: 'Frame', title: 'Frame: square and flat', rules: ['pedal-room'] },
       { path: 'closes', name: 'Closes', title: 'Before it closes' },
