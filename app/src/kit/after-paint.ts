@@ -4,7 +4,7 @@ import { computed, effect, signal, type Signal } from '@angular/core';
 const MOST_WAIT_MS = 250;
 let waiting: (() => void)[] = [];
 
-/** Runs once what is on screen now has been painted, all that waits for it in one go. */
+/** Runs queued callbacks after the next paint, as one batch. */
 export function onPainted(run: () => void): void {
   waiting.push(run);
   if (waiting.length > 1) return;

@@ -12,6 +12,6 @@ import { Directive, input } from '@angular/core';
   },
 })
 export class ListRow {
-  /** It is the chosen one. */
+  /** Whether the row is selected. */
   readonly flListRow = input.required<boolean>();
 }

@@ -12,6 +12,6 @@ export function writeSetting(name: string, text: string | null): void {
     if (text === null) localStorage.removeItem(name);
     else localStorage.setItem(name, text);
   } catch {
-    // As said.
+    // Storage blocked: the setting lasts for this tab.
   }
 }

@@ -76,7 +76,7 @@ export class PlanStore {
   private readonly heldNow = signal<PendingEdit | null>(null);
   /** Names of the done work that an edit would undo; loaded once there is such work. */
   private undoneBy: ((from: Plan, to: Plan) => readonly string[]) | null = null;
-  /** Counts what was asked to be opened, so that what comes late is not shown. */
+  /** Request counter: a stale open() result is dropped. */
   private opening = 0;
 
   /** The oldest state that undo still knows; null before anything was changed. */
@@ -97,7 +97,7 @@ export class PlanStore {
   readonly refused = this.refusedNow.asReadonly();
   readonly editable = computed(() => this.phaseNow() === 'ready' && this.tabs.role() === 'writer');
   readonly follows = computed(() => this.phaseNow() === 'ready' && this.tabs.role() === 'follower');
-  /** Once the plan is on screen and takes input, what the first look does without may come in. */
+  /** Set once the plan is interactive; deferred code loads after it. */
   readonly interactive = this.interactiveNow.asReadonly();
   /** Snags of the plan as it is now; none while they are being looked for. */
   readonly snags = computed(() => (this.isJudged() ? this.inspection.last() : []));
@@ -162,7 +162,7 @@ export class PlanStore {
       this.phaseNow.set('ready');
       this.onScreen(() => {
         void this.meshes.of(plan);
-        // The worker's look is not the page's: what each record brings is known here before the first edit asks.
+        // The worker's validation cache is not shared. Warm the page's own before the first edit.
         void idle().then(() => validatePlan(plan));
         if (!this.editable()) return;
         // Nothing to keep where it was edited by then: what it has become is kept already.
@@ -284,7 +284,7 @@ export class PlanStore {
     this.resetTo(null, 'none');
   }
 
-  /** What the first look does without is done once the plan is on screen and takes input. */
+  /** Runs once the plan is on screen and takes input. */
   private onScreen(then: () => void): void {
     const { opening } = this;
     const look = (): void => {
@@ -314,7 +314,8 @@ export class PlanStore {
   }
   /** From the first work that is done, edits are held against it. */
   private loadUndoGuard(plan: Plan): void {
-    if (this.undoneBy || !(plan.floor.done.length || plan.proving)) return;
+    const { rounds, holds } = plan.proving;
+    if (this.undoneBy || !(plan.floor.done.length || rounds.length || holds.length)) return;
     this.undoneBy = () => [];
     import('./invalidated-work').then(
       ({ workInvalidatedBy: undoneBy }) => (this.undoneBy = undoneBy),

@@ -125,7 +125,7 @@ export class Selection {
     this.pointedNow.set(node);
   }
 
-  /** Chooses without a word in the address: whoever calls it goes somewhere with it. */
+  /** Selects without navigating; the caller navigates. */
   look(ref: Ref): void {
     this.refNow.set(ref);
     this.last.update((last) => {

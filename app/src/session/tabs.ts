@@ -15,7 +15,7 @@ export type Heard =
 /** One tab writes a plan; the others on it follow. */
 export type Role = 'writer' | 'follower';
 
-/** A tab that was asked for its plan and does not let go within this is taken for dead, ms. */
+/** Timeout after which an unresponsive tab loses its lock, ms. */
 const DEAD_MS = 3000;
 const lockOf = (planId: string): string => `firm-line plan ${planId}`;
 

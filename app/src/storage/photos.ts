@@ -53,7 +53,7 @@ export class Photos {
   async get(digest: string, which: 'picture' | 'small' = 'picture'): Promise<Blob | undefined> {
     return (await this.db.photo(digest))?.[which];
   }
-  /** Keeps one that came out of a file under its digest; false where it holds something else. */
+  /** Stores an imported photo; false if its content does not match the digest. */
   async take(digest: string, picture: Blob): Promise<boolean> {
     if (crypto.subtle && !digest.startsWith('photo-') && (await sha256Hex(picture)) !== digest)
       return false;

@@ -31,7 +31,7 @@ export interface Fix {
   readonly label: string;
   readonly call: EditCall;
 }
-/** A finding against the plan: what a careful friend would point out. */
+/** One problem found in the plan. */
 export interface Snag {
   /** Tells it from every other finding against the same plan. */
   readonly key: string;

@@ -92,6 +92,14 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
         'order-not-sheet',
       ),
     ).toEqual([]);
+    // A run of the last bleeders of the sheet, in its order, is by the sheet.
+    const rest = gannet.bleeding.listed.slice(1);
+    expect(
+      found(
+        plan({ makers, runs: [run({ order: rest, flushMl: [1] })] }, listed),
+        'order-not-sheet',
+      ),
+    ).toEqual([]);
     expect(found(plan({ makers: { ...makers, source: '' } }), 'order-not-sheet')).toEqual([]);
   });
 

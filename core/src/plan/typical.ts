@@ -1,4 +1,4 @@
-// Figures to begin with: apart from the model, since the first screen needs none of them.
+// Typical figures to begin with. Separate entry point: kept out of the initial bundle.
 import type { Category } from '../trade/categories.ts';
 import type { Brake, Disc, Drum } from '../physics/hydraulics/index.ts';
 import type {

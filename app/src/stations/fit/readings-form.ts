@@ -12,7 +12,7 @@ export interface Ask<K extends string> {
   readonly none?: string;
 }
 
-/** Readings that say something only together: nothing is taken before all that must be are there, and none is made up. */
+/** Readings that count only together. Emits only when every required reading is present. */
 @Component({
   selector: 'fl-readings-form',
   imports: [OptionalNumberField],

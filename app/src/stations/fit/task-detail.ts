@@ -216,7 +216,7 @@ export class TaskDetail {
   readonly floor = input.required<Floor>();
   readonly views = input.required<readonly TaskView[]>();
   readonly told = output<EditCall>();
-  /** What was to come off stays: its task. */
+  /** Emitted when a strip task is cancelled because the part stays on. */
   readonly stays = output<string>();
   protected readonly by = inject(Initials);
   protected readonly log = inject(LogFacade);

@@ -1,4 +1,4 @@
-/** The first input is what a value belongs to: it is forgotten with that. */
+/** The first input owns the cache entry: when it is collected, so is the value. */
 type Inputs = [object, ...unknown[]];
 
 /** A value that follows from its inputs, computed once for them. */

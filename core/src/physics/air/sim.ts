@@ -70,7 +70,7 @@ export class AirSim {
     const held = [...this.#held.values()].reduce((sum, ml) => sum + ml, 0);
     return pipes + held + this.masters.reduce((sum, { airMl }) => sum + airMl, 0);
   }
-  /** Air by pipe and by place, where there is any worth a word. */
+  /** Air per pipe and position, above the display threshold. */
   where(leastMl = 0.01): { readonly pipeId?: string; readonly at?: string; readonly ml: number }[] {
     const pipes = this.#pipes.map(({ pipe, airMl }) => ({ pipeId: pipe.id, ml: airMl }));
     const places = [...this.#held].map(([at, ml]) => ({ at, ml }));
@@ -308,7 +308,7 @@ export class AirSim {
     }
   }
 
-  /** How long a step may be: no air goes further than a grain where it climbs to some purpose. */
+  /** Step limit: air rising faster than the threshold moves at most one grain (20 mm). */
   #pace(flow: Flow | null): number {
     if (this.fixedS) return this.fixedS;
     const on = new Set(flow?.legs.map(({ pipe }) => pipe));

@@ -30,6 +30,9 @@ describe('air in one pipe', () => {
     expect([pipe.airMl, pipe.wetMm]).toEqual([pipe.ml, 0]);
     expect(pipe.isFull(pipe.slugs[0]!)).toBe(true);
     expect(pipe.climb(1, none)).toBe(false);
+    // A quarter of it air: three quarters of its metre hold fluid.
+    const quarter = wet(straight(0, 1000), { at: 0, ml: pipe.ml / 4 });
+    expect(quarter.wetMm).toBeCloseTo(750, 6);
   });
   test('a bubble climbs upright as fast as it is said to, sideways not at all, and stops at the top', () => {
     const speed = climbMmS(6.35, GLYCOL_FLUID);

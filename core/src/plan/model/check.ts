@@ -269,7 +269,7 @@ export interface IndexedRecord {
   readonly outline: RecordIndex;
   readonly path: Path;
 }
-/** All that a value in order brings, record by record. */
+/** Index of every record in a valid value. */
 export function indexRecords(fields: RecordShape['fields'], value: Raw): readonly IndexedRecord[] {
   return Object.entries(fields).flatMap(([key, field]): readonly IndexedRecord[] => {
     const inner = value[key];

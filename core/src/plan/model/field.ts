@@ -99,7 +99,7 @@ export interface Typed<T> {
 /** A field that holds just a `T`: the compiler keeps a record's type and its fields together, both ways. */
 export type Field<T> = FieldData & Typed<T>;
 export type AnyField = FieldData;
-/** Whatever it holds. */
+/** A field of any value type. */
 // eslint-disable-next-line @typescript-eslint/no-explicit-any
 type AnyTypedField = Field<any>;
 export type ValueOf<F> = F extends Typed<infer T> ? T : never;

@@ -1,4 +1,4 @@
-// What a plan's fluid is joined to: apart from the plan itself, since what is first shown does not ask it.
+// What a plan's fluid is joined to. Separate entry point: kept out of the initial bundle.
 export { axleOf } from './axle-of.ts';
 export {
   feedsAt,

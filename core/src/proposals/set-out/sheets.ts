@@ -32,7 +32,7 @@ const SLIDING_REAR_MM = [34];
 const FRONT_DRUM = { cylinderMm: 25.4, brakeFactor: 3.2 };
 /** Bore of a master that no booster helps. An ordinary figure. */
 const UNBOOSTED_MM = 19.05;
-/** Laden so heavy the ordinary brakes are; areas grow with what is heavier. */
+/** Laden mass the default brakes are sized for; brake area scales above it. */
 const ORDINARY_KG = 1900;
 function brakeOf(
   { ladenKg, vehicle }: Answers,

@@ -1,7 +1,7 @@
 import type { Vec3 } from '../../lib/vec/index.ts';
 
 /**
- * A solid of the bench, in the die's frame: the tube comes along x from below nothing, touches the die
+ * A solid of the bench, in the die's frame: the tube lies along x, x < 0 before the die, touches the die
  * at the origin and is bent towards y about the die's centre at [0, radius, 0]; z is up.
  */
 export type Solid =

@@ -174,7 +174,7 @@ export function clips(input: ClipLimits): Clips {
   if (lengthMm <= input.endMm) return answer([]);
   const closed = mergeStretches(forbiddenMm, lengthMm);
   const places = best(closed, lengthMm, spanMm, endMm, fewest(closed, lengthMm, spanMm, endMm));
-  // As many as it takes one after the other can also be evened out: both look at the same bounds.
+  // The greedy count is feasible for the even spacing too: both use the same bounds.
   if (!places) throw new Error('Clips that can be reached one by one could not be evened out.');
   return answer(places);
 }

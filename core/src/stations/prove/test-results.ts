@@ -104,7 +104,8 @@ export const provingTests = derive(
 );
 /** Proofs that a change would make void, by name. */
 export function testsInvalidatedBy(was: PlanView, is: PlanView): string[] {
-  if (!was.plan.proving) return [];
+  const { rounds, holds } = was.plan.proving;
+  if (!rounds.length && !holds.length) return [];
   const still = new Map(provingTests(is).map((round) => [round.key, round.state]));
   return provingTests(was)
     .filter(({ key, state }) => state === 'done' && still.get(key) !== 'done')

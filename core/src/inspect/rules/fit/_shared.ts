@@ -24,7 +24,7 @@ export const FLOOR_READS = [
   'plan.filling',
 ] as const;
 type Read = Reading<(typeof FLOOR_READS)[number]>;
-/** The tasks, where anything was told on the floor: a plan nobody has begun to build has none to speak of. */
+/** Tasks, or none while no work has been recorded. */
 export const told = (view: Read): readonly TaskView[] =>
   view.plan.floor ? floorView(view as unknown as PlanView) : [];
 export const doneIds = (views: readonly TaskView[]): ReadonlySet<string> =>

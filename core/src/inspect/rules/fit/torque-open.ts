@@ -2,7 +2,7 @@ import { torqueOf } from '../../../stations/fit/tasks/index.ts';
 import { defineRule } from '../../define-rule.ts';
 import { FLOOR_READS, told } from './_shared.ts';
 
-/** What is tight to no figure anybody can name is tight to nothing. */
+/** A torque needs a figure and a source. */
 export const torqueOpen = defineRule({
   id: 'torque-open',
   station: 'fit',

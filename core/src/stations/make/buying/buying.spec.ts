@@ -1,3 +1,4 @@
+import { NUTS } from '../../../trade/stock/index.ts';
 import { withOrder, withSection } from '../../../testing/records.ts';
 import { demo } from '../../../testing/demo-plans.ts';
 import {
@@ -26,6 +27,20 @@ const rowsOf = (plan: Plan) => listView(viewPlan(plan)).rows;
 const withBuying = (buying: Buying): Plan => withSection(gannet, 'buying', buying);
 const ordered = (key: string, patch: Partial<Order>): Plan =>
   withBuying(withOrder(gannet.buying, key, patch));
+
+test('each 37° end that is made takes a sleeve beside its nut, and no other end does', () => {
+  const r1 = gannet.lines.find(({ id }) => id === 'line-r1')!;
+  const sleeves = (plan: Plan): number =>
+    shoppingList(viewPlan(plan))
+      .filter(({ key }) => key.startsWith('sleeve:'))
+      .reduce((sum, { count }) => sum + count, 0);
+  const nut = NUTS.find(({ flare }) => flare === 'cone-37')!;
+  const coned = { ...r1.ends.a, nutId: nut.id, flare: nut.flare };
+  const lines = gannet.lines.map((line) =>
+    line === r1 ? { ...r1, ends: { ...r1.ends, a: coned } } : line,
+  );
+  expect([sleeves(gannet), sleeves({ ...gannet, lines })]).toEqual([0, 1]);
+});
 
 describe('one list', () => {
   const items = shoppingList(viewPlan(gannet));
