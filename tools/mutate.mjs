@@ -1,0 +1,103 @@
+import { execFileSync, spawnSync } from 'node:child_process';
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname } from 'node:path';
+import ts from 'typescript';
+import { ROOT } from './steps.mjs';
+
+/**
+ * Breaks core in one place after another and tells which of them no spec notices: `npm run mutate -- COUNT SEED`.
+ * First the specs nearest above the file are run, then every spec that reaches it.
+ */
+const [count = 10, seed = 1] = process.argv.slice(2).map(Number);
+
+/** Numbers from 0 to 1 that come again with their seed (mulberry32). */
+function seeded(from) {
+  let state = from >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+const { SyntaxKind: K } = ts;
+const OPERATORS = new Map([
+  [K.PlusToken, '-'],
+  [K.MinusToken, '+'],
+  [K.AsteriskToken, '/'],
+  [K.SlashToken, '*'],
+  [K.LessThanToken, '<='],
+  [K.LessThanEqualsToken, '<'],
+  [K.GreaterThanToken, '>='],
+  [K.GreaterThanEqualsToken, '>'],
+  [K.EqualsEqualsEqualsToken, '!=='],
+  [K.ExclamationEqualsEqualsToken, '==='],
+  [K.AmpersandAmpersandToken, '||'],
+  [K.BarBarToken, '&&'],
+]);
+
+/** What can be broken in a file: the place, and what stands there then. */
+function breaksIn(file) {
+  const text = readFileSync(file, 'utf8');
+  const source = ts.createSourceFile(file, text, ts.ScriptTarget.Latest, true);
+  const found = [];
+  const add = (node, by) => found.push({ file, from: node.getStart(), to: node.end, by });
+  const visit = (node) => {
+    if (ts.isTypeNode(node) || ts.isImportDeclaration(node)) return;
+    if (ts.isBinaryExpression(node) && OPERATORS.has(node.operatorToken.kind))
+      add(node.operatorToken, OPERATORS.get(node.operatorToken.kind));
+    if (ts.isNumericLiteral(node)) add(node, String(Number(node.text.replaceAll('_', '')) + 1));
+    if (ts.isIfStatement(node)) add(node.expression, 'false');
+    if (ts.isConditionalExpression(node)) add(node.condition, 'true');
+    const isFilter =
+      ts.isCallExpression(node) &&
+      ts.isPropertyAccessExpression(node.expression) &&
+      node.expression.name.text === 'filter';
+    if (isFilter) add(node.arguments[0], '() => true');
+    ts.forEachChild(node, visit);
+  };
+  visit(source);
+  return found;
+}
+
+const jest = (...args) =>
+  spawnSync('npx', ['jest', '--selectProjects', 'core', '--bail', '--passWithNoTests', ...args], {
+    cwd: ROOT,
+    stdio: 'ignore',
+  }).status === 0;
+/** The nearest folder above a file that has specs of its own. */
+function specFolder(file) {
+  const folder = dirname(file);
+  const has = readdirSync(folder).some((name) => name.endsWith('.spec.ts'));
+  return has || folder === ROOT ? folder : specFolder(folder);
+}
+const survives = (file) =>
+  jest('--', `${specFolder(file)}/[^/]*$`) && jest('--findRelatedTests', file);
+
+const files = execFileSync('git', ['ls-files', 'core/src/**/*.ts'], { cwd: ROOT, encoding: 'utf8' })
+  .split('\n')
+  .filter((file) => file && !/\.spec\.ts$|\/testing\/|\/index\.ts$/.test(file));
+const random = seeded(seed);
+const pick = (list) => list[Math.floor(random() * list.length)];
+let killed = 0;
+for (let i = 0; i < count;) {
+  const one = pick(breaksIn(`${ROOT}/${pick(files)}`));
+  if (!one) continue;
+  i++;
+  const before = readFileSync(one.file, 'utf8');
+  const line = before.slice(0, one.from).split('\n').length;
+  let alive;
+  try {
+    writeFileSync(one.file, before.slice(0, one.from) + one.by + before.slice(one.to));
+    alive = survives(one.file);
+  } finally {
+    writeFileSync(one.file, before);
+  }
+  killed += alive ? 0 : 1;
+  const was = before.slice(one.from, one.to).replaceAll(/\s+/g, ' ').slice(0, 60);
+  console.log(
+    `${alive ? 'SURVIVED' : 'killed  '} ${one.file.slice(ROOT.length)}:${line} ${was} → ${one.by}`,
+  );
+}
+console.log(`${killed} of ${count} killed (seed ${seed})`);
