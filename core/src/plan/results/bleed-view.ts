@@ -6,7 +6,7 @@ import { galleriesOf, reservoirsFilledFrom } from '../network/index.ts';
 import type { LineView, PortView } from '../layout/line-view.ts';
 import { hoseVolumeMl } from '../layout/hose-figures.ts';
 import { makesPressure } from '../model/index.ts';
-import type { Circuit, Part, PartKind, Plan, Port } from '../model/index.ts';
+import type { Circuit, Hose, Part, PartKind, Plan, Port } from '../model/index.ts';
 
 /** What is bled, by the places where fluid meets. */
 export interface BleedNet {
@@ -68,13 +68,22 @@ const workOf = (part: Part): Circuit['work'] =>
 
 /** What of a plan its bleeding rests on besides its lines. */
 type Bled = Pick<Plan, 'bleeding' | 'circuits' | 'parts' | 'hoses'>;
-function viewOf(
+/** What of one kind of work is joined: its lines and hoses, the ports they touch, the bleeders they lead to. */
+interface Joined {
+  readonly lines: readonly LineView[];
+  /** Hoses between two parts: pipes. */
+  readonly pipes: readonly { readonly hose: Hose; readonly a: PortView; readonly b: PortView }[];
+  readonly touched: readonly PortView[];
+  readonly bleeders: readonly { readonly part: Part; readonly port: Port }[];
+  /** Fluid in the hoses that hang from a part and end at a place of their own, mL. */
+  readonly heldMl: (part: Part) => number;
+}
+function joinedOf(
   plan: Bled,
   work: Circuit['work'],
   lines: readonly LineView[],
   ports: ReadonlyMap<string, PortView>,
-  network: Network,
-): BleedView {
+): Joined {
   const circuits = new Set(plan.circuits.filter((c) => c.work === work).map((c) => c.id));
   const whole = lines.filter((v) => v.ports.a && v.ports.b);
   const joined = whole.filter((v) => circuits.has(v.line.circuitId));
@@ -110,6 +119,109 @@ function viewOf(
       ? bleedersOf(part, ports).map((port) => ({ part, port }))
       : [],
   );
+  return { lines: joined, pipes, touched: [...touched.values()], bleeders, heldMl };
+}
+
+/** Names of the places where fluid meets, and of ports, that differ from one another. */
+function placeNames({ parts }: Pick<Plan, 'parts'>): {
+  readonly labelOf: (id: string) => string;
+  readonly placeOf: (at: Pick<PortView, 'part' | 'port'>) => string;
+} {
+  const labelOf = labels([
+    ...parts.map((part) => [part.id, part.name] as const),
+    ...parts.flatMap((part) =>
+      part.ports.map((port) => [port.id, `${part.name}, ${port.name}`] as const),
+    ),
+  ]);
+  // Each gallery of a part is a place of its own, by the part's name where it is the only one.
+  const placeOf = ({ part, port }: Pick<PortView, 'part' | 'port'>): string => {
+    const galleries = galleriesOf(part);
+    const own = galleries.find((gallery) => gallery.includes(port));
+    return labelOf(
+      own && galleries.length === 1 && !makesPressure(part) ? part.id : (own?.[0] ?? port).id,
+    );
+  };
+  return { labelOf, placeOf };
+}
+
+/** Fluid in what has no bleeder of its own, back to the reservoir and with its feed, mL. */
+function wetMl({ parts, hoses }: Bled, drawn: Pick<ReadonlyMap<string, unknown>, 'has'>): number {
+  const held = parts
+    .filter(
+      ({ ports: own }) =>
+        own.some(({ id }) => drawn.has(id)) && !own.some(({ role }) => role === 'bleeder'),
+    )
+    .reduce((sum, part) => sum + part.cavityMl, 0);
+  const fed = hoses
+    .filter(
+      ({ service, ends }) =>
+        service === 'feed' && [ends.a, ends.b].some(({ portId }) => drawn.has(portId ?? '')),
+    )
+    .reduce((sum, hose) => sum + hoseVolumeMl(hose), 0);
+  return held + fed;
+}
+
+/** The line or the bleeder that a fault of the order is about. */
+function placeOfFault(
+  { path }: InputError,
+  { lines, bleeders }: Joined,
+): { readonly lineId?: string; readonly portId?: string } {
+  const index = Number(/\d+/.exec(path)?.[0] ?? -1);
+  if (path.startsWith('pipes'))
+    return index < lines.length ? { lineId: lines[index]!.line.id } : {};
+  return path.startsWith('bleeders') ? { portId: bleeders[index]!.port.id } : {};
+}
+
+type PlaceOf = (at: Pick<PortView, 'part' | 'port'>) => string;
+/** Each line and hose between the places it joins. */
+const runsOf = ({ lines, pipes }: Joined, placeOf: PlaceOf) => [
+  ...lines.map((v) => ({
+    kind: 'line' as const,
+    id: v.line.id,
+    from: placeOf(v.ports.a!),
+    to: placeOf(v.ports.b!),
+    lengthMm: v.card!.developedMm,
+    volumeMl: v.volumeMl,
+  })),
+  ...pipes.map(({ hose, a, b }) => ({
+    kind: 'hose' as const,
+    id: hose.id,
+    from: placeOf(a),
+    to: placeOf(b),
+    lengthMm: hose.orderMm,
+    volumeMl: hoseVolumeMl(hose),
+  })),
+];
+
+const netOf = (
+  runs: ReturnType<typeof runsOf>,
+  outlets: readonly PortView[],
+  { bleeders, heldMl }: Joined,
+  placeOf: PlaceOf,
+): BleedNet => ({
+  pipes: runs.map(({ kind, id, from, to }) => ({ kind, id, from, to })),
+  outlets: outlets.map(({ port, part }) => ({
+    at: placeOf({ part, port }),
+    portId: port.id,
+    partId: part.id,
+  })),
+  bleeders: bleeders.map(({ part, port }) => ({
+    portId: port.id,
+    partId: part.id,
+    at: placeOf({ part, port }),
+    cavityMl: part.cavityMl + heldMl(part),
+  })),
+});
+
+function viewOf(
+  plan: Bled,
+  work: Circuit['work'],
+  lines: readonly LineView[],
+  ports: ReadonlyMap<string, PortView>,
+  network: Network,
+): BleedView {
+  const joined = joinedOf(plan, work, lines, ports);
+  const { bleeders, heldMl } = joined;
   const none = (fault: NonNullable<BleedView['fault']>): BleedView => ({
     work,
     bleeders,
@@ -118,52 +230,24 @@ function viewOf(
     result: null,
     fault,
   });
-  const unfinished = joined.find((v) => !v.card);
+  const unfinished = joined.lines.find((v) => !v.card);
   if (unfinished)
     return none({
       message: `${unfinished.line.name} has no length yet: mend its corners first.`,
       lineId: unfinished.line.id,
     });
   if (!bleeders.length) return none({ message: 'No part on these lines has a bleeder.' });
-  const outlets = [...touched.values()].filter(
-    (p) => makesPressure(p.part) && p.port.role !== 'feed',
-  );
+  const outlets = joined.touched.filter((p) => makesPressure(p.part) && p.port.role !== 'feed');
   if (!outlets.length)
     return none({ message: 'No line starts at a master, so there is no outlet to measure from.' });
-  const labelOf = labels([
-    ...plan.parts.map((part) => [part.id, part.name] as const),
-    ...plan.parts.flatMap((part) =>
-      part.ports.map((port) => [port.id, `${part.name}, ${port.name}`] as const),
-    ),
-  ]);
-  // Where fluid meets: each gallery of a part is a place of its own, by the part's name where it is the only one.
-  const placeOf = ({ part, port }: Pick<PortView, 'part' | 'port'>): string => {
-    const galleries = galleriesOf(part);
-    const own = galleries.find((gallery) => gallery.includes(port));
-    return labelOf(
-      own && galleries.length === 1 && !makesPressure(part) ? part.id : (own?.[0] ?? port).id,
-    );
-  };
-  const idOf = new Map(bleeders.map(({ port }) => [labelOf(port.id), port.id]));
+  const { labelOf, placeOf } = placeNames(plan);
+  const runs = runsOf(joined, placeOf);
   const drawn = reach(
     network,
     outlets.map(({ port }) => port.id),
   );
   const input: BleedInput = {
-    pipes: [
-      ...joined.map((v) => ({
-        from: placeOf(v.ports.a!),
-        to: placeOf(v.ports.b!),
-        lengthMm: v.card!.developedMm,
-        volumeMl: v.volumeMl,
-      })),
-      ...pipes.map(({ hose, a, b }) => ({
-        from: placeOf(a),
-        to: placeOf(b),
-        lengthMm: hose.orderMm,
-        volumeMl: hoseVolumeMl(hose),
-      })),
-    ],
+    pipes: runs.map(({ from, to, lengthMm, volumeMl }) => ({ from, to, lengthMm, volumeMl })),
     outlets: [...new Set(outlets.map(placeOf))],
     bleeders: bleeders.map(({ part, port }) => ({
       id: labelOf(port.id),
@@ -177,22 +261,10 @@ function viewOf(
       ? bleeders.map((b) => b.port.id)
       : plan.bleeding.listed.filter((id) => bleeders.some((b) => b.port.id === id))
     ).map(labelOf),
-    // All that holds fluid and has no bleeder of its own counts, back to the reservoir and with its feed.
-    wetMl:
-      plan.parts
-        .filter(
-          ({ ports: own }) =>
-            own.some(({ id }) => drawn.has(id)) && !own.some(({ role }) => role === 'bleeder'),
-        )
-        .reduce((sum, part) => sum + part.cavityMl, 0) +
-      plan.hoses
-        .filter(
-          ({ service, ends }) =>
-            service === 'feed' && [ends.a, ends.b].some(({ portId }) => drawn.has(portId ?? '')),
-        )
-        .reduce((sum, hose) => sum + hoseVolumeMl(hose), 0),
+    wetMl: wetMl(plan, drawn),
     purge: plan.bleeding.purge,
   };
+  const idOf = new Map(bleeders.map(({ port }) => [labelOf(port.id), port.id]));
   try {
     const found = bleedFromMaster(
       input,
@@ -206,47 +278,13 @@ function viewOf(
         plan.parts,
         new Set(outlets.map(({ part }) => part.id)),
       ),
-      net: {
-        pipes: [
-          ...joined.map((v) => ({
-            kind: 'line' as const,
-            id: v.line.id,
-            from: placeOf(v.ports.a!),
-            to: placeOf(v.ports.b!),
-          })),
-          ...pipes.map(({ hose, a, b }) => ({
-            kind: 'hose' as const,
-            id: hose.id,
-            from: placeOf(a),
-            to: placeOf(b),
-          })),
-        ],
-        outlets: outlets.map(({ port, part }) => ({
-          at: placeOf({ part, port }),
-          portId: port.id,
-          partId: part.id,
-        })),
-        bleeders: bleeders.map(({ part, port }) => ({
-          portId: port.id,
-          partId: part.id,
-          at: placeOf({ part, port }),
-          cavityMl: part.cavityMl + heldMl(part),
-        })),
-      },
+      net: netOf(runs, outlets, joined, placeOf),
       result: { ...found, order: found.order.map((step) => ({ ...step, id: idOf.get(step.id)! })) },
       fault: null,
     };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    const index = Number(/\d+/.exec(error.path)?.[0] ?? -1);
-    const place = error.path.startsWith('pipes')
-      ? index < joined.length
-        ? { lineId: joined[index]!.line.id }
-        : {}
-      : error.path.startsWith('bleeders')
-        ? { portId: bleeders[index]!.port.id }
-        : {};
-    return none({ message: error.message, ...place });
+    return none({ message: error.message, ...placeOfFault(error, joined) });
   }
 }
 
