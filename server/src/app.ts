@@ -30,11 +30,9 @@ const inASentence: ErrorRequestHandler = (
     typeof error.status === 'number' && error.status >= 400 && error.status < 500
       ? error.status
       : 500;
-  response
-    .status(status)
-    .json({
-      error: status === 500 ? 'The server met a fault of its own.' : 'That address cannot be read.',
-    });
+  response.status(status).json({
+    error: status === 500 ? 'The server met a fault of its own.' : 'That address cannot be read.',
+  });
 };
 
 /** Serves the built app and the demo plans; everything comes from this origin and nothing runs that is not a file of it. */

@@ -1,4 +1,4 @@
-import { Component } from '@angular/core';
+import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router, RouterOutlet, withComponentInputBinding } from '@angular/router';
 import type { Plan } from '@firm-line/core/plan';
@@ -7,7 +7,11 @@ import { Selection } from '../session/selection';
 import { STATION_ROUTES } from '../stations/routes';
 import { APP_PROVIDERS, openGannet, until } from './open-gannet';
 
-@Component({ imports: [RouterOutlet], template: '<router-outlet />' })
+@Component({
+  imports: [RouterOutlet],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: '<router-outlet />',
+})
 class Frame {}
 
 /** A station, or a page of one, by its address on the demo plan, with the few words its specs need. */
