@@ -294,7 +294,8 @@ export class SetOutPage {
     try {
       const { id } = plan ? await this.files.begin(plan) : await this.files.create();
       writeDraft(null);
-      await this.router.navigate(['/plan', id, 'measure', 'first']);
+      // All places of a plan that was set out are guesses; an empty one has none yet.
+      await this.router.navigate(['/plan', id, 'measure', plan ? 'first' : 'places']);
     } catch (error) {
       this.waiting.set(false);
       this.kept.set(false);
