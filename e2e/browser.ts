@@ -75,7 +75,8 @@ export async function watch(
   page.setDefaultTimeout(90_000);
   const complaints: string[] = [];
   page.on('console', (message) => {
-    if (message.type() === 'error') complaints.push(`console: ${message.text()}`);
+    if (message.type() === 'error')
+      complaints.push(`console: ${message.text()} ${message.location().url ?? ''}`);
   });
   page.on('pageerror', (error) => complaints.push(`page: ${(error as Error).message}`));
   // A plan that is not saved asks before it is left: nobody would answer.

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { writePlan, type Plan } from '@firm-line/core/plan';
 import { LAYOUTS } from '@firm-line/core/proposals/layouts';
 import type { ElementHandle, Page } from 'puppeteer-core';
-import { SCREENS } from '../app/src/stations/registry';
+import { STATIONS } from '../app/src/stations/registry';
 import { demo } from '../core/src/testing/demo-plans';
 import { bare, ODD_PLANS, opened } from '../core/src/testing/odd-plans';
 import { goTo, openPlan, watch, withBrowser } from './browser';
@@ -46,7 +46,7 @@ test.each(plans.map(([name, plan], i) => [name, { ...plan, id: `odd-${i}`, name 
     );
     await bring(page, plan);
     const found: string[] = [];
-    for (const { path } of SCREENS) {
+    for (const { path } of STATIONS) {
       await goTo(page, path);
       // The layouts are much alike: what was pressed in one is not pressed in the next.
       const pressed =

@@ -24,7 +24,7 @@ const wrongNow = (page: Page): Promise<string[]> =>
     ],
   );
 
-/** Presses every button of a station once but those that take away or hand out files: each opens what it opens. Says what was wrong after which. */
+/** Presses every button of a station, and the links to its pages, once but those that take away or hand out files: each opens what it opens. Says what was wrong after which. */
 export async function pressAll(
   page: Page,
   pressed: Set<string>,
@@ -42,7 +42,7 @@ export async function pressAll(
             .replace(/[\d.,]+/g, '#')
             .trim() || `no words: ${button.outerHTML.slice(0, 200)}`;
         const button = [
-          ...document.querySelectorAll<HTMLButtonElement>('main button:enabled'),
+          ...document.querySelectorAll<HTMLElement>('main button:enabled, main fl-page-nav a'),
         ].find(
           (one) =>
             one.offsetHeight &&
