@@ -10,7 +10,7 @@ import { bare, ODD_PLANS, opened } from '../core/src/testing/odd-plans';
 import { goTo, openPlan, watch, withBrowser } from './browser';
 import { pressAll, wrong } from './press';
 
-jest.setTimeout(600_000);
+jest.setTimeout(240_000);
 const run = withBrowser();
 const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
 
