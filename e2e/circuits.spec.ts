@@ -59,7 +59,7 @@ describe('Plumb and Size in the browser', () => {
     await waitText(page, 'fl-size-station', 'still a guess');
     const master = await textOf(page, '[data-step=Master]');
     const foot = await page.evaluateHandle(() =>
-      [...document.querySelectorAll('fl-number-field')]
+      [...document.querySelectorAll('fl-text-input')]
         .find((f) => f.textContent!.includes('Foot, N'))!
         .querySelector('input')!,
     );

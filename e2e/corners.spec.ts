@@ -68,9 +68,9 @@ test('a caliper is fitted over its disc on both sides, each with its own shims a
   // By hand: 1.5 + (4.2 − 2.6)/2 = 2.3, five of 0.5 are 2.5; 1.5 + (3 − 3.4)/2 = 1.3, three of 0.5 are 1.5.
   expect(await verdict(left)).toMatch(/5 of 0.5 mm, together 2.5 mm, 0.2 mm off the middle: good/);
   expect(await verdict(right)).toMatch(/3 of 0.5 mm, together 1.5 mm, 0.2 mm off the middle: good/);
-  await type(page, left, 'Bolt’s length', '38');
-  await type(page, left, 'Metal it goes through', '22');
-  await type(page, left, 'All its washers', '2.5');
+  await type(page, left, 'Bolt, under its head', '38');
+  await type(page, left, 'Bracket and ear, thickness', '22');
+  await type(page, left, 'Washers', '2.5');
   expect(await page.$(`${left} [data-test=bolt]`)).toBeNull();
   await type(page, left, 'Thread that must hold', '12');
   await waitText(

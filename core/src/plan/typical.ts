@@ -149,7 +149,6 @@ export const typicalParking = (by: ParkingSheet['by']): ParkingSheet =>
       });
 
 interface PedalClearance {
-  readonly name: string;
   /** No less than this; a shoe's edge fits between. */
   readonly leastMm: number;
   /** More than this is far to reach; null where that does not matter. */
@@ -159,31 +158,26 @@ interface PedalClearance {
 /** Room that pedals want. Common practice: the sole of a work shoe is some 110 mm wide and is set down across no more than one pad. */
 export const PEDAL_ROOM: Readonly<Record<keyof PedalBox, PedalClearance>> = {
   clutchToBrakeMm: {
-    name: 'Clutch to brake',
     leastMm: 50,
     mostMm: 150,
     why: 'a shoe on the one catches the other',
   },
   brakeToThrottleMm: {
-    name: 'Brake to throttle',
     leastMm: 50,
     mostMm: 110,
     why: 'one shoe presses both',
   },
   toWallMm: {
-    name: 'Outer pedal to wall',
     leastMm: 30,
     mostMm: null,
     why: 'the shoe jams against the wall',
   },
   brakeOverThrottleMm: {
-    name: 'Brake over throttle',
     leastMm: 10,
     mostMm: 60,
     why: 'the foot coming over from the throttle goes under the brake',
   },
   behindMm: {
-    name: 'Behind the brake, pressed down',
     leastMm: 15,
     mostMm: null,
     why: 'the pedal stops on the floor before the master does',

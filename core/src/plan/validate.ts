@@ -68,8 +68,9 @@ const ABSENT: Partial<Record<RecordKind | StockKind, (id: string) => string>> = 
 const absent = (to: RecordKind | StockKind, id: string): string =>
   ABSENT[to]?.(id) ?? `There is no ${to} "${id}"${isStock(to) ? ' in stock' : ''}.`;
 
-/** What no single record can tell: ids are unique, every reference meets its kind, a port joins at most one line, nothing is taped from itself. */
-function faultsBetween(plan: Plan, records: readonly IndexedRecord[]): Fault[] {
+/** What no single record of a plan can tell: ids are unique, every reference meets its kind, a port joins at most one line, nothing is taped from itself. */
+export function faultsBetween(plan: Plan): Fault[] {
+  const records = indexRecords(PLAN.fields, plan as never);
   const faults: Fault[] = [];
   const say = (path: string | IndexedRecord['path'], message: string): void =>
     void faults.push(typeof path === 'string' ? { path, message } : faultAt(path, message));
@@ -135,8 +136,8 @@ function faultsBetween(plan: Plan, records: readonly IndexedRecord[]): Fault[] {
 }
 
 /**
- * Everything that the reader would refuse a plan for; empty for a sound one. Records that stay as they are
- * are looked at once, so that asking again after an edit costs little.
+ * Everything that the reader would refuse a plan for, asked of a plan that was just changed; empty for a sound one.
+ * Records that stay as they are are looked at once, so that asking again after an edit costs little.
  */
 export function validatePlan(plan: Plan): Fault[] {
   const faults: Fault[] = [];
@@ -145,5 +146,5 @@ export function validatePlan(plan: Plan): Fault[] {
     plan as never,
     (path, message) => void faults.push(faultAt(path, message)),
   );
-  return faults.length ? faults : faultsBetween(plan, indexRecords(PLAN.fields, plan as never));
+  return faults.length ? faults : faultsBetween(plan);
 }

@@ -1,20 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { changeSteps, fluidIn, reservoirParts } from '@firm-line/core/stations/fill';
-import type { ReservoirFluid, Part } from '@firm-line/core/plan';
+import { type ReservoirFluid, type Part, FLUID_IN } from '@firm-line/core/plan';
 import { FLUIDS, fluidById } from '@firm-line/core/trade/stock';
 import { EmptyState } from '../../kit/empty-state';
 import { CheckField } from '../../kit/fields/check-field';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { SelectField } from '../../kit/fields/select-field';
-import { TextField } from '../../kit/fields/text-field';
 import { printSheet } from '../../kit/print-sheet';
 import { PlanStore } from '../../session/plan-store';
 import { FillFacade } from './fill-facade';
+import { FieldOf } from '../../kit/fields/field';
 
 /** What is in which reservoir, from which bottle, how wet and how hot, and what it takes to change it. */
 @Component({
   selector: 'fl-fluids-page',
-  imports: [CheckField, EmptyState, OptionalNumberField, SelectField, TextField],
+  imports: [CheckField, EmptyState, FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -31,33 +29,31 @@ import { FillFacade } from './fill-facade';
       >
         <h3 class="h2">{{ row.part.name }}</h3>
         <div class="mt-2 grid gap-3 sm:grid-cols-2 xl:grid-cols-4">
-          <fl-select-field
+          <fl-field
+            [of]="fields.fluidId"
             [field]="'fluid-' + row.part.id"
-            label="Fluid"
             [options]="fluids"
             [value]="row.now.fluidId"
             (changed)="set(row.now, { fluidId: $event! })"
           />
-          <fl-select-field
+          <fl-field
+            [of]="fields.wasId"
             [field]="'was-' + row.part.id"
-            label="In it before"
-            none="nothing: new parts"
             [options]="fluids"
+            none="nothing: new parts"
             [value]="row.now.wasId"
             (changed)="set(row.now, { wasId: $event })"
           />
-          <fl-text-field
+          <fl-field
+            [of]="fields.source"
             [field]="'source-' + row.part.id"
-            label="Whose word it is"
-            [limits]="words"
             placeholder="cap, plate, sheet"
             [value]="row.now.source"
             (changed)="set(row.now, { source: $event })"
           />
-          <fl-text-field
+          <fl-field
+            [of]="fields.batch"
             [field]="'batch-' + row.part.id"
-            label="Batch on the bottle"
-            [limits]="words"
             [value]="row.now.batch"
             (changed)="set(row.now, { batch: $event })"
           />
@@ -75,18 +71,14 @@ import { FillFacade } from './fill-facade';
               />
             </div>
           }
-          <fl-optional-number-field
-            label="Measured to boil at, °C"
+          <fl-field
+            [of]="fields.boilC"
             [value]="row.now.boilC"
-            [least]="0"
-            [most]="400"
             (changed)="set(row.now, { boilC: $event })"
           />
-          <fl-optional-number-field
-            label="Hottest place of it, °C"
+          <fl-field
+            [of]="fields.hotC"
             [value]="row.now.hotC"
-            [least]="-50"
-            [most]="1000"
             (changed)="set(row.now, { hotC: $event })"
           />
         </div>
@@ -137,10 +129,10 @@ import { FillFacade } from './fill-facade';
   `,
 })
 export class FluidsPage {
+  protected readonly fields = FLUID_IN.fields;
   private readonly sheet = inject(FillFacade);
   private readonly store = inject(PlanStore);
   protected readonly fluids = FLUIDS.map(({ id, name }) => [id, name] as const);
-  protected readonly words = { least: 0, most: 200 };
   protected readonly days = [
     { field: 'openedOn', label: 'Bottle opened' },
     { field: 'filledOn', label: 'Filled' },

@@ -15,7 +15,7 @@ describe('fluids', () => {
     const at = await open('f1', 'fluids');
     expect(at.texts('[data-reservoir] h3')).toEqual(['Tandem master', 'Clutch master']);
     expect(at.root.querySelector('[data-test=change]')).toBeNull();
-    await at.choose(labelled(at, master, 'In it before'), 'DOT 4');
+    await at.choose(labelled(at, master, 'Previous fluid'), 'DOT 4');
     await at.choose(labelled(at, master, 'Fluid'), 'DOT 5 ');
     expect(at.texts(`${master} [data-test=change]`)[0]).toMatch(
       /Another family.*Every seal.*flushed/,
@@ -38,11 +38,11 @@ describe('fluids', () => {
   });
   test('how far the hottest place is from boiling; words for figures and limits change nothing', async () => {
     const at = await open('f2', 'fluids');
-    await at.type(labelled(at, master, 'Measured to boil'), '182');
-    await at.type(labelled(at, master, 'Hottest place'), '140');
+    await at.type(labelled(at, master, 'Measured boiling point'), '182');
+    await at.type(labelled(at, master, 'Highest temperature'), '140');
     expect(at.texts(master)[0]).toMatch(/Between the hottest place and boiling lie 42 °C/);
     for (const wrong of ['hot', '401', '-1']) {
-      await at.type(labelled(at, master, 'Measured to boil'), wrong);
+      await at.type(labelled(at, master, 'Measured boiling point'), wrong);
       expect([wrong, at.store.plan().filling.fluids[0]!.boilC]).toEqual([wrong, 182]);
       expect(at.texts('.fault').length).toBeGreaterThan(0);
     }

@@ -1,30 +1,27 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { sheetNames, type MakersOrder } from '@firm-line/core/plan';
-import { NumberField } from '../../kit/fields/number-field';
-import { TextField } from '../../kit/fields/text-field';
+import { sheetNames, type MakersOrder, MAKERS_ORDER } from '@firm-line/core/plan';
 import { PlanStore } from '../../session/plan-store';
 import { FillFacade } from './fill-facade';
+import { FieldOf } from '../../kit/fields/field';
 
 /** Where the maker's order stands, and what it asks after the last corner. */
 @Component({
   selector: 'fl-makers-form',
-  imports: [NumberField, TextField],
+  imports: [FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
     <div class="grid gap-3 sm:grid-cols-2">
-      <fl-text-field
+      <fl-field
+        [of]="fields.source"
         field="order-source"
-        label="Which sheet, which page"
         [offers]="offers()"
-        [limits]="words"
         [value]="makers().source"
         (changed)="set({ source: $event })"
       />
-      <fl-number-field
-        label="Then the parking brake on and off, times"
+      <fl-field
+        [of]="fields.parkingTimes"
         [value]="makers().parkingTimes"
-        [limits]="timesLimits"
         (changed)="set({ parkingTimes: $event })"
       />
     </div>
@@ -47,10 +44,9 @@ import { FillFacade } from './fill-facade';
   `,
 })
 export class MakersForm {
+  protected readonly fields = MAKERS_ORDER.fields;
   private readonly sheet = inject(FillFacade);
   private readonly store = inject(PlanStore);
-  protected readonly words = { least: 0, most: 200 };
-  protected readonly timesLimits = { least: 0, most: 100, whole: true };
   protected readonly makers = computed(
     (): MakersOrder => this.sheet.filling().makers ?? { source: '', parkingTimes: 0, again: [] },
   );

@@ -1,26 +1,25 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { methodsFor } from '@firm-line/core/stations/fill';
-import { FILL_TOOLS, type FillMethod, type FillTool } from '@firm-line/core/plan';
+import { FILL_TOOLS, type FillMethod, type FillTool, FILLING } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
-import { NumberField } from '../../kit/fields/number-field';
 import { Notices } from '../../kit/notices';
 import { PlanStore } from '../../session/plan-store';
 import { FillFacade } from './fill-facade';
+import { FieldOf } from '../../kit/fields/field';
 
 /** How fluid is moved: by how many, with what; what each method is good for and what it lacks. */
 @Component({
   selector: 'fl-method-card',
-  imports: [CheckField, NumberField],
+  imports: [CheckField, FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-5', role: 'region', 'aria-label': 'Method' },
   template: `
     <h2 class="h2">How it is bled</h2>
     <div class="mt-2 flex flex-wrap items-end gap-x-6 gap-y-2">
-      <fl-number-field
+      <fl-field
         class="w-28"
-        label="People"
+        [of]="fields.people"
         [value]="sheet.filling().people"
-        [limits]="peopleLimits"
         (changed)="sheet.set({ people: $event })"
       />
       <fl-check-field
@@ -97,11 +96,11 @@ import { FillFacade } from './fill-facade';
   `,
 })
 export class MethodCard {
+  protected readonly fields = FILLING.fields;
   protected readonly sheet = inject(FillFacade);
   private readonly store = inject(PlanStore);
   private readonly notices = inject(Notices);
   protected readonly tools = FILL_TOOLS;
-  protected readonly peopleLimits = { least: 1, most: 20, whole: true };
   protected readonly views = computed(() =>
     methodsFor(this.sheet.filling(), this.store.plan(), this.sheet.network()),
   );

@@ -1,10 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { bottleMl, type School } from '@firm-line/core/physics/bleeding';
-import type { Bleeding } from '@firm-line/core/plan';
+import { type Bleeding, BLEEDING } from '@firm-line/core/plan';
 import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
 import { FLUIDS, fluidById } from '@firm-line/core/trade/stock';
 import { formatLengthUnit, formatVolume } from '@firm-line/core/lib/units';
-import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
 import { circuitNotes, lastFluidUse, type RunFluidUse } from '@firm-line/core/stations/fill';
 import { FillDiagram } from './fill-diagram';
@@ -13,6 +12,7 @@ import { MakersForm } from './makers-form';
 import { MethodCard } from './method-card';
 import { SchoolsCard } from './schools-card';
 import { RadioField } from '../../kit/fields/radio-field';
+import { FieldOf } from '../../kit/fields/field';
 
 const SCHOOLS: readonly { id: School; name: string; why: string }[] = [
   {
@@ -35,7 +35,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
 
 @Component({
   selector: 'fl-fill-plan-page',
-  imports: [FillDiagram, MakersForm, MethodCard, NumberField, RadioField, SchoolsCard],
+  imports: [FieldOf, FillDiagram, MakersForm, MethodCard, RadioField, SchoolsCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -110,12 +110,10 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                   }
                 </select>
               </div>
-              <fl-number-field
+              <fl-field
                 class="w-40"
-                label="Times the volume pushed"
+                [of]="fields.purge"
                 [value]="store.plan().bleeding.purge"
-                [least]="1"
-                [most]="20"
                 (changed)="set({ purge: $event })"
               />
             </div>
@@ -211,6 +209,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
   `,
 })
 export class PlanPage {
+  protected readonly fields = BLEEDING.fields;
   protected readonly store = inject(PlanStore);
   private readonly sheet = inject(FillFacade);
   protected readonly used = computed(() => lastFluidUse(this.sheet.filling()));

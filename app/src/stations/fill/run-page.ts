@@ -1,5 +1,5 @@
-import type { ElementRef } from '@angular/core';
 import {
+  type ElementRef,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -34,7 +34,7 @@ import {
   type FillRun,
   type RunEvent,
 } from '@firm-line/core/plan';
-import type { BleedView } from '@firm-line/core/plan/results';
+import { type BleedView } from '@firm-line/core/plan/results';
 import { formatVolume } from '@firm-line/core/lib/units';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { TextField } from '../../kit/fields/text-field';
@@ -489,13 +489,13 @@ export class RunPage {
   protected readonly soft = computed(() => {
     const air = this.air();
     return [
-      ...(air && air.airMl >= 0.1
-        ? [`By the simulation ${this.ml(air.airMl)} of air are still in it${this.airWhere()}.`]
-        : []),
       ...(this.state()!.felt === 'sinks'
         ? [
             'A pedal that sinks leaks: outside at a joint, or inside past the master’s cup. Look at every joint under pressure first.',
           ]
+        : []),
+      ...(air && air.airMl >= 0.1
+        ? [`By the simulation ${this.ml(air.airMl)} of air are still in it${this.airWhere()}.`]
         : []),
       ...SOFT_CAUSES,
     ];

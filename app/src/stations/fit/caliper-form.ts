@@ -6,80 +6,42 @@ import {
   type StackBolt,
 } from '@firm-line/core/physics/wheel-ends';
 import { InputError } from '@firm-line/core/lib/faults';
-import { CALIPER_FIT, type CaliperFit } from '@firm-line/core/plan';
+import { CALIPER_FIT, STACK_BOLT, type CaliperFit, SHIMS } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
-import { LengthField } from '../../kit/fields/length-field';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { NumberField } from '../../kit/fields/number-field';
-import { SelectField } from '../../kit/fields/select-field';
-import { YesNoField } from '../../kit/fields/yes-no-field';
 import { DISPLAY_UNITS } from '../../kit/units';
 import { CaliperSection } from './caliper-section';
-import { ReadingsForm, type Ask } from './readings-form';
+import { ReadingsForm } from './readings-form';
+import { FieldOf } from '../../kit/fields/field';
 
 type BoltReading = keyof StackBolt;
-const BOLT_ASKS: readonly Ask<BoltReading>[] = [
-  { key: 'lengthMm', label: 'Bolt’s length', unit: 'length', least: 1, most: 1000 },
-  { key: 'gripMm', label: 'Metal it goes through', unit: 'length', least: 0, most: 100 },
-  { key: 'washerMm', label: 'All its washers', unit: 'length', least: 0, most: 100 },
-  { key: 'needMm', label: 'Thread that must hold', unit: 'length', least: 0, most: 100 },
-  {
-    key: 'depthMm',
-    label: 'Thread there is',
-    unit: 'length',
-    least: 0,
-    most: 100,
-    none: 'through',
-  },
-  { key: 'shankMm', label: 'Plain shank', unit: 'length', least: 0, most: 100, none: 'none' },
-];
 
 /** A caliper over its disc: gaps as measured, the shims out of the box, the bolt behind them, and what is looked at. */
 @Component({
   selector: 'fl-caliper-form',
-  imports: [
-    CaliperSection,
-    LengthField,
-    OptionalNumberField,
-    NumberField,
-    ReadingsForm,
-    SelectField,
-    YesNoField,
-  ],
+  imports: [CaliperSection, FieldOf, ReadingsForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-5', role: 'group', '[attr.aria-label]': 'name()' },
   template: `
     <h3 class="text-xl font-bold">{{ name() }}</h3>
     <div class="mt-3 grid gap-3 sm:grid-cols-3">
-      <fl-optional-number-field
-        label="Gap on the inner side"
-        unit="length"
-        [digits]="2"
-        [limits]="gap"
-        none="not measured"
+      <fl-field
+        [of]="fields.innerGapMm"
         [value]="fit().innerGapMm"
         (changed)="put({ innerGapMm: $event })"
       />
-      <fl-optional-number-field
-        label="Gap on the outer side"
-        unit="length"
-        [digits]="2"
-        [limits]="gap"
-        none="not measured"
+      <fl-field
+        [of]="fields.outerGapMm"
         [value]="fit().outerGapMm"
         (changed)="put({ outerGapMm: $event })"
       />
-      <fl-length-field
-        label="Shims in while measuring"
-        [digits]="2"
-        [limits]="gap"
-        [valueMm]="fit().stackMm"
+      <fl-field
+        [of]="fields.stackMm"
+        [value]="fit().stackMm"
         (changed)="put({ stackMm: $event })"
       />
-      <fl-select-field
+      <fl-field
+        [of]="fields.moves"
         [field]="'moves-' + fit().key"
-        label="More shim moves it"
-        [options]="ways"
         [value]="fit().moves"
         (changed)="put({ moves: $event })"
       />
@@ -95,19 +57,15 @@ const BOLT_ASKS: readonly Ask<BoltReading>[] = [
     <p class="label mt-3">Shims in the box</p>
     @for (one of fit().box; track $index; let i = $index) {
       <div class="mt-1 flex items-end gap-3">
-        <fl-length-field
+        <fl-field
           class="w-32"
-          label="Thickness"
-          [digits]="2"
-          [leastMm]="0.01"
-          [mostMm]="20"
-          [valueMm]="one.thicknessMm"
+          [of]="shimFields.thicknessMm"
+          [value]="one.thicknessMm"
           (changed)="shim(i, { thicknessMm: $event })"
         />
-        <fl-number-field
+        <fl-field
           class="w-24"
-          label="How many"
-          [limits]="counts"
+          [of]="shimFields.count"
           [value]="one.count"
           (changed)="shim(i, { count: $event })"
         />
@@ -141,7 +99,8 @@ const BOLT_ASKS: readonly Ask<BoltReading>[] = [
     }
     <p class="label mt-4">Bolt behind the stack</p>
     <fl-readings-form
-      [asks]="boltAsks"
+      [fields]="boltFields"
+      [keys]="boltKeys"
       [value]="bolt()"
       (changed)="put({ bolt: boltOf($event) })"
     />
@@ -149,30 +108,23 @@ const BOLT_ASKS: readonly Ask<BoltReading>[] = [
       <p class="mt-2" role="status" data-test="bolt">{{ boltWords() }}</p>
     }
     <div class="mt-4 grid gap-3 sm:grid-cols-3">
-      <fl-optional-number-field
-        label="Pad’s edge over the disc’s"
-        unit="length"
-        [digits]="2"
-        [least]="-100"
-        [most]="100"
-        none="not looked at"
+      <fl-field
+        [of]="fields.padOverMm"
         [hint]="padHint()"
+        none="not looked at"
         [value]="fit().padOverMm"
         (changed)="put({ padOverMm: $event })"
       />
-      <fl-select-field
+      <fl-field
+        [of]="fields.disc"
         [field]="'disc-' + fit().key"
-        label="Disc’s vanes are for"
         none="not looked at"
-        [options]="hands"
         [value]="fit().disc"
         (changed)="put({ disc: $event || null })"
       />
-      <fl-yes-no-field
+      <fl-field
+        [of]="fields.clear"
         [field]="'clear-' + fit().key"
-        label="Shield, hose and wires clear"
-        yes="clear"
-        no="not clear"
         [value]="fit().clear"
         (changed)="put({ clear: $event })"
       />
@@ -180,11 +132,21 @@ const BOLT_ASKS: readonly Ask<BoltReading>[] = [
   `,
 })
 export class CaliperForm {
+  protected readonly fields = CALIPER_FIT.fields;
+  protected readonly shimFields = SHIMS.fields;
   private readonly units = inject(DISPLAY_UNITS);
   readonly name = input.required<string>();
   readonly fit = input.required<CaliperFit>();
   readonly changed = output<CaliperFit>();
-  protected readonly boltAsks = BOLT_ASKS;
+  protected readonly boltFields = STACK_BOLT.fields;
+  protected readonly boltKeys = [
+    'lengthMm',
+    'gripMm',
+    'washerMm',
+    'needMm',
+    'depthMm',
+    'shankMm',
+  ] as const;
   protected readonly bolt = computed(
     () => this.fit().bolt as Readonly<Partial<Record<BoltReading, number | null>>> | null,
   );
@@ -192,16 +154,6 @@ export class CaliperForm {
     read: Readonly<Record<BoltReading, number | null>> | null,
   ): StackBolt | null => read && ({ ...read, shankMm: read.shankMm ?? 0 } as StackBolt);
   protected readonly gap = CALIPER_FIT.fields.stackMm;
-  protected readonly counts = { least: 1, most: 60, whole: true };
-  protected readonly ways = [
-    ['out', 'outwards'],
-    ['in', 'inwards'],
-  ] as const;
-  protected readonly hands = [
-    ['left', 'the left side'],
-    ['right', 'the right side'],
-    ['either', 'either side'],
-  ] as const;
 
   private readonly answer = computed((): ShimsResult | string | null => {
     const { innerGapMm, outerGapMm, stackMm, moves, box, bolt } = this.fit();

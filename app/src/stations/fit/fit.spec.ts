@@ -105,7 +105,7 @@ describe('Fit', () => {
     ]);
     await at.click(at.button('Change'));
     const minutes = [...at.root.querySelectorAll('fl-session-form fl-text-input')]
-      .find((one) => one.textContent!.includes('Minutes'))!
+      .find((one) => one.textContent!.includes('Time available'))!
       .querySelector('input')!;
     await at.type(minutes, '0');
     expect(at.texts('fl-session-form .fault')).toHaveLength(1);

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import type { EditCall } from '@firm-line/core/plan';
-import { HELD_BY, type Floor, type TemporaryFix } from '@firm-line/core/plan';
-import { SelectField } from '../../kit/fields/select-field';
+import { type EditCall, type Floor, type TemporaryFix, TEMPORARY } from '@firm-line/core/plan';
+import { FieldOf } from '../../kit/fields/field';
 
 /** What holds for now, as it is said. */
 export const HELD_NAMES: Record<TemporaryFix['by'], string> = {
@@ -15,7 +14,7 @@ export const HELD_NAMES: Record<TemporaryFix['by'], string> = {
 /** What holds for now and must come off again: open until it is closed. */
 @Component({
   selector: 'fl-held-for-now',
-  imports: [SelectField],
+  imports: [FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -52,11 +51,10 @@ export const HELD_NAMES: Record<TemporaryFix['by'], string> = {
         />
       </div>
       <div class="flex items-end gap-2">
-        <fl-select-field
+        <fl-field
           class="min-w-0 flex-1"
+          [of]="fields.by"
           field="held-by"
-          label="By"
-          [options]="choices"
           [value]="by()"
           (changed)="by.set($event)"
         />
@@ -66,12 +64,12 @@ export const HELD_NAMES: Record<TemporaryFix['by'], string> = {
   `,
 })
 export class HeldForNow {
+  protected readonly fields = TEMPORARY.fields;
   readonly floor = input.required<Floor>();
   /** What a task is called; nothing where there is no such task any more. */
   readonly taskName = input.required<(id: string) => string>();
   readonly changed = output<EditCall>();
   protected readonly names = HELD_NAMES;
-  protected readonly choices = HELD_BY.map((by) => [by, HELD_NAMES[by]] as const);
   protected readonly words = signal('');
   protected readonly by = signal<TemporaryFix['by']>('zip-tie');
   protected readonly open = computed(() =>

@@ -2,11 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { loadVerdict, PROOF_LOAD, type LoadVerdict } from '@firm-line/core/physics/wheel-ends';
 import { PROOF_LOAD_TAKEN, type ProofLoad } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { NumberField } from '../../kit/fields/number-field';
-import { TextField } from '../../kit/fields/text-field';
-import { YesNoField } from '../../kit/fields/yes-no-field';
 import { WheelEndsFacade } from './wheel-ends-facade';
+import { FieldOf } from '../../kit/fields/field';
 
 const SAID: Record<LoadVerdict, string> = {
   open: 'Not yet held and looked at.',
@@ -20,7 +17,7 @@ const SAID: Record<LoadVerdict, string> = {
 /** Pedals and brackets that were welded or changed, loaded before a foot trusts them. */
 @Component({
   selector: 'fl-loads-page',
-  imports: [EmptyState, OptionalNumberField, NumberField, TextField, YesNoField],
+  imports: [EmptyState, FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -33,55 +30,45 @@ const SAID: Record<LoadVerdict, string> = {
     @for (load of loads(); track load.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="load.name">
         <div class="grid gap-3 sm:grid-cols-3">
-          <fl-text-field
-            [field]="'load-' + load.id"
+          <fl-field
+            [of]="fields.name"
             label="What is loaded"
+            [field]="'load-' + load.id"
             [value]="load.name"
             (changed)="change(load.id, { name: $event })"
           />
-          <fl-number-field
-            label="Wanted, N"
-            [limits]="limits.wantedN"
+          <fl-field
+            [of]="fields.wantedN"
             [value]="load.wantedN"
             (changed)="change(load.id, { wantedN: $event })"
           />
-          <fl-optional-number-field
-            label="Loaded with, N"
+          <fl-field
+            [of]="fields.loadN"
             none="not yet"
-            [limits]="limits.loadN.of"
             [value]="load.loadN"
             (changed)="change(load.id, { loadN: $event })"
           />
-          <fl-optional-number-field
-            label="Held for, s"
+          <fl-field
+            [of]="fields.seconds"
             none="not yet"
-            [limits]="limits.seconds.of"
             [value]="load.seconds"
             (changed)="change(load.id, { seconds: $event })"
           />
-          <fl-optional-number-field
-            label="Mark before"
-            unit="length"
-            [least]="-1000"
-            [most]="1000"
+          <fl-field
+            [of]="fields.beforeMm"
             none="not measured"
             [value]="load.beforeMm"
             (changed)="change(load.id, { beforeMm: $event })"
           />
-          <fl-optional-number-field
-            label="Mark after"
-            unit="length"
-            [least]="-1000"
-            [most]="1000"
+          <fl-field
+            [of]="fields.afterMm"
             none="not measured"
             [value]="load.afterMm"
             (changed)="change(load.id, { afterMm: $event })"
           />
-          <fl-yes-no-field
+          <fl-field
+            [of]="fields.sound"
             [field]="'sound-' + load.id"
-            label="Looked at after"
-            yes="sound"
-            no="cracked or moved"
             [value]="load.sound"
             (changed)="change(load.id, { sound: $event })"
           />
@@ -103,10 +90,10 @@ const SAID: Record<LoadVerdict, string> = {
   `,
 })
 export class LoadsPage {
+  protected readonly fields = PROOF_LOAD_TAKEN.fields;
   private readonly sheet = inject(WheelEndsFacade);
   protected readonly least = PROOF_LOAD.leastN;
   protected readonly competition = PROOF_LOAD.competitionN;
-  protected readonly limits = PROOF_LOAD_TAKEN.fields;
   protected readonly loads = computed(() =>
     this.sheet
       .wheelEnds()

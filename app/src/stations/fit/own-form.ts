@@ -1,35 +1,28 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import type { EditCall } from '@firm-line/core/plan';
+import { type EditCall, OWN_TASK, type Floor, type Gate, type OwnTask } from '@firm-line/core/plan';
 import { possiblePrerequisites, type TaskView } from '@firm-line/core/stations/fit/tasks';
-import { OWN_TASK, type Floor, type Gate, type OwnTask } from '@firm-line/core/plan';
-import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
+import { FieldOf } from '../../kit/fields/field';
 
 /** A task of the user's own: how long, with how many, before which gate, after which others. */
 @Component({
   selector: 'fl-own-form',
-  imports: [NumberField, SelectField],
+  imports: [FieldOf, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-4' },
   template: `
     <div class="grid gap-3 sm:grid-cols-3">
-      <fl-number-field
-        label="Minutes"
-        [limits]="limits.minutes"
+      <fl-field
+        [of]="fields.minutes"
         [value]="own().minutes"
         (changed)="put({ minutes: $event })"
       />
-      <fl-number-field
-        label="People"
-        [limits]="limits.people"
-        [value]="own().people"
-        (changed)="put({ people: $event })"
-      />
-      <fl-select-field
+      <fl-field [of]="fields.people" [value]="own().people" (changed)="put({ people: $event })" />
+      <fl-field
+        [of]="fields.gateId"
         field="own-gate"
-        label="Before it closes"
-        none="no gate"
         [options]="gateChoices()"
+        none="no gate"
         [value]="own().gateId"
         (changed)="put({ gateId: $event || null })"
       />
@@ -59,12 +52,12 @@ import { SelectField } from '../../kit/fields/select-field';
   `,
 })
 export class OwnForm {
+  protected readonly fields = OWN_TASK.fields;
   readonly own = input.required<OwnTask>();
   readonly floor = input.required<Floor>();
   readonly views = input.required<readonly TaskView[]>();
   readonly gates = input.required<readonly Gate[]>();
   readonly changed = output<EditCall>();
-  protected readonly limits = OWN_TASK.fields;
   protected readonly gateChoices = computed(() =>
     this.gates().map(({ id, name }) => [id, name] as const),
   );

@@ -21,19 +21,19 @@ describe('pages of Fit', () => {
   test('a wheel says nothing before all four readings are there, then what spacer it wants', async () => {
     const at = await page('fp1', 'Wheels');
     for (const [label, text] of [
-      ['1 Caliper’s highest place, from the axis', '172'],
-      ['2 Caliper past the hub’s face', '48'],
-      ['3 Wheel’s barrel, inside, from the axis', '178'],
+      ['Caliper’s highest place, from the axis', '172'],
+      ['Caliper past the hub’s face', '48'],
+      ['Wheel’s barrel, inside, from the axis', '178'],
     ] as const)
       await at.type(field(at, label), text);
     expect([at.texts('[data-test=wheel]'), at.store.plan().wheelEnds.wheels]).toEqual([[], []]);
-    await at.type(field(at, '4 Wheel’s face in to the back of its spokes'), '45');
+    await at.type(field(at, 'Wheel’s face in to the back of its spokes'), '45');
     expect(at.texts('[data-test=wheel]')[0]).toBe(
       'It does not go on as it is: 6 mm under the barrel, -3 mm behind the spokes. A spacer of 6 mm gives the spokes their 3 mm.',
     );
     await at.type(field(at, 'Spacer'), '6');
     expect(at.texts('[data-test=wheel]')[0]).toMatch(/^It goes on/);
-    await at.type(field(at, '2 Caliper past the hub’s face'), '');
+    await at.type(field(at, 'Caliper past the hub’s face'), '');
     expect(corners(at).wheels[0]!.readings).toBeNull();
   });
 
@@ -60,10 +60,10 @@ describe('pages of Fit', () => {
         .find((one) => one.textContent!.includes(label))!
         .querySelector('input')!;
     for (const [label, text] of [
-      ['Its way', '1400'],
-      ['Its outer', '1430'],
+      ['Path, stop', '1400'],
+      ['Outer cable', '1430'],
       ['Inner past', '120'],
-      ['Lever and shoe', '100'],
+      ['Inner needed', '100'],
     ] as const)
       await at.type(fresh(label), text);
     expect(at.store.plan().wheelEnds.cables).toEqual([]);
@@ -71,7 +71,7 @@ describe('pages of Fit', () => {
     expect(at.texts('[data-test=cable]')).toEqual([
       '30 mm too long for its way: it hangs. A shorter one, or stops further apart.',
     ]);
-    expect(fresh('Its way').value).toBe('');
+    expect(fresh('Path, stop').value).toBe('');
     expect(at.store.snags().some(({ rule }) => rule === 'cable-length')).toBe(true);
     await at.type(field(at, 'Free play at the pad, cold'), '0');
     expect(at.texts('[data-test=play]')[0]).toMatch(/^No play cold/);

@@ -1,17 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { cableFit, type CableReadings } from '@firm-line/core/physics/wheel-ends';
 import { figure } from '@firm-line/core/lib/faults';
-import { CABLE, WHEEL_ENDS, type Cable, type PushrodPlay } from '@firm-line/core/plan';
+import { CABLE, type Cable, type PushrodPlay, PUSHROD_PLAY } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { SelectField } from '../../kit/fields/select-field';
-import { TextField } from '../../kit/fields/text-field';
-import { YesNoField } from '../../kit/fields/yes-no-field';
 import { DISPLAY_UNITS } from '../../kit/units';
 import { PlanStore } from '../../session/plan-store';
 import { WheelEndsFacade } from './wheel-ends-facade';
-import { ReadingsForm, type Ask } from './readings-form';
+import { ReadingsForm } from './readings-form';
+import { FieldOf } from '../../kit/fields/field';
 
 /** Steps that are done in this order, the maker's sheet before them. Common practice. */
 const LEVER_STEPS = [
@@ -31,24 +28,18 @@ const ELECTRIC_STEPS = [
 
 type Reading = keyof CableReadings;
 type Read = Readonly<Record<Reading, number | null>> | null;
-const ASKS: readonly Ask<Reading>[] = [
-  { key: 'wayMm', label: 'Its way, stop to stop', unit: 'length', least: 1, most: 10_000 },
-  { key: 'outerMm', label: 'Its outer', unit: 'length', least: 1, most: 10_000 },
-  {
-    key: 'freeMm',
-    label: 'Inner past the outer, both ends',
-    unit: 'length',
-    least: 0,
-    most: 10_000,
-  },
-  { key: 'needMm', label: 'Lever and shoe need of it', unit: 'length', least: 0, most: 10_000 },
-  { key: 'adjustMm', label: 'Adjuster takes up', unit: 'length', least: 0, most: 10_000 },
-];
+const READINGS = [
+  'wayMm',
+  'outerMm',
+  'freeMm',
+  'needMm',
+  'adjustMm',
+] as const satisfies readonly Reading[];
 
 /** The parking brake's cables and the order of its work; free play of pedal and pushrod. */
 @Component({
   selector: 'fl-parking-page',
-  imports: [OptionalNumberField, ReadingsForm, SelectField, TextField, YesNoField],
+  imports: [FieldOf, ReadingsForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -56,31 +47,30 @@ const ASKS: readonly Ask<Reading>[] = [
     @for (cable of cables(); track cable.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="cable.name">
         <div class="grid gap-3 sm:grid-cols-3">
-          <fl-text-field
-            [field]="'cable-' + cable.id"
+          <fl-field
+            [of]="fields.name"
             label="Cable"
+            [field]="'cable-' + cable.id"
             [value]="cable.name"
             (changed)="change(cable.id, { name: $event })"
           />
-          <fl-select-field
+          <fl-field
+            [of]="fields.hand"
             [field]="'cable-hand-' + cable.id"
-            label="Made for"
-            [options]="hands"
             [value]="cable.hand"
             (changed)="change(cable.id, { hand: $event })"
           />
-          <fl-optional-number-field
-            label="Slack after twenty pulls"
-            unit="length"
+          <fl-field
+            [of]="fields.slackAfterMm"
             none="not pulled yet"
-            [limits]="limits.wayMm"
             [value]="cable.slackAfterMm"
             (changed)="change(cable.id, { slackAfterMm: $event })"
           />
         </div>
         <fl-readings-form
           class="mt-3"
-          [asks]="asks"
+          [fields]="fields"
+          [keys]="readingKeys"
           [value]="cable.read"
           (changed)="readings(cable.id, $event)"
         />
@@ -95,7 +85,13 @@ const ASKS: readonly Ask<Reading>[] = [
     <section class="card mt-4 p-5" aria-label="A new cable">
       <h3 class="font-bold">Another cable</h3>
       @for (draft of drafts(); track draft.no) {
-        <fl-readings-form class="mt-2" [asks]="asks" [value]="null" (changed)="add($event)" />
+        <fl-readings-form
+          class="mt-2"
+          [fields]="fields"
+          [keys]="readingKeys"
+          [value]="null"
+          (changed)="add($event)"
+        />
       }
       <p class="mt-2 text-sm text-ink-soft">With all five it is added, and said whether it fits.</p>
     </section>
@@ -121,27 +117,21 @@ const ASKS: readonly Ask<Reading>[] = [
     <h2 class="mt-8 text-2xl font-bold">Pedal and pushrod</h2>
     <div class="card mt-3 p-5">
       <div class="grid gap-3 sm:grid-cols-3">
-        <fl-optional-number-field
-          label="Free play at the pad, cold"
-          unit="length"
+        <fl-field
+          [of]="play.coldMm"
           none="not measured"
-          [limits]="play.coldMm.of"
           [value]="pushrod().coldMm"
           (changed)="setPlay({ coldMm: $event })"
         />
-        <fl-optional-number-field
-          label="Free play, hot"
-          unit="length"
+        <fl-field
+          [of]="play.hotMm"
           none="not measured"
-          [limits]="play.coldMm.of"
           [value]="pushrod().hotMm"
           (changed)="setPlay({ hotMm: $event })"
         />
-        <fl-yes-no-field
+        <fl-field
+          [of]="play.valveHolds"
           field="valve-holds"
-          label="Booster’s non-return valve"
-          yes="holds"
-          no="leaks"
           none="not tried"
           [value]="pushrod().valveHolds"
           (changed)="setPlay({ valveHolds: $event })"
@@ -154,19 +144,14 @@ const ASKS: readonly Ask<Reading>[] = [
   `,
 })
 export class ParkingPage {
+  protected readonly fields = CABLE.fields;
+  protected readonly play = PUSHROD_PLAY.fields;
   private readonly sheet = inject(WheelEndsFacade);
   private readonly store = inject(PlanStore);
   private readonly units = inject(DISPLAY_UNITS);
   protected readonly lever = LEVER_STEPS;
   protected readonly electric = ELECTRIC_STEPS;
-  protected readonly asks = ASKS;
-  protected readonly limits = CABLE.fields;
-  protected readonly play = WHEEL_ENDS.fields.play.fields;
-  protected readonly hands = [
-    ['left', 'the left side'],
-    ['right', 'the right side'],
-    ['either', 'either side'],
-  ] as const;
+  protected readonly readingKeys = READINGS;
   protected readonly cables = computed(() =>
     this.sheet.wheelEnds().cables.map((cable) => ({
       ...cable,

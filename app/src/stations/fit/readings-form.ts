@@ -1,56 +1,56 @@
-import { ChangeDetectionStrategy, Component, input, linkedSignal, output } from '@angular/core';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  input,
+  linkedSignal,
+  output,
+} from '@angular/core';
+import { askedField, type AnyField } from '@firm-line/core/plan';
+import { FieldOf } from '../../kit/fields/field';
 
-/** One reading that is asked for. */
-export interface Ask<K extends string> {
-  readonly key: K;
-  readonly label: string;
-  readonly unit: 'length' | 'number';
-  readonly least: number;
-  readonly most: number;
-  /** What an empty field means, where it need not be filled. */
-  readonly none?: string;
-}
+type Figure = number | null | undefined;
 
-/** Readings that count only together. Emits only when every required reading is present. */
+/** Readings of a record that count only together. Emits only when every required reading is present. */
 @Component({
   selector: 'fl-readings-form',
-  imports: [OptionalNumberField],
+  imports: [FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-3 sm:grid-cols-3' },
   template: `
     @for (ask of asks(); track ask.key) {
-      <fl-optional-number-field
-        [label]="ask.label"
-        [unit]="ask.unit"
-        [digits]="2"
-        [least]="ask.least"
-        [most]="ask.most"
-        [none]="ask.none ?? 'not measured'"
+      <fl-field
+        [of]="ask.field"
         [value]="draft()[ask.key]"
+        [none]="ask.none"
         (changed)="take(ask.key, $event)"
       />
     }
   `,
 })
 export class ReadingsForm<K extends string> {
-  readonly asks = input.required<readonly Ask<K>[]>();
-  readonly value = input.required<Readonly<Partial<Record<K, number | null>>> | null>();
+  /** The record's own fields; one that may be null or missing there may stay empty here. */
+  readonly fields = input.required<Readonly<Record<K, AnyField>>>();
+  readonly keys = input.required<readonly K[]>();
+  readonly value = input.required<Readonly<Partial<Record<K, Figure>>> | null>();
   /** All readings, or null once one that must be there is taken away. */
   readonly changed = output<Readonly<Record<K, number | null>> | null>();
-  protected readonly draft = linkedSignal(
-    (): Partial<Record<K, number | null>> => this.value() ?? {},
+  protected readonly draft = linkedSignal((): Partial<Record<K, Figure>> => this.value() ?? {});
+  protected readonly asks = computed(() =>
+    this.keys().map((key) => {
+      const of = this.fields()[key];
+      const isNeeded = of.type === 'number';
+      return { key, field: askedField(of), isNeeded, none: isNeeded ? 'not measured' : null };
+    }),
   );
 
-  protected take(key: K, value: number | null): void {
+  protected take(key: K, value: Figure): void {
     const now = { ...this.draft(), [key]: value };
     this.draft.set(now);
-    const isWhole = this.asks().every(
-      (ask) => ask.none !== undefined || (now[ask.key] ?? null) !== null,
-    );
+    const isWhole = this.asks().every((ask) => !ask.isNeeded || (now[ask.key] ?? null) !== null);
     if (isWhole)
       this.changed.emit(
-        Object.fromEntries(this.asks().map((ask) => [ask.key, now[ask.key] ?? null])) as Record<
+        Object.fromEntries(this.keys().map((one) => [one, now[one] ?? null])) as Record<
           K,
           number | null
         >,

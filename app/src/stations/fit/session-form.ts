@@ -1,28 +1,22 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { SESSION_MEANS, type SessionMeans } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
-import { NumberField } from '../../kit/fields/number-field';
+import { FieldOf } from '../../kit/fields/field';
 
 /** How long, with how many, and which tools there are. */
 @Component({
   selector: 'fl-session-form',
-  imports: [CheckField, NumberField],
+  imports: [CheckField, FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
     <div class="grid grid-cols-2 gap-3">
-      <fl-number-field
-        label="Minutes"
-        [limits]="limits.minutes"
+      <fl-field
+        [of]="fields.minutes"
         [value]="means().minutes"
         (changed)="put({ minutes: $event })"
       />
-      <fl-number-field
-        label="People"
-        [limits]="limits.people"
-        [value]="means().people"
-        (changed)="put({ people: $event })"
-      />
+      <fl-field [of]="fields.people" [value]="means().people" (changed)="put({ people: $event })" />
     </div>
     <p class="label mt-2">At hand</p>
     @for (tool of tools(); track tool) {
@@ -43,11 +37,11 @@ import { NumberField } from '../../kit/fields/number-field';
   `,
 })
 export class SessionForm {
+  protected readonly fields = SESSION_MEANS.fields;
   readonly means = input.required<SessionMeans>();
   readonly tools = input.required<readonly string[]>();
   readonly changed = output<Partial<SessionMeans>>();
   readonly begun = output();
-  protected readonly limits = SESSION_MEANS.fields;
 
   protected put(patch: Partial<SessionMeans>): void {
     this.changed.emit(patch);

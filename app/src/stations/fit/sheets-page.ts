@@ -1,15 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { type MakerSheet } from '@firm-line/core/plan';
+import { type MakerSheet, MAKER_SHEET, EARLIER_CHANGE } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
-import { SelectField } from '../../kit/fields/select-field';
-import { TextField } from '../../kit/fields/text-field';
 import { AddPhotos } from './add-photos';
 import { LogFacade } from './log-facade';
+import { FieldOf } from '../../kit/fields/field';
 
 /** Makers' sheets: which are here, which were asked for, which do not exist; and what was changed on the vehicle before. */
 @Component({
   selector: 'fl-sheets-page',
-  imports: [AddPhotos, EmptyState, SelectField, TextField],
+  imports: [AddPhotos, EmptyState, FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -21,37 +20,33 @@ import { LogFacade } from './log-facade';
     @for (one of log().sheets; track one.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="one.name">
         <div class="grid gap-3 sm:grid-cols-3">
-          <fl-text-field
+          <fl-field
+            [of]="fields.name"
             [field]="'sheet-' + one.id"
-            label="Sheet"
             [value]="one.name"
             (changed)="change(one.id, { name: $event })"
           />
-          <fl-select-field
+          <fl-field
+            [of]="fields.kind"
             [field]="'sheet-kind-' + one.id"
-            label="Of"
-            [options]="kinds"
             [value]="one.kind"
             (changed)="change(one.id, { kind: $event })"
           />
-          <fl-select-field
+          <fl-field
+            [of]="fields.state"
             [field]="'sheet-state-' + one.id"
-            label="It is"
-            [options]="states"
             [value]="one.state"
             (changed)="change(one.id, { state: $event })"
           />
-          <fl-text-field
+          <fl-field
+            [of]="fields.edition"
             [field]="'sheet-edition-' + one.id"
-            label="Edition"
-            [limits]="words"
             [value]="one.edition"
             (changed)="change(one.id, { edition: $event })"
           />
-          <fl-text-field
+          <fl-field
+            [of]="fields.readBy"
             [field]="'sheet-read-' + one.id"
-            label="Read by"
-            [limits]="words"
             [value]="one.readBy"
             (changed)="change(one.id, { readBy: $event })"
           />
@@ -103,10 +98,10 @@ import { LogFacade } from './log-facade';
     </p>
     @for (one of log().earlier; track one.id) {
       <div class="mt-2 flex items-end gap-3">
-        <fl-text-field
+        <fl-field
           class="flex-1"
+          [of]="earlier.text"
           [field]="'earlier-' + one.id"
-          label="What was changed"
           [value]="one.text"
           (changed)="changeEarlier(one.id, $event)"
         />
@@ -124,22 +119,10 @@ import { LogFacade } from './log-facade';
   `,
 })
 export class SheetsPage {
+  protected readonly fields = MAKER_SHEET.fields;
+  protected readonly earlier = EARLIER_CHANGE.fields;
   private readonly sheet = inject(LogFacade);
   protected readonly log = computed(() => this.sheet.log());
-  protected readonly kinds = [
-    ['kit', 'a kit'],
-    ['procedure', 'a factory procedure'],
-    ['fluid', 'a fluid'],
-    ['torque', 'torques'],
-    ['wiring', 'wiring'],
-    ['other', 'something else'],
-  ] as const;
-  protected readonly states = [
-    ['have', 'here'],
-    ['asked', 'asked for'],
-    ['none', 'none exists'],
-  ] as const;
-  protected readonly words = { least: 0, most: 200 };
 
   protected add(): void {
     const { sheets } = this.log();

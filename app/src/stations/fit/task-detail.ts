@@ -1,4 +1,4 @@
-import type { EditCall } from '@firm-line/core/plan';
+import { type EditCall, type Floor, type TemporaryFix, TEMPORARY } from '@firm-line/core/plan';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -11,16 +11,14 @@ import {
   viewChild,
 } from '@angular/core';
 import { type TaskView } from '@firm-line/core/stations/fit/tasks';
-import { HELD_BY, type Floor, type TemporaryFix } from '@firm-line/core/plan';
-import { SelectField } from '../../kit/fields/select-field';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
 import { stationFor } from '../registry';
-import { HELD_NAMES } from './held-for-now';
 import { Initials } from './initials';
 import { LogFacade } from './log-facade';
 import { OwnForm } from './own-form';
 import { TorqueCard } from './torque-card';
+import { FieldOf } from '../../kit/fields/field';
 
 type Asking = 'later' | 'found' | 'held';
 const ASKED: Record<Asking, string> = {
@@ -32,7 +30,7 @@ const ASKED: Record<Asking, string> = {
 /** One task in large type: how it is done, what is wanted, what the wrench said, and what came of it. */
 @Component({
   selector: 'fl-task-detail',
-  imports: [OwnForm, SelectField, TorqueCard],
+  imports: [FieldOf, OwnForm, TorqueCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block max-w-3xl' },
   template: `
@@ -185,10 +183,9 @@ const ASKED: Record<Asking, string> = {
           ><input #day id="task-day" type="date" class="field" />
         </div>
         @if (what === 'held') {
-          <fl-select-field
+          <fl-field
+            [of]="temporary.by"
             field="task-held-by"
-            label="By"
-            [options]="heldBy"
             [value]="holder()"
             (changed)="holder.set($event)"
           />
@@ -210,6 +207,7 @@ const ASKED: Record<Asking, string> = {
   `,
 })
 export class TaskDetail {
+  protected readonly temporary = TEMPORARY.fields;
   private readonly jump = inject(Jump);
   protected readonly store = inject(PlanStore);
   readonly view = input.required<TaskView>();
@@ -225,7 +223,6 @@ export class TaskDetail {
     computation: () => null,
   });
   protected readonly asked = ASKED;
-  protected readonly heldBy = HELD_BY.map((by) => [by, HELD_NAMES[by]] as const);
   protected readonly holder = signal<TemporaryFix['by']>('zip-tie');
   /** When this task was first looked at: how long it took is reckoned from it. */
   private readonly begun = linkedSignal({

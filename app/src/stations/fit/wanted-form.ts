@@ -1,18 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
 import { boltThread, likelyBoltNm } from '@firm-line/core/stations/fit/tasks';
-import { BOLT_CLASSES, sheetNames, WANTED, type WantedTorque } from '@firm-line/core/plan';
+import { sheetNames, WANTED, type WantedTorque } from '@firm-line/core/plan';
 import { TextInput, type Read } from '../../kit/fields/text-input';
-import { NumberField } from '../../kit/fields/number-field';
 import { readTorque } from '../../kit/fields/read-torque';
-import { SelectField } from '../../kit/fields/select-field';
-import { TextField } from '../../kit/fields/text-field';
 import { PlanStore } from '../../session/plan-store';
+import { FieldOf } from '../../kit/fields/field';
 
 /** What bolts or nuts are to be tightened to, by whose word, and what they are. */
 @Component({
   selector: 'fl-wanted-form',
-  imports: [TextInput, NumberField, SelectField, TextField],
+  imports: [FieldOf, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-3 sm:grid-cols-2' },
   template: `
@@ -24,32 +22,28 @@ import { PlanStore } from '../../session/plan-store';
       [read]="read"
       (taken)="put({ nm: $event })"
     />
-    <fl-text-field
+    <fl-field
+      [of]="fields.source"
       field="wanted-source"
-      label="Whose word"
-      [offers]="sheets()"
       placeholder="maker’s sheet, page 12"
-      [limits]="{ least: 0, most: 200 }"
+      [offers]="sheets()"
       [value]="wanted().source"
       (changed)="put({ source: $event })"
     />
-    <fl-select-field
+    <fl-field
+      [of]="fields.state"
       field="wanted-state"
-      label="Threads"
-      [options]="states"
       [value]="wanted().state"
       (changed)="put({ state: $event })"
     />
-    <fl-select-field
+    <fl-field
+      [of]="fields.fastener"
       field="wanted-fastener"
-      label="New or used"
-      [options]="used"
       [value]="wanted().fastener"
       (changed)="put({ fastener: $event })"
     />
-    <fl-number-field
-      label="How many"
-      [limits]="counts"
+    <fl-field
+      [of]="fields.count"
       [value]="wanted().count ?? count()"
       (changed)="put({ count: $event })"
     />
@@ -61,11 +55,10 @@ import { PlanStore } from '../../session/plan-store';
       [read]="readThread"
       (taken)="putThread($event)"
     />
-    <fl-select-field
+    <fl-field
+      [of]="fields.propertyClass"
       field="wanted-class"
-      label="Class on its head"
       none="not known"
-      [options]="classes"
       [value]="wanted().propertyClass ?? null"
       (changed)="putClass($event)"
     />
@@ -73,25 +66,13 @@ import { PlanStore } from '../../session/plan-store';
   `,
 })
 export class WantedForm {
+  protected readonly fields = WANTED.fields;
   private readonly store = inject(PlanStore);
   protected readonly sheets = computed(() => sheetNames(this.store.plan()));
   readonly wanted = input.required<WantedTorque>();
   /** How many such a thing mostly has. */
   readonly count = input.required<number>();
   readonly changed = output<WantedTorque>();
-  protected readonly counts = WANTED.fields.count.of;
-  protected readonly states = [
-    ['dry', 'dry'],
-    ['oiled', 'oiled'],
-    ['locked', 'thread locker put on'],
-    ['precoated', 'precoated'],
-  ] as const;
-  protected readonly used = [
-    ['new', 'new'],
-    ['reused', 'used before'],
-  ] as const;
-  protected readonly classes = BOLT_CLASSES.map((of) => [of, of] as const);
-
   protected readonly torque = computed(() => {
     const { nm } = this.wanted();
     return nm === null ? '' : `${figure(nm)} N·m`;

@@ -6,65 +6,26 @@ import {
   type Studs,
   type WheelReadings,
 } from '@firm-line/core/physics/wheel-ends';
-import type { WheelFit } from '@firm-line/core/plan';
+import { type WheelFit, WHEEL_FIT, WHEEL_READINGS, STUDS } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
-import { CheckField } from '../../kit/fields/check-field';
-import { LengthField } from '../../kit/fields/length-field';
-import { SelectField } from '../../kit/fields/select-field';
 import { DISPLAY_UNITS } from '../../kit/units';
-import { ReadingsForm, type Ask } from './readings-form';
+import { ReadingsForm } from './readings-form';
+import { FieldOf } from '../../kit/fields/field';
 
 type Reading = keyof WheelReadings;
-/** The four readings, of caliper and wheel. */
-const ASKS: readonly Ask<Reading>[] = [
-  {
-    key: 'caliperRadiusMm',
-    label: '1 Caliper’s highest place, from the axis',
-    unit: 'length',
-    least: 1,
-    most: 1000,
-  },
-  {
-    key: 'caliperOutMm',
-    label: '2 Caliper past the hub’s face',
-    unit: 'length',
-    least: -1000,
-    most: 1000,
-  },
-  {
-    key: 'barrelRadiusMm',
-    label: '3 Wheel’s barrel, inside, from the axis',
-    unit: 'length',
-    least: 1,
-    most: 1000,
-  },
-  {
-    key: 'spokesMm',
-    label: '4 Wheel’s face in to the back of its spokes',
-    unit: 'length',
-    least: -1000,
-    most: 1000,
-  },
-];
-const STUD_ASKS: readonly Ask<keyof Studs>[] = [
-  { key: 'count', label: 'Studs', unit: 'number', least: 3, most: 12 },
-  { key: 'dMm', label: 'Thread, mm across', unit: 'number', least: 4, most: 100 },
-  { key: 'pitchMm', label: 'Pitch, mm', unit: 'number', least: 0.2, most: 10 },
-  { key: 'lengthMm', label: 'Studs out of the hub’s face', unit: 'length', least: 1, most: 500 },
-  { key: 'flangeMm', label: 'Wheel where the nut sits', unit: 'length', least: 0, most: 500 },
-];
 
 /** A wheel over its caliper from four readings, its spacer, and what is left of its studs. */
 @Component({
   selector: 'fl-wheel-form',
-  imports: [CheckField, LengthField, ReadingsForm, SelectField],
+  imports: [FieldOf, ReadingsForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-5', role: 'group', '[attr.aria-label]': 'name()' },
   template: `
     <h3 class="text-xl font-bold">{{ name() }}</h3>
     <fl-readings-form
       class="mt-3"
-      [asks]="asks"
+      [fields]="readingFields"
+      [keys]="readings"
       [value]="fit().readings"
       (changed)="put({ readings: readingsOf($event) })"
     />
@@ -114,30 +75,28 @@ const STUD_ASKS: readonly Ask<keyof Studs>[] = [
       </p>
     }
     <div class="mt-4 grid gap-3 sm:grid-cols-3">
-      <fl-length-field
-        label="Spacer"
-        [leastMm]="0"
-        [mostMm]="300"
-        [valueMm]="fit().spacerMm"
+      <fl-field
+        [of]="fields.spacerMm"
+        [value]="fit().spacerMm"
         (changed)="put({ spacerMm: $event })"
       />
-      <fl-check-field
+      <fl-field
         class="self-end"
-        label="stacked, or of plastic"
-        [checked]="fit().stacked"
+        [of]="fields.stacked"
+        [value]="fit().stacked"
         (changed)="put({ stacked: $event })"
       />
-      <fl-select-field
+      <fl-field
+        [of]="fields.hand"
         [field]="'hand-' + fit().key"
-        label="Studs’ hand"
-        [options]="hands"
         [value]="fit().hand"
         (changed)="put({ hand: $event })"
       />
     </div>
     <fl-readings-form
       class="mt-3"
-      [asks]="studAsks"
+      [fields]="studFields"
+      [keys]="studKeys"
       [value]="studs()"
       (changed)="put({ studs: studsOf($event) })"
     />
@@ -147,12 +106,20 @@ const STUD_ASKS: readonly Ask<keyof Studs>[] = [
   `,
 })
 export class WheelForm {
+  protected readonly fields = WHEEL_FIT.fields;
   private readonly units = inject(DISPLAY_UNITS);
   readonly name = input.required<string>();
   readonly fit = input.required<WheelFit>();
   readonly changed = output<WheelFit>();
-  protected readonly asks = ASKS;
-  protected readonly studAsks = STUD_ASKS;
+  protected readonly readingFields = WHEEL_READINGS.fields;
+  protected readonly readings = [
+    'caliperRadiusMm',
+    'caliperOutMm',
+    'barrelRadiusMm',
+    'spokesMm',
+  ] as const;
+  protected readonly studFields = STUDS.fields;
+  protected readonly studKeys = ['count', 'dMm', 'pitchMm', 'lengthMm', 'flangeMm'] as const;
   protected readonly studs = computed(
     () => this.fit().studs as Readonly<Record<keyof Studs, number>> | null,
   );
@@ -162,10 +129,6 @@ export class WheelForm {
   protected readonly studsOf = (
     read: Readonly<Record<keyof Studs, number | null>> | null,
   ): Studs | null => read && { ...(read as unknown as Studs), count: Math.round(read.count!) };
-  protected readonly hands = [
-    ['right', 'right-hand thread'],
-    ['left', 'left-hand thread'],
-  ] as const;
   private full(mm: number): string {
     return formatLengthUnit(mm, this.units(), 1);
   }

@@ -1,19 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import {
-  hubFault,
-  HUB_TABLE,
-  type HubKind,
-  type HubSchool,
-} from '@firm-line/core/physics/wheel-ends';
-import { HUB_FIT, type HubFit, type WheelFit } from '@firm-line/core/plan';
+import { hubFault, HUB_TABLE, type HubSchool } from '@firm-line/core/physics/wheel-ends';
+import { askedField, PLAY_LIMITS, HUB_FIT, type HubFit, type WheelFit } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { SelectField } from '../../kit/fields/select-field';
-import { TextField } from '../../kit/fields/text-field';
-import { YesNoField } from '../../kit/fields/yes-no-field';
 import { PlanStore } from '../../session/plan-store';
 import { WheelEndsFacade } from './wheel-ends-facade';
 import { WheelForm } from './wheel-form';
+import { FieldOf } from '../../kit/fields/field';
 
 const FRESH: Omit<WheelFit, 'key'> = {
   readings: null,
@@ -22,16 +14,11 @@ const FRESH: Omit<WheelFit, 'key'> = {
   studs: null,
   hand: 'right',
 };
-const KINDS: readonly (readonly [HubKind, string])[] = [
-  ['adjustable', 'two bearings, adjusted'],
-  ['unit', 'unit hub'],
-  ['spacer', 'with a spacer'],
-];
 
 /** Wheels over their calipers, studs and spacers; hub nuts by the school that fits. */
 @Component({
   selector: 'fl-wheels-page',
-  imports: [EmptyState, OptionalNumberField, SelectField, TextField, WheelForm, YesNoField],
+  imports: [EmptyState, FieldOf, WheelForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -78,52 +65,49 @@ const KINDS: readonly (readonly [HubKind, string])[] = [
     @for (hub of hubs(); track hub.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="hub.name">
         <div class="grid gap-3 sm:grid-cols-3">
-          <fl-text-field
-            [field]="'hub-name-' + hub.id"
+          <fl-field
+            [of]="fields.name"
             label="Hub"
+            [field]="'hub-name-' + hub.id"
             [value]="hub.name"
             (changed)="change(hub.id, { name: $event })"
           />
-          <fl-select-field
+          <fl-field
+            [of]="fields.kind"
             [field]="'hub-kind-' + hub.id"
-            label="Kind"
-            [options]="kinds"
             [value]="hub.kind"
             (changed)="change(hub.id, { kind: $event })"
           />
-          <fl-select-field
+          <fl-field
+            [of]="fields.school"
             [field]="'hub-school-' + hub.id"
-            label="Drawn up"
             [options]="schools"
             [value]="hub.school"
             (changed)="change(hub.id, { school: $event })"
           />
-          <fl-optional-number-field
-            label="End play, mm"
+          <fl-field
+            [of]="fields.endPlayMm"
             none="not measured"
-            [limits]="limits.endPlayMm.of"
             [value]="hub.endPlayMm"
             (changed)="change(hub.id, { endPlayMm: $event })"
           />
-          <fl-optional-number-field
-            label="Sheet: least play, mm"
+          <fl-field
+            [of]="sheetFields.least"
+            label="Sheet: least play"
             none="no figure"
-            [limits]="limits.endPlayMm.of"
             [value]="hub.sheetMm?.least"
             (changed)="sheetPlay(hub, 'least', $event)"
           />
-          <fl-optional-number-field
-            label="Sheet: most play, mm"
+          <fl-field
+            [of]="sheetFields.most"
+            label="Sheet: most play"
             none="no figure"
-            [limits]="limits.endPlayMm.of"
             [value]="hub.sheetMm?.most"
             (changed)="sheetPlay(hub, 'most', $event)"
           />
-          <fl-yes-no-field
+          <fl-field
+            [of]="fields.newLock"
             [field]="'hub-lock-' + hub.id"
-            label="Split pin, tab or nut"
-            yes="new"
-            no="used before"
             [value]="hub.newLock"
             (changed)="change(hub.id, { newLock: $event })"
           />
@@ -138,14 +122,18 @@ const KINDS: readonly (readonly [HubKind, string])[] = [
   `,
 })
 export class WheelsPage {
+  /** Either may be typed before the other. */
+  protected readonly sheetFields = {
+    least: askedField(PLAY_LIMITS.fields.least),
+    most: askedField(PLAY_LIMITS.fields.most),
+  };
+  protected readonly fields = HUB_FIT.fields;
   private readonly store = inject(PlanStore);
   private readonly sheet = inject(WheelEndsFacade);
   protected readonly table = HUB_TABLE;
-  protected readonly kinds = KINDS;
   protected readonly schools = HUB_TABLE.map(
     ({ school, name }) => [school, name] as const satisfies readonly [HubSchool, string],
   );
-  protected readonly limits = HUB_FIT.fields;
   protected readonly fits = computed(() =>
     this.store
       .plan()

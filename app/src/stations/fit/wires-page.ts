@@ -12,16 +12,15 @@ import {
 import { WIRE, type Wire } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { SelectField } from '../../kit/fields/select-field';
-import { TextField } from '../../kit/fields/text-field';
 import { WheelEndsFacade } from './wheel-ends-facade';
+import { FieldOf } from '../../kit/fields/field';
 
 const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: null };
 
 /** Wires of a trailer's actuator: what each does, its colour and terminal as found, and what it reads. */
 @Component({
   selector: 'fl-wires-page',
-  imports: [EmptyState, OptionalNumberField, SelectField, TextField],
+  imports: [EmptyState, FieldOf, OptionalNumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -33,24 +32,21 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
     @for (wire of wires(); track wire.id) {
       <section class="card mt-4 p-4" [attr.aria-label]="wire.name" [attr.data-wire]="wire.job">
         <div class="grid gap-3 sm:grid-cols-4">
-          <fl-select-field
+          <fl-field
+            [of]="fields.job"
             [field]="'job-' + wire.id"
-            label="What it does"
-            [options]="jobs"
             [value]="wire.job"
             (changed)="change(wire.id, { job: $event })"
           />
-          <fl-text-field
+          <fl-field
+            [of]="fields.colour"
             [field]="'colour-' + wire.id"
-            label="Colour as found"
-            [limits]="words"
             [value]="wire.colour"
             (changed)="change(wire.id, { colour: $event })"
           />
-          <fl-text-field
+          <fl-field
+            [of]="fields.terminal"
             [field]="'terminal-' + wire.id"
-            label="Terminal"
-            [limits]="words"
             [value]="wire.terminal"
             (changed)="change(wire.id, { terminal: $event })"
           />
@@ -121,8 +117,8 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
   `,
 })
 export class WiresPage {
+  protected readonly fields = WIRE.fields;
   private readonly sheet = inject(WheelEndsFacade);
-  protected readonly jobs = WIRE_JOBS.map((job) => [job, WIRE_NAMES[job]] as const);
   protected readonly words = { least: 0, most: 80 };
   protected readonly limits = WIRE.fields.volts.fields.rest.of;
   protected readonly wires = computed(() =>

@@ -1,16 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { BOLT, HOSE_END, type Hose, type HoseEnd } from '@firm-line/core/plan';
 import { hoseFittingById } from '@firm-line/core/trade/stock';
-import { LengthField } from '../../kit/fields/length-field';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
 import { HalfField } from './half-field';
+import { FieldOf } from '../../kit/fields/field';
 
 /** What a hose's end screws in with, and what it meets where it stands at no port of the plan. */
 @Component({
   selector: 'fl-hose-end-panel',
-  imports: [HalfField, LengthField, OptionalNumberField, NumberField],
+  imports: [FieldOf, HalfField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -21,33 +19,28 @@ import { HalfField } from './half-field';
     <fieldset class="mt-2 grid grid-cols-2 gap-3" aria-label="What it screws in with">
       <fl-half-field [half]="it().half ?? null" (changed)="change({ half: $event })" />
       @if (banjo()) {
-        <fl-number-field
-          label="Eyes on one bolt"
-          [limits]="eyes"
+        <fl-field
+          [of]="fields.eyes"
           [value]="it().eyes ?? 1"
           (changed)="change({ eyes: $event })"
         />
         @if (it().bolt; as bolt) {
-          <fl-length-field
-            label="Bolt, under its head"
-            [limits]="boltFields.lengthMm"
-            [valueMm]="bolt.lengthMm"
+          <fl-field
+            [of]="boltFields.lengthMm"
+            [value]="bolt.lengthMm"
             (changed)="
               change({ bolt: { lengthMm: $event, eyeMm: bolt.eyeMm, depthMm: bolt.depthMm } })
             "
           />
-          <fl-length-field
-            label="One eye is thick"
-            [limits]="boltFields.eyeMm"
-            [valueMm]="bolt.eyeMm"
+          <fl-field
+            [of]="boltFields.eyeMm"
+            [value]="bolt.eyeMm"
             (changed)="
               change({ bolt: { lengthMm: bolt.lengthMm, eyeMm: $event, depthMm: bolt.depthMm } })
             "
           />
-          <fl-optional-number-field
-            label="Thread in the port"
-            unit="length"
-            [limits]="boltFields.depthMm.of"
+          <fl-field
+            [of]="boltFields.depthMm"
             [value]="bolt.depthMm"
             (changed)="
               change({ bolt: { lengthMm: bolt.lengthMm, eyeMm: bolt.eyeMm, depthMm: $event } })
@@ -73,10 +66,11 @@ import { HalfField } from './half-field';
   `,
 })
 export class HoseEndPanel {
+  protected readonly fields = HOSE_END.fields;
+  protected readonly boltFields = BOLT.fields;
   private readonly store = inject(PlanStore);
   readonly hose = input.required<Hose>();
   readonly end = input.required<'a' | 'b'>();
-  protected readonly boltFields = BOLT.fields;
   protected readonly eyes = HOSE_END.fields.eyes.of;
   protected readonly it = computed((): HoseEnd => this.hose().ends[this.end()]);
   protected readonly fitting = computed(() => {

@@ -128,7 +128,7 @@ describe('Join', () => {
     expect(at.root.querySelector('[aria-label="Ends that seal here"]')).toBeNull();
     await at.choose(at.one<HTMLSelectElement>('#joint-washers'), 'new');
     expect(at.texts('fl-joint-panel fl-snag-row')).toEqual([]);
-    const eyes = at.one<HTMLInputElement>('fl-hose-end-panel fl-number-field input');
+    const eyes = at.one<HTMLInputElement>('fl-hose-end-panel fl-text-input input');
     await at.type(eyes, '2');
     expect(at.texts('fl-joint-work-form dd')[0]).toMatch(/3 × sealing washer/);
     await at.type(eyes, '9');

@@ -2,25 +2,25 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { consumablesOf, guidanceFor } from '@firm-line/core/trade/ends';
 import { sealantsOf, type JointEnd } from '@firm-line/core/stations/join';
 import {
+  askedField,
+  LINE_END,
   adapterOf,
   RATING_MPA,
   sheetNames,
   type JointWork,
   type LineView,
   type Sealant,
+  JOINT_WORK,
 } from '@firm-line/core/plan';
 import { formatTorque, parseTorque } from '@firm-line/core/lib/units/torque';
 import { TextInput, type Read } from '../../kit/fields/text-input';
-import { TextField } from '../../kit/fields/text-field';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { LengthField } from '../../kit/fields/length-field';
 import { PlanStore } from '../../session/plan-store';
-import { SelectField } from '../../kit/fields/select-field';
+import { FieldOf } from '../../kit/fields/field';
 
 /** How the joint is made and in what state it is: sealant, washers, openings, torque and by whose word. */
 @Component({
   selector: 'fl-joint-work-form',
-  imports: [TextInput, OptionalNumberField, TextField, SelectField, LengthField],
+  imports: [FieldOf, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -40,11 +40,10 @@ import { SelectField } from '../../kit/fields/select-field';
         [read]="readTorque"
         (taken)="change({ torqueNm: $event })"
       />
-      <fl-text-field
+      <fl-field
+        [of]="fields.torqueSource"
         field="joint-source"
-        label="Which sheet"
         [offers]="sheets()"
-        [limits]="sourceLimits"
         [value]="work().torqueSource"
         (changed)="change({ torqueSource: $event })"
       />
@@ -53,56 +52,51 @@ import { SelectField } from '../../kit/fields/select-field';
           Write whose sheet says so: a torque without one is a guess.
         </p>
       }
-      <fl-select-field
+      <fl-field
+        [of]="fields.washers"
         field="joint-washers"
-        label="Washers"
-        [options]="washers"
         [value]="work().washers"
         (changed)="change({ washers: $event })"
       />
       @if (at().joints && at().joints!.length > 1) {
         @for (sealant of byJoint(); track $index; let i = $index) {
-          <fl-select-field
-            [field]="'joint-sealant-' + (i + 1)"
+          <fl-field
+            [of]="fields.sealant"
             [label]="'Sealant, joint ' + (i + 1)"
-            [options]="sealants"
+            [field]="'joint-sealant-' + (i + 1)"
             [value]="sealant"
             (changed)="seal(i, $event)"
           />
         }
       } @else {
-        <fl-select-field
+        <fl-field
+          [of]="fields.sealant"
           field="joint-sealant"
-          label="Sealant"
-          [options]="sealants"
           [value]="work().sealant"
           (changed)="change({ sealant: $event })"
         />
       }
       @if (lineEnd(); as end) {
-        <fl-select-field
+        <fl-field
+          [of]="fields.made"
           field="joint-made"
-          label="Made as"
-          [options]="makes"
           [value]="work().made"
           (changed)="change({ made: $event })"
         />
         @if (end.adapters.length) {
           @for (adapter of adapters(); track adapter.id) {
-            <fl-optional-number-field
+            <fl-field
               class="col-span-2"
-              [label]="adapter.name + ' is rated for, MPa'"
+              [of]="rating"
+              [label]="adapter.name + ' is rated for'"
               [hint]="adapter.hint"
-              [limits]="rating"
               [value]="adapter.ratingMPa"
               (changed)="rate(adapter.id, $event)"
             />
           }
-          <fl-length-field
-            label="Adapters hold it off by"
-            [valueMm]="end.standoffMm"
-            [leastMm]="0"
-            [mostMm]="1000"
+          <fl-field
+            [of]="endFields.standoffMm"
+            [value]="end.standoffMm"
             (changed)="setStandoff($event)"
           />
         }
@@ -117,22 +111,9 @@ import { SelectField } from '../../kit/fields/select-field';
   `,
 })
 export class JointWorkForm {
-  protected readonly sourceLimits = { least: 0, most: 200 };
-  protected readonly washers = [
-    ['none', 'none set down'],
-    ['new', 'new'],
-    ['used', 'used before'],
-  ] as const;
-  protected readonly sealants = [
-    ['none', 'none'],
-    ['paste', 'paste'],
-    ['tape', 'tape'],
-  ] as const;
-  protected readonly makes = [
-    ['flared', 'flared'],
-    ['compression', 'compression'],
-    ['rubber-hose', 'rubber hose and clips'],
-  ] as const;
+  protected readonly rating = askedField(RATING_MPA);
+  protected readonly endFields = LINE_END.fields;
+  protected readonly fields = JOINT_WORK.fields;
   private readonly store = inject(PlanStore);
   /** Makers' sheets that are here. */
   protected readonly sheets = computed(() => sheetNames(this.store.plan()));
@@ -140,7 +121,6 @@ export class JointWorkForm {
   /** The line whose end it is; null of a hose's. */
   readonly line = input.required<LineView | null>();
   protected readonly lineEnd = computed(() => this.line()?.line.ends[this.at().end] ?? null);
-  protected readonly rating = RATING_MPA;
   protected readonly adapters = computed(() => {
     const { bench } = this.store.plan();
     return (this.lineEnd()?.adapters ?? []).map((id) => ({

@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { Fitting, PortView } from '@firm-line/core/plan';
-import type { Half } from '@firm-line/core/trade/stock';
+import { type Fitting, type PortView, FITTING } from '@firm-line/core/plan';
+import { type Half } from '@firm-line/core/trade/stock';
 import { PlanStore } from '../../session/plan-store';
 import { Gauge, type Gauged } from './gauge';
 import { formOf, HalfField, halfWith } from './half-field';
 import { SeatFinder } from './seat-finder';
-import { SelectField } from '../../kit/fields/select-field';
 import { Disclosure } from '../../kit/disclosure';
+import { FieldOf } from '../../kit/fields/field';
 
 /** Which thread and seat a port has, how that is known, and the two ways to find out: by gauge and by looking. */
 @Component({
   selector: 'fl-port-panel',
-  imports: [Disclosure, SelectField, Gauge, HalfField, SeatFinder],
+  imports: [Disclosure, FieldOf, Gauge, HalfField, SeatFinder],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -19,11 +19,10 @@ import { Disclosure } from '../../kit/disclosure';
     <p class="text-sm">{{ at().part.name }}, {{ at().port.name }}</p>
     <div class="mt-2 grid grid-cols-2 gap-3">
       <fl-half-field [half]="half()" (changed)="setHalf($event)" />
-      <fl-select-field
-        [disabled]="!half()"
+      <fl-field
+        [of]="fields.how"
         field="port-how"
-        label="Known by"
-        [options]="hows"
+        [disabled]="!half()"
         [value]="how()"
         (changed)="change({ how: $event })"
       />
@@ -46,11 +45,7 @@ import { Disclosure } from '../../kit/disclosure';
   `,
 })
 export class PortPanel {
-  protected readonly hows = [
-    ['measured', 'measuring it'],
-    ['sheet', "the part's sheet"],
-    ['trusted', 'trust'],
-  ] as const;
+  protected readonly fields = FITTING.fields;
   private readonly store = inject(PlanStore);
   readonly at = input.required<PortView>();
   protected readonly half = computed(() => this.at().port.fitting?.half ?? null);

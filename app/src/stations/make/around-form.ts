@@ -1,18 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import type { BenchSolids, Solid } from '@firm-line/core/shape/bending';
+import { type BenchSolids, type Solid } from '@firm-line/core/shape/bending';
 import { aroundOf } from '@firm-line/core/stations/make/making';
-import type { BenchBender } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/lib/vec';
-import { LengthField } from '../../kit/fields/length-field';
+import { BENCH_SOLID, type BenchBender, BENCH_LEVER } from '@firm-line/core/plan';
+import { type Vec3 } from '@firm-line/core/lib/vec';
 import { TextField } from '../../kit/fields/text-field';
 import { VectorField } from '../../kit/fields/vector-field';
 import { Disclosure } from '../../kit/disclosure';
 import { PlanStore } from '../../session/plan-store';
+import { FieldOf } from '../../kit/fields/field';
 
 /** What stands about a bender, in its die's frame: which bends are free in it rests on this. */
 @Component({
   selector: 'fl-around-form',
-  imports: [Disclosure, LengthField, TextField, VectorField],
+  imports: [Disclosure, FieldOf, TextField, VectorField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -24,25 +24,19 @@ import { PlanStore } from '../../session/plan-store';
         The bench is what lies under z; the lever sweeps outside the tube.
       </p>
       <div class="mt-2 grid grid-cols-3 gap-3">
-        <fl-length-field
-          label="Lever, long"
-          [leastMm]="0"
-          [mostMm]="2000"
-          [valueMm]="around().lever.lengthMm"
+        <fl-field
+          [of]="leverFields.lengthMm"
+          [value]="around().lever.lengthMm"
           (changed)="lever({ lengthMm: $event })"
         />
-        <fl-length-field
-          label="Lever, wide"
-          [leastMm]="0"
-          [mostMm]="500"
-          [valueMm]="around().lever.wideMm"
+        <fl-field
+          [of]="leverFields.wideMm"
+          [value]="around().lever.wideMm"
           (changed)="lever({ wideMm: $event })"
         />
-        <fl-length-field
-          label="Lever, high"
-          [leastMm]="0"
-          [mostMm]="500"
-          [valueMm]="around().lever.highMm"
+        <fl-field
+          [of]="leverFields.highMm"
+          [value]="around().lever.highMm"
           (changed)="lever({ highMm: $event })"
         />
       </div>
@@ -83,18 +77,14 @@ import { PlanStore } from '../../session/plan-store';
                 [valueMm]="solid.footMm"
                 (changed)="set(i, { footMm: $event })"
               />
-              <fl-length-field
-                label="Radius"
-                [leastMm]="0.1"
-                [mostMm]="5000"
-                [valueMm]="solid.radiusMm"
+              <fl-field
+                [of]="cylinder.radiusMm"
+                [value]="solid.radiusMm"
                 (changed)="set(i, { radiusMm: $event })"
               />
-              <fl-length-field
-                label="Height"
-                [leastMm]="0.1"
-                [mostMm]="5000"
-                [valueMm]="solid.heightMm"
+              <fl-field
+                [of]="cylinder.heightMm"
+                [value]="solid.heightMm"
                 (changed)="set(i, { heightMm: $event })"
               />
             }
@@ -112,6 +102,8 @@ import { PlanStore } from '../../session/plan-store';
   `,
 })
 export class AroundForm {
+  protected readonly cylinder = BENCH_SOLID.shapes.cylinder.fields;
+  protected readonly leverFields = BENCH_LEVER.fields;
   private readonly store = inject(PlanStore);
   readonly bender = input.required<BenchBender>();
   protected readonly around = computed(() => aroundOf(this.bender()));

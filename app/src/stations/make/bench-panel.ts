@@ -12,19 +12,17 @@ import {
 } from '@firm-line/core/plan';
 import { FLARES, type FlareForm } from '@firm-line/core/trade/stock';
 import { springback, type TestBend } from '@firm-line/core/shape/tube';
-import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
-import { SelectField } from '../../kit/fields/select-field';
-import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
 import { Disclosure } from '../../kit/disclosure';
 import { AroundForm } from './around-form';
+import { FieldOf } from '../../kit/fields/field';
 
 /** The tools that the card of this line is made for: its bender with test bends, flaring tool, nuts and trim. */
 @Component({
   selector: 'fl-bench-panel',
-  imports: [AroundForm, Disclosure, CheckField, TextField, SelectField, LengthField, NumberField],
+  imports: [AroundForm, CheckField, Disclosure, FieldOf, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-disclosure
@@ -36,53 +34,44 @@ import { AroundForm } from './around-form';
           <h3 class="font-bold">Bender</h3>
           <p class="mb-2 text-sm text-ink-soft">Every line in this bender follows these figures.</p>
           <div class="grid grid-cols-2 gap-3">
-            <fl-text-field
+            <fl-field
               class="col-span-2"
+              [of]="fields.name"
               field="bender-name"
-              label="Name"
-              [limits]="limits.name"
               [value]="bender().name"
               (changed)="set({ name: $event })"
             />
-            <fl-select-field
+            <fl-field
               class="col-span-2"
+              [of]="fields.kind"
               field="bender-kind"
-              label="How it turns"
-              [options]="kinds"
               [value]="bender().kind"
               (changed)="set({ kind: $event })"
             />
-            <fl-length-field
-              label="Die radius, centre line"
-              [valueMm]="bender().dieRadiusMm"
-              [limits]="limits.dieRadiusMm"
-              [digits]="2"
+            <fl-field
+              [of]="fields.dieRadiusMm"
+              [value]="bender().dieRadiusMm"
               (changed)="set({ dieRadiusMm: $event })"
             />
-            <fl-length-field
-              label="Die mark to tangent"
-              [valueMm]="bender().referenceMm"
-              [limits]="limits.referenceMm"
-              [digits]="2"
+            <fl-field
+              [of]="fields.referenceMm"
+              [value]="bender().referenceMm"
               (changed)="set({ referenceMm: $event })"
             />
-            <fl-length-field
-              label="Least straight between bends"
-              [valueMm]="bender().leastFeedMm"
-              [limits]="limits.leastFeedMm"
+            <fl-field
+              [of]="fields.leastFeedMm"
+              [value]="bender().leastFeedMm"
               (changed)="set({ leastFeedMm: $event })"
             />
-            <fl-length-field
-              label="Straight the shoe needs"
-              [valueMm]="bender().shoeMm"
-              [limits]="limits.shoeMm"
+            <fl-field
+              [of]="fields.shoeMm"
+              [value]="bender().shoeMm"
               (changed)="set({ shoeMm: $event })"
             />
-            <fl-select-field
+            <fl-field
               class="col-span-2"
+              [of]="fields.clampSide"
               field="bender-clamp"
-              label="The clamp holds the side of"
-              [options]="clampSides"
               [value]="bender().clampSide"
               (changed)="set({ clampSide: $event })"
             />
@@ -150,24 +139,24 @@ import { AroundForm } from './around-form';
           <div class="grid grid-cols-2 gap-3">
             @for (end of ends(); track end.key) {
               @if (end.key === 'a' || ends()[1].flare !== ends()[0].flare) {
-                <fl-length-field
+                <fl-field
+                  [of]="flareFields.clampMm"
                   [label]="end.flareName + ': clamp grips'"
-                  [valueMm]="end.clampMm"
-                  [limits]="flareLimits.clampMm"
+                  [value]="end.clampMm"
                   (changed)="setFlare(end.flare, { clampMm: $event })"
                 />
-                <fl-length-field
+                <fl-field
+                  [of]="flareFields.flareExtraMm"
                   [label]="end.flareName + ': tube used'"
-                  [valueMm]="end.flareExtraMm"
-                  [limits]="flareLimits.flareExtraMm"
+                  [value]="end.flareExtraMm"
                   (changed)="setFlare(end.flare, { flareExtraMm: $event })"
                 />
               }
               @if (end.key === 'a' || ends()[1].flare !== ends()[0].flare) {
-                <fl-check-field
+                <fl-field
                   class="col-span-2"
-                  label="I have a tool for it"
-                  [checked]="end.tool.owned"
+                  [of]="flareFields.owned"
+                  [value]="end.tool.owned"
                   (changed)="setFlare(end.flare, { owned: $event })"
                 />
                 <fl-check-field
@@ -178,21 +167,19 @@ import { AroundForm } from './around-form';
                 />
               }
               @if (end.key === 'a' || ends()[1].nutId !== ends()[0].nutId) {
-                <fl-length-field
+                <fl-field
                   class="col-span-2"
+                  [of]="nutLength"
                   [label]="'Length of ' + end.nutName"
-                  [valueMm]="end.nutLengthMm"
-                  [leastMm]="1"
-                  [limits]="nutLimits"
+                  [value]="end.nutLengthMm"
                   (changed)="setNut(end.nutId, $event)"
                 />
               }
             }
-            <fl-length-field
+            <fl-field
               class="col-span-2"
-              label="Trim left at B"
-              [valueMm]="store.plan().bench.trimMm"
-              [limits]="benchLimits.trimMm"
+              [of]="benchFields.trimMm"
+              [value]="store.plan().bench.trimMm"
               (changed)="store.apply({ edit: 'changeBench', with: { patch: { trimMm: $event } } })"
             />
           </div>
@@ -202,21 +189,12 @@ import { AroundForm } from './around-form';
   `,
 })
 export class BenchPanel {
+  protected readonly nutLength = NUT_LENGTH;
+  protected readonly fields = BENDER.fields;
+  protected readonly flareFields = FLARE_TOOL.fields;
+  protected readonly benchFields = BENCH.fields;
   protected readonly store = inject(PlanStore);
   readonly view = input.required<LineView>();
-  protected readonly limits = BENDER.fields;
-  protected readonly flareLimits = FLARE_TOOL.fields;
-  protected readonly nutLimits = NUT_LENGTH;
-  protected readonly benchLimits = BENCH.fields;
-  protected readonly kinds = [
-    ['fixed', 'On the bench: the tube is turned'],
-    ['vice', 'In a vice, with a lever: the tube is turned'],
-    ['hand', 'Hand bender: it is turned round the tube'],
-  ] as const;
-  protected readonly clampSides = [
-    ['a', 'End A: the mark lies before the bend'],
-    ['b', 'End B: the mark lies behind the bend'],
-  ] as const;
   protected readonly bender = computed(() => this.view().bender);
   protected readonly ends = computed(() => {
     const end = (which: 'a' | 'b') => {

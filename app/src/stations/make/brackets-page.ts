@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import {
+  askedField,
   BRACKET,
   BRACKET_HOLE,
   fileStem,
@@ -8,30 +9,17 @@ import {
   type Making,
 } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
-import { CheckField } from '../../kit/fields/check-field';
-import { LengthField } from '../../kit/fields/length-field';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { NumberField } from '../../kit/fields/number-field';
-import { TextField } from '../../kit/fields/text-field';
 import { ListRow } from '../../kit/list-row';
 import { printSheet } from '../../kit/print-sheet';
 import { saveFile } from '../../kit/save-file';
 import { PlanStore } from '../../session/plan-store';
 import { PlateDrawing } from './plate-drawing';
+import { FieldOf } from '../../kit/fields/field';
 
 /** Brackets, tabs and panels with holes: a card each, printed 1:1 and as a drawing for the cutter. */
 @Component({
   selector: 'fl-brackets-page',
-  imports: [
-    CheckField,
-    EmptyState,
-    LengthField,
-    ListRow,
-    OptionalNumberField,
-    NumberField,
-    PlateDrawing,
-    TextField,
-  ],
+  imports: [EmptyState, FieldOf, ListRow, PlateDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -61,68 +49,58 @@ import { PlateDrawing } from './plate-drawing';
         >
           <div>
             <div class="grid grid-cols-2 gap-3">
-              <fl-text-field
+              <fl-field
                 class="col-span-2"
+                [of]="fields.name"
                 field="bracket-name"
-                label="Name"
-                [limits]="limits.name"
                 [value]="one.name"
                 (changed)="change({ name: $event })"
               />
-              <fl-text-field
+              <fl-field
+                [of]="fields.revision"
                 field="bracket-revision"
-                label="Revision"
-                [limits]="words0"
                 [value]="one.revision"
                 (changed)="change({ revision: $event })"
               />
-              <fl-length-field
-                label="Plate"
-                [limits]="limits.plateMm"
-                [valueMm]="one.plateMm"
+              <fl-field
+                [of]="fields.plateMm"
+                [value]="one.plateMm"
                 (changed)="change({ plateMm: $event })"
               />
-              <fl-length-field
-                label="Width"
-                [limits]="limits.widthMm"
-                [valueMm]="one.widthMm"
+              <fl-field
+                [of]="fields.widthMm"
+                [value]="one.widthMm"
                 (changed)="change({ widthMm: $event })"
               />
-              <fl-length-field
-                label="Height, flat"
-                [limits]="limits.heightMm"
-                [valueMm]="one.heightMm"
+              <fl-field
+                [of]="fields.heightMm"
+                [value]="one.heightMm"
                 (changed)="change({ heightMm: $event })"
               />
-              <fl-optional-number-field
-                label="Bent, this far up"
-                unit="length"
+              <fl-field
+                [of]="upField"
                 none="flat"
-                [most]="2000"
-                [value]="one.bend?.upMm ?? null"
-                (changed)="bendAt($event)"
+                [value]="one.bend?.upMm"
+                (changed)="bendAt($event ?? null)"
               />
               @if (one.bend; as bend) {
-                <fl-number-field
-                  label="By degrees"
-                  [least]="1"
-                  [most]="179"
+                <fl-field
+                  [of]="bendFields.deg"
                   [value]="bend.deg"
                   (changed)="change({ bend: { upMm: bend.upMm, deg: $event } })"
                 />
               }
-              <fl-text-field
+              <fl-field
                 class="col-span-2"
+                [of]="fields.held"
                 field="bracket-held"
-                label="How it is held"
-                [limits]="words0"
                 [value]="one.held"
                 (changed)="change({ held: $event })"
               />
-              <fl-check-field
+              <fl-field
                 class="col-span-2"
-                label="it is on the vehicle already"
-                [checked]="one.existing"
+                [of]="fields.existing"
+                [value]="one.existing"
                 (changed)="change({ existing: $event })"
               />
             </div>
@@ -131,29 +109,24 @@ import { PlateDrawing } from './plate-drawing';
               <div
                 class="mt-2 grid grid-cols-2 items-end gap-2 border-t border-rule pt-2 sm:grid-cols-[1fr_1fr_1fr_1fr_auto]"
               >
-                <fl-length-field
-                  label="Across"
-                  [limits]="holeLimits.acrossMm"
-                  [valueMm]="hole.acrossMm"
+                <fl-field
+                  [of]="holeFields.acrossMm"
+                  [value]="hole.acrossMm"
                   (changed)="setHole(i, { acrossMm: $event })"
                 />
-                <fl-length-field
-                  label="Up"
-                  [limits]="holeLimits.upMm"
-                  [valueMm]="hole.upMm"
+                <fl-field
+                  [of]="holeFields.upMm"
+                  [value]="hole.upMm"
                   (changed)="setHole(i, { upMm: $event })"
                 />
-                <fl-length-field
-                  label="Diameter"
-                  [limits]="holeLimits.diameterMm"
-                  [valueMm]="hole.diameterMm"
+                <fl-field
+                  [of]="holeFields.diameterMm"
+                  [value]="hole.diameterMm"
                   (changed)="setHole(i, { diameterMm: $event })"
                 />
-                <fl-optional-number-field
-                  label="Over the flats"
-                  unit="length"
+                <fl-field
+                  [of]="holeFields.flatsMm"
                   none="round"
-                  [most]="500"
                   [value]="hole.flatsMm"
                   (changed)="setHole(i, { flatsMm: $event || null })"
                 />
@@ -165,11 +138,10 @@ import { PlateDrawing } from './plate-drawing';
                 >
                   ×
                 </button>
-                <fl-text-field
+                <fl-field
                   class="col-span-2 sm:col-span-4"
+                  [of]="holeFields.what"
                   [field]="'hole-what-' + i"
-                  label="For"
-                  [limits]="words0"
                   [value]="hole.what"
                   (changed)="setHole(i, { what: $event })"
                 />
@@ -205,10 +177,11 @@ import { PlateDrawing } from './plate-drawing';
   `,
 })
 export class BracketsPage {
+  protected readonly bendFields = BRACKET.fields.bend.of.fields;
+  protected readonly upField = askedField(BRACKET.fields.bend.of.fields.upMm);
+  protected readonly fields = BRACKET.fields;
+  protected readonly holeFields = BRACKET_HOLE.fields;
   private readonly store = inject(PlanStore);
-  protected readonly limits = BRACKET.fields;
-  protected readonly holeLimits = BRACKET_HOLE.fields;
-  protected readonly words0 = { least: 0, most: 200 };
   private readonly making = computed((): Making => this.store.plan().making);
   protected readonly brackets = computed(() => this.making().brackets);
   protected readonly id = linkedSignal<readonly Bracket[], string | null>({

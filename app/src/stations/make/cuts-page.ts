@@ -19,21 +19,19 @@ import {
   type Making,
   type SoldLength,
   type StockPiece,
+  SOLD_LENGTH,
 } from '@firm-line/core/plan';
 import { TUBES, tubeLabel } from '@firm-line/core/trade/stock';
 import { formatLength, formatLengthUnit } from '@firm-line/core/lib/units';
 import { EmptyState } from '../../kit/empty-state';
-import { LengthField } from '../../kit/fields/length-field';
-import { NumberField } from '../../kit/fields/number-field';
-import { SelectField } from '../../kit/fields/select-field';
-import { TextField } from '../../kit/fields/text-field';
 import { PlanStore } from '../../session/plan-store';
 import { BenchWork } from '../../worker/bench-work';
+import { FieldOf } from '../../kit/fields/field';
 
 /** How the lines come out of the coils and sticks at hand, and what is bought for the rest. */
 @Component({
   selector: 'fl-cuts-page',
-  imports: [EmptyState, LengthField, NumberField, SelectField, TextField],
+  imports: [EmptyState, FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: {
     class: 'grid content-start gap-5 p-5 lg:grid-cols-[minmax(0,1fr)_24rem] print:block print:p-0',
@@ -127,30 +125,27 @@ import { BenchWork } from '../../worker/bench-work';
       <h2 class="h2">At hand</h2>
       @for (piece of making().stock; track piece.id; let i = $index) {
         <div class="mt-2 border-t border-rule pt-2">
-          <fl-select-field
+          <fl-field
+            [of]="fields.tubeId"
             [field]="'stock-tube-' + piece.id"
-            label="Tube"
             [options]="tubes"
             [value]="piece.tubeId"
             (changed)="setPiece(piece.id, { tubeId: $event })"
           />
           <div class="mt-2 grid grid-cols-[1fr_4.5rem_1fr_auto] items-end gap-2">
-            <fl-length-field
-              label="Length"
-              [limits]="limits.lengthMm"
-              [valueMm]="piece.lengthMm"
+            <fl-field
+              [of]="fields.lengthMm"
+              [value]="piece.lengthMm"
               (changed)="setPiece(piece.id, { lengthMm: $event })"
             />
-            <fl-number-field
-              label="Pieces"
-              [limits]="limits.count"
+            <fl-field
+              [of]="fields.count"
               [value]="piece.count"
               (changed)="setPiece(piece.id, { count: $event })"
             />
-            <fl-text-field
+            <fl-field
+              [of]="fields.batch"
               [field]="'batch-' + piece.id"
-              label="Batch"
-              [limits]="words0"
               [value]="piece.batch"
               (changed)="setPiece(piece.id, { batch: $event })"
             />
@@ -171,17 +166,16 @@ import { BenchWork } from '../../worker/bench-work';
       <h2 class="h2 mt-5">Sold as</h2>
       @for (one of making().sold; track one.id; let i = $index) {
         <div class="mt-2 grid grid-cols-[1fr_6rem_auto] items-end gap-2 border-t border-rule pt-2">
-          <fl-select-field
+          <fl-field
+            [of]="soldFields.tubeId"
             [field]="'sold-tube-' + one.id"
-            label="Tube"
             [options]="tubes"
             [value]="one.tubeId"
             (changed)="setSold(one.id, { tubeId: $event })"
           />
-          <fl-length-field
-            label="Length"
-            [limits]="limits.lengthMm"
-            [valueMm]="one.lengthMm"
+          <fl-field
+            [of]="soldFields.lengthMm"
+            [value]="one.lengthMm"
             (changed)="setSold(one.id, { lengthMm: $event })"
           />
           <button
@@ -198,16 +192,14 @@ import { BenchWork } from '../../worker/bench-work';
       }
       <button type="button" class="btn mt-2" (click)="addSold()">Add a length</button>
       <div class="mt-5 grid grid-cols-2 gap-3">
-        <fl-length-field
-          label="A saw cut takes"
-          [limits]="sheet.kerfMm"
-          [valueMm]="making().kerfMm"
+        <fl-field
+          [of]="makingFields.kerfMm"
+          [value]="making().kerfMm"
           (changed)="set({ kerfMm: $event })"
         />
-        <fl-length-field
-          label="Lost at a piece's end"
-          [limits]="sheet.endMm"
-          [valueMm]="making().endMm"
+        <fl-field
+          [of]="makingFields.endMm"
+          [value]="making().endMm"
           (changed)="set({ endMm: $event })"
         />
       </div>
@@ -215,14 +207,15 @@ import { BenchWork } from '../../worker/bench-work';
   `,
 })
 export class CutsPage {
+  protected readonly fields = STOCK_PIECE.fields;
+  protected readonly soldFields = SOLD_LENGTH.fields;
+  protected readonly makingFields = MAKING.fields;
   private readonly store = inject(PlanStore);
   private readonly work = inject(BenchWork);
   protected readonly keep = WORTH_KEEPING_MM;
   /** A cut that is less of its piece has no room for words in the picture. */
   protected readonly narrow = 0.04;
-  protected readonly limits = STOCK_PIECE.fields;
   protected readonly sheet = MAKING.fields;
-  protected readonly words0 = { least: 0, most: 200 };
   protected readonly tubes = TUBES.map((tube) => [tube.id, tubeLabel(tube)] as const);
   protected readonly making = computed((): Making => this.store.plan().making);
   protected readonly plans = signal<readonly CutPlan[]>([]);

@@ -1,11 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import {
-  CORNER_NAMES,
-  KIT_ASK_NAMES,
-  kitFindings,
-  kitLacks,
-  listView,
-} from '@firm-line/core/stations/make/buying';
+import { kitFindings, kitLacks, listView } from '@firm-line/core/stations/make/buying';
 import {
   KIT_ASKS,
   KIT_CORNERS,
@@ -13,19 +7,23 @@ import {
   type Kit,
   type KitAsk,
   type KitCorner,
+  KIT,
+  ASKS,
+  ASKS_OF_CORNERS,
+  labelOf,
 } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { EmptyState } from '../../kit/empty-state';
 import { CheckField } from '../../kit/fields/check-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
-import { TextField } from '../../kit/fields/text-field';
 import { PlanStore } from '../../session/plan-store';
+import { FieldOf } from '../../kit/fields/field';
 
 /** A kit of brake parts before it is ordered: its figures beside what each corner of the vehicle measures, and what it brings. */
 @Component({
   selector: 'fl-kits-page',
-  imports: [CheckField, EmptyState, NumberField, SelectField, TextField],
+  imports: [CheckField, EmptyState, FieldOf, NumberField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -36,10 +34,11 @@ import { PlanStore } from '../../session/plan-store';
     @for (kit of kits(); track kit.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="kit.name">
         <div class="flex flex-wrap items-end gap-4">
-          <fl-text-field
+          <fl-field
             class="min-w-48 flex-1"
-            [field]="'kit-name-' + kit.id"
+            [of]="fields.name"
             label="Kit"
+            [field]="'kit-name-' + kit.id"
             [value]="kit.name"
             (changed)="change(kit.id, { name: $event })"
           />
@@ -81,26 +80,26 @@ import { PlanStore } from '../../session/plan-store';
                 <tr class="border-t border-rule">
                   <td class="py-1 pr-3">{{ askName(ask) }}</td>
                   <td class="py-1 pr-3">
-                    <fl-text-field
-                      [bare]="true"
-                      [field]="kit.id + '-gives-' + ask"
+                    <fl-field
+                      [of]="gives[ask]"
                       [label]="'The kit: ' + askName(ask)"
-                      [limits]="words0"
+                      [field]="kit.id + '-gives-' + ask"
+                      [bare]="true"
                       placeholder="not said"
                       [value]="kit.gives[ask] ?? ''"
-                      (changed)="give(kit, ask, $event)"
+                      (changed)="give(kit, ask, $event ?? '')"
                     />
                   </td>
                   @for (corner of kit.for; track corner) {
                     <td class="py-1 pr-3">
-                      <fl-text-field
-                        [bare]="true"
-                        [field]="kit.id + '-' + corner + '-' + ask"
+                      <fl-field
+                        [of]="gives[ask]"
                         [label]="names[corner] + ': ' + askName(ask)"
-                        [limits]="words0"
+                        [field]="kit.id + '-' + corner + '-' + ask"
+                        [bare]="true"
                         placeholder="not measured"
                         [value]="kit.corners[corner]?.[ask] ?? ''"
-                        (changed)="measure(kit, corner, ask, $event)"
+                        (changed)="measure(kit, corner, ask, $event ?? '')"
                       />
                     </td>
                   }
@@ -163,11 +162,14 @@ import { PlanStore } from '../../session/plan-store';
   `,
 })
 export class KitsPage {
+  protected readonly fields = KIT.fields;
+  protected readonly gives = ASKS.fields;
   private readonly store = inject(PlanStore);
   protected readonly asks = KIT_ASKS;
   protected readonly corners = KIT_CORNERS;
-  protected readonly names = CORNER_NAMES;
-  protected readonly words0 = { least: 0, most: 80 };
+  protected readonly names = Object.fromEntries(
+    KIT_CORNERS.map((corner) => [corner, labelOf(ASKS_OF_CORNERS.fields[corner])]),
+  ) as Readonly<Record<KitCorner, string>>;
   private readonly buying = computed((): Buying => this.store.plan().buying);
   private readonly rows = computed(() => listView(viewPlan(this.store.plan())).rows);
   protected readonly things = computed(() =>
@@ -199,8 +201,8 @@ export class KitsPage {
     }),
   );
   protected askName(ask: KitAsk): string {
-    const { name, unit } = KIT_ASK_NAMES[ask];
-    return unit ? `${name}, ${unit}` : name;
+    const name = labelOf(ASKS.fields[ask]);
+    return ask.endsWith('Mm') ? `${name}, mm` : name;
   }
 
   protected change(id: string, patch: Partial<Omit<Kit, 'id'>>): void {

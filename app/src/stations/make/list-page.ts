@@ -18,22 +18,21 @@ import {
 import {
   fileStem,
   ORDER,
-  ORDER_STATES,
   type Buying,
   type Order,
   type OrderState,
   type OwnItem,
+  BUYING,
 } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
-import { TextField } from '../../kit/fields/text-field';
 import { Notices } from '../../kit/notices';
 import { saveFile } from '../../kit/save-file';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
 import { Dialog } from '../../kit/dialog';
+import { FieldOf } from '../../kit/fields/field';
 
 const STATE_NAMES: Record<OrderState, string> = {
   needed: 'needed',
@@ -48,17 +47,16 @@ const STATE_NAMES: Record<OrderState, string> = {
 /** Everything the plan uses up or is made with: what is at hand, what is to buy, how it stands, what it costs. */
 @Component({
   selector: 'fl-list-page',
-  imports: [Dialog, OptionalNumberField, NumberField, SelectField, TextField],
+  imports: [Dialog, FieldOf, OptionalNumberField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5 print:p-0' },
   template: `
     <div class="flex flex-wrap items-end gap-3">
       <h2 class="mr-auto text-2xl font-bold">One list</h2>
-      <fl-text-field
+      <fl-field
         class="w-24 print:hidden"
+        [of]="buyingFields.currency"
         field="currency"
-        label="Currency"
-        [limits]="words0"
         [value]="buying().currency"
         (changed)="setCurrency($event)"
       />
@@ -124,23 +122,21 @@ const STATE_NAMES: Record<OrderState, string> = {
                 <tr class="print:hidden">
                   <td colspan="7" class="pb-4">
                     <div class="grid gap-3 rounded-lg bg-paper p-4 sm:grid-cols-3 lg:grid-cols-6">
-                      <fl-number-field
+                      <fl-field
+                        [of]="fields.have"
                         [label]="'At hand, ' + units[row.item.unit]"
-                        [limits]="limits.have"
                         [value]="row.order.have"
                         (changed)="order(row.item.key, { have: $event })"
                       />
-                      <fl-select-field
+                      <fl-field
+                        [of]="fields.state"
                         [field]="'state-' + row.item.key"
-                        label="How it stands"
-                        [options]="states"
                         [value]="row.order.state"
                         (changed)="stand(row, $event)"
                       />
-                      <fl-text-field
+                      <fl-field
+                        [of]="fields.from"
                         [field]="'from-' + row.item.key"
-                        label="From"
-                        [limits]="words0"
                         [value]="row.order.from"
                         (changed)="order(row.item.key, { from: $event })"
                       />
@@ -164,10 +160,9 @@ const STATE_NAMES: Record<OrderState, string> = {
                           })
                         "
                       />
-                      <fl-text-field
+                      <fl-field
+                        [of]="fields.note"
                         [field]="'note-' + row.item.key"
-                        label="Note"
-                        [limits]="words0"
                         [value]="row.order.note"
                         (changed)="order(row.item.key, { note: $event })"
                       />
@@ -292,12 +287,11 @@ const STATE_NAMES: Record<OrderState, string> = {
   `,
 })
 export class ListPage {
+  protected readonly fields = ORDER.fields;
+  protected readonly buyingFields = BUYING.fields;
   private readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
   private readonly notices = inject(Notices);
-  protected readonly limits = ORDER.fields;
-  protected readonly words0 = { least: 0, most: 200 };
-  protected readonly states = ORDER_STATES.map((state) => [state, STATE_NAMES[state]] as const);
   protected readonly units = { piece: 'pieces', m: 'm', mL: 'mL' } as const;
   protected readonly ones = { piece: 'piece', m: 'metre', mL: 'litre' } as const;
   protected readonly round = Math.round;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { beforeItCloses, byDay, GATE_LOOKS } from '@firm-line/core/stations/fit/gates';
+import { beforeItCloses, byDay } from '@firm-line/core/stations/fit/gates';
 import {
   freshId,
   GATE,
@@ -7,13 +7,14 @@ import {
   type Gate,
   type GateLook,
   type Ref,
+  GATE_LOOKED,
 } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { CheckField } from '../../kit/fields/check-field';
-import { TextField } from '../../kit/fields/text-field';
 import { EmptyState } from '../../kit/empty-state';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
+import { FieldOf } from '../../kit/fields/field';
 
 const STATION: Partial<Record<Ref['kind'], string>> = {
   port: 'measure',
@@ -24,7 +25,7 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
 /** For each gate, what must be done while it is open. */
 @Component({
   selector: 'fl-closes-page',
-  imports: [CheckField, EmptyState, TextField],
+  imports: [CheckField, EmptyState, FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block overflow-auto p-4 print:overflow-visible print:p-0' },
   template: `
@@ -41,11 +42,11 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
         [attr.aria-label]="gate.name"
       >
         <div class="flex flex-wrap items-end gap-4">
-          <fl-text-field
+          <fl-field
             class="min-w-48 flex-1"
-            [field]="'closes-name-' + gate.id"
+            [of]="fields.name"
             label="What closes"
-            [limits]="limits.name"
+            [field]="'closes-name-' + gate.id"
             [value]="gate.name"
             (changed)="change(gate.id, { name: $event })"
           />
@@ -59,9 +60,9 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
               (change)="setDay(gate.id, $event)"
             />
           </div>
-          <fl-check-field
-            label="it is closed"
-            [checked]="gate.closed"
+          <fl-field
+            [of]="fields.closed"
+            [value]="gate.closed"
             (changed)="change(gate.id, { closed: $event })"
           />
         </div>
@@ -93,13 +94,12 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
           }
         </ul>
         <div class="mt-3 grid gap-x-4 gap-y-2 md:grid-cols-2">
-          @for (look of looks; track look.key) {
-            <fl-text-field
-              [field]="'look-' + look.key + '-' + gate.id"
-              [label]="look.name"
-              [limits]="words"
-              [value]="gate.looked?.[look.key] ?? ''"
-              (changed)="lookedAt(gate.id, look.key, $event)"
+          @for (look of looks; track look) {
+            <fl-field
+              [of]="looked[look]"
+              [field]="'look-' + look + '-' + gate.id"
+              [value]="gate.looked?.[look] ?? ''"
+              (changed)="lookedAt(gate.id, look, $event ?? '')"
             />
           }
         </div>
@@ -115,11 +115,11 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
   `,
 })
 export class ClosesPage {
+  protected readonly fields = GATE.fields;
+  protected readonly looked = GATE_LOOKED.fields;
   private readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
-  protected readonly limits = GATE.fields;
-  protected readonly words = { least: 0, most: 10_000 };
-  protected readonly looks = GATE_LOOK_KEYS.map((key) => ({ key, name: GATE_LOOKS[key] }));
+  protected readonly looks = GATE_LOOK_KEYS;
   protected readonly gates = computed(() => {
     const view = viewPlan(this.store.plan());
     return this.store

@@ -1,6 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { figure, InputError } from '@firm-line/core/lib/faults';
-import { FRESH_FRAME, type EditCall, type FrameCheck } from '@firm-line/core/plan';
+import {
+  FRESH_FRAME,
+  labelOf,
+  type EditCall,
+  type FrameCheck,
+  FRAME_CHECK,
+} from '@firm-line/core/plan';
 import { CORNERS, SPANS, type Corner, type Span } from '@firm-line/core/shape/survey';
 import {
   placedMarks,
@@ -10,27 +16,11 @@ import {
   type Square,
 } from '@firm-line/core/shape/taping';
 import { tenths, type Vec3 } from '@firm-line/core/lib/vec';
-import { LengthField } from '../../kit/fields/length-field';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
 import { FramePicture } from './frame-picture';
 import { PedalRoom } from './pedal-room';
+import { FieldOf } from '../../kit/fields/field';
 
-const SPAN_NAMES: Record<Span, string> = {
-  front: 'Front, left to right',
-  rear: 'Rear, left to right',
-  left: 'Left, front to rear',
-  right: 'Right, front to rear',
-  diagonalLeft: 'Front left to rear right',
-  diagonalRight: 'Front right to rear left',
-};
-const CORNER_NAMES: Record<Corner, string> = {
-  frontLeft: 'Front left',
-  frontRight: 'Front right',
-  rearRight: 'Rear right',
-  rearLeft: 'Rear left',
-};
 type Found =
   | { readonly kind: 'waits'; readonly left: number }
   | { readonly kind: 'refused'; readonly why: string }
@@ -43,7 +33,7 @@ const whole = <K extends string>(
 /** Whether the frame is square and flat: four marks, six tapes, four heights. */
 @Component({
   selector: 'fl-frame-page',
-  imports: [FramePicture, LengthField, OptionalNumberField, PedalRoom, SelectField],
+  imports: [FieldOf, FramePicture, PedalRoom],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block overflow-auto p-4' },
   template: `
@@ -57,40 +47,29 @@ const whole = <K extends string>(
         </p>
         <div class="mt-3 grid gap-x-4 gap-y-2 sm:grid-cols-3">
           @for (span of spans; track span) {
-            <fl-optional-number-field
-              unit="length"
-              none="not read"
-              [label]="spanNames[span]"
-              [limits]="readLimits"
+            <fl-field
+              [of]="fields.readMm.fields[span]"
               [value]="frame().readMm[span]"
               (changed)="read(span, $event)"
             />
           }
-          <fl-length-field
-            label="± of a tape (1σ)"
-            [leastMm]="0.1"
-            [mostMm]="1000"
-            [valueMm]="frame().sigmaMm"
+          <fl-field
+            [of]="fields.sigmaMm"
+            [value]="frame().sigmaMm"
             (changed)="set({ sigmaMm: $event })"
           />
         </div>
         <div class="mt-4 grid gap-x-4 gap-y-2 sm:grid-cols-5">
           @for (corner of corners; track corner) {
-            <fl-optional-number-field
-              unit="length"
-              none="not read"
-              [least]="-100000"
-              [most]="100000"
-              [label]="cornerNames[corner] + ', height'"
+            <fl-field
+              [of]="fields.heightsMm.fields[corner]"
               [value]="frame().heightsMm[corner]"
               (changed)="height(corner, $event)"
             />
           }
-          <fl-length-field
-            label="± of a height (1σ)"
-            [leastMm]="0.1"
-            [mostMm]="1000"
-            [valueMm]="frame().heightSigmaMm"
+          <fl-field
+            [of]="fields.heightSigmaMm"
+            [value]="frame().heightSigmaMm"
             (changed)="set({ heightSigmaMm: $event })"
           />
         </div>
@@ -117,7 +96,7 @@ const whole = <K extends string>(
             <tbody class="font-mono">
               @for (span of spans; track span) {
                 <tr class="border-t border-rule">
-                  <td class="py-1 font-sans">{{ spanNames[span] }}</td>
+                  <td class="py-1 font-sans">{{ spanName(span) }}</td>
                   <td class="text-right">{{ mm(one.square.residualsMm[span]) }}</td>
                   <td class="text-right">{{ mm(one.slips[span].explainsMm) }}</td>
                   <td class="text-right">{{ mm(one.slips[span].unseenMm) }}</td>
@@ -134,10 +113,9 @@ const whole = <K extends string>(
           <h3 class="font-bold">The marks as datums</h3>
           <div class="mt-1 grid gap-x-4 gap-y-2 sm:grid-cols-4">
             @for (corner of corners; track corner) {
-              <fl-select-field
+              <fl-field
+                [of]="fields.marks.fields[corner]"
                 [field]="'mark-' + corner"
-                [label]="cornerNames[corner]"
-                none="no point"
                 [options]="points()"
                 [value]="frame().marks[corner]"
                 (changed)="mark(corner, $event || null)"
@@ -169,12 +147,13 @@ const whole = <K extends string>(
   `,
 })
 export class FramePage {
+  protected readonly fields = FRAME_CHECK.fields;
   private readonly store = inject(PlanStore);
   protected readonly spans = SPANS;
   protected readonly corners = CORNERS;
-  protected readonly spanNames = SPAN_NAMES;
-  protected readonly cornerNames = CORNER_NAMES;
-  protected readonly readLimits = { least: 0, most: 100_000, over: true };
+  protected spanName(span: Span): string {
+    return labelOf(this.fields.readMm.fields[span]);
+  }
   protected readonly frame = computed(() => this.store.plan().frame ?? FRESH_FRAME);
   protected readonly points = computed(() => this.store.plan().points);
 

@@ -1,18 +1,14 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { LININGS, type Hole, type Thing } from '@firm-line/core/shape/obstacles';
+import { type Hole, type Thing } from '@firm-line/core/shape/obstacles';
 import { HOLE } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/lib/vec';
-import { LengthField } from '../../kit/fields/length-field';
-import { SelectField } from '../../kit/fields/select-field';
-import { VectorField } from '../../kit/fields/vector-field';
+import { type Vec3 } from '@firm-line/core/lib/vec';
 import { PlanStore } from '../../session/plan-store';
-
-const NAMES = { none: 'bare edge', grommet: 'grommet', bulkhead: 'bulkhead fitting' } as const;
+import { FieldOf } from '../../kit/fields/field';
 
 /** Holes of a panel that lines pass through. */
 @Component({
   selector: 'fl-hole-list',
-  imports: [LengthField, SelectField, VectorField],
+  imports: [FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -21,21 +17,20 @@ const NAMES = { none: 'bare edge', grommet: 'grommet', bulkhead: 'bulkhead fitti
       <div
         class="mt-2 grid grid-cols-3 items-end gap-2 sm:grid-cols-[1fr_1fr_1fr_5rem_9rem_2.75rem]"
       >
-        <fl-vector-field
-          [labels]="['hole x', 'hole y', 'hole z']"
-          [valueMm]="hole.atMm"
+        <fl-field
+          [of]="fields.atMm"
+          [axes]="['hole x', 'hole y', 'hole z']"
+          [value]="hole.atMm"
           (changed)="set(i, { atMm: $event })"
         />
-        <fl-length-field
-          label="Across"
-          [limits]="fields.diameterMm"
-          [valueMm]="hole.diameterMm"
+        <fl-field
+          [of]="fields.diameterMm"
+          [value]="hole.diameterMm"
           (changed)="set(i, { diameterMm: $event })"
         />
-        <fl-select-field
+        <fl-field
+          [of]="fields.lined"
           [field]="'hole-lined-' + i"
-          label="Its edge"
-          [options]="linings"
           [value]="hole.lined"
           (changed)="set(i, { lined: $event })"
         />
@@ -57,10 +52,9 @@ const NAMES = { none: 'bare edge', grommet: 'grommet', bulkhead: 'bulkhead fitti
   `,
 })
 export class HoleList {
+  protected readonly fields = HOLE.fields;
   private readonly store = inject(PlanStore);
   readonly thing = input.required<Thing>();
-  protected readonly fields = HOLE.fields;
-  protected readonly linings = LININGS.map((one) => [one, NAMES[one]] as const);
   protected keep(holes: readonly Hole[]): void {
     this.store.apply({ edit: 'changeThing', with: { id: this.thing().id, patch: { holes } } });
   }

@@ -8,13 +8,13 @@ import {
   signal,
 } from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
-import type { PositionSource, ResolvedPosition } from '@firm-line/core/plan';
+import { type PositionSource, type ResolvedPosition, OFFSET } from '@firm-line/core/plan';
 import { DEFAULT_TAPE_SIGMA_MM, type Axis, type Offset } from '@firm-line/core/shape/survey';
 import { formatLength, parseLength } from '@firm-line/core/lib/units';
 import { TextInput, type Read } from '../../kit/fields/text-input';
-import { LengthField } from '../../kit/fields/length-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
+import { FieldOf } from '../../kit/fields/field';
 
 /** What each tool reads: along the vehicle, across it, up from a datum. */
 const AXES = [
@@ -28,18 +28,18 @@ type Way = (typeof AXES)[number][0];
 /** Readings along one axis beside the tapes: a plumb bob over the floor, a level, a straight edge. */
 @Component({
   selector: 'fl-offset-table',
-  imports: [TextInput, LengthField, SelectField],
+  imports: [FieldOf, SelectField, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
     @for (row of rows(); track $index; let i = $index) {
       <div class="mt-2 flex flex-wrap items-end gap-2">
-        <fl-length-field
+        <fl-field
           class="w-28"
-          [bare]="i > 0"
+          [of]="fields.readMm"
           [label]="i ? 'Offset ' + (i + 1) : 'It lies'"
-          [valueMm]="row.readMm"
-          [leastMm]="-100000"
+          [bare]="i > 0"
+          [value]="row.readMm"
           (changed)="set(i, { readMm: $event })"
         />
         <fl-select-field
@@ -60,13 +60,12 @@ type Way = (typeof AXES)[number][0];
           [value]="row.from"
           (changed)="set(i, { from: $event })"
         />
-        <fl-length-field
+        <fl-field
           class="w-20"
-          [bare]="i > 0"
+          [of]="fields.sigmaMm"
           [label]="i ? 'Sigma of offset ' + (i + 1) : '± (1σ)'"
-          [valueMm]="row.sigma"
-          [leastMm]="0.1"
-          [mostMm]="1000"
+          [bare]="i > 0"
+          [value]="row.sigma"
           (changed)="set(i, { sigmaMm: $event })"
         />
         <span class="w-14 py-3 text-right font-mono">{{ row.off }}</span>
@@ -125,6 +124,7 @@ type Way = (typeof AXES)[number][0];
   `,
 })
 export class OffsetTable {
+  protected readonly fields = OFFSET.fields;
   private readonly store = inject(PlanStore);
   readonly known = input.required<PositionSource>();
   readonly fixed = input.required<ResolvedPosition>();

@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { FRESH_PEDALS, PEDAL_ROOM_MM, type PedalBox } from '@firm-line/core/plan';
+import { FRESH_PEDALS, type PedalBox, PEDAL_BOX } from '@firm-line/core/plan';
 import { PEDAL_ROOM } from '@firm-line/core/plan/typical';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { PlanStore } from '../../session/plan-store';
+import { FieldOf } from '../../kit/fields/field';
 
 /** Room round the pedals, with what is wanted. */
 @Component({
   selector: 'fl-pedal-room',
-  imports: [OptionalNumberField],
+  imports: [FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-4' },
   template: `
@@ -18,12 +18,9 @@ import { PlanStore } from '../../session/plan-store';
     </p>
     <div class="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
       @for (row of rows(); track row.key) {
-        <fl-optional-number-field
-          unit="length"
-          none="not measured"
-          [label]="row.name"
+        <fl-field
+          [of]="fields[row.key]"
           [hint]="row.hint"
-          [limits]="limits"
           [value]="row.value"
           (changed)="set(row.key, $event)"
         />
@@ -35,8 +32,8 @@ import { PlanStore } from '../../session/plan-store';
   `,
 })
 export class PedalRoom {
+  protected readonly fields = PEDAL_BOX.fields;
   private readonly store = inject(PlanStore);
-  protected readonly limits = PEDAL_ROOM_MM;
   private readonly pedals = computed(() => this.store.plan().pedals ?? FRESH_PEDALS);
   protected readonly snags = computed(() =>
     this.store.snags().filter(({ rule }) => rule === 'pedal-room'),
@@ -44,10 +41,10 @@ export class PedalRoom {
   protected readonly rows = computed(() => {
     const full = (mm: number): string => formatLengthUnit(mm, this.store.units());
     return (Object.keys(PEDAL_ROOM) as (keyof PedalBox)[]).map((key) => {
-      const { name, leastMm, mostMm } = PEDAL_ROOM[key];
+      const { leastMm, mostMm } = PEDAL_ROOM[key];
       const hint =
         mostMm === null ? `${full(leastMm)} or more` : `${full(leastMm)} to ${full(mostMm)}`;
-      return { key, name, hint, value: this.pedals()[key] };
+      return { key, hint, value: this.pedals()[key] };
     });
   });
   protected set(key: keyof PedalBox, value: number | null): void {

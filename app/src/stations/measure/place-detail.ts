@@ -5,28 +5,27 @@ import {
   PART,
   PART_KINDS,
   PART_SPECS,
-  PORT_ROLES,
   SIGMA,
   type EditCall,
   type PositionSource,
   type Part,
   type Port,
   type Target,
+  PORT,
 } from '@firm-line/core/plan';
 import { formatLength } from '@firm-line/core/lib/units';
 import { tenths } from '@firm-line/core/lib/vec';
 import { DirectionField } from '../../kit/fields/direction-field';
 import { RadioField, type RadioChoice } from '../../kit/fields/radio-field';
 import { VectorField } from '../../kit/fields/vector-field';
-import { NumberField } from '../../kit/fields/number-field';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { FromPort } from './from-port';
 import { PartPlace } from './part-place';
 import { TapeTable } from './tape-table';
-import { SelectField } from '../../kit/fields/select-field';
 import { TextField } from '../../kit/fields/text-field';
+import { FieldOf } from '../../kit/fields/field';
 
 const HOWS: readonly RadioChoice<PositionSource['how']>[] = [
   { id: 'guessed', name: 'Guess' },
@@ -44,16 +43,15 @@ const AXES = [
 @Component({
   selector: 'fl-place-detail',
   imports: [
+    DirectionField,
+    FieldOf,
     FromPort,
     PartPlace,
-    DirectionField,
     RadioField,
-    VectorField,
-    TextField,
-    SelectField,
-    NumberField,
-    TapeTable,
     SnagRow,
+    TapeTable,
+    TextField,
+    VectorField,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -129,10 +127,9 @@ const AXES = [
             (changed)="rename($event)"
           />
           @if (place.port; as port) {
-            <fl-select-field
+            <fl-field
+              [of]="portFields.role"
               field="port-role"
-              label="Role"
-              [options]="roleChoices"
               [value]="port.role"
               (changed)="patchPort({ role: $event })"
             />
@@ -152,25 +149,23 @@ const AXES = [
         <section class="mt-5 border-t border-rule pt-3" aria-label="The part">
           <h3 class="font-bold">The part it belongs to</h3>
           <div class="mt-2 flex flex-wrap items-end gap-3">
-            <fl-text-field
+            <fl-field
               class="min-w-40 flex-1"
+              [of]="partFields.name"
               field="part-name"
-              label="Name"
-              [limits]="fields.name"
               [value]="part.name"
               (changed)="patchPart({ name: $event })"
             />
-            <fl-select-field
+            <fl-field
+              [of]="partFields.kind"
               field="part-kind"
-              label="Kind"
               [options]="kindChoices"
               [value]="part.kind"
               (changed)="patchPart({ kind: $event })"
             />
-            <fl-number-field
+            <fl-field
               class="w-32"
-              label="Fluid in it, mL"
-              [limits]="fields.cavityMl"
+              [of]="partFields.cavityMl"
               [value]="part.cavityMl"
               (changed)="patchPart({ cavityMl: $event })"
             />
@@ -186,6 +181,8 @@ const AXES = [
   `,
 })
 export class PlaceDetail {
+  protected readonly portFields = PORT.fields;
+  protected readonly partFields = PART.fields;
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
   readonly target = input.required<Target>();
@@ -202,7 +199,6 @@ export class PlaceDetail {
   protected readonly sigmaLabels = AXES.map(({ name }) => `± of ${name[0]} (1σ)`);
   protected readonly sigma = SIGMA;
   protected readonly fields = PART.fields;
-  protected readonly roleChoices = PORT_ROLES.map((role) => [role, role] as const);
   protected readonly kindChoices = PART_KINDS.map((kind) => [kind, PART_SPECS[kind].name] as const);
 
   protected readonly found = computed(() => {

@@ -55,7 +55,7 @@ describe('places', () => {
     const at = await open('p3b', { kind: 'port', id: 'port-rt-in' });
     const tapes = () => port(at, 'port-rt-in').port.known.tapes!;
     const field = at.root.querySelectorAll<HTMLInputElement>(
-      'fl-tape-table fl-length-field input',
+      'fl-tape-table fl-text-input input',
     )[6]!;
     field.value = '703';
     field.dispatchEvent(new Event('change', { bubbles: true }));

@@ -8,7 +8,13 @@ import {
   output,
 } from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
-import type { ResolvedPosition, PositionSource, Target } from '@firm-line/core/plan';
+import {
+  POSITION_SOURCE,
+  type ResolvedPosition,
+  type PositionSource,
+  type Target,
+  TAPE,
+} from '@firm-line/core/plan';
 import { DEFAULT_TAPE_SIGMA_MM, type Tape } from '@firm-line/core/shape/survey';
 import { formatLength, parseLength } from '@firm-line/core/lib/units';
 import { TextInput, type Read } from '../../kit/fields/text-input';
@@ -17,11 +23,12 @@ import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
 import { OffsetTable } from './offset-table';
 import { TapeHelper } from './tape-helper';
+import { FieldOf } from '../../kit/fields/field';
 
 /** The tapes to one place, each with what it reads off the others, and the one to read again. */
 @Component({
   selector: 'fl-tape-table',
-  imports: [TextInput, LengthField, OffsetTable, SelectField, TapeHelper],
+  imports: [FieldOf, LengthField, OffsetTable, SelectField, TapeHelper, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-tape-helper [fixed]="fixed()" [datums]="datums()" [from]="from()" (taken)="wait($event)" />
@@ -73,22 +80,20 @@ import { TapeHelper } from './tape-helper';
               />
             </td>
             <td class="py-1 pr-2">
-              <fl-length-field
-                [bare]="true"
+              <fl-field
+                [of]="fields.sigmaMm"
                 [label]="'Sigma of tape ' + (i + 1)"
-                [valueMm]="tape.sigmaMm"
-                [leastMm]="0.1"
-                [mostMm]="1000"
+                [bare]="true"
+                [value]="tape.sigmaMm"
                 (changed)="set(i, { sigmaMm: $event })"
               />
             </td>
             <td class="py-1 pr-2">
-              <fl-length-field
-                [bare]="true"
+              <fl-field
+                [of]="fields.hookMm"
                 [label]="'Hook of tape ' + (i + 1)"
-                [valueMm]="tape.hookMm ?? 0"
-                [leastMm]="-1000"
-                [mostMm]="1000"
+                [bare]="true"
+                [value]="tape.hookMm ?? 0"
                 (changed)="set(i, { hookMm: $event })"
               />
             </td>
@@ -160,11 +165,10 @@ import { TapeHelper } from './tape-helper';
         Add tape
       </button>
       <span class="text-sm" aria-hidden="true">The place is</span>
-      <fl-select-field
+      <fl-field
+        [of]="sourceFields.side"
         field="tape-side"
-        label="Side of the datums' plane"
         [bare]="true"
-        [options]="sides"
         [value]="known().side ?? 'above'"
         (changed)="changed.emit({ side: $event })"
       />
@@ -178,16 +182,14 @@ import { TapeHelper } from './tape-helper';
   `,
 })
 export class TapeTable {
+  protected readonly sourceFields = POSITION_SOURCE.fields;
+  protected readonly fields = TAPE.fields;
   private readonly store = inject(PlanStore);
   readonly target = input.required<Target>();
   readonly known = input.required<PositionSource>();
   readonly fixed = input.required<ResolvedPosition>();
   readonly changed = output<Partial<PositionSource>>();
 
-  protected readonly sides = [
-    ['above', 'above its datums'],
-    ['below', 'below its datums'],
-  ] as const;
   /** Points that do not rest on this place themselves. */
   protected readonly datums = computed(() => {
     const points = this.store.plan().points ?? [];

@@ -1,67 +1,33 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import {
-  NATURE_NAMES,
-  NATURES,
-  SECTIONS,
-  type Shape,
-  type Thing,
-  type Travel,
-} from '@firm-line/core/shape/obstacles';
-import {
-  figureAt,
-  SHAPE,
-  THING,
-  TRAVEL,
-  withFigure,
-  type NumberLimits,
-} from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/lib/vec';
+import { type Shape, type Thing, type Travel } from '@firm-line/core/shape/obstacles';
+import { type Field, figureAt, SHAPE, THING, TRAVEL, withFigure } from '@firm-line/core/plan';
+import { type Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
-import { NumberField } from '../../kit/fields/number-field';
 import { SnagRow } from '../../pieces/snag-row';
-import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
 import { HoleList } from './hole-list';
-import { TextField } from '../../kit/fields/text-field';
 import { CheckField } from '../../kit/fields/check-field';
 import { VectorField } from '../../kit/fields/vector-field';
+import { FieldOf } from '../../kit/fields/field';
 
 const STILL: Travel = { heaveMm: [-60, 60], rollDeg: 0, lockDeg: 0, aboutMm: [0, 0, 0] };
-interface LengthRow {
-  readonly label: string;
-  readonly path: string;
-  readonly limits: NumberLimits;
-}
 const { bar, pipe, wheel } = SHAPE.shapes;
 /** Lengths of a shape by their place in it. */
-const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
-  bar: [
-    { label: 'Across, level', path: 'widthMm', limits: bar.fields.widthMm },
-    { label: 'Across, upright', path: 'heightMm', limits: bar.fields.heightMm },
-    { label: 'Wall', path: 'wallMm', limits: bar.fields.wallMm },
-  ],
+/** What of a shape is a length, by its kind. */
+const LENGTHS: Readonly<
+  Record<Shape['kind'], readonly { readonly key: string; readonly of: Field<number> }[]>
+> = {
+  bar: (['widthMm', 'heightMm', 'wallMm'] as const).map((key) => ({ key, of: bar.fields[key] })),
   block: [],
-  pipe: [{ label: 'Diameter', path: 'diameterMm', limits: pipe.fields.diameterMm }],
-  wheel: [
-    { label: 'Radius', path: 'radiusMm', limits: wheel.fields.radiusMm },
-    { label: 'Width', path: 'widthMm', limits: wheel.fields.widthMm },
-  ],
+  pipe: [{ key: 'diameterMm', of: pipe.fields.diameterMm }],
+  wheel: (['radiusMm', 'widthMm'] as const).map((key) => ({ key, of: wheel.fields[key] })),
   mesh: [],
 };
 
 /** A thing of the vehicle: what it is to a line, where it is, and how it moves. */
 @Component({
   selector: 'fl-thing-detail',
-  imports: [
-    HoleList,
-    VectorField,
-    CheckField,
-    TextField,
-    LengthField,
-    NumberField,
-    SnagRow,
-    SelectField,
-  ],
+  imports: [CheckField, FieldOf, HoleList, LengthField, SnagRow, VectorField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -73,57 +39,51 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
       <fl-snag-row class="mt-2" [snag]="snag" />
     }
     <div class="mt-2 grid gap-3 sm:grid-cols-2">
-      <fl-text-field
+      <fl-field
+        [of]="fields.name"
         field="thing-name"
-        label="Name"
-        [limits]="fields.name"
         [value]="thing().name"
         (changed)="change({ name: $event })"
       />
-      <fl-select-field
+      <fl-field
+        [of]="fields.nature"
         field="thing-nature"
-        label="To a line it is"
-        [options]="natures"
         [value]="thing().nature"
         (changed)="change({ nature: $event })"
       />
-      <fl-length-field
-        label="Lines keep from it"
-        [limits]="fields.keepMm"
-        [valueMm]="thing().keepMm"
+      <fl-field
+        [of]="fields.keepMm"
+        [value]="thing().keepMm"
         (changed)="change({ keepMm: $event })"
       />
       @if (thing().nature === 'hot') {
-        <fl-number-field
-          label="Surface, °C"
-          [limits]="fields.surfaceC.of"
+        <fl-field
+          [of]="fields.surfaceC"
           [value]="thing().surfaceC ?? 0"
           (changed)="change({ surfaceC: $event })"
         />
       }
-      <fl-check-field
+      <fl-field
         class="self-end"
-        label="Lines may be clipped to it"
-        [checked]="thing().holds"
+        [of]="fields.holds"
+        [value]="thing().holds"
         (changed)="change({ holds: $event })"
       />
     </div>
     <h3 class="h2 mt-4">Where and how large</h3>
-    @if (thing().shape.kind === 'bar') {
+    @if (barShape(); as shape) {
       <div class="mt-1 grid gap-3 sm:grid-cols-2">
-        <fl-select-field
+        <fl-field
+          [of]="bar.section"
           field="thing-section"
-          label="Section"
-          [options]="sections"
-          [value]="text('section')"
+          [value]="shape.section"
           (changed)="put('section', $event)"
         />
-        @if (text('section') === 'channel') {
-          <fl-select-field
+        @if (shape.section === 'channel') {
+          <fl-field
+            [of]="bar.opens"
             field="thing-opens"
-            label="Its open face looks"
-            [options]="sides"
-            [value]="text('opens')"
+            [value]="shape.opens"
             (changed)="put('opens', $event)"
           />
         }
@@ -131,13 +91,8 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
     }
     @if (lengths().length) {
       <div class="mt-2 grid grid-cols-3 gap-3">
-        @for (row of lengths(); track row.path) {
-          <fl-length-field
-            [label]="row.label"
-            [limits]="row.limits"
-            [valueMm]="mm(row.path)"
-            (changed)="put(row.path, $event)"
-          />
+        @for (row of lengths(); track row.key) {
+          <fl-field [of]="row.of" [value]="mm(row.key)" (changed)="put(row.key, $event)" />
         }
       </div>
     }
@@ -185,15 +140,13 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
           [valueMm]="travel.heaveMm[1]"
           (changed)="move('heaveMm.1', $event)"
         />
-        <fl-number-field
-          label="Roll each way, °"
-          [limits]="travelFields.rollDeg"
+        <fl-field
+          [of]="travelFields.rollDeg"
           [value]="travel.rollDeg"
           (changed)="move('rollDeg', $event)"
         />
-        <fl-number-field
-          label="Lock each way, °"
-          [limits]="travelFields.lockDeg"
+        <fl-field
+          [of]="travelFields.lockDeg"
           [value]="travel.lockDeg"
           (changed)="move('lockDeg', $event)"
         />
@@ -206,16 +159,15 @@ const LENGTHS: Record<Shape['kind'], readonly LengthRow[]> = {
   `,
 })
 export class ThingDetail {
-  private readonly store = inject(PlanStore);
-  readonly thing = input.required<Thing>();
   protected readonly fields = THING.fields;
   protected readonly travelFields = TRAVEL.fields;
-  protected readonly natures = NATURES.map((nature) => [nature, NATURE_NAMES[nature]] as const);
-  protected readonly sections = SECTIONS.map((section) => [section, section] as const);
-  protected readonly sides = [
-    ['left', 'left'],
-    ['right', 'right'],
-  ] as const;
+  private readonly store = inject(PlanStore);
+  readonly thing = input.required<Thing>();
+  protected readonly bar = bar.fields;
+  protected readonly barShape = computed(() => {
+    const { shape } = this.thing();
+    return shape.kind === 'bar' ? shape : null;
+  });
   protected readonly lengths = computed(() => LENGTHS[this.thing().shape.kind]);
   protected readonly snags = computed(() =>
     this.store
@@ -250,9 +202,6 @@ export class ThingDetail {
     },
   );
 
-  protected text(path: string): string {
-    return String(figureAt(this.thing().shape, path));
-  }
   protected mm(path: string): number {
     return Number(figureAt(this.thing().shape, path));
   }

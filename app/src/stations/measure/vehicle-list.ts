@@ -15,23 +15,20 @@ import {
 } from '@firm-line/core/shape/obstacles';
 import { newThing } from '@firm-line/core/shape/obstacles/fresh';
 import { CLIP_SETTINGS, freshId, GATE, type Gate } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/lib/vec';
-import { LengthField } from '../../kit/fields/length-field';
-import { NumberField } from '../../kit/fields/number-field';
+import { type Vec3 } from '@firm-line/core/lib/vec';
 import { Meshes } from '../../storage/meshes';
 import { PlanStore } from '../../session/plan-store';
-import { TextField } from '../../kit/fields/text-field';
-import { CheckField } from '../../kit/fields/check-field';
 import { Disclosure } from '../../kit/disclosure';
 import { VectorField } from '../../kit/fields/vector-field';
 import { ListRow } from '../../kit/list-row';
+import { FieldOf } from '../../kit/fields/field';
 
 const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
 
 /** What a line meets on the vehicle: rails, axles, exhaust, zones; the gates that close access; how lines are held. */
 @Component({
   selector: 'fl-vehicle-list',
-  imports: [ListRow, VectorField, Disclosure, CheckField, TextField, LengthField, NumberField],
+  imports: [Disclosure, FieldOf, ListRow, VectorField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -96,18 +93,18 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
     </p>
     @for (gate of gates(); track gate.id) {
       <div class="flex items-center gap-2 border-t border-rule py-1">
-        <fl-text-field
+        <fl-field
           class="min-w-0 flex-1"
-          [bare]="true"
-          [field]="'gate-' + gate.id"
+          [of]="gateFields.name"
           [label]="'Name of gate ' + gate.name"
-          [limits]="gateLimits.name"
+          [field]="'gate-' + gate.id"
+          [bare]="true"
           [value]="gate.name"
           (changed)="changeGate(gate.id, { name: $event })"
         />
-        <fl-check-field
-          label="closed"
-          [checked]="gate.closed"
+        <fl-field
+          [of]="gateFields.closed"
+          [value]="gate.closed"
           (changed)="changeGate(gate.id, { closed: $event })"
         />
         <button
@@ -138,46 +135,27 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
         Limits to begin with are common practice; what shakes this vehicle, you know best.
       </p>
       <div class="grid grid-cols-2 gap-2">
-        <fl-number-field
-          label="Shakes the frame, Hz"
-          [limits]="limits.frameHz"
+        <fl-field
+          [of]="fields.frameHz"
           [value]="held.frameHz"
           (changed)="hold({ frameHz: $event })"
         />
-        <fl-number-field
-          label="Near the engine, Hz"
-          [limits]="limits.engineHz"
+        <fl-field
+          [of]="fields.engineHz"
           [value]="held.engineHz"
           (changed)="hold({ engineHz: $event })"
         />
-        <fl-number-field
-          label="Margin, times"
-          [limits]="limits.margin"
-          [value]="held.margin"
-          (changed)="hold({ margin: $event })"
-        />
-        <fl-length-field
-          label="Near is within"
-          [limits]="limits.nearMm"
-          [valueMm]="held.nearMm"
-          (changed)="hold({ nearMm: $event })"
-        />
-        <fl-length-field
-          label="Span at most"
-          [limits]="limits.maxSpanMm"
-          [valueMm]="held.maxSpanMm"
+        <fl-field [of]="fields.margin" [value]="held.margin" (changed)="hold({ margin: $event })" />
+        <fl-field [of]="fields.nearMm" [value]="held.nearMm" (changed)="hold({ nearMm: $event })" />
+        <fl-field
+          [of]="fields.maxSpanMm"
+          [value]="held.maxSpanMm"
           (changed)="hold({ maxSpanMm: $event })"
         />
-        <fl-length-field
-          label="End to first clip"
-          [limits]="limits.endMm"
-          [valueMm]="held.endMm"
-          (changed)="hold({ endMm: $event })"
-        />
-        <fl-length-field
-          label="A bracket reaches"
-          [limits]="limits.reachMm"
-          [valueMm]="held.reachMm"
+        <fl-field [of]="fields.endMm" [value]="held.endMm" (changed)="hold({ endMm: $event })" />
+        <fl-field
+          [of]="fields.reachMm"
+          [value]="held.reachMm"
           (changed)="hold({ reachMm: $event })"
         />
       </div>
@@ -185,6 +163,8 @@ const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
   `,
 })
 export class VehicleList {
+  protected readonly gateFields = GATE.fields;
+  protected readonly fields = CLIP_SETTINGS.fields;
   private readonly store = inject(PlanStore);
   private readonly meshes = inject(Meshes);
   protected readonly reading = signal(false);
@@ -192,8 +172,6 @@ export class VehicleList {
   readonly chosen = input.required<string | null>();
   readonly picked = output<string>();
   protected readonly kinds = KINDS;
-  protected readonly limits = CLIP_SETTINGS.fields;
-  protected readonly gateLimits = GATE.fields;
   protected readonly specs = THING_SPECS;
   protected readonly sides = [
     { key: 'minMm', labels: ['from x', 'from y', 'from z'], of: (minMm: Vec3) => ({ minMm }) },

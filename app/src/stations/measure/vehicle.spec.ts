@@ -6,7 +6,7 @@ const open = async (id: string) => {
   return at;
 };
 const field = (root: HTMLElement, label: string, nth = 0): HTMLInputElement =>
-  [...root.querySelectorAll<HTMLElement>('fl-length-field, fl-number-field')]
+  [...root.querySelectorAll<HTMLElement>('fl-text-input')]
     .filter((f) => f.querySelector('label')!.textContent!.trim() === label)
     [nth]!.querySelector('input')!;
 
@@ -43,7 +43,7 @@ describe('the vehicle set down in Measure', () => {
     const before = at.store.plan();
     await at.type(field(at.root, 'Diameter'), 'fat');
     expect(at.texts('fl-thing-detail .fault')[0]).toMatch(/"fat"/);
-    await at.type(field(at.root, 'Surface, °C'), '9000');
+    await at.type(field(at.root, 'Surface temperature, °C'), '9000');
     expect(at.texts('fl-thing-detail .fault').join(' ')).toMatch(
       /9000 cannot be used: 2000 is the most/,
     );

@@ -7,70 +7,53 @@ import {
   type Part,
   type PartFact,
   type PartFigure,
+  PART_FACTS,
+  PART,
+  PORT,
 } from '@firm-line/core/plan';
 import { galleriesOf } from '@firm-line/core/plan/network';
-import { CheckField } from '../../kit/fields/check-field';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { PlanStore } from '../../session/plan-store';
 import { SelectField } from '../../kit/fields/select-field';
 import { Disclosure } from '../../kit/disclosure';
-
-const FIGURE_NAMES: Record<PartFigure, string> = {
-  ratingMPa: 'Rated pressure',
-  levelMm: 'Fluid level over the ground, at its lowest mark',
-  reservoirMl: 'Fluid between its two marks',
-  freePlayMm: 'Free play of the pushrod',
-  residualMPa: 'Residual pressure',
-};
-const FACT_NAMES: Record<PartFact, string> = {
-  cupExpanders: 'Its cups have expanders',
-  thinFluid: 'Its sheet asks for fluid of low viscosity',
-  copied: 'Its purpose is not known: kept as it was',
-};
+import { FieldOf } from '../../kit/fields/field';
 
 /** What a part's sheet says of it: rating, fluid level, free play, residual pressure, the fluid its seals are made for. */
 @Component({
   selector: 'fl-part-figures-form',
-  imports: [CheckField, Disclosure, SelectField, OptionalNumberField],
+  imports: [Disclosure, FieldOf, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
     <fl-disclosure class="mt-3 border-t border-rule" summary="What its sheet says">
       <div class="grid grid-cols-2 items-end gap-3">
-        @for (figure of figures(); track figure.key) {
-          <fl-optional-number-field
-            [label]="figure.label"
-            [unit]="figure.unit"
-            [least]="figure.least"
-            [most]="figure.most"
-            [value]="part().figures[figure.key]"
-            (changed)="set(figure.key, $event)"
+        @for (figure of figures(); track figure) {
+          <fl-field
+            [of]="figureFields[figure]"
+            [value]="part().figures[figure]"
+            (changed)="set(figure, $event ?? null)"
           />
         }
         @for (outlet of outlets(); track outlet.id) {
-          <fl-optional-number-field
-            [label]="'Residual valve built in at ' + outlet.name + ', MPa'"
-            none="none"
-            [most]="1"
+          <fl-field
+            [of]="portFields.residualMPa"
+            [label]="'Residual valve built in at ' + outlet.name"
             [value]="outlet.residualMPa"
-            (changed)="setResidual(outlet.id, $event)"
+            (changed)="setResidual(outlet.id, $event ?? null)"
           />
         }
-        @for (fact of facts(); track fact.key) {
-          <fl-check-field
+        @for (fact of facts(); track fact) {
+          <fl-field
             class="col-span-2"
-            [label]="fact.name"
-            [checked]="part().facts?.[fact.key] ?? false"
-            (changed)="setFact(fact.key, $event)"
+            [of]="factFields[fact]"
+            [value]="part().facts?.[fact] ?? false"
+            (changed)="setFact(fact, $event ?? false)"
           />
         }
-        <fl-select-field
+        <fl-field
+          [of]="partFields.family"
           field="part-family"
-          label="Seals made for"
-          [options]="families"
           [value]="part().family"
-          none="not known"
-          (changed)="setFamily($event)"
+          (changed)="setFamily($event ?? '')"
         />
       </div>
       @if (galleries().length > 1 || part().ports.length > 2) {
@@ -109,25 +92,14 @@ const FACT_NAMES: Record<PartFact, string> = {
   `,
 })
 export class PartFiguresForm {
-  protected readonly families = [
-    ['glycol', 'glycol (DOT 3, 4, 5.1)'],
-    ['silicone', 'silicone (DOT 5)'],
-    ['mineral', 'mineral oil'],
-  ] as const;
+  protected readonly figureFields = PART_FIGURES.fields;
+  protected readonly factFields = PART_FACTS.fields;
+  protected readonly partFields = PART.fields;
+  protected readonly portFields = PORT.fields;
   private readonly store = inject(PlanStore);
   readonly part = input.required<Part>();
-  protected readonly figures = computed(() =>
-    figuresOf(this.part().kind).map((key) => {
-      const { unit, least, most } = PART_FIGURES[key];
-      const name = FIGURE_NAMES[key];
-      return unit === 'length'
-        ? ({ key, label: name, unit, least, most } as const)
-        : ({ key, label: `${name}, ${unit}`, unit: 'number', least, most } as const);
-    }),
-  );
-  protected readonly facts = computed(() =>
-    factsOf(this.part().kind).map((key) => ({ key, name: FACT_NAMES[key] })),
-  );
+  protected readonly figures = computed(() => figuresOf(this.part().kind));
+  protected readonly facts = computed(() => factsOf(this.part().kind));
   protected readonly outlets = computed(() =>
     makesPressure(this.part()) ? this.part().ports.filter((port) => port.role === 'outlet') : [],
   );

@@ -1,8 +1,9 @@
+import { AIR_TEST } from '@firm-line/core/plan';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { airCeilingMPa, judgeAir, linesDigest } from '@firm-line/core/stations/prove';
 import { replay } from '@firm-line/core/stations/fill';
 import { PlanStore } from '../../session/plan-store';
-import { FiguresForm, type Figure } from './figures-form';
+import { FiguresForm } from './figures-form';
 import { ProveFacade } from './prove-facade';
 
 /** What brake lines are worked at where no figure says so, MPa. */
@@ -51,7 +52,9 @@ const WORKING_MPA = 7;
         @if (picked().length) {
           <fl-figures-form
             class="mt-3"
-            [figures]="figures()"
+            [fields]="fields()"
+            [keys]="keys"
+            [first]="first()"
             name="Take this test"
             (taken)="take($event)"
           />
@@ -92,22 +95,31 @@ export class AirTestForm {
       .lines.filter(({ line }) => this.picked().includes(line.id))
       .reduce((sum, { volumeMl }) => sum + volumeMl, 0),
   );
-  protected readonly figures = computed((): Figure[] => [
-    {
-      key: 'volumeMl',
-      label: 'Volume with its hoses, mL',
-      least: 0.1,
-      most: 1e6,
-      first: Math.round(this.volume() * 10) / 10,
-    },
-    { key: 'startMPa', label: 'Pressure at first, MPa', least: 0, most: this.ceiling() },
-    { key: 'endMPa', label: 'Pressure at the end, MPa', least: 0, most: this.ceiling() },
-    { key: 'startC', label: 'Temperature at first, °C', least: -60, most: 100 },
-    { key: 'endC', label: 'Temperature at the end, °C', least: -60, most: 100 },
-    { key: 'minutes', label: 'Minutes', least: 0.1, most: 10_000 },
-    { key: 'sigmaMPa', label: 'The gauge is good to, MPa', least: 0, most: 10, first: 0.003 },
-    { key: 'sigmaC', label: 'The probe is good to, °C', least: 0, most: 100, first: 0.5 },
-  ]);
+  protected readonly keys = [
+    'volumeMl',
+    'startMPa',
+    'endMPa',
+    'startC',
+    'endC',
+    'minutes',
+    'sigmaMPa',
+    'sigmaC',
+  ] as const;
+  protected readonly first = computed(() => ({
+    volumeMl: Math.round(this.volume() * 10) / 10,
+    sigmaMPa: 0.003,
+    sigmaC: 0.5,
+  }));
+  /** No gas over what these lines may be tested with. */
+  protected readonly fields = computed(() => {
+    const usual = [0, this.ceiling()] as const;
+    const { startMPa, endMPa } = AIR_TEST.fields;
+    return {
+      ...AIR_TEST.fields,
+      startMPa: { ...startMPa, usual },
+      endMPa: { ...endMPa, usual },
+    };
+  });
   protected readonly tests = computed(() =>
     this.sheet.proving().airTests.map((test) => {
       const {
@@ -149,11 +161,7 @@ export class AirTestForm {
       ids.includes(id) ? ids.filter((one) => one !== id) : [...ids, id],
     );
   }
-  protected take(said: Record<string, number>): void {
-    const { volumeMl, startMPa, endMPa, startC, endC, minutes, sigmaMPa, sigmaC } = said as Record<
-      'volumeMl' | 'startMPa' | 'endMPa' | 'startC' | 'endC' | 'minutes' | 'sigmaMPa' | 'sigmaC',
-      number
-    >;
+  protected take(figures: Readonly<Record<(typeof this.keys)[number], number>>): void {
     const rests = linesDigest(this.sheet.view(), this.picked());
     this.sheet.apply({
       edit: 'addAirTest',
@@ -162,15 +170,8 @@ export class AirTestForm {
           id: this.sheet.freshId('air'),
           at: new Date().toISOString(),
           lineIds: this.picked(),
-          volumeMl,
-          startMPa,
-          endMPa,
-          startC,
-          endC,
-          minutes,
+          ...figures,
           limitMlPerMin: 0.1,
-          sigmaMPa,
-          sigmaC,
           rests,
         },
       },

@@ -1,3 +1,4 @@
+import { FieldOf } from '../../kit/fields/field';
 import { ATMOSPHERE_MPA } from '@firm-line/core/lib/units';
 import {
   ChangeDetectionStrategy,
@@ -13,7 +14,13 @@ import {
   judgeCurve,
   type Evidence,
 } from '@firm-line/core/stations/prove';
-import { ENGINE, type PedalCurve, type PedalPoint } from '@firm-line/core/plan';
+import {
+  askedField,
+  POINT_TAKEN,
+  ENGINE,
+  type PedalCurve,
+  type PedalPoint,
+} from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { YesNoField } from '../../kit/fields/yes-no-field';
@@ -52,7 +59,7 @@ const ASKED: readonly {
 /** Pedal travel against pressure as it is taken: free play, flex and air under it, what is missing, and what the fault may be. */
 @Component({
   selector: 'fl-curve-page',
-  imports: [CheckField, CsvForm, LineChart, OptionalNumberField, Toggle, YesNoField],
+  imports: [CheckField, CsvForm, FieldOf, LineChart, OptionalNumberField, Toggle, YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -96,23 +103,19 @@ const ASKED: readonly {
             [xMax]="8"
           />
           <div class="mt-3 flex flex-wrap items-end gap-3">
-            <fl-optional-number-field
+            <fl-field
               class="w-36"
-              label="Pressure, MPa"
+              [of]="pointFields.pressureMPa"
+              none=""
               [value]="pressure()"
-              none=""
-              [least]="0"
-              [most]="200"
-              (changed)="pressure.set($event)"
+              (changed)="pressure.set($event ?? null)"
             />
-            <fl-optional-number-field
+            <fl-field
               class="w-36"
-              label="Pedal, mm"
-              [value]="travel()"
+              [of]="pointFields.travelMm"
               none=""
-              [least]="-10"
-              [most]="1000"
-              (changed)="travel.set($event)"
+              [value]="travel()"
+              (changed)="travel.set($event ?? null)"
             />
             <button
               type="button"
@@ -250,6 +253,11 @@ const ASKED: readonly {
   `,
 })
 export class CurvePage {
+  /** Either may be typed before the other. */
+  protected readonly pointFields = {
+    pressureMPa: askedField(POINT_TAKEN.fields.pressureMPa),
+    travelMm: askedField(POINT_TAKEN.fields.travelMm),
+  };
   private readonly sheet = inject(ProveFacade);
   private readonly store = inject(PlanStore);
   protected readonly asked = ASKED;

@@ -1,32 +1,21 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { OptionalNumberField } from '../../kit/fields/optional-number-field';
+import { askedField, labelOf, type AnyField } from '@firm-line/core/plan';
+import { FieldOf } from '../../kit/fields/field';
 
-export interface Figure {
-  readonly key: string;
-  readonly label: string;
-  readonly least: number;
-  readonly most: number;
-  /** What it begins with. */
-  readonly first?: number;
-  /** It may be left out. */
-  readonly optional?: boolean;
-}
-/** Figures that are taken together: nothing is kept until all are there. */
+/** Figures of a record that are taken together: nothing is kept until all are there. */
 @Component({
   selector: 'fl-figures-form',
-  imports: [OptionalNumberField],
+  imports: [FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
     <div class="grid gap-3 sm:grid-cols-3">
-      @for (figure of figures(); track figure.key) {
-        <fl-optional-number-field
-          [label]="figure.label"
-          [value]="at(figure)"
+      @for (ask of asks(); track ask.key) {
+        <fl-field
+          [of]="ask.field"
+          [value]="at(ask.key)"
           none=""
-          [least]="figure.least"
-          [most]="figure.most"
-          (changed)="put(figure.key, $event)"
+          (changed)="put(ask.key, $event ?? null)"
         />
       }
       <ng-content />
@@ -37,33 +26,45 @@ export interface Figure {
       [disabled]="missing().length"
       (click)="take()"
     >
-      {{ missing().length ? 'Wanted still: ' + missing().join(', ') : name() }}
+      {{ missing().length ? 'Still needed: ' + missing().join(', ') : name() }}
     </button>
   `,
 })
-export class FiguresForm {
-  readonly figures = input.required<readonly Figure[]>();
+export class FiguresForm<K extends string> {
+  /** The record's own fields; one that may be null there may be left out here. */
+  readonly fields = input.required<Readonly<Record<K, AnyField>>>();
+  readonly keys = input.required<readonly K[]>();
+  /** What some begin with. */
+  readonly first = input<Readonly<Partial<Record<K, number>>> | null>(null);
   /** What the button says. */
-  readonly name = input('Take it');
-  readonly taken = output<Record<string, number>>();
-  private readonly typed = signal<Record<string, number | null>>({});
-  protected readonly missing = computed(() =>
-    this.figures()
-      .filter((figure) => !figure.optional && this.at(figure) === null)
-      .map(({ label }) => label.split(',')[0]!.toLowerCase()),
+  readonly name = input('Record this');
+  readonly taken = output<Readonly<Record<K, number>>>();
+  private readonly typed = signal<Partial<Record<K, number | null>>>({});
+  protected readonly asks = computed(() =>
+    this.keys().map((key) => {
+      const of = this.fields()[key];
+      return { key, field: askedField(of), isNeeded: of.type === 'number' };
+    }),
   );
-  protected at({ key, first }: Figure): number | null {
-    return key in this.typed() ? this.typed()[key]! : (first ?? null);
+  protected readonly missing = computed(() =>
+    this.asks()
+      .filter(({ key, isNeeded }) => isNeeded && this.at(key) === null)
+      .map(({ field }) => labelOf(field).split(',')[0]!.toLowerCase()),
+  );
+  protected at(key: K): number | null {
+    const typed = this.typed()[key];
+    return typed === undefined ? (this.first()?.[key] ?? null) : typed;
   }
-  protected put(key: string, value: number | null): void {
+  protected put(key: K, value: number | null): void {
     this.typed.update((typed) => ({ ...typed, [key]: value }));
   }
   protected take(): void {
     const all = Object.fromEntries(
-      this.figures().flatMap((figure) =>
-        this.at(figure) === null ? [] : [[figure.key, this.at(figure)!]],
-      ),
-    );
+      this.keys().flatMap((key) => {
+        const value = this.at(key);
+        return value === null ? [] : [[key, value] as const];
+      }),
+    ) as Record<K, number>;
     this.typed.set({});
     this.taken.emit(all);
   }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { HOLD_TAKEN } from '@firm-line/core/plan';
 import { judgeHold } from '@firm-line/core/stations/prove';
-import { FiguresForm, type Figure } from './figures-form';
+import { FiguresForm } from './figures-form';
 import { ProveFacade } from './prove-facade';
 
 /** Pressure held by gauge: its figures, and every hold that was taken, judged. */
@@ -13,7 +14,13 @@ import { ProveFacade } from './prove-facade';
     <p class="mb-2 text-sm text-ink-soft">
       Lamps disconnected, wheels chocked, a label on the wheel. Stand clear of hoses.
     </p>
-    <fl-figures-form [figures]="figures()" name="Take this hold" (taken)="take($event)" />
+    <fl-figures-form
+      [fields]="fields"
+      [keys]="keys"
+      [first]="first"
+      name="Take this hold"
+      (taken)="take($event)"
+    />
     <ul class="mt-3" data-test="holds">
       @for (one of held(); track one.id) {
         <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2">
@@ -32,14 +39,16 @@ export class HoldForm {
   readonly wantedMPa = input.required<number>();
   readonly rests = input.required<string>();
   private readonly sheet = inject(ProveFacade);
-  protected readonly figures = computed((): Figure[] => [
-    { key: 'startMPa', label: 'Pressure at first, MPa', least: 0, most: 200 },
-    { key: 'endMPa', label: 'Pressure at the end, MPa', least: 0, most: 200 },
-    { key: 'minutes', label: 'Minutes', least: 0.1, most: 10_000 },
-    { key: 'startC', label: 'Temperature at first, °C', least: -60, most: 100 },
-    { key: 'endC', label: 'Temperature at the end, °C', least: -60, most: 100 },
-    { key: 'sigmaMPa', label: 'The gauge is good to, MPa', least: 0, most: 10, first: 0.05 },
-  ]);
+  protected readonly fields = HOLD_TAKEN.fields;
+  protected readonly keys = [
+    'startMPa',
+    'endMPa',
+    'minutes',
+    'startC',
+    'endC',
+    'sigmaMPa',
+  ] as const;
+  protected readonly first = { sigmaMPa: 0.05 };
   protected readonly held = computed(() =>
     this.sheet
       .proving()
@@ -55,11 +64,7 @@ export class HoldForm {
         };
       }),
   );
-  protected take(said: Record<string, number>): void {
-    const { startMPa, endMPa, minutes, startC, endC, sigmaMPa } = said as Record<
-      'startMPa' | 'endMPa' | 'minutes' | 'startC' | 'endC' | 'sigmaMPa',
-      number
-    >;
+  protected take(figures: Readonly<Record<(typeof this.keys)[number], number>>): void {
     this.sheet.apply({
       edit: 'addHold',
       with: {
@@ -68,12 +73,7 @@ export class HoldForm {
           at: new Date().toISOString(),
           circuitId: this.circuitId(),
           wantedMPa: this.wantedMPa(),
-          startMPa,
-          endMPa,
-          minutes,
-          startC,
-          endC,
-          sigmaMPa,
+          ...figures,
           rests: this.rests(),
         },
       },

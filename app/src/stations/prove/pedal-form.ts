@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { ENGINE, type PedalReading } from '@firm-line/core/plan';
+import { PEDAL_FELT, neededField, ENGINE, type PedalReading } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
 import { Toggle } from '../../kit/toggle';
-import { FiguresForm, type Figure } from './figures-form';
+import { FiguresForm } from './figures-form';
 import { ProveFacade } from './prove-facade';
 
 /** How the pedal stands: engine off and running, cold and hot, on this vehicle and on one known to be good. */
@@ -34,7 +34,13 @@ import { ProveFacade } from './prove-facade';
         (changed)="pumps.set($event)"
       />
     </div>
-    <fl-figures-form class="mt-2" [figures]="figures" name="Put it down" (taken)="take($event)" />
+    <fl-figures-form
+      class="mt-2"
+      [fields]="fields"
+      [keys]="keys"
+      name="Put it down"
+      (taken)="take($event)"
+    />
     @if (felt().length) {
       <div class="mt-3 overflow-x-auto">
         <table class="w-full text-left text-sm" data-test="pedal">
@@ -83,25 +89,25 @@ export class PedalForm {
     value,
     name: value === 'none' ? 'No engine' : `Engine ${value}`,
   }));
-  protected readonly figures: readonly Figure[] = [
-    { key: 'travelMm', label: 'Travel at the pad, mm', least: 0, most: 1000 },
-    { key: 'forceN', label: 'Force at the pad, N', least: 1, most: 10_000 },
-  ];
+  protected readonly fields = {
+    ...PEDAL_FELT.fields,
+    forceN: neededField(PEDAL_FELT.fields.forceN),
+  };
+  protected readonly keys = ['travelMm', 'forceN'] as const;
   protected readonly vehicle = signal<PedalReading['vehicle']>('this');
   protected readonly engine = signal<PedalReading['engine']>('off');
   protected readonly hot = signal(false);
   protected readonly sinks = signal(false);
   protected readonly pumps = signal(false);
   protected readonly felt = computed(() => this.sheet.proving().pedal.toReversed());
-  protected take(said: Record<string, number>): void {
+  protected take(figures: Readonly<Record<(typeof this.keys)[number], number>>): void {
     const pedalReading: PedalReading = {
       id: this.sheet.freshId('pedal'),
       at: new Date().toISOString(),
       vehicle: this.vehicle(),
       engine: this.engine(),
       hot: this.hot(),
-      travelMm: said['travelMm']!,
-      forceN: said['forceN']!,
+      ...figures,
       sinks: this.sinks(),
       pumps: this.pumps(),
     };

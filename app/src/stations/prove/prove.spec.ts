@@ -32,13 +32,13 @@ describe('rounds', () => {
   test('a hold is taken once all of its figures are there, is judged, and goes again', async () => {
     const at = await open('p1', 'rounds');
     await at.click(at.one('[data-round="hold:circuit-1"]'));
-    expect(button(at, 'Wanted still').disabled).toBe(true);
+    expect(button(at, 'Still needed').disabled).toBe(true);
     await fill(at, 'fl-hold-form', {
-      'Pressure at first, MPa': '8',
-      'Pressure at the end, MPa': '7',
-      Minutes: '5',
-      'Temperature at first, °C': '18',
-      'Temperature at the end, °C': '18',
+      'Start pressure, MPa': '8',
+      'End pressure, MPa': '7',
+      'Held for, min': '5',
+      'Start temperature, °C': '18',
+      'End temperature, °C': '18',
     });
     await at.click(button(at, 'Take this hold'));
     expect(at.texts('[data-test=holds] li')[0]).toMatch(/✗ It fell by 1.00 MPa/);
@@ -82,8 +82,8 @@ describe('rounds', () => {
     const at = await open('p3', 'rounds');
     await at.click(field(at, 'fl-pedal-form', 'It sinks'));
     await fill(at, 'fl-pedal-form', {
-      'Travel at the pad, mm': '71',
-      'Force at the pad, N': '320',
+      'Pedal travel': '71',
+      'Force, N': '320',
     });
     await at.click(button(at, 'Put it down'));
     expect(at.texts('[data-test=pedal] tbody tr')[0]).toMatch(
@@ -101,16 +101,16 @@ describe('rounds', () => {
         (b) => b.textContent!.trim() === 'F1',
       )!,
     );
-    await fill(at, 'fl-air-test-form', { 'Pressure at first, MPa': '0.8' });
+    await fill(at, 'fl-air-test-form', { 'Start pressure, MPa': '0.8' });
     expect(at.texts('fl-air-test-form .fault, fl-air-test-form [role=alert]').join(' ')).toMatch(
       /0.7/,
     );
     await fill(at, 'fl-air-test-form', {
-      'Pressure at first, MPa': '0.6',
-      'Pressure at the end, MPa': '0.6',
-      'Temperature at first, °C': '18',
-      'Temperature at the end, °C': '18',
-      Minutes: '60',
+      'Start pressure, MPa': '0.6',
+      'End pressure, MPa': '0.6',
+      'Start temperature, °C': '18',
+      'End temperature, °C': '18',
+      'Held for, min': '60',
     });
     await at.click(button(at, 'Take this test'));
     expect(at.texts('[data-test=air-test]')[0]).toMatch(/F1.*(Tight|Cannot tell)/);
@@ -128,7 +128,7 @@ describe('curve', () => {
       ['2', '53'],
       ['7', '62'],
     ]) {
-      await fill(at, 'fl-curve-page', { 'Pressure, MPa': p!, 'Pedal, mm': mm! });
+      await fill(at, 'fl-curve-page', { 'Pressure, MPa': p!, 'Pedal travel': mm! });
       await at.click(button(at, 'Type a reading'));
     }
     expect(at.one('[data-test=verdict]')!.textContent).toMatch(
@@ -162,12 +162,12 @@ test('stops: before and after at one speed with their scatter, and what the rear
   const at = await open('p7', 'stops');
   for (const metres of ['20', '22']) {
     await at.click(button(at, 'Before'));
-    await fill(at, 'fl-stops-page', { 'From, km/h': '50', 'Distance by tape, m': metres });
+    await fill(at, 'fl-stops-page', { 'From, km/h': '50', 'Stopping distance, m': metres });
     await at.click(button(at, 'Put the stop down'));
   }
   await at.click(button(at, 'After'));
   await at.click(button(at, 'Rear first'));
-  await fill(at, 'fl-stops-page', { 'From, km/h': '60', 'Distance by tape, m': '24' });
+  await fill(at, 'fl-stops-page', { 'From, km/h': '60', 'Stopping distance, m': '24' });
   await at.click(button(at, 'Put the stop down'));
   // 50 to 60 km/h: 20·1.44 = 28.8, 22·1.44 = 31.68; mean 30.2, scatter 2.04, two of it 4.1.
   expect(at.texts('[data-test=mean]')).toEqual([

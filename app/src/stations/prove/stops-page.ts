@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ROUGH_KMH, scatterOf, stoppingDistance } from '@firm-line/core/physics/proof-tests';
-import { LOCKED, type StopTest } from '@firm-line/core/plan';
+import { STOP_TAKEN, LOCKED, type StopTest } from '@firm-line/core/plan';
 import { TextField } from '../../kit/fields/text-field';
 import { LineChart, type ChartLine } from '../../kit/line-chart';
 import { Toggle } from '../../kit/toggle';
 import { PlanStore } from '../../session/plan-store';
-import { FiguresForm, type Figure } from './figures-form';
+import { FiguresForm } from './figures-form';
 import { ProveFacade } from './prove-facade';
 
 /** Stops by tape, before and after the work, at one speed; which axle locked first; pads bedded. */
@@ -38,7 +38,8 @@ import { ProveFacade } from './prove-facade';
         </div>
         <fl-figures-form
           class="mt-3"
-          [figures]="figures()"
+          [fields]="fields"
+          [keys]="keys()"
           name="Put the stop down"
           (taken)="take($event)"
         />
@@ -147,21 +148,12 @@ export class StopsPage {
   private readonly hasValve = computed(
     () => (this.store.plan().sizing?.rearValve ?? null) !== null,
   );
-  protected readonly figures = computed((): Figure[] => [
-    { key: 'fromKmh', label: 'From, km/h', least: 1, most: 400 },
-    { key: 'distanceM', label: 'Distance by tape, m', least: 0.1, most: 10_000 },
-    ...(this.hasValve()
-      ? [
-          {
-            key: 'valveTurns',
-            label: 'Valve, turns from its stop',
-            least: 0,
-            most: 100,
-            optional: true,
-          },
-        ]
-      : []),
-  ]);
+  protected readonly fields = STOP_TAKEN.fields;
+  protected readonly keys = computed(() =>
+    this.hasValve()
+      ? (['fromKmh', 'distanceM', 'valveTurns'] as const)
+      : (['fromKmh', 'distanceM'] as const),
+  );
   /** Distances are shown at the speed that most stops were made from. */
   protected readonly compare = computed(() => this.stops().at(-1)?.fromKmh ?? 50);
   private at({ fromKmh, distanceM }: StopTest): number {
@@ -221,7 +213,9 @@ export class StopsPage {
   protected decel({ fromKmh, distanceM }: StopTest): string {
     return `${stoppingDistance({ fromKmh, distanceM }).meanDecelMs2.toFixed(2)} m/s²`;
   }
-  protected take(said: Record<string, number>): void {
+  protected take(
+    figures: Readonly<Record<'fromKmh' | 'distanceM', number>> & { readonly valveTurns?: number },
+  ): void {
     this.sheet.apply({
       edit: 'addStopTest',
       with: {
@@ -229,10 +223,9 @@ export class StopsPage {
           id: this.sheet.freshId('stop'),
           at: new Date().toISOString(),
           when: this.when(),
-          fromKmh: said['fromKmh']!,
-          distanceM: said['distanceM']!,
           locked: this.locked(),
-          valveTurns: said['valveTurns'] ?? null,
+          valveTurns: null,
+          ...figures,
         },
       },
     });

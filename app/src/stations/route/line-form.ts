@@ -17,6 +17,7 @@ import {
   type Line,
   type LineEnd,
   type OpenEnd,
+  LINE_END,
 } from '@firm-line/core/plan';
 import {
   FLARES,
@@ -27,21 +28,19 @@ import {
   tubeLabel,
   TUBES,
 } from '@firm-line/core/trade/stock';
-import { LengthField } from '../../kit/fields/length-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
-import { TextField } from '../../kit/fields/text-field';
-import { CheckField } from '../../kit/fields/check-field';
 import { focusFirstInvalid } from '../../kit/fields/focus-first-invalid';
 import { Dialog } from '../../kit/dialog';
+import { FieldOf } from '../../kit/fields/field';
 
 const ENDS = ['a', 'b'] as const;
 
 /** What a line is: its name, circuit and tube, the ports it joins and the nut at each end. Makes new lines and changes old ones. */
 @Component({
   selector: 'fl-line-form',
-  imports: [Dialog, CheckField, TextField, LengthField, SelectField],
+  imports: [Dialog, FieldOf, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-dialog #dialog look="w-full max-w-2xl p-6" [label]="isNew() ? 'New line' : 'Line details'">
@@ -49,48 +48,45 @@ const ENDS = ['a', 'b'] as const;
         <form method="dialog" (submit)="keep($event)">
           <h2 class="h2">{{ isNew() ? 'New line' : 'Line ' + line.name }}</h2>
           <div class="mt-3 grid grid-cols-[6rem_1fr] gap-3 sm:grid-cols-[6rem_1fr_1fr]">
-            <fl-text-field
+            <fl-field
+              [of]="fields.name"
               field="line-name"
-              label="Name"
-              [limits]="fields.name"
               [value]="line.name"
               (changed)="set({ name: $event })"
             />
-            <fl-text-field
+            <fl-field
+              [of]="fields.title"
               field="line-title"
-              label="From what to what"
-              [limits]="fields.title"
               [value]="line.title"
               (changed)="set({ title: $event })"
             />
-            <fl-select-field
+            <fl-field
+              [of]="fields.circuitId"
               field="line-circuit"
-              label="Circuit"
               [options]="circuits()"
               [value]="line.circuitId"
               (changed)="set({ circuitId: $event })"
             />
           </div>
           <div class="mt-3 grid gap-3 sm:grid-cols-2">
-            <fl-select-field
+            <fl-field
+              [of]="fields.tubeId"
               field="line-tube"
-              label="Tube"
               [options]="tubes"
               [value]="line.tubeId"
               (changed)="setTube($event)"
             />
-            <fl-select-field
+            <fl-field
+              [of]="fields.benderId"
               field="line-bender"
-              label="Bender"
               [options]="benders()"
               [value]="line.benderId"
               (changed)="set({ benderId: $event })"
             />
             @if (!isNew()) {
-              <fl-select-field
+              <fl-field
+                [of]="fields.origin"
                 field="line-origin"
-                label="Where it comes from"
-                [options]="origins"
                 [value]="line.origin"
                 (changed)="set({ origin: $event })"
               />
@@ -98,35 +94,33 @@ const ENDS = ['a', 'b'] as const;
             @for (end of ends; track end) {
               <fieldset class="rounded-lg border border-rule p-3">
                 <legend class="px-1 font-semibold">End {{ end.toUpperCase() }}</legend>
-                <fl-select-field
+                <fl-field
+                  [of]="endFields.portId"
                   [field]="'port-' + end"
-                  label="Port"
-                  none="No port yet"
                   [options]="free(end)"
+                  none="No port yet"
                   [value]="line.ends[end].portId"
                   (changed)="setPort(end, $event || null)"
                 />
                 @if (line.ends[end].open; as open) {
                   <div class="mt-2 grid grid-cols-2 gap-2" data-test="open-end">
-                    <fl-text-field
+                    <fl-field
                       class="col-span-2"
+                      [of]="openFields.waitsFor"
                       [field]="'waits-' + end"
-                      label="It waits for"
                       placeholder="the axle swap"
-                      [limits]="openFields.waitsFor"
                       [value]="open.waitsFor"
                       (changed)="setOpen(end, { waitsFor: $event })"
                     />
-                    <fl-length-field
-                      label="Tube kept over"
-                      [limits]="openFields.slackMm"
-                      [valueMm]="open.slackMm"
+                    <fl-field
+                      [of]="openFields.slackMm"
+                      [value]="open.slackMm"
                       (changed)="setOpen(end, { slackMm: $event })"
                     />
-                    <fl-check-field
+                    <fl-field
                       class="self-end"
-                      label="capped"
-                      [checked]="open.capped"
+                      [of]="openFields.capped"
+                      [value]="open.capped"
                       (changed)="setOpen(end, { capped: $event })"
                     />
                   </div>
@@ -163,6 +157,7 @@ const ENDS = ['a', 'b'] as const;
 })
 export class LineForm {
   protected readonly fields = LINE.fields;
+  protected readonly endFields = LINE_END.fields;
   protected readonly openFields = OPEN_END.fields;
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
@@ -171,11 +166,6 @@ export class LineForm {
   protected readonly isNew = signal(false);
   protected readonly fault = signal<string | null>(null);
   protected readonly ends = ENDS;
-  protected readonly origins = [
-    ['made', 'bent here'],
-    ['kept', 'kept from the vehicle'],
-    ['bought', 'bought bent'],
-  ] as const;
   protected readonly tubes = TUBES.map((tube) => [tube.id, tubeLabel(tube)] as const);
   protected readonly circuits = computed(() => this.store.plan().circuits);
   protected readonly benders = computed(() => this.store.plan().bench.benders);

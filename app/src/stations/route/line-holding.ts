@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { lineSpace, type Line, type LineView } from '@firm-line/core/plan';
+import { lineSpace, type Line, type LineView, VIBRATION } from '@firm-line/core/plan';
 import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/lib/units';
 import { TextInput, type Read } from '../../kit/fields/text-input';
 import { LengthField } from '../../kit/fields/length-field';
-import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
 import { Disclosure } from '../../kit/disclosure';
+import { FieldOf } from '../../kit/fields/field';
 
 const SLEEVES = { heat: 'Heat sleeve', chafe: 'Chafe sleeve' } as const;
 /** A stretch along the line: where it runs, what it is called, and how the line is written with it changed or without it. */
@@ -21,7 +21,7 @@ interface Row {
 /** Where the chosen line is clipped, sleeved and shaken, figure by figure along it from end A. */
 @Component({
   selector: 'fl-line-holding',
-  imports: [TextInput, Disclosure, LengthField, NumberField],
+  imports: [Disclosure, FieldOf, LengthField, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -63,11 +63,9 @@ interface Row {
             (changed)="change(row, { toMm: $event })"
           />
           @if (row.hz !== null) {
-            <fl-number-field
+            <fl-field
               class="w-20"
-              label="Hz"
-              [least]="1"
-              [most]="100000"
+              [of]="fields.hz"
               [value]="row.hz"
               (changed)="change(row, { hz: $event })"
             />
@@ -91,6 +89,7 @@ interface Row {
   `,
 })
 export class LineHolding {
+  protected readonly fields = VIBRATION.fields;
   private readonly store = inject(PlanStore);
   readonly view = input.required<LineView>();
   protected readonly holding = computed(() => this.store.plan().clipSettings);

@@ -1,17 +1,23 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { figureAt, type EstimatedFigures } from '@firm-line/core/plan';
-import { LengthField } from '../../kit/fields/length-field';
-import { NumberField } from '../../kit/fields/number-field';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import {
+  fieldAt,
+  figureAt,
+  labelOf,
+  PLAN,
+  type EstimatedFigures,
+  type Field,
+} from '@firm-line/core/plan';
+import { FieldOf } from '../../kit/fields/field';
 import { PlanStore } from '../../session/plan-store';
-import type { FigureAction, FigureGroup } from './figures';
+import { type FigureAction, type FigureGroup } from './figures';
 
-/** Every figure of a sheet as a field; a guess is marked until it is typed over. */
+/** Every figure of a sheet as a field; an estimate is marked until it is typed over. */
 @Component({
   selector: 'fl-figures-panel',
-  imports: [LengthField, NumberField],
+  imports: [FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @for (group of groups(); track group.name) {
+    @for (group of rows(); track group.name) {
       <section class="border-t border-rule py-3" [attr.aria-label]="group.name">
         <div class="flex flex-wrap items-center gap-2">
           <h3 class="mr-auto font-bold">{{ group.name }}</h3>
@@ -24,33 +30,21 @@ import type { FigureAction, FigureGroup } from './figures';
             @for (figure of group.figures; track figure.path) {
               <div
                 [class]="
-                  isOpen(figure.path) ? 'rounded-lg bg-copper-pale p-1 [&_.label]:text-ink' : 'p-1'
+                  figure.isOpen ? 'rounded-lg bg-copper-pale p-1 [&_.label]:text-ink' : 'p-1'
                 "
               >
-                @if (figure.kind === 'length') {
-                  <fl-length-field
-                    [label]="label(figure.path, figure.label)"
-                    [valueMm]="value(figure.path)"
-                    [leastMm]="figure.least"
-                    [mostMm]="figure.most"
-                    [digits]="3"
-                    (changed)="set(figure.path, $event)"
-                  />
-                } @else {
-                  <fl-number-field
-                    [label]="label(figure.path, figure.label)"
-                    [value]="value(figure.path)"
-                    [least]="figure.least"
-                    [most]="figure.most"
-                    (changed)="set(figure.path, $event)"
-                  />
-                }
-                @if (isOpen(figure.path)) {
+                <fl-field
+                  [of]="figure.field"
+                  [label]="figure.label"
+                  [value]="figure.value"
+                  (changed)="set(figure.path, $event)"
+                />
+                @if (figure.isOpen) {
                   <button
                     type="button"
                     class="min-h-tap px-1 text-sm font-semibold underline"
-                    (click)="set(figure.path, value(figure.path))"
-                    [attr.aria-label]="'Confirm: ' + figure.label"
+                    (click)="set(figure.path, figure.value)"
+                    [attr.aria-label]="'Confirm: ' + figure.name"
                   >
                     Confirm
                   </button>
@@ -72,14 +66,25 @@ export class FiguresPanel {
   readonly sheet = input.required<EstimatedFigures>();
   readonly groups = input.required<readonly FigureGroup[]>();
 
-  protected value(path: string): number {
-    return figureAt(this.sheet(), path) as number;
-  }
-  protected isOpen(path: string): boolean {
-    return this.sheet().open.includes(path);
-  }
-  protected label(path: string, label: string): string {
-    return this.isOpen(path) ? `△ guess: ${label}` : label;
+  protected readonly rows = computed(() =>
+    this.groups().map((group) => ({
+      ...group,
+      figures: group.figures.map((one) => this.row(one)),
+    })),
+  );
+  private row({ path, label }: FigureGroup['figures'][number]) {
+    const place = `${this.of()}.${path}`.split('.');
+    const field = fieldAt(PLAN, place, this.store.plan()) as Field<number>;
+    const isOpen = this.sheet().open.includes(path);
+    const name = label ?? labelOf({ ...field, unit: 'length' });
+    return {
+      path,
+      name,
+      label: isOpen ? `△ guess: ${name}` : name,
+      isOpen,
+      field: { digits: 3, ...field },
+      value: figureAt(this.sheet(), path) as number,
+    };
   }
   protected set(path: string, to: unknown): void {
     this.store.apply({ edit: 'setFigure', with: { of: this.of(), path, to } });

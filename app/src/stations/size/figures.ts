@@ -1,13 +1,10 @@
-import type { Brake } from '@firm-line/core/physics/hydraulics';
+import { type Brake } from '@firm-line/core/physics/hydraulics';
 import { typicalBrake } from '@firm-line/core/plan/typical';
 
-/** One figure that is an input, by its path in its sheet. Lengths follow the units of the plan, the rest is as its label says. */
+/** One figure that is an input, by its path in its sheet; `label` where what it is called depends on what stands around it. */
 export interface FigureSpec {
   readonly path: string;
-  readonly label: string;
-  readonly kind: 'length' | 'number';
-  readonly least: number;
-  readonly most: number;
+  readonly label?: string;
 }
 /** What one tap changes in a group: another kind of part, one more, or none. */
 export interface FigureAction {
@@ -25,60 +22,48 @@ export interface FigureGroup {
   readonly none?: string;
 }
 
-export const length = (path: string, label: string, least = 0.1, most = 1000): FigureSpec => ({
-  path,
-  label,
-  kind: 'length',
-  least,
-  most,
-});
-export const number = (path: string, label: string, least: number, most: number): FigureSpec => ({
-  path,
-  label,
-  kind: 'number',
-  least,
-  most,
-});
+export const figure = (path: string, label?: string): FigureSpec =>
+  label === undefined ? { path } : { path, label };
 
 export const pedalFigures = (path: string, foot: string): FigureSpec[] => [
-  number(`${path}.forceN`, `${foot}, N`, 1, 3000),
-  number(`${path}.ratio`, 'Ratio', 0.5, 30),
-  number(`${path}.efficiency`, 'Efficiency', 0.1, 1),
-  length(`${path}.strokeMm`, 'Stroke there is', 1),
+  figure(`${path}.forceN`, foot),
+  figure(`${path}.ratio`),
+  figure(`${path}.efficiency`),
+  figure(`${path}.strokeMm`),
 ];
 export const daysFigures = (path: string): FigureSpec[] => [
-  number(`${path}.topKmh`, 'Top speed, km/h', 10, 400),
-  number(`${path}.ambientC`, 'Air, °C', -50, 60),
+  figure(`${path}.topKmh`),
+  figure(`${path}.ambientC`),
 ];
 /** One disc or drum as a store of heat. `which` begins the sentence: `Front`, `One`. */
 export const rotorFigures = (path: string, which: string, { kind }: Brake): FigureSpec[] => [
-  number(`${path}.massKg`, `${which} ${kind}, one, kg`, 0.1, 200),
-  length(`${path}.diameterMm`, kind === 'disc' ? 'Its diameter' : 'Its inside diameter', 20),
-  length(`${path}.widthMm`, kind === 'disc' ? 'Ring its pads sweep' : 'Its width', 5, 500),
-  number(`${path}.fadeC`, `${which} linings fade from, °C`, 50, 1500),
+  figure(`${path}.massKg`, `${which} ${kind}, one`),
+  figure(`${path}.diameterMm`, kind === 'disc' ? 'Its diameter' : 'Its inside diameter'),
+  figure(`${path}.widthMm`, kind === 'disc' ? 'Ring its pads sweep' : 'Its width'),
+  figure(`${path}.fadeC`, `${which} linings fade from`),
 ];
 export const hoseFigures = (path: string, label = 'Hose'): FigureSpec[] => [
-  length(`${path}.hoseMm`, label, 0, 20_000),
-  number(`${path}.hoseMlPerMPaM`, 'Hose takes, mL per MPa and m', 0, 10),
+  figure(`${path}.hoseMm`, label),
+  figure(`${path}.hoseMlPerMPaM`),
 ];
 
 export function brakeFigures(path: string, brake: Brake): FigureSpec[] {
   if (brake.kind === 'drum') {
     return [
-      length(`${path}.cylinderMm`, 'Wheel cylinder'),
-      length(`${path}.drumRadiusMm`, 'Drum radius'),
-      number(`${path}.brakeFactor`, 'Brake factor', 0.1, 20),
-      length(`${path}.travelMm`, 'Piston travel to the drum', 0, 50),
+      figure(`${path}.cylinderMm`),
+      figure(`${path}.drumRadiusMm`),
+      figure(`${path}.brakeFactor`),
+      figure(`${path}.travelMm`),
     ];
   }
   return [
     ...brake.pistonsMm.map((_, i) =>
-      length(`${path}.pistonsMm.${i}`, `Piston ${i + 1}${brake.opposed ? ' of one side' : ''}`),
+      figure(`${path}.pistonsMm.${i}`, `Piston ${i + 1}${brake.opposed ? ' of one side' : ''}`),
     ),
-    length(`${path}.effectiveRadiusMm`, 'Radius to the pad middle'),
-    number(`${path}.padMu`, 'Grip of the pads, µ', 0.05, 2),
-    length(`${path}.clearanceMm`, 'Gap of a piston', 0, 10),
-    number(`${path}.complianceMmPerMPa`, 'Give, mm per MPa', 0, 1),
+    figure(`${path}.effectiveRadiusMm`),
+    figure(`${path}.padMu`),
+    figure(`${path}.clearanceMm`),
+    figure(`${path}.complianceMmPerMPa`),
   ];
 }
 

@@ -1,12 +1,11 @@
-import { CODINGS, type BoosterSupply, type Sizing } from '@firm-line/core/plan';
+import { choiceName, CODING, CODINGS, type BoosterSupply, type Sizing } from '@firm-line/core/plan';
 import { TYPICAL_HEAT, numberPaths } from '@firm-line/core/plan/typical';
 import {
   brakeActions,
   brakeFigures,
   daysFigures,
   hoseFigures,
-  length,
-  number,
+  figure,
   pedalFigures,
   rotorFigures,
   type FigureAction,
@@ -51,12 +50,6 @@ const SUPPLIES: readonly (readonly [BoosterSupply, string])[] = [
   [{ kind: 'electric', mostN: 4000, coding: 'not-known' }, 'Electric'],
   [{ kind: 'hydraulic', mostN: 4000, stops: 10 }, 'Hydraulic'],
 ];
-const CODING_WORDS: Record<(typeof CODINGS)[number], string> = {
-  'not-known': 'not known whether it is needed',
-  needed: 'still to be done',
-  done: 'done',
-  none: 'not needed',
-};
 
 /** The booster by what drives it: its vacuum and volume, or what its sheet says it gives. */
 function boosterFigures({ booster, boosterBy = null }: Sizing): FigureGroup {
@@ -70,19 +63,12 @@ function boosterFigures({ booster, boosterBy = null }: Sizing): FigureGroup {
     name: by && booster ? `Booster: ${by.toLowerCase()}` : 'Booster',
     figures: booster
       ? [
-          number('booster.gain', 'Gain', 1, 20),
+          figure('booster.gain'),
           ...(boosterBy && 'mostN' in boosterBy
-            ? [number('boosterBy.mostN', 'Helps at most, N', 10, 50_000)]
-            : [
-                number('booster.vacuumKPa', 'Vacuum at idle, as measured, kPa', 0, 101),
-                number('booster.diaphragmMm2', 'Diaphragm, mm²', 100, 500_000),
-              ]),
-          ...(boosterBy && 'chamberMl' in boosterBy
-            ? [number('boosterBy.chamberMl', 'Its vacuum side and tank, mL', 10, 50_000)]
-            : []),
-          ...(boosterBy?.kind === 'hydraulic'
-            ? [number('boosterBy.stops', 'Stops from its store', 0, 100)]
-            : []),
+            ? [figure('boosterBy.mostN')]
+            : [figure('booster.vacuumKPa'), figure('booster.diaphragmMm2')]),
+          ...(boosterBy && 'chamberMl' in boosterBy ? [figure('boosterBy.chamberMl')] : []),
+          ...(boosterBy?.kind === 'hydraulic' ? [figure('boosterBy.stops')] : []),
         ]
       : [],
     actions: [
@@ -96,7 +82,7 @@ function boosterFigures({ booster, boosterBy = null }: Sizing): FigureGroup {
       ...(next && boosterBy?.kind === 'electric'
         ? [
             {
-              label: `Coding: ${CODING_WORDS[boosterBy.coding]}`,
+              label: `Coding: ${choiceName(CODING, boosterBy.coding)}`,
               path: 'boosterBy.coding',
               to: next,
             },
@@ -150,28 +136,17 @@ function valveFigures({ rearValve, kneePerTurnMPa, valveSheet = null }: Sizing):
     name: valveSheet?.bypass ? 'Rear valve, opens when the front fails' : 'Rear valve',
     figures: rearValve
       ? [
-          number(
+          figure(
             'rearValve.kneeMPa',
-            valveSheet && valveSheet.ladenKneeMPa !== null ? 'Knee empty, MPa' : 'Knee, MPa',
-            0,
-            50,
+            valveSheet && valveSheet.ladenKneeMPa !== null ? 'Knee empty' : 'Knee',
           ),
           ...(valveSheet && valveSheet.ladenKneeMPa !== null
-            ? [number('valveSheet.ladenKneeMPa', 'Knee laden, MPa', 0, 50)]
+            ? [figure('valveSheet.ladenKneeMPa')]
             : []),
-          number('rearValve.slope', 'Slope', 0, 1),
-          ...(kneePerTurnMPa === null
-            ? []
-            : [number('kneePerTurnMPa', 'One turn in, MPa of knee', 0.001, 10)]),
-          ...(valveSheet
-            ? [
-                number('valveSheet.leastMPa', 'Knee goes down to, MPa', 0, 50),
-                number('valveSheet.mostMPa', 'and up to, MPa', 0.1, 50),
-              ]
-            : []),
-          ...(valveSheet && valveSheet.notches !== null
-            ? [number('valveSheet.notches', 'Notches', 1, 100)]
-            : []),
+          figure('rearValve.slope'),
+          ...(kneePerTurnMPa === null ? [] : [figure('kneePerTurnMPa')]),
+          ...(valveSheet ? [figure('valveSheet.leastMPa'), figure('valveSheet.mostMPa')] : []),
+          ...(valveSheet && valveSheet.notches !== null ? [figure('valveSheet.notches')] : []),
         ]
       : [],
     actions: [...inOrOut('rearValve', rearValve, VALVE), ...(rearValve ? [turn, ...sheet] : [])],
@@ -193,10 +168,8 @@ function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
     figures: heat
       ? [
           ...daysFigures('heat'),
-          number('heat.towKg', 'Towed without brakes, kg', 0, 50_000),
-          ...(heat.fluidC === null
-            ? []
-            : [number('heat.fluidC', 'Fluid measured at the caliper, °C', -50, 400)]),
+          figure('heat.towKg'),
+          ...(heat.fluidC === null ? [] : [figure('heat.fluidC')]),
           ...rotorFigures('heat.rotor.front', 'Front', front),
           ...rotorFigures('heat.rotor.rear', 'Rear', rear),
         ]
@@ -237,9 +210,9 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
   const load = (name: 'empty' | 'laden'): FigureGroup => ({
     name: name === 'empty' ? 'Vehicle empty' : 'Vehicle laden',
     figures: [
-      number(`${name}.massKg`, 'Mass, kg', 1, 100_000),
-      number(`${name}.frontFraction`, 'Share on the front axle', 0.05, 0.95),
-      length(`${name}.cgHeightMm`, 'Height of the centre of gravity', 0, 5000),
+      figure(`${name}.massKg`),
+      figure(`${name}.frontFraction`),
+      figure(`${name}.cgHeightMm`),
     ],
   });
   const brakes = (axle: 'front' | 'rear'): FigureGroup => ({
@@ -247,8 +220,8 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
     figures: [
       ...brakeFigures(axle, sizing[axle]),
       ...hoseFigures(`hoses.${axle}`, 'Hose, both wheels'),
-      number(`airMl.${axle}`, 'Air left in, mL', 0, 100),
-      length(`wearMm.${axle}`, 'Lining that wears away', 0, 50),
+      figure(`airMl.${axle}`),
+      figure(`wearMm.${axle}`),
     ],
     actions: brakeActions(axle, sizing[axle]),
   });
@@ -259,23 +232,16 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
       name: 'Master',
       figures:
         master.kind === 'tandem'
-          ? [
-              length('master.boreMm', 'Bore', 3, 100),
-              length('master.strokeMm', 'Stroke'),
-              length('master.deadMm', 'Free stroke', 0),
-            ]
+          ? [figure('master.boreMm'), figure('master.strokeMm'), figure('master.deadMm')]
           : [
-              length('master.frontBoreMm', 'Front bore', 3, 100),
-              length('master.rearBoreMm', 'Rear bore', 3, 100),
-              number('master.frontShare', 'Front share of the bar', 0.05, 0.95),
+              figure('master.frontBoreMm'),
+              figure('master.rearBoreMm'),
+              figure('master.frontShare'),
               ...(sizing.bar
-                ? [
-                    number('bar.least', 'Bar turns from a front share of', 0, 1),
-                    number('bar.most', 'to a front share of', 0, 1),
-                  ]
+                ? [figure('bar.least', 'Least front share'), figure('bar.most', 'Most front share')]
                 : []),
-              length('master.strokeMm', 'Stroke'),
-              length('master.deadMm', 'Free stroke', 0),
+              figure('master.strokeMm'),
+              figure('master.deadMm'),
             ],
       actions: [masterAction(sizing), ...(master.kind === 'twin' ? [barAction(sizing)] : [])],
     },
@@ -283,10 +249,7 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
     {
       name: 'Metering and warning',
       figures: combination
-        ? [
-            number('combination.holdOffMPa', 'Front held off to, MPa', 0.01, 10),
-            number('combination.differentialMPa', 'Lamp at a difference of, MPa', 0.01, 10),
-          ]
+        ? [figure('combination.holdOffMPa'), figure('combination.differentialMPa')]
         : [],
       actions: inOrOut('combination', combination, COMBINATION),
     },
@@ -306,10 +269,10 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
     {
       name: 'Tyres and road',
       figures: [
-        length('tyreRadiusMm.front', 'Front tyre radius', 50),
-        length('tyreRadiusMm.rear', 'Rear tyre radius', 50),
-        length('wheelbaseMm', 'Wheelbase', 100, 20_000),
-        number('mu', 'Grip of the road, µ', 0.05, 2),
+        figure('tyreRadiusMm.front'),
+        figure('tyreRadiusMm.rear'),
+        figure('wheelbaseMm'),
+        figure('mu'),
       ],
     },
     load('empty'),

@@ -1,4 +1,3 @@
-import type { Category } from '@firm-line/core/trade/categories';
 import {
   type ClutchSheet,
   type ParkingSheet,
@@ -11,8 +10,7 @@ import {
   brakeFigures,
   daysFigures,
   hoseFigures,
-  length,
-  number,
+  figure,
   pedalFigures,
   rotorFigures,
   type FigureGroup,
@@ -24,10 +22,7 @@ export function trailerFigures({ axles, heat }: TrailerSheet): FigureGroup[] {
   return [
     {
       name: 'Actuator',
-      figures: [
-        number('actuatorMPa', 'Pressure it makes, MPa', 0.1, 200),
-        number('actuatorMl', 'Fluid it pushes out, mL', 0.1, 10_000),
-      ],
+      figures: [figure('actuatorMPa'), figure('actuatorMl')],
       actions: [
         ...(axles.length < MOST_AXLES
           ? [{ label: 'One axle more', path: 'axles', to: [...axles, axles.at(-1) ?? added] }]
@@ -41,19 +36,15 @@ export function trailerFigures({ axles, heat }: TrailerSheet): FigureGroup[] {
       name: `Axle ${i + 1}`,
       figures: [
         ...brakeFigures(`axles.${i}.brake`, axle.brake),
-        length(`axles.${i}.tyreRadiusMm`, 'Tyre radius', 50),
-        number(`axles.${i}.emptyKg`, 'Carries empty, kg', 1, 20_000),
-        number(`axles.${i}.ladenKg`, 'Carries laden, kg', 1, 20_000),
+        figure(`axles.${i}.tyreRadiusMm`),
+        figure(`axles.${i}.emptyKg`),
+        figure(`axles.${i}.ladenKg`),
       ],
       actions: brakeActions(`axles.${i}.brake`, axle.brake),
     })),
     {
       name: 'Lines and road',
-      figures: [
-        ...hoseFigures('hose', 'Hose, all of it'),
-        number('airMl', 'Air left in, mL', 0, 100),
-        number('mu', 'Grip of the road, µ', 0.05, 2),
-      ],
+      figures: [...hoseFigures('hose', 'Hose, all of it'), figure('airMl'), figure('mu')],
     },
     {
       name: 'Heat',
@@ -79,19 +70,11 @@ export const singleFigures = ({ brake, wheels }: SingleSheet): FigureGroup[] => 
   { name: 'Lever', figures: pedalFigures('lever', 'Hand or foot') },
   {
     name: 'Master',
-    figures: [
-      length('boreMm', 'Bore', 3, 100),
-      length('strokeMm', 'Stroke'),
-      length('deadMm', 'Free stroke', 0),
-    ],
+    figures: [figure('boreMm'), figure('strokeMm'), figure('deadMm')],
   },
   {
     name: 'Brake',
-    figures: [
-      ...brakeFigures('brake', brake),
-      length('tyreRadiusMm', 'Tyre radius', 20),
-      number('loadKg', 'Load on it, standing, kg', 1, 20_000),
-    ],
+    figures: [...brakeFigures('brake', brake), figure('tyreRadiusMm'), figure('loadKg')],
     actions: [
       {
         label: wheels === 1 ? 'Two brakes on it' : 'One brake on it',
@@ -101,27 +84,23 @@ export const singleFigures = ({ brake, wheels }: SingleSheet): FigureGroup[] => 
       ...brakeActions('brake', brake),
     ],
   },
-  { name: 'Lines', figures: [...hoseFigures('hose'), number('airMl', 'Air left in, mL', 0, 100)] },
+  { name: 'Lines', figures: [...hoseFigures('hose'), figure('airMl')] },
 ];
 
 export const clutchFigures = (_: ClutchSheet): FigureGroup[] => [
   { name: 'Pedal', figures: pedalFigures('pedal', 'Foot you want to give') },
   {
     name: 'Master',
-    figures: [
-      length('masterBoreMm', 'Bore', 3, 100),
-      length('strokeMm', 'Stroke'),
-      length('deadMm', 'Free stroke', 0),
-    ],
+    figures: [figure('masterBoreMm'), figure('strokeMm'), figure('deadMm')],
   },
   {
     name: 'Slave and bearing',
     figures: [
-      length('slaveBoreMm', 'Slave bore', 3, 150),
-      number('forkRatio', 'Fork: slave to bearing', 0.2, 10),
-      number('bearingLoadN', 'Load on the bearing, N', 1, 20_000),
-      length('releaseMm', 'Travel that frees it', 0.1, 100),
-      length('mostMm', 'Most travel', 0.1, 100),
+      figure('slaveBoreMm'),
+      figure('forkRatio'),
+      figure('bearingLoadN'),
+      figure('releaseMm'),
+      figure('mostMm'),
     ],
   },
   { name: 'Lines', figures: hoseFigures('hose') },
@@ -133,27 +112,10 @@ export const parkingFigures = (sheet: ParkingSheet): FigureGroup[] =>
     : [
         {
           name: 'Hand and cable',
-          figures: [
-            number('handN', 'Hand, N', 1, 2000),
-            number('leverRatio', 'Lever ratio', 0.5, 30),
-            number('efficiency', 'Efficiency, cables and all', 0.05, 1),
-          ],
+          figures: [figure('handN'), figure('leverRatio'), figure('efficiency')],
         },
         {
           name: 'At the wheel',
-          figures: [
-            number('shoeRatio', 'Shoe lever ratio', 0.5, 20),
-            number('brakeFactor', 'Brake factor', 0.1, 20),
-            length('drumRadiusMm', 'Drum radius', 10),
-          ],
+          figures: [figure('shoeRatio'), figure('brakeFactor'), figure('drumRadiusMm')],
         },
       ];
-
-export const CATEGORY_NAMES: Record<Category, string> = {
-  light: 'Car or light van, to 3.5 t',
-  heavy: 'Heavier van or truck',
-  trailer: 'Trailer',
-  motorcycle: 'Motorcycle',
-  aircraft: 'Light aircraft',
-  competition: 'Competition only',
-};

@@ -1,6 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { FieldOf } from '../../kit/fields/field';
+import {
+  choiceName,
+  SIZING,
+  figureAt,
+  type EditCall,
+  type Plan,
+  type EstimatedFigures,
+} from '@firm-line/core/plan';
 import { CATEGORIES, type Category } from '@firm-line/core/trade/categories';
-import { figureAt, type EditCall, type Plan, type EstimatedFigures } from '@firm-line/core/plan';
 import {
   typicalClutch,
   typicalParking,
@@ -13,20 +21,13 @@ import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
 import { sheetsOf } from './chains';
-import type { FigureGroup } from './figures';
+import { type FigureGroup } from './figures';
 import { roadFigures } from './road-figures';
-import {
-  CATEGORY_NAMES,
-  clutchFigures,
-  parkingFigures,
-  singleFigures,
-  trailerFigures,
-} from './sheet-figures';
+import { clutchFigures, parkingFigures, singleFigures, trailerFigures } from './sheet-figures';
 import { FiguresPanel } from './figures-panel';
 import { ResidualTable } from './residual-table';
 import { RoadPage } from './road-page';
 import { SheetPage } from './sheet-page';
-import { SelectField } from '../../kit/fields/select-field';
 import { Toggle } from '../../kit/toggle';
 import { EmptyState } from '../../kit/empty-state';
 
@@ -86,16 +87,7 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
 
 @Component({
   selector: 'fl-size-station',
-  imports: [
-    EmptyState,
-    Toggle,
-    SelectField,
-    FiguresPanel,
-    ResidualTable,
-    RoadPage,
-    SheetPage,
-    SnagRow,
-  ],
+  imports: [EmptyState, FieldOf, FiguresPanel, ResidualTable, RoadPage, SheetPage, SnagRow, Toggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block flex-1' },
   template: `
@@ -147,10 +139,10 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
           >
             <h2 class="h2">The figures</h2>
             @if (at.of === 'sizing') {
-              <fl-select-field
+              <fl-field
                 class="mt-2"
+                [of]="categoryField"
                 field="category"
-                label="What it is"
                 [options]="roadChoices"
                 [value]="plan.sizing!.category"
                 (changed)="setCategory($event)"
@@ -173,7 +165,7 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
             <label class="label block" for="begin-category">What is it?</label>
             <select #kind id="begin-category" class="field w-full">
               @for (category of categories; track category) {
-                <option [value]="category">{{ categoryNames[category] }}</option>
+                <option [value]="category">{{ categoryName(category) }}</option>
               }
             </select>
           </div>
@@ -188,10 +180,13 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
 export class SizeStation {
   protected readonly store = inject(PlanStore);
   protected readonly categories = CATEGORIES;
+  protected readonly categoryField = SIZING.fields.category;
   protected readonly roadChoices = CATEGORIES.filter(
     (c) => !['trailer', 'motorcycle', 'aircraft'].includes(c),
-  ).map((c) => [c, CATEGORY_NAMES[c]] as const);
-  protected readonly categoryNames = CATEGORY_NAMES;
+  ).map((c) => [c, choiceName(SIZING.fields.category, c)] as const);
+  protected categoryName(category: Category): string {
+    return choiceName(this.categoryField, category);
+  }
   /** From empty (0) to laden (1). */
   protected readonly share = signal(0);
   protected readonly of = signal('sizing');

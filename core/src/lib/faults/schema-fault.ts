@@ -23,6 +23,7 @@ const shown = (value: unknown): string => {
 
 const SENTENCES: Record<string, (context: Record<string, unknown>) => string> = {
   'any.required': () => 'This is missing.',
+  'field.check': (c) => String(c['sentence']),
   'any.only': (c) =>
     `This should be one of ${(c['valids'] as unknown[]).join(', ')}, not ${shown(c['value'])}.`,
   'object.unknown': () => 'This field is not known here.',

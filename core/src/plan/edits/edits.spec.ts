@@ -230,7 +230,7 @@ describe('every edit there is', () => {
     [
       'corners of a block crossed',
       thing('engine', { shape: { kind: 'block', minMm: [900, 0, 0], maxMm: [800, 10, 10] } }),
-      /^Engine, shape, max, x: This corner lies at 800 mm and the lower one at 900/,
+      /^Engine, shape, upper corner, x: This corner lies at 800 mm and the lower one at 900/,
     ],
     [
       'corners of a gate crossed',
@@ -238,12 +238,12 @@ describe('every edit there is', () => {
         edit: 'addGate',
         with: { gate: { id: 'g', name: 'Bed', minMm: [0, 0, 9], maxMm: [1, 1, 0], closed: false } },
       },
-      /^Bed, max, z: This corner/,
+      /^Bed, upper corner, z: This corner/,
     ],
     [
       'near is within 20 m',
       { edit: 'changeClipSettings', with: { patch: { nearMm: 20_000 } } },
-      /^clip settings, near: 20000 is too much: 10000 is the most/,
+      /^clips, near is within: 20000 is too much: 10000 is the most/,
     ],
     [
       'a bracket that reaches 11 m',
@@ -253,14 +253,14 @@ describe('every edit there is', () => {
     [
       'lines keep 11 m from it',
       thing('engine', { keepMm: 11_000 }),
-      /^Engine, keep: 11000 is too much/,
+      /^Engine, lines keep from it: 11000 is too much/,
     ],
     [
       'a rail as wide as a street',
       thing('rail-left', {
         shape: { ...(recordAt(gannet, 'thing', 'rail-left')!.shape as object), widthMm: 12_000 },
       }),
-      /^Left rail, shape, width: 12000/,
+      /^Left rail, shape, across, level: 12000/,
     ],
     [
       'a torque of nothing',
@@ -268,7 +268,7 @@ describe('every edit there is', () => {
         edit: 'changeEnd',
         with: { id: 'line-r1', end: 'a', patch: { joint: { ...joint, torqueNm: 0 } } },
       },
-      /^R1, ends, a, joint, torque: 0 is too little: it must be over 0/,
+      /^R1, ends, end A, joint, torque: 0 is too little: it must be over 0/,
     ],
     [
       'a torque past all wrenches',

@@ -154,7 +154,7 @@ describe('the check after an edit and the reader', () => {
         [0, 0, 0],
         [100, 50, 50],
       ],
-      /^Bed, max, x: This corner lies at 0 mm/,
+      /^Bed, upper corner, x: This corner lies at 0 mm/,
     ],
     [
       'a port that is not there',

@@ -1,7 +1,7 @@
 import { faultOf, faultSentence, type Fault } from '../../lib/faults/index.ts';
 import { countValues } from '../model/check.ts';
 import { PLAN, PLAN_FORMAT, PLAN_VERSION, type AnyField, type Plan } from '../model/index.ts';
-import { MOST_VALUES, validatePlan } from '../validate.ts';
+import { faultsBetween, MOST_VALUES } from '../validate.ts';
 import { migrate } from './migrations/index.ts';
 import { planSchema } from './schema.ts';
 
@@ -75,7 +75,7 @@ export function checkPlan(value: unknown): Plan {
   const { error } = planSchema.validate(migrated, { abortEarly: false, convert: false });
   if (error) throw new PlanFileError(error.details.slice(0, MOST_FAULTS).map(faultOf));
   const plan = migrated as unknown as Plan;
-  const faults = validatePlan(plan);
+  const faults = faultsBetween(plan);
   if (faults.length) throw new PlanFileError(faults.slice(0, MOST_FAULTS));
   return plan;
 }

@@ -1,9 +1,29 @@
 import Joi from 'joi';
 import { PLAN, type AnyField } from '../model/index.ts';
+import type { FieldFault } from '../model/field.ts';
 
 const inList = (schema: Joi.Schema): Joi.Schema => schema.optional();
 
-/** A field as a schema of the library; what a record checks between its own fields is left to `validatePlan`. */
+/** A schema with what a value is held to between its own fields, once each of them is in order. */
+function checked(
+  schema: Joi.Schema,
+  check: ((value: never) => FieldFault | string | null) | undefined,
+): Joi.Schema {
+  if (!check) return schema;
+  return schema.custom((value: unknown, { error, state }: Joi.CustomHelpers) => {
+    const fault = check(value as never);
+    if (fault === null) return value;
+    const { at, message } = typeof fault === 'string' ? { at: '', message: fault } : fault;
+    const inside = at.match(/[^.[\]]+/g) ?? [];
+    const path = inside.map((key) => (/^\d+$/.test(key) ? Number(key) : key));
+    return error(
+      'field.check',
+      { sentence: message },
+      state.localize!([...(state.path ?? []), ...path]),
+    );
+  });
+}
+/** A field as a schema of the library. */
 function schemaOf(field: AnyField): Joi.Schema {
   switch (field.type) {
     case 'optional':
@@ -30,10 +50,13 @@ function schemaOf(field: AnyField): Joi.Schema {
     case 'ref':
       return Joi.string().min(1).max(80).required();
     case 'tuple':
-      return Joi.array()
-        .ordered(...field.of.map(schemaOf))
-        .length(field.of.length)
-        .required();
+      return checked(
+        Joi.array()
+          .ordered(...field.of.map(schemaOf))
+          .length(field.of.length)
+          .required(),
+        field.check,
+      );
     case 'list':
       return Joi.array()
         .items(inList(schemaOf(field.of)))
@@ -43,7 +66,7 @@ function schemaOf(field: AnyField): Joi.Schema {
     case 'map':
       return Joi.object().pattern(Joi.string(), schemaOf(field.of)).required();
     case 'record':
-      return recordOf(field.fields);
+      return checked(recordOf(field.fields), field.check);
     case 'byKind': {
       const kinds = Object.entries(field.shapes);
       const otherwise = recordOf({
@@ -55,7 +78,7 @@ function schemaOf(field: AnyField): Joi.Schema {
             Joi.object({ [field.tag]: Joi.any().valid(kind).required() })
               .unknown(true)
               .required(),
-            { then: recordOf(fields), otherwise: rest },
+            { then: checked(recordOf(fields), field.check), otherwise: rest },
           ),
         otherwise,
       );

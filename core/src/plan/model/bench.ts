@@ -9,6 +9,7 @@ import type { BenchSolids, Solid } from '../../shape/bending/index.ts';
 import {
   axes,
   byKind,
+  choice,
   flag,
   id,
   list,
@@ -22,6 +23,7 @@ import {
   ref,
   note,
   time,
+  told,
 } from './field.ts';
 import { HALF } from './port.ts';
 
@@ -67,76 +69,107 @@ export interface Trial {
   readonly why: string;
 }
 const TRIAL = record<Trial>()({
-  at: time,
-  flare: oneOf(['double-flare-45', 'bubble', 'cone-37']),
-  tubeId: ref('tube'),
-  piece: oneOf(['test', 'end']),
-  good: flag,
-  why: note,
+  at: told('Time', time),
+  flare: told('Flare', oneOf(['double-flare-45', 'bubble', 'cone-37'])),
+  tubeId: told('Tube', ref('tube')),
+  piece: told('Piece', oneOf(['test', 'end'])),
+  good: told('Good', flag),
+  why: told('What was wrong', note),
 });
 const corner = axes(-5000, 5000);
 export const BENCH_SOLID = byKind<Solid>()('kind', {
-  box: { name, minMm: corner, maxMm: corner },
-  cylinder: { name, footMm: corner, radiusMm: over(5000), heightMm: over(5000) },
+  box: { name, minMm: told('Lower corner', corner), maxMm: told('Upper corner', corner) },
+  cylinder: {
+    name,
+    footMm: told('Foot', corner),
+    radiusMm: told('Radius', over(5000)),
+    heightMm: told('Height', over(5000)),
+  },
+});
+export const BENCH_LEVER = record<BenchSolids['lever']>()({
+  lengthMm: told('Lever, length', number(0, 2000)),
+  wideMm: told('Lever, width', number(0, 500)),
+  highMm: told('Lever, height', number(0, 500)),
 });
 const AROUND = record<BenchSolids>()({
-  solids: list(BENCH_SOLID, 30),
-  lever: record<BenchSolids['lever']>()({
-    lengthMm: number(0, 2000),
-    wideMm: number(0, 500),
-    highMm: number(0, 500),
-  }),
+  solids: told('Around the die', list(BENCH_SOLID, 30)),
+  lever: told('Lever', BENCH_LEVER),
 });
-export const TEST_BEND = record<TestBend>()({ dialDeg: over(200), gotDeg: over(180) });
+export const TEST_BEND = record<TestBend>()({
+  dialDeg: told('Dialed', over(200)),
+  gotDeg: told('Kept', over(180)),
+});
 export const BENDER = record<BenchBender>()(
   {
     id,
     name,
-    kind: oneOf(['fixed', 'vice', 'hand']),
-    tubeOdMm: over(100),
-    around: optional(AROUND),
-    dieRadiusMm: over(1000),
-    referenceMm: number(-1000, 1000),
-    clampSide: oneOf(['a', 'b']),
-    leastFeedMm: number(0, 1000),
-    shoeMm: number(0, 1000),
-    testBends: list(TEST_BEND, 200),
+    kind: told(
+      'How it turns',
+      choice({
+        fixed: 'On the bench: the tube is turned',
+        vice: 'In a vise, with a lever: the tube is turned',
+        hand: 'Hand bender: it is turned round the tube',
+      }),
+    ),
+    tubeOdMm: told('Tube diameter', over(100)),
+    around: told('Around the die', optional(AROUND)),
+    dieRadiusMm: told('Die radius, center line', over(1000), { digits: 2 }),
+    referenceMm: told('Die mark to tangent', number(-1000, 1000), { digits: 2 }),
+    clampSide: told(
+      'Clamp holds the side of',
+      choice({
+        a: 'End A: the mark lies before the bend',
+        b: 'End B: the mark lies behind the bend',
+      }),
+    ),
+    leastFeedMm: told('Least straight between bends', number(0, 1000)),
+    shoeMm: told('Straight the shoe needs', number(0, 1000)),
+    testBends: told('Test bends', list(TEST_BEND, 200)),
   },
   { about: { kind: 'bender', prefix: 'bender', noun: 'bender', named: ({ name }) => name } },
 );
 export const FLARE_TOOL = record<FlareTool>()({
-  clampMm: number(0, 1000),
-  flareExtraMm: number(0, 100),
-  owned: flag,
-  provenOn: list(oneOf(['steel', 'copper-nickel', 'stainless', 'plain-copper', 'seam-steel']), 20),
+  clampMm: told('clamp grips', number(0, 1000)),
+  flareExtraMm: told('tube used', number(0, 100)),
+  owned: told('I have a tool for it', flag),
+  provenOn: told(
+    'Test pieces held in',
+    list(oneOf(['steel', 'copper-nickel', 'stainless', 'plain-copper', 'seam-steel']), 20),
+  ),
 });
 export const ADAPTER = record<Adapter>()(
   {
     id,
     name,
-    family: id,
-    halves: list(HALF, 4, 1),
-    material: oneOf(['brass', 'steel', 'aluminium', 'stainless']),
-    costMinor: number(0, 1e9),
+    family: told('Family', id),
+    halves: told('Ends', list(HALF, 4, 1)),
+    material: told('Material', oneOf(['brass', 'steel', 'aluminium', 'stainless'])),
+    costMinor: told('Price', number(0, 1e9)),
   },
   { about: { kind: 'adapter', prefix: 'adapter', noun: 'adapter', named: ({ name }) => name } },
 );
 /** What an adapter is rated for. */
-export const RATING_MPA = over(200);
+export const RATING_MPA = told('Rated pressure', over(200), { unit: 'MPa' });
 /** Length of a nut, mm. */
-export const NUT_LENGTH = number(0, 1000);
+export const NUT_LENGTH = told('Length of nut', number(0, 1000), {
+  unit: 'length',
+  usual: [1, 1000],
+});
 export const BENCH = record<Bench>()({
-  benders: list(BENDER, 100),
-  flares: record<Bench['flares']>()({
-    'double-flare-45': FLARE_TOOL,
-    bubble: FLARE_TOOL,
-    'cone-37': FLARE_TOOL,
-  }),
-  adapters: list(ADAPTER, 500),
-  nutLengthMm: map(NUT_LENGTH),
-  trimMm: number(0, 1000),
-  ratingMPa: optional(map(RATING_MPA)),
-  trials: optional(list(TRIAL, 2000)),
+  benders: told('Benders', list(BENDER, 100)),
+  flares: told(
+    'Flare tools',
+    record<Bench['flares']>()({
+      'double-flare-45': told('45° double flare', FLARE_TOOL),
+      bubble: told('Bubble flare', FLARE_TOOL),
+      'cone-37': told('37° flare', FLARE_TOOL),
+    }),
+  ),
+  adapters: told('Adapters', list(ADAPTER, 500)),
+  nutLengthMm: told('Length of nuts', map(NUT_LENGTH)),
+  trimMm: told('Trim left at B', number(0, 1000)),
+  ratingMPa: told('Adapter ratings', optional(map(RATING_MPA))),
+  trials: told('Test flares', optional(list(TRIAL, 2000))),
 });
 
 /** A bender of common make-up for one tube size; every figure is to be replaced by the user's own. Common practice. */

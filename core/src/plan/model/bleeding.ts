@@ -1,5 +1,5 @@
 import type { School } from '../../physics/bleeding/index.ts';
-import { number, once, oneOf, record, ref } from './field.ts';
+import { choice, number, once, record, ref, told } from './field.ts';
 
 export interface Bleeding {
   readonly school: School;
@@ -9,10 +9,17 @@ export interface Bleeding {
   readonly fluidId: string;
 }
 export const BLEEDING = record<Bleeding>()({
-  school: oneOf(['farthest-first', 'nearest-first', 'as-listed']),
-  listed: once(ref('port'), 5000),
-  purge: number(0, 1000),
-  fluidId: ref('fluid'),
+  school: told(
+    'Order',
+    choice({
+      'farthest-first': 'Farthest first',
+      'nearest-first': 'Nearest first',
+      'as-listed': 'Maker’s order',
+    }),
+  ),
+  listed: told('Maker’s order', once(ref('port'), 5000)),
+  purge: told('Flush volume, × line volume', number(0, 1000), { usual: [1, 20] }),
+  fluidId: told('Fluid', ref('fluid')),
 });
 export const DEFAULT_BLEEDING: Bleeding = {
   school: 'farthest-first',

@@ -1,4 +1,5 @@
 import {
+  anyOf,
   id,
   list,
   name,
@@ -6,10 +7,10 @@ import {
   nullable,
   number,
   oneOf,
-  optional,
   record,
   text,
   day,
+  told,
 } from './field.ts';
 
 export const ORDER_STATES = [
@@ -42,27 +43,34 @@ export interface OwnItem {
   readonly name: string;
   readonly count: number;
 }
-export const KIT_ASKS = [
-  'boltSpreadMm',
-  'centreBoreMm',
-  'studThread',
-  'studHand',
-  'wheelInsideMm',
-  'shockRoomMm',
-  'shaftRoomMm',
-  'hoseThread',
-  'banjoMm',
-] as const;
-export type KitAsk = (typeof KIT_ASKS)[number];
-export const KIT_CORNERS = ['frontLeft', 'frontRight', 'rearLeft', 'rearRight'] as const;
-export type KitCorner = (typeof KIT_CORNERS)[number];
-type Asks = Partial<Readonly<Record<KitAsk, string>>>;
+const KIT_ASK_NAMES = {
+  boltSpreadMm: 'Bolt spread of the caliper',
+  centreBoreMm: 'Center bore of the disc',
+  studThread: 'Stud thread',
+  studHand: 'Hand of the studs',
+  wheelInsideMm: 'Wheel’s inside, across',
+  shockRoomMm: 'Room at the shock',
+  shaftRoomMm: 'Room to draw an axle shaft',
+  hoseThread: 'Thread of the hose end',
+  banjoMm: 'Length of the banjo bolt',
+} as const;
+export type KitAsk = keyof typeof KIT_ASK_NAMES;
+export const KIT_ASKS = Object.keys(KIT_ASK_NAMES) as readonly KitAsk[];
+const KIT_CORNER_NAMES = {
+  frontLeft: 'front left',
+  frontRight: 'front right',
+  rearLeft: 'rear left',
+  rearRight: 'rear right',
+} as const;
+export type KitCorner = keyof typeof KIT_CORNER_NAMES;
+export const KIT_CORNERS = Object.keys(KIT_CORNER_NAMES) as readonly KitCorner[];
+type Asks = Readonly<Partial<Record<KitAsk, string>>>;
 /** A kit of brake parts before it is ordered: what its maker gives, what each corner measures, what it brings. */
 export interface Kit {
   readonly id: string;
   readonly name: string;
   readonly gives: Asks;
-  readonly corners: Partial<Readonly<Record<KitCorner, Asks>>>;
+  readonly corners: Readonly<Partial<Record<KitCorner, Asks>>>;
   /** What it brings, by what the list calls it. */
   readonly brings: readonly { readonly key: string; readonly count: number }[];
 }
@@ -76,14 +84,25 @@ export const NO_BUYING: Buying = { currency: '', orders: [], own: [], kits: [] }
 
 export const ORDER = record<Order>()(
   {
-    key: name,
-    state: oneOf(ORDER_STATES),
-    have: number(0, 1e6),
-    from: text,
-    on: nullable(day),
-    due: nullable(day),
-    priceMinor: nullable(number(0, 1e9, { whole: true })),
-    note,
+    key: told('Item', name),
+    state: told(
+      'Status',
+      oneOf(ORDER_STATES, {
+        needed: 'needed',
+        ordered: 'ordered',
+        here: 'here',
+        fitted: 'fitted',
+        wrong: 'came wrong',
+        missing: 'missing',
+        'sent-back': 'sent back',
+      }),
+    ),
+    have: told('At hand', number(0, 1e6)),
+    from: told('From', text),
+    on: told('Ordered', nullable(day)),
+    due: told('Due', nullable(day)),
+    priceMinor: told('Price', nullable(number(0, 1e9, { whole: true }))),
+    note: told('Note', note),
   },
   {
     about: {
@@ -96,32 +115,38 @@ export const ORDER = record<Order>()(
     },
   },
 );
-const ASKS = record<Asks>()(
-  Object.fromEntries(KIT_ASKS.map((ask) => [ask, optional(text)])) as never,
-);
-const KIT = record<Kit>()(
+export const ASKS = anyOf(KIT_ASK_NAMES, text);
+export const ASKS_OF_CORNERS = anyOf(KIT_CORNER_NAMES, ASKS);
+export const KIT = record<Kit>()(
   {
     id,
     name,
-    gives: ASKS,
-    corners: record<Kit['corners']>()(
-      Object.fromEntries(KIT_CORNERS.map((corner) => [corner, optional(ASKS)])) as never,
+    gives: told('Kit gives', ASKS),
+    corners: told('Measured', ASKS_OF_CORNERS),
+    brings: told(
+      'Brings',
+      list(
+        record<Kit['brings'][number]>()({
+          key: told('Item', name),
+          count: told('How many', number(0, 1e6)),
+        }),
+        200,
+      ),
     ),
-    brings: list(record<Kit['brings'][number]>()({ key: name, count: number(0, 1e6) }), 200),
   },
   { about: { kind: 'kit', prefix: 'kit', noun: 'kit', named: ({ name }) => name } },
 );
 export const OWN_ITEM = record<OwnItem>()(
-  { id, name, count: number(0, 1e6) },
+  { id, name, count: told('How many', number(0, 1e6)) },
   {
     about: { kind: 'ownItem', prefix: 'item', noun: 'item of your own', named: ({ name }) => name },
   },
 );
 export const BUYING = record<Buying>()({
-  currency: text,
-  orders: list(ORDER, 2000),
-  own: list(OWN_ITEM, 500),
-  kits: list(KIT, 20),
+  currency: told('Currency', text),
+  orders: told('Orders', list(ORDER, 2000)),
+  own: told('Own items', list(OWN_ITEM, 500)),
+  kits: told('Kits', list(KIT, 20)),
 });
 /** What a thing of the list is before anybody has said more of it. */
 export const freshOrder = (key: string): Order => ({

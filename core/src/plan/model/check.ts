@@ -1,5 +1,6 @@
 import { derive } from '../../lib/derive/index.ts';
 import { faultSentence, pathOf, type Fault } from '../../lib/faults/index.ts';
+import { toldOf } from './field.ts';
 import type {
   About,
   AnyField,
@@ -36,7 +37,7 @@ function runRecordCheck(
   if (trouble) say(trouble.at ? [...path, trouble.at] : path, trouble.message);
 }
 
-/** Says everything that is wrong with a value against its field; the same as the reader's schema and the reader's own checks say. */
+/** Says everything that is wrong with a value against its field, as the reader's schema does, for values that change by hand: only what changed is looked at again. */
 export function check(field: AnyField, value: unknown, path: Path, say: Say): void {
   const tell = (type: string, context: object = {}): void =>
     say(path, faultSentence(type, { value, ...context }));
@@ -207,26 +208,33 @@ export function countValues(value: unknown, most = Infinity): number {
   return count;
 }
 
-interface RecordCheck {
-  readonly faults: readonly { readonly path: Path; readonly message: string }[];
-  readonly outline: RecordIndex | null;
+interface RecordFault {
+  readonly path: Path;
+  readonly message: string;
 }
-/** What is wrong with a record, or else what it brings; looked at once while it stays as it is. */
-const checkRecord = derive(
+/** What is wrong with a record; looked at once while it stays as it is. */
+const faultsOfRecord = derive(
   'record looked at',
   (value: object, field: AnyField) => [value, field] as const,
-  (value, field): RecordCheck => {
-    const faults: { path: Path; message: string }[] = [];
+  (value, field): readonly RecordFault[] => {
+    const faults: RecordFault[] = [];
     check(
       field,
       value,
       [],
       (path, message) => void (faults.length < 100 && faults.push({ path, message })),
     );
-    if (faults.length) return { faults, outline: null };
+    return faults;
+  },
+);
+/** What a record that is in order brings: its ids and references. */
+const outlineOf = derive(
+  'outline of a record',
+  (value: object, field: AnyField) => [value, field] as const,
+  (value, field): RecordIndex => {
     const out = { ids: [], refs: [], twice: [] };
     collectReferences(field, value, [], out);
-    return { faults, outline: { ...out, values: countValues(value) } };
+    return { ...out, values: countValues(value) };
   },
 );
 function checkItem(field: AnyField, item: unknown, path: Path, say: Say): void {
@@ -236,20 +244,20 @@ function checkItem(field: AnyField, item: unknown, path: Path, say: Say): void {
     item === null
   )
     return check(field, item, path, say);
-  for (const fault of checkRecord(item, field).faults) say([...path, ...fault.path], fault.message);
+  for (const fault of faultsOfRecord(item, field)) say([...path, ...fault.path], fault.message);
 }
 /** The outlines of a list of records that are in order; gathered once while the list stays as it is. */
 const recordIndexes = derive(
   'outlines of a list',
   (list: readonly object[], of: AnyField) => [list, of] as const,
-  (list, of): readonly RecordIndex[] => list.map((item) => checkRecord(item, of).outline!),
+  (list, of): readonly RecordIndex[] => list.map((item) => outlineOf(item, of)),
 );
 /** What is wrong in a list of records; nothing is looked at again while the list stays as it is. */
 const recordFaults = derive(
   'list looked at',
   (list: readonly object[], field: AnyField) => [list, field] as const,
-  (list, field): RecordCheck['faults'] => {
-    const faults: { path: Path; message: string }[] = [];
+  (list, field): readonly RecordFault[] => {
+    const faults: RecordFault[] = [];
     check(field, list, [], (path, message) => void faults.push({ path, message }));
     return faults;
   },
@@ -274,8 +282,7 @@ export function indexRecords(fields: RecordShape['fields'], value: Raw): readonl
   return Object.entries(fields).flatMap(([key, field]): readonly IndexedRecord[] => {
     const inner = value[key];
     if (typeof inner !== 'object' || inner === null) return [];
-    if (field.type !== 'list')
-      return [{ outline: checkRecord(inner, field).outline!, path: [key] }];
+    if (field.type !== 'list') return [{ outline: outlineOf(inner, field), path: [key] }];
     if (field.of.type !== 'record' && field.of.type !== 'byKind') return [];
     return recordIndexes(inner as readonly object[], field.of).map((outline, i) => ({
       outline,
@@ -316,7 +323,8 @@ export function fieldAt(field: AnyField, path: readonly string[], value: unknown
       return step(shapeOf(field, value)?.fields[key]);
     case 'list':
     case 'map':
-      return step(field.of);
+      // What is said of a list is said of each figure in it.
+      return step(field.of.label === undefined ? { ...field.of, ...toldOf(field) } : field.of);
     case 'tuple':
       return step(field.of[Number(key)]);
     default:

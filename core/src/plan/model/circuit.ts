@@ -1,5 +1,5 @@
 import type { Axle } from '../../physics/hydraulics/index.ts';
-import { id, name, nullable, oneOf, record } from './field.ts';
+import { id, name, nullable, oneOf, record, told } from './field.ts';
 
 export const CIRCUIT_INKS = ['fluid', 'copper', 'slate'] as const;
 export interface Circuit {
@@ -15,9 +15,9 @@ export const CIRCUIT = record<Circuit>()(
   {
     id,
     name,
-    work: oneOf(['brake', 'clutch']),
-    ink: oneOf(CIRCUIT_INKS),
-    axle: nullable(oneOf(['front', 'rear'])),
+    work: told('Work', oneOf(['brake', 'clutch'])),
+    ink: told('Color', oneOf(CIRCUIT_INKS)),
+    axle: told('Axle', nullable(oneOf(['front', 'rear']))),
   },
   { about: { kind: 'circuit', prefix: 'circuit', noun: 'circuit', named: ({ name }) => name } },
 );

@@ -1,4 +1,4 @@
-import { number, over, record } from './field.ts';
+import { number, over, record, told } from './field.ts';
 
 /** How lines are held on this vehicle. */
 export interface ClipSettings {
@@ -15,13 +15,13 @@ export interface ClipSettings {
   readonly reachMm: number;
 }
 export const CLIP_SETTINGS = record<ClipSettings>()({
-  frameHz: number(0, 100_000),
-  engineHz: number(0, 100_000),
-  nearMm: number(0, 10_000),
-  margin: number(1, 100),
-  maxSpanMm: over(100_000),
-  endMm: over(100_000),
-  reachMm: number(0, 10_000),
+  frameHz: told('Shakes the frame', number(0, 100_000)),
+  engineHz: told('Near the engine', number(0, 100_000)),
+  nearMm: told('Near is within', number(0, 10_000)),
+  margin: told('Margin, times', number(1, 100)),
+  maxSpanMm: told('Span at most', over(100_000)),
+  endMm: told('End to first clip', over(100_000)),
+  reachMm: told('Bracket reach', number(0, 10_000)),
 });
 /** Limits to begin with; common practice, but for the excitation: the user picks or types it. */
 export const DEFAULT_CLIP_SETTINGS: ClipSettings = {

@@ -1,9 +1,33 @@
 import type { Vec3 } from '../../lib/vec/index.ts';
+import { unitOfKey, unitSymbol, type Unit } from './field-unit.ts';
 import type { RecordKind } from './plan.ts';
 
 /** What comes out of the stock that ships with the program. */
 export type StockKind = 'tube' | 'nut' | 'hose stock' | 'hose end' | 'fluid' | 'fitted adapter';
 
+/**
+ * What people are told of a field, said once: forms, printed records, comparisons and the table of the plan file take
+ * it from here.
+ */
+export interface Told {
+  /** Its name in its record, as stored; `record` writes it here. */
+  readonly key?: string;
+  /** A noun, without its unit. */
+  readonly label?: string;
+  /** Where its name does not end in it. */
+  readonly unit?: Unit | undefined;
+  readonly help?: string;
+  /** What it means that nothing stands there. */
+  readonly none?: string;
+  /** What its choices are called; of a flag, `yes` and `no`. */
+  readonly names?: Readonly<Record<string, string>>;
+  /** What a form takes at least and at most, where that is less than a file may hold. */
+  readonly usual?: readonly [least: number, most: number];
+  /** Places behind the point that a length is shown with. */
+  readonly digits?: number;
+  /** What it begins with. */
+  readonly starts?: unknown;
+}
 export interface NumberLimits {
   readonly type: 'number';
   readonly least: number;
@@ -28,8 +52,9 @@ export interface RecordShape {
   readonly check?: (value: never) => FieldFault | null;
   readonly about?: About;
 }
-/** What a field may hold, as plain data: the reader's schema, the check after an edit and the limits of the forms are made of it. */
-export type FieldData =
+/** What a field may hold and what people are told of it, as plain data: the reader's schema, the check after an edit and the forms are made of it. */
+export type FieldData = Told & FieldLimits;
+type FieldLimits =
   | NumberLimits
   | TextLimits
   | { readonly type: 'flag' }
@@ -112,6 +137,36 @@ type FieldsOf<T> = {
 };
 export type RecordField<T, F = FieldsOf<T>> = RecordShape & { readonly fields: F } & Field<T>;
 
+/** The same field with what people are told of it: `told('Bore', over(100))`. */
+export const told = <F extends AnyTypedField>(label: string, field: F, more: Told = {}): F =>
+  ({ ...field, ...more, label }) as F;
+/** A field without what lets it be empty. */
+export const bare = (field: AnyField): AnyField =>
+  field.type === 'nullable' || field.type === 'optional' ? bare(field.of) : field;
+/** What people are told of a field: what its outside says before what its inside says, and the unit its name ends in. */
+export const toldOf = (field: AnyField): Told => {
+  const inner = field.type === 'nullable' || field.type === 'optional' ? toldOf(field.of) : {};
+  const { key, label, unit, help, none, names, usual, digits, starts } = field;
+  const own = { key, label, unit, help, none, names, usual, digits, starts };
+  const said = Object.entries(own).filter(([, value]) => value !== undefined);
+  const all: Told = { ...inner, ...Object.fromEntries(said) };
+  return all.unit || all.key === undefined ? all : { ...all, unit: unitOfKey(all.key) };
+};
+
+export const unitOf = (field: AnyField): Unit | undefined => toldOf(field).unit;
+/** A field's label with its unit: "Pressure, MPa"; a length says its own. `instead` stands in place of the model's noun. */
+export const labelOf = (field: AnyField, instead: string | null = null): string => {
+  const { label = '', unit } = toldOf(field);
+  const noun = instead ?? label;
+  return unit === undefined || unit === 'length' ? noun : `${noun}, ${unitSymbol(unit)}`;
+};
+
+/** A field that must be filled here though it may be empty in its record. */
+export const neededField = (field: AnyField): AnyField => ({ ...bare(field), ...toldOf(field) });
+/** What a choice is called where people choose. */
+export const choiceName = (field: AnyField, value: string | number): string =>
+  toldOf(field).names?.[value] ?? String(value);
+
 /** A figure within its limits; `over` leaves the least itself out, `whole` takes whole numbers alone. */
 export const number = (
   least: number,
@@ -121,9 +176,19 @@ export const number = (
 /** A figure over nothing, up to `most`. */
 export const over = (most: number): NumberField => number(0, most, { over: true });
 export const flag: Field<boolean> = { type: 'flag' };
-export const oneOf = <const V extends string | number>(of: readonly V[]): Field<V> => ({
-  type: 'oneOf',
-  of,
+/** One of a few; `names` is what they are called where people choose. */
+export const oneOf = <const V extends string | number>(
+  of: readonly V[],
+  names?: Readonly<Record<V, string>>,
+): Field<V> => ({ type: 'oneOf', of, ...(names ? { names } : {}) });
+/** One of a few, by what they are called. */
+export const choice = <const N extends Readonly<Record<string, string>>>(
+  names: N,
+): Field<keyof N & string> => ({ type: 'oneOf', of: Object.keys(names), names });
+/** Yes or no, each in words of its own. */
+export const yesNo = (yes: string, no: string): Field<boolean> => ({
+  type: 'flag',
+  names: { yes, no },
 });
 
 const words = (least: number, most: number): TextLimits & Field<string> => ({
@@ -131,8 +196,8 @@ const words = (least: number, most: number): TextLimits & Field<string> => ({
   least,
   most,
 });
-export const id = words(1, 80);
-export const name = words(1, 200);
+export const id = told('Id', words(1, 80));
+export const name = told('Name', words(1, 200));
 export const text = words(0, 10_000);
 /** Free text for people: nothing is worked out from it. */
 export const note: TextLimits & Field<string> = { ...text, note: true };
@@ -149,8 +214,11 @@ export const time = written(
   'a date and time',
 );
 
+const DAY = /^\d{4}-\d\d-\d\d$/;
 /** A day as ISO 8601 writes it. */
-export const day = written(/^\d{4}-\d\d-\d\d$/, 'a day');
+export const day = written(DAY, 'a day');
+/** Whether a field holds a day. */
+export const isDay = (field: AnyField): boolean => field.type === 'text' && field.form?.[0] === DAY;
 
 /** The id of a record, or of something in stock; `use` says what the record is to the one that names it. */
 export const ref = (
@@ -174,6 +242,9 @@ export const optional = <F extends AnyTypedField>(
   type: 'optional',
   of,
 });
+/** A figure as it is asked for before it is known: it may be empty meanwhile. */
+export const askedField = (field: AnyField): Field<number | null | undefined> =>
+  field.type === 'nullable' ? field : { type: 'nullable', of: field };
 export const list = <F extends AnyTypedField>(
   of: F,
   most: number,
@@ -217,6 +288,9 @@ export const span = (
   to: readonly [number, number],
 ): Field<readonly [number, number]> => ({ type: 'tuple', of: [number(...from), number(...to)] });
 
+/** Fields that know their names. */
+const keyed = (fields: RecordShape['fields']): RecordShape['fields'] =>
+  Object.fromEntries(Object.entries(fields).map(([key, field]) => [key, { ...field, key }]));
 /** The fields of a record: each one that its type has and no other. */
 export const record =
   <T>() =>
@@ -230,7 +304,7 @@ export const record =
       };
     } = {},
   ): RecordField<T, F> =>
-    ({ type: 'record', fields, ...more }) as unknown as RecordField<T, F>;
+    ({ type: 'record', fields: keyed(fields), ...more }) as unknown as RecordField<T, F>;
 
 type OneOfKind<T, Tag extends keyof T, V> = Omit<Extract<T, { readonly [K in Tag]: V }>, Tag>;
 /** One of several records, told apart by a field. */
@@ -251,7 +325,31 @@ export const byKind =
       type: 'byKind',
       tag,
       shapes: Object.fromEntries(
-        Object.entries(shapes).map(([kind, fields]) => [kind, { type: 'record', fields }]),
+        Object.entries(shapes).map(([kind, fields]) => [
+          kind,
+          { type: 'record', fields: keyed(fields as RecordShape['fields']) },
+        ]),
       ),
       ...(check ? { check } : {}),
     }) as never;
+
+/** A record that has the same field for each of some names. */
+export const each = <K extends string, T>(
+  names: Readonly<Record<K, string>>,
+  of: Field<T>,
+  more: Told = {},
+): RecordShape & { readonly fields: Readonly<Record<K, Field<T>>> } & Field<
+    Readonly<Record<K, T>>
+  > => ({
+  type: 'record',
+  fields: Object.fromEntries(
+    Object.entries<string>(names).map(([key, name]) => [key, told(name, of, { ...more, key })]),
+  ) as Readonly<Record<K, Field<T>>>,
+});
+/** The same where any of them may be missing. */
+export const anyOf = <K extends string, T>(
+  names: Readonly<Record<K, string>>,
+  of: Field<T>,
+): RecordShape & { readonly fields: Readonly<Record<K, Field<T | undefined>>> } & Field<
+    Readonly<Partial<Record<K, T>>>
+  > => ({ type: 'record', fields: each(names, optional(of)).fields });

@@ -1,5 +1,6 @@
 import { WAYS_TO_BLEED, type WayToBleed } from '../../physics/air/index.ts';
 import {
+  choice,
   flag,
   id,
   list,
@@ -17,6 +18,7 @@ import {
   text,
   time,
   day,
+  told,
 } from './field.ts';
 
 /** How fluid is pushed or drawn through. */
@@ -169,19 +171,19 @@ export const fluidFor = (
 const ml = number(0, 100_000);
 export const FLUID_IN = record<ReservoirFluid>()(
   {
-    part: ownerRef('part'),
-    fluidId: ref('fluid'),
-    batch: text,
-    source: text,
-    openedOn: nullable(day),
-    filledOn: nullable(day),
-    nextOn: nullable(day),
-    boilC: nullable(number(0, 400)),
-    hotC: nullable(number(-50, 1000)),
-    wasId: nullable(ref('fluid')),
-    seals: flag,
-    flushed: flag,
-    named: flag,
+    part: told('Reservoir', ownerRef('part')),
+    fluidId: told('Fluid', ref('fluid')),
+    batch: told('Batch on the bottle', text),
+    source: told('Source', text),
+    openedOn: told('Bottle opened', nullable(day)),
+    filledOn: told('Filled', nullable(day)),
+    nextOn: told('Next renewal', nullable(day)),
+    boilC: told('Measured boiling point', nullable(number(0, 400))),
+    hotC: told('Highest temperature nearby', nullable(number(-50, 1000))),
+    wasId: told('Previous fluid', nullable(ref('fluid')), { none: 'nothing:  new parts' }),
+    seals: told('Every seal renewed', flag),
+    flushed: told('All lines flushed', flag),
+    named: told('Sheets name both fluids', flag),
   },
   {
     about: {
@@ -195,31 +197,31 @@ export const FLUID_IN = record<ReservoirFluid>()(
   },
 );
 export const MAKERS_ORDER = record<MakersOrder>()({
-  source: text,
-  parkingTimes: number(0, 100, { whole: true }),
-  again: once(ref('port'), 200),
+  source: told('Sheet and page', text),
+  parkingTimes: told('Parking brake on and off, times', number(0, 100, { whole: true })),
+  again: told('Bled again', once(ref('port'), 200)),
 });
 const RUN_EVENT = record<RunEvent>()({
-  act: oneOf(RUN_ACTS),
-  at: time,
-  ml: optional(ml),
-  out: optional(oneOf(CAME_OUT)),
-  how: optional(text),
+  act: told('Act', oneOf(RUN_ACTS)),
+  at: told('Time', time),
+  ml: told('Volume', optional(ml)),
+  out: told('What came out', optional(oneOf(CAME_OUT))),
+  how: told('How', optional(text)),
 });
 const RUN = record<FillRun>()(
   {
     id,
-    work: oneOf(['brake', 'clutch']),
-    method: oneOf(FILL_METHODS),
-    order: list(pastRef('port'), 500, 1),
-    flushMl: list(ml, 500),
-    extraAfter: nullable(number(0, 500, { whole: true })),
-    parkingTimes: number(0, 100, { whole: true }),
-    strokeMl: over(1000),
-    fullMl: ml,
-    markMl: ml,
-    startedAt: time,
-    log: list(RUN_EVENT, 20_000),
+    work: told('Work', oneOf(['brake', 'clutch'])),
+    method: told('Method', oneOf(FILL_METHODS)),
+    order: told('Order', list(pastRef('port'), 500, 1)),
+    flushMl: told('Flush volume', list(ml, 500)),
+    extraAfter: told('Extra steps after', nullable(number(0, 500, { whole: true }))),
+    parkingTimes: told('Parking brake on and off, times', number(0, 100, { whole: true })),
+    strokeMl: told('Volume of a stroke', over(1000)),
+    fullMl: told('Volume full', ml),
+    markMl: told('Volume at the mark', ml),
+    startedAt: told('Started', time),
+    log: told('Steps', list(RUN_EVENT, 20_000)),
   },
   {
     about: {
@@ -231,7 +233,7 @@ const RUN = record<FillRun>()(
   },
 );
 const PRE_FILL_CONFIRMATION = record<PreFillConfirmation>()(
-  { key: name, at: time, stamp: text },
+  { key: told('Item', name), at: told('Time', time), stamp: told('Confirmed of', text) },
   {
     about: {
       kind: 'preFillConfirmation',
@@ -244,13 +246,13 @@ const PRE_FILL_CONFIRMATION = record<PreFillConfirmation>()(
   },
 );
 export const FILLING = record<Filling>()({
-  method: nullable(oneOf(FILL_METHODS)),
-  people: number(1, 20, { whole: true }),
-  tools: once(oneOf(FILL_TOOLS), 20),
-  usedMaster: flag,
-  when: oneOf(['now', 'later']),
-  makers: nullable(MAKERS_ORDER),
-  before: list(PRE_FILL_CONFIRMATION, 500),
-  fluids: list(FLUID_IN, 50),
-  runs: list(RUN, 200),
+  method: told('Method', nullable(oneOf(FILL_METHODS))),
+  people: told('People', number(1, 20, { whole: true })),
+  tools: told('Tools', once(oneOf(FILL_TOOLS), 20)),
+  usedMaster: told('Master was used before', flag),
+  when: told('When', choice({ now: 'now', later: 'later' })),
+  makers: told('Maker’s order', nullable(MAKERS_ORDER)),
+  before: told('Confirmed before filling', list(PRE_FILL_CONFIRMATION, 500)),
+  fluids: told('Fluids', list(FLUID_IN, 50)),
+  runs: told('Bleeding runs', list(RUN, 200)),
 });

@@ -1,4 +1,5 @@
 import {
+  choice,
   flag,
   id,
   list,
@@ -16,6 +17,7 @@ import {
   day,
   oneOf,
   type Field,
+  told,
 } from './field.ts';
 
 /** Work that was done: which task, when, by whom, and how long it took where that was said. */
@@ -130,11 +132,20 @@ const minutes = number(0, 100_000);
 export const TEMPORARY = record<TemporaryFix>()(
   {
     id,
-    what: name,
-    by: oneOf(HELD_BY),
-    task: optional(key),
-    since: day,
-    closed: nullable(day),
+    what: told('What', name),
+    by: told(
+      'Held by',
+      oneOf(HELD_BY, {
+        'zip-tie': 'a zip tie',
+        clip: 'a clip',
+        'plastic-shim': 'a plastic shim',
+        clamp: 'a clamp',
+        other: 'something else',
+      }),
+    ),
+    task: told('Task', optional(key)),
+    since: told('Since', day),
+    closed: told('Closed', nullable(day)),
   },
   {
     about: {
@@ -149,10 +160,10 @@ export const OWN_TASK = record<OwnTask>()(
   {
     id,
     name,
-    minutes,
-    people: number(1, 20, { whole: true }),
-    needs: once(key, 100) as Field<readonly string[]>,
-    gateId: nullable(ref('gate')),
+    minutes: told('Time needed', minutes),
+    people: told('People', number(1, 20, { whole: true })),
+    needs: told('Comes after', once(key, 100) as Field<readonly string[]>),
+    gateId: told('Before this closes', nullable(ref('gate')), { none: 'no gate' }),
   },
   {
     about: { kind: 'ownTask', prefix: 'own', noun: 'task of your own', named: ({ name }) => name },
@@ -160,15 +171,23 @@ export const OWN_TASK = record<OwnTask>()(
 );
 export const WANTED = record<WantedTorque>()(
   {
-    key,
-    name: optional(name),
-    count: optional(number(1, 40, { whole: true })),
-    thread: optional(name),
-    propertyClass: optional(oneOf(BOLT_CLASSES)),
-    nm: nullable(over(10_000)),
-    source: text,
-    state: oneOf(['dry', 'oiled', 'locked', 'precoated']),
-    fastener: oneOf(['new', 'reused']),
+    key: told('Fastener', key),
+    name: told('Name', optional(name)),
+    count: told('How many', optional(number(1, 40, { whole: true }))),
+    thread: told('Thread', optional(name)),
+    propertyClass: told('Class on its head', optional(oneOf(BOLT_CLASSES)), { none: 'not known' }),
+    nm: told('Torque', nullable(over(10_000))),
+    source: told('Source', text),
+    state: told(
+      'Threads',
+      choice({
+        dry: 'dry',
+        oiled: 'oiled',
+        locked: 'thread locker put on',
+        precoated: 'precoated',
+      }),
+    ),
+    fastener: told('New or used', choice({ new: 'new', reused: 'used before' })),
   },
   {
     about: {
@@ -182,18 +201,18 @@ export const WANTED = record<WantedTorque>()(
   },
 );
 export const SESSION_MEANS = record<SessionMeans>()({
-  minutes: number(1, 10_000),
-  people: number(1, 20, { whole: true }),
-  lacks: once(key, 200) as Field<readonly string[]>,
-  on: optional(day),
+  minutes: told('Time available', number(1, 10_000)),
+  people: told('People', number(1, 20, { whole: true })),
+  lacks: told('Tools not there', once(key, 200) as Field<readonly string[]>),
+  on: told('Day', optional(day)),
 });
 const WORK_DONE = record<WorkDone>()(
   {
-    task: key,
-    at: time,
-    by: text,
-    minutes: nullable(minutes),
-    stamp: text,
+    task: told('Task', key),
+    at: told('Time', time),
+    by: told('By', text),
+    minutes: told('Time taken', nullable(minutes)),
+    stamp: told('Done to', text),
   },
   {
     about: {
@@ -208,11 +227,11 @@ const WORK_DONE = record<WorkDone>()(
 );
 const TIGHTENING = record<Tightening>()(
   {
-    key,
-    nm: over(10_000),
-    at: time,
-    opened: flag,
-    washers: optional(oneOf(['new', 'reused'])),
+    key: told('Joint', key),
+    nm: told('Torque', over(10_000)),
+    at: told('Time', time),
+    opened: told('Opened since', flag),
+    washers: told('Washers', optional(choice({ new: 'new', reused: 'used before' }))),
   },
   {
     about: {
@@ -226,7 +245,7 @@ const TIGHTENING = record<Tightening>()(
   },
 );
 const PUT_OFF = record<PutOff>()(
-  { task: key, until: nullable(day), why: note },
+  { task: told('Task', key), until: told('Until', nullable(day)), why: told('Reason', note) },
   {
     about: {
       kind: 'putOff',
@@ -239,11 +258,16 @@ const PUT_OFF = record<PutOff>()(
   },
 );
 const DEVIATION = record<Deviation>()(
-  { id, task: key, what: name, at: time },
+  { id, task: told('Task', key), what: told('What', name), at: told('Time', time) },
   { about: { kind: 'deviation', prefix: 'found', noun: 'deviation', named: ({ what }) => what } },
 );
 const INSPECTION = record<Inspection>()(
-  { task: key, good: flag, note: text, at: time },
+  {
+    task: told('Task', key),
+    good: told('Good', flag),
+    note: told('Observation', text),
+    at: told('Time', time),
+  },
   {
     about: {
       kind: 'inspection',
@@ -256,13 +280,13 @@ const INSPECTION = record<Inspection>()(
   },
 );
 export const FLOOR = record<Floor>()({
-  done: list(WORK_DONE, 20_000),
-  tight: list(TIGHTENING, 20_000),
-  wanted: list(WANTED, 5000),
-  later: list(PUT_OFF, 5000),
-  temporary: list(TEMPORARY, 2000),
-  found: list(DEVIATION, 5000),
-  own: list(OWN_TASK, 500),
-  looks: list(INSPECTION, 5000),
-  session: SESSION_MEANS,
+  done: told('Done', list(WORK_DONE, 20_000)),
+  tight: told('Torque recorded', list(TIGHTENING, 20_000)),
+  wanted: told('Torque required', list(WANTED, 5000)),
+  later: told('Put off', list(PUT_OFF, 5000)),
+  temporary: told('Temporary fixes', list(TEMPORARY, 2000)),
+  found: told('Deviations', list(DEVIATION, 5000)),
+  own: told('Own tasks', list(OWN_TASK, 500)),
+  looks: told('Inspections', list(INSPECTION, 5000)),
+  session: told('Session', SESSION_MEANS),
 });

@@ -1,5 +1,5 @@
 import { CORNERS, SPANS, type Corner, type Span } from '../../shape/survey/index.ts';
-import { number, nullable, over, record, ref, type Field } from './field.ts';
+import { number, nullable, over, record, ref, each, told } from './field.ts';
 
 /** Four marks on a frame, the six tapes between them and their heights: what is not read yet is null. */
 export interface FrameCheck {
@@ -11,19 +11,44 @@ export interface FrameCheck {
   readonly heightsMm: Readonly<Record<Corner, number | null>>;
   readonly heightSigmaMm: number;
 }
-const each = <K extends string, T>(
-  keys: readonly K[],
-  of: Field<T>,
-): Field<Readonly<Record<K, T>>> => ({
-  type: 'record',
-  fields: Object.fromEntries(keys.map((key) => [key, of])) as Readonly<Record<K, Field<T>>>,
-});
+const CORNER_NAMES: Record<Corner, string> = {
+  frontLeft: 'Front left',
+  frontRight: 'Front right',
+  rearRight: 'Rear right',
+  rearLeft: 'Rear left',
+};
+const SPAN_NAMES: Record<Span, string> = {
+  front: 'Front, left to right',
+  rear: 'Rear, left to right',
+  left: 'Left, front to rear',
+  right: 'Right, front to rear',
+  diagonalLeft: 'Front left to rear right',
+  diagonalRight: 'Front right to rear left',
+};
 export const FRAME_CHECK = record<FrameCheck>()({
-  marks: each(CORNERS, nullable(ref('point', 'is a mark of'))),
-  readMm: each(SPANS, nullable(over(100_000))),
-  sigmaMm: over(1000),
-  heightsMm: each(CORNERS, nullable(number(-100_000, 100_000))),
-  heightSigmaMm: over(1000),
+  marks: told(
+    'Marks',
+    each(CORNER_NAMES, nullable(ref('point', 'is a mark of')), { none: 'no point' }),
+  ),
+  readMm: told(
+    'Tapes',
+    each(SPAN_NAMES, nullable(over(100_000)), { unit: 'length', none: 'not read' }),
+  ),
+  sigmaMm: told('± of a tape (1σ)', over(1000), { usual: [0.1, 1000] }),
+  heightsMm: told(
+    'Heights',
+    each(
+      {
+        frontLeft: 'Front left, height',
+        frontRight: 'Front right, height',
+        rearRight: 'Rear right, height',
+        rearLeft: 'Rear left, height',
+      },
+      nullable(number(-100_000, 100_000)),
+      { unit: 'length', none: 'not read' },
+    ),
+  ),
+  heightSigmaMm: told('± of a height (1σ)', over(1000), { usual: [0.1, 1000] }),
 });
 
 const none = <K extends string>(keys: readonly K[]): Readonly<Record<K, null>> =>

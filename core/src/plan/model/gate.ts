@@ -1,5 +1,6 @@
 import type { Vec3 } from '../../lib/vec/index.ts';
 import {
+  day,
   flag,
   id,
   list,
@@ -9,8 +10,8 @@ import {
   place,
   record,
   text,
-  written,
-  type Field,
+  anyOf,
+  told,
 } from './field.ts';
 import { cornersTrouble } from './thing.ts';
 
@@ -25,26 +26,32 @@ export interface Gate {
   /** Day on which it closes; not there while nobody has said. */
   readonly on?: string | null;
   /** What was looked at before it closes, in the user's words. */
-  readonly looked?: Partial<Readonly<Record<GateLook, string>>>;
+  readonly looked?: Readonly<Partial<Record<GateLook, string>>>;
   /** What is ticked of its list. */
   readonly done?: readonly string[];
 }
-/** What is asked of every gate, by name. */
-export const GATE_LOOK_KEYS = ['photographed', 'bushes', 'later', 'holes', 'forced'] as const;
-export type GateLook = (typeof GATE_LOOK_KEYS)[number];
-const LOOKED = Object.fromEntries(GATE_LOOK_KEYS.map((look) => [look, optional(text)])) as {
-  readonly [K in GateLook]-?: { readonly type: 'optional' } & Field<string | undefined>;
-};
+/** What is asked of every gate. Common practice. */
+const GATE_LOOKS = {
+  photographed: 'Photographs: every joint, clip and hose inside, with a tape in the picture',
+  bushes: 'Bushes worn or mounts cracked where lines hang?',
+  later: 'A second line or a pull string wanted later?',
+  holes: 'Holes left open, unused grommets?',
+  forced: 'What is added later and would force something off again?',
+} as const;
+export type GateLook = keyof typeof GATE_LOOKS;
+/** What was found of each, where it was looked at. */
+export const GATE_LOOKED = anyOf(GATE_LOOKS, text);
+export const GATE_LOOK_KEYS = Object.keys(GATE_LOOKS) as readonly GateLook[];
 export const GATE = record<Gate>()(
   {
     id,
     name,
-    minMm: place,
-    maxMm: place,
-    closed: flag,
-    on: optional(nullable(written(/^\d{4}-\d\d-\d\d$/, 'a day'))),
-    looked: optional(record<NonNullable<Gate['looked']>>()(LOOKED)),
-    done: optional(list(id, 1000)),
+    minMm: told('Lower corner', place),
+    maxMm: told('Upper corner', place),
+    closed: told('closed', flag),
+    on: told('Closes on', optional(nullable(day))),
+    looked: told('Checked before', optional(GATE_LOOKED)),
+    done: told('Done before', optional(list(id, 1000))),
   },
   {
     check: cornersTrouble,

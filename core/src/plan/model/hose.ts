@@ -3,6 +3,7 @@ import type { Half } from '../../trade/stock/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
 import {
   anyDirection,
+  choice,
   direction,
   flag,
   id,
@@ -19,6 +20,7 @@ import {
   text,
   written,
   type FieldFault,
+  told,
 } from './field.ts';
 import { JOINT_WORK, type JointWork } from './line.ts';
 import { HALF } from './port.ts';
@@ -77,27 +79,30 @@ export interface Hose {
 }
 
 export const BOLT = record<NonNullable<HoseEnd['bolt']>>()({
-  lengthMm: over(200),
-  eyeMm: over(100),
-  depthMm: nullable(over(200)),
+  lengthMm: told('Bolt, under its head', over(200)),
+  eyeMm: told('Thickness of one eye', over(100)),
+  depthMm: told('Thread in the port', nullable(over(200))),
 });
 export const HOSE_END = record<HoseEnd>()({
-  portId: nullable(ref('port')),
-  through: flag,
-  atMm: place,
-  direction: direction(),
-  fittingId: ref('hose end'),
-  turnDeg: number(-360, 360),
-  half: optional(nullable(HALF)),
-  into: optional(nullable(HALF)),
-  eyes: optional(number(1, 4, { whole: true })),
-  bolt: optional(nullable(BOLT)),
-  joint: optional(JOINT_WORK),
+  portId: told('Port', nullable(ref('port')), { none: 'a place of its own' }),
+  through: told('behind a bracket, opposite the tube', flag),
+  atMm: told('Position', place),
+  direction: told('Thread points', direction()),
+  fittingId: told('Fitting', ref('hose end')),
+  turnDeg: told('Turned', number(-360, 360)),
+  half: told('Thread and end', optional(nullable(HALF))),
+  into: told('What it screws into', optional(nullable(HALF))),
+  eyes: told('Eyes on one bolt', optional(number(1, 4, { whole: true }))),
+  bolt: told('Banjo bolt', optional(nullable(BOLT))),
+  joint: told('Joint', optional(JOINT_WORK)),
 });
 const STEER = record<NonNullable<Motion['steer']>>()({
-  aboutMm: place,
-  axis: direction('A kingpin line has a direction: this one has no length.'),
-  lockDeg: span([-80, 0], [0, 80]),
+  aboutMm: told('Kingpin', place),
+  axis: told(
+    'Kingpin direction',
+    direction('A kingpin line has a direction: this one has no length.'),
+  ),
+  lockDeg: told('Lock, left and right', span([-80, 0], [0, 80])),
 });
 /** Droop and bump, mm. */
 export const HEAVE = span([-2000, 0], [0, 2000]);
@@ -110,15 +115,22 @@ const swings = ({ kind, axis }: Motion): FieldFault | null =>
     : null;
 export const MOTION = record<Motion>()(
   {
-    kind: oneOf(['axle', 'corner', 'still']),
-    heaveMm: HEAVE,
-    aboutMm: place,
-    axis: anyDirection,
-    measuredAtMm: place,
-    rollDeg: number(0, 45),
-    steer: nullable(STEER),
-    floatMm: number(0, 200),
-    floatAxis: anyDirection,
+    kind: told(
+      'Motion',
+      choice({
+        still: 'none, both ends stand still',
+        corner: 'on an arm, swinging about a line',
+        axle: 'with a solid axle',
+      }),
+    ),
+    heaveMm: told('Droop and bump', HEAVE),
+    aboutMm: told('Pivot', place),
+    axis: told('Pivot direction', anyDirection),
+    measuredAtMm: told('Measured at', place),
+    rollDeg: told('Roll either way', number(0, 45)),
+    steer: told('Steering', nullable(STEER)),
+    floatMm: told('Caliper slides by', number(0, 200)),
+    floatAxis: told('Caliper slides along', anyDirection),
   },
   { check: swings },
 );
@@ -126,18 +138,32 @@ export const HOSE = record<Hose>()(
   {
     id,
     name,
-    title: text,
-    circuitId: ref('circuit'),
-    stockId: ref('hose stock'),
-    service: oneOf(['pressure', 'feed']),
-    ends: record<Hose['ends']>()({ a: HOSE_END, b: HOSE_END }),
-    orderMm: over(20_000),
-    motion: MOTION,
-    fixing: oneOf(HOSE_FIXINGS),
-    locked: flag,
-    madeUp: optional(flag),
-    gauze: flag,
-    madeOn: nullable(written(/^\d{4}-(0[1-9]|1[0-2])$/, 'a year and month')),
+    title: told('From where to where', text),
+    circuitId: told('Circuit', ref('circuit')),
+    stockId: told('Hose', ref('hose stock')),
+    service: told('Carries', choice({ pressure: 'brake pressure', feed: 'a reservoir’s feed' })),
+    ends: told(
+      'Ends',
+      record<Hose['ends']>()({ a: told('End A', HOSE_END), b: told('End B', HOSE_END) }),
+    ),
+    orderMm: told('Ordered length, seat to seat', over(20_000)),
+    motion: told('Motion', MOTION),
+    fixing: told(
+      'End A is held by',
+      oneOf(HOSE_FIXINGS, {
+        bracket: 'a bracket',
+        part: 'the part itself',
+        'zip-tie': 'a zip tie',
+        none: 'nothing',
+      }),
+    ),
+    locked: told('lock nut or clip on', flag),
+    madeUp: told('made up, ends not crimped', optional(flag)),
+    gauze: told('gauze in its reservoir', flag),
+    madeOn: told(
+      'Made in (year-month)',
+      nullable(written(/^\d{4}-(0[1-9]|1[0-2])$/, 'a year and month')),
+    ),
   },
   {
     about: {

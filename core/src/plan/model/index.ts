@@ -3,6 +3,14 @@ export * from './bleeding.ts';
 export * from './buying.ts';
 export * from './circuit.ts';
 export {
+  askedField,
+  bare,
+  choiceName,
+  isDay,
+  labelOf,
+  neededField,
+  toldOf,
+  unitOf,
   type AnyField,
   type Field,
   type ValueOf,
@@ -33,4 +41,6 @@ export * from './sizing.ts';
 export * from './thing.ts';
 export { figureAt, withAt, withFigure } from './figures.ts';
 export { adapterOf } from './adapter-of.ts';
+export { fieldWords } from './words.ts';
+export { fieldAt } from './check.ts';
 export { recordsIn, type NamedRecord } from './records.ts';

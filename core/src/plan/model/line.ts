@@ -1,6 +1,7 @@
 import type { FlareForm } from '../../trade/stock/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
 import {
+  choice,
   flag,
   id,
   list,
@@ -15,6 +16,7 @@ import {
   ref,
   text,
   time,
+  told,
 } from './field.ts';
 
 export const SEALANTS = ['none', 'paste', 'tape'] as const;
@@ -114,64 +116,96 @@ export const MOST_CORNERS = 500;
 const along = number(0, 100_000);
 export const FLARE_FORM = oneOf(['double-flare-45', 'bubble', 'cone-37']);
 
+const SEALANT_NAMES = { none: 'none', paste: 'paste', tape: 'tape' } as const;
 export const JOINT_WORK = record<JointWork>()({
-  made: oneOf(['flared', 'compression', 'rubber-hose']),
-  sealant: oneOf(SEALANTS),
-  sealants: optional(list(oneOf(SEALANTS), 9)),
-  washers: oneOf(['none', 'new', 'used']),
-  opened: number(0, 1000, { whole: true }),
-  torqueNm: nullable(over(10_000)),
-  torqueSource: text,
+  made: told(
+    'Made as',
+    choice({
+      flared: 'flared',
+      compression: 'compression',
+      'rubber-hose': 'rubber hose and clips',
+    }),
+  ),
+  sealant: told('Sealant', oneOf(SEALANTS, SEALANT_NAMES)),
+  sealants: told('Sealant by joint', optional(list(oneOf(SEALANTS, SEALANT_NAMES), 9))),
+  washers: told('Washers', choice({ none: 'none set down', new: 'new', used: 'used before' })),
+  opened: told('Times opened', number(0, 1000, { whole: true })),
+  torqueNm: told('Torque', nullable(over(10_000))),
+  torqueSource: told('Source of the torque', text),
 });
 export const OPEN_END = record<OpenEnd>()({
-  atMm: place,
-  slackMm: number(0, 10_000),
-  capped: flag,
-  waitsFor: text,
+  atMm: told('Position', place),
+  slackMm: told('Tube left over', number(0, 10_000)),
+  capped: told('Capped', flag),
+  waitsFor: told('Waits for', text),
 });
 export const LINE_END = record<LineEnd>()({
-  portId: nullable(ref('port')),
-  open: nullable(OPEN_END),
-  flare: FLARE_FORM,
-  nutId: ref('nut'),
-  adapters: list(ref('fitted adapter'), 8),
-  standoffMm: number(0, 1000),
-  joint: JOINT_WORK,
+  portId: told('Port', nullable(ref('port')), { none: 'No port yet' }),
+  open: told('Open end', nullable(OPEN_END)),
+  flare: told('Flare', FLARE_FORM),
+  nutId: told('Tube nut', ref('nut')),
+  adapters: told('Adapters', list(ref('fitted adapter'), 8)),
+  standoffMm: told('Adapters hold the tube off by', number(0, 1000)),
+  joint: told('Joint', JOINT_WORK),
 });
 export const SLEEVE = record<Sleeve>()({
-  fromMm: along,
-  toMm: along,
-  kind: oneOf(['heat', 'chafe']),
+  fromMm: told('From', along),
+  toMm: told('To', along),
+  kind: told('Guards against', choice({ heat: 'heat', chafe: 'chafe' })),
 });
-export const VIBRATION = record<Vibration>()({ fromMm: along, toMm: along, hz: over(100_000) });
+export const VIBRATION = record<Vibration>()({
+  fromMm: told('From', along),
+  toMm: told('To', along),
+  hz: told('Frequency', over(100_000), { usual: [1, 100000] }),
+});
 export const BEND_READING = record<BendReading>()({
-  digest: id,
-  markMm: number(-100_000, 100_000),
-  rotateDeg: number(-360, 360),
-  bendDeg: number(0, 180),
-  dialDeg: number(0, 360),
-  endToBendMm: along,
-  heightMm: along,
-  tipToTipMm: along,
+  digest: told('Card', id),
+  markMm: told('Mark', number(-100_000, 100_000)),
+  rotateDeg: told('Rotation', number(-360, 360)),
+  bendDeg: told('Bend', number(0, 180)),
+  dialDeg: told('Dial', number(0, 360)),
+  endToBendMm: told('End to bend', along),
+  heightMm: told('Height', along),
+  tipToTipMm: told('Tip to tip', along),
 });
 export const LINE = record<Line>()(
   {
     id,
     name,
-    title: text,
-    circuitId: ref('circuit'),
-    tubeId: ref('tube'),
-    benderId: ref('bender'),
-    ends: record<Line['ends']>()({ a: LINE_END, b: LINE_END }),
-    cornersMm: list(place, MOST_CORNERS),
-    origin: oneOf(LINE_ORIGINS),
-    clipsMm: list(along, 1000),
-    sleeves: list(SLEEVE, 100),
-    shakes: list(VIBRATION, 100),
-    slid: optional(list(name, 50)),
-    readings: optional(list(BEND_READING, MOST_CORNERS)),
-    missMm: optional(nullable(place)),
-    ticks: list(record<Tick>()({ step: id, digest: id, at: time }), 1000),
+    title: told('From what to what', text),
+    circuitId: told('Circuit', ref('circuit')),
+    tubeId: told('Tube', ref('tube')),
+    benderId: told('Bender', ref('bender')),
+    ends: told(
+      'Ends',
+      record<Line['ends']>()({ a: told('End A', LINE_END), b: told('End B', LINE_END) }),
+    ),
+    cornersMm: told('Corners', list(place, MOST_CORNERS)),
+    origin: told(
+      'Where it comes from',
+      oneOf(LINE_ORIGINS, {
+        made: 'bent here',
+        kept: 'kept from the vehicle',
+        bought: 'bought bent',
+      }),
+    ),
+    clipsMm: told('Clips', list(along, 1000)),
+    sleeves: told('Sleeves', list(SLEEVE, 100)),
+    shakes: told('Vibration', list(VIBRATION, 100)),
+    slid: told('Slid on before the second flare', optional(list(name, 50))),
+    readings: told('Bends measured', optional(list(BEND_READING, MOST_CORNERS))),
+    missMm: told('Missed the port by', optional(nullable(place))),
+    ticks: told(
+      'Steps done',
+      list(
+        record<Tick>()({
+          step: told('Step', id),
+          digest: told('Card', id),
+          at: told('Time', time),
+        }),
+        1000,
+      ),
+    ),
   },
   {
     about: {

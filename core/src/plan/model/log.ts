@@ -1,4 +1,5 @@
 import {
+  choice,
   id,
   list,
   name,
@@ -10,6 +11,7 @@ import {
   text,
   time,
   day,
+  told,
 } from './field.ts';
 
 /** A photograph by what it holds; the picture itself is kept beside the plan. */
@@ -83,22 +85,28 @@ export interface Log {
 export const NO_LOG: Log = { entries: [], sheets: [], earlier: [] };
 
 export const PHOTO = record<Photo>()({
-  digest: id,
-  widthPx: number(1, 20_000, { whole: true }),
-  heightPx: number(1, 20_000, { whole: true }),
-  bytes: number(0, 50_000_000, { whole: true }),
+  digest: told('Picture', id),
+  widthPx: told('Width', number(1, 20_000, { whole: true })),
+  heightPx: told('Height', number(1, 20_000, { whole: true })),
+  bytes: told('Size', number(0, 50_000_000, { whole: true })),
 });
 export const LOG_ENTRY = record<LogEntry>()(
   {
     id,
-    at: time,
-    by: text,
-    text,
-    reading: text,
-    about: record<LogEntry['about']>()({ kind: oneOf(ABOUT_KINDS), id: name }),
-    when: oneOf(['before', 'now']),
-    photos: list(PHOTO, 50),
-    bag: optional(number(1, 10_000, { whole: true })),
+    at: told('Time', time),
+    by: told('By', text),
+    text: told('Note', text),
+    reading: told('Reading', text),
+    about: told(
+      'About',
+      record<LogEntry['about']>()({
+        kind: told('Kind', oneOf(ABOUT_KINDS)),
+        id: told('Item', name),
+      }),
+    ),
+    when: told('Before or now', choice({ now: 'now', before: 'before' })),
+    photos: told('Photographs', list(PHOTO, 50)),
+    bag: told('Bag', optional(number(1, 10_000, { whole: true }))),
   },
   {
     about: {
@@ -112,14 +120,24 @@ export const LOG_ENTRY = record<LogEntry>()(
 export const MAKER_SHEET = record<MakerSheet>()(
   {
     id,
-    name,
-    kind: oneOf(MAKER_SHEET_KINDS),
-    state: oneOf(['have', 'asked', 'none']),
-    edition: text,
-    readBy: text,
-    askedOn: nullable(day),
-    dueOn: nullable(day),
-    photos: list(PHOTO, 50),
+    name: told('Sheet', name),
+    kind: told(
+      'Of',
+      oneOf(MAKER_SHEET_KINDS, {
+        kit: 'a kit',
+        procedure: 'a factory procedure',
+        fluid: 'a fluid',
+        torque: 'torques',
+        wiring: 'wiring',
+        other: 'something else',
+      }),
+    ),
+    state: told('Status', choice({ have: 'here', asked: 'asked for', none: 'none exists' })),
+    edition: told('Edition', text),
+    readBy: told('Read by', text),
+    askedOn: told('Asked for', nullable(day)),
+    dueOn: told('Due', nullable(day)),
+    photos: told('Photographs', list(PHOTO, 50)),
   },
   {
     about: {
@@ -130,8 +148,8 @@ export const MAKER_SHEET = record<MakerSheet>()(
     },
   },
 );
-const EARLIER_CHANGE = record<EarlierChange>()(
-  { id, text: name },
+export const EARLIER_CHANGE = record<EarlierChange>()(
+  { id, text: told('What was changed', name) },
   {
     about: {
       kind: 'earlierChange',
@@ -142,9 +160,9 @@ const EARLIER_CHANGE = record<EarlierChange>()(
   },
 );
 export const LOG = record<Log>()({
-  entries: list(LOG_ENTRY, 10_000),
-  sheets: list(MAKER_SHEET, 500),
-  earlier: list(EARLIER_CHANGE, 500),
+  entries: told('Entries', list(LOG_ENTRY, 10_000)),
+  sheets: told('Makers’ sheets', list(MAKER_SHEET, 500)),
+  earlier: told('Earlier changes', list(EARLIER_CHANGE, 500)),
 });
 /** Makers' sheets that are here, as a figure names them. */
 export const sheetNames = ({ log }: { readonly log: Log }): string[] =>

@@ -1,4 +1,4 @@
-import { flag, id, list, name, nullable, number, over, record, ref, text } from './field.ts';
+import { flag, id, list, name, nullable, number, over, record, ref, text, told } from './field.ts';
 
 /** Tube at hand: a coil or sticks of one length. */
 export interface StockPiece {
@@ -50,8 +50,8 @@ export interface Making {
 export const NO_MAKING: Making = { stock: [], sold: [], kerfMm: 0, endMm: 10, brackets: [] };
 
 const long = over(100_000);
-const SOLD_LENGTH = record<SoldLength>()(
-  { id, tubeId: ref('tube'), lengthMm: long },
+export const SOLD_LENGTH = record<SoldLength>()(
+  { id, tubeId: told('Tube', ref('tube')), lengthMm: told('Length', long) },
   {
     about: {
       kind: 'soldLength',
@@ -65,10 +65,10 @@ const SOLD_LENGTH = record<SoldLength>()(
 export const STOCK_PIECE = record<StockPiece>()(
   {
     id,
-    tubeId: ref('tube'),
-    lengthMm: long,
-    count: number(1, 1000, { whole: true }),
-    batch: text,
+    tubeId: told('Tube', ref('tube')),
+    lengthMm: told('Length', long),
+    count: told('Pieces', number(1, 1000, { whole: true })),
+    batch: told('Batch', text),
   },
   {
     about: {
@@ -81,33 +81,40 @@ export const STOCK_PIECE = record<StockPiece>()(
   },
 );
 export const BRACKET_HOLE = record<BracketHole>()({
-  acrossMm: number(-1000, 1000),
-  upMm: number(-1000, 1000),
-  diameterMm: over(500),
-  flatsMm: nullable(over(500)),
-  what: text,
+  acrossMm: told('Across', number(-1000, 1000)),
+  upMm: told('Up', number(-1000, 1000)),
+  diameterMm: told('Diameter', over(500)),
+  flatsMm: told('Over the flats', nullable(over(500)), { none: 'round' }),
+  what: told('For', text),
 });
 export const BRACKET = record<Bracket>()(
   {
     id,
     name,
-    revision: text,
-    plateMm: over(100),
-    widthMm: over(2000),
-    heightMm: over(2000),
-    bend: nullable(
-      record<NonNullable<Bracket['bend']>>()({ upMm: number(0, 2000), deg: over(179) }),
+    revision: told('Revision', text),
+    plateMm: told('Plate', over(100)),
+    widthMm: told('Width', over(2000)),
+    heightMm: told('Height, flat', over(2000)),
+    bend: told(
+      'Bend',
+      nullable(
+        record<NonNullable<Bracket['bend']>>()({
+          upMm: told('Bent, this far up', number(0, 2000)),
+          deg: told('Bend', over(179)),
+        }),
+      ),
+      { none: 'flat' },
     ),
-    holes: list(BRACKET_HOLE, 50),
-    existing: flag,
-    held: text,
+    holes: told('Holes', list(BRACKET_HOLE, 50)),
+    existing: told('on the vehicle already', flag),
+    held: told('How it is held', text),
   },
   { about: { kind: 'bracket', prefix: 'bracket', noun: 'bracket', named: ({ name }) => name } },
 );
 export const MAKING = record<Making>()({
-  stock: list(STOCK_PIECE, 500),
-  sold: list(SOLD_LENGTH, 100),
-  kerfMm: number(0, 50),
-  endMm: number(0, 1000),
-  brackets: list(BRACKET, 500),
+  stock: told('Tube at hand', list(STOCK_PIECE, 500)),
+  sold: told('Lengths as sold', list(SOLD_LENGTH, 100)),
+  kerfMm: told('A saw cut takes', number(0, 50)),
+  endMm: told('Lost at a piece’s end', number(0, 1000)),
+  brackets: told('Brackets', list(BRACKET, 500)),
 });

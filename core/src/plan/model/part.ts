@@ -1,5 +1,6 @@
 import type { FluidFamily } from '../../trade/stock/index.ts';
 import {
+  choice,
   flag,
   id,
   list,
@@ -11,8 +12,8 @@ import {
   optional,
   record,
   ref,
-  type Field,
   type FieldFault,
+  told,
 } from './field.ts';
 import { PORT, type Port } from './port.ts';
 
@@ -43,41 +44,45 @@ export const PART_KINDS = [
 ] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
-interface FigureSpec {
-  readonly kinds: readonly PartKind[] | 'all';
-  readonly unit: 'length' | 'MPa' | 'mL';
-  readonly least: number;
-  readonly most: number;
-}
 /** Figures that a part may have, and the kinds of part that have them. */
-export const PART_FIGURES = {
-  ratingMPa: { kinds: 'all', unit: 'MPa', least: 0.01, most: 200 },
-  levelMm: { kinds: ['master', 'reservoir'], unit: 'length', least: -1000, most: 10_000 },
-  reservoirMl: { kinds: ['master', 'reservoir', 'actuator'], unit: 'mL', least: 0, most: 10_000 },
-  freePlayMm: { kinds: ['master'], unit: 'length', least: 0, most: 50 },
-  residualMPa: { kinds: ['residual-valve'], unit: 'MPa', least: 0.001, most: 1 },
-} as const satisfies Record<string, FigureSpec>;
-
-export type PartFigure = keyof typeof PART_FIGURES;
+const FIGURE_KINDS = {
+  ratingMPa: PART_KINDS,
+  levelMm: ['master', 'reservoir'],
+  reservoirMl: ['master', 'reservoir', 'actuator'],
+  freePlayMm: ['master'],
+  residualMPa: ['residual-valve'],
+} as const satisfies Record<string, readonly PartKind[]>;
+export type PartFigure = keyof typeof FIGURE_KINDS;
 export type PartFigures = Readonly<Partial<Record<PartFigure, number>>>;
+export const PART_FIGURES = record<PartFigures>()({
+  ratingMPa: told('Rated pressure', optional(number(0.01, 200))),
+  levelMm: told('Fluid level over the ground, at its lowest mark', optional(number(-1000, 10_000))),
+  reservoirMl: told('Fluid between the two marks', optional(number(0, 10_000))),
+  freePlayMm: told('Free play of the pushrod', optional(number(0, 50))),
+  residualMPa: told('Residual pressure', optional(number(0.001, 1))),
+});
 
 export const figuresOf = (kind: PartKind): PartFigure[] =>
-  (Object.keys(PART_FIGURES) as PartFigure[]).filter((figure) => {
-    const { kinds } = PART_FIGURES[figure] as FigureSpec;
-    return kinds === 'all' || kinds.includes(kind);
-  });
+  (Object.keys(FIGURE_KINDS) as PartFigure[]).filter((figure) =>
+    (FIGURE_KINDS[figure] as readonly PartKind[]).includes(kind),
+  );
 
 /** What its sheet, or a look at it, says yes or no to; what is not there is not known. */
-export const PART_FACTS = {
-  cupExpanders: { kinds: ['wheel-cylinder'] },
-  thinFluid: { kinds: ['modulator'] },
-  copied: { kinds: ['other'] },
-} as const satisfies Record<string, { readonly kinds: readonly PartKind[] }>;
-export type PartFact = keyof typeof PART_FACTS;
+const FACT_KINDS = {
+  cupExpanders: ['wheel-cylinder'],
+  thinFluid: ['modulator'],
+  copied: ['other'],
+} as const satisfies Record<string, readonly PartKind[]>;
+export type PartFact = keyof typeof FACT_KINDS;
 export type PartFacts = Readonly<Partial<Record<PartFact, boolean>>>;
+export const PART_FACTS = record<PartFacts>()({
+  cupExpanders: told('Cups have expanders', optional(flag)),
+  thinFluid: told('Sheet asks for fluid of low viscosity', optional(flag)),
+  copied: told('Purpose not known: kept as found', optional(flag)),
+});
 export const factsOf = (kind: PartKind): PartFact[] =>
-  (Object.keys(PART_FACTS) as PartFact[]).filter((fact) =>
-    (PART_FACTS[fact].kinds as readonly PartKind[]).includes(kind),
+  (Object.keys(FACT_KINDS) as PartFact[]).filter((fact) =>
+    (FACT_KINDS[fact] as readonly PartKind[]).includes(kind),
   );
 
 export interface Part {
@@ -97,17 +102,6 @@ export interface Part {
   /** Which of its ports are connected inside, where that is otherwise than in its kind: by gallery, the ids of its ports. */
   readonly passages?: readonly (readonly string[])[];
 }
-
-const FIGURES = Object.fromEntries(
-  Object.entries(PART_FIGURES).map(([figure, { least, most }]) => [
-    figure,
-    optional(number(least, most)),
-  ]),
-) as { readonly [K in PartFigure]-?: { readonly type: 'optional' } & Field<number | undefined> };
-
-const FACTS = Object.fromEntries(Object.keys(PART_FACTS).map((fact) => [fact, optional(flag)])) as {
-  readonly [K in PartFact]-?: { readonly type: 'optional' } & Field<boolean | undefined>;
-};
 
 /** Each gallery is of the part's own ports, and each port is in one. */
 function passagesFault({ ports, passages = [] }: Part): FieldFault | null {
@@ -133,14 +127,26 @@ export const PART = record<Part>()(
   {
     id,
     name,
-    kind: oneOf(PART_KINDS),
-    cavityMl: number(0, 1e6),
-    figures: record<PartFigures>()(FIGURES),
-    facts: optional(record<PartFacts>()(FACTS)),
-    kept: optional(flag),
-    family: nullable(oneOf(['glycol', 'silicone', 'mineral'])),
-    ports: list(PORT, 200),
-    passages: optional(list(once(ref('port'), 200), 50)),
+    kind: told('Kind', oneOf(PART_KINDS)),
+    cavityMl: told('Fluid in the part', number(0, 1e6)),
+    figures: told('Figures', PART_FIGURES),
+    facts: told('Facts', optional(PART_FACTS)),
+    kept: told('Stays on the vehicle', optional(flag)),
+    family: told(
+      'Seals made for',
+      nullable(
+        choice({
+          glycol: 'glycol (DOT 3, 4, 5.1)',
+          silicone: 'silicone (DOT 5)',
+          mineral: 'mineral oil',
+        }),
+      ),
+      {
+        none: 'not known',
+      },
+    ),
+    ports: told('Ports', list(PORT, 200)),
+    passages: told('Galleries', optional(list(once(ref('port'), 200), 50))),
   },
   {
     check: passagesFault,

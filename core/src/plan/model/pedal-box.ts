@@ -1,4 +1,4 @@
-import { nullable, number, record } from './field.ts';
+import { nullable, number, record, told } from './field.ts';
 
 /** Room round the pedals, edge to edge of the pads; null where it was not measured or there is no such pedal. */
 export interface PedalBox {
@@ -12,14 +12,13 @@ export interface PedalBox {
   readonly behindMm: number | null;
 }
 /** A pad may stand behind another: that much the other way. */
-export const PEDAL_ROOM_MM = number(-500, 2000);
-const room = nullable(PEDAL_ROOM_MM);
+const room = { ...nullable(number(-500, 2000)), none: 'not measured' };
 export const PEDAL_BOX = record<PedalBox>()({
-  clutchToBrakeMm: room,
-  brakeToThrottleMm: room,
-  toWallMm: room,
-  brakeOverThrottleMm: room,
-  behindMm: room,
+  clutchToBrakeMm: told('Clutch to brake', room),
+  brakeToThrottleMm: told('Brake to throttle', room),
+  toWallMm: told('Outer pedal to wall', room),
+  brakeOverThrottleMm: told('Brake over throttle', room),
+  behindMm: told('Behind the brake, pressed down', room),
 });
 export const FRESH_PEDALS: PedalBox = {
   clutchToBrakeMm: null,

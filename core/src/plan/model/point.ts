@@ -1,4 +1,4 @@
-import { id, name, record } from './field.ts';
+import { id, name, record, told } from './field.ts';
 import { POSITION_SOURCE, type PositionSource } from './position.ts';
 
 /** A named place on the vehicle. Any point may serve as a datum for tapes. */
@@ -9,6 +9,6 @@ export interface Point {
 }
 
 export const POINT = record<Point>()(
-  { id, name, known: POSITION_SOURCE },
+  { id, name, known: told('Position', POSITION_SOURCE) },
   { about: { kind: 'point', prefix: 'point', noun: 'point', named: ({ name }) => name } },
 );

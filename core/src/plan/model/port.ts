@@ -4,6 +4,7 @@ import { threadOf } from '../../trade/threads/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
 import {
   byKind,
+  choice,
   direction,
   id,
   name,
@@ -14,6 +15,7 @@ import {
   over,
   record,
   type FieldFault,
+  told,
 } from './field.ts';
 import { POSITION_SOURCE, type PositionSource } from './position.ts';
 
@@ -53,28 +55,33 @@ function threadTrouble(half: Half): FieldFault | null {
 /** A half of a joint. */
 export const HALF = byKind<Half>()(
   'gender',
-  { male: { thread: id, end: oneOf(END_FORMS) }, female: { thread: id, seat: oneOf(SEAT_FORMS) } },
+  {
+    male: { thread: told('Thread', id), end: told('End', oneOf(END_FORMS)) },
+    female: { thread: told('Thread', id), seat: told('Seat', oneOf(SEAT_FORMS)) },
+  },
   threadTrouble,
 );
 export const READINGS = record<NonNullable<Fitting['readings']>>()({
-  diameterMm: over(1000),
-  pitchMm: nullable(over(100)),
+  diameterMm: told('Diameter over the thread', over(1000), { unit: 'mm' }),
+  pitchMm: told('Pitch', nullable(over(100)), { unit: 'mm' }),
+});
+export const FITTING = record<Fitting>()({
+  half: told('Half of the joint', HALF),
+  how: told(
+    'Known by',
+    choice({ measured: 'measuring it', sheet: 'the part’s sheet', trusted: 'trust' }),
+  ),
+  readings: told('Readings', nullable(READINGS)),
 });
 export const PORT = record<Port>()(
   {
     id,
     name,
-    role: oneOf(PORT_ROLES),
-    direction: direction(),
-    known: POSITION_SOURCE,
-    residualMPa: optional(number(0, 1)),
-    fitting: nullable(
-      record<Fitting>()({
-        half: HALF,
-        how: oneOf(['measured', 'sheet', 'trusted']),
-        readings: nullable(READINGS),
-      }),
-    ),
+    role: told('Role', oneOf(PORT_ROLES)),
+    direction: told('Tube leaves going', direction()),
+    known: told('Position', POSITION_SOURCE),
+    residualMPa: told('Residual valve built in', optional(number(0, 1)), { none: 'none' }),
+    fitting: told('Thread and seat', nullable(FITTING)),
   },
   { about: { kind: 'port', prefix: 'port', noun: 'port', named: ({ name }) => name } },
 );

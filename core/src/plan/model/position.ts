@@ -1,6 +1,19 @@
 import type { Offset, Side, Tape } from '../../shape/survey/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
-import { axes, list, name, number, oneOf, optional, over, place, record, ref } from './field.ts';
+import {
+  axes,
+  choice,
+  list,
+  name,
+  number,
+  oneOf,
+  optional,
+  over,
+  place,
+  record,
+  ref,
+  told,
+} from './field.ts';
 
 /**
  * Where something is and how that is known. `atMm` with `sigmaMm` (one standard deviation per axis)
@@ -19,26 +32,29 @@ export interface PositionSource {
 }
 
 export const TAPE = record<Tape>()({
-  from: ref('point', 'is a datum of'),
-  readMm: over(100_000),
-  sigmaMm: optional(over(1000)),
-  hookMm: optional(number(-1000, 1000)),
-  text: optional(name),
+  from: told('Datum', ref('point', 'is a datum of')),
+  readMm: told('Reading', over(100_000)),
+  sigmaMm: told('± (1σ)', optional(over(1000)), { usual: [0.1, 1000] }),
+  hookMm: told('Hook to the datum’s mark', optional(number(-1000, 1000))),
+  text: told('As typed', optional(name)),
 });
 const along = number(-100_000, 100_000);
 export const OFFSET = record<Offset>()({
-  from: ref('point', 'is a datum of'),
-  axis: oneOf([0, 1, 2]),
-  readMm: along,
-  sigmaMm: optional(over(1000)),
+  from: told('Datum', ref('point', 'is a datum of')),
+  axis: told('Direction', oneOf([0, 1, 2])),
+  readMm: told('Reading', along),
+  sigmaMm: told('± (1σ)', optional(over(1000)), { usual: [0.1, 1000] }),
 });
 export const POSITION_SOURCE = record<PositionSource>()({
-  how: oneOf(['guessed', 'typed', 'sheet', 'taped']),
-  atMm: place,
-  sigmaMm: axes(0, 100_000),
-  tapes: optional(list(TAPE, 200)),
-  side: optional(oneOf(['above', 'below'])),
-  offsets: optional(list(OFFSET, 30)),
+  how: told('Known by', oneOf(['guessed', 'typed', 'sheet', 'taped'])),
+  atMm: told('Position', place),
+  sigmaMm: told('± (1σ)', axes(0, 100_000)),
+  tapes: told('Tapes', optional(list(TAPE, 200))),
+  side: told(
+    'Side of the datums’ plane',
+    optional(choice({ above: 'above its datums', below: 'below its datums' })),
+  ),
+  offsets: told('Offsets', optional(list(OFFSET, 30))),
 });
 /** One sigma, mm, as a form asks for it. */
 export const SIGMA = number(0, 100_000);

@@ -1,4 +1,5 @@
 import {
+  choice,
   flag,
   id,
   list,
@@ -11,6 +12,7 @@ import {
   record,
   text,
   time,
+  told,
 } from './field.ts';
 
 /** One reading of the pedal: pressure at a bleeder, travel at its pad. */
@@ -131,24 +133,24 @@ export const NO_PROVING: Proving = {
 const pressure = number(0, 200);
 const celsius = number(-60, 500);
 export const POINT_TAKEN = record<PedalPoint>()({
-  pressureMPa: pressure,
-  travelMm: number(-10, 1000),
+  pressureMPa: told('Pressure', pressure),
+  travelMm: told('Pedal travel', number(-10, 1000)),
 });
 const engine = oneOf(ENGINE);
 const lasted = over(100_000);
 export const CURVE_TAKEN = record<PedalCurve>()(
   {
     id,
-    at: time,
-    circuitId: pastRef('circuit'),
-    by: oneOf(TAKEN_BY),
-    engine,
-    hot: flag,
-    ratio: over(100),
-    boreMm: over(1000),
-    sigmaMm: number(0, 100),
-    points: list(POINT_TAKEN, 20_000),
-    rests: text,
+    at: told('Time', time),
+    circuitId: told('Circuit', pastRef('circuit')),
+    by: told('Taken by', oneOf(TAKEN_BY)),
+    engine: told('Engine', engine),
+    hot: told('Hot', flag),
+    ratio: told('Pedal ratio', over(100)),
+    boreMm: told('Bore', over(1000)),
+    sigmaMm: told('± of the travel (1σ)', number(0, 100)),
+    points: told('Readings', list(POINT_TAKEN, 20_000)),
+    rests: told('Taken on', text),
   },
   {
     about: {
@@ -162,16 +164,16 @@ export const CURVE_TAKEN = record<PedalCurve>()(
 export const HOLD_TAKEN = record<HoldTest>()(
   {
     id,
-    at: time,
-    circuitId: pastRef('circuit'),
-    wantedMPa: pressure,
-    startMPa: pressure,
-    endMPa: pressure,
-    startC: celsius,
-    endC: celsius,
-    minutes: lasted,
-    sigmaMPa: number(0, 10),
-    rests: text,
+    at: told('Time', time),
+    circuitId: told('Circuit', pastRef('circuit')),
+    wantedMPa: told('Pressure required', pressure),
+    startMPa: told('Start pressure', pressure),
+    endMPa: told('End pressure', pressure),
+    startC: told('Start temperature', celsius, { usual: [-60, 100] }),
+    endC: told('End temperature', celsius, { usual: [-60, 100] }),
+    minutes: told('Held for', lasted, { usual: [0.1, 10000] }),
+    sigmaMPa: told('Gauge accuracy', number(0, 10)),
+    rests: told('Taken on', text),
   },
   {
     about: {
@@ -185,18 +187,18 @@ export const HOLD_TAKEN = record<HoldTest>()(
 export const AIR_TEST = record<AirTest>()(
   {
     id,
-    at: time,
-    lineIds: list(pastRef('line'), 500, 1),
-    volumeMl: over(1e6),
-    startMPa: pressure,
-    endMPa: pressure,
-    startC: celsius,
-    endC: celsius,
-    minutes: lasted,
-    limitMlPerMin: over(1e6),
-    sigmaMPa: number(0, 10),
-    sigmaC: number(0, 100),
-    rests: text,
+    at: told('Time', time),
+    lineIds: told('Lines', list(pastRef('line'), 500, 1)),
+    volumeMl: told('Volume in the lines', over(1e6)),
+    startMPa: told('Start pressure', pressure),
+    endMPa: told('End pressure', pressure),
+    startC: told('Start temperature', celsius, { usual: [-60, 100] }),
+    endC: told('End temperature', celsius, { usual: [-60, 100] }),
+    minutes: told('Held for', lasted, { usual: [0.1, 10000] }),
+    limitMlPerMin: told('Limit', over(1e6)),
+    sigmaMPa: told('Gauge accuracy', number(0, 10)),
+    sigmaC: told('Thermometer accuracy', number(0, 100)),
+    rests: told('Taken on', text),
   },
   {
     about: {
@@ -210,12 +212,15 @@ export const AIR_TEST = record<AirTest>()(
 export const STOP_TAKEN = record<StopTest>()(
   {
     id,
-    at: time,
-    when: oneOf(['before', 'after']),
-    fromKmh: over(400),
-    distanceM: over(10_000),
-    locked: oneOf(LOCKED),
-    valveTurns: nullable(number(0, 100)),
+    at: told('Time', time),
+    when: told('Bedded', choice({ before: 'Before', after: 'After' })),
+    fromKmh: told('From', over(400), { usual: [1, 400] }),
+    distanceM: told('Stopping distance', over(10_000), { usual: [0.1, 10000] }),
+    locked: told(
+      'Locked first',
+      oneOf(LOCKED, { none: 'None locked', front: 'Front first', rear: 'Rear first' }),
+    ),
+    valveTurns: told('Valve turned in, turns', nullable(number(0, 100))),
   },
   {
     about: {
@@ -229,14 +234,14 @@ export const STOP_TAKEN = record<StopTest>()(
 export const PEDAL_FELT = record<PedalReading>()(
   {
     id,
-    at: time,
-    vehicle: oneOf(['this', 'reference']),
-    engine,
-    hot: flag,
-    travelMm: number(0, 1000),
-    forceN: nullable(over(10_000)),
-    sinks: flag,
-    pumps: flag,
+    at: told('Time', time),
+    vehicle: told('Vehicle', oneOf(['this', 'reference'])),
+    engine: told('Engine', engine),
+    hot: told('Hot', flag),
+    travelMm: told('Pedal travel', number(0, 1000)),
+    forceN: told('Force', nullable(over(10_000)), { usual: [1, 10000] }),
+    sinks: told('Sinks', flag),
+    pumps: told('Comes up when pumped', flag),
   },
   {
     about: {
@@ -249,11 +254,11 @@ export const PEDAL_FELT = record<PedalReading>()(
 );
 const RECORDED_TEST = record<RecordedTest>()(
   {
-    key: name,
-    at: time,
-    good: flag,
-    note: text,
-    rests: text,
+    key: told('Test', name),
+    at: told('Time', time),
+    good: told('Good', flag),
+    note: told('Observation', text),
+    rests: told('Taken on', text),
   },
   {
     about: {
@@ -267,22 +272,34 @@ const RECORDED_TEST = record<RecordedTest>()(
   },
 );
 export const PROVING = record<Proving>()({
-  curves: list(CURVE_TAKEN, 200),
-  holds: list(HOLD_TAKEN, 500),
-  airTests: list(AIR_TEST, 500),
-  rounds: list(RECORDED_TEST, 5000),
-  pedal: list(PEDAL_FELT, 1000),
-  stops: list(STOP_TAKEN, 1000),
-  bedding: list(record<Proving['bedding'][number]>()({ at: time, text }), 1000),
-  signed: list(
-    record<SignOff>()({
-      at: time,
-      by: name,
-      as: oneOf(['builder', 'qualified']),
-      scope: oneOf(['road', 'move']),
-      rests: text,
-      exceptions: list(text, 500),
-    }),
-    200,
+  curves: told('Pedal curves', list(CURVE_TAKEN, 200)),
+  holds: told('Hold tests', list(HOLD_TAKEN, 500)),
+  airTests: told('Air tests', list(AIR_TEST, 500)),
+  rounds: told('Tests recorded', list(RECORDED_TEST, 5000)),
+  pedal: told('Pedal log', list(PEDAL_FELT, 1000)),
+  stops: told('Stops', list(STOP_TAKEN, 1000)),
+  bedding: told(
+    'Bedding in',
+    list(
+      record<Proving['bedding'][number]>()({
+        at: told('Time', time),
+        text: told('What was done', text),
+      }),
+      1000,
+    ),
+  ),
+  signed: told(
+    'Signatures',
+    list(
+      record<SignOff>()({
+        at: told('Time', time),
+        by: told('By', name),
+        as: told('As', oneOf(['builder', 'qualified'])),
+        scope: told('For', oneOf(['road', 'move'])),
+        rests: told('Signed on', text),
+        exceptions: told('Exceptions', list(text, 500)),
+      }),
+      200,
+    ),
   ),
 });

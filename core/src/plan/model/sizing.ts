@@ -22,6 +22,8 @@ import {
   over,
   record,
   type Field,
+  type Told,
+  told,
 } from './field.ts';
 
 /** Figures that know which of them are still guesses, by their path. */
@@ -100,120 +102,187 @@ export interface HeatSheet {
   readonly fluidC: number | null;
 }
 
-const axles = <T>(of: Field<T>): Field<Axles<T>> => ({
-  type: 'record',
-  fields: { front: of, rear: of },
-});
+/** The same of each axle: "Front tire radius", "Rear tire radius". */
+const axles = <T>(label: string, of: Field<T>, more: Told = {}): Field<Axles<T>> => {
+  const each = (key: 'front' | 'rear', which: string): Field<T> =>
+    told(`${which} ${label.toLowerCase()}`, of, { ...more, key });
+  return {
+    type: 'record',
+    label,
+    fields: { front: each('front', 'Front'), rear: each('rear', 'Rear') },
+  };
+};
 export const LOAD = record<Load>()({
-  massKg: over(100_000),
-  frontFraction: number(0, 1),
-  cgHeightMm: number(0, 100_000),
+  massKg: told('Mass', over(100_000)),
+  frontFraction: told('Share on the front axle', number(0, 1), { usual: [0.05, 0.95] }),
+  cgHeightMm: told('Height of the center of gravity', number(0, 100_000), { usual: [0, 5000] }),
 });
 export const BRAKE = byKind<Brake>()('kind', {
   disc: {
-    pistonsMm: list(over(1000), 20, 1),
-    opposed: flag,
-    padMu: over(10),
-    effectiveRadiusMm: over(1000),
-    clearanceMm: number(0, 1000),
-    complianceMmPerMPa: number(0, 1000),
+    pistonsMm: told('Pistons', list(over(1000), 20, 1), { usual: [0.1, 1000] }),
+    opposed: told('Opposed pistons', flag),
+    padMu: told('Grip of the pads, µ', over(10), { usual: [0.05, 2] }),
+    effectiveRadiusMm: told('Radius to the pad middle', over(1000), { usual: [0.1, 1000] }),
+    clearanceMm: told('Gap of a piston', number(0, 1000), { usual: [0, 10] }),
+    complianceMmPerMPa: told('Compliance', number(0, 1000), { usual: [0, 1] }),
   },
   drum: {
-    cylinderMm: over(1000),
-    brakeFactor: over(100),
-    drumRadiusMm: over(1000),
-    travelMm: number(0, 1000),
+    cylinderMm: told('Wheel cylinder', over(1000), { usual: [0.1, 1000] }),
+    brakeFactor: told('Brake factor', over(100), { usual: [0.1, 20] }),
+    drumRadiusMm: told('Drum radius', over(1000), { usual: [0.1, 1000] }),
+    travelMm: told('Piston travel to the drum', number(0, 1000), { usual: [0, 50] }),
   },
 });
-const VACUUM = { chamberMl: over(100_000) };
+export const CODING = oneOf(CODINGS, {
+  'not-known': 'not known whether it is needed',
+  needed: 'still to be done',
+  done: 'done',
+  none: 'not needed',
+});
+const VACUUM = { chamberMl: told('Vacuum side and tank', over(100_000), { usual: [10, 50000] }) };
 const ASSIST = over(100_000);
 export const BOOSTER_SUPPLY = byKind<BoosterSupply>()('kind', {
   vacuum: VACUUM,
   pump: VACUUM,
-  electric: { mostN: ASSIST, coding: oneOf(CODINGS) },
-  hydraulic: { mostN: ASSIST, stops: number(0, 1000, { whole: true }) },
+  electric: {
+    mostN: told('Assist at most', ASSIST, { usual: [10, 50000] }),
+    coding: told('Coding', CODING),
+  },
+  hydraulic: {
+    mostN: told('Assist at most', ASSIST, { usual: [10, 50000] }),
+    stops: told('Stops from its store', number(0, 1000, { whole: true }), { usual: [0, 100] }),
+  },
 });
 export const VALVE_SHEET = record<ValveSheet>()({
-  leastMPa: number(0, 200),
-  mostMPa: over(200),
-  notches: nullable(number(1, 1000, { whole: true })),
-  bypass: flag,
-  ladenKneeMPa: nullable(number(0, 200)),
+  leastMPa: told('Lowest knee', number(0, 200), { usual: [0, 50] }),
+  mostMPa: told('Highest knee', over(200), { usual: [0.1, 50] }),
+  notches: told('Notches', nullable(number(1, 1000, { whole: true })), { usual: [1, 100] }),
+  bypass: told('Opens when the front fails', flag),
+  ladenKneeMPa: told('Knee laden', nullable(number(0, 200)), { usual: [0, 50] }),
 });
 export const ROTOR = record<Rotor>()({
-  massKg: over(1000),
-  diameterMm: over(1000),
-  widthMm: over(1000),
-  fadeC: over(2000),
+  massKg: told('Mass of one', over(1000)),
+  diameterMm: told('Diameter', over(1000), { usual: [20, 1000] }),
+  widthMm: told('Width swept', over(1000), { usual: [5, 500] }),
+  fadeC: told('Linings fade from', over(2000), { usual: [50, 1500] }),
 });
-export const HEAT_OF_DAY = { topKmh: over(1000), ambientC: number(-60, 60) };
+export const HEAT_OF_DAY = {
+  topKmh: told('Top speed', over(1000), { usual: [10, 400] }),
+  ambientC: told('Air', number(-60, 60), { usual: [-50, 60] }),
+};
 export const HEAT = record<HeatSheet>()({
   ...HEAT_OF_DAY,
-  towKg: number(0, 100_000),
-  rotor: axles(ROTOR),
-  fluidC: nullable(number(-60, 400)),
+  towKg: told('Towed without brakes', number(0, 100_000), { usual: [0, 50000] }),
+  rotor: axles('Disc or drum', ROTOR),
+  fluidC: told('Fluid measured at the caliper', nullable(number(-60, 400)), { usual: [-50, 400] }),
 });
 /** Paths of figures that are still guesses. */
 export const GUESSES = list(id, 500);
 export const PEDAL = record<Pedal>()({
-  forceN: over(10_000),
-  ratio: over(100),
-  efficiency: over(1),
-  strokeMm: over(1000),
+  forceN: told('Force', over(10_000), { usual: [1, 3000] }),
+  ratio: told('Ratio', over(100), { usual: [0.5, 30] }),
+  efficiency: told('Efficiency', over(1), { usual: [0.1, 1] }),
+  strokeMm: told('Stroke available', over(1000), { usual: [0.1, 1000] }),
 });
 export const HOSE_FIGURES = record<HoseFigures>()({
-  hoseMm: number(0, 100_000),
-  hoseMlPerMPaM: number(0, 1000),
+  hoseMm: told('Hose', number(0, 100_000), { usual: [0, 20000] }),
+  hoseMlPerMPaM: told('Hose swell', number(0, 1000), { usual: [0, 10] }),
 });
-export const STROKES = { strokeMm: over(1000), deadMm: number(0, 1000) };
+export const STROKES = {
+  strokeMm: told('Stroke', over(1000), { usual: [0.1, 1000] }),
+  deadMm: told('Free stroke', number(0, 1000), { usual: [0, 1000] }),
+};
 export const AIR_ML = number(0, 1e6);
 
 export const SIZING = record<Sizing>()({
-  category: oneOf(CATEGORIES),
-  wheelbaseMm: over(100_000),
-  tyreRadiusMm: axles(over(1000)),
-  empty: LOAD,
-  laden: LOAD,
-  pedal: PEDAL,
-  booster: nullable(
-    record<Booster>()({
-      gain: number(1, 100),
-      vacuumKPa: number(0, 1000),
-      diaphragmMm2: number(0, 1e6),
+  category: told(
+    'Kind of vehicle',
+    oneOf(CATEGORIES, {
+      light: 'Car or light van, to 3.5 t',
+      heavy: 'Heavier van or truck',
+      trailer: 'Trailer',
+      motorcycle: 'Motorcycle',
+      aircraft: 'Light aircraft',
+      competition: 'Competition only',
     }),
   ),
-  master: byKind<Master>()('kind', {
-    tandem: { boreMm: over(1000), ...STROKES },
-    twin: {
-      frontBoreMm: over(1000),
-      rearBoreMm: over(1000),
-      frontShare: number(0, 1, { over: true, under: true }),
-      ...STROKES,
-    },
-  }),
-  front: BRAKE,
-  rear: BRAKE,
-  rearValve: nullable(record<RearValve>()({ kneeMPa: number(0, 200), slope: number(0, 10) })),
-  kneePerTurnMPa: nullable(over(200)),
-  combination: nullable(
-    record<Combination>()({ holdOffMPa: over(200), differentialMPa: over(200) }),
-  ),
-  hoses: axles(HOSE_FIGURES),
-  bulkGPa: over(1000),
-  airMl: axles(AIR_ML),
-  mu: over(10),
-  wearMm: axles(number(0, 100)),
-  boosterBy: optional(nullable(BOOSTER_SUPPLY)),
-  valveSheet: optional(nullable(VALVE_SHEET)),
-  bar: optional(
+  wheelbaseMm: told('Wheelbase', over(100_000), { usual: [100, 20000] }),
+  tyreRadiusMm: axles('Tire radius', over(1000), { unit: 'length', usual: [20, 1000] }),
+  empty: told('Vehicle empty', LOAD),
+  laden: told('Vehicle laden', LOAD),
+  pedal: told('Pedal', PEDAL),
+  booster: told(
+    'Booster',
     nullable(
-      record<{ readonly least: number; readonly most: number }>()({
-        least: number(0, 1),
-        most: number(0, 1),
+      record<Booster>()({
+        gain: told('Gain', number(1, 100), { usual: [1, 20] }),
+        vacuumKPa: told('Vacuum at idle, as measured', number(0, 1000), { usual: [0, 101] }),
+        diaphragmMm2: told('Diaphragm', number(0, 1e6), { usual: [100, 500000] }),
       }),
     ),
   ),
-  heat: optional(nullable(HEAT)),
-  lamps: optional(record<NonNullable<Sizing['lamps']>>()({ circuit: flag, parking: flag })),
-  open: GUESSES,
+  master: told(
+    'Master',
+    byKind<Master>()('kind', {
+      tandem: { boreMm: told('Bore', over(1000), { usual: [3, 100] }), ...STROKES },
+      twin: {
+        frontBoreMm: told('Front bore', over(1000), { usual: [3, 100] }),
+        rearBoreMm: told('Rear bore', over(1000), { usual: [3, 100] }),
+        frontShare: told('Front share of the bar', number(0, 1, { over: true, under: true }), {
+          usual: [0.05, 0.95],
+        }),
+        ...STROKES,
+      },
+    }),
+  ),
+  front: told('Front brakes', BRAKE),
+  rear: told('Rear brakes', BRAKE),
+  rearValve: told(
+    'Rear valve',
+    nullable(
+      record<RearValve>()({
+        kneeMPa: told('Knee', number(0, 200), { usual: [0, 50] }),
+        slope: told('Slope', number(0, 10), { usual: [0, 1] }),
+      }),
+    ),
+  ),
+  kneePerTurnMPa: told('Knee moves per turn', nullable(over(200)), { usual: [0.001, 10] }),
+  combination: told(
+    'Metering and warning',
+    nullable(
+      record<Combination>()({
+        holdOffMPa: told('Front held off to', over(200), { usual: [0.01, 10] }),
+        differentialMPa: told('Lamp at a difference of', over(200), { usual: [0.01, 10] }),
+      }),
+    ),
+  ),
+  hoses: axles('Hose', HOSE_FIGURES),
+  bulkGPa: told('Stiffness of the fluid', over(1000)),
+  airMl: axles('Air left in', AIR_ML, { unit: 'mL', usual: [0, 100] }),
+  mu: told('Grip of the road, µ', over(10), { usual: [0.05, 2] }),
+  wearMm: axles('Lining that wears away', number(0, 100), { unit: 'length', usual: [0, 50] }),
+  boosterBy: told('Booster supply', optional(nullable(BOOSTER_SUPPLY))),
+  valveSheet: told('Valve’s sheet', optional(nullable(VALVE_SHEET))),
+  bar: told(
+    'Range of the bar',
+    optional(
+      nullable(
+        record<{ readonly least: number; readonly most: number }>()({
+          least: told('least', number(0, 1)),
+          most: told('most', number(0, 1)),
+        }),
+      ),
+    ),
+  ),
+  heat: told('Heat', optional(nullable(HEAT))),
+  lamps: told(
+    'Warning lamps',
+    optional(
+      record<NonNullable<Sizing['lamps']>>()({
+        circuit: told('Circuit or fluid', flag),
+        parking: told('Parking brake', flag),
+      }),
+    ),
+  ),
+  open: told('Estimates', GUESSES),
 });

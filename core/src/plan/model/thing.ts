@@ -1,6 +1,7 @@
 import {
   LININGS,
   NATURES,
+  NATURE_NAMES,
   SECTIONS,
   THING_KINDS,
   type Hole,
@@ -11,6 +12,7 @@ import {
 import type { Vec3 } from '../../lib/vec/index.ts';
 import {
   byKind,
+  choice,
   direction,
   flag,
   id,
@@ -25,6 +27,7 @@ import {
   record,
   ref,
   type FieldFault,
+  told,
 } from './field.ts';
 import { HEAVE } from './hose.ts';
 
@@ -49,45 +52,56 @@ export const SHAPE = byKind<Shape>()(
   'kind',
   {
     bar: {
-      section: oneOf(SECTIONS),
-      pathMm: path,
-      widthMm: over(10_000),
-      heightMm: over(10_000),
-      wallMm: over(1000),
-      opens: oneOf(['left', 'right']),
+      section: told('Section', oneOf(SECTIONS)),
+      pathMm: told('Path', path),
+      widthMm: told('Across, level', over(10_000)),
+      heightMm: told('Across, upright', over(10_000)),
+      wallMm: told('Wall', over(1000)),
+      opens: told('Open face looks', choice({ left: 'left', right: 'right' })),
     },
-    block: { minMm: place, maxMm: place },
-    pipe: { pathMm: path, diameterMm: over(10_000) },
+    block: { minMm: told('Lower corner', place), maxMm: told('Upper corner', place) },
+    pipe: { pathMm: told('Path', path), diameterMm: told('Diameter', over(10_000)) },
     wheel: {
-      centreMm: place,
-      axis: direction('A wheel turns about an axis: this one has no length.'),
-      radiusMm: over(10_000),
-      widthMm: over(10_000),
+      centreMm: told('Center', place),
+      axis: told('Axis', direction('A wheel turns about an axis: this one has no length.')),
+      radiusMm: told('Radius', over(10_000)),
+      widthMm: told('Width', over(10_000)),
     },
-    mesh: { digest: id, scale: over(1000), atMm: place },
+    mesh: {
+      digest: told('File', id),
+      scale: told('Scale', over(1000)),
+      atMm: told('Position', place),
+    },
   },
   (shape) => (shape.kind === 'block' ? cornersTrouble(shape) : null),
 );
 export const TRAVEL = record<Travel>()({
-  heaveMm: HEAVE,
-  rollDeg: number(0, 45),
-  lockDeg: number(0, 80),
-  aboutMm: place,
+  heaveMm: told('Droop and bump', HEAVE),
+  rollDeg: told('Roll each way', number(0, 45)),
+  lockDeg: told('Lock each way', number(0, 80)),
+  aboutMm: told('Pivot', place),
 });
-export const HOLE = record<Hole>()({ atMm: place, diameterMm: over(1000), lined: oneOf(LININGS) });
+export const HOLE = record<Hole>()({
+  atMm: told('Position', place),
+  diameterMm: told('Across', over(1000)),
+  lined: told(
+    'Edge',
+    oneOf(LININGS, { none: 'bare edge', grommet: 'grommet', bulkhead: 'bulkhead fitting' }),
+  ),
+});
 export const THING = record<Thing>()(
   {
     id,
     name,
-    kind: oneOf(THING_KINDS),
-    shape: SHAPE,
-    nature: oneOf(NATURES),
-    keepMm: number(0, 10_000),
-    holds: flag,
-    surfaceC: nullable(number(-100, 2000)),
-    travel: nullable(TRAVEL),
-    partId: optional(nullable(ref('part', 'has as its body'))),
-    holes: optional(list(HOLE, 50)),
+    kind: told('Kind', oneOf(THING_KINDS)),
+    shape: told('Shape', SHAPE),
+    nature: told('To a line it is', oneOf(NATURES, NATURE_NAMES)),
+    keepMm: told('Lines keep from it', number(0, 10_000)),
+    holds: told('Lines may be clipped to it', flag),
+    surfaceC: told('Surface temperature', nullable(number(-100, 2000))),
+    travel: told('Movement', nullable(TRAVEL)),
+    partId: told('Part', optional(nullable(ref('part', 'has as its body')))),
+    holes: told('Holes', optional(list(HOLE, 50))),
   },
   {
     about: {

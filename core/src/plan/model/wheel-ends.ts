@@ -2,6 +2,7 @@ import {
   HUB_KINDS,
   HUB_SCHOOLS,
   WIRE_JOBS,
+  WIRE_NAMES,
   type CableReadings,
   type HubKind,
   type HubSchool,
@@ -14,7 +15,9 @@ import {
   type WireTest,
 } from '../../physics/wheel-ends/index.ts';
 import {
+  choice,
   flag,
+  yesNo,
   id,
   list,
   name,
@@ -26,6 +29,7 @@ import {
   ownerRef,
   record,
   text,
+  told,
 } from './field.ts';
 
 /** A caliper over its disc, as it was measured. */
@@ -117,31 +121,41 @@ export const NO_WHEEL_ENDS: WheelEnds = {
   play: { coldMm: null, hotMm: null, valveHolds: null },
 };
 
+const SIDES = { left: 'the left side', right: 'the right side', either: 'either side' } as const;
 const gap = number(0, 100);
 const reading = number(-1000, 1000);
 const span = number(0, 10_000);
 const volts = nullable(number(-50, 50));
 export const STACK_BOLT = record<StackBolt>()({
-  lengthMm: over(1000),
-  gripMm: gap,
-  washerMm: gap,
-  needMm: gap,
-  depthMm: optional(nullable(gap)),
-  shankMm: optional(gap),
+  lengthMm: told('Bolt, under its head', over(1000), { usual: [1, 500] }),
+  gripMm: told('Bracket and ear, thickness', gap),
+  washerMm: told('Washers', gap),
+  needMm: told('Thread that must hold', gap),
+  depthMm: told('Depth of the thread', optional(nullable(gap)), { none: 'open' }),
+  shankMm: told('Shank', optional(gap)),
+});
+export const SHIMS = record<Shims>()({
+  thicknessMm: told('Thickness', over(20), { digits: 2 }),
+  count: told('How many', number(1, 60, { whole: true })),
 });
 export const CALIPER_FIT = record<CaliperFit>()(
   {
-    key: ownerRef('part'),
-    innerGapMm: nullable(gap),
-    outerGapMm: nullable(gap),
-    stackMm: gap,
-    moves: oneOf(['out', 'in']),
-    box: list(record<Shims>()({ thicknessMm: over(20), count: number(1, 60, { whole: true }) }), 8),
-    bolt: nullable(STACK_BOLT),
-    fittedMm: nullable(gap),
-    padOverMm: nullable(number(-100, 100)),
-    disc: nullable(oneOf(['left', 'right', 'either'])),
-    clear: nullable(flag),
+    key: told('Caliper', ownerRef('part')),
+    innerGapMm: told('Gap on the inner side', nullable(gap), { none: 'not measured', digits: 2 }),
+    outerGapMm: told('Gap on the outer side', nullable(gap), { none: 'not measured', digits: 2 }),
+    stackMm: told('Shims in while measuring', gap, { digits: 2 }),
+    moves: told('More shim moves it', choice({ out: 'outward', in: 'inward' })),
+    box: told('Shims at hand', list(SHIMS, 8)),
+    bolt: told('Bolt', nullable(STACK_BOLT)),
+    fittedMm: told('Shims fitted', nullable(gap)),
+    padOverMm: told('Pad’s edge over the disc’s', nullable(number(-100, 100)), {
+      none: 'not looked at',
+      digits: 2,
+    }),
+    disc: told('Disc’s vanes are for', nullable(choice(SIDES)), {
+      none: 'not looked at',
+    }),
+    clear: told('Shield, hose and wires clear', nullable(yesNo('clear', 'not clear'))),
   },
   {
     about: {
@@ -155,26 +169,29 @@ export const CALIPER_FIT = record<CaliperFit>()(
   },
 );
 export const WHEEL_READINGS = record<WheelReadings>()({
-  caliperRadiusMm: over(1000),
-  caliperOutMm: reading,
-  barrelRadiusMm: over(1000),
-  spokesMm: reading,
+  caliperRadiusMm: told('Caliper’s highest place, from the axis', over(1000), { usual: [1, 1000] }),
+  caliperOutMm: told('Caliper past the hub’s face', reading),
+  barrelRadiusMm: told('Wheel’s barrel, inside, from the axis', over(1000), { usual: [1, 1000] }),
+  spokesMm: told('Wheel’s face in to the back of its spokes', reading),
 });
 export const STUDS = record<Studs>()({
-  count: number(3, 12, { whole: true }),
-  dMm: over(100),
-  pitchMm: over(10),
-  lengthMm: over(500),
-  flangeMm: number(0, 500),
+  count: told('Studs', number(3, 12, { whole: true })),
+  dMm: told('Thread diameter', over(100), { usual: [4, 100], unit: 'mm' }),
+  pitchMm: told('Pitch', over(10), { usual: [0.2, 10], unit: 'mm' }),
+  lengthMm: told('Studs out of the hub’s face', over(500), { usual: [1, 500] }),
+  flangeMm: told('Wheel where the nut sits', number(0, 500)),
 });
 export const WHEEL_FIT = record<WheelFit>()(
   {
-    key: ownerRef('thing'),
-    readings: nullable(WHEEL_READINGS),
-    spacerMm: number(0, 300),
-    stacked: flag,
-    studs: nullable(STUDS),
-    hand: oneOf(['right', 'left']),
+    key: told('Wheel', ownerRef('thing')),
+    readings: told('Readings', nullable(WHEEL_READINGS)),
+    spacerMm: told('Spacer', number(0, 300)),
+    stacked: told('stacked, or of plastic', flag),
+    studs: told('Studs', nullable(STUDS)),
+    hand: told(
+      'Hand of the studs',
+      choice({ right: 'right-hand thread', left: 'left-hand thread' }),
+    ),
   },
   {
     about: {
@@ -187,20 +204,29 @@ export const WHEEL_FIT = record<WheelFit>()(
     },
   },
 );
+export const PLAY_LIMITS = record<{ readonly least: number; readonly most: number }>()({
+  least: told('Least end play on the sheet', number(0, 50), { unit: 'mm' }),
+  most: told('Most end play on the sheet', number(0, 50), { unit: 'mm' }),
+});
 export const HUB_FIT = record<HubFit>()(
   {
     id,
     name,
-    kind: oneOf(HUB_KINDS),
-    school: oneOf(HUB_SCHOOLS),
-    endPlayMm: nullable(number(0, 50)),
-    sheetMm: nullable(
-      record<{ readonly least: number; readonly most: number }>()({
-        least: number(0, 50),
-        most: number(0, 50),
+    kind: told(
+      'Kind',
+      oneOf(HUB_KINDS, {
+        adjustable: 'two bearings, adjusted',
+        unit: 'unit hub',
+        spacer: 'with a spacer',
       }),
     ),
-    newLock: nullable(flag),
+    school: told('Drawn up', oneOf(HUB_SCHOOLS)),
+    endPlayMm: told('End play', nullable(number(0, 50)), {
+      none: 'not measured',
+      unit: 'mm',
+    }),
+    sheetMm: told('End play on the sheet', nullable(PLAY_LIMITS)),
+    newLock: told('Split pin, tab or nut', nullable(yesNo('new', 'used before'))),
   },
   { about: { kind: 'hub', prefix: 'hub', noun: 'hub', named: ({ name }) => name } },
 );
@@ -208,23 +234,31 @@ export const CABLE = record<Cable>()(
   {
     id,
     name,
-    wayMm: span,
-    outerMm: span,
-    freeMm: span,
-    needMm: span,
-    adjustMm: span,
-    hand: oneOf(['left', 'right', 'either']),
-    slackAfterMm: nullable(span),
+    wayMm: told('Path, stop to stop', span, { usual: [1, 10000] }),
+    outerMm: told('Outer cable', span, { usual: [1, 10000] }),
+    freeMm: told('Inner past the outer', span),
+    needMm: told('Inner needed at the levers', span),
+    adjustMm: told('Adjuster range', span),
+    hand: told('Made for', choice(SIDES)),
+    slackAfterMm: told('Slack after twenty pulls', nullable(span), { none: 'not pulled yet' }),
   },
   { about: { kind: 'cable', prefix: 'cable', noun: 'cable', named: ({ name }) => name } },
 );
 export const WIRE = record<Wire>()(
   {
     id,
-    job: oneOf(WIRE_JOBS),
-    colour: text,
-    terminal: text,
-    volts: record<Wire['volts']>()({ rest: volts, half: volts, full: volts, pulled: volts }),
+    job: told('What it does', oneOf(WIRE_JOBS, WIRE_NAMES)),
+    colour: told('Color as found', text),
+    terminal: told('Terminal', text),
+    volts: told(
+      'Volts',
+      record<Wire['volts']>()({
+        rest: told('At rest', volts, { unit: 'V' }),
+        half: told('Half braking', volts, { unit: 'V' }),
+        full: told('Full braking', volts, { unit: 'V' }),
+        pulled: told('Breakaway pulled', volts, { unit: 'V' }),
+      }),
+    ),
   },
   {
     about: {
@@ -239,25 +273,30 @@ export const PROOF_LOAD_TAKEN = record<ProofLoad>()(
   {
     id,
     name,
-    wantedN: over(100_000),
-    loadN: nullable(number(0, 100_000)),
-    seconds: nullable(number(0, 100_000)),
-    beforeMm: nullable(reading),
-    afterMm: nullable(reading),
-    sound: nullable(flag),
+    wantedN: told('Load required', over(100_000)),
+    loadN: told('Loaded with', nullable(number(0, 100_000)), { none: 'not yet' }),
+    seconds: told('Held for', nullable(number(0, 100_000)), { none: 'not yet' }),
+    beforeMm: told('Mark before', nullable(reading), { none: 'not measured' }),
+    afterMm: told('Mark after', nullable(reading), { none: 'not measured' }),
+    sound: told('Checked after', nullable(yesNo('sound', 'cracked or moved')), {
+      none: 'not looked at',
+    }),
   },
   { about: { kind: 'proofLoad', prefix: 'load', noun: 'proof load', named: ({ name }) => name } },
 );
-export const WHEEL_ENDS = record<WheelEnds>()({
-  calipers: list(CALIPER_FIT, 100),
-  wheels: list(WHEEL_FIT, 100),
-  hubs: list(HUB_FIT, 100),
-  cables: list(CABLE, 50),
-  wires: list(WIRE, 100),
-  loads: list(PROOF_LOAD_TAKEN, 200),
-  play: record<PushrodPlay>()({
-    coldMm: nullable(span),
-    hotMm: nullable(span),
-    valveHolds: nullable(flag),
+export const PUSHROD_PLAY = record<PushrodPlay>()({
+  coldMm: told('Free play at the pad, cold', nullable(span), { none: 'not measured' }),
+  hotMm: told('Free play, hot', nullable(span), { none: 'not measured' }),
+  valveHolds: told('Booster’s check valve', nullable(yesNo('holds', 'leaks')), {
+    none: 'not tried',
   }),
+});
+export const WHEEL_ENDS = record<WheelEnds>()({
+  calipers: told('Calipers', list(CALIPER_FIT, 100)),
+  wheels: told('Wheels', list(WHEEL_FIT, 100)),
+  hubs: told('Hubs', list(HUB_FIT, 100)),
+  cables: told('Parking brake cables', list(CABLE, 50)),
+  wires: told('Trailer wires', list(WIRE, 100)),
+  loads: told('Proof loads', list(PROOF_LOAD_TAKEN, 200)),
+  play: told('Pedal and pushrod', PUSHROD_PLAY),
 });

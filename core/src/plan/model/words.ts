@@ -1,53 +1,48 @@
-import type { AnyField, RecordShape } from './field.ts';
+import { bare, toldOf, type AnyField, type RecordShape } from './field.ts';
 
-const UNITS = /(Mm2|MPa|KPa|GPa|MmPerMPa|MlPerMPaM|PerTurnMPa|Mm|Deg|Ml|Nm|Hz|Kg|N|C)$/;
-/** A field's name as it is said: `maxSpanMm` is "max span". */
-const said = (key: string): string =>
-  key
-    .replace(UNITS, '')
-    .replace(/Id$/, '')
-    .replace(/([a-z])([A-Z])/g, '$1 $2')
-    .toLowerCase();
+/** A field's name as it is said in a sentence: "end A", "span at most". */
+export const fieldWords = (field: AnyField | null, key: string): string => {
+  const label = (field && toldOf(field).label) ?? key;
+  return label.charAt(0).toLowerCase() + label.slice(1);
+};
 
 /** A place in a value in words, records called by their names: "Left rail, wall". */
 export function placeWords(fields: RecordShape['fields'], value: unknown, path: string): string {
-  let field: AnyField | null = { type: 'record', fields };
+  let outer: AnyField | null = { type: 'record', fields };
   let now = value;
   const words: string[] = [];
   for (const key of path.match(/[^.[\]]+/g) ?? []) {
     now = (now as Record<string, unknown> | null | undefined)?.[key];
-    const inner: AnyField | null = field && insideOf(field, key, now);
+    const field: AnyField | null = outer && insideOf(outer, key);
+    const inner: AnyField | null = field && bare(field);
     const about = inner?.type === 'record' ? inner.about : undefined;
     if (about && typeof now === 'object' && now !== null) words.push(about.named(now as never));
     else if (/^\d+$/.test(key))
       words.push(
-        field?.type === 'tuple' ? (['x', 'y', 'z'][Number(key)] ?? key) : `no. ${Number(key) + 1}`,
+        outer?.type === 'tuple' ? (['x', 'y', 'z'][Number(key)] ?? key) : `no. ${Number(key) + 1}`,
       );
     else if (inner?.type !== 'list' || inner.of.type !== 'record' || !inner.of.about)
-      words.push(said(key));
-    field = inner;
+      words.push(fieldWords(field, key));
+    outer = inner;
   }
   return words.join(', ');
 }
-function insideOf(field: AnyField, key: string, value: unknown): AnyField | null {
+function insideOf(field: AnyField, key: string): AnyField | null {
   switch (field.type) {
-    case 'nullable':
-    case 'optional':
-      return insideOf(field.of, key, value);
     case 'record':
-      return bare(field.fields[key]);
+      return field.fields[key] ?? null;
     case 'byKind':
-      return bare(
-        Object.values(field.shapes).find((shape) => Object.hasOwn(shape.fields, key))?.fields[key],
+      return (
+        Object.values(field.shapes).find((shape) => Object.hasOwn(shape.fields, key))?.fields[
+          key
+        ] ?? null
       );
     case 'list':
     case 'map':
-      return bare(field.of);
+      return field.of;
     case 'tuple':
       return field.of[Number(key)] ?? null;
     default:
       return null;
   }
 }
-const bare = (field: AnyField | undefined): AnyField | null =>
-  !field ? null : field.type === 'nullable' || field.type === 'optional' ? bare(field.of) : field;

@@ -1,4 +1,20 @@
-import type { Line, LineView, Plan } from '../../plan/index.ts';
+import {
+  bare,
+  CIRCUIT,
+  fieldAt,
+  fieldWords,
+  GATE,
+  HOSE,
+  labelOf,
+  LINE,
+  PART,
+  PLAN,
+  THING,
+  type AnyField,
+  type Line,
+  type LineView,
+  type Plan,
+} from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { fluidById } from '../../trade/stock/index.ts';
 import { formatLengthUnit } from '../../lib/units/index.ts';
@@ -64,19 +80,23 @@ function lineWords(was: LineView | undefined, is: LineView | undefined, plan: Pl
   ];
 }
 
-/** Everything else of two records, told by the names of its fields. */
-const changedFields = (was: object, is: object, skip: readonly string[]): string[] =>
-  Object.keys({ ...was, ...is })
+/** Everything else of two records, told by what its fields are called. */
+const changedFields = (
+  field: AnyField,
+  was: object,
+  is: object,
+  skip: readonly string[],
+): string[] => {
+  const of = bare(field);
+  return Object.keys({ ...was, ...is })
     .filter(
       (key) =>
         !skip.includes(key) &&
         JSON.stringify((was as Record<string, unknown>)[key]) !==
           JSON.stringify((is as Record<string, unknown>)[key]),
     )
-    .map(
-      (key) =>
-        `${key.replace(/(Mm|Ml|MPa|Id|Nm)$/, '').replace(/[A-Z]/g, (c) => ` ${c.toLowerCase()}`)} changed`,
-    );
+    .map((key) => `${fieldWords(fieldAt(of, [key], is), key)} changed`);
+};
 
 /** Fields of a line that its length, its joints and its card speak for. */
 const NOT_OF_ITS_RUN: readonly (keyof Line)[] = [
@@ -94,7 +114,7 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
   const [a, b] = [was.plan, is.plan];
   const lines = (view: PlanView) => new Map(view.lines.map((line) => [line.line.id, line]));
   const [wasLines, isLines] = [lines(was), lines(is)];
-  const sheet = (station: string, where: string, key: keyof Plan): Difference[] => {
+  const sheet = (station: string, key: keyof Plan): Difference[] => {
     const [x, y] = [a[key], b[key]];
     if (JSON.stringify(x ?? null) === JSON.stringify(y ?? null)) return [];
     const text =
@@ -102,8 +122,9 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
         ? 'begun'
         : y === null || y === undefined
           ? 'taken away'
-          : changedFields(x as object, y as object, ['open']).join('; ') || 'changed';
-    return [{ station, where, text }];
+          : changedFields(PLAN.fields[key], x as object, y as object, ['open']).join('; ') ||
+            'changed';
+    return [{ station, where: labelOf(PLAN.fields[key]), text }];
   };
   const joints = (line: LineView['line']): string =>
     JSON.stringify([
@@ -120,27 +141,27 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
       JSON.stringify(x.known) === JSON.stringify(y.known) ? [] : ['measured otherwise'],
     ),
     ...listDifferences('measure', 'thing', a.things, b.things, (x, y) =>
-      changedFields(x, y, ['id', 'name']),
+      changedFields(THING, x, y, ['id', 'name']),
     ),
     ...listDifferences('measure', 'gate', a.gates, b.gates, (x, y) =>
-      changedFields(x, y, ['id', 'name']),
+      changedFields(GATE, x, y, ['id', 'name']),
     ),
-    ...sheet('size', 'Foot to road', 'sizing'),
-    ...sheet('size', 'Trailer', 'trailer'),
-    ...sheet('size', 'Clutch', 'clutch'),
-    ...sheet('size', 'Parking brake', 'parking'),
+    ...sheet('size', 'sizing'),
+    ...sheet('size', 'trailer'),
+    ...sheet('size', 'clutch'),
+    ...sheet('size', 'parking'),
     ...listDifferences('plumb', 'circuit', a.circuits, b.circuits, (x, y) =>
-      changedFields(x, y, ['id', 'name']),
+      changedFields(CIRCUIT, x, y, ['id', 'name']),
     ),
     ...listDifferences('plumb', 'part', a.parts, b.parts, (x, y) =>
-      changedFields(x, y, ['id', 'name']),
+      changedFields(PART, x, y, ['id', 'name']),
     ),
     ...listDifferences('route', 'line', a.lines, b.lines, (x, y) => [
       ...lineWords(wasLines.get(x.id), isLines.get(y.id), b),
-      ...changedFields(x, y, NOT_OF_ITS_RUN),
+      ...changedFields(LINE, x, y, NOT_OF_ITS_RUN),
     ]),
     ...listDifferences('route', 'hose', a.hoses, b.hoses, (x, y) =>
-      changedFields(x, y, ['id', 'name', 'title']),
+      changedFields(HOSE, x, y, ['id', 'name', 'title']),
     ),
     ...b.lines.flatMap((line): Difference[] => {
       const old = a.lines.find(({ id }) => id === line.id);
@@ -148,16 +169,16 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
         ? [{ station: 'join', where: line.name, text: 'its ends or what was done to them changed' }]
         : [];
     }),
-    ...sheet('measure', 'Frame', 'frame'),
-    ...sheet('measure', 'Room round the pedals', 'pedals'),
-    ...sheet('size', 'Levers of their own', 'singles'),
-    ...sheet('route', 'What holds lines', 'clipSettings'),
-    ...sheet('make', 'Bench', 'bench'),
-    ...sheet('make', 'Stock and brackets', 'making'),
-    ...sheet('make', 'Shopping list', 'buying'),
-    ...sheet('fit', 'On the floor', 'floor'),
-    ...sheet('fit', 'Corners', 'wheelEnds'),
-    ...sheet('fit', 'Log', 'log'),
+    ...sheet('measure', 'frame'),
+    ...sheet('measure', 'pedals'),
+    ...sheet('size', 'singles'),
+    ...sheet('route', 'clipSettings'),
+    ...sheet('make', 'bench'),
+    ...sheet('make', 'making'),
+    ...sheet('make', 'buying'),
+    ...sheet('fit', 'floor'),
+    ...sheet('fit', 'wheelEnds'),
+    ...sheet('fit', 'log'),
     ...(a.bleeding.fluidId === b.bleeding.fluidId
       ? []
       : [
@@ -171,8 +192,8 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
     JSON.stringify(a.bleeding.listed) === JSON.stringify(b.bleeding.listed)
       ? []
       : [{ station: 'fill', where: 'Order', text: 'bled in another order' }]),
-    ...sheet('fill', 'Runs and fluids', 'filling'),
-    ...sheet('prove', 'Readings and signatures', 'proving'),
+    ...sheet('fill', 'filling'),
+    ...sheet('prove', 'proving'),
     ...provingTests(is).flatMap((round): Difference[] => {
       const old = state.get(round.key);
       return old && old.state !== round.state && (old.state === 'done' || round.state === 'done')

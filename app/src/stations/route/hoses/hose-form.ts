@@ -6,17 +6,9 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import type { Thing } from '@firm-line/core/shape/obstacles';
+import { type Thing } from '@firm-line/core/shape/obstacles';
 import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/shape/rod';
-import {
-  HOSE,
-  HOSE_END,
-  MOTION,
-  type TextLimits,
-  freshId,
-  type Hose,
-  type HoseEnd,
-} from '@firm-line/core/plan';
+import { HOSE, HOSE_END, MOTION, freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
 import { HOSE_FITTINGS, HOSES } from '@firm-line/core/trade/stock';
 import { distance, scale, unit, type Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../../kit/fields/length-field';
@@ -24,11 +16,11 @@ import { NumberField } from '../../../kit/fields/number-field';
 import { SelectField } from '../../../kit/fields/select-field';
 import { PlanStore } from '../../../session/plan-store';
 import { Selection } from '../../../session/selection';
-import { TextField } from '../../../kit/fields/text-field';
 import { CheckField } from '../../../kit/fields/check-field';
 import { focusFirstInvalid } from '../../../kit/fields/focus-first-invalid';
 import { Dialog } from '../../../kit/dialog';
 import { VectorField } from '../../../kit/fields/vector-field';
+import { FieldOf } from '../../../kit/fields/field';
 
 const STILL: Motion = {
   kind: 'still',
@@ -85,7 +77,7 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
 /** What a hose is and what it hangs between. It becomes the plan's with Keep. */
 @Component({
   selector: 'fl-hose-form',
-  imports: [VectorField, Dialog, CheckField, TextField, LengthField, NumberField, SelectField],
+  imports: [CheckField, Dialog, FieldOf, LengthField, NumberField, SelectField, VectorField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-dialog
@@ -97,54 +89,49 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
         <form (submit)="keep($event)">
           <h2 class="text-xl font-bold">{{ isNew() ? 'New hose' : 'Hose ' + hose.name }}</h2>
           <div class="mt-3 grid gap-3 sm:grid-cols-4">
-            <fl-text-field
+            <fl-field
+              [of]="fields.name"
               field="hose-name"
-              label="Name"
-              [limits]="fields.name"
               [value]="hose.name"
               (changed)="set({ name: $event })"
             />
-            <fl-text-field
+            <fl-field
               class="sm:col-span-2"
+              [of]="fields.title"
               field="hose-title"
-              label="From where to where"
-              [limits]="fields.title"
               [value]="hose.title"
               (changed)="set({ title: $event })"
             />
-            <fl-select-field
+            <fl-field
+              [of]="fields.circuitId"
               field="hose-circuit"
-              label="Circuit"
               [options]="circuits()"
               [value]="hose.circuitId"
               (changed)="set({ circuitId: $event })"
             />
-            <fl-select-field
+            <fl-field
+              [of]="fields.service"
               field="hose-service"
-              label="Carries"
-              [options]="services"
               [value]="hose.service"
               (changed)="set({ service: $event })"
             />
-            <fl-select-field
+            <fl-field
+              [of]="fields.stockId"
               field="hose-stock"
-              label="Hose"
               [options]="stock"
               [value]="hose.stockId"
               (changed)="set({ stockId: $event })"
             />
-            <fl-length-field
-              label="Ordered length, seat to seat"
-              [limits]="fields.orderMm"
-              [valueMm]="hose.orderMm"
+            <fl-field
+              [of]="fields.orderMm"
+              [value]="hose.orderMm"
               (changed)="set({ orderMm: $event })"
             />
-            <fl-text-field
-              [mono]="true"
-              placeholder="2026-03"
+            <fl-field
+              [of]="fields.madeOn"
               field="hose-made"
-              label="Made in (year-month)"
-              [limits]="madeLimits"
+              placeholder="2026-03"
+              [mono]="true"
               [value]="hose.madeOn ?? ''"
               (changed)="set({ madeOn: $event || null })"
             />
@@ -154,20 +141,21 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
                   {{ end === 'a' ? 'End A, stays with the frame' : 'End B, moves' }}
                 </legend>
                 <div class="grid grid-cols-3 gap-2">
-                  <fl-select-field
+                  <fl-field
                     class="col-span-3"
-                    [field]="'hose-port-' + end"
+                    [of]="endFields.portId"
                     label="Stands at"
-                    none="a place of its own"
+                    [field]="'hose-port-' + end"
                     [options]="ports()"
+                    none="a place of its own"
                     [value]="hose.ends[end].portId"
                     (changed)="setPort(end, $event || null)"
                   />
                   @if (hose.ends[end].portId) {
-                    <fl-check-field
+                    <fl-field
                       class="col-span-3"
-                      label="behind a bracket, opposite the tube"
-                      [checked]="hose.ends[end].through"
+                      [of]="endFields.through"
+                      [value]="hose.ends[end].through"
                       (changed)="setEnd(end, { through: $event })"
                     />
                   } @else {
@@ -184,49 +172,47 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
                       (changed)="setWay(end, $event)"
                     />
                   }
-                  <fl-select-field
+                  <fl-field
                     class="col-span-2"
+                    [of]="endFields.fittingId"
                     [field]="'hose-fitting-' + end"
-                    label="Fitting"
                     [options]="fittings"
                     [value]="hose.ends[end].fittingId"
                     (changed)="setEnd(end, { fittingId: $event })"
                   />
-                  <fl-number-field
-                    label="Turned, °"
-                    [limits]="endFields.turnDeg"
+                  <fl-field
+                    [of]="endFields.turnDeg"
                     [value]="hose.ends[end].turnDeg"
                     (changed)="setEnd(end, { turnDeg: $event })"
                   />
                 </div>
               </fieldset>
             }
-            <fl-select-field
+            <fl-field
+              [of]="fields.fixing"
               field="hose-fixing"
-              label="End A is held by"
-              [options]="fixings"
               [value]="hose.fixing"
               (changed)="set({ fixing: $event })"
             />
-            <fl-check-field
+            <fl-field
               class="self-end"
-              label="lock nut or clip on"
-              [checked]="hose.locked"
+              [of]="fields.locked"
+              [value]="hose.locked"
               (changed)="set({ locked: $event })"
             />
             @if (hose.service === 'pressure') {
-              <fl-check-field
+              <fl-field
                 class="self-end"
-                label="made up, ends not crimped"
-                [checked]="hose.madeUp ?? false"
+                [of]="fields.madeUp"
+                [value]="hose.madeUp ?? false"
                 (changed)="set({ madeUp: $event })"
               />
             }
             @if (hose.service === 'feed') {
-              <fl-check-field
+              <fl-field
                 class="self-end"
-                label="gauze in its reservoir"
-                [checked]="hose.gauze"
+                [of]="fields.gauze"
+                [value]="hose.gauze"
                 (changed)="set({ gauze: $event })"
               />
             }
@@ -241,11 +227,10 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
                   [options]="movers()"
                   (changed)="moveWith($event)"
                 />
-                <fl-select-field
+                <fl-field
                   class="col-span-2"
+                  [of]="motionFields.kind"
                   field="hose-kind"
-                  label="Motion"
-                  [options]="kinds"
                   [value]="hose.motion.kind"
                   (changed)="setMotion({ kind: $event })"
                 />
@@ -270,9 +255,8 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
                     (changed)="setMotion({ aboutMm: $event })"
                   />
                   @if (hose.motion.kind === 'axle') {
-                    <fl-number-field
-                      label="Roll either way, °"
-                      [limits]="motion.rollDeg"
+                    <fl-field
+                      [of]="motionFields.rollDeg"
                       [value]="hose.motion.rollDeg"
                       (changed)="setMotion({ rollDeg: $event })"
                     />
@@ -342,10 +326,9 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
                       (changed)="setLean({ inwardDeg: $event })"
                     />
                   }
-                  <fl-length-field
-                    label="Caliper slides by"
-                    [limits]="motion.floatMm"
-                    [valueMm]="hose.motion.floatMm"
+                  <fl-field
+                    [of]="motionFields.floatMm"
+                    [value]="hose.motion.floatMm"
                     (changed)="setMotion({ floatMm: $event })"
                   />
                 }
@@ -366,9 +349,9 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
 })
 export class HoseForm {
   protected readonly fields = HOSE.fields;
-  protected readonly motion = MOTION.fields;
   protected readonly endFields = HOSE_END.fields;
-  protected readonly madeLimits = { ...HOSE.fields.madeOn.of, most: 7 } as TextLimits;
+  protected readonly motionFields = MOTION.fields;
+  protected readonly motion = MOTION.fields;
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
   private readonly dialog = viewChild.required<Dialog>('dialog');
@@ -384,21 +367,6 @@ export class HoseForm {
     kingpin: called('Kingpin at'),
   };
   protected readonly ways = Object.keys(WAYS).map((way) => [way, way] as const);
-  protected readonly services = [
-    ['pressure', 'brake pressure'],
-    ['feed', "a reservoir's feed"],
-  ] as const;
-  protected readonly kinds = [
-    ['still', 'none, both ends stand still'],
-    ['corner', 'on an arm, swinging about a line'],
-    ['axle', 'with a solid axle'],
-  ] as const;
-  protected readonly fixings = [
-    ['bracket', 'a bracket'],
-    ['part', 'the part itself'],
-    ['zip-tie', 'a zip tie'],
-    ['none', 'nothing'],
-  ] as const;
   protected readonly circuits = computed(() => this.store.plan().circuits);
   protected readonly movers = computed(() =>
     this.store

@@ -1,4 +1,4 @@
-import type { PedalBox } from '../../../plan/index.ts';
+import { labelOf, PEDAL_BOX, type PedalBox } from '../../../plan/index.ts';
 import { PEDAL_ROOM } from '../../../plan/typical.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
@@ -12,7 +12,8 @@ export const pedalRoom = defineRule({
   judge: ({ plan }) => {
     const { full } = lengthWords({ plan });
     return (Object.keys(PEDAL_ROOM) as (keyof PedalBox)[]).flatMap((key): Finding[] => {
-      const { name, leastMm, mostMm, why } = PEDAL_ROOM[key];
+      const { leastMm, mostMm, why } = PEDAL_ROOM[key];
+      const name = labelOf(PEDAL_BOX.fields[key]);
       const is = plan.pedals?.[key] ?? null;
       if (is === null) return [];
       if (is < leastMm)

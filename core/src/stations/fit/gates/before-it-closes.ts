@@ -1,5 +1,5 @@
 import { isMade } from '../../make/making/index.ts';
-import { lineSpace, type Gate, type GateLook, type Ref } from '../../../plan/index.ts';
+import { lineSpace, type Gate, type Ref } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import type { Vec3 } from '../../../lib/vec/index.ts';
 
@@ -108,12 +108,3 @@ export function beforeItCloses({ lines, ports, points, plan }: Looked, gate: Gat
 
 /** Gates in the order in which they close; those without a day last. */
 export const byDay = (a: Gate, b: Gate): number => (a.on ?? '9999').localeCompare(b.on ?? '9999');
-
-/** What is asked of every gate. Common practice. */
-export const GATE_LOOKS: Readonly<Record<GateLook, string>> = {
-  photographed: 'Photographs: every joint, clip and hose inside, with a tape in the picture',
-  bushes: 'Bushes worn or mounts cracked where lines hang?',
-  later: 'A second line or a pull string wanted later?',
-  holes: 'Holes left open, unused grommets?',
-  forced: 'What is added later and would force something off again?',
-};

@@ -1,2 +1,2 @@
 // What must be done while what closes access is still open.
-export { beforeItCloses, byDay, GATE_LOOKS, isIn, type GateTask } from './before-it-closes.ts';
+export { beforeItCloses, byDay, isIn, type GateTask } from './before-it-closes.ts';

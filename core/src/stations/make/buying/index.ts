@@ -1,8 +1,6 @@
 export { GROUPS, shoppingList, type Group, type Listed, type ListItem, type Use } from './list.ts';
 export {
   compared,
-  CORNER_NAMES,
-  KIT_ASK_NAMES,
   kitFindings,
   kitLacks,
   listView,

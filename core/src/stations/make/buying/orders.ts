@@ -1,8 +1,11 @@
 import { identify } from '../../../trade/threads/identify.ts';
 import {
+  ASKS,
+  ASKS_OF_CORNERS,
   freshOrder,
   KIT_ASKS,
   KIT_CORNERS,
+  labelOf,
   type Buying,
   type Kit,
   type KitAsk,
@@ -132,27 +135,10 @@ export function received(
   };
 }
 
-/** What each ask of a kit is called, and how a kit's figure is held against a corner's. */
-export const KIT_ASK_NAMES: Record<
-  KitAsk,
-  { readonly name: string; readonly rule: 'same' | 'least'; readonly unit: 'mm' | null }
-> = {
-  boltSpreadMm: { name: 'Bolt spread of the caliper', rule: 'same', unit: 'mm' },
-  centreBoreMm: { name: 'Centre bore of the disc', rule: 'same', unit: 'mm' },
-  studThread: { name: 'Stud thread', rule: 'same', unit: null },
-  studHand: { name: 'Hand of the studs', rule: 'same', unit: null },
-  wheelInsideMm: { name: "Wheel's inside, across", rule: 'least', unit: 'mm' },
-  shockRoomMm: { name: 'Room at the shock', rule: 'least', unit: 'mm' },
-  shaftRoomMm: { name: 'Room to draw an axle shaft', rule: 'least', unit: 'mm' },
-  hoseThread: { name: 'Thread of the hose end', rule: 'same', unit: null },
-  banjoMm: { name: 'Length of the banjo bolt', rule: 'same', unit: 'mm' },
-};
-export const CORNER_NAMES: Record<KitCorner, string> = {
-  frontLeft: 'front left',
-  frontRight: 'front right',
-  rearLeft: 'rear left',
-  rearRight: 'rear right',
-};
+/** Asks that hold where the vehicle has as much or more; every other holds where both are the same. */
+const AT_LEAST: ReadonlySet<KitAsk> = new Set(['wheelInsideMm', 'shockRoomMm', 'shaftRoomMm']);
+/** Asks that are figures and no names of threads. */
+const isFigure = (ask: KitAsk): boolean => ask.endsWith('Mm');
 /** Two figures read with a vernier are the same within this. Common practice. */
 const SAME_MM = 0.5;
 
@@ -168,16 +154,14 @@ export function kitFindings(kit: Kit): KitFinding[] {
     KIT_ASKS.flatMap((ask): KitFinding[] => {
       const [gives, has] = [kit.gives[ask]?.trim() ?? '', kit.corners[corner]![ask]?.trim() ?? ''];
       if (!gives) return [];
-      const { name, rule } = KIT_ASK_NAMES[ask];
-      if (!has)
-        return [
-          { kind: 'open', corner, ask, text: `${name}, ${CORNER_NAMES[corner]}: not measured.` },
-        ];
+      const [name, where] = [labelOf(ASKS.fields[ask]), labelOf(ASKS_OF_CORNERS.fields[corner])];
+      const isLeast = AT_LEAST.has(ask);
+      if (!has) return [{ kind: 'open', corner, ask, text: `${name}, ${where}: not measured.` }];
       const [a, b] = [Number.parseFloat(gives), Number.parseFloat(has)];
       const fits =
-        Number.isNaN(a) || Number.isNaN(b) || KIT_ASK_NAMES[ask].unit === null
+        Number.isNaN(a) || Number.isNaN(b) || !isFigure(ask)
           ? gives.toLowerCase() === has.toLowerCase()
-          : rule === 'least'
+          : isLeast
             ? b >= a
             : Math.abs(a - b) <= SAME_MM;
       return fits
@@ -187,7 +171,7 @@ export function kitFindings(kit: Kit): KitFinding[] {
               kind: 'differs',
               corner,
               ask,
-              text: `${name}, ${CORNER_NAMES[corner]}: the kit ${rule === 'least' ? 'needs' : 'is for'} ${gives}, the vehicle has ${has}.`,
+              text: `${name}, ${where}: the kit ${isLeast ? 'needs' : 'is for'} ${gives}, the vehicle has ${has}.`,
             },
           ];
     }),
