@@ -96,14 +96,14 @@ const FRESH: Omit<WheelFit, 'key'> = {
             label="Sheet: least play"
             none="no figure"
             [value]="hub.sheetMm?.least"
-            (changed)="sheetPlay(hub, 'least', $event)"
+            (changed)="sheetPlay(hub, 'least', $event ?? null)"
           />
           <fl-field
             [of]="sheetFields.most"
             label="Sheet: most play"
             none="no figure"
             [value]="hub.sheetMm?.most"
-            (changed)="sheetPlay(hub, 'most', $event)"
+            (changed)="sheetPlay(hub, 'most', $event ?? null)"
           />
           <fl-field
             [of]="fields.newLock"

@@ -91,7 +91,7 @@ import { FieldOf } from '../../kit/fields/field';
               [label]="adapter.name + ' is rated for'"
               [hint]="adapter.hint"
               [value]="adapter.ratingMPa"
-              (changed)="rate(adapter.id, $event)"
+              (changed)="rate(adapter.id, $event ?? null)"
             />
           }
           <fl-field

@@ -6,6 +6,7 @@ import { inspect } from '../../inspect/index.ts';
 import { cases } from '../../testing/cases.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import { GONE, odd, places, put } from '../../testing/odd-values.ts';
+import { fieldTables } from './field-tables.ts';
 import { MIGRATIONS } from './migrations/index.ts';
 import { planSchema } from './schema.ts';
 import {
@@ -22,6 +23,11 @@ import {
 
 const EXAMPLES = join(__dirname, 'examples');
 const NAMES = ['gannet', 'wheatear', 'dunlin'];
+
+test('the page of the plan file has the tables that the model makes: npm run docs:fields', () => {
+  const page = readFileSync(join(__dirname, '../../../../docs/plan-format.md'), 'utf8');
+  expect(page).toContain(`<!-- fields -->\n\n${fieldTables()}\n\n<!-- /fields -->`);
+});
 
 describe('plan files of every earlier version', () => {
   const files = readdirSync(EXAMPLES);

@@ -2,6 +2,8 @@ import type { Vec3 } from '../../lib/vec/index.ts';
 import { unitOfKey, unitSymbol, type Unit } from './field-unit.ts';
 import type { RecordKind } from './plan.ts';
 
+export { unitSymbol, type Unit } from './field-unit.ts';
+
 /** What comes out of the stock that ships with the program. */
 export type StockKind = 'tube' | 'nut' | 'hose stock' | 'hose end' | 'fluid' | 'fitted adapter';
 

@@ -1,6 +1,24 @@
 import { demo } from '../../testing/demo-plans.ts';
 import { check } from './check.ts';
-import { flag, number, oneOf, optional, record, text, type AnyField } from './field.ts';
+import {
+  bare,
+  flag,
+  labelOf,
+  neededField,
+  nullable,
+  number,
+  oneOf,
+  optional,
+  over,
+  record,
+  text,
+  told,
+  toldOf,
+  unitOf,
+  type AnyField,
+  type NumberLimits,
+} from './field.ts';
+import { unitOfKey } from './field-unit.ts';
 import { aboutKind, COLLECTIONS, figureAt, PLAN, recordsIn, type CollectionKind } from './index.ts';
 
 /** A record as the next ones will be written. */
@@ -79,5 +97,86 @@ describe('a record and its fields', () => {
     check(field as AnyField, value, [], (_, message) => void said.push(message));
     expect(said).toHaveLength(sentence ? 1 : 0);
     expect(said.join()).toMatch(sentence ?? /^$/);
+  });
+});
+
+/** Every field of a plan by its place, each shape once. */
+function allFields(): readonly (readonly [place: string, field: AnyField])[] {
+  const found: (readonly [string, AnyField])[] = [];
+  const seen = new Set<unknown>();
+  const walk = (field: AnyField, place: string): void => {
+    if (field.type === 'record' || field.type === 'byKind') {
+      const shapes = field.type === 'record' ? [field] : Object.values(field.shapes);
+      for (const { fields } of shapes) {
+        if (seen.has(fields)) continue;
+        seen.add(fields);
+        for (const [key, inner] of Object.entries(fields)) {
+          found.push([`${place}.${key}`, inner]);
+          walk(inner, `${place}.${key}`);
+        }
+      }
+    } else if ('of' in field && !Array.isArray(field.of)) walk(field.of as AnyField, place);
+  };
+  walk(PLAN, 'plan');
+  return found;
+}
+
+describe('what people are told of a field', () => {
+  const every = allFields();
+  test('each has a label, a noun without its unit', () => {
+    expect(every.length).toBeGreaterThan(400);
+    expect(every.filter(([, field]) => !toldOf(field).label).map(([place]) => place)).toEqual([]);
+    const ends = every.filter(([, field]) =>
+      /, (mm|MPa|kPa|mL|N|°C|kg)$|[.:]$/.test(toldOf(field).label!),
+    );
+    expect(ends.map(([place]) => place)).toEqual([]);
+  });
+  test('what a form takes lies within what a file may hold', () => {
+    const wide = every.filter(([, field]) => {
+      const { usual } = toldOf(field);
+      const inner = bare(field);
+      const limits = (inner.type === 'list' ? inner.of : inner) as NumberLimits;
+      return usual && (usual[0] < limits.least || usual[1] > limits.most || usual[0] >= usual[1]);
+    });
+    expect(wide.map(([place]) => place)).toEqual([]);
+  });
+  test('the unit is the one that its name ends in', () => {
+    const units = [
+      ['orderMm', 'length'],
+      ['kneeMPa', 'MPa'],
+      ['kneePerTurnMPa', 'MPa'],
+      ['complianceMmPerMPa', 'mm/MPa'],
+      ['hoseMlPerMPaM', 'mL/MPa·m'],
+      ['limitMlPerMin', 'mL/min'],
+      ['diaphragmMm2', 'mm²'],
+      ['vacuumKPa', 'kPa'],
+      ['torqueNm', 'N·m'],
+      ['forceN', 'N'],
+      ['boilC', '°C'],
+      ['fromKmh', 'km/h'],
+      ['distanceM', 'm'],
+      ['minutes', 'min'],
+      ['ratio', undefined],
+      ['provenOn', undefined],
+      ['openedOn', undefined],
+    ] as const;
+    expect(units.map(([key]) => [key, unitOfKey(key)])).toEqual(units);
+  });
+  test('is found through what lets it be empty, the outer word before the inner one', () => {
+    const { fields } = record<{ readonly gapMm: number | null; readonly endPlayMm: number }>()({
+      gapMm: told('Gap', nullable(told('Any gap', over(10), { digits: 2 })), { none: 'not read' }),
+      endPlayMm: told('End play', number(0, 1), { unit: 'mm' }),
+    });
+    expect(toldOf(fields.gapMm)).toEqual({
+      key: 'gapMm',
+      label: 'Gap',
+      none: 'not read',
+      digits: 2,
+      unit: 'length',
+    });
+    expect([labelOf(fields.gapMm), labelOf(fields.endPlayMm)]).toEqual(['Gap', 'End play, mm']);
+    expect(labelOf(fields.endPlayMm, 'Play')).toBe('Play, mm');
+    expect(neededField(fields.gapMm)).toMatchObject({ type: 'number', most: 10, label: 'Gap' });
+    expect(unitOf(fields.gapMm)).toBe('length');
   });
 });
