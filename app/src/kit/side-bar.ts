@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
-import { Toggle } from './toggle';
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import type { ToggleChoice } from './toggle';
 
 /** A slim bar of pages or views beside what they show: down its side on a desk, in a row where there is little width. */
 @Component({
@@ -29,4 +29,9 @@ import { Toggle } from './toggle';
     <ng-content />
   `,
 })
-export class SideBar<T> extends Toggle<T> {}
+export class SideBar<T> {
+  readonly label = input.required<string>();
+  readonly options = input.required<readonly ToggleChoice<T>[]>();
+  readonly value = input.required<T>();
+  readonly changed = output<T>();
+}

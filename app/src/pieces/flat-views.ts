@@ -1,10 +1,10 @@
+import { byAxis, type Vec3 } from '@firm-line/core/lib/vec';
 import { CIRCUIT_STROKES } from '../kit/circuit-ink';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { Nature } from '@firm-line/core/shape/obstacles';
 import type { ResolvedPosition, LineView, Target } from '@firm-line/core/plan';
 import { polyline } from '@firm-line/core/shape/tube';
 import { formatLength } from '@firm-line/core/lib/units';
-import type { Vec3 } from '@firm-line/core/lib/vec';
 import { PlanStore } from '../session/plan-store';
 import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
@@ -377,8 +377,7 @@ export class FlatViews {
         bottom: Math.max(a[1], b[1]),
       };
     };
-    const point = (axis: 0 | 1 | 2, mm: number): Vec3 =>
-      [0, 1, 2].map((i) => (i === axis ? mm : 0)) as unknown as Vec3;
+    const point = (axis: 0 | 1 | 2, mm: number): Vec3 => byAxis((i) => (i === axis ? mm : 0));
     /** Lines of one axis on a face, level or upright, with their figures at its edge. */
     const linesOf = (face: Face, axis: 0 | 1 | 2, upright: boolean, figures = true) => {
       const { left, right, top, bottom } = edges(face);

@@ -1,5 +1,6 @@
-import type { ElementRef } from '@angular/core';
+import { mapVec, type Vec3 } from '@firm-line/core/lib/vec';
 import {
+  type ElementRef,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -15,7 +16,6 @@ import {
 import type { Thing } from '@firm-line/core/shape/obstacles';
 import { lineSpace, type LaidPlan, type LineView } from '@firm-line/core/plan';
 import { polyline } from '@firm-line/core/shape/tube';
-import type { Vec3 } from '@firm-line/core/lib/vec';
 import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
 import { idle } from '../kit/idle';
@@ -405,7 +405,7 @@ export class SpaceView {
       boolean,
     ];
     if (Math.hypot(...by) < 1e-9) return;
-    const at = drag.start.map((v, i) => (free[i] ? v + by[i]! : v)) as unknown as Vec3;
+    const at = mapVec(drag.start, (v, i) => (free[i] ? v + by[i]! : v));
     const near = stage.under(x + SNAP_PX, y, drag.start);
     const snapMm = near ? Math.hypot(...near.map((v, i) => v - under[i]!)) : 5;
     this.dragged.emit({ handle: drag.handle, at, free, snapMm });

@@ -70,7 +70,7 @@ const absent = (to: RecordKind | StockKind, id: string): string =>
 
 /** What no single record of a plan can tell: ids are unique, every reference meets its kind, a port joins at most one line, nothing is taped from itself. */
 export function faultsBetween(plan: Plan): Fault[] {
-  const records = indexRecords(PLAN.fields, plan as never);
+  const records = indexRecords(PLAN.fields, plan);
   const faults: Fault[] = [];
   const say = (path: string | IndexedRecord['path'], message: string): void =>
     void faults.push(typeof path === 'string' ? { path, message } : faultAt(path, message));
@@ -141,10 +141,6 @@ export function faultsBetween(plan: Plan): Fault[] {
  */
 export function validatePlan(plan: Plan): Fault[] {
   const faults: Fault[] = [];
-  checkFields(
-    PLAN.fields,
-    plan as never,
-    (path, message) => void faults.push(faultAt(path, message)),
-  );
+  checkFields(PLAN.fields, plan, (path, message) => void faults.push(faultAt(path, message)));
   return faults.length ? faults : faultsBetween(plan);
 }

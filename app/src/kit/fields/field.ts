@@ -76,6 +76,7 @@ const emptyOf = (field: AnyField): null | undefined =>
       @case ('optional') {
         <fl-optional-number-field
           [label]="words()"
+          [bare]="bare()"
           [unit]="unit() === 'length' ? 'length' : 'number'"
           [hint]="says()"
           [limits]="limits()"

@@ -14,6 +14,7 @@ import { readNumber, within, type Limits } from './limits';
   template: `
     <fl-text-input
       [label]="label()"
+      [bare]="bare()"
       [hint]="hint()"
       [shown]="shown()"
       [placeholder]="none()"
@@ -27,6 +28,7 @@ export class OptionalNumberField {
   private readonly units = inject(DISPLAY_UNITS);
   readonly value = input.required<number | null | undefined>();
   readonly label = input.required<string>();
+  readonly bare = input(false);
   readonly hint = input('');
   readonly unit = input<'length' | 'number'>('number');
   /** Of a length in millimetres: places behind the point. */

@@ -1,3 +1,4 @@
+import { mapVec, type Vec3 } from '@firm-line/core/lib/vec';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -8,7 +9,6 @@ import {
   linkedSignal,
   output,
 } from '@angular/core';
-import type { Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from './length-field';
 import type { Limits } from './limits';
 
@@ -39,7 +39,7 @@ export class VectorField {
   private readonly latest = linkedSignal(() => this.valueMm());
 
   protected take(axis: number, mm: number): void {
-    const next = this.latest().map((v, i) => (i === axis ? mm : v)) as unknown as Vec3;
+    const next = mapVec(this.latest(), (v, i) => (i === axis ? mm : v));
     this.latest.set(next);
     this.changed.emit(next);
     // What was not taken is gone once the value is shown again.

@@ -1,8 +1,8 @@
+import { mapVec } from '@firm-line/core/lib/vec';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { type BenchSolids, type Solid } from '@firm-line/core/shape/bending';
+import type { BenchSolids, Solid } from '@firm-line/core/shape/bending';
 import { aroundOf } from '@firm-line/core/stations/make/making';
 import { BENCH_SOLID, type BenchBender, BENCH_LEVER } from '@firm-line/core/plan';
-import { type Vec3 } from '@firm-line/core/lib/vec';
 import { TextField } from '../../kit/fields/text-field';
 import { VectorField } from '../../kit/fields/vector-field';
 import { Disclosure } from '../../kit/disclosure';
@@ -115,8 +115,8 @@ export class AroundForm {
       const [a, b] = [solid.minMm, solid.maxMm];
       return {
         ...solid,
-        minMm: a.map((v, i) => Math.min(v, b[i]!)) as unknown as Vec3,
-        maxMm: a.map((v, i) => Math.max(v, b[i]!)) as unknown as Vec3,
+        minMm: mapVec(a, (v, i) => Math.min(v, b[i]!)),
+        maxMm: mapVec(a, (v, i) => Math.max(v, b[i]!)),
       };
     });
     this.store.apply({

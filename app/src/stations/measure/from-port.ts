@@ -1,3 +1,4 @@
+import { mapVec, add, sub, type Vec3, tenths } from '@firm-line/core/lib/vec';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -8,7 +9,6 @@ import {
   output,
 } from '@angular/core';
 import type { PositionSource } from '@firm-line/core/plan';
-import { add, sub, type Vec3, tenths } from '@firm-line/core/lib/vec';
 import { SelectField } from '../../kit/fields/select-field';
 import { VectorField } from '../../kit/fields/vector-field';
 import { PlanStore } from '../../session/plan-store';
@@ -53,9 +53,7 @@ export class FromPort {
   );
   protected take(off: Vec3): void {
     const { atMm, sigmaMm } = this.at();
-    const sigma = sigmaMm.map(
-      (s) => Math.round(100 * Math.hypot(s, SHEET_MM)) / 100,
-    ) as unknown as Vec3;
+    const sigma = mapVec(sigmaMm, (s) => Math.round(100 * Math.hypot(s, SHEET_MM)) / 100);
     this.changed.emit({ how: 'sheet', atMm: add(atMm, off), sigmaMm: sigma });
   }
 }

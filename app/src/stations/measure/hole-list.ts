@@ -1,7 +1,7 @@
+import { mapVec, type Vec3 } from '@firm-line/core/lib/vec';
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
-import { type Hole, type Thing } from '@firm-line/core/shape/obstacles';
+import type { Hole, Thing } from '@firm-line/core/shape/obstacles';
 import { HOLE } from '@firm-line/core/plan';
-import { type Vec3 } from '@firm-line/core/lib/vec';
 import { PlanStore } from '../../session/plan-store';
 import { FieldOf } from '../../kit/fields/field';
 
@@ -70,7 +70,7 @@ export class HoleList {
     const { shape } = this.thing();
     const atMm: Vec3 =
       shape.kind === 'block'
-        ? (shape.minMm.map((v, i) => Math.round((v + shape.maxMm[i]!) / 2)) as unknown as Vec3)
+        ? mapVec(shape.minMm, (v, i) => Math.round((v + shape.maxMm[i]!) / 2))
         : [0, 0, 0];
     this.keep([...(this.thing().holes ?? []), { atMm, diameterMm: 12, lined: 'none' }]);
   }

@@ -1,8 +1,8 @@
+import { byAxis, mapVec, type Vec3 } from '@firm-line/core/lib/vec';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Thing } from '@firm-line/core/shape/obstacles';
 import { newThing } from '@firm-line/core/shape/obstacles/fresh';
 import { freshId, type Part, type TurnAxis } from '@firm-line/core/plan';
-import type { Vec3 } from '@firm-line/core/lib/vec';
 import { VectorField } from '../../kit/fields/vector-field';
 import { PlanStore } from '../../session/plan-store';
 import { Jump } from '../../session/jump';
@@ -79,12 +79,10 @@ export class PartPlace {
       .ports.filter(({ role }) => role !== 'bleeder')
       .map(({ id }) => ports.get(id)!.fixed.atMm);
     const each = (of: typeof Math.min): Vec3 =>
-      [0, 1, 2].map((axis) =>
-        of(...at.map((p) => p[axis]!), ...(at.length ? [] : [0])),
-      ) as unknown as Vec3;
+      byAxis((axis) => of(...at.map((p) => p[axis]!), ...(at.length ? [] : [0])));
     const [low, high] = [each(Math.min), each(Math.max)];
-    const grown = (v: Vec3, by: number): Vec3 => v.map((n) => n + by) as unknown as Vec3;
-    const middle = low.map((v, i) => (v + high[i]!) / 2) as unknown as Vec3;
+    const grown = (v: Vec3, by: number): Vec3 => mapVec(v, (n) => n + by);
+    const middle = mapVec(low, (v, i) => (v + high[i]!) / 2);
     const shape: Thing['shape'] =
       kind === 'block'
         ? { kind, minMm: grown(low, -BODY_MM / 2), maxMm: grown(high, BODY_MM / 2) }

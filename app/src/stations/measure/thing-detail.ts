@@ -1,7 +1,7 @@
+import { mapVec, type Vec3 } from '@firm-line/core/lib/vec';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { type Shape, type Thing, type Travel } from '@firm-line/core/shape/obstacles';
+import type { Shape, Thing, Travel } from '@firm-line/core/shape/obstacles';
 import { type Field, figureAt, SHAPE, THING, TRAVEL, withFigure } from '@firm-line/core/plan';
-import { type Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
@@ -218,11 +218,11 @@ export class ThingDetail {
   }
   protected setMoving(moves: boolean): void {
     const middle = this.places().reduce<Vec3>(
-      (sum, { at }) => sum.map((v, i) => v + at[i]! / this.places().length) as unknown as Vec3,
+      (sum, { at }) => mapVec(sum, (v, i) => v + at[i]! / this.places().length),
       [0, 0, 0],
     );
     this.change({
-      travel: moves ? { ...STILL, aboutMm: middle.map(Math.round) as unknown as Vec3 } : null,
+      travel: moves ? { ...STILL, aboutMm: mapVec(middle, Math.round) } : null,
     });
   }
   protected extend(): void {

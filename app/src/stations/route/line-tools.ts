@@ -1,3 +1,4 @@
+import { mapVec, type Vec3 } from '@firm-line/core/lib/vec';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import {
   laidTemplate,
@@ -9,7 +10,6 @@ import {
 import { placeClips } from '@firm-line/core/plan/layout/place-clips';
 import { InputError } from '@firm-line/core/lib/faults';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
-import type { Vec3 } from '@firm-line/core/lib/vec';
 import { LengthField } from '../../kit/fields/length-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { PlanStore } from '../../session/plan-store';
@@ -278,7 +278,7 @@ export class LineTools {
     });
   }
   protected step(way: string, topMm: number | null): void {
-    const riseMm = WAYS[way]!.map((v) => v * this.riseMm()) as unknown as Vec3;
+    const riseMm = mapVec(WAYS[way]!, (v) => v * this.riseMm());
     this.run({
       edit: 'stepAside',
       with: { id: this.id(), index: this.move() - 1, riseMm, bendDeg: this.bendDeg(), topMm },

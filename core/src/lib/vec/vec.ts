@@ -5,6 +5,12 @@ export const ZERO: Vec3 = [0, 0, 0];
 export const radians = (deg: number): number => (deg * Math.PI) / 180;
 export const degrees = (rad: number): number => (rad * 180) / Math.PI;
 
+/** Each figure of a vector by its axis: 0, 1, 2. */
+export const byAxis = (of: (axis: 0 | 1 | 2) => number): Vec3 => [of(0), of(1), of(2)];
+/** Each figure of a vector as something else. */
+export const mapVec = (v: Vec3, to: (value: number, axis: 0 | 1 | 2) => number): Vec3 =>
+  byAxis((axis) => to(v[axis], axis));
+
 export const add = (a: Vec3, b: Vec3): Vec3 => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const sub = (a: Vec3, b: Vec3): Vec3 => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
 export const scale = (a: Vec3, k: number): Vec3 => [a[0] * k, a[1] * k, a[2] * k];
@@ -59,5 +65,4 @@ export function shareAlong(at: Vec3, from: Vec3, to: Vec3): number {
 }
 
 /** A place to tenths, as it is kept and typed. */
-export const tenths = (at: Vec3): Vec3 =>
-  at.map((v) => Math.round(v * 10) / 10 + 0) as unknown as Vec3;
+export const tenths = (at: Vec3): Vec3 => mapVec(at, (v) => Math.round(v * 10) / 10 + 0);

@@ -5,8 +5,7 @@ import { PLAN, type Plan } from '../model/index.ts';
 const taken = derive(
   'ids of a plan',
   (plan: Plan) => [plan],
-  (plan): ReadonlySet<string> =>
-    new Set(indexOf(PLAN.fields, plan as never).ids.map(({ id }) => id)),
+  (plan): ReadonlySet<string> => new Set(indexOf(PLAN.fields, plan).ids.map(({ id }) => id)),
 );
 
 /** The least unused id of the form `prefix-n` in a plan. */

@@ -1,5 +1,5 @@
+import { mapVec, add, rotate, sub, type Vec3, tenths } from '../../lib/vec/index.ts';
 import type { Shape } from '../../shape/obstacles/index.ts';
-import { add, rotate, sub, type Vec3, tenths } from '../../lib/vec/index.ts';
 import { layPlan } from '../layout/laid-plan.ts';
 import type { Plan, PositionSource } from '../model/index.ts';
 import { linesFollow } from './follow.ts';
@@ -17,7 +17,7 @@ function movedShape(
 ): Shape {
   if (shape.kind === 'block') {
     const [a, b] = [place(shape.minMm), place(shape.maxMm)];
-    const each = (of: typeof Math.min): Vec3 => a.map((v, i) => of(v, b[i]!)) as unknown as Vec3;
+    const each = (of: typeof Math.min): Vec3 => mapVec(a, (v, i) => of(v, b[i]!));
     return { ...shape, minMm: tenths(each(Math.min)), maxMm: tenths(each(Math.max)) };
   }
   if (shape.kind === 'pipe' || shape.kind === 'bar')
@@ -45,9 +45,7 @@ export function movePart(
     .atMm ?? [0, 0, 0];
   const way = (direction: Vec3): Vec3 =>
     turn
-      ? (rotate(direction, AXES[turn], 90 * quarters).map((v) =>
-          Math.abs(v) < 1e-12 ? 0 : v,
-        ) as unknown as Vec3)
+      ? mapVec(rotate(direction, AXES[turn], 90 * quarters), (v) => (Math.abs(v) < 1e-12 ? 0 : v))
       : direction;
   const place = (at: Vec3): Vec3 => add(add(pivot, way(sub(at, pivot))), byMm);
   const known = (portId: string, was: PositionSource): PositionSource => {

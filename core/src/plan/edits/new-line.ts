@@ -1,3 +1,4 @@
+import { mapVec, addScaled, type Vec3 } from '../../lib/vec/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 import {
   NUTS,
@@ -7,16 +8,21 @@ import {
   type TubeNut,
   type TubeStock,
 } from '../../trade/stock/index.ts';
-import { addScaled, type Vec3 } from '../../lib/vec/index.ts';
-import { FRESH_LINE, freshEnd } from '../model/index.ts';
+import {
+  FRESH_LINE,
+  freshEnd,
+  type Line,
+  type LineEnd,
+  type Plan,
+  type Port,
+} from '../model/index.ts';
 import { benderFor } from './lines.ts';
 import { freshId } from './fresh-id.ts';
-import type { Line, LineEnd, Plan, Port } from '../model/index.ts';
 import { layPlan } from '../layout/laid-plan.ts';
 
 /** How far a new line leads straight out of its ports before it heads across. */
 const LEAD_MM = 70;
-const roundMm = (at: Vec3): Vec3 => at.map((v) => Math.round(v)) as unknown as Vec3;
+const roundMm = (at: Vec3): Vec3 => mapVec(at, (v) => Math.round(v));
 
 /** The tube of the line made last, or else the stock's first of copper-nickel, with a nut over it: some tubes have none in stock. */
 function lastTubeWithNut(plan: Plan): { tube: TubeStock; nut: TubeNut } {

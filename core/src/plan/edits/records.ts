@@ -71,7 +71,7 @@ export function removeRecord(plan: Plan, kind: CollectionKind, id: string): Plan
 /** A plan without the record at a place in one of its lists, and without what that leaves behind. */
 function withoutRecord(plan: Plan, at: readonly string[], before: Plan): Plan {
   const gone = new Set(
-    indexOf(PLAN.fields, plan as never)
+    indexOf(PLAN.fields, plan)
       .ids.filter(({ path }) => at.every((key, i) => String(path[i]) === key))
       .map((one) => one.id),
   );
@@ -85,7 +85,7 @@ function withoutRecord(plan: Plan, at: readonly string[], before: Plan): Plan {
 
 /** A plan without references to records that are gone from it: `before` still has their names. */
 export function detached(plan: Plan, gone: ReadonlySet<string>, before: Plan): Plan {
-  const refs = indexOf(PLAN.fields, plan as never).refs.filter(
+  const refs = indexOf(PLAN.fields, plan).refs.filter(
     (ref) => gone.has(ref.id) && ref.then !== 'keeps',
   );
   const owned = refs.find(({ then }) => then === 'removes');

@@ -1,3 +1,4 @@
+import { mapVec, addScaled, unit, type Vec3 } from '../../lib/vec/index.ts';
 import { derive } from '../../lib/derive/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 import {
@@ -16,7 +17,6 @@ import {
   type EndTooling,
   type Piece,
 } from '../../shape/tube/index.ts';
-import { addScaled, unit, type Vec3 } from '../../lib/vec/index.ts';
 import { fnv32 } from './digest.ts';
 import type { ResolvedPosition } from './position.ts';
 import {
@@ -244,18 +244,17 @@ function findCutSlopes({
   const H = 0.05;
   const lengthWith = (node: number, axis: number, by: number): number =>
     cardOf(
-      nodesMm.map((n, i) =>
-        i === node ? (n.map((v, k) => (k === axis ? v + by : v)) as unknown as Vec3) : n,
-      ),
+      nodesMm.map((n, i) => (i === node ? mapVec(n, (v, k) => (k === axis ? v + by : v)) : n)),
       line,
       bench,
       bender,
       tube.odMm,
     ).cutMm;
   const at = (node: number): Vec3 =>
-    ([0, 1, 2] as const).map(
+    mapVec(
+      [0, 1, 2] as const,
       (axis) => (lengthWith(node, axis, H) - lengthWith(node, axis, -H)) / (2 * H),
-    ) as unknown as Vec3;
+    );
   try {
     return { a: at(0), b: at(nodesMm.length - 1) };
   } catch (error) {

@@ -1,3 +1,4 @@
+import { mapVec, type Vec3 } from '../../lib/vec/index.ts';
 import {
   DEFAULT_TAPE_SIGMA_MM,
   survey,
@@ -7,7 +8,6 @@ import {
 } from '../../shape/survey/index.ts';
 import { derive } from '../../lib/derive/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
-import type { Vec3 } from '../../lib/vec/index.ts';
 import { datumsOf, type Plan, type PositionSource } from '../model/index.ts';
 
 /** Where something is, how sure, and what that rests on. */
@@ -53,7 +53,7 @@ function fixFrom(known: PositionSource, datums: readonly Datum[]): ResolvedPosit
   if (unsureMm > MOST_UNSURE_MM)
     return {
       ...held,
-      sigmaMm: known.sigmaMm.map((sigma) => Math.max(sigma, unsureMm)) as unknown as Vec3,
+      sigmaMm: mapVec(known.sigmaMm, (sigma) => Math.max(sigma, unsureMm)),
       fault:
         'It is taped from a place that is itself not known to a metre: tape it from datums on the frame.',
       guess: true,

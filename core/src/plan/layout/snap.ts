@@ -1,4 +1,4 @@
-import type { Vec3 } from '../../lib/vec/index.ts';
+import { byAxis, type Vec3 } from '../../lib/vec/index.ts';
 import type { LineView } from './line-view.ts';
 import { obstaclesOf } from '../../shape/obstacles/index.ts';
 import type { Plan } from '../model/index.ts';
@@ -71,7 +71,7 @@ export function snapPlace(
       : { mm: Math.round(at[axis] / ROUND_MM) * ROUND_MM, what: '' };
   });
   return {
-    at: found.map((s) => s.mm) as unknown as Vec3,
-    what: found.map((s) => s.what) as unknown as readonly [string, string, string],
+    at: byAxis((axis) => found[axis]!.mm),
+    what: [found[0]!.what, found[1]!.what, found[2]!.what],
   };
 }

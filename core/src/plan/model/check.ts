@@ -1,14 +1,15 @@
 import { derive } from '../../lib/derive/index.ts';
 import { faultSentence, pathOf, type Fault } from '../../lib/faults/index.ts';
-import { toldOf } from './field.ts';
-import type {
-  About,
-  AnyField,
-  FieldFault,
-  RecordShape,
-  StockKind,
-  TextLimits,
-  WhenGone,
+import {
+  neededField,
+  toldOf,
+  type About,
+  type AnyField,
+  type FieldFault,
+  type RecordShape,
+  type StockKind,
+  type TextLimits,
+  type WhenGone,
 } from './field.ts';
 import type { RecordKind } from './plan.ts';
 
@@ -264,9 +265,9 @@ const recordFaults = derive(
 );
 
 /** Says everything that is wrong with the fields of a value, of its lists only what changed being looked at anew. */
-export function checkFields(fields: RecordShape['fields'], value: Raw, say: Say): void {
+export function checkFields(fields: RecordShape['fields'], value: object, say: Say): void {
   for (const [key, field] of Object.entries(fields)) {
-    const inner = value[key];
+    const inner = (value as Raw)[key];
     if (field.type !== 'list' || !Array.isArray(inner)) check(field, inner, [key], say);
     else for (const fault of recordFaults(inner, field)) say([key, ...fault.path], fault.message);
   }
@@ -278,9 +279,12 @@ export interface IndexedRecord {
   readonly path: Path;
 }
 /** Index of every record in a valid value. */
-export function indexRecords(fields: RecordShape['fields'], value: Raw): readonly IndexedRecord[] {
+export function indexRecords(
+  fields: RecordShape['fields'],
+  value: object,
+): readonly IndexedRecord[] {
   return Object.entries(fields).flatMap(([key, field]): readonly IndexedRecord[] => {
-    const inner = value[key];
+    const inner = (value as Raw)[key];
     if (typeof inner !== 'object' || inner === null) return [];
     if (field.type !== 'list') return [{ outline: outlineOf(inner, field), path: [key] }];
     if (field.of.type !== 'record' && field.of.type !== 'byKind') return [];
@@ -294,7 +298,7 @@ export function indexRecords(fields: RecordShape['fields'], value: Raw): readonl
 /** Its ids and references in one list each, with their places in the whole. */
 export function indexOf(
   fields: RecordShape['fields'],
-  value: Raw,
+  value: object,
 ): Pick<RecordIndex, 'ids' | 'refs'> {
   const all = indexRecords(fields, value);
   const whole = <T extends { readonly path: Path }>(
@@ -308,9 +312,10 @@ export function indexOf(
 
 export const faultAt = (path: Path, message: string): Fault => ({ path: pathOf(path), message });
 
-/** The field that a path leads to in a value, such as `pedal.ratio` or `front.pistonsMm.0`; null where it leads nowhere. */
+/** The field that a path leads to in a value, such as `pedal.ratio` or `front.pistonsMm.0`, without what lets it be empty; null where it leads nowhere. */
 export function fieldAt(field: AnyField, path: readonly string[], value: unknown): AnyField | null {
-  if (field.type === 'nullable' || field.type === 'optional') return fieldAt(field.of, path, value);
+  if (field.type === 'nullable' || field.type === 'optional')
+    return fieldAt(neededField(field), path, value);
   const [key, ...rest] = path;
   if (key === undefined) return field;
   const inner = (value as Raw | null | undefined)?.[key];

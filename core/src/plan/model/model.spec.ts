@@ -1,5 +1,5 @@
 import { demo } from '../../testing/demo-plans.ts';
-import { check } from './check.ts';
+import { check, fieldAt } from './check.ts';
 import {
   bare,
   flag,
@@ -178,5 +178,13 @@ describe('what people are told of a field', () => {
     expect(labelOf(fields.endPlayMm, 'Play')).toBe('Play, mm');
     expect(neededField(fields.gapMm)).toMatchObject({ type: 'number', most: 10, label: 'Gap' });
     expect(unitOf(fields.gapMm)).toBe('length');
+  });
+  test('is said of a figure by its path: through a sheet that may be missing, and of each one in a list', () => {
+    const plan = demo('gannet');
+    const said = (path: string): string => labelOf(fieldAt(PLAN, path.split('.'), plan)!);
+    expect(said('sizing.kneePerTurnMPa')).toBe('Knee moves per turn, MPa');
+    expect(said('sizing.tyreRadiusMm.front')).toBe('Front tire radius');
+    expect(said('sizing.front.pistonsMm.0')).toBe('Pistons');
+    expect(fieldAt(PLAN, ['sizing', 'nothing'], plan)).toBeNull();
   });
 });

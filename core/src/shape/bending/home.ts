@@ -1,5 +1,5 @@
-import { arcMm } from '../tube/index.ts';
 import {
+  mapVec,
   addScaled,
   angleDeg,
   cross,
@@ -10,6 +10,7 @@ import {
   unit,
   type Vec3,
 } from '../../lib/vec/index.ts';
+import { arcMm } from '../tube/index.ts';
 import { leastSquares, slopes } from './least-squares.ts';
 import { bendsOf, listOf } from './made.ts';
 import { bent, clrAt, heldAs, type Bent, type Clr, type Held, type MadeBend } from './shape.ts';
@@ -64,7 +65,7 @@ function homeOf({ lastMm, way, tailMm }: Bent, { portMm, way: plannedWay }: Goal
   return {
     miss,
     missMm: length(miss),
-    lean: axis.map((v) => v * angle) as unknown as Vec3,
+    lean: mapVec(axis, (v) => v * angle),
     angleDeg: angle,
     trimMm: along < 0 ? tailMm : tailMm - along,
   };

@@ -1,5 +1,14 @@
+import {
+  mapVec,
+  addScaled,
+  cross,
+  distance,
+  dot,
+  sub,
+  unit,
+  type Vec3,
+} from '../../lib/vec/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
-import { addScaled, cross, distance, dot, sub, unit, type Vec3 } from '../../lib/vec/index.ts';
 import { MOST_MM, type NamedLine } from './csv.ts';
 
 /** What an instance of a STEP file holds: a number, a text, a reference, a list, or another word. */
@@ -98,7 +107,7 @@ export function readTubesStep(text: string): (NamedLine & { readonly odMm: numbe
     );
   };
   const vector = (entity: Entity): Vec3 => entity.args[1] as unknown as Vec3;
-  const place = (entity: Entity): Vec3 => vector(entity).map((v) => v * scaleMm) as unknown as Vec3;
+  const place = (entity: Entity): Vec3 => mapVec(vector(entity), (v) => v * scaleMm);
   const circleOf = (edge: Entity): (Station & { readonly radiusMm: number }) | null => {
     const curve = at(edge.args[3]);
     if (curve.type !== 'CIRCLE') return null;

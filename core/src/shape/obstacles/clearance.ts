@@ -1,4 +1,4 @@
-import type { Vec3 } from '../../lib/vec/index.ts';
+import { mapVec, type Vec3 } from '../../lib/vec/index.ts';
 import type { Gap } from './distance.ts';
 import { gapTo, pointGapMm, type Obstacle } from './obstacles.ts';
 import type { Thing } from './shapes.ts';
@@ -40,7 +40,7 @@ export function clearanceTo(
     const [start, end] = [Math.max(fromMm, run), Math.min(toMm, run + long)];
     if (long > 0 && end > start) {
       const at = (mm: number): Vec3 =>
-        from.map((v, k) => v + ((to[k]! - v) * (mm - run)) / long) as unknown as Vec3;
+        mapVec(from, (v, k) => v + ((to[k]! - v) * (mm - run)) / long);
       const limit = best ? best.distanceMm : withinMm + odMm / 2;
       const gap = gapTo(obstacle, at(start), at(end), limit);
       if (gap && (!best || gap.distanceMm < best.distanceMm))
@@ -86,8 +86,7 @@ export function stretchesNear(
     const long = lengthOf(from, to);
     if (long > 0 && gapTo(obstacle, from, to, withinMm + odMm / 2)) {
       const count = Math.max(1, Math.ceil(long / stepMm));
-      const at = (k: number): Vec3 =>
-        from.map((v, axis) => v + ((to[axis]! - v) * k) / count) as unknown as Vec3;
+      const at = (k: number): Vec3 => mapVec(from, (v, axis) => v + ((to[axis]! - v) * k) / count);
       for (let k = 0; k < count; k++) {
         if (!comesNear(obstacle, at(k), at(k + 1), withinMm + odMm / 2)) continue;
         const [start, end] = [run + (long * k) / count, run + (long * (k + 1)) / count];

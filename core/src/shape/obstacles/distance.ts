@@ -1,4 +1,5 @@
 import {
+  byAxis,
   add,
   addScaled,
   cross,
@@ -142,13 +143,13 @@ export function boxOf(solid: Solid): Box {
   const r = [reach(0), reach(1), reach(2)] as const;
   const ends = solid.kind === 'rod' ? [solid.from, solid.to] : [solid.centre];
   const side = (pick: (...values: number[]) => number, sign: 1 | -1): Vec3 =>
-    [0, 1, 2].map((i) => pick(...ends.map((p) => p[i]!)) + sign * r[i]!) as unknown as Vec3;
+    byAxis((i) => pick(...ends.map((p) => p[i]!)) + sign * r[i]!);
   return { min: side(Math.min, -1), max: side(Math.max, 1) };
 }
 
 export const joinBoxes = (boxes: readonly Box[]): Box => ({
-  min: [0, 1, 2].map((i) => Math.min(...boxes.map((b) => b.min[i]!))) as unknown as Vec3,
-  max: [0, 1, 2].map((i) => Math.max(...boxes.map((b) => b.max[i]!))) as unknown as Vec3,
+  min: byAxis((i) => Math.min(...boxes.map((b) => b.min[i]!))),
+  max: byAxis((i) => Math.max(...boxes.map((b) => b.max[i]!))),
 });
 
 /** The upright box round points. */

@@ -1,5 +1,5 @@
+import { mapVec, type Vec3 } from '../../lib/vec/index.ts';
 import { derive } from '../../lib/derive/index.ts';
-import type { Vec3 } from '../../lib/vec/index.ts';
 import {
   boxGap,
   boxOf,
@@ -79,9 +79,9 @@ export const obstaclesOf = derive(
 
 type MeshShape = Extract<Thing['shape'], { kind: 'mesh' }>;
 const into = ({ scale, atMm }: MeshShape, p: Vec3): Vec3 =>
-  p.map((v, i) => (v - atMm[i]!) / scale) as unknown as Vec3;
+  mapVec(p, (v, i) => (v - atMm[i]!) / scale);
 const outOf = ({ scale, atMm }: MeshShape, p: Vec3): Vec3 =>
-  p.map((v, i) => v * scale + atMm[i]!) as unknown as Vec3;
+  mapVec(p, (v, i) => v * scale + atMm[i]!);
 const meshBox = (shape: MeshShape, { min, max }: Box): Box => ({
   min: outOf(shape, min),
   max: outOf(shape, max),

@@ -103,7 +103,7 @@ function posed(solid: Solid, { aboutMm }: Travel, { heaveMm, rollDeg, lockDeg }:
   return {
     ...solid,
     centre: move(solid.centre),
-    axes: solid.axes.map(turn) as unknown as readonly [Vec3, Vec3, Vec3],
+    axes: [turn(solid.axes[0]), turn(solid.axes[1]), turn(solid.axes[2])],
   };
 }
 

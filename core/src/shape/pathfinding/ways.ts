@@ -1,6 +1,5 @@
-import { InputError } from '../../lib/faults/index.ts';
-import { boxGap, gapTo, keptFrom, pointGapMm, type Obstacle } from '../obstacles/index.ts';
 import {
+  byAxis,
   addScaled,
   distance,
   dot,
@@ -11,6 +10,8 @@ import {
   type Vec3,
   tenths,
 } from '../../lib/vec/index.ts';
+import { InputError } from '../../lib/faults/index.ts';
+import { boxGap, gapTo, keptFrom, pointGapMm, type Obstacle } from '../obstacles/index.ts';
 import { DIRECTIONS, makeLattice, nodeAt, placeOf, type Lattice } from './lattice.ts';
 import { cheapest, type Costs, type Found, type Leg } from './search.ts';
 
@@ -195,7 +196,7 @@ export function problemOf(input: WayInput): Problem {
   // Into B the tube runs against the way its port points.
   const to = { at: tenths(addScaled(b.atMm, unit(b.direction)!, b.leadMm)), direction: outB ^ 1 };
   const side = (pick: (...v: number[]) => number, by: number): Vec3 =>
-    [0, 1, 2].map((i) => pick(from.at[i]!, to.at[i]!) + by) as unknown as Vec3;
+    byAxis((i) => pick(from.at[i]!, to.at[i]!) + by);
   const lattice = makeLattice(
     side(Math.min, -ROUND_MM),
     side(Math.max, ROUND_MM),

@@ -1,4 +1,4 @@
-import type { Vec3 } from '../../lib/vec/index.ts';
+import { byAxis, type Vec3 } from '../../lib/vec/index.ts';
 
 /** Symmetric 3×3 as [xx, xy, xz, yy, yz, zz]. */
 export type Sym3 = [number, number, number, number, number, number];
@@ -43,8 +43,8 @@ export function eigen([xx, xy, xz, yy, yz, zz]: Sym3): {
   const order = [0, 1, 2].sort((i, j) => a[i]![i]! - a[j]![j]!);
   const column = (i: number): Vec3 => [v[0]![i]!, v[1]![i]!, v[2]![i]!];
   return {
-    values: order.map((i) => a[i]![i]!) as unknown as Vec3,
-    vectors: order.map(column) as unknown as readonly [Vec3, Vec3, Vec3],
+    values: byAxis((axis) => a[order[axis]!]![order[axis]!]!),
+    vectors: [column(order[0]!), column(order[1]!), column(order[2]!)],
   };
 }
 

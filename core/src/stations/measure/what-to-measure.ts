@@ -1,3 +1,4 @@
+import { byAxis, add, type Vec3 } from '../../lib/vec/index.ts';
 import { derive } from '../../lib/derive/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 import { clearanceTo, type Obstacle } from '../../shape/obstacles/index.ts';
@@ -15,7 +16,6 @@ import {
   type Target,
 } from '../../plan/index.ts';
 import { centreLine, formedRadii, polyline } from '../../shape/tube/index.ts';
-import { add, type Vec3 } from '../../lib/vec/index.ts';
 
 /** What a place is known to once it was taped, 1σ, mm. */
 export const TAPED_MM = 2;
@@ -67,7 +67,7 @@ function gapMm(
 function clearanceSlope(line: LineView, end: 'a' | 'b', obstacle: Obstacle): Vec3 | null {
   const { nodesMm } = line;
   const moved = (axis: number, by: number): number | null => {
-    const d = [0, 1, 2].map((k) => (k === axis ? by : 0)) as unknown as Vec3;
+    const d = byAxis((k) => (k === axis ? by : 0));
     const corners = lineFollowed(nodesMm, end === 'a' ? d : null, end === 'b' ? d : null);
     const [first, last] = [nodesMm[0]!, nodesMm.at(-1)!];
     return gapMm(
@@ -76,11 +76,11 @@ function clearanceSlope(line: LineView, end: 'a' | 'b', obstacle: Obstacle): Vec
       obstacle,
     );
   };
-  const slope = [0, 1, 2].map((axis) => {
+  const slope = byAxis((axis) => {
     const [more, less] = [moved(axis, STEP_MM), moved(axis, -STEP_MM)];
-    return more === null || less === null ? null : (more - less) / (2 * STEP_MM);
+    return more === null || less === null ? Number.NaN : (more - less) / (2 * STEP_MM);
   });
-  return slope.includes(null) ? null : (slope as unknown as Vec3);
+  return slope.some(Number.isNaN) ? null : slope;
 }
 
 const endsOf = ({ ports }: LineView) =>

@@ -1,8 +1,5 @@
-import { InputError } from '../../lib/faults/index.ts';
-import { gapTo, obstacleOf, type Thing } from '../../shape/obstacles/index.ts';
-import { worstOf } from '../../shape/rod/index.ts';
-import type { PortView } from '../../plan/index.ts';
 import {
+  mapVec,
   addScaled,
   cross,
   distance,
@@ -12,6 +9,10 @@ import {
   sub,
   type Vec3,
 } from '../../lib/vec/index.ts';
+import { InputError } from '../../lib/faults/index.ts';
+import { gapTo, obstacleOf, type Thing } from '../../shape/obstacles/index.ts';
+import { worstOf } from '../../shape/rod/index.ts';
+import type { PortView } from '../../plan/index.ts';
 import { placeEnd, sweep, type HoseView } from './hose-view.ts';
 import { rubs, type Progress } from './lengths.ts';
 
@@ -64,7 +65,7 @@ function placesNear(things: readonly Thing[], from: Vec3): { atMm: Vec3; to: Thi
           const atMm = addScaled(skin.onThing, off, STANDOFF_MM);
           const away = distance(atMm, from);
           return away <= REACH_MM
-            ? [{ atMm: atMm.map((v) => Math.round(v)) as unknown as Vec3, to: thing, off }]
+            ? [{ atMm: mapVec(atMm, (v) => Math.round(v)), to: thing, off }]
             : [];
         }),
       );

@@ -1,6 +1,6 @@
+import { wholeView } from '../../rule-kit/whole-view.ts';
 import { preFillChecks, replay } from '../../../stations/fill/index.ts';
 import type { FillRun, Plan } from '../../../plan/index.ts';
-import type { PlanView } from '../../../plan/results/index.ts';
 import type { Finding, Reading } from '../../define-rule.ts';
 import { FLOOR_READS } from '../fit/_shared.ts';
 
@@ -32,7 +32,7 @@ export function unsaid(
   return begun(view).flatMap((run) => {
     const work = view.bleeding.find((one) => one.work === run.work);
     if (!work?.net) return [];
-    const open = preFillChecks(work, view as unknown as PlanView, run.method).filter(
+    const open = preFillChecks(work, wholeView(view), run.method).filter(
       (before) => before.key.startsWith(key) && !before.done,
     );
     return open.map((before): Finding => ({ ...finding(before.name), where: before.name }));

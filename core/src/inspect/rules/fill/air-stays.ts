@@ -1,6 +1,6 @@
+import { wholeView } from '../../rule-kit/whole-view.ts';
 import { AirSim, climbMmS, POT_MPA, VACUUM_MPA } from '../../../physics/air/index.ts';
 import { airFluidOf, airNetworkOf, methodOf, wayOfMethod } from '../../../stations/fill/index.ts';
-import type { PlanView } from '../../../plan/results/index.ts';
 import { fluidFor, lineSpace } from '../../../plan/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { humpsOf, RISE_MM } from '../route/high-point.ts';
@@ -18,7 +18,7 @@ export const airStays = defineRule({
   about: 'plan',
   reads: FILL_READS,
   judge: (view): Finding[] => {
-    const whole = view as unknown as PlanView;
+    const whole = wholeView(view);
     return view.bleeding.flatMap((work) => {
       const network = airNetworkOf(work, whole);
       if (!network || !work.result) return [];

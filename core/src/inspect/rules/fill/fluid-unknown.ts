@@ -1,5 +1,5 @@
+import { wholeView } from '../../rule-kit/whole-view.ts';
 import { fluidIn, partsOf } from '../../../stations/fill/index.ts';
-import type { PlanView } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
 
@@ -19,7 +19,7 @@ export const fluidUnknown = defineRule({
   ],
   judge: (view) =>
     view.bleeding.flatMap((work) =>
-      partsOf(work, view as unknown as PlanView)
+      partsOf(work, wholeView(view))
         .filter(
           (part) =>
             part.kept &&

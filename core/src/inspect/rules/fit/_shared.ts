@@ -1,5 +1,5 @@
+import { wholeView } from '../../rule-kit/whole-view.ts';
 import { floorView, type TaskView } from '../../../stations/fit/tasks/index.ts';
-import type { PlanView } from '../../../plan/results/index.ts';
 import type { Reading } from '../../define-rule.ts';
 
 /** What of a plan its tasks rest on. */
@@ -26,6 +26,6 @@ export const FLOOR_READS = [
 type Read = Reading<(typeof FLOOR_READS)[number]>;
 /** Tasks, or none while no work has been recorded. */
 export const told = (view: Read): readonly TaskView[] =>
-  view.plan.floor ? floorView(view as unknown as PlanView) : [];
+  view.plan.floor ? floorView(wholeView(view)) : [];
 export const doneIds = (views: readonly TaskView[]): ReadonlySet<string> =>
   new Set(views.filter(({ state }) => state === 'done').map(({ task }) => task.id));

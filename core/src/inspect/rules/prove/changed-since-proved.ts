@@ -1,5 +1,5 @@
+import { wholeView } from '../../rule-kit/whole-view.ts';
 import { provingTests, latestSignature } from '../../../stations/prove/index.ts';
-import type { PlanView } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { begunProving, PROVE_READS } from './_shared.ts';
 
@@ -11,7 +11,7 @@ export const changedSinceProved = defineRule({
   reads: [...PROVE_READS, 'plan.points'],
   judge: (view) => {
     if (!begunProving(view)) return [];
-    const whole = view as unknown as PlanView;
+    const whole = wholeView(view);
     const signed = latestSignature(whole);
     return [
       ...provingTests(whole)

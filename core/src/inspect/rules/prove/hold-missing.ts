@@ -1,5 +1,5 @@
+import { wholeView } from '../../rule-kit/whole-view.ts';
 import { provingTests } from '../../../stations/prove/index.ts';
-import type { PlanView } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { begunProving, PROVE_READS } from './_shared.ts';
 
@@ -16,22 +16,20 @@ export const holdMissing = defineRule({
       stops.length > 0 ||
       signed.length > 0 ||
       view.plan.proving.rounds.some(({ key }) => key === 'walking' || key === 'site');
-    return provingTests(view as unknown as PlanView).flatMap(
-      ({ hold, name, state, note }): Finding[] => {
-        if (!hold) return [];
-        const place = { kind: 'circuit', id: hold.circuitId } as const;
-        if (state === 'bad') return [{ level: 'stop', place, where: name, text: note }];
-        return state === 'open' && driven
-          ? [
-              {
-                level: 'stop',
-                place,
-                where: name,
-                text: 'It was driven or signed, and nobody held it under pressure.',
-              },
-            ]
-          : [];
-      },
-    );
+    return provingTests(wholeView(view)).flatMap(({ hold, name, state, note }): Finding[] => {
+      if (!hold) return [];
+      const place = { kind: 'circuit', id: hold.circuitId } as const;
+      if (state === 'bad') return [{ level: 'stop', place, where: name, text: note }];
+      return state === 'open' && driven
+        ? [
+            {
+              level: 'stop',
+              place,
+              where: name,
+              text: 'It was driven or signed, and nobody held it under pressure.',
+            },
+          ]
+        : [];
+    });
   },
 });

@@ -1,5 +1,5 @@
+import { wholeView } from '../../rule-kit/whole-view.ts';
 import { provingTests } from '../../../stations/prove/index.ts';
-import type { PlanView } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { begunProving, PROVE_READS } from './_shared.ts';
 
@@ -11,23 +11,21 @@ export const leakOpen = defineRule({
   reads: PROVE_READS,
   judge: (view) =>
     begunProving(view)
-      ? provingTests(view as unknown as PlanView).flatMap(
-          ({ key, group, state, note }): Finding[] => {
-            const circuit =
-              group === 'Leaks' && state === 'bad'
-                ? view.plan.circuits.find(({ id }) => key.endsWith(`:${id}`))
-                : undefined;
-            return circuit
-              ? [
-                  {
-                    level: 'stop',
-                    place: { kind: 'circuit', id: circuit.id },
-                    where: circuit.name,
-                    text: `It leaks: ${note}. Find it, mend it, hold and look again.`,
-                  },
-                ]
-              : [];
-          },
-        )
+      ? provingTests(wholeView(view)).flatMap(({ key, group, state, note }): Finding[] => {
+          const circuit =
+            group === 'Leaks' && state === 'bad'
+              ? view.plan.circuits.find(({ id }) => key.endsWith(`:${id}`))
+              : undefined;
+          return circuit
+            ? [
+                {
+                  level: 'stop',
+                  place: { kind: 'circuit', id: circuit.id },
+                  where: circuit.name,
+                  text: `It leaks: ${note}. Find it, mend it, hold and look again.`,
+                },
+              ]
+            : [];
+        })
       : [],
 });

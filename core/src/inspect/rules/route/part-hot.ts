@@ -1,6 +1,6 @@
+import { byAxis, mapVec, type Vec3 } from '../../../lib/vec/index.ts';
 import { boxOf, gapTo, keptFrom, solidsOf, type Thing } from '../../../shape/obstacles/index.ts';
 import type { Port } from '../../../plan/index.ts';
-import type { Vec3 } from '../../../lib/vec/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
@@ -12,10 +12,10 @@ const cornersOf = (thing: Thing): Vec3[] =>
   solidsOf(thing.shape)
     .map(boxOf)
     .flatMap(({ min, max }) => [
-      ...[0, 1, 2, 3, 4, 5, 6, 7].map(
-        (i) => [0, 1, 2].map((axis) => ((i >> axis) & 1 ? max : min)[axis]!) as unknown as Vec3,
+      ...[0, 1, 2, 3, 4, 5, 6, 7].map((i) =>
+        byAxis((axis) => ((i >> axis) & 1 ? max : min)[axis]!),
       ),
-      min.map((v, i) => (v + max[i]!) / 2) as unknown as Vec3,
+      mapVec(min, (v, i) => (v + max[i]!) / 2),
     ]);
 
 /** Heat boils the fluid in a part as in a line; and fluid that drips on a hot surface burns, however far below it lies. Ours, said to be a judgement. */

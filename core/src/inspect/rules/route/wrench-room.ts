@@ -1,6 +1,6 @@
+import { mapVec, addScaled, rotate, squareTo, unit, type Vec3 } from '../../../lib/vec/index.ts';
 import { gapTo, type Obstacle } from '../../../shape/obstacles/index.ts';
 import { drawnBackMm, toolingOf } from '../../../plan/index.ts';
-import { addScaled, rotate, squareTo, unit, type Vec3 } from '../../../lib/vec/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { ENDS, cornerAt, endName, lengthWords, onLine } from '../../rule-kit/places.ts';
 
@@ -32,7 +32,7 @@ export const wrenchRoom = defineRule({
     return ENDS.flatMap((end): Finding[] => {
       if (!line.ports[end]) return [];
       const points = end === 'a' ? space.points : [...space.points].reverse();
-      const along = unit(points[1]!.map((v, i) => v - points[0]![i]!) as unknown as Vec3);
+      const along = unit(mapVec(points[1]!, (v, i) => v - points[0]![i]!));
       if (!along) return [];
       const nutMm = toolingOf(line.line.ends[end], view.plan.bench).nutLengthMm;
       const near = obstacles.filter(
