@@ -1,8 +1,8 @@
 import { fluidIn, replay, reservoirParts } from '../fill/index.ts';
-import { floorView, torqueOf } from '../fit/tasks/index.ts';
-import type { SignOff } from '../../plan/index.ts';
+import { floorView, torqueOf, type TaskView } from '../fit/tasks/index.ts';
+import type { Floor, Plan, SignOff } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
-import { provingTests } from './test-results.ts';
+import { provingTests, type ProvingTest } from './test-results.ts';
 import { signedDigest } from './digests.ts';
 
 /** Something that stands in the way of signing. */
@@ -39,126 +39,159 @@ const PLACE_GUESSES = new Set(['guess-unmeasured', 'cut-unsure']);
  */
 const STOPS_REPEATED = new Set(['hold-missing', 'leak-open', 'changed-since-proved']);
 
+type Points = readonly OpenPoint[];
+const point = (key: string, text: string, station: string, never = false): OpenPoint => ({
+  key,
+  text,
+  station,
+  never,
+});
+const counted = (count: number, one: string, many: string): string =>
+  `${count} ${count === 1 ? one : many}`;
+
+function snagPoints(snags: readonly FoundSnag[], isFitted: boolean): Points {
+  return snags.flatMap(({ key, rule, level, where, text, station }) => {
+    if (level === 'stop' && !STOPS_REPEATED.has(rule))
+      return [point(`snag:${key}`, `${where}: ${text}`, station, true)];
+    return GUESSES.has(rule) && !(isFitted && PLACE_GUESSES.has(rule))
+      ? [point(`guess:${key}`, `${where}: ${text}`, station)]
+      : [];
+  });
+}
+
+const TEST_WORDS = {
+  bad: 'not good',
+  void: 'void since a change',
+  open: 'not done',
+  locked: 'not done',
+  done: '',
+} as const;
+/** Tests that nobody may sign over: what holds, what leaks, what grips, what parks, a firm pedal. */
+const isGrave = ({ key, hold }: ProvingTest): boolean =>
+  hold !== undefined ||
+  key.startsWith('leak:') ||
+  key.startsWith('grips:') ||
+  key === 'parking' ||
+  key === 'pedal-firm';
+const testPoints = (tests: readonly ProvingTest[]): Points =>
+  tests.flatMap((test) => {
+    const word = TEST_WORDS[test.state];
+    const text = `${test.name}: ${word}.${test.note ? ` ${test.note}` : ''}`;
+    const never = isGrave(test) || test.state === 'bad';
+    return word ? [point(`round:${test.key}`, text, 'prove', never)] : [];
+  });
+
+/** Joints and fasteners that are not tight, torques without a figure or a source, checks that are not taken. */
+function taskPoints(tasks: readonly TaskView[], floor: Floor): Points {
+  const loose = tasks.filter(
+    ({ task, state }) => (task.joint || task.fastener) && state !== 'done',
+  );
+  const joints = loose.flatMap(({ task: { joint } }) => (joint ? [joint.name] : []));
+  const bolts = loose.filter(({ task }) => task.fastener && !task.needs.includes('drive'));
+  const bare = tasks.filter(({ task, state }) => {
+    const torque = state === 'done' ? torqueOf(task, floor) : null;
+    return torque?.verdict === 'no-figure' || torque?.source === '';
+  });
+  const looks = tasks.filter(({ task, state }) => task.kind === 'look' && state !== 'done');
+  const names = `${joints.slice(0, 3).join('; ')}${joints.length > 3 ? '; …' : ''}`;
+  return [
+    ...(joints.length
+      ? [
+          point(
+            'joints',
+            `${counted(joints.length, 'joint is', 'joints are')} not told tight: ${names}.`,
+            'fit',
+            true,
+          ),
+        ]
+      : []),
+    ...(bolts.length
+      ? [
+          point(
+            'bolts',
+            `${counted(bolts.length, 'fastener is', 'fasteners are')} not told tight.`,
+            'fit',
+          ),
+        ]
+      : []),
+    ...(bare.length
+      ? [
+          point(
+            'sources',
+            `${counted(bare.length, 'torque has', 'torques have')} no figure or no source.`,
+            'fit',
+          ),
+        ]
+      : []),
+    ...(looks.length
+      ? [
+          point(
+            'looks',
+            `${counted(looks.length, 'look is', 'looks are')} not taken or not good.`,
+            'fit',
+          ),
+        ]
+      : []),
+  ];
+}
+
+function fluidPoints(plan: Plan): Points {
+  const unknown = reservoirParts(plan.parts).filter(
+    (part) => part.kept && part.family === null && !fluidIn(plan, part.id).wasId,
+  );
+  const felt = plan.filling.runs.map((run) => replay(run).state.felt).at(-1);
+  const soft =
+    felt === null
+      ? 'The last run at the bleeders is not finished.'
+      : `After the last run at the bleeders the pedal was told ${felt === 'sinks' ? 'sinking' : felt}.`;
+  return [
+    ...(unknown.length
+      ? [
+          point(
+            'fluid',
+            `Nobody said what fluid is in ${unknown.map(({ name }) => name).join(', ')}.`,
+            'fill',
+            true,
+          ),
+        ]
+      : []),
+    ...(felt !== undefined && felt !== 'firm' ? [point('felt', soft, 'fill')] : []),
+  ];
+}
+
 /** All that stands in the way of signing, in the order in which it is worth closing: each once. */
 export function openPoints(view: PlanView, snags: readonly FoundSnag[]): OpenPoint[] {
-  const { plan } = view;
-  const floor = plan.floor;
+  const { plan, lines } = view;
   const tasks = floorView(view);
-  const fitted =
+  const isFitted =
     tasks.length > 0 &&
     tasks
       .filter(({ task }) => task.kind === 'run' || task.kind === 'look')
       .every(({ state }) => state === 'done');
-  const rounds = provingTests(view);
-  const points: OpenPoint[] = [];
-  const add = (key: string, text: string, station: string, never = false): void =>
-    void points.push({ key, text, station, never });
-  if (!view.lines.length && !plan.hoses.length)
-    add(
-      'nothing',
-      'There is nothing to sign for: no line and no hose is in the plan.',
-      'route',
-      true,
-    );
-  for (const snag of snags) {
-    if (snag.level === 'stop' && !STOPS_REPEATED.has(snag.rule))
-      add(`snag:${snag.key}`, `${snag.where}: ${snag.text}`, snag.station, true);
-    else if (GUESSES.has(snag.rule) && !(fitted && PLACE_GUESSES.has(snag.rule)))
-      add(`guess:${snag.key}`, `${snag.where}: ${snag.text}`, snag.station);
-  }
-  for (const round of rounds) {
-    const isHold = round.hold !== undefined;
-    const isGrave =
-      isHold ||
-      round.key.startsWith('leak:') ||
-      round.key.startsWith('grips:') ||
-      round.key === 'parking' ||
-      round.key === 'pedal-firm';
-    const word = {
-      bad: 'not good',
-      void: 'void since a change',
-      open: 'not done',
-      locked: 'not done',
-      done: '',
-    }[round.state];
-    if (word)
-      add(
-        `round:${round.key}`,
-        `${round.name}: ${word}.${round.note ? ` ${round.note}` : ''}`,
-        'prove',
-        isGrave || round.state === 'bad',
-      );
-  }
-  if (!plan.parking && plan.sizing && plan.sizing.category !== 'competition')
-    add('no-parking', 'No parking brake is set down, and none is proved.', 'size', true);
-  const loose = tasks.filter(
-    ({ task, state }) => (task.joint || task.fastener) && state !== 'done',
-  );
-  const joints = loose.filter(({ task }) => task.joint);
-  if (joints.length)
-    add(
-      'joints',
-      `${joints.length} ${joints.length === 1 ? 'joint is' : 'joints are'} not told tight: ${joints
-        .slice(0, 3)
-        .map(({ task }) => task.joint!.name)
-        .join('; ')}${joints.length > 3 ? '; …' : ''}.`,
-      'fit',
-      true,
-    );
-  const bolts = loose.filter(({ task }) => task.fastener && !task.needs.includes('drive'));
-  if (bolts.length)
-    add(
-      'bolts',
-      `${bolts.length} ${bolts.length === 1 ? 'fastener is' : 'fasteners are'} not told tight.`,
-      'fit',
-    );
-  const bare = tasks.filter(
-    ({ task, state }) =>
-      state === 'done' &&
-      (torqueOf(task, floor)?.verdict === 'no-figure' || torqueOf(task, floor)?.source === ''),
-  );
-  if (bare.length)
-    add(
-      'sources',
-      `${bare.length} ${bare.length === 1 ? 'torque has' : 'torques have'} no figure or no source.`,
-      'fit',
-    );
-  const looks = tasks.filter(({ task, state }) => task.kind === 'look' && state !== 'done');
-  if (looks.length)
-    add(
-      'looks',
-      `${looks.length} ${looks.length === 1 ? 'look is' : 'looks are'} not taken or not good.`,
-      'fit',
-    );
-  for (const one of floor.temporary.filter(({ closed }) => closed === null))
-    add(
-      `held:${one.id}`,
-      `${one.what} is held by something temporary (${one.by.replace('-', ' ')}).`,
-      'fit',
-    );
-  for (const { line } of view.lines)
-    if (!line.ends.a.portId || !line.ends.b.portId)
-      add(`end:${line.id}`, `${line.name} has an open end.`, 'route', true);
-  const unknown = reservoirParts(plan.parts).filter(
-    (part) => part.kept && part.family === null && !fluidIn(plan, part.id).wasId,
-  );
-  if (unknown.length)
-    add(
-      'fluid',
-      `Nobody said what fluid is in ${unknown.map(({ name }) => name).join(', ')}.`,
-      'fill',
-      true,
-    );
-  const soft = plan.filling.runs.map((run) => replay(run).state.felt).at(-1);
-  if (soft !== undefined && soft !== 'firm')
-    add(
-      'felt',
-      soft === null
-        ? 'The last run at the bleeders is not finished.'
-        : `After the last run at the bleeders the pedal was told ${soft === 'sinks' ? 'sinking' : soft}.`,
-      'fill',
-    );
-  return points;
+  const nothing = 'There is nothing to sign for: no line and no hose is in the plan.';
+  const noParking = 'No parking brake is set down, and none is proved.';
+  return [
+    ...(lines.length || plan.hoses.length ? [] : [point('nothing', nothing, 'route', true)]),
+    ...snagPoints(snags, isFitted),
+    ...testPoints(provingTests(view)),
+    ...(!plan.parking && plan.sizing && plan.sizing.category !== 'competition'
+      ? [point('no-parking', noParking, 'size', true)]
+      : []),
+    ...taskPoints(tasks, plan.floor),
+    ...plan.floor.temporary
+      .filter(({ closed }) => closed === null)
+      .map(({ id, what, by }) =>
+        point(
+          `held:${id}`,
+          `${what} is held by something temporary (${by.replace('-', ' ')}).`,
+          'fit',
+        ),
+      ),
+    ...lines
+      .filter(({ line: { ends } }) => !ends.a.portId || !ends.b.portId)
+      .map(({ line }) => point(`end:${line.id}`, `${line.name} has an open end.`, 'route', true)),
+    ...fluidPoints(plan),
+  ];
 }
 
 export interface MaySign {

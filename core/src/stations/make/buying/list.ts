@@ -213,10 +213,7 @@ function ofLine(view: LineView, to: Gathered): void {
     }
 }
 
-/** One for everything: all that this plan uses up or is made with, each with where it goes. What is kept on the vehicle is not on it. */
-export function shoppingList(view: Listed): ListItem[] {
-  const { plan, lines } = view;
-  const to = new Gathered();
+function partsAndTube({ plan, lines }: Listed, to: Gathered): void {
   for (const { id, name, kind, kept, ports } of plan.parts)
     if (!kept)
       to.add(
@@ -235,7 +232,8 @@ export function shoppingList(view: Listed): ListItem[] {
           : ({ kind: 'plan', id: plan.id } as const),
       })),
     );
-  for (const line of lines) if (line.line.origin !== 'kept') ofLine(line, to);
+}
+function hosesOf({ plan }: Listed, to: Gathered): void {
   for (const hose of plan.hoses) {
     const ends = (['a', 'b'] as const).map((end) =>
       hoseFittingById(hose.ends[end].fittingId)!.name.toLowerCase(),
@@ -253,6 +251,10 @@ export function shoppingList(view: Listed): ListItem[] {
       { text: hose.name, place: { kind: 'hose', id: hose.id } },
     );
   }
+}
+/** What every joint uses up, but of what is kept as it is. */
+function washersOf(view: Listed, to: Gathered): void {
+  const { lines } = view;
   const kept = new Set(
     lines.filter(({ line }) => line.origin === 'kept').map(({ line }) => line.id),
   );
@@ -265,54 +267,56 @@ export function shoppingList(view: Listed): ListItem[] {
           place: end.place,
         });
   }
-  for (const line of lines) {
-    if (line.line.origin === 'kept') continue;
-    const { odMm } = line.tube;
-    for (const clip of lineSpace(plan, line)?.clips ?? []) {
-      const on = clip.to
-        ? clip.bracket
-          ? `on a bracket from ${clip.to.name}`
-          : `on ${clip.to.name}`
-        : 'held by nothing yet';
-      const use = {
-        text: `${line.line.name} at ${Math.round(clip.atMm)}, ${on}`,
-        place: onLine(line),
-      };
+}
+/** Clips with their screws and brackets, and grommets where a line goes through a hole. */
+function clipsOf(plan: Listed['plan'], line: LineView, to: Gathered): void {
+  const { odMm } = line.tube;
+  for (const clip of lineSpace(plan, line)?.clips ?? []) {
+    const on = clip.to
+      ? clip.bracket
+        ? `on a bracket from ${clip.to.name}`
+        : `on ${clip.to.name}`
+      : 'held by nothing yet';
+    const use = {
+      text: `${line.line.name} at ${Math.round(clip.atMm)}, ${on}`,
+      place: onLine(line),
+    };
+    to.add(
+      { key: `clip:${odMm}`, group: 'Clips and screws', name: `Lined clip for ${odMm} mm tube` },
+      1,
+      use,
+    );
+    to.add(
+      {
+        key: 'screw:M6',
+        group: 'Clips and screws',
+        name: 'Screw M6 with lock washer, for a clip',
+      },
+      1,
+      use,
+    );
+    if (clip.bracket)
       to.add(
-        { key: `clip:${odMm}`, group: 'Clips and screws', name: `Lined clip for ${odMm} mm tube` },
+        { key: 'bracket:clip', group: 'Clips and screws', name: 'Bracket of strip, for a clip' },
         1,
         use,
       );
-      to.add(
-        {
-          key: 'screw:M6',
-          group: 'Clips and screws',
-          name: 'Screw M6 with lock washer, for a clip',
-        },
-        1,
-        use,
-      );
-      if (clip.bracket)
-        to.add(
-          { key: 'bracket:clip', group: 'Clips and screws', name: 'Bracket of strip, for a clip' },
-          1,
-          use,
-        );
-    }
-    for (const thing of plan.things)
-      for (const { hole } of throughHoles(thing, line.nodesMm, odMm))
-        if (hole?.lined === 'grommet')
-          to.add(
-            {
-              key: `grommet:${hole.diameterMm}`,
-              group: 'Clips and screws',
-              name: `Grommet for a hole of ${hole.diameterMm} mm`,
-            },
-            1,
-            { text: `${line.line.name} through ${thing.name}`, place: onLine(line) },
-          );
   }
-  for (const { work, result, reservoirs } of view.bleeding) {
+  for (const thing of plan.things)
+    for (const { hole } of throughHoles(thing, line.nodesMm, odMm))
+      if (hole?.lined === 'grommet')
+        to.add(
+          {
+            key: `grommet:${hole.diameterMm}`,
+            group: 'Clips and screws',
+            name: `Grommet for a hole of ${hole.diameterMm} mm`,
+          },
+          1,
+          { text: `${line.line.name} through ${thing.name}`, place: onLine(line) },
+        );
+}
+function fluidsOf({ plan, bleeding }: Listed, to: Gathered): void {
+  for (const { work, result, reservoirs } of bleeding) {
     // Each reservoir has its own fluid.
     const own = fluidFor(plan, reservoirs);
     if (result?.buyMl)
@@ -330,6 +334,19 @@ export function shoppingList(view: Listed): ListItem[] {
         },
       );
   }
+}
+
+/** One for everything: all that this plan uses up or is made with, each with where it goes. What is kept on the vehicle is not on it. */
+export function shoppingList(view: Listed): ListItem[] {
+  const { plan, lines } = view;
+  const to = new Gathered();
+  const ours = lines.filter(({ line }) => line.origin !== 'kept');
+  partsAndTube(view, to);
+  for (const line of ours) ofLine(line, to);
+  hosesOf(view, to);
+  washersOf(view, to);
+  for (const line of ours) clipsOf(plan, line, to);
+  fluidsOf(view, to);
   for (const { id, name, count } of plan.buying.own ?? [])
     to.add({ key: `own:${id}`, group: 'Your own', name }, count);
   return to.items;
