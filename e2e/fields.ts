@@ -1,19 +1,18 @@
 import { readPlan, type Plan } from '@firm-line/core/plan';
 import type { Page } from 'puppeteer-core';
 
-/** What no field expects: nothing, words, figures at and beyond every limit, other units, long texts. */
+/**
+ * What no field expects: nothing, words, figures beyond every limit, long texts; in a long run also figures at a limit
+ * and other units, which the specs of the fields themselves have too.
+ */
 export const ODD_ENTRIES = [
   '',
   'abc',
-  '0',
   '-1',
   '1e9',
-  '-99999999',
-  '0.0000001',
-  '12 in',
-  '1/0',
   'x'.repeat(300),
-] as const;
+  ...(process.env['LONG_TESTS'] ? ['0', '-99999999', '0.0000001', '12 in', '1/0'] : []),
+];
 
 /** What a field is called, so that one like it is not driven again: figures in it may differ. */
 const LIST = `(() => {

@@ -1,4 +1,4 @@
-import { SCREENS } from '../app/src/stations/registry';
+import { SCREENS, STATIONS } from '../app/src/stations/registry';
 import { VEHICLES } from '../core/src/proposals/set-out/index';
 import { editable, goTo, reload, settled, watch, withBrowser } from './browser';
 import { pressNamed, tabTo, textOf, waitText } from './keyboard';
@@ -38,7 +38,9 @@ describe('a plan set out from what is known', () => {
       );
       await setOut(page, vehicle);
       await keep(page);
-      for (const { path } of SCREENS) {
+      // The pages of a van, a unibody and a space frame show what those of a pickup do: there the stations do.
+      const isLike = ['van', 'unibody', 'space-frame'].includes(vehicle);
+      for (const { path } of isLike && !process.env['LONG_TESTS'] ? STATIONS : SCREENS) {
         await goTo(page, path);
         expect([path, await wrong(page)]).toEqual([path, []]);
       }
