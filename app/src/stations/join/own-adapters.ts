@@ -1,12 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { freshId } from '@firm-line/core/plan';
-import { END_NAMES, SEAT_NAMES, type Adapter, type Half } from '@firm-line/core/trade/stock';
+import { halfWords, type Adapter, type Half } from '@firm-line/core/trade/stock';
 import { PlanStore } from '../../session/plan-store';
 import { HalfField } from './half-field';
 import { Disclosure } from '../../kit/disclosure';
-
-const words = (half: Half): string =>
-  `${half.thread} ${half.gender === 'male' ? END_NAMES[half.end] : SEAT_NAMES[half.seat]}`;
 
 /** Adapters that lie in the user's own drawer; they are searched with the stock. */
 @Component({
@@ -60,7 +57,7 @@ export class OwnAdapters {
   protected readonly fault = signal<string | null>(null);
 
   protected halves(adapter: Adapter): string {
-    return adapter.halves.map(words).join(' to ');
+    return adapter.halves.map(halfWords).join(' to ');
   }
   protected add(name: string): void {
     const plan = this.store.plan();

@@ -1,5 +1,6 @@
 import FlatQueue from 'flatqueue';
 import {
+  halfWords,
   ADAPTERS,
   type Adapter,
   type FemaleHalf,
@@ -89,10 +90,6 @@ function chainOf(from: Half, to: Half, way: Way): Chain {
     : ['They join directly.'];
   return { parts: parts.map((part) => part.id), joins, joints: joins.length, costMinor, why };
 }
-
-/** The words for a half: `3/8-24 UNF, bubble`. */
-const halfWords = (half: Half): string =>
-  `${half.gender} ${half.thread}, ${half.gender === 'male' ? half.end : half.seat}`;
 
 /**
  * The shortest chains of adapters between two ports over a catalogue: fewest sealing faces first,

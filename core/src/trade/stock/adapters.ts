@@ -1,9 +1,13 @@
-import type { EndForm, SeatForm } from './joints.ts';
+import { END_NAMES, SEAT_NAMES, type EndForm, type SeatForm } from './joints.ts';
 
 /** One half of a joint, male or female. */
 export type Half =
   | { readonly gender: 'male'; readonly thread: string; readonly end: EndForm }
   | { readonly gender: 'female'; readonly thread: string; readonly seat: SeatForm };
+
+/** A half of a joint as it is said: `M10x1 male, bubble flare`, `3/8-24 UNF female, inverted flare seat`. */
+export const halfWords = (half: Half): string =>
+  `${half.thread} ${half.gender}, ${half.gender === 'male' ? END_NAMES[half.end] : SEAT_NAMES[half.seat]}`;
 
 export interface Adapter {
   readonly id: string;

@@ -32,7 +32,14 @@ export {
   type Thread,
   type ThreadFamily,
 } from './threads.ts';
-export { ADAPTERS, adapterById, isPipeFitting, type Adapter, type Half } from './adapters.ts';
+export {
+  ADAPTERS,
+  adapterById,
+  halfWords,
+  isPipeFitting,
+  type Adapter,
+  type Half,
+} from './adapters.ts';
 export {
   HOSE_CLASS_NAMES,
   HOSE_FITTINGS,

@@ -13,6 +13,7 @@ import {
 } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import {
+  halfWords,
   fluidById,
   FLARES,
   hoseById,
@@ -56,10 +57,6 @@ export interface ListItem {
   readonly words?: string;
 }
 
-const halfWords = (half: Half): string =>
-  half.gender === 'male'
-    ? `${half.thread} male, ${half.end.replace(/-/g, ' ')}`
-    : `${half.thread} female, ${half.seat.replace(/-/g, ' ')} seat`;
 const onLine = ({ line }: LineView): Ref => ({ kind: 'line', id: line.id });
 
 /** What of a plan the list rests on. */
