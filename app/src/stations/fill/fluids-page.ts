@@ -57,19 +57,13 @@ import { FieldOf } from '../../kit/fields/field';
             [value]="row.now.batch"
             (changed)="set(row.now, { batch: $event })"
           />
-          @for (day of days; track day.field) {
-            <div>
-              <label class="label block" [attr.for]="day.field + row.part.id">{{
-                day.label
-              }}</label><input
-                #on
-                type="date"
-                class="field w-full"
-                [id]="day.field + row.part.id"
-                [value]="row.now[day.field] ?? ''"
-                (change)="set(row.now, when(day.field, on.value))"
-              />
-            </div>
+          @for (day of days; track day) {
+            <fl-field
+              [of]="fields[day]"
+              [field]="day + row.part.id"
+              [value]="row.now[day]"
+              (changed)="set(row.now, when(day, $event))"
+            />
           }
           <fl-field
             [of]="fields.boilC"
@@ -133,11 +127,7 @@ export class FluidsPage {
   private readonly sheet = inject(FillFacade);
   private readonly store = inject(PlanStore);
   protected readonly fluids = FLUIDS.map(({ id, name }) => [id, name] as const);
-  protected readonly days = [
-    { field: 'openedOn', label: 'Bottle opened' },
-    { field: 'filledOn', label: 'Filled' },
-    { field: 'nextOn', label: 'To be renewed by' },
-  ] as const;
+  protected readonly days = ['openedOn', 'filledOn', 'nextOn'] as const;
   protected printing = '';
   protected readonly rows = computed(() =>
     reservoirParts(this.store.plan().parts).map((part: Part) => {
@@ -156,8 +146,11 @@ export class FluidsPage {
       };
     }),
   );
-  protected when(field: 'openedOn' | 'filledOn' | 'nextOn', day: string): Partial<ReservoirFluid> {
-    return { [field]: day || null };
+  protected when(
+    field: 'openedOn' | 'filledOn' | 'nextOn',
+    day: string | null,
+  ): Partial<ReservoirFluid> {
+    return { [field]: day };
   }
   protected tick(key: 'seals' | 'flushed' | 'named', is: boolean): Partial<ReservoirFluid> {
     return { [key]: is };

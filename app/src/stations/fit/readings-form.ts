@@ -16,7 +16,7 @@ type Figure = number | null | undefined;
   selector: 'fl-readings-form',
   imports: [FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { class: 'grid gap-3 sm:grid-cols-3' },
+  host: { class: 'grid items-end gap-3 sm:grid-cols-3' },
   template: `
     @for (ask of asks(); track ask.key) {
       <fl-field

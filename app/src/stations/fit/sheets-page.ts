@@ -51,28 +51,18 @@ import { FieldOf } from '../../kit/fields/field';
             (changed)="change(one.id, { readBy: $event })"
           />
           @if (one.state === 'asked') {
-            <div>
-              <label class="label block" [attr.for]="'asked-' + one.id">Asked for on</label
-              ><input
-                #asked
-                type="date"
-                class="field w-full"
-                [id]="'asked-' + one.id"
-                [value]="one.askedOn ?? ''"
-                (change)="change(one.id, { askedOn: asked.value || null })"
-              />
-            </div>
-            <div>
-              <label class="label block" [attr.for]="'due-' + one.id">Should be here by</label
-              ><input
-                #due
-                type="date"
-                class="field w-full"
-                [id]="'due-' + one.id"
-                [value]="one.dueOn ?? ''"
-                (change)="change(one.id, { dueOn: due.value || null })"
-              />
-            </div>
+            <fl-field
+              [of]="fields.askedOn"
+              [field]="'asked-' + one.id"
+              [value]="one.askedOn"
+              (changed)="change(one.id, { askedOn: $event })"
+            />
+            <fl-field
+              [of]="fields.dueOn"
+              [field]="'due-' + one.id"
+              [value]="one.dueOn"
+              (changed)="change(one.id, { dueOn: $event })"
+            />
           }
         </div>
         <fl-add-photos

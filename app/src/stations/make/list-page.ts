@@ -140,16 +140,12 @@ const STATE_NAMES: Record<OrderState, string> = {
                         [value]="row.order.from"
                         (changed)="order(row.item.key, { from: $event })"
                       />
-                      <div>
-                        <label class="label block" [attr.for]="'due-' + row.item.key">Due</label
-                        ><input
-                          type="date"
-                          class="field w-full"
-                          [id]="'due-' + row.item.key"
-                          [value]="row.order.due ?? ''"
-                          (change)="day(row.item.key, $event)"
-                        />
-                      </div>
+                      <fl-field
+                        [of]="fields.due"
+                        [field]="'due-' + row.item.key"
+                        [value]="row.order.due"
+                        (changed)="order(row.item.key, { due: $event })"
+                      />
                       <fl-optional-number-field
                         [label]="'Price of one ' + ones[row.item.unit]"
                         [most]="1e7"
@@ -356,9 +352,6 @@ export class ListPage {
       ...(state === 'ordered' && !row.order.on ? { on: today } : {}),
       ...(state === 'here' ? { have: Math.max(row.order.have, row.item.count) } : {}),
     });
-  }
-  protected day(key: string, event: Event): void {
-    this.order(key, { due: (event.target as HTMLInputElement).value || null });
   }
   protected words(row: ListRow): string {
     return sellerWords(row);

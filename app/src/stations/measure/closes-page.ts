@@ -50,16 +50,12 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
             [value]="gate.name"
             (changed)="change(gate.id, { name: $event })"
           />
-          <div>
-            <label class="label block" [attr.for]="'on-' + gate.id">On</label>
-            <input
-              type="date"
-              class="field"
-              [id]="'on-' + gate.id"
-              [value]="gate.on ?? ''"
-              (change)="setDay(gate.id, $event)"
-            />
-          </div>
+          <fl-field
+            [of]="fields.on"
+            [field]="'on-' + gate.id"
+            [value]="gate.on"
+            (changed)="change(gate.id, { on: $event ?? null })"
+          />
           <fl-field
             [of]="fields.closed"
             [value]="gate.closed"
@@ -170,9 +166,6 @@ export class ClosesPage {
   }
   protected change(id: string, patch: Partial<Omit<Gate, 'id'>>): void {
     this.store.apply({ edit: 'changeGate', with: { id, patch } });
-  }
-  protected setDay(id: string, event: Event): void {
-    this.change(id, { on: (event.target as HTMLInputElement).value || null });
   }
   protected lookedAt(id: string, look: GateLook, text: string): void {
     const gate = this.store.plan().gates.find((one) => one.id === id)!;

@@ -177,7 +177,7 @@ export const FLUID_IN = record<ReservoirFluid>()(
     source: told('Source', text),
     openedOn: told('Bottle opened', nullable(day)),
     filledOn: told('Filled', nullable(day)),
-    nextOn: told('Next renewal', nullable(day)),
+    nextOn: told('To be renewed by', nullable(day)),
     boilC: told('Measured boiling point', nullable(number(0, 400))),
     hotC: told('Highest temperature nearby', nullable(number(-50, 1000))),
     wasId: told('Previous fluid', nullable(ref('fluid')), { none: 'nothing:  new parts' }),

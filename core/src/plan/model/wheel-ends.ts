@@ -131,8 +131,8 @@ export const STACK_BOLT = record<StackBolt>()({
   gripMm: told('Bracket and ear, thickness', gap),
   washerMm: told('Washers', gap),
   needMm: told('Thread that must hold', gap),
-  depthMm: told('Depth of the thread', optional(nullable(gap)), { none: 'open' }),
-  shankMm: told('Shank', optional(gap)),
+  depthMm: told('Depth of the thread', optional(nullable(gap)), { none: 'through' }),
+  shankMm: told('Plain shank', optional(gap), { none: 'none' }),
 });
 export const SHIMS = record<Shims>()({
   thicknessMm: told('Thickness', over(20), { digits: 2 }),
