@@ -1,15 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { type EditCall, type Floor, type TemporaryFix, TEMPORARY } from '@firm-line/core/plan';
+import {
+  type EditCall,
+  type Floor,
+  type TemporaryFix,
+  TEMPORARY,
+  choiceName,
+} from '@firm-line/core/plan';
 import { FieldOf } from '../../kit/fields/field';
-
-/** What holds for now, as it is said. */
-export const HELD_NAMES: Record<TemporaryFix['by'], string> = {
-  'zip-tie': 'a zip tie',
-  clip: 'a clip',
-  'plastic-shim': 'a plastic shim',
-  clamp: 'a clamp',
-  other: 'something else',
-};
 
 /** What holds for now and must come off again: open until it is closed. */
 @Component({
@@ -22,7 +19,7 @@ export const HELD_NAMES: Record<TemporaryFix['by'], string> = {
     @for (one of open(); track one.id) {
       <div class="flex items-center gap-3 border-t border-rule py-2" data-test="held">
         <p class="min-w-0 flex-1 text-sm">
-          <span class="font-semibold">{{ one.what }}</span> on {{ names[one.by] }} since
+          <span class="font-semibold">{{ one.what }}</span> on {{ names(one.by) }} since
           {{ one.since
           }}{{ one.task && taskName()(one.task) ? ', at: ' + taskName()(one.task) : '' }}
         </p>
@@ -69,7 +66,8 @@ export class HeldForNow {
   /** What a task is called; nothing where there is no such task any more. */
   readonly taskName = input.required<(id: string) => string>();
   readonly changed = output<EditCall>();
-  protected readonly names = HELD_NAMES;
+  protected readonly names = (by: TemporaryFix['by']): string =>
+    choiceName(TEMPORARY.fields.by, by);
   protected readonly words = signal('');
   protected readonly by = signal<TemporaryFix['by']>('zip-tie');
   protected readonly open = computed(() =>

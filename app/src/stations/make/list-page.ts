@@ -23,6 +23,7 @@ import {
   type OrderState,
   type OwnItem,
   BUYING,
+  choiceName,
 } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
@@ -33,16 +34,6 @@ import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
 import { Dialog } from '../../kit/dialog';
 import { FieldOf } from '../../kit/fields/field';
-
-const STATE_NAMES: Record<OrderState, string> = {
-  needed: 'needed',
-  ordered: 'ordered',
-  here: 'here',
-  fitted: 'fitted',
-  wrong: 'came wrong',
-  missing: 'missing',
-  'sent-back': 'sent back',
-};
 
 /** Everything the plan uses up or is made with: what is at hand, what is to buy, how it stands, what it costs. */
 @Component({
@@ -320,7 +311,7 @@ export class ListPage {
           buy: row.toBuy ? this.amount(row.item, row.toBuy) : '',
           cost: this.money(row.costMinor),
           percent: this.percent(row.share),
-          stands: `${row.order.state === 'needed' && !row.toBuy ? 'at hand' : STATE_NAMES[row.order.state]}${row.order.from ? `, ${row.order.from}` : ''}${row.order.due && row.order.state !== 'here' && row.order.state !== 'fitted' ? `, due ${row.order.due}` : ''}`,
+          stands: `${row.order.state === 'needed' && !row.toBuy ? 'at hand' : choiceName(ORDER.fields.state, row.order.state)}${row.order.from ? `, ${row.order.from}` : ''}${row.order.due && row.order.state !== 'here' && row.order.state !== 'fitted' ? `, due ${row.order.due}` : ''}`,
           where:
             row.item.uses.length > 3
               ? `${row.item.uses
@@ -475,7 +466,7 @@ export class ListPage {
       order.have,
       toBuy,
       item.unit,
-      STATE_NAMES[order.state],
+      choiceName(ORDER.fields.state, order.state),
       order.from,
       order.due ?? '',
       order.priceMinor === null ? '' : this.money(order.priceMinor),

@@ -62,7 +62,7 @@ const rowOf = (field: AnyField, key: string, at: string): string => {
 
 /**
  * Tables of every record of a plan file as Markdown: each field's name, what it is called, and what it may hold. A shape that
- * stands in several places has its table where it stands first.
+ * is used in several places has one table, at its first place.
  */
 export function fieldTables(): string {
   const places = new Map<string, string>();

@@ -38,7 +38,7 @@ function runRecordCheck(
   if (trouble) say(trouble.at ? [...path, trouble.at] : path, trouble.message);
 }
 
-/** Says everything that is wrong with a value against its field, as the reader's schema does, for values that change by hand: only what changed is looked at again. */
+/** Reports every fault of a value against its field, in the words of the schema. Made for plans that change at every edit: records that did not change are not checked again. */
 export function check(field: AnyField, value: unknown, path: Path, say: Say): void {
   const tell = (type: string, context: object = {}): void =>
     say(path, faultSentence(type, { value, ...context }));

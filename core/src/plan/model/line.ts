@@ -128,7 +128,7 @@ export const JOINT_WORK = record<JointWork>()({
   ),
   sealant: told('Sealant', oneOf(SEALANTS, SEALANT_NAMES)),
   sealants: told('Sealant by joint', optional(list(oneOf(SEALANTS, SEALANT_NAMES), 9))),
-  washers: told('Washers', choice({ none: 'none set down', new: 'new', used: 'used before' })),
+  washers: told('Washers', choice({ none: 'none recorded', new: 'new', used: 'used before' })),
   opened: told('Times opened', number(0, 1000, { whole: true })),
   torqueNm: told('Torque', nullable(over(10_000))),
   torqueSource: told('Source of the torque', text),

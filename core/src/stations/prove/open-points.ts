@@ -99,7 +99,7 @@ function taskPoints(tasks: readonly TaskView[], floor: Floor): Points {
       ? [
           point(
             'joints',
-            `${counted(joints.length, 'joint is', 'joints are')} not told tight: ${names}.`,
+            `${counted(joints.length, 'joint is', 'joints are')} not marked tight: ${names}.`,
             'fit',
             true,
           ),
@@ -109,7 +109,7 @@ function taskPoints(tasks: readonly TaskView[], floor: Floor): Points {
       ? [
           point(
             'bolts',
-            `${counted(bolts.length, 'fastener is', 'fasteners are')} not told tight.`,
+            `${counted(bolts.length, 'fastener is', 'fasteners are')} not marked tight.`,
             'fit',
           ),
         ]
@@ -143,13 +143,13 @@ function fluidPoints(plan: Plan): Points {
   const soft =
     felt === null
       ? 'The last run at the bleeders is not finished.'
-      : `After the last run at the bleeders the pedal was told ${felt === 'sinks' ? 'sinking' : felt}.`;
+      : `After the last run at the bleeders the pedal was recorded as ${felt === 'sinks' ? 'sinking' : felt}.`;
   return [
     ...(unknown.length
       ? [
           point(
             'fluid',
-            `Nobody said what fluid is in ${unknown.map(({ name }) => name).join(', ')}.`,
+            `The fluid is not recorded for ${unknown.map(({ name }) => name).join(', ')}.`,
             'fill',
             true,
           ),
@@ -169,7 +169,7 @@ export function openPoints(view: PlanView, snags: readonly FoundSnag[]): OpenPoi
       .filter(({ task }) => task.kind === 'run' || task.kind === 'look')
       .every(({ state }) => state === 'done');
   const nothing = 'There is nothing to sign for: no line and no hose is in the plan.';
-  const noParking = 'No parking brake is set down, and none is proved.';
+  const noParking = 'No parking brake is in the plan, and none is tested.';
   return [
     ...(lines.length || plan.hoses.length ? [] : [point('nothing', nothing, 'route', true)]),
     ...snagPoints(snags, isFitted),
