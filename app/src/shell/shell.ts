@@ -30,7 +30,9 @@ import { StationBoundary } from './station-boundary';
 import { StationNav } from './station-nav';
 
 /** The frame round every station: the plan's name, the way through, whether it is saved, and what stands in the way of using it. */
-function focusHead(): void {
+/** Moves the focus to the head of the page, unless it has moved on from where it was. */
+function focusHead(from: Element | null): void {
+  if (document.activeElement !== from && document.activeElement !== document.body) return;
   const head = document.querySelector<HTMLElement>('main h1');
   head?.setAttribute('tabindex', '-1');
   head?.focus({ preventScroll: true });
@@ -278,7 +280,8 @@ export class Shell {
       // Whoever goes on by keys or by ear begins at the head of what was opened.
       if (last && now && now !== last) {
         this.room.setFull(false);
-        requestAnimationFrame(() => focusHead());
+        const from = document.activeElement;
+        requestAnimationFrame(() => focusHead(from));
       }
       if (now) last = now;
     });

@@ -2,8 +2,11 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  effect,
   inject,
+  model,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
 import {
@@ -162,6 +165,8 @@ export class LineForm {
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
   private readonly dialog = viewChild.required<Dialog>('dialog');
+  /** The line to open it on, or a new one; nothing once it is open. */
+  readonly wanted = model<Line | 'new' | null>(null);
   protected readonly draft = signal<Line | null>(null);
   protected readonly isNew = signal(false);
   protected readonly fault = signal<string | null>(null);
@@ -175,7 +180,19 @@ export class LineForm {
     return fitting.map((nut) => [nut.id, `${FLARES[nut.flare].name}, ${nut.name}`] as const);
   });
 
-  openNew(): void {
+  constructor() {
+    effect(() => {
+      const wanted = this.wanted();
+      if (!wanted) return;
+      untracked(() => {
+        this.wanted.set(null);
+        if (wanted === 'new') this.openNew();
+        else this.open(false, wanted);
+      });
+    });
+  }
+
+  private openNew(): void {
     const plan = this.store.plan();
     const tube =
       TUBES.find((t) => t.id === plan.lines.at(-1)?.tubeId) ??
@@ -198,9 +215,6 @@ export class LineForm {
       ticks: [],
       ...FRESH_LINE,
     });
-  }
-  openOn(line: Line): void {
-    this.open(false, line);
   }
   private open(isNew: boolean, line: Line): void {
     this.isNew.set(isNew);

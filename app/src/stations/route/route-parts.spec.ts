@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { Selection } from '../../session/selection';
 import { Jump } from '../../session/jump';
+import { LineForm } from './line-form';
 import { station } from '../../testing/station';
 
 HTMLDialogElement.prototype.showModal ??= function (this: HTMLDialogElement) {
@@ -46,6 +47,16 @@ describe('line details', () => {
       option.text.trim(),
     );
     expect(offered).toEqual(['No port yet', 'Rear tee, inlet']);
+  });
+
+  test('a press that came before the form was loaded opens it when it is', async () => {
+    const at = await station('route', 'd5');
+    expect(at.one<HTMLDialogElement>('fl-line-form dialog').open).toBe(false);
+    const late = TestBed.createComponent(LineForm);
+    late.componentRef.setInput('wanted', 'new');
+    await late.whenStable();
+    const dialog = (late.nativeElement as HTMLElement).querySelector('dialog')!;
+    expect([dialog.open, dialog.textContent!.includes('New line')]).toEqual([true, true]);
   });
 
   test('a new line needs both its ports', async () => {

@@ -1,13 +1,6 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  inject,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { cutSigmaMm, lineSpace, sharesWith, type LineView } from '@firm-line/core/plan';
+import { cutSigmaMm, lineSpace, sharesWith, type Line, type LineView } from '@firm-line/core/plan';
 import { tubeLabel } from '@firm-line/core/trade/stock';
 import { formatLength } from '@firm-line/core/lib/units';
 import type { Vec3 } from '@firm-line/core/lib/vec';
@@ -195,7 +188,7 @@ import { EmptyState } from '../../kit/empty-state';
               type="button"
               class="btn px-2.5"
               aria-label="Line details"
-              (click)="form()?.openOn(view.line)"
+              (click)="wanted.set(view.line)"
             >
               Details
             </button>
@@ -205,7 +198,7 @@ import { EmptyState } from '../../kit/empty-state';
             <button
               type="button"
               class="btn ml-auto px-2.5 whitespace-nowrap"
-              (click)="form()?.openNew()"
+              (click)="wanted.set('new')"
             >
               New line
             </button>
@@ -240,13 +233,13 @@ import { EmptyState } from '../../kit/empty-state';
         <button type="button" class="btn" (click)="selection.chooseHose(null)">
           Hoses{{ hoses() }}
         </button>
-        <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="form()?.openNew()">
+        <button type="button" class="btn-main" [disabled]="ports() < 2" (click)="wanted.set('new')">
           New line
         </button>
       </fl-empty-state>
     }
     @defer (when store.interactive()) {
-      <fl-line-form #form />
+      <fl-line-form [(wanted)]="wanted" />
     }
   `,
 })
@@ -263,7 +256,8 @@ export class RouteStation {
   protected readonly selection = inject(Selection);
   protected readonly jump = inject(Jump);
   protected readonly room = inject(PanelLayout);
-  protected readonly form = viewChild<LineForm>('form');
+  /** The line whose form is to open: at once, or as soon as that part of the program is here. */
+  protected readonly wanted = signal<Line | 'new' | null>(null);
   protected readonly ghost = signal<readonly Vec3[] | null>(null);
   /** The chosen line as it is being dragged. */
   protected readonly dragged = signal<LineView | null>(null);
