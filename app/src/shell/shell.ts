@@ -29,7 +29,6 @@ import { SnagDrawer } from './snag-drawer';
 import { StationBoundary } from './station-boundary';
 import { StationNav } from './station-nav';
 
-/** The frame round every station: the plan's name, the way through, whether it is saved, and what stands in the way of using it. */
 /** Moves the focus to the head of the page, unless it has moved on from where it was. */
 function focusHead(from: Element | null): void {
   if (document.activeElement !== from && document.activeElement !== document.body) return;
@@ -38,6 +37,7 @@ function focusHead(from: Element | null): void {
   head?.focus({ preventScroll: true });
 }
 
+/** The frame round every station: the plan's name, the way through, whether it is saved, and what stands in the way of using it. */
 @Component({
   selector: 'fl-shell',
   imports: [
