@@ -1,5 +1,5 @@
-import type { ElementRef } from '@angular/core';
 import {
+  type ElementRef,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -12,7 +12,8 @@ import { Router } from '@angular/router';
 import { fromEvent } from 'rxjs';
 import { PlanFileError } from '@firm-line/core/plan';
 import { Notices } from '../kit/notices';
-import { PlanDb, type PlanHead } from '../storage/plan-db';
+import { PlanDb } from '../storage/plan-db';
+import type { PlanHead } from '../storage/stored-plan';
 import { DEMOS, PlanFiles } from '../storage/plan-files';
 import { PlanStore } from '../session/plan-store';
 import { Tabs } from '../session/tabs';

@@ -1,7 +1,7 @@
 import type { Vec3 } from '@firm-line/core/lib/vec';
 import { demo, until } from '../testing/open-gannet';
 import { station } from '../testing/station';
-import type { ChosenShown, HoseShown, Look } from './stage';
+import type { ChosenShown, HoseShown, Look } from './stage-shown';
 
 /** A scene that is looked at from above, 4 mm a pixel, and keeps what it was told to show. */
 interface Shown {

@@ -24,7 +24,8 @@ import { PanelLayout } from '../kit/panel-layout';
 import { SideBar } from '../kit/side-bar';
 import { Theme } from '../kit/theme';
 import type { ToggleChoice } from '../kit/toggle';
-import type { HoseShown, Look, Stage } from './stage';
+import type { Stage } from './stage';
+import type { HoseShown, Look } from './stage-shown';
 
 /** How near a tap must be to mean something, px: a gloved finger's. */
 const REACH = { handle: 22, port: 14, clip: 12, line: 16 };
@@ -205,9 +206,31 @@ export class SpaceView {
   private readonly space = computed(() => lineSpace(this.drawnPlan().plan, this.drawnView()));
 
   constructor() {
-    const destroy = inject(DestroyRef);
+    this.loadStage();
+    this.followTheme();
+    this.followSize();
+    this.showVehicle();
+    this.showChosen();
+    effect(() => this.stage()?.setGhost(this.ghost()));
+    effect(() => this.stage()?.hurry(this.moving()));
+    effect(() => this.stage()?.setPointed(this.pointed()));
+    effect(() => this.stage()?.setHoses(this.hoses().hoses, this.hoses().moving));
+    let first = true;
+    effect(() => {
+      if (!this.stage() || !first) return;
+      first = false;
+      untracked(() => this.lookFrom('around'));
+    });
+    effect(() => {
+      const places = this.focus();
+      if (places) this.stage()?.zoomTo(places);
+    });
+  }
+
+  /** The plan can be read and edited before the scene is there. */
+  private loadStage(): void {
     let gone = false;
-    destroy.onDestroy(() => {
+    inject(DestroyRef).onDestroy(() => {
       gone = true;
       this.stage()?.dispose();
     });
@@ -216,7 +239,6 @@ export class SpaceView {
       untracked(() => {
         // Bound by hand: a move that changes nothing must not have the page gone through.
         canvas.addEventListener('pointermove', (event) => this.move(event));
-        // The plan can be read and edited before the scene is there.
         void idle()
           .then(() => import('./stage'))
           .then(({ Stage }) => {
@@ -228,7 +250,9 @@ export class SpaceView {
           .catch(() => this.failed.emit());
       });
     });
-    // In another theme everything is drawn anew, in its colours.
+  }
+  /** In another theme everything is drawn anew, in its colours. */
+  private followTheme(): void {
     let dark = this.theme.isDark();
     effect(() => {
       const now = this.theme.isDark();
@@ -241,7 +265,9 @@ export class SpaceView {
         this.fit();
       });
     });
-    // What is seen of the vehicle follows the room there is: a panel that opens must not cover it.
+  }
+  /** What is seen of the vehicle follows the room there is: a panel that opens must not cover it. */
+  private followSize(): void {
     let width = 0;
     effect(() => {
       const size = this.size();
@@ -253,6 +279,9 @@ export class SpaceView {
     effect(() => {
       if (this.room.fitAsked()) untracked(() => this.fit());
     });
+  }
+  /** Things, ports, and every line but the chosen one. */
+  private showVehicle(): void {
     effect(() => this.stage()?.setThings(this.things()));
     effect(() => {
       this.stage()?.setPorts(
@@ -273,6 +302,8 @@ export class SpaceView {
         clips,
       );
     });
+  }
+  private showChosen(): void {
     effect(() => {
       const view = this.drawnView();
       const space = this.space();
@@ -288,20 +319,6 @@ export class SpaceView {
             }
           : null,
       );
-    });
-    effect(() => this.stage()?.setGhost(this.ghost()));
-    effect(() => this.stage()?.hurry(this.moving()));
-    effect(() => this.stage()?.setPointed(this.pointed()));
-    effect(() => this.stage()?.setHoses(this.hoses().hoses, this.hoses().moving));
-    let first = true;
-    effect(() => {
-      if (!this.stage() || !first) return;
-      first = false;
-      untracked(() => this.lookFrom('around'));
-    });
-    effect(() => {
-      const places = this.focus();
-      if (places) this.stage()?.zoomTo(places);
     });
   }
 

@@ -1,6 +1,7 @@
 import type { Vec3 } from '@firm-line/core/lib/vec';
 import type { Scene } from 'three';
-import { Stage, VIEWS } from './stage';
+import { Stage } from './stage';
+import { VIEWS } from './stage-shown';
 
 interface Drawn {
   scene: Scene | null;

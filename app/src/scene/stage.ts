@@ -1,14 +1,11 @@
 import { NATURES, type Thing } from '@firm-line/core/shape/obstacles';
 import type { Vec3 } from '@firm-line/core/lib/vec';
+import type { InstancedMesh } from 'three';
 import {
   AmbientLight,
-  BoxGeometry,
   BufferGeometry,
   DirectionalLight,
-  DoubleSide,
   Group,
-  InstancedMesh,
-  type Material,
   Line,
   LineBasicMaterial,
   LineDashedMaterial,
@@ -16,80 +13,37 @@ import {
   Matrix4,
   Mesh,
   MeshBasicMaterial,
-  MeshLambertMaterial,
   OrthographicCamera,
   PerspectiveCamera,
   Plane,
   Raycaster,
   Scene,
-  SphereGeometry,
   Vector2,
   Vector3,
   WebGLRenderer,
-  type Object3D,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
 import { forgetColours, LOOKS, token } from './colours';
 import { thingsGeometry } from './thing-geometry';
 import { tubesGeometry } from './tube-geometry';
+import { type TubeShown, type HoseShown, type ChosenShown, type Look, EYES } from './stage-shown';
+import {
+  drawnByCpu,
+  handles,
+  clear,
+  made,
+  matt,
+  kept,
+  boxes,
+  vector,
+  plain,
+  MOST_HANDLES,
+} from './stage-pieces';
 
 /** A little further off than just sees it all. */
 const NEARLY = 1.03;
-
-export const VIEWS = ['around', 'above', 'left', 'right', 'front', 'rear'] as const;
-/** From where the vehicle is looked at. */
-export type Look = (typeof VIEWS)[number];
-/** Toward the eye, and what is up there. Front lies to the left from above, as on the flat views. */
-const EYES: Record<Look, readonly [Vec3, Vec3]> = {
-  around: [
-    [-0.45, -0.72, 0.53],
-    [0, 0, 1],
-  ],
-  above: [
-    [0, 0, 1],
-    [0, 1, 0],
-  ],
-  left: [
-    [0, -1, 0],
-    [0, 0, 1],
-  ],
-  right: [
-    [0, 1, 0],
-    [0, 0, 1],
-  ],
-  front: [
-    [-1, 0, 0],
-    [0, 0, 1],
-  ],
-  rear: [
-    [1, 0, 0],
-    [0, 0, 1],
-  ],
-};
-
-export interface TubeShown {
-  readonly points: readonly Vec3[];
-  readonly radiusMm: number;
-  readonly ink: string;
-}
-export interface HoseShown extends TubeShown {
-  readonly chosen: boolean;
-  /** Its two fittings, each from the seat to the hose. */
-  readonly fittings: readonly TubeShown[];
-}
-export interface ChosenShown extends TubeShown {
-  readonly corners: readonly Vec3[];
-  readonly corner: number | null;
-  readonly clips: readonly Vec3[];
-  /** Pairs of points between which it is too near to something. */
-  readonly gaps: readonly (readonly [Vec3, Vec3])[];
-}
-
-const vector = (v: Vec3): Vector3 => new Vector3(v[0], v[1], v[2]);
-const plain = (v: Vector3): Vec3 => [v.x, v.y, v.z];
 /** Handles keep their size on the screen, px. */
 const HANDLE_PX = 6;
-const MOST_HANDLES = 512;
 
 /** The three.js scene. It shows and says what lies under the pointer; it decides nothing. */
 export class Stage {
@@ -460,73 +414,4 @@ export class Stage {
           this.height
       : (this.flat.top - this.flat.bottom) / this.flat.zoom / this.height;
   }
-}
-
-/** Whether the browser has no graphics processor to draw with: smooth edges then cost several times the rest. */
-function drawnByCpu(): boolean {
-  const probe = document.createElement('canvas').getContext('webgl2');
-  const names = probe?.getExtension('WEBGL_debug_renderer_info');
-  const by = names ? String(probe!.getParameter(names.UNMASKED_RENDERER_WEBGL)) : '';
-  probe?.getExtension('WEBGL_lose_context')?.loseContext();
-  return /swiftshader|llvmpipe|software/i.test(by);
-}
-
-/** Boxes of one size at many places, as one thing to draw. */
-function boxes(
-  places: readonly Vec3[],
-  size: readonly [number, number, number],
-  ink: string,
-): InstancedMesh {
-  const made = new InstancedMesh(new BoxGeometry(...size), matt(ink, 1, 'many'), places.length);
-  for (const [i, at] of places.entries()) made.setMatrixAt(i, new Matrix4().makeTranslation(...at));
-  made.frustumCulled = false;
-  return made;
-}
-
-/** Materials by what they look like, made once: a new one each time would have its shader compiled each time. */
-const made = new Map<string, Material>();
-function kept<T extends Material>(key: string, make: () => T): T {
-  const known = made.get(key) as T | undefined;
-  if (known) return known;
-  const fresh = make();
-  made.set(key, fresh);
-  return fresh;
-}
-/** One material for single things and another for many of a kind: shared between both, its shader would change at every picture. */
-const matt = (ink: string, opacity = 1, use: 'one' | 'many' = 'one'): MeshLambertMaterial =>
-  kept(
-    `matt ${ink} ${opacity} ${use}`,
-    () =>
-      new MeshLambertMaterial({
-        color: token(ink),
-        transparent: opacity < 1,
-        opacity,
-        depthWrite: opacity === 1,
-        side: DoubleSide,
-        // Seen through from both sides in one go: drawn back first, three would look its shader up anew each time.
-        forceSinglePass: true,
-      }),
-  );
-
-function handles(order: number): InstancedMesh {
-  const made = new InstancedMesh(
-    new SphereGeometry(1, 16, 12),
-    new MeshBasicMaterial({ depthTest: false, transparent: true }),
-    MOST_HANDLES,
-  );
-  made.renderOrder = order;
-  made.frustumCulled = false;
-  made.count = 0;
-  return made;
-}
-
-/** Empties a group and gives back the geometry it held on the card; materials are kept. */
-function clear(group: Group): void {
-  group.traverse((item: Object3D) => {
-    if (item instanceof Mesh || item instanceof Line || item instanceof LineSegments) {
-      (item.geometry as BufferGeometry).dispose();
-      if (item instanceof InstancedMesh) item.dispose();
-    }
-  });
-  group.clear();
 }

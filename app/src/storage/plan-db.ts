@@ -4,20 +4,7 @@ import type { Dexie, Table } from 'dexie';
 import { loadMeshes } from './load-meshes';
 import { readKept } from './read-kept';
 import type { StoredMesh, StoredPhoto } from './tables';
-
-/** What the list of plans shows. `revision` counts a plan's writes, so that two tabs cannot overwrite one another unseen. */
-export interface PlanHead {
-  readonly id: string;
-  readonly name: string;
-  readonly changedAt: string;
-  readonly lines: number;
-  readonly revision: number;
-  /** Set while it lies among the deleted. */
-  readonly deletedAt: string | null;
-}
-export interface StoredPlan extends PlanHead {
-  readonly plan: Plan;
-}
+import type { PlanHead, StoredPlan } from './stored-plan';
 
 /** Another tab wrote this plan since it was read here. */
 export class RevisionConflict extends Error {

@@ -11,7 +11,8 @@ import {
 import { saveFile } from '../kit/save-file';
 import { PlanChecks } from '../worker/plan-checks';
 import { newId } from './new-id';
-import { PlanDb, type PlanHead, type StoredPlan } from './plan-db';
+import { PlanDb } from './plan-db';
+import type { PlanHead, StoredPlan } from './stored-plan';
 
 /** Demo plans that ship with the app, by id. */
 export const DEMOS: readonly { id: string; name: string; about: string }[] = [

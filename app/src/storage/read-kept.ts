@@ -1,5 +1,5 @@
 import type { Plan } from '@firm-line/core/plan';
-import type { PlanHead, StoredPlan } from './plan-db';
+import type { PlanHead, StoredPlan } from './stored-plan';
 
 const done = <T>(request: IDBRequest<T>): Promise<T> =>
   new Promise((resolve, reject) => {

@@ -15,17 +15,14 @@ export { fnv32 } from './layout/digest.ts';
 export { closeCrossings, type CloseCrossing } from './layout/close-crossings.ts';
 export {
   keepSpace,
-  LEAST_KEPT_MM,
   lineSpace,
   pointsOf,
   sharesWith,
-  throughHoles,
   type Around,
-  type ClipView,
   type LineSpace,
-  type Near,
   type SpanView,
 } from './layout/space.ts';
+export { LEAST_KEPT_MM, throughHoles, type ClipView, type Near } from './layout/clip-view.ts';
 export { layPlan, type LaidPlan, type PointView } from './layout/laid-plan.ts';
 export { deltaOf, withDelta, type PlanDelta } from './delta.ts';
 export { EDITS, applyEdit, applyEdits, type EditCall, type EditName } from './edits/index.ts';

@@ -3,7 +3,7 @@ import type { Fault } from '../lib/faults/index.ts';
 import { fluidById, hoseById, hoseFittingById, nutById, tubeById } from '../trade/stock/index.ts';
 import { adapterOf } from './model/adapter-of.ts';
 import { checkFields, faultAt, indexRecords, type IndexedRecord } from './model/check.ts';
-import type { StockKind } from './model/field.ts';
+import type { StockKind } from './model/field-types.ts';
 import {
   datumsOf,
   PLAN,
@@ -11,8 +11,8 @@ import {
   type PositionSource,
   type Plan,
   type Point,
-  type RecordKind,
 } from './model/index.ts';
+import { type RecordKind } from './model/record-kind.ts';
 
 /** Figures and texts that a plan may hold in all: what it costs to read and to check goes by it. */
 export const MOST_VALUES = 250_000;

@@ -1,6 +1,15 @@
 import { ADAPTERS, FLUIDS, HOSES, HOSE_FITTINGS, NUTS, TUBES } from '../trade/stock/index.ts';
-import { aboutKind, allPorts, COLLECTIONS, figureAt, PLAN, type AnyField } from '../plan/index.ts';
-import type { CollectionKind, Line, Plan } from '../plan/index.ts';
+import {
+  aboutKind,
+  allPorts,
+  figureAt,
+  PLAN,
+  type AnyField,
+  COLLECTIONS,
+  type Line,
+  type Plan,
+  type CollectionKind,
+} from '../plan/index.ts';
 import { demo } from './demo-plans.ts';
 
 type Raw = Record<string, unknown>;

@@ -2,6 +2,7 @@ import { computed, inject, Injectable } from '@angular/core';
 import { airNetworkOf, methodOf, runNow } from '@firm-line/core/stations/fill';
 import type { EditCall, EDITS, Filling } from '@firm-line/core/plan';
 import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
+import { ML_PER_US_FL_OZ, formatVolume } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../session/plan-store';
 
 /** Name of a bleeder: its part's, with its own where the part has two. */
@@ -34,6 +35,16 @@ export class FillFacade {
   }
   apply(call: EditCall): void {
     this.store.apply(call);
+  }
+  ml(ml: number): string {
+    return formatVolume(ml, this.store.units());
+  }
+  /** A volume without its unit, to whole millilitres or tenths of an ounce. */
+  whole(ml: number): string {
+    return this.store.units() === 'metric' ? String(Math.round(ml)) : (ml / ML_PER_US_FL_OZ).toFixed(1);
+  }
+  unit(): string {
+    return this.store.units() === 'metric' ? 'mL' : 'fl oz';
   }
   name(portId: string): string {
     return bleederName(this.works(), portId);

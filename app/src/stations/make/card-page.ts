@@ -10,43 +10,36 @@ import {
 } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { BendOrder } from '@firm-line/core/shape/bending';
-import { figure } from '@firm-line/core/lib/faults';
-import {
-  bendRows,
-  doneOf,
-  orderInput,
-  progressOf,
-  workOf,
-} from '@firm-line/core/stations/make/making';
+import { bendRows, doneOf, orderInput, progressOf } from '@firm-line/core/stations/make/making';
 import { cutSigmaMm, type LineView } from '@firm-line/core/plan';
 import { FLARES, tubeLabel } from '@firm-line/core/trade/stock';
 import { formatLength } from '@firm-line/core/lib/units';
-import { TurnDial } from '../../kit/turn-dial';
-import { Hints } from '../../pieces/hints';
 import { SnagRow } from '../../pieces/snag-row';
 import { Strip } from '../../pieces/strip';
 import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { BenchWork } from '../../worker/bench-work';
+import { BendTable } from './bend-table';
 import { BenderPicture } from './bender-picture';
+import { CardSteps } from './card-steps';
 import { FlareTrials } from './flare-trials';
 import { MeasuredBack } from './measured-back';
 import { OfferUp } from './offer-up';
-import { stepWords, turnWords } from './step-words';
+import { turnWords } from './step-words';
 
 /** The card of one line: what to cut, mark, turn and dial, in which order, how it lies in the bender, and what the tape says. */
 @Component({
   selector: 'fl-card-page',
   imports: [
     BenderPicture,
+    BendTable,
+    CardSteps,
     FlareTrials,
-    Hints,
     MeasuredBack,
     OfferUp,
     RouterLink,
     SnagRow,
     Strip,
-    TurnDial,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid content-start gap-5 lg:grid-cols-[minmax(0,1fr)_21rem] print:block' },
@@ -121,69 +114,13 @@ import { stepWords, turnWords } from './step-words';
         />
         @if (rows().length) {
           <p class="mt-2 text-sm" data-test="order" role="status">{{ orderWords() }}</p>
-          <div class="overflow-x-auto">
-            <table class="mt-2 w-full text-left print:text-sm" data-test="bends">
-              <thead class="align-bottom text-sm text-ink-soft">
-                <tr>
-                  <th class="py-1 pr-3 font-normal">Bend</th>
-                  <th class="pr-3 font-normal">Mark<br />from cut end A</th>
-                  <th class="pr-3 font-normal">Turn<br />bender · tube</th>
-                  <th class="pr-3 font-normal">Dial<br />to keep</th>
-                  <th class="pr-3 font-normal">End {{ tapeEnd() }} square to<br />new straight</th>
-                  <th class="pr-3 font-normal">End {{ tapeEnd() }}<br />over the bench</th>
-                  <th class="font-normal">Tip<br />to tip</th>
-                </tr>
-              </thead>
-              <tbody class="font-mono">
-                @for (row of rows(); track row.node) {
-                  <tr
-                    class="border-t border-rule"
-                    [class.bg-copper-pale]="row.bend === shownRow()?.bend"
-                  >
-                    <td class="py-1 pr-3 font-sans font-bold">
-                      <button
-                        type="button"
-                        class="min-h-tap min-w-12 print:min-h-0"
-                        [attr.aria-label]="'Show bend ' + (row.bend + 1)"
-                        (click)="shown.set(row.bend)"
-                      >
-                        {{ row.bend + 1 }}
-                      </button>
-                    </td>
-                    <td class="pr-3 text-xl print:text-base">{{ mm(row.drawMarkMm, 1) }}</td>
-                    <td class="pr-3">
-                      @if (row.clamped !== rows()[0]!.clamped) {
-                        <span class="block font-sans text-sm font-semibold"
-                          >{{ row.clamped.toUpperCase() }} in the clamp</span
-                        >
-                      }
-                      @if (row.rotateDeg !== null) {
-                        <span class="flex items-center gap-2"
-                          ><fl-turn-dial
-                            [deg]="row.rotateDeg"
-                            sizeClass="size-9 print:size-5"
-                          /><span
-                            >{{ deg(row.rotateDeg) }} · {{ deg(tubeTurn(row.rotateDeg)) }}</span
-                          ></span
-                        >
-                      } @else {
-                        <span class="font-sans text-sm">sets the plane</span>
-                      }
-                    </td>
-                    <td class="pr-3">
-                      <span class="text-xl print:text-base">{{ row.dialDeg.toFixed(1) }}°</span
-                      ><span class="block text-sm print:ml-2 print:inline"
-                        >for {{ row.bendDeg.toFixed(1) }}°</span
-                      >
-                    </td>
-                    <td class="pr-3">{{ row.reading ? mm(row.reading.endToBendMm, 1) : '–' }}</td>
-                    <td class="pr-3">{{ row.reading ? mm(row.reading.heightMm, 1) : '–' }}</td>
-                    <td>{{ row.reading ? mm(row.reading.tipToTipMm, 1) : '–' }}</td>
-                  </tr>
-                }
-              </tbody>
-            </table>
-          </div>
+          <fl-bend-table
+            class="block overflow-x-auto"
+            [rows]="rows()"
+            [tapeEnd]="tapeEnd()"
+            [shown]="shown()"
+            (show)="shown.set($event)"
+          />
           <div class="mt-3 grid gap-4 xl:grid-cols-2 print:hidden">
             @if (shownRow(); as row) {
               <figure aria-label="In the bender">
@@ -226,40 +163,12 @@ import { stepWords, turnWords } from './step-words';
       }
     </section>
     <div class="grid content-start gap-5" [hidden]="!isMadeHere()">
-      <section class="card py-4 print:mt-3 print:border-0 print:py-0" aria-labelledby="order">
-        <fl-hints class="px-5" station="make" />
-        <h2 id="order" class="h2 px-5 print:px-0">Do it in this order</h2>
-        <ol class="mt-1 print:columns-3 print:text-xs">
-          @for (step of steps(); track step.id) {
-            <li
-              class="border-b border-rule print:break-inside-avoid"
-              [class.bg-copper-pale]="step.next"
-            >
-              <label
-                class="flex min-h-tap items-center gap-4 px-5 py-1 print:min-h-0 print:px-1"
-                [class.cursor-pointer]="!step.locked"
-              >
-                <input
-                  #field
-                  type="checkbox"
-                  class="size-7 shrink-0 accent-ok print:size-4"
-                  [checked]="step.done"
-                  [disabled]="step.locked"
-                  [attr.data-step]="step.id"
-                  (change)="tick(step.id, field.checked)"
-                />
-                <span [class.font-bold]="step.next" [class.text-ink-soft]="step.locked"
-                  >{{ step.text }}
-                  @if (step.locked) {
-                    <span class="text-sm"> (first {{ step.first }})</span>
-                  }
-                </span>
-              </label>
-            </li>
-          }
-        </ol>
-        <p class="px-5 pt-3 text-sm text-ink-soft print:hidden">{{ orderNote() }}</p>
-      </section>
+      <fl-card-steps
+        class="card py-4 print:mt-3 print:border-0 print:py-0"
+        [view]="view()"
+        [order]="orderNow()"
+        [rows]="rows()"
+      />
       @if (view().card) {
         <fl-flare-trials class="print:hidden" [view]="view()" />
         <fl-offer-up class="print:hidden" [view]="view()" [progress]="progress()" />
@@ -405,80 +314,13 @@ export class CardPage {
       .laidOutSnags()
       .filter((snag) => snag.place.kind === 'line' && snag.place.id === this.view().line.id),
   );
-  protected readonly steps = computed(() => {
-    const view = this.view();
-    const done = doneOf(view);
-    const steps = workOf(view, this.orderNow(), this.store.plan().things);
-    const next = steps.find((step) => !done.has(step.id))?.id;
-    return steps.map((step) => {
-      const waits = (step.after ?? [])
-        .filter((id) => !done.has(id))
-        .map((id) => steps.find((one) => one.id === id)!);
-      return {
-        id: step.id,
-        flare: step.kind === 'test' ? step.flare! : null,
-        text: stepWords(step, view, this.rows(), this.store.units()),
-        done: done.has(step.id),
-        locked: waits.length > 0 && !done.has(step.id),
-        first: waits
-          .map((one) =>
-            one.kind === 'test'
-              ? 'a test piece'
-              : (one.what ?? (one.kind === 'mark' ? 'the mark' : `the ${one.kind}`)),
-          )
-          .join(', '),
-        next: step.id === next,
-      };
-    });
-  });
-  protected readonly orderNote = computed(() => {
-    const card = this.view().card;
-    if (!card) return '';
-    const early =
-      card.flareBBefore === null
-        ? ''
-        : ` B is flared before it is bent: only ${this.mm(card.tailMm)} of straight is left after the last bend.`;
-    return `A flare stays locked until all that must be on the tube is ticked: a forgotten nut is the commonest scrapped line.${early} Ticks are kept; they count only while the card stays the same.`;
-  });
-
-  protected tick(step: string, on: boolean): void {
-    const { line, digest, bench, tube } = this.view();
-    const flare = this.steps().find(({ id }) => id === step)?.flare;
-    // A test piece that was good stands for every line of that tube.
-    if (flare && on) {
-      const trial = {
-        at: new Date().toISOString(),
-        flare,
-        tubeId: tube.id,
-        piece: 'test',
-        good: true,
-        why: '',
-      } as const;
-      this.store.apply({
-        edit: 'changeBench',
-        with: { patch: { trials: [...(bench.trials ?? []), trial] } },
-      });
-      return;
-    }
-    this.store.apply(
-      on
-        ? { edit: 'tick', with: { id: line.id, step, digest, at: new Date().toISOString() } }
-        : { edit: 'untick', with: { id: line.id, step } },
-    );
-  }
   protected turn(row: ReturnType<typeof bendRows>[number]): string {
     return turnWords(row, this.view().bender.kind);
-  }
-  protected tubeTurn(rotateDeg: number): number {
-    return rotateDeg === 0 || rotateDeg === 180 ? rotateDeg : -rotateDeg;
   }
   protected print(): void {
     window.print();
   }
   protected mm(mm: number, digits = 0): string {
     return formatLength(mm, this.store.units(), digits);
-  }
-  protected deg(value: number): string {
-    return `${figure(value)}°`;
   }
 }

@@ -1,5 +1,4 @@
 import { FieldOf } from '../../kit/fields/field';
-import { ATMOSPHERE_MPA } from '@firm-line/core/lib/units';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -8,12 +7,7 @@ import {
   inject,
   signal,
 } from '@angular/core';
-import {
-  circuitDigest,
-  findFault,
-  judgeCurve,
-  type Evidence,
-} from '@firm-line/core/stations/prove';
+import { circuitDigest, judgeCurve, type Evidence } from '@firm-line/core/stations/prove';
 import {
   askedField,
   POINT_TAKEN,
@@ -23,43 +17,18 @@ import {
 } from '@firm-line/core/plan';
 import { CheckField } from '../../kit/fields/check-field';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
-import { YesNoField } from '../../kit/fields/yes-no-field';
-import { LineChart, type ChartLine } from '../../kit/line-chart';
+import { LineChart } from '../../kit/line-chart';
 import { Toggle } from '../../kit/toggle';
 import { PlanStore } from '../../session/plan-store';
 import { CsvForm } from './csv-form';
+import { costsAtStop, curveLines, curveWords, tooFew } from './curve-words';
+import { FaultFinder } from './fault-finder';
 import { ProveFacade } from './prove-facade';
-
-const HARD_MPA = 7;
-const squeezed = (p: number): number => 1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + p);
-const VERDICTS = {
-  air: 'Air',
-  flex: 'It flexes',
-  'free-play': 'Free play',
-  firm: 'Firm',
-  'cannot-tell': 'Cannot tell',
-} as const;
-const ASKED: readonly {
-  readonly key:
-    'pumps' | 'sinks' | 'wet' | 'drags' | 'dragsHot' | 'fountain' | 'firmPlugged' | 'drumsUp';
-  readonly label: string;
-  readonly yes: string;
-  readonly no: string;
-}[] = [
-  { key: 'pumps', label: 'Pumped three times', yes: 'it comes up', no: 'it stays' },
-  { key: 'sinks', label: 'Held for a minute', yes: 'it sinks', no: 'it stays' },
-  { key: 'wet', label: 'A rag at every joint', yes: 'one is wet', no: 'all dry' },
-  { key: 'drags', label: 'Wheels, pedal up', yes: 'one drags', no: 'all free' },
-  { key: 'dragsHot', label: 'Wheels, after heat', yes: 'they drag', no: 'all free' },
-  { key: 'fountain', label: 'Reservoir, pedal going down', yes: 'a fountain', no: 'still' },
-  { key: 'firmPlugged', label: 'Circuit plugged off', yes: 'firm', no: 'soft all the same' },
-  { key: 'drumsUp', label: 'Drums', yes: 'adjusted up', no: 'not adjusted' },
-];
 
 /** Pedal travel against pressure as it is taken: free play, flex and air under it, what is missing, and what the fault may be. */
 @Component({
   selector: 'fl-curve-page',
-  imports: [CheckField, CsvForm, FieldOf, LineChart, OptionalNumberField, Toggle, YesNoField],
+  imports: [CheckField, CsvForm, FaultFinder, FieldOf, LineChart, OptionalNumberField, Toggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -181,71 +150,7 @@ const ASKED: readonly {
             </ul>
           }
         </section>
-        <aside class="flex flex-col gap-4" aria-label="What it may be">
-          <section class="card p-4">
-            <h2 class="h2">
-              {{ isFirm() ? 'If it is not right all the same' : 'What it may be' }}
-            </h2>
-            <table class="mt-1 w-full" data-test="causes">
-              <tbody>
-                @for (one of fault().ranked.slice(0, 4); track one.cause) {
-                  <tr class="border-t border-rule">
-                    <td class="py-1">{{ one.cause }}</td>
-                    <td class="text-right font-mono">{{ (100 * one.share).toFixed(0) }} %</td>
-                  </tr>
-                }
-              </tbody>
-            </table>
-            <p class="mt-2 text-sm">
-              {{
-                fault().told ? 'The first is well ahead of the others.' : 'It cannot be told yet.'
-              }}
-            </p>
-            @if (fault().next; as next) {
-              <p class="mt-2 font-semibold" data-test="next">
-                Next, {{ next.minutes }} min: {{ next.act }}
-              </p>
-            }
-          </section>
-          <section class="card flex flex-col gap-2 p-4" aria-label="What was seen">
-            <h2 class="h2">What was seen</h2>
-            @for (one of asked; track one.key) {
-              <fl-yes-no-field
-                [field]="'seen-' + one.key"
-                [label]="one.label"
-                [yes]="one.yes"
-                [no]="one.no"
-                [value]="known()[one.key] ?? null"
-                (changed)="see(one.key, $event)"
-              />
-            }
-            <fl-optional-number-field
-              label="Pressure measured over planned"
-              [value]="known().pressureRatio ?? null"
-              none="not measured"
-              [least]="0"
-              [most]="10"
-              (changed)="ratio($event)"
-            />
-          </section>
-          <section class="card p-4" aria-label="Scan tool">
-            <h2 class="h2">Scan tool, simulated</h2>
-            @for (one of modulators(); track one.id) {
-              <button type="button" class="btn mt-1 w-full" (click)="scan(one.id)">
-                Cycle {{ one.name }}
-              </button>
-            } @empty {
-              <p class="text-sm text-ink-soft">There is no modulator.</p>
-            }
-            @if (scanned()) {
-              <p class="mt-1 text-sm" role="status">{{ scanned() }}</p>
-            }
-          </section>
-          <p class="text-sm text-ink-soft">
-            Shares are a judgement of common practice. A soft pedal is not road-worthy whatever
-            stands here.
-          </p>
-        </aside>
+        <fl-fault-finder class="flex flex-col gap-4" [curve]="evidence()" [isFirm]="isFirm()" />
       </div>
     } @else {
       <p class="p-5">No circuit has lines yet.</p>
@@ -260,7 +165,6 @@ export class CurvePage {
   };
   private readonly sheet = inject(ProveFacade);
   private readonly store = inject(PlanStore);
-  protected readonly asked = ASKED;
   protected readonly engines = ENGINE.map((value) => ({
     value,
     name: value === 'none' ? 'No engine' : `Engine ${value}`,
@@ -342,85 +246,25 @@ export class CurvePage {
   private readonly fit = computed(() =>
     judgeCurve({ ...this.pedal(), sigmaMm: 0.3, points: this.points() }),
   );
-  private readonly mlPerMm = computed(
-    () => ((Math.PI / 4) * this.pedal().boreMm ** 2) / this.pedal().ratio / 1000,
-  );
-  /** What each cause costs at a hard stop, mm of pedal. */
   private readonly costs = computed(() => {
     const fit = this.fit();
-    return (
-      fit && {
-        air: (Math.max(0, fit.airMl) / this.mlPerMm()) * squeezed(HARD_MPA),
-        flex: HARD_MPA * Math.max(0, fit.flexMmPerMPa),
-        play: Math.max(0, fit.t0Mm),
-      }
-    );
+    return fit && costsAtStop(fit, this.pedal());
   });
   protected readonly said = computed(() => {
-    const [fit, costs] = [this.fit(), this.costs()];
-    if (!fit || !costs)
-      return {
-        title: `${this.points().length} of 4 readings`,
-        detail:
-          'Take four readings or more at three pressures; some under 0.4 MPa tell air from flexing.',
-      };
-    const air = `${fit.airMl.toFixed(1)} mL of air, ± ${(2 * fit.sigma.airMl).toFixed(1)}`;
-    const planned = this.circuit()?.axle
-      ? this.store.plan().sizing?.airMl[this.circuit()!.axle!]
-      : undefined;
-    const beside =
-      planned === undefined
-        ? ''
-        : ` Size reckons with ${planned.toFixed(1)} mL${Math.abs(fit.airMl - planned) > 2 * fit.sigma.airMl + 0.5 ? ': the air is what differs' : ''}.`;
-    return {
-      title:
-        fit.verdict === 'air'
-          ? `Air: ${fit.airMl.toFixed(1)} mL is left in ${this.circuit()!.name.toLowerCase()}`
-          : VERDICTS[fit.verdict],
-      detail:
-        fit.verdict === 'cannot-tell'
-          ? `${fit.missing ?? ''} (${air}.)`
-          : `${air}; it costs ${costs.air.toFixed(0)} mm of pedal at ${HARD_MPA} MPa, flexing ${costs.flex.toFixed(0)}, free play ${costs.play.toFixed(0)} ± ${(2 * fit.sigma.t0Mm).toFixed(0)}.${beside}`,
-    };
+    const [fit, costs, circuit] = [this.fit(), this.costs(), this.circuit()];
+    if (!fit || !costs || !circuit) return tooFew(this.points().length);
+    const planned = circuit.axle ? this.store.plan().sizing?.airMl[circuit.axle] : undefined;
+    return curveWords(fit, costs, circuit.name, planned);
   });
   protected readonly isFirm = computed(() => this.fit()?.verdict === 'firm');
-  protected readonly lines = computed((): ChartLine[] => {
-    const dots: ChartLine = {
-      name: 'readings',
-      ink: 'ink',
-      dots: true,
-      points: this.points().map(({ pressureMPa: x, travelMm: y }) => ({ x, y })),
-    };
-    const fit = this.fit();
-    if (!fit) return [dots];
-    const at = Array.from({ length: 60 }, (_, i) => (8 * i) / 59);
-    const line = (of: (p: number) => number) => at.map((x) => ({ x, y: Math.max(0, of(x)) }));
-    const air = (p: number): number => (fit.airMl / this.mlPerMm()) * squeezed(p);
-    return [
-      { name: 'free play', ink: 'slate', filled: true, points: line(() => fit.t0Mm) },
-      { name: 'air', ink: 'fluid', filled: true, points: line((p) => fit.t0Mm + air(p)) },
-      {
-        name: 'flex',
-        ink: 'copper',
-        filled: true,
-        points: line((p) => fit.t0Mm + air(p) + fit.flexMmPerMPa * p),
-      },
-      dots,
-    ];
-  });
-  protected readonly known = signal<Evidence>({});
-  protected readonly fault = computed(() => {
+  protected readonly lines = computed(() => curveLines(this.points(), this.fit(), this.pedal()));
+  /** What the curve alone tells of the fault. */
+  protected readonly evidence = computed((): Evidence => {
     const [fit, costs] = [this.fit(), this.costs()];
-    const curve: Evidence =
-      fit && costs && fit.verdict !== 'cannot-tell'
-        ? { airCostMm: costs.air, flexCostMm: costs.flex, freePlayMm: costs.play }
-        : {};
-    return findFault({ ...curve, ...this.known() });
+    return fit && costs && fit.verdict !== 'cannot-tell'
+      ? { airCostMm: costs.air, flexCostMm: costs.flex, freePlayMm: costs.play }
+      : {};
   });
-  protected readonly modulators = computed(() =>
-    this.store.plan().parts.filter(({ kind }) => kind === 'modulator'),
-  );
-  protected readonly scanned = signal('');
   protected readonly vehicle = signal(7);
   protected readonly streaming = signal(false);
   protected readonly link = signal('');
@@ -487,24 +331,5 @@ export class CurvePage {
   }
   protected remove(id: string): void {
     this.sheet.apply({ edit: 'removeCurve', with: { id } });
-  }
-  protected see(key: (typeof ASKED)[number]['key'], is: boolean | null): void {
-    const { [key]: _gone, ...rest } = this.known();
-    this.known.set(is === null ? rest : { ...rest, [key]: is });
-  }
-  protected ratio(value: number | null): void {
-    const { pressureRatio: _gone, ...rest } = this.known();
-    this.known.set(value === null ? rest : { ...rest, pressureRatio: value });
-  }
-  protected async scan(part: string): Promise<void> {
-    try {
-      const answer = (await (await fetch(`/api/scan/${encodeURIComponent(part)}`)).json()) as {
-        supported: boolean;
-        words: string;
-      };
-      this.scanned.set(`${answer.supported ? '✓' : '▲ Not supported:'} ${answer.words}`);
-    } catch {
-      this.scanned.set('The scan tool does not answer.');
-    }
   }
 }

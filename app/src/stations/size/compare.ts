@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { figure } from '@firm-line/core/lib/faults';
 import { viewPlan, type LoadView } from '@firm-line/core/plan/results';
 import { Notices } from '../../kit/notices';
-import { PlanDb, type PlanHead } from '../../storage/plan-db';
+import { PlanDb } from '../../storage/plan-db';
+import type { PlanHead } from '../../storage/stored-plan';
 import { PlanStore } from '../../session/plan-store';
 import { PlanChecks } from '../../worker/plan-checks';
 

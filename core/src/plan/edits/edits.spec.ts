@@ -10,7 +10,6 @@ import {
   applyEdit,
   applyEdits,
   checkPlan,
-  COLLECTIONS,
   EDITS,
   figureAt,
   newPart,
@@ -18,10 +17,10 @@ import {
   keyOf,
   recordAt,
   writePlan,
-  type CollectionKind,
   type EditCall,
   type Plan,
 } from '../index.ts';
+import { COLLECTIONS, type CollectionKind } from '../model/record-kind.ts';
 import { typicalClutch, typicalParking, typicalTrailer } from '../typical.ts';
 
 /** One sound call of every edit there is, for the demo plan. */

@@ -1,13 +1,6 @@
 import { InputError } from '../../lib/faults/index.ts';
-import {
-  aboutKind,
-  COLLECTIONS,
-  PLAN,
-  type CollectionKind,
-  type KeyedKind,
-  type Plan,
-  type RecordOf,
-} from '../model/index.ts';
+import { aboutKind, PLAN, type KeyedKind, type Plan, type RecordOf } from '../model/index.ts';
+import { COLLECTIONS, type CollectionKind } from '../model/record-kind.ts';
 import { placeWords } from '../model/words.ts';
 import { validatePlan } from '../validate.ts';
 import { LINE_EDITS } from './lines.ts';

@@ -1,12 +1,6 @@
 import { InputError } from '../../lib/faults/index.ts';
-import {
-  allPorts,
-  type PositionSource,
-  type Part,
-  type Plan,
-  type Port,
-  type Target,
-} from '../model/index.ts';
+import { allPorts, type PositionSource, type Part, type Plan, type Port } from '../model/index.ts';
+import { type Target } from '../model/record-kind.ts';
 import { movePart } from './move-part.ts';
 import { linesFollow } from './follow.ts';
 import { changeRecord, detached, patched, type Patch } from './records.ts';

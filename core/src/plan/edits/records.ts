@@ -1,16 +1,16 @@
 import { InputError } from '../../lib/faults/index.ts';
-import { indexOf, type Reference } from '../model/check.ts';
+import { indexOf } from '../model/check.ts';
+import { type Reference } from '../model/references.ts';
 import {
-  COLLECTIONS,
   figureAt,
   keyOf,
   PLAN,
   recordAt,
   withAt,
-  type CollectionKind,
   type Plan,
   type RecordOf,
 } from '../model/index.ts';
+import { COLLECTIONS, type CollectionKind } from '../model/record-kind.ts';
 
 export type Patch<T> = Partial<Omit<T, 'id'>>;
 type Keyed = Readonly<Record<string, unknown>>;

@@ -1,4 +1,5 @@
-import { toldOf, unitSymbol, type AnyField, type NumberLimits } from '../model/field.ts';
+import { toldOf, unitSymbol } from '../model/field.ts';
+import { type AnyField, type NumberLimits } from '../model/field-types.ts';
 import { PLAN } from '../model/index.ts';
 
 const count = (value: number): string =>

@@ -1,4 +1,5 @@
-import { check, countValues, shapeOf } from '../model/check.ts';
+import { check } from '../model/check.ts';
+import { countValues, shapeOf } from '../model/references.ts';
 import {
   emptyPlan,
   figureAt,

@@ -1,5 +1,5 @@
 import { faultOf, faultSentence, type Fault } from '../../lib/faults/index.ts';
-import { countValues } from '../model/check.ts';
+import { countValues } from '../model/references.ts';
 import { PLAN, PLAN_FORMAT, PLAN_VERSION, type AnyField, type Plan } from '../model/index.ts';
 import { faultsBetween, MOST_VALUES } from '../validate.ts';
 import { migrate } from './migrations/index.ts';

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { PLAN, type AnyField } from '../model/index.ts';
-import type { FieldFault } from '../model/field.ts';
+import type { FieldFault } from '../model/field-types.ts';
 
 const inList = (schema: Joi.Schema): Joi.Schema => schema.optional();
 

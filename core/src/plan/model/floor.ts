@@ -16,9 +16,9 @@ import {
   time,
   day,
   oneOf,
-  type Field,
   told,
 } from './field.ts';
+import { type Field } from './field-types.ts';
 
 /** Work that was done: which task, when, by whom, and how long it took where that was said. */
 export interface WorkDone {

@@ -19,9 +19,9 @@ import {
   span,
   text,
   written,
-  type FieldFault,
   told,
 } from './field.ts';
+import { type FieldFault } from './field-types.ts';
 import { JOINT_WORK, type JointWork } from './line.ts';
 import { HALF } from './port.ts';
 

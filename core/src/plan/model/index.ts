@@ -11,13 +11,15 @@ export {
   neededField,
   toldOf,
   unitOf,
+} from './field.ts';
+export {
   type AnyField,
   type Field,
   type ValueOf,
   type NumberField,
   type NumberLimits,
   type TextLimits,
-} from './field.ts';
+} from './field-types.ts';
 export * from './gate.ts';
 export * from './clip-settings.ts';
 export * from './wheel-ends.ts';
@@ -33,6 +35,7 @@ export { isInline, isBrake, isActuated, makesPressure, PART_SPECS } from './part
 export * from './frame-check.ts';
 export * from './pedal-box.ts';
 export * from './position.ts';
+export * from './record-kind.ts';
 export * from './plan.ts';
 export * from './point.ts';
 export * from './port.ts';

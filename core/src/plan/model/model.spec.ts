@@ -15,11 +15,11 @@ import {
   told,
   toldOf,
   unitOf,
-  type AnyField,
-  type NumberLimits,
 } from './field.ts';
+import { type AnyField, type NumberLimits } from './field-types.ts';
 import { unitOfKey } from './field-unit.ts';
-import { aboutKind, COLLECTIONS, figureAt, PLAN, recordsIn, type CollectionKind } from './index.ts';
+import { aboutKind, figureAt, PLAN, recordsIn } from './index.ts';
+import { COLLECTIONS, type CollectionKind } from './record-kind.ts';
 
 /** A record as the next ones will be written. */
 interface Wheel {

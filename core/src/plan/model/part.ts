@@ -12,9 +12,9 @@ import {
   optional,
   record,
   ref,
-  type FieldFault,
   told,
 } from './field.ts';
+import { type FieldFault } from './field-types.ts';
 import { PORT, type Port } from './port.ts';
 
 export const PART_KINDS = [

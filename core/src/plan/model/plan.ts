@@ -3,21 +3,8 @@ import type { UnitSystem } from '../../lib/units/index.ts';
 import { BENCH, defaultBench, type Bench } from './bench.ts';
 import { BLEEDING, DEFAULT_BLEEDING, type Bleeding } from './bleeding.ts';
 import { CIRCUIT, type Circuit } from './circuit.ts';
-import {
-  id,
-  list,
-  name,
-  note,
-  nullable,
-  oneOf,
-  optional,
-  record,
-  time,
-  type About,
-  type AnyField,
-  type RecordShape,
-  told,
-} from './field.ts';
+import { id, list, name, note, nullable, oneOf, optional, record, time, told } from './field.ts';
+import type { About, AnyField, RecordShape } from './field-types.ts';
 import { figureAt } from './figures.ts';
 import { FRAME_CHECK, type FrameCheck } from './frame-check.ts';
 import { PEDAL_BOX, type PedalBox } from './pedal-box.ts';
@@ -47,6 +34,7 @@ import {
 import { NO_PROVING, PROVING, type Proving } from './proving.ts';
 import { SIZING, type Sizing } from './sizing.ts';
 import { THING } from './thing.ts';
+import { type CollectionKind, COLLECTIONS } from './record-kind.ts';
 
 export const PLAN_FORMAT = 'firmline-plan';
 export const PLAN_VERSION = 7;
@@ -97,54 +85,6 @@ export interface Plan {
   /** What comes off the vehicle before anything new goes on. */
   readonly comesOff?: readonly string[];
 }
-
-/** Where the records with an id of their own stand in a plan; ports stand in their parts. */
-export const COLLECTIONS = {
-  point: 'points',
-  part: 'parts',
-  circuit: 'circuits',
-  line: 'lines',
-  hose: 'hoses',
-  thing: 'things',
-  gate: 'gates',
-  bender: 'bench.benders',
-  adapter: 'bench.adapters',
-  stockPiece: 'making.stock',
-  soldLength: 'making.sold',
-  bracket: 'making.brackets',
-  order: 'buying.orders',
-  ownItem: 'buying.own',
-  kit: 'buying.kits',
-  caliperFit: 'wheelEnds.calipers',
-  wheelFit: 'wheelEnds.wheels',
-  hub: 'wheelEnds.hubs',
-  cable: 'wheelEnds.cables',
-  wire: 'wheelEnds.wires',
-  proofLoad: 'wheelEnds.loads',
-  logEntry: 'log.entries',
-  makerSheet: 'log.sheets',
-  earlierChange: 'log.earlier',
-  preFillConfirmation: 'filling.before',
-  reservoirFluid: 'filling.fluids',
-  fillRun: 'filling.runs',
-  workDone: 'floor.done',
-  tightening: 'floor.tight',
-  wantedTorque: 'floor.wanted',
-  putOff: 'floor.later',
-  temporaryFix: 'floor.temporary',
-  deviation: 'floor.found',
-  ownTask: 'floor.own',
-  inspection: 'floor.looks',
-  curve: 'proving.curves',
-  hold: 'proving.holds',
-  airTest: 'proving.airTests',
-  recordedTest: 'proving.rounds',
-  pedalReading: 'proving.pedal',
-  stopTest: 'proving.stops',
-} as const;
-export type CollectionKind = keyof typeof COLLECTIONS;
-/** Kinds of record that others may refer to. */
-export type RecordKind = CollectionKind | 'port';
 type At<T, P extends string> = P extends `${infer K}.${infer R}`
   ? At<T[K & keyof T], R>
   : T[P & keyof T];
@@ -156,18 +96,6 @@ export type RecordOf<K extends CollectionKind> =
 export type KeyedKind = {
   [K in CollectionKind]: RecordOf<K> extends { readonly id: string } ? never : K;
 }[CollectionKind];
-
-/** A place in a plan: a record by its kind and id, with a node where it is a line's; or the plan as a whole. */
-export interface Ref {
-  readonly kind: RecordKind | 'plan';
-  readonly id: string;
-  readonly node?: number;
-}
-/** Something with a place of its own: a point or a port of a part. */
-export interface Target {
-  readonly kind: 'point' | 'port';
-  readonly id: string;
-}
 
 /** Most records of one kind; far over any vehicle, so that a hostile file ends in a sentence. */
 const MOST_RECORDS = 5000;

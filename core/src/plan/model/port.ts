@@ -14,9 +14,9 @@ import {
   optional,
   over,
   record,
-  type FieldFault,
   told,
 } from './field.ts';
+import { type FieldFault } from './field-types.ts';
 import { POSITION_SOURCE, type PositionSource } from './position.ts';
 
 /** Which half of a joint a port is, and how that is known. */

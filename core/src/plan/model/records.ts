@@ -1,6 +1,7 @@
-import { shapeOf } from './check.ts';
-import type { AnyField } from './field.ts';
-import { PLAN, type Plan, type Ref } from './plan.ts';
+import { shapeOf } from './references.ts';
+import type { AnyField } from './field-types.ts';
+import { PLAN, type Plan } from './plan.ts';
+import { type Ref } from './record-kind.ts';
 
 /** A record of a plan as it is found: what it is, and its name with the names of what it is part of. */
 export interface NamedRecord {

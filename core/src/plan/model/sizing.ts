@@ -21,10 +21,9 @@ import {
   optional,
   over,
   record,
-  type Field,
-  type Told,
   told,
 } from './field.ts';
+import { type Field, type Told } from './field-types.ts';
 
 /** Figures that know which of them are still guesses, by their path. */
 export interface EstimatedFigures {

@@ -26,9 +26,9 @@ import {
   place,
   record,
   ref,
-  type FieldFault,
   told,
 } from './field.ts';
+import { type FieldFault } from './field-types.ts';
 import { HEAVE } from './hose.ts';
 
 /** Of two corners, the second lies nowhere before the first. */

@@ -1,4 +1,5 @@
-import { bare, toldOf, type AnyField, type RecordShape } from './field.ts';
+import { bare, toldOf } from './field.ts';
+import { type AnyField, type RecordShape } from './field-types.ts';
 
 /** A field's name as it is said in a sentence: "end A", "span at most". */
 export const fieldWords = (field: AnyField | null, key: string): string => {

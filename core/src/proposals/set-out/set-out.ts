@@ -12,7 +12,8 @@ import { atLength, hoseView, ORDER_STEP_MM, shortestOf } from '../../stations/ro
 import { clipped, waysFor } from '../routes/index.ts';
 import type { UnitSystem } from '../../lib/units/index.ts';
 import { tenths, type Vec3 } from '../../lib/vec/index.ts';
-import { checkAnswers, type Answers, type Ask } from './answers.ts';
+import type { Answers, Ask } from './answers.ts';
+import { checkAnswers } from './check-answers.ts';
 import { dimensionsOf, FRAME_ASKS, type Dimensions } from './dimensions.ts';
 import { keptBut } from './job.ts';
 import { buildCircuits } from './circuits.ts';

@@ -1,137 +1,21 @@
-import {
-  THING_SPECS,
-  type Shape,
-  type Thing,
-  type ThingKind,
-  type Travel,
-} from '../../shape/obstacles/index.ts';
+import type { Thing } from '../../shape/obstacles/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
-import { railPath, type Dimensions } from './dimensions.ts';
-
-type Bar = Extract<Shape, { kind: 'bar' }>;
-const bar = (
-  pathMm: readonly Vec3[],
-  widthMm: number,
-  heightMm: number,
-  section: Bar['section'] = 'box',
-): Bar => ({
-  kind: 'bar',
-  section,
-  pathMm,
-  widthMm,
-  heightMm,
-  wallMm: 4,
-  opens: 'right',
-});
-/** A block between two corners, whichever of an unlikely vehicle's lies lower. */
-const block = (a: Vec3, b: Vec3): Shape => ({
-  kind: 'block',
-  minMm: each(Math.min, a, b),
-  maxMm: each(Math.max, a, b),
-});
-const each = (of: (a: number, b: number) => number, a: Vec3, b: Vec3): Vec3 => [
-  of(a[0], b[0]),
-  of(a[1], b[1]),
-  of(a[2], b[2]),
-];
-const pipe = (pathMm: readonly Vec3[], diameterMm: number): Shape => ({
-  kind: 'pipe',
-  pathMm,
-  diameterMm,
-});
-const across = (x: number, half: number, z: number): Vec3[] => [
-  [x, -half, z],
-  [x, half, z],
-];
-
-function thing(
-  id: string,
-  name: string,
-  kind: ThingKind,
-  shape: Shape,
-  more: Partial<Thing> = {},
-): Thing {
-  const { nature, keepMm, holds } = THING_SPECS[kind];
-  return { id, name, kind, shape, nature, keepMm, holds, surfaceC: null, travel: null, ...more };
-}
-const both = (
-  id: string,
-  name: string,
-  kind: ThingKind,
-  shape: (side: -1 | 1) => Shape,
-  more: Partial<Thing> = {},
-): Thing[] => [
-  thing(`${id}-left`, `${name}, left`, kind, shape(-1), more),
-  thing(`${id}-right`, `${name}, right`, kind, shape(1), more),
-];
-
-/** How far wheels go up and down, and how far they are locked over. Ordinary figures. */
-export const HEAVE: readonly [number, number] = [-60, 60];
-export const LOCK_DEG = 30;
-/** Kingpins stand so far inside their wheel's middle. */
-export const KINGPIN_MM = 60;
-const EXHAUST_C = 350;
-/** How far over the rails' middle an engine's underside stands. An ordinary figure. */
-const OVER_RAILS_MM = 130;
-/** How thick a solid axle is. An ordinary figure. */
-export const AXLE_MM = 80;
-
-function wheels(d: Dimensions, x: number, name: string, track: number, steers: boolean): Thing[] {
-  const shape = (side: -1 | 1): Shape => ({
-    kind: 'wheel',
-    centreMm: [x, (side * track) / 2, d.hubMm],
-    axis: [0, 1, 0],
-    radiusMm: d.tyreRadiusMm,
-    widthMm: d.tyreWidthMm,
-  });
-  const travel = (side: -1 | 1): Travel => ({
-    heaveMm: HEAVE,
-    rollDeg: 0,
-    lockDeg: steers ? LOCK_DEG : 0,
-    aboutMm: [x, side * (track / 2 - KINGPIN_MM), d.hubMm],
-  });
-  return ([-1, 1] as const).map((side) =>
-    thing(
-      `wheel-${x}-${side}`,
-      `${name} ${side < 0 ? 'left' : 'right'} wheel`,
-      'wheel',
-      shape(side),
-      { travel: travel(side) },
-    ),
-  );
-}
-/** A beam from wheel to wheel; lines that are mounted on it at both ends are clipped to it. */
-const beam = (d: Dimensions, x: number, name: string, track: number): Thing =>
-  thing(
-    `axle-${x}`,
-    name,
-    'axle',
-    bar(across(x, track / 2 - d.tyreWidthMm / 2 - 30, d.hubMm), AXLE_MM, AXLE_MM, 'round'),
-    {
-      holds: true,
-      travel: { heaveMm: HEAVE, rollDeg: 3, lockDeg: 0, aboutMm: [x, 0, d.hubMm] },
-    },
-  );
-
-function rails(d: Dimensions): Thing[] {
-  const { section, vehicle } = d.answers;
-  const name =
-    { unibody: 'Leg and sill', 'space-frame': 'Lower tube', aircraft: 'Longeron' }[
-      vehicle as string
-    ] ?? 'Rail';
-  return both('rail', name, 'rail', (side) =>
-    bar(railPath(d, side * d.rail.acrossMm), d.rail.widthMm, d.rail.heightMm, section),
-  );
-}
-const member = (d: Dimensions, id: string, name: string, x: number, z = d.rail.midAt(x)): Thing =>
-  thing(
-    id,
-    name,
-    'member',
-    d.answers.section === 'round'
-      ? bar(across(x, d.rail.acrossMm, z), d.rail.widthMm, d.rail.widthMm, 'round')
-      : bar(across(x, d.rail.acrossMm - d.rail.widthMm / 2, z), 60, Math.min(50, d.rail.heightMm)),
-  );
+import type { Dimensions } from './dimensions.ts';
+import {
+  OVER_RAILS_MM,
+  across,
+  thing,
+  block,
+  pipe,
+  EXHAUST_C,
+  both,
+  bar,
+  rails,
+  member,
+  wheels,
+  beam,
+} from './thing-shapes.ts';
+import { motorcycle } from './motorcycle-things.ts';
 
 /** Engine, gearbox, shaft and exhaust of a vehicle that has them. */
 function drive(d: Dimensions): Thing[] {
@@ -301,102 +185,7 @@ function trailer(d: Dimensions): Thing[] {
   ];
 }
 
-function motorcycle(d: Dimensions): Thing[] {
-  const { wheelbaseMm: wb, railUnderMm: under, railsOverMm, exhaust } = d.answers;
-  const y = railsOverMm / 2 - 20;
-  const cradle = (side: -1 | 1): Vec3[] => [
-    [250, side * 30, 760],
-    [380, side * y, under + 16],
-    [wb - 520, side * y, under + 16],
-    [wb - 430, side * y, 700],
-  ];
-  const wheel = (id: string, name: string, x: number, lockDeg: number): Thing =>
-    thing(
-      id,
-      name,
-      'wheel',
-      {
-        kind: 'wheel',
-        centreMm: [x, 0, d.hubMm],
-        axis: [0, 1, 0],
-        radiusMm: d.tyreRadiusMm,
-        widthMm: d.tyreWidthMm,
-      },
-      {
-        travel: { heaveMm: HEAVE, rollDeg: 0, lockDeg, aboutMm: [x, 0, d.hubMm] },
-      },
-    );
-  return [
-    ...both('cradle', 'Cradle tube', 'rail', (side) => bar(cradle(side), 30, 30, 'round')),
-    thing(
-      'backbone',
-      'Backbone',
-      'rail',
-      bar(
-        [
-          [240, 0, 840],
-          [wb - 430, 0, 760],
-          [wb - 100, 0, 780],
-        ],
-        45,
-        45,
-        'round',
-      ),
-    ),
-    ...both('seat-tube', 'Seat tube', 'rail', (side) =>
-      bar(
-        [
-          [wb - 430, side * y, 700],
-          [wb - 20, side * y, 760],
-        ],
-        25,
-        25,
-        'round',
-      ),
-    ),
-    thing('engine', 'Engine', 'engine', block([400, -150, under + 50], [wb - 560, 150, 690])),
-    ...both(
-      'swing-arm',
-      'Swing arm',
-      'axle',
-      (side) =>
-        bar(
-          [
-            [wb - 520, side * 85, under + 90],
-            [wb, side * 85, d.hubMm],
-          ],
-          30,
-          60,
-        ),
-      {
-        travel: { heaveMm: HEAVE, rollDeg: 0, lockDeg: 0, aboutMm: [wb - 520, 0, under + 90] },
-      },
-    ),
-    ...(exhaust === 'none'
-      ? []
-      : [
-          thing(
-            'exhaust',
-            'Exhaust',
-            'exhaust',
-            pipe(
-              [
-                [380, 0, under + 20],
-                [420, 40, under - 30],
-                [wb - 450, exhaust === 'left' ? -130 : 130, under - 40],
-                [wb + 100, exhaust === 'left' ? -190 : 190, under + 40],
-              ],
-              45,
-            ),
-            { surfaceC: EXHAUST_C },
-          ),
-        ]),
-    wheel('wheel-front', 'Front wheel', 0, LOCK_DEG),
-    wheel('wheel-rear', 'Rear wheel', wb, 0),
-  ];
-}
-
-function aircraft(d: Dimensions): Thing[] {
+export function aircraft(d: Dimensions): Thing[] {
   const { wheelbaseMm: wb, railUnderMm: under } = d.answers;
   const leg = (side: -1 | 1): Vec3[] => [
     [wb, side * d.rail.acrossMm, under],

@@ -83,6 +83,75 @@ function profileOf(nodes: readonly Vec3[], lengthMm: number): [number, number][]
   return nodes.map((node, i) => [along[i]! * scale, node[2]]);
 }
 
+type Drawn = Pick<Aired, 'lines' | 'ports'> & { readonly hoses: Plan['hoses'] };
+type NetPipe = NonNullable<BleedView['net']>['pipes'][number];
+
+/** The line or hose that a pipe is: its ends, its circuit, its bore and how high it lies along its way. */
+function drawnPipe({ kind, id }: NetPipe, { lines, ports, hoses }: Drawn) {
+  if (kind === 'line') {
+    const { nodesMm, card, tube, line } = lines.find((one) => one.line.id === id)!;
+    return {
+      ends: [line.ends.a, line.ends.b],
+      circuitId: line.circuitId,
+      boreMm: tubeBoreMm(tube),
+      profile: profileOf(nodesMm, card!.developedMm),
+    };
+  }
+  const { ends, circuitId, stockId, orderMm } = hoses.find((one) => one.id === id)!;
+  const atMm = [ends.a, ends.b].map((end) =>
+    end.portId ? ports.get(end.portId)!.fixed.atMm : end.atMm,
+  );
+  return {
+    ends: [ends.a, ends.b],
+    circuitId,
+    boreMm: hoseById(stockId)!.boreMm,
+    profile: profileOf(atMm, orderMm),
+  };
+}
+
+/** A valve at the end of a pipe that decides what goes through it. */
+function valvesAt(
+  ends: readonly { readonly portId: string | null }[],
+  ports: Aired['ports'],
+  sizing: Aired['plan']['sizing'],
+): Pick<AirPipe, 'keeps' | 'holdsMPa'> {
+  const outlets = ends
+    .flatMap(({ portId }) => (portId ? (ports.get(portId) ?? []) : []))
+    .filter(({ port }) => port.role === 'outlet');
+  const keeps = outlets.some(
+    ({ part, port }) => part.kind === 'residual-valve' || (port.residualMPa ?? 0) > 0,
+  );
+  const holds = outlets.some(
+    ({ part, port }) =>
+      part.kind === 'metering-valve' ||
+      (part.kind === 'combination-valve' && port.name.startsWith('front')),
+  );
+  return {
+    ...(keeps ? { keeps } : {}),
+    ...(holds ? { holdsMPa: sizing?.combination?.holdOffMPa ?? USUAL_HOLD_OFF_MPA } : {}),
+  };
+}
+
+/** A pipe that is longer by what the tees and valves at its ends hold; each is counted to the first pipe that leaves it. */
+function withCavities(
+  pipe: AirPipe,
+  ends: readonly { readonly portId: string | null }[],
+  ports: Aired['ports'],
+  counted: Set<string>,
+): AirPipe {
+  let ml = 0;
+  for (const { portId } of ends) {
+    const part = portId ? ports.get(portId)?.part : undefined;
+    if (!part || counted.has(part.id)) continue;
+    counted.add(part.id);
+    ml += part.cavityMl;
+  }
+  if (!ml) return pipe;
+  const [lengthMm, heightMm] = pipe.profile.at(-1)!;
+  const longer = [lengthMm + (ml * 1000) / area(pipe.boreMm), heightMm] as const;
+  return { ...pipe, profile: [...pipe.profile, longer] };
+}
+
 /** The network of one kind of work as air sees it; null where it has no order. */
 export const airNetworkOf = derive(
   'air',
@@ -114,85 +183,25 @@ export const airNetworkOf = derive(
     if (!net) return null;
     const plan = { parts, hoses, sizing, clutch, trailer, circuits } as Aired['plan'];
     const partOf = new Map(parts.map((part) => [part.id, part]));
-    const lineOf = new Map(lines.map((line) => [line.line.id, line]));
     const benched = new Set(
       (before ?? []).flatMap(({ key }) => (key.startsWith('bench:') ? [key.slice(6)] : [])),
     );
-    /** A valve at the end of a pipe that decides what goes through it. */
-    const valves = (...ids: (string | null)[]) => {
-      const at = ids.flatMap((id) => (id ? (ports.get(id) ?? []) : []));
-      const keeps = at.some(
-        ({ part, port }) =>
-          port.role === 'outlet' && (part.kind === 'residual-valve' || (port.residualMPa ?? 0) > 0),
-      );
-      const holds = at.some(
-        ({ part, port }) =>
-          port.role === 'outlet' &&
-          (part.kind === 'metering-valve' ||
-            (part.kind === 'combination-valve' && port.name.startsWith('front'))),
-      );
-      return {
-        ...(keeps ? { keeps } : {}),
-        ...(holds ? { holdsMPa: sizing?.combination?.holdOffMPa ?? USUAL_HOLD_OFF_MPA } : {}),
-      };
-    };
-    const pipes = net.pipes.map(({ kind, id, from, to }): AirPipe => {
-      if (kind === 'line') {
-        const { nodesMm, card, tube, line } = lineOf.get(id)!;
-        return {
-          id,
-          from,
-          to,
-          boreMm: tubeBoreMm(tube),
-          profile: profileOf(nodesMm, card!.developedMm),
-          ...valves(line.ends.a.portId, line.ends.b.portId),
-        };
-      }
-      const hose = hoses.find((one) => one.id === id)!;
-      const ends = [hose.ends.a, hose.ends.b].map(({ portId, atMm }) =>
-        portId ? ports.get(portId)!.fixed.atMm : atMm,
-      );
-      return {
-        id,
-        from,
-        to,
-        boreMm: hoseById(hose.stockId)!.boreMm,
-        profile: profileOf(ends, hose.orderMm),
-        ...valves(hose.ends.a.portId, hose.ends.b.portId),
-      };
-    });
-    // What a tee or a valve holds is counted to the first pipe that leaves it.
-    const own = new Set([...net.bleeders, ...net.outlets].map(({ partId }) => partId));
-    const counted = new Set<string>();
-    const held = pipes.map((pipe, i) => {
-      const { kind, id } = net.pipes[i]!;
-      const ends =
-        kind === 'line' ? lineOf.get(id)!.line.ends : hoses.find((one) => one.id === id)!.ends;
-      let ml = 0;
-      for (const { portId } of [ends.a, ends.b]) {
-        const part = portId ? ports.get(portId)?.part : undefined;
-        if (!part || own.has(part.id) || counted.has(part.id)) continue;
-        counted.add(part.id);
-        ml += part.cavityMl;
-      }
-      if (!ml) return pipe;
-      const last = pipe.profile.at(-1)!;
-      return {
-        ...pipe,
-        profile: [...pipe.profile, [last[0] + (ml * 1000) / area(pipe.boreMm), last[1]] as const],
-      };
+    // Bleeders and outlets count what their own parts hold.
+    const counted = new Set([...net.bleeders, ...net.outlets].map(({ partId }) => partId));
+    const drawn = net.pipes.map((pipe) => ({
+      ...pipe,
+      ...drawnPipe(pipe, { lines, ports, hoses }),
+    }));
+    const pipes = drawn.map(({ id, from, to, ends, boreMm, profile }): AirPipe => {
+      const pipe = { id, from, to, boreMm, profile, ...valvesAt(ends, ports, sizing) };
+      return withCavities(pipe, ends, ports, counted);
     });
     const axleOf = (at: string): 'front' | 'rear' | null => {
-      const first = net.pipes.find(({ from, to }) => from === at || to === at);
-      const circuitId =
-        first &&
-        (first.kind === 'line'
-          ? lineOf.get(first.id)!.line.circuitId
-          : hoses.find(({ id }) => id === first.id)!.circuitId);
-      return circuits.find(({ id }) => id === circuitId)?.axle ?? null;
+      const first = drawn.find(({ from, to }) => from === at || to === at);
+      return circuits.find(({ id }) => id === first?.circuitId)?.axle ?? null;
     };
     return {
-      pipes: held,
+      pipes,
       bleeders: net.bleeders.map(({ portId, partId, at, cavityMl }) => {
         const part = partOf.get(partId)!;
         const port = part.ports.find(({ id }) => id === portId)!;

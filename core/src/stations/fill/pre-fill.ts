@@ -68,20 +68,14 @@ function jointsOpen(
   };
 }
 
-/** All that goes before fluid goes into one kind of work, with how each stands. */
-export function preFillChecks(work: BleedView, view: PlanView, method: FillMethod): PreFillCheck[] {
-  const { plan } = view;
-  const filling = plan.filling;
-  const parts = partsOf(work, view);
-  const masters = parts.filter(({ kind }) => kind === 'master');
-  const has = (...kinds: Part['kind'][]): Part[] =>
-    parts.filter(({ kind }) => kinds.includes(kind));
-  const names = (of: readonly Part[]): string => of.map(({ name }) => name).join(', ');
-  // Each reservoir has its own fluid.
-  const fluid = fluidById(fluidFor(plan, work.reservoirs))!;
+/** A check that goes with what there is to check. */
+const when = (is: boolean, check: () => Said): Said[] => (is ? [check()] : []);
+
+/** What is tight, plugged and joined before fluid goes in. */
+function closedUp(work: BleedView, view: PlanView, parts: readonly Part[]): Said[] {
   const joints = jointsOpen(work, view);
   const circuits = new Set(
-    plan.circuits.filter((circuit) => circuit.work === work.work).map(({ id }) => id),
+    view.plan.circuits.filter((circuit) => circuit.work === work.work).map(({ id }) => id),
   );
   const openEnds = view.lines
     .filter(
@@ -91,13 +85,7 @@ export function preFillChecks(work: BleedView, view: PlanView, method: FillMetho
   const spare = parts.flatMap((part) =>
     part.ports.filter(({ role }) => role === 'spare').map((port) => `${part.name}, ${port.name}`),
   );
-  const metering = has('metering-valve', 'combination-valve');
-  const said: Said[] = [
-    {
-      key: 'covered',
-      name: 'Gloves and glasses on, paint covered, on stands',
-      how: `${fluid.family === 'glycol' ? 'This fluid strips paint: water beside you. ' : ''}Never on a jack alone.`,
-    },
+  return [
     {
       key: `joints:${work.work}`,
       name: 'Every joint tight',
@@ -105,52 +93,50 @@ export function preFillChecks(work: BleedView, view: PlanView, method: FillMetho
       of: [joints.stamp],
       ...(joints.open ? {} : { known: { open: '' } }),
     },
-    ...(openEnds.length
-      ? [
-          {
-            key: 'ends',
-            name: 'No end open',
-            how: `${openEnds.join(', ')}: join them first, or fill later.`,
-            known: { open: 'Route' },
-          },
-        ]
-      : []),
-    ...(spare.length
-      ? [
-          {
-            key: `plugs:${work.work}`,
-            name: 'Open ports plugged',
-            how: `${spare.join('; ')}: a plug of its own thread and seat.`,
-            of: spare,
-          },
-        ]
-      : []),
+    ...when(openEnds.length > 0, () => ({
+      key: 'ends',
+      name: 'No end open',
+      how: `${openEnds.join(', ')}: join them first, or fill later.`,
+      known: { open: 'Route' },
+    })),
+    ...when(spare.length > 0, () => ({
+      key: `plugs:${work.work}`,
+      name: 'Open ports plugged',
+      how: `${spare.join('; ')}: a plug of its own thread and seat.`,
+      of: spare,
+    })),
+  ];
+}
+
+/** What the parts themselves want first: free play, drums and pads, bleeders, bench bleeding, a pin held out. */
+function partsReady(work: BleedView, parts: readonly Part[], method: FillMethod): Said[] {
+  const has = (...kinds: Part['kind'][]): Part[] =>
+    parts.filter(({ kind }) => kinds.includes(kind));
+  const names = (of: readonly Part[]): string => of.map(({ name }) => name).join(', ');
+  const ids = (of: readonly Part[]): string[] => of.map(({ id }) => id);
+  const masters = has('master');
+  const drums = has('wheel-cylinder');
+  const calipers = has('caliper');
+  const metering = has('metering-valve', 'combination-valve');
+  return [
     ...masters.map((master) => ({
       key: `play:${master.id}`,
       name: `${master.name}: pushrod has its free play`,
       how: 'A preloaded pushrod shuts the compensating port: no fluid comes, and the brakes drag.',
       of: [master.id],
     })),
-    ...(has('wheel-cylinder').length
-      ? [
-          {
-            key: 'drums',
-            name: 'Drums adjusted up',
-            how: `${names(has('wheel-cylinder'))}: until they just rub, so that the shoes take little fluid.`,
-            of: has('wheel-cylinder').map(({ id }) => id),
-          },
-        ]
-      : []),
-    ...(has('caliper').length
-      ? [
-          {
-            key: 'pads',
-            name: 'Pads in',
-            how: `${names(has('caliper'))}: before the first pump, or a piston comes out.`,
-            of: has('caliper').map(({ id }) => id),
-          },
-        ]
-      : []),
+    ...when(drums.length > 0, () => ({
+      key: 'drums',
+      name: 'Drums adjusted up',
+      how: `${names(drums)}: until they just rub, so that the shoes take little fluid.`,
+      of: ids(drums),
+    })),
+    ...when(calipers.length > 0, () => ({
+      key: 'pads',
+      name: 'Pads in',
+      how: `${names(calipers)}: before the first pump, or a piston comes out.`,
+      of: ids(calipers),
+    })),
     {
       key: `bleeders:${work.work}`,
       name: 'Bleeders shut, and each on top',
@@ -163,16 +149,30 @@ export function preFillChecks(work: BleedView, view: PlanView, method: FillMetho
       how: 'In a vice or in the vehicle, short strokes, its outlets back into its own fluid, until no bubble comes.',
       of: [master.id],
     })),
-    ...(metering.length && methodById(method).flows
-      ? [
-          {
-            key: 'pin',
-            name: `${names(metering)}: pin held out`,
-            how: 'Under so little pressure a metering valve lets nothing through. Take the clip off again after.',
-            of: metering.map(({ id }) => id),
-          },
-        ]
-      : []),
+    ...when(metering.length > 0 && methodById(method).flows === true, () => ({
+      key: 'pin',
+      name: `${names(metering)}: pin held out`,
+      how: 'Under so little pressure a metering valve lets nothing through. Take the clip off again after.',
+      of: ids(metering),
+    })),
+  ];
+}
+
+/** All that goes before fluid goes into one kind of work, with how each stands. */
+export function preFillChecks(work: BleedView, view: PlanView, method: FillMethod): PreFillCheck[] {
+  const { filling } = view.plan;
+  const parts = partsOf(work, view);
+  // Each reservoir has its own fluid.
+  const fluid = fluidById(fluidFor(view.plan, work.reservoirs))!;
+  const isLater = filling.when === 'later';
+  const said: Said[] = [
+    {
+      key: 'covered',
+      name: 'Gloves and glasses on, paint covered, on stands',
+      how: `${fluid.family === 'glycol' ? 'This fluid strips paint: water beside you. ' : ''}Never on a jack alone.`,
+    },
+    ...closedUp(work, view, parts),
+    ...partsReady(work, parts, method),
     {
       key: `cap:${work.work}`,
       name: methodById(method).cap,
@@ -188,12 +188,11 @@ export function preFillChecks(work: BleedView, view: PlanView, method: FillMetho
     {
       key: 'later',
       name: 'Nothing has to come off again',
-      how:
-        filling.when === 'later'
-          ? 'You said that fluid goes in later: lines come off again for paint, welding or a gate.'
-          : 'Paint, welding and all that closes access are done.',
+      how: isLater
+        ? 'You said that fluid goes in later: lines come off again for paint, welding or a gate.'
+        : 'Paint, welding and all that closes access are done.',
       of: [filling.when],
-      ...(filling.when === 'later' ? { known: { open: 'Fill later' } } : {}),
+      ...(isLater ? { known: { open: 'Fill later' } } : {}),
     },
   ];
   const told = new Map(filling.before.map(({ key, stamp }) => [key, stamp]));

@@ -8,8 +8,8 @@ import {
   type LineView,
   type Plan,
   type PortView,
-  type Ref,
   type Sealant,
+  type Ref,
 } from '../../plan/index.ts';
 import { hoseFittingById, isTaper, threadByName, type Half } from '../../trade/stock/index.ts';
 import { jointsAt } from './joint-view.ts';

@@ -109,36 +109,76 @@ const NOT_OF_ITS_RUN: readonly (keyof Line)[] = [
   'missMm',
   'tubeId',
 ];
+const same = (a: unknown, b: unknown): boolean =>
+  JSON.stringify(a ?? null) === JSON.stringify(b ?? null);
+
+/** A section of the plan that is no list: begun, taken away, or what in it changed. */
+function sectionDifferences(station: string, key: keyof Plan, a: Plan, b: Plan): Difference[] {
+  const [was, is] = [a[key] ?? null, b[key] ?? null];
+  if (same(was, is)) return [];
+  const where = labelOf(PLAN.fields[key]);
+  if (was === null) return [{ station, where, text: 'begun' }];
+  if (is === null) return [{ station, where, text: 'taken away' }];
+  const words = changedFields(PLAN.fields[key], was as object, is as object, ['open']);
+  return [{ station, where, text: words.join('; ') || 'changed' }];
+}
+
+function lineDifferences(was: PlanView, is: PlanView): Difference[] {
+  const views = (view: PlanView) => new Map(view.lines.map((line) => [line.line.id, line]));
+  const [wasLines, isLines] = [views(was), views(is)];
+  return listDifferences('route', 'line', was.plan.lines, is.plan.lines, (x, y) => [
+    ...lineWords(wasLines.get(x.id), isLines.get(y.id), is.plan),
+    ...changedFields(LINE, x, y, NOT_OF_ITS_RUN),
+  ]);
+}
+
+/** Lines whose nuts, adapters or joints changed. */
+function jointDifferences(a: Plan, b: Plan): Difference[] {
+  const joints = ({ ends }: Line): unknown =>
+    [ends.a, ends.b].map(({ joint, nutId, adapters }) => [joint, nutId, adapters]);
+  const text = 'its ends or what was done to them changed';
+  return b.lines.flatMap((line): Difference[] => {
+    const old = a.lines.find(({ id }) => id === line.id);
+    return old && !same(joints(old), joints(line))
+      ? [{ station: 'join', where: line.name, text }]
+      : [];
+  });
+}
+
+function bleedingDifferences({ bleeding: a }: Plan, { bleeding: b }: Plan): Difference[] {
+  const name = (id: string) => fluidById(id)?.name;
+  const fluid: Difference = {
+    station: 'fill',
+    where: 'Fluid',
+    text: `${name(b.fluidId)} instead of ${name(a.fluidId)}`,
+  };
+  const order: Difference = { station: 'fill', where: 'Order', text: 'bled in another order' };
+  return [
+    ...(a.fluidId === b.fluidId ? [] : [fluid]),
+    ...(a.school === b.school && same(a.listed, b.listed) ? [] : [order]),
+  ];
+}
+
+const STATE_WORDS = { done: 'proved', void: 'void', open: 'proved no more' } as const;
+/** Tests that were proved and are no more, or the other way round. */
+function testDifferences(was: PlanView, is: PlanView): Difference[] {
+  const before = new Map(provingTests(was).map((test) => [test.key, test.state]));
+  return provingTests(is).flatMap(({ key, name, state }): Difference[] => {
+    const old = before.get(key);
+    const isChanged = old && old !== state && (old === 'done' || state === 'done');
+    const text = state === 'done' || state === 'void' ? STATE_WORDS[state] : STATE_WORDS.open;
+    return isChanged ? [{ station: 'prove', where: name, text }] : [];
+  });
+}
+
 /** Two plans compared in words, by station: a plan and its earlier self, or another. */
 export function comparePlans(was: PlanView, is: PlanView): Difference[] {
   const [a, b] = [was.plan, is.plan];
-  const lines = (view: PlanView) => new Map(view.lines.map((line) => [line.line.id, line]));
-  const [wasLines, isLines] = [lines(was), lines(is)];
-  const sheet = (station: string, key: keyof Plan): Difference[] => {
-    const [x, y] = [a[key], b[key]];
-    if (JSON.stringify(x ?? null) === JSON.stringify(y ?? null)) return [];
-    const text =
-      x === null || x === undefined
-        ? 'begun'
-        : y === null || y === undefined
-          ? 'taken away'
-          : changedFields(PLAN.fields[key], x as object, y as object, ['open']).join('; ') ||
-            'changed';
-    return [{ station, where: labelOf(PLAN.fields[key]), text }];
-  };
-  const joints = (line: LineView['line']): string =>
-    JSON.stringify([
-      line.ends.a.joint,
-      line.ends.b.joint,
-      line.ends.a.nutId,
-      line.ends.b.nutId,
-      line.ends.a.adapters,
-      line.ends.b.adapters,
-    ]);
-  const state = new Map(provingTests(was).map((round) => [round.key, round]));
+  const sections = (station: string, ...keys: (keyof Plan)[]): Difference[] =>
+    keys.flatMap((key) => sectionDifferences(station, key, a, b));
   return [
     ...listDifferences('measure', 'point', a.points, b.points, (x, y) =>
-      JSON.stringify(x.known) === JSON.stringify(y.known) ? [] : ['measured otherwise'],
+      same(x.known, y.known) ? [] : ['measured otherwise'],
     ),
     ...listDifferences('measure', 'thing', a.things, b.things, (x, y) =>
       changedFields(THING, x, y, ['id', 'name']),
@@ -146,70 +186,26 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
     ...listDifferences('measure', 'gate', a.gates, b.gates, (x, y) =>
       changedFields(GATE, x, y, ['id', 'name']),
     ),
-    ...sheet('size', 'sizing'),
-    ...sheet('size', 'trailer'),
-    ...sheet('size', 'clutch'),
-    ...sheet('size', 'parking'),
+    ...sections('size', 'sizing', 'trailer', 'clutch', 'parking'),
     ...listDifferences('plumb', 'circuit', a.circuits, b.circuits, (x, y) =>
       changedFields(CIRCUIT, x, y, ['id', 'name']),
     ),
     ...listDifferences('plumb', 'part', a.parts, b.parts, (x, y) =>
       changedFields(PART, x, y, ['id', 'name']),
     ),
-    ...listDifferences('route', 'line', a.lines, b.lines, (x, y) => [
-      ...lineWords(wasLines.get(x.id), isLines.get(y.id), b),
-      ...changedFields(LINE, x, y, NOT_OF_ITS_RUN),
-    ]),
+    ...lineDifferences(was, is),
     ...listDifferences('route', 'hose', a.hoses, b.hoses, (x, y) =>
       changedFields(HOSE, x, y, ['id', 'name', 'title']),
     ),
-    ...b.lines.flatMap((line): Difference[] => {
-      const old = a.lines.find(({ id }) => id === line.id);
-      return old && joints(old) !== joints(line)
-        ? [{ station: 'join', where: line.name, text: 'its ends or what was done to them changed' }]
-        : [];
-    }),
-    ...sheet('measure', 'frame'),
-    ...sheet('measure', 'pedals'),
-    ...sheet('size', 'singles'),
-    ...sheet('route', 'clipSettings'),
-    ...sheet('make', 'bench'),
-    ...sheet('make', 'making'),
-    ...sheet('make', 'buying'),
-    ...sheet('fit', 'floor'),
-    ...sheet('fit', 'wheelEnds'),
-    ...sheet('fit', 'log'),
-    ...(a.bleeding.fluidId === b.bleeding.fluidId
-      ? []
-      : [
-          {
-            station: 'fill',
-            where: 'Fluid',
-            text: `${fluidById(b.bleeding.fluidId)?.name} instead of ${fluidById(a.bleeding.fluidId)?.name}`,
-          },
-        ]),
-    ...(a.bleeding.school === b.bleeding.school &&
-    JSON.stringify(a.bleeding.listed) === JSON.stringify(b.bleeding.listed)
-      ? []
-      : [{ station: 'fill', where: 'Order', text: 'bled in another order' }]),
-    ...sheet('fill', 'filling'),
-    ...sheet('prove', 'proving'),
-    ...provingTests(is).flatMap((round): Difference[] => {
-      const old = state.get(round.key);
-      return old && old.state !== round.state && (old.state === 'done' || round.state === 'done')
-        ? [
-            {
-              station: 'prove',
-              where: round.name,
-              text:
-                round.state === 'done'
-                  ? 'proved'
-                  : round.state === 'void'
-                    ? 'void'
-                    : 'proved no more',
-            },
-          ]
-        : [];
-    }),
+    ...jointDifferences(a, b),
+    ...sections('measure', 'frame', 'pedals'),
+    ...sections('size', 'singles'),
+    ...sections('route', 'clipSettings'),
+    ...sections('make', 'bench', 'making', 'buying'),
+    ...sections('fit', 'floor', 'wheelEnds', 'log'),
+    ...bleedingDifferences(a, b),
+    ...sections('fill', 'filling'),
+    ...sections('prove', 'proving'),
+    ...testDifferences(was, is),
   ];
 }

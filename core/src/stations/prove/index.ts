@@ -37,7 +37,8 @@ export {
   type ProvingTest,
   type TestState,
 } from './test-results.ts';
-export { holdMPa, TEST_GROUPS, type TestGroup } from './required-tests.ts';
+export { holdMPa } from './pressure-tests.ts';
+export { TEST_GROUPS, type TestGroup } from './required-test.ts';
 export {
   readPedal,
   reportOn,
@@ -49,4 +50,5 @@ export {
   type TrueFault,
   type TrueVehicle,
 } from './true-vehicle.ts';
-export { packOf, type PackPicture, type PackSection, type PackTable } from './pack.ts';
+export { packOf } from './pack.ts';
+export { type PackPicture, type PackSection, type PackTable } from './pack-section.ts';

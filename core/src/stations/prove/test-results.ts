@@ -2,7 +2,8 @@ import { derive } from '../../lib/derive/index.ts';
 import { type Proving, type RecordedTest } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { judgeHold } from './judge.ts';
-import { requiredTests, type RequiredTest } from './required-tests.ts';
+import { requiredTests } from './required-tests.ts';
+import { type RequiredTest } from './required-test.ts';
 
 /** `void`: it was good, and what it rests on is otherwise since. */
 export type TestState = 'done' | 'bad' | 'void' | 'locked' | 'open';

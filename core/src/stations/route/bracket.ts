@@ -13,7 +13,8 @@ import { InputError } from '../../lib/faults/index.ts';
 import { gapTo, obstacleOf, type Thing } from '../../shape/obstacles/index.ts';
 import { worstOf } from '../../shape/rod/index.ts';
 import type { PortView } from '../../plan/index.ts';
-import { placeEnd, sweep, type HoseView } from './hose-view.ts';
+import { type HoseView } from './hose-view.ts';
+import { placeEnd, sweep } from './hose-sweep.ts';
 import { rubs, type Progress } from './lengths.ts';
 
 /** A place for end A's bracket, with how the hose fares from there. */

@@ -7,7 +7,8 @@ import {
   type Thing,
 } from '../../shape/obstacles/index.ts';
 import { newThing } from '../../shape/obstacles/fresh.ts';
-import type { HoseState, HoseView } from './hose-view.ts';
+import type { HoseView } from './hose-view.ts';
+import type { HoseState } from './hose-sweep.ts';
 
 /** How far others keep from where a hose may be, mm. Common practice. */
 const KEEP_MM = 10;

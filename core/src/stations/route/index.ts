@@ -1,14 +1,13 @@
+export { hoseView, type HoseView } from './hose-view.ts';
 export {
   clampAt,
-  hoseView,
   placeEnd,
   posedThing,
   sweep,
   type EndPlace,
   type HoseNear,
   type HoseState,
-  type HoseView,
-} from './hose-view.ts';
+} from './hose-sweep.ts';
 export {
   equalLength,
   atLength,

@@ -2,7 +2,8 @@ import { InputError } from '../../lib/faults/index.ts';
 import type { Thing } from '../../shape/obstacles/index.ts';
 import { TAUT, worstOf, type HoseVerdict } from '../../shape/rod/index.ts';
 import { fittingMm } from '../../plan/index.ts';
-import { sweep, type HoseState, type HoseView } from './hose-view.ts';
+import { type HoseView } from './hose-view.ts';
+import { sweep, type HoseState } from './hose-sweep.ts';
 
 /** Hoses are ordered in steps of this, mm. Common practice. */
 export const ORDER_STEP_MM = 5;

@@ -7,7 +7,7 @@ import {
   type Settled,
 } from '../../shape/rod/index.ts';
 import { degrees, squareTo, unit } from '../../lib/vec/index.ts';
-import type { EndPlace, HoseState } from './hose-view.ts';
+import type { EndPlace, HoseState } from './hose-sweep.ts';
 import { neighbour } from './neighbour.ts';
 
 /**

@@ -10,7 +10,8 @@ export {
   type Join,
 } from './adapt.ts';
 export { touch, type Contact, type Touch } from './contact.ts';
-export { section, type Piece, type Section, type XR } from './section.ts';
+export { section, type Section } from './section.ts';
+export { type Piece, type XR } from './section-pieces.ts';
 export { endFor, halfOfNut, jointBetween, jointsOf, type EndChoice, type Joint } from './choose.ts';
 export { firstEnd, turningOf, type Turning } from './fitting-order.ts';
 export { END_FOR, seatFrom, type SeatAnswers, type SeatFound, type SeatGuess } from './seat.ts';

@@ -6,33 +6,19 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { type Thing } from '@firm-line/core/shape/obstacles';
-import { kingpinAxis, kingpinLean, type Motion } from '@firm-line/core/shape/rod';
-import { HOSE, HOSE_END, MOTION, freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
+import type { Motion } from '@firm-line/core/shape/rod';
+import { HOSE, HOSE_END, freshId, type Hose, type HoseEnd } from '@firm-line/core/plan';
 import { HOSE_FITTINGS, HOSES } from '@firm-line/core/trade/stock';
 import { distance, scale, unit, type Vec3 } from '@firm-line/core/lib/vec';
-import { LengthField } from '../../../kit/fields/length-field';
-import { NumberField } from '../../../kit/fields/number-field';
 import { SelectField } from '../../../kit/fields/select-field';
 import { PlanStore } from '../../../session/plan-store';
 import { Selection } from '../../../session/selection';
-import { CheckField } from '../../../kit/fields/check-field';
 import { focusFirstInvalid } from '../../../kit/fields/focus-first-invalid';
 import { Dialog } from '../../../kit/dialog';
 import { VectorField } from '../../../kit/fields/vector-field';
 import { FieldOf } from '../../../kit/fields/field';
+import { HoseMotion, STILL } from './hose-motion';
 
-const STILL: Motion = {
-  kind: 'still',
-  heaveMm: [-50, 50],
-  aboutMm: [0, 0, 0],
-  axis: [1, 0, 0],
-  measuredAtMm: [0, 0, 0],
-  rollDeg: 0,
-  steer: null,
-  floatMm: 0,
-  floatAxis: [0, 1, 0],
-};
 const END: HoseEnd = {
   portId: null,
   through: false,
@@ -41,8 +27,6 @@ const END: HoseEnd = {
   fittingId: 'straight-swivel',
   turnDeg: 0,
 };
-type Steer = NonNullable<Motion['steer']>;
-type Lean = ReturnType<typeof kingpinLean>;
 const WAYS: Readonly<Record<string, Vec3>> = {
   forward: [-1, 0, 0],
   aft: [1, 0, 0],
@@ -52,32 +36,10 @@ const WAYS: Readonly<Record<string, Vec3>> = {
   up: [0, 0, 1],
 };
 const ASLANT = 'aslant, as it is';
-/** How far inboard of a wheel its arm swings, as a share of the way to the middle. A guess to begin with. */
-const INBOARD = 0.3;
-
-/** How an end moves with a thing of the vehicle, to begin with: its own travel, a kingpin that stands upright. */
-function motionWith({ kind, travel, shape }: Thing): Motion {
-  const { heaveMm, rollDeg, lockDeg, aboutMm } = travel!;
-  const measuredAtMm = shape.kind === 'wheel' ? shape.centreMm : aboutMm;
-  const steer =
-    lockDeg > 0
-      ? { aboutMm, axis: [0, 0, 1] as Vec3, lockDeg: [-lockDeg, lockDeg] as const }
-      : null;
-  const common = { ...STILL, heaveMm, measuredAtMm, steer };
-  if (kind === 'axle') return { ...common, kind: 'axle', rollDeg, aboutMm };
-  return {
-    ...common,
-    kind: 'corner',
-    aboutMm: [measuredAtMm[0], measuredAtMm[1] * INBOARD, measuredAtMm[2]],
-  };
-}
-
-const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name} ${axis}`);
-
 /** What a hose is and what it hangs between. It becomes the plan's with Keep. */
 @Component({
   selector: 'fl-hose-form',
-  imports: [CheckField, Dialog, FieldOf, LengthField, NumberField, SelectField, VectorField],
+  imports: [Dialog, FieldOf, HoseMotion, SelectField, VectorField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-dialog
@@ -216,124 +178,11 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
                 (changed)="set({ gauze: $event })"
               />
             }
-            <fieldset class="rounded-lg border border-rule p-3 sm:col-span-4">
-              <legend class="px-1 font-semibold">How end B moves</legend>
-              <div class="grid grid-cols-2 gap-2 sm:grid-cols-6">
-                <fl-select-field
-                  class="col-span-2"
-                  field="hose-with"
-                  label="As this moves"
-                  none="choose to fill in…"
-                  [options]="movers()"
-                  (changed)="moveWith($event)"
-                />
-                <fl-field
-                  class="col-span-2"
-                  [of]="motionFields.kind"
-                  field="hose-kind"
-                  [value]="hose.motion.kind"
-                  (changed)="setMotion({ kind: $event })"
-                />
-                @if (hose.motion.kind !== 'still') {
-                  <fl-length-field
-                    label="Droop, down"
-                    [leastMm]="0"
-                    [mostMm]="2000"
-                    [valueMm]="-hose.motion.heaveMm[0]"
-                    (changed)="setMotion({ heaveMm: [-$event, hose.motion.heaveMm[1]] })"
-                  />
-                  <fl-length-field
-                    label="Bump, up"
-                    [leastMm]="0"
-                    [mostMm]="2000"
-                    [valueMm]="hose.motion.heaveMm[1]"
-                    (changed)="setMotion({ heaveMm: [hose.motion.heaveMm[0], $event] })"
-                  />
-                  <fl-vector-field
-                    [labels]="hose.motion.kind === 'axle' ? about.axle : about.corner"
-                    [valueMm]="hose.motion.aboutMm"
-                    (changed)="setMotion({ aboutMm: $event })"
-                  />
-                  @if (hose.motion.kind === 'axle') {
-                    <fl-field
-                      [of]="motionFields.rollDeg"
-                      [value]="hose.motion.rollDeg"
-                      (changed)="setMotion({ rollDeg: $event })"
-                    />
-                  } @else {
-                    <fl-vector-field
-                      [labels]="about.wheel"
-                      [valueMm]="hose.motion.measuredAtMm"
-                      (changed)="setMotion({ measuredAtMm: $event })"
-                    />
-                  }
-                  <fl-check-field
-                    class="col-span-2 self-end"
-                    label="it steers"
-                    [checked]="hose.motion.steer !== null"
-                    (changed)="setSteers($event)"
-                  />
-                  @if (hose.motion.steer; as steer) {
-                    <fl-number-field
-                      label="Lock left, °"
-                      [most]="80"
-                      [value]="-steer.lockDeg[0]"
-                      (changed)="
-                        setMotion({
-                          steer: {
-                            aboutMm: steer.aboutMm,
-                            axis: steer.axis,
-                            lockDeg: [-$event, steer.lockDeg[1]],
-                          },
-                        })
-                      "
-                    />
-                    <fl-number-field
-                      label="Lock right, °"
-                      [most]="80"
-                      [value]="steer.lockDeg[1]"
-                      (changed)="
-                        setMotion({
-                          steer: {
-                            aboutMm: steer.aboutMm,
-                            axis: steer.axis,
-                            lockDeg: [steer.lockDeg[0], $event],
-                          },
-                        })
-                      "
-                    />
-                    <fl-vector-field
-                      [labels]="about.kingpin"
-                      [valueMm]="steer.aboutMm"
-                      (changed)="
-                        setMotion({
-                          steer: { aboutMm: $event, axis: steer.axis, lockDeg: steer.lockDeg },
-                        })
-                      "
-                    />
-                    <fl-number-field
-                      label="Top leans back, °"
-                      [least]="-45"
-                      [most]="45"
-                      [value]="round(lean(steer).backDeg)"
-                      (changed)="setLean({ backDeg: $event })"
-                    />
-                    <fl-number-field
-                      label="Top leans in, °"
-                      [least]="-45"
-                      [most]="45"
-                      [value]="round(lean(steer).inwardDeg)"
-                      (changed)="setLean({ inwardDeg: $event })"
-                    />
-                  }
-                  <fl-field
-                    [of]="motionFields.floatMm"
-                    [value]="hose.motion.floatMm"
-                    (changed)="setMotion({ floatMm: $event })"
-                  />
-                }
-              </div>
-            </fieldset>
+            <fl-hose-motion
+              class="sm:col-span-4"
+              [motion]="hose.motion"
+              (changed)="setMotion($event)"
+            />
           </div>
           <div class="mt-4 flex flex-wrap justify-end gap-2">
             @if (!isNew()) {
@@ -350,8 +199,6 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
 export class HoseForm {
   protected readonly fields = HOSE.fields;
   protected readonly endFields = HOSE_END.fields;
-  protected readonly motionFields = MOTION.fields;
-  protected readonly motion = MOTION.fields;
   private readonly store = inject(PlanStore);
   private readonly selection = inject(Selection);
   private readonly dialog = viewChild.required<Dialog>('dialog');
@@ -360,19 +207,8 @@ export class HoseForm {
   protected readonly stock = HOSES;
   protected readonly fittings = HOSE_FITTINGS;
   protected readonly ends = ['a', 'b'] as const;
-  protected readonly about = {
-    axle: called('Rolls about'),
-    corner: called('Swings about'),
-    wheel: called('Wheel centre'),
-    kingpin: called('Kingpin at'),
-  };
   protected readonly ways = Object.keys(WAYS).map((way) => [way, way] as const);
   protected readonly circuits = computed(() => this.store.plan().circuits);
-  protected readonly movers = computed(() =>
-    this.store
-      .plan()
-      .things.filter(({ travel, kind }) => travel && (kind === 'wheel' || kind === 'axle')),
-  );
   protected readonly ports = computed(() =>
     [...this.store.view().ports.values()]
       .filter(({ port }) => port.role !== 'bleeder')
@@ -439,29 +275,6 @@ export class HoseForm {
       through: portId !== null && (through || at?.port.name.includes('bracket') === true),
       ...own,
     });
-  }
-  protected setSteers(steers: boolean): void {
-    const { measuredAtMm } = this.draft()!.motion;
-    this.setMotion({
-      steer: steers ? { aboutMm: measuredAtMm, axis: [0, 0, 1], lockDeg: [-30, 30] } : null,
-    });
-  }
-  protected lean({ axis, aboutMm }: Steer): Lean {
-    return kingpinLean(axis, aboutMm[1]);
-  }
-  protected setLean(to: Partial<Lean>): void {
-    const steer = this.draft()!.motion.steer!;
-    const { backDeg, inwardDeg } = { ...this.lean(steer), ...to };
-    this.setMotion({
-      steer: { ...steer, axis: kingpinAxis(backDeg, inwardDeg, steer.aboutMm[1]) },
-    });
-  }
-  protected round(deg: number): number {
-    return Math.round(deg * 100) / 100;
-  }
-  protected moveWith(id: string): void {
-    const thing = this.movers().find((one) => one.id === id);
-    if (thing) this.draft.update((hose) => hose && { ...hose, motion: motionWith(thing) });
   }
   /** Which way a direction points; one that is square to nothing keeps its words, and is kept until another is chosen. */
   protected wayOf(direction: Vec3): string {

@@ -3,8 +3,8 @@ import {
   datumsOf,
   type Line,
   type PositionSource,
-  type Ref,
   type ResolvedPosition,
+  type Ref,
 } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 

@@ -18,12 +18,15 @@ export const isIn =
   (at: Vec3 | undefined): boolean =>
     at !== undefined && at.every((v, i) => v >= minMm[i]! && v <= maxMm[i]!);
 
-/** What a gate closes: what must be measured, run, joined, torqued and held under pressure before it does. */
-export function beforeItCloses({ lines, ports, points, plan }: Looked, gate: Gate): GateTask[] {
-  const inside = isIn(gate);
-  const used = new Set(lines.flatMap(({ line }) => [line.ends.a.portId, line.ends.b.portId]));
-  const held = new Set(plan.hoses.flatMap(({ ends }) => [ends.a.portId, ends.b.portId]));
-  const measure = [
+type Inside = (at: Vec3 | undefined) => boolean;
+type Ends = Readonly<Record<'a' | 'b', { readonly portId: string | null }>>;
+/** Ports that lines or hoses hold. */
+const heldPorts = (of: readonly { readonly ends: Ends }[]): Set<string | null> =>
+  new Set(of.flatMap(({ ends }) => [ends.a.portId, ends.b.portId]));
+
+/** Places inside that lines rest on and that are a guess. */
+function measureFirst({ ports, points }: Looked, used: Set<string | null>, inside: Inside) {
+  return [
     ...[...ports.values()]
       .filter(({ port, fixed }) => used.has(port.id) && fixed.guess && inside(fixed.atMm))
       .map(({ part, port }) => ({
@@ -39,71 +42,93 @@ export function beforeItCloses({ lines, ports, points, plan }: Looked, gate: Gat
     place,
     text: `Measure ${name}: it is a guess.`,
   }));
-  const through = lines.filter((line) =>
-    (lineSpace(plan, line)?.points ?? line.nodesMm).some(inside),
-  );
-  const run = through.map((line): GateTask => {
-    const clips = (lineSpace(plan, line)?.clips ?? []).filter(({ pointMm }) =>
-      inside(pointMm),
-    ).length;
+}
+
+function runThrough({ lines, plan }: Looked, inside: Inside): GateTask[] {
+  return lines.flatMap((view): GateTask[] => {
+    const space = lineSpace(plan, view);
+    if (!(space?.points ?? view.nodesMm).some(inside)) return [];
+    const { id, name } = view.line;
+    const clips = (space?.clips ?? []).filter(({ pointMm }) => inside(pointMm)).length;
     const clipped = clips
       ? `, ${clips} ${clips === 1 ? 'clip' : 'clips'} inside`
       : ', and it has no clip inside';
-    return {
-      id: `run ${line.line.id}`,
-      kind: 'run',
-      place: { kind: 'line', id: line.line.id },
-      text: `${isMade(line) ? 'Run' : 'Make and run'} ${line.line.name}${clipped}.`,
-    };
+    const text = `${isMade(view) ? 'Run' : 'Make and run'} ${name}${clipped}.`;
+    return [{ id: `run ${id}`, kind: 'run', place: { kind: 'line', id }, text }];
   });
-  const joints = lines.flatMap((line) =>
-    (['a', 'b'] as const).flatMap((end) => {
-      const at = line.nodesMm.at(end === 'a' ? 0 : -1);
-      return inside(at) ? [{ line, end, name: `${line.line.name}, end ${end.toUpperCase()}` }] : [];
-    }),
-  );
-  const torque = joints
-    .filter(({ line, end }) => line.ports[end] && line.line.ends[end].joint.torqueNm === null)
-    .map(({ line, end, name }): GateTask => ({
-      id: `torque ${line.line.id} ${end}`,
-      kind: 'torque',
-      place: { kind: 'line', id: line.line.id, node: end === 'a' ? 0 : line.nodesMm.length - 1 },
-      text: `Look up the torque of ${name}, tighten and write it down.`,
-    }));
-  const waits = [...ports.values()]
+}
+
+/** Ports inside that nothing is joined to. */
+const joinFirst = ({ ports }: Looked, taken: Set<string | null>, inside: Inside): GateTask[] =>
+  [...ports.values()]
     .filter(
       ({ port, fixed }) =>
         port.role !== 'bleeder' &&
         port.role !== 'spare' &&
-        !used.has(port.id) &&
-        !held.has(port.id) &&
+        !taken.has(port.id) &&
         inside(fixed.atMm),
     )
-    .map(({ part, port }): GateTask => ({
+    .map(({ part, port }) => ({
       id: `join ${port.id}`,
       kind: 'join',
       place: { kind: 'port', id: port.id },
       text: `Nothing is joined to ${part.name}, ${port.name}: join, plug or cap it.`,
     }));
+
+/** What a gate closes: what must be measured, run, joined, torqued and held under pressure before it does. */
+export function beforeItCloses(looked: Looked, gate: Gate): GateTask[] {
+  const { lines, plan } = looked;
+  const inside = isIn(gate);
+  const byLines = heldPorts(lines.map(({ line }) => line));
+  const joints = lines.flatMap((view) =>
+    (['a', 'b'] as const).flatMap((end) => {
+      const node = end === 'a' ? 0 : view.nodesMm.length - 1;
+      const { id, name, ends } = view.line;
+      return inside(view.nodesMm[node])
+        ? [
+            {
+              id,
+              end,
+              node,
+              port: view.ports[end],
+              at: ends[end],
+              name: `${name}, end ${end.toUpperCase()}`,
+            },
+          ]
+        : [];
+    }),
+  );
+  const torque = joints
+    .filter(({ port, at }) => port && at.joint.torqueNm === null)
+    .map(({ id, end, node, name }): GateTask => ({
+      id: `torque ${id} ${end}`,
+      kind: 'torque',
+      place: { kind: 'line', id, node },
+      text: `Look up the torque of ${name}, tighten and write it down.`,
+    }));
   const open = joints
-    .filter(({ line, end }) => !line.ports[end] && !line.line.ends[end].open?.capped)
-    .map(({ line, end, name }): GateTask => ({
-      id: `cap ${line.line.id} ${end}`,
+    .filter(({ port, at }) => !port && !at.open?.capped)
+    .map(({ id, end, name }): GateTask => ({
+      id: `cap ${id} ${end}`,
       kind: 'join',
-      place: { kind: 'line', id: line.line.id },
+      place: { kind: 'line', id },
       text: `Cap ${name}, which waits for its mate.`,
     }));
-  const test: GateTask[] = joints.length
-    ? [
-        {
-          id: 'test',
-          kind: 'test',
-          place: { kind: 'gate', id: gate.id },
-          text: `Hold ${joints.length === 1 ? 'this joint' : `these ${joints.length} joints`} under pressure and look at each dry: ${joints.map(({ name }) => name).join('; ')}.`,
-        },
-      ]
-    : [];
-  return [...measure, ...run, ...waits, ...open, ...torque, ...test];
+  const these = joints.length === 1 ? 'this joint' : `these ${joints.length} joints`;
+  const test: GateTask = {
+    id: 'test',
+    kind: 'test',
+    place: { kind: 'gate', id: gate.id },
+    text: `Hold ${these} under pressure and look at each dry: ${joints.map(({ name }) => name).join('; ')}.`,
+  };
+  return [
+    ...measureFirst(looked, byLines, inside),
+    ...runThrough(looked, inside),
+    ...joinFirst(looked, new Set([...byLines, ...heldPorts(plan.hoses)]), inside),
+    ...open,
+    ...torque,
+    ...(joints.length ? [test] : []),
+  ];
 }
 
 /** Gates in the order in which they close; those without a day last. */

@@ -1,4 +1,4 @@
-import type { PartKind, Ref, WantedTorque } from '../../../plan/index.ts';
+import type { PartKind, WantedTorque, Ref } from '../../../plan/index.ts';
 import { boltTorqueNm, type BoltTorque } from './bolt-torque.ts';
 
 /** Bolts and nuts that hold a thing, tightened together: no joint of the plan. */

@@ -1,6 +1,6 @@
 import { derive } from '../../../lib/derive/index.ts';
 import { firstEnd, type Turning } from '../../../trade/ends/index.ts';
-import { ENDS, hoseJoint } from '../../join/index.ts';
+import { ENDS, hoseJoint, type End } from '../../join/index.ts';
 import type { Hose, HoseEnd, LaidPlan, PortView, Ref } from '../../../plan/index.ts';
 import { hoseFittingById } from '../../../trade/stock/index.ts';
 import { isFitted } from './part-work.ts';
@@ -40,52 +40,42 @@ const hoseWork = derive(
     const [early, late] = first === 'b' ? (['b', 'a'] as const) : (['a', 'b'] as const);
     const at = new Map([a, b].flatMap((port) => (port ? [[port.port.id, port] as const] : [])));
     const joints = [early, late].flatMap((end) => hoseJoint(hose, end, at) ?? []);
-    const said = { place, stamp };
     const up = (end: string): string => end.toUpperCase();
-    const tasks: Task[] = [
-      taskOf(
-        {
-          ...said,
-          id: `hose:${id}`,
-          kind: 'hose',
-          name: `Hang ${name} by its end ${up(early)}`,
-          how: `Both ends free before it is turned: end ${up(early)} first, by hand, washers new.`,
-          needs: [...ground.before, ...parts],
-          wants: [`hose:${id}`],
-          minutes: 10,
-        },
-        ground,
-        atMm,
-      ),
-      taskOf(
-        {
-          ...said,
-          id: `join:${id}:${late}`,
-          kind: 'join',
-          name: `${name}, end ${up(late)}: led there without twist`,
-          how: `Its stripe straight, then end ${up(late)} by hand. Never turn it by its hose; where it must be turned, end ${up(early)} comes off first.`,
-          needs: [`hose:${id}`],
-        },
-        ground,
-        atMm,
-      ),
-      taskOf(
-        {
-          ...said,
-          id: `look:hose:${id}`,
-          kind: 'look',
-          name: `${name}: through lock, droop and bump`,
-          how: 'Good: it bends in its soft middle, stays clear of wheel, spring and exhaust by two fingers, is never taut, and has no twist.',
-          needs: [`join:${id}:${late}`],
-          people: 2,
-        },
-        ground,
-        atMm,
-      ),
+    const task = (
+      said: Omit<Parameters<typeof taskOf>[0], 'place'> & Partial<Pick<Task, 'place'>>,
+      end?: End,
+    ): Task => taskOf({ place, stamp, ...said }, ground, end ? [atMm[ENDS.indexOf(end)]] : atMm);
+    const dryBreaks = ENDS.filter(
+      (end) => hoseFittingById(ends[end].fittingId)!.kind === 'dry-break',
+    );
+    return [
+      task({
+        id: `hose:${id}`,
+        kind: 'hose',
+        name: `Hang ${name} by its end ${up(early)}`,
+        how: `Both ends free before it is turned: end ${up(early)} first, by hand, washers new.`,
+        needs: [...ground.before, ...parts],
+        wants: [`hose:${id}`],
+        minutes: 10,
+      }),
+      task({
+        id: `join:${id}:${late}`,
+        kind: 'join',
+        name: `${name}, end ${up(late)}: led there without twist`,
+        how: `Its stripe straight, then end ${up(late)} by hand. Never turn it by its hose; where it must be turned, end ${up(early)} comes off first.`,
+        needs: [`hose:${id}`],
+      }),
+      task({
+        id: `look:hose:${id}`,
+        kind: 'look',
+        name: `${name}: through lock, droop and bump`,
+        how: 'Good: it bends in its soft middle, stays clear of wheel, spring and exhaust by two fingers, is never taut, and has no twist.',
+        needs: [`join:${id}:${late}`],
+        people: 2,
+      }),
       ...joints.map((joint, i) =>
-        taskOf(
+        task(
           {
-            ...said,
             id: `tighten:${id}:${joint.end}`,
             kind: 'tighten',
             name: `${joint.name}: tighten`,
@@ -94,28 +84,22 @@ const hoseWork = derive(
             needs: [`look:hose:${id}`, ...(i ? [`tighten:${id}:${joints[0]!.end}`] : [])],
             joint,
           },
-          ground,
-          [atMm[ENDS.indexOf(joint.end)]],
+          joint.end,
+        ),
+      ),
+      ...dryBreaks.map((end) =>
+        task(
+          {
+            id: `look:tug:${id}:${end}`,
+            kind: 'look',
+            name: `${name}, end ${up(end)}: pushed home and tugged`,
+            how: 'Good: its sleeve snaps over, both halves turn, and a hard tug does not part them.',
+            needs: [`look:hose:${id}`],
+          },
+          end,
         ),
       ),
     ];
-    for (const end of ENDS)
-      if (hoseFittingById(ends[end].fittingId)!.kind === 'dry-break')
-        tasks.push(
-          taskOf(
-            {
-              ...said,
-              id: `look:tug:${id}:${end}`,
-              kind: 'look',
-              name: `${name}, end ${up(end)}: pushed home and tugged`,
-              how: 'Good: its sleeve snaps over, both halves turn, and a hard tug does not part them.',
-              needs: [`look:hose:${id}`],
-            },
-            ground,
-            [atMm[ENDS.indexOf(end)]],
-          ),
-        );
-    return tasks;
   },
   2,
 );

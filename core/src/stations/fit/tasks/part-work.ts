@@ -42,6 +42,66 @@ function howOf(part: Part): string {
     : 'Loose first; ports capped.';
 }
 
+/** What is done at the wheel of a brake: the brake looked at, its nuts tightened, and tightened once more. */
+function wheelWork(
+  { id, name, kind }: Part,
+  fixed: string,
+  place: Ref,
+  at: readonly (Vec3 | undefined)[],
+  things: readonly Thing[],
+  ground: TaskContext,
+): Task[] {
+  const isCaliper = kind === 'caliper';
+  const look = taskOf(
+    {
+      place,
+      stamp: stampOf(at, kind),
+      id: `look:wheel:${id}`,
+      kind: 'look',
+      name: `${name}: ${isCaliper ? 'disc the right way, wheel turns free' : 'wheel turns free'}`,
+      how: `Good: ${isCaliper ? 'vanes that lead air outwards as the wheel rolls forward, pads in the right way, ' : ''}nothing rubs through a whole turn, and the wheel stops against nothing.`,
+      needs: [fixed],
+    },
+    ground,
+    at,
+  );
+  const wheel = wheelOf(at, things);
+  if (!wheel) return [look];
+  const nuts: Fastener = {
+    key: `wheel:${id}`,
+    what: 'Wheel nuts',
+    count: NUTS_OF_A_WHEEL,
+    place: { kind: 'thing', id: wheel.id },
+    againKm: AGAIN_KM,
+  };
+  const tighten = (key: string, said: Pick<Task, 'name' | 'how' | 'needs'>): Task =>
+    taskOf(
+      {
+        ...said,
+        place,
+        id: key,
+        kind: 'tighten',
+        fastener: nuts,
+        stamp: stampOf(kind, nuts.key),
+      },
+      ground,
+      at,
+    );
+  return [
+    look,
+    tighten(nuts.key, {
+      name: `${wheel.name}: wheel nuts`,
+      how: 'Seats clean and dry unless the sheet says otherwise; half tight in the air, all the way on the ground, in star order.',
+      needs: ['fill', look.id],
+    }),
+    tighten(`again:${nuts.key}`, {
+      name: `${wheel.name}: wheel nuts again`,
+      how: `After the first ${AGAIN_KM} km and after heat, with the wheel cold: in star order, to the same figure.`,
+      needs: ['drive', nuts.key],
+    }),
+  ];
+}
+
 /** What is done to a part: its faces cleaned, fitted, its bolts drawn up, its open ports plugged, looked at; its wheel put on and drawn up again. */
 const partWork = derive(
   'work on a part',
@@ -81,18 +141,16 @@ const partWork = derive(
       wants: [`part:${id}`],
     });
     const fitted = [`part:${id}`];
-    const fasten = (
-      key: string,
-      fastener: Fastener,
-      said: Pick<Task, 'name' | 'how' | 'needs'>,
-    ): void =>
-      add({ ...said, id: key, kind: 'tighten', fastener, stamp: stampOf(part.kind, fastener.key) });
     const mount = mountOf(part.kind, `bolts:${id}`, place);
     if (mount)
-      fasten(mount.key, mount, {
+      add({
+        id: mount.key,
+        kind: 'tighten',
         name: `${name}: ${mount.what.toLowerCase()}`,
         how: 'All by hand first, then drawn up in turn; marked.',
         needs: fitted,
+        fastener: mount,
+        stamp: stampOf(part.kind, mount.key),
       });
     for (const port of part.ports.filter(({ role }) => role === 'spare'))
       add({
@@ -120,34 +178,8 @@ const partWork = derive(
         how: 'Good: the bleeder is the highest place of its cavity.',
         needs: fitted,
       });
-    if (!brake) return tasks;
-    const bolts = mount ? [mount.key] : fitted;
-    add({
-      id: `look:wheel:${id}`,
-      kind: 'look',
-      name: `${name}: ${part.kind === 'caliper' ? 'disc the right way, wheel turns free' : 'wheel turns free'}`,
-      how: `Good: ${part.kind === 'caliper' ? 'vanes that lead air outwards as the wheel rolls forward, pads in the right way, ' : ''}nothing rubs through a whole turn, and the wheel stops against nothing.`,
-      needs: bolts,
-    });
-    const wheel = wheelOf(at, things);
-    if (!wheel) return tasks;
-    const nuts: Fastener = {
-      key: `wheel:${id}`,
-      what: 'Wheel nuts',
-      count: NUTS_OF_A_WHEEL,
-      place: { kind: 'thing', id: wheel.id },
-      againKm: AGAIN_KM,
-    };
-    fasten(nuts.key, nuts, {
-      name: `${wheel.name}: wheel nuts`,
-      how: 'Seats clean and dry unless the sheet says otherwise; half tight in the air, all the way on the ground, in star order.',
-      needs: ['fill', `look:wheel:${id}`],
-    });
-    fasten(`again:${nuts.key}`, nuts, {
-      name: `${wheel.name}: wheel nuts again`,
-      how: `After the first ${AGAIN_KM} km and after heat, with the wheel cold: in star order, to the same figure.`,
-      needs: ['drive', nuts.key],
-    });
+    if (brake)
+      tasks.push(...wheelWork(part, mount?.key ?? `part:${id}`, place, at, things, ground));
     return tasks;
   },
   2,

@@ -1,4 +1,5 @@
-export { GROUPS, shoppingList, type Group, type Listed, type ListItem, type Use } from './list.ts';
+export { shoppingList, type Listed } from './list.ts';
+export { GROUPS, type Group, type ListItem, type Use } from './gathered.ts';
 export {
   compared,
   kitFindings,

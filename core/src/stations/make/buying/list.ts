@@ -2,62 +2,17 @@ import { consumablesOf } from '../../../trade/ends/index.ts';
 import { jointEnds } from '../../join/index.ts';
 import { tubeName, tubeWanted } from '../making/index.ts';
 import {
-  adapterOf,
   fluidFor,
   lineSpace,
   PART_SPECS,
   throughHoles,
   type LineView,
   type Plan,
-  type Ref,
 } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
-import {
-  halfWords,
-  fluidById,
-  FLARES,
-  hoseById,
-  hoseFittingById,
-  type Half,
-} from '../../../trade/stock/index.ts';
-
-export const GROUPS = [
-  'Parts',
-  'Tube',
-  'Nuts and sleeves',
-  'Hoses',
-  'Adapters',
-  'Bought lines',
-  'Washers and sealant',
-  'Clips and screws',
-  'Caps',
-  'Fluid',
-  'Tools',
-  'Your own',
-] as const;
-export type Group = (typeof GROUPS)[number];
-/** Where a thing of the list goes. */
-export interface Use {
-  readonly text: string;
-  readonly place: Ref;
-}
-/** One thing of the list, as it follows from the plan. */
-export interface ListItem {
-  /** Tells it from the others, whatever else of the plan changes. */
-  readonly key: string;
-  readonly group: Group;
-  readonly name: string;
-  /** Pieces; of tube metres, of fluid millilitres. */
-  readonly count: number;
-  readonly unit: 'piece' | 'm' | 'mL';
-  readonly uses: readonly Use[];
-  /** Its own threaded end, where it has one that can be measured when it comes. */
-  readonly half?: Half;
-  /** What to say to a seller beside its name. */
-  readonly words?: string;
-}
-
-const onLine = ({ line }: LineView): Ref => ({ kind: 'line', id: line.id });
+import { halfWords, fluidById, hoseById, hoseFittingById } from '../../../trade/stock/index.ts';
+import { Gathered, type ListItem } from './gathered.ts';
+import { onLine, ofLine } from './line-items.ts';
 
 /** What of a plan the list rests on. */
 export type Listed = Pick<PlanView, 'lines' | 'ports' | 'bleeding'> & {
@@ -75,140 +30,6 @@ export type Listed = Pick<PlanView, 'lines' | 'ports' | 'bleeding'> & {
     | 'filling'
   >;
 };
-
-/** Gathers things by what they are: the same thing wanted in two places is one line with both. */
-class Gathered {
-  readonly #items = new Map<string, ListItem>();
-  add(
-    item: Omit<ListItem, 'count' | 'uses' | 'unit'> & { readonly unit?: ListItem['unit'] },
-    count: number,
-    ...uses: Use[]
-  ): void {
-    const now = this.#items.get(item.key);
-    this.#items.set(item.key, {
-      unit: 'piece',
-      ...item,
-      count: (now?.count ?? 0) + count,
-      uses: [...(now?.uses ?? []), ...uses],
-    });
-  }
-  get items(): ListItem[] {
-    return [...this.#items.values()].sort(
-      (a, b) => GROUPS.indexOf(a.group) - GROUPS.indexOf(b.group) || a.name.localeCompare(b.name),
-    );
-  }
-}
-
-function ofLine(view: LineView, to: Gathered): void {
-  const { line, nuts, bench, tube } = view;
-  const place = onLine(view);
-  if (line.origin === 'bought')
-    to.add(
-      { key: `line:${line.id}`, group: 'Bought lines', name: `${line.name} ${line.title}`.trim() },
-      1,
-      { text: line.name, place },
-    );
-  if (line.origin === 'made') {
-    for (const end of ['a', 'b'] as const) {
-      const use = { text: `${line.name}, end ${end.toUpperCase()}`, place };
-      const nut = nuts[end];
-      const half: Half = {
-        gender: 'male',
-        thread: nut.thread,
-        end: nut.flare === 'cone-37' ? 'cone-37' : nut.flare,
-      };
-      to.add(
-        {
-          key: `nut:${nut.id}`,
-          group: 'Nuts and sleeves',
-          name: nut.name,
-          half,
-          words: `tube nut ${nut.thread}, right hand, for ${tube.odMm} mm tube, ${FLARES[nut.flare].name.toLowerCase()}, ${nut.lengthMm} mm long`,
-        },
-        1,
-        use,
-      );
-      if (nut.flare === 'cone-37')
-        to.add(
-          {
-            key: `sleeve:${tube.odMm}`,
-            group: 'Nuts and sleeves',
-            name: `37° sleeve for ${tube.odMm} mm tube`,
-          },
-          1,
-          use,
-        );
-      to.add(
-        { key: `cap:${tube.odMm}`, group: 'Caps', name: `Cap for ${tube.odMm} mm tube end` },
-        1,
-        use,
-      );
-      to.add(
-        { key: `tool:${nut.wrench}`, group: 'Tools', name: `${nut.wrench}, flare nut` },
-        1,
-        use,
-      );
-      if (!bench.flares[nut.flare].owned)
-        to.add(
-          {
-            key: `tool:flare-${nut.flare}`,
-            group: 'Tools',
-            name: `Flaring tool or die, ${FLARES[nut.flare].name.toLowerCase()}`,
-          },
-          1,
-          use,
-        );
-    }
-    const heat = line.sleeves.filter(({ kind }) => kind === 'heat').length;
-    const chafe = line.sleeves.length - heat;
-    if (heat)
-      to.add(
-        {
-          key: `heat:${tube.odMm}`,
-          group: 'Clips and screws',
-          name: `Heat sleeve over ${tube.odMm} mm tube`,
-        },
-        heat,
-        { text: line.name, place },
-      );
-    if (chafe)
-      to.add(
-        {
-          key: `guard:${tube.odMm}`,
-          group: 'Clips and screws',
-          name: `Guard over ${tube.odMm} mm tube`,
-        },
-        chafe,
-        { text: line.name, place },
-      );
-    if (Math.abs(view.bender.tubeOdMm - tube.odMm) > 0.1)
-      to.add(
-        {
-          key: `tool:bender-${tube.odMm}`,
-          group: 'Tools',
-          name: `Bender for ${tube.odMm} mm tube`,
-        },
-        1,
-        { text: line.name, place },
-      );
-  }
-  for (const end of ['a', 'b'] as const)
-    for (const id of line.ends[end].adapters) {
-      const adapter = adapterOf(bench, id);
-      if (adapter)
-        to.add(
-          {
-            key: `adapter:${id}`,
-            group: 'Adapters',
-            name: adapter.name,
-            half: adapter.halves[0]!,
-            words: adapter.halves.map(halfWords).join('; '),
-          },
-          1,
-          { text: `${line.name}, end ${end.toUpperCase()}`, place },
-        );
-    }
-}
 
 function partsAndTube({ plan, lines }: Listed, to: Gathered): void {
   for (const { id, name, kind, kept, ports } of plan.parts)

@@ -12,7 +12,8 @@ import {
   type KitCorner,
   type Order,
 } from '../../../plan/index.ts';
-import { GROUPS, shoppingList, type Group, type Listed, type ListItem } from './list.ts';
+import { shoppingList, type Listed } from './list.ts';
+import { GROUPS, type Group, type ListItem } from './gathered.ts';
 
 /** A thing of the list and how it stands. */
 export interface ListRow {

@@ -1,0 +1,93 @@
+import { ATMOSPHERE_MPA } from '@firm-line/core/lib/units';
+import type { judgeCurve } from '@firm-line/core/stations/prove';
+import type { PedalPoint } from '@firm-line/core/plan';
+import type { ChartLine } from '../../kit/line-chart';
+
+type CurveFit = NonNullable<ReturnType<typeof judgeCurve>>;
+interface Pedal {
+  readonly ratio: number;
+  readonly boreMm: number;
+}
+
+const HARD_MPA = 7;
+const MOST_MPA = 8;
+/** The share of its volume that air loses under a pressure over the atmosphere. */
+const squeezed = (p: number): number => 1 - ATMOSPHERE_MPA / (ATMOSPHERE_MPA + p);
+/** What a millimetre of pedal moves through the master, mL. */
+const mlPerMm = ({ boreMm, ratio }: Pedal): number => ((Math.PI / 4) * boreMm ** 2) / ratio / 1000;
+
+/** What each cause costs at a hard stop, mm of pedal. */
+export const costsAtStop = (fit: CurveFit, pedal: Pedal) => ({
+  air: (Math.max(0, fit.airMl) / mlPerMm(pedal)) * squeezed(HARD_MPA),
+  flex: HARD_MPA * Math.max(0, fit.flexMmPerMPa),
+  play: Math.max(0, fit.t0Mm),
+});
+
+interface Said {
+  readonly title: string;
+  readonly detail: string;
+}
+export const tooFew = (readings: number): Said => ({
+  title: `${readings} of 4 readings`,
+  detail:
+    'Take four readings or more at three pressures; some under 0.4 MPa tell air from flexing.',
+});
+
+const VERDICTS = {
+  flex: 'It flexes',
+  'free-play': 'Free play',
+  firm: 'Firm',
+  'cannot-tell': 'Cannot tell',
+} as const;
+
+/** What a curve says of a circuit, beside the air that Size reckons with. */
+export function curveWords(
+  { verdict, airMl, sigma, missing }: CurveFit,
+  costs: ReturnType<typeof costsAtStop>,
+  circuit: string,
+  plannedMl: number | undefined,
+): Said {
+  const air = `${airMl.toFixed(1)} mL of air, ± ${(2 * sigma.airMl).toFixed(1)}`;
+  const title =
+    verdict === 'air'
+      ? `Air: ${airMl.toFixed(1)} mL is left in ${circuit.toLowerCase()}`
+      : VERDICTS[verdict];
+  if (verdict === 'cannot-tell') return { title, detail: `${missing ?? ''} (${air}.)` };
+  const differs =
+    plannedMl !== undefined && Math.abs(airMl - plannedMl) > 2 * sigma.airMl + 0.5
+      ? ': the air is what differs'
+      : '';
+  const beside =
+    plannedMl === undefined ? '' : ` Size reckons with ${plannedMl.toFixed(1)} mL${differs}.`;
+  const flex = `flexing ${costs.flex.toFixed(0)}`;
+  const play = `free play ${costs.play.toFixed(0)} ± ${(2 * sigma.t0Mm).toFixed(0)}`;
+  return {
+    title,
+    detail: `${air}; it costs ${costs.air.toFixed(0)} mm of pedal at ${HARD_MPA} MPa, ${flex}, ${play}.${beside}`,
+  };
+}
+
+/** The readings, and under them what free play, air and flexing each take of the pedal. */
+export function curveLines(
+  points: readonly PedalPoint[],
+  fit: CurveFit | null,
+  pedal: Pedal,
+): ChartLine[] {
+  const dots: ChartLine = {
+    name: 'readings',
+    ink: 'ink',
+    dots: true,
+    points: points.map(({ pressureMPa: x, travelMm: y }) => ({ x, y })),
+  };
+  if (!fit) return [dots];
+  const at = Array.from({ length: 60 }, (_, i) => (MOST_MPA * i) / 59);
+  const line = (of: (p: number) => number) => at.map((x) => ({ x, y: Math.max(0, of(x)) }));
+  const withAir = (p: number): number => fit.t0Mm + (fit.airMl / mlPerMm(pedal)) * squeezed(p);
+  const withFlex = (p: number): number => withAir(p) + fit.flexMmPerMPa * p;
+  return [
+    { name: 'free play', ink: 'slate', filled: true, points: line(() => fit.t0Mm) },
+    { name: 'air', ink: 'fluid', filled: true, points: line(withAir) },
+    { name: 'flex', ink: 'copper', filled: true, points: line(withFlex) },
+    dots,
+  ];
+}

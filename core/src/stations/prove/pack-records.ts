@@ -1,0 +1,135 @@
+import { listView } from '../make/buying/index.ts';
+import { fluidIn, reservoirParts, lastFluidUse } from '../fill/index.ts';
+import { floorView, torqueOf } from '../fit/tasks/index.ts';
+import { jointEnds } from '../join/index.ts';
+import { fluidById } from '../../trade/stock/index.ts';
+import { judgeAir, judgeCurve, judgeHold } from './judge.ts';
+import { provingTests } from './test-results.ts';
+import type { Pages, PackSection } from './pack-section.ts';
+
+const STATE_WORDS = {
+  done: 'good',
+  bad: 'NOT GOOD',
+  void: 'void since a change',
+  open: 'not done',
+  locked: 'not done',
+} as const;
+
+/** Joints, torques and what was bought. */
+export const jointPages: Pages = ({ view, plan }) => {
+  const torques = floorView(view).flatMap(({ task, state }) => {
+    const torque = torqueOf(task, plan.floor);
+    return torque
+      ? [
+          [
+            task.joint?.name ?? task.name,
+            torque.wantedNm === null ? 'none' : `${torque.wantedNm} N·m`,
+            torque.source || 'none',
+            torque.saidNm === null ? '' : `${torque.saidNm} N·m`,
+            state === 'done' ? 'tight' : torque.opened ? 'opened' : 'open',
+          ],
+        ]
+      : [];
+  });
+  const bought = listView(view).rows.map(({ item, order }) => [
+    item.group,
+    item.name,
+    item.unit === 'piece'
+      ? String(item.count)
+      : `${Math.round(item.count * 100) / 100} ${item.unit}`,
+    order.state,
+    order.from,
+  ]);
+  return [
+    {
+      title: 'Joints',
+      apart: true,
+      table: {
+        head: ['Joint', 'Threads', 'Sealant'],
+        rows: jointEnds(view).map((end) => [
+          end.name,
+          (end.joints ?? [])
+            .map((joint) => joint.join?.male.thread ?? '')
+            .filter(Boolean)
+            .join(', ') || 'not known',
+          end.work.sealant,
+        ]),
+      },
+    },
+    {
+      title: 'Torques',
+      table: { head: ['What', 'Wanted', 'Whose word', 'The wrench said', 'State'], rows: torques },
+    },
+    {
+      title: 'Purchases',
+      apart: true,
+      table: { head: ['Group', 'Thing', 'Count', 'State', 'From'], rows: bought },
+    },
+  ];
+};
+
+/** The fluid of each reservoir, and how it went in. */
+export const fluidPage: Pages = ({ plan }) => [
+  {
+    title: 'Fluid',
+    table: {
+      head: ['Reservoir', 'Fluid', 'Batch', 'Opened', 'Filled', 'Renew by'],
+      rows: reservoirParts(plan.parts).map((part) => {
+        const now = fluidIn(plan, part.id);
+        return [
+          part.name,
+          fluidById(now.fluidId)?.name ?? '',
+          now.batch,
+          now.openedOn ?? '',
+          now.filledOn ?? '',
+          now.nextOn ?? '',
+        ];
+      }),
+    },
+    words: lastFluidUse(plan.filling).map(
+      ({ run, ml, minutes, felt }) =>
+        `Bled ${run.startedAt.slice(0, 10)}, ${run.method}: ${Math.round(ml)} mL in ${Math.round(minutes)} min, then ${felt ?? 'not said'}.`,
+    ),
+  },
+];
+
+/** Tests and curves. */
+export const testPages: Pages = ({ view, plan, circuit }) => {
+  const { proving } = plan;
+  return [
+    {
+      title: 'Proofs',
+      apart: true,
+      table: {
+        head: ['Round', 'State', 'Found'],
+        rows: provingTests(view).map(({ name, state, note }) => [name, STATE_WORDS[state], note]),
+      },
+      words: [
+        ...proving.holds.map(
+          (hold) =>
+            `Held ${hold.at.slice(0, 10)}, ${circuit(hold.circuitId)}: ${hold.startMPa} to ${hold.endMPa} MPa in ${hold.minutes} min. ${judgeHold(hold).words}`,
+        ),
+        ...proving.airTests.map(
+          (test) => `Air test ${test.at.slice(0, 10)}: ${judgeAir(test).verdict}.`,
+        ),
+        ...proving.stops.map(
+          (one) =>
+            `Stop ${one.at.slice(0, 10)}, ${one.when}: ${one.distanceM} m from ${one.fromKmh} km/h, ${one.locked === 'none' ? 'none locked' : `${one.locked} locked first`}.`,
+        ),
+        ...proving.bedding.map(({ at, text }) => `Bedding ${at.slice(0, 10)}: ${text}`),
+      ],
+    },
+    ...proving.curves.map((curve): PackSection => {
+      const fit = judgeCurve(curve);
+      return {
+        title: `Curve ${circuit(curve.circuitId)}, ${curve.at.slice(0, 10)}`,
+        words: [
+          fit
+            ? `${fit.verdict}: ${fit.airMl.toFixed(1)} mL of air (± ${(2 * fit.sigma.airMl).toFixed(1)}), free play ${fit.t0Mm.toFixed(0)} mm, ${fit.flexMmPerMPa.toFixed(1)} mm a MPa.`
+            : 'Too few readings.',
+        ],
+        curve: { name: 'pedal mm over MPa', points: curve.points },
+      };
+    }),
+  ];
+};

@@ -1,0 +1,37 @@
+import type { Circuit, Plan } from '../../plan/index.ts';
+import type { PlanView } from '../../plan/results/index.ts';
+
+export const TEST_GROUPS = [
+  'Pressure held',
+  'Leaks',
+  'Grips and lets go',
+  'Pedal',
+  'On the vehicle',
+  'On the road',
+] as const;
+export type TestGroup = (typeof TEST_GROUPS)[number];
+/** One thing that is looked at, held or felt: what it is, whatever was found. */
+export interface RequiredTest {
+  readonly key: string;
+  readonly group: TestGroup;
+  readonly name: string;
+  /** How it is done, and what is good. */
+  readonly how: string;
+  /** Digest of what it rests on now. */
+  readonly rests: string;
+  /** Rounds that come first. */
+  readonly needs?: readonly string[];
+  /** A hold is judged from its figures, not ticked. */
+  readonly hold?: { readonly circuitId: string; readonly wantedMPa: number };
+  /** Places that are each looked at by themselves. */
+  readonly looks?: readonly { readonly key: string; readonly name: string }[];
+}
+
+/** What the tests of a plan rest on: the circuits that hold fluid, and the digest of all of them. */
+export interface TestContext {
+  readonly view: PlanView;
+  readonly plan: Plan;
+  readonly wet: readonly Circuit[];
+  readonly brakes: readonly Circuit[];
+  readonly whole: string;
+}
