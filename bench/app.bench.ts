@@ -10,6 +10,12 @@ import { inBrowser, PAINTED } from './in-browser.ts';
 import { bigPlan, middleMs, percentile } from './lines.ts';
 import { bumpySheet } from './space.bench.ts';
 
+declare global {
+  interface Window {
+    bench: Record<'painted' | 'saved' | 'judged', number[]>;
+  }
+}
+
 /** What the first screen costs over the wire: script and style that load before the demo plan can be edited. */
 export async function benchFirstScreen(): Promise<void> {
   await inBrowser(async (page, url) => {
@@ -122,19 +128,12 @@ export async function benchEditing(lines: number, edits = 80): Promise<void> {
       await page.keyboard.press('Enter');
       await settled(page);
       await page.waitForFunction(
-        (n) =>
-          Object.values((window as unknown as { bench: Record<string, number[]> }).bench).every(
-            (list) => list.length >= n,
-          ),
+        (n) => Object.values(window.bench).every((list) => list.length >= n),
         {},
         i + 1,
       );
     }
-    const { painted, saved, judged } = await page.evaluate(
-      () =>
-        (window as unknown as { bench: { painted: number[]; saved: number[]; judged: number[] } })
-          .bench,
-    );
+    const { painted, saved, judged } = await page.evaluate(() => window.bench);
     const asked = lines > 60 ? { painted: 80, judged: 700 } : { painted: 40, judged: 250 };
     const verdict = (ms: number, most: number): string =>
       `(${most} asked)${ms > most ? ' NOT MET' : ''}`;

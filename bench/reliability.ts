@@ -16,6 +16,12 @@ import { demo } from './lines.ts';
 import { seeded } from '../core/src/lib/random/index.ts';
 import { manyPhotos, photoKills } from './photos.ts';
 
+declare global {
+  interface Window {
+    wasSaved: (mm: number) => void;
+  }
+}
+
 const share = Number(process.argv[2] ?? 1);
 const times = (full: number): number => Math.max(1, Math.round(full * share));
 const say = (text: string, good: boolean): void => {
@@ -63,8 +69,7 @@ async function kills(browser: Browser, url: string, count: number): Promise<void
             document.querySelectorAll<HTMLInputElement>('[data-test=move]')[2]?.value ?? '',
           )?.[1],
         );
-        if (mm && word.textContent === 'saved')
-          (window as unknown as { wasSaved: (mm: number) => void }).wasSaved(mm);
+        if (mm && word.textContent === 'saved') window.wasSaved(mm);
       }).observe(word, { characterData: true, childList: true, subtree: true });
     });
     const until = performance.now() + 40 + next() * 400;

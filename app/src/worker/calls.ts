@@ -74,7 +74,7 @@ export interface CallOptions {
   readonly transfer?: Transferable[];
 }
 interface Waiting {
-  readonly done: (output: never) => void;
+  done(output: unknown): void;
   readonly failed: (error: Error) => void;
   readonly progress: Progress | undefined;
 }
@@ -152,7 +152,7 @@ export class Calls<J extends Jobs> {
       if (!one || worker !== this.worker) return;
       if (data.kind === 'progress') return one.progress?.(data.share);
       this.waiting.delete(data.id);
-      if (data.kind === 'done') one.done(data.output as never);
+      if (data.kind === 'done') one.done(data.output);
       else one.failed(errorOf(data.failure));
     });
     const died = (): void =>

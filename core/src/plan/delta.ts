@@ -15,8 +15,9 @@ export type PlanDelta = readonly Change[];
 
 /** What turns one state of a plan into another; records that both share are not in it. */
 export function deltaOf(before: Plan, after: Plan): PlanDelta {
-  return Object.keys({ ...before, ...after }).flatMap((key): Change[] => {
-    const [from, to] = [(before as unknown as Json)[key], (after as unknown as Json)[key]];
+  const [was, is]: [Json, Json] = [{ ...before }, { ...after }];
+  return Object.keys({ ...was, ...is }).flatMap((key): Change[] => {
+    const [from, to] = [was[key], is[key]];
     if (Object.is(from, to)) return [];
     if (!isList(from) || !isList(to)) return [{ key, value: to }];
     const had = new Set(from);

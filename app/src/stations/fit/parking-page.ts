@@ -7,7 +7,7 @@ import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { DISPLAY_UNITS } from '../../kit/units';
 import { PlanStore } from '../../session/plan-store';
 import { WheelEndsFacade } from './wheel-ends-facade';
-import { ReadingsForm } from './readings-form';
+import { filled, ReadingsForm } from './readings-form';
 import { FieldOf } from '../../kit/fields/field';
 
 /** Steps that are done in this order, the maker's sheet before them. Common practice. */
@@ -215,7 +215,7 @@ export class ParkingPage {
         edit: 'addCable',
         with: {
           cable: {
-            ...(read as unknown as CableReadings),
+            ...filled(read),
             id: this.sheet.freshId('cable'),
             name: `Cable ${cables.length + 1}`,
             hand: 'either',
@@ -225,7 +225,7 @@ export class ParkingPage {
       });
   }
   protected readings(id: string, read: Read): void {
-    if (read) this.change(id, read as unknown as CableReadings);
+    if (read) this.change(id, filled(read));
   }
   protected change(id: string, patch: Partial<Omit<Cable, 'id'>>): void {
     this.sheet.apply({ edit: 'changeCable', with: { id, patch } });

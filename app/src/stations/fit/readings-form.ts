@@ -11,6 +11,12 @@ import { FieldOf } from '../../kit/fields/field';
 
 type Figure = number | null | undefined;
 
+/** Readings of which none may be missing, as the form hands them over. */
+export const filled = <K extends string>(
+  read: Readonly<Record<K, number | null>>,
+): Record<K, number> =>
+  Object.fromEntries(Object.entries(read).filter(([, mm]) => mm !== null)) as Record<K, number>;
+
 /** Readings of a record that count only together. Emits only when every required reading is present. */
 @Component({
   selector: 'fl-readings-form',

@@ -9,7 +9,7 @@ import {
 import { type WheelFit, WHEEL_FIT, WHEEL_READINGS, STUDS } from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { DISPLAY_UNITS } from '../../kit/units';
-import { ReadingsForm } from './readings-form';
+import { filled, ReadingsForm } from './readings-form';
 import { FieldOf } from '../../kit/fields/field';
 
 type Reading = keyof WheelReadings;
@@ -128,7 +128,7 @@ export class WheelForm {
   ): WheelReadings | null => read as WheelReadings | null;
   protected readonly studsOf = (
     read: Readonly<Record<keyof Studs, number | null>> | null,
-  ): Studs | null => read && { ...(read as unknown as Studs), count: Math.round(read.count!) };
+  ): Studs | null => read && { ...filled(read), count: Math.round(read.count!) };
   private full(mm: number): string {
     return formatLengthUnit(mm, this.units(), 1);
   }

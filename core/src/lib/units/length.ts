@@ -80,22 +80,22 @@ export function parseLength(text: string, system: UnitSystem = 'metric'): Parsed
   while (rest) {
     const term = TERM.exec(rest);
     if (!term) return unread(`"${text.trim()}" is not a length: "${rest}" cannot be read.`);
-    const [whole, number, above, below, over, word] = term as unknown as (string | undefined)[];
-    if (/^[1-9]\d{0,2},\d{3}$/.test(number!)) {
+    const [whole, number = '', above, below, over, word] = term;
+    if (/^[1-9]\d{0,2},\d{3}$/.test(number)) {
       return unread(
-        `"${number}" could be ${number!.replace(',', '.')} or ${number!.replace(',', '')}: type it without the comma.`,
+        `"${number}" could be ${number.replace(',', '.')} or ${number.replace(',', '')}: type it without the comma.`,
       );
     }
-    if ((above || over) && /[.,]/.test(number!))
+    if ((above || over) && /[.,]/.test(number))
       return unread(`"${text.trim()}" mixes a decimal and a fraction.`);
     const denominator = Number(below ?? over ?? 1);
     if (denominator === 0) return unread(`"${text.trim()}" divides by zero.`);
     const value = above
       ? Number(number) + Number(above) / denominator
-      : Number(number!.replace(',', '.')) / denominator;
+      : Number(number.replace(',', '.')) / denominator;
     const unit: LengthUnit | undefined = word ? UNIT_WORDS[word] : last === 'ft' ? 'in' : undefined;
     if (word && !unit) return unread(`"${word}" is not a unit of length: use mm, cm, m, in or ft.`);
-    rest = rest.slice(whole!.length);
+    rest = rest.slice(whole.length);
     if (!unit && (rest || last)) return unread(`"${text.trim()}" holds a number without its unit.`);
     const effective: LengthUnit = unit ?? (system === 'inch' ? 'in' : 'mm');
     if (seen.has(effective)) return unread(`"${text.trim()}" gives ${effective} twice.`);

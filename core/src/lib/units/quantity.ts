@@ -27,7 +27,7 @@ export function parseQuantity(text: string, unit: string): QuantityRead {
   const match = /^(-?\d{1,3}(?:,\d{3})+(?:\.\d+)?|-?\d+(?:[.,]\d+)?)\s*(.*)$/.exec(text.trim());
   if (!match || /^e\d/i.test(match[2]!))
     return { ok: false, message: `"${text.trim()}" is not a number.` };
-  const [, digits, name] = match as unknown as [string, string, string];
+  const [, digits = '', name = ''] = match;
   if (name === '') {
     // A comma alone may part thousands or a fraction: with nothing to tell by it is asked.
     if (/^-?\d{1,3},\d{3}$/.test(digits))

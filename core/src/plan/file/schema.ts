@@ -7,11 +7,11 @@ const inList = (schema: Joi.Schema): Joi.Schema => schema.optional();
 /** A schema with what a value is held to between its own fields, once each of them is in order. */
 function checked(
   schema: Joi.Schema,
-  check: ((value: never) => FieldFault | string | null) | undefined,
+  check: ((value: unknown) => FieldFault | string | null) | undefined,
 ): Joi.Schema {
   if (!check) return schema;
   return schema.custom((value: unknown, { error, state }: Joi.CustomHelpers) => {
-    const fault = check(value as never);
+    const fault = check(value);
     if (fault === null) return value;
     const { at, message } = typeof fault === 'string' ? { at: '', message: fault } : fault;
     const inside = at.match(/[^.[\]]+/g) ?? [];

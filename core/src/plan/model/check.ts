@@ -1,12 +1,7 @@
 import { derive } from '../../lib/derive/index.ts';
 import { faultSentence, pathOf, type Fault } from '../../lib/faults/index.ts';
 import { neededField, toldOf } from './field.ts';
-import {
-  type AnyField,
-  type FieldFault,
-  type RecordShape,
-  type TextLimits,
-} from './field-types.ts';
+import { type AnyField, type RecordShape, type TextLimits } from './field-types.ts';
 import {
   type Path,
   type Say,
@@ -19,12 +14,12 @@ import {
 } from './references.ts';
 
 function runRecordCheck(
-  field: { readonly check?: (value: never) => FieldFault | null },
+  field: Pick<RecordShape, 'check'>,
   value: unknown,
   path: Path,
   say: Say,
 ): void {
-  const trouble = field.check?.(value as never);
+  const trouble = field.check?.(value);
   if (trouble) say(trouble.at ? [...path, trouble.at] : path, trouble.message);
 }
 
@@ -64,7 +59,7 @@ export function check(field: AnyField, value: unknown, path: Path, say: Say): vo
       let good = true;
       const note: Say = (at, message) => ((good = false), say(at, message));
       field.of.forEach((item, i) => check(item, value[i], [...path, i], note));
-      const message = good ? field.check?.(value as never) : null;
+      const message = good ? field.check?.(value) : null;
       return message ? say(path, message) : undefined;
     }
     case 'list': {

@@ -46,7 +46,7 @@ export interface TextLimits {
 export interface RecordShape {
   readonly type: 'record';
   readonly fields: Readonly<Record<string, AnyField>>;
-  readonly check?: (value: never) => FieldFault | null;
+  check?(value: unknown): FieldFault | null;
   readonly about?: About;
 }
 /** What a field may hold and what people are told of it, as plain data: the reader's schema, the check after an edit and the forms are made of it. */
@@ -65,7 +65,7 @@ type FieldLimits =
   | {
       readonly type: 'tuple';
       readonly of: readonly AnyField[];
-      readonly check?: (value: never) => string | null;
+      check?(value: unknown): string | null;
     }
   | {
       readonly type: 'list';
@@ -81,7 +81,7 @@ type FieldLimits =
       readonly type: 'byKind';
       readonly tag: string;
       readonly shapes: Readonly<Record<string, RecordShape>>;
-      readonly check?: (value: never) => FieldFault | null;
+      check?(value: unknown): FieldFault | null;
     }
   | RecordShape;
 
@@ -109,9 +109,9 @@ export interface About {
   /** What such a record is called in a sentence. */
   readonly noun: string;
   /** One record in words. */
-  readonly named: (value: never) => string;
+  named(value: unknown): string;
   /** What else it may be looked for by. */
-  readonly more?: (value: never) => string;
+  more?(value: unknown): string;
 }
 
 /** Kept by the compiler alone: what a field holds. */

@@ -24,9 +24,9 @@ export function recordsIn(plan: Plan): NamedRecord[] {
       case 'byKind':
       case 'record': {
         const { fields, about } = field.type === 'record' ? field : shapeOf(field, value)!;
-        const names = about ? [...trail, about.named(value as never)] : trail;
+        const names = about ? [...trail, about.named(value)] : trail;
         if (about && !about.unlisted) {
-          const more = about.more?.(value as never);
+          const more = about.more?.(value);
           const name = `${names.join(', ')}${more ? ` ${more}` : ''}`;
           found.push({
             ref: { kind: about.kind, id: (value as { id: string }).id },

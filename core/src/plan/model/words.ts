@@ -17,7 +17,7 @@ export function placeWords(fields: RecordShape['fields'], value: unknown, path: 
     const field: AnyField | null = outer && insideOf(outer, key);
     const inner: AnyField | null = field && bare(field);
     const about = inner?.type === 'record' ? inner.about : undefined;
-    if (about && typeof now === 'object' && now !== null) words.push(about.named(now as never));
+    if (about && typeof now === 'object' && now !== null) words.push(about.named(now));
     else if (/^\d+$/.test(key))
       words.push(
         outer?.type === 'tuple' ? (['x', 'y', 'z'][Number(key)] ?? key) : `no. ${Number(key) + 1}`,

@@ -1,4 +1,5 @@
 import {
+  byAxis,
   mapVec,
   addScaled,
   cross,
@@ -106,7 +107,10 @@ export function readTubesStep(text: string): (NamedLine & { readonly odMm: numbe
       refuse(`It refers to #${ref ?? '?'}, which it does not hold: the file is damaged.`)
     );
   };
-  const vector = (entity: Entity): Vec3 => entity.args[1] as unknown as Vec3;
+  const vector = (entity: Entity): Vec3 => {
+    const figures = entity.args[1];
+    return byAxis((axis) => Number(Array.isArray(figures) ? figures[axis] : NaN));
+  };
   const place = (entity: Entity): Vec3 => mapVec(vector(entity), (v) => v * scaleMm);
   const circleOf = (edge: Entity): (Station & { readonly radiusMm: number }) | null => {
     const curve = at(edge.args[3]);

@@ -47,15 +47,15 @@ export function makeLattice(
   through: readonly Vec3[],
   good: readonly [readonly number[], readonly number[], readonly number[]] = [[], [], []],
 ): Lattice {
-  const mm = ([0, 1, 2] as const).map((i) =>
+  const along = (i: 0 | 1 | 2): Lattice['mm'][0] =>
     axis(
       min[i],
       max[i],
       pitchMm,
       through.map((p) => p[i]),
       good[i],
-    ),
-  ) as unknown as Lattice['mm'];
+    );
+  const mm = [along(0), along(1), along(2)] as const;
   return { mm, count: mm[0].length * mm[1].length * mm[2].length };
 }
 

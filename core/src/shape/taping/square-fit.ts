@@ -27,6 +27,14 @@ const IN_LINE_MM = 1e-3;
 
 /** Unknowns: y of the front right, x and y of both rear corners. */
 export type Unknowns = readonly [number, number, number, number, number];
+/** The unknowns, each moved by so much. */
+export const moved = ([a, b, c, d, e]: Unknowns, by: (i: number) => number): Unknowns => [
+  a + by(0),
+  b + by(1),
+  c + by(2),
+  d + by(3),
+  e + by(4),
+];
 export const cornersOf = ([y, xr, yr, xl, yl]: Unknowns): Record<
   Corner,
   readonly [number, number]
@@ -97,7 +105,7 @@ function fitted(start: Unknowns, readMm: SquareInput['readMm']): Fit {
       damping = Math.max(10 * damping, 1e-6);
       continue;
     }
-    const next = at.map((value, i) => value + step[i]!) as unknown as Unknowns;
+    const next = moved(at, (i) => step[i]!);
     const there = residualsAt(next, readMm);
     if (costOf(there.residuals) <= costOf(seen.residuals)) {
       [at, seen] = [next, there];

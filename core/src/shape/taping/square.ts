@@ -2,6 +2,7 @@ import { InputError } from '../../lib/faults/index.ts';
 import { SPANS, type Corner, type Span } from '../survey/index.ts';
 import { inverseOf, timesVector } from './dense.ts';
 import {
+  moved,
   type Unknowns,
   cornersOf,
   type Point,
@@ -52,9 +53,8 @@ function diagonalDifference(at: Unknowns): number {
 }
 /** Its slopes along the unknowns, by differences to both sides. */
 const rackSlopes = (at: Unknowns): number[] =>
-  at.map((value, i) => {
-    const by = (h: number): number =>
-      diagonalDifference(at.with(i, value + h) as unknown as Unknowns);
+  at.map((_, i) => {
+    const by = (h: number): number => diagonalDifference(moved(at, (k) => (k === i ? h : 0)));
     return (by(1e-3) - by(-1e-3)) / 2e-3;
   });
 

@@ -53,7 +53,7 @@ const travelled = derive(
   ],
   (motion, orderMm, stockId, obstacles, aAt, aWay, bAt, bWay, ...hung) => {
     const end = (from: number): Hung =>
-      Object.fromEntries(HANG.map((key, i) => [key, hung[from + i]])) as unknown as Hung;
+      Object.fromEntries(HANG.map((key, i) => [key, hung[from + i]])) as Partial<Hung> as Hung;
     const ends = { a: end(0), b: end(HANG.length) };
     return build(
       (obstacles as readonly Obstacle[]).map(({ thing }) => thing),
