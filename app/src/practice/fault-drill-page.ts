@@ -11,7 +11,7 @@ import {
 } from '@firm-line/core/stations/prove';
 
 const STEPS_MPA = [0.05, 0.1, 0.2, 0.4, 0.8, 1.5, 3, 5, 7];
-const NAMES: Record<TrueFault, string> = {
+const FAULT_NAMES: Record<TrueFault, string> = {
   none: 'It is sound',
   air: 'Air',
   'flexing hose': 'A hose that swells',
@@ -22,7 +22,7 @@ const NAMES: Record<TrueFault, string> = {
   'shut compensating port': 'The pushrod shuts the port',
 };
 /** What a look said, in words. */
-const SAID: Partial<Record<keyof Evidence, readonly [yes: string, no: string]>> = {
+const EVIDENCE_WORDS: Partial<Record<keyof Evidence, readonly [yes: string, no: string]>> = {
   pumps: ['It comes up when pumped', 'It stays where it is'],
   sinks: ['It sinks', 'It does not sink'],
   wet: ['A joint is wet', 'All dry'],
@@ -96,7 +96,7 @@ const SAID: Partial<Record<keyof Evidence, readonly [yes: string, no: string]>> 
 })
 export class FaultDrillPage {
   protected readonly faults = TRUE_FAULTS;
-  protected readonly names = NAMES;
+  protected readonly names = FAULT_NAMES;
   protected readonly vehicle = signal(trueVehicle(Math.random));
   private readonly all = computed(() =>
     seen(this.vehicle(), readPedal(this.vehicle(), STEPS_MPA, Math.random), Math.random),
@@ -139,7 +139,7 @@ export class FaultDrillPage {
     if (value === undefined) return '';
     return typeof value === 'number'
       ? `${value.toFixed(2)} of what is planned`
-      : SAID[symptom]![value ? 0 : 1];
+      : EVIDENCE_WORDS[symptom]![value ? 0 : 1];
   }
   protected look(symptoms: readonly (keyof Evidence)[], minutes: number): void {
     const all = this.all();

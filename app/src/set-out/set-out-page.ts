@@ -29,7 +29,7 @@ import { readDraft, writeDraft, type Draft } from './draft';
 import { SetOutPicture } from './set-out-picture';
 import { SetOutWord, type Word } from './set-out-word';
 
-const FRESH = { id: 'new', now: '2026-01-01T00:00:00.000Z' };
+const NEW_PLAN = { id: 'new', now: '2026-01-01T00:00:00.000Z' };
 /** Answers rest for so long before lines are led to them. */
 const REST_MS = 600;
 /** What follows a word without a space between. */
@@ -163,7 +163,7 @@ export class SetOutPage {
   private readonly tried = computed((): Tried => {
     const asked = this.asked();
     try {
-      return { plan: sketchOut(asked, FRESH), answers: asked.answers, fault: null };
+      return { plan: sketchOut(asked, NEW_PLAN), answers: asked.answers, fault: null };
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
       return {

@@ -22,7 +22,7 @@ import { PlanStore } from '../../session/plan-store';
 import { AirWork } from '../../worker/air-work';
 import { FillFacade } from './fill-facade';
 
-const NAMES: Record<School, string> = {
+const SCHOOL_NAMES: Record<School, string> = {
   'farthest-first': 'Furthest first',
   'nearest-first': 'Nearest first',
   'as-listed': "The maker's order",
@@ -113,7 +113,7 @@ export class SchoolsCard {
     return this.found()?.map(
       ({ school, strokes, ml, minutes, leftMl: [least, most], left, clear }) => ({
         school,
-        name: NAMES[school],
+        name: SCHOOL_NAMES[school],
         strokes,
         ml: formatVolume(ml, this.store.units()),
         minutes: Math.max(1, Math.round(minutes)),
@@ -138,7 +138,7 @@ export class SchoolsCard {
     if (!best || found.length < 2) return '';
     return worst - best.leftMl[1] < 0.05
       ? 'On this vehicle the order makes no difference that the simulation can see: in narrow lines air hardly climbs.'
-      : `${NAMES[best.school]} leaves the least. A maker's order wins all the same.`;
+      : `${SCHOOL_NAMES[best.school]} leaves the least. A maker's order wins all the same.`;
   });
   constructor() {
     effect((clear) => {

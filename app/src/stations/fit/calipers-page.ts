@@ -5,7 +5,7 @@ import { PlanStore } from '../../session/plan-store';
 import { CaliperForm } from './caliper-form';
 import { WheelEndsFacade } from './wheel-ends-facade';
 
-const FRESH: Omit<CaliperFit, 'key'> = {
+const UNMEASURED_CALIPER: Omit<CaliperFit, 'key'> = {
   innerGapMm: null,
   outerGapMm: null,
   stackMm: 0,
@@ -54,7 +54,7 @@ export class CalipersPage {
       .plan()
       .parts.filter(({ kind }) => kind === 'caliper')
       .map(({ id, name }) => ({
-        ...FRESH,
+        ...UNMEASURED_CALIPER,
         ...this.sheet.wheelEnds().calipers.find(({ key }) => key === id),
         key: id,
         name,

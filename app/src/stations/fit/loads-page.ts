@@ -5,7 +5,7 @@ import { EmptyState } from '../../kit/empty-state';
 import { WheelEndsFacade } from './wheel-ends-facade';
 import { FieldOf } from '../../kit/fields/field';
 
-const SAID: Record<LoadVerdict, string> = {
+const LOAD_WORDS: Record<LoadVerdict, string> = {
   open: 'Not yet held and looked at.',
   'too-little': 'Loaded with too little.',
   'too-short': 'Held too short: ten seconds.',
@@ -97,7 +97,7 @@ export class LoadsPage {
   protected readonly loads = computed(() =>
     this.sheet
       .wheelEnds()
-      .loads.map((load) => ({ ...load, said: SAID[loadVerdict(load, load.wantedN)] })),
+      .loads.map((load) => ({ ...load, said: LOAD_WORDS[loadVerdict(load, load.wantedN)] })),
   );
 
   protected add(): void {

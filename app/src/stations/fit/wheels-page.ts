@@ -7,7 +7,7 @@ import { WheelEndsFacade } from './wheel-ends-facade';
 import { WheelForm } from './wheel-form';
 import { FieldOf } from '../../kit/fields/field';
 
-const FRESH: Omit<WheelFit, 'key'> = {
+const UNMEASURED_WHEEL: Omit<WheelFit, 'key'> = {
   readings: null,
   spacerMm: 0,
   stacked: false,
@@ -139,7 +139,7 @@ export class WheelsPage {
       .plan()
       .things.filter(({ shape }) => shape.kind === 'wheel')
       .map(({ id, name }) => ({
-        ...FRESH,
+        ...UNMEASURED_WHEEL,
         ...this.sheet.wheelEnds().wheels.find(({ key }) => key === id),
         key: id,
         name,

@@ -20,7 +20,7 @@ import { VERDICT_WORDS } from './joint-list';
 import { Toggle } from '../../kit/toggle';
 
 /** What the verdict and its reasons say already. */
-const SAID: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
+const SHOWN_ABOVE: ReadonlySet<string> = new Set(['threads-differ', 'will-not-seal']);
 
 /** The chosen end: each of its joints drawn to scale with its verdict, what would seal there, and in what order to fit it. */
 @Component({
@@ -160,7 +160,8 @@ export class JointPanel {
     return this.store
       .laidOutSnags()
       .filter(
-        (snag) => snag.station === 'join' && snag.where === this.at().name && !SAID.has(snag.rule),
+        (snag) =>
+          snag.station === 'join' && snag.where === this.at().name && !SHOWN_ABOVE.has(snag.rule),
       );
   });
   /** Each end of a line, as it turns while it is tightened; a hose's order stands with the hoses. */

@@ -5,7 +5,7 @@ import type { LineView } from '@firm-line/core/plan';
 import type { Vec3 } from '@firm-line/core/lib/vec';
 
 /** The eye stands before the bench, a good way over it. */
-const UP = Math.sin((52 * Math.PI) / 180);
+const HEIGHT_SHARE = Math.sin((52 * Math.PI) / 180);
 const BACK = Math.cos((52 * Math.PI) / 180);
 /** Bench and tube are drawn this far round the die; what lies further runs out of the picture. */
 const SIDE_MM = 330;
@@ -175,7 +175,7 @@ export class BenderPicture {
     const die = dieSolid(dieRadiusMm, tube.odMm);
     const at = flat([0, dieRadiusMm, 0]);
     return die.kind === 'cylinder'
-      ? { x: at[0], y: at[1], rx: die.radiusMm, ry: die.radiusMm * UP }
+      ? { x: at[0], y: at[1], rx: die.radiusMm, ry: die.radiusMm * HEIGHT_SHARE }
       : { x: 0, y: 0, rx: 0, ry: 0 };
   });
   protected readonly tube = computed(() =>
@@ -236,7 +236,7 @@ export class BenderPicture {
 }
 
 /** On the picture: x to the right, y away from the eye and z up both go up it. */
-const flat = ([x, y, z]: Vec3): readonly [number, number] => [x, -(y * UP + z * BACK)];
+const flat = ([x, y, z]: Vec3): readonly [number, number] => [x, -(y * HEIGHT_SHARE + z * BACK)];
 const pair = (at: Vec3): string =>
   flat(at)
     .map((v) => v.toFixed(1))

@@ -8,7 +8,7 @@ import {
   type KitAsk,
   type KitCorner,
   KIT,
-  ASKS,
+  KIT_ASK_RECORD,
   ASKS_OF_CORNERS,
   labelOf,
 } from '@firm-line/core/plan';
@@ -163,7 +163,7 @@ import { FieldOf } from '../../kit/fields/field';
 })
 export class KitsPage {
   protected readonly fields = KIT.fields;
-  protected readonly gives = ASKS.fields;
+  protected readonly gives = KIT_ASK_RECORD.fields;
   private readonly store = inject(PlanStore);
   protected readonly asks = KIT_ASKS;
   protected readonly corners = KIT_CORNERS;
@@ -201,7 +201,7 @@ export class KitsPage {
     }),
   );
   protected askName(ask: KitAsk): string {
-    const name = labelOf(ASKS.fields[ask]);
+    const name = labelOf(KIT_ASK_RECORD.fields[ask]);
     return ask.endsWith('Mm') ? `${name}, mm` : name;
   }
 

@@ -23,7 +23,7 @@ import { VectorField } from '../../kit/fields/vector-field';
 import { ListRow } from '../../kit/list-row';
 import { FieldOf } from '../../kit/fields/field';
 
-const KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
+const DRAWN_KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
 
 /** What a line meets on the vehicle: rails, axles, exhaust, zones; the gates that close access; how lines are held. */
 @Component({
@@ -171,7 +171,7 @@ export class VehicleList {
   protected readonly fault = signal<string | null>(null);
   readonly chosen = input.required<string | null>();
   readonly picked = output<string>();
-  protected readonly kinds = KINDS;
+  protected readonly kinds = DRAWN_KINDS;
   protected readonly specs = THING_SPECS;
   protected readonly sides = [
     { key: 'minMm', labels: ['from x', 'from y', 'from z'], of: (minMm: Vec3) => ({ minMm }) },
@@ -193,7 +193,7 @@ export class VehicleList {
   protected readonly holding = computed(() => this.store.plan().clipSettings ?? null);
 
   protected add(text: string): void {
-    const kind = KINDS.find((one) => one === text)!;
+    const kind = DRAWN_KINDS.find((one) => one === text)!;
     const plan = this.store.plan();
     const same = plan.things.filter((thing) => thing.kind === kind).length;
     const { name } = THING_SPECS[kind];

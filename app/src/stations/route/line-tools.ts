@@ -16,7 +16,7 @@ import { PlanStore } from '../../session/plan-store';
 import { Selection } from '../../session/selection';
 import { Disclosure } from '../../kit/disclosure';
 
-const WAYS: Record<string, Vec3> = {
+const NAMED_WAYS: Record<string, Vec3> = {
   up: [0, 0, 1],
   down: [0, 0, -1],
   left: [0, -1, 0],
@@ -175,7 +175,7 @@ export class LineTools {
   private readonly selection = inject(Selection);
   readonly view = input.required<LineView>();
   protected readonly sides = RAIL_SIDES;
-  protected readonly ways = Object.keys(WAYS);
+  protected readonly ways = Object.keys(NAMED_WAYS);
   protected readonly fault = signal<string | null>(null);
   protected readonly from = signal(0);
   protected readonly to = signal<number | null>(null);
@@ -278,7 +278,7 @@ export class LineTools {
     });
   }
   protected step(way: string, topMm: number | null): void {
-    const riseMm = mapVec(WAYS[way]!, (v) => v * this.riseMm());
+    const riseMm = mapVec(NAMED_WAYS[way]!, (v) => v * this.riseMm());
     this.run({
       edit: 'stepAside',
       with: { id: this.id(), index: this.move() - 1, riseMm, bendDeg: this.bendDeg(), topMm },

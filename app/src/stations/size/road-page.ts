@@ -23,7 +23,7 @@ import { LoadSlider } from './load-slider';
 import { RunChoices } from './run-choices';
 import { TravelBar } from './travel-bar';
 
-const STEPS = 80;
+const CURVE_STEPS = 80;
 
 /** The deceleration and adhesion of both axles as the pedal is raised, to z 1. */
 function raised(input: SizeInput): {
@@ -34,7 +34,7 @@ function raised(input: SizeInput): {
 }[] {
   let high = pushN(input.pedal, input.booster);
   while (braking(input, high).z < 1 && high < 1e9) high *= 1.5;
-  return Array.from({ length: STEPS + 1 }, (_, i) => braking(input, (high * i) / STEPS))
+  return Array.from({ length: CURVE_STEPS + 1 }, (_, i) => braking(input, (high * i) / CURVE_STEPS))
     .filter(({ z }) => z <= 1.05)
     .map(({ z, forceN, adhesion }) => ({ z, ...forceN, used: adhesion }));
 }

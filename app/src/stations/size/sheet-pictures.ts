@@ -15,9 +15,9 @@ export interface SheetPicture {
   readonly lines: readonly ChartLine[];
   readonly words: string;
 }
-const STEPS = 40;
+const CURVE_STEPS = 40;
 const along = (most: number): number[] =>
-  Array.from({ length: STEPS + 1 }, (_, i) => (most * i) / STEPS);
+  Array.from({ length: CURVE_STEPS + 1 }, (_, i) => (most * i) / CURVE_STEPS);
 const level = (name: string, y: number, xMax: number, ink: ChartLine['ink']): ChartLine => ({
   name,
   ink,

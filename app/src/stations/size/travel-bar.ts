@@ -3,7 +3,7 @@ import { CAUSES, type Cause, type Size } from '@firm-line/core/physics/hydraulic
 import { formatLength } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../session/plan-store';
 
-const NAMES: Record<Cause, string> = {
+const CAUSE_NAMES: Record<Cause, string> = {
   dead: 'free stroke',
   pads: 'pads and shoes',
   hose: 'hoses swell',
@@ -54,7 +54,7 @@ export class TravelBar {
       const mm = this.size().travelMm.byCause[cause];
       return {
         cause,
-        name: NAMES[cause],
+        name: CAUSE_NAMES[cause],
         ink: INKS[cause],
         mm: formatLength(mm, this.store.units(), 1),
         share: (100 * mm) / Math.max(this.strokeMm(), this.size().travelMm.total),

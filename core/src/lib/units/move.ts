@@ -10,7 +10,7 @@ import {
 } from './length.ts';
 
 type Axis = 0 | 1 | 2;
-const WAYS: Record<string, readonly [Axis, 1 | -1]> = {
+const WAY_AXES: Record<string, readonly [Axis, 1 | -1]> = {
   aft: [0, 1],
   back: [0, 1],
   rearward: [0, 1],
@@ -21,7 +21,7 @@ const WAYS: Record<string, readonly [Axis, 1 | -1]> = {
   up: [2, 1],
   down: [2, -1],
 };
-const NAMES: readonly (readonly [string, string])[] = [
+const WAY_WORDS: readonly (readonly [string, string])[] = [
   ['aft', 'fore'],
   ['right', 'left'],
   ['up', 'down'],
@@ -35,7 +35,7 @@ function wayOf(word: string, fromYMm: number): Parsed<readonly [Axis, number]> {
       return unread(`"${word}" says nothing on the centre plane: say left or right.`);
     return parsed([1, (word === 'out' ? 1 : -1) * Math.sign(fromYMm)]);
   }
-  const way = WAYS[word];
+  const way = WAY_AXES[word];
   return way
     ? parsed(way)
     : unread(`"${word}" is not a direction: use aft, fore, left, right, up, down, in or out.`);
@@ -77,7 +77,8 @@ export function parseMove(text: string, system: UnitSystem = 'metric', fromYMm =
     const way = wayOf(word, fromYMm);
     if (!way.ok) return way;
     const [axis, sign] = way.value;
-    if (used.has(axis)) return unread(`"${text.trim()}" moves ${NAMES[axis].join(' or ')} twice.`);
+    if (used.has(axis))
+      return unread(`"${text.trim()}" moves ${WAY_WORDS[axis].join(' or ')} twice.`);
     if (!lengthText.trim()) return unread(`How far ${word}? Say it as ${word} 120.`);
     const mm = parseLength(lengthText, system);
     if (!mm.ok) return mm;
@@ -102,7 +103,7 @@ export function formatMove(move: Vec3, system: UnitSystem = 'metric', digits = 1
     .sort((a, b) => Math.abs(move[b]) - Math.abs(move[a]))
     .map(
       (axis) =>
-        `${NAMES[axis][move[axis] > 0 ? 0 : 1]} ${formatLength(Math.abs(move[axis]), system, digits)}`,
+        `${WAY_WORDS[axis][move[axis] > 0 ? 0 : 1]} ${formatLength(Math.abs(move[axis]), system, digits)}`,
     );
   return parts.length ? parts.join(', ') : 'stay';
 }
@@ -123,7 +124,7 @@ export function formatDirection(direction: Vec3): string {
   const parts = ([0, 1, 2] as const)
     .filter((axis) => Math.abs(direction[axis]) >= 0.005)
     .sort((a, b) => Math.abs(direction[b]) - Math.abs(direction[a]));
-  const name = (axis: Axis): string => NAMES[axis][direction[axis] > 0 ? 0 : 1];
+  const name = (axis: Axis): string => WAY_WORDS[axis][direction[axis] > 0 ? 0 : 1];
   return parts.length === 1
     ? name(parts[0]!)
     : parts.map((a) => `${name(a)} ${figure(Math.abs(direction[a]), 2)}`).join(', ');

@@ -2,7 +2,7 @@
  * Units of one kind by what they are in its first one. Source: NIST SP 811: lbf 4.4482216152605 N, kgf 9.80665 N,
  * psi 6.894757 kPa, inHg 3.386389 kPa, bar 100 kPa, in 25.4 mm, US fl oz 29.57353 mL, lb 0.45359237 kg.
  */
-const KINDS: readonly Readonly<Record<string, number>>[] = [
+const QUANTITIES: readonly Readonly<Record<string, number>>[] = [
   { N: 1, kN: 1000, lbf: 4.4482216152605, lb: 4.4482216152605, lbs: 4.4482216152605, kgf: 9.80665 },
   { MPa: 1, kPa: 0.001, Pa: 1e-6, bar: 0.1, psi: 0.006894757293168, inHg: 0.003386389 },
   { 'mm²': 1, mm2: 1, 'cm²': 100, cm2: 100, 'in²': 645.16, in2: 645.16, 'sq in': 645.16 },
@@ -18,12 +18,12 @@ const find = (kind: Readonly<Record<string, number>>, name: string): string | un
 /** The unit that a label ends in, `Foot, N`; null where it ends in none that has others beside it. */
 export function unitIn(label: string): string | null {
   const unit = /, ([^,]+)$/.exec(label)?.[1] ?? '';
-  return KINDS.some((kind) => unit in kind) ? unit : null;
+  return QUANTITIES.some((kind) => unit in kind) ? unit : null;
 }
 
 /** A figure in `unit` as people say it: alone, or with any unit of the same kind: `1,000 psi`, `70 bar`, `110 lbf`, `3.1 in²`, `20 inHg`. */
 export function parseQuantity(text: string, unit: string): QuantityRead {
-  const kind = KINDS.find((one) => unit in one)!;
+  const kind = QUANTITIES.find((one) => unit in one)!;
   const match = /^(-?\d{1,3}(?:,\d{3})+(?:\.\d+)?|-?\d+(?:[.,]\d+)?)\s*(.*)$/.exec(text.trim());
   if (!match || /^e\d/i.test(match[2]!))
     return { ok: false, message: `"${text.trim()}" is not a number.` };

@@ -2,7 +2,7 @@ import { figure } from '../faults/index.ts';
 
 /** Source: NIST SP 811: 1 lbf·ft = 1.355818 N·m, 1 lbf·in = 0.1129848 N·m. */
 const NM: Readonly<Record<string, number>> = { nm: 1, 'lbf·ft': 1.355818, 'lbf·in': 0.1129848 };
-const NAMES: Readonly<Record<string, string>> = {
+const UNIT_NAMES: Readonly<Record<string, string>> = {
   nm: 'nm',
   'n·m': 'nm',
   'n.m': 'nm',
@@ -57,7 +57,7 @@ export function parseTorque(text: string): TorqueRead {
       ok: false,
       message: `Pounds are a force. Is it ${figure(number)} lb ft, or lb in? Write which.`,
     };
-  const known = NAMES[unit];
+  const known = UNIT_NAMES[unit];
   return known
     ? { ok: true, value: number * NM[known]! }
     : { ok: false, message: `"${unit}" is not a unit of torque: write N·m, lb ft or lb in.` };

@@ -127,7 +127,7 @@ const TRAILER_HILL: Hill = {
 };
 /** Mean speed between two of the repeated brakings over the speed they begin at: down to half, and up again. */
 const MEAN_SPEED = 0.75;
-const STEPS = 60;
+const TIME_STEPS = 60;
 
 /**
  * How hot the discs or drums become: one stop from top speed, repeated braking, a long hill. Each is one
@@ -190,8 +190,8 @@ export function heating(input: HeatInput, category: Category): Heating[] {
   const hill = category === 'trailer' ? TRAILER_HILL : HILL;
   const metresPerS = hill.kmh / 3.6;
   const watts = massKg * GRAVITY_MS2 * (hill.grade - ROLLING) * metresPerS;
-  const down = Array.from({ length: STEPS + 1 }, (_, i) => {
-    const seconds = (hill.m / metresPerS) * (i / STEPS);
+  const down = Array.from({ length: TIME_STEPS + 1 }, (_, i) => {
+    const seconds = (hill.m / metresPerS) * (i / TIME_STEPS);
     const celsius = wheels.map(({ joulesPerK, share, cools }) => {
       const lost = cools(hill.kmh);
       return ambientC + ((watts * share) / lost) * (1 - Math.exp((-lost * seconds) / joulesPerK));

@@ -4,7 +4,7 @@ import { type RearValve, type SizeInput, type SizeVehicle } from './types.ts';
 
 type Input = Pick<SizeInput, 'vehicle' | 'master' | 'front' | 'rear' | 'rearValve'>;
 /** Steps of z along which both are held against each other. */
-const STEPS = 260;
+const CURVE_STEPS = 260;
 type Range = Pick<BalanceRule, 'fromZ' | 'toZ'>;
 
 /** Along z: pressure before the valve and the most pressure behind it that keeps the rear at or below the front. */
@@ -16,8 +16,8 @@ function bounds(
   const kf = forcePerMPa(input.front, vehicle.tyreRadiusMm.front);
   const kr = forcePerMPa(input.rear, vehicle.tyreRadiusMm.rear);
   const per = pressurePerN(input.master);
-  return Array.from({ length: STEPS }, (_, i) => {
-    const z = (toZ * (i + 1)) / STEPS;
+  return Array.from({ length: CURVE_STEPS }, (_, i) => {
+    const z = (toZ * (i + 1)) / CURVE_STEPS;
     const load = loadsN(vehicle, z);
     // Equal adhesion at z: both axles use z of their load.
     const front = (z * load.front) / kf;

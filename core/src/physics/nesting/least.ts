@@ -11,7 +11,7 @@ export interface NestInput {
   readonly trimMm: number;
 }
 /** Fillings looked at before other pieces are tried, and when the doubtful ones are taken up again. */
-const STEPS = 8000;
+const SHORT_STEPS = 8000;
 const LONG_STEPS = 400_000;
 
 export interface Stock {
@@ -129,7 +129,7 @@ export function leastStock(
   if (roomMm < wantedMm - ROUNDING_MM) throw short(wantedMm - roomMm);
 
   /** Most that is ever opened: what a first packing of all pieces there are opens. */
-  const anyhow = pack(cuts, binsOf(stock, all), new Budget(STEPS));
+  const anyhow = pack(cuts, binsOf(stock, all), new Budget(SHORT_STEPS));
   if (anyhow === 'none') throw short(cuts[cuts.length - 1]!.sizeMm - kerfMm);
   const openedBy = (plan: readonly Filled[]): Opened =>
     stock.map((_, i) => plan.filter(({ bin }) => bin === i).length);
@@ -162,12 +162,12 @@ export function leastStock(
     const listing = new Budget(LONG_STEPS, late);
     for (const opened of choices(stock, wantedMm, fromMm, toMm, listing)) {
       if (late()) lookedMm = Math.min(lookedMm, totalMm(stock, opened));
-      else tryOut(opened, STEPS);
+      else tryOut(opened, SHORT_STEPS);
     }
     if (listing.spent) lookedMm = Math.min(lookedMm, fromMm);
     fromMm = late() || toMm >= mostMm ? Infinity : toMm;
   }
-  for (const steps of [8 * STEPS, LONG_STEPS]) {
+  for (const steps of [8 * SHORT_STEPS, LONG_STEPS]) {
     const again = doubtful.filter((opened) => totalMm(stock, opened) < usedMm - ROUNDING_MM);
     doubtful = [];
     for (const opened of again) tryOut(opened, steps);

@@ -115,13 +115,13 @@ export const ORDER = record<Order>()(
     },
   },
 );
-export const ASKS = anyOf(KIT_ASK_NAMES, text);
-export const ASKS_OF_CORNERS = anyOf(KIT_CORNER_NAMES, ASKS);
+export const KIT_ASK_RECORD = anyOf(KIT_ASK_NAMES, text);
+export const ASKS_OF_CORNERS = anyOf(KIT_CORNER_NAMES, KIT_ASK_RECORD);
 export const KIT = record<Kit>()(
   {
     id,
     name,
-    gives: told('Kit gives', ASKS),
+    gives: told('Kit gives', KIT_ASK_RECORD),
     corners: told('Measured', ASKS_OF_CORNERS),
     brings: told(
       'Brings',

@@ -50,7 +50,7 @@ const boundsOf = (solid: Solid): readonly [Vec3, Vec3] => {
   ];
 };
 /** Halvings by a third: a rod of a metre is known to a hundredth of a millimetre. */
-const STEPS = 28;
+const ARC_STEPS = 28;
 
 /**
  * Whether a rod touches a solid: the distance along it to a convex solid has one least place, which is
@@ -72,7 +72,7 @@ export function touches({ from, to, radiusMm }: Rod, solid: Solid): boolean {
       solid,
     );
   let [a, b] = [0, 1];
-  for (let i = 0; i < STEPS; i++) {
+  for (let i = 0; i < ARC_STEPS; i++) {
     const [p, q] = [a + (b - a) / 3, b - (b - a) / 3];
     if (at(p) < at(q)) b = q;
     else a = p;

@@ -94,7 +94,7 @@ export function segmentShares(p: Vec3, q: Vec3, r: Vec3, s: Vec3): readonly [num
 
 const GOLDEN = (Math.sqrt(5) - 1) / 2;
 /** Narrows a share to 1e-8 of a segment: a hundredth of a micrometre on a metre. */
-const STEPS = 40;
+const SEARCH_STEPS = 40;
 
 /** The least distance from a segment to a solid: it is convex along the segment, so it is narrowed by the golden section. */
 export function segmentGap(solid: Solid, from: Vec3, to: Vec3): Gap {
@@ -113,7 +113,7 @@ export function segmentGap(solid: Solid, from: Vec3, to: Vec3): Gap {
   let [low, high] = [0, 1];
   let [left, right] = [1 - GOLDEN, GOLDEN];
   let [atLeft, atRight] = [away(left), away(right)];
-  for (let i = 0; i < STEPS && (atLeft > 0 || atRight > 0); i++) {
+  for (let i = 0; i < SEARCH_STEPS && (atLeft > 0 || atRight > 0); i++) {
     if (atLeft <= atRight) {
       [high, right, atRight] = [right, left, atLeft];
       left = high - GOLDEN * (high - low);

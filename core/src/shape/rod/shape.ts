@@ -45,7 +45,7 @@ const DRAWN = 96;
 /** Steps of a start while shapes are looked for: what needs more is left to the other starts. */
 const LOOKED = 40;
 /** Starts besides those that are handed over. */
-const FRESH = 3;
+const FRESH_STARTS = 3;
 /** Shapes that are handed on to a neighbour: those of least energy. */
 const HANDED = 3;
 /** Chord by length past which a drawn shape is the only one. */
@@ -221,7 +221,7 @@ export function hoseShape(
   const chord = chordOf(a, b, lengthMm);
   const [first, last] = endsOf(a, b);
   const followed = (): Settled[] => from.map((rod) => settle(clampedAt(rod, first, last), chord));
-  const fresh = afresh ? startsBetween(first, last, chord, COARSE).slice(0, FRESH) : [];
+  const fresh = afresh ? startsBetween(first, last, chord, COARSE).slice(0, FRESH_STARTS) : [];
   const rods = from.length
     ? distinct([...followed(), ...fresh.map((start) => settle(start, chord, LOOKED))])
     : searched(first, last, chord);

@@ -11,7 +11,7 @@ export const DRILL_ACTS = ['stroke', 'stroke-open', 'gravity', 'wait', 'top-up']
 export type DrillAct = (typeof DRILL_ACTS)[number];
 const RESERVOIR_ML = 90;
 const CORNERS = ['FL', 'FR', 'RL', 'RR'] as const;
-const NAMES: Record<string, string> = {
+const FAULT_NAMES: Record<string, string> = {
   FL: 'Front left',
   FR: 'Front right',
   RL: 'Rear left',
@@ -71,7 +71,7 @@ export function drillVehicle(random: () => number): DrillVehicle {
         { at: 'm', heightMm: masterZ + 60, strokeMl: 6, airMl: 0, reservoirMl: RESERVOIR_ML },
       ],
     },
-    names: NAMES,
+    names: FAULT_NAMES,
     at: {
       m: [110, 60],
       f: [150, 95],

@@ -38,13 +38,13 @@ type Act = RunEvent['act'];
 /** What stands against a bleeder that gives nothing, in the order in which it is tried. Common practice. */
 export const STALL_TRIES = ['back-fill', 'tap', 'port', 'piston'] as const;
 
-const FRESH: Omit<BleederLog, 'portId'> = { strokes: 0, ml: 0, out: null, seconds: 0 };
+const UNTOUCHED: Omit<BleederLog, 'portId'> = { strokes: 0, ml: 0, out: null, seconds: 0 };
 export function initialState(run: Pick<FillRun, 'order' | 'fullMl' | 'startedAt'>): RunState {
   return {
     phase: 'ready',
     back: 'ready',
     step: 0,
-    corners: run.order.map((portId) => ({ portId, ...FRESH })),
+    corners: run.order.map((portId) => ({ portId, ...UNTOUCHED })),
     open: [],
     reservoirMl: run.fullMl,
     vented: true,

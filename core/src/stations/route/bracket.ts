@@ -32,7 +32,7 @@ const REACH_MM = 200;
 const STEP_MM = 40;
 /** A seat stands this far off what its bracket is fixed to. Common practice. */
 const STANDOFF_MM = 30;
-const WAYS: readonly Vec3[] = [
+const ALONG_AXES: readonly Vec3[] = [
   [1, 0, 0],
   [-1, 0, 0],
   [0, 1, 0],
@@ -88,7 +88,7 @@ export function bracketPlaces(
   const candidates = placesNear(things, ends.a.seatMm);
   const found = candidates.flatMap(({ atMm, to, off }, n): BracketPlace[] => {
     progress(n / candidates.length);
-    return WAYS.flatMap((direction) => {
+    return ALONG_AXES.flatMap((direction) => {
       // Into what it is fixed to it cannot point.
       if (dot(direction, off) < -0.5) return [];
       const a = placeEnd({ ...hose.ends.a, portId: null, atMm, direction }, NO_PORTS);

@@ -27,7 +27,7 @@ const END: HoseEnd = {
   fittingId: 'straight-swivel',
   turnDeg: 0,
 };
-const WAYS: Readonly<Record<string, Vec3>> = {
+const NAMED_WAYS: Readonly<Record<string, Vec3>> = {
   forward: [-1, 0, 0],
   aft: [1, 0, 0],
   left: [0, -1, 0],
@@ -207,7 +207,7 @@ export class HoseForm {
   protected readonly stock = HOSES;
   protected readonly fittings = HOSE_FITTINGS;
   protected readonly ends = ['a', 'b'] as const;
-  protected readonly ways = Object.keys(WAYS).map((way) => [way, way] as const);
+  protected readonly ways = Object.keys(NAMED_WAYS).map((way) => [way, way] as const);
   protected readonly circuits = computed(() => this.store.plan().circuits);
   protected readonly ports = computed(() =>
     [...this.store.view().ports.values()]
@@ -279,10 +279,13 @@ export class HoseForm {
   /** Which way a direction points; one that is square to nothing keeps its words, and is kept until another is chosen. */
   protected wayOf(direction: Vec3): string {
     const along = unit(direction);
-    return Object.keys(WAYS).find((way) => along && distance(along, WAYS[way]!) < 1e-6) ?? ASLANT;
+    return (
+      Object.keys(NAMED_WAYS).find((way) => along && distance(along, NAMED_WAYS[way]!) < 1e-6) ??
+      ASLANT
+    );
   }
   protected setWay(end: 'a' | 'b', way: string): void {
-    if (WAYS[way]) this.setEnd(end, { direction: WAYS[way] });
+    if (NAMED_WAYS[way]) this.setEnd(end, { direction: NAMED_WAYS[way] });
   }
 
   protected keep(event: Event): void {

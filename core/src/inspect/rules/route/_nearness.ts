@@ -56,7 +56,7 @@ export function tooNearOf(view: Surrounded, line: LineView, nature: Nature): Nea
   );
 }
 
-const WAYS: readonly (readonly [string, Vec3])[] = [
+const NAMED_WAYS: readonly (readonly [string, Vec3])[] = [
   ['up', [0, 0, 1]],
   ['down', [0, 0, -1]],
   ['right', [0, 1, 0]],
@@ -80,7 +80,7 @@ function movedAway(view: Surrounded, line: LineView, near: Near, nature: Nature)
   if (!straight) return undefined;
   const byMm = Math.ceil((near.wantedMm - near.distanceMm) / 10) * 10 || 10;
   for (const factor of [1, 2, 3]) {
-    for (const [word, way] of WAYS) {
+    for (const [word, way] of NAMED_WAYS) {
       const cornersMm = line.line.cornersMm.map((corner, i) =>
         i + 1 >= straight[0] && i + 1 <= straight[1]
           ? add(corner, scale(way, factor * byMm))

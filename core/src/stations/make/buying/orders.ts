@@ -1,6 +1,6 @@
 import { identify } from '../../../trade/threads/identify.ts';
 import {
-  ASKS,
+  KIT_ASK_RECORD,
   ASKS_OF_CORNERS,
   freshOrder,
   KIT_ASKS,
@@ -155,7 +155,10 @@ export function kitFindings(kit: Kit): KitFinding[] {
     KIT_ASKS.flatMap((ask): KitFinding[] => {
       const [gives, has] = [kit.gives[ask]?.trim() ?? '', kit.corners[corner]![ask]?.trim() ?? ''];
       if (!gives) return [];
-      const [name, where] = [labelOf(ASKS.fields[ask]), labelOf(ASKS_OF_CORNERS.fields[corner])];
+      const [name, where] = [
+        labelOf(KIT_ASK_RECORD.fields[ask]),
+        labelOf(ASKS_OF_CORNERS.fields[corner]),
+      ];
       const isLeast = AT_LEAST.has(ask);
       if (!has) return [{ kind: 'open', corner, ask, text: `${name}, ${where}: not measured.` }];
       const [a, b] = [Number.parseFloat(gives), Number.parseFloat(has)];
