@@ -3,14 +3,17 @@ import { ENDS, jointEnds, type JointEnd, type JointView } from '../stations/join
 import { hoseView, type HoseView } from '../stations/route/index.ts';
 import {
   lineSpace,
+  type Circuit,
   type EditCall,
   type LineSpace,
   type LineView,
+  type Part,
   type Plan,
+  type PortView,
   type Ref,
 } from '../plan/index.ts';
 import type { PlanView } from '../plan/results/index.ts';
-import { cornerAt, endName, endNode, onLine } from './rule-kit/places.ts';
+import { cornerAt, endName, endNode, onLine, onPart } from './rule-kit/places.ts';
 
 export type Level = 'stop' | 'mind' | 'note';
 export const STATIONS = [
@@ -68,6 +71,10 @@ interface Subjects {
   /** Each joint of each of them; nothing where a thread is not known. */
   joint: [joint: JointView, end: JointEnd];
   hose: [hose: HoseView];
+  part: [part: Part];
+  /** Each port of each part, with where it lies. */
+  port: [port: PortView];
+  circuit: [circuit: Circuit];
 }
 export type About = keyof Subjects;
 
@@ -143,6 +150,20 @@ const SUBJECTS: { readonly [A in About]: (view: PlanView, station: Station) => S
       args: [hoseView(plan, hose, ports)],
       place: { kind: 'hose', id: hose.id },
       where: hose.name,
+    })),
+  part: ({ plan }) =>
+    plan.parts.map((part) => ({ args: [part], place: onPart(part), where: part.name })),
+  port: ({ ports }) =>
+    [...ports.values()].map((at) => ({
+      args: [at],
+      place: { kind: 'port', id: at.port.id },
+      where: `${at.part.name}, ${at.port.name}`,
+    })),
+  circuit: ({ plan }) =>
+    plan.circuits.map((circuit) => ({
+      args: [circuit],
+      place: { kind: 'circuit', id: circuit.id },
+      where: circuit.name,
     })),
 };
 /** What stays on the vehicle is not made: no card of it is judged. */

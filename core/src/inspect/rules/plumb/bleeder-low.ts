@@ -1,5 +1,5 @@
 import { distance, unit } from '../../../lib/vec/index.ts';
-import { defineRule, type Finding } from '../../define-rule.ts';
+import { defineRule } from '../../define-rule.ts';
 import { lengthWords } from '../../rule-kit/places.ts';
 
 /** One that points down by more than this hangs under its part: level and slanting ones are common. Common practice. */
@@ -13,32 +13,25 @@ const BODY_MM = 100;
 export const bleederLow = defineRule({
   id: 'bleeder-low',
   station: 'plumb',
-  about: 'plan',
+  about: 'port',
   reads: ['ports'],
-  judge: (view) =>
-    [...view.ports.values()].flatMap(({ part, port, fixed }): Finding[] => {
-      if (port.role !== 'bleeder') return [];
-      const finding = (text: string): Finding[] => [
-        {
-          level: 'stop',
-          place: { kind: 'port', id: port.id },
-          where: `${part.name}, ${port.name}`,
-          text,
-        },
-      ];
-      if ((unit(port.direction)?.[2] ?? 0) < LEAST_RISE)
-        return finding(
-          'It points down: air stays above it. Is the part on its right side of the vehicle?',
-        );
-      const others = part.ports
-        .filter((p) => p.id !== port.id && p.role !== 'bleeder')
-        .map((p) => view.ports.get(p.id)!.fixed.atMm);
-      const onBody = others.filter((at) => distance(at, fixed.atMm) < BODY_MM);
-      const above = Math.max(...onBody.map((at) => at[2]), -Infinity) - fixed.atMm[2];
-      return above > SLACK_MM
-        ? finding(
-            `It lies ${lengthWords(view).full(above)} under another port of the same part: air stays behind.`,
-          )
-        : [];
-    }),
+  judge: ({ part, port, fixed }, view) => {
+    if (port.role !== 'bleeder') return [];
+    if ((unit(port.direction)?.[2] ?? 0) < LEAST_RISE)
+      return {
+        level: 'stop',
+        text: 'It points down: air stays above it. Is the part on its right side of the vehicle?',
+      };
+    const others = part.ports
+      .filter((p) => p.id !== port.id && p.role !== 'bleeder')
+      .map((p) => view.ports.get(p.id)!.fixed.atMm);
+    const onBody = others.filter((at) => distance(at, fixed.atMm) < BODY_MM);
+    const above = Math.max(...onBody.map((at) => at[2]), -Infinity) - fixed.atMm[2];
+    return (
+      above > SLACK_MM && {
+        level: 'stop',
+        text: `It lies ${lengthWords(view).full(above)} under another port of the same part: air stays behind.`,
+      }
+    );
+  },
 });

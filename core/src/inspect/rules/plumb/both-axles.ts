@@ -6,13 +6,13 @@ import { defineRule, type Finding } from '../../define-rule.ts';
 export const bothAxles = defineRule({
   id: 'both-axles',
   station: 'plumb',
-  about: 'plan',
-  reads: ['plan.parts', 'plan.sizing', ...ENDS_READ],
-  judge: (view) => {
+  about: 'part',
+  reads: ['plan.sizing', ...ENDS_READ],
+  judge: (part, view) => {
     const wheelbase = view.plan.sizing?.wheelbaseMm;
-    if (!wheelbase) return [];
-    return view.plan.parts.filter(isActuated).flatMap((part): Finding[] =>
-      (endsByPart(view).get(part.id) ?? []).flatMap(({ name, place, circuit, at }): Finding[] => {
+    if (!wheelbase || !isActuated(part)) return [];
+    return (endsByPart(view).get(part.id) ?? []).flatMap(
+      ({ name, place, circuit, at }): Finding[] => {
         const stands = at.fixed.atMm[0] < wheelbase / 2 ? 'front' : 'rear';
         if (circuit.work !== 'brake' || !circuit.axle || circuit.axle === stands) return [];
         return [
@@ -23,7 +23,7 @@ export const bothAxles = defineRule({
             text: `It belongs to ${circuit.name} and feeds ${part.name} on the ${stands} axle: one failure would take brakes of both axles.`,
           },
         ];
-      }),
+      },
     );
   },
 });

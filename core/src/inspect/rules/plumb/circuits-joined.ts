@@ -7,24 +7,22 @@ import { defineRule, type Finding } from '../../define-rule.ts';
 export const circuitsJoined = defineRule({
   id: 'circuits-joined',
   station: 'plumb',
-  about: 'plan',
-  reads: ['plan.parts', ...ENDS_READ],
-  judge: (view) =>
-    view.plan.parts.filter(isInline).flatMap((part) => {
-      const ends = (endsByPart(view).get(part.id) ?? []).filter(({ kind }) => kind === 'line');
-      return galleriesOf(part).flatMap((gallery): Finding[] => {
-        const [first, ...rest] = ends.filter(({ at }) => gallery.includes(at.port));
-        const other = rest.find(({ circuit }) => circuit !== first!.circuit);
-        if (!first || !other) return [];
-        const name = (end: JoinedEnd): string => `${end.name} (${end.circuit.name})`;
-        return [
-          {
-            level: 'stop',
-            place: other.place,
-            where: part.name,
-            text: `${name(first)} and ${name(other)} meet here: they are one circuit, and a leak in either empties both.`,
-          },
-        ];
-      });
-    }),
+  about: 'part',
+  reads: ENDS_READ,
+  judge: (part, view) => {
+    const ends = (endsByPart(view).get(part.id) ?? []).filter(({ kind }) => kind === 'line');
+    return (isInline(part) ? galleriesOf(part) : []).flatMap((gallery): Finding[] => {
+      const [first, ...rest] = ends.filter(({ at }) => gallery.includes(at.port));
+      const other = rest.find(({ circuit }) => circuit !== first!.circuit);
+      if (!first || !other) return [];
+      const name = (end: JoinedEnd): string => `${end.name} (${end.circuit.name})`;
+      return [
+        {
+          level: 'stop',
+          place: other.place,
+          text: `${name(first)} and ${name(other)} meet here: they are one circuit, and a leak in either empties both.`,
+        },
+      ];
+    });
+  },
 });

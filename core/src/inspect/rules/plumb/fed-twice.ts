@@ -7,23 +7,20 @@ import { defineRule, type Finding } from '../../define-rule.ts';
 export const fedTwice = defineRule({
   id: 'fed-twice',
   station: 'plumb',
-  about: 'plan',
-  reads: ['plan.parts', ...ENDS_READ],
-  judge: (view) =>
-    view.plan.parts.filter(isActuated).flatMap((part) =>
-      galleriesOf(part).flatMap((gallery): Finding[] => {
-        const ends = (endsByPart(view).get(part.id) ?? []).filter(({ at }) =>
-          gallery.includes(at.port),
-        );
-        if (ends.length < 2) return [];
-        return [
-          {
-            level: 'mind',
-            place: { kind: 'port', id: ends[1]!.at.port.id },
-            where: part.name,
-            text: `${ends.map(({ name }) => name).join(' and ')} both feed it: one is enough, unless its sheet shows two chambers; then say so in its passages.`,
-          },
-        ];
-      }),
-    ),
+  about: 'part',
+  reads: ENDS_READ,
+  judge: (part, view) =>
+    (isActuated(part) ? galleriesOf(part) : []).flatMap((gallery): Finding[] => {
+      const ends = (endsByPart(view).get(part.id) ?? []).filter(({ at }) =>
+        gallery.includes(at.port),
+      );
+      if (ends.length < 2) return [];
+      return [
+        {
+          level: 'mind',
+          place: { kind: 'port', id: ends[1]!.at.port.id },
+          text: `${ends.map(({ name }) => name).join(' and ')} both feed it: one is enough, unless its sheet shows two chambers; then say so in its passages.`,
+        },
+      ];
+    }),
 });

@@ -1,6 +1,6 @@
 import { endsByPart, ENDS_READ } from './_ends-by-part.ts';
-import { defineRule, type Finding } from '../../define-rule.ts';
-import { lengthWords, onPart } from '../../rule-kit/places.ts';
+import { defineRule } from '../../define-rule.ts';
+import { lengthWords } from '../../rule-kit/places.ts';
 
 /** Play that a compensating port needs with a pedal straight on the master, and with a booster between. Common practice; the maker's sheet comes first. */
 const LEAST_MM = { pedal: 0.5, booster: 0.1 };
@@ -9,38 +9,34 @@ const LEAST_MM = { pedal: 0.5, booster: 0.1 };
 export const freePlay = defineRule({
   id: 'free-play',
   station: 'plumb',
-  about: 'plan',
-  reads: ['plan.parts', 'plan.sizing', ...ENDS_READ],
-  judge: (view) =>
-    view.plan.parts.flatMap((part): Finding[] => {
-      if (part.kind !== 'master') return [];
-      const play = part.figures.freePlayMm;
-      const ends = endsByPart(view).get(part.id) ?? [];
-      const isClutch = ends.some(({ circuit }) => circuit.work === 'clutch');
-      const by = !isClutch && view.plan.sizing?.booster ? 'booster' : 'pedal';
-      const finding = (level: Finding['level'], text: string): Finding[] => [
-        { level, place: onPart(part), where: part.name, text },
-      ];
-      if (play === undefined)
-        return finding(
-          'note',
-          'The free play of its pushrod is not measured: check it before filling, and hot after the first drive.',
-        );
-      if (play >= LEAST_MM[by]) return [];
-      const has = `Its pushrod has ${lengthWords(view).full(play, 1)} of free play`;
-      if (by === 'booster')
-        return finding(
-          'mind',
-          `${has}, measured at the booster's rod: some makers want none, with the vacuum on. Its sheet decides; preloaded, the brakes drag and lock on.`,
-        );
-      const then = isClutch
-        ? 'the clutch is held part out and slips'
-        : 'the brakes drag, heat and lock on';
-      return play === 0
-        ? finding('stop', `${has}: preloaded it closes the compensating port, and ${then}.`)
-        : finding(
-            'mind',
-            `${has}, and ${lengthWords(view).full(LEAST_MM.pedal, 1)} or more is usual: hot it may close the compensating port, and ${then}.`,
-          );
-    }),
+  about: 'part',
+  reads: ['plan.sizing', ...ENDS_READ],
+  judge: (part, view) => {
+    if (part.kind !== 'master') return [];
+    const play = part.figures.freePlayMm;
+    const ends = endsByPart(view).get(part.id) ?? [];
+    const isClutch = ends.some(({ circuit }) => circuit.work === 'clutch');
+    const by = !isClutch && view.plan.sizing?.booster ? 'booster' : 'pedal';
+    if (play === undefined)
+      return {
+        level: 'note',
+        text: 'The free play of its pushrod is not measured: check it before filling, and hot after the first drive.',
+      };
+    if (play >= LEAST_MM[by]) return [];
+    const has = `Its pushrod has ${lengthWords(view).full(play, 1)} of free play`;
+    if (by === 'booster')
+      return {
+        level: 'mind',
+        text: `${has}, measured at the booster's rod: some makers want none, with the vacuum on. Its sheet decides; preloaded, the brakes drag and lock on.`,
+      };
+    const then = isClutch
+      ? 'the clutch is held part out and slips'
+      : 'the brakes drag, heat and lock on';
+    return play === 0
+      ? { level: 'stop', text: `${has}: preloaded it closes the compensating port, and ${then}.` }
+      : {
+          level: 'mind',
+          text: `${has}, and ${lengthWords(view).full(LEAST_MM.pedal, 1)} or more is usual: hot it may close the compensating port, and ${then}.`,
+        };
+  },
 });

@@ -1,31 +1,26 @@
 import { judgeCurve } from '../../../stations/prove/index.ts';
-import { defineRule, type Finding } from '../../define-rule.ts';
+import { defineRule } from '../../define-rule.ts';
 import { PROVE_READS } from './_shared.ts';
 
 /** Air that the plan reckons with, against air that the curve found: apart by more than both are sure of. */
 export const travelDiffers = defineRule({
   id: 'travel-differs',
   station: 'prove',
-  about: 'plan',
+  about: 'circuit',
   reads: PROVE_READS,
-  judge: (view) =>
-    view.plan.circuits.flatMap((circuit): Finding[] => {
-      const taken = view.plan.proving.curves
-        .filter(({ circuitId }) => circuitId === circuit.id)
-        .at(-1);
-      const fit = taken && judgeCurve(taken);
-      const { sizing } = view.plan;
-      if (!fit || !sizing || fit.verdict === 'cannot-tell' || !circuit.axle) return [];
-      const planned = sizing.airMl[circuit.axle];
-      const off = fit.airMl - planned;
-      if (Math.abs(off) <= 2 * fit.sigma.airMl + 0.5) return [];
-      return [
-        {
-          level: 'mind',
-          place: { kind: 'circuit', id: circuit.id },
-          where: circuit.name,
-          text: `The curve finds ${fit.airMl.toFixed(1)} mL of air (± ${(2 * fit.sigma.airMl).toFixed(1)}), and Size reckons with ${planned.toFixed(1)}: ${off > 0 ? 'bleed it again' : 'put what was found into Size'}.`,
-        },
-      ];
-    }),
+  judge: (circuit, view) => {
+    const taken = view.plan.proving.curves
+      .filter(({ circuitId }) => circuitId === circuit.id)
+      .at(-1);
+    const fit = taken && judgeCurve(taken);
+    const { sizing } = view.plan;
+    if (!fit || !sizing || fit.verdict === 'cannot-tell' || !circuit.axle) return [];
+    const planned = sizing.airMl[circuit.axle];
+    const off = fit.airMl - planned;
+    if (Math.abs(off) <= 2 * fit.sigma.airMl + 0.5) return [];
+    return {
+      level: 'mind',
+      text: `The curve finds ${fit.airMl.toFixed(1)} mL of air (± ${(2 * fit.sigma.airMl).toFixed(1)}), and Size reckons with ${planned.toFixed(1)}: ${off > 0 ? 'bleed it again' : 'put what was found into Size'}.`,
+    };
+  },
 });

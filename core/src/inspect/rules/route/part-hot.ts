@@ -22,51 +22,49 @@ const cornersOf = (thing: Thing): Vec3[] =>
 export const partHot = defineRule({
   id: 'part-hot',
   station: 'route',
-  about: 'plan',
-  reads: ['obstacles', 'plan.parts', 'plan.things', 'ports'],
-  judge: (view) => {
+  about: 'part',
+  reads: ['obstacles', 'plan.things', 'ports'],
+  judge: (part, view) => {
     const hot = view.obstacles.filter(({ thing }) => thing.nature === 'hot');
     if (!hot.length) return [];
     const { full, bare } = lengthWords(view);
-    return view.plan.parts.flatMap((part): Finding[] => {
-      const ports = part.ports.map((port) => ({ port, at: view.ports.get(port.id)!.fixed.atMm }));
-      // Heat reaches its body too, told at its first port.
-      const body = view.plan.things
-        .filter((one) => one.partId === part.id)
-        .flatMap((one) =>
-          part.ports[0] ? cornersOf(one).map((at) => ({ port: part.ports[0]!, at })) : [],
-        );
-      // One sentence a part: of what is nearest to something hot, else of what drips on it.
-      const near = [...ports, ...body]
-        .flatMap(({ port, at }) =>
-          hot.flatMap((obstacle) => {
-            const wanted = keptFrom(obstacle.thing);
-            const gap = gapTo(obstacle, at, at, wanted);
-            return gap ? [{ port, thing: obstacle.thing, wanted, mm: gap.distanceMm }] : [];
-          }),
+    const ports = part.ports.map((port) => ({ port, at: view.ports.get(port.id)!.fixed.atMm }));
+    // Heat reaches its body too, told at its first port.
+    const body = view.plan.things
+      .filter((one) => one.partId === part.id)
+      .flatMap((one) =>
+        part.ports[0] ? cornersOf(one).map((at) => ({ port: part.ports[0]!, at })) : [],
+      );
+    // One sentence a part: of what is nearest to something hot, else of what drips on it.
+    const near = [...ports, ...body]
+      .flatMap(({ port, at }) =>
+        hot.flatMap((obstacle) => {
+          const wanted = keptFrom(obstacle.thing);
+          const gap = gapTo(obstacle, at, at, wanted);
+          return gap ? [{ port, thing: obstacle.thing, wanted, mm: gap.distanceMm }] : [];
+        }),
+      )
+      .sort((a, b) => a.mm - b.mm)[0];
+    const finding = (level: Finding['level'], port: Port, text: string): Finding[] => [
+      { level, place: { kind: 'port', id: port.id }, where: `${part.name}, ${port.name}`, text },
+    ];
+    if (near)
+      return finding(
+        near.mm > 0 ? 'mind' : 'stop',
+        near.port,
+        `${full(near.mm)} from ${near.thing.name}, ${bare(near.wanted)} wanted: its fluid boils and its seals bake. A shield between them halves that.`,
+      );
+    const over = ports.flatMap(({ port, at }) =>
+      hot
+        .filter((obstacle) => gapTo(obstacle, at, [at[0], at[1], 0], DRIP_MM))
+        .map(({ thing }) => ({ port, thing })),
+    )[0];
+    return over
+      ? finding(
+          'mind',
+          over.port,
+          `${over.thing.name} lies below it: what drips from this joint burns there. Move it aside, or put a tray between.`,
         )
-        .sort((a, b) => a.mm - b.mm)[0];
-      const finding = (level: Finding['level'], port: Port, text: string): Finding[] => [
-        { level, place: { kind: 'port', id: port.id }, where: `${part.name}, ${port.name}`, text },
-      ];
-      if (near)
-        return finding(
-          near.mm > 0 ? 'mind' : 'stop',
-          near.port,
-          `${full(near.mm)} from ${near.thing.name}, ${bare(near.wanted)} wanted: its fluid boils and its seals bake. A shield between them halves that.`,
-        );
-      const over = ports.flatMap(({ port, at }) =>
-        hot
-          .filter((obstacle) => gapTo(obstacle, at, [at[0], at[1], 0], DRIP_MM))
-          .map(({ thing }) => ({ port, thing })),
-      )[0];
-      return over
-        ? finding(
-            'mind',
-            over.port,
-            `${over.thing.name} lies below it: what drips from this joint burns there. Move it aside, or put a tray between.`,
-          )
-        : [];
-    });
+      : [];
   },
 });
