@@ -1,12 +1,12 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { dirname } from 'node:path';
+import { dirname, resolve } from 'node:path';
 import ts from 'typescript';
 import { ROOT } from './steps.mjs';
 
 /**
  * Breaks core in one place after another and tells which of them no spec notices: `npm run mutate -- COUNT SEED`.
- * First the specs nearest above the file are run, then every spec that reaches it.
+ * First the specs nearest above the file are run, then those that reach it by the fewest imports, the nearest first.
  */
 const [count = 10, seed = 1] = process.argv.slice(2).map(Number);
 
@@ -75,17 +75,36 @@ function specFolder(file) {
   const has = readdirSync(folder).some((name) => name.endsWith('.spec.ts'));
   return has || folder === ROOT ? folder : specFolder(folder);
 }
-const survives = (file) =>
-  jest('--', `${specFolder(file)}/[^/]*$`) && jest('--findRelatedTests', file);
-
-const files = execFileSync('git', ['ls-files', 'core/src/**/*.ts'], { cwd: ROOT, encoding: 'utf8' })
+const all = execFileSync('git', ['ls-files', 'core/src/**/*.ts'], { cwd: ROOT, encoding: 'utf8' })
   .split('\n')
-  .filter((file) => file && !/\.spec\.ts$|\/testing\/|\/index\.ts$/.test(file));
+  .filter(Boolean)
+  .map((file) => resolve(ROOT, file));
+/** Who imports whom: the files that name a file, by that file. */
+const importers = new Map();
+for (const file of all)
+  for (const [, path] of readFileSync(file, 'utf8').matchAll(/from '(\.[^']+)'/g)) {
+    const named = resolve(dirname(file), path);
+    importers.set(named, [...(importers.get(named) ?? []), file]);
+  }
+/** Specs that reach a file, those by the fewest imports first. */
+function specsThatReach(file) {
+  const seen = new Set([file]);
+  for (const one of seen) for (const by of importers.get(one) ?? []) seen.add(by);
+  return [...seen].filter((one) => one.endsWith('.spec.ts'));
+}
+/** Past so many specs one further off is no test of this file. */
+const MOST_SPECS = 12;
+const survives = (file) => {
+  const specs = specsThatReach(file).slice(0, MOST_SPECS);
+  return jest('--', `${specFolder(file)}/[^/]*$`) && (!specs.length || jest('--', ...specs));
+};
+
+const files = all.filter((file) => !/\.spec\.ts$|\/testing\/|\/index\.ts$/.test(file));
 const random = seeded(seed);
 const pick = (list) => list[Math.floor(random() * list.length)];
 let killed = 0;
 for (let i = 0; i < count;) {
-  const one = pick(breaksIn(`${ROOT}/${pick(files)}`));
+  const one = pick(breaksIn(pick(files)));
   if (!one) continue;
   i++;
   const before = readFileSync(one.file, 'utf8');

@@ -90,7 +90,7 @@ export class CardSteps {
   });
 
   protected tick(step: string, on: boolean): void {
-    const { line, digest, bench, tube } = this.view();
+    const { line, digest, tube } = this.view();
     const flare = this.steps().find(({ id }) => id === step)?.flare;
     // A test piece that was good stands for every line of that tube.
     if (flare && on) {
@@ -102,10 +102,7 @@ export class CardSteps {
         good: true,
         why: '',
       } as const;
-      this.store.apply({
-        edit: 'changeBench',
-        with: { patch: { trials: [...(bench.trials ?? []), trial] } },
-      });
+      this.store.apply({ edit: 'recordTrial', with: { trial } });
       return;
     }
     this.store.apply(

@@ -120,9 +120,6 @@ export class FlareTrials {
       good,
       why,
     };
-    this.store.apply({
-      edit: 'changeBench',
-      with: { patch: { trials: [...(this.view().bench.trials ?? []), trial] } },
-    });
+    this.store.apply({ edit: 'recordTrial', with: { trial } });
   }
 }

@@ -1,5 +1,5 @@
 import { freshOrder } from '../model/index.ts';
-import type { LogEntry, Order, Plan, PushrodPlay, StockPiece } from '../model/index.ts';
+import type { LogEntry, Order, Plan, PushrodPlay, StockPiece, Trial } from '../model/index.ts';
 import { freshId } from './fresh-id.ts';
 import { addRecord, putRecord, removeRecord } from './records.ts';
 
@@ -23,6 +23,11 @@ export const LIST_EDITS = {
     const was = plan.buying.orders.find((one) => one.key === key) ?? freshOrder(key);
     return putRecord(plan, 'order', { ...was, ...patch });
   },
+  /** A flare that was tried, good or not. */
+  recordTrial: (plan: Plan, { trial }: { readonly trial: Trial }): Plan => ({
+    ...plan,
+    bench: { ...plan.bench, trials: [...(plan.bench.trials ?? []), trial] },
+  }),
   setCurrency: (plan: Plan, { currency }: { readonly currency: string }): Plan => ({
     ...plan,
     buying: { ...plan.buying, currency },
