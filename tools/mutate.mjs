@@ -1,12 +1,12 @@
 import { execFileSync, spawnSync } from 'node:child_process';
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { dirname, resolve } from 'node:path';
+import { basename, dirname, resolve } from 'node:path';
 import ts from 'typescript';
 import { ROOT } from './steps.mjs';
 
 /**
  * Breaks core in one place after another and tells which of them no spec notices: `npm run mutate -- COUNT SEED`.
- * First the specs nearest above the file are run, then those that reach it by the fewest imports, the nearest first.
+ * First the specs nearest above the file are run, then those that quote its name or reach it by the fewest imports.
  */
 const [count = 10, seed = 1] = process.argv.slice(2).map(Number);
 
@@ -92,10 +92,13 @@ function specsThatReach(file) {
   for (const one of seen) for (const by of importers.get(one) ?? []) seen.add(by);
   return [...seen].filter((one) => one.endsWith('.spec.ts'));
 }
+/** A spec that quotes the name of a rule's file is a test of that rule, however far off. */
+const quotes = (spec, file) => readFileSync(spec, 'utf8').includes(`'${basename(file, '.ts')}'`);
 /** Past so many specs one further off is no test of this file. */
 const MOST_SPECS = 12;
 const survives = (file) => {
-  const specs = specsThatReach(file).slice(0, MOST_SPECS);
+  const reach = specsThatReach(file);
+  const specs = [...reach.filter((spec) => quotes(spec, file)), ...reach.slice(0, MOST_SPECS)];
   return jest('--', `${specFolder(file)}/[^/]*$`) && (!specs.length || jest('--', ...specs));
 };
 
