@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { GLYCOL_FLUID, simulateBleed } from '../core/src/physics/air/index.ts';
 import { airNetworkOf } from '../core/src/stations/fill/index.ts';
-import { readPlan } from '../core/src/plan/index.ts';
+import { readPlan } from '../core/src/plan/file/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
 import { judgeCurve, readPedal, reportOn, trueVehicle } from '../core/src/stations/prove/index.ts';
 import { seeded } from '../core/src/lib/random/index.ts';

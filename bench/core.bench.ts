@@ -1,5 +1,6 @@
 import { measureDerived } from '../core/src/lib/derive/index.ts';
-import { applyEdit, layPlan, readPlan, writePlan, type EditCall } from '../core/src/plan/index.ts';
+import { applyEdit, layPlan, writePlan, type EditCall } from '../core/src/plan/index.ts';
+import { readPlan } from '../core/src/plan/file/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
 import { inspect } from '../core/src/inspect/index.ts';
 import { size } from '../core/src/physics/hydraulics/index.ts';

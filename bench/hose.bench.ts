@@ -11,7 +11,7 @@ import {
   type Motion,
 } from '../core/src/shape/rod/index.ts';
 import { placeEnd } from '../core/src/stations/route/index.ts';
-import { readPlan } from '../core/src/plan/index.ts';
+import { readPlan } from '../core/src/plan/file/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
 import { add, distance, scale, sub, unit, type Vec3 } from '../core/src/lib/vec/index.ts';
 import { ROOT } from '../e2e/browser.ts';

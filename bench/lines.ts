@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { readPlan, type Plan } from '../core/src/plan/index.ts';
+import { type Plan } from '../core/src/plan/index.ts';
+import { readPlan } from '../core/src/plan/file/index.ts';
 import { viewPlan } from '../core/src/plan/results/index.ts';
 import { seeded } from '../core/src/lib/random/index.ts';
 import { unbend } from '../core/src/shape/tube/index.ts';

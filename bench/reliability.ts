@@ -6,7 +6,8 @@
  */
 import fc from 'fast-check';
 import type { Browser, Page } from 'puppeteer-core';
-import { readPlan, writePlan, PlanFileError, type Plan } from '../core/src/plan/index.ts';
+import { writePlan, PlanFileError, type Plan } from '../core/src/plan/index.ts';
+import { readPlan } from '../core/src/plan/file/index.ts';
 import { inspect, NOT_JUDGED } from '../core/src/inspect/index.ts';
 import { odd, places, put } from '../core/src/testing/odd-values.ts';
 import { STATIONS } from '../app/src/stations/registry.ts';

@@ -1,4 +1,5 @@
-import { readPlan, type Plan } from '@firm-line/core/plan';
+import { type Plan } from '@firm-line/core/plan';
+import { readPlan } from '@firm-line/core/plan/file';
 import type { Page } from 'puppeteer-core';
 
 /**

@@ -1,7 +1,7 @@
 import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { readPlan } from '@firm-line/core/plan';
+import { readPlan } from '@firm-line/core/plan/file';
 import type { ElementHandle, Page } from 'puppeteer-core';
 import { ROOT, openPlan, serve, settled, watch, withBrowser } from './browser';
 import { STATIONS } from '../app/src/stations/registry';

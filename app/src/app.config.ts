@@ -1,16 +1,22 @@
 import {
   ErrorHandler,
   inject,
+  Injector,
+  runInInjectionContext,
   provideBrowserGlobalErrorListeners,
   provideZonelessChangeDetection,
   type ApplicationConfig,
 } from '@angular/core';
 import { provideRouter, withComponentInputBinding, type Routes } from '@angular/router';
-import { DISPLAY_UNITS } from './kit/units';
-import { PlanStore } from './session/plan-store';
-import { leavePlan } from './shell/leave-plan';
 import { BoundaryErrorHandler } from './shell/station-boundary';
 import { STATION_ROUTES } from './stations/routes';
+
+/** What keeps a plan comes with the plan: the list of plans does without. */
+const leavePlan = async (): Promise<boolean> => {
+  const injector = inject(Injector);
+  const { leavePlan } = await import('./shell/leave-plan');
+  return runInInjectionContext(injector, leavePlan);
+};
 
 const routes: Routes = [
   {
@@ -44,6 +50,5 @@ export const appConfig: ApplicationConfig = {
     provideZonelessChangeDetection(),
     provideRouter(routes, withComponentInputBinding()),
     { provide: ErrorHandler, useClass: BoundaryErrorHandler },
-    { provide: DISPLAY_UNITS, useFactory: () => inject(PlanStore).units },
   ],
 };

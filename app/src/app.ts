@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, EnvironmentInjector, inject } from '@angular/core';
-import { RouterOutlet } from '@angular/router';
+import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
+import { delay, filter, take } from 'rxjs';
 import { Theme } from './kit/theme';
 import { NoticeBar } from './kit/notice-bar';
 import { Notices } from './kit/notices';
@@ -24,9 +25,13 @@ export class App {
   constructor() {
     inject(Theme);
     const injector = inject(EnvironmentInjector);
-    setTimeout(
-      () => void import('./updates').then(({ beginUpdates }) => beginUpdates(injector)),
-      UPDATES_AFTER_MS,
-    );
+    // The page that was asked for is loaded before the offline store fetches the rest.
+    inject(Router)
+      .events.pipe(
+        filter((event) => event instanceof NavigationEnd),
+        take(1),
+        delay(UPDATES_AFTER_MS),
+      )
+      .subscribe(() => void import('./updates').then(({ beginUpdates }) => beginUpdates(injector)));
   }
 }

@@ -1,8 +1,7 @@
 import { createEnvironmentInjector, isDevMode, type EnvironmentInjector } from '@angular/core';
 import { provideServiceWorker, SwUpdate } from '@angular/service-worker';
 import { Notices } from './kit/notices';
-import { PlanStore } from './session/plan-store';
-import { DEMOS, demoUrl } from './storage/plan-files';
+import { DEMOS, demoUrl } from './storage/demos';
 
 /** The worker keeps what is fetched from it. */
 const keepDemos = (): void =>
@@ -15,13 +14,10 @@ export function beginUpdates(parent: EnvironmentInjector): void {
     [provideServiceWorker('ngsw-worker.js'), SwUpdate],
     parent,
   );
-  const [updates, notices, store] = [
-    injector.get(SwUpdate),
-    injector.get(Notices),
-    injector.get(PlanStore),
-  ];
+  const [updates, notices] = [injector.get(SwUpdate), injector.get(Notices)];
   const take = async (): Promise<void> => {
-    await store.settle();
+    const { PlanStore } = await import('./session/plan-store');
+    await injector.get(PlanStore).settle();
     await updates.activateUpdate();
     location.reload();
   };

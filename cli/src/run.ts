@@ -1,6 +1,7 @@
 import { runVerb, VERBS } from '@firm-line/core/verbs';
 import { InputError } from '@firm-line/core/lib/faults';
-import { emptyPlan, PlanFileError, readPlan } from '@firm-line/core/plan';
+import { emptyPlan, PlanFileError } from '@firm-line/core/plan';
+import { readPlan } from '@firm-line/core/plan/file';
 import { inspect } from '@firm-line/core/inspect';
 
 const EXIT = { done: 0, failed: 1, badInput: 2, stopSnag: 3 } as const;

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readPlan, type LineView } from '@firm-line/core/plan';
+import { type LineView } from '@firm-line/core/plan';
+import { readPlan } from '@firm-line/core/plan/file';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { polyline } from '@firm-line/core/shape/tube';
 import fc from 'fast-check';

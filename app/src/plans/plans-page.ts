@@ -4,18 +4,18 @@ import {
   Component,
   computed,
   inject,
+  Injector,
   signal,
   viewChild,
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { fromEvent } from 'rxjs';
-import { PlanFileError } from '@firm-line/core/plan';
 import { Notices } from '../kit/notices';
 import { PlanDb } from '../storage/plan-db';
 import type { PlanHead } from '../storage/stored-plan';
-import { DEMOS, PlanFiles } from '../storage/plan-files';
-import { PlanStore } from '../session/plan-store';
+import { DEMOS } from '../storage/demos';
+import type { PlanFiles } from '../storage/plan-files';
 import { Tabs } from '../session/tabs';
 import { Dialog } from '../kit/dialog';
 
@@ -194,7 +194,7 @@ export class PlansPage {
   private readonly db = inject(PlanDb);
   private readonly router = inject(Router);
   private readonly notices = inject(Notices);
-  private readonly files = inject(PlanFiles);
+  private readonly injector = inject(Injector);
   private readonly tabs = inject(Tabs);
   private readonly all = signal<readonly PlanHead[]>([]);
   protected readonly loaded = signal(false);
@@ -213,12 +213,17 @@ export class PlansPage {
   private renaming: PlanHead | null = null;
 
   constructor() {
-    inject(PlanStore).close();
     void this.load();
     // Another tab may have changed the list meanwhile.
     fromEvent(document, 'visibilitychange')
       .pipe(takeUntilDestroyed())
       .subscribe(() => void (document.hidden || this.load()));
+  }
+
+  /** What reads and writes plans comes when it is asked for: the list is shown without. */
+  private async files(): Promise<PlanFiles> {
+    const { PlanFiles } = await import('../storage/plan-files');
+    return this.injector.get(PlanFiles);
   }
 
   protected address(id: string): string {
@@ -233,13 +238,15 @@ export class PlansPage {
     void this.router.navigate(['/new']);
   }
   protected export(row: PlanHead): Promise<void> {
-    return this.act(`${row.name} was not exported`, async () =>
-      this.files.export((await this.files.kept(row.id)).plan),
-    );
+    return this.act(`${row.name} was not exported`, async () => {
+      const files = await this.files();
+      files.export((await files.kept(row.id)).plan);
+    });
   }
   protected duplicate(row: PlanHead): Promise<void> {
     return this.act(`${row.name} was not duplicated`, async () => {
-      await this.files.duplicate((await this.files.kept(row.id)).plan);
+      const files = await this.files();
+      await files.duplicate((await files.kept(row.id)).plan);
     });
   }
   protected remove(row: PlanHead): Promise<void> {
@@ -276,7 +283,7 @@ export class PlansPage {
           );
           return;
         }
-        const { plan, revision } = await this.files.kept(row.id);
+        const { plan, revision } = await (await this.files()).kept(row.id);
         await this.db.write({ ...plan, name, changedAt: new Date().toISOString() }, revision);
         await this.load();
       },
@@ -301,17 +308,15 @@ export class PlansPage {
   }
 
   private async take(list: readonly File[]): Promise<void> {
+    const files = await this.files();
     for (const file of list) {
       const stop = new AbortController();
       this.reading.set({ name: file.name, stop });
       try {
-        const plan = await this.files.import(file, stop.signal);
+        const plan = await files.import(file, stop.signal);
         this.notices.say(`${plan.name} is imported from ${file.name}.`);
       } catch (error) {
-        const details =
-          error instanceof PlanFileError
-            ? error.faults.map((f) => (f.path ? `${f.path}: ${f.message}` : f.message))
-            : [(error as Error).message];
+        const details = files.faultsOf(error as Error);
         this.notices.say(`${file.name} was not imported, and nothing was changed.`, { details });
       }
       this.reading.set(null);

@@ -4,7 +4,8 @@ import type { Ref } from '@firm-line/core/plan';
 import type { Snag } from '@firm-line/core/inspect';
 import { addressFor, stationFor } from '../stations/registry';
 import { PlanStore } from './plan-store';
-import { refText, Selection } from './selection';
+import { refText } from './ref-text';
+import { Selection } from './selection';
 
 /** Goes to a station with something chosen there. */
 @Injectable({ providedIn: 'root' })

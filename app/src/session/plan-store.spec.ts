@@ -128,7 +128,7 @@ describe('the open plan', () => {
     const write = jest.spyOn(db, 'write').mockRejectedValue(new Error('IndexedDB API missing'));
     const text = JSON.stringify(gannet());
     Object.assign(globalThis, {
-      fetch: () => Promise.resolve({ ok: true, text: () => Promise.resolve(text) }),
+      fetch: () => Promise.resolve({ ok: true, json: () => Promise.resolve(JSON.parse(text)) }),
     });
     const store = TestBed.inject(PlanStore);
     await store.open('gannet');

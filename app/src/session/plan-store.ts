@@ -18,9 +18,10 @@ import {
   validatePlan,
   type EditCall,
   type LaidPlan,
-  type MendedPlan,
   type Plan,
 } from '@firm-line/core/plan';
+import type { MendedPlan } from '@firm-line/core/plan/file';
+import { onPainted } from '../kit/after-paint';
 import { idle } from '../kit/idle';
 import { Notices } from '../kit/notices';
 import { Meshes } from '../storage/meshes';
@@ -155,6 +156,9 @@ export class PlanStore {
       if (isStale()) return;
       this.resetTo(plan, 'checking');
       this.saving.begin(plan, revision, kept && !older);
+      // Painted first: the worker that checks it, and what it loads, come behind.
+      await new Promise<void>(onPainted);
+      if (isStale()) return;
       if (!older) await this.checks.check(plan);
       if (isStale()) return;
       await this.tabs.hold(plan.id);

@@ -2,41 +2,10 @@ import { Location } from '@angular/common';
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { NavigationEnd, Router } from '@angular/router';
 import type { Thing } from '@firm-line/core/shape/obstacles';
-import {
-  COLLECTIONS,
-  type CollectionKind,
-  type Hose,
-  type LineView,
-  type Ref,
-  type Target,
-} from '@firm-line/core/plan';
+import { type Hose, type LineView, type Ref, type Target } from '@firm-line/core/plan';
 import { filter } from 'rxjs';
 import { PlanStore } from './plan-store';
-
-/** A place as it stands in the address: `line:line-r1:3`. */
-export const refText = ({ kind, id, node }: Ref): string =>
-  [kind, id, ...(node === undefined ? [] : [node])]
-    .map((part) => encodeURIComponent(part))
-    .join(':');
-const KINDS = [...(Object.keys(COLLECTIONS) as CollectionKind[]), 'port'] as const;
-export function readRef(text: string | null | undefined): Ref | null {
-  const [kind, id, node] = (text ?? '').split(':').map(decode);
-  const found = KINDS.find((one) => one === kind);
-  if (!found || !id) return null;
-  return {
-    kind: found,
-    id,
-    ...(node !== undefined && /^\d+$/.test(node) ? { node: Number(node) } : {}),
-  };
-}
-/** A part of an address as it was written; one that nobody wrote stands as it is. */
-function decode(text: string): string {
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    return text;
-  }
-}
+import { readRef, refText } from './ref-text';
 
 /** What the user is looking at, shared by all stations; it stands in the address, so that Back works and a place can be linked to. */
 @Injectable({ providedIn: 'root' })

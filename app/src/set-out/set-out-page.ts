@@ -22,7 +22,6 @@ import {
 } from '@firm-line/core/proposals/set-out';
 import { formatLengthUnit, type UnitSystem } from '@firm-line/core/lib/units';
 import { DISPLAY_UNITS } from '../kit/units';
-import { PlanStore } from '../session/plan-store';
 import { PlanFiles } from '../storage/plan-files';
 import { SetOutFinder } from '../worker/set-out-finder';
 import { readDraft, writeDraft, type Draft } from './draft';
@@ -225,7 +224,6 @@ export class SetOutPage {
   });
 
   constructor() {
-    inject(PlanStore).close();
     void this.files
       .last()
       .then((plan) => this.last.set(plan))

@@ -15,6 +15,7 @@ import { Title } from '@angular/platform-browser';
 import { Router, RouterLink, RouterOutlet } from '@angular/router';
 import { PanelLayout } from '../kit/panel-layout';
 import { PlanFiles } from '../storage/plan-files';
+import { DISPLAY_UNITS } from '../kit/units';
 import { PlanStore } from '../session/plan-store';
 import { Tabs } from '../session/tabs';
 import { stationAt } from '../stations/registry';
@@ -52,6 +53,7 @@ function focusHead(from: Element | null): void {
     RefusedPlan,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  providers: [{ provide: DISPLAY_UNITS, useFactory: () => inject(PlanStore).units }],
   host: { class: 'flex min-h-dvh flex-col', '[class.floor]': 'floor()' },
   template: `
     <header
@@ -265,6 +267,7 @@ export class Shell {
   });
 
   constructor() {
+    inject(DestroyRef).onDestroy(() => this.store.close());
     effect(() => {
       const id = this.planId();
       untracked(() => void this.store.open(id));

@@ -1,15 +1,14 @@
-import { inject, Injectable } from '@angular/core';
+import { inject, Injectable, Injector } from '@angular/core';
 import { NavigationEnd, Router } from '@angular/router';
 import { filter } from 'rxjs';
-import { PlanStore } from '../session/plan-store';
-import { readRef } from '../session/selection';
+import { readRef } from '../session/ref-text';
 import { addressFor, stationAt } from './registry';
 
 /** Which page of each station was open last: going to another station and back finds it again. */
 @Injectable({ providedIn: 'root' })
 export class LastPage {
   private readonly router = inject(Router);
-  private readonly store = inject(PlanStore);
+  private readonly injector = inject(Injector);
   private readonly last = new Map<string, string>();
 
   constructor() {
@@ -27,7 +26,9 @@ export class LastPage {
   }
   /** A run that is under way is gone on with; of places that are all guesses some are worth measuring first. */
   private async first(station: string): Promise<string> {
-    const plan = this.store.isOpen() ? this.store.plan() : null;
+    const { PlanStore } = await import('../session/plan-store');
+    const store = this.injector.get(PlanStore);
+    const plan = store.isOpen() ? store.plan() : null;
     if (station === 'fill' && plan?.filling.runs.length) {
       const { replay, runNow } = await import('@firm-line/core/stations/fill');
       if (replay(runNow(plan.filling)!).state.phase !== 'done') return 'run';

@@ -221,6 +221,15 @@ export const SCREENS: readonly {
       }))
     : [{ path, name, floor }],
 );
+/** Kinds of record that can be chosen on some screen. */
+export const SHOWN_KINDS: readonly Ref['kind'][] = [
+  ...new Set(
+    STATIONS.flatMap(({ shows, pages }) => [
+      ...shows,
+      ...pages.flatMap((page) => page.shows ?? []),
+    ]),
+  ),
+].filter((kind) => kind !== 'plan');
 export const stationAt = (path: string): StationEntry | undefined =>
   STATIONS.find((station) => station.path === path);
 

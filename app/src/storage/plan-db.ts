@@ -2,7 +2,7 @@ import { Injectable } from '@angular/core';
 import type { Plan } from '@firm-line/core/plan';
 import type { Dexie, Table } from 'dexie';
 import { loadMeshes } from './load-meshes';
-import { readKept } from './read-kept';
+import { readHeads, readKept } from './read-kept';
 import type { StoredMesh, StoredPhoto } from './tables';
 import type { PlanHead, StoredPlan } from './stored-plan';
 
@@ -65,8 +65,10 @@ export class PlanDb {
 
   /** The head of every plan, the one changed last first; deleted ones too. */
   async all(): Promise<PlanHead[]> {
-    const { heads } = await this.tables();
-    return (await heads.orderBy('changedAt').toArray()).reverse();
+    const heads = this.opened
+      ? await (await this.tables()).heads.orderBy('changedAt').toArray()
+      : await readHeads();
+    return heads.reverse();
   }
 
   /** Writes a plan over `base`, the revision it was read or written at (0: it is new here). Returns the new revision. */

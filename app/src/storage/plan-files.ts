@@ -10,31 +10,10 @@ import {
 } from '@firm-line/core/plan';
 import { saveFile } from '../kit/save-file';
 import { PlanChecks } from '../worker/plan-checks';
+import { DEMOS, demoUrl } from './demos';
 import { newId } from './new-id';
 import { PlanDb } from './plan-db';
 import type { PlanHead, StoredPlan } from './stored-plan';
-
-/** Demo plans that ship with the app, by id. */
-export const DEMOS: readonly { id: string; name: string; about: string }[] = [
-  {
-    id: 'gannet',
-    name: 'Gannet',
-    about: 'A step van becoming a travelling bicycle workshop: seven lines in three circuits.',
-  },
-  {
-    id: 'wheatear',
-    name: 'Wheatear',
-    about:
-      'A hill-climb single-seater: two masters, a balance bar and an inline hydraulic handbrake.',
-  },
-  {
-    id: 'dunlin',
-    name: 'Dunlin',
-    about: 'A two-axle market-stall trailer on an electric-over-hydraulic actuator.',
-  },
-];
-
-export const demoUrl = (id: string): string => `/demo/${id}.firmline.json`;
 
 /** Plans in and out: files, demo plans, new ones and copies. */
 @Injectable({ providedIn: 'root' })
@@ -43,11 +22,11 @@ export class PlanFiles {
   private readonly checks = inject(PlanChecks);
   private readonly injector = inject(Injector);
 
-  /** A demo plan as it ships, or null where there is none of that id or it cannot be had. */
+  /** A demo plan as it ships, not checked yet; null where there is none of that id or it cannot be had. */
   async demo(id: string): Promise<Plan | null> {
     if (!DEMOS.some((demo) => demo.id === id)) return null;
     const answer = await fetch(demoUrl(id));
-    return answer.ok ? this.checks.read(await answer.text()) : null;
+    return answer.ok ? ((await answer.json()) as Plan) : null;
   }
 
   /** A new plan with the bench and the units of the plan changed last. */
@@ -109,6 +88,12 @@ export class PlanFiles {
         },
       ]);
     return this.keepRead(await this.checks.read(await file.text(), signal));
+  }
+  /** Why a file was not imported: every fault with its place. */
+  faultsOf(error: Error): readonly string[] {
+    return error instanceof PlanFileError
+      ? error.faults.map(({ path, message }) => (path ? `${path}: ${message}` : message))
+      : [error.message];
   }
   private async keepRead(plan: Plan): Promise<Plan> {
     return (await this.db.get(plan.id)) ? this.duplicate(plan) : this.keep(plan);

@@ -21,18 +21,29 @@ async function openKept(): Promise<IDBDatabase | null> {
   });
 }
 
-/** A plan as it is kept, read without the library that keeps it: the first screen does not wait for that. */
-export async function readKept(id: string): Promise<StoredPlan | undefined> {
+/** Reads what is kept without the library that keeps it: the first screen does not wait for that. */
+async function reading<T>(stores: string[], read: (of: IDBTransaction) => Promise<T>) {
   const db = await openKept();
   if (!db) return undefined;
   try {
-    const reading = db.transaction(['heads', 'bodies']);
-    const [head, plan] = (await Promise.all([
-      done(reading.objectStore('heads').get(id)),
-      done(reading.objectStore('bodies').get(id)),
-    ])) as [PlanHead | undefined, Plan | undefined];
-    return head && plan && { ...head, plan };
+    return await read(db.transaction(stores));
   } finally {
     db.close();
   }
 }
+
+/** A plan as it is kept; nothing where there is none of that id. */
+export const readKept = (id: string): Promise<StoredPlan | undefined> =>
+  reading(['heads', 'bodies'], async (kept) => {
+    const [head, plan] = (await Promise.all([
+      done(kept.objectStore('heads').get(id)),
+      done(kept.objectStore('bodies').get(id)),
+    ])) as [PlanHead | undefined, Plan | undefined];
+    return head && plan && { ...head, plan };
+  });
+
+/** The heads of all plans, the one changed first before the others. */
+export const readHeads = async (): Promise<PlanHead[]> =>
+  (await reading(['heads'], (kept) =>
+    done(kept.objectStore('heads').index('changedAt').getAll() as IDBRequest<PlanHead[]>),
+  )) ?? [];

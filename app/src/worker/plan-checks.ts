@@ -1,5 +1,6 @@
 import { Injectable } from '@angular/core';
-import type { MendedPlan, Plan } from '@firm-line/core/plan';
+import type { Plan } from '@firm-line/core/plan';
+import type { MendedPlan } from '@firm-line/core/plan/file';
 import { Calls } from './calls';
 import type { checkJobs } from './jobs/check';
 import { createCheckWorker } from './workers';

@@ -12,12 +12,12 @@ import { meshIndex, treeOf } from '../shape/mesh/index.ts';
 import {
   applyEdit,
   lineSpace,
-  readPlan,
   writePlan,
   type EditCall,
   type LineView,
   type Plan,
 } from '../plan/index.ts';
+import { readPlan } from '../plan/file/index.ts';
 import { placeClips } from '../plan/layout/place-clips.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { addScaled, distance, sub, type Vec3 } from '../lib/vec/index.ts';

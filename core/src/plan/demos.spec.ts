@@ -4,7 +4,8 @@ import { inspect } from '../inspect/index.ts';
 import { missMm, withFixedBender, withHandBender, type Iron } from '../testing/bench-work.ts';
 import { springback } from '../shape/tube/index.ts';
 import { angleDeg, distance, sub, type Vec3 } from '../lib/vec/index.ts';
-import { readPlan, toolingOf, writePlan, type LineView, type Plan } from './index.ts';
+import { toolingOf, writePlan, type LineView, type Plan } from './index.ts';
+import { readPlan } from './file/index.ts';
 import { viewPlan } from './results/index.ts';
 
 const FOLDER = join(__dirname, '../../../demo');

@@ -9,12 +9,12 @@ import {
   hoseOf,
   hoseVolumeMl,
   PlanFileError,
-  readPlan,
   validatePlan,
   writePlan,
   type Hose,
   type Plan,
 } from './index.ts';
+import { readPlan } from './file/index.ts';
 import { viewPlan } from './results/index.ts';
 
 const plan: Plan = readPlan(

@@ -40,7 +40,6 @@ export {
   type TemplateBend,
 } from './edits/reshape.ts';
 export { fileStem, planFileName, writePlan } from './file/write.ts';
-export { mendPlan, type Mended, type MendedPlan } from './file/mend.ts';
-export { MOST_PLAN_BYTES, PlanFileError, checkPlan, readPlan } from './file/read.ts';
+export { MOST_PLAN_BYTES, PlanFileError } from './file/plan-file-error.ts';
 export * from './model/index.ts';
 export { validatePlan } from './validate.ts';

@@ -14,13 +14,13 @@ import {
   movesOf,
   PlanFileError,
   PLAN_VERSION,
-  readPlan,
   validatePlan,
   writePlan,
   type EditCall,
   type LineEnd,
   type Plan,
 } from './index.ts';
+import { readPlan } from './file/index.ts';
 import { viewPlan } from './results/index.ts';
 
 const DEMO = demoText('gannet');

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readPlan, type Plan } from '../plan/index.ts';
+import { type Plan } from '../plan/index.ts';
+import { readPlan } from '../plan/file/index.ts';
 
 export const demoText = (name: string): string =>
   readFileSync(join(__dirname, `../../../demo/${name}.firmline.json`), 'utf8');

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { comparePlans, type Difference } from '@firm-line/core/stations/prove';
-import { PlanFileError, readPlan, type Plan } from '@firm-line/core/plan';
+import { PlanFileError, type Plan } from '@firm-line/core/plan';
+import { readPlan } from '@firm-line/core/plan/file';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
 import { PlanDb } from '../../storage/plan-db';

@@ -1,4 +1,5 @@
-import { checkPlan, mendPlan, readPlan, type MendedPlan, type Plan } from '@firm-line/core/plan';
+import { type Plan } from '@firm-line/core/plan';
+import { checkPlan, mendPlan, readPlan, type MendedPlan } from '@firm-line/core/plan/file';
 
 /** Reading and checking of plans. */
 export const checkJobs = {

@@ -9,7 +9,6 @@ import { GONE, odd, places, put } from '../../testing/odd-values.ts';
 import {
   applyEdit,
   applyEdits,
-  checkPlan,
   EDITS,
   figureAt,
   newPart,
@@ -20,6 +19,7 @@ import {
   type EditCall,
   type Plan,
 } from '../index.ts';
+import { checkPlan } from '../file/index.ts';
 import { COLLECTIONS, type CollectionKind } from '../model/record-kind.ts';
 import { typicalClutch, typicalParking, typicalTrailer } from '../typical.ts';
 

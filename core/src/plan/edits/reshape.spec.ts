@@ -4,14 +4,13 @@ import { distance, sub, type Vec3 } from '../../lib/vec/index.ts';
 import { inspect } from '../../inspect/index.ts';
 import {
   applyEdit,
-  checkPlan,
   laidTemplate,
-  readPlan,
   writePlan,
   type EditCall,
   type LineView,
   type Plan,
 } from '../index.ts';
+import { checkPlan, readPlan } from '../file/index.ts';
 import { snapPlace, snapsFor } from '../layout/snap.ts';
 import { viewPlan } from '../results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';

@@ -10,16 +10,14 @@ import { fieldTables } from './field-tables.ts';
 import { MIGRATIONS } from './migrations/index.ts';
 import { planSchema } from './schema.ts';
 import {
-  checkPlan,
   emptyPlan,
-  mendPlan,
   PLAN_VERSION,
   PlanFileError,
-  readPlan,
   validatePlan,
   writePlan,
   type Plan,
 } from '../index.ts';
+import { checkPlan, mendPlan, readPlan } from '../file/index.ts';
 
 const EXAMPLES = join(__dirname, 'examples');
 const NAMES = ['gannet', 'wheatear', 'dunlin'];

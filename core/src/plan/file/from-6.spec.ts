@@ -1,5 +1,6 @@
 import { from6 } from './migrations/from-6.ts';
-import { applyEdit, readPlan, validatePlan, writePlan, type Plan } from '../index.ts';
+import { applyEdit, validatePlan, writePlan, type Plan } from '../index.ts';
+import { readPlan } from '../file/index.ts';
 import { richPlan } from '../../testing/rich-plan.ts';
 
 /** A plan as version 6 wrote it. */

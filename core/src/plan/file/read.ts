@@ -4,19 +4,10 @@ import { PLAN, PLAN_FORMAT, PLAN_VERSION, type AnyField, type Plan } from '../mo
 import { faultsBetween, MOST_VALUES } from '../validate.ts';
 import { migrate } from './migrations/index.ts';
 import { planSchema } from './schema.ts';
+import { PlanFileError, MOST_PLAN_BYTES } from './plan-file-error.ts';
 
-/** A plan file is at most this large; what may be in a plan keeps its file well under it. */
-export const MOST_PLAN_BYTES = 32_000_000;
 const MOST_DEPTH = 60;
 const MOST_FAULTS = 50;
-
-/** Why a plan file was refused: every fault with its place. */
-export class PlanFileError extends Error {
-  override readonly name = 'PlanFileError';
-  constructor(readonly faults: readonly Fault[]) {
-    super(faults.map((f) => (f.path ? `${f.path}: ${f.message}` : f.message)).join('\n'));
-  }
-}
 
 const refuse = (message: string, path = ''): never => {
   throw new PlanFileError([{ path, message }]);

@@ -1,13 +1,12 @@
 import {
   applyEdit,
-  checkPlan,
   emptyPlan,
   PLAN_VERSION,
-  readPlan,
   writePlan,
   type EditCall,
   type Plan,
 } from '../index.ts';
+import { checkPlan, readPlan } from '../file/index.ts';
 import { typicalClutch, typicalParking, typicalSingle, typicalTrailer } from '../typical.ts';
 import { LAYOUTS } from '../../proposals/layouts/index.ts';
 import { viewPlan } from './index.ts';

@@ -1,5 +1,6 @@
 import { inspect } from '../../inspect/index.ts';
-import { emptyPlan, readPlan, writePlan, type Plan } from '../../plan/index.ts';
+import { emptyPlan, writePlan, type Plan } from '../../plan/index.ts';
+import { readPlan } from '../../plan/file/index.ts';
 import { LAYOUTS } from './index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
 

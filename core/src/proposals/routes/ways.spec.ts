@@ -1,4 +1,5 @@
-import { applyEdit, readPlan, writePlan, type Plan } from '../../plan/index.ts';
+import { applyEdit, writePlan, type Plan } from '../../plan/index.ts';
+import { readPlan } from '../../plan/file/index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
 import { addMesh, gapTo, obstacleOf, type Thing } from '../../shape/obstacles/index.ts';
 import { meshIndex, treeOf } from '../../shape/mesh/index.ts';

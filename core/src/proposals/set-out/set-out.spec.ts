@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { cases } from '../../testing/cases.ts';
 import { InputError } from '../../lib/faults/index.ts';
-import { readPlan, writePlan, type Plan } from '../../plan/index.ts';
+import { writePlan, type Plan } from '../../plan/index.ts';
+import { readPlan } from '../../plan/file/index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
 import { inspect } from '../../inspect/index.ts';
 import {

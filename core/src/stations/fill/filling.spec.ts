@@ -2,13 +2,13 @@ import { withRun, withTold, withSection } from '../../testing/records.ts';
 import {
   freshFluid,
   NO_FILLING,
-  readPlan,
   writePlan,
   type Filling,
   type FillRun,
   type Plan,
   type RunEvent,
 } from '../../plan/index.ts';
+import { readPlan } from '../../plan/file/index.ts';
 import { viewPlan, type BleedView, type PlanView } from '../../plan/results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import {

@@ -5,12 +5,12 @@ import {
   NO_FILLING,
   NO_FLOOR,
   NO_PROVING,
-  readPlan,
   writePlan,
   type HoldTest,
   type Plan,
   type Proving,
 } from '../../plan/index.ts';
+import { readPlan } from '../../plan/file/index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import { inspect } from '../../inspect/index.ts';

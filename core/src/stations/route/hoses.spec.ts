@@ -1,14 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { hose as hoseVerb, judge, type Motion } from '../../shape/rod/index.ts';
-import {
-  applyEdit,
-  freeMm,
-  hoseVolumeMl,
-  readPlan,
-  type Hose,
-  type Plan,
-} from '../../plan/index.ts';
+import { applyEdit, freeMm, hoseVolumeMl, type Hose, type Plan } from '../../plan/index.ts';
+import { readPlan } from '../../plan/file/index.ts';
 import { typicalClutch, typicalSingle, typicalTrailer } from '../../plan/typical.ts';
 import { plannedHoses, sizeInputOf, viewPlan } from '../../plan/results/index.ts';
 import { HOSE_FITTINGS, hoseById, hoseMlPerM, HOSES } from '../../trade/stock/index.ts';

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Thing } from '../../shape/obstacles/index.ts';
-import { readPlan } from '../../plan/index.ts';
+import { readPlan } from '../../plan/file/index.ts';
 import { distance, type Vec3 } from '../../lib/vec/index.ts';
 import { slideAlong, slideTo } from './index.ts';
 

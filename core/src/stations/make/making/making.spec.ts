@@ -12,12 +12,12 @@ import {
   applyEdit,
   applyEdits,
   layPlan,
-  readPlan,
   writePlan,
   type EditCall,
   type LineView,
   type Plan,
 } from '../../../plan/index.ts';
+import { readPlan } from '../../../plan/file/index.ts';
 import {
   aroundOf,
   bendRows,
