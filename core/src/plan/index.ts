@@ -12,7 +12,7 @@ export {
   type PortView,
 } from './layout/line-view.ts';
 export { fnv32 } from './layout/digest.ts';
-export { closeCrossings, type CloseCrossing } from './layout/close-crossings.ts';
+export { boxOfLine, closeCrossings, type CloseCrossing } from './layout/close-crossings.ts';
 export {
   keepSpace,
   lineSpace,

@@ -1,4 +1,4 @@
-import { derive, measureDerived } from './index.ts';
+import { derive, derivePair, measureDerived } from './index.ts';
 
 describe('a derived value', () => {
   const of = (name: string, at: number) => ({ name, at });
@@ -71,5 +71,18 @@ describe('a derived value', () => {
       kept: 1,
       ms: 40,
     });
+  });
+
+  test('of a pair is computed once for each pair, and anew for the pairs of one that changed', () => {
+    const compute = jest.fn((a: { at: number }, b: { at: number }) => b.at - a.at);
+    const apart = derivePair('apart', compute);
+    const [a, b, c] = [{ at: 1 }, { at: 3 }, { at: 7 }];
+    const all = (list: readonly { at: number }[]): number[] =>
+      list.flatMap((one, i) => list.slice(i + 1).map((other) => apart(one, other)));
+    expect(all([a, b, c])).toEqual([2, 6, 4]);
+    expect(all([a, b, c])).toEqual([2, 6, 4]);
+    expect(compute).toHaveBeenCalledTimes(3);
+    expect(all([a, { at: 4 }, c])).toEqual([3, 6, 3]);
+    expect(compute).toHaveBeenCalledTimes(5);
   });
 });

@@ -72,3 +72,24 @@ export function derive<A extends readonly unknown[], I extends Inputs, V>(
     put: (value: V, ...from: A): void => void remember(inputs(...from), value),
   });
 }
+
+/**
+ * A value that follows from two objects, computed once while both are there, for as many pairs as there are. It is for
+ * what compares each of many with each other: an edit of one computes its own pairs anew and no others.
+ */
+export function derivePair<A extends object, B extends object, V>(
+  name: string,
+  compute: (a: A, b: B) => V,
+): (a: A, b: B) => V {
+  const known = derive(
+    name,
+    (a: A) => [a],
+    () => new WeakMap<B, { readonly value: V }>(),
+  );
+  return (a, b) => {
+    const others = known(a);
+    const one = others.get(b) ?? { value: compute(a, b) };
+    others.set(b, one);
+    return one.value;
+  };
+}

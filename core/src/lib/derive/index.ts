@@ -1,1 +1,1 @@
-export { derive, measureDerived, type Derived, type Spent } from './derive.ts';
+export { derive, derivePair, measureDerived, type Derived, type Spent } from './derive.ts';

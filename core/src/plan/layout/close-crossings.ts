@@ -1,4 +1,4 @@
-import { derive } from '../../lib/derive/index.ts';
+import { derive, derivePair } from '../../lib/derive/index.ts';
 import { boxGap, boxRound, segmentShares, type Box } from '../../shape/obstacles/index.ts';
 import { addScaled, distance, pathLength, sub, type Vec3 } from '../../lib/vec/index.ts';
 import type { LineView } from './line-view.ts';
@@ -62,41 +62,33 @@ function pass(
   return best;
 }
 
+/** Lines nearer than this rub when they tremble, mm. Common practice: sleeve them, or tie them so that they move as one. */
+const APART_MM = 5;
+const passingOf = ({ pieces, tube }: LineView): Passing => ({
+  points: pointsOf(pieces),
+  odMm: tube.odMm,
+});
 /** How two lines pass one another, looked at once while neither of them moves. */
-const crossing = derive(
-  'close crossing',
-  (one: Passing, other: Passing, withinMm: number) => [
-    one.points,
-    other.points,
-    one.odMm,
-    other.odMm,
-    withinMm,
-  ],
-  (points, otherPoints, odMm, otherOdMm, withinMm) =>
-    pass({ points, odMm }, { points: otherPoints, odMm: otherOdMm }, withinMm),
-  32,
-);
+const crossing = derivePair('close crossing', (a: LineView, b: LineView) => {
+  const [one, other] = [passingOf(a), passingOf(b)];
+  const box = around(other.points);
+  const isFar = boxGap(around(one.points), box.min, box.max) > APART_MM + one.odMm + other.odMm;
+  return isFar ? null : pass(one, other, APART_MM);
+});
 
-/** Pairs of lines that come within `withinMm` of one another away from their ends, each pair once. */
-export function closeCrossings(lines: readonly LineView[], withinMm: number): CloseCrossing[] {
-  const bent = lines.flatMap((view) => {
-    if (!view.card) return [];
-    const points = pointsOf(view.pieces);
-    return [{ view, box: around(points), passing: { points, odMm: view.tube.odMm } }];
-  });
-  return bent.flatMap((one, i) =>
-    bent.slice(i + 1).flatMap((other): CloseCrossing[] => {
-      if (
-        boxGap(one.box, other.box.min, other.box.max) >
-        withinMm + one.passing.odMm + other.passing.odMm
-      )
-        return [];
-      const found = crossing(one.passing, other.passing, withinMm);
-      return found ? [{ a: one.view, b: other.view, ...found }] : [];
+/** Pairs of lines that nearly touch away from their ends, each pair once. */
+export function closeCrossings(lines: readonly LineView[]): CloseCrossing[] {
+  const bent = lines.filter(({ card }) => card);
+  return bent.flatMap((a, i) =>
+    bent.slice(i + 1).flatMap((b): CloseCrossing[] => {
+      const found = crossing(a, b);
+      return found ? [{ a, b, ...found }] : [];
     }),
   );
 }
 
+/** The box round the centre line of a line that has one. */
+export const boxOfLine = ({ pieces }: LineView): Box => around(pointsOf(pieces));
 /** The box round a line's points. */
 const around = derive(
   'box round a line',

@@ -1,28 +1,9 @@
 import { wholeView } from '../../rule-kit/whole-view.ts';
-import { floorView, type TaskView } from '../../../stations/fit/tasks/index.ts';
+import { floorView, TASK_READS, type TaskView } from '../../../stations/fit/tasks/index.ts';
 import type { Reading } from '../../define-rule.ts';
 
 /** What of a plan its tasks rest on. */
-export const FLOOR_READS = [
-  'lines',
-  'ports',
-  'obstacles',
-  'bleeding',
-  'plan.floor',
-  'plan.wheelEnds',
-  'plan.parts',
-  'plan.hoses',
-  'plan.things',
-  'plan.clipSettings',
-  'plan.gates',
-  'plan.comesOff',
-  'plan.sizing',
-  'plan.buying',
-  'plan.making',
-  'plan.bleeding',
-  'plan.bench',
-  'plan.filling',
-] as const;
+export const FLOOR_READS = TASK_READS;
 type Read = Reading<(typeof FLOOR_READS)[number]>;
 /** Tasks, or none while no work has been recorded. */
 export const told = (view: Read): readonly TaskView[] =>

@@ -1,6 +1,14 @@
-import { isInline, makesPressure } from '../../../plan/index.ts';
+import { derive } from '../../../lib/derive/index.ts';
+import { isInline, makesPressure, type Plan } from '../../../plan/index.ts';
 import { endsByPart, ENDS_READ } from './_ends-by-part.ts';
 import { defineRule } from '../../define-rule.ts';
+
+const joinedPorts = derive(
+  'joined ports',
+  ({ lines, hoses }: Pick<Plan, 'lines' | 'hoses'>) => [lines, hoses],
+  (lines, hoses): ReadonlySet<string | null> =>
+    new Set([...lines, ...hoses].flatMap(({ ends }) => [ends.a.portId, ends.b.portId])),
+);
 
 /** A port of a joint or a master that no line ends at and that is not set down as spare lets the fluid out. */
 export const portOpen = defineRule({
@@ -10,14 +18,10 @@ export const portOpen = defineRule({
   reads: ['plan.lines', ...ENDS_READ],
   judge: ({ part, port }, view) => {
     const counts = (isInline(part) || makesPressure(part)) && endsByPart(view).has(part.id);
-    const { lines, hoses } = view.plan;
-    const isJoined = [...lines, ...hoses].some(
-      ({ ends }) => ends.a.portId === port.id || ends.b.portId === port.id,
-    );
     return (
       counts &&
       !['spare', 'bleeder', 'feed'].includes(port.role) &&
-      !isJoined && {
+      !joinedPorts(view.plan).has(port.id) && {
         level: 'stop',
         text: 'No line ends here and it is not capped: run a line to it, or set it down as spare and cap it.',
         fix: () => ({

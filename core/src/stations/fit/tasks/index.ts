@@ -21,7 +21,7 @@ export { gateProgress, type GateProgress } from './gate-progress.ts';
 export { possiblePrerequisites } from './task-dependencies.ts';
 export { stripHow } from './strip.ts';
 export { type Task, type TaskKind } from './task.ts';
-export { tasksOf } from './tasks.ts';
+export { TASK_READS, tasksOf } from './tasks.ts';
 export {
   boltTorqueNm,
   NUT_FACTOR,

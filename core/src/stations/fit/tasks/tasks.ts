@@ -202,12 +202,48 @@ function settled(all: readonly Task[], view: PlanView): Task[] {
   });
 }
 
+/** Sections of a plan that the work on the floor rests on. */
+const PLAN_KEYS = [
+  'floor',
+  'wheelEnds',
+  'parts',
+  'hoses',
+  'things',
+  'clipSettings',
+  'gates',
+  'comesOff',
+  'sizing',
+  'buying',
+  'making',
+  'bleeding',
+  'bench',
+  'filling',
+] as const satisfies readonly (keyof Plan)[];
+/** What the work on the floor rests on: whoever asks for it reads these. */
+export const TASK_READS = [
+  'lines',
+  'ports',
+  'obstacles',
+  'bleeding',
+  ...PLAN_KEYS.map((key) => `plan.${key}` as const),
+] as const;
+
 /** All work on the floor: what comes off, what goes on, loose first, then looked at, then tight, and only then fluid. */
 export const tasksOf = derive(
   'tasks of the floor',
-  (view: PlanView) => [view],
-  (view): readonly Task[] => {
-    const { plan, lines } = view;
+  ({ lines, ports, obstacles, bleeding, plan }: PlanView) => [
+    lines,
+    ports,
+    obstacles,
+    bleeding,
+    plan.id,
+    plan.units,
+    ...PLAN_KEYS.map((key) => plan[key]),
+  ],
+  (lines, ports, obstacles, bleeding, id, units, ...values): readonly Task[] => {
+    const keyed = Object.fromEntries(PLAN_KEYS.map((key, i) => [key, values[i]]));
+    const plan = { ...keyed, id, units } as Plan;
+    const view = { lines, ports, obstacles, bleeding, plan } as PlanView;
     const { tasks: strip, ground } = stripOf(plan);
     const own = ownTasks(plan, ground);
     const work = [
