@@ -460,7 +460,26 @@ describe('each rule against a plan spoilt for it', () => {
   test('a lever of its own that runs out of stroke', () => {
     const sheet = { ...typicalSingle('Hand lever', 'circuit-1'), strokeMm: 2 };
     const plan = after({ edit: 'setSheet', with: { sheet: 'singles', to: [sheet] } });
-    expect(found(plan, 'lever-stroke')).toMatchObject([{ level: 'stop', where: 'Hand lever' }]);
+    expect(found(plan, 'lever-stroke')).toMatchObject([
+      {
+        level: 'stop',
+        where: 'Hand lever',
+        text: expect.stringMatching(/^It runs out of stroke/) as string,
+      },
+    ]);
+  });
+  test('a lever of its own is told of past six tenths of its stroke, and not before', () => {
+    const sheet = typicalSingle('Hand lever', 'circuit-1');
+    const on = (strokeMm: number) =>
+      after({
+        edit: 'setSheet',
+        with: { sheet: 'singles', to: [{ ...sheet, lever: { ...sheet.lever, strokeMm } }] },
+      });
+    const { travelMm } = viewPlan(on(1000)).works.singles[0]!;
+    expect(found(on(travelMm / 0.62), 'lever-stroke')).toMatchObject([
+      { level: 'mind', text: expect.stringMatching(/, 62 %: little is left for wear/) as string },
+    ]);
+    expect(found(on(travelMm / 0.58), 'lever-stroke')).toEqual([]);
   });
 
   test('no limit is judged where none is known', () => {

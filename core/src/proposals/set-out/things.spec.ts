@@ -47,6 +47,17 @@ describe('what is drawn is what was said', () => {
     );
     for (const [, , z] of centres) expect(z).toBeCloseTo(0.97 * 336.45, 6);
   });
+  test('wheels in front turn about a kingpin inboard of them, those behind turn about none', () => {
+    for (const { shape, travel } of of('wheel')) {
+      if (shape.kind !== 'wheel') throw new Error('No wheel.');
+      const [x, y] = shape.centreMm;
+      expect(travel!.lockDeg > 0).toBe(x === 0);
+      const inboardMm = Math.abs(y) - Math.abs(travel!.aboutMm[1]);
+      expect(inboardMm).toBeGreaterThan(20);
+      expect(inboardMm).toBeLessThan(120);
+      expect(Math.sign(travel!.aboutMm[1])).toBe(Math.sign(y));
+    }
+  });
   test('datums lie on top of the rails, one off the plane of the others', () => {
     const rails = points.slice(0, -1).map(({ known }) => known.atMm);
     for (const at of rails)

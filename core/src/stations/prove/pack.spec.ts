@@ -56,6 +56,10 @@ describe('the pack', () => {
     const titles = made(gannet).map(({ title }) => title);
     for (const { name } of gannet.lines)
       expect(titles.some((title) => title.startsWith(`Card ${name} `))).toBe(true);
+    const card = made(gannet).find(({ title }) => title.startsWith('Card '))!;
+    expect(card.table!.rows.map(([bend]) => bend)).toEqual(
+      card.table!.rows.map((_, i) => String(i + 1)),
+    );
     const joints = section(gannet, 'Joints').table!.rows.map(([name]) => name);
     for (const { name } of gannet.lines)
       expect(joints).toEqual(expect.arrayContaining([`${name}, end A`, `${name}, end B`]));

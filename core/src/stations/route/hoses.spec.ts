@@ -15,6 +15,7 @@ import {
   hoseOrder,
   hoseView,
   lengthsOf,
+  shortestOf,
   placeEnd,
   sweep,
   type EndPlace,
@@ -219,6 +220,11 @@ describe('lengths', () => {
       expect(one.verdict === 'ok').toBe(bends);
     }
   });
+  test('the shortest alone is the same as the shortest of all that were tried', () => {
+    expect(lengths.shortestMm).not.toBeNull();
+    expect(shortestOf(front, plan.things)).toBe(lengths.shortestMm);
+    expect(shortestOf({ ...front, states: [] }, plan.things)).toBeNull();
+  });
   test('the length for all four serves each, and 5 mm less does not serve them all', () => {
     const corners = ['hose-fl', 'hose-fr', 'hose-rl', 'hose-rr'].map((id) => view(id));
     const { orderMm } = equalLength(corners, plan.things);
@@ -386,6 +392,17 @@ describe('each rule of hoses against a hose spoilt for it', () => {
   const found = (on: Plan, rule: string): Snag[] =>
     inspect(on).filter((snag) => snag.rule === rule);
 
+  test('the fix of a hose of another class takes one of its own service', () => {
+    const fixed = (patch: Partial<Hose>): string => {
+      const on = { ...sound, hoses: sound.hoses.map((hose) => ({ ...hose, ...patch })) };
+      const [snag] = found(on, 'hose-class');
+      const { call } = fixOf(on, snag!.key)!;
+      const [after] = applyEdit(on, call).hoses;
+      return hoseById(after!.stockId)!.kind === 'feed' ? 'feed' : 'pressure';
+    };
+    expect(fixed({ stockId: 'feed-8' })).toBe('pressure');
+    expect(fixed({ stockId: 'ptfe-3', service: 'feed' })).toBe('feed');
+  });
   test('a sound hose has none: one that is steered is twisted a little by its travel', () => {
     const at = (on: Plan) => inspect(on).filter((snag) => snag.place.kind === 'hose');
     expect(at({ ...plan, hoses: plan.hoses.slice(2, 3) })).toEqual([]);

@@ -62,4 +62,18 @@ describe('a bracket slid along the rail beside it', () => {
     expect(slideAlong([across], [3000, 60, 420], -150)).toEqual([2850, 60, 420]);
     expect(slideTo([], [0, 0, 0], [63, 500, 0])).toBe(65);
   });
+  test('what holds no bracket, such as an exhaust beside it, is not slid along', () => {
+    const exhaust: Thing = {
+      ...bar([
+        [480, 60, 420],
+        [480, 900, 420],
+      ]),
+      holds: false,
+    };
+    expect(slideAlong([CRANKED, exhaust], [500, 60, 400], 100)).toEqual([600, 60, 400]);
+    const pipe = things.find(({ shape }) => shape.kind === 'pipe')!;
+    const held: Thing = { ...pipe, holds: true };
+    const at = pipe.shape.kind === 'pipe' ? pipe.shape.pathMm[0]! : ([0, 0, 0] as Vec3);
+    expect(slideAlong([held], at, 100)).toEqual([at[0] + 100, at[1], at[2]]);
+  });
 });

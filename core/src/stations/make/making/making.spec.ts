@@ -106,6 +106,30 @@ describe('the work at the bench', () => {
     ]);
   });
 
+  test('each end waits for a test piece of its own flare, not for one of the other', () => {
+    const untried = {
+      ...gannet,
+      bench: {
+        ...gannet.bench,
+        flares: Object.fromEntries(
+          Object.entries(gannet.bench.flares).map(([flare, tool]) => [
+            flare,
+            { ...tool, provenOn: [] },
+          ]),
+        ) as unknown as Plan['bench']['flares'],
+      },
+    };
+    const plan = applyEdit(untried, {
+      edit: 'changeEnd',
+      with: { id: 'line-r2', end: 'a', patch: { flare: 'cone-37', nutId: '-3-sleeve' } },
+    });
+    const view = viewOf(plan, 'line-r2');
+    const steps = workOf(view, orderOf(view), plan.things);
+    const testsBefore = (id: string): string[] =>
+      steps.find((step) => step.id === id)!.after!.filter((one) => one.startsWith('test-'));
+    expect(testsBefore('flare-a')).toEqual(['test-cone-37']);
+    expect(testsBefore('flare-b')).toEqual([`test-${view.line.ends.b.flare}`]);
+  });
   test('a 37 degree end takes its sleeve before it is flared', () => {
     const view = viewOf(gannet, 'line-r2');
     const plan = applyEdit(gannet, {
