@@ -76,7 +76,7 @@ test('a whole run by touch: locked, begun, reloaded, with no network, taken back
   await goOn(page);
   await waitText(page, INSTRUCTION, 'Rear left: open it');
   // The air that is left, by the simulation, which works with no network as well.
-  await waitText(page, 'fl-run-page aside', 'of air are left');
+  await waitText(page, 'fl-run-where', 'of air are left');
   await pressNamed(page, 'End it here');
   await waitText(page, INSTRUCTION, 'All corners are through');
   await pressNamed(page, 'Soft');

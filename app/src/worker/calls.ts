@@ -58,12 +58,15 @@ export async function answer(
   }
 }
 
-/** Lets a worker do these jobs. */
-export function serve(jobs: Jobs): void {
-  addEventListener(
-    'message',
-    ({ data }: MessageEvent<Asked>) => void answer(jobs, data, (said) => postMessage(said)),
-  );
+/** Lets a worker do these jobs, once their code is here; where that cannot be had, each is told as failed. */
+export function serve(loading: Promise<Jobs>): void {
+  addEventListener('message', ({ data }: MessageEvent<Asked>) => {
+    const say = (said: Said): void => postMessage(said);
+    void loading.then(
+      (jobs) => answer(jobs, data, say),
+      (error: unknown) => say({ id: data.id, kind: 'failed', failure: failureOf(error) }),
+    );
+  });
 }
 
 export interface CallOptions {

@@ -1,27 +1,19 @@
-/** The workers of the app. The address of each must stand right inside its `new Worker`, so that the build finds it. */
-export const createCheckWorker = (): Worker =>
-  new Worker(new URL('./check.worker', import.meta.url), { type: 'module' });
-export const createInspectWorker = (): Worker =>
-  new Worker(new URL('./inspect.worker', import.meta.url), { type: 'module' });
-export const createWaysWorker = (): Worker =>
-  new Worker(new URL('./ways.worker', import.meta.url), { type: 'module' });
-export const createHosesWorker = (): Worker =>
-  new Worker(new URL('./hoses.worker', import.meta.url), { type: 'module' });
-export const createSpaceWorker = (): Worker =>
-  new Worker(new URL('./space.worker', import.meta.url), { type: 'module' });
-export const createMeshWorker = (): Worker =>
-  new Worker(new URL('./mesh.worker', import.meta.url), { type: 'module' });
+/** The workers of the app: one file, told by its name what to do. Its address must stand right inside `new Worker`, so that the build finds it. */
+const worker = (name: string) => (): Worker =>
+  new Worker(new URL('./work.worker', import.meta.url), { type: 'module', name });
+
+export const createAirWorker = worker('air');
+export const createCheckWorker = worker('check');
+export const createHosesWorker = worker('hoses');
+export const createInspectWorker = worker('inspect');
+export const createMakingWorker = worker('making');
+export const createMeshWorker = worker('mesh');
+export const createPackWorker = worker('pack');
+export const createPhotoWorker = worker('photo');
+export const createSetOutWorker = worker('set-out');
+export const createSpaceWorker = worker('space');
+export const createWaysWorker = worker('ways');
+export const createWorthWorker = worker('worth');
+/** The layout library's own. */
 export const createElkWorker = (): Worker =>
   new Worker(new URL('./elk.worker', import.meta.url), { type: 'module' });
-export const createSetOutWorker = (): Worker =>
-  new Worker(new URL('./set-out.worker', import.meta.url), { type: 'module' });
-export const createWorthWorker = (): Worker =>
-  new Worker(new URL('./worth.worker', import.meta.url), { type: 'module' });
-export const createMakingWorker = (): Worker =>
-  new Worker(new URL('./making.worker', import.meta.url), { type: 'module' });
-export const createPhotoWorker = (): Worker =>
-  new Worker(new URL('./photo.worker', import.meta.url), { type: 'module' });
-export const createAirWorker = (): Worker =>
-  new Worker(new URL('./air.worker', import.meta.url), { type: 'module' });
-export const createPackWorker = (): Worker =>
-  new Worker(new URL('./pack.worker', import.meta.url), { type: 'module' });

@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { airJobs } from './jobs/air';
-
-serve(airJobs);

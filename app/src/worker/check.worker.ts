@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { checkJobs } from './jobs/check';
-
-serve(checkJobs);

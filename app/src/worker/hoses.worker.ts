@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { hosesJobs } from './jobs/hoses';
-
-serve(hosesJobs);

@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { inspectJobs } from './jobs/inspect';
-
-serve(inspectJobs());

@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { makingJobs } from './jobs/making';
-
-serve(makingJobs);

@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { meshJobs } from './jobs/mesh';
-
-serve(meshJobs);

@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { packJobs } from './jobs/pack';
-
-serve(packJobs);

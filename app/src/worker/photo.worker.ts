@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { photoJobs } from './jobs/photo';
-
-serve(photoJobs);

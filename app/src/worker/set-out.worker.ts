@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { setOutJobs } from './jobs/set-out';
-
-serve(setOutJobs);

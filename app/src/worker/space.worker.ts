@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { spaceJobs } from './jobs/space';
-
-serve(spaceJobs());

@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { waysJobs } from './jobs/ways';
-
-serve(waysJobs);

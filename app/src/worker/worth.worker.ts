@@ -1,4 +1,0 @@
-import { serve } from './calls';
-import { worthJobs } from './jobs/worth';
-
-serve(worthJobs);
