@@ -177,9 +177,9 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
   test("'changed-since-proved' of a proof on another state, and of a signature", () => {
     expect(
       found(plan({ holds: [hold({ rests: 'older' })] }), 'changed-since-proved').map(
-        ({ level }) => level,
+        ({ level, place }) => [level, place.kind],
       ),
-    ).toEqual(['mind']);
+    ).toEqual([['mind', 'circuit']]);
     expect(found(plan({ holds: [hold()] }), 'changed-since-proved')).toEqual([]);
     const sign = (is: string): Plan =>
       plan({

@@ -73,6 +73,16 @@ describe('snags of the demo plan', () => {
     expect(found(plan, 'guess-unmeasured')).toEqual([]);
     expect(found(plan, 'cut-unsure')).toEqual([]);
   });
+  test('a guess at the end of a line that stays as it is asks for no tape', () => {
+    const at = (plan: Plan) => found(plan, 'guess-unmeasured').map(({ place }) => place.id);
+    expect(at(gannet())).toEqual(['port-rr']);
+    const line = gannet().lines.find(({ ends }) => ends.b.portId === 'port-rr')!;
+    const kept = after({
+      edit: 'changeLine',
+      with: { id: line.id, patch: { origin: 'kept' } },
+    });
+    expect(at(kept)).toEqual([]);
+  });
 });
 
 describe('each rule against a plan spoilt for it', () => {
