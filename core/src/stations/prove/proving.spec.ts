@@ -271,6 +271,16 @@ describe('signing', () => {
       ),
     ).toMatchObject({ may: false, why: expect.stringMatching(/Not even for a move/) });
   });
+  it('of tests that are not done, those of holding, leaks, grip, parking and a firm pedal are never signed over', () => {
+    const tests = points(gannet).filter(({ key }) => key.startsWith('round:'));
+    const grave = /^round:(hold:|leak:|grips:|parking$|pedal-firm$)/;
+    expect(tests.filter(({ never }) => never).map(({ key }) => key)).toEqual(
+      tests.map(({ key }) => key).filter((key) => grave.test(key)),
+    );
+    for (const kind of ['hold:', 'leak:', 'grips:', 'pedal-firm'])
+      expect(tests.some(({ key }) => key.startsWith(`round:${kind}`))).toBe(true);
+    expect(tests.some(({ never }) => !never)).toBe(true);
+  });
   it('with all proved and nothing open it may be signed for the road; with a zip tie only for a move that names it', () => {
     const dunlin = demo('dunlin');
     const sourced = {
