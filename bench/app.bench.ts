@@ -6,6 +6,7 @@ import type { ElementHandle } from 'puppeteer-core';
 import { writePlan } from '../core/src/plan/index.ts';
 import { handleAt, openPlan, ROOT, settled } from '../e2e/browser.ts';
 import { openHoses } from '../e2e/hoses.ts';
+import { kilobytesBefore } from '../e2e/weight.ts';
 import { inBrowser, PAINTED } from './in-browser.ts';
 import { bigPlan, middleMs, percentile } from './lines.ts';
 import { bumpySheet } from './space.bench.ts';
@@ -16,43 +17,24 @@ declare global {
   }
 }
 
-/** What the first screen costs over the wire: script and style that load before the demo plan can be edited. */
+/** What comes over the wire before the list of plans is seen, before an open plan is, and what there is in all. */
 export async function benchFirstScreen(): Promise<void> {
   await inBrowser(async (page, url) => {
-    // What was asked for before the plan's screen took input; the rest follows while it can be worked on.
-    await page.evaluateOnNewDocument(() => {
-      new MutationObserver((_, watching) => {
-        if (!document.querySelector('main h1') || document.querySelector('main[inert]')) return;
-        performance.mark('editable');
-        watching.disconnect();
-      }).observe(document, { subtree: true, childList: true, attributes: true });
-    });
-    await openPlan(page, url);
-    const addresses = await page.evaluate(() => {
-      const editable = performance.getEntriesByName('editable')[0]!.startTime;
-      return performance
-        .getEntriesByType('resource')
-        .filter((entry) => entry.startTime < editable)
-        .map((entry) => entry.name);
-    });
-    const files = new Set(
-      addresses
-        .map((address) => new URL(address).pathname.slice(1))
-        .filter((file) => /\.(js|css)$/.test(file) && !/^(ngsw|safety)/.test(file)),
-    );
+    const list = await kilobytesBefore(page, `${url}/`, 'fl-plans-page h1');
+    const other = await page.browser().newPage();
+    const plan = await kilobytesBefore(other, `${url}/plan/gannet/route`, 'fl-strip svg');
     const folder = `${ROOT}/app/dist/app/browser`;
-    const size = (list: Iterable<string>): number =>
-      [...list].reduce((sum, file) => sum + gzipSync(readFileSync(`${folder}/${file}`)).length, 0) /
-      1024;
-    const worker = [...files].filter((file) => file.startsWith('worker'));
-    const first = [...files].filter((file) => !file.startsWith('worker'));
-    const whole = readdirSync(folder).filter((file) => /^(?!ngsw|safety).*\.(js|css)$/.test(file));
+    const whole =
+      readdirSync(folder)
+        .filter((file) => /^(?!ngsw|safety).*\.(js|css)$/.test(file))
+        .reduce((sum, file) => sum + gzipSync(readFileSync(`${folder}/${file}`)).length, 0) / 1000;
+    const said = (kB: number, most: number): string =>
+      `${kB.toFixed(0)} kB (${most} asked)${kB > most ? ' NOT MET' : ''}`;
     console.log(
-      `first screen: ${size(first).toFixed(1)} kB of script and style, gzip (150 asked)${size(first) > 150 ? ' NOT MET' : ''}; the checking worker beside it ${size(worker).toFixed(1)} kB; the whole app ${size(whole).toFixed(1)} kB`,
+      `over the wire, gzip: first screen ${said(list, 130)}, an open plan until its strip ${said(plan, 230)}, the whole app ${said(whole, 1900)}`,
     );
   });
 }
-
 /** Opening, editing and saving a plan of so many lines in the browser. */
 export async function benchEditing(lines: number, edits = 80): Promise<void> {
   await inBrowser(async (page, url) => {
@@ -193,10 +175,7 @@ export async function benchDrag(frames = 120): Promise<void> {
     await page.goto(url, { waitUntil: 'load' });
     await give('input[type=file]', 'big.firmline.json');
     await page.waitForSelector('[data-test=plan-row]');
-    await openPlan(page, url, 'big', 'measure');
-    await page.evaluate(
-      '[...document.querySelectorAll("button")].find((b) => b.textContent.trim() === "Vehicle").click()',
-    );
+    await openPlan(page, url, 'big', 'measure/vehicle');
     const things = await page.$$eval('fl-vehicle-list [data-thing]', (all) => all.length);
     await give('[aria-label="Mesh file"]', 'sheet.stl');
     await page.waitForFunction(

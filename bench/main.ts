@@ -26,6 +26,8 @@ benchGuide();
 benchFloor();
 benchAir();
 await benchFirstScreen();
+// The rest drives a browser for minutes: `--quick` leaves it out.
+if (process.argv.includes('--quick')) process.exit(0);
 await benchCharts();
 await benchCurve();
 await benchRunTap();
