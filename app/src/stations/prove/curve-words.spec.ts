@@ -1,0 +1,54 @@
+import { judgeCurve } from '@firm-line/core/stations/prove';
+import { costsAtStop, curveLines, curveWords, tooFew } from './curve-words';
+
+// π/4·22.225²/6 = 64.66 mm³ a millimetre of pedal.
+const PEDAL = { ratio: 6, boreMm: 22.225 };
+const ML_PER_MM = 0.06466;
+/** Readings of 10 mm of play, 3 mm a MPa of flex, and so much air by Boyle's law. */
+const readings = (airMl: number) =>
+  [0.05, 0.1, 0.2, 0.4, 0.8, 1.5, 3, 5, 7].map((p) => ({
+    pressureMPa: p,
+    travelMm: 10 + 3 * p + (airMl / ML_PER_MM) * (1 - 0.101325 / (0.101325 + p)),
+  }));
+const fitOf = (airMl: number) => judgeCurve({ ...PEDAL, sigmaMm: 0.2, points: readings(airMl) })!;
+
+describe('what a curve says', () => {
+  it('what each cause costs at 7 MPa, beside what the readings were made of', () => {
+    const costs = costsAtStop(fitOf(3), PEDAL);
+    // By hand: 3 mL / 0.06466 = 46.4 mm, of which Boyle leaves 98.6 % at 7 MPa.
+    expect(costs.air).toBeCloseTo(45.7, 0);
+    expect(costs.flex).toBeCloseTo(21, 0);
+    expect(costs.play).toBeCloseTo(10, 0);
+  });
+  it('names the air and the circuit, and says what differs from the air that Size reckons with', () => {
+    const fit = fitOf(3);
+    const words = (plannedMl?: number) =>
+      curveWords(fit, costsAtStop(fit, PEDAL), 'Front brakes', plannedMl);
+    expect(words().title).toBe('Air: 3.0 mL is left in front brakes');
+    expect(words().detail).toMatch(/^3.0 mL of air, ± .* it costs 46 mm of pedal at 7 MPa/);
+    expect(words().detail).not.toMatch(/Size/);
+    expect(words(3).detail).toMatch(/Size reckons with 3.0 mL\.$/);
+    expect(words(1).detail).toMatch(/Size reckons with 1.0 mL: the air is what differs\.$/);
+  });
+  it('says how many readings it has while there are too few', () => {
+    expect(tooFew(2).title).toBe('2 of 4 readings');
+    expect(judgeCurve({ ...PEDAL, sigmaMm: 0.2, points: readings(3).slice(0, 2) })).toBeNull();
+  });
+  it('draws the readings alone, then what takes the pedal one over the other up to them', () => {
+    const points = readings(3);
+    expect(curveLines(points, null, PEDAL).map(({ name }) => name)).toEqual(['readings']);
+    const lines = curveLines(points, fitOf(3), PEDAL);
+    expect(lines.map(({ name }) => name)).toEqual(['free play', 'air', 'flex', 'readings']);
+    const at = (name: string, mpa: number): number => {
+      const { points: drawn } = lines.find((line) => line.name === name)!;
+      const off = (x: number | null): number => Math.abs((x ?? Infinity) - mpa);
+      return drawn.reduce((a, b) => (off(b.x) < off(a.x) ? b : a)).y!;
+    };
+    expect(at('free play', 5)).toBeCloseTo(10, 0);
+    expect(at('air', 5) - at('free play', 5)).toBeCloseTo(3 / ML_PER_MM, -1);
+    expect(at('flex', 5)).toBeCloseTo(
+      points.find(({ pressureMPa }) => pressureMPa === 5)!.travelMm,
+      -1,
+    );
+  });
+});
