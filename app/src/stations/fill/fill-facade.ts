@@ -41,7 +41,9 @@ export class FillFacade {
   }
   /** A volume without its unit, to whole millilitres or tenths of an ounce. */
   whole(ml: number): string {
-    return this.store.units() === 'metric' ? String(Math.round(ml)) : (ml / ML_PER_US_FL_OZ).toFixed(1);
+    return this.store.units() === 'metric'
+      ? String(Math.round(ml))
+      : (ml / ML_PER_US_FL_OZ).toFixed(1);
   }
   unit(): string {
     return this.store.units() === 'metric' ? 'mL' : 'fl oz';

@@ -16,9 +16,7 @@ import { airWhere, bleederNow, type RunState } from './run-words';
     <h2 class="h2">
       {{ run().work === 'clutch' ? 'Clutch' : 'Brakes' }}: {{ method().name.toLowerCase() }}
     </h2>
-    <p class="text-sm text-ink-soft">
-      By the simulation {{ airWords() }}.
-    </p>
+    <p class="text-sm text-ink-soft">By the simulation {{ airWords() }}.</p>
     @if (work(); as work) {
       <fl-fill-diagram
         class="my-2 block"
