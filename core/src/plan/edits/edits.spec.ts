@@ -85,6 +85,19 @@ function calls(plan: Plan): EditCall[] {
         },
       },
     },
+    {
+      edit: 'recordTrial',
+      with: {
+        trial: {
+          at,
+          flare: 'bubble',
+          tubeId: '3-16-copper-nickel',
+          piece: 'test',
+          good: false,
+          why: 'split',
+        },
+      },
+    },
     { edit: 'changePushrodPlay', with: { patch: { coldMm: 1 } } },
   ];
   const id = 'line-r1';
