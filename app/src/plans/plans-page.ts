@@ -308,7 +308,8 @@ export class PlansPage {
   }
 
   private async take(list: readonly File[]): Promise<void> {
-    const files = await this.files();
+    const files = await this.files().catch((error: Error) => error);
+    if (files instanceof Error) return this.notices.say(`Nothing was imported: ${files.message}`);
     for (const file of list) {
       const stop = new AbortController();
       this.reading.set({ name: file.name, stop });

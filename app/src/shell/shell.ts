@@ -309,7 +309,12 @@ export class Shell {
     const load = earlyKeys(acts, inject(DestroyRef), () =>
       import('./keys').then(({ Keys }) => injector.get(Keys)),
     );
-    effect(() => this.store.interactive() && load());
+    effect(() => {
+      if (!this.store.interactive()) return;
+      load();
+      // What leaving asks is here by then, though the network may not be.
+      void import('./leave-plan').catch(() => undefined);
+    });
   }
   private readonly address = computed(() => {
     this.router.lastSuccessfulNavigation();
