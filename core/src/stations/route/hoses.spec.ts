@@ -393,15 +393,22 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     inspect(on).filter((snag) => snag.rule === rule);
 
   test('the fix of a hose of another class takes one of its own service', () => {
-    const fixed = (patch: Partial<Hose>): string => {
+    const fixed = (patch: Partial<Hose>): [said: string, kind: string] => {
       const on = { ...sound, hoses: sound.hoses.map((hose) => ({ ...hose, ...patch })) };
       const [snag] = found(on, 'hose-class');
       const { call } = fixOf(on, snag!.key)!;
       const [after] = applyEdit(on, call).hoses;
-      return hoseById(after!.stockId)!.kind === 'feed' ? 'feed' : 'pressure';
+      return [snag!.text, hoseById(after!.stockId)!.kind === 'feed' ? 'feed' : 'pressure'];
     };
-    expect(fixed({ stockId: 'feed-8' })).toBe('pressure');
-    expect(fixed({ stockId: 'ptfe-3', service: 'feed' })).toBe('feed');
+    expect(fixed({ stockId: 'feed-8' })).toEqual([
+      expect.stringMatching(/made for a reservoir's feed: brake pressure bursts it/),
+      'pressure',
+    ]);
+    expect(fixed({ stockId: 'ptfe-3', service: 'feed' })).toEqual([
+      expect.stringMatching(/is pressure hose: a reservoir feeds through a wider bore/),
+      'feed',
+    ]);
+    expect(fixed({ stockId: 'fuel-6' })[0]).toMatch(/is not brake hose/);
   });
   test('a sound hose has none: one that is steered is twisted a little by its travel', () => {
     const at = (on: Plan) => inspect(on).filter((snag) => snag.place.kind === 'hose');
