@@ -251,7 +251,7 @@ export class SpaceView {
       });
     });
   }
-  /** In another theme everything is drawn anew, in its colours. */
+  /** A change of theme redraws the scene in its own colours. */
   private followTheme(): void {
     let dark = this.theme.isDark();
     effect(() => {

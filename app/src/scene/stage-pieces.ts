@@ -62,7 +62,7 @@ export const matt = (ink: string, opacity = 1, use: 'one' | 'many' = 'one'): Mes
         opacity,
         depthWrite: opacity === 1,
         side: DoubleSide,
-        // Seen through from both sides in one go: drawn back first, three would look its shader up anew each time.
+        // Both sides in a single pass: in two, three looks the shader up again for every picture.
         forceSinglePass: true,
       }),
   );

@@ -1,7 +1,7 @@
 import type { Ref } from '@firm-line/core/plan';
 import { SHOWN_KINDS } from '../stations/registry';
 
-/** A place as it stands in the address: `line:line-r1:3`. */
+/** A reference as the address holds it: `line:line-r1:3`. */
 export const refText = ({ kind, id, node }: Ref): string =>
   [kind, id, ...(node === undefined ? [] : [node])]
     .map((part) => encodeURIComponent(part))

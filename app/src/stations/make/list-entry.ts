@@ -11,7 +11,7 @@ import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
 
-/** One thing of the shopping list, opened: how it stands, what is read out to a seller, whether what came is what was wanted. */
+/** Details of one item on the shopping list: its order, the wording for the seller, a check of the thread that arrived. */
 @Component({
   selector: 'fl-list-entry',
   imports: [FieldOf, OptionalNumberField],

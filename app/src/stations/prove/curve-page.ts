@@ -11,6 +11,7 @@ import { circuitDigest, judgeCurve, type Evidence } from '@firm-line/core/statio
 import {
   askedField,
   POINT_TAKEN,
+  portsHeldBy,
   ENGINE,
   type PedalCurve,
   type PedalPoint,
@@ -193,11 +194,7 @@ export class CurvePage {
   /** A valve of this circuit that a gauge might stand behind. */
   protected readonly behind = computed(() => {
     const { lines, parts } = this.store.plan();
-    const ports = new Set(
-      lines
-        .filter(({ circuitId }) => circuitId === this.circuitId())
-        .flatMap(({ ends }) => [ends.a.portId, ends.b.portId]),
-    );
+    const ports = portsHeldBy(lines.filter(({ circuitId }) => circuitId === this.circuitId()));
     const drawn = parts.find(
       ({ kind, ports: own }) =>
         ['proportioning-valve', 'combination-valve', 'load-valve'].includes(kind) &&

@@ -20,15 +20,15 @@ describe('what a curve says', () => {
     expect(costs.flex).toBeCloseTo(21, 0);
     expect(costs.play).toBeCloseTo(10, 0);
   });
-  it('names the air and the circuit, and says what differs from the air that Size reckons with', () => {
+  it('names the air and the circuit, and compares the air with what Size assumes', () => {
     const fit = fitOf(3);
     const words = (plannedMl?: number) =>
       curveWords(fit, costsAtStop(fit, PEDAL), 'Front brakes', plannedMl);
     expect(words().title).toBe('Air: 3.0 mL is left in front brakes');
     expect(words().detail).toMatch(/^3.0 mL of air, ± .* it costs 46 mm of pedal at 7 MPa/);
     expect(words().detail).not.toMatch(/Size/);
-    expect(words(3).detail).toMatch(/Size reckons with 3.0 mL\.$/);
-    expect(words(1).detail).toMatch(/Size reckons with 1.0 mL: the air is what differs\.$/);
+    expect(words(3).detail).toMatch(/Size assumes 3.0 mL\.$/);
+    expect(words(1).detail).toMatch(/Size assumes 1.0 mL: the air is what differs\.$/);
   });
   it('says how many readings it has while there are too few', () => {
     expect(tooFew(2).title).toBe('2 of 4 readings');

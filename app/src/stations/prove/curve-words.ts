@@ -40,7 +40,7 @@ const VERDICTS = {
   'cannot-tell': 'Cannot tell',
 } as const;
 
-/** What a curve says of a circuit, beside the air that Size reckons with. */
+/** The verdict on a circuit's curve, with the air that Size assumes beside it. */
 export function curveWords(
   { verdict, airMl, sigma, missing }: CurveFit,
   costs: ReturnType<typeof costsAtStop>,
@@ -58,7 +58,7 @@ export function curveWords(
       ? ': the air is what differs'
       : '';
   const beside =
-    plannedMl === undefined ? '' : ` Size reckons with ${plannedMl.toFixed(1)} mL${differs}.`;
+    plannedMl === undefined ? '' : ` Size assumes ${plannedMl.toFixed(1)} mL${differs}.`;
   const flex = `flexing ${costs.flex.toFixed(0)}`;
   const play = `free play ${costs.play.toFixed(0)} ± ${(2 * sigma.t0Mm).toFixed(0)}`;
   return {

@@ -16,6 +16,7 @@ import {
   FRESH_LINE,
   freshEnd,
   freshId,
+  portsHeldBy,
   withTube,
   type Line,
   type LineEnd,
@@ -226,15 +227,10 @@ export class LineForm {
   /** Ports that this end may take: not a bleeder, not held by another line nor by the other end. */
   protected free(end: 'a' | 'b'): { id: string; name: string }[] {
     const draft = this.draft()!;
-    const held = new Set(
-      this.store
-        .plan()
-        .lines.filter((l) => l.id !== draft.id)
-        .flatMap((l) => ENDS.map((e) => l.ends[e].portId)),
-    );
-    held.add(draft.ends[end === 'a' ? 'b' : 'a'].portId);
+    const held = portsHeldBy(this.store.plan().lines.filter((line) => line.id !== draft.id));
+    const other = draft.ends[end === 'a' ? 'b' : 'a'].portId;
     return [...this.store.view().ports.values()]
-      .filter(({ port }) => port.role !== 'bleeder' && !held.has(port.id))
+      .filter(({ port }) => port.role !== 'bleeder' && port.id !== other && !held.has(port.id))
       .map(({ part, port }) => ({ id: port.id, name: `${part.name}, ${port.name}` }));
   }
   protected set(patch: Partial<Line>): void {

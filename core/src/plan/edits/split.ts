@@ -1,6 +1,6 @@
 import { InputError } from '../../lib/faults/index.ts';
 import { addScaled, distance, sub, unit, ZERO, type Vec3, tenths } from '../../lib/vec/index.ts';
-import { FRESH_LINE, freshEnd } from '../model/index.ts';
+import { FRESH_LINE, freshEnd, portsHeldBy } from '../model/index.ts';
 import { freshId } from './fresh-id.ts';
 import type { LineView, PortView } from '../layout/line-view.ts';
 import { newPart } from './new-part.ts';
@@ -85,7 +85,7 @@ export function mirrorOf(
   { line, nodesMm }: LineView,
   ports: ReadonlyMap<string, PortView>,
 ): Plan {
-  const taken = new Set(plan.lines.flatMap(({ ends }) => [ends.a.portId, ends.b.portId]));
+  const taken = new Set(portsHeldBy(plan.lines));
   const end = (which: 'a' | 'b', at: Vec3): LineEnd => {
     const { flare, nutId } = line.ends[which];
     const nearest = [...ports.values()]

@@ -85,3 +85,13 @@ export const PORT = record<Port>()(
   },
   { about: { kind: 'port', prefix: 'port', noun: 'port', named: ({ name }) => name } },
 );
+
+/** Ports that the ends of lines or hoses hold. */
+export const portsHeldBy = (
+  of: readonly {
+    readonly ends: Readonly<Record<'a' | 'b', { readonly portId: string | null }>>;
+  }[],
+): ReadonlySet<string> =>
+  new Set(
+    of.flatMap(({ ends }) => [ends.a.portId, ends.b.portId]).filter((portId) => portId !== null),
+  );

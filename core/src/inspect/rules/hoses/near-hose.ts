@@ -1,5 +1,5 @@
 import { derivePair } from '../../../lib/derive/index.ts';
-import { boxGap, clearanceTo, type Clearance } from '../../../shape/obstacles/index.ts';
+import { boxGap, clearanceTo } from '../../../shape/obstacles/index.ts';
 import { envelopeOfHose, type HoseView } from '../../../stations/route/index.ts';
 import { boxOfLine, pointsOf, type LineView } from '../../../plan/index.ts';
 import { distance } from '../../../lib/vec/index.ts';
@@ -21,15 +21,8 @@ const tooNear = derivePair('hose near a line', (hose: HoseView, line: LineView) 
     meets(0) ? MEETS_MM : 0,
     line.pieces.at(-1)!.endMm - (meets(-1) ? MEETS_MM : 0),
   ];
-  const gap: Clearance | null = clearanceTo(
-    envelope,
-    pointsOf(line.pieces),
-    line.tube.odMm,
-    keepMm,
-    from,
-    to,
-  );
-  return gap && gap.distanceMm < keepMm ? { line, keepMm, distanceMm: gap.distanceMm } : null;
+  const gap = clearanceTo(envelope, pointsOf(line.pieces), line.tube.odMm, keepMm, from, to);
+  return gap && gap.distanceMm < keepMm ? { keepMm, distanceMm: gap.distanceMm } : null;
 });
 
 /** A hose that comes too near to a tube, in some state of its travel: it rubs itself or the tube through. */

@@ -1,13 +1,12 @@
 import { derive } from '../../../lib/derive/index.ts';
-import { isInline, makesPressure, type Plan } from '../../../plan/index.ts';
+import { isInline, makesPressure, portsHeldBy, type Plan } from '../../../plan/index.ts';
 import { endsByPart, ENDS_READ } from './_ends-by-part.ts';
 import { defineRule } from '../../define-rule.ts';
 
 const joinedPorts = derive(
   'joined ports',
   ({ lines, hoses }: Pick<Plan, 'lines' | 'hoses'>) => [lines, hoses],
-  (lines, hoses): ReadonlySet<string | null> =>
-    new Set([...lines, ...hoses].flatMap(({ ends }) => [ends.a.portId, ends.b.portId])),
+  (lines, hoses) => portsHeldBy([...lines, ...hoses]),
 );
 
 /** A port of a joint or a master that no line ends at and that is not set down as spare lets the fluid out. */

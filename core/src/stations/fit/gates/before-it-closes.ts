@@ -1,5 +1,5 @@
 import { isMade } from '../../make/making/index.ts';
-import { lineSpace, type Gate, type Ref } from '../../../plan/index.ts';
+import { lineSpace, portsHeldBy, type Gate, type Ref } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import type { Vec3 } from '../../../lib/vec/index.ts';
 
@@ -19,13 +19,9 @@ export const isIn =
     at !== undefined && at.every((v, i) => v >= minMm[i]! && v <= maxMm[i]!);
 
 type Inside = (at: Vec3 | undefined) => boolean;
-type Ends = Readonly<Record<'a' | 'b', { readonly portId: string | null }>>;
-/** Ports that lines or hoses hold. */
-const heldPorts = (of: readonly { readonly ends: Ends }[]): Set<string | null> =>
-  new Set(of.flatMap(({ ends }) => [ends.a.portId, ends.b.portId]));
 
 /** Places inside that lines rest on and that are a guess. */
-function measureFirst({ ports, points }: Looked, used: Set<string | null>, inside: Inside) {
+function measureFirst({ ports, points }: Looked, used: ReadonlySet<string>, inside: Inside) {
   return [
     ...[...ports.values()]
       .filter(({ port, fixed }) => used.has(port.id) && fixed.guess && inside(fixed.atMm))
@@ -59,7 +55,7 @@ function runThrough({ lines, plan }: Looked, inside: Inside): GateTask[] {
 }
 
 /** Ports inside that nothing is joined to. */
-const joinFirst = ({ ports }: Looked, taken: Set<string | null>, inside: Inside): GateTask[] =>
+const joinFirst = ({ ports }: Looked, taken: ReadonlySet<string>, inside: Inside): GateTask[] =>
   [...ports.values()]
     .filter(
       ({ port, fixed }) =>
@@ -79,7 +75,7 @@ const joinFirst = ({ ports }: Looked, taken: Set<string | null>, inside: Inside)
 export function beforeItCloses(looked: Looked, gate: Gate): GateTask[] {
   const { lines, plan } = looked;
   const inside = isIn(gate);
-  const byLines = heldPorts(lines.map(({ line }) => line));
+  const drawn = lines.map(({ line }) => line);
   const joints = lines.flatMap((view) =>
     (['a', 'b'] as const).flatMap((end) => {
       const node = end === 'a' ? 0 : view.nodesMm.length - 1;
@@ -122,9 +118,9 @@ export function beforeItCloses(looked: Looked, gate: Gate): GateTask[] {
     text: `Hold ${these} under pressure and look at each dry: ${joints.map(({ name }) => name).join('; ')}.`,
   };
   return [
-    ...measureFirst(looked, byLines, inside),
+    ...measureFirst(looked, portsHeldBy(drawn), inside),
     ...runThrough(looked, inside),
-    ...joinFirst(looked, new Set([...byLines, ...heldPorts(plan.hoses)]), inside),
+    ...joinFirst(looked, portsHeldBy([...drawn, ...plan.hoses]), inside),
     ...open,
     ...torque,
     ...(joints.length ? [test] : []),
