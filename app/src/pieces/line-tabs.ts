@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ListKeyManager, type ListKeyManagerOption } from '@angular/cdk/a11y';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  Injector,
+} from '@angular/core';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { hostSize } from '../kit/element-size';
 import { PlanStore } from '../session/plan-store';
@@ -12,6 +20,17 @@ const INKS = {
 
 /** A line's title stands beside its code where this much is there for both, px; else it comes on hover, and below. */
 const TITLE_PX = 112;
+
+interface Tab extends ListKeyManagerOption {
+  readonly id: string;
+  readonly name: string;
+  readonly title: string;
+  readonly chosen: boolean;
+  readonly ink: (typeof INKS)[keyof typeof INKS];
+  /** How wide it is beside the others. */
+  readonly share: number;
+  readonly hint: string;
+}
 
 /** All lines in one row, each as long as its share; one is picked. */
 @Component({
@@ -62,7 +81,7 @@ const TITLE_PX = 112;
 export class LineTabs {
   private readonly store = inject(PlanStore);
   protected readonly selection = inject(Selection);
-  protected readonly lines = computed(() => {
+  protected readonly lines = computed((): Tab[] => {
     const view = this.store.view();
     const longest = Math.max(1, ...(view?.lines ?? []).map((v) => v.card?.developedMm ?? 0));
     return (view?.lines ?? []).map(({ line, card }) => ({
@@ -87,18 +106,22 @@ export class LineTabs {
       ),
   );
 
+  private readonly host: HTMLElement = inject(ElementRef).nativeElement;
+  private readonly keys = new ListKeyManager(this.lines, inject(Injector))
+    .withHorizontalOrientation('ltr')
+    .withHomeAndEnd()
+    .withWrap();
+  constructor() {
+    this.keys.change.subscribe((index) => {
+      const { id } = this.lines()[index]!;
+      this.selection.chooseLine(id);
+      this.host.querySelector<HTMLElement>(`[data-line="${id}"]`)?.focus();
+    });
+  }
+
   /** Arrow keys walk along the lines, as in any radio group. */
   protected walk(event: KeyboardEvent): void {
-    const step = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 }[event.key];
-    if (!step) return;
-    event.preventDefault();
-    const lines = this.lines();
-    const next =
-      lines[(lines.findIndex((line) => line.chosen) + step + lines.length) % lines.length];
-    if (!next) return;
-    this.selection.chooseLine(next.id);
-    (event.currentTarget as HTMLElement).parentElement
-      ?.querySelector<HTMLElement>(`[data-line="${next.id}"]`)
-      ?.focus();
+    this.keys.updateActiveItem(this.lines().findIndex(({ chosen }) => chosen));
+    this.keys.onKeydown(event);
   }
 }

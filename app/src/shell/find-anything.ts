@@ -1,9 +1,11 @@
+import { ListKeyManager, type ListKeyManagerOption } from '@angular/cdk/a11y';
 import type { ElementRef } from '@angular/core';
 import {
   ChangeDetectionStrategy,
   Component,
   computed,
   inject,
+  Injector,
   signal,
   viewChild,
 } from '@angular/core';
@@ -14,7 +16,7 @@ import { Jump } from '../session/jump';
 import { STATIONS, stationFor } from '../stations/registry';
 import { Dialog } from '../kit/dialog';
 
-interface Hit {
+interface Hit extends ListKeyManagerOption {
   readonly text: string;
   readonly kind: string;
   readonly go: () => void;
@@ -44,7 +46,7 @@ const MOST_HITS = 30;
         aria-label="Find a line, a place, a part or a snag"
         placeholder="Find a line, a place, a part or a snag"
         autocomplete="off"
-        [attr.aria-activedescendant]="hits().length ? 'find-' + at() : null"
+        [attr.aria-activedescendant]="hits().length ? 'find-' + keys.activeItemIndex : null"
         (input)="type(field.value)"
         (keydown)="key($event)"
       />
@@ -53,16 +55,16 @@ const MOST_HITS = 30;
           <li
             role="option"
             [id]="'find-' + i"
-            [attr.aria-selected]="i === at()"
+            [attr.aria-selected]="i === keys.activeItemIndex"
             class="flex min-h-11 cursor-pointer items-center justify-between gap-4 rounded-lg px-3"
-            [class.bg-fluid-pale]="i === at()"
+            [class.bg-fluid-pale]="i === keys.activeItemIndex"
             (click)="take(hit)"
             (keydown.enter)="take(hit)"
             tabindex="-1"
           >
             <span class="truncate">{{ hit.text }}</span><span
               class="text-sm text-ink-soft"
-              [class.text-ink]="i === at()"
+              [class.text-ink]="i === keys.activeItemIndex"
               >{{ hit.kind }}</span
             >
           </li>
@@ -81,7 +83,6 @@ export class FindAnything {
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
   private readonly query = signal('');
   protected readonly isOpened = signal(false);
-  protected readonly at = signal(0);
 
   private readonly all = computed((): Hit[] => {
     if (!this.store.isOpen()) return [];
@@ -142,6 +143,15 @@ export class FindAnything {
       .slice(0, MOST_HITS);
   });
 
+  protected readonly keys = new ListKeyManager(this.hits, inject(Injector))
+    .withPageUpDown()
+    .withWrap();
+  constructor() {
+    this.keys.change.subscribe((index) =>
+      document.getElementById(`find-${index}`)?.scrollIntoView({ block: 'nearest' }),
+    );
+  }
+
   open(): void {
     void import('minisearch').then(({ default: library }) => this.library.set(library));
     this.isOpened.set(true);
@@ -151,18 +161,15 @@ export class FindAnything {
   }
   protected type(text: string): void {
     this.query.set(text);
-    this.at.set(0);
+    this.keys.updateActiveItem(0);
   }
   protected key(event: KeyboardEvent): void {
-    const count = this.hits().length;
-    if (event.key === 'Enter' && this.hits()[this.at()]) this.take(this.hits()[this.at()]!);
-    else if (event.key === 'ArrowDown' && count) this.at.update((i) => (i + 1) % count);
-    else if (event.key === 'ArrowUp' && count) this.at.update((i) => (i + count - 1) % count);
-    else return;
-    event.preventDefault();
-    queueMicrotask(() =>
-      document.getElementById(`find-${this.at()}`)?.scrollIntoView({ block: 'nearest' }),
-    );
+    const hit = this.hits()[this.keys.activeItemIndex ?? 0];
+    if (event.key !== 'Enter') this.keys.onKeydown(event);
+    else if (hit) {
+      event.preventDefault();
+      this.take(hit);
+    }
   }
   protected take(hit: Hit): void {
     this.dialog().close();

@@ -1,3 +1,11 @@
+import {
+  DOWN_ARROW,
+  HOME,
+  A as KEY_A,
+  LEFT_ARROW,
+  RIGHT_ARROW,
+  UP_ARROW,
+} from '@angular/cdk/keycodes';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { floorView } from '@firm-line/core/stations/fit/tasks';
@@ -69,16 +77,16 @@ describe('the shell', () => {
     const chosen = (): string | null => field.getAttribute('aria-activedescendant');
     const rows = at.root.querySelectorAll('fl-find-anything li').length;
     expect(rows).toBeGreaterThan(1);
-    const arrow = async (key: string): Promise<void> => {
-      field.dispatchEvent(new KeyboardEvent('keydown', { key }));
+    const arrow = async (keyCode: number): Promise<void> => {
+      field.dispatchEvent(new KeyboardEvent('keydown', { keyCode }));
       await at.fixture.whenStable();
     };
-    await arrow('ArrowDown');
+    await arrow(DOWN_ARROW);
     expect(chosen()).toBe('find-1');
-    await arrow('ArrowUp');
-    await arrow('ArrowUp');
+    await arrow(UP_ARROW);
+    await arrow(UP_ARROW);
     expect(chosen()).toBe(`find-${rows - 1}`);
-    await arrow('ArrowDown');
+    await arrow(DOWN_ARROW);
     expect(chosen()).toBe('find-0');
     field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
     await at.fixture.whenStable();
@@ -145,21 +153,26 @@ describe('the ribbon', () => {
     const root = fixture.nativeElement as HTMLElement;
     const chosen = (): string =>
       root.querySelector('[aria-checked=true]')!.getAttribute('data-line')!;
-    const press = async (key: string): Promise<void> => {
+    const press = async (keyCode: number): Promise<void> => {
       root
         .querySelector('[aria-checked=true]')!
-        .dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+        .dispatchEvent(new KeyboardEvent('keydown', { keyCode, bubbles: true }));
       await fixture.whenStable();
     };
     expect([root.querySelectorAll('[role=radio]').length, chosen()]).toEqual([
       at.store.plan().lines.length,
       'line-f1',
     ]);
-    await press('ArrowRight');
+    await press(RIGHT_ARROW);
     expect(chosen()).toBe('line-f2');
-    await press('ArrowLeft');
-    await press('ArrowLeft');
+    await press(LEFT_ARROW);
+    await press(LEFT_ARROW);
     expect(chosen()).toBe('line-c1');
+    await press(HOME);
+    expect(chosen()).toBe('line-f1');
+    // Any other key is not the row's.
+    await press(KEY_A);
+    expect(chosen()).toBe('line-f1');
   });
 
   test('an edit that would undo done work is asked about: left it changes nothing, agreed to it is made and can be undone', async () => {
