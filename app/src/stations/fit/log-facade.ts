@@ -1,5 +1,11 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { type AboutKind, type EditCall, type Log, type LogEntry } from '@firm-line/core/plan';
+import {
+  ABOUT_KINDS,
+  recordsIn,
+  type EditCall,
+  type Log,
+  type LogEntry,
+} from '@firm-line/core/plan';
 import { floorView } from '@firm-line/core/stations/fit/tasks';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
@@ -22,33 +28,20 @@ export class LogFacade {
 
   readonly choices = computed((): readonly AboutChoice[] => {
     const plan = this.store.plan();
-    const named = (
-      kind: AboutKind,
-      of: readonly { readonly id: string; readonly name: string }[],
-    ): AboutChoice[] => of.map(({ id, name }) => ({ kind, id, name }));
+    const records = recordsIn(plan).flatMap(({ ref: { kind, id }, name }): AboutChoice[] => {
+      const about = kind === 'makerSheet' ? 'sheet' : ABOUT_KINDS.find((one) => one === kind);
+      return about ? [{ kind: about, id, name }] : [];
+    });
+    const tasks = floorView(viewPlan(plan)).map(({ task: { id, name } }): AboutChoice => ({
+      kind: 'task',
+      id,
+      name,
+    }));
     return [
       { kind: 'plan', id: plan.id, name: 'The whole vehicle' },
-      ...named(
-        'line',
-        plan.lines.map(({ id, name, title }) => ({ id, name: `${name} ${title}`.trim() })),
+      ...[...records, ...tasks].sort(
+        (a, b) => ABOUT_KINDS.indexOf(a.kind) - ABOUT_KINDS.indexOf(b.kind),
       ),
-      ...named('hose', plan.hoses),
-      ...named('part', plan.parts),
-      ...plan.parts.flatMap((part) =>
-        part.ports.map(({ id, name }): AboutChoice => ({
-          kind: 'port',
-          id,
-          name: `${part.name}, ${name}`,
-        })),
-      ),
-      ...named('thing', plan.things),
-      ...named('gate', plan.gates),
-      ...named('point', plan.points),
-      ...named(
-        'task',
-        floorView(viewPlan(plan)).map(({ task }) => task),
-      ),
-      ...named('sheet', this.log().sheets),
     ];
   });
   private readonly byKey = computed(

@@ -21,20 +21,19 @@ export interface Photo {
   readonly heightPx: number;
   readonly bytes: number;
 }
-/** Kinds of thing that a log entry may be about. */
+/** Kinds of thing that a log entry may be about, in the order in which they are offered. */
 export const ABOUT_KINDS = [
   'plan',
-  'port',
-  'part',
   'line',
   'hose',
+  'part',
+  'port',
   'thing',
   'gate',
   'point',
   'task',
   'sheet',
 ] as const;
-export type AboutKind = (typeof ABOUT_KINDS)[number];
 export interface LogEntry {
   readonly id: string;
   readonly at: string;
@@ -43,7 +42,7 @@ export interface LogEntry {
   readonly text: string;
   /** A figure that was read, with its unit, as typed. */
   readonly reading: string;
-  readonly about: { readonly kind: AboutKind; readonly id: string };
+  readonly about: { readonly kind: (typeof ABOUT_KINDS)[number]; readonly id: string };
   /** How it lay before, or as it is now. */
   readonly when: 'before' | 'now';
   readonly photos: readonly Photo[];
