@@ -1,24 +1,15 @@
-import { byAxis, type Vec3 } from '@firm-line/core/lib/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { CIRCUIT_STROKES } from '../kit/circuit-ink';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import type { Nature } from '@firm-line/core/shape/obstacles';
-import type { ResolvedPosition, LineView, Target } from '@firm-line/core/plan';
+import type { LineView, Target } from '@firm-line/core/plan';
 import { polyline } from '@firm-line/core/shape/tube';
-import { formatLength } from '@firm-line/core/lib/units';
 import { PlanStore } from '../session/plan-store';
 import { afterPaint } from '../kit/after-paint';
 import { hostSize } from '../kit/element-size';
 import { nearest, toPolyline } from '../kit/picking';
-import {
-  pathThrough,
-  placeLabels,
-  placesOf,
-  projectFlat,
-  ticks,
-  type Face,
-  type FlatProjection,
-  type Label,
-} from '../kit/flat-projection';
+import { pathThrough, placesOf, projectFlat, type FlatProjection } from '../kit/flat-projection';
+import { FACES, flatGrid, marksOf, placePaths } from './flat-marks';
 import { outlineOf } from '../kit/thing-outline';
 
 const THING_LOOKS: Record<Nature, string> = {
@@ -28,21 +19,8 @@ const THING_LOOKS: Record<Nature, string> = {
   sharp: 'fill-mind stroke-mind',
   reserved: 'fill-mind stroke-mind',
 };
-const FACES: readonly Face[] = ['top', 'side'];
-const FACE_NAMES: Record<Face, string> = { top: 'From above', side: 'From the left' };
 /** How near a finger or a pointer must be to a place, a corner or a line, px. */
 const REACH = { place: 14, line: 12 };
-
-interface Mark {
-  readonly target: Target;
-  readonly face: Face;
-  readonly x: number;
-  readonly y: number;
-  readonly rx: number;
-  readonly ry: number;
-  readonly guess: boolean;
-  readonly name: string;
-}
 
 const sameProjection = (a: FlatProjection, b: FlatProjection): boolean =>
   a.pxPerMm.top === b.pxPerMm.top &&
@@ -266,89 +244,14 @@ export class FlatViews {
     );
   });
 
-  private readonly marks = computed((): Mark[] => {
-    const { points, ports } = this.view();
-    const { at, pxPerMm, stands } = this.projection();
-    const ends = new Set([
-      this.chosen()?.line.ends.a.portId,
-      this.chosen()?.line.ends.b.portId,
-      this.target()?.id,
-    ]);
-    const both = (
-      target: Target,
-      { atMm, sigmaMm, guess }: ResolvedPosition,
-      name: string,
-    ): Mark[] =>
-      FACES.map((face) => {
-        const [x, y] = at(face, atMm);
-        return {
-          target,
-          face,
-          x,
-          y,
-          rx: 2 * sigmaMm[stands && face === 'top' ? 1 : 0] * pxPerMm[face],
-          ry: 2 * sigmaMm[face === 'side' ? 2 : stands ? 0 : 1] * pxPerMm[face],
-          guess,
-          name,
-        };
-      });
-    return [
-      ...[...ports.values()]
-        .filter(({ port }) => port.role !== 'bleeder')
-        .flatMap(({ part, port, fixed }) =>
-          both({ kind: 'port', id: port.id }, fixed, ends.has(port.id) ? part.name : ''),
-        ),
-      ...[...points.values()].flatMap(({ point, fixed }) =>
-        both({ kind: 'point', id: point.id }, fixed, point.name.split(',')[0]!.slice(0, 14)),
-      ),
-    ];
+  private readonly marks = computed(() => {
+    const ends = this.chosen()?.line.ends;
+    const named = new Set([ends?.a.portId, ends?.b.portId, this.target()?.id]);
+    return marksOf(this.view(), this.projection(), (portId) => named.has(portId));
   });
-  protected readonly places = computed(() => {
-    const path = (marks: readonly Mark[], draw: (mark: Mark) => string): string =>
-      marks.map((mark) => draw(mark)).join('');
-    const square = ({ x, y }: Mark, half = 4): string =>
-      `M${x - half} ${y - half}h${2 * half}v${2 * half}h${-2 * half}z`;
-    const marks = this.marks();
-    const ports = marks.filter((m) => m.target.kind === 'port');
-    const wanted = marks
-      .filter(({ name }) => name)
-      .map(({ name, x, y, target }) => ({
-        text: name,
-        x,
-        y,
-        must: target.id === this.target()?.id,
-      }));
-    const { texts, names } = this.grid();
-    const written: readonly Label[] = [
-      ...texts,
-      ...names.map((one) => ({ ...one, anchor: 'start' as const })),
-    ];
-    return {
-      // An ellipse smaller than the mark itself would not be seen.
-      sure: path(
-        marks.filter((m) => Math.max(m.rx, m.ry) > 3),
-        ({ x, y, rx, ry }) =>
-          `M${x - rx} ${y}a${rx} ${ry} 0 1 0 ${2 * rx} 0a${rx} ${ry} 0 1 0 ${-2 * rx} 0z`,
-      ),
-      points: path(
-        marks.filter((m) => m.target.kind === 'point'),
-        ({ x, y }) => `M${x - 6} ${y}h12M${x} ${y - 6}v12`,
-      ),
-      ports: path(
-        ports.filter((m) => !m.guess),
-        square,
-      ),
-      guesses: path(
-        ports.filter((m) => m.guess),
-        square,
-      ),
-      chosen: path(
-        marks.filter((m) => m.target.id === this.target()?.id),
-        (m) => square(m, 9),
-      ),
-      names: placeLabels(wanted, this.size(), written),
-    };
-  });
+  protected readonly places = computed(() =>
+    placePaths(this.marks(), this.target()?.id, this.size(), this.grid()),
+  );
 
   protected readonly tapes = computed(() => {
     const target = this.target();
@@ -364,57 +267,7 @@ export class FlatViews {
     return drawn;
   });
 
-  protected readonly grid = computed(() => {
-    const p = this.projection();
-    const { units } = this.store;
-    const text = (mm: number): string => formatLength(mm, units());
-    const edges = (face: Face) => {
-      const [a, b] = [p.at(face, p.min), p.at(face, p.max)];
-      return {
-        left: Math.min(a[0], b[0]),
-        right: Math.max(a[0], b[0]),
-        top: Math.min(a[1], b[1]),
-        bottom: Math.max(a[1], b[1]),
-      };
-    };
-    const point = (axis: 0 | 1 | 2, mm: number): Vec3 => byAxis((i) => (i === axis ? mm : 0));
-    /** Lines of one axis on a face, level or upright, with their figures at its edge. */
-    const linesOf = (face: Face, axis: 0 | 1 | 2, upright: boolean, figures = true) => {
-      const { left, right, top, bottom } = edges(face);
-      return ticks(p.min[axis], p.max[axis], p.gridMm[face]).map((mm) => {
-        const [x, y] = p.at(face, point(axis, mm));
-        const label: Label = upright
-          ? { x, y: bottom + 16, anchor: 'middle', text: text(mm) }
-          : { x: left - 6, y: y + 4, anchor: 'end', text: text(mm) };
-        return {
-          d: upright ? `M${x} ${top}V${bottom}` : `M${left} ${y}H${right}`,
-          label: figures ? label : null,
-        };
-      });
-    };
-    const all = p.stands
-      ? [
-          ...linesOf('top', 0, false),
-          ...linesOf('top', 1, true),
-          ...linesOf('side', 2, false),
-          ...linesOf('side', 0, true),
-        ]
-      : [
-          ...linesOf('top', 1, false),
-          ...linesOf('side', 2, false),
-          ...linesOf('top', 0, true, false),
-          ...linesOf('side', 0, true),
-        ];
-    return {
-      d: all.map(({ d }) => d).join(''),
-      texts: all.flatMap(({ label }) => (label ? [label] : [])),
-      names: FACES.map((face) => ({
-        text: FACE_NAMES[face],
-        x: edges(face).left,
-        y: edges(face).top - 9,
-      })),
-    };
-  });
+  protected readonly grid = computed(() => flatGrid(this.projection(), this.store.units()));
 
   /** What a tap meant: a corner of the chosen line, a place, or a line, the nearest within reach. */
   protected pick(event: MouseEvent): void {

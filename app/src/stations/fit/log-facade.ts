@@ -1,4 +1,4 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable, linkedSignal } from '@angular/core';
 import {
   ABOUT_KINDS,
   recordsIn,
@@ -17,14 +17,23 @@ export interface AboutChoice extends About {
   readonly name: string;
 }
 
+/** What an entry is about, from its key. */
+export function refOf(key: string): About {
+  const at = key.indexOf(':');
+  return { kind: key.slice(0, at) as About['kind'], id: key.slice(at + 1) };
+}
+
 /** The log of the open plan, the places it can be about, and its edits. */
 @Injectable({ providedIn: 'root' })
 export class LogFacade {
   private readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
   readonly log = computed((): Log => this.store.plan().log);
-  /** What the next entry is about. */
-  readonly about = signal<About | null>(null);
+  /** What the next entry is about: the whole vehicle until a place is told. */
+  readonly about = linkedSignal<string, About>({
+    source: () => this.store.plan().id,
+    computation: (id) => ({ kind: 'plan', id }),
+  });
 
   readonly choices = computed((): readonly AboutChoice[] => {
     const plan = this.store.plan();

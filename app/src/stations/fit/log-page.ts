@@ -3,35 +3,26 @@ import {
   Component,
   computed,
   inject,
-  linkedSignal,
   signal,
   viewChild,
 } from '@angular/core';
-import {
-  aboutKey,
-  beforeAndNow,
-  byDayFound,
-  nextBag,
-  photosOf,
-} from '@firm-line/core/stations/fit/log';
+import { aboutKey, beforeAndNow, byDayFound, photosOf } from '@firm-line/core/stations/fit/log';
 import type { LogEntry, Photo, Ref } from '@firm-line/core/plan';
 import { Dialog } from '../../kit/dialog';
-import { CheckField } from '../../kit/fields/check-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
 import { PlanZips } from '../../storage/plan-zips';
 import { stationFor } from '../registry';
-import { AddPhotos } from './add-photos';
 import { BeforeNow } from './before-now';
-import { Initials } from './initials';
-import { LogFacade } from './log-facade';
+import { LogEntryForm } from './log-entry-form';
+import { LogFacade, refOf } from './log-facade';
 import { PhotoView } from './photo-view';
 
 /** What was seen and read, by day: text, readings and photographs on any place of the plan. */
 @Component({
   selector: 'fl-log-page',
-  imports: [AddPhotos, BeforeNow, CheckField, Dialog, PhotoView, SelectField],
+  imports: [BeforeNow, Dialog, LogEntryForm, PhotoView, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -52,74 +43,7 @@ import { PhotoView } from './photo-view';
         Export with photographs
       </button>
     </div>
-    <form
-      class="card mt-4 grid gap-3 p-5 print:hidden"
-      (submit)="add($event)"
-      aria-label="New entry"
-    >
-      <div class="grid gap-3 sm:grid-cols-3">
-        <fl-select-field
-          class="sm:col-span-2"
-          field="log-about"
-          label="What it is about"
-          [options]="abouts()"
-          [value]="aboutNow()"
-          (changed)="aboutNow.set($event)"
-        />
-        <fl-select-field
-          field="log-when"
-          label="How it"
-          [options]="whens"
-          [value]="when()"
-          (changed)="when.set($event)"
-        />
-      </div>
-      <div>
-        <label class="label block" for="log-text">What was seen</label
-        ><textarea
-          #text
-          id="log-text"
-          class="field min-h-20 w-full"
-          maxlength="5000"
-          [value]="said()"
-          (input)="said.set(text.value)"
-        ></textarea>
-      </div>
-      <div class="grid gap-3 sm:grid-cols-3">
-        <div>
-          <label class="label block" for="log-reading">Reading, with its unit</label
-          ><input
-            #reading
-            id="log-reading"
-            class="field-mono w-full"
-            maxlength="100"
-            placeholder="12.4 V"
-            [value]="read()"
-            (input)="read.set(reading.value)"
-          />
-        </div>
-        <div>
-          <label class="label block" for="log-by">Who, by initials</label
-          ><input
-            #by
-            id="log-by"
-            class="field w-full"
-            maxlength="20"
-            [value]="who.value()"
-            (input)="who.set(by.value)"
-          />
-        </div>
-      </div>
-      <fl-add-photos [(photos)]="photos" />
-      <fl-check-field
-        [label]="'It goes in a bag: no. ' + bagNo()"
-        [checked]="bagged()"
-        (changed)="bagged.set($event)"
-      />
-      <div>
-        <button type="submit" class="btn-main" [disabled]="!canAdd()">Put it in the log</button>
-      </div>
-    </form>
+    <fl-log-entry-form class="mt-4 block print:hidden" />
     @if (pair(); as both) {
       <section class="mt-6 print:hidden" aria-label="Before and now">
         <h3 class="text-lg font-bold">{{ placeNow() }}: before and now</h3>
@@ -246,24 +170,6 @@ export class LogPage {
   private readonly zips = inject(PlanZips);
   private readonly jump = inject(Jump);
   private readonly dialogRef = viewChild.required(Dialog);
-  protected readonly whens = [
-    ['now', 'lies now'],
-    ['before', 'lay before'],
-  ] as const;
-  protected readonly abouts = computed(() =>
-    this.sheet.choices().map((choice) => [aboutKey(choice), choice.name] as const),
-  );
-  protected readonly aboutNow = linkedSignal(() => {
-    const about = this.sheet.about();
-    return about ? aboutKey(about) : aboutKey({ kind: 'plan', id: this.store.plan().id });
-  });
-  protected readonly when = signal<LogEntry['when']>('now');
-  protected readonly said = signal('');
-  protected readonly read = signal('');
-  protected readonly who = inject(Initials);
-  protected readonly photos = signal<readonly Photo[]>([]);
-  protected readonly bagged = signal(false);
-  protected readonly bagNo = computed(() => nextBag(this.sheet.log().entries));
   protected readonly bags = computed(() =>
     this.sheet.log().entries.filter(({ bag }) => bag !== undefined),
   );
@@ -272,9 +178,6 @@ export class LogPage {
   protected readonly place = signal('');
   protected readonly large = signal<Photo | null>(null);
 
-  protected readonly canAdd = computed(() =>
-    Boolean(this.said().trim() || this.read().trim() || this.photos().length),
-  );
   protected readonly photoCount = computed(() => photosOf(this.sheet.log()).length);
   protected readonly days = computed(() =>
     byDayFound(
@@ -289,33 +192,10 @@ export class LogPage {
     ).entries(),
   ]);
   /** Of the place that is looked at, else of the one that is written of. */
-  private readonly seen = computed(() => this.place() || this.aboutNow());
-  protected readonly placeNow = computed(() => this.sheet.nameOf(this.refOf(this.seen())));
+  private readonly seen = computed(() => this.place() || aboutKey(this.sheet.about()));
+  protected readonly placeNow = computed(() => this.sheet.nameOf(refOf(this.seen())));
   protected readonly pair = computed(() => beforeAndNow(this.sheet.log().entries, this.seen()));
 
-  private refOf(key: string): LogEntry['about'] {
-    const at = key.indexOf(':');
-    return { kind: key.slice(0, at) as LogEntry['about']['kind'], id: key.slice(at + 1) };
-  }
-  protected add(event: Event): void {
-    event.preventDefault();
-    if (!this.canAdd()) return;
-    const entry = {
-      at: new Date().toISOString(),
-      by: this.who.value().trim(),
-      text: this.said().trim(),
-      reading: this.read().trim(),
-      about: this.refOf(this.aboutNow()),
-      when: this.when(),
-      photos: this.photos(),
-      ...(this.bagged() ? { bag: this.bagNo() } : {}),
-    };
-    if (!this.sheet.apply({ edit: 'recordLogEntry', with: { entry } })) return;
-    this.said.set('');
-    this.read.set('');
-    this.photos.set([]);
-    this.bagged.set(false);
-  }
   protected remove(id: string): void {
     this.sheet.apply({ edit: 'removeLogEntry', with: { id } });
   }

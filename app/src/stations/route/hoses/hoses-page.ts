@@ -9,22 +9,18 @@ import {
   viewChild,
 } from '@angular/core';
 import {
-  clampAt,
   hoseOrder,
   hoseView,
   ORDER_STEP_MM,
-  posedThing,
   slideAlong,
   slideTo,
   type HoseState,
   type HoseView,
 } from '@firm-line/core/stations/route';
-import { judge, mover, RIDE, type Pose, type Settled } from '@firm-line/core/shape/rod';
+import { RIDE, type Pose } from '@firm-line/core/shape/rod';
 import type { Hose } from '@firm-line/core/plan';
-import { formatLength } from '@firm-line/core/lib/units';
-import { addScaled, distance, type Vec3 } from '@firm-line/core/lib/vec';
+import type { Vec3 } from '@firm-line/core/lib/vec';
 import { SnagRow } from '../../../pieces/snag-row';
-import { LevelSign } from '../../../kit/level-sign';
 import { PlanStore } from '../../../session/plan-store';
 import { Selection } from '../../../session/selection';
 import { SpaceView } from '../../../scene/space-view';
@@ -32,30 +28,27 @@ import { HoseCells } from './hose-cells';
 import { HoseFigures } from './hose-figures';
 import { HoseForm } from './hose-form';
 import { HoseLength } from './hose-length';
+import { HoseList } from './hose-list';
+import { around, fittingsOf, hangIn, movingBy, type Held } from './hose-live';
 import { HoseScrub } from './hose-scrub';
 import { HoseSheet } from './hose-sheet';
 import { HoseStrip } from './hose-strip';
 import { endAt, endMoves, moveEnd } from './move-end';
 import { VERDICT_WORDS } from './hose-words';
 import { Disclosure } from '../../../kit/disclosure';
-import { ListRow } from '../../../kit/list-row';
-
-/** What moves near the end is shown as it stands: within this of it, mm. */
-const NEAR_MM = 700;
 
 /** The flexible lines: one hose through its travel, in the scene, on its strip and in cells; its length and its bracket. */
 @Component({
   selector: 'fl-hoses-page',
   imports: [
-    ListRow,
     Disclosure,
     SpaceView,
     SnagRow,
-    LevelSign,
     HoseCells,
     HoseFigures,
     HoseForm,
     HoseLength,
+    HoseList,
     HoseScrub,
     HoseSheet,
     HoseStrip,
@@ -144,34 +137,7 @@ const NEAR_MM = 700;
           role="region"
           aria-label="Hoses and the chosen one's figures"
         >
-          <ul class="grid gap-1" data-test="hoses">
-            @for (row of rows(); track row.id) {
-              <li>
-                <button
-                  [flListRow]="row.chosen"
-                  (click)="selection.chooseHose(row.id)"
-                  [attr.data-hose]="row.id"
-                >
-                  <strong class="w-9">{{ row.name }}</strong>
-                  <span class="min-w-0 flex-1 truncate text-sm">{{ row.title }}</span>
-                  <span class="font-mono text-sm">{{ row.order }}</span>
-                  @if (row.level) {
-                    <fl-level-sign [level]="row.level" />
-                  }
-                </button>
-              </li>
-            } @empty {
-              <li class="py-4">
-                <p>
-                  A hose goes wherever an end moves: from a bracket on the frame to a caliper, from
-                  an axle to the body. It also feeds a master from its reservoir.
-                </p>
-                <button type="button" class="btn-main mt-3" (click)="form().openNew()">
-                  New hose
-                </button>
-              </li>
-            }
-          </ul>
+          <fl-hose-list (added)="form().openNew()" />
           @if (view(); as hose) {
             <div class="mt-2 flex items-center gap-2 border-t border-rule pt-2">
               <h3 class="h2 flex-1">{{ hose.hose.name }} through its travel</h3>
@@ -248,45 +214,16 @@ export class HosesPage {
     computation: () => this.view()?.worst?.pose ?? RIDE,
   });
 
-  private held: { view: HoseView; rods: readonly Settled[] } | null = null;
+  private held: Held | null = null;
   /** The hose as it hangs in the pose that is looked at: followed from where it hung before. */
   protected readonly live = computed((): HoseState | null => {
     const [view, pose] = [this.view(), this.pose()];
-    if (!view?.states.length) return null;
-    const known = view.states.find((state) =>
-      (Object.keys(pose) as (keyof Pose)[]).every((key) => state.pose[key] === pose[key]),
-    );
-    if (known) {
-      this.held = { view, rods: known.rods };
-      return known;
-    }
-    const clampB = clampAt(view.hose.motion, view.ends.b, pose);
-    if (!clampB) return null;
-    const from = this.held?.view === view ? this.held.rods : view.states[0]!.rods;
-    const { verdict, chordMm, shape, rods } = judge(
-      view.freeMm,
-      view.ends.a.clamp,
-      clampB,
-      view.stock.minRadiusMm,
-      from,
-    );
-    this.held = { view, rods };
-    return {
-      name: 'this place',
-      pose,
-      cell: [0, 0],
-      verdict,
-      chordMm,
-      shape,
-      rods,
-      clampB,
-      minRadiusMm: shape?.minRadiusMm ?? null,
-      slackMm: view.freeMm - chordMm,
-      near: null,
-      hot: null,
-    };
+    const state = view && hangIn(view, pose, this.held?.view === view ? this.held.rods : null);
+    if (state) this.held = { view: view!, rods: state.rods };
+    return state ?? null;
   });
 
+  private readonly things = computed(() => this.store.plan().things);
   protected readonly shown = computed(() => {
     const chosen = this.view();
     const live = this.live();
@@ -307,14 +244,7 @@ export class HosesPage {
           : [];
       return points.length ? [{ ...tube, points, chosen: isChosen, fittings }] : [];
     });
-    const seat = chosen?.ends.b.seatMm;
-    const moving =
-      seat && live
-        ? this.store
-            .plan()
-            .things.filter((thing) => thing.travel && isNear(thing.shape, seat))
-            .map((thing) => posedThing(thing, live.pose))
-        : [];
+    const moving = chosen && live ? movingBy(chosen, live.pose, this.things()) : [];
     return { hoses, moving };
   });
   /** Round the chosen hose as it stands at ride. */
@@ -338,17 +268,6 @@ export class HosesPage {
       .laidOutSnags()
       .filter(({ place }) => place.kind === 'hose' && place.id === this.selection.hose()?.id),
   );
-  protected readonly rows = computed(() => {
-    const snags = this.store.laidOutSnags().filter(({ place }) => place.kind === 'hose');
-    return this.hoses().map(({ id, name, title, orderMm }) => ({
-      id,
-      name,
-      title,
-      order: formatLength(orderMm, this.store.units()),
-      level: snags.find((snag) => snag.place.id === id)?.level ?? null,
-      chosen: id === this.selection.hose()?.id,
-    }));
-  });
   protected readonly order = computed(() => {
     const view = this.view();
     return view ? hoseOrder(view) : [];
@@ -365,7 +284,6 @@ export class HosesPage {
     const port = this.store.view().ports.get(hose?.ends.a.portId ?? '');
     return hose && endMoves(port) ? [this.view()!.ends.a.seatMm] : [];
   });
-  private readonly things = computed(() => this.store.plan().things);
   /** The bracket as it is dragged: it slides along the rail beside it. */
   protected drag(toMm: Vec3): void {
     this.shift(
@@ -395,23 +313,3 @@ export class HosesPage {
     if (mm) this.store.apply(moveEnd(view, port, slideAlong(this.things(), seatMm, mm), thread));
   }
 }
-
-/** Both fittings from their seats to the hose, the second one moved with its end. */
-function fittingsOf({ ends, fittings, hose }: HoseView, pose: Pose): Vec3[][] {
-  const moved = mover(hose.motion, pose);
-  const way = (end: 'a' | 'b'): Vec3[] => [
-    ends[end].seatMm,
-    addScaled(ends[end].seatMm, ends[end].thread, fittings[end].stemMm),
-    ends[end].clamp.pointMm,
-  ];
-  return [way('a'), moved ? way('b').map(moved.place) : []].filter((points) => points.length);
-}
-function isNear(shape: Parameters<typeof posedThing>[0]['shape'], at: Vec3): boolean {
-  if (shape.kind === 'wheel') return distance(shape.centreMm, at) < NEAR_MM;
-  return shape.kind === 'bar' && shape.pathMm.some((p) => distance(p, at) < NEAR_MM);
-}
-/** Room round a place, so that a picture brought to it shows what is about it. */
-const around = (p: Vec3): Vec3[] => [
-  [p[0] - 120, p[1] - 120, p[2] - 80],
-  [p[0] + 120, p[1] + 120, p[2] + 80],
-];
