@@ -157,7 +157,7 @@ export default tseslint.config(
   },
   { ...CORE, plugins: { layers }, rules: { ...outside(UI), 'layers/order': ['error', LAYERS] } },
   {
-    files: ['core/src/shape/mesh/*.ts'],
+    files: ['core/src/shape/mesh/**/*.ts'],
     ignores: CORE.ignores,
     rules: outside(UI.filter((name) => !name.startsWith('three'))),
   },

@@ -10,16 +10,15 @@ describe('meshes that this browser keeps', () => {
   test('are made known by their digest, each once; those it does not keep stay unknown', async () => {
     const kept = meshTable(openTables());
     await kept.put({ digest: 'kept-1', name: 'a.stl', positions, tree: treeOf(positions) });
-    expect(await loadMeshes(['elsewhere'], kept)).toBe(false);
+    expect(await loadMeshes(['elsewhere'])).toBe(false);
     expect(meshOf('kept-1')).toBeUndefined();
-    // As a worker does it: it opens the tables by itself.
     expect(await loadMeshes(['kept-1', 'elsewhere', 'kept-1'])).toBe(true);
     expect(meshOf('kept-1')!.nearest([10, 10, 30], [10, 10, 60], 100)!.distanceMm).toBeCloseTo(
       30,
       6,
     );
     expect(meshOf('elsewhere')).toBeUndefined();
-    expect(await loadMeshes(['kept-1'], kept)).toBe(false);
+    expect(await loadMeshes(['kept-1'])).toBe(false);
   });
 
   test('a plan names those among its things', () => {

@@ -1,18 +1,11 @@
 import { addMesh, meshOf, type Thing } from '@firm-line/core/shape/obstacles';
-import type { Table } from 'dexie';
-import type { StoredMesh } from './tables';
+import { readMeshes } from './read-kept';
 
 /** Makes meshes known by their digests, as far as this browser keeps them, on the page or in a worker. True where one was not known before. */
-export async function loadMeshes(
-  digests: readonly string[],
-  kept?: Table<StoredMesh, string>,
-): Promise<boolean> {
+export async function loadMeshes(digests: readonly string[]): Promise<boolean> {
   const missing = [...new Set(digests)].filter((digest) => !meshOf(digest));
   if (!missing.length) return false;
-  const { meshTable, openTables } = await import('./tables');
-  const found = (await (kept ?? meshTable(openTables())).bulkGet(missing)).filter(
-    (mesh) => mesh !== undefined,
-  );
+  const found = await readMeshes(missing);
   const { meshIndex } = await import('@firm-line/core/shape/mesh');
   for (const mesh of found) addMesh(mesh.digest, { ...meshIndex(mesh), positions: mesh.positions });
   return found.length > 0;

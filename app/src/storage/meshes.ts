@@ -4,7 +4,7 @@ import type { Plan } from '@firm-line/core/plan';
 import { Calls } from '../worker/calls';
 import type { meshJobs } from '../worker/jobs/mesh';
 import { createMeshWorker } from '../worker/workers';
-import { meshesIn } from './load-meshes';
+import { loadMeshes, meshesIn } from './load-meshes';
 import { PlanDb } from './plan-db';
 
 /** Meshes of vehicles: read in a worker, kept in the browser by the digest of their file, loaded with the plans that use them. */
@@ -39,6 +39,6 @@ export class Meshes {
     return this.load(meshesIn(plan));
   }
   private async load(digests: readonly string[]): Promise<void> {
-    if (await this.db.loadMeshes(digests)) this.count.update((n) => n + 1);
+    if (await loadMeshes(digests)) this.count.update((n) => n + 1);
   }
 }

@@ -1,7 +1,6 @@
 import { Injectable } from '@angular/core';
 import type { Plan } from '@firm-line/core/plan';
 import type { Dexie, Table } from 'dexie';
-import { loadMeshes } from './load-meshes';
 import { readHeads, readKept } from './read-kept';
 import type { StoredMesh, StoredPhoto } from './tables';
 import type { PlanHead, StoredPlan } from './stored-plan';
@@ -41,10 +40,6 @@ export class PlanDb {
 
   async keepMesh(mesh: StoredMesh): Promise<void> {
     await (await this.tables()).meshes.put(mesh);
-  }
-  /** Makes the meshes of these digests known, as far as they are kept here. */
-  loadMeshes(digests: readonly string[]): Promise<boolean> {
-    return loadMeshes(digests);
   }
 
   async keepPhoto(photo: StoredPhoto): Promise<void> {

@@ -1,5 +1,6 @@
 import type { Plan } from '@firm-line/core/plan';
 import type { PlanHead, StoredPlan } from './stored-plan';
+import type { StoredMesh } from './tables';
 
 const done = <T>(request: IDBRequest<T>): Promise<T> =>
   new Promise((resolve, reject) => {
@@ -21,12 +22,14 @@ async function openKept(): Promise<IDBDatabase | null> {
   });
 }
 
-/** Reads what is kept without the library that keeps it: the first screen does not wait for that. */
+/** Reads what is kept without the library that keeps it: the first screen does not wait for that, and no worker has a second copy of it. */
 async function reading<T>(stores: string[], read: (of: IDBTransaction) => Promise<T>) {
   const db = await openKept();
   if (!db) return undefined;
   try {
-    return await read(db.transaction(stores));
+    // A browser that was here long ago has not yet all that is kept today.
+    const isThere = stores.every((name) => db.objectStoreNames.contains(name));
+    return isThere ? await read(db.transaction(stores)) : undefined;
   } finally {
     db.close();
   }
@@ -47,3 +50,15 @@ export const readHeads = async (): Promise<PlanHead[]> =>
   (await reading(['heads'], (kept) =>
     done(kept.objectStore('heads').index('changedAt').getAll() as IDBRequest<PlanHead[]>),
   )) ?? [];
+
+/** Meshes by their digests, as far as they are kept. */
+export const readMeshes = async (digests: readonly string[]): Promise<StoredMesh[]> => {
+  const found = await reading(['meshes'], (kept) =>
+    Promise.all(
+      digests.map((digest) =>
+        done(kept.objectStore('meshes').get(digest) as IDBRequest<StoredMesh | undefined>),
+      ),
+    ),
+  );
+  return (found ?? []).filter((mesh) => mesh !== undefined);
+};

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { comparePlans, type Difference } from '@firm-line/core/stations/prove';
-import { PlanFileError, type Plan } from '@firm-line/core/plan';
-import { readPlan } from '@firm-line/core/plan/file';
+import type { Plan } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
 import { PlanDb } from '../../storage/plan-db';
+import { PlanChecks } from '../../worker/plan-checks';
 import { STATIONS } from '../registry';
 
 /** This plan beside another, or beside its earlier self in a file: what differs, in words, by station. */
@@ -64,6 +64,7 @@ import { STATIONS } from '../registry';
 export class ComparePage {
   private readonly store = inject(PlanStore);
   private readonly db = inject(PlanDb);
+  private readonly checks = inject(PlanChecks);
   protected readonly name = computed(() => this.store.plan().name);
   protected readonly was = signal<Plan | null>(null);
   protected readonly fault = signal('');
@@ -110,11 +111,10 @@ export class ComparePage {
     const [one] = file.files ?? [];
     if (!one) return;
     try {
-      this.was.set(readPlan(await one.text()));
+      this.was.set(await this.checks.read(await one.text()));
       this.fault.set('');
     } catch (error) {
-      if (!(error instanceof PlanFileError)) throw error;
-      this.fault.set(`${one.name}: ${error.message}`);
+      this.fault.set(`${one.name}: ${(error as Error).message}`);
     }
     file.value = '';
   }

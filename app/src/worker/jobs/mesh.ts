@@ -1,4 +1,5 @@
-import { readMesh, treeOf, type MeshData } from '@firm-line/core/shape/mesh';
+import { treeOf, type MeshData } from '@firm-line/core/shape/mesh';
+import { readMesh } from '@firm-line/core/shape/mesh/read';
 
 export interface ReadMesh extends MeshData {
   readonly digest: string;

@@ -3,7 +3,8 @@ import type { BufferGeometry } from 'three';
 import { Line3, TorusKnotGeometry, Triangle, Vector3 } from 'three';
 import { InputError } from '../../lib/faults/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
-import { meshIndex, MOST_MESH_BYTES, readMesh, treeOf } from './index.ts';
+import { meshIndex, treeOf } from './index.ts';
+import { MOST_MESH_BYTES, readMesh } from './read/index.ts';
 
 const soup = (geometry: BufferGeometry): Float32Array =>
   new Float32Array(geometry.toNonIndexed().getAttribute('position').array);

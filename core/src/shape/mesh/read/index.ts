@@ -2,11 +2,11 @@ import { Matrix4, Mesh, Vector3, type BufferGeometry, type Object3D } from 'thre
 import { GLTFLoader } from 'three/addons/loaders/GLTFLoader.js';
 import { OBJLoader } from 'three/addons/loaders/OBJLoader.js';
 import { STLLoader } from 'three/addons/loaders/STLLoader.js';
-import { InputError } from '../../lib/faults/index.ts';
+import { InputError } from '../../../lib/faults/index.ts';
 
-export const MESH_ENDINGS = ['glb', 'gltf', 'stl', 'obj'] as const;
+const MESH_ENDINGS = ['glb', 'gltf', 'stl', 'obj'] as const;
 /** More than this is no scenery for a browser. */
-export const MOST_TRIANGLES = 1_000_000;
+const MOST_TRIANGLES = 1_000_000;
 export const MOST_MESH_BYTES = 120_000_000;
 
 const refuse = (name: string, why: string): never => {
