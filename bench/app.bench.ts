@@ -1,12 +1,11 @@
-import { mkdtempSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { gzipSync } from 'node:zlib';
 import type { ElementHandle } from 'puppeteer-core';
 import { writePlan } from '../core/src/plan/index.ts';
-import { handleAt, openPlan, ROOT, settled } from '../e2e/browser.ts';
+import { handleAt, openPlan, settled } from '../e2e/browser.ts';
 import { openHoses } from '../e2e/hoses.ts';
-import { kilobytesBefore } from '../e2e/weight.ts';
+import { kilobytesBefore, kilobytesInAll } from '../e2e/weight.ts';
 import { inBrowser, PAINTED } from './in-browser.ts';
 import { bigPlan, middleMs, percentile } from './lines.ts';
 import { bumpySheet } from './space.bench.ts';
@@ -23,15 +22,10 @@ export async function benchFirstScreen(): Promise<void> {
     const list = await kilobytesBefore(page, `${url}/`, 'fl-plans-page h1');
     const other = await page.browser().newPage();
     const plan = await kilobytesBefore(other, `${url}/plan/gannet/route`, 'fl-strip svg');
-    const folder = `${ROOT}/app/dist/app/browser`;
-    const whole =
-      readdirSync(folder)
-        .filter((file) => /^(?!ngsw|safety).*\.(js|css)$/.test(file))
-        .reduce((sum, file) => sum + gzipSync(readFileSync(`${folder}/${file}`)).length, 0) / 1000;
     const said = (kB: number, most: number): string =>
       `${kB.toFixed(0)} kB (${most} asked)${kB > most ? ' NOT MET' : ''}`;
     console.log(
-      `over the wire, gzip: first screen ${said(list, 130)}, an open plan until its strip ${said(plan, 230)}, the whole app ${said(whole, 1900)}`,
+      `over the wire, gzip: first screen ${said(list, 130)}, an open plan until its strip ${said(plan, 230)}, the whole app ${said(kilobytesInAll(), 1900)}`,
     );
   });
 }

@@ -1,5 +1,5 @@
 import { watch, withBrowser } from './browser';
-import { kilobytesBefore } from './weight';
+import { kilobytesBefore, kilobytesInAll } from './weight';
 
 jest.setTimeout(120_000);
 const run = withBrowser();
@@ -16,5 +16,9 @@ describe('what is loaded before something is seen', () => {
     const sum = await kilobytesBefore(page, `${run.server.url}/plan/gannet/route`, 'fl-strip svg');
     expect(sum).toBeGreaterThan(100);
     expect(sum).toBeLessThan(230);
+  });
+  test('all of it, for those who go on with no network', () => {
+    expect(kilobytesInAll()).toBeGreaterThan(1000);
+    expect(kilobytesInAll()).toBeLessThan(1900);
   });
 });
