@@ -25,6 +25,7 @@ export interface ResolvedPosition {
 
 interface Datum {
   readonly id: string;
+  readonly name: string;
   readonly fixed: ResolvedPosition;
 }
 
@@ -61,6 +62,7 @@ function fixFrom(known: PositionSource, datums: readonly Datum[]): ResolvedPosit
   try {
     const found = survey({
       datumsMm: Object.fromEntries(datums.map((d) => [d.id, d.fixed.atMm])),
+      names: Object.fromEntries(datums.map((d) => [d.id, d.name])),
       tapes: (known.tapes ?? []).map((tape) =>
         carried(tape, datums.find((d) => d.id === tape.from)!.fixed),
       ),
@@ -81,20 +83,19 @@ function fixFrom(known: PositionSource, datums: readonly Datum[]): ResolvedPosit
   }
 }
 
+/** Datums as they are told to `fix`: id, name and place of one after the other. */
+function datumsFrom([id, name, fixed, ...rest]: readonly unknown[]): Datum[] {
+  if (id === undefined) return [];
+  return [{ id, name, fixed } as Datum, ...datumsFrom(rest)];
+}
 /** The same place from the same datums is computed once. */
 const fix = derive(
   'place from its tapes',
   (known: PositionSource, datums: readonly Datum[]) => [
     known,
-    ...datums.flatMap(({ id, fixed }) => [id, fixed]),
+    ...datums.flatMap(({ id, name, fixed }) => [id, name, fixed]),
   ],
-  (known, ...datums) =>
-    fixFrom(
-      known,
-      datums.flatMap((id, i) =>
-        i % 2 ? [] : [{ id: id as string, fixed: datums[i + 1] as ResolvedPosition }],
-      ),
-    ),
+  (known, ...told) => fixFrom(known, datumsFrom(told)),
 );
 
 /** Every point and port of a plan, fixed. The plan must be valid: no point is taped from itself. */
@@ -107,7 +108,7 @@ export function fixAll(
     const from = known.how === 'taped' ? datumsOf(known) : [];
     return fix(
       known,
-      from.map((id) => ({ id, fixed: pointFixed(id) })),
+      from.map((id) => ({ id, name: points.get(id)!.name, fixed: pointFixed(id) })),
     );
   };
   const pointFixed = (id: string): ResolvedPosition => {

@@ -114,7 +114,7 @@ export interface NamedPose {
 
 /** The corners of a travel and its middles, from ride outwards so that each has a neighbour before it. */
 export function posesOf(motion: Motion): NamedPose[] {
-  if (motion.kind === 'still') return [{ name: 'as it lies', pose: RIDE, cell: [0, 0] }];
+  if (motion.kind === 'still') return [{ name: 'rest', pose: RIDE, cell: [0, 0] }];
   const out = [0, -1, 1] as const;
   const locks = motion.steer ? out : ([0] as const);
   const rolls = motion.kind === 'axle' && motion.rollDeg > 0 ? out : ([0] as const);

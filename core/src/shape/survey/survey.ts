@@ -36,6 +36,8 @@ export interface Offset {
 export type Side = 'above' | 'below';
 export interface SurveyInput {
   readonly datumsMm: Readonly<Record<string, Vec3>>;
+  /** What the datums are called, where that is not what they are told apart by. */
+  readonly names?: Readonly<Record<string, string>>;
   readonly tapes: readonly Tape[];
   readonly side?: Side;
   readonly offsets?: readonly Offset[];
@@ -56,7 +58,7 @@ export const DEFAULT_TAPE_SIGMA_MM = 2;
 /** Standardized residual at which a tape is suspect, 0.1 % two-sided. Source: Baarda (1968), A testing procedure for use in geodetic networks (from memory). */
 const SUSPECT_AT = 3.29;
 
-function check({ datumsMm, tapes, offsets = [] }: SurveyInput): Reading[] {
+function check({ datumsMm, names = {}, tapes, offsets = [] }: SurveyInput): Reading[] {
   const all = tapes.length + offsets.length;
   if (all < 3)
     throw new InputError(
@@ -72,7 +74,7 @@ function check({ datumsMm, tapes, offsets = [] }: SurveyInput): Reading[] {
     const datum = Object.hasOwn(datumsMm, one.from) ? datumsMm[one.from] : undefined;
     if (!datum) throw new InputError(`${path}.from`, `There is no datum "${one.from}".`);
     const sigma = one.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM;
-    return { datum, from: one.from, readMm, weight: 1 / (sigma * sigma), axis };
+    return { datum, from: names[one.from] ?? one.from, readMm, weight: 1 / (sigma * sigma), axis };
   };
   return [
     ...tapes.map((tape, i) => reading(tape, `tapes[${i}]`, tape.readMm + (tape.hookMm ?? 0), null)),

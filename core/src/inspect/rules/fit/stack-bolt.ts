@@ -21,12 +21,18 @@ export const stackBolt = defineRule({
           : boltFault === 'shank'
             ? 'Its bolt stands proud on its plain shank and clamps nothing'
             : `Its bolt bottoms: ${full(engagementMm, 1)} of thread go in, and there are ${full(bolt.depthMm!, 1)}`;
+      const one =
+        boltMm.most === null
+          ? `${full(boltMm.least, 1)} or more`
+          : boltMm.most - boltMm.least < 0.05
+            ? full(boltMm.least, 1)
+            : `${full(boltMm.least, 1)} to ${full(boltMm.most, 1)}`;
       return [
         {
           level: 'stop' as const,
           place: onPart(part),
           where: part.name,
-          text: `${text}: one of ${full(boltMm.least, 1)}${boltMm.most === null ? ' or more' : ` to ${full(boltMm.most, 1)}`}.`,
+          text: `${text}: one of ${one}.`,
         },
       ];
     });

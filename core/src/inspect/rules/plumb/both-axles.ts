@@ -1,4 +1,4 @@
-import { isActuated } from '../../../plan/index.ts';
+import { isBrake } from '../../../plan/index.ts';
 import { endsByPart, ENDS_READ } from './_ends-by-part.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
@@ -10,7 +10,7 @@ export const bothAxles = defineRule({
   reads: ['plan.sizing', ...ENDS_READ],
   judge: (part, view) => {
     const wheelbase = view.plan.sizing?.wheelbaseMm;
-    if (!wheelbase || !isActuated(part)) return [];
+    if (!wheelbase || !isBrake(part)) return [];
     return (endsByPart(view).get(part.id) ?? []).flatMap(
       ({ name, place, circuit, at }): Finding[] => {
         const stands = at.fixed.atMm[0] < wheelbase / 2 ? 'front' : 'rear';

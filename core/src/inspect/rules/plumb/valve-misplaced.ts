@@ -1,5 +1,5 @@
 import { reach, underPressure } from '../../../physics/flow-graph/index.ts';
-import { isBrake, isActuated, type Part } from '../../../plan/index.ts';
+import { isBrake, type Part } from '../../../plan/index.ts';
 import { axleOf } from '../../../plan/network/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
@@ -27,7 +27,7 @@ export const valveMisplaced = defineRule({
       return {
         valve,
         brakes: parts.filter(
-          (part) => isActuated(part) && part.ports.some(({ id }) => reached.has(id)),
+          (part) => isBrake(part) && part.ports.some(({ id }) => reached.has(id)),
         ),
       };
     });
