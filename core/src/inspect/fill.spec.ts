@@ -174,6 +174,10 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
         'fluid-change',
       ),
     ).toEqual([]);
+    expect(found(fluid({ wasId: 'dot-4', fluidId: 'dot-5' }), 'fluid-change')[0]!).toMatchObject({
+      where: 'Tandem master',
+      text: expect.stringMatching(/^DOT 4.* was in it and DOT 5.* goes in\. First: /) as string,
+    });
     expect(found(fluid({ wasId: 'dot-3' }), 'fluid-change')).toEqual([]);
     expect(
       found(fluid({ wasId: 'mineral', seals: true, flushed: true }), 'fluid-change')[0]!.text,

@@ -165,6 +165,12 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
         'gate-passed',
       ),
     ).toEqual([]);
+    // What it does not close over may be put off for as long as one likes.
+    const elsewhere = applyEdit(plan(false, late), {
+      edit: 'changeGate',
+      with: { id: gate.id, patch: { minMm: [2500, -900, 0], maxMm: [3500, 900, 900] } },
+    });
+    expect(found(elsewhere, 'gate-passed')).toEqual([]);
   });
 
   test("'weld-after-fluid' is a stop once fluid is in and a bracket is not", () => {

@@ -503,6 +503,27 @@ describe('each rule against a plan spoilt for it', () => {
     ).toEqual([]);
   });
 
+  test('an end straight is lengthened where that helps, and where it cannot nothing is offered', () => {
+    const offered = (shoeMm: number): readonly boolean[] => {
+      const plan = after({ edit: 'changeBender', with: { id: 'bender-1', patch: { shoeMm } } });
+      return found(plan, 'end-straight-short').map(({ key }) => fixOf(plan, key) !== null);
+    };
+    expect(offered(18)).toEqual([true]);
+    const far = offered(900);
+    expect(far).toContain(true);
+    expect(far).toContain(false);
+  });
+
+  test('one lamp that is missing, or both, are set down at once', () => {
+    const labels = (lamps: object): (string | undefined)[] => {
+      const plan = after({ edit: 'setFigure', with: { of: 'sizing', path: 'lamps', to: lamps } });
+      return found(plan, 'lamp-missing').map(({ key }) => fixOf(plan, key)?.label);
+    };
+    expect(labels({ circuit: false, parking: false })).toEqual(['Both are there']);
+    expect(labels({ circuit: true, parking: false })).toEqual(['It is there']);
+    expect(labels({ circuit: true, parking: true })).toEqual([]);
+  });
+
   test('figures are in the units of the plan', () => {
     expect(
       found(after({ edit: 'setUnits', with: { units: 'inch' } }), 'end-straight-short')[0]!.text,

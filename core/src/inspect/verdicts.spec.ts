@@ -291,6 +291,20 @@ test.each<Row>([
     1000,
     'mind, Rear valve: No valve that holds the rear back is reckoned with. None that is sold would: the rear brakes are too strong for the front ones. Or the bar is turned until the front has 0.92 of the push. A valve goes in the line to both rear brakes; on a diagonal split one in each.',
   ],
+  [
+    'foot-too-hard',
+    'gannet',
+    'sizing.pedal.forceN',
+    512.4,
+    'mind, Pedal: The figures rest on 512 N of foot; 500 N is the most (FMVSS 135 / UN R13-H, light vehicles to 3.5 t (from memory)).',
+  ],
+  [
+    'lamp-missing',
+    'gannet',
+    'sizing.lamps.parking',
+    false,
+    'note, Warning lamps: On the road a lamp tells that the parking brake is on (49 CFR 571.105 and 571.135, UN R13-H, from memory): none is set down.',
+  ],
 ])('size: %s says so of %s with %s = %j', says);
 
 test.each<Row>([
@@ -1150,6 +1164,20 @@ test.each<Row>([
     36,
     'stop, H1: Tight at both ends, it is twisted by 82° in "droop, right": 31° in 100 mm, where 5° is worth a look and 20° too much. Turn an end, let it leave the other way, or take a longer one. How stiff it is in twist is a judgement: draw a line along it and watch it through the travel.',
   ],
+  [
+    'hose-too-long',
+    'wheatear',
+    'hoses.hose-fl.orderMm',
+    435,
+    'mind, H1: 435 mm is at least a fifth more than its travel asks for: the loop catches, and a longer hose is a softer pedal.',
+  ],
+  [
+    'hose-made-up',
+    'wheatear',
+    'hoses.hose-fl.madeUp',
+    'self',
+    'note, H1: It is made up with reusable ends: ask whoever makes it up for a certificate of its proof test.',
+  ],
 ])('hoses: %s says so of %s with %s = %j', says);
 
 test.each<Row>([
@@ -1485,6 +1513,20 @@ test.each<Row>([
     'bubble',
     'note, Wheatear: Make a test piece first: bubble flare in 3/16 in copper-nickel, 4.76 x 0.71. The card says what to look at.',
   ],
+  [
+    'order-wrong',
+    'recorded',
+    'buying.orders.0.state',
+    'wrong',
+    'mind, Gannet: Clutch master came wrong, due 2026-03-02: order-text',
+  ],
+  [
+    'order-stray',
+    'recorded',
+    'buying.orders.0.key',
+    'nut:none',
+    'mind, Gannet: none is on order, and nothing of the plan asks for it any more: another thread, size or length stands there now. Send it back, or change the plan.',
+  ],
 ])('make: %s says so of %s with %s = %j', says);
 
 test.each<Row>([
@@ -1658,6 +1700,20 @@ test.each<Row>([
     'lines.line-r2.cornersMm.1.0',
     3552,
     "note, Rear left: 113 mL are to go through it, and of the reservoir's 120 mL only 80 may be used before it is topped up: stop half way and look.",
+  ],
+  [
+    'bottle-old',
+    'recorded',
+    'filling.fluids.0.openedOn',
+    '2020-01-01',
+    'mind, Tandem master: Its bottle was opened 2252 days before it went in: more than 90 days open it has taken up water. Fill from a new one.',
+  ],
+  [
+    'fluid-unknown',
+    'gannet',
+    'parts.rl.kept',
+    true,
+    'mind, Rear left: It stays on the vehicle, and nobody said what fluid it has held. Read the cap and the sheet; colour proves nothing.',
   ],
 ])('fill: %s says so of %s with %s = %j', says);
 

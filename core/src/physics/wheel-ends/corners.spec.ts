@@ -66,12 +66,14 @@ describe('a parking brake’s cable', () => {
     expect(cableFit(cable)).toEqual({ outerOverMm: 10, innerOverMm: 20, fault: null });
     expect([
       fault({ outerMm: 1399 }),
+      fault({ outerMm: 1400 }),
       fault({ outerMm: 1420 }),
       fault({ outerMm: 1421 }),
       fault({ freeMm: 99 }),
+      fault({ freeMm: 100 }),
       fault({ freeMm: 130 }),
       fault({ freeMm: 131 }),
-    ]).toEqual(['outer-short', null, 'outer-long', 'inner-short', null, 'inner-long']);
+    ]).toEqual(['outer-short', null, null, 'outer-long', 'inner-short', null, null, 'inner-long']);
   });
 });
 

@@ -149,6 +149,29 @@ describe('a way found', () => {
     expect(Math.max(...off)).toBeLessThan(125);
   });
 
+  test('a mm counts as one where a clip sits on the rail, as more where it wants a bracket, most in the air', () => {
+    const { lattice, costs } = problemOf(input([thing('rail', 'rail', rail)]));
+    const [stepsX, stepsY] = [1, lattice.mm[0].length];
+    /** What a mm along x costs, the nearer the rail's face the first. */
+    const perMm = Array.from({ length: lattice.count }, (_, node) => node)
+      .filter((node) => {
+        const [x, , z] = placeOf(lattice, node);
+        return (
+          Math.abs(x - 1000) < 30 && Math.abs(z - 400) < 26 && placeOf(lattice, node)[1] > -354
+        );
+      })
+      .filter((node, i, all) => i === 0 || (node - all[0]!) % stepsY === 0)
+      .map((node) =>
+        costs.perMm(
+          node,
+          node + stepsX,
+          DIRECTIONS.findIndex(([x]) => x === 1),
+        ),
+      )
+      .filter((cost) => cost < Infinity);
+    expect([...new Set(perMm.map((cost) => cost.toFixed(2)))]).toEqual(['1.00', '1.30', '2.20']);
+  });
+
   test('a lattice too fine for the room is refused with both figures', () => {
     expect(() => findWays(input([], { pitchMm: 2 }))).toThrow(
       /lattice of 2 mm has \d+ places .* 2000000 are looked through/,

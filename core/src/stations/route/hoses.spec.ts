@@ -421,6 +421,18 @@ describe('each rule of hoses against a hose spoilt for it', () => {
       },
     ]);
   });
+  test('an end that goes through no bracket needs no lock nut, a bulkhead end always does', () => {
+    const { ends: all } = plan.hoses[0]!;
+    const unlocked = (patch: Partial<Hose>): number =>
+      found(patched('hose-fl', { locked: false, ...patch }, sound), 'hose-unlocked').length;
+    expect(unlocked({})).toBe(1);
+    const straight = { ...all.a, fittingId: 'straight-swivel' };
+    expect(unlocked({ ends: { ...all, a: { ...straight, through: true } } })).toBe(1);
+    expect(unlocked({ ends: { ...all, a: { ...straight, through: false } } })).toBe(0);
+    expect(unlocked({ fixing: 'none', ends: { ...all, a: { ...straight, through: true } } })).toBe(
+      0,
+    );
+  });
   test('twist through the travel by the figure: silent, a look, too much', () => {
     const fitted = (id: string, fittingId: string, orderMm: number): Plan => {
       const { ends } = plan.hoses.find((one) => one.id === id)!;

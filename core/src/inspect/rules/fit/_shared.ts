@@ -5,8 +5,7 @@ import type { Reading } from '../../define-rule.ts';
 /** What of a plan its tasks rest on. */
 export const FLOOR_READS = TASK_READS;
 type Read = Reading<(typeof FLOOR_READS)[number]>;
-/** Tasks, or none while no work has been recorded. */
-export const told = (view: Read): readonly TaskView[] =>
-  view.plan.floor ? floorView(wholeView(view)) : [];
+/** The tasks of a plan, with what was told of them. */
+export const told = (view: Read): readonly TaskView[] => floorView(wholeView(view));
 export const doneIds = (views: readonly TaskView[]): ReadonlySet<string> =>
   new Set(views.filter(({ state }) => state === 'done').map(({ task }) => task.id));

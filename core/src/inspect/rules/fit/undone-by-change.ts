@@ -9,15 +9,13 @@ export const undoneByChange = defineRule({
   about: 'plan',
   reads: FLOOR_READS,
   judge: (view) =>
-    view.plan.floor
-      ? undone(
-          told(view).map(({ task }) => task),
-          view.plan.floor,
-        ).map(({ task, at }) => ({
-          level: 'mind' as const,
-          place: task.place,
-          where: task.name,
-          text: `It was done on ${at.slice(0, 10)} and has changed since: do it again, or say that it still stands.`,
-        }))
-      : [],
+    undone(
+      told(view).map(({ task }) => task),
+      view.plan.floor,
+    ).map(({ task, at }) => ({
+      level: 'mind' as const,
+      place: task.place,
+      where: task.name,
+      text: `It was done on ${at.slice(0, 10)} and has changed since: do it again, or say that it still stands.`,
+    })),
 });

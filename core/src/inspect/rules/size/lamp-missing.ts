@@ -11,7 +11,7 @@ export const lampMissing = defineRule({
     const { circuit = false, parking = false } = sizing.lamps ?? {};
     const missing = [
       ...(circuit ? [] : ['a failed circuit or low fluid']),
-      ...(parking ? [] : ['the parking brake on']),
+      ...(parking ? [] : ['that the parking brake is on']),
     ];
     if (!missing.length) return null;
     return {
