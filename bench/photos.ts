@@ -48,7 +48,7 @@ async function takePictures(
 
 const give = async (page: Page, files: readonly string[]): Promise<void> => {
   await (
-    (await page.waitForSelector('[data-test=photo-files]')) as ElementHandle<HTMLInputElement>
+    (await page.waitForSelector('[data-test=photo-files] input')) as ElementHandle<HTMLInputElement>
   ).uploadFile(...files);
 };
 async function openLog(page: Page, url: string): Promise<void> {

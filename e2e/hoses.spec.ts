@@ -17,13 +17,13 @@ describe('Hoses in the browser', () => {
     await page.waitForSelector('[data-test=hose-lengths] button', { timeout: 60_000 });
     await pressNamed(page, 'Take the shortest, 330');
     await settled(page);
-    await waitText(page, '[data-test=hose-order-length]', '330 mm');
+    await waitText(page, 'label[for=hose-length] span', '330 mm');
     expect(await textOf(page, '[data-test=hose-cells]')).not.toContain('kinks');
     await page.reload({ waitUntil: 'load' });
     await settled(page);
     await openHoses(page);
     await page.click('[data-hose=hose-fr]');
-    await waitText(page, '[data-test=hose-order-length]', '330 mm');
+    await waitText(page, 'label[for=hose-length] span', '330 mm');
     expect(complaints).toEqual([]);
   });
 

@@ -18,11 +18,12 @@ import { DEMOS } from '../storage/demos';
 import type { PlanFiles } from '../storage/plan-files';
 import { Tabs } from '../session/tabs';
 import { Dialog } from '../kit/dialog';
+import { FileField } from '../kit/fields/file-field';
 
 /** All plans of this browser: new, in and out of files, copied, deleted and brought back. */
 @Component({
   selector: 'fl-plans-page',
-  imports: [Dialog],
+  imports: [FileField, Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: {
     '(dragover)': '$event.preventDefault(); over.set(true)',
@@ -37,14 +38,11 @@ import { Dialog } from '../kit/dialog';
         <h1 class="text-2xl font-bold">Firm Line</h1>
         <p class="text-ink-soft">From the first tape reading to a firm pedal.</p>
       </div>
-      <button type="button" class="btn" (click)="file.click()">Import a plan file</button>
-      <input
-        #file
-        type="file"
+      <fl-file-field
+        label="Import a plan file"
         accept=".json,.zip,application/json,application/zip"
-        class="hidden"
-        aria-label="Plan file"
-        (change)="pick($event)"
+        multiple
+        (picked)="take($event)"
       />
       <a class="btn-main" href="/new" (click)="begin($event)">New plan</a>
     </header>
@@ -290,11 +288,6 @@ export class PlansPage {
       false,
     );
   }
-  protected pick(event: Event): void {
-    const field = event.target as HTMLInputElement;
-    void this.take([...(field.files ?? [])]);
-    field.value = '';
-  }
   protected drop(event: DragEvent): void {
     event.preventDefault();
     this.over.set(false);
@@ -307,7 +300,7 @@ export class PlansPage {
     this.reading()?.stop.abort();
   }
 
-  private async take(list: readonly File[]): Promise<void> {
+  protected async take(list: readonly File[]): Promise<void> {
     const files = await this.files().catch((error: Error) => error);
     if (files instanceof Error) return this.notices.say(`Nothing was imported: ${files.message}`);
     for (const file of list) {

@@ -2,34 +2,24 @@ import { ChangeDetectionStrategy, Component, inject, model, signal } from '@angu
 import type { Photo } from '@firm-line/core/plan';
 import { Photos } from '../../storage/photos';
 import { PhotoView } from './photo-view';
+import { FileField } from '../../kit/fields/file-field';
 
 /** Photographs for an entry: by the camera of a tablet, out of files, or dropped; each is kept before it is shown. */
 @Component({
   selector: 'fl-add-photos',
-  imports: [PhotoView],
+  imports: [FileField, PhotoView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block', '(dragover)': '$event.preventDefault()', '(drop)': 'drop($event)' },
   template: `
     <div class="flex flex-wrap items-center gap-2">
-      <label class="btn cursor-pointer"
-        >Photograph<input
-          #camera
-          type="file"
-          accept="image/*"
-          capture="environment"
-          class="sr-only"
-          (change)="bring(camera)"
-      /></label>
-      <label class="btn cursor-pointer"
-        >From files<input
-          #files
-          type="file"
-          accept="image/*"
-          multiple
-          class="sr-only"
-          data-test="photo-files"
-          (change)="bring(files)"
-      /></label>
+      <fl-file-field label="Photograph" accept="image/*" camera (picked)="take($event)" />
+      <fl-file-field
+        label="From files"
+        accept="image/*"
+        multiple
+        data-test="photo-files"
+        (picked)="take($event)"
+      />
       <p class="text-sm text-ink-soft" role="status">{{ words() }}</p>
     </div>
     @for (text of faults(); track $index) {
@@ -66,15 +56,11 @@ export class AddPhotos {
   protected readonly words = (): string =>
     this.waiting() ? `Shrinking ${this.waiting()}…` : 'Shrunk here; place and maker are left out.';
 
-  protected bring(field: HTMLInputElement): void {
-    void this.take([...(field.files ?? [])]);
-    field.value = '';
-  }
   protected drop(event: DragEvent): void {
     event.preventDefault();
     void this.take([...(event.dataTransfer?.files ?? [])]);
   }
-  private async take(files: readonly File[]): Promise<void> {
+  protected async take(files: readonly File[]): Promise<void> {
     this.faults.set([]);
     this.waiting.update((n) => n + files.length);
     for (const file of files) {

@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, input, signal } from '@angular/core';
 import type { Photo } from '@firm-line/core/plan';
 import { PhotoView } from './photo-view';
+import { RangeField } from '../../kit/fields/range-field';
 
 /** How it lay before over how it lies now, with a slider between them. */
 @Component({
   selector: 'fl-before-now',
-  imports: [PhotoView],
+  imports: [RangeField, PhotoView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block max-w-3xl' },
   template: `
@@ -22,16 +23,12 @@ import { PhotoView } from './photo-view';
       <span class="absolute bottom-2 left-2 rounded bg-ink px-2 text-sheet">before</span>
       <span class="absolute right-2 bottom-2 rounded bg-ink px-2 text-sheet">now</span>
     </div>
-    <label class="label mt-2 block" for="before-now">Before and now</label>
-    <input
-      #slider
-      id="before-now"
-      type="range"
-      min="0"
-      max="100"
-      class="min-h-tap w-full accent-copper"
+    <fl-range-field
+      class="mt-2"
+      field="before-now"
+      label="Before and now"
       [value]="at()"
-      (input)="at.set(+slider.value)"
+      (slid)="at.set($event)"
     />
   `,
 })

@@ -16,6 +16,7 @@ import { ListEntry } from './list-entry';
 import { ListWays } from './list-ways';
 import { moneyWords } from './money';
 import { PriceColumns } from './price-columns';
+import { FileField } from '../../kit/fields/file-field';
 
 /** How a thing of the list stands: at hand, ordered from whom, due when. */
 function standsWords({ order: { state, from, due }, toBuy }: ListRow): string {
@@ -35,7 +36,7 @@ function whereWords({ uses }: ListItem): string {
 /** Everything the plan uses up or is made with: what is at hand, what is to buy, how it stands, what it costs. */
 @Component({
   selector: 'fl-list-page',
-  imports: [FieldOf, ListEntry, ListWays, PriceColumns],
+  imports: [FileField, FieldOf, ListEntry, ListWays, PriceColumns],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5 print:p-0' },
   template: `
@@ -48,14 +49,12 @@ function whereWords({ uses }: ListItem): string {
         [value]="buying().currency"
         (changed)="setCurrency($event)"
       />
-      <label class="btn cursor-pointer print:hidden"
-        >Read prices<input
-          #file
-          type="file"
-          accept=".csv,text/csv"
-          class="sr-only"
-          (change)="columns.read(file)"
-      /></label>
+      <fl-file-field
+        class="print:hidden"
+        label="Read prices"
+        accept=".csv,text/csv"
+        (picked)="columns.read($event[0]!)"
+      />
       <button type="button" class="btn print:hidden" (click)="exportCsv()">Export list</button>
       <button type="button" class="btn print:hidden" (click)="print()">Print</button>
     </div>

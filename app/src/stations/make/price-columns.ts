@@ -64,10 +64,7 @@ export class PriceColumns {
       (name, i) => [String(i), name.trim() || `column ${i + 1}`] as const,
     ),
   );
-  async read(field: HTMLInputElement): Promise<void> {
-    const [file] = field.files ?? [];
-    field.value = '';
-    if (!file) return;
+  async read(file: File): Promise<void> {
     const { csvRows } = await import('@firm-line/core/shape/formats');
     const rows = csvRows(await file.text());
     if (!rows.length) return void this.refused.emit([`${file.name} has no rows.`]);

@@ -22,13 +22,14 @@ import { Disclosure } from '../../kit/disclosure';
 import { VectorField } from '../../kit/fields/vector-field';
 import { ListRow } from '../../kit/list-row';
 import { FieldOf } from '../../kit/fields/field';
+import { FileField } from '../../kit/fields/file-field';
 
 const DRAWN_KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
 
 /** What a line meets on the vehicle: rails, axles, exhaust, zones; the gates that close access; how lines are held. */
 @Component({
   selector: 'fl-vehicle-list',
-  imports: [Disclosure, FieldOf, ListRow, VectorField],
+  imports: [FileField, Disclosure, FieldOf, ListRow, VectorField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -48,16 +49,12 @@ const DRAWN_KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
           <option value="25.4">in inches</option>
           <option value="1000">in metres</option>
         </select>
-        <button type="button" class="btn px-3" [disabled]="reading()" (click)="file.click()">
-          {{ reading() ? 'Reading…' : 'Choose file' }}
-        </button>
-        <input
-          #file
-          type="file"
+        <fl-file-field
+          [label]="reading() ? 'Reading…' : 'Choose file'"
+          hint="Mesh file"
           accept=".glb,.gltf,.stl,.obj"
-          class="hidden"
-          aria-label="Mesh file"
-          (change)="bring($event, +units.value)"
+          [disabled]="reading()"
+          (picked)="bring($event[0]!, +units.value)"
         />
       </div>
       @if (fault(); as text) {
@@ -201,12 +198,8 @@ export class VehicleList {
     if (this.store.apply({ edit: 'addThing', with: { thing } })) this.picked.emit(thing.id);
   }
   /** Reads a mesh in the background and sets it down; a file that cannot be taken changes nothing. */
-  protected async bring(event: Event, scale: number): Promise<void> {
-    const field = event.target as HTMLInputElement;
-    const file = field.files?.[0];
-    field.value = '';
+  protected async bring(file: File, scale: number): Promise<void> {
     this.fault.set(null);
-    if (!file) return;
     this.reading.set(true);
     try {
       const { digest } = await this.meshes.import(file);

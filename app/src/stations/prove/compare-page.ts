@@ -6,10 +6,12 @@ import { PlanStore } from '../../session/plan-store';
 import { PlanDb } from '../../storage/plan-db';
 import { PlanChecks } from '../../worker/plan-checks';
 import { STATIONS } from '../registry';
+import { FileField } from '../../kit/fields/file-field';
 
 /** This plan beside another, or beside its earlier self in a file: what differs, in words, by station. */
 @Component({
   selector: 'fl-compare-page',
+  imports: [FileField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -27,14 +29,12 @@ import { STATIONS } from '../registry';
           }
         </select>
       </div>
-      <label class="btn min-h-14"
-        >Or its earlier self, from a file<input
-          #file
-          type="file"
-          accept=".json"
-          class="sr-only"
-          (change)="open(file)"
-      /></label>
+      <fl-file-field
+        label="Or its earlier self, from a file"
+        look="min-h-14"
+        accept=".json"
+        (picked)="open($event[0]!)"
+      />
       <button type="button" class="btn min-h-14" [disabled]="!atOpen()" (click)="was.set(atOpen())">
         As it was opened
       </button>
@@ -107,15 +107,12 @@ export class ComparePage {
       this.fault.set((error as Error).message);
     }
   }
-  protected async open(file: HTMLInputElement): Promise<void> {
-    const [one] = file.files ?? [];
-    if (!one) return;
+  protected async open(file: File): Promise<void> {
     try {
-      this.was.set(await this.checks.read(await one.text()));
+      this.was.set(await this.checks.read(await file.text()));
       this.fault.set('');
     } catch (error) {
-      this.fault.set(`${one.name}: ${(error as Error).message}`);
+      this.fault.set(`${file.name}: ${(error as Error).message}`);
     }
-    file.value = '';
   }
 }

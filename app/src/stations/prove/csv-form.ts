@@ -11,23 +11,22 @@ import {
 import { InputError } from '@firm-line/core/lib/faults';
 import type { PedalPoint } from '@firm-line/core/plan';
 import { SelectField } from '../../kit/fields/select-field';
+import { FileField } from '../../kit/fields/file-field';
 
 /** Readings of any logger: which column is which, in what unit, and what to do with rows that are none. */
 @Component({
   selector: 'fl-csv-form',
-  imports: [SelectField],
+  imports: [FileField, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <label class="btn min-h-14" [class.opacity-60]="disabled()"
-      >A logger's file (CSV)<input
-        #file
-        type="file"
-        accept=".csv,.txt,text/csv"
-        class="sr-only"
-        [disabled]="disabled()"
-        (change)="open(file)"
-    /></label>
+    <fl-file-field
+      label="A logger's file (CSV)"
+      look="min-h-14"
+      accept=".csv,.txt,text/csv"
+      [disabled]="disabled()"
+      (picked)="open($event[0]!)"
+    />
     @if (fault()) {
       <p class="fault mt-2" role="alert">{{ fault() }}</p>
     }
@@ -112,19 +111,16 @@ export class CsvForm {
     const [table, choice] = [this.table(), this.choice()];
     return table && choice && readingsOf(table, choice);
   });
-  protected async open(file: HTMLInputElement): Promise<void> {
-    const [one] = file.files ?? [];
+  protected async open(file: File): Promise<void> {
     this.fault.set('');
-    if (!one) return;
     try {
-      const table = readLoggerFile(await one.text());
+      const table = readLoggerFile(await file.text());
       this.choice.set(likelyColumns(table));
       this.table$.set(table);
     } catch (error) {
       if (!(error instanceof InputError)) throw error;
-      this.fault.set(`${one.name}: ${error.message}`);
+      this.fault.set(`${file.name}: ${error.message}`);
     }
-    file.value = '';
   }
   protected set(patch: Partial<ColumnChoice>): void {
     this.choice.update((choice) => choice && { ...choice, ...patch });

@@ -11,6 +11,7 @@ import { saveFile } from '../../kit/save-file';
 import { printSheet } from '../../kit/print-sheet';
 import { bestScale, layOut, PAPERS, SCALES, type Paper } from './sheet-layout';
 import { Disclosure } from '../../kit/disclosure';
+import { FileField } from '../../kit/fields/file-field';
 
 const MOST_BYTES = 20_000_000;
 
@@ -26,7 +27,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
 /** Drawings and files of the lines: flat views and brackets, centre lines, tubes; and the views printed to scale. */
 @Component({
   selector: 'fl-line-files',
-  imports: [Disclosure],
+  imports: [FileField, Disclosure],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -41,16 +42,11 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
         <button type="button" class="btn px-2" (click)="bracketDxf()">Brackets 1:1, DXF</button>
         <button type="button" class="btn px-2" (click)="step()">Tubes, STEP</button>
         <button type="button" class="btn px-2" (click)="csv()">Centre lines, CSV</button>
-        <button type="button" class="btn col-span-2 px-2" (click)="file.click()">
-          Read centre lines from CSV or STEP…
-        </button>
-        <input
-          #file
-          type="file"
+        <fl-file-field
+          class="col-span-2"
+          label="Read centre lines from CSV or STEP…"
           accept=".csv,text/csv,.step,.stp,model/step"
-          class="hidden"
-          aria-label="Centre lines as CSV or STEP"
-          (change)="read($event)"
+          (picked)="read($event[0]!)"
         />
       </div>
       @if (fault(); as text) {
@@ -224,12 +220,8 @@ export class LineFiles {
   }
 
   /** Corners of lines that this plan has by the same name; ends stay at their ports. Nothing is taken where one of them is not known. */
-  protected async read(event: Event): Promise<void> {
-    const field = event.target as HTMLInputElement;
-    const file = field.files?.[0];
-    field.value = '';
+  protected async read(file: File): Promise<void> {
     this.fault.set(null);
-    if (!file) return;
     try {
       if (file.size > MOST_BYTES)
         throw new Error(

@@ -15,6 +15,7 @@ import { HoseFinder } from '../../../worker/hose-finder';
 import type { HoseRequest } from '../../../worker/jobs/hoses';
 import { endMoves, moveEnd } from './move-end';
 import { VERDICT_WORDS } from './hose-words';
+import { RangeField } from '../../../kit/fields/range-field';
 
 /** How far along its rail a bracket slides, mm to either side. */
 const SLIDE_MM = 200;
@@ -22,26 +23,20 @@ const SLIDE_MM = 200;
 /** Its length on a slider, and what the worker finds: the lengths that serve, one for all, places for its bracket. */
 @Component({
   selector: 'fl-hose-length',
+  imports: [RangeField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <label class="label block" for="hose-length"
-      >Ordered length:
-      <span class="font-mono text-lg text-ink" data-test="hose-order-length">{{
-        full(view().hose.orderMm)
-      }}</span></label
-    >
-    <input
-      #field
-      id="hose-length"
-      type="range"
-      class="h-12 w-full accent-fluid"
-      [min]="range().least"
-      [max]="range().most"
+    <fl-range-field
+      field="hose-length"
+      label="Ordered length"
+      [shown]="full(view().hose.orderMm)"
+      [least]="range().least"
+      [most]="range().most"
       [step]="step"
       [value]="view().hose.orderMm"
-      (input)="tried.emit(+field.value)"
-      (change)="taken.emit(+field.value)"
+      (slid)="tried.emit($event)"
+      (taken)="taken.emit($event)"
     />
     <p class="text-sm text-ink-soft">
       {{ full(view().freeMm) }} of it is free hose, the rest is fittings.
@@ -158,21 +153,17 @@ const SLIDE_MM = 200;
       </ol>
     }
     @if (slides()) {
-      <label class="label mt-3 block" for="hose-slide"
-        >Slide the bracket along its rail, or drag it in the picture:
-        <span class="font-mono">{{ slidMm() > 0 ? '+' : '' }}{{ bare(slidMm()) }}</span></label
-      >
-      <input
-        #field2
-        id="hose-slide"
-        type="range"
-        class="h-12 w-full accent-fluid"
-        [min]="-slideMm"
-        [max]="slideMm"
-        step="5"
+      <fl-range-field
+        class="mt-3"
+        field="hose-slide"
+        label="Slide the bracket along its rail, or drag it in the picture"
+        [shown]="(slidMm() > 0 ? '+' : '') + bare(slidMm())"
+        [least]="-slideMm"
+        [most]="slideMm"
+        [step]="5"
         [value]="slidMm()"
-        (input)="shifted.emit(+field2.value)"
-        (change)="shiftTaken.emit()"
+        (slid)="shifted.emit($event)"
+        (taken)="shiftTaken.emit()"
       />
     } @else {
       <p class="mt-3 text-sm text-ink-soft">

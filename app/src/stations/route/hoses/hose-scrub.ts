@@ -13,6 +13,7 @@ import type { HoseView } from '@firm-line/core/stations/route';
 import { partOf, RIDE, type Pose } from '@firm-line/core/shape/rod';
 import { formatLength } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../../session/plan-store';
+import { RangeField } from '../../../kit/fields/range-field';
 
 /** A full sweep down, up and from lock to lock takes this long, s. */
 const SWEEP_S = 6;
@@ -20,6 +21,7 @@ const SWEEP_S = 6;
 /** Two sliders for travel and steering, a sweep that plays, and one tap to the worst state. */
 @Component({
   selector: 'fl-hose-scrub',
+  imports: [RangeField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -29,39 +31,29 @@ const SWEEP_S = 6;
       aria-label="Travel"
     >
       @if (moves()) {
-        <div class="min-w-36 flex-1">
-          <label class="label block" for="hose-heave"
-            >Travel: <span class="font-mono">{{ heaveWords() }}</span></label
-          >
-          <input
-            #field
-            id="hose-heave"
-            type="range"
-            class="h-12 w-full accent-fluid"
-            min="-1"
-            max="1"
-            step="0.02"
-            [value]="pose().heave"
-            (input)="set({ heave: +field.value })"
-          />
-        </div>
+        <fl-range-field
+          class="min-w-36 flex-1"
+          field="hose-heave"
+          label="Travel"
+          [shown]="heaveWords()"
+          [least]="-1"
+          [most]="1"
+          [step]="0.02"
+          [value]="pose().heave"
+          (slid)="set({ heave: $event })"
+        />
         @if (side(); as one) {
-          <div class="min-w-36 flex-1">
-            <label class="label block" for="hose-lock"
-              >{{ one.name }}: <span class="font-mono">{{ one.words }}</span></label
-            >
-            <input
-              #field2
-              id="hose-lock"
-              type="range"
-              class="h-12 w-full accent-fluid"
-              min="-1"
-              max="1"
-              step="0.02"
-              [value]="one.value"
-              (input)="setSide(+field2.value)"
-            />
-          </div>
+          <fl-range-field
+            class="min-w-36 flex-1"
+            field="hose-lock"
+            [label]="one.name"
+            [shown]="one.words"
+            [least]="-1"
+            [most]="1"
+            [step]="0.02"
+            [value]="one.value"
+            (slid)="setSide($event)"
+          />
         }
         <button
           type="button"

@@ -51,7 +51,7 @@ describe('hoses in Route', () => {
     const slider = at.one<HTMLInputElement>('#hose-length');
     slide(slider, 345);
     await at.settle();
-    expect(at.texts('[data-test=hose-order-length]')).toEqual(['345 mm']);
+    expect(at.texts('label[for=hose-length] span')).toEqual(['345 mm']);
     expect(at.texts('[data-test=hose-cells] button').some((text) => text.includes('kinks'))).toBe(
       false,
     );
