@@ -106,14 +106,14 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
       'note',
       after(gannet, sized('lamps', none)),
       gannet,
-      /a failed circuit or low fluid, and one the parking brake on/,
+      /a failed circuit or low fluid, and one that the parking brake is on/,
     ],
     [
       'lamp-missing',
       'note',
       after(gannet, sized('lamps', { ...both, parking: false })),
       after(gannet, sized('lamps', none), sized('category', 'competition')),
-      /a lamp tells the parking brake on/,
+      /a lamp tells that the parking brake is on/,
     ],
     // The pad maker's limit, set a degree either side of what is reached.
     [
