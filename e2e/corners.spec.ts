@@ -160,9 +160,9 @@ test('a photograph is kept without the place it was taken at, and comes back wit
   writeFileSync(join(folder, 'no-picture.jpg'), 'nonsense');
 
   const give = async (name: string): Promise<void> => {
-    await ((await page.$('[data-test=photo-files] input')) as ElementHandle<HTMLInputElement>).uploadFile(
-      join(folder, name),
-    );
+    await (
+      (await page.$('[data-test=photo-files] input')) as ElementHandle<HTMLInputElement>
+    ).uploadFile(join(folder, name));
   };
   await give('no-picture.jpg');
   await waitText(

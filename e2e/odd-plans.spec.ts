@@ -3,34 +3,39 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { writePlan, type Plan } from '@firm-line/core/plan';
 import { LAYOUTS } from '@firm-line/core/proposals/layouts';
-import type { ElementHandle, Page } from 'puppeteer-core';
+import type { ElementHandle } from 'puppeteer-core';
 import { STATIONS } from '../app/src/stations/registry';
 import { demo } from '../core/src/testing/demo-plans';
 import { bare, ODD_PLANS, opened } from '../core/src/testing/odd-plans';
-import { goTo, openPlan, watch, withBrowser } from './browser';
+import { goTo, openPlan, settled, watch, withBrowser } from './browser';
+import { keptPlan } from './fields';
 import { pressAll, wrong } from './press';
 
 jest.setTimeout(240_000);
 const run = withBrowser();
 const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
 
-/** Brings a plan in and opens it. */
-async function bring(page: Page, plan: Plan): Promise<void> {
-  const file = join(folder, `${plan.id}.firmline.json`);
-  writeFileSync(file, writePlan(plan));
+const plans = [
+  ...ODD_PLANS,
+  ['ports deleted', bare(demo('gannet'))] as const,
+  ['lines with an open end', opened(demo('gannet'))] as const,
+].map(([name, plan], i): [string, Plan] => [name, { ...plan, id: `odd-${i}`, name }]);
+
+/** All of them are brought in at once, as files. */
+beforeAll(async () => {
+  const files = plans.map(([, plan]) => {
+    const file = join(folder, `${plan.id}.firmline.json`);
+    writeFileSync(file, writePlan(plan));
+    return file;
+  });
+  const page = await run.browser.newPage();
   await page.goto(run.server.url, { waitUntil: 'load' });
   await (
     (await page.waitForSelector('input[type=file]')) as ElementHandle<HTMLInputElement>
-  ).uploadFile(file);
-  await page.waitForSelector(`a[href^="/plan/${plan.id}"]`);
-  await openPlan(page, run.server.url, plan.id, 'measure');
-}
+  ).uploadFile(...files);
+  for (const [, { id }] of plans) await page.waitForSelector(`a[href^="/plan/${id}"]`);
+});
 
-const plans: (readonly [string, Plan])[] = [
-  ...ODD_PLANS,
-  ['ports deleted', bare(demo('gannet'))],
-  ['lines with an open end', opened(demo('gannet'))],
-];
 const isLayout = ({ name }: Plan): boolean => LAYOUTS.some((layout) => layout.name === name);
 const isLong = process.env['LONG_TESTS'] !== undefined;
 const pressedInLayouts: Record<string, Set<string>> = {};
@@ -45,29 +50,27 @@ function pressedBefore(plan: Plan, path: string): Set<string> {
   return isLayout(plan) ? (pressedInLayouts[path] ??= new Set()) : new Set();
 }
 
-test.each(plans.map(([name, plan], i) => [name, { ...plan, id: `odd-${i}`, name }] as const))(
-  '%s is gone through at every station, sub-page and form',
-  async (_, plan) => {
-    // A layout like one that was gone through: with no WebGL, where the scene is but words.
-    const isLike = isLayout(plan) && pressedInLayouts['route'] !== undefined;
-    const { page, complaints } = await watch(
-      run.browser,
-      run.server.url,
-      isLike ? 'flat' : undefined,
+test.each(plans)('%s is gone through at every station, sub-page and form', async (_, plan) => {
+  // A layout like one that was gone through: with no WebGL, where the scene is but words.
+  const isLike = isLayout(plan) && pressedInLayouts['route'] !== undefined;
+  const { page, complaints } = await watch(
+    run.browser,
+    run.server.url,
+    isLike ? 'flat' : undefined,
+  );
+  await openPlan(page, run.server.url, plan.id, 'measure');
+  const found: string[] = [];
+  for (const { path } of STATIONS) {
+    await goTo(page, path);
+    found.push(
+      ...[...(await wrong(page)), ...(await pressAll(page, pressedBefore(plan, path)))].map(
+        (words) => `${path}: ${words}`,
+      ),
     );
-    await bring(page, plan);
-    const found: string[] = [];
-    for (const { path } of STATIONS) {
-      await goTo(page, path);
-      found.push(
-        ...[...(await wrong(page)), ...(await pressAll(page, pressedBefore(plan, path)))].map(
-          (words) => `${path}: ${words}`,
-        ),
-      );
-    }
-    expect(found).toEqual([]);
-    expect(complaints).toEqual([]);
-    // What came of it can be opened again.
-    await openPlan(page, run.server.url, plan.id, 'measure');
-  },
-);
+  }
+  expect(found).toEqual([]);
+  expect(complaints).toEqual([]);
+  // What came of it can be opened again.
+  await settled(page);
+  await keptPlan(page, plan.id);
+});

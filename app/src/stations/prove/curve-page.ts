@@ -61,7 +61,7 @@ import { ProveFacade } from './prove-facade';
         />
       }
       <div class="mt-4 grid gap-5 xl:grid-cols-[minmax(0,1fr)_20rem]">
-        <section class="card p-5" aria-label="Curve">
+        <section class="card min-w-0 p-5" aria-label="Curve">
           <h2 class="text-3xl font-bold" data-test="verdict">{{ said().title }}</h2>
           <p class="mt-1 text-lg text-ink-soft" data-test="detail">{{ said().detail }}</p>
           <fl-line-chart
