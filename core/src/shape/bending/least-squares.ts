@@ -2,6 +2,7 @@
 export type Residuals = (x: readonly number[]) => readonly number[];
 
 const STEP = 1e-6;
+const AHEAD = 1e-7;
 const MOST_STEPS = 200;
 
 const squares = (r: readonly number[]): number => r.reduce((sum, v) => sum + v * v, 0);
@@ -39,6 +40,15 @@ export function slopes(residuals: Residuals, x: readonly number[]): number[][] {
     return more!.map((v, i) => (v - less![i]!) / (2 * STEP));
   });
 }
+/** The same by what is ahead of a place alone, whose residuals are known: half the work, and near enough to go by. */
+const slopesAhead = (
+  residuals: Residuals,
+  x: readonly number[],
+  here: readonly number[],
+): number[][] =>
+  x.map((value, k) =>
+    residuals(x.map((v, i) => (i === k ? value + AHEAD : v))).map((v, i) => (v - here[i]!) / AHEAD),
+  );
 const normalOf = (columns: readonly (readonly number[])[]): number[][] =>
   columns.map((a) => columns.map((b) => a.reduce((total, v, i) => total + v * b[i]!, 0)));
 
@@ -55,7 +65,7 @@ export function covariance(residuals: Residuals, x: readonly number[]): number[]
 }
 
 /**
- * The nearest minimum of a sum of squares, from a first guess: Levenberg-Marquardt with central
+ * The nearest minimum of a sum of squares, from a first guess: Levenberg-Marquardt with forward
  * differences, until a step no longer moves any unknown by 1e-10. Source: Marquardt 1963.
  */
 export function leastSquares(
@@ -67,7 +77,7 @@ export function leastSquares(
   let sum = squares(r);
   let damping = 1e-6;
   for (let step = 0; step < MOST_STEPS && x.length; step++) {
-    const columns = slopes(residuals, x);
+    const columns = slopesAhead(residuals, x, r);
     const normal = normalOf(columns);
     const down = columns.map((a) => -a.reduce((total, v, i) => total + v * r[i]!, 0));
     let moved = 0;

@@ -1,11 +1,4 @@
-import {
-  bent,
-  ON_THE_BENCH,
-  signedReading,
-  type Clr,
-  type MadeBend,
-  type Reading,
-} from './shape.ts';
+import { signedReadings, type Clr, type MadeBend, type Reading } from './shape.ts';
 import { covariance, leastSquares, slopes } from './least-squares.ts';
 
 /** How far a bend made by hand may be off: one sigma of mark, turn and angle. Common practice. */
@@ -63,15 +56,16 @@ export function madeBends(
   aimed: readonly MadeBend[],
   { clrMm, odMm, cutMm, readings, sigmaMm, cutsMm }: Measured,
 ) {
-  const read = (bends: readonly MadeBend[], k: number) =>
-    signedReading(bent(bends.slice(0, k + 1), clrMm, cutsMm?.[k] ?? cutMm), ON_THE_BENCH.atMm);
+  const readAll = (bends: readonly MadeBend[]) =>
+    signedReadings(bends, clrMm, (k) => cutsMm?.[k] ?? cutMm);
   const residuals = (x: readonly number[], signs: number[][] | null): number[] => {
     const bends = withPlane(x);
+    const all = readAll(bends);
     const side = (mm: number, k: number, which: number): number =>
       signs ? signs[k]![which]! * mm : Math.abs(mm);
     return [
       ...readings.flatMap(({ endToBendMm, heightMm, tipToTipMm }, k) => {
-        const [across, height, tip] = read(bends, k);
+        const [across, height, tip] = all[k]!;
         return [
           side(across, k, 0) + odMm / 2 - endToBendMm,
           side(height, k, 1) - heightMm,
@@ -89,10 +83,8 @@ export function madeBends(
     ];
   };
   const start = listOf(aimed).filter((_, i) => i !== 1);
-  const sidesOf = (x: readonly number[]): number[][] => {
-    const bends = withPlane(x);
-    return bends.map((_, k) => read(bends, k).slice(0, 2));
-  };
+  const sidesOf = (x: readonly number[]): number[][] =>
+    readAll(withPlane(x)).map(([across, height]) => [across, height]);
   /** What slips make of each reading, one sigma: where that leaves its side open, both are tried. */
   const slip = [
     SLIP.markMm,

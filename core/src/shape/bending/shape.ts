@@ -48,6 +48,35 @@ export type Clr = number | readonly number[];
 export const clrAt = (clr: Clr, bend: number): number =>
   typeof clr === 'number' ? clr : clr[bend]!;
 
+/** How far a tube is followed: the end of its last bend, the way and the normal there, what was used up to it. */
+interface Front {
+  readonly cornerMm: Vec3;
+  readonly lastMm: Vec3;
+  readonly way: Vec3;
+  readonly normal: Vec3;
+  readonly runMm: number;
+}
+const beginOf = ({ atMm, direction, normal }: Held): Front => ({
+  cornerMm: atMm,
+  lastMm: atMm,
+  way: direction,
+  normal,
+  runMm: 0,
+});
+function past(front: Front, { markMm, rotateDeg, bendDeg }: MadeBend, clrMm: number): Front {
+  const tangent = tangentMm(bendDeg, clrMm);
+  const cornerMm = addScaled(front.lastMm, front.way, markMm - front.runMm + tangent);
+  const normal = rotate(front.normal, front.way, rotateDeg);
+  const way = rotate(front.way, normal, bendDeg);
+  return {
+    cornerMm,
+    lastMm: addScaled(cornerMm, way, tangent),
+    way,
+    normal,
+    runMm: markMm + arcMm(bendDeg, clrMm),
+  };
+}
+
 /** A tube of a length with these bends in it. A feed below nothing is taken as it comes: the caller sees to it. */
 export function bent(
   bends: readonly MadeBend[],
@@ -55,38 +84,47 @@ export function bent(
   cutMm: number,
   held: Held = ON_THE_BENCH,
 ): Bent {
-  let [at, way, normal] = [held.atMm, held.direction, held.normal];
-  let run = 0;
+  let front = beginOf(held);
   const cornersMm: Vec3[] = [];
-  for (const [i, { markMm, rotateDeg, bendDeg }] of bends.entries()) {
-    const r = clrAt(clrMm, i);
-    const tangent = tangentMm(bendDeg, r);
-    at = addScaled(at, way, markMm - run + tangent);
-    cornersMm.push(at);
-    normal = rotate(normal, way, rotateDeg);
-    way = rotate(way, normal, bendDeg);
-    at = addScaled(at, way, tangent);
-    run = markMm + arcMm(bendDeg, r);
+  for (const [i, bend] of bends.entries()) {
+    front = past(front, bend, clrAt(clrMm, i));
+    cornersMm.push(front.cornerMm);
   }
-  return { cornersMm, lastMm: at, way, normal, tailMm: cutMm - run };
+  const { lastMm, way, normal, runMm } = front;
+  return { cornersMm, lastMm, way, normal, tailMm: cutMm - runMm };
 }
 
-/** What the tape reads of a tube after its last bend, end A over the plane and beside the straight with their signs. */
-export function signedReading(
-  { cornersMm, lastMm, way, normal, tailMm }: Bent,
+type SignedReading = readonly [across: number, height: number, tip: number];
+/** What the tape reads of a tube after a bend, end A over the plane and beside the straight with their signs. */
+function signedReading(
+  { cornerMm, lastMm, way, normal }: Omit<Front, 'runMm'>,
+  tailMm: number,
   endA: Vec3,
-): readonly [across: number, height: number, tip: number] {
-  const arm = sub(endA, cornersMm[cornersMm.length - 1]!);
+): SignedReading {
+  const arm = sub(endA, cornerMm);
   return [
     dot(arm, cross(normal, way)),
     dot(arm, normal),
     distance(endA, addScaled(lastMm, way, tailMm)),
   ];
 }
+/** What the tape reads of a tube on the bench after each of its bends, cut so long each time. */
+export function signedReadings(
+  bends: readonly MadeBend[],
+  clrMm: Clr,
+  cutMm: (bend: number) => number,
+): SignedReading[] {
+  let front = beginOf(ON_THE_BENCH);
+  return bends.map((bend, k) => {
+    front = past(front, bend, clrAt(clrMm, k));
+    return signedReading(front, cutMm(k) - front.runMm, ON_THE_BENCH.atMm);
+  });
+}
 
 /** The reading of a tube after its last bend. */
 export function readingOf(tube: Bent, endA: Vec3, odMm: number): Reading {
-  const [across, height, tipToTipMm] = signedReading(tube, endA);
+  const cornerMm = tube.cornersMm.at(-1)!;
+  const [across, height, tipToTipMm] = signedReading({ ...tube, cornerMm }, tube.tailMm, endA);
   return { endToBendMm: Math.abs(across) + odMm / 2, heightMm: Math.abs(height), tipToTipMm };
 }
 
