@@ -24,6 +24,7 @@ export class Inspection {
   /** The plan as the worker has it. */
   private told: Plan | null = null;
   private next: Plan | null = null;
+  private unchecked: Plan | null = null;
   private busy = false;
   private known = new Map<number, Snag>();
   private fixes = new Map<Snag, Promise<Fix | null>>();
@@ -36,9 +37,15 @@ export class Inspection {
   }
 
   look(plan: Plan): void {
-    this.next = plan;
+    this.unchecked = null;
+    this.next = plan === this.told ? null : plan;
     // What the edit draws comes first: the strip is on screen before anything is sent.
-    if (!this.busy) onPainted(() => void this.run());
+    if (this.next && !this.busy) onPainted(() => void this.run());
+  }
+  /** Begins with a plan that is only being checked: where that fails it is not this that tells. */
+  lookAhead(plan: Plan): void {
+    this.look(plan);
+    this.unchecked = plan;
   }
   forget(): void {
     this.next = null;
@@ -85,7 +92,8 @@ export class Inspection {
         this.answered.set({ plan, snags: this.same(snags) });
       } catch (error) {
         this.told = null;
-        if (!this.next && !(error instanceof Error && error.message === 'Cancelled.'))
+        const isCancelled = error instanceof Error && error.message === 'Cancelled.';
+        if (!this.next && !isCancelled && plan !== this.unchecked)
           this.notices.say(`${(error as Error).message} Snags are not shown until the next edit.`);
       }
     }

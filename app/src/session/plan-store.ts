@@ -159,6 +159,7 @@ export class PlanStore {
       // Painted first: the worker that checks it, and what it loads, come behind.
       await new Promise<void>(onPainted);
       if (isStale()) return;
+      this.inspection.lookAhead(plan);
       if (!older) await this.checks.check(plan);
       if (isStale()) return;
       await this.tabs.hold(plan.id);
@@ -344,6 +345,7 @@ export class PlanStore {
   }
 
   private async refuse(raw: Plan, error: PlanFileError): Promise<void> {
+    this.inspection.forget();
     const [mended, good] = await Promise.all([
       this.checks.mend(raw).catch(() => null),
       this.db.lastGood(raw.id).catch(() => undefined),

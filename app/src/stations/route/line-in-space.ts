@@ -2,10 +2,12 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  effect,
   inject,
   input,
   output,
   signal,
+  untracked,
 } from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
 import { lineView, type Line, type LineView } from '@firm-line/core/plan';
@@ -49,7 +51,7 @@ interface CornerDrag {
       [chosen]="selection.node()"
       [pointed]="selection.pointed()"
       [along]="along()"
-      (shown)="prepare()"
+      (shown)="isShown.set(true)"
       (hovered)="selection.point($event)"
       (pressed)="forget()"
       (grasped)="grasp($event)"
@@ -145,8 +147,12 @@ export class LineInSpace {
   });
   private drag: CornerDrag | null = null;
 
-  protected prepare(): void {
-    this.draggedLine.prepare();
+  protected readonly isShown = signal(false);
+  constructor() {
+    // The snags come first: the worker of a drag would take a processor from them.
+    effect(() => {
+      if (this.isShown() && this.store.isJudged()) untracked(() => this.draggedLine.prepare());
+    });
   }
 
   protected forget(): void {
