@@ -19,6 +19,7 @@ import {
 import { type AnyField, type NumberLimits } from './field-types.ts';
 import { unitOfKey } from './field-unit.ts';
 import { aboutKind, figureAt, PLAN, recordsIn } from './index.ts';
+import { TAPE } from './position.ts';
 import { COLLECTIONS, type CollectionKind } from './record-kind.ts';
 
 /** A record as the next ones will be written. */
@@ -187,4 +188,12 @@ describe('what people are told of a field', () => {
     expect(said('sizing.front.pistonsMm.0')).toBe('Pistons');
     expect(fieldAt(PLAN, ['sizing', 'nothing'], plan)).toBeNull();
   });
+});
+
+test('a form takes a tape that is read to half a millimetre, and to a metre', () => {
+  // A steel tape is read to half a millimetre at best: common practice.
+  const [least, most] = TAPE.fields.sigmaMm.usual!;
+  expect(least).toBeLessThanOrEqual(0.5);
+  expect(least).toBeGreaterThan(0);
+  expect(most).toBeGreaterThanOrEqual(1000);
 });

@@ -254,6 +254,23 @@ describe('which way round and in what order', () => {
     ).toEqual([]);
   });
 
+  test('not bent yet, a tube lies straight through the die: its mark there, or the end of the bend where B is bent first', () => {
+    const tube = tubeOf(NODES);
+    const { markMm, arcMm } = tube.bends[1]!;
+    for (const [clamped, atMm] of [
+      ['a', markMm],
+      ['b', markMm + arcMm],
+    ] as const) {
+      const rods = pose({ ...tube, slid: [] }, 1, clamped, 0, new Set());
+      const ends = rods.flatMap(({ from, to }) => [from, to]);
+      for (const [, y, z] of ends) expect(Math.hypot(y, z)).toBeLessThan(1e-9);
+      const xs = ends.map(([x]) => x);
+      const reach = [atMm, tube.cutMm - atMm];
+      expect(Math.min(...xs)).toBeCloseTo(-reach[clamped === 'a' ? 0 : 1]!, 6);
+      expect(Math.max(...xs)).toBeCloseTo(reach[clamped === 'a' ? 1 : 0]!, 6);
+    }
+  });
+
   test('a tube that turns back into itself is told, and a nut is thicker than its tube', () => {
     const coil: Vec3[] = [
       [0, 0, 0],
