@@ -89,7 +89,7 @@ test('a caliper is fitted over its disc on both sides, each with its own shims a
   await pressNamed(page, 'Calipers');
   await waitText(page, `${left} [data-test=shims]`, '2.5 mm are in');
   await clickOn(page, '[data-test=snags]');
-  await waitText(page, 'fl-snag-drawer', 'Only 11 mm of its bolt’s thread holds, and 12 mm must');
+  await waitText(page, 'fl-snag-drawer', 'Only 11 mm of the bolt’s thread engages, and 12 mm must');
   expect(complaints).toEqual([]);
 });
 
@@ -115,7 +115,7 @@ test('a table of wires is filled from readings, and what is out of range is said
   );
   await clickOn(page, '[data-test=snags]');
   await waitText(page, 'fl-snag-drawer', 'It reads 8.1 V full on');
-  await waitText(page, 'fl-snag-drawer', 'nobody has pulled the breakaway’s pin');
+  await waitText(page, 'fl-snag-drawer', 'the breakaway switch is not');
   expect(complaints).toEqual([]);
 });
 

@@ -11,7 +11,7 @@ describe('Hoses in the browser', () => {
     await openPlan(page, run.server.url, 'wheatear', 'route');
     await openHoses(page);
     await page.click('[data-hose=hose-fr]');
-    await waitText(page, 'fl-hoses-page', '38 is the least');
+    await waitText(page, 'fl-hoses-page', '38 is the minimum');
     await waitText(page, '[data-test=hose-live]', 'kinks');
     await pressNamed(page, 'Lengths that serve');
     await page.waitForSelector('[data-test=hose-lengths] button', { timeout: 60_000 });

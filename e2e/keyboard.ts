@@ -49,6 +49,17 @@ export const waitText = (page: Page, selector: string, part: string): Promise<un
 
 /** Presses the button or link, or opens the summary, that says just this; a page that a link leads to is waited for. */
 export async function pressNamed(page: Page, name: string): Promise<void> {
+  // A panel that is loaded on demand may still be on its way.
+  await page
+    .waitForFunction(
+      (text) =>
+        [...document.querySelectorAll('button, summary, fl-page-nav a')].some(
+          (b) => b.textContent!.trim() === text,
+        ),
+      { polling: 100, timeout: 30_000 },
+      name,
+    )
+    .catch(() => undefined);
   await page.evaluate((text) => {
     const button = [
       ...document.querySelectorAll<HTMLElement>('button, summary, fl-page-nav a'),

@@ -9,7 +9,7 @@ describe('the whole way, by keyboard alone', () => {
   test('from an empty plan to a bend card and a bleed order', async () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     await page.goto(run.server.url, { waitUntil: 'load' });
-    await page.waitForSelector('header button');
+    await page.waitForSelector('header .btn-main');
     await press(page, 'header .btn-main');
     await page.waitForSelector('fl-set-out-page');
     await press(page, 'fl-set-out-page header .btn:last-of-type');
@@ -146,7 +146,7 @@ describe('the whole way, by keyboard alone', () => {
     await page.keyboard.press('Enter');
     await waitText(page, 'fl-place-detail h2', 'Clutch slave, inlet');
     await page.keyboard.press('.');
-    await waitText(page, 'fl-size-station', 'The rear uses more grip than the front');
+    await waitText(page, 'fl-size-station', 'The rear wheels lock first');
     await page.keyboard.press('.');
     await waitText(page, 'fl-route-station h2', 'F3');
     await page.keyboard.press('.');
@@ -166,7 +166,7 @@ describe('the whole way, by keyboard alone', () => {
     // A mend out of the snag drawer takes the snag away.
     await page.keyboard.press('s');
     await page.waitForSelector('fl-snag-drawer dialog[open]');
-    expect(await textOf(page, 'fl-snag-drawer')).toContain('could only sit between two bends');
+    expect(await textOf(page, 'fl-snag-drawer')).toContain('would be trapped between two bends');
     await press(page, '[aria-label="Go to F3, end B in Route"]');
     await waitText(page, 'fl-route-station h2', 'F3');
     await press(page, 'fl-move-list li fl-snag-row button');
@@ -174,7 +174,7 @@ describe('the whole way, by keyboard alone', () => {
       () =>
         !document
           .querySelector('fl-snag-drawer')!
-          .textContent!.includes('could only sit between two bends'),
+          .textContent!.includes('would be trapped between two bends'),
     );
     expect(complaints).toEqual([]);
   });
@@ -182,7 +182,7 @@ describe('the whole way, by keyboard alone', () => {
   test('a whole circuit from a layout, a part added and joined, what is wrong shown on the drawing', async () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     await page.goto(run.server.url, { waitUntil: 'load' });
-    await page.waitForSelector('header button');
+    await page.waitForSelector('header .btn-main');
     await press(page, 'header .btn-main');
     await page.waitForSelector('fl-set-out-page');
     await press(page, 'fl-set-out-page header .btn:last-of-type');

@@ -121,7 +121,7 @@ describe('the shell', () => {
     await until(() => trusted() === 4);
     await at.key('s');
     const fold = [...at.root.querySelectorAll('fl-snag-drawer details')].find((one) =>
-      one.textContent!.includes('on trust'),
+      one.textContent!.includes('is not measured. Measure it'),
     )!;
     expect(fold.querySelector('summary')!.textContent).toContain('3 more of this kind');
     expect(fold.querySelectorAll('fl-snag-row')).toHaveLength(3);

@@ -56,7 +56,7 @@ describe('Make', () => {
     at.store.apply({ edit: 'removeCorner', with: { id: 'line-f2', index: 1 } });
     await at.settle();
     expect(at.root.querySelectorAll('[data-step]:checked')).toHaveLength(0);
-    expect(at.texts('fl-snag-row').join(' ')).toMatch(/4 steps were ticked to an older card/);
+    expect(at.texts('fl-snag-row').join(' ')).toMatch(/4 steps were ticked on an older card/);
   });
 
   test('a card that rests on a guess says so, and shows how sure its length is', async () => {
@@ -134,7 +134,7 @@ describe('Size', () => {
     expect(at.root.textContent).toMatch(/The rear leads from z 0\.68/);
     await at.click(
       [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) =>
-        b.textContent!.includes('Reckon with such a valve'),
+        b.textContent!.includes('Try this valve'),
       )!,
     );
     expect(at.root.textContent).toMatch(/The rear stays behind the front/);
@@ -176,7 +176,7 @@ describe('Size', () => {
       )!,
     );
     expect(at.store.plan().sizing!.open.length).toBeGreaterThan(25);
-    expect(at.root.textContent).toMatch(/figures are still a guess/);
+    expect(at.root.textContent).toMatch(/figures are still estimated/);
   });
 
   test('what stands beside the pedal: clutch, parking brake, residual valves, each with its figures', async () => {
@@ -205,7 +205,7 @@ describe('Size', () => {
     add.value = 'Parking by hydraulics';
     add.dispatchEvent(new Event('change'));
     await at.settle();
-    expect(at.root.textContent).toMatch(/is counted as the parking brake: it leaks down/);
+    expect(at.root.textContent).toMatch(/The parking brake is hydraulic: pressure leaks down/);
   });
 
   test('a trailer begins with guesses, takes a second axle, and says what locks', async () => {

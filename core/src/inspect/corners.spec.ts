@@ -55,7 +55,7 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
   test("'stack-off' speaks from more than 0.25 mm off the middle", () => {
     // Wanted: 1.5 + (4.2 − 2.6)/2 = 2.3.
     expect(found(caliper({ fittedMm: 2.6 }), 'stack-off')[0]!.text).toMatch(
-      /0.3 mm off the middle of the disc: 2.3 mm is wanted/,
+      /The shim stack of 2\.6 mm is 0\.3 mm off the middle of the disc: 2\.3 mm is needed/,
     );
     expect([
       ...found(caliper({ fittedMm: 2.55 }), 'stack-off'),
@@ -74,10 +74,10 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
     expect(
       [bolt(38), bolt(45, 28), bolt(48)].map(([snag]) => [
         snag!.level,
-        /holds|shank|bottoms/.exec(snag!.text)![0],
+        /engages|shank|bottoms/.exec(snag!.text)![0],
       ]),
     ).toEqual([
-      ['stop', 'holds'],
+      ['stop', 'engages'],
       ['stop', 'shank'],
       ['stop', 'bottoms'],
     ]);
@@ -93,7 +93,7 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
         'spacer-thread',
       );
     expect(spacer(17).map(({ level }) => level)).toEqual(['stop']);
-    expect(spacer(5, true)[0]!.text).toMatch(/standing tests alone/);
+    expect(spacer(5, true)[0]!.text).toMatch(/for standing tests only/);
     expect([...spacer(16), ...spacer(0, true)]).toEqual([]);
   });
 
@@ -148,7 +148,7 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
         'cable-length',
       );
     expect([cable(1430)[0]!.text, cable(1390)[0]!.text]).toEqual([
-      expect.stringMatching(/30 mm longer than its way/),
+      expect.stringMatching(/The outer cable is 30 mm longer than the cable path and hangs loose/),
       expect.stringMatching(/10 mm shorter/),
     ]);
     expect(cable(1420)).toEqual([]);
@@ -169,9 +169,9 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
     expect(
       found(wire({ rest: 5 }), 'wire-range').map(({ where, text }) => [
         where,
-        /reads.*has/.exec(text)![0],
+        /reads.*normal/.exec(text)![0],
       ]),
-    ).toEqual([['Breakaway, blue', 'reads 5 V at rest, and 0 to 0.3 is what such a wire has']]);
+    ).toEqual([['Breakaway, blue', 'reads 5 V at rest, and 0 to 0.3 is normal']]);
     expect(found(wire({ rest: 0.3, pulled: 12.4 }), 'wire-range')).toEqual([]);
   });
   test("'breakaway-untested' speaks once wires are read and its pin was not pulled", () => {
@@ -235,7 +235,7 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
       return inspect(plan).filter(({ rule }) => rule === 'sheet-awaited');
     };
     expect(at('asked', '2026-11-28')[0]!.text).toMatch(
-      /asked for on 2026-11-20, should be here by 2026-11-27 and has not come/,
+      /Asked for on 2026-11-20, should be here by 2026-11-27 and not received/,
     );
     expect([
       ...at('asked', '2026-11-27'),

@@ -82,7 +82,9 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
 
   test("'order-not-sheet' where the sheet gives an order and another is gone by", () => {
     const makers = { source: 'Sheet 4', parkingTimes: 0, again: [] };
-    expect(found(plan({ makers }), 'order-not-sheet')[0]!.text).toMatch(/Sheet 4 gives an order/);
+    expect(found(plan({ makers }), 'order-not-sheet')[0]!.text).toMatch(
+      /Sheet 4 gives a bleeding order/,
+    );
     const listed = { ...gannet, bleeding: { ...gannet.bleeding, school: 'as-listed' as const } };
     expect(found(plan({ makers }, listed), 'order-not-sheet')).toEqual([]);
     expect(found(plan({ makers, runs: [run()] }, listed), 'order-not-sheet')).toHaveLength(1);
@@ -176,12 +178,14 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
     ).toEqual([]);
     expect(found(fluid({ wasId: 'dot-4', fluidId: 'dot-5' }), 'fluid-change')[0]!).toMatchObject({
       where: 'Tandem master',
-      text: expect.stringMatching(/^DOT 4.* was in it and DOT 5.* goes in\. First: /) as string,
+      text: expect.stringMatching(
+        /^DOT 4 was used before, and DOT 5 silicone is to go in\. First/,
+      ) as string,
     });
     expect(found(fluid({ wasId: 'dot-3' }), 'fluid-change')).toEqual([]);
     expect(
       found(fluid({ wasId: 'mineral', seals: true, flushed: true }), 'fluid-change')[0]!.text,
-    ).toMatch(/unless the sheet of every part names both/);
+    ).toMatch(/Never change to or from mineral oil, unless the sheet of every part allows both/);
   });
 
   test("'air-stays' where fluid is slower than air climbs over a hump", () => {

@@ -54,10 +54,10 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
         }),
       );
     expect(found(joint(17, 15), 'torque-off').map(({ text }) => text)).toEqual([
-      'The wrench said 15 N·m and 17 is wanted: draw it up.',
+      'The wrench read 15 N·m and 17 is required: tighten it.',
     ]);
     expect(found(joint(15, 17), 'torque-off')[0]!.text).toMatch(
-      /loosen it, look at it, tighten anew/,
+      /loosen it, check it, tighten again/,
     );
     // 4 % of the wrench itself.
     expect(found(joint(17, 16.4), 'torque-off')).toEqual([]);
@@ -74,7 +74,7 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
         }),
       );
     expect(found(bolts(500), 'torque-off')[0]!.text).toMatch(
-      /500 N·m is wanted.*is the unit right/,
+      /500 N·m is set, and such a bolt usually takes 31\.3 to 62\.6\. Check the unit/,
     );
     expect(found(bolts(50), 'torque-off')).toEqual([]);
   });
@@ -94,7 +94,9 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
           AT,
         ),
       );
-    expect(found(bolts('precoated', 'reused'), 'used-again')[0]!.text).toMatch(/hold once/);
+    expect(found(bolts('precoated', 'reused'), 'used-again')[0]!.text).toMatch(
+      /Precoated bolts hold only once/,
+    );
     expect(
       [bolts('precoated', 'new'), bolts('dry', 'reused')].flatMap((plan) =>
         found(plan, 'used-again'),
@@ -106,7 +108,7 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
     const put = withLater(NO_FLOOR, { task: 'part:master', until: '2026-11-28', why: '' });
     const on = (day: string): Plan => floor(withDone(put, task('safety:dust'), `${day}T09:00:00Z`));
     expect(found(on('2026-11-29'), 'later-passed')[0]!.text).toBe(
-      'It was left until 2026-11-28, and work went on to 2026-11-29: do it, or give it another day.',
+      'Put off until 2026-11-28, and work has gone on to 2026-11-29. Do it now, or choose another day.',
     );
     expect(found(on('2026-11-28'), 'later-passed')).toEqual([]);
     expect(found(floor(put), 'later-passed')).toEqual([]);
@@ -131,7 +133,7 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
       since: '2026-11-22',
     });
     expect(found(floor(held), 'temporary-open').map(({ text }) => text)).toEqual([
-      'Held for now by a zip tie since 2026-11-22: put in what belongs there, and close it.',
+      'Temporary fix: a zip tie since 2026-11-22. Fit the proper part, then close this.',
     ]);
     expect(found(floor(withClosed(held, 'held-1', '2026-11-27')), 'temporary-open')).toEqual([]);
     const two = withTemporary(held, { what: 'Front hose', by: 'clip', since: '2026-11-23' });
@@ -157,7 +159,7 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
     expect(found(plan(false, NO_FLOOR), 'gate-passed')).toEqual([]);
     const late = withLater(NO_FLOOR, { task: 'part:master', until: '2026-12-02', why: '' });
     expect(found(plan(false, late), 'gate-passed')[0]!.text).toBe(
-      'Fit Tandem master is left until 2026-12-02, and it closes over it on 2026-12-01.',
+      'Fit Tandem master is put off until 2026-12-02, and this closes over it on 2026-12-01.',
     );
     expect(
       found(
@@ -189,7 +191,7 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
     const look = task('look:part:fl');
     const bad = withLook(NO_FLOOR, look, { good: false, note: 'rubs', at: AT });
     expect(found(floor(bad), 'look-open').map(({ text }) => text)).toEqual([
-      'It was looked at and is not good: rubs',
+      'Checked, and not good: rubs',
     ]);
     expect(
       found(floor(withLook(NO_FLOOR, look, { good: true, note: '', at: AT })), 'look-open'),

@@ -96,7 +96,7 @@ describe('rules of the bench: the plan in which each speaks, and the nearest in 
     const [coil] = gannet.making.stock;
     expect(
       found(making({ sold: [], stock: [{ ...coil!, lengthMm: 3000 }] }), 'stock-short')[0]!.text,
-    ).toMatch(/are to be cut and 2990 mm are at hand/);
+    ).toMatch(/4761 mm are to be cut, and 2990 mm are at hand/);
     expect(
       found(
         making({ sold: [], stock: [{ ...coil!, lengthMm: 2000, count: 9 }] }),

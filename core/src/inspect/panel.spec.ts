@@ -51,7 +51,7 @@ describe('a panel with a hole that a line passes', () => {
   test('hole-bare: a bare edge is told, one with a grommet or a bulkhead is not, nor one that nothing passes', () => {
     const bare = (holes: readonly Hole[]) => said(after(gannet, put(panel(holes))), 'hole-bare');
     expect(bare([hole('none')])).toEqual([
-      'R1: It passes through a bare hole in Seat box side: a grommet or a bulkhead there, or its edge saws through the tube.',
+      'R1: The line passes through a bare hole in Seat box side. Fit a grommet or a bulkhead, or the edge will saw through the tube.',
     ]);
     for (const lined of ['grommet', 'bulkhead'] as const) expect(bare([hole(lined)])).toEqual([]);
     expect(bare([hole('none', 12, [middle[0], middle[1] + 40, middle[2]])])).toEqual([]);
@@ -75,7 +75,7 @@ describe('the body of a part', () => {
     );
     const now = said(reaching, 'part-hot').filter((text) => text.startsWith('Rear tee'));
     expect(before.some((text) => text.includes(`from ${exhaust.name}`))).toBe(false);
-    expect(now.join()).toMatch(/from Exhaust, \d+ wanted/);
+    expect(now.join()).toMatch(/101 mm from Exhaust, 150 required/);
   });
   test('moved and turned, the part takes ports, body and lines along, in one edit', () => {
     const plan = after(

@@ -96,7 +96,7 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
     } as const;
     const wet = { ...gannet, filling: { ...NO_FILLING, runs: [run] } };
     expect(found(plan({ airTests: [test] }, wet), 'air-test-over')[0]!.text).toMatch(
-      /after fluid had gone in/,
+      /Tested with gas after filling/,
     );
     expect(
       found(plan({ airTests: [{ ...test, at: '2026-02-20' }] }, wet), 'air-test-over'),
@@ -125,7 +125,7 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
         ],
       });
     expect(found(look(false), 'leak-open')[0]!.text).toMatch(
-      /It leaks: F2, end B at .*: a drop a minute/,
+      /F2, end B at Front left: a drop a minute/,
     );
     expect(found(look(true), 'leak-open')).toEqual([]);
     // What leaked there is gone with its line.
@@ -165,7 +165,7 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
   });
   test("'rear-locked' in the last stop", () => {
     expect(found(plan({ stops: [stopped({ locked: 'rear' })] }), 'rear-locked')[0]!.text).toMatch(
-      /it turns round/,
+      /the vehicle can spin/,
     );
     expect([
       ...found(
@@ -211,7 +211,7 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
     });
     const planned = gannet.sizing!.airMl.front;
     expect(found(plan({ curves: [curve(planned + 3)] }), 'travel-differs')[0]!.text).toMatch(
-      /bleed it again/,
+      /bleed again/,
     );
     expect(found(plan({ curves: [curve(planned)] }), 'travel-differs')).toEqual([]);
   });

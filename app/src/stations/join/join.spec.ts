@@ -123,7 +123,7 @@ describe('Join', () => {
     await at.click(row(at, 'hose-fr-b'));
     expect(at.texts('[data-test=verdict]')).toEqual(['Seals']);
     expect(at.texts('fl-joint-panel fl-snag-row')[0]).toMatch(
-      /A banjo wants two new sealing washers/,
+      /A banjo needs two new sealing washers/,
     );
     expect(at.root.querySelector('[aria-label="Ends that seal here"]')).toBeNull();
     await at.choose(at.one<HTMLSelectElement>('#joint-washers'), 'new');

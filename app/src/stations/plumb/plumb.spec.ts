@@ -74,7 +74,7 @@ describe('Plumb', () => {
     const at = await open('q2', 'port-rt-in');
     await at.click(at.button('Remove R2'));
     expect(at.texts('fl-part-panel fl-snag-row')[0]).toMatch(
-      /No line ends here and it is not capped/,
+      /No line ends here and the port is not capped/,
     );
     const select = at.one<HTMLSelectElement>('[data-port=port-rt-left] select');
     expect([...select.options].map((option) => option.text.trim())).toEqual([

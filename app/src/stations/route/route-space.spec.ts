@@ -118,8 +118,8 @@ describe('Route among the things of the vehicle', () => {
       .map((s) => [s.rule, s.text]);
     expect(found).toEqual(
       expect.arrayContaining([
-        ['line-open', 'It waits for the axle swap.'],
-        ['open-uncapped', 'This end stands open and is not capped.'],
+        ['line-open', 'The line waits for the axle swap.'],
+        ['open-uncapped', 'This end is open and not capped. Cap it.'],
       ]),
     );
     expect(cut()).toBeCloseTo(before + 50, 6);

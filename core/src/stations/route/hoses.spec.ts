@@ -401,11 +401,15 @@ describe('each rule of hoses against a hose spoilt for it', () => {
       return [snag!.text, hoseById(after!.stockId)!.kind === 'feed' ? 'feed' : 'pressure'];
     };
     expect(fixed({ stockId: 'feed-8' })).toEqual([
-      expect.stringMatching(/made for a reservoir's feed: brake pressure bursts it/),
+      expect.stringMatching(
+        /8 mm reservoir hose is made for a reservoir feed\. Brake pressure bursts it/,
+      ),
       'pressure',
     ]);
     expect(fixed({ stockId: 'ptfe-3', service: 'feed' })).toEqual([
-      expect.stringMatching(/is pressure hose: a reservoir feeds through a wider bore/),
+      expect.stringMatching(
+        /-3 braided PTFE is pressure hose\. A reservoir feed needs a wider bore/,
+      ),
       'feed',
     ]);
     expect(fixed({ stockId: 'fuel-6' })[0]).toMatch(/is not brake hose/);
@@ -417,7 +421,9 @@ describe('each rule of hoses against a hose spoilt for it', () => {
       {
         rule: 'travel-twists',
         level: 'mind',
-        text: expect.stringMatching(/twisted by \d+° in ".*": \d+° in 100 mm/) as string,
+        text: expect.stringMatching(
+          /17° in 100 mm, where 5° is a caution and 20° a stop, by our judgement/,
+        ) as string,
       },
     ]);
   });
@@ -475,7 +481,9 @@ describe('each rule of hoses against a hose spoilt for it', () => {
       ),
     };
     expect(found(sound, 'near-hose')).toEqual([]);
-    expect(found(through, 'near-hose')[0]!.text).toMatch(/of F1, 10 wanted/);
+    expect(found(through, 'near-hose')[0]!.text).toMatch(
+      /During its travel the hose comes within 0 mm of F1, 10 required/,
+    );
   });
   test('two hoses that swing into one another are told at the later one; moving together, only where they are in the same state', () => {
     const [front] = sound.hoses;
@@ -506,7 +514,9 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     expect(snag).toMatchObject({
       level: 'mind',
       where: 'H9',
-      text: expect.stringMatching(/to [0-5](\.\d)? mm of H1, 10 wanted/) as string,
+      text: expect.stringMatching(
+        /During its travel the hose comes within 0 mm of H1, 10 required/,
+      ) as string,
     });
     // The other stands still while this one swings past it.
     const still40 = found(beside(40, { ...front!.motion, kind: 'still' }), 'hoses-touch');

@@ -32,7 +32,7 @@ describe('hoses in Route', () => {
       at.texts('[data-test=hose-cells] button').filter((text) => text.includes('kinks')),
     ).toHaveLength(1);
     expect(at.texts('fl-snag-row').join(' ')).toMatch(
-      /bends to a radius of 37 mm, 38 is the least/,
+      /bends to a radius of 37 mm, 38 is the minimum/,
     );
     // It is first seen in its worst state.
     expect(at.texts('[data-test=hose-live]')).toEqual(['kinks']);
@@ -244,8 +244,8 @@ describe('hoses in Route', () => {
     at.one('fl-hose-form form').dispatchEvent(new Event('submit', { cancelable: true }));
     await at.settle();
     expect(hoseOf(at, 'feed-front').gauze).toBe(false);
-    expect(at.texts('fl-snag-row').join()).toMatch(/No gauze is set down before it/);
-    await at.click(at.button('It has one'));
+    expect(at.texts('fl-snag-row').join()).toMatch(/No strainer entered in front of it/);
+    await at.click(at.button('There is a strainer'));
     expect(hoseOf(at, 'feed-front').gauze).toBe(true);
     await at.click(at.button('Hose details'));
     await at.click(at.button('Delete hose'));

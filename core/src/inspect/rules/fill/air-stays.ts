@@ -55,7 +55,7 @@ export const airStays = defineRule({
               level: 'mind',
               place: { kind: 'line', id: lineId },
               where: line.line.name,
-              text: `By this method (${method.name.toLowerCase()}) fluid goes ${Math.round(flow)} mm/s through it, and air climbs ${Math.round(climb)}: what stands at its high point stays there. Push faster, or lower the hump.`,
+              text: `With this method (${method.name.toLowerCase()}) fluid moves at ${Math.round(flow)} mm/s, and air climbs at ${Math.round(climb)}, so air stays at the high point. Push fluid faster, or lower the hump.`,
             },
           ];
         });

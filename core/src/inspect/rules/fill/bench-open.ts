@@ -10,6 +10,6 @@ export const benchOpen = defineRule({
   judge: (view) =>
     unsaid(view, 'bench:', () => ({
       level: 'mind',
-      text: 'Fluid went in and it is not told bench-bled: air in its chambers goes into the lines with every stroke.',
+      text: 'Filled, but the master cylinder is not marked as bench-bled. Air left in it goes into the lines with every stroke.',
     })),
 });

@@ -26,7 +26,7 @@ export const bottleOld = defineRule({
           level: 'mind',
           place: { kind: 'part', id: part },
           where: of.name,
-          text: `Its bottle was opened ${days} days before it went in: more than ${BOTTLE_DAYS} days open it has taken up water. Fill from a new one.`,
+          text: `The bottle was opened ${days} days before filling. After ${BOTTLE_DAYS} days open it has absorbed water. Fill from a new bottle.`,
         },
       ];
     });

@@ -10,6 +10,6 @@ export const drumsUnset = defineRule({
   judge: (view) =>
     unsaid(view, 'drums', () => ({
       level: 'mind',
-      text: 'Fluid went in and the drums are not adjusted up: their shoes take the stroke, and the pedal stays low however it is bled.',
+      text: 'Filled, but the drums are not marked as adjusted. Slack shoes use up the stroke, and the pedal stays low however long you bleed.',
     })),
 });

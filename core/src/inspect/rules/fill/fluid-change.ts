@@ -14,7 +14,7 @@ export const fluidChange = defineRule({
       const open = steps.filter(({ key }) => !one[key]);
       const of = view.plan.parts.find(({ id }) => id === one.part);
       if (!open.length || !of) return [];
-      const words = `${fluidById(one.wasId!)!.name} was in it and ${fluidById(one.fluidId)!.name} goes in`;
+      const words = `${fluidById(one.wasId!)!.name} was used before, and ${fluidById(one.fluidId)!.name} is to go in`;
       return [
         {
           level: 'stop',
@@ -22,7 +22,7 @@ export const fluidChange = defineRule({
           where: of.name,
           text:
             never && !one.named
-              ? `${words}: to or from mineral oil there is no change, unless the sheet of every part names both families.`
+              ? `${words}. Never change to or from mineral oil, unless the sheet of every part allows both.`
               : `${words}. First: ${open.map(({ text }) => text.toLowerCase()).join('; ')}.`,
         },
       ];

@@ -14,7 +14,7 @@ export const fluidThick = defineRule({
       part.facts?.thinFluid === true &&
       !fluid.thin && {
         level: 'mind',
-        text: `Its sheet asks for fluid of low viscosity and the plan fills ${fluid.name}: in the cold it answers late. ${thin.name} is such a one.`,
+        text: `The maker's sheet calls for low-viscosity fluid, and the plan uses ${fluid.name}, which reacts slowly when cold. Use ${thin.name}.`,
         fix: () => ({
           label: `Fill ${thin.name}`,
           call: { edit: 'changeBleeding', with: { patch: { fluidId: thin.id } } },

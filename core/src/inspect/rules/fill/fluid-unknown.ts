@@ -31,7 +31,7 @@ export const fluidUnknown = defineRule({
           level: 'mind',
           place: onPart(part),
           where: part.name,
-          text: 'It stays on the vehicle, and nobody said what fluid it has held. Read the cap and the sheet; colour proves nothing.',
+          text: 'This part stays on the vehicle, and its previous fluid is not entered. Check the cap and the maker’s sheet; color proves nothing.',
         })),
     ),
 });

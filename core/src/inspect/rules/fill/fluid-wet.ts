@@ -21,7 +21,7 @@ export const fluidWet = defineRule({
             level: hotC >= from ? 'stop' : 'mind',
             place,
             where: of.name,
-            text: `It was ${hotC} °C hot and ${boilC === null ? `${fluid.name} may boil from ${from} °C with water in it` : `boils from ${from} °C`}: ${hotC >= from ? 'steam takes the pedal away' : `less than ${NEAR_C} °C are left`}.`,
+            text: `The fluid reached ${hotC} °C and ${boilC === null ? `${fluid.name} can boil at ${from} °C with water in it` : `boils at ${from} °C`}: ${hotC >= from ? 'vapor in the line leaves no pedal' : `less than ${NEAR_C} °C are left`}.`,
           },
         ];
       if (boilC === null || boilC > fluid.wetBoilC + NEAR_C) return [];
@@ -30,7 +30,7 @@ export const fluidWet = defineRule({
           level: boilC < fluid.wetBoilC ? 'stop' : 'mind',
           place,
           where: of.name,
-          text: `It was measured to boil at ${boilC} °C; ${fluid.name} with water in it boils from ${fluid.wetBoilC} °C. Renew it.`,
+          text: `Measured boiling point is ${boilC} °C; ${fluid.name} with water in it boils at ${fluid.wetBoilC} °C. Replace the fluid.`,
         },
       ];
     }),

@@ -12,8 +12,8 @@ const WORDS: Record<FluidFamily, string> = {
 /** What it takes to change from one family to another. Common practice. */
 const changed = (a: FluidFamily, b: FluidFamily): string =>
   a === 'mineral' || b === 'mineral'
-    ? "To or from mineral oil there is no change, unless the parts' sheets name both families: seals renewed like for like fail at once."
-    : 'Change the fluid, or renew every seal and flush the lines.';
+    ? "Never change to or from mineral oil, unless the parts' sheets allow both: seals of the old kind fail at once."
+    : 'Choose another fluid, or replace every seal and flush the lines.';
 
 /** Glycol, silicone and mineral oil never meet: seals swell and the mixture gels. Judged for all that shares its fluid, back to the reservoir. Common practice. */
 export const fluidsMeet = defineRule({
@@ -50,14 +50,14 @@ export const fluidsMeet = defineRule({
             level: 'note',
             place: onPart(odd[0]!),
             where: odd[0]!.name,
-            text: `Its circuit takes ${WORDS[odd[0]!.family]}: a bottle of its own, and never ${fluid.name}, which is chosen here for the others.`,
+            text: `This circuit takes ${WORDS[odd[0]!.family]}. Keep a separate bottle for it, and never use ${fluid.name}, which is chosen for the other circuits.`,
           },
         ];
       return odd.map((part) => ({
         level: 'stop',
         place: onPart(part),
         where: part.name,
-        text: `It is made for ${WORDS[part.family]} or has held it, and the plan fills ${fluid.name} (${WORDS[fluid.family]}): the two never meet. ${changed(part.family, fluid.family)}`,
+        text: `This part is made for ${WORDS[part.family]} or has held it, and the plan uses ${fluid.name} (${WORDS[fluid.family]}). They must never mix. ${changed(part.family, fluid.family)}`,
       }));
     });
   },

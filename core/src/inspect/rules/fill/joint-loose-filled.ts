@@ -11,7 +11,7 @@ export const jointLooseFilled = defineRule({
     ['joints:', 'ends', 'plugs:'].flatMap((key) =>
       unsaid(view, key, (name) => ({
         level: 'stop',
-        text: `Fluid went in, and not so yet: ${name.toLowerCase()}. What is loose leaks, and draws air on every return stroke.`,
+        text: `Filled before this was done: ${name.toLowerCase()}. A loose joint leaks, and draws in air on every return stroke.`,
       })),
     ),
 });

@@ -12,14 +12,14 @@ export const orderNotSheet = defineRule({
     const { makers } = view.plan.filling;
     if (!makers?.source || !bleeding.listed.length) return [];
     const fix = (): Finding['fix'] => () => ({
-      label: 'Go by the sheet',
+      label: 'Use the sheet’s order',
       call: { edit: 'changeBleeding', with: { patch: { school: 'as-listed' } } },
     });
     if (bleeding.school !== 'as-listed')
       return [
         {
           level: 'mind',
-          text: `${makers.source} gives an order, and the plan bleeds by another school: the sheet wins.`,
+          text: `${makers.source} gives a bleeding order. Use it instead of the order chosen here.`,
           fix: fix(),
         },
       ];
@@ -30,7 +30,7 @@ export const orderNotSheet = defineRule({
       ? [
           {
             level: 'mind',
-            text: `The last run was begun in another order than ${makers.source} gives: bleed again by the sheet.`,
+            text: `The last bleed was started in a different order than ${makers.source} gives. Bleed again in that order.`,
           },
         ]
       : [];

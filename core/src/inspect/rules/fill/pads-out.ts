@@ -10,6 +10,6 @@ export const padsOut = defineRule({
   judge: (view) =>
     unsaid(view, 'pads', () => ({
       level: 'stop',
-      text: 'Fluid went in and nobody said that the pads are in: a piston with nothing before it comes out at the next stroke.',
+      text: 'Filled, but the pads are not confirmed as fitted. Without pads, the next stroke can push a piston out of its caliper.',
     })),
 });

@@ -10,6 +10,6 @@ export const pushrodUnlooked = defineRule({
   judge: (view) =>
     unsaid(view, 'play:', () => ({
       level: 'mind',
-      text: 'Fluid went in and its free play is not looked at: a preloaded pushrod shuts the compensating port, and the brakes drag and lock on.',
+      text: 'Filled, but pushrod free play is not checked. A preloaded pushrod closes the compensating port, and the brakes drag and lock on.',
     })),
 });

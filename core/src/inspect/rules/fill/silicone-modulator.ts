@@ -11,6 +11,6 @@ export const siliconeModulator = defineRule({
     kind === 'modulator' &&
     fluidById(bleeding.fluidId)!.family === 'silicone' && {
       level: 'stop',
-      text: 'Silicone fluid and an anti-lock modulator do not go together: choose the fluid on its sheet.',
+      text: 'Silicone fluid must not be used with an anti-lock modulator. Choose the fluid on its maker’s sheet.',
     },
 });

@@ -14,7 +14,7 @@ export const breakawayUntested = defineRule({
     return begun && !tested
       ? {
           level: 'mind' as const,
-          text: 'The wires are read, and nobody has pulled the breakaway’s pin: pull it, read the wire, feel that the wheels hold.',
+          text: 'The wires are tested, but the breakaway switch is not. Pull its pin, read the wire, and check that the wheels hold.',
         }
       : null;
   },

@@ -14,10 +14,10 @@ export const cableLength = defineRule({
       if (!fault) return [];
       const { full } = lengthWords({ plan });
       const text = {
-        'outer-short': `Its outer is ${full(-outerOverMm)} shorter than its way: it does not reach its stops.`,
-        'outer-long': `Its outer is ${full(outerOverMm)} longer than its way: it hangs. A shorter one, or stops set so much further apart.`,
-        'inner-short': `Its inner is ${full(-innerOverMm)} short of its ends: the brake is on before the lever moves.`,
-        'inner-long': `Its inner has ${full(innerOverMm)} too much, and the adjuster takes up ${full(cable.adjustMm)}.`,
+        'outer-short': `The outer cable is ${full(-outerOverMm)} shorter than the cable path and does not reach its stops.`,
+        'outer-long': `The outer cable is ${full(outerOverMm)} longer than the cable path and hangs loose. Use a shorter cable, or move the stops that much further apart.`,
+        'inner-short': `The inner cable is ${full(-innerOverMm)} too short: the brake is on before the lever moves.`,
+        'inner-long': `The inner cable is ${full(innerOverMm)} too long, and the adjuster only takes up ${full(cable.adjustMm)}.`,
       }[fault];
       return [{ level: 'mind' as const, where: cable.name, text }];
     });

@@ -21,7 +21,7 @@ export const discHand = defineRule({
               level: 'mind' as const,
               place: onPart(part),
               where: part.name,
-              text: `Its disc’s vanes are made for the ${disc} side, and it stands on the ${side}: change the discs over.`,
+              text: `The disc’s vanes are made for the ${disc} side, and it is fitted on the ${side}. Swap the discs.`,
             },
           ];
     });

@@ -20,7 +20,7 @@ export const gatePassed = defineRule({
             level: 'mind' as const,
             place,
             where: gate.name,
-            text: `It is closed, and ${inside.length === 1 ? `one task is left behind it: ${inside[0]!.task.name}` : `${inside.length} tasks are left behind it, ${inside[0]!.task.name} first`}.`,
+            text: `This is closed, and ${inside.length === 1 ? `one task is left behind it: ${inside[0]!.task.name}` : `${inside.length} tasks are left behind it, ${inside[0]!.task.name} first`}.`,
           },
         ];
       const late = view.plan.floor.later.filter(
@@ -34,7 +34,7 @@ export const gatePassed = defineRule({
         level: 'mind' as const,
         place,
         where: gate.name,
-        text: `${inside.find((one) => one.task.id === task)!.task.name} is left until ${until}, and it closes over it on ${gate.on}.`,
+        text: `${inside.find((one) => one.task.id === task)!.task.name} is put off until ${until}, and this closes over it on ${gate.on}.`,
       }));
     }),
 });

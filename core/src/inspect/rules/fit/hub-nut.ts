@@ -13,10 +13,10 @@ export const hubNut = defineRule({
       if (!fault) return [];
       const said = {
         'backed-off':
-          'A unit hub or one with a spacer is never backed off nor set by play: to its maker’s figure.',
-        loose: `It has ${hub.endPlayMm} mm of play: more than it may.`,
-        tight: `It has ${hub.endPlayMm} mm of play: less than it must, and its bearings run hot.`,
-        lock: 'Its old split pin or tab is in again: a new one.',
+          'Never back off a unit hub or one with a spacer, and do not set it by play. Tighten to the maker’s figure.',
+        loose: `The hub has ${hub.endPlayMm} mm of play, more than allowed.`,
+        tight: `The hub has ${hub.endPlayMm} mm of play, less than required. Its bearings will run hot.`,
+        lock: 'The old split pin or tab was used again. Fit a new one.',
       }[fault];
       return [
         {

@@ -20,7 +20,7 @@ export const laterPassed = defineRule({
           level: 'mind' as const,
           place: one.task.place,
           where: one.task.name,
-          text: `It was left until ${until}, and work went on to ${now}: do it, or give it another day.`,
+          text: `Put off until ${until}, and work has gone on to ${now}. Do it now, or choose another day.`,
         },
       ];
     });

@@ -21,7 +21,7 @@ export const lookOpen = defineRule({
             level: 'mind' as const,
             place: task.place,
             where: task.name,
-            text: `It was looked at and is not good${bad.get(task.id) ? `: ${bad.get(task.id)}` : '.'}`,
+            text: `Checked, and not good${bad.get(task.id) ? `: ${bad.get(task.id)}` : '.'}`,
           },
         ];
       return filled
@@ -30,7 +30,7 @@ export const lookOpen = defineRule({
               level: 'mind' as const,
               place: task.place,
               where: task.name,
-              text: 'Fluid is in, and nobody has looked at it.',
+              text: 'Fluid is in, and this is not checked yet.',
             },
           ]
         : [];

@@ -15,7 +15,7 @@ export const openedNotTight = defineRule({
         level: 'stop' as const,
         place: task.place,
         where: task.joint?.name ?? task.name,
-        text: 'It was opened and is not tightened again: new washers, tighten, mark.',
+        text: 'The joint was opened and is not tightened again. Fit new washers, tighten and mark it.',
       }));
   },
 });

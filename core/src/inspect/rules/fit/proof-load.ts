@@ -13,11 +13,11 @@ export const proofLoad = defineRule({
       const verdict = loadVerdict(load, load.wantedN);
       if (verdict === 'held') return [];
       const text = {
-        open: `It has not been held under ${figure(load.wantedN)} N for ten seconds and looked at.`,
-        'too-little': `It was loaded with ${figure(load.loadN ?? 0)} N, and ${figure(load.wantedN)} is wanted.`,
-        'too-short': `It was held for ${figure(load.seconds ?? 0)} s, and ten are wanted.`,
-        set: 'It stayed bent: it yields under a foot. Make it stronger; never straighten it.',
-        cracked: 'It cracked or moved under load: make it anew.',
+        open: `It is not tested yet: hold it under ${figure(load.wantedN)} N for ten seconds, then check it.`,
+        'too-little': `The test load was ${figure(load.loadN ?? 0)} N, and ${figure(load.wantedN)} is required.`,
+        'too-short': `The load was held for ${figure(load.seconds ?? 0)} s, and ten are required.`,
+        set: 'It stayed bent, so it will yield under a foot. Make it stronger; never straighten it.',
+        cracked: 'It cracked or moved under load. Make a new one.',
       }[verdict];
       return [
         {

@@ -15,7 +15,7 @@ export const sheetAwaited = defineRule({
             {
               level: 'mind' as const,
               where: name,
-              text: `It was asked for${askedOn ? ` on ${askedOn}` : ''}${dueOn ? `, should be here by ${dueOn}` : ''} and has not come: ask again, and take no figure of it from memory.`,
+              text: `Asked for${askedOn ? ` on ${askedOn}` : ''}${dueOn ? `, should be here by ${dueOn}` : ''} and not received. Ask again, and take no figures from memory.`,
             },
           ]
         : [],

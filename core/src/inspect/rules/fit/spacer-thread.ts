@@ -21,7 +21,7 @@ export const spacerThread = defineRule({
               {
                 level: 'stop' as const,
                 ...at,
-                text: `Behind a spacer of ${full(spacerMm, 1)} only ${full(Math.max(left.leftMm, 0), 1)} of its studs are left for the nuts, and ${full(left.needMm, 1)} must hold: longer studs, or a thinner spacer.`,
+                text: `With a spacer of ${full(spacerMm, 1)} only ${full(Math.max(left.leftMm, 0), 1)} of stud is left for the nuts, and ${full(left.needMm, 1)} is required. Use longer studs, or a thinner spacer.`,
               },
             ]
           : []),
@@ -30,7 +30,7 @@ export const spacerThread = defineRule({
               {
                 level: 'stop' as const,
                 ...at,
-                text: 'Its spacers are stacked or of plastic: for standing tests alone. One of metal, centred on the hub, before it rolls.',
+                text: 'The spacers are stacked or plastic: for standing tests only. Fit one metal spacer, centered on the hub, before the vehicle rolls.',
               },
             ]
           : []),

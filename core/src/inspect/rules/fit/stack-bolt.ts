@@ -17,10 +17,10 @@ export const stackBolt = defineRule({
       const { full } = lengthWords({ plan });
       const text =
         boltFault === 'short'
-          ? `Only ${full(Math.max(engagementMm, 0), 1)} of its bolt’s thread holds, and ${full(bolt.needMm, 1)} must`
+          ? `Only ${full(Math.max(engagementMm, 0), 1)} of the bolt’s thread engages, and ${full(bolt.needMm, 1)} must`
           : boltFault === 'shank'
-            ? 'Its bolt stands proud on its plain shank and clamps nothing'
-            : `Its bolt bottoms: ${full(engagementMm, 1)} of thread go in, and there are ${full(bolt.depthMm!, 1)}`;
+            ? 'The bolt stops on its plain shank and clamps nothing'
+            : `The bolt bottoms: ${full(engagementMm, 1)} of thread go in, and the hole has ${full(bolt.depthMm!, 1)}`;
       const one =
         boltMm.most === null
           ? `${full(boltMm.least, 1)} or more`
@@ -32,7 +32,7 @@ export const stackBolt = defineRule({
           level: 'stop' as const,
           place: onPart(part),
           where: part.name,
-          text: `${text}: one of ${one}.`,
+          text: `${text}. Use a bolt of ${one}.`,
         },
       ];
     });

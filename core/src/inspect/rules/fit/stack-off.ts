@@ -22,7 +22,7 @@ export const stackOff = defineRule({
               level: 'mind' as const,
               place: onPart(part),
               where: part.name,
-              text: `Its stack of ${lengthWords({ plan }).full(fit.fittedMm, 2)} stands ${lengthWords({ plan }).full(Math.abs(offMm), 2)} off the middle of the disc: ${lengthWords({ plan }).full(Math.max(wantMm, 0), 2)} is wanted.`,
+              text: `The shim stack of ${lengthWords({ plan }).full(fit.fittedMm, 2)} is ${lengthWords({ plan }).full(Math.abs(offMm), 2)} off the middle of the disc: ${lengthWords({ plan }).full(Math.max(wantMm, 0), 2)} is needed.`,
             },
           ];
     });

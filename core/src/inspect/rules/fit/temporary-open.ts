@@ -12,6 +12,6 @@ export const temporaryOpen = defineRule({
       .map(({ what, by, since }) => ({
         level: 'mind' as const,
         where: what,
-        text: `Held for now by ${by === 'other' ? 'something' : `a ${by.replace('-', ' ')}`} since ${since}: put in what belongs there, and close it.`,
+        text: `Temporary fix: ${by === 'other' ? 'something' : `a ${by.replace('-', ' ')}`} since ${since}. Fit the proper part, then close this.`,
       })),
 });

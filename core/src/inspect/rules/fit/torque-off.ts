@@ -24,7 +24,7 @@ export const torqueOff = defineRule({
         return [
           {
             ...at,
-            text: `The wrench said ${figure(saidNm!)} N·m and ${figure(wantedNm!)} is wanted: ${verdict === 'low' ? 'draw it up' : 'loosen it, look at it, tighten anew'}.`,
+            text: `The wrench read ${figure(saidNm!)} N·m and ${figure(wantedNm!)} is required: ${verdict === 'low' ? 'tighten it' : 'loosen it, check it, tighten again'}.`,
           },
         ];
       // Of a joint, Join asks about its figure.
@@ -35,7 +35,7 @@ export const torqueOff = defineRule({
         ? [
             {
               ...at,
-              text: `${figure(wantedNm)} N·m is wanted, and such a bolt mostly takes ${figure(likely.least)} to ${figure(likely.most)}: is the unit right?`,
+              text: `${figure(wantedNm)} N·m is set, and such a bolt usually takes ${figure(likely.least)} to ${figure(likely.most)}. Check the unit.`,
             },
           ]
         : [];

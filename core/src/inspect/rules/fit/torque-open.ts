@@ -14,8 +14,8 @@ export const torqueOpen = defineRule({
       if (!torque || (torque.wantedNm !== null && torque.source)) return [];
       const text =
         torque.wantedNm === null
-          ? 'It is tightened, and no figure stands for it: look it up and check.'
-          : 'Its figure has no source: say whose word it is.';
+          ? 'Tightened with no torque set. Look up the torque and check it.'
+          : 'The torque has no source. Enter where it comes from.';
       return [
         { level: 'mind' as const, place: task.place, where: task.joint?.name ?? task.name, text },
       ];

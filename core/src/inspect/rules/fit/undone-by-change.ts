@@ -16,6 +16,6 @@ export const undoneByChange = defineRule({
       level: 'mind' as const,
       place: task.place,
       where: task.name,
-      text: `It was done on ${at.slice(0, 10)} and has changed since: do it again, or say that it still stands.`,
+      text: `Done on ${at.slice(0, 10)} and changed since. Do it again, or confirm that it is still good.`,
     })),
 });

@@ -22,7 +22,7 @@ export const usedAgain = defineRule({
             level: 'mind' as const,
             place: task.place,
             where: task.joint?.name ?? task.name,
-            text: 'Its washers were used again: they are flat and seal once. New ones.',
+            text: 'Crush washers were used again. They seal only once: fit new ones.',
           },
         ];
       if (!task.fastener || state !== 'done') return [];
@@ -33,7 +33,7 @@ export const usedAgain = defineRule({
               level: 'mind' as const,
               place: task.place,
               where: task.name,
-              text: 'Precoated bolts hold once: new ones, or cleaned and with thread locker where the sheet allows it.',
+              text: 'Precoated bolts hold only once. Fit new ones, or clean them and use thread locker where the maker’s sheet allows it.',
             },
           ]
         : [];

@@ -16,7 +16,7 @@ export const weldAfterFluid = defineRule({
     return welds.length
       ? {
           level: 'stop',
-          text: `Fluid is in, and there is still to be welded: ${welds.map(({ task }) => task.name).join('; ')}. Never weld on a filled line: drain it, or bolt the bracket.`,
+          text: `Fluid is in, and this is still to be welded: ${welds.map(({ task }) => task.name).join('; ')}. Never weld on a filled line: it can burst and burn you. Drain it, or bolt the bracket.`,
         }
       : null;
   },

@@ -25,7 +25,7 @@ export const wireRange = defineRule({
           {
             level: 'mind' as const,
             where: `${WIRE_NAMES[job]}${colour ? `, ${colour}` : ''}`,
-            text: `It reads ${figure(read!)} V ${TEST_WORDS[test]}, and ${figure(least)} to ${figure(most)} is what such a wire has: look for a crossed wire, a bad earth or a long thin one.`,
+            text: `The wire reads ${figure(read!)} V ${TEST_WORDS[test]}, and ${figure(least)} to ${figure(most)} is normal. Check for a crossed wire, a bad ground or a long thin wire.`,
           },
         ];
       }),

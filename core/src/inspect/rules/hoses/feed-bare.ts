@@ -10,9 +10,9 @@ export const feedBare = defineRule({
     hose.service === 'feed' && !hose.gauze
       ? {
           level: 'note',
-          text: 'No gauze is set down before it: what falls into the reservoir goes on to the seals.',
+          text: 'No strainer entered in front of it. Dirt from the reservoir reaches the seals.',
           fix: () => ({
-            label: 'It has one',
+            label: 'There is a strainer',
             call: { edit: 'changeHose', with: { id: hose.id, patch: { gauze: true } } },
           }),
         }

@@ -22,7 +22,7 @@ export const feedFalls = defineRule({
     if (fallMm <= LEVEL_MM) return null;
     return {
       level: 'mind',
-      text: `On its way to the reservoir it falls by ${lengthWords(view).full(fallMm)}: air stays at the top of the hump.`,
+      text: `The hose falls by ${lengthWords(view).full(fallMm)} on its way to the reservoir, so air stays at the top of the hump.`,
     };
   },
 });

@@ -14,7 +14,7 @@ export const hoseAged = defineRule({
     if (years <= stock.lifeYears) return null;
     return {
       level: 'mind',
-      text: `Made ${hose.madeOn}: ${Math.floor(years)} years old, and ${stock.name} is given ${stock.lifeYears}. Renew it, whatever it looks like.`,
+      text: `Made ${hose.madeOn}: ${Math.floor(years)} years old. ${stock.name} lasts ${stock.lifeYears} years. Replace it, even if it looks good.`,
     };
   },
 });

@@ -16,9 +16,9 @@ export const hoseClass = defineRule({
       level: 'stop',
       text: stock.brakeClass
         ? hose.service === 'feed'
-          ? `${stock.name} is pressure hose: a reservoir feeds through a wider bore.`
-          : `${stock.name} is made for a reservoir's feed: brake pressure bursts it.`
-        : `${stock.name} is not brake hose: it swells in the fluid and bursts at ${stock.burstMPa} MPa.`,
+          ? `${stock.name} is pressure hose. A reservoir feed needs a wider bore.`
+          : `${stock.name} is made for a reservoir feed. Brake pressure bursts it.`
+        : `${stock.name} is not brake hose. It swells in brake fluid and bursts at ${stock.burstMPa} MPa.`,
       fix: () => ({
         label: `Take ${fit.name}`,
         call: { edit: 'changeHose', with: { id: hose.id, patch: { stockId: fit.id } } },

@@ -16,7 +16,7 @@ export const hoseHot = defineRule({
     const { full, bare } = lengthWords(view);
     return {
       level: distanceMm < wantedMm / 2 ? 'stop' : 'mind',
-      text: `At ${worst.name} it comes to ${full(distanceMm)} of ${thing.name}, ${bare(wantedMm)} wanted. Lead it another way, or shield it as the hose maker says.`,
+      text: `At ${worst.name} the hose is ${full(distanceMm)} from ${thing.name}, ${bare(wantedMm)} required. Route it elsewhere, or shield it as the hose maker says.`,
     };
   },
 });

@@ -15,7 +15,7 @@ export const hoseKinks = defineRule({
     const { bare, full } = lengthWords(view);
     return {
       level: 'stop',
-      text: `At ${worst.name} it bends to a radius of ${full(worst.minRadiusMm!, 1)}, ${bare(hose.stock.minRadiusMm)} is the least for ${hose.stock.name}: it kinks.`,
+      text: `At ${worst.name} the hose bends to a radius of ${full(worst.minRadiusMm!, 1)}, ${bare(hose.stock.minRadiusMm)} is the minimum for ${hose.stock.name}, so it kinks.`,
       fix: () => otherLength(hose, view, LONGER),
     };
   },

@@ -9,13 +9,13 @@ export const hoseMadeUp = defineRule({
   reads: ['plan.sizing', 'plan.trailer'],
   judge: ({ hose }, { plan: { sizing, trailer } }) => {
     if (!hose.madeUp || hose.service !== 'pressure') return null;
-    const proof = 'ask whoever makes it up for a certificate of its proof test.';
+    const proof = 'ask the hose shop for a proof test certificate.';
     // A vehicle whose use nobody has set down may be one for the road.
     return ROAD.includes(sizing?.category ?? (trailer ? 'trailer' : 'light'))
       ? {
           level: 'mind',
-          text: `It is made up with reusable ends: on the road US rules want them crimped or swaged and the hose marked (49 CFR 571.106, from memory), others a type approval. Look at yours, and ${proof}`,
+          text: `The hose has reusable ends. For the road, US rules require crimped or swaged ends and a marked hose (49 CFR 571.106, from memory); others require a type approval. Check your rules, and ${proof}`,
         }
-      : { level: 'note', text: `It is made up with reusable ends: ${proof}` };
+      : { level: 'note', text: `The hose has reusable ends: ${proof}` };
   },
 });

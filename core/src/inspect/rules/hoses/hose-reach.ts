@@ -15,7 +15,7 @@ export const hoseReach = defineRule({
     const { full } = lengthWords(view);
     return {
       level: 'stop',
-      text: `At ${worst.name} its ends are ${full(worst.chordMm)} apart and its free length is ${full(hose.freeMm)}: it tears.`,
+      text: `At ${worst.name} its ends are ${full(worst.chordMm)} apart, and its free length is ${full(hose.freeMm)}, so it tears.`,
       fix: () => otherLength(hose, view, LONGER),
     };
   },

@@ -21,8 +21,8 @@ export const hoseRubs = defineRule({
       level: distanceMm > 0 && thing.nature === 'solid' ? 'mind' : 'stop',
       text:
         distanceMm > 0
-          ? `At ${worst.name} it comes to ${full(distanceMm)} of ${thing.name}, ${bare(wantedMm)} wanted.`
-          : `At ${worst.name} it rubs on ${thing.name}.`,
+          ? `At ${worst.name} the hose is ${full(distanceMm)} from ${thing.name}, ${bare(wantedMm)} required.`
+          : `At ${worst.name} the hose rubs on ${thing.name}.`,
       fix: () => otherLength(hose, view, [0.95, 0.9, 0.85, 1.1]),
     };
   },

@@ -15,7 +15,7 @@ export const hoseTaut = defineRule({
     const { full } = lengthWords(view);
     return {
       level: 'stop',
-      text: `At ${worst.name} it is drawn tight: ${full(worst.slackMm, 1)} of slack over ${full(worst.chordMm)}. It pulls on its crimps.`,
+      text: `At ${worst.name} the hose is pulled tight: ${full(worst.slackMm, 1)} of slack over ${full(worst.chordMm)}. That pulls on the crimps.`,
       fix: () => otherLength(hose, view, LONGER),
     };
   },

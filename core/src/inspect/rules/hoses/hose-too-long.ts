@@ -22,7 +22,7 @@ export const hoseTooLong = defineRule({
     if (!shorter) return null;
     return {
       level: 'mind',
-      text: `${formatLengthUnit(hose.hose.orderMm, view.plan.units)} is at least a fifth more than its travel asks for: the loop catches, and a longer hose is a softer pedal.`,
+      text: `${formatLengthUnit(hose.hose.orderMm, view.plan.units)} is at least a fifth longer than the travel needs. The loop can catch, and a longer hose gives a softer pedal.`,
       fix: () => shorter,
     };
   },

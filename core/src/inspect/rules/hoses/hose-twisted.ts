@@ -11,7 +11,7 @@ export const hoseTwisted = defineRule({
     const patch = { ends: { ...hose.ends, b: { ...hose.ends.b, fittingId: 'straight-swivel' } } };
     return {
       level: 'mind',
-      text: 'Neither end can turn: tightening the second one twists it. One end should be a swivel or a banjo.',
+      text: 'Neither end can turn, so tightening the second one twists the hose. Use a swivel or a banjo at one end.',
       fix: () => ({
         label: 'Swivel at end B',
         call: { edit: 'changeHose', with: { id: hose.id, patch } },

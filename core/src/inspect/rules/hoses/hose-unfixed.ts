@@ -12,8 +12,8 @@ export const hoseUnfixed = defineRule({
     return {
       level: 'stop',
       text: tied
-        ? 'A zip tie holds it where tube meets hose: that is for a day, not for the road. Fix a bracket.'
-        : 'Nothing holds it where tube meets hose: the tube bends each time the hose does, and cracks. Fix a bracket.',
+        ? 'A zip tie holds the joint of tube and hose. That is not for the road: fit a bracket.'
+        : 'Nothing holds the joint of tube and hose. The tube flexes with the hose and cracks: fit a bracket.',
       fix: () => ({
         label: 'A bracket holds it',
         call: { edit: 'changeHose', with: { id: hose.id, patch: { fixing: 'bracket' } } },

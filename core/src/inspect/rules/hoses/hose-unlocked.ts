@@ -12,7 +12,7 @@ export const hoseUnlocked = defineRule({
     if (!through || hose.locked) return null;
     return {
       level: 'mind',
-      text: 'Neither lock nut nor clip holds its end in the bracket: it turns with the tube nut and works loose.',
+      text: 'No lock nut or clip holds the hose end in its bracket. It turns with the tube nut and works loose.',
       fix: () => ({
         label: 'It is locked',
         call: { edit: 'changeHose', with: { id: hose.id, patch: { locked: true } } },

@@ -53,7 +53,7 @@ export const hosesTouch = defineRule({
       const nearMm = nearestMm(hose, other, keepMm);
       if (nearMm >= keepMm) continue;
       const { full, bare } = lengthWords(view);
-      const text = `Somewhere in its travel it comes to ${full(nearMm)} of ${one.name}, ${bare(keepMm)} wanted: hold them apart with a double clip, or lead one the other way.`;
+      const text = `During its travel the hose comes within ${full(nearMm)} of ${one.name}, ${bare(keepMm)} required. Hold them apart with a double clip, or route one elsewhere.`;
       return { level: 'mind', text };
     }
     return null;

@@ -42,7 +42,7 @@ export const hosesUnlike = defineRule({
           level: 'note',
           place: { kind: 'hose', id: alike[0]!.id },
           where: alike.map((hose) => hose.name).join(', '),
-          text: `${count} lengths where ${full(fits)} serves every one: alike, one spare does for all.`,
+          text: `${count} different lengths, where ${full(fits)} fits all of them. With one length, one spare does for all.`,
           fix: () => ({
             label: `All ${full(fits)}`,
             call: {

@@ -36,7 +36,7 @@ export const nearHose = defineRule({
       const near = tooNear(hose, line);
       if (!near) continue;
       const { full, bare } = lengthWords(view);
-      const text = `Somewhere in its travel it comes to ${full(near.distanceMm)} of ${line.line.name}, ${bare(near.keepMm)} wanted: one rubs the other through.`;
+      const text = `During its travel the hose comes within ${full(near.distanceMm)} of ${line.line.name}, ${bare(near.keepMm)} required. One rubs the other through.`;
       return { level: 'mind', text };
     }
     return null;

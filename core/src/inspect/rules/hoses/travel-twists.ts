@@ -20,7 +20,7 @@ export const travelTwists = defineRule({
     if (perDeg < MIND_DEG) return null;
     return {
       level: perDeg >= STOP_DEG ? 'stop' : 'mind',
-      text: `Tight at both ends, it is twisted by ${figure(most, 0)}° in "${states[turns.indexOf(most)]!.name}": ${figure(perDeg, 0)}° in 100 mm, where ${MIND_DEG}° is worth a look and ${STOP_DEG}° too much. Turn an end, let it leave the other way, or take a longer one. How stiff it is in twist is a judgement: draw a line along it and watch it through the travel.`,
+      text: `The hose twists ${figure(most, 0)}° at ${states[turns.indexOf(most)]!.name}: ${figure(perDeg, 0)}° in 100 mm, where ${MIND_DEG}° is a caution and ${STOP_DEG}° a stop, by our judgement. Rotate one end before tightening, change the direction of an end, or use a longer hose. Draw a line along it and watch it through the travel.`,
     };
   },
 });

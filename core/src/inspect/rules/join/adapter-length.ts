@@ -11,7 +11,7 @@ export const adapterLength = defineRule({
     return adapters.length && standoffMm === 0
       ? {
           level: 'mind',
-          text: 'How far its adapters hold the tube off the port is not measured: the tube would be cut that much too long.',
+          text: 'Adapter length is not entered, so the tube would be cut that much too long. Measure how far the adapters hold the tube off the port.',
         }
       : null;
   },

@@ -26,7 +26,7 @@ export const adapterRating = defineRule({
           ? [
               {
                 level: 'stop',
-                text: `${adapter.name} is rated for ${figure(rated, 1)} MPa and comes to ${figure(mpa, 1)}.`,
+                text: `${adapter.name} is rated ${figure(rated, 1)} MPa and will see ${figure(mpa, 1)}.`,
               },
             ]
           : [];
@@ -35,7 +35,7 @@ export const adapterRating = defineRule({
       return [
         {
           level: 'mind',
-          text: `${adapter.name} comes to ${figure(mpa, 1)} MPa. Brass pipe fittings hold about ${CLASS_125_MPA} MPa in class 125, ${FORGED_MPA} to 8 forged or extruded, ${INSTRUMENT_MPA} and more of instrument class: take ${which} and set its rating down by its maker's sheet.`,
+          text: `${adapter.name} will see ${figure(mpa, 1)} MPa. Brass pipe fittings hold about ${CLASS_125_MPA} MPa in class 125, ${FORGED_MPA} to 8 forged or extruded, ${INSTRUMENT_MPA} and more in instrument class. Use ${which} and enter its rating from the maker's sheet.`,
         },
       ];
     });

@@ -25,17 +25,17 @@ export const banjoBolt = defineRule({
     if (bolt.depthMm !== null && holdsMm > bolt.depthMm)
       return {
         level: 'stop',
-        text: `${stack}: ${full(holdsMm, 1)} go into a thread of ${full(bolt.depthMm)}. It ends on the bottom and never clamps its washers.`,
+        text: `${stack}: ${full(holdsMm, 1)} go into a thread of ${full(bolt.depthMm)}. The bolt bottoms and does not clamp its washers.`,
       };
     if (holdsMm < STEEL * dMm)
       return {
         level: 'stop',
-        text: `${stack}: ${full(Math.max(0, holdsMm), 1)} of thread hold, and ${full(STEEL * dMm, 1)} are the least in steel or iron. Take a longer bolt.`,
+        text: `${stack}: ${full(Math.max(0, holdsMm), 1)} of thread engage, and ${full(STEEL * dMm, 1)} is the minimum in steel or iron. Use a longer bolt.`,
       };
     return holdsMm < ALUMINIUM * dMm
       ? {
           level: 'note',
-          text: `${stack}: ${full(holdsMm, 1)} of thread hold, enough in steel or iron; in aluminium ${figure(ALUMINIUM, 1)} diameters are wanted, ${full(ALUMINIUM * dMm, 1)}.`,
+          text: `${stack}: ${full(holdsMm, 1)} of thread engage, enough in steel or iron. In aluminum ${figure(ALUMINIUM, 1)} diameters are required, ${full(ALUMINIUM * dMm, 1)}.`,
         }
       : null;
   },

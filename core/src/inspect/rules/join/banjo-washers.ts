@@ -16,7 +16,7 @@ export const banjoWashers = defineRule({
         : [`${at.eyes + 1}`, `one on each side of each of its ${at.eyes} eyes`];
     return {
       level: 'mind',
-      text: `A banjo wants ${count.toLowerCase()} new sealing washers, ${faces}: set down that they are there.`,
+      text: `A banjo needs ${count.toLowerCase()} new sealing washers, ${faces}. Confirm that they are fitted.`,
       fix: jointFix(at, `${count} new ones are in`, { washers: 'new', opened: 0 }),
     };
   },

@@ -5,6 +5,6 @@ export const bubbleInverted = jointRule('bubble-inverted', (joint) =>
   causeOf(joint) !== 'bubble-inverted'
     ? null
     : joint.join!.male.end === 'bubble'
-      ? 'A bubble flare on a seat that rises: it touches along one line and leaks. This port takes a 45° double flare.'
-      : 'A double flare on a seat that dips: it touches along one line and leaks. This port takes a bubble flare.',
+      ? 'A bubble flare on a raised seat touches along one line only and leaks. This port needs a 45° double flare.'
+      : 'A double flare on a recessed seat touches along one line only and leaks. This port needs a bubble flare.',
 );

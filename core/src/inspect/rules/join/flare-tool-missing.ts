@@ -13,7 +13,7 @@ export const flareToolMissing = defineRule({
       ? null
       : {
           level: 'mind',
-          text: `It wants a ${FLARES[flare].name.toLowerCase()} and your bench has no tool for that: borrow or buy one, or choose another end.`,
+          text: `This end needs a ${FLARES[flare].name.toLowerCase()}, and there is no tool for it on your bench. Borrow or buy one, or choose another end.`,
         };
   },
 });

@@ -13,8 +13,8 @@ export const jointForbidden = defineRule({
       level: 'stop',
       text:
         made === 'compression'
-          ? 'A compression joint slips off under brake pressure: flare the tube.'
-          : 'Rubber fuel hose and clips burst under brake pressure: flare the tube, or fit a brake hose.',
+          ? 'A compression joint slips off under brake pressure. Flare the tube.'
+          : 'Rubber fuel hose and clips burst under brake pressure. Flare the tube, or fit a brake hose.',
       fix: () => ({
         label: 'It is flared',
         call: {

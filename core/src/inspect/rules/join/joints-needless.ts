@@ -22,9 +22,9 @@ export const jointsNeedless = defineRule({
     if (!best || best.joints >= faces) return null;
     return {
       level: 'mind',
-      text: `${faces} sealing faces where ${best.joints} would do: each is a place to leak.`,
+      text: `${faces} sealing faces where ${best.joints} would do. Each one is a place to leak.`,
       fix: () => ({
-        label: best.parts.length ? 'Take the shorter chain' : 'Join it directly',
+        label: best.parts.length ? 'Use the shorter chain' : 'Join it directly',
         call: {
           edit: 'changeEnd',
           with: { id: line.line.id, end, patch: { adapters: best.parts, standoffMm: 0 } },

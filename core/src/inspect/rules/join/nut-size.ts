@@ -14,7 +14,7 @@ export const nutSize = defineRule({
     const text = !nutFitsTube(nut, line.tube.odMm)
       ? `The ${nut.name} is drilled for ${full(nut.tubeOdMm, 2)} tube and this line is ${bare(line.tube.odMm, 2)}.`
       : nut.flare !== line.line.ends[end].flare
-        ? `The ${nut.name} does not press on this end's flare: choose the nut that goes with it.`
+        ? `The ${nut.name} does not fit the flare at this end. Choose the nut that goes with it.`
         : null;
     const node = end === 'a' ? 0 : Math.max(line.nodesMm.length - 1, 0);
     return text

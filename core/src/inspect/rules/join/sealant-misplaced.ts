@@ -22,7 +22,7 @@ export const sealantMisplaced = defineRule({
       : { sealant: 'none' as const };
     return {
       level: 'stop',
-      text: `${sealants[wrong] === 'tape' ? 'Tape' : 'Sealant'} has no place here: ${which} on metal or on a washer, and shreds travel to valves and seals.`,
+      text: `${sealants[wrong] === 'tape' ? 'Tape' : 'Sealant'} must not be used here: ${which} on metal or on a washer, and shreds travel to valves and seals.`,
       fix: jointFix(at, 'Clean it off', cleaned),
     };
   },

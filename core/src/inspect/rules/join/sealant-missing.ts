@@ -20,7 +20,7 @@ export const sealantMissing = defineRule({
       : { sealant: 'paste' as const };
     return {
       level: 'mind',
-      text: `${at.joints![dry]!.join!.male.thread} is a taper thread and no sealant is set down for it: paste for brake fluid, off the first two turns, unless both halves are of the dryseal form.`,
+      text: `${at.joints![dry]!.join!.male.thread} is a taper thread, and no sealant is entered. Use paste made for brake fluid, off the first two turns, unless both halves are dryseal.`,
       fix: jointFix(at, 'With paste', pasted),
     };
   },

@@ -12,7 +12,7 @@ export const stainlessDoubleFlare = defineRule({
     !plan.bench.flares['double-flare-45'].provenOn.includes('stainless')
       ? {
           level: 'stop',
-          text: 'A double flare in stainless cracks: make a single 37° flare with a sleeve, or prove test pieces first and set that down on your bench.',
+          text: 'A double flare in stainless cracks. Make a single 37° flare with a sleeve, or make test pieces first and record them on your bench.',
         }
       : null,
 });

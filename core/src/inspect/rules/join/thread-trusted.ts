@@ -11,7 +11,7 @@ export const threadTrusted = defineRule({
     return at?.port.fitting?.how === 'trusted'
       ? {
           level: 'note',
-          text: `The thread of ${at.part.name}, ${at.port.name} is taken on trust: put a vernier and a pitch gauge to it before buying.`,
+          text: `The thread of ${at.part.name}, ${at.port.name} is not measured. Measure it with a caliper and a pitch gauge before you buy parts.`,
         }
       : null;
   },

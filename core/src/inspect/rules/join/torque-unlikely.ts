@@ -15,7 +15,7 @@ export const torqueUnlikely = defineRule({
       return null;
     return {
       level: 'mind',
-      text: `${formatTorque(torqueNm)} is unlikely for ${last.join!.male.thread}: mostly it lies from ${likely.least} to ${likely.most} N·m. Is the unit right?`,
+      text: `${formatTorque(torqueNm)} looks wrong for ${last.join!.male.thread}: usually ${likely.least} to ${likely.most} N·m. Check the unit.`,
     };
   },
 });

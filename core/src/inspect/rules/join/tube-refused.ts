@@ -15,7 +15,7 @@ export const tubeRefused = defineRule({
             level: 'stop',
             place: onLine(line),
             where: line.line.name,
-            text: `It is ${MATERIAL_NAMES[line.tube.material].replace(/ \(.*/, '')}, which is no brake tube: many places forbid it.${line.tube.material === 'seam-steel' ? ' Double-wall brazed tube (SAE J527) shows a seam too and is brake tube.' : ''}`,
+            text: `The tube is ${MATERIAL_NAMES[line.tube.material].replace(/ \(.*/, '')}, which is not brake tube. Many places forbid it.${line.tube.material === 'seam-steel' ? ' Double-wall brazed tube (SAE J527) shows a seam too and is brake tube.' : ''}`,
           },
         ]
       : [],

@@ -15,7 +15,7 @@ export const washersUsed = defineRule({
     if (!crushed || (washers !== 'used' && opened === 0)) return null;
     return {
       level: 'stop',
-      text: `It was opened ${opened === 1 ? 'once' : `${opened} times`} since its washers were new: crushed washers do not seal again.`,
+      text: `The joint was opened ${opened === 1 ? 'once' : `${opened} times`} since its washers were new. Crushed washers do not seal again: fit new ones.`,
       fix: jointFix(at, 'New washers are in', { washers: 'new', opened: 0 }),
     };
   },

@@ -13,9 +13,9 @@ export const cutUnsure = defineRule({
     if (sigma === null || 2 * sigma <= cutAllowedMm(line.card!)) return [];
     const { bare, full } = lengthWords(view);
     const trim = line.card!.trimMm
-      ? `the trim at B is ${bare(line.card!.trimMm)}`
-      : 'this line has no trim at B';
-    const text = `The cut length is known to ±${full(2 * sigma, 1)}; ${trim}. Measure its ports closer.`;
+      ? `and the trim at B is ${bare(line.card!.trimMm)}`
+      : 'and this line has no trim at B';
+    const text = `Cut length is ±${full(2 * sigma, 1)}, ${trim}. Measure both ports again before cutting.`;
     return [{ level: 'mind', place: onLine(line), where: line.line.name, text }];
   },
 });

@@ -8,6 +8,6 @@ export const flareBeforeBend = endStraights(
   'flare-first',
   ({ line, end, straight, needed }) =>
     end === 'b' && line.card!.flareBBefore !== null
-      ? `The end straight is ${straight}; nut and flaring clamp need ${needed}. The card flares B before bend ${line.card!.flareBBefore + 1}, so there is no trim at B.`
-      : `The end straight is ${straight}; nut and flaring clamp need ${needed}. A is flared before it is bent, as the card says.`,
+      ? `The end straight is ${straight}; nut and flaring clamp need ${needed}. Flare end B before bend ${line.card!.flareBBefore + 1}, so there is no trim at B.`
+      : `The end straight is ${straight}; nut and flaring clamp need ${needed}. Flare end A before bending, as the card says.`,
 );

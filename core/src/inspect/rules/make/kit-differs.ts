@@ -24,7 +24,7 @@ export const kitDiffers = defineRule({
               {
                 level: 'note' as const,
                 where: kit.name,
-                text: `${open === 1 ? 'One figure is' : `${open} figures are`} not measured before it is ordered.`,
+                text: `${open === 1 ? 'One figure is' : `${open} figures are`} not measured yet. Measure before you order.`,
               },
             ]
           : []),

@@ -14,7 +14,7 @@ export const noOrder = defineRule({
       level: 'mind',
       place: onLine(line, line.card!.bends[bend]!.node),
       where: line.line.name,
-      text: `No order of bends is free in ${line.bender.name}: at bend ${bend + 1} the tube meets ${what}. Make that bend by hand or where there is more room, or join the line there with a union.`,
+      text: `No bending order works in ${line.bender.name}: at bend ${bend + 1} the tube meets ${what}. Make that bend by hand or where there is more room, or split the line there with a union.`,
     }));
   },
 });

@@ -10,6 +10,6 @@ export const orderStray = defineRule({
   judge: (view) =>
     (listOf(view)?.stray ?? []).map(({ key, state }) => ({
       level: 'mind' as const,
-      text: `${key.slice(key.indexOf(':') + 1)} is ${state === 'ordered' ? 'on order' : 'here'}, and nothing of the plan asks for it any more: another thread, size or length stands there now. Send it back, or change the plan.`,
+      text: `${key.slice(key.indexOf(':') + 1)} is ${state === 'ordered' ? 'on order' : 'here'}, and the plan no longer needs it: that thread, size or length has changed. Return it, or change the plan.`,
     })),
 });

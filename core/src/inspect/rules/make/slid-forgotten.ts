@@ -26,7 +26,7 @@ export const slidForgotten = defineRule({
             level: 'stop' as const,
             place: onLine(line),
             where: `${line.line.name}, ${endName(end!)}`,
-            text: `This end is flared and ${what} ${missing.length === 1 ? 'is' : 'are'} not ticked: once flared nothing slides over it. See that it is on the tube; if not, the end is cut off.`,
+            text: `This end is flared and ${what} ${missing.length === 1 ? 'is' : 'are'} not ticked. Nothing slides over a flare: check that it is on the tube. If not, the end must be cut off.`,
           },
         ];
       });

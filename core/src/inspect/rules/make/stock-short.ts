@@ -21,7 +21,7 @@ export const stockShort = defineRule({
       const most = Math.max(...own.map(({ lengthMm }) => lengthMm - endMm));
       const short =
         totalMm > handMm
-          ? `${full(totalMm)} are to be cut and ${full(handMm)} are at hand`
+          ? `${full(totalMm)} are to be cut, and ${full(handMm)} are at hand`
           : longestMm > most
             ? `the longest cut is ${full(longestMm)} and the longest piece at hand gives ${full(most)}`
             : null;
@@ -29,7 +29,7 @@ export const stockShort = defineRule({
         ? [
             {
               level: 'mind' as const,
-              text: `${tubeName(tube.id)}: ${short}. Say in Cuts what lengths can be bought.`,
+              text: `${tubeName(tube.id)}: ${short}. Enter in Cuts which lengths you can buy.`,
             },
           ]
         : [];

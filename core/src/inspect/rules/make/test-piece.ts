@@ -22,7 +22,7 @@ export const testPiece = defineRule({
     const list = [...wanted.values()];
     return {
       level: 'note',
-      text: `Make a test piece first: ${list.length > 3 ? `${list.slice(0, 3).join('; ')} and ${list.length - 3} more` : list.join('; ')}. The card says what to look at.`,
+      text: `Make a test piece first: ${list.length > 3 ? `${list.slice(0, 3).join('; ')} and ${list.length - 3} more` : list.join('; ')}. The card says what to check.`,
     };
   },
 });

@@ -18,6 +18,6 @@ export const washersFew = defineRule({
       )
       .map((row) => ({
         level: 'mind' as const,
-        text: `${row.item.name}: ${amountOf(row, row.order.have)} at hand and ${amountOf(row, row.item.count)} wanted. Every joint that is opened takes new ones.`,
+        text: `${row.item.name}: ${amountOf(row, row.order.have)} at hand and ${amountOf(row, row.item.count)} needed. Every joint you open needs new ones.`,
       })),
 });

@@ -15,7 +15,7 @@ export const guessUnmeasured = defineRule({
               level: 'mind',
               place,
               where,
-              text: 'This place is a guess. Measure it before tube is cut for it.',
+              text: 'This position is a guess. Measure it before you cut tube for it.',
             },
           ]
         : [],

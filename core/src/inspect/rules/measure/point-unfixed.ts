@@ -15,7 +15,7 @@ export const pointUnfixed = defineRule({
               level: 'mind',
               place,
               where,
-              text: `${fixed.fault} Until then the earlier guess counts.`,
+              text: `${fixed.fault} Until then the earlier guess is used.`,
             },
           ]
         : [],

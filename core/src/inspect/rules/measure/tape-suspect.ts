@@ -19,7 +19,7 @@ export const tapeSuspect = defineRule({
           level: 'mind',
           place,
           where,
-          text: `The tape from ${view.points.get(tape.from)!.point.name} reads ${lengthWords(view).full(Math.abs(off), 1)} too ${off > 0 ? 'long' : 'short'} against the others (${lengthWords(view).bare(tape.readMm, 1)} read): read it again.`,
+          text: `The tape from ${view.points.get(tape.from)!.point.name} reads ${lengthWords(view).full(Math.abs(off), 1)} too ${off > 0 ? 'long' : 'short'} for the other tapes (${lengthWords(view).bare(tape.readMm, 1)} read). Read it again.`,
         },
       ];
     }),

@@ -28,7 +28,7 @@ export const tapesDisagree = defineRule({
               level: 'mind',
               place,
               where,
-              text: `The tapes disagree by up to ${lengthWords(view).full(mm, 1)}: cannot tell which. Read one more from another datum.`,
+              text: `The tapes disagree by up to ${lengthWords(view).full(mm, 1)}, and it is not clear which one is wrong. Take one more reading, from another datum.`,
             },
           ]
         : [];

@@ -20,7 +20,7 @@ export const bleederLow = defineRule({
     if ((unit(port.direction)?.[2] ?? 0) < LEAST_RISE)
       return {
         level: 'stop',
-        text: 'It points down: air stays above it. Is the part on its right side of the vehicle?',
+        text: 'The bleeder points down, so air stays trapped above it. Check that the part is on the right side of the vehicle.',
       };
     const others = part.ports
       .filter((p) => p.id !== port.id && p.role !== 'bleeder')
@@ -30,7 +30,7 @@ export const bleederLow = defineRule({
     return (
       above > SLACK_MM && {
         level: 'stop',
-        text: `It lies ${lengthWords(view).full(above)} under another port of the same part: air stays behind.`,
+        text: `The bleeder is ${lengthWords(view).full(above)} below another port of the same part, so air stays trapped.`,
       }
     );
   },

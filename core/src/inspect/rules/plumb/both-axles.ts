@@ -20,7 +20,7 @@ export const bothAxles = defineRule({
             level: 'stop',
             place,
             where: name,
-            text: `It belongs to ${circuit.name} and feeds ${part.name} on the ${stands} axle: one failure would take brakes of both axles.`,
+            text: `Circuit ${circuit.name} is set to the ${circuit.axle} axle and feeds ${part.name} on the ${stands} axle: one failure would take out brakes on both axles.`,
           },
         ];
       },

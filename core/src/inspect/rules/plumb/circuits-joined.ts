@@ -20,7 +20,7 @@ export const circuitsJoined = defineRule({
         {
           level: 'stop',
           place: other.place,
-          text: `${name(first)} and ${name(other)} meet here: they are one circuit, and a leak in either empties both.`,
+          text: `${name(first)} and ${name(other)} are joined here, which makes them one circuit: a leak in either empties both.`,
         },
       ];
     });

@@ -19,7 +19,7 @@ export const fedTwice = defineRule({
         {
           level: 'mind',
           place: { kind: 'port', id: ends[1]!.at.port.id },
-          text: `${ends.map(({ name }) => name).join(' and ')} both feed it: one is enough, unless its sheet shows two chambers; then say so in its passages.`,
+          text: `${ends.map(({ name }) => name).join(' and ')} both feed it. One is enough, unless its datasheet shows two chambers: then set that under Passages.`,
         },
       ];
     }),

@@ -20,23 +20,26 @@ export const freePlay = defineRule({
     if (play === undefined)
       return {
         level: 'note',
-        text: 'The free play of its pushrod is not measured: check it before filling, and hot after the first drive.',
+        text: 'Pushrod free play is not measured. Check it before filling, and again hot after the first drive.',
       };
     if (play >= LEAST_MM[by]) return [];
-    const has = `Its pushrod has ${lengthWords(view).full(play, 1)} of free play`;
+    const has = `Pushrod free play is ${lengthWords(view).full(play, 1)}`;
     if (by === 'booster')
       return {
         level: 'mind',
-        text: `${has}, measured at the booster's rod: some makers want none, with the vacuum on. Its sheet decides; preloaded, the brakes drag and lock on.`,
+        text: `${has}, measured at the booster's rod. Some makers want none with the vacuum on: follow the maker's sheet. A preloaded rod makes the brakes drag and lock on.`,
       };
     const then = isClutch
-      ? 'the clutch is held part out and slips'
+      ? 'the clutch stays partly released and slips'
       : 'the brakes drag, heat and lock on';
     return play === 0
-      ? { level: 'stop', text: `${has}: preloaded it closes the compensating port, and ${then}.` }
+      ? {
+          level: 'stop',
+          text: `${has}. A preloaded rod closes the compensating port, and ${then}.`,
+        }
       : {
           level: 'mind',
-          text: `${has}, and ${lengthWords(view).full(LEAST_MM.pedal, 1)} or more is usual: hot it may close the compensating port, and ${then}.`,
+          text: `${has}, and ${lengthWords(view).full(LEAST_MM.pedal, 1)} or more is usual. Hot, it may close the compensating port, and ${then}.`,
         };
   },
 });

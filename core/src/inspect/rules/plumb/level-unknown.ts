@@ -15,7 +15,7 @@ export const levelUnknown = defineRule({
       level: 'note',
       place: onPart(master),
       where: master.name,
-      text: 'How high its fluid stands is not set down: whether its calipers want a residual valve cannot be judged.',
+      text: 'Fluid level height is not entered. Enter it to see whether the calipers need a residual valve.',
     }));
   },
 });

@@ -12,6 +12,6 @@ export const masterDry = defineRule({
     port.role === 'feed' &&
     !reservoirsOf(network, parts, part, port).length && {
       level: 'stop',
-      text: 'No reservoir is joined to this feed: the master has nothing to draw from.',
+      text: 'No reservoir feeds this port, so the master cylinder has nothing to draw from. Connect one.',
     },
 });

@@ -15,7 +15,7 @@ export const masterShared = defineRule({
       part.kind === 'master' &&
       new Set(outlets.map(({ circuit }) => circuit.work)).size > 1 && {
         level: 'stop',
-        text: 'Brakes and clutch hang on one master: give each its own.',
+        text: 'Brakes and clutch share one master cylinder. Give each its own.',
       }
     );
   },

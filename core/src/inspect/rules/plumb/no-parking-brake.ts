@@ -15,6 +15,6 @@ export const noParkingBrake = defineRule({
         level: 'note',
         place: onPart(part),
         where: part.name,
-        text: 'It is no parking brake: held pressure leaks down and shrinks as it cools. Keep a mechanical one.',
+        text: 'Held pressure is no parking brake: it leaks down, and drops as the fluid cools. Keep a mechanical parking brake.',
       })),
 });

@@ -13,7 +13,7 @@ export const oneCircuit = defineRule({
       ? {
           level: 'stop',
           where: 'Brakes',
-          text: 'One outlet feeds every brake: one leak leaves none. Two circuits are the least; the rule of the road or the race says how they are split.',
+          text: 'One outlet feeds every brake, so one leak leaves no brakes. You need at least two circuits; road or race rules say how to split them.',
         }
       : null,
 });

@@ -22,8 +22,8 @@ export const partUnfed = defineRule({
             place: onPart(part),
             where: part.name,
             text: part.ports.some(({ id }) => touched.has(id))
-              ? 'Its line leads to no master: it is never fed.'
-              : 'No line runs to it: it is never fed.',
+              ? 'Its line does not lead to a master cylinder, so it gets no pressure.'
+              : 'No line runs to it, so it gets no pressure.',
           }));
   },
 });

@@ -22,7 +22,7 @@ export const portOpen = defineRule({
       !['spare', 'bleeder', 'feed'].includes(port.role) &&
       !joinedPorts(view.plan).has(port.id) && {
         level: 'stop',
-        text: 'No line ends here and it is not capped: run a line to it, or set it down as spare and cap it.',
+        text: 'No line ends here and the port is not capped. Run a line to it, or cap it and mark it as spare.',
         fix: () => ({
           label: 'Cap it as a spare port',
           call: { edit: 'changePort', with: { id: port.id, patch: { role: 'spare' } } },

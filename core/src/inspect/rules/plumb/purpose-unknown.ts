@@ -14,9 +14,9 @@ export const purposeUnknown = defineRule({
       !part.facts?.copied &&
       ends.length >= 2 && {
         level: 'mind',
-        text: 'It stands in the line and nothing says what it does: it may hold pressure back or hold it in. Look its number up and choose its kind, or set down that it is kept as it was.',
+        text: 'Nothing says what this part does in the line: it may hold pressure back or hold it in. Look up the part number and pick its type, or mark it “kept as found”.',
         fix: () => ({
-          label: 'Kept as it was',
+          label: 'Mark as kept as found',
           call: {
             edit: 'changePart',
             with: { id: part.id, patch: { facts: { ...part.facts, copied: true } } },

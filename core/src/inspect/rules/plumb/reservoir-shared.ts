@@ -44,7 +44,7 @@ export const reservoirShared = defineRule({
                 level: 'mind',
                 place: onPart(part),
                 where: part.name,
-                text: `${circuits.join(' and ')} draw from it: one leak empties both unless it has a wall between them. If it has, say so in its passages.`,
+                text: `${circuits.join(' and ')} draw from one reservoir. Without a wall inside, one leak empties both. If it has a wall, set that under Passages.`,
               },
             ]
           : [];

@@ -22,8 +22,8 @@ export const residualMissing = defineRule({
           place: onPart(of.part),
           where: of.part.name,
           text: disc
-            ? `The fluid in ${of.master.name} stands ${level} below its top and drains back: it wants a residual valve of ${psi(RESIDUAL_MPA.disc)} (${figure(RESIDUAL_MPA.disc, 3)} MPa).`
-            : `Drums mostly take a residual valve of ${psi(RESIDUAL_MPA.drum)} to keep their cups pressed out; none is on the way. Have its cups expanders, which do without?`,
+            ? `The fluid in ${of.master.name} stands ${level} below the top of this caliper and drains back. Fit a residual valve of ${psi(RESIDUAL_MPA.disc)} (${figure(RESIDUAL_MPA.disc, 3)} MPa).`
+            : `Drums usually need a residual valve of ${psi(RESIDUAL_MPA.drum)} to keep the cups pressed out, and there is none. Cup expanders do without one: check which you have.`,
         },
       ];
     });

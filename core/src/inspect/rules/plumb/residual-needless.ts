@@ -14,7 +14,7 @@ export const residualNeedless = defineRule({
             level: 'mind',
             place: { kind: 'port', id: valve.portId },
             where: valve.where,
-            text: `The fluid stands above ${of.part.name}, so it cannot drain back: its residual valve${valve.residualMPa === null ? '' : ` of ${psi(valve.residualMPa)}`} only makes the pads drag.`,
+            text: `The fluid stands above ${of.part.name}, so fluid cannot drain back. The residual valve${valve.residualMPa === null ? '' : ` of ${psi(valve.residualMPa)}`} only makes the pads drag: remove it.`,
           }))
         : [],
     ),

@@ -20,18 +20,18 @@ export const residualWrong = defineRule({
         if (valve.residualMPa === null)
           return finding(
             'mind',
-            `Which pressure it holds is not known: ${of.part.name} hangs on it.`,
+            `Residual pressure is not entered for the valve that feeds ${of.part.name}.`,
           );
         const drumValve = valve.residualMPa > PARTING_MPA;
         if (of.kind === 'disc' && drumValve)
           return finding(
             'stop',
-            `It holds ${psi(valve.residualMPa)} on ${of.part.name}, a disc: it drags and burns. Discs take 2 psi or none.`,
+            `The residual valve holds ${psi(valve.residualMPa)} on ${of.part.name}, a disc: the brake will drag and overheat. Discs take 2 psi or none.`,
           );
         if (of.kind === 'drum' && !drumValve)
           return finding(
             'mind',
-            `It holds ${psi(valve.residualMPa)} and feeds ${of.part.name}, a drum: drums take 10 psi.`,
+            `The residual valve holds ${psi(valve.residualMPa)} and feeds ${of.part.name}, a drum. Drums take 10 psi.`,
           );
         return [];
       }),

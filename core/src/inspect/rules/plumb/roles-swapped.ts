@@ -21,21 +21,21 @@ export const rolesSwapped = defineRule({
     );
     if (wrong)
       return finding(
-        `It ends at ${wrong.part.name}, ${wrong.port.name}, which is a ${wrong.port.role} port: a pressure line has no place there.`,
+        `The line ends at ${wrong.part.name}, ${wrong.port.name}, which is a ${wrong.port.role} port. A pressure line cannot end there.`,
       );
     const masters = [a, b].filter(({ part }) => makesPressure(part));
     if (masters.length === 2)
-      return finding('It joins two masters: they would pump into each other.');
+      return finding('The line joins two master cylinders: they would pump into each other.');
     if (masters[0] && masters[0].port.role !== 'outlet')
       return finding(
-        `It leaves ${masters[0].part.name} by an ${masters[0].port.role}: pressure comes out of an outlet.`,
+        `The line leaves ${masters[0].part.name} by an ${masters[0].port.role}. Pressure comes out of an outlet: swap the port.`,
       );
     return roles[0] === 'inlet' &&
       roles[1] === 'inlet' &&
       !masters.length &&
       a.part.kind !== 'bracket' &&
       b.part.kind !== 'bracket'
-      ? finding('Both its ends are inlets: nothing pushes fluid into it.')
+      ? finding('Both ends are inlets, so nothing pushes fluid into the line.')
       : [];
   },
 });

@@ -39,14 +39,14 @@ export const valveMisplaced = defineRule({
       const front = brakes.find(isFront);
       if (front)
         return finding(
-          `It holds back ${front.name}, a front brake: the rear locks first. It belongs in the rear circuit.`,
+          `The valve holds back ${front.name}, a front brake, so the rear locks first and the vehicle can spin. Move it to the rear circuit.`,
         );
       const other = parts.find(
         (part) => isBrake(part) && part.ports.length && !isFront(part) && !held.has(part),
       );
       return brakes.length && other
         ? finding(
-            `It holds back ${brakes.map(({ name }) => name).join(', ')} and not ${other.name} on the same axle: the vehicle pulls to one side. It stands before both, or each has its own.`,
+            `The valve holds back ${brakes.map(({ name }) => name).join(', ')} and not ${other.name} on the same axle, so the vehicle pulls to one side. Put one valve before both brakes, or one before each.`,
           )
         : [];
     });

@@ -27,7 +27,7 @@ export const airTestOver = defineRule({
           {
             level: 'stop',
             where,
-            text: `It was tested with gas at ${test.startMPa} MPa, and ${ceiling.toFixed(2)} is the most: what parts under gas flies. Look every joint of it over.`,
+            text: `Tested with gas at ${test.startMPa} MPa, and ${ceiling.toFixed(2)} is the maximum: a joint that lets go under gas becomes a projectile and can kill. Check every joint.`,
           },
         ];
       return wet !== undefined && test.at > wet
@@ -35,7 +35,7 @@ export const airTestOver = defineRule({
             {
               level: 'stop',
               where,
-              text: 'It was tested with gas after fluid had gone in: gas stands in the fluid now, and a wet test tells nothing. Bleed again.',
+              text: 'Tested with gas after filling. There is gas in the fluid now, and a wet test shows nothing. Bleed again.',
             },
           ]
         : [];

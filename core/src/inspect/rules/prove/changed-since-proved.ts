@@ -20,14 +20,14 @@ export const changedSinceProved = defineRule({
           level: 'mind',
           where: name,
           ...(hold ? { place: { kind: 'circuit', id: hold.circuitId } } : {}),
-          text: 'It was proved, and what it rests on is otherwise since: prove it again.',
+          text: 'It has changed since it was tested. Test it again.',
         })),
       ...(signed && !signed.stands
         ? [
             {
               level: 'stop' as const,
               where: 'Signature',
-              text: `It was signed on ${signed.sign.at.slice(0, 10)}, and the plan is otherwise since: that signature is for another vehicle.`,
+              text: `Signed on ${signed.sign.at.slice(0, 10)}, and the plan has changed since. This signature is no longer valid.`,
             },
           ]
         : []),

@@ -26,7 +26,7 @@ export const holdMissing = defineRule({
               level: 'stop',
               place,
               where: name,
-              text: 'It was driven or signed, and nobody held it under pressure.',
+              text: 'Driven or signed without a pressure hold test. Do the test before driving again.',
             },
           ]
         : [];

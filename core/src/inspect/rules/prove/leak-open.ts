@@ -22,7 +22,7 @@ export const leakOpen = defineRule({
                   level: 'stop',
                   place: { kind: 'circuit', id: circuit.id },
                   where: circuit.name,
-                  text: `It leaks: ${note}. Find it, mend it, hold and look again.`,
+                  text: `Leak found: ${note}. Find it, fix it, then hold pressure and check again.`,
                 },
               ]
             : [];

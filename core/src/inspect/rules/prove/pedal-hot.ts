@@ -17,7 +17,7 @@ export const pedalHot = defineRule({
       {
         level: 'stop',
         where: 'Pedal',
-        text: `It is ${Math.round(hot.travelMm - cold.travelMm)} mm longer hot than cold: fluid near its boiling point, or drums that grow away from their shoes. Let it cool; look before it is driven again.`,
+        text: `The pedal is ${Math.round(hot.travelMm - cold.travelMm)} mm longer hot than cold: fluid near its boiling point, or drums expanding away from the shoes. Let it cool, and check before driving again.`,
       },
     ];
   },

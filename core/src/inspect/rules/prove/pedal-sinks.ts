@@ -13,7 +13,7 @@ export const pedalSinks = defineRule({
           {
             level: 'stop',
             where: 'Pedal',
-            text: 'It sinks under a steady foot: a joint leaks, or fluid goes past the master’s cup. Not to be driven.',
+            text: 'The pedal sinks under a steady foot: a joint leaks, or fluid passes the master cylinder’s cup. Do not drive.',
           },
         ]
       : [];

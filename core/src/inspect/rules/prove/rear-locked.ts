@@ -14,7 +14,7 @@ export const rearLocked = defineRule({
       {
         level: 'stop',
         where: `Stop from ${last.fromKmh} km/h`,
-        text: `The rear locked first: it turns round. ${view.plan.sizing?.rearValve ? `Take the rear down by one turn${turns === null ? '' : `, from ${turns}`}, one change a run, and stop again from lower.` : 'It wants a valve in the rear, or another bore: see Size.'}`,
+        text: `The rear locked first: the vehicle can spin. ${view.plan.sizing?.rearValve ? `Reduce rear pressure by one turn${turns === null ? '' : `, from ${turns}`}, one change per run, and repeat the stop from a lower speed.` : 'Fit a valve in the rear circuit, or another bore: see Size.'}`,
       },
     ];
   },

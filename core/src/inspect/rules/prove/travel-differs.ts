@@ -20,7 +20,7 @@ export const travelDiffers = defineRule({
     if (Math.abs(off) <= 2 * fit.sigma.airMl + 0.5) return [];
     return {
       level: 'mind',
-      text: `The curve finds ${fit.airMl.toFixed(1)} mL of air (± ${(2 * fit.sigma.airMl).toFixed(1)}), and Size reckons with ${planned.toFixed(1)}: ${off > 0 ? 'bleed it again' : 'put what was found into Size'}.`,
+      text: `The pedal curve shows ${fit.airMl.toFixed(1)} mL of air (± ${(2 * fit.sigma.airMl).toFixed(1)}), and Size assumes ${planned.toFixed(1)}: ${off > 0 ? 'bleed again' : 'enter the measured volume in Size'}.`,
     };
   },
 });

@@ -150,8 +150,8 @@ export const nearness = (
         place: onLine(line, nodeNear(line, near.atMm)),
         text:
           near.distanceMm > 0
-            ? `${full(near.distanceMm)} from ${near.thing.name}, ${bare(near.wantedMm)} wanted${why(near)}.`
-            : `It runs into ${near.thing.name} at ${full(near.atMm)} of its length${why(near)}.`,
+            ? `${full(near.distanceMm)} from ${near.thing.name}, ${bare(near.wantedMm)} required${why(near)}.`
+            : `The line runs into ${near.thing.name} at ${full(near.atMm)} of its length${why(near)}.`,
         fix: () => movedAway(view, line, near, nature) ?? underSleeve(view, line, near),
       }));
     },

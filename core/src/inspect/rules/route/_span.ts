@@ -39,7 +39,7 @@ function heldAnew(view: Held, line: LineView, fault: 'long' | 'rings'): Fix | un
     const held = lineView({ ...line.line, clipsMm }, view.plan.bench, view.ports);
     if (badSpans(view, held, fault).length) return undefined;
     return {
-      label: `Place its ${clipsMm.length} clips anew`,
+      label: `Space its ${clipsMm.length} clips evenly`,
       call: { edit: 'changeLine', with: { id: line.line.id, patch: { clipsMm } } },
     };
   } catch (error) {

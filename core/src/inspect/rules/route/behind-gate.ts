@@ -21,7 +21,7 @@ export const behindGate = defineRule({
                 level: 'mind',
                 place: onLine(line, cornerAt(line, end)),
                 where: `${line.line.name}, ${endName(end)}`,
-                text: `${gate.name} has closed over this joint and no torque is set down for it: open it and see.`,
+                text: `${gate.name} is closed over this joint, and no torque is recorded. Open it and check.`,
               },
             ];
           }),

@@ -37,7 +37,7 @@ export const cannotWithdraw = defineRule({
         level: 'mind',
         place: onLine(line),
         where: line.line.name,
-        text: `It runs straight from seat to seat: to draw an end out it must bow by ${full(bowMm)}, and ${full(longMm)} of it stay bent. Give it two bends.`,
+        text: `The line is straight from seat to seat. To get an end out it must bow by ${full(bowMm)}, and ${full(longMm)} of that stay bent. Add two bends.`,
       },
     ];
   },

@@ -18,7 +18,7 @@ export const clipLoose = defineRule({
               level: 'mind',
               place: onLine(line, nodeNear(line, clip.atMm)),
               where: line.line.name,
-              text: `The clip at ${full(clip.atMm)} has nothing to hold to within ${full(view.plan.clipSettings.reachMm)}.`,
+              text: `The clip at ${full(clip.atMm)} has nothing to fasten to within ${full(view.plan.clipSettings.reachMm)}.`,
             },
           ],
     );

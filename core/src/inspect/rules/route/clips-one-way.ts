@@ -11,7 +11,7 @@ export const clipsOneWay = defineRule({
   judge: (line, space): Finding[] => {
     const alongs = space.clips.map((clip) => clip.along);
     if (!line.card!.bends.length || !oneWay(alongs, space.lengthMm)) return [];
-    const text = `All ${alongs.length} clips stand in one plane, so the tube can slide: put one on a straight that runs another way.`;
+    const text = `All ${alongs.length} clips are in one plane, so the tube can slide. Put one on a straight that runs another way.`;
     return [{ level: 'note', place: onLine(line), where: line.line.name, text }];
   },
 });

@@ -12,7 +12,7 @@ export const feedShort = defineRule({
     const { leastFeedMm, name } = line.bender;
     return (line.card?.bends ?? []).slice(1).flatMap((bend, k): Finding[] => {
       if (bend.feedMm >= leastFeedMm - 1e-9) return [];
-      const text = `There are ${full(bend.feedMm, 1)} of straight between the two bends; ${name} needs ${bare(leastFeedMm)}.`;
+      const text = `There is ${full(bend.feedMm, 1)} of straight between the two bends, and ${name} needs ${bare(leastFeedMm)}.`;
       return [
         {
           level: 'mind',

@@ -13,7 +13,7 @@ export const frameUnknown = defineRule({
             level: 'note',
             place: { kind: 'plan', id: plan.id },
             where: 'The vehicle',
-            text: 'No rail, axle or exhaust is set down yet: what lines come near to, and what holds them, is not judged.',
+            text: 'No rails, axles or exhaust entered yet, so clearances and clips are not checked.',
           },
         ]
       : [],

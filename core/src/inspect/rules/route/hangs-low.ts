@@ -28,7 +28,7 @@ export const hangsLow = defineRule({
         [worst, at] = [below, run];
     }
     if (worst < 1) return [];
-    const text = `It hangs ${lengthWords(view).full(worst)} below the rails: keep it above their lower face.`;
+    const text = `The line hangs ${lengthWords(view).full(worst)} below the rails. Keep it above their lower face.`;
     return [
       {
         level: 'mind',

@@ -46,7 +46,7 @@ export const highJoint = defineRule({
           level: wide ? 'mind' : 'note',
           place: onPart(part),
           where: part.name,
-          text: `Every line goes down from it, by ${full(least)} and more, and it has no bleeder: air gathers in it${wide ? ', and climbs back after each stroke. Put it lower, or take one with a bleeder' : '; a brisk flow sweeps it through these bores'}.`,
+          text: `Every line falls away from it, by ${full(least)} and more, and it has no bleeder, so air collects in it${wide ? ', and climbs back after each stroke. Mount it lower, or use one with a bleeder' : '. A brisk flow carries it through these bores'}.`,
         },
       ];
     });

@@ -44,14 +44,14 @@ export const highPoint = defineRule({
     const why = feed
       ? 'a feed must rise all the way'
       : wide
-        ? 'in this bore a bubble climbs back to it'
-        : 'a brisk flow sweeps it through this bore';
+        ? 'in this bore a bubble climbs back'
+        : 'a brisk flow carries it through this bore';
     return [
       {
         level: wide ? 'mind' : 'note',
         place: onLine(line, nodeNear(line, run)),
         where: line.line.name,
-        text: `It rises ${lengthWords(view).full(riseMm)} and falls again${humps.length > 1 ? `, and so in ${humps.length - 1} place${humps.length > 2 ? 's' : ''} more` : ''}: air gathers there, and ${why}.`,
+        text: `The line rises ${lengthWords(view).full(riseMm)} and falls again${humps.length > 1 ? `, and so in ${humps.length - 1} place${humps.length > 2 ? 's' : ''} more` : ''}. Air collects there, and ${why}.`,
       },
     ];
   },

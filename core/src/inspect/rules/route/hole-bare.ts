@@ -14,7 +14,7 @@ export const holeBare = defineRule({
           ? [
               {
                 level: 'mind',
-                text: `It passes through a bare hole in ${thing.name}: a grommet or a bulkhead there, or its edge saws through the tube.`,
+                text: `The line passes through a bare hole in ${thing.name}. Fit a grommet or a bulkhead, or the edge will saw through the tube.`,
               },
             ]
           : [],

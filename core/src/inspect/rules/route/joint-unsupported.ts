@@ -21,7 +21,7 @@ export const jointUnsupported = defineRule({
       places.length > 0 &&
       !isHeld() && {
         level: 'mind',
-        text: `Nothing to fix it to lies within ${lengthWords(view).full(reachMm)}: it would hang on its tubes.`,
+        text: `No mounting within ${lengthWords(view).full(reachMm)}. The fitting would hang on its tubes.`,
       }
     );
   },

@@ -16,8 +16,8 @@ export const lineOpen = defineRule({
         place: onLine(line),
         where: `${line.line.name}, ${endName(end)}`,
         text: open
-          ? `It waits for ${open.waitsFor || 'its mate'}.`
-          : 'This end joins no port: choose the port it goes to.',
+          ? `The line waits for ${open.waitsFor || 'its mate'}.`
+          : 'This end is not connected. Choose its port.',
       },
     ];
   },

@@ -25,8 +25,8 @@ export const linesTouch = defineRule({
           where: `${a.line.name} and ${b.line.name}`,
           text:
             distanceMm > 0
-              ? `${a.line.name} and ${b.line.name} pass ${full(distanceMm, 1)} apart with no sleeve between: they will rub.`
-              : `${a.line.name} and ${b.line.name} touch with no sleeve between: they will rub through.`,
+              ? `${a.line.name} and ${b.line.name} pass ${full(distanceMm, 1)} apart with no sleeve between, and will rub.`
+              : `${a.line.name} and ${b.line.name} touch with no sleeve between, and will rub through.`,
           fix: () => ({
             label: `Sleeve ${a.line.name} there`,
             call: {

@@ -26,7 +26,7 @@ export const meshSize = defineRule({
           {
             ...snag,
             level: 'note',
-            text: 'Its file is not in this browser, so nothing is measured to it: import it again.',
+            text: 'The mesh file is not in this browser, so no clearance is checked against it. Import it again.',
           },
         ];
       const longest = Math.max(...mesh.box.max.map((v, i) => v - mesh.box.min[i]!));
@@ -39,7 +39,7 @@ export const meshSize = defineRule({
         {
           ...snag,
           level: 'mind',
-          text: `It measures ${lengthWords(view).full(sized)} across: were its units another?`,
+          text: `It is ${lengthWords(view).full(sized)} across. Was it drawn in other units?`,
           fix: () =>
             better && {
               label: `Take it as ${better[0]}`,

@@ -7,5 +7,5 @@ export const nutTrapped = endStraights(
   'stop',
   'trapped',
   ({ straight, needed }) =>
-    `The end straight is ${straight} and the nut alone needs ${needed}: it could only sit between two bends.`,
+    `The end straight is ${straight}, and the nut alone needs ${needed}. It would be trapped between two bends.`,
 );

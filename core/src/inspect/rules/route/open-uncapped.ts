@@ -16,9 +16,9 @@ export const openUncapped = defineRule({
         level: 'mind',
         place: onLine(line),
         where: `${line.line.name}, ${endName(end)}`,
-        text: 'This end stands open and is not capped.',
+        text: 'This end is open and not capped. Cap it.',
         fix: () => ({
-          label: 'It is capped now',
+          label: 'Mark as capped',
           call: { edit: 'changeEnd', with: { id: line.line.id, end, patch } },
         }),
       },

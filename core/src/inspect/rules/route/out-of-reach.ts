@@ -58,11 +58,11 @@ export const outOfReach = defineRule({
         THUMB_MM,
       );
       const text = gateOver(at)
-        ? `${gateOver(at)!.name} shuts it in: whoever bleeds it has to open that first.`
+        ? `${gateOver(at)!.name} covers the bleeder. It has to be opened before bleeding.`
         : !swings(at, out, near)
-          ? `No room to swing a wrench on it: no two places 30° apart are clear for ${full(WRENCH_MM)}.`
+          ? `No room to swing a wrench: no two positions 30° apart are clear for ${full(WRENCH_MM)}.`
           : nipple &&
-            `${nipple.thing.name} stands ${full(HOSE_MM)} or less in front of it: no hose goes on.`;
+            `${nipple.thing.name} stands ${full(HOSE_MM)} or less in front of it, so no bleed hose goes on.`;
       return text ? [{ level: 'mind', ...placeOf(part, id), text }] : [];
     };
     const cap = (part: Part): Finding[] => {
@@ -85,8 +85,8 @@ export const outOfReach = defineRule({
           level: 'mind',
           ...placeOf(part, top.id),
           text: gate
-            ? `${gate.name} shuts its cap in: nobody sees its level or tops it up without opening that. A bottle of its own elsewhere, or a lid in it.`
-            : `${over!.thing.name} stands over its cap: ${full(OVER_MM)} are wanted for a bottle or a pot's adapter.`,
+            ? `${gate.name} covers the filler cap, so the level cannot be seen or topped up. Mount a remote reservoir, or fit an access lid.`
+            : `${over!.thing.name} is above the filler cap: ${full(OVER_MM)} are needed for a bottle or a pressure bleeder's cap.`,
         },
       ];
     };

@@ -52,7 +52,7 @@ export const partHot = defineRule({
       return finding(
         near.mm > 0 ? 'mind' : 'stop',
         near.port,
-        `${full(near.mm)} from ${near.thing.name}, ${bare(near.wanted)} wanted: its fluid boils and its seals bake. A shield between them halves that.`,
+        `${full(near.mm)} from ${near.thing.name}, ${bare(near.wanted)} required. Its fluid can boil and its seals harden. A heat shield halves the distance needed.`,
       );
     const over = ports.flatMap(({ port, at }) =>
       hot
@@ -63,7 +63,7 @@ export const partHot = defineRule({
       ? finding(
           'mind',
           over.port,
-          `${over.thing.name} lies below it: what drips from this joint burns there. Move it aside, or put a tray between.`,
+          `${over.thing.name} is below it, and fluid that drips from this joint burns. Move it aside, or fit a drip tray.`,
         )
       : [];
   },

@@ -62,7 +62,7 @@ export const portAngle = defineRule({
     if (!at || line.fault || line.nodesMm.length < 2) return [];
     const off = offAxisDeg(line, end);
     if (off <= MOST_DEG) return [];
-    const text = `The tube leaves ${at.part.name}, ${at.port.name} ${figure(off)}° off the port's axis; over ${MOST_DEG}° the nut starts across its thread.`;
+    const text = `The tube leaves ${at.part.name}, ${at.port.name} ${figure(off)}° off the port's axis. Over ${MOST_DEG}° the nut cross-threads.`;
     return [
       {
         level: 'mind',

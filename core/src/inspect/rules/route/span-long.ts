@@ -6,6 +6,6 @@ export const spanLong = spanRule(
   'long',
   (span, full, { plan: { clipSettings: holding } }) =>
     span.end
-      ? `${full(span.lengthMm)} from its ${span.fromMm ? 'end B' : 'end A'} to the nearest clip, ${full(holding.endMm)} wanted.`
+      ? `${full(span.lengthMm)} from its ${span.fromMm ? 'end B' : 'end A'} to the nearest clip, ${full(holding.endMm)} at most.`
       : `${full(span.lengthMm)} between two clips, ${full(holding.maxSpanMm)} at most.`,
 );

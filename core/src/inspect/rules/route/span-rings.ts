@@ -6,5 +6,5 @@ export const spanRings = spanRule(
   'span-rings',
   'rings',
   (span, full, { plan: { clipSettings: holding } }) =>
-    `A span of ${full(span.lengthMm)} rings at ${figure(span.naturalHz, 0)} Hz; with ${figure(span.excitationHz, 0)} Hz about and a margin of ${figure(holding.margin, 1)} it wants ${full(span.mostMm)} or less.`,
+    `A span of ${full(span.lengthMm)} resonates at ${figure(span.naturalHz, 0)} Hz. With ${figure(span.excitationHz, 0)} Hz nearby and a margin of ${figure(holding.margin, 1)} it must be ${full(span.mostMm)} or less.`,
 );

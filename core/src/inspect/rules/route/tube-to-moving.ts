@@ -18,7 +18,7 @@ export const tubeToMoving = defineRule({
           level: 'stop',
           place: onLine(line),
           where: `${line.line.name}, end ${end}`,
-          text: `Its end ${end} is on ${thing.name}, which moves against the other: a tube cracks there. Put a hose between, with a bracket where tube meets hose.`,
+          text: `End ${end} is on ${thing.name}, which moves relative to the other end, so the tube cracks. Fit a hose between, with a bracket where tube meets hose.`,
         },
       ];
     });

@@ -20,7 +20,7 @@ export const unheld = defineRule({
     const long = lengthWords(view).full(space.lengthMm);
     try {
       const clipsMm = placeClips(view.plan, line);
-      const text = `No clip holds its ${long}; ${clipsMm.length} would.`;
+      const text = `No clip holds its ${long}; ${clipsMm.length} would hold it.`;
       return [
         {
           ...snag,

@@ -47,7 +47,7 @@ export const wrenchRoom = defineRule({
       if (!swings(addScaled(points[0]!, along, nutMm / 2), along, near))
         return [
           snag(
-            `No room to swing a wrench: no two places ${STEP_DEG}° apart are clear for ${lengthWords(view).full(WRENCH_MM)} round its nut.`,
+            `No room to swing a wrench: no two positions ${STEP_DEG}° apart are clear for ${lengthWords(view).full(WRENCH_MM)} around the nut.`,
           ),
         ];
       const back = [
@@ -58,7 +58,7 @@ export const wrenchRoom = defineRule({
         (o) => (gapTo(o, ...back, HANDLE_MM)?.distanceMm ?? Infinity) < HANDLE_MM,
       );
       return blocked
-        ? [snag(`No room to draw its nut back: ${blocked.thing.name} is in the way.`)]
+        ? [snag(`No room to slide the nut back: ${blocked.thing.name} is in the way.`)]
         : [];
     });
   },

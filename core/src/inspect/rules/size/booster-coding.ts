@@ -10,8 +10,8 @@ export const boosterCoding = sizingRule('booster-coding', ({ boosterBy }) => {
       level: needed ? 'mind' : 'note',
       where: 'Booster',
       text: needed
-        ? 'Its control is still to be told of these calipers: it meters for others until then. Have it coded before the first drive.'
-        : "Whether its control must be told of other calipers is not known: ask its maker, or whoever has the maker's tool.",
+        ? "The booster's control unit is not coded for these calipers yet. Have it coded before the first drive."
+        : "It is not known whether the booster's control unit must be coded for other calipers. Ask the maker, or someone with the maker's tool.",
     },
   ];
 });

@@ -12,7 +12,7 @@ export const boosterReserve = sizingRule(
             {
               level: 'mind',
               where: 'Booster',
-              text: `Its store gives ${boosterBy.stops} stops alone; four and a fifth are asked (UN R13-H annex 4, from memory).`,
+              text: `The vacuum store is good for ${boosterBy.stops} stops; four full ones and a fifth are required (UN R13-H annex 4, from memory).`,
             },
           ]
         : [];
@@ -21,7 +21,7 @@ export const boosterReserve = sizingRule(
       {
         level: 'mind',
         where: 'Booster',
-        text: `With its supply stopped it helps ${reserve.stops === 1 ? 'one stop' : `${reserve.stops} stops`} in full; in the fifth, at ${limits.residual.footMostN} N, ${figure(reserve.fifthZ * GRAVITY_MS2, 1)} m/s² are left and ${limits.residual.leastMs2} are asked (UN R13-H annex 4, from memory): a tank, or a larger one.`,
+        text: `With its supply stopped the booster helps ${reserve.stops === 1 ? 'one stop' : `${reserve.stops} stops`} in full. In the fifth, at ${limits.residual.footMostN} N, ${figure(reserve.fifthZ * GRAVITY_MS2, 1)} m/s² are left where ${limits.residual.leastMs2} are required (UN R13-H annex 4, from memory). Fit a tank or a larger booster.`,
       },
     ];
   },

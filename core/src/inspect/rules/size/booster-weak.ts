@@ -16,7 +16,7 @@ export const boosterWeak = sizingRule('booster-weak', (sizing) => {
     {
       level: 'mind',
       where: 'Booster',
-      text: `${gives} ${figure(has, 0)} N and this foot asks ${figure(asked, 0)} N: it is used up at ${figure((has / asked) * pedal.forceN, 0)} N of foot.`,
+      text: `${gives} ${figure(has, 0)} N and this foot force needs ${figure(asked, 0)} N. The booster runs out at ${figure((has / asked) * pedal.forceN, 0)} N of foot.`,
     },
   ];
 });

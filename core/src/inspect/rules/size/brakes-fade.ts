@@ -20,7 +20,7 @@ export const brakesFade = defineRule({
                 {
                   level: 'mind',
                   where: where(one.name),
-                  text: `${name}, laden, they come to ${figure(one.peakC, 0)} °C and fade from ${figure(one.fadeC, 0)}. Heavier discs or drums, other pads, or air led to them. By ${source}. The pad maker's sheet comes first.`,
+                  text: `${name}, laden: the brakes reach ${figure(one.peakC, 0)} °C and fade from ${figure(one.fadeC, 0)}. Use heavier discs or drums, other pads, or air ducts. Source: ${source}. The pad maker's sheet takes priority.`,
                 },
               ]
             : [],

@@ -25,7 +25,7 @@ export const clutchTravel = defineRule({
         ? [
             finding(
               'stop',
-              `The bearing moves ${full(bearingStrokeMm, 1)} and needs ${full(releaseMm, 1)} to free the clutch.`,
+              `Release bearing travel is ${full(bearingStrokeMm, 1)}, and ${full(releaseMm, 1)} are needed to free the clutch.`,
             ),
           ]
         : []),
@@ -33,7 +33,7 @@ export const clutchTravel = defineRule({
         ? [
             finding(
               'mind',
-              `The bearing moves ${full(bearingStrokeMm, 1)} and ${full(mostMm, 1)} is the most: set a stop at the pedal.`,
+              `Release bearing travel is ${full(bearingStrokeMm, 1)} and ${full(mostMm, 1)} is the most. Fit a pedal stop.`,
             ),
           ]
         : []),
@@ -41,7 +41,7 @@ export const clutchTravel = defineRule({
         ? [
             finding(
               'mind',
-              `It takes ${figure(pedalForceN, 0)} N of foot and ${figure(pedal.forceN, 0)} N is what you want to give.`,
+              `Clutch pedal force is ${figure(pedalForceN, 0)} N, and ${figure(pedal.forceN, 0)} N is the most you want.`,
             ),
           ]
         : []),

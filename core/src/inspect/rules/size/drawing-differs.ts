@@ -26,7 +26,7 @@ export const drawingDiffers = defineRule({
     if (valve && !sizing.rearValve)
       found.push(
         finding(
-          `${valve.name} is drawn, and Size reckons without a rear valve: enter its knee and slope.`,
+          `${valve.name} is drawn, but Size calculates without a rear valve. Enter its knee and slope.`,
         ),
       );
     if (
@@ -36,7 +36,7 @@ export const drawingDiffers = defineRule({
     )
       found.push(
         finding(
-          'Size reckons with a rear valve and none is drawn: add it before both rear brakes, or take it out of Size.',
+          'Size calculates with a rear valve, but none is drawn. Add it before both rear brakes, or remove it from Size.',
         ),
       );
     const pressing = feedsOf(network, parts).filter(({ reached }) =>
@@ -46,13 +46,13 @@ export const drawingDiffers = defineRule({
     if (sizing.master.kind === 'tandem' && masters.size > 1)
       found.push(
         finding(
-          `${masters.size} masters press the brakes that are drawn, and Size reckons with one tandem.`,
+          `${masters.size} master cylinders feed the brakes that are drawn, but Size calculates with one tandem.`,
         ),
       );
     if (sizing.master.kind === 'twin' && masters.size === 1)
       found.push(
         finding(
-          'One master presses the brakes that are drawn, and Size reckons with two on a balance bar.',
+          'One master cylinder feeds the brakes that are drawn, but Size calculates with two on a balance bar.',
         ),
       );
     const axleOfPart = (part: Part) => axleOf(part, ports, sizing.wheelbaseMm);
@@ -69,7 +69,7 @@ export const drawingDiffers = defineRule({
     )
       found.push(
         finding(
-          'One of the two masters presses brakes of both axles, and their bores differ: Size gives each axle the pressure of its own master, which these brakes do not get. Two masters of one bore, or one an axle.',
+          'One of the two master cylinders feeds brakes on both axles, and their bores differ, so Size is wrong about these pressures. Use two of the same bore, or one for each axle.',
         ),
       );
     for (const axle of ['front', 'rear'] as const) {
@@ -78,7 +78,7 @@ export const drawingDiffers = defineRule({
       if (other)
         found.push(
           finding(
-            `${other.name} is a ${KINDS[other.kind]}, and Size reckons with ${sizing[axle].kind}s at the ${axle}.`,
+            `${other.name} is a ${KINDS[other.kind]}, but Size calculates with ${sizing[axle].kind}s at the ${axle}.`,
           ),
         );
     }

@@ -83,7 +83,7 @@ export const figureUnlikely = defineRule({
           level: 'mind',
           place: { kind: 'plan', id: view.plan.id },
           where,
-          text: `${figure(value, 2)}${UNITS[kind]} is unlikely; mostly it lies from ${low} to ${high}. Is the unit right?`,
+          text: `${figure(value, 2)}${UNITS[kind]} looks wrong: usually ${low} to ${high}. Check the unit.`,
         },
       ];
     }),

@@ -22,7 +22,7 @@ export const figuresGuessed = defineRule({
           level: 'mind',
           place: { kind: 'plan', id: plan.id },
           where,
-          text: `${count === 1 ? '1 figure is' : `${count} figures are`} still a guess: measure them or take them from the parts' sheets.`,
+          text: `${count === 1 ? '1 figure is' : `${count} figures are`} still estimated. Measure, or take from the parts' sheets.`,
         },
       ];
     });

@@ -18,7 +18,7 @@ export const fluidBoils = defineRule({
     return {
       level: boils ? 'stop' : 'mind',
       where: 'Fluid',
-      text: `It was measured at ${at} °C, and ${fluid.name} with water in it boils from ${fluid.wetBoilC} °C${boils ? ': its bubbles take the pedal away' : ''}. Cool the caliper, shield the line, or fill a fluid that boils later.`,
+      text: `Fluid was measured at ${at} °C, and ${fluid.name} with water in it boils at ${fluid.wetBoilC} °C${boils ? ', and vapor in the line leaves no pedal' : ''}. Cool the caliper, shield the line, or fill a fluid with a higher boiling point.`,
     };
   },
 });

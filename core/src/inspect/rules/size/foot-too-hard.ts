@@ -9,7 +9,7 @@ export const footTooHard = sizingRule('foot-too-hard', (sizing, { empty }) => {
     {
       level: 'mind',
       where: 'Pedal',
-      text: `The figures rest on ${figure(sizing.pedal.forceN, 0)} N of foot; ${limits.pedalMostN} N is the most (${limits.source}).`,
+      text: `Calculated for ${figure(sizing.pedal.forceN, 0)} N of pedal force, and ${limits.pedalMostN} N is the most allowed (${limits.source}).`,
     },
   ];
 });

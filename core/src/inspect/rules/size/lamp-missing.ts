@@ -11,15 +11,15 @@ export const lampMissing = defineRule({
     const { circuit = false, parking = false } = sizing.lamps ?? {};
     const missing = [
       ...(circuit ? [] : ['a failed circuit or low fluid']),
-      ...(parking ? [] : ['that the parking brake is on']),
+      ...(parking ? [] : ['the parking brake']),
     ];
     if (!missing.length) return null;
     return {
       level: 'note',
       where: 'Warning lamps',
-      text: `On the road a lamp tells ${missing.join(', and one ')} (49 CFR 571.105 and 571.135, UN R13-H, from memory): none is set down.`,
+      text: `No warning lamp is entered for ${missing.join(' or for ')} (required on the road: 49 CFR 571.105 and 571.135, UN R13-H, from memory).`,
       fix: () => ({
-        label: missing.length > 1 ? 'Both are there' : 'It is there',
+        label: missing.length > 1 ? 'Both are fitted' : 'It is fitted',
         call: {
           edit: 'setFigure',
           with: { of: 'sizing', path: 'lamps', to: { circuit: true, parking: true } },

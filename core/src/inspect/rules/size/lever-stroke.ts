@@ -20,8 +20,8 @@ export const leverStroke = defineRule({
           place: { kind: 'plan', id: view.plan.id },
           where: sheet.name,
           text: bottoms
-            ? `It runs out of stroke: full pressure takes ${full(travelMm)} of lever and ${full(sheet.lever.strokeMm)} are there.`
-            : `It goes ${full(travelMm)} of ${full(sheet.lever.strokeMm)}, ${figure(100 * share, 0)} %: little is left for wear and heat.`,
+            ? `The lever runs out of stroke: full pressure takes ${full(travelMm)} and the lever has ${full(sheet.lever.strokeMm)}.`
+            : `Lever travel at full pressure is ${full(travelMm)} of ${full(sheet.lever.strokeMm)}, ${figure(100 * share, 0)} %. Leave more for wear and heat.`,
         },
       ];
     });

@@ -17,7 +17,7 @@ export const overRating = defineRule({
     return (
       most > rating && {
         level: 'stop',
-        text: `It comes to ${figure(most, 1)} MPa and is rated for ${figure(rating, 1)}.`,
+        text: `Rated ${figure(rating, 1)} MPa and will see ${figure(most, 1)}.`,
       }
     );
   },

@@ -13,7 +13,7 @@ export const parkingHydraulic = defineRule({
             level: 'stop',
             place: { kind: 'plan', id: plan.id },
             where: 'Parking brake',
-            text: 'A hydraulic handbrake or parking valve is counted as the parking brake: it leaks down and shrinks as it cools. Fit a mechanical one.',
+            text: 'The parking brake is hydraulic: pressure leaks down and drops as the fluid cools. Fit a mechanical parking brake.',
           },
         ]
       : [],

@@ -13,7 +13,7 @@ export const parkingMissing = defineRule({
       ? {
           level: 'mind',
           where: 'Parking brake',
-          text: `None is set down: it must hold ${100 * limit.grade} % by itself, with no pressure (${limit.source}). Size it, or say that it stays as it was.`,
+          text: `No parking brake is entered. It must hold ${100 * limit.grade} % by itself, with no fluid pressure (${limit.source}). Enter one, or mark it as kept.`,
         }
       : null;
   },

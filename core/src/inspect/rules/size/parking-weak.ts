@@ -18,12 +18,12 @@ export const parkingWeak = defineRule({
     if (holdsGrade !== null && holdsGrade < limit.grade)
       return finding(
         'stop',
-        `Laden it holds on ${figure(100 * holdsGrade, 0)} % and ${figure(100 * limit.grade, 0)} % is asked (${limit.source}).`,
+        `Laden, the parking brake holds on ${figure(100 * holdsGrade, 0)} % and ${figure(100 * limit.grade, 0)} % is required (${limit.source}).`,
       );
     return plan.parking.handN > limit.handMostN
       ? finding(
           'mind',
-          `${figure(plan.parking.handN, 0)} N by hand is over the ${limit.handMostN} N that may be asked (${limit.source}).`,
+          `${figure(plan.parking.handN, 0)} N of hand force is over the ${limit.handMostN} N allowed (${limit.source}).`,
         )
       : [];
   },

@@ -12,7 +12,7 @@ export const pedalStroke = sizingRule('pedal-stroke', (sizing, { empty: { size }
       {
         level: 'stop',
         where: 'Pedal',
-        text: `It runs out of stroke: ${of} of pedal, ${figure(size.strokeMm)} of ${figure(sizing.master.strokeMm)} mm at the master.`,
+        text: `The pedal runs out of stroke: ${of} of pedal, ${figure(size.strokeMm)} of ${figure(sizing.master.strokeMm)} mm at the master.`,
       },
     ];
   return size.travelMm.share > LONG
@@ -20,7 +20,7 @@ export const pedalStroke = sizingRule('pedal-stroke', (sizing, { empty: { size }
         {
           level: 'mind',
           where: 'Pedal',
-          text: `It goes down ${of} at full pressure; ${LONG * 100} % is the most to plan for.`,
+          text: `Pedal travel is ${of} at full pressure; plan for ${LONG * 100} % at most.`,
         },
       ]
     : [];

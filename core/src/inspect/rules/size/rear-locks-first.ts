@@ -8,7 +8,7 @@ export const rearLocksFirst = eachLoad('rear-locks-first', ({ rearLeads }, name)
         {
           level: 'stop',
           where: `Balance, ${name}`,
-          text: `The rear uses more grip than the front from z ${figure(rearLeads.fromZ, 2)} to ${figure(rearLeads.toZ, 2)}: on a road that gives ${figure(rearLeads.fromZ, 2)} or more it locks first, on a slipperier one the front does.`,
+          text: `The rear wheels lock first at decelerations from ${figure(rearLeads.fromZ, 2)} to ${figure(rearLeads.toZ, 2)} g, so the vehicle can spin where the road has more grip than ${figure(rearLeads.fromZ, 2)}. On slipperier roads the front wheels lock first.`,
         },
       ]
     : [],

@@ -40,7 +40,7 @@ export const reservoirSmall = defineRule({
               level: 'mind',
               place: onPart(part),
               where: part.name,
-              text: `It holds ${figure(holds, 0)} mL between its marks, and ${figure(takes, 0)} mL go out of it until the linings are worn: it would run dry before they are renewed.`,
+              text: `The reservoir holds ${figure(holds, 0)} mL between its marks, and pad and lining wear takes ${figure(takes, 0)} mL. It would run dry before the linings are replaced.`,
             },
           ]
         : [];

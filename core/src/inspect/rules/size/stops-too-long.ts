@@ -15,7 +15,7 @@ export const stopsTooLong = eachLoad(
       found.push({
         level: 'stop',
         where: `Stopping, ${name}`,
-        text: `From ${fromKmh} km/h it takes ${figure(stopM, 0)} m with ${foot}; ${figure(most, 0)} m is the limit (${limits.source}).`,
+        text: `From ${fromKmh} km/h the vehicle takes ${figure(stopM, 0)} m with ${foot}; ${figure(most, 0)} m is the limit (${limits.source}).`,
       });
     const { residual: rule } = limits;
     for (const left of failed) {
@@ -27,13 +27,13 @@ export const stopsTooLong = eachLoad(
         found.push({
           level: 'stop',
           where,
-          text: 'The circuit that is left runs out of stroke before it is up to what is asked.',
+          text: 'The remaining circuit runs out of stroke before it can stop the vehicle in the required distance.',
         });
       else if (!isEnough(left, rule, limits.buildUpS))
         found.push({
           level: 'stop',
           where,
-          text: `From ${rule.fromKmh} km/h it takes ${figure(metres, 0)} m with what is left, at ${figure(left.footN, 0)} N${left.locks ? ' and the axle at its grip' : ''}; ${figure(rule.mostM(rule.fromKmh), 0)} m is the limit (${rule.source}).`,
+          text: `From ${rule.fromKmh} km/h the vehicle takes ${figure(metres, 0)} m on the remaining circuit, at ${figure(left.footN, 0)} N${left.locks ? ' with the axle at its grip limit' : ''}; ${figure(rule.mostM(rule.fromKmh), 0)} m is the limit (${rule.source}).`,
         });
     }
     return found;

@@ -27,7 +27,7 @@ export const trailerBrakes = defineRule({
           finding(
             'mind',
             `Trailer, ${load}`,
-            `At ${figure(trailer.actuatorMPa, 1)} MPa ${locks.map(({ i, adhesion }) => `axle ${i + 1} uses ${figure(adhesion, 2)}`).join(' and ')} of a road that gives ${figure(trailer.mu, 2)}: it locks. Set the actuator's gain for this load.`,
+            `At ${figure(trailer.actuatorMPa, 1)} MPa ${locks.map(({ i, adhesion }) => `axle ${i + 1} uses ${figure(adhesion, 2)}`).join(' and ')} where the road has only ${figure(trailer.mu, 2)}, so it locks. Set the actuator's gain for this load.`,
           ),
         );
     }
@@ -37,7 +37,7 @@ export const trailerBrakes = defineRule({
         finding(
           'stop',
           'Actuator',
-          `Its brakes and lines take ${figure(takes, 1)} mL and it can push out ${figure(trailer.actuatorMl, 0)} mL.`,
+          `Brakes and lines take ${figure(takes, 1)} mL, and the actuator can only supply ${figure(trailer.actuatorMl, 0)} mL.`,
         ),
       );
     return found;

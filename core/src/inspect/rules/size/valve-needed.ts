@@ -23,14 +23,14 @@ function others({ bar, master }: Sizing, { kneeFor, barFor }: SizeView) {
     share === null || master.kind !== 'twin'
       ? ''
       : bar && share > bar.most
-        ? ` The bar would have to give the front ${figure(share, 2)} of the push and goes to ${figure(bar.most, 2)}.`
-        : ` Or the bar is turned until the front has ${figure(Math.ceil(100 * share) / 100, 2)} of the push.`;
+        ? ` The balance bar would have to give the front ${figure(share, 2)} of the push, and it only goes to ${figure(bar.most, 2)}.`
+        : ` Or turn the balance bar until the front gets ${figure(Math.ceil(100 * share) / 100, 2)} of the push.`;
   const would = sold
-    ? `One of slope ${sold.slope} would, with its knee at ${figure(downTo(sold.kneeMPa!), 2)} MPa or less`
-    : 'None that is sold would: the rear brakes are too strong for the front ones';
+    ? `One with slope ${sold.slope} would do, with the knee at ${figure(downTo(sold.kneeMPa!), 2)} MPa or less`
+    : 'None that is sold would do: the rear brakes are too strong for the front brakes';
   const fix =
     sold &&
-    set('Reckon with such a valve', 'rearValve', {
+    set('Try this valve', 'rearValve', {
       slope: sold.slope,
       kneeMPa: downTo(sold.kneeMPa!),
     });
@@ -47,7 +47,7 @@ export const valveNeeded = sizingRule('valve-needed', (sizing, view) => {
     return [
       {
         ...finding(
-          `No valve that holds the rear back is reckoned with. ${would} A valve goes in the line to both rear brakes; on a diagonal split one in each.`,
+          `There is no valve to limit the rear brakes. ${would} Fit it in the line to both rear brakes; on a diagonal split, one in each.`,
         ),
         ...offered,
       },
@@ -58,22 +58,22 @@ export const valveNeeded = sizingRule('valve-needed', (sizing, view) => {
     const [from, to] = [kneeAt(rearValve.slope, 'empty'), kneeAt(rearValve.slope, 'laden')];
     if (from === null || to === null)
       return none(
-        `No setting of a load-sensing valve with slope ${slope} keeps the rear behind the front.`,
+        `No setting of a load-sensing valve with slope ${slope} can stop the rear locking first.`,
       );
     const words = (mpa: number): string =>
       mpa === Infinity ? 'any knee' : `a knee of ${figure(downTo(mpa), 2)} MPa or less`;
     return [
       finding(
-        `With its slope of ${slope} it takes ${words(from)} empty and ${words(to)} laden: set its linkage by its sheet, and test after each change.`,
+        `With slope ${slope} it takes ${words(from)} empty and ${words(to)} laden: set the linkage by its maker's sheet, and test after each change.`,
       ),
     ];
   }
   const kneeMPa = kneeFor(rearValve.slope);
   if (kneeMPa === null)
-    return none(`No knee of a valve with slope ${slope} keeps the rear behind the front.`);
+    return none(`No knee of a valve with slope ${slope} can stop the rear locking first.`);
   if (valveSheet && kneeMPa < valveSheet.leastMPa)
     return none(
-      `With its slope of ${slope} it takes a knee of ${figure(downTo(kneeMPa), 2)} MPa, and its adjuster ends at ${figure(valveSheet.leastMPa, 2)}.`,
+      `With slope ${slope} it takes a knee of ${figure(downTo(kneeMPa), 2)} MPa, and the adjuster ends at ${figure(valveSheet.leastMPa, 2)}.`,
     );
   const to = downTo(Math.min(kneeMPa, valveSheet?.mostMPa ?? Infinity));
   const { notches, leastMPa, mostMPa } = valveSheet ?? { notches: null, leastMPa: 0, mostMPa: 0 };
@@ -87,9 +87,9 @@ export const valveNeeded = sizingRule('valve-needed', (sizing, view) => {
   return [
     {
       ...finding(
-        `With its slope of ${slope} a knee of ${figure(to, 2)} MPa keeps the rear behind the front, empty and laden, with a tenth in hand${turned}. One change at a time, and a test stop after each.`,
+        `With slope ${slope} a knee of ${figure(to, 2)} MPa stops the rear locking first, empty and laden, with a tenth in hand${turned}. Change one thing at a time, with a test stop after each.`,
       ),
-      fix: set('Set the knee so', 'rearValve.kneeMPa', to),
+      fix: set('Set this knee', 'rearValve.kneeMPa', to),
     },
   ];
 });
