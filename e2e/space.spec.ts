@@ -192,12 +192,12 @@ describe('Route in space', () => {
     await page.click('fl-station-nav a[href$="/route"]');
     await page.waitForSelector('[data-line="line-r1"]');
     await page.click('[data-line="line-r1"]');
-    await waitText(page, 'fl-move-list', 'from plate.obj, 5 wanted');
+    await waitText(page, 'fl-move-list', 'from plate.obj, 5 required');
     await settled(page);
     await page.reload({ waitUntil: 'load' });
     await settled(page);
     await page.click('[data-line="line-r1"]');
-    await waitText(page, 'fl-move-list', 'from plate.obj, 5 wanted');
+    await waitText(page, 'fl-move-list', 'from plate.obj, 5 required');
     expect(await textOf(page, 'fl-move-list')).not.toContain('not in this browser');
     expect(complaints).toEqual([]);
   });
