@@ -233,7 +233,7 @@ describe('the whole way, by keyboard alone', () => {
     );
     await waitText(page, '[data-test=snags]', 'snags');
     await press(page, '[data-test=snags]');
-    await waitText(page, 'fl-snag-drawer', 'No line ends here and it is not capped');
+    await waitText(page, 'fl-snag-drawer', 'No line ends here and the port is not capped');
     await page.keyboard.press('Escape');
     await choose(page, 'fl-part-panel select[aria-label^="Join"]', 'Tee');
     await press(page, 'fl-part-panel form .btn');
