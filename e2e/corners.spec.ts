@@ -114,7 +114,7 @@ test('a table of wires is filled from readings, and what is out of range is said
     'too low: 10.5 to 14.8 V',
   );
   await clickOn(page, '[data-test=snags]');
-  await waitText(page, 'fl-snag-drawer', 'It reads 8.1 V full on');
+  await waitText(page, 'fl-snag-drawer', 'The wire reads 8.1 V full on');
   await waitText(page, 'fl-snag-drawer', 'the breakaway switch is not');
   expect(complaints).toEqual([]);
 });
