@@ -56,7 +56,7 @@ describe('Plumb and Size in the browser', () => {
     await page.select('#begin-category', 'light');
     await pressNamed(page, 'Begin with guesses');
     await page.waitForSelector('[data-step=Master]');
-    await waitText(page, 'fl-size-station', 'still a guess');
+    await waitText(page, 'fl-size-station', 'still estimated');
     const master = await textOf(page, '[data-step=Master]');
     const foot = await page.evaluateHandle(() =>
       [...document.querySelectorAll('fl-text-input')]

@@ -129,7 +129,7 @@ test('the plan: methods by people and tools, schools compared, tools on the list
   await page.select(`${card} #fluid-master`, 'dot-5');
   await waitText(page, `${card} [data-test=change]`, 'Every seal and rubber hose renewed');
   await clickOn(page, 'header button[aria-label*="snag"], header button:last-of-type');
-  await waitText(page, 'body', 'DOT 4 was in it and DOT 5 silicone goes in');
+  await waitText(page, 'body', 'DOT 4 was used before, and DOT 5 silicone is to go in');
   expect(complaints).toEqual([]);
 });
 
