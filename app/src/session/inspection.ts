@@ -42,7 +42,7 @@ export class Inspection {
     // What the edit draws comes first: the strip is on screen before anything is sent.
     if (this.next && !this.busy) onPainted(() => void this.run());
   }
-  /** Begins with a plan that is only being checked: where that fails it is not this that tells. */
+  /** Starts on a plan that is still being validated: a failure here is not reported, since the check reports it. */
   lookAhead(plan: Plan): void {
     this.look(plan);
     this.unchecked = plan;

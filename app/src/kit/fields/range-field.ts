@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 
-/** A slider under its label, with what it stands at beside that. */
+/** A slider with its label and its current value above it. */
 @Component({
   selector: 'fl-range-field',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -29,7 +29,7 @@ export class LogFacade {
   private readonly store = inject(PlanStore);
   private readonly jump = inject(Jump);
   readonly log = computed((): Log => this.store.plan().log);
-  /** What the next entry is about: the whole vehicle until a place is told. */
+  /** Subject of the next entry; the whole vehicle by default. */
   readonly about = linkedSignal<string, About>({
     source: () => this.store.plan().id,
     computation: (id) => ({ kind: 'plan', id }),

@@ -45,7 +45,7 @@ export function hangIn(
   };
 }
 
-/** What moves near the end is shown as it stands: within this of it, mm. */
+/** Moving things within this distance of the hose end are drawn in the current pose, mm. */
 const NEAR_MM = 700;
 /** Both fittings from their seats to the hose, the second one moved with its end. */
 export function fittingsOf({ ends, fittings, hose }: HoseView, pose: Pose): Vec3[][] {
@@ -61,7 +61,7 @@ function isNear({ shape }: Thing, at: Vec3): boolean {
   if (shape.kind === 'wheel') return distance(shape.centreMm, at) < NEAR_MM;
   return shape.kind === 'bar' && shape.pathMm.some((p) => distance(p, at) < NEAR_MM);
 }
-/** What travels near the end that moves, as it stands in a pose. */
+/** Moving things near the hose end, placed for a pose. */
 export const movingBy = ({ ends }: HoseView, pose: Pose, things: readonly Thing[]): Thing[] =>
   things
     .filter((thing) => thing.travel && isNear(thing, ends.b.seatMm))
