@@ -9,7 +9,7 @@ import layers from './tools/eslint-layers.mjs';
  */
 const LAYERS = {
   lib: ['derive', 'faults', 'random', 'vec', 'units'],
-  trade: ['stock', 'threads', 'ends'],
+  trade: ['stock', 'threads', 'ends', 'glossary'],
   shape: [
     'survey',
     'tube',
@@ -108,7 +108,8 @@ const LONG = [
   'app/src/stations/route/route-station.ts',
   // One class of state that a step changes.
   'core/src/physics/air/sim.ts',
-  // Tables: answers of the set-out, verbs of the command line.
+  // Tables: answers of the set-out, verbs of the command line, terms with their drawings.
+  'core/src/trade/glossary/entries.ts',
   'core/src/proposals/set-out/{answers,motorcycle-things}.ts',
   'core/src/verbs/verbs.ts',
 ];

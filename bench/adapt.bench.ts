@@ -103,7 +103,7 @@ function compare(name: string, parts: readonly Adapter[]): void {
   const [oursMs, theirsMs] = [middleMs(7, ours), middleMs(7, search)];
   const ratio = oursMs / theirsMs;
   console.log(
-    `adapters, ${name}: ${((1000 * oursMs) / pairs.length).toFixed(0)} µs a search of up to three chains, ${ratio.toFixed(2)} times ngraph.path's for one (2 asked)${ratio > 2 ? ' NOT MET' : ''}; ${found} of ${pairs.length} found, joint counts differ in ${apart}${apart ? ' NOT MET' : ''}`,
+    `adapters, ${name}: ${((1000 * oursMs) / pairs.length).toFixed(0)} µs a search of up to three chains, ${ratio.toFixed(2)} times ngraph.path’s for one (2 asked)${ratio > 2 ? ' NOT MET' : ''}; ${found} of ${pairs.length} found, joint counts differ in ${apart}${apart ? ' NOT MET' : ''}`,
   );
 }
 

@@ -244,7 +244,7 @@ export async function benchSweep(seconds = 6): Promise<void> {
     const rate = frames / seconds;
     const scriptMs = (1000 * ((await page.metrics()).ScriptDuration! - before)) / frames;
     console.log(
-      `a hose's sweep plays at ${rate.toFixed(0)} frames a second (30 asked)${rate < 30 ? ' NOT MET, the scene is drawn by the CPU here' : ''}; script ${scriptMs.toFixed(1)} ms a frame`,
+      `a hose’s sweep plays at ${rate.toFixed(0)} frames a second (30 asked)${rate < 30 ? ' NOT MET, the scene is drawn by the CPU here' : ''}; script ${scriptMs.toFixed(1)} ms a frame`,
     );
   });
 }

@@ -18,7 +18,7 @@ export function benchBends(): void {
   const apart = Math.max(...a.map((length, i) => Math.abs(length - b[i]!) / length));
   const [oursMs, theirsMs] = [middleMs(7, ours), middleMs(3, theirs)];
   console.log(
-    `bend tables, 10,000 lines of 8 corners: ${((lines.length / oursMs) * 1000).toFixed(0)} a second, ${(theirsMs / oursMs).toFixed(1)} times three's curves (${theirsMs.toFixed(0)} ms against ${oursMs.toFixed(0)} ms)`,
+    `bend tables, 10,000 lines of 8 corners: ${((lines.length / oursMs) * 1000).toFixed(0)} a second, ${(theirsMs / oursMs).toFixed(1)} times three’s curves (${theirsMs.toFixed(0)} ms against ${oursMs.toFixed(0)} ms)`,
   );
   console.log(
     `  lengths agree to ${apart.toExponential(1)} relative (1e-6 asked)${apart > 1e-6 ? ' NOT MET' : ''}`,

@@ -166,7 +166,7 @@ export function benchHoses(): void {
   ];
   const ratio = theirsMs / oursMs;
   console.log(
-    `hose, nine states: ${oursMs.toFixed(1)} ms, ${ratio.toFixed(0)} times as fast as fmin's conjugate gradient on the same discrete energy (${theirsMs.toFixed(0)} ms; 20 asked)${ratio < 20 ? ' NOT MET' : ''}; radii within 2 % in ${same} of ${nine.length} states, in ${worse} it stopped at a shape of more energy`,
+    `hose, nine states: ${oursMs.toFixed(1)} ms, ${ratio.toFixed(0)} times as fast as fmin’s conjugate gradient on the same discrete energy (${theirsMs.toFixed(0)} ms; 20 asked)${ratio < 20 ? ' NOT MET' : ''}; radii within 2 % in ${same} of ${nine.length} states, in ${worse} it stopped at a shape of more energy`,
   );
   const rope = byRope(lengthMm, a, nine[0]!);
   console.log(

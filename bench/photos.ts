@@ -110,7 +110,7 @@ export async function manyPhotos(
         { polling: 200 },
         some.length,
       );
-      await pressNamed(page, 'Put it in the log');
+      await pressNamed(page, 'Add entry');
       await settled(page);
     }
     for (let i = 0; i < 12; i++) await page.mouse.wheel({ deltaY: 900 });

@@ -26,8 +26,8 @@ export async function benchCurve(frames = 60): Promise<void> {
     )) as ElementHandle<HTMLInputElement>;
     await input.uploadFile(file);
     await page.waitForSelector('[data-test=csv]');
-    await pressNamed(page, 'Take them');
-    await waitText(page, 'fl-curve-page', `Keep this curve (${ROWS} readings)`);
+    await pressNamed(page, 'Import readings');
+    await waitText(page, 'fl-curve-page', `Save curve (${ROWS} readings)`);
     const spent = (await page.evaluate(`(async () => {
       const labelled = (name) => [...document.querySelectorAll('fl-curve-page input')].find(({ labels }) => [...(labels ?? [])].some((one) => one.textContent.trim() === name));
       const set = (name, value) => {
@@ -46,7 +46,7 @@ export async function benchCurve(frames = 60): Promise<void> {
       }
       return times;
     })()`)) as number[];
-    await waitText(page, 'fl-curve-page', `Keep this curve (${ROWS + frames} readings)`);
+    await waitText(page, 'fl-curve-page', `Save curve (${ROWS + frames} readings)`);
     const middle = percentile(spent, 0.5);
     console.log(
       `a curve of ${ROWS} readings, one added: fitted and redrawn in ${middle.toFixed(0)} ms in the middle, ${percentile(spent, 0.95).toFixed(0)} ms at the 95th percentile: ${(1000 / middle).toFixed(0)} frames a second (30 asked)${middle > 1000 / 30 ? ' NOT MET' : ''}`,
@@ -69,7 +69,7 @@ export async function benchRunTap(taps = 40): Promise<void> {
         left,
       );
     }
-    await pressNamed(page, 'Begin at the first bleeder');
+    await pressNamed(page, 'Start bleeding');
     await page.waitForSelector('[data-test=main]');
     await page.emulateCPUThrottling(6);
     const spent = (await page.evaluate(`(async () => {

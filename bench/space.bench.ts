@@ -86,7 +86,7 @@ export function benchWays(): void {
   ];
   const ratio = theirsMs / oursMs;
   console.log(
-    `a way for R1 at 40 mm: ${oursMs.toFixed(0)} ms over known costs (${coldMs.toFixed(0)} ms with every clearance measured), ${ratio.toFixed(1)} times as fast as ngraph.path's A* (5 asked)${ratio < 5 ? ' NOT MET' : ''}; ${ours.looked} states looked at; cost ${ours.cost.toFixed(1)} against ${cost.toFixed(1)}${ours.cost > cost + 1e-6 ? ' NOT MET' : ''}`,
+    `a way for R1 at 40 mm: ${oursMs.toFixed(0)} ms over known costs (${coldMs.toFixed(0)} ms with every clearance measured), ${ratio.toFixed(1)} times as fast as ngraph.path’s A* (5 asked)${ratio < 5 ? ' NOT MET' : ''}; ${ours.looked} states looked at; cost ${ours.cost.toFixed(1)} against ${cost.toFixed(1)}${ours.cost > cost + 1e-6 ? ' NOT MET' : ''}`,
   );
   const before = process.memoryUsage().rss;
   let most = before;

@@ -54,7 +54,7 @@ describe('Plumb and Size in the browser', () => {
     await page.click('fl-station-nav a[href$="/size"]');
     await page.waitForSelector('#begin-category');
     await page.select('#begin-category', 'light');
-    await pressNamed(page, 'Begin with guesses');
+    await pressNamed(page, 'Start with estimates');
     await page.waitForSelector('[data-step=Master]');
     await waitText(page, 'fl-size-station', 'still estimated');
     const master = await textOf(page, '[data-step=Master]');

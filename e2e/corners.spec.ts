@@ -55,7 +55,7 @@ test('a caliper is fitted over its disc on both sides, each with its own shims a
     await type(page, side, 'Shims in while measuring', '1.5');
   }
   const verdict = (side: string): Promise<string> => textOf(page, `${side} [data-test=shims]`);
-  expect(await verdict(left)).toMatch(/2.3 mm of shims are wanted: say what is in the box/);
+  expect(await verdict(left)).toMatch(/2.3 mm of shims needed: say what is in the box/);
   for (const side of [left, right]) {
     await page.$eval(side, (form) =>
       [...form.querySelectorAll('button')]
@@ -66,8 +66,8 @@ test('a caliper is fitted over its disc on both sides, each with its own shims a
     await type(page, side, 'How many', '5');
   }
   // By hand: 1.5 + (4.2 − 2.6)/2 = 2.3, five of 0.5 are 2.5; 1.5 + (3 − 3.4)/2 = 1.3, three of 0.5 are 1.5.
-  expect(await verdict(left)).toMatch(/5 of 0.5 mm, together 2.5 mm, 0.2 mm off the middle: good/);
-  expect(await verdict(right)).toMatch(/3 of 0.5 mm, together 1.5 mm, 0.2 mm off the middle: good/);
+  expect(await verdict(left)).toMatch(/5 of 0.5 mm, together 2.5 mm, 0.2 mm off center: good/);
+  expect(await verdict(right)).toMatch(/3 of 0.5 mm, together 1.5 mm, 0.2 mm off center: good/);
   await type(page, left, 'Bolt, under its head', '38');
   await type(page, left, 'Bracket and ear, thickness', '22');
   await type(page, left, 'Washers', '2.5');
@@ -76,11 +76,11 @@ test('a caliper is fitted over its disc on both sides, each with its own shims a
   await waitText(
     page,
     `${left} [data-test=bolt]`,
-    'Wrong: it is too short. One of 39 mm or more is right.',
+    'Wrong: too short. One of 39 mm or more is right.',
   );
   await page.$eval(left, (form) =>
     [...form.querySelectorAll('button')]
-      .find((b) => b.textContent!.includes('This stack is in'))!
+      .find((b) => b.textContent!.includes('Fit this stack'))!
       .click(),
   );
   await settled(page);
@@ -95,8 +95,8 @@ test('a caliper is fitted over its disc on both sides, each with its own shims a
 
 test('a table of wires is filled from readings, and what is out of range is said', async () => {
   const { page, complaints } = await watch(run.browser, run.server.url);
-  await openPage(page, 'Wires', run.server.url, 'dunlin');
-  await pressNamed(page, 'Begin the table');
+  await openPage(page, 'Wiring', run.server.url, 'dunlin');
+  await pressNamed(page, 'Start the table');
   await page.waitForSelector('[data-wire=signal]');
   for (const [test, volts] of [
     ['rest', '0.1'],
@@ -106,7 +106,7 @@ test('a table of wires is filled from readings, and what is out of range is said
     await type(
       page,
       '[data-wire=signal]',
-      `V ${{ rest: 'at rest', half: 'half on', full: 'full on' }[test]}`,
+      `V ${{ rest: 'at rest', half: 'half braking', full: 'full on' }[test]}`,
       volts,
     );
   expect(await textOf(page, '[data-wire=signal] [data-test=volts-half]')).toMatch(/^good/);
@@ -168,12 +168,12 @@ test('a photograph is kept without the place it was taken at, and comes back wit
   await waitText(
     page,
     'fl-add-photos',
-    'no-picture.jpg: It cannot be read as a picture here: save it as JPEG or PNG.',
+    'no-picture.jpg: The file cannot be read as a picture. Save it as JPEG or PNG.',
   );
   await give('hose.jpg');
   await page.waitForSelector('[data-test=new-photo] img');
-  await type(page, 'fl-log-page form', 'What was seen', 'Hose chafed at the bracket');
-  await pressNamed(page, 'Put it in the log');
+  await type(page, 'fl-log-page form', 'Observation', 'Hose chafed at the bracket');
+  await pressNamed(page, 'Add entry');
   await page.waitForSelector('[data-test=entry] img');
   await page.waitForFunction(() =>
     document.querySelector('header')!.textContent!.includes('· saved'),

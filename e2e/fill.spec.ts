@@ -31,8 +31,8 @@ async function beginRun(page: Page): Promise<void> {
       left,
     );
   }
-  await pressNamed(page, 'Begin at the first bleeder');
-  await waitText(page, INSTRUCTION, 'Rear right: open it');
+  await pressNamed(page, 'Start bleeding');
+  await waitText(page, INSTRUCTION, 'Rear right: open');
 }
 
 test('a whole run by touch: locked, begun, reloaded, with no network, taken back, ended', async () => {
@@ -57,7 +57,7 @@ test('a whole run by touch: locked, begun, reloaded, with no network, taken back
   // A mis-tap is taken back.
   await goOn(page);
   expect(await number(page, 'through')).toBe(24);
-  await pressNamed(page, 'Take back');
+  await pressNamed(page, 'Undo');
   await waitText(page, INSTRUCTION, 'pedal down, and hold');
   expect(await number(page, 'through')).toBe(16);
   // What cannot be is refused in a sentence, and nothing is lost.
@@ -72,19 +72,19 @@ test('a whole run by touch: locked, begun, reloaded, with no network, taken back
   await settled(page);
   for (let i = 0; i < 3 && !(await textOf(page, INSTRUCTION)).includes('runs clear'); i++)
     await goOn(page);
-  await waitText(page, '[data-test=main]', 'Closed, next corner');
+  await waitText(page, '[data-test=main]', 'Closed, next wheel');
   await goOn(page);
-  await waitText(page, INSTRUCTION, 'Rear left: open it');
+  await waitText(page, INSTRUCTION, 'Rear left: open');
   // The air that is left, by the simulation, which works with no network as well.
-  await waitText(page, 'fl-run-where', 'of air are left');
-  await pressNamed(page, 'End it here');
-  await waitText(page, INSTRUCTION, 'All corners are through');
+  await waitText(page, 'fl-run-where', 'of air left');
+  await pressNamed(page, 'End the run here');
+  await waitText(page, INSTRUCTION, 'All wheels done');
   await pressNamed(page, 'Soft');
   await waitText(page, '[data-test=soft]', 'Tie the pedal down overnight');
   await pressNamed(page, 'Plan');
-  await waitText(page, 'fl-fill-plan-page', 'What it took before');
+  await waitText(page, 'fl-fill-plan-page', 'Last bleed');
   // 14 strokes of π/4·22.225²·40.5/2 = 7.86 mL.
-  expect(await textOf(page, 'section[aria-label="What it took before"]')).toMatch(
+  expect(await textOf(page, 'section[aria-label="Last bleed"]')).toMatch(
     /110 mL in \d+ min, then soft\. Rear right 110 mL, 14/,
   );
 });
@@ -96,11 +96,11 @@ test('alone: the space bar goes on, and so does the whole screen', async () => {
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await page.keyboard.press('Space');
   await waitText(page, INSTRUCTION, 'pedal down');
-  await pressNamed(page, 'Whole screen goes on');
+  await pressNamed(page, 'Tap anywhere: on');
   await page.waitForSelector('[data-test=big]');
   await page.mouse.click(600, 500);
-  await waitText(page, INSTRUCTION, 'shut it, then pedal up');
-  await pressNamed(page, 'Back to the page');
+  await waitText(page, INSTRUCTION, 'close, then pedal up');
+  await pressNamed(page, 'Back to the run page');
   await page.waitForFunction(() => !document.querySelector('[data-test=big]'));
   // Nobody can pause with the bleeder open.
   expect(
@@ -115,39 +115,39 @@ test('the plan: methods by people and tools, schools compared, tools on the list
   const { page, complaints } = await watch(run.browser, run.server.url);
   await openPlan(page, run.server.url, 'gannet', 'fill');
   await waitText(page, '[data-test=schools]', 'Nearest first');
-  expect(await textOf(page, '[data-test=schools]')).toMatch(/Furthest first\d+/);
+  expect(await textOf(page, '[data-test=schools]')).toMatch(/Farthest first\d+/);
   expect(await textOf(page, '[data-method=pressure]')).toMatch(/pressure pot, cap adapter/);
   await clickOn(page, '[data-method=pressure]');
   await waitText(page, '[data-method=pressure]', 'chosen');
   await page.$$eval('fl-method-card button', (buttons) =>
-    buttons.find((b) => b.textContent!.includes('Put what is lacking'))!.click(),
+    buttons.find((b) => b.textContent!.includes('Add missing tools'))!.click(),
   );
-  await waitText(page, 'fl-method-card', 'All its tools are here or on the list');
+  await waitText(page, 'fl-method-card', 'All tools are here or on the list');
   await pressNamed(page, 'Fluids');
   const card = '[data-reservoir=master]';
   await page.select(`${card} #was-master`, 'dot-4');
   await page.select(`${card} #fluid-master`, 'dot-5');
-  await waitText(page, `${card} [data-test=change]`, 'Every seal and rubber hose renewed');
+  await waitText(page, `${card} [data-test=change]`, 'Replace every seal and rubber hose');
   await clickOn(page, 'header button[aria-label*="snag"], header button:last-of-type');
   await waitText(page, 'body', 'DOT 4 was used before, and DOT 5 silicone is to go in');
   expect(complaints).toEqual([]);
 });
 
-test('the drill: strokes at a corner, then judged beside the usual way', async () => {
+test('the drill: strokes at a corner, then judged beside standard way', async () => {
   const { page, complaints } = await watch(run.browser, run.server.url);
   await page.goto(`${run.server.url}/practice`, { waitUntil: 'load' });
   await page.waitForSelector('fl-practice-page fieldset button');
   await pressNamed(page, 'Bleed a vehicle');
-  for (let i = 0; i < 3; i++) await pressNamed(page, 'Down, shut, up');
+  for (let i = 0; i < 3; i++) await pressNamed(page, 'Pedal down, close, pedal up');
   await waitText(page, '[data-test=drill-strokes]', '3');
-  expect(await textOf(page, '[data-test=drill-out]')).toBe('Air alone.');
-  await pressNamed(page, 'I am done: judge it');
-  await waitText(page, '[data-test=drill-score]', 'Air stays behind');
+  expect(await textOf(page, '[data-test=drill-out]')).toBe('Only air came out.');
+  await pressNamed(page, 'Check the result');
+  await waitText(page, '[data-test=drill-score]', 'Air is left');
   // And the third: a hidden fault, looks that cost minutes.
-  await pressNamed(page, 'Find the fault');
+  await pressNamed(page, 'Find a fault');
   await page.$$eval('fl-fault-drill button', (all) => all[0]!.click());
   await waitText(page, '[data-test=fault-minutes]', '15 min');
   await pressNamed(page, 'Air');
-  await waitText(page, '[data-test=fault-result]', 'By the same looks the fault finder says');
+  await waitText(page, '[data-test=fault-result]', 'From the same checks, the fault finder ranks');
   expect(complaints).toEqual([]);
 });

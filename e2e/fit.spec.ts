@@ -40,7 +40,7 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
 
   // Held for now, a snag until it is closed.
   await page.type('#held-what', 'Rear left hose');
-  await pressNamed(page, 'Held for now');
+  await pressNamed(page, 'Temporary fixes');
   await waitText(page, '[data-test=held]', 'on a zip tie since');
   await page.waitForFunction(() =>
     document.querySelector('[data-test=snags]')!.textContent!.includes('30'),
@@ -85,11 +85,11 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
     await waitText(page, '[data-test=undoes]', 'Fit Tandem master');
   };
   await remove();
-  await pressNamed(page, 'Leave it as it is');
+  await pressNamed(page, 'Cancel');
   await page.waitForFunction(() => !document.querySelector('[data-test=undoes]'));
   expect(await page.$('[data-part=master]')).not.toBeNull();
   await remove();
-  await pressNamed(page, 'Change it, do it again');
+  await pressNamed(page, 'Make the change');
   await page.waitForFunction(() => !document.querySelector('[data-part=master]'));
   expect(complaints).toEqual([]);
 });

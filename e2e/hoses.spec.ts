@@ -13,9 +13,9 @@ describe('Hoses in the browser', () => {
     await page.click('[data-hose=hose-fr]');
     await waitText(page, 'fl-hoses-page', '38 is the minimum');
     await waitText(page, '[data-test=hose-live]', 'kinks');
-    await pressNamed(page, 'Lengths that serve');
+    await pressNamed(page, 'Lengths that work');
     await page.waitForSelector('[data-test=hose-lengths] button', { timeout: 60_000 });
-    await pressNamed(page, 'Take the shortest, 330');
+    await pressNamed(page, 'Use the shortest, 330');
     await settled(page);
     await waitText(page, 'label[for=hose-length] span', '330 mm');
     expect(await textOf(page, '[data-test=hose-cells]')).not.toContain('kinks');

@@ -131,7 +131,7 @@ describe('plans in and out', () => {
     // The one that follows takes nothing, and says so.
     await two.page.bringToFront();
     await two.page.keyboard.press('u');
-    await waitText(two.page, 'fl-notice-bar', 'follows another one');
+    await waitText(two.page, 'fl-notice-bar', 'Another tab is editing this plan');
     expect(await unit(one.page)).toBe('in');
     // It takes over, and can go back on what the other did.
     await two.page.click('[data-test=follows] button');
@@ -203,11 +203,11 @@ describe('plans in and out', () => {
         }),
     );
     await page.goto(`${run.server.url}/plan/gannet/route`, { waitUntil: 'load' });
-    await waitText(page, 'main', 'Gannet cannot be used as it is kept');
+    await waitText(page, 'main', 'Gannet cannot be opened as saved');
     expect(await textOf(page, 'main')).toMatch(
-      /things\[0\]\.shape\.wallMm: 5000 is too much: 1000 is the most/,
+      /things\[0\]\.shape\.wallMm: 5000 is too large: 1000 is the limit/,
     );
-    expect(await textOf(page, 'main')).toMatch(/It was last opened and found sound on/);
+    expect(await textOf(page, 'main')).toMatch(/The plan last opened without faults on/);
     await clickOn(page, 'main .btn-main');
     await page.waitForSelector('fl-line-tabs');
     await settled(page);

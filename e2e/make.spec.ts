@@ -49,7 +49,7 @@ test('a whole line is made: what must be on locks its flare, a bend that is shor
   await openPlan(page, run.server.url, 'gannet', 'make');
   await page.click('[data-line=line-r3]');
   await waitText(page, 'fl-card-page h2', 'R3');
-  await waitText(page, '[data-test=order]', 'free all the way');
+  await waitText(page, '[data-test=order]', 'clear through the whole bend');
   const view = layPlan(demo('gannet')).lines.find(({ line }) => line.id === 'line-r3')!;
   const course = runOf(view, orderOf(view)!)!;
 
@@ -81,7 +81,7 @@ test('a whole line is made: what must be on locks its flare, a bend that is shor
   await read(short, 0);
   await waitText(page, '[data-test=guidance]', 'further');
   expect(await textOf(page, 'fl-measured-back')).toMatch(
-    /Bend 1: most likely its angle \d(\.\d)?° short/,
+    /Bend 1: estimate: its angle \d(\.\d)?° short/,
   );
   // Taken further, and read again: as it was meant to be.
   await pressNamed(page, 'Read bend 1 again');
@@ -89,7 +89,7 @@ test('a whole line is made: what must be on locks its flare, a bend that is shor
   await page.waitForFunction(
     () => !document.querySelector('[data-test=guidance]')!.textContent!.includes('further'),
   );
-  expect(await textOf(page, '[data-test=guidance]')).toMatch(/it will do|with the bends below/);
+  expect(await textOf(page, '[data-test=guidance]')).toMatch(/it will do|with the bends below,/);
   await tick(page, 'bend-1');
   // A reload in the middle: what was read and ticked is there.
   await reload(page);
@@ -121,9 +121,9 @@ test('cuts come out of what is at hand, the list says what is to buy, what came 
   const { page, complaints } = await watch(run.browser, run.server.url);
   await openPlan(page, run.server.url, 'gannet', 'make');
   await page_(page, 'Cuts', '[data-test=cuts-sum]');
-  await waitText(page, '[data-test=cuts-sum]', 'no plan opens less');
-  await waitText(page, 'fl-cuts-page', 'C1: There is no stock to cut');
-  await pressNamed(page, 'These are cut: left-overs to the stock');
+  await waitText(page, '[data-test=cuts-sum]', 'no plan uses less stock');
+  await waitText(page, 'fl-cuts-page', 'C1: No stock long enough for');
+  await pressNamed(page, 'Mark as cut and add offcuts to stock');
   await page.waitForFunction(
     () => !document.querySelector('fl-cuts-page')!.textContent!.includes('R1'),
   );
@@ -141,11 +141,11 @@ test('cuts come out of what is at hand, the list says what is to buy, what came 
     await page.keyboard.type(text);
     await page.keyboard.press('Tab');
   };
-  await typed('Price of one', '1.50');
+  await typed('Unit price', '1.50');
   await waitText(page, '[data-test=list-sum]', '6.00 EUR');
   await typed('diameter over the thread', '9.45');
-  await typed('Its pitch', '1.058');
-  await waitText(page, '[data-test=received]', 'send it back');
+  await typed('Received: pitch', '1.058');
+  await waitText(page, '[data-test=received]', 'Send it back');
   await page_(page, 'Kits', 'fl-kits-page .btn');
   await pressNamed(page, 'Add a kit');
   await page.waitForSelector('[data-test=kit-verdict]');

@@ -20,7 +20,7 @@ const wrongNow = (page: Page): Promise<string[]> =>
           (panel) => `${panel.getAttribute('aria-label') ?? panel.tagName.toLowerCase()} is blank`,
         ),
       ...(document.querySelector('[data-test=broken]') ? ['it is broken'] : []),
-      ...(document.querySelector('main h1') ? [] : ['it is not there']),
+      ...(document.querySelector('main h1') ? [] : ['it is not fitted']),
     ],
   );
 

@@ -82,17 +82,17 @@ const type = (page: Page, within: string, label: string, text: string): Promise<
 test('a curve from the stream, its link lost and taken up again; then a loggerâ€™s file with bad rows', async () => {
   const { page } = await watch(run.browser, run.server.url, 'kept');
   await openPlan(page, run.server.url, 'gannet', 'prove');
-  await pressNamed(page, 'Curve');
+  await pressNamed(page, 'Pedal curve');
   await type(page, 'fl-curve-page', 'Vehicle no.', '13');
   await clickOn(page, '[data-test=stream]');
   // The cable of every thirteenth vehicle is loose: it breaks off after six readings.
   await waitText(page, '[data-test=link]', 'The link is lost');
   await waitText(page, '[data-test=link]', 'The link is back');
-  await waitText(page, '[data-test=link]', 'All read.');
-  await waitText(page, 'fl-curve-page', 'Keep this curve (22 readings)');
+  await waitText(page, '[data-test=link]', 'All readings received.');
+  await waitText(page, 'fl-curve-page', 'Save curve (22 readings)');
   expect(await textOf(page, '[data-test=detail]')).toMatch(/mL of air/);
   await page.$$eval('fl-curve-page button', (all) =>
-    all.find((b) => b.textContent!.includes('Keep this curve'))!.click(),
+    all.find((b) => b.textContent!.includes('Save curve'))!.click(),
   );
   await waitText(page, '[data-test=kept]', '22 readings, off');
 
@@ -102,9 +102,9 @@ test('a curve from the stream, its link lost and taken up again; then a loggerâ€
     'log.csv',
     'pressure bar;pedal mm\n1;12,0\nfault;13\n4;16\n10;18,5\n40;24\n70;29\n',
   );
-  await waitText(page, '[data-test=csv]', '5 readings, 1 row is none:');
-  expect(await textOf(page, '[data-test=csv]')).toMatch(/Line 3: "fault" is no pressure/);
-  await pressNamed(page, 'Take nothing');
+  await waitText(page, '[data-test=csv]', '5 readings, 1 row is not a reading:');
+  expect(await textOf(page, '[data-test=csv]')).toMatch(/Line 3: "fault" is not a pressure/);
+  await pressNamed(page, 'Cancel');
   await page.waitForFunction(() => !document.querySelector('[data-test=csv]'));
   await upload(
     page,
@@ -113,8 +113,8 @@ test('a curve from the stream, its link lost and taken up again; then a loggerâ€
     'pressure bar;pedal mm\n1;12,0\nfault;13\n4;16\n10;18,5\n40;24\n70;29\n',
   );
   await page.waitForSelector('[data-test=csv]');
-  await pressNamed(page, 'Take the good rows');
-  await waitText(page, 'fl-curve-page', 'Keep this curve (5 readings)');
+  await pressNamed(page, 'Import the good rows');
+  await waitText(page, 'fl-curve-page', 'Save curve (5 readings)');
   await upload(page, 'fl-csv-form input[type=file]', 'none.csv', 'nothing');
   await waitText(page, 'fl-csv-form', 'none.csv: This is no table of readings');
 });
@@ -131,7 +131,7 @@ test('a hold is judged, a change makes it void and is said before it is made', a
   await page.click('fl-station-nav a[href*="/fill"]');
   await page.waitForSelector('#fluid');
   await page.select('#fluid', 'dot-5.1');
-  await waitText(page, 'dialog[open]', 'held at');
+  await waitText(page, 'dialog[open]', 'hold at');
   await page.$$eval('dialog[open] button', (all) => all.at(-1)!.click());
   await settled(page);
   expect(complaints).toEqual([]);
@@ -143,12 +143,14 @@ test('signing is refused with a reason, then given for a move that names its exc
     await page.createCDPSession()
   ).send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
   await bringIn(page, proved(dunlin()));
-  await pressNamed(page, 'Sign');
-  await waitText(page, '[data-test=open-count]', '1 open point stands in the way');
-  expect(await textOf(page, '[data-test=refused]')).toMatch(/stands in the way of the road/);
+  await pressNamed(page, 'Sign off');
+  await waitText(page, '[data-test=open-count]', '1 open point before you can sign');
+  expect(await textOf(page, '[data-test=refused]')).toMatch(
+    /stands before you can sign of the road/,
+  );
   await type(page, 'fl-sign-page', 'Initials or name', 'AB');
   expect(await page.$eval('[data-test=sign]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
-  await pressNamed(page, 'For a move');
+  await pressNamed(page, 'For moving only');
   await waitText(page, '[data-test=refused]', 'not named as an exception');
   await clickOn(page, '[data-test=open-point] input[type=checkbox]');
   await page.waitForFunction(() => !document.querySelector('[data-test=refused]'), {
@@ -174,8 +176,8 @@ test('signing is refused with a reason, then given for a move that names its exc
       })),
     }),
   );
-  await pressNamed(page, 'Sign');
-  await waitText(page, '[data-test=open-count]', 'Nothing stands in the way');
+  await pressNamed(page, 'Sign off');
+  await waitText(page, '[data-test=open-count]', 'Ready to sign');
   await pressNamed(page, 'For the road');
   await type(page, 'fl-sign-page', 'Initials or name', 'AB');
   await page.waitForFunction(
@@ -246,7 +248,7 @@ test('two plans are compared in words, by station', async () => {
     all.map((e) => e.textContent!.replace(/\s+/g, ' ').trim()),
   );
   expect(found.join(' | ')).toMatch(
-    /Route ?F1: .*mm (longer|shorter); to be cut anew.*Fill ?Fluid: DOT 4 instead of DOT 3/,
+    /Route ?F1: .*mm (longer|shorter); must be cut again.*Fill ?Fluid: DOT 4 instead of DOT 3/,
   );
   await upload(page, 'fl-compare-page input[type=file]', 'bad.json', '{}');
   await waitText(page, 'fl-compare-page', 'bad.json:');

@@ -25,14 +25,14 @@ describe('the server as it is started', () => {
     const { port } = taken.address() as AddressInfo;
     expect(started({ PORT: String(port) })).toEqual({
       code: 1,
-      said: `Port ${port} is taken by another program: choose one with PORT=4311 npm run demo.`,
+      said: `Port ${port} is in use. Choose another with PORT=4311 npm run demo.`,
     });
     await new Promise((done) => taken.close(done));
   });
   test.each(['eighty', '-1', '70000'])('a PORT of %s is refused', (port) => {
     expect(started({ PORT: port })).toEqual({
       code: 1,
-      said: `PORT is "${port}": it should be a number from 0 to 65535.`,
+      said: `PORT is "${port}". It should be a number from 0 to 65535.`,
     });
   });
   test('it is well, and the page may load nothing from elsewhere', async () => {
@@ -77,7 +77,7 @@ describe('the demo plans in the browser', () => {
   test('a plan that is nowhere says so and leads back', async () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     await page.goto(`${run.server.url}/plan/nowhere/route`, { waitUntil: 'load' });
-    await waitText(page, 'main', 'There is no such plan here');
+    await waitText(page, 'main', 'No plan at this address');
     await page.click('main a');
     await waitText(page, 'main', 'Plans in this browser');
     expect(complaints).toEqual([]);

@@ -19,7 +19,7 @@ async function setOut(page: Page, vehicle: string): Promise<void> {
   );
 }
 const keep = async (page: Page): Promise<void> => {
-  await pressNamed(page, 'Set it out');
+  await pressNamed(page, 'Set out the plan');
   await page.waitForFunction(() => /\/plan\/[^/]+\/measure/.test(location.href), {
     timeout: 30_000,
   });
@@ -128,7 +128,7 @@ describe('a plan set out from what is known', () => {
     await type('tyre', 'round');
     await waitText(page, 'footer', '“round” is no tyre that is known here');
     await type('railsOverMm', '5 m');
-    await waitText(page, 'footer', 'Width over the rails of 5000 mm lies outside');
+    await waitText(page, 'footer', 'Width over rails of 5000 mm is outside');
     await type('emptyKg', '1234');
     await page.waitForFunction(() => !document.querySelector('footer .fault'));
     await page.reload({ waitUntil: 'load' });
@@ -172,7 +172,7 @@ describe('a plan set out from what is known', () => {
     await page.keyboard.press('Enter');
     const name = await textOf(page, 'fl-place-detail h2');
     for (let i = 0; i < 3; i++) {
-      await tabTo(page, 'fl-tape-table fl-text-input input[placeholder="not read"]', 500);
+      await tabTo(page, 'fl-tape-table fl-text-input input[placeholder="not measured"]', 500);
       // As long as it is thought to be: the tapes then meet where the guess was.
       await page.keyboard.type(['700', '900', '800'][i]!);
       await page.keyboard.press('Tab');
@@ -180,7 +180,7 @@ describe('a plan set out from what is known', () => {
     }
     expect(
       await page.$$eval(
-        'fl-tape-table fl-text-input input[placeholder="not read"]',
+        'fl-tape-table fl-text-input input[placeholder="not measured"]',
         (list) => list.length,
       ),
     ).toBe(0);

@@ -44,7 +44,7 @@ describe('Route in space', () => {
     await page.mouse.click(grip.x - 28, grip.y);
     await waitText(page, '[data-test=picked-box]', 'From corner 2 to corner 3');
     const clips = await page.$$eval('[data-test=strip-clip]', (all) => all.length);
-    await pressNamed(page, 'Clip here');
+    await pressNamed(page, 'Add clip');
     await page.waitForFunction(
       (n) => document.querySelectorAll('[data-test=strip-clip]').length === n + 1,
       {},
@@ -91,9 +91,9 @@ describe('Route in space', () => {
     await openPlan(page, run.server.url, 'gannet', 'route');
     await page.click('[data-line="line-r1"]');
     await drawn(page);
-    await pressNamed(page, 'Find a way');
+    await pressNamed(page, 'Find a route');
     await page.waitForSelector('fl-find-way');
-    await pressNamed(page, 'Look for ways');
+    await pressNamed(page, 'Find routes');
     await page.waitForSelector('[data-way="1"]', { timeout: 60_000 });
     await page.click('[data-way="0"] button');
     await page.waitForFunction(() => !document.querySelector('fl-find-way'));
@@ -113,7 +113,7 @@ describe('Route in space', () => {
     await client.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
     await openPlan(page, run.server.url, 'gannet', 'route');
     await pressNamed(page, 'Drawings and files…');
-    for (const name of ['Flat views, DXF', 'Brackets 1:1, DXF', 'Tubes, STEP', 'Centre lines, CSV'])
+    for (const name of ['Flat views, DXF', 'Brackets 1:1, DXF', 'Tubes, STEP', 'Center lines, CSV'])
       await pressNamed(page, name);
     for (
       let i = 0;
@@ -141,7 +141,7 @@ describe('Route in space', () => {
     await give(csv.replace('R1,2,720', 'R1,2,seven'));
     await waitText(page, 'fl-line-files .fault', '"seven" in x_mm is not a coordinate');
     await give(csv.replaceAll('R1,', 'R9,'));
-    await waitText(page, 'fl-line-files .fault', 'This plan has no line called R9');
+    await waitText(page, 'fl-line-files .fault', 'No line in this plan is called R9');
     await give(csv.replace('R1,2,720', 'R1,2,760'));
     await page.click('[data-line="line-r1"]');
     await page.waitForFunction(() =>
@@ -150,7 +150,7 @@ describe('Route in space', () => {
         .value.startsWith('aft 260'),
     );
     await give('solid a', 'given.stp');
-    await waitText(page, 'fl-line-files .fault', 'no STEP file');
+    await waitText(page, 'fl-line-files .fault', 'Not a STEP file');
     await give(step, 'given.step');
     await page.waitForFunction(() =>
       document
@@ -164,7 +164,7 @@ describe('Route in space', () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     await openPlan(page, run.server.url, 'gannet', 'measure');
     await pressNamed(page, 'Vehicle');
-    await pressNamed(page, 'A scan or model as scenery…');
+    await pressNamed(page, 'Add a scan or model…');
     const folder = mkdtempSync(join(tmpdir(), 'firm-line-mesh-'));
     const give = async (name: string, text: string): Promise<void> => {
       writeFileSync(join(folder, name), text);

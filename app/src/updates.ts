@@ -24,15 +24,15 @@ export function beginUpdates(parent: EnvironmentInjector): void {
   updates.versionUpdates.subscribe(({ type }) => {
     if (type === 'VERSION_READY')
       notices.say('A new version of Firm Line is ready.', {
-        action: { label: 'Use it now', run: () => void take() },
+        action: { label: 'Update now', run: () => void take() },
       });
   });
   updates.unrecoverable.subscribe(() =>
-    notices.say('A part of the program is gone from this browser: load the page again.'),
+    notices.say('Part of the program is missing from this browser. Reload the page.'),
   );
   // The demo plans are kept too, so that each opens without a network though nobody looked at it before.
   navigator.serviceWorker.addEventListener('controllerchange', keepDemos, { once: true });
   navigator.serviceWorker
     .register('ngsw-worker.js')
-    .catch((error: unknown) => console.warn('No use without a network:', error));
+    .catch((error: unknown) => console.warn('Not ready to work offline:', error));
 }

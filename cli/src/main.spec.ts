@@ -100,7 +100,13 @@ describe('the command line', () => {
     ['no JSON', 'bend', '{', '', /not JSON/],
     ['a list', 'bend', [], '', /one JSON object/],
     ['a missing field', 'bend', { nodesMm: bend.nodesMm }, 'clrMm', /missing/],
-    ['an unknown field', 'bend', { ...bend, radius: 3 }, 'radius', /not known/],
+    [
+      'an unknown field',
+      'bend',
+      { ...bend, radius: 3 },
+      'radius',
+      /This field does not belong here/,
+    ],
     ['a number in quotes', 'bend', { ...bend, clrMm: '15' }, 'clrMm', /should be a number/],
     ['a boolean', 'bend', { ...bend, clrMm: true }, 'clrMm', /should be/],
     [
@@ -141,10 +147,10 @@ describe('the command line', () => {
         ],
       },
       'nodesMm[1][0]',
-      /100000 is the most/,
+      /100000 is the limit/,
     ],
     ['a radius of nothing', 'bend', { ...bend, clrMm: 0 }, 'clrMm', /over 0/],
-    ['a radius in the list', 'bend', { ...bend, clrMm: [2000] }, 'clrMm[0]', /1000 is the most/],
+    ['a radius in the list', 'bend', { ...bend, clrMm: [2000] }, 'clrMm[0]', /1000 is the limit/],
     [
       'a geometric fault',
       'bend',
@@ -171,7 +177,7 @@ describe('the command line', () => {
         tailMm: 9,
       },
       'direction',
-      /no length/,
+      /The direction has zero length/,
     ],
     [
       'a bend of 180',
@@ -185,7 +191,7 @@ describe('the command line', () => {
         tailMm: 9,
       },
       'bends[0].bendDeg',
-      /179 is the most/,
+      /179 is the limit/,
     ],
     ['no rise', 'offset', { riseMm: 1, bendDeg: 90, clrMm: 15 }, 'riseMm', /rise of 30 mm/],
     [

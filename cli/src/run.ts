@@ -26,7 +26,7 @@ function read(io: Streams, source: string | number): string {
 }
 
 function parse(text: string): unknown {
-  if (!text.trim()) throw new InputError('', 'The input is empty: one JSON object is expected.');
+  if (!text.trim()) throw new InputError('', 'The input is empty. Give one JSON object.');
   try {
     return JSON.parse(text);
   } catch (error) {
@@ -36,7 +36,7 @@ function parse(text: string): unknown {
 
 const help = (): string =>
   [
-    'firmline VERB reads one JSON object on standard input and writes one on standard output.',
+    'firmline VERB reads one JSON object from standard input and writes one to standard output.',
     ...Object.entries(VERBS).map(([name, verb]) => `  ${name.padEnd(10)}${verb.summary}`),
     `  ${'check'.padEnd(10)}all snags of a plan: firmline check FILE (exit 3 if a stop is among them)`,
     'firmline VERB --help prints an example input.',

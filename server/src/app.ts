@@ -31,7 +31,7 @@ const inASentence: ErrorRequestHandler = (
       ? error.status
       : 500;
   response.status(status).json({
-    error: status === 500 ? 'The server met a fault of its own.' : 'That address cannot be read.',
+    error: status === 500 ? 'The server ran into a fault.' : 'This address cannot be read.',
   });
 };
 
@@ -75,7 +75,7 @@ export function createApp({ app, demo }: Folders): Express {
   server.use(
     '/api',
     (_request, response) =>
-      void response.status(404).json({ error: 'There is no such instrument.' }),
+      void response.status(404).json({ error: 'No instrument by that name.' }),
   );
   server.use(
     '/demo',
@@ -87,8 +87,7 @@ export function createApp({ app, demo }: Folders): Express {
   );
   server.use(
     '/demo',
-    (_request, response) =>
-      void response.status(404).json({ error: 'There is no such demo plan.' }),
+    (_request, response) => void response.status(404).json({ error: 'No demo plan by that name.' }),
   );
   server.use(
     express.static(app, {
@@ -105,12 +104,13 @@ export function createApp({ app, demo }: Folders): Express {
   // Any address of the app itself is the app; a missing file is missing.
   server.get('/{*path}', (request, response) => {
     if (/\.[a-z0-9]+$/i.test(request.path))
-      return void response.status(404).send('There is no such file.');
+      return void response.status(404).send('No file at this address.');
     response.setHeader('Cache-Control', 'no-cache');
     response.sendFile('index.html', { root: app });
   });
   server.use(
-    (_request, response) => void response.status(405).json({ error: 'That is not done here.' }),
+    (_request, response) =>
+      void response.status(405).json({ error: 'This request is not supported.' }),
   );
   server.use(inASentence);
   return server;

@@ -39,7 +39,7 @@ export function streamPedal(request: Request, response: Response): void {
   const seed = Number(request.params['vehicle']);
   const fault = TRUE_FAULTS.find((one) => one === request.query['fault']);
   if (!Number.isInteger(seed) || seed < 0 || seed > 1_000_000)
-    return void response.status(404).json({ error: 'There is no such vehicle.' });
+    return void response.status(404).json({ error: 'No vehicle by that number.' });
   response.writeHead(200, {
     'Content-Type': 'text/event-stream',
     'Cache-Control': 'no-cache, no-transform',
@@ -69,7 +69,7 @@ export function scanModulator(request: Request, response: Response): void {
   const sum = [...part].reduce((s, c) => s + c.codePointAt(0)!, 0);
   response.json(
     sum % 3 === 0
-      ? { supported: false, words: 'This tool knows no bleeding routine for that modulator.' }
+      ? { supported: false, words: 'This tool has no bleeding routine for that modulator.' }
       : { supported: true, words: 'Valves cycled twelve times, pump run for ten seconds.' },
   );
 }

@@ -13,14 +13,14 @@ function fail(sentence: string): never {
 }
 
 if (!Number.isInteger(port) || port < 0 || port > 65535)
-  fail(`PORT is "${process.env['PORT']}": it should be a number from 0 to 65535.`);
+  fail(`PORT is "${process.env['PORT']}". It should be a number from 0 to 65535.`);
 if (!existsSync(`${folders.app}/index.html`))
-  fail('The app is not built yet: run "npm run build" first, or "npm run demo" for all of it.');
+  fail('The app is not built yet. Run "npm run build" first, or "npm run demo" to do everything.');
 
 const isOpenToOthers = !['localhost', '127.0.0.1', '::1'].includes(host);
 if (isOpenToOthers)
   console.warn(
-    `HOST=${host}: other machines can reach this server, and it asks nobody who they are. Over plain HTTP their browsers keep plans, but one plan should be open in one tab alone: locks between tabs want HTTPS.`,
+    `HOST=${host}: other machines can reach this server, and there is no login. Over plain HTTP, keep each plan open in one tab only, because locks between tabs need HTTPS.`,
   );
 const listening = createApp(folders).listen(port, host);
 listening.on('listening', () => {
@@ -32,10 +32,10 @@ listening.on('listening', () => {
 });
 listening.on('error', (error: NodeJS.ErrnoException) => {
   if (error.code === 'EADDRINUSE')
-    fail(`Port ${port} is taken by another program: choose one with PORT=4311 npm run demo.`);
+    fail(`Port ${port} is in use. Choose another with PORT=4311 npm run demo.`);
   if (error.code === 'EACCES')
     fail(
-      `Port ${port} is not allowed to this user: choose one above 1023 with PORT=4311 npm run demo.`,
+      `Port ${port} is not allowed for this user. Choose one above 1023 with PORT=4311 npm run demo.`,
     );
   fail(`The server cannot listen on ${host}:${port}: ${error.message}`);
 });

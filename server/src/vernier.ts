@@ -44,8 +44,7 @@ export function streamVernier(request: Request, response: Response): void {
   const piece = Object.hasOwn(PIECES, String(request.params['piece']))
     ? PIECES[String(request.params['piece'])]
     : undefined;
-  if (!piece)
-    return void response.status(404).json({ error: 'There is no such piece in the bin.' });
+  if (!piece) return void response.status(404).json({ error: 'No piece by that name in the bin.' });
   response.writeHead(200, {
     'Content-Type': 'text/event-stream',
     'Cache-Control': 'no-cache, no-transform',

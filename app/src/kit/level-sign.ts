@@ -1,7 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Level } from '@firm-line/core/inspect';
 
-export const LEVEL_WORDS: Record<Level, string> = { stop: 'Stop', mind: 'Mind', note: 'Note' };
+export const LEVEL_WORDS: Record<Level, string> = {
+  stop: 'Stop',
+  caution: 'Caution',
+  note: 'Note',
+};
 
 /** The sign of a snag's level: an octagon, a triangle or a disc, so that colour never stands alone. */
 @Component({
@@ -15,8 +19,8 @@ export const LEVEL_WORDS: Record<Level, string> = { stop: 'Stop', mind: 'Mind', 
           <path d="M6 1h8l5 5v8l-5 5H6l-5-5V6z" class="fill-stop" />
           <path d="M10 5v6.5M10 13.6v1.8" class="stroke-sheet" stroke-width="2.2" />
         }
-        @case ('mind') {
-          <path d="M10 1.5 19.5 18.5H.5z" class="fill-mind" />
+        @case ('caution') {
+          <path d="M10 1.5 19.5 18.5H.5z" class="fill-caution" />
           <path d="M10 7v5.5M10 14.4v1.8" class="stroke-sheet" stroke-width="2" />
         }
         @default {

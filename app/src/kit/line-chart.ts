@@ -28,7 +28,7 @@ export interface ChartLine {
   readonly name: string;
   readonly points: readonly Point[];
   /** Name of a colour token. */
-  readonly ink: 'copper' | 'fluid' | 'slate' | 'ink' | 'stop' | 'mind';
+  readonly ink: 'copper' | 'fluid' | 'slate' | 'ink' | 'stop' | 'caution';
   readonly dashed?: boolean;
   /** What lies under it down to the line before (or to nothing) is filled in its pale colour. */
   readonly filled?: boolean;

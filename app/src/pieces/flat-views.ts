@@ -16,8 +16,8 @@ const THING_LOOKS: Record<Nature, string> = {
   solid: 'fill-nut stroke-ink-soft',
   hot: 'fill-stop stroke-stop',
   moving: 'fill-slate stroke-slate',
-  sharp: 'fill-mind stroke-mind',
-  reserved: 'fill-mind stroke-mind',
+  sharp: 'fill-caution stroke-caution',
+  reserved: 'fill-caution stroke-caution',
 };
 /** How near a finger or a pointer must be to a place, a corner or a line, px. */
 const REACH = { place: 14, line: 12 };

@@ -13,28 +13,28 @@ const KEPT_AS = 'firm-line hints';
 /** What a first-time user is told on each screen, three at most. */
 export const HINTS: Readonly<Record<string, readonly string[]>> = {
   measure: [
-    'Everything marked △ is a guess. Tape the places in this order, and lines and hoses follow each reading.',
-    'A tape needs somewhere to hook: measure the frame first, under Frame, and its datums are sure.',
-    'Three tapes fix a place, a fourth shows a mistake.',
+    'Everything marked △ is an estimate. Measure the places in this order. Lines and hoses update with each reading.',
+    'A tape needs a fixed point to hook to. Measure the frame first, on the Frame page.',
+    'Three tapes locate a point. A fourth shows up a mistake.',
   ],
   plumb: [
-    'Tap a part to see what it feeds and what one leak would take.',
-    'Drag the drawing to move it, turn the wheel to size it.',
+    'Tap a part to see what it feeds and which brakes one leak would lose.',
+    'Drag to move the drawing, scroll to zoom.',
   ],
   route: [
-    'Tap a line above to choose it; drag its corners, or type a move: aft 140, up 90.',
-    'Find a way leads it along the rails, clear of heat and of what moves.',
-    'Snags say what is wrong and mend it where they can.',
+    'Tap a line above to select it. Drag its corners, or type a move: aft 140, up 90.',
+    'Find a route leads the line along the rails, clear of heat and moving parts.',
+    'Snags say what is wrong, and offer a fix where there is one.',
   ],
   make: [
-    'Cut, mark and bend by this card; tick each step, and the flare stays locked until all that must be on is on.',
-    'Read each bend before it leaves the die: the card says how far to take it, and what the next ones become.',
-    'Marks move when a port is measured anew: the card says so before you bend.',
+    'Cut, mark and bend by this card. Tick each step: a flare stays locked until its nut is on the tube.',
+    'Measure each bend before it leaves the die. The card works out the correction, and updates the bends that follow.',
+    'Marks move when a port is measured again. The card tells you before you bend.',
   ],
   fit: [
-    'The first task is the one that frees most others; say how long you have and with whom under Change.',
-    'Loose first, then looked at, then tight: what waits says for what.',
-    'What holds for now stays on the list until it is closed.',
+    'The first task unblocks the most others. Set your time and helpers under Change.',
+    'Fit loose, check, then tighten. A task that waits says what it waits for.',
+    'A temporary fix stays on the list until you close it.',
   ],
 };
 

@@ -114,7 +114,7 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
         @for (span of longSpans(); track $index) {
           <path
             [attr.d]="'M' + span.x + ' 66H' + span.endX"
-            class="stroke-mind"
+            class="stroke-caution"
             stroke-width="3"
             data-test="strip-span"
           >
@@ -248,7 +248,7 @@ export class Strip {
     (this.space()?.clips ?? []).map(({ atMm, to, gapMm, bracket }) => ({
       x: this.x(atMm),
       loose: !to,
-      text: `Clip at ${this.mark(atMm)}: ${to ? `${bracket ? `bracket of ${this.mark(gapMm)} on` : 'on'} ${to.name}` : 'nothing near to hold to'}`,
+      text: `Clip at ${this.mark(atMm)}: ${to ? `${bracket ? `bracket of ${this.mark(gapMm)} on` : 'on'} ${to.name}` : 'no mounting nearby'}`,
     })),
   );
   protected readonly longSpans = computed(() =>
@@ -257,7 +257,7 @@ export class Strip {
       .map((span) => ({
         x: this.x(span.fromMm),
         endX: this.x(span.toMm),
-        text: `Span of ${this.mark(span.lengthMm)}, ${this.mark(span.mostMm)} at most`,
+        text: `Span of ${this.mark(span.lengthMm)}, ${this.mark(span.mostMm)} maximum`,
       })),
   );
   protected readonly sleeves = computed(() =>

@@ -73,8 +73,8 @@ describe('plans', () => {
     TestBed.inject(Notices).list().at(-1)!.action!.run();
     await until(() => rows().includes('Del one'));
     press('Delete Del one');
-    await until(() => root.textContent!.includes('Bring back Del one'));
-    press('Bring back Del one');
+    await until(() => root.textContent!.includes('Restore Del one'));
+    press('Restore Del one');
     await until(() => rows().includes('Del one'));
   });
 
@@ -93,9 +93,9 @@ describe('plans', () => {
     const said = TestBed.inject(Notices)
       .list()
       .map(({ text }) => text);
-    expect(said).toContain('Dropped is imported from given.firmline.json.');
+    expect(said).toContain('Dropped was imported from given.firmline.json.');
     for (const name of ['given.firmline.json', 'vast.json'])
-      expect(said).toContain(`${name} was not imported, and nothing was changed.`);
+      expect(said).toContain(`${name} was not imported. Nothing was changed.`);
     expect(
       TestBed.inject(Notices)
         .list()

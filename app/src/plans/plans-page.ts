@@ -50,17 +50,18 @@ import { FileField } from '../kit/fields/file-field';
       <section aria-labelledby="yours">
         <h2 id="yours" class="h2">Plans in this browser</h2>
         <p class="mb-3 text-sm text-ink-soft">
-          They stay on this machine. Export a file to keep or hand on; drop a
-          <span class="font-mono">*.firmline.json</span> file anywhere here to bring one in.
+          Plans are stored in this browser only. Export a file to back one up or share it. To open
+          one, drop its
+          <span class="font-mono">*.firmline.json</span> file here.
         </p>
         @if (storage() === 'none') {
           <p class="mb-3 rounded-lg bg-stop px-4 py-2 text-sheet" role="alert">
-            This browser keeps no plans here ({{ why() }}). Plans can be opened, edited and
-            exported, and are gone with the tab.
+            This browser cannot store plans here ({{ why() }}). You can open, edit and export plans,
+            but they are lost when the tab closes.
           </p>
         } @else if (storage() === 'fleeting') {
           <p class="mb-3 text-sm text-ink-soft">
-            This browser may clear them when its space is short: export what you cannot do without.
+            The browser may clear plans when disk space is short. Export every plan you need.
           </p>
         }
         @if (reading(); as file) {
@@ -121,8 +122,8 @@ import { FileField } from '../kit/fields/file-field';
             <li class="card px-4 py-6 text-ink-soft">
               {{
                 loaded()
-                  ? 'No plans yet. Start with the demo below, a new plan, or a plan file.'
-                  : 'Looking for plans…'
+                  ? 'No plans yet. Open a demo plan below, set out a new plan, or import a plan file.'
+                  : 'Loading plans…'
               }}
             </li>
           }
@@ -156,7 +157,7 @@ import { FileField } from '../kit/fields/file-field';
               <li class="flex items-center gap-4 border-t border-rule px-4 py-1">
                 <span class="mr-auto">{{ row.name }}</span>
                 <button type="button" class="link" (click)="restore(row)">
-                  Bring back {{ row.name }}
+                  Restore {{ row.name }}
                 </button>
               </li>
             }
@@ -164,9 +165,8 @@ import { FileField } from '../kit/fields/file-field';
         </section>
       }
       <p class="mt-10 max-w-prose text-sm text-ink-soft">
-        Brakes can kill. What this plans is a help to the person who builds, not a verdict: local
-        rules and the part makers' sheets come first, and a qualified person inspects the work
-        before the road.
+        Brakes can kill. A plan helps the builder and approves nothing. Local rules and the part
+        makers’ sheets come first, and a qualified person inspects the work before road use.
       </p>
     </main>
     <fl-dialog #naming label="Rename plan" [light]="true" look="w-full max-w-sm p-5">
@@ -251,13 +251,13 @@ export class PlansPage {
     return this.act(`${row.name} was not deleted`, async () => {
       await this.db.setDeleted(row.id, new Date().toISOString());
       this.tabs.tell(row.id, { kind: 'deleted' });
-      this.notices.say(`${row.name} is deleted.`, {
+      this.notices.say(`${row.name} was deleted.`, {
         action: { label: 'Undo', run: () => void this.restore(row) },
       });
     });
   }
   protected restore(row: PlanHead): Promise<void> {
-    return this.act(`${row.name} was not brought back`, async () => {
+    return this.act(`${row.name} was not restored`, async () => {
       await this.db.setDeleted(row.id, null);
       this.tabs.tell(row.id, { kind: 'restored' });
     });
@@ -308,10 +308,10 @@ export class PlansPage {
       this.reading.set({ name: file.name, stop });
       try {
         const plan = await files.import(file, stop.signal);
-        this.notices.say(`${plan.name} is imported from ${file.name}.`);
+        this.notices.say(`${plan.name} was imported from ${file.name}.`);
       } catch (error) {
         const details = files.faultsOf(error as Error);
-        this.notices.say(`${file.name} was not imported, and nothing was changed.`, { details });
+        this.notices.say(`${file.name} was not imported. Nothing was changed.`, { details });
       }
       this.reading.set(null);
     }

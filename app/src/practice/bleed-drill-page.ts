@@ -16,8 +16,8 @@ import {
       <section class="card p-4" aria-label="The vehicle">
         <h2 class="h2">Dry lines, from above</h2>
         <p class="text-sm text-ink-soft">
-          Teal is fluid, hollow is air. Tap a corner, then push. The master stands high; its far
-          line may climb over something.
+          Teal is fluid, hollow is air. Tap a wheel, then pump. The master cylinder is at the top; a
+          long line may run over a hump.
         </p>
         <svg
           viewBox="0 0 320 340"
@@ -77,8 +77,8 @@ import {
           }
         </svg>
       </section>
-      <section class="card p-4" aria-label="Your work">
-        <h2 class="h2">Which corner?</h2>
+      <section class="card p-4" aria-label="Your turn">
+        <h2 class="h2">Which wheel?</h2>
         <div class="mt-1 grid grid-cols-2 gap-2">
           @for (corner of drawn().corners; track corner.id) {
             <button
@@ -105,7 +105,7 @@ import {
             </dd>
           </div>
           <div>
-            <dt class="label">Through</dt>
+            <dt class="label">Fluid used</dt>
             <dd class="font-mono text-2xl">{{ drawn().spentMl }} mL</dd>
           </div>
           <div>
@@ -125,9 +125,9 @@ import {
               {{ score.words }}
             </p>
             <p class="mt-1">
-              {{ score.leftMl.toFixed(1) }} mL of air left, {{ score.spentMl.toFixed(0) }} mL spent
-              in {{ score.strokes }} strokes. The usual way (furthest first, shut before each
-              return) leaves {{ score.best.leftMl.toFixed(1) }} mL and takes
+              {{ score.leftMl.toFixed(1) }} mL of air left, {{ score.spentMl.toFixed(0) }} mL used
+              in {{ score.strokes }} strokes. The usual method (farthest first, bleeder closed
+              before each return) leaves {{ score.best.leftMl.toFixed(1) }} mL and uses
               {{ score.best.spentMl.toFixed(0) }} mL in {{ score.best.strokes }} strokes.
             </p>
             <button type="button" class="btn-main mt-3" (click)="fresh()">Another vehicle</button>
@@ -144,13 +144,13 @@ import {
               </button>
             }
             <button type="button" class="btn" (click)="score.set(drill().score())">
-              I am done: judge it
+              Check the result
             </button>
           </div>
         }
         <p class="mt-3 text-sm text-ink-soft">
-          Plug flow, and air that climbs by bore and slope: froth is not in it. A real pedal is
-          judged by a real foot.
+          The simulation moves fluid and air as slugs. Air rises by bore and slope. Foam is not
+          modelled. Judge a real pedal with your foot.
         </p>
       </section>
     </div>
@@ -158,9 +158,9 @@ import {
 })
 export class BleedDrillPage {
   protected readonly acts: readonly { readonly act: DrillAct; readonly name: string }[] = [
-    { act: 'stroke', name: 'Down, shut, up' },
-    { act: 'stroke-open', name: 'Down and up, left open under fluid' },
-    { act: 'gravity', name: 'Let 6 mL run by itself' },
+    { act: 'stroke', name: 'Pedal down, close, pedal up' },
+    { act: 'stroke-open', name: 'Pedal down and up, left open under fluid' },
+    { act: 'gravity', name: 'Let 6 mL drain by gravity' },
     { act: 'wait', name: 'Wait a minute' },
     { act: 'top-up', name: 'Top up the reservoir' },
   ];
@@ -199,15 +199,15 @@ export class BleedDrillPage {
     const went = airMl + fluidMl;
     this.came.set(
       act === 'wait'
-        ? 'A minute goes by: air climbs.'
+        ? 'One minute passes. Air rises.'
         : act === 'top-up'
-          ? 'Full again.'
+          ? 'The reservoir is full.'
           : went <= 0
-            ? 'Nothing comes: the reservoir stands too low for it.'
+            ? 'No flow. The reservoir is too low for gravity.'
             : airMl < 0.02
               ? 'Clear.'
               : fluidMl < 0.02
-                ? 'Air alone.'
+                ? 'Only air came out.'
                 : 'Bubbles.',
     );
     this.turn.update((n) => n + 1);

@@ -28,23 +28,23 @@ async function open<T>(type: Type<T>) {
 describe('bleed a vehicle', () => {
   const reservoir = (at: Awaited<ReturnType<typeof open>>): number =>
     parseInt(at.texts('[data-test=drill-reservoir]')[0]!, 10);
-  test('strokes are counted, the reservoir falls and is topped up, and the work is judged beside the usual way', async () => {
+  test('strokes are counted, the reservoir falls and is topped up, and the work is judged beside standard way', async () => {
     const at = await open(BleedDrillPage);
     const full = reservoir(at);
-    for (let i = 0; i < 3; i++) await at.press('Down, shut, up');
+    for (let i = 0; i < 3; i++) await at.press('Pedal down, close, pedal up');
     expect(at.texts('[data-test=drill-strokes]')).toEqual(['3']);
     expect(reservoir(at)).toBeLessThan(full);
-    expect(at.texts('[data-test=drill-out]')[0]).toMatch(/Air alone|Bubbles/);
+    expect(at.texts('[data-test=drill-out]')[0]).toMatch(/Only air came out/);
     await at.press('Top up');
     expect(reservoir(at)).toBe(full);
     await at.press('Wait a minute');
-    expect(at.texts('[data-test=drill-out]')[0]).toMatch(/A minute goes by/);
-    await at.press('I am done');
+    expect(at.texts('[data-test=drill-out]')[0]).toMatch(/One minute passes/);
+    await at.press('Check the result');
     expect(at.texts('[data-test=drill-score]')[0]).toMatch(
-      /mL of air left, \d+ mL spent in 3 strokes\. The usual way/,
+      /118\.2 mL of air left, 0 mL used in 3 strokes/,
     );
     // It is judged: no corner is chosen any more.
-    expect(at.buttons('[aria-label="Your work"] .grid').every(({ disabled }) => disabled)).toBe(
+    expect(at.buttons('[aria-label="Your turn"] .grid').every(({ disabled }) => disabled)).toBe(
       true,
     );
     await at.press('Another vehicle');
@@ -65,12 +65,12 @@ describe('find the fault', () => {
       sum += parseInt(look.textContent!.match(/(\d+) min/)![1]!, 10);
       await at.press(look);
     }
-    await at.press('It is sound');
+    await at.press('No fault');
     expect(minutes()).toBe(sum);
     expect(looks.every(({ disabled }) => disabled)).toBe(true);
     const [result] = at.texts('[data-test=fault-result]');
     expect(result).toMatch(
-      /^(Right|No: .*), after \d+ minutes\. ?By the same looks the fault finder says: .* \d+ %/,
+      /^(Right|No: .*), after \d+ minutes\. ?From the same checks, the fault finder ranks: .* \d+ %/,
     );
     await at.press('Another vehicle');
     expect(minutes()).toBe(0);

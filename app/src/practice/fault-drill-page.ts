@@ -12,23 +12,23 @@ import {
 
 const STEPS_MPA = [0.05, 0.1, 0.2, 0.4, 0.8, 1.5, 3, 5, 7];
 const FAULT_NAMES: Record<TrueFault, string> = {
-  none: 'It is sound',
+  none: 'No fault',
   air: 'Air',
-  'flexing hose': 'A hose that swells',
-  'wrong bore': 'The wrong bore',
-  'weeping joint': 'A joint that weeps',
-  'sticking piston': 'A piston that sticks',
+  'flexing hose': 'Swelling hose',
+  'wrong bore': 'Wrong bore',
+  'weeping joint': 'Weeping joint',
+  'sticking piston': 'Sticking piston',
   'swapped feed': 'Feed and outlet swapped',
-  'shut compensating port': 'The pushrod shuts the port',
+  'shut compensating port': 'Pushrod closes the compensating port',
 };
 /** What a look said, in words. */
 const EVIDENCE_WORDS: Partial<Record<keyof Evidence, readonly [yes: string, no: string]>> = {
-  pumps: ['It comes up when pumped', 'It stays where it is'],
-  sinks: ['It sinks', 'It does not sink'],
-  wet: ['A joint is wet', 'All dry'],
-  drags: ['A wheel drags', 'All turn free'],
-  dragsHot: ['They drag hot', 'Free, hot as well'],
-  fountain: ['A fountain in the reservoir', 'The reservoir stays still'],
+  pumps: ['Comes up when pumped', 'Stays the same when pumped'],
+  sinks: ['Sinks', 'Does not sink'],
+  wet: ['One joint is wet', 'All joints dry'],
+  drags: ['One wheel drags', 'All wheels turn freely'],
+  dragsHot: ['Wheels drag when hot', 'Wheels turn freely, hot too'],
+  fountain: ['A fountain in the reservoir', 'No fountain in the reservoir'],
 };
 
 /** A vehicle with a hidden fault: instruments cost minutes, and so does a wrong guess. */
@@ -39,7 +39,7 @@ const EVIDENCE_WORDS: Partial<Record<keyof Evidence, readonly [yes: string, no: 
   template: `
     <div class="mx-auto grid max-w-5xl gap-4 p-4 lg:grid-cols-2">
       <section class="card p-4" aria-label="Instruments">
-        <h2 class="h2">The pedal is not right. What do you look at?</h2>
+        <h2 class="h2">The pedal feels wrong. What do you check?</h2>
         <p class="mb-2 font-mono text-2xl" data-test="fault-minutes">{{ minutes() }} min</p>
         <div class="grid gap-2">
           @for (one of acts(); track one.act) {
@@ -57,7 +57,7 @@ const EVIDENCE_WORDS: Partial<Record<keyof Evidence, readonly [yes: string, no: 
         </div>
       </section>
       <section class="card p-4" aria-label="Your answer">
-        <h2 class="h2">What is it?</h2>
+        <h2 class="h2">What is the fault?</h2>
         <div class="mt-1 grid gap-2 sm:grid-cols-2">
           @for (fault of faults; track fault) {
             <button
@@ -81,13 +81,13 @@ const EVIDENCE_WORDS: Partial<Record<keyof Evidence, readonly [yes: string, no: 
               {{ fault === vehicle().fault ? 'Right' : 'No: ' + names[vehicle().fault] }}, after
               {{ minutes() }} minutes.
             </p>
-            <p class="mt-1">By the same looks the fault finder says: {{ finder() }}.</p>
+            <p class="mt-1">From the same checks, the fault finder ranks: {{ finder() }}.</p>
             <button type="button" class="btn-main mt-3" (click)="fresh()">Another vehicle</button>
           </div>
         } @else {
           <p class="mt-3 text-sm text-ink-soft">
-            Looks are wrong now and then, as on the floor. The curve of a sound pedal costs some 5
-            to 10 mm of what looks like air.
+            A check is sometimes wrong, as in the workshop. Even a good pedal shows 5 to 10 mm of
+            travel that looks like air.
           </p>
         }
       </section>
@@ -138,7 +138,7 @@ export class FaultDrillPage {
     const value = this.known()[symptom];
     if (value === undefined) return '';
     return typeof value === 'number'
-      ? `${value.toFixed(2)} of what is planned`
+      ? `${value.toFixed(2)} of the planned pressure`
       : EVIDENCE_WORDS[symptom]![value ? 0 : 1];
   }
   protected look(symptoms: readonly (keyof Evidence)[], minutes: number): void {

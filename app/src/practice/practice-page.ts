@@ -40,6 +40,6 @@ export class PracticePage {
   protected readonly drills = [
     { value: 'seats', name: 'Seats and threads' },
     { value: 'bleeding', name: 'Bleed a vehicle' },
-    { value: 'fault', name: 'Find the fault' },
+    { value: 'fault', name: 'Find a fault' },
   ] as const;
 }

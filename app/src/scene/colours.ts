@@ -23,6 +23,6 @@ export const LOOKS: Record<Nature, { readonly token: string; readonly opacity: n
   solid: { token: 'nut', opacity: 1 },
   hot: { token: 'stop', opacity: 0.75 },
   moving: { token: 'slate', opacity: 0.35 },
-  sharp: { token: 'mind', opacity: 0.8 },
-  reserved: { token: 'mind', opacity: 0.25 },
+  sharp: { token: 'caution', opacity: 0.8 },
+  reserved: { token: 'caution', opacity: 0.25 },
 };

@@ -112,7 +112,7 @@ describe('the vehicle in space', () => {
     expect(at.corners()).toEqual(before);
   });
 
-  test('along one axis by button or with Shift; a drag that is broken off changes nothing', async () => {
+  test('along one axis by button or with Shift; a drag that is break changes nothing', async () => {
     const at = await inSpace('sp3');
     const third = at.corners()[2]!;
     const to: Vec3 = [third[0] - 200, third[1] + 120, 0];
@@ -148,12 +148,12 @@ describe('the vehicle in space', () => {
     const [corners, clips] = [at.corners().length, at.clips().length];
     await at.tap(middle);
     expect(at.texts('[data-test=picked-box] h2')).toEqual(['From corner 2 to corner 3']);
-    expect(at.texts('[data-test=picked-box] p')[0]).toMatch(/^aft 1520; \d+ mm of it straight/);
-    await at.click(at.button('Clip here'));
+    expect(at.texts('[data-test=picked-box] p')[0]).toMatch(/^aft 1520; \d+ mm straight/);
+    await at.click(at.button('Add clip'));
     expect(at.clips()).toHaveLength(clips + 1);
     expect(at.root.querySelector('[data-test=picked-box]')).toBeNull();
     await at.tap([middle[0] - 56, middle[1], 0]);
-    await at.click(at.button('Corner here'));
+    await at.click(at.button('Add corner'));
     expect(at.corners()).toHaveLength(corners + 1);
     expect(at.corners()[2]![0]).toBeCloseTo(middle[0] - 56, 0);
     expect(at.texts('[data-test=corner-box] h2')).toEqual(['Corner 3']);
@@ -168,7 +168,7 @@ describe('the vehicle in space', () => {
     await at.type(at.one<HTMLInputElement>('[data-test=picked-box] input'), String(third + 12));
     expect(at.clips()[3]).toBeCloseTo(third + 12, 6);
     await at.tap(shown().chosen!.clips[3]!);
-    await at.click(at.button('Remove the clip'));
+    await at.click(at.button('Remove clip'));
     expect(at.clips()).not.toContain(third + 12);
   });
 
@@ -182,7 +182,7 @@ describe('the vehicle in space', () => {
     expect(at.root.querySelector('[data-test=corner-box]')).toBeNull();
     const line = at.store.view().lines.find((view) => view.line.id === 'line-f1')!;
     await at.tap(line.ports.b!.fixed.atMm);
-    expect(at.texts('[data-test=port-box]')[0]).toMatch(/: see it in Measure$/);
+    expect(at.texts('[data-test=port-box]')[0]).toMatch(/: show in Measure$/);
     const [from, to] = [line.nodesMm[1]!, line.nodesMm[2]!];
     await at.tap([(from[0] + to[0]) / 2, (from[1] + to[1]) / 2, 0]);
     expect(at.texts('h2')[0]).toBe('F1');

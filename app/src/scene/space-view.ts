@@ -120,12 +120,12 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
         type="button"
         class="bar-btn"
         (click)="zoom()"
-        title="Bring what is chosen into the picture"
+        title="Center the view on the selection"
       >
         {{ zoomTo() }}
       </button>
-      <button type="button" class="bar-btn" (click)="fit()" title="The whole vehicle (v)">
-        Whole
+      <button type="button" class="bar-btn" (click)="fit()" title="Fit the vehicle to the view (v)">
+        Fit to view
       </button>
       <ng-content select="[beside]" />
       <button
@@ -133,9 +133,9 @@ const sameNames = (a: readonly Named[], b: readonly Named[]): boolean =>
         class="bar-btn"
         [attr.aria-pressed]="room.full()"
         (click)="room.toggleFull()"
-        title="The whole window (f)"
+        title="Full screen (f)"
       >
-        {{ room.full() ? 'Back' : 'Full' }}
+        {{ room.full() ? 'Back' : 'Full screen' }}
       </button>
     </fl-side-bar>
   `,
@@ -188,7 +188,7 @@ export class SpaceView {
 
   protected readonly label = computed(
     () =>
-      `The vehicle in space with ${this.laid().lines.length} lines, ${this.view().line.name} chosen. Its corners stand in the list of moves.`,
+      `3-D view of the vehicle with ${this.laid().lines.length} lines, ${this.view().line.name} selected. The list of moves gives its corners.`,
   );
   /** What is drawn: the strip and the figures of an edit come first. */
   private readonly late = afterPaint(() => ({

@@ -16,10 +16,7 @@ interface Answered {
 @Injectable({ providedIn: 'root' })
 export class Inspection {
   private readonly notices = inject(Notices);
-  private readonly calls = new Calls<InspectJobs>(
-    createInspectWorker,
-    'The inspection of the plan',
-  );
+  private readonly calls = new Calls<InspectJobs>(createInspectWorker, 'The check for snags');
   private readonly answered = signal<Answered | null>(null);
   /** The plan as the worker has it. */
   private told: Plan | null = null;
@@ -94,7 +91,7 @@ export class Inspection {
         this.told = null;
         const isCancelled = error instanceof Error && error.message === 'Cancelled.';
         if (!this.next && !isCancelled && plan !== this.unchecked)
-          this.notices.say(`${(error as Error).message} Snags are not shown until the next edit.`);
+          this.notices.say(`${(error as Error).message} Snags appear again after the next edit.`);
       }
     }
     this.busy = false;

@@ -140,7 +140,7 @@ describe('the open plan', () => {
         .list()
         .map(({ text: said }) => said)
         .join(),
-    ).toMatch(/keeps no plans here/);
+    ).toMatch(/This browser cannot store plans here \(IndexedDB API missing\)/);
     get.mockRestore();
     write.mockRestore();
     store.close();

@@ -182,7 +182,7 @@ export class PlanStore {
   /** The browser keeps nothing here: plans can be looked at, edited and exported. */
   private withoutStore(error: unknown): undefined {
     this.notices.say(
-      `This browser keeps no plans here (${(error as Error).message}): export what you want to keep.`,
+      `This browser cannot store plans here (${(error as Error).message}): export every plan you want to keep.`,
     );
     return undefined;
   }
@@ -212,8 +212,8 @@ export class PlanStore {
     if (!this.editable()) {
       this.notices.say(
         this.follows()
-          ? 'This tab follows another one: take the plan over to edit here.'
-          : 'The plan is still being checked: not taken.',
+          ? 'Another tab is editing this plan. To edit here, press Edit here instead.'
+          : 'The plan is still being checked. Try the change again in a moment.',
       );
       return false;
     }
@@ -396,6 +396,8 @@ export class PlanStore {
   private async keepBoth(ours: Plan): Promise<void> {
     const copy = await this.files.duplicate(this.current() ?? ours, `${ours.name} (from this tab)`);
     await this.follow();
-    this.notices.say(`Two tabs changed this plan at once. Yours is kept as "${copy.name}".`);
+    this.notices.say(
+      `Two tabs changed this plan at once. Your version was saved as "${copy.name}".`,
+    );
   }
 }

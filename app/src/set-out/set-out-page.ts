@@ -59,7 +59,9 @@ interface Tried {
       /></a>
       <div class="mr-auto">
         <h1 class="text-2xl font-bold">Set out a new plan</h1>
-        <p class="text-ink-soft">Say what you know. The rest is a guess until you measure it.</p>
+        <p class="text-ink-soft">
+          Fill in what you know. Everything else is an estimate until you measure it.
+        </p>
       </div>
       <button
         type="button"
@@ -74,7 +76,7 @@ interface Tried {
     <div class="grid min-h-0 flex-1 md:grid-cols-[minmax(0,1fr)_minmax(0,0.9fr)]">
       <div class="flex min-h-0 min-w-0 flex-col bg-sheet">
         <div class="min-h-0 flex-1 overflow-auto px-6 pt-1">
-          <ol class="text-lg" aria-label="What is known">
+          <ol class="text-lg" aria-label="What you know">
             @for (sentence of sentences(); track $index) {
               <li class="flex gap-5 border-b border-rule py-2 leading-10">
                 <span class="w-4 shrink-0 font-mono text-base text-ink-soft" aria-hidden="true">{{
@@ -99,8 +101,8 @@ interface Tried {
             }
           </ol>
           <p class="py-2 text-sm text-ink-soft">
-            What stands here to begin with is common practice and invented ordinary figures, not
-            your vehicle's. The maker's sheet and local rules come first.
+            The starting figures are common practice for an ordinary vehicle, not measurements of
+            yours. The maker’s sheet and local rules come first.
           </p>
         </div>
         <footer
@@ -123,7 +125,7 @@ interface Tried {
             [disabled]="waiting() || kept() || fault() !== null"
             (click)="set()"
           >
-            {{ waiting() ? 'Leading lines, ' + share() + ' %' : 'Set it out' }}
+            {{ waiting() ? 'Routing lines, ' + share() + ' %' : 'Set out the plan' }}
           </button>
         </footer>
       </div>
@@ -214,13 +216,13 @@ export class SetOutPage {
     const sums = this.found()?.sums;
     if (!sums)
       return this.finder.busy()
-        ? `Leading the lines, ${this.share()} %`
+        ? `Routing the lines, ${this.share()} %`
         : (this.finder.message() ?? '');
     const off = this.found()!.plan.comesOff ?? [];
     const comes = off.length
-      ? ` Comes off: ${off.map((one) => one.toLowerCase()).join('; ')}.`
+      ? ` Parts to remove: ${off.map((one) => one.toLowerCase()).join('; ')}.`
       : '';
-    return `${sums.guesses} places are guesses. What is worth taping first comes next.${comes}`;
+    return `${sums.guesses} places are estimates. Next, see what to measure first.${comes}`;
   });
 
   constructor() {
@@ -299,7 +301,7 @@ export class SetOutPage {
       this.kept.set(false);
       this.untaken.set({
         ask: 'job',
-        message: `The plan was not kept: ${(error as Error).message}`,
+        message: `The plan was not saved: ${(error as Error).message}`,
       });
     }
   }

@@ -31,25 +31,25 @@ export type Word =
   | { readonly ok: false; readonly ask: Ask; readonly message: string };
 
 const LABELS: Partial<Record<Ask, string>> = {
-  job: 'What is done',
-  use: 'How it is used',
-  vehicle: 'What it is',
-  axles: 'How many axles',
-  tyre: 'Tyre, as written on it',
-  section: 'Section of the rails',
-  kickUp: 'Kick-up of the rails',
+  job: 'The job',
+  use: 'Use',
+  vehicle: 'Kind of vehicle',
+  axles: 'Number of axles',
+  tyre: 'Tire size, as marked',
+  section: 'Rail section',
+  kickUp: 'Rail kick-up',
   front: 'Front brakes',
   rear: 'Rear brakes',
   frontAxle: 'Front axle',
   rearAxle: 'Rear axle',
-  master: 'Master',
-  masterAt: 'Where the master stands',
+  master: 'Master cylinder',
+  masterAt: 'Master cylinder position',
   booster: 'Booster',
-  split: 'Split of the circuits',
+  split: 'Circuit split',
   clutch: 'Clutch',
   parking: 'Parking brake',
-  exhaust: 'Where the exhaust runs',
-  engine: 'Where the engine is',
+  exhaust: 'Exhaust route',
+  engine: 'Engine position',
   tube: 'Tube',
   fluid: 'Fluid',
 };
@@ -158,7 +158,8 @@ const KMH_PER_MPH = 1.609344;
 /** A speed, in km/h where nothing else is said. Source: NIST SP 811, 1 mile = 1.609344 km. */
 function speed(text: string): { ok: true; value: number } | { ok: false; message: string } {
   const match = /^(\d+(?:[.,]\d+)?)\s*(km\/?h|kph|mph)?$/i.exec(text);
-  if (!match) return { ok: false, message: `"${text}" is not a speed: write it in km/h or mph.` };
+  if (!match)
+    return { ok: false, message: `"${text}" is not a speed. Enter one such as 90 km/h or 55 mph.` };
   const value = Number(match[1]!.replace(',', '.'));
   return { ok: true, value: /mph/i.test(match[2] ?? '') ? value * KMH_PER_MPH : value };
 }

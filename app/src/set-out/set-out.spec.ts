@@ -65,8 +65,8 @@ describe('the page on which a plan is set out', () => {
   test.each([
     ['wheelbaseMm', 'long', /Wheelbase: .*"long"/],
     ['topKmh', 'fast', /Top speed: "fast" is not a speed/],
-    ['tyre', 'fat', /“fat” is no tyre/],
-    ['ladenKg', '900', /Laden it weighs 900 kg, less than the 1400 kg empty/],
+    ['tyre', 'fat', /“fat” is not a known tire size/],
+    ['ladenKg', '900', /Laden mass is 900 kg, less than the empty mass of 1400 kg/],
   ])(
     '%s said as %s is refused in a sentence, and nothing is set out meanwhile',
     async (ask, text, sentence) => {
@@ -76,7 +76,7 @@ describe('the page on which a plan is set out', () => {
       expect(at.root.querySelector<HTMLButtonElement>('footer .btn-main')!.disabled).toBe(true);
       await at.say(ask, String(ask === 'tyre' ? '195/60 R15' : 2500));
       expect(at.words('footer .fault')).toBe(
-        ask === 'topKmh' ? 'Top speed of 2500 km/h lies outside 10 to 400 km/h.' : '',
+        ask === 'topKmh' ? 'Top speed of 2500 km/h is outside 10 to 400 km/h.' : '',
       );
     },
   );
@@ -84,11 +84,11 @@ describe('the page on which a plan is set out', () => {
   test('what is kept and what comes off is said where a vehicle is changed', async () => {
     const at = await page();
     await at.say('job', 'rear');
-    await until(() => at.words('footer').includes('Comes off:'));
+    await until(() => at.words('footer').includes('Parts to remove:'));
     expect(at.words('footer')).toMatch(
-      /Comes off: rear calipers, or drums with their cylinders; rear hose or hoses; rear lines\./,
+      /Parts to remove: rear calipers, or drums with their cylinders; rear hose or hoses; rear lines\./,
     );
-    await at.press('Set it out');
+    await at.press('Set out the plan');
     await until(() => TestBed.inject(Router).url.includes('/measure'));
     const { plan } = (await TestBed.inject(PlanDb).get(TestBed.inject(Router).url.split('/')[2]!))!;
     expect(plan.lines.filter(({ origin }) => origin === 'made').map(({ name }) => name[0])).toEqual(

@@ -43,8 +43,8 @@ const MOST_HITS = 30;
         aria-expanded="true"
         aria-controls="find-list"
         aria-autocomplete="list"
-        aria-label="Find a line, a place, a part or a snag"
-        placeholder="Find a line, a place, a part or a snag"
+        aria-label="Find a line, place, part, snag or term"
+        placeholder="Find a line, place, part, snag or term"
         autocomplete="off"
         [attr.aria-activedescendant]="hits().length ? 'find-' + keys.activeItemIndex : null"
         (input)="type(field.value)"
@@ -71,7 +71,7 @@ const MOST_HITS = 30;
         }
       </ul>
       @if (!hits().length) {
-        <p class="px-5 pb-4 text-ink-soft">Nothing in this plan is called that.</p>
+        <p class="px-5 pb-4 text-ink-soft">No match. Try part of a name, such as front or R2.</p>
       }
     </fl-dialog>
   `,

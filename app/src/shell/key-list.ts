@@ -17,10 +17,10 @@ export const KEYS: readonly (readonly [string, string])[] = [
   ['Ctrl z', 'Undo'],
   ['Shift Ctrl z', 'Redo'],
   ['m', 'Type a move (in Route)'],
-  ['f', 'The scene in the whole window, and back'],
-  ['b', 'Fold the panel beside it away, and back'],
-  ['v', 'The whole vehicle into the picture'],
-  ['?', 'This list'],
+  ['f', 'Full screen on or off (3-D view)'],
+  ['b', 'Collapse or open the side panel'],
+  ['v', 'Fit the vehicle to the view'],
+  ['?', 'Show this list'],
 ];
 
 @Component({
@@ -51,7 +51,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
           <h3 class="mr-auto font-bold">First steps</h3>
           @if (hints.seen().length) {
             <button type="button" class="btn" (click)="hints.showAgain()">
-              Show them on the screens again
+              Show first steps again
             </button>
           }
         </div>
@@ -62,9 +62,9 @@ export const KEYS: readonly (readonly [string, string])[] = [
         </ul>
       </section>
       <div class="mt-2 flex flex-wrap items-center gap-3 border-t border-rule pt-2">
-        <span class="mr-auto">Light or dark</span>
+        <span class="mr-auto">Theme</span>
         <fl-toggle
-          label="Light or dark"
+          label="Theme"
           [options]="themes"
           [value]="theme.choice()"
           (changed)="theme.choose($event)"
@@ -72,7 +72,7 @@ export const KEYS: readonly (readonly [string, string])[] = [
       </div>
       <fl-check-field
         class="mt-2 border-t border-rule"
-        label="Single keys work; Ctrl z does in any case"
+        label="Use single-key shortcuts (Ctrl z always works)"
         [checked]="keysOf.single()"
         (changed)="keysOf.setSingle($event)"
       />
@@ -87,7 +87,7 @@ export class KeyList {
   protected readonly keysOf = inject(Keys);
   protected readonly theme = inject(Theme);
   protected readonly themes = [
-    { value: 'system', name: 'as the system' },
+    { value: 'system', name: 'same as system' },
     { value: 'light', name: 'light' },
     { value: 'dark', name: 'dark' },
   ] as const satisfies readonly ToggleChoice<ThemeChoice>[];

@@ -9,7 +9,9 @@ export async function leavePlan(): Promise<boolean> {
   if (!store.isOpen() || store.saved() === 'saved' || warned === store.plan()) return true;
   if (await store.settle()) return true;
   warned = store.plan();
-  notices.say('This plan is not saved yet: export it first. Go once more to leave it unsaved.');
+  notices.say(
+    'This plan is not saved yet. Export it first. To leave without saving, go to the page again.',
+  );
   return false;
 }
 let warned: unknown = null;

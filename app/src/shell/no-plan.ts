@@ -10,15 +10,15 @@ import { PlanStore } from '../session/plan-store';
   template: `
     @if (deleted()) {
       <h1 class="text-2xl font-bold">This plan was deleted in another tab</h1>
-      <p class="mt-2">It is not written again until you bring it back.</p>
+      <p class="mt-2">Restore the plan to go on editing it.</p>
       <div class="mt-4 flex gap-2">
-        <button type="button" class="btn-main" (click)="store.bringBack()">Bring it back</button>
+        <button type="button" class="btn-main" (click)="store.bringBack()">Restore the plan</button>
         <a routerLink="/" class="btn">See all plans</a>
       </div>
     } @else {
-      <h1 class="text-2xl font-bold">There is no such plan here</h1>
+      <h1 class="text-2xl font-bold">No plan at this address</h1>
       <p class="mt-2">
-        Plans live in this browser. It may have been made in another one, or be among the deleted.
+        Plans are stored in one browser. This plan may be in another browser, or deleted.
       </p>
       <a routerLink="/" class="btn-main mt-4">See all plans</a>
     }

@@ -18,8 +18,8 @@ const MOST_NAMED = 6;
   imports: [Dialog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <fl-dialog #dialog label="This undoes work that is done" (closed)="store.answerHeld(false)">
-      <h2 class="text-xl font-bold">This undoes work that is done</h2>
+    <fl-dialog #dialog label="This change affects finished work" (closed)="store.answerHeld(false)">
+      <h2 class="text-xl font-bold">This change affects finished work</h2>
       <ul class="my-3 list-disc pl-5" data-test="undoes">
         @for (name of named(); track name) {
           <li>{{ name }}</li>
@@ -29,12 +29,12 @@ const MOST_NAMED = 6;
         }
       </ul>
       <p>
-        What it was done to would be otherwise: it has to be done again, or looked at again. Undo
-        brings it back.
+        The change alters what that work was done on. The work will need redoing or rechecking. You
+        can undo.
       </p>
       <div class="mt-4 flex flex-wrap gap-2">
-        <button type="button" class="btn-main" (click)="agree()">Change it, do it again</button>
-        <button type="button" class="btn" (click)="dialog.close()">Leave it as it is</button>
+        <button type="button" class="btn-main" (click)="agree()">Make the change</button>
+        <button type="button" class="btn" (click)="dialog.close()">Cancel</button>
       </div>
     </fl-dialog>
   `,

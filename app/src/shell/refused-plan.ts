@@ -11,10 +11,10 @@ import { PlanFiles } from '../storage/plan-files';
   host: { class: 'block max-w-3xl' },
   template: `
     <h1 class="text-2xl font-bold">
-      {{ refused().raw.name || 'This plan' }} cannot be used as it is kept
+      {{ refused().raw.name || 'This plan' }} cannot be opened as saved
     </h1>
     <p class="mt-2">
-      Nothing of it is changed until you choose. Export it first if you want it just as it stands.
+      Nothing changes until you choose. To keep a copy as saved, export the plan first.
     </p>
     <h2 class="h2 mt-4">What is wrong</h2>
     <ul
@@ -27,38 +27,34 @@ import { PlanFiles } from '../storage/plan-files';
       }
     </ul>
     @if (refused().mended; as mended) {
-      <h2 class="h2 mt-4">Mend it</h2>
+      <h2 class="h2 mt-4">Repair</h2>
       <p>
-        Figures are brought within their limits, and what leads nowhere is let go. This would be
-        changed:
+        Figures out of range move to the nearest limit, and broken references are removed. These
+        would change:
       </p>
-      <ul
-        class="mt-1 max-h-48 overflow-auto text-sm"
-        tabindex="0"
-        aria-label="What would be changed"
-      >
+      <ul class="mt-1 max-h-48 overflow-auto text-sm" tabindex="0" aria-label="What would change">
         @for (one of mended.mended; track $index) {
           <li class="border-t border-rule py-1">{{ one.text }}</li>
         }
       </ul>
       <button type="button" class="btn-main mt-2" (click)="store.takeInstead(mended.plan)">
-        Mend it and open it
+        Repair and open
       </button>
     } @else {
-      <p class="mt-4">It cannot be mended by itself.</p>
+      <p class="mt-4">The plan cannot be repaired automatically.</p>
     }
     @if (refused().lastGood; as good) {
-      <h2 class="h2 mt-4">Go back</h2>
+      <h2 class="h2 mt-4">Go back to an earlier version</h2>
       <p>
-        It was last opened and found sound on {{ when(good.at) }}; what came after would be lost.
+        The plan last opened without faults on {{ when(good.at) }}. Later changes would be lost.
       </p>
       <button type="button" class="btn mt-2" (click)="store.takeInstead(good.plan)">
-        Open it as it was then
+        Open that version
       </button>
     }
     <div class="mt-6 flex gap-2 border-t border-rule pt-4">
       <button type="button" class="btn" (click)="files.export(refused().raw)">
-        Export it as it is
+        Export as saved
       </button>
       <a class="btn" routerLink="/">See all plans</a>
     </div>

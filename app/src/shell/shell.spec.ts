@@ -123,7 +123,7 @@ describe('the shell', () => {
     const fold = [...at.root.querySelectorAll('fl-snag-drawer details')].find((one) =>
       one.textContent!.includes('is not measured. Measure it'),
     )!;
-    expect(fold.querySelector('summary')!.textContent).toContain('3 more of this kind');
+    expect(fold.querySelector('summary')!.textContent).toContain('3 more like this');
     expect(fold.querySelectorAll('fl-snag-row')).toHaveLength(3);
     expect(at.root.querySelectorAll('fl-snag-drawer fl-snag-row')).toHaveLength(
       at.store.snags().length,
@@ -197,7 +197,7 @@ describe('the ribbon', () => {
       [...at.root.querySelectorAll<HTMLElement>('fl-pending-edit button')]
         .find((button) => button.textContent!.trim() === name)!
         .click();
-    press('Change it, do it again');
+    press('Make the change');
     await at.fixture.whenStable();
     expect([has(), at.store.held()]).toEqual([false, null]);
     at.store.undo();

@@ -133,15 +133,15 @@ function focusHead(from: Element | null): void {
         data-test="not-saved"
       >
         <p class="flex-1 py-2">
-          <strong>Not saved:</strong> {{ why }} It is tried again by itself; until it holds, export
-          the plan or keep this tab open.
+          <strong>Not saved:</strong> {{ why }} Saving is retried automatically. Until it works,
+          export the plan or keep this tab open.
         </p>
         <button
           type="button"
           class="min-h-tap px-3 font-semibold underline"
           (click)="store.tryAgain()"
         >
-          Try now
+          Save now
         </button>
         <button type="button" class="min-h-tap px-3 font-semibold underline" (click)="exportPlan()">
           Export
@@ -155,7 +155,7 @@ function focusHead(from: Element | null): void {
         data-test="follows"
       >
         <p class="flex-1 py-2">
-          This plan is being edited in another tab. This one follows it as it changes.
+          This plan is being edited in another tab. Changes appear here as they are made.
         </p>
         <button type="button" class="btn px-3" (click)="store.takeOver()">Edit here instead</button>
       </div>
@@ -164,7 +164,7 @@ function focusHead(from: Element | null): void {
         class="border-b border-rule bg-copper-pale px-6 py-2 text-sm print:hidden"
         data-test="other-tab"
       >
-        This plan is also open in another tab, which follows what you do here.
+        This plan is also open in another tab. Your changes appear there too.
       </p>
     }
     @switch (store.phase()) {
@@ -195,14 +195,14 @@ function focusHead(from: Element | null): void {
             <h1 class="text-2xl font-bold">This station cannot be shown</h1>
             @if (broken.isMissing) {
               <p class="mt-2 max-w-prose">
-                Its part of the program could not be loaded: there is a newer version, or no
-                network. Load the page again; what is saved stays saved.
+                Part of the program did not load: there is a newer version, or no network. Reload
+                the page. Saved work is safe.
               </p>
-              <button type="button" class="btn-main mt-4" (click)="reload()">Load again</button>
+              <button type="button" class="btn-main mt-4" (click)="reload()">Reload</button>
             } @else {
               <p class="mt-2 max-w-prose">
-                Something in this plan met a fault of the program ({{ broken.message }}). The plan
-                itself is safe: the other stations work, and Undo and Export too.
+                This plan ran into a program fault ({{ broken.message }}). The plan is safe. The
+                other stations, Undo and Export still work.
               </p>
               <div class="mt-4 flex gap-2">
                 <button type="button" class="btn-main" (click)="boundary.tryAgain()">

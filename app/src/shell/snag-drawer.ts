@@ -18,7 +18,7 @@ import { Disclosure } from '../kit/disclosure';
 
 const MEANING: Record<Level, string> = {
   stop: 'unsafe or will not work',
-  mind: 'likely to cost rework',
+  caution: 'likely to cost rework',
   note: 'worth knowing',
 };
 
@@ -58,7 +58,7 @@ function kindsOf(snags: readonly Snag[]): Snag[][] {
               @for (kind of group.kinds; track kind[0]!.key) {
                 <ng-container *ngTemplateOutlet="row; context: { $implicit: kind[0] }" />
                 @if (kind.length > few) {
-                  <fl-disclosure class="pl-7" [summary]="kind.length - 1 + ' more of this kind'">
+                  <fl-disclosure class="pl-7" [summary]="kind.length - 1 + ' more like this'">
                     @for (snag of kind.slice(1); track snag.key) {
                       <ng-container *ngTemplateOutlet="row; context: { $implicit: snag }" />
                     }
@@ -71,14 +71,13 @@ function kindsOf(snags: readonly Snag[]): Snag[][] {
               }
             } @empty {
               <p class="py-6 text-ink-soft" [class.invisible]="!store.isJudged()">
-                Nothing found against this plan so far. That is no proof: only what is in the plan
-                can be judged.
+                No snags found. Only what is in the plan can be checked.
               </p>
             }
           </div>
           <p class="border-t border-rule px-5 py-3 text-sm text-ink-soft">
-            Brakes can kill. The part makers' sheets and local rules come before this plan, and a
-            qualified person inspects before the road.
+            Brakes can kill. The part makers’ sheets and local rules come before this plan, and a
+            qualified person inspects before road use.
           </p>
         </div>
       }
@@ -105,7 +104,7 @@ export class SnagDrawer {
   protected readonly few = FEW;
   protected readonly isOpened = signal(false);
   protected readonly groups = computed(() =>
-    (['stop', 'mind', 'note'] as const)
+    (['stop', 'caution', 'note'] as const)
       .map((level) => ({
         level,
         word: LEVEL_WORDS[level],

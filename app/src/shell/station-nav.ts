@@ -50,7 +50,7 @@ import { STATIONS } from '../stations/registry';
                     >{{ station.count
                     }}<span class="sr-only">
                       {{ station.count === 1 ? 'snag' : 'snags'
-                      }}{{ station.stops ? ', a stop among them' : '' }}</span
+                      }}{{ station.stops ? ', including a stop' : '' }}</span
                     ></span
                   >
                 }

@@ -59,18 +59,18 @@ export const STATIONS: readonly StationEntry[] = [
     floor: true,
     pages: [
       { path: 'card', name: 'Card', title: 'Card of a line', shows: ['line', 'bender'] },
-      { path: 'cuts', name: 'Cuts', title: 'Cuts out of the stock', rules: ['stock-short'] },
+      { path: 'cuts', name: 'Cuts', title: 'Cuts from stock', rules: ['stock-short'] },
       {
         path: 'list',
         name: 'List',
-        title: 'One list to buy',
+        title: 'Shopping list',
         shows: ['ownItem'],
         rules: ['order-late', 'order-stray', 'order-wrong', 'washers-few'],
       },
       {
         path: 'kits',
         name: 'Kits',
-        title: 'Kits, before one is ordered',
+        title: 'Kits to check before ordering',
         shows: ['kit'],
         rules: ['kit-differs'],
       },
@@ -105,7 +105,7 @@ export const STATIONS: readonly StationEntry[] = [
       {
         path: 'calipers',
         name: 'Calipers',
-        title: 'Calipers over their discs',
+        title: 'Caliper shims',
         rules: ['stack-off', 'stack-bolt', 'disc-hand'],
       },
       {
@@ -117,15 +117,15 @@ export const STATIONS: readonly StationEntry[] = [
       },
       {
         path: 'parking',
-        name: 'Parking',
+        name: 'Parking brake',
         title: 'Parking brake and pedal',
         shows: ['cable'],
         rules: ['cable-length'],
       },
       {
         path: 'wires',
-        name: 'Wires',
-        title: 'Wires of an actuator',
+        name: 'Wiring',
+        title: 'Actuator wiring',
         shows: ['wire'],
         rules: ['wire-range', 'breakaway-untested'],
       },
@@ -152,11 +152,11 @@ export const STATIONS: readonly StationEntry[] = [
     shows: ['fillRun', 'plan'],
     floor: true,
     pages: [
-      { path: 'plan', name: 'Plan', title: 'Plan: order, method, amounts' },
+      { path: 'plan', name: 'Plan', title: 'Plan: order, method, volumes' },
       {
         path: 'run',
         name: 'Run',
-        title: 'Run at the bleeders',
+        title: 'Run: bleeding, step by step',
         shows: ['fillRun'],
         rules: ['bench-open', 'joint-loose-filled', 'pads-out', 'pushrod-unlooked', 'drums-unset'],
       },
@@ -184,25 +184,25 @@ export const STATIONS: readonly StationEntry[] = [
     pages: [
       {
         path: 'rounds',
-        name: 'Rounds',
+        name: 'Tests',
         shows: ['circuit', 'hold', 'airTest', 'pedalReading'],
       },
       {
         path: 'curve',
-        name: 'Curve',
-        title: 'Curve: air or flex',
+        name: 'Pedal curve',
+        title: 'Pedal curve: air or flex',
         shows: ['curve'],
         rules: ['travel-differs'],
       },
       {
         path: 'stops',
         name: 'Stops',
-        title: 'Stops and bedding',
+        title: 'Stops and bedding in',
         shows: ['stopTest'],
         rules: ['rear-locked'],
       },
-      { path: 'sign', name: 'Sign', title: 'Sign-off and pack' },
-      { path: 'compare', name: 'Compare', title: 'Compare two plans' },
+      { path: 'sign', name: 'Sign off', title: 'Sign off and pack' },
+      { path: 'compare', name: 'Compare', title: 'Compare plans' },
     ],
   },
 ];

@@ -21,7 +21,7 @@ describe('Route', () => {
     const at = await station('route', 'r2');
     await at.type(at.root.querySelectorAll<HTMLInputElement>('[data-test=move]')[4]!, 'aft 5');
     expect(at.texts('fl-snag-row').join(' ')).toMatch(
-      /Between nodes 4 and 5 there are 5 mm .* short/,
+      /Between nodes 4 and 5 there are 5 mm, and the bends need 8\.9/,
     );
     expect(at.one('[data-test=no-strip]')).not.toBeNull();
   });
@@ -153,8 +153,8 @@ describe('Size', () => {
       [...at.root.querySelectorAll<HTMLElement>('button')].find(
         (b) => b.textContent!.trim() === name,
       )!;
-    await at.click(button('Hold these figures as A'));
-    await at.click(button('Discs instead'));
+    await at.click(button('Save as option A'));
+    await at.click(button('Change to discs'));
     expect(at.store.plan().sizing!.rear.kind).toBe('disc');
     expect(at.store.plan().sizing!.open).toContain('rear.padMu');
     await at.click(button('Two masters and a bar'));
@@ -172,7 +172,7 @@ describe('Size', () => {
     await new Promise((done) => setTimeout(done));
     await at.click(
       [...at.root.querySelectorAll<HTMLElement>('button')].find((b) =>
-        b.textContent!.includes('Begin with guesses'),
+        b.textContent!.includes('Start with estimates'),
       )!,
     );
     expect(at.store.plan().sizing!.open.length).toBeGreaterThan(25);
@@ -199,9 +199,9 @@ describe('Size', () => {
     expect(bearing() / before).toBeCloseTo((22.225 / 25.4) ** 2, 1);
     await at.click(button('Parking brake'));
     expect(at.texts('[data-step="Holds on"]')[0]).toMatch(/2\d %/);
-    await at.click(button('Take away'));
+    await at.click(button('Remove'));
     expect(at.store.plan().parking).toBeNull();
-    const add = at.one<HTMLSelectElement>('select[aria-label="Size something more"]');
+    const add = at.one<HTMLSelectElement>('select[aria-label="Add a system"]');
     add.value = 'Parking by hydraulics';
     add.dispatchEvent(new Event('change'));
     await at.settle();
@@ -222,8 +222,8 @@ describe('Size', () => {
       [...at.root.querySelectorAll<HTMLElement>('button')].find(
         (b) => b.textContent!.trim() === name,
       )!;
-    await at.click(button('Begin with guesses'));
-    await at.click(button('One axle more'));
+    await at.click(button('Start with estimates'));
+    await at.click(button('Add axle'));
     expect(at.texts('[data-step^=Axle]')).toHaveLength(2);
     expect(at.root.textContent).toMatch(/Trailer, empty\..*axle 2 uses/);
     expect(

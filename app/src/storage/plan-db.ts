@@ -72,7 +72,7 @@ export class PlanDb {
     return db.transaction('rw', heads, bodies, async () => {
       const head = await heads.get(plan.id);
       const revision = head?.revision ?? 0;
-      if (head?.deletedAt) throw new PlanDeleted('It was deleted in another tab.');
+      if (head?.deletedAt) throw new PlanDeleted('The plan was deleted in another tab.');
       if (revision !== base)
         throw new RevisionConflict(`Revision ${revision} found, ${base} expected.`);
       await heads.put({

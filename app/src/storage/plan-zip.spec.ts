@@ -28,7 +28,7 @@ describe('a plan with its photographs in one file', () => {
   });
   test('what is none, damaged, or without a plan is refused in a sentence; what else is in it is left out', () => {
     expect(faults(strToU8('nonsense'))).toBe(
-      'This file cannot be unpacked: it is damaged, or no zip file.',
+      'This file cannot be unpacked. It is damaged, or not a zip file.',
     );
     expect(faults(zipPlan('{}', photos).slice(0, 40))).toMatch(/damaged/);
     expect(faults(zipSync({ 'other.txt': strToU8('x') }))).toBe(
@@ -46,7 +46,7 @@ describe('a plan with its photographs in one file', () => {
     // A hundred and sixty million noughts pack into little.
     const bomb = zipSync({ 'plan.firmline.json': new Uint8Array(160_000_000) }, { level: 1 });
     expect(bomb.length).toBeLessThan(2_000_000);
-    expect(faults(bomb)).toMatch(/plan\.firmline\.json is too big when it is unpacked/);
+    expect(faults(bomb)).toMatch(/plan\.firmline\.json is too large when unpacked/);
   });
   test('no room in the browser is said, and that nothing was lost', () => {
     const full = Object.assign(new Error('full'), { name: 'QuotaExceededError' });

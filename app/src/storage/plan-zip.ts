@@ -28,14 +28,14 @@ export function unzipPlan(bytes: Uint8Array): {
         if (!isPlan && !/^photos\/[\w-]{1,80}\.jpg$/.test(name)) return false;
         total += originalSize;
         if (total > MOST_ZIP_BYTES || (isPlan && originalSize > 2 * MOST_PLAN_BYTES))
-          throw fault(`${name} is too big when it is unpacked.`);
+          throw fault(`${name} is too large when unpacked.`);
         return true;
       },
     });
   } catch (error) {
     throw error instanceof PlanFileError
       ? error
-      : fault('This file cannot be unpacked: it is damaged, or no zip file.');
+      : fault('This file cannot be unpacked. It is damaged, or not a zip file.');
   }
   const plan = files[PLAN_NAME];
   if (!plan) throw fault(`There is no ${PLAN_NAME} in it.`);

@@ -35,7 +35,7 @@ export class PlanZips {
     }
     if (bad)
       this.notices.say(
-        `${bad} of ${photos.size} photographs in ${file.name} are damaged, or there is no room for them: they are left out.`,
+        `${bad} of ${photos.size} photographs in ${file.name} were left out: damaged, or no room for them.`,
       );
     return plan;
   }

@@ -5,7 +5,7 @@ import type { StoredMesh } from './tables';
 const done = <T>(request: IDBRequest<T>): Promise<T> =>
   new Promise((resolve, reject) => {
     request.onsuccess = () => resolve(request.result);
-    request.onerror = () => reject(request.error ?? new Error('The browser said no more.'));
+    request.onerror = () => reject(request.error ?? new Error('The browser gave no reason.'));
   });
 
 /** What the browser keeps, just as it is; null where it keeps nothing yet. Nothing is made or brought up to date. */

@@ -9,7 +9,7 @@ import { createAirWorker } from './workers';
 /** Reckons beside the page where air goes while a plan is bled. */
 @Injectable({ providedIn: 'root' })
 export class AirWork {
-  private readonly calls = new Calls<typeof airJobs>(createAirWorker, 'Reckoning the air');
+  private readonly calls = new Calls<typeof airJobs>(createAirWorker, 'Calculating the air');
 
   schools(asked: Asked, signal: AbortSignal): Promise<Predicted[]> {
     return this.calls.call('schools', asked, { signal });

@@ -10,7 +10,7 @@ import { createMakingWorker } from './workers';
 /** Works out orders of bends, cuts and sessions beside the page; the worker stays for the next question. */
 @Injectable({ providedIn: 'root' })
 export class BenchWork {
-  private readonly calls = new Calls<typeof makingJobs>(createMakingWorker, 'Working it out');
+  private readonly calls = new Calls<typeof makingJobs>(createMakingWorker, 'The calculation');
 
   order(input: OrderInput, signal: AbortSignal): Promise<BendOrder> {
     return this.calls.call('order', input, { signal });

@@ -12,7 +12,7 @@ const jobs = {
   refuse: (what: 'input' | 'plan' | 'other'): never => {
     if (what === 'input') throw new InputError('pedal.ratio', '0 is too little.');
     if (what === 'plan')
-      throw new PlanFileError([{ path: 'lines[0]', message: 'This is missing.' }]);
+      throw new PlanFileError([{ path: 'lines[0]', message: 'This field is missing.' }]);
     throw new TypeError('beyond all telling');
   },
 };

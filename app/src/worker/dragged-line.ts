@@ -18,7 +18,7 @@ const nobody = (): void => undefined;
 @Injectable({ providedIn: 'root' })
 export class DraggedLine {
   private readonly store = inject(PlanStore);
-  private readonly calls = new Calls<SpaceJobs>(createSpaceWorker, 'The measuring');
+  private readonly calls = new Calls<SpaceJobs>(createSpaceWorker, 'The measurement');
   /** The worker could not be had: the page measures each line itself when it is shown. */
   private broken = false;
   private around: Around | null = null;

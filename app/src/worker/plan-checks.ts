@@ -11,7 +11,7 @@ const MOST_MS = 30_000;
 /** Reads and checks plans away from the page; what is refused is thrown as PlanFileError, with every fault and its place. */
 @Injectable({ providedIn: 'root' })
 export class PlanChecks {
-  private readonly calls = new Calls<typeof checkJobs>(createCheckWorker, 'The checking of plans');
+  private readonly calls = new Calls<typeof checkJobs>(createCheckWorker, 'The plan check');
 
   /** The plan in the text of a file: in a worker of its own, so that a slow one holds up no other. */
   async read(text: string, signal?: AbortSignal): Promise<Plan> {

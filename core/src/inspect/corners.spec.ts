@@ -123,7 +123,7 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
         hub({ endPlayMm: 0.01 }),
         hub({ newLock: false }),
       ].map(([snag]) => snag!.level),
-    ).toEqual(['stop', 'stop', 'mind', 'mind']);
+    ).toEqual(['stop', 'stop', 'caution', 'caution']);
     expect(hub({})).toEqual([]);
   });
 
@@ -210,7 +210,7 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
         load({ afterMm: 41 }),
         load({ sound: false }),
       ].map(([snag]) => snag!.level),
-    ).toEqual(['mind', 'mind', 'mind', 'stop', 'stop']);
+    ).toEqual(['caution', 'caution', 'caution', 'stop', 'stop']);
     expect(load({})).toEqual([]);
   });
 

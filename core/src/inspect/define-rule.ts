@@ -15,7 +15,7 @@ import {
 import type { PlanView } from '../plan/results/index.ts';
 import { cornerAt, endName, endNode, onLine, onPart } from './rule-kit/places.ts';
 
-export type Level = 'stop' | 'mind' | 'note';
+export type Level = 'stop' | 'caution' | 'note';
 export const STATIONS = [
   'measure',
   'size',
@@ -111,7 +111,7 @@ const unjudged = (id: string, error: unknown): Finding => ({
   level: 'note',
   text: `${NOT_JUDGED} (${id}): ${(error as Error).message}`,
 });
-export const NOT_JUDGED = 'This could not be judged';
+export const NOT_JUDGED = 'This rule could not be checked';
 
 interface Subject<A extends About> {
   readonly args: Subjects[A];

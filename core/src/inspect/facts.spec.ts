@@ -64,7 +64,7 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
   test.each<[rule: string, level: Snag['level'], speaks: Plan, silent: Plan, text: RegExp]>([
     [
       'purpose-unknown',
-      'mind',
+      'caution',
       after(gannet, part(tee.id, { kind: 'other' })),
       after(gannet, part(tee.id, { kind: 'other', facts: { copied: true } })),
       /Nothing says what this part does in the line/,
@@ -72,7 +72,7 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
     // Common practice: an end of the line is no part in it.
     [
       'purpose-unknown',
-      'mind',
+      'caution',
       after(gannet, part(tee.id, { kind: 'other' })),
       after(gannet, part(drum.id, { kind: 'other' })),
       /Nothing says what this part does in the line/,
@@ -80,15 +80,15 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
     // ISO 4925 class 6 (from memory).
     [
       'fluid-thick',
-      'mind',
+      'caution',
       after(withModulator, part('abs', { facts: { thinFluid: true } })),
       withModulator,
-      /The maker's sheet calls for low-viscosity fluid, and the plan uses DOT 4, which reacts slowly/,
+      /The maker’s sheet calls for low-viscosity fluid, and the plan uses DOT 4, which reacts slowly/,
     ],
     // 49 CFR 571.106 S5.1 (from memory): crimped or swaged on the road.
     [
       'hose-made-up',
-      'mind',
+      'caution',
       after(wheatear, hose({ madeUp: true }), sized('category', 'light')),
       after(wheatear, sized('category', 'light')),
       /The hose has reusable ends/,
@@ -118,14 +118,14 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
     // The pad maker's limit, set a degree either side of what is reached.
     [
       'brakes-fade',
-      'mind',
+      'caution',
       after(gannet, sized('heat.rotor.front.fadeC', hottest - 1)),
       after(gannet, sized('heat.rotor.front.fadeC', hottest + 1)),
       /6 km down 6 % at 30 km\/h, laden: the brakes reach 424 °C and fade from 423/,
     ],
     [
       'brakes-fade',
-      'mind',
+      'caution',
       after(towed, trailered('heat.rotor.fadeC', drumC - 1)),
       after(towed, trailered('heat.rotor.fadeC', drumC + 1)),
       /^1.7 km down 7 % at 40 km\/h, laden/,
@@ -133,10 +133,10 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
     // Common practice.
     [
       'pedal-room',
-      'mind',
+      'caution',
       pedalled({ brakeToThrottleMm: 49 }),
       pedalled({ brakeToThrottleMm: 50 }),
-      /Brake to throttle: 49 mm, and 50 mm are wanted: one shoe presses both/,
+      /Brake to throttle: 49 mm, and 50 mm are wanted: one shoe can press both/,
     ],
     [
       'pedal-room',
@@ -153,18 +153,24 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
       after(gannet, sized('heat.fluidC', 129)),
       /Fluid was measured at 155 °C, and DOT 4 with water in it boils at 155 °C, and vapor in the/,
     ],
-    ['fluid-boils', 'mind', after(gannet, sized('heat.fluidC', 130)), gannet, /measured at 130 °C/],
+    [
+      'fluid-boils',
+      'caution',
+      after(gannet, sized('heat.fluidC', 130)),
+      gannet,
+      /measured at 130 °C/,
+    ],
     // UN R13-H annex 4 (from memory): four stops, the fifth as with the booster failed; a large tank does it.
     [
       'booster-reserve',
-      'mind',
+      'caution',
       after(weak, sized('boosterBy', { kind: 'vacuum', chamberMl: 300 })),
       after(weak, sized('boosterBy', { kind: 'vacuum', chamberMl: 60_000 })),
       /In the fifth, at 500 N, 2\.3 m\/s² are left where 2\.44 are required \(UN R13-H annex 4, from/,
     ],
     [
       'booster-reserve',
-      'mind',
+      'caution',
       after(weak, sized('boosterBy', { kind: 'hydraulic', mostN: 3000, stops: 4 })),
       after(weak, sized('boosterBy', { kind: 'hydraulic', mostN: 3000, stops: 5 })),
       /The vacuum store is good for 4 stops/,
@@ -175,18 +181,18 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
       'note',
       after(weak, sized('boosterBy', electric('not-known'))),
       after(weak, sized('boosterBy', electric('none'))),
-      /It is not known whether the booster's control unit must be coded for other calipers/,
+      /It is not known whether the booster’s control unit must be coded for other calipers/,
     ],
     [
       'booster-coding',
-      'mind',
+      'caution',
       after(weak, sized('boosterBy', electric('needed'))),
       after(weak, sized('boosterBy', electric('done'))),
       /Have it coded before the first drive/,
     ],
     [
       'booster-weak',
-      'mind',
+      'caution',
       after(weak, sized('boosterBy', { ...electric('done'), mostN: 3 * 100 * lever - 1 })),
       after(weak, sized('boosterBy', { ...electric('done'), mostN: 3 * 100 * lever + 1 })),
       /^It gives/,

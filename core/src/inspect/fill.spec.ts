@@ -67,10 +67,10 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
     ).toEqual([]);
   });
   test.each([
-    ['pushrod-unlooked', 'play:', 'mind'],
-    ['drums-unset', 'drums', 'mind'],
+    ['pushrod-unlooked', 'play:', 'caution'],
+    ['drums-unset', 'drums', 'caution'],
     ['pads-out', 'pads', 'stop'],
-    ['bench-open', 'bench:', 'mind'],
+    ['bench-open', 'bench:', 'caution'],
     ['joint-loose-filled', 'joints:', 'stop'],
   ] as const)(
     "'%s' speaks once fluid is in and it was not said, and not once it was",
@@ -105,7 +105,7 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
     expect(found(plan({ makers: { ...makers, source: '' } }), 'order-not-sheet')).toEqual([]);
   });
 
-  test("'reservoir-short' where one corner's flush empties it", () => {
+  test("'reservoir-short' where one corner’s flush empties it", () => {
     const most = Math.max(
       ...viewPlan(gannet).bleeding[0]!.result!.order.map(({ flushMl }) => flushMl),
     );
@@ -157,9 +157,11 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
   test("'fluid-wet' by the least wet boiling point of the regulation", () => {
     // 49 CFR 571.116 (from memory): DOT 4 boils wet from 155 °C.
     expect(found(fluid({ boilC: 154 }), 'fluid-wet').map(({ level }) => level)).toEqual(['stop']);
-    expect(found(fluid({ boilC: 165 }), 'fluid-wet').map(({ level }) => level)).toEqual(['mind']);
+    expect(found(fluid({ boilC: 165 }), 'fluid-wet').map(({ level }) => level)).toEqual([
+      'caution',
+    ]);
     expect(found(fluid({ boilC: 171 }), 'fluid-wet')).toEqual([]);
-    expect(found(fluid({ hotC: 149 }), 'fluid-wet').map(({ level }) => level)).toEqual(['mind']);
+    expect(found(fluid({ hotC: 149 }), 'fluid-wet').map(({ level }) => level)).toEqual(['caution']);
     expect(found(fluid({ hotC: 160 }), 'fluid-wet').map(({ level }) => level)).toEqual(['stop']);
     expect([
       ...found(fluid({ hotC: 149, boilC: 230 }), 'fluid-wet'),
@@ -211,7 +213,7 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
         where,
         level,
       ]),
-    ).toEqual([['C1', 'mind']]);
+    ).toEqual([['C1', 'caution']]);
     // As slow, along a line that only falls.
     const flat = { ...humped(470), lines: gannet.lines };
     expect(found(plan({ method: 'gravity' }, flat), 'air-stays')).toEqual([]);

@@ -44,7 +44,7 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
     expect(found(sourced, 'torque-open')).toEqual([]);
   });
 
-  test("'torque-off' holds what the wrench said against what is wanted, and a bolt's figure against its size", () => {
+  test("'torque-off' holds what the wrench said against what is wanted, and a bolt’s figure against its size", () => {
     const joint = (torqueNm: number, said: number): Plan =>
       floor(
         withTight(NO_FLOOR, task('tighten:line-r2:a'), said, AT),
@@ -211,6 +211,6 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
       edit: 'removeCorner',
       with: { id: 'line-r2', index: 0 },
     });
-    expect(found(moved, 'undone-by-change').map(({ where }) => where)).toEqual(['Run R2 loosely']);
+    expect(found(moved, 'undone-by-change').map(({ where }) => where)).toEqual(['Fit R2 loosely']);
   });
 });

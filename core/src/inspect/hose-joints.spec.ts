@@ -41,7 +41,7 @@ describe('the joint at the end of a hose', () => {
     [
       'no washers',
       work({ washers: 'none' }),
-      /^mind banjo-washers H1, end B: A banjo needs two new sealing washers, one on each face of its/,
+      /^caution banjo-washers H1, end B: A banjo needs two new sealing washers, one on each face of its/,
     ],
     [
       'two eyes on one bolt',
@@ -61,7 +61,7 @@ describe('the joint at the end of a hose', () => {
     [
       'a torque too high',
       work({ torqueNm: 60 }),
-      /^mind torque-unlikely H1, end B: 60 N·m \(44\.3 lbf·ft\) looks wrong for M10x1/,
+      /^caution torque-unlikely H1, end B: 60 N·m \(44\.3 lbf·ft\) looks wrong for M10x1/,
     ],
   ])('with %s is told', (_, on, told) => {
     expect(words(on)).toEqual([expect.stringMatching(told)]);
@@ -158,7 +158,7 @@ describe('what an adapter and a hose are rated for', () => {
     expect(said(gannet)).toEqual([]);
     expect(said(fitted('npt-coupling:1/8:1/8'))).toEqual([
       expect.stringMatching(
-        /^mind NPT coupling, 1\/8 will see 6\.9 MPa\. Brass pipe fittings hold about 1\.4 MPa in class 125,/,
+        /^caution NPT coupling, 1\/8 will see 6\.9 MPa\. Brass pipe fittings hold about 1\.4 MPa in class 125,/,
       ),
     ]);
     expect(said(fitted('union-inverted:3/8-24 UNF:3/8-24 UNF'))).toEqual([]);

@@ -36,7 +36,7 @@ export const RULES: readonly Rule[] = [
   ...FILL_RULES,
   ...PROVE_RULES,
 ];
-const RANK: Record<Level, number> = { stop: 0, mind: 1, note: 2 };
+const RANK: Record<Level, number> = { stop: 0, caution: 1, note: 2 };
 
 interface SnagWithFix {
   readonly snag: Snag;

@@ -32,7 +32,7 @@ const making = (patch: object): Plan =>
 describe('rules of the bench: the plan in which each speaks, and the nearest in which it does not', () => {
   test("'no-order' speaks where every order meets the bender, and not where the body stands further off", () => {
     expect(found(gannet, 'no-order').map(({ where, level }) => [where, level])).toEqual([
-      ['F2', 'mind'],
+      ['F2', 'caution'],
     ]);
     const bender = gannet.bench.benders[0]!;
     const around = { solids: [], lever: { lengthMm: 100, wideMm: 10, highMm: 10 } };

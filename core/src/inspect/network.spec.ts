@@ -219,7 +219,7 @@ describe('one network of tubes, hoses and inner passages', () => {
       ['MR.outlet > RL.hose end at bracket', 'rear'],
     ]);
     expect(said(plan, 'reservoir-shared').join()).toMatch(
-      /mind R: Front brakes and Rear brakes draw from one reservoir/,
+      /caution R: Front brakes and Rear brakes draw from one reservoir/,
     );
     const { network } = viewPlan(plan);
     const lost = (of: Plan): string[] =>
@@ -245,7 +245,7 @@ describe('one network of tubes, hoses and inner passages', () => {
       const parts = withParts({ M: 'master', V: kind, FL: 'caliper' });
       const turned = joined(parts, [['M.outlet > V.outlet'], ['V.inlet > FL.hose end at bracket']]);
       expect(said(turned, 'valve-backwards').join()).toMatch(
-        /stop V: L1 brings pressure to the valve's outlet \(outlet\)/,
+        /stop V: L1 brings pressure to the valve’s outlet \(outlet\)/,
       );
       expect(
         said(
@@ -518,7 +518,7 @@ describe('what the drawing says to Size', () => {
       deadMm: 1,
     } as const;
     expect(said(sized(AXLES, { master: twin }), 'drawing-differs').join()).toMatch(
-      /mind Size and the drawing/,
+      /caution Size and the drawing/,
     );
     const bores = (rearBoreMm: number) =>
       said(sized(DIAGONAL, { master: { ...twin, rearBoreMm } }), 'drawing-differs').join();

@@ -179,7 +179,7 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
       found(plan({ holds: [hold({ rests: 'older' })] }), 'changed-since-proved').map(
         ({ level, place }) => [level, place.kind],
       ),
-    ).toEqual([['mind', 'circuit']]);
+    ).toEqual([['caution', 'circuit']]);
     expect(found(plan({ holds: [hold()] }), 'changed-since-proved')).toEqual([]);
     const sign = (is: string): Plan =>
       plan({

@@ -104,7 +104,7 @@ describe('the rules', () => {
       reads: [],
       judge: (line) => {
         if (line.line.id === 'line-r1') throw new Error('no such corner');
-        return { level: 'mind', text: 'looked at' };
+        return { level: 'caution', text: 'looked at' };
       },
     });
     const found = rule.find(viewPlan(PLANS[0]!));

@@ -21,23 +21,23 @@ describe('snags of the demo plan', () => {
       ['stop', 'threads-differ', 'R1, end A'],
       ['stop', 'bubble-inverted', 'F2, end B'],
       ['stop', 'sealant-misplaced', 'F3, end A'],
-      ['mind', 'tape-suspect', 'Clutch slave, inlet'],
-      ['mind', 'guess-unmeasured', 'Rear right, hose end at bracket'],
-      ['mind', 'valve-needed', 'Rear valve'],
-      ['mind', 'drawing-differs', 'Size and the drawing'],
-      ['mind', 'figures-guessed', 'Foot to road'],
-      ['mind', 'residual-missing', 'Front left'],
-      ['mind', 'residual-missing', 'Front right'],
-      ['mind', 'near-hot', 'R3'],
-      ['mind', 'in-reserved', 'R1'],
-      ['mind', 'unheld', 'F3'],
-      ['mind', 'unheld', 'C1'],
-      ['mind', 'out-of-reach', 'Clutch master, outlet'],
-      ['mind', 'out-of-reach', 'Clutch slave, bleeder'],
-      ['mind', 'lines-touch', 'R1 and C1'],
-      ['mind', 'adapter-length', 'C1, end A'],
-      ['mind', 'no-order', 'F2'],
-      ['mind', 'cut-unsure', 'R3'],
+      ['caution', 'tape-suspect', 'Clutch slave, inlet'],
+      ['caution', 'guess-unmeasured', 'Rear right, hose end at bracket'],
+      ['caution', 'valve-needed', 'Rear valve'],
+      ['caution', 'drawing-differs', 'Size and the drawing'],
+      ['caution', 'figures-guessed', 'Foot to road'],
+      ['caution', 'residual-missing', 'Front left'],
+      ['caution', 'residual-missing', 'Front right'],
+      ['caution', 'near-hot', 'R3'],
+      ['caution', 'in-reserved', 'R1'],
+      ['caution', 'unheld', 'F3'],
+      ['caution', 'unheld', 'C1'],
+      ['caution', 'out-of-reach', 'Clutch master, outlet'],
+      ['caution', 'out-of-reach', 'Clutch slave, bleeder'],
+      ['caution', 'lines-touch', 'R1 and C1'],
+      ['caution', 'adapter-length', 'C1, end A'],
+      ['caution', 'no-order', 'F2'],
+      ['caution', 'cut-unsure', 'R3'],
       ['note', 'free-play', 'Clutch master'],
       ['note', 'thread-trusted', 'R3, end B'],
       ['note', 'flare-before-bend', 'F2, end B'],
@@ -102,7 +102,7 @@ describe('each rule against a plan spoilt for it', () => {
         },
       },
       'stop',
-      /5 mm and the bends need/,
+      /5 mm, and the bends need/,
     ],
     [
       'line-open',
@@ -131,8 +131,8 @@ describe('each rule against a plan spoilt for it', () => {
     [
       'port-angle',
       { edit: 'removeCorner', with: { id: 'line-r1', index: 0 } },
-      'mind',
-      /off the port's axis/,
+      'caution',
+      /off the port’s axis/,
     ],
     [
       'feed-short',
@@ -149,20 +149,20 @@ describe('each rule against a plan spoilt for it', () => {
           ],
         },
       },
-      'mind',
+      'caution',
       /There is 9 mm of straight between the two bends, and Bench bender 3\/16 in needs 10/,
     ],
     [
       'changed-after-made',
       { edit: 'removeCorner', with: { id: 'line-f2', index: 1 } },
-      'mind',
+      'caution',
       /4 steps were ticked on an older card/,
     ],
     [
       'not-bled',
       { edit: 'removePart', with: { id: 'front-tee' } },
       'stop',
-      /No pipe brings fluid to/,
+      /No line brings fluid to/,
     ],
     [
       'point-unfixed',
@@ -178,7 +178,7 @@ describe('each rule against a plan spoilt for it', () => {
           },
         },
       },
-      'mind',
+      'caution',
       /three tapes or more/,
     ],
     [
@@ -201,7 +201,7 @@ describe('each rule against a plan spoilt for it', () => {
           },
         },
       },
-      'mind',
+      'caution',
       /Take one more reading, from another datum/,
     ],
   ])('%s', (rule, call, level, sentence) => {
@@ -286,18 +286,28 @@ describe('each rule against a plan spoilt for it', () => {
     );
   test.each<[string, [string, unknown][], Snag['level'], RegExp]>([
     ['pedal-stroke', [['master.strokeMm', 10]], 'stop', /runs out of stroke/],
-    ['pedal-stroke', [['airMl.rear', 4]], 'mind', /Pedal travel is 146 of 190 mm at full pressure/],
+    [
+      'pedal-stroke',
+      [['airMl.rear', 4]],
+      'caution',
+      /Pedal travel is 146 of 190 mm at full pressure/,
+    ],
     ['stops-too-long', [['pedal.forceN', 200]], 'stop', /70 m is the limit \(FMVSS 135/],
     ['stops-too-long', [['rear.cylinderMm', 15]], 'stop', /168 m is the limit/],
-    ['foot-too-hard', [['pedal.forceN', 600]], 'mind', /500 N is the most/],
+    [
+      'foot-too-hard',
+      [['pedal.forceN', 600]],
+      'caution',
+      /Calculated for 600 N of pedal force, and 500 N is the most allowed \(FMVSS 135 \/ UN R13-H,/,
+    ],
     [
       'booster-weak',
       [['booster', { gain: 5, vacuumKPa: 40, diaphragmMm2: 20_000 }]],
-      'mind',
+      'caution',
       /Its vacuum gives 800 N and this foot force needs 10714 N/,
     ],
-    ['figure-unlikely', [['master.boreMm', 7]], 'mind', /7 mm looks wrong/],
-    ['figure-unlikely', [['pedal.ratio', 40]], 'mind', /40 to 1 looks wrong/],
+    ['figure-unlikely', [['master.boreMm', 7]], 'caution', /7 mm looks wrong/],
+    ['figure-unlikely', [['pedal.ratio', 40]], 'caution', /40 to 1 looks wrong/],
   ])('%s', (rule, figures, level, sentence) => {
     const silent = found(gannet(), rule)
       .filter((s) => s.level === level)
@@ -332,7 +342,7 @@ describe('each rule against a plan spoilt for it', () => {
     [
       'residual-wrong',
       [port('port-master-rear', { residualMPa: 0.0138 })],
-      'mind',
+      'caution',
       /holds 2 psi and feeds Rear left, a drum/,
     ],
     [
@@ -347,8 +357,8 @@ describe('each rule against a plan spoilt for it', () => {
         part('master', { figures: { levelMm: 900 } }),
         port('port-master-front', { residualMPa: 0.0138 }),
       ],
-      'mind',
-      /The fluid stands above Front left, so fluid cannot drain back\. The residual valve of 2 psi/,
+      'caution',
+      /The fluid stands above Front left, so fluid cannot drain back/,
     ],
     [
       'level-unknown',
@@ -365,7 +375,7 @@ describe('each rule against a plan spoilt for it', () => {
     [
       'reservoir-small',
       [part('master', { figures: { reservoirMl: 60 } })],
-      'mind',
+      'caution',
       /The reservoir holds 60 mL between its marks, and pad and lining wear takes 108 mL/,
     ],
     [
@@ -393,7 +403,7 @@ describe('each rule against a plan spoilt for it', () => {
         { edit: 'addPort', with: { partId: 'fl', port: { ...fl.ports[0]!, id: 'second' } } },
         end('line-f3', 'b', 'second'),
       ],
-      'mind',
+      'caution',
       /^Front left: F2 and F3 both feed it/,
     ],
     [
@@ -417,7 +427,7 @@ describe('each rule against a plan spoilt for it', () => {
     [
       'parking-weak',
       [figures('parking', 'handN', 450)],
-      'mind',
+      'caution',
       /450 N of hand force is over the 400 N allowed \(FMVSS 135 \/ UN R13-H annex 3 \(from memory\)\)/,
     ],
     [
@@ -429,22 +439,22 @@ describe('each rule against a plan spoilt for it', () => {
     [
       'clutch-travel',
       [figures('clutch', 'slaveBoreMm', 16)],
-      'mind',
-      /Release bearing travel is 16\.5 mm and 11\.5 mm is the most\. Fit a pedal stop/,
+      'caution',
+      /Release bearing travel is 16\.5 mm and 11\.5 mm is the most/,
     ],
     [
       'clutch-travel',
       [figures('clutch', 'bearingLoadN', 4000)],
-      'mind',
+      'caution',
       /Clutch pedal force is 286 N, and 130 N is the most you want/,
     ],
     [
       'figures-guessed',
       [{ edit: 'setSheet', with: { sheet: 'clutch', to: typicalClutch() } }],
-      'mind',
+      'caution',
       /^Clutch: 14 figures are still estimated/,
     ],
-    ['figure-unlikely', [figures('clutch', 'slaveBoreMm', 7)], 'mind', /7 mm looks wrong/],
+    ['figure-unlikely', [figures('clutch', 'slaveBoreMm', 7)], 'caution', /7 mm looks wrong/],
   ])('%s %#', (rule, calls, level, sentence) => {
     const snags = found(after(...calls), rule).filter((s) => s.level === level);
     expect(snags.map((s) => `${s.where}: ${s.text}`)).toEqual(
@@ -488,7 +498,7 @@ describe('each rule against a plan spoilt for it', () => {
     const { travelMm } = viewPlan(on(1000)).works.singles[0]!;
     expect(found(on(travelMm / 0.62), 'lever-stroke')).toMatchObject([
       {
-        level: 'mind',
+        level: 'caution',
         text: expect.stringMatching(
           /Lever travel at full pressure is 22 mm of 35 mm, 62 %\. Leave more for wear and heat/,
         ) as string,
@@ -577,12 +587,12 @@ describe('a tube that runs straight from seat to seat', () => {
     } as Plan;
     return inspect(plan).filter((snag) => snag.rule === 'cannot-withdraw' && snag.where === 'T4');
   };
-  test('cannot be drawn out where it is too short to bow', () => {
+  test('cannot be drawn out where too short to bow', () => {
     // The circle itself: over a chord of 850 mm an arc 56.5 mm high is 10 mm longer, to a twentieth.
     const radius = (425 ** 2 + 56.5 ** 2) / (2 * 56.5);
     expect(2 * radius * Math.asin(425 / radius)).toBeCloseTo(860, 1);
     expect(long(850)[0]).toMatchObject({
-      level: 'mind',
+      level: 'caution',
       text: expect.stringMatching(
         /To get an end out it must bow by 56 mm, and 850 mm of that stay bent/,
       ) as string,
@@ -622,7 +632,7 @@ describe('valves and fluids in a layout with an inline handbrake', () => {
       })),
     };
     expect(found(turned, 'valve-backwards').map((snag) => snag.text)).toEqual([
-      expect.stringMatching(/^R1 brings pressure to the valve's outlet \(outlet\)/),
+      expect.stringMatching(/^R1 brings pressure to the valve’s outlet \(outlet\)/),
     ]);
   });
 
@@ -668,7 +678,7 @@ describe('fluids, sealant and free play', () => {
     });
     expect(said('sealant-missing', set('none'))).toEqual([
       expect.stringMatching(
-        /^mind C1, end A: 1\/8-27 NPT is a taper thread, and no sealant is entered/,
+        /^caution C1, end A: 1\/8-27 NPT is a taper thread, and no sealant is entered/,
       ),
     ]);
     expect(said('sealant-missing', set('paste'))).toEqual([]);
@@ -680,10 +690,10 @@ describe('fluids, sealant and free play', () => {
   };
   test.each<[string, EditCall[], string[]]>([
     ['none at the pedal', [part('master', { figures: { freePlayMm: 0 } })], ['stop']],
-    ['a little at the pedal', [part('master', { figures: { freePlayMm: 0.3 } })], ['mind']],
+    ['a little at the pedal', [part('master', { figures: { freePlayMm: 0.3 } })], ['caution']],
     ['enough at the pedal', [part('master', { figures: { freePlayMm: 0.6 } })], []],
     ['a little at a booster', [boosted, part('master', { figures: { freePlayMm: 0.3 } })], []],
-    ['none at a booster', [boosted, part('master', { figures: { freePlayMm: 0 } })], ['mind']],
+    ['none at a booster', [boosted, part('master', { figures: { freePlayMm: 0 } })], ['caution']],
   ])('free play: %s', (_, calls, levels) => {
     expect(
       found(after(...calls), 'free-play')

@@ -68,7 +68,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
           diameterMm: 50,
         }),
       ],
-      /^mind R1: 108 mm from New thing, 150 required/,
+      /^caution R1: 108 mm from New thing, 150 required/,
     ],
     [
       'near-hot',
@@ -127,7 +127,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
     [
       'near-sharp',
       [thing('zone', block([1800, -330, 430], [1900, -328, 440]), { nature: 'sharp', keepMm: 10 })],
-      /^mind R1: 3 mm from New thing, 10 required: an edge saws through/,
+      /^caution R1: 3 mm from New thing, 10 required: an edge saws through/,
     ],
     [
       'runs-into',
@@ -152,17 +152,17 @@ describe('each rule of space against a vehicle spoilt for it', () => {
           },
         },
       ],
-      /^mind R1: The line hangs 38 mm below the rails/,
+      /^caution R1: The line hangs 38 mm below the rails/,
     ],
     [
       'span-long',
       [patch('line-r1', { clipsMm: [150, 378, 605, 1061, 1850, 2427] })],
-      /^mind R1: 789 mm between two clips, 450 mm at most/,
+      /^caution R1: 789 mm between two clips, 450 mm at most/,
     ],
     [
       'span-long',
       [patch('line-r1', { clipsMm: [400, 700, 1100, 1500, 1900, 2300] })],
-      /^mind R1: 400 mm from its end A to the nearest clip, 150 mm at most/,
+      /^caution R1: 400 mm from its end A to the nearest clip, 150 mm at most/,
     ],
     [
       'span-rings',
@@ -187,7 +187,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
           },
         },
       ],
-      /^mind R1: The clip at 378 mm has nothing to fasten to within 150 mm/,
+      /^caution R1: The clip at 378 mm has nothing to fasten to within 150 mm/,
     ],
     [
       'clips-one-way',
@@ -230,7 +230,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
           },
         },
       ],
-      /^mind C1: The line rises 50 mm and falls again\. Air collects there, and in this bore a bubble/,
+      /^caution C1: The line rises 50 mm and falls again\. Air collects there, and in this bore a bubble/,
     ],
     [
       'wrench-room',
@@ -240,17 +240,17 @@ describe('each rule of space against a vehicle spoilt for it', () => {
         thing('zone', block([400, -420, 380], [489, -330, 520]), { id: 'fore' }),
         thing('zone', block([511, -420, 380], [600, -330, 520]), { id: 'aft' }),
       ],
-      /^mind R1, end A: No room to swing a wrench/,
+      /^caution R1, end A: No room to swing a wrench/,
     ],
     [
       'wrench-room',
       [thing('zone', block([490, -378, 440], [510, -350, 450]))],
-      /^mind R1, end A: No room to slide the nut back: New thing is in the way/,
+      /^caution R1, end A: No room to slide the nut back: New thing is in the way/,
     ],
     [
       'behind-gate',
       [{ edit: 'changeGate', with: { id: 'gate-bed', patch: { closed: true } } }],
-      /^mind R2, end A: Bed on is closed over this joint, and no torque is recorded/,
+      /^caution R2, end A: Bed on is closed over this joint, and no torque is recorded/,
     ],
     [
       'tube-to-moving',
@@ -274,14 +274,14 @@ describe('each rule of space against a vehicle spoilt for it', () => {
       ],
       /^stop R1, end B/,
     ],
-    ['lines-touch', [patch('line-r1', { sleeves: [] })], /^mind R1 and C1: R1 and C1 touch/],
+    ['lines-touch', [patch('line-r1', { sleeves: [] })], /^caution R1 and C1: R1 and C1 touch/],
     [
       'joint-unsupported',
       [
         { edit: 'removeThing', with: { id: 'member-front' } },
         { edit: 'removeThing', with: { id: 'engine' } },
       ],
-      /^mind Front tee: No mounting within 150 mm/,
+      /^caution Front tee: No mounting within 150 mm/,
     ],
     [
       'mesh-size',
@@ -354,7 +354,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
     }
   });
 
-  test('a mesh drawn in metres is seen by its size, and taken as metres its own distance counts', () => {
+  test('a mesh drawn in meters is seen by its size, and taken as metres its own distance counts', () => {
     // A slab 0.4 long whose face stands at y -0.3.
     const nearest = (
       from: Vec3,
@@ -384,7 +384,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
     expect(found(mended, 'mesh-size')).toEqual([]);
     // √(35² + 35²) less the tube's half.
     expect(words(mended, 'runs-into').join('\n')).toMatch(
-      /^mind R1: 47 mm from New thing, 60 required/m,
+      /^caution R1: 47 mm from New thing, 60 required/m,
     );
   });
 });
@@ -529,10 +529,10 @@ describe('heat', () => {
     words(after(gannet(), ...calls), 'part-hot').filter((text) => text.includes('New thing'));
   test('a part near it, and one over it at any height, are told; one beside it is not', () => {
     expect(said(pipe([0, 0, -100])).join()).toMatch(
-      /mind Rear tee, inlet: 80 mm from New thing, 150 required/,
+      /caution Rear tee, inlet: 80 mm from New thing, 150 required/,
     );
     expect(said(pipe([0, 0, -10])).join()).toMatch(/^stop Rear tee, inlet/);
-    expect(said(pipe([0, 0, -350])).join()).toMatch(/mind Rear tee, inlet/);
+    expect(said(pipe([0, 0, -350])).join()).toMatch(/caution Rear tee, inlet/);
     expect(said(pipe([0, 400, -350]))).toEqual([]);
   });
   // 100 mm to 400 °C, 150 to 650 °C, 200 above; never nearer than it was set down to.
@@ -547,7 +547,7 @@ describe('heat', () => {
     expect(keptFrom({ nature: 'hot', keepMm, surfaceC })).toBe(wantedMm);
     expect(keptFrom({ nature: 'solid', keepMm, surfaceC })).toBe(keepMm);
   });
-  test('a line that touches it is a stop, one that is near it a mind', () => {
+  test('a line that touches it is a stop, one that is near it a caution', () => {
     const at = (z: number): EditCall =>
       thing('exhaust', {
         kind: 'pipe',
@@ -558,10 +558,10 @@ describe('heat', () => {
         diameterMm: 50,
       });
     expect(words(after(gannet(), at(435)), 'near-hot').join()).toMatch(
-      /stop R1: The line runs into New thing at 1353 mm of its length\.,mind R3/,
+      /stop R1: The line runs into New thing at 1353 mm of its length\.,caution R3/,
     );
     expect(words(after(gannet(), at(300)), 'near-hot').join()).toMatch(
-      /mind R1: 108 mm from New thing/,
+      /caution R1: 108 mm from New thing/,
     );
   });
   test('a line along a live axle may lie below the rails', () => {

@@ -83,7 +83,7 @@ describe('hoses in a plan', () => {
     expect(validatePlan(after)).toEqual([]);
   });
 
-  test('are added, changed, made alike and taken away, each at one stroke', () => {
+  test('are added, changed, made alike and removed, each at one stroke', () => {
     const added = applyEdit(plan, {
       edit: 'addHose',
       with: { hose: { ...first, id: 'new', name: 'H9' } },

@@ -111,7 +111,7 @@ describe('reading and writing a plan file', () => {
       /already belongs to points\[0\]/,
     ],
     [
-      'a port that is not there',
+      'a port that is not fitted',
       (r) => (r.lines[0].ends.a.portId = 'nowhere'),
       'lines[0].ends.a.portId',
       /no port "nowhere"/,
@@ -141,7 +141,7 @@ describe('reading and writing a plan file', () => {
       /taped from itself/,
     ],
     ['a newer version', (r) => (r.version = 9), 'version', /version 9/],
-    ['another format', (r) => (r.format = 'other'), 'format', /not a plan of ours/],
+    ['another format', (r) => (r.format = 'other'), 'format', /not a Firm Line plan/],
   ])('refuses %s', (_, spoil, path, sentence) => {
     const raw = JSON.parse(DEMO);
     spoil(raw);
@@ -153,7 +153,7 @@ describe('reading and writing a plan file', () => {
 
   test.each([
     ['', /not JSON/],
-    ['[1]', /holds no plan/],
+    ['[1]', /The file is not a plan/],
     ['{"format":', /not JSON/],
     [`${'['.repeat(100_000)}`, /deeper than/],
   ])('refuses %.12s', (text, sentence) => expect(faultsOf(text).message).toMatch(sentence));

@@ -129,7 +129,7 @@ describe('a new line where the bench or the stock lacks something', () => {
     expect(() =>
       newLine({ ...plan, bench: { ...plan.bench, benders: [] } }, a, b, plan.circuits[0]!.id),
     ).toThrow(
-      new InputError('bench.benders', 'The bench has no bender: add one before a line is made.'),
+      new InputError('bench.benders', 'No bender on the bench. Add one before you add a line.'),
     );
   });
 });

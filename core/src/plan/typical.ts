@@ -160,26 +160,26 @@ export const PEDAL_ROOM: Readonly<Record<keyof PedalBox, PedalClearance>> = {
   clutchToBrakeMm: {
     leastMm: 50,
     mostMm: 150,
-    why: 'a shoe on the one catches the other',
+    why: 'a shoe can catch both pedals',
   },
   brakeToThrottleMm: {
     leastMm: 50,
     mostMm: 110,
-    why: 'one shoe presses both',
+    why: 'one shoe can press both',
   },
   toWallMm: {
     leastMm: 30,
     mostMm: null,
-    why: 'the shoe jams against the wall',
+    why: 'the shoe can jam against the wall',
   },
   brakeOverThrottleMm: {
     leastMm: 10,
     mostMm: 60,
-    why: 'the foot coming over from the throttle goes under the brake',
+    why: 'the foot can slide under the brake pedal coming off the throttle',
   },
   behindMm: {
     leastMm: 15,
     mostMm: null,
-    why: 'the pedal stops on the floor before the master does',
+    why: 'the pedal hits the floor before the master cylinder bottoms',
   },
 };

@@ -61,7 +61,7 @@ const STOCKED: Readonly<Record<StockKind, (id: string, bench: Bench) => boolean>
 };
 const isStock = (to: RecordKind | StockKind): to is StockKind => Object.hasOwn(STOCKED, to);
 const ABSENT: Partial<Record<RecordKind | StockKind, (id: string) => string>> = {
-  'hose stock': (id) => `There is no hose "${id}" in stock.`,
+  'hose stock': (id) => `No hose "${id}" in stock.`,
   'fitted adapter': (id) => `There is no adapter "${id}" with two ends.`,
   bender: (id) => `There is no bender "${id}" on the bench.`,
 };
@@ -76,7 +76,7 @@ export function faultsBetween(plan: Plan): Fault[] {
     void faults.push(typeof path === 'string' ? { path, message } : faultAt(path, message));
   const values = records.reduce((sum, { outline }) => sum + outline.values, 0);
   if (values > MOST_VALUES)
-    say('', `The plan holds ${values} figures and texts; ${MOST_VALUES} is the most.`);
+    say('', `The plan holds ${values} figures and texts; ${MOST_VALUES} is the limit.`);
   // Thousands of ids and references are met with every edit: a path is put together only for what is said.
   const owners = new Map<
     string,

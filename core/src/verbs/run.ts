@@ -18,7 +18,7 @@ export function runVerb(verb: string, input: unknown, nowMs?: () => number): unk
   if (!found)
     throw new InputError(
       'verb',
-      `"${verb}" is not a verb: try ${Object.keys(VERBS).join(', ')} or check.`,
+      `"${verb}" is not a verb. Use ${Object.keys(VERBS).join(', ')} or check.`,
     );
   if (typeof input !== 'object' || input === null || Array.isArray(input))
     throw new InputError('', 'The input should be one JSON object.');
@@ -31,7 +31,7 @@ export function runVerb(verb: string, input: unknown, nowMs?: () => number): unk
   if (!finite(result))
     throw new InputError(
       '',
-      'These figures lie too far apart to reckon with: one of them is next to nothing or beyond all measure.',
+      'These figures are too far apart to calculate with. Check for one that is far too small or far too large.',
     );
   return result;
 }

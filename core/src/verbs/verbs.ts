@@ -49,7 +49,7 @@ const speed = Joi.number().greater(0).max(1000);
 /** The verbs that read one JSON object and write one. */
 export const VERBS: Readonly<Record<string, Verb>> = {
   bend: {
-    summary: 'a centre line into a bend table',
+    summary: 'a center line to a bend table',
     schema: s.record({
       nodesMm: s.list(s.point, 2),
       clrMm: s.radiusOrList,
@@ -68,7 +68,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   unbend: {
-    summary: 'a bend table into a centre line',
+    summary: 'a bend table to a center line',
     schema: s.record({
       startMm: s.point,
       direction: s.direction,
@@ -131,7 +131,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   square: {
-    summary: 'is a frame square by its six distances, and flat by its heights',
+    summary: 'whether a frame is square, from six distances, and flat, from heights',
     schema: s.record({
       readMm: s.record(
         Object.fromEntries(
@@ -164,7 +164,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   thread: {
-    summary: 'what thread is it, from a vernier and a pitch gauge',
+    summary: 'which thread it is, from vernier and pitch gauge readings',
     schema: threadSchema,
     run: (input: ThreadInput) => identify(input),
     example: {
@@ -177,7 +177,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   mate: {
-    summary: 'will these two join, and will they seal',
+    summary: 'whether two ends join and seal',
     schema: s.record({ male: maleSchema, female: femaleSchema }),
     run: (input: MateInput) => mate(input),
     example: {
@@ -196,7 +196,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   correct: {
-    summary: 'what the tape said after each bend, and what that does to the bends that are left',
+    summary: 'corrections for the remaining bends, from measurements after each bend',
     schema: s.record({
       nodesMm: s.list(s.point, 2),
       clrMm: s.radius,
@@ -227,7 +227,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   nest: {
-    summary: 'cut lengths out of stock: the least stock opened, then the largest left-over',
+    summary: 'cuts from stock: least stock used, then the longest offcut',
     schema: s.record({
       stockMm: s.list(
         s.record({
@@ -248,8 +248,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   shims: {
-    summary:
-      'which shims bring a caliper over the middle of its disc, and whether its bolt still holds',
+    summary: 'shims to center a caliper over its disc, and whether the bolt still engages',
     schema: s.record({
       innerGapMm: gap,
       outerGapMm: gap,
@@ -287,7 +286,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   bleed: {
-    summary: 'in what order to bleed, and with how much',
+    summary: 'bleeding order and volumes',
     schema: s.record({
       pipes: s.list(s.record({ from: s.name, to: s.name, lengthMm: s.span, volumeMl: s.volume })),
       outlets: s.list(s.name, 1).unique(),
@@ -315,7 +314,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   clips: {
-    summary: 'where to hold a tube: the fewest clips, the spans as even as can be',
+    summary: 'clip positions: fewest clips, most even spans',
     schema: s.record({
       lengthMm: Joi.number().greater(0).max(100_000).required(),
       odMm: s.radius,
@@ -370,7 +369,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   size: {
-    summary: 'from the foot to the road: pressures, forces, balance and pedal travel',
+    summary: 'from foot to road: pressures, forces, balance and pedal travel',
     schema: sizeSchema,
     run: (input: SizeInput) => size(input),
     example: sizeExample,
@@ -398,7 +397,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     },
   },
   stop: {
-    summary: 'a stopping test: mean deceleration, and the distance from another speed',
+    summary: 'a stopping test: mean deceleration, and distance from another speed',
     schema: s.record({
       fromKmh: speed.required(),
       distanceM: Joi.number().greater(0).max(100_000).required(),
@@ -408,7 +407,7 @@ export const VERBS: Readonly<Record<string, Verb>> = {
     example: { fromKmh: 96.6, distanceM: 41, compareKmh: 100 },
   },
   diagnose: {
-    summary: 'is a soft pedal air, or is it flexing',
+    summary: 'whether a soft pedal is air or flex',
     schema: s.record({
       ratio: Joi.number().greater(0).max(100).required(),
       boreMm: s.radius,

@@ -92,7 +92,7 @@ describe('a field of a record', () => {
     expect(state.taken).toEqual(['sent-back']);
     const disc = await show(CALIPER_FIT.fields.disc, 'left');
     expect(texts(disc.entry())).toEqual([
-      'not looked at',
+      'not checked',
       'the left side',
       'the right side',
       'either side',
@@ -105,7 +105,7 @@ describe('a field of a record', () => {
     expect([box.entry().type, box.entry().checked]).toEqual(['checkbox', true]);
     const clear = await show(CALIPER_FIT.fields.clear, null);
     expect([...clear.entry().options].map((o) => o.text.trim())).toEqual([
-      'not looked at',
+      'not checked',
       'clear',
       'not clear',
     ]);

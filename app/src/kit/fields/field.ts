@@ -107,7 +107,7 @@ const emptyOf = (field: AnyField): null | undefined =>
           [label]="words()"
           [yes]="names()['yes']!"
           [no]="names()['no']!"
-          [none]="empty() ?? 'not looked at'"
+          [none]="empty() ?? 'not checked'"
           [value]="maybeFlag()"
           (changed)="take($event)"
         />

@@ -16,7 +16,7 @@ export function within(
     message: `${text} cannot be used: ${message}.`,
   });
   for (const { least, most, over, under, whole } of limits) {
-    if (whole && !Number.isInteger(value)) return refused('it is a whole number');
+    if (whole && !Number.isInteger(value)) return refused('enter a whole number');
     if (over && value <= least) return refused(`it must be over ${words(least)}`);
     if (value < least) return refused(`${words(least)} is the least`);
     if (under && value >= most) return refused(`it must be under ${words(most)}`);

@@ -6,6 +6,6 @@ export function readTorque(text: string): Read<number | null> {
   if (!text.trim()) return { ok: true, value: null };
   const read = parseTorque(text);
   return read.ok && read.value <= 0
-    ? { ok: false, message: 'A torque is more than nothing.' }
+    ? { ok: false, message: 'Enter a torque above zero, such as 17 N·m.' }
     : read;
 }

@@ -43,11 +43,11 @@ export class TextField {
 
   protected readonly read = (text: string): Read<string> => {
     const { least, most, form } = this.limits();
-    if (text.length < least) return { ok: false, message: 'It needs a word: it cannot be empty.' };
+    if (text.length < least) return { ok: false, message: 'Enter at least one letter.' };
     if (form && text && !form[0].test(text))
       return { ok: false, message: `"${text}" is not ${form[1]}.` };
     return text.length > most
-      ? { ok: false, message: `It is longer than ${most} letters.` }
+      ? { ok: false, message: `Text is longer than ${most} letters.` }
       : { ok: true, value: text };
   };
   protected take(text: string): void {

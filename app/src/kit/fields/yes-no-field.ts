@@ -21,7 +21,7 @@ export class YesNoField {
   readonly label = input.required<string>();
   readonly yes = input.required<string>();
   readonly no = input.required<string>();
-  readonly none = input('not looked at');
+  readonly none = input('not checked');
   readonly value = input.required<boolean | null>();
   readonly changed = output<boolean | null>();
   protected readonly options = computed(

@@ -24,7 +24,7 @@ import { FillFacade } from './fill-facade';
           >
             <span
               class="text-xl leading-6 font-bold"
-              [class]="one.done ? 'text-ok' : 'text-mind'"
+              [class]="one.done ? 'text-ok' : 'text-caution'"
               aria-hidden="true"
               >{{ one.done ? '✓' : '▲' }}</span
             >
@@ -38,7 +38,7 @@ import { FillFacade } from './fill-facade';
           }
           @if (one.key.startsWith('joints') && !one.done) {
             <a class="link mb-2 ml-9 inline-flex min-h-tap items-center" routerLink="../../fit"
-              >Tighten them in Fit</a
+              >Go to Fit</a
             >
           }
         </li>

@@ -109,7 +109,7 @@ export class FillDiagram {
   readonly air = input<AirNow | null>(null);
   protected readonly words = computed(
     () =>
-      `From above: ${this.drawn().boxes.length} bleeders${this.air() ? `, ${this.air()!.airMl.toFixed(0)} mL of air by the simulation` : ''}`,
+      `From above: ${this.drawn().boxes.length} bleeders${this.air() ? `, ${this.air()!.airMl.toFixed(0)} mL of air, estimated` : ''}`,
   );
   /** Air in each line, by its id. */
   private readonly slugs = computed(() => {

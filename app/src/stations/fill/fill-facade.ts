@@ -8,7 +8,7 @@ import { PlanStore } from '../../session/plan-store';
 /** Name of a bleeder: its part's, with its own where the part has two. */
 export function bleederName(works: readonly BleedView[], portId: string): string {
   const found = works.flatMap(({ bleeders }) => bleeders).find(({ port }) => port.id === portId);
-  if (!found) return 'A bleeder that is gone';
+  if (!found) return 'Removed bleeder';
   return found.part.ports.filter(({ role }) => role === 'bleeder').length > 1
     ? `${found.part.name}, ${found.port.name}`
     : found.part.name;

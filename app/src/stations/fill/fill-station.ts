@@ -17,7 +17,7 @@ import { FillFacade } from './fill-facade';
       <h1 class="sr-only">Fill</h1>
       <fl-empty-state
         heading="Nothing to fill yet"
-        text="Once lines run from a master to parts with bleeders, their order and the fluid to buy stand here."
+        text="This page works out the bleeding order and the fluid to buy. It needs a line from a master cylinder to a part with a bleeder."
       >
         <a class="btn-main" routerLink="../route">Go to Route</a>
       </fl-empty-state>

@@ -18,8 +18,8 @@ import { FieldOf } from '../../kit/fields/field';
   template: `
     <h2 class="text-2xl font-bold">Fluids</h2>
     <p class="mt-1 max-w-prose">
-      Each reservoir has its own. Colour and dye prove nothing: the cap, the plate and the sheet do.
-      Fluid that was bled out never goes back in.
+      One entry for each reservoir. Identify a fluid by cap, plate or sheet, never by color. Never
+      reuse fluid that was bled out.
     </p>
     @for (row of rows(); track row.part.id) {
       <section
@@ -83,8 +83,8 @@ import { FieldOf } from '../../kit/fields/field';
               ✗
               {{
                 row.never
-                  ? 'To or from mineral oil there is no change, unless every sheet names both.'
-                  : 'Another family of fluid: first all of these.'
+                  ? 'Never change to or from mineral oil, unless every part’s sheet allows both.'
+                  : 'Changing the kind of fluid. Do all of this first.'
               }}
             </p>
             @for (step of row.steps; track step.key) {
@@ -96,15 +96,13 @@ import { FieldOf } from '../../kit/fields/field';
             }
           </div>
         }
-        <button type="button" class="btn mt-3" (click)="print(row.part.id)">
-          Print the label for its cap
-        </button>
+        <button type="button" class="btn mt-3" (click)="print(row.part.id)">Print cap label</button>
         @if (printing === row.part.id) {
           <div class="print-sheet hidden print:block">
             <p class="text-2xl font-bold">{{ row.fluid.name }} only</p>
             <p>
               {{ row.part.name }}. {{ row.now.filledOn ? 'Filled ' + row.now.filledOn : ''
-              }}{{ row.now.nextOn ? ', renew by ' + row.now.nextOn : '' }}
+              }}{{ row.now.nextOn ? ', replace by ' + row.now.nextOn : '' }}
             </p>
             <p class="text-sm">{{ row.fluid.mixes }}</p>
           </div>
@@ -113,12 +111,12 @@ import { FieldOf } from '../../kit/fields/field';
     } @empty {
       <fl-empty-state
         heading="No reservoir yet"
-        text="A master, a remote reservoir or a trailer's actuator has one: put it in, in Plumb."
+        text="No reservoir yet. Add a master cylinder, a remote reservoir or a trailer actuator in Plumb."
       />
     }
     <p class="mt-4 max-w-prose text-sm text-ink-soft">
-      Boiling points are the least that 49 CFR 571.116 asks (from memory): the bottle's sheet comes
-      first. Glycol takes up water out of the air, silicone lets it lie at the lowest place.
+      Boiling points are the minimum of 49 CFR 571.116 (from memory); the bottle’s sheet comes
+      first. Glycol absorbs water from the air. In silicone fluid, water pools at the lowest point.
     </p>
   `,
 })
@@ -135,8 +133,8 @@ export class FluidsPage {
       const fluid = fluidById(now.fluidId)!;
       const boil =
         fluid.dryBoilC === null
-          ? 'No standard gives its boiling point.'
-          : `Boils at ${fluid.dryBoilC} °C or more when new, ${fluid.wetBoilC} °C with water in it. ${now.boilC !== null && now.hotC !== null ? `Between the hottest place and boiling lie ${now.boilC - now.hotC} °C.` : ''}`;
+          ? 'No standard sets a boiling point.'
+          : `Boils at ${fluid.dryBoilC} °C or more when new, ${fluid.wetBoilC} °C wet. ${now.boilC !== null && now.hotC !== null ? `Margin to boiling: ${now.boilC - now.hotC} °C.` : ''}`;
       return {
         part,
         now,

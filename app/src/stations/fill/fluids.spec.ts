@@ -18,9 +18,9 @@ describe('fluids', () => {
     await at.choose(labelled(at, master, 'Previous fluid'), 'DOT 4');
     await at.choose(labelled(at, master, 'Fluid'), 'DOT 5 ');
     expect(at.texts(`${master} [data-test=change]`)[0]).toMatch(
-      /Another family.*Every seal.*flushed/,
+      /Replace every seal and rubber hose with ones made for the new fluid Flush all lines,/,
     );
-    await at.click(labelled(at, master, 'Every seal'));
+    await at.click(labelled(at, master, 'Replace every seal'));
     const [own] = at.store.plan().filling.fluids;
     expect(own).toMatchObject({
       part: 'master',
@@ -31,7 +31,7 @@ describe('fluids', () => {
     });
     await at.choose(labelled(at, master, 'Fluid'), 'ineral');
     expect(at.texts(`${master} [data-test=change]`)[0]).toMatch(
-      /To or from mineral oil there is no change/,
+      /Never change to or from mineral oil/,
     );
     // The other one is as it was.
     expect(at.store.plan().filling.fluids).toHaveLength(1);
@@ -40,7 +40,7 @@ describe('fluids', () => {
     const at = await open('f2', 'fluids');
     await at.type(labelled(at, master, 'Measured boiling point'), '182');
     await at.type(labelled(at, master, 'Highest temperature'), '140');
-    expect(at.texts(master)[0]).toMatch(/Between the hottest place and boiling lie 42 °C/);
+    expect(at.texts(master)[0]).toMatch(/Margin to boiling: 42 °C/);
     for (const wrong of ['hot', '401', '-1']) {
       await at.type(labelled(at, master, 'Measured boiling point'), wrong);
       expect([wrong, at.store.plan().filling.fluids[0]!.boilC]).toEqual([wrong, 182]);
@@ -55,7 +55,7 @@ describe('methods', () => {
   const chosen = (at: At): string => at.texts('[data-method][aria-pressed=true]')[0]!;
   test('people and tools decide, until one is chosen; what it lacks goes onto the list once', async () => {
     const at = await open('m1', 'plan');
-    expect(chosen(at)).toMatch(/^Two people.*will do/);
+    expect(chosen(at)).toMatch(/^Two people, pedal/);
     await at.type(labelled(at, 'fl-method-card', 'People'), '1');
     expect(chosen(at)).toMatch(/needs 2 people/);
     await at.click(
@@ -67,7 +67,7 @@ describe('methods', () => {
     await at.click(at.one('[data-method=pressure]'));
     expect(chosen(at)).toMatch(/[Pp]ressure pot.*▲/);
     const list = [...at.root.querySelectorAll<HTMLButtonElement>('fl-method-card button')].find(
-      (b) => b.textContent!.includes('on the list'),
+      (b) => b.textContent!.includes('to the list'),
     )!;
     await at.click(list);
     const names = (): string[] => at.store.plan().buying.own.map(({ name }) => name);
@@ -76,7 +76,7 @@ describe('methods', () => {
     );
     expect(new Set(names()).size).toBe(names().length);
     expect(list.disabled).toBe(true);
-    await at.click(at.button('Let people and tools decide'));
+    await at.click(at.button('Choose by people and tools'));
     expect(at.store.plan().filling.method).toBeNull();
   });
   test('no people and half a person are refused with a sentence', async () => {

@@ -26,14 +26,14 @@ import { FieldOf } from '../../kit/fields/field';
       />
     </div>
     <fieldset class="mt-3">
-      <legend class="label">And then once more</legend>
+      <legend class="label">Then repeat</legend>
       <div class="mt-1 flex flex-wrap gap-2">
         @for (one of bleeders(); track one.id) {
           <button
             type="button"
             [class]="one.again ? 'btn-dark' : 'btn'"
             [attr.aria-pressed]="one.again"
-            [attr.aria-label]="'Once more: ' + one.name"
+            [attr.aria-label]="'Repeat: ' + one.name"
             (click)="toggle(one.id)"
           >
             {{ one.name }}{{ one.again ? ' ✓' : '' }}

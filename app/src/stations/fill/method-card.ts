@@ -14,7 +14,7 @@ import { FieldOf } from '../../kit/fields/field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-5', role: 'region', 'aria-label': 'Method' },
   template: `
-    <h2 class="h2">How it is bled</h2>
+    <h2 class="h2">Bleeding method</h2>
     <div class="mt-2 flex flex-wrap items-end gap-x-6 gap-y-2">
       <fl-field
         class="w-28"
@@ -23,12 +23,12 @@ import { FieldOf } from '../../kit/fields/field';
         (changed)="sheet.set({ people: $event })"
       />
       <fl-check-field
-        label="The master was used before: half strokes, its cups tear on the ridge"
+        label="Used master cylinder: half strokes only, the ridge in the bore tears the cups"
         [checked]="sheet.filling().usedMaster"
         (changed)="sheet.set({ usedMaster: $event })"
       />
       <fl-check-field
-        label="Fluid goes in later: lines come off again for paint, welding or a gate"
+        label="Fill later: lines come off again for paint, welding or a gate"
         [checked]="sheet.filling().when === 'later'"
         (changed)="sheet.set({ when: $event ? 'later' : 'now' })"
       />
@@ -64,10 +64,10 @@ import { FieldOf } from '../../kit/fields/field';
               }}{{ view.method.id === sheet.method().id ? ': chosen' : '' }}</span
             >
             <span class="text-sm"
-              ><span [class]="view.fits ? 'text-ok' : 'text-mind'" aria-hidden="true">{{
+              ><span [class]="view.fits ? 'text-ok' : 'text-caution'" aria-hidden="true">{{
                 view.fits ? '✓' : '▲'
               }}</span>
-              {{ view.fits ? 'will do' : view.lacks }}</span
+              {{ view.fits ? 'suitable' : view.lacks }}</span
             >
             <span class="basis-full text-sm">{{ view.method.right }} {{ view.method.beware }}</span>
           </button>
@@ -77,21 +77,21 @@ import { FieldOf } from '../../kit/fields/field';
     <div class="mt-3 flex flex-wrap gap-2">
       @if (sheet.filling().method) {
         <button type="button" class="btn" (click)="sheet.set({ method: null })">
-          Let people and tools decide
+          Choose by people and tools
         </button>
       }
       <button type="button" class="btn" [disabled]="!missing().length" (click)="list()">
         {{
           missing().length
-            ? 'Put what is lacking on the list: ' + missing().join(', ')
-            : 'All its tools are here or on the list'
+            ? 'Add missing tools to the list: ' + missing().join(', ')
+            : 'All tools are here or on the list'
         }}
       </button>
     </div>
     <p class="mt-3 text-sm text-ink-soft">
-      A modulator may keep air that only a scan tool gets out, by cycling its valves; where none is
-      made for it, say so in the log and expect a soft pedal after it first works. Methods are
-      common practice: the makers' sheets come first.
+      An anti-lock modulator can trap air that only a scan tool can bleed out. With no scan tool for
+      it, note this in the log, and expect a soft pedal after the modulator first works. Methods are
+      common practice; the makers’ sheets come first.
     </p>
   `,
 })
@@ -110,7 +110,7 @@ export class MethodCard {
     const tools = this.sheet.method().tools.filter((tool) => !this.has(tool));
     return [
       ...tools,
-      'box wrench for the bleeders (look at them: 7 to 11 mm)',
+      'box wrench for the bleeders (check the size: 7 to 11 mm)',
       'bleeder caps',
     ].filter((name) => !listed.has(name));
   });
@@ -139,6 +139,6 @@ export class MethodCard {
           },
         },
       });
-    this.notices.say('They stand on the list in Make, under your own.');
+    this.notices.say('Added to the list in Make, under Own items.');
   }
 }

@@ -17,18 +17,18 @@ import { FieldOf } from '../../kit/fields/field';
 const SCHOOLS: readonly { id: School; name: string; why: string }[] = [
   {
     id: 'farthest-first',
-    name: 'Furthest first',
-    why: 'The usual school: the longest pipe holds the most air, so it goes first and later corners are not fouled by it.',
+    name: 'Farthest first',
+    why: 'The usual school. The longest line holds the most air. Bleeding it first keeps that air out of the others.',
   },
   {
     id: 'nearest-first',
     name: 'Nearest first',
-    why: 'Clean fluid reaches the near corners at once, and each further one pushes less air ahead of it.',
+    why: 'Clean fluid reaches the near wheels at once. Each farther wheel then pushes less air ahead of it.',
   },
   {
     id: 'as-listed',
-    name: "The maker's order",
-    why: 'Where the maker of the vehicle or the master gives an order, it wins over either school.',
+    name: 'Maker’s order',
+    why: 'An order on the maker’s sheet wins over either school.',
   },
 ];
 const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
@@ -43,10 +43,10 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
       <div
         class="grid flex-1 lg:grid-cols-[20rem_minmax(0,1fr)] 2xl:grid-cols-[22rem_minmax(0,1fr)_18rem]"
       >
-        <section class="border-r border-rule bg-sheet p-4" aria-label="Order of the corners">
-          <h2 class="h2">Order of the corners</h2>
+        <section class="border-r border-rule bg-sheet p-4" aria-label="Bleeding order">
+          <h2 class="h2">Bleeding order</h2>
           <p class="text-sm text-ink-soft">
-            {{ school().name }}, measured along the pipe from the master.
+            {{ school().name }}, measured along the line from the master cylinder.
           </p>
           <fl-fill-diagram class="my-2 block" [bleeding]="bleeding" />
           @for (work of bleeding; track work.work) {
@@ -61,7 +61,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                   <tr>
                     <th class="font-normal">Bleeder</th>
                     <th class="text-right font-normal">Path</th>
-                    <th class="text-right font-normal">Push</th>
+                    <th class="text-right font-normal">Flush</th>
                   </tr>
                 </thead>
                 <tbody>
@@ -91,7 +91,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                   <p class="label">{{ work.name }}</p>
                   <p class="font-mono text-4xl" [attr.data-buy]="work.name">{{ work.buy }}</p>
                   <p class="text-sm text-ink-soft">
-                    {{ work.fill }} to fill, {{ work.flush }} to push through
+                    {{ work.fill }} to fill, {{ work.flush }} to flush
                   </p>
                 </div>
               }
@@ -119,21 +119,21 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
             </div>
             <p class="mt-3 text-sm">{{ fluidNow().mixes }} {{ boil() }}</p>
             <p class="text-sm text-ink-soft">
-              Rounded up to the bottles that are sold. The reservoir and the calipers count with
-              what the plan says they hold: check the makers' sheets.
+              Rounded up to whole bottles. Reservoir and caliper volumes come from the plan; check
+              the makers’ sheets.
             </p>
           </section>
-          <section class="card p-5" aria-label="Which corner first">
+          <section class="card p-5" aria-label="Which wheel first">
             <fl-radio-field
               field="school"
-              label="Which corner first?"
+              label="Which wheel first?"
               legendClass="h2 mb-2"
               [options]="schools"
               [value]="school().id"
               (changed)="set({ school: $event })"
             />
             @if (school().id === 'as-listed') {
-              <h3 class="mt-4 font-bold">Order on the maker's sheet</h3>
+              <h3 class="mt-4 font-bold">Order on the maker’s sheet</h3>
               <ol class="mt-1">
                 @for (row of listed(); track row.id; let i = $index) {
                   <li class="flex items-center gap-2 border-t border-rule py-1">
@@ -159,7 +159,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                       </button>
                     } @else {
                       <button type="button" class="btn" (click)="list(row.id)">
-                        Put in the order
+                        Add to the order
                       </button>
                     }
                   </li>
@@ -177,13 +177,13 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
             }
           }
           @if (used().length) {
-            <section class="card p-5" aria-label="What it took before">
-              <h2 class="h2">What it took before</h2>
+            <section class="card p-5" aria-label="Last bleed">
+              <h2 class="h2">Last bleed</h2>
               @for (run of used(); track run.run.id) {
                 <p class="mt-2 border-t border-rule pt-2">
                   <span class="font-semibold">{{ run.run.startedAt.slice(0, 10) }}</span>:
                   {{ ml(run.ml) }} in {{ run.minutes.toFixed(0) }} min, then
-                  {{ run.felt ?? 'not said' }}. {{ cornersOf(run) }}
+                  {{ run.felt ?? 'not recorded' }}. {{ cornersOf(run) }}
                 </p>
               }
             </section>
@@ -200,8 +200,8 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
             }
           </ul>
           <p class="mt-4 text-sm text-ink-soft">
-            The makers' sheets and local rules come before this plan. A soft pedal is not
-            road-worthy, and a qualified person checks the brakes before the road.
+            The makers’ sheets and local rules come before this plan. Never drive on a soft pedal. A
+            qualified person checks the brakes before road use.
           </p>
         </aside>
       </div>
@@ -218,13 +218,13 @@ export class PlanPage {
   protected readonly names = WORK_NAMES;
   /** Common practice; the part makers' sheets come first. */
   protected readonly before: readonly string[] = [
-    'Gloves and glasses on, paint covered: most brake fluid strips it.',
-    'The vehicle stands on stands, never on a jack alone.',
-    'Pads in and drums adjusted up before the first pump.',
-    'Bench-bleed the master, and leave its pushrod some free play.',
-    'Every bleeder is the highest point of its part.',
-    'A new, sealed bottle of one fluid family only.',
-    'Never let the reservoir run dry: look after every few strokes.',
+    'Gloves and glasses on, paint covered: most brake fluid strips paint.',
+    'Vehicle on stands, never on a jack alone.',
+    'Fit the pads and adjust the drums before the first pump.',
+    'Bench-bleed the master cylinder, and leave the pushrod some free play.',
+    'Every bleeder at the highest point of its part.',
+    'Use new, sealed bottles of one kind of fluid only.',
+    'Never let the reservoir run dry. Check the level every few strokes.',
   ];
   protected readonly bleeding = computed(() => viewPlan(this.store.plan()).bleeding);
   protected readonly school = computed(() =>
@@ -233,9 +233,7 @@ export class PlanPage {
   protected readonly fluidNow = computed(() => fluidById(this.store.plan().bleeding.fluidId)!);
   protected readonly boil = computed(() => {
     const { dryBoilC, wetBoilC } = this.fluidNow();
-    return dryBoilC === null
-      ? ''
-      : `Boils at ${dryBoilC} °C or more when new, ${wetBoilC} °C with water in it.`;
+    return dryBoilC === null ? '' : `Boils at ${dryBoilC} °C or more new, ${wetBoilC} °C wet.`;
   });
   protected readonly amounts = computed(() => {
     const works = this.bleeding().flatMap((work) =>

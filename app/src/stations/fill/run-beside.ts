@@ -25,29 +25,29 @@ import { airWhere, softCauses, type RunState } from './run-words';
   host: { role: 'complementary', 'aria-label': 'Beside the run' },
   template: `
     <p>
-      <span class="label block">Time at it</span
+      <span class="label block">Time so far</span
       ><span class="font-mono text-3xl" data-test="time">{{ elapsed() }}</span>
     </p>
     <div class="flex flex-wrap gap-2 xl:flex-col">
-      <button type="button" class="btn" (click)="wholeScreen.emit()">Whole screen goes on</button>
+      <button type="button" class="btn" (click)="wholeScreen.emit()">Tap anywhere to go on</button>
       @if (voice.can) {
         <button type="button" class="btn" [attr.aria-pressed]="voice.on()" (click)="voice.toggle()">
-          {{ voice.on() ? 'Voice is on' : 'Speak it' }}
+          {{ voice.on() ? 'Turn voice off' : 'Turn voice on' }}
         </button>
       }
     </div>
     <p class="text-sm text-ink-soft">
-      The space bar, or a foot switch that types it, goes on as well. The screen stays lit; all of
-      it works with no network.
+      The space bar, or a foot switch that types a space, also moves on. The screen stays lit. No
+      network needed.
     </p>
     <fl-text-field
       field="run-note"
-      label="Note, into the log"
+      label="Note for the log"
       [limits]="{ least: 0, most: 500 }"
       [value]="''"
       (changed)="note($event)"
     />
-    <p class="text-sm">{{ beware() }} What was bled out never goes back in.</p>
+    <p class="text-sm">{{ beware() }} Never reuse fluid that was bled out.</p>
     @if (state().phase === 'done' && state().felt !== 'firm' && state().felt !== null) {
       <h3 class="font-bold">Still not firm</h3>
       <ol class="flex list-decimal flex-col gap-1 pl-5 text-sm" data-test="soft">
@@ -55,21 +55,21 @@ import { airWhere, softCauses, type RunState } from './run-words';
           <li>{{ cause }}</li>
         }
       </ol>
-      <a class="btn" routerLink="../../prove">Prove: is it air or flex?</a>
+      <a class="btn" routerLink="../../prove">Test for air or flex in Prove</a>
     }
     <div class="mt-auto flex flex-wrap gap-2">
       @if (state().phase === 'done') {
-        <button type="button" class="btn" (click)="again.emit()">Begin another run</button>
+        <button type="button" class="btn" (click)="again.emit()">Start another run</button>
       } @else {
         <button type="button" class="btn" (click)="told.emit({ act: 'finish' })">
-          End it here
+          End the run here
         </button>
-        <button type="button" class="btn" (click)="drop()">Throw this run away</button>
+        <button type="button" class="btn" (click)="drop()">Discard this run</button>
       }
     </div>
     <p class="text-sm text-ink-soft">
-      The makers' sheets and local rules come first. A soft pedal is not road-worthy; a qualified
-      person looks before the road.
+      The makers’ sheets and local rules come first. Never drive on a soft pedal. A qualified person
+      checks the brakes before road use.
     </p>
   `,
 })
@@ -89,7 +89,7 @@ export class RunBeside {
     const work = this.work();
     return softCauses(this.state().felt, this.air(), (air) => {
       const where = work ? airWhere(air, work, this.sheet.view()) : '';
-      return `${this.sheet.ml(air.airMl)} of air are still in it${where}`;
+      return `${this.sheet.ml(air.airMl)} of air still in the lines${where}`;
     });
   });
   private readonly clock = signal(Date.now());

@@ -57,7 +57,7 @@ import { bleederNow, otherActs } from './run-words';
             <p class="mt-1 text-lg text-ink-soft">{{ said().detail }}</p>
             @for (hint of hints(); track hint) {
               <p class="mt-1 text-lg font-semibold">
-                <span class="text-mind" aria-hidden="true">▲</span> {{ hint }}
+                <span class="text-caution" aria-hidden="true">▲</span> {{ hint }}
               </p>
             }
           </div>
@@ -66,7 +66,7 @@ import { bleederNow, otherActs } from './run-words';
           }
           @if (refused()) {
             <p class="text-sm">
-              ▲ {{ refused() }} of what was told could not be in its place and is passed over.
+              ▲ {{ refused() }} recorded steps do not fit the plan and are ignored.
             </p>
           }
           @if (corner(); as corner) {
@@ -87,13 +87,13 @@ import { bleederNow, otherActs } from './run-words';
                     class="btn min-h-20 text-xl"
                     (click)="tell({ act: 'felt', how: felt })"
                   >
-                    {{ felt === 'firm' ? 'Firm' : felt === 'soft' ? 'Soft' : 'It sinks' }}
+                    {{ felt === 'firm' ? 'Firm' : felt === 'soft' ? 'Soft' : 'Sinks' }}
                   </button>
                 }
               </div>
             } @else {
               <p class="text-lg">
-                What each corner took is kept for the next time, on the page Plan.
+                The figures for each wheel are kept for next time, on the Plan page.
               </p>
             }
           }
@@ -104,7 +104,7 @@ import { bleederNow, otherActs } from './run-words';
               [disabled]="!run.log.length"
               (click)="undo()"
             >
-              Take back
+              Undo
             </button>
             @if (state()!.phase !== 'done') {
               @if (state()!.phase !== 'low' || said().main?.act !== 'top-up') {
@@ -134,9 +134,9 @@ import { bleederNow, otherActs } from './run-words';
             @if (flows() && state()!.phase === 'open') {
               <fl-optional-number-field
                 class="w-52"
-                label="Or: more in the jar, mL"
+                label="Or: added to the jar, mL"
                 [value]="null"
-                none="as read"
+                none="reading"
                 [least]="0.1"
                 [most]="5000"
                 (changed)="$event === null || tell({ act: 'read', ml: $event })"
@@ -145,9 +145,9 @@ import { bleederNow, otherActs } from './run-words';
             @if (state()!.phase !== 'done' && corner()) {
               <fl-optional-number-field
                 class="w-52"
-                label="Or: seen in the reservoir, mL"
+                label="Or: reservoir reading, mL"
                 [value]="null"
-                none="as seen"
+                none="reading"
                 [least]="0"
                 [most]="10000"
                 (changed)="$event === null || tell({ act: 'level', ml: $event })"
@@ -185,7 +185,7 @@ import { bleederNow, otherActs } from './run-words';
           class="btn fixed top-4 right-4 z-30 min-h-16"
           (click)="big.set(false)"
         >
-          Back to the page
+          Back to the run page
         </button>
       }
     } @else {

@@ -6,7 +6,7 @@ import type { RunState } from './run-words';
 
 const OUT_NAMES: Record<CameOutAs, string> = {
   bubbles: 'Bubbles',
-  froth: 'Fine froth',
+  froth: 'Fine foam',
   clear: 'Clear',
   dirty: 'Dirty',
 };
@@ -29,7 +29,7 @@ const OUT_NAMES: Record<CameOutAs, string> = {
         <p class="mt-1 text-sm">{{ corner().strokes }} {{ flows() ? 'readings' : 'strokes' }}</p>
       </section>
       <section class="card contain-content p-4" aria-label="Reservoir">
-        <h3 class="text-sm text-ink-soft">Reservoir, by what went through</h3>
+        <h3 class="text-sm text-ink-soft">Reservoir, calculated from the volume bled</h3>
         <p>
           <span class="font-mono text-5xl" data-test="reservoir">{{
             sheet.whole(state().reservoirMl)
@@ -42,8 +42,8 @@ const OUT_NAMES: Record<CameOutAs, string> = {
         >
           {{
             state().phase === 'low'
-              ? '✗ At its mark: nothing goes on until it is topped up.'
-              : 'Its mark is at ' + sheet.ml(run().markMl) + '.'
+              ? '✗ At the mark. Top up to go on.'
+              : 'Top up at ' + sheet.ml(run().markMl) + '.'
           }}
         </p>
       </section>

@@ -23,7 +23,7 @@ import { sentenceCase } from './run-words';
       <h2 class="text-2xl font-bold">Before the first pump</h2>
       @if (works().length > 1) {
         <fl-toggle
-          label="What is bled"
+          label="What to bleed"
           [options]="works()"
           [value]="work()!.work"
           (changed)="picked.set($event!)"
@@ -33,13 +33,13 @@ import { sentenceCase } from './run-words';
         @if (work.result) {
           <p>
             {{ methodName() }}, {{ work.result.order.length }}
-            {{ work.result.order.length === 1 ? 'bleeder' : 'bleeders' }}. Each of these is said by
-            whoever looked; the first pump stays locked until all are.
+            {{ work.result.order.length === 1 ? 'bleeder' : 'bleeders' }}. Confirm every item before
+            you start. Bleeding stays locked until all are confirmed.
           </p>
           <fl-before-list class="card block p-3" [work]="work" />
           @if (free()) {
             <button type="button" class="btn-main min-h-20 text-2xl" (click)="begin()">
-              Begin at the first bleeder
+              Start bleeding
             </button>
           } @else {
             <button type="button" class="btn min-h-20 text-xl" disabled>

@@ -16,7 +16,7 @@ import { airWhere, bleederNow, type RunState } from './run-words';
     <h2 class="h2">
       {{ run().work === 'clutch' ? 'Clutch' : 'Brakes' }}: {{ method().name.toLowerCase() }}
     </h2>
-    <p class="text-sm text-ink-soft">By the simulation {{ airWords() }}.</p>
+    <p class="text-sm text-ink-soft">Estimated: {{ airWords() }}.</p>
     @if (work(); as work) {
       <fl-fill-diagram
         class="my-2 block"
@@ -52,7 +52,7 @@ export class RunWhere {
   protected readonly airWords = computed(() => {
     const [air, work] = [this.air(), this.work()];
     if (!air) return '…';
-    return `${this.sheet.ml(air.airMl)} of air are left${work ? airWhere(air, work, this.sheet.view()) : ''}`;
+    return `${this.sheet.ml(air.airMl)} of air left${work ? airWhere(air, work, this.sheet.view()) : ''}`;
   });
   protected readonly rows = computed(() => {
     const { corners, step, phase } = this.state();

@@ -63,9 +63,9 @@ describe('a pedal that is not firm', () => {
   it('that sinks leaks: said first, before the air that is left', () => {
     const air = { airMl: 2, pipes: [], places: [] };
     const causes = softCauses('sinks', air, words);
-    expect(causes[0]).toMatch(/^A pedal that sinks leaks/);
-    expect(causes[1]).toBe('By the simulation 2 mL.');
-    expect(softCauses('soft', air, words)[0]).toBe('By the simulation 2 mL.');
+    expect(causes[0]).toMatch(/^A sinking pedal means a leak/);
+    expect(causes[1]).toBe('Estimated: 2 mL.');
+    expect(softCauses('soft', air, words)[0]).toBe('Estimated: 2 mL.');
   });
   it('with as good as no air left says nothing of it', () => {
     const causes = softCauses('soft', { airMl: 0.05, pipes: [], places: [] }, words);

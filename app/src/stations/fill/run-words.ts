@@ -16,20 +16,20 @@ export function otherActs(run: FillRun, state: RunState, main?: RunEvent['act'])
   const all: Partial<Record<typeof phase, readonly ActWithLabel[]>> = {
     ready: [
       ['open', 'Open'],
-      ['stall', 'Nothing comes'],
+      ['stall', 'No flow'],
       ['pause', 'Pause'],
-      ['next', 'Next corner'],
+      ['next', 'Next wheel'],
       ...(run.method === 'pressure' ? [['vent', 'Pot vented'] as const] : []),
     ],
     open: [
       ['stroke', 'Stroke'],
-      ['close', 'Shut'],
-      ['stall', 'Nothing comes'],
-      ...(severalOpen ? [['next', 'Next corner, leave it open'] as const] : []),
+      ['close', 'Closed'],
+      ['stall', 'No flow'],
+      ...(severalOpen ? [['next', 'Next wheel, leave it open'] as const] : []),
     ],
-    down: [['stall', 'Nothing comes']],
-    low: [['close', 'Shut']],
-    stalled: [['resume', 'Fluid comes: go on']],
+    down: [['stall', 'No flow']],
+    low: [['close', 'Closed']],
+    stalled: [['resume', 'Fluid flows: go on']],
   };
   const isDoing: Partial<Record<RunEvent['act'], boolean>> = {
     stroke: !flows,
@@ -54,14 +54,14 @@ export function airWhere(air: AirNow, { net }: BleedView, view: PlanView): strin
 
 /** What is left to look at where the pedal stays soft, in the order of how often it is that. Common practice. */
 const SOFT_CAUSES = [
-  'Let it settle for an hour and bleed once more: fine froth gathers.',
-  'Tie the pedal down overnight, wheels chocked, lamps disconnected, a label on the wheel; bleed again in the morning.',
-  'Drums not adjusted up, pads that stand off after work on the discs.',
-  'Hoses that swell, a caliper on the wrong side with its bleeder low, a master not bench-bled.',
-  'Prove tells air from flexing by pedal and pressure.',
+  'Let the fluid settle for an hour, then bleed again. Fine foam gathers into bubbles.',
+  'Tie the pedal down overnight: wheels chocked, lamps disconnected, a label on the steering wheel. Bleed again in the morning.',
+  'Check that the drums are adjusted, and that pads touch their discs after disc work.',
+  'Check for swelling hoses, a caliper on the wrong side with the bleeder low, or a master cylinder not bench-bled.',
+  'Prove tells air from flex, from pedal travel and pressure.',
 ];
 const SINKING =
-  'A pedal that sinks leaks: outside at a joint, or inside past the master’s cup. Look at every joint under pressure first.';
+  'A sinking pedal means a leak: at a joint, or past the cups in the master cylinder. Check every joint under pressure first.';
 
 /** Causes of a pedal that is not firm: leaks first where it sinks, then air that the simulation has left. */
 export const softCauses = (
@@ -70,7 +70,7 @@ export const softCauses = (
   airWords: (air: AirNow) => string,
 ): string[] => [
   ...(felt === 'sinks' ? [SINKING] : []),
-  ...(air && air.airMl >= 0.1 ? [`By the simulation ${airWords(air)}.`] : []),
+  ...(air && air.airMl >= 0.1 ? [`Estimated: ${airWords(air)}.`] : []),
   ...SOFT_CAUSES,
 ];
 

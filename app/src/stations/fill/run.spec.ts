@@ -10,7 +10,7 @@ const unsaid = (at: At): HTMLElement[] => [
 ];
 const begin = async (at: At): Promise<void> => {
   while (unsaid(at).length) await at.click(unsaid(at)[0]!);
-  await at.click(at.button('Begin at the first bleeder'));
+  await at.click(at.button('Start bleeding'));
 };
 const title = (at: At): string => at.texts('[data-test=instruction]')[0]!;
 const main = (at: At): Promise<void> => at.click(at.one('[data-test=main]'));
@@ -23,7 +23,7 @@ describe('before the first pump', () => {
     expect(count).toBeGreaterThan(8);
     expect(at.texts('button[disabled]').at(-1)).toBe(`Locked: ${count} to go`);
     while (unsaid(at).length) await at.click(unsaid(at)[0]!);
-    expect(at.button('Begin at the first bleeder')).toBeTruthy();
+    expect(at.button('Start bleeding')).toBeTruthy();
     await at.click(at.one('[data-before=pads]'));
     expect(at.texts('button[disabled]').at(-1)).toBe('Locked: 1 to go');
   });
@@ -36,7 +36,7 @@ describe('before the first pump', () => {
     at.store.apply({ edit: 'removePart', with: { id: 'rl' } });
     await at.settle();
     expect(at.one<HTMLButtonElement>('[data-before=ends]').disabled).toBe(true);
-    expect(at.texts('[data-before=ends]')[0]).toMatch(/R2: join them first/);
+    expect(at.texts('[data-before=ends]')[0]).toMatch(/join first, or fill later/);
     expect(at.texts('fl-before-list a')).toContain('Go to Route');
   });
 });
@@ -45,14 +45,16 @@ describe('the run', () => {
   test('goes on by its one large button; a stroke more is counted and taken back', async () => {
     const at = await open('r1');
     await begin(at);
-    expect(title(at)).toBe('Rear right: open it a quarter turn');
-    expect(at.texts('[data-test=now]')[0]).toMatch(/Fluid stands under pressure here/);
+    expect(title(at)).toBe('Rear right: open a quarter turn');
+    expect(at.texts('[data-test=now]')[0]).toMatch(
+      /Use a box wrench, not an open one\.▲ Fluid here is under pressure/,
+    );
     await main(at);
     expect(title(at)).toBe('Rear right: pedal down, and hold');
     await main(at);
-    expect(title(at)).toBe('Rear right: shut it, then pedal up');
+    expect(title(at)).toBe('Rear right: close, then pedal up');
     expect(at.texts('[data-test=through]')[0]).toBe('8');
-    await at.click(at.button('Take back'));
+    await at.click(at.button('Undo'));
     expect(at.texts('[data-test=through]')[0]).toBe('0');
     expect(state(at).open).toEqual(['bleed-rr']);
   });
@@ -60,29 +62,29 @@ describe('the run', () => {
     const at = await open('r2');
     await begin(at);
     await main(at);
-    await at.click(at.button('Nothing comes'));
+    await at.click(at.button('No flow'));
     const said: string[] = [];
     for (let i = 0; i < 4; i++) {
       said.push(title(at));
       await main(at);
     }
-    expect(said.map((words) => words.split(' ')[0])).toEqual(['Push', 'Tap', 'Shut', 'A']);
-    expect(title(at)).toBe('Leave this corner and find the cause');
-    await at.click(at.button('Back to the corner'));
+    expect(said.map((words) => words.split(' ')[0])).toEqual(['Push', 'Tap', 'Close', 'Stuck']);
+    expect(title(at)).toBe('Leave this wheel and find the cause');
+    await at.click(at.button('Back to the wheel'));
     expect(title(at)).toBe('Rear right: pedal down, and hold');
   });
-  test('what is seen in the reservoir counts: at its mark nothing goes on until it is topped up', async () => {
+  test('what is reservoir reading counts: at its mark nothing goes on until it is topped up', async () => {
     const at = await open('r3');
     await begin(at);
     const seen = [...at.root.querySelectorAll<HTMLInputElement>('fl-run-page input')].find(
       ({ labels }) =>
-        [...(labels ?? [])].some((one) => one.textContent!.includes('seen in the reservoir')),
+        [...(labels ?? [])].some((one) => one.textContent!.includes('reservoir reading')),
     )!;
     await at.type(seen, '30');
     expect(title(at)).toBe('Top up the reservoir');
-    expect(at.texts('[aria-label=Reservoir]')[0]).toMatch(/At its mark/);
+    expect(at.texts('[aria-label=Reservoir]')[0]).toMatch(/At the mark/);
     await main(at);
-    expect(title(at)).toBe('Rear right: open it a quarter turn');
+    expect(title(at)).toBe('Rear right: open a quarter turn');
     expect(at.texts('[data-test=reservoir]')[0]).toBe('120');
     await at.type(seen, 'much');
     expect(at.texts('.fault').join()).toMatch(/much/);
@@ -91,29 +93,29 @@ describe('the run', () => {
   test('the whole screen goes on too, and is left again', async () => {
     const at = await open('r4');
     await begin(at);
-    await at.click(at.button('Whole screen goes on'));
-    expect(at.texts('[data-test=big]')[0]).toMatch(/^Rear right: open it/);
+    await at.click(at.button('Tap anywhere to go on'));
+    expect(at.texts('[data-test=big]')[0]).toMatch(/^Rear right: open/);
     await at.click(at.one('[data-test=big]'));
     expect(state(at).phase).toBe('open');
-    await at.click(at.button('Back to the page'));
+    await at.click(at.button('Back to the run page'));
     expect(at.root.querySelector('[data-test=big]')).toBeNull();
   });
   test('ended and sinking: leaks come first among the causes, and Prove is one tap away', async () => {
     const at = await open('r5');
     await begin(at);
-    await at.click(at.button('End it here'));
-    expect(title(at)).toBe('All corners are through');
-    await at.click(at.button('It sinks'));
+    await at.click(at.button('End the run here'));
+    expect(title(at)).toBe('All wheels done');
+    await at.click(at.button('Sinks'));
     expect(title(at)).toBe('Still soft');
     const causes = at.texts('[data-test=soft] li');
     expect(causes.length).toBeGreaterThan(1);
-    expect(causes[0]).toMatch(/^A pedal that sinks leaks/);
-    expect(at.texts('fl-run-page a')).toContain('Prove: is it air or flex?');
-    await at.click(at.button('Begin another run'));
+    expect(causes[0]).toMatch(/^A sinking pedal means a leak/);
+    expect(at.texts('fl-run-page a')).toContain('Test for air or flex in Prove');
+    await at.click(at.button('Start another run'));
     // What was said stands: nothing of it is otherwise.
-    await at.click(at.button('Begin at the first bleeder'));
+    await at.click(at.button('Start bleeding'));
     expect(at.store.plan().filling.runs).toHaveLength(2);
-    await at.click(at.button('Throw this run away'));
+    await at.click(at.button('Discard this run'));
     expect(at.store.plan().filling.runs).toHaveLength(1);
   });
   test('a bleeder that is deleted in the middle is said to be gone, and the run goes on', async () => {
@@ -121,7 +123,7 @@ describe('the run', () => {
     await begin(at);
     at.store.apply({ edit: 'removePart', with: { id: 'rr' } });
     await at.settle();
-    expect(title(at)).toBe('A bleeder that is gone: open it a quarter turn');
+    expect(title(at)).toBe('Removed bleeder: open a quarter turn');
     await main(at);
     await main(at);
     expect(state(at).corners[0]!.strokes).toBe(1);

@@ -23,9 +23,9 @@ import { AirWork } from '../../worker/air-work';
 import { FillFacade } from './fill-facade';
 
 const SCHOOL_NAMES: Record<School, string> = {
-  'farthest-first': 'Furthest first',
+  'farthest-first': 'Farthest first',
   'nearest-first': 'Nearest first',
-  'as-listed': "The maker's order",
+  'as-listed': 'Maker’s order',
 };
 
 /** What each school takes and leaves behind on this very plan, by the simulation. */
@@ -34,7 +34,7 @@ const SCHOOL_NAMES: Record<School, string> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-5', role: 'region', 'aria-label': 'Schools compared' },
   template: `
-    <h2 class="h2">What each order would leave, by the simulation</h2>
+    <h2 class="h2">Air left by each order, estimated</h2>
     @if (rows(); as rows) {
       <div class="overflow-x-auto">
         <table class="mt-2 w-full text-left" data-test="schools">
@@ -44,7 +44,7 @@ const SCHOOL_NAMES: Record<School, string> = {
               <th class="pr-4 text-right font-normal">
                 {{ sheet.method().flows ? 'Portions of 5 mL' : 'Strokes' }}
               </th>
-              <th class="pr-4 text-right font-normal">Fluid through</th>
+              <th class="pr-4 text-right font-normal">Fluid used</th>
               <th class="pr-4 text-right font-normal">Minutes</th>
               <th class="pr-4 text-right font-normal">Air left</th>
               <th class="font-normal">Where</th>
@@ -70,12 +70,12 @@ const SCHOOL_NAMES: Record<School, string> = {
     } @else if (fault()) {
       <p class="fault mt-2" role="alert">{{ fault() }}</p>
     } @else {
-      <p class="mt-2 text-ink-soft" role="status">Reckoning…</p>
+      <p class="mt-2 text-ink-soft" role="status">Calculating…</p>
     }
     <p class="mt-2 text-sm text-ink-soft">
-      Slugs go with the flow and climb against it by the bore and slope of each line; the range is
-      of what is not known of the fluid's surface. Froth, and bubbles that cling in calipers, are
-      not in it: it is the least it takes. Three openings a wheel and three laps are common
+      Air moves with the flow, and rises against it by the bore and slope of each line. The range
+      allows for the fluid’s unknown surface tension. Foam and bubbles clinging in calipers are not
+      modelled, so real bleeding takes more. Three openings a wheel and three laps are common
       practice.
     </p>
   `,
@@ -125,7 +125,7 @@ export class SchoolsCard {
               ? `${most.toFixed(1)} mL`
               : `${least.toFixed(1)} to ${most.toFixed(1)} mL`,
         where: [
-          ...(clear ? [] : ['not every corner runs clear']),
+          ...(clear ? [] : ['not every wheel runs clear']),
           ...(net && most >= 0.05 ? left.slice(0, 3).map((one) => placeName(view, net, one)) : []),
         ].join(', '),
       }),
@@ -137,8 +137,8 @@ export class SchoolsCard {
     const worst = Math.max(...found.map(({ leftMl }) => leftMl[1]));
     if (!best || found.length < 2) return '';
     return worst - best.leftMl[1] < 0.05
-      ? 'On this vehicle the order makes no difference that the simulation can see: in narrow lines air hardly climbs.'
-      : `${SCHOOL_NAMES[best.school]} leaves the least. A maker's order wins all the same.`;
+      ? 'On this vehicle the order makes no measurable difference: air hardly rises in narrow lines.'
+      : `${SCHOOL_NAMES[best.school]} leaves the least air. A maker’s order still comes first.`;
   });
   constructor() {
     effect((clear) => {

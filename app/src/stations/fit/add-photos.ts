@@ -37,7 +37,7 @@ import { FileField } from '../../kit/fields/file-field';
             <button
               type="button"
               class="btn absolute top-0 right-0 px-3"
-              [attr.aria-label]="'Leave out photograph ' + (i + 1)"
+              [attr.aria-label]="'Remove photograph ' + (i + 1)"
               (click)="leave(photo)"
             >
               ×
@@ -54,7 +54,9 @@ export class AddPhotos {
   private readonly waiting = signal(0);
   protected readonly faults = signal<readonly string[]>([]);
   protected readonly words = (): string =>
-    this.waiting() ? `Shrinking ${this.waiting()}…` : 'Shrunk here; place and maker are left out.';
+    this.waiting()
+      ? `Resizing ${this.waiting()}…`
+      : 'Resized in this browser. Location and camera data are removed.';
 
   protected drop(event: DragEvent): void {
     event.preventDefault();

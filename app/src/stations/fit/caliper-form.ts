@@ -93,11 +93,11 @@ type BoltReading = keyof StackBolt;
     @if (found(); as result) {
       @if (result.ok && result.stackMm !== fit().fittedMm) {
         <button type="button" class="btn-main mt-2" (click)="put({ fittedMm: result.stackMm })">
-          This stack is in
+          Fit this stack
         </button>
       }
     }
-    <p class="label mt-4">Bolt behind the stack</p>
+    <p class="label mt-4">Bolt with this stack</p>
     <fl-readings-form
       [fields]="boltFields"
       [keys]="boltKeys"
@@ -111,14 +111,14 @@ type BoltReading = keyof StackBolt;
       <fl-field
         [of]="fields.padOverMm"
         [hint]="padHint()"
-        none="not looked at"
+        none="not checked"
         [value]="fit().padOverMm"
         (changed)="put({ padOverMm: $event })"
       />
       <fl-field
         [of]="fields.disc"
         [field]="'disc-' + fit().key"
-        none="not looked at"
+        none="not checked"
         [value]="fit().disc"
         (changed)="put({ disc: $event || null })"
       />
@@ -179,41 +179,41 @@ export class CaliperForm {
   }
   protected readonly words = computed(() => {
     const answer = this.answer();
-    if (answer === null) return 'Both gaps say how far it stands off the middle.';
+    if (answer === null) return 'Enter both gaps to find the offset from the middle.';
     if (typeof answer === 'string') return answer;
     const { wantMm, stackMm, shims: taken, offMm, ok } = answer;
-    const wanted = `${this.full(Math.max(wantMm, 0))} of shims are wanted`;
+    const wanted = `${this.full(Math.max(wantMm, 0))} of shims needed`;
     if (!this.fit().box.length && wantMm > 0.25)
-      return `${wanted}: say what is in the box, the shims that are in included.`;
+      return `${wanted}: enter all the shims you have, including the ones fitted.`;
     const list =
       taken
         .map(({ thicknessMm, count }) => `${count} of ${this.full(thicknessMm)}`)
         .join(' and ') || 'none';
-    return `${wanted}: ${list}, together ${this.full(stackMm)}, ${this.full(Math.abs(offMm))} off the middle: ${ok ? 'good' : 'the box has nothing nearer'}.${this.fit().fittedMm === null ? '' : ` ${this.full(this.fit().fittedMm!)} are in.`}`;
+    return `${wanted}: ${list}, together ${this.full(stackMm)}, ${this.full(Math.abs(offMm))} off center: ${ok ? 'good' : 'no closer stack in the box'}.${this.fit().fittedMm === null ? '' : ` ${this.full(this.fit().fittedMm!)} fitted now.`}`;
   });
   protected readonly boltWords = computed(() => {
     const { bolt, fittedMm } = this.fit();
     const stackMm = fittedMm ?? this.found()?.stackMm ?? null;
-    if (!bolt || stackMm === null) return 'With the stack it is said what of its thread holds.';
+    if (!bolt || stackMm === null) return 'Choose a stack to see the thread engagement.';
     const { engagementMm, boltFault, boltMm } = boltThrough(bolt, stackMm);
     const range = `One of ${this.full(boltMm.least)}${boltMm.most === null ? ' or more' : ` to ${this.full(boltMm.most)}`} is right.`;
     const fault = {
-      short: 'it is too short',
-      shank: 'it stands on its plain shank and clamps nothing',
-      bottoms: 'it bottoms',
+      short: 'too short',
+      shank: 'seats on its plain shank and clamps nothing',
+      bottoms: 'bottoms in the hole',
     };
     return boltFault
       ? `Wrong: ${fault[boltFault]}. ${range}`
-      : `${this.full(engagementMm)} of its thread hold. ${range}`;
+      : `${this.full(engagementMm)} of thread engaged. ${range}`;
   });
   protected readonly padHint = computed(() => {
     const over = this.fit().padOverMm;
     if (over === null) return '';
     return over > 0.5
-      ? `It stands ${this.full(over)} over the edge: radial shims of that, or a ridge wears into the pad.`
+      ? `The pad stands ${this.full(over)} above the disc edge. Add radial shims of that thickness, or a ridge wears into the pad.`
       : over < -3
-        ? 'It sits low: part of the disc is never braked.'
-        : 'Level: good.';
+        ? 'The pad sits low, so part of the disc is never swept.'
+        : 'Level with the disc edge: good.';
   });
 
   protected put(patch: Partial<CaliperFit>): void {

@@ -25,10 +25,10 @@ const UNMEASURED_CALIPER: Omit<CaliperFit, 'key'> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
-    <h2 class="text-2xl font-bold">Calipers over their discs</h2>
+    <h2 class="text-2xl font-bold">Caliper shims</h2>
     <p class="mt-1 max-w-prose">
-      Measure both gaps once, with what is in, and the shims are reckoned. Each side for itself:
-      they differ.
+      Measure both gaps with the current shims in. We work out the shims needed. Do each side: they
+      differ.
     </p>
     <div class="mt-4 grid gap-4 xl:grid-cols-2">
       @for (fit of fits(); track fit.key) {
@@ -36,13 +36,13 @@ const UNMEASURED_CALIPER: Omit<CaliperFit, 'key'> = {
       } @empty {
         <fl-empty-state
           heading="No caliper"
-          text="Put calipers in, in Measure or Plumb; they are fitted over their discs here."
+          text="This page centers calipers over their discs. First add a caliper in Measure or Plumb."
         />
       }
     </div>
     <p class="mt-4 text-sm text-ink-soft">
-      Brakes can kill: the maker's sheet of caliper, disc and bolts comes first, and a qualified
-      person looks at it before the road.
+      Brakes can kill. The makers’ sheets for caliper, disc and bolts come first, and a qualified
+      person checks the work before road use.
     </p>
   `,
 })

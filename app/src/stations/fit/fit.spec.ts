@@ -55,10 +55,10 @@ describe('Fit', () => {
     await at.type(field, '168 N');
     expect(at.texts('fl-task-detail .fault').join()).toMatch(/Newtons are a force/);
     await at.type(field, '15');
-    expect(at.texts('[data-test=torque]')[0]).toMatch(/^Too little/);
+    expect(at.texts('[data-test=torque]')[0]).toMatch(/^Too low/);
     await at.type(field, '12.5 lb ft');
     expect(at.texts('[data-test=torque]')[0]).toMatch(/^Good/);
-    await at.click(at.button('Tight, marked: next'));
+    await at.click(at.button('Tight and marked: next'));
     expect(at.store.plan().floor.tight).toEqual([
       expect.objectContaining({
         key: 'tighten:line-r2:a',
@@ -67,7 +67,7 @@ describe('Fit', () => {
       }),
     ]);
     await pick(at, 'tighten:line-r2:a');
-    await at.click(at.button('It was opened'));
+    await at.click(at.button('Mark as opened'));
     expect(
       at.store.snags().some(({ rule, level }) => rule === 'opened-not-tight' && level === 'stop'),
     ).toBe(true);
@@ -76,21 +76,21 @@ describe('Fit', () => {
   test('left for later with a day, taken up again; found otherwise is kept beside it', async () => {
     const at = await station('fit', 'ft3');
     await pick(at, 'safety:stands');
-    await at.click(at.button('Later'));
+    await at.click(at.button('Put off…'));
     at.one<HTMLInputElement>('#task-words').value = 'no stands here';
     at.one<HTMLInputElement>('#task-day').value = '2026-12-01';
-    await at.click(at.button('Leave it'));
+    await at.click(at.button('Put off'));
     expect(at.store.plan().floor.later).toEqual([
       { task: 'safety:stands', until: '2026-12-01', why: 'no stands here' },
     ]);
     await pick(at, 'safety:stands');
-    await at.click(at.button('Take it up again'));
+    await at.click(at.button('Resume'));
     expect(at.store.plan().floor.later).toEqual([]);
-    await at.click(at.button('Not as planned…'));
-    at.one<HTMLInputElement>('#task-words').value = 'a hole off by 25 mm';
-    await at.click(at.button('Note it'));
+    await at.click(at.button('Record a deviation…'));
+    at.one<HTMLInputElement>('#task-words').value = 'hole off by 25 mm';
+    await at.click(at.button('Record'));
     expect(at.texts('fl-fit-station').join() + at.root.textContent).toMatch(
-      /On stands, by the frame: a hole off by 25 mm/,
+      /Lift onto stands, under the frame: hole off by 25 mm/,
     );
   });
 
@@ -154,14 +154,14 @@ describe('Fit', () => {
     expect(at.texts('fl-torque-card').join()).toMatch(/see sheet/);
     await at.type(at.one<HTMLInputElement>('#wanted-nm'), '600 N·m');
     await at.type(at.one<HTMLInputElement>('#wanted-thread'), 'bolt');
-    expect(at.texts('fl-wanted-form .fault').join()).toMatch(/"bolt" cannot be read/);
+    expect(at.texts('fl-wanted-form .fault').join()).toMatch(/\\"bolt\\" is not a thread/);
     await at.type(at.one<HTMLInputElement>('#wanted-thread'), 'M12x1.5');
     const count = [...at.root.querySelectorAll('fl-wanted-form fl-text-input')]
       .find((one) => one.textContent!.includes('How many'))!
       .querySelector('input')!;
     await at.type(count, '5');
     await at.type(at.one<HTMLInputElement>('#wrench-said'), '600');
-    const tight = (): HTMLButtonElement => at.button('Tight, marked: next') as HTMLButtonElement;
+    const tight = (): HTMLButtonElement => at.button('Tight and marked: next') as HTMLButtonElement;
     expect(tight().disabled).toBe(true);
     expect(at.texts('fl-star-order button').map((text) => text.trim())).toEqual([
       '1',
@@ -179,7 +179,7 @@ describe('Fit', () => {
     expect(at.store.snags().filter(({ rule }) => rule === 'torque-open')).toHaveLength(1);
   });
 
-  test('a task of the user’s own comes after others and before a gate, and can be taken away; bolts too', async () => {
+  test('a task of the user’s own comes after others and before a gate, and can be removed; bolts too', async () => {
     const at = await station('fit', 'ft8');
     const add = async (name: string, button: string): Promise<void> => {
       at.one<HTMLInputElement>('#own-task').value = name;
@@ -189,18 +189,18 @@ describe('Fit', () => {
     };
     await add('Photograph the frame', 'Add');
     await pick(at, 'own:own-2');
-    await at.choose(at.one('#own-need'), 'On stands');
+    await at.choose(at.one('#own-need'), 'Lift onto stands, under the frame');
     await at.choose(at.one('#own-gate'), gannet.gates[0]!.name);
     expect(at.store.plan().floor.own).toEqual([
       expect.objectContaining({ needs: ['safety:stands'], gateId: gannet.gates[0]!.id }),
     ]);
-    expect(at.texts('[data-test=waits]')[0]).toMatch(/After: On stands/);
-    await at.click(at.button('Remove it'));
+    expect(at.texts('[data-test=waits]')[0]).toMatch(/After: Lift onto stands/);
+    await at.click(at.button('Remove task'));
     expect(at.store.plan().floor.own).toEqual([]);
     await add('Hub nut', 'Add with torque');
     await pick(at, 'fastener-1');
     expect(at.texts('fl-torque-card').join()).toMatch(/see sheet/);
-    await at.click(at.button('Remove it'));
+    await at.click(at.button('Remove task'));
     expect(at.store.plan().floor.wanted).toEqual([]);
   });
 
@@ -209,18 +209,20 @@ describe('Fit', () => {
     at.one<HTMLInputElement>('#own-task').value = 'Old brake wires';
     at.one('#own-task').dispatchEvent(new Event('input'));
     await at.settle();
-    await at.click(at.button('It comes off'));
+    await at.click(at.button('Add part to remove'));
     expect(at.store.plan().comesOff).toEqual(['Old brake wires']);
     await pick(at, 'strip:Old brake wires');
-    expect(at.texts('fl-task-detail').join()).toMatch(/insulated and tagged/);
-    await at.click(at.button('It stays on'));
+    expect(at.texts('fl-task-detail').join()).toMatch(
+      /Insulate each end and tag it with its function\.about 15 minutes · alone Waiting/,
+    );
+    await at.click(at.button('Part stays on'));
     expect(at.store.plan().comesOff).toEqual([]);
   });
 
   test('a new session asks for stands and chocks again', async () => {
     const at = await station('fit', 'ft9', 'line-r2', readyToTighten());
     await at.click(at.button('Change'));
-    await at.click(at.button('Begin a new session'));
+    await at.click(at.button('Start a new session'));
     expect(at.texts('ol[aria-label=Now] [data-task="safety:stands"]')).toHaveLength(1);
     expect(at.store.snags().some(({ rule }) => rule === 'undone-by-change')).toBe(false);
   });
@@ -235,7 +237,7 @@ describe('Fit', () => {
     ]);
     expect(at.store.snags().some(({ rule }) => rule === 'look-open')).toBe(true);
     await pick(at, look);
-    await at.click(at.button('Looked at, good: next'));
+    await at.click(at.button('Checked, good: next'));
     expect(at.store.plan().floor.looks).toEqual([]);
     expect(at.store.snags().some(({ rule }) => rule === 'look-open')).toBe(false);
     // The next task stands there by itself.

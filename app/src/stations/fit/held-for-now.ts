@@ -15,7 +15,7 @@ import { FieldOf } from '../../kit/fields/field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <h2 class="text-lg font-bold">Held for now</h2>
+    <h2 class="text-lg font-bold">Temporary fixes</h2>
     @for (one of open(); track one.id) {
       <div class="flex items-center gap-3 border-t border-rule py-2" data-test="held">
         <p class="min-w-0 flex-1 text-sm">
@@ -26,18 +26,18 @@ import { FieldOf } from '../../kit/fields/field';
         <button
           type="button"
           class="btn"
-          [attr.aria-label]="'Close it: ' + one.what"
+          [attr.aria-label]="'Close: ' + one.what"
           (click)="changed.emit(closedNow(one.id))"
         >
-          Close it
+          Close
         </button>
       </div>
     } @empty {
-      <p class="py-1 text-sm text-ink-soft">Nothing.</p>
+      <p class="py-1 text-sm text-ink-soft">No temporary fixes.</p>
     }
     <form class="mt-2 grid gap-2 border-t border-rule pt-2" (submit)="add($event)">
       <div>
-        <label class="label block" for="held-what">What is held</label
+        <label class="label block" for="held-what">What is held, and where</label
         ><input
           #what
           id="held-what"
@@ -55,7 +55,7 @@ import { FieldOf } from '../../kit/fields/field';
           [value]="by()"
           (changed)="by.set($event)"
         />
-        <button type="submit" class="btn" [disabled]="!words().trim()">Held for now</button>
+        <button type="submit" class="btn" [disabled]="!words().trim()">Add temporary fix</button>
       </div>
     </form>
   `,

@@ -6,12 +6,12 @@ import { WheelEndsFacade } from './wheel-ends-facade';
 import { FieldOf } from '../../kit/fields/field';
 
 const LOAD_WORDS: Record<LoadVerdict, string> = {
-  open: 'Not yet held and looked at.',
-  'too-little': 'Loaded with too little.',
-  'too-short': 'Held too short: ten seconds.',
-  set: 'It stayed bent: it yields under a foot. Make it stronger; never straighten it.',
-  cracked: 'It cracked or moved: make it anew.',
-  held: 'It held.',
+  open: 'Not tested and checked yet.',
+  'too-little': 'Test load too low.',
+  'too-short': 'Held too short: hold for ten seconds.',
+  set: 'Bent for good: the part yields under foot load. Make a stronger one, and never straighten this one.',
+  cracked: 'Cracked or moved: make a new one.',
+  held: 'Passed.',
 };
 
 /** Pedals and brackets that were welded or changed, loaded before a foot trusts them. */
@@ -23,16 +23,16 @@ const LOAD_WORDS: Record<LoadVerdict, string> = {
   template: `
     <h2 class="text-2xl font-bold">Proof loads</h2>
     <p class="mt-1 max-w-prose">
-      A pedal or bracket that was welded or changed is loaded at its pad with {{ least }} N, in
-      competition {{ competition }} N, for ten seconds by a scale or a lever and a weight; a mark on
-      it is measured before and after. Nobody’s face is in line with it.
+      Load a welded or modified pedal or bracket at the pad with {{ least }} N, in competition
+      {{ competition }} N, for ten seconds, with a scale or a lever and weight. Measure a mark
+      before and after. Keep your face out of line: a part that breaks flies.
     </p>
     @for (load of loads(); track load.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="load.name">
         <div class="grid gap-3 sm:grid-cols-3">
           <fl-field
             [of]="fields.name"
-            label="What is loaded"
+            label="Part to load"
             [field]="'load-' + load.id"
             [value]="load.name"
             (changed)="change(load.id, { name: $event })"
@@ -83,10 +83,10 @@ const LOAD_WORDS: Record<LoadVerdict, string> = {
     } @empty {
       <fl-empty-state
         heading="Nothing to load"
-        text="Was a pedal, its box or a bracket that carries a foot welded or changed? Then it is loaded before it is trusted."
+        text="Was a pedal, pedal box or foot-loaded bracket welded or modified? Test it under load before you trust it."
       />
     }
-    <button type="button" class="btn mt-4" (click)="add()">Add what was welded</button>
+    <button type="button" class="btn mt-4" (click)="add()">Add a welded part</button>
   `,
 })
 export class LoadsPage {

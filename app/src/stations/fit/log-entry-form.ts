@@ -18,21 +18,21 @@ import { LogFacade, refOf } from './log-facade';
         <fl-select-field
           class="sm:col-span-2"
           field="log-about"
-          label="What it is about"
+          label="Subject"
           [options]="abouts()"
           [value]="aboutNow()"
           (changed)="writeOf($event)"
         />
         <fl-select-field
           field="log-when"
-          label="How it"
+          label="Shows"
           [options]="whens"
           [value]="when()"
           (changed)="when.set($event)"
         />
       </div>
       <div>
-        <label class="label block" for="log-text">What was seen</label
+        <label class="label block" for="log-text">Observation</label
         ><textarea
           #text
           id="log-text"
@@ -56,7 +56,7 @@ import { LogFacade, refOf } from './log-facade';
           />
         </div>
         <div>
-          <label class="label block" for="log-by">Who, by initials</label
+          <label class="label block" for="log-by">Initials</label
           ><input
             #by
             id="log-by"
@@ -69,12 +69,12 @@ import { LogFacade, refOf } from './log-facade';
       </div>
       <fl-add-photos [(photos)]="photos" />
       <fl-check-field
-        [label]="'It goes in a bag: no. ' + bagNo()"
+        [label]="'Bag no. ' + bagNo()"
         [checked]="bagged()"
         (changed)="bagged.set($event)"
       />
       <div>
-        <button type="submit" class="btn-main" [disabled]="!canAdd()">Put it in the log</button>
+        <button type="submit" class="btn-main" [disabled]="!canAdd()">Add entry</button>
       </div>
     </form>
   `,
@@ -83,8 +83,8 @@ export class LogEntryForm {
   private readonly log = inject(LogFacade);
   protected readonly who = inject(Initials);
   protected readonly whens = [
-    ['now', 'lies now'],
-    ['before', 'lay before'],
+    ['now', 'now'],
+    ['before', 'before the work'],
   ] as const;
   protected readonly abouts = computed(() =>
     this.log.choices().map((choice) => [aboutKey(choice), choice.name] as const),

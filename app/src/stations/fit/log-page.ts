@@ -64,8 +64,8 @@ import { PhotoView } from './photo-view';
       </div>
       <fl-select-field
         field="log-place"
-        label="At"
-        none="every place"
+        label="Where"
+        none="anywhere"
         [options]="places()"
         [value]="place()"
         (changed)="place.set($event)"
@@ -82,7 +82,7 @@ import { PhotoView } from './photo-view';
               </button>
               <span class="text-sm text-ink-soft"
                 >{{ entry.at.slice(11, 16) }}{{ entry.by ? ', ' + entry.by : ''
-                }}{{ entry.when === 'before' ? ', as it was before' : '' }}</span
+                }}{{ entry.when === 'before' ? ', before' : '' }}</span
               >
               <button
                 type="button"
@@ -126,8 +126,8 @@ import { PhotoView } from './photo-view';
       <p class="mt-5">
         {{
           sheet.log().entries.length
-            ? 'Nothing is found.'
-            : 'Nothing yet. Photograph how it lies before it comes apart: a picture settles what nobody remembers.'
+            ? 'No entry matches.'
+            : 'No entries yet. Photograph everything before you take it apart.'
         }}
       </p>
     }

@@ -34,7 +34,7 @@ import { FieldOf } from '../../kit/fields/field';
         <button
           type="button"
           class="btn"
-          [attr.aria-label]="'Not after ' + need.name"
+          [attr.aria-label]="'Remove dependency: ' + need.name"
           (click)="put({ needs: without(need.id) })"
         >
           Remove
@@ -43,7 +43,7 @@ import { FieldOf } from '../../kit/fields/field';
     }
     <fl-select-field
       field="own-need"
-      label="It comes after"
+      label="Comes after"
       none="choose a task"
       [options]="choices()"
       [value]="null"

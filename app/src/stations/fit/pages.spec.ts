@@ -29,10 +29,10 @@ describe('pages of Fit', () => {
     expect([at.texts('[data-test=wheel]'), at.store.plan().wheelEnds.wheels]).toEqual([[], []]);
     await at.type(field(at, 'Wheel’s face in to the back of its spokes'), '45');
     expect(at.texts('[data-test=wheel]')[0]).toBe(
-      'It does not go on as it is: 6 mm under the barrel, -3 mm behind the spokes. A spacer of 6 mm gives the spokes their 3 mm.',
+      'The wheel does not fit as it is: 6 mm under the barrel, -3 mm behind the spokes. A spacer of 6 mm gives the spokes the required 3 mm.',
     );
     await at.type(field(at, 'Spacer'), '6');
-    expect(at.texts('[data-test=wheel]')[0]).toMatch(/^It goes on/);
+    expect(at.texts('[data-test=wheel]')[0]).toMatch(/^The wheel fits/);
     await at.type(field(at, 'Caliper past the hub’s face'), '');
     expect(corners(at).wheels[0]!.readings).toBeNull();
   });
@@ -41,22 +41,24 @@ describe('pages of Fit', () => {
     const at = await page('fp2', 'Wheels');
     await at.click(at.button('Add a hub'));
     await at.choose(at.one('#hub-kind-hub-1'), 'unit hub');
-    expect(at.texts('section[aria-label="Hub 1"] [role=status]')[0]).toMatch(/^Never backed off/);
+    expect(at.texts('section[aria-label="Hub 1"] [role=status]')[0]).toMatch(
+      /^Never back off or set by play/,
+    );
     expect(at.store.snags().some(({ rule, level }) => rule === 'hub-nut' && level === 'stop')).toBe(
       true,
     );
-    await at.choose(at.one('#hub-school-hub-1'), 'maker’s figure');
+    await at.choose(at.one('#hub-school-hub-1'), 'Maker’s torque');
     expect(at.texts('section[aria-label="Hub 1"] [role=status]')[0]).toBe(
-      'Not yet measured and locked.',
+      'Not measured and locked yet.',
     );
     await at.click(at.button('Remove Hub 1'));
     expect(corners(at).hubs).toEqual([]);
   });
 
   test('a cable is added once all five readings are there, one at a time', async () => {
-    const at = await page('fp3', 'Parking');
+    const at = await page('fp3', 'Parking brake');
     const fresh = (label: string): HTMLInputElement =>
-      [...at.root.querySelectorAll<HTMLElement>('section[aria-label="A new cable"] fl-text-input')]
+      [...at.root.querySelectorAll<HTMLElement>('section[aria-label="Add a cable"] fl-text-input')]
         .find((one) => one.textContent!.includes(label))!
         .querySelector('input')!;
     for (const [label, text] of [
@@ -69,27 +71,27 @@ describe('pages of Fit', () => {
     expect(at.store.plan().wheelEnds.cables).toEqual([]);
     await at.type(fresh('Adjuster'), '30');
     expect(at.texts('[data-test=cable]')).toEqual([
-      '30 mm too long for its way: it hangs. A shorter one, or stops further apart.',
+      '30 mm too long for the cable path: it hangs loose. Use a shorter cable, or move the stops apart.',
     ]);
     expect(fresh('Path, stop').value).toBe('');
     expect(at.store.snags().some(({ rule }) => rule === 'cable-length')).toBe(true);
     await at.type(field(at, 'Free play at the pad, cold'), '0');
-    expect(at.texts('[data-test=play]')[0]).toMatch(/^No play cold/);
+    expect(at.texts('[data-test=play]')[0]).toMatch(/^No free play cold/);
     // By hand: 380 N times the lever's ratio and efficiency into the cable, half of it to each side.
     const lever = gannet.parking!;
     if (lever.by !== 'lever') throw new Error('The demo has a lever.');
     const cableN = lever.handN * lever.leverRatio * lever.efficiency;
     expect(at.texts('[data-test=lever-force]')[0]).toBe(
-      `By Size: ${figure(lever.handN)} N at the hand make ${figure(cableN, 0)} N in the cable, and press each shoe’s lever with ${figure((cableN / 2) * lever.shoeRatio, 0)} N.`,
+      `By Size: ${figure(lever.handN)} N at lever gives ${figure(cableN, 0)} N in the cable and ${figure((cableN / 2) * lever.shoeRatio, 0)} N.`,
     );
     at.store.apply({ edit: 'setSheet', with: { sheet: 'parking', to: null } });
     await at.settle();
-    expect(at.texts('[data-test=lever-force]')[0]).toMatch(/nothing stands there yet/);
+    expect(at.texts('[data-test=lever-force]')[0]).toMatch(/Enter the parking brake in Size/);
   });
 
   test('a proof load is held, and stays with what was measured', async () => {
     const at = await page('fp4', 'Loads');
-    await at.click(at.button('Add what was welded'));
+    await at.click(at.button('Add a welded part'));
     for (const [label, text] of [
       ['Loaded with, N', '1350'],
       ['Held for, s', '10'],
@@ -97,10 +99,10 @@ describe('pages of Fit', () => {
       ['Mark after', '43'],
     ] as const)
       await at.type(field(at, label), text);
-    expect(at.texts('[data-test=load]')[0]).toMatch(/^It stayed bent/);
+    expect(at.texts('[data-test=load]')[0]).toMatch(/^Bent for good/);
     await at.type(field(at, 'Mark after'), '40.1');
     await at.choose(at.one('#sound-load-1'), 'sound');
-    expect(at.texts('[data-test=load]')).toEqual(['It held.']);
+    expect(at.texts('[data-test=load]')).toEqual(['Passed.']);
   });
 
   test('a sheet that was asked for, and one that is here and gives figures their source', async () => {
@@ -133,9 +135,9 @@ describe('pages of Fit', () => {
     } as const;
     const at = await page('fp6', 'Log', { ...gannet, log: { ...NO_LOG, entries: [entry] } });
     const entries = (): string[] => at.texts('[data-test=entry]');
-    expect(entries()[0]).toMatch(/R2.*08:00, MK, as it was before.*Chafed/);
+    expect(entries()[0]).toMatch(/R2.*08:00, MK, before.*Chafed/);
     await at.type(at.one<HTMLInputElement>('#log-reading'), '12.4 V', 'input');
-    await at.click(at.button('Put it in the log'));
+    await at.click(at.button('Add entry'));
     expect(entries()).toHaveLength(2);
     await at.type(at.one<HTMLInputElement>('#log-search'), '12.4', 'input');
     expect(entries()).toEqual([expect.stringMatching(/The whole vehicle.*12.4 V/)]);
@@ -153,7 +155,7 @@ describe('pages of Fit', () => {
       edit: 'changeLogEntry',
       with: { id: 'entry-2', patch: { about: { kind: 'line', id: 'gone' } } },
     });
-    await at.choose(at.one('#log-place'), 'every place');
+    await at.choose(at.one('#log-place'), 'anywhere');
     expect(entries()[0]).toMatch(/something that is no longer in the plan/);
   });
 
@@ -162,24 +164,24 @@ describe('pages of Fit', () => {
     await at.type(at.one<HTMLInputElement>('#log-text'), 'Two clips, one screw', 'input');
     await at.click(
       [...at.root.querySelectorAll<HTMLElement>('fl-check-field label')].find((one) =>
-        one.textContent!.includes('bag: no. 1'),
+        one.textContent!.includes('Bag no. 1'),
       )!,
     );
     await at.choose(at.one('#log-about'), 'R1');
-    await at.click(at.button('Put it in the log'));
+    await at.click(at.button('Add entry'));
     expect(at.store.plan().log.entries[0]).toMatchObject({ bag: 1, text: 'Two clips, one screw' });
     expect(at.texts('[data-test=bag]')).toEqual([
       expect.stringMatching(/^Bag 1 ?Two clips, one screw ?Goes to: R1/),
     ]);
-    expect(at.texts('fl-check-field label').some((text) => text.includes('bag: no. 2'))).toBe(true);
+    expect(at.texts('fl-check-field label').some((text) => text.includes('Bag no. 2'))).toBe(true);
   });
 
   test('a task is logged from where it stands', async () => {
     const at = await station('fit', 'fp7');
     await at.click(at.one('[data-task="safety:stands"]'));
-    await at.click(at.button('Photograph, log it'));
+    await at.click(at.button('Photograph for the log'));
     expect(at.one<HTMLSelectElement>('#log-about').selectedOptions[0]!.text).toBe(
-      'On stands, by the frame',
+      'Lift onto stands, under the frame',
     );
   });
 });

@@ -12,18 +12,18 @@ import { FieldOf } from '../../kit/fields/field';
 
 /** Steps that are done in this order, the maker's sheet before them. Common practice. */
 const LEVER_STEPS = [
-  'Shoes or pads set first, by the foot brake: the cable is never what takes up their play.',
-  'A lever on a caliper: the piston is brought out by the lever, again and again, until the pads touch; only then the cable goes on.',
-  'Shoes backed off until the drum just turns free.',
-  'Cable hooked in, no slack at the levers and nothing drawn: each lever lies on its stop.',
-  'Twenty hard pulls; the cable beds in and the slack is measured again.',
-  'Let go: each wheel turns free at once.',
+  'Adjust the shoes or pads with the foot brake first. Never take up their play with the cable.',
+  'Caliper lever: work the lever until the pads touch the disc. Only then hook on the cable.',
+  'Back off the shoes until the drum just turns freely.',
+  'Hook in the cable: no slack, no tension, each lever on its stop.',
+  'Pull hard twenty times to bed in the cable, then measure the slack again.',
+  'Release: each wheel turns freely at once.',
 ] as const;
 const ELECTRIC_STEPS = [
-  'It may stay on: before its plug is drawn or its battery goes, put it into its service position by the scan tool, or by its sheet.',
-  'To move at all it needs its control unit, its wheel sensors, its supply through its own fuse, and often its codes learnt.',
-  'Never wind its motor back with a press or a supply held to its pins unless its sheet says so.',
-  'Held on a slope by a wedge until it was seen to hold and to let go.',
+  'An electric brake can stay on. Before you pull its plug or disconnect the battery, set the service position with a scan tool or by the maker’s sheet.',
+  'The motor needs its control unit, wheel sensors and fused supply, and often coding.',
+  'Never press the piston back, or power the motor pins directly, unless the maker’s sheet says so.',
+  'Chock the vehicle until the brake is seen to hold and to release.',
 ] as const;
 
 type Reading = keyof CableReadings;
@@ -62,7 +62,7 @@ const READINGS = [
           />
           <fl-field
             [of]="fields.slackAfterMm"
-            none="not pulled yet"
+            none="not measured yet"
             [value]="cable.slackAfterMm"
             (changed)="change(cable.id, { slackAfterMm: $event })"
           />
@@ -82,8 +82,8 @@ const READINGS = [
         </button>
       </section>
     }
-    <section class="card mt-4 p-5" aria-label="A new cable">
-      <h3 class="font-bold">Another cable</h3>
+    <section class="card mt-4 p-5" aria-label="Add a cable">
+      <h3 class="font-bold">Add another cable</h3>
       @for (draft of drafts(); track draft.no) {
         <fl-readings-form
           class="mt-2"
@@ -93,7 +93,7 @@ const READINGS = [
           (changed)="add($event)"
         />
       }
-      <p class="mt-2 text-sm text-ink-soft">With all five it is added, and said whether it fits.</p>
+      <p class="mt-2 text-sm text-ink-soft">Fill in all five. We then check the fit.</p>
     </section>
     <div class="mt-6 grid gap-6 lg:grid-cols-2">
       <section aria-label="By lever and cable">
@@ -132,7 +132,7 @@ const READINGS = [
         <fl-field
           [of]="play.valveHolds"
           field="valve-holds"
-          none="not tried"
+          none="not tested"
           [value]="pushrod().valveHolds"
           (changed)="setPlay({ valveHolds: $event })"
         />
@@ -166,8 +166,8 @@ export class ParkingPage {
     const plan = this.store.plan();
     const found = viewPlan(plan).works.parking;
     return found && plan.parking?.by === 'lever'
-      ? `By Size: ${figure(plan.parking.handN)} N at the hand make ${figure(found.cableN, 0)} N in the cable, and press each shoe’s lever with ${figure(found.shoeN, 0)} N.`
-      : 'Force from hand to shoe is reckoned in Size, under Parking: nothing stands there yet.';
+      ? `From Size: ${figure(plan.parking.handN)} N at the lever gives ${figure(found.cableN, 0)} N in the cable and ${figure(found.shoeN, 0)} N at each shoe lever.`
+      : 'Enter the parking brake in Size to see the force at the shoes.';
   });
   protected readonly pushrod = computed(() => this.sheet.wheelEnds().play);
   private full(mm: number): string {
@@ -177,34 +177,34 @@ export class ParkingPage {
   private wordsOf(cable: Cable): string {
     const { outerOverMm, innerOverMm, fault } = cableFit(cable);
     const said = {
-      'outer-short': `${this.full(-outerOverMm)} too short for its way: it does not reach its stops.`,
-      'outer-long': `${this.full(outerOverMm)} too long for its way: it hangs. A shorter one, or stops further apart.`,
-      'inner-short': `Its inner is ${this.full(-innerOverMm)} short: the brake is on before the lever moves.`,
-      'inner-long': `Its inner has ${this.full(innerOverMm)} too much; the adjuster takes up ${this.full(cable.adjustMm)}.`,
+      'outer-short': `${this.full(-outerOverMm)} too short for the cable path: it does not reach its stops.`,
+      'outer-long': `${this.full(outerOverMm)} too long for the cable path: it hangs loose. Use a shorter cable, or move the stops apart.`,
+      'inner-short': `The inner cable is ${this.full(-innerOverMm)} too short: the brake is on before the lever moves.`,
+      'inner-long': `The inner cable is ${this.full(innerOverMm)} too long; the adjuster takes up ${this.full(cable.adjustMm)}.`,
     };
     if (fault) return said[fault];
-    return `It fits: ${this.full(outerOverMm)} longer than its way, ${this.full(innerOverMm)} for the adjuster.${cable.slackAfterMm === null ? ' Twenty pulls, then its slack again.' : cable.slackAfterMm > cable.adjustMm ? ' After twenty pulls it has more slack than its adjuster takes up.' : ''}`;
+    return `The cable fits: ${this.full(outerOverMm)} longer than the path, ${this.full(innerOverMm)} left for the adjuster.${cable.slackAfterMm === null ? ' Pull twenty times, then measure the slack again.' : cable.slackAfterMm > cable.adjustMm ? ' After twenty pulls the slack is more than the adjuster takes up.' : ''}`;
   }
   protected readonly playWords = computed(() => {
     const { coldMm, hotMm, valveHolds } = this.pushrod();
     const words = [];
     if (coldMm === null)
       words.push(
-        'Cold, then hot after a drive: a rod without play holds the port shut and the brakes drag on.',
+        'Check cold, then hot after a drive. A pushrod without play keeps the compensating port closed, and the brakes drag and lock on.',
       );
     else if (coldMm === 0 || hotMm === 0)
       words.push(
-        `No play ${coldMm === 0 ? 'cold' : 'hot'}: the master’s port may stay shut, pressure builds up and the brakes drag. Shorten the rod.`,
+        `No free play ${coldMm === 0 ? 'cold' : 'hot'}: the compensating port can stay closed, and the brakes drag. Shorten the pushrod.`,
       );
     else if (hotMm !== null && hotMm < coldMm / 2)
       words.push(
-        'Heat takes up more than half of its play: look whether it drags after a long descent.',
+        'Heat takes up more than half the free play. Check for dragging brakes after a long descent.',
       );
-    else words.push(hotMm === null ? 'Measure it again hot.' : 'Play is there cold and hot.');
+    else words.push(hotMm === null ? 'Measure again hot.' : 'Free play cold and hot: good.');
     if (valveHolds === false)
-      words.push('The valve lets the vacuum go: a new one, or the help is gone with the engine.');
+      words.push('The check valve leaks. Replace it, or the assist is lost when the engine stops.');
     if (valveHolds === null)
-      words.push('Engine off after a minute: two or three helped pushes must be left.');
+      words.push('One minute after switching off, two or three assisted strokes must be left.');
     return words.join(' ');
   });
 

@@ -15,7 +15,7 @@ class Album {
   keep({ name }: File): Promise<Photo> {
     if (name === 'bad.jpg')
       return Promise.reject(
-        new Error('bad.jpg: It cannot be read as a picture here: save it as JPEG or PNG.'),
+        new Error('bad.jpg: The file cannot be read as a picture. Save it as JPEG or PNG.'),
       );
     this.kept.push(name);
     return Promise.resolve(photo(name));
@@ -55,9 +55,9 @@ describe('photographs', () => {
     // The same picture twice is one.
     expect(photos().map(({ digest }) => digest)).toEqual(['one.jpg', 'two.jpg']);
     expect([...root.querySelectorAll('.fault')].map((one) => one.textContent!.trim())).toEqual([
-      'bad.jpg: It cannot be read as a picture here: save it as JPEG or PNG.',
+      'bad.jpg: The file cannot be read as a picture. Save it as JPEG or PNG.',
     ]);
-    root.querySelector<HTMLElement>('[aria-label="Leave out photograph 1"]')!.click();
+    root.querySelector<HTMLElement>('[aria-label="Remove photograph 1"]')!.click();
     expect(photos().map(({ digest }) => digest)).toEqual(['two.jpg']);
   });
 

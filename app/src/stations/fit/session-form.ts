@@ -18,7 +18,7 @@ import { FieldOf } from '../../kit/fields/field';
       />
       <fl-field [of]="fields.people" [value]="means().people" (changed)="put({ people: $event })" />
     </div>
-    <p class="label mt-2">At hand</p>
+    <p class="label mt-2">Tools here</p>
     @for (tool of tools(); track tool) {
       <fl-check-field
         [label]="tool"
@@ -27,11 +27,11 @@ import { FieldOf } from '../../kit/fields/field';
       />
     }
     <button type="button" class="btn mt-2 w-full" (click)="begun.emit()">
-      Begin a new session
+      Start a new session
     </button>
     <p class="text-sm text-ink-soft">
-      Stands and chocks are then looked at anew.{{
-        means().on ? ' This one began on ' + means().on + '.' : ''
+      Stands and chocks must then be checked again.{{
+        means().on ? ' This session started on ' + means().on + '.' : ''
       }}
     </p>
   `,

@@ -14,8 +14,8 @@ import { FieldOf } from '../../kit/fields/field';
   template: `
     <h2 class="text-2xl font-bold">Makers’ sheets</h2>
     <p class="mt-1 max-w-prose">
-      A figure from a sheet names it. What no sheet says is an open point, never a figure from
-      memory.
+      Name the sheet for every figure. A figure with no sheet is an open point; never fill it in
+      from memory.
     </p>
     @for (one of log().sheets; track one.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="one.name">
@@ -77,14 +77,13 @@ import { FieldOf } from '../../kit/fields/field';
     } @empty {
       <fl-empty-state
         heading="No sheet yet"
-        text="Kit, procedure, fluid, torque, wiring: say which you have, which you asked for, and which do not exist."
+        text="List the sheets for kits, procedures, fluid, torque and wiring: in hand, asked for, or not available."
       />
     }
     <button type="button" class="btn mt-4" (click)="add()">Add a sheet</button>
-    <h2 class="mt-8 text-2xl font-bold">Changed on the vehicle before</h2>
+    <h2 class="mt-8 text-2xl font-bold">Earlier changes to the vehicle</h2>
     <p class="mt-1 max-w-prose">
-      Other axle, other master, other wheels: a factory sheet does not hold for what was changed
-      since.
+      A factory sheet no longer applies to an axle, master cylinder or wheel that was swapped.
     </p>
     @for (one of log().earlier; track one.id) {
       <div class="mt-2 flex items-end gap-3">

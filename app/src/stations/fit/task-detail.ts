@@ -22,9 +22,9 @@ import { FieldOf } from '../../kit/fields/field';
 
 type Asking = 'later' | 'found' | 'held';
 const ASKED: Record<Asking, string> = {
-  later: 'Why it is left',
-  found: 'What is otherwise: a hole off by 25 mm, a flat filed',
-  held: 'What is held, and where',
+  later: 'Reason for putting off',
+  found: 'What differs: hole off by 25 mm, flat filed',
+  held: 'What is held temporarily, and where',
 };
 
 /** One task in large type: how it is done, what is wanted, what the wrench said, and what came of it. */
@@ -39,13 +39,13 @@ const ASKED: Record<Asking, string> = {
     <p class="mt-1 text-ink-soft">{{ facts() }}</p>
     @if (view().state === 'waits') {
       <p class="mt-4 rounded-lg bg-copper-pale px-4 py-3 text-lg" data-test="waits">
-        It waits. {{ view().why }}.
+        Waiting. {{ view().why }}.
       </p>
     }
     @if (view().state === 'later') {
       <p class="mt-4 rounded-lg bg-copper-pale px-4 py-3">
         {{ view().why }}.
-        <button type="button" class="link" (click)="told.emit(backNow())">Take it up again</button>
+        <button type="button" class="link" (click)="told.emit(backNow())">Resume</button>
       </p>
     }
     @if (isTightened()) {
@@ -69,11 +69,11 @@ const ASKED: Record<Asking, string> = {
     <div class="mt-6 flex flex-wrap gap-3">
       @if (view().state === 'done') {
         <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(undone())">
-          It is not done
+          Mark as not done
         </button>
         @if (isTightened()) {
           <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(opened())">
-            It was opened
+            Mark as opened
           </button>
         }
       } @else {
@@ -84,7 +84,7 @@ const ASKED: Record<Asking, string> = {
             [disabled]="!said() || view().state === 'waits'"
             (click)="told.emit(tight())"
           >
-            Tight, marked: next
+            Tight and marked: next
           </button>
         } @else if (view().task.kind === 'look') {
           <button
@@ -93,7 +93,7 @@ const ASKED: Record<Asking, string> = {
             [disabled]="view().state === 'waits'"
             (click)="told.emit(looked(true))"
           >
-            Looked at, good: next
+            Checked, good: next
           </button>
           <button
             type="button"
@@ -118,7 +118,7 @@ const ASKED: Record<Asking, string> = {
           class="btn min-h-14 px-5 text-lg"
           (click)="asking.set(asking() === 'later' ? null : 'later')"
         >
-          Later
+          Put off…
         </button>
       }
       <button
@@ -126,14 +126,14 @@ const ASKED: Record<Asking, string> = {
         class="btn min-h-14 px-5 text-lg"
         (click)="asking.set(asking() === 'found' ? null : 'found')"
       >
-        Not as planned…
+        Record a deviation…
       </button>
       <button
         type="button"
         class="btn min-h-14 px-5 text-lg"
         (click)="asking.set(asking() === 'held' ? null : 'held')"
       >
-        Held for now by…
+        Record a temporary fix…
       </button>
       <button
         type="button"
@@ -141,14 +141,14 @@ const ASKED: Record<Asking, string> = {
         [hidden]="view().task.place.kind === 'plan'"
         (click)="show()"
       >
-        Show it
+        Show on the vehicle
       </button>
       <button
         type="button"
         class="btn min-h-14 px-5 text-lg"
         (click)="log.write({ kind: 'task', id: view().task.id })"
       >
-        Photograph, log it
+        Photograph for the log
       </button>
       @if (comesOff()) {
         <button
@@ -156,12 +156,12 @@ const ASKED: Record<Asking, string> = {
           class="btn min-h-14 px-5 text-lg"
           (click)="stays.emit(view().task.id)"
         >
-          It stays on
+          Part stays on
         </button>
       }
       @if (isOwn()) {
         <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(removed())">
-          Remove it
+          Remove task
         </button>
       }
     </div>
@@ -190,11 +190,11 @@ const ASKED: Record<Asking, string> = {
             (changed)="holder.set($event)"
           />
         }
-        <button type="submit" class="btn">{{ what === 'later' ? 'Leave it' : 'Note it' }}</button>
+        <button type="submit" class="btn">{{ what === 'later' ? 'Put off' : 'Record' }}</button>
       </form>
     }
     <div class="mt-4 max-w-xs">
-      <label class="label block" for="task-by">Who does it</label
+      <label class="label block" for="task-by">Person</label
       ><input
         #who
         id="task-by"

@@ -40,7 +40,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
       <div
         class="grid flex-1 content-start md:grid-cols-[18rem_minmax(0,1fr)] xl:grid-cols-[21rem_minmax(0,1fr)_18rem] print:block"
       >
-        <aside class="border-r border-rule bg-sheet py-3" aria-label="What can be done">
+        <aside class="border-r border-rule bg-sheet py-3" aria-label="Tasks">
           <div class="flex items-center gap-3 px-4">
             <h2 class="mr-auto text-lg font-bold">{{ heading() }}</h2>
             <button
@@ -81,7 +81,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
               </li>
             } @empty {
               <li class="border-t border-rule px-4 py-3 text-sm">
-                Nothing can be done now: see what waits, and for what.
+                Nothing can be done now. See below what each task waits for.
               </li>
             }
           </ol>
@@ -124,7 +124,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
           >
             <div class="min-w-40 flex-1">
               <label class="label block" for="own-task"
-                >A task of your own, bolts, or what comes off</label
+                >Add a task, bolts, or a part to remove</label
               ><input
                 #own
                 id="own-task"
@@ -150,7 +150,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
               [disabled]="!ownName().trim()"
               (click)="add($event, 'off')"
             >
-              It comes off
+              Add part to remove
             </button>
           </form>
         </aside>
@@ -168,12 +168,12 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
               (stays)="stays($event)"
             />
           } @else {
-            <p class="text-lg">Everything is done.</p>
+            <p class="text-lg">All tasks are done.</p>
           }
         </section>
         <aside
           class="border-l border-rule bg-sheet p-4 max-xl:col-span-full max-xl:border-t"
-          aria-label="What closes, what is held"
+          aria-label="Gates and temporary fixes"
         >
           <h2 class="text-lg font-bold">Before it closes</h2>
           @for (gate of gates(); track gate.id) {
@@ -200,7 +200,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
             </div>
           } @empty {
             <p class="py-2 text-sm text-ink-soft">
-              No gate yet: what closes access stands in Measure, under Closes.
+              No gate yet. Add what closes access in Measure, on the Closes page.
             </p>
           }
           <fl-held-for-now
@@ -210,7 +210,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
             (changed)="tell($event)"
           />
           @if (floor().found.length) {
-            <h2 class="mt-4 text-lg font-bold">Not as planned</h2>
+            <h2 class="mt-4 text-lg font-bold">Deviations from the plan</h2>
             <ul class="text-sm">
               @for (one of floor().found; track one.id) {
                 <li class="border-t border-rule py-1">{{ one.what }}</li>
@@ -218,7 +218,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
             </ul>
           }
           <p class="mt-4 text-sm text-ink-soft">
-            Work under a vehicle and on brakes can kill: stands, not a jack; the maker's sheet and a
+            A vehicle that falls off a jack kills. Work on stands only. The maker’s sheet and a
             qualified person come first.
           </p>
         </aside>
@@ -226,7 +226,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
     } @else {
       <fl-empty-state
         heading="Nothing to fit yet"
-        text="Lay lines and put parts in; the work on the floor follows from them."
+        text="This page lists the work in order. It needs lines and parts: start in Plumb, then Route."
       />
     }
   `,
@@ -266,8 +266,8 @@ export class TasksPage {
     const latest = (views: TaskView[]): TaskView[] =>
       views.toSorted((a, b) => at.get(b.task.id)! - at.get(a.task.id)!);
     return [
-      { name: 'Left for later', views: of('later'), open: true },
-      { name: 'Waits', views: of('waits'), open: true },
+      { name: 'Put off', views: of('later'), open: true },
+      { name: 'Waiting', views: of('waits'), open: true },
       { name: 'Done', views: latest(of('done')), open: false },
     ].filter(({ views }) => views.length);
   });
@@ -291,7 +291,8 @@ export class TasksPage {
     const without = lacks.length ? `, without ${lacks.join(', ')}` : '';
     if (!planned) return 'Planning the session…';
     const done = this.views().filter(({ state }) => state === 'done').length;
-    return `${planned.tasks.length} tasks in ${planned.minutes} minutes free ${planned.freed} that wait${without}. ${done} of ${this.views().length} are done.`;
+    const { length } = planned.tasks;
+    return `Next ${length} ${length === 1 ? 'task takes' : 'tasks take'} ${planned.minutes} minutes and ${length === 1 ? 'unblocks' : 'unblock'} ${planned.freed} more${without}. ${done} of ${this.views().length} done.`;
   });
   protected readonly gates = computed(() =>
     gateProgress(this.views(), this.store.plan().gates, this.floor().session).map(
@@ -306,16 +307,16 @@ export class TasksPage {
                 .slice(0, 3)
                 .map(({ task }) => task.name)
                 .join('; ')}${left.length > 3 ? '; …' : ''}`
-            : 'nothing is left to do';
+            : 'nothing left to do';
         const hours = minutes < 120 ? `${minutes} min` : `${Math.round(minutes / 60)} h`;
         const last =
           gate.on && !gate.closed && sessions
-            ? `${hours} of work with all before it, ${sessions === 1 ? 'one session' : `${sessions} sessions`} like this, one a day: begin by ${dayOf(daysBefore(gate.on, sessions))}`
+            ? `${hours} of work before it closes, ${sessions === 1 ? 'one session' : `${sessions} sessions`} like this one, one a day: start by ${dayOf(daysBefore(gate.on, sessions))}`
             : '';
         return {
           id: gate.id,
           name: gate.name,
-          on: gate.on ? dayOf(gate.on) : 'no day',
+          on: gate.on ? dayOf(gate.on) : 'no date',
           all,
           done: all - left.length,
           words: measure ? `${words}; ${measure} to measure` : words,

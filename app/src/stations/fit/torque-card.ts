@@ -55,7 +55,7 @@ const RING = 3;
     }
     <div class="mt-4 grid gap-4 sm:grid-cols-2">
       <div class="card p-4">
-        <p class="label">Wanted</p>
+        <p class="label">Required</p>
         <p class="font-mono" [class]="torque().wantedNm === null ? 'text-2xl' : 'text-4xl'">
           {{ torque().wantedNm === null ? 'see sheet' : figure(torque().wantedNm!)
           }}<span class="text-xl"> {{ torque().wantedNm === null ? '' : 'N·m' }}</span>
@@ -65,7 +65,7 @@ const RING = 3;
       <div class="card p-4" [class.border-ok]="verdict() === 'good'">
         <fl-text-input
           [id]="'wrench-said'"
-          label="Your wrench said"
+          label="Wrench reading"
           placeholder="17 N·m"
           [shown]="shown()"
           [read]="read"
@@ -74,7 +74,7 @@ const RING = 3;
         <p class="mt-1 text-sm" role="status" data-test="torque">{{ verdictWords() }}</p>
         @if (torque().opened && task().joint) {
           <fl-check-field
-            label="Its washers are new"
+            label="New washers fitted"
             [checked]="newWashers()"
             (changed)="newWashers.set($event)"
           />
@@ -90,17 +90,13 @@ const RING = 3;
           (tapped)="marked.set($event)"
         />
         <p class="min-w-40 flex-1">
-          Half tight in this order, then all the way in it once more. Tap each as you mark it:
+          Half tight in this order, then full torque in the same order. Tap each one as you mark it:
           {{ marked() }} of {{ count() }}.
         </p>
       </div>
     }
     @if (wanted(); as one) {
-      <fl-disclosure
-        class="mt-3"
-        summary="What they are, and whose word it is"
-        [startsOpen]="unsaid()"
-      >
+      <fl-disclosure class="mt-3" summary="Fasteners, torque and source" [startsOpen]="unsaid()">
         <fl-wanted-form
           class="card p-4"
           [wanted]="one"
@@ -175,28 +171,30 @@ export class TorqueCard {
     const { wantedNm, source, likely } = this.torque();
     const near = this.task().joint?.joints?.at(-1);
     if (wantedNm !== null)
-      return `${formatTorque(wantedNm)}. ${source ? `By ${source}.` : 'No source is set down: whose word is it?'}${this.stateWords()}`;
+      return `${formatTorque(wantedNm)}. ${source ? `Source: ${source}.` : 'No source entered. Which sheet gives this figure?'}${this.stateWords()}`;
     const usual = likely
-      ? ` Such ${near ? 'joints' : 'bolts'} mostly take ${figure(likely.least)} to ${figure(likely.most)} N·m.`
+      ? ` Typical for ${near ? 'joints' : 'bolts'}: ${figure(likely.least)} to ${figure(likely.most)} N·m.`
       : '';
-    return `No figure is set down: look up the maker’s sheet and put it ${near ? 'in Join' : 'below'}.${near ? ` Until then: ${guidanceFor(near)}` : ''}${usual}`;
+    return `No torque entered. Look it up on the maker’s sheet and enter it ${near ? 'in Join' : 'below'}.${near ? ` Until then: ${guidanceFor(near)}` : ''}${usual}`;
   });
   protected readonly verdictWords = computed(() => {
     const { wantedNm, opened, saidNm: before } = this.torque();
     const said = this.saidNm();
-    if (opened && said === before) return 'It was opened since: tighten it again, on new washers.';
+    if (opened && said === before) return 'Opened since: tighten again, with new washers.';
     if (wantedNm === null)
-      return said === null ? 'Once, then mark it.' : 'There is no figure to hold it against.';
-    const range = `±4 % of the wrench: ${figure(wantedNm * (1 - WRENCH_SHARE))} to ${figure(wantedNm * (1 + WRENCH_SHARE))}.`;
+      return said === null
+        ? 'Tighten once, then mark it.'
+        : 'There is no torque to check the reading against.';
+    const range = `Wrench tolerance ±4 %: ${figure(wantedNm * (1 - WRENCH_SHARE))} to ${figure(wantedNm * (1 + WRENCH_SHARE))}.`;
     switch (this.verdict()) {
       case 'low':
-        return `Too little. ${range}`;
+        return `Too low. ${range}`;
       case 'high':
-        return `Too much: loosen it, look at it, tighten anew. ${range}`;
+        return `Too high: loosen, inspect, and tighten again. ${range}`;
       case 'good':
         return `Good. ${range}`;
       default:
-        return 'Once, then mark it.';
+        return 'Tighten once, then mark it.';
     }
   });
 

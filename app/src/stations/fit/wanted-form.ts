@@ -16,7 +16,7 @@ import { FieldOf } from '../../kit/fields/field';
   template: `
     <fl-text-input
       [id]="'wanted-nm'"
-      label="Torque by the sheet"
+      label="Torque on the sheet"
       placeholder="60 N·m"
       [shown]="torque()"
       [read]="read"
@@ -80,14 +80,17 @@ export class WantedForm {
   protected readonly likely = computed(() => {
     const range = likelyBoltNm(this.wanted());
     return range
-      ? `Such a bolt mostly takes ${figure(range.least)} to ${figure(range.most)} N·m (T = K·d·F). The sheet comes first.`
-      : 'With thread and class an unlikely figure is asked about.';
+      ? `Typical for this bolt: ${figure(range.least)} to ${figure(range.most)} N·m (T = K·d·F). The maker’s sheet comes first.`
+      : 'Enter thread and class to have the figure checked.';
   });
   protected readonly read = readTorque;
   protected readonly readThread = (text: string): Read<string> =>
     !text || boltThread(text)
       ? { ok: true, value: text }
-      : { ok: false, message: `"${text}" cannot be read: write it as M10, M12x1.5 or 7/16-20.` };
+      : {
+          ok: false,
+          message: `"${text}" is not a thread. Enter one such as M10, M12x1.5 or 7/16-20.`,
+        };
 
   protected put(patch: Partial<WantedTorque>): void {
     this.changed.emit({ ...this.wanted(), ...patch });

@@ -142,10 +142,10 @@ export class WheelForm {
     if (!over) return '';
     const { barrelMm, spokesMm, spacerMm, fits } = over;
     const air = `${this.full(barrelMm)} under the barrel, ${this.full(spokesMm)} behind the spokes`;
-    if (fits) return `It goes on: ${air}.`;
+    if (fits) return `The wheel fits: ${air}.`;
     return barrelMm < WHEEL_GAP_MM
-      ? `It does not go on: ${air}; ${this.full(WHEEL_GAP_MM)} are wanted, and no spacer helps under the barrel.`
-      : `It does not go on as it is: ${air}. A spacer of ${this.full(spacerMm)} gives the spokes their ${this.full(WHEEL_GAP_MM)}.`;
+      ? `The wheel does not fit: ${air}; ${this.full(WHEEL_GAP_MM)} are required, and a spacer does not help under the barrel.`
+      : `The wheel does not fit as it is: ${air}. A spacer of ${this.full(spacerMm)} gives the spokes the required ${this.full(WHEEL_GAP_MM)}.`;
   });
   protected readonly studWords = computed(() => {
     const { studs, spacerMm, hand } = this.fit();
@@ -153,8 +153,8 @@ export class WheelForm {
     const { leftMm, turns, needMm, holds } = threadLeft(studs, spacerMm);
     const nuts = `${studs.count} nuts M${studs.dMm}x${studs.pitchMm}, ${hand} hand`;
     return holds
-      ? `${this.full(leftMm)} of thread for the nuts, ${turns.toFixed(1)} turns: it holds. To buy: ${nuts}.`
-      : `Only ${this.full(Math.max(leftMm, 0))} of thread are left, and ${this.full(needMm)} must hold: longer studs or a thinner spacer.`;
+      ? `${this.full(leftMm)} of thread in the nuts, ${turns.toFixed(1)} turns: enough. Buy: ${nuts}.`
+      : `Only ${this.full(Math.max(leftMm, 0))} of thread left; ${this.full(needMm)} required. Use longer studs or a thinner spacer.`;
   });
   protected readonly width = computed(
     () =>

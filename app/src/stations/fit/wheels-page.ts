@@ -24,7 +24,7 @@ const UNMEASURED_WHEEL: Omit<WheelFit, 'key'> = {
   template: `
     <h2 class="text-2xl font-bold">Wheels</h2>
     <p class="mt-1 max-w-prose">
-      Four readings say whether a wheel goes over its caliper, before it is bought.
+      Four readings show whether a wheel clears its caliper, before you buy it.
     </p>
     <div class="mt-4 grid gap-4 xl:grid-cols-2">
       @for (fit of fits(); track fit.key) {
@@ -32,7 +32,7 @@ const UNMEASURED_WHEEL: Omit<WheelFit, 'key'> = {
       } @empty {
         <fl-empty-state
           heading="No wheel"
-          text="Put wheels in among the things on the vehicle, in Measure."
+          text="No wheels yet. Add them in Measure, on the Vehicle page."
         />
       }
     </div>
@@ -42,9 +42,9 @@ const UNMEASURED_WHEEL: Omit<WheelFit, 'key'> = {
         <thead class="text-sm text-ink-soft">
           <tr>
             <th class="py-1 pr-3 font-normal">How</th>
-            <th class="pr-3 font-normal">It is done</th>
+            <th class="pr-3 font-normal">Method</th>
             <th class="pr-3 font-normal">For</th>
-            <th class="font-normal">Beware</th>
+            <th class="font-normal">Watch for</th>
           </tr>
         </thead>
         <tbody>
@@ -60,7 +60,7 @@ const UNMEASURED_WHEEL: Omit<WheelFit, 'key'> = {
       </table>
     </div>
     <p class="mt-2 font-semibold">
-      The maker’s sheet wins over all three. A wheel that comes off kills.
+      The maker’s sheet comes before all three. A wheel that comes off kills.
     </p>
     @for (hub of hubs(); track hub.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="hub.name">
@@ -93,14 +93,14 @@ const UNMEASURED_WHEEL: Omit<WheelFit, 'key'> = {
           />
           <fl-field
             [of]="sheetFields.least"
-            label="Sheet: least play"
+            label="Sheet: least end play"
             none="no figure"
             [value]="hub.sheetMm?.least"
             (changed)="sheetPlay(hub, 'least', $event ?? null)"
           />
           <fl-field
             [of]="sheetFields.most"
-            label="Sheet: most play"
+            label="Sheet: most end play"
             none="no figure"
             [value]="hub.sheetMm?.most"
             (changed)="sheetPlay(hub, 'most', $event ?? null)"
@@ -153,13 +153,13 @@ export class WheelsPage {
     const fault = hubFault(hub);
     if (fault === null)
       return hub.endPlayMm === null || hub.newLock === null
-        ? 'Not yet measured and locked.'
+        ? 'Not measured and locked yet.'
         : 'Good.';
     return {
-      'backed-off': 'Never backed off nor set by play: to its maker’s figure.',
-      loose: 'Loose: more play than it may have.',
-      tight: 'Tight: less play than it must have; its bearings run hot.',
-      lock: 'A new split pin, tab or nut.',
+      'backed-off': 'Never back off or set by play: tighten to the maker’s figure.',
+      loose: 'Loose: more play than allowed.',
+      tight: 'Tight: less play than required. The bearings run hot.',
+      lock: 'Fit a new split pin, tab or nut.',
     }[fault];
   }
   protected put(wheelFit: WheelFit): void {

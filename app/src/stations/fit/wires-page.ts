@@ -24,10 +24,10 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
-    <h2 class="text-2xl font-bold">Wires of the actuator</h2>
+    <h2 class="text-2xl font-bold">Actuator wiring</h2>
     <p class="mt-1 max-w-prose">
-      Volts against the battery’s minus, the actuator as load, with a true-reading meter: a
-      controller that pulses reads low on a plain one.
+      Measure volts to battery negative, with the actuator connected. Use a true-RMS meter: a
+      pulsing controller reads low on an ordinary one.
     </p>
     @for (wire of wires(); track wire.id) {
       <section class="card mt-4 p-4" [attr.aria-label]="wire.name" [attr.data-wire]="wire.job">
@@ -87,31 +87,30 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
     } @empty {
       <fl-empty-state
         heading="No wires yet"
-        text="An electric actuator has a supply, an earth, a brake signal, a breakaway and often a stop lamp. Their table begins with these."
+        text="This table checks the wires of an electric actuator: supply, ground, brake signal, breakaway and often stop lamps."
       />
     }
     <div class="mt-4 flex flex-wrap gap-3">
       @if (!wires().length) {
-        <button type="button" class="btn-main" (click)="begin()">Begin the table</button>
+        <button type="button" class="btn-main" (click)="begin()">Start the table</button>
       }
       <button type="button" class="btn" (click)="add('signal')">Add a wire</button>
     </div>
     <ul class="mt-4 max-w-prose list-disc pl-5">
       <li>
-        Earth first, straight to the battery’s minus and the frame, in wire as thick as the supply;
-        the positive is joined last.
+        Connect ground first, straight to battery negative and the frame, in wire as thick as the
+        supply. Connect positive last.
       </li>
       <li>
-        The supply runs through a breaker that resets itself, close to the battery, rated by the
-        actuator’s sheet.
+        Fit a self-resetting breaker in the supply, close to the battery, rated by the actuator’s
+        sheet.
       </li>
       <li>
-        The breakaway has a battery of its own, charged, and a pin on a cable shorter than the
-        coupling’s chains.
+        The breakaway needs its own charged battery, and a pin cable shorter than the safety chains.
       </li>
       <li>
-        Controller and actuator are of one kind: a drum actuator makes about 7 MPa, a disc one about
-        11; the wrong one does not brake or bursts.
+        Match actuator to brakes: a drum actuator makes about 7 MPa, a disc actuator about 11. The
+        wrong one does not brake, or bursts a hose.
       </li>
     </ul>
   `,
@@ -129,7 +128,7 @@ export class WiresPage {
         const range = WIRE_VOLTS[wire.job][test];
         const volts = wire.volts[test];
         const verdict = volts === null ? null : wireVerdict(wire.job, test, volts);
-        const wants = range ? `${range.least} to ${range.most} V` : 'nothing is asked';
+        const wants = range ? `${range.least} to ${range.most} V` : 'no limit';
         return {
           test,
           words: TEST_WORDS[test],

@@ -75,9 +75,7 @@ describe('the gauge on a vernier with a data output', () => {
     await at.read();
     Wired.last.onerror!();
     await at.settle();
-    expect(at.root.querySelector('.fault')!.textContent).toMatch(
-      /does not answer: type its figure/,
-    );
+    expect(at.root.querySelector('.fault')!.textContent).toMatch(/The vernier does not answer/);
     await at.type(at.diameter, '9.03');
     await at.type(at.pitch, '25.4 tpi');
     (at.root.querySelector('li button') as HTMLElement).click();
@@ -94,8 +92,8 @@ describe('the gauge on a vernier with a data output', () => {
 
   test.each([
     ['9.9', '-1', /"-1" is not a pitch/],
-    ['9.9', '1 mm mm', /is not a pitch: write 1\.0 for mm or 24 tpi/],
-    ['ten', '1.0', /"ten" is not a diameter in mm/],
+    ['9.9', '1 mm mm', /Enter 1\.0 for mm, or 24 tpi/],
+    ['ten', '1.0', /\\"ten\\" is not a diameter/],
   ])('%s and %s are asked about', async (diameter, pitch, sentence) => {
     const at = await gauge('male');
     await at.type(at.diameter, diameter);

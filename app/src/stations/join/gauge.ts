@@ -74,8 +74,8 @@ let nextId = 0;
       </button>
     </div>
     <p class="text-sm text-ink-soft">
-      Any instrument that types its figure like a keyboard works in the first field; the simulated
-      one measures pieces out of its bin.
+      A vernier that types like a keyboard works in the first field. The simulated one measures
+      sample pieces.
     </p>
     @if (fault(); as text) {
       <p class="fault" role="alert">{{ text }}</p>
@@ -99,18 +99,18 @@ let nextId = 0;
               <span class="w-12 text-right font-mono">{{ percent(one) }}</span>
             </button>
             @if (one.alikes.length) {
-              <p class="pb-1 text-sm text-ink-soft">Looks like {{ one.alikes.join(', ') }}.</p>
+              <p class="pb-1 text-sm text-ink-soft">Closest match: {{ one.alikes.join(', ') }}.</p>
             }
           </li>
         } @empty {
           <li class="py-1 text-sm">
-            Nothing in the catalogue fits these readings. The nearest is {{ threads.nearest }}:
+            No thread in the catalog fits these readings. The nearest is {{ threads.nearest }}:
             measure again.
           </li>
         }
       </ul>
       @if (threads.candidates.length) {
-        <p class="text-sm text-ink-soft">One tap sets the port's thread.</p>
+        <p class="text-sm text-ink-soft">Tap a thread to set it at the port.</p>
       }
     }
   `,
@@ -140,12 +140,16 @@ export class Gauge {
       const number = (text: string): number => Number(text.replace(',', '.'));
       if (d === '') return { diameterMm: null, pitchMm: null, fault: null };
       if (!plain.test(d) || number(d) <= 0)
-        return { diameterMm: null, pitchMm: null, fault: `"${d}" is not a diameter in mm.` };
+        return {
+          diameterMm: null,
+          pitchMm: null,
+          fault: `"${d}" is not a diameter. Enter one in mm, such as 9.4.`,
+        };
       if (p !== '' && !tpi && !(plain.test(p) && number(p) > 0))
         return {
           diameterMm: null,
           pitchMm: null,
-          fault: `"${p}" is not a pitch: write 1.0 for mm or 24 tpi.`,
+          fault: `"${p}" is not a pitch. Enter 1.0 for mm, or 24 tpi.`,
         };
       return {
         diameterMm: number(d),
@@ -197,7 +201,7 @@ export class Gauge {
     };
     stream.addEventListener('done', end);
     stream.onerror = () => {
-      this.lost.set('The vernier does not answer: type its figure.');
+      this.lost.set('The vernier does not answer. Type the reading.');
       end();
     };
   }

@@ -63,7 +63,7 @@ let nextId = 0;
       </select>
     </div>
     <div>
-      <label class="label block" [attr.for]="id + '-gender'">It is{{ of() }}</label>
+      <label class="label block" [attr.for]="id + '-gender'">Half{{ of() }}</label>
       <select
         #list3
         [id]="id + '-gender'"

@@ -12,11 +12,12 @@ import { FieldOf } from '../../kit/fields/field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <h2 class="h2">The hose's end</h2>
+    <h2 class="h2">Hose end</h2>
     <p class="text-sm">
-      {{ fitting() }}. Thread and seat by its sheet or by gauge; a bolt counts as a male banjo.
+      {{ fitting() }}. Take thread and seat from the maker’s sheet, or measure them. A banjo bolt
+      counts as a male banjo.
     </p>
-    <fieldset class="mt-2 grid grid-cols-2 gap-3" aria-label="What it screws in with">
+    <fieldset class="mt-2 grid grid-cols-2 gap-3" aria-label="Thread and seat of the hose end">
       <fl-half-field [half]="it().half ?? null" (changed)="change({ half: $event })" />
       @if (banjo()) {
         <fl-field
@@ -52,14 +53,14 @@ import { FieldOf } from '../../kit/fields/field';
             class="btn self-end px-3"
             (click)="change({ bolt: { lengthMm: 24, eyeMm: 9, depthMm: null } })"
           >
-            Measure its bolt
+            Measure the bolt
           </button>
         }
       }
     </fieldset>
     @if (!it().portId) {
       <fieldset class="mt-3 grid grid-cols-2 gap-3">
-        <legend class="mb-1 font-semibold">What it meets</legend>
+        <legend class="mb-1 font-semibold">Thread and seat of the port</legend>
         <fl-half-field [half]="it().into ?? null" (changed)="change({ into: $event })" />
       </fieldset>
     }

@@ -25,19 +25,19 @@ import { EmptyState } from '../../kit/empty-state';
           aria-label="Every joint"
         >
           <fl-joint-list [chosen]="at" (picked)="selection.choose($event.place)" />
-          <a class="link px-3" routerLink="/practice">Practise seats and threads</a>
+          <a class="link px-3" routerLink="/practice">Practice seats and threads</a>
         </aside>
         <fl-joint-panel class="min-w-0" [at]="at" [line]="line()" />
         <aside class="flex flex-col gap-4">
           @if (hose(); as hose) {
-            <section class="card p-4" aria-label="The hose's end">
+            <section class="card p-4" aria-label="The hose’s end">
               <fl-hose-end-panel [hose]="hose" [end]="at.end" />
             </section>
           }
           @if (at.at; as port) {
             <section class="card p-4" aria-label="The port"><fl-port-panel [at]="port" /></section>
           }
-          <section class="card p-4" aria-label="Work at the joint">
+          <section class="card p-4" aria-label="Fitting the joint">
             <fl-joint-work-form [at]="at" [line]="line()" />
           </section>
         </aside>
@@ -45,7 +45,7 @@ import { EmptyState } from '../../kit/empty-state';
     } @else {
       <fl-empty-state
         heading="No joints yet"
-        text="Join two ports in Plumb, and both ends of the line are looked at here; so are a hose's."
+        text="This page checks every joint in section. First join two ports in Plumb, or add a hose in Route."
       >
         <a class="btn" routerLink="../plumb">Go to Plumb</a>
       </fl-empty-state>

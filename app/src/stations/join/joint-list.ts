@@ -8,9 +8,9 @@ import { ListRow } from '../../kit/list-row';
 
 export const VERDICT_WORDS: Record<MateVerdict, string> = {
   seals: 'Seals',
-  'threads-but-will-not-seal': 'Screws in, will not seal',
+  'threads-but-will-not-seal': 'Screws in, does not seal',
   binds: 'Binds',
-  'will-not-start': 'Will not start',
+  'will-not-start': 'Does not start',
 };
 /** The worst of an end's joints, which is the end's. */
 const worst = (joints: readonly JointView[]): MateVerdict | null =>
@@ -76,11 +76,7 @@ export class JointList {
         : open
           ? 'open end'
           : titles.get(at.id) || 'at a place of its own',
-      verdict: verdict
-        ? VERDICT_WORDS[verdict]
-        : open
-          ? 'Joins no port'
-          : 'Thread and seat not known',
+      verdict: verdict ? VERDICT_WORDS[verdict] : open ? 'No port' : 'Thread and seat not known',
       ink: verdict === 'seals' ? 'text-ink' : verdict ? 'text-stop' : 'text-ink-soft',
       level,
       chosen: chosen !== null && key === `${chosen.id}-${chosen.end}`,

@@ -73,8 +73,8 @@ const SHOWN_ABOVE: ReadonlySet<string> = new Set(['threads-differ', 'will-not-se
         }
       } @else {
         <p class="mt-2">
-          Thread and seat are not known. Measure the thread and look at the seat beside this: the
-          joint is drawn and judged at once.
+          Thread and seat are not known. Measure the thread and check the seat here. The joint is
+          then drawn and checked.
         </p>
       }
       @for (snag of snags(); track $index) {
@@ -82,7 +82,7 @@ const SHOWN_ABOVE: ReadonlySet<string> = new Set(['threads-differ', 'will-not-se
       }
       @if (order(); as text) {
         <p class="mt-3 border-t border-rule pt-2 text-sm">
-          <strong>Order of fitting.</strong> {{ text }}
+          <strong>Fitting order.</strong> {{ text }}
         </p>
       }
     </section>
@@ -90,7 +90,7 @@ const SHOWN_ABOVE: ReadonlySet<string> = new Set(['threads-differ', 'will-not-se
       <section class="card mt-4 p-4" aria-label="Ends that seal here">
         <h2 class="h2">Ends that seal here</h2>
         <p class="text-sm text-ink-soft">
-          For {{ line()!.tube.name }} tube, fewest joints first. Prices are made up.
+          For {{ line()!.tube.name }} tube, fewest joints first. Prices are invented.
         </p>
         <ul class="mt-1">
           @for (choice of choices(); track choice.key) {
@@ -101,15 +101,15 @@ const SHOWN_ABOVE: ReadonlySet<string> = new Set(['threads-differ', 'will-not-se
               >
               <span class="text-sm text-ink-soft">{{ choice.joints }}</span>
               @if (choice.now) {
-                <span class="inline-flex min-h-tap items-center px-2 font-semibold">as it is</span>
+                <span class="inline-flex min-h-tap items-center px-2 font-semibold">as fitted</span>
               } @else {
                 <button
                   type="button"
                   class="btn px-3"
                   (click)="use(choice.of)"
-                  [attr.aria-label]="'Use it: ' + choice.end + ' ' + choice.over"
+                  [attr.aria-label]="'Use adapters: ' + choice.end + ' ' + choice.over"
                 >
-                  Use it
+                  Use
                 </button>
               }
             </li>
@@ -117,8 +117,8 @@ const SHOWN_ABOVE: ReadonlySet<string> = new Set(['threads-differ', 'will-not-se
             <li class="border-t border-rule py-2 text-sm">
               {{
                 port.port.fitting
-                  ? 'Nothing in the catalogue leads from this port to a nut for this tube.'
-                  : 'First the port: its thread and seat.'
+                  ? 'No adapters in the catalog join this port to a nut for this tube.'
+                  : 'Enter the thread and seat of the port first.'
               }}
             </li>
           }
@@ -153,7 +153,7 @@ export class JointPanel {
   protected readonly figures = computed(() => {
     const { overlap, turnsToBind, join } = this.joint()!;
     if (!join) return '';
-    const flank = `${figure(100 * Math.max(0, Math.min(1, overlap)), 0)} % of the flank holds`;
+    const flank = `${figure(100 * Math.max(0, Math.min(1, overlap)), 0)} % of the thread flank in contact`;
     return turnsToBind === null ? flank : `${flank}, binds after ${figure(turnsToBind)} turns`;
   });
   protected readonly snags = computed(() => {

@@ -164,7 +164,7 @@ export class JointSection {
   readonly words = computed(() => {
     const male = this.male();
     if (!male) return `Port ${this.female().thread}, cut through.`;
-    if (!this.together()) return 'The two halves apart, cut through.';
+    if (!this.together()) return 'The two halves apart, in section.';
     const { touch, shortMm, endDeg, seatDeg } = this.drawn();
     const steep =
       endDeg !== null && seatDeg !== null
@@ -172,12 +172,12 @@ export class JointSection {
         : '';
     if (!touch.holds)
       return shortMm > 0.05
-        ? `It stops ${figure(shortMm)} mm short: nothing touches at the seat.`
-        : 'The threads do not carry: nothing is pressed together.';
-    if (!touch.contact) return 'Nothing meets at the seat: there is a gap all round.';
+        ? `The nut stops ${figure(shortMm)} mm short of the seat: no contact.`
+        : 'The threads do not engage, so nothing presses on the seat.';
+    if (!touch.contact) return 'No contact at the seat: a gap all round.';
     const touches = touch.contact.seals
-      ? `It touches along ${figure(touch.contact.widthMm)} mm all round: it seals there.`
-      : 'It touches along a line only: fluid gets by.';
+      ? `Contact band of ${figure(touch.contact.widthMm)} mm all round: seals.`
+      : 'Line contact only: leaks.';
     return touches + steep;
   });
 }

@@ -34,7 +34,7 @@ import { FieldOf } from '../../kit/fields/field';
     <div class="mt-2 grid grid-cols-2 items-end gap-3">
       <fl-text-input
         [id]="'joint-torque'"
-        label="Torque, by the maker's sheet"
+        label="Torque on the maker’s sheet"
         placeholder="17 N·m"
         [shown]="torque()"
         [read]="readTorque"
@@ -48,9 +48,7 @@ import { FieldOf } from '../../kit/fields/field';
         (changed)="change({ torqueSource: $event })"
       />
       @if (work().torqueNm !== null && !work().torqueSource) {
-        <p class="col-span-2 text-sm">
-          Write whose sheet says so: a torque without one is a guess.
-        </p>
+        <p class="col-span-2 text-sm">Enter the sheet. A torque without a source is a guess.</p>
       }
       <fl-field
         [of]="fields.washers"
@@ -102,11 +100,11 @@ import { FieldOf } from '../../kit/fields/field';
         }
       }
       <button type="button" class="btn" (click)="change({ opened: work().opened + 1 })">
-        It was opened{{ openedWords() }}
+        Opened{{ openedWords() }}
       </button>
     </div>
     <p class="mt-2 text-sm text-ink-soft">
-      Tighten once, then wiggle every line. Use flare wrenches. The maker's sheet comes first.
+      Tighten once, with a flare wrench, then wiggle the line. The maker’s sheet comes first.
     </p>
   `,
 })
@@ -127,7 +125,7 @@ export class JointWorkForm {
       id,
       name: adapterOf(bench, id)!.name,
       ratingMPa: bench.ratingMPa?.[id] ?? null,
-      hint: "By its maker's sheet; it holds wherever you use it.",
+      hint: 'From the maker’s sheet. Applies wherever this adapter is used.',
     }));
   });
   protected readonly work = computed(() => this.at().work);
@@ -151,7 +149,7 @@ export class JointWorkForm {
     const last = joints.at(-1);
     return [
       ...(nut ? [{ name: 'Nut and wrench', value: `${nut.name}, ${nut.wrench}` }] : []),
-      ...(uses ? [{ name: 'New each time', value: uses }] : []),
+      ...(uses ? [{ name: 'Replace each time', value: uses }] : []),
       ...(last ? [{ name: 'Tightening', value: `${guidanceFor(last)} Common practice.` }] : []),
     ];
   });

@@ -12,7 +12,7 @@ import { Disclosure } from '../../kit/disclosure';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-disclosure [summary]="'Adapters of your own' + (own().length ? ': ' + own().length : '')">
+    <fl-disclosure [summary]="'Your own adapters' + (own().length ? ': ' + own().length : '')">
       <ul>
         @for (adapter of own(); track adapter.id) {
           <li class="flex items-center gap-3 border-t border-rule py-1">
@@ -38,10 +38,10 @@ import { Disclosure } from '../../kit/disclosure';
         <fl-half-field of=", one side" [half]="a()" (changed)="a.set($event)" />
         <fl-half-field of=", other side" [half]="b()" (changed)="b.set($event)" />
         <div class="col-span-2">
-          <label class="label block" for="own-name">What you call it</label>
+          <label class="label block" for="own-name">Name</label>
           <input #name id="own-name" class="field w-full" maxlength="80" autocomplete="off" />
         </div>
-        <button type="submit" class="btn">Add it</button>
+        <button type="submit" class="btn">Add adapter</button>
       </form>
       @if (fault(); as text) {
         <p class="fault" role="alert">{{ text }}</p>
@@ -61,7 +61,7 @@ export class OwnAdapters {
   }
   protected add(name: string): void {
     const plan = this.store.plan();
-    if (!name.trim()) return this.fault.set('Give it a name, so that you find it in the drawer.');
+    if (!name.trim()) return this.fault.set('Enter a name for the adapter.');
     this.fault.set(null);
     const made: Adapter = {
       id: freshId(plan, 'adapter'),
@@ -78,7 +78,7 @@ export class OwnAdapters {
     const user = this.store
       .plan()
       .lines.find(({ ends }) => [...ends.a.adapters, ...ends.b.adapters].includes(id));
-    if (user) return this.fault.set(`${user.name} uses it: take it out there first.`);
+    if (user) return this.fault.set(`${user.name} uses this adapter. Remove it there first.`);
     this.store.apply({
       edit: 'changeBench',
       with: { patch: { adapters: this.own().filter((adapter) => adapter.id !== id) } },

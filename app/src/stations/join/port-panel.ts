@@ -32,13 +32,13 @@ import { FieldOf } from '../../kit/fields/field';
     }
     <fl-disclosure
       class="mt-2 border-t border-rule"
-      summary="Which thread? By vernier and pitch gauge"
+      summary="Identify the thread with vernier and pitch gauge"
       [startsOpen]="true"
     >
       <fl-gauge [gender]="half()?.gender ?? 'female'" (picked)="gauged($event)" />
     </fl-disclosure>
     @if (half()?.gender !== 'male') {
-      <fl-disclosure class="mt-2 border-t border-rule" summary="Which seat? By looking">
+      <fl-disclosure class="mt-2 border-t border-rule" summary="Identify the seat by eye">
         <fl-seat-finder (picked)="setSeat($event)" />
       </fl-disclosure>
     }
@@ -53,7 +53,7 @@ export class PortPanel {
   protected readonly readings = computed(() => {
     const read = this.at().port.fitting?.readings;
     return read
-      ? `Read: ${read.diameterMm} mm${read.pitchMm ? `, pitch ${read.pitchMm.toFixed(2)} mm` : ''}.`
+      ? `Measured: ${read.diameterMm} mm${read.pitchMm ? `, pitch ${read.pitchMm.toFixed(2)} mm` : ''}.`
       : null;
   });
 

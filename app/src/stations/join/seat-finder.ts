@@ -14,22 +14,22 @@ import { SelectField } from '../../kit/fields/select-field';
     <div class="grid grid-cols-2 gap-3">
       <fl-select-field
         field="seat-bottom"
-        label="Its bottom"
+        label="Bottom of the port"
         [options]="bottoms"
         [value]="null"
-        none="not looked"
+        none="not checked"
         (changed)="set({ bottom: $event || null })"
       />
       <fl-select-field
         field="seat-nut"
-        label="The nut that was in it"
+        label="Old nut"
         [options]="nuts"
         [value]="null"
-        none="not looked"
+        none="not checked"
         (changed)="set({ nut: $event || null })"
       />
       <fl-optional-number-field
-        label="Cone to the axis, °"
+        label="Cone angle to the axis, °"
         none="not measured"
         [least]="1"
         [most]="89"
@@ -38,7 +38,7 @@ import { SelectField } from '../../kit/fields/select-field';
       />
       <fl-select-field
         field="seat-taper"
-        label="Over ten turns"
+        label="Thread over ten turns"
         [options]="tapers"
         [value]="null"
         none="not measured"
@@ -46,7 +46,7 @@ import { SelectField } from '../../kit/fields/select-field';
       />
     </div>
     @if (asked()) {
-      <ul class="mt-2" aria-label="Seats that are left">
+      <ul class="mt-2" aria-label="Possible seats">
         @for (one of found().candidates; track one.seat) {
           <li>
             <button type="button" class="link" (click)="picked.emit(one.seat)">
@@ -55,9 +55,7 @@ import { SelectField } from '../../kit/fields/select-field';
             <span class="ml-2 text-sm text-ink-soft">{{ one.fits.join(', ') }}</span>
           </li>
         } @empty {
-          <li class="text-sm">
-            These answers fight one another: no seat fits them all. Look again.
-          </li>
+          <li class="text-sm">No seat fits all these answers. Check the port again.</li>
         }
       </ul>
     }
@@ -73,12 +71,12 @@ export class SeatFinder {
     ['flat', 'flat or drilled through'],
   ] as const;
   protected readonly nuts = [
-    ['threaded-to-end', 'threaded to its end'],
-    ['shoulder', 'a plain shoulder at its end'],
+    ['threaded-to-end', 'threaded to the end'],
+    ['shoulder', 'plain shoulder at the end'],
   ] as const;
   protected readonly tapers = [
-    ['yes', 'the thread grows'],
-    ['no', 'it is parallel'],
+    ['yes', 'gets larger (taper)'],
+    ['no', 'stays the same (parallel)'],
   ] as const;
   readonly picked = output<SeatForm>();
   protected readonly names = SEAT_NAMES;

@@ -17,11 +17,11 @@ import { FieldOf } from '../../kit/fields/field';
   host: { class: 'block' },
   template: `
     <fl-disclosure
-      [summary]="'What stands about it: ' + (bender().around ? 'your own' : 'the usual')"
+      [summary]="'Obstacles around the bender: ' + (bender().around ? 'your own' : 'standard')"
     >
       <p class="text-sm text-ink-soft">
-        The tube comes along x from the clamp, touches the die at 0 and is bent towards y; z is up.
-        The bench is what lies under z; the lever sweeps outside the tube.
+        The tube comes from the clamp along x, meets the die at 0, and bends toward y; z is up. The
+        lever sweeps outside the tube.
       </p>
       <div class="mt-2 grid grid-cols-3 gap-3">
         <fl-field
@@ -46,7 +46,7 @@ import { FieldOf } from '../../kit/fields/field';
             <fl-text-field
               class="flex-1"
               [field]="'solid-' + i"
-              label="What it is"
+              label="Name"
               [value]="solid.name"
               (changed)="set(i, { name: $event })"
             />
@@ -95,7 +95,7 @@ import { FieldOf } from '../../kit/fields/field';
         <button type="button" class="btn" (click)="add('box')">Add a box</button>
         <button type="button" class="btn" (click)="add('cylinder')">Add a post</button>
         @if (bender().around) {
-          <button type="button" class="btn" (click)="usual()">Use the usual ones</button>
+          <button type="button" class="btn" (click)="usual()">Use the standard ones</button>
         }
       </div>
     </fl-disclosure>

@@ -32,7 +32,9 @@ import { FieldOf } from '../../kit/fields/field';
       <div class="grid gap-6 border-t border-rule py-5 lg:grid-cols-3">
         <section aria-label="Bender">
           <h3 class="font-bold">Bender</h3>
-          <p class="mb-2 text-sm text-ink-soft">Every line in this bender follows these figures.</p>
+          <p class="mb-2 text-sm text-ink-soft">
+            These figures apply to every line made in this bender.
+          </p>
           <div class="grid grid-cols-2 gap-3">
             <fl-field
               class="col-span-2"
@@ -81,14 +83,14 @@ import { FieldOf } from '../../kit/fields/field';
         <section aria-label="Test bends">
           <h3 class="font-bold">Test bends</h3>
           <p class="mb-2 text-sm text-ink-soft">
-            Bend scrap of the same tube, write what you dialled and what it kept.
+            Bend scrap of the same tube. Enter the dialed angle and the angle after springback.
             {{ springWords() }}
           </p>
           <table class="w-full text-left">
             <thead>
               <tr class="text-sm text-ink-soft">
-                <th class="font-normal">Dialled °</th>
-                <th class="font-normal">Kept °</th>
+                <th class="font-normal">Dialed °</th>
+                <th class="font-normal">After springback °</th>
                 <th><span class="sr-only">Remove</span></th>
               </tr>
             </thead>
@@ -98,7 +100,7 @@ import { FieldOf } from '../../kit/fields/field';
                   <td class="pr-2 pb-2">
                     <fl-number-field
                       [bare]="true"
-                      [label]="'Dialled in test ' + (i + 1)"
+                      [label]="'Dialed in test ' + (i + 1)"
                       [value]="bend.dialDeg"
                       [least]="bend.gotDeg"
                       [most]="200"
@@ -108,7 +110,7 @@ import { FieldOf } from '../../kit/fields/field';
                   <td class="pr-2 pb-2">
                     <fl-number-field
                       [bare]="true"
-                      [label]="'Kept in test ' + (i + 1)"
+                      [label]="'After springback in test ' + (i + 1)"
                       [value]="bend.gotDeg"
                       [least]="1"
                       [most]="bend.dialDeg"
@@ -134,7 +136,7 @@ import { FieldOf } from '../../kit/fields/field';
         <section aria-label="Flaring tool and nuts">
           <h3 class="font-bold">Flaring tool and nuts</h3>
           <p class="mb-2 text-sm text-ink-soft">
-            Starting figures are common practice: measure your own tool and nuts.
+            Starting figures are common practice. Measure your own tool and nuts.
           </p>
           <div class="grid grid-cols-2 gap-3">
             @for (end of ends(); track end.key) {
@@ -161,7 +163,7 @@ import { FieldOf } from '../../kit/fields/field';
                 />
                 <fl-check-field
                   class="col-span-2"
-                  [label]="'Test pieces in ' + view().tube.material + ' have held'"
+                  [label]="'Test pieces in ' + view().tube.material + ' held'"
                   [checked]="end.tool.provenOn.includes(view().tube.material)"
                   (changed)="prove(end.flare, $event)"
                 />
@@ -212,9 +214,9 @@ export class BenchPanel {
     return [end('a'), end('b')] as const;
   });
   protected readonly springWords = computed(() => {
-    if (!this.bender().testBends.length) return 'Until then the card dials what it wants to keep.';
+    if (!this.bender().testBends.length) return 'Until then the card assumes no springback.';
     const { offsetDeg, slope } = springback(this.bender().testBends);
-    return `Dial = ${figure(offsetDeg, 2)}° + ${figure(slope, 4)} × kept.`;
+    return `Dial = ${figure(offsetDeg, 2)}° + ${figure(slope, 4)} × final angle.`;
   });
 
   protected set(patch: Partial<BenchBender>): void {

@@ -18,11 +18,9 @@ describe('my bench', () => {
     for (const name of ['Remove test 3', 'Remove test 2', 'Remove test 1'])
       await at.click(at.button(name));
     expect(dials(at)[0]).toBe('90.1°');
-    expect(at.texts('fl-bench-panel').join()).toMatch(
-      /Until then the card dials what it wants to keep/,
-    );
+    expect(at.texts('fl-bench-panel').join()).toMatch(/Until then the card assumes no springback/);
     await at.click(at.button('Add a test bend'));
-    await at.type(field(at, 'Dialled in test 1'), '95');
+    await at.type(field(at, 'Dialed in test 1'), '95');
     // One test bend: the line through 90 kept for 95 dialled, 95.1 for 90.1.
     expect(dials(at)[0]).toBe('95.1°');
     expect(
@@ -36,8 +34,8 @@ describe('my bench', () => {
   test('less kept than was dialled is the only springback there is', async () => {
     const at = await station('make', 'b2');
     const before = at.store.plan();
-    await at.type(field(at, 'Kept in test 1'), '40');
-    expect(at.texts('fl-bench-panel .fault')[0]).toMatch(/40 cannot be used: 32 is the most/);
+    await at.type(field(at, 'After springback in test 1'), '40');
+    expect(at.texts('fl-bench-panel .fault')[0]).toMatch(/40 cannot be used/);
     expect(at.store.plan()).toBe(before);
   });
 

@@ -159,8 +159,8 @@ import { FieldOf } from '../../kit/fields/field';
               <p class="fault mt-1">{{ text }}</p>
             }
             <p class="mt-2 text-sm text-ink-soft">
-              Drawn flat, as it is cut. Thin rings are the room a wrench takes round each hole.
-              Check the bar with a rule after printing.
+              Drawn flat, as cut. Thin rings show wrench room around each hole. After printing,
+              check the scale bar with a rule.
             </p>
           </div>
         </section>
@@ -169,7 +169,7 @@ import { FieldOf } from '../../kit/fields/field';
     } @else {
       <fl-empty-state
         heading="No bracket yet"
-        text="Every bracket, tab and panel hole gets a card: plate, holes, bend, how it is held, and its revision."
+        text="Draw each bracket, tab or panel hole as a flat pattern: plate, holes, bend and fixing."
       >
         <button type="button" class="btn-main" (click)="add()">Add a bracket</button>
       </fl-empty-state>
@@ -202,18 +202,18 @@ export class BracketsPage {
       const edge = Math.min(one.widthMm / 2 - Math.abs(acrossMm), upMm, one.heightMm - upMm) - r;
       return [
         ...(edge < 0
-          ? [`${name} runs off the plate.`]
+          ? [`${name} overlaps the edge of the plate.`]
           : edge < one.plateMm
-            ? [`${name} leaves ${edge.toFixed(1)} mm to the edge: less than the plate is thick.`]
+            ? [`${name} leaves ${edge.toFixed(1)} mm to the edge, less than the plate thickness.`]
             : []),
         ...(one.bend && Math.abs(upMm - one.bend.upMm) < r + 2 * one.plateMm
-          ? [`${name} lies nearer to the bend than twice the plate: it will pull out of round.`]
+          ? [`${name} is within two plate thicknesses of the bend and will distort.`]
           : []),
         ...one.holes
           .slice(i + 1)
           .flatMap((other, k) =>
             Math.hypot(other.acrossMm - acrossMm, other.upMm - upMm) < r + other.diameterMm / 2
-              ? [`${name} and hole ${i + k + 2} run into one another.`]
+              ? [`${name} and hole ${i + k + 2} overlap.`]
               : [],
           ),
       ];

@@ -62,18 +62,15 @@ import { turnWords } from './step-words';
         </button>
       </div>
       @if (view().line.origin === 'kept') {
-        <p class="mt-4 text-lg">It stays on the vehicle: it has no card.</p>
-        <p class="mt-1 text-ink-soft">
-          If it is bent anew after all, say so in Route, under Change.
-        </p>
+        <p class="mt-4 text-lg">This line stays on the vehicle and needs no card.</p>
+        <p class="mt-1 text-ink-soft">To make a new one, change “Source of the line” in Route.</p>
       } @else if (view().card; as card) {
         @if (view().line.origin === 'bought') {
           <p class="mt-2 rounded-lg bg-copper-pale px-3 py-2">
-            It is bought bent. Of a boxed set it is the one of {{ mm(card.developedMm) }} with
-            {{ card.bends.length }} {{ card.bends.length === 1 ? 'bend' : 'bends' }}; its first bend
-            lies {{ mm(card.bends[0]?.feedMm ?? card.tailMm) }} from end A and
-            {{ mm(card.tailMm) }} from end B. What was bent in the box is straightened first, by
-            hand over a round form.
+            This line is bought bent. In a boxed set, look for {{ mm(card.developedMm) }} with
+            {{ card.bends.length }} {{ card.bends.length === 1 ? 'bend' : 'bends' }}; first bend
+            {{ mm(card.bends[0]?.feedMm ?? card.tailMm) }} from end A and {{ mm(card.tailMm) }} from
+            end B. Straighten shipping bends first, by hand over a round former.
           </p>
         }
         <dl class="mt-2 flex flex-wrap gap-x-10 gap-y-2">
@@ -132,7 +129,7 @@ import { turnWords } from './step-words';
                   {{
                     view().bender.around
                       ? ''
-                      : 'Bench and body are the usual ones for this kind of bender: put in your own below.'
+                      : 'Bench and body are standard for this kind of bender. Enter your own below.'
                   }}
                 </figcaption>
               </figure>
@@ -142,21 +139,21 @@ import { turnWords } from './step-words';
             }
           </div>
           <p class="mt-2 text-sm text-ink-soft print:text-xs">
-            Lay the mark to the die's own mark; flare, springback and die reference are in it. Dials
-            look along the tube from the end that is named: “bender” is how far a hand bender turns
-            round the tube, “tube” how far the tube turns in a bender that stays put; clockwise is
-            plus. After each bend lay it flat on the bench and measure: from the end square across
-            to the outside of the new straight, the end's height over the bench, and tip to tip. Eye
-            protection on.
+            Wear eye protection. Line up each mark with the mark on the die. Flare, springback and
+            die offset are already included. Rotation is seen from the named end, clockwise is plus:
+            “bender” turns a hand bender around the tube, “tube” turns the tube in a fixed bender.
+            After each bend, lay the tube flat and measure three things. First, from the end square
+            to the outside of the new straight. Then the height of the end over the bench, and tip
+            to tip.
           </p>
         } @else {
-          <p class="mt-4">A straight tube: cut, flare and fit.</p>
+          <p class="mt-4">Straight tube: cut, flare and fit.</p>
         }
       } @else {
         <p class="mt-4 text-lg">
-          There is no card yet: {{ view().fault?.message ?? 'an end of this line joins no port.' }}
+          No card yet: {{ view().fault?.message ?? 'an end of this line joins no port.' }}
         </p>
-        <a class="btn mt-3" routerLink="../../route">Mend it in Route</a>
+        <a class="btn mt-3" routerLink="../../route">Go to Route</a>
       }
       @for (snag of snags(); track $index) {
         <fl-snag-row class="mt-3 print:hidden" [snag]="snag" />
@@ -268,7 +265,7 @@ export class CardPage {
 
   protected readonly orderWords = computed(() => {
     const order = this.order();
-    if (!order) return 'Looking which way round it goes through the bender…';
+    if (!order) return 'Checking which end to bend from…';
     const name = (start: BendOrder['start']): string =>
       typeof start === 'number' ? `from bend ${start + 1} outwards` : `from ${start.toUpperCase()}`;
     const tried = order.tried.map(
@@ -277,11 +274,11 @@ export class CardPage {
     const around =
       order.sequence.some(({ clamped }) => clamped !== order.sequence[0]!.clamped) &&
       typeof order.start !== 'number'
-        ? ' Some bends go in the other way round, as said beside them.'
+        ? ' Turn the tube end for end where the bend says so.'
         : '';
     if (order.hits.length)
-      return `No order of bends is free: ${tried.join('; ')}. Bend ${order.hits.map(({ bend }) => bend + 1).join(', ')} wants another way: by hand, with more room, or a union there.`;
-    return `Bend ${name(order.start)}: it is free all the way.${around}${tried.length ? ` Not ${tried.join('; not ')}.` : ''}`;
+      return `No bend order is clear: ${tried.join('; ')}. Bend ${order.hits.map(({ bend }) => bend + 1).join(', ')} needs another method: bend by hand, make room, or add a union there.`;
+    return `Bend ${name(order.start)}: clear through the whole bend.${around}${tried.length ? ` Not ${tried.join('; not ')}.` : ''}`;
   });
 
   protected readonly ends = computed(() =>
@@ -306,7 +303,7 @@ export class CardPage {
       .filter((port) => port?.fixed.guess)
       .map((port) => `${port!.part.name}, ${port!.port.name}`);
     return open.length
-      ? `Do not cut yet: ${open.join(' and ')} ${open.length === 1 ? 'is' : 'are'} not measured for certain.`
+      ? `Do not cut yet: ${open.join(' and ')} ${open.length === 1 ? 'is' : 'are'} not measured.`
       : null;
   });
   protected readonly snags = computed(() =>

@@ -15,7 +15,7 @@ import { stepWords } from './step-words';
   host: { role: 'region', 'aria-labelledby': 'order' },
   template: `
     <fl-hints class="px-5" station="make" />
-    <h2 id="order" class="h2 px-5 print:px-0">Do it in this order</h2>
+    <h2 id="order" class="h2 px-5 print:px-0">Steps in order</h2>
     <ol class="mt-1 print:columns-3 print:text-xs">
       @for (step of steps(); track step.id) {
         <li
@@ -85,8 +85,8 @@ export class CardSteps {
     const early =
       card.flareBBefore === null
         ? ''
-        : ` B is flared before it is bent: only ${this.mm(card.tailMm)} of straight is left after the last bend.`;
-    return `A flare stays locked until all that must be on the tube is ticked: a forgotten nut is the commonest scrapped line.${early} Ticks are kept; they count only while the card stays the same.`;
+        : ` Flare end B before bending: only ${this.mm(card.tailMm)} of straight remains after the last bend.`;
+    return `A flare stays locked until every part that must be on the tube is ticked. A forgotten nut scraps more lines than anything else.${early} Ticks count only while the card stays the same.`;
   });
 
   protected tick(step: string, on: boolean): void {

@@ -51,7 +51,7 @@ import { FieldOf } from '../../kit/fields/field';
       </div>
       @if (busy()) {
         <p class="py-1 text-sm" role="status">
-          Laying the cuts out… <button type="button" class="link" (click)="cancel()">Cancel</button>
+          Planning the cuts… <button type="button" class="link" (click)="cancel()">Cancel</button>
         </p>
       }
       @if (fault(); as text) {
@@ -65,9 +65,7 @@ import { FieldOf } from '../../kit/fields/field';
           @if (plan.fault) {
             <p class="mt-1 rounded-lg bg-copper-pale px-3 py-2">
               {{ plan.fault
-              }}{{
-                plan.pieces.length ? '' : ' Say beside this what is at hand, or what can be bought.'
-              }}
+              }}{{ plan.pieces.length ? '' : ' Add stock you have, or a length you can buy.' }}
             </p>
           } @else {
             <p class="text-sm" data-test="cuts-sum">{{ words(plan) }}</p>
@@ -107,7 +105,7 @@ import { FieldOf } from '../../kit/fields/field';
             }
             @if (plan.pieces.length && !plan.toBuy.length) {
               <button type="button" class="btn mt-3 print:hidden" (click)="cutNow(plan)">
-                These are cut: left-overs to the stock
+                Mark as cut and add offcuts to stock
               </button>
             }
           }
@@ -116,7 +114,7 @@ import { FieldOf } from '../../kit/fields/field';
         @if (!busy() && !fault()) {
           <fl-empty-state
             heading="Nothing to cut"
-            text="Every line that has a card is cut, or there is none yet. A line counts as cut once its card says so."
+            text="Nothing left to cut. Tick “cut” on a line’s card once it is cut."
           />
         }
       }
@@ -160,7 +158,9 @@ import { FieldOf } from '../../kit/fields/field';
           </div>
         </div>
       } @empty {
-        <p class="text-sm text-ink-soft">Coils and sticks you have, and left-overs worth a line.</p>
+        <p class="text-sm text-ink-soft">
+          No stock entered. Add coils, sticks and offcuts long enough for a line.
+        </p>
       }
       <button type="button" class="btn mt-2" (click)="addPiece()">Add a coil or stick</button>
       <h2 class="h2 mt-5">Sold as</h2>
@@ -188,7 +188,9 @@ import { FieldOf } from '../../kit/fields/field';
           </button>
         </div>
       } @empty {
-        <p class="text-sm text-ink-soft">Lengths a shop sells: what is at hand is used up first.</p>
+        <p class="text-sm text-ink-soft">
+          No lengths for sale entered. Stock on hand is used first.
+        </p>
       }
       <button type="button" class="btn mt-2" (click)="addSold()">Add a length</button>
       <div class="mt-5 grid grid-cols-2 gap-3">
@@ -250,7 +252,7 @@ export class CutsPage {
   protected cancel(): void {
     this.ended?.abort();
     this.busy.set(false);
-    this.fault.set('Cancelled: what stands here is of before.');
+    this.fault.set('Cancelled. These are the previous cuts.');
   }
   protected again(): void {
     this.asked.update((n) => n + 1);
@@ -265,9 +267,9 @@ export class CutsPage {
       .join(' and ');
     const left = plan.pieces.reduce((most, { leftMm }) => Math.max(most, leftMm), 0);
     const proof = plan.optimal
-      ? 'no plan opens less'
-      : `at least ${this.full(plan.boundMm)} must be opened`;
-    return `${plan.cuts.length} cuts out of ${plan.pieces.length} ${plan.pieces.length === 1 ? 'piece' : 'pieces'}, ${this.full(plan.usedMm)} in all: ${proof}. The longest left-over is ${this.full(left)}.${buy ? ` To buy: ${buy}.` : ' Nothing to buy.'}`;
+      ? 'no plan uses less stock'
+      : `at least ${this.full(plan.boundMm)} needed`;
+    return `${plan.cuts.length} cuts out of ${plan.pieces.length} ${plan.pieces.length === 1 ? 'piece' : 'pieces'}, ${this.full(plan.usedMm)} in all: ${proof}. Longest offcut: ${this.full(left)}.${buy ? ` To buy: ${buy}.` : ' Nothing to buy.'}`;
   }
   protected said(piece: CutPlan['pieces'][number]): string {
     return `${this.full(piece.lengthMm)}: ${piece.cuts.map(({ name, lengthMm }) => `${name} ${this.mm(lengthMm)}`).join(', ')}, left ${this.full(piece.leftMm)}`;

@@ -7,15 +7,15 @@ import { PlanStore } from '../../session/plan-store';
 
 /** What goes wrong with a flare, and what is changed for the next. Common practice. */
 const FAULTS: readonly (readonly [what: string, mend: string])[] = [
-  ['split', 'less tube in the clamp; anneal nothing; a seam or hard tube splits again: other tube'],
+  ['split', 'grip less tube; never anneal; seamed or hard tube splits again, so change the tube'],
   [
     'off centre',
-    'square the end anew, deburr, and let the punch find the bore before it is pulled down',
+    'square the end again, deburr, and center the punch in the bore before pulling down',
   ],
-  ['too narrow', 'a little more tube out of the clamp, and pull down to the stop'],
-  ['tube slipped', 'clamp clean and dry, tightened harder, jaws of the right size'],
-  ['bore closed', 'deburr inside; the first pull of a double flare was taken too far'],
-  ['nut forgotten', 'tick the nut before the flare: the card locks it'],
+  ['too narrow', 'let a little more tube out of the clamp, and pull down to the stop'],
+  ['tube slipped', 'clean and dry the clamp, tighten harder, use the right size jaws'],
+  ['bore closed', 'deburr inside; stop the first stage of the double flare earlier'],
+  ['nut forgotten', 'tick the nut before the flare: the card locks the flare until then'],
 ];
 
 /** Test pieces and scrapped ends: what to look at, what to change, and how often what went wrong with this tool and tube. */
@@ -28,8 +28,8 @@ const FAULTS: readonly (readonly [what: string, mend: string])[] = [
     <fl-disclosure class="card px-5" [summary]="summary()" [startsOpen]="wanted().length > 0">
       <div class="border-t border-rule py-4">
         <p class="text-sm">
-          Look at every flare: wide enough to fill the seat, even all round, concentric with the
-          tube, not split, the bore open, its height as the tool's sheet says.
+          Check every flare: fills the seat, even all round, concentric, not split, bore open,
+          height to the tool’s sheet.
         </p>
         @for (flare of flares(); track flare.id) {
           <div class="mt-3 border-t border-rule pt-2">
@@ -37,8 +37,8 @@ const FAULTS: readonly (readonly [what: string, mend: string])[] = [
             <p class="text-sm text-ink-soft">
               {{
                 flare.proven
-                  ? 'A test piece of it was good.'
-                  : 'None was good yet: make a test piece first.'
+                  ? 'The test piece was good.'
+                  : 'No good test piece yet. Make one first.'
               }}
             </p>
             <div class="mt-2 flex flex-wrap gap-2">

@@ -68,8 +68,8 @@ import { FieldOf } from '../../kit/fields/field';
           <table class="mt-2 w-full text-left">
             <thead class="text-sm text-ink-soft">
               <tr>
-                <th class="py-1 pr-3 font-normal">What is asked</th>
-                <th class="pr-3 font-normal">The kit</th>
+                <th class="py-1 pr-3 font-normal">Dimension</th>
+                <th class="pr-3 font-normal">Kit</th>
                 @for (corner of kit.for; track corner) {
                   <th class="pr-3 font-normal">{{ names[corner] }}</th>
                 }
@@ -82,10 +82,10 @@ import { FieldOf } from '../../kit/fields/field';
                   <td class="py-1 pr-3">
                     <fl-field
                       [of]="gives[ask]"
-                      [label]="'The kit: ' + askName(ask)"
+                      [label]="'Kit: ' + askName(ask)"
                       [field]="kit.id + '-gives-' + ask"
                       [bare]="true"
-                      placeholder="not said"
+                      placeholder="not entered"
                       [value]="kit.gives[ask] ?? ''"
                       (changed)="give(kit, ask, $event ?? '')"
                     />
@@ -108,27 +108,27 @@ import { FieldOf } from '../../kit/fields/field';
             </tbody>
           </table>
         </div>
-        <h3 class="mt-4 font-bold">What it brings</h3>
+        <h3 class="mt-4 font-bold">Kit contents</h3>
         @for (one of kit.brings; track one.key; let i = $index) {
           <div class="mt-1 flex flex-wrap items-end gap-3">
             <fl-select-field
               class="min-w-56 flex-1"
               [field]="kit.id + '-brings-' + i"
-              label="Thing of the list"
+              label="Item on the list"
               [options]="things()"
               [value]="one.key"
               (changed)="bring(kit, i, { key: $event })"
             />
             <fl-number-field
               class="w-24"
-              label="How many"
+              label="Quantity"
               [value]="one.count"
               (changed)="bring(kit, i, { count: $event })"
             />
             <button
               type="button"
               class="btn px-3"
-              [attr.aria-label]="'Remove what it brings, ' + (i + 1)"
+              [attr.aria-label]="'Remove kit item ' + (i + 1)"
               (click)="unbring(kit, i)"
             >
               ×
@@ -141,20 +141,20 @@ import { FieldOf } from '../../kit/fields/field';
           [disabled]="!things().length"
           (click)="bring(kit, kit.brings.length, {})"
         >
-          Add what it brings
+          Add kit item
         </button>
         @for (text of kit.lacks; track $index) {
           <p class="mt-1">{{ text }}</p>
         }
         <p class="mt-3 text-sm text-ink-soft">
-          Left and right are measured apart: axles are swapped and studs are left-handed on one side
-          only. The maker's sheet comes first.
+          Measure left and right separately: axles get swapped, and studs can be left-hand on one
+          side only. The maker’s sheet comes first.
         </p>
       </section>
     } @empty {
       <fl-empty-state
         heading="No kit"
-        text="Discs, calipers and hoses that come in one box fit one axle and not another. Say what the kit gives and what each corner measures; a difference stops the order."
+        text="A kit fits one axle and not another. Enter the kit’s dimensions and your own measurements. Any mismatch blocks the order."
       >
         <button type="button" class="btn-main" (click)="add()">Add a kit</button>
       </fl-empty-state>
@@ -181,21 +181,21 @@ export class KitsPage {
       const differs = found.filter(({ kind }) => kind === 'differs').map(({ text }) => text);
       const open = found.length - differs.length;
       const verdict = differs.length
-        ? 'Do not order it: something differs.'
+        ? 'Do not order: the kit does not match.'
         : open
-          ? `Nothing differs so far; ${open} ${open === 1 ? 'figure is' : 'figures are'} not measured.`
+          ? `No mismatch so far; ${open} ${open === 1 ? 'figure is' : 'figures are'} not measured.`
           : found.length === 0 &&
               Object.values(kit.gives).some(Boolean) &&
               Object.keys(kit.corners).length
-            ? 'It fits by all that was said.'
-            : 'Say what the kit gives and which corners it is for.';
+            ? 'The kit matches every dimension entered.'
+            : 'Enter the kit’s dimensions and which wheels it is for.';
       return {
         ...kit,
         for: KIT_CORNERS.filter((corner) => kit.corners[corner] !== undefined),
         differs,
         verdict,
         lacks: kitLacks(kit, this.rows()).map(
-          ({ item, lacks }) => `It brings ${lacks} too few of ${item.name}.`,
+          ({ item, lacks }) => `The kit has ${lacks} too few of ${item.name}.`,
         ),
       };
     }),

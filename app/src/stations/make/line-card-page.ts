@@ -22,7 +22,7 @@ import { CardPage } from './card-page';
     } @else {
       <fl-empty-state
         heading="No line to make yet"
-        text="Lay a line in Route; its card appears here."
+        text="This page shows the bend card of each line. Route a line first."
       >
         <a class="btn-main" routerLink="../../route">Go to Route</a>
       </fl-empty-state>

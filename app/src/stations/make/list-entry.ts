@@ -22,7 +22,7 @@ import { PlanStore } from '../../session/plan-store';
     <div class="grid gap-3 rounded-lg bg-paper p-4 sm:grid-cols-3 lg:grid-cols-6">
       <fl-field
         [of]="fields.have"
-        [label]="'At hand, ' + units[item.unit]"
+        [label]="'On hand, ' + units[item.unit]"
         [value]="state.have"
         (changed)="order({ have: $event })"
       />
@@ -45,7 +45,7 @@ import { PlanStore } from '../../session/plan-store';
         (changed)="order({ due: $event })"
       />
       <fl-optional-number-field
-        [label]="'Price of one ' + ones[item.unit]"
+        [label]="'Unit price ' + ones[item.unit]"
         [most]="1e7"
         [value]="state.priceMinor === null ? null : state.priceMinor / 100"
         (changed)="
@@ -64,14 +64,14 @@ import { PlanStore } from '../../session/plan-store';
       @if (item.half) {
         <div class="flex flex-wrap items-end gap-3 sm:col-span-3 lg:col-span-6">
           <fl-optional-number-field
-            label="It came: diameter over the thread, mm"
+            label="Received: diameter over the thread, mm"
             unit="number"
             [most]="100"
             [value]="measured().diameterMm"
             (changed)="measure({ diameterMm: $event })"
           />
           <fl-optional-number-field
-            label="Its pitch, mm"
+            label="Received: pitch, mm"
             unit="number"
             [most]="10"
             [value]="measured().pitchMm"

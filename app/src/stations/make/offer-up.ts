@@ -17,14 +17,10 @@ const NO_MISS: Vec3 = [0, 0, 0];
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-disclosure
-      class="card px-5"
-      summary="Offered up: where it misses"
-      [startsOpen]="miss() !== null"
-    >
+    <fl-disclosure class="card px-5" summary="Trial fit: miss at B" [startsOpen]="miss() !== null">
       <div class="border-t border-rule py-4">
         <p class="text-sm">
-          Seat A, let the tube roll as it likes, and say how far B lies from its port. Nothing: it
+          Seat end A, let the tube roll freely, and enter how far B is from its port. 0: the end
           seats.
         </p>
         <div class="mt-2 grid grid-cols-3 gap-3">
@@ -53,19 +49,19 @@ export class OfferUp {
     const full = (mm: number): string => formatLengthUnit(mm, this.store.units(), 1);
     const found = offeredUp(this.view(), miss, this.progress()).slice(0, 3);
     if (!found.length)
-      return ['A straight tube has no bend to change: look at its length and its ports.'];
+      return ['A straight tube has no bend to correct. Check its length and its ports.'];
     if (found[0]!.leftOver)
       return [
-        `No one change brings it home: the best leaves ${full(found[0]!.leftMm)}. Make it anew to the corrected card.`,
+        `No single correction is enough: the best leaves ${full(found[0]!.leftMm)}. Make a new line to the corrected card.`,
       ];
     return found
       .filter(({ leftOver }) => !leftOver)
       .map(({ bend, kind, byDeg, leftMm }, i) => {
         const what =
           kind === 'angle'
-            ? `take bend ${bend + 1} ${figure(Math.abs(byDeg))}° ${byDeg > 0 ? 'further' : 'back: by hand only, never in the bender'}`
+            ? `take bend ${bend + 1} ${figure(Math.abs(byDeg))}° ${byDeg > 0 ? 'further' : 'open: by hand only, never in the bender'}`
             : `turn the tube ${figure(Math.abs(byDeg))}° ${byDeg > 0 ? 'clockwise' : 'anticlockwise'} at bend ${bend + 1}, looking from A`;
-        return `${i ? 'Or' : 'One change:'} ${what}; it then lies ${full(leftMm)} off.`;
+        return `${i ? 'Or' : 'One change:'} ${what}; then ${full(leftMm)} off.`;
       });
   });
 

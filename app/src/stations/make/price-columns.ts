@@ -27,23 +27,23 @@ import { PlanStore } from '../../session/plan-store';
         <div class="mt-3 grid grid-cols-2 gap-3">
           <fl-select-field
             field="column-name"
-            label="Name of the thing"
+            label="Item name"
             [options]="columnChoices()"
             [value]="nameAt()"
             (changed)="nameAt.set($event)"
           />
           <fl-select-field
             field="column-price"
-            label="Price of one"
+            label="Unit price"
             [options]="columnChoices()"
             [value]="priceAt()"
             (changed)="priceAt.set($event)"
           />
         </div>
         <div class="mt-4 flex justify-end gap-2">
-          <button type="button" class="btn" (click)="columns.close()">Leave it</button>
+          <button type="button" class="btn" (click)="columns.close()">Cancel</button>
           <button type="button" class="btn-main" (click)="takePrices(); columns.close()">
-            Take the prices
+            Import prices
           </button>
         </div>
       }
@@ -85,7 +85,7 @@ export class PriceColumns {
     if (calls.length) this.store.apply(...calls);
     this.refused.emit(bad);
     this.notices.say(
-      `${prices.size} ${prices.size === 1 ? 'price' : 'prices'} taken${bad.length ? `, ${bad.length} rows could not be used` : ''}.`,
+      `${prices.size} ${prices.size === 1 ? 'price' : 'prices'} imported${bad.length ? `, ${bad.length} rows not usable` : ''}.`,
     );
   }
 }

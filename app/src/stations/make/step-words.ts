@@ -10,7 +10,7 @@ export function turnWords(
   kind: LineView['bender']['kind'],
 ): string {
   if (rotateDeg === null) return 'sets the plane';
-  if (Math.abs(rotateDeg) < 0.05) return 'in the plane of the bend before';
+  if (Math.abs(rotateDeg) < 0.05) return 'in the plane of the previous bend';
   const deg = kind === 'hand' || Math.abs(rotateDeg) === 180 ? rotateDeg : -rotateDeg;
   const way =
     Math.abs(deg) === 180 || Math.abs(deg) < 0.05 ? '' : deg > 0 ? ' clockwise' : ' anticlockwise';
@@ -34,16 +34,16 @@ export function stepWords(
       return `Test piece: ${FLARES[step.flare!].name.toLowerCase()} in scrap of this tube`;
     case 'cut':
       return card.trimMm
-        ? `Cut ${mm(card.stockCutMm)}, of it ${mm(card.trimMm)} to trim at B`
+        ? `Cut ${mm(card.stockCutMm)}, including ${mm(card.trimMm)} to trim at B`
         : `Cut ${mm(card.stockCutMm)}, nothing to trim`;
     case 'deburr':
       return end
         ? `Deburr ${end} inside and out, blow the chips out`
         : 'Deburr inside and out, square the end';
     case 'nut':
-      return `Slide nut ${end} on, thread to end ${end}${sleeve(step.end!)}`;
+      return `Slide on nut ${end}, thread toward end ${end}${sleeve(step.end!)}`;
     case 'sleeve':
-      return `Sleeve ${end} on after its nut, its cone to end ${end}`;
+      return `Slide on sleeve ${end} after the nut, cone toward end ${end}`;
     case 'slide':
       return `Slide on: ${step.what}`;
     case 'flare':
@@ -56,11 +56,11 @@ export function stepWords(
     case 'offer-up':
       return 'Offer it up between its ports';
     case 'mark':
-      return 'Mark B where it seats in its port';
+      return 'Mark B where it seats in the port';
     case 'trim':
-      return `Add ${mm(toolingOf(view.line.ends.b, view.bench).flareExtraMm)} past the mark for the flare and cut there (${mm(card.trimMm)} off by this plan)`;
+      return `Cut ${mm(toolingOf(view.line.ends.b, view.bench).flareExtraMm)} past the mark, for the flare (${mm(card.trimMm)} trim in the plan)`;
     case 'clean':
-      return 'Clean, blow through, look for flakes';
+      return 'Clean, blow through, check for flakes';
     case 'cap':
       return 'Cap both ends until it is fitted';
   }

@@ -26,8 +26,8 @@ interface Tag {
     </div>
     @if (tags().length) {
       <p class="mt-1 text-sm text-ink-soft print:hidden">
-        Cut them apart and tie one to each line. The square holds the plan and the code as text:
-        type it, or what it reads, into Find anything.
+        Cut the tags apart and tie one to each line. The QR code holds plan and line code as text.
+        Scan or type it into Find anything.
       </p>
       <ul
         class="mt-3 grid gap-3 sm:grid-cols-2 xl:grid-cols-3 print:grid-cols-2 print:gap-0"
@@ -88,7 +88,7 @@ interface Tag {
     } @else {
       <fl-empty-state
         heading="No line yet"
-        text="Each line and hose gets a tag with its code, ends, fluid and length."
+        text="Print a tag for each line and hose: code, ends, fluid and length. Add a line in Route first."
       />
     }
   `,
@@ -123,7 +123,7 @@ export class TagsPage {
         title: hose.title,
         text: `${plan.id} ${hose.name}`,
         lines: [
-          `Order sheet: ${hoseById(hose.stockId)!.name}, ${this.full(hose.orderMm)} between the seats' faces`,
+          `Order sheet: ${hoseById(hose.stockId)!.name}, ${this.full(hose.orderMm)} between the seats’ faces`,
           ...ends,
           `${hose.service === 'feed' ? 'feed' : 'pressure'}; ${fluid}`,
         ],

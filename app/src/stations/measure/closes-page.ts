@@ -85,7 +85,8 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
             </li>
           } @empty {
             <li class="border-t border-rule py-2 text-ink-soft">
-              Nothing of the plumbing lies behind it. What it closes is set in Vehicle, under Gates.
+              No lines or joints are behind this gate. Set what it closes on the Vehicle page, under
+              Gates.
             </li>
           }
         </ul>
@@ -103,7 +104,7 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
     } @empty {
       <fl-empty-state
         heading="No gate yet"
-        text="A gate is what closes access: the bed on, the dash in, the floor down. Add one with its day, and see what must be measured, run, joined, torqued and photographed before."
+        text="A gate is a step that closes access: bed on, dash in, floor down. Add one with its date to see what must be done before."
       >
         <button type="button" class="btn-main" (click)="add()">Add a gate</button>
       </fl-empty-state>
@@ -132,24 +133,20 @@ export class ClosesPage {
           ...gate,
           tasks,
           says: gate.closed
-            ? 'It is closed: what is left has to wait until it is opened again.'
+            ? 'Closed: the remaining work waits until it is opened again.'
             : this.says(left, gate.on ?? null),
         };
       });
   });
   private says(left: number, on: string | null): string {
     const what =
-      left === 0
-        ? 'Nothing is left to do'
-        : left === 1
-          ? 'One thing is left to do'
-          : `${left} things are left to do`;
-    if (!on) return `${what} before it closes; no day is set.`;
+      left === 0 ? 'Nothing left to do' : left === 1 ? '1 task left' : `${left} tasks left`;
+    if (!on) return `${what} before it closes; no date set.`;
     const days = Math.round(
       (Date.parse(on) - Date.parse(new Date().toISOString().slice(0, 10))) / 86_400_000,
     );
     return days < 0
-      ? `${what}; its day was ${-days === 1 ? 'yesterday' : `${-days} days ago`}.`
+      ? `${what}; was due ${-days === 1 ? 'yesterday' : `${-days} days ago`}.`
       : `${what}, ${days === 0 ? 'today' : days === 1 ? 'by tomorrow' : `in ${days} days`}.`;
   }
 

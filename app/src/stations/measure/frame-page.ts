@@ -41,9 +41,9 @@ const whole = <K extends string>(
       <section class="card p-5" aria-label="Square and flat">
         <h2 class="text-2xl font-bold">Square and flat</h2>
         <p class="max-w-prose">
-          Four marks on the frame, a front and a rear pair, punched or drawn where a tape can be
-          hooked. Six tapes between them tell whether it is square; their heights, by water level or
-          laser, whether it is flat.
+          Punch four marks on the frame, a front and a rear pair, where a tape can hook. Six tapes
+          between them show whether the frame is square. Heights, by water level or laser, show
+          whether it is flat.
         </p>
         <div class="mt-3 grid gap-x-4 gap-y-2 sm:grid-cols-3">
           @for (span of spans; track span) {
@@ -88,9 +88,9 @@ const whole = <K extends string>(
             <thead class="text-sm text-ink-soft">
               <tr>
                 <th class="font-normal">Tape</th>
-                <th class="text-right font-normal">off the fit</th>
-                <th class="text-right font-normal">a slip that alone explains it</th>
-                <th class="text-right font-normal">a slip that stays unseen</th>
+                <th class="text-right font-normal">error</th>
+                <th class="text-right font-normal">single misreading</th>
+                <th class="text-right font-normal">undetected below</th>
               </tr>
             </thead>
             <tbody class="font-mono">
@@ -105,12 +105,12 @@ const whole = <K extends string>(
             </tbody>
           </table>
           <p class="mt-2 max-w-prose text-sm text-ink-soft">
-            Six tapes, five unknowns: they can be seen to disagree, not which of them is wrong. A
-            slip smaller than the last column passes unseen: read the long ones twice.
+            Six tapes show that one is wrong, not which one. A misreading smaller than the last
+            column goes undetected. Read the long ones twice.
           </p>
         }
-        <section class="mt-4 border-t border-rule pt-3" aria-label="The marks as datums">
-          <h3 class="font-bold">The marks as datums</h3>
+        <section class="mt-4 border-t border-rule pt-3" aria-label="Marks as datums">
+          <h3 class="font-bold">Marks as datums</h3>
           <div class="mt-1 grid gap-x-4 gap-y-2 sm:grid-cols-4">
             @for (corner of corners; track corner) {
               <fl-field
@@ -125,12 +125,12 @@ const whole = <K extends string>(
           @if (moves(); as list) {
             <p class="mt-2" data-test="datum-moves">{{ moveWords() }}</p>
             <button type="button" class="btn-main mt-2" (click)="moveDatums()">
-              Move the datums to where they were found
+              Move the datums to the measured positions
             </button>
           } @else {
             <p class="mt-2 text-sm text-ink-soft">
-              Say which points the four marks are, and they can be moved to where the tapes put
-              them: what is taped from them goes along, and so do the lines.
+              Choose the points at the four marks. You can then move them to their measured
+              positions; every point taped from them, and every line, follows.
             </p>
           }
         </section>
@@ -184,7 +184,7 @@ export class FramePage {
     const found = this.found();
     const left = found.kind === 'waits' ? found.left : 0;
     return left === SPANS.length
-      ? 'Nothing is read yet.'
+      ? 'No readings yet.'
       : `${left} ${left === 1 ? 'tape is' : 'tapes are'} not read yet.`;
   });
   protected readonly refusal = computed(() => {
@@ -195,24 +195,24 @@ export class FramePage {
     const { verdict, rackMm, rackSigmaMm, taperMm, misfit } = this.squared()!.square;
     const rack = `${this.mm(Math.abs(rackMm))} ±${this.mm(2 * rackSigmaMm)}`;
     const side = rackMm >= 0 ? 'right' : 'left';
-    const taper = `; it widens by ${this.mm(taperMm)} to the rear`;
+    const taper = `; wider at the rear by ${this.mm(taperMm)}`;
     const said = {
-      'tapes-disagree': `The tapes disagree (misfit ${figure(misfit, 1)}, 3.29 is the most): one of them is wrong. Read again the one whose slip is likeliest.`,
-      square: `Square: the ${side} rail lies ${rack} further back`,
-      racked: `Racked: the ${side} rail lies ${rack} further back`,
-      'cannot-tell': `Cannot tell: the ${side} rail lies ${rack} further back, and 3 mm is the most for square. Read the tapes again, closer`,
+      'tapes-disagree': `The tapes disagree (misfit ${figure(misfit, 1)}, maximum 3.29). One is wrong: read the most likely one again.`,
+      square: `Square: the ${side} rail is ${rack} farther back`,
+      racked: `Racked: the ${side} rail is ${rack} farther back`,
+      'cannot-tell': `Cannot tell: the ${side} rail is ${rack} farther back (limit 3 mm). Read the tapes again, more closely`,
     }[verdict];
     return verdict === 'tapes-disagree' ? said : `${said}${Math.abs(taperMm) < 0.05 ? '' : taper}.`;
   });
   protected readonly flat = computed(() => {
     const { flat, twistMm, twistSigmaMm } = this.squared()!.square;
     if (flat === null || twistMm === null)
-      return 'Flat is not looked at: tapes alone cannot see twist. Read the four heights.';
+      return 'Flat: not checked. Tapes alone cannot show twist. Read the four heights.';
     const by = `${this.mm(Math.abs(twistMm))} ±${this.mm(2 * twistSigmaMm!)}`;
     return {
       flat: `Flat: twisted by ${by}.`,
-      twisted: `Twisted by ${by}: one corner stands off the plane of the others.`,
-      'cannot-tell': `Cannot tell whether it is flat: ${by}, and 5 mm is the most.`,
+      twisted: `Twisted by ${by}: one corner is out of the plane of the others.`,
+      'cannot-tell': `Cannot tell whether it is flat: ${by} (limit 5 mm).`,
     }[flat];
   });
 
@@ -246,7 +246,7 @@ export class FramePage {
       ({ id, from, to }) =>
         `${points.get(id)!.point.name.split(',')[0]} by ${this.mm(Math.hypot(...to.map((v, i) => v - from[i]!)))}`,
     );
-    return `By these tapes they lie elsewhere than was thought: ${far.join(', ')}.`;
+    return `The tapes put these marks elsewhere: ${far.join(', ')}.`;
   });
 
   protected mm(value: number): string {

@@ -26,7 +26,7 @@ const SHORT: Record<Corner, string> = {
       [attr.viewBox]="'0 0 ' + size.width + ' ' + size.height"
       class="max-h-[32rem] w-full"
       role="img"
-      [attr.aria-label]="'The frame from above, out of square by ' + words()"
+      [attr.aria-label]="'Frame from above, out of square by ' + words()"
     >
       <path
         [attr.d]="shape().true_"
@@ -63,7 +63,7 @@ const SHORT: Record<Corner, string> = {
         text-anchor="middle"
         class="fill-ink-soft text-[14px]"
       >
-        out of square drawn {{ shape().times }} times over
+        out of square, drawn {{ shape().times }} times larger
       </text>
     </svg>
   `,

@@ -27,7 +27,7 @@ const SHEET_MM = 0.5;
       <div class="mt-2 grid max-w-xl grid-cols-2 items-end gap-2 sm:grid-cols-4">
         <fl-select-field
           field="sheet-from"
-          label="By the sheet, from"
+          label="From the sheet, relative to"
           [options]="others()"
           [value]="from()"
           (changed)="from.set($event)"

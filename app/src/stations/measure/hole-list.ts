@@ -12,7 +12,7 @@ import { FieldOf } from '../../kit/fields/field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <h3 class="h2 mt-4">Holes that lines pass</h3>
+    <h3 class="h2 mt-4">Holes for lines</h3>
     @for (hole of thing().holes ?? []; track $index; let i = $index) {
       <div
         class="mt-2 grid grid-cols-3 items-end gap-2 sm:grid-cols-[1fr_1fr_1fr_5rem_9rem_2.75rem]"
@@ -46,8 +46,7 @@ import { FieldOf } from '../../kit/fields/field';
     }
     <button type="button" class="btn mt-2" (click)="add()">Add a hole</button>
     <p class="mt-1 text-sm text-ink-soft">
-      A line through a hole that it fits does not run into the panel. Lead it through by its
-      corners: ways are found round a panel, not through it.
+      Route a line through a hole by its corners. Find a route only goes around a panel.
     </p>
   `,
 })

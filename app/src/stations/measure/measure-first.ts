@@ -36,14 +36,14 @@ const listed = (names: readonly string[]): string =>
     <fl-hints station="measure" />
     <h2 class="h2">What to measure first</h2>
     <p class="text-sm text-ink-soft">
-      By what taping each place alone would do: settle whether a line keeps its distance, bring a
-      cut inside its trim, take ± off.
+      Measure these first. Ranked by what one measurement settles: a clearance, a cut length, or the
+      most uncertainty.
     </p>
     @if (frameGuessed()) {
       <div class="mt-2 rounded-lg bg-copper-pale px-3 py-2 text-sm">
         <p>
-          <strong>The frame first:</strong> its datums are guesses, and whatever is taped from them
-          stays one.
+          <strong>Measure the frame first:</strong> its datums are estimates, and so is everything
+          taped from them.
         </p>
         <button type="button" class="link" (click)="frame.emit()">Measure the frame</button>
       </div>
@@ -66,18 +66,18 @@ const listed = (names: readonly string[]): string =>
         <li class="border-t border-rule py-2 text-sm">
           {{
             busy()
-              ? 'Weighing the guesses…'
+              ? 'Ranking the estimates…'
               : (finder.message() ??
-                'No guess stands in the way of a line: what is cut and kept is known well enough.')
+                'Every line is measured well enough to cut and to clear its neighbors.')
           }}
         </li>
       }
     </ol>
     @if (busy() && rows().length) {
-      <p class="py-1 text-sm text-ink-soft" role="status">Weighing anew…</p>
+      <p class="py-1 text-sm text-ink-soft" role="status">Ranking again…</p>
     }
     @if (comesOff().length) {
-      <h2 class="h2 mt-4">What comes off first</h2>
+      <h2 class="h2 mt-4">Parts to remove first</h2>
       <ul class="list-disc pl-6">
         @for (one of comesOff(); track one) {
           <li>{{ one }}</li>
@@ -142,7 +142,7 @@ export class MeasureFirst {
       units === 'metric' ? `${figure(removedMm, 0)} mm` : formatLengthUnit(removedMm, 'inch');
     return [
       ...(settles.length ? [`settles ${listed(settles)}`] : []),
-      ...(brings.length ? [`brings ${listed(brings)} inside the trim`] : []),
+      ...(brings.length ? [`brings ${listed(brings)} within trim`] : []),
       `takes ±${off} off`,
     ].join('; ');
   }

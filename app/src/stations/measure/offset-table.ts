@@ -18,9 +18,9 @@ import { FieldOf } from '../../kit/fields/field';
 
 /** What each tool reads: along the vehicle, across it, up from a datum. */
 const AXES = [
-  ['0', 'aft of it'],
-  ['1', 'right of it'],
-  ['2', 'above it'],
+  ['0', 'aft of datum'],
+  ['1', 'right of datum'],
+  ['2', 'above datum'],
 ] as const;
 
 type Way = (typeof AXES)[number][0];
@@ -37,7 +37,7 @@ type Way = (typeof AXES)[number][0];
         <fl-field
           class="w-28"
           [of]="fields.readMm"
-          [label]="i ? 'Offset ' + (i + 1) : 'It lies'"
+          [label]="i ? 'Offset ' + (i + 1) : 'Direction'"
           [bare]="i > 0"
           [value]="row.readMm"
           (changed)="set(i, { readMm: $event })"
@@ -46,7 +46,7 @@ type Way = (typeof AXES)[number][0];
           class="w-32"
           [field]="'offset-axis-' + (i + 1)"
           [bare]="true"
-          [label]="'Which way, offset ' + (i + 1)"
+          [label]="'Direction of offset ' + (i + 1)"
           [options]="axes"
           [value]="row.way"
           (changed)="set(i, { axis: axisOf($event) })"
@@ -83,8 +83,8 @@ type Way = (typeof AXES)[number][0];
       <div class="mt-2 flex flex-wrap items-end gap-2">
         <fl-text-input
           class="w-28"
-          label="It lies"
-          placeholder="not read"
+          label="Direction"
+          placeholder="not measured"
           shown=""
           [read]="reading"
           (taken)="$event !== null && readOff($event)"
@@ -93,7 +93,7 @@ type Way = (typeof AXES)[number][0];
           class="w-32"
           field="offset-axis-new"
           [bare]="true"
-          label="Which way, new offset"
+          label="Direction of the new offset"
           [options]="axes"
           [value]="next.way"
           (changed)="waits.set({ way: $event, from: next.from })"

@@ -22,7 +22,7 @@ const TURNS: readonly (readonly [TurnAxis, string])[] = [
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <h4 class="mt-3 font-semibold">The part as a whole</h4>
+    <h4 class="mt-3 font-semibold">Move the whole part</h4>
     <div class="mt-1 grid max-w-md grid-cols-3 gap-2">
       <fl-vector-field [labels]="labels" [valueMm]="nowhere" (changed)="move($event)" />
     </div>
@@ -36,18 +36,16 @@ const TURNS: readonly (readonly [TurnAxis, string])[] = [
           class="btn px-3"
           (click)="jump.to('measure', { kind: 'thing', id: body.id })"
         >
-          Its body
+          Select body
         </button>
       } @empty {
-        <button type="button" class="btn px-3" (click)="addBody('block')">
-          Give it a body: box
-        </button>
-        <button type="button" class="btn px-3" (click)="addBody('pipe')">or cylinder</button>
+        <button type="button" class="btn px-3" (click)="addBody('block')">Add body: box</button>
+        <button type="button" class="btn px-3" (click)="addBody('pipe')">Add body: cylinder</button>
       }
     </div>
     <p class="mt-1 text-sm text-ink-soft">
-      Its ports, its body and the lines there go along; a quarter turn about its first port. A place
-      that was taped is a guess afterwards. Lines keep from a body, and heat reaches it.
+      Ports, body and line ends move too. A turn is 90° about the first port. Taped positions become
+      estimates. Lines keep clear of a body, and heat is checked against it.
     </p>
   `,
 })

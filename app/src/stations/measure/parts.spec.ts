@@ -46,7 +46,7 @@ describe('a part as a whole', () => {
   });
   test('it is given a body, which is then chosen and goes along with it', async () => {
     const at = await open('pp3', 'port-ft-in');
-    await at.click(at.button('Give it a body: box'));
+    await at.click(at.button('Add body: box'));
     const body = () => at.store.plan().things.at(-1)!;
     expect(body()).toMatchObject({
       name: 'Front tee, body',
@@ -63,7 +63,7 @@ describe('a part as a whole', () => {
     expect(
       shape.kind === 'block' && now.kind === 'block' && now.minMm[2] - shape.minMm[2],
     ).toBeCloseTo(25.4, 1);
-    await at.click(at.button('Its body'));
+    await at.click(at.button('Select body'));
     expect(at.texts('fl-thing-detail h2')).toEqual(['Front tee, body']);
   });
   test('a port stands by its sheet so far from another of the part', async () => {
@@ -76,7 +76,7 @@ describe('a part as a whole', () => {
 });
 
 describe('holes in a panel', () => {
-  test('one is added, sized, lined and taken away', async () => {
+  test('one is added, sized, lined and removed', async () => {
     const at = await open('ho1', 'port-ft-in');
     TestBed.inject(Jump).to('measure', { kind: 'thing', id: 'floor' });
     await at.settle();
@@ -102,13 +102,13 @@ describe('a plumb bob, a level, a straight edge', () => {
     const datum = at.store.view().points.get(at.one<HTMLSelectElement>('#offset-from-new').value)!
       .fixed.atMm;
     const reads = at.place('port-rt-in')[2] - datum[2];
-    const field = at.one<HTMLInputElement>('fl-offset-table input[placeholder="not read"]');
+    const field = at.one<HTMLInputElement>('fl-offset-table input[placeholder="not measured"]');
     await at.type(field, 'deep');
     expect(at.texts('fl-offset-table .fault').join()).toMatch(/"deep" is not a length/);
     expect(known().offsets).toBeUndefined();
     const before = at.store.view().ports.get('port-rt-in')!.fixed.sigmaMm[2];
     await at.type(
-      at.one<HTMLInputElement>('fl-offset-table input[placeholder="not read"]'),
+      at.one<HTMLInputElement>('fl-offset-table input[placeholder="not measured"]'),
       reads.toFixed(1),
     );
     expect(known().offsets).toMatchObject([{ axis: 2 }]);

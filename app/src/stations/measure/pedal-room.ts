@@ -12,9 +12,10 @@ import { FieldOf } from '../../kit/fields/field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-4' },
   template: `
-    <h2 class="h2">Room round the pedals</h2>
+    <h2 class="h2">Pedal clearances</h2>
     <p class="text-sm text-ink-soft">
-      Edge to edge of the pads. What is wanted is common practice; wear the boots it is driven in.
+      Pad edge to pad edge. Required clearances are common practice. Check wearing your driving
+      boots.
     </p>
     <div class="mt-2 grid grid-cols-2 gap-x-3 gap-y-2">
       @for (row of rows(); track row.key) {

@@ -28,9 +28,9 @@ import { TextField } from '../../kit/fields/text-field';
 import { FieldOf } from '../../kit/fields/field';
 
 const HOWS: readonly RadioChoice<PositionSource['how']>[] = [
-  { id: 'guessed', name: 'Guess' },
+  { id: 'guessed', name: 'Estimate' },
   { id: 'typed', name: 'Typed' },
-  { id: 'sheet', name: "Part's sheet" },
+  { id: 'sheet', name: 'Part sheet' },
   { id: 'taped', name: 'Taped' },
 ];
 const AXES = [
@@ -59,7 +59,7 @@ const AXES = [
       <h2 class="mb-2 text-2xl font-bold">
         {{ place.part ? place.part.name + ', ' : '' }}{{ place.name }}
       </h2>
-      <dl class="flex flex-wrap gap-x-5 gap-y-1" aria-label="Where it is">
+      <dl class="flex flex-wrap gap-x-5 gap-y-1" aria-label="Position">
         @for (axis of axes; track axis.axis) {
           <div>
             <dt class="label">{{ axis.name }}</dt>
@@ -70,9 +70,7 @@ const AXES = [
           </div>
         }
       </dl>
-      <p class="text-sm text-ink-soft">
-        ± is two standard deviations: nineteen times in twenty it lies within.
-      </p>
+      <p class="text-sm text-ink-soft">± is two standard deviations: right 19 times in 20.</p>
       @for (snag of snags(); track $index) {
         <fl-snag-row class="mt-2" [snag]="snag" />
       }
@@ -82,7 +80,7 @@ const AXES = [
       <fl-radio-field
         field="how"
         class="mt-4"
-        label="How it is known"
+        label="Source of position"
         [options]="hows"
         [value]="place.known.how"
         (changed)="setHow($event)"
@@ -136,7 +134,7 @@ const AXES = [
             <fl-direction-field
               class="w-36"
               field="port-way"
-              label="Tube leaves it going"
+              label="Tube leaves toward"
               [value]="port.direction"
               [acrossMm]="place.fixed.atMm[1]"
               (changed)="patchPort({ direction: $event })"
@@ -147,7 +145,7 @@ const AXES = [
       </section>
       @if (place.part; as part) {
         <section class="mt-5 border-t border-rule pt-3" aria-label="The part">
-          <h3 class="font-bold">The part it belongs to</h3>
+          <h3 class="font-bold">Part</h3>
           <div class="mt-2 flex flex-wrap items-end gap-3">
             <fl-field
               class="min-w-40 flex-1"
@@ -176,7 +174,7 @@ const AXES = [
         </section>
       }
     } @else {
-      <p class="py-6 text-ink-soft">Choose a place on the left, or on the picture.</p>
+      <p class="py-6 text-ink-soft">Select a point on the left, or in the picture.</p>
     }
   `,
 })

@@ -25,8 +25,8 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
         <li><fl-place-row [row]="row" (chosen)="choose($event)" /></li>
       } @empty {
         <li class="py-2 text-sm text-ink-soft">
-          Start here: three or more places on the frame that you can hook a tape to and whose
-          position you know. Everything else is taped from them.
+          Start here. Add three or more points on the frame whose positions you know and where a
+          tape can hook. Everything else is taped from these datums.
         </li>
       }
     </ul>
@@ -39,7 +39,7 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
           <li class="pl-3"><fl-place-row [row]="row" (chosen)="choose($event)" /></li>
         } @empty {
           <li class="flex items-center gap-2 py-1 pl-3 text-sm">
-            <span class="flex-1 text-ink-soft">It has no port left.</span>
+            <span class="flex-1 text-ink-soft">No ports left.</span>
             <button
               type="button"
               class="btn px-3"
@@ -61,7 +61,7 @@ const HOW = { guessed: 'guess', typed: 'typed', sheet: 'sheet', taped: 'taped' }
       </ul>
     } @empty {
       <p class="border-t border-rule py-2 text-sm text-ink-soft">
-        Then the parts that lines will join: a master, tees, the hose brackets at the wheels.
+        Then add the parts that lines will join: master cylinder, tees, hose brackets at the wheels.
       </p>
     }
   `,
@@ -72,7 +72,7 @@ export class PlaceList {
   readonly chosen = output<Target>();
 
   private sure(fixed: ResolvedPosition, how: keyof typeof HOW): { sure: string; open: boolean } {
-    if (fixed.fault) return { sure: '△ not fixed', open: true };
+    if (fixed.fault) return { sure: '△ not located', open: true };
     if (fixed.survey && fixed.survey.suspect !== null) return { sure: '△ read again', open: true };
     const most = 2 * Math.max(...fixed.sigmaMm);
     const shown =

@@ -55,7 +55,7 @@ import { MeasureFirst } from './measure-first';
         <section
           #detail
           class="card m-4 min-h-0 self-start overflow-auto p-5 max-xl:shrink-0 max-xl:self-stretch xl:max-h-[calc(100%-2rem)]"
-          aria-label="The chosen place"
+          aria-label="Selected point"
         >
           @if (page() === 'vehicle') {
             @if (selection.thing(); as one) {
@@ -63,7 +63,7 @@ import { MeasureFirst } from './measure-first';
             } @else {
               <h2 class="text-2xl font-bold">Nothing on the vehicle yet</h2>
               <p class="mt-2 max-w-prose">
-                Add rails, axles, exhaust and whatever lines must keep from, beside this.
+                Add rails, axles, exhaust, and anything else lines must clear.
               </p>
             }
           } @else if (target(); as target) {
@@ -75,9 +75,9 @@ import { MeasureFirst } from './measure-first';
           } @else {
             <h2 class="text-2xl font-bold">Nothing measured yet</h2>
             <p class="mt-2 max-w-prose">
-              x runs rearward from the front axle, y to the vehicle's right from its middle, z up
-              from the ground at ride height. Add three datums or more on the frame, then the parts,
-              and tape each port from the datums.
+              Add three or more datums on the frame, then parts, and tape each port from the datums.
+              x runs aft from the front axle, y to the right from the middle, z up from the ground
+              at ride height.
             </p>
           }
         </section>

@@ -35,13 +35,13 @@ describe('places', () => {
     expect(port(at, 'port-rt-in').port.known.tapes).toHaveLength(5);
   });
 
-  test('tapes are added from a datum not read yet, changed and taken away', async () => {
+  test('tapes are added from a datum not read yet, changed and removed', async () => {
     const at = await open('p3', { kind: 'port', id: 'port-rt-in' });
     await at.click(at.button('Add tape'));
     const tapes = () => port(at, 'port-rt-in').port.known.tapes!;
     // Nothing of the plan until it is read.
     expect(tapes()).toHaveLength(5);
-    await at.type(at.one<HTMLInputElement>('input[placeholder="not read"]'), '812');
+    await at.type(at.one<HTMLInputElement>('input[placeholder="not measured"]'), '812');
     expect(tapes()).toHaveLength(6);
     expect(new Set(tapes().map((tape) => tape.from)).size).toBe(6);
     expect(tapes()[5]!.readMm).toBe(812);
@@ -62,7 +62,7 @@ describe('places', () => {
     await Promise.resolve();
     at.button('Add tape').click();
     await at.settle();
-    expect(at.root.querySelectorAll('input[placeholder="not read"]')).toHaveLength(1);
+    expect(at.root.querySelectorAll('input[placeholder="not measured"]')).toHaveLength(1);
     expect(tapes()[2]!.readMm).toBe(703);
   });
 
@@ -108,7 +108,7 @@ describe('places', () => {
   test('an empty name is not taken', async () => {
     const at = await open('p7', { kind: 'point', id: 'datum-a' });
     await at.type(at.one<HTMLInputElement>('#place-name'), '   ');
-    expect(at.texts('.fault').join()).toMatch(/It needs a word/);
+    expect(at.texts('.fault').join()).toMatch(/Enter at least one letter/);
     expect(at.store.plan().points[0]!.name).toBe('A, front left rail');
   });
 });

@@ -53,13 +53,13 @@ const PICTURE = 132;
         <div class="min-w-48 flex-1">
           <p>{{ words() }}</p>
           <button type="button" class="btn mt-1" (click)="taken.emit(choice.ids)">
-            {{ choice.ids.length > 1 ? 'Tape from these' : 'Tape from it too' }}
+            {{ choice.ids.length > 1 ? 'Tape from these' : 'Also tape from' }}
           </button>
         </div>
       </div>
     } @else if (!hooks().length) {
       <p class="mt-2 text-sm text-ink-soft">
-        Add points on the frame first: three or more that a tape can be hooked to.
+        First add three or more points on the frame where a tape can hook.
       </p>
     }
   `,
@@ -100,7 +100,7 @@ export class TapeHelper {
     const listed =
       names.length > 1 ? `${names.slice(0, -1).join(', ')} and ${names.at(-1)}` : names[0];
     if (own.length >= 3)
-      return `One tape more, from ${listed}: ${this.mm(predictedSigmaMm(this.fixed().atMm, own))} would become ${this.mm(sigmaMm)}, and a wrong reading is found sooner.`;
+      return `One more tape, from ${listed}: ${this.mm(predictedSigmaMm(this.fixed().atMm, own))} becomes ${this.mm(sigmaMm)}, and a misreading shows up.`;
     const then = bestHooks(
       this.fixed().atMm,
       this.hooks(),
@@ -110,7 +110,7 @@ export class TapeHelper {
     const fourth = then
       ? ` A fourth from ${this.hooks().find(({ id }) => id === then.ids[0])!.name}: ${this.mm(then.sigmaMm)}.`
       : '';
-    return `Best from ${listed}: ${this.mm(sigmaMm)} by the least sure axis.${fourth}`;
+    return `Best from ${listed}: ${this.mm(sigmaMm)} on the least certain axis.${fourth}`;
   });
   /** The way to each tape's datum, from above, front up. */
   protected readonly rays = computed(() => {

@@ -39,15 +39,15 @@ import { FieldOf } from '../../kit/fields/field';
       <thead class="text-sm text-ink-soft">
         <tr>
           <th class="font-normal">From</th>
-          <th class="w-24 font-normal">Read</th>
+          <th class="w-24 font-normal">Reading</th>
           <th class="w-16 font-normal">± (1σ)</th>
           <th
             class="w-16 font-normal"
-            title="From the hook to the datum's own mark, added to what is read: over an edge, to the middle of a hole"
+            title="Distance from the hook to the datum’s mark, added to the reading"
           >
             Hook
           </th>
-          <th class="w-14 pr-2 text-right font-normal">Off by</th>
+          <th class="w-14 pr-2 text-right font-normal">Error</th>
           <th class="w-12"><span class="sr-only">Remove</span></th>
         </tr>
       </thead>
@@ -132,7 +132,7 @@ import { FieldOf } from '../../kit/fields/field';
                 class="w-28"
                 [bare]="true"
                 [label]="'Tape ' + (rows().length + k + 1) + ' reads'"
-                placeholder="not read"
+                placeholder="not measured"
                 shown=""
                 [read]="reading"
                 (taken)="$event !== null && readOff(from, $event)"
@@ -153,8 +153,8 @@ import { FieldOf } from '../../kit/fields/field';
         @if (!rows().length && !waiting().length) {
           <tr>
             <td colspan="6" class="py-2 text-sm text-ink-soft">
-              No tapes yet. Three fix the place; a fourth shows a mistake; with five the wrong one
-              can be named.
+              No tapes yet. Three locate the point, a fourth shows a mistake, a fifth shows which
+              tape is wrong.
             </td>
           </tr>
         }
@@ -164,7 +164,7 @@ import { FieldOf } from '../../kit/fields/field';
       <button type="button" class="btn" [disabled]="!datums().length" (click)="add()">
         Add tape
       </button>
-      <span class="text-sm" aria-hidden="true">The place is</span>
+      <span class="text-sm" aria-hidden="true">The point is</span>
       <fl-field
         [of]="sourceFields.side"
         field="tape-side"
@@ -234,7 +234,7 @@ export class TapeTable {
     this.written = text;
     return read.value >= 1
       ? read
-      : { ok: false, message: `A tape reads 1 mm or more: ${text} is too little.` };
+      : { ok: false, message: `Enter a tape reading of 1 mm or more; ${text} is too little.` };
   };
 
   protected set(index: number, patch: Partial<Tape>): void {

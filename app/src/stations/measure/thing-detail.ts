@@ -70,7 +70,7 @@ const LENGTHS: Readonly<
         (changed)="change({ holds: $event })"
       />
     </div>
-    <h3 class="h2 mt-4">Where and how large</h3>
+    <h3 class="h2 mt-4">Position and size</h3>
     @if (barShape(); as shape) {
       <div class="mt-1 grid gap-3 sm:grid-cols-2">
         <fl-field
@@ -118,9 +118,9 @@ const LENGTHS: Readonly<
     @if (thing().shape.kind === 'block') {
       <fl-hole-list [thing]="thing()" />
     }
-    <h3 class="h2 mt-4">How it moves</h3>
+    <h3 class="h2 mt-4">Movement</h3>
     <fl-check-field
-      label="It moves with an axle, a wheel or the steering"
+      label="Moves with an axle, a wheel or the steering"
       [checked]="thing().travel !== null"
       (changed)="setMoving($event)"
     />
@@ -152,7 +152,7 @@ const LENGTHS: Readonly<
         />
       </div>
       <div class="mt-2 grid grid-cols-[5.5rem_1fr_1fr_1fr_3rem] items-end gap-2">
-        <span class="pb-3 text-sm">turns about</span>
+        <span class="pb-3 text-sm">pivot</span>
         <fl-vector-field [valueMm]="travel.aboutMm" (changed)="move('aboutMm', $event)" />
       </div>
     }
@@ -191,8 +191,8 @@ export class ThingDetail {
         }));
       if (shape.kind === 'block')
         return [
-          { name: 'least corner', path: 'minMm', index: 0, at: shape.minMm },
-          { name: 'most corner', path: 'maxMm', index: 1, at: shape.maxMm },
+          { name: 'lower corner', path: 'minMm', index: 0, at: shape.minMm },
+          { name: 'upper corner', path: 'maxMm', index: 1, at: shape.maxMm },
         ];
       if (shape.kind === 'wheel')
         return [{ name: 'centre', path: 'centreMm', index: 0, at: shape.centreMm }];

@@ -35,19 +35,19 @@ const DRAWN_KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
   template: `
     <h2 class="h2">On the vehicle</h2>
     <form class="my-1 flex gap-2" (submit)="$event.preventDefault(); add(kind.value)">
-      <select #kind class="field min-w-0 flex-1" aria-label="Kind of thing">
+      <select #kind class="field min-w-0 flex-1" aria-label="Kind of item">
         @for (one of kinds; track one) {
           <option [value]="one">{{ specs[one].name }}</option>
         }
       </select>
       <button type="submit" class="btn px-3">Add</button>
     </form>
-    <fl-disclosure class="mb-2" summary="A scan or model as scenery…">
+    <fl-disclosure class="mb-2" summary="Add a scan or model…">
       <div class="flex gap-2 py-1">
-        <select #units class="field min-w-0 flex-1" aria-label="Units the mesh was drawn in">
-          <option value="1">in millimetres</option>
+        <select #units class="field min-w-0 flex-1" aria-label="Units of the file">
+          <option value="1">in millimeters</option>
           <option value="25.4">in inches</option>
-          <option value="1000">in metres</option>
+          <option value="1000">in meters</option>
         </select>
         <fl-file-field
           [label]="reading() ? 'Reading…' : 'Choose file'"
@@ -61,7 +61,7 @@ const DRAWN_KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
         <p class="fault" role="alert">{{ text }}</p>
       }
       <p class="text-sm text-ink-soft">
-        glTF, STL or OBJ. It stays in this browser; lines are measured to it.
+        glTF, STL or OBJ. Stored in this browser. Clearances to it are checked.
       </p>
     </fl-disclosure>
     <ul>
@@ -79,14 +79,14 @@ const DRAWN_KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
         </li>
       } @empty {
         <li class="py-2 text-sm text-ink-soft">
-          Begin with the rails and members that lines are clipped to, then whatever is hot or moves.
-          Clearances, clips and found ways rest on these.
+          Start with the rails and members that lines are clipped to, then anything hot or moving.
+          Clearances, clips and route finding use these.
         </li>
       }
     </ul>
     <h2 class="h2 mt-5">Gates</h2>
     <p class="text-sm text-ink-soft">
-      What closes access: bed on, dash in. A joint inside a closed gate must be done before.
+      A gate is a step that closes access: bed on, dash in. Joints inside must be finished before.
     </p>
     @for (gate of gates(); track gate.id) {
       <div class="flex items-center gap-2 border-t border-rule py-1">
@@ -113,7 +113,7 @@ const DRAWN_KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
           ×
         </button>
       </div>
-      <fl-disclosure class="pb-2" summary="What it closes">
+      <fl-disclosure class="pb-2" summary="Area closed">
         @for (side of sides; track side.key) {
           <div class="grid grid-cols-3 gap-1">
             <fl-vector-field
@@ -127,9 +127,9 @@ const DRAWN_KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
     }
     <button type="button" class="btn mt-1" (click)="addGate()">Add a gate</button>
     @if (holding(); as held) {
-      <h2 class="h2 mt-5">How lines are held</h2>
+      <h2 class="h2 mt-5">Clip settings</h2>
       <p class="text-sm text-ink-soft">
-        Limits to begin with are common practice; what shakes this vehicle, you know best.
+        Starting limits are common practice. Set the vibration of your own vehicle.
       </p>
       <div class="grid grid-cols-2 gap-2">
         <fl-field

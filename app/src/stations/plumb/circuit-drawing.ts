@@ -21,7 +21,7 @@ import { BOX_PX, circuitGraph, drawnPorts } from './circuit-graph';
 import { PICTOGRAMS } from './pictograms';
 
 const FILLS = { fluid: 'fill-fluid', copper: 'fill-copper', slate: 'fill-slate' } as const;
-const RANK: Record<Level, number> = { stop: 2, mind: 1, note: 0 };
+const RANK: Record<Level, number> = { stop: 2, caution: 1, note: 0 };
 const MARGIN = 16;
 
 /** The circuits as a connected drawing; what is wrong shows on it. */
@@ -142,7 +142,7 @@ const MARGIN = 16;
       </svg>
       <fl-side-bar
         class="absolute! inset-y-0 left-0 w-20 flex-col! flex-nowrap! border-r border-b-0!"
-        label="See the drawing"
+        label="Zoom"
         [options]="[]"
         [value]="null"
       >
@@ -150,27 +150,29 @@ const MARGIN = 16;
           type="button"
           class="bar-btn"
           (click)="pan.fit()"
-          title="The whole drawing, as large as fits (v)"
+          title="Fit the drawing to the view (v)"
         >
-          Whole
+          Fit to view
         </button>
-        <button type="button" class="bar-btn" aria-label="Larger" (click)="pan.zoom(1)">+</button>
-        <button type="button" class="bar-btn" aria-label="Smaller" (click)="pan.zoom(-1)">−</button>
+        <button type="button" class="bar-btn" aria-label="Zoom in" (click)="pan.zoom(1)">+</button>
+        <button type="button" class="bar-btn" aria-label="Zoom out" (click)="pan.zoom(-1)">
+          −
+        </button>
         <button
           type="button"
           class="bar-btn"
           [attr.aria-pressed]="room.full()"
           (click)="room.toggleFull()"
-          title="The whole window (f)"
+          title="Full screen (f)"
         >
-          {{ room.full() ? 'Back' : 'Full' }}
+          {{ room.full() ? 'Back' : 'Full screen' }}
         </button>
         <ng-content />
       </fl-side-bar>
     } @else if (fault()) {
       <p class="fault p-6">{{ fault() }}</p>
     } @else {
-      <p class="p-6 text-ink-soft">Laying the circuits out…</p>
+      <p class="p-6 text-ink-soft">Drawing the circuits…</p>
     }
   `,
 })
@@ -218,7 +220,7 @@ export class CircuitDrawing {
           this.fault.set(null);
         },
         (error: Error) => {
-          if (current) this.fault.set(`The circuits could not be laid out: ${error.message}`);
+          if (current) this.fault.set(`The circuits could not be drawn: ${error.message}`);
         },
       );
     });

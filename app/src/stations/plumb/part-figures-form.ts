@@ -24,7 +24,7 @@ import { FieldOf } from '../../kit/fields/field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <fl-disclosure class="mt-3 border-t border-rule" summary="What its sheet says">
+    <fl-disclosure class="mt-3 border-t border-rule" summary="Figures from the maker’s sheet">
       <div class="grid grid-cols-2 items-end gap-3">
         @for (figure of figures(); track figure) {
           <fl-field
@@ -61,11 +61,11 @@ import { FieldOf } from '../../kit/fields/field';
           <legend class="sr-only">Inner passages</legend>
           <p class="font-semibold">Which ports are connected inside</p>
           <p class="text-sm text-ink-soft">
-            Ports of one gallery share their fluid.
+            Ports in one gallery share fluid.
             {{
               part().passages
-                ? 'As you set it down.'
-                : 'As such a part mostly has it: its sheet decides.'
+                ? 'As you entered it.'
+                : 'Typical for this kind of part. The maker’s sheet decides.'
             }}
           </p>
           <div class="mt-1 grid grid-cols-2 gap-3">
@@ -82,7 +82,7 @@ import { FieldOf } from '../../kit/fields/field';
           </div>
           @if (part().passages) {
             <button type="button" class="link" (click)="clearPassages()">
-              As such a part mostly has it
+              Use the typical passages
             </button>
           }
         </fieldset>

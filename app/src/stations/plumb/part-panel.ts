@@ -12,9 +12,9 @@ import { PartFiguresForm } from './part-figures-form';
 
 /** What closes a spare port. */
 function plugWords({ fitting }: Port, bench: Bench): string {
-  if (!fitting) return 'Which plug fits it is told once its thread and seat are set down.';
+  if (!fitting) return 'Enter thread and seat to see which plug fits.';
   const [plug] = plugsFor(fitting.half, [...ADAPTERS, ...bench.adapters]);
-  return plug ? `${plug.name} closes it.` : 'Nothing in the catalogue closes it.';
+  return plug ? `${plug.name} plugs this port.` : 'No plug in the catalog fits this port.';
 }
 
 /** The chosen part: what each of its ports is joined to, and joining one to another. */
@@ -70,7 +70,7 @@ function plugWords({ fitting }: Port, bench: Bench): string {
               }
             </div>
           } @else if (row.port.role === 'bleeder') {
-            <p class="text-sm text-ink-soft">The fluid leaves here when the part is bled.</p>
+            <p class="text-sm text-ink-soft">Fluid leaves here when the part is bled.</p>
           } @else {
             <form
               class="mt-1 flex gap-2"
@@ -81,7 +81,7 @@ function plugWords({ fitting }: Port, bench: Bench): string {
                 class="field min-w-0 flex-1"
                 [attr.aria-label]="'Join ' + row.port.name + ' to'"
               >
-                <option value="">Open: join it to…</option>
+                <option value="">Open: join to…</option>
                 @for (free of row.free; track free.id) {
                   <option [value]="free.id">{{ free.name }}</option>
                 }
@@ -98,7 +98,7 @@ function plugWords({ fitting }: Port, bench: Bench): string {
     @if (leaks().length) {
       <section
         class="mt-3 border-t border-rule pt-2 text-sm"
-        aria-label="What a leak takes"
+        aria-label="Effect of a leak"
         data-test="lost"
       >
         @for (leak of leaks(); track leak.at) {
@@ -136,7 +136,7 @@ export class PartPanel {
       const left = plan.parts.filter((part) => isActuated(part) && !gone.includes(part));
       const words = `${names(gone)} ${gone.length > 1 ? 'are' : 'is'} lost; ${left.length ? `${names(left)} ${left.length > 1 ? 'are' : 'is'} left` : 'nothing is left'}.`;
       return gone.length
-        ? [{ at: galleries.length > 1 ? `If ${first!.name} leaks:` : 'If it leaks:', words }]
+        ? [{ at: galleries.length > 1 ? `If ${first!.name} leaks:` : 'If this part leaks:', words }]
         : [];
     });
   });

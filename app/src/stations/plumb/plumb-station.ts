@@ -56,23 +56,23 @@ import { EmptyState } from '../../kit/empty-state';
                   type="button"
                   class="bar-btn max-lg:hidden"
                   (click)="room.toggleFolded()"
-                  title="Fold or open the panel (b)"
+                  title="Collapse or open the panel (b)"
                 >
-                  {{ room.folded() ? 'Panel' : 'Fold' }}
+                  {{ room.folded() ? 'Panel' : 'Collapse' }}
                 </button>
               }
             </fl-circuit-drawing>
           } @else {
             <fl-empty-state
               heading="No parts yet"
-              text="Start from a layout beside this, or add parts one by one and join their ports."
+              text="This page draws the circuits and shows what one leak would lose. Start from a layout, or add parts and join their ports."
             />
           }
         </section>
         <aside
           class="min-h-0 overflow-auto border-rule bg-sheet p-4 lg:border-l"
           [class.hidden]="room.alone()"
-          aria-label="The chosen part"
+          aria-label="Selected part"
           tabindex="0"
         >
           <fl-hints station="plumb" />
@@ -83,7 +83,8 @@ import { EmptyState } from '../../kit/empty-state';
           <fl-add-part (added)="choose($event.id)" />
           <h2 class="h2 mt-5">Start from a layout</h2>
           <p class="text-sm text-ink-soft">
-            It is added to what is here. Every place in it is a guess until you measure it.
+            The layout is added to the plan. Every position in it is an estimate until you measure
+            it.
           </p>
           <form class="my-1 flex gap-2" (submit)="$event.preventDefault(); start(layout.value)">
             <select #layout class="field min-w-0 flex-1" aria-label="Layout">
@@ -91,11 +92,11 @@ import { EmptyState } from '../../kit/empty-state';
                 <option [value]="option.id">{{ option.name }}</option>
               }
             </select>
-            <button type="submit" class="btn px-3">Start</button>
+            <button type="submit" class="btn px-3">Add layout</button>
           </form>
           <p class="mt-5 text-sm text-ink-soft">
-            The part makers' sheets and local rules come first. Feed and pressure ports of a master
-            are not to be swapped; a hydraulic handbrake is no parking brake.
+            The part makers’ sheets and local rules come first. Never swap the feed and pressure
+            ports of a master cylinder. A hydraulic handbrake is no parking brake.
           </p>
         </aside>
       </div>

@@ -59,7 +59,7 @@ describe('Plumb', () => {
         .filter(({ rule }) => rule === 'part-unfed')
         .map(({ where }) => where),
     ).toEqual(['Rear right']);
-    await at.click(at.button('As such a part mostly has it'));
+    await at.click(at.button('Use the typical passages'));
     expect(own()).toBeUndefined();
   });
 
@@ -78,7 +78,7 @@ describe('Plumb', () => {
     );
     const select = at.one<HTMLSelectElement>('[data-port=port-rt-left] select');
     expect([...select.options].map((option) => option.text.trim())).toEqual([
-      'Open: join it to…',
+      'Open: join to…',
       'Rear left, hose end at bracket',
     ]);
     await at.choose(select, 'Rear left');

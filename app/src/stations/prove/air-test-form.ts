@@ -18,24 +18,25 @@ const WORKING_MPA = 7;
   template: `
     <details class="card p-5" [open]="tests().length > 0">
       <summary class="flex min-h-tap items-center text-lg font-bold">
-        Air test of dry lines (nobody must do it)
+        Air test of dry lines (optional)
       </summary>
       <p class="mt-1">
-        Before fluid, lines alone: both ends plugged; calipers, cylinders, master and reservoir off.
-        Dry air or nitrogen through a regulator with a relief valve, behind a shield. Never oxygen.
-        It finds gross leaks and never replaces the hydraulic hold.
+        A joint that lets go under gas becomes a projectile: stand behind a shield. Test bare lines
+        only, before any fluid, with both ends plugged. Use dry air or nitrogen through a regulator
+        with a relief valve, never oxygen. The air test finds gross leaks and never replaces the
+        hydraulic hold.
       </p>
       <p class="mt-2 text-lg font-bold text-stop">
-        ✗ At most {{ ceiling().toFixed(2) }} MPa ({{ (ceiling() * 145.04).toFixed(0) }} psi): a
-        tenth of what the lines are worked at, and never over 0.7.
+        ✗ Maximum {{ ceiling().toFixed(2) }} MPa ({{ (ceiling() * 145.04).toFixed(0) }} psi): a
+        tenth of working pressure, never over 0.7 MPa.
       </p>
       @if (wet()) {
         <p class="fault mt-2">
-          Fluid has gone in: a wet line is not tested with gas. The hold finds its leaks.
+          The lines hold fluid. Never test a wet line with gas; the hold test finds leaks.
         </p>
       } @else {
         <fieldset class="mt-3">
-          <legend class="label">Lines that are plugged together</legend>
+          <legend class="label">Lines plugged together</legend>
           <div class="mt-1 flex flex-wrap gap-2">
             @for (line of lines(); track line.id) {
               <button
@@ -135,14 +136,14 @@ export class AirTestForm {
           .filter(({ id }) => test.lineIds.includes(id))
           .map(({ name }) => name)
           .join(', ') || 'Lines that are gone';
-      const loss = `${lossMlPerMin.toFixed(2)} ± ${(2 * lossSigmaMlPerMin).toFixed(2)} mL of free air a minute`;
+      const loss = `${lossMlPerMin.toFixed(2)} ± ${(2 * lossSigmaMlPerMin).toFixed(2)} mL of free air per minute`;
       const words = !isNow
         ? '▲ Void: changed since.'
         : verdict === 'tight'
-          ? `✓ Tight: ${loss}.${warming ? ' It gained: it is warmer than the probe says.' : ''}`
+          ? `✓ Tight: ${loss}.${warming ? ' Pressure rose: the gas is warmer than the probe shows.' : ''}`
           : verdict === 'cannot-tell'
-            ? `▲ Cannot tell: ${loss}. ${minutesNeeded!.toFixed(0)} minutes would.`
-            : `${verdict === 'leaks' ? '✗ Leaks' : '▲ Watch it'}: ${loss}.`;
+            ? `▲ Cannot tell: ${loss}. ${minutesNeeded!.toFixed(0)} minutes would be enough.`
+            : `${verdict === 'leaks' ? '✗ Leaks' : '▲ Check again'}: ${loss}.`;
       return {
         id: test.id,
         names,

@@ -15,9 +15,9 @@ import { FileField } from '../../kit/fields/file-field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
-    <h2 class="text-2xl font-bold">Two plans compared</h2>
+    <h2 class="text-2xl font-bold">Compare plans</h2>
     <p class="mt-1 max-w-prose">
-      Beside which? What stands here is what {{ name() }} has otherwise.
+      Compare with which plan? The list shows what is different in {{ name() }}.
     </p>
     <div class="mt-3 flex flex-wrap items-end gap-3">
       <div>
@@ -30,7 +30,7 @@ import { FileField } from '../../kit/fields/file-field';
         </select>
       </div>
       <fl-file-field
-        label="Or its earlier self, from a file"
+        label="Or an older copy, from a file"
         look="min-h-14"
         accept=".json"
         (picked)="open($event[0]!)"
@@ -44,7 +44,7 @@ import { FileField } from '../../kit/fields/file-field';
     }
     @if (was(); as was) {
       <h3 class="mt-5 text-xl font-bold" data-test="compared">
-        {{ count() }} beside “{{ was.name }}”
+        {{ count() }} compared with “{{ was.name }}”
       </h3>
       @for (group of groups(); track group.name) {
         <section class="card mt-3 p-4" [attr.aria-label]="group.name" data-test="differences">
@@ -77,7 +77,7 @@ export class ComparePage {
   });
   protected readonly count = computed(() => {
     const count = this.found().length;
-    return count ? `${count} ${count === 1 ? 'difference' : 'differences'}` : 'Nothing differs';
+    return count ? `${count} ${count === 1 ? 'difference' : 'differences'}` : 'No differences';
   });
   protected readonly groups = computed(() =>
     [...STATIONS.map(({ path, name }) => ({ path, name }))]
@@ -101,7 +101,7 @@ export class ComparePage {
     if (!id) return;
     try {
       const plan = (await this.db.get(id))?.plan;
-      this.fault.set(plan ? '' : 'That plan is not here any more.');
+      this.fault.set(plan ? '' : 'That plan was deleted.');
       this.was.set(plan ?? null);
     } catch (error) {
       this.fault.set((error as Error).message);

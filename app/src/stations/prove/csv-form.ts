@@ -21,7 +21,7 @@ import { FileField } from '../../kit/fields/file-field';
   host: { class: 'block' },
   template: `
     <fl-file-field
-      label="A logger's file (CSV)"
+      label="Import a logger file (CSV)"
       look="min-h-14"
       accept=".csv,.txt,text/csv"
       [disabled]="disabled()"
@@ -67,8 +67,8 @@ import { FileField } from '../../kit/fields/file-field';
             read()!.bad.length
               ? ', ' +
                 read()!.bad.length +
-                (read()!.bad.length === 1 ? ' row is none:' : ' rows are none:')
-              : ', every row is one.'
+                (read()!.bad.length === 1 ? ' row is not a reading:' : ' rows are not readings:')
+              : ', every row read.'
           }}
         </p>
         <ul class="text-sm">
@@ -83,9 +83,9 @@ import { FileField } from '../../kit/fields/file-field';
             [disabled]="!read()!.points.length"
             (click)="take()"
           >
-            {{ read()!.bad.length ? 'Take the good rows' : 'Take them' }}
+            {{ read()!.bad.length ? 'Import the good rows' : 'Import readings' }}
           </button>
-          <button type="button" class="btn" (click)="table$.set(null)">Take nothing</button>
+          <button type="button" class="btn" (click)="table$.set(null)">Cancel</button>
         </div>
       </div>
     }

@@ -51,8 +51,8 @@ import { ProveFacade } from './prove-facade';
       </div>
       @if (behind(); as valve) {
         <p class="mt-3 font-semibold">
-          ▲ {{ valve }} stands in this circuit: a gauge behind it reads the valve and not the
-          master. Turn it back to master pressure, or take the gauge before it.
+          ▲ {{ valve }} is in this circuit. A gauge behind it reads valve pressure. Turn the valve
+          back to master pressure, or move the gauge ahead of it.
         </p>
         <fl-check-field
           label="The gauge reads master pressure"
@@ -124,7 +124,7 @@ import { ProveFacade } from './prove-facade';
               [disabled]="refused() || points().length < 4"
               (click)="keep()"
             >
-              Keep this curve ({{ points().length }} readings)
+              Save curve ({{ points().length }} readings)
             </button>
             <button
               type="button"
@@ -132,7 +132,7 @@ import { ProveFacade } from './prove-facade';
               [disabled]="!points().length"
               (click)="fresh.set([])"
             >
-              Begin anew
+              Start over
             </button>
           </div>
           <fl-csv-form class="mt-3" [disabled]="refused()" (taken)="add($event, 'csv')" />
@@ -288,15 +288,15 @@ export class CurvePage {
     this.streaming.set(true);
     this.source.onopen = () =>
       this.link.set(
-        this.points().length ? 'The link is back: it goes on where it broke.' : 'Reading.',
+        this.points().length ? 'The link is back. Reading continues where it stopped.' : 'Reading.',
       );
     this.source.onmessage = ({ data }: MessageEvent<string>) => {
       const { pressureMPa, travelMm } = JSON.parse(data) as PedalPoint;
       this.add([{ pressureMPa, travelMm }], 'stream');
     };
     this.source.onerror = () =>
-      this.link.set('The link is lost: trying again. What was read is kept.');
-    this.source.addEventListener('done', () => this.stop('All read.'));
+      this.link.set('The link is lost. Trying again; all readings so far are kept.');
+    this.source.addEventListener('done', () => this.stop('All readings received.'));
   }
   private stop(words: string): void {
     this.source?.close();

@@ -24,11 +24,13 @@ describe('what a curve says', () => {
     const fit = fitOf(3);
     const words = (plannedMl?: number) =>
       curveWords(fit, costsAtStop(fit, PEDAL), 'Front brakes', plannedMl);
-    expect(words().title).toBe('Air: 3.0 mL is left in front brakes');
-    expect(words().detail).toMatch(/^3.0 mL of air, ± .* it costs 46 mm of pedal at 7 MPa/);
+    expect(words().title).toBe('Air: 3.0 mL left in front brakes');
+    expect(words().detail).toMatch(
+      /adds 46 mm of pedal travel at 7 MPa, flex 21, free play 10 ± 1/,
+    );
     expect(words().detail).not.toMatch(/Size/);
     expect(words(3).detail).toMatch(/Size assumes 3.0 mL\.$/);
-    expect(words(1).detail).toMatch(/Size assumes 1.0 mL: the air is what differs\.$/);
+    expect(words(1).detail).toMatch(/Size assumes 1.0 mL: the difference is air\.$/);
   });
   it('says how many readings it has while there are too few', () => {
     expect(tooFew(2).title).toBe('2 of 4 readings');

@@ -30,11 +30,11 @@ interface Said {
 export const tooFew = (readings: number): Said => ({
   title: `${readings} of 4 readings`,
   detail:
-    'Take four readings or more at three pressures; some under 0.4 MPa tell air from flexing.',
+    'Take at least four readings at three pressures. Readings under 0.4 MPa tell air from flex.',
 });
 
 const VERDICTS = {
-  flex: 'It flexes',
+  flex: 'Flex',
   'free-play': 'Free play',
   firm: 'Firm',
   'cannot-tell': 'Cannot tell',
@@ -50,20 +50,20 @@ export function curveWords(
   const air = `${airMl.toFixed(1)} mL of air, ± ${(2 * sigma.airMl).toFixed(1)}`;
   const title =
     verdict === 'air'
-      ? `Air: ${airMl.toFixed(1)} mL is left in ${circuit.toLowerCase()}`
+      ? `Air: ${airMl.toFixed(1)} mL left in ${circuit.toLowerCase()}`
       : VERDICTS[verdict];
   if (verdict === 'cannot-tell') return { title, detail: `${missing ?? ''} (${air}.)` };
   const differs =
     plannedMl !== undefined && Math.abs(airMl - plannedMl) > 2 * sigma.airMl + 0.5
-      ? ': the air is what differs'
+      ? ': the difference is air'
       : '';
   const beside =
     plannedMl === undefined ? '' : ` Size assumes ${plannedMl.toFixed(1)} mL${differs}.`;
-  const flex = `flexing ${costs.flex.toFixed(0)}`;
+  const flex = `flex ${costs.flex.toFixed(0)}`;
   const play = `free play ${costs.play.toFixed(0)} ± ${(2 * sigma.t0Mm).toFixed(0)}`;
   return {
     title,
-    detail: `${air}; it costs ${costs.air.toFixed(0)} mm of pedal at ${HARD_MPA} MPa, ${flex}, ${play}.${beside}`,
+    detail: `${air}; adds ${costs.air.toFixed(0)} mm of pedal travel at ${HARD_MPA} MPa, ${flex}, ${play}.${beside}`,
   };
 }
 

@@ -11,13 +11,13 @@ const ASKED: readonly {
   readonly yes: string;
   readonly no: string;
 }[] = [
-  { key: 'pumps', label: 'Pumped three times', yes: 'it comes up', no: 'it stays' },
-  { key: 'sinks', label: 'Held for a minute', yes: 'it sinks', no: 'it stays' },
+  { key: 'pumps', label: 'Pumped three times', yes: 'pedal comes up', no: 'pedal stays' },
+  { key: 'sinks', label: 'Held for a minute', yes: 'pedal sinks', no: 'pedal stays' },
   { key: 'wet', label: 'A rag at every joint', yes: 'one is wet', no: 'all dry' },
   { key: 'drags', label: 'Wheels, pedal up', yes: 'one drags', no: 'all free' },
-  { key: 'dragsHot', label: 'Wheels, after heat', yes: 'they drag', no: 'all free' },
+  { key: 'dragsHot', label: 'Wheels, after heat', yes: 'wheels drag', no: 'all free' },
   { key: 'fountain', label: 'Reservoir, pedal going down', yes: 'a fountain', no: 'still' },
-  { key: 'firmPlugged', label: 'Circuit plugged off', yes: 'firm', no: 'soft all the same' },
+  { key: 'firmPlugged', label: 'Circuit plugged off', yes: 'firm', no: 'still soft' },
   { key: 'drumsUp', label: 'Drums', yes: 'adjusted up', no: 'not adjusted' },
 ];
 
@@ -26,11 +26,11 @@ const ASKED: readonly {
   selector: 'fl-fault-finder',
   imports: [OptionalNumberField, YesNoField],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { role: 'complementary', 'aria-label': 'What it may be' },
+  host: { role: 'complementary', 'aria-label': 'Possible faults' },
   template: `
     <section class="card p-4">
       <h2 class="h2">
-        {{ isFirm() ? 'If it is not right all the same' : 'What it may be' }}
+        {{ isFirm() ? 'Fault finder' : 'Possible faults' }}
       </h2>
       <table class="mt-1 w-full" data-test="causes">
         <tbody>
@@ -43,7 +43,7 @@ const ASKED: readonly {
         </tbody>
       </table>
       <p class="mt-2 text-sm">
-        {{ fault().told ? 'The first is well ahead of the others.' : 'It cannot be told yet.' }}
+        {{ fault().told ? 'The first is clearly the most likely.' : 'Cannot tell yet.' }}
       </p>
       @if (fault().next; as next) {
         <p class="mt-2 font-semibold" data-test="next">
@@ -51,8 +51,8 @@ const ASKED: readonly {
         </p>
       }
     </section>
-    <section class="card flex flex-col gap-2 p-4" aria-label="What was seen">
-      <h2 class="h2">What was seen</h2>
+    <section class="card flex flex-col gap-2 p-4" aria-label="Observations">
+      <h2 class="h2">Observations</h2>
       @for (one of asked; track one.key) {
         <fl-yes-no-field
           [field]="'seen-' + one.key"
@@ -79,15 +79,15 @@ const ASKED: readonly {
           Cycle {{ one.name }}
         </button>
       } @empty {
-        <p class="text-sm text-ink-soft">There is no modulator.</p>
+        <p class="text-sm text-ink-soft">No modulator in this plan.</p>
       }
       @if (scanned()) {
         <p class="mt-1 text-sm" role="status">{{ scanned() }}</p>
       }
     </section>
     <p class="text-sm text-ink-soft">
-      Shares are a judgement of common practice. A soft pedal is not road-worthy whatever stands
-      here.
+      Shares are our judgement, from common practice. Never drive on a soft pedal, whatever this
+      list shows.
     </p>
   `,
 })

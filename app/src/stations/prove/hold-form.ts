@@ -12,7 +12,8 @@ import { ProveFacade } from './prove-facade';
   host: { class: 'block' },
   template: `
     <p class="mb-2 text-sm text-ink-soft">
-      Lamps disconnected, wheels chocked, a label on the wheel. Stand clear of hoses.
+      Disconnect the lamps, chock the wheels, put a label on the steering wheel. Stand clear: a hose
+      that bursts sprays fluid at pressure.
     </p>
     <fl-figures-form
       [fields]="fields"

@@ -15,7 +15,7 @@ import { ProveFacade } from './prove-facade';
     <h2 class="h2">Pedal log</h2>
     <div class="mt-2 flex flex-wrap items-center gap-3">
       <fl-toggle
-        label="Whose pedal"
+        label="Vehicle"
         [options]="vehicles"
         [value]="vehicle()"
         (changed)="vehicle.set($event)"
@@ -27,7 +27,7 @@ import { ProveFacade } from './prove-facade';
         (changed)="engine.set($event)"
       />
       <fl-check-field label="Hot" [checked]="hot()" (changed)="hot.set($event)" />
-      <fl-check-field label="It sinks" [checked]="sinks()" (changed)="sinks.set($event)" />
+      <fl-check-field label="Sinks" [checked]="sinks()" (changed)="sinks.set($event)" />
       <fl-check-field
         label="Comes up when pumped"
         [checked]="pumps()"
@@ -51,7 +51,7 @@ import { ProveFacade } from './prove-facade';
               <th class="pr-3 font-normal">Engine</th>
               <th class="pr-3 text-right font-normal">Travel</th>
               <th class="pr-3 text-right font-normal">Force</th>
-              <th class="font-normal">Found</th>
+              <th class="font-normal">Observation</th>
               <th></th>
             </tr>
           </thead>
@@ -59,7 +59,9 @@ import { ProveFacade } from './prove-facade';
             @for (one of felt(); track one.id) {
               <tr class="border-t border-rule">
                 <td class="py-1 pr-3">{{ one.at.slice(0, 10) }}</td>
-                <td class="pr-3">{{ one.vehicle === 'this' ? 'this one' : 'a good one' }}</td>
+                <td class="pr-3">
+                  {{ one.vehicle === 'this' ? 'this vehicle' : 'reference vehicle' }}
+                </td>
                 <td class="pr-3">{{ one.engine }}{{ one.hot ? ', hot' : ', cold' }}</td>
                 <td class="pr-3 text-right font-mono">{{ one.travelMm }} mm</td>
                 <td class="pr-3 text-right font-mono">{{ one.forceN ?? '–' }} N</td>
@@ -76,14 +78,16 @@ import { ProveFacade } from './prove-facade';
         </table>
       </div>
     }
-    <p class="mt-2 text-sm text-ink-soft">A good vehicle's pedal is measured, never remembered.</p>
+    <p class="mt-2 text-sm text-ink-soft">
+      Measure the pedal of a good vehicle for reference. Memory is no reference.
+    </p>
   `,
 })
 export class PedalForm {
   private readonly sheet = inject(ProveFacade);
   protected readonly vehicles = [
     { value: 'this', name: 'This vehicle' },
-    { value: 'reference', name: 'A good one' },
+    { value: 'reference', name: 'Reference vehicle' },
   ] as const;
   protected readonly engines = ENGINE.map((value) => ({
     value,

@@ -18,7 +18,7 @@ import { ProveFacade } from './prove-facade';
 const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, ink: string]> = {
   done: ['✓', 'good', 'text-ok'],
   bad: ['✗', 'not good', 'text-stop'],
-  void: ['▲', 'void', 'text-mind'],
+  void: ['▲', 'void', 'text-caution'],
   open: ['○', 'open', 'text-copper'],
   locked: ['·', 'waits', 'text-ink-soft'],
 };
@@ -32,9 +32,9 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
   template: `
     @if (sheet.rounds().length) {
       <div class="grid min-h-full md:grid-cols-[19rem_minmax(0,1fr)]">
-        <aside class="border-r border-rule bg-sheet py-3" aria-label="Rounds">
+        <aside class="border-r border-rule bg-sheet py-3" aria-label="Tests">
           <p class="px-4 text-sm text-ink-soft">
-            {{ done() }} of {{ sheet.rounds().length }} are good.
+            {{ done() }} of {{ sheet.rounds().length }} passed.
           </p>
           @for (group of groups(); track group.name) {
             <h2 class="px-4 pt-3 font-bold">{{ group.name }}</h2>
@@ -68,7 +68,7 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
           class="flex min-w-0 flex-col gap-5 self-start p-5 md:sticky md:top-0 md:max-h-dvh md:overflow-auto"
         >
           @if (chosen(); as round) {
-            <section class="card p-5" aria-label="The round" data-test="round">
+            <section class="card p-5" aria-label="Test" data-test="round">
               <h2 class="text-2xl font-bold">{{ round.name }}</h2>
               <p class="mt-2 text-lg">{{ round.how }}</p>
               @if (round.note) {
@@ -88,7 +88,7 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
                 />
               } @else {
                 @if (round.looks.length) {
-                  <ul class="mt-3" aria-label="Each place by itself">
+                  <ul class="mt-3" aria-label="Each place">
                     @for (look of round.looks; track look.key) {
                       <li
                         class="flex flex-wrap items-center gap-3 border-t border-rule py-2"
@@ -110,7 +110,7 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
                                   ? 'wet'
                                   : look.state === 'void'
                                     ? 'void'
-                                    : 'not looked at'
+                                    : 'not checked'
                             }}{{ look.note ? ': ' + look.note : '' }}</span
                           ></span
                         >
@@ -139,7 +139,7 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
                   </ul>
                 }
                 <div class="mt-4">
-                  <label class="label block" for="round-note">What was seen</label
+                  <label class="label block" for="round-note">Observation</label
                   ><input
                     #noted
                     id="round-note"
@@ -167,13 +167,11 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
                     </button>
                   }
                   @if (isTold(round)) {
-                    <button type="button" class="btn min-h-16" (click)="forget(round)">
-                      Take back
-                    </button>
+                    <button type="button" class="btn min-h-16" (click)="forget(round)">Undo</button>
                   }
                 </div>
                 @if (round.state === 'locked') {
-                  <p class="mt-2 text-sm">▲ Before this comes: {{ round.after }}.</p>
+                  <p class="mt-2 text-sm">▲ Do this first: {{ round.after }}.</p>
                 }
               }
             </section>
@@ -181,15 +179,15 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
           <fl-pedal-form />
           <fl-air-test-form />
           <p class="max-w-prose text-sm text-ink-soft">
-            Brakes can kill. These rounds are common practice; the makers' sheets and local rules
-            come first, and a qualified person looks before the road.
+            Brakes can kill. These tests are common practice. The makers’ sheets and local rules
+            come first, and a qualified person inspects before road use.
           </p>
         </div>
       </div>
     } @else {
       <fl-empty-state
         heading="Nothing to prove yet"
-        text="Once lines run from a master to brakes, the rounds to walk stand here: held, dry, grips, lets go, stops."
+        text="This page lists the tests to pass: pressure, leaks, grip, release, stops. It needs lines from a master cylinder to brakes."
       >
         <a class="btn-main" routerLink="../../route">Go to Route</a>
       </fl-empty-state>

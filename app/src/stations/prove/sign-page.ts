@@ -34,7 +34,7 @@ import { ProveFacade } from './prove-facade';
   host: { class: 'block' },
   template: `
     <div class="grid min-h-full lg:grid-cols-[minmax(0,1fr)_24rem]">
-      <section class="p-5" aria-label="In the way of signing">
+      <section class="p-5" aria-label="Before you can sign">
         <h2 class="text-2xl font-bold" data-test="open-count">{{ heading() }}</h2>
         @if (points(); as points) {
           <ul class="mt-3">
@@ -45,12 +45,12 @@ import { ProveFacade } from './prove-facade';
               >
                 <span
                   class="w-6 text-center font-bold"
-                  [class]="point.never ? 'text-stop' : 'text-mind'"
+                  [class]="point.never ? 'text-stop' : 'text-caution'"
                   aria-hidden="true"
                   >{{ point.never ? '✗' : '▲' }}</span
                 >
                 <span class="min-w-0 flex-1"
-                  >{{ point.text }}{{ point.never ? ' Never signed over.' : '' }}</span
+                  >{{ point.text }}{{ point.never ? ' Blocks sign-off.' : '' }}</span
                 >
                 @if (scope() === 'move' && !point.never) {
                   <fl-check-field
@@ -86,21 +86,20 @@ import { ProveFacade } from './prove-facade';
             {{
               signed.sign.scope === 'road'
                 ? 'for the road'
-                : 'for a move at walking pace on closed ground: not for the road'
-            }}{{ signed.stands ? '.' : ', and the plan is otherwise since: it stands no more.' }}
+                : 'for moving at walking pace on closed ground, not for the road'
+            }}{{
+              signed.stands
+                ? '.'
+                : '. The plan has changed since. This signature is no longer valid.'
+            }}
           </p>
           @if (signed.sign.exceptions.length) {
             <p class="text-sm">Excepted: {{ signed.sign.exceptions.join('; ') }}</p>
           }
         }
+        <fl-toggle label="Use" [options]="scopes" [value]="scope()" (changed)="scope.set($event)" />
         <fl-toggle
-          label="For what"
-          [options]="scopes"
-          [value]="scope()"
-          (changed)="scope.set($event)"
-        />
-        <fl-toggle
-          label="As what"
+          label="Signed as"
           [options]="roles"
           [value]="role()"
           (changed)="role.set($event)"
@@ -122,10 +121,10 @@ import { ProveFacade } from './prove-facade';
           (click)="sign()"
           data-test="sign"
         >
-          {{ scope() === 'road' ? 'Sign it for the road' : 'Sign it for a move, not for the road' }}
+          {{ scope() === 'road' ? 'Sign for the road' : 'Sign for moving only, not for the road' }}
         </button>
         @if (signed()?.stands && signed()?.sign?.scope === 'road') {
-          <h3 class="font-bold">What falls due</h3>
+          <h3 class="font-bold">Follow-up checks</h3>
           <ul class="list-disc pl-5 text-sm">
             @for (due of due(); track due) {
               <li>{{ due }}</li>
@@ -134,7 +133,7 @@ import { ProveFacade } from './prove-facade';
         }
         <h2 class="mt-2 text-xl font-bold">The pack</h2>
         <p class="text-sm text-ink-soft">
-          One PDF of the whole plan for whoever signs; or everything in a zip, photographs with it.
+          One PDF of the whole plan for the person who signs, or a zip with the photographs too.
         </p>
         @if (share() !== null) {
           <div
@@ -179,7 +178,7 @@ export class SignPage {
   private readonly zips = inject(PlanZips);
   protected readonly scopes = [
     { value: 'road', name: 'For the road' },
-    { value: 'move', name: 'For a move' },
+    { value: 'move', name: 'For moving only' },
   ] as const;
   protected readonly roles = [
     { value: 'builder', name: 'Builder' },
@@ -193,16 +192,16 @@ export class SignPage {
   protected readonly heading = computed(() => {
     const points = this.points();
     return !points
-      ? 'Looking…'
+      ? 'Checking…'
       : points.length
-        ? `${points.length} open ${points.length === 1 ? 'point stands' : 'points stand'} in the way`
-        : 'Nothing stands in the way';
+        ? `${points.length} open ${points.length === 1 ? 'point' : 'points'} before you can sign`
+        : 'Ready to sign';
   });
   protected readonly may = computed(() => {
     const points = this.points();
     return points
       ? maySign(this.scope(), points, this.excepted())
-      : { may: false, why: 'The rules are still looking.' };
+      : { may: false, why: 'Snags are still being checked.' };
   });
   protected readonly words = computed(() => localRules(this.store.plan().sizing?.category));
   protected readonly signed = computed(() => latestSignature(this.sheet.view()));

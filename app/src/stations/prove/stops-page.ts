@@ -17,20 +17,20 @@ import { ProveFacade } from './prove-facade';
   template: `
     <h2 class="text-2xl font-bold">Stops</h2>
     <p class="mt-1 max-w-prose">
-      Up the ladder: held still, walking pace, then a closed dry site. The same road, the same
-      speed, a tape and not shoe lengths, pads bedded first; one change a run.
+      Work up in steps: held still, walking pace, then a closed dry site. Bed the pads first. Use
+      the same road and speed each time, measure with a tape, and change one thing per run.
     </p>
     <div class="mt-4 grid gap-5 xl:grid-cols-2">
-      <section class="card p-5" aria-label="A stop">
+      <section class="card p-5" aria-label="Record a stop">
         <div class="flex flex-wrap gap-3">
           <fl-toggle
-            label="Before or after the work"
+            label="Before or after"
             [options]="whens"
             [value]="when()"
             (changed)="when.set($event)"
           />
           <fl-toggle
-            label="Which axle locked first"
+            label="Axle that locked first"
             [options]="locks"
             [value]="locked()"
             (changed)="locked.set($event)"
@@ -55,7 +55,7 @@ import { ProveFacade } from './prove-facade';
           </p>
         } @empty {
           <p class="mt-1 text-ink-soft">
-            Three stops before and three after say more than one each.
+            Three stops before and three after give a better comparison than one each.
           </p>
         }
         @if (lines().length) {
@@ -69,7 +69,8 @@ import { ProveFacade } from './prove-facade';
         }
         @if (rough()) {
           <p class="mt-2 text-sm">
-            ▲ Some are scaled by v² over more than {{ roughKmh }} km/h: that is rough.
+            ▲ Some distances are scaled by v² from a speed more than {{ roughKmh }} km/h away:
+            approximate.
           </p>
         }
       </section>
@@ -111,14 +112,14 @@ import { ProveFacade } from './prove-facade';
       </div>
     }
     <section class="card mt-5 p-5" aria-label="Bedding">
-      <h3 class="h2">Bedding, by the pad's sheet</h3>
+      <h3 class="h2">Bedding in, by the pad maker’s sheet</h3>
       @for (one of sheet.proving().bedding; track $index) {
         <p class="border-t border-rule py-1">{{ one.at.slice(0, 10) }}: {{ one.text }}</p>
       }
       <fl-text-field
         class="mt-2"
         field="bedding"
-        label="What was done"
+        label="Procedure done"
         placeholder="20 stops from 50 km/h, a minute between"
         [limits]="{ least: 0, most: 500 }"
         [value]="''"
@@ -126,7 +127,8 @@ import { ProveFacade } from './prove-facade';
       />
     </section>
     <p class="mt-4 max-w-prose text-sm text-ink-soft">
-      A stopping test is for closed ground and for who may drive there. Local rules say what counts.
+      A brake that fails in a test kills bystanders too. Test on closed ground, with nobody near,
+      driven by someone entitled to. Local rules say which tests count.
     </p>
   `,
 })
@@ -199,15 +201,15 @@ export class StopsPage {
     );
     if (last.locked === 'rear')
       return this.hasValve()
-        ? `✗ The rear locked first: less to the rear, by one turn${last.valveTurns === null ? '' : `, to ${Math.max(0, last.valveTurns - 1)}`}; then again from lower.`
-        : '✗ The rear locked first: not to be driven so. See Size.';
+        ? `✗ The rear locked first: the vehicle can spin. Reduce the rear by one turn${last.valveTurns === null ? '' : `, to ${Math.max(0, last.valveTurns - 1)}`}, then repeat from a lower speed.`
+        : '✗ The rear locked first: the vehicle can spin. Do not drive it. See Size.';
     if (
       last.locked === 'front' &&
       this.hasValve() &&
       last.valveTurns !== null &&
       !tried.has(last.valveTurns + 1)
     )
-      return `The front locked first, as it should. One turn more to the rear, to ${last.valveTurns + 1}, may be tried; one change a run.`;
+      return `The front locked first, as it should. You may try one turn more to the rear, to ${last.valveTurns + 1}. One change per run.`;
     return last.locked === 'front' ? 'The front locked first, as it should.' : '';
   });
   protected decel({ fromKmh, distanceM }: StopTest): string {

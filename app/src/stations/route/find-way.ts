@@ -26,20 +26,20 @@ const SKETCH = { width: 96, height: 72 };
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <section class="card px-4 py-2" aria-label="Find a way" (mouseleave)="show(null)">
+    <section class="card px-4 py-2" aria-label="Find a route" (mouseleave)="show(null)">
       <div class="flex flex-wrap items-center gap-3">
-        <h2 class="h2">A way for {{ view().line.name }}</h2>
-        <label class="label" for="way-pitch">Corners on</label>
+        <h2 class="h2">Route for {{ view().line.name }}</h2>
+        <label class="label" for="way-pitch">Grid</label>
         <select #pitch id="way-pitch" class="field">
           <option value="40">40 mm, quick</option>
-          <option value="20">20 mm, closer</option>
+          <option value="20">20 mm, finer</option>
         </select>
         @if (finder.busy()) {
           <progress
             class="h-3 w-32 accent-fluid"
             max="1"
             [value]="finder.share()"
-            aria-label="How far the search is"
+            aria-label="Search progress"
           ></progress>
           <button type="button" class="btn" (click)="finder.cancel()">Cancel</button>
         } @else {
@@ -49,14 +49,14 @@ const SKETCH = { width: 96, height: 72 };
             (click)="look(+pitch.value)"
             [disabled]="!joined()"
           >
-            {{ found().length ? 'Look again' : 'Look for ways' }}
+            {{ found().length ? 'Search again' : 'Find routes' }}
           </button>
         }
         <button type="button" class="btn ml-auto" (click)="close()">Close</button>
       </div>
       @if (!joined()) {
         <p class="mt-2 text-sm">
-          A way runs between two ports: join both ends of this line first (Line details).
+          A route runs between two ports. First join both ends of this line, under Line details.
         </p>
       }
       @if (finder.message(); as text) {
@@ -75,7 +75,7 @@ const SKETCH = { width: 96, height: 72 };
                 [attr.viewBox]="'0 0 ' + sketch.width + ' ' + sketch.height"
                 class="h-18 w-24"
                 role="img"
-                [attr.aria-label]="'Way ' + (i + 1) + ' from above and from the left'"
+                [attr.aria-label]="'Route ' + (i + 1) + ' from above and from the left'"
               >
                 <path
                   [attr.d]="drawn(way)"
@@ -87,26 +87,26 @@ const SKETCH = { width: 96, height: 72 };
               <div class="text-sm leading-snug">
                 <p class="font-semibold">{{ i + 1 }}. {{ way.why }}</p>
                 @if (way.nearest; as near) {
-                  <p>{{ length(near.distanceMm) }} from {{ near.name }} at the nearest.</p>
+                  <p>Closest: {{ length(near.distanceMm) }} to {{ near.name }}.</p>
                 }
                 @for (snag of way.snags; track $index) {
                   <p class="mt-1 flex items-start gap-2">
                     <fl-level-sign [level]="snag.level" />{{ snag.text }}
                   </p>
                 } @empty {
-                  <p class="text-ok">No snag of Route.</p>
+                  <p class="text-ok">No Route snags.</p>
                 }
               </div>
               <button type="button" class="btn-main col-span-2 mt-1 self-end" (click)="take(way)">
-                Take this way
+                Use this route
               </button>
             </li>
           }
         </ol>
       }
       <p class="mt-1 text-sm leading-snug text-ink-soft">
-        Straight along and across the vehicle, near the frame, clear of what is set down in Measure.
-        What is not set down is not kept clear of: look before you bend.
+        Routes run along and across the vehicle, close to the frame, and clear everything entered in
+        Measure. Anything not entered is not avoided: check on the vehicle before you bend.
       </p>
     </section>
   `,

@@ -41,10 +41,10 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
         <button type="button" class="btn px-2" (click)="flatDxf()">Flat views, DXF</button>
         <button type="button" class="btn px-2" (click)="bracketDxf()">Brackets 1:1, DXF</button>
         <button type="button" class="btn px-2" (click)="step()">Tubes, STEP</button>
-        <button type="button" class="btn px-2" (click)="csv()">Centre lines, CSV</button>
+        <button type="button" class="btn px-2" (click)="csv()">Center lines, CSV</button>
         <fl-file-field
           class="col-span-2"
-          label="Read centre lines from CSV or STEP…"
+          label="Import center lines from CSV or STEP…"
           accept=".csv,text/csv,.step,.stp,model/step"
           (picked)="read($event[0]!)"
         />
@@ -53,7 +53,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
         <p class="fault" role="alert">{{ text }}</p>
       }
       @if (brackets().length) {
-        <p class="text-sm">Brackets wanted: {{ bracketWords() }}</p>
+        <p class="text-sm">Brackets needed: {{ bracketWords() }}</p>
       }
       @if (open()) {
         <div class="mt-1 flex flex-wrap items-end gap-2 border-t border-rule py-2">
@@ -76,8 +76,8 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
           <button type="button" class="btn px-3" (click)="print()">Print to scale</button>
           @if (!sheet().fits) {
             <p class="fault w-full">
-              At 1:{{ scale() }} it does not fit on {{ paper() }}: 1:{{ best() }} does, or a larger
-              sheet.
+              At 1:{{ scale() }} the drawing does not fit on {{ paper() }}: 1:{{ best() }} fits, or
+              use a larger sheet.
             </p>
           }
         </div>
@@ -95,9 +95,9 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
           {{ store.plan().name }}: lines from above and from the left, 1:{{ scale() }}
         </text>
         <text x="10" y="20" font-size="3">
-          Print at 100 %: this bar is {{ sheet().barMm }} mm on paper and
-          {{ length(sheet().barMm * scale()) }} on the vehicle. The makers' sheets and a look at the
-          vehicle come first.
+          Print at 100 %. This bar is {{ sheet().barMm }} mm on paper and
+          {{ length(sheet().barMm * scale()) }} on the vehicle. The makers’ sheets and the vehicle
+          itself come first.
         </text>
         <path
           [attr.d]="
@@ -196,7 +196,7 @@ export class LineFiles {
   }
   protected async bracketDxf(): Promise<void> {
     if (!this.brackets().length)
-      return this.notices.say('No clip of this plan stands off far enough to want a bracket.');
+      return this.notices.say('No clip stands off far enough to need a bracket.');
     const { bracketsDxf } = await import('@firm-line/core/shape/formats');
     saveFile(`${this.name()}-brackets.dxf`, bracketsDxf(this.brackets()), 'image/vnd.dxf');
   }
@@ -236,7 +236,7 @@ export class LineFiles {
         const view = this.store.view().lines.find(({ line }) => line.name === name);
         if (!view)
           throw new Error(
-            `This plan has no line called ${name}: make it first, between its two ports.`,
+            `No line in this plan is called ${name}: add the line first, between its two ports.`,
           );
         const cornersMm = fromEndA(nodesMm, view).slice(1, -1);
         return { edit: 'setCorners', with: { id: view.line.id, cornersMm } } as const;

@@ -141,8 +141,8 @@ const ENDS = ['a', 'b'] as const;
             }
           </div>
           <p class="mt-3 text-sm text-ink-soft">
-            Identify thread and seat at the port before you buy: two that screw together may still
-            not seal. The part maker's sheet comes first.
+            Identify thread and seat at the port before you buy. Two that screw together may still
+            leak. The part maker’s sheet comes first.
           </p>
           @if (fault(); as text) {
             <p class="fault mt-2" role="alert">{{ text }}</p>
@@ -152,7 +152,7 @@ const ENDS = ['a', 'b'] as const;
               <button type="button" class="btn mr-auto" (click)="remove()">Delete line</button>
             }
             <button type="button" class="btn" (click)="dialog.close()">Cancel</button>
-            <button type="submit" class="btn-main">{{ isNew() ? 'Make the line' : 'Keep' }}</button>
+            <button type="submit" class="btn-main">{{ isNew() ? 'Add line' : 'Save' }}</button>
           </div>
         </form>
       }
@@ -268,7 +268,7 @@ export class LineForm {
     if (!line.ends.a.portId || !line.ends.b.portId) {
       if (this.isNew())
         return this.fault.set(
-          'Choose the port at each end: a line runs between two ports. Ports are added in Measure.',
+          'Choose the port at each end. A line runs between two ports. Add ports in Measure.',
         );
     }
     const made = this.isNew()

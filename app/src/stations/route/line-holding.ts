@@ -28,12 +28,12 @@ interface Row {
     <fl-disclosure
       class="border-b border-rule px-4 py-1"
       data-test="line-holding"
-      summary="Clips, sleeves, shaking…"
+      summary="Clips, sleeves, vibration…"
     >
       <p class="text-sm text-ink-soft">
-        Places are measured along the bent tube from end A; it is {{ full(lengthMm()) }} long. What
-        shakes it and is not set down here goes by place: {{ holding().engineHz }} Hz near the
-        engine, {{ holding().frameHz }} Hz elsewhere.
+        Positions are measured along the bent tube from end A. Length: {{ full(lengthMm()) }}.
+        Vibration where nothing is entered: {{ holding().engineHz }} Hz near the engine,
+        {{ holding().frameHz }} Hz elsewhere.
       </p>
       <fl-text-input
         class="mt-1"
@@ -73,17 +73,17 @@ interface Row {
           <button
             type="button"
             class="btn px-3"
-            [attr.aria-label]="'Take off: ' + row.name + ' from ' + full(row.fromMm)"
+            [attr.aria-label]="'Remove: ' + row.name + ' from ' + full(row.fromMm)"
             (click)="change(row, null)"
           >
-            Off
+            Remove
           </button>
         </fieldset>
       }
       <div class="flex flex-wrap gap-2 py-2">
-        <button type="button" class="btn px-3" (click)="sleeve('heat')">Heat sleeve</button>
-        <button type="button" class="btn px-3" (click)="sleeve('chafe')">Chafe sleeve</button>
-        <button type="button" class="btn px-3" (click)="shake()">What shakes it</button>
+        <button type="button" class="btn px-3" (click)="sleeve('heat')">Add heat sleeve</button>
+        <button type="button" class="btn px-3" (click)="sleeve('chafe')">Add chafe sleeve</button>
+        <button type="button" class="btn px-3" (click)="shake()">Add vibration</button>
       </div>
     </fl-disclosure>
   `,
@@ -114,7 +114,7 @@ export class LineHolding {
         ...one,
         list: 'shakes' as const,
         index,
-        name: 'Shaken at',
+        name: 'Vibration frequency',
       })),
     ];
   });
@@ -131,7 +131,7 @@ export class LineHolding {
       if (!(read.value > 0 && read.value < this.lengthMm()))
         return {
           ok: false,
-          message: `No clip sits at ${word.trim()}: the tube runs from 0 to ${this.full(this.lengthMm())}.`,
+          message: `No room for a clip at ${word.trim()}: the tube runs from 0 to ${this.full(this.lengthMm())}.`,
         };
       clipsMm.push(read.value);
     }

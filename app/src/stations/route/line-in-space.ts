@@ -67,7 +67,7 @@ interface CornerDrag {
           data-test="port-box"
           (click)="portPicked.emit(one.id)"
         >
-          {{ one.name }}: see it in Measure
+          {{ one.name }}: show in Measure
         </button>
       } @else if (picked(); as one) {
         <fl-picked-box
@@ -142,7 +142,7 @@ export class LineInSpace {
       ? `bend ${figure(bend.bendDeg)}°, bender ${figure(bend.rotateDeg)}°`
       : view.fault?.node === node
         ? 'no room to bend'
-        : 'no bend here';
+        : 'no bend';
     return { node, at: view.nodesMm[node]!, words };
   });
   private drag: CornerDrag | null = null;

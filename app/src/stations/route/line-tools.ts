@@ -100,7 +100,7 @@ const NAMED_WAYS: Record<string, Vec3> = {
         </div>
       </fieldset>
       <fieldset class="border-t border-rule py-2">
-        <legend class="label pr-2">On the move to corner {{ move() }}</legend>
+        <legend class="label pr-2">Change the move to corner {{ move() }}</legend>
         <div class="grid grid-cols-3 gap-2">
           <fl-number-field
             label="Move to corner"
@@ -124,21 +124,23 @@ const NAMED_WAYS: Record<string, Vec3> = {
           />
         </div>
         <div class="mt-1 flex flex-wrap items-end gap-2">
-          <select #way class="field" aria-label="Which way it steps">
+          <select #way class="field" aria-label="Step direction">
             @for (one of ways; track one) {
               <option [value]="one">{{ one }}</option>
             }
           </select>
-          <button type="button" class="btn px-3" (click)="step(way.value, null)">Offset</button>
-          <button type="button" class="btn px-3" (click)="step(way.value, 100)">Saddle</button>
-          <button type="button" class="btn px-3" (click)="split('union')">Union here</button>
-          <button type="button" class="btn px-3" (click)="split('bulkhead')">Bulkhead here</button>
+          <button type="button" class="btn px-3" (click)="step(way.value, null)">Add offset</button>
+          <button type="button" class="btn px-3" (click)="step(way.value, 100)">Add saddle</button>
+          <button type="button" class="btn px-3" (click)="split('union')">Add union here</button>
+          <button type="button" class="btn px-3" (click)="split('bulkhead')">
+            Add bulkhead here
+          </button>
         </div>
       </fieldset>
       <fieldset class="border-t border-rule py-2">
-        <legend class="label pr-2">A wire template or an old line</legend>
+        <legend class="label pr-2">Copy a wire template or old line</legend>
         <label class="label block" for="template-bends"
-          >Feed, turn and angle of each bend, then the tail</label
+          >Feed, rotation and angle of each bend, then the tail</label
         >
         <textarea
           #field
@@ -153,17 +155,17 @@ const NAMED_WAYS: Record<string, Vec3> = {
         <div class="mt-1 flex flex-wrap items-end gap-2">
           <fl-number-field
             class="w-32"
-            label="Leg that gives way"
+            label="Leg to adjust"
             [least]="1"
             [most]="20"
             [value]="leg()"
             (changed)="leg.set($event)"
           />
           <button type="button" class="btn px-3" [disabled]="!laid().bends" (click)="lay('made')">
-            Bend it so
+            Apply these bends
           </button>
           <button type="button" class="btn px-3" [disabled]="!laid().bends" (click)="lay('kept')">
-            It is the old line
+            Use as the kept line
           </button>
         </div>
       </fieldset>
@@ -216,7 +218,7 @@ export class LineTools {
       if (!rows.length)
         return {
           ...nothing,
-          words: 'One bend a row; the last row is the straight behind the last bend.',
+          words: 'One bend per row. The last row is the straight after the last bend.',
           fault: false,
         };
       const bad = rows.findIndex(
@@ -226,7 +228,7 @@ export class LineTools {
       if (bad >= 0)
         return {
           ...nothing,
-          words: `Row ${bad + 1} wants ${bad === rows.length - 1 ? 'one figure, the tail' : 'three figures: feed, turn, angle'}.`,
+          words: `Row ${bad + 1} needs ${bad === rows.length - 1 ? 'one figure, the tail' : 'three figures: feed, rotation, angle'}.`,
           fault: true,
         };
       const bends = rows.slice(0, -1).map(([feedMm, rotateDeg, bendDeg]) => ({
@@ -247,7 +249,7 @@ export class LineTools {
           bends,
           tailMm,
           fault: false,
-          words: `Laid from end A it misses end B by ${formatLengthUnit(Math.hypot(...misclosureMm), this.store.units(), 1)} (x ${by[0]}, y ${by[1]}, z ${by[2]}); leg ${this.leg()} takes that up.`,
+          words: `Laid from end A the template misses end B by ${formatLengthUnit(Math.hypot(...misclosureMm), this.store.units(), 1)} (x ${by[0]}, y ${by[1]}, z ${by[2]}); leg ${this.leg()} takes up the difference.`,
         };
       } catch (error) {
         if (!(error instanceof InputError)) throw error;

@@ -71,12 +71,12 @@ export class MoveLine {
   protected readonly reading = computed(() => {
     const read = this.read();
     if (!read)
-      return 'Say it as you would on the floor: aft, fore, left, right, up, down, in, out. Enter places a corner.';
+      return 'Type moves as you say them: aft, fore, left, right, up, down, in, out. Press Enter to add a corner.';
     if (!read.ok) return read.message;
     const before = this.view().nodesMm[this.start() - 1];
     return before
-      ? `Bends ${figure(angleDeg(sub(this.from(), before), read.value))}° at corner ${this.start()}. Enter places the corner.`
-      : 'Enter places the corner.';
+      ? `Bends ${figure(angleDeg(sub(this.from(), before), read.value))}° at corner ${this.start()}. Press Enter to add the corner.`
+      : 'Press Enter to add the corner.';
   });
 
   protected type(text: string): void {

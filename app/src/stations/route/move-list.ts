@@ -115,9 +115,9 @@ export class MoveList {
     const { a, b } = this.view().ports;
     if (!a || !b) return '';
     if (a.fixed.guess || b.fixed.guess)
-      return 'Rests on a place that is not measured yet: no figure of this line is final.';
+      return 'One end is an estimate, so no figure of this line is final.';
     const worst = 2 * Math.max(...a.fixed.sigmaMm, ...b.fixed.sigmaMm);
-    return `Ends at both ports as measured, to ±${figure(worst)} mm.`;
+    return `Both ends measured, to ±${figure(worst)} mm.`;
   });
 
   private portName(end: 'a' | 'b'): string {

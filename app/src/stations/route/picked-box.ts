@@ -28,11 +28,11 @@ import type { Picked } from './picked';
         (changed)="moveClip(one.index, $event)"
       />
       <button type="button" class="btn px-3" (click)="moveClip(one.index, null)">
-        Remove the clip
+        Remove clip
       </button>
     } @else {
-      <button type="button" class="btn px-3" (click)="corner()">Corner here</button>
-      <button type="button" class="btn px-3" (click)="addClip()">Clip here</button>
+      <button type="button" class="btn px-3" (click)="corner()">Add corner</button>
+      <button type="button" class="btn px-3" (click)="addClip()">Add clip</button>
     }
   `,
 })
@@ -62,7 +62,7 @@ export class PickedBox {
         words: `${on ?? 'Nothing near to hold to'}.`,
       };
     }
-    if (picked.kind === 'clip') return { head: 'No clip here any more', words: '' };
+    if (picked.kind === 'clip') return { head: 'Clip removed', words: '' };
     const { toNode } = picked;
     const name = (node: number): string =>
       node === 0 ? 'end A' : node === view.nodesMm.length - 1 ? 'end B' : `corner ${node}`;
@@ -73,7 +73,7 @@ export class PickedBox {
     const move = movesOf(view.nodesMm)[toNode - 1];
     const words = [
       move ? formatMove(move, this.store.units(), 0) : '',
-      straight ? `${this.full(straight.endMm - straight.startMm)} of it straight` : '',
+      straight ? `${this.full(straight.endMm - straight.startMm)} straight` : '',
       this.nearest(picked.atMm),
     ];
     return {
@@ -87,7 +87,7 @@ export class PickedBox {
       ({ stretchMm }) => stretchMm && stretchMm[0] <= atMm && stretchMm[1] >= atMm,
     );
     return near?.length
-      ? `too near here: ${near.map(({ thing, distanceMm }) => `${thing.name}, ${this.full(distanceMm)}`).join('; ')}`
+      ? `too close: ${near.map(({ thing, distanceMm }) => `${thing.name}, ${this.full(distanceMm)}`).join('; ')}`
       : '';
   }
   protected full(mm: number): string {

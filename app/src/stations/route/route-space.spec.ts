@@ -49,7 +49,7 @@ describe('Route among the things of the vehicle', () => {
     expect(at.texts('#clips-at-fault')[0]).toContain('"far"');
     await at.type(field, '90, 5000');
     expect(at.texts('#clips-at-fault')[0]).toMatch(
-      /^No clip sits at 5000: the tube runs from 0 to \d+ mm/,
+      /^No room for a clip at 5000: the tube runs from 0 to \d+ mm/,
     );
     expect(clips()).toEqual([90, 420]);
     await at.type(field, '');
@@ -59,11 +59,11 @@ describe('Route among the things of the vehicle', () => {
   test('a sleeve goes where it is hot, a shake over all of it; each figure is kept in order, and either is taken off again', async () => {
     const at = await station('route', 's10', 'line-r3');
     const line = () => at.store.plan().lines.find((l) => l.id === 'line-r3')!;
-    await at.click(at.button('Heat sleeve'));
+    await at.click(at.button('Add heat sleeve'));
     const [sleeve] = line().sleeves;
     expect(sleeve!.toMm - sleeve!.fromMm).toBeLessThan(400);
     expect(at.store.snags().filter((s) => s.rule === 'near-hot')).toEqual([]);
-    await at.click(at.button('What shakes it'));
+    await at.click(at.button('Add vibration'));
     expect(line().shakes).toEqual([{ fromMm: 0, toMm: expect.any(Number) as number, hz: 120 }]);
     const fields = () => [
       ...at.root.querySelectorAll<HTMLInputElement>('fl-line-holding fieldset:last-of-type input'),
@@ -74,10 +74,10 @@ describe('Route among the things of the vehicle', () => {
     await at.type(fields()[0]!, '300');
     expect(at.texts('fl-line-holding .fault').join(' ')).toMatch(/149/);
     expect(line().shakes[0]!.fromMm).toBe(0);
-    for (const name of ['Shaken at', 'Heat sleeve'])
+    for (const name of ['Vibration frequency', 'Heat sleeve'])
       await at.click(
         [...at.root.querySelectorAll('button')].find((b) =>
-          b.getAttribute('aria-label')?.startsWith(`Take off: ${name}`),
+          b.getAttribute('aria-label')?.startsWith(`Remove: ${name}`),
         )!,
       );
     expect([line().shakes, line().sleeves]).toEqual([[], []]);
@@ -90,7 +90,7 @@ describe('Route among the things of the vehicle', () => {
     expect(at.texts('[data-test=held]')[0]).toMatch(/^2 clips/);
     await at.click(at.button('Swap ends'));
     expect(at.store.plan().lines.find((l) => l.id === 'line-f3')!.ends.a.portId).toBe('port-fr');
-    await at.click(at.button('Union here'));
+    await at.click(at.button('Add union here'));
     // 260 mm in the middle of F3 have room; its first move from that end has not.
     expect(at.store.plan().lines.some((l) => l.name === 'F3b')).toBe(false);
   });
@@ -134,20 +134,20 @@ describe('Route among the things of the vehicle', () => {
       await at.settle();
     };
     await write('45 0 90\n2200 zero 90\n200');
-    expect(at.texts('[data-test=template]')[0]).toMatch(/Row 2 wants three figures/);
+    expect(at.texts('[data-test=template]')[0]).toMatch(/Row 2 needs three figures/);
     await write('45 0 90\n2200 0 90\n200');
     expect(at.texts('[data-test=template]')[0]).toMatch(
-      /it misses end B by \d+(\.\d)? mm .* leg 1 takes that up/,
+      /Laid from end A the template misses end B by 413\.6 mm \(x 105\.6 mm, y 399\.8 mm, z 3\.6 mm\)/,
     );
-    await at.click(at.button('It is the old line'));
+    await at.click(at.button('Use as the kept line'));
     expect(at.store.plan().lines.find((l) => l.id === 'line-r1')!.origin).toBe('kept');
     expect(at.root.textContent).toContain('kept from the vehicle');
   });
 
   test('ways are found side by side, and the one that is taken becomes the line', async () => {
     const at = await station('route', 's6');
-    await at.click(at.button('Find a way'));
-    await at.click(at.button('Look for ways'));
+    await at.click(at.button('Find a route'));
+    await at.click(at.button('Find routes'));
     await until(() => at.root.querySelectorAll('[data-way]').length > 0);
     await at.settle();
     expect(at.texts('[data-way]').length).toBeGreaterThan(1);

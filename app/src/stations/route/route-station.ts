@@ -61,7 +61,7 @@ import { EmptyState } from '../../kit/empty-state';
       <section
         [class.hidden]="room.full()"
         class="flex flex-wrap items-center gap-x-6 border-b border-rule bg-sheet px-6 pt-2"
-        aria-label="The chosen line"
+        aria-label="Selected line"
       >
         <div class="w-52">
           <h2 class="text-2xl leading-tight font-bold">{{ view.line.name }}</h2>
@@ -125,14 +125,14 @@ import { EmptyState } from '../../kit/empty-state';
                   class="bar-btn bg-fluid text-sheet hover:bg-ink"
                   (click)="finding.set(true)"
                 >
-                  Find a way
+                  Find a route
                 </button>
               </fl-line-in-space>
             } @else {
               @if (!hasSpace()) {
                 <p class="px-4 pt-2 text-sm" role="status">
-                  The 3-D view is unavailable in this browser (WebGL is missing or off): the two
-                  flat views stand in for it.
+                  The 3-D view is unavailable in this browser (WebGL is missing or off): use the two
+                  flat views instead.
                 </p>
               }
               <fl-flat-views
@@ -151,7 +151,7 @@ import { EmptyState } from '../../kit/empty-state';
                   </button>
                 }
                 <button type="button" class="btn-main px-3" (click)="finding.set(true)">
-                  Find a way
+                  Find a route
                 </button>
                 @if (hasSpace()) {
                   <button type="button" class="btn px-3" (click)="flat.set(false)">3-D view</button>
@@ -206,9 +206,9 @@ import { EmptyState } from '../../kit/empty-state';
               type="button"
               class="btn px-2.5 max-lg:hidden"
               (click)="room.toggleFolded()"
-              title="Fold this panel away (b)"
+              title="Collapse this panel (b)"
             >
-              Fold
+              Collapse
             </button>
           </div>
           <div
@@ -248,8 +248,8 @@ export class RouteStation {
     () =>
       `A line runs from one port to another. ${
         this.ports() < 2
-          ? 'This plan has fewer than two ports: add parts and their ports in Measure first.'
-          : 'Choose its two ports, then say its corners as moves.'
+          ? 'This plan has fewer than two ports. First add parts and their ports in Measure.'
+          : 'Choose the two ports, then type the moves between them.'
       }`,
   );
   protected readonly store = inject(PlanStore);
@@ -293,7 +293,7 @@ export class RouteStation {
       return space.clips.some((clip) => sharesWith(clip, theirs).length) ? [line.line.name] : [];
     });
     const words = `${space.clips.length} clips, longest span ${this.mm(longest)}`;
-    return shared.length ? `${words}; some may be one with ${shared.join(', ')}'s` : words;
+    return shared.length ? `${words}; some can be shared with ${shared.join(', ')}'s` : words;
   });
   protected readonly origin = computed(
     () =>

@@ -75,8 +75,10 @@ describe('the chain in words', () => {
     });
     const steps = roadChain(viewPlan(plan).size!.empty, plan.sizing!);
     expect(step(steps, 'Metering').value).toMatch(/^\d+ N$/);
-    expect(step(steps, 'Metering').note).toMatch(/of foot before the front begins/);
-    expect(step(steps, 'Warning lamp').note).toMatch(/with the front empty; rear empty from/);
+    expect(step(steps, 'Metering').note).toMatch(/of foot force before the front brakes/);
+    expect(step(steps, 'Warning lamp').note).toMatch(
+      /with the front circuit empty; rear empty from/,
+    );
   });
 
   test('a trailer: one step an axle, and the pressure at which the first would lock', () => {
@@ -101,7 +103,7 @@ describe('the chain in words', () => {
       with: { sheet: 'singles', to: [{ ...typicalSingle('Front lever', null), strokeMm: 2 }] },
     });
     const steps = chainOf('singles.0', viewPlan(plan), 0);
-    expect(step(steps, 'Master').note).toMatch(/: it runs out$/);
+    expect(step(steps, 'Master').note).toMatch(/: runs out of stroke$/);
     expect(step(steps, 'Wheel').note).toBe('at the one');
   });
 
@@ -112,7 +114,7 @@ describe('the chain in words', () => {
       with: { of: 'sizing', path: 'category', to: 'light' },
     });
     expect(step(chainOf('parking', viewPlan(light), 0), 'Holds on').note).toMatch(
-      /20 % is asked: FMVSS 135/,
+      /20 % required: FMVSS 135/,
     );
     const race = after(set('parking', lever), {
       edit: 'setFigure',

@@ -62,12 +62,12 @@ export function roadChain(
     {
       name: 'Metering',
       value: `${figure(does.frontFromN, 0)} N`,
-      note: `of foot before the front begins; rear alone z ${figure(does.rearAloneZ, 2)}`,
+      note: `of foot force before the front brakes; rear alone gives z ${figure(does.rearAloneZ, 2)}`,
     },
     {
       name: 'Warning lamp',
       value: warns('front'),
-      note: `with the front empty; rear empty ${warns('rear')}`,
+      note: `with the front circuit empty; rear empty ${warns('rear')}`,
     },
   ];
 }
@@ -89,7 +89,7 @@ const trailerChain = ({ plan: { trailer }, works }: PlanView, share: number): St
     {
       name: 'Locks from',
       value: `${figure((trailer!.actuatorMPa * trailer!.mu) / Math.max(...at.axles.map((axle) => axle.adhesion)), 1)} MPa`,
-      note: `the first axle, on a road that gives ${figure(trailer!.mu, 2)}`,
+      note: `the first axle, on a road with grip ${figure(trailer!.mu, 2)}`,
     },
   ];
 };
@@ -105,7 +105,7 @@ const singleChain = ({ plan, works }: PlanView, index: number, units: UnitSystem
     {
       name: 'Master',
       value: `${figure(at.pressureMPa, 1)} MPa`,
-      note: `${figure(at.strokeMm, 1)} of ${figure(sheet.strokeMm, 1)} mm of stroke${at.bottoms ? ': it runs out' : ''}`,
+      note: `${figure(at.strokeMm, 1)} of ${figure(sheet.strokeMm, 1)} mm of stroke${at.bottoms ? ': runs out of stroke' : ''}`,
     },
     {
       name: 'Wheel',
@@ -127,14 +127,14 @@ const clutchChain = ({ plan: { clutch }, works }: PlanView, units: UnitSystem): 
     {
       name: 'Pedal',
       value: `${figure(at.pedalForceN, 0)} N`,
-      note: `to hold it; you want to give ${figure(clutch!.pedal.forceN, 0)}`,
+      note: `to hold down; you want ${figure(clutch!.pedal.forceN, 0)}`,
     },
-    { name: 'Pressure', value: `${figure(at.pressureMPa, 1)} MPa`, note: 'while it is down' },
+    { name: 'Pressure', value: `${figure(at.pressureMPa, 1)} MPa`, note: 'while held down' },
     { name: 'Slave', value: length(at.slaveStrokeMm), note: 'for the whole stroke' },
     {
       name: 'Bearing',
       value: length(at.bearingStrokeMm),
-      note: `${length(clutch!.releaseMm)} frees it, ${length(clutch!.mostMm)} is the most`,
+      note: `${length(clutch!.releaseMm)} disengages, ${length(clutch!.mostMm)} is the limit`,
     },
   ];
 };
@@ -147,7 +147,7 @@ const parkingChain = ({ plan: { parking, sizing }, works }: PlanView): Step[] =>
     {
       name: 'Hand',
       value: `${figure(parking.handN, 0)} N`,
-      note: limit ? `${limit.handMostN} N may be asked` : 'no limit known',
+      note: limit ? `${limit.handMostN} N allowed` : 'no limit known',
     },
     { name: 'Cable', value: kN(at.cableN), note: 'shared by two wheels' },
     {
@@ -159,8 +159,8 @@ const parkingChain = ({ plan: { parking, sizing }, works }: PlanView): Step[] =>
       name: 'Holds on',
       value: at.holdsGrade === null ? 'any slope' : percent(at.holdsGrade),
       note: limit
-        ? `laden; ${percent(limit.grade)} is asked: ${limit.source}`
-        : 'laden; no limit known for this kind',
+        ? `laden; ${percent(limit.grade)} required: ${limit.source}`
+        : 'laden; no rule known for this kind',
     },
   ];
 };

@@ -10,8 +10,8 @@ import { PlanChecks } from '../../worker/plan-checks';
 const ROWS: readonly (readonly [string, (load: LoadView) => string])[] = [
   ['Pressure front, MPa', (l) => figure(l.size.pressureMPa.front, 2)],
   ['Pressure rear, MPa', (l) => figure(l.size.pressureMPa.rear, 2)],
-  ['Deceleration that can be had, z', (l) => figure(l.usableZ, 3)],
-  ['Stopping, m', (l) => figure(l.stopM, 1)],
+  ['Deceleration available, z', (l) => figure(l.usableZ, 3)],
+  ['Stopping distance, m', (l) => figure(l.stopM, 1)],
   ['Pedal, mm', (l) => figure(l.size.travelMm.total, 1)],
   ['Locks first', (l) => l.size.locksFirst],
   [
@@ -27,20 +27,20 @@ const ROWS: readonly (readonly [string, (load: LoadView) => string])[] = [
   host: { class: 'block' },
   template: `
     <div class="flex flex-wrap items-center gap-3">
-      <h2 class="h2 mr-auto">Compare two versions</h2>
+      <h2 class="h2 mr-auto">Compare two options</h2>
       <select
         #other
         class="field"
-        aria-label="Another plan as A"
+        aria-label="Use another plan as option A"
         (focus)="list()"
         (change)="take(other.value); other.value = ''"
       >
-        <option value="">Another plan as A…</option>
+        <option value="">Use another plan as option A…</option>
         @for (plan of others(); track plan.id) {
           <option [value]="plan.id">{{ plan.name }}</option>
         }
       </select>
-      <button type="button" class="btn" (click)="hold()">Hold these figures as A</button>
+      <button type="button" class="btn" (click)="hold()">Save as option A</button>
     </div>
     @if (rows().length) {
       <table class="mt-2 w-full text-left">
@@ -48,7 +48,7 @@ const ROWS: readonly (readonly [string, (load: LoadView) => string])[] = [
           <tr>
             <th class="font-normal">Figure</th>
             <th class="text-right font-normal">A, {{ name() }}</th>
-            <th class="text-right font-normal">B, now</th>
+            <th class="text-right font-normal">B, current</th>
           </tr>
         </thead>
         <tbody>
@@ -63,8 +63,8 @@ const ROWS: readonly (readonly [string, (load: LoadView) => string])[] = [
       </table>
     } @else {
       <p class="text-sm text-ink-soft">
-        Hold the figures as they are and change some, or choose a copy of this plan, and see both
-        side by side.
+        Save the current figures as option A, then change some. Or choose another plan. Both are
+        shown side by side.
       </p>
     }
   `,

@@ -80,7 +80,7 @@ export class FiguresPanel {
     return {
       path,
       name,
-      label: isOpen ? `△ guess: ${name}` : name,
+      label: isOpen ? `△ estimate: ${name}` : name,
       isOpen,
       field: { digits: 3, ...field },
       value: figureAt(this.sheet(), path) as number,

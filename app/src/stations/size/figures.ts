@@ -38,9 +38,9 @@ export const daysFigures = (path: string): FigureSpec[] => [
 /** One disc or drum as a store of heat. `which` begins the sentence: `Front`, `One`. */
 export const rotorFigures = (path: string, which: string, { kind }: Brake): FigureSpec[] => [
   figure(`${path}.massKg`, `${which} ${kind}, one`),
-  figure(`${path}.diameterMm`, kind === 'disc' ? 'Its diameter' : 'Its inside diameter'),
-  figure(`${path}.widthMm`, kind === 'disc' ? 'Ring its pads sweep' : 'Its width'),
-  figure(`${path}.fadeC`, `${which} linings fade from`),
+  figure(`${path}.diameterMm`, kind === 'disc' ? 'Diameter' : 'Inside diameter'),
+  figure(`${path}.widthMm`, kind === 'disc' ? 'Swept width' : 'Width'),
+  figure(`${path}.fadeC`, `${which} linings fade above`),
 ];
 export const hoseFigures = (path: string, label = 'Hose'): FigureSpec[] => [
   figure(`${path}.hoseMm`, label),
@@ -58,7 +58,7 @@ export function brakeFigures(path: string, brake: Brake): FigureSpec[] {
   }
   return [
     ...brake.pistonsMm.map((_, i) =>
-      figure(`${path}.pistonsMm.${i}`, `Piston ${i + 1}${brake.opposed ? ' of one side' : ''}`),
+      figure(`${path}.pistonsMm.${i}`, `Piston ${i + 1}${brake.opposed ? ' on one side' : ''}`),
     ),
     figure(`${path}.effectiveRadiusMm`),
     figure(`${path}.padMu`),
@@ -71,7 +71,7 @@ export function brakeFigures(path: string, brake: Brake): FigureSpec[] {
 export function brakeActions(path: string, brake: Brake): FigureAction[] {
   const other = typicalBrake(brake.kind === 'disc' ? 'drum' : 'disc', path);
   const swap = {
-    label: brake.kind === 'disc' ? 'Drums instead' : 'Discs instead',
+    label: brake.kind === 'disc' ? 'Change to drums' : 'Change to discs',
     path,
     to: other.brake,
     open: other.open,
@@ -87,13 +87,13 @@ export function brakeActions(path: string, brake: Brake): FigureAction[] {
       to: !opposed,
     },
     {
-      label: 'One piston more',
+      label: 'Add piston',
       path: `${path}.pistonsMm`,
       to: [...pistonsMm, last],
       open: [`${path}.pistonsMm.${pistonsMm.length}`],
     },
     ...(pistonsMm.length > 1
-      ? [{ label: 'One less', path: `${path}.pistonsMm`, to: pistonsMm.slice(0, -1) }]
+      ? [{ label: 'Remove piston', path: `${path}.pistonsMm`, to: pistonsMm.slice(0, -1) }]
       : []),
   ];
 }

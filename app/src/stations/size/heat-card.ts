@@ -43,9 +43,9 @@ const INKS = ['fluid', 'copper', 'ink'] as const;
       </tbody>
     </table>
     <p class="mt-2 text-sm text-ink-soft">
-      Of the whole disc or drum, its pads' and its own radiation left out: hotter rather than
-      cooler. The face is hotter still while the pads press. The pad maker's sheet says where they
-      fade.
+      Temperature of the whole disc or drum. Heat into the pads and radiation are left out, so these
+      figures are on the hot side. The rubbing face runs hotter still. The pad maker’s sheet gives
+      the fade temperature.
     </p>
   `,
 })

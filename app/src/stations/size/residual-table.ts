@@ -18,10 +18,10 @@ const PSI_PER_MPA = 145.0377;
         <thead class="text-sm text-ink-soft">
           <tr>
             <th class="font-normal">Brake</th>
-            <th class="text-right font-normal">its top</th>
-            <th class="text-right font-normal">fluid</th>
-            <th class="pl-4 font-normal">wants</th>
-            <th class="pl-4 font-normal">has</th>
+            <th class="text-right font-normal">caliper top</th>
+            <th class="text-right font-normal">fluid level</th>
+            <th class="pl-4 font-normal">needs</th>
+            <th class="pl-4 font-normal">fitted</th>
           </tr>
         </thead>
         <tbody>
@@ -41,7 +41,8 @@ const PSI_PER_MPA = 145.0377;
       }
     } @else {
       <p class="text-sm text-ink-soft">
-        Join brakes to a master in Plumb, and each is judged here.
+        This table shows which brakes need a residual valve. First join brakes to a master cylinder
+        in Plumb.
       </p>
     }
   `,
@@ -57,7 +58,7 @@ export class ResidualTable {
       top: formatLengthUnit(of.topMm, units),
       level: of.levelMm === null ? 'not known' : formatLengthUnit(of.levelMm, units),
       wants: !of.wanted ? 'cannot tell' : of.wanted.wantedMPa ? psi(of.wanted.wantedMPa) : 'none',
-      why: of.wanted?.why ?? 'Set down in Plumb how high the fluid of its master stands.',
+      why: of.wanted?.why ?? 'Enter the fluid level of the master cylinder in Plumb.',
       has:
         of.has
           .map((valve) =>

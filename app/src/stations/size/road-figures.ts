@@ -18,8 +18,8 @@ const COMBINATION = { holdOffMPa: 0.8, differentialMPa: 0.7 };
 /** Something that may be there or not: what one tap puts in is a guess. */
 const inOrOut = (path: string, now: object | null, to: object): FigureAction[] => [
   now
-    ? { label: 'Take it out', path, to: null }
-    : { label: 'Put one in', path, to, open: Object.keys(to).map((key) => `${path}.${key}`) },
+    ? { label: 'Remove booster', path, to: null }
+    : { label: 'Add booster', path, to, open: Object.keys(to).map((key) => `${path}.${key}`) },
 ];
 
 function masterAction({ master }: Sizing): FigureAction {
@@ -45,7 +45,7 @@ function masterAction({ master }: Sizing): FigureAction {
 }
 
 const SUPPLIES: readonly (readonly [BoosterSupply, string])[] = [
-  [{ kind: 'vacuum', chamberMl: 2500 }, 'Vacuum of the engine'],
+  [{ kind: 'vacuum', chamberMl: 2500 }, 'Engine vacuum'],
   [{ kind: 'pump', chamberMl: 2500 }, 'Vacuum pump'],
   [{ kind: 'electric', mostN: 4000, coding: 'not-known' }, 'Electric'],
   [{ kind: 'hydraulic', mostN: 4000, stops: 10 }, 'Hydraulic'],
@@ -118,15 +118,15 @@ function valveFigures({ rearValve, kneePerTurnMPa, valveSheet = null }: Sizing):
           : { label: 'Turns freely', path: 'valveSheet.notches', to: null },
         valveSheet.ladenKneeMPa === null
           ? {
-              label: 'Moved by the load',
+              label: 'Load-sensing',
               path: 'valveSheet.ladenKneeMPa',
               to: rearValve?.kneeMPa ?? 0,
             }
-          : { label: 'Not moved by the load', path: 'valveSheet.ladenKneeMPa', to: null },
+          : { label: 'Not load-sensing', path: 'valveSheet.ladenKneeMPa', to: null },
       ]
     : [
         {
-          label: 'Its sheet',
+          label: 'Valve sheet',
           path: 'valveSheet',
           to: VALVE_SHEET,
           open: ['valveSheet.leastMPa', 'valveSheet.mostMPa'],
@@ -156,7 +156,7 @@ const barAction = ({ bar }: Sizing): FigureAction =>
   bar
     ? { label: 'Bar range not known', path: 'bar', to: null }
     : {
-        label: 'How far the bar turns',
+        label: 'Balance bar range',
         path: 'bar',
         to: { least: 0.35, most: 0.65 },
         open: ['bar.least', 'bar.most'],
@@ -174,12 +174,12 @@ function heatFigures({ heat, front, rear }: Sizing): FigureGroup {
           ...rotorFigures('heat.rotor.rear', 'Rear', rear),
         ]
       : [],
-    none: 'Put in discs and drums, and stops, repeated brakings and a long hill are reckoned.',
+    none: 'Enter discs or drums to calculate heat: one stop, repeated braking and a long hill.',
     actions: [
       heat
-        ? { label: 'Take it out', path: 'heat', to: null }
+        ? { label: 'Remove discs and drums', path: 'heat', to: null }
         : {
-            label: 'Put them in',
+            label: 'Add discs or drums',
             path: 'heat',
             to: TYPICAL_HEAT,
             open: numberPaths(TYPICAL_HEAT, 'heat'),
@@ -201,7 +201,7 @@ const LAMPS = [
 ] as const;
 const lampWords = ({ lamps }: Sizing): string => {
   const there = LAMPS.filter(([lamp]) => lamps?.[lamp]).map(([, name]) => name);
-  return there.length ? `There: ${there.join(', ').toLowerCase()}.` : 'None set down.';
+  return there.length ? `Fitted: ${there.join(', ').toLowerCase()}.` : 'None entered.';
 };
 
 /** Every figure from foot to road, in the order of the chain. */
@@ -259,7 +259,7 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
       figures: [],
       none: lampWords(sizing),
       actions: LAMPS.map(([lamp, name]) => ({
-        label: `${name}: ${sizing.lamps?.[lamp] ? 'take it out' : 'it is there'}`,
+        label: `${sizing.lamps?.[lamp] ? 'Remove' : 'Add'} lamp: ${name.toLowerCase()}`,
         path: 'lamps',
         to: { circuit: false, parking: false, ...sizing.lamps, [lamp]: !sizing.lamps?.[lamp] },
       })),
@@ -267,7 +267,7 @@ export function roadFigures(sizing: Sizing): FigureGroup[] {
     brakes('front'),
     brakes('rear'),
     {
-      name: 'Tyres and road',
+      name: 'Tires and road',
       figures: [
         figure('tyreRadiusMm.front'),
         figure('tyreRadiusMm.rear'),

@@ -42,9 +42,9 @@ function raised(input: SizeInput): {
 /** Why none is drawn. */
 const NO_LIMITS: Partial<Record<Category, string>> = {
   aircraft:
-    'Light aircraft are not judged here: approval and the inspector come first (14 CFR 23.735, from memory).',
+    'Light aircraft are not checked here. Approval and the inspector come first (14 CFR 23.735, from memory).',
   competition:
-    'Rulebooks of competition ask two circuits at least and mostly no distance: none is drawn.',
+    'Competition rules require two circuits and usually set no distance, so no limit is drawn.',
 };
 
 /** From foot to road for a vehicle with two axles: the chain, the pedal's travel, balance, stopping, heat, what one change would do. */
@@ -100,7 +100,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
                 <tr>
                   <th class="font-normal">Brakes</th>
                   <th class="text-right font-normal">z</th>
-                  <th class="text-right font-normal">metres</th>
+                  <th class="text-right font-normal">meters</th>
                   <th class="text-right font-normal">limit</th>
                   <th class="pl-4 font-normal">pedal</th>
                 </tr>
@@ -119,7 +119,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
             </table>
             <p class="mt-2 text-sm text-ink-soft">
               {{ load.limits ? 'Limits: ' + load.limits.source + '.' : noLimits() }}
-              A tandem's failed chamber is reckoned with half the stroke.
+              With one tandem chamber failed, half the stroke is assumed.
             </p>
           </section>
           @if (load.heat; as heating) {
@@ -144,7 +144,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
           <section class="card p-4" aria-label="Compare"><fl-compare [share]="share()" /></section>
         </div>
       } @else {
-        <p class="p-8">These figures cannot be reckoned with: look at them again.</p>
+        <p class="p-8">These figures cannot be calculated. Check them.</p>
       }
     }
   `,
@@ -166,7 +166,7 @@ export class RoadPage {
   protected readonly travelWords = computed(() => {
     const { size, input } = this.now()!;
     const words = `${formatLengthUnit(size.travelMm.total, this.store.units())} of ${formatLengthUnit(input.pedal.strokeMm, this.store.units())}, ${figure(100 * size.travelMm.share, 0)} %.`;
-    return size.bottoms ? `${words} It runs out of stroke.` : words;
+    return size.bottoms ? `${words} The pedal runs out of stroke.` : words;
   });
   private readonly curve = computed(() => raised(this.now()!.input));
   protected readonly forceLines = computed((): ChartLine[] => {
@@ -177,14 +177,14 @@ export class RoadPage {
       return { x: (z * load.front) / 1000, y: (z * Math.max(load.rear, 0)) / 1000 };
     });
     return [
-      { name: 'ideal: both use the same grip', points: ideal, ink: 'ink', dashed: true },
+      { name: 'ideal: equal grip', points: ideal, ink: 'ink', dashed: true },
       {
         name: 'these brakes',
         points: this.curve().map(({ front, rear }) => ({ x: front / 1000, y: rear / 1000 })),
         ink: 'copper',
       },
       {
-        name: 'at this foot',
+        name: 'at this foot force',
         points: [{ x: size.forceN.front / 1000, y: size.forceN.rear / 1000 }],
         ink: 'stop',
         dots: true,
@@ -203,15 +203,15 @@ export class RoadPage {
     const balance = this.now()!.limits?.balance;
     if (!balance) return lines;
     const limit = [0.2, 0.8].map((k) => ({ x: 0.1 + balance.rise * (k - 0.2), y: k }));
-    return [...lines, { name: 'most that may be used', points: limit, ink: 'stop', dashed: true }];
+    return [...lines, { name: 'limit', points: limit, ink: 'stop', dashed: true }];
   });
   protected readonly balanceWords = computed(() => {
     const { size, rearLeads, limits } = this.now()!;
     const balance = limits?.balance ?? DEFAULT_BALANCE;
     const meet =
       size.balancePointZ === null
-        ? 'The two never use the same grip.'
-        : `Both use the same grip at z ${figure(size.balancePointZ, 2)}.`;
+        ? 'Front and rear never use equal grip.'
+        : `Equal grip at z ${figure(size.balancePointZ, 2)}.`;
     const lead = rearLeads
       ? `The rear leads from z ${figure(rearLeads.fromZ, 2)} to ${figure(rearLeads.toZ, 2)}.`
       : `The rear stays behind the front from z ${balance.fromZ} to ${balance.toZ}.`;
@@ -249,7 +249,7 @@ export class RoadPage {
       ...(reserve
         ? [
             {
-              name: `Fifth stop without the booster's supply${limits ? `, ${limits.residual.footMostN} N` : ''}`,
+              name: `Fifth stop without the booster’s supply${limits ? `, ${limits.residual.footMostN} N` : ''}`,
               z: figure(reserve.fifthZ, 2),
               metres: metres(
                 stoppingM(limits?.residual.fromKmh ?? fromKmh, reserve.fifthZ, limits?.buildUpS),

@@ -13,7 +13,7 @@ import { PlanStore } from '../../session/plan-store';
   host: { class: 'block' },
   template: `
     <div class="flex flex-wrap items-end gap-3">
-      <h2 class="h2 mr-auto">One run, made of what?</h2>
+      <h2 class="h2 mr-auto">Compare tube materials for a line</h2>
       <fl-select-field
         class="w-64"
         field="run-line"
@@ -31,7 +31,7 @@ import { PlanStore } from '../../session/plan-store';
             <tr>
               <th class="font-normal">Of</th>
               <th class="pr-3 text-right font-normal">pedal</th>
-              <th class="pr-3 font-normal">flares your tools make</th>
+              <th class="pr-3 font-normal">flares your tools can make</th>
               <th class="pr-3 font-normal">rust and wear</th>
               <th class="pr-3 font-normal">where it is allowed</th>
               <th class="text-right font-normal">price</th>
@@ -54,12 +54,14 @@ import { PlanStore } from '../../session/plan-store';
         </table>
       </div>
       <p class="mt-2 text-sm text-ink-soft">
-        {{ length() }} between its two ends, two joints. A union in it is one joint more that may
-        leak, and two flares more to make; it is worth that only where the tube cannot be carried in
-        or must come out again. Prices are made up; local rules and the makers' sheets come first.
+        {{ length() }} between the two ends, two joints. A union adds a joint that can leak and two
+        more flares. Use one only where the tube cannot be carried in, or must come out again.
+        Prices are invented. Local rules and the makers’ sheets come first.
       </p>
     } @else {
-      <p class="text-sm text-ink-soft">Join a line at both ends, and it is compared here.</p>
+      <p class="text-sm text-ink-soft">
+        This table compares materials for one line. First join a line at both ends.
+      </p>
     }
   `,
 })

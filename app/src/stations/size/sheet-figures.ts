@@ -25,10 +25,10 @@ export function trailerFigures({ axles, heat }: TrailerSheet): FigureGroup[] {
       figures: [figure('actuatorMPa'), figure('actuatorMl')],
       actions: [
         ...(axles.length < MOST_AXLES
-          ? [{ label: 'One axle more', path: 'axles', to: [...axles, axles.at(-1) ?? added] }]
+          ? [{ label: 'Add axle', path: 'axles', to: [...axles, axles.at(-1) ?? added] }]
           : []),
         ...(axles.length > 1
-          ? [{ label: 'One axle less', path: 'axles', to: axles.slice(0, -1) }]
+          ? [{ label: 'Remove axle', path: 'axles', to: axles.slice(0, -1) }]
           : []),
       ],
     },
@@ -44,19 +44,19 @@ export function trailerFigures({ axles, heat }: TrailerSheet): FigureGroup[] {
     })),
     {
       name: 'Lines and road',
-      figures: [...hoseFigures('hose', 'Hose, all of it'), figure('airMl'), figure('mu')],
+      figures: [...hoseFigures('hose', 'Hose, total'), figure('airMl'), figure('mu')],
     },
     {
       name: 'Heat',
       figures: heat
         ? [...daysFigures('heat'), ...rotorFigures('heat.rotor', 'Every', axles[0]!.brake)]
         : [],
-      none: 'Put in its discs or drums, and one stop and a long hill are reckoned.',
+      none: 'Enter discs or drums to calculate heat: one stop and a long hill.',
       actions: [
         heat
-          ? { label: 'Take it out', path: 'heat', to: null }
+          ? { label: 'Remove discs or drums', path: 'heat', to: null }
           : {
-              label: 'Put them in',
+              label: 'Add discs or drums',
               path: 'heat',
               to: TYPICAL_TRAILER_HEAT,
               open: numberPaths(TYPICAL_TRAILER_HEAT, 'heat'),
@@ -77,7 +77,7 @@ export const singleFigures = ({ brake, wheels }: SingleSheet): FigureGroup[] => 
     figures: [...brakeFigures('brake', brake), figure('tyreRadiusMm'), figure('loadKg')],
     actions: [
       {
-        label: wheels === 1 ? 'Two brakes on it' : 'One brake on it',
+        label: wheels === 1 ? 'Two brakes' : 'One brake',
         path: 'wheels',
         to: wheels === 1 ? 2 : 1,
       },
@@ -88,7 +88,7 @@ export const singleFigures = ({ brake, wheels }: SingleSheet): FigureGroup[] => 
 ];
 
 export const clutchFigures = (_: ClutchSheet): FigureGroup[] => [
-  { name: 'Pedal', figures: pedalFigures('pedal', 'Foot you want to give') },
+  { name: 'Pedal', figures: pedalFigures('pedal', 'Foot force you want') },
   {
     name: 'Master',
     figures: [figure('masterBoreMm'), figure('strokeMm'), figure('deadMm')],

@@ -21,13 +21,8 @@ import { pictureOf } from './sheet-pictures';
         @if (of() === 'trailer') {
           <fl-load-slider [(share)]="share" />
         }
-        <button
-          type="button"
-          class="btn"
-          (click)="remove()"
-          [attr.aria-label]="'Take away ' + name()"
-        >
-          Take away
+        <button type="button" class="btn" (click)="remove()" [attr.aria-label]="'Remove ' + name()">
+          Remove
         </button>
       </div>
       @if (steps().length) {
@@ -66,8 +61,8 @@ export class SheetPage {
   );
   protected readonly why = computed(() =>
     this.store.plan().parking?.by === 'hydraulic'
-      ? 'Held pressure leaks down and shrinks as it cools: it is not reckoned as a parking brake.'
-      : 'The vehicle has no figures from foot to road yet: its laden mass and rear tyres are needed here.',
+      ? 'A vehicle held by pressure alone can roll away: pressure leaks down and drops as fluid cools. It does not count as a parking brake.'
+      : 'Enter the laden mass and rear tires under Foot to road first.',
   );
 
   protected remove(): void {

@@ -35,12 +35,14 @@ describe('the picture of a sheet says what its figures say', () => {
     const picture = drawn('clutch', plan);
     expect(over(picture, 'bearing', deadMm * pedal.ratio)).toBe(0);
     expect(over(picture, 'bearing', pedal.strokeMm)).toBeCloseTo(at.bearingStrokeMm, 9);
-    const [, frees] = /frees at (\d+) of/.exec(picture.words)!;
+    const [, frees] = /releases at (\d+) of/.exec(picture.words)!;
     expect(Math.abs(over(picture, 'bearing', Number(frees)) - releaseMm)).toBeLessThan(0.15);
   });
   test('a clutch that does not free says so', () => {
     const plan = after({ edit: 'setFigure', with: { of: 'clutch', path: 'releaseMm', to: 900 } });
-    expect(drawn('clutch', plan).words).toMatch(/does not free/);
+    expect(drawn('clutch', plan).words).toMatch(
+      /The clutch does not release within the pedal travel/,
+    );
   });
   test('lever: its wheels lock where the force is the grip of its load', () => {
     const plan = after({
@@ -60,8 +62,8 @@ describe('the picture of a sheet says what its figures say', () => {
     const picture = drawn('parking', gannet());
     const { holdsGrade } = viewPlan(gannet()).works.parking!;
     const least = Math.min(
-      ...['the lever gives', 'rear wheels slide, nose down'].map((name) => over(picture, name, 10)),
+      ...['lever gives', 'rear wheels slide, nose down'].map((name) => over(picture, name, 10)),
     );
-    expect(over(picture, 'the slope asks', 100 * holdsGrade!)).toBeCloseTo(least, 2);
+    expect(over(picture, 'slope demands', 100 * holdsGrade!)).toBeCloseTo(least, 2);
   });
 });

@@ -45,11 +45,11 @@ function trailerPicture({ plan: { trailer } }: PlanView): SheetPicture {
     })),
   }));
   return {
-    title: 'Where each axle locks',
+    title: 'Wheel lock by axle load',
     xName: 'loaded, %',
     yName: 'MPa',
     lines: [...lines, level('actuator', actuatorMPa, 100, 'stop')],
-    words: `Where the actuator's line stands over an axle's, its wheels lock on a road that gives ${mu}: turn the gain down for that load.`,
+    words: `Where the actuator line is above an axle’s line, those wheels lock on a road with grip ${mu}: turn the gain down for that load.`,
   };
 }
 
@@ -70,7 +70,7 @@ function clutchPicture({ plan, works }: PlanView): SheetPicture {
   const frees =
     far >= releaseMm ? pedal.ratio * (begins + ((master - begins) * releaseMm) / far) : null;
   return {
-    title: 'Where it frees',
+    title: 'Clutch release',
     xName: 'pedal, mm',
     yName: 'bearing, mm',
     lines: [
@@ -80,12 +80,12 @@ function clutchPicture({ plan, works }: PlanView): SheetPicture {
         points: along(pedal.strokeMm).map((x) => ({ x, y: bearing(x) })),
       },
       level('frees', releaseMm, pedal.strokeMm, 'ink'),
-      level('most it may have', mostMm, pedal.strokeMm, 'stop'),
+      level('limit', mostMm, pedal.strokeMm, 'stop'),
     ],
     words:
       frees === null
-        ? 'It does not free within the pedal there is.'
-        : `It frees at ${frees.toFixed(0)} of ${pedal.strokeMm.toFixed(0)} mm of pedal.`,
+        ? 'The clutch does not release within the pedal travel.'
+        : `The clutch releases at ${frees.toFixed(0)} of ${pedal.strokeMm.toFixed(0)} mm of pedal.`,
   };
 }
 
@@ -112,9 +112,9 @@ function singlePicture({ plan, works }: PlanView, index: number): SheetPicture {
         dots: true,
         points: [{ x: sheet.lever.forceN, y: at.forceN / 1000 }],
       },
-      level(`its wheels lock, grip ${mu}`, grip / 1000, most, 'ink'),
+      level(`wheels lock, grip ${mu}`, grip / 1000, most, 'ink'),
     ],
-    words: `Its wheels lock from ${locks.toFixed(0)} N, under their standing load.`,
+    words: `Wheels lock from ${locks.toFixed(0)} N, at static load.`,
   };
 }
 
@@ -128,16 +128,16 @@ function parkingPicture({ plan: { sizing, parking }, works }: PlanView): SheetPi
     massKg * GRAVITY_MS2 * Math.sin(Math.atan(percent / 100));
   const MOST = 50;
   return {
-    title: 'What a slope asks',
+    title: 'Holding on a slope',
     xName: 'slope, %',
     yName: 'kN',
     lines: [
       {
-        name: 'the slope asks',
+        name: 'slope demands',
         ink: 'copper',
         points: along(MOST).map((x) => ({ x, y: asks(x) / 1000 })),
       },
-      level('the lever gives', at.forceN / 1000, MOST, 'fluid'),
+      level('lever gives', at.forceN / 1000, MOST, 'fluid'),
       ...(at.gripGrade
         ? [
             level(
@@ -151,7 +151,7 @@ function parkingPicture({ plan: { sizing, parking }, works }: PlanView): SheetPi
       ...(limit
         ? [
             {
-              name: 'asked by rule',
+              name: 'required by rule',
               ink: 'ink' as const,
               dots: true,
               points: [{ x: 100 * limit.grade, y: asks(100 * limit.grade) / 1000 }],
@@ -159,7 +159,7 @@ function parkingPicture({ plan: { sizing, parking }, works }: PlanView): SheetPi
           ]
         : []),
     ],
-    words: 'It holds where both level lines stand over what the slope asks.',
+    words: 'The brake holds where both level lines are above the slope line.',
   };
 }
 

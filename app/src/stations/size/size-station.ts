@@ -96,7 +96,7 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
       @if (chosen(); as at) {
         <fl-toggle
           class="px-4 pt-4"
-          label="What is sized"
+          label="Systems sized"
           [options]="sheetChoices()"
           [value]="at.of"
           (changed)="of.set($event)"
@@ -105,10 +105,10 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
             <select
               #add
               class="field"
-              aria-label="Size something more"
+              aria-label="Add a system"
               (change)="begin(add.value); add.value = ''"
             >
-              <option value="">Size something more…</option>
+              <option value="">Add a system…</option>
               @for (option of more(); track option.label) {
                 <option [value]="option.label">{{ option.label }}</option>
               }
@@ -149,9 +149,9 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
               />
             }
             <p class="my-2 text-sm">
-              These figures are a plan. The part makers' sheets and local rules come first, and a
-              qualified person inspects before the road. Tube lengths come from the plan's own
-              lines.{{ planned() }}
+              These figures are a plan. The part makers’ sheets and local rules come first, and a
+              qualified person inspects before road use. Tube lengths come from the lines in this
+              plan.{{ planned() }}
             </p>
             <fl-figures-panel [of]="at.of" [sheet]="sheet()" [groups]="groups()" />
           </aside>
@@ -159,10 +159,10 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
       } @else {
         <fl-empty-state
           heading="From foot to road"
-          text="Begin with figures of an ordinary vehicle. Each is marked as a guess until you type your own over it."
+          text="This page calculates from foot to road. Start with estimates for an ordinary vehicle; each stays marked until you enter your own figure."
         >
           <div class="w-full text-left">
-            <label class="label block" for="begin-category">What is it?</label>
+            <label class="label block" for="begin-category">Kind of vehicle</label>
             <select #kind id="begin-category" class="field w-full">
               @for (category of categories; track category) {
                 <option [value]="category">{{ categoryName(category) }}</option>
@@ -170,7 +170,7 @@ function groupsOf(of: string, plan: Plan): FigureGroup[] {
             </select>
           </div>
           <button type="button" class="btn-main" (click)="beginVehicle(kind.value)">
-            Begin with guesses
+            Start with estimates
           </button>
         </fl-empty-state>
       }
@@ -209,7 +209,7 @@ export class SizeStation {
       `${formatLengthUnit(hoseMm, this.store.units())} ${name}`.trim(),
     );
     return hoses.length
-      ? ` Hose comes from Route: ${hoses.join(', ')}; what is typed for it below stands aside.`
+      ? ` Hose length comes from Route: ${hoses.join(', ')}; the length entered below is not used.`
       : '';
   });
   protected readonly snags = computed(() =>

@@ -8,7 +8,7 @@ const CAUSE_NAMES: Record<Cause, string> = {
   pads: 'pads and shoes',
   hose: 'hoses swell',
   tube: 'tubes swell',
-  fluid: 'fluid gives',
+  fluid: 'fluid compresses',
   air: 'air',
 };
 const INKS: Record<Cause, string> = {

@@ -39,7 +39,7 @@ export const hosesJobs = {
     if (!places.length)
       throw new InputError(
         '',
-        'No rail or member lies within reach of its bracket: set them down in Measure.',
+        'No rail or member within reach of the bracket. Add rails in Measure.',
       );
     return { kind, places };
   },

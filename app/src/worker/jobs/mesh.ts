@@ -18,7 +18,7 @@ export const meshJobs = {
   }): Promise<ReadMesh> {
     if (!crypto.subtle)
       throw new Error(
-        'Meshes are brought in over HTTPS or on this machine itself: the browser gives no digests otherwise.',
+        'Mesh import needs HTTPS, or this machine as the server. Open the app at its https address.',
       );
     const digest = hex(await crypto.subtle.digest('SHA-256', bytes)).slice(0, 32);
     const positions = await readMesh(name, bytes);

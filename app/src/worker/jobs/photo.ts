@@ -29,7 +29,7 @@ async function drawn(
 
 async function opened<T>(file: Blob, use: (bitmap: ImageBitmap) => Promise<T>): Promise<T> {
   const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
-    throw new Error('It cannot be read as a picture here: save it as JPEG or PNG.');
+    throw new Error('The file cannot be read as a picture. Save it as JPEG or PNG.');
   });
   try {
     return await use(bitmap);

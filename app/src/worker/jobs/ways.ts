@@ -17,8 +17,7 @@ export const waysJobs = {
   ): Promise<readonly FoundWay[]> {
     await loadMeshes(meshesIn(plan));
     const found = waysFor(plan, lineId, pitchMm, { progress });
-    if (!found.length)
-      throw new InputError('', 'No way leads from one port to the other clear of everything.');
+    if (!found.length) throw new InputError('', 'No clear route found between these ports.');
     return found;
   },
 };

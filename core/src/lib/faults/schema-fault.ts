@@ -22,17 +22,17 @@ const shown = (value: unknown): string => {
 };
 
 const SENTENCES: Record<string, (context: Record<string, unknown>) => string> = {
-  'any.required': () => 'This is missing.',
+  'any.required': () => 'This field is missing.',
   'field.check': (c) => String(c['sentence']),
   'any.only': (c) =>
     `This should be one of ${(c['valids'] as unknown[]).join(', ')}, not ${shown(c['value'])}.`,
-  'object.unknown': () => 'This field is not known here.',
+  'object.unknown': () => 'This field does not belong here.',
   'object.base': (c) => `This should be an object with named fields, not ${shown(c['value'])}.`,
   'array.base': (c) => `This should be a list, not ${shown(c['value'])}.`,
   'array.min': (c) =>
     `This list needs ${String(c['limit'])} or more; it holds ${(c['value'] as unknown[]).length}.`,
   'array.max': (c) =>
-    `This list holds ${(c['value'] as unknown[]).length}; ${String(c['limit'])} is the most.`,
+    `This list holds ${(c['value'] as unknown[]).length}; ${String(c['limit'])} is the limit.`,
   'array.length': (c) =>
     `This needs exactly ${String(c['limit'])} numbers; it holds ${(c['value'] as unknown[]).length}.`,
   'array.orderedLength': (c) =>
@@ -40,15 +40,15 @@ const SENTENCES: Record<string, (context: Record<string, unknown>) => string> = 
   'array.includesRequiredUnknowns': (c) =>
     `This list holds ${(c['value'] as unknown[]).length}; ${String(c['unknownMisses'])} more needed.`,
   'array.unique': (c) =>
-    `${shown((c['value'] as { id?: unknown })?.id ?? c['value'])} stands here twice: names must differ.`,
+    `${shown((c['value'] as { id?: unknown })?.id ?? c['value'])} is used twice. Names must differ.`,
   'number.base': (c) => `This should be a number, not ${shown(c['value'])}.`,
   'number.infinity': () => 'This number is not finite.',
   'number.unsafe': (c) => `${shown(c['value'])} is far too large.`,
-  'number.min': (c) => `${shown(c['value'])} is too little: ${String(c['limit'])} is the least.`,
-  'number.max': (c) => `${shown(c['value'])} is too much: ${String(c['limit'])} is the most.`,
-  'number.greater': (c) =>
-    `${shown(c['value'])} is too little: it must be over ${String(c['limit'])}.`,
-  'number.less': (c) => `${shown(c['value'])} is too much: it must be under ${String(c['limit'])}.`,
+  'number.min': (c) =>
+    `${shown(c['value'])} is too small: ${String(c['limit'])} is the lower limit.`,
+  'number.max': (c) => `${shown(c['value'])} is too large: ${String(c['limit'])} is the limit.`,
+  'number.greater': (c) => `${shown(c['value'])} is too small: must be over ${String(c['limit'])}.`,
+  'number.less': (c) => `${shown(c['value'])} is too large: must be under ${String(c['limit'])}.`,
   'boolean.base': (c) => `This should be true or false, not ${shown(c['value'])}.`,
   'string.base': (c) => `This should be text, not ${shown(c['value'])}.`,
   'string.empty': () => 'This text is empty.',

@@ -40,7 +40,7 @@ describe('lengths as people type them', () => {
   });
 
   test.each([
-    ['', /Type a length/],
+    ['', /Enter a length, such as 420, 16 1\/2 in or 1'4"/],
     ['2,850', /2\.850 or 2850/],
     ['4 1/0 in', /zero/],
     ['4 furlongs', /"furlongs" is not a unit/],

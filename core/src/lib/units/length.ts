@@ -71,7 +71,7 @@ function tidy(text: string): string {
  */
 export function parseLength(text: string, system: UnitSystem = 'metric'): Parsed<number> {
   const clean = tidy(text);
-  if (!clean) return unread('Type a length, such as 420, 4 1/2 in or 1.5 m.');
+  if (!clean) return unread(`Enter a length, such as 420, 16 1/2 in or 1'4".`);
   const sign = clean.startsWith('-') ? -1 : 1;
   let rest = clean.replace(/^[-+]\s*/, '');
   let totalMm = 0;
@@ -83,7 +83,7 @@ export function parseLength(text: string, system: UnitSystem = 'metric'): Parsed
     const [whole, number = '', above, below, over, word] = term;
     if (/^[1-9]\d{0,2},\d{3}$/.test(number)) {
       return unread(
-        `"${number}" could be ${number.replace(',', '.')} or ${number.replace(',', '')}: type it without the comma.`,
+        `"${number}" could be ${number.replace(',', '.')} or ${number.replace(',', '')}: enter it without the comma.`,
       );
     }
     if ((above || over) && /[.,]/.test(number))
@@ -107,7 +107,7 @@ export function parseLength(text: string, system: UnitSystem = 'metric'): Parsed
   }
   const mm = sign * totalMm;
   if (!Number.isFinite(mm) || Math.abs(mm) > 100_000)
-    return unread(`${figure(mm / 1000)} m is too long: 100 m is the most.`);
+    return unread(`${figure(mm / 1000)} m is too long: the limit is 100 m.`);
   return parsed(mm === 0 ? 0 : mm);
 }
 

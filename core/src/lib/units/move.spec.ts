@@ -25,16 +25,16 @@ describe('moves as a fabricator speaks them', () => {
   test('in and out go by the side of the vehicle', () => {
     expect(move('in 45, down 20', -400)).toEqual([0, 45, -20]);
     expect(move('out 2 in', 400)).toEqual([0, 50.8, 0]);
-    expect(move('in 45')).toMatch(/centre plane/);
+    expect(move('in 45')).toMatch(/Use left or right/);
   });
 
   test.each([
-    ['', /Say a direction/],
+    ['', /Enter a direction and a length, such as aft 420, up 60/],
     ['sideways 40', /"sideways" is not a direction/],
     ['aft', /How far aft/],
     ['aft 40, fore 20', /twice/],
-    ['420 aft', /before any direction/],
-    ['aft -40', /turn the direction/],
+    ['420 aft', /"420" has no direction before it/],
+    ['aft -40', /use the opposite direction instead of a minus/],
   ])('says what it cannot read: %s', (text, sentence) => expect(move(text)).toMatch(sentence));
 
   test('what is shown can be typed back', () => {

@@ -32,13 +32,13 @@ const WAY_WORD = /[a-z]+/gi;
 function wayOf(word: string, fromYMm: number): Parsed<readonly [Axis, number]> {
   if (word === 'in' || word === 'out') {
     if (Math.abs(fromYMm) < 1e-6)
-      return unread(`"${word}" says nothing on the centre plane: say left or right.`);
+      return unread(`"${word}" means nothing on the center plane. Use left or right.`);
     return parsed([1, (word === 'out' ? 1 : -1) * Math.sign(fromYMm)]);
   }
   const way = WAY_AXES[word];
   return way
     ? parsed(way)
-    : unread(`"${word}" is not a direction: use aft, fore, left, right, up, down, in or out.`);
+    : unread(`"${word}" is not a direction. Use aft, fore, left, right, up, down, in or out.`);
 }
 
 const isUnitWord = (word: string): boolean => /^(mm|cm|m|in|inch|inches|ft|foot|feet)$/.test(word);
@@ -68,9 +68,9 @@ function terms(text: string): { word: string; lengthText: string }[] {
  */
 export function parseMove(text: string, system: UnitSystem = 'metric', fromYMm = 0): Parsed<Vec3> {
   const list = terms(text);
-  if (!list.length) return unread('Say a direction and a length, such as aft 420, up 60.');
+  if (!list.length) return unread('Enter a direction and a length, such as aft 420, up 60.');
   const lead = text.slice(0, text.toLowerCase().indexOf(list[0]!.word)).trim();
-  if (lead) return unread(`"${lead}" stands before any direction: say aft 420, not 420 aft.`);
+  if (lead) return unread(`"${lead}" has no direction before it. Enter aft 420, not 420 aft.`);
   const move: [number, number, number] = [0, 0, 0];
   const used = new Set<Axis>();
   for (const { word, lengthText } of list) {
@@ -84,7 +84,7 @@ export function parseMove(text: string, system: UnitSystem = 'metric', fromYMm =
     if (!mm.ok) return mm;
     if (mm.value < 0)
       return unread(
-        `"${word} ${lengthText.trim()}": turn the direction round rather than going back.`,
+        `"${word} ${lengthText.trim()}": use the opposite direction instead of a minus.`,
       );
     used.add(axis);
     move[axis] = sign * mm.value;
@@ -116,7 +116,7 @@ export function parseDirection(text: string, fromYMm = 0): Parsed<Vec3> {
   const direction = unit(move.value);
   return direction
     ? parsed(direction)
-    : unread('A direction needs a length: say aft, or right 1, down 1.');
+    : unread('A direction needs a length, such as aft, or right 1, down 1.');
 }
 
 /** A unit vector as spoken: "aft" where it lies along an axis, else "right 0.71, down 0.71". */

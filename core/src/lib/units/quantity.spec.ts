@@ -31,8 +31,8 @@ describe('forces, pressures, areas, volumes and masses as people say them', () =
     ]);
   });
   test.each([
-    ['1,000', 'N', /may be 1\.000 or 1000: write which/],
-    ['12 mm', 'MPa', /"mm" does not fit here: write it in MPa, or in kPa/],
+    ['1,000', 'N', /1,000 may be 1\.000 or 1000\. Enter which/],
+    ['12 mm', 'MPa', /"mm" does not fit here. Enter it in MPa, or in kPa/],
     ['12 psi', 'N', /does not fit here/],
     ['hard', 'N', /"hard" is not a number/],
     ['', 'N', /is not a number/],

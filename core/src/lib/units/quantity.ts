@@ -1,6 +1,9 @@
+import { LBF_FT_NM } from './constants.ts';
+
 /**
  * Units of one kind by what they are in its first one. Source: NIST SP 811: lbf 4.4482216152605 N, kgf 9.80665 N,
- * psi 6.894757 kPa, inHg 3.386389 kPa, bar 100 kPa, in 25.4 mm, US fl oz 29.57353 mL, lb 0.45359237 kg.
+ * psi 6.894757 kPa, inHg 3.386389 kPa, bar 100 kPa, in 25.4 mm, US fl oz 29.57353 mL, lb 0.45359237 kg, mile
+ * 1.609344 km, ft 0.3048 m.
  */
 const QUANTITIES: readonly Readonly<Record<string, number>>[] = [
   { N: 1, kN: 1000, lbf: 4.4482216152605, lb: 4.4482216152605, lbs: 4.4482216152605, kgf: 9.80665 },
@@ -8,7 +11,26 @@ const QUANTITIES: readonly Readonly<Record<string, number>>[] = [
   { 'mm²': 1, mm2: 1, 'cm²': 100, cm2: 100, 'in²': 645.16, in2: 645.16, 'sq in': 645.16 },
   { mL: 1, cc: 1, 'cm³': 1, L: 1000, 'fl oz': 29.5735295625, floz: 29.5735295625 },
   { kg: 1, t: 1000, lb: 0.45359237, lbs: 0.45359237, g: 0.001 },
+  { 'km/h': 1, kmh: 1, kph: 1, mph: 1.609344, 'm/s': 3.6 },
+  {
+    m: 1,
+    ft: 0.3048,
+    "'": 0.3048,
+    feet: 0.3048,
+    yd: 0.9144,
+    km: 1000,
+    cm: 0.01,
+    mm: 0.001,
+    in: 0.0254,
+  },
+  { 'N·m': 1, 'lbf·ft': LBF_FT_NM, 'lbf·in': LBF_FT_NM / 12 },
 ];
+/** A figure in one unit in another of its kind. Throws where they are of two kinds. */
+export function inUnit(value: number, from: string, to: string): number {
+  const kind = QUANTITIES.find((one) => from in one && to in one);
+  if (!kind) throw new Error(`${from} and ${to} are not of one kind.`);
+  return (value * kind[from]!) / kind[to]!;
+}
 export type QuantityRead =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly message: string };
 const same = (a: string, b: string): boolean => a.toLowerCase() === b.toLowerCase();
@@ -33,7 +55,7 @@ export function parseQuantity(text: string, unit: string): QuantityRead {
     if (/^-?\d{1,3},\d{3}$/.test(digits))
       return {
         ok: false,
-        message: `${digits} may be ${digits.replace(',', '.')} or ${digits.replace(',', '')}: write which.`,
+        message: `${digits} may be ${digits.replace(',', '.')} or ${digits.replace(',', '')}. Enter which.`,
       };
     return { ok: true, value: Number(digits.replace(',', '.')) };
   }
@@ -41,7 +63,7 @@ export function parseQuantity(text: string, unit: string): QuantityRead {
   if (!from)
     return {
       ok: false,
-      message: `"${name}" does not fit here: write it in ${unit}, or in ${Object.keys(kind)
+      message: `"${name}" does not fit here. Enter it in ${unit}, or in ${Object.keys(kind)
         .filter((one) => one !== unit)
         .slice(0, 4)
         .join(', ')}.`,

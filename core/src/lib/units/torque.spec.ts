@@ -20,10 +20,10 @@ describe('torques as people say them', () => {
   ])('%s', (text, expected) => expect(nm(text)).toBeCloseTo(expected, 3));
   test.each([
     ['168 N', /Newtons are a force. Is it 168 N·m/],
-    ['20 lb', /Pounds are a force. Is it 20 lb ft, or lb in/],
-    ['tight', /cannot be read/],
+    ['20 lb', /Pounds are a force\. Is it 20 lbf ft or lbf in\? Enter which/],
+    ['tight', /"tight" is not a torque/],
     ['17 bar', /not a unit of torque/],
-    ['-3', /cannot be read/],
+    ['-3', /"-3" is not a torque/],
   ])('%s is asked about', (text, sentence) => expect(nm(text)).toMatch(sentence));
   // 168 N·m is 123.9 lbf·ft. Source: NIST SP 811.
   test('both units are shown', () => expect(formatTorque(168)).toBe('168 N·m (123.9 lbf·ft)'));

@@ -1,7 +1,11 @@
 import { figure } from '../faults/index.ts';
+import { LBF_FT_NM } from './constants.ts';
 
-/** Source: NIST SP 811: 1 lbf·ft = 1.355818 N·m, 1 lbf·in = 0.1129848 N·m. */
-const NM: Readonly<Record<string, number>> = { nm: 1, 'lbf·ft': 1.355818, 'lbf·in': 0.1129848 };
+const NM: Readonly<Record<string, number>> = {
+  nm: 1,
+  'lbf·ft': LBF_FT_NM,
+  'lbf·in': LBF_FT_NM / 12,
+};
 const UNIT_NAMES: Readonly<Record<string, string>> = {
   nm: 'nm',
   'n·m': 'nm',
@@ -42,7 +46,7 @@ export function parseTorque(text: string): TorqueRead {
   if (!match)
     return {
       ok: false,
-      message: `"${text.trim()}" cannot be read as a torque: write it as 17 N·m or 12.5 lb ft.`,
+      message: `"${text.trim()}" is not a torque. Enter one such as 17 N·m or 12.5 lbf ft.`,
     };
   const number = Number(match[1]!.replace(',', '.'));
   const unit = match[2]!.trim();
@@ -50,19 +54,22 @@ export function parseTorque(text: string): TorqueRead {
   if (unit === 'n' || unit === 'newton' || unit === 'newtons')
     return {
       ok: false,
-      message: `Newtons are a force. Is it ${figure(number)} N·m? Write it so, once you are sure.`,
+      message: `Newtons are a force. Is it ${figure(number)} N·m? Check, then enter it so.`,
     };
   if (['lb', 'lbs', 'lbf', 'pounds'].includes(unit))
     return {
       ok: false,
-      message: `Pounds are a force. Is it ${figure(number)} lb ft, or lb in? Write which.`,
+      message: `Pounds are a force. Is it ${figure(number)} lbf ft or lbf in? Enter which.`,
     };
   const known = UNIT_NAMES[unit];
   return known
     ? { ok: true, value: number * NM[known]! }
-    : { ok: false, message: `"${unit}" is not a unit of torque: write N·m, lb ft or lb in.` };
+    : { ok: false, message: `"${unit}" is not a unit of torque. Use N·m, lbf ft or lbf in.` };
 }
 
-/** `17 N·m (12.5 lbf·ft)`: both, since wrenches come with either. */
-export const formatTorque = (nm: number): string =>
-  `${figure(nm, 1)} N·m (${figure(nm / NM['lbf·ft']!, 1)} lbf·ft)`;
+/** `17 N·m (12.5 lbf·ft)`, the chosen one first: both, since wrenches come with either. */
+export function formatTorque(nm: number, first: 'N·m' | 'lbf·ft' = 'N·m'): string {
+  const metric = `${figure(nm, 1)} N·m`;
+  const inch = `${figure(nm / LBF_FT_NM, 1)} lbf·ft`;
+  return first === 'N·m' ? `${metric} (${inch})` : `${inch} (${metric})`;
+}

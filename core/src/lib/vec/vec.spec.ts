@@ -29,7 +29,7 @@ const three = (v: Vec3): Vector3 => new Vector3(...v);
 const near = (ours: Vec3, theirs: Vector3, digits = 6): void =>
   ours.forEach((value, i) => expect(value).toBeCloseTo(theirs.getComponent(i), digits));
 
-describe("against three's own vectors", () => {
+describe('against three’s own vectors', () => {
   test('sums, products and lengths', () => {
     fc.assert(
       fc.property(vec, vec, fc.double({ min: -100, max: 100, noNaN: true }), (a, b, k) => {
@@ -45,7 +45,7 @@ describe("against three's own vectors", () => {
     );
   });
 
-  test('angles between, and turns about an axis', () => {
+  test('angles between, and pivot an axis', () => {
     fc.assert(
       fc.property(
         vec,

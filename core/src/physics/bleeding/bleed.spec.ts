@@ -100,7 +100,7 @@ describe('order and amounts of bleeding', () => {
       'a bleeder that no pipe reaches',
       { bleeders: [{ id: 'FL', at: 'fl', cavityMl: 1 }] },
       'bleeders[0].at',
-      /No pipe brings fluid to FL/,
+      /No line brings fluid to FL/,
     ],
     [
       'a bleeder fed twice',
@@ -121,7 +121,12 @@ describe('order and amounts of bleeding', () => {
       'listed',
       /"RR" is not in the list/,
     ],
-    ['no list', { school: 'as-listed' }, 'listed', /needs its list/],
+    [
+      'no list',
+      { school: 'as-listed' },
+      'listed',
+      /Order “as listed” needs a list with each bleeder once/,
+    ],
   ])('refuses %s', (_, change, path, sentence) => {
     const fault = faultOf({ ...REAR, ...change });
     expect(fault.path).toBe(path);

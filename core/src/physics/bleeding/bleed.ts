@@ -61,7 +61,7 @@ function refuseLoops(pipes: readonly Pipe[]): void {
     if (a === b)
       throw new InputError(
         `pipes[${i}]`,
-        `The pipe from ${pipe.from} to ${pipe.to} closes a loop: fluid would have two ways.`,
+        `The pipe from ${pipe.from} to ${pipe.to} closes a loop. Fluid would have two paths.`,
       );
     parent.set(a, b);
   }
@@ -102,7 +102,7 @@ function listedRank(
   bleeders: readonly Bleeder[],
 ): Map<string, number> {
   if (!listed)
-    throw new InputError('listed', 'The order as listed needs its list: each bleeder once.');
+    throw new InputError('listed', 'Order “as listed” needs a list with each bleeder once.');
   const rank = new Map<string, number>();
   for (const [i, id] of listed.entries()) {
     if (!bleeders.some((b) => b.id === id))
@@ -140,7 +140,7 @@ export function bleed({
     if (reach.length === 0)
       throw new InputError(
         `bleeders[${i}].at`,
-        `No pipe brings fluid to ${bleeder.id} (at ${bleeder.at}).`,
+        `No line brings fluid to ${bleeder.id} (at ${bleeder.at}).`,
       );
     if (reach.length > 1)
       throw new InputError(

@@ -36,7 +36,7 @@ describe('is it air, or is it flexing', () => {
   test('readings that cannot part air from flex say which one would', () => {
     expect(judge(2, 1, 20, 1.5, 4)).toMatchObject({
       verdict: 'cannot-tell',
-      missing: expect.stringMatching(/under 0.4 MPa: the lowest reading is 1/),
+      missing: expect.stringMatching(/The lowest is 1 MPa, and air only shows below that/),
     });
   });
   test.each([

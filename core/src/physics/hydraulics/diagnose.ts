@@ -78,12 +78,12 @@ function fit(
  */
 export function diagnose({ ratio, boreMm, travelSigmaMm = 0, points }: DiagnoseInput): Diagnosis {
   if (points.length < 4)
-    throw new InputError('points', `Four readings are the least; there are ${points.length}.`);
+    throw new InputError('points', `At least four readings needed; there are ${points.length}.`);
   const pressures = new Set(points.map((p) => p.pressureMPa));
   if (pressures.size < 3)
     throw new InputError(
       'points',
-      `Three different pressures are the least; there are ${pressures.size}.`,
+      `At least three different pressures needed; there are ${pressures.size}.`,
     );
   const { x, inverse } = fit(
     points.map((p) => [1, p.pressureMPa, squeezed(p.pressureMPa)] as const),
@@ -114,8 +114,8 @@ export function diagnose({ ratio, boreMm, travelSigmaMm = 0, points }: DiagnoseI
     const low = Math.min(...pressures);
     const missing =
       low > 0.4
-        ? `Read the travel once more under 0.4 MPa: the lowest reading is ${low} MPa, and air shows below that.`
-        : 'Read the travel again at 0.05 to 0.4 MPa and near 7 MPa: these readings scatter too much to part air from flex.';
+        ? `Take another reading under 0.4 MPa. The lowest is ${low} MPa, and air only shows below that.`
+        : 'Take more readings at 0.05 to 0.4 MPa and near 7 MPa. These scatter too much to tell air from flex.';
     return { ...fitted, verdict: 'cannot-tell', missing };
   }
   if (costs.flex + costs.air < LIMITS.firmMm)

@@ -38,7 +38,7 @@ describe('a balance bar', () => {
     ...wheatear,
     master: { ...wheatear.master, frontShare } as SizeInput['master'],
   });
-  test('is turned just so far that the rear stays behind: a little less, and it leads with its tenth in hand taken away', () => {
+  test('is turned just so far that the rear stays behind: a little less, and it leads with its tenth in hand removed', () => {
     const share = shareFor(wheatear, vehicles)!;
     expect(share).toBeGreaterThan(0.3);
     expect(rearLeads(at(share))).toBeNull();

@@ -28,21 +28,21 @@ export function residualFor(
   if (kind === 'drum' && cupExpanders)
     return {
       wantedMPa: 0,
-      why: 'Cups with expanders are pressed to their bore by their springs: none is wanted.',
+      why: 'No residual valve needed: cup expanders press the cups to the bore.',
     };
   if (kind === 'drum')
     return {
       wantedMPa: RESIDUAL_MPA.drum,
-      why: 'Drums take 10 psi: it keeps the cups pressed to their bore. It does not hold the shoes out; their springs are far stronger.',
+      why: 'Drums need 10 psi to keep the cups pressed to the bore. It does not hold the shoes out; the return springs are far stronger.',
     };
   const below = topMm - fluidLevelMm;
   if (below <= 0)
     return {
       wantedMPa: 0,
-      why: 'The fluid stands above the caliper, so it cannot drain back: none is wanted.',
+      why: 'No residual valve needed: the fluid level is above the caliper and cannot drain back.',
     };
   return {
     wantedMPa: RESIDUAL_MPA.disc,
-    why: `The fluid stands ${below.toFixed(0)} mm below the top of the caliper and would drain back; 2 psi holds up to ${(RESIDUAL_MPA.disc / headMPa(1)).toFixed(0)} mm.`,
+    why: `The fluid level is ${below.toFixed(0)} mm below the top of the caliper, so fluid drains back. 2 psi holds up to ${(RESIDUAL_MPA.disc / headMPa(1)).toFixed(0)} mm.`,
   };
 }

@@ -106,7 +106,7 @@ export function checkLines(lines: Axles<AxleLines>): void {
     if (idMm >= odMm)
       throw new InputError(
         `lines.${axle}.idMm`,
-        `The bore of ${idMm} mm does not fit in a tube of ${odMm} mm.`,
+        `The bore of ${idMm} mm does not fit a tube of ${odMm} mm.`,
       );
   }
 }

@@ -20,11 +20,11 @@ function effectOf(before: SizeInput, after: SizeInput): string {
   const share = 100 * (a.z / b.z - 1);
   const travel =
     Math.abs(pedal) < 0.5
-      ? 'pedal as before'
+      ? 'same pedal travel'
       : `pedal ${figure(Math.abs(pedal), 0)} mm ${pedal < 0 ? 'shorter' : 'longer'}`;
   const foot =
     Math.abs(share) < 0.5
-      ? 'as hard as before'
+      ? 'same pedal force'
       : `${figure(Math.abs(share), 0)} % ${share > 0 ? 'harder' : 'lighter'}`;
   return `${travel}, ${foot}`;
 }
@@ -48,7 +48,7 @@ export function whatIf(input: SizeInput): WhatIf[] {
     for (const bore of [smaller, larger])
       if (bore)
         changes.push([
-          `${name} ${figure(bore)} in place of ${figure(boreMm)}`,
+          `${name} ${figure(bore)} instead of ${figure(boreMm)}`,
           { ...input, master: made(bore) },
         ]);
   };
@@ -66,7 +66,7 @@ export function whatIf(input: SizeInput): WhatIf[] {
     ]);
   if (input.booster) changes.push(['No booster', { ...input, booster: null }]);
   changes.push([
-    `Pedal ratio ${figure(input.pedal.ratio + 0.5)} in place of ${figure(input.pedal.ratio)}`,
+    `Pedal ratio ${figure(input.pedal.ratio + 0.5)} instead of ${figure(input.pedal.ratio)}`,
     { ...input, pedal: { ...input.pedal, ratio: input.pedal.ratio + 0.5 } },
   ]);
   return changes.map(([what, changed]) => ({

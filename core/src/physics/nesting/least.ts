@@ -109,8 +109,8 @@ export function leastStock(
       throw new InputError(
         `partsMm[${i}]`,
         stock.length
-          ? `A cut of ${figure(mm)} mm is longer than any piece: the longest gives ${figure(Math.max(longestMm, 0))} mm, ${figure(mm - longestMm)} too little.`
-          : `There is no stock to cut ${figure(mm)} mm from.`,
+          ? `A cut of ${figure(mm)} mm is longer than any piece. The longest gives ${figure(Math.max(longestMm, 0))} mm, ${figure(mm - longestMm)} too little.`
+          : `No stock long enough for ${figure(mm)} mm.`,
       );
   const cuts: Cut[] = together(partsMm.map((mm) => [mm, 1])).map(([mm, count]) => ({
     sizeMm: mm + kerfMm,
@@ -124,7 +124,7 @@ export function leastStock(
   const short = (mm: number): InputError =>
     new InputError(
       'stockMm',
-      `There is too little stock: ${figure(mm)} mm are missing, and what each piece leaves over.`,
+      `Not enough stock: ${figure(mm)} mm short, plus the waste from each piece.`,
     );
   if (roomMm < wantedMm - ROUNDING_MM) throw short(wantedMm - roomMm);
 
@@ -175,7 +175,7 @@ export function leastStock(
   if (!found.length)
     throw new InputError(
       'stockMm',
-      'No way was found in two seconds to cut all of it from this stock: it is very nearly too little.',
+      'No cutting plan found in two seconds: the stock is only just enough, or just too little.',
     );
   const open = doubtful.map((opened) => totalMm(stock, opened));
   const boundMm = Math.min(usedMm, lookedMm, ...open);

@@ -218,7 +218,7 @@ describe('cuts out of the stock at hand', () => {
       }),
     ).toEqual([
       'partsMm[1]',
-      'A cut of 1200 mm is longer than any piece: the longest gives 990 mm, 210 too little.',
+      'A cut of 1200 mm is longer than any piece. The longest gives 990 mm, 210 too little.',
     ]);
     expect(
       fails({
@@ -227,7 +227,10 @@ describe('cuts out of the stock at hand', () => {
         kerfMm: 0,
         trimMm: 0,
       }),
-    ).toEqual(['stockMm', expect.stringMatching(/^There is too little stock: 700 mm are missing/)]);
+    ).toEqual([
+      'stockMm',
+      expect.stringMatching(/^Not enough stock: 700 mm short, plus the waste from each piece/),
+    ]);
     // Room enough in all, but not in any one piece.
     expect(
       fails({
@@ -236,10 +239,10 @@ describe('cuts out of the stock at hand', () => {
         kerfMm: 0,
         trimMm: 0,
       }),
-    ).toEqual(['stockMm', expect.stringMatching(/missing/)]);
+    ).toEqual(['stockMm', expect.stringMatching(/Not enough stock/)]);
     expect(fails({ stockMm: [], partsMm: [10], kerfMm: 0, trimMm: 0 })).toEqual([
       'partsMm[0]',
-      'There is no stock to cut 10 mm from.',
+      'No stock long enough for 10 mm.',
     ]);
     expect(nest({ stockMm: [], partsMm: [], kerfMm: 0, trimMm: 0 })).toMatchObject({
       pieces: [],

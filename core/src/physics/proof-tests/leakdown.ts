@@ -50,7 +50,7 @@ export function leakdown({
 }: LeakdownInput): Leakdown {
   const absolute = ({ pressureMPa, tempC }: LeakdownReading, path: string) => {
     const k = tempC + ZERO_C_K;
-    if (k <= 0) throw new InputError(`${path}.tempC`, `${tempC} °C is colder than anything is.`);
+    if (k <= 0) throw new InputError(`${path}.tempC`, `${tempC} °C is below absolute zero.`);
     return { mpa: pressureMPa + FREE.mpa, k };
   };
   const [first, last] = [absolute(start, 'start'), absolute(end, 'end')];

@@ -17,25 +17,24 @@ export const HUB_TABLE: readonly {
 }[] = [
   {
     school: 'feel',
-    name: 'Seat, back off, find the play',
-    how: 'Draw it up while the wheel turns until the bearings are seated; back off only as far as the play begins, then to the nearest lock.',
-    fits: 'Two taper bearings that are adjusted, no spacer between them.',
-    beware:
-      'A back-off is where the play is looked for, not where it ends: half a turn of a 1-14 nut is 0.9 mm.',
+    name: 'Seat, back off, set end play',
+    how: 'Tighten while turning the wheel until the bearings seat. Back off until play just begins, then to the nearest lock.',
+    fits: 'Two adjustable taper bearings, no spacer between.',
+    beware: 'Back off only to find the play: half a turn of a 1-14 nut is 0.9 mm.',
   },
   {
     school: 'figure',
-    name: 'To the maker’s figure',
-    how: 'Seat while it turns, back off if the sheet says so, then to its torque and angle; new nut, pin or tab.',
-    fits: 'Unit hubs and hubs with a spacer: clamped solid.',
-    beware: 'Never backed off: a unit hub left loose comes off with its wheel.',
+    name: 'Maker’s torque',
+    how: 'Seat while turning, back off if the sheet says so, then tighten to torque and angle. New nut, pin or tab.',
+    fits: 'Unit hubs and hubs with a spacer, clamped solid.',
+    beware: 'Never back off: a loose unit hub comes off with the wheel.',
   },
   {
     school: 'end-play',
-    name: 'By measured end play',
-    how: 'A dial against the hub’s face, pulled and pushed: 0.03 to 0.13 mm where the maker gives no figure, then the lock again.',
-    fits: 'Taper bearings, and whoever has a dial.',
-    beware: 'Measured after the lock is in: a tab may take the play away.',
+    name: 'Measured end play',
+    how: 'Dial gauge on the hub face, pull and push: 0.03 to 0.13 mm if the maker gives no figure. Lock, then measure again.',
+    fits: 'Taper bearings, with a dial gauge to hand.',
+    beware: 'Measure after locking: a tab can take up the play.',
   },
 ];
 

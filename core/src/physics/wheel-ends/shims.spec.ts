@@ -73,11 +73,11 @@ describe('shims behind a caliper', () => {
       }
     };
     expect(fault({ ...asked, innerGapMm: 0, outerGapMm: 4 })).toBe(
-      'stackMm: Without any shim it still stands 0.5 mm too far out: so much metal is in the way.',
+      'stackMm: With no shims the caliper is still 0.5 mm too far out. Machine the bracket, or use another one.',
     );
     expect(fault({ ...asked, innerGapMm: 0, outerGapMm: 3.5 })).toBe('');
     expect(fault({ ...asked, bolt: { ...asked.bolt!, needMm: 21 } })).toMatch(
-      /^bolt.needMm: 21 mm of thread must hold, and there are 20/,
+      /^bolt.needMm: 21 mm of thread engagement needed, and the bolt has 20/,
     );
     expect(fault({ ...asked, shimsMm: [{ thicknessMm: 0.5, count: 61 }] })).toMatch(
       /^shimsMm: 61 shims/,
@@ -87,7 +87,7 @@ describe('shims behind a caliper', () => {
         ...asked,
         shimsMm: Array.from({ length: 9 }, (_, i) => ({ thicknessMm: i + 1, count: 1 })),
       }),
-    ).toMatch(/^shimsMm: 9 thicknesses/);
+    ).toMatch(/^shimsMm: 9 shim thicknesses are too many/);
   });
 
   /** Every choice there is, by the words of the rule. */

@@ -193,21 +193,21 @@ export function shims(input: ShimsInput): ShimsResult {
   if (box.length > MOST_THICKNESSES)
     throw new InputError(
       'shimsMm',
-      `${box.length} thicknesses are too many: ${MOST_THICKNESSES} at most.`,
+      `${box.length} shim thicknesses are too many: ${MOST_THICKNESSES} is the limit.`,
     );
   const pieces = box.reduce((sum, { count }) => sum + count, 0);
   if (pieces > MOST_SHIMS)
-    throw new InputError('shimsMm', `${pieces} shims are too many: ${MOST_SHIMS} at most.`);
+    throw new InputError('shimsMm', `${pieces} shims are too many: ${MOST_SHIMS} is the limit.`);
   if (bolt && bolt.depthMm !== null && bolt.depthMm !== undefined && bolt.needMm > bolt.depthMm)
     throw new InputError(
       'bolt.needMm',
-      `${figure(bolt.needMm)} mm of thread must hold, and there are ${figure(bolt.depthMm)}.`,
+      `${figure(bolt.needMm)} mm of thread engagement needed, and the bolt has ${figure(bolt.depthMm)}.`,
     );
   const wantMm = wantedStackMm(input);
   if (wantMm < -toleranceMm - NEAR)
     throw new InputError(
       'stackMm',
-      `Without any shim it still stands ${figure(-wantMm)} mm too far ${moves}: so much metal is in the way.`,
+      `With no shims the caliper is still ${figure(-wantMm)} mm too far ${moves}. Machine the bracket, or use another one.`,
     );
   const { sumMm: stackMm, counts } = nearest(box, wantMm);
   const offMm = stackMm - wantMm;

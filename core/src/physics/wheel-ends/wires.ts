@@ -40,13 +40,13 @@ export function wireVerdict(
 }
 export const TEST_WORDS: Readonly<Record<WireTest, string>> = {
   rest: 'at rest',
-  half: 'half on',
-  full: 'full on',
-  pulled: 'with the pin out',
+  half: 'half braking',
+  full: 'full braking',
+  pulled: 'pin pulled',
 };
 export const WIRE_NAMES: Readonly<Record<WireJob, string>> = {
   supply: 'Supply',
-  earth: 'Earth',
+  earth: 'Ground',
   signal: 'Brake signal',
   breakaway: 'Breakaway',
   'stop-lamp': 'Stop lamps',

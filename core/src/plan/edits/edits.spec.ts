@@ -255,18 +255,14 @@ describe('every edit there is', () => {
     [
       'near is within 20 m',
       { edit: 'changeClipSettings', with: { patch: { nearMm: 20_000 } } },
-      /^clips, near is within: 20000 is too much: 10000 is the most/,
+      /^clips, near is within: 20000 is too large: 10000 is the limit/,
     ],
     [
       'a bracket that reaches 11 m',
       { edit: 'changeClipSettings', with: { patch: { reachMm: 11_000 } } },
-      /reach: 11000 is too much/,
+      /11000 is too large/,
     ],
-    [
-      'lines keep 11 m from it',
-      thing('engine', { keepMm: 11_000 }),
-      /^Engine, lines keep from it: 11000 is too much/,
-    ],
+    ['lines keep 11 m from it', thing('engine', { keepMm: 11_000 }), /^Engine, lines keep from it/],
     [
       'a rail as wide as a street',
       thing('rail-left', {
@@ -280,7 +276,7 @@ describe('every edit there is', () => {
         edit: 'changeEnd',
         with: { id: 'line-r1', end: 'a', patch: { joint: { ...joint, torqueNm: 0 } } },
       },
-      /^R1, ends, end A, joint, torque: 0 is too little: it must be over 0/,
+      /^R1, ends, end A, joint, torque: 0 is too small: must be over 0/,
     ],
     [
       'a torque past all wrenches',
@@ -288,7 +284,7 @@ describe('every edit there is', () => {
         edit: 'changeEnd',
         with: { id: 'line-r1', end: 'a', patch: { joint: { ...joint, torqueNm: 10_001 } } },
       },
-      /torque: 10001 is too much/,
+      /10001 is too large/,
     ],
     [
       'a bender with a long name',
@@ -301,12 +297,12 @@ describe('every edit there is', () => {
         edit: 'setCorners',
         with: { id: 'line-r1', cornersMm: Array.from({ length: 501 }, () => [0, 0, 0] as const) },
       },
-      /^R1, corners: This list holds 501; 500 is the most/,
+      /^R1, corners: This list holds 501; 500 is the limit/,
     ],
     [
       'a move beyond 100 m',
       { edit: 'setMove', with: { id: 'line-r1', index: 2, moveMm: [120_000, 0, 0] } },
-      /is too much: 100000 is the most/,
+      /is too large: 100000 is the limit/,
     ],
     ['a plan without a name', { edit: 'rename', with: { name: '' } }, /^name: This text is empty/],
     [
@@ -355,6 +351,6 @@ describe('every edit there is', () => {
         edit,
       ),
     ))
-      expect(() => applyEdit(open, call)).toThrow(/has an end nowhere/);
+      expect(() => applyEdit(open, call)).toThrow(/R1 has an open end with no position/);
   });
 });

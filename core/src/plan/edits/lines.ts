@@ -39,7 +39,7 @@ const laidView = (plan: Plan, id: string): LineView => {
   if (!view.nodesMm.length)
     throw new InputError(
       id,
-      `${view.line.name} has an end nowhere: join it to a port, or say where it ends.`,
+      `${view.line.name} has an open end with no position. Join it to a port, or enter the position.`,
     );
   return view;
 };

@@ -34,7 +34,7 @@ function lastTubeWithNut(plan: Plan): { tube: TubeStock; nut: TubeNut } {
     const nut = NUTS.find((n) => nutFitsTube(n, tube.odMm));
     if (nut) return { tube, nut };
   }
-  throw new InputError('lines', 'No tube in stock has a nut that fits over it.');
+  throw new InputError('lines', 'No tube in the catalog has a matching nut.');
 }
 
 /**
@@ -52,10 +52,7 @@ export function newLine(
   const { tube, nut } = lastTubeWithNut(plan);
   const bender = benderFor(plan.bench, tube.odMm) ?? plan.bench.benders[0];
   if (!bender)
-    throw new InputError(
-      'bench.benders',
-      'The bench has no bender: add one before a line is made.',
-    );
+    throw new InputError('bench.benders', 'No bender on the bench. Add one before you add a line.');
   const names = new Set(plan.lines.map((l) => l.name));
   const name = Array.from({ length: plan.lines.length + 1 }, (_, i) => `${letter}${i + 1}`).find(
     (n) => !names.has(n),

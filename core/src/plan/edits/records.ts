@@ -31,7 +31,8 @@ export const patched = <T extends { readonly id: string }>(
   if (!list.some((item) => item.id === id)) throw noLonger(id);
   return list.map((item) => (item.id === id ? change(item) : item));
 };
-const noLonger = (id: string): InputError => new InputError(id, 'This is no longer in the plan.');
+const noLonger = (id: string): InputError =>
+  new InputError(id, 'This record is no longer in the plan.');
 
 export const addRecord = <K extends CollectionKind>(
   plan: Plan,

@@ -74,7 +74,7 @@ describe('edits of a line in space', () => {
         edit: 'stepAside',
         with: { id: 'line-r1', index: 0, riseMm: [0, 0, 40], bendDeg: 30, topMm: null },
       },
-      /wants .* mm of straight and there are/,
+      /This offset needs 129\.3 mm of straight, and there is 59 mm/,
     ],
     [
       'along the tube',
@@ -98,7 +98,7 @@ describe('edits of a line in space', () => {
         edit: 'followRail',
         with: { id: 'line-r1', from: 1, to: 4, thingId: 'engine', side: 'right', standoffMm: 12 },
       },
-      /Engine is no rail/,
+      /Engine is not a rail/,
     ],
     [
       'a rail elsewhere',
@@ -118,7 +118,7 @@ describe('edits of a line in space', () => {
     [
       'a union where there is no straight',
       { edit: 'splitLine', with: { id: 'line-r1', index: 0, by: 'union' } },
-      /A union wants 124 mm of straight/,
+      /A union needs 124 mm of straight for the fitting and both nuts/,
     ],
     ['a line that is gone', { edit: 'swapEnds', with: { id: 'nobody' } }, /no longer in the plan/],
   ])('%s is refused in a sentence and changes nothing', (_, call, sentence) => {
@@ -235,8 +235,8 @@ describe('a template laid between two ports', () => {
   });
 
   test.each([
-    [[], 0, /straight tube/],
-    [[{ feedMm: 50, rotateDeg: 0, bendDeg: 90 }], 5, /legs 1 to 2/],
+    [[], 0, /A template needs at least one bend/],
+    [[{ feedMm: 50, rotateDeg: 0, bendDeg: 90 }], 5, /Choose a leg from 1 to 2/],
   ])('%j with leg %i is refused', (bends, takeUp, sentence) => {
     expect(() => laidTemplate(view(gannet()), bends, 100, takeUp)).toThrow(sentence);
   });
@@ -251,7 +251,7 @@ describe('what a dragged corner is drawn to', () => {
     expect(what).toEqual(
       expect.arrayContaining([
         'in line with corner 1',
-        "clip's standoff from Left rail",
+        'clip’s standoff from Left rail',
         '20 mm from C1',
       ]),
     );

@@ -42,17 +42,14 @@ export function steppedAside(
   const along = unit(sub(to, from));
   const across = along && addScaled(riseMm, along, -dot(riseMm, along));
   if (!across || length(across) < 1)
-    throw new InputError(
-      'riseMm',
-      'A step aside goes across the tube: say up, down, left or right.',
-    );
+    throw new InputError('riseMm', 'An offset goes across the tube. Use up, down, left or right.');
   const { advanceMm } = offset({ riseMm: length(across), bendDeg, clrMm: bender.dieRadiusMm });
   const wanted = topMm === null ? advanceMm : 2 * advanceMm + topMm;
   const spare = distance(from, to) - wanted;
   if (spare < 4 * bender.dieRadiusMm)
     throw new InputError(
       'riseMm',
-      `This step wants ${mm(wanted + 4 * bender.dieRadiusMm)} of straight and there are ${mm(distance(from, to))}.`,
+      `This offset needs ${mm(wanted + 4 * bender.dieRadiusMm)} of straight, and there is ${mm(distance(from, to))}.`,
     );
   const start = addScaled(from, along, spare / 2);
   const up = add(addScaled(start, along, advanceMm), across);
@@ -93,7 +90,10 @@ export function followed(
 ): Vec3[] {
   const { shape } = rail;
   if (shape.kind !== 'bar')
-    throw new InputError('thingId', `${rail.name} is no rail: a line follows rails and members.`);
+    throw new InputError(
+      'thingId',
+      `${rail.name} is not a rail. A line follows rails and members.`,
+    );
   const { nodesMm } = view;
   const axis = side === 'left' || side === 'right' ? 'widthMm' : 'heightMm';
   const off = scale(
@@ -145,11 +145,11 @@ export function laidTemplate(
   if (!start || !goal || !port)
     throw new InputError(
       'id',
-      'A template is laid between two places: join end A, and say where end B lies.',
+      'A template needs two end positions. Join end A, and enter the position of end B.',
     );
-  if (!bends.length) throw new InputError('bends', 'A template without a bend is a straight tube.');
+  if (!bends.length) throw new InputError('bends', 'A template needs at least one bend.');
   if (takeUp < 0 || takeUp > bends.length)
-    throw new InputError('takeUp', `This template has legs 1 to ${bends.length + 1}.`);
+    throw new InputError('takeUp', `Choose a leg from 1 to ${bends.length + 1}.`);
   const direction = unit(port.port.direction)!;
   const seed = squareTo(direction);
   const laid = (rollDeg: number): Vec3[] =>

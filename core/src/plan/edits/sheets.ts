@@ -52,7 +52,7 @@ export const SHEET_EDITS = {
     }: { of: string; path: string; to: unknown; open?: readonly string[] },
   ): Plan => {
     const sheet = figureAt(plan, of) as EstimatedFigures | null | undefined;
-    if (!sheet) throw new InputError(of, 'These figures are not begun yet.');
+    if (!sheet) throw new InputError(of, 'These figures are not in the plan yet.');
     const changed = withFigure(sheet, path, to);
     return withAt(plan, of.split('.'), { ...changed, open: [...changed.open, ...open] });
   },

@@ -36,7 +36,7 @@ export function splitBy(
   if (!along || distance(from, to) < longMm + 100)
     throw new InputError(
       'index',
-      `A ${by} wants ${longMm + 100} mm of straight for itself and both nuts; this move has ${Math.round(distance(from, to))}.`,
+      `A ${by} needs ${longMm + 100} mm of straight for the fitting and both nuts. This move has ${Math.round(distance(from, to))}.`,
     );
   const middle = addScaled(from, sub(to, from), 0.5);
   const side = (off: number): Vec3 => tenths(addScaled(middle, along, off));
@@ -103,7 +103,7 @@ export function mirrorOf(
   };
   const nodes = nodesMm.map(mirrored);
   if (nodes.length < 2)
-    throw new InputError(line.id, 'A line with an end nowhere cannot be mirrored.');
+    throw new InputError(line.id, 'A line with an open end cannot be mirrored.');
   const other: Line = {
     ...line,
     id: freshId(plan, 'line'),

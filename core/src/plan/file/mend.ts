@@ -111,7 +111,7 @@ function without(value: unknown, keys: Keys): unknown {
     if (own.type === 'nullable') return withAt(value, at, null);
   }
   const fresh: Readonly<Record<string, unknown>> = {
-    ...emptyPlan('mended', 'Mended plan', '2026-01-01T00:00:00.000Z'),
+    ...emptyPlan('mended', 'Repaired plan', '2026-01-01T00:00:00.000Z'),
   };
   return withAt(value, keys.slice(0, 1), fresh[keys[0] ?? '']);
 }

@@ -33,10 +33,10 @@ function depthOf(text: string): number {
 function parse(text: string): unknown {
   if (text.length > MOST_PLAN_BYTES)
     refuse(
-      `The file holds ${(text.length / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the most.`,
+      `The file holds ${(text.length / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the limit.`,
     );
   if (depthOf(text) > MOST_DEPTH)
-    refuse(`The file nests deeper than ${MOST_DEPTH} levels: it is no plan.`);
+    refuse(`The file nests deeper than ${MOST_DEPTH} levels. It is not a plan.`);
   try {
     return JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
@@ -50,13 +50,13 @@ function parse(text: string): unknown {
  */
 export function checkPlan(value: unknown): Plan {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
-    refuse('The file holds no plan: an object with named fields is expected.');
+    refuse('The file is not a plan. A plan is one JSON object with named fields.');
   const { format, version } = value as { format?: unknown; version?: unknown };
   if (format !== PLAN_FORMAT)
-    refuse(`This is not a plan of ours: its format should say "${PLAN_FORMAT}".`, 'format');
+    refuse(`This is not a Firm Line plan: its format should be "${PLAN_FORMAT}".`, 'format');
   if (typeof version === 'number' && version > PLAN_VERSION) {
     refuse(
-      `The plan has version ${version}; this program reads up to ${PLAN_VERSION}. Load the newer program.`,
+      `The plan has version ${version}; this program reads up to version ${PLAN_VERSION}. Reload the page to update the program.`,
       'version',
     );
   }
@@ -77,7 +77,7 @@ function overfull(value: Readonly<Record<string, unknown>>): Fault[] {
     return [
       {
         path: '',
-        message: `The plan holds more than ${MOST_VALUES} figures and texts, which is the most.`,
+        message: `The plan holds more than ${MOST_VALUES} figures and texts, which is the limit.`,
       },
     ];
   return Object.entries(PLAN.fields as Readonly<Record<string, AnyField>>).flatMap(

@@ -96,7 +96,7 @@ function crossed(
  */
 export function placeClips(plan: Held, view: LineView): number[] {
   if (!view.card)
-    throw new InputError(view.line.id, 'A line that cannot be bent yet cannot be held.');
+    throw new InputError(view.line.id, 'A line needs a possible shape before clips can be placed.');
   const { clipSettings: holding } = plan;
   const obstacles = obstaclesOf(plan);
   const points = polyline(view.pieces, 10);

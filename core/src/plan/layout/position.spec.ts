@@ -132,7 +132,9 @@ describe('a chain of tapes', () => {
     const found = points.map(({ id }) => fixed.get(id)!);
     const lost = found.findIndex(({ fault }) => fault !== null);
     expect(lost).toBeGreaterThan(5);
-    expect(found[lost]!.fault).toMatch(/not known to a metre/);
+    expect(found[lost]!.fault).toMatch(
+      /This point is taped from a point that is not known to within a meter/,
+    );
     expect(
       found
         .slice(lost)

@@ -56,7 +56,7 @@ function fixFrom(known: PositionSource, datums: readonly Datum[]): ResolvedPosit
       ...held,
       sigmaMm: mapVec(known.sigmaMm, (sigma) => Math.max(sigma, unsureMm)),
       fault:
-        'It is taped from a place that is itself not known to a metre: tape it from datums on the frame.',
+        'This point is taped from a point that is not known to within a meter. Tape from datums on the frame.',
       guess: true,
     };
   try {

@@ -38,7 +38,7 @@ export function snapsFor(
     for (const { thing, box } of obstaclesOf(plan)) {
       if (!thing.holds || !box || axis === 0) continue;
       for (const mm of [box.min[axis] - STANDOFF_MM - half, box.max[axis] + STANDOFF_MM + half])
-        axes[axis].push({ mm, what: `clip's standoff from ${thing.name}` });
+        axes[axis].push({ mm, what: `clip’s standoff from ${thing.name}` });
     }
     for (const other of lines) {
       if (other === view || axis === 0) continue;

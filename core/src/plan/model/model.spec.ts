@@ -85,8 +85,8 @@ describe('a record and its fields', () => {
 
   test.each([
     [number(1, 5), 1, null],
-    [number(1, 5), 0.999, /1 is the least/],
-    [number(1, 5), 5.001, /5 is the most/],
+    [number(1, 5), 0.999, /1 is the lower limit/],
+    [number(1, 5), 5.001, /5 is the limit/],
     [number(0, 5, { over: true }), 0, /must be over 0/],
     [number(0, 5, { whole: true }), 2.5, /whole number/],
     [number(0, 5), Number.NaN, /should be a number/],

@@ -56,7 +56,7 @@ export type PartFigure = keyof typeof FIGURE_KINDS;
 export type PartFigures = Readonly<Partial<Record<PartFigure, number>>>;
 export const PART_FIGURES = record<PartFigures>()({
   ratingMPa: told('Rated pressure', optional(number(0.01, 200))),
-  levelMm: told('Fluid level over the ground, at its lowest mark', optional(number(-1000, 10_000))),
+  levelMm: told('Fluid level above ground, at the lower mark', optional(number(-1000, 10_000))),
   reservoirMl: told('Fluid between the two marks', optional(number(0, 10_000))),
   freePlayMm: told('Free play of the pushrod', optional(number(0, 50))),
   residualMPa: told('Residual pressure', optional(number(0.001, 1))),
@@ -77,7 +77,7 @@ export type PartFact = keyof typeof FACT_KINDS;
 export type PartFacts = Readonly<Partial<Record<PartFact, boolean>>>;
 export const PART_FACTS = record<PartFacts>()({
   cupExpanders: told('Cups have expanders', optional(flag)),
-  thinFluid: told('Sheet asks for fluid of low viscosity', optional(flag)),
+  thinFluid: told('Sheet calls for low-viscosity fluid', optional(flag)),
   copied: told('Purpose not known: kept as found', optional(flag)),
 });
 export const factsOf = (kind: PartKind): PartFact[] =>
@@ -112,12 +112,12 @@ function passagesFault({ ports, passages = [] }: Part): FieldFault | null {
       if (!own.has(port))
         return {
           at: `passages[${i}][${k}]`,
-          message: 'A gallery connects ports of its own part alone.',
+          message: 'A gallery connects ports of one part only.',
         };
       if (seen.has(port))
         return {
           at: `passages[${i}][${k}]`,
-          message: 'A port is in one gallery: two that share it are one.',
+          message: 'A port belongs to one gallery. Two galleries that share a port are one.',
         };
       seen.add(port);
     }

@@ -78,7 +78,7 @@ export const PORT = record<Port>()(
     id,
     name,
     role: told('Role', oneOf(PORT_ROLES)),
-    direction: told('Tube leaves going', direction()),
+    direction: told('Tube leaves toward', direction()),
     known: told('Position', POSITION_SOURCE),
     residualMPa: told('Residual valve built in', optional(number(0, 1)), { none: 'none' }),
     fitting: told('Thread and seat', nullable(FITTING)),

@@ -60,13 +60,15 @@ function viewOf(
   const unfinished = joined.lines.find((v) => !v.card);
   if (unfinished)
     return none({
-      message: `${unfinished.line.name} has no length yet: mend its corners first.`,
+      message: `${unfinished.line.name} has no length yet. Correct the corners first.`,
       lineId: unfinished.line.id,
     });
   if (!bleeders.length) return none({ message: 'No part on these lines has a bleeder.' });
   const outlets = joined.touched.filter((p) => makesPressure(p.part) && p.port.role !== 'feed');
   if (!outlets.length)
-    return none({ message: 'No line starts at a master, so there is no outlet to measure from.' });
+    return none({
+      message: 'No line starts at a master cylinder, so there is nothing to bleed from.',
+    });
   const { labelOf, placeOf } = placeNames(plan);
   const runs = runsOf(joined, placeOf);
   const drawn = reach(

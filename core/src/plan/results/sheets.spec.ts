@@ -140,7 +140,7 @@ describe('figures of a sheet', () => {
   test('a sheet that is not begun has no figures to set', () => {
     expect(() =>
       after(bare(), { edit: 'setFigure', with: { of: 'trailer', path: 'airMl', to: 1 } }),
-    ).toThrow(/not begun/);
+    ).toThrow(/These figures are not in the plan yet/);
   });
   test('every kind of sheet is written and read back', () => {
     const plan = after(

@@ -89,7 +89,7 @@ describe('ways for the lines of the demo', () => {
 
   test('a line with an end at no port is refused in a sentence', () => {
     const plan = applyEdit(gannet(), { edit: 'removePart', with: { id: 'front-tee' } });
-    expect(() => waysFor(plan, 'line-f1')).toThrow(/end B of F1 joins none yet/);
+    expect(() => waysFor(plan, 'line-f1')).toThrow(/End B of F1 has no port yet/);
     expect(() => waysFor(plan, 'line-x')).toThrow(/no longer in the plan/);
   });
 });

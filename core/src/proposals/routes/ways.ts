@@ -33,14 +33,14 @@ export interface FoundWay {
 const WIDE_MM = 3.5;
 /** A bend springs back to a radius wider than its die by no more than this. Common practice. */
 const FORMED = 1.15;
-const RANK: Record<Snag['level'], number> = { stop: 1000, mind: 10, note: 1 };
+const RANK: Record<Snag['level'], number> = { stop: 1000, caution: 10, note: 1 };
 
 function endOf(view: PlanView, line: LineView, end: 'a' | 'b'): WayEnd {
   const port = line.ports[end];
   if (!port)
     throw new InputError(
       line.line.id,
-      `A way runs between two ports: end ${end.toUpperCase()} of ${line.line.name} joins none yet.`,
+      `A route runs between two ports. End ${end.toUpperCase()} of ${line.line.name} has no port yet.`,
     );
   const { nutLengthMm, clampMm } = toolingOf(line.line.ends[end], view.plan.bench);
   const at = line.nodesMm.at(end === 'a' ? 0 : -1) ?? port.fixed.atMm;
@@ -61,7 +61,7 @@ function heldBy(plan: Plan, line: LineView): string {
   for (const clip of clips)
     if (clip.to) count.set(clip.to.name, (count.get(clip.to.name) ?? 0) + 1);
   const [most] = [...count].sort((a, b) => b[1] - a[1]);
-  return most ? `${clips.length} clips, most of them on ${most[0]}` : 'nothing near to clip it to';
+  return most ? `${clips.length} clips, most of them on ${most[0]}` : 'nothing nearby to clip to';
 }
 
 /**

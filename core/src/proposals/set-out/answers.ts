@@ -218,23 +218,23 @@ export const defaultsFor = (vehicle: Vehicle): Answers => ({
 export const CHOICES: { readonly [K in ChoiceAsk]: readonly (readonly [Answers[K], string])[] } = {
   job: [
     ['new', 'All brakes are new'],
-    ['front', 'The front brakes are changed'],
-    ['rear', 'The rear brakes are changed'],
-    ['master', 'The master is changed'],
-    ['booster', 'A booster is put in'],
-    ['line', 'The long line to the rear is renewed'],
-    ['clutch', 'A hydraulic clutch is put in'],
+    ['front', 'The front brakes are replaced'],
+    ['rear', 'The rear brakes are replaced'],
+    ['master', 'The master cylinder is replaced'],
+    ['booster', 'A booster is added'],
+    ['line', 'The long line to the rear is replaced'],
+    ['clutch', 'A hydraulic clutch is added'],
   ],
   use: [
     ['road', 'on the road'],
     ['hills', 'on the road with long hills'],
     ['towing', 'on the road, towing'],
-    ['track', 'on a track alone'],
+    ['track', 'on a track only'],
   ],
   vehicle: [
     ['van', 'car or van on two rails'],
-    ['pickup', 'pick-up on two rails'],
-    ['unibody', 'car whose body is its frame'],
+    ['pickup', 'pickup on two rails'],
+    ['unibody', 'unibody car'],
     ['space-frame', 'space frame of tubes'],
     ['trailer', 'trailer'],
     ['motorcycle', 'motorcycle'],
@@ -274,8 +274,8 @@ export const CHOICES: { readonly [K in ChoiceAsk]: readonly (readonly [Answers[K
     ['solid', 'solid'],
   ],
   master: [
-    ['tandem', 'One tandem master stands'],
-    ['twin', 'Two masters on a balance bar stand'],
+    ['tandem', 'One tandem master cylinder is'],
+    ['twin', 'Two masters on a balance bar are'],
   ],
   masterAt: [
     ['bulkhead-left', 'on the bulkhead, left'],
@@ -297,7 +297,7 @@ export const CHOICES: { readonly [K in ChoiceAsk]: readonly (readonly [Answers[K
   ],
   parking: [
     ['cable', 'by cable'],
-    ['none', 'not set out yet'],
+    ['none', 'not decided yet'],
   ],
   exhaust: [
     ['right', 'down the right side'],
@@ -308,7 +308,7 @@ export const CHOICES: { readonly [K in ChoiceAsk]: readonly (readonly [Answers[K
     ['lengthwise', 'in front, lengthwise'],
     ['across', 'in front, across'],
     ['rear', 'ahead of the rear axle'],
-    ['none', 'not there'],
+    ['none', 'not fitted'],
   ],
   tube: TUBES.filter(({ odMm, material }) => odMm < 5 && !REFUSED_TUBE.includes(material)).map(
     ({ id, name, material }) => [id, `${name} ${material}`],
@@ -328,10 +328,10 @@ export const NUMBERS: Record<NumberAsk, Limits> = {
   towKg: { least: 0, most: 20_000, unit: 'kg', name: 'Mass towed' },
   topKmh: { least: 10, most: 400, unit: 'km/h', name: 'Top speed' },
   wheelbaseMm: { least: 800, most: 8000, unit: 'length', name: 'Wheelbase' },
-  frontTrackMm: { least: 700, most: 2600, unit: 'length', name: 'Track in front' },
-  rearTrackMm: { least: 700, most: 2600, unit: 'length', name: 'Track behind' },
-  railsOverMm: { least: 180, most: 1600, unit: 'length', name: 'Width over the rails' },
-  railHeightMm: { least: 15, most: 400, unit: 'length', name: 'Height of a rail' },
-  railUnderMm: { least: 50, most: 1500, unit: 'length', name: 'Lower face of the rails' },
+  frontTrackMm: { least: 700, most: 2600, unit: 'length', name: 'Front track' },
+  rearTrackMm: { least: 700, most: 2600, unit: 'length', name: 'Rear track' },
+  railsOverMm: { least: 180, most: 1600, unit: 'length', name: 'Width over rails' },
+  railHeightMm: { least: 15, most: 400, unit: 'length', name: 'Rail height' },
+  railUnderMm: { least: 50, most: 1500, unit: 'length', name: 'Rail underside' },
 };
 export const isNumberAsk = (ask: Ask): ask is NumberAsk => ask in NUMBERS;

@@ -32,16 +32,17 @@ export function checkAnswer(ask: Ask, to: string | number): void {
     const { least, most, name, unit } = NUMBERS[ask];
     const of = unit === 'length' ? 'mm' : unit;
     if (typeof to !== 'number' || !Number.isFinite(to) || to < least || to > most)
-      throw new InputError(ask, `${name} of ${to} ${of} lies outside ${least} to ${most} ${of}.`);
+      throw new InputError(ask, `${name} of ${to} ${of} is outside ${least} to ${most} ${of}.`);
   } else if (ask === 'tyre') tyreOf(String(to));
   else if (ask === 'tube') {
-    if (!tubeById(String(to))) throw new InputError(ask, `No tube is called ${to}.`);
+    if (!tubeById(String(to))) throw new InputError(ask, `No tube in the catalog is called ${to}.`);
   } else if (ask === 'fluid') {
-    if (!fluidById(String(to))) throw new InputError(ask, `No fluid is called ${to}.`);
+    if (!fluidById(String(to)))
+      throw new InputError(ask, `No fluid in the catalog is called ${to}.`);
   } else if (
     !(CHOICES[ask] as readonly (readonly [string, string])[]).some(([value]) => value === to)
   )
-    throw new InputError(ask, `“${to}” is none of the choices.`);
+    throw new InputError(ask, `“${to}” is not one of the choices.`);
 }
 /** Refuses answers that do not go together, with InputError at the one to change. */
 export function checkAnswers(answers: Answers): void {
@@ -50,7 +51,7 @@ export function checkAnswers(answers: Answers): void {
   if (ladenKg < emptyKg)
     throw new InputError(
       'ladenKg',
-      `Laden it weighs ${ladenKg} kg, less than the ${emptyKg} kg empty.`,
+      `Laden mass is ${ladenKg} kg, less than the empty mass of ${emptyKg} kg.`,
     );
   if (vehicle === 'motorcycle') return;
   const least = railsOverMm + 2 * tyreOf(tyre).widthMm;
@@ -58,6 +59,6 @@ export function checkAnswers(answers: Answers): void {
   if (track < least)
     throw new InputError(
       'railsOverMm',
-      `Rails ${railsOverMm} mm over their outsides leave no room for the wheels in a track of ${track} mm.`,
+      `Rails ${railsOverMm} mm apart, outside to outside, leave no room for wheels on a track of ${track} mm.`,
     );
 }

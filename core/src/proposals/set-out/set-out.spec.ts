@@ -64,7 +64,7 @@ describe.each(VEHICLES)('%s, as it is before anything is said', (vehicle) => {
     expect(readPlan(writePlan(plan))).toEqual(plan);
     expect(sumsOf(plan).lines).toBeGreaterThan(0);
   });
-  test('every place is a guess, every figure of Size too, and its brakes are all fed', () => {
+  test('anywhere is a guess, every figure of Size too, and its brakes are all fed', () => {
     const { points, ports } = viewPlan(plan);
     for (const { fixed } of [...points.values(), ...ports.values()]) expect(fixed.guess).toBe(true);
     expect(
@@ -125,15 +125,15 @@ test('another vehicle keeps what was said and takes its own for the rest', () =>
 test('answers that cannot be are refused by name and figure', () => {
   const van = defaultsFor('van');
   expect(() => sketch({ ...van, wheelbaseMm: 90 })).toThrow(
-    /Wheelbase of 90 mm lies outside 800 to 8000 mm/,
+    /Wheelbase of 90 mm is outside 800 to 8000 mm/,
   );
   expect(() => sketch({ ...van, ladenKg: 1000 })).toThrow(
-    /Laden it weighs 1000 kg, less than the 1400 kg empty/,
+    /Laden mass is 1000 kg, less than the empty mass of 1400 kg/,
   );
   expect(() => sketch({ ...van, railsOverMm: 1500 })).toThrow(
-    /no room for the wheels in a track of 1480/,
+    /Rails 1500 mm apart, outside to outside, leave no room for wheels on a track of 1480 mm/,
   );
-  expect(() => sketch({ ...van, tube: 'straw' })).toThrow(/No tube is called straw/);
+  expect(() => sketch({ ...van, tube: 'straw' })).toThrow(/No tube in the catalog is called straw/);
 });
 
 test('whatever is answered within its limits draws a plan that can be opened again, or is refused in a sentence', () => {

@@ -31,7 +31,7 @@ function made(rimIn: number, wallMm: number, widthMm: number, text: string): Tyr
   if (wallMm <= 0 || freeRadiusMm < LEAST_MM || freeRadiusMm > MOST_MM)
     throw new InputError(
       'tyre',
-      `${text} would stand ${Math.round(freeRadiusMm)} mm tall from hub to ground: read it again.`,
+      `${text} would stand ${Math.round(freeRadiusMm)} mm from hub to ground. Read the size again.`,
     );
   return { freeRadiusMm, radiusMm: STANDING * freeRadiusMm, widthMm, rimRadiusMm };
 }
@@ -66,6 +66,6 @@ export function tyreOf(written: string): Tyre {
   }
   throw new InputError(
     'tyre',
-    `“${text}” is no tyre that is known here: write it as on the tyre, 205/65 R16, 31x10.5R15 or 6.50-16.`,
+    `“${text}” is not a known tire size. Enter it as marked: 205/65 R16, 31x10.5R15 or 6.50-16.`,
   );
 }

@@ -65,8 +65,7 @@ const turned = (deg: number): number => {
 };
 
 function check({ cutMm, odMm, readings }: CorrectInput, developedMm: number, bends: number): void {
-  if (!bends)
-    throw new InputError('nodesMm', 'This line has no bends: there is nothing to correct.');
+  if (!bends) throw new InputError('nodesMm', 'This line has no bends to correct.');
   if (cutMm < developedMm - MOST_SHORT_MM)
     throw new InputError(
       'cutMm',
@@ -75,7 +74,7 @@ function check({ cutMm, odMm, readings }: CorrectInput, developedMm: number, ben
   if (readings.length > bends)
     throw new InputError(
       `readings[${bends}]`,
-      `There are ${bends} bends and ${readings.length} readings: one for each bend made.`,
+      `There are ${bends} bends and ${readings.length} readings. Enter one for each bend made.`,
     );
   const most: Reading = { endToBendMm: cutMm + odMm / 2, heightMm: cutMm, tipToTipMm: cutMm };
   for (const [i, reading] of readings.entries())
@@ -83,7 +82,7 @@ function check({ cutMm, odMm, readings }: CorrectInput, developedMm: number, ben
       if (reading[field] > most[field] + 1e-9)
         throw new InputError(
           `readings[${i}].${field}`,
-          `${figure(reading[field])} mm cannot be read on a tube of ${figure(cutMm)} mm.`,
+          `${figure(reading[field])} mm cannot be measured on a tube of ${figure(cutMm)} mm.`,
         );
 }
 

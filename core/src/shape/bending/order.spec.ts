@@ -306,12 +306,12 @@ describe('which way round and in what order', () => {
     };
     expect(inTheWay(order(NODES, { bench }), 2, 'a', made)).toBeNull();
     expect(inTheWay(order(NODES, { bench, tube: { ...tube, slid: [nut] } }), 2, 'a', made)).toBe(
-      'what is slid on it meets a pin',
+      'the parts slid on hit a pin',
     );
   });
 
   test.each(['hand', 'fixed', 'vice'] as const)(
-    'a plain tube of two flat bends is free in the usual %s bender',
+    'a plain tube of two flat bends is free in standard %s bender',
     (standing) => {
       const flat: Vec3[] = [
         [0, 0, 0],

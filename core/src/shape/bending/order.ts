@@ -79,7 +79,7 @@ export function inTheWay(
   const solids = [dieSolid(dieRadiusMm, tube.odMm), ...bench.solids];
   const lever = leverSolid(bench, tube.odMm);
   const named = (rod: PosedRod, what: string): string =>
-    rod.slid ? `what is slid on it meets ${what}` : what;
+    rod.slid ? `the parts slid on hit ${what}` : what;
   for (const share of SHARES) {
     const angleDeg = share * tube.bends[k]!.bendDeg;
     const rods = pose(tube, k, clamped, angleDeg, made);

@@ -89,7 +89,7 @@ const costOf = ({ spans }: Clips): number =>
   spans.reduce((sum, span) => sum + span.lengthMm ** 2, 0);
 
 describe('fewest clips, evenly', () => {
-  test('spans between are alike where nothing is in the way', () => {
+  test('spans between are alike where nothing is before you can sign', () => {
     const found = clips(LIMITS);
     expect(found.positionsMm).toHaveLength(7);
     for (const at of [0, 1, 2, 3, 4, 5, 6])
@@ -196,7 +196,7 @@ describe('plans that cannot be met', () => {
       'nowhere near the first end',
       { forbiddenMm: [[0, 150]] },
       'forbiddenMm[0]',
-      /from 0 mm to 150 mm, and the first clip is wanted between 0 mm and 100 mm/,
+      /from 0 mm to 150 mm, and the first clip must be between 0 mm and 100 mm/,
     ],
     [
       'nowhere near the far end',
@@ -241,7 +241,7 @@ describe('plans that cannot be met', () => {
       'a stretch the wrong way round',
       { forbiddenMm: [[500, 400]] },
       'forbiddenMm[0]',
-      /put the lower figure first/,
+      /Enter the lower figure first/,
     ],
     ['a wall thicker than the tube', { wallMm: 3 }, 'wallMm', /does not fit twice/],
     [

@@ -73,11 +73,11 @@ function refuse(closed: readonly Closed[], past: number, most: number, lengthMm:
   if (!cause)
     throw new InputError(
       'maxSpanMm',
-      `The ${what} would have to sit at ${mm(most)}, where the tube has no room for it.`,
+      `The ${what} would be at ${mm(most)}, where the tube has no room for a clip.`,
     );
   throw new InputError(
     cause.index === null ? 'forbiddenMm' : `forbiddenMm[${cause.index}]`,
-    `No clip can sit from ${mm(Math.max(cause.from, 0))} to ${mm(Math.min(cause.to, lengthMm))}, and the ${what} is wanted between ${mm(past)} and ${mm(most)}.`,
+    `No clip fits from ${mm(Math.max(cause.from, 0))} to ${mm(Math.min(cause.to, lengthMm))}, and the ${what} must be between ${mm(past)} and ${mm(most)}.`,
   );
 }
 
@@ -98,7 +98,7 @@ function fewest(
   }
   throw new InputError(
     'excitationHz',
-    `More than ${MOST_CLIPS} clips would be wanted: spans may be ${mm(spanMm)} at most.`,
+    `More than ${MOST_CLIPS} clips needed: the span limit is ${mm(spanMm)}.`,
   );
 }
 
@@ -155,7 +155,7 @@ export function clips(input: ClipLimits): Clips {
     if (from > to)
       throw new InputError(
         `forbiddenMm[${i}]`,
-        `This stretch runs from ${mm(from)} back to ${mm(to)}: put the lower figure first.`,
+        `This stretch runs from ${mm(from)} back to ${mm(to)}. Enter the lower figure first.`,
       );
   if (2 * input.wallMm > input.odMm)
     throw new InputError(
@@ -175,6 +175,7 @@ export function clips(input: ClipLimits): Clips {
   const closed = mergeStretches(forbiddenMm, lengthMm);
   const places = best(closed, lengthMm, spanMm, endMm, fewest(closed, lengthMm, spanMm, endMm));
   // The greedy count is feasible for the even spacing too: both use the same bounds.
-  if (!places) throw new Error('Clips that can be reached one by one could not be evened out.');
+  if (!places)
+    throw new Error('Even spacing failed though single clips fit. Report this as a fault.');
   return answer(places);
 }

@@ -37,10 +37,10 @@ export function readCentreLinesCsv(text: string): NamedLine[] {
   if (missing.length)
     throw new InputError(
       '',
-      `This is no list of centre lines: the column "${missing[0]}" is missing. It wants ${HEAD.join(', ')}.`,
+      `Not a list of center lines: column "${missing[0]}" is missing. Columns needed: ${HEAD.join(', ')}.`,
     );
   if (data.length > MOST_ROWS)
-    throw new InputError('', `${data.length} rows are more than the ${MOST_ROWS} that are read.`);
+    throw new InputError('', `${data.length} rows is more than the ${MOST_ROWS} allowed.`);
   const lines = new Map<string, Vec3[]>();
   for (const [i, row] of data.entries()) {
     const number = (column: string): number => {
@@ -54,13 +54,13 @@ export function readCentreLinesCsv(text: string): NamedLine[] {
       return value;
     };
     const name = (row['line'] ?? '').trim().replace(/^'(?='*[=+\-@])/, '');
-    if (!name) throw new InputError(`rows[${i}].line`, `Row ${i + 2} names no line.`);
+    if (!name) throw new InputError(`rows[${i}].line`, `Row ${i + 2} has no line name.`);
     const at: Vec3 = [number('x_mm'), number('y_mm'), number('z_mm')];
     lines.set(name, [...(lines.get(name) ?? []), at]);
   }
   return [...lines].map(([name, nodesMm]) => {
     if (nodesMm.length < 2)
-      throw new InputError('', `${name} has one point only: a line wants two or more.`);
+      throw new InputError('', `${name} has one point. A line needs two or more.`);
     return { name, nodesMm };
   });
 }
@@ -79,6 +79,6 @@ export function csvRows(text: string): string[][] {
   const delimiter = head.includes('\t') ? '\t' : head.includes(';') ? ';' : ',';
   const { data } = Papa.parse<string[]>(text.trim(), { skipEmptyLines: true, delimiter });
   if (data.length > MOST_ROWS)
-    throw new InputError('', `${data.length} rows are more than the ${MOST_ROWS} that are read.`);
+    throw new InputError('', `${data.length} rows is more than the ${MOST_ROWS} allowed.`);
   return data;
 }

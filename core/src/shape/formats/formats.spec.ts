@@ -241,32 +241,32 @@ describe('tubes read from STEP', () => {
   });
 
   test.each([
-    ['nothing of the kind', 'solid a', /no STEP file/],
-    ['no solid', made.replace('MANIFOLD_SOLID_BREP', 'FACETED_BREP'), /holds no solid/],
+    ['nothing of the kind', 'solid a', /Not a STEP file/],
+    ['no solid', made.replace('MANIFOLD_SOLID_BREP', 'FACETED_BREP'), /The file has no solid/],
     [
       'no unit',
       made.replace('SI_UNIT(.MILLI.,.METRE.)', 'SI_UNIT(.KILO.,.METRE.)'),
-      /millimetres, metres or inches/,
+      /The file does not say whether it is in millimeters, meters or inches/,
     ],
     [
       'an assembly that moves its parts',
       `${made}#9=ITEM_DEFINED_TRANSFORMATION('','',#1,#2);`,
-      /moved about by an assembly/,
+      /The file is an assembly that moves its solids/,
     ],
     [
       'a lost instance',
       made.replace(/#\d+=CLOSED_SHELL.*?;/, ''),
-      /refers to #\d+, which it does not hold/,
+      /it refers to #312, which is missing/,
     ],
     [
-      'a face taken away',
+      'a face removed',
       made.replace(/(CLOSED_SHELL\('',\(#\d+),#\d+/, '$1'),
-      /T is no plain tube: it has 4 ends/,
+      /T is not a plain tube: it has 4 ends/,
     ],
     [
       'a place that is none',
       made.replace(/(CARTESIAN_POINT\('',\()[^,]+/g, '$1'),
-      /T is no plain tube/,
+      /T is not a plain tube/,
     ],
     [
       'a place far away',
@@ -274,12 +274,12 @@ describe('tubes read from STEP', () => {
         '(LENGTH_UNIT()NAMED_UNIT(*)SI_UNIT(.MILLI.,.METRE.))',
         '(LENGTH_UNIT()NAMED_UNIT(*)SI_UNIT($,.METRE.))',
       ),
-      /nowhere near a vehicle/,
+      /T has a corner far outside any vehicle, or with no position/,
     ],
     [
       'no round skin',
       made.replaceAll(/CYLINDRICAL_SURFACE|TOROIDAL_SURFACE/g, 'B_SPLINE_SURFACE'),
-      /T is no tube: it has no round skin/,
+      /it has no round skin/,
     ],
   ])('%s ends in a sentence', (_, text, sentence) => {
     expect(() => readTubesStep(text)).toThrow(sentence);
@@ -394,8 +394,8 @@ describe('centre lines as CSV', () => {
     ],
     ['line,x_mm,y_mm,z_mm\nR1,0,,0', 'rows[0].y_mm', /Row 2: "" in y_mm/],
     ['line,x_mm,y_mm,z_mm\nR1,0,1e9,0', 'rows[0].y_mm', /"1e9"/],
-    ['line,x_mm,y_mm,z_mm\n,0,0,0', 'rows[0].line', /Row 2 names no line/],
-    ['line,x_mm,y_mm,z_mm\nR1,0,0,0', '', /R1 has one point only/],
+    ['line,x_mm,y_mm,z_mm\n,0,0,0', 'rows[0].line', /Row 2 has no line name/],
+    ['line,x_mm,y_mm,z_mm\nR1,0,0,0', '', /R1 has one point/],
     ['', '', /column "line" is missing/],
   ])('%j is refused with its place', (text, path, sentence) => {
     try {

@@ -28,6 +28,6 @@ describe('a logger’s file', () => {
       expect(new Qty(`1 ${unit}`).to('MPa').scalar).toBeCloseTo(factor, 8);
   });
   it('is refused where it is no table', () => {
-    expect(() => readLoggerFile('nothing at all')).toThrow('no table of readings');
+    expect(() => readLoggerFile('nothing at all')).toThrow('Not a table of readings');
   });
 });

@@ -28,10 +28,10 @@ export function readLoggerFile(text: string): LoggerFile {
   if (!head || head.length < 2)
     throw new InputError(
       '',
-      'This is no table of readings: it wants two columns or more, with their names in the first row.',
+      'Not a table of readings. It needs two or more columns, with names in the first row.',
     );
   if (rows.length > MOST_ROWS)
-    throw new InputError('', `${rows.length} rows are more than the ${MOST_ROWS} that are read.`);
+    throw new InputError('', `${rows.length} rows is more than the ${MOST_ROWS} allowed.`);
   return { columns: head.map((name, i) => name.trim() || `column ${i + 1}`), rows };
 }
 
@@ -71,9 +71,9 @@ export function readingsOf(
       number(travel) * TRAVEL_UNITS[travelUnit],
     ];
     const why = !Number.isFinite(p)
-      ? `"${row[pressure] ?? ''}" is no pressure`
+      ? `"${row[pressure] ?? ''}" is not a pressure`
       : !Number.isFinite(t)
-        ? `"${row[travel] ?? ''}" is no travel`
+        ? `"${row[travel] ?? ''}" is not a travel`
         : p < 0 || p > 200
           ? `${p.toFixed(2)} MPa is outside 0 to 200`
           : t < -10 || t > 1000

@@ -40,7 +40,7 @@ function list(text: string): readonly Value[] {
     if (bracket === '(') open.push([]);
     else if (bracket === ')') {
       const closed = open.pop()!;
-      if (!open.length) return refuse('Its brackets do not match: the file is damaged.');
+      if (!open.length) return refuse('The file is damaged: brackets do not match.');
       open.at(-1)!.push(closed);
     } else
       open
@@ -69,7 +69,8 @@ function scaleOf(text: string): number {
   if (inch) return 25.4;
   const known: Record<string, number> = { '.MILLI.': 1, '.CENTI.': 10, $: 1000 };
   return (
-    (si && known[si]) || refuse('It does not say whether it is in millimetres, metres or inches.')
+    (si && known[si]) ||
+    refuse('The file does not say whether it is in millimeters, meters or inches.')
   );
 }
 
@@ -93,10 +94,10 @@ const SAME_MM = 0.01;
  */
 export function readTubesStep(text: string): (NamedLine & { readonly odMm: number })[] {
   if (!/^\s*ISO-10303-21;/.test(text))
-    refuse('This is no STEP file: it does not begin with ISO-10303-21.');
+    refuse('Not a STEP file: it does not start with ISO-10303-21.');
   if (/ITEM_DEFINED_TRANSFORMATION/.test(text))
     refuse(
-      'Its solids are moved about by an assembly: save them as parts that stand where they belong.',
+      'The file is an assembly that moves its solids. Save the tubes as parts in their final positions.',
     );
   const all = instances(text);
   const scaleMm = scaleOf(text);
@@ -104,7 +105,7 @@ export function readTubesStep(text: string): (NamedLine & { readonly odMm: numbe
     const ref = (value as { ref?: number } | null)?.ref;
     return (
       all.get(ref ?? -1) ??
-      refuse(`It refers to #${ref ?? '?'}, which it does not hold: the file is damaged.`)
+      refuse(`The file is damaged: it refers to #${ref ?? '?'}, which is missing.`)
     );
   };
   const vector = (entity: Entity): Vec3 => {
@@ -150,18 +151,16 @@ export function readTubesStep(text: string): (NamedLine & { readonly odMm: numbe
       });
       const ends = [...new Set(met)];
       if (ends.length !== 2)
-        refuse(
-          `${name} is no plain tube: one of its faces does not run from one section to another.`,
-        );
+        refuse(`${name} is not a plain tube: one face does not run from section to section.`);
       // A skin may be cut lengthwise into two faces.
       const [a, b] = ends as [number, number];
       if (!stretches.some((stretch) => stretch.ends.includes(a) && stretch.ends.includes(b)))
         stretches.push({ ends: [a, b], bent });
     }
-    if (!stretches.length) refuse(`${name} is no tube: it has no round skin.`);
+    if (!stretches.length) refuse(`${name} is not a tube: it has no round skin.`);
     return [{ name, nodesMm: nodesAlong(name, stations, stretches), odMm: 2 * radiusMm }];
   });
-  return tubes.length ? tubes : refuse('It holds no solid.');
+  return tubes.length ? tubes : refuse('The file has no solid.');
 }
 
 /** Products' names by the solids that show them. */
@@ -189,13 +188,13 @@ function nodesAlong(
   const ends = stations.flatMap((_, i) =>
     stretches.filter(({ ends }) => ends.includes(i)).length === 1 ? [i] : [],
   );
-  if (ends.length !== 2) refuse(`${name} is no plain tube: it has ${ends.length} ends.`);
+  if (ends.length !== 2) refuse(`${name} is not a plain tube: it has ${ends.length} ends.`);
   let here = ends[0]!;
   const nodes: Vec3[] = [stations[here]!.at];
   const left = new Set(stretches);
   while (left.size) {
     const next = [...left].find((stretch) => stretch.ends.includes(here));
-    if (!next) return refuse(`${name} is in pieces that do not meet.`);
+    if (!next) return refuse(`${name} is in separate pieces.`);
     left.delete(next);
     const there = next.ends[0] === here ? next.ends[1] : next.ends[0];
     if (next.bent) nodes.push(cornerOf(name, stations[here]!, stations[there]!));
@@ -203,7 +202,7 @@ function nodesAlong(
   }
   nodes.push(stations[here]!.at);
   if (nodes.flat().some((mm) => !(Math.abs(mm) <= MOST_MM)))
-    refuse(`${name} has a corner that is nowhere near a vehicle, or no place at all.`);
+    refuse(`${name} has a corner far outside any vehicle, or with no position.`);
   return nodes;
 }
 
@@ -212,7 +211,6 @@ function cornerOf(name: string, from: Station, to: Station): Vec3 {
   const [a, b] = [unit(from.axis)!, unit(to.axis)!];
   const normal = cross(a, b);
   const square = dot(normal, normal);
-  if (square < 1e-9)
-    return refuse(`${name} has a bend of 180° or of nothing, which has no corner.`);
+  if (square < 1e-9) return refuse(`${name} has a bend of 180° or 0°, which has no corner.`);
   return addScaled(from.at, a, dot(cross(sub(to.at, from.at), b), normal) / square);
 }

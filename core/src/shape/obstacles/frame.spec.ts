@@ -56,7 +56,7 @@ const drum = fc.tuple(point, way, size, size).map(([centre, axis, radiusMm, half
   halfMm,
 }));
 
-describe("distances against three's own", () => {
+describe('distances against three’s own', () => {
   test('a point to a turned box: OBB.clampPoint', () => {
     fc.assert(
       fc.property(box, point, (solid, p) => {

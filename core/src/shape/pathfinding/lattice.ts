@@ -73,6 +73,6 @@ export function placeOf({ mm: [xs, ys, zs] }: Lattice, node: number): Vec3 {
 /** The node at a place that the lattice was made through. */
 export function nodeOf(lattice: Lattice, at: Vec3): number {
   const index = lattice.mm.map((list, axis) => list.indexOf(at[axis]!));
-  if (index.includes(-1)) throw new Error(`The lattice has no node at ${at.join(', ')}.`);
+  if (index.includes(-1)) throw new Error(`The search grid has no node at ${at.join(', ')}.`);
   return nodeAt(lattice, index[0]!, index[1]!, index[2]!);
 }

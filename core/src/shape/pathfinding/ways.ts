@@ -76,7 +76,7 @@ export function problemOf(input: WayInput): Problem {
   if (lattice.count > MOST_NODES)
     throw new InputError(
       'pitchMm',
-      `A lattice of ${pitchMm} mm has ${lattice.count} places between these ports: ${MOST_NODES} are looked through at most. Take it coarser.`,
+      `A grid of ${pitchMm} mm has ${lattice.count} points between these ports. The limit is ${MOST_NODES}. Use a coarser grid.`,
     );
   return { lattice, costs: edgeCosts(lattice, input), from, to };
 }

@@ -74,7 +74,7 @@ export function judge(
   if (!found)
     throw new InputError(
       path,
-      `No shape of ${lengthMm} mm came to rest between these ends: nothing can be said of it.`,
+      `No shape of ${lengthMm} mm was found between these ends. Check length and end directions.`,
     );
   const { shape, rods } = found;
   const kinks = shape.minRadiusMm !== null && shape.minRadiusMm < minRadiusMm;
@@ -158,7 +158,7 @@ function checked(clamp: Clamp, path: string): void {
   if (!unit(clamp.direction))
     throw new InputError(
       `${path}.direction`,
-      'This direction has no length: say which way the hose leaves its end.',
+      'This direction has zero length. Enter the direction in which the hose leaves the end.',
     );
 }
 
@@ -189,7 +189,7 @@ export function hose({ lengthMm, find, endA, states, minRadiusMm }: HoseInput): 
   if (find.maxMm / find.stepMm > MOST_LENGTHS)
     throw new InputError(
       'find.stepMm',
-      `Steps of ${find.stepMm} mm up to ${find.maxMm} mm are more than ${MOST_LENGTHS} lengths: take longer steps.`,
+      `Steps of ${find.stepMm} mm up to ${find.maxMm} mm is more than ${MOST_LENGTHS} lengths. Use longer steps.`,
     );
   const found = findLength(endA, states, minRadiusMm, find);
   return found === null

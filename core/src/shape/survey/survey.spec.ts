@@ -125,7 +125,7 @@ describe('a point from tape readings', () => {
       'an unknown datum',
       { datumsMm: SQUARE, tapes: [...exact(SQUARE, [1, 1, 900]), { from: 'Z', readMm: 3 }] },
       'tapes[4].from',
-      /no datum "Z"/,
+      /No datum is called "Z"/,
     ],
     ['no side', { datumsMm: SQUARE, tapes: exact(SQUARE, [1, 1, 900]) }, 'side', /above or below/],
     [

@@ -72,7 +72,7 @@ function check({ datumsMm, names = {}, tapes, offsets = [] }: SurveyInput): Read
     axis: Axis | null,
   ): Reading => {
     const datum = Object.hasOwn(datumsMm, one.from) ? datumsMm[one.from] : undefined;
-    if (!datum) throw new InputError(`${path}.from`, `There is no datum "${one.from}".`);
+    if (!datum) throw new InputError(`${path}.from`, `No datum is called "${one.from}".`);
     const sigma = one.sigmaMm ?? DEFAULT_TAPE_SIGMA_MM;
     return { datum, from: names[one.from] ?? one.from, readMm, weight: 1 / (sigma * sigma), axis };
   };
@@ -100,15 +100,15 @@ function missSentence(readings: readonly Reading[], best: Fit): string {
       if (gap > worst.gap)
         worst = {
           gap,
-          text: `The tapes from ${a.from} and ${b.from} miss each other by ${figure(gap)} mm`,
+          text: `Tapes from ${a.from} and ${b.from} miss each other by ${figure(gap)} mm`,
         };
     }
   }
-  if (worst.gap > MIRROR_MM) return `${worst.text}: no point lies on both. Read them again.`;
+  if (worst.gap > MIRROR_MM) return `${worst.text}. Read both again.`;
   const miss = Math.max(...readings.map((r) => Math.abs(residual(r, best.point))));
   return miss > 0.05
-    ? `The tapes cannot meet: at the best point they miss by ${figure(miss)} mm. Read them again.`
-    : `The point lies in the plane of its datums (they miss by ${figure(miss)} mm): how far it stands off that plane cannot be told. Read from a datum off that plane.`;
+    ? `The tapes do not meet: the best point misses by ${figure(miss)} mm. Read them again.`
+    : `The point is in the plane of its datums (misfit ${figure(miss)} mm), so its distance off that plane is unknown. Add a tape from a datum off that plane.`;
 }
 
 /** The tape with the largest standardized residual |v|/(σ·√r), r its redundancy number, where it passes 3.29 with five tapes or more. */
@@ -140,7 +140,7 @@ export function survey(input: SurveyInput): Survey {
   if (offLineMm < IN_PLANE_MM)
     throw new InputError(
       'tapes',
-      'The datums read from lie in one line: read from one off that line.',
+      'The datums are in one line. Add a tape from a datum off that line.',
     );
   const inPlane = offPlaneMm <= IN_PLANE_MM;
   const normal = axes[0];
@@ -159,7 +159,7 @@ export function survey(input: SurveyInput): Survey {
     if (!input.side)
       throw new InputError(
         'side',
-        'The datums lie in one plane, so two points fit: say whether the point is above or below.',
+        'The datums are in one plane, so two points fit. Choose above or below.',
       );
     best = onSide(over, under, input.side);
   }
@@ -202,7 +202,7 @@ function withOffsets(
   if (other && !side)
     throw new InputError(
       'side',
-      'Two points fit these readings: say whether the point is above or below its datums.',
+      'Two points fit these readings. Choose above or below the datums.',
     );
   const found = surveyed(readings, other ? onSide(best, other, side!) : best);
   return {

@@ -188,10 +188,10 @@ export function fitRectangle(readMm: SquareInput['readMm']): Fit {
     const off = worst(unfolded ?? any);
     if (worst(any) <= MOST_OFF_MM && (!unfolded || !isUnfolded(cornersOf(any.at))))
       return refuse(
-        `Only a figure folded over itself has these six lengths${unfolded ? `; laid flat it misses by ${figure(off, 0)} mm` : ` (it misses by ${figure(off)} mm)`}: sides and diagonals may be swapped.`,
+        `These six lengths fold the frame over itself${unfolded ? `; laid flat the misfit is ${figure(off, 0)} mm` : ` (misfit ${figure(off)} mm)`}. Check that no side and diagonal are swapped.`,
       );
     return refuse(
-      `No frame has these six lengths: the nearest misses by ${figure(off, 0)} mm. Read them again.`,
+      `No frame has these six lengths: the closest misses by ${figure(off, 0)} mm. Read them again.`,
     );
   }
   return unfolded;

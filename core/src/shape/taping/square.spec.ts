@@ -108,7 +108,7 @@ describe('is the frame square', () => {
       SPANS.reduce((sum, span) => sum + (3.29 * 2) ** 2 / found[span].unseenMm ** 2, 0),
     ).toBeCloseTo(1, 6);
   });
-  test('the slip that explains the misfit does: taken away, the readings agree', () => {
+  test('the slip that explains the misfit does: removed, the readings agree', () => {
     const readMm = { ...LADDER, right: 2418 };
     const { explainsMm } = suspectTapes({ readMm }).right;
     expect(square({ readMm }).verdict).toBe('tapes-disagree');
@@ -137,7 +137,7 @@ describe('is the frame square', () => {
     ).toBe(0);
   });
   test.each<[string, Partial<SquareInput['readMm']>, RegExp]>([
-    ['a rail far too long', { left: 4000 }, /the nearest misses by \d+ mm/],
+    ['a rail far too long', { left: 4000 }, /the closest misses by \d+ mm/],
     [
       'sides and diagonals swapped',
       {
@@ -146,7 +146,7 @@ describe('is the frame square', () => {
         diagonalLeft: 2400,
         diagonalRight: 2400,
       },
-      /folded over itself/,
+      /fold the frame over itself/,
     ],
     [
       'all in one line',

@@ -90,7 +90,7 @@ export function square({
   if (!inverse)
     throw new InputError(
       'readMm',
-      'These readings leave the corners free to move: they come to lie in one line.',
+      'These readings put all corners in one line, so nothing can be checked.',
     );
   const slopes = rackSlopes(fit.at);
   const rackMm = diagonalDifference(fit.at);

@@ -15,7 +15,7 @@ const faultOf = (run: () => unknown): InputError => {
   throw new Error('no fault');
 };
 
-describe('a centre line into a bend table', () => {
+describe('a center line to a bend table', () => {
   /*
    * Worked by hand: corners 200 along, 150 square to it, 120 up; R = 15, both bends 90°, so T = 15 and arc = 15·π/2 = 23.5619.
    * Straights: 200 − 15 = 185; 150 − 30 = 120; 120 − 15 = 105. Developed 185 + 23.5619 + 120 + 23.5619 + 105 = 457.1239;
@@ -63,7 +63,7 @@ describe('a centre line into a bend table', () => {
     );
   });
 
-  test("lengths agree with three's curves on the same centre lines", () => {
+  test('lengths agree with three’s curves on the same centre lines', () => {
     fc.assert(
       fc.property(bendTables, (given) => {
         const nodesMm = nodesOf(given);
@@ -134,7 +134,7 @@ describe('a centre line into a bend table', () => {
       ],
       15,
       'nodesMm[2]',
-      /nodes 1 and 2 there are 20 mm and the bends need 30: 10 mm short/,
+      /nodes 1 and 2 there are 20 mm, and the bends need 30: 10 mm short/,
     ],
     [
       'an end straight too short',

@@ -63,10 +63,7 @@ export interface Corner {
 export function cornersOf(nodesMm: readonly Vec3[]): Corner[] {
   for (let i = 1; i < nodesMm.length; i++) {
     if (distance(nodesMm[i - 1]!, nodesMm[i]!) <= SAME_POINT_MM) {
-      throw new InputError(
-        `nodesMm[${i}]`,
-        `Corners ${i - 1} and ${i} are the same point: a straight between them has no length.`,
-      );
+      throw new InputError(`nodesMm[${i}]`, `Corners ${i - 1} and ${i} are the same point.`);
     }
   }
   const corners: Corner[] = [];
@@ -78,7 +75,7 @@ export function cornersOf(nodesMm: readonly Vec3[]): Corner[] {
     if (bendDeg > REVERSAL_DEG)
       throw new InputError(
         `nodesMm[${i}]`,
-        `The line doubles back at corner ${i} (${figure(bendDeg)}°); ${REVERSAL_DEG}° is the most.`,
+        `The line doubles back at corner ${i} (${figure(bendDeg)}°); ${REVERSAL_DEG}° is the limit.`,
       );
     if (bendDeg <= STRAIGHT_DEG) continue;
     corners.push({
@@ -121,7 +118,7 @@ function feedBetween(fromNode: number, toNode: number, lengthMm: number, neededM
   if (feed < -ROOM_TOLERANCE * lengthMm) {
     throw new InputError(
       `nodesMm[${toNode}]`,
-      `Between nodes ${fromNode} and ${toNode} there are ${figure(lengthMm)} mm and the bends need ${figure(neededMm)}: ${figure(-feed, 2)} mm short.`,
+      `Between nodes ${fromNode} and ${toNode} there are ${figure(lengthMm)} mm, and the bends need ${figure(neededMm)}: ${figure(-feed, 2)} mm short.`,
     );
   }
   return Math.max(feed, 0);

@@ -20,7 +20,7 @@ const LEAST_BETWEEN_DEG = 45;
 
 const directionAt = (path: string, v: Vec3): Vec3 => {
   const u = unit(v);
-  if (!u) throw new InputError(path, 'A direction of no length points nowhere.');
+  if (!u) throw new InputError(path, 'The direction has zero length.');
   return u;
 };
 
@@ -38,14 +38,14 @@ export function unbend({ startMm, direction, normal, clrMm, bends, tailMm }: Unb
     );
   }
   if (bends.length && bends[0]!.rotateDeg !== 0)
-    throw new InputError('bends[0].rotateDeg', 'The first bend sets the plane: its turn is 0.');
+    throw new InputError('bends[0].rotateDeg', 'The first bend sets the plane. Enter rotation 0.');
   let along = directionAt('direction', direction);
   const given = directionAt('normal', normal);
   const between = Math.min(angleDeg(along, given), 180 - angleDeg(along, given));
   if (between < LEAST_BETWEEN_DEG)
     throw new InputError(
       'normal',
-      `The plane's normal stands ${figure(between)}° from the direction; ${LEAST_BETWEEN_DEG}° is the least.`,
+      `The plane’s normal stands ${figure(between)}° from the direction; ${LEAST_BETWEEN_DEG}° is the lower limit.`,
     );
   let plane = unit(addScaled(given, along, -dot(given, along)))!;
   let at = startMm;

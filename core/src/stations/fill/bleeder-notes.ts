@@ -23,18 +23,18 @@ export function bleederNotes(work: BleedView, view: PlanView, portId: string): s
   return [
     ...say(
       (network.bleeders.find(({ id }) => id === portId)?.trapMl ?? 0) > 0,
-      'Unbolt it and hold this bleeder on top, a block between the pads: as it hangs, air stays over it.',
+      'Unbolt the caliper and hold this bleeder at the top, with a block between the pads. As fitted, air stays above the bleeder.',
     ),
     ...say(
       way.some((pipe) => network.pipes[pipe]!.keeps),
-      'Fluid stands under pressure here: open it slowly, under a rag.',
+      'Fluid here is under pressure. Open slowly, under a rag.',
     ),
-    ...say(levers.length > 0, `Work the lever of ${levers.join(', ')} as well.`),
+    ...say(levers.length > 0, `Work the lever of ${levers.join(', ')} too.`),
     ...say(
       part.kind === 'modulator',
-      'A scan tool cycles its valves, where one is made for it; then it is bled once more.',
+      'Cycle the valves with a scan tool, if there is one for it. Then bleed again.',
     ),
-    ...say(part.kind === 'release-bearing', 'By its remote bleeder.'),
+    ...say(part.kind === 'release-bearing', 'Use the remote bleeder.'),
   ];
 }
 /** What is different about bleeding this vehicle, in sentences. Common practice; the makers' sheets come first. */
@@ -62,50 +62,50 @@ export function circuitNotes(work: BleedView, view: PlanView): string[] {
   return [
     ...(high
       ? [
-          `The reservoir stands below ${high === 1 ? 'a bleeder' : `${high} bleeders`}: gravity gives nothing there, and air climbs to the wheels, not back to it.`,
+          `The reservoir is below ${high === 1 ? 'a bleeder' : `${high} bleeders`}. Gravity does not flow there, and air rises to the wheels instead of the reservoir.`,
         ]
       : []),
     ...say(
       keeps,
       (names) =>
-        `A residual pressure valve keeps ${names} pressed when you stop: open that bleeder slowly, under a rag.`,
+        `A residual pressure valve keeps ${names} under pressure when you stop. Open that bleeder slowly, under a rag.`,
     ),
     ...say(
       named('metering-valve', 'combination-valve'),
       (names) =>
-        `${names}: hold the metering pin out for pot, pump or gravity; its warning shuttle may trip.`,
+        `${names}: hold the metering pin out for pot, pump or gravity. The warning shuttle can trip.`,
     ),
     ...say(
       two,
       (names) =>
-        `${names}: two bleeders on one cavity, which is counted once. The inner side first, then the outer, and the inner once more.`,
+        `${names}: two bleeders on one cavity, counted once. Bleed inner, outer, then inner again.`,
     ),
     ...say(
       traps,
       (names) =>
-        `${names}: air stays over the bleeder. Unbolt it and hold the bleeder on top while it is bled, a block between the pads.`,
+        `${names}: air stays above the bleeder. Unbolt the caliper and hold the bleeder at the top, with a block between the pads.`,
     ),
     ...say(
       named('handbrake-cylinder'),
-      (names) => `${names}: work its lever by hand while its circuit is bled.`,
+      (names) => `${names}: work the lever by hand while you bleed its circuit.`,
     ),
     ...say(
       named('modulator'),
       (names) =>
-        `${names}: master first, then its own bleeder, then the wheels; a scan tool cycles its valves, where one is made for it.`,
+        `${names}: bleed the master cylinder first, then the modulator, then the wheels. Cycle the valves with a scan tool, if there is one for it.`,
     ),
     ...say(
       named('actuator'),
-      (names) => `Furthest is measured from ${names}, not from the coupling.`,
+      (names) => `Farthest is measured from ${names}, not from the coupling.`,
     ),
     ...(work.work === 'clutch' &&
     parts.some(({ kind }) => kind === 'slave' || kind === 'release-bearing')
       ? [
-          'A clutch is often quicker from below: fluid pushed in at the slave, its rod pressed home. A bearing is bled by its remote bleeder.',
+          'A clutch is often quicker from below: push fluid in at the slave with its rod pressed home. Bleed a release bearing at its remote bleeder.',
         ]
       : []),
     ...(fluidById(view.plan.bleeding.fluidId)?.family === 'silicone'
-      ? ['Silicone froths: slow strokes, and an hour of rest before the last round.']
+      ? ['Silicone fluid foams. Use slow strokes, and wait an hour before the last round.']
       : []),
   ];
 }

@@ -156,12 +156,12 @@ export class BleedDrill {
     };
     const [leftMl, ranDry] = [this.sim.airMl, this.sim.drawnMl > 1e-9];
     const words = ranDry
-      ? 'The reservoir ran dry: air went in at the top, and the work began again.'
+      ? 'The reservoir ran dry. Air entered at the top, so you started over.'
       : leftMl > best.leftMl + 0.5
-        ? 'Air stays behind: see where it stands, and push that corner again.'
+        ? 'Air is left. See where, and bleed that wheel again.'
         : this.#spentMl > 2 * best.spentMl
-          ? 'No more air than the usual way leaves, at twice its fluid.'
-          : 'As clear as the usual way leaves it.';
+          ? 'As clear as the usual method, with twice the fluid.'
+          : 'As clear as the usual method.';
     return { leftMl, spentMl: this.#spentMl, strokes: this.#strokes, best, ranDry, words };
   }
 }

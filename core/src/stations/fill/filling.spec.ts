@@ -130,14 +130,14 @@ describe('methods', () => {
     const alone = lacks(1, ['hose and jar', 'pressure pot']);
     expect(alone['two-people']).toBe('needs 2 people');
     expect(alone['pressure']).toBe('needs cap adapter');
-    expect(alone['actuator']).toBe('there is no actuator');
+    expect(alone['actuator']).toBe('no actuator');
     expect(lacks(2, ['hose and jar'])['two-people']).toBe('');
     expect(
       lacks(2, ['vacuum pump', 'hose and jar'], {
         ...gannet,
         bleeding: { ...gannet.bleeding, fluidId: 'dot-5' },
       })['vacuum'],
-    ).toBe('silicone froths under vacuum');
+    ).toBe('silicone foams under vacuum');
   });
   it('one is picked by people, tools and the vehicle', () => {
     const picked = (plan: Plan, people: number, tools: Filling['tools']) =>
@@ -199,8 +199,10 @@ describe('the run', () => {
       reservoirMl: 55,
       corners: [{ strokes: 1, ml: 5 }, {}],
     });
-    expect(() => told(down, 'stroke')).toThrow('Shut the bleeder and let the pedal up');
-    expect(() => told(down, 'next')).toThrow('Shut the bleeder first');
+    expect(() => told(down, 'stroke')).toThrow(
+      'Close the bleeder and let the pedal up before the next stroke',
+    );
+    expect(() => told(down, 'next')).toThrow('Close the bleeder first');
     expect(() => told(small(), 'stroke')).toThrow('Open the bleeder first');
     expect(
       state(told(down, 'close', 'open', 'stroke', 'close', { act: 'out', out: 'clear' }, 'next')),
@@ -225,7 +227,7 @@ describe('the run', () => {
       ...Array.from({ length: 8 }, () => 'stroke' as const),
     );
     expect(state(low)).toMatchObject({ phase: 'low', reservoirMl: 20 });
-    expect(() => told(low, 'stroke')).toThrow('The reservoir is at its mark');
+    expect(() => told(low, 'stroke')).toThrow('The reservoir is at the mark');
     expect(() => told(low, 'next')).toThrow();
     expect(state(told(low, 'top-up'))).toMatchObject({ phase: 'open', reservoirMl: 60 });
     expect(state(told(low, { act: 'level', ml: 35 }))).toMatchObject({
@@ -236,7 +238,7 @@ describe('the run', () => {
   });
   it('no two bleeders stand open, but by gravity', () => {
     expect(() => told(small({ method: 'one-way' }), 'open', 'next')).toThrow(
-      'Shut the bleeder first',
+      'Close the bleeder first',
     );
     expect(state(told(small({ method: 'gravity' }), 'open', 'next', 'open')).open).toEqual([
       'a',
@@ -246,7 +248,7 @@ describe('the run', () => {
   it('a pot is vented before its cap is opened', () => {
     const low = told(small({ method: 'pressure' }), 'open', { act: 'read', ml: 40 });
     expect(() => told(low, 'top-up')).toThrow('Vent the pot first');
-    expect(() => told(low, 'vent')).toThrow('Shut the bleeder first');
+    expect(() => told(low, 'vent')).toThrow('Close the bleeder first');
     expect(state(told(low, 'close', 'vent', 'top-up'))).toMatchObject({
       phase: 'ready',
       reservoirMl: 60,
@@ -259,14 +261,14 @@ describe('the run', () => {
       titles.push(instructionOf(run, state(run), () => 'Rear left').title);
       run = told(run, { act: 'tried', how });
     }
-    expect(titles.map((title) => title.split(' ')[0])).toEqual(['Push', 'Tap', 'Shut', 'A']);
+    expect(titles.map((title) => title.split(' ')[0])).toEqual(['Push', 'Tap', 'Close', 'Stuck']);
     expect(instructionOf(run, state(run), () => '').title).toBe(
-      'Leave this corner and find the cause',
+      'Leave this wheel and find the cause',
     );
     expect(state(told(run, 'resume')).phase).toBe('down');
   });
   it('pause stops the clock, and is not possible with a bleeder open', () => {
-    expect(() => told(small(), 'open', 'pause')).toThrow('Shut the bleeder first');
+    expect(() => told(small(), 'open', 'pause')).toThrow('Close the bleeder first');
     const run = told(small(), 'pause');
     const later = withEvent(run, { act: 'resume', at: at(4000) });
     expect(state(later).seconds).toBe(1);
@@ -398,7 +400,7 @@ test('changes of fluid: seals and flushing to silicone, never to mineral oil unl
 });
 
 describe('the drill', () => {
-  it('rewards the usual way, and shows what leaving the bleeder open and a dry reservoir cost', () => {
+  it('rewards standard way, and shows what leaving the bleeder open and a dry reservoir cost', () => {
     const random = seeded(5);
     for (let k = 0; k < 4; k++) {
       const vehicle = drillVehicle(random);
@@ -487,7 +489,7 @@ test('what is different at a bleeder is said at its turn alone', () => {
     const view = viewPlan(plan);
     return bleederNotes(brakes(view), view, portId).join(' | ');
   };
-  expect(at(gannet, 'bleed-rr')).toMatch(/under pressure here: open it slowly/);
+  expect(at(gannet, 'bleed-rr')).toMatch(/Fluid here is under pressure\. Open slowly, under a rag/);
   expect(at(gannet, 'bleed-fr')).toBe('');
   const low = {
     ...gannet,
@@ -498,7 +500,9 @@ test('what is different at a bleeder is said at its turn alone', () => {
       ),
     })),
   };
-  expect(at(low, 'bleed-fr')).toMatch(/hold this bleeder on top/);
+  expect(at(low, 'bleed-fr')).toMatch(
+    /Unbolt the caliper and hold this bleeder at the top, with a block between the pads/,
+  );
   expect(at(low, 'bleed-fl')).toBe('');
   const lever = demo('wheatear');
   expect(['port-6', 'port-14'].map((id) => /lever/.test(at(lever, id)))).toEqual([false, true]);
@@ -567,16 +571,20 @@ test('what is different about a vehicle is said of that vehicle alone', () => {
     ).join(' | ');
   };
   // Gannet's master stands under its floor, below two of its bleeders.
-  expect(words(gannet)).toMatch(/stands below 2 bleeders/);
+  expect(words(gannet)).toMatch(/The reservoir is below 2 bleeders/);
   expect(words(gannet)).not.toMatch(/metering|lever|silicone|actuator/i);
   expect(words(gannet, 'clutch')).toMatch(/quicker from below/);
   expect(words(demo('dunlin'))).toMatch(/measured from Actuator/);
-  expect(words(demo('wheatear'))).toMatch(/Hydraulic handbrake: work its lever/);
+  expect(words(demo('wheatear'))).toMatch(
+    /Hydraulic handbrake: work the lever by hand while you bleed its circuit/,
+  );
   expect(words({ ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5' } })).toMatch(
-    /Silicone froths/,
+    /\| Silicone fluid foams/,
   );
   // Its rear outlet has a residual valve built in; without it nothing is said of one.
-  expect(words(gannet)).toMatch(/keeps R1 pressed/);
+  expect(words(gannet)).toMatch(
+    /\| A residual pressure valve keeps R1 under pressure when you stop/,
+  );
   const plain = {
     ...gannet,
     parts: gannet.parts.map((part) => ({

@@ -33,16 +33,16 @@ export function changeSteps(
   if (!was || !is || was === is) return { steps: [], never: false };
   const seals: ChangeStep = {
     key: 'seals',
-    text: 'Every seal and rubber hose renewed, in what the new fluid asks for',
+    text: 'Replace every seal and rubber hose with ones made for the new fluid',
   };
   const flushed: ChangeStep = {
     key: 'flushed',
-    text: 'All lines, valves and cavities flushed and blown dry',
+    text: 'Flush all lines, valves and cavities, and blow them dry',
   };
   if (was === 'mineral' || is === 'mineral')
     return {
       steps: [
-        { key: 'named', text: 'The sheet of every part names both families' },
+        { key: 'named', text: 'Every part’s sheet allows both kinds of fluid' },
         seals,
         flushed,
       ],

@@ -26,56 +26,56 @@ export function instructionOf(
       return {
         title: state.felt
           ? state.felt === 'firm'
-            ? 'Firm: shut the cap'
+            ? 'Firm: close the cap'
             : 'Still soft'
-          : 'All corners are through',
+          : 'All wheels done',
         detail: state.felt
           ? ''
-          : 'Every bleeder shut and capped, reservoir to its mark. How is the pedal?',
+          : 'Close and cap every bleeder, fill the reservoir to the mark. How is the pedal?',
         main: null,
       };
     case 'paused':
       return {
         title: 'Paused',
-        detail: 'Every bleeder is shut. Cap on: fluid takes up water from the air.',
+        detail: 'Every bleeder is closed. Put the cap on: fluid absorbs water from the air.',
         main: { act: 'resume', label: 'Go on' },
       };
     case 'extra':
       return {
         title: `Parking brake on and off, ${run.parkingTimes} times`,
-        detail: 'By the maker’s sheet, before the corners that come again.',
+        detail: 'On the maker’s sheet, before the wheels that repeat.',
         main: { act: 'extra', label: 'Done' },
       };
     case 'low':
       return run.method === 'pressure' && !state.vented
         ? {
-            title: state.open.length ? `${at}: shut the bleeder` : 'Vent the pot',
-            detail: `About ${Math.round(state.reservoirMl)} mL are left. The pot is vented before it is opened.`,
+            title: state.open.length ? `${at}: close the bleeder` : 'Vent the pot',
+            detail: `About ${Math.round(state.reservoirMl)} mL left. Vent the pot before you open it.`,
             main: state.open.length
-              ? { act: 'close', label: 'Shut' }
+              ? { act: 'close', label: 'Closed' }
               : { act: 'vent', label: 'Vented' },
           }
         : {
             title: 'Top up the reservoir',
-            detail: `About ${Math.round(state.reservoirMl)} mL are left, by what went through. New fluid only.`,
-            main: { act: 'top-up', label: 'Topped up, full' },
+            detail: `About ${Math.round(state.reservoirMl)} mL left, calculated from the volume bled. New fluid only.`,
+            main: { act: 'top-up', label: 'Topped up' },
           };
     case 'stalled': {
       const next = STALL_TRIES.find((one) => !state.tried.includes(one));
       const words = {
-        'back-fill': 'Push 20 mL in at the bleeder by syringe',
+        'back-fill': 'Push 20 mL in at the bleeder with a syringe',
         tap: 'Tap the line and the part with a plastic handle',
-        port: 'Shut the bleeder; open the tube nut at the part: does fluid come there?',
-        piston: 'A piston that is stuck: part off, piston freed, or a new one',
+        port: 'Close the bleeder; open the tube nut at the part: does fluid come out there?',
+        piston: 'Stuck piston: remove the part, free the piston or replace it',
       };
       return {
-        title: next ? words[next] : 'Leave this corner and find the cause',
+        title: next ? words[next] : 'Leave this wheel and find the cause',
         detail: next
-          ? `${at} gives nothing.`
-          : 'Compensating port shut by the pushrod, feed and outlet swapped, a tube pinched, a valve the wrong way round.',
+          ? `${at} gives no flow.`
+          : 'Possible causes: compensating port closed by the pushrod, feed and outlet swapped, a pinched tube, a valve fitted backward.',
         main: next
           ? { act: 'tried', label: 'Tried' }
-          : { act: 'resume', label: 'Back to the corner' },
+          : { act: 'resume', label: 'Back to the wheel' },
       };
     }
     case 'open':
@@ -84,40 +84,39 @@ export function instructionOf(
           title: run.method === 'back-fill' ? `${at}: push slowly` : `${at}: let it run`,
           detail:
             run.method === 'vacuum'
-              ? 'Small bubbles that never end come past the thread, not out of the line.'
+              ? 'Endless small bubbles come past the bleeder thread, not from the line.'
               : run.method === 'actuator'
-                ? 'Pin pulled: it pumps. Stop before the reservoir is low.'
-                : 'Hose end under fluid. Say what stands in the jar.',
-          main: enough ? { act: 'close', label: 'Shut' } : { act: 'read', label: '10 mL more' },
+                ? 'Pull the pin: the actuator pumps. Stop before the reservoir is low.'
+                : 'Keep the hose end under fluid. Enter the reading on the jar.',
+          main: enough ? { act: 'close', label: 'Closed' } : { act: 'read', label: '10 mL more' },
         };
       return {
         title: `${at}: pedal down${method.shuts ? ', and hold' : ''}`,
-        detail: 'Slowly, all of the stroke but the last of it.',
+        detail: 'Push slowly, not quite to the floor.',
         main:
           enough && !method.shuts
-            ? { act: 'close', label: 'Shut' }
+            ? { act: 'close', label: 'Closed' }
             : { act: 'stroke', label: method.shuts ? 'Down' : 'Stroke' },
       };
     case 'down':
       return {
-        title: `${at}: shut it, then pedal up`,
-        detail: 'Never the pedal first: what came out is drawn back.',
-        main: { act: 'close', label: 'Shut, pedal up' },
+        title: `${at}: close, then pedal up`,
+        detail: 'Never pedal first: it draws air and old fluid back in.',
+        main: { act: 'close', label: 'Closed, pedal up' },
       };
     case 'ready':
       if (enough)
         return {
-          title: `${at} runs clear: shut and capped`,
+          title: `${at} runs clear: close and cap`,
           detail: `${Math.round(corner!.ml)} mL went through.`,
           main: {
             act: 'next',
-            label:
-              state.step + 1 >= run.order.length ? 'Closed, last corner' : 'Closed, next corner',
+            label: state.step + 1 >= run.order.length ? 'Closed, last wheel' : 'Closed, next wheel',
           },
         };
       return {
-        title: `${at}: open it ${QUARTER_TURN}`,
-        detail: 'Hose on, its end under fluid. A box wrench, not an open one.',
+        title: `${at}: open ${QUARTER_TURN}`,
+        detail: 'Hose on, end under fluid. Use a box wrench, not an open one.',
         main: { act: 'open', label: 'Open' },
       };
   }

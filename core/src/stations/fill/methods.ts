@@ -26,8 +26,8 @@ export const METHODS: readonly Method[] = [
     people: 2,
     tools: ['hose and jar'],
     shuts: true,
-    right: 'The usual way: nothing bought, and whoever pushes feels the pedal.',
-    beware: 'Shut before the pedal comes up, every time.',
+    right: 'The usual method: no special tools, and the helper feels the pedal.',
+    beware: 'Close the bleeder before the pedal comes up, every time.',
     cap: 'Cap on loosely between top-ups',
   },
   {
@@ -35,8 +35,8 @@ export const METHODS: readonly Method[] = [
     name: 'Alone, one-way bleeder',
     people: 1,
     tools: ['hose and jar', 'one-way bleeder'],
-    right: 'Alone: the valve lets nothing back, so that it stays open while you pump.',
-    beware: 'A valve that sticks draws air: look at the hose on the return stroke.',
+    right: 'Works alone: the valve lets nothing back, so the bleeder stays open while you pump.',
+    beware: 'A sticking valve draws air. Watch the hose on the return stroke.',
     cap: 'Cap on loosely between top-ups',
   },
   {
@@ -45,9 +45,10 @@ export const METHODS: readonly Method[] = [
     people: 1,
     tools: ['vacuum pump', 'hose and jar'],
     flows: true,
-    right: 'Alone, and quick to fill dry lines: about half the time. Finish with a few strokes.',
-    beware: 'It draws false bubbles past the bleeder’s thread; silicone froths.',
-    cap: 'Cap off, so that air follows',
+    right:
+      'Works alone, and fills dry lines in about half the time. Finish with a few pedal strokes.',
+    beware: 'Draws false bubbles past the bleeder thread. Silicone fluid foams.',
+    cap: 'Cap off, so air can enter',
   },
   {
     id: 'pressure',
@@ -55,9 +56,9 @@ export const METHODS: readonly Method[] = [
     people: 1,
     tools: ['pressure pot', 'cap adapter', 'hose and jar'],
     flows: true,
-    right: 'Alone, steady flow: 0.10 to 0.14 MPa (15 to 20 psi).',
+    right: 'Works alone, with steady flow: 0.10 to 0.14 MPa (15 to 20 psi).',
     beware:
-      'Vent the pot before its adapter or cap is loosened and before any top-up. Never over 0.14 MPa.',
+      'A pressurized pot sprays fluid in your face: vent it before you loosen the adapter or cap, and before any top-up. Never over 0.14 MPa.',
     cap: 'Cap off, adapter sealed on',
   },
   {
@@ -67,9 +68,9 @@ export const METHODS: readonly Method[] = [
     tools: ['hose and jar'],
     flows: true,
     severalOpen: true,
-    right: 'Slow and gentle, where the reservoir stands well over the bleeders.',
-    beware: 'Slow fluid leaves air on top of humps. Look at the reservoir often.',
-    cap: 'Cap loose, so that air follows',
+    right: 'Slow and gentle, when the reservoir is well above the bleeders.',
+    beware: 'Slow flow leaves air at the top of humps. Check the reservoir often.',
+    cap: 'Cap loose, so air can enter',
   },
   {
     id: 'back-fill',
@@ -77,9 +78,9 @@ export const METHODS: readonly Method[] = [
     people: 1,
     tools: ['syringe', 'hose and jar'],
     flows: true,
-    right: 'A dry caliper that gives nothing, and a clutch slave: air goes up with the fluid.',
-    beware: 'Draw the reservoir down first: what is pushed in comes up there.',
-    cap: 'Cap off, reservoir drawn down',
+    right: 'For a dry caliper with no flow, and a clutch slave: air rises with the fluid.',
+    beware: 'Lower the reservoir level first: the fluid pushed in rises there.',
+    cap: 'Cap off, reservoir level lowered',
   },
   {
     id: 'actuator',
@@ -87,10 +88,10 @@ export const METHODS: readonly Method[] = [
     people: 1,
     tools: ['hose and jar'],
     flows: true,
-    right: 'A trailer: the actuator pumps while its breakaway pin is pulled.',
+    right: 'For a trailer: the actuator pumps while the breakaway pin is out.',
     beware:
-      'Push the pin back in between corners, or it runs hot and its battery flat. Cap as its sheet says.',
-    cap: 'Cap as the actuator’s sheet says',
+      'Push the pin back in between wheels, or the actuator overheats and the battery goes flat. Cap as on the actuator’s sheet.',
+    cap: 'Cap as on the actuator’s sheet',
   },
 ];
 export const methodById = (id: FillMethod): Method => METHODS.find((method) => method.id === id)!;
@@ -129,13 +130,13 @@ export function methodsFor(
     const missing = method.tools.filter((tool) => !tools.includes(tool));
     const wrong =
       method.id === 'actuator' && !actuated
-        ? 'there is no actuator'
+        ? 'no actuator'
         : actuated && (method.id === 'two-people' || method.id === 'one-way')
           ? 'a trailer has no pedal'
           : method.id === 'gravity' && above.length
-            ? `the reservoir stands below ${above.length === 1 ? 'a bleeder' : `${above.length} bleeders`}`
+            ? `the reservoir is below ${above.length === 1 ? 'a bleeder' : `${above.length} bleeders`}`
             : method.id === 'vacuum' && silicone
-              ? 'silicone froths under vacuum'
+              ? 'silicone foams under vacuum'
               : '';
     const lacks =
       wrong ||

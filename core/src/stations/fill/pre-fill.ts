@@ -59,7 +59,7 @@ function jointsOpen(
   const open = joints.filter(({ state }) => state !== 'done');
   return {
     open: open.length
-      ? `${open.length} of ${joints.length} joints are not told tight: ${open
+      ? `${open.length} of ${joints.length} joints not marked tight: ${open
           .slice(0, 3)
           .map(({ task }) => task.joint!.name)
           .join('; ')}${open.length > 3 ? '; …' : ''}`
@@ -96,13 +96,13 @@ function closedUp(work: BleedView, view: PlanView, parts: readonly Part[]): Said
     ...when(openEnds.length > 0, () => ({
       key: 'ends',
       name: 'No end open',
-      how: `${openEnds.join(', ')}: join them first, or fill later.`,
+      how: `${openEnds.join(', ')}: join first, or fill later.`,
       known: { open: 'Route' },
     })),
     ...when(spare.length > 0, () => ({
       key: `plugs:${work.work}`,
       name: 'Open ports plugged',
-      how: `${spare.join('; ')}: a plug of its own thread and seat.`,
+      how: `${spare.join('; ')}: a plug with the right thread and seat.`,
       of: spare,
     })),
   ];
@@ -121,38 +121,38 @@ function partsReady(work: BleedView, parts: readonly Part[], method: FillMethod)
   return [
     ...masters.map((master) => ({
       key: `play:${master.id}`,
-      name: `${master.name}: pushrod has its free play`,
-      how: 'A preloaded pushrod shuts the compensating port: no fluid comes, and the brakes drag.',
+      name: `${master.name}: pushrod has free play`,
+      how: 'A preloaded pushrod closes the compensating port: no flow, and the brakes drag.',
       of: [master.id],
     })),
     ...when(drums.length > 0, () => ({
       key: 'drums',
-      name: 'Drums adjusted up',
-      how: `${names(drums)}: until they just rub, so that the shoes take little fluid.`,
+      name: 'Drums adjusted',
+      how: `${names(drums)}: until the shoes just rub, so they use little fluid.`,
       of: ids(drums),
     })),
     ...when(calipers.length > 0, () => ({
       key: 'pads',
-      name: 'Pads in',
-      how: `${names(calipers)}: before the first pump, or a piston comes out.`,
+      name: 'Pads fitted',
+      how: `${names(calipers)}: before the first pump, or a piston pops out.`,
       of: ids(calipers),
     })),
     {
       key: `bleeders:${work.work}`,
-      name: 'Bleeders shut, and each on top',
-      how: `${work.bleeders.map(({ part }) => part.name).join(', ')}: left and right parts are not swapped.`,
+      name: 'Bleeders closed, each at the highest point',
+      how: `${work.bleeders.map(({ part }) => part.name).join(', ')}: left and right parts not swapped.`,
       of: work.bleeders.map(({ port }) => port.id),
     },
     ...masters.map((master) => ({
       key: `bench:${master.id}`,
       name: `${master.name}: bench-bled`,
-      how: 'In a vice or in the vehicle, short strokes, its outlets back into its own fluid, until no bubble comes.',
+      how: 'In a vise or in the vehicle: short strokes, outlets piped back under fluid, until no bubbles come.',
       of: [master.id],
     })),
     ...when(metering.length > 0 && methodById(method).flows === true, () => ({
       key: 'pin',
       name: `${names(metering)}: pin held out`,
-      how: 'Under so little pressure a metering valve lets nothing through. Take the clip off again after.',
+      how: 'A metering valve blocks flow at low pressure. Remove the clip afterward.',
       of: ids(metering),
     })),
   ];
@@ -169,7 +169,7 @@ export function preFillChecks(work: BleedView, view: PlanView, method: FillMetho
     {
       key: 'covered',
       name: 'Gloves and glasses on, paint covered, on stands',
-      how: `${fluid.family === 'glycol' ? 'This fluid strips paint: water beside you. ' : ''}Never on a jack alone.`,
+      how: `${fluid.family === 'glycol' ? 'Brake fluid strips paint: keep water to hand. ' : ''}A vehicle that falls off a jack kills: stands only.`,
     },
     ...closedUp(work, view, parts),
     ...partsReady(work, parts, method),
@@ -182,15 +182,15 @@ export function preFillChecks(work: BleedView, view: PlanView, method: FillMetho
     {
       key: `fluid:${work.work}`,
       name: `${fluid.name} from a new bottle, seals made for it`,
-      how: `${fluid.mixes} Colour proves nothing, nor does dye. What was bled out never goes back in.`,
+      how: `${fluid.mixes} Color and dye prove nothing. Never reuse fluid that was bled out.`,
       of: [fluid.id],
     },
     {
       key: 'later',
       name: 'Nothing has to come off again',
       how: isLater
-        ? 'You said that fluid goes in later: lines come off again for paint, welding or a gate.'
-        : 'Paint, welding and all that closes access are done.',
+        ? '“Fill later” is ticked: lines come off again for paint, welding or a gate.'
+        : 'Paint, welding and everything that closes access are done.',
       of: [filling.when],
       ...(isLater ? { known: { open: 'Fill later' } } : {}),
     },

@@ -99,12 +99,13 @@ const ACTS: Readonly<Record<Act, (tap: Tap) => RunState>> = {
     if (phase !== 'ready')
       refuse(
         phase === 'low'
-          ? 'The reservoir is at its mark: top it up first.'
+          ? 'The reservoir is at the mark. Top up first.'
           : phase === 'down'
-            ? 'Shut the bleeder first.'
-            : 'It is open already, or the run is not there.',
+            ? 'Close the bleeder first.'
+            : 'The bleeder is already open, or this is another wheel.',
       );
-    if (state.open.length && !method.severalOpen) refuse('Another bleeder is open: shut it first.');
+    if (state.open.length && !method.severalOpen)
+      refuse('Another bleeder is open. Close it first.');
     return {
       ...now,
       phase: 'open',
@@ -115,17 +116,16 @@ const ACTS: Readonly<Record<Act, (tap: Tap) => RunState>> = {
   },
   stroke: (tap) => {
     const { phase, corner, run, method } = tap;
-    if (method.flows) refuse('Fluid goes by itself: say what stands in the jar.');
-    if (phase === 'low') refuse('The reservoir is at its mark: top it up, or say that you looked.');
-    if (phase === 'down')
-      refuse('Shut the bleeder and let the pedal up before it goes down again.');
+    if (method.flows) refuse('Fluid flows without strokes. Enter the reading on the jar.');
+    if (phase === 'low') refuse('The reservoir is at the mark. Top up, or confirm the level.');
+    if (phase === 'down') refuse('Close the bleeder and let the pedal up before the next stroke.');
     if (phase !== 'open') refuse('Open the bleeder first.');
     return used(tap, run.strokeMl, method.shuts ? 'down' : 'open', corner!.strokes + 1);
   },
   read: (tap) => {
     const { phase, corner, run, event, method } = tap;
-    if (!method.flows) refuse('Strokes are counted here.');
-    if (phase === 'low') refuse('The reservoir is at its mark: top it up, or say that you looked.');
+    if (!method.flows) refuse('This method counts strokes.');
+    if (phase === 'low') refuse('The reservoir is at the mark. Top up, or confirm the level.');
     if (phase !== 'open') refuse('Open the bleeder first.');
     const ml = event.ml ?? 0;
     // What a syringe pushes in comes up in the reservoir.
@@ -135,7 +135,7 @@ const ACTS: Readonly<Record<Act, (tap: Tap) => RunState>> = {
   },
   close: ({ phase, state, corner, now }) => {
     const was = phase === 'low' ? state.back : phase;
-    if (was !== 'open' && was !== 'down') refuse('It is shut already.');
+    if (was !== 'open' && was !== 'down') refuse('The bleeder is already closed.');
     const isLow = phase === 'low';
     return {
       ...now,
@@ -146,13 +146,13 @@ const ACTS: Readonly<Record<Act, (tap: Tap) => RunState>> = {
   },
   out: (tap) => {
     const { phase, corner, event, now } = tap;
-    if (!corner || phase === 'done' || phase === 'extra') refuse('No corner is at hand.');
+    if (!corner || phase === 'done' || phase === 'extra') refuse('No wheel is being bled.');
     return { ...now, corners: cornerIs(tap, { out: event.out ?? null }) };
   },
   'top-up': ({ phase, state, now, run, event }) => {
     if (phase === 'done') refuse('The run is over.');
     if (run.method === 'pressure' && !state.vented)
-      refuse('Vent the pot first: fluid under pressure comes out at the cap.');
+      refuse('Vent the pot first: fluid under pressure sprays out at the cap.');
     return {
       ...now,
       reservoirMl:
@@ -174,32 +174,34 @@ const ACTS: Readonly<Record<Act, (tap: Tap) => RunState>> = {
     return { ...now, reservoirMl, phase: phase === 'low' && !isLow ? state.back : phase };
   },
   vent: ({ state, run, now }) => {
-    if (run.method !== 'pressure') refuse('There is no pot to vent.');
-    if (state.open.length) refuse('Shut the bleeder first.');
+    if (run.method !== 'pressure') refuse('This method has no pot to vent.');
+    if (state.open.length) refuse('Close the bleeder first.');
     return { ...now, vented: true };
   },
   stall: ({ phase, now }) => {
-    if (phase !== 'ready' && phase !== 'open' && phase !== 'down') refuse('No corner is at hand.');
+    if (phase !== 'ready' && phase !== 'open' && phase !== 'down')
+      refuse('No wheel is being bled.');
     return { ...now, phase: 'stalled', back: phase as RunState['back'] };
   },
   tried: ({ phase, event, now, state }) => {
-    if (phase !== 'stalled') refuse('Say first that nothing comes.');
+    if (phase !== 'stalled') refuse('Tap “No flow” first.');
     return { ...now, tried: [...state.tried, event.how ?? ''] };
   },
   pause: ({ phase, state, now }) => {
-    if (state.open.length) refuse('Shut the bleeder first: what stands open runs dry.');
-    if (phase !== 'ready' && phase !== 'extra') refuse('It cannot be left now.');
+    if (state.open.length)
+      refuse('Close the bleeder first: an open bleeder runs the reservoir dry.');
+    if (phase !== 'ready' && phase !== 'extra') refuse('This step cannot be skipped.');
     return { ...now, phase: 'paused', back: 'ready' };
   },
   resume: ({ phase, step, state, run, now }) => {
     if (phase === 'stalled') return { ...now, phase: state.back };
-    if (phase !== 'paused') refuse('It goes on already.');
+    if (phase !== 'paused') refuse('The run is not paused.');
     return { ...now, phase: state.extraDone || run.extraAfter !== step ? 'ready' : 'extra' };
   },
   next: ({ phase, step, state, run, method, now }) => {
-    if (state.open.length && !method.severalOpen) refuse('Shut the bleeder first.');
-    if (phase === 'low') refuse('The reservoir is at its mark: top it up first.');
-    if (phase !== 'ready' && phase !== 'open') refuse('No corner is at hand.');
+    if (state.open.length && !method.severalOpen) refuse('Close the bleeder first.');
+    if (phase === 'low') refuse('The reservoir is at the mark. Top up first.');
+    if (phase !== 'ready' && phase !== 'open') refuse('No wheel is being bled.');
     const to = step + 1;
     const isExtra = run.extraAfter === to && !state.extraDone;
     return {
@@ -210,11 +212,11 @@ const ACTS: Readonly<Record<Act, (tap: Tap) => RunState>> = {
     };
   },
   extra: ({ phase, step, run, now }) => {
-    if (phase !== 'extra') refuse('The last corner is not done yet.');
+    if (phase !== 'extra') refuse('The last wheel is not done yet.');
     return { ...now, extraDone: true, phase: step >= run.order.length ? 'done' : 'ready' };
   },
   finish: ({ state, now }) => {
-    if (state.open.length) refuse('Shut the bleeder first.');
+    if (state.open.length) refuse('Close the bleeder first.');
     return { ...now, phase: 'done' };
   },
   felt: ({ phase, event, now }) => {
@@ -239,7 +241,7 @@ export function nextState(state: RunState, event: RunEvent, run: FillRun): RunSt
   };
   if (phase === 'done' && event.act !== 'felt') refuse('The run is over.');
   if (phase === 'paused' && event.act !== 'resume' && event.act !== 'finish')
-    refuse('The run is paused: go on first.');
+    refuse('The run is paused. Tap “Go on” first.');
   const corner = state.corners[step];
   const method = methodById(run.method);
   return ACTS[event.act]({ run, event, method, state, now, phase, step, corner });

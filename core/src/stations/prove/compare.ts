@@ -54,7 +54,7 @@ function listDifferences<T extends Named>(
     }),
     ...was
       .filter(({ id }) => !after.has(id))
-      .map(({ name }) => ({ station, where: name, text: `${noun} taken away` })),
+      .map(({ name }) => ({ station, where: name, text: `${noun} removed` })),
   ];
 }
 
@@ -70,13 +70,13 @@ function lineWords(was: LineView | undefined, is: LineView | undefined, plan: Pl
     ...(was.nodesMm.length !== is.nodesMm.length
       ? [`${is.nodesMm.length - 2} corners instead of ${was.nodesMm.length - 2}`]
       : moved
-        ? [`${moved} ${moved === 1 ? 'place' : 'places'} of it moved`]
+        ? [`${moved} ${moved === 1 ? 'place' : 'places'} moved`]
         : []),
     ...(Math.abs(longer) > MOVED_MM
       ? [`${length(longer)} ${longer > 0 ? 'longer' : 'shorter'}`]
       : []),
     ...(was.tube.id !== is.tube.id ? [`${is.tube.name} instead of ${was.tube.name}`] : []),
-    ...(was.digest !== is.digest ? ['to be cut anew'] : []),
+    ...(was.digest !== is.digest ? ['must be cut again'] : []),
   ];
 }
 
@@ -118,7 +118,7 @@ function sectionDifferences(station: string, key: keyof Plan, a: Plan, b: Plan):
   if (same(was, is)) return [];
   const where = labelOf(PLAN.fields[key]);
   if (was === null) return [{ station, where, text: 'begun' }];
-  if (is === null) return [{ station, where, text: 'taken away' }];
+  if (is === null) return [{ station, where, text: 'removed' }];
   const words = changedFields(PLAN.fields[key], was as object, is as object, ['open']);
   return [{ station, where, text: words.join('; ') || 'changed' }];
 }
@@ -136,7 +136,7 @@ function lineDifferences(was: PlanView, is: PlanView): Difference[] {
 function jointDifferences(a: Plan, b: Plan): Difference[] {
   const joints = ({ ends }: Line): unknown =>
     [ends.a, ends.b].map(({ joint, nutId, adapters }) => [joint, nutId, adapters]);
-  const text = 'its ends or what was done to them changed';
+  const text = 'its ends or their work changed';
   return b.lines.flatMap((line): Difference[] => {
     const old = a.lines.find(({ id }) => id === line.id);
     return old && !same(joints(old), joints(line))
@@ -159,7 +159,7 @@ function bleedingDifferences({ bleeding: a }: Plan, { bleeding: b }: Plan): Diff
   ];
 }
 
-const STATE_WORDS = { done: 'proved', void: 'void', open: 'proved no more' } as const;
+const STATE_WORDS = { done: 'proved', void: 'void', open: 'no longer tested' } as const;
 /** Tests that were proved and are no more, or the other way round. */
 function testDifferences(was: PlanView, is: PlanView): Difference[] {
   const before = new Map(provingTests(was).map((test) => [test.key, test.state]));
@@ -178,7 +178,7 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
     keys.flatMap((key) => sectionDifferences(station, key, a, b));
   return [
     ...listDifferences('measure', 'point', a.points, b.points, (x, y) =>
-      same(x.known, y.known) ? [] : ['measured otherwise'],
+      same(x.known, y.known) ? [] : ['measured differently'],
     ),
     ...listDifferences('measure', 'thing', a.things, b.things, (x, y) =>
       changedFields(THING, x, y, ['id', 'name']),

@@ -7,8 +7,8 @@ export const CAUSES = [
   'sticking piston',
   'swapped feed',
   'shut compensating port',
-  'drums not up',
-  'cup in the master',
+  'drums not adjusted',
+  'worn cup in the master cylinder',
 ] as const;
 export type Cause = (typeof CAUSES)[number];
 /** What is known; not there: nobody looked. */
@@ -71,23 +71,23 @@ export const READINGS: readonly Reading[] = [
     act: 'Feel the pedal’s free play by hand',
     minutes: 2,
     of: ({ freePlayMm }) => over(freePlayMm, 25),
-    likely: { 'drums not up': 0.85, 'sticking piston': 0.25 },
+    likely: { 'drums not adjusted': 0.85, 'sticking piston': 0.25 },
     else: 0.06,
   },
   {
     symptom: 'pumps',
-    act: 'Pump three times: does it come up?',
+    act: 'Pump three times: does the pedal come up?',
     minutes: 1,
     of: ({ pumps }) => pumps,
-    likely: { air: 0.85, 'drums not up': 0.9, 'sticking piston': 0.5, 'swapped feed': 0.6 },
+    likely: { air: 0.85, 'drums not adjusted': 0.9, 'sticking piston': 0.5, 'swapped feed': 0.6 },
     else: 0.12,
   },
   {
     symptom: 'sinks',
-    act: 'Hold it for a minute: does it sink?',
+    act: 'Hold the pedal for a minute: does it sink?',
     minutes: 2,
     of: ({ sinks }) => sinks,
-    likely: { 'weeping joint': 0.93, 'cup in the master': 0.95, 'swapped feed': 0.4 },
+    likely: { 'weeping joint': 0.93, 'worn cup in the master cylinder': 0.95, 'swapped feed': 0.4 },
     else: 0.03,
   },
   {
@@ -108,7 +108,7 @@ export const READINGS: readonly Reading[] = [
   },
   {
     symptom: 'dragsHot',
-    act: 'Drive it warm on closed ground, turn each wheel',
+    act: 'Warm the brakes on closed ground, then turn each wheel',
     minutes: 30,
     of: ({ dragsHot }) => dragsHot,
     likely: { 'shut compensating port': 0.95, 'sticking piston': 0.3 },
@@ -116,10 +116,14 @@ export const READINGS: readonly Reading[] = [
   },
   {
     symptom: 'fountain',
-    act: 'Cap off, look down as the pedal goes down',
+    act: 'Cap off: watch the reservoir as the pedal goes down',
     minutes: 2,
     of: ({ fountain }) => fountain,
-    likely: { 'shut compensating port': 0.03, 'swapped feed': 0.95, 'cup in the master': 0.2 },
+    likely: {
+      'shut compensating port': 0.03,
+      'swapped feed': 0.95,
+      'worn cup in the master cylinder': 0.2,
+    },
     else: 0.06,
   },
   {
@@ -128,7 +132,7 @@ export const READINGS: readonly Reading[] = [
     minutes: 15,
     of: ({ pressureRatio }) =>
       pressureRatio === undefined ? undefined : pressureRatio < 0.85 || pressureRatio > 1.15,
-    likely: { 'wrong bore': 0.95, 'cup in the master': 0.4, 'swapped feed': 0.2 },
+    likely: { 'wrong bore': 0.95, 'worn cup in the master cylinder': 0.4, 'swapped feed': 0.2 },
     else: 0.05,
   },
   {
@@ -136,28 +140,28 @@ export const READINGS: readonly Reading[] = [
     act: 'Plug the circuit at its first joint, press once',
     minutes: 12,
     of: ({ firmPlugged }) => firmPlugged,
-    likely: { 'cup in the master': 0.03, 'swapped feed': 0.1, 'wrong bore': 0.3 },
+    likely: { 'worn cup in the master cylinder': 0.03, 'swapped feed': 0.1, 'wrong bore': 0.3 },
     else: 0.9,
   },
   {
     symptom: 'drumsUp',
-    act: 'Adjust the drums up until they rub, feel again',
+    act: 'Adjust the drums until they rub, then feel the pedal again',
     minutes: 20,
     of: ({ drumsUp }) => (drumsUp === undefined ? undefined : !drumsUp),
-    likely: { 'drums not up': 0.95 },
+    likely: { 'drums not adjusted': 0.95 },
     else: 0.2,
   },
 ];
 /** How often it is that, before anything is known. Common practice. */
 const PRIOR: Record<Cause, number> = {
   air: 0.37,
-  'drums not up': 0.14,
+  'drums not adjusted': 0.14,
   'weeping joint': 0.12,
   'flexing hose': 0.1,
   'sticking piston': 0.08,
   'wrong bore': 0.06,
   'shut compensating port': 0.05,
-  'cup in the master': 0.05,
+  'worn cup in the master cylinder': 0.05,
   'swapped feed': 0.03,
 };
 

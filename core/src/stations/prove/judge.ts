@@ -42,25 +42,28 @@ export function judgeHold({
   if (startMPa < wantedMPa * 0.97)
     return view(
       'low',
-      `It was held at ${startMPa} MPa, and ${wantedMPa} are wanted: what opens between the two is not seen.`,
+      `Held at ${startMPa} MPa, but ${wantedMPa} MPa required. A leak that opens between the two is missed.`,
     );
   if (fellMPa > warmMPa + unsureMPa + 1e-9)
     return view(
       'fell',
-      `It fell by ${fellMPa.toFixed(2)} MPa; gauge and temperature explain ${(warmMPa + unsureMPa).toFixed(2)}. Find the leak.`,
+      `Pressure fell by ${fellMPa.toFixed(2)} MPa; gauge and temperature explain ${(warmMPa + unsureMPa).toFixed(2)}. Find the leak.`,
     );
   if (minutes < HOLD_MINUTES)
-    return view('cannot-tell', `${minutes} minutes are too short: ${HOLD_MINUTES} are the least.`);
+    return view(
+      'cannot-tell',
+      `${minutes} minutes is too short. Hold for at least ${HOLD_MINUTES} minutes.`,
+    );
   if (warmMPa + unsureMPa > wantedMPa * 0.03 + 0.1)
     return view(
       'cannot-tell',
-      `Gauge and temperature hide ${(warmMPa + unsureMPa).toFixed(2)} MPa: hold again with the temperature still.`,
+      `Gauge accuracy and temperature can hide ${(warmMPa + unsureMPa).toFixed(2)} MPa. Hold again at steady temperature.`,
     );
   return view(
     'held',
     fellMPa < -(warmMPa + unsureMPa)
-      ? 'It rose: it got warmer than the probe says.'
-      : `It fell by ${Math.max(0, fellMPa).toFixed(2)} MPa, no more than gauge and temperature explain.`,
+      ? 'Pressure rose: the fluid warmed more than the probe shows.'
+      : `Pressure fell by ${Math.max(0, fellMPa).toFixed(2)} MPa, no more than gauge accuracy and temperature explain.`,
   );
 }
 

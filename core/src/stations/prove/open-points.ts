@@ -18,7 +18,7 @@ export interface OpenPoint {
 export interface FoundSnag {
   readonly key: string;
   readonly rule: string;
-  readonly level: 'stop' | 'mind' | 'note';
+  readonly level: 'stop' | 'caution' | 'note';
   readonly station: string;
   readonly where: string;
   readonly text: string;
@@ -61,7 +61,7 @@ function snagPoints(snags: readonly FoundSnag[], isFitted: boolean): Points {
 
 const TEST_WORDS = {
   bad: 'not good',
-  void: 'void since a change',
+  void: 'no longer valid after a change',
   open: 'not done',
   locked: 'not done',
   done: '',
@@ -127,7 +127,7 @@ function taskPoints(tasks: readonly TaskView[], floor: Floor): Points {
       ? [
           point(
             'looks',
-            `${counted(looks.length, 'look is', 'looks are')} not taken or not good.`,
+            `${counted(looks.length, 'inspection', 'inspections')} not done or failed.`,
             'fit',
           ),
         ]
@@ -142,8 +142,8 @@ function fluidPoints(plan: Plan): Points {
   const felt = plan.filling.runs.map((run) => replay(run).state.felt).at(-1);
   const soft =
     felt === null
-      ? 'The last run at the bleeders is not finished.'
-      : `After the last run at the bleeders the pedal was recorded as ${felt === 'sinks' ? 'sinking' : felt}.`;
+      ? 'The last bleeding run is not finished.'
+      : `After the last bleed the pedal was recorded as ${felt === 'sinks' ? 'sinking' : felt}.`;
   return [
     ...(unknown.length
       ? [
@@ -168,8 +168,8 @@ export function openPoints(view: PlanView, snags: readonly FoundSnag[]): OpenPoi
     tasks
       .filter(({ task }) => task.kind === 'run' || task.kind === 'look')
       .every(({ state }) => state === 'done');
-  const nothing = 'There is nothing to sign for: no line and no hose is in the plan.';
-  const noParking = 'No parking brake is in the plan, and none is tested.';
+  const nothing = 'Nothing to sign for: the plan has no lines and no hoses.';
+  const noParking = 'The plan has no parking brake, and none is tested.';
   return [
     ...(lines.length || plan.hoses.length ? [] : [point('nothing', nothing, 'route', true)]),
     ...snagPoints(snags, isFitted),
@@ -181,11 +181,7 @@ export function openPoints(view: PlanView, snags: readonly FoundSnag[]): OpenPoi
     ...plan.floor.temporary
       .filter(({ closed }) => closed === null)
       .map(({ id, what, by }) =>
-        point(
-          `held:${id}`,
-          `${what} is held by something temporary (${by.replace('-', ' ')}).`,
-          'fit',
-        ),
+        point(`held:${id}`, `${what} has a temporary fix (${by.replace('-', ' ')}).`, 'fit'),
       ),
     ...lines
       .filter(({ line: { ends } }) => !ends.a.portId || !ends.b.portId)
@@ -209,13 +205,13 @@ export function maySign(
     return points.length
       ? {
           may: false,
-          why: `${points.length} open ${points.length === 1 ? 'point stands' : 'points stand'} in the way of the road.`,
+          why: `${points.length} open ${points.length === 1 ? 'point' : 'points'} before it can go on the road.`,
         }
       : { may: true, why: '' };
   if (never.length)
     return {
       may: false,
-      why: `Not even for a move: ${never[0]!.text}${never.length > 1 ? ` And ${never.length - 1} more.` : ''}`,
+      why: `Not even for moving: ${never[0]!.text}${never.length > 1 ? ` And ${never.length - 1} more.` : ''}`,
     };
   const unnamed = points.filter(({ key }) => !exceptions.includes(key));
   return unnamed.length
@@ -235,22 +231,24 @@ export function latestSignature(
 /** What comes before a signature, by what the vehicle is. Common practice; local rules first. */
 export const localRules = (category: string | undefined): string =>
   category === 'aircraft'
-    ? 'Light aircraft: the change is approved first, and an inspector who may signs for it. This sheet is no approval.'
+    ? 'Light aircraft: the change needs approval first, and an authorized inspector signs for it. This sheet is a record, not an approval.'
     : category === 'trailer'
-      ? 'Trailer: breakaway, parking brake and lamps are part of it; local rules say who inspects.'
+      ? 'Trailer: breakaway, parking brake and lamps are included. Local rules decide who inspects.'
       : category === 'competition'
-        ? 'Competition: the event’s scrutineer looks, whatever stands here.'
-        : 'Local rules say who may inspect a changed brake system. This sheet is a record, not an approval.';
+        ? 'Competition: the event’s scrutineer decides, whatever this sheet says.'
+        : 'Local rules decide who may inspect a modified brake system. This sheet is a record, not an approval.';
 /** What falls due once it is signed for the road. Common practice; the makers' sheets come first. */
 export const followUpChecks = (view: PlanView): string[] => [
-  'After 50 km: wheel nuts again, cold; every joint looked at; pushrod play hot.',
-  'After 500 km: every joint looked at, reservoir level, clips and hoses.',
+  'After 50 km: tighten the wheel nuts again, cold. Check every joint. Check pushrod play hot.',
+  'After 500 km: check every joint, the reservoir level, clips and hoses.',
   ...(view.plan.parts.some(({ kind }) => kind === 'wheel-cylinder')
-    ? ['After bedding: drums adjusted again.']
+    ? ['After bedding in: adjust the drums again.']
     : []),
-  `Fluid renewed by its bottle’s sheet${view.plan.filling.fluids
+  `Replace fluid by the bottle’s sheet${view.plan.filling.fluids
     .flatMap(({ nextOn }) => nextOn ?? [])
     .map((day) => `, ${day}`)
     .join('')}; glycol every two years at the latest.`,
-  ...(view.plan.hoses.length ? ['Hoses looked at every year, renewed by their maker’s age.'] : []),
+  ...(view.plan.hoses.length
+    ? ['Check hoses every year. Replace them by the maker’s age limit.']
+    : []),
 ];

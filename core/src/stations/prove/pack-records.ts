@@ -9,8 +9,8 @@ import type { Pages, PackSection } from './pack-section.ts';
 
 const STATE_WORDS = {
   done: 'good',
-  bad: 'NOT GOOD',
-  void: 'void since a change',
+  bad: 'FAILED',
+  void: 'no longer valid after a change',
   open: 'not done',
   locked: 'not done',
 } as const;
@@ -58,12 +58,12 @@ export const jointPages: Pages = ({ view, plan }) => {
     },
     {
       title: 'Torques',
-      table: { head: ['What', 'Wanted', 'Whose word', 'The wrench said', 'State'], rows: torques },
+      table: { head: ['What', 'Required', 'Source', 'Wrench reading', 'State'], rows: torques },
     },
     {
       title: 'Purchases',
       apart: true,
-      table: { head: ['Group', 'Thing', 'Count', 'State', 'From'], rows: bought },
+      table: { head: ['Group', 'Item', 'Count', 'State', 'From'], rows: bought },
     },
   ];
 };
@@ -73,7 +73,7 @@ export const fluidPage: Pages = ({ plan }) => [
   {
     title: 'Fluid',
     table: {
-      head: ['Reservoir', 'Fluid', 'Batch', 'Opened', 'Filled', 'Renew by'],
+      head: ['Reservoir', 'Fluid', 'Batch', 'Opened', 'Filled', 'Replace by'],
       rows: reservoirParts(plan.parts).map((part) => {
         const now = fluidIn(plan, part.id);
         return [
@@ -98,10 +98,10 @@ export const testPages: Pages = ({ view, plan, circuit }) => {
   const { proving } = plan;
   return [
     {
-      title: 'Proofs',
+      title: 'Tests',
       apart: true,
       table: {
-        head: ['Round', 'State', 'Found'],
+        head: ['Test', 'State', 'Observation'],
         rows: provingTests(view).map(({ name, state, note }) => [name, STATE_WORDS[state], note]),
       },
       words: [

@@ -52,12 +52,12 @@ const titlePage: Pages = ({ view, plan, points, madeAt }) => {
       title: plan.name,
       words: [
         localRules(plan.sizing?.category),
-        'Local rules and the part makers’ sheets come before this plan. A qualified person inspects the work before the road.',
-        `Made ${madeAt.slice(0, 16).replace('T', ' ')}. The plan as it stands here has the digest ${signedDigest(view)}.`,
+        'Brakes can kill. Local rules and the part makers’ sheets come before this plan. A qualified person inspects the work before road use.',
+        `Made ${madeAt.slice(0, 16).replace('T', ' ')}. Digest of this plan: ${signedDigest(view)}.`,
         signed
-          ? `Signed ${signed.sign.at.slice(0, 10)} by ${signed.sign.by} (${signed.sign.as === 'qualified' ? 'qualified person' : 'builder'}), ${signed.sign.scope === 'road' ? 'for the road' : 'for a move at walking pace on closed ground, NOT FOR THE ROAD'}${signed.stands ? '' : '; the plan is otherwise since, so that it stands no more'}.`
+          ? `Signed ${signed.sign.at.slice(0, 10)} by ${signed.sign.by} (${signed.sign.as === 'qualified' ? 'qualified person' : 'builder'}), ${signed.sign.scope === 'road' ? 'for the road' : 'for moving at walking pace on closed ground, NOT FOR THE ROAD'}${signed.stands ? '' : '; the plan has changed since, so this signature is no longer valid'}.`
           : 'Not signed.',
-        points.length ? `${points.length} open points.` : 'No open point.',
+        points.length ? `${points.length} open points.` : 'No open points.',
         plan.notes,
       ],
     },
@@ -154,7 +154,7 @@ const signPages: Pages = ({ view, plan, points }) => [
       localRules(plan.sizing?.category),
       'Builder: ______________________________   Date: ______________',
       'Qualified person: ______________________   Date: ______________',
-      'Licence or stamp: ______________________',
+      'License or stamp: ______________________',
     ],
   },
 ];

@@ -160,7 +160,7 @@ describe('what proofs rest on', () => {
     });
     expect(state(bent).slice(0, 2)).toEqual(['void', 'done']);
     expect(testsInvalidatedBy(viewPlan(plan), viewPlan(bent))).toEqual([
-      expect.stringMatching(/^Front.*held at/),
+      expect.stringMatching(/^Front brakes/),
     ]);
     expect(testsInvalidatedBy(viewPlan(plan), viewPlan({ ...plan, name: 'Other' }))).toEqual([]);
     // Another fluid in the reservoir of the brakes undoes both; in the clutch's own it undoes neither.
@@ -269,7 +269,7 @@ describe('signing', () => {
         open,
         open.map(({ key }) => key),
       ),
-    ).toMatchObject({ may: false, why: expect.stringMatching(/Not even for a move/) });
+    ).toMatchObject({ may: false, why: expect.stringMatching(/Not even for moving/) });
   });
   it('of tests that are not done, those of holding, leaks, grip, parking and a firm pedal are never signed over', () => {
     const tests = points(gannet).filter(({ key }) => key.startsWith('round:'));
@@ -355,7 +355,7 @@ describe('the fault finder', () => {
   it('a pedal that sinks with a wet joint weeps; dry, it is the cup', () => {
     expect(findFault({ sinks: true, wet: true }).ranked[0]!.cause).toBe('weeping joint');
     expect(findFault({ sinks: true, wet: false, pumps: false }).ranked[0]!.cause).toBe(
-      'cup in the master',
+      'worn cup in the master cylinder',
     );
     expect(findFault({ sinks: true }).next!.symptom).toBe('wet');
   });
@@ -365,7 +365,7 @@ describe('the fault finder', () => {
     );
     expect(
       findFault({ pumps: true, freePlayMm: 40, drumsUp: false, airCostMm: 2 }).ranked[0]!.cause,
-    ).toBe('drums not up');
+    ).toBe('drums not adjusted');
   });
   it('a reading that says what is sure already is not asked for', () => {
     const sure = findFault({
@@ -447,7 +447,7 @@ describe('two plans compared', () => {
     );
     expect(words).toEqual([
       expect.stringMatching(
-        /^route F1: 1 place of it moved; \d+ mm (longer|shorter); to be cut anew$/,
+        /^route F1: 1 place moved; \d+ mm (longer|shorter); must be cut again$/,
       ),
       expect.stringMatching(/^prove Front.*: void$/),
     ]);

@@ -4,7 +4,7 @@ import type { PlanView } from '../../plan/results/index.ts';
 export const TEST_GROUPS = [
   'Pressure held',
   'Leaks',
-  'Grips and lets go',
+  'Grip and release',
   'Pedal',
   'On the vehicle',
   'On the road',

@@ -8,12 +8,12 @@ const gripTests = ({ view, plan, brakes, whole }: TestContext): RequiredTest[] =
   ...brakes.flatMap((circuit): RequiredTest[] => {
     const rests = circuitDigest(circuit, view);
     const how =
-      'On stands: pedal down, nobody turns a wheel by hand; pedal up, each turns free at once. Each wheel by itself.';
+      'On stands. Pedal down: no wheel can be turned by hand. Pedal up: each wheel turns freely at once. Check each wheel.';
     return [
       {
         key: `grips:${circuit.id}`,
-        group: 'Grips and lets go',
-        name: `${circuit.name}: grips, and lets go at once`,
+        group: 'Grip and release',
+        name: `${circuit.name}: grips, and releases at once`,
         how: `${plan.sizing?.booster ? 'Engine off. ' : ''}${how}`,
         rests,
         needs: [`leak:${circuit.id}`],
@@ -22,9 +22,9 @@ const gripTests = ({ view, plan, brakes, whole }: TestContext): RequiredTest[] =
         ? [
             {
               key: `running:${circuit.id}`,
-              group: 'Grips and lets go',
+              group: 'Grip and release',
               name: `${circuit.name}: the same with the engine running`,
-              how: `Engine running, in neutral, wheels clear. ${how}`,
+              how: `Engine running, in neutral, wheels clear of people and ground. ${how}`,
               rests,
               needs: [`grips:${circuit.id}`],
             } as const,
@@ -32,9 +32,9 @@ const gripTests = ({ view, plan, brakes, whole }: TestContext): RequiredTest[] =
         : []),
       {
         key: `hot:${circuit.id}`,
-        group: 'Grips and lets go',
+        group: 'Grip and release',
         name: `${circuit.name}: the same hot, after the first drive`,
-        how: `${how} One that drags now was free cold: its hose, its piston or the pushrod’s play.`,
+        how: `${how} A wheel that drags only when hot: check hose, piston and pushrod free play.`,
         rests,
         needs: ['walking'],
       },
@@ -44,9 +44,9 @@ const gripTests = ({ view, plan, brakes, whole }: TestContext): RequiredTest[] =
     ? [
         {
           key: 'booster',
-          group: 'Grips and lets go',
+          group: 'Grip and release',
           name: 'Engine off and running',
-          how: 'Pumped hard engine off, then held while it starts: the pedal goes down a little. Grips and lets go with it as without.',
+          how: 'Pump hard with the engine off, hold the pedal, start the engine: the pedal drops a little. Grip and release work with and without assist.',
           rests: whole,
         } as RequiredTest,
       ]
@@ -60,21 +60,21 @@ const pedalTests = ({ plan, brakes, whole }: TestContext): RequiredTest[] => [
           key: 'pedal-firm',
           group: 'Pedal',
           name: 'Pedal firm, does not sink',
-          how: 'Held for a minute with the rule’s foot: it stays. Set the reading down below; a reference vehicle is measured, never remembered.',
+          how: 'Hold for a minute at the rule’s foot force: the pedal stays. Record the reading below. Measure a reference vehicle; do not rely on memory.',
           rests: whole,
         } as RequiredTest,
         {
           key: 'pushrod-cold',
           group: 'Pedal',
-          name: 'Pushrod has its play, cold',
-          how: 'Felt by hand at the pedal before it meets the piston.',
+          name: 'Pushrod free play, cold',
+          how: 'Feel the play by hand at the pedal, before the pushrod meets the piston.',
           rests: whole,
         } as RequiredTest,
         {
           key: 'pushrod-hot',
           group: 'Pedal',
-          name: 'Pushrod has its play, hot',
-          how: 'After the first drive, warm: the compensating port is open, the wheels turn free.',
+          name: 'Pushrod free play, hot',
+          how: 'After the first drive, warm: the compensating port is open and the wheels turn freely.',
           rests: whole,
           needs: ['walking'],
         } as RequiredTest,
@@ -82,7 +82,7 @@ const pedalTests = ({ plan, brakes, whole }: TestContext): RequiredTest[] => [
           key: 'lamps',
           group: 'On the vehicle',
           name: 'Brake lights, at the switch and on the vehicle',
-          how: 'A finger’s weight on the pedal lights them, off they go out; both ends of the wire.',
+          how: 'Light pedal pressure turns them on; release turns them off. Check at the switch and at the lamp.',
           rests: whole,
         } as RequiredTest,
         {
@@ -103,7 +103,7 @@ const vehicleTests = ({ plan, wet, whole }: TestContext): RequiredTest[] => [
           key: 'lock-droop',
           group: 'On the vehicle',
           name: 'Lock to lock, full droop, full bump',
-          how: 'Nothing touches, no hose pulls or twists; the wheel on and turned by hand.',
+          how: 'Wheel on, turned by hand: nothing touches, no hose pulls or twists.',
           rests: whole,
         } as RequiredTest,
       ]
@@ -117,7 +117,7 @@ const vehicleTests = ({ plan, wet, whole }: TestContext): RequiredTest[] => [
             plan.sizing?.category === 'heavy'
               ? 'Parking brake holds on 18 %, both ways'
               : 'Parking brake holds on 20 %, both ways',
-          how: 'Laden, five minutes, nose up and nose down, within the rule’s hand or foot; chocks ready.',
+          how: 'Laden, five minutes, nose up and nose down, within the rule’s hand or foot force. Chocks ready: a vehicle that rolls can crush people.',
           rests: whole,
         } as RequiredTest,
       ]
@@ -127,8 +127,8 @@ const vehicleTests = ({ plan, wet, whole }: TestContext): RequiredTest[] => [
         {
           key: 'clutch',
           group: 'On the vehicle',
-          name: 'Clutch frees, in gear, the other foot off the brake',
-          how: 'Wheels off the ground: in gear, pedal down, they can be turned; it bites well off the floor.',
+          name: 'Clutch disengages: in gear, foot off the brake',
+          how: 'Wheels off the ground, in gear, pedal down: the wheels can be turned. The clutch bites well above the floor.',
           rests: whole,
         } as RequiredTest,
       ]
@@ -139,14 +139,14 @@ const vehicleTests = ({ plan, wet, whole }: TestContext): RequiredTest[] => [
           key: 'breakaway',
           group: 'On the vehicle',
           name: 'Breakaway applies and holds 15 minutes',
-          how: 'Pin pulled, on chocks: no wheel can be turned. Its battery alone (49 CFR 393.43, from memory).',
+          how: 'Pin pulled, on chocks: no wheel can be turned, on the breakaway battery alone (49 CFR 393.43, from memory).',
           rests: whole,
         } as RequiredTest,
         {
           key: 'wires',
           group: 'On the vehicle',
-          name: 'Wires of the actuator read as they should',
-          how: 'The readings stand in Fit, under Wires.',
+          name: 'Actuator wiring measured good',
+          how: 'Enter the readings in Fit, under Wiring.',
           rests: whole,
         } as RequiredTest,
       ]
@@ -156,8 +156,8 @@ const vehicleTests = ({ plan, wet, whole }: TestContext): RequiredTest[] => [
         {
           key: 'dry-break',
           group: 'On the vehicle',
-          name: 'Dry breaks tugged, flow seen',
-          how: 'A hard tug does not part them; a stroke with the bleeder beyond them open gives fluid.',
+          name: 'Dry breaks tugged, flow checked',
+          how: 'A hard tug does not part them. With the bleeder beyond them open, one stroke gives fluid.',
           rests: whole,
         } as RequiredTest,
       ]
@@ -170,8 +170,8 @@ const roadTests = ({ brakes, whole }: TestContext): RequiredTest[] => [
         {
           key: 'static',
           group: 'On the road',
-          name: 'Held still against the engine',
-          how: 'In a clear place, belt on: held by the foot in gear, it does not creep.',
+          name: 'Holds against the engine',
+          how: 'In a clear place, belt on, in gear: the foot brake stops the vehicle creeping.',
           rests: whole,
           needs: brakes.map(({ id }) => `grips:${id}`),
         } as RequiredTest,
@@ -179,7 +179,7 @@ const roadTests = ({ brakes, whole }: TestContext): RequiredTest[] => [
           key: 'walking',
           group: 'On the road',
           name: 'Stops at walking pace',
-          how: 'Closed ground, nobody before or behind: straight, no wheel drags.',
+          how: 'Closed ground, nobody in front or behind: stops straight, no wheel drags.',
           rests: whole,
           needs: ['static'],
         } as RequiredTest,
@@ -187,7 +187,7 @@ const roadTests = ({ brakes, whole }: TestContext): RequiredTest[] => [
           key: 'site',
           group: 'On the road',
           name: 'Stops on a closed dry site',
-          how: 'Up from 30 km/h, pads bedded; the rear never locks first. The distances stand under Stops.',
+          how: 'Start at 30 km/h, pads bedded. The rear never locks first. Record the distances under Stops.',
           rests: whole,
           needs: ['walking'],
         } as RequiredTest,

@@ -28,7 +28,7 @@ const tickedResult = (one: RecordedTest | undefined, rests: string): TestResult 
   if (!one.good) return { state: 'bad', note: one.note };
   return one.rests === rests
     ? { state: 'done', note: one.note }
-    : { state: 'void', note: 'Changed since: look again.' };
+    : { state: 'void', note: 'Changed since: check again.' };
 };
 /** What all looks together come to: the worst of them, and good once every one is. */
 function worstOfLooks(looks: readonly LookResult[]): TestResult {
@@ -39,7 +39,7 @@ function worstOfLooks(looks: readonly LookResult[]): TestResult {
       note: bad.map(({ name, note }) => (note ? `${name}: ${note}` : name)).join('; '),
     };
   if (looks.some(({ state }) => state === 'void'))
-    return { state: 'void', note: 'Changed since: look again.' };
+    return { state: 'void', note: 'Changed since: check again.' };
   const done = looks.filter(({ state }) => state === 'done').length;
   return {
     state: done === looks.length ? 'done' : 'open',
@@ -65,7 +65,7 @@ function holdResult(
   if (last.rests !== rests)
     return {
       state: verdict === 'held' ? 'void' : 'bad',
-      note: verdict === 'held' ? 'Its circuit was changed since: hold again.' : words,
+      note: verdict === 'held' ? 'The circuit has changed since: hold again.' : words,
     };
   return {
     state: verdict === 'held' ? 'done' : verdict === 'cannot-tell' ? 'open' : 'bad',

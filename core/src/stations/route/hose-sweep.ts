@@ -165,7 +165,7 @@ export function sweep(
     if (!moved)
       throw new InputError(
         'motion',
-        `The arm is too short for ${named.name}: check travel and the line it swings about.`,
+        `The arm is too short for ${named.name}: check the travel and the pivot axis.`,
       );
     const clampB = {
       pointMm: moved.place(b.clamp.pointMm),

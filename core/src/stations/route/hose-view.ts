@@ -109,7 +109,7 @@ function build(
     fault,
   });
   if (free <= 0)
-    return without(`Its two fittings alone are longer than the ${hose.orderMm} mm ordered.`);
+    return without(`The two fittings alone are longer than the ${hose.orderMm} mm ordered.`);
   try {
     const states = sweep(hose.motion, ends.a.clamp, ends.b, free, stock, things);
     const twistDeg = twistThrough(

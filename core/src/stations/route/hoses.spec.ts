@@ -120,7 +120,7 @@ describe('a hose through its travel', () => {
     },
   );
 
-  test('what stands in its way is touched in the states in which it is there, and heat is told apart', () => {
+  test('what stands in its way is touched in the states in which fitted, and heat is told apart', () => {
     const { hose, ends, stock, freeMm: lengthMm, states } = view('hose-rl');
     const middle = states[0]!.shape!.pointsMm[16]!;
     const thing = {
@@ -346,22 +346,22 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     ['hose-rubs', 'stop', {}, false],
     [
       'hose-twisted',
-      'mind',
+      'caution',
       { orderMm: 420, ends: { ...ends, b: { ...ends.b, fittingId: 'straight-fixed' } } },
       true,
     ],
     ['hose-unfixed', 'stop', { fixing: 'none' }, true],
-    ['hose-unlocked', 'mind', { locked: false }, true],
+    ['hose-unlocked', 'caution', { locked: false }, true],
     ['hose-class', 'stop', { stockId: 'fuel-6' }, true],
     ['hose-class', 'stop', { stockId: 'feed-8' }, true],
-    ['hose-too-long', 'mind', { orderMm: 435 }, true],
-    ['hose-aged', 'mind', { madeOn: '2009-01' }, false],
-    ['hose-unjudged', 'mind', { orderMm: 60 }, false],
-    ['hose-hot', 'mind', {}, false],
+    ['hose-too-long', 'caution', { orderMm: 435 }, true],
+    ['hose-aged', 'caution', { madeOn: '2009-01' }, false],
+    ['hose-unjudged', 'caution', { orderMm: 60 }, false],
+    ['hose-hot', 'caution', {}, false],
     ['feed-bare', 'note', { service: 'feed', stockId: 'feed-8', gauze: false }, true],
     [
       'feed-falls',
-      'mind',
+      'caution',
       {
         service: 'feed',
         stockId: 'feed-8',
@@ -420,7 +420,7 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     expect(at(sound)).toMatchObject([
       {
         rule: 'travel-twists',
-        level: 'mind',
+        level: 'caution',
         text: expect.stringMatching(
           /17° in 100 mm, where 5° is a caution and 20° a stop, by our judgement/,
         ) as string,
@@ -449,7 +449,7 @@ describe('each rule of hoses against a hose spoilt for it', () => {
         .filter(({ place }) => 'id' in place && place.id === id)
         .map(({ level }) => level);
     expect(levels(fitted('hose-rl', 'banjo-20', 350), 'hose-rl')).toEqual([]);
-    expect(levels(fitted('hose-rl', 'banjo-45', 350), 'hose-rl')).toEqual(['mind']);
+    expect(levels(fitted('hose-rl', 'banjo-45', 350), 'hose-rl')).toEqual(['caution']);
     expect(levels(fitted('hose-fl', 'banjo-45', 315), 'hose-fl')).toEqual(['stop']);
   });
   test.each(spoilt)('%s, %s', (rule, level, patch, mended) => {
@@ -512,7 +512,7 @@ describe('each rule of hoses against a hose spoilt for it', () => {
     expect(found(beside(100), 'hoses-touch')).toEqual([]);
     const [snag] = found(beside(12), 'hoses-touch');
     expect(snag).toMatchObject({
-      level: 'mind',
+      level: 'caution',
       where: 'H9',
       text: expect.stringMatching(
         /During its travel the hose comes within 0 mm of H1, 10 required/,

@@ -81,13 +81,13 @@ function chainOf(from: Half, to: Half, way: Way): Chain {
   joins.push(...twice(joinOf(half, to)!, facesOf(half, to)));
   const costMinor = parts.reduce((sum, part) => sum + part.costMinor, 0);
   const banjo =
-    joins.length > parts.length + 1 ? ' A banjo counts twice: it seals on both its washers.' : '';
+    joins.length > parts.length + 1 ? ' A banjo counts as two: it seals on both washers.' : '';
   const why = parts.length
     ? [
         `${parts.length === 1 ? 'One part' : `${parts.length} parts`}, ${joins.length} sealing faces.${banjo}`,
         ...parts.map((part) => part.name),
       ]
-    : ['They join directly.'];
+    : ['The ends join directly.'];
   return { parts: parts.map((part) => part.id), joins, joints: joins.length, costMinor, why };
 }
 
@@ -137,11 +137,11 @@ export function adapt(
       ways.push({ node: edge.to, weight: way.weight + edge.weight, before: way, edge }, whole);
   }
   if (chains.length) return { chains };
-  const stuck = !leads ? `: nothing seals on ${halfWords(from)} that leads on` : '';
+  const stuck = !leads ? `: nothing in the catalog seals on ${halfWords(from)} and leads on` : '';
   return {
     chains,
     nearest: {
-      missing: `No part in the catalogue leads from ${halfWords(from)} to ${halfWords(to)} in ${maxJoints} joints${stuck}.`,
+      missing: `No adapters in the catalog join ${halfWords(from)} to ${halfWords(to)} in ${maxJoints} joints${stuck}.`,
     },
   };
 }

@@ -75,6 +75,6 @@ export interface Joint extends Mate {
 export function jointBetween(near: Half, far: Half): Joint {
   const join = joinOf(near, far);
   if (join) return { near, far, join, ...mate(join) };
-  const reasons = [`Both are ${near.gender}: they do not go into one another.`];
+  const reasons = [`Both are ${near.gender}, so they do not screw together.`];
   return { near, far, join, verdict: 'will-not-start', reasons, overlap: 0, turnsToBind: null };
 }

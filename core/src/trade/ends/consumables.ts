@@ -25,20 +25,20 @@ export function guidanceFor({ join }: Joint): string {
   switch (join?.male.end) {
     case 'double-flare-45':
     case 'bubble':
-      return 'Snug with a flare wrench, then about a sixth of a turn.';
+      return 'Snug with a flare wrench, then about 1/6 turn.';
     case 'cone-45':
     case 'cone-37':
-      return 'Snug, then one flat of the hex, the tube held still.';
+      return 'Snug, then one flat of the hex, holding the tube still.';
     case 'npt-taper':
     case 'bspt-taper':
-      return 'Hand tight, then one and a half to three turns; never back off to line up.';
+      return 'Hand tight, then 1 1/2 to 3 turns. Never back off to line up.';
     case 'banjo':
     case 'flat':
-      return 'Snug on new washers, then the sheet: washers of copper and of aluminium differ.';
+      return 'Snug on new washers, then the maker’s torque: copper and aluminum washers differ.';
     case 'o-ring-boss':
-      return 'Ring oiled and whole, then the sheet.';
+      return 'Ring oiled and undamaged, then the maker’s torque.';
     default:
-      return "The maker's sheet.";
+      return 'See the maker’s sheet.';
   }
 }
 

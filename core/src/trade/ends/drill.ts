@@ -31,15 +31,14 @@ const VERNIER_MM = 0.02;
 
 /** What a look into each seat shows. Common practice. */
 const SHOWS: Record<SeatForm, string> = {
-  'inverted-flare-45':
-    'the bottom rises to a cone, so the flare that comes on it is hollow: a 45° double flare',
-  bubble: 'the bottom dips like a shallow dish, so the flare that comes in is round: a bubble',
-  'flare-45': 'a hollow cone stands at 45° to the axis: it takes a 45° nose',
-  'flare-37': 'a steep hollow cone stands at 37° to the axis: it takes a 37° nose',
+  'inverted-flare-45': 'the bottom rises to a cone, so the flare is hollow: a 45° double flare',
+  bubble: 'the bottom dips like a shallow dish, so the flare is round: a bubble flare',
+  'flare-45': 'a hollow cone at 45° to the axis takes a 45° nose',
+  'flare-37': 'a steep hollow cone at 37° to the axis takes a 37° nose',
   'banjo-face':
     'the bore goes straight through and the face is spot-faced flat: a washer seals on it',
   'o-ring-boss': 'a short steep chamfer at the mouth makes room for a ring',
-  'npt-taper': 'the thread grows toward the mouth, and its flanks stand at 60°: NPT',
+  'npt-taper': 'the thread gets larger toward the mouth, with 60° flanks: NPT',
   'bspt-taper': 'a pipe thread of 55° flanks: an R taper wedges in it',
 };
 
@@ -91,7 +90,7 @@ export function drillReasons({ port, diameterMm, pitchMm }: DrillQuestion): Dril
   const { leastMm, mostMm } = bandOf(thread, 'female');
   const alikes = alikesOf(thread, 'female');
   return {
-    thread: `${port.thread}: a bore of ${figure(diameterMm, 2)} lies in its ${figure(leastMm, 2)} to ${figure(mostMm, 2)} mm, and ${figure(pitchMm, 2)} mm is its pitch.${alikes.length ? ` It is easily taken for ${alikes.join(', ')}: the pitch gauge parts them.` : ''}`,
+    thread: `${port.thread}: a bore of ${figure(diameterMm, 2)} is in the range ${figure(leastMm, 2)} to ${figure(mostMm, 2)} mm, and ${figure(pitchMm, 2)} mm is the pitch.${alikes.length ? ` Easily mistaken for ${alikes.join(', ')}: use the pitch gauge to tell.` : ''}`,
     seat: `${SEAT_NAMES[port.seat]}: ${SHOWS[port.seat]}.`,
   };
 }

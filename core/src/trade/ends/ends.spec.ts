@@ -160,7 +160,7 @@ describe('chains of adapters', () => {
     expect(adapt({ from: npt, to: swivel, maxJoints: 1 }).nearest!.missing).toMatch(/in 1 joints/);
   });
 
-  test("a user's own adapter is used, one of nothing but plugs leads nowhere", () => {
+  test('a user’s own adapter is used, one of nothing but plugs leads nowhere', () => {
     const from: Half = { gender: 'female', thread: 'M14x1', seat: 'banjo-face' };
     const to: Half = { gender: 'female', thread: '3/8-24 UNF', seat: 'flare-37' };
     expect(adapt({ from, to }).chains).toEqual([]);
@@ -224,7 +224,7 @@ describe('which seat is it', () => {
     expect(found.next).toMatch(/55° and one of 60°/);
   });
   test('nothing looked at: the first question; answers that fight: no seat', () => {
-    expect(seatFrom(none).next).toMatch(/does it grow/);
+    expect(seatFrom(none).next).toMatch(/does it get larger\?/);
     expect(
       seatFrom({ bottom: 'rises', nut: 'shoulder', coneDeg: 12, taper: false }).candidates,
     ).toEqual([]);

@@ -24,13 +24,13 @@ export function firstEnd(
       first: 'either',
       why:
         a === 'fixed'
-          ? 'Both ends turn the line with them: one of them wants a swivel or a union.'
-          : 'Neither end turns the line with it: either may go first.',
+          ? 'Both ends turn with the line. One needs a swivel or a union.'
+          : 'Neither end turns with the line. Fit either first.',
     };
   const first = rank[a] < rank[b] ? 'a' : 'b';
   const [early, late] = first === 'a' ? [a, b] : [b, a];
   return {
     first,
-    why: `The ${early === 'fixed' ? 'fixed end' : 'nut'} goes on first, the ${late} last: ${late === 'banjo' ? 'its eye is turned to where the line points before the bolt is pulled up' : 'it turns without the line'}.`,
+    why: `The ${early === 'fixed' ? 'fixed end' : 'nut'} goes on first, the ${late} last: ${late === 'banjo' ? 'turn the eye to line up before tightening the bolt' : 'the nut turns without the line'}.`,
   };
 }

@@ -117,7 +117,7 @@ describe('what a joint uses up', () => {
     expect(joint).toMatchObject({ join: null, verdict: 'will-not-start', turnsToBind: null });
     expect([consumablesOf(joint), guidanceFor(joint), likelyTorqueNm(joint)]).toEqual([
       [],
-      "The maker's sheet.",
+      'See the maker’s sheet.',
       null,
     ]);
   });
@@ -137,10 +137,10 @@ describe('how it is tightened where no sheet says so', () => {
     const words = joints.map(guidanceFor);
     for (const text of words) expect(text).not.toMatch(/\d+ ?(N|lbf)/);
     expect(new Set(words).size).toBe(joints.length);
-    expect(words[2]).toMatch(/never back off/);
+    expect(words[2]).toMatch(/Never back off to line up/);
   });
 
-  test('the range that is questioned grows with the thread and holds what such nuts mostly take', () => {
+  test('the range that is questioned grows with the thread and holds what such nuts :', () => {
     const at = (thread: string): { least: number; most: number } =>
       likelyTorqueNm(jointBetween(male(thread, 'bubble'), female(thread, 'bubble')))!;
     // Common practice: an M10x1 brake nut takes about 14 to 18 N·m, an M12x1 about 17 to 25.

@@ -57,18 +57,15 @@ const WORDS = {
     flat: 'the bottom is flat or drilled through',
   },
   nut: {
-    'threaded-to-end': 'the nut is threaded to its end',
-    shoulder: 'the nut has a plain shoulder at its end',
+    'threaded-to-end': 'the nut is threaded to the end',
+    shoulder: 'the nut has a plain shoulder at the end',
   },
 } as const;
 const QUESTIONS: readonly (readonly [keyof SeatAnswers, string])[] = [
-  ['taper', 'Measure the thread at its first turn and ten turns on: does it grow?'],
-  ['bottom', 'Look into the port with a light: does its bottom rise or dip toward the middle?'],
-  [
-    'nut',
-    'Look at the nut that came out: is it threaded to its end, or has it a plain shoulder there?',
-  ],
-  ['coneDeg', 'Hold a protractor to the cone: how steep is it to the axis?'],
+  ['taper', 'Measure the thread at the first turn and ten turns on: does it get larger?'],
+  ['bottom', 'Look into the port with a light: does the bottom rise or dip toward the middle?'],
+  ['nut', 'Check the old nut: threaded to the end, or a plain shoulder there?'],
+  ['coneDeg', 'Hold a protractor to the cone: what is the angle to the axis?'],
 ];
 
 function judge(seat: SeatForm, answers: SeatAnswers): SeatGuess {
@@ -82,12 +79,12 @@ function judge(seat: SeatForm, answers: SeatAnswers): SeatGuess {
   if (answers.coneDeg !== null && traits.coneDeg !== null)
     say(
       Math.abs(answers.coneDeg - traits.coneDeg) <= CONE_SIGMA_DEG,
-      `the cone stands at ${answers.coneDeg}° to the axis`,
+      `the cone is at ${answers.coneDeg}° to the axis`,
     );
   if (answers.taper !== null)
     say(
       answers.taper === traits.taper,
-      answers.taper ? 'the thread grows' : 'the thread is parallel',
+      answers.taper ? 'the thread gets larger' : 'the thread is parallel',
     );
   return { seat, fits, against };
 }

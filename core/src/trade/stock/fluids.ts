@@ -19,9 +19,9 @@ const GLYCOL = 'Glycol: mixes with DOT 3, 4 and 5.1 only. Strips paint.';
 export const FLUIDS: readonly Fluid[] = [
   { id: 'dot-3', name: 'DOT 3', family: 'glycol', dryBoilC: 205, wetBoilC: 140, mixes: GLYCOL, source: FMVSS },
   { id: 'dot-4', name: 'DOT 4', family: 'glycol', dryBoilC: 230, wetBoilC: 155, mixes: GLYCOL, source: FMVSS },
-  { id: 'dot-4-thin', name: 'DOT 4 of low viscosity', family: 'glycol', dryBoilC: 250, wetBoilC: 165, mixes: GLYCOL, thin: true, source: 'ISO 4925 class 6 (from memory)' },
+  { id: 'dot-4-thin', name: 'DOT 4 LV, low viscosity', family: 'glycol', dryBoilC: 250, wetBoilC: 165, mixes: GLYCOL, thin: true, source: 'ISO 4925 class 6 (from memory)' },
   { id: 'dot-5.1', name: 'DOT 5.1', family: 'glycol', dryBoilC: 260, wetBoilC: 180, mixes: GLYCOL, source: FMVSS },
-  { id: 'dot-5', name: 'DOT 5 silicone', family: 'silicone', dryBoilC: 260, wetBoilC: 180, mixes: 'Silicone: mixes with nothing; colour proves nothing. It froths: pump slowly.', source: FMVSS },
+  { id: 'dot-5', name: 'DOT 5 silicone', family: 'silicone', dryBoilC: 260, wetBoilC: 180, mixes: 'Silicone: mixes with nothing; color proves nothing. Foams: pump slowly.', source: FMVSS },
   { id: 'mineral', name: 'Mineral oil', family: 'mineral', dryBoilC: null, wetBoilC: null, mixes: 'Mineral oil: mixes with nothing, swells seals made for glycol.', source: 'Common practice' },
 ]; // prettier-ignore
 

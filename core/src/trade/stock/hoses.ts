@@ -39,10 +39,10 @@ const points = (
   ...pairs.map(([psi, ml]) => ({ pressureMPa: psi * 0.006894757, mlPerM: ml * ML_PER_FOOT })),
 ];
 const LAW =
-  '49 CFR 571.106, most expansion of hose of 1/8 in or 3 mm bore or smaller, burst 7,000 psi (from memory)';
+  '49 CFR 571.106, maximum expansion, 1/8 in or 3 mm bore or smaller; burst 7,000 psi (from memory)';
 const LAW_WIDE =
-  '49 CFR 571.106, most expansion of hose of over 1/8 to 3/16 in bore, burst 5,000 psi (from memory)';
-const MAKERS = "common practice; the maker's sheet comes first";
+  '49 CFR 571.106, maximum expansion, bore over 1/8 to 3/16 in; burst 5,000 psi (from memory)';
+const MAKERS = 'common practice; the maker’s sheet comes first';
 
 /** What any brake hose must hold for two minutes: 4,000 psi. Source: 49 CFR 571.106 S5.3 (from memory). */
 export const HOSE_HOLDS_MPA = 27.6;

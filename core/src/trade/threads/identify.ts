@@ -59,7 +59,7 @@ export function identify(input: ThreadInput): ThreadFound {
     pitchSigmaMm = PITCH_SIGMA_MM,
   } = input;
   if (tpi !== undefined && input.pitchMm !== undefined)
-    throw new InputError('tpi', 'Give the pitch or the threads an inch, not both.');
+    throw new InputError('tpi', 'Give the pitch or the threads per inch, not both.');
   const pitchMm = tpi === undefined ? input.pitchMm : 25.4 / tpi;
   const scored = THREADS.filter(
     (thread) => comesAs(thread, gender) && (taper === undefined || isTaper(thread) === taper),

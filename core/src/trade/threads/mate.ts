@@ -44,7 +44,7 @@ const TAN_30 = Math.tan(Math.PI / 6);
 export function threadOf(half: Half, path: string): Thread {
   const thread = threadByName(half.thread);
   if (!thread)
-    throw new InputError(`${path}.thread`, `"${half.thread}" is not in the catalogue of threads.`);
+    throw new InputError(`${path}.thread`, `"${half.thread}" is not a thread in the catalog.`);
   if (!comesAs(thread, half.gender))
     throw new InputError(`${path}.thread`, `${thread.name} is never a ${half.gender} thread.`);
   const [field, form, name] =
@@ -52,7 +52,7 @@ export function threadOf(half: Half, path: string): Thread {
       ? (['end', half.end, END_NAMES[half.end]] as const)
       : (['seat', half.seat, SEAT_NAMES[half.seat]] as const);
   if (!threadTakes(thread, form))
-    throw new InputError(`${path}.${field}`, `${thread.name} does not come with a ${name}.`);
+    throw new InputError(`${path}.${field}`, `${thread.name} is not made with a ${name}.`);
   return thread;
 }
 
@@ -112,41 +112,41 @@ function reasonsOf(
   const { verdict, overlap, turnsToBind } = found;
   const [end, seat] = [END_NAMES[input.male.end], SEAT_NAMES[input.female.seat]];
   const pitches = `${figure(male.pitchMm, 3)} against ${figure(female.pitchMm, 3)} mm`;
-  const holds = `${figure(100 * Math.min(overlap, 1), 0)} % of the flank holds`;
+  const holds = `${figure(100 * Math.min(overlap, 1), 0)} % of the thread flank in contact`;
   const unsealed = formsSeal(input.male.end, input.female.seat)
     ? []
-    : [`Even with one thread the ${end} would not seal on the ${seat}.`];
+    : [`Even with matching threads, the ${end} does not seal on the ${seat}.`];
   if (verdict === 'will-not-start')
     return [
       overlap <= 0
-        ? `The male is too thin: it drops in without touching the threads.`
-        : `The male is ${figure(tipPitchDiameterMm(male) - basicOf(female).pitchDiameterMm, 2)} mm too thick to start.`,
+        ? `The male thread is too small: it drops in without engaging.`
+        : `The male thread is ${figure(tipPitchDiameterMm(male) - basicOf(female).pitchDiameterMm, 2)} mm too large to start.`,
       ...unsealed,
     ];
   if (verdict === 'binds')
     return [
-      `It starts and binds after ${figure(turnsToBind!, 1)} turns: the pitches differ, ${pitches}.`,
+      `Starts, then binds after ${figure(turnsToBind!, 1)} turns. The pitches differ: ${pitches}.`,
       `${holds} until then.`,
       ...unsealed,
     ];
   if (verdict === 'seals')
     return [
       male.family === 'npt' || male.family === 'r'
-        ? `Taper wedges in ${female.family === 'rp' ? 'a parallel pipe port made for it' : 'taper'}: it seals with sealant on its threads.`
-        : `The ${end} sits on the ${seat}; the thread only presses them together.`,
+        ? `The taper wedges in ${female.family === 'rp' ? 'a parallel pipe port made for it' : 'taper'} and seals with thread sealant.`
+        : `The ${end} seats on the ${seat}; the thread only clamps them.`,
     ];
   if (isTaper(male) !== isTaper(female))
     return [
       isTaper(male)
-        ? 'A taper in a parallel port that is not made for it may never wedge: it does not seal, with or without sealant.'
-        : 'A parallel thread in a taper touches at its first turns only, which are not whole: it does not seal, with or without sealant.',
+        ? 'Does not seal, even with sealant: a taper may never wedge in a parallel port that is not made for it.'
+        : 'Does not seal, even with sealant: a parallel thread in a taper port touches only at its incomplete first turns.',
     ];
   if (!agree(male, female))
-    return [`The pitches agree and the diameters do not: ${holds}.`, ...unsealed];
+    return [`The pitches match but the diameters do not: ${holds}.`, ...unsealed];
   return [
     isCone(input.male.end) && isCone(input.female.seat)
-      ? `The threads agree, and the ${end} touches the ${seat} along a line only: it leaks however hard it is pulled.`
-      : `The threads agree, and the ${end} never meets the ${seat}: it leaks however hard it is pulled.`,
+      ? `The threads match, but the ${end} touches the ${seat} along a line only, and leaks however tight.`
+      : `The threads match, but the ${end} never reaches the ${seat}, and leaks however tight.`,
   ];
 }
 

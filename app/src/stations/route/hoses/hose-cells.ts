@@ -24,7 +24,7 @@ const SIDES = [-1, 0, 1] as const;
       data-test="hose-cells"
     >
       <caption class="sr-only">
-        Verdict and least radius of each state
+        Verdict and smallest radius in each state
       </caption>
       @if (sides().length > 1) {
         <thead>
@@ -66,7 +66,9 @@ const SIDES = [-1, 0, 1] as const;
         }
       </tbody>
     </table>
-    <p class="mt-1 text-xs text-ink-soft">Least radius in each state; the worst one is framed.</p>
+    <p class="mt-1 text-xs text-ink-soft">
+      Smallest bend radius in each state. The worst state is outlined.
+    </p>
   `,
 })
 export class HoseCells {
@@ -87,7 +89,7 @@ export class HoseCells {
   });
   protected readonly rows = computed(() => {
     const { states, worst, hose } = this.view();
-    const rows = hose.motion.kind === 'still' ? ([[0, 'Lies']] as const) : ROWS;
+    const rows = hose.motion.kind === 'still' ? ([[0, 'Clearance']] as const) : ROWS;
     return rows.map(([heave, name]) => ({
       name,
       cells: this.sides().map((side) => {
@@ -114,10 +116,10 @@ export class HoseCells {
       look:
         state.verdict === 'ok'
           ? touching
-            ? 'bg-mind text-sheet'
+            ? 'bg-caution text-sheet'
             : 'bg-fluid-pale text-ink'
           : 'bg-stop text-sheet',
-      title: `${state.name}: ${word || VERDICT_WORDS.ok}, least radius ${radius}`,
+      title: `${state.name}: ${word || VERDICT_WORDS.ok}, smallest radius ${radius}`,
     };
   }
 }

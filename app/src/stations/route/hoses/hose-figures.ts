@@ -34,26 +34,28 @@ export class HoseFigures {
     ].map(Math.round);
     const slack: readonly [string, string] =
       slackMm < 0
-        ? ['Too short by', `${full(-slackMm)}: ${full(chordMm)} straight across`]
-        : ['Slack', `${full(slackMm)} of ${full(freeMm)}, ${full(chordMm)} straight across`];
+        ? ['Too short by', `${full(-slackMm)}: ${full(chordMm)} straight line`]
+        : ['Slack', `${full(slackMm)} of ${full(freeMm)}, ${full(chordMm)} straight line`];
     if (verdict === 'out-of-reach') return [slack];
     // Between the states of the cells neither is looked at.
     const at = states.indexOf(this.state());
     const turned = twistDeg[at] ?? null;
     const twist =
-      turned === null ? '' : `${Math.round(Math.abs(turned))}° from end to end, tightened at ride`;
+      turned === null
+        ? ''
+        : `${Math.round(Math.abs(turned))}° end to end, tightened at ride height`;
     const nearest = near
       ? `${near.thing.name}, ${full(near.distanceMm)} (${full(near.wantedMm)} wanted)`
-      : 'nothing near';
+      : 'nothing nearby';
     return [
       slack,
-      ['Leaves', `A ${a}° and B ${b}° off the straight line between them`],
+      ['End angles', `A ${a}° and B ${b}° off the straight line between the ends`],
       ...(at < 0
         ? []
         : (
             [
               ['Twist', twist],
-              ['Nearest', nearest],
+              ['Closest', nearest],
             ] as const
           ).filter(([, said]) => said)),
     ];

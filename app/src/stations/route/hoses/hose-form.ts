@@ -35,7 +35,7 @@ const NAMED_WAYS: Readonly<Record<string, Vec3>> = {
   down: [0, 0, -1],
   up: [0, 0, 1],
 };
-const ASLANT = 'aslant, as it is';
+const ASLANT = 'at an angle, as entered';
 /** What a hose is and what it hangs between. It becomes the plan's with Keep. */
 @Component({
   selector: 'fl-hose-form',
@@ -100,16 +100,16 @@ const ASLANT = 'aslant, as it is';
             @for (end of ends; track end) {
               <fieldset class="rounded-lg border border-rule p-3 sm:col-span-2">
                 <legend class="px-1 font-semibold">
-                  {{ end === 'a' ? 'End A, stays with the frame' : 'End B, moves' }}
+                  {{ end === 'a' ? 'End A, fixed to the frame' : 'End B, moves' }}
                 </legend>
                 <div class="grid grid-cols-3 gap-2">
                   <fl-field
                     class="col-span-3"
                     [of]="endFields.portId"
-                    label="Stands at"
+                    label="Position"
                     [field]="'hose-port-' + end"
                     [options]="ports()"
-                    none="a place of its own"
+                    none="its own position"
                     [value]="hose.ends[end].portId"
                     (changed)="setPort(end, $event || null)"
                   />
@@ -128,7 +128,7 @@ const ASLANT = 'aslant, as it is';
                     <fl-select-field
                       class="col-span-3"
                       [field]="'hose-way-' + end"
-                      label="Its thread points"
+                      label="Thread points"
                       [options]="ways"
                       [value]="wayOf(hose.ends[end].direction)"
                       (changed)="setWay(end, $event)"
@@ -189,7 +189,7 @@ const ASLANT = 'aslant, as it is';
               <button type="button" class="btn mr-auto" (click)="remove()">Delete hose</button>
             }
             <button type="button" class="btn" (click)="dialog.close()">Cancel</button>
-            <button type="submit" class="btn-main">{{ isNew() ? 'Make the hose' : 'Keep' }}</button>
+            <button type="submit" class="btn-main">{{ isNew() ? 'Add hose' : 'Save' }}</button>
           </div>
         </form>
       }

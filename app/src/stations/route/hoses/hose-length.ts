@@ -39,11 +39,11 @@ const SLIDE_MM = 200;
       (taken)="taken.emit($event)"
     />
     <p class="text-sm text-ink-soft">
-      {{ full(view().freeMm) }} of it is free hose, the rest is fittings.
+      {{ full(view().freeMm) }} is free hose, the rest is fittings.
     </p>
     <div class="mt-2 grid grid-cols-2 gap-2">
       <button type="button" class="btn px-2" (click)="look('lengths')" [disabled]="finder.busy()">
-        Lengths that serve
+        Lengths that work
       </button>
       <button
         type="button"
@@ -59,7 +59,7 @@ const SLIDE_MM = 200;
         (click)="look('bracket')"
         [disabled]="finder.busy() || view().hose.service === 'feed'"
       >
-        Find a place for the bracket
+        Find a bracket position
       </button>
     </div>
     @if (finder.busy()) {
@@ -68,7 +68,7 @@ const SLIDE_MM = 200;
           class="h-3 flex-1 accent-fluid"
           max="1"
           [value]="finder.share()"
-          aria-label="How far the search is"
+          aria-label="Search progress"
         ></progress>
         <button type="button" class="btn px-3" (click)="finder.cancel()">Cancel</button>
       </p>
@@ -86,7 +86,7 @@ const SLIDE_MM = 200;
           @for (one of found.tried; track one.orderMm) {
             <span
               class="h-full flex-1"
-              [class]="one.ok ? 'bg-fluid' : one.rubs ? 'bg-mind' : 'bg-rule'"
+              [class]="one.ok ? 'bg-fluid' : one.rubs ? 'bg-caution' : 'bg-rule'"
               [title]="
                 full(one.orderMm) +
                 ': ' +
@@ -97,16 +97,16 @@ const SLIDE_MM = 200;
         </div>
         @if (found.shortestMm !== null) {
           <p class="mt-1 text-sm">
-            {{ bare(found.shortestMm) }} to {{ full(found.longestMm!) }} serve in every state and
+            {{ bare(found.shortestMm) }} to {{ full(found.longestMm!) }} work in every state and
             touch nothing.
           </p>
           <button type="button" class="btn-main mt-1" (click)="taken.emit(found.shortestMm)">
-            Take the shortest, {{ bare(found.shortestMm) }}
+            Use the shortest, {{ bare(found.shortestMm) }}
           </button>
         } @else {
           <p class="fault mt-1">
-            No length from {{ bare(found.tried[0]?.orderMm ?? 0) }} up serves in every state: place
-            its bracket otherwise, or take other ends.
+            No length from {{ bare(found.tried[0]?.orderMm ?? 0) }} up works in every state. Move
+            the bracket, or use other ends.
           </p>
         }
       </div>
@@ -114,14 +114,14 @@ const SLIDE_MM = 200;
     @if (alike(); as found) {
       @if (found.orderMm !== null) {
         <p class="mt-2 text-sm">
-          {{ full(found.orderMm) }} is the shortest that serves all {{ corners().length }}.
+          {{ full(found.orderMm) }} is the shortest that works for all {{ corners().length }}.
         </p>
         <button type="button" class="btn-main mt-1" (click)="makeAlike(found.orderMm)">
           Take {{ bare(found.orderMm) }} for all
         </button>
       } @else {
         <p class="fault mt-2">
-          No one length serves all: {{ found.against }} speaks against most of them.
+          No single length works for all: {{ found.against }} rules out most of them.
         </p>
       }
     }
@@ -136,8 +136,8 @@ const SLIDE_MM = 200;
             <p>
               {{
                 place.ok
-                  ? 'Serves in every state, least radius ' + full(place.leastRadiusMm) + '.'
-                  : 'Not well: ' + wordsFor(place.why) + '.'
+                  ? 'Works in every state, smallest radius ' + full(place.leastRadiusMm) + '.'
+                  : 'Problem: ' + wordsFor(place.why) + '.'
               }}
             </p>
             <button
@@ -146,7 +146,7 @@ const SLIDE_MM = 200;
               (click)="takePlace(place)"
               [disabled]="!slides()"
             >
-              Put it there
+              Move the bracket here
             </button>
           </li>
         }
@@ -156,7 +156,7 @@ const SLIDE_MM = 200;
       <fl-range-field
         class="mt-3"
         field="hose-slide"
-        label="Slide the bracket along its rail, or drag it in the picture"
+        label="Slide the bracket along the rail, or drag it in the picture"
         [shown]="(slidMm() > 0 ? '+' : '') + bare(slidMm())"
         [least]="-slideMm"
         [most]="slideMm"
@@ -167,7 +167,7 @@ const SLIDE_MM = 200;
       />
     } @else {
       <p class="mt-3 text-sm text-ink-soft">
-        End A stands at a port that tapes fix: its place is measured, not chosen.
+        End A is at a taped port, so its position cannot be moved.
       </p>
     }
   `,
@@ -221,7 +221,7 @@ export class HoseLength {
   });
   protected readonly serving = computed(() => {
     const tried = this.lengths()?.tried ?? [];
-    return `${tried.filter((one) => one.ok).length} of ${tried.length} lengths that were tried serve.`;
+    return `${tried.filter((one) => one.ok).length} of ${tried.length} lengths tried work.`;
   });
   protected readonly alike = computed(() => {
     const found = this.found();

@@ -30,8 +30,8 @@ import { Selection } from '../../../session/selection';
       } @empty {
         <li class="py-4">
           <p>
-            A hose goes wherever an end moves: from a bracket on the frame to a caliper, from an
-            axle to the body. It also feeds a master from its reservoir.
+            No hoses yet. Use a hose wherever an end moves: frame bracket to caliper, axle to body.
+            A hose also feeds a master cylinder from its reservoir.
           </p>
           <button type="button" class="btn-main mt-3" (click)="added.emit()">New hose</button>
         </li>

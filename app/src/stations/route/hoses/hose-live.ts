@@ -30,7 +30,7 @@ export function hangIn(
     before ?? view.states[0]!.rods,
   );
   return {
-    name: 'this place',
+    name: 'this position',
     pose,
     cell: [0, 0],
     verdict,

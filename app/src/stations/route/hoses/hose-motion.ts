@@ -59,8 +59,8 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
         <fl-select-field
           class="col-span-2"
           field="hose-with"
-          label="As this moves"
-          none="choose to fill in…"
+          label="Copy movement from"
+          none="choose…"
           [options]="movers()"
           (changed)="moveWith($event)"
         />
@@ -106,7 +106,7 @@ const called = (name: string): string[] => ['x', 'y', 'z'].map((axis) => `${name
           }
           <fl-check-field
             class="col-span-2 self-end"
-            label="it steers"
+            label="Steers"
             [checked]="motion().steer !== null"
             (changed)="setSteers($event)"
           />
@@ -182,8 +182,8 @@ export class HoseMotion {
   protected readonly about = {
     axle: called('Rolls about'),
     corner: called('Swings about'),
-    wheel: called('Wheel centre'),
-    kingpin: called('Kingpin at'),
+    wheel: called('Wheel center'),
+    kingpin: called('Kingpin position'),
   };
   protected readonly movers = computed(() =>
     this.store

@@ -70,10 +70,10 @@ const SWEEP_S = 6;
           [disabled]="!view().worst"
           data-test="hose-worst"
         >
-          Worst state
+          Show worst state
         </button>
       } @else {
-        <p class="py-2 text-sm">This hose does not move: it hangs between two fixed places.</p>
+        <p class="py-2 text-sm">This hose does not move: both ends are fixed.</p>
       }
     </div>
   `,

@@ -12,7 +12,7 @@ import { PlanStore } from '../../../session/plan-store';
   host: { class: 'print-sheet hidden' },
   template: `
     <h1 class="text-2xl font-bold">{{ store.plan().name }}: hoses to order</h1>
-    <p>Lengths between the seats' faces, the fittings included, as hoses are sold.</p>
+    <p>Lengths are seat to seat, including fittings, as hoses are sold.</p>
     <table class="mt-4 w-full border-collapse text-left text-sm" data-test="hose-order">
       <thead>
         <tr class="border-b-2 border-ink">
@@ -38,10 +38,10 @@ import { PlanStore } from '../../../session/plan-store';
       </tbody>
     </table>
     <p class="mt-4 text-sm">
-      Check threads and seats at each port before ordering (Join), and count once more on the
-      vehicle with a cord. The hose maker's sheet comes first: least radius, burst, date. Only hose
-      marked for brakes carries brake pressure: ask for the marking (maker, date, standard), and for
-      a hose made up on the spot for the certificate of its proof test.
+      Hose without brake marking can burst. Ask for the marking (maker, date, standard), and for the
+      proof test certificate of a hose made to order. Check threads and seats at each port (Join),
+      and check lengths on the vehicle with a cord. The hose maker’s sheet comes first: smallest
+      radius, burst pressure, date.
     </p>
   `,
 })

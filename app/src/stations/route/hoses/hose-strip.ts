@@ -136,8 +136,8 @@ export class HoseStrip {
         anchor: rightward ? 'start' : 'end',
       },
       label: shape?.minRadiusMm
-        ? `How much the hose bends along its length at ${name}: tightest ${mm(shape.minRadiusMm)} at ${mm(shape.tightestMm)}, ${mm(stock.minRadiusMm)} is the least allowed.`
-        : `No bend to show at ${name}.`,
+        ? `Bend along the hose at ${name}: tightest ${mm(shape.minRadiusMm)} at ${mm(shape.tightestMm)}, ${mm(stock.minRadiusMm)} is the smallest allowed.`
+        : `No bends at ${name}.`,
     };
   });
 }

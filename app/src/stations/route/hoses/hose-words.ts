@@ -2,7 +2,7 @@ import type { HoseVerdict } from '@firm-line/core/shape/rod';
 
 export const VERDICT_WORDS: Record<HoseVerdict, string> = {
   'out-of-reach': 'does not reach',
-  taut: 'drawn tight',
+  taut: 'taut',
   kinks: 'kinks',
   ok: 'well',
 };

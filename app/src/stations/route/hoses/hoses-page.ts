@@ -59,7 +59,7 @@ import { Disclosure } from '../../../kit/disclosure';
     @if (view(); as hose) {
       <section
         class="flex flex-wrap items-center gap-x-6 border-b border-rule bg-sheet px-6 pt-2"
-        aria-label="The chosen hose"
+        aria-label="Selected hose"
       >
         <div class="w-52">
           <h2 class="text-2xl leading-tight font-bold">{{ hose.hose.name }}</h2>
@@ -101,8 +101,8 @@ import { Disclosure } from '../../../kit/disclosure';
           <p class="m-auto max-w-md p-6 text-center" role="status">
             {{
               hasSpace()
-                ? 'The vehicle is drawn once the plan has a line.'
-                : 'The 3-D view is unavailable in this browser (WebGL is missing or off): strip, cells and figures say the same.'
+                ? 'The 3-D view appears once the plan has a line.'
+                : 'The 3-D view is unavailable in this browser (WebGL is missing or off): strip, cells and figures show the same.'
             }}
           </p>
         }
@@ -135,7 +135,7 @@ import { Disclosure } from '../../../kit/disclosure';
           class="relative min-h-0 flex-1 overflow-auto px-4 py-2"
           tabindex="0"
           role="region"
-          aria-label="Hoses and the chosen one's figures"
+          aria-label="Hoses and figures of the selected hose"
         >
           <fl-hose-list (added)="form().openNew()" />
           @if (view(); as hose) {
@@ -165,7 +165,7 @@ import { Disclosure } from '../../../kit/disclosure';
                 [slidMm]="slidMm()"
               />
             }
-            <fl-disclosure class="mt-3 border-t border-rule" summary="On and off without twist…">
+            <fl-disclosure class="mt-3 border-t border-rule" summary="Fitting without twist…">
               <ol class="list-decimal pl-5 text-sm">
                 @for (step of order(); track step) {
                   <li class="py-0.5">{{ step }}</li>
@@ -173,9 +173,9 @@ import { Disclosure } from '../../../kit/disclosure';
               </ol>
             </fl-disclosure>
             <p class="mt-3 text-sm text-ink-soft">
-              The hose is taken as a springy rod: no weight, no touching, no age. Wheel on and
-              turned by hand from lock to lock, at full droop and full bump, comes before the road;
-              the hose maker's sheet comes before these figures.
+              The hose is modelled as an elastic rod without weight, contact or aging. Before road
+              use, fit the wheel and turn it by hand lock to lock, at full droop and full bump. The
+              hose maker’s sheet comes before these figures.
             </p>
           }
         </div>

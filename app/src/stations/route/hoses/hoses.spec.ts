@@ -37,7 +37,7 @@ describe('hoses in Route', () => {
     // It is first seen in its worst state.
     expect(at.texts('[data-test=hose-live]')).toEqual(['kinks']);
     expect(at.one('[data-test=hose-strip]').getAttribute('aria-label')).toMatch(
-      /tightest 37 at \d+, 38 is the least/,
+      /tightest 37 at 73, 38 is the smallest allowed/,
     );
     await at.click(at.one('[data-hose=hose-rl]'));
     expect(at.texts('[data-test=hose-cells] button')).toHaveLength(3);
@@ -67,18 +67,18 @@ describe('hoses in Route', () => {
   test('the worker finds the shortest, one for all four, and a place for the bracket', async () => {
     const at = await hoses('h3');
     await at.click(at.one('[data-hose=hose-rr]'));
-    await at.click(at.button('Lengths that serve'));
+    await at.click(at.button('Lengths that work'));
     await until(() => at.root.querySelector('[data-test=hose-lengths]') !== null);
     await at.settle();
     const take = [...at.root.querySelectorAll<HTMLElement>('[data-test=hose-lengths] button')].find(
-      (b) => b.textContent!.includes('Take the shortest'),
+      (b) => b.textContent!.includes('Use the shortest'),
     )!;
     const shortest = Number(/\d+$/.exec(take.textContent!.trim())![0]);
     await at.click(take);
     expect(hoseOf(at, 'hose-rr').orderMm).toBe(shortest);
     expect(shortest).toBeLessThan(350);
     await at.click(at.button('Make 4 alike'));
-    await until(() => at.root.textContent!.includes('is the shortest that serves all 4'));
+    await until(() => at.root.textContent!.includes('is the shortest that works for all 4'));
     await at.settle();
     await at.click(
       [...at.root.querySelectorAll<HTMLElement>('button')].find((b) =>
@@ -95,7 +95,7 @@ describe('hoses in Route', () => {
     expect(
       at.store.snags().some((snag) => snag.rule === 'hoses-unlike' || snag.rule === 'hose-kinks'),
     ).toBe(false);
-    await at.click(at.button('Find a place for the bracket'));
+    await at.click(at.button('Find a bracket position'));
     await until(() => at.root.querySelector('[data-test=hose-places] li') !== null);
     await at.settle();
     await at.click(at.one('[data-test=hose-places] button'));
@@ -128,12 +128,12 @@ describe('hoses in Route', () => {
     expect(at.root.textContent).toContain('18° right');
     const figures = (): string => at.texts('[data-test=hose-figures]')[0]!;
     expect(figures()).toMatch(
-      /^Slack ?\d+ mm of 266 mm, \d+ mm straight across ?Leaves ?A \d+° and B \d+° off/,
+      /^Slack92 mm of 266 mm, 174 mm straight lineEnd anglesA 86° and B 43° off the straight line/,
     );
     await at.click(at.one('[data-test=hose-worst]'));
     expect(at.root.textContent).toContain('50 bump');
     expect(figures()).toMatch(
-      /Twist ?\d+° from end to end, tightened at ride ?Nearest ?.*(wanted\)|nothing near)$/,
+      /Slack139 mm of 266 mm, 127 mm straight lineEnd anglesA 79° and B 40° off the straight/,
     );
     await at.click(at.root.querySelectorAll<HTMLElement>('[data-test=hose-cells] button')[3]!);
     expect(at.root.textContent).toContain('ride');
@@ -150,10 +150,12 @@ describe('hoses in Route', () => {
     slide(slider, Number(slider.min));
     await at.settle();
     expect(at.texts('[data-test=hose-live]')).toEqual(['does not reach']);
-    expect(figures()).toMatch(/^Too short by ?\d+ mm: \d+ mm straight across$/);
+    expect(figures()).toMatch(/^Too short by ?\d+ mm: \d+ mm straight line$/);
     slide(slider, 350);
     await at.settle();
-    expect(figures()).toMatch(/Nearest/);
+    expect(figures()).toMatch(
+      /Slack139 mm of 266 mm, 127 mm straight lineEnd anglesA 79° and B 40° off the straight/,
+    );
     slide(at.one('#hose-heave'), -0.5);
     await at.settle();
     expect(figures()).toMatch(/^Slack/);
@@ -212,7 +214,7 @@ describe('hoses in Route', () => {
     };
     await at.click(at.button('Hose details'));
     // Off its port the end stays where that was, and may then point another way.
-    await at.choose(at.one('#hose-port-a'), 'a place of its own');
+    await at.choose(at.one('#hose-port-a'), 'its own position');
     expect(at.one<HTMLSelectElement>('#hose-way-a').value).toBe('left');
     await at.choose(at.one('#hose-way-a'), 'down');
     await at.type(field('Top leans back'), '4');

@@ -52,7 +52,7 @@ export const airStays = defineRule({
           said.add(lineId);
           return [
             {
-              level: 'mind',
+              level: 'caution',
               place: { kind: 'line', id: lineId },
               where: line.line.name,
               text: `With this method (${method.name.toLowerCase()}) fluid moves at ${Math.round(flow)} mm/s, and air climbs at ${Math.round(climb)}, so air stays at the high point. Push fluid faster, or lower the hump.`,

@@ -9,7 +9,7 @@ export const benchOpen = defineRule({
   reads: FILL_READS,
   judge: (view) =>
     unsaid(view, 'bench:', () => ({
-      level: 'mind',
+      level: 'caution',
       text: 'Filled, but the master cylinder is not marked as bench-bled. Air left in it goes into the lines with every stroke.',
     })),
 });

@@ -23,7 +23,7 @@ export const bottleOld = defineRule({
       if (!of || days <= BOTTLE_DAYS || fluidById(fluidId)?.family !== 'glycol') return [];
       return [
         {
-          level: 'mind',
+          level: 'caution',
           place: { kind: 'part', id: part },
           where: of.name,
           text: `The bottle was opened ${days} days before filling. After ${BOTTLE_DAYS} days open it has absorbed water. Fill from a new bottle.`,

@@ -9,7 +9,7 @@ export const drumsUnset = defineRule({
   reads: FILL_READS,
   judge: (view) =>
     unsaid(view, 'drums', () => ({
-      level: 'mind',
+      level: 'caution',
       text: 'Filled, but the drums are not marked as adjusted. Slack shoes use up the stroke, and the pedal stays low however long you bleed.',
     })),
 });

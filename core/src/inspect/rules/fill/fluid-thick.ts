@@ -13,8 +13,8 @@ export const fluidThick = defineRule({
     return (
       part.facts?.thinFluid === true &&
       !fluid.thin && {
-        level: 'mind',
-        text: `The maker's sheet calls for low-viscosity fluid, and the plan uses ${fluid.name}, which reacts slowly when cold. Use ${thin.name}.`,
+        level: 'caution',
+        text: `The maker’s sheet calls for low-viscosity fluid, and the plan uses ${fluid.name}, which reacts slowly when cold. Use ${thin.name}.`,
         fix: () => ({
           label: `Fill ${thin.name}`,
           call: { edit: 'changeBleeding', with: { patch: { fluidId: thin.id } } },

@@ -28,7 +28,7 @@ export const fluidUnknown = defineRule({
             !fluidIn(view.plan, part.id).wasId,
         )
         .map((part): Finding => ({
-          level: 'mind',
+          level: 'caution',
           place: onPart(part),
           where: part.name,
           text: 'This part stays on the vehicle, and its previous fluid is not entered. Check the cap and the maker’s sheet; color proves nothing.',

@@ -18,7 +18,7 @@ export const fluidWet = defineRule({
       if (hotC !== null && hotC > from - NEAR_C)
         return [
           {
-            level: hotC >= from ? 'stop' : 'mind',
+            level: hotC >= from ? 'stop' : 'caution',
             place,
             where: of.name,
             text: `The fluid reached ${hotC} °C and ${boilC === null ? `${fluid.name} can boil at ${from} °C with water in it` : `boils at ${from} °C`}: ${hotC >= from ? 'vapor in the line leaves no pedal' : `less than ${NEAR_C} °C are left`}.`,
@@ -27,7 +27,7 @@ export const fluidWet = defineRule({
       if (boilC === null || boilC > fluid.wetBoilC + NEAR_C) return [];
       return [
         {
-          level: boilC < fluid.wetBoilC ? 'stop' : 'mind',
+          level: boilC < fluid.wetBoilC ? 'stop' : 'caution',
           place,
           where: of.name,
           text: `Measured boiling point is ${boilC} °C; ${fluid.name} with water in it boils at ${fluid.wetBoilC} °C. Replace the fluid.`,

@@ -12,7 +12,7 @@ const WORDS: Record<FluidFamily, string> = {
 /** What it takes to change from one family to another. Common practice. */
 const changed = (a: FluidFamily, b: FluidFamily): string =>
   a === 'mineral' || b === 'mineral'
-    ? "Never change to or from mineral oil, unless the parts' sheets allow both: seals of the old kind fail at once."
+    ? 'Never change to or from mineral oil, unless the parts’ sheets allow both: seals of the old kind fail at once.'
     : 'Choose another fluid, or replace every seal and flush the lines.';
 
 /** Glycol, silicone and mineral oil never meet: seals swell and the mixture gels. Judged for all that shares its fluid, back to the reservoir. Common practice. */

@@ -18,7 +18,7 @@ export const orderNotSheet = defineRule({
     if (bleeding.school !== 'as-listed')
       return [
         {
-          level: 'mind',
+          level: 'caution',
           text: `${makers.source} gives a bleeding order. Use it instead of the order chosen here.`,
           fix: fix(),
         },
@@ -29,7 +29,7 @@ export const orderNotSheet = defineRule({
     return run && listed.some((id, i) => first[i] !== id)
       ? [
           {
-            level: 'mind',
+            level: 'caution',
             text: `The last bleed was started in a different order than ${makers.source} gives. Bleed again in that order.`,
           },
         ]

@@ -9,7 +9,7 @@ export const pushrodUnlooked = defineRule({
   reads: FILL_READS,
   judge: (view) =>
     unsaid(view, 'play:', () => ({
-      level: 'mind',
+      level: 'caution',
       text: 'Filled, but pushrod free play is not checked. A preloaded pushrod closes the compensating port, and the brakes drag and lock on.',
     })),
 });

@@ -19,7 +19,7 @@ export const reservoirShort = defineRule({
           level: 'note',
           place: { kind: 'port', id: most.id },
           where: part.name,
-          text: `${Math.round(most.flushMl)} mL are to be bled here. Of the reservoir's ${Math.round(ml)} mL only ${Math.round(usable)} can be used before topping up. Stop half way and check the level.`,
+          text: `${Math.round(most.flushMl)} mL are to be bled here. Of the reservoir’s ${Math.round(ml)} mL only ${Math.round(usable)} can be used before topping up. Stop half way and check the level.`,
         },
       ];
     }),

@@ -13,7 +13,7 @@ export const breakawayUntested = defineRule({
     const begun = wires.some(({ volts }) => WIRE_TESTS.some((test) => volts[test] !== null));
     return begun && !tested
       ? {
-          level: 'mind' as const,
+          level: 'caution' as const,
           text: 'The wires are tested, but the breakaway switch is not. Pull its pin, read the wire, and check that the wheels hold.',
         }
       : null;

@@ -19,7 +19,7 @@ export const cableLength = defineRule({
         'inner-short': `The inner cable is ${full(-innerOverMm)} too short: the brake is on before the lever moves.`,
         'inner-long': `The inner cable is ${full(innerOverMm)} too long, and the adjuster only takes up ${full(cable.adjustMm)}.`,
       }[fault];
-      return [{ level: 'mind' as const, where: cable.name, text }];
+      return [{ level: 'caution' as const, where: cable.name, text }];
     });
   },
 });

@@ -18,7 +18,7 @@ export const discHand = defineRule({
         ? []
         : [
             {
-              level: 'mind' as const,
+              level: 'caution' as const,
               place: onPart(part),
               where: part.name,
               text: `The disc’s vanes are made for the ${disc} side, and it is fitted on the ${side}. Swap the discs.`,

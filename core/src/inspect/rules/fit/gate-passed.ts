@@ -17,7 +17,7 @@ export const gatePassed = defineRule({
       if (gate.closed)
         return [
           {
-            level: 'mind' as const,
+            level: 'caution' as const,
             place,
             where: gate.name,
             text: `This is closed, and ${inside.length === 1 ? `one task is left behind it: ${inside[0]!.task.name}` : `${inside.length} tasks are left behind it, ${inside[0]!.task.name} first`}.`,
@@ -31,7 +31,7 @@ export const gatePassed = defineRule({
           inside.some((one) => one.task.id === task),
       );
       return late.map(({ task, until }) => ({
-        level: 'mind' as const,
+        level: 'caution' as const,
         place,
         where: gate.name,
         text: `${inside.find((one) => one.task.id === task)!.task.name} is put off until ${until}, and this closes over it on ${gate.on}.`,

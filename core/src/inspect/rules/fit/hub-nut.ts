@@ -21,7 +21,7 @@ export const hubNut = defineRule({
       return [
         {
           level:
-            fault === 'backed-off' || fault === 'loose' ? ('stop' as const) : ('mind' as const),
+            fault === 'backed-off' || fault === 'loose' ? ('stop' as const) : ('caution' as const),
           where: hub.name,
           text: said,
         },

@@ -17,7 +17,7 @@ export const laterPassed = defineRule({
       if (!one || one.state === 'done' || until === null || until >= now) return [];
       return [
         {
-          level: 'mind' as const,
+          level: 'caution' as const,
           place: one.task.place,
           where: one.task.name,
           text: `Put off until ${until}, and work has gone on to ${now}. Do it now, or choose another day.`,

@@ -18,7 +18,7 @@ export const lookOpen = defineRule({
       if (bad.has(task.id))
         return [
           {
-            level: 'mind' as const,
+            level: 'caution' as const,
             place: task.place,
             where: task.name,
             text: `Checked, and not good${bad.get(task.id) ? `: ${bad.get(task.id)}` : '.'}`,
@@ -27,7 +27,7 @@ export const lookOpen = defineRule({
       return filled
         ? [
             {
-              level: 'mind' as const,
+              level: 'caution' as const,
               place: task.place,
               where: task.name,
               text: 'Fluid is in, and this is not checked yet.',

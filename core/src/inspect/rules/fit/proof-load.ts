@@ -21,7 +21,8 @@ export const proofLoad = defineRule({
       }[verdict];
       return [
         {
-          level: verdict === 'set' || verdict === 'cracked' ? ('stop' as const) : ('mind' as const),
+          level:
+            verdict === 'set' || verdict === 'cracked' ? ('stop' as const) : ('caution' as const),
           where: load.name,
           text,
         },

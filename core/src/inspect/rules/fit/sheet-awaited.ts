@@ -13,7 +13,7 @@ export const sheetAwaited = defineRule({
       state === 'asked' && now > (dueOn ?? askedOn ?? '')
         ? [
             {
-              level: 'mind' as const,
+              level: 'caution' as const,
               where: name,
               text: `Asked for${askedOn ? ` on ${askedOn}` : ''}${dueOn ? `, should be here by ${dueOn}` : ''} and not received. Ask again, and take no figures from memory.`,
             },

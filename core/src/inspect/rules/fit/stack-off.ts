@@ -19,7 +19,7 @@ export const stackOff = defineRule({
         ? []
         : [
             {
-              level: 'mind' as const,
+              level: 'caution' as const,
               place: onPart(part),
               where: part.name,
               text: `The shim stack of ${lengthWords({ plan }).full(fit.fittedMm, 2)} is ${lengthWords({ plan }).full(Math.abs(offMm), 2)} off the middle of the disc: ${lengthWords({ plan }).full(Math.max(wantMm, 0), 2)} is needed.`,

@@ -10,7 +10,7 @@ export const temporaryOpen = defineRule({
     plan.floor.temporary
       .filter(({ closed }) => closed === null)
       .map(({ what, by, since }) => ({
-        level: 'mind' as const,
+        level: 'caution' as const,
         where: what,
         text: `Temporary fix: ${by === 'other' ? 'something' : `a ${by.replace('-', ' ')}`} since ${since}. Fit the proper part, then close this.`,
       })),

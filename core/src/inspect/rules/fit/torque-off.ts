@@ -16,7 +16,7 @@ export const torqueOff = defineRule({
       if (!torque) return [];
       const { wantedNm, saidNm, likely, verdict } = torque;
       const at = {
-        level: 'mind' as const,
+        level: 'caution' as const,
         place: task.place,
         where: task.joint?.name ?? task.name,
       };

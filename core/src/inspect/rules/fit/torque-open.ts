@@ -17,7 +17,12 @@ export const torqueOpen = defineRule({
           ? 'Tightened with no torque set. Look up the torque and check it.'
           : 'The torque has no source. Enter where it comes from.';
       return [
-        { level: 'mind' as const, place: task.place, where: task.joint?.name ?? task.name, text },
+        {
+          level: 'caution' as const,
+          place: task.place,
+          where: task.joint?.name ?? task.name,
+          text,
+        },
       ];
     }),
 });

@@ -13,7 +13,7 @@ export const undoneByChange = defineRule({
       told(view).map(({ task }) => task),
       view.plan.floor,
     ).map(({ task, at }) => ({
-      level: 'mind' as const,
+      level: 'caution' as const,
       place: task.place,
       where: task.name,
       text: `Done on ${at.slice(0, 10)} and changed since. Do it again, or confirm that it is still good.`,

@@ -19,7 +19,7 @@ export const usedAgain = defineRule({
       if (reused.has(task.id))
         return [
           {
-            level: 'mind' as const,
+            level: 'caution' as const,
             place: task.place,
             where: task.joint?.name ?? task.name,
             text: 'Crush washers were used again. They seal only once: fit new ones.',
@@ -30,7 +30,7 @@ export const usedAgain = defineRule({
       return fastener === 'reused' && on === 'precoated'
         ? [
             {
-              level: 'mind' as const,
+              level: 'caution' as const,
               place: task.place,
               where: task.name,
               text: 'Precoated bolts hold only once. Fit new ones, or clean them and use thread locker where the maker’s sheet allows it.',

@@ -23,7 +23,7 @@ export const wireRange = defineRule({
         const { least, most } = WIRE_VOLTS[job][test]!;
         return [
           {
-            level: 'mind' as const,
+            level: 'caution' as const,
             where: `${WIRE_NAMES[job]}${colour ? `, ${colour}` : ''}`,
             text: `The wire reads ${figure(read!)} V ${TEST_WORDS[test]}, and ${figure(least)} to ${figure(most)} is normal. Check for a crossed wire, a bad ground or a long thin wire.`,
           },

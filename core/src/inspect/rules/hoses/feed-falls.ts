@@ -21,7 +21,7 @@ export const feedFalls = defineRule({
     }
     if (fallMm <= LEVEL_MM) return null;
     return {
-      level: 'mind',
+      level: 'caution',
       text: `The hose falls by ${lengthWords(view).full(fallMm)} on its way to the reservoir, so air stays at the top of the hump.`,
     };
   },

@@ -13,7 +13,7 @@ export const hoseAged = defineRule({
     const years = (months(plan.changedAt) - months(hose.madeOn)) / 12;
     if (years <= stock.lifeYears) return null;
     return {
-      level: 'mind',
+      level: 'caution',
       text: `Made ${hose.madeOn}: ${Math.floor(years)} years old. ${stock.name} lasts ${stock.lifeYears} years. Replace it, even if it looks good.`,
     };
   },

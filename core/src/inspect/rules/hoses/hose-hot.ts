@@ -15,7 +15,7 @@ export const hoseHot = defineRule({
     const { thing, distanceMm, wantedMm } = worst.hot!;
     const { full, bare } = lengthWords(view);
     return {
-      level: distanceMm < wantedMm / 2 ? 'stop' : 'mind',
+      level: distanceMm < wantedMm / 2 ? 'stop' : 'caution',
       text: `At ${worst.name} the hose is ${full(distanceMm)} from ${thing.name}, ${bare(wantedMm)} required. Route it elsewhere, or shield it as the hose maker says.`,
     };
   },

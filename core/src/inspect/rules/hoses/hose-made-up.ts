@@ -13,7 +13,7 @@ export const hoseMadeUp = defineRule({
     // A vehicle whose use nobody has set down may be one for the road.
     return ROAD.includes(sizing?.category ?? (trailer ? 'trailer' : 'light'))
       ? {
-          level: 'mind',
+          level: 'caution',
           text: `The hose has reusable ends. For the road, US rules require crimped or swaged ends and a marked hose (49 CFR 571.106, from memory); others require a type approval. Check your rules, and ${proof}`,
         }
       : { level: 'note', text: `The hose has reusable ends: ${proof}` };

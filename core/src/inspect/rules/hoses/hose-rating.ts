@@ -21,7 +21,7 @@ export const hoseRating = defineRule({
       return null;
     return {
       level: 'stop',
-      text: `The hose will see ${figure(mpa, 1)} MPa, and brake hose is proof-tested to ${figure(HOSE_HOLDS_MPA, 1)}. Check the figures in Size, and the hose maker's sheet.`,
+      text: `The hose will see ${figure(mpa, 1)} MPa, and brake hose is proof-tested to ${figure(HOSE_HOLDS_MPA, 1)}. Check the figures in Size, and the hose maker’s sheet.`,
     };
   },
 });

@@ -18,7 +18,7 @@ export const hoseRubs = defineRule({
     const { thing, distanceMm, wantedMm } = worst.near!;
     const { bare, full } = lengthWords(view);
     return {
-      level: distanceMm > 0 && thing.nature === 'solid' ? 'mind' : 'stop',
+      level: distanceMm > 0 && thing.nature === 'solid' ? 'caution' : 'stop',
       text:
         distanceMm > 0
           ? `At ${worst.name} the hose is ${full(distanceMm)} from ${thing.name}, ${bare(wantedMm)} required.`

@@ -21,7 +21,7 @@ export const hoseTooLong = defineRule({
     const shorter = otherLength(hose, view, SHORTER);
     if (!shorter) return null;
     return {
-      level: 'mind',
+      level: 'caution',
       text: `${formatLengthUnit(hose.hose.orderMm, view.plan.units)} is at least a fifth longer than the travel needs. The loop can catch, and a longer hose gives a softer pedal.`,
       fix: () => shorter,
     };

@@ -10,7 +10,7 @@ export const hoseTwisted = defineRule({
     if (fittings.a.swivels || fittings.b.swivels || !states.length) return null;
     const patch = { ends: { ...hose.ends, b: { ...hose.ends.b, fittingId: 'straight-swivel' } } };
     return {
-      level: 'mind',
+      level: 'caution',
       text: 'Neither end can turn, so tightening the second one twists the hose. Use a swivel or a banjo at one end.',
       fix: () => ({
         label: 'Swivel at end B',

@@ -6,5 +6,5 @@ export const hoseUnjudged = defineRule({
   station: 'route',
   about: 'hose',
   reads: [],
-  judge: ({ fault }) => (fault === null ? null : { level: 'mind', text: fault }),
+  judge: ({ fault }) => (fault === null ? null : { level: 'caution', text: fault }),
 });

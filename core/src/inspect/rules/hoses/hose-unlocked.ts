@@ -11,7 +11,7 @@ export const hoseUnlocked = defineRule({
       fittings.a.kind === 'bulkhead' || (hose.fixing === 'bracket' && hose.ends.a.through);
     if (!through || hose.locked) return null;
     return {
-      level: 'mind',
+      level: 'caution',
       text: 'No lock nut or clip holds the hose end in its bracket. It turns with the tube nut and works loose.',
       fix: () => ({
         label: 'It is locked',

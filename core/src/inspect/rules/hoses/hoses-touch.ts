@@ -54,7 +54,7 @@ export const hosesTouch = defineRule({
       if (nearMm >= keepMm) continue;
       const { full, bare } = lengthWords(view);
       const text = `During its travel the hose comes within ${full(nearMm)} of ${one.name}, ${bare(keepMm)} required. Hold them apart with a double clip, or route one elsewhere.`;
-      return { level: 'mind', text };
+      return { level: 'caution', text };
     }
     return null;
   },

@@ -37,7 +37,7 @@ export const nearHose = defineRule({
       if (!near) continue;
       const { full, bare } = lengthWords(view);
       const text = `During its travel the hose comes within ${full(near.distanceMm)} of ${line.line.name}, ${bare(near.keepMm)} required. One rubs the other through.`;
-      return { level: 'mind', text };
+      return { level: 'caution', text };
     }
     return null;
   },

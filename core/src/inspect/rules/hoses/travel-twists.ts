@@ -19,7 +19,7 @@ export const travelTwists = defineRule({
     const perDeg = (100 * most) / freeMm;
     if (perDeg < MIND_DEG) return null;
     return {
-      level: perDeg >= STOP_DEG ? 'stop' : 'mind',
+      level: perDeg >= STOP_DEG ? 'stop' : 'caution',
       text: `The hose twists ${figure(most, 0)}° at ${states[turns.indexOf(most)]!.name}: ${figure(perDeg, 0)}° in 100 mm, where ${MIND_DEG}° is a caution and ${STOP_DEG}° a stop, by our judgement. Rotate one end before tightening, change the direction of an end, or use a longer hose. Draw a line along it and watch it through the travel.`,
     };
   },

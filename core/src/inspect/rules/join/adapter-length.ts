@@ -10,7 +10,7 @@ export const adapterLength = defineRule({
     const { adapters, standoffMm } = line.line.ends[end];
     return adapters.length && standoffMm === 0
       ? {
-          level: 'mind',
+          level: 'caution',
           text: 'Adapter length is not entered, so the tube would be cut that much too long. Measure how far the adapters hold the tube off the port.',
         }
       : null;

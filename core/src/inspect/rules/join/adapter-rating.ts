@@ -34,8 +34,8 @@ export const adapterRating = defineRule({
       const which = mpa <= FORGED_MPA ? 'a forged or extruded one' : 'one of instrument class';
       return [
         {
-          level: 'mind',
-          text: `${adapter.name} will see ${figure(mpa, 1)} MPa. Brass pipe fittings hold about ${CLASS_125_MPA} MPa in class 125, ${FORGED_MPA} to 8 forged or extruded, ${INSTRUMENT_MPA} and more in instrument class. Use ${which} and enter its rating from the maker's sheet.`,
+          level: 'caution',
+          text: `${adapter.name} will see ${figure(mpa, 1)} MPa. Brass pipe fittings hold about ${CLASS_125_MPA} MPa in class 125, ${FORGED_MPA} to 8 forged or extruded, ${INSTRUMENT_MPA} and more in instrument class. Use ${which} and enter its rating from the maker’s sheet.`,
         },
       ];
     });

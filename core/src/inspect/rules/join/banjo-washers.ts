@@ -15,7 +15,7 @@ export const banjoWashers = defineRule({
         ? ['Two', 'one on each face of its eye']
         : [`${at.eyes + 1}`, `one on each side of each of its ${at.eyes} eyes`];
     return {
-      level: 'mind',
+      level: 'caution',
       text: `A banjo needs ${count.toLowerCase()} new sealing washers, ${faces}. Confirm that they are fitted.`,
       fix: jointFix(at, `${count} new ones are in`, { washers: 'new', opened: 0 }),
     };

@@ -12,7 +12,7 @@ export const flareToolMissing = defineRule({
     return plan.bench.flares[flare].owned
       ? null
       : {
-          level: 'mind',
+          level: 'caution',
           text: `This end needs a ${FLARES[flare].name.toLowerCase()}, and there is no tool for it on your bench. Borrow or buy one, or choose another end.`,
         };
   },

@@ -21,7 +21,7 @@ export const jointsNeedless = defineRule({
     const faces = joints.reduce((sum, { join }) => sum + (join?.male.end === 'banjo' ? 2 : 1), 0);
     if (!best || best.joints >= faces) return null;
     return {
-      level: 'mind',
+      level: 'caution',
       text: `${faces} sealing faces where ${best.joints} would do. Each one is a place to leak.`,
       fix: () => ({
         label: best.parts.length ? 'Use the shorter chain' : 'Join it directly',

@@ -19,7 +19,7 @@ export const sealantMissing = defineRule({
       ? { sealants: sealants.map((one, i) => (i === dry ? 'paste' : one)) }
       : { sealant: 'paste' as const };
     return {
-      level: 'mind',
+      level: 'caution',
       text: `${at.joints![dry]!.join!.male.thread} is a taper thread, and no sealant is entered. Use paste made for brake fluid, off the first two turns, unless both halves are dryseal.`,
       fix: jointFix(at, 'With paste', pasted),
     };

@@ -14,7 +14,7 @@ export const torqueUnlikely = defineRule({
     if (torqueNm === null || !likely || (torqueNm >= likely.least && torqueNm <= likely.most))
       return null;
     return {
-      level: 'mind',
+      level: 'caution',
       text: `${formatTorque(torqueNm)} looks wrong for ${last.join!.male.thread}: usually ${likely.least} to ${likely.most} N·m. Check the unit.`,
     };
   },

@@ -11,6 +11,6 @@ export const changedAfterMade = defineRule({
     const count = line.line.ticks.filter((tick) => tick.digest !== line.digest).length;
     if (!count) return [];
     const text = `${count === 1 ? '1 step was' : `${count} steps were`} ticked on an older card. Check the tube against the new card, and tick again what still matches.`;
-    return [{ level: 'mind', place: onLine(line), where: line.line.name, text }];
+    return [{ level: 'caution', place: onLine(line), where: line.line.name, text }];
   },
 });

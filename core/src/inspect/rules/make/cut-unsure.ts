@@ -16,6 +16,6 @@ export const cutUnsure = defineRule({
       ? `and the trim at B is ${bare(line.card!.trimMm)}`
       : 'and this line has no trim at B';
     const text = `Cut length is ±${full(2 * sigma, 1)}, ${trim}. Measure both ports again before cutting.`;
-    return [{ level: 'mind', place: onLine(line), where: line.line.name, text }];
+    return [{ level: 'caution', place: onLine(line), where: line.line.name, text }];
   },
 });

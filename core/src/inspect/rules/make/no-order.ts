@@ -11,7 +11,7 @@ export const noOrder = defineRule({
   judge: (line) => {
     if (line.line.origin !== 'made' || isMade(line)) return [];
     return (orderOf(line)?.hits ?? []).map(({ bend, what }) => ({
-      level: 'mind',
+      level: 'caution',
       place: onLine(line, line.card!.bends[bend]!.node),
       where: line.line.name,
       text: `No bending order works in ${line.bender.name}: at bend ${bend + 1} the tube meets ${what}. Make that bend by hand or where there is more room, or split the line there with a union.`,

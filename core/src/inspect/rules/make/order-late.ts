@@ -26,7 +26,7 @@ export const orderLate = defineRule({
             order.due! > gate.on! && item.uses.some(({ place }) => inside.has(place.id)),
         )
         .map(({ item, order }) => ({
-          level: 'mind' as const,
+          level: 'caution' as const,
           place: { kind: 'gate' as const, id: gate.id },
           where: gate.name,
           text: `${item.name} is due ${order.due}, and ${gate.name} closes over where it goes on ${gate.on}.`,

@@ -9,7 +9,7 @@ export const orderStray = defineRule({
   reads: LIST_READS,
   judge: (view) =>
     (listOf(view)?.stray ?? []).map(({ key, state }) => ({
-      level: 'mind' as const,
+      level: 'caution' as const,
       text: `${key.slice(key.indexOf(':') + 1)} is ${state === 'ordered' ? 'on order' : 'here'}, and the plan no longer needs it: that thread, size or length has changed. Return it, or change the plan.`,
     })),
 });

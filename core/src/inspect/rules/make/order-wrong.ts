@@ -11,7 +11,7 @@ export const orderWrong = defineRule({
     (listOf(view)?.rows ?? [])
       .filter(({ order }) => order.state === 'wrong' || order.state === 'missing')
       .map(({ item, order }) => ({
-        level: 'mind' as const,
+        level: 'caution' as const,
         text: `${item.name} ${order.state === 'wrong' ? 'came wrong' : 'is missing'}${order.due ? `, due ${order.due}` : ''}${order.note ? `: ${order.note}` : '.'}`,
       })),
 });

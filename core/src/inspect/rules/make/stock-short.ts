@@ -28,7 +28,7 @@ export const stockShort = defineRule({
       return short
         ? [
             {
-              level: 'mind' as const,
+              level: 'caution' as const,
               text: `${tubeName(tube.id)}: ${short}. Enter in Cuts which lengths you can buy.`,
             },
           ]

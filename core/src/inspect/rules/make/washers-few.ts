@@ -17,7 +17,7 @@ export const washersFew = defineRule({
           order.state !== 'ordered',
       )
       .map((row) => ({
-        level: 'mind' as const,
+        level: 'caution' as const,
         text: `${row.item.name}: ${amountOf(row, row.order.have)} at hand and ${amountOf(row, row.item.count)} needed. Every joint you open needs new ones.`,
       })),
 });

@@ -12,7 +12,7 @@ export const guessUnmeasured = defineRule({
       used && known.how === 'guessed'
         ? [
             {
-              level: 'mind',
+              level: 'caution',
               place,
               where,
               text: 'This position is a guess. Measure it before you cut tube for it.',

@@ -19,7 +19,7 @@ export const pedalRoom = defineRule({
       if (is < leastMm)
         return [
           {
-            level: 'mind',
+            level: 'caution',
             where: 'Pedals',
             text: `${name}: ${full(is)}, and ${full(leastMm)} are wanted: ${why}.`,
           },

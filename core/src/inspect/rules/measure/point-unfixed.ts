@@ -12,7 +12,7 @@ export const pointUnfixed = defineRule({
       fixed.fault
         ? [
             {
-              level: 'mind',
+              level: 'caution',
               place,
               where,
               text: `${fixed.fault} Until then the earlier guess is used.`,

@@ -16,7 +16,7 @@ export const tapeSuspect = defineRule({
       const off = fixed.survey!.residualsMm[index]!;
       return [
         {
-          level: 'mind',
+          level: 'caution',
           place,
           where,
           text: `The tape from ${view.points.get(tape.from)!.point.name} reads ${lengthWords(view).full(Math.abs(off), 1)} too ${off > 0 ? 'long' : 'short'} for the other tapes (${lengthWords(view).bare(tape.readMm, 1)} read). Read it again.`,

@@ -25,7 +25,7 @@ export const tapesDisagree = defineRule({
       return worst > MOST_SIGMAS
         ? [
             {
-              level: 'mind',
+              level: 'caution',
               place,
               where,
               text: `The tapes disagree by up to ${lengthWords(view).full(mm, 1)}, and it is not clear which one is wrong. Take one more reading, from another datum.`,

@@ -17,7 +17,7 @@ export const fedTwice = defineRule({
       if (ends.length < 2) return [];
       return [
         {
-          level: 'mind',
+          level: 'caution',
           place: { kind: 'port', id: ends[1]!.at.port.id },
           text: `${ends.map(({ name }) => name).join(' and ')} both feed it. One is enough, unless its datasheet shows two chambers: then set that under Passages.`,
         },

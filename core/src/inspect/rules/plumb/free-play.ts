@@ -26,8 +26,8 @@ export const freePlay = defineRule({
     const has = `Pushrod free play is ${lengthWords(view).full(play, 1)}`;
     if (by === 'booster')
       return {
-        level: 'mind',
-        text: `${has}, measured at the booster's rod. Some makers want none with the vacuum on: follow the maker's sheet. A preloaded rod makes the brakes drag and lock on.`,
+        level: 'caution',
+        text: `${has}, measured at the booster’s rod. Some makers want none with the vacuum on: follow the maker’s sheet. A preloaded rod makes the brakes drag and lock on.`,
       };
     const then = isClutch
       ? 'the clutch stays partly released and slips'
@@ -38,7 +38,7 @@ export const freePlay = defineRule({
           text: `${has}. A preloaded rod closes the compensating port, and ${then}.`,
         }
       : {
-          level: 'mind',
+          level: 'caution',
           text: `${has}, and ${lengthWords(view).full(LEAST_MM.pedal, 1)} or more is usual. Hot, it may close the compensating port, and ${then}.`,
         };
   },

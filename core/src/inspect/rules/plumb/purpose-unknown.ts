@@ -13,7 +13,7 @@ export const purposeUnknown = defineRule({
       part.kind === 'other' &&
       !part.facts?.copied &&
       ends.length >= 2 && {
-        level: 'mind',
+        level: 'caution',
         text: 'Nothing says what this part does in the line: it may hold pressure back or hold it in. Look up the part number and pick its type, or mark it “kept as found”.',
         fix: () => ({
           label: 'Mark as kept as found',

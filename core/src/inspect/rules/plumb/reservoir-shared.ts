@@ -41,7 +41,7 @@ export const reservoirShared = defineRule({
         return circuits
           ? [
               {
-                level: 'mind',
+                level: 'caution',
                 place: onPart(part),
                 where: part.name,
                 text: `${circuits.join(' and ')} draw from one reservoir. Without a wall inside, one leak empties both. If it has a wall, set that under Passages.`,

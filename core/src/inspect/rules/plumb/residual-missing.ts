@@ -18,7 +18,7 @@ export const residualMissing = defineRule({
       const level = full(of.topMm - (of.levelMm ?? 0));
       return [
         {
-          level: disc ? 'mind' : 'note',
+          level: disc ? 'caution' : 'note',
           place: onPart(of.part),
           where: of.part.name,
           text: disc

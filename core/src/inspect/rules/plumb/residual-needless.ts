@@ -11,7 +11,7 @@ export const residualNeedless = defineRule({
     view.residuals.flatMap((of) =>
       of.wanted?.wantedMPa === 0
         ? of.has.map((valve): Finding => ({
-            level: 'mind',
+            level: 'caution',
             place: { kind: 'port', id: valve.portId },
             where: valve.where,
             text: `The fluid stands above ${of.part.name}, so fluid cannot drain back. The residual valve${valve.residualMPa === null ? '' : ` of ${psi(valve.residualMPa)}`} only makes the pads drag: remove it.`,

@@ -19,7 +19,7 @@ export const residualWrong = defineRule({
         ];
         if (valve.residualMPa === null)
           return finding(
-            'mind',
+            'caution',
             `Residual pressure is not entered for the valve that feeds ${of.part.name}.`,
           );
         const drumValve = valve.residualMPa > PARTING_MPA;
@@ -30,7 +30,7 @@ export const residualWrong = defineRule({
           );
         if (of.kind === 'drum' && !drumValve)
           return finding(
-            'mind',
+            'caution',
             `The residual valve holds ${psi(valve.residualMPa)} and feeds ${of.part.name}, a drum. Drums take 10 psi.`,
           );
         return [];

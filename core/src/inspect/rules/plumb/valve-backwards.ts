@@ -38,7 +38,7 @@ export const valveBackwards = defineRule({
           const by = endsByPart(view)
             .get(part.id)
             ?.find(({ at }) => at.port.id === port.id);
-          const text = `${by?.name ?? 'The line'} brings pressure to the valve's outlet (${port.name}): the valve faces the wrong way. Turn it round.`;
+          const text = `${by?.name ?? 'The line'} brings pressure to the valve’s outlet (${port.name}): the valve faces the wrong way. Turn it round.`;
           return [{ level: 'stop', place: { kind: 'port', id: port.id }, where: part.name, text }];
         }),
       );

@@ -17,7 +17,7 @@ export const changedSinceProved = defineRule({
       ...provingTests(whole)
         .filter(({ state }) => state === 'void')
         .map(({ name, hold }): Finding => ({
-          level: 'mind',
+          level: 'caution',
           where: name,
           ...(hold ? { place: { kind: 'circuit', id: hold.circuitId } } : {}),
           text: 'It has changed since it was tested. Test it again.',

@@ -19,7 +19,7 @@ export const travelDiffers = defineRule({
     const off = fit.airMl - planned;
     if (Math.abs(off) <= 2 * fit.sigma.airMl + 0.5) return [];
     return {
-      level: 'mind',
+      level: 'caution',
       text: `The pedal curve shows ${fit.airMl.toFixed(1)} mL of air (± ${(2 * fit.sigma.airMl).toFixed(1)}), and Size assumes ${planned.toFixed(1)}: ${off > 0 ? 'bleed again' : 'enter the measured volume in Size'}.`,
     };
   },

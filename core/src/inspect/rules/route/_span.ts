@@ -68,7 +68,7 @@ export const spanRule = (
       if (!worst) return null;
       const more = bad.length > 1 ? ` ${figure(bad.length - 1, 0)} more like it.` : '';
       return {
-        level: 'mind',
+        level: 'caution',
         place: onLine(line, nodeNear(line, (worst.fromMm + worst.toMm) / 2)),
         text: say(worst, lengthWords(view).full, view) + more,
         fix: () => heldAnew(view, line, fault),

@@ -18,7 +18,7 @@ export const behindGate = defineRule({
             if (!inside || line.line.ends[end].joint.torqueNm !== null) return [];
             return [
               {
-                level: 'mind',
+                level: 'caution',
                 place: onLine(line, cornerAt(line, end)),
                 where: `${line.line.name}, ${endName(end)}`,
                 text: `${gate.name} is closed over this joint, and no torque is recorded. Open it and check.`,

@@ -34,7 +34,7 @@ export const cannotWithdraw = defineRule({
     const { full } = lengthWords(view);
     return [
       {
-        level: 'mind',
+        level: 'caution',
         place: onLine(line),
         where: line.line.name,
         text: `The line is straight from seat to seat. To get an end out it must bow by ${full(bowMm)}, and ${full(longMm)} of that stay bent. Add two bends.`,

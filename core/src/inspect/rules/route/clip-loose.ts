@@ -15,7 +15,7 @@ export const clipLoose = defineRule({
         ? []
         : [
             {
-              level: 'mind',
+              level: 'caution',
               place: onLine(line, nodeNear(line, clip.atMm)),
               where: line.line.name,
               text: `The clip at ${full(clip.atMm)} has nothing to fasten to within ${full(view.plan.clipSettings.reachMm)}.`,

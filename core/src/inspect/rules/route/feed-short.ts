@@ -15,7 +15,7 @@ export const feedShort = defineRule({
       const text = `There is ${full(bend.feedMm, 1)} of straight between the two bends, and ${name} needs ${bare(leastFeedMm)}.`;
       return [
         {
-          level: 'mind',
+          level: 'caution',
           place: onLine(line, bend.node),
           where: `${line.line.name}, bends ${k + 1} and ${k + 2}`,
           text,

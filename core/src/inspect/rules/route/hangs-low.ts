@@ -31,7 +31,7 @@ export const hangsLow = defineRule({
     const text = `The line hangs ${lengthWords(view).full(worst)} below the rails. Keep it above their lower face.`;
     return [
       {
-        level: 'mind',
+        level: 'caution',
         place: onLine(line, nodeNear(line, at)),
         where: line.line.name,
         text,

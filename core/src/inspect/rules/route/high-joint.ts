@@ -43,7 +43,7 @@ export const highJoint = defineRule({
       const wide = away.some(({ tube }) => tubeBoreMm(tube) > NARROW_MM);
       return [
         {
-          level: wide ? 'mind' : 'note',
+          level: wide ? 'caution' : 'note',
           place: onPart(part),
           where: part.name,
           text: `Every line falls away from it, by ${full(least)} and more, and it has no bleeder, so air collects in it${wide ? ', and climbs back after each stroke. Mount it lower, or use one with a bleeder' : '. A brisk flow carries it through these bores'}.`,

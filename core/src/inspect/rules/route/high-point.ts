@@ -48,7 +48,7 @@ export const highPoint = defineRule({
         : 'a brisk flow carries it through this bore';
     return [
       {
-        level: wide ? 'mind' : 'note',
+        level: wide ? 'caution' : 'note',
         place: onLine(line, nodeNear(line, run)),
         where: line.line.name,
         text: `The line rises ${lengthWords(view).full(riseMm)} and falls again${humps.length > 1 ? `, and so in ${humps.length - 1} place${humps.length > 2 ? 's' : ''} more` : ''}. Air collects there, and ${why}.`,

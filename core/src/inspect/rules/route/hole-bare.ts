@@ -13,7 +13,7 @@ export const holeBare = defineRule({
         hole?.lined === 'none'
           ? [
               {
-                level: 'mind',
+                level: 'caution',
                 text: `The line passes through a bare hole in ${thing.name}. Fit a grommet or a bulkhead, or the edge will saw through the tube.`,
               },
             ]

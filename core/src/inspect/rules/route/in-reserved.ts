@@ -1,4 +1,9 @@
 import { nearness } from './_nearness.ts';
 
 /** Space kept for something fitted later. */
-export const inReserved = nearness('in-reserved', 'reserved', 'mind', () => ', which is kept free');
+export const inReserved = nearness(
+  'in-reserved',
+  'reserved',
+  'caution',
+  () => ', which is kept free',
+);

@@ -20,7 +20,7 @@ export const jointUnsupported = defineRule({
       isInline(part) &&
       places.length > 0 &&
       !isHeld() && {
-        level: 'mind',
+        level: 'caution',
         text: `No mounting within ${lengthWords(view).full(reachMm)}. The fitting would hang on its tubes.`,
       }
     );

@@ -20,7 +20,7 @@ export const linesTouch = defineRule({
       };
       return [
         {
-          level: 'mind',
+          level: 'caution',
           place: onLine(a, nodeNear(a, atMm)),
           where: `${a.line.name} and ${b.line.name}`,
           text:

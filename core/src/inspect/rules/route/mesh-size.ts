@@ -38,7 +38,7 @@ export const meshSize = defineRule({
       return [
         {
           ...snag,
-          level: 'mind',
+          level: 'caution',
           text: `It is ${lengthWords(view).full(sized)} across. Was it drawn in other units?`,
           fix: () =>
             better && {

@@ -13,7 +13,7 @@ export const openUncapped = defineRule({
     const patch = { open: { ...open, capped: true } };
     return [
       {
-        level: 'mind',
+        level: 'caution',
         place: onLine(line),
         where: `${line.line.name}, ${endName(end)}`,
         text: 'This end is open and not capped. Cap it.',

@@ -63,7 +63,7 @@ export const outOfReach = defineRule({
           ? `No room to swing a wrench: no two positions 30° apart are clear for ${full(WRENCH_MM)}.`
           : nipple &&
             `${nipple.thing.name} stands ${full(HOSE_MM)} or less in front of it, so no bleed hose goes on.`;
-      return text ? [{ level: 'mind', ...placeOf(part, id), text }] : [];
+      return text ? [{ level: 'caution', ...placeOf(part, id), text }] : [];
     };
     const cap = (part: Part): Finding[] => {
       const [highest] = part.ports
@@ -82,11 +82,11 @@ export const outOfReach = defineRule({
       if (!gate && !over) return [];
       return [
         {
-          level: 'mind',
+          level: 'caution',
           ...placeOf(part, top.id),
           text: gate
             ? `${gate.name} covers the filler cap, so the level cannot be seen or topped up. Mount a remote reservoir, or fit an access lid.`
-            : `${over!.thing.name} is above the filler cap: ${full(OVER_MM)} are needed for a bottle or a pressure bleeder's cap.`,
+            : `${over!.thing.name} is above the filler cap: ${full(OVER_MM)} are needed for a bottle or a pressure bleeder’s cap.`,
         },
       ];
     };

@@ -50,7 +50,7 @@ export const partHot = defineRule({
     ];
     if (near)
       return finding(
-        near.mm > 0 ? 'mind' : 'stop',
+        near.mm > 0 ? 'caution' : 'stop',
         near.port,
         `${full(near.mm)} from ${near.thing.name}, ${bare(near.wanted)} required. Its fluid can boil and its seals harden. A heat shield halves the distance needed.`,
       );
@@ -61,7 +61,7 @@ export const partHot = defineRule({
     )[0];
     return over
       ? finding(
-          'mind',
+          'caution',
           over.port,
           `${over.thing.name} is below it, and fluid that drips from this joint burns. Move it aside, or fit a drip tray.`,
         )

@@ -62,10 +62,10 @@ export const portAngle = defineRule({
     if (!at || line.fault || line.nodesMm.length < 2) return [];
     const off = offAxisDeg(line, end);
     if (off <= MOST_DEG) return [];
-    const text = `The tube leaves ${at.part.name}, ${at.port.name} ${figure(off)}° off the port's axis. Over ${MOST_DEG}° the nut cross-threads.`;
+    const text = `The tube leaves ${at.part.name}, ${at.port.name} ${figure(off)}° off the port’s axis. Over ${MOST_DEG}° the nut cross-threads.`;
     return [
       {
-        level: 'mind',
+        level: 'caution',
         place: onLine(line, cornerAt(line, end)),
         where: `${line.line.name}, ${endName(end)}`,
         text,

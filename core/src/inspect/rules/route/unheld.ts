@@ -16,7 +16,7 @@ export const unheld = defineRule({
       !view.plan.things.some((thing) => thing.holds)
     )
       return [];
-    const snag = { level: 'mind', place: onLine(line), where: line.line.name } as const;
+    const snag = { level: 'caution', place: onLine(line), where: line.line.name } as const;
     const long = lengthWords(view).full(space.lengthMm);
     try {
       const clipsMm = placeClips(view.plan, line);

@@ -39,7 +39,7 @@ export const wrenchRoom = defineRule({
         (o) => !o.thing.travel && gapTo(o, points[0]!, points[0]!, WRENCH_MM + nutMm),
       );
       const snag = (text: string): Finding => ({
-        level: 'mind',
+        level: 'caution',
         place: onLine(line, cornerAt(line, end)),
         where: `${line.line.name}, ${endName(end)}`,
         text,

@@ -7,11 +7,11 @@ export const boosterCoding = sizingRule('booster-coding', ({ boosterBy }) => {
   const needed = boosterBy.coding === 'needed';
   return [
     {
-      level: needed ? 'mind' : 'note',
+      level: needed ? 'caution' : 'note',
       where: 'Booster',
       text: needed
-        ? "The booster's control unit is not coded for these calipers yet. Have it coded before the first drive."
-        : "It is not known whether the booster's control unit must be coded for other calipers. Ask the maker, or someone with the maker's tool.",
+        ? 'The booster’s control unit is not coded for these calipers yet. Have it coded before the first drive.'
+        : 'It is not known whether the booster’s control unit must be coded for other calipers. Ask the maker, or someone with the maker’s tool.',
     },
   ];
 });

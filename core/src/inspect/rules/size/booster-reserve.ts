@@ -10,7 +10,7 @@ export const boosterReserve = sizingRule(
       return boosterBy.stops < 5
         ? [
             {
-              level: 'mind',
+              level: 'caution',
               where: 'Booster',
               text: `The vacuum store is good for ${boosterBy.stops} stops; four full ones and a fifth are required (UN R13-H annex 4, from memory).`,
             },
@@ -19,7 +19,7 @@ export const boosterReserve = sizingRule(
     if (!reserve || !limits || reserve.fifthZ * GRAVITY_MS2 >= limits.residual.leastMs2) return [];
     return [
       {
-        level: 'mind',
+        level: 'caution',
         where: 'Booster',
         text: `With its supply stopped the booster helps ${reserve.stops === 1 ? 'one stop' : `${reserve.stops} stops`} in full. In the fifth, at ${limits.residual.footMostN} N, ${figure(reserve.fifthZ * GRAVITY_MS2, 1)} m/s² are left where ${limits.residual.leastMs2} are required (UN R13-H annex 4, from memory). Fit a tank or a larger booster.`,
       },

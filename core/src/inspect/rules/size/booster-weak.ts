@@ -14,7 +14,7 @@ export const boosterWeak = sizingRule('booster-weak', (sizing) => {
   const gives = boosterBy && 'mostN' in boosterBy ? 'It gives' : 'Its vacuum gives';
   return [
     {
-      level: 'mind',
+      level: 'caution',
       where: 'Booster',
       text: `${gives} ${figure(has, 0)} N and this foot force needs ${figure(asked, 0)} N. The booster runs out at ${figure((has / asked) * pedal.forceN, 0)} N of foot.`,
     },

@@ -18,9 +18,9 @@ export const brakesFade = defineRule({
           one.fades
             ? [
                 {
-                  level: 'mind',
+                  level: 'caution',
                   where: where(one.name),
-                  text: `${name}, laden: the brakes reach ${figure(one.peakC, 0)} °C and fade from ${figure(one.fadeC, 0)}. Use heavier discs or drums, other pads, or air ducts. Source: ${source}. The pad maker's sheet takes priority.`,
+                  text: `${name}, laden: the brakes reach ${figure(one.peakC, 0)} °C and fade from ${figure(one.fadeC, 0)}. Use heavier discs or drums, other pads, or air ducts. Source: ${source}. The pad maker’s sheet takes priority.`,
                 },
               ]
             : [],

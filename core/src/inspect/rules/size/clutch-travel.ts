@@ -32,7 +32,7 @@ export const clutchTravel = defineRule({
       ...(bearingStrokeMm > mostMm
         ? [
             finding(
-              'mind',
+              'caution',
               `Release bearing travel is ${full(bearingStrokeMm, 1)} and ${full(mostMm, 1)} is the most. Fit a pedal stop.`,
             ),
           ]
@@ -40,7 +40,7 @@ export const clutchTravel = defineRule({
       ...(pedalForceN > pedal.forceN
         ? [
             finding(
-              'mind',
+              'caution',
               `Clutch pedal force is ${figure(pedalForceN, 0)} N, and ${figure(pedal.forceN, 0)} N is the most you want.`,
             ),
           ]

@@ -16,7 +16,7 @@ export const drawingDiffers = defineRule({
     const brakes = parts.filter(isBrake).filter((part) => part.ports.length);
     if (!sizing || !brakes.length) return [];
     const finding = (text: string): Finding => ({
-      level: 'mind',
+      level: 'caution',
       place: { kind: 'plan', id },
       where: 'Size and the drawing',
       text,

@@ -80,7 +80,7 @@ export const figureUnlikely = defineRule({
       if (value >= low && value <= high) return [];
       return [
         {
-          level: 'mind',
+          level: 'caution',
           place: { kind: 'plan', id: view.plan.id },
           where,
           text: `${figure(value, 2)}${UNITS[kind]} looks wrong: usually ${low} to ${high}. Check the unit.`,

@@ -19,10 +19,10 @@ export const figuresGuessed = defineRule({
       if (!count) return [];
       return [
         {
-          level: 'mind',
+          level: 'caution',
           place: { kind: 'plan', id: plan.id },
           where,
-          text: `${count === 1 ? '1 figure is' : `${count} figures are`} still estimated. Measure, or take from the parts' sheets.`,
+          text: `${count === 1 ? '1 figure is' : `${count} figures are`} still estimated. Measure, or take from the parts’ sheets.`,
         },
       ];
     });

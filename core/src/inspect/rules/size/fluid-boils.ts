@@ -16,7 +16,7 @@ export const fluidBoils = defineRule({
     if (at === null || fluid.wetBoilC === null || at < fluid.wetBoilC - NEAR_K) return null;
     const boils = at >= fluid.wetBoilC;
     return {
-      level: boils ? 'stop' : 'mind',
+      level: boils ? 'stop' : 'caution',
       where: 'Fluid',
       text: `Fluid was measured at ${at} °C, and ${fluid.name} with water in it boils at ${fluid.wetBoilC} °C${boils ? ', and vapor in the line leaves no pedal' : ''}. Cool the caliper, shield the line, or fill a fluid with a higher boiling point.`,
     };

@@ -7,7 +7,7 @@ export const footTooHard = sizingRule('foot-too-hard', (sizing, { empty }) => {
   if (!limits || sizing.pedal.forceN <= limits.pedalMostN) return [];
   return [
     {
-      level: 'mind',
+      level: 'caution',
       where: 'Pedal',
       text: `Calculated for ${figure(sizing.pedal.forceN, 0)} N of pedal force, and ${limits.pedalMostN} N is the most allowed (${limits.source}).`,
     },

@@ -16,7 +16,7 @@ export const leverStroke = defineRule({
       if (!bottoms && share <= LONG) return [];
       return [
         {
-          level: bottoms ? 'stop' : 'mind',
+          level: bottoms ? 'stop' : 'caution',
           place: { kind: 'plan', id: view.plan.id },
           where: sheet.name,
           text: bottoms

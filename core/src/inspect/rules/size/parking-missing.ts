@@ -11,7 +11,7 @@ export const parkingMissing = defineRule({
     const limit = sizing && !parking && parkingLimit(sizing.category);
     return limit
       ? {
-          level: 'mind',
+          level: 'caution',
           where: 'Parking brake',
           text: `No parking brake is entered. It must hold ${100 * limit.grade} % by itself, with no fluid pressure (${limit.source}). Enter one, or mark it as kept.`,
         }

@@ -22,7 +22,7 @@ export const parkingWeak = defineRule({
       );
     return plan.parking.handN > limit.handMostN
       ? finding(
-          'mind',
+          'caution',
           `${figure(plan.parking.handN, 0)} N of hand force is over the ${limit.handMostN} N allowed (${limit.source}).`,
         )
       : [];

@@ -18,7 +18,7 @@ export const pedalStroke = sizingRule('pedal-stroke', (sizing, { empty: { size }
   return size.travelMm.share > LONG
     ? [
         {
-          level: 'mind',
+          level: 'caution',
           where: 'Pedal',
           text: `Pedal travel is ${of} at full pressure; plan for ${LONG * 100} % at most.`,
         },

@@ -37,7 +37,7 @@ export const reservoirSmall = defineRule({
       return takes > holds
         ? [
             {
-              level: 'mind',
+              level: 'caution',
               place: onPart(part),
               where: part.name,
               text: `The reservoir holds ${figure(holds, 0)} mL between its marks, and pad and lining wear takes ${figure(takes, 0)} mL. It would run dry before the linings are replaced.`,

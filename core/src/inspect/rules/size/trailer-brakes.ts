@@ -25,9 +25,9 @@ export const trailerBrakes = defineRule({
       if (locks.length)
         found.push(
           finding(
-            'mind',
+            'caution',
             `Trailer, ${load}`,
-            `At ${figure(trailer.actuatorMPa, 1)} MPa ${locks.map(({ i, adhesion }) => `axle ${i + 1} uses ${figure(adhesion, 2)}`).join(' and ')} where the road has only ${figure(trailer.mu, 2)}, so it locks. Set the actuator's gain for this load.`,
+            `At ${figure(trailer.actuatorMPa, 1)} MPa ${locks.map(({ i, adhesion }) => `axle ${i + 1} uses ${figure(adhesion, 2)}`).join(' and ')} where the road has only ${figure(trailer.mu, 2)}, so it locks. Set the actuator’s gain for this load.`,
           ),
         );
     }

@@ -7,7 +7,7 @@ import { sizingRule } from './_shared.ts';
 /** Slopes that proportioning valves are sold with. Common practice. */
 const SLOPES = [0.59, 0.43, 0.34, 0.27];
 const downTo = (value: number): number => Math.floor(value * 100) / 100;
-const finding = (text: string): Finding => ({ level: 'mind', where: 'Rear valve', text });
+const finding = (text: string): Finding => ({ level: 'caution', where: 'Rear valve', text });
 const set = (label: string, path: string, to: unknown) => (): Fix => ({
   label,
   call: { edit: 'setFigure', with: { of: 'sizing', path, to } },
@@ -64,7 +64,7 @@ export const valveNeeded = sizingRule('valve-needed', (sizing, view) => {
       mpa === Infinity ? 'any knee' : `a knee of ${figure(downTo(mpa), 2)} MPa or less`;
     return [
       finding(
-        `With slope ${slope} it takes ${words(from)} empty and ${words(to)} laden: set the linkage by its maker's sheet, and test after each change.`,
+        `With slope ${slope} it takes ${words(from)} empty and ${words(to)} laden: set the linkage by its maker’s sheet, and test after each change.`,
       ),
     ];
   }

@@ -29,11 +29,11 @@ function trianglesOf(name: string, root: Object3D | BufferGeometry): Float32Arra
       sum + (geometry.index?.count ?? geometry.getAttribute('position')?.count ?? 0),
     0,
   );
-  if (corners < 3) refuse(name, 'it holds no triangle.');
+  if (corners < 3) refuse(name, 'it has no triangles.');
   if (corners / 3 > MOST_TRIANGLES)
     refuse(
       name,
-      `it holds ${Math.round(corners / 3)} triangles; ${MOST_TRIANGLES} are the most. Have it made coarser where it was drawn.`,
+      `it holds ${Math.round(corners / 3)} triangles; ${MOST_TRIANGLES} is the limit. Export a coarser mesh.`,
     );
   const out = new Float32Array(Math.floor(corners / 3) * 9);
   let at = 0;
@@ -53,7 +53,7 @@ function trianglesOf(name: string, root: Object3D | BufferGeometry): Float32Arra
   }
   const bad = out.findIndex((value) => !Number.isFinite(value));
   if (bad >= 0)
-    refuse(name, `a corner of triangle ${Math.floor(bad / 9) + 1} has no place (not a number).`);
+    refuse(name, `a corner of triangle ${Math.floor(bad / 9) + 1} has no position (not a number).`);
   return out;
 }
 
@@ -68,12 +68,12 @@ const FROM_GLTF = new Matrix4().set(0, 0, -1, 0, -1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 
 export async function readMesh(name: string, bytes: ArrayBuffer): Promise<Float32Array> {
   const ending = name.toLowerCase().split('.').pop() ?? '';
   if (!MESH_ENDINGS.includes(ending as 'glb'))
-    refuse(name, `meshes are read from ${MESH_ENDINGS.join(', ')}.`);
+    refuse(name, `mesh files must be ${MESH_ENDINGS.join(', ')}.`);
   if (!bytes.byteLength) refuse(name, 'the file is empty.');
   if (bytes.byteLength > MOST_MESH_BYTES)
     refuse(
       name,
-      `it holds ${Math.round(bytes.byteLength / 1e6)} MB; ${MOST_MESH_BYTES / 1e6} MB is the most.`,
+      `it holds ${Math.round(bytes.byteLength / 1e6)} MB; ${MOST_MESH_BYTES / 1e6} MB is the limit.`,
     );
   let root: Object3D | BufferGeometry;
   try {

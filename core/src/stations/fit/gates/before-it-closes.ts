@@ -36,7 +36,7 @@ function measureFirst({ ports, points }: Looked, used: ReadonlySet<string>, insi
     id: `measure ${place.id}`,
     kind: 'measure',
     place,
-    text: `Measure ${name}: it is a guess.`,
+    text: `Measure ${name}: it is an estimate.`,
   }));
 }
 
@@ -48,7 +48,7 @@ function runThrough({ lines, plan }: Looked, inside: Inside): GateTask[] {
     const clips = (space?.clips ?? []).filter(({ pointMm }) => inside(pointMm)).length;
     const clipped = clips
       ? `, ${clips} ${clips === 1 ? 'clip' : 'clips'} inside`
-      : ', and it has no clip inside';
+      : ', and no clip inside';
     const text = `${isMade(view) ? 'Run' : 'Make and run'} ${name}${clipped}.`;
     return [{ id: `run ${id}`, kind: 'run', place: { kind: 'line', id }, text }];
   });
@@ -68,7 +68,7 @@ const joinFirst = ({ ports }: Looked, taken: ReadonlySet<string>, inside: Inside
       id: `join ${port.id}`,
       kind: 'join',
       place: { kind: 'port', id: port.id },
-      text: `Nothing is joined to ${part.name}, ${port.name}: join, plug or cap it.`,
+      text: `Port open: ${part.name}, ${port.name}. Join, plug or cap it.`,
     }));
 
 /** What a gate closes: what must be measured, run, joined, torqued and held under pressure before it does. */
@@ -100,7 +100,7 @@ export function beforeItCloses(looked: Looked, gate: Gate): GateTask[] {
       id: `torque ${id} ${end}`,
       kind: 'torque',
       place: { kind: 'line', id, node },
-      text: `Look up the torque of ${name}, tighten and write it down.`,
+      text: `Look up the torque of ${name}, tighten and record it.`,
     }));
   const open = joints
     .filter(({ port, at }) => !port && !at.open?.capped)
@@ -108,14 +108,14 @@ export function beforeItCloses(looked: Looked, gate: Gate): GateTask[] {
       id: `cap ${id} ${end}`,
       kind: 'join',
       place: { kind: 'line', id },
-      text: `Cap ${name}, which waits for its mate.`,
+      text: `Cap ${name} until its mating part is fitted.`,
     }));
   const these = joints.length === 1 ? 'this joint' : `these ${joints.length} joints`;
   const test: GateTask = {
     id: 'test',
     kind: 'test',
     place: { kind: 'gate', id: gate.id },
-    text: `Hold ${these} under pressure and look at each dry: ${joints.map(({ name }) => name).join('; ')}.`,
+    text: `Hold ${these} under pressure and check each is dry: ${joints.map(({ name }) => name).join('; ')}.`,
   };
   return [
     ...measureFirst(looked, portsHeldBy(drawn), inside),

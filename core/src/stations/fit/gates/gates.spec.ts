@@ -16,7 +16,7 @@ const tasks = (plan: typeof gannet, of: Gate) => beforeItCloses(viewPlan(plan), 
 test('the rear of Gannet: its guess is measured, its lines are run, its joints torqued and held, and nothing of the front', () => {
   const found = tasks(gannet, gate([2700, -800, 300], [3200, 800, 900]));
   expect(found.filter(({ kind }) => kind === 'measure').map(({ text }) => text)).toEqual([
-    'Measure Rear right, hose end at bracket: it is a guess.',
+    'Measure Rear right, hose end at bracket: it is an estimate.',
   ]);
   expect(found.filter(({ kind }) => kind === 'run').map(({ place }) => place.id)).toEqual([
     'line-r1',
@@ -55,8 +55,8 @@ test('a port that nothing joins is told', () => {
       .filter(({ kind }) => kind === 'join')
       .map(({ text }) => text),
   ).toEqual([
-    'Nothing is joined to Rear tee, right: join, plug or cap it.',
-    'Nothing is joined to Rear right, hose end at bracket: join, plug or cap it.',
+    'Port open: Rear tee, right. Join, plug or cap it.',
+    'Port open: Rear right, hose end at bracket. Join, plug or cap it.',
   ]);
 });
 test('what closes first comes first', () => {

@@ -60,7 +60,7 @@ describe('the log', () => {
     });
     expect(beforeAndNow(log.entries.slice(1), 'line:r1')).toBeNull();
   });
-  test('needs each photograph once; an entry taken away leaves the others', () => {
+  test('needs each photograph once; an entry removed leaves the others', () => {
     expect(
       photosOf({
         ...log,

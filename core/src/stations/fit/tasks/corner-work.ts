@@ -12,8 +12,8 @@ const cableWork = (
   task({
     id: `cable:${id}`,
     kind: 'part',
-    name: `Lead ${name}`,
-    how: 'In its stops and guides, no bend tighter than its maker allows, clear of exhaust and wheel; hooked in once shoes or pads are set.',
+    name: `Route ${name}`,
+    how: 'In its stops and guides, no bend tighter than the maker allows, clear of exhaust and wheel. Hook in after the shoes or pads are adjusted.',
     needs: before,
     minutes: 20,
     stamp: stampOf(wayMm, outerMm),
@@ -21,8 +21,8 @@ const cableWork = (
   task({
     id: `look:cable:${id}`,
     kind: 'look',
-    name: `${name}: twenty pulls, then its slack`,
-    how: 'Good: it holds in the middle of its travel, and each wheel turns free at once when it is let go.',
+    name: `${name}: pull twenty times, then check slack`,
+    how: 'Good: holds at mid travel, and each wheel turns freely at once on release.',
     needs: [`cable:${id}`],
   }),
 ];
@@ -41,8 +41,8 @@ export function cornerWork(
     task({
       id: 'wires',
       kind: 'join',
-      name: 'Wires joined, the positive last',
-      how: 'Earth first; each by its function as in the table; then read at rest, half, full and with the pin out.',
+      name: 'Connect wires, positive last',
+      how: 'Ground first, each wire by its function in the table. Then measure at rest, half braking, full braking and with the pin pulled.',
       needs: actuator ? [`part:${actuator.id}`] : needs,
       minutes: 10 * wires.length,
     });
@@ -53,7 +53,7 @@ export function cornerWork(
         id: `hub:${hub.id}`,
         kind: 'tighten',
         name: `${hub.name}: nut`,
-        how: `${HUB_TABLE.find(({ school }) => school === hub.school)!.how} A new pin or tab.`,
+        how: `${HUB_TABLE.find(({ school }) => school === hub.school)!.how} Fit a new pin or tab.`,
         needs,
         fastener: { key: `hub:${hub.id}`, what: 'Hub nut', count: 1, place, againKm: null },
       }),
@@ -63,14 +63,14 @@ export function cornerWork(
       task({
         id: `look:load:${load.id}`,
         kind: 'look',
-        name: `${load.name}: held under ${load.wantedN} N`,
-        how: 'Good: ten seconds, no crack, and its mark where it was. Nobody’s face in line with it.',
+        name: `${load.name}: load test with ${load.wantedN} N`,
+        how: 'Keep your face out of line: a part that breaks flies. Good: ten seconds, no crack, the mark unmoved.',
         needs,
         minutes: 15,
         waits:
           loadVerdict(load, load.wantedN) === 'held'
             ? null
-            : 'Its readings are not good or not all there: see Loads',
+            : 'Readings missing or failed: see Loads',
       }),
     ),
   ];

@@ -63,7 +63,7 @@ export const floorView = derive(
         ? {
             ...view,
             state: 'later',
-            why: `Left for later${off.until ? `, until ${off.until}` : ''}${off.why ? `: ${off.why}` : ''}`,
+            why: `Put off${off.until ? `, until ${off.until}` : ''}${off.why ? `: ${off.why}` : ''}`,
           }
         : { ...view, state: 'now', why: '' };
     });

@@ -66,8 +66,8 @@ describe('tasks of the floor', () => {
     expect(tasksOf(viewPlan({ ...gannet, lines: [], hoses: [], parts: [] }))).toEqual([]);
   });
 
-  test('a line that is not made, a part that is not here and a gate that is closed are what it waits for', () => {
-    expect(one(gannet, 'run:line-r2')).toMatchObject({ state: 'waits', why: 'R2 is not made' });
+  test('a line that is not made yet, a part that is not here and a gate that is closed are what it waits for', () => {
+    expect(one(gannet, 'run:line-r2')).toMatchObject({ state: 'waits', why: 'R2 is not made yet' });
     const order = {
       key: 'nut:M10x1-bubble',
       state: 'ordered',
@@ -93,7 +93,7 @@ describe('tasks of the floor', () => {
         patch: { closed: true, minMm: [-9000, -9000, -9000], maxMm: [9000, 9000, 9000] },
       },
     });
-    expect(one(shut, 'part:master').why).toBe(`${gate.name} is closed over it`);
+    expect(one(shut, 'part:master').why).toBe(`${gate.name} is closed`);
   });
 
   test('done work frees what waited for it; opened, bad or changed it is done no more', () => {
@@ -136,7 +136,7 @@ describe('tasks of the floor', () => {
     );
     expect(one(put, 'part:master')).toMatchObject({
       state: 'later',
-      why: 'Left for later, until 2026-12-01: bush worn',
+      why: 'Put off, until 2026-12-01: bush worn',
     });
     const held = withTemporary(put.floor, {
       what: 'Rear hose',

@@ -58,10 +58,10 @@ function clipWork({ id, name, clipped, count, isWelded }: Site, before: readonly
     {
       id: `bracket:${id}`,
       kind: 'bracket',
-      name: `${name}: ${count}${isWelded ? ' and brackets' : ''} placed`,
+      name: `${name}: ${count}${isWelded ? ' and brackets' : ''} fitted`,
       how: isWelded
-        ? 'Brackets welded before any fluid, holes drilled and deburred; clips left open.'
-        : 'Holes drilled and deburred; clips left open.',
+        ? 'Weld brackets before any fluid goes in. Drill and deburr holes. Leave the clips open.'
+        : 'Drill and deburr holes. Leave the clips open.',
       needs: before,
       minutes: 5 * clipped.length,
       tools: isWelded ? ['welder'] : [],
@@ -72,8 +72,8 @@ function clipWork({ id, name, clipped, count, isWelded }: Site, before: readonly
     {
       id: `paint:${id}`,
       kind: 'paint',
-      name: `${name}: bare steel painted`,
-      how: 'Brackets, welds and the edges of holes; dry before the line goes in.',
+      name: `${name}: paint bare steel`,
+      how: 'Brackets, welds and hole edges. Let the paint dry before the line goes in.',
       needs: [`bracket:${id}`],
     },
     clipped,
@@ -93,11 +93,11 @@ function runWork({ id, name, view, points, clipped, isWelded }: Site, before: re
     {
       id: `run:${id}`,
       kind: 'run',
-      name: `Run ${name} loosely`,
-      how: 'Caps on, its tag on, eased in without bending it anew; clips closed but not pulled down.',
+      name: `Fit ${name} loosely`,
+      how: 'Caps and tag on, eased in without re-bending. Close the clips, but do not tighten them.',
       needs: [...before, ...held, ...parts],
       wants: isBought ? [`line:${id}`] : [],
-      waits: isBought || isMade(view) ? null : `${name} is not made`,
+      waits: isBought || isMade(view) ? null : `${name} is not made yet`,
     },
     points,
   ];
@@ -110,8 +110,8 @@ const startingWork = ({ id, view, joints, nodeAt, endName }: Site): SaidAt[] =>
     {
       id: `join:${id}:${end}`,
       kind: 'join',
-      name: `${endName(end)}: started by hand`,
-      how: `All the way by hand first: what does not go by hand is crossed or of another thread.${i === 0 && joints.length > 1 ? ' This end first.' : ''}`,
+      name: `${endName(end)}: start by hand`,
+      how: `Thread all the way by hand. If it does not go by hand, it is cross-threaded or the wrong thread.${i === 0 && joints.length > 1 ? ' Start with this end.' : ''}`,
       place: { kind: 'line', id, node: end === 'a' ? 0 : view.nodesMm.length - 1 },
       needs: [`run:${id}`, ...(i ? [`join:${id}:${joints[0]!.end}`] : [])],
       wants: [
@@ -127,8 +127,8 @@ const lookedOver = ({ id, name, joints, stamp, points, look }: Site): SaidAt => 
   {
     id: look,
     kind: 'look',
-    name: `${name}: finger gaps, nothing in the way of a tool`,
-    how: 'Good: a finger goes round it wherever it is not clipped, 20 mm from what moves, more from what is hot; the next bolt can still be turned.',
+    name: `${name}: check gaps and tool access`,
+    how: 'Good: a finger fits around the line between clips; 20 mm from moving parts, more from hot ones; nearby bolts can still be turned.',
     needs: [`run:${id}`, ...joints.map(({ end }) => `join:${id}:${end}`)],
     stamp,
   },
@@ -142,7 +142,7 @@ const tighteningWork = ({ id, view, joints, look, nodeAt, endName }: Site): Said
       id: `tighten:${id}:${joint.end}`,
       kind: 'tighten',
       name: `${endName(joint.end)}: tighten`,
-      how: 'Hold the part, not the tube; once, with a flare wrench; mark it.',
+      how: 'Hold the part, not the tube. Tighten once with a flare wrench, then mark the joint.',
       place: joint.place,
       needs: [look, ...(i ? [`tighten:${id}:${joints[0]!.end}`] : [])],
       tools: [view.nuts[joint.end].wrench],
@@ -158,8 +158,8 @@ function lastWork({ id, name, joints, clipped, count, points, look }: Site): Sai
     {
       id: `clips:${id}`,
       kind: 'bracket',
-      name: `${name}: ${count} pulled down`,
-      how: 'Lining whole and all the way round, lock washer on; the tube is not drawn to the clip.',
+      name: `${name}: ${count} tightened`,
+      how: 'Lining undamaged and all the way round, lock washer on. Do not pull the tube over to the clip.',
       needs: tight.length ? tight : [look],
       minutes: 2 * clipped.length,
     },

@@ -35,11 +35,12 @@ export function wheelOf(at: readonly (Vec3 | undefined)[], things: readonly Thin
 
 function howOf(part: Part): string {
   if (part.kind === 'master')
-    return 'Bench bled or not, its ports capped until lines come; free play of the pushrod looked at.';
-  if (isBrake(part)) return 'On its own side, the bleeder on top; pins greased as the sheet says.';
+    return 'Keep the ports capped until the lines are fitted. Check pushrod free play.';
+  if (isBrake(part))
+    return 'On the correct side, bleeder at the top, pins greased as on the sheet.';
   return isInline(part)
-    ? 'Fixed where it is drawn, ports capped until the tubes come.'
-    : 'Loose first; ports capped.';
+    ? 'Fix in the planned position. Keep the ports capped until the tubes are fitted.'
+    : 'Fit loosely, ports capped.';
 }
 
 /** What is done at the wheel of a brake: the brake looked at, its nuts tightened, and tightened once more. */
@@ -58,8 +59,8 @@ function wheelWork(
       stamp: stampOf(at, kind),
       id: `look:wheel:${id}`,
       kind: 'look',
-      name: `${name}: ${isCaliper ? 'disc the right way, wheel turns free' : 'wheel turns free'}`,
-      how: `Good: ${isCaliper ? 'vanes that lead air outwards as the wheel rolls forward, pads in the right way, ' : ''}nothing rubs through a whole turn, and the wheel stops against nothing.`,
+      name: `${name}: ${isCaliper ? 'disc direction and free rotation' : 'wheel turns freely'}`,
+      how: `Good: ${isCaliper ? 'vanes throw air outward when rolling forward, pads the right way around, ' : ''}nothing rubs or catches through a full turn.`,
       needs: [fixed],
     },
     ground,
@@ -91,12 +92,12 @@ function wheelWork(
     look,
     tighten(nuts.key, {
       name: `${wheel.name}: wheel nuts`,
-      how: 'Seats clean and dry unless the sheet says otherwise; half tight in the air, all the way on the ground, in star order.',
+      how: 'Seats clean and dry, unless the sheet differs. Half tight in the air, full torque on the ground, in star order.',
       needs: ['fill', look.id],
     }),
     tighten(`again:${nuts.key}`, {
       name: `${wheel.name}: wheel nuts again`,
-      how: `After the first ${AGAIN_KM} km and after heat, with the wheel cold: in star order, to the same figure.`,
+      how: `After the first ${AGAIN_KM} km and after heat, with the wheel cold: in star order, to the same torque.`,
       needs: ['drive', nuts.key],
     }),
   ];
@@ -127,8 +128,8 @@ const partWork = derive(
       add({
         id: `clean:${id}`,
         kind: 'clean',
-        name: `${name}: faces clean`,
-        how: `Hub and ${part.kind === 'caliper' ? 'flange faces to bare metal, a new disc washed of its oil and seen to run true' : 'backing plate clean, its pads greased, a new drum washed of its oil'}; paint off wherever metal meets metal.`,
+        name: `${name}: clean the faces`,
+        how: `Hub and ${part.kind === 'caliper' ? 'flange faces to bare metal; wash the oil off a new disc and check runout' : 'backing plate clean, its pads greased; wash the oil off a new drum'}; remove paint wherever metal meets metal.`,
         needs: ground.before,
         stamp: '',
       });
@@ -147,7 +148,7 @@ const partWork = derive(
         id: mount.key,
         kind: 'tighten',
         name: `${name}: ${mount.what.toLowerCase()}`,
-        how: 'All by hand first, then drawn up in turn; marked.',
+        how: 'Start all by hand, tighten in turn, then mark.',
         needs: fitted,
         fastener: mount,
         stamp: stampOf(part.kind, mount.key),
@@ -157,7 +158,7 @@ const partWork = derive(
         id: `plug:${port.id}`,
         kind: 'plug',
         name: `Plug ${name}, ${port.name}`,
-        how: 'Nothing is joined to it: a plug of its own thread and seat, tight. Tape or a rubber cap holds no pressure.',
+        how: 'This port is open. Fit a plug with the right thread and seat, tight. Tape or a rubber cap does not hold pressure.',
         place: { kind: 'port', id: port.id },
         needs: fitted,
         stamp: '',
@@ -166,16 +167,16 @@ const partWork = derive(
       add({
         id: `look:tug:${id}`,
         kind: 'look',
-        name: `${name}: pushed home and tugged`,
-        how: 'Good: its sleeve snaps over, both halves turn, and a hard tug does not part them.',
+        name: `${name}: push home and tug`,
+        how: 'Good: the sleeve snaps over, both halves turn, and a hard tug does not part them.',
         needs: fitted,
       });
     if (part.ports.some(({ role }) => role === 'bleeder'))
       add({
         id: `look:part:${id}`,
         kind: 'look',
-        name: `${name}: right side, bleeder on top`,
-        how: 'Good: the bleeder is the highest place of its cavity.',
+        name: `${name}: correct side, bleeder at the top`,
+        how: 'Good: the bleeder is at the highest point of the cavity.',
         needs: fitted,
       });
     if (brake)

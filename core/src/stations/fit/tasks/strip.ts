@@ -5,23 +5,23 @@ import { taskContext, taskOf, type Task } from './task.ts';
 const SAFETY: readonly (readonly [id: string, name: string, how: string])[] = [
   [
     'stands',
-    'On stands, by the frame',
-    'Wheel nuts cracked on the ground, wheels chocked, lifted and let down on stands under the frame; rock it before you go under. In each session anew.',
+    'Lift onto stands, under the frame',
+    'Chock the wheels. Crack the wheel nuts a quarter turn, no more. Lift, and lower onto stands under the frame. Rock the vehicle before you go under it. Check the stands again every session.',
   ],
   [
     'springs',
-    'Springs and torsion bars let off',
-    'Take the load off a spring or torsion bar by its maker’s sheet before anything that holds it is undone.',
+    'Unload springs and torsion bars',
+    'A loaded spring can break bones. Unload it by the maker’s sheet before you undo anything that holds it.',
   ],
   [
     'dust',
-    'Old lining dust kept down',
-    'Never blown: wet it, wipe it into a bag, gloves and mask on.',
+    'Wet old lining dust',
+    'Lining dust can hold asbestos, which harms the lungs of everyone in the shop. Never blow it. Wet it, wipe it into a bag, gloves and mask on.',
   ],
   [
     'battery',
-    'Battery off',
-    'Before any welding; high voltage is isolated by a qualified person alone.',
+    'Disconnect the battery',
+    'Before any welding. High voltage kills: only a qualified person isolates it.',
   ],
 ];
 
@@ -29,33 +29,30 @@ const SAFETY: readonly (readonly [id: string, name: string, how: string])[] = [
 const OFF: readonly (readonly [names: RegExp, how: string])[] = [
   [
     /wire|electric/i,
-    'Cut one at a time, each end insulated and tagged with what it did; battery off.',
+    'Battery disconnected. Cut one wire at a time. Insulate each end and tag it with its function.',
   ],
-  [/switch|lamp/i, 'Lamps off while the switch is unhooked; its plug tied up out of the way.'],
+  [/switch|lamp/i, 'Lamps off while the switch is unhooked. Tie the plug up out of the way.'],
   [
     /caliper|drum|shoe/i,
-    'Hung by wire from the frame, never by its hose; the open line plugged at once; dust wetted, not blown.',
+    'Hang the caliper by wire from the frame, never by its hose. Plug the open line at once. Wet the dust, never blow it.',
   ],
-  [/hose/i, 'Hold the line with a second wrench; plug it as soon as it is open.'],
+  [/hose/i, 'Hold the line with a second wrench. Plug the line as soon as it is open.'],
   [
     /line|tube|pipe/i,
-    'Plug both open ends at once. Keep it whole: it is the pattern until the new one fits.',
+    'Plug both open ends at once. Keep the old line whole as a pattern until the new one fits.',
   ],
   [
     /booster|pushrod/i,
-    'Vacuum let off by the pedal first; the length of the pushrod noted before it is turned.',
+    'Pump the pedal to release the vacuum. Note the pushrod length before you turn it.',
   ],
   [
     /master|reservoir/i,
-    'Sucked empty first; its ports plugged; the lamp switch unhooked with the lamps off.',
+    'Empty the reservoir with a syringe first. Plug the ports. Unhook the lamp switch with the lamps off.',
   ],
-  [
-    /cable|linkage/i,
-    'Its clips, hooks and guides kept; the pedal tied up so that it does not fall.',
-  ],
+  [/cable|linkage/i, 'Keep the clips, hooks and guides. Tie the pedal up so it does not fall.'],
 ];
 const HOW_ELSE =
-  'The open line plugged at once, bolts back in their holes, nothing hung by a hose.';
+  'Plug the open line at once. Put the bolts back in their holes. Hang nothing by a hose.';
 /** How a thing comes off; none is left without a way. */
 export const stripHow = (name: string): string =>
   OFF.find(([names]) => names.test(name))?.[1] ?? HOW_ELSE;
@@ -84,8 +81,8 @@ export function stripTasks({
     {
       id: 'cover',
       kind: 'strip',
-      name: 'Paint covered, fluid sucked out',
-      how: 'Brake fluid lifts paint: covers and wet rags on, plugs for every line laid out before the first nut is turned.',
+      name: 'Cover paint, empty the reservoirs',
+      how: 'Brake fluid strips paint. Put covers and wet rags on, and lay out plugs for every line before you turn the first nut.',
       place,
       needs: safe,
       minutes: 10,
@@ -97,7 +94,7 @@ export function stripTasks({
       {
         id: `strip:${name}`,
         kind: 'strip',
-        name: `Off: ${name}`,
+        name: `Remove: ${name}`,
         how: stripHow(name),
         place,
         needs: [cover.id],

@@ -94,7 +94,7 @@ export function taskOf(
     tools: [],
     stamp: '',
     ...said,
-    waits: said.waits ?? (gate?.closed ? `${gate.name} is closed over it` : null),
+    waits: said.waits ?? (gate?.closed ? `${gate.name} is closed` : null),
     gate,
   };
 }

@@ -47,8 +47,8 @@ describe('work that follows from what is in the plan', () => {
       'strip:Seat',
     ]);
     expect(one(off, 'strip:Front calipers').how).toMatch(/wire from the frame, never by its hose/);
-    expect(one(off, 'strip:Old brake wires').how).toMatch(/insulated and tagged/);
-    expect(stripHow('Seat')).toMatch(/plugged at once/);
+    expect(one(off, 'strip:Old brake wires').how).toMatch(/Battery disconnected/);
+    expect(stripHow('Seat')).toMatch(/Plug the open line at once/);
     expect(one(off, 'part:master').needs).toEqual([
       'strip:Front calipers',
       'strip:Old brake wires',
@@ -101,7 +101,7 @@ describe('work that follows from what is in the plan', () => {
     ];
     const plan = { ...wheatear, hoses: [{ ...hose, ends: { a, b } }] };
     expect(one(plan, `hose:${hose.id}`).how).toMatch(
-      /Both ends free before it is turned: end B first/,
+      /Free both ends before turning the hose: end B first/,
     );
     expect(one(plan, `join:${hose.id}:a`).needs).toEqual([`hose:${hose.id}`]);
     expect(one(plan, `tighten:${hose.id}:a`).needs).toEqual([
@@ -115,7 +115,7 @@ describe('work that follows from what is in the plan', () => {
     expect(one(dry, `look:tug:${hose.id}:a`).how).toMatch(/a hard tug does not part them/);
   });
 
-  test('a line: welded brackets are painted before it is run, its clips pulled down once it is tight', () => {
+  test('a line: welded brackets are painted before it is run, its clips tightened once it is tight', () => {
     const welded = tasks(gannet).find(({ kind }) => kind === 'paint')!;
     const line = welded.id.slice('paint:'.length);
     expect(welded.needs).toEqual([`bracket:${line}`]);
@@ -194,7 +194,7 @@ describe('work on cables, wires and what is loaded', () => {
     ]).toEqual([true, false]);
     expect(one(plan, 'look:load:load-1').waits).toBeNull();
     const bent = { ...plan, wheelEnds: { ...plan.wheelEnds, loads: [{ ...load, afterMm: 42 }] } };
-    expect(one(bent, 'look:load:load-1').waits).toMatch(/readings are not good/);
+    expect(one(bent, 'look:load:load-1').waits).toMatch(/Readings missing or failed/);
   });
 });
 
@@ -254,7 +254,7 @@ describe('a change of plan and the work it undoes', () => {
   );
   const plan = { ...gannet, floor: done };
   const lost = (to: Plan): string[] => undoes(viewPlan(plan), viewPlan(to)).map(({ id }) => id);
-  test('moved or taken away it is undone; renamed it is not', () => {
+  test('moved or removed it is undone; renamed it is not', () => {
     const moved = applyEdit(plan, {
       edit: 'setKnown',
       with: {
@@ -339,7 +339,7 @@ describe('tasks of the user’s own', () => {
       [],
     );
   });
-  test('taken away, nothing waits for it', () => {
+  test('removed, nothing waits for it', () => {
     expect(withoutOwn(floor, 'own:own-1').own).toEqual([
       expect.objectContaining({ id: 'own-2', needs: ['part:fl'] }),
     ]);

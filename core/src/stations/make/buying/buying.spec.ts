@@ -164,7 +164,7 @@ describe('how it stands', () => {
     expect(received(item, 9.45, 25.4 / 24)).toMatchObject({
       ok: false,
       text: expect.stringMatching(
-        /M10x1 was ordered, and this measures as 3\/8-24 UNF: send it back/,
+        /M10x1 was ordered, but this measures as 3\/8-24 UNF\. Send it back/,
       ),
     });
   });
@@ -240,7 +240,7 @@ test('a table of prices: what names a thing of the list is taken, every other ro
     ['own:own-1', 8],
   ]);
   expect(bad).toEqual([
-    'Row 3: “Nothing of ours” is nothing of this list.',
-    'Row 4: “on request” is no price for M10x1 nut.',
+    'Row 3: “Nothing of ours” is not on this list.',
+    'Row 4: “on request” is not a price for M10x1 nut.',
   ]);
 });

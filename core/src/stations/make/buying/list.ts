@@ -63,7 +63,7 @@ function hosesOf({ plan }: Listed, to: Gathered): void {
         group: 'Hoses',
         name: `${hose.name}: ${hoseById(hose.stockId)!.name}, ${Math.round(hose.orderMm)} mm`,
         ...(half ? { half } : {}),
-        words: `${ends[0]} to ${ends[1]}${half ? `, ${halfWords(half)}` : ''}, ${Math.round(hose.orderMm)} mm between the seats' faces`,
+        words: `${ends[0]} to ${ends[1]}${half ? `, ${halfWords(half)}` : ''}, ${Math.round(hose.orderMm)} mm between the seats’ faces`,
       },
       1,
       { text: hose.name, place: { kind: 'hose', id: hose.id } },
@@ -94,7 +94,7 @@ function clipsOf(plan: Listed['plan'], line: LineView, to: Gathered): void {
       ? clip.bracket
         ? `on a bracket from ${clip.to.name}`
         : `on ${clip.to.name}`
-      : 'held by nothing yet';
+      : 'no mounting yet';
     const use = {
       text: `${line.line.name} at ${Math.round(clip.atMm)}, ${on}`,
       place: onLine(line),

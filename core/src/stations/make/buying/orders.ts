@@ -115,7 +115,7 @@ export function received(
   pitchMm: number | null,
 ): { readonly ok: boolean; readonly text: string } {
   const { half } = item;
-  if (!half) return { ok: true, text: 'It has no thread to measure.' };
+  if (!half) return { ok: true, text: 'This item has no thread to measure.' };
   const { candidates, nearest } = identify({
     gender: half.gender,
     diameterMm,
@@ -123,16 +123,16 @@ export function received(
   });
   const best = candidates[0];
   if (best?.thread === half.thread)
-    return { ok: true, text: `It measures as ${half.thread}, as ordered.` };
+    return { ok: true, text: `Measures as ${half.thread}, as ordered.` };
   const may = candidates.find(({ thread }) => thread === half.thread);
   if (may)
     return {
       ok: false,
-      text: `It may be ${half.thread}, but ${best!.thread} is likelier: read the pitch again.`,
+      text: `Possibly ${half.thread}, but ${best!.thread} is more likely. Measure the pitch again.`,
     };
   return {
     ok: false,
-    text: `${half.thread} was ordered, and this measures as ${best?.thread ?? nearest ?? 'no thread that is known here'}: send it back.`,
+    text: `${half.thread} was ordered, but this measures as ${best?.thread ?? nearest ?? 'no thread that is known here'}. Send it back.`,
   };
 }
 
@@ -213,9 +213,9 @@ export function priceRows(
       (one) => one.name.toLowerCase() === name.toLowerCase() || one.key === name,
     );
     if (!name && !text) continue;
-    if (!item) bad.push(`Row ${i + 1}: “${name}” is nothing of this list.`);
+    if (!item) bad.push(`Row ${i + 1}: “${name}” is not on this list.`);
     else if (!(price >= 0 && price <= 1e7))
-      bad.push(`Row ${i + 1}: “${row[priceAt] ?? ''}” is no price for ${name}.`);
+      bad.push(`Row ${i + 1}: “${row[priceAt] ?? ''}” is not a price for ${name}.`);
     else prices.set(item.key, Math.round(price * 100));
   }
   return { prices, bad };

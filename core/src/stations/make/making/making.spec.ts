@@ -321,7 +321,7 @@ describe('cuts', () => {
         plan.pieces.filter(({ stockId }) => !stockId).length,
       );
     const [nothing] = cutPlans(lines, { ...making, stock: [], sold: [] });
-    expect(nothing!.fault).toMatch(/There is no stock to cut/);
+    expect(nothing!.fault).toMatch(/No stock long enough for/);
   });
 
   test('left-overs worth keeping are in the stock afterwards, by length and batch', () => {
@@ -343,7 +343,7 @@ describe('cuts', () => {
   });
 });
 
-test('a bender’s own solids stand for the usual ones, and are kept in the file', () => {
+test('a bender’s own solids stand for standard ones, and are kept in the file', () => {
   const bender = gannet.bench.benders[0]!;
   const around = {
     solids: [

@@ -1,0 +1,79 @@
+import { figure } from '../faults/index.ts';
+import type { UnitSystem } from './length.ts';
+import { inUnit } from './quantity.ts';
+
+/**
+ * Kinds of figures whose unit people choose, each by itself: what a plan stores, what can be shown, and what the two
+ * presets show. Lengths have their own system.
+ */
+export const UNIT_KINDS = {
+  pressure: { name: 'Pressure', units: ['MPa', 'bar', 'psi'], inch: 'psi' },
+  torque: { name: 'Torque', units: ['N·m', 'lbf·ft'], inch: 'lbf·ft' },
+  force: { name: 'Force', units: ['N', 'kgf', 'lbf'], inch: 'lbf' },
+  speed: { name: 'Speed', units: ['km/h', 'mph'], inch: 'mph' },
+  distance: { name: 'Distance', units: ['m', 'ft'], inch: 'ft' },
+  volume: { name: 'Volume', units: ['mL', 'fl oz'], inch: 'fl oz' },
+} as const satisfies Readonly<
+  Record<string, { name: string; units: readonly string[]; inch: string }>
+>;
+export type UnitKind = keyof typeof UNIT_KINDS;
+/** The unit that is shown for each kind. */
+export type ShownUnits = {
+  readonly [K in UnitKind]: (typeof UNIT_KINDS)[K]['units'][number];
+};
+
+const KINDS = Object.keys(UNIT_KINDS) as UnitKind[];
+const of = (unit: (kind: UnitKind) => string): ShownUnits =>
+  Object.fromEntries(KINDS.map((kind) => [kind, unit(kind)])) as unknown as ShownUnits;
+const PRESETS: Readonly<Record<UnitSystem, ShownUnits>> = {
+  metric: of((kind) => UNIT_KINDS[kind].units[0]),
+  inch: of((kind) => UNIT_KINDS[kind].inch),
+};
+
+/** The units of a preset with those that were chosen by themselves. */
+export function shownUnits(system: UnitSystem, own: Partial<ShownUnits> = {}): ShownUnits {
+  return Object.keys(own).length ? { ...PRESETS[system], ...own } : PRESETS[system];
+}
+
+/** The unit in which a figure that is stored in `stored` is shown: itself where its kind has no choice. */
+export function shownUnitOf(stored: string, shown: ShownUnits): string {
+  const kind = KINDS.find((one) => UNIT_KINDS[one].units[0] === stored);
+  return kind ? shown[kind] : stored;
+}
+
+/**
+ * A stored figure as it is shown, with as many places as say no more than `digits` places say in its own unit:
+ * 7.2 MPa are 72 bar or 1040 psi.
+ */
+export function shownFigure(value: number, stored: string, unit: string, digits = 1): string {
+  if (stored === unit) return figure(value, digits);
+  const factor = inUnit(1, stored, unit);
+  const places = digits - Math.trunc(Math.log10(factor));
+  const step = 10 ** Math.max(0, -places);
+  return figure(Math.round((value * factor) / step) * step, Math.max(0, places));
+}
+
+/** Figures for sentences, each with its unit. `full.pressure(7.2)` is `7.2 MPa`, or `72 bar`. */
+export type Quantities = Readonly<Record<UnitKind, (value: number, digits?: number) => string>>;
+
+const DIGITS: Readonly<Record<UnitKind, number>> = {
+  pressure: 1,
+  torque: 0,
+  force: 0,
+  speed: 0,
+  distance: 1,
+  volume: 0,
+};
+/** The words for every kind in the units that are shown. */
+export const quantitiesIn = (shown: ShownUnits): Quantities =>
+  Object.fromEntries(
+    KINDS.map((kind) => {
+      const [stored] = UNIT_KINDS[kind].units;
+      const unit = shown[kind];
+      return [
+        kind,
+        (value: number, digits = DIGITS[kind]) =>
+          `${shownFigure(value, stored, unit, digits)} ${unit}`,
+      ];
+    }),
+  ) as unknown as Quantities;
