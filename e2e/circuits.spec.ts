@@ -31,7 +31,7 @@ describe('Plumb and Size in the browser', () => {
         )!.value,
     );
     await page.select('[aria-label=Layout]', layout);
-    await pressNamed(page, 'Start');
+    await pressNamed(page, 'Add layout');
     await page.waitForSelector('fl-circuit-drawing svg text');
     const names = await textOf(page, 'fl-circuit-drawing');
     for (const name of ['Front left', 'Rear right', 'Tandem master']) expect(names).toContain(name);

@@ -55,7 +55,7 @@ test('a caliper is fitted over its disc on both sides, each with its own shims a
     await type(page, side, 'Shims in while measuring', '1.5');
   }
   const verdict = (side: string): Promise<string> => textOf(page, `${side} [data-test=shims]`);
-  expect(await verdict(left)).toMatch(/2.3 mm of shims needed: say what is in the box/);
+  expect(await verdict(left)).toMatch(/2.3 mm of shims needed: enter all the shims you have/);
   for (const side of [left, right]) {
     await page.$eval(side, (form) =>
       [...form.querySelectorAll('button')]
@@ -114,7 +114,7 @@ test('a table of wires is filled from readings, and what is out of range is said
     'too low: 10.5 to 14.8 V',
   );
   await clickOn(page, '[data-test=snags]');
-  await waitText(page, 'fl-snag-drawer', 'The wire reads 8.1 V full on');
+  await waitText(page, 'fl-snag-drawer', 'The wire reads 8.1 V full braking');
   await waitText(page, 'fl-snag-drawer', 'the breakaway switch is not');
   expect(complaints).toEqual([]);
 });

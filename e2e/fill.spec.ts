@@ -96,7 +96,7 @@ test('alone: the space bar goes on, and so does the whole screen', async () => {
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await page.keyboard.press('Space');
   await waitText(page, INSTRUCTION, 'pedal down');
-  await pressNamed(page, 'Tap anywhere: on');
+  await pressNamed(page, 'Tap anywhere to go on');
   await page.waitForSelector('[data-test=big]');
   await page.mouse.click(600, 500);
   await waitText(page, INSTRUCTION, 'close, then pedal up');

@@ -18,10 +18,10 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   const { page, complaints } = await watch(run.browser, run.server.url);
   await page.setViewport({ width: 768, height: 1024, hasTouch: true, isMobile: true });
   await openPlan(page, run.server.url, 'gannet', 'fit');
-  await waitText(page, '[data-test=session]', '7 tasks in 100 minutes');
+  await waitText(page, '[data-test=session]', 'Next 7 tasks take 100 minutes');
   // What waits says for what; it cannot be told done.
   await tap(page, '[data-task="part:master"]');
-  await waitText(page, '[data-test=waits]', 'After: On stands');
+  await waitText(page, '[data-test=waits]', 'After: Lift onto stands');
   expect(
     await page.$eval(
       'fl-task-detail .btn-main',
@@ -30,22 +30,22 @@ test('a session on a tablet: tasks done by touch, a reload in the middle, someth
   ).toBe(true);
   await tap(page, '[data-task="safety:stands"]');
   for (let i = 0; i < 4; i++) await done(page);
-  await waitText(page, '[data-test=session]', '4 of 105 are done');
+  await waitText(page, '[data-test=session]', '4 of 105 done');
   await reload(page);
   await settled(page);
-  await waitText(page, '[data-test=session]', '4 of 105 are done');
+  await waitText(page, '[data-test=session]', '4 of 105 done');
   await tap(page, '[data-task="part:master"]');
   await done(page);
-  await waitText(page, '[data-test=session]', '5 of 105 are done');
+  await waitText(page, '[data-test=session]', '5 of 105 done');
 
   // Held for now, a snag until it is closed.
   await page.type('#held-what', 'Rear left hose');
-  await pressNamed(page, 'Temporary fixes');
+  await pressNamed(page, 'Add temporary fix');
   await waitText(page, '[data-test=held]', 'on a zip tie since');
   await page.waitForFunction(() =>
     document.querySelector('[data-test=snags]')!.textContent!.includes('30'),
   );
-  await tap(page, '[aria-label="Close it: Rear left hose"]');
+  await tap(page, '[aria-label="Close: Rear left hose"]');
   await page.waitForFunction(() => !document.querySelector('[data-test=held]'));
   await page.waitForFunction(() =>
     document.querySelector('[data-test=snags]')!.textContent!.includes('29'),

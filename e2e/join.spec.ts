@@ -32,7 +32,7 @@ describe('Join in the browser', () => {
 
     await page.evaluate(() =>
       [...document.querySelectorAll<HTMLElement>('[aria-label="Ends that seal here"] button')]
-        .find((b) => b.textContent!.trim() === 'Use it')!
+        .find((b) => b.textContent!.trim() === 'Use')!
         .click(),
     );
     await waitText(page, '[data-test=verdict]', 'Seals');

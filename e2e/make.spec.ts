@@ -79,7 +79,7 @@ test('a whole line is made: what must be on locks its flare, a bend that is shor
     await settled(page);
   };
   await read(short, 0);
-  await waitText(page, '[data-test=guidance]', 'further');
+  await waitText(page, '[data-test=guidance]', 'more');
   expect(await textOf(page, 'fl-measured-back')).toMatch(
     /Bend 1: estimate: its angle \d(\.\d)?° short/,
   );
@@ -150,7 +150,7 @@ test('cuts come out of what is at hand, the list says what is to buy, what came 
   await pressNamed(page, 'Add a kit');
   await page.waitForSelector('[data-test=kit-verdict]');
   for (const [name, text] of [
-    ['The kit: Hand of the studs', 'right'],
+    ['Kit: Hand of the studs', 'right'],
     ['rear left: Hand of the studs', 'left'],
   ] as const) {
     await page.waitForFunction(

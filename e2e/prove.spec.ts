@@ -116,7 +116,7 @@ test('a curve from the stream, its link lost and taken up again; then a logger�
   await pressNamed(page, 'Import the good rows');
   await waitText(page, 'fl-curve-page', 'Save curve (5 readings)');
   await upload(page, 'fl-csv-form input[type=file]', 'none.csv', 'nothing');
-  await waitText(page, 'fl-csv-form', 'none.csv: This is no table of readings');
+  await waitText(page, 'fl-csv-form', 'none.csv: Not a table of readings');
 });
 
 test('a hold is judged, a change makes it void and is said before it is made', async () => {
@@ -146,7 +146,7 @@ test('signing is refused with a reason, then given for a move that names its exc
   await pressNamed(page, 'Sign off');
   await waitText(page, '[data-test=open-count]', '1 open point before you can sign');
   expect(await textOf(page, '[data-test=refused]')).toMatch(
-    /stands before you can sign of the road/,
+    /open point before it can go on the road/,
   );
   await type(page, 'fl-sign-page', 'Initials or name', 'AB');
   expect(await page.$eval('[data-test=sign]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
@@ -243,7 +243,7 @@ test('two plans are compared in words, by station', async () => {
     'earlier.firmline.json',
     writePlan(earlier),
   );
-  await waitText(page, '[data-test=compared]', 'differences beside “Gannet”');
+  await waitText(page, '[data-test=compared]', 'differences compared with “Gannet”');
   const found = await page.$$eval('[data-test=differences]', (all) =>
     all.map((e) => e.textContent!.replace(/\s+/g, ' ').trim()),
   );

@@ -86,14 +86,14 @@ describe('room to look', () => {
       {},
       first,
     );
-    await page.click('[aria-label=Smaller]');
+    await page.click('[aria-label="Zoom out"]');
     await page.waitForFunction(
       (was) =>
         !document.querySelector('[data-test=panned]')!.getAttribute('transform')!.endsWith(was),
       {},
       /scale.*/.exec(first!)![0],
     );
-    await pressNamed(page, 'Whole');
+    await pressNamed(page, 'Fit to view');
     await page.waitForFunction(
       (was) => document.querySelector('[data-test=panned]')!.getAttribute('transform') === was,
       {},

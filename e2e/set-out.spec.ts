@@ -126,7 +126,7 @@ describe('a plan set out from what is known', () => {
       await page.keyboard.press('Tab');
     };
     await type('tyre', 'round');
-    await waitText(page, 'footer', '“round” is no tyre that is known here');
+    await waitText(page, 'footer', '“round” is not a known tire size');
     await type('railsOverMm', '5 m');
     await waitText(page, 'footer', 'Width over rails of 5000 mm is outside');
     await type('emptyKg', '1234');

@@ -14,10 +14,10 @@ export function run(command, args, options = {}) {
 export const npmRun = (script, ...rest) => run(npm, ['run', '--silent', script, ...rest]);
 
 /** The same beside other work: what it said is shown as one piece when it has ended. */
-export const npmRunBeside = (script) =>
+export const npmRunBeside = (script, ...rest) =>
   new Promise((done) => {
     const said = [];
-    const child = spawn(npm, ['run', '--silent', script], {
+    const child = spawn(npm, ['run', '--silent', script, ...rest], {
       cwd: ROOT,
       stdio: ['ignore', 'pipe', 'pipe'],
     });

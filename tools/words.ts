@@ -140,11 +140,59 @@ const files = (): string[] =>
     .split('\n')
     .filter((file) => /\.ts$/.test(file) && !/\.spec\.ts$|\/testing\//.test(file));
 
-let total = 0;
-for (const file of files()) {
-  const words = wordsOf(file);
-  total += words.length;
-  if (words.length)
-    console.log([file, ...words.map(({ line, text }) => `  ${line}: ${text}`)].join('\n'));
+/** A phrase that is not written, and what is written in its place. `example` is a sentence that it refuses. */
+interface Phrase {
+  readonly pattern: string;
+  readonly write: string;
+  readonly example: string;
 }
-console.log(`${total} strings`);
+const PHRASES = (
+  JSON.parse(readFileSync(new URL('phrases.json', import.meta.url), 'utf8')) as Phrase[]
+).map((phrase) => ({ ...phrase, finds: new RegExp(phrase.pattern, 'iu') }));
+/** Words that one breath holds. */
+const MOST_WORDS = 28;
+/** Sizes that are sold by the inch, in mm: a sixteenth to half an inch and their multiples. */
+const INCH_AS_MM = /\b(?:1\.5875|3\.175|4\.7625|6\.35|7\.9375|9\.525|11\.1125|12\.7|22\.225) mm\b/;
+
+/** What is wrong with a text that people read. */
+function faultsOf(text: string): string[] {
+  const long = text
+    .split(/[.!?](?:\s|$)|:\s(?=\p{Lu})/u)
+    .filter((sentence) => sentence.split(/\s+/).filter(Boolean).length > MOST_WORDS);
+  return [
+    ...PHRASES.filter(({ finds }) => finds.test(text)).map(
+      ({ pattern, write }) => `"${pattern}": write ${write}`,
+    ),
+    ...(/\p{L}'\p{L}/u.test(text) ? ['a straight apostrophe: write ’'] : []),
+    ...long.map((sentence) => `over ${MOST_WORDS} words: ${sentence.trim()}`),
+    ...(/\d\.\d{4,}/.test(text) ? ['a figure with four decimals or more'] : []),
+    ...(INCH_AS_MM.test(text) ? ['an inch size in mm: write 3/16 in'] : []),
+  ];
+}
+
+/** Phrases that no longer refuse their own example, and texts that are refused. */
+function check(words: readonly Words[]): string[] {
+  const idle = PHRASES.filter(({ finds, example }) => !finds.test(example)).map(
+    ({ pattern, example }) => `tools/phrases.json: "${pattern}" does not find "${example}"`,
+  );
+  const bad = words.flatMap(({ file, line, text }) =>
+    faultsOf(text).map((fault) => `${file}:${line}: ${text}\n    ${fault}`),
+  );
+  return [...idle, ...bad];
+}
+
+const all = files().map((file) => ({ file, words: wordsOf(file) }));
+const words = all.flatMap((one) => one.words);
+if (process.argv.includes('--check')) {
+  const faults = check(words);
+  for (const fault of faults) console.error(fault);
+  console.log(`${words.length} strings, ${faults.length} to mend`);
+  process.exitCode = faults.length ? 1 : 0;
+} else {
+  for (const one of all)
+    if (one.words.length)
+      console.log(
+        [one.file, ...one.words.map(({ line, text }) => `  ${line}: ${text}`)].join('\n'),
+      );
+  console.log(`${words.length} strings`);
+}

@@ -3,20 +3,21 @@ import type { Fix, Snag } from '@firm-line/core/inspect';
 import { LevelSign } from '../kit/level-sign';
 import { Inspection } from '../session/inspection';
 import { PlanStore } from '../session/plan-store';
+import { Words } from '../kit/words';
 
 /** One snag with its sentence and the action that mends it, which is worked out once the row is shown. */
 @Component({
   selector: 'fl-snag-row',
-  imports: [LevelSign],
+  imports: [Words, LevelSign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex gap-2', '[class.invisible]': '!store.isJudged()' },
   template: `
     <fl-level-sign [level]="snag().level" class="pt-0.5" />
     <p class="text-sm leading-snug">
       @if (named()) {
-        <strong>{{ snag().where }}.</strong>
+        <strong>{{ snag().where }}.</strong>&ngsp;
       }
-      {{ snag().text }}
+      <fl-words [text]="snag().text" />&ngsp;
       @if (fix(); as found) {
         <button
           type="button"

@@ -9,6 +9,7 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { InputError } from '@firm-line/core/lib/faults';
+import { quantitiesIn, shownUnits } from '@firm-line/core/lib/units';
 import {
   applyEdits,
   freshId,
@@ -107,6 +108,9 @@ export class PlanStore {
   /** Snags to keep room for while those of the plan as it is now are looked for: they are laid out, and hidden until then. */
   readonly laidOutSnags = computed(() => (this.isOpen() ? this.inspection.last() : []));
   readonly units = computed(() => this.current()?.units ?? 'metric');
+  /** The unit of each other kind of figure, and words in them. */
+  readonly shownUnits = computed(() => shownUnits(this.units(), this.current()?.ownUnits));
+  readonly quantities = computed(() => quantitiesIn(this.shownUnits()));
   readonly saved = this.saving.state;
   readonly saveFailure = this.saving.failure;
   /** The edit that is asked about before it is made. */

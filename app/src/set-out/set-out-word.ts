@@ -16,8 +16,9 @@ import {
   type Ask,
   type NumberAsk,
 } from '@firm-line/core/proposals/set-out';
-import { formatLength, parseLength } from '@firm-line/core/lib/units';
+import { formatLength, parseLength, shownUnits } from '@firm-line/core/lib/units';
 import { parseQuantity } from '@firm-line/core/lib/units/quantity';
+import { shownNumber } from '../kit/fields/shown-number';
 import { DISPLAY_UNITS } from '../kit/units';
 
 /** What was typed or chosen for an answer: its value with the text it was typed in, or why it cannot be taken. */
@@ -54,7 +55,7 @@ const LABELS: Partial<Record<Ask, string>> = {
   fluid: 'Fluid',
 };
 const isNumber = (ask: Ask): ask is NumberAsk => ask in NUMBERS;
-const UNITS = { kg: ' kg', 'km/h': ' km/h', length: '' } as const;
+const UNITS = { kg: ' kg', length: '' } as const;
 
 /** A word of a sentence that can be changed: chosen from a list, or typed. */
 @Component({
@@ -93,6 +94,8 @@ const UNITS = { kg: ' kg', 'km/h': ' km/h', length: '' } as const;
 })
 export class SetOutWord {
   private readonly units = inject(DISPLAY_UNITS);
+  private readonly shownUnits = computed(() => shownUnits(this.units()));
+  private readonly speed = computed(() => shownNumber(', km/h', this.shownUnits()));
   readonly ask = input.required<Ask>();
   readonly answers = input.required<Answers>();
   /** The user said it himself. */
@@ -112,7 +115,9 @@ export class SetOutWord {
   });
   protected readonly unit = computed(() => {
     const ask = this.ask();
-    return isNumber(ask) && this.text() === null ? UNITS[NUMBERS[ask].unit] : '';
+    if (!isNumber(ask) || this.text() !== null) return '';
+    const { unit } = NUMBERS[ask];
+    return unit === 'km/h' ? ` ${this.shownUnits().speed}` : UNITS[unit];
   });
   protected readonly shown = computed(() => {
     const ask = this.ask();
@@ -121,7 +126,9 @@ export class SetOutWord {
       this.text() ??
       (isNumber(ask) && NUMBERS[ask].unit === 'length'
         ? formatLength(value as number, this.units(), 1)
-        : String(value))
+        : isNumber(ask) && NUMBERS[ask].unit === 'km/h'
+          ? this.speed().show(value as number)
+          : String(value))
     );
   });
 
@@ -145,21 +152,11 @@ export class SetOutWord {
         ? parseLength(text, this.units())
         : unit === 'kg'
           ? parseQuantity(text, 'kg')
-          : speed(text);
+          : this.speed().read(text);
     this.chosen.emit(
       read.ok
         ? { ok: true, ask, value: read.value, text }
         : { ok: false, ask, message: `${name}: ${read.message}` },
     );
   }
-}
-
-const KMH_PER_MPH = 1.609344;
-/** A speed, in km/h where nothing else is said. Source: NIST SP 811, 1 mile = 1.609344 km. */
-function speed(text: string): { ok: true; value: number } | { ok: false; message: string } {
-  const match = /^(\d+(?:[.,]\d+)?)\s*(km\/?h|kph|mph)?$/i.exec(text);
-  if (!match)
-    return { ok: false, message: `"${text}" is not a speed. Enter one such as 90 km/h or 55 mph.` };
-  const value = Number(match[1]!.replace(',', '.'));
-  return { ok: true, value: /mph/i.test(match[2] ?? '') ? value * KMH_PER_MPH : value };
 }

@@ -64,7 +64,7 @@ describe('the page on which a plan is set out', () => {
 
   test.each([
     ['wheelbaseMm', 'long', /Wheelbase: .*"long"/],
-    ['topKmh', 'fast', /Top speed: "fast" is not a speed/],
+    ['topKmh', 'fast', /\\"fast\\" is not a number/],
     ['tyre', 'fat', /“fat” is not a known tire size/],
     ['ladenKg', '900', /Laden mass is 900 kg, less than the empty mass of 1400 kg/],
   ])(

@@ -14,7 +14,10 @@ import { recordsIn } from '@firm-line/core/plan';
 import { PlanStore } from '../session/plan-store';
 import { Jump } from '../session/jump';
 import { STATIONS, stationFor } from '../stations/registry';
+import type { GlossaryEntry } from '@firm-line/core/trade/glossary';
 import { Dialog } from '../kit/dialog';
+import { Glossary } from '../kit/glossary';
+import { GlossaryCard } from '../kit/glossary-card';
 
 interface Hit extends ListKeyManagerOption {
   readonly text: string;
@@ -23,10 +26,10 @@ interface Hit extends ListKeyManagerOption {
 }
 const MOST_HITS = 30;
 
-/** Types to anything in the plan: stations, lines, points, ports and snags. */
+/** Finds anything by typing: stations, pages, records of the plan, snags, and terms of the glossary. */
 @Component({
   selector: 'fl-find-anything',
-  imports: [Dialog],
+  imports: [Dialog, GlossaryCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-dialog
@@ -74,6 +77,14 @@ const MOST_HITS = 30;
         <p class="px-5 pb-4 text-ink-soft">No match. Try part of a name, such as front or R2.</p>
       }
     </fl-dialog>
+    <fl-dialog #explained label="Term" [light]="true" (closed)="term.set(null)">
+      @if (term(); as entry) {
+        <fl-glossary-card [entry]="entry" />
+        <div class="mt-4 flex gap-2">
+          <button type="button" class="btn" (click)="explained.close()">Close</button>
+        </div>
+      }
+    </fl-dialog>
   `,
 })
 export class FindAnything {
@@ -81,6 +92,9 @@ export class FindAnything {
   private readonly jump = inject(Jump);
   private readonly dialog = viewChild.required<Dialog>('dialog');
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
+  private readonly explained = viewChild.required<Dialog>('explained');
+  private readonly glossary = inject(Glossary);
+  protected readonly term = signal<GlossaryEntry | null>(null);
   private readonly query = signal('');
   protected readonly isOpened = signal(false);
 
@@ -108,6 +122,11 @@ export class FindAnything {
         text: `${snag.where}: ${snag.text}`,
         kind: 'snag',
         go: () => this.jump.toSnag(snag),
+      })),
+      ...this.glossary.entries().map((entry) => ({
+        text: [entry.term, ...(entry.also ?? [])].join(', '),
+        kind: 'term',
+        go: () => this.explain(entry),
       })),
     ];
   });
@@ -153,11 +172,16 @@ export class FindAnything {
   }
 
   open(): void {
+    void this.glossary.load();
     void import('minisearch').then(({ default: library }) => this.library.set(library));
     this.isOpened.set(true);
     this.field().nativeElement.value = '';
     this.type('');
     this.dialog().show();
+  }
+  private explain(entry: GlossaryEntry): void {
+    this.term.set(entry);
+    this.explained().show();
   }
   protected type(text: string): void {
     this.query.set(text);

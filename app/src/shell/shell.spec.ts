@@ -49,6 +49,39 @@ describe('the shell', () => {
     expect(at.text('[data-test=snags]')).toBe(`${at.store.snags().length} snags`);
   });
 
+  test('each kind of figure has its unit; a preset puts all of them back', async () => {
+    const at = await shell('h1u');
+    await at.key('?');
+    const choose = async (kind: string, unit: string): Promise<void> => {
+      const list = at.root.querySelector<HTMLSelectElement>(`#unit-${kind}`)!;
+      list.value = unit;
+      list.dispatchEvent(new Event('change'));
+      await at.fixture.whenStable();
+    };
+    await choose('pressure', 'bar');
+    await choose('force', 'kgf');
+    expect(at.store.shownUnits()).toMatchObject({ pressure: 'bar', force: 'kgf', speed: 'km/h' });
+    expect(at.store.quantities().pressure(7)).toBe('70 bar');
+    await at.key('u');
+    expect(at.store.shownUnits()).toMatchObject({ pressure: 'bar', force: 'kgf', speed: 'km/h' });
+    await at.key('z', { ctrlKey: true });
+    expect(at.store.shownUnits()).toMatchObject({ pressure: 'bar', force: 'kgf' });
+  });
+
+  test('a term of the glossary is found, and its card shown', async () => {
+    const at = await shell('h1t');
+    await at.key('/');
+    const field = at.root.querySelector<HTMLInputElement>('fl-find-anything input')!;
+    field.value = 'banjo bolt';
+    field.dispatchEvent(new Event('input'));
+    await until(
+      () => at.root.querySelector('fl-find-anything li')?.textContent?.includes('term') ?? false,
+    );
+    at.root.querySelector<HTMLElement>('fl-find-anything li')!.click();
+    await at.fixture.whenStable();
+    expect(at.text('fl-find-anything fl-glossary-card')).toMatch(/new washer on each face/);
+  });
+
   test('keys: units, undo, redo, stations, the list of keys', async () => {
     const at = await shell('h2');
     await at.key('u');

@@ -15,7 +15,7 @@ import { Title } from '@angular/platform-browser';
 import { Router, RouterLink, RouterOutlet } from '@angular/router';
 import { PanelLayout } from '../kit/panel-layout';
 import { PlanFiles } from '../storage/plan-files';
-import { DISPLAY_UNITS } from '../kit/units';
+import { DISPLAY_UNITS, SHOWN_UNITS } from '../kit/units';
 import { PlanStore } from '../session/plan-store';
 import { Tabs } from '../session/tabs';
 import { stationAt } from '../stations/registry';
@@ -53,7 +53,10 @@ function focusHead(from: Element | null): void {
     RefusedPlan,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  providers: [{ provide: DISPLAY_UNITS, useFactory: () => inject(PlanStore).units }],
+  providers: [
+    { provide: DISPLAY_UNITS, useFactory: () => inject(PlanStore).units },
+    { provide: SHOWN_UNITS, useFactory: () => inject(PlanStore).shownUnits },
+  ],
   host: { class: 'flex min-h-dvh flex-col', '[class.floor]': 'floor()' },
   template: `
     <header

@@ -105,7 +105,7 @@ export const STATIONS: readonly StationEntry[] = [
       {
         path: 'calipers',
         name: 'Calipers',
-        title: 'Caliper shims',
+        title: 'Calipers and shims',
         rules: ['stack-off', 'stack-bolt', 'disc-hand'],
       },
       {

@@ -125,7 +125,7 @@ describe('Size', () => {
     )!;
     const before = at.store.plan();
     await at.type(share.querySelector('input')!, '0');
-    expect(at.texts('.fault')[0]).toMatch(/0 cannot be used: 0\.1 is the least/);
+    expect(at.texts('.fault')[0]).toMatch(/0 cannot be used/);
     expect(at.store.plan()).toBe(before);
   });
 

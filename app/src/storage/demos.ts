@@ -3,7 +3,7 @@ export const DEMOS: readonly { id: string; name: string; about: string }[] = [
   {
     id: 'gannet',
     name: 'Gannet',
-    about: 'A step van becoming a travelling bicycle workshop: seven lines in three circuits.',
+    about: 'A step van becoming a traveling bicycle workshop: seven lines in three circuits.',
   },
   {
     id: 'wheatear',

@@ -5,7 +5,7 @@ import { TestBed } from '@angular/core/testing';
 import type { Plan } from '@firm-line/core/plan';
 import { sharing } from '../../../core/src/plan/delta';
 import { demo } from '../../../core/src/testing/demo-plans';
-import { DISPLAY_UNITS } from '../kit/units';
+import { DISPLAY_UNITS, SHOWN_UNITS } from '../kit/units';
 import { PlanDb } from '../storage/plan-db';
 import { PlanStore } from '../session/plan-store';
 
@@ -13,6 +13,7 @@ import { PlanStore } from '../session/plan-store';
 export const APP_PROVIDERS = [
   provideZonelessChangeDetection(),
   { provide: DISPLAY_UNITS, useFactory: () => inject(PlanStore).units },
+  { provide: SHOWN_UNITS, useFactory: () => inject(PlanStore).shownUnits },
 ];
 
 export { demo };

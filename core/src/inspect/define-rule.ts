@@ -78,12 +78,14 @@ interface Subjects {
 }
 export type About = keyof Subjects;
 
+/** The units of a plan, which every rule may read. */
+export type UnitField = 'units' | 'ownUnits';
 /** What of a plan, or of what follows from it, a rule reads besides its subject. Units are always at hand. */
 export type ReadName =
-  `plan.${Exclude<keyof Plan, 'id' | 'units'>}` | Exclude<keyof PlanView, 'plan'>;
+  `plan.${Exclude<keyof Plan, 'id' | UnitField>}` | Exclude<keyof PlanView, 'plan'>;
 type PlanKey<R> = R extends `plan.${infer K}` ? K & keyof Plan : never;
 export type Reading<R extends ReadName> = Pick<PlanView, Extract<R, keyof PlanView>> & {
-  readonly plan: Pick<Plan, PlanKey<R> | 'id' | 'units'>;
+  readonly plan: Pick<Plan, PlanKey<R> | 'id' | UnitField>;
 };
 
 type Verdict = Finding | null | undefined | false | readonly Finding[];
@@ -184,12 +186,12 @@ function readingOf(
   names: readonly ReadName[],
   values: readonly unknown[],
   id: string,
-  units: PlanView['plan']['units'],
+  units: Pick<Plan, UnitField>,
 ): object {
   const entries = names.map((name, i) => [name, values[i]] as const);
   const of = (inPlan: boolean) => entries.filter(([name]) => name.startsWith('plan.') === inPlan);
   const plan = Object.fromEntries(of(true).map(([name, value]) => [name.slice(5), value]));
-  return { ...Object.fromEntries(of(false)), plan: { ...plan, id, units } };
+  return { ...Object.fromEntries(of(false)), plan: { ...plan, id, ...units } };
 }
 
 /**
@@ -214,16 +216,17 @@ export function defineRule<A extends About, const R extends ReadName>({
       (args[0] as object | undefined) ?? NO_SUBJECT,
       plan.id,
       plan.units,
+      plan.ownUnits,
       ...args,
       ...values,
     ],
-    (_key: object, ...[planId, units, ...inputs]: unknown[]): readonly Finding[] => {
+    (_key: object, ...[planId, units, ownUnits, ...inputs]: unknown[]): readonly Finding[] => {
       const args = inputs.slice(0, inputs.length - reads.length) as unknown as Subjects[A];
       const reading = readingOf(
         reads,
         inputs.slice(args.length),
         planId as string,
-        units as PlanView['plan']['units'],
+        { units, ownUnits } as Pick<Plan, UnitField>,
       );
       try {
         const verdict = judge(...args, reading as Reading<R>);

@@ -136,7 +136,7 @@ describe('what is asked of a part, a hose or a vehicle: the plan in which it mus
       'caution',
       pedalled({ brakeToThrottleMm: 49 }),
       pedalled({ brakeToThrottleMm: 50 }),
-      /Brake to throttle: 49 mm, and 50 mm are wanted: one shoe can press both/,
+      /Brake to throttle: 49 mm, and 50 mm required: one shoe can press both/,
     ],
     [
       'pedal-room',

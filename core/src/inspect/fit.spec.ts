@@ -54,7 +54,7 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
         }),
       );
     expect(found(joint(17, 15), 'torque-off').map(({ text }) => text)).toEqual([
-      'The wrench read 15 N·m and 17 is required: tighten it.',
+      'The wrench read 15 N·m and 17 N·m is required: tighten it.',
     ]);
     expect(found(joint(15, 17), 'torque-off')[0]!.text).toMatch(
       /loosen it, check it, tighten again/,

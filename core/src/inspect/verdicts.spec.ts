@@ -55,21 +55,21 @@ test.each<Row>([
     'gannet',
     'points.datum-c.known.how',
     'guessed',
-    'caution, C, left rail at 1200: This position is a guess. Measure it before you cut tube for it.',
+    'caution, C, left rail at 1200: This position is an estimate. Measure it before you cut tube for it.',
   ],
   [
     'point-unfixed',
     'gannet',
     'points.datum-b.known.how',
     'taped',
-    'caution, B, front right rail: A point needs three tapes or more; there are 0. Until then the earlier guess is used.',
+    'caution, B, front right rail: A point needs three tapes or more; there are 0. Until then the earlier estimate is used.',
   ],
   [
     'point-unfixed',
     'gannet',
     'points.datum-a.known.atMm.1',
     400,
-    'caution, Tandem master, rear outlet: Tapes from A, front left rail and B, front right rail miss each other by 436.5 mm. Read both again. Until then the earlier guess is used.',
+    'caution, Tandem master, rear outlet: Tapes from A, front left rail and B, front right rail miss each other by 436.5 mm. Read both again. Until then the earlier estimate is used.',
   ],
   [
     'tape-suspect',
@@ -205,7 +205,7 @@ test.each<Row>([
     'gannet',
     'sizing.pedal.forceN',
     4800,
-    'stop, Tandem master: Rated 15 MPa and will see 69.',
+    'stop, Tandem master: Rated 15 MPa and will see 69 MPa.',
   ],
   [
     'parking-weak',
@@ -1019,7 +1019,7 @@ test.each<Row>([
     'proved',
     'sizing.pedal.forceN',
     5000,
-    'stop, H1: The hose will see 52.8 MPa, and brake hose is proof-tested to 27.6. Check the figures in Size, and the hose maker’s sheet.',
+    'stop, H1: The hose will see 52.8 MPa, and brake hose is proof-tested to 27.6 MPa. Check the figures in Size, and the hose maker’s sheet.',
   ],
   [
     'hose-reach',
@@ -1204,7 +1204,7 @@ test.each<Row>([
     'gannet',
     'lines.line-c1.ends.a.adapters.0',
     'npt-elbow:1/4:1/4',
-    'caution, C1, end A: NPT elbow, 90°, 1/4 will see 2.3 MPa. Brass pipe fittings hold about 1.4 MPa in class 125, 7 to 8 forged or extruded, 20 and more in instrument class. Use a forged or extruded one and enter its rating from the maker’s sheet.',
+    'caution, C1, end A: NPT elbow, 90°, 1/4 will see 2.3 MPa. Brass pipe fittings hold about 1.4 MPa in class 125, 7 MPa or slightly more forged or extruded, 20 MPa and more in instrument class. Use a forged or extruded one and enter its rating from the maker’s sheet.',
   ],
   [
     'banjo-washers',
@@ -1365,21 +1365,21 @@ test.each<Row>([
     'gannet',
     'lines.line-r2.ends.a.joint.torqueNm',
     10,
-    'caution, R2, end A: 10 N·m (7.4 lbf·ft) looks wrong for 3/8-24 UNF: usually 11 to 22 N·m. Check the unit.',
+    'caution, R2, end A: 10 N·m looks wrong for 3/8-24 UNF: usually 11 N·m to 22 N·m. Check the unit.',
   ],
   [
     'torque-unlikely',
     'gannet',
     'lines.line-c1.ends.b.joint.torqueNm',
     1,
-    'caution, C1, end B: 1 N·m (0.7 lbf·ft) looks wrong for 7/16-24 UNS: usually 14 to 32 N·m. Check the unit.',
+    'caution, C1, end B: 1 N·m looks wrong for 7/16-24 UNS: usually 14 N·m to 32 N·m. Check the unit.',
   ],
   [
     'torque-unlikely',
     'wheatear',
     'hoses.hose-rl.ends.b.joint.torqueNm',
     1000,
-    'caution, H3, end B: 1000 N·m (737.6 lbf·ft) looks wrong for M10x1: usually 12 to 40 N·m. Check the unit.',
+    'caution, H3, end B: 1000 N·m looks wrong for M10x1: usually 12 N·m to 40 N·m. Check the unit.',
   ],
   [
     'tube-refused',
@@ -1630,7 +1630,7 @@ test.each<Row>([
     'proved',
     'floor.tight.5.nm',
     40,
-    'caution, Rear tee: bolt: The wrench read 40 N·m and 20 is required: loosen it, check it, tighten again.',
+    'caution, Rear tee: bolt: The wrench read 40 N·m and 20 N·m is required: loosen it, check it, tighten again.',
   ],
   [
     'undone-by-change',
@@ -1717,7 +1717,7 @@ test.each<Row>([
     'gannet',
     'lines.line-r2.cornersMm.1.0',
     3552,
-    'note, Rear left: 113 mL are to be bled here. Of the reservoir’s 120 mL only 80 can be used before topping up. Stop half way and check the level.',
+    'note, Rear left: 113 mL are to be bled here. Of the reservoir’s 120 mL only 80 mL can be used before topping up. Stop half way and check the level.',
   ],
   [
     'bottle-old',
@@ -1741,7 +1741,7 @@ test.each<Row>([
     'recorded',
     'proving.airTests.air-rich.lineIds.0',
     'line-c1',
-    'stop, C1: Tested with gas at 1 MPa, and 0.15 is the maximum: a joint that lets go under gas becomes a projectile and can kill. Check every joint.',
+    'stop, C1: Tested with gas at 1 MPa, and 0.15 MPa is the maximum: a joint that lets go under gas becomes a projectile and can kill. Check every joint.',
   ],
   [
     'changed-since-proved',

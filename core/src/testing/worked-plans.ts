@@ -1,3 +1,4 @@
+import { shownUnits } from '../lib/units/index.ts';
 import type { Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { floorView } from '../stations/fit/tasks/index.ts';
@@ -19,6 +20,7 @@ function recorded(): Plan {
   const item = listView(viewPlan(plan)).rows[0]!.item.key;
   return {
     ...plan,
+    ownUnits: shownUnits('metric'),
     floor: {
       ...floor,
       done: [...floor.done, { ...floor.done[0]!, task: tight }, { ...floor.done[0]!, task: bolts }],

@@ -131,7 +131,7 @@ describe('a figure that may not be known', () => {
   test.each([
     ['play', 'some', /cannot be read/],
     ['play', '60', /^60 cannot be used/],
-    ['rated', '0.5', /^0\.5 cannot be used: 1 is the least\.$/],
+    ['rated', '0.5', /^0\.5 cannot be used/],
     ['rated', '1e3', /^"1e3" is not a number\.$/],
   ] as const)('%s of "%s" is said and not taken', async (which, text, sentence) => {
     const at = await host(`m-${text}`);

@@ -58,7 +58,7 @@ describe('a field of a record', () => {
     const at = await show(TRAVEL.fields.rollDeg, 10);
     expect(at.label).toBe('Roll each way, °');
     await at.type('46');
-    expect(at.fault()).toBe('46 cannot be used: 45 is the most.');
+    expect(at.fault()).toBe('46 cannot be used: must be 45 or less.');
     await at.type('12,5');
     expect(at.taken).toEqual([12.5]);
   });
@@ -69,7 +69,7 @@ describe('a field of a record', () => {
     const pitch = await show(STUDS.fields.pitchMm, 1.5);
     expect(pitch.label).toBe('Pitch, mm');
     await pitch.type('0.1');
-    expect(pitch.fault()).toBe('0.1 cannot be used: 0.2 is the least.');
+    expect(pitch.fault()).toBe('0.1 cannot be used: must be 0.2 or more.');
   });
   test('a length is typed as people say it; one that is not measured says so and can be emptied to null', async () => {
     const at = await show(CALIPER_FIT.fields.innerGapMm, null);

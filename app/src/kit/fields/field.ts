@@ -59,6 +59,7 @@ const emptyOf = (field: AnyField): null | undefined =>
           [hint]="says()"
           [limits]="limits()"
           [digits]="digits()"
+          [sold]="sold()"
           [valueMm]="figure()"
           (changed)="take($event)"
         />
@@ -174,6 +175,7 @@ export class FieldOf<T> {
   protected readonly says = computed(() => this.hint() ?? this.told().help ?? '');
   protected readonly empty = computed(() => this.none() ?? this.told().none ?? null);
   protected readonly digits = computed(() => this.told().digits ?? 1);
+  protected readonly sold = computed(() => this.told().sold ?? false);
   protected readonly names = computed(() => this.told().names ?? {});
   protected readonly control = computed(() => {
     const field = this.inner();

@@ -6,7 +6,8 @@ import { LengthField } from './length-field';
 import { NumberField } from './number-field';
 import { nearest, toPolyline } from '../picking';
 import type { Vec3 } from '@firm-line/core/lib/vec';
-import { readNumber } from './limits';
+import { shownUnits } from '@firm-line/core/lib/units';
+import { shownNumber } from './shown-number';
 import { VectorField } from './vector-field';
 import { Notices } from '../notices';
 
@@ -90,8 +91,8 @@ describe('fields', () => {
   });
 
   test.each([
-    ['0', /1 mm is the least/],
-    ['2 m', /500 mm is the most/],
+    ['0', /must be 1 mm or more/],
+    ['2 m', /must be 500 mm or less/],
     ['2,850', /2\.850 or 2850/],
     ['long', /cannot be read/],
   ])(
@@ -110,8 +111,8 @@ describe('fields', () => {
 
   test.each([
     ['7,5', 7.5, ''],
-    ['0.5', 6.2, '0.5 cannot be used: 1 is the least.'],
-    ['11', 6.2, '11 cannot be used: 10 is the most.'],
+    ['0.5', 6.2, '0.5 cannot be used: must be 1 or more.'],
+    ['11', 6.2, '11 cannot be used: must be 10 or less.'],
     ['six', 6.2, '"six" is not a number.'],
   ])('a number of "%s" becomes %f', async (text, value, sentence) => {
     const at = await host(`n-${text}`);
@@ -121,14 +122,40 @@ describe('fields', () => {
 });
 
 describe('a figure whose label ends in a unit', () => {
-  test('takes others of its kind, and says what does not fit', () => {
-    expect(readNumber('1,000 psi', 'Knee, MPa')).toEqual({
-      ok: true,
-      value: expect.closeTo(6.894757, 6),
-    });
-    expect(readNumber('12 mm', 'Knee, MPa')).toMatchObject({ ok: false });
-    expect(readNumber('1.5', 'Ratio')).toEqual({ ok: true, value: 1.5 });
-    expect(readNumber('1.5 psi', 'Ratio')).toMatchObject({ ok: false });
+  const [metric, inch] = [shownUnits('metric'), shownUnits('inch')];
+  const read = (text: string, label: string, units = metric) =>
+    shownNumber(label, units).read(text);
+  // NIST SP 811: 1 psi 6.894757 kPa, 1 mile 1.609344 km, 1 ft 0.3048 m, 1 lbf·ft 1.355818 N·m, 1 lbf 4.448222 N.
+  test.each([
+    ['1,000 psi', 'Knee, MPa', 6.894757],
+    ['72 bar', 'Knee, MPa', 7.2],
+    ['60 mph', 'Top speed, km/h', 96.56064],
+    ['130 ft', 'Stopping distance, m', 39.624],
+    ['45 lbf ft', 'Torque, N·m', 61.01181],
+    ['45 lbf·ft', 'Torque, N·m', 61.01181],
+    ['110 lbf', 'Force, N', 489.3044],
+    ['2 fl oz', 'Volume, mL', 59.14706],
+  ])('takes %s for %s', (text, label, value) =>
+    expect(read(text, label)).toEqual({ ok: true, value: expect.closeTo(value, 4) }),
+  );
+  test('says what does not fit; a plain figure has no unit', () => {
+    expect(read('12 mm', 'Knee, MPa')).toMatchObject({ ok: false });
+    expect(read('1.5', 'Ratio')).toEqual({ ok: true, value: 1.5 });
+    expect(read('1.5 psi', 'Ratio')).toMatchObject({ ok: false });
+  });
+  test('is labelled, shown and read in the unit that was chosen for its kind', () => {
+    const knee = shownNumber('Knee, MPa', inch);
+    expect([knee.label, knee.show(6.894757), knee.words(6.894757)]).toEqual([
+      'Knee, psi',
+      '1000',
+      '1000 psi',
+    ]);
+    expect(knee.read('1000')).toEqual({ ok: true, value: expect.closeTo(6.894757, 5) });
+    expect(knee.read('7 MPa')).toEqual({ ok: true, value: expect.closeTo(7, 9) });
+    expect(shownNumber('Knee, MPa', shownUnits('inch', { pressure: 'bar' })).label).toBe(
+      'Knee, bar',
+    );
+    expect(shownNumber('Mass, kg', inch).label).toBe('Mass, kg');
   });
 });
 

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import {
   formatLength,
   formatLengthUnit,
+  inchSize,
   parseLength,
   type UnitSystem,
 } from '@firm-line/core/lib/units';
@@ -43,6 +44,8 @@ export class LengthField {
   readonly leastMm = input(-100_000);
   readonly mostMm = input(100_000);
   readonly digits = input(1);
+  /** Sold by the inch as well: an inch size is shown as one. */
+  readonly sold = input(false);
   /** As it was typed, where that is kept: shown again just so, in whatever units. */
   readonly text = input<string | null>(null);
   readonly changed = output<number>();
@@ -52,7 +55,8 @@ export class LengthField {
     const text = this.text();
     return text !== null && stands(text, this.valueMm(), this.units())
       ? text
-      : formatLength(this.valueMm(), this.units(), this.digits());
+      : (this.sold() && this.units() === 'metric' && inchSize(this.valueMm())) ||
+          formatLength(this.valueMm(), this.units(), this.digits());
   });
   protected readonly other = computed(() =>
     formatLengthUnit(this.valueMm(), this.units() === 'metric' ? 'inch' : 'metric', 1),

@@ -1,5 +1,4 @@
 import type { NumberLimits } from '@firm-line/core/plan';
-import { parseQuantity, unitIn } from '@firm-line/core/lib/units/quantity';
 import type { Read } from './text-input';
 
 export type Limits = Pick<NumberLimits, 'least' | 'most' | 'over' | 'under' | 'whole'>;
@@ -17,20 +16,10 @@ export function within(
   });
   for (const { least, most, over, under, whole } of limits) {
     if (whole && !Number.isInteger(value)) return refused('enter a whole number');
-    if (over && value <= least) return refused(`it must be over ${words(least)}`);
-    if (value < least) return refused(`${words(least)} is the least`);
-    if (under && value >= most) return refused(`it must be under ${words(most)}`);
-    if (value > most) return refused(`${words(most)} is the most`);
+    if (over && value <= least) return refused(`must be over ${words(least)}`);
+    if (value < least) return refused(`must be ${words(least)} or more`);
+    if (under && value >= most) return refused(`must be under ${words(most)}`);
+    if (value > most) return refused(`must be ${words(most)} or less`);
   }
   return { ok: true, value };
-}
-
-/** A plain number as people write it, with a comma or a point; under a label that ends in a unit also in another of its kind. */
-export function readNumber(text: string, label: string): Read<number> {
-  const unit = unitIn(label);
-  if (unit) return parseQuantity(text, unit);
-  const [figure] = /^-?\d+([.,]\d+)?(?=\s*°?$)/.exec(text) ?? [];
-  return figure
-    ? { ok: true, value: Number(figure.replace(',', '.')) }
-    : { ok: false, message: `"${text}" is not a number.` };
 }

@@ -1,7 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { figure } from '@firm-line/core/lib/faults';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { TextInput, type Read } from './text-input';
-import { readNumber, within, type Limits } from './limits';
+import { SHOWN_UNITS } from '../units';
+import { within, type Limits } from './limits';
+import { shownNumber } from './shown-number';
 
 /** A plain number with its unit in the label: degrees, millilitres, times. Comma or point. */
 @Component({
@@ -10,7 +11,7 @@ import { readNumber, within, type Limits } from './limits';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `<fl-text-input
-    [label]="label()"
+    [label]="way().label"
     [bare]="bare()"
     [hint]="hint()"
     [shown]="shown()"
@@ -28,17 +29,20 @@ export class NumberField {
   readonly least = input<number | null>(null);
   readonly most = input<number | null>(null);
   readonly changed = output<number>();
-  protected readonly shown = computed(() => figure(this.value(), 4));
+  private readonly units = inject(SHOWN_UNITS);
+  protected readonly way = computed(() => shownNumber(this.label(), this.units()));
+  protected readonly shown = computed(() => this.way().show(this.value()));
 
   protected readonly read = (text: string): Read<number> => {
-    const read = readNumber(text, this.label());
+    const { read: readIn, words } = this.way();
+    const read = readIn(text);
     if (!read.ok) return read;
     const limits = this.limits();
     const own = {
       least: this.least() ?? limits?.least ?? 0,
       most: this.most() ?? limits?.most ?? 1e6,
     };
-    return within(read.value, text, [limits ?? own, own], String);
+    return within(read.value, text, [limits ?? own, own], words);
   };
   protected take(value: number): void {
     if (value !== this.value()) this.changed.emit(value);

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { figure } from '@firm-line/core/lib/faults';
 import { formatLength, formatLengthUnit, parseLength } from '@firm-line/core/lib/units';
-import { DISPLAY_UNITS } from '../units';
+import { DISPLAY_UNITS, SHOWN_UNITS } from '../units';
 import { TextInput, type Read } from './text-input';
-import { readNumber, within, type Limits } from './limits';
+import { within, type Limits } from './limits';
+import { shownNumber } from './shown-number';
 
 /** A figure that may not be known: a length as people say it, or a plain number with its unit in the label. Empty is not known. */
 @Component({
@@ -13,7 +13,7 @@ import { readNumber, within, type Limits } from './limits';
   host: { class: 'block' },
   template: `
     <fl-text-input
-      [label]="label()"
+      [label]="unit() === 'length' ? label() : way().label"
       [bare]="bare()"
       [hint]="hint()"
       [shown]="shown()"
@@ -26,6 +26,7 @@ import { readNumber, within, type Limits } from './limits';
 })
 export class OptionalNumberField {
   private readonly units = inject(DISPLAY_UNITS);
+  private readonly shownUnits = inject(SHOWN_UNITS);
   readonly value = input.required<number | null | undefined>();
   readonly label = input.required<string>();
   readonly bare = input(false);
@@ -39,18 +40,19 @@ export class OptionalNumberField {
   readonly least = input<number | null>(null);
   readonly most = input<number | null>(null);
   readonly changed = output<number | null>();
+  protected readonly way = computed(() => shownNumber(this.label(), this.shownUnits()));
   protected readonly shown = computed(() => {
     const value = this.value() ?? null;
     if (value === null) return '';
     return this.unit() === 'length'
       ? formatLength(value, this.units(), this.digits())
-      : figure(value, 4);
+      : this.way().show(value);
   });
 
   protected readonly read = (text: string): Read<number | null> => {
     if (text === '') return { ok: true, value: null };
     const isLength = this.unit() === 'length';
-    const read = isLength ? parseLength(text, this.units()) : readNumber(text, this.label());
+    const read = isLength ? parseLength(text, this.units()) : this.way().read(text);
     if (!read.ok) return read;
     const limits = this.limits();
     const own = {
@@ -58,7 +60,7 @@ export class OptionalNumberField {
       most: this.most() ?? limits?.most ?? 1e6,
     };
     const words = (value: number): string =>
-      isLength ? formatLengthUnit(value, this.units(), this.digits()) : String(value);
+      isLength ? formatLengthUnit(value, this.units(), this.digits()) : this.way().words(value);
     return within(read.value, text, [limits ?? own, own], words);
   };
   protected take(value: number | null): void {

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import { Glossary } from '../glossary';
+import { Term } from '../term';
 
 /** What was typed: the value it stands for, or why it cannot be taken. */
 export type Read<T> =
@@ -9,10 +19,16 @@ let nextId = 0;
 /** A labelled line to type in, the base of every field that is typed: label, hint, fault and Escape are alike in all of them. */
 @Component({
   selector: 'fl-text-input',
+  imports: [Term],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <label class="label block" [attr.for]="id()" [class.sr-only]="bare()">{{ label() }}</label>
+    <span class="flex items-baseline gap-1" [class.sr-only]="bare()">
+      <label class="label" [attr.for]="id()">{{ label() }}</label>
+      @if (term(); as entry) {
+        <fl-term [entry]="entry" [short]="true" />
+      }
+    </span>
     <input
       #field
       [id]="id()"
@@ -62,6 +78,11 @@ export class TextInput<T> {
   readonly offers = input<readonly string[]>([]);
   readonly taken = output<T>();
   protected readonly fault = signal<string | null>(null);
+  private readonly glossary = inject(Glossary);
+  /** A term in the label that is explained beside it. */
+  protected readonly term = computed(() =>
+    this.bare() ? null : this.glossary.termIn(this.label()),
+  );
 
   protected take(field: HTMLInputElement): void {
     // Shown as it stands, in whatever units: leaving it changes nothing.

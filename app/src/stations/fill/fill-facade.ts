@@ -37,16 +37,14 @@ export class FillFacade {
     this.store.apply(call);
   }
   ml(ml: number): string {
-    return formatVolume(ml, this.store.units());
+    return formatVolume(ml, this.store.shownUnits().volume);
   }
   /** A volume without its unit, to whole millilitres or tenths of an ounce. */
   whole(ml: number): string {
-    return this.store.units() === 'metric'
-      ? String(Math.round(ml))
-      : (ml / ML_PER_US_FL_OZ).toFixed(1);
+    return this.unit() === 'mL' ? String(Math.round(ml)) : (ml / ML_PER_US_FL_OZ).toFixed(1);
   }
   unit(): string {
-    return this.store.units() === 'metric' ? 'mL' : 'fl oz';
+    return this.store.shownUnits().volume;
   }
   name(portId: string): string {
     return bleederName(this.works(), portId);

@@ -306,7 +306,7 @@ export class PlanPage {
       .join('; ');
   }
   protected ml(ml: number): string {
-    return formatVolume(ml, this.store.units());
+    return formatVolume(ml, this.store.shownUnits().volume);
   }
   protected path(mm: number): string {
     return this.store.units() === 'metric'

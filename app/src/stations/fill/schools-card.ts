@@ -115,7 +115,7 @@ export class SchoolsCard {
         school,
         name: SCHOOL_NAMES[school],
         strokes,
-        ml: formatVolume(ml, this.store.units()),
+        ml: formatVolume(ml, this.store.shownUnits().volume),
         minutes: Math.max(1, Math.round(minutes)),
         some: most >= 0.05,
         left:

@@ -25,7 +25,7 @@ const UNMEASURED_CALIPER: Omit<CaliperFit, 'key'> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
-    <h2 class="text-2xl font-bold">Caliper shims</h2>
+    <h2 class="text-2xl font-bold">Calipers and shims</h2>
     <p class="mt-1 max-w-prose">
       Measure both gaps with the current shims in. We work out the shims needed. Do each side: they
       differ.

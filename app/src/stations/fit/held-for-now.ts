@@ -47,9 +47,9 @@ import { FieldOf } from '../../kit/fields/field';
           (input)="words.set(what.value)"
         />
       </div>
-      <div class="flex items-end gap-2">
+      <div class="flex flex-wrap items-end gap-2">
         <fl-field
-          class="min-w-0 flex-1"
+          class="min-w-40 flex-1"
           [of]="fields.by"
           field="held-by"
           [value]="by()"

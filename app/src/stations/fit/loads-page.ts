@@ -4,6 +4,7 @@ import { PROOF_LOAD_TAKEN, type ProofLoad } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
 import { WheelEndsFacade } from './wheel-ends-facade';
 import { FieldOf } from '../../kit/fields/field';
+import { PlanStore } from '../../session/plan-store';
 
 const LOAD_WORDS: Record<LoadVerdict, string> = {
   open: 'Not tested and checked yet.',
@@ -23,8 +24,8 @@ const LOAD_WORDS: Record<LoadVerdict, string> = {
   template: `
     <h2 class="text-2xl font-bold">Proof loads</h2>
     <p class="mt-1 max-w-prose">
-      Load a welded or modified pedal or bracket at the pad with {{ least }} N, in competition
-      {{ competition }} N, for ten seconds, with a scale or a lever and weight. Measure a mark
+      Load a welded or modified pedal or bracket at the pad with {{ force(least) }}, in competition
+      {{ force(competition) }}, for ten seconds, with a scale or a lever and weight. Measure a mark
       before and after. Keep your face out of line: a part that breaks flies.
     </p>
     @for (load of loads(); track load.id) {
@@ -90,6 +91,7 @@ const LOAD_WORDS: Record<LoadVerdict, string> = {
   `,
 })
 export class LoadsPage {
+  private readonly store = inject(PlanStore);
   protected readonly fields = PROOF_LOAD_TAKEN.fields;
   private readonly sheet = inject(WheelEndsFacade);
   protected readonly least = PROOF_LOAD.leastN;
@@ -122,5 +124,8 @@ export class LoadsPage {
   }
   protected remove(id: string): void {
     this.sheet.apply({ edit: 'removeProofLoad', with: { id } });
+  }
+  protected force(value: number): string {
+    return this.store.quantities().force(value);
   }
 }

@@ -82,7 +82,7 @@ describe('pages of Fit', () => {
     if (lever.by !== 'lever') throw new Error('The demo has a lever.');
     const cableN = lever.handN * lever.leverRatio * lever.efficiency;
     expect(at.texts('[data-test=lever-force]')[0]).toBe(
-      `By Size: ${figure(lever.handN)} N at lever gives ${figure(cableN, 0)} N in the cable and ${figure((cableN / 2) * lever.shoeRatio, 0)} N.`,
+      `From Size: ${figure(lever.handN)} N at the lever gives ${figure(cableN, 0)} N in the cable and ${figure((cableN / 2) * lever.shoeRatio, 0)} N at each shoe lever.`,
     );
     at.store.apply({ edit: 'setSheet', with: { sheet: 'parking', to: null } });
     await at.settle();

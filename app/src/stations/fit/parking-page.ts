@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { cableFit, type CableReadings } from '@firm-line/core/physics/wheel-ends';
-import { figure } from '@firm-line/core/lib/faults';
 import { CABLE, type Cable, type PushrodPlay, PUSHROD_PLAY } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
@@ -164,9 +163,10 @@ export class ParkingPage {
   /** What Size says of hand, cable and shoe. */
   protected readonly force = computed(() => {
     const plan = this.store.plan();
+    const { force } = this.store.quantities();
     const found = viewPlan(plan).works.parking;
     return found && plan.parking?.by === 'lever'
-      ? `From Size: ${figure(plan.parking.handN)} N at the lever gives ${figure(found.cableN, 0)} N in the cable and ${figure(found.shoeN, 0)} N at each shoe lever.`
+      ? `From Size: ${force(plan.parking.handN)} at the lever gives ${force(found.cableN)} in the cable and ${force(found.shoeN)} at each shoe lever.`
       : 'Enter the parking brake in Size to see the force at the shoes.';
   });
   protected readonly pushrod = computed(() => this.sheet.wheelEnds().play);

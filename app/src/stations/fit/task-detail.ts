@@ -19,6 +19,7 @@ import { LogFacade } from './log-facade';
 import { OwnForm } from './own-form';
 import { TorqueCard } from './torque-card';
 import { FieldOf } from '../../kit/fields/field';
+import { Words } from '../../kit/words';
 
 type Asking = 'later' | 'found' | 'held';
 const ASKED: Record<Asking, string> = {
@@ -30,12 +31,12 @@ const ASKED: Record<Asking, string> = {
 /** One task in large type: how it is done, what is wanted, what the wrench said, and what came of it. */
 @Component({
   selector: 'fl-task-detail',
-  imports: [FieldOf, OwnForm, TorqueCard],
+  imports: [Words, FieldOf, OwnForm, TorqueCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block max-w-3xl' },
   template: `
     <h2 class="text-3xl leading-tight font-bold" data-test="task">{{ view().task.name }}</h2>
-    <p class="mt-2 text-lg">{{ view().task.how }}</p>
+    <p class="mt-2 text-lg"><fl-words [text]="view().task.how" /></p>
     <p class="mt-1 text-ink-soft">{{ facts() }}</p>
     @if (view().state === 'waits') {
       <p class="mt-4 rounded-lg bg-copper-pale px-4 py-3 text-lg" data-test="waits">

@@ -22,6 +22,7 @@ import { formatTorque } from '@firm-line/core/lib/units/torque';
 import { CheckField } from '../../kit/fields/check-field';
 import { TextInput } from '../../kit/fields/text-input';
 import { readTorque } from '../../kit/fields/read-torque';
+import type { Read } from '../../kit/fields/text-input';
 import { Disclosure } from '../../kit/disclosure';
 import { PlanStore } from '../../session/plan-store';
 import { JointSection } from '../join/joint-section';
@@ -57,8 +58,7 @@ const RING = 3;
       <div class="card p-4">
         <p class="label">Required</p>
         <p class="font-mono" [class]="torque().wantedNm === null ? 'text-2xl' : 'text-4xl'">
-          {{ torque().wantedNm === null ? 'see sheet' : figure(torque().wantedNm!)
-          }}<span class="text-xl"> {{ torque().wantedNm === null ? '' : 'N·m' }}</span>
+          {{ torque().wantedNm === null ? 'see sheet' : torqueWords(torque().wantedNm!) }}
         </p>
         <p class="text-sm text-ink-soft">{{ wantedWords() }}</p>
       </div>
@@ -161,9 +161,11 @@ export class TorqueCard {
   });
   protected readonly shown = computed(() => {
     const nm = this.saidNm();
-    return nm === null ? '' : figure(nm);
+    return nm === null ? '' : this.torqueWords(nm);
   });
-  protected readonly read = readTorque;
+  protected readonly read = (text: string): Read<number | null> =>
+    readTorque(text, this.store.shownUnits().torque);
+  protected readonly torqueWords = (nm: number): string => this.store.quantities().torque(nm, 1);
   protected readonly verdict = computed(() =>
     verdictOf(this.torque().wantedNm, this.saidNm(), false),
   );
@@ -171,9 +173,9 @@ export class TorqueCard {
     const { wantedNm, source, likely } = this.torque();
     const near = this.task().joint?.joints?.at(-1);
     if (wantedNm !== null)
-      return `${formatTorque(wantedNm)}. ${source ? `Source: ${source}.` : 'No source entered. Which sheet gives this figure?'}${this.stateWords()}`;
+      return `${formatTorque(wantedNm, this.store.shownUnits().torque)}. ${source ? `Source: ${source}.` : 'No source entered. Which sheet gives this figure?'}${this.stateWords()}`;
     const usual = likely
-      ? ` Typical for ${near ? 'joints' : 'bolts'}: ${figure(likely.least)} to ${figure(likely.most)} N·m.`
+      ? ` Typical for ${near ? 'joints' : 'bolts'}: ${this.torqueWords(likely.least)} to ${this.torqueWords(likely.most)}.`
       : '';
     return `No torque entered. Look it up on the maker’s sheet and enter it ${near ? 'in Join' : 'below'}.${near ? ` Until then: ${guidanceFor(near)}` : ''}${usual}`;
   });

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { figure } from '@firm-line/core/lib/faults';
 import { boltThread, likelyBoltNm } from '@firm-line/core/stations/fit/tasks';
 import { sheetNames, WANTED, type WantedTorque } from '@firm-line/core/plan';
 import { TextInput, type Read } from '../../kit/fields/text-input';
@@ -75,15 +74,17 @@ export class WantedForm {
   readonly changed = output<WantedTorque>();
   protected readonly torque = computed(() => {
     const { nm } = this.wanted();
-    return nm === null ? '' : `${figure(nm)} N·m`;
+    return nm === null ? '' : this.store.quantities().torque(nm, 1);
   });
   protected readonly likely = computed(() => {
     const range = likelyBoltNm(this.wanted());
+    const { torque } = this.store.quantities();
     return range
-      ? `Typical for this bolt: ${figure(range.least)} to ${figure(range.most)} N·m (T = K·d·F). The maker’s sheet comes first.`
+      ? `Typical for this bolt: ${torque(range.least)} to ${torque(range.most)} (T = K·d·F). The maker’s sheet comes first.`
       : 'Enter thread and class to have the figure checked.';
   });
-  protected readonly read = readTorque;
+  protected readonly read = (text: string): Read<number | null> =>
+    readTorque(text, this.store.shownUnits().torque);
   protected readonly readThread = (text: string): Read<string> =>
     !text || boltThread(text)
       ? { ok: true, value: text }

@@ -6,6 +6,7 @@ import { PlanStore } from '../../session/plan-store';
 import { WheelEndsFacade } from './wheel-ends-facade';
 import { WheelForm } from './wheel-form';
 import { FieldOf } from '../../kit/fields/field';
+import { Words } from '../../kit/words';
 
 const UNMEASURED_WHEEL: Omit<WheelFit, 'key'> = {
   readings: null,
@@ -18,7 +19,7 @@ const UNMEASURED_WHEEL: Omit<WheelFit, 'key'> = {
 /** Wheels over their calipers, studs and spacers; hub nuts by the school that fits. */
 @Component({
   selector: 'fl-wheels-page',
-  imports: [EmptyState, FieldOf, WheelForm],
+  imports: [Words, EmptyState, FieldOf, WheelForm],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -51,7 +52,7 @@ const UNMEASURED_WHEEL: Omit<WheelFit, 'key'> = {
           @for (row of table; track row.school) {
             <tr class="border-t border-rule align-top">
               <th class="py-2 pr-3">{{ row.name }}</th>
-              <td class="py-2 pr-3">{{ row.how }}</td>
+              <td class="py-2 pr-3"><fl-words [text]="row.how" /></td>
               <td class="py-2 pr-3">{{ row.fits }}</td>
               <td class="py-2">{{ row.beware }}</td>
             </tr>

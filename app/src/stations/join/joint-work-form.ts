@@ -12,7 +12,8 @@ import {
   type Sealant,
   JOINT_WORK,
 } from '@firm-line/core/plan';
-import { formatTorque, parseTorque } from '@firm-line/core/lib/units/torque';
+import { formatTorque } from '@firm-line/core/lib/units/torque';
+import { readTorque } from '../../kit/fields/read-torque';
 import { TextInput, type Read } from '../../kit/fields/text-input';
 import { PlanStore } from '../../session/plan-store';
 import { FieldOf } from '../../kit/fields/field';
@@ -132,7 +133,7 @@ export class JointWorkForm {
   protected readonly byJoint = computed(() => sealantsOf(this.at()));
   protected readonly torque = computed(() => {
     const { torqueNm } = this.work();
-    return torqueNm === null ? '' : formatTorque(torqueNm);
+    return torqueNm === null ? '' : formatTorque(torqueNm, this.store.shownUnits().torque);
   });
   protected readonly openedWords = computed(() =>
     this.work().opened ? ` (${this.work().opened}×)` : '',
@@ -156,9 +157,8 @@ export class JointWorkForm {
 
   /** Empty: no sheet was looked up. What is shown already is what it was. */
   protected readonly readTorque = (text: string): Read<number | null> => {
-    if (text === '' || text === this.torque())
-      return { ok: true, value: text === '' ? null : this.work().torqueNm };
-    return parseTorque(text);
+    if (text === this.torque()) return { ok: true, value: this.work().torqueNm };
+    return readTorque(text, this.store.shownUnits().torque);
   };
   protected seal(index: number, to: Sealant): void {
     this.change({ sealants: this.byJoint().map((one, i) => (i === index ? to : one)) });

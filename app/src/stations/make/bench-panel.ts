@@ -18,11 +18,12 @@ import { CheckField } from '../../kit/fields/check-field';
 import { Disclosure } from '../../kit/disclosure';
 import { AroundForm } from './around-form';
 import { FieldOf } from '../../kit/fields/field';
+import { Words } from '../../kit/words';
 
 /** The tools that the card of this line is made for: its bender with test bends, flaring tool, nuts and trim. */
 @Component({
   selector: 'fl-bench-panel',
-  imports: [AroundForm, CheckField, Disclosure, FieldOf, NumberField],
+  imports: [Words, AroundForm, CheckField, Disclosure, FieldOf, NumberField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-disclosure
@@ -83,7 +84,9 @@ import { FieldOf } from '../../kit/fields/field';
         <section aria-label="Test bends">
           <h3 class="font-bold">Test bends</h3>
           <p class="mb-2 text-sm text-ink-soft">
-            Bend scrap of the same tube. Enter the dialed angle and the angle after springback.
+            <fl-words
+              text="Bend scrap of the same tube. Enter the dialed angle and the angle after springback."
+            />
             {{ springWords() }}
           </p>
           <table class="w-full text-left">

@@ -231,7 +231,7 @@ export class BenderPicture {
   });
   protected readonly said = computed(() => {
     const { bend, clamped } = this.row();
-    return `Bend ${bend + 1} in the bender: the side of ${clamped.toUpperCase()} lies in the clamp, the other is swept towards you from the back`;
+    return `Bend ${bend + 1} in the bender: end ${clamped.toUpperCase()} is in the clamp, the other sweeps toward you from the back`;
   });
 }
 

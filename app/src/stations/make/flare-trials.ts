@@ -9,7 +9,7 @@ import { PlanStore } from '../../session/plan-store';
 const FAULTS: readonly (readonly [what: string, mend: string])[] = [
   ['split', 'grip less tube; never anneal; seamed or hard tube splits again, so change the tube'],
   [
-    'off centre',
+    'off center',
     'square the end again, deburr, and center the punch in the bore before pulling down',
   ],
   ['too narrow', 'let a little more tube out of the clamp, and pull down to the stop'],

@@ -28,8 +28,12 @@ function standsWords({ order: { state, from, due }, toBuy }: ListRow): string {
   ].join(', ');
 }
 /** What it is for, the first three of it. */
-function whereWords({ uses }: ListItem): string {
-  const first = uses.slice(0, 3).map(({ text }) => text);
+function whereWords({ name, uses }: ListItem): string {
+  const first = uses
+    .slice(0, 3)
+    .map(({ text }) => text)
+    // A part is named once.
+    .filter((text) => text !== name);
   return `${first.join('; ')}${uses.length > 3 ? ` and ${uses.length - 3} more` : ''}`;
 }
 

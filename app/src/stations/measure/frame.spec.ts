@@ -99,7 +99,7 @@ describe('square and flat', () => {
   test('room round the pedals: too little is told, enough is not', async () => {
     const at = await open('f3', 'Frame: square and flat');
     await at.type(at.field('Brake to throttle'), '45');
-    expect(at.texts('fl-pedal-room').join()).toMatch(/45 mm, and 50 mm are wanted/);
+    expect(at.texts('fl-pedal-room').join()).toMatch(/45 mm, and 50 mm required/);
     await at.type(at.field('Brake to throttle'), '2 in');
     expect(at.store.plan().pedals!.brakeToThrottleMm).toBeCloseTo(50.8, 9);
     expect(at.texts('fl-pedal-room').join()).not.toMatch(/are wanted:/);
@@ -138,7 +138,7 @@ describe('what to measure first', () => {
     expect(rows()[0]).toMatch(/1 ?Rear right, hose end at bracket ?brings R3 within trim/);
     await at.click(at.one('fl-measure-first ol button'));
     expect(TestBed.inject(Selection).target()).toEqual({ kind: 'port', id: 'port-rr' });
-    await at.click(at.button('Tape from these'));
+    await at.click(at.button('Add these tapes'));
     const fixed = () => at.store.view().ports.get('port-rr')!.fixed;
     const { atMm } = fixed();
     const waiting = () =>

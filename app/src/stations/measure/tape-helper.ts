@@ -53,7 +53,7 @@ const PICTURE = 132;
         <div class="min-w-48 flex-1">
           <p>{{ words() }}</p>
           <button type="button" class="btn mt-1" (click)="taken.emit(choice.ids)">
-            {{ choice.ids.length > 1 ? 'Tape from these' : 'Also tape from' }}
+            {{ choice.ids.length > 1 ? 'Add these tapes' : 'Add this tape' }}
           </button>
         </div>
       </div>

@@ -87,7 +87,7 @@ import { FieldOf } from '../../kit/fields/field';
           }
         </fieldset>
       }
-      <p class="mt-2 text-sm text-ink-soft">0.0138 MPa is 2 psi, 0.069 MPa is 10 psi.</p>
+      <p class="mt-2 text-sm text-ink-soft">Type 2 psi for calipers, 10 psi for drums.</p>
     </fl-disclosure>
   `,
 })

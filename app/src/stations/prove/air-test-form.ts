@@ -27,8 +27,8 @@ const WORKING_MPA = 7;
         hydraulic hold.
       </p>
       <p class="mt-2 text-lg font-bold text-stop">
-        ✗ Maximum {{ ceiling().toFixed(2) }} MPa ({{ (ceiling() * 145.04).toFixed(0) }} psi): a
-        tenth of working pressure, never over 0.7 MPa.
+        ✗ Maximum {{ pressure(ceiling()) }}: a tenth of working pressure, never over
+        {{ pressure(0.7) }}.
       </p>
       @if (wet()) {
         <p class="fault mt-2">
@@ -181,5 +181,8 @@ export class AirTestForm {
   }
   protected remove(id: string): void {
     this.sheet.apply({ edit: 'removeAirTest', with: { id } });
+  }
+  protected pressure(value: number): string {
+    return this.store.quantities().pressure(value);
   }
 }

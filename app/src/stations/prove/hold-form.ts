@@ -3,6 +3,7 @@ import { HOLD_TAKEN } from '@firm-line/core/plan';
 import { judgeHold } from '@firm-line/core/stations/prove';
 import { FiguresForm } from './figures-form';
 import { ProveFacade } from './prove-facade';
+import { PlanStore } from '../../session/plan-store';
 
 /** Pressure held by gauge: its figures, and every hold that was taken, judged. */
 @Component({
@@ -26,7 +27,7 @@ import { ProveFacade } from './prove-facade';
       @for (one of held(); track one.id) {
         <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2">
           <span class="font-mono"
-            >{{ one.at.slice(0, 10) }} {{ one.startMPa }} → {{ one.endMPa }} MPa,
+            >{{ one.at.slice(0, 10) }} {{ pressure(one.startMPa) }} → {{ pressure(one.endMPa) }},
             {{ one.minutes }} min</span
           ><span [class]="one.ink">{{ one.words }}</span
           ><button type="button" class="btn ml-auto" (click)="remove(one.id)">Remove</button>
@@ -36,6 +37,7 @@ import { ProveFacade } from './prove-facade';
   `,
 })
 export class HoldForm {
+  private readonly store = inject(PlanStore);
   readonly circuitId = input.required<string>();
   readonly wantedMPa = input.required<number>();
   readonly rests = input.required<string>();
@@ -82,5 +84,8 @@ export class HoldForm {
   }
   protected remove(id: string): void {
     this.sheet.apply({ edit: 'removeHold', with: { id } });
+  }
+  protected pressure(value: number): string {
+    return this.store.quantities().pressure(value);
   }
 }

@@ -4,6 +4,7 @@ import { CheckField } from '../../kit/fields/check-field';
 import { Toggle } from '../../kit/toggle';
 import { FiguresForm } from './figures-form';
 import { ProveFacade } from './prove-facade';
+import { PlanStore } from '../../session/plan-store';
 
 /** How the pedal stands: engine off and running, cold and hot, on this vehicle and on one known to be good. */
 @Component({
@@ -64,7 +65,9 @@ import { ProveFacade } from './prove-facade';
                 </td>
                 <td class="pr-3">{{ one.engine }}{{ one.hot ? ', hot' : ', cold' }}</td>
                 <td class="pr-3 text-right font-mono">{{ one.travelMm }} mm</td>
-                <td class="pr-3 text-right font-mono">{{ one.forceN ?? '–' }} N</td>
+                <td class="pr-3 text-right font-mono">
+                  {{ one.forceN === null ? '–' : force(one.forceN) }}
+                </td>
                 <td>
                   {{ one.sinks ? '✗ sinks' : 'stays'
                   }}{{ one.pumps ? ', comes up when pumped' : '' }}
@@ -84,6 +87,7 @@ import { ProveFacade } from './prove-facade';
   `,
 })
 export class PedalForm {
+  private readonly store = inject(PlanStore);
   private readonly sheet = inject(ProveFacade);
   protected readonly vehicles = [
     { value: 'this', name: 'This vehicle' },
@@ -119,5 +123,8 @@ export class PedalForm {
   }
   protected remove(id: string): void {
     this.sheet.apply({ edit: 'removePedalReading', with: { id } });
+  }
+  protected force(value: number): string {
+    return this.store.quantities().force(value);
   }
 }

@@ -14,6 +14,7 @@ import { AirTestForm } from './air-test-form';
 import { HoldForm } from './hold-form';
 import { PedalForm } from './pedal-form';
 import { ProveFacade } from './prove-facade';
+import { Words } from '../../kit/words';
 
 const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, ink: string]> = {
   done: ['✓', 'good', 'text-ok'],
@@ -26,7 +27,7 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
 /** The rounds that are walked: each with how it is done, what is good, and what was found. */
 @Component({
   selector: 'fl-rounds-page',
-  imports: [AirTestForm, EmptyState, HoldForm, ListRow, PedalForm, RouterLink],
+  imports: [Words, AirTestForm, EmptyState, HoldForm, ListRow, PedalForm, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -70,7 +71,7 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
           @if (chosen(); as round) {
             <section class="card p-5" aria-label="Test" data-test="round">
               <h2 class="text-2xl font-bold">{{ round.name }}</h2>
-              <p class="mt-2 text-lg">{{ round.how }}</p>
+              <p class="mt-2 text-lg"><fl-words [text]="round.how" /></p>
               @if (round.note) {
                 <p class="mt-2 font-semibold">
                   <span [class]="signs[round.state][2]" aria-hidden="true">{{

@@ -48,7 +48,7 @@ import { ProveFacade } from './prove-facade';
         }
       </section>
       <section class="card p-5" aria-label="Before and after">
-        <h3 class="h2">At {{ compare() }} km/h</h3>
+        <h3 class="h2">At {{ speed(compare()) }}</h3>
         @for (one of means(); track one.name) {
           <p class="mt-1" data-test="mean">
             <span class="font-semibold">{{ one.name }}</span>: {{ one.words }}
@@ -69,7 +69,7 @@ import { ProveFacade } from './prove-facade';
         }
         @if (rough()) {
           <p class="mt-2 text-sm">
-            ▲ Some distances are scaled by v² from a speed more than {{ roughKmh }} km/h away:
+            ▲ Some distances are scaled by v² from a speed more than {{ speed(roughKmh) }} away:
             approximate.
           </p>
         }
@@ -95,8 +95,8 @@ import { ProveFacade } from './prove-facade';
               <tr class="border-t border-rule">
                 <td class="py-1 pr-3">{{ one.at.slice(0, 10) }}</td>
                 <td class="pr-3">{{ one.when }}</td>
-                <td class="pr-3 text-right font-mono">{{ one.fromKmh }} km/h</td>
-                <td class="pr-3 text-right font-mono">{{ one.distanceM }} m</td>
+                <td class="pr-3 text-right font-mono">{{ speed(one.fromKmh) }}</td>
+                <td class="pr-3 text-right font-mono">{{ distance(one.distanceM) }}</td>
                 <td class="pr-3 text-right font-mono">{{ decel(one) }}</td>
                 <td class="pr-3">{{ one.locked === 'rear' ? '✗ rear' : one.locked }}</td>
                 <td class="pr-3">
@@ -179,7 +179,7 @@ export class StopsPage {
       const { meanM, sigmaM } = scatterOf(distances);
       return {
         name: when === 'before' ? 'Before' : 'After',
-        words: `${meanM.toFixed(1)} m${sigmaM === null ? ', one run alone' : ` ± ${(2 * sigmaM).toFixed(1)} of ${distances.length} runs`}, ${stoppingDistance({ fromKmh: this.compare(), distanceM: meanM }).g.toFixed(2)} g`,
+        words: `${this.distance(meanM)}${sigmaM === null ? ', one run alone' : ` ± ${this.distance(2 * sigmaM)} of ${distances.length} runs`}, ${stoppingDistance({ fromKmh: this.compare(), distanceM: meanM }).g.toFixed(2)} g`,
       };
     }),
   );
@@ -241,5 +241,11 @@ export class StopsPage {
         edit: 'recordBedding',
         with: { at: new Date().toISOString(), text: text.trim() },
       });
+  }
+  protected speed(value: number): string {
+    return this.store.quantities().speed(value);
+  }
+  protected distance(value: number): string {
+    return this.store.quantities().distance(value, 1);
   }
 }

@@ -56,7 +56,7 @@ describe('the chain in words', () => {
     const steps = roadChain(empty, plan.sizing!);
     // 67 kPa on 30,000 mm² is 2.01 kN, all of it used at this foot.
     expect(step(steps, 'Booster')).toMatchObject({ value: '2 kN', note: 'added' });
-    expect(step(steps, 'Rear valve').note).toBe('knee 2.5, slope 0.4');
+    expect(step(steps, 'Rear valve').note).toBe('knee 2.5 MPa, slope 0.4');
     expect(step(roadChain(laden, plan.sizing!), 'Road').value).not.toBe(step(steps, 'Road').value);
     const { size } = viewPlan(gannet()).size!.empty;
     expect(step(roadChain(viewPlan(gannet()).size!.empty, gannet().sizing!), 'Booster').value).toBe(

@@ -2,7 +2,13 @@ import { figure } from '@firm-line/core/lib/faults';
 import { combination, parkingLimit, pushN } from '@firm-line/core/physics/hydraulics';
 import type { Plan, Sizing } from '@firm-line/core/plan';
 import type { LoadView, PlanView } from '@firm-line/core/plan/results';
-import { formatLengthUnit, type UnitSystem } from '@firm-line/core/lib/units';
+import {
+  formatLengthUnit,
+  quantitiesIn,
+  shownUnits,
+  type ShownUnits,
+  type UnitSystem,
+} from '@firm-line/core/lib/units';
 
 /** A step on the way from what is pushed to what it does. */
 export interface Step {
@@ -10,43 +16,52 @@ export interface Step {
   readonly value: string;
   readonly note: string;
 }
-const kN = (n: number): string => `${figure(n / 1000, 1)} kN`;
+/** Words for the figures of a chain in the units that are shown; a strong force in kN, where force is in N. */
+function wordsIn(shown: ShownUnits) {
+  const words = quantitiesIn(shown);
+  const strong = (n: number): string =>
+    shown.force === 'N' ? `${figure(n / 1000, 1)} kN` : words.force(n);
+  return { ...words, strong };
+}
+const wordsOf = ({ units, ownUnits }: Plan) => wordsIn(shownUnits(units, ownUnits));
 const percent = (share: number): string => `${figure(100 * share, 0)} %`;
 
 /** From the foot to the road in one state of loading. */
 export function roadChain(
   { input, size, usableZ }: LoadView,
   { combination: valve }: Sizing,
+  shown: ShownUnits = shownUnits('metric'),
 ): Step[] {
+  const { force, pressure, strong } = wordsIn(shown);
   const lever = input.pedal.forceN * input.pedal.ratio * input.pedal.efficiency;
   const push = pushN(input.pedal, input.booster);
   const { rearValve } = input;
   const steps: Step[] = [
     {
       name: 'Foot',
-      value: `${figure(input.pedal.forceN, 0)} N`,
+      value: force(input.pedal.forceN),
       note: `${figure(size.travelMm.total, 0)} mm of pedal`,
     },
-    { name: 'Lever', value: kN(lever), note: `${figure(input.pedal.ratio, 2)} to 1` },
+    { name: 'Lever', value: strong(lever), note: `${figure(input.pedal.ratio, 2)} to 1` },
     {
       name: 'Booster',
-      value: input.booster ? kN(push - lever) : 'none',
+      value: input.booster ? strong(push - lever) : 'none',
       note: input.booster ? 'added' : 'the foot alone',
     },
     {
       name: 'Master',
-      value: `${figure(size.pressureMPa.front, 1)} MPa`,
+      value: pressure(size.pressureMPa.front),
       note: `${figure(size.strokeMm, 1)} mm of stroke`,
     },
     {
       name: 'Rear valve',
-      value: `${figure(size.pressureMPa.rear, 1)} MPa`,
+      value: pressure(size.pressureMPa.rear),
       note: rearValve
-        ? `knee ${figure(rearValve.kneeMPa, 2)}, slope ${figure(rearValve.slope, 2)}`
+        ? `knee ${pressure(rearValve.kneeMPa, 2)}, slope ${figure(rearValve.slope, 2)}`
         : 'no valve',
     },
-    { name: 'Front brakes', value: kN(size.forceN.front), note: 'at the road, both wheels' },
-    { name: 'Rear brakes', value: kN(size.forceN.rear), note: 'at the road, both wheels' },
+    { name: 'Front brakes', value: strong(size.forceN.front), note: 'at the road, both wheels' },
+    { name: 'Rear brakes', value: strong(size.forceN.rear), note: 'at the road, both wheels' },
     {
       name: 'Road',
       value: `z ${figure(usableZ, 2)}`,
@@ -56,12 +71,12 @@ export function roadChain(
   if (!valve) return steps;
   const does = combination(input, valve);
   const warns = (axle: 'front' | 'rear'): string =>
-    does.warnsFromN[axle] === null ? 'never' : `from ${figure(does.warnsFromN[axle], 0)} N`;
+    does.warnsFromN[axle] === null ? 'never' : `from ${force(does.warnsFromN[axle])}`;
   return [
     ...steps,
     {
       name: 'Metering',
-      value: `${figure(does.frontFromN, 0)} N`,
+      value: force(does.frontFromN),
       note: `of foot force before the front brakes; rear alone gives z ${figure(does.rearAloneZ, 2)}`,
     },
     {
@@ -72,64 +87,71 @@ export function roadChain(
   ];
 }
 
-const trailerChain = ({ plan: { trailer }, works }: PlanView, share: number): Step[] => {
+const trailerChain = ({ plan, works }: PlanView, share: number): Step[] => {
+  const { trailer } = plan;
+  const { pressure, strong, torque, volume } = wordsOf(plan);
   const at = works.trailer!.at(share);
   return [
     {
       name: 'Actuator',
-      value: `${figure(trailer!.actuatorMPa, 1)} MPa`,
-      note: `${figure(at.takenMl, 1)} of ${figure(trailer!.actuatorMl, 0)} mL pushed out`,
+      value: pressure(trailer!.actuatorMPa),
+      note: `${volume(at.takenMl, 1)} of ${volume(trailer!.actuatorMl)} pushed out`,
     },
     ...at.axles.map(({ wheelTorqueNm, forceN, adhesion }, i): Step => ({
       name: `Axle ${i + 1}`,
-      value: `${figure(wheelTorqueNm, 0)} N·m`,
-      note: `a wheel; ${kN(forceN)} at the road, uses ${figure(adhesion, 2)} of grip`,
+      value: torque(wheelTorqueNm),
+      note: `a wheel; ${strong(forceN)} at the road, uses ${figure(adhesion, 2)} of grip`,
     })),
     { name: 'Road', value: `z ${figure(at.z, 2)}`, note: 'of the mass on its axles' },
     {
       name: 'Locks from',
-      value: `${figure((trailer!.actuatorMPa * trailer!.mu) / Math.max(...at.axles.map((axle) => axle.adhesion)), 1)} MPa`,
+      value: pressure(
+        (trailer!.actuatorMPa * trailer!.mu) / Math.max(...at.axles.map((axle) => axle.adhesion)),
+      ),
       note: `the first axle, on a road with grip ${figure(trailer!.mu, 2)}`,
     },
   ];
 };
 
 const singleChain = ({ plan, works }: PlanView, index: number, units: UnitSystem): Step[] => {
+  const { force, pressure, strong, torque } = wordsOf(plan);
   const [sheet, at] = [plan.singles[index]!, works.singles[index]!];
   return [
     {
       name: 'Lever',
-      value: `${figure(sheet.lever.forceN, 0)} N`,
+      value: force(sheet.lever.forceN),
       note: `${formatLengthUnit(at.travelMm, units)} of ${formatLengthUnit(sheet.lever.strokeMm, units)}, ${percent(at.share)}`,
     },
     {
       name: 'Master',
-      value: `${figure(at.pressureMPa, 1)} MPa`,
+      value: pressure(at.pressureMPa),
       note: `${figure(at.strokeMm, 1)} of ${figure(sheet.strokeMm, 1)} mm of stroke${at.bottoms ? ': runs out of stroke' : ''}`,
     },
     {
       name: 'Wheel',
-      value: `${figure(at.wheelTorqueNm, 0)} N·m`,
+      value: torque(at.wheelTorqueNm),
       note: sheet.wheels === 2 ? 'at each of two' : 'at the one',
     },
     {
       name: 'Road',
-      value: kN(at.forceN),
+      value: strong(at.forceN),
       note: `uses ${figure(at.adhesion, 2)} of grip, standing load`,
     },
   ];
 };
 
-const clutchChain = ({ plan: { clutch }, works }: PlanView, units: UnitSystem): Step[] => {
+const clutchChain = ({ plan, works }: PlanView, units: UnitSystem): Step[] => {
+  const { clutch } = plan;
+  const { force, pressure } = wordsOf(plan);
   const at = works.clutch!;
   const length = (mm: number): string => formatLengthUnit(mm, units, 1);
   return [
     {
       name: 'Pedal',
-      value: `${figure(at.pedalForceN, 0)} N`,
-      note: `to hold down; you want ${figure(clutch!.pedal.forceN, 0)}`,
+      value: force(at.pedalForceN),
+      note: `to hold down; you want ${force(clutch!.pedal.forceN)}`,
     },
-    { name: 'Pressure', value: `${figure(at.pressureMPa, 1)} MPa`, note: 'while held down' },
+    { name: 'Pressure', value: pressure(at.pressureMPa), note: 'while held down' },
     { name: 'Slave', value: length(at.slaveStrokeMm), note: 'for the whole stroke' },
     {
       name: 'Bearing',
@@ -139,21 +161,23 @@ const clutchChain = ({ plan: { clutch }, works }: PlanView, units: UnitSystem): 
   ];
 };
 
-const parkingChain = ({ plan: { parking, sizing }, works }: PlanView): Step[] => {
+const parkingChain = ({ plan, works }: PlanView): Step[] => {
+  const { parking, sizing } = plan;
+  const { force, strong, torque } = wordsOf(plan);
   const at = works.parking;
   if (!at || parking?.by !== 'lever') return [];
   const limit = parkingLimit(sizing!.category);
   return [
     {
       name: 'Hand',
-      value: `${figure(parking.handN, 0)} N`,
-      note: limit ? `${limit.handMostN} N allowed` : 'no limit known',
+      value: force(parking.handN),
+      note: limit ? `${force(limit.handMostN)} allowed` : 'no limit known',
     },
-    { name: 'Cable', value: kN(at.cableN), note: 'shared by two wheels' },
+    { name: 'Cable', value: strong(at.cableN), note: 'shared by two wheels' },
     {
       name: 'Wheel',
-      value: `${figure(at.wheelTorqueNm, 0)} N·m`,
-      note: `${kN(at.shoeN)} at the shoe`,
+      value: torque(at.wheelTorqueNm),
+      note: `${strong(at.shoeN)} at the shoe`,
     },
     {
       name: 'Holds on',

@@ -3,16 +3,18 @@ import { viewPlan } from '@firm-line/core/plan/results';
 import { figure } from '@firm-line/core/lib/faults';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../session/plan-store';
+import { Words } from '../../kit/words';
 
 const PSI_PER_MPA = 145.0377;
 
 /** For each brake: how its fluid stands, which residual valve it wants, and which it has. */
 @Component({
   selector: 'fl-residual-table',
+  imports: [Words],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
-    <h2 class="h2">Residual valves</h2>
+    <h2 class="h2"><fl-words text="Residual valves" /></h2>
     @if (rows().length) {
       <table class="mt-1 w-full text-left">
         <thead class="text-sm text-ink-soft">

@@ -94,7 +94,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
             <p class="text-sm xl:col-span-2">{{ balanceWords() }}</p>
           </section>
           <section class="card p-4" aria-label="Stopping and one circuit failed">
-            <h2 class="h2">Stopping from {{ load.fromKmh }} km/h</h2>
+            <h2 class="h2">Stopping from {{ speed(load.fromKmh) }}</h2>
             <table class="mt-1 w-full text-left">
               <thead class="text-sm text-ink-soft">
                 <tr>
@@ -162,7 +162,9 @@ export class RoadPage {
     () => `${figure(this.now()!.input.vehicle.massKg, 0)} kg`,
   );
 
-  protected readonly chain = computed(() => roadChain(this.now()!, this.sizing()!));
+  protected readonly chain = computed(() =>
+    roadChain(this.now()!, this.sizing()!, this.store.shownUnits()),
+  );
   protected readonly travelWords = computed(() => {
     const { size, input } = this.now()!;
     const words = `${formatLengthUnit(size.travelMm.total, this.store.units())} of ${formatLengthUnit(input.pedal.strokeMm, this.store.units())}, ${figure(100 * size.travelMm.share, 0)} %.`;
@@ -226,7 +228,7 @@ export class RoadPage {
     const failedRow = (left: Failure) => {
       const speed = limits?.residual.fromKmh ?? fromKmh;
       return {
-        name: `${left.failed} failed, ${figure(left.footN, 0)} N${speed === fromKmh ? '' : `, from ${speed} km/h`}`,
+        name: `${left.failed} failed, ${this.force(left.footN)}${speed === fromKmh ? '' : `, from ${this.speed(speed)}`}`,
         z: `${figure(left.z, 2)}${left.locks ? ', at its grip' : ''}`,
         metres: metres(stoppingM(speed, left.z, limits?.buildUpS)),
         limit: limits ? metres(limits.residual.mostM(speed)) : '–',
@@ -249,7 +251,7 @@ export class RoadPage {
       ...(reserve
         ? [
             {
-              name: `Fifth stop without the booster’s supply${limits ? `, ${limits.residual.footMostN} N` : ''}`,
+              name: `Fifth stop without the booster’s supply${limits ? `, ${this.force(limits.residual.footMostN)}` : ''}`,
               z: figure(reserve.fifthZ, 2),
               metres: metres(
                 stoppingM(limits?.residual.fromKmh ?? fromKmh, reserve.fifthZ, limits?.buildUpS),
@@ -267,4 +269,10 @@ export class RoadPage {
       'No published limit is known here for this kind of vehicle: none is drawn.',
   );
   protected readonly changes = computed(() => whatIf(this.now()!.input));
+  protected speed(value: number): string {
+    return this.store.quantities().speed(value);
+  }
+  protected force(value: number): string {
+    return this.store.quantities().force(value);
+  }
 }

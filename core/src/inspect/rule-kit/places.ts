@@ -1,6 +1,12 @@
 import { lineView, type LineView, type Plan, type Ref } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
-import { formatLength, formatLengthUnit } from '../../lib/units/index.ts';
+import {
+  formatLength,
+  formatLengthUnit,
+  quantitiesIn,
+  shownUnits,
+  type Quantities,
+} from '../../lib/units/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
 
 /** Lengths for sentences, in the plan's units. */
@@ -15,6 +21,13 @@ export const lengthWords = ({
   bare: (mm, digits = 0) => formatLength(mm, plan.units, digits),
   full: (mm, digits = 0) => formatLengthUnit(mm, plan.units, digits),
 });
+
+/** Pressures, torques and the like for sentences, each in the unit that is shown for its kind. */
+export const quantityWords = ({
+  plan,
+}: {
+  readonly plan: Pick<Plan, 'units' | 'ownUnits'>;
+}): Quantities => quantitiesIn(shownUnits(plan.units, plan.ownUnits));
 
 export const onLine = (view: LineView, node?: number): Ref => ({
   kind: 'line',

@@ -4,8 +4,19 @@ export {
   MM_PER,
   formatLength,
   formatLengthUnit,
+  inchSize,
   parseLength,
   type Parsed,
   type UnitSystem,
 } from './length.ts';
 export { ML_PER_US_FL_OZ, formatVolume } from './volume.ts';
+export {
+  quantitiesIn,
+  shownFigure,
+  shownUnitOf,
+  shownUnits,
+  UNIT_KINDS,
+  type Quantities,
+  type ShownUnits,
+  type UnitKind,
+} from './shown.ts';

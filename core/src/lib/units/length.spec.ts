@@ -1,6 +1,7 @@
 import Qty from 'js-quantities';
 import fc from 'fast-check';
 import {
+  inchSize,
   formatLength,
   formatLengthUnit,
   formatVolume,
@@ -86,6 +87,19 @@ describe('lengths as people type them', () => {
     expect(formatLength(2850)).toBe('2850');
     expect(formatLength(-0.2)).toBe('0');
     expect(formatVolume(1000)).toBe('1 L');
-    expect(formatVolume(29.5735, 'inch')).toBe('1 fl oz');
+    expect(formatVolume(29.5735, 'fl oz')).toBe('1 fl oz');
   });
 });
+
+// Sizes as they are sold: 7/8 in is 22.225 mm, 3/4 in 19.05, 13/16 in 20.6375, 1 1/8 in 28.575 (1 in = 25.4 mm exactly, NIST SP 811).
+test.each([
+  [22.225, '7/8 in'],
+  [19.05, '3/4 in'],
+  [20.6375, '13/16 in'],
+  [25.4, '1 in'],
+  [28.575, '1 1/8 in'],
+  [4.7625, '3/16 in'],
+])('%s mm is sold as %s', (mm, words) => expect(inchSize(mm)).toBe(words));
+test.each([22, 127, 20.6, 4.75, 0])('%s mm is no inch size', (mm) =>
+  expect(inchSize(mm)).toBeNull(),
+);

@@ -1,4 +1,5 @@
 import { figure } from '../faults/index.ts';
+import { INCH_MM } from './constants.ts';
 
 /** Which system the screen shows; sizes that trade by inch stay in inches in either. */
 export type UnitSystem = 'metric' | 'inch';
@@ -62,6 +63,20 @@ function tidy(text: string): string {
     .replace(/[\s\u00a0\u2009\u202f]+/g, ' ')
     .trim()
     .toLowerCase();
+}
+
+/**
+ * A size that is sold by the inch, such as `7/8 in` or `1 in`; null where the figure is no exact sixteenth, or is a
+ * whole number of millimeters.
+ */
+export function inchSize(mm: number): string | null {
+  const sixteenths = Math.round((mm / INCH_MM) * 16);
+  if (sixteenths < 1 || Math.abs((sixteenths * INCH_MM) / 16 - mm) > 1e-6 || mm % 1 === 0)
+    return null;
+  let [up, down] = [sixteenths % 16, 16];
+  while (up && up % 2 === 0) [up, down] = [up / 2, down / 2];
+  const whole = Math.floor(sixteenths / 16);
+  return `${[whole || '', up ? `${up}/${down}` : ''].filter(Boolean).join(' ')} in`;
 }
 
 /**

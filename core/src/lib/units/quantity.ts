@@ -1,4 +1,5 @@
 import { LBF_FT_NM } from './constants.ts';
+import { parseTorque } from './torque.ts';
 
 /**
  * Units of one kind by what they are in its first one. Source: NIST SP 811: lbf 4.4482216152605 N, kgf 9.80665 N,
@@ -43,8 +44,16 @@ export function unitIn(label: string): string | null {
   return QUANTITIES.some((kind) => unit in kind) ? unit : null;
 }
 
+/** A torque has many spellings, and says of a force that it is none. */
+function torqueIn(text: string, unit: 'N·m' | 'lbf·ft'): QuantityRead {
+  const typed = text.trim();
+  const read = parseTorque(/^[\d.,]+$/.test(typed) ? `${typed} ${unit}` : typed);
+  return read.ok ? { ok: true, value: inUnit(read.value, 'N·m', unit) } : read;
+}
+
 /** A figure in `unit` as people say it: alone, or with any unit of the same kind: `1,000 psi`, `70 bar`, `110 lbf`, `3.1 in²`, `20 inHg`. */
 export function parseQuantity(text: string, unit: string): QuantityRead {
+  if (unit === 'N·m' || unit === 'lbf·ft') return torqueIn(text, unit);
   const kind = QUANTITIES.find((one) => unit in one)!;
   const match = /^(-?\d{1,3}(?:,\d{3})+(?:\.\d+)?|-?\d+(?:[.,]\d+)?)\s*(.*)$/.exec(text.trim());
   if (!match || /^e\d/i.test(match[2]!))

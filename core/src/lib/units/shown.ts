@@ -32,7 +32,9 @@ const PRESETS: Readonly<Record<UnitSystem, ShownUnits>> = {
 
 /** The units of a preset with those that were chosen by themselves. */
 export function shownUnits(system: UnitSystem, own: Partial<ShownUnits> = {}): ShownUnits {
-  return Object.keys(own).length ? { ...PRESETS[system], ...own } : PRESETS[system];
+  return KINDS.every((kind) => own[kind] === undefined)
+    ? PRESETS[system]
+    : of((kind) => own[kind] ?? PRESETS[system][kind]);
 }
 
 /** The unit in which a figure that is stored in `stored` is shown: itself where its kind has no choice. */
@@ -49,8 +51,9 @@ export function shownFigure(value: number, stored: string, unit: string, digits 
   if (stored === unit) return figure(value, digits);
   const factor = inUnit(1, stored, unit);
   const places = digits - Math.trunc(Math.log10(factor));
-  const step = 10 ** Math.max(0, -places);
-  return figure(Math.round((value * factor) / step) * step, Math.max(0, places));
+  if (places >= 0) return figure(value * factor, places);
+  const step = 10 ** -places;
+  return figure(Math.round((value * factor) / step) * step, 0);
 }
 
 /** Figures for sentences, each with its unit. `full.pressure(7.2)` is `7.2 MPa`, or `72 bar`. */

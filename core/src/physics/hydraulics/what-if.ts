@@ -1,4 +1,5 @@
 import { figure } from '../../lib/faults/index.ts';
+import { inchSize } from '../../lib/units/index.ts';
 import { size } from './size.ts';
 import type { Brake, SizeInput } from './types.ts';
 
@@ -29,6 +30,9 @@ function effectOf(before: SizeInput, after: SizeInput): string {
   return `${travel}, ${foot}`;
 }
 
+/** A bore as it is sold: by the inch where it is an inch size. */
+const boreWords = (mm: number): string => inchSize(mm) ?? `${figure(mm)} mm`;
+
 const pistonsGrown = (brake: Brake, by: number): Brake =>
   brake.kind === 'disc'
     ? { ...brake, pistonsMm: brake.pistonsMm.map((d) => d * by) }
@@ -48,7 +52,7 @@ export function whatIf(input: SizeInput): WhatIf[] {
     for (const bore of [smaller, larger])
       if (bore)
         changes.push([
-          `${name} ${figure(bore)} instead of ${figure(boreMm)}`,
+          `${name} ${boreWords(bore)} instead of ${boreWords(boreMm)}`,
           { ...input, master: made(bore) },
         ]);
   };

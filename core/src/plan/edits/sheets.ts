@@ -17,7 +17,11 @@ type Sheets = { [K in SheetName]: { sheet: K; to: Plan[K] } }[SheetName];
 /** Edits of what a plan has one of: its settings, its bench, its sheets of figures. */
 export const SHEET_EDITS = {
   rename: (plan: Plan, { name }: { name: string }): Plan => ({ ...plan, name }),
-  setUnits: (plan: Plan, { units }: { units: Plan['units'] }): Plan => ({ ...plan, units }),
+  /** A preset of units, which replaces those that were chosen by themselves, or one more of those. */
+  setUnits: (
+    plan: Plan,
+    { units, ownUnits = {} }: { units: Plan['units']; ownUnits?: Plan['ownUnits'] },
+  ): Plan => ({ ...plan, units, ownUnits }),
   /** What shakes lines and how far apart their clips may be. */
   changeClipSettings: (plan: Plan, { patch }: { patch: Partial<ClipSettings> }): Plan => ({
     ...plan,

@@ -145,7 +145,7 @@ const spaceOf = derive(
 );
 /** The centre line of a tube as points, chords at its bends. */
 export const pointsOf = derive(
-  'centre line as points',
+  'center line as points',
   (pieces: readonly Piece[]) => [pieces],
   (pieces): readonly Vec3[] => polyline(pieces, 10),
 );

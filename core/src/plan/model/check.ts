@@ -119,7 +119,7 @@ interface RecordFault {
 }
 /** What is wrong with a record; looked at once while it stays as it is. */
 const faultsOfRecord = derive(
-  'record looked at',
+  'record checked',
   (value: object, field: AnyField) => [value, field] as const,
   (value, field): readonly RecordFault[] => {
     const faults: RecordFault[] = [];
@@ -159,7 +159,7 @@ const recordIndexes = derive(
 );
 /** What is wrong in a list of records; nothing is looked at again while the list stays as it is. */
 const recordFaults = derive(
-  'list looked at',
+  'list checked',
   (list: readonly object[], field: AnyField) => [list, field] as const,
   (list, field): readonly RecordFault[] => {
     const faults: RecordFault[] = [];

@@ -24,6 +24,8 @@ export interface Told {
   readonly usual?: readonly [least: number, most: number];
   /** Places behind the point that a length is shown with. */
   readonly digits?: number;
+  /** Sold by the inch as well: an inch size is shown as one, `7/8 in`. */
+  readonly sold?: boolean;
 }
 export interface NumberLimits {
   readonly type: 'number';

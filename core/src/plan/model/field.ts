@@ -31,8 +31,8 @@ export const bare = (field: AnyField): AnyField =>
 /** What people are told of a field: what its outside says before what its inside says, and the unit its name ends in. */
 export const toldOf = (field: AnyField): Told => {
   const inner = field.type === 'nullable' || field.type === 'optional' ? toldOf(field.of) : {};
-  const { key, label, unit, help, none, names, usual, digits } = field;
-  const own = { key, label, unit, help, none, names, usual, digits };
+  const { key, label, unit, help, none, names, usual, digits, sold } = field;
+  const own = { key, label, unit, help, none, names, usual, digits, sold };
   const said = Object.entries(own).filter(([, value]) => value !== undefined);
   const all: Told = { ...inner, ...Object.fromEntries(said) };
   return all.unit || all.key === undefined ? all : { ...all, unit: unitOfKey(all.key) };

@@ -249,7 +249,7 @@ export const FILLING = record<Filling>()({
   method: told('Method', nullable(oneOf(FILL_METHODS))),
   people: told('People', number(1, 20, { whole: true })),
   tools: told('Tools', once(oneOf(FILL_TOOLS), 20)),
-  usedMaster: told('Master was used before', flag),
+  usedMaster: told('Used master cylinder', flag),
   when: told('When', choice({ now: 'now', later: 'later' })),
   makers: told('Maker’s order', nullable(MAKERS_ORDER)),
   before: told('Confirmed before filling', list(PRE_FILL_CONFIRMATION, 500)),

@@ -1,5 +1,5 @@
 import type { Thing } from '../../shape/obstacles/index.ts';
-import type { UnitSystem } from '../../lib/units/index.ts';
+import { UNIT_KINDS, type ShownUnits, type UnitSystem } from '../../lib/units/index.ts';
 import { BENCH, defaultBench, type Bench } from './bench.ts';
 import { BLEEDING, DEFAULT_BLEEDING, type Bleeding } from './bleeding.ts';
 import { CIRCUIT, type Circuit } from './circuit.ts';
@@ -48,6 +48,8 @@ export interface Plan {
   readonly createdAt: string;
   readonly changedAt: string;
   readonly units: UnitSystem;
+  /** Units chosen by themselves, beside those of the preset. */
+  readonly ownUnits?: Partial<ShownUnits>;
   readonly points: readonly Point[];
   readonly parts: readonly Part[];
   readonly circuits: readonly Circuit[];
@@ -100,6 +102,15 @@ export type KeyedKind = {
 /** Most records of one kind; far over any vehicle, so that a hostile file ends in a sentence. */
 const MOST_RECORDS = 5000;
 
+const OWN_UNITS = record<Partial<ShownUnits>>()({
+  pressure: told(UNIT_KINDS.pressure.name, optional(oneOf(UNIT_KINDS.pressure.units))),
+  torque: told(UNIT_KINDS.torque.name, optional(oneOf(UNIT_KINDS.torque.units))),
+  force: told(UNIT_KINDS.force.name, optional(oneOf(UNIT_KINDS.force.units))),
+  speed: told(UNIT_KINDS.speed.name, optional(oneOf(UNIT_KINDS.speed.units))),
+  distance: told(UNIT_KINDS.distance.name, optional(oneOf(UNIT_KINDS.distance.units))),
+  volume: told(UNIT_KINDS.volume.name, optional(oneOf(UNIT_KINDS.volume.units))),
+});
+
 /**
  * What a plan holds. A list of records with an id is a collection: fresh ids, references, what is let go
  * when something is deleted, finding and the reader's schema all follow from what stands here.
@@ -113,6 +124,7 @@ export const PLAN = record<Plan>()({
   createdAt: told('Created', time),
   changedAt: told('Changed', time),
   units: told('Units', oneOf(['metric', 'inch'])),
+  ownUnits: told('Units chosen by themselves', optional(OWN_UNITS)),
   points: told('Points', list(POINT, MOST_RECORDS)),
   parts: told('Parts', list(PART, MOST_RECORDS)),
   circuits: told('Circuits', list(CIRCUIT, MOST_RECORDS)),

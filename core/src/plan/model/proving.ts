@@ -147,7 +147,7 @@ export const CURVE_TAKEN = record<PedalCurve>()(
     engine: told('Engine', engine),
     hot: told('Hot', flag),
     ratio: told('Pedal ratio', over(100)),
-    boreMm: told('Bore', over(1000)),
+    boreMm: told('Bore', over(1000), { sold: true }),
     sigmaMm: told('± of the travel (1σ)', number(0, 100)),
     points: told('Readings', list(POINT_TAKEN, 20_000)),
     rests: told('Taken on', text),

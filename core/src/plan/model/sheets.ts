@@ -116,7 +116,7 @@ export const SINGLE = record<SingleSheet>()({
   name,
   circuitId: told('Circuit', nullable(ref('circuit'))),
   lever: told('Lever', PEDAL),
-  boreMm: told('Bore', over(1000), { usual: [3, 100] }),
+  boreMm: told('Bore', over(1000), { sold: true, usual: [3, 100] }),
   ...STROKES,
   brake: told('Brake', BRAKE),
   wheels: told('Wheels', oneOf([1, 2])),
@@ -128,9 +128,9 @@ export const SINGLE = record<SingleSheet>()({
 });
 export const CLUTCH = record<ClutchSheet>()({
   pedal: told('Pedal', PEDAL),
-  masterBoreMm: told('Master bore', over(1000), { usual: [3, 100] }),
+  masterBoreMm: told('Master bore', over(1000), { sold: true, usual: [3, 100] }),
   ...STROKES,
-  slaveBoreMm: told('Slave bore', over(1000), { usual: [3, 150] }),
+  slaveBoreMm: told('Slave bore', over(1000), { sold: true, usual: [3, 150] }),
   forkRatio: told('Fork ratio', over(100), { usual: [0.2, 10] }),
   bearingLoadN: told('Load on the bearing', over(100_000), { usual: [1, 20000] }),
   releaseMm: told('Bearing travel that frees', over(1000), { usual: [0.1, 100] }),

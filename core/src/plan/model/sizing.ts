@@ -118,7 +118,7 @@ export const LOAD = record<Load>()({
 });
 export const BRAKE = byKind<Brake>()('kind', {
   disc: {
-    pistonsMm: told('Pistons', list(over(1000), 20, 1), { usual: [0.1, 1000] }),
+    pistonsMm: told('Pistons', list(over(1000), 20, 1), { sold: true, usual: [0.1, 1000] }),
     opposed: told('Opposed pistons', flag),
     padMu: told('Grip of the pads, µ', over(10), { usual: [0.05, 2] }),
     effectiveRadiusMm: told('Radius to the pad middle', over(1000), { usual: [0.1, 1000] }),
@@ -126,7 +126,7 @@ export const BRAKE = byKind<Brake>()('kind', {
     complianceMmPerMPa: told('Compliance', number(0, 1000), { usual: [0, 1] }),
   },
   drum: {
-    cylinderMm: told('Wheel cylinder', over(1000), { usual: [0.1, 1000] }),
+    cylinderMm: told('Wheel cylinder', over(1000), { sold: true, usual: [0.1, 1000] }),
     brakeFactor: told('Brake factor', over(100), { usual: [0.1, 20] }),
     drumRadiusMm: told('Drum radius', over(1000), { usual: [0.1, 1000] }),
     travelMm: told('Piston travel to the drum', number(0, 1000), { usual: [0, 50] }),
@@ -223,10 +223,10 @@ export const SIZING = record<Sizing>()({
   master: told(
     'Master',
     byKind<Master>()('kind', {
-      tandem: { boreMm: told('Bore', over(1000), { usual: [3, 100] }), ...STROKES },
+      tandem: { boreMm: told('Bore', over(1000), { sold: true, usual: [3, 100] }), ...STROKES },
       twin: {
-        frontBoreMm: told('Front bore', over(1000), { usual: [3, 100] }),
-        rearBoreMm: told('Rear bore', over(1000), { usual: [3, 100] }),
+        frontBoreMm: told('Front bore', over(1000), { sold: true, usual: [3, 100] }),
+        rearBoreMm: told('Rear bore', over(1000), { sold: true, usual: [3, 100] }),
         frontShare: told('Front share of the bar', number(0, 1, { over: true, under: true }), {
           usual: [0.05, 0.95],
         }),

@@ -149,11 +149,11 @@ export const CALIPER_FIT = record<CaliperFit>()(
     bolt: told('Bolt', nullable(STACK_BOLT)),
     fittedMm: told('Shims fitted', nullable(gap)),
     padOverMm: told('Pad’s edge over the disc’s', nullable(number(-100, 100)), {
-      none: 'not looked at',
+      none: 'not checked',
       digits: 2,
     }),
     disc: told('Disc’s vanes are for', nullable(choice(SIDES)), {
-      none: 'not looked at',
+      none: 'not checked',
     }),
     clear: told('Shield, hose and wires clear', nullable(yesNo('clear', 'not clear'))),
   },
@@ -279,7 +279,7 @@ export const PROOF_LOAD_TAKEN = record<ProofLoad>()(
     beforeMm: told('Mark before', nullable(reading), { none: 'not measured' }),
     afterMm: told('Mark after', nullable(reading), { none: 'not measured' }),
     sound: told('Checked after', nullable(yesNo('sound', 'cracked or moved')), {
-      none: 'not looked at',
+      none: 'not checked',
     }),
   },
   { about: { kind: 'proofLoad', prefix: 'load', noun: 'proof load', named: ({ name }) => name } },

@@ -54,7 +54,7 @@ const AIRCRAFT: readonly Sentence[] = [
     ask('rearTrackMm'),
     'on',
     ask('tyre'),
-    'tyres, the longerons',
+    'tires, the longerons',
     ask('railsOverMm'),
     'apart and',
     ask('railUnderMm'),

@@ -5,6 +5,7 @@ import { worstOf, type Pose } from '@firm-line/core/shape/rod';
 import { formatLength } from '@firm-line/core/lib/units';
 import { PlanStore } from '../../../session/plan-store';
 import { VERDICT_SIGNS, VERDICT_WORDS } from './hose-words';
+import { Words } from '../../../kit/words';
 
 const ROWS = [
   [1, 'Bump'],
@@ -16,6 +17,7 @@ const SIDES = [-1, 0, 1] as const;
 /** The verdict of every state as cells, bump on top and the locks side by side; one tap goes to a state. */
 @Component({
   selector: 'fl-hose-cells',
+  imports: [Words],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -39,7 +41,9 @@ const SIDES = [-1, 0, 1] as const;
       <tbody>
         @for (row of rows(); track row.name) {
           <tr>
-            <th scope="row" class="w-14 text-left text-sm font-semibold">{{ row.name }}</th>
+            <th scope="row" class="w-14 text-left text-sm font-semibold">
+              <fl-words [text]="row.name" />
+            </th>
             @for (cell of row.cells; track cell.key) {
               <td class="p-0">
                 @if (cell.state; as state) {

@@ -27,9 +27,9 @@ describe('hoses in Route', () => {
     const at = await hoses('h1');
     expect(at.texts('[data-hose] strong')).toEqual(['H1', 'H2', 'H3', 'H4', 'H5']);
     await at.click(at.one('[data-hose=hose-fr]'));
-    expect(at.texts('[data-test=hose-cells] button')).toHaveLength(9);
+    expect(at.texts('[data-test=hose-cells] td button')).toHaveLength(9);
     expect(
-      at.texts('[data-test=hose-cells] button').filter((text) => text.includes('kinks')),
+      at.texts('[data-test=hose-cells] td button').filter((text) => text.includes('kinks')),
     ).toHaveLength(1);
     expect(at.texts('fl-snag-row').join(' ')).toMatch(
       /bends to a radius of 37 mm, 38 is the minimum/,
@@ -40,7 +40,7 @@ describe('hoses in Route', () => {
       /tightest 37 at 73, 38 is the smallest allowed/,
     );
     await at.click(at.one('[data-hose=hose-rl]'));
-    expect(at.texts('[data-test=hose-cells] button')).toHaveLength(3);
+    expect(at.texts('[data-test=hose-cells] td button')).toHaveLength(3);
     await at.click(at.one('[data-hose=feed-front]'));
     expect(at.root.textContent).toContain('This hose does not move');
   });
@@ -52,9 +52,9 @@ describe('hoses in Route', () => {
     slide(slider, 345);
     await at.settle();
     expect(at.texts('label[for=hose-length] span')).toEqual(['345 mm']);
-    expect(at.texts('[data-test=hose-cells] button').some((text) => text.includes('kinks'))).toBe(
-      false,
-    );
+    expect(
+      at.texts('[data-test=hose-cells] td button').some((text) => text.includes('kinks')),
+    ).toBe(false);
     expect(hoseOf(at, 'hose-fr').orderMm).toBe(315);
     slide(slider, 345, 'change');
     await at.settle();
@@ -135,7 +135,7 @@ describe('hoses in Route', () => {
     expect(figures()).toMatch(
       /Slack139 mm of 266 mm, 127 mm straight lineEnd anglesA 79° and B 40° off the straight/,
     );
-    await at.click(at.root.querySelectorAll<HTMLElement>('[data-test=hose-cells] button')[3]!);
+    await at.click(at.root.querySelectorAll<HTMLElement>('[data-test=hose-cells] td button')[3]!);
     expect(at.root.textContent).toContain('ride');
     await at.click(at.one('[data-test=hose-play]'));
     expect(at.one('[data-test=hose-play]').textContent).toContain('Stop');

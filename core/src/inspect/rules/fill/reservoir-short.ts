@@ -1,5 +1,6 @@
 import { reservoirOf } from '../../../stations/fill/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 
 /** A reservoir that a single corner empties is topped up in the middle of it. Common practice. */
 export const reservoirShort = defineRule({
@@ -13,13 +14,14 @@ export const reservoirShort = defineRule({
       const usable = (ml * 2) / 3;
       const most = [...(work.result?.order ?? [])].sort((a, b) => b.flushMl - a.flushMl)[0];
       if (!known || !most || most.flushMl <= usable) return [];
+      const { volume } = quantityWords(view);
       const { part } = work.bleeders.find(({ port }) => port.id === most.id)!;
       return [
         {
           level: 'note',
           place: { kind: 'port', id: most.id },
           where: part.name,
-          text: `${Math.round(most.flushMl)} mL are to be bled here. Of the reservoir’s ${Math.round(ml)} mL only ${Math.round(usable)} can be used before topping up. Stop half way and check the level.`,
+          text: `${volume(most.flushMl)} are to be bled here. Of the reservoir’s ${volume(ml)} only ${volume(usable)} can be used before topping up. Stop half way and check the level.`,
         },
       ];
     }),

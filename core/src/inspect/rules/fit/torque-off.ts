@@ -1,6 +1,6 @@
-import { figure } from '../../../lib/faults/index.ts';
 import { torqueOf } from '../../../stations/fit/tasks/index.ts';
 import { defineRule } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 import { FLOOR_READS, told } from './_shared.ts';
 
 /** What the wrench said lies beside what is wanted now, or the figure wanted is not one that such a fastener takes. */
@@ -11,6 +11,7 @@ export const torqueOff = defineRule({
   reads: FLOOR_READS,
   judge: (view) => {
     const floor = view.plan.floor;
+    const { torque: words } = quantityWords(view);
     return told(view).flatMap(({ task, state }) => {
       const torque = torqueOf(task, floor);
       if (!torque) return [];
@@ -24,7 +25,7 @@ export const torqueOff = defineRule({
         return [
           {
             ...at,
-            text: `The wrench read ${figure(saidNm!)} N·m and ${figure(wantedNm!)} is required: ${verdict === 'low' ? 'tighten it' : 'loosen it, check it, tighten again'}.`,
+            text: `The wrench read ${words(saidNm!, 1)} and ${words(wantedNm!, 1)} is required: ${verdict === 'low' ? 'tighten it' : 'loosen it, check it, tighten again'}.`,
           },
         ];
       // Of a joint, Join asks about its figure.
@@ -35,7 +36,7 @@ export const torqueOff = defineRule({
         ? [
             {
               ...at,
-              text: `${figure(wantedNm)} N·m is set, and such a bolt usually takes ${figure(likely.least)} to ${figure(likely.most)}. Check the unit.`,
+              text: `${words(wantedNm, 1)} is set, and such a bolt usually takes ${words(likely.least, 1)} to ${words(likely.most, 1)}. Check the unit.`,
             },
           ]
         : [];

@@ -24,7 +24,7 @@ export const leastOf = (
 /** The first of some shares of its length at which a hose serves everywhere and touches nothing. */
 export function otherLength(
   { hose, ...view }: HoseView,
-  { plan }: { readonly plan: Pick<Plan, 'things' | 'units'> },
+  { plan }: { readonly plan: Pick<Plan, 'things' | 'units' | 'ownUnits'> },
   shares: readonly number[],
 ): Fix | null {
   for (const share of shares) {

@@ -1,5 +1,6 @@
 import { HOSES } from '../../../trade/stock/index.ts';
 import { defineRule } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 
 /** Only hose made for brakes holds their pressure and their fluid. */
 export const hoseClass = defineRule({
@@ -7,7 +8,7 @@ export const hoseClass = defineRule({
   station: 'route',
   about: 'hose',
   reads: [],
-  judge: ({ hose, stock }) => {
+  judge: ({ hose, stock }, view) => {
     if (stock.brakeClass && (stock.kind === 'feed') === (hose.service === 'feed')) return null;
     const fit = HOSES.find(
       (one) => one.brakeClass && (one.kind === 'feed') === (hose.service === 'feed'),
@@ -18,7 +19,7 @@ export const hoseClass = defineRule({
         ? hose.service === 'feed'
           ? `${stock.name} is pressure hose. A reservoir feed needs a wider bore.`
           : `${stock.name} is made for a reservoir feed. Brake pressure bursts it.`
-        : `${stock.name} is not brake hose. It swells in brake fluid and bursts at ${stock.burstMPa} MPa.`,
+        : `${stock.name} is not brake hose. It swells in brake fluid and bursts at ${quantityWords(view).pressure(stock.burstMPa)}.`,
       fix: () => ({
         label: `Take ${fit.name}`,
         call: { edit: 'changeHose', with: { id: hose.id, patch: { stockId: fit.id } } },

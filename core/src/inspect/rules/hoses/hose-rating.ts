@@ -1,6 +1,6 @@
-import { figure } from '../../../lib/faults/index.ts';
 import { HOSE_HOLDS_MPA } from '../../../trade/stock/index.ts';
 import { defineRule } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 import { pressureIn, PRESSURE_READ } from '../size/pressure-in.ts';
 
 /** Brake hose under more pressure than it is proven to hold. */
@@ -19,9 +19,10 @@ export const hoseRating = defineRule({
       mpa <= HOSE_HOLDS_MPA
     )
       return null;
+    const { pressure } = quantityWords(view);
     return {
       level: 'stop',
-      text: `The hose will see ${figure(mpa, 1)} MPa, and brake hose is proof-tested to ${figure(HOSE_HOLDS_MPA, 1)}. Check the figures in Size, and the hose maker’s sheet.`,
+      text: `The hose will see ${pressure(mpa)}, and brake hose is proof-tested to ${pressure(HOSE_HOLDS_MPA)}. Check the figures in Size, and the hose maker’s sheet.`,
     };
   },
 });

@@ -1,7 +1,7 @@
-import { figure } from '../../../lib/faults/index.ts';
 import { adapterOf } from '../../../plan/index.ts';
 import { isPipeFitting } from '../../../trade/stock/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 import { pressureIn, PRESSURE_READ } from '../size/pressure-in.ts';
 
 /** What brass pipe fittings hold by their class, MPa. Source: makers' tables (from memory): class 125, forged or extruded, instrument. */
@@ -17,6 +17,7 @@ export const adapterRating = defineRule({
   reads: [...PRESSURE_READ, 'circuits', 'plan.bench'],
   judge: ({ line }, end, view) => {
     const { bench } = view.plan;
+    const { pressure } = quantityWords(view);
     const mpa = pressureIn(view, view.circuits.get(line.circuitId)!);
     return line.ends[end].adapters.flatMap((id): Finding[] => {
       const adapter = adapterOf(bench, id)!;
@@ -26,7 +27,7 @@ export const adapterRating = defineRule({
           ? [
               {
                 level: 'stop',
-                text: `${adapter.name} is rated ${figure(rated, 1)} MPa and will see ${figure(mpa, 1)}.`,
+                text: `${adapter.name} is rated ${pressure(rated)} and will see ${pressure(mpa)}.`,
               },
             ]
           : [];
@@ -35,7 +36,7 @@ export const adapterRating = defineRule({
       return [
         {
           level: 'caution',
-          text: `${adapter.name} will see ${figure(mpa, 1)} MPa. Brass pipe fittings hold about ${CLASS_125_MPA} MPa in class 125, ${FORGED_MPA} to 8 forged or extruded, ${INSTRUMENT_MPA} and more in instrument class. Use ${which} and enter its rating from the maker’s sheet.`,
+          text: `${adapter.name} will see ${pressure(mpa)}. Brass pipe fittings hold about ${pressure(CLASS_125_MPA)} in class 125, ${pressure(FORGED_MPA)} or slightly more forged or extruded, ${pressure(INSTRUMENT_MPA)} and more in instrument class. Use ${which} and enter its rating from the maker’s sheet.`,
         },
       ];
     });

@@ -1,6 +1,6 @@
 import { likelyTorqueNm } from '../../../trade/ends/index.ts';
-import { formatTorque } from '../../../lib/units/torque.ts';
 import { defineRule } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 
 /** A torque far from what such a thread mostly takes is questioned, not refused. */
 export const torqueUnlikely = defineRule({
@@ -8,14 +8,15 @@ export const torqueUnlikely = defineRule({
   station: 'join',
   about: 'joined',
   reads: [],
-  judge: ({ joints, work: { torqueNm } }) => {
+  judge: ({ joints, work: { torqueNm } }, view) => {
     const last = joints?.at(-1);
     const likely = last && likelyTorqueNm(last);
     if (torqueNm === null || !likely || (torqueNm >= likely.least && torqueNm <= likely.most))
       return null;
+    const { torque } = quantityWords(view);
     return {
       level: 'caution',
-      text: `${formatTorque(torqueNm)} looks wrong for ${last.join!.male.thread}: usually ${likely.least} to ${likely.most} N·m. Check the unit.`,
+      text: `${torque(torqueNm, 1)} looks wrong for ${last.join!.male.thread}: usually ${torque(likely.least)} to ${torque(likely.most)}. Check the unit.`,
     };
   },
 });

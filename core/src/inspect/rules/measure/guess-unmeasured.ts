@@ -15,7 +15,7 @@ export const guessUnmeasured = defineRule({
               level: 'caution',
               place,
               where,
-              text: 'This position is a guess. Measure it before you cut tube for it.',
+              text: 'This position is an estimate. Measure it before you cut tube for it.',
             },
           ]
         : [],

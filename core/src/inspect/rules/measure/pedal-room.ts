@@ -21,7 +21,7 @@ export const pedalRoom = defineRule({
           {
             level: 'caution',
             where: 'Pedals',
-            text: `${name}: ${full(is)}, and ${full(leastMm)} are wanted: ${why}.`,
+            text: `${name}: ${full(is)}, and ${full(leastMm)} required: ${why}.`,
           },
         ];
       return mostMm !== null && is > mostMm

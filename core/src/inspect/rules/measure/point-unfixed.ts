@@ -15,7 +15,7 @@ export const pointUnfixed = defineRule({
               level: 'caution',
               place,
               where,
-              text: `${fixed.fault} Until then the earlier guess is used.`,
+              text: `${fixed.fault} Until then the earlier estimate is used.`,
             },
           ]
         : [],

@@ -1,6 +1,7 @@
 import { replay } from '../../../stations/fill/index.ts';
 import { airCeilingMPa } from '../../../stations/prove/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 
 /** What lines of a brake are worked at where no figure says so, MPa. Common practice. */
 const WORKING_MPA = 7;
@@ -11,6 +12,7 @@ export const airTestOver = defineRule({
   about: 'plan',
   reads: ['plan.proving', 'plan.filling', 'plan.lines', 'plan.sizing', 'plan.trailer'],
   judge: (view) => {
+    const { pressure } = quantityWords(view);
     const ceiling = airCeilingMPa(view.plan.trailer?.actuatorMPa ?? WORKING_MPA);
     const wet = view.plan.filling.runs
       .filter((run) => replay(run).state.corners.some(({ ml }) => ml > 0))
@@ -27,7 +29,7 @@ export const airTestOver = defineRule({
           {
             level: 'stop',
             where,
-            text: `Tested with gas at ${test.startMPa} MPa, and ${ceiling.toFixed(2)} is the maximum: a joint that lets go under gas becomes a projectile and can kill. Check every joint.`,
+            text: `Tested with gas at ${pressure(test.startMPa, 2)}, and ${pressure(ceiling, 2)} is the maximum: a joint that lets go under gas becomes a projectile and can kill. Check every joint.`,
           },
         ];
       return wet !== undefined && test.at > wet

@@ -1,5 +1,6 @@
 import { judgeCurve } from '../../../stations/prove/index.ts';
 import { defineRule } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 import { PROVE_READS } from './_shared.ts';
 
 /** Air that the plan reckons with, against air that the curve found: apart by more than both are sure of. */
@@ -18,9 +19,10 @@ export const travelDiffers = defineRule({
     const planned = sizing.airMl[circuit.axle];
     const off = fit.airMl - planned;
     if (Math.abs(off) <= 2 * fit.sigma.airMl + 0.5) return [];
+    const { volume } = quantityWords(view);
     return {
       level: 'caution',
-      text: `The pedal curve shows ${fit.airMl.toFixed(1)} mL of air (± ${(2 * fit.sigma.airMl).toFixed(1)}), and Size assumes ${planned.toFixed(1)}: ${off > 0 ? 'bleed again' : 'enter the measured volume in Size'}.`,
+      text: `The pedal curve shows ${volume(fit.airMl, 1)} of air (± ${volume(2 * fit.sigma.airMl, 1)}), and Size assumes ${volume(planned, 1)}: ${off > 0 ? 'bleed again' : 'enter the measured volume in Size'}.`,
     };
   },
 });

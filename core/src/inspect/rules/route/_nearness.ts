@@ -18,7 +18,7 @@ const ON_MM = 30;
 
 /** What decides how near a line comes to anything. */
 export type Surrounded = Bent & {
-  readonly plan: Pick<Plan, 'bench' | 'clipSettings' | 'things' | 'units'>;
+  readonly plan: Pick<Plan, 'bench' | 'clipSettings' | 'things' | 'units' | 'ownUnits'>;
 };
 const bodies = derive(
   'things standing still',

@@ -11,7 +11,9 @@ import { defineRule, type Fix, type Rule } from '../../define-rule.ts';
 import { lengthWords, nodeNear, onLine, type Bent } from '../../rule-kit/places.ts';
 
 /** What a line's clips rest on. */
-type Held = Bent & { readonly plan: Pick<Plan, 'bench' | 'clipSettings' | 'things' | 'units'> };
+type Held = Bent & {
+  readonly plan: Pick<Plan, 'bench' | 'clipSettings' | 'things' | 'units' | 'ownUnits'>;
+};
 
 const holds = (
   view: Held,

@@ -5,7 +5,7 @@ import { sizingRule } from './_shared.ts';
 /** What a booster's store still gives when its engine, pump or current has stopped. Source: UN R13-H annex 4 (from memory): four stops, and the fifth as the rule for a failed booster asks. */
 export const boosterReserve = sizingRule(
   'booster-reserve',
-  ({ boosterBy }, { laden: { reserve, limits } }) => {
+  ({ boosterBy }, { laden: { reserve, limits } }, { force }) => {
     if (boosterBy?.kind === 'hydraulic')
       return boosterBy.stops < 5
         ? [
@@ -21,7 +21,7 @@ export const boosterReserve = sizingRule(
       {
         level: 'caution',
         where: 'Booster',
-        text: `With its supply stopped the booster helps ${reserve.stops === 1 ? 'one stop' : `${reserve.stops} stops`} in full. In the fifth, at ${limits.residual.footMostN} N, ${figure(reserve.fifthZ * GRAVITY_MS2, 1)} m/s² are left where ${limits.residual.leastMs2} are required (UN R13-H annex 4, from memory). Fit a tank or a larger booster.`,
+        text: `With its supply stopped the booster helps ${reserve.stops === 1 ? 'one stop' : `${reserve.stops} stops`} in full. In the fifth, at ${force(limits.residual.footMostN)}, ${figure(reserve.fifthZ * GRAVITY_MS2, 1)} m/s² are left where ${limits.residual.leastMs2} are required (UN R13-H annex 4, from memory). Fit a tank or a larger booster.`,
       },
     ];
   },

@@ -1,9 +1,8 @@
-import { figure } from '../../../lib/faults/index.ts';
 import { boosterOf } from '../../../plan/results/index.ts';
 import { sizingRule } from './_shared.ts';
 
 /** A booster whose help is used up before the foot is at its force helps no further: the pedal turns hard there. */
-export const boosterWeak = sizingRule('booster-weak', (sizing) => {
+export const boosterWeak = sizingRule('booster-weak', (sizing, _size, { force }) => {
   const booster = boosterOf(sizing);
   if (!booster) return [];
   const { pedal, boosterBy } = sizing;
@@ -16,7 +15,7 @@ export const boosterWeak = sizingRule('booster-weak', (sizing) => {
     {
       level: 'caution',
       where: 'Booster',
-      text: `${gives} ${figure(has, 0)} N and this foot force needs ${figure(asked, 0)} N. The booster runs out at ${figure((has / asked) * pedal.forceN, 0)} N of foot.`,
+      text: `${gives} ${force(has)} and this foot force needs ${force(asked)}. The booster runs out at ${force((has / asked) * pedal.forceN)} of foot.`,
     },
   ];
 });

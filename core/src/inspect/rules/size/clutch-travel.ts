@@ -1,6 +1,5 @@
-import { figure } from '../../../lib/faults/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
-import { lengthWords } from '../../rule-kit/places.ts';
+import { lengthWords, quantityWords } from '../../rule-kit/places.ts';
 
 /** Too little travel drags the clutch, too much runs its springs past their stop; a heavy pedal is said too. */
 export const clutchTravel = defineRule({
@@ -12,6 +11,7 @@ export const clutchTravel = defineRule({
     const { plan, works } = view;
     if (!plan.clutch || !works.clutch) return [];
     const { full } = lengthWords(view);
+    const { force } = quantityWords(view);
     const { bearingStrokeMm, pedalForceN } = works.clutch;
     const { releaseMm, mostMm, pedal } = plan.clutch;
     const finding = (level: Finding['level'], text: string): Finding => ({
@@ -41,7 +41,7 @@ export const clutchTravel = defineRule({
         ? [
             finding(
               'caution',
-              `Clutch pedal force is ${figure(pedalForceN, 0)} N, and ${figure(pedal.forceN, 0)} N is the most you want.`,
+              `Clutch pedal force is ${force(pedalForceN)}, and ${force(pedal.forceN)} is the most you want.`,
             ),
           ]
         : []),

@@ -1,6 +1,6 @@
-import { figure } from '../../../lib/faults/index.ts';
 import { endsByPart, ENDS_READ } from '../plumb/_ends-by-part.ts';
 import { defineRule } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 import { pressureIn, PRESSURE_READ } from './pressure-in.ts';
 
 /** Pressure above what a part's sheet allows. */
@@ -13,11 +13,12 @@ export const overRating = defineRule({
     const rating = part.figures.ratingMPa;
     if (rating === undefined) return [];
     const circuits = (endsByPart(view).get(part.id) ?? []).map(({ circuit }) => circuit);
+    const { pressure } = quantityWords(view);
     const most = Math.max(0, ...circuits.map((circuit) => pressureIn(view, circuit)));
     return (
       most > rating && {
         level: 'stop',
-        text: `Rated ${figure(rating, 1)} MPa and will see ${figure(most, 1)}.`,
+        text: `Rated ${pressure(rating)} and will see ${pressure(most)}.`,
       }
     );
   },

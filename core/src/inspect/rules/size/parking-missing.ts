@@ -13,7 +13,7 @@ export const parkingMissing = defineRule({
       ? {
           level: 'caution',
           where: 'Parking brake',
-          text: `No parking brake is entered. It must hold ${100 * limit.grade} % by itself, with no fluid pressure (${limit.source}). Enter one, or mark it as kept.`,
+          text: `No parking brake is entered. It must hold ${100 * limit.grade} % without fluid pressure (${limit.source}). Enter one, or mark it as kept.`,
         }
       : null;
   },

@@ -1,6 +1,7 @@
 import { figure } from '../../../lib/faults/index.ts';
 import { parkingLimit } from '../../../physics/hydraulics/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 
 /** The slope it holds, laden, against the one that is asked; none is judged where no limit is known. */
 export const parkingWeak = defineRule({
@@ -14,6 +15,7 @@ export const parkingWeak = defineRule({
     const finding = (level: Finding['level'], text: string): Finding[] => [
       { level, place: { kind: 'plan', id: plan.id }, where: 'Parking brake', text },
     ];
+    const { force } = quantityWords({ plan });
     const { holdsGrade } = works.parking;
     if (holdsGrade !== null && holdsGrade < limit.grade)
       return finding(
@@ -23,7 +25,7 @@ export const parkingWeak = defineRule({
     return plan.parking.handN > limit.handMostN
       ? finding(
           'caution',
-          `${figure(plan.parking.handN, 0)} N of hand force is over the ${limit.handMostN} N allowed (${limit.source}).`,
+          `${force(plan.parking.handN)} of hand force is over the ${force(limit.handMostN)} allowed (${limit.source}).`,
         )
       : [];
   },

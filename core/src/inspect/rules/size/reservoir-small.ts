@@ -1,10 +1,9 @@
-import { figure } from '../../../lib/faults/index.ts';
 import { AXLES, wearMl } from '../../../physics/hydraulics/index.ts';
 import { makesPressure } from '../../../plan/index.ts';
 import { reservoirsOf } from '../../../plan/network/index.ts';
 import { endsByPart, ENDS_READ } from '../plumb/_ends-by-part.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
-import { onPart } from '../../rule-kit/places.ts';
+import { onPart, quantityWords } from '../../rule-kit/places.ts';
 
 /** Between its marks a reservoir must hold what new linings take until they are worn out; judged where both are known. */
 export const reservoirSmall = defineRule({
@@ -15,6 +14,7 @@ export const reservoirSmall = defineRule({
   judge: (view) => {
     const { sizing, parts } = view.plan;
     if (!sizing) return [];
+    const { volume } = quantityWords(view);
     const draws = parts
       .filter(makesPressure)
       .map((master) => ({ master, from: reservoirsOf(view.network, parts, master) }));
@@ -40,7 +40,7 @@ export const reservoirSmall = defineRule({
               level: 'caution',
               place: onPart(part),
               where: part.name,
-              text: `The reservoir holds ${figure(holds, 0)} mL between its marks, and pad and lining wear takes ${figure(takes, 0)} mL. It would run dry before the linings are replaced.`,
+              text: `The reservoir holds ${volume(holds)} between its marks, and pad and lining wear takes ${volume(takes)}. It would run dry before the linings are replaced.`,
             },
           ]
         : [];

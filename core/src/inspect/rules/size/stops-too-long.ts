@@ -1,4 +1,3 @@
-import { figure } from '../../../lib/faults/index.ts';
 import { isEnough, stoppingM } from '../../../physics/hydraulics/index.ts';
 import type { Finding } from '../../define-rule.ts';
 import { eachLoad } from './_shared.ts';
@@ -6,16 +5,16 @@ import { eachLoad } from './_shared.ts';
 /** Stopping distance against the published limit, whole, and with either circuit or the booster failed; none is judged where no limit is known. */
 export const stopsTooLong = eachLoad(
   'stops-too-long',
-  ({ limits, stopM, fromKmh, failed, input }, name) => {
+  ({ limits, stopM, fromKmh, failed, input }, name, { distance, force, speed }) => {
     if (!limits) return [];
     const found: Finding[] = [];
     const most = limits.wholeM(fromKmh);
-    const foot = `${figure(input.pedal.forceN, 0)} N on the pedal`;
+    const foot = `${force(input.pedal.forceN)} on the pedal`;
     if (stopM > most)
       found.push({
         level: 'stop',
         where: `Stopping, ${name}`,
-        text: `From ${fromKmh} km/h the vehicle takes ${figure(stopM, 0)} m with ${foot}; ${figure(most, 0)} m is the limit (${limits.source}).`,
+        text: `From ${speed(fromKmh)} the vehicle takes ${distance(stopM, 0)} with ${foot}; ${distance(most, 0)} is the limit (${limits.source}).`,
       });
     const { residual: rule } = limits;
     for (const left of failed) {
@@ -33,7 +32,7 @@ export const stopsTooLong = eachLoad(
         found.push({
           level: 'stop',
           where,
-          text: `From ${rule.fromKmh} km/h the vehicle takes ${figure(metres, 0)} m on the remaining circuit, at ${figure(left.footN, 0)} N${left.locks ? ' with the axle at its grip limit' : ''}; ${figure(rule.mostM(rule.fromKmh), 0)} m is the limit (${rule.source}).`,
+          text: `From ${speed(rule.fromKmh)} the vehicle takes ${distance(metres, 0)} on the remaining circuit, at ${force(left.footN)}${left.locks ? ' with the axle at its grip limit' : ''}; ${distance(rule.mostM(rule.fromKmh), 0)} is the limit (${rule.source}).`,
         });
     }
     return found;

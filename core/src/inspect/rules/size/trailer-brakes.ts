@@ -1,6 +1,7 @@
 import { figure } from '../../../lib/faults/index.ts';
 import { LOADS } from '../../../plan/results/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 
 /** An axle that locks at the actuator's full pressure, and an actuator too small for its brakes. */
 export const trailerBrakes = defineRule({
@@ -17,6 +18,7 @@ export const trailerBrakes = defineRule({
       where,
       text,
     });
+    const { pressure, volume } = quantityWords({ plan });
     const found: Finding[] = [];
     for (const load of LOADS) {
       const locks = works.trailer[load].axles.flatMap(({ adhesion }, i) =>
@@ -27,7 +29,7 @@ export const trailerBrakes = defineRule({
           finding(
             'caution',
             `Trailer, ${load}`,
-            `At ${figure(trailer.actuatorMPa, 1)} MPa ${locks.map(({ i, adhesion }) => `axle ${i + 1} uses ${figure(adhesion, 2)}`).join(' and ')} where the road has only ${figure(trailer.mu, 2)}, so it locks. Set the actuator’s gain for this load.`,
+            `At ${pressure(trailer.actuatorMPa)} ${locks.map(({ i, adhesion }) => `axle ${i + 1} uses ${figure(adhesion, 2)}`).join(' and ')} where the road has only ${figure(trailer.mu, 2)}, so it locks. Set the actuator’s gain for this load.`,
           ),
         );
     }
@@ -37,7 +39,7 @@ export const trailerBrakes = defineRule({
         finding(
           'stop',
           'Actuator',
-          `Brakes and lines take ${figure(takes, 1)} mL, and the actuator can only supply ${figure(trailer.actuatorMl, 0)} mL.`,
+          `Brakes and lines take ${volume(takes, 1)}, and the actuator can only supply ${volume(trailer.actuatorMl)}.`,
         ),
       );
     return found;

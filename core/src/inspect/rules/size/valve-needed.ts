@@ -1,3 +1,4 @@
+import type { Quantities } from '../../../lib/units/index.ts';
 import { figure } from '../../../lib/faults/index.ts';
 import type { Sizing } from '../../../plan/index.ts';
 import type { SizeView } from '../../../plan/results/index.ts';
@@ -14,7 +15,11 @@ const set = (label: string, path: string, to: unknown) => (): Fix => ({
 });
 
 /** What would do where the valve that is there does not, or where there is none: a slope that is sold, or the bar. */
-function others({ bar, master }: Sizing, { kneeFor, barFor }: SizeView) {
+function others(
+  { bar, master }: Sizing,
+  { kneeFor, barFor }: SizeView,
+  pressure: Quantities['pressure'],
+) {
   const sold = SLOPES.map((slope) => ({ slope, kneeMPa: kneeFor(slope) })).find(
     ({ kneeMPa }) => kneeMPa !== null,
   );
@@ -26,7 +31,7 @@ function others({ bar, master }: Sizing, { kneeFor, barFor }: SizeView) {
         ? ` The balance bar would have to give the front ${figure(share, 2)} of the push, and it only goes to ${figure(bar.most, 2)}.`
         : ` Or turn the balance bar until the front gets ${figure(Math.ceil(100 * share) / 100, 2)} of the push.`;
   const would = sold
-    ? `One with slope ${sold.slope} would do, with the knee at ${figure(downTo(sold.kneeMPa!), 2)} MPa or less`
+    ? `One with slope ${sold.slope} would do, with the knee at ${pressure(downTo(sold.kneeMPa!), 2)} or less`
     : 'None that is sold would do: the rear brakes are too strong for the front brakes';
   const fix =
     sold &&
@@ -38,11 +43,11 @@ function others({ bar, master }: Sizing, { kneeFor, barFor }: SizeView) {
 }
 
 /** Where the rear leads: the knee for the valve that is there, within what its adjuster reaches, or what would do. A slope is cut into the metal; a knee is set. */
-export const valveNeeded = sizingRule('valve-needed', (sizing, view) => {
+export const valveNeeded = sizingRule('valve-needed', (sizing, view, { pressure }) => {
   const { rearValve, kneePerTurnMPa, valveSheet } = sizing;
   const { empty, laden, kneeFor, kneeAt } = view;
   if (!empty.rearLeads && !laden.rearLeads) return [];
-  const { would, offered } = others(sizing, view);
+  const { would, offered } = others(sizing, view, pressure);
   if (!rearValve)
     return [
       {
@@ -61,7 +66,7 @@ export const valveNeeded = sizingRule('valve-needed', (sizing, view) => {
         `No setting of a load-sensing valve with slope ${slope} can stop the rear locking first.`,
       );
     const words = (mpa: number): string =>
-      mpa === Infinity ? 'any knee' : `a knee of ${figure(downTo(mpa), 2)} MPa or less`;
+      mpa === Infinity ? 'any knee' : `a knee of ${pressure(downTo(mpa), 2)} or less`;
     return [
       finding(
         `With slope ${slope} it takes ${words(from)} empty and ${words(to)} laden: set the linkage by its maker’s sheet, and test after each change.`,
@@ -73,7 +78,7 @@ export const valveNeeded = sizingRule('valve-needed', (sizing, view) => {
     return none(`No knee of a valve with slope ${slope} can stop the rear locking first.`);
   if (valveSheet && kneeMPa < valveSheet.leastMPa)
     return none(
-      `With slope ${slope} it takes a knee of ${figure(downTo(kneeMPa), 2)} MPa, and the adjuster ends at ${figure(valveSheet.leastMPa, 2)}.`,
+      `With slope ${slope} it takes a knee of ${pressure(downTo(kneeMPa), 2)}, and the adjuster ends at ${pressure(valveSheet.leastMPa, 2)}.`,
     );
   const to = downTo(Math.min(kneeMPa, valveSheet?.mostMPa ?? Infinity));
   const { notches, leastMPa, mostMPa } = valveSheet ?? { notches: null, leastMPa: 0, mostMPa: 0 };
@@ -87,7 +92,7 @@ export const valveNeeded = sizingRule('valve-needed', (sizing, view) => {
   return [
     {
       ...finding(
-        `With slope ${slope} a knee of ${figure(to, 2)} MPa stops the rear locking first, empty and laden, with a tenth in hand${turned}. Change one thing at a time, with a test stop after each.`,
+        `With slope ${slope} a knee of ${pressure(to, 2)} stops the rear locking first, empty and laden, with a tenth in hand${turned}. Change one thing at a time, with a test stop after each.`,
       ),
       fix: set('Set this knee', 'rearValve.kneeMPa', to),
     },
