@@ -69,7 +69,7 @@ describe('Plumb and Size in the browser', () => {
       await page.keyboard.press('Tab');
     };
     await type('-20');
-    await waitText(page, 'fl-size-station .fault', '-20 cannot be used: 1 is the least');
+    await waitText(page, 'fl-size-station .fault', '-20 cannot be used: must be 1 or more');
     expect(await textOf(page, '[data-step=Master]')).toBe(master);
     await type('250');
     await page.waitForFunction(

@@ -87,7 +87,7 @@ test('a caliper is fitted over its disc on both sides, each with its own shims a
   await page.reload({ waitUntil: 'load' });
   await settled(page);
   await pressNamed(page, 'Calipers');
-  await waitText(page, `${left} [data-test=shims]`, '2.5 mm are in');
+  await waitText(page, `${left} [data-test=shims]`, '2.5 mm fitted now');
   await clickOn(page, '[data-test=snags]');
   await waitText(page, 'fl-snag-drawer', 'Only 11 mm of the bolt’s thread engages, and 12 mm must');
   expect(complaints).toEqual([]);
@@ -106,7 +106,7 @@ test('a table of wires is filled from readings, and what is out of range is said
     await type(
       page,
       '[data-wire=signal]',
-      `V ${{ rest: 'at rest', half: 'half braking', full: 'full on' }[test]}`,
+      `V ${{ rest: 'at rest', half: 'half braking', full: 'full braking' }[test]}`,
       volts,
     );
   expect(await textOf(page, '[data-wire=signal] [data-test=volts-half]')).toMatch(/^good/);

@@ -16,7 +16,8 @@ const GAP_PX = 6;
   template: `<button
       #word
       type="button"
-      class="-my-3 inline min-h-tap underline decoration-dotted underline-offset-4 print:no-underline"
+      class="group -my-3 inline min-h-tap focus-visible:outline-none"
+      [class.min-w-tap]="short()"
       [attr.aria-label]="short() ? 'What is ' + entry().term + '?' : null"
       [attr.aria-describedby]="isOpen() ? id : null"
       [attr.data-term]="entry().id"
@@ -24,8 +25,11 @@ const GAP_PX = 6;
       (focus)="open()"
       (blur)="close()"
       (keydown.escape)="escape($event)"
-      [textContent]="short() ? '?' : text() || entry().term"
-    ></button
+    >
+      <span
+        class="rounded-sm underline decoration-dotted underline-offset-4 group-focus-visible:bg-fluid-pale group-focus-visible:outline-2 group-focus-visible:outline-fluid print:no-underline"
+        [textContent]="short() ? '?' : text() || entry().term"
+      ></span></button
     ><span
       #card
       popover="manual"

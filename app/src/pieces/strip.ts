@@ -193,7 +193,7 @@ const FLARE_SHAPES: Record<FlareForm, string> = {
       </svg>
     } @else {
       <p class="flex h-[150px] items-center text-ink-soft" data-test="no-strip">
-        {{ view().fault?.message ?? 'An end of this line joins no port yet, so it has no length.' }}
+        {{ view().fault?.message ?? 'Join both ends to ports to see the length.' }}
       </p>
     }
   `,

@@ -19,7 +19,7 @@ const FAULT_NAMES: Record<TrueFault, string> = {
   'weeping joint': 'Weeping joint',
   'sticking piston': 'Sticking piston',
   'swapped feed': 'Feed and outlet swapped',
-  'shut compensating port': 'Pushrod closes the compensating port',
+  'closed compensating port': 'Pushrod closes the compensating port',
 };
 /** What a look said, in words. */
 const EVIDENCE_WORDS: Partial<Record<keyof Evidence, readonly [yes: string, no: string]>> = {

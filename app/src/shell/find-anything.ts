@@ -6,6 +6,7 @@ import {
   computed,
   inject,
   Injector,
+  output,
   signal,
   viewChild,
 } from '@angular/core';
@@ -92,6 +93,8 @@ export class FindAnything {
   private readonly jump = inject(Jump);
   private readonly dialog = viewChild.required<Dialog>('dialog');
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
+  /** The keys and settings are asked for. */
+  readonly settings = output();
   private readonly explained = viewChild.required<Dialog>('explained');
   private readonly glossary = inject(Glossary);
   protected readonly term = signal<GlossaryEntry | null>(null);
@@ -123,6 +126,11 @@ export class FindAnything {
         kind: 'snag',
         go: () => this.jump.toSnag(snag),
       })),
+      {
+        text: 'Keys and settings: units, theme, shortcuts',
+        kind: 'settings',
+        go: () => this.settings.emit(),
+      },
       ...this.glossary.entries().map((entry) => ({
         text: [entry.term, ...(entry.also ?? [])].join(', '),
         kind: 'term',

@@ -46,29 +46,6 @@ export const KEYS: readonly (readonly [string, string])[] = [
         <h2 class="h2">Keys and settings</h2>
         <button type="button" class="btn" (click)="dialog.close()">Close</button>
       </div>
-      <dl class="mt-3">
-        @for (key of keys; track key[0]) {
-          <div class="flex border-t border-rule py-2">
-            <dt class="w-32 font-mono font-semibold">{{ key[0] }}</dt>
-            <dd>{{ key[1] }}</dd>
-          </div>
-        }
-      </dl>
-      <section class="mt-2 border-t border-rule pt-2" aria-label="First steps">
-        <div class="flex items-center gap-3">
-          <h3 class="mr-auto font-bold">First steps</h3>
-          @if (hints.seen().length) {
-            <button type="button" class="btn" (click)="hints.showAgain()">
-              Show first steps again
-            </button>
-          }
-        </div>
-        <ul class="list-disc pl-5 text-sm">
-          @for (hint of allHints; track hint) {
-            <li>{{ hint }}</li>
-          }
-        </ul>
-      </section>
       <div class="mt-2 flex flex-wrap items-center gap-3 border-t border-rule pt-2">
         <span class="mr-auto">Theme</span>
         <fl-toggle
@@ -112,6 +89,29 @@ export const KEYS: readonly (readonly [string, string])[] = [
         [checked]="keysOf.single()"
         (changed)="keysOf.setSingle($event)"
       />
+      <dl class="mt-2">
+        @for (key of keys; track key[0]) {
+          <div class="flex border-t border-rule py-2">
+            <dt class="w-32 font-mono font-semibold">{{ key[0] }}</dt>
+            <dd>{{ key[1] }}</dd>
+          </div>
+        }
+      </dl>
+      <section class="mt-2 border-t border-rule pt-2" aria-label="First steps">
+        <div class="flex items-center gap-3">
+          <h3 class="mr-auto font-bold">First steps</h3>
+          @if (hints.seen().length) {
+            <button type="button" class="btn" (click)="hints.showAgain()">
+              Show first steps again
+            </button>
+          }
+        </div>
+        <ul class="list-disc pl-5 text-sm">
+          @for (hint of allHints; track hint) {
+            <li>{{ hint }}</li>
+          }
+        </ul>
+      </section>
     </fl-dialog>
   `,
 })

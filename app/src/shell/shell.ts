@@ -235,7 +235,7 @@ function focusHead(from: Element | null): void {
     }
     @defer (when store.interactive()) {
       <fl-snag-drawer #drawer class="print:hidden" />
-      <fl-find-anything #find class="print:hidden" />
+      <fl-find-anything #find class="print:hidden" (settings)="keys.open()" />
       <fl-key-list #keys class="print:hidden" />
     }
   `,

@@ -37,7 +37,7 @@ export class Photos {
   private async keepNow(file: File): Promise<Photo> {
     if (file.size > MOST_BYTES)
       throw new Error(
-        `${file.name} holds ${Math.round(file.size / 1e6)} MB; ${MOST_BYTES / 1e6} is the most.`,
+        `${file.name} holds ${Math.round(file.size / 1e6)} MB; ${MOST_BYTES / 1e6} MB is the limit.`,
       );
     try {
       const { picture, small, widthPx, heightPx } = await this.calls.call('shrink', file);

@@ -84,7 +84,7 @@ export class PlanFiles {
       throw new PlanFileError([
         {
           path: '',
-          message: `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the most.`,
+          message: `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_PLAN_BYTES / 1e6} MB is the limit.`,
         },
       ]);
     return this.keepRead(await this.checks.read(await file.text(), signal));

@@ -20,7 +20,7 @@ export class PlanZips {
       throw new PlanFileError([
         {
           path: '',
-          message: `The file holds ${Math.round(file.size / 1e6)} MB; ${MOST_ZIP_BYTES / 1e6} is the most.`,
+          message: `The file holds ${Math.round(file.size / 1e6)} MB; ${MOST_ZIP_BYTES / 1e6} MB is the limit.`,
         },
       ]);
     const { text, photos } = unzipPlan(new Uint8Array(await file.arrayBuffer()));

@@ -155,7 +155,7 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
           </form>
         </aside>
         <section
-          class="min-w-0 self-start p-5 md:sticky md:top-0 md:max-h-dvh md:overflow-auto"
+          class="min-w-0 self-start p-5 xl:sticky xl:top-0 xl:max-h-dvh xl:overflow-auto"
           aria-label="The task"
         >
           <fl-hints station="fit" />

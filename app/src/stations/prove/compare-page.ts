@@ -36,7 +36,7 @@ import { FileField } from '../../kit/fields/file-field';
         (picked)="open($event[0]!)"
       />
       <button type="button" class="btn min-h-14" [disabled]="!atOpen()" (click)="was.set(atOpen())">
-        As it was opened
+        As opened
       </button>
     </div>
     @if (fault()) {

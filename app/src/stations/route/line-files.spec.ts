@@ -102,7 +102,7 @@ describe('files of the lines', () => {
     await at.give('letter.step', 'Dear aunt');
     expect(fault()).toMatch(/Not a STEP file/);
     await at.give('vast.csv', csv, 25_000_000);
-    expect(fault()).toBe('The file holds 25.0 MB; 20 MB is the most.');
+    expect(fault()).toBe('The file holds 25.0 MB; 20 MB is the limit.');
     expect(at.store.plan()).toBe(before);
   });
 

@@ -225,7 +225,7 @@ export class LineFiles {
     try {
       if (file.size > MOST_BYTES)
         throw new Error(
-          `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_BYTES / 1e6} MB is the most.`,
+          `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_BYTES / 1e6} MB is the limit.`,
         );
       const { readCentreLinesCsv, readTubesStep } = await import('@firm-line/core/shape/formats');
       const text = await file.text();

@@ -33,7 +33,7 @@ import { PlanStore } from '../../session/plan-store';
               <th class="pr-3 text-right font-normal">pedal</th>
               <th class="pr-3 font-normal">flares your tools can make</th>
               <th class="pr-3 font-normal">rust and wear</th>
-              <th class="pr-3 font-normal">where it is allowed</th>
+              <th class="pr-3 font-normal">where allowed</th>
               <th class="text-right font-normal">price</th>
             </tr>
           </thead>
@@ -41,7 +41,7 @@ import { PlanStore } from '../../session/plan-store';
             @for (row of rows(); track row.id) {
               <tr class="border-t border-rule align-top">
                 <td class="py-2 pr-3 font-semibold whitespace-nowrap">
-                  {{ row.name }}{{ row.now ? ', as it is' : '' }}
+                  {{ row.name }}{{ row.now ? ', as planned' : '' }}
                 </td>
                 <td class="py-2 pr-3 text-right font-mono whitespace-nowrap">{{ row.pedal }}</td>
                 <td class="py-2 pr-3">{{ row.flares }}</td>

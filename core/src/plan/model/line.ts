@@ -182,7 +182,7 @@ export const LINE = record<Line>()(
     ),
     cornersMm: told('Corners', list(place, MOST_CORNERS)),
     origin: told(
-      'Where it comes from',
+      'Source of the line',
       oneOf(LINE_ORIGINS, {
         made: 'bent here',
         kept: 'kept from the vehicle',

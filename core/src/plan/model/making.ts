@@ -107,7 +107,7 @@ export const BRACKET = record<Bracket>()(
     ),
     holes: told('Holes', list(BRACKET_HOLE, 50)),
     existing: told('on the vehicle already', flag),
-    held: told('How it is held', text),
+    held: told('Fixing', text),
   },
   { about: { kind: 'bracket', prefix: 'bracket', noun: 'bracket', named: ({ name }) => name } },
 );

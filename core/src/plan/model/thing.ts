@@ -95,7 +95,7 @@ export const THING = record<Thing>()(
     name,
     kind: told('Kind', oneOf(THING_KINDS)),
     shape: told('Shape', SHAPE),
-    nature: told('To a line it is', oneOf(NATURES, NATURE_NAMES)),
+    nature: told('Role', oneOf(NATURES, NATURE_NAMES)),
     keepMm: told('Lines keep from it', number(0, 10_000)),
     holds: told('Lines may be clipped to it', flag),
     surfaceC: told('Surface temperature', nullable(number(-100, 2000))),

@@ -247,7 +247,7 @@ export const CABLE = record<Cable>()(
 export const WIRE = record<Wire>()(
   {
     id,
-    job: told('What it does', oneOf(WIRE_JOBS, WIRE_NAMES)),
+    job: told('Function', oneOf(WIRE_JOBS, WIRE_NAMES)),
     colour: told('Color as found', text),
     terminal: told('Terminal', text),
     volts: told(

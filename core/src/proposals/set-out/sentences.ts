@@ -6,7 +6,13 @@ const ask = (one: Ask): Said => ({ ask: one });
 
 type Sentence = readonly Said[];
 const speed: Sentence = [', top speed', ask('topKmh'), '.'];
-const masses: Sentence = ['It weighs', ask('emptyKg'), 'empty and', ask('ladenKg'), 'laden'];
+const masses: Sentence = [
+  'The vehicle weighs',
+  ask('emptyKg'),
+  'empty and',
+  ask('ladenKg'),
+  'laden',
+];
 const made: Sentence = ['Tube', ask('tube'), ', fluid', ask('fluid'), '.'];
 
 const TRAILER: readonly Sentence[] = [
@@ -22,7 +28,7 @@ const TRAILER: readonly Sentence[] = [
     'tyres.',
   ],
   [
-    'Its rails stand',
+    'The rails are',
     ask('railsOverMm'),
     'apart over their outsides,',
     ask('railHeightMm'),
@@ -32,7 +38,7 @@ const TRAILER: readonly Sentence[] = [
     ask('railUnderMm'),
     'up.',
   ],
-  ['Its wheels have', ask('rear'), '.'],
+  ['The wheels have', ask('rear'), '.'],
   made,
 ];
 
@@ -67,7 +73,7 @@ const AIRCRAFT: readonly Sentence[] = [
 function frameSentence(vehicle: Answers['vehicle']): Sentence {
   if (vehicle === 'space-frame')
     return [
-      'Its lower tubes stand',
+      'The lower tubes are',
       ask('railsOverMm'),
       'apart over their outsides,',
       ask('railHeightMm'),
@@ -76,7 +82,7 @@ function frameSentence(vehicle: Answers['vehicle']): Sentence {
       'up.',
     ];
   return [
-    vehicle === 'unibody' ? 'Its legs and sills stand' : 'The rails stand',
+    vehicle === 'unibody' ? 'The legs and sills are' : 'The rails are',
     ask('railsOverMm'),
     'apart over their outsides,',
     ask('railHeightMm'),
@@ -106,7 +112,7 @@ const onFourWheels = ({ vehicle, job, use }: Answers): readonly Sentence[] => [
     'tyres.',
   ],
   [
-    'It is used',
+    'The vehicle is used',
     ask('use'),
     '.',
     ...masses,

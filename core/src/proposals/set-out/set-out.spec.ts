@@ -48,7 +48,7 @@ describe('a tyre as it is written', () => {
   );
 });
 
-describe.each(VEHICLES)('%s, as it is before anything is said', (vehicle) => {
+describe.each(VEHICLES)('%s, as planned before anything is said', (vehicle) => {
   let plan: Plan;
   beforeAll(() => {
     plan = setOut({ answers: defaultsFor(vehicle), said: [], name: 'New', units: 'metric' }, FRESH);

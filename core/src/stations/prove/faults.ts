@@ -6,7 +6,7 @@ export const CAUSES = [
   'weeping joint',
   'sticking piston',
   'swapped feed',
-  'shut compensating port',
+  'closed compensating port',
   'drums not adjusted',
   'worn cup in the master cylinder',
 ] as const;
@@ -103,7 +103,7 @@ export const READINGS: readonly Reading[] = [
     act: 'Pedal up: turn each wheel by hand',
     minutes: 5,
     of: ({ drags }) => drags,
-    likely: { 'shut compensating port': 0.7, 'sticking piston': 0.85 },
+    likely: { 'closed compensating port': 0.7, 'sticking piston': 0.85 },
     else: 0.04,
   },
   {
@@ -111,7 +111,7 @@ export const READINGS: readonly Reading[] = [
     act: 'Warm the brakes on closed ground, then turn each wheel',
     minutes: 30,
     of: ({ dragsHot }) => dragsHot,
-    likely: { 'shut compensating port': 0.95, 'sticking piston': 0.3 },
+    likely: { 'closed compensating port': 0.95, 'sticking piston': 0.3 },
     else: 0.04,
   },
   {
@@ -120,7 +120,7 @@ export const READINGS: readonly Reading[] = [
     minutes: 2,
     of: ({ fountain }) => fountain,
     likely: {
-      'shut compensating port': 0.03,
+      'closed compensating port': 0.03,
       'swapped feed': 0.95,
       'worn cup in the master cylinder': 0.2,
     },
@@ -160,7 +160,7 @@ const PRIOR: Record<Cause, number> = {
   'flexing hose': 0.1,
   'sticking piston': 0.08,
   'wrong bore': 0.06,
-  'shut compensating port': 0.05,
+  'closed compensating port': 0.05,
   'worn cup in the master cylinder': 0.05,
   'swapped feed': 0.03,
 };

@@ -361,7 +361,7 @@ describe('the fault finder', () => {
   });
   it('common practice: a preloaded pushrod drags hot, a low pedal that pumps up with drums down is the drums', () => {
     expect(findFault({ drags: true, dragsHot: true }).ranked[0]!.cause).toBe(
-      'shut compensating port',
+      'closed compensating port',
     );
     expect(
       findFault({ pumps: true, freePlayMm: 40, drumsUp: false, airCostMm: 2 }).ranked[0]!.cause,

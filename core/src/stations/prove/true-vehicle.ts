@@ -13,7 +13,7 @@ export const TRUE_FAULTS = [
   'weeping joint',
   'sticking piston',
   'swapped feed',
-  'shut compensating port',
+  'closed compensating port',
 ] as const;
 export type TrueFault = (typeof TRUE_FAULTS)[number];
 /**
@@ -119,9 +119,9 @@ export function seen(
     sinks: look(v.leakMlPerS > 0 || (v.fault === 'swapped feed' && random() < 0.4)),
     wet: look(v.leakMlPerS > 0),
     drags: look(
-      v.fault === 'sticking piston' || (v.fault === 'shut compensating port' && random() < 0.7),
+      v.fault === 'sticking piston' || (v.fault === 'closed compensating port' && random() < 0.7),
     ),
-    dragsHot: look(v.fault === 'shut compensating port'),
+    dragsHot: look(v.fault === 'closed compensating port'),
     fountain: look(v.fault === 'swapped feed'),
     pressureRatio:
       v.fault === 'wrong bore' ? (random() < 0.5 ? 0.72 : 1.35) : 1 + 0.08 * (random() - 0.5),
