@@ -171,7 +171,7 @@ export async function benchDrag(frames = 120): Promise<void> {
     await page.waitForSelector('[data-test=plan-row]');
     await openPlan(page, url, 'big', 'measure/vehicle');
     const things = await page.$$eval('fl-vehicle-list [data-thing]', (all) => all.length);
-    await give('[aria-label="Mesh file"]', 'sheet.stl');
+    await give('fl-vehicle-list input[type=file]', 'sheet.stl');
     await page.waitForFunction(
       (n) => document.querySelectorAll('[data-thing]').length > n,
       { timeout: 120_000 },

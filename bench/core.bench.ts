@@ -8,7 +8,7 @@ import { bendTable } from '../core/src/shape/tube/index.ts';
 import { threeLine } from '../core/src/testing/three-line.ts';
 import { bigPlan, demo, gannet, middleMs, randomLines } from './lines.ts';
 
-/** Bend tables of 10,000 random lines beside three's curve classes building and measuring the same centre lines. */
+/** Bend tables of 10,000 random lines beside three's curve classes building and measuring the same center lines. */
 export function benchBends(): void {
   const lines = randomLines(10_000);
   const ours = (): number[] =>

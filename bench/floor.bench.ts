@@ -11,14 +11,14 @@ export function benchFloor(): void {
   const view = viewPlan(plan);
   const first = middleMs(7, () => void tasksOf({ ...view, lines: [...view.lines] }));
   const views = plan.lines
-    .slice(0, 7)
+    .slice(0, 25)
     .map(({ id }, i) =>
       viewPlan(applyEdit(plan, { edit: 'changeLine', with: { id, patch: { title: `t${i}` } } })),
     );
   let i = 0;
-  const after = middleMs(5, () => void tasksOf(views[i++ % 7]!));
+  const after = middleMs(25, () => void tasksOf(views[i++ % 25]!));
   views.forEach((one) => tasksOf(one));
-  const standing = middleMs(5, () => void floorView(views[i++ % 7]!));
+  const standing = middleMs(5, () => void floorView(views[i++ % 25]!));
   const tasks = floorView(view);
   const session = middleMs(
     5,

@@ -86,7 +86,7 @@ function byLibrary(
   };
 }
 
-/** A rope of the same length between the same ends, let hang until it is still: its least radius by three neighbours. */
+/** A rope of the same length between the same ends, let hang until it is still: its least radius by three neighbors. */
 function byRope(lengthMm: number, a: Clamp, b: Clamp): number {
   const count = 40;
   const step = lengthMm / count;

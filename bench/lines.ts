@@ -7,7 +7,7 @@ import { unbend } from '../core/src/shape/tube/index.ts';
 import type { Vec3 } from '../core/src/lib/vec/index.ts';
 import { ROOT } from '../e2e/browser.ts';
 
-/** Centre lines of 8 corners with radius 15 that can be bent. */
+/** Center lines of 8 corners with radius 15 that can be bent. */
 export function randomLines(count: number): Vec3[][] {
   const next = seeded(7);
   const between = (low: number, high: number): number => low + next() * (high - low);

@@ -177,7 +177,7 @@ function exhaustive({ lengthMm, maxSpanMm, endMm, forbiddenMm = [] }: ClipLimits
   return 0;
 }
 
-/** Clips beside an exhaustive search on short lines, and on six metres of tube. */
+/** Clips beside an exhaustive search on short lines, and on six meters of tube. */
 export function benchClips(): void {
   const next = seeded(5);
   const tens = (most: number): number => 10 * (1 + Math.floor(next() * (most / 10)));

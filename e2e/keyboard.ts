@@ -52,21 +52,19 @@ export async function pressNamed(page: Page, name: string): Promise<void> {
   // A panel that is loaded on demand may still be on its way.
   await page
     .waitForFunction(
-      (text) =>
-        [...document.querySelectorAll('button, summary, fl-page-nav a')].some(
-          (b) => b.textContent!.trim() === text,
-        ),
+      (text) => {
+        const button = [
+          ...document.querySelectorAll<HTMLElement>('button, summary, fl-page-nav a'),
+        ].find((b) => b.textContent!.trim() === text);
+        button?.click();
+        return button !== undefined;
+      },
       { polling: 100, timeout: 30_000 },
       name,
     )
-    .catch(() => undefined);
-  await page.evaluate((text) => {
-    const button = [
-      ...document.querySelectorAll<HTMLElement>('button, summary, fl-page-nav a'),
-    ].find((b) => b.textContent!.trim() === text);
-    if (!button) throw new Error(`No button says ${text}`);
-    button.click();
-  }, name);
+    .catch(() => {
+      throw new Error(`No button says ${name}`);
+    });
   await page.waitForFunction(
     (text) => {
       const link = [...document.querySelectorAll('fl-page-nav a')].find(

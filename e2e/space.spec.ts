@@ -17,8 +17,8 @@ const drawn = (page: Page): Promise<unknown> =>
   );
 const moves = (page: Page): Promise<string[]> =>
   page.$$eval('[data-test=move]', (rows) => rows.map((row) => (row as HTMLInputElement).value));
-/** How many different colours the canvas shows: one for a picture that was never drawn. */
-const colours = (page: Page): Promise<number> =>
+/** How many different colors the canvas shows: one for a picture that was never drawn. */
+const colors = (page: Page): Promise<number> =>
   page.$eval('[data-test=space]', (canvas) => {
     const copy = document.createElement('canvas');
     [copy.width, copy.height] = [200, 120];
@@ -33,7 +33,7 @@ describe('Route in space', () => {
     await openPlan(page, run.server.url, 'gannet', 'route');
     await page.click('[data-line="line-r1"]');
     await drawn(page);
-    expect(await colours(page)).toBeGreaterThan(30);
+    expect(await colors(page)).toBeGreaterThan(30);
     await pressNamed(page, 'Above');
     await page.waitForFunction(
       () => document.querySelector('button[aria-pressed=true]')?.textContent?.trim() === 'Above',
@@ -106,7 +106,7 @@ describe('Route in space', () => {
     expect(complaints).toEqual([]);
   });
 
-  test('drawings and files are handed out, and centre lines are read back or refused', async () => {
+  test('drawings and files are handed out, and center lines are read back or refused', async () => {
     const { page, complaints } = await watch(run.browser, run.server.url);
     const folder = mkdtempSync(join(tmpdir(), 'firm-line-files-'));
     const client = await page.createCDPSession();
@@ -169,7 +169,7 @@ describe('Route in space', () => {
     const give = async (name: string, text: string): Promise<void> => {
       writeFileSync(join(folder, name), text);
       await (
-        (await page.$('[aria-label="Mesh file"]')) as ElementHandle<HTMLInputElement>
+        (await page.$('fl-vehicle-list input[type=file]')) as ElementHandle<HTMLInputElement>
       ).uploadFile(join(folder, name));
     };
     const things = (): Promise<number> => page.$$eval('[data-thing]', (all) => all.length);

@@ -16,7 +16,7 @@ describe('the whole way, by keyboard alone', () => {
     await page.waitForSelector('fl-place-list');
     await settled(page);
 
-    // Four datums, three typed in millimetres and one as a tape in inches reads it.
+    // Four datums, three typed in millimeters and one as a tape in inches reads it.
     const datums = [
       ['0', '-400', '500'],
       ['0', '400', '500'],

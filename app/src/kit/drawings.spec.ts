@@ -68,7 +68,7 @@ describe('card, strip and flat views of one line', () => {
     );
   });
 
-  test('grids stand on round millimetres, or on whole inches and feet', () => {
+  test('grids stand on round millimeters, or on whole inches and feet', () => {
     for (const width of [300, 600, 1200, 3000]) {
       const size = { width, height: 400 };
       const { gridMm } = projectFlat(placesOf(view), size, 'inch');

@@ -26,7 +26,7 @@ const PAD_MM = 60;
 const TALL = 1.25;
 const GRID_PX = 60;
 const IN_MM = 25.4;
-/** Steps of a grid: round millimetres, or whole inches and feet. */
+/** Steps of a grid: round millimeters, or whole inches and feet. */
 const GRIDS: Record<UnitSystem, readonly number[]> = {
   metric: [100, 250, 500, 1000, 2500, 5000, 10_000, 25_000],
   inch: [1, 2, 6, 12, 24, 48, 120, 240, 1200].map((inches) => inches * IN_MM),

@@ -7,7 +7,7 @@ export const LEVEL_WORDS: Record<Level, string> = {
   note: 'Note',
 };
 
-/** The sign of a snag's level: an octagon, a triangle or a disc, so that colour never stands alone. */
+/** The sign of a snag's level: an octagon, a triangle or a disc, so that color never stands alone. */
 @Component({
   selector: 'fl-level-sign',
   changeDetection: ChangeDetectionStrategy.OnPush,

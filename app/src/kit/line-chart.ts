@@ -27,10 +27,10 @@ Chart.register(Filler, LineController, LineElement, PointElement, LinearScale, L
 export interface ChartLine {
   readonly name: string;
   readonly points: readonly Point[];
-  /** Name of a colour token. */
+  /** Name of a color token. */
   readonly ink: 'copper' | 'fluid' | 'slate' | 'ink' | 'stop' | 'caution';
   readonly dashed?: boolean;
-  /** What lies under it down to the line before (or to nothing) is filled in its pale colour. */
+  /** What lies under it down to the line before (or to nothing) is filled in its pale color. */
   readonly filled?: boolean;
   /** Drawn as single points rather than as a line. */
   readonly dots?: boolean;
@@ -51,7 +51,7 @@ const dotsOf = ({
       ? { pointRadius: 2, pointBorderWidth: 0, pointStyle: 'rect' }
       : { pointRadius: 6 };
 
-/** Lines over two plain axes. Colours come from the tokens; names and dashes say the same without colour. */
+/** Lines over two plain axes. Colors come from the tokens; names and dashes say the same without color. */
 @Component({
   selector: 'fl-line-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,

@@ -14,13 +14,13 @@ import { hull } from './hull';
 
 const ROUND = 16;
 const SIDES = [-1, 1] as const;
-const ring = (centre: Vec3, axis: Vec3, radiusMm: number): Vec3[] => {
+const ring = (center: Vec3, axis: Vec3, radiusMm: number): Vec3[] => {
   const a = squareTo(axis);
   const b = cross(axis, a);
   return Array.from({ length: ROUND }, (_, i) => {
     const turn = (2 * Math.PI * i) / ROUND;
     return add(
-      addScaled(centre, a, radiusMm * Math.cos(turn)),
+      addScaled(center, a, radiusMm * Math.cos(turn)),
       scale(b, radiusMm * Math.sin(turn)),
     );
   });
@@ -32,13 +32,13 @@ function pointsOf(solid: Solid): Vec3[] {
     const corner = (signs: readonly number[]): Vec3 =>
       solid.axes.reduce<Vec3>(
         (at, axis, i) => addScaled(at, axis, signs[i]! * solid.half[i]!),
-        solid.centre,
+        solid.center,
       );
     return SIDES.flatMap((a) => SIDES.flatMap((b) => SIDES.map((c) => corner([a, b, c]))));
   }
   if (solid.kind === 'drum') {
-    const { centre, axis, radiusMm, halfMm } = solid;
-    return [-halfMm, halfMm].flatMap((off) => ring(addScaled(centre, axis, off), axis, radiusMm));
+    const { center, axis, radiusMm, halfMm } = solid;
+    return [-halfMm, halfMm].flatMap((off) => ring(addScaled(center, axis, off), axis, radiusMm));
   }
   const along = unit(sub(solid.to, solid.from)) ?? [1, 0, 0];
   return [solid.from, solid.to].flatMap((at) => ring(at, along, solid.radiusMm));

@@ -114,7 +114,7 @@ export class SeatDrill {
     this.seat.set(null);
     this.answered.set(false);
   }
-  /** Before the answer the chosen stands out; after it, the right one and a wrong choice do, by colour and by a sign. */
+  /** Before the answer the chosen stands out; after it, the right one and a wrong choice do, by color and by a sign. */
   protected look(chosen: boolean, right: boolean): string {
     if (!this.answered()) return chosen ? 'btn-dark' : 'btn';
     return right

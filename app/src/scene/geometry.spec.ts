@@ -30,7 +30,7 @@ describe('tubes as triangles', () => {
     [300, 200, 0],
     [300, 200, 150],
   ];
-  test('every corner of a ring lies a radius off the centre line, its normal straight out', () => {
+  test('every corner of a ring lies a radius off the center line, its normal straight out', () => {
     const made = tubesGeometry([{ points: path, radiusMm: 5 }]);
     const [at, out] = [made.getAttribute('position'), made.getAttribute('normal')];
     expect(at.count).toBe(4 * 8);

@@ -251,7 +251,7 @@ export class SpaceView {
       });
     });
   }
-  /** A change of theme redraws the scene in its own colours. */
+  /** A change of theme redraws the scene in its own colors. */
   private followTheme(): void {
     let dark = this.theme.isDark();
     effect(() => {

@@ -15,7 +15,7 @@ import {
   Vector3,
   type Object3D,
 } from 'three';
-import { token } from './colours';
+import { token } from './colors';
 
 export const vector = (v: Vec3): Vector3 => new Vector3(v[0], v[1], v[2]);
 export const plain = (v: Vector3): Vec3 => [v.x, v.y, v.z];

@@ -23,7 +23,7 @@ import {
   WebGLRenderer,
 } from 'three';
 import { OrbitControls } from 'three/addons/controls/OrbitControls.js';
-import { forgetColours, LOOKS, token } from './colours';
+import { forgetColors, LOOKS, token } from './colors';
 import { thingsGeometry } from './thing-geometry';
 import { tubesGeometry } from './tube-geometry';
 import { type TubeShown, type HoseShown, type ChosenShown, type Look, EYES } from './stage-shown';
@@ -129,7 +129,7 @@ export class Stage {
       clear(group);
     for (const material of made.values()) material.dispose();
     made.clear();
-    forgetColours();
+    forgetColors();
     this.renderer.dispose();
   }
 

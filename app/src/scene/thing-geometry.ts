@@ -24,14 +24,14 @@ const placed = (geometry: BufferGeometry, at: Vector3, axis: Vector3): BufferGeo
 function solidGeometry(solid: Solid): BufferGeometry {
   if (solid.kind === 'box') {
     const [a, b, c] = solid.axes.map(vector) as [Vector3, Vector3, Vector3];
-    const turn = new Matrix4().makeBasis(a, b, c).setPosition(vector(solid.centre));
+    const turn = new Matrix4().makeBasis(a, b, c).setPosition(vector(solid.center));
     return new BoxGeometry(
       ...(solid.half.map((half) => 2 * half) as [number, number, number]),
     ).applyMatrix4(turn);
   }
   if (solid.kind === 'drum') {
     const drum = new CylinderGeometry(solid.radiusMm, solid.radiusMm, 2 * solid.halfMm, 40);
-    return placed(drum, vector(solid.centre), vector(solid.axis));
+    return placed(drum, vector(solid.center), vector(solid.axis));
   }
   const [from, to] = [vector(solid.from), vector(solid.to)];
   const rod = new CapsuleGeometry(solid.radiusMm, from.distanceTo(to), 6, 16);

@@ -18,7 +18,7 @@ function frames(points: readonly Vec3[]): { at: Vec3; across: Vec3; up: Vec3 }[]
   });
 }
 
-/** A tube round a centre line given as points, as one geometry; several tubes go into one. */
+/** A tube round a center line given as points, as one geometry; several tubes go into one. */
 export function tubesGeometry(
   tubes: readonly { readonly points: readonly Vec3[]; readonly radiusMm: number }[],
 ): BufferGeometry {

@@ -59,13 +59,13 @@ describe('the shell', () => {
       await at.fixture.whenStable();
     };
     await choose('pressure', 'bar');
-    await choose('force', 'kgf');
-    expect(at.store.shownUnits()).toMatchObject({ pressure: 'bar', force: 'kgf', speed: 'km/h' });
+    await choose('force', 'N');
+    expect(at.store.shownUnits()).toMatchObject({ pressure: 'bar', force: 'N', speed: 'km/h' });
     expect(at.store.quantities().pressure(7)).toBe('70 bar');
     await at.key('u');
-    expect(at.store.shownUnits()).toMatchObject({ pressure: 'bar', force: 'kgf', speed: 'km/h' });
+    expect(at.store.shownUnits()).toMatchObject({ pressure: 'bar', force: 'N', speed: 'km/h' });
     await at.key('z', { ctrlKey: true });
-    expect(at.store.shownUnits()).toMatchObject({ pressure: 'bar', force: 'kgf' });
+    expect(at.store.shownUnits()).toMatchObject({ pressure: 'bar', force: 'N' });
   });
 
   test('a term of the glossary is found, and its card shown', async () => {

@@ -125,13 +125,13 @@ describe('Size', () => {
     )!;
     const before = at.store.plan();
     await at.type(share.querySelector('input')!, '0');
-    expect(at.texts('.fault')[0]).toMatch(/0 cannot be used/);
+    expect(at.texts('.fault')[0]).toMatch(/0 cannot be used: must be 0\.1 or more/);
     expect(at.store.plan()).toBe(before);
   });
 
   test('the valve that is offered tames the rear; a guess stays marked until it is confirmed', async () => {
     const at = await station('size', 'z3');
-    expect(at.root.textContent).toMatch(/The rear leads from z 0\.68/);
+    expect(at.root.textContent).toMatch(/The rear locks first from z 0\.68/);
     await at.click(
       [...at.root.querySelectorAll<HTMLElement>('fl-snag-row button')].find((b) =>
         b.textContent!.includes('Try this valve'),

@@ -71,7 +71,7 @@ describe('meshes brought in', () => {
     [
       'refused',
       { kind: 'failed', failure: { name: 'Error', message: 'body.stl: it has no triangles.' } },
-      /it has no triangles/,
+      /^body\.stl: it has no triangles\.$/,
     ],
     ['lost with its worker', null, /^Reading body\.stl stopped; try again\.$/],
   ])(

@@ -64,7 +64,7 @@ interface Subjects {
   line: [line: LineView];
   /** Both ends of each line. */
   end: [line: LineView, end: 'a' | 'b'];
-  /** Each line that has a centre line, among the things of the vehicle. */
+  /** Each line that has a center line, among the things of the vehicle. */
   space: [line: LineView, space: LineSpace];
   /** Each end of a line or a hose that is joined. */
   joined: [end: JointEnd];

@@ -58,11 +58,15 @@ describe('the joint at the end of a hose', () => {
       work({ sealant: 'tape' }),
       /^stop sealant-misplaced H1, end B: Tape must not be used here/,
     ],
-    ['a torque too high', work({ torqueNm: 60 }), /60 N·m looks wrong for M10x1/],
+    [
+      'a torque too high',
+      work({ torqueNm: 60 }),
+      /^caution torque-unlikely H1, end B: 60 N·m looks wrong for M10x1/,
+    ],
   ])('with %s is told', (_, on, told) => {
     expect(words(on)).toEqual([expect.stringMatching(told)]);
   });
-  // Common practice: eyes and crushed washers (1.4 mm) off the bolt; 0.8 of a diameter in steel, 1.5 in aluminium; by hand for M10.
+  // Common practice: eyes and crushed washers (1.4 mm) off the bolt; 0.8 of a diameter in steel, 1.5 in aluminum; by hand for M10.
   test.each<[string, HoseEnd['bolt'], number, string[]]>([
     [
       '24 mm, one eye of 9',

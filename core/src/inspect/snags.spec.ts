@@ -358,7 +358,7 @@ describe('each rule against a plan spoilt for it', () => {
         port('port-master-front', { residualMPa: 0.0138 }),
       ],
       'caution',
-      /The fluid stands above Front left, so fluid cannot drain back/,
+      /The fluid stands above Front left, so fluid cannot drain back\. The residual valve of 2 psi/,
     ],
     [
       'level-unknown',
@@ -563,7 +563,7 @@ describe('each rule against a plan spoilt for it', () => {
 
 describe('a tube that runs straight from seat to seat', () => {
   const dunlin = demo('dunlin');
-  /** T4 of so many millimetres: its far port moved along it. */
+  /** T4 of so many millimeters: its far port moved along it. */
   const long = (mm: number): Snag[] => {
     const { portId } = dunlin.lines.find((line) => line.name === 'T4')!.ends.b;
     const part = dunlin.parts.find(({ ports }) => ports.some((port) => port.id === portId))!;

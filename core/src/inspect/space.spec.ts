@@ -354,7 +354,7 @@ describe('each rule of space against a vehicle spoilt for it', () => {
     }
   });
 
-  test('a mesh drawn in meters is seen by its size, and taken as metres its own distance counts', () => {
+  test('a mesh drawn in meters is seen by its size, and taken as meters its own distance counts', () => {
     // A slab 0.4 long whose face stands at y -0.3.
     const nearest = (
       from: Vec3,

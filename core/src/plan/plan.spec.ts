@@ -41,7 +41,7 @@ describe('reading and writing a plan file', () => {
   test('what is written reads back the same, unknown fields kept', () => {
     const withMore = {
       ...gannet(),
-      colourOfTheVan: 'grey',
+      colourOfTheVan: 'gray',
       lines: gannet().lines.map((l) => ({ ...l, sleeved: true })),
     } as Plan;
     expect(readPlan(writePlan(withMore))).toEqual(withMore);

@@ -44,8 +44,8 @@ function formed(card: Card, iron: Iron, read: Reading, readDeg: Reading): Formed
 /** From one tangent point to the next on an arc that turns `along` about `plane`. */
 const round = (at: Vec3, along: Vec3, plane: Vec3, { arcMm, gotDeg }: Formed): Vec3 => {
   const r = arcMm / ((gotDeg * Math.PI) / 180);
-  const centre = addScaled(at, cross(plane, along), r);
-  return add(centre, rotate(sub(at, centre), plane, gotDeg));
+  const center = addScaled(at, cross(plane, along), r);
+  return add(center, rotate(sub(at, center), plane, gotDeg));
 };
 
 export interface MadeTube {

@@ -4,7 +4,7 @@ import type { Vec3 } from '../lib/vec/index.ts';
 /** A circular arc as a curve of the `three` library: the library measures it by its own chords. */
 class Arc3 extends Curve<Vector3> {
   constructor(
-    readonly centre: Vector3,
+    readonly center: Vector3,
     readonly arm: Vector3,
     readonly axis: Vector3,
     readonly angle: number,
@@ -15,11 +15,11 @@ class Arc3 extends Curve<Vector3> {
     return target
       .copy(this.arm)
       .applyAxisAngle(this.axis, this.angle * t)
-      .add(this.centre);
+      .add(this.center);
   }
 }
 
-/** The centre line of corner points with one radius, built of `three`'s curves only, for comparison. */
+/** The center line of corner points with one radius, built of `three`'s curves only, for comparison. */
 export function threeLine(nodesMm: readonly Vec3[], clrMm: number): CurvePath<Vector3> {
   const nodes = nodesMm.map((n) => new Vector3(...n));
   const path = new CurvePath<Vector3>();
@@ -33,9 +33,9 @@ export function threeLine(nodesMm: readonly Vec3[], clrMm: number): CurvePath<Ve
     const tangent = clrMm * Math.tan(angle / 2);
     const start = nodes[i]!.clone().addScaledVector(wayIn, -tangent);
     const axis = wayIn.clone().cross(wayOut).normalize();
-    const centre = start.clone().addScaledVector(axis.clone().cross(wayIn), clrMm);
+    const center = start.clone().addScaledVector(axis.clone().cross(wayIn), clrMm);
     path.add(straight(at, start));
-    path.add(new Arc3(centre, start.clone().sub(centre), axis, angle));
+    path.add(new Arc3(center, start.clone().sub(center), axis, angle));
     at = nodes[i]!.clone().addScaledVector(wayOut, tangent);
   }
   path.add(straight(at, nodes[nodes.length - 1]!));

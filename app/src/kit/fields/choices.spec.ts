@@ -130,8 +130,8 @@ describe('a figure that may not be known', () => {
   });
   test.each([
     ['play', 'some', /cannot be read/],
-    ['play', '60', /^60 cannot be used/],
-    ['rated', '0.5', /^0\.5 cannot be used/],
+    ['play', '60', /^60 cannot be used: must be 50 mm or less\.$/],
+    ['rated', '0.5', /^0\.5 cannot be used: must be 1 or more\.$/],
     ['rated', '1e3', /^"1e3" is not a number\.$/],
   ] as const)('%s of "%s" is said and not taken', async (which, text, sentence) => {
     const at = await host(`m-${text}`);

@@ -19,15 +19,12 @@ import { booleanAttribute, ChangeDetectionStrategy, Component, input, output } f
         [multiple]="multiple()"
         [disabled]="disabled()"
         [attr.capture]="camera() ? 'environment' : null"
-        [attr.aria-label]="hint() || null"
         (change)="take(field)"
     /></label>
   `,
 })
 export class FileField {
   readonly label = input.required<string>();
-  /** What it is called to those who hear it, where the label alone says too little. */
-  readonly hint = input('');
   readonly accept = input.required<string>();
   readonly look = input('');
   readonly multiple = input(false, { transform: booleanAttribute });

@@ -32,7 +32,7 @@ export class OptionalNumberField {
   readonly bare = input(false);
   readonly hint = input('');
   readonly unit = input<'length' | 'number'>('number');
-  /** Of a length in millimetres: places behind the point. */
+  /** Of a length in millimeters: places behind the point. */
   readonly digits = input(1);
   /** What an empty field means. */
   readonly none = input('not known');

@@ -38,7 +38,7 @@ describe('the order on the maker’s sheet', () => {
     await at.type(at.one<HTMLInputElement>('fl-number-field input'), '8');
     expect(at.texts('[data-buy=Brakes]')).toEqual(['2 L']);
     await at.choose(at.one<HTMLSelectElement>('#fluid'), 'DOT 5 silicone');
-    expect(at.root.textContent).toMatch(/mixes with nothing/);
+    expect(at.root.textContent).toMatch(/mixes with nothing; color proves nothing/);
   });
 
   test('amounts follow the units of the plan', async () => {

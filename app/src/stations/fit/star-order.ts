@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { starOrder } from '@firm-line/core/stations/fit/tasks';
 
-/** Bolts round their centre, numbered in the order in which they are drawn up; each is tapped as it is marked. */
+/** Bolts round their center, numbered in the order in which they are drawn up; each is tapped as it is marked. */
 @Component({
   selector: 'fl-star-order',
   changeDetection: ChangeDetectionStrategy.OnPush,

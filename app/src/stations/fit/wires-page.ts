@@ -17,7 +17,7 @@ import { FieldOf } from '../../kit/fields/field';
 
 const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: null };
 
-/** Wires of a trailer's actuator: what each does, its colour and terminal as found, and what it reads. */
+/** Wires of a trailer's actuator: what each does, its color and terminal as found, and what it reads. */
 @Component({
   selector: 'fl-wires-page',
   imports: [EmptyState, FieldOf, OptionalNumberField],

@@ -93,7 +93,7 @@ describe('the gauge on a vernier with a data output', () => {
   test.each([
     ['9.9', '-1', /"-1" is not a pitch/],
     ['9.9', '1 mm mm', /Enter 1\.0 for mm, or 24 tpi/],
-    ['ten', '1.0', /\\"ten\\" is not a diameter/],
+    ['ten', '1.0', /"ten" is not a diameter/],
   ])('%s and %s are asked about', async (diameter, pitch, sentence) => {
     const at = await gauge('male');
     await at.type(at.diameter, diameter);

@@ -35,7 +35,7 @@ describe('my bench', () => {
     const at = await station('make', 'b2');
     const before = at.store.plan();
     await at.type(field(at, 'After springback in test 1'), '40');
-    expect(at.texts('fl-bench-panel .fault')[0]).toMatch(/40 cannot be used/);
+    expect(at.texts('fl-bench-panel .fault')[0]).toMatch(/40 cannot be used: must be 32 or less/);
     expect(at.store.plan()).toBe(before);
   });
 

@@ -16,7 +16,7 @@ import { TurnDial } from '../../kit/turn-dial';
         <tr>
           <th class="py-1 pr-3 font-normal">Bend</th>
           <th class="pr-3 font-normal">Mark<br />from cut end A</th>
-          <th class="pr-3 font-normal">Turn<br />bender · tube</th>
+          <th class="pr-3 font-normal">Rotation<br />bender · tube</th>
           <th class="pr-3 font-normal">Dial<br />for angle</th>
           <th class="pr-3 font-normal">End {{ tapeEnd() }} square to<br />new straight</th>
           <th class="pr-3 font-normal">End {{ tapeEnd() }}<br />over the bench</th>

@@ -269,7 +269,7 @@ export class CardPage {
     const name = (start: BendOrder['start']): string =>
       typeof start === 'number' ? `from bend ${start + 1} outwards` : `from ${start.toUpperCase()}`;
     const tried = order.tried.map(
-      ({ start, hit }) => `${name(start)} it meets ${hit.what} at bend ${hit.bend + 1}`,
+      ({ start, hit }) => `${name(start)} it hits ${hit.what} at bend ${hit.bend + 1}`,
     );
     const around =
       order.sequence.some(({ clamped }) => clamped !== order.sequence[0]!.clamped) &&

@@ -15,12 +15,12 @@ const pageOf = async (at: At, name: string): Promise<void> => {
 describe('the card', () => {
   test('says which way round it is bent', async () => {
     const at = await station('make', 'mk1');
-    expect(at.texts('[data-test=order]')[0]).toMatch(/^Bend from A/);
+    expect(at.texts('[data-test=order]')[0]).toMatch(/^Bend from A: clear through the whole bend/);
   });
   test('says why not, and which bend wants another way', async () => {
     const at = await station('make', 'mk2', 'line-f2');
     expect(at.texts('[data-test=order]')[0]).toMatch(
-      /^No bend order is clear: from A it meets the bender’s body at bend 3/,
+      /^No bend order is clear: from A it hits the bender’s body at bend 3/,
     );
   });
 

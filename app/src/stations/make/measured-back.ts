@@ -75,7 +75,7 @@ const FIELDS = [
           </div>
           <div class="mt-2 flex flex-wrap gap-2">
             <button type="button" class="btn-main" [disabled]="!complete()" (click)="take()">
-              Take the reading of bend {{ about.bend + 1 }}
+              Save the reading of bend {{ about.bend + 1 }}
             </button>
           </div>
         }

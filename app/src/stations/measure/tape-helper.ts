@@ -23,8 +23,8 @@ const PICTURE = 132;
         >
           @for (ray of rays(); track ray.name) {
             <line
-              [attr.x1]="centre"
-              [attr.y1]="centre"
+              [attr.x1]="center"
+              [attr.y1]="center"
               [attr.x2]="ray.x"
               [attr.y2]="ray.y"
               [class]="ray.taken ? 'stroke-ink' : 'stroke-fluid'"
@@ -43,8 +43,8 @@ const PICTURE = 132;
             </text>
           }
           <rect
-            [attr.x]="centre - 5"
-            [attr.y]="centre - 5"
+            [attr.x]="center - 5"
+            [attr.y]="center - 5"
             width="10"
             height="10"
             class="fill-ink"
@@ -73,7 +73,7 @@ export class TapeHelper {
   readonly from = input.required<readonly string[]>();
   readonly taken = output<readonly string[]>();
   protected readonly px = PICTURE;
-  protected readonly centre = PICTURE / 2;
+  protected readonly center = PICTURE / 2;
 
   protected readonly hooks = computed((): readonly (Hook & { readonly name: string })[] => {
     const { points } = this.store.view();
@@ -125,12 +125,12 @@ export class TapeHelper {
     return shown.map(({ one, taken }) => {
       const [dx, dy] = [one.atMm[1] - y, one.atMm[0] - x];
       const long = Math.hypot(dx, dy) || 1;
-      const r = this.centre - 14;
+      const r = this.center - 14;
       return {
         name: one.name,
         taken,
-        x: this.centre + (dx / long) * r,
-        y: this.centre + (dy / long) * r,
+        x: this.center + (dx / long) * r,
+        y: this.center + (dy / long) * r,
       };
     });
   });

@@ -195,7 +195,7 @@ export class ThingDetail {
           { name: 'upper corner', path: 'maxMm', index: 1, at: shape.maxMm },
         ];
       if (shape.kind === 'wheel')
-        return [{ name: 'centre', path: 'centreMm', index: 0, at: shape.centreMm }];
+        return [{ name: 'center', path: 'centreMm', index: 0, at: shape.centreMm }];
       return shape.kind === 'mesh'
         ? [{ name: 'moved by', path: 'atMm', index: 0, at: shape.atMm }]
         : [];

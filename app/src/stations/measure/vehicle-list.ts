@@ -50,8 +50,7 @@ const DRAWN_KINDS = THING_KINDS.filter((kind) => kind !== 'mesh');
           <option value="1000">in meters</option>
         </select>
         <fl-file-field
-          [label]="reading() ? 'Reading…' : 'Choose file'"
-          hint="Mesh file"
+          [label]="reading() ? 'Reading…' : 'Choose mesh file'"
           accept=".glb,.gltf,.stl,.obj"
           [disabled]="reading()"
           (picked)="bring($event[0]!, +units.value)"

@@ -64,7 +64,7 @@ import { ProveFacade } from './prove-facade';
             label="Distance by run, before and after"
             [lines]="lines()"
             xName="run"
-            yName="metres"
+            yName="meters"
           />
         }
         @if (rough()) {

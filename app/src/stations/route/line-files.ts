@@ -24,7 +24,7 @@ function fromEndA(nodesMm: readonly Vec3[], { ports, nodesMm: own }: LineView): 
     : [...nodesMm].reverse();
 }
 
-/** Drawings and files of the lines: flat views and brackets, centre lines, tubes; and the views printed to scale. */
+/** Drawings and files of the lines: flat views and brackets, center lines, tubes; and the views printed to scale. */
 @Component({
   selector: 'fl-line-files',
   imports: [FileField, Disclosure],
@@ -211,12 +211,12 @@ export class LineFiles {
     saveFile(`${this.name()}-tubes.step`, tubesStep(tubes, new Date().toISOString()), 'model/step');
   }
   protected async csv(): Promise<void> {
-    const { centreLinesCsv } = await import('@firm-line/core/shape/formats');
+    const { centerLinesCsv } = await import('@firm-line/core/shape/formats');
     const lines = this.store
       .view()
       .lines.filter((line) => line.nodesMm.length > 1)
       .map((line) => ({ name: line.line.name, nodesMm: line.nodesMm }));
-    saveFile(`${this.name()}-lines.csv`, centreLinesCsv(lines), 'text/csv');
+    saveFile(`${this.name()}-lines.csv`, centerLinesCsv(lines), 'text/csv');
   }
 
   /** Corners of lines that this plan has by the same name; ends stay at their ports. Nothing is taken where one of them is not known. */
@@ -227,11 +227,11 @@ export class LineFiles {
         throw new Error(
           `The file holds ${(file.size / 1e6).toFixed(1)} MB; ${MOST_BYTES / 1e6} MB is the limit.`,
         );
-      const { readCentreLinesCsv, readTubesStep } = await import('@firm-line/core/shape/formats');
+      const { readCenterLinesCsv, readTubesStep } = await import('@firm-line/core/shape/formats');
       const text = await file.text();
       const read = /\.(step|stp)$/i.test(file.name)
         ? readTubesStep(text)
-        : readCentreLinesCsv(text);
+        : readCenterLinesCsv(text);
       const calls = read.map(({ name, nodesMm }) => {
         const view = this.store.view().lines.find(({ line }) => line.name === name);
         if (!view)

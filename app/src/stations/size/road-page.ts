@@ -110,7 +110,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
                   <tr class="border-t border-rule">
                     <td class="py-1">{{ row.name }}</td>
                     <td class="text-right font-mono">{{ row.z }}</td>
-                    <td class="text-right font-mono">{{ row.metres }}</td>
+                    <td class="text-right font-mono">{{ row.meters }}</td>
                     <td class="text-right font-mono">{{ row.limit }}</td>
                     <td class="pl-4">{{ row.pedal }}</td>
                   </tr>
@@ -129,7 +129,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
             </section>
           }
           <section class="card p-4" aria-label="What if">
-            <h2 class="h2">What one change would do</h2>
+            <h2 class="h2">Effect of one change</h2>
             <ul>
               @for (change of changes(); track change.what) {
                 <li class="flex flex-wrap gap-x-4 border-t border-rule py-1">
@@ -215,7 +215,7 @@ export class RoadPage {
         ? 'Front and rear never use equal grip.'
         : `Equal grip at z ${figure(size.balancePointZ, 2)}.`;
     const lead = rearLeads
-      ? `The rear leads from z ${figure(rearLeads.fromZ, 2)} to ${figure(rearLeads.toZ, 2)}.`
+      ? `The rear locks first from z ${figure(rearLeads.fromZ, 2)} to ${figure(rearLeads.toZ, 2)}.`
       : `The rear stays behind the front from z ${balance.fromZ} to ${balance.toZ}.`;
     const source = limits
       ? ` Dashed limit: z = 0.1 + ${balance.rise}·(k − 0.2), ${balance.source}.`
@@ -224,14 +224,14 @@ export class RoadPage {
   });
   protected readonly stops = computed(() => {
     const { usableZ, stopM, limits, fromKmh, failed, reserve, size, input } = this.now()!;
-    const metres = (m: number): string => (Number.isFinite(m) ? figure(m, 0) : '–');
+    const meters = (m: number): string => (Number.isFinite(m) ? figure(m, 0) : '–');
     const failedRow = (left: Failure) => {
       const speed = limits?.residual.fromKmh ?? fromKmh;
       return {
         name: `${left.failed} failed, ${this.force(left.footN)}${speed === fromKmh ? '' : `, from ${this.speed(speed)}`}`,
         z: `${figure(left.z, 2)}${left.locks ? ', at its grip' : ''}`,
-        metres: metres(stoppingM(speed, left.z, limits?.buildUpS)),
-        limit: limits ? metres(limits.residual.mostM(speed)) : '–',
+        meters: meters(stoppingM(speed, left.z, limits?.buildUpS)),
+        limit: limits ? meters(limits.residual.mostM(speed)) : '–',
         pedal: left.strokesOut
           ? 'runs out of stroke'
           : left.travelMm === 0
@@ -243,8 +243,8 @@ export class RoadPage {
       {
         name: 'Whole',
         z: figure(usableZ, 2),
-        metres: metres(stopM),
-        limit: limits ? metres(limits.wholeM(fromKmh)) : '–',
+        meters: meters(stopM),
+        limit: limits ? meters(limits.wholeM(fromKmh)) : '–',
         pedal: `${figure(size.travelMm.total, 0)} mm of ${figure(input.pedal.strokeMm, 0)}`,
       },
       ...failed.map(failedRow),
@@ -253,10 +253,10 @@ export class RoadPage {
             {
               name: `Fifth stop without the booster’s supply${limits ? `, ${this.force(limits.residual.footMostN)}` : ''}`,
               z: figure(reserve.fifthZ, 2),
-              metres: metres(
+              meters: meters(
                 stoppingM(limits?.residual.fromKmh ?? fromKmh, reserve.fifthZ, limits?.buildUpS),
               ),
-              limit: limits ? metres(limits.residual.mostM(limits.residual.fromKmh)) : '–',
+              limit: limits ? meters(limits.residual.mostM(limits.residual.fromKmh)) : '–',
               pedal: `${reserve.stops} in full`,
             },
           ]

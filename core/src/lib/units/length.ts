@@ -4,7 +4,7 @@ import { INCH_MM } from './constants.ts';
 /** Which system the screen shows; sizes that trade by inch stay in inches in either. */
 export type UnitSystem = 'metric' | 'inch';
 
-/** Millimetres in one of each length unit. Source: NIST SP 811 (1 in = 25.4 mm exactly, 1 ft = 12 in). */
+/** Millimeters in one of each length unit. Source: NIST SP 811 (1 in = 25.4 mm exactly, 1 ft = 12 in). */
 export const MM_PER = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 } as const;
 type LengthUnit = keyof typeof MM_PER;
 

@@ -64,7 +64,7 @@ function terms(text: string): { word: string; lengthText: string }[] {
 
 /**
  * A move as a fabricator speaks it, "aft 420, up 60", as a vector in mm. Also "in" and "out",
- * toward and away from the centre plane, told from `fromYMm`. Says what it cannot read.
+ * toward and away from the center plane, told from `fromYMm`. Says what it cannot read.
  */
 export function parseMove(text: string, system: UnitSystem = 'metric', fromYMm = 0): Parsed<Vec3> {
   const list = terms(text);
@@ -79,7 +79,7 @@ export function parseMove(text: string, system: UnitSystem = 'metric', fromYMm =
     const [axis, sign] = way.value;
     if (used.has(axis))
       return unread(`"${text.trim()}" moves ${WAY_WORDS[axis].join(' or ')} twice.`);
-    if (!lengthText.trim()) return unread(`How far ${word}? Say it as ${word} 120.`);
+    if (!lengthText.trim()) return unread(`How far ${word}? Enter it as ${word} 120.`);
     const mm = parseLength(lengthText, system);
     if (!mm.ok) return mm;
     if (mm.value < 0)

@@ -65,7 +65,7 @@ export function touchingOf({ pipes }: AirNetwork): ReadonlyMap<string, readonly 
 /** The way to a bleeder from the outlet that feeds it. Throws InputError where none does. */
 export function wayTo(network: AirNetwork, bleederId: string, touching = touchingOf(network)): Way {
   const bleeder = network.bleeders.find(({ id }) => id === bleederId);
-  if (!bleeder) throw new InputError('bleeders', `No bleeder "${bleederId}".`);
+  if (!bleeder) throw new InputError('bleeders', `No bleeder is called "${bleederId}".`);
   const outlets = new Map(network.outlets.map(({ at }, i) => [at, i]));
   const queue: { at: string; legs: readonly Leg[] }[] = [{ at: bleeder.at, legs: [] }];
   const seen = new Set([bleeder.at]);

@@ -106,7 +106,7 @@ function listedRank(
   const rank = new Map<string, number>();
   for (const [i, id] of listed.entries()) {
     if (!bleeders.some((b) => b.id === id))
-      throw new InputError(`listed[${i}]`, `There is no bleeder "${id}".`);
+      throw new InputError(`listed[${i}]`, `No bleeder is called "${id}".`);
     if (rank.has(id)) throw new InputError(`listed[${i}]`, `"${id}" is listed twice.`);
     rank.set(id, i);
   }

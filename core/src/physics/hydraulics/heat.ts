@@ -43,7 +43,7 @@ export interface HotPeak {
   readonly fades: boolean;
 }
 
-/** Specific heat of grey cast iron, J/(kg·K). Source: handbook tables, warm (from memory). */
+/** Specific heat of gray cast iron, J/(kg·K). Source: handbook tables, warm (from memory). */
 const IRON_J_KGK = 500;
 /** Rotating masses raise the energy by so much. Common practice for a car in a high gear. */
 const ROTATING = 1.05;
@@ -188,10 +188,10 @@ export function heating(input: HeatInput, category: Category): Heating[] {
   };
 
   const hill = category === 'trailer' ? TRAILER_HILL : HILL;
-  const metresPerS = hill.kmh / 3.6;
-  const watts = massKg * GRAVITY_MS2 * (hill.grade - ROLLING) * metresPerS;
+  const metersPerS = hill.kmh / 3.6;
+  const watts = massKg * GRAVITY_MS2 * (hill.grade - ROLLING) * metersPerS;
   const down = Array.from({ length: TIME_STEPS + 1 }, (_, i) => {
-    const seconds = (hill.m / metresPerS) * (i / TIME_STEPS);
+    const seconds = (hill.m / metersPerS) * (i / TIME_STEPS);
     const celsius = wheels.map(({ joulesPerK, share, cools }) => {
       const lost = cools(hill.kmh);
       return ambientC + ((watts * share) / lost) * (1 - Math.exp((-lost * seconds) / joulesPerK));

@@ -260,9 +260,13 @@ describe('every edit there is', () => {
     [
       'a bracket that reaches 11 m',
       { edit: 'changeClipSettings', with: { patch: { reachMm: 11_000 } } },
-      /11000 is too large/,
+      /reach: 11000 is too large/,
     ],
-    ['lines keep 11 m from it', thing('engine', { keepMm: 11_000 }), /^Engine, lines keep from it/],
+    [
+      'lines keep 11 m from it',
+      thing('engine', { keepMm: 11_000 }),
+      /^Engine, lines keep from it: 11000 is too large/,
+    ],
     [
       'a rail as wide as a street',
       thing('rail-left', {

@@ -87,7 +87,7 @@ export function closeCrossings(lines: readonly LineView[]): CloseCrossing[] {
   );
 }
 
-/** The box round the centre line of a line that has one. */
+/** The box round the center line of a line that has one. */
 export const boxOfLine = ({ pieces }: LineView): Box => around(pointsOf(pieces));
 /** The box round a line's points. */
 const around = derive(

@@ -10,7 +10,7 @@ import {
   type TubeStock,
 } from '../../trade/stock/index.ts';
 import {
-  centreLine,
+  centerLine,
   formedRadii,
   makeCard,
   type Card,
@@ -134,7 +134,7 @@ function build(line: Shaped, bench: Bench, nodesMm: readonly Vec3[]): LineShape 
   if (!nodesMm.length) return { ...without, fault: null };
   try {
     const card = cardOf(nodesMm, line, bench, bender, tube.odMm);
-    const pieces = centreLine(nodesMm, formedRadii(nodesMm, bender));
+    const pieces = centerLine(nodesMm, formedRadii(nodesMm, bender));
     return {
       ...base,
       card,

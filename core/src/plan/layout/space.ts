@@ -36,7 +36,7 @@ export interface SpanView {
 }
 /** A line among the things of the vehicle. */
 export interface LineSpace {
-  /** Its centre line as points, chords at bends. */
+  /** Its center line as points, chords at bends. */
   readonly points: readonly Vec3[];
   readonly lengthMm: number;
   readonly near: readonly Near[];
@@ -143,13 +143,13 @@ const spaceOf = derive(
     };
   },
 );
-/** The centre line of a tube as points, chords at its bends. */
+/** The center line of a tube as points, chords at its bends. */
 export const pointsOf = derive(
   'center line as points',
   (pieces: readonly Piece[]) => [pieces],
   (pieces): readonly Vec3[] => polyline(pieces, 10),
 );
-/** What a line is among; null while it has no centre line. The same tube among the same things is computed once. */
+/** What a line is among; null while it has no center line. The same tube among the same things is computed once. */
 export const lineSpace = (plan: Around, view: LineView): LineSpace | null =>
   view.card ? spaceOf(view, obstaclesOf(plan), plan.clipSettings) : null;
 

@@ -131,7 +131,7 @@ export const BENDER = record<BenchBender>()(
 export const FLARE_TOOL = record<FlareTool>()({
   clampMm: told('clamp grips', number(0, 1000)),
   flareExtraMm: told('tube used', number(0, 100)),
-  owned: told('I have a tool for it', flag),
+  owned: told('Tool on the bench', flag),
   provenOn: told(
     'Test pieces held in',
     list(oneOf(['steel', 'copper-nickel', 'stainless', 'plain-copper', 'seam-steel']), 20),
@@ -143,7 +143,7 @@ export const ADAPTER = record<Adapter>()(
     name,
     family: told('Family', id),
     halves: told('Ends', list(HALF, 4, 1)),
-    material: told('Material', oneOf(['brass', 'steel', 'aluminium', 'stainless'])),
+    material: told('Material', oneOf(['brass', 'steel', 'aluminum', 'stainless'])),
     costMinor: told('Price', number(0, 1e9)),
   },
   { about: { kind: 'adapter', prefix: 'adapter', noun: 'adapter', named: ({ name }) => name } },

@@ -164,7 +164,7 @@ export const place = triple(-100_000, 100_000);
 /** Three figures of one kind, such as a sigma on each axis. */
 export const axes = (least: number, most: number): Field<Vec3> => triple(least, most);
 /** A direction: any length but none. */
-export const direction = (message = 'A direction of no length points nowhere.'): Field<Vec3> =>
+export const direction = (message = 'Enter a direction that is not zero.'): Field<Vec3> =>
   triple(-1e6, 1e6, (at) => (Math.hypot(...at) < 1e-9 ? message : null));
 /** A direction that may be nothing while nothing turns about it. */
 export const anyDirection = triple(-1e6, 1e6);

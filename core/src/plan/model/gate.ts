@@ -36,7 +36,7 @@ const GATE_LOOKS = {
   bushes: 'Bushes worn or mounts cracked where lines hang?',
   later: 'A second line or a pull string wanted later?',
   holes: 'Holes left open, unused grommets?',
-  forced: 'What is added later and would force something off again?',
+  forced: 'Anything added later that would force parts off again?',
 } as const;
 export type GateLook = keyof typeof GATE_LOOKS;
 /** What was found of each, where it was looked at. */

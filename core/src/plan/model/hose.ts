@@ -98,10 +98,7 @@ export const HOSE_END = record<HoseEnd>()({
 });
 const STEER = record<NonNullable<Motion['steer']>>()({
   aboutMm: told('Kingpin', place),
-  axis: told(
-    'Kingpin direction',
-    direction('A kingpin line has a direction: this one has no length.'),
-  ),
+  axis: told('Kingpin direction', direction('Enter a kingpin direction that is not zero.')),
   lockDeg: told('Lock, left and right', span([-80, 0], [0, 80])),
 });
 /** Droop and bump, mm. */
@@ -110,7 +107,7 @@ const swings = ({ kind, axis }: Motion): FieldFault | null =>
   kind !== 'still' && Math.hypot(...axis) < 1e-9
     ? {
         at: 'axis',
-        message: 'A line that an end swings about has a direction: this one has no length.',
+        message: 'Enter a pivot direction that is not zero.',
       }
     : null;
 export const MOTION = record<Motion>()(

@@ -145,7 +145,7 @@ export const LINE_END = record<LineEnd>()({
   flare: told('Flare', FLARE_FORM),
   nutId: told('Tube nut', ref('nut')),
   adapters: told('Adapters', list(ref('fitted adapter'), 8)),
-  standoffMm: told('Adapters hold the tube off by', number(0, 1000)),
+  standoffMm: told('Length added by adapters', number(0, 1000)),
   joint: told('Joint', JOINT_WORK),
 });
 export const SLEEVE = record<Sleeve>()({

@@ -63,7 +63,7 @@ export const SHAPE = byKind<Shape>()(
     pipe: { pathMm: told('Path', path), diameterMm: told('Diameter', over(10_000)) },
     wheel: {
       centreMm: told('Center', place),
-      axis: told('Axis', direction('A wheel turns about an axis: this one has no length.')),
+      axis: told('Axis', direction('Enter a wheel axis that is not zero.')),
       radiusMm: told('Radius', over(10_000)),
       widthMm: told('Width', over(10_000)),
     },

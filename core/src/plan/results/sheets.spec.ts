@@ -129,7 +129,7 @@ describe('figures of a sheet', () => {
     expect(set.clutch).toMatchObject({ slaveBoreMm: 20.64 });
     expect(set.clutch!.open).toEqual(begun.clutch!.open.filter((path) => path !== 'slaveBoreMm'));
   });
-  test('one deep inside is reached by its path, and its neighbours are let be', () => {
+  test('one deep inside is reached by its path, and its neighbors are let be', () => {
     const set = after(begun, {
       edit: 'setFigure',
       with: { of: 'clutch', path: 'pedal.ratio', to: 5.5 },

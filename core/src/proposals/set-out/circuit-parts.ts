@@ -54,7 +54,7 @@ function motionOf(
   { xMm, trackMm, brake, isSolid, steers }: Axle,
   side: Side,
 ): Motion {
-  const centre: Vec3 = [xMm, (side * trackMm) / 2, d.hubMm];
+  const center: Vec3 = [xMm, (side * trackMm) / 2, d.hubMm];
   const slides = { floatMm: brake === 'sliding' ? SLIDES_MM : 0, floatAxis: RIGHT };
   const steer = steers
     ? {
@@ -63,7 +63,7 @@ function motionOf(
         lockDeg: [-LOCK_DEG, LOCK_DEG] as const,
       }
     : null;
-  const common = { ...STILL, ...slides, heaveMm: HEAVE, measuredAtMm: centre, steer };
+  const common = { ...STILL, ...slides, heaveMm: HEAVE, measuredAtMm: center, steer };
   return isSolid
     ? {
         ...common,

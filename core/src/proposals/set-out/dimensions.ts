@@ -20,7 +20,7 @@ export interface Dimensions {
     readonly topAt: (xMm: number) => number;
   };
   readonly bulkheadMm: number;
-  /** Wheel centre to wheel centre, by axle. */
+  /** Wheel center to wheel center, by axle. */
   readonly track: { readonly front: number; readonly rear: number };
   /** Where each axle stands. */
   readonly axlesMm: readonly number[];

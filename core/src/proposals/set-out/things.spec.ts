@@ -46,10 +46,10 @@ describe('what is drawn is what was said', () => {
     expect([low, high - low]).toEqual([expect.closeTo(505, 6), expect.closeTo(120, 6)]);
   });
   test('wheels: wheelbase, tracks, the tyre’s own size, standing on the ground but for what it gives', () => {
-    const centres = of('wheel').map(({ shape }) =>
+    const centers = of('wheel').map(({ shape }) =>
       shape.kind === 'wheel' ? shape.centreMm : ([0, 0, 0] as Vec3),
     );
-    const at = (x: number) => centres.filter((centre) => centre[0] === x);
+    const at = (x: number) => centers.filter((center) => center[0] === x);
     expect([at(0).length, at(2711).length]).toEqual([2, 2]);
     expect(Math.abs(at(0)[0]![1] - at(0)[1]![1])).toBeCloseTo(1444, 9);
     expect(Math.abs(at(2711)[0]![1] - at(2711)[1]![1])).toBeCloseTo(1502, 9);
@@ -57,7 +57,7 @@ describe('what is drawn is what was said', () => {
     expect(of('wheel').map(({ shape }) => shape.kind === 'wheel' && shape.radiusMm)).toEqual(
       Array(4).fill(expect.closeTo(336.45, 6)),
     );
-    for (const [, , z] of centres) expect(z).toBeCloseTo(0.97 * 336.45, 6);
+    for (const [, , z] of centers) expect(z).toBeCloseTo(0.97 * 336.45, 6);
   });
   test('wheels in front turn about a kingpin inboard of them, those behind turn about none', () => {
     for (const { shape, travel } of of('wheel')) {

@@ -7,7 +7,7 @@ import type { Clr, MadeBend, Reading } from './shape.ts';
 
 export interface CorrectInput {
   readonly nodesMm: readonly Vec3[];
-  /** One centre-line radius, kept whatever the angle, or one for each bend. */
+  /** One center-line radius, kept whatever the angle, or one for each bend. */
   readonly clrMm: Clr;
   readonly odMm: number;
   readonly cutMm: number;

@@ -10,7 +10,7 @@ import {
 } from 'three';
 import { cases } from '../../testing/cases.ts';
 import { seeded } from '../../lib/random/index.ts';
-import { bendTable, centreLine, polyline } from '../tube/index.ts';
+import { bendTable, centerLine, polyline } from '../tube/index.ts';
 import { distance, type Vec3 } from '../../lib/vec/index.ts';
 import {
   apartMm,
@@ -155,7 +155,7 @@ describe('which way round and in what order', () => {
         ].map((t) => t.split(',').map(Number) as unknown as Vec3);
         // Every straight's ends are among them: all distances between them agree, and so does the hand.
         const line = polyline(
-          centreLine(NODES, () => 15),
+          centerLine(NODES, () => 15),
           15,
         );
         const far = (points: readonly Vec3[]): number =>

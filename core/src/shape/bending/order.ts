@@ -52,7 +52,7 @@ const boundsMeet = (a: PosedRod, b: PosedRod, mm: number): boolean =>
       Math.max(b.from[axis]!, b.to[axis]!) + mm >= Math.min(a.from[axis]!, a.to[axis]!),
   );
 
-/** A rod in the frame of the lever, which lies along the straight that is swept: about the die's centre by the angle. */
+/** A rod in the frame of the lever, which lies along the straight that is swept: about the die's center by the angle. */
 function inLever({ from, to, ...rest }: PosedRod, angleDeg: number, dieRadiusMm: number): PosedRod {
   const [c, s] = [Math.cos((angleDeg * Math.PI) / 180), Math.sin((angleDeg * Math.PI) / 180)];
   const turn = ([x, y, z]: PosedRod['from']): PosedRod['from'] => [

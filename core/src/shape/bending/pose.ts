@@ -62,12 +62,12 @@ function layOut(
   const arc = ({ arcMm, bendDeg }: TubeBend, angle: number, sign: 1 | -1): void => {
     const endMm = run + sign * arcMm;
     const radiusMm = arcMm / ((bendDeg * Math.PI) / 180);
-    const centre = addScaled(at, cross(normal, travel), radiusMm);
-    const [start, startMm] = [sub(at, centre), run];
+    const center = addScaled(at, cross(normal, travel), radiusMm);
+    const [start, startMm] = [sub(at, center), run];
     const steps = Math.ceil(angle / ARC_STEP_DEG);
     for (let i = 1; i <= steps; i++)
       to(
-        add(centre, rotate(start, normal, (sign * angle * i) / steps)),
+        add(center, rotate(start, normal, (sign * angle * i) / steps)),
         startMm + (sign * arcMm * angle * i) / (bendDeg * steps),
       );
     travel = rotate(travel, normal, sign * angle);

@@ -24,7 +24,7 @@ export interface Held {
 }
 /** A bent tube in space. */
 export interface Bent {
-  /** Where the centre lines of two neighbouring straights meet, one a bend. */
+  /** Where the center lines of two neighboring straights meet, one a bend. */
   readonly cornersMm: readonly Vec3[];
   /** End of the last bend, and the way of the straight after it. */
   readonly lastMm: Vec3;
@@ -34,7 +34,7 @@ export interface Bent {
   /** What is straight after the last bend. */
   readonly tailMm: number;
 }
-/** What a tape reads after a bend, the bend laid flat: to centre lines but for the outside of the new straight. */
+/** What a tape reads after a bend, the bend laid flat: to center lines but for the outside of the new straight. */
 export interface Reading {
   readonly endToBendMm: number;
   readonly heightMm: number;
@@ -43,7 +43,7 @@ export interface Reading {
 
 export const ON_THE_BENCH: Held = { atMm: [0, 0, 0], direction: [1, 0, 0], normal: [0, 0, 1] };
 
-/** One centre-line radius, or one for each bend. */
+/** One center-line radius, or one for each bend. */
 export type Clr = number | readonly number[];
 export const clrAt = (clr: Clr, bend: number): number =>
   typeof clr === 'number' ? clr : clr[bend]!;

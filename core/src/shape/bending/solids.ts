@@ -2,7 +2,7 @@ import type { Vec3 } from '../../lib/vec/index.ts';
 
 /**
  * A solid of the bench, in the die's frame: the tube lies along x, x < 0 before the die, touches the die
- * at the origin and is bent towards y about the die's centre at [0, radius, 0]; z is up.
+ * at the origin and is bent towards y about the die's center at [0, radius, 0]; z is up.
  */
 export type Solid =
   | { readonly kind: 'box'; readonly name: string; readonly minMm: Vec3; readonly maxMm: Vec3 }

@@ -2,7 +2,7 @@ import Papa from 'papaparse';
 import { InputError } from '../../lib/faults/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
 
-/** A centre line by its corner points, ends included. */
+/** A center line by its corner points, ends included. */
 export interface NamedLine {
   readonly name: string;
   readonly nodesMm: readonly Vec3[];
@@ -15,8 +15,8 @@ const MOST_ROWS = 50_000;
 /** A name that begins like a formula, or like one made harmless already: it gets a mark before it, so that a spreadsheet takes it for text. */
 const FORMULA = /^'*[=+\-@\t\r].*$/s;
 
-/** Centre lines as comma-separated values: a row a point, in order from end A, in mm of the vehicle's frame. */
-export const centreLinesCsv = (lines: readonly NamedLine[]): string =>
+/** Center lines as comma-separated values: a row a point, in order from end A, in mm of the vehicle's frame. */
+export const centerLinesCsv = (lines: readonly NamedLine[]): string =>
   Papa.unparse(
     {
       fields: [...HEAD],
@@ -27,8 +27,8 @@ export const centreLinesCsv = (lines: readonly NamedLine[]): string =>
     { escapeFormulae: FORMULA },
   );
 
-/** Centre lines read back: columns by their names in any order, others let be. Throws InputError with the row and the column. */
-export function readCentreLinesCsv(text: string): NamedLine[] {
+/** Center lines read back: columns by their names in any order, others let be. Throws InputError with the row and the column. */
+export function readCenterLinesCsv(text: string): NamedLine[] {
   const { data, meta } = Papa.parse<Record<string, string>>(text.trim(), {
     header: true,
     skipEmptyLines: true,

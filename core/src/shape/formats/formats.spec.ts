@@ -2,20 +2,20 @@ import DxfParser from 'dxf-parser';
 import occt from 'occt-import-js';
 import fc from 'fast-check';
 import { InputError } from '../../lib/faults/index.ts';
-import { centreLine, polyline } from '../tube/index.ts';
+import { centerLine, polyline } from '../tube/index.ts';
 import {} from '../../plan/index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
 import {
   bracketFlat,
   bracketsDxf,
-  centreLinesCsv,
+  centerLinesCsv,
   csvRows,
   flatViewsDxf,
   platesDxf,
   tableCsv,
   metalMm3,
-  readCentreLinesCsv,
+  readCenterLinesCsv,
   readTubesStep,
   tubesStep,
   type StepTube,
@@ -25,7 +25,7 @@ import { demo } from '../../testing/demo-plans.ts';
 const gannet = viewPlan(demo('gannet'));
 const tube = (nodesMm: readonly Vec3[], radiusMm = 15): StepTube => ({
   name: 'T',
-  pieces: centreLine(nodesMm, () => radiusMm),
+  pieces: centerLine(nodesMm, () => radiusMm),
   odMm: 4.7625,
   wallMm: 0.7112,
 });
@@ -220,11 +220,11 @@ describe('tubes read from STEP', () => {
 
   const made = tubesStep([tube(BENT)], 'now');
   test.each([
-    ['metres', '(LENGTH_UNIT()NAMED_UNIT(*)SI_UNIT($,.METRE.))', 1000],
-    ['centimetres', '(LENGTH_UNIT() NAMED_UNIT(*) SI_UNIT(.CENTI.,.METRE.))', 10],
+    ['meters', '(LENGTH_UNIT()NAMED_UNIT(*)SI_UNIT($,.METRE.))', 1000],
+    ['centimeters', '(LENGTH_UNIT() NAMED_UNIT(*) SI_UNIT(.CENTI.,.METRE.))', 10],
     ['inches', "(CONVERSION_BASED_UNIT('INCH',#9)LENGTH_UNIT()NAMED_UNIT(#8))", 25.4],
   ])('a file in %s', (_, unit, scale) => {
-    // A tube of centimetres, so that in metres it is still one of a vehicle's.
+    // A tube of centimeters, so that in meters it is still one of a vehicle's.
     const small = BENT.map((at) => at.map((v) => v / 20)) as unknown as Vec3[];
     const [found] = readTubesStep(
       tubesStep([tube(small, 0.5)], 'now').replace(/\(LENGTH_UNIT\(\).*?\)\);/, `${unit};`),
@@ -279,7 +279,7 @@ describe('tubes read from STEP', () => {
     [
       'no round skin',
       made.replaceAll(/CYLINDRICAL_SURFACE|TOROIDAL_SURFACE/g, 'B_SPLINE_SURFACE'),
-      /it has no round skin/,
+      /T is not a tube: it has no round skin/,
     ],
   ])('%s ends in a sentence', (_, text, sentence) => {
     expect(() => readTubesStep(text)).toThrow(sentence);
@@ -340,7 +340,7 @@ describe('flat views and brackets as DXF, read by dxf-parser', () => {
   });
 });
 
-describe('centre lines as CSV', () => {
+describe('center lines as CSV', () => {
   test('what is written reads back to a thousandth', () => {
     const mm = fc.integer({ min: -9_999_999, max: 9_999_999 }).map((n) => n / 1000);
     const line = fc.record({
@@ -349,7 +349,7 @@ describe('centre lines as CSV', () => {
     });
     fc.assert(
       fc.property(fc.uniqueArray(line, { maxLength: 6, selector: (l) => l.name }), (lines) =>
-        expect(readCentreLinesCsv(centreLinesCsv(lines))).toEqual(lines.length ? lines : []),
+        expect(readCenterLinesCsv(centerLinesCsv(lines))).toEqual(lines.length ? lines : []),
       ),
     );
   });
@@ -366,15 +366,15 @@ describe('centre lines as CSV', () => {
           ] as const,
         },
       ];
-      const written = centreLinesCsv(lines);
+      const written = centerLinesCsv(lines);
       expect(written).not.toMatch(/^"?[=+\-@]/m);
-      expect(readCentreLinesCsv(written)).toEqual(lines);
+      expect(readCenterLinesCsv(written)).toEqual(lines);
     },
   );
 
   test('columns in another order, more of them, and a byte order mark are read', () => {
     const text = '\ufeffz_mm;line;x_mm;y_mm;who\n500;R1;0;-400;A\n510;R1;200;-400;A\n';
-    expect(readCentreLinesCsv(text)).toEqual([
+    expect(readCenterLinesCsv(text)).toEqual([
       {
         name: 'R1',
         nodesMm: [
@@ -399,7 +399,7 @@ describe('centre lines as CSV', () => {
     ['', '', /column "line" is missing/],
   ])('%j is refused with its place', (text, path, sentence) => {
     try {
-      readCentreLinesCsv(text);
+      readCenterLinesCsv(text);
       throw new Error('not refused');
     } catch (error) {
       expect(error).toBeInstanceOf(InputError);

@@ -1,4 +1,4 @@
-export { centreLinesCsv, csvRows, readCentreLinesCsv, tableCsv, type NamedLine } from './csv.ts';
+export { centerLinesCsv, csvRows, readCenterLinesCsv, tableCsv, type NamedLine } from './csv.ts';
 export {
   bracketFlat,
   bracketsDxf,

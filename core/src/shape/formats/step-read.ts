@@ -60,7 +60,7 @@ function list(text: string): readonly Value[] {
   return open[0]![0] as readonly Value[];
 }
 
-/** Millimetres of the file's unit of length. */
+/** Millimeters of the file's unit of length. */
 function scaleOf(text: string): number {
   const inch = /CONVERSION_BASED_UNIT\s*\(\s*'INCH(?:ES)?'/i.test(text);
   const si = /LENGTH_UNIT\s*\(\s*\)[^;]*SI_UNIT\s*\(\s*(\$|\.[A-Z]+\.)\s*,\s*\.METRE\.\s*\)/.exec(
@@ -88,7 +88,7 @@ interface Stretch {
 const SAME_MM = 0.01;
 
 /**
- * Centre lines of the round tubes in a STEP file, in mm: each solid's corners and ends, and its outer
+ * Center lines of the round tubes in a STEP file, in mm: each solid's corners and ends, and its outer
  * diameter. A tube is what has cylinders and tori between full sections, whoever wrote it. Throws
  * InputError where a solid is no such tube or the file is no STEP. Source: ISO 10303-21 and -42 (from memory).
  */

@@ -11,7 +11,7 @@ import {
   type Vec3,
 } from '../../lib/vec/index.ts';
 
-/** A tube as it is bent: its centre line in straights and arcs, and its section. */
+/** A tube as it is bent: its center line in straights and arcs, and its section. */
 export interface StepTube {
   readonly name: string;
   readonly pieces: readonly Piece[];
@@ -63,7 +63,7 @@ function stationsOf(pieces: readonly Piece[]): {
   const along =
     first.kind === 'straight'
       ? unit(sub(first.to, first.from))!
-      : unit(cross(first.normal, sub(first.from, first.centre)))!;
+      : unit(cross(first.normal, sub(first.from, first.center)))!;
   const stations: Station[] = [{ at: first.from, along, seam: squareTo(along) }];
   for (const piece of long) {
     const before = stations.at(-1)!;
@@ -111,16 +111,16 @@ function skin(
     } else {
       // The seam of a bend is an arc about the bend's own axis, at the height where the seam lies.
       const middle = addScaled(
-        piece.centre,
+        piece.center,
         piece.normal,
-        dot(sub(start, piece.centre), piece.normal),
+        dot(sub(start, piece.center), piece.normal),
       );
       const arm = sub(start, middle);
       curve = w.put(
         `CIRCLE('',${w.placement(middle, piece.normal, unit(arm)!)},${real(Math.hypot(...arm))})`,
       );
       surface = w.put(
-        `TOROIDAL_SURFACE('',${w.placement(piece.centre, piece.normal, scale(sub(piece.from, piece.centre), 1 / piece.radiusMm))},${real(piece.radiusMm)},${real(radiusMm)})`,
+        `TOROIDAL_SURFACE('',${w.placement(piece.center, piece.normal, scale(sub(piece.from, piece.center), 1 / piece.radiusMm))},${real(piece.radiusMm)},${real(radiusMm)})`,
       );
     }
     const edge = w.put(`EDGE_CURVE('',${vertices[i]},${vertices[i + 1]},${curve},.T.)`);

@@ -8,13 +8,13 @@ export interface Clearance {
   readonly thing: Thing;
   /** Surface of the tube to surface of the thing; 0 where they meet. */
   readonly distanceMm: number;
-  /** Where that is: along the centre line, on it and on the thing. */
+  /** Where that is: along the center line, on it and on the thing. */
   readonly atMm: number;
   readonly onLine: Vec3;
   readonly onThing: Vec3;
 }
 
-/** A centre line as points, the last one included. */
+/** A center line as points, the last one included. */
 export type Points = readonly Vec3[];
 
 const lengthOf = (from: Vec3, to: Vec3): number =>
@@ -22,7 +22,7 @@ const lengthOf = (from: Vec3, to: Vec3): number =>
 
 /**
  * The nearest a tube of `odMm` comes to a thing, from `fromMm` to `toMm` of its length; null where that
- * is further than `withinMm`. The points are those of its centre line, chords at bends.
+ * is further than `withinMm`. The points are those of its center line, chords at bends.
  */
 export function clearanceTo(
   obstacle: Obstacle,

@@ -16,14 +16,14 @@ import {
 export type Solid =
   | {
       readonly kind: 'box';
-      readonly centre: Vec3;
+      readonly center: Vec3;
       readonly axes: readonly [Vec3, Vec3, Vec3];
       readonly half: Vec3;
     }
   | { readonly kind: 'rod'; readonly from: Vec3; readonly to: Vec3; readonly radiusMm: number }
   | {
       readonly kind: 'drum';
-      readonly centre: Vec3;
+      readonly center: Vec3;
       readonly axis: Vec3;
       readonly radiusMm: number;
       readonly halfMm: number;
@@ -51,10 +51,10 @@ const lerp = (a: Vec3, b: Vec3, share: number): Vec3 => addScaled(a, sub(b, a), 
 /** The point of a solid that is nearest to `p`; `p` itself inside it. */
 export function nearestOn(solid: Solid, p: Vec3): Vec3 {
   if (solid.kind === 'box') {
-    const arm = sub(p, solid.centre);
+    const arm = sub(p, solid.center);
     return solid.axes.reduce<Vec3>(
       (at, axis, i) => addScaled(at, axis, clamp(dot(arm, axis), -solid.half[i]!, solid.half[i]!)),
-      solid.centre,
+      solid.center,
     );
   }
   if (solid.kind === 'rod') {
@@ -68,12 +68,12 @@ export function nearestOn(solid: Solid, p: Vec3): Vec3 {
     const off = distance(p, spine);
     return off <= solid.radiusMm ? p : addScaled(spine, sub(p, spine), solid.radiusMm / off);
   }
-  const arm = sub(p, solid.centre);
+  const arm = sub(p, solid.center);
   const along = dot(arm, solid.axis);
   const out = addScaled(arm, solid.axis, -along);
   const off = Math.hypot(...out);
   const held = off > solid.radiusMm ? scale(out, solid.radiusMm / off) : out;
-  return add(addScaled(solid.centre, solid.axis, clamp(along, -solid.halfMm, solid.halfMm)), held);
+  return add(addScaled(solid.center, solid.axis, clamp(along, -solid.halfMm, solid.halfMm)), held);
 }
 
 /** Shares of two segments where they come nearest to one another. Source: closest points of segments, C. Ericson, Real-Time Collision Detection 5.1.9 (from memory). */
@@ -141,7 +141,7 @@ export function boxOf(solid: Solid): Box {
     return along * solid.halfMm + Math.sqrt(Math.max(0, 1 - along * along)) * solid.radiusMm;
   };
   const r = [reach(0), reach(1), reach(2)] as const;
-  const ends = solid.kind === 'rod' ? [solid.from, solid.to] : [solid.centre];
+  const ends = solid.kind === 'rod' ? [solid.from, solid.to] : [solid.center];
   const side = (pick: (...values: number[]) => number, sign: 1 | -1): Vec3 =>
     byAxis((i) => pick(...ends.map((p) => p[i]!)) + sign * r[i]!);
   return { min: side(Math.min, -1), max: side(Math.max, 1) };

@@ -41,16 +41,16 @@ const along = (from: Vec3, to: Vec3, share: number): Vec3 => addScaled(from, sub
 
 const box = fc
   .tuple(point, way, fc.integer({ min: 0, max: 359 }), size, size, size)
-  .map(([centre, x, turn, a, b, c]): Extract<Solid, { kind: 'box' }> => {
+  .map(([center, x, turn, a, b, c]): Extract<Solid, { kind: 'box' }> => {
     const y = rotate(squareTo(x), x, turn);
-    return { kind: 'box', centre, axes: [x, y, cross(x, y)], half: [a, b, c] };
+    return { kind: 'box', center, axes: [x, y, cross(x, y)], half: [a, b, c] };
   });
 const rod = fc
   .tuple(point, point, size)
   .map(([from, to, radiusMm]): Solid => ({ kind: 'rod', from, to, radiusMm }));
-const drum = fc.tuple(point, way, size, size).map(([centre, axis, radiusMm, halfMm]): Solid => ({
+const drum = fc.tuple(point, way, size, size).map(([center, axis, radiusMm, halfMm]): Solid => ({
   kind: 'drum',
-  centre,
+  center,
   axis,
   radiusMm,
   halfMm,
@@ -62,7 +62,7 @@ describe('distances against three’s own', () => {
       fc.property(box, point, (solid, p) => {
         const [x, y, z] = solid.axes.map(three) as [Vector3, Vector3, Vector3];
         const turned = new Matrix3().set(x.x, y.x, z.x, x.y, y.y, z.y, x.z, y.z, z.z);
-        const theirs = new OBB(three(solid.centre), three(solid.half), turned).clampPoint(
+        const theirs = new OBB(three(solid.center), three(solid.half), turned).clampPoint(
           three(p),
           new Vector3(),
         );

@@ -16,7 +16,7 @@ const things: Thing[] = (['wheel', 'axle', 'exhaust'] as const).map((kind) => ({
 const middle = (solid: Solid): Vec3 =>
   solid.kind === 'rod'
     ? (solid.from.map((v, i) => (v + solid.to[i]!) / 2) as unknown as Vec3)
-    : solid.centre;
+    : solid.center;
 const share = fc.double({ min: -1, max: 1, noNaN: true });
 
 describe('a thing as it stands in one pose', () => {

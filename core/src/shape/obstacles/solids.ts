@@ -25,7 +25,7 @@ function barSolids(shape: Extract<Shape, { kind: 'bar' }>, from: Vec3, to: Vec3)
     addScaled(addScaled(middle(from, to), axes[1], right), axes[2], up);
   const plate = (right: number, up: number, wide: number, high: number): Solid => ({
     kind: 'box',
-    centre: at(right, up),
+    center: at(right, up),
     axes,
     half: [long, wide / 2, high / 2],
   });
@@ -56,7 +56,7 @@ export function solidsOf(shape: Shape): Solid[] {
       return [
         {
           kind: 'box',
-          centre: middle(shape.minMm, shape.maxMm),
+          center: middle(shape.minMm, shape.maxMm),
           axes: [
             [1, 0, 0],
             [0, 1, 0],
@@ -71,7 +71,7 @@ export function solidsOf(shape: Shape): Solid[] {
         ? [
             {
               kind: 'drum',
-              centre: shape.centreMm,
+              center: shape.centreMm,
               axis,
               radiusMm: shape.radiusMm,
               halfMm: shape.widthMm / 2,
@@ -99,10 +99,10 @@ function posed(solid: Solid, { aboutMm }: Travel, { heaveMm, rollDeg, lockDeg }:
     add(addScaled(aboutMm, [0, 0, 1], heaveMm), turn(sub(p, aboutMm)));
   if (solid.kind === 'rod') return { ...solid, from: move(solid.from), to: move(solid.to) };
   if (solid.kind === 'drum')
-    return { ...solid, centre: move(solid.centre), axis: turn(solid.axis) };
+    return { ...solid, center: move(solid.center), axis: turn(solid.axis) };
   return {
     ...solid,
-    centre: move(solid.centre),
+    center: move(solid.center),
     axes: [turn(solid.axes[0]), turn(solid.axes[1]), turn(solid.axes[2])],
   };
 }
@@ -140,7 +140,7 @@ function steps(low: number, high: number, perStep: number): number[] {
 const furthestMm = (solid: Solid, from: Vec3): number =>
   solid.kind === 'rod'
     ? Math.max(distance(solid.from, from), distance(solid.to, from)) + solid.radiusMm
-    : distance(solid.centre, from) +
+    : distance(solid.center, from) +
       (solid.kind === 'box' ? Math.hypot(...solid.half) : Math.hypot(solid.radiusMm, solid.halfMm));
 
 export interface Envelope {

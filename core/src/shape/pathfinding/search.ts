@@ -4,7 +4,7 @@ import { axisOf, DIRECTIONS, isReverse, nodeOf, placeOf, type Lattice } from './
 
 /** What a run costs, and where a tube may not go. */
 export interface Costs {
-  /** Cost of a mm from one node to its neighbour, 1 or more; Infinity where it may not run. */
+  /** Cost of a mm from one node to its neighbor, 1 or more; Infinity where it may not run. */
   readonly perMm: (from: number, to: number, direction: number) => number;
   readonly bend: number;
 }

@@ -154,7 +154,7 @@ describe('whatever the ends', () => {
             expect(rod.stable).toBe(true);
           }
           expect(distance(shape.pointsMm.at(-1)!, chord)).toBeLessThan(1e-9);
-          // Neighbours lie no further apart than the hose between them is long, and not much nearer than an arc's chord.
+          // Neighbors lie no further apart than the hose between them is long, and not much nearer than an arc's chord.
           shape.pointsMm
             .slice(1)
             .forEach((p, i) =>

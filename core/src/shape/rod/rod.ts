@@ -46,7 +46,7 @@ const LEFT_TOL = 1e-7;
 const MIN_PROGRESS = 1e-13;
 /** A tangent turns no further than this in one step, rad. */
 const MOST_TURN = 0.6;
-/** Neighbouring tangents may not come further apart than this: y = 1 − cos of the angle. */
+/** Neighboring tangents may not come further apart than this: y = 1 − cos of the angle. */
 const MOST_Y = 1.3;
 /** Stiffness added so that a shape free to swing about a line comes to rest; bending itself has 10 and more. */
 const SWING_RAD = 1e-4;

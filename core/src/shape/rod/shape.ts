@@ -46,7 +46,7 @@ const DRAWN = 96;
 const LOOKED = 40;
 /** Starts besides those that are handed over. */
 const FRESH_STARTS = 3;
-/** Shapes that are handed on to a neighbour: those of least energy. */
+/** Shapes that are handed on to a neighbor: those of least energy. */
 const HANDED = 3;
 /** Chord by length past which a drawn shape is the only one. */
 const LITTLE_SLACK = 0.975;
@@ -206,7 +206,7 @@ function best(rods: readonly Settled[], chord: Vec3): Settled | null {
 /**
  * The shape of a hose of so long a free length, clamped at both ends: of all stable shapes the one of
  * least bending energy; where two lie within 1 %, the tighter. Null where none came to rest.
- * `from` are shapes of a neighbouring state or length, to start from in place of searching all round;
+ * `from` are shapes of a neighboring state or length, to start from in place of searching all round;
  * it then stays in the shape that it had as long as that holds, unless `afresh` asks for a few other
  * starts besides, so that a shape of less energy is seen.
  * Needs a length over the chord.
@@ -265,7 +265,7 @@ function tightened(first: Vec3, last: Vec3, chord: Vec3): Settled[] {
   return rod ? [rod] : [];
 }
 
-/** The least radius of a hose to about a twentieth, from shapes of a neighbouring length; null where none came to rest. */
+/** The least radius of a hose to about a twentieth, from shapes of a neighboring length; null where none came to rest. */
 export function roughRadius(
   lengthMm: number,
   a: Clamp,

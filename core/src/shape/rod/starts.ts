@@ -117,7 +117,7 @@ export function remeshed({ lengths, tangents }: Rod, arcs: number): Rod {
     return Math.acos(Math.min(1, Math.max(-1, cos)));
   });
   const all = turns.reduce((sum, one) => sum + one, 0);
-  // Half of the arcs by length, half by bend, evened over neighbours.
+  // Half of the arcs by length, half by bend, evened over neighbors.
   const shares = turns.map((one, i) => {
     const near = (one + (turns[i - 1] ?? one) + (turns[i + 1] ?? one)) / 3;
     return 0.5 * lengths[i]! + (all > 0 ? (0.5 * near) / all : 0.5 * lengths[i]!);

@@ -69,7 +69,7 @@ describe('the moving end', () => {
     }
   });
 
-  test('heave is measured at the wheel’s centre, on an arm as on an axle', () => {
+  test('heave is measured at the wheel’s center, on an arm as on an axle', () => {
     for (const motion of [{ ...CORNER, steer: null, floatMm: 0 }, AXLE])
       for (const [heave, liftMm] of [
         [-1, -60],

@@ -22,7 +22,7 @@ export interface Motion {
   readonly aboutMm: Vec3;
   /** That line's direction. */
   readonly axis: Vec3;
-  /** Where heave is measured: the wheel's centre. */
+  /** Where heave is measured: the wheel's center. */
   readonly measuredAtMm: Vec3;
   /** Of an axle, to either side. */
   readonly rollDeg: number;
@@ -45,8 +45,8 @@ export interface Pose {
   readonly float: number;
 }
 export const RIDE: Pose = { heave: 0, lock: 0, roll: 0, float: 0 };
-const about = (p: Vec3, centre: Vec3, axis: Vec3, deg: number): Vec3 =>
-  add(centre, rotate(sub(p, centre), axis, deg));
+const about = (p: Vec3, center: Vec3, axis: Vec3, deg: number): Vec3 =>
+  add(center, rotate(sub(p, center), axis, deg));
 /** What a share of a travel is: −1 its low end, 0 rest, 1 its high end. */
 export const partOf = (share: number, [low, high]: readonly [number, number]): number =>
   share < 0 ? -share * low : share * high;
@@ -112,7 +112,7 @@ export interface NamedPose {
   readonly cell: readonly [heave: -1 | 0 | 1, side: -1 | 0 | 1];
 }
 
-/** The corners of a travel and its middles, from ride outwards so that each has a neighbour before it. */
+/** The corners of a travel and its middles, from ride outwards so that each has a neighbor before it. */
 export function posesOf(motion: Motion): NamedPose[] {
   if (motion.kind === 'still') return [{ name: 'rest', pose: RIDE, cell: [0, 0] }];
   const out = [0, -1, 1] as const;

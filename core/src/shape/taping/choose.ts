@@ -46,7 +46,7 @@ function* picks<T>(from: readonly T[], count: number, start = 0): Generator<T[]>
     for (const rest of picks(from, count - 1, i + 1)) yield [from[i]!, ...rest];
 }
 
-/** The `count` hooks within a tape's reach that fix a place best; null where none do. Fewer millimetres of tape break a tie. */
+/** The `count` hooks within a tape's reach that fix a place best; null where none do. Fewer millimeters of tape break a tie. */
 export function bestHooks(
   atMm: Vec3,
   hooks: readonly Hook[],

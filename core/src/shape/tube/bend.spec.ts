@@ -3,7 +3,7 @@ import { InputError } from '../../lib/faults/index.ts';
 import { bendTables, nodesOf } from '../../testing/random-lines.ts';
 import { threeLine } from '../../testing/three-line.ts';
 import { distance, type Vec3 } from '../../lib/vec/index.ts';
-import { bendTable, centreLine, offset, polyline, unbend, validateCentreLine } from './index.ts';
+import { bendTable, centerLine, offset, polyline, unbend, validateCenterLine } from './index.ts';
 
 const faultOf = (run: () => unknown): InputError => {
   try {
@@ -63,7 +63,7 @@ describe('a center line to a bend table', () => {
     );
   });
 
-  test('lengths agree with three’s curves on the same centre lines', () => {
+  test('lengths agree with three’s curves on the same center lines', () => {
     fc.assert(
       fc.property(bendTables, (given) => {
         const nodesMm = nodesOf(given);
@@ -83,12 +83,12 @@ describe('a center line to a bend table', () => {
     );
   });
 
-  test('centre line, polyline and table say the same length and meet tangent', () => {
+  test('center line, polyline and table say the same length and meet tangent', () => {
     fc.assert(
       fc.property(bendTables, (given) => {
         const nodesMm = nodesOf(given);
-        const pieces = centreLine(nodesMm, () => given.clrMm);
-        expect(validateCentreLine(pieces)).toEqual([]);
+        const pieces = centerLine(nodesMm, () => given.clrMm);
+        expect(validateCenterLine(pieces)).toEqual([]);
         expect(pieces.at(-1)!.endMm).toBeCloseTo(
           bendTable({ nodesMm, clrMm: given.clrMm }).developedMm,
           6,

@@ -57,8 +57,8 @@ export interface Corner {
 }
 
 /**
- * The corners of a centre line that really turn, in order. Throws InputError at the later of two
- * equal neighbouring nodes and at a corner that doubles back.
+ * The corners of a center line that really turn, in order. Throws InputError at the later of two
+ * equal neighboring nodes and at a corner that doubles back.
  */
 export function cornersOf(nodesMm: readonly Vec3[]): Corner[] {
   for (let i = 1; i < nodesMm.length; i++) {
@@ -139,8 +139,8 @@ export const tubeTurnOf = (rotateDeg: number): number =>
   rotateDeg === 0 || rotateDeg === 180 ? rotateDeg : -rotateDeg;
 
 /**
- * The bend table of a centre line of two or more corner points, end A first: feed, turn, bend and
- * mark of each bend, and the length to cut. `clrMm` is one centre-line radius or one for each inner
+ * The bend table of a center line of two or more corner points, end A first: feed, turn, bend and
+ * mark of each bend, and the length to cut. `clrMm` is one center-line radius or one for each inner
  * node. Throws InputError at the later node of a straight too short for its bends.
  * Source: tangent = R·tan(θ/2), arc = R·θ, plane geometry.
  */

@@ -6,7 +6,7 @@ export interface TestBend {
 
 /** A user's own bender with the die for one tube size. */
 export interface Bender {
-  /** Centre-line radius of the die. */
+  /** Center-line radius of the die. */
   readonly dieRadiusMm: number;
   /** From the die's reference mark to the tangent point on the clamped side, toward the bend. */
   readonly referenceMm: number;
@@ -86,7 +86,7 @@ export const dialFor = (line: Springback, gotDeg: number): number =>
   line.offsetDeg + line.slope * gotDeg;
 
 /**
- * The centre-line radius a bend keeps. Springback opens the bend and keeps the arc, so
+ * The center-line radius a bend keeps. Springback opens the bend and keeps the arc, so
  * formed radius = die radius · dialled ÷ got. Source: arc = R·θ before and after.
  */
 export const formedRadiusMm = (bender: Bender, gotDeg: number): number =>

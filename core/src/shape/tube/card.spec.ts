@@ -112,7 +112,7 @@ describe('a card followed step by step', () => {
 
   /*
    * Worked by hand on LINE without springback, R = 14.5 die, od 4.76. After bend 1 (90° in the x–y plane at (200, 0, 0)): end A lies
-   * 200 square across from the new straight's centre, 202.38 to its outside, and 0 over the bench. After bend 2 (plane y–z at x = 200):
+   * 200 square across from the new straight's center, 202.38 to its outside, and 0 over the bench. After bend 2 (plane y–z at x = 200):
    * end A lies 200 out of that plane and 150 + 2.38 from the new straight.
    */
   test('what to measure after each bend', () => {

@@ -13,7 +13,7 @@ export interface CardInput {
   readonly trimMm: number;
 }
 
-/** What a tape must read after a bend, the bend laid flat on the bench. All to centre lines but for the outside named. */
+/** What a tape must read after a bend, the bend laid flat on the bench. All to center lines but for the outside named. */
 export interface BendCheck {
   /** From end A square across to the outside of the new straight. */
   readonly endToBendMm: number;

@@ -19,7 +19,7 @@ export {
   type TestBend,
 } from './bender.ts';
 export { formedRadii, makeCard, type Card, type CardBend, type CardInput } from './card.ts';
-export { centreLine, polyline, validateCentreLine, type Piece } from './centre-line.ts';
+export { centerLine, polyline, validateCenterLine, type Piece } from './center-line.ts';
 export { type EndRoom, type EndTooling, type EndClearance } from './end-room.ts';
 export { offset, type Offset, type OffsetInput } from './offset.ts';
 export { unbend, type UnbendInput } from './unbend.ts';

@@ -15,7 +15,7 @@ import {
   type PositionSource,
   type Target,
 } from '../../plan/index.ts';
-import { centreLine, formedRadii, polyline } from '../../shape/tube/index.ts';
+import { centerLine, formedRadii, polyline } from '../../shape/tube/index.ts';
 
 /** What a place is known to once it was taped, 1σ, mm. */
 export const TAPED_MM = 2;
@@ -55,7 +55,7 @@ function gapMm(
   obstacle: Obstacle,
 ): number | null {
   try {
-    const points = polyline(centreLine(nodesMm, formedRadii(nodesMm, bender)), 10);
+    const points = polyline(centerLine(nodesMm, formedRadii(nodesMm, bender)), 10);
     return clearanceTo(obstacle, points, tube.odMm, FAR_MM)?.distanceMm ?? null;
   } catch (error) {
     if (error instanceof InputError) return null;
@@ -165,7 +165,7 @@ export function asTaped(plan: Plan, { kind, id }: Target): Plan {
       };
 }
 
-/** The order of what is worth taping: verdicts settled, then cuts brought inside their trim, then millimetres of ± removed. */
+/** The order of what is worth taping: verdicts settled, then cuts brought inside their trim, then millimeters of ± removed. */
 export const mostValuableFirst = (a: MeasurementValue, b: MeasurementValue): number =>
   b.clearancesDecided.length - a.clearancesDecided.length ||
   b.cutsBroughtInTolerance.length - a.cutsBroughtInTolerance.length ||

@@ -24,7 +24,7 @@ import {
 import { InputError } from '../../lib/faults/index.ts';
 import type { HoseEnd, PortView } from '../../plan/index.ts';
 import { hoseFittingById, type HoseStock } from '../../trade/stock/index.ts';
-import { neighbour } from './neighbour.ts';
+import { neighbor } from './neighbor.ts';
 import {
   addScaled,
   radians,
@@ -176,7 +176,7 @@ export function sweep(
       a,
       clampB,
       stock.minRadiusMm,
-      neighbour(states, named.pose)?.rods,
+      neighbor(states, named.pose)?.rods,
       named.name,
       true,
     );

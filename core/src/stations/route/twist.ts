@@ -8,7 +8,7 @@ import {
 } from '../../shape/rod/index.ts';
 import { degrees, squareTo, unit } from '../../lib/vec/index.ts';
 import type { EndPlace, HoseState } from './hose-sweep.ts';
-import { neighbour } from './neighbour.ts';
+import { neighbor } from './neighbor.ts';
 
 /**
  * By how much a hose is twisted from end to end in each state of its travel, deg, once both ends are
@@ -36,7 +36,7 @@ export function twistThrough(
           a.clamp,
           clampB,
           { marks, freeRad, stiffness },
-          neighbour(turned, pose)?.rods[0] ?? null,
+          neighbor(turned, pose)?.rods[0] ?? null,
           rods,
         )
       : null;

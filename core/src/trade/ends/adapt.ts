@@ -92,7 +92,7 @@ function chainOf(from: Half, to: Half, way: Way): Chain {
 }
 
 /**
- * The shortest chains of adapters between two ports over a catalogue: fewest sealing faces first,
+ * The shortest chains of adapters between two ports over a catalog: fewest sealing faces first,
  * then cost, every join one that seals; up to three, best first, none with more than one joint over the
  * shortest. Throws InputError for a thread or a
  * form that does not exist. One pass back from the far port tells what every half still has to go, and
@@ -146,7 +146,7 @@ export function adapt(
   };
 }
 
-/** The shipped catalogue. */
+/** The shipped catalog. */
 export const STOCK = new AdapterGraph(ADAPTERS);
 
 /** What closes a port: plugs and caps of the stock and of one's own that seal in it, the cheapest first. */

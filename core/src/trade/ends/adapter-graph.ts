@@ -30,7 +30,7 @@ export interface Edge {
 export const JOINT = 1e10;
 
 /**
- * A catalogue made ready for searching: every kind of half is a node, and every part leads from what
+ * A catalog made ready for searching: every kind of half is a node, and every part leads from what
  * it seals on to its other half. Built once; ports that no part has join as they are asked for.
  */
 export class AdapterGraph {

@@ -52,7 +52,7 @@ const LIKELY_NM: Record<'nut' | 'washer' | 'cone' | 'other', readonly Range[]> =
     [14, 32],
     [20, 60],
   ],
-  // Banjo bolts and crush washers: aluminium bolts take half of what steel ones do.
+  // Banjo bolts and crush washers: aluminum bolts take half of what steel ones do.
   washer: [
     [6, 20],
     [12, 40],

@@ -55,7 +55,7 @@ function faces(a: Half, b: Half): number | null {
     );
   return asked.get(key)!;
 }
-/** Ports that something in the catalogue seals on. */
+/** Ports that something in the catalog seals on. */
 const any = fc.constantFrom(
   ...HALVES.filter((half) =>
     ADAPTERS.some((part) => part.halves.some((other) => faces(half, other) !== null)),
@@ -102,7 +102,7 @@ function fewestJoints(
   return found;
 }
 
-describe('the catalogue', () => {
+describe('the catalog', () => {
   test('120 parts or more, each half of a thread that comes so, ids apart', () => {
     expect(ADAPTERS.length).toBeGreaterThanOrEqual(120);
     expect(new Set(ADAPTERS.map((part) => part.id)).size).toBe(ADAPTERS.length);

@@ -87,7 +87,7 @@ describe('what a joint uses up', () => {
     }
   });
 
-  test('sealant is named on tapers only, through the whole catalogue', () => {
+  test('sealant is named on tapers only, through the whole catalog', () => {
     for (const thread of THREADS) {
       for (const seat of [
         'banjo-face',
@@ -210,7 +210,7 @@ describe('what a joint of each kind takes', () => {
     likelyTorqueNm(
       jointBetween({ gender: 'male', thread, end }, { gender: 'female', thread, seat }),
     )!;
-  // Common practice: a steel banjo bolt of M10 takes 35 N·m and an aluminium one 12 to 20; a 3/8-24 tube nut 14 to 20, and 29 is not usual.
+  // Common practice: a steel banjo bolt of M10 takes 35 N·m and an aluminum one 12 to 20; a 3/8-24 tube nut 14 to 20, and 29 is not usual.
   test('banjo bolts take more than tube nuts of the same thread', () => {
     const banjo = likely('M10x1', 'banjo', 'banjo-face');
     expect(banjo.most).toBeGreaterThanOrEqual(35);

@@ -14,7 +14,7 @@ export interface Adapter {
   readonly name: string;
   readonly family: string;
   readonly halves: readonly Half[];
-  readonly material: 'brass' | 'steel' | 'aluminium' | 'stainless';
+  readonly material: 'brass' | 'steel' | 'aluminum' | 'stainless';
   /** Price in the smallest coin. Invented, like all prices here. */
   readonly costMinor: number;
 }

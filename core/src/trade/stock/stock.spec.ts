@@ -85,7 +85,7 @@ describe('tube nuts', () => {
     expect(nutById(id)!.tubeOdMm).toBeCloseTo(inch * 25.4, 9);
   });
 
-  test('each has a thread of the catalogue that takes its flare, and a flare of the bench', () => {
+  test('each has a thread of the catalog that takes its flare, and a flare of the bench', () => {
     for (const nut of NUTS) {
       const thread = threadByName(nut.thread);
       expect(thread).toBeDefined();

@@ -152,7 +152,7 @@ function reasonsOf(
 
 /**
  * Whether a male and a female half will join and whether they seal, by basic sizes. Throws InputError
- * for a thread that is not in the catalogue, is never of that gender, or does not come with its end or
+ * for a thread that is not in the catalog, is never of that gender, or does not come with its end or
  * seat. Source: ISO 68-1, ASME B1.1, ISO 228-1, ISO 7-1; the pairs that seal are common practice.
  */
 export function mate(input: MateInput): Mate {

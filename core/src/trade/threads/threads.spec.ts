@@ -218,7 +218,7 @@ describe('what traps people at a parts counter', () => {
     ).toBe('3/8-20 BSF');
   });
   test.each(['M6x1', 'M7x1', 'M11x1.5', 'M13x1.5', '1/4-28 UNF'])(
-    '%s is in the catalogue',
+    '%s is in the catalog',
     (name) => {
       const { dMm, pitchMm } = threadByName(name)!;
       expect(

@@ -4,9 +4,9 @@ export const VERDICT_WORDS: Record<HoseVerdict, string> = {
   'out-of-reach': 'does not reach',
   taut: 'taut',
   kinks: 'kinks',
-  ok: 'well',
+  ok: 'good',
 };
-/** A sign beside the word, so that colour never stands alone. */
+/** A sign beside the word, so that color never stands alone. */
 export const VERDICT_SIGNS: Record<HoseVerdict, string> = {
   'out-of-reach': '✕',
   taut: '↔',

@@ -122,7 +122,7 @@ describe('hoses in Route', () => {
     slide(at.one('#hose-heave'), -0.5);
     await at.settle();
     expect(at.root.textContent).toContain('25 droop');
-    expect(at.texts('[data-test=hose-live]')).toEqual(['well']);
+    expect(at.texts('[data-test=hose-live]')).toEqual(['good']);
     slide(at.one('#hose-lock'), 1);
     await at.settle();
     expect(at.root.textContent).toContain('18° right');

@@ -5,9 +5,9 @@ import { lengthWords } from '../../rule-kit/places.ts';
 
 /** A sealing washer as it is crushed, mm. Common practice. */
 const WASHER_MM = 1.4;
-/** Thread that a steel bolt wants in steel or iron, and in aluminium, by its diameters. Common practice. */
+/** Thread that a steel bolt wants in steel or iron, and in aluminum, by its diameters. Common practice. */
 const STEEL = 0.8;
-const ALUMINIUM = 1.5;
+const ALUMINUM = 1.5;
 
 /** A banjo's bolt goes with its stack: eyes and washers take of its length, and the rest is what holds. */
 export const banjoBolt = defineRule({
@@ -32,10 +32,10 @@ export const banjoBolt = defineRule({
         level: 'stop',
         text: `${stack}: ${full(Math.max(0, holdsMm), 1)} of thread engage, and ${full(STEEL * dMm, 1)} is the minimum in steel or iron. Use a longer bolt.`,
       };
-    return holdsMm < ALUMINIUM * dMm
+    return holdsMm < ALUMINUM * dMm
       ? {
           level: 'note',
-          text: `${stack}: ${full(holdsMm, 1)} of thread engage, enough in steel or iron. In aluminum ${figure(ALUMINIUM, 1)} diameters are required, ${full(ALUMINIUM * dMm, 1)}.`,
+          text: `${stack}: ${full(holdsMm, 1)} of thread engage, enough in steel or iron. In aluminum ${figure(ALUMINUM, 1)} diameters are required, ${full(ALUMINUM * dMm, 1)}.`,
         }
       : null;
   },

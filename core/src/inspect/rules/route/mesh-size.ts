@@ -6,8 +6,8 @@ const [LEAST_MM, MOST_MM] = [10, 20_000];
 /** Units a mesh may have been drawn in, mm. */
 const UNITS = [
   ['inches', 25.4],
-  ['metres', 1000],
-  ['millimetres', 1],
+  ['meters', 1000],
+  ['millimeters', 1],
 ] as const;
 
 /** A mesh whose size tells of a slip of units, or that could not be read here. */

@@ -1,7 +1,7 @@
 import { defineRule } from '../../define-rule.ts';
 import { onLine } from '../../rule-kit/places.ts';
 
-/** A centre line that cannot be bent: a straight shorter than its bends, a corner on top of another, one that doubles back. */
+/** A center line that cannot be bent: a straight shorter than its bends, a corner on top of another, one that doubles back. */
 export const noRoom = defineRule({
   id: 'no-room',
   station: 'route',

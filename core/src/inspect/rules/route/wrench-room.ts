@@ -8,7 +8,7 @@ import { ENDS, cornerAt, endName, lengthWords, onLine } from '../../rule-kit/pla
 export const WRENCH_MM = 120;
 const HANDLE_MM = 6;
 const STEP_DEG = 30;
-/** Whether a wrench on a nut has two neighbouring places round it. */
+/** Whether a wrench on a nut has two neighboring places round it. */
 export function swings(nut: Vec3, along: Vec3, obstacles: readonly Obstacle[]): boolean {
   const arm = squareTo(along);
   const free = Array.from({ length: 360 / STEP_DEG }, (_, i) => {

@@ -21,7 +21,7 @@ export const stopsTooLong = eachLoad(
       // One circuit for all of them has a rule of its own.
       if (left.left.front + left.left.rear === 0) continue;
       const where = `${left.failed} failed, ${name}`;
-      const metres = stoppingM(rule.fromKmh, left.z, limits.buildUpS);
+      const meters = stoppingM(rule.fromKmh, left.z, limits.buildUpS);
       if (left.strokesOut)
         found.push({
           level: 'stop',
@@ -32,7 +32,7 @@ export const stopsTooLong = eachLoad(
         found.push({
           level: 'stop',
           where,
-          text: `From ${speed(rule.fromKmh)} the vehicle takes ${distance(metres, 0)} on the remaining circuit, at ${force(left.footN)}${left.locks ? ' with the axle at its grip limit' : ''}; ${distance(rule.mostM(rule.fromKmh), 0)} is the limit (${rule.source}).`,
+          text: `From ${speed(rule.fromKmh)} the vehicle takes ${distance(meters, 0)} on the remaining circuit, at ${force(left.footN)}${left.locks ? ' with the axle at its grip limit' : ''}; ${distance(rule.mostM(rule.fromKmh), 0)} is the limit (${rule.source}).`,
         });
     }
     return found;

@@ -9,7 +9,7 @@ export interface Fastener {
   /** How many such things mostly have, until the user says otherwise. */
   readonly count: number;
   readonly place: Ref;
-  /** Tightened once more after so many kilometres. */
+  /** Tightened once more after so many kilometers. */
   readonly againKm: number | null;
 }
 
@@ -89,7 +89,7 @@ export function likelyBoltNm({
 }
 
 /**
- * The order in which bolts round a centre are drawn up, by their places counted round it from 0: each as far
+ * The order in which bolts round a center are drawn up, by their places counted round it from 0: each as far
  * from the one before as it can be. Common practice: five go 1, 3, 5, 2, 4; four and six go across.
  */
 export function starOrder(count: number): number[] {

@@ -14,10 +14,10 @@ import { stampOf, taskOf, type TaskContext, type Task } from './task.ts';
 
 /** Those that stay on the vehicle are not fitted. */
 export const isFitted = (part: Part): boolean => !part.kept;
-/** Wheel nuts settle: they are tightened once more after so many kilometres, cold. Common practice: 50 to 100. */
+/** Wheel nuts settle: they are tightened once more after so many kilometers, cold. Common practice: 50 to 100. */
 const AGAIN_KM = 50;
 const NUTS_OF_A_WHEEL = 5;
-/** A brake belongs to the wheel whose centre is within this many of its radii. */
+/** A brake belongs to the wheel whose center is within this many of its radii. */
 const WITHIN_RADII = 1.2;
 
 /** The wheel that comes off for a brake; none where none is drawn there. */

@@ -157,7 +157,7 @@ describe('how it stands', () => {
     );
   });
 
-  // Limits of the threads: ISO 965-1 6g and ASME B1.1 2A, as in the catalogue of threads.
+  // Limits of the threads: ISO 965-1 6g and ASME B1.1 2A, as in the catalog of threads.
   test('what came is measured: 9.85 over a pitch of 1 is the M10x1 that was ordered, 9.45 over 24 to the inch is not', () => {
     const { item } = rowsOf(gannet).find((row) => row.item.key === 'nut:M10x1-bubble')!;
     expect(received(item, 9.87, 1).ok).toBe(true);

@@ -27,7 +27,7 @@ export interface ListItem {
   readonly key: string;
   readonly group: Group;
   readonly name: string;
-  /** Pieces; of tube metres, of fluid millilitres. */
+  /** Pieces; of tube meters, of fluid millilitres. */
   readonly count: number;
   readonly unit: 'piece' | 'm' | 'mL';
   readonly uses: readonly Use[];

@@ -13,7 +13,7 @@ import {
 } from '../../lib/vec/index.ts';
 import { cornersOf, tangentMm } from './bend.ts';
 
-/** A piece of a tube's centre line; `startMm` and `endMm` are distances along it from end A. */
+/** A piece of a tube's center line; `startMm` and `endMm` are distances along it from end A. */
 export type Piece =
   | {
       readonly kind: 'straight';
@@ -27,7 +27,7 @@ export type Piece =
       readonly node: number;
       readonly from: Vec3;
       readonly to: Vec3;
-      readonly centre: Vec3;
+      readonly center: Vec3;
       readonly normal: Vec3;
       readonly radiusMm: number;
       readonly bendDeg: number;
@@ -36,10 +36,10 @@ export type Piece =
     };
 
 /**
- * The centre line as straights and arcs, `radiusMm(node)` being the radius at a corner. The nodes
+ * The center line as straights and arcs, `radiusMm(node)` being the radius at a corner. The nodes
  * must have room for their bends (`bendTable` says so).
  */
-export function centreLine(nodesMm: readonly Vec3[], radiusMm: (node: number) => number): Piece[] {
+export function centerLine(nodesMm: readonly Vec3[], radiusMm: (node: number) => number): Piece[] {
   const pieces: Piece[] = [];
   let at = nodesMm[0]!;
   let run = 0;
@@ -55,13 +55,13 @@ export function centreLine(nodesMm: readonly Vec3[], radiusMm: (node: number) =>
     straightTo(addScaled(corner.at, corner.inward, -tangent));
     const to = addScaled(corner.at, corner.outward, tangent);
     const endMm = run + r * radians(corner.bendDeg);
-    const centre = addScaled(at, cross(normal, corner.inward), r);
+    const center = addScaled(at, cross(normal, corner.inward), r);
     pieces.push({
       kind: 'arc',
       node: corner.node,
       from: at,
       to,
-      centre,
+      center,
       normal,
       radiusMm: r,
       bendDeg: corner.bendDeg,
@@ -80,17 +80,17 @@ export function polyline(pieces: readonly Piece[], stepDeg = 5): Vec3[] {
   for (const piece of pieces) {
     if (piece.kind === 'arc') {
       const chords = Math.max(1, Math.ceil(piece.bendDeg / stepDeg));
-      const arm = sub(piece.from, piece.centre);
+      const arm = sub(piece.from, piece.center);
       for (let i = 1; i < chords; i++)
-        points.push(add(piece.centre, rotate(arm, piece.normal, (piece.bendDeg * i) / chords)));
+        points.push(add(piece.center, rotate(arm, piece.normal, (piece.bendDeg * i) / chords)));
     }
     points.push(piece.to);
   }
   return points;
 }
 
-/** Invariant of a centre line in words: pieces meet, arcs leave and enter along their straights, distances add up. For specs. */
-export function validateCentreLine(pieces: readonly Piece[]): string[] {
+/** Invariant of a center line in words: pieces meet, arcs leave and enter along their straights, distances add up. For specs. */
+export function validateCenterLine(pieces: readonly Piece[]): string[] {
   const faults: string[] = [];
   let lastTo: Vec3 | null = null;
   let lastWay: Vec3 | null = null;
@@ -104,7 +104,7 @@ export function validateCentreLine(pieces: readonly Piece[]): string[] {
       piece.kind === 'straight'
         ? [unit(sub(piece.to, piece.from)), unit(sub(piece.to, piece.from))]
         : [piece.from, piece.to].map((p) =>
-            cross(piece.normal, scale(sub(p, piece.centre), 1 / piece.radiusMm)),
+            cross(piece.normal, scale(sub(p, piece.center), 1 / piece.radiusMm)),
           );
     if (lastWay && wayIn && dot(lastWay, wayIn) < 1 - 1e-9)
       faults.push(`piece ${i} is not tangent to the one before`);

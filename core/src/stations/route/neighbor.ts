@@ -6,8 +6,8 @@ const apart = (one: Pose, other: Pose): number =>
   Math.abs(one.roll - other.roll) +
   Math.abs(one.float - other.float);
 
-/** The one before a pose in the order of `posesOf` that is at rest: its nearest neighbour toward ride. */
-export const neighbour = <T extends { readonly pose: Pose; readonly rods: readonly Settled[] }>(
+/** The one before a pose in the order of `posesOf` that is at rest: its nearest neighbor toward ride. */
+export const neighbor = <T extends { readonly pose: Pose; readonly rods: readonly Settled[] }>(
   before: readonly T[],
   pose: Pose,
 ): T | undefined =>

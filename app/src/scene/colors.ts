@@ -3,7 +3,7 @@ import { Color } from 'three';
 
 const asked = new Map<string, Color>();
 
-/** Colours of the scene come from the same tokens as the rest of the screen, each asked once: asking has the page's styles worked out. */
+/** Colors of the scene come from the same tokens as the rest of the screen, each asked once: asking has the page's styles worked out. */
 export function token(name: string): Color {
   const known = asked.get(name);
   if (known) return known;
@@ -15,8 +15,8 @@ export function token(name: string): Color {
   return colour;
 }
 
-/** Another theme: every colour is asked anew. */
-export const forgetColours = (): void => asked.clear();
+/** Another theme: every color is asked anew. */
+export const forgetColors = (): void => asked.clear();
 
 /** How a thing of each nature is drawn: its token, and how much of what lies behind shows through. */
 export const LOOKS: Record<Nature, { readonly token: string; readonly opacity: number }> = {
