@@ -112,7 +112,7 @@ describe('order and amounts of bleeding', () => {
       'a list that names nobody',
       { school: 'as-listed', listed: ['RL', 'XX'] },
       'listed[1]',
-      /no bleeder "XX"/,
+      /No bleeder is called "XX"/,
     ],
     ['a list with one twice', { school: 'as-listed', listed: ['RL', 'RL'] }, 'listed[1]', /twice/],
     [
