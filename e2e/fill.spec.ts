@@ -133,7 +133,7 @@ test('the plan: methods by people and tools, schools compared, tools on the list
   expect(complaints).toEqual([]);
 });
 
-test('the drill: strokes at a corner, then judged beside standard way', async () => {
+test('the drill: strokes at a corner, then judged beside the usual way', async () => {
   const { page, complaints } = await watch(run.browser, run.server.url);
   await page.goto(`${run.server.url}/practice`, { waitUntil: 'load' });
   await page.waitForSelector('fl-practice-page fieldset button');

@@ -64,7 +64,7 @@ describe('the server', () => {
     expect(headers['content-encoding']).toBe('gzip');
     expect(gunzipSync(body).length).toBe(5003);
   });
-  test('demo plans, health, and what is not fitted', async () => {
+  test('demo plans, health, and what is not there', async () => {
     expect((await get('/demo/gannet.firmline.json')).status).toBe(200);
     expect((await get('/demo/other.firmline.json')).status).toBe(404);
     expect((await get('/main-MISSING1.js')).status).toBe(404);
@@ -115,7 +115,7 @@ describe('the simulated vernier', () => {
     expect(male.slice(-6)).toEqual(Array(6).fill(9.89));
     expect(readings(8.63, 'female', () => 0.5)[0]).toBeLessThan(8.63);
   });
-  test('types its readings one by one and says when it is done; a piece that is not fitted is missing', async () => {
+  test('types its readings one by one and says when it is done; a piece that is not there is missing', async () => {
     const { status, headers, body } = await get('/api/vernier/b');
     expect([status, headers['content-type']]).toEqual([200, 'text/event-stream']);
     const lines = body.toString().split('\n\n').filter(Boolean);
@@ -141,7 +141,7 @@ describe('the simulated instruments', () => {
     expect(data.map(([, reading]) => reading)).toEqual(pressOf(7, 'air'));
     expect(body.toString()).toMatch(/event: done/);
   }, 20_000);
-  test('a vehicle that is not fitted is missing, and a scan tool says whether it knows the part', async () => {
+  test('a vehicle that is not there is missing, and a scan tool says whether it knows the part', async () => {
     expect((await get('/api/pedal/x')).status).toBe(404);
     const said = await Promise.all(
       ['a', 'b', 'c'].map(

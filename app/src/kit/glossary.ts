@@ -23,7 +23,7 @@ export class Glossary {
       this.loaded.set(all),
     ));
   }
-  /** A text in pieces; whoever asks is told again once the terms are here. */
+  /** A text in pieces. Plain until the terms are loaded; a computed that asks is then computed again. */
   pieces(text: string): readonly GlossaryPiece[] {
     void this.load();
     return this.loaded()?.glossaryPieces(text) ?? [{ text, entry: null }];

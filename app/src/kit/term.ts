@@ -45,7 +45,7 @@ const GAP_PX = 6;
 export class Term {
   protected readonly id = `term-${nextId++}`;
   readonly entry = input.required<GlossaryEntry>();
-  /** The word as it stands in its sentence. */
+  /** The word in its sentence, in that spelling. */
   readonly text = input('');
   /** A question mark beside a label, in place of the word. */
   readonly short = input(false);

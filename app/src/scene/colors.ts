@@ -15,7 +15,7 @@ export function token(name: string): Color {
   return colour;
 }
 
-/** Another theme: every color is asked anew. */
+/** Another theme: read every color again. */
 export const forgetColors = (): void => asked.clear();
 
 /** How a thing of each nature is drawn: its token, and how much of what lies behind shows through. */

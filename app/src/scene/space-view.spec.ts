@@ -112,7 +112,7 @@ describe('the vehicle in space', () => {
     expect(at.corners()).toEqual(before);
   });
 
-  test('along one axis by button or with Shift; a drag that is break changes nothing', async () => {
+  test('along one axis by button or with Shift; a drag that is broken off changes nothing', async () => {
     const at = await inSpace('sp3');
     const third = at.corners()[2]!;
     const to: Vec3 = [third[0] - 200, third[1] + 120, 0];

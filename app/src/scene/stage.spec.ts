@@ -37,7 +37,7 @@ const VEHICLE: readonly Vec3[] = [
 ];
 
 describe.each(VIEWS)('looked at from %s', (look) => {
-  test('anywhere is in the picture, also when it is brought near', () => {
+  test('every place is in the picture, also when it is brought near', () => {
     const at = stage();
     at.lookFrom(look, VEHICLE);
     for (const places of [VEHICLE, VEHICLE.slice(2)]) {

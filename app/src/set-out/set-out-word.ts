@@ -17,7 +17,6 @@ import {
   type NumberAsk,
 } from '@firm-line/core/proposals/set-out';
 import { formatLength, parseLength, shownUnits } from '@firm-line/core/lib/units';
-import { parseQuantity } from '@firm-line/core/lib/units/quantity';
 import { shownNumber } from '../kit/fields/shown-number';
 import { DISPLAY_UNITS } from '../kit/units';
 
@@ -55,7 +54,6 @@ const LABELS: Partial<Record<Ask, string>> = {
   fluid: 'Fluid',
 };
 const isNumber = (ask: Ask): ask is NumberAsk => ask in NUMBERS;
-const UNITS = { kg: ' kg', length: '' } as const;
 
 /** A word of a sentence that can be changed: chosen from a list, or typed. */
 @Component({
@@ -94,8 +92,6 @@ const UNITS = { kg: ' kg', length: '' } as const;
 })
 export class SetOutWord {
   private readonly units = inject(DISPLAY_UNITS);
-  private readonly shownUnits = computed(() => shownUnits(this.units()));
-  private readonly speed = computed(() => shownNumber(', km/h', this.shownUnits()));
   readonly ask = input.required<Ask>();
   readonly answers = input.required<Answers>();
   /** The user said it himself. */
@@ -115,21 +111,12 @@ export class SetOutWord {
   });
   protected readonly unit = computed(() => {
     const ask = this.ask();
-    if (!isNumber(ask) || this.text() !== null) return '';
-    const { unit } = NUMBERS[ask];
-    return unit === 'km/h' ? ` ${this.shownUnits().speed}` : UNITS[unit];
+    return isNumber(ask) && this.text() === null ? this.number(ask).unit : '';
   });
   protected readonly shown = computed(() => {
     const ask = this.ask();
     const value = this.answers()[ask];
-    return (
-      this.text() ??
-      (isNumber(ask) && NUMBERS[ask].unit === 'length'
-        ? formatLength(value as number, this.units(), 1)
-        : isNumber(ask) && NUMBERS[ask].unit === 'km/h'
-          ? this.speed().show(value as number)
-          : String(value))
-    );
+    return this.text() ?? (isNumber(ask) ? this.number(ask).show(value as number) : String(value));
   });
 
   private readonly field = viewChild<ElementRef<HTMLInputElement | HTMLSelectElement>>('field');
@@ -141,18 +128,26 @@ export class SetOutWord {
     });
   }
 
+  /** How a figure is shown and read, and its unit where that stands behind it. */
+  private number(ask: keyof typeof NUMBERS) {
+    const { unit } = NUMBERS[ask];
+    const units = this.units();
+    if (unit === 'length')
+      return {
+        unit: '',
+        show: (mm: number) => formatLength(mm, units, 1),
+        read: (text: string) => parseLength(text, units),
+      };
+    const { label, show, read } = shownNumber(`, ${unit}`, shownUnits(units));
+    return { unit: label.slice(1), show, read };
+  }
   protected read(field: HTMLInputElement): void {
     const ask = this.ask();
     const text = field.value.trim();
     if (text === this.shown()) return;
     if (!isNumber(ask)) return this.chosen.emit({ ok: true, ask, value: text, text });
-    const { unit, name } = NUMBERS[ask];
-    const read =
-      unit === 'length'
-        ? parseLength(text, this.units())
-        : unit === 'kg'
-          ? parseQuantity(text, 'kg')
-          : this.speed().read(text);
+    const { name } = NUMBERS[ask];
+    const read = this.number(ask).read(text);
     this.chosen.emit(
       read.ok
         ? { ok: true, ask, value: read.value, text }

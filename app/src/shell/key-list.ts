@@ -78,8 +78,8 @@ export const KEYS: readonly (readonly [string, string])[] = [
             }
           </div>
           <p class="mt-1 text-sm text-ink-soft">
-            Every field accepts any unit, such as 60 mph, 130 ft or 1500 psi. Charts keep MPa, N and
-            mm.
+            Every field accepts any unit, such as 60 mph, 130 ft or 1500 psi. Charts, cards and the
+            pack use MPa, N and mm.
           </p>
         </section>
       }

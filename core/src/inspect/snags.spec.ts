@@ -587,7 +587,7 @@ describe('a tube that runs straight from seat to seat', () => {
     } as Plan;
     return inspect(plan).filter((snag) => snag.rule === 'cannot-withdraw' && snag.where === 'T4');
   };
-  test('cannot be drawn out where too short to bow', () => {
+  test('cannot be drawn out where it is too short to bow', () => {
     // The circle itself: over a chord of 850 mm an arc 56.5 mm high is 10 mm longer, to a twentieth.
     const radius = (425 ** 2 + 56.5 ** 2) / (2 * 56.5);
     expect(2 * radius * Math.asin(425 / radius)).toBeCloseTo(860, 1);

@@ -111,7 +111,7 @@ describe('reading and writing a plan file', () => {
       /already belongs to points\[0\]/,
     ],
     [
-      'a port that is not fitted',
+      'a port that is not there',
       (r) => (r.lines[0].ends.a.portId = 'nowhere'),
       'lines[0].ends.a.portId',
       /no port "nowhere"/,

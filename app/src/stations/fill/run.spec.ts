@@ -73,7 +73,7 @@ describe('the run', () => {
     await at.click(at.button('Back to the wheel'));
     expect(title(at)).toBe('Rear right: pedal down, and hold');
   });
-  test('what is reservoir reading counts: at its mark nothing goes on until it is topped up', async () => {
+  test('what is seen in the reservoir counts: at its mark nothing goes on until it is topped up', async () => {
     const at = await open('r3');
     await begin(at);
     const seen = [...at.root.querySelectorAll<HTMLInputElement>('fl-run-page input')].find(

@@ -24,9 +24,10 @@ const LOAD_WORDS: Record<LoadVerdict, string> = {
   template: `
     <h2 class="text-2xl font-bold">Proof loads</h2>
     <p class="mt-1 max-w-prose">
-      Load a welded or modified pedal or bracket at the pad with {{ force(least) }}, in competition
-      {{ force(competition) }}, for ten seconds, with a scale or a lever and weight. Measure a mark
-      before and after. Keep your face out of line: a part that breaks flies.
+      Load a welded or modified pedal or bracket at the pad with {{ quantities().force(least) }}, in
+      competition {{ quantities().force(competition) }}, for ten seconds, with a scale or a lever
+      and weight. Measure a mark before and after. Keep your face out of line: a part that breaks
+      flies.
     </p>
     @for (load of loads(); track load.id) {
       <section class="card mt-4 p-5" [attr.aria-label]="load.name">
@@ -91,7 +92,7 @@ const LOAD_WORDS: Record<LoadVerdict, string> = {
   `,
 })
 export class LoadsPage {
-  private readonly store = inject(PlanStore);
+  protected readonly quantities = inject(PlanStore).quantities;
   protected readonly fields = PROOF_LOAD_TAKEN.fields;
   private readonly sheet = inject(WheelEndsFacade);
   protected readonly least = PROOF_LOAD.leastN;
@@ -124,8 +125,5 @@ export class LoadsPage {
   }
   protected remove(id: string): void {
     this.sheet.apply({ edit: 'removeProofLoad', with: { id } });
-  }
-  protected force(value: number): string {
-    return this.store.quantities().force(value);
   }
 }

@@ -59,7 +59,7 @@ describe('the card', () => {
     expect(at.texts('fl-offer-up').join()).not.toMatch(/One change/);
   });
 
-  test('what stands about the bender is standard until it is the user’s own, and can be again', async () => {
+  test('what stands about the bender is the usual until it is the user’s own, and can be again', async () => {
     const at = await station('make', 'mk6', 'line-f2');
     await at.click(at.button('Remove the bender’s body'));
     expect(at.store.plan().bench.benders[0]!.around!.solids.map(({ name }) => name)).toEqual([

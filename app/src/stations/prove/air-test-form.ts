@@ -27,8 +27,8 @@ const WORKING_MPA = 7;
         hydraulic hold.
       </p>
       <p class="mt-2 text-lg font-bold text-stop">
-        ✗ Maximum {{ pressure(ceiling()) }}: a tenth of working pressure, never over
-        {{ pressure(0.7) }}.
+        ✗ Maximum {{ quantities().pressure(ceiling(), 2) }}: a tenth of working pressure, never over
+        {{ quantities().pressure(0.7, 2) }}.
       </p>
       @if (wet()) {
         <p class="fault mt-2">
@@ -80,6 +80,7 @@ const WORKING_MPA = 7;
 export class AirTestForm {
   private readonly sheet = inject(ProveFacade);
   private readonly store = inject(PlanStore);
+  protected readonly quantities = this.store.quantities;
   protected readonly picked = signal<readonly string[]>([]);
   protected readonly ceiling = computed(() =>
     airCeilingMPa(this.store.plan().trailer?.actuatorMPa ?? WORKING_MPA),
@@ -181,8 +182,5 @@ export class AirTestForm {
   }
   protected remove(id: string): void {
     this.sheet.apply({ edit: 'removeAirTest', with: { id } });
-  }
-  protected pressure(value: number): string {
-    return this.store.quantities().pressure(value);
   }
 }

@@ -27,8 +27,8 @@ import { PlanStore } from '../../session/plan-store';
       @for (one of held(); track one.id) {
         <li class="flex flex-wrap items-center gap-3 border-t border-rule py-2">
           <span class="font-mono"
-            >{{ one.at.slice(0, 10) }} {{ pressure(one.startMPa) }} → {{ pressure(one.endMPa) }},
-            {{ one.minutes }} min</span
+            >{{ one.at.slice(0, 10) }} {{ quantities().pressure(one.startMPa, 2) }} →
+            {{ quantities().pressure(one.endMPa, 2) }}, {{ one.minutes }} min</span
           ><span [class]="one.ink">{{ one.words }}</span
           ><button type="button" class="btn ml-auto" (click)="remove(one.id)">Remove</button>
         </li>
@@ -37,7 +37,7 @@ import { PlanStore } from '../../session/plan-store';
   `,
 })
 export class HoldForm {
-  private readonly store = inject(PlanStore);
+  protected readonly quantities = inject(PlanStore).quantities;
   readonly circuitId = input.required<string>();
   readonly wantedMPa = input.required<number>();
   readonly rests = input.required<string>();
@@ -84,8 +84,5 @@ export class HoldForm {
   }
   protected remove(id: string): void {
     this.sheet.apply({ edit: 'removeHold', with: { id } });
-  }
-  protected pressure(value: number): string {
-    return this.store.quantities().pressure(value);
   }
 }

@@ -66,7 +66,7 @@ import { PlanStore } from '../../session/plan-store';
                 <td class="pr-3">{{ one.engine }}{{ one.hot ? ', hot' : ', cold' }}</td>
                 <td class="pr-3 text-right font-mono">{{ one.travelMm }} mm</td>
                 <td class="pr-3 text-right font-mono">
-                  {{ one.forceN === null ? '–' : force(one.forceN) }}
+                  {{ one.forceN === null ? '–' : quantities().force(one.forceN, 1) }}
                 </td>
                 <td>
                   {{ one.sinks ? '✗ sinks' : 'stays'
@@ -87,7 +87,7 @@ import { PlanStore } from '../../session/plan-store';
   `,
 })
 export class PedalForm {
-  private readonly store = inject(PlanStore);
+  protected readonly quantities = inject(PlanStore).quantities;
   private readonly sheet = inject(ProveFacade);
   protected readonly vehicles = [
     { value: 'this', name: 'This vehicle' },
@@ -123,8 +123,5 @@ export class PedalForm {
   }
   protected remove(id: string): void {
     this.sheet.apply({ edit: 'removePedalReading', with: { id } });
-  }
-  protected force(value: number): string {
-    return this.store.quantities().force(value);
   }
 }

@@ -1,3 +1,4 @@
+import { typicalTrailer } from '@firm-line/core/plan/typical';
 import { station } from '../../testing/station';
 
 jest.mock('chart.js', () => jest.requireActual('../../testing/chart-stub'));
@@ -114,6 +115,11 @@ describe('rounds', () => {
     });
     await at.click(button(at, 'Take this test'));
     expect(at.texts('[data-test=air-test]')[0]).toMatch(/F1.*(Tight|Cannot tell)/);
+    // A tenth of 5.5 MPa: one place less would allow 0.6.
+    const to = { ...typicalTrailer(), actuatorMPa: 5.5 };
+    at.store.apply({ edit: 'setSheet', with: { sheet: 'trailer', to } });
+    await at.settle();
+    expect(at.one('fl-air-test-form')!.textContent).toMatch(/✗ Maximum 0\.55 MPa/);
   });
 });
 

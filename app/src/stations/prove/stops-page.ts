@@ -48,7 +48,7 @@ import { ProveFacade } from './prove-facade';
         }
       </section>
       <section class="card p-5" aria-label="Before and after">
-        <h3 class="h2">At {{ speed(compare()) }}</h3>
+        <h3 class="h2">At {{ quantities().speed(compare(), 1) }}</h3>
         @for (one of means(); track one.name) {
           <p class="mt-1" data-test="mean">
             <span class="font-semibold">{{ one.name }}</span>: {{ one.words }}
@@ -69,8 +69,8 @@ import { ProveFacade } from './prove-facade';
         }
         @if (rough()) {
           <p class="mt-2 text-sm">
-            ▲ Some distances are scaled by v² from a speed more than {{ speed(roughKmh) }} away:
-            approximate.
+            ▲ Some distances are scaled by v² from a speed more than
+            {{ quantities().speed(roughKmh) }} away: approximate.
           </p>
         }
       </section>
@@ -95,8 +95,10 @@ import { ProveFacade } from './prove-facade';
               <tr class="border-t border-rule">
                 <td class="py-1 pr-3">{{ one.at.slice(0, 10) }}</td>
                 <td class="pr-3">{{ one.when }}</td>
-                <td class="pr-3 text-right font-mono">{{ speed(one.fromKmh) }}</td>
-                <td class="pr-3 text-right font-mono">{{ distance(one.distanceM) }}</td>
+                <td class="pr-3 text-right font-mono">{{ quantities().speed(one.fromKmh, 1) }}</td>
+                <td class="pr-3 text-right font-mono">
+                  {{ quantities().distance(one.distanceM, 2) }}
+                </td>
                 <td class="pr-3 text-right font-mono">{{ decel(one) }}</td>
                 <td class="pr-3">{{ one.locked === 'rear' ? '✗ rear' : one.locked }}</td>
                 <td class="pr-3">
@@ -135,6 +137,7 @@ import { ProveFacade } from './prove-facade';
 export class StopsPage {
   protected readonly sheet = inject(ProveFacade);
   private readonly store = inject(PlanStore);
+  protected readonly quantities = this.store.quantities;
   protected readonly roughKmh = ROUGH_KMH;
   protected readonly whens = [
     { value: 'before', name: 'Before' },
@@ -179,7 +182,7 @@ export class StopsPage {
       const { meanM, sigmaM } = scatterOf(distances);
       return {
         name: when === 'before' ? 'Before' : 'After',
-        words: `${this.distance(meanM)}${sigmaM === null ? ', one run alone' : ` ± ${this.distance(2 * sigmaM)} of ${distances.length} runs`}, ${stoppingDistance({ fromKmh: this.compare(), distanceM: meanM }).g.toFixed(2)} g`,
+        words: `${this.quantities().distance(meanM)}${sigmaM === null ? ', one run alone' : ` ± ${this.quantities().distance(2 * sigmaM)} of ${distances.length} runs`}, ${stoppingDistance({ fromKmh: this.compare(), distanceM: meanM }).g.toFixed(2)} g`,
       };
     }),
   );
@@ -241,11 +244,5 @@ export class StopsPage {
         edit: 'recordBedding',
         with: { at: new Date().toISOString(), text: text.trim() },
       });
-  }
-  protected speed(value: number): string {
-    return this.store.quantities().speed(value);
-  }
-  protected distance(value: number): string {
-    return this.store.quantities().distance(value, 1);
   }
 }

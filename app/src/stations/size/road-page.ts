@@ -94,7 +94,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
             <p class="text-sm xl:col-span-2">{{ balanceWords() }}</p>
           </section>
           <section class="card p-4" aria-label="Stopping and one circuit failed">
-            <h2 class="h2">Stopping from {{ speed(load.fromKmh) }}</h2>
+            <h2 class="h2">Stopping from {{ store.quantities().speed(load.fromKmh) }}</h2>
             <table class="mt-1 w-full text-left">
               <thead class="text-sm text-ink-soft">
                 <tr>
@@ -151,6 +151,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
 })
 export class RoadPage {
   protected readonly store = inject(PlanStore);
+  private readonly quantities = this.store.quantities;
   /** From empty (0) to laden (1). */
   readonly share = model.required<number>();
 
@@ -228,7 +229,7 @@ export class RoadPage {
     const failedRow = (left: Failure) => {
       const speed = limits?.residual.fromKmh ?? fromKmh;
       return {
-        name: `${left.failed} failed, ${this.force(left.footN)}${speed === fromKmh ? '' : `, from ${this.speed(speed)}`}`,
+        name: `${left.failed} failed, ${this.quantities().force(left.footN)}${speed === fromKmh ? '' : `, from ${this.quantities().speed(speed)}`}`,
         z: `${figure(left.z, 2)}${left.locks ? ', at its grip' : ''}`,
         meters: meters(stoppingM(speed, left.z, limits?.buildUpS)),
         limit: limits ? meters(limits.residual.mostM(speed)) : '–',
@@ -251,7 +252,7 @@ export class RoadPage {
       ...(reserve
         ? [
             {
-              name: `Fifth stop without the booster’s supply${limits ? `, ${this.force(limits.residual.footMostN)}` : ''}`,
+              name: `Fifth stop without the booster’s supply${limits ? `, ${this.quantities().force(limits.residual.footMostN)}` : ''}`,
               z: figure(reserve.fifthZ, 2),
               meters: meters(
                 stoppingM(limits?.residual.fromKmh ?? fromKmh, reserve.fifthZ, limits?.buildUpS),
@@ -269,10 +270,4 @@ export class RoadPage {
       'No published limit is known here for this kind of vehicle: none is drawn.',
   );
   protected readonly changes = computed(() => whatIf(this.now()!.input));
-  protected speed(value: number): string {
-    return this.store.quantities().speed(value);
-  }
-  protected force(value: number): string {
-    return this.store.quantities().force(value);
-  }
 }

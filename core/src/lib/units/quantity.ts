@@ -16,13 +16,13 @@ const QUANTITIES: readonly Readonly<Record<string, number>>[] = [
   {
     m: 1,
     ft: 0.3048,
-    "'": 0.3048,
-    feet: 0.3048,
-    yd: 0.9144,
     km: 1000,
+    yd: 0.9144,
     cm: 0.01,
     mm: 0.001,
     in: 0.0254,
+    feet: 0.3048,
+    "'": 0.3048,
   },
   { 'N·m': 1, 'lbf·ft': LBF_FT_NM, 'lbf·in': LBF_FT_NM / 12 },
 ];
@@ -46,8 +46,7 @@ export function unitIn(label: string): string | null {
 
 /** A torque has many spellings, and says of a force that it is none. */
 function torqueIn(text: string, unit: 'N·m' | 'lbf·ft'): QuantityRead {
-  const typed = text.trim();
-  const read = parseTorque(/^[\d.,]+$/.test(typed) ? `${typed} ${unit}` : typed);
+  const read = parseTorque(text, unit);
   return read.ok ? { ok: true, value: inUnit(read.value, 'N·m', unit) } : read;
 }
 

@@ -3,18 +3,18 @@ import type { UnitSystem } from './length.ts';
 import { inUnit } from './quantity.ts';
 
 /**
- * Kinds of figures whose unit people choose, each by itself: what a plan stores, what can be shown, and what the two
- * presets show. Lengths have their own system.
+ * Kinds of figures whose unit people choose: the units that can be shown, the first as a plan stores it and the metric
+ * preset shows it; the inch preset's unit; usual digits in the stored unit. Lengths have their own system.
  */
 export const UNIT_KINDS = {
-  pressure: { name: 'Pressure', units: ['MPa', 'bar', 'psi'], inch: 'psi' },
-  torque: { name: 'Torque', units: ['N·m', 'lbf·ft'], inch: 'lbf·ft' },
-  force: { name: 'Force', units: ['N', 'kgf', 'lbf'], inch: 'lbf' },
-  speed: { name: 'Speed', units: ['km/h', 'mph'], inch: 'mph' },
-  distance: { name: 'Distance', units: ['m', 'ft'], inch: 'ft' },
-  volume: { name: 'Volume', units: ['mL', 'fl oz'], inch: 'fl oz' },
+  pressure: { name: 'Pressure', units: ['MPa', 'bar', 'psi'], inch: 'psi', digits: 1 },
+  torque: { name: 'Torque', units: ['N·m', 'lbf·ft'], inch: 'lbf·ft', digits: 0 },
+  force: { name: 'Force', units: ['N', 'kgf', 'lbf'], inch: 'lbf', digits: 0 },
+  speed: { name: 'Speed', units: ['km/h', 'mph'], inch: 'mph', digits: 0 },
+  distance: { name: 'Distance', units: ['m', 'ft'], inch: 'ft', digits: 1 },
+  volume: { name: 'Volume', units: ['mL', 'fl oz'], inch: 'fl oz', digits: 0 },
 } as const satisfies Readonly<
-  Record<string, { name: string; units: readonly string[]; inch: string }>
+  Record<string, { name: string; units: readonly string[]; inch: string; digits: number }>
 >;
 export type UnitKind = keyof typeof UNIT_KINDS;
 /** The unit that is shown for each kind. */
@@ -56,27 +56,19 @@ export function shownFigure(value: number, stored: string, unit: string, digits 
   return figure(Math.round((value * factor) / step) * step, 0);
 }
 
-/** Figures for sentences, each with its unit. `full.pressure(7.2)` is `7.2 MPa`, or `72 bar`. */
+/** Figures for sentences, each with its unit. `pressure(7.2)` is `7.2 MPa`, or `72 bar`. */
 export type Quantities = Readonly<Record<UnitKind, (value: number, digits?: number) => string>>;
 
-const DIGITS: Readonly<Record<UnitKind, number>> = {
-  pressure: 1,
-  torque: 0,
-  force: 0,
-  speed: 0,
-  distance: 1,
-  volume: 0,
-};
 /** The words for every kind in the units that are shown. */
 export const quantitiesIn = (shown: ShownUnits): Quantities =>
   Object.fromEntries(
     KINDS.map((kind) => {
-      const [stored] = UNIT_KINDS[kind].units;
+      const { units, digits: usual } = UNIT_KINDS[kind];
       const unit = shown[kind];
       return [
         kind,
-        (value: number, digits = DIGITS[kind]) =>
-          `${shownFigure(value, stored, unit, digits)} ${unit}`,
+        (value: number, digits: number = usual) =>
+          `${shownFigure(value, units[0], unit, digits)} ${unit}`,
       ];
     }),
   ) as unknown as Quantities;

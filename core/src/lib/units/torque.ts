@@ -37,10 +37,10 @@ export type TorqueRead =
   { readonly ok: true; readonly value: number } | { readonly ok: false; readonly message: string };
 
 /**
- * A torque as people say it, in N·m: `17`, `17 N·m`, `12.5 lb ft`, `140 in lb`. Newtons alone or pounds
+ * A torque as people say it, in N·m: `17` in the unit `bare`, `17 N·m`, `12.5 lb ft`, `140 in lb`. Newtons alone or pounds
  * alone are a force: the sentence asks what was meant. Nothing is guessed.
  */
-export function parseTorque(text: string): TorqueRead {
+export function parseTorque(text: string, bare: 'N·m' | 'lbf·ft' = 'N·m'): TorqueRead {
   const tidy = text.trim().toLowerCase().replace(/\s+/g, ' ');
   const match = /^(\d+(?:[.,]\d+)?)\s*([a-z.·\- ]*)$/.exec(tidy);
   if (!match)
@@ -49,8 +49,7 @@ export function parseTorque(text: string): TorqueRead {
       message: `"${text.trim()}" is not a torque. Enter one such as 17 N·m or 12.5 lbf ft.`,
     };
   const number = Number(match[1]!.replace(',', '.'));
-  const unit = match[2]!.trim();
-  if (unit === '') return { ok: true, value: number };
+  const unit = match[2]!.trim() || bare.toLowerCase();
   if (unit === 'n' || unit === 'newton' || unit === 'newtons')
     return {
       ok: false,

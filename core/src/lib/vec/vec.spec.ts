@@ -45,7 +45,7 @@ describe('against three’s own vectors', () => {
     );
   });
 
-  test('angles between, and pivot an axis', () => {
+  test('angles between, and turns about an axis', () => {
     fc.assert(
       fc.property(
         vec,

@@ -161,7 +161,7 @@ describe('the check after an edit and the reader', () => {
       /^Bed, upper corner, x: This corner lies at 0 mm/,
     ],
     [
-      'a port that is not fitted',
+      'a port that is not there',
       (p) => ({
         ...p,
         lines: p.lines.map((line, i) =>

@@ -72,7 +72,7 @@ describe('references', () => {
       rich.filling.runs,
     );
   });
-  test('a record may not name what it belongs to where that is not fitted, nor two be of one key', () => {
+  test('a record may not name what it belongs to where that is not there, nor two be of one key', () => {
     const { wheelEnds, floor } = rich;
     const [fit] = wheelEnds.wheels;
     const stray = { ...wheelEnds, wheels: [{ ...fit!, key: 'gone' }] };

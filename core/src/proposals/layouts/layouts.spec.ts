@@ -12,7 +12,7 @@ describe.each(LAYOUTS.map((layout) => [layout.name, layout] as const))(
     const plan = layout.draw(empty());
     const view = viewPlan(plan);
 
-    test('is a sound plan that reads back, whose anywhere is a guess', () => {
+    test('is a sound plan that reads back, whose every place is a guess', () => {
       expect(readPlan(writePlan(plan))).toEqual(plan);
       expect([...view.ports.values()].every(({ fixed }) => fixed.guess)).toBe(true);
     });

@@ -48,7 +48,7 @@ describe('a tyre as it is written', () => {
   );
 });
 
-describe.each(VEHICLES)('%s, as planned before anything is said', (vehicle) => {
+describe.each(VEHICLES)('%s, as it is before anything is said', (vehicle) => {
   let plan: Plan;
   beforeAll(() => {
     plan = setOut({ answers: defaultsFor(vehicle), said: [], name: 'New', units: 'metric' }, FRESH);
@@ -64,7 +64,7 @@ describe.each(VEHICLES)('%s, as planned before anything is said', (vehicle) => {
     expect(readPlan(writePlan(plan))).toEqual(plan);
     expect(sumsOf(plan).lines).toBeGreaterThan(0);
   });
-  test('anywhere is a guess, every figure of Size too, and its brakes are all fed', () => {
+  test('every place is a guess, every figure of Size too, and its brakes are all fed', () => {
     const { points, ports } = viewPlan(plan);
     for (const { fixed } of [...points.values(), ...ports.values()]) expect(fixed.guess).toBe(true);
     expect(

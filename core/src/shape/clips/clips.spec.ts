@@ -89,7 +89,7 @@ const costOf = ({ spans }: Clips): number =>
   spans.reduce((sum, span) => sum + span.lengthMm ** 2, 0);
 
 describe('fewest clips, evenly', () => {
-  test('spans between are alike where nothing is before you can sign', () => {
+  test('spans between are alike where nothing is in the way', () => {
     const found = clips(LIMITS);
     expect(found.positionsMm).toHaveLength(7);
     for (const at of [0, 1, 2, 3, 4, 5, 6])

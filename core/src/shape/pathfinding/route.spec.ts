@@ -76,7 +76,7 @@ function validateWay(of: WayInput, corners: readonly Vec3[]): void {
 }
 
 describe('a way found', () => {
-  test('with nothing before you can sign it is as short as square moves can be, with two bends', () => {
+  test('with nothing in the way it is as short as square moves can be, with two bends', () => {
     const [way] = findWays(input([]), 1);
     expect(way!.lengthMm).toBeCloseTo(1800 + 400, 6);
     expect(way!.bends).toBe(2);
@@ -149,7 +149,7 @@ describe('a way found', () => {
     expect(Math.max(...off)).toBeLessThan(125);
   });
 
-  test('a mm counts as one where a clip seats on the rail, as more where it wants a bracket, most in the air', () => {
+  test('a mm counts as one where a clip sits on the rail, as more where it wants a bracket, most in the air', () => {
     const { lattice, costs } = problemOf(input([thing('rail', 'rail', rail)]));
     const [stepsX, stepsY] = [1, lattice.mm[0].length];
     /** What a mm along x costs, the nearer the rail's face the first. */

@@ -15,7 +15,7 @@ const faultOf = (run: () => unknown): InputError => {
   throw new Error('no fault');
 };
 
-describe('a center line to a bend table', () => {
+describe('a center line into a bend table', () => {
   /*
    * Worked by hand: corners 200 along, 150 square to it, 120 up; R = 15, both bends 90°, so T = 15 and arc = 15·π/2 = 23.5619.
    * Straights: 200 − 15 = 185; 150 − 30 = 120; 120 − 15 = 105. Developed 185 + 23.5619 + 120 + 23.5619 + 105 = 457.1239;

@@ -400,7 +400,7 @@ test('changes of fluid: seals and flushing to silicone, never to mineral oil unl
 });
 
 describe('the drill', () => {
-  it('rewards standard way, and shows what leaving the bleeder open and a dry reservoir cost', () => {
+  it('rewards the usual way, and shows what leaving the bleeder open and a dry reservoir cost', () => {
     const random = seeded(5);
     for (let k = 0; k < 4; k++) {
       const vehicle = drillVehicle(random);

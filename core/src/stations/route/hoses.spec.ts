@@ -120,7 +120,7 @@ describe('a hose through its travel', () => {
     },
   );
 
-  test('what stands in its way is touched in the states in which fitted, and heat is told apart', () => {
+  test('what stands in its way is touched in the states in which it is there, and heat is told apart', () => {
     const { hose, ends, stock, freeMm: lengthMm, states } = view('hose-rl');
     const middle = states[0]!.shape!.pointsMm[16]!;
     const thing = {

@@ -140,7 +140,7 @@ describe('how it is tightened where no sheet says so', () => {
     expect(words[2]).toMatch(/Never back off to line up/);
   });
 
-  test('the range that is questioned grows with the thread and holds what such nuts :', () => {
+  test('the range that is questioned grows with the thread and holds what such nuts mostly take', () => {
     const at = (thread: string): { least: number; most: number } =>
       likelyTorqueNm(jointBetween(male(thread, 'bubble'), female(thread, 'bubble')))!;
     // Common practice: an M10x1 brake nut takes about 14 to 18 N·m, an M12x1 about 17 to 25.

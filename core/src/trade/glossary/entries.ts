@@ -14,7 +14,7 @@ export interface GlossaryEntry {
   readonly term: string;
   /** Other words for it, and its plural where that is not an added s. */
   readonly also?: readonly string[];
-  /** An ordinary word as well: it is explained where a page marks it, and not wherever it stands. */
+  /** Also an ordinary word, so its own name is not marked in texts; the names in `also` are. */
   readonly common?: true;
   readonly means: string;
   readonly drawing: readonly GlossaryStroke[];

@@ -22,7 +22,7 @@ export interface GlossaryPiece {
   readonly text: string;
   readonly entry: GlossaryEntry | null;
 }
-/** A text in pieces, each term marked where it stands first. Joined they are the text again. */
+/** A text in pieces, with the first place of each term marked. Joined, the pieces are the text. */
 export function glossaryPieces(text: string): readonly GlossaryPiece[] {
   const pieces: GlossaryPiece[] = [];
   const seen = new Set<GlossaryEntry>();

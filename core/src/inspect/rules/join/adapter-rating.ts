@@ -17,10 +17,10 @@ export const adapterRating = defineRule({
   reads: [...PRESSURE_READ, 'circuits', 'plan.bench'],
   judge: ({ line }, end, view) => {
     const { bench } = view.plan;
-    const { pressure } = quantityWords(view);
     const mpa = pressureIn(view, view.circuits.get(line.circuitId)!);
     return line.ends[end].adapters.flatMap((id): Finding[] => {
       const adapter = adapterOf(bench, id)!;
+      const { pressure } = quantityWords(view);
       const rated = bench.ratingMPa?.[id];
       if (rated !== undefined)
         return mpa > rated

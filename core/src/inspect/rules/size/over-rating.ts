@@ -13,13 +13,12 @@ export const overRating = defineRule({
     const rating = part.figures.ratingMPa;
     if (rating === undefined) return [];
     const circuits = (endsByPart(view).get(part.id) ?? []).map(({ circuit }) => circuit);
-    const { pressure } = quantityWords(view);
     const most = Math.max(0, ...circuits.map((circuit) => pressureIn(view, circuit)));
-    return (
-      most > rating && {
-        level: 'stop',
-        text: `Rated ${pressure(rating)} and will see ${pressure(most)}.`,
-      }
-    );
+    if (most <= rating) return [];
+    const { pressure } = quantityWords(view);
+    return {
+      level: 'stop',
+      text: `Rated ${pressure(rating)} and will see ${pressure(most)}.`,
+    };
   },
 });

@@ -66,7 +66,7 @@ describe('tasks of the floor', () => {
     expect(tasksOf(viewPlan({ ...gannet, lines: [], hoses: [], parts: [] }))).toEqual([]);
   });
 
-  test('a line that is not made yet, a part that is not here and a gate that is closed are what it waits for', () => {
+  test('a line that is not made, a part that is not here and a gate that is closed are what it waits for', () => {
     expect(one(gannet, 'run:line-r2')).toMatchObject({ state: 'waits', why: 'R2 is not made yet' });
     const order = {
       key: 'nut:M10x1-bubble',

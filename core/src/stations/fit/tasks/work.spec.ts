@@ -115,7 +115,7 @@ describe('work that follows from what is in the plan', () => {
     expect(one(dry, `look:tug:${hose.id}:a`).how).toMatch(/a hard tug does not part them/);
   });
 
-  test('a line: welded brackets are painted before it is run, its clips tightened once it is tight', () => {
+  test('a line: welded brackets are painted before it is run, its clips pulled down once it is tight', () => {
     const welded = tasks(gannet).find(({ kind }) => kind === 'paint')!;
     const line = welded.id.slice('paint:'.length);
     expect(welded.needs).toEqual([`bracket:${line}`]);

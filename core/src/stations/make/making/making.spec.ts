@@ -343,7 +343,7 @@ describe('cuts', () => {
   });
 });
 
-test('a bender’s own solids stand for standard ones, and are kept in the file', () => {
+test('a bender’s own solids stand for the usual ones, and are kept in the file', () => {
   const bender = gannet.bench.benders[0]!;
   const around = {
     solids: [
