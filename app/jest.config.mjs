@@ -1,10 +1,11 @@
 import presets from 'jest-preset-angular/presets/index.js';
-import { swc } from '../tools/jest-node.mjs';
+import { fastGlobals, swc } from '../tools/jest-node.mjs';
 
 const preset = presets.createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' });
 export default {
   displayName: 'app',
   ...preset,
+  sandboxInjectedGlobals: fastGlobals,
   transform: { '/core/src/.+\\.ts$': swc, '/node_modules/three.+\\.js$': swc, ...preset.transform },
   transformIgnorePatterns: ['node_modules/(?!.*\\.mjs$|three|flatqueue)'],
   setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
