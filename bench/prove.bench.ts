@@ -20,7 +20,7 @@ export async function benchCurve(frames = 60): Promise<void> {
       ['pressure MPa,travel mm', ...Array.from({ length: ROWS }, (_, i) => row(i))].join('\n'),
     );
     await openPlan(page, url, 'gannet', 'prove');
-    await pressNamed(page, 'Curve');
+    await pressNamed(page, 'Pedal curve');
     const input = (await page.waitForSelector(
       'fl-csv-form input[type=file]',
     )) as ElementHandle<HTMLInputElement>;

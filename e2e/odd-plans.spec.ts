@@ -11,7 +11,7 @@ import { goTo, openPlan, settled, watch, withBrowser } from './browser';
 import { keptPlan } from './fields';
 import { pressAll, wrong } from './press';
 
-jest.setTimeout(240_000);
+jest.setTimeout(400_000);
 const run = withBrowser();
 const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
 
@@ -36,34 +36,31 @@ beforeAll(async () => {
   for (const [, { id }] of plans) await page.waitForSelector(`a[href^="/plan/${id}"]`);
 });
 
-const isLayout = ({ name }: Plan): boolean => LAYOUTS.some((layout) => layout.name === name);
+/** Plans that are much alike: what was pressed at a station of one is not again in the next, but in a long run. Their pages are all gone to. */
+const KIN: readonly ((plan: Plan) => boolean)[] = [
+  ({ name }) => LAYOUTS.some((layout) => layout.name === name),
+  ({ lines, parts }) => !lines.length && parts.length < 2,
+  ({ lines }) => lines.length > 0,
+];
 const isLong = process.env['LONG_TESTS'] !== undefined;
-const pressedInLayouts: Record<string, Set<string>> = {};
-/** Size shows the same of every plan that has no figures yet, and of the two that have the same ones. */
-const pressedInSize = { begun: new Set<string>(), fresh: new Set<string>() };
-
-/** What was pressed before at a station and is as it was there: it is not pressed again but in a long run. */
-function pressedBefore(plan: Plan, path: string): Set<string> {
-  if (isLong) return new Set();
-  if (path === 'size') return plan.sizing ? pressedInSize.begun : pressedInSize.fresh;
-  // The layouts are much alike.
-  return isLayout(plan) ? (pressedInLayouts[path] ??= new Set()) : new Set();
-}
+const pressedInKin = KIN.map((): Record<string, Set<string>> => ({}));
+const pressedBefore = (plan: Plan): Record<string, Set<string>> =>
+  isLong ? {} : pressedInKin[KIN.findIndex((isKin) => isKin(plan))]!;
 
 test.each(plans)('%s is gone through at every station, sub-page and form', async (_, plan) => {
-  // A layout like one that was gone through: with no WebGL, where the scene is but words.
-  const isLike = isLayout(plan) && pressedInLayouts['route'] !== undefined;
+  const pressed = pressedBefore(plan);
+  // One like a plan that was gone through: with no WebGL, where the scene is but words.
   const { page, complaints } = await watch(
     run.browser,
     run.server.url,
-    isLike ? 'flat' : undefined,
+    'route' in pressed ? 'flat' : undefined,
   );
   await openPlan(page, run.server.url, plan.id, 'measure');
   const found: string[] = [];
   for (const { path } of STATIONS) {
     await goTo(page, path);
     found.push(
-      ...[...(await wrong(page)), ...(await pressAll(page, pressedBefore(plan, path)))].map(
+      ...[...(await wrong(page)), ...(await pressAll(page, (pressed[path] ??= new Set())))].map(
         (words) => `${path}: ${words}`,
       ),
     );

@@ -1,4 +1,5 @@
 import type { Page } from 'puppeteer-core';
+import { goTo } from './browser';
 
 /** What is wrong with a station: panels with nothing to read, to look at or to fill in, or none of it at all. What is only on its way is waited for. */
 export async function wrong(page: Page): Promise<string[]> {
@@ -24,16 +25,20 @@ const wrongNow = (page: Page): Promise<string[]> =>
     ],
   );
 
-/** Presses every button of a station, and the links to its pages, once but those that take away or hand out files: each opens what it opens. Says what was wrong after which. */
+const isLong = process.env['LONG_TESTS'] !== undefined;
+
+/** Goes to every page of a station and presses every button there that was not pressed before but those that take away or hand out files: each opens what it opens. Of the rows of a list only the first and the last few, but in a long run. Whatever leads to another station is come back from. Says what was wrong after which. */
 export async function pressAll(
   page: Page,
   pressed: Set<string>,
   each = async (): Promise<void> => {},
 ): Promise<string[]> {
   const found: string[] = [];
-  for (let i = 0; i < 60; i++) {
+  const pages = new Set<string>();
+  const station = stationOf(page);
+  for (let i = 0; i < 200; i++) {
     const next = await page.evaluate(
-      (done) => {
+      (done, gone, atEachEnd) => {
         document
           .querySelectorAll<HTMLDialogElement>('dialog[open]')
           .forEach((dialog) => dialog.close());
@@ -41,24 +46,39 @@ export async function pressAll(
           (button.getAttribute('aria-label') ?? button.textContent!)
             .replace(/[\d.,]+/g, '#')
             .trim() || `no words: ${button.outerHTML.slice(0, 200)}`;
+        const inTheMiddle = (button: Element): boolean => {
+          const rows = [
+            ...(button.closest('ul, ol, section, aside')?.querySelectorAll('[data-row]') ?? []),
+          ];
+          const at = rows.indexOf(button);
+          return at >= atEachEnd && at < rows.length - atEachEnd;
+        };
+        const isPage = (one: Element): boolean => one.matches('fl-page-nav a');
         const button = [
-          ...document.querySelectorAll<HTMLElement>('main button:enabled, main fl-page-nav a'),
+          // What is on a page before the next page is gone to.
+          ...document.querySelectorAll<HTMLElement>('main button:enabled'),
+          ...document.querySelectorAll<HTMLElement>('main fl-page-nav a'),
         ].find(
           (one) =>
             one.offsetHeight &&
-            !done.includes(words(one)) &&
+            !(isPage(one) ? gone : done).includes(words(one)) &&
+            !inTheMiddle(one) &&
             !/delete|remove|export|print|file|template|drill|card|×/i.test(words(one)),
         );
         button?.click();
-        return button ? words(button) : null;
+        return button ? { words: words(button), isPage: isPage(button) } : null;
       },
       [...pressed],
+      [...pages],
+      isLong ? 1000 : 2,
     );
     if (next === null) break;
-    pressed.add(next);
+    (next.isPage ? pages : pressed).add(next.words);
     await page.evaluate('new Promise((done) => setTimeout(done, 40))');
     await each();
-    found.push(...(await wrong(page)).map((what) => `${what} after "${next}"`));
+    found.push(...(await wrong(page)).map((what) => `${what} after "${next.words}"`));
+    if (stationOf(page) !== station) await goTo(page, station);
   }
   return found;
 }
+const stationOf = (page: Page): string => new URL(page.url()).pathname.split('/')[3]!;

@@ -9,10 +9,13 @@ needChromium();
 const reports = mkdtempSync(join(tmpdir(), 'firm-line-'));
 const total = { passed: 0, failed: 0 };
 
+const secondsSince = (began) => Math.round((Date.now() - began) / 1000);
+
 /** One check that either holds or does not. */
 async function check(name, script, ...rest) {
+  const began = Date.now();
   const held = await npmRunBeside(script, ...rest);
-  console.log(`— ${name} ${held ? 'holds' : 'does not hold'}`);
+  console.log(`— ${name} ${held ? 'holds' : 'does not hold'}, ${secondsSince(began)} s`);
   total[held ? 'passed' : 'failed']++;
 }
 
@@ -20,7 +23,9 @@ async function check(name, script, ...rest) {
 function tests(name, script) {
   console.log(`\n— ${name}`);
   const report = join(reports, `${script}.json`);
+  const began = Date.now();
   const ended = npmRun(script, '--', '--json', `--outputFile=${report}`);
+  console.log(`— ${name}: ${secondsSince(began)} s`);
   const found = existsSync(report)
     ? JSON.parse(readFileSync(report, 'utf8'))
     : { numPassedTests: 0, numFailedTests: 0 };

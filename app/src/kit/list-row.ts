@@ -5,6 +5,7 @@ import { Directive, input } from '@angular/core';
   selector: 'button[flListRow]',
   host: {
     type: 'button',
+    'data-row': '',
     class: 'flex min-h-tap w-full items-center gap-2 rounded-lg px-2 py-1 text-left',
     '[class.bg-copper-pale]': 'flListRow()',
     '[class.hover:bg-rule]': '!flListRow()',
