@@ -6,6 +6,7 @@ import type { ElementHandle, Page } from 'puppeteer-core';
 import { writePlan, type Plan } from '@firm-line/core/plan';
 import { readPlan } from '@firm-line/core/plan/file';
 import { proved } from '../core/src/testing/proved';
+import { acceptAll } from '../core/src/testing/signed';
 import { ROOT, openPlan, settled, watch, withBrowser } from './browser';
 import { clickOn, pressNamed, textOf, waitText } from './keyboard';
 
@@ -137,46 +138,34 @@ test('a hold is judged, a change makes it void and is said before it is made', a
   expect(complaints).toEqual([]);
 });
 
-test('signing is refused with a reason, then given for a move that names its exception, and for the road once nothing is open; the pack comes as a PDF', async () => {
+test('signing is refused with a reason, given for a move that lists what is left, and for the road once the last caution is accepted; the pack comes as a PDF', async () => {
   const { page, complaints } = await watch(run.browser, run.server.url);
   await (
     await page.createCDPSession()
   ).send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
   await bringIn(page, proved(dunlin()));
   await pressNamed(page, 'Sign off');
-  await waitText(page, '[data-test=open-count]', '1 open point before you can sign');
+  await waitText(page, '[data-test=open-count]', 'Not ready for the road');
   expect(await textOf(page, '[data-test=refused]')).toMatch(
-    /open point before it can go on the road/,
+    /^Not ready for the road: \d+ cautions to fix or accept\.$/,
   );
   await type(page, 'fl-sign-page', 'Initials or name', 'AB');
   expect(await page.$eval('[data-test=sign]', (b) => (b as HTMLButtonElement).disabled)).toBe(true);
   await pressNamed(page, 'For moving only');
-  await waitText(page, '[data-test=refused]', 'not named as an exception');
-  await clickOn(page, '[data-test=open-point] input[type=checkbox]');
-  await page.waitForFunction(() => !document.querySelector('[data-test=refused]'), {
-    polling: 100,
-  });
+  await waitText(page, '[data-test=exceptions]', 'cautions to fix or accept');
   await clickOn(page, '[data-test=sign]');
   await waitText(page, '[data-test=signed]', 'not for the road');
 
-  const torqued = dunlin();
-  const withTorque = (end: Plan['lines'][number]['ends']['a']) => ({
-    ...end,
-    joint: { ...end.joint, torqueNm: 15, torqueSource: 'Sheet 4' },
-  });
-  await bringIn(
-    page,
-    proved({
-      ...torqued,
-      id: 'dunlin-2',
-      name: 'Dunlin proved',
-      lines: torqued.lines.map((line) => ({
-        ...line,
-        ends: { a: withTorque(line.ends.a), b: withTorque(line.ends.b) },
-      })),
-    }),
-  );
+  // All but one of the cautions are taken on; the last one here, by hand.
+  const built = acceptAll(proved({ ...dunlin(), id: 'dunlin-2', name: 'Dunlin proved' }));
+  const [, ...accepted] = built.proving.accepted!;
+  await bringIn(page, { ...built, proving: { ...built.proving, accepted } });
   await pressNamed(page, 'Sign off');
+  await waitText(page, '[data-test=refused]', '1 caution to fix or accept');
+  await pressNamed(page, 'Accept with reason…');
+  await type(page, 'fl-sign-item', 'Initials or name', 'AB');
+  await type(page, 'fl-sign-item', 'Reason', 'Looked at, and fine');
+  await pressNamed(page, 'Accept');
   await waitText(page, '[data-test=open-count]', 'Ready to sign');
   await pressNamed(page, 'For the road');
   await type(page, 'fl-sign-page', 'Initials or name', 'AB');
@@ -209,7 +198,7 @@ test('signing is refused with a reason, then given for a move that names its exc
     'Dunlin proved',
     'Local rules',
     'Line map',
-    'Open points',
+    'Accepted by AB',
     'None.',
     'Qualified person:',
     'for the road',

@@ -57,7 +57,7 @@ describe('the command line', () => {
   test('help lists every verb', () => {
     const { code, out, err } = run(['help']);
     expect([code, err]).toEqual([0, '']);
-    for (const verb of [...Object.keys(VERBS), 'check']) expect(out).toContain(verb);
+    for (const verb of [...Object.keys(VERBS), 'check', 'signoff']) expect(out).toContain(verb);
   });
 
   test.each([...Object.keys(VERBS), 'check'])('%s runs its own example', (verb) => {
@@ -252,5 +252,34 @@ describe('the command line', () => {
     writeFileSync(join(folder, 'bad.json'), JSON.stringify({ ...plan, units: 'cubits' }));
     expect(JSON.parse(run(['check', join(folder, 'bad.json')]).err).error.path).toBe('units');
     expect(run(['check', join(folder, 'missing.json')]).code).toBe(2);
+  });
+
+  test('signoff: exit 3 while something is in the way, with all of it; what follows by day and by distance', () => {
+    const answer = run(['signoff', DEMO]);
+    expect(answer.code).toBe(3);
+    const { road, move, items, signed, followUps } = JSON.parse(answer.out);
+    expect([road.may, move.may, signed]).toEqual([false, false, null]);
+    expect(Object.keys(items[0]).sort()).toEqual(
+      ['accepted', 'key', 'kind', 'place', 'rule', 'station', 'text', 'where'].sort(),
+    );
+    expect(new Set(items.map(({ kind }: { kind: string }) => kind))).toEqual(
+      new Set(['blocker', 'caution', 'task', 'test']),
+    );
+    expect(Object.keys(followUps[0]).sort()).toEqual(['dueKm', 'dueOn', 'key', 'state', 'text']);
+    expect(run(['signoff'], readFileSync(DEMO, 'utf8')).out).toBe(answer.out);
+    expect(run(['signoff', DEMO, '--on', '2026-12-01', '--km', '60']).code).toBe(3);
+  });
+  test.each([
+    [['--on', '2026-02-30'], '--on', /"2026-02-30" is not a day/],
+    [['--km', 'far'], '--km', /"far" is not a distance/],
+    [['--km', '-1'], '--km', /0 or more/],
+    [['--km'], '--km', /nothing after it/],
+    [['--when', 'now'], '--when', /not known here/],
+  ])('signoff refuses %p', (args, path, sentence) => {
+    const { code, err } = run(['signoff', DEMO, ...args]);
+    expect(code).toBe(2);
+    const { error } = JSON.parse(err);
+    expect(error.path).toBe(path);
+    expect(error.message).toMatch(sentence);
   });
 });

@@ -97,6 +97,51 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
     expect([...spacer(16), ...spacer(0, true)]).toEqual([]);
   });
 
+  test("'wheel-fouls' is a stop under half of the usual 3 mm, a caution up to it", () => {
+    const wheel = gannet.things.find(({ shape }) => shape.kind === 'wheel')!.id;
+    // The barrel leaves 12 mm; the spokes leave 40 + spacer − caliper.
+    const over = (caliperOutMm: number, spacerMm = 0): string[] =>
+      found(
+        {
+          wheels: [
+            {
+              key: wheel,
+              readings: { caliperRadiusMm: 150, caliperOutMm, barrelRadiusMm: 162, spokesMm: 40 },
+              spacerMm,
+              stacked: false,
+              studs: null,
+              hand: 'right',
+            },
+          ],
+        },
+        'wheel-fouls',
+      ).map(({ level, text }) => `${level} ${text}`);
+    expect(over(37)).toEqual([]);
+    expect(over(37.1)[0]).toMatch(/^caution Only 2\.9 mm between the wheel’s spokes/);
+    expect(over(38.6)[0]).toMatch(/^stop Only 1\.4 mm .* jam the wheel/);
+    expect(over(41)[0]).toMatch(/^stop The wheel’s spokes meet the caliper/);
+    expect(over(41, 4)).toEqual([]);
+  });
+
+  test("'shield-touches' where what lies at a caliper is recorded as not clear", () => {
+    expect(found(caliper({ clear: false }), 'shield-touches')).toMatchObject([
+      { level: 'stop', where: 'Front left' },
+    ]);
+    expect([
+      ...found(caliper({ clear: true }), 'shield-touches'),
+      ...found(caliper({ clear: null }), 'shield-touches'),
+    ]).toEqual([]);
+  });
+
+  test("'pushrod-play' of none, cold or hot, and of a check valve that leaks", () => {
+    const play = (coldMm: number | null, hotMm: number | null, valveHolds: boolean | null) =>
+      found({ play: { coldMm, hotMm, valveHolds } }, 'pushrod-play').map(({ text }) => text);
+    expect(play(0, 0, null)[0]).toMatch(/^No free play cold or hot/);
+    expect(play(2, 0, null)[0]).toMatch(/^No free play hot/);
+    expect(play(2, 1, false)[0]).toMatch(/check valve does not hold/);
+    expect([...play(2, 0.1, true), ...play(null, null, null)]).toEqual([]);
+  });
+
   test("'hub-nut' is a stop for a unit hub that is backed off and for one that is loose", () => {
     const hub = (patch: Partial<HubFit>): Snag[] =>
       found(
@@ -164,6 +209,10 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
         volts: { rest: 0, half: null, full: null, pulled: null, ...patch },
       },
     ],
+  });
+  test("'wire-range' of a breakaway wire with nothing on it is a stop", () => {
+    expect(found(wire({ pulled: 0 }), 'wire-range').map(({ level }) => level)).toEqual(['stop']);
+    expect(found(wire({ pulled: 12.4 }), 'wire-range')).toEqual([]);
   });
   test("'wire-range' names the wire, what it reads and what it should", () => {
     expect(

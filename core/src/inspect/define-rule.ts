@@ -47,6 +47,10 @@ export interface Snag {
   readonly text: string;
   /** There may be a fix: ask `fixOf`. */
   readonly fixable: boolean;
+  /** Of a caution: its text in millimeters and newtons, whatever units are chosen. */
+  readonly plain?: string;
+  /** The task or test of the sign-off that says the same. */
+  readonly repeats?: string;
 }
 /** What a rule says; the place of what it looked at is filled in where it names none. */
 export interface Finding {
@@ -56,6 +60,8 @@ export interface Finding {
   readonly where?: string;
   /** The action that mends it, worked out when it is asked for; nothing where there is none. */
   readonly fix?: () => Fix | null | undefined;
+  /** The item of the sign-off that says the same, so that it is said once: `task:…` or `test:…`. */
+  readonly repeats?: string;
 }
 
 /** What a rule looks at one at a time. */
@@ -97,7 +103,11 @@ export interface Definition<A extends About, R extends ReadName> {
   readonly judge: (...args: [...Subjects[A], Reading<R>]) => Verdict;
 }
 /** A finding with its place. */
-export type Found = Finding & { readonly place: Ref; readonly where: string };
+export type Found = Finding & {
+  readonly place: Ref;
+  readonly where: string;
+  readonly plain: string;
+};
 export interface Rule extends Pick<
   Definition<About, ReadName>,
   'id' | 'station' | 'about' | 'reads'
@@ -107,6 +117,10 @@ export interface Rule extends Pick<
 
 const read = (view: PlanView, name: ReadName): unknown =>
   name.startsWith('plan.') ? view.plan[name.slice(5) as keyof Plan] : view[name as keyof PlanView];
+
+const PLAIN_UNITS = { units: 'metric', ownUnits: undefined } as const;
+const isPlain = ({ units, ownUnits }: Pick<Plan, UnitField>): boolean =>
+  units === 'metric' && !Object.keys(ownUnits ?? {}).length;
 
 /** What a rule could not judge, said as a note so that the others are heard. */
 const unjudged = (id: string, error: unknown): Finding => ({
@@ -244,21 +258,27 @@ export function defineRule<A extends About, const R extends ReadName>({
   );
   const placed = derive(
     `place of ${id}`,
-    (finding: Finding, place: Ref, where: string) => {
+    (finding: Finding, place: Ref, where: string, plain: string) => {
       const { kind, id: of, node } = finding.place ?? place;
-      return [finding, kind, of, node, finding.where ?? where];
+      return [finding, kind, of, node, finding.where ?? where, plain];
     },
-    (finding, kind, of, node, where): Found => ({
+    (finding, kind, of, node, where, plain): Found => ({
       ...finding,
       place: { kind, id: of, ...(node === undefined ? {} : { node }) },
       where,
+      plain,
     }),
   );
   const find = (view: PlanView): readonly Found[] => {
     const values = reads.map((name) => read(view, name));
-    return SUBJECTS[about](view, station).flatMap(({ args, place, where }) =>
-      judged(args as Subjects[A], view, values).map((finding) => placed(finding, place, where)),
-    );
+    return SUBJECTS[about](view, station).flatMap(({ args, place, where }) => {
+      const found = judged(args as Subjects[A], view, values);
+      if (!found.length) return [];
+      const plain = isPlain(view.plan)
+        ? found
+        : judged(args as Subjects[A], { ...view, plan: { ...view.plan, ...PLAIN_UNITS } }, values);
+      return found.map((finding, i) => placed(finding, place, where, (plain[i] ?? finding).text));
+    });
   };
   return { id, station, about, reads, find };
 }

@@ -1,5 +1,6 @@
-import { withTold } from '../testing/records.ts';
+import { withDone, withTold } from '../testing/records.ts';
 import { demo } from '../testing/demo-plans.ts';
+import { floorView } from '../stations/fit/tasks/index.ts';
 import { preFillChecks } from '../stations/fill/index.ts';
 import {
   freshFluid,
@@ -79,6 +80,53 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
       expect(found(wet('nothing'), rule)).toEqual([]);
     },
   );
+
+  test("'run-left' of a bleeder without fluid, of bubbles at the last look, and of a pedal that is not firm", () => {
+    const bled = (out: 'clear' | 'bubbles' | 'dirty'): FillRun['log'] => [
+      { act: 'open', at: AT },
+      { act: 'stroke', at: AT },
+      { act: 'out', at: AT, out },
+      { act: 'close', at: AT },
+      { act: 'next', at: AT },
+    ];
+    const left = (runs: FillRun[]): string[] =>
+      found(plan({ runs }), 'run-left').map(({ level, place }) => `${level} ${place.id}`);
+    const end = (how: string): FillRun['log'] => [
+      { act: 'finish', at: AT },
+      { act: 'felt', at: AT, how },
+    ];
+    const all = (last: 'clear' | 'bubbles' | 'dirty', how = 'firm'): FillRun =>
+      run({
+        log: [...order.slice(1).flatMap(() => bled('clear')), ...bled(last), end(how)[1]!],
+      });
+    const last = order.at(-1)!;
+    expect(left([all('clear')])).toEqual([]);
+    expect(left([all('bubbles')])).toEqual([`stop ${last}`]);
+    expect(left([all('dirty')])).toEqual([`caution ${last}`]);
+    expect(left([all('clear', 'sinks')])).toEqual(['stop gannet']);
+    expect(left([all('clear', 'soft')])).toEqual(['caution gannet']);
+    // Finished after the first wheel: the others were never bled.
+    expect(left([run({ log: [...bled('clear'), ...end('firm')] })])).toEqual(
+      order.slice(1).map((id) => `stop ${id}`),
+    );
+    // The wheel with bubbles bled again by itself.
+    const again = run({
+      id: 'run-2',
+      order: [last],
+      flushMl: [1],
+      log: [...bled('clear'), end('firm')[1]!],
+    });
+    expect(left([all('bubbles'), again])).toEqual([]);
+    // A run that goes on is the floor's business, until fluid is said to be in.
+    expect(left([run()])).toEqual([]);
+    const filled = { ...plan({ runs: [run()] }) };
+    const fill = floorView(viewPlan(filled)).find(({ task }) => task.id === 'fill')!.task;
+    expect(
+      found({ ...filled, floor: withDone(filled.floor, fill, AT) }, 'run-left').map(
+        ({ level }) => level,
+      ),
+    ).toEqual(['stop']);
+  });
 
   test("'order-not-sheet' where the sheet gives an order and another is gone by", () => {
     const makers = { source: 'Sheet 4', parkingTimes: 0, again: [] };

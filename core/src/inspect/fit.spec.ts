@@ -59,6 +59,11 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
     expect(found(joint(15, 17), 'torque-off')[0]!.text).toMatch(
       /loosen it, check it, tighten again/,
     );
+    // Half of what is required is loose.
+    expect([joint(15, 2), joint(15, 7.6)].map((of) => found(of, 'torque-off')[0]!.level)).toEqual([
+      'stop',
+      'caution',
+    ]);
     // 4 % of the wrench itself.
     expect(found(joint(17, 16.4), 'torque-off')).toEqual([]);
     const bolts = (nm: number): Plan =>

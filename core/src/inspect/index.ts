@@ -46,8 +46,19 @@ interface SnagWithFix {
 const toSnag = derive(
   'snag',
   (finding: Found, key: string, rule: Rule) => [finding, key, rule],
-  ({ level, place, where, text, fix }, key, { id, station }): SnagWithFix => ({
-    snag: { key, rule: id, level, station, place, where, text, fixable: fix !== undefined },
+  ({ level, place, where, text, fix, plain, repeats }, key, { id, station }): SnagWithFix => ({
+    snag: {
+      key,
+      rule: id,
+      level,
+      station,
+      place,
+      where,
+      text,
+      fixable: fix !== undefined,
+      ...(level === 'caution' ? { plain } : {}),
+      ...(repeats === undefined ? {} : { repeats }),
+    },
     fix: () => fix?.() ?? null,
   }),
 );
@@ -64,7 +75,8 @@ const told = derive(
     const count = new Map<string, number>();
     return RULES.flatMap((rule) =>
       rule.find(view).map((finding): SnagWithFix => {
-        const name = `${rule.id} ${finding.place.kind} ${finding.place.id} ${finding.where}`;
+        const { kind, id, node } = finding.place;
+        const name = [rule.id, kind, id, ...(node === undefined ? [] : [node])].join(' ');
         const nth = (count.get(name) ?? 0) + 1;
         count.set(name, nth);
         return toSnag(finding, nth > 1 ? `${name} ${nth}` : name, rule);

@@ -29,13 +29,7 @@ import { jointEnds } from '../stations/join/index.ts';
 import { kitFindings, listView } from '../stations/make/buying/index.ts';
 import { cutPlans, doneOf, orderOf, progressOf, workOf } from '../stations/make/making/index.ts';
 import { rankMeasurements } from '../stations/measure/index.ts';
-import {
-  judgeCurve,
-  latestSignature,
-  openPoints,
-  packOf,
-  provingTests,
-} from '../stations/prove/index.ts';
+import { judgeCurve, signoff, packOf, provingTests } from '../stations/prove/index.ts';
 
 /** The readings of the vehicle, each given to the calculation that judges it. */
 function judgeReadings({ wheelEnds, frame, proving, filling }: Plan): void {
@@ -83,8 +77,7 @@ export function computeAll(plan: Plan): void {
   planSession(tasks, plan.floor.session);
   for (const gate of plan.gates) beforeItCloses(view, gate);
   provingTests(view);
-  latestSignature(view);
-  openPoints(view, snags);
+  signoff(view, snags, { on: '2026-03-02', km: 60 });
   packOf(view, snags, '2026-03-02T09:00:00Z');
   listView(view);
   plan.buying.kits.forEach(kitFindings);

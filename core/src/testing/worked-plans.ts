@@ -1,5 +1,5 @@
 import { shownUnits } from '../lib/units/index.ts';
-import type { Plan } from '../plan/index.ts';
+import { applyEdit, type Plan } from '../plan/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import { floorView } from '../stations/fit/tasks/index.ts';
 import { listView } from '../stations/make/buying/index.ts';
@@ -7,6 +7,7 @@ import { provingTests } from '../stations/prove/index.ts';
 import { demo } from './demo-plans.ts';
 import { proved } from './proved.ts';
 import { richPlan } from './rich-plan.ts';
+import { acceptAll, sign } from './signed.ts';
 
 /** The rich plan with what is recorded in it recorded of tasks, tests and items that it really has. */
 function recorded(): Plan {
@@ -50,9 +51,21 @@ function recorded(): Plan {
   };
 }
 
+/** Signed for the road with its cautions taken on, looked at once since, and then changed. */
+const followed = (plan: Plan): Plan =>
+  (
+    [
+      {
+        edit: 'recordFollowUp',
+        with: { followUp: { key: 'joints', at: '2026-03-09T09:00:00Z', good: true, note: 'dry' } },
+      },
+      { edit: 'setComesOff', with: { to: ['Old hose'] } },
+    ] as const
+  ).reduce(applyEdit, sign(acceptAll(plan)));
+
 /** Plans that between them hold every kind of figure, with work, tests and orders recorded. */
 export const workedPlans = (): Plan[] => [
   recorded(),
   richPlan(),
-  ...['wheatear', 'dunlin'].map((name) => proved(demo(name))),
+  ...['wheatear', 'dunlin'].map((name) => followed(proved(demo(name)))),
 ];

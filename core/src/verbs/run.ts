@@ -18,7 +18,7 @@ export function runVerb(verb: string, input: unknown, nowMs?: () => number): unk
   if (!found)
     throw new InputError(
       'verb',
-      `"${verb}" is not a verb. Use ${Object.keys(VERBS).join(', ')} or check.`,
+      `"${verb}" is not a verb. Use ${Object.keys(VERBS).join(', ')} check or signoff.`,
     );
   if (typeof input !== 'object' || input === null || Array.isArray(input))
     throw new InputError('', 'The input should be one JSON object.');

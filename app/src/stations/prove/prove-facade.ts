@@ -1,19 +1,24 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { openPoints, provingTests } from '@firm-line/core/stations/prove';
+import { provingTests, signoff } from '@firm-line/core/stations/prove';
 import type { EditCall, Proving } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { PlanStore } from '../../session/plan-store';
 
-/** What proves the open plan, what is still open, and how it is told. */
+/** What proves the open plan, what stands before its signature, and how it is told. */
 @Injectable({ providedIn: 'root' })
 export class ProveFacade {
   private readonly store = inject(PlanStore);
   readonly view = computed(() => viewPlan(this.store.plan()));
   readonly proving = computed((): Proving => this.store.plan().proving);
   readonly rounds = computed(() => provingTests(this.view()));
-  /** What rules found counts once it is found in this very plan. */
-  readonly points = computed(() =>
-    this.store.isJudged() ? openPoints(this.view(), this.store.snags()) : null,
+  /** What rules found counts once it is found in this very plan: null until then. */
+  readonly signoff = computed(() =>
+    this.store.isJudged()
+      ? signoff(this.view(), this.store.snags(), {
+          on: new Date().toISOString().slice(0, 10),
+          km: this.proving().drivenKm ?? null,
+        })
+      : null,
   );
 
   apply(call: EditCall): void {

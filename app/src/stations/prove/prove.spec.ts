@@ -1,4 +1,6 @@
 import { typicalTrailer } from '@firm-line/core/plan/typical';
+import { viewPlan } from '@firm-line/core/plan/results';
+import { signedDigest, signedSections } from '@firm-line/core/stations/prove';
 import { station } from '../../testing/station';
 
 jest.mock('chart.js', () => jest.requireActual('../../testing/chart-stub'));
@@ -192,6 +194,59 @@ test('signing an empty plan is refused: there is nothing to sign for', async () 
   await at.settle();
   expect(at.one<HTMLButtonElement>('[data-test=sign]').disabled).toBe(true);
   expect(at.root.textContent).toMatch(
-    /ProveTestsPedal curveStopsSign offCompare8 open points before you can sign✗Nothing to/,
+    /Not ready for the road.*There is nothing to sign for: the plan has no lines and no hoses\./,
   );
+});
+
+describe('signing off', () => {
+  const item = (at: Awaited<ReturnType<typeof open>>, part: string): HTMLElement =>
+    [...at.root.querySelectorAll<HTMLElement>('fl-sign-item')].find((one) =>
+      one.textContent!.includes(part),
+    )!;
+  const inside = (of: HTMLElement, name: string): HTMLButtonElement =>
+    [...of.querySelectorAll('button')].find((one) => one.textContent!.trim() === name)!;
+  test('a caution is accepted by name with a reason and withdrawn again; a blocker only leads to where it is closed', async () => {
+    const at = await open('p9', 'sign');
+    const count = (): string => at.one('[data-count=caution] dd').textContent!;
+    const before = Number(count());
+    await at.click(inside(item(at, 'surface reaches 350'), 'Accept with reason…'));
+    const form = item(at, 'surface reaches 350');
+    expect(inside(form, 'Accept').disabled).toBe(true);
+    await fill(at, 'fl-sign-item', { 'Initials or name': 'AB', Reason: 'Sleeve fitted' });
+    await at.click(inside(form, 'Accept'));
+    expect(item(at, 'surface reaches 350').textContent).toMatch(/Accepted by AB, .*Sleeve fitted/);
+    expect(Number(count())).toBe(before - 1);
+    await at.click(inside(item(at, 'surface reaches 350'), 'Withdraw'));
+    expect(Number(count())).toBe(before);
+    const blocker = item(at, 'trapped between two bends');
+    expect(inside(blocker, 'Accept with reason…')).toBeUndefined();
+    await at.click(inside(blocker, 'Open Route'));
+    expect(at.address()).toMatch(/\/route/);
+  });
+  test('checks after signing fall due with the distance driven, and one that is not good voids the signature', async () => {
+    const at = await open('p10', 'sign');
+    const view = viewPlan(at.store.plan());
+    const signature = {
+      at: '2026-03-02T09:00:00Z',
+      by: 'AB',
+      as: 'builder',
+      scope: 'road',
+      rests: signedDigest(view),
+      sections: signedSections(view),
+      exceptions: [],
+    } as const;
+    at.store.apply({ edit: 'sign', with: { signature } });
+    await at.settle();
+    expect(at.one('[data-test=signed]').textContent).toMatch(/✓ Signed 2026-03-02 by AB/);
+    await fill(at, 'fl-follow-up-list', { 'Driven since signing, km': '55' });
+    const joints = (): HTMLElement => at.one('[data-follow-up=joints]');
+    expect(joints().textContent).toMatch(/Due now/);
+    await at.click(inside(joints(), 'Not good…'));
+    await fill(at, 'fl-follow-up-list', { 'What is wrong': 'Front left weeps' });
+    await at.click(inside(joints(), 'Record'));
+    expect(joints().textContent).toMatch(/Not good\. Front left weeps/);
+    expect(at.one('[data-test=signed]').textContent).toMatch(/no longer valid\. A follow-up check/);
+    await at.click(inside(joints(), 'Good'));
+    expect(at.one('[data-test=signed]').textContent).toMatch(/✓ Signed/);
+  });
 });

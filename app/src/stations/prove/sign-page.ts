@@ -1,103 +1,131 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  DestroyRef,
-  inject,
-  signal,
-} from '@angular/core';
-import { RouterLink } from '@angular/router';
-import {
-  followUpChecks,
-  maySign,
-  signedDigest,
-  latestSignature,
+  exceptionsOf,
+  ITEM_KINDS,
+  leftWords,
   localRules,
+  signedDigest,
+  signedSections,
+  type SignoffItem,
 } from '@firm-line/core/stations/prove';
-import { fileStem } from '@firm-line/core/plan';
-import { tableCsv } from '@firm-line/core/shape/formats';
-import { CheckField } from '../../kit/fields/check-field';
+import { Disclosure } from '../../kit/disclosure';
 import { TextField } from '../../kit/fields/text-field';
 import { Toggle } from '../../kit/toggle';
-import { saveFile } from '../../kit/save-file';
 import { PlanStore } from '../../session/plan-store';
-import { PlanZips } from '../../storage/plan-zips';
-import { PackWork } from '../../worker/pack-work';
-import { STATIONS } from '../registry';
+import { FollowUpList } from './follow-up-list';
+import { PackPanel } from './pack-panel';
 import { ProveFacade } from './prove-facade';
+import { SignItem } from './sign-item';
+
+/** Shown of each group before the rest is unfolded. */
+const FIRST = 8;
+const COUNTS: Record<SignoffItem['kind'], { name: string; ink: string }> = {
+  blocker: { name: 'blockers', ink: 'text-stop' },
+  caution: { name: 'cautions', ink: 'text-caution' },
+  task: { name: 'tasks left', ink: 'text-ink' },
+  test: { name: 'tests left', ink: 'text-ink' },
+};
+const GROUPS: readonly { title: string; kinds: readonly SignoffItem['kind'][] }[] = [
+  { title: 'Blockers: nobody can sign over these', kinds: ['blocker'] },
+  { title: 'Cautions: fix, or accept and say why', kinds: ['caution'] },
+  { title: 'Tasks left', kinds: ['task'] },
+  { title: 'Tests left', kinds: ['test'] },
+];
 
 /** What stands in the way of signing, the signature, and the pack for whoever signs. */
 @Component({
   selector: 'fl-sign-page',
-  imports: [CheckField, RouterLink, TextField, Toggle],
+  imports: [Disclosure, FollowUpList, PackPanel, SignItem, TextField, Toggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
     <div class="grid min-h-full lg:grid-cols-[minmax(0,1fr)_24rem]">
-      <section class="p-5" aria-label="Before you can sign">
-        <h2 class="text-2xl font-bold" data-test="open-count">{{ heading() }}</h2>
-        @if (points(); as points) {
-          <ul class="mt-3">
-            @for (point of points; track point.key) {
-              <li
-                class="flex flex-wrap items-start gap-3 border-t border-rule py-2"
-                data-test="open-point"
-              >
-                <span
-                  class="w-6 text-center font-bold"
-                  [class]="point.never ? 'text-stop' : 'text-caution'"
-                  aria-hidden="true"
-                  >{{ point.never ? '✗' : '▲' }}</span
-                >
-                <span class="min-w-0 flex-1"
-                  >{{ point.text }}{{ point.never ? ' Blocks sign-off.' : '' }}</span
-                >
-                @if (scope() === 'move' && !point.never) {
-                  <fl-check-field
-                    label="named exception"
-                    [checked]="excepted().includes(point.key)"
-                    (changed)="except(point.key)"
-                  />
-                }
-                <a
-                  class="btn"
-                  [routerLink]="point.station === 'prove' ? '../rounds' : '../../' + point.station"
-                  >{{ nameOf(point.station) }}</a
-                >
-              </li>
+      <div class="min-w-0 p-5">
+        <h1 class="text-3xl font-bold" data-test="open-count">{{ heading() }}</h1>
+        @if (result(); as result) {
+          <p class="mt-1 text-lg text-ink-soft">{{ left() || 'Nothing is left.' }}</p>
+          <dl class="mt-4 grid grid-cols-2 gap-3 sm:grid-cols-5">
+            @for (count of counts(); track count.name) {
+              <div class="card flex flex-col-reverse p-3" [attr.data-count]="count.kind">
+                <dt class="text-sm text-ink-soft">{{ count.name }}</dt>
+                <dd class="font-mono text-3xl" [class]="count.ink">{{ count.value }}</dd>
+              </div>
             }
-          </ul>
+          </dl>
+          @for (group of groups(); track group.title) {
+            <section class="mt-6" [attr.aria-label]="group.title">
+              <h2 class="text-xl font-bold">{{ group.title }}</h2>
+              @for (item of group.first; track item.key) {
+                <fl-sign-item [item]="item" [attr.data-item]="item.key" />
+              }
+              @if (group.rest.length) {
+                <fl-disclosure
+                  [summary]="group.rest.length + ' more'"
+                  (opened)="unfold(group.title, $event)"
+                >
+                  @if (unfolded().includes(group.title)) {
+                    @for (item of group.rest; track item.key) {
+                      <fl-sign-item [item]="item" [attr.data-item]="item.key" />
+                    }
+                  }
+                </fl-disclosure>
+              }
+            </section>
+          }
+          @if (result.good.length) {
+            <fl-disclosure
+              class="mt-6"
+              [summary]="'Checked and good: ' + result.good.length"
+              (opened)="unfold('good', $event)"
+            >
+              @if (unfolded().includes('good')) {
+                <ul class="pl-8">
+                  @for (name of result.good; track $index) {
+                    <li class="border-t border-rule py-1">
+                      <span class="text-ok">✓</span> {{ name }}
+                    </li>
+                  }
+                </ul>
+              }
+            </fl-disclosure>
+          }
         }
-      </section>
+      </div>
       <aside
         class="flex flex-col gap-4 border-l border-rule bg-sheet p-5"
         aria-label="Signature and pack"
       >
         <h2 class="text-xl font-bold">Signature</h2>
-        <p>{{ words() }}</p>
-        @if (signed(); as signed) {
-          <p
-            class="font-semibold"
-            [class]="signed.stands ? 'text-ok' : 'text-stop'"
-            data-test="signed"
-          >
-            {{ signed.stands ? '✓' : '✗' }} Signed {{ signed.sign.at.slice(0, 10) }} by
-            {{ signed.sign.by }},
-            {{
-              signed.sign.scope === 'road'
-                ? 'for the road'
-                : 'for moving at walking pace on closed ground, not for the road'
-            }}{{
-              signed.stands
-                ? '.'
-                : '. The plan has changed since. This signature is no longer valid.'
-            }}
-          </p>
+        @if (result()?.signed; as signed) {
+          <div [class]="signed.stands ? 'text-ok' : 'text-stop'" data-test="signed">
+            <p class="font-semibold">
+              {{ signed.stands ? '✓' : '✗' }} Signed {{ signed.sign.at.slice(0, 10) }} by
+              {{ signed.sign.by }},
+              {{
+                signed.sign.scope === 'road'
+                  ? 'for the road.'
+                  : 'for moving at walking pace on closed ground, not for the road.'
+              }}
+            </p>
+            @if (!signed.stands) {
+              <p>This signature is no longer valid. {{ signed.why }}</p>
+            }
+          </div>
           @if (signed.sign.exceptions.length) {
-            <p class="text-sm">Excepted: {{ signed.sign.exceptions.join('; ') }}</p>
+            <fl-disclosure [summary]="'Exceptions: ' + signed.sign.exceptions.length">
+              <ul class="list-disc pl-8 text-sm">
+                @for (words of signed.sign.exceptions; track $index) {
+                  <li>{{ words }}</li>
+                }
+              </ul>
+            </fl-disclosure>
           }
         }
         <fl-toggle label="Use" [options]="scopes" [value]="scope()" (changed)="scope.set($event)" />
+        <p class="text-sm text-ink-soft">
+          Signing covers the plan, the work record, every test and every accepted caution as they
+          are now. Any change to them voids it. Planned follow-up checks do not.
+        </p>
         <fl-toggle
           label="Signed as"
           [options]="roles"
@@ -113,6 +141,10 @@ import { ProveFacade } from './prove-facade';
         />
         @if (!may().may) {
           <p class="fault" data-test="refused">{{ may().why }}</p>
+        } @else if (scope() === 'move' && left()) {
+          <p class="text-sm" data-test="exceptions">
+            What is left is listed on the signature: {{ left() }}.
+          </p>
         }
         <button
           type="button"
@@ -123,50 +155,11 @@ import { ProveFacade } from './prove-facade';
         >
           {{ scope() === 'road' ? 'Sign for the road' : 'Sign for moving only, not for the road' }}
         </button>
-        @if (signed()?.stands && signed()?.sign?.scope === 'road') {
-          <h3 class="font-bold">Follow-up checks</h3>
-          <ul class="list-disc pl-5 text-sm">
-            @for (due of due(); track due) {
-              <li>{{ due }}</li>
-            }
-          </ul>
+        <p class="text-sm">{{ words() }}</p>
+        @if (result(); as result) {
+          <fl-follow-up-list [checks]="result.followUps" />
         }
-        <h2 class="mt-2 text-xl font-bold">The pack</h2>
-        <p class="text-sm text-ink-soft">
-          One PDF of the whole plan for the person who signs, or a zip with the photographs too.
-        </p>
-        @if (share() !== null) {
-          <div
-            class="h-4 rounded-full bg-rule"
-            role="progressbar"
-            [attr.aria-valuenow]="100 * share()!"
-          >
-            <div class="h-4 rounded-full bg-fluid" [style.width.%]="100 * share()!"></div>
-          </div>
-          <button type="button" class="btn min-h-14" (click)="cancel()">Cancel</button>
-        } @else {
-          <button
-            type="button"
-            class="btn min-h-14"
-            (click)="pdf()"
-            [disabled]="!points()"
-            data-test="pack"
-          >
-            Make the PDF
-          </button>
-        }
-        @if (fault()) {
-          <p class="fault" role="alert">{{ fault() }}</p>
-        }
-        <button type="button" class="btn min-h-14" (click)="zip()">Everything, as a zip</button>
-        <button
-          type="button"
-          class="btn min-h-14"
-          (click)="csv()"
-          [disabled]="!sheet.proving().curves.length"
-        >
-          Curves, as CSV
-        </button>
+        <fl-pack-panel />
       </aside>
     </div>
   `,
@@ -174,8 +167,6 @@ import { ProveFacade } from './prove-facade';
 export class SignPage {
   protected readonly sheet = inject(ProveFacade);
   private readonly store = inject(PlanStore);
-  private readonly packs = inject(PackWork);
-  private readonly zips = inject(PlanZips);
   protected readonly scopes = [
     { value: 'road', name: 'For the road' },
     { value: 'move', name: 'For moving only' },
@@ -187,46 +178,46 @@ export class SignPage {
   protected readonly scope = signal<'road' | 'move'>('road');
   protected readonly role = signal<'builder' | 'qualified'>('builder');
   protected readonly by = signal('');
-  protected readonly excepted = signal<readonly string[]>([]);
-  protected readonly points = this.sheet.points;
+  protected readonly unfolded = signal<readonly string[]>([]);
+  protected readonly result = this.sheet.signoff;
+  protected readonly left = computed(() => leftWords(this.result()?.items ?? []));
   protected readonly heading = computed(() => {
-    const points = this.points();
-    return !points
-      ? 'Checking…'
-      : points.length
-        ? `${points.length} open ${points.length === 1 ? 'point' : 'points'} before you can sign`
-        : 'Ready to sign';
+    const result = this.result();
+    return !result ? 'Checking…' : result.road.may ? 'Ready to sign' : 'Not ready for the road';
   });
+  protected readonly counts = computed(() => {
+    const { items, good } = this.result()!;
+    return [
+      ...ITEM_KINDS.map((kind) => ({
+        kind,
+        ...COUNTS[kind],
+        value: items.filter((item) => item.kind === kind && !item.accepted).length,
+      })),
+      { kind: 'good', name: 'checked and good', ink: 'text-ok', value: good.length },
+    ];
+  });
+  protected readonly groups = computed(() =>
+    GROUPS.flatMap(({ title, kinds }) => {
+      const items = this.result()!.items.filter(({ kind }) => kinds.includes(kind));
+      return items.length
+        ? [{ title, first: items.slice(0, FIRST), rest: items.slice(FIRST) }]
+        : [];
+    }),
+  );
   protected readonly may = computed(() => {
-    const points = this.points();
-    return points
-      ? maySign(this.scope(), points, this.excepted())
-      : { may: false, why: 'Snags are still being checked.' };
+    const result = this.result();
+    return result ? result[this.scope()] : { may: false, why: 'Snags are still being checked.' };
   });
   protected readonly words = computed(() => localRules(this.store.plan().sizing?.category));
-  protected readonly signed = computed(() => latestSignature(this.sheet.view()));
-  protected readonly due = computed(() => followUpChecks(this.sheet.view()));
-  protected readonly share = signal<number | null>(null);
-  protected readonly fault = signal('');
-  private ended: AbortController | null = null;
-
-  constructor() {
-    inject(DestroyRef).onDestroy(() => this.ended?.abort());
-  }
-  protected nameOf(station: string): string {
-    return STATIONS.find(({ path }) => path === station)?.name ?? station;
-  }
-  protected except(key: string): void {
-    this.excepted.update((keys) =>
-      keys.includes(key) ? keys.filter((one) => one !== key) : [...keys, key],
+  protected unfold(title: string, isOpen: boolean): void {
+    this.unfolded.update((titles) =>
+      isOpen ? [...titles, title] : titles.filter((one) => one !== title),
     );
   }
   protected sign(): void {
-    const points = this.points();
-    if (!points || !this.may().may) return;
-    const exceptions = points
-      .filter(({ key }) => this.excepted().includes(key))
-      .map(({ text }) => text);
+    const result = this.result();
+    if (!result || !this.may().may) return;
+    const view = this.sheet.view();
     this.sheet.apply({
       edit: 'sign',
       with: {
@@ -235,46 +226,11 @@ export class SignPage {
           by: this.by().trim(),
           as: this.role(),
           scope: this.scope(),
-          rests: signedDigest(this.sheet.view()),
-          exceptions: this.scope() === 'move' ? exceptions : [],
+          rests: signedDigest(view),
+          sections: signedSections(view),
+          exceptions: this.scope() === 'move' ? exceptionsOf(result.items) : [],
         },
       },
     });
-  }
-  protected async pdf(): Promise<void> {
-    const ended = (this.ended = new AbortController());
-    const plan = this.store.plan();
-    this.fault.set('');
-    this.share.set(0);
-    try {
-      const bytes = await this.packs.pdf(
-        { plan, snags: [...this.store.snags()], madeAt: new Date().toISOString() },
-        { signal: ended.signal, progress: (share) => this.share.set(share) },
-      );
-      saveFile(`${fileStem(plan)}.pdf`, bytes as BlobPart, 'application/pdf');
-    } catch (error) {
-      if (!ended.signal.aborted)
-        this.fault.set(`The pack could not be made: ${(error as Error).message}`);
-    } finally {
-      this.share.set(null);
-    }
-  }
-  protected cancel(): void {
-    this.ended?.abort();
-  }
-  protected zip(): void {
-    void this.zips.export(this.store.plan());
-  }
-  protected csv(): void {
-    const rows = this.sheet
-      .proving()
-      .curves.flatMap(({ at, circuitId, engine, points }) =>
-        points.map(({ pressureMPa, travelMm }) => [at, circuitId, engine, pressureMPa, travelMm]),
-      );
-    saveFile(
-      `${fileStem(this.store.plan())}-curves.csv`,
-      tableCsv([['at', 'circuit', 'engine', 'pressure_mpa', 'travel_mm'], ...rows]),
-      'text/csv',
-    );
   }
 }

@@ -5,6 +5,7 @@ export {
   formatLength,
   formatLengthUnit,
   inchSize,
+  soldSize,
   parseLength,
   type Parsed,
   type UnitSystem,

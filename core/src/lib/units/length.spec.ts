@@ -2,6 +2,7 @@ import Qty from 'js-quantities';
 import fc from 'fast-check';
 import {
   inchSize,
+  soldSize,
   formatLength,
   formatLengthUnit,
   formatVolume,
@@ -100,6 +101,8 @@ test.each([
   [28.575, '1 1/8 in'],
   [4.7625, '3/16 in'],
 ])('%s mm is sold as %s', (mm, words) => expect(inchSize(mm)).toBe(words));
+test('a size that is not of inches is sold in mm', () =>
+  expect([soldSize(4.7625), soldSize(6)]).toEqual(['3/16 in', '6 mm']));
 test.each([22, 127, 20.6, 4.75, 0])('%s mm is no inch size', (mm) =>
   expect(inchSize(mm)).toBeNull(),
 );

@@ -79,6 +79,9 @@ export function inchSize(mm: number): string | null {
   return `${[whole || '', up ? `${up}/${down}` : ''].filter(Boolean).join(' ')} in`;
 }
 
+/** A size as it is sold: in inches where it is one of theirs, else in mm. */
+export const soldSize = (mm: number): string => inchSize(mm) ?? `${mm} mm`;
+
 /**
  * A length as people type it, in mm: `4 1/2 in`, `3/16"`, `7'6"`, `25 ft`, `420`, `42 cm`, `1.5 m`, `1,5 m`.
  * A bare number is in mm under 'metric' and in inches under 'inch'; a bare number after feet is inches.

@@ -66,6 +66,13 @@ function calls(plan: Plan): EditCall[] {
         signature: { at, by: 'AB', as: 'builder', scope: 'move', rests: 'abc', exceptions: [] },
       },
     },
+    {
+      edit: 'acceptCaution',
+      with: { accepted: { key: 'snag:k', figures: 'abc', by: 'AB', at, reason: 'Seen' } },
+    },
+    { edit: 'withdrawAcceptance', with: { key: 'snag:k' } },
+    { edit: 'recordFollowUp', with: { followUp: { key: 'joints', at, good: true, note: '' } } },
+    { edit: 'setDriven', with: { km: 60 } },
     { edit: 'changeCutting', with: { patch: { kerfMm: 1 } } },
     { edit: 'setStock', with: { stock: plan.making.stock } },
     { edit: 'updateOrder', with: { key: 'nut:m10x1-bubble', patch: { have: 2 } } },

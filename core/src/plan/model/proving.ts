@@ -5,6 +5,7 @@ import {
   list,
   name,
   nullable,
+  optional,
   number,
   oneOf,
   over,
@@ -14,6 +15,14 @@ import {
   time,
   told,
 } from './field.ts';
+import {
+  ACCEPTED,
+  FOLLOW_UP,
+  SIGN_OFF,
+  type AcceptedCaution,
+  type FollowUp,
+  type SignOff,
+} from './sign-off.ts';
 
 /** One reading of the pedal: pressure at a bleeder, travel at its pad. */
 export interface PedalPoint {
@@ -99,15 +108,6 @@ export interface StopTest {
   /** Turns of the valve's adjuster from its stop; null: there is none, or it was not moved. */
   readonly valveTurns: number | null;
 }
-export interface SignOff {
-  readonly at: string;
-  readonly by: string;
-  readonly as: 'builder' | 'qualified';
-  readonly scope: 'road' | 'move';
-  /** Of the whole plan, as it was signed. */
-  readonly rests: string;
-  readonly exceptions: readonly string[];
-}
 /** Everything that proves a built system. */
 export interface Proving {
   readonly curves: readonly PedalCurve[];
@@ -118,6 +118,10 @@ export interface Proving {
   readonly stops: readonly StopTest[];
   readonly bedding: readonly { readonly at: string; readonly text: string }[];
   readonly signed: readonly SignOff[];
+  readonly accepted?: readonly AcceptedCaution[];
+  readonly followUps?: readonly FollowUp[];
+  /** Driven since the newest signature, km. */
+  readonly drivenKm?: number;
 }
 export const NO_PROVING: Proving = {
   curves: [],
@@ -288,18 +292,8 @@ export const PROVING = record<Proving>()({
       1000,
     ),
   ),
-  signed: told(
-    'Signatures',
-    list(
-      record<SignOff>()({
-        at: told('Time', time),
-        by: told('By', name),
-        as: told('As', oneOf(['builder', 'qualified'])),
-        scope: told('For', oneOf(['road', 'move'])),
-        rests: told('Signed on', text),
-        exceptions: told('Exceptions', list(text, 500)),
-      }),
-      200,
-    ),
-  ),
+  signed: told('Signatures', list(SIGN_OFF, 200)),
+  accepted: told('Accepted cautions', optional(list(ACCEPTED, 2000))),
+  followUps: told('Follow-up checks', optional(list(FOLLOW_UP, 1000))),
+  drivenKm: told('Driven since signing', optional(number(0, 1_000_000))),
 });

@@ -1,13 +1,8 @@
+import { sha256 } from '@noble/hashes/sha2';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
 import { derive } from '../../lib/derive/index.ts';
-import {
-  fnv32,
-  fluidFor,
-  NO_FILLING,
-  NO_FLOOR,
-  NO_WHEEL_ENDS,
-  type Circuit,
-  type Plan,
-} from '../../plan/index.ts';
+import { isAfterSigning } from '../fit/tasks/index.ts';
+import { fnv32, fluidFor, type Circuit, type Plan, type SignedSection } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 
 /** What of a plan proofs rest on. */
@@ -79,37 +74,77 @@ export const linesDigest = ({ lines }: Pick<Proved, 'lines'>, ids: readonly stri
       .filter(({ line }) => ids.includes(line.id))
       .flatMap(({ line, digest, tube }) => [line.id, digest, tube.id]),
   );
-/** What of a plan a signature stands for: not its names for the screen, what it cost, what was noted. */
-const SIGNED = [
-  'points',
-  'parts',
-  'circuits',
-  'lines',
-  'hoses',
-  'things',
-  'gates',
-  'clipSettings',
-  'bench',
-  'bleeding',
-  'sizing',
-  'trailer',
-  'singles',
-  'clutch',
-  'parking',
-  'floor',
-  'wheelEnds',
-  'filling',
-  'comesOff',
-] as const satisfies readonly (keyof Plan)[];
-/** A section in which nothing is recorded counts as none, as it did in plans that could do without it. */
-const NOTHING = new Set(
-  [NO_FLOOR, NO_WHEEL_ENDS, NO_FILLING].map((empty) => JSON.stringify(empty)),
+/** What of a plan a signature rests on, and what each is called: not its names for the screen, what it cost, what was noted. */
+const SIGNED = {
+  points: 'points',
+  parts: 'parts',
+  circuits: 'circuits',
+  lines: 'lines',
+  hoses: 'hoses',
+  things: 'bodies of the vehicle',
+  gates: 'gates',
+  clipSettings: 'clips',
+  bench: 'tools',
+  bleeding: 'bleeding',
+  sizing: 'figures in Size',
+  trailer: 'trailer',
+  singles: 'single levers',
+  clutch: 'clutch',
+  parking: 'parking brake',
+  floor: 'work record',
+  wheelEnds: 'wheel ends',
+  filling: 'filling and bleeding runs',
+  comesOff: 'parts that come off',
+  proving: 'tests',
+} as const satisfies Partial<Record<keyof Plan, string>>;
+type Signed = keyof typeof SIGNED;
+/** Work that the plan itself schedules for after the signature: it leaves the signature as it is. */
+const isBefore = (task: string): boolean => !isAfterSigning(task);
+const beforeSigning = ({ session: _, ...floor }: Plan['floor']): object => ({
+  ...floor,
+  done: floor.done.filter(({ task }) => isBefore(task)),
+  tight: floor.tight.filter(({ key }) => isBefore(key)),
+  later: floor.later.filter(({ task }) => isBefore(task)),
+});
+/** Every test; not the signatures themselves, what follows them, nor the bedding in. */
+const tests = ({
+  signed: _,
+  accepted: _accepted,
+  followUps: _followUps,
+  drivenKm: _drivenKm,
+  bedding: _bedding,
+  ...all
+}: Plan['proving']): object => all;
+
+const sha = (text: string): string => bytesToHex(sha256(utf8ToBytes(text)));
+const sectionText = (key: Signed, value: Plan[Signed]): string =>
+  JSON.stringify(
+    key === 'floor'
+      ? beforeSigning(value as Plan['floor'])
+      : key === 'proving'
+        ? tests(value as Plan['proving'])
+        : (value ?? null),
+  );
+const sectionDigest = derive(
+  'digest of a signed section',
+  (held: object, key: Signed) => [held, key] as const,
+  (held, key): string => sha(sectionText(key, held as Plan[Signed])),
 );
-const signedValue = (value: unknown): unknown =>
-  NOTHING.has(JSON.stringify(value)) ? null : (value ?? null);
-/** Of the whole plan as it is signed. */
-export const signedDigest = derive(
-  'what a signature rests on',
-  ({ plan }: Pick<PlanView, 'plan'>) => [plan.lines, ...SIGNED.map((key) => plan[key])] as const,
-  (_lines, ...held): string => fnv32([JSON.stringify(held.map(signedValue))]),
-);
+/** What is accepted is signed for as well: with its reason and by whom. */
+const acceptedDigest = ({ accepted = [] }: Plan['proving']): string =>
+  sha(JSON.stringify(accepted.toSorted((a, b) => (a.key < b.key ? -1 : 1))));
+/** SHA-256 of each section that a signature rests on, in hexadecimal, by what the section is called. */
+export const signedSections = ({ plan }: Pick<PlanView, 'plan'>): SignedSection[] => [
+  ...(Object.keys(SIGNED) as Signed[]).map((key) => {
+    const held = plan[key];
+    const digest = held ? sectionDigest(held, key) : sha(sectionText(key, held));
+    return { name: SIGNED[key], digest };
+  }),
+  { name: 'accepted cautions', digest: acceptedDigest(plan.proving) },
+];
+/** SHA-256 of all that a signature rests on, in hexadecimal. */
+export const signedDigest = (view: Pick<PlanView, 'plan'>): string =>
+  sha(JSON.stringify(signedSections(view)));
+
+/** What a caution was accepted on: with other figures it is another caution. Units and names are not in it. */
+export const figuresDigest = (of: readonly string[]): string => sha(JSON.stringify(of));

@@ -20,16 +20,24 @@ export {
   type HoldView,
 } from './judge.ts';
 export {
-  followUpChecks,
-  maySign,
-  openPoints,
-  latestSignature,
-  localRules,
+  exceptionsOf,
+  ITEM_KINDS,
+  leftWords,
+  signoff,
   type FoundSnag,
   type MaySign,
-  type OpenPoint,
-} from './open-points.ts';
-export { testedDigest, circuitDigest, linesDigest, signedDigest } from './digests.ts';
+  type Signoff,
+  type SignoffItem,
+} from './signoff.ts';
+export { latestSignature, localRules, type LatestSignature } from './signature.ts';
+export { followUps, NO_DAY, type FollowUpView, type Today } from './follow-ups.ts';
+export {
+  testedDigest,
+  circuitDigest,
+  linesDigest,
+  signedDigest,
+  signedSections,
+} from './digests.ts';
 export {
   provingTests,
   testsInvalidatedBy,

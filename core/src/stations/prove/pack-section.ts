@@ -1,7 +1,7 @@
 import type { Circuit, Plan } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
-import type { OpenPoint } from './open-points.ts';
+import type { Signoff } from './signoff.ts';
 
 export interface PackTable {
   readonly head: readonly string[];
@@ -35,7 +35,7 @@ export interface PackSection {
 export interface PackContext {
   readonly view: PlanView;
   readonly plan: Plan;
-  readonly points: readonly OpenPoint[];
+  readonly signoff: Signoff;
   readonly madeAt: string;
   readonly length: (mm: number) => string;
   /** The name of a circuit. */

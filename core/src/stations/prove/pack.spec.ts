@@ -2,7 +2,7 @@ import { viewPlan } from '../../plan/results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import { proved } from '../../testing/proved.ts';
 import { applyEdit, type Plan } from '../../plan/index.ts';
-import { openPoints, packOf, signedDigest, type PackSection } from './index.ts';
+import { packOf, signedDigest, signedSections, signoff, type PackSection } from './index.ts';
 
 const gannet = demo('gannet');
 const made = (plan: Plan): PackSection[] => packOf(viewPlan(plan), [], '2026-03-05T10:20:00Z');
@@ -13,25 +13,30 @@ describe('the pack', () => {
   it('opens with what it is a record of: digest, signature, and that local rules come first', () => {
     const words = made(gannet)[0]!.words!.join(' ');
     expect(words).toContain(signedDigest(viewPlan(gannet)));
-    expect(words).toMatch(/Local rules .* Not signed\. \d+ open points\./);
-    const rests = signedDigest(viewPlan(gannet));
+    expect(words).toMatch(
+      /Local rules .* Not signed\. Not ready for the road: \d+ tasks left, \d+ tests left\./,
+    );
+    const { proving } = proved(gannet);
+    const signedFor = viewPlan({ ...gannet, proving });
+    const rests = signedDigest(signedFor);
     const sign = {
       at: '2026-03-05',
       by: 'AB',
       as: 'qualified',
       scope: 'move',
       rests,
+      sections: signedSections(signedFor),
       exceptions: [],
     } as const;
     const signed = (patch: object): Plan => ({
       ...gannet,
-      proving: { ...proved(gannet).proving, signed: [{ ...sign, ...patch }] },
+      proving: { ...proving, signed: [{ ...sign, ...patch }] },
     });
     expect(made(signed({}))[0]!.words!.join(' ')).toMatch(
       /Signed 2026-03-05 by AB \(qualified person\).*NOT FOR THE ROAD\./,
     );
     expect(made(signed({ rests: 'other' }))[0]!.words!.join(' ')).toMatch(
-      /the plan has changed since, so this signature is no longer valid/,
+      /NOT FOR THE ROAD; no longer valid\. Its digest is not that/,
     );
   });
 
@@ -52,7 +57,7 @@ describe('the pack', () => {
     expect(places.map(({ name }) => name)).toEqual(gannet.parts.map(({ name }) => name));
   });
 
-  it('holds a card a line, every joint with its torque, every open point', () => {
+  it('holds a card a line, every joint with its torque, all that is left', () => {
     const titles = made(gannet).map(({ title }) => title);
     for (const { name } of gannet.lines)
       expect(titles.some((title) => title.startsWith(`Card ${name} `))).toBe(true);
@@ -78,9 +83,14 @@ describe('the pack', () => {
       ([name]) => name === 'R1, end A',
     );
     expect(row).toEqual(['R1, end A', '16 N·m', 'Sheet 4', '16 N·m', 'tight']);
-    expect(section(gannet, 'Open points').words).toHaveLength(
-      openPoints(viewPlan(gannet), []).length,
-    );
+    const { items } = signoff(viewPlan(gannet), []);
+    for (const [kind, title] of [
+      ['task', 'Tasks left'],
+      ['test', 'Tests left'],
+    ])
+      expect(section(gannet, title!).words).toHaveLength(
+        items.filter((item) => item.kind === kind).length,
+      );
     for (const { rows } of [section(done, 'Tests').table!])
       expect(new Set(rows.map(([, state]) => state))).toEqual(new Set(['good']));
   });
@@ -88,6 +98,6 @@ describe('the pack', () => {
   it('of an empty plan is a pack too, which nobody signs', () => {
     const empty: Plan = { ...gannet, lines: [], hoses: [], parts: [], circuits: [] };
     expect(section(empty, 'Line map').picture).toEqual({ runs: [], places: [] });
-    expect(section(empty, 'Open points').words![0]).toMatch(/^STOP\. Nothing to sign for/);
+    expect(section(empty, 'Blockers').words![0]).toMatch(/There is nothing to sign for/);
   });
 });

@@ -3,13 +3,8 @@ import { formatLengthUnit } from '../../lib/units/index.ts';
 import type { Circuit, Plan } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
-import {
-  followUpChecks,
-  openPoints,
-  latestSignature,
-  localRules,
-  type FoundSnag,
-} from './open-points.ts';
+import { localRules } from './signature.ts';
+import { ITEM_KINDS, signoff, type FoundSnag, type SignoffItem } from './signoff.ts';
 import { signedDigest } from './digests.ts';
 import type { PackPicture, Pages, PackSection, PackContext } from './pack-section.ts';
 import { jointPages, fluidPage, testPages } from './pack-records.ts';
@@ -45,19 +40,18 @@ function pictureOf({ lines, circuits, ports, plan }: PlanView): PackPicture {
 }
 
 /** What plan it is, of when, signed by whom. */
-const titlePage: Pages = ({ view, plan, points, madeAt }) => {
-  const signed = latestSignature(view);
+const titlePage: Pages = ({ view, plan, signoff: { signed, road }, madeAt }) => {
   return [
     {
       title: plan.name,
       words: [
         localRules(plan.sizing?.category),
         'Brakes can kill. Local rules and the part makers’ sheets come before this plan. A qualified person inspects the work before road use.',
-        `Made ${madeAt.slice(0, 16).replace('T', ' ')}. Digest of this plan: ${signedDigest(view)}.`,
+        `Made ${madeAt.slice(0, 16).replace('T', ' ')}. SHA-256 of this plan, its work record, tests and accepted cautions: ${signedDigest(view)}.`,
         signed
-          ? `Signed ${signed.sign.at.slice(0, 10)} by ${signed.sign.by} (${signed.sign.as === 'qualified' ? 'qualified person' : 'builder'}), ${signed.sign.scope === 'road' ? 'for the road' : 'for moving at walking pace on closed ground, NOT FOR THE ROAD'}${signed.stands ? '' : '; the plan has changed since, so this signature is no longer valid'}.`
+          ? `Signed ${signed.sign.at.slice(0, 10)} by ${signed.sign.by} (${signed.sign.as === 'qualified' ? 'qualified person' : 'builder'}), ${signed.sign.scope === 'road' ? 'for the road' : 'for moving at walking pace on closed ground, NOT FOR THE ROAD'}${signed.stands ? '.' : `; no longer valid. ${signed.why}`}`
           : 'Not signed.',
-        points.length ? `${points.length} open points.` : 'No open points.',
+        road.may ? 'Nothing is left before it can be signed for the road.' : road.why,
         plan.notes,
       ],
     },
@@ -138,16 +132,42 @@ const cardPages: Pages = ({ view, length }) => [
   ),
 ];
 
-/** What is open, what follows, and where it is signed. */
-const signPages: Pages = ({ view, plan, points }) => [
+const KIND_TITLES = {
+  blocker: 'Blockers',
+  caution: 'Cautions',
+  task: 'Tasks left',
+  test: 'Tests left',
+} as const satisfies Record<SignoffItem['kind'], string>;
+const acceptedWords = ({ accepted }: SignoffItem): string =>
+  accepted ? ` Accepted by ${accepted.by}, ${accepted.at.slice(0, 10)}: ${accepted.reason}` : '';
+
+/** What is left, what was accepted and by whom, what follows, and where it is signed. */
+const signPages: Pages = ({ plan, signoff: { items, followUps } }) => [
+  ...ITEM_KINDS.flatMap((kind, i): PackSection[] => {
+    const own = items.filter((item) => item.kind === kind);
+    return own.length || kind === 'blocker'
+      ? [
+          {
+            title: KIND_TITLES[kind],
+            apart: i === 0,
+            words: own.length
+              ? own.map((item) => `${item.where}: ${item.text}${acceptedWords(item)}`)
+              : ['None.'],
+          },
+        ]
+      : [];
+  }),
   {
-    title: 'Open points',
-    apart: true,
-    words: points.length
-      ? points.map(({ text, never }) => `${never ? 'STOP. ' : ''}${text}`)
-      : ['None.'],
+    title: 'After signing',
+    table: {
+      head: ['Check', 'Due', 'Found'],
+      rows: followUps.map(({ text, dueKm, dueOn, state, note }) => [
+        text,
+        dueKm === null ? (dueOn ?? '') : `${dueKm} km`,
+        state === 'done' ? `good. ${note}`.trim() : state === 'bad' ? `NOT GOOD. ${note}` : '',
+      ]),
+    },
   },
-  { title: 'After signing', words: followUpChecks(view) },
   {
     title: 'Signatures',
     words: [
@@ -175,7 +195,7 @@ export function packOf(view: PlanView, snags: readonly FoundSnag[], madeAt: stri
   const context: PackContext = {
     view,
     plan,
-    points: openPoints(view, snags),
+    signoff: signoff(view, snags),
     madeAt,
     length: (mm) => formatLengthUnit(mm, plan.units, 0),
     circuit: (id) => view.circuits.get(id)?.name ?? '',

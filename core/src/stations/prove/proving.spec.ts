@@ -3,38 +3,27 @@ import {
   applyEdit,
   freshFluid,
   NO_FILLING,
-  NO_FLOOR,
   NO_PROVING,
-  writePlan,
   type HoldTest,
   type Plan,
   type Proving,
 } from '../../plan/index.ts';
-import { readPlan } from '../../plan/file/index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
 import { demo } from '../../testing/demo-plans.ts';
-import { inspect } from '../../inspect/index.ts';
-import { proved as told } from '../../testing/proved.ts';
 import { seeded } from '../../lib/random/index.ts';
 import {
   airCeilingMPa,
-  testedDigest,
   circuitDigest,
   comparePlans,
   findFault,
   holdMPa,
   judgeCurve,
   judgeHold,
-  maySign,
-  openPoints,
-  signedDigest,
   reportOn,
   provingTests,
-  latestSignature,
   trueTravelMm,
   trueVehicle,
   testsInvalidatedBy,
-  type OpenPoint,
 } from './index.ts';
 
 /** What of the minimiser is used; it has no types of its own. */
@@ -238,110 +227,6 @@ describe('rounds', () => {
     expect(keys(demo('dunlin'))).toEqual(expect.arrayContaining(['breakaway', 'wires']));
     expect(keys(demo('dunlin'))).not.toContain('pedal-firm');
     expect(keys({ ...gannet, lines: [], parts: [] })).not.toContain('hold:circuit-1');
-  });
-});
-
-const withTorque = (
-  end: Plan['lines'][number]['ends']['a'],
-): Plan['lines'][number]['ends']['a'] => ({
-  ...end,
-  joint: { ...end.joint, torqueNm: 15, torqueSource: 'Sheet 4' },
-});
-
-describe('signing', () => {
-  const points = (plan: Plan, snags: Parameters<typeof openPoints>[1] = []): OpenPoint[] =>
-    openPoints(viewPlan(plan), snags);
-  it('a stop snag, a missing hold and a joint that is not tight are never signed over', () => {
-    const snag = {
-      key: 'k',
-      rule: 'nut-trapped',
-      level: 'stop',
-      station: 'route',
-      where: 'F3',
-      text: 'No.',
-    } as const;
-    const open = points(gannet, [snag]);
-    for (const key of ['snag:k', 'round:hold:circuit-1', 'joints'])
-      expect(open.find((point) => point.key === key)).toMatchObject({ never: true });
-    expect(
-      maySign(
-        'move',
-        open,
-        open.map(({ key }) => key),
-      ),
-    ).toMatchObject({ may: false, why: expect.stringMatching(/Not even for moving/) });
-  });
-  it('of tests that are not done, those of holding, leaks, grip, parking and a firm pedal are never signed over', () => {
-    const tests = points(gannet).filter(({ key }) => key.startsWith('round:'));
-    const grave = /^round:(hold:|leak:|grips:|parking$|pedal-firm$)/;
-    expect(tests.filter(({ never }) => never).map(({ key }) => key)).toEqual(
-      tests.map(({ key }) => key).filter((key) => grave.test(key)),
-    );
-    for (const kind of ['hold:', 'leak:', 'grips:', 'pedal-firm'])
-      expect(tests.some(({ key }) => key.startsWith(`round:${kind}`))).toBe(true);
-    expect(tests.some(({ never }) => !never)).toBe(true);
-  });
-  it('with all proved and nothing open it may be signed for the road; with a zip tie only for a move that names it', () => {
-    const dunlin = demo('dunlin');
-    const sourced = {
-      ...dunlin,
-      lines: dunlin.lines.map((line) => ({
-        ...line,
-        ends: { a: withTorque(line.ends.a), b: withTorque(line.ends.b) },
-      })),
-    };
-    const built = told(sourced);
-    const open = openPoints(viewPlan(built), inspect(built));
-    expect(open).toEqual([]);
-    expect(maySign('road', open, [])).toEqual({ may: true, why: '' });
-    // Without figures for its torques that is what stands in the way, and nothing else.
-    const bare = told(dunlin);
-    expect(openPoints(viewPlan(bare), inspect(bare)).map(({ key }) => key)).toEqual(['sources']);
-    expect(
-      openPoints(viewPlan({ ...gannet, lines: [], hoses: [] }), []).map(({ key }) => key),
-    ).toContain('nothing');
-    const tied: OpenPoint = {
-      key: 'held:1',
-      text: 'A hose is held by something temporary.',
-      station: 'fit',
-      never: false,
-    };
-    expect(maySign('road', [tied], ['held:1']).may).toBe(false);
-    expect([maySign('move', [tied], []).may, maySign('move', [tied], ['held:1']).may]).toEqual([
-      false,
-      true,
-    ]);
-    expect(
-      points({
-        ...gannet,
-        floor: {
-          ...NO_FLOOR,
-          temporary: [{ id: 't', what: 'Hose', by: 'zip-tie', since: '2026-03-02', closed: null }],
-        },
-      }).map(({ key }) => key),
-    ).toContain('held:t');
-  });
-  it('a signature stands until the plan is otherwise', () => {
-    const sign = {
-      at: AT,
-      by: 'AB',
-      as: 'qualified',
-      scope: 'road',
-      rests: signedDigest(viewPlan(gannet)),
-      exceptions: [],
-    } as const;
-    expect(latestSignature(viewPlan(proved({ signed: [sign] })))!.stands).toBe(true);
-    expect(
-      latestSignature(
-        viewPlan({ ...proved({ signed: [sign] }), bleeding: { ...gannet.bleeding, purge: 4 } }),
-      )!.stands,
-    ).toBe(false);
-    expect(
-      latestSignature(viewPlan({ ...proved({ signed: [sign] }), name: 'Renamed' }))!.stands,
-    ).toBe(true);
-    const plan = proved({ signed: [sign] });
-    expect(readPlan(writePlan(plan)).proving).toEqual(plan.proving);
-    expect(testedDigest(viewPlan(gannet))).toHaveLength(8);
   });
 });
 

@@ -1,5 +1,6 @@
 import type { PlanView } from '../../plan/results/index.ts';
 import { testedDigest, circuitDigest } from './digests.ts';
+import { needsParking } from './needs-parking.ts';
 import type { TestContext, RequiredTest } from './required-test.ts';
 import { pressureTests, leakTests } from './pressure-tests.ts';
 
@@ -108,7 +109,7 @@ const vehicleTests = ({ plan, wet, whole }: TestContext): RequiredTest[] => [
         } as RequiredTest,
       ]
     : []),
-  ...(plan.parking
+  ...(needsParking(plan)
     ? [
         {
           key: 'parking',

@@ -14,9 +14,11 @@ import { bottleOld } from './bottle-old.ts';
 import { fluidWet } from './fluid-wet.ts';
 import { fluidChange } from './fluid-change.ts';
 import { airStays } from './air-stays.ts';
+import { runLeft } from './run-left.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const FILL_RULES = [
+  runLeft,
   siliconeModulator,
   fluidThick,
   fluidsMeet,

@@ -18,6 +18,9 @@ import { torqueOpen } from './torque-open.ts';
 import { undoneByChange } from './undone-by-change.ts';
 import { usedAgain } from './used-again.ts';
 import { weldAfterFluid } from './weld-after-fluid.ts';
+import { pushrodPlay } from './pushrod-play.ts';
+import { shieldTouches } from './shield-touches.ts';
+import { wheelFouls } from './wheel-fouls.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const FIT_RULES = [
@@ -34,6 +37,9 @@ export const FIT_RULES = [
   discHand,
   stackOff,
   stackBolt,
+  pushrodPlay,
+  shieldTouches,
+  wheelFouls,
   spacerThread,
   hubNut,
   cableLength,

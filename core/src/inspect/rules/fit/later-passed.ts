@@ -20,6 +20,7 @@ export const laterPassed = defineRule({
           level: 'caution' as const,
           place: one.task.place,
           where: one.task.name,
+          repeats: `later:${id}`,
           text: `Put off until ${until}, and work has gone on to ${now}. Do it now, or choose another day.`,
         },
       ];

@@ -21,6 +21,7 @@ export const lookOpen = defineRule({
             level: 'caution' as const,
             place: task.place,
             where: task.name,
+            repeats: `task:${task.id}`,
             text: `Checked, and not good${bad.get(task.id) ? `: ${bad.get(task.id)}` : '.'}`,
           },
         ];
@@ -30,6 +31,7 @@ export const lookOpen = defineRule({
               level: 'caution' as const,
               place: task.place,
               where: task.name,
+              repeats: `task:${task.id}`,
               text: 'Fluid is in, and this is not checked yet.',
             },
           ]

@@ -3,6 +3,8 @@ import { defineRule } from '../../define-rule.ts';
 import { quantityWords } from '../../rule-kit/places.ts';
 import { FLOOR_READS, told } from './_shared.ts';
 
+/** Under this share of its torque a joint is loose, not merely low. Our judgement. */
+const LOOSE_SHARE = 0.5;
 /** What the wrench said lies beside what is wanted now, or the figure wanted is not one that such a fastener takes. */
 export const torqueOff = defineRule({
   id: 'torque-off',
@@ -25,6 +27,10 @@ export const torqueOff = defineRule({
         return [
           {
             ...at,
+            level:
+              verdict === 'low' && saidNm! < LOOSE_SHARE * wantedNm!
+                ? ('stop' as const)
+                : ('caution' as const),
             text: `The wrench read ${words(saidNm!, 1)} and ${words(wantedNm!, 1)} is required: ${verdict === 'low' ? 'tighten it' : 'loosen it, check it, tighten again'}.`,
           },
         ];

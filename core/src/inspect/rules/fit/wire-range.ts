@@ -23,7 +23,11 @@ export const wireRange = defineRule({
         const { least, most } = WIRE_VOLTS[job][test]!;
         return [
           {
-            level: 'caution' as const,
+            // A trailer that breaks away with no voltage here is not braked.
+            level:
+              job === 'breakaway' && test === 'pulled' && verdict === 'low'
+                ? ('stop' as const)
+                : ('caution' as const),
             where: `${WIRE_NAMES[job]}${colour ? `, ${colour}` : ''}`,
             text: `The wire reads ${figure(read!)} V ${TEST_WORDS[test]}, and ${figure(least)} to ${figure(most)} is normal. Check for a crossed wire, a bad ground or a long thin wire.`,
           },

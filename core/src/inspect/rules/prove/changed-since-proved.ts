@@ -16,9 +16,10 @@ export const changedSinceProved = defineRule({
     return [
       ...provingTests(whole)
         .filter(({ state }) => state === 'void')
-        .map(({ name, hold }): Finding => ({
+        .map(({ key, name, hold }): Finding => ({
           level: 'caution',
           where: name,
+          repeats: `test:${key}`,
           ...(hold ? { place: { kind: 'circuit', id: hold.circuitId } } : {}),
           text: 'It has changed since it was tested. Test it again.',
         })),
@@ -27,7 +28,8 @@ export const changedSinceProved = defineRule({
             {
               level: 'stop' as const,
               where: 'Signature',
-              text: `Signed on ${signed.sign.at.slice(0, 10)}, and the plan has changed since. This signature is no longer valid.`,
+              repeats: 'signature',
+              text: `Signed on ${signed.sign.at.slice(0, 10)}, and no longer valid. ${signed.why}`,
             },
           ]
         : []),

@@ -16,16 +16,18 @@ export const holdMissing = defineRule({
       stops.length > 0 ||
       signed.length > 0 ||
       view.plan.proving.rounds.some(({ key }) => key === 'walking' || key === 'site');
-    return provingTests(wholeView(view)).flatMap(({ hold, name, state, note }): Finding[] => {
+    return provingTests(wholeView(view)).flatMap(({ hold, key, name, state, note }): Finding[] => {
       if (!hold) return [];
+      const repeats = `test:${key}`;
       const place = { kind: 'circuit', id: hold.circuitId } as const;
-      if (state === 'bad') return [{ level: 'stop', place, where: name, text: note }];
+      if (state === 'bad') return [{ level: 'stop', place, where: name, text: note, repeats }];
       return state === 'open' && driven
         ? [
             {
               level: 'stop',
               place,
               where: name,
+              repeats,
               text: 'Driven or signed without a pressure hold test. Do the test before driving again.',
             },
           ]

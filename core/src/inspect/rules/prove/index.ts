@@ -6,6 +6,8 @@ import { pedalHot } from './pedal-hot.ts';
 import { pedalSinks } from './pedal-sinks.ts';
 import { rearLocked } from './rear-locked.ts';
 import { travelDiffers } from './travel-differs.ts';
+import { pedalPumps } from './pedal-pumps.ts';
+import { stopTooFar } from './stop-too-far.ts';
 
 /** Rules of this station, in the order in which they are told. */
 export const PROVE_RULES = [
@@ -14,6 +16,8 @@ export const PROVE_RULES = [
   pedalSinks,
   pedalHot,
   holdMissing,
+  pedalPumps,
+  stopTooFar,
   rearLocked,
   changedSinceProved,
   travelDiffers,

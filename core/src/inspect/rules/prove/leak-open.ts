@@ -22,6 +22,7 @@ export const leakOpen = defineRule({
                   level: 'stop',
                   place: { kind: 'circuit', id: circuit.id },
                   where: circuit.name,
+                  repeats: `test:${key}`,
                   text: `Leak found: ${note}. Find it, fix it, then hold pressure and check again.`,
                 },
               ]

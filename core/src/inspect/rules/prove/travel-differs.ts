@@ -15,11 +15,17 @@ export const travelDiffers = defineRule({
       .at(-1);
     const fit = taken && judgeCurve(taken);
     const { sizing } = view.plan;
-    if (!fit || !sizing || fit.verdict === 'cannot-tell' || !circuit.axle) return [];
-    const planned = sizing.airMl[circuit.axle];
-    const off = fit.airMl - planned;
-    if (Math.abs(off) <= 2 * fit.sigma.airMl + 0.5) return [];
+    if (!fit || fit.verdict === 'cannot-tell') return [];
     const { volume } = quantityWords(view);
+    const planned = circuit.axle && sizing?.airMl[circuit.axle];
+    const off = typeof planned === 'number' ? fit.airMl - planned : 0;
+    if (typeof planned !== 'number' || Math.abs(off) <= 2 * fit.sigma.airMl + 0.5)
+      return fit.verdict === 'air'
+        ? {
+            level: 'caution',
+            text: `The pedal curve shows ${volume(fit.airMl, 1)} of air. Bleed again, and take the curve again.`,
+          }
+        : [];
     return {
       level: 'caution',
       text: `The pedal curve shows ${volume(fit.airMl, 1)} of air (± ${volume(2 * fit.sigma.airMl, 1)}), and Size assumes ${volume(planned, 1)}: ${off > 0 ? 'bleed again' : 'enter the measured volume in Size'}.`,

@@ -20,7 +20,7 @@ export { boltThread, likelyBoltNm, starOrder, type Fastener } from './fasteners.
 export { gateProgress, type GateProgress } from './gate-progress.ts';
 export { possiblePrerequisites } from './task-dependencies.ts';
 export { stripHow } from './strip.ts';
-export { type Task, type TaskKind } from './task.ts';
+export { isAfterSigning, type Task, type TaskKind } from './task.ts';
 export { TASK_READS, tasksOf } from './tasks.ts';
 export {
   boltTorqueNm,

@@ -10,7 +10,7 @@ import {
 } from '../../../plan/index.ts';
 import { distance, type Vec3 } from '../../../lib/vec/index.ts';
 import { mountOf, type Fastener } from './fasteners.ts';
-import { stampOf, taskOf, type TaskContext, type Task } from './task.ts';
+import { AGAIN, stampOf, taskOf, type TaskContext, type Task } from './task.ts';
 
 /** Those that stay on the vehicle are not fitted. */
 export const isFitted = (part: Part): boolean => !part.kept;
@@ -95,7 +95,7 @@ function wheelWork(
       how: 'Seats clean and dry, unless the sheet differs. Half tight in the air, full torque on the ground, in star order.',
       needs: ['fill', look.id],
     }),
-    tighten(`again:${nuts.key}`, {
+    tighten(`${AGAIN}${nuts.key}`, {
       name: `${wheel.name}: wheel nuts again`,
       how: `After the first ${AGAIN_KM} km and after heat, with the wheel cold: in star order, to the same torque.`,
       needs: ['drive', nuts.key],

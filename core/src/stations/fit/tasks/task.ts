@@ -48,6 +48,11 @@ export interface Task {
   readonly fastener?: Fastener;
 }
 
+/** Tightened again once it was driven: the key of the joint or fastener follows. */
+export const AGAIN = 'again:';
+/** Whether a task is for after the signature: the first drive, and what is tightened again behind it. */
+export const isAfterSigning = (id: string): boolean => id === 'drive' || id.startsWith(AGAIN);
+
 /** How long such work takes, minutes, where nobody has timed it. Common practice. */
 const MINUTES: Record<TaskKind, number> = {
   safety: 10,

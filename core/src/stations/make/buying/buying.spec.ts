@@ -153,7 +153,7 @@ describe('how it stands', () => {
   test('to read out to a seller: thread, hand, size, seat and length', () => {
     const row = rowsOf(gannet).find(({ item }) => item.key === 'nut:3/8-24-inverted')!;
     expect(sellerWords(row)).toMatch(
-      /^\d+ off: 3\/8-24 nut\. Tube nut 3\/8-24 UNF, right hand, for 4\.7625 mm tube, double flare, 16 mm long\.$/,
+      /^\d+ off: 3\/8-24 nut\. Tube nut 3\/8-24 UNF, right hand, for 3\/16 in tube, double flare, 16 mm long\.$/,
     );
   });
 

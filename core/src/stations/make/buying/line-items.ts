@@ -1,3 +1,4 @@
+import { soldSize } from '../../../lib/units/index.ts';
 import type { End } from '../../join/index.ts';
 import { adapterOf, type LineView, type Ref } from '../../../plan/index.ts';
 import { halfWords, FLARES, type Half } from '../../../trade/stock/index.ts';
@@ -20,15 +21,15 @@ function ofMadeEnd({ nuts, bench, tube }: LineView, end: End, use: Use, to: Gath
     group: 'Nuts and sleeves',
     name: nut.name,
     half,
-    words: `tube nut ${nut.thread}, right hand, for ${tube.odMm} mm tube, ${flare}, ${nut.lengthMm} mm long`,
+    words: `tube nut ${nut.thread}, right hand, for ${soldSize(tube.odMm)} tube, ${flare}, ${nut.lengthMm} mm long`,
   });
   if (nut.flare === 'cone-37')
     add({
       key: `sleeve:${tube.odMm}`,
       group: 'Nuts and sleeves',
-      name: `37° sleeve for ${tube.odMm} mm tube`,
+      name: `37° sleeve for ${soldSize(tube.odMm)} tube`,
     });
-  add({ key: `cap:${tube.odMm}`, group: 'Caps', name: `Cap for ${tube.odMm} mm tube end` });
+  add({ key: `cap:${tube.odMm}`, group: 'Caps', name: `Cap for ${soldSize(tube.odMm)} tube end` });
   add({ key: `tool:${nut.wrench}`, group: 'Tools', name: `${nut.wrench}, flare nut` });
   if (!bench.flares[nut.flare].owned)
     add({ key: `tool:flare-${nut.flare}`, group: 'Tools', name: `Flaring tool or die, ${flare}` });
@@ -54,7 +55,7 @@ function addAdapter(id: string, bench: LineView['bench'], use: Use, to: Gathered
 function ofMadeTube({ line, tube, bender }: LineView, use: Use, to: Gathered): void {
   const heat = line.sleeves.filter(({ kind }) => kind === 'heat').length;
   const chafe = line.sleeves.length - heat;
-  const over = `over ${tube.odMm} mm tube`;
+  const over = `over ${soldSize(tube.odMm)} tube`;
   if (heat)
     to.add(
       { key: `heat:${tube.odMm}`, group: 'Clips and screws', name: `Heat sleeve ${over}` },
@@ -72,7 +73,7 @@ function ofMadeTube({ line, tube, bender }: LineView, use: Use, to: Gathered): v
       {
         key: `tool:bender-${tube.odMm}`,
         group: 'Tools',
-        name: `Bender for ${tube.odMm} mm tube`,
+        name: `Bender for ${soldSize(tube.odMm)} tube`,
       },
       1,
       use,

@@ -1,3 +1,4 @@
+import { soldSize } from '../../../lib/units/index.ts';
 import { consumablesOf } from '../../../trade/ends/index.ts';
 import { jointEnds } from '../../join/index.ts';
 import { tubeName, tubeWanted } from '../making/index.ts';
@@ -100,7 +101,11 @@ function clipsOf(plan: Listed['plan'], line: LineView, to: Gathered): void {
       place: onLine(line),
     };
     to.add(
-      { key: `clip:${odMm}`, group: 'Clips and screws', name: `Lined clip for ${odMm} mm tube` },
+      {
+        key: `clip:${odMm}`,
+        group: 'Clips and screws',
+        name: `Lined clip for ${soldSize(odMm)} tube`,
+      },
       1,
       use,
     );

@@ -1,0 +1,25 @@
+import { loadAt } from '../../../plan/results/index.ts';
+import { limitsFor } from '../../../physics/hydraulics/index.ts';
+import { defineRule } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
+
+/** The last stop with bedded linings against the distance of the rule. Source: FMVSS 135 and UN R13-H, UN R13 (from memory), as in Size. */
+export const stopTooFar = defineRule({
+  id: 'stop-too-far',
+  station: 'prove',
+  about: 'plan',
+  reads: ['plan.proving', 'plan.sizing'],
+  judge: (view) => {
+    const { sizing, proving } = view.plan;
+    const last = proving.stops.filter(({ when }) => when === 'after').at(-1);
+    const limits = sizing && limitsFor(sizing.category, loadAt(sizing, 1).massKg);
+    const most = last && limits?.wholeM(last.fromKmh);
+    if (!last || !limits || most === undefined || last.distanceM <= most) return null;
+    const { distance, speed } = quantityWords(view);
+    return {
+      level: 'stop',
+      where: `Stop from ${speed(last.fromKmh)}`,
+      text: `The vehicle took ${distance(last.distanceM, 1)}; ${distance(most, 1)} is the limit (${limits.source}). Do not drive on the road. Find the cause, and repeat the stop.`,
+    };
+  },
+});
