@@ -60,8 +60,8 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                 <thead class="text-sm text-ink-soft">
                   <tr>
                     <th class="font-normal">Bleeder</th>
-                    <th class="text-right font-normal">Path</th>
-                    <th class="text-right font-normal">Flush</th>
+                    <th class="pl-3 text-right font-normal">Path</th>
+                    <th class="pl-3 text-right font-normal">Flush</th>
                   </tr>
                 </thead>
                 <tbody>
@@ -71,8 +71,12 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                         {{ work.work === 'clutch' ? 'C' : '' }}{{ i + 1 }}
                         {{ nameOf(work, step.id) }}
                       </td>
-                      <td class="text-right font-mono">{{ path(step.pathMm) }}</td>
-                      <td class="text-right font-mono">{{ ml(step.flushMl) }}</td>
+                      <td class="pl-3 text-right font-mono text-sm whitespace-nowrap">
+                        {{ path(step.pathMm) }}
+                      </td>
+                      <td class="pl-3 text-right font-mono text-sm whitespace-nowrap">
+                        {{ ml(step.flushMl) }}
+                      </td>
                     </tr>
                   }
                 </tbody>

@@ -222,6 +222,15 @@ describe('rounds', () => {
       },
     );
   });
+  it('name the pressure of a hold in the unit that is chosen', () => {
+    const name = (plan: Plan): string =>
+      provingTests(viewPlan(plan)).find(({ hold: one }) => one)!.name;
+    // 8 MPa is 1160 psi (0.0068948 MPa a psi, NIST SP 811).
+    expect([name(gannet), name({ ...gannet, units: 'inch' })]).toEqual([
+      'Front brakes: hold at 8 MPa',
+      'Front brakes: hold at 1160 psi',
+    ]);
+  });
   it('of a trailer ask for breakaway and wires, of a clutch alone for no pedal of the brakes', () => {
     const keys = (plan: Plan): string[] => provingTests(viewPlan(plan)).map(({ key }) => key);
     expect(keys(demo('dunlin'))).toEqual(expect.arrayContaining(['breakaway', 'wires']));
