@@ -176,7 +176,14 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
         part.id === 'fl' ? { ...part, family, ...(isKept ? { kept: true } : {}) } : part,
       ),
     });
-    expect(found(kept(null), 'fluid-unknown').map(({ where }) => where)).toEqual(['Front left']);
+    const level = (of: Plan): string[] =>
+      found(of, 'fluid-unknown').map((snag) => `${snag.level} ${snag.where}`);
+    expect(level(kept(null))).toEqual(['caution Front left']);
+    // Filled over it, nobody drives or moves it.
+    const fill = floorView(viewPlan(kept(null))).find(({ task }) => task.id === 'fill')!.task;
+    expect(level({ ...kept(null), floor: withDone(gannet.floor, fill, AT) })).toEqual([
+      'stop Front left',
+    ]);
     expect([
       ...found(kept('glycol'), 'fluid-unknown'),
       ...found(kept(null, false), 'fluid-unknown'),

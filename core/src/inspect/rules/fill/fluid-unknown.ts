@@ -16,6 +16,7 @@ export const fluidUnknown = defineRule({
     'plan.hoses',
     'plan.filling',
     'plan.bleeding',
+    'plan.floor',
   ],
   judge: (view) =>
     view.bleeding.flatMap((work) =>
@@ -28,7 +29,8 @@ export const fluidUnknown = defineRule({
             !fluidIn(view.plan, part.id).wasId,
         )
         .map((part): Finding => ({
-          level: 'caution',
+          // Once fluid is in, two that must not meet may have met.
+          level: view.plan.floor.done.some(({ task }) => task === 'fill') ? 'stop' : 'caution',
           place: onPart(part),
           where: part.name,
           text: 'This part stays on the vehicle, and its previous fluid is not entered. Check the cap and the maker’s sheet; color proves nothing.',
