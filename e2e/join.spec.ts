@@ -1,5 +1,5 @@
 import { openPlan, settled, watch, withBrowser } from './browser';
-import { textOf, waitText } from './keyboard';
+import { clickOn, textOf, waitText } from './keyboard';
 
 jest.setTimeout(120_000);
 const run = withBrowser();
@@ -38,8 +38,9 @@ describe('Join in the browser', () => {
     await waitText(page, '[data-test=verdict]', 'Seals');
     await settled(page);
     await page.reload({ waitUntil: 'load' });
-    await page.waitForSelector('[data-joint="line-r1-a"]');
-    await page.click('[data-joint="line-r1-a"]');
+    // What is clicked may be drawn again until the plan is open.
+    await settled(page);
+    await clickOn(page, '[data-joint="line-r1-a"]');
     await waitText(page, '[data-test=verdict]', 'Seals');
     expect(complaints).toEqual([]);
   });

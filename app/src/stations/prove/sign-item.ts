@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import type { SignoffItem } from '@firm-line/core/stations/prove';
 import { TextField } from '../../kit/fields/text-field';
 import { LevelSign } from '../../kit/level-sign';
-import { Words } from '../../kit/words';
 import { Jump } from '../../session/jump';
 import { stationAt } from '../registry';
 import { ProveFacade } from './prove-facade';
@@ -10,7 +9,7 @@ import { ProveFacade } from './prove-facade';
 /** One thing between the plan and a signature: what it is, where it is closed, and who took it on. */
 @Component({
   selector: 'fl-sign-item',
-  imports: [LevelSign, TextField, Words],
+  imports: [LevelSign, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block border-t border-rule py-2' },
   template: `
@@ -32,7 +31,7 @@ import { ProveFacade } from './prove-facade';
       }
       <div class="min-w-56 flex-1">
         <p class="font-semibold">{{ item().where }}</p>
-        <p class="text-sm"><fl-words [text]="item().text" /></p>
+        <p class="text-sm">{{ item().text }}</p>
         @if (item().accepted; as accepted) {
           <p class="mt-1 rounded-lg border border-rule bg-sheet px-3 py-2 text-sm">
             <b>Accepted by {{ accepted.by }}, {{ accepted.at.slice(0, 10) }}:</b>

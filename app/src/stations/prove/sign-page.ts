@@ -46,7 +46,10 @@ const GROUPS: readonly { title: string; kinds: readonly SignoffItem['kind'][] }[
           <p class="mt-1 text-lg text-ink-soft">{{ left() || 'Nothing is left.' }}</p>
           <dl class="mt-4 grid grid-cols-2 gap-3 sm:grid-cols-5">
             @for (count of counts(); track count.name) {
-              <div class="card flex flex-col-reverse justify-end p-3" [attr.data-count]="count.kind">
+              <div
+                class="card flex flex-col-reverse justify-end p-3"
+                [attr.data-count]="count.kind"
+              >
                 <dt class="text-sm text-ink-soft">{{ count.name }}</dt>
                 <dd class="font-mono text-3xl" [class]="count.ink">{{ count.value }}</dd>
               </div>
