@@ -3,7 +3,7 @@ import { goTo, openPlan, settled, watch, withBrowser } from './browser';
 import { driveFields, keptPlan } from './fields';
 import { pressAll } from './press';
 
-jest.setTimeout(600_000);
+jest.setTimeout(300_000);
 const run = withBrowser();
 
 // What was driven and pressed in one plan is not again in the next, but in a long run.

@@ -10,7 +10,7 @@ import { goTo, openPlan, settled, watch, withBrowser } from './browser';
 import { keptPlan } from './fields';
 import { pressAll, wrong } from './press';
 
-jest.setTimeout(400_000);
+jest.setTimeout(240_000);
 const run = withBrowser();
 const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
 
@@ -36,15 +36,12 @@ beforeAll(async () => {
   for (const [, { id }] of plans) await page.waitForSelector(`a[href^="/plan/${id}"]`);
 });
 
-/** Plans that are much alike: what was pressed at a station of one is not again in the next, but in a long run. Their pages are all gone to. */
-const KIN: readonly ((plan: Plan) => boolean)[] = [
-  ({ lines, parts }) => !lines.length && parts.length < 2,
-  () => true,
-];
 const isLong = process.env['LONG_TESTS'] !== undefined;
-const pressedInKin = KIN.map((): Record<string, Set<string>> => ({}));
-const pressedBefore = (plan: Plan): Record<string, Set<string>> =>
-  isLong ? {} : pressedInKin[KIN.findIndex((isKin) => isKin(plan))]!;
+type Pressed = Record<string, Set<string>>;
+/** Plans with lines are much alike, and so are those with next to nothing: what was pressed at a station of one is not again in the next, but in a long run. Their pages are all gone to. */
+const alike: Readonly<Record<'lines' | 'bare', Pressed>> = { lines: {}, bare: {} };
+const pressedBefore = ({ lines, parts }: Plan): Pressed =>
+  isLong ? {} : alike[lines.length || parts.length > 1 ? 'lines' : 'bare'];
 
 test.each(plans)('%s is gone through at every station, sub-page and form', async (_, plan) => {
   const pressed = pressedBefore(plan);

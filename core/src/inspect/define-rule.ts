@@ -220,42 +220,46 @@ export function defineRule<A extends About, const R extends ReadName>({
   judge,
 }: Definition<A, R>): Rule {
   const NO_SUBJECT = {};
-  const judged = derive(
-    `rule ${id}`,
-    (
-      args: Subjects[A],
-      { plan }: PlanView,
-      values: readonly unknown[],
-    ): readonly [object, ...unknown[]] => [
-      (args[0] as object | undefined) ?? NO_SUBJECT,
-      plan.id,
-      plan.units,
-      plan.ownUnits,
-      ...args,
-      ...values,
-    ],
-    (_key: object, ...[planId, units, ownUnits, ...inputs]: unknown[]): readonly Finding[] => {
-      const args = inputs.slice(0, inputs.length - reads.length) as unknown as Subjects[A];
-      const reading = readingOf(
-        reads,
-        inputs.slice(args.length),
-        planId as string,
-        { units, ownUnits } as Pick<Plan, UnitField>,
-      );
-      try {
-        const verdict = judge(...args, reading as Reading<R>);
-        return !verdict
-          ? []
-          : Array.isArray(verdict)
-            ? (verdict as readonly Finding[])
-            : [verdict as Finding];
-      } catch (error) {
-        return [unjudged(id, error)];
-      }
-    },
-    // Both ends of a line belong to the line.
-    about === 'end' ? 2 : 1,
-  );
+  const judgedAs = (name: string) =>
+    derive(
+      name,
+      (
+        args: Subjects[A],
+        { plan }: PlanView,
+        values: readonly unknown[],
+      ): readonly [object, ...unknown[]] => [
+        (args[0] as object | undefined) ?? NO_SUBJECT,
+        plan.id,
+        plan.units,
+        plan.ownUnits,
+        ...args,
+        ...values,
+      ],
+      (_key: object, ...[planId, units, ownUnits, ...inputs]: unknown[]): readonly Finding[] => {
+        const args = inputs.slice(0, inputs.length - reads.length) as unknown as Subjects[A];
+        const reading = readingOf(
+          reads,
+          inputs.slice(args.length),
+          planId as string,
+          { units, ownUnits } as Pick<Plan, UnitField>,
+        );
+        try {
+          const verdict = judge(...args, reading as Reading<R>);
+          return !verdict
+            ? []
+            : Array.isArray(verdict)
+              ? (verdict as readonly Finding[])
+              : [verdict as Finding];
+        } catch (error) {
+          return [unjudged(id, error)];
+        }
+      },
+      // Both ends of a line belong to the line.
+      about === 'end' ? 2 : 1,
+    );
+  const judged = judgedAs(`rule ${id}`);
+  // A memory of its own: each would else drive out what the other keeps.
+  const judgedPlain = judgedAs(`rule ${id}, plain`);
   const placed = derive(
     `place of ${id}`,
     (finding: Finding, place: Ref, where: string, plain: string) => {
@@ -271,12 +275,11 @@ export function defineRule<A extends About, const R extends ReadName>({
   );
   const find = (view: PlanView): readonly Found[] => {
     const values = reads.map((name) => read(view, name));
+    const plainly = { ...view, plan: { ...view.plan, ...PLAIN_UNITS } };
     return SUBJECTS[about](view, station).flatMap(({ args, place, where }) => {
       const found = judged(args as Subjects[A], view, values);
       if (!found.length) return [];
-      const plain = isPlain(view.plan)
-        ? found
-        : judged(args as Subjects[A], { ...view, plan: { ...view.plan, ...PLAIN_UNITS } }, values);
+      const plain = isPlain(view.plan) ? found : judgedPlain(args as Subjects[A], plainly, values);
       return found.map((finding, i) => placed(finding, place, where, (plain[i] ?? finding).text));
     });
   };

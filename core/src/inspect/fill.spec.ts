@@ -117,15 +117,24 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
       log: [...bled('clear'), end('firm')[1]!],
     });
     expect(left([all('bubbles'), again])).toEqual([]);
+    // Fluid in with no run written down is asked about, for each kind of work that has one.
+    expect(left([])).toEqual([]);
+    const dry = { ...plan({}) };
+    const done = floorView(viewPlan(dry)).find(({ task }) => task.id === 'fill')!.task;
+    expect(
+      found({ ...dry, floor: withDone(dry.floor, done, AT) }, 'run-left').map(
+        ({ level, where }) => `${level} ${where}`,
+      ),
+    ).toEqual(['caution Brakes', 'caution Clutch']);
     // A run that goes on is the floor's business, until fluid is said to be in.
     expect(left([run()])).toEqual([]);
     const filled = { ...plan({ runs: [run()] }) };
     const fill = floorView(viewPlan(filled)).find(({ task }) => task.id === 'fill')!.task;
     expect(
       found({ ...filled, floor: withDone(filled.floor, fill, AT) }, 'run-left').map(
-        ({ level }) => level,
+        ({ level, where }) => `${level} ${where}`,
       ),
-    ).toEqual(['stop']);
+    ).toEqual(['stop Brakes', 'caution Clutch']);
   });
 
   test("'order-not-sheet' where the sheet gives an order and another is gone by", () => {

@@ -4,7 +4,9 @@ import { LAYOUTS } from '../proposals/layouts/index.ts';
 import { viewPlan } from '../plan/results/index.ts';
 import type { Vec3 } from '../lib/vec/index.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
+import { measureDerived } from '../lib/derive/index.ts';
 import { demo } from '../testing/demo-plans.ts';
+import { proved } from '../testing/proved.ts';
 
 const gannet = (): Plan => demo('gannet');
 const after = (...calls: EditCall[]): Plan => calls.reduce(applyEdit, gannet());
@@ -82,6 +84,43 @@ describe('snags of the demo plan', () => {
       with: { id: line.id, patch: { origin: 'kept' } },
     });
     expect(at(kept)).toEqual([]);
+  });
+  test('a guess is nobody’s question once its line is fitted, and is again when that line is changed', () => {
+    const fitted = proved(gannet());
+    const asked = (plan: Plan): string[] =>
+      inspect(plan).flatMap(({ rule, where }) =>
+        rule === 'guess-unmeasured' || rule === 'cut-unsure' ? [where] : [],
+      );
+    expect(asked(fitted)).toEqual([]);
+    const { id, cornersMm } = fitted.lines.find(({ name }) => name === 'R3')!;
+    const cornersUp = cornersMm.map(([x, y, z]): Vec3 => [x, y, z + 5]);
+    expect(asked(applyEdit(fitted, line(id, { cornersMm: cornersUp })))).toEqual([
+      'Rear right, hose end at bracket',
+      'R3',
+    ]);
+    // Without lines a guessed datum of a tape is asked about all the same.
+    const datum = gannet().points[0]!;
+    const bare = applyEdit(
+      { ...gannet(), lines: [] },
+      {
+        edit: 'setKnown',
+        with: {
+          target: { kind: 'point', id: datum.id },
+          known: { how: 'guessed', atMm: [0, -400, 500], sigmaMm: [30, 30, 30] },
+        },
+      },
+    );
+    expect(asked(bare)).toContain(datum.name);
+  });
+  test('in inches too a rule judges anew only what was changed', () => {
+    const inch: Plan = { ...gannet(), units: 'inch' };
+    inspect(inch);
+    const spent = measureDerived(() => 0);
+    inspect({ ...inch, notes: 'another' });
+    const judged = [...spent].filter(
+      ({ name, computed }) => /^rule near-hot/.test(name) && computed,
+    );
+    expect(judged).toEqual([]);
   });
 });
 

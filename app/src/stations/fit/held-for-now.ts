@@ -7,6 +7,7 @@ import {
   choiceName,
 } from '@firm-line/core/plan';
 import { FieldOf } from '../../kit/fields/field';
+import { today } from '../../kit/today';
 
 /** What holds for now and must come off again: open until it is closed. */
 @Component({
@@ -74,11 +75,8 @@ export class HeldForNow {
     this.floor().temporary.filter(({ closed }) => closed === null),
   );
 
-  private today(): string {
-    return new Date().toISOString().slice(0, 10);
-  }
   protected closedNow(id: string): EditCall {
-    return { edit: 'changeTemporaryFix', with: { id, patch: { closed: this.today() } } };
+    return { edit: 'changeTemporaryFix', with: { id, patch: { closed: today() } } };
   }
   protected add(event: Event): void {
     event.preventDefault();
@@ -86,7 +84,7 @@ export class HeldForNow {
     if (!what) return;
     this.changed.emit({
       edit: 'beginTemporaryFix',
-      with: { what, by: this.by(), since: this.today() },
+      with: { what, by: this.by(), since: today() },
     });
     this.words.set('');
   }

@@ -4,6 +4,7 @@ import { EmptyState } from '../../kit/empty-state';
 import { AddPhotos } from './add-photos';
 import { LogFacade } from './log-facade';
 import { FieldOf } from '../../kit/fields/field';
+import { today } from '../../kit/today';
 
 /** Makers' sheets: which are here, which were asked for, which do not exist; and what was changed on the vehicle before. */
 @Component({
@@ -125,7 +126,7 @@ export class SheetsPage {
           state: 'asked',
           edition: '',
           readBy: '',
-          askedOn: new Date().toISOString().slice(0, 10),
+          askedOn: today(),
           dueOn: null,
           photos: [],
         },

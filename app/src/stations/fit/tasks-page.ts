@@ -20,6 +20,7 @@ import type { PlannedSession } from '../../worker/jobs/making';
 import { HeldForNow } from './held-for-now';
 import { SessionForm } from './session-form';
 import { TaskDetail } from './task-detail';
+import { today } from '../../kit/today';
 
 /** So many tasks of a list are shown until all are asked for. */
 const MOST_LISTED = 12;
@@ -366,7 +367,7 @@ export class TasksPage {
   /** A new day on the floor: stands and chocks are looked at before anything else. */
   protected begin(): void {
     this.changing.set(false);
-    this.changeSession({ on: new Date().toISOString().slice(0, 10) });
+    this.changeSession({ on: today() });
   }
   /** What comes off the vehicle; taken off the list, nothing is told of it any more. */
   protected comesOff(to: readonly string[]): void {

@@ -10,6 +10,7 @@ import { FieldOf } from '../../kit/fields/field';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
+import { today } from '../../kit/today';
 
 /** Details of one item on the shopping list: its order, the wording for the seller, a check of the thread that arrived. */
 @Component({
@@ -117,10 +118,9 @@ export class ListEntry {
   /** What has come counts as at hand; what is ordered today says so. */
   protected stand(state: OrderState): void {
     const { item, order } = this.row();
-    const today = new Date().toISOString().slice(0, 10);
     this.order({
       state,
-      ...(state === 'ordered' && !order.on ? { on: today } : {}),
+      ...(state === 'ordered' && !order.on ? { on: today() } : {}),
       ...(state === 'here' ? { have: Math.max(order.have, item.count) } : {}),
     });
   }

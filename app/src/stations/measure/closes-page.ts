@@ -15,6 +15,7 @@ import { EmptyState } from '../../kit/empty-state';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
 import { FieldOf } from '../../kit/fields/field';
+import { today } from '../../kit/today';
 
 const STATION: Partial<Record<Ref['kind'], string>> = {
   port: 'measure',
@@ -142,9 +143,7 @@ export class ClosesPage {
     const what =
       left === 0 ? 'Nothing left to do' : left === 1 ? '1 task left' : `${left} tasks left`;
     if (!on) return `${what} before it closes; no date set.`;
-    const days = Math.round(
-      (Date.parse(on) - Date.parse(new Date().toISOString().slice(0, 10))) / 86_400_000,
-    );
+    const days = Math.round((Date.parse(on) - Date.parse(today())) / 86_400_000);
     return days < 0
       ? `${what}; was due ${-days === 1 ? 'yesterday' : `${-days} days ago`}.`
       : `${what}, ${days === 0 ? 'today' : days === 1 ? 'by tomorrow' : `in ${days} days`}.`;

@@ -2,9 +2,10 @@ import { computed, inject, Injectable } from '@angular/core';
 import { provingTests, signoff } from '@firm-line/core/stations/prove';
 import type { EditCall, Proving } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
+import { today } from '../../kit/today';
 import { PlanStore } from '../../session/plan-store';
 
-/** What proves the open plan, what stands before its signature, and how it is told. */
+/** The open plan’s tests and sign-off, and edits of them. */
 @Injectable({ providedIn: 'root' })
 export class ProveFacade {
   private readonly store = inject(PlanStore);
@@ -15,7 +16,7 @@ export class ProveFacade {
   readonly signoff = computed(() =>
     this.store.isJudged()
       ? signoff(this.view(), this.store.snags(), {
-          on: new Date().toISOString().slice(0, 10),
+          on: today(),
           km: this.proving().drivenKm ?? null,
         })
       : null,

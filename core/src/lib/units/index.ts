@@ -1,5 +1,5 @@
 export { ATMOSPHERE_MPA, INCH_MM } from './constants.ts';
-export { daysBetween, secondsOf } from './moment.ts';
+export { daysBetween, secondsOf, yearsAfter } from './moment.ts';
 export {
   MM_PER,
   formatLength,

@@ -1,5 +1,5 @@
 /* eslint-disable no-restricted-globals -- the platform's own reading is what it is checked against */
-import { daysBetween, secondsOf } from './index.ts';
+import { daysBetween, secondsOf, yearsAfter } from './index.ts';
 import { seeded } from '../random/index.ts';
 
 describe('moments', () => {
@@ -17,6 +17,17 @@ describe('moments', () => {
     ])
       expect(secondsOf(iso)).toBeCloseTo(Date.parse(iso.replace('-0530', '-05:30')) / 1000, 3);
     expect(secondsOf('yesterday')).toBeNaN();
+  });
+  it('come again in later years, as `Date` counts them', () => {
+    for (const [day, years] of [
+      ['2026-03-02', 2],
+      ['2028-02-29', 1],
+      ['2028-02-29', 4],
+    ] as const) {
+      const date = new Date(`${day}T00:00:00Z`);
+      date.setUTCFullYear(date.getUTCFullYear() + years);
+      expect(yearsAfter(day, years)).toBe(date.toISOString().slice(0, 10));
+    }
   });
   it('are days apart over leap years and summer time', () => {
     expect(daysBetween('2024-02-28', '2024-03-01')).toBe(2);

@@ -38,3 +38,9 @@ export function secondsOf(iso: string): number {
 /** Whole days from one day to another. */
 export const daysBetween = (from: string, to: string): number =>
   Math.round((secondsOf(to.slice(0, 10)) - secondsOf(from.slice(0, 10))) / 86_400);
+/** The same day of a later year; of 29 February, 1 March where that year has none. */
+export function yearsAfter(day: string, years: number): string {
+  const year = Number(day.slice(0, 4)) + years;
+  const isLeap = daysOf(year, 3, 1) - daysOf(year, 2, 1) === 29;
+  return `${year}${day.slice(4) === '-02-29' && !isLeap ? '-03-01' : day.slice(4)}`;
+}

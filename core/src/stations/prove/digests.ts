@@ -116,9 +116,16 @@ const tests = ({
   ...all
 }: Plan['proving']): object => all;
 
+/** A value in text that is the same whatever order its fields were set down in. */
+const canonical = (value: unknown): string =>
+  JSON.stringify(value, (_, held: unknown) =>
+    held && typeof held === 'object' && !Array.isArray(held)
+      ? Object.fromEntries(Object.entries(held).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : held,
+  );
 const sha = (text: string): string => bytesToHex(sha256(utf8ToBytes(text)));
 const sectionText = (key: Signed, value: Plan[Signed]): string =>
-  JSON.stringify(
+  canonical(
     key === 'floor'
       ? beforeSigning(value as Plan['floor'])
       : key === 'proving'
@@ -132,7 +139,7 @@ const sectionDigest = derive(
 );
 /** What is accepted is signed for as well: with its reason and by whom. */
 const acceptedDigest = ({ accepted = [] }: Plan['proving']): string =>
-  sha(JSON.stringify(accepted.toSorted((a, b) => (a.key < b.key ? -1 : 1))));
+  sha(canonical(accepted.toSorted((a, b) => (a.key < b.key ? -1 : 1))));
 /** SHA-256 of each section that a signature rests on, in hexadecimal, by what the section is called. */
 export const signedSections = ({ plan }: Pick<PlanView, 'plan'>): SignedSection[] => [
   ...(Object.keys(SIGNED) as Signed[]).map((key) => {

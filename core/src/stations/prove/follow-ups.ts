@@ -1,6 +1,7 @@
+import { yearsAfter } from '../../lib/units/index.ts';
 import type { SignOff } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
-import { reservoirParts } from '../fill/index.ts';
+import { fluidIn, reservoirParts } from '../fill/index.ts';
 import { floorView, isAfterSigning } from '../fit/tasks/index.ts';
 
 /** `due`: its day or its distance has come. `bad`: looked at, and not good. */
@@ -33,9 +34,6 @@ const SETTLED_KM = 500;
 const FLUID_YEARS = 2;
 const HOSE_YEARS = 1;
 
-const yearsAfter = (day: string, years: number): string =>
-  `${Number(day.slice(0, 4)) + years}${day.slice(4)}`;
-
 interface Asked extends Pick<FollowUpView, 'key' | 'text'> {
   readonly dueKm?: number;
   readonly dueOn?: string | null;
@@ -60,7 +58,7 @@ function asked({ plan }: PlanView, signedOn: string | null): Asked[] {
     ...reservoirParts(plan.parts).map((part) => ({
       key: `fluid:${part.id}`,
       text: `${part.name}: replace the fluid.`,
-      dueOn: plan.filling.fluids.find((one) => one.part === part.id)?.nextOn ?? after(FLUID_YEARS),
+      dueOn: fluidIn(plan, part.id).nextOn ?? after(FLUID_YEARS),
     })),
     ...(plan.hoses.length
       ? [
@@ -74,7 +72,7 @@ function asked({ plan }: PlanView, signedOn: string | null): Asked[] {
   ];
 }
 
-/** All checks that fall due after the newest signature for the road, each with how it stands. */
+/** Checks due after the latest signature for the road, with the state of each. */
 export function followUps(view: PlanView, today: Today = NO_DAY): FollowUpView[] {
   const sign: SignOff | undefined = view.plan.proving.signed.findLast(
     ({ scope }) => scope === 'road',

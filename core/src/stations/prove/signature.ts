@@ -6,10 +6,10 @@ import { followUps, type FollowUpView } from './follow-ups.ts';
 export interface LatestSignature {
   readonly sign: SignOff;
   readonly stands: boolean;
-  /** What is otherwise since; null while it stands. */
+  /** What has changed since; null while it is valid. */
   readonly why: string | null;
 }
-/** The newest signature, and what is otherwise since; null where nobody signed. */
+/** The latest signature and what has changed since; null if nobody has signed. */
 export function latestSignature(
   view: PlanView,
   checks: readonly FollowUpView[] = followUps(view),

@@ -20,7 +20,7 @@ export interface FoundSnag {
   readonly repeats?: string;
 }
 export const ITEM_KINDS = ['blocker', 'caution', 'task', 'test'] as const;
-/** Something between a plan and a signature. A caution may be accepted by name and with a reason; nothing else may. */
+/** One thing left before signing. A caution may be accepted by name and with a reason; nothing else may. */
 export interface SignoffItem {
   readonly key: string;
   readonly kind: (typeof ITEM_KINDS)[number];
@@ -34,7 +34,7 @@ export interface SignoffItem {
   readonly accepted: Pick<AcceptedCaution, 'by' | 'at' | 'reason'> | null;
   /** What an acceptance of it rests on; empty where none is possible. */
   readonly figures: string;
-  /** It stands in the way of a move at walking pace too. */
+  /** It blocks a move at walking pace too. */
   readonly grave: boolean;
 }
 export interface MaySign {
@@ -42,10 +42,10 @@ export interface MaySign {
   /** Why not; empty where it may. */
   readonly why: string;
 }
-/** All that stands between a plan and a signature, and how the newest signature stands. */
+/** What is left before a plan can be signed, and whether the latest signature is still valid. */
 export interface Signoff {
   readonly items: readonly SignoffItem[];
-  /** How many tasks and tests are done and good. */
+  /** Names of the tasks and tests that are done and good. */
   readonly good: readonly string[];
   readonly road: MaySign;
   readonly move: MaySign;
@@ -76,8 +76,8 @@ const namesOf = derive(
     return [...names].sort((a, b) => b.length - a.length);
   },
 );
-/** What a text says in figures: the names in it are left out. */
-export const withoutNames = (plan: Plan, text: string): string =>
+/** What a text says in figures, without the names in it. */
+const withoutNames = (plan: Plan, text: string): string =>
   namesOf(plan).reduce((rest, name) => rest.replaceAll(name, '·'), text);
 
 /** Of snags: every stop and every caution, but those that a task or a test says already. */
@@ -279,8 +279,8 @@ export function exceptionsOf(items: readonly SignoffItem[]): string[] {
 }
 
 /**
- * All that stands between a plan and a signature: the one answer for the page, the command line and the pack. `snags`
- * are those of this very plan. A signature that no longer stands is in the way of nothing: a new one takes its place.
+ * What is left before a plan can be signed: the one answer for the page, the command line and the pack. `snags` are
+ * those of this same plan. A signature that is no longer valid blocks nothing: a new one replaces it.
  */
 export function signoff(
   view: PlanView,

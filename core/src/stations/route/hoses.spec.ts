@@ -120,7 +120,7 @@ describe('a hose through its travel', () => {
     },
   );
 
-  test('what stands in its way is touched in the states in which it is there, and heat is told apart', () => {
+  test('a body is touched only in the states where it is in the way, and heat is reported apart', () => {
     const { hose, ends, stock, freeMm: lengthMm, states } = view('hose-rl');
     const middle = states[0]!.shape!.pointsMm[16]!;
     const thing = {

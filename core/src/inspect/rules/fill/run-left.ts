@@ -68,6 +68,17 @@ export const runLeft = defineRule({
             ]),
       ];
     };
-    return begun(view).flatMap(left);
+    const runs = begun(view);
+    const unrecorded = isFilled
+      ? view.bleeding.filter(({ work, result }) => result && !runs.some((run) => run.work === work))
+      : [];
+    return [
+      ...runs.flatMap(left),
+      ...unrecorded.map(({ work }): Finding => ({
+        level: 'caution',
+        where: WORK_WORDS[work],
+        text: 'Fluid is in, and no bleeding run is recorded. Record one, or say where it was written down.',
+      })),
+    ];
   },
 });

@@ -1,6 +1,6 @@
 import { cutAllowedMm, cutSigmaMm } from '../../../plan/index.ts';
 import { defineRule } from '../../define-rule.ts';
-import { unfitted } from '../../rule-kit/fitted.ts';
+import { fittedLines, FLOOR_READS } from '../fit/_shared.ts';
 import { lengthWords, onLine } from '../../rule-kit/places.ts';
 
 /** The trim left at B must cover what the ports are unsure of, at two sigmas. */
@@ -8,11 +8,11 @@ export const cutUnsure = defineRule({
   id: 'cut-unsure',
   station: 'make',
   about: 'line',
-  reads: ['plan.bench', 'plan.floor'],
+  reads: FLOOR_READS,
   judge: (line, view) => {
     const sigma = cutSigmaMm(line);
     if (sigma === null || 2 * sigma <= cutAllowedMm(line.card!)) return [];
-    if (!unfitted([line.line], view.plan.floor).length) return [];
+    if (fittedLines(view).has(line.line.id)) return [];
     const { bare, full } = lengthWords(view);
     const trim = line.card!.trimMm
       ? `and the trim at B is ${bare(line.card!.trimMm)}`

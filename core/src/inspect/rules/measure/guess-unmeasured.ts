@@ -1,4 +1,4 @@
-import { unfitted } from '../../rule-kit/fitted.ts';
+import { fittedLines, FLOOR_READS } from '../fit/_shared.ts';
 import { places } from './_shared.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 
@@ -7,10 +7,13 @@ export const guessUnmeasured = defineRule({
   id: 'guess-unmeasured',
   station: 'measure',
   about: 'plan',
-  reads: ['plan.lines', 'plan.floor', 'points', 'ports'],
+  reads: [...FLOOR_READS, 'plan.lines', 'points'],
   judge: (view) => {
-    const lines = unfitted(view.plan.lines, view.plan.floor);
-    if (!lines.length) return [];
+    const fitted = fittedLines(view);
+    const made = view.plan.lines.filter(({ origin }) => origin !== 'kept');
+    const lines = made.filter(({ id }) => !fitted.has(id));
+    // All of them lie on the vehicle: nothing waits for a measurement any more.
+    if (made.length && !lines.length) return [];
     return places({ ...view, plan: { lines } }).flatMap(
       ({ place, where, known, used }): Finding[] =>
         used && known.how === 'guessed'
