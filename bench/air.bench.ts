@@ -20,7 +20,7 @@ export function benchAir(): void {
     const work = view.bleeding.find(({ work }) => work === 'brake')!;
     const network = airNetworkOf(work, view)!;
     const run = { order: work.result!.order.map(({ id }) => id), way: 'two-people' as const };
-    const quick = middleMs(5, () => void simulateBleed(network, run));
+    const quick = middleMs(25, () => void simulateBleed(network, run));
     const slow = middleMs(1, () => void simulateBleed(network, run, GLYCOL_FLUID, NAIVE_S));
     const [a, b] = [
       simulateBleed(network, run),

@@ -130,8 +130,8 @@ test('a hold is judged, a change makes it void and is said before it is made', a
     ),
   ).toBeGreaterThan(5);
   await page.click('fl-station-nav a[href*="/fill"]');
-  await page.waitForSelector('#fluid');
-  await page.select('#fluid', 'dot-5.1');
+  await page.waitForSelector('#fluid-brake');
+  await page.select('#fluid-brake', 'dot-5.1');
   await waitText(page, 'dialog[open]', 'hold at');
   await page.$$eval('dialog[open] button', (all) => all.at(-1)!.click());
   await settled(page);
@@ -175,6 +175,7 @@ test('signing is refused with a reason, given for a move that lists what is left
   );
   await clickOn(page, '[data-test=sign]');
   await waitText(page, '[data-test=signed]', 'for the road');
+  await page.waitForSelector('[data-test=revision]');
   // The rules look at the plan as it was signed first.
   await page.waitForFunction(
     () => !(document.querySelector('[data-test=pack]') as HTMLButtonElement).disabled,
@@ -214,7 +215,10 @@ test('two plans are compared in words, by station', async () => {
   const gannet = readPlan(readFileSync(join(__dirname, '../demo/gannet.firmline.json'), 'utf8'));
   const earlier = {
     ...gannet,
-    bleeding: { ...gannet.bleeding, fluidId: 'dot-3' },
+    filling: {
+      ...gannet.filling,
+      fluids: gannet.filling.fluids.map((one) => ({ ...one, fluidId: 'dot-3' })),
+    },
     lines: gannet.lines.map((line) =>
       line.id === 'line-f1'
         ? {
@@ -237,7 +241,7 @@ test('two plans are compared in words, by station', async () => {
     all.map((e) => e.textContent!.replace(/\s+/g, ' ').trim()),
   );
   expect(found.join(' | ')).toMatch(
-    /Route ?F1: .*mm (longer|shorter); must be cut again.*Fill ?Fluid: DOT 4 instead of DOT 3/,
+    /Route ?F1: .*mm (longer|shorter); must be cut again.*Fill ?Fluid, Tandem master: DOT 4 instead of DOT 3/,
   );
   await upload(page, 'fl-compare-page input[type=file]', 'bad.json', '{}');
   await waitText(page, 'fl-compare-page', 'bad.json:');

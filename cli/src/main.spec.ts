@@ -246,6 +246,7 @@ describe('the command line', () => {
       parts: plan.parts.filter(clutch),
       lines: plan.lines.filter(clutch),
       bleeding: { ...plan.bleeding, listed: [] },
+      filling: { ...plan.filling, fluids: [] },
     };
     writeFileSync(join(folder, 'sound.json'), JSON.stringify(sound));
     expect(run(['check', join(folder, 'sound.json')]).code).toBe(0);

@@ -396,6 +396,16 @@ export class PlanStore {
     if (this.interactiveNow()) this.inspection.look(stored.plan);
   }
 
+  /** Saves the plan as it is under another name; its id, or null where it could not be written, which is said. */
+  async saveCopy(name: string): Promise<string | null> {
+    try {
+      return (await this.files.duplicate(this.plan(), name)).id;
+    } catch (error) {
+      this.notices.say(`No copy was saved: ${(error as Error).message}`);
+      return null;
+    }
+  }
+
   /** Without locks two tabs wrote at the same moment: theirs stays, all that is on screen here becomes a plan of its own. */
   private async keepBoth(ours: Plan): Promise<void> {
     const copy = await this.files.duplicate(this.current() ?? ours, `${ours.name} (from this tab)`);

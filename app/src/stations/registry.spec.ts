@@ -6,6 +6,7 @@ import {
   NO_WHEEL_ENDS,
   type CollectionKind,
   type Ref,
+  UNCHECKED,
 } from '@firm-line/core/plan';
 import type { UrlSegment } from '@angular/router';
 import { inspect, RULES } from '@firm-line/core/inspect';
@@ -55,7 +56,7 @@ describe('the stations', () => {
           fittedMm: 3,
           padOverMm: null,
           disc: 'right',
-          clear: null,
+          clears: UNCHECKED,
         },
       ],
       loads: [

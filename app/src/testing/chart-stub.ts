@@ -2,8 +2,11 @@
 export class Chart {
   static readonly defaults = { font: {} };
   static register(): void {}
-  readonly data = {};
+  readonly data: { readonly datasets: readonly unknown[] };
   readonly options = {};
+  constructor(_: unknown, { data }: Pick<Chart, 'data'>) {
+    this.data = data;
+  }
   update(): void {}
   destroy(): void {}
 }

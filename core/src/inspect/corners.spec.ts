@@ -3,6 +3,7 @@ import {
   NO_WHEEL_ENDS,
   NO_FLOOR,
   NO_LOG,
+  UNCHECKED,
   type CaliperFit,
   type WheelEnds,
   type HubFit,
@@ -29,7 +30,7 @@ const fit: CaliperFit = {
   fittedMm: 2.5,
   padOverMm: null,
   disc: null,
-  clear: null,
+  clears: UNCHECKED,
 };
 const caliper = (patch: Partial<CaliperFit>): Partial<WheelEnds> => ({
   calipers: [{ ...fit, ...patch }],
@@ -95,6 +96,35 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
     expect(spacer(17).map(({ level }) => level)).toEqual(['stop']);
     expect(spacer(5, true)[0]!.text).toMatch(/for standing tests only/);
     expect([...spacer(16), ...spacer(0, true)]).toEqual([]);
+    // Studs that are too short are so without a spacer too: 20 - 12 leaves 8 mm of the 12 required.
+    const short = { ...studs, lengthMm: 20 };
+    expect(
+      found(
+        {
+          wheels: [
+            {
+              key: wheel,
+              readings: null,
+              spacerMm: 0,
+              stacked: false,
+              studs: short,
+              hand: 'right',
+            },
+          ],
+        },
+        'spacer-thread',
+      )[0]!.text,
+    ).toMatch(
+      /^Only 8 mm of stud is left for the nuts, and 12 mm is required\. Use longer studs\.$/,
+    );
+  });
+
+  test("'pad-over' is a caution from half a millimeter over the disc, a stop from two", () => {
+    const over = (padOverMm: number): string[] =>
+      found(caliper({ padOverMm }), 'pad-over').map(({ level, text }) => `${level} ${text}`);
+    expect([...over(0.5), ...over(-3)]).toEqual([]);
+    expect(over(0.6)[0]).toMatch(/^caution The pad stands 0\.6 mm over/);
+    expect(over(2.1)[0]).toMatch(/^stop The pad stands 2\.1 mm over .* wrong one/);
   });
 
   test("'wheel-fouls' is a stop under half of the usual 3 mm, a caution up to it", () => {
@@ -124,12 +154,12 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
   });
 
   test("'shield-touches' where what lies at a caliper is recorded as not clear", () => {
-    expect(found(caliper({ clear: false }), 'shield-touches')).toMatchObject([
-      { level: 'stop', where: 'Front left' },
-    ]);
+    expect(
+      found(caliper({ clears: { ...UNCHECKED, hoseWheel: false } }), 'shield-touches'),
+    ).toMatchObject([{ level: 'stop', where: 'Front left' }]);
     expect([
-      ...found(caliper({ clear: true }), 'shield-touches'),
-      ...found(caliper({ clear: null }), 'shield-touches'),
+      ...found(caliper({ clears: { ...UNCHECKED, hoseWheel: true } }), 'shield-touches'),
+      ...found(caliper({ clears: UNCHECKED }), 'shield-touches'),
     ]).toEqual([]);
   });
 

@@ -218,6 +218,32 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
     ).toEqual([]);
     expect(found(fluid({ openedOn: '2025-11-01' }), 'bottle-old')).toEqual([]);
   });
+  test("'fluid-due' where the day to replace it has come before anybody signed", () => {
+    const on = (
+      nextOn: string | null,
+      today: string,
+      of: Partial<Plan['proving']> = {},
+    ): string[] => {
+      const base = fluid({ nextOn });
+      return found(
+        {
+          ...base,
+          floor: { ...base.floor, session: { ...base.floor.session, on: today } },
+          proving: { ...base.proving, ...of },
+        },
+        'fluid-due',
+      ).map(({ level, text }) => `${level}: ${text}`);
+    };
+    expect(on('2026-03-02', '2026-03-02')).toEqual([
+      'caution: This fluid was to be replaced by 2026-03-02. Flush it, and enter the new date.',
+    ]);
+    expect([...on('2026-03-03', '2026-03-02'), ...on(null, '2026-03-02')]).toEqual([]);
+    // After a signature the follow-up says it.
+    const signed = [
+      { at: AT, by: 'AB', as: 'builder', scope: 'road', rests: 'x', exceptions: [] },
+    ] as const;
+    expect(on('2026-03-02', '2026-03-02', { signed })).toEqual([]);
+  });
   test("'fluid-wet' by the least wet boiling point of the regulation", () => {
     // 49 CFR 571.116 (from memory): DOT 4 boils wet from 155 °C.
     expect(found(fluid({ boilC: 154 }), 'fluid-wet').map(({ level }) => level)).toEqual(['stop']);
@@ -231,6 +257,20 @@ describe('rules of filling: the plan in which each speaks, and the nearest in wh
       ...found(fluid({ hotC: 149, boilC: 230 }), 'fluid-wet'),
       ...found(fluid({ hotC: 149, fluidId: 'mineral' }), 'fluid-wet'),
     ]).toEqual([]);
+  });
+  test("'fluid-sources' where cap, plate, sheet or what came out name another fluid, until a reason is entered", () => {
+    const words = (patch: object): string[] =>
+      found(fluid(patch), 'fluid-sources').map(({ level, text }) => `${level}: ${text}`);
+    expect(words({ capId: 'dot-3' })).toEqual([
+      'caution: DOT 4 is chosen, but the cap says DOT 3. Check the part’s sheet, then choose again or enter why.',
+    ]);
+    expect(words({ sheetId: 'dot-4', wasId: 'dot-3' })[0]).toMatch(
+      /the sheet says DOT 4, what came out is DOT 3/,
+    );
+    expect(words({ capId: 'dot-3', why: 'new seals, sheet of 2026' })).toEqual([]);
+    expect(words({ capId: 'dot-4', sheetId: 'dot-4' })).toEqual([]);
+    // A fluid of another make came out, and no source asks for it.
+    expect(words({ wasId: 'dot-3' })).toEqual([]);
   });
   test("'fluid-change' until every seal is renewed and the lines are flushed", () => {
     expect(

@@ -66,6 +66,26 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
     ]);
     // 4 % of the wrench itself.
     expect(found(joint(17, 16.4), 'torque-off')).toEqual([]);
+    // Without a figure what such a joint usually takes is held against it.
+    const unknown = (said: number): string[] =>
+      found(
+        floor(
+          withTight(NO_FLOOR, task('tighten:line-r2:a'), said, AT),
+          applyEdit(gannet, {
+            edit: 'changeJoint',
+            with: {
+              of: 'line',
+              id: 'line-r2',
+              end: 'a',
+              patch: { torqueNm: null, torqueSource: '' },
+            },
+          }),
+        ),
+        'torque-off',
+      ).map(({ level, text }) => `${level} ${text}`);
+    expect(unknown(2)[0]).toMatch(/^stop The wrench read 2 N·m\. No figure is entered/);
+    expect(unknown(200)[0]).toMatch(/^caution The wrench read 200 N·m/);
+    expect(unknown(16)).toEqual([]);
     const bolts = (nm: number): Plan =>
       floor(
         withWanted(NO_FLOOR, {

@@ -51,6 +51,49 @@ const stopped = (patch: Partial<StopTest> = {}): StopTest => ({
   ...patch,
 });
 
+describe('follow-up-due', () => {
+  const sign = {
+    at: AT,
+    by: 'AB',
+    as: 'qualified',
+    scope: 'road',
+    rests: 'abc',
+    exceptions: [],
+  } as const;
+  const due = (patch: Partial<Proving>, on?: string): string[] =>
+    found(
+      plan(
+        { signed: [sign], ...patch },
+        on
+          ? { ...gannet, floor: { ...gannet.floor, session: { ...gannet.floor.session, on } } }
+          : gannet,
+      ),
+      'follow-up-due',
+    ).map(({ level, text }) => `${level}: ${text}`);
+
+  it('says what its distance has come for, until it is recorded', () => {
+    expect(due({ drivenKm: 49 })).toEqual([]);
+    const at50 = due({ drivenKm: 50 });
+    expect(
+      at50.filter((text) => /^caution: Overdue since 50 km: Every joint dry/.test(text)),
+    ).toHaveLength(1);
+    const checked = { key: 'joints', at: '2026-03-09T09:00:00Z', good: true, note: '' };
+    expect(due({ drivenKm: 50, followUps: [checked] })).toHaveLength(at50.length - 1);
+    expect(due({ drivenKm: 50, signed: [{ ...sign, scope: 'move' }] })).toEqual([]);
+    expect(
+      due({ drivenKm: 50, followUps: [{ ...checked, good: false, note: 'R1 is wet' }] }),
+    ).toContain(
+      'stop: A follow-up check was not good: Every joint dry and tight, pushrod free play checked hot. R1 is wet',
+    );
+  });
+  it('says what its day has come for', () => {
+    expect(due({}, '2028-03-01')).not.toContainEqual(expect.stringMatching(/replace the fluid/));
+    expect(due({}, '2028-03-02')).toContainEqual(
+      expect.stringMatching(/^caution: Overdue since 2028-03-02: Tandem master: replace the fluid/),
+    );
+  });
+});
+
 describe('rules of proving: the plan in which each speaks, and the nearest in which it does not', () => {
   test('a plan that nobody began to prove has none of them', () => {
     expect(inspect(plan({})).filter(({ station }) => station === 'prove')).toEqual([]);
@@ -108,7 +151,7 @@ describe('rules of proving: the plan in which each speaks, and the nearest in wh
     );
     expect(found(plan({ holds: [hold()] }), 'hold-missing')).toEqual([]);
     expect(found(plan({ holds: [hold({ endMPa: 14 })] }), 'hold-missing')[0]!.text).toMatch(
-      /fell by 1.00 MPa/,
+      /fell by 1 MPa/,
     );
   });
   test("'leak-open' until it is looked at again and dry", () => {
@@ -295,7 +338,7 @@ describe('the sign-off counts every stop of Prove', () => {
       { pedal: [cold, { ...cold, hot: true, travelMm: 67 }] },
       /8 mm longer hot/,
     ],
-    ['hold-missing', { holds: [hold({ endMPa: 14 })] }, { holds: [hold()] }, /fell by 1.00 MPa/],
+    ['hold-missing', { holds: [hold({ endMPa: 14 })] }, { holds: [hold()] }, /fell by 1 MPa/],
     [
       'pedal-pumps',
       { pedal: [{ ...cold, pumps: true }] },

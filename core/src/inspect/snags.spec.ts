@@ -5,6 +5,7 @@ import { viewPlan } from '../plan/results/index.ts';
 import type { Vec3 } from '../lib/vec/index.ts';
 import { fixOf, inspect, type Snag } from './index.ts';
 import { measureDerived } from '../lib/derive/index.ts';
+import { poured } from '../testing/poured.ts';
 import { demo } from '../testing/demo-plans.ts';
 import { proved } from '../testing/proved.ts';
 
@@ -112,7 +113,7 @@ describe('snags of the demo plan', () => {
     );
     expect(asked(bare)).toContain(datum.name);
   });
-  test('in inches too a rule judges anew only what was changed', () => {
+  test('under inches, a rule judges again only what changed', () => {
     const inch: Plan = { ...gannet(), units: 'inch' };
     inspect(inch);
     const spent = measureDerived(() => 0);
@@ -680,10 +681,7 @@ describe('valves and fluids in a layout with an inline handbrake', () => {
       edit: 'addPart',
       with: { part: newPart(drawn(), 'modulator') },
     });
-    const silicone = applyEdit(plan, {
-      edit: 'changeBleeding',
-      with: { patch: { fluidId: 'dot-5' } },
-    });
+    const silicone = poured(plan, 'dot-5');
     expect([
       found(plan, 'silicone-modulator').length,
       found(silicone, 'silicone-modulator').length,

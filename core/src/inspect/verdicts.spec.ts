@@ -1485,9 +1485,9 @@ test.each<Row>([
   [
     'kit-differs',
     'recorded',
-    'buying.kits.kit-rich.corners.rearLeft.centreBoreMm',
+    'buying.kits.kit-rich.corners.rearLeft.studHand',
     '',
-    'note, kit-text: One figure is not measured yet. Measure before you order.',
+    'note, kit-text: 33 figures are not measured yet. Measure before you order.',
   ],
   [
     'no-order',
@@ -1666,9 +1666,9 @@ test.each<Row>([
   [
     'fluid-wet',
     'recorded',
-    'filling.fluids.0.part',
-    'clutch-master',
-    'stop, Clutch master: The fluid reached 1 °C and boils at 1 °C: vapor in the line leaves no pedal.',
+    'filling.fluids.1.hotC',
+    5,
+    'stop, Clutch master: The fluid reached 5 °C and boils at 1 °C: vapor in the line leaves no pedal.',
   ],
   [
     'fluids-meet',

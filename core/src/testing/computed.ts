@@ -63,7 +63,7 @@ function judgeReadings({ wheelEnds, frame, proving, filling }: Plan): void {
       heightSigmaMm: frame.heightSigmaMm,
     });
   }
-  proving.curves.forEach(judgeCurve);
+  proving.curves.forEach((curve) => judgeCurve(curve));
   filling.fluids.forEach(({ wasId, fluidId }) => changeSteps(wasId, fluidId));
 }
 
@@ -81,7 +81,7 @@ export function computeAll(plan: Plan): void {
   packOf(view, snags, '2026-03-02T09:00:00Z');
   listView(view);
   plan.buying.kits.forEach(kitFindings);
-  cutPlans(view.lines, plan.making);
+  cutPlans(view.lines, plan.making, { units: plan.units });
   jointEnds(view);
   for (const line of view.lines) {
     doneOf(line);

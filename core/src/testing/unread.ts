@@ -37,15 +37,11 @@ export const UNREAD = {
     'making.brackets[].held',
     'buying.orders[].on',
     'buying.orders[].due',
-    'buying.kits[].name',
     'buying.kits[].brings[].key',
     'buying.kits[].brings[].count',
     'floor.done[].by',
     'floor.temporary[].task',
     'floor.found[].at',
-    'wheelEnds.calipers[].padOverMm',
-    'wheelEnds.wheels[].studs.count',
-    'wheelEnds.wheels[].hand',
     'wheelEnds.cables[].hand',
     'wheelEnds.cables[].slackAfterMm',
     'wheelEnds.wires[].terminal',
@@ -95,6 +91,7 @@ export const UNREAD = {
     'proving.pedal[].forceN',
     'proving.stops[].valveTurns',
     'proving.signed[].exceptions[]',
+    'proving.signed[].revisionId',
   ],
   /** Read for a kind of brake, hose, joint or tool, or a way to measure, that these plans have not. */
   kind: [

@@ -103,11 +103,11 @@ describe('a field of a record', () => {
   test('a flag is a box; one that may not be known has both answers in its own words', async () => {
     const box = await show(WHEEL_FIT.fields.stacked, true);
     expect([box.entry().type, box.entry().checked]).toEqual(['checkbox', true]);
-    const clear = await show(CALIPER_FIT.fields.clear, null);
+    const clear = await show(CALIPER_FIT.fields.clears.fields.hoseWheel, null);
     expect([...clear.entry().options].map((o) => o.text.trim())).toEqual([
       'not checked',
       'clear',
-      'not clear',
+      'touches',
     ]);
     await clear.type('no');
     expect(clear.taken).toEqual([false]);

@@ -37,7 +37,7 @@ describe('the order on the maker’s sheet', () => {
     expect(at.texts('[data-buy=Brakes]')).toEqual(['1 L']);
     await at.type(at.one<HTMLInputElement>('fl-number-field input'), '8');
     expect(at.texts('[data-buy=Brakes]')).toEqual(['2 L']);
-    await at.choose(at.one<HTMLSelectElement>('#fluid'), 'DOT 5 silicone');
+    await at.choose(at.one<HTMLSelectElement>('#fluid-brake'), 'DOT 5 silicone');
     expect(at.root.textContent).toMatch(/mixes with nothing; color proves nothing/);
   });
 

@@ -1,6 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { changeSteps, fluidIn, reservoirParts } from '@firm-line/core/stations/fill';
-import { type ReservoirFluid, type Part, FLUID_IN } from '@firm-line/core/plan';
+import { changeSteps, sourcesThatDiffer } from '@firm-line/core/stations/fill';
+import {
+  type ReservoirFluid,
+  type Part,
+  FLUID_IN,
+  fluidIn,
+  reservoirParts,
+} from '@firm-line/core/plan';
 import { FLUIDS, fluidById } from '@firm-line/core/trade/stock';
 import { EmptyState } from '../../kit/empty-state';
 import { CheckField } from '../../kit/fields/check-field';
@@ -44,6 +50,16 @@ import { FieldOf } from '../../kit/fields/field';
             [value]="row.now.wasId"
             (changed)="set(row.now, { wasId: $event })"
           />
+          @for (source of sources; track source) {
+            <fl-field
+              [of]="fields[source]"
+              [field]="source + row.part.id"
+              [options]="fluids"
+              none="nothing"
+              [value]="row.now[source] ?? null"
+              (changed)="set(row.now, says(source, $event))"
+            />
+          }
           <fl-field
             [of]="fields.source"
             [field]="'source-' + row.part.id"
@@ -76,6 +92,18 @@ import { FieldOf } from '../../kit/fields/field';
             (changed)="set(row.now, { hotC: $event })"
           />
         </div>
+        @if (row.differ) {
+          <div class="mt-3 border-t border-rule pt-3" data-test="sources">
+            <p class="font-bold">▲ {{ row.differ }}</p>
+            <fl-field
+              class="mt-2 max-w-xl"
+              [of]="fields.why"
+              [field]="'why-' + row.part.id"
+              [value]="row.now.why ?? ''"
+              (changed)="set(row.now, { why: $event ?? '' })"
+            />
+          </div>
+        }
         <p class="mt-3 text-sm">{{ row.boil }}</p>
         @if (row.steps.length) {
           <div class="mt-3 border-t border-rule pt-3" data-test="change">
@@ -125,6 +153,7 @@ export class FluidsPage {
   private readonly sheet = inject(FillFacade);
   private readonly store = inject(PlanStore);
   protected readonly fluids = FLUIDS.map(({ id, name }) => [id, name] as const);
+  protected readonly sources = ['capId', 'plateId', 'sheetId'] as const;
   protected readonly days = ['openedOn', 'filledOn', 'nextOn'] as const;
   protected printing = '';
   protected readonly rows = computed(() =>
@@ -140,10 +169,22 @@ export class FluidsPage {
         now,
         fluid,
         boil: `${fluid.mixes} ${boil}`,
+        differ: this.differWords(now),
         ...changeSteps(now.wasId, now.fluidId),
       };
     }),
   );
+  /** What the sources name, where they do not all name the fluid that is chosen. */
+  private differWords(now: ReservoirFluid): string {
+    const named = sourcesThatDiffer(now).map(({ from, fluid }) => `${from} ${fluid.name}`);
+    return named.length ? `Sources differ: ${named.join(', ')}.` : '';
+  }
+  protected says(
+    source: 'capId' | 'plateId' | 'sheetId',
+    fluidId: string | null | undefined,
+  ): Partial<ReservoirFluid> {
+    return { [source]: fluidId ?? null };
+  }
   protected when(
     field: 'openedOn' | 'filledOn' | 'nextOn',
     day: string | null,

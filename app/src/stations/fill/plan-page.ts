@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { bottleMl, type School } from '@firm-line/core/physics/bleeding';
-import { type Bleeding, BLEEDING } from '@firm-line/core/plan';
+import { type Bleeding, BLEEDING, fluidFor } from '@firm-line/core/plan';
 import { viewPlan, type BleedView } from '@firm-line/core/plan/results';
 import { FLUIDS, fluidById } from '@firm-line/core/trade/stock';
 import { formatLengthUnit, formatVolume } from '@firm-line/core/lib/units';
@@ -13,6 +13,7 @@ import { MethodCard } from './method-card';
 import { SchoolsCard } from './schools-card';
 import { RadioField } from '../../kit/fields/radio-field';
 import { FieldOf } from '../../kit/fields/field';
+import { SelectField } from '../../kit/fields/select-field';
 
 const SCHOOLS: readonly { id: School; name: string; why: string }[] = [
   {
@@ -35,7 +36,7 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
 
 @Component({
   selector: 'fl-fill-plan-page',
-  imports: [FieldOf, FillDiagram, MakersForm, MethodCard, RadioField, SchoolsCard],
+  imports: [FieldOf, FillDiagram, MakersForm, MethodCard, RadioField, SchoolsCard, SelectField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'flex min-h-0 flex-1 flex-col' },
   template: `
@@ -99,21 +100,16 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                   </p>
                 </div>
               }
-              <div class="min-w-48">
-                <label class="label block" for="fluid">Fluid</label>
-                <select
-                  #fluidId
-                  id="fluid"
-                  class="field w-full"
-                  (change)="set({ fluidId: fluidId.value })"
-                >
-                  @for (fluid of fluids; track fluid.id) {
-                    <option [value]="fluid.id" [selected]="fluid.id === fluidNow().id">
-                      {{ fluid.name }}
-                    </option>
-                  }
-                </select>
-              </div>
+              @for (work of poured(); track work.work) {
+                <fl-select-field
+                  class="min-w-48"
+                  [field]="'fluid-' + work.work"
+                  [label]="work.label"
+                  [options]="fluids"
+                  [value]="work.fluid.id"
+                  (changed)="pour(work.parts, $event)"
+                />
+              }
               <fl-field
                 class="w-40"
                 [of]="fields.purge"
@@ -121,7 +117,9 @@ const WORK_NAMES = { brake: 'Brakes', clutch: 'Clutch' } as const;
                 (changed)="set({ purge: $event })"
               />
             </div>
-            <p class="mt-3 text-sm">{{ fluidNow().mixes }} {{ boil() }}</p>
+            @for (words of fluidWords(); track words) {
+              <p class="mt-3 text-sm">{{ words }}</p>
+            }
             <p class="text-sm text-ink-soft">
               Rounded up to whole bottles. Reservoir and caliper volumes come from the plan; check
               the makers’ sheets.
@@ -234,11 +232,25 @@ export class PlanPage {
   protected readonly school = computed(() =>
     SCHOOLS.find((s) => s.id === this.store.plan().bleeding.school)!,
   );
-  protected readonly fluidNow = computed(() => fluidById(this.store.plan().bleeding.fluidId)!);
-  protected readonly boil = computed(() => {
-    const { dryBoilC, wetBoilC } = this.fluidNow();
-    return dryBoilC === null ? '' : `Boils at ${dryBoilC} °C or more new, ${wetBoilC} °C wet.`;
+  /** The fluid of each kind of work with the reservoirs that it is poured into. */
+  protected readonly poured = computed(() => {
+    const { plan } = this.store.view();
+    return this.bleeding()
+      .filter(({ reservoirs }) => reservoirs.length)
+      .map(({ work, reservoirs }) => ({
+        work,
+        label: `Fluid: ${WORK_NAMES[work].toLowerCase()}`,
+        fluid: fluidById(fluidFor(plan, reservoirs))!,
+        parts: reservoirs.map(({ id }) => id),
+      }));
   });
+  protected readonly fluidWords = computed(() => [
+    ...new Set(
+      this.poured().map(({ fluid: { name, mixes, dryBoilC, wetBoilC } }) =>
+        `${name}: ${mixes} ${dryBoilC === null ? '' : `Boils at ${dryBoilC} °C or more new, ${wetBoilC} °C wet.`}`.trim(),
+      ),
+    ),
+  ]);
   protected readonly amounts = computed(() => {
     const works = this.bleeding().flatMap((work) =>
       work.result
@@ -284,6 +296,9 @@ export class PlanPage {
 
   protected set(patch: Partial<Bleeding>): void {
     this.store.apply({ edit: 'changeBleeding', with: { patch } });
+  }
+  protected pour(parts: readonly string[], fluidId: string): void {
+    this.store.apply({ edit: 'chooseFluid', with: { parts, fluidId } });
   }
   protected list(id: string): void {
     this.set({ listed: [...this.store.plan().bleeding.listed, id] });

@@ -30,7 +30,7 @@ describe('before the first pump', () => {
   test('another fluid is another thing to say; an end that opens is nothing anybody can say', async () => {
     const at = await open('b2');
     while (unsaid(at).length) await at.click(unsaid(at)[0]!);
-    at.store.apply({ edit: 'changeBleeding', with: { patch: { fluidId: 'dot-5.1' } } });
+    at.store.apply({ edit: 'chooseFluid', with: { parts: ['master'], fluidId: 'dot-5.1' } });
     await at.settle();
     expect(unsaid(at).map((button) => button.dataset['before'])).toEqual(['fluid:brake']);
     at.store.apply({ edit: 'removePart', with: { id: 'rl' } });

@@ -6,7 +6,14 @@ import {
   type StackBolt,
 } from '@firm-line/core/physics/wheel-ends';
 import { InputError } from '@firm-line/core/lib/faults';
-import { CALIPER_FIT, STACK_BOLT, type CaliperFit, SHIMS } from '@firm-line/core/plan';
+import {
+  CALIPER_FIT,
+  CLEARANCES,
+  STACK_BOLT,
+  type CaliperFit,
+  type Clearance,
+  SHIMS,
+} from '@firm-line/core/plan';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { DISPLAY_UNITS } from '../../kit/units';
 import { CaliperSection } from './caliper-section';
@@ -122,12 +129,17 @@ type BoltReading = keyof StackBolt;
         [value]="fit().disc"
         (changed)="put({ disc: $event || null })"
       />
-      <fl-field
-        [of]="fields.clear"
-        [field]="'clear-' + fit().key"
-        [value]="fit().clear"
-        (changed)="put({ clear: $event })"
-      />
+    </div>
+    <p class="label mt-4">Clearances, through travel and lock</p>
+    <div class="grid gap-3 sm:grid-cols-3">
+      @for (pair of pairs; track pair) {
+        <fl-field
+          [of]="clearances[pair]"
+          [field]="pair + '-' + fit().key"
+          [value]="fit().clears[pair]"
+          (changed)="setClear(pair, $event)"
+        />
+      }
     </div>
   `,
 })
@@ -154,6 +166,11 @@ export class CaliperForm {
     read: Readonly<Record<BoltReading, number | null>> | null,
   ): StackBolt | null => read && ({ ...read, shankMm: read.shankMm ?? 0 } as StackBolt);
   protected readonly gap = CALIPER_FIT.fields.stackMm;
+  protected readonly pairs = Object.keys(CLEARANCES) as Clearance[];
+  protected readonly clearances = CALIPER_FIT.fields.clears.fields;
+  protected setClear(pair: Clearance, isClear: boolean | null): void {
+    this.put({ clears: { ...this.fit().clears, [pair]: isClear } });
+  }
 
   private readonly answer = computed((): ShimsResult | string | null => {
     const { innerGapMm, outerGapMm, stackMm, moves, box, bolt } = this.fit();
@@ -228,7 +245,7 @@ export class CaliperForm {
       fittedMm,
       padOverMm,
       disc,
-      clear,
+      clears,
     } = this.fit();
     this.changed.emit({
       key,
@@ -241,7 +258,7 @@ export class CaliperForm {
       fittedMm,
       padOverMm,
       disc,
-      clear,
+      clears,
       ...patch,
     });
   }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import type { CaliperFit } from '@firm-line/core/plan';
+import { UNCHECKED, type CaliperFit } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
 import { PlanStore } from '../../session/plan-store';
 import { CaliperForm } from './caliper-form';
@@ -15,7 +15,7 @@ const UNMEASURED_CALIPER: Omit<CaliperFit, 'key'> = {
   fittedMm: null,
   padOverMm: null,
   disc: null,
-  clear: null,
+  clears: UNCHECKED,
 };
 
 /** Each caliper over its disc, every side for itself. */

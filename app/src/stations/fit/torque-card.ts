@@ -9,9 +9,10 @@ import {
   output,
 } from '@angular/core';
 import { guidanceFor } from '@firm-line/core/trade/ends';
-import { figure } from '@firm-line/core/lib/faults';
 import {
+  isUnusual,
   torqueOf,
+  type TorqueView,
   verdictOf,
   wantedOf,
   WRENCH_SHARE,
@@ -100,7 +101,7 @@ const RING = 3;
         <fl-wanted-form
           class="card p-4"
           [wanted]="one"
-          [count]="task().fastener!.count"
+          [fastener]="task().fastener!"
           (changed)="changed.emit(put($event))"
         />
       </fl-disclosure>
@@ -115,7 +116,6 @@ export class TorqueCard {
   readonly task = input.required<Task>();
   readonly floor = input.required<Floor>();
   readonly changed = output<EditCall>();
-  protected readonly figure = figure;
   protected readonly ring = RING;
   protected readonly torque = computed(() => torqueOf(this.task(), this.floor())!);
   /** Of bolts and nuts: what was set down of them. */
@@ -123,9 +123,11 @@ export class TorqueCard {
     const { fastener } = this.task();
     return fastener ? wantedOf(this.floor(), fastener.key) : null;
   });
-  protected readonly count = computed(
-    () => this.wanted()?.count ?? this.task().fastener?.count ?? 1,
-  );
+  /** How many are tightened: by a record of their own, else as entered here, else as usual. */
+  protected readonly count = computed(() => {
+    const { fastener } = this.task();
+    return (fastener?.thread ? null : this.wanted()?.count) ?? fastener?.count ?? 1;
+  });
   /** The joint at the nut, where both its halves are known. */
   protected readonly drawn = computed(() => this.task().joint?.joints?.at(-1)?.join ?? null);
   protected readonly room = computed(() => {
@@ -183,11 +185,8 @@ export class TorqueCard {
     const { wantedNm, opened, saidNm: before } = this.torque();
     const said = this.saidNm();
     if (opened && said === before) return 'Opened since: tighten again, with new washers.';
-    if (wantedNm === null)
-      return said === null
-        ? 'Tighten once, then mark it.'
-        : 'There is no torque to check the reading against.';
-    const range = `Wrench tolerance ±4 %: ${figure(wantedNm * (1 - WRENCH_SHARE))} to ${figure(wantedNm * (1 + WRENCH_SHARE))}.`;
+    if (wantedNm === null) return said === null ? 'Tighten once, then mark it.' : this.asked(said);
+    const range = `Wrench tolerance ±4 %: ${this.torqueWords(wantedNm * (1 - WRENCH_SHARE))} to ${this.torqueWords(wantedNm * (1 + WRENCH_SHARE))}.`;
     switch (this.verdict()) {
       case 'low':
         return `Too low. ${range}`;
@@ -200,6 +199,13 @@ export class TorqueCard {
     }
   });
 
+  /** Of a reading that has no figure to be held against: whether such a joint usually takes it. It is stored as entered. */
+  private asked(nm: number): string {
+    const torque: TorqueView = { ...this.torque(), saidNm: nm, verdict: 'no-figure' };
+    return isUnusual(torque)
+      ? `Is ${this.torqueWords(nm)} right? ${this.torqueWords(torque.likely!.least)} to ${this.torqueWords(torque.likely!.most)} is usual. Check the unit, or keep the reading as it is.`
+      : 'There is no torque to check the reading against.';
+  }
   private stateWords(): string {
     const wanted = this.wanted();
     if (!wanted) return '';

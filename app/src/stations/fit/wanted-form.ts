@@ -1,15 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { boltThread, likelyBoltNm } from '@firm-line/core/stations/fit/tasks';
+import { likelyBoltNm, withThread, type Fastener } from '@firm-line/core/stations/fit/tasks';
 import { sheetNames, WANTED, type WantedTorque } from '@firm-line/core/plan';
+import { RouterLink } from '@angular/router';
 import { TextInput, type Read } from '../../kit/fields/text-input';
 import { readTorque } from '../../kit/fields/read-torque';
 import { PlanStore } from '../../session/plan-store';
 import { FieldOf } from '../../kit/fields/field';
+import { readThread } from './read-thread';
 
 /** What bolts or nuts are to be tightened to, by whose word, and what they are. */
 @Component({
   selector: 'fl-wanted-form',
-  imports: [FieldOf, TextInput],
+  imports: [FieldOf, RouterLink, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'grid gap-3 sm:grid-cols-2' },
   template: `
@@ -41,19 +43,26 @@ import { FieldOf } from '../../kit/fields/field';
       [value]="wanted().fastener"
       (changed)="put({ fastener: $event })"
     />
-    <fl-field
-      [of]="fields.count"
-      [value]="wanted().count ?? count()"
-      (changed)="put({ count: $event })"
-    />
-    <fl-text-input
-      [id]="'wanted-thread'"
-      label="Thread"
-      placeholder="M12x1.5"
-      [shown]="wanted().thread ?? ''"
-      [read]="readThread"
-      (taken)="putThread($event)"
-    />
+    @if (fastener().thread; as thread) {
+      <p class="self-end sm:col-span-2" data-test="from-wheels">
+        {{ fastener().count }} × {{ thread }}, from
+        <a class="link" [routerLink]="wheels()">Wheels</a>.
+      </p>
+    } @else {
+      <fl-field
+        [of]="fields.count"
+        [value]="wanted().count ?? fastener().count"
+        (changed)="put({ count: $event })"
+      />
+      <fl-text-input
+        [id]="'wanted-thread'"
+        label="Thread"
+        placeholder="M12x1.5"
+        [shown]="wanted().thread ?? ''"
+        [read]="readThread"
+        (taken)="putThread($event)"
+      />
+    }
     <fl-field
       [of]="fields.propertyClass"
       field="wanted-class"
@@ -69,15 +78,15 @@ export class WantedForm {
   private readonly store = inject(PlanStore);
   protected readonly sheets = computed(() => sheetNames(this.store.plan()));
   readonly wanted = input.required<WantedTorque>();
-  /** How many such a thing mostly has. */
-  readonly count = input.required<number>();
+  readonly fastener = input.required<Fastener>();
+  protected readonly wheels = computed(() => ['/plan', this.store.plan().id, 'fit', 'wheels']);
   readonly changed = output<WantedTorque>();
   protected readonly torque = computed(() => {
     const { nm } = this.wanted();
     return nm === null ? '' : this.store.quantities().torque(nm, 1);
   });
   protected readonly likely = computed(() => {
-    const range = likelyBoltNm(this.wanted());
+    const range = likelyBoltNm(withThread(this.wanted(), this.fastener()));
     const { torque } = this.store.quantities();
     return range
       ? `Typical for this bolt: ${torque(range.least)} to ${torque(range.most)} (T = K·d·F). The maker’s sheet comes first.`
@@ -85,13 +94,11 @@ export class WantedForm {
   });
   protected readonly read = (text: string): Read<number | null> =>
     readTorque(text, this.store.shownUnits().torque);
-  protected readonly readThread = (text: string): Read<string> =>
-    !text || boltThread(text)
-      ? { ok: true, value: text }
-      : {
-          ok: false,
-          message: `"${text}" is not a thread. Enter one such as M10, M12x1.5 or 7/16-20.`,
-        };
+  /** Kept as it is typed: that is how the sheet writes it. */
+  protected readonly readThread = (text: string): Read<string> => {
+    const read = readThread(text);
+    return read.ok ? { ok: true, value: text } : read;
+  };
 
   protected put(patch: Partial<WantedTorque>): void {
     this.changed.emit({ ...this.wanted(), ...patch });

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+} from '@angular/core';
 import {
   threadLeft,
   wheelOver,
@@ -7,17 +15,21 @@ import {
   type WheelReadings,
 } from '@firm-line/core/physics/wheel-ends';
 import { type WheelFit, WHEEL_FIT, WHEEL_READINGS, STUDS } from '@firm-line/core/plan';
+import { boltThreadName, type BoltThread } from '@firm-line/core/trade/stock';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { DISPLAY_UNITS } from '../../kit/units';
 import { filled, ReadingsForm } from './readings-form';
 import { FieldOf } from '../../kit/fields/field';
+import { TextInput } from '../../kit/fields/text-input';
+import { readThread } from './read-thread';
 
 type Reading = keyof WheelReadings;
+type StudFigures = Pick<Studs, 'count' | 'lengthMm' | 'flangeMm'>;
 
 /** A wheel over its caliper from four readings, its spacer, and what is left of its studs. */
 @Component({
   selector: 'fl-wheel-form',
-  imports: [FieldOf, ReadingsForm],
+  imports: [FieldOf, ReadingsForm, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'card block p-5', role: 'group', '[attr.aria-label]': 'name()' },
   template: `
@@ -93,12 +105,30 @@ type Reading = keyof WheelReadings;
         (changed)="put({ hand: $event })"
       />
     </div>
+    <div class="mt-3 grid items-end gap-3 sm:grid-cols-3">
+      <fl-text-input
+        [id]="'stud-thread-' + fit().key"
+        label="Stud thread"
+        placeholder="M12x1.5"
+        [shown]="threadShown()"
+        [read]="readThread"
+        (taken)="takeThread($event)"
+      />
+      @if (fit().studs; as studs) {
+        <fl-field
+          [of]="studFields.seat"
+          [field]="'seat-' + fit().key"
+          [value]="studs.seat ?? null"
+          (changed)="takeSeat($event)"
+        />
+      }
+    </div>
     <fl-readings-form
       class="mt-3"
       [fields]="studFields"
       [keys]="studKeys"
-      [value]="studs()"
-      (changed)="put({ studs: studsOf($event) })"
+      [value]="typedStuds()"
+      (changed)="takeStuds($event)"
     />
     @if (fit().studs) {
       <p class="mt-2" role="status" data-test="studs">{{ studWords() }}</p>
@@ -119,16 +149,42 @@ export class WheelForm {
     'spokesMm',
   ] as const;
   protected readonly studFields = STUDS.fields;
-  protected readonly studKeys = ['count', 'dMm', 'pitchMm', 'lengthMm', 'flangeMm'] as const;
-  protected readonly studs = computed(
-    () => this.fit().studs as Readonly<Record<keyof Studs, number>> | null,
-  );
+  protected readonly studKeys = ['count', 'lengthMm', 'flangeMm'] as const;
+  /** Studs count once their thread and all three figures are there; until then they wait here. */
+  private readonly typedThread = linkedSignal<BoltThread | null>(() => this.fit().studs);
+  protected readonly typedStuds = linkedSignal<StudFigures | null>(() => this.fit().studs);
+  protected readonly threadShown = computed(() => {
+    const thread = this.typedThread();
+    return thread ? boltThreadName(thread) : '';
+  });
+  protected readonly readThread = readThread;
   protected readonly readingsOf = (
     read: Readonly<Record<Reading, number | null>> | null,
   ): WheelReadings | null => read as WheelReadings | null;
-  protected readonly studsOf = (
-    read: Readonly<Record<keyof Studs, number | null>> | null,
-  ): Studs | null => read && { ...filled(read), count: Math.round(read.count!) };
+  protected takeThread(thread: BoltThread | null): void {
+    this.typedThread.set(thread && { dMm: thread.dMm, pitchMm: thread.pitchMm });
+    this.putStuds();
+  }
+  protected takeStuds(read: Readonly<Record<keyof StudFigures, number | null>> | null): void {
+    this.typedStuds.set(read && { ...filled(read), count: Math.round(read.count!) });
+    this.putStuds();
+  }
+  protected takeSeat(seat: Studs['seat'] | null): void {
+    const { seat: _, ...studs } = this.fit().studs!;
+    this.put({ studs: seat ? { ...studs, seat } : studs });
+  }
+  private putStuds(): void {
+    const [thread, figures] = [this.typedThread(), this.typedStuds()];
+    const { studs: now } = this.fit();
+    if (!thread || !figures) {
+      if (now) this.put({ studs: null });
+      return;
+    }
+    const { count, lengthMm, flangeMm } = figures;
+    const { dMm, pitchMm } = thread;
+    const seat = now?.seat ? { seat: now.seat } : {};
+    this.put({ studs: { count, dMm, pitchMm, lengthMm, flangeMm, ...seat } });
+  }
   private full(mm: number): string {
     return formatLengthUnit(mm, this.units(), 1);
   }
@@ -151,7 +207,7 @@ export class WheelForm {
     const { studs, spacerMm, hand } = this.fit();
     if (!studs) return '';
     const { leftMm, turns, needMm, holds } = threadLeft(studs, spacerMm);
-    const nuts = `${studs.count} nuts M${studs.dMm}x${studs.pitchMm}, ${hand} hand`;
+    const nuts = `${studs.count} nuts ${boltThreadName(studs)}, ${hand} hand`;
     return holds
       ? `${this.full(leftMm)} of thread in the nuts, ${turns.toFixed(1)} turns: enough. Buy: ${nuts}.`
       : `Only ${this.full(Math.max(leftMm, 0))} of thread left; ${this.full(needMm)} required. Use longer studs or a thinner spacer.`;

@@ -12,6 +12,7 @@ import {
 import { WIRE, type Wire } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
 import { OptionalNumberField } from '../../kit/fields/optional-number-field';
+import { PlanStore } from '../../session/plan-store';
 import { WheelEndsFacade } from './wheel-ends-facade';
 import { FieldOf } from '../../kit/fields/field';
 
@@ -109,14 +110,16 @@ const NO_VOLTS: Wire['volts'] = { rest: null, half: null, full: null, pulled: nu
         The breakaway needs its own charged battery, and a pin cable shorter than the safety chains.
       </li>
       <li>
-        Match actuator to brakes: a drum actuator makes about 7 MPa, a disc actuator about 11. The
-        wrong one does not brake, or bursts a hose.
+        Match actuator to brakes: a drum actuator makes about {{ quantities().pressure(7, 0) }}, a
+        disc actuator about {{ quantities().pressure(11, 0) }}. The wrong one does not brake, or
+        bursts a hose.
       </li>
     </ul>
   `,
 })
 export class WiresPage {
   protected readonly fields = WIRE.fields;
+  protected readonly quantities = inject(PlanStore).quantities;
   private readonly sheet = inject(WheelEndsFacade);
   protected readonly words = { least: 0, most: 80 };
   protected readonly limits = WIRE.fields.volts.fields.rest.of;

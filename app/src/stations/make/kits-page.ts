@@ -18,12 +18,20 @@ import { CheckField } from '../../kit/fields/check-field';
 import { NumberField } from '../../kit/fields/number-field';
 import { SelectField } from '../../kit/fields/select-field';
 import { PlanStore } from '../../session/plan-store';
+import { parseLength } from '@firm-line/core/lib/units';
 import { FieldOf } from '../../kit/fields/field';
+import { TextInput, type Read } from '../../kit/fields/text-input';
+
+const readText = (text: string): Read<string> => ({ ok: true, value: text });
+const readLength = (text: string): Read<string> => {
+  const read = text ? parseLength(text) : null;
+  return read && !read.ok ? read : readText(text);
+};
 
 /** A kit of brake parts before it is ordered: its figures beside what each corner of the vehicle measures, and what it brings. */
 @Component({
   selector: 'fl-kits-page',
-  imports: [CheckField, EmptyState, FieldOf, NumberField, SelectField],
+  imports: [CheckField, EmptyState, FieldOf, NumberField, SelectField, TextInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block p-5' },
   template: `
@@ -80,26 +88,28 @@ import { FieldOf } from '../../kit/fields/field';
                 <tr class="border-t border-rule">
                   <td class="py-1 pr-3">{{ askName(ask) }}</td>
                   <td class="py-1 pr-3">
-                    <fl-field
-                      [of]="gives[ask]"
+                    <fl-text-input
+                      [id]="kit.id + '-gives-' + ask"
                       [label]="'Kit: ' + askName(ask)"
-                      [field]="kit.id + '-gives-' + ask"
                       [bare]="true"
                       placeholder="not entered"
-                      [value]="kit.gives[ask] ?? ''"
-                      (changed)="give(kit, ask, $event ?? '')"
+                      [shown]="kit.gives[ask] ?? ''"
+                      [most]="200"
+                      [read]="reads(ask)"
+                      (taken)="give(kit, ask, $event)"
                     />
                   </td>
                   @for (corner of kit.for; track corner) {
                     <td class="py-1 pr-3">
-                      <fl-field
-                        [of]="gives[ask]"
+                      <fl-text-input
+                        [id]="kit.id + '-' + corner + '-' + ask"
                         [label]="names[corner] + ': ' + askName(ask)"
-                        [field]="kit.id + '-' + corner + '-' + ask"
                         [bare]="true"
                         placeholder="not measured"
-                        [value]="kit.corners[corner]?.[ask] ?? ''"
-                        (changed)="measure(kit, corner, ask, $event ?? '')"
+                        [shown]="kit.corners[corner]?.[ask] ?? ''"
+                        [most]="200"
+                        [read]="reads(ask)"
+                        (taken)="measure(kit, corner, ask, $event)"
                       />
                     </td>
                   }
@@ -163,7 +173,6 @@ import { FieldOf } from '../../kit/fields/field';
 })
 export class KitsPage {
   protected readonly fields = KIT.fields;
-  protected readonly gives = KIT_ASK_RECORD.fields;
   private readonly store = inject(PlanStore);
   protected readonly asks = KIT_ASKS;
   protected readonly corners = KIT_CORNERS;
@@ -200,6 +209,10 @@ export class KitsPage {
       };
     }),
   );
+  /** A length is taken with any unit and fraction, as it is typed; all else as text. */
+  protected reads(ask: KitAsk): (text: string) => Read<string> {
+    return ask.endsWith('Mm') ? readLength : readText;
+  }
   protected askName(ask: KitAsk): string {
     const name = labelOf(KIT_ASK_RECORD.fields[ask]);
     return ask.endsWith('Mm') ? `${name}, mm` : name;

@@ -117,10 +117,11 @@ export class ListEntry {
   }
   /** What has come counts as at hand; what is ordered today says so. */
   protected stand(state: OrderState): void {
-    const { item, order } = this.row();
+    const { item, order, toBuy } = this.row();
     this.order({
       state,
       ...(state === 'ordered' && !order.on ? { on: today() } : {}),
+      ...(order.state === 'needed' && state !== 'needed' ? { bought: toBuy } : {}),
       ...(state === 'here' ? { have: Math.max(order.have, item.count) } : {}),
     });
   }

@@ -102,11 +102,13 @@ function whereWords({ name, uses }: ListItem): string {
                   </button>
                   <span class="block text-sm text-ink-soft">{{ row.where }}</span>
                 </td>
-                <td class="py-2 pr-3 text-right font-mono">{{ row.wanted }}</td>
-                <td class="py-2 pr-3 text-right font-mono">{{ row.hand }}</td>
-                <td class="py-2 pr-3 text-right font-mono font-semibold">{{ row.buy }}</td>
+                <td class="py-2 pr-3 text-right font-mono whitespace-nowrap">{{ row.wanted }}</td>
+                <td class="py-2 pr-3 text-right font-mono whitespace-nowrap">{{ row.hand }}</td>
+                <td class="py-2 pr-3 text-right font-mono font-semibold whitespace-nowrap">
+                  {{ row.buy }}
+                </td>
                 <td class="py-2 pr-3">{{ row.stands }}</td>
-                <td class="py-2 pr-3 text-right font-mono">{{ row.cost }}</td>
+                <td class="py-2 pr-3 text-right font-mono whitespace-nowrap">{{ row.cost }}</td>
                 <td class="py-2 text-right font-mono">{{ row.percent }}</td>
               </tr>
               @if (open() === row.item.key) {
@@ -177,10 +179,14 @@ export class ListPage {
     }));
   });
   protected readonly sum = computed(() => {
-    const { sumMinor, unpriced, rows, currency } = this.view();
+    const { sumMinor, sums, unpriced, rows, currency } = this.view();
+    const spent = sums.ordered || sums.paid;
+    const parts = spent
+      ? `: ${moneyWords(sums.planned)} planned, ${moneyWords(sums.ordered)} ordered, ${moneyWords(sums.paid)} paid`
+      : '';
     const open = rows.filter(({ toBuy }) => toBuy > 0).length;
     const over = rows.filter(({ have, item }) => have > item.count && item.unit === 'piece').length;
-    return `${open} of ${rows.length} items to buy, ${moneyWords(sumMinor)} ${currency} in all${unpriced ? `; ${unpriced} without a price` : ''}${over ? `; more than needed of ${over}` : ''}. Tap an item to change its status.`;
+    return `${open} of ${rows.length} items to buy, ${moneyWords(sumMinor)} ${currency} in all${parts}${unpriced ? `; ${unpriced} without a price` : ''}${over ? `; more than needed of ${over}` : ''}. Tap an item to change its status.`;
   });
 
   protected setCurrency(currency: string): void {

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, resource } from '@angular/core';
+import { viewPlan } from '@firm-line/core/plan/results';
+import { fluidOfWork } from '@firm-line/core/stations/fill';
 import { isMade } from '@firm-line/core/stations/make/making';
-import { FLARES, fluidById, hoseById, hoseFittingById } from '@firm-line/core/trade/stock';
+import { FLARES, hoseById, hoseFittingById } from '@firm-line/core/trade/stock';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { EmptyState } from '../../kit/empty-state';
 import { PlanStore } from '../../session/plan-store';
@@ -100,7 +102,12 @@ export class TagsPage {
   }
   protected readonly tags = computed((): Tag[] => {
     const plan = this.store.plan();
-    const fluid = fluidById(plan.bleeding.fluidId)?.name ?? '';
+    const works = new Map(plan.circuits.map(({ id, work }) => [id, work]));
+    const view = viewPlan(plan);
+    const fluidOf = (circuitId: string): string => {
+      const work = works.get(circuitId);
+      return work ? fluidOfWork(view, work).name : '';
+    };
     const lines = this.store.view().lines.map(({ line, card, ports, nuts }): Tag => ({
       code: line.name,
       title: line.title,
@@ -110,7 +117,7 @@ export class TagsPage {
           (end) =>
             `${end.toUpperCase()}: ${ports[end] ? `${ports[end].part.name}, ${ports[end].port.name}` : 'open'}; ${FLARES[line.ends[end].flare].name.toLowerCase()}, ${nuts[end].name}`,
         ),
-        `${card ? this.full(card.stockCutMm) : 'no length yet'}; ${fluid}`,
+        `${card ? this.full(card.stockCutMm) : 'no length yet'}; ${fluidOf(line.circuitId)}`,
       ],
     }));
     const hoses = plan.hoses.map((hose): Tag => {
@@ -125,7 +132,7 @@ export class TagsPage {
         lines: [
           `Order sheet: ${hoseById(hose.stockId)!.name}, ${this.full(hose.orderMm)} between the seats’ faces`,
           ...ends,
-          `${hose.service === 'feed' ? 'feed' : 'pressure'}; ${fluid}`,
+          `${hose.service === 'feed' ? 'feed' : 'pressure'}; ${fluidOf(hose.circuitId)}`,
         ],
       };
     });
@@ -139,7 +146,7 @@ export class TagsPage {
         .join('\n'),
     loader: async ({ params }) => {
       // The package is one object in the built app, and its own names where it is loaded as it is.
-      const qr = await import('qrcode');
+      const qr = await import('qrcode/lib/core/qrcode.js');
       const create = qr.create ?? qr.default.create;
       return new Map(
         params

@@ -32,134 +32,136 @@ import { FieldOf } from '../../kit/fields/field';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <fl-tape-helper [fixed]="fixed()" [datums]="datums()" [from]="from()" (taken)="wait($event)" />
-    <table class="mt-2 w-full text-left">
-      <caption class="sr-only">
-        Tape readings
-      </caption>
-      <thead class="text-sm text-ink-soft">
-        <tr>
-          <th class="font-normal">From</th>
-          <th class="w-24 font-normal">Reading</th>
-          <th class="w-16 font-normal">± (1σ)</th>
-          <th
-            class="w-16 font-normal"
-            title="Distance from the hook to the datum’s mark, added to the reading"
-          >
-            Hook
-          </th>
-          <th class="w-14 pr-2 text-right font-normal">Error</th>
-          <th class="w-12"><span class="sr-only">Remove</span></th>
-        </tr>
-      </thead>
-      <tbody>
-        @for (tape of rows(); track $index; let i = $index) {
-          <tr
-            class="align-top"
-            [class.bg-copper-pale]="tape.suspect"
-            [attr.data-suspect]="tape.suspect ? '' : null"
-          >
-            <td class="py-1 pr-2">
-              <fl-select-field
-                [field]="'tape-from-' + (i + 1)"
-                [bare]="true"
-                [label]="'Datum of tape ' + (i + 1)"
-                [options]="datums()"
-                [value]="tape.from"
-                (changed)="set(i, { from: $event })"
-              />
-            </td>
-            <td class="py-1 pr-2">
-              <fl-length-field
-                [bare]="true"
-                [label]="'Tape ' + (i + 1) + ' reads'"
-                [valueMm]="tape.readMm"
-                [text]="tape.text ?? null"
-                [leastMm]="1"
-                (changed)="last = $event"
-                (typed)="set(i, { readMm: last, text: $event })"
-              />
-            </td>
-            <td class="py-1 pr-2">
-              <fl-field
-                [of]="fields.sigmaMm"
-                [label]="'Sigma of tape ' + (i + 1)"
-                [bare]="true"
-                [value]="tape.sigmaMm"
-                (changed)="set(i, { sigmaMm: $event })"
-              />
-            </td>
-            <td class="py-1 pr-2">
-              <fl-field
-                [of]="fields.hookMm"
-                [label]="'Hook of tape ' + (i + 1)"
-                [bare]="true"
-                [value]="tape.hookMm ?? 0"
-                (changed)="set(i, { hookMm: $event })"
-              />
-            </td>
-            <td class="py-3 pr-2 text-right font-mono">{{ tape.off }}</td>
-            <td class="py-1">
-              <button
-                type="button"
-                class="btn w-11 px-0"
-                [attr.aria-label]="'Remove tape ' + (i + 1)"
-                (click)="remove(i)"
-              >
-                ×
-              </button>
-            </td>
+    <div class="mt-2 overflow-x-auto">
+      <table class="w-full text-left">
+        <caption class="sr-only">
+          Tape readings
+        </caption>
+        <thead class="text-sm text-ink-soft">
+          <tr class="max-2xl:grid max-2xl:grid-cols-[1fr_5rem_4rem_4.5rem_3rem]">
+            <th class="min-w-28 font-normal max-2xl:hidden">From</th>
+            <th class="min-w-24 font-normal">Reading</th>
+            <th class="min-w-18 font-normal">± (1σ)</th>
+            <th
+              class="min-w-16 font-normal"
+              title="Distance from the hook to the datum’s mark, added to the reading"
+            >
+              Hook
+            </th>
+            <th class="w-14 pr-2 text-right font-normal">Error</th>
+            <th class="w-12"><span class="sr-only">Remove</span></th>
           </tr>
-          @if (tape.suspect) {
-            <tr class="bg-copper-pale">
-              <td colspan="6" class="px-2 pb-2 text-sm font-bold">△ Read this tape again</td>
+        </thead>
+        <tbody>
+          @for (tape of rows(); track $index; let i = $index) {
+            <tr
+              class="align-top max-2xl:grid max-2xl:grid-cols-[1fr_5rem_4rem_4.5rem_3rem]"
+              [class.bg-copper-pale]="tape.suspect"
+              [attr.data-suspect]="tape.suspect ? '' : null"
+            >
+              <td class="py-1 pr-2 max-2xl:col-span-full">
+                <fl-select-field
+                  [field]="'tape-from-' + (i + 1)"
+                  [bare]="true"
+                  [label]="'Datum of tape ' + (i + 1)"
+                  [options]="datums()"
+                  [value]="tape.from"
+                  (changed)="set(i, { from: $event })"
+                />
+              </td>
+              <td class="py-1 pr-2">
+                <fl-length-field
+                  [bare]="true"
+                  [label]="'Tape ' + (i + 1) + ' reads'"
+                  [valueMm]="tape.readMm"
+                  [text]="tape.text ?? null"
+                  [leastMm]="1"
+                  (changed)="last = $event"
+                  (typed)="set(i, { readMm: last, text: $event })"
+                />
+              </td>
+              <td class="py-1 pr-2">
+                <fl-field
+                  [of]="fields.sigmaMm"
+                  [label]="'Sigma of tape ' + (i + 1)"
+                  [bare]="true"
+                  [value]="tape.sigmaMm"
+                  (changed)="set(i, { sigmaMm: $event })"
+                />
+              </td>
+              <td class="py-1 pr-2">
+                <fl-field
+                  [of]="fields.hookMm"
+                  [label]="'Hook of tape ' + (i + 1)"
+                  [bare]="true"
+                  [value]="tape.hookMm ?? 0"
+                  (changed)="set(i, { hookMm: $event })"
+                />
+              </td>
+              <td class="py-3 pr-2 text-right font-mono">{{ tape.off }}</td>
+              <td class="py-1">
+                <button
+                  type="button"
+                  class="btn w-11 px-0"
+                  [attr.aria-label]="'Remove tape ' + (i + 1)"
+                  (click)="remove(i)"
+                >
+                  ×
+                </button>
+              </td>
+            </tr>
+            @if (tape.suspect) {
+              <tr class="bg-copper-pale max-2xl:block">
+                <td colspan="6" class="px-2 pb-2 text-sm font-bold">△ Read this tape again</td>
+              </tr>
+            }
+          }
+          @for (from of waiting(); track from; let k = $index) {
+            <tr class="align-top max-2xl:grid max-2xl:grid-cols-[1fr_5rem_4rem_4.5rem_3rem]">
+              <td class="py-1 pr-2 max-2xl:col-span-full">
+                <fl-select-field
+                  [field]="'tape-from-' + (rows().length + k + 1)"
+                  [bare]="true"
+                  [label]="'Datum of tape ' + (rows().length + k + 1)"
+                  [options]="datums()"
+                  [value]="from"
+                  (changed)="swap(from, $event)"
+                />
+              </td>
+              <td class="py-1 pr-2" colspan="4">
+                <fl-text-input
+                  class="w-28"
+                  [bare]="true"
+                  [label]="'Tape ' + (rows().length + k + 1) + ' reads'"
+                  placeholder="not measured"
+                  shown=""
+                  [read]="reading"
+                  (taken)="$event !== null && readOff(from, $event)"
+                />
+              </td>
+              <td class="py-1">
+                <button
+                  type="button"
+                  class="btn w-11 px-0"
+                  [attr.aria-label]="'Remove tape ' + (rows().length + k + 1)"
+                  (click)="drop(from)"
+                >
+                  ×
+                </button>
+              </td>
             </tr>
           }
-        }
-        @for (from of waiting(); track from; let k = $index) {
-          <tr class="align-top">
-            <td class="py-1 pr-2">
-              <fl-select-field
-                [field]="'tape-from-' + (rows().length + k + 1)"
-                [bare]="true"
-                [label]="'Datum of tape ' + (rows().length + k + 1)"
-                [options]="datums()"
-                [value]="from"
-                (changed)="swap(from, $event)"
-              />
-            </td>
-            <td class="py-1 pr-2" colspan="4">
-              <fl-text-input
-                class="w-28"
-                [bare]="true"
-                [label]="'Tape ' + (rows().length + k + 1) + ' reads'"
-                placeholder="not measured"
-                shown=""
-                [read]="reading"
-                (taken)="$event !== null && readOff(from, $event)"
-              />
-            </td>
-            <td class="py-1">
-              <button
-                type="button"
-                class="btn w-11 px-0"
-                [attr.aria-label]="'Remove tape ' + (rows().length + k + 1)"
-                (click)="drop(from)"
-              >
-                ×
-              </button>
-            </td>
-          </tr>
-        }
-        @if (!rows().length && !waiting().length) {
-          <tr>
-            <td colspan="6" class="py-2 text-sm text-ink-soft">
-              No tapes yet. Three locate the point, a fourth shows a mistake, a fifth shows which
-              tape is wrong.
-            </td>
-          </tr>
-        }
-      </tbody>
-    </table>
+          @if (!rows().length && !waiting().length) {
+            <tr>
+              <td colspan="6" class="py-2 text-sm text-ink-soft">
+                No tapes yet. Three locate the point, a fourth shows a mistake, a fifth shows which
+                tape is wrong.
+              </td>
+            </tr>
+          }
+        </tbody>
+      </table>
+    </div>
     <div class="mt-2 flex flex-wrap items-center gap-3">
       <button type="button" class="btn" [disabled]="!datums().length" (click)="add()">
         Add tape

@@ -97,8 +97,10 @@ const LENGTHS: Readonly<
       </div>
     }
     @for (place of places(); track place.path) {
-      <div class="mt-2 grid grid-cols-[5.5rem_1fr_1fr_1fr_3rem] items-end gap-2">
-        <span class="pb-3 text-sm">{{ place.name }}</span>
+      <div
+        class="mt-2 grid grid-cols-[1fr_1fr_1fr_3rem] items-end gap-2 2xl:grid-cols-[5.5rem_1fr_1fr_1fr_3rem]"
+      >
+        <span class="col-span-full text-sm 2xl:col-span-1 2xl:pb-3">{{ place.name }}</span>
         <fl-vector-field [valueMm]="place.at" (changed)="put(place.path, $event)" />
         @if (places().length > 2 && pathMm()) {
           <button
@@ -151,8 +153,10 @@ const LENGTHS: Readonly<
           (changed)="move('lockDeg', $event)"
         />
       </div>
-      <div class="mt-2 grid grid-cols-[5.5rem_1fr_1fr_1fr_3rem] items-end gap-2">
-        <span class="pb-3 text-sm">pivot</span>
+      <div
+        class="mt-2 grid grid-cols-[1fr_1fr_1fr_3rem] items-end gap-2 2xl:grid-cols-[5.5rem_1fr_1fr_1fr_3rem]"
+      >
+        <span class="col-span-full text-sm 2xl:col-span-1 2xl:pb-3">pivot</span>
         <fl-vector-field [valueMm]="travel.aboutMm" (changed)="move('aboutMm', $event)" />
       </div>
     }

@@ -241,7 +241,7 @@ export class CurvePage {
     this.fresh().length ? this.fresh() : (this.kept().at(-1)?.points ?? []),
   );
   private readonly fit = computed(() =>
-    judgeCurve({ ...this.pedal(), sigmaMm: 0.3, points: this.points() }),
+    judgeCurve({ ...this.pedal(), sigmaMm: 0.3, points: this.points() }, this.store.quantities()),
   );
   private readonly costs = computed(() => {
     const fit = this.fit();
@@ -249,9 +249,10 @@ export class CurvePage {
   });
   protected readonly said = computed(() => {
     const [fit, costs, circuit] = [this.fit(), this.costs(), this.circuit()];
-    if (!fit || !costs || !circuit) return tooFew(this.points().length);
+    const shown = { quantities: this.store.quantities(), units: this.store.units() };
+    if (!fit || !costs || !circuit) return tooFew(this.points().length, shown);
     const planned = circuit.axle ? this.store.plan().sizing?.airMl[circuit.axle] : undefined;
-    return curveWords(fit, costs, circuit.name, planned);
+    return curveWords(fit, costs, circuit.name, planned, shown);
   });
   protected readonly isFirm = computed(() => this.fit()?.verdict === 'firm');
   protected readonly lines = computed(() => curveLines(this.points(), this.fit(), this.pedal()));

@@ -1,3 +1,4 @@
+import { quantitiesIn, shownUnits } from '@firm-line/core/lib/units';
 import { judgeCurve } from '@firm-line/core/stations/prove';
 import { costsAtStop, curveLines, curveWords, tooFew } from './curve-words';
 
@@ -12,6 +13,9 @@ const readings = (airMl: number) =>
   }));
 const fitOf = (airMl: number) => judgeCurve({ ...PEDAL, sigmaMm: 0.2, points: readings(airMl) })!;
 
+const METRIC = { quantities: quantitiesIn(shownUnits('metric')), units: 'metric' } as const;
+const INCHES = { quantities: quantitiesIn(shownUnits('inch')), units: 'inch' } as const;
+
 describe('what a curve says', () => {
   it('what each cause costs at 7 MPa, beside what the readings were made of', () => {
     const costs = costsAtStop(fitOf(3), PEDAL);
@@ -23,17 +27,20 @@ describe('what a curve says', () => {
   it('names the air and the circuit, and compares the air with what Size assumes', () => {
     const fit = fitOf(3);
     const words = (plannedMl?: number) =>
-      curveWords(fit, costsAtStop(fit, PEDAL), 'Front brakes', plannedMl);
-    expect(words().title).toBe('Air: 3.0 mL left in front brakes');
+      curveWords(fit, costsAtStop(fit, PEDAL), 'Front brakes', plannedMl, METRIC);
+    expect(words().title).toBe('Air: 3 mL left in front brakes');
     expect(words().detail).toMatch(
-      /adds 46 mm of pedal travel at 7 MPa, flex 21, free play 10 ± 1/,
+      /adds 46 mm of pedal travel at 7 MPa, flex 21 mm, free play 10 mm ± 1 mm/,
     );
     expect(words().detail).not.toMatch(/Size/);
-    expect(words(3).detail).toMatch(/Size assumes 3.0 mL\.$/);
-    expect(words(1).detail).toMatch(/Size assumes 1.0 mL: the difference is air\.$/);
+    expect(words(3).detail).toMatch(/Size assumes 3 mL\.$/);
+    expect(words(1).detail).toMatch(/Size assumes 1 mL: the difference is air\.$/);
+    // 45.7 mm are 1.80 in, 1 13/16 to the nearest 32nd; 7 MPa are 1015 psi, said to the hundred (NIST SP 811).
+    const inches = curveWords(fit, costsAtStop(fit, PEDAL), 'Front brakes', undefined, INCHES);
+    expect(inches.detail).toMatch(/adds 1 13\/16 in of pedal travel at 1000 psi/);
   });
   it('says how many readings it has while there are too few', () => {
-    expect(tooFew(2).title).toBe('2 of 4 readings');
+    expect(tooFew(2, METRIC).title).toBe('2 of 4 readings');
     expect(judgeCurve({ ...PEDAL, sigmaMm: 0.2, points: readings(3).slice(0, 2) })).toBeNull();
   });
   it('draws the readings alone, then what takes the pedal one over the other up to them', () => {

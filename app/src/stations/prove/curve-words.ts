@@ -1,4 +1,9 @@
-import { ATMOSPHERE_MPA } from '@firm-line/core/lib/units';
+import {
+  ATMOSPHERE_MPA,
+  formatLengthUnit,
+  type Quantities,
+  type UnitSystem,
+} from '@firm-line/core/lib/units';
 import type { judgeCurve } from '@firm-line/core/stations/prove';
 import type { PedalPoint } from '@firm-line/core/plan';
 import type { ChartLine } from '../../kit/line-chart';
@@ -23,14 +28,18 @@ export const costsAtStop = (fit: CurveFit, pedal: Pedal) => ({
   play: Math.max(0, fit.t0Mm),
 });
 
+/** The words for figures in the units that are shown. */
+interface ShownWords {
+  readonly quantities: Quantities;
+  readonly units: UnitSystem;
+}
 interface Said {
   readonly title: string;
   readonly detail: string;
 }
-export const tooFew = (readings: number): Said => ({
+export const tooFew = (readings: number, { quantities: { pressure } }: ShownWords): Said => ({
   title: `${readings} of 4 readings`,
-  detail:
-    'Take at least four readings at three pressures. Readings under 0.4 MPa tell air from flex.',
+  detail: `Take at least four readings at three pressures. Readings under ${pressure(0.4)} tell air from flex.`,
 });
 
 const VERDICTS = {
@@ -46,24 +55,25 @@ export function curveWords(
   costs: ReturnType<typeof costsAtStop>,
   circuit: string,
   plannedMl: number | undefined,
+  { quantities: { pressure, volume }, units }: ShownWords,
 ): Said {
-  const air = `${airMl.toFixed(1)} mL of air, ± ${(2 * sigma.airMl).toFixed(1)}`;
+  const length = (mm: number): string => formatLengthUnit(mm, units);
+  const air = `${volume(airMl, 1)} of air, ± ${volume(2 * sigma.airMl, 1)}`;
   const title =
     verdict === 'air'
-      ? `Air: ${airMl.toFixed(1)} mL left in ${circuit.toLowerCase()}`
+      ? `Air: ${volume(airMl, 1)} left in ${circuit.toLowerCase()}`
       : VERDICTS[verdict];
   if (verdict === 'cannot-tell') return { title, detail: `${missing ?? ''} (${air}.)` };
   const differs =
     plannedMl !== undefined && Math.abs(airMl - plannedMl) > 2 * sigma.airMl + 0.5
       ? ': the difference is air'
       : '';
-  const beside =
-    plannedMl === undefined ? '' : ` Size assumes ${plannedMl.toFixed(1)} mL${differs}.`;
-  const flex = `flex ${costs.flex.toFixed(0)}`;
-  const play = `free play ${costs.play.toFixed(0)} ± ${(2 * sigma.t0Mm).toFixed(0)}`;
+  const beside = plannedMl === undefined ? '' : ` Size assumes ${volume(plannedMl, 1)}${differs}.`;
+  const flex = `flex ${length(costs.flex)}`;
+  const play = `free play ${length(costs.play)} ± ${length(2 * sigma.t0Mm)}`;
   return {
     title,
-    detail: `${air}; adds ${costs.air.toFixed(0)} mm of pedal travel at ${HARD_MPA} MPa, ${flex}, ${play}.${beside}`,
+    detail: `${air}; adds ${length(costs.air)} of pedal travel at ${pressure(HARD_MPA, 0)}, ${flex}, ${play}.${beside}`,
   };
 }
 

@@ -58,7 +58,10 @@ export class HoldForm {
       .holds.filter(({ circuitId }) => circuitId === this.circuitId())
       .toReversed()
       .map((one) => {
-        const { verdict, words } = judgeHold({ ...one, wantedMPa: this.wantedMPa() });
+        const { verdict, words } = judgeHold(
+          { ...one, wantedMPa: this.wantedMPa() },
+          this.quantities(),
+        );
         return {
           ...one,
           words: `${verdict === 'held' ? '✓' : verdict === 'cannot-tell' ? '▲ Cannot tell.' : '✗'} ${words}`,

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { PEDAL_FELT, neededField, ENGINE, type PedalReading } from '@firm-line/core/plan';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { CheckField } from '../../kit/fields/check-field';
 import { Toggle } from '../../kit/toggle';
 import { FiguresForm } from './figures-form';
@@ -64,7 +65,7 @@ import { PlanStore } from '../../session/plan-store';
                   {{ one.vehicle === 'this' ? 'this vehicle' : 'reference vehicle' }}
                 </td>
                 <td class="pr-3">{{ one.engine }}{{ one.hot ? ', hot' : ', cold' }}</td>
-                <td class="pr-3 text-right font-mono">{{ one.travelMm }} mm</td>
+                <td class="pr-3 text-right font-mono">{{ length(one.travelMm) }}</td>
                 <td class="pr-3 text-right font-mono">
                   {{ one.forceN === null ? '–' : quantities().force(one.forceN, 1) }}
                 </td>
@@ -87,7 +88,11 @@ import { PlanStore } from '../../session/plan-store';
   `,
 })
 export class PedalForm {
-  protected readonly quantities = inject(PlanStore).quantities;
+  private readonly store = inject(PlanStore);
+  protected readonly quantities = this.store.quantities;
+  protected length(mm: number): string {
+    return formatLengthUnit(mm, this.store.units(), 1);
+  }
   private readonly sheet = inject(ProveFacade);
   protected readonly vehicles = [
     { value: 'this', name: 'This vehicle' },

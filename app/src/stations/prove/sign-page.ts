@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import {
   exceptionsOf,
   ITEM_KINDS,
@@ -35,7 +36,7 @@ const GROUPS: readonly { title: string; kinds: readonly SignoffItem['kind'][] }[
 /** What stands in the way of signing, the signature, and the pack for whoever signs. */
 @Component({
   selector: 'fl-sign-page',
-  imports: [Disclosure, FollowUpList, PackPanel, SignItem, TextField, Toggle],
+  imports: [Disclosure, FollowUpList, PackPanel, RouterLink, SignItem, TextField, Toggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block' },
   template: `
@@ -113,6 +114,11 @@ const GROUPS: readonly { title: string; kinds: readonly SignoffItem['kind'][] }[
             @if (!signed.stands) {
               <p>This signature is no longer valid. {{ signed.why }}</p>
             }
+            @if (signed.sign.revisionId; as id) {
+              <a class="link" [routerLink]="['/plan', id, 'prove', 'sign']" data-test="revision">
+                Open the signed copy
+              </a>
+            }
           </div>
           @if (signed.sign.exceptions.length) {
             <fl-disclosure [summary]="'Exceptions: ' + signed.sign.exceptions.length">
@@ -127,7 +133,8 @@ const GROUPS: readonly { title: string; kinds: readonly SignoffItem['kind'][] }[
         <fl-toggle label="Use" [options]="scopes" [value]="scope()" (changed)="scope.set($event)" />
         <p class="text-sm text-ink-soft">
           Signing covers the plan, the work record, every test and every accepted caution as they
-          are now. Any change to them voids it. Planned follow-up checks do not.
+          are now. Any change to them voids it. Planned follow-up checks do not. A copy of the plan
+          as signed is saved beside it.
         </p>
         <fl-toggle
           label="Signed as"
@@ -217,15 +224,17 @@ export class SignPage {
       isOpen ? [...titles, title] : titles.filter((one) => one !== title),
     );
   }
-  protected sign(): void {
+  /** Signs, then saves the plan as it was signed under a name of its own. */
+  protected async sign(): Promise<void> {
     const result = this.result();
     if (!result || !this.may().may) return;
     const view = this.sheet.view();
+    const at = new Date().toISOString();
     this.sheet.apply({
       edit: 'sign',
       with: {
         signature: {
-          at: new Date().toISOString(),
+          at,
           by: this.by().trim(),
           as: this.role(),
           scope: this.scope(),
@@ -235,5 +244,8 @@ export class SignPage {
         },
       },
     });
+    const { name } = this.store.plan();
+    const revisionId = await this.store.saveCopy(`${name}, signed ${at.slice(0, 10)}`);
+    if (revisionId) this.sheet.apply({ edit: 'keepRevision', with: { at, revisionId } });
   }
 }

@@ -64,7 +64,7 @@ import { ProveFacade } from './prove-facade';
             label="Distance by run, before and after"
             [lines]="lines()"
             xName="run"
-            yName="meters"
+            yName="distance, m"
           />
         }
         @if (rough()) {

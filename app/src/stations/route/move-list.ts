@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { figure } from '@firm-line/core/lib/faults';
 import { movesOf, type LineView } from '@firm-line/core/plan';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { formatMove, parseMove } from '@firm-line/core/lib/units/move';
 import { SnagRow } from '../../pieces/snag-row';
 import { PlanStore } from '../../session/plan-store';
@@ -117,7 +118,7 @@ export class MoveList {
     if (a.fixed.guess || b.fixed.guess)
       return 'One end is an estimate, so no figure of this line is final.';
     const worst = 2 * Math.max(...a.fixed.sigmaMm, ...b.fixed.sigmaMm);
-    return `Both ends measured, to ±${figure(worst)} mm.`;
+    return `Both ends measured, to ±${formatLengthUnit(worst, this.store.units(), 1)}.`;
   });
 
   private portName(end: 'a' | 'b'): string {

@@ -31,6 +31,7 @@ export function roadChain(
   { input, size, usableZ }: LoadView,
   { combination: valve }: Sizing,
   shown: ShownUnits = shownUnits('metric'),
+  units: UnitSystem = 'metric',
 ): Step[] {
   const { force, pressure, strong } = wordsIn(shown);
   const lever = input.pedal.forceN * input.pedal.ratio * input.pedal.efficiency;
@@ -40,7 +41,7 @@ export function roadChain(
     {
       name: 'Foot',
       value: force(input.pedal.forceN),
-      note: `${figure(size.travelMm.total, 0)} mm of pedal`,
+      note: `${formatLengthUnit(size.travelMm.total, units)} of pedal`,
     },
     { name: 'Lever', value: strong(lever), note: `${figure(input.pedal.ratio, 2)} to 1` },
     {
@@ -51,7 +52,7 @@ export function roadChain(
     {
       name: 'Master',
       value: pressure(size.pressureMPa.front),
-      note: `${figure(size.strokeMm, 1)} mm of stroke`,
+      note: `${formatLengthUnit(size.strokeMm, units, 1)} of stroke`,
     },
     {
       name: 'Rear valve',
@@ -125,7 +126,7 @@ const singleChain = ({ plan, works }: PlanView, index: number, units: UnitSystem
     {
       name: 'Master',
       value: pressure(at.pressureMPa),
-      note: `${figure(at.strokeMm, 1)} of ${figure(sheet.strokeMm, 1)} mm of stroke${at.bottoms ? ': runs out of stroke' : ''}`,
+      note: `${formatLengthUnit(at.strokeMm, units, 1)} of ${formatLengthUnit(sheet.strokeMm, units, 1)} of stroke${at.bottoms ? ': runs out of stroke' : ''}`,
     },
     {
       name: 'Wheel',

@@ -100,7 +100,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
                 <tr>
                   <th class="font-normal">Brakes</th>
                   <th class="text-right font-normal">z</th>
-                  <th class="text-right font-normal">meters</th>
+                  <th class="text-right font-normal">distance</th>
                   <th class="text-right font-normal">limit</th>
                   <th class="pl-4 font-normal">pedal</th>
                 </tr>
@@ -110,7 +110,7 @@ const NO_LIMITS: Partial<Record<Category, string>> = {
                   <tr class="border-t border-rule">
                     <td class="py-1">{{ row.name }}</td>
                     <td class="text-right font-mono">{{ row.z }}</td>
-                    <td class="text-right font-mono">{{ row.meters }}</td>
+                    <td class="text-right font-mono">{{ row.distance }}</td>
                     <td class="text-right font-mono">{{ row.limit }}</td>
                     <td class="pl-4">{{ row.pedal }}</td>
                   </tr>
@@ -164,7 +164,7 @@ export class RoadPage {
   );
 
   protected readonly chain = computed(() =>
-    roadChain(this.now()!, this.sizing()!, this.store.shownUnits()),
+    roadChain(this.now()!, this.sizing()!, this.store.shownUnits(), this.store.units()),
   );
   protected readonly travelWords = computed(() => {
     const { size, input } = this.now()!;
@@ -225,28 +225,29 @@ export class RoadPage {
   });
   protected readonly stops = computed(() => {
     const { usableZ, stopM, limits, fromKmh, failed, reserve, size, input } = this.now()!;
-    const meters = (m: number): string => (Number.isFinite(m) ? figure(m, 0) : '–');
+    const distance = (m: number): string =>
+      Number.isFinite(m) ? this.quantities().distance(m, 0) : '–';
     const failedRow = (left: Failure) => {
       const speed = limits?.residual.fromKmh ?? fromKmh;
       return {
         name: `${left.failed} failed, ${this.quantities().force(left.footN)}${speed === fromKmh ? '' : `, from ${this.quantities().speed(speed)}`}`,
         z: `${figure(left.z, 2)}${left.locks ? ', at its grip' : ''}`,
-        meters: meters(stoppingM(speed, left.z, limits?.buildUpS)),
-        limit: limits ? meters(limits.residual.mostM(speed)) : '–',
+        distance: distance(stoppingM(speed, left.z, limits?.buildUpS)),
+        limit: limits ? distance(limits.residual.mostM(speed)) : '–',
         pedal: left.strokesOut
           ? 'runs out of stroke'
           : left.travelMm === 0
             ? '–'
-            : `${figure(left.travelMm, 0)} mm`,
+            : formatLengthUnit(left.travelMm, this.store.units()),
       };
     };
     return [
       {
         name: 'Whole',
         z: figure(usableZ, 2),
-        meters: meters(stopM),
-        limit: limits ? meters(limits.wholeM(fromKmh)) : '–',
-        pedal: `${figure(size.travelMm.total, 0)} mm of ${figure(input.pedal.strokeMm, 0)}`,
+        distance: distance(stopM),
+        limit: limits ? distance(limits.wholeM(fromKmh)) : '–',
+        pedal: `${formatLengthUnit(size.travelMm.total, this.store.units())} of ${formatLengthUnit(input.pedal.strokeMm, this.store.units())}`,
       },
       ...failed.map(failedRow),
       ...(reserve
@@ -254,10 +255,10 @@ export class RoadPage {
             {
               name: `Fifth stop without the booster’s supply${limits ? `, ${this.quantities().force(limits.residual.footMostN)}` : ''}`,
               z: figure(reserve.fifthZ, 2),
-              meters: meters(
+              distance: distance(
                 stoppingM(limits?.residual.fromKmh ?? fromKmh, reserve.fifthZ, limits?.buildUpS),
               ),
-              limit: limits ? meters(limits.residual.mostM(limits.residual.fromKmh)) : '–',
+              limit: limits ? distance(limits.residual.mostM(limits.residual.fromKmh)) : '–',
               pedal: `${reserve.stops} in full`,
             },
           ]

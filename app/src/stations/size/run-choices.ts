@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { figure } from '@firm-line/core/lib/faults';
 import { runChoices, viewPlan } from '@firm-line/core/plan/results';
 import { formatLengthUnit } from '@firm-line/core/lib/units';
 import { SelectField } from '../../kit/fields/select-field';
@@ -87,7 +86,8 @@ export class RunChoices {
     if (!line) return [];
     return runChoices(viewPlan(this.store.plan()), line).map((choice) => ({
       ...choice,
-      pedal: choice.pedalMm === null ? '–' : `${figure(choice.pedalMm, 2)} mm`,
+      pedal:
+        choice.pedalMm === null ? '–' : formatLengthUnit(choice.pedalMm, this.store.units(), 2),
       price: (choice.costMinor / 100).toFixed(2),
     }));
   });

@@ -35,7 +35,7 @@ describe('the picture of a sheet says what its figures say', () => {
     const picture = drawn('clutch', plan);
     expect(over(picture, 'bearing', deadMm * pedal.ratio)).toBe(0);
     expect(over(picture, 'bearing', pedal.strokeMm)).toBeCloseTo(at.bearingStrokeMm, 9);
-    const [, frees] = /releases at (\d+) of/.exec(picture.words)!;
+    const [, frees] = /releases at (\d+) mm of/.exec(picture.words)!;
     expect(Math.abs(over(picture, 'bearing', Number(frees)) - releaseMm)).toBeLessThan(0.15);
   });
   test('a clutch that does not free says so', () => {

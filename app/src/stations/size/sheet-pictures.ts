@@ -1,3 +1,4 @@
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import {
   boreArea,
   forcePerMPa,
@@ -55,6 +56,7 @@ function trailerPicture({ plan: { trailer } }: PlanView): SheetPicture {
 
 /** Bearing travel against pedal travel, with where it frees and how far it may go. */
 function clutchPicture({ plan, works }: PlanView): SheetPicture {
+  const { units } = plan;
   const { pedal, strokeMm, deadMm, releaseMm, mostMm } = plan.clutch!;
   const far = works.clutch!.bearingStrokeMm;
   // What the lines take is taken before the bearing moves; the rest goes in proportion to the master.
@@ -85,7 +87,7 @@ function clutchPicture({ plan, works }: PlanView): SheetPicture {
     words:
       frees === null
         ? 'The clutch does not release within the pedal travel.'
-        : `The clutch releases at ${frees.toFixed(0)} of ${pedal.strokeMm.toFixed(0)} mm of pedal.`,
+        : `The clutch releases at ${formatLengthUnit(frees, units)} of ${formatLengthUnit(pedal.strokeMm, units)} of pedal.`,
   };
 }
 

@@ -16,7 +16,10 @@ export const makingJobs = {
   order: (input: OrderInput): BendOrder => bendOrder(input),
   /** How what is still to be cut comes out of the stock, by tube. */
   cuts: (plan: Plan): CutPlan[] =>
-    cutPlans(layPlan(plan).lines, plan.making, () => performance.now()),
+    cutPlans(layPlan(plan).lines, plan.making, {
+      units: plan.units,
+      nowMs: () => performance.now(),
+    }),
   /** What is best done in a session. */
   session: ({
     tasks: open,

@@ -12,7 +12,9 @@ export {
 } from './length.ts';
 export { ML_PER_US_FL_OZ, formatVolume } from './volume.ts';
 export {
+  METRIC_QUANTITIES,
   quantitiesIn,
+  quantitiesOf,
   shownFigure,
   shownUnitOf,
   shownUnits,

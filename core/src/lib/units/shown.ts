@@ -72,3 +72,11 @@ export const quantitiesIn = (shown: ShownUnits): Quantities =>
       ];
     }),
   ) as unknown as Quantities;
+
+/** The words of the metric preset. */
+export const METRIC_QUANTITIES: Quantities = quantitiesIn(PRESETS.metric);
+/** The words for every kind in the units that a plan shows. */
+export const quantitiesOf = (plan: {
+  readonly units: UnitSystem;
+  readonly ownUnits?: Partial<ShownUnits>;
+}): Quantities => quantitiesIn(shownUnits(plan.units, plan.ownUnits));

@@ -96,10 +96,11 @@ describe('air in one pipe', () => {
         const over = pipe.settle(dir) + pipe.settle(dir === 1 ? -1 : 1);
         expect(pipe.airMl + over).toBeCloseTo(before, 9);
         expect(pipe.airMl).toBeLessThanOrEqual(pipe.ml + 1e-9);
+        // Settling leaves what is 1e-9 mL out of place; rounding comes on top.
         pipe.slugs.forEach(({ at, ml }, i) => {
           const last = pipe.slugs[i - 1];
-          expect(at).toBeGreaterThanOrEqual((last ? last.at + last.ml : 0) - 1e-9);
-          expect(at + ml).toBeLessThanOrEqual(pipe.ml + 1e-9);
+          expect(at).toBeGreaterThanOrEqual((last ? last.at + last.ml : 0) - 2e-9);
+          expect(at + ml).toBeLessThanOrEqual(pipe.ml + 2e-9);
         });
       }),
       { numRuns: cases(100, 3000) },

@@ -1,4 +1,4 @@
-import { ATMOSPHERE_MPA } from '../../lib/units/index.ts';
+import { ATMOSPHERE_MPA, METRIC_QUANTITIES, type Quantities } from '../../lib/units/index.ts';
 import { InputError } from '../../lib/faults/index.ts';
 import { boreArea } from './types.ts';
 
@@ -74,9 +74,13 @@ function fit(
 /**
  * Is a soft pedal air, flex or free play? Travel read at several pressures, fitted as
  * t0 + c·p + a·(1 − pa/(pa + p)). Throws InputError with fewer than four points or three pressures.
+ * What is missing is said with pressures in the units of `quantities`, metric unless given.
  * Source: isothermal air and linear flex; ordinary least squares.
  */
-export function diagnose({ ratio, boreMm, travelSigmaMm = 0, points }: DiagnoseInput): Diagnosis {
+export function diagnose(
+  { ratio, boreMm, travelSigmaMm = 0, points }: DiagnoseInput,
+  { pressure }: Pick<Quantities, 'pressure'> = METRIC_QUANTITIES,
+): Diagnosis {
   if (points.length < 4)
     throw new InputError('points', `At least four readings needed; there are ${points.length}.`);
   const pressures = new Set(points.map((p) => p.pressureMPa));
@@ -114,8 +118,8 @@ export function diagnose({ ratio, boreMm, travelSigmaMm = 0, points }: DiagnoseI
     const low = Math.min(...pressures);
     const missing =
       low > 0.4
-        ? `Take another reading under 0.4 MPa. The lowest is ${low} MPa, and air only shows below that.`
-        : 'Take more readings at 0.05 to 0.4 MPa and near 7 MPa. These scatter too much to tell air from flex.';
+        ? `Take another reading under ${pressure(0.4, 2)}. The lowest is ${pressure(low, 2)}, and air only shows below that.`
+        : `Take more readings at ${pressure(0.05, 2)} to ${pressure(0.4, 2)} and near ${pressure(HARD_MPA)}. These scatter too much to tell air from flex.`;
     return { ...fitted, verdict: 'cannot-tell', missing };
   }
   if (costs.flex + costs.air < LIMITS.firmMm)

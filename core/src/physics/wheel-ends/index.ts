@@ -22,6 +22,7 @@ export {
   type StackBolt,
 } from './shims.ts';
 export {
+  NUT_SEATS,
   threadLeft,
   THREAD_IN_DIAMETERS,
   wheelOver,

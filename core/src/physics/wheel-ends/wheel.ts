@@ -18,7 +18,10 @@ export interface Studs {
   readonly lengthMm: number;
   /** Of the wheel where the nut sits. */
   readonly flangeMm: number;
+  /** How the nut sits in the wheel. */
+  readonly seat?: (typeof NUT_SEATS)[number];
 }
+export const NUT_SEATS = ['cone', 'ball', 'flat'] as const;
 
 /** Air between a caliper and a wheel. Common practice: the maker's sheet may ask for more. */
 export const WHEEL_GAP_MM = 3;

@@ -66,6 +66,7 @@ function calls(plan: Plan): EditCall[] {
         signature: { at, by: 'AB', as: 'builder', scope: 'move', rests: 'abc', exceptions: [] },
       },
     },
+    { edit: 'keepRevision', with: { at, revisionId: 'plan-signed' } },
     {
       edit: 'acceptCaution',
       with: { accepted: { key: 'snag:k', figures: 'abc', by: 'AB', at, reason: 'Seen' } },
@@ -166,6 +167,7 @@ function calls(plan: Plan): EditCall[] {
     { edit: 'changeClipSettings', with: { patch: plan.clipSettings } },
     { edit: 'changeBench', with: { patch: plan.bench } },
     { edit: 'changeBleeding', with: { patch: plan.bleeding } },
+    { edit: 'chooseFluid', with: { parts: ['master'], fluidId: 'dot-5.1' } },
     { edit: 'equalizeHoseLengths', with: { ids: [], orderMm: 300 } },
     { edit: 'setSheet', with: { sheet: 'clutch', to: typicalClutch() } },
     { edit: 'setSheet', with: { sheet: 'trailer', to: typicalTrailer() } },

@@ -23,6 +23,14 @@ export const PROVE_EDITS = {
     withProving(plan, { bedding: [...plan.proving.bedding, entry] }),
   sign: (plan: Plan, { signature }: { readonly signature: SignOff }): Plan =>
     withProving(plan, { signed: [...plan.proving.signed, signature], drivenKm: 0 }),
+  /** Which plan keeps the revision that was signed at that time. */
+  keepRevision: (
+    plan: Plan,
+    { at, revisionId }: { readonly at: string; readonly revisionId: string },
+  ): Plan =>
+    withProving(plan, {
+      signed: plan.proving.signed.map((one) => (one.at === at ? { ...one, revisionId } : one)),
+    }),
   /** Takes a caution on by name; the same one again takes the place of the first. */
   acceptCaution: (plan: Plan, { accepted }: { readonly accepted: AcceptedCaution }): Plan =>
     withProving(plan, { accepted: [...without(plan.proving.accepted, accepted.key), accepted] }),

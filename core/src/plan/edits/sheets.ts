@@ -1,6 +1,7 @@
 import { InputError } from '../../lib/faults/index.ts';
 import {
   figureAt,
+  freshFluid,
   withAt,
   withFigure,
   type Bench,
@@ -34,6 +35,22 @@ export const SHEET_EDITS = {
   changeBleeding: (plan: Plan, { patch }: { patch: Partial<Bleeding> }): Plan => ({
     ...plan,
     bleeding: { ...plan.bleeding, ...patch },
+  }),
+  /** One fluid for several reservoirs; what else was recorded of them stays. */
+  chooseFluid: (
+    plan: Plan,
+    { parts, fluidId }: { parts: readonly string[]; fluidId: string },
+  ): Plan => ({
+    ...plan,
+    filling: {
+      ...plan.filling,
+      fluids: [
+        ...plan.filling.fluids.map((one) => (parts.includes(one.part) ? { ...one, fluidId } : one)),
+        ...parts
+          .filter((id) => !plan.filling.fluids.some(({ part }) => part === id))
+          .map((id) => freshFluid(id, fluidId)),
+      ],
+    },
   }),
   /** One ordered length for several hoses. */
   equalizeHoseLengths: (

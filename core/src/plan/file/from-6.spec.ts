@@ -4,13 +4,33 @@ import { readPlan } from '../file/index.ts';
 import { richPlan } from '../../testing/rich-plan.ts';
 
 /** A plan as version 6 wrote it. */
-const asVersion6 = ({ wheelEnds, clipSettings, ...plan }: Plan): Record<string, unknown> => ({
+const asVersion6 = ({
+  wheelEnds,
+  clipSettings,
+  bleeding,
+  ...plan
+}: Plan): Record<string, unknown> => ({
   ...(JSON.parse(JSON.stringify(plan)) as object),
-  corners: JSON.parse(JSON.stringify(wheelEnds)),
+  bleeding: { ...bleeding, fluidId: 'dot-4' },
+  corners: {
+    ...(JSON.parse(JSON.stringify(wheelEnds)) as object),
+    calipers: wheelEnds.calipers.map(({ clears, ...fit }) => ({
+      ...fit,
+      clear: clears.discShield,
+    })),
+  },
   holding: clipSettings,
   version: 6,
 });
-const rich = richPlan();
+const whole = richPlan();
+/** Signatures of that time had no digests of sections. */
+const rich: Plan = {
+  ...whole,
+  proving: {
+    ...whole.proving,
+    signed: whole.proving.signed.map(({ sections: _, ...sign }) => sign),
+  },
+};
 
 describe('a plan of version 6', () => {
   test('is read with all that it held', () => {
@@ -50,7 +70,8 @@ describe('a plan of version 6', () => {
       ),
     );
     expect(plan.floor.done.map(({ by }) => by)).toEqual(['later']);
-    expect(plan.filling.fluids).toEqual([fluid]);
+    expect(plan.filling.fluids[0]).toEqual(fluid);
+    expect(plan.filling.fluids.some(({ part }) => part === 'gone')).toBe(false);
   });
   test('what is no section is handed on for the reader to refuse', () => {
     expect(from6({ floor: 7, holding: 1 })).toMatchObject({

@@ -6,7 +6,6 @@ export interface Bleeding {
   /** Bleeder ports in the order of the maker's sheet. */
   readonly listed: readonly string[];
   readonly purge: number;
-  readonly fluidId: string;
 }
 export const BLEEDING = record<Bleeding>()({
   school: told(
@@ -19,11 +18,9 @@ export const BLEEDING = record<Bleeding>()({
   ),
   listed: told('Maker’s order', once(ref('port'), 5000)),
   purge: told('Flush volume, × line volume', number(0, 1000), { usual: [1, 20] }),
-  fluidId: told('Fluid', ref('fluid')),
 });
 export const DEFAULT_BLEEDING: Bleeding = {
   school: 'farthest-first',
   listed: [],
   purge: 3,
-  fluidId: 'dot-4',
 };

@@ -7,6 +7,7 @@ import {
   nullable,
   number,
   oneOf,
+  optional,
   record,
   text,
   day,
@@ -30,6 +31,8 @@ export interface Order {
   readonly state: OrderState;
   /** At hand before anything is bought. */
   readonly have: number;
+  /** How many were ordered or bought, so that what they cost stays once they have come. */
+  readonly bought?: number;
   readonly from: string;
   readonly on: string | null;
   readonly due: string | null;
@@ -45,13 +48,16 @@ export interface OwnItem {
 }
 const KIT_ASK_NAMES = {
   boltSpreadMm: 'Bolt spread of the caliper',
+  flangeSpreadMm: 'Bolt spread of the axle flange',
+  bearingBoreMm: 'Bore for the axle bearing',
   centreBoreMm: 'Center bore of the disc',
   studThread: 'Stud thread',
   studHand: 'Hand of the studs',
   wheelInsideMm: 'Wheel’s inside, across',
+  shockSide: 'Shock, ahead of or behind the axle',
   shockRoomMm: 'Room at the shock',
   shaftRoomMm: 'Room to draw an axle shaft',
-  hoseThread: 'Thread of the hose end',
+  hoseThread: 'Thread of the hose end or banjo bolt',
   banjoMm: 'Length of the banjo bolt',
 } as const;
 export type KitAsk = keyof typeof KIT_ASK_NAMES;
@@ -98,6 +104,7 @@ export const ORDER = record<Order>()(
       }),
     ),
     have: told('At hand', number(0, 1e6)),
+    bought: told('Bought', optional(number(0, 1e6))),
     from: told('From', text),
     on: told('Ordered', nullable(day)),
     due: told('Due', nullable(day)),

@@ -20,6 +20,7 @@ import {
   day,
   told,
 } from './field.ts';
+import type { Part } from './part.ts';
 
 /** How fluid is pushed or drawn through. */
 export const FILL_METHODS = [...WAYS_TO_BLEED, 'actuator'] as const;
@@ -46,6 +47,12 @@ export interface ReservoirFluid {
   readonly batch: string;
   /** Where the choice comes from: sheet, cap, plate. */
   readonly source: string;
+  /** What each source names; where two differ, the choice needs a reason. */
+  readonly capId?: string | null;
+  readonly plateId?: string | null;
+  readonly sheetId?: string | null;
+  /** Why this fluid, where its sources differ. */
+  readonly why?: string;
   readonly openedOn: string | null;
   readonly filledOn: string | null;
   readonly nextOn: string | null;
@@ -141,8 +148,10 @@ export const NO_FILLING: Filling = {
   runs: [],
 };
 
+/** What a reservoir is filled with until somebody says what. */
+export const USUAL_FLUID_ID = 'dot-4';
 /** The fluid of a reservoir of which nothing was said but which it is. */
-export const freshFluid = (part: string, fluidId: string): ReservoirFluid => ({
+export const freshFluid = (part: string, fluidId: string = USUAL_FLUID_ID): ReservoirFluid => ({
   part,
   fluidId,
   batch: '',
@@ -157,16 +166,23 @@ export const freshFluid = (part: string, fluidId: string): ReservoirFluid => ({
   flushed: false,
   named: false,
 });
-/** The fluid that goes into what these parts hold: that of the reservoir among them, else the plan's. */
+/** The fluid that goes into what these parts hold: that of the first reservoir among them of which it is known. */
 export const fluidFor = (
-  {
-    filling,
-    bleeding,
-  }: { readonly filling: Filling; readonly bleeding: { readonly fluidId: string } },
+  { filling }: { readonly filling: Filling },
   parts: readonly { readonly id: string }[],
 ): string =>
-  filling.fluids.find(({ part }) => parts.some(({ id }) => id === part))?.fluidId ??
-  bleeding.fluidId;
+  filling.fluids.find(({ part }) => parts.some(({ id }) => id === part))?.fluidId ?? USUAL_FLUID_ID;
+/** Parts that fluid is poured into: reservoirs, and masters and actuators with one of their own. */
+export const reservoirParts = (parts: readonly Part[]): Part[] =>
+  parts.filter(
+    ({ kind, ports }) =>
+      kind === 'reservoir' ||
+      kind === 'actuator' ||
+      (kind === 'master' && !ports.some(({ role }) => role === 'feed')),
+  );
+/** What is known of the fluid in a reservoir. */
+export const fluidIn = ({ filling }: { readonly filling: Filling }, part: string): ReservoirFluid =>
+  filling.fluids.find((one) => one.part === part) ?? freshFluid(part);
 
 const ml = number(0, 100_000);
 export const FLUID_IN = record<ReservoirFluid>()(
@@ -175,6 +191,10 @@ export const FLUID_IN = record<ReservoirFluid>()(
     fluidId: told('Fluid', ref('fluid')),
     batch: told('Batch on the bottle', text),
     source: told('Source', text),
+    capId: told('The cap says', optional(nullable(ref('fluid'))), { none: 'nothing' }),
+    plateId: told('The plate says', optional(nullable(ref('fluid'))), { none: 'nothing' }),
+    sheetId: told('The sheet says', optional(nullable(ref('fluid'))), { none: 'nothing' }),
+    why: told('Why this fluid, where sources differ', optional(text)),
     openedOn: told('Bottle opened', nullable(day)),
     filledOn: told('Filled', nullable(day)),
     nextOn: told('Replace by', nullable(day)),

@@ -22,6 +22,7 @@ export {
 } from './field-types.ts';
 export * from './gate.ts';
 export * from './clip-settings.ts';
+export * from './clearances.ts';
 export * from './wheel-ends.ts';
 export * from './filling.ts';
 export * from './floor.ts';

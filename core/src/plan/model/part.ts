@@ -96,6 +96,8 @@ export interface Part {
   readonly facts?: PartFacts;
   /** Stays on the vehicle as it is. */
   readonly kept?: boolean;
+  /** Of a brake: the wheel it is in, a thing on the vehicle; the nearest to its ports where none is named. */
+  readonly wheelId?: string | null;
   /** Fluid its seals are made for or that it has held; null where that is not known. */
   readonly family: FluidFamily | null;
   readonly ports: readonly Port[];
@@ -132,6 +134,9 @@ export const PART = record<Part>()(
     figures: told('Figures', PART_FIGURES),
     facts: told('Facts', optional(PART_FACTS)),
     kept: told('Stays on the vehicle', optional(flag)),
+    wheelId: told('Wheel of this brake', optional(nullable(ref('thing'))), {
+      none: 'the nearest one',
+    }),
     family: told(
       'Seals made for',
       nullable(

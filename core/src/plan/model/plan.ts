@@ -37,7 +37,7 @@ import { THING } from './thing.ts';
 import { type CollectionKind, COLLECTIONS } from './record-kind.ts';
 
 export const PLAN_FORMAT = 'firmline-plan';
-export const PLAN_VERSION = 7;
+export const PLAN_VERSION = 8;
 
 export interface Plan {
   readonly format: typeof PLAN_FORMAT;

@@ -15,6 +15,8 @@ export interface SignOff {
   /** And of each section of it: tells which has changed since. Signatures of older plan files have none. */
   readonly sections?: readonly SignedSection[];
   readonly exceptions: readonly string[];
+  /** The plan that keeps the signed revision, in the browser that it was signed in. */
+  readonly revisionId?: string;
 }
 /** A caution that somebody takes on, with the reason. */
 export interface AcceptedCaution {
@@ -44,6 +46,7 @@ export const SIGN_OFF = record<SignOff>()({
     optional(list(record<SignedSection>()({ name, digest: told('Digest', text) }), 50)),
   ),
   exceptions: told('Exceptions', list(text, 500)),
+  revisionId: told('Signed copy', optional(text)),
 });
 export const ACCEPTED = record<AcceptedCaution>()({
   key: told('Caution', text),

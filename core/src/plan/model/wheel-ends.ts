@@ -1,6 +1,7 @@
 import {
   HUB_KINDS,
   HUB_SCHOOLS,
+  NUT_SEATS,
   WIRE_JOBS,
   WIRE_NAMES,
   type CableReadings,
@@ -14,8 +15,10 @@ import {
   type WireJob,
   type WireTest,
 } from '../../physics/wheel-ends/index.ts';
+import { CLEARANCES, type Clearance } from './clearances.ts';
 import {
   choice,
+  each,
   flag,
   yesNo,
   id,
@@ -49,8 +52,8 @@ export interface CaliperFit {
   readonly padOverMm: number | null;
   /** The side of the vehicle that the disc's vanes are made for. */
   readonly disc: 'left' | 'right' | 'either' | null;
-  /** Splash shield bent clear or off; hose, sensor and wear wire paired, led and clipped: looked at. */
-  readonly clear: boolean | null;
+  /** What lies close at this corner, each checked by itself through travel and lock: clear, touching, or not checked. */
+  readonly clears: Readonly<Record<Clearance, boolean | null>>;
 }
 /** A wheel over its caliper, and the studs it sits on. */
 export interface WheelFit {
@@ -155,7 +158,7 @@ export const CALIPER_FIT = record<CaliperFit>()(
     disc: told('Disc’s vanes are for', nullable(choice(SIDES)), {
       none: 'not checked',
     }),
-    clear: told('Shield, hose and wires clear', nullable(yesNo('clear', 'not clear'))),
+    clears: told('Clearances', each(CLEARANCES, nullable(yesNo('clear', 'touches')))),
   },
   {
     about: {
@@ -180,6 +183,7 @@ export const STUDS = record<Studs>()({
   pitchMm: told('Pitch', over(10), { usual: [0.2, 10], unit: 'mm' }),
   lengthMm: told('Studs out of the hub’s face', over(500), { usual: [1, 500] }),
   flangeMm: told('Wheel where the nut sits', number(0, 500)),
+  seat: told('Nut seat', optional(oneOf(NUT_SEATS)), { none: 'not known' }),
 });
 export const WHEEL_FIT = record<WheelFit>()(
   {

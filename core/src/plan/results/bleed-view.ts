@@ -49,10 +49,16 @@ function viewOf(
 ): BleedView {
   const joined = joinedOf(plan, work, lines, ports);
   const { bleeders, heldMl } = joined;
+  const outlets = joined.touched.filter((p) => makesPressure(p.part) && p.port.role !== 'feed');
+  const reservoirs = reservoirsFilledFrom(
+    network,
+    plan.parts,
+    new Set(outlets.map(({ part }) => part.id)),
+  );
   const none = (fault: NonNullable<BleedView['fault']>): BleedView => ({
     work,
     bleeders,
-    reservoirs: [],
+    reservoirs,
     net: null,
     result: null,
     fault,
@@ -64,7 +70,6 @@ function viewOf(
       lineId: unfinished.line.id,
     });
   if (!bleeders.length) return none({ message: 'No part on these lines has a bleeder.' });
-  const outlets = joined.touched.filter((p) => makesPressure(p.part) && p.port.role !== 'feed');
   if (!outlets.length)
     return none({
       message: 'No line starts at a master cylinder, so there is nothing to bleed from.',
@@ -102,11 +107,7 @@ function viewOf(
     return {
       work,
       bleeders,
-      reservoirs: reservoirsFilledFrom(
-        network,
-        plan.parts,
-        new Set(outlets.map(({ part }) => part.id)),
-      ),
+      reservoirs,
       net: netOf(runs, outlets, joined, placeOf),
       result: { ...found, order: found.order.map((step) => ({ ...step, id: idOf.get(step.id)! })) },
       fault: null,

@@ -6,6 +6,8 @@ import {
   type EditCall,
   type Plan,
   type Point,
+  freshFluid,
+  reservoirParts,
 } from '../../plan/index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
 import { atLength, hoseView, ORDER_STEP_MM, shortestOf } from '../../stations/route/index.ts';
@@ -87,7 +89,10 @@ export function sketchOut({ answers, said, name, units, bench }: SetOut, { id, n
     ...plan,
     ...sheetsOf(d, own, plan),
     lines: plan.lines.map((line) => ({ ...line, tubeId: tube })),
-    bleeding: { ...plan.bleeding, fluidId: fluid },
+    filling: {
+      ...plan.filling,
+      fluids: reservoirParts(plan.parts).map(({ id: part }) => freshFluid(part, fluid)),
+    },
   };
 }
 

@@ -1,8 +1,8 @@
 import { wayTo } from '../../physics/air/index.ts';
 import type { Part } from '../../plan/index.ts';
-import { fluidById } from '../../trade/stock/index.ts';
 import type { BleedView, PlanView } from '../../plan/results/index.ts';
 import { airNetworkOf, placeName } from './air-of.ts';
+import { fluidOfWork } from './fluids.ts';
 import { partsOf, partsOn } from './pre-fill.ts';
 
 const hasTwo = ({ kind, ports }: Part): boolean =>
@@ -104,7 +104,7 @@ export function circuitNotes(work: BleedView, view: PlanView): string[] {
           'A clutch is often quicker from below: push fluid in at the slave with its rod pressed home. Bleed a release bearing at its remote bleeder.',
         ]
       : []),
-    ...(fluidById(view.plan.bleeding.fluidId)?.family === 'silicone'
+    ...(fluidOfWork(view, work.work).family === 'silicone'
       ? ['Silicone fluid foams. Use slow strokes, and wait an hour before the last round.']
       : []),
   ];

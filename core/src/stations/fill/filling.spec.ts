@@ -10,6 +10,7 @@ import {
 } from '../../plan/index.ts';
 import { readPlan } from '../../plan/file/index.ts';
 import { viewPlan, type BleedView, type PlanView } from '../../plan/results/index.ts';
+import { poured } from '../../testing/poured.ts';
 import { demo } from '../../testing/demo-plans.ts';
 import {
   BleedDrill,
@@ -132,12 +133,9 @@ describe('methods', () => {
     expect(alone['pressure']).toBe('needs cap adapter');
     expect(alone['actuator']).toBe('no actuator');
     expect(lacks(2, ['hose and jar'])['two-people']).toBe('');
-    expect(
-      lacks(2, ['vacuum pump', 'hose and jar'], {
-        ...gannet,
-        bleeding: { ...gannet.bleeding, fluidId: 'dot-5' },
-      })['vacuum'],
-    ).toBe('silicone foams under vacuum');
+    expect(lacks(2, ['vacuum pump', 'hose and jar'], poured(gannet, 'dot-5'))['vacuum']).toBe(
+      'silicone foams under vacuum',
+    );
   });
   it('one is picked by people, tools and the vehicle', () => {
     const picked = (plan: Plan, people: number, tools: Filling['tools']) =>
@@ -176,9 +174,7 @@ describe('what goes before', () => {
     // Gannet has spare ports and open ends of none: what is left cannot be said here.
     const left = open(filled(gannet, said));
     expect(left.filter((key) => key !== 'ends')).toEqual([]);
-    expect(
-      open(filled({ ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5.1' } }, said)),
-    ).toContain('fluid:brake');
+    expect(open(poured(filled(gannet, said), 'dot-5.1'))).toContain('fluid:brake');
     expect(open(filled(gannet, said), 'pressure')).toContain('cap:brake');
     // Another fluid in its own reservoir asks for another bottle.
     expect(open(filled(gannet, { ...said, fluids: [freshFluid('master', 'dot-5.1')] }))).toContain(
@@ -578,9 +574,7 @@ test('what is different about a vehicle is said of that vehicle alone', () => {
   expect(words(demo('wheatear'))).toMatch(
     /Hydraulic handbrake: work the lever by hand while you bleed its circuit/,
   );
-  expect(words({ ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5' } })).toMatch(
-    /\| Silicone fluid foams/,
-  );
+  expect(words(poured(gannet, 'dot-5'))).toMatch(/\| Silicone fluid foams/);
   // Its rear outlet has a residual valve built in; without it nothing is said of one.
   expect(words(gannet)).toMatch(
     /\| A residual pressure valve keeps R1 under pressure when you stop/,

@@ -1,19 +1,26 @@
-import { freshFluid, type ReservoirFluid, type Part, type Plan } from '../../plan/index.ts';
-import { fluidById, type FluidFamily } from '../../trade/stock/index.ts';
+import { fluidFor, type Circuit, type ReservoirFluid, type Plan } from '../../plan/index.ts';
+import type { PlanView } from '../../plan/results/index.ts';
+import { fluidById, type Fluid, type FluidFamily } from '../../trade/stock/index.ts';
 
-/** Parts that fluid is poured into: reservoirs, and masters and actuators with one of their own. */
-export const reservoirParts = (parts: readonly Part[]): Part[] =>
-  parts.filter(
-    ({ kind, ports }) =>
-      kind === 'reservoir' ||
-      kind === 'actuator' ||
-      (kind === 'master' && !ports.some(({ role }) => role === 'feed')),
-  );
-export const fluidIn = (
-  { filling, bleeding }: Pick<Plan, 'filling' | 'bleeding'>,
-  part: string,
-): ReservoirFluid =>
-  filling.fluids.find((one) => one.part === part) ?? freshFluid(part, bleeding.fluidId);
+/** The fluid of a kind of work, by its reservoirs; the usual one where it has none yet. */
+export const fluidOfWork = (
+  { plan, bleeding }: { readonly plan: Pick<Plan, 'filling'> } & Pick<PlanView, 'bleeding'>,
+  work: Circuit['work'],
+): Fluid => fluidById(fluidFor(plan, bleeding.find((one) => one.work === work)?.reservoirs ?? []))!;
+
+const SOURCES = { capId: 'cap', plateId: 'plate', sheetId: 'sheet' } as const;
+/** What each source of a reservoir's fluid names, where they do not all name the one that was chosen. */
+export function sourcesThatDiffer(
+  of: ReservoirFluid,
+): { readonly from: string; readonly fluid: Fluid }[] {
+  const named = (Object.keys(SOURCES) as (keyof typeof SOURCES)[]).flatMap((key) => {
+    const fluid = fluidById(of[key] ?? '');
+    return fluid ? [{ from: `the ${SOURCES[key]} says`, fluid }] : [];
+  });
+  const was = fluidById(of.wasId ?? '');
+  const all = named.length && was ? [...named, { from: 'what came out is', fluid: was }] : named;
+  return all.some(({ fluid }) => fluid.id !== of.fluidId) ? all : [];
+}
 
 /** A bottle that was opened longer ago than this has taken up water. Common practice: months, not years. */
 export const BOTTLE_DAYS = 90;

@@ -1,7 +1,7 @@
 export { airNetworkOf, placeName, strokeOf } from './air-of.ts';
 export { preFillChecks, allConfirmed, partsOf, type PreFillCheck } from './pre-fill.ts';
 export { beginRun, reservoirOf, turnsOf, USED_SHARE } from './begin.ts';
-export { BOTTLE_DAYS, changeSteps, fluidIn, reservoirParts } from './fluids.ts';
+export { BOTTLE_DAYS, changeSteps, fluidOfWork, sourcesThatDiffer } from './fluids.ts';
 export {
   methodById,
   METHODS,

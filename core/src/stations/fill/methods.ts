@@ -116,11 +116,11 @@ const LIKED: readonly FillMethod[] = [
 /** Every method with whether it will do: by people, tools, the vehicle and its fluid. */
 export function methodsFor(
   { people, tools }: Pick<Filling, 'people' | 'tools'>,
-  { parts, bleeding }: Pick<Plan, 'parts' | 'bleeding'>,
+  { parts, filling }: Pick<Plan, 'parts' | 'filling'>,
   network: AirNetwork | null,
 ): MethodView[] {
   const actuated = parts.some(({ kind }) => kind === 'actuator');
-  const silicone = fluidById(bleeding.fluidId)?.family === 'silicone';
+  const silicone = filling.fluids.some(({ fluidId }) => fluidById(fluidId)?.family === 'silicone');
   const above = network
     ? network.bleeders.filter(({ heightMm }) =>
         network.outlets.every((outlet) => outlet.heightMm <= heightMm),
@@ -151,7 +151,7 @@ export function methodsFor(
 /** The method that was chosen, else the first that fits; two people where none does. */
 export function methodOf(
   filling: Pick<Filling, 'method' | 'people' | 'tools'>,
-  plan: Pick<Plan, 'parts' | 'bleeding'>,
+  plan: Pick<Plan, 'parts' | 'filling'>,
   network: AirNetwork | null,
 ): Method {
   if (filling.method) return methodById(filling.method);

@@ -14,6 +14,8 @@ import {
   type Line,
   type LineView,
   type Plan,
+  fluidIn,
+  reservoirParts,
 } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { fluidById } from '../../trade/stock/index.ts';
@@ -146,17 +148,21 @@ function jointDifferences(a: Plan, b: Plan): Difference[] {
 }
 
 function bleedingDifferences({ bleeding: a }: Plan, { bleeding: b }: Plan): Difference[] {
-  const name = (id: string) => fluidById(id)?.name;
-  const fluid: Difference = {
-    station: 'fill',
-    where: 'Fluid',
-    text: `${name(b.fluidId)} instead of ${name(a.fluidId)}`,
-  };
   const order: Difference = { station: 'fill', where: 'Order', text: 'bled in another order' };
-  return [
-    ...(a.fluidId === b.fluidId ? [] : [fluid]),
-    ...(a.school === b.school && same(a.listed, b.listed) ? [] : [order]),
-  ];
+  return [...(a.school === b.school && same(a.listed, b.listed) ? [] : [order])];
+}
+
+/** Reservoirs that are filled with another fluid. */
+function fluidDifferences(a: Plan, b: Plan): Difference[] {
+  const name = (plan: Plan, part: string): string =>
+    fluidById(fluidIn(plan, part).fluidId)?.name ?? 'none';
+  return reservoirParts(b.parts)
+    .filter(({ id }) => name(a, id) !== name(b, id))
+    .map((part) => ({
+      station: 'fill',
+      where: `Fluid, ${part.name}`,
+      text: `${name(b, part.id)} instead of ${name(a, part.id)}`,
+    }));
 }
 
 const STATE_WORDS = { done: 'proved', void: 'void', open: 'no longer tested' } as const;
@@ -204,6 +210,7 @@ export function comparePlans(was: PlanView, is: PlanView): Difference[] {
     ...sections('make', 'bench', 'making', 'buying'),
     ...sections('fit', 'floor', 'wheelEnds', 'log'),
     ...bleedingDifferences(a, b),
+    ...fluidDifferences(a, b),
     ...sections('fill', 'filling'),
     ...sections('prove', 'proving'),
     ...testDifferences(was, is),

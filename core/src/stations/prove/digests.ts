@@ -2,7 +2,14 @@ import { sha256 } from '@noble/hashes/sha2';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils';
 import { derive } from '../../lib/derive/index.ts';
 import { isAfterSigning } from '../fit/tasks/index.ts';
-import { fnv32, fluidFor, type Circuit, type Plan, type SignedSection } from '../../plan/index.ts';
+import {
+  fnv32,
+  fluidFor,
+  USUAL_FLUID_ID,
+  type Circuit,
+  type Plan,
+  type SignedSection,
+} from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 
 /** What of a plan proofs rest on. */
@@ -13,7 +20,7 @@ const fluidIds = ({ plan, bleeding }: Proved, work: Circuit['work']): string => 
   const reservoirs = bleeding.find((one) => one.work === work)?.reservoirs ?? [];
   return reservoirs.length
     ? reservoirs.map((one) => fluidFor(plan, [one])).join(' ')
-    : plan.bleeding.fluidId;
+    : USUAL_FLUID_ID;
 };
 
 /**
@@ -116,7 +123,7 @@ const tests = ({
   ...all
 }: Plan['proving']): object => all;
 
-/** A value in text that is the same whatever order its fields were set down in. */
+/** JSON of a value with its fields sorted, so that their order changes no digest. */
 const canonical = (value: unknown): string =>
   JSON.stringify(value, (_, held: unknown) =>
     held && typeof held === 'object' && !Array.isArray(held)

@@ -52,7 +52,7 @@ const over = (value: number | undefined, least: number): boolean | undefined =>
 export const READINGS: readonly Reading[] = [
   {
     symptom: 'airCostMm',
-    act: 'Take a curve, with readings under 0.4 MPa',
+    act: 'Take a curve with readings at a light foot',
     minutes: 15,
     of: ({ airCostMm }) => over(airCostMm, 12),
     likely: { air: 0.92, 'weeping joint': 0.35, 'swapped feed': 0.6 },
@@ -60,7 +60,7 @@ export const READINGS: readonly Reading[] = [
   },
   {
     symptom: 'flexCostMm',
-    act: 'Take a curve up to 7 MPa',
+    act: 'Take a curve up to a hard stop',
     minutes: 15,
     of: ({ flexCostMm }) => over(flexCostMm, 24),
     likely: { 'flexing hose': 0.9, 'wrong bore': 0.35 },

@@ -1,7 +1,6 @@
 import { yearsAfter } from '../../lib/units/index.ts';
-import type { SignOff } from '../../plan/index.ts';
+import { fluidIn, reservoirParts, type SignOff } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
-import { fluidIn, reservoirParts } from '../fill/index.ts';
 import { floorView, isAfterSigning } from '../fit/tasks/index.ts';
 
 /** `due`: its day or its distance has come. `bad`: looked at, and not good. */

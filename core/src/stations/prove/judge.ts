@@ -1,5 +1,6 @@
 import { diagnose, type Diagnosis } from '../../physics/hydraulics/index.ts';
 import { leakdown, type Leakdown } from '../../physics/proof-tests/index.ts';
+import { METRIC_QUANTITIES, type Quantities } from '../../lib/units/index.ts';
 import type { AirTest, PedalCurve, HoldTest } from '../../plan/index.ts';
 
 export type HoldVerdict = 'held' | 'fell' | 'low' | 'cannot-tell';
@@ -19,16 +20,14 @@ export const HOLD_MINUTES = 5;
  */
 const MPA_PER_C = 0.05;
 
-/** A hydraulic hold: no fall that temperature and gauge do not explain, at the pressure that was wanted. Common practice. */
-export function judgeHold({
-  wantedMPa,
-  startMPa,
-  endMPa,
-  startC,
-  endC,
-  minutes,
-  sigmaMPa,
-}: HoldTest): HoldView {
+/**
+ * A hydraulic hold: no fall that temperature and gauge do not explain, at the pressure that is required. Its words
+ * have pressures in the units of `quantities`, metric unless given. Common practice.
+ */
+export function judgeHold(
+  { wantedMPa, startMPa, endMPa, startC, endC, minutes, sigmaMPa }: HoldTest,
+  { pressure }: Pick<Quantities, 'pressure'> = METRIC_QUANTITIES,
+): HoldView {
   const fellMPa = startMPa - endMPa;
   const warmMPa = MPA_PER_C * Math.abs(endC - startC);
   const unsureMPa = 2 * Math.SQRT2 * sigmaMPa;
@@ -42,12 +41,12 @@ export function judgeHold({
   if (startMPa < wantedMPa * 0.97)
     return view(
       'low',
-      `Held at ${startMPa} MPa, but ${wantedMPa} MPa required. A leak that opens between the two is missed.`,
+      `Held at ${pressure(startMPa, 2)}, but ${pressure(wantedMPa, 2)} required. A leak that opens between the two is missed.`,
     );
   if (fellMPa > warmMPa + unsureMPa + 1e-9)
     return view(
       'fell',
-      `Pressure fell by ${fellMPa.toFixed(2)} MPa; gauge and temperature explain ${(warmMPa + unsureMPa).toFixed(2)}. Find the leak.`,
+      `Pressure fell by ${pressure(fellMPa, 2)}; gauge and temperature explain ${pressure(warmMPa + unsureMPa, 2)}. Find the leak.`,
     );
   if (minutes < HOLD_MINUTES)
     return view(
@@ -57,13 +56,13 @@ export function judgeHold({
   if (warmMPa + unsureMPa > wantedMPa * 0.03 + 0.1)
     return view(
       'cannot-tell',
-      `Gauge accuracy and temperature can hide ${(warmMPa + unsureMPa).toFixed(2)} MPa. Hold again at steady temperature.`,
+      `Gauge accuracy and temperature can hide ${pressure(warmMPa + unsureMPa, 2)}. Hold again at steady temperature.`,
     );
   return view(
     'held',
     fellMPa < -(warmMPa + unsureMPa)
       ? 'Pressure rose: the fluid warmed more than the probe shows.'
-      : `Pressure fell by ${Math.max(0, fellMPa).toFixed(2)} MPa, no more than gauge accuracy and temperature explain.`,
+      : `Pressure fell by ${pressure(Math.max(0, fellMPa), 2)}, no more than gauge accuracy and temperature explain.`,
   );
 }
 
@@ -85,13 +84,11 @@ export const judgeAir = (test: AirTest): Leakdown =>
   });
 
 /** What a curve says; null while it has too few readings. */
-export function judgeCurve({
-  ratio,
-  boreMm,
-  sigmaMm,
-  points,
-}: Pick<PedalCurve, 'ratio' | 'boreMm' | 'sigmaMm' | 'points'>): Diagnosis | null {
+export function judgeCurve(
+  { ratio, boreMm, sigmaMm, points }: Pick<PedalCurve, 'ratio' | 'boreMm' | 'sigmaMm' | 'points'>,
+  quantities?: Pick<Quantities, 'pressure'>,
+): Diagnosis | null {
   return points.length < 4 || new Set(points.map(({ pressureMPa }) => pressureMPa)).size < 3
     ? null
-    : diagnose({ ratio, boreMm, travelSigmaMm: sigmaMm, points });
+    : diagnose({ ratio, boreMm, travelSigmaMm: sigmaMm, points }, quantities);
 }

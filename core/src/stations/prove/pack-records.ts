@@ -1,8 +1,10 @@
+import { fluidIn, reservoirParts } from '../../plan/index.ts';
 import { listView } from '../make/buying/index.ts';
-import { fluidIn, reservoirParts, lastFluidUse } from '../fill/index.ts';
+import { lastFluidUse } from '../fill/index.ts';
 import { floorView, torqueOf } from '../fit/tasks/index.ts';
 import { jointEnds } from '../join/index.ts';
 import { fluidById } from '../../trade/stock/index.ts';
+import { quantitiesOf } from '../../lib/units/index.ts';
 import { judgeAir, judgeCurve, judgeHold } from './judge.ts';
 import { provingTests } from './test-results.ts';
 import type { Pages, PackSection } from './pack-section.ts';
@@ -17,15 +19,16 @@ const STATE_WORDS = {
 
 /** Joints, torques and what was bought. */
 export const jointPages: Pages = ({ view, plan }) => {
+  const { torque: say } = quantitiesOf(plan);
   const torques = floorView(view).flatMap(({ task, state }) => {
     const torque = torqueOf(task, plan.floor);
     return torque
       ? [
           [
             task.joint?.name ?? task.name,
-            torque.wantedNm === null ? 'none' : `${torque.wantedNm} N·m`,
+            torque.wantedNm === null ? 'none' : say(torque.wantedNm),
             torque.source || 'none',
-            torque.saidNm === null ? '' : `${torque.saidNm} N·m`,
+            torque.saidNm === null ? '' : say(torque.saidNm),
             state === 'done' ? 'tight' : torque.opened ? 'opened' : 'open',
           ],
         ]
@@ -96,6 +99,8 @@ export const fluidPage: Pages = ({ plan }) => [
 /** Tests and curves. */
 export const testPages: Pages = ({ view, plan, circuit }) => {
   const { proving } = plan;
+  const quantities = quantitiesOf(plan);
+  const { pressure, distance, speed } = quantities;
   return [
     {
       title: 'Tests',
@@ -107,14 +112,14 @@ export const testPages: Pages = ({ view, plan, circuit }) => {
       words: [
         ...proving.holds.map(
           (hold) =>
-            `Held ${hold.at.slice(0, 10)}, ${circuit(hold.circuitId)}: ${hold.startMPa} to ${hold.endMPa} MPa in ${hold.minutes} min. ${judgeHold(hold).words}`,
+            `Held ${hold.at.slice(0, 10)}, ${circuit(hold.circuitId)}: ${pressure(hold.startMPa, 2)} to ${pressure(hold.endMPa, 2)} in ${hold.minutes} min. ${judgeHold(hold, quantities).words}`,
         ),
         ...proving.airTests.map(
           (test) => `Air test ${test.at.slice(0, 10)}: ${judgeAir(test).verdict}.`,
         ),
         ...proving.stops.map(
           (one) =>
-            `Stop ${one.at.slice(0, 10)}, ${one.when}: ${one.distanceM} m from ${one.fromKmh} km/h, ${one.locked === 'none' ? 'none locked' : `${one.locked} locked first`}.`,
+            `Stop ${one.at.slice(0, 10)}, ${one.when}: ${distance(one.distanceM)} from ${speed(one.fromKmh)}, ${one.locked === 'none' ? 'none locked' : `${one.locked} locked first`}.`,
         ),
         ...proving.bedding.map(({ at, text }) => `Bedding ${at.slice(0, 10)}: ${text}`),
       ],

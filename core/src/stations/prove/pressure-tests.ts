@@ -1,5 +1,5 @@
 import { ENDS, hoseJoint, lineJoint } from '../join/index.ts';
-import { quantitiesIn, shownUnits } from '../../lib/units/index.ts';
+import { quantitiesOf } from '../../lib/units/index.ts';
 import type { Circuit } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { circuitDigest } from './digests.ts';
@@ -76,12 +76,11 @@ function leakPlaces(
 /** Each circuit held under pressure, then all of them overnight. */
 export const pressureTests = ({ view, wet, whole }: TestContext): RequiredTest[] => [
   ...wet.map((circuit): RequiredTest => {
-    const { pressure } = quantitiesIn(shownUnits(view.plan.units, view.plan.ownUnits));
     const wantedMPa = holdMPa(view, circuit.id);
     return {
       key: `hold:${circuit.id}`,
       group: 'Pressure held',
-      name: `${circuit.name}: hold at ${pressure(wantedMPa, 1)}`,
+      name: `${circuit.name}: hold at ${quantitiesOf(view.plan).pressure(wantedMPa, 1)}`,
       how: 'Fit a gauge at a bleeder. Prop the pedal down for five minutes and note the temperature. A gauge behind a proportioning valve reads valve pressure: turn it back to master pressure first. Isolate circuits with plugs. Clamp only rubber hose, never braided.',
       rests: circuitDigest(circuit, view),
       hold: { circuitId: circuit.id, wantedMPa },

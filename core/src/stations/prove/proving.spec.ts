@@ -9,7 +9,9 @@ import {
   type Proving,
 } from '../../plan/index.ts';
 import { viewPlan } from '../../plan/results/index.ts';
+import { poured } from '../../testing/poured.ts';
 import { demo } from '../../testing/demo-plans.ts';
+import { quantitiesIn, shownUnits } from '../../lib/units/index.ts';
 import { seeded } from '../../lib/random/index.ts';
 import {
   airCeilingMPa,
@@ -66,6 +68,15 @@ describe('a hydraulic hold', () => {
     expect(verdict({ startC: 18, endC: 28 })).toBe('cannot-tell');
     expect(verdict({ endMPa: 6.9, endC: 17 })).toBe('held');
   });
+  it('is described in the units that are shown', () => {
+    const psi = quantitiesIn(shownUnits('inch'));
+    expect(judgeHold(hold({ endMPa: 6 })).words).toMatch(/^Pressure fell by 1 MPa;/);
+    // 1 MPa is 145 psi (NIST SP 811), said to the tens that two places of a megapascal tell.
+    expect(judgeHold(hold({ endMPa: 6 }), psi).words).toMatch(/^Pressure fell by 145 psi;/);
+    expect(judgeHold(hold({ startMPa: 6 }), psi).words).toMatch(
+      /^Held at 870 psi, but 1015 psi required/,
+    );
+  });
   it('is at what the foot of the rule makes, and never over the lowest rating', () => {
     const view = viewPlan(gannet);
     const { pedal, master } = gannet.sizing!;
@@ -110,7 +121,7 @@ describe('what proofs rest on', () => {
       }),
       true,
     ],
-    ['the fluid', { ...gannet, bleeding: { ...gannet.bleeding, fluidId: 'dot-5.1' } }, true],
+    ['the fluid', poured(gannet, 'dot-5.1'), true],
   ];
   it.each(edits)('%s', (_what, other, changes) => {
     expect(circuitDigest(front, viewPlan(other)) !== circuitDigest(front, view)).toBe(changes);
@@ -202,7 +213,7 @@ describe('rounds', () => {
       note: looks[3]!.name,
     });
     // Told for a circuit that is otherwise since, they are void.
-    expect(leak({ ...all, bleeding: { ...all.bleeding, fluidId: 'dot-5.1' } }).state).toBe('void');
+    expect(leak(poured(all, 'dot-5.1')).state).toBe('void');
     expect(withoutRound(all.proving, 'leak:circuit-1').rounds).toEqual([]);
   });
   it('a booster asks for each circuit with the engine running too; hot comes after the first drive', () => {

@@ -17,7 +17,8 @@ export function latestSignature(
   const sign = view.plan.proving.signed.at(-1);
   if (!sign) return null;
   const stands = (why: string | null): LatestSignature => ({ sign, stands: why === null, why });
-  if (!sign.sections) return stands('Signed before tests were part of a signature. Sign again.');
+  if (!sign.sections)
+    return stands('Signed under an earlier version of the plan file. Sign again.');
   if (sign.rests !== signedDigest(view)) {
     const was = new Map(sign.sections.map(({ name, digest }) => [name, digest]));
     const changed = signedSections(view).flatMap(({ name, digest }) =>

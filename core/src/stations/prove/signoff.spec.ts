@@ -51,7 +51,7 @@ describe('what stands before a signature', () => {
     };
     const plan = { ...gannet, proving: { ...gannet.proving, holds: [held] } };
     expect(inspect(plan).filter(({ rule }) => rule === 'hold-missing')).toHaveLength(1);
-    expect(result(plan).items.filter(({ text }) => /fell by 1\.00 MPa/.test(text))).toMatchObject([
+    expect(result(plan).items.filter(({ text }) => /fell by 1 MPa/.test(text))).toMatchObject([
       { key: 'test:hold:circuit-1', kind: 'test' },
     ]);
   });
@@ -324,7 +324,7 @@ describe('a signature', () => {
   it('of an older plan file says that it covered no tests', () => {
     const { sections: _, ...older } = signed.proving.signed[0]!;
     const plan = { ...signed, proving: { ...signed.proving, signed: [older] } };
-    expect(why(plan)).toMatch(/^Signed before tests were part of a signature/);
+    expect(why(plan)).toMatch(/^Signed under an earlier version of the plan file/);
   });
 });
 

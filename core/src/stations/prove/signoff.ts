@@ -290,6 +290,7 @@ export function signoff(
   const { plan } = view;
   const tasks = floorView(view);
   const tests = provingTests(view);
+  const checks = followUps(view, today);
   const recorded = [
     ...deviationItems(plan, tasks),
     ...taskItems(plan, tasks),
@@ -299,13 +300,13 @@ export function signoff(
   const said = new Set([
     ...tasks.flatMap(({ task: { id } }) => [`task:${id}`, `later:${id}`]),
     ...tests.map(({ key }) => `test:${key}`),
+    ...checks.map(({ key }) => `follow-up:${key}`),
     'signature',
   ]);
   const items = [...nothingItem(view), ...snagItems(snags, said), ...recorded].map((item) =>
     settled(plan, item),
   );
   const order = (item: SignoffItem): number => ITEM_KINDS.indexOf(item.kind);
-  const checks = followUps(view, today);
   return {
     items: items.sort((a, b) => order(a) - order(b)),
     good: [

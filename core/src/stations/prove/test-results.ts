@@ -1,4 +1,5 @@
 import { derive } from '../../lib/derive/index.ts';
+import { quantitiesOf, type Quantities } from '../../lib/units/index.ts';
 import { type Proving, type RecordedTest } from '../../plan/index.ts';
 import type { PlanView } from '../../plan/results/index.ts';
 import { judgeHold } from './judge.ts';
@@ -56,12 +57,13 @@ function worstOfLooks(looks: readonly LookResult[]): TestResult {
 }
 function holdResult(
   { holds }: Proving,
+  quantities: Quantities,
   { circuitId, wantedMPa }: NonNullable<RequiredTest['hold']>,
   rests: string,
 ): TestResult {
   const last = holds.filter((one) => one.circuitId === circuitId).at(-1);
   if (!last) return { state: 'open', note: '' };
-  const { verdict, words } = judgeHold({ ...last, wantedMPa });
+  const { verdict, words } = judgeHold({ ...last, wantedMPa }, quantities);
   if (last.rests !== rests)
     return {
       state: verdict === 'held' ? 'void' : 'bad',
@@ -86,7 +88,7 @@ export const provingTests = derive(
         ...tickedResult(taken.get(look.key), round.rests),
       }));
       const found = round.hold
-        ? holdResult(proving, round.hold, round.rests)
+        ? holdResult(proving, quantitiesOf(view.plan), round.hold, round.rests)
         : looks.length
           ? worstOfLooks(looks)
           : tickedResult(taken.get(round.key), round.rests);

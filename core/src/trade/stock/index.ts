@@ -1,4 +1,5 @@
 export { FLARES, NUTS, nutById, nutFitsTube, type FlareForm, type TubeNut } from './ends.ts';
+export { boltThread, boltThreadName, type BoltThread } from './bolt-thread.ts';
 export { FLUIDS, fluidById, type Fluid, type FluidFamily } from './fluids.ts';
 export {
   MATERIAL_NAMES,

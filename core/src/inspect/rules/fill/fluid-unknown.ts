@@ -1,5 +1,6 @@
+import { fluidIn } from '../../../plan/index.ts';
 import { wholeView } from '../../rule-kit/whole-view.ts';
-import { fluidIn, partsOf } from '../../../stations/fill/index.ts';
+import { partsOf } from '../../../stations/fill/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
 
@@ -8,16 +9,7 @@ export const fluidUnknown = defineRule({
   id: 'fluid-unknown',
   station: 'fill',
   about: 'plan',
-  reads: [
-    'bleeding',
-    'lines',
-    'ports',
-    'plan.parts',
-    'plan.hoses',
-    'plan.filling',
-    'plan.bleeding',
-    'plan.floor',
-  ],
+  reads: ['bleeding', 'lines', 'ports', 'plan.parts', 'plan.hoses', 'plan.filling', 'plan.floor'],
   judge: (view) =>
     view.bleeding.flatMap((work) =>
       partsOf(work, wholeView(view))

@@ -20,8 +20,8 @@ export const fluidsMeet = defineRule({
   id: 'fluids-meet',
   station: 'fill',
   about: 'plan',
-  reads: ['network', 'plan.bleeding', 'plan.parts', 'plan.filling'],
-  judge: ({ network, plan: { bleeding, parts, filling } }) => {
+  reads: ['network', 'plan.parts', 'plan.filling'],
+  judge: ({ network, plan: { parts, filling } }) => {
     const group = components(network);
     const groupOf = ({ ports }: Part): number =>
       ports.map(({ id }) => group[network.index.get(id) ?? -1]).find((one) => one !== undefined) ??
@@ -36,7 +36,7 @@ export const fluidsMeet = defineRule({
         (part): part is Part & { readonly family: FluidFamily } => part.family !== null,
       );
       // Each reservoir has a fluid of its own.
-      const chosen = fluidFor({ filling, bleeding }, own);
+      const chosen = fluidFor({ filling }, own);
       const fluid = fluidById(chosen)!;
       const odd = made.filter(({ family }) => family !== fluid.family);
       if (!odd.length) return [];

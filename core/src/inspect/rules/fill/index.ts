@@ -11,7 +11,9 @@ import { orderNotSheet } from './order-not-sheet.ts';
 import { reservoirShort } from './reservoir-short.ts';
 import { fluidUnknown } from './fluid-unknown.ts';
 import { bottleOld } from './bottle-old.ts';
+import { fluidDue } from './fluid-due.ts';
 import { fluidWet } from './fluid-wet.ts';
+import { fluidSources } from './fluid-sources.ts';
 import { fluidChange } from './fluid-change.ts';
 import { airStays } from './air-stays.ts';
 import { runLeft } from './run-left.ts';
@@ -23,6 +25,7 @@ export const FILL_RULES = [
   fluidThick,
   fluidsMeet,
   fluidChange,
+  fluidSources,
   fluidUnknown,
   notBled,
   orderNotSheet,
@@ -34,5 +37,6 @@ export const FILL_RULES = [
   drumsUnset,
   benchOpen,
   bottleOld,
+  fluidDue,
   fluidWet,
 ] as const;

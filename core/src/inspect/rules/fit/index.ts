@@ -20,6 +20,7 @@ import { usedAgain } from './used-again.ts';
 import { weldAfterFluid } from './weld-after-fluid.ts';
 import { pushrodPlay } from './pushrod-play.ts';
 import { shieldTouches } from './shield-touches.ts';
+import { padOver } from './pad-over.ts';
 import { wheelFouls } from './wheel-fouls.ts';
 
 /** Rules of this station, in the order in which they are told. */
@@ -39,6 +40,7 @@ export const FIT_RULES = [
   stackBolt,
   pushrodPlay,
   shieldTouches,
+  padOver,
   wheelFouls,
   spacerThread,
   hubNut,

@@ -1,3 +1,4 @@
+import { CLEARANCES, type Clearance } from '../../../plan/index.ts';
 import { defineRule } from '../../define-rule.ts';
 import { onPart } from '../../rule-kit/places.ts';
 
@@ -7,13 +8,18 @@ export const shieldTouches = defineRule({
   station: 'fit',
   about: 'part',
   reads: ['plan.wheelEnds'],
-  judge: (part, { plan }) =>
-    plan.wheelEnds.calipers.some(({ key, clear }) => key === part.id && clear === false)
+  judge: (part, { plan }) => {
+    const fit = plan.wheelEnds.calipers.find(({ key }) => key === part.id);
+    const touching = (Object.keys(CLEARANCES) as Clearance[]).filter(
+      (pair) => fit?.clears[pair] === false,
+    );
+    return touching.length
       ? {
           level: 'stop',
           place: onPart(part),
           where: part.name,
-          text: 'The shield, the hose or a sensor wire is recorded as not clear. A disc cuts through a hose. Bend the shield back, lead and clip the hose, then check again.',
+          text: `${touching.map((pair) => CLEARANCES[pair]).join(', ')}: recorded as touching. A disc or a wheel cuts through a hose. Bend the shield back, lead and clip hose and wires, then check again.`,
         }
-      : null,
+      : null;
+  },
 });

@@ -11,7 +11,7 @@ export const spacerThread = defineRule({
   judge: ({ plan }) => {
     return plan.wheelEnds.wheels.flatMap(({ key, spacerMm, stacked, studs }) => {
       const wheel = plan.things.find(({ id }) => id === key);
-      if (!wheel || !spacerMm) return [];
+      if (!wheel) return [];
       const at = { place: { kind: 'thing' as const, id: key }, where: wheel.name };
       const left = studs && threadLeft(studs, spacerMm);
       const { full } = lengthWords({ plan });
@@ -21,11 +21,11 @@ export const spacerThread = defineRule({
               {
                 level: 'stop' as const,
                 ...at,
-                text: `With a spacer of ${full(spacerMm, 1)} only ${full(Math.max(left.leftMm, 0), 1)} of stud is left for the nuts, and ${full(left.needMm, 1)} is required. Use longer studs, or a thinner spacer.`,
+                text: `${spacerMm ? `With a spacer of ${full(spacerMm, 1)} only` : 'Only'} ${full(Math.max(left.leftMm, 0), 1)} of stud is left for the nuts, and ${full(left.needMm, 1)} is required. Use longer studs${spacerMm ? ', or a thinner spacer' : ''}.`,
               },
             ]
           : []),
-        ...(stacked
+        ...(stacked && spacerMm
           ? [
               {
                 level: 'stop' as const,

@@ -1,4 +1,4 @@
-import { torqueOf } from '../../../stations/fit/tasks/index.ts';
+import { isUnusual, torqueOf } from '../../../stations/fit/tasks/index.ts';
 import { defineRule } from '../../define-rule.ts';
 import { quantityWords } from '../../rule-kit/places.ts';
 import { FLOOR_READS, told } from './_shared.ts';
@@ -34,6 +34,16 @@ export const torqueOff = defineRule({
             text: `The wrench read ${words(saidNm!, 1)} and ${words(wantedNm!, 1)} is required: ${verdict === 'low' ? 'tighten it' : 'loosen it, check it, tighten again'}.`,
           },
         ];
+      if (state === 'done' && isUnusual(torque)) {
+        const { least, most } = likely!;
+        return [
+          {
+            ...at,
+            level: saidNm! < LOOSE_SHARE * least ? ('stop' as const) : ('caution' as const),
+            text: `The wrench read ${words(saidNm!, 1)}. No figure is entered, and ${words(least, 1)} to ${words(most, 1)} is usual. Look it up on the maker’s sheet, then tighten again.`,
+          },
+        ];
+      }
       // Of a joint, Join asks about its figure.
       return task.fastener &&
         wantedNm !== null &&

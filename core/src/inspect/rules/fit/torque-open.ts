@@ -1,5 +1,6 @@
-import { torqueOf } from '../../../stations/fit/tasks/index.ts';
+import { isUnusual, torqueOf } from '../../../stations/fit/tasks/index.ts';
 import { defineRule } from '../../define-rule.ts';
+import { quantityWords } from '../../rule-kit/places.ts';
 import { FLOOR_READS, told } from './_shared.ts';
 
 /** A torque needs a figure and a source. */
@@ -8,13 +9,15 @@ export const torqueOpen = defineRule({
   station: 'fit',
   about: 'plan',
   reads: FLOOR_READS,
-  judge: (view) =>
-    told(view).flatMap(({ task, state }) => {
+  judge: (view) => {
+    const { torque: words } = quantityWords(view);
+    return told(view).flatMap(({ task, state }) => {
       const torque = state === 'done' ? torqueOf(task, view.plan.floor) : null;
-      if (!torque || (torque.wantedNm !== null && torque.source)) return [];
+      // An unusual reading is said by itself.
+      if (!torque || isUnusual(torque) || (torque.wantedNm !== null && torque.source)) return [];
       const text =
         torque.wantedNm === null
-          ? 'Tightened with no torque set. Look up the torque and check it.'
+          ? `Tightened to ${words(torque.saidNm!, 1)} with no torque set. Look up the torque and check it.`
           : 'The torque has no source. Enter where it comes from.';
       return [
         {
@@ -24,5 +27,6 @@ export const torqueOpen = defineRule({
           text,
         },
       ];
-    }),
+    });
+  },
 });

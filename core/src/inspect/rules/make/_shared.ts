@@ -1,6 +1,5 @@
 import {
   listView,
-  type Listed,
   type ListRow,
   type ListView,
 } from '../../../stations/make/buying/index.ts';
@@ -20,9 +19,10 @@ export const LIST_READS = [
   'plan.bleeding',
   'plan.bench',
   'plan.filling',
+  'plan.wheelEnds',
 ] as const;
 /** The list, where anything of it was said. */
 export const listOf = (view: Reading<(typeof LIST_READS)[number]>): ListView | null =>
-  view.plan.buying.orders.length ? listView(view as Listed) : null;
+  view.plan.buying.orders.length ? listView(view) : null;
 export const amountOf = ({ item }: ListRow, n: number): string =>
   item.unit === 'm' ? `${n.toFixed(1)} m` : item.unit === 'mL' ? `${Math.round(n)} mL` : `${n}`;

@@ -1,5 +1,6 @@
 import { airTestOver } from './air-test-over.ts';
 import { changedSinceProved } from './changed-since-proved.ts';
+import { followUpDue } from './follow-up-due.ts';
 import { holdMissing } from './hold-missing.ts';
 import { leakOpen } from './leak-open.ts';
 import { pedalHot } from './pedal-hot.ts';
@@ -19,6 +20,7 @@ export const PROVE_RULES = [
   pedalPumps,
   stopTooFar,
   rearLocked,
+  followUpDue,
   changedSinceProved,
   travelDiffers,
 ] as const;

@@ -1,4 +1,4 @@
-import { fluidById } from '../../../trade/stock/index.ts';
+import { fluidOfWork } from '../../../stations/fill/index.ts';
 import { defineRule } from '../../define-rule.ts';
 
 /** So near to boiling is worth a word, K. Common practice. */
@@ -9,10 +9,10 @@ export const fluidBoils = defineRule({
   id: 'fluid-boils',
   station: 'size',
   about: 'plan',
-  reads: ['plan.bleeding', 'plan.sizing'],
-  judge: ({ plan: { bleeding, sizing } }) => {
-    const fluid = fluidById(bleeding.fluidId)!;
-    const at = sizing?.heat?.fluidC ?? null;
+  reads: ['bleeding', 'plan.filling', 'plan.sizing'],
+  judge: (view) => {
+    const fluid = fluidOfWork(view, 'brake');
+    const at = view.plan.sizing?.heat?.fluidC ?? null;
     if (at === null || fluid.wetBoilC === null || at < fluid.wetBoilC - NEAR_K) return null;
     const boils = at >= fluid.wetBoilC;
     return {

@@ -4,6 +4,7 @@ import { from3 } from './from-3.ts';
 import { from4 } from './from-4.ts';
 import { from5 } from './from-5.ts';
 import { from6 } from './from-6.ts';
+import { from7 } from './from-7.ts';
 import type { Raw } from './raw.ts';
 
 /** One step a version, each from the one before; the last one ends at the present version. */
@@ -14,6 +15,7 @@ export const MIGRATIONS: readonly ((raw: Raw) => Raw)[] = [
   from4,
   from5,
   from6,
+  from7,
 ];
 
 /** A plan of any earlier version as one of the present version; anything else is handed back as it is. */

@@ -1,6 +1,7 @@
 import { withWanted } from '../../../testing/records.ts';
 import { NO_FLOOR, type WantedTorque } from '../../../plan/index.ts';
-import { boltThread, likelyBoltNm, starOrder, torqueOf, type Task } from './index.ts';
+import { boltThread } from '../../../trade/stock/index.ts';
+import { likelyBoltNm, starOrder, torqueOf, type Task } from './index.ts';
 
 describe('bolts and nuts that are no joints', () => {
   test('five go 1, 3, 5, 2, 4; four and six across (common practice)', () => {

@@ -1,5 +1,6 @@
 import type { PartKind, WantedTorque, Ref } from '../../../plan/index.ts';
-import { boltTorqueNm, type BoltTorque } from './bolt-torque.ts';
+import { boltThread } from '../../../trade/stock/index.ts';
+import { boltTorqueNm } from './bolt-torque.ts';
 
 /** Bolts and nuts that hold a thing, tightened together: no joint of the plan. */
 export interface Fastener {
@@ -11,6 +12,8 @@ export interface Fastener {
   readonly place: Ref;
   /** Tightened once more after so many kilometers. */
   readonly againKm: number | null;
+  /** Its thread, where a record of its own has it: `M12x1.5`, `9/16-18`. */
+  readonly thread?: string;
 }
 
 /** What holds a part, and how many of it. Common practice: the part in the hand is counted. */
@@ -37,35 +40,6 @@ const MOUNTS: Partial<Record<PartKind, readonly [what: string, count: number]>> 
 export function mountOf(kind: PartKind, key: string, place: Ref): Fastener | null {
   const mount = MOUNTS[kind];
   return mount ? { key, what: mount[0], count: mount[1], place, againKm: null } : null;
-}
-
-/** Coarse pitches, mm. Source: ISO 261 (from memory). */
-const COARSE_MM: Readonly<Record<number, number>> = {
-  5: 0.8,
-  6: 1,
-  8: 1.25,
-  10: 1.5,
-  12: 1.75,
-  14: 2,
-  16: 2,
-  18: 2.5,
-  20: 2.5,
-};
-/** A bolt's thread out of words: "M10", "M12x1.5", "7/16-20"; null where it cannot be read. */
-export function boltThread(text: string): Pick<BoltTorque, 'dMm' | 'pitchMm'> | null {
-  const metric = /^M\s*(\d+(?:[.,]\d+)?)(?:\s*[x×]\s*(\d+(?:[.,]\d+)?))?$/i.exec(text.trim());
-  const number = (part: string): number => Number(part.replace(',', '.'));
-  if (metric) {
-    const dMm = number(metric[1]!);
-    const pitchMm = metric[2] ? number(metric[2]) : COARSE_MM[dMm];
-    return pitchMm && pitchMm < dMm / 2 && dMm <= 60 ? { dMm, pitchMm } : null;
-  }
-  const inch = /^(\d+)\/(\d+)\s*-\s*(\d+)$/.exec(text.trim());
-  if (!inch) return null;
-  const [over, under, perInch] = inch.slice(1).map(Number) as [number, number, number];
-  const dMm = (25.4 * over) / under;
-  const pitchMm = 25.4 / perInch;
-  return Number.isFinite(pitchMm) && dMm <= 60 && pitchMm < dMm / 2 ? { dMm, pitchMm } : null;
 }
 
 /** Shares of its proof load that a bolt mostly holds. Common practice. */

@@ -16,7 +16,7 @@ export {
   type TaskState,
   type TaskView,
 } from './floor-view.ts';
-export { boltThread, likelyBoltNm, starOrder, type Fastener } from './fasteners.ts';
+export { likelyBoltNm, starOrder, type Fastener } from './fasteners.ts';
 export { gateProgress, type GateProgress } from './gate-progress.ts';
 export { possiblePrerequisites } from './task-dependencies.ts';
 export { stripHow } from './strip.ts';
@@ -29,4 +29,12 @@ export {
   stressAreaMm2,
   type BoltTorque,
 } from './bolt-torque.ts';
-export { torqueOf, verdictOf, wantedOf, WRENCH_SHARE, type TorqueView } from './torque.ts';
+export {
+  torqueOf,
+  isUnusual,
+  verdictOf,
+  wantedOf,
+  withThread,
+  WRENCH_SHARE,
+  type TorqueView,
+} from './torque.ts';

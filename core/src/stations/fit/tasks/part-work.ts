@@ -1,5 +1,4 @@
 import { derive } from '../../../lib/derive/index.ts';
-import type { Thing } from '../../../shape/obstacles/index.ts';
 import {
   isBrake,
   isInline,
@@ -8,31 +7,13 @@ import {
   type PortView,
   type Ref,
 } from '../../../plan/index.ts';
-import { distance, type Vec3 } from '../../../lib/vec/index.ts';
-import { mountOf, type Fastener } from './fasteners.ts';
-import { AGAIN, stampOf, taskOf, type TaskContext, type Task } from './task.ts';
+import type { Vec3 } from '../../../lib/vec/index.ts';
+import { mountOf } from './fasteners.ts';
+import { stampOf, taskOf, type TaskContext, type Task } from './task.ts';
+import { wheelCheckId } from './wheel-work.ts';
 
 /** Those that stay on the vehicle are not fitted. */
 export const isFitted = (part: Part): boolean => !part.kept;
-/** Wheel nuts settle: they are tightened once more after so many kilometers, cold. Common practice: 50 to 100. */
-const AGAIN_KM = 50;
-const NUTS_OF_A_WHEEL = 5;
-/** A brake belongs to the wheel whose center is within this many of its radii. */
-const WITHIN_RADII = 1.2;
-
-/** The wheel that comes off for a brake; none where none is drawn there. */
-export function wheelOf(at: readonly (Vec3 | undefined)[], things: readonly Thing[]): Thing | null {
-  const here = at.find((one) => one !== undefined);
-  let nearest: { readonly thing: Thing; readonly radii: number } | null = null;
-  if (here)
-    for (const thing of things) {
-      if (thing.shape.kind !== 'wheel') continue;
-      const radii = distance(here, thing.shape.centreMm) / thing.shape.radiusMm;
-      if (radii <= WITHIN_RADII && (!nearest || radii < nearest.radii)) nearest = { thing, radii };
-    }
-  return nearest?.thing ?? null;
-}
-
 function howOf(part: Part): string {
   if (part.kind === 'master')
     return 'Keep the ports capped until the lines are fitted. Check pushrod free play.';
@@ -43,21 +24,20 @@ function howOf(part: Part): string {
     : 'Fit loosely, ports capped.';
 }
 
-/** What is done at the wheel of a brake: the brake looked at, its nuts tightened, and tightened once more. */
-function wheelWork(
+/** What is checked of a brake before its wheel goes on. */
+function brakeCheck(
   { id, name, kind }: Part,
   fixed: string,
   place: Ref,
   at: readonly (Vec3 | undefined)[],
-  things: readonly Thing[],
   ground: TaskContext,
-): Task[] {
+): Task {
   const isCaliper = kind === 'caliper';
-  const look = taskOf(
+  return taskOf(
     {
       place,
       stamp: stampOf(at, kind),
-      id: `look:wheel:${id}`,
+      id: wheelCheckId(id),
       kind: 'look',
       name: `${name}: ${isCaliper ? 'disc direction and free rotation' : 'wheel turns freely'}`,
       how: `Good: ${isCaliper ? 'vanes throw air outward when rolling forward, pads the right way around, ' : ''}nothing rubs or catches through a full turn.`,
@@ -66,53 +46,17 @@ function wheelWork(
     ground,
     at,
   );
-  const wheel = wheelOf(at, things);
-  if (!wheel) return [look];
-  const nuts: Fastener = {
-    key: `wheel:${id}`,
-    what: 'Wheel nuts',
-    count: NUTS_OF_A_WHEEL,
-    place: { kind: 'thing', id: wheel.id },
-    againKm: AGAIN_KM,
-  };
-  const tighten = (key: string, said: Pick<Task, 'name' | 'how' | 'needs'>): Task =>
-    taskOf(
-      {
-        ...said,
-        place,
-        id: key,
-        kind: 'tighten',
-        fastener: nuts,
-        stamp: stampOf(kind, nuts.key),
-      },
-      ground,
-      at,
-    );
-  return [
-    look,
-    tighten(nuts.key, {
-      name: `${wheel.name}: wheel nuts`,
-      how: 'Seats clean and dry, unless the sheet differs. Half tight in the air, full torque on the ground, in star order.',
-      needs: ['fill', look.id],
-    }),
-    tighten(`${AGAIN}${nuts.key}`, {
-      name: `${wheel.name}: wheel nuts again`,
-      how: `After the first ${AGAIN_KM} km and after heat, with the wheel cold: in star order, to the same torque.`,
-      needs: ['drive', nuts.key],
-    }),
-  ];
 }
 
-/** What is done to a part: its faces cleaned, fitted, its bolts drawn up, its open ports plugged, looked at; its wheel put on and drawn up again. */
+/** What is done to a part: its faces cleaned, fitted, its bolts drawn up, its open ports plugged, looked at. */
 const partWork = derive(
   'work on a part',
-  (
-    part: Part,
-    ports: readonly (PortView | undefined)[],
-    things: readonly Thing[],
-    ground: TaskContext,
-  ) => [part, ground, things, ...ports],
-  (part, ground, things, ...ports): readonly Task[] => {
+  (part: Part, ports: readonly (PortView | undefined)[], ground: TaskContext) => [
+    part,
+    ground,
+    ...ports,
+  ],
+  (part, ground, ...ports): readonly Task[] => {
     const at = (ports as readonly (PortView | undefined)[]).map((port) => port?.fixed.atMm);
     const place: Ref = part.ports[0]
       ? { kind: 'port', id: part.ports[0].id }
@@ -179,24 +123,22 @@ const partWork = derive(
         how: 'Good: the bleeder is at the highest point of the cavity.',
         needs: fitted,
       });
-    if (brake)
-      tasks.push(...wheelWork(part, mount?.key ?? `part:${id}`, place, at, things, ground));
+    if (brake) tasks.push(brakeCheck(part, mount?.key ?? `part:${id}`, place, at, ground));
     return tasks;
   },
   2,
 );
 
-/** Of all parts: none is looked at while no part and no thing changes. */
+/** Of all parts: none is looked at while no part changes. */
 export const partsWork = derive(
   'work on parts',
   ({ plan, ports }: Pick<LaidPlan, 'plan' | 'ports'>, ground: TaskContext) =>
-    [plan.parts, ports, plan.things, ground] as const,
-  (parts, ports, things, ground): readonly Task[] =>
+    [plan.parts, ports, ground] as const,
+  (parts, ports, ground): readonly Task[] =>
     parts.filter(isFitted).flatMap((part) =>
       partWork(
         part,
         part.ports.map(({ id }) => ports.get(id)),
-        things,
         ground,
       ),
     ),

@@ -1,12 +1,13 @@
 import { derive } from '../../../lib/derive/index.ts';
 import { listView, type ListRow } from '../../make/buying/index.ts';
-import type { Gate, Plan, Ref } from '../../../plan/index.ts';
+import { fluidIn, reservoirParts, type Gate, type Plan, type Ref } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import { fluidById } from '../../../trade/stock/index.ts';
 import { cornerWork } from './corner-work.ts';
 import { hosesWork } from './hose-work.ts';
 import { lineWork } from './line-work.ts';
 import { partsWork } from './part-work.ts';
+import { wheelsWork } from './wheel-work.ts';
 import { stripTasks } from './strip.ts';
 import { taskContext, taskOf, type TaskContext, type Task } from './task.ts';
 
@@ -125,12 +126,14 @@ const waitedFor = derive(
 
 /** What is done once for the whole vehicle: tags, fluid, the first drive. */
 function wholeTasks(
-  { id, bleeding, floor, filling }: Pick<Plan, 'id' | 'bleeding' | 'floor' | 'filling'>,
+  { id, floor, filling, parts }: Pick<Plan, 'id' | 'floor' | 'filling' | 'parts'>,
   work: readonly (readonly Task[])[],
   ground: TaskContext,
 ): Task[] {
   const place: Ref = { kind: 'plan', id };
-  const fluid = fluidById(bleeding.fluidId)?.name;
+  const caps = reservoirParts(parts).map(
+    (part) => `${part.name} “${fluidById(fluidIn({ filling }, part.id).fluidId)!.name} only”`,
+  );
   const waits = work.map(waitedFor);
   // Gas is for dry lines alone, and nobody must: once fluid goes in it is asked no more.
   const isDry = !floor.done.some(({ task }) => task === 'fill') && !filling.runs.length;
@@ -156,7 +159,7 @@ function wholeTasks(
         id: 'label',
         kind: 'label',
         name: 'Tag the lines, label every cap',
-        how: `Tag each line at both ends, and number the bleeders in order${fluid ? `, “${fluid} only” at every cap` : ', the fluid at every cap'}.`,
+        how: `Tag each line at both ends, and number the bleeders in order. Label each cap: ${caps.join(', ') || 'its fluid'}.`,
         place,
         needs: waits.flatMap(({ label }) => label),
       },
@@ -213,6 +216,7 @@ const PLAN_KEYS = [
   'gates',
   'comesOff',
   'sizing',
+  'singles',
   'buying',
   'making',
   'bleeding',
@@ -248,6 +252,7 @@ export const tasksOf = derive(
     const own = ownTasks(plan, ground);
     const work = [
       partsWork(view, ground),
+      wheelsWork(view, ground),
       ...lines.map((line) => lineWork(line, view, ground)),
       hosesWork(view, ground),
       cornerWork(plan, ground),

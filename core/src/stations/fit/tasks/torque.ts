@@ -1,6 +1,6 @@
 import { likelyTorqueNm, type Joint } from '../../../trade/ends/index.ts';
 import type { Floor, WantedTorque } from '../../../plan/index.ts';
-import { likelyBoltNm } from './fasteners.ts';
+import { likelyBoltNm, type Fastener } from './fasteners.ts';
 import type { Task } from './task.ts';
 
 /** How a joint or a fastener stands: what is wanted and by whose word, what the wrench said. */
@@ -31,6 +31,10 @@ export function verdictOf(
   return saidNm > wantedNm * (1 + WRENCH_SHARE) + 1e-9 ? 'high' : 'good';
 }
 
+/** Whether the wrench read what such a joint or fastener does not usually take, with no figure to hold it against. */
+export const isUnusual = ({ verdict, saidNm, likely }: TorqueView): boolean =>
+  verdict === 'no-figure' && likely !== null && (saidNm! < likely.least || saidNm! > likely.most);
+
 /** What was set down of a fastener; before anything was, nothing is known of it but its count. */
 export const wantedOf = (floor: Floor, key: string): WantedTorque =>
   floor.wanted.find((one) => one.key === key) ?? {
@@ -40,6 +44,10 @@ export const wantedOf = (floor: Floor, key: string): WantedTorque =>
     state: 'dry',
     fastener: 'new',
   };
+
+/** What is known of a fastener, with the thread that a record of its own has. */
+export const withThread = (wanted: WantedTorque, { thread }: Fastener): WantedTorque =>
+  thread === undefined ? wanted : { ...wanted, thread };
 
 /** A task that is tightened to a figure; null for one that is not. A joint's figure stands with the joint, a fastener's with the floor. */
 export function torqueOf(
@@ -56,7 +64,11 @@ export function torqueOf(
     key,
     wantedNm,
     source: wanted ? wanted.source : joint!.work.torqueSource,
-    likely: wanted ? likelyBoltNm(wanted) : nearest ? likelyTorqueNm(nearest) : null,
+    likely: wanted
+      ? likelyBoltNm(withThread(wanted, fastener!))
+      : nearest
+        ? likelyTorqueNm(nearest)
+        : null,
     saidNm: said?.nm ?? null,
     opened: said?.opened ?? false,
     verdict: verdictOf(wantedNm, said?.nm ?? null, said?.opened ?? false),

@@ -7,6 +7,7 @@ import {
   freshFluid,
   type Buying,
   type Kit,
+  type KitAsk,
   type Order,
   type Plan,
 } from '../../../plan/index.ts';
@@ -67,7 +68,7 @@ describe('one list', () => {
       .reduce((sum, { count }) => sum + count, 0);
     expect(clips).toBe(gannet.lines.reduce((sum, { clipsMm }) => sum + clipsMm.length, 0));
     expect(of('screw:M6')!.count).toBe(clips);
-    expect(of(`fluid:${gannet.bleeding.fluidId}`)!.count).toBe(
+    expect(of('fluid:dot-4')!.count).toBe(
       view.bleeding.reduce((sum, { result }) => sum + (result?.buyMl ?? 0), 0),
     );
     // A clutch of its own fluid is a bottle of its own.
@@ -123,6 +124,20 @@ describe('how it stands', () => {
     expect(view.sumMinor).toBe((count - 2) * 150 + 200);
     expect(nuts.share).toBeCloseTo(((count - 2) * 150) / view.sumMinor, 12);
     expect(view.groups.reduce((sum, { share }) => sum + (share ?? 0), 0)).toBeCloseTo(1, 12);
+  });
+
+  test('what was ordered and paid stays in the sum once it has come', () => {
+    const key = 'nut:3/8-24-inverted';
+    const count = rowsOf(gannet).find(({ item }) => item.key === key)!.item.count;
+    const sums = (patch: Partial<Order>) =>
+      listView(viewPlan(withBuying(withOrder(gannet.buying, key, { priceMinor: 150, ...patch }))));
+    expect(sums({}).sums).toEqual({ planned: count * 150, ordered: 0, paid: 0 });
+    const on = sums({ state: 'ordered', have: 2, bought: count - 2 });
+    expect(on.sums).toEqual({ planned: 0, ordered: (count - 2) * 150, paid: 0 });
+    const come = sums({ state: 'here', have: count, bought: count - 2 });
+    expect(come.sums).toEqual({ planned: 0, ordered: 0, paid: (count - 2) * 150 });
+    expect(come.sumMinor).toBe((count - 2) * 150);
+    expect(sums({ state: 'wrong' }).sums.ordered).toBe(count * 150);
   });
 
   test('an order for what the plan no longer asks for is stray; while it asks, it is not', () => {
@@ -216,6 +231,25 @@ describe('a kit before it is ordered', () => {
     expect(
       kitFindings({ ...kit, gives: { wheelInsideMm: '350' } }).map(({ kind }) => kind),
     ).toEqual(['differs', 'differs']);
+  });
+
+  test('lengths are compared as lengths, threads as threads, words as words', () => {
+    const pairs = (ask: KitAsk, gives: string, has: string) =>
+      kitFindings({ ...kit, gives: { [ask]: gives }, corners: { rearLeft: { [ask]: has } } }).map(
+        ({ kind }) => kind,
+      );
+    // 3 1/8 in are 79.4 mm, 3 3/8 in 85.7 mm; 3 1/2 in are 88.9 mm.
+    expect(pairs('boltSpreadMm', '3 1/8 in', '3 3/8 in')).toEqual(['differs']);
+    expect(pairs('boltSpreadMm', '3 1/2 in', '88.7')).toEqual([]);
+    expect(pairs('flangeSpreadMm', '3 1/2"', '90')).toEqual(['differs']);
+    expect(pairs('bearingBoreMm', '80', '80.4 mm')).toEqual([]);
+    expect(pairs('boltSpreadMm', 'three', '88.9')).toEqual(['open']);
+    expect(pairs('studThread', 'M10x1', 'm10 x 1')).toEqual([]);
+    expect(pairs('studThread', 'M10x1', 'M10x1.25')).toEqual(['differs']);
+    expect(pairs('hoseThread', '3/8-24 UNF', '3/8-24')).toEqual([]);
+    expect(pairs('hoseThread', '3/8-24', 'M10x1')).toEqual(['differs']);
+    expect(pairs('shockSide', 'Ahead', 'ahead ')).toEqual([]);
+    expect(pairs('shockSide', 'ahead', 'behind')).toEqual(['differs']);
   });
 
   test('what it does not bring is told', () => {

@@ -8,6 +8,7 @@ export const GROUPS = [
   'Hoses',
   'Adapters',
   'Bought lines',
+  'Wheels',
   'Washers and sealant',
   'Clips and screws',
   'Caps',

@@ -14,6 +14,7 @@ import type { PlanView } from '../../../plan/results/index.ts';
 import { halfWords, fluidById, hoseById, hoseFittingById } from '../../../trade/stock/index.ts';
 import { Gathered, type ListItem } from './gathered.ts';
 import { onLine, ofLine } from './line-items.ts';
+import { wheelParts } from './wheel-items.ts';
 
 /** What of a plan the list rests on. */
 export type Listed = Pick<PlanView, 'lines' | 'ports' | 'bleeding'> & {
@@ -29,6 +30,7 @@ export type Listed = Pick<PlanView, 'lines' | 'ports' | 'bleeding'> & {
     | 'bleeding'
     | 'bench'
     | 'filling'
+    | 'wheelEnds'
   >;
 };
 
@@ -169,6 +171,7 @@ export function shoppingList(view: Listed): ListItem[] {
   hosesOf(view, to);
   washersOf(view, to);
   for (const line of ours) clipsOf(plan, line, to);
+  wheelParts(plan, to);
   fluidsOf(view, to);
   for (const { id, name, count } of plan.buying.own ?? [])
     to.add({ key: `own:${id}`, group: 'Your own', name }, count);

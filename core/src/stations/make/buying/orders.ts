@@ -1,17 +1,5 @@
 import { identify } from '../../../trade/threads/identify.ts';
-import {
-  KIT_ASK_RECORD,
-  ASKS_OF_CORNERS,
-  freshOrder,
-  KIT_ASKS,
-  KIT_CORNERS,
-  labelOf,
-  type Buying,
-  type Kit,
-  type KitAsk,
-  type KitCorner,
-  type Order,
-} from '../../../plan/index.ts';
+import { freshOrder, type Buying, type Order } from '../../../plan/index.ts';
 import { shoppingList, type Listed } from './list.ts';
 import { GROUPS, type Group, type ListItem } from './gathered.ts';
 
@@ -23,15 +11,19 @@ export interface ListRow {
   readonly have: number;
   /** What is still to be bought, over what is at hand. */
   readonly toBuy: number;
-  /** What that costs, in hundredths; null where no price is known. */
+  /** What it costs, in hundredths, whether it is still to be bought, ordered or paid; null where no price is known. */
   readonly costMinor: number | null;
+  readonly costState: CostState;
   /** What it is of all that has a price. */
   readonly share: number | null;
 }
+/** Where the money for a thing stands. */
+export type CostState = 'planned' | 'ordered' | 'paid';
 export interface ListView {
   readonly rows: readonly ListRow[];
   readonly currency: string;
   readonly sumMinor: number;
+  readonly sums: Readonly<Record<CostState, number>>;
   /** Things to buy whose price is not known. */
   readonly unpriced: number;
   readonly groups: readonly {
@@ -46,6 +38,9 @@ export interface ListView {
 const perUnit = ({ unit }: ListItem, amount: number): number =>
   unit === 'mL' ? amount / 1000 : amount;
 const SETTLED: readonly Order['state'][] = ['here', 'fitted', 'ordered'];
+/** What came is paid; what is on its way, wrong or missing is ordered. */
+const costState = (state: Order['state']): CostState =>
+  state === 'needed' ? 'planned' : state === 'here' || state === 'fitted' ? 'paid' : 'ordered';
 
 /** The list with its orders and sums. Percentages are of everything that has a price. */
 export function listView(view: Listed): ListView {
@@ -62,10 +57,14 @@ export function listView(view: Listed): ListView {
     const order = orders.get(item.key) ?? freshOrder(item.key);
     const have = order.have || (item.group === 'Tube' ? inStock(item.key) : 0);
     const toBuy = Math.max(0, item.count - have);
+    const state = costState(order.state);
+    const amount = state === 'planned' ? toBuy : (order.bought ?? item.count);
     const costMinor =
-      order.priceMinor === null ? null : Math.round(perUnit(item, toBuy) * order.priceMinor);
-    return { item, order, have, toBuy, costMinor };
+      order.priceMinor === null ? null : Math.round(perUnit(item, amount) * order.priceMinor);
+    return { item, order, have, toBuy, costState: state, costMinor };
   });
+  const sumOf = (cost: CostState): number =>
+    plain.reduce((sum, row) => sum + (row.costState === cost ? (row.costMinor ?? 0) : 0), 0);
   const sumMinor = plain.reduce((sum, { costMinor }) => sum + (costMinor ?? 0), 0);
   const share = (minor: number | null): number | null =>
     sumMinor && minor !== null ? minor / sumMinor : null;
@@ -80,6 +79,7 @@ export function listView(view: Listed): ListView {
     rows: plain.map((row) => ({ ...row, share: share(row.costMinor) })),
     currency: buying.currency,
     sumMinor,
+    sums: { planned: sumOf('planned'), ordered: sumOf('ordered'), paid: sumOf('paid') },
     unpriced: plain.filter(({ toBuy, costMinor }) => toBuy > 0 && costMinor === null).length,
     groups,
     stray: buying.orders.filter(({ key, state }) => !keys.has(key) && SETTLED.includes(state)),
@@ -135,61 +135,6 @@ export function received(
     text: `${half.thread} was ordered, but this measures as ${best?.thread ?? nearest ?? 'no thread that is known here'}. Send it back.`,
   };
 }
-
-/** Asks that hold where the vehicle has as much or more; every other holds where both are the same. */
-const AT_LEAST: ReadonlySet<KitAsk> = new Set(['wheelInsideMm', 'shockRoomMm', 'shaftRoomMm']);
-/** Asks that are figures and no names of threads. */
-const isFigure = (ask: KitAsk): boolean => ask.endsWith('Mm');
-/** Two figures read with a vernier are the same within this. Common practice. */
-const SAME_MM = 0.5;
-
-export interface KitFinding {
-  readonly kind: 'differs' | 'open';
-  readonly corner: KitCorner;
-  readonly ask: KitAsk;
-  readonly text: string;
-}
-/** A kit before it is ordered: at each corner that it is for, what differs from the vehicle, and what nobody has measured. */
-export function kitFindings(kit: Kit): KitFinding[] {
-  return KIT_CORNERS.filter((corner) => kit.corners[corner] !== undefined).flatMap((corner) =>
-    KIT_ASKS.flatMap((ask): KitFinding[] => {
-      const [gives, has] = [kit.gives[ask]?.trim() ?? '', kit.corners[corner]![ask]?.trim() ?? ''];
-      if (!gives) return [];
-      const [name, where] = [
-        labelOf(KIT_ASK_RECORD.fields[ask]),
-        labelOf(ASKS_OF_CORNERS.fields[corner]),
-      ];
-      const isLeast = AT_LEAST.has(ask);
-      if (!has) return [{ kind: 'open', corner, ask, text: `${name}, ${where}: not measured.` }];
-      const [a, b] = [Number.parseFloat(gives), Number.parseFloat(has)];
-      const fits =
-        Number.isNaN(a) || Number.isNaN(b) || !isFigure(ask)
-          ? gives.toLowerCase() === has.toLowerCase()
-          : isLeast
-            ? b >= a
-            : Math.abs(a - b) <= SAME_MM;
-      return fits
-        ? []
-        : [
-            {
-              kind: 'differs',
-              corner,
-              ask,
-              text: `${name}, ${where}: the kit ${isLeast ? 'needs' : 'is for'} ${gives}, the vehicle has ${has}.`,
-            },
-          ];
-    }),
-  );
-}
-/** What a kit does not bring of what the list asks of the things it does. */
-export const kitLacks = (
-  kit: Kit,
-  rows: readonly ListRow[],
-): { readonly item: ListItem; readonly lacks: number }[] =>
-  kit.brings.flatMap(({ key, count }) => {
-    const row = rows.find(({ item }) => item.key === key);
-    return row && row.toBuy > count ? [{ item: row.item, lacks: row.toBuy - count }] : [];
-  });
 
 /** Prices read from a table with the columns said: rows that could not be used are named. */
 export function priceRows(

@@ -1,5 +1,6 @@
 import { derive } from '../../../lib/derive/index.ts';
 import { InputError } from '../../../lib/faults/index.ts';
+import { formatLengthUnit, type UnitSystem } from '../../../lib/units/index.ts';
 import { nest, type Nest, type NestInput } from '../../../physics/nesting/index.ts';
 import { freshIn, type LineView, type Making } from '../../../plan/index.ts';
 import {
@@ -109,7 +110,7 @@ function planFor(
   tube: TubeStock,
   cuts: readonly Cut[],
   making: Making,
-  nowMs?: () => number,
+  { units, nowMs }: CutSettings,
 ): CutPlan {
   const hand = making.stock.filter((one) => one.tubeId === tube.id);
   const sold = making.sold.filter((one) => one.tubeId === tube.id);
@@ -147,20 +148,30 @@ function planFor(
     return { ...none, ...plan, pieces, toBuy, fault: null };
   } catch (error) {
     if (!(error instanceof InputError)) throw error;
-    const index = /^partsMm\[(\d+)\]/.exec(error.path)?.[1];
+    const cut = cuts[Number(/^partsMm\[(\d+)\]/.exec(error.path)?.[1])];
+    if (!cut) return { ...none, fault: error.message };
+    const mm = (length: number): string => formatLengthUnit(length, units);
+    const givesMm = Math.max(...[...hand, ...sold].map((one) => one.lengthMm)) - making.endMm;
     return {
       ...none,
-      fault: index === undefined ? error.message : `${cuts[Number(index)]!.name}: ${error.message}`,
+      fault: `No stock long enough for ${cut.name} (${mm(cut.lengthMm)}).${
+        hand.length + sold.length ? ` The longest piece gives ${mm(Math.max(givesMm, 0))}.` : ''
+      }`,
     };
   }
 }
 
-/** A plan of cuts for each tube that lines are still to be cut from. `nowMs` is a clock, so that it thinks no longer than two seconds a tube. */
+interface CutSettings {
+  readonly units: UnitSystem;
+  /** A clock, so that no tube takes longer than two seconds. */
+  readonly nowMs?: () => number;
+}
+/** A plan of cuts for each tube that lines are still to be cut from; why there is none is said in `units`. */
 export const cutPlans = (
   lines: readonly LineView[],
   making: Making,
-  nowMs?: () => number,
-): CutPlan[] => [...cutsOf(lines)].map(([tube, cuts]) => planFor(tube, cuts, making, nowMs));
+  settings: CutSettings,
+): CutPlan[] => [...cutsOf(lines)].map(([tube, cuts]) => planFor(tube, cuts, making, settings));
 
 /** How much tube is still to be cut, with what every piece is short of, by tube: no plan is made for it. */
 export const tubeWanted = derive(

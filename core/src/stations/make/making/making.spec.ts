@@ -289,9 +289,10 @@ describe('measured back at the bench', () => {
 });
 
 describe('cuts', () => {
+  const metric = { units: 'metric' } as const;
   const making = gannet.making;
   test('lines not cut yet and a test piece a flare come out of what is at hand; what is cut goes out of it', () => {
-    const [plan] = cutPlans(layPlan(gannet).lines, making);
+    const [plan] = cutPlans(layPlan(gannet).lines, making, metric);
     const made = layPlan(gannet).lines.filter(
       (view) => view.tube === plan!.tube && view.card && !doneOf(view).has('cut'),
     );
@@ -311,28 +312,34 @@ describe('cuts', () => {
 
   test('what is at hand is used before anything is bought, and no more is bought than must be', () => {
     const lines = layPlan(gannet).lines;
-    const [none] = cutPlans(lines, { ...making, stock: [] });
+    const [none] = cutPlans(lines, { ...making, stock: [] }, metric);
     const all = none!.toBuy.reduce((sum, { count }) => sum + count, 0);
-    const [some] = cutPlans(lines, making);
+    const [some] = cutPlans(lines, making, metric);
     expect(some!.toBuy.reduce((sum, { count }) => sum + count, 0)).toBeLessThan(all);
     // Each piece that is bought is opened.
     for (const plan of [none!, some!])
       expect(plan.toBuy.reduce((sum, { count }) => sum + count, 0)).toBe(
         plan.pieces.filter(({ stockId }) => !stockId).length,
       );
-    const [nothing] = cutPlans(lines, { ...making, stock: [], sold: [] });
-    expect(nothing!.fault).toMatch(/No stock long enough for/);
+    const bare = { ...making, stock: [], sold: [] };
+    expect(cutPlans(lines, bare, metric)[0]!.fault).toMatch(
+      /^No stock long enough for \w+ \([\d,]+ mm\)\.$/,
+    );
+    const short = { ...bare, sold: [{ id: 's', tubeId: some!.tube.id, lengthMm: 254 }] };
+    expect(cutPlans(lines, short, { units: 'inch' })[0]!.fault).toMatch(
+      /^No stock long enough for \w+ \([^)]+ in\)\. The longest piece gives 9 19\/32 in\.$/,
+    );
   });
 
   test('left-overs worth keeping are in the stock afterwards, by length and batch', () => {
-    const [plan] = cutPlans(layPlan(gannet).lines, making);
+    const [plan] = cutPlans(layPlan(gannet).lines, making, metric);
     const after = stockAfter(making, plan!);
     const total = (stock: typeof making.stock): number =>
       stock.reduce((sum, { lengthMm, count }) => sum + lengthMm * count, 0);
     expect(total(after.stock)).toBeLessThan(total(making.stock));
     for (const piece of after.stock) expect(piece.lengthMm).toBeGreaterThanOrEqual(200);
     const batched = { ...making, stock: making.stock.map((one) => ({ ...one, batch: 'B7' })) };
-    const [cut] = cutPlans(layPlan(gannet).lines, batched);
+    const [cut] = cutPlans(layPlan(gannet).lines, batched, metric);
     const left = stockAfter(batched, cut!).stock.filter(
       ({ lengthMm }) => !batched.stock.some((one) => one.lengthMm === lengthMm),
     );
