@@ -1,8 +1,4 @@
-import {
-  listView,
-  type ListRow,
-  type ListView,
-} from '../../../stations/make/buying/index.ts';
+import { listView, type ListRow, type ListView } from '../../../stations/make/buying/index.ts';
 import type { Reading } from '../../define-rule.ts';
 
 /** What of a plan its list rests on. */
