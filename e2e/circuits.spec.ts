@@ -20,7 +20,7 @@ async function fresh(page: Page): Promise<void> {
 
 describe('Plumb and Size in the browser', () => {
   test('a layout becomes a drawing that is still there after a reload, with every guess a listed open point', async () => {
-    const { page, complaints } = await watch(run.browser, run.server.url);
+    const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
     await fresh(page);
     await waitText(page, 'fl-plumb-station', 'No parts yet');
     const layout = await page.$eval(
@@ -49,7 +49,7 @@ describe('Plumb and Size in the browser', () => {
   });
 
   test('Size begins with guesses; a wrong figure is refused in place, a right one moves the chain, and undo takes it back', async () => {
-    const { page, complaints } = await watch(run.browser, run.server.url);
+    const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
     await fresh(page);
     await page.click('fl-station-nav a[href$="/size"]');
     await page.waitForSelector('#begin-category');
@@ -86,7 +86,7 @@ describe('Plumb and Size in the browser', () => {
   });
 
   test('the slider from empty to laden moves what is drawn, and the clutch and parking brake have their own page', async () => {
-    const { page, complaints } = await watch(run.browser, run.server.url);
+    const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
     await openPlan(page, run.server.url, 'gannet', 'size');
     await page.waitForSelector('fl-load-slider input');
     const road = await textOf(page, '[data-step=Road]');

@@ -90,7 +90,7 @@ test('a whole run by touch: locked, begun, reloaded, with no network, taken back
 });
 
 test('alone: the space bar goes on, and so does the whole screen', async () => {
-  const { page, complaints } = await watch(run.browser, run.server.url);
+  const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
   await openPlan(page, run.server.url, 'gannet', 'fill');
   await beginRun(page);
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
@@ -112,7 +112,7 @@ test('alone: the space bar goes on, and so does the whole screen', async () => {
 });
 
 test('the plan: methods by people and tools, schools compared, tools on the list; a fluid of its own', async () => {
-  const { page, complaints } = await watch(run.browser, run.server.url);
+  const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
   await openPlan(page, run.server.url, 'gannet', 'fill');
   await waitText(page, '[data-test=schools]', 'Nearest first');
   expect(await textOf(page, '[data-test=schools]')).toMatch(/Farthest first\d+/);
@@ -134,7 +134,7 @@ test('the plan: methods by people and tools, schools compared, tools on the list
 });
 
 test('the drill: strokes at a corner, then judged beside the usual way', async () => {
-  const { page, complaints } = await watch(run.browser, run.server.url);
+  const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
   await page.goto(`${run.server.url}/practice`, { waitUntil: 'load' });
   await page.waitForSelector('fl-practice-page fieldset button');
   await pressNamed(page, 'Bleed a vehicle');

@@ -15,7 +15,7 @@ const tap = async (page: Page, selector: string): Promise<void> => {
 const done = (page: Page): Promise<void> => tap(page, 'fl-task-detail .btn-main');
 
 test('a session on a tablet: tasks done by touch, a reload in the middle, something held for now and closed, a part that came wrong', async () => {
-  const { page, complaints } = await watch(run.browser, run.server.url);
+  const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
   await page.setViewport({ width: 768, height: 1024, hasTouch: true, isMobile: true });
   await openPlan(page, run.server.url, 'gannet', 'fit');
   await waitText(page, '[data-test=session]', 'Next 7 tasks take 100 minutes');

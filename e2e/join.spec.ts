@@ -6,7 +6,7 @@ const run = withBrowser();
 
 describe('Join in the browser', () => {
   test('a joint that binds is measured, seen through, mended and kept; wrong input is asked about', async () => {
-    const { page, complaints } = await watch(run.browser, run.server.url);
+    const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
     await openPlan(page, run.server.url, 'gannet', 'join');
     await page.click('[data-joint="line-r1-a"]');
     await waitText(page, '[data-test=verdict]', 'Binds');
@@ -46,7 +46,7 @@ describe('Join in the browser', () => {
   });
 
   test('practice is reached from Join, answers and goes on', async () => {
-    const { page, complaints } = await watch(run.browser, run.server.url);
+    const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
     await openPlan(page, run.server.url, 'gannet', 'join');
     await page.click('a[href="/practice"]');
     await page.waitForSelector('fl-practice-page fieldset button');

@@ -21,7 +21,7 @@ async function give(page: Page, file: string): Promise<void> {
 
 describe('plans in and out', () => {
   test('export, import, a bad file, duplicate, delete and bring back', async () => {
-    const { page, complaints } = await watch(run.browser, run.server.url);
+    const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
     const folder = mkdtempSync(join(tmpdir(), 'firm-line-'));
     const session = await run.browser.target().createCDPSession();
     await session.send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
@@ -70,7 +70,7 @@ describe('plans in and out', () => {
   });
 
   test('a plan file dropped on the page is imported', async () => {
-    const { page } = await watch(run.browser, run.server.url);
+    const { page } = await watch(run.browser, run.server.url, 'flat');
     await page.goto(run.server.url, { waitUntil: 'load' });
     await page.waitForSelector('fl-plans-page');
     await page.evaluate(
@@ -90,7 +90,7 @@ describe('plans in and out', () => {
   });
 
   test('a tab killed after the screen said saved has lost nothing', async () => {
-    const { page } = await watch(run.browser, run.server.url);
+    const { page } = await watch(run.browser, run.server.url, 'flat');
     await openPlan(page, run.server.url);
     await page.click('[data-line=line-r2]');
     await page.waitForSelector('fl-move-list fl-snag-row button');
@@ -102,7 +102,7 @@ describe('plans in and out', () => {
     );
     await settled(page);
     await page.close();
-    const again = await watch(run.browser, run.server.url);
+    const again = await watch(run.browser, run.server.url, 'flat');
     await openPlan(again.page, run.server.url);
     await again.page.click('[data-line=line-r2]');
     expect(await textOf(again.page, 'fl-move-list')).not.toContain('bender shoe');
@@ -110,8 +110,8 @@ describe('plans in and out', () => {
 
   test('of two tabs on one plan one writes and the other follows it live, takes over, and writes on when the first has gone', async () => {
     const [one, two] = [
-      await watch(run.browser, run.server.url),
-      await watch(run.browser, run.server.url),
+      await watch(run.browser, run.server.url, 'flat'),
+      await watch(run.browser, run.server.url, 'flat'),
     ];
     const unit = (page: Page): Promise<string> => textOf(page, 'header [title="Switch units (u)"]');
     const shows = (page: Page, word: string): Promise<unknown> =>
@@ -156,8 +156,8 @@ describe('plans in and out', () => {
 
   test('what is renamed or deleted in the list reaches the tab that has it open', async () => {
     const [open, list] = [
-      await watch(run.browser, run.server.url),
-      await watch(run.browser, run.server.url),
+      await watch(run.browser, run.server.url, 'flat'),
+      await watch(run.browser, run.server.url, 'flat'),
     ];
     await openPlan(open.page, run.server.url);
     await list.page.goto(run.server.url, { waitUntil: 'load' });
@@ -183,7 +183,7 @@ describe('plans in and out', () => {
   });
 
   test('a plan that is kept damaged is shown with what is wrong, exported as it is, mended and opened', async () => {
-    const { page } = await watch(run.browser, run.server.url);
+    const { page } = await watch(run.browser, run.server.url, 'flat');
     await openPlan(page, run.server.url);
     await page.goto(run.server.url, { waitUntil: 'load' });
     await page.evaluate(

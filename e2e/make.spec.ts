@@ -45,7 +45,7 @@ const page_ = async (page: Page, name: string, inside: string): Promise<void> =>
 };
 
 test('a whole line is made: what must be on locks its flare, a bend that is short is read, taken further and put right, and the line is made', async () => {
-  const { page, complaints } = await watch(run.browser, run.server.url);
+  const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
   await openPlan(page, run.server.url, 'gannet', 'make');
   await page.click('[data-line=line-r3]');
   await waitText(page, 'fl-card-page h2', 'R3');
@@ -120,7 +120,7 @@ test('a whole line is made: what must be on locks its flare, a bend that is shor
 });
 
 test('cuts come out of what is at hand, the list says what is to buy, what came is measured, and a kit that differs is stopped', async () => {
-  const { page, complaints } = await watch(run.browser, run.server.url);
+  const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
   await openPlan(page, run.server.url, 'gannet', 'make');
   await page_(page, 'Cuts', '[data-test=cuts-sum]');
   await waitText(page, '[data-test=cuts-sum]', 'no plan uses less stock');

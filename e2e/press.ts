@@ -29,14 +29,14 @@ const wrongNow = (page: Page): Promise<string[]> =>
 const MOST = process.env['LONG_TESTS'] === undefined ? 200 : 1000;
 const isLong = process.env['LONG_TESTS'] !== undefined;
 
-/** Goes to every page of a station and presses every button there that was not pressed before but those that take away or hand out files: each opens what it opens. Of the rows of a list only the first and the last few, but in a long run. Whatever leads to another station is come back from. Says what was wrong after which. */
+/** Goes to every page of a station that was not gone to before and presses every button there that was not pressed before but those that take away or hand out files: each opens what it opens. Of the rows of a list only the first and the last few, but in a long run. Whatever leads to another station is come back from. Says what was wrong after which. */
 export async function pressAll(
   page: Page,
   pressed: Set<string>,
   each = async (): Promise<void> => {},
+  pages = new Set<string>(),
 ): Promise<string[]> {
   const found: string[] = [];
-  const pages = new Set<string>();
   const station = stationOf(page);
   for (let i = 0; i < MOST; i++) {
     const next = await page.evaluate(

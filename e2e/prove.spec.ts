@@ -121,7 +121,7 @@ test('a curve from the stream, its link lost and taken up again; then a loggerâ€
 });
 
 test('a hold is judged, a change makes it void and is said before it is made', async () => {
-  const { page, complaints } = await watch(run.browser, run.server.url);
+  const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
   await bringIn(page, proved(dunlin()));
   expect(
     await page.$$eval(
@@ -139,7 +139,7 @@ test('a hold is judged, a change makes it void and is said before it is made', a
 });
 
 test('signing is refused with a reason, given for a move that lists what is left, and for the road once the last caution is accepted; the pack comes as a PDF', async () => {
-  const { page, complaints } = await watch(run.browser, run.server.url);
+  const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
   await (
     await page.createCDPSession()
   ).send('Browser.setDownloadBehavior', { behavior: 'allow', downloadPath: folder });
@@ -209,7 +209,7 @@ test('signing is refused with a reason, given for a move that lists what is left
 });
 
 test('two plans are compared in words, by station', async () => {
-  const { page, complaints } = await watch(run.browser, run.server.url);
+  const { page, complaints } = await watch(run.browser, run.server.url, 'flat');
   await openPlan(page, run.server.url, 'gannet', 'prove');
   await pressNamed(page, 'Compare');
   const gannet = readPlan(readFileSync(join(__dirname, '../demo/gannet.firmline.json'), 'utf8'));

@@ -29,7 +29,7 @@ async function serious(page: Page, only?: readonly string[]): Promise<string[]> 
 
 describe('every screen', () => {
   test('going to a station by its key puts the focus on its heading, and says it in the title', async () => {
-    const { page } = await watch(run.browser, run.server.url);
+    const { page } = await watch(run.browser, run.server.url, 'flat');
     await openPlan(page, run.server.url, 'gannet', 'measure');
     for (const [i, { path, name }] of STATIONS.entries()) {
       if (i === 0) continue;
@@ -136,7 +136,7 @@ describe('every screen', () => {
   });
 
   test.each(['a4', 'letter'] as const)('every card prints on one %s page', async (format) => {
-    const { page } = await watch(run.browser, run.server.url);
+    const { page } = await watch(run.browser, run.server.url, 'flat');
     await openPlan(page, run.server.url, 'gannet', 'make');
     for (const line of ['line-r1', 'line-f2', 'line-c1']) {
       await page.click(`[data-line=${line}]`);
@@ -152,7 +152,7 @@ describe('every screen', () => {
   });
 
   test('the card, the strip and the head say the same length', async () => {
-    const { page } = await watch(run.browser, run.server.url);
+    const { page } = await watch(run.browser, run.server.url, 'flat');
     await openPlan(page, run.server.url, 'gannet', 'make');
     await page.click('[data-line=line-f1]');
     await waitText(page, 'fl-card-page h2', 'F1');

@@ -40,7 +40,7 @@ export const STATIONS: readonly StationEntry[] = [
       { path: 'places', name: 'Places', shows: ['point', 'port'] },
       { path: 'vehicle', name: 'Vehicle', shows: ['thing', 'gate'] },
       { path: 'frame', name: 'Frame', title: 'Frame: square and flat', rules: ['pedal-room'] },
-      { path: 'closes', name: 'Closes', title: 'Before it closes' },
+      { path: 'closes', name: 'Closes', title: 'Before it closes', rules: ['gate-unseen'] },
     ],
   },
   { path: 'size', name: 'Size', shows: ['plan'], pages: [] },
@@ -120,7 +120,7 @@ export const STATIONS: readonly StationEntry[] = [
         name: 'Parking brake',
         title: 'Parking brake and pedal',
         shows: ['cable'],
-        rules: ['cable-length'],
+        rules: ['cable-length', 'cable-hand', 'pushrod-play'],
       },
       {
         path: 'wires',

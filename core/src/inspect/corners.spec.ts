@@ -4,6 +4,7 @@ import {
   NO_FLOOR,
   NO_LOG,
   UNCHECKED,
+  type Cable,
   type CaliperFit,
   type WheelEnds,
   type HubFit,
@@ -163,10 +164,72 @@ describe('rules of corners: the plan in which each speaks, and the nearest in wh
     ]).toEqual([]);
   });
 
+  test("'cable-hand' where the name says the other side, or two are made for one side", () => {
+    const cable = (name: string, hand: Cable['hand'], patch: Partial<Cable> = {}): Cable => ({
+      id: name,
+      name,
+      hand,
+      wayMm: 1000,
+      outerMm: 1005,
+      freeMm: 80,
+      needMm: 70,
+      adjustMm: 20,
+      slackAfterMm: null,
+      ...patch,
+    });
+    const of = (rule: string, ...cables: Cable[]): string[] =>
+      found({ cables }, rule).map(({ where, text }) => `${where}: ${text}`);
+    expect(of('cable-hand', cable('Left cable', 'right'))).toEqual([
+      expect.stringMatching(/^Left cable: .*for the right side, and its name says left/),
+    ]);
+    expect(of('cable-hand', cable('A', 'left'), cable('B', 'left'))).toEqual([
+      expect.stringMatching(/^B: Made for the left side, and so is A/),
+    ]);
+    expect(of('cable-hand', cable('Left cable', 'left'), cable('Right one', 'either'))).toEqual([]);
+    // What twenty pulls left is more than its adjuster takes up.
+    expect(of('cable-length', cable('A', 'left', { slackAfterMm: 21 }))).toEqual([
+      expect.stringMatching(/^A: After twenty pulls its slack is 21 mm.*takes up 20 mm/),
+    ]);
+    expect(of('cable-length', cable('A', 'left', { slackAfterMm: 20 }))).toEqual([]);
+  });
+
+  test("'earlier-changes' for each thing that was swapped before, and none for an empty line", () => {
+    const said = (text: string): Snag[] =>
+      inspect({ ...gannet, log: { ...NO_LOG, earlier: [{ id: 'e', text }] } }).filter(
+        ({ rule }) => rule === 'earlier-changes',
+      );
+    expect(said('Rear axle from a heavier van.')).toMatchObject([
+      { level: 'caution', text: expect.stringMatching(/^Rear axle from a heavier van\. The/) },
+    ]);
+    expect(said(' ')).toEqual([]);
+  });
+
+  test("'gate-unseen' of a gate that is closed with nothing recorded of what is behind it", () => {
+    const said = (patch: Partial<Plan['gates'][number]>): string[] =>
+      inspect({ ...gannet, gates: [{ ...gannet.gates[0]!, ...patch }] })
+        .filter(({ rule }) => rule === 'gate-unseen')
+        .map(({ text }) => text);
+    expect(said({ closed: true })).toEqual([expect.stringMatching(/recorded of: Photographs/)]);
+    const looked = {
+      photographed: '12',
+      bushes: 'sound',
+      later: 'no',
+      holes: 'none',
+      forced: 'no',
+    };
+    expect([...said({ closed: true, looked }), ...said({ closed: false })]).toEqual([]);
+    expect(said({ closed: true, looked: { ...looked, holes: '' } })).toEqual([
+      expect.stringMatching(/recorded of: Holes left open/),
+    ]);
+  });
+
   test("'pushrod-play' of none, cold or hot, and of a check valve that leaks", () => {
     const play = (coldMm: number | null, hotMm: number | null, valveHolds: boolean | null) =>
       found({ play: { coldMm, hotMm, valveHolds } }, 'pushrod-play').map(({ text }) => text);
-    expect(play(0, 0, null)[0]).toMatch(/^No free play cold or hot/);
+    expect(play(0, 0, null)).toEqual([
+      expect.stringMatching(/^No free play cold/),
+      expect.stringMatching(/^No free play hot/),
+    ]);
     expect(play(2, 0, null)[0]).toMatch(/^No free play hot/);
     expect(play(2, 1, false)[0]).toMatch(/check valve does not hold/);
     expect([...play(2, 0.1, true), ...play(null, null, null)]).toEqual([]);

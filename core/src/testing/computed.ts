@@ -16,20 +16,23 @@ import { square } from '../shape/taping/index.ts';
 import { CORNERS, SPANS } from '../shape/survey/index.ts';
 import {
   airNetworkOf,
+  beginRun,
   bleederNotes,
   changeSteps,
   circuitNotes,
+  instructionOf,
   lastFluidUse,
   methodOf,
   preFillChecks,
+  replay,
 } from '../stations/fill/index.ts';
 import { beforeItCloses } from '../stations/fit/gates/index.ts';
 import { floorView, gateProgress, planSession } from '../stations/fit/tasks/index.ts';
 import { jointEnds } from '../stations/join/index.ts';
-import { kitFindings, listView } from '../stations/make/buying/index.ts';
+import { kitFindings, kitLacks, listView } from '../stations/make/buying/index.ts';
 import { cutPlans, doneOf, orderOf, progressOf, workOf } from '../stations/make/making/index.ts';
 import { rankMeasurements } from '../stations/measure/index.ts';
-import { judgeCurve, signoff, packOf, provingTests } from '../stations/prove/index.ts';
+import { judgeAir, judgeCurve, signoff, packOf, provingTests } from '../stations/prove/index.ts';
 
 /** The readings of the vehicle, each given to the calculation that judges it. */
 function judgeReadings({ wheelEnds, frame, proving, filling }: Plan): void {
@@ -64,6 +67,7 @@ function judgeReadings({ wheelEnds, frame, proving, filling }: Plan): void {
     });
   }
   proving.curves.forEach((curve) => judgeCurve(curve));
+  proving.airTests.forEach(judgeAir);
   filling.fluids.forEach(({ wasId, fluidId }) => changeSteps(wasId, fluidId));
 }
 
@@ -79,8 +83,9 @@ export function computeAll(plan: Plan): void {
   provingTests(view);
   signoff(view, snags, { on: '2026-03-02', km: 60 });
   packOf(view, snags, '2026-03-02T09:00:00Z');
-  listView(view);
+  const { rows } = listView(view);
   plan.buying.kits.forEach(kitFindings);
+  for (const kit of plan.buying.kits) kitLacks(kit, rows);
   cutPlans(view.lines, plan.making, { units: plan.units });
   jointEnds(view);
   for (const line of view.lines) {
@@ -93,8 +98,10 @@ export function computeAll(plan: Plan): void {
     if (!work.result) continue;
     preFillChecks(work, view, methodOf(plan.filling, plan, airNetworkOf(work, view)).id);
     circuitNotes(work, view);
+    beginRun(work, view, '2026-03-02T09:00:00Z');
     for (const { port } of work.bleeders) bleederNotes(work, view, port.id);
   }
+  for (const run of plan.filling.runs) instructionOf(run, replay(run).state, (portId) => portId);
   lastFluidUse(plan.filling);
   rankMeasurements(plan);
   judgeReadings(plan);

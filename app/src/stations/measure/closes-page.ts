@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { beforeItCloses, byDay } from '@firm-line/core/stations/fit/gates';
+import { floorView } from '@firm-line/core/stations/fit/tasks';
 import {
   freshId,
   GATE,
@@ -10,7 +11,6 @@ import {
   GATE_LOOKED,
 } from '@firm-line/core/plan';
 import { viewPlan } from '@firm-line/core/plan/results';
-import { CheckField } from '../../kit/fields/check-field';
 import { EmptyState } from '../../kit/empty-state';
 import { Jump } from '../../session/jump';
 import { PlanStore } from '../../session/plan-store';
@@ -23,10 +23,10 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
   line: 'route',
 };
 
-/** For each gate, what must be done while it is open. */
+/** For each gate, what must be done while it is open: what is still open in the plan, and the work of Fit behind it. */
 @Component({
   selector: 'fl-closes-page',
-  imports: [CheckField, EmptyState, FieldOf],
+  imports: [EmptyState, FieldOf],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { class: 'block overflow-auto p-4 print:overflow-visible print:p-0' },
   template: `
@@ -66,21 +66,25 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
         <p class="mt-2 text-sm text-ink-soft">{{ gate.says }}</p>
         <ul class="mt-2">
           @for (task of gate.tasks; track task.id) {
-            <li class="flex items-center gap-3 border-t border-rule">
-              <fl-check-field
-                class="min-w-0 flex-1"
-                [label]="task.text"
-                [checked]="task.done"
-                (changed)="tick(gate.id, task.id, $event)"
-              />
-              @if (task.goes) {
+            <li class="flex min-h-11 items-center gap-3 border-t border-rule py-1">
+              <span
+                class="w-5 text-center font-bold"
+                [class]="task.done ? 'text-ok' : 'text-copper'"
+                aria-hidden="true"
+                >{{ task.done ? '✓' : '○' }}</span
+              >
+              <span class="min-w-0 flex-1"
+                >{{ task.text
+                }}<span class="sr-only">{{ task.done ? ': done' : ': open' }}</span></span
+              >
+              @if (task.station; as station) {
                 <button
                   type="button"
                   class="link print:hidden"
                   [attr.aria-label]="'Show ' + task.text"
-                  (click)="go(task.place)"
+                  (click)="go(station, task.place)"
                 >
-                  Show
+                  {{ station === 'fit' ? 'Show in Fit' : 'Show' }}
                 </button>
               }
             </li>
@@ -120,15 +124,26 @@ export class ClosesPage {
   protected readonly looks = GATE_LOOK_KEYS;
   protected readonly gates = computed(() => {
     const view = viewPlan(this.store.plan());
+    const floor = floorView(view);
     return this.store
       .plan()
       .gates.toSorted(byDay)
       .map((gate) => {
-        const tasks = beforeItCloses(view, gate).map((task) => ({
-          ...task,
-          done: (gate.done ?? []).includes(task.id),
-          goes: STATION[task.place.kind] !== undefined,
-        }));
+        const fitted = floor.filter(({ task }) => task.gate?.id === gate.id);
+        const tasks = [
+          ...beforeItCloses(view, gate).flatMap(({ id, kind, text, place }) =>
+            kind === 'run'
+              ? []
+              : [{ id, text, place, done: false, station: STATION[place.kind] ?? null }],
+          ),
+          ...fitted.map(({ task, state }) => ({
+            id: task.id,
+            text: task.name,
+            place: task.place,
+            done: state === 'done',
+            station: 'fit',
+          })),
+        ];
         const left = tasks.filter(({ done }) => !done).length;
         return {
           ...gate,
@@ -167,13 +182,8 @@ export class ClosesPage {
     const gate = this.store.plan().gates.find((one) => one.id === id)!;
     this.change(id, { looked: { ...gate.looked, [look]: text } });
   }
-  protected tick(id: string, task: string, done: boolean): void {
-    const gate = this.store.plan().gates.find((one) => one.id === id)!;
-    const others = (gate.done ?? []).filter((one) => one !== task);
-    this.change(id, { done: done ? [...others, task] : others });
-  }
-  protected go(place: Ref): void {
-    this.jump.to(STATION[place.kind]!, place);
+  protected go(station: string, place: Ref): void {
+    this.jump.to(station, place);
   }
   protected print(): void {
     window.print();

@@ -1,3 +1,5 @@
+import { viewPlan } from '@firm-line/core/plan/results';
+import { floorView } from '@firm-line/core/stations/fit/tasks';
 import { TestBed } from '@angular/core/testing';
 import { distance } from '@firm-line/core/lib/vec';
 import { Selection } from '../../session/selection';
@@ -107,7 +109,7 @@ describe('square and flat', () => {
 });
 
 describe('before it closes', () => {
-  test('a gate has its day, its list and what was looked at; a tick stays', async () => {
+  test('a gate has its day, its list and what was looked at; what Fit has done is done here', async () => {
     const at = await open('f4', 'Before it closes');
     const gate = () => at.store.plan().gates[0]!;
     const rows = (): string[] => at.texts('fl-closes-page li');
@@ -115,14 +117,19 @@ describe('before it closes', () => {
     const day = at.one<HTMLInputElement>(`#on-${gate().id}`);
     await at.type(day, '2099-01-02');
     expect(gate().on).toBe('2099-01-02');
-    expect(at.texts('fl-closes-page section')[0]).toMatch(/10 tasks left, in \d+ days/);
-    const first = at.one<HTMLInputElement>('fl-closes-page li input');
-    first.checked = true;
-    first.dispatchEvent(new Event('change'));
+    const left = (): number =>
+      Number(/(\d+) tasks left, in \d+ days/.exec(at.texts('fl-closes-page section')[0]!)![1]);
+    const before = left();
+    const { task } = floorView(viewPlan(at.store.plan())).find(
+      (one) => one.task.gate?.id === gate().id && one.state !== 'done',
+    )!;
+    at.store.apply({
+      edit: 'recordWorkDone',
+      with: { task: task.id, stamp: task.stamp, at: '2026-03-02T09:00:00Z' },
+    });
     await at.settle();
-    expect(at.texts('fl-closes-page section')[0]).toMatch(
-      /What closesCloses on closed 9 tasks left, in 26330 days/,
-    );
+    expect(left()).toBe(before - 1);
+    expect(rows().some((row) => row.includes(task.name) && row.includes('✓'))).toBe(true);
     await at.type(at.one<HTMLInputElement>(`#look-bushes-${gate().id}`), 'rear left worn');
     expect(gate().looked).toEqual({ bushes: 'rear left worn' });
     await at.type(day, '');

@@ -87,6 +87,17 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
                   [wantedMPa]="hold.wantedMPa"
                   [rests]="round.rests"
                 />
+              } @else if (round.reading; as reading) {
+                <p class="mt-4">
+                  This test is judged by its readings.
+                  @if (reading.screen !== 'prove/rounds') {
+                    <a class="link" [routerLink]="'../../' + reading.screen" data-test="reading"
+                      >Enter them in {{ reading.at }}</a
+                    >
+                  } @else {
+                    Enter them in the pedal log below.
+                  }
+                </p>
               } @else {
                 @if (round.looks.length) {
                   <ul class="mt-3" aria-label="Each place">

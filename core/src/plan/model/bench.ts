@@ -24,6 +24,7 @@ import {
   note,
   time,
   told,
+  noted,
 } from './field.ts';
 import { HALF } from './port.ts';
 
@@ -69,7 +70,7 @@ export interface Trial {
   readonly why: string;
 }
 const TRIAL = record<Trial>()({
-  at: told('Time', time),
+  at: told('Time', noted(time)),
   flare: told('Flare', oneOf(['double-flare-45', 'bubble', 'cone-37'])),
   tubeId: told('Tube', ref('tube')),
   piece: told('Piece', oneOf(['test', 'end'])),

@@ -18,6 +18,8 @@ export interface Told {
   readonly help?: string;
   /** What it means that nothing stands there. */
   readonly none?: string;
+  /** Kept for people: nothing is worked out from it. */
+  readonly note?: boolean;
   /** What its choices are called; of a flag, `yes` and `no`. */
   readonly names?: Readonly<Record<string, string>>;
   /** What a form takes at least and at most, where that is less than a file may hold. */
@@ -42,8 +44,6 @@ export interface TextLimits {
   readonly most: number;
   /** How it must be written, and what that is called. */
   readonly form?: readonly [RegExp, string];
-  /** Free text for people: nothing is worked out from it. */
-  readonly note?: boolean;
 }
 export interface RecordShape {
   readonly type: 'record';

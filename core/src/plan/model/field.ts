@@ -86,6 +86,8 @@ export const name = told('Name', words(1, 200));
 export const text = words(0, 10_000);
 /** Free text for people: nothing is worked out from it. */
 export const note: TextLimits & Field<string> = { ...text, note: true };
+/** What is kept for people: it is shown where it was recorded, and nothing is worked out from it. */
+export const noted = <V>(field: Field<V>): Field<V> => ({ ...field, note: true });
 /** Text in a form of its own, such as a date. */
 export const written = (form: RegExp, what: string): Field<string> => ({
   type: 'text',

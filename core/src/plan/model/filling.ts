@@ -19,7 +19,9 @@ import {
   time,
   day,
   told,
+  noted,
 } from './field.ts';
+import type { Floor } from './floor.ts';
 import type { Part } from './part.ts';
 
 /** How fluid is pushed or drawn through. */
@@ -113,6 +115,20 @@ export interface FillRun {
   readonly startedAt: string;
   readonly log: readonly RunEvent[];
 }
+/** Whether fluid went through in a run. */
+const hasFlowed = ({ log }: FillRun): boolean =>
+  log.some(({ act }) => act === 'stroke' || act === 'read');
+/** Whether the newest run of a work was finished. */
+export const isFinished = ({ runs }: Pick<Filling, 'runs'>, work: FillRun['work']): boolean =>
+  (runs.findLast((run) => run.work === work)?.log ?? []).some(({ act }) => act === 'felt');
+/** Whether fluid is in: a run moved some, or the floor says so. */
+export const fluidIsIn = ({
+  filling,
+  floor,
+}: {
+  readonly filling: Pick<Filling, 'runs'>;
+  readonly floor: Pick<Floor, 'done'>;
+}): boolean => filling.runs.some(hasFlowed) || floor.done.some(({ task }) => task === 'fill');
 export const FILL_TOOLS = [
   'hose and jar',
   'one-way bleeder',
@@ -190,7 +206,7 @@ export const FLUID_IN = record<ReservoirFluid>()(
     part: told('Reservoir', ownerRef('part')),
     fluidId: told('Fluid', ref('fluid')),
     batch: told('Batch on the bottle', text),
-    source: told('Source', text),
+    source: told('Source', noted(text)),
     capId: told('The cap says', optional(nullable(ref('fluid'))), { none: 'nothing' }),
     plateId: told('The plate says', optional(nullable(ref('fluid'))), { none: 'nothing' }),
     sheetId: told('The sheet says', optional(nullable(ref('fluid'))), { none: 'nothing' }),
@@ -253,7 +269,7 @@ const RUN = record<FillRun>()(
   },
 );
 const PRE_FILL_CONFIRMATION = record<PreFillConfirmation>()(
-  { key: told('Item', name), at: told('Time', time), stamp: told('Confirmed of', text) },
+  { key: told('Item', name), at: told('Time', noted(time)), stamp: told('Confirmed of', text) },
   {
     about: {
       kind: 'preFillConfirmation',

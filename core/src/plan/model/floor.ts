@@ -17,6 +17,7 @@ import {
   day,
   oneOf,
   told,
+  noted,
 } from './field.ts';
 import { type Field } from './field-types.ts';
 
@@ -143,7 +144,7 @@ export const TEMPORARY = record<TemporaryFix>()(
         other: 'something else',
       }),
     ),
-    task: told('Task', optional(key)),
+    task: told('Task', optional(noted(key))),
     since: told('Since', day),
     closed: told('Closed', nullable(day)),
   },
@@ -210,7 +211,7 @@ const WORK_DONE = record<WorkDone>()(
   {
     task: told('Task', key),
     at: told('Time', time),
-    by: told('By', text),
+    by: told('By', noted(text)),
     minutes: told('Time taken', nullable(minutes)),
     stamp: told('Done to', text),
   },
@@ -258,7 +259,7 @@ const PUT_OFF = record<PutOff>()(
   },
 );
 const DEVIATION = record<Deviation>()(
-  { id, task: told('Task', key), what: told('What', name), at: told('Time', time) },
+  { id, task: told('Task', key), what: told('What', name), at: told('Time', noted(time)) },
   { about: { kind: 'deviation', prefix: 'found', noun: 'deviation', named: ({ what }) => what } },
 );
 const INSPECTION = record<Inspection>()(

@@ -3,7 +3,6 @@ import {
   day,
   flag,
   id,
-  list,
   name,
   nullable,
   optional,
@@ -27,8 +26,6 @@ export interface Gate {
   readonly on?: string | null;
   /** What was looked at before it closes, in the user's words. */
   readonly looked?: Readonly<Partial<Record<GateLook, string>>>;
-  /** What is ticked of its list. */
-  readonly done?: readonly string[];
 }
 /** What is asked of every gate. Common practice. */
 const GATE_LOOKS = {
@@ -51,7 +48,6 @@ export const GATE = record<Gate>()(
     closed: told('closed', flag),
     on: told('Closes on', optional(nullable(day))),
     looked: told('Checked before', optional(GATE_LOOKED)),
-    done: told('Done before', optional(list(id, 1000))),
   },
   {
     check: cornersTrouble,

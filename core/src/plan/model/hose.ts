@@ -20,6 +20,7 @@ import {
   text,
   written,
   told,
+  noted,
 } from './field.ts';
 import { type FieldFault } from './field-types.ts';
 import { JOINT_WORK, type JointWork } from './line.ts';
@@ -135,7 +136,7 @@ export const HOSE = record<Hose>()(
   {
     id,
     name,
-    title: told('From where to where', text),
+    title: told('From where to where', noted(text)),
     circuitId: told('Circuit', ref('circuit')),
     stockId: told('Hose', ref('hose stock')),
     service: told('Carries', choice({ pressure: 'brake pressure', feed: 'a reservoir’s feed' })),

@@ -17,6 +17,7 @@ import {
   text,
   time,
   told,
+  noted,
 } from './field.ts';
 
 export const SEALANTS = ['none', 'paste', 'tape'] as const;
@@ -201,7 +202,7 @@ export const LINE = record<Line>()(
         record<Tick>()({
           step: told('Step', id),
           digest: told('Card', id),
-          at: told('Time', time),
+          at: told('Time', noted(time)),
         }),
         1000,
       ),

@@ -12,6 +12,7 @@ import {
   time,
   day,
   told,
+  noted,
 } from './field.ts';
 
 /** A photograph by what it holds; the picture itself is kept beside the plan. */
@@ -84,28 +85,28 @@ export interface Log {
 export const NO_LOG: Log = { entries: [], sheets: [], earlier: [] };
 
 export const PHOTO = record<Photo>()({
-  digest: told('Picture', id),
-  widthPx: told('Width', number(1, 20_000, { whole: true })),
-  heightPx: told('Height', number(1, 20_000, { whole: true })),
-  bytes: told('Size', number(0, 50_000_000, { whole: true })),
+  digest: told('Picture', noted(id)),
+  widthPx: told('Width', noted(number(1, 20_000, { whole: true }))),
+  heightPx: told('Height', noted(number(1, 20_000, { whole: true }))),
+  bytes: told('Size', noted(number(0, 50_000_000, { whole: true }))),
 });
 export const LOG_ENTRY = record<LogEntry>()(
   {
     id,
-    at: told('Time', time),
-    by: told('By', text),
-    text: told('Note', text),
-    reading: told('Reading', text),
+    at: told('Time', noted(time)),
+    by: told('By', noted(text)),
+    text: told('Note', noted(text)),
+    reading: told('Reading', noted(text)),
     about: told(
       'About',
       record<LogEntry['about']>()({
-        kind: told('Kind', oneOf(ABOUT_KINDS)),
+        kind: told('Kind', noted(oneOf(ABOUT_KINDS))),
         id: told('Item', name),
       }),
     ),
-    when: told('Before or now', choice({ now: 'now', before: 'before' })),
+    when: told('Before or now', noted(choice({ now: 'now', before: 'before' }))),
     photos: told('Photographs', list(PHOTO, 50)),
-    bag: told('Bag', optional(number(1, 10_000, { whole: true }))),
+    bag: told('Bag', optional(noted(number(1, 10_000, { whole: true })))),
   },
   {
     about: {
@@ -122,18 +123,20 @@ export const MAKER_SHEET = record<MakerSheet>()(
     name: told('Sheet', name),
     kind: told(
       'Of',
-      oneOf(MAKER_SHEET_KINDS, {
-        kit: 'a kit',
-        procedure: 'a factory procedure',
-        fluid: 'a fluid',
-        torque: 'torques',
-        wiring: 'wiring',
-        other: 'something else',
-      }),
+      noted(
+        oneOf(MAKER_SHEET_KINDS, {
+          kit: 'a kit',
+          procedure: 'a factory procedure',
+          fluid: 'a fluid',
+          torque: 'torques',
+          wiring: 'wiring',
+          other: 'something else',
+        }),
+      ),
     ),
     state: told('Status', choice({ have: 'here', asked: 'asked for', none: 'none exists' })),
-    edition: told('Edition', text),
-    readBy: told('Read by', text),
+    edition: told('Edition', noted(text)),
+    readBy: told('Read by', noted(text)),
     askedOn: told('Asked for', nullable(day)),
     dueOn: told('Due', nullable(day)),
     photos: told('Photographs', list(PHOTO, 50)),

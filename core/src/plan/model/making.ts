@@ -1,4 +1,17 @@
-import { flag, id, list, name, nullable, number, over, record, ref, text, told } from './field.ts';
+import {
+  flag,
+  id,
+  list,
+  name,
+  nullable,
+  number,
+  over,
+  record,
+  ref,
+  text,
+  told,
+  noted,
+} from './field.ts';
 
 /** Tube at hand: a coil or sticks of one length. */
 export interface StockPiece {
@@ -68,7 +81,7 @@ export const STOCK_PIECE = record<StockPiece>()(
     tubeId: told('Tube', ref('tube')),
     lengthMm: told('Length', long),
     count: told('Pieces', number(1, 1000, { whole: true })),
-    batch: told('Batch', text),
+    batch: told('Batch', noted(text)),
   },
   {
     about: {
@@ -91,7 +104,7 @@ export const BRACKET = record<Bracket>()(
   {
     id,
     name,
-    revision: told('Revision', text),
+    revision: told('Revision', noted(text)),
     plateMm: told('Plate', over(100)),
     widthMm: told('Width', over(2000)),
     heightMm: told('Height, flat', over(2000)),

@@ -14,6 +14,7 @@ import {
   text,
   time,
   told,
+  noted,
 } from './field.ts';
 import {
   ACCEPTED,
@@ -147,9 +148,9 @@ export const CURVE_TAKEN = record<PedalCurve>()(
     id,
     at: told('Time', time),
     circuitId: told('Circuit', pastRef('circuit')),
-    by: told('Taken by', oneOf(TAKEN_BY)),
-    engine: told('Engine', engine),
-    hot: told('Hot', flag),
+    by: told('Taken by', noted(oneOf(TAKEN_BY))),
+    engine: told('Engine', noted(engine)),
+    hot: told('Hot', noted(flag)),
     ratio: told('Pedal ratio', over(100)),
     boreMm: told('Bore', over(1000), { sold: true }),
     sigmaMm: told('± of the travel (1σ)', number(0, 100)),
@@ -238,12 +239,12 @@ export const STOP_TAKEN = record<StopTest>()(
 export const PEDAL_FELT = record<PedalReading>()(
   {
     id,
-    at: told('Time', time),
+    at: told('Time', noted(time)),
     vehicle: told('Vehicle', oneOf(['this', 'reference'])),
     engine: told('Engine', engine),
     hot: told('Hot', flag),
     travelMm: told('Pedal travel', number(0, 1000)),
-    forceN: told('Force', nullable(over(10_000)), { usual: [1, 10000] }),
+    forceN: told('Force', nullable(noted(over(10_000))), { usual: [1, 10000] }),
     sinks: told('Sinks', flag),
     pumps: told('Comes up when pumped', flag),
   },
@@ -259,7 +260,7 @@ export const PEDAL_FELT = record<PedalReading>()(
 const RECORDED_TEST = record<RecordedTest>()(
   {
     key: told('Test', name),
-    at: told('Time', time),
+    at: told('Time', noted(time)),
     good: told('Good', flag),
     note: told('Observation', text),
     rests: told('Taken on', text),

@@ -1,4 +1,4 @@
-import { flag, list, name, oneOf, optional, record, text, time, told } from './field.ts';
+import { flag, list, name, oneOf, optional, record, text, time, told, noted } from './field.ts';
 
 /** A section of what was signed for, as it was: its SHA-256. */
 export interface SignedSection {
@@ -45,8 +45,8 @@ export const SIGN_OFF = record<SignOff>()({
     'Signed sections',
     optional(list(record<SignedSection>()({ name, digest: told('Digest', text) }), 50)),
   ),
-  exceptions: told('Exceptions', list(text, 500)),
-  revisionId: told('Signed copy', optional(text)),
+  exceptions: told('Exceptions', list(noted(text), 500)),
+  revisionId: told('Signed copy', optional(noted(text))),
 });
 export const ACCEPTED = record<AcceptedCaution>()({
   key: told('Caution', text),

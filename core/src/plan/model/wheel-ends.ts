@@ -33,6 +33,7 @@ import {
   record,
   text,
   told,
+  noted,
 } from './field.ts';
 
 /** A caliper over its disc, as it was measured. */
@@ -253,7 +254,7 @@ export const WIRE = record<Wire>()(
     id,
     job: told('Function', oneOf(WIRE_JOBS, WIRE_NAMES)),
     colour: told('Color as found', text),
-    terminal: told('Terminal', text),
+    terminal: told('Terminal', noted(text)),
     volts: told(
       'Volts',
       record<Wire['volts']>()({

@@ -46,6 +46,7 @@ export {
   type TestState,
 } from './test-results.ts';
 export { holdMPa } from './pressure-tests.ts';
+export { type TestReading } from './read-tests.ts';
 export { TEST_GROUPS, type TestGroup } from './required-test.ts';
 export {
   readPedal,

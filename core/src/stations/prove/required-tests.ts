@@ -3,6 +3,7 @@ import { testedDigest, circuitDigest } from './digests.ts';
 import { needsParking } from './needs-parking.ts';
 import type { TestContext, RequiredTest } from './required-test.ts';
 import { pressureTests, leakTests } from './pressure-tests.ts';
+import { pedalFelt, pushrodPlay, stopsMade, wiresRead } from './read-tests.ts';
 
 /** Each circuit grips and lets go: engine off, running, and hot. */
 const gripTests = ({ view, plan, brakes, whole }: TestContext): RequiredTest[] => [
@@ -63,6 +64,7 @@ const pedalTests = ({ plan, brakes, whole }: TestContext): RequiredTest[] => [
           name: 'Pedal firm, does not sink',
           how: 'Hold for a minute at the rule’s foot force: the pedal stays. Record the reading below. Measure a reference vehicle; do not rely on memory.',
           rests: whole,
+          reading: pedalFelt(plan),
         } as RequiredTest,
         {
           key: 'pushrod-cold',
@@ -70,6 +72,7 @@ const pedalTests = ({ plan, brakes, whole }: TestContext): RequiredTest[] => [
           name: 'Pushrod free play, cold',
           how: 'Feel the play by hand at the pedal, before the pushrod meets the piston.',
           rests: whole,
+          reading: pushrodPlay(plan, 'coldMm'),
         } as RequiredTest,
         {
           key: 'pushrod-hot',
@@ -77,6 +80,7 @@ const pedalTests = ({ plan, brakes, whole }: TestContext): RequiredTest[] => [
           name: 'Pushrod free play, hot',
           how: 'After the first drive, warm: the compensating port is open and the wheels turn freely.',
           rests: whole,
+          reading: pushrodPlay(plan, 'hotMm'),
           needs: ['walking'],
         } as RequiredTest,
         {
@@ -147,8 +151,9 @@ const vehicleTests = ({ plan, wet, whole }: TestContext): RequiredTest[] => [
           key: 'wires',
           group: 'On the vehicle',
           name: 'Actuator wiring measured good',
-          how: 'Enter the readings in Fit, under Wiring.',
+          how: 'Each wire at rest, braking half and full, and with the pin pulled.',
           rests: whole,
+          reading: wiresRead(plan),
         } as RequiredTest,
       ]
     : []),
@@ -165,7 +170,7 @@ const vehicleTests = ({ plan, wet, whole }: TestContext): RequiredTest[] => [
     : []),
 ];
 /** From standing still to stops on a closed site. */
-const roadTests = ({ brakes, whole }: TestContext): RequiredTest[] => [
+const roadTests = ({ plan, brakes, whole }: TestContext): RequiredTest[] => [
   ...(brakes.length
     ? [
         {
@@ -190,6 +195,7 @@ const roadTests = ({ brakes, whole }: TestContext): RequiredTest[] => [
           name: 'Stops on a closed dry site',
           how: 'Start at 30 km/h, pads bedded. The rear never locks first. Record the distances under Stops.',
           rests: whole,
+          reading: stopsMade(plan),
           needs: ['walking'],
         } as RequiredTest,
       ]

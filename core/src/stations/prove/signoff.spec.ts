@@ -75,13 +75,13 @@ describe('what stands before a signature', () => {
       ...ready,
       proving: {
         ...ready.proving,
-        rounds: ready.proving.rounds.filter(({ key }) => key !== 'site'),
+        stops: [],
       },
     };
     const left = result(undriven);
     expect([left.road.may, left.move.may]).toEqual([false, true]);
     expect(sign(undriven, 'move').proving.signed[0]!.exceptions).toEqual([
-      'Stops on a closed dry site: Not done.',
+      'Stops on a closed dry site: No stop entered.',
     ]);
   });
 });
@@ -266,6 +266,38 @@ describe('records that a signature was once given over', () => {
     expect(may(bad)).toBe(false);
     expect(may(acceptAll(bad))).toBe(false);
     expect(may(acceptAll(sound))).toBe(true);
+  });
+});
+
+describe('a test that is read', () => {
+  const state = (plan: Plan, key: string): string =>
+    provingTests(viewPlan(plan)).find((test) => test.key === key)!.state;
+  const ticked = (plan: Plan, key: string): Plan => ({
+    ...plan,
+    proving: {
+      ...plan.proving,
+      rounds: provingTests(viewPlan(plan))
+        .filter((test) => test.key === key)
+        .map(({ rests }) => ({ key, at: AT, good: true, note: '', rests })),
+    },
+  });
+  it('takes its verdict from what was measured, and no tick stands for a reading', () => {
+    const unread = { ...gannet, proving: { ...gannet.proving, pedal: [], stops: [] } };
+    expect(state(ticked(unread, 'pedal-firm'), 'pedal-firm')).toBe('open');
+    expect(state(ticked(unread, 'pushrod-cold'), 'pushrod-cold')).toBe('open');
+    const read = (coldMm: number): Plan => ({
+      ...unread,
+      wheelEnds: { ...unread.wheelEnds, play: { coldMm, hotMm: null, valveHolds: null } },
+    });
+    expect(state(ticked(read(0), 'pushrod-cold'), 'pushrod-cold')).toBe('bad');
+    expect(state(read(0.1), 'pushrod-cold')).toBe('done');
+    expect(state(proved(demo('dunlin')), 'wires')).toBe('done');
+  });
+  it('leads to where it is read', () => {
+    expect(result(gannet).items.find(({ key }) => key === 'test:pushrod-cold')).toMatchObject({
+      station: 'fit',
+      text: 'Not measured.',
+    });
   });
 });
 

@@ -114,11 +114,18 @@ const testPlace = (plan: Plan, { key, hold }: ProvingTest): Ref => {
     ? { kind: 'circuit', id }
     : { kind: 'plan', id: plan.id };
 };
+/** What is left of a test: of one that is read, what its readings say. */
+const testText = ({
+  state,
+  note,
+  reading,
+}: ProvingTest & { readonly state: keyof typeof TEST_WORDS }): string =>
+  reading && state !== 'bad' ? note : `${TEST_WORDS[state]}${note ? ` ${note}` : ''}`;
 const testItems = (plan: Plan, tests: readonly ProvingTest[]): Item[] =>
   tests.flatMap((test): Item[] => {
     const item = {
       key: `test:${test.key}`,
-      station: 'prove',
+      station: test.reading?.screen.split('/')[0] ?? 'prove',
       place: testPlace(plan, test),
       where: test.name,
     };
@@ -127,11 +134,11 @@ const testItems = (plan: Plan, tests: readonly ProvingTest[]): Item[] =>
         {
           ...item,
           kind: 'test',
-          text: `${TEST_WORDS[test.state]}${test.note ? ` ${test.note}` : ''}`,
+          text: testText({ ...test, state: test.state }),
           grave: isGraveTest(test) || test.state === 'bad',
         },
       ];
-    return test.note && !test.hold
+    return test.note && !test.hold && !test.reading
       ? [
           {
             ...item,

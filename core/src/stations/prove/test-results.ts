@@ -89,10 +89,9 @@ export const provingTests = derive(
       }));
       const found = round.hold
         ? holdResult(proving, quantitiesOf(view.plan), round.hold, round.rests)
-        : looks.length
-          ? worstOfLooks(looks)
-          : tickedResult(taken.get(round.key), round.rests);
-      return { ...round, looks, ...found, needs };
+        : (round.reading ??
+          (looks.length ? worstOfLooks(looks) : tickedResult(taken.get(round.key), round.rests)));
+      return { ...round, looks, state: found.state, note: found.note, needs };
     });
     const byKey = new Map(judged.map((round) => [round.key, round]));
     return judged.map(({ needs, ...round }): ProvingTest => {

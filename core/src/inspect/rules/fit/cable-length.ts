@@ -11,8 +11,18 @@ export const cableLength = defineRule({
   judge: ({ plan }) => {
     return plan.wheelEnds.cables.flatMap((cable) => {
       const { outerOverMm, innerOverMm, fault } = cableFit(cable);
-      if (!fault) return [];
       const { full } = lengthWords({ plan });
+      const { slackAfterMm, adjustMm } = cable;
+      if (!fault)
+        return slackAfterMm !== null && slackAfterMm > adjustMm
+          ? [
+              {
+                level: 'caution' as const,
+                where: cable.name,
+                text: `After twenty pulls its slack is ${full(slackAfterMm)}, and the adjuster only takes up ${full(adjustMm)}. Shorten the path or find what gives way.`,
+              },
+            ]
+          : [];
       const text = {
         'outer-short': `The outer cable is ${full(-outerOverMm)} shorter than the cable path and does not reach its stops.`,
         'outer-long': `The outer cable is ${full(outerOverMm)} longer than the cable path and hangs loose. Use a shorter cable, or move the stops that much further apart.`,

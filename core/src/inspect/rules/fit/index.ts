@@ -3,7 +3,9 @@ import { stackOff } from './stack-off.ts';
 import { stackBolt } from './stack-bolt.ts';
 import { spacerThread } from './spacer-thread.ts';
 import { hubNut } from './hub-nut.ts';
+import { cableHand } from './cable-hand.ts';
 import { cableLength } from './cable-length.ts';
+import { earlierChanges } from './earlier-changes.ts';
 import { wireRange } from './wire-range.ts';
 import { breakawayUntested } from './breakaway-untested.ts';
 import { proofLoad } from './proof-load.ts';
@@ -44,9 +46,11 @@ export const FIT_RULES = [
   wheelFouls,
   spacerThread,
   hubNut,
+  cableHand,
   cableLength,
   wireRange,
   breakawayUntested,
   proofLoad,
   sheetAwaited,
+  earlierChanges,
 ] as const;

@@ -8,17 +8,17 @@ export const pushrodPlay = defineRule({
   reads: ['plan.wheelEnds'],
   judge: ({ plan }): Finding[] => {
     const { coldMm, hotMm, valveHolds } = plan.wheelEnds.play;
-    const none = [...(coldMm === 0 ? ['cold'] : []), ...(hotMm === 0 ? ['hot'] : [])];
+    const none = [
+      ...(coldMm === 0 ? (['cold'] as const) : []),
+      ...(hotMm === 0 ? (['hot'] as const) : []),
+    ];
     return [
-      ...(none.length
-        ? [
-            {
-              level: 'stop' as const,
-              where: 'Pushrod',
-              text: `No free play ${none.join(' or ')}: the compensating port can stay closed, and the brakes drag, heat and lock on. Shorten the pushrod.`,
-            },
-          ]
-        : []),
+      ...none.map((when): Finding => ({
+        level: 'stop',
+        where: 'Pushrod',
+        repeats: `test:pushrod-${when}`,
+        text: `No free play ${when}: the compensating port can stay closed, and the brakes drag, heat and lock on. Shorten the pushrod.`,
+      })),
       ...(valveHolds === false
         ? [
             {

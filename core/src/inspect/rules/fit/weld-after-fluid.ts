@@ -1,5 +1,6 @@
 import { defineRule } from '../../define-rule.ts';
-import { doneIds, FLOOR_READS, told } from './_shared.ts';
+import { fluidIsIn } from '../../../plan/index.ts';
+import { FLOOR_READS, told } from './_shared.ts';
 
 /** Brake fluid and its vapour burn: nothing is welded once it is in. */
 export const weldAfterFluid = defineRule({
@@ -8,9 +9,8 @@ export const weldAfterFluid = defineRule({
   about: 'plan',
   reads: FLOOR_READS,
   judge: (view) => {
-    const views = told(view);
-    if (!doneIds(views).has('fill')) return [];
-    const welds = views.filter(
+    if (!fluidIsIn(view.plan)) return [];
+    const welds = told(view).filter(
       ({ task, state }) => state !== 'done' && task.tools.includes('welder'),
     );
     return welds.length

@@ -1,3 +1,4 @@
+import { gateUnseen } from './gate-unseen.ts';
 import { guessUnmeasured } from './guess-unmeasured.ts';
 import { pedalRoom } from './pedal-room.ts';
 import { pointUnfixed } from './point-unfixed.ts';
@@ -11,4 +12,5 @@ export const MEASURE_RULES = [
   tapesDisagree,
   guessUnmeasured,
   pedalRoom,
+  gateUnseen,
 ] as const;

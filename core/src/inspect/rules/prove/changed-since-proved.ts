@@ -1,7 +1,16 @@
+import type { Circuit } from '../../../plan/index.ts';
+import type { PlanView } from '../../../plan/results/index.ts';
 import { wholeView } from '../../rule-kit/whole-view.ts';
-import { provingTests, latestSignature } from '../../../stations/prove/index.ts';
+import { circuitDigest, provingTests, latestSignature } from '../../../stations/prove/index.ts';
 import { defineRule, type Finding } from '../../define-rule.ts';
 import { begunProving, PROVE_READS } from './_shared.ts';
+
+/** Circuits whose newest curve was taken before a change. */
+const staleCurves = (view: PlanView): Circuit[] =>
+  view.plan.circuits.filter((circuit) => {
+    const last = view.plan.proving.curves.findLast(({ circuitId }) => circuitId === circuit.id);
+    return last !== undefined && last.rests !== circuitDigest(circuit, view);
+  });
 
 /** What was proved on another state of the plan proves nothing now. */
 export const changedSinceProved = defineRule({
@@ -23,6 +32,12 @@ export const changedSinceProved = defineRule({
           ...(hold ? { place: { kind: 'circuit', id: hold.circuitId } } : {}),
           text: 'It has changed since it was tested. Test it again.',
         })),
+      ...staleCurves(whole).map(({ id, name }): Finding => ({
+        level: 'caution',
+        place: { kind: 'circuit', id },
+        where: `${name}: pedal curve`,
+        text: 'The circuit has changed since its curve was taken. Take it again.',
+      })),
       ...(signed && !signed.stands
         ? [
             {

@@ -13,6 +13,7 @@ export const pedalSinks = defineRule({
           {
             level: 'stop',
             where: 'Pedal',
+            ...(last.hot ? {} : { repeats: 'test:pedal-firm' }),
             text: 'The pedal sinks under a steady foot: a joint leaks, or fluid passes the master cylinder’s cup. Do not drive.',
           },
         ]

@@ -13,6 +13,7 @@ export const rearLocked = defineRule({
     return [
       {
         level: 'stop',
+        repeats: 'test:site',
         where: `Stop from ${last.fromKmh} km/h`,
         text: `The rear locked first: the vehicle can spin. ${view.plan.sizing?.rearValve ? `Reduce rear pressure by one turn${turns === null ? '' : `, from ${turns}`}, one change per run, and repeat the stop from a lower speed.` : 'Fit a valve in the rear circuit, or another bore: see Size.'}`,
       },

@@ -13,13 +13,14 @@ export interface TaskView {
   readonly minutes: number;
 }
 
-/** Whether a task is done: told so; tight, where a wrench said so and nothing was opened since; good, where it is a look. */
-export function doneIn(floor: Floor): (task: Pick<Task, 'id' | 'kind' | 'stamp'>) => boolean {
+/** Whether a task is done: told so; tight, where a wrench said so and nothing was opened since; good, where it is a look; recorded at another station. */
+export function doneIn(floor: Floor): (task: Pick<Task, 'id' | 'kind' | 'stamp' | 'isKnown'>) => boolean {
   const told = new Map(floor.done.map(({ task, stamp }) => [task, stamp]));
   const opened = new Set(floor.tight.filter((one) => one.opened).map(({ key }) => key));
   const bad = new Map(floor.looks.map((look) => [look.task, look.good]));
-  return ({ id, kind, stamp }) =>
-    told.get(id) === stamp && !opened.has(id) && !(kind === 'look' && bad.get(id) === false);
+  return ({ id, kind, stamp, isKnown }) =>
+    isKnown === true ||
+    (told.get(id) === stamp && !opened.has(id) && !(kind === 'look' && bad.get(id) === false));
 }
 
 /** How long work of each kind took so far: the median of what was timed, else common practice. */

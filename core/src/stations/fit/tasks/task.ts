@@ -42,6 +42,8 @@ export interface Task {
   readonly stamp: string;
   /** The first gate that closes over it. */
   readonly gate: Gate | null;
+  /** Recorded at another station: done with nothing told on the floor. */
+  readonly isKnown?: boolean;
   /** Of a joint that is tightened: which. */
   readonly joint?: JointEnd;
   /** Of bolts and nuts that are tightened: which. */

@@ -1,6 +1,6 @@
 import { derive } from '../../../lib/derive/index.ts';
 import { listView, type ListRow } from '../../make/buying/index.ts';
-import { fluidIn, reservoirParts, type Gate, type Plan, type Ref } from '../../../plan/index.ts';
+import { fluidIn, fluidIsIn, isFinished, reservoirParts, type Gate, type Plan, type Ref } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import { fluidById } from '../../../trade/stock/index.ts';
 import { cornerWork } from './corner-work.ts';
@@ -126,7 +126,7 @@ const waitedFor = derive(
 
 /** What is done once for the whole vehicle: tags, fluid, the first drive. */
 function wholeTasks(
-  { id, floor, filling, parts }: Pick<Plan, 'id' | 'floor' | 'filling' | 'parts'>,
+  { plan: { id, floor, filling, parts }, bleeding }: PlanView,
   work: readonly (readonly Task[])[],
   ground: TaskContext,
 ): Task[] {
@@ -136,7 +136,8 @@ function wholeTasks(
   );
   const waits = work.map(waitedFor);
   // Gas is for dry lines alone, and nobody must: once fluid goes in it is asked no more.
-  const isDry = !floor.done.some(({ task }) => task === 'fill') && !filling.runs.length;
+  const isDry = !fluidIsIn({ floor, filling });
+  const bled = bleeding.filter(({ bleeders }) => bleeders.length);
   return [
     ...(isDry
       ? [
@@ -173,6 +174,7 @@ function wholeTasks(
         how: 'Only when every joint is tight and checked, and all welding and painting is done. Never let the master cylinder run dry.',
         place,
         needs: waits.flatMap(({ fill }) => fill),
+        isKnown: bled.length > 0 && bled.every(({ work: of }) => isFinished(filling, of)),
       },
       ground,
     ),
@@ -264,7 +266,7 @@ export const tasksOf = derive(
     const all = [
       ...(begins ? strip : []),
       ...work.flat(),
-      ...(hasFluid ? wholeTasks(plan, work, ground) : []),
+      ...(hasFluid ? wholeTasks(view, work, ground) : []),
     ];
     return hasFluid && !own.length && !plan.buying.orders.length ? all : settled(all, view);
   },
