@@ -105,11 +105,9 @@ describe('rules of the floor: the plan in which each speaks, and the nearest in 
   });
 
   test("'used-again' asks for new washers and for new precoated bolts", () => {
-    const joint = (washers?: 'new' | 'reused'): Plan =>
-      floor(withTight(NO_FLOOR, task('tighten:line-r2:a'), 15, AT, '', washers));
-    expect(
-      [joint('reused'), joint('new'), joint()].map((plan) => found(plan, 'used-again').length),
-    ).toEqual([1, 0, 0]);
+    // A flare nut has no washers; of a banjo see the spec of an end with two joints.
+    const flare = floor(withTight(NO_FLOOR, task('tighten:line-r2:a'), 15, AT, '', 'reused'));
+    expect(found(flare, 'used-again')).toEqual([]);
     const bolts = (state: WantedTorque['state'], fastener: WantedTorque['fastener']): Plan =>
       floor(
         withTight(

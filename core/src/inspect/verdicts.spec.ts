@@ -1640,13 +1640,6 @@ test.each<Row>([
     'caution, Fit Front tee: Done on 2026-03-02 and changed since. Do it again, or confirm that it is still good.',
   ],
   [
-    'used-again',
-    'recorded',
-    'floor.tight.0.washers',
-    'reused',
-    'caution, F1, end A: Crush washers were used again. They seal only once: fit new ones.',
-  ],
-  [
     'weld-after-fluid',
     'proved',
     'lines.line-db.clipsMm.0',

@@ -19,6 +19,7 @@ import {
   type Task,
 } from '@firm-line/core/stations/fit/tasks';
 import type { Floor, Tightening, WantedTorque } from '@firm-line/core/plan';
+import { crushes } from '@firm-line/core/stations/join';
 import { formatTorque } from '@firm-line/core/lib/units/torque';
 import { CheckField } from '../../kit/fields/check-field';
 import { TextInput } from '../../kit/fields/text-input';
@@ -73,7 +74,7 @@ const RING = 3;
           (taken)="saidNm.set($event)"
         />
         <p class="mt-1 text-sm" role="status" data-test="torque">{{ verdictWords() }}</p>
-        @if (torque().opened && task().joint) {
+        @if (torque().opened && hasWashers()) {
           <fl-check-field
             label="New washers fitted"
             [checked]="newWashers()"
@@ -123,6 +124,10 @@ export class TorqueCard {
     const { fastener } = this.task();
     return fastener ? wantedOf(this.floor(), fastener.key) : null;
   });
+  protected readonly hasWashers = computed(() => {
+    const { joint } = this.task();
+    return joint !== undefined && crushes(joint);
+  });
   /** How many are tightened: by a record of their own, else as entered here, else as usual. */
   protected readonly count = computed(() => {
     const { fastener } = this.task();
@@ -157,7 +162,7 @@ export class TorqueCard {
   readonly said = computed((): Said | null => {
     const nm = this.saidNm();
     if (nm === null || (this.count() >= RING && this.marked() < this.count())) return null;
-    return this.torque().opened && this.task().joint
+    return this.torque().opened && this.hasWashers()
       ? { nm, washers: this.newWashers() ? 'new' : 'reused' }
       : { nm };
   });
@@ -184,7 +189,8 @@ export class TorqueCard {
   protected readonly verdictWords = computed(() => {
     const { wantedNm, opened, saidNm: before } = this.torque();
     const said = this.saidNm();
-    if (opened && said === before) return 'Opened since: tighten again, with new washers.';
+    if (opened && said === before)
+      return `Opened since: tighten again${this.hasWashers() ? ', with new washers' : ''}.`;
     if (wantedNm === null) return said === null ? 'Tighten once, then mark it.' : this.asked(said);
     const range = `Wrench tolerance ±4 %: ${this.torqueWords(wantedNm * (1 - WRENCH_SHARE))} to ${this.torqueWords(wantedNm * (1 + WRENCH_SHARE))}.`;
     switch (this.verdict()) {

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { consumablesOf, guidanceFor } from '@firm-line/core/trade/ends';
-import { sealantsOf, type JointEnd } from '@firm-line/core/stations/join';
+import { jointsBefore, sealantsOf, type JointEnd } from '@firm-line/core/stations/join';
 import {
   askedField,
   LINE_END,
   adapterOf,
   RATING_MPA,
   sheetNames,
+  type JointTorque,
   type JointWork,
   type LineView,
   type Sealant,
@@ -37,8 +38,8 @@ import { FieldOf } from '../../kit/fields/field';
         [id]="'joint-torque'"
         label="Torque on the maker’s sheet"
         placeholder="17 N·m"
-        [shown]="torque()"
-        [read]="readTorque"
+        [shown]="torque().shown"
+        [read]="torque().read"
         (taken)="change({ torqueNm: $event })"
       />
       <fl-field
@@ -48,6 +49,23 @@ import { FieldOf } from '../../kit/fields/field';
         [value]="work().torqueSource"
         (changed)="change({ torqueSource: $event })"
       />
+      @for (one of before(); track $index; let i = $index) {
+        <fl-text-input
+          [id]="'joint-torque-' + (i + 1)"
+          [label]="'Torque of the adapter, joint ' + (i + 1)"
+          placeholder="17 N·m"
+          [shown]="one.shown"
+          [read]="one.read"
+          (taken)="changeBefore(i, { nm: $event })"
+        />
+        <fl-field
+          [of]="fields.torqueSource"
+          [field]="'joint-source-' + (i + 1)"
+          [offers]="sheets()"
+          [value]="one.source"
+          (changed)="changeBefore(i, { source: $event })"
+        />
+      }
       @if (work().torqueNm !== null && !work().torqueSource) {
         <p class="col-span-2 text-sm">Enter the sheet. A torque without a source is a guess.</p>
       }
@@ -131,10 +149,23 @@ export class JointWorkForm {
   });
   protected readonly work = computed(() => this.at().work);
   protected readonly byJoint = computed(() => sealantsOf(this.at()));
-  protected readonly torque = computed(() => {
-    const { torqueNm } = this.work();
-    return torqueNm === null ? '' : formatTorque(torqueNm, this.store.shownUnits().torque);
-  });
+  /** What the joints before the nut's are tightened to, from the port. */
+  protected readonly before = computed(() =>
+    jointsBefore(this.at()).map(({ work: { torqueNm: nm, torqueSource: source } }) => ({
+      nm,
+      source,
+      ...this.asTyped(nm),
+    })),
+  );
+  protected readonly torque = computed(() => this.asTyped(this.work().torqueNm));
+  /** How a torque is shown, and how one is read in its place. Empty: no sheet was looked up. What is shown already is what it was. */
+  private asTyped(nm: number | null) {
+    const unit = this.store.shownUnits().torque;
+    const shown = nm === null ? '' : formatTorque(nm, unit);
+    const read = (text: string): Read<number | null> =>
+      text === shown ? { ok: true, value: nm } : readTorque(text, unit);
+    return { shown, read };
+  }
   protected readonly openedWords = computed(() =>
     this.work().opened ? ` (${this.work().opened}×)` : '',
   );
@@ -155,11 +186,13 @@ export class JointWorkForm {
     ];
   });
 
-  /** Empty: no sheet was looked up. What is shown already is what it was. */
-  protected readonly readTorque = (text: string): Read<number | null> => {
-    if (text === this.torque()) return { ok: true, value: this.work().torqueNm };
-    return readTorque(text, this.store.shownUnits().torque);
-  };
+  protected changeBefore(index: number, patch: Partial<JointTorque>): void {
+    this.change({
+      torques: this.before().map(({ nm, source }, i) =>
+        i === index ? { nm, source, ...patch } : { nm, source },
+      ),
+    });
+  }
   protected seal(index: number, to: Sealant): void {
     this.change({ sealants: this.byJoint().map((one, i) => (i === index ? to : one)) });
   }

@@ -22,6 +22,11 @@ import {
 
 export const SEALANTS = ['none', 'paste', 'tape'] as const;
 export type Sealant = (typeof SEALANTS)[number];
+/** What one joint is tightened to, and by whose word. */
+export interface JointTorque {
+  readonly nm: number | null;
+  readonly source: string;
+}
 /** How an end is joined and in what state that is. */
 export interface JointWork {
   readonly made: 'flared' | 'compression' | 'rubber-hose';
@@ -34,6 +39,8 @@ export interface JointWork {
   /** What it is tightened to, and by whose word; null while no sheet was looked up. */
   readonly torqueNm: number | null;
   readonly torqueSource: string;
+  /** Of an end with adapters: the same for each joint before the nut's, from the port. */
+  readonly torques?: readonly JointTorque[];
 }
 /** An end that waits for a mate that does not exist yet. */
 export interface OpenEnd {
@@ -133,6 +140,18 @@ export const JOINT_WORK = record<JointWork>()({
   opened: told('Times opened', number(0, 1000, { whole: true })),
   torqueNm: told('Torque', nullable(over(10_000))),
   torqueSource: told('Source of the torque', text),
+  torques: told(
+    'Torque before the nut',
+    optional(
+      list(
+        record<JointTorque>()({
+          nm: told('Torque', nullable(over(10_000))),
+          source: told('Source of the torque', text),
+        }),
+        9,
+      ),
+    ),
+  ),
 });
 export const OPEN_END = record<OpenEnd>()({
   atMm: told('Position', place),

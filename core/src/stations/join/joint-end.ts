@@ -4,6 +4,7 @@ import {
   FRESH_JOINT,
   type Hose,
   type HoseEnd,
+  type JointTorque,
   type JointWork,
   type LineView,
   type Plan,
@@ -91,6 +92,22 @@ const hoseJointAt = derive(
   },
   2,
 );
+
+const NO_TORQUE: JointTorque = { nm: null, source: '' };
+/** Each joint of an end before its nut's, from the port, as an end of its own: an adapter is tightened by itself. */
+export const jointsBefore = (at: JointEnd): JointEnd[] =>
+  (at.joints ?? []).slice(0, -1).map((_, i) => {
+    const { nm, source } = at.work.torques?.[i] ?? NO_TORQUE;
+    return {
+      ...at,
+      name: `${at.name}, joint ${i + 1}`,
+      joints: at.joints!.slice(0, i + 1),
+      work: { ...at.work, torqueNm: nm, torqueSource: source },
+    };
+  });
+/** Whether the last joint of an end has washers or a ring that seal once. */
+export const crushes = ({ joints }: Pick<JointEnd, 'joints'>): boolean =>
+  ['banjo', 'flat', 'o-ring-boss'].includes(joints?.at(-1)?.join?.male.end ?? '');
 
 /** Every end that is joined to something, lines first. */
 export const jointEnds = derive(

@@ -1,3 +1,4 @@
+import { crushes } from '../../../stations/join/index.ts';
 import { wantedOf } from '../../../stations/fit/tasks/index.ts';
 import { defineRule } from '../../define-rule.ts';
 import { FLOOR_READS, told } from './_shared.ts';
@@ -16,12 +17,12 @@ export const usedAgain = defineRule({
         .map(({ key }) => key),
     );
     return told(view).flatMap(({ task, state }) => {
-      if (reused.has(task.id))
+      if (reused.has(task.id) && task.joint && crushes(task.joint))
         return [
           {
             level: 'caution' as const,
             place: task.place,
-            where: task.joint?.name ?? task.name,
+            where: task.joint.name,
             text: 'Crush washers were used again. They seal only once: fit new ones.',
           },
         ];

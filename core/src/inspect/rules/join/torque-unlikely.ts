@@ -1,5 +1,6 @@
 import { likelyTorqueNm } from '../../../trade/ends/index.ts';
-import { defineRule } from '../../define-rule.ts';
+import { jointsBefore } from '../../../stations/join/index.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
 import { quantityWords } from '../../rule-kit/places.ts';
 
 /** A torque far from what such a thread mostly takes is questioned, not refused. */
@@ -8,15 +9,22 @@ export const torqueUnlikely = defineRule({
   station: 'join',
   about: 'joined',
   reads: [],
-  judge: ({ joints, work: { torqueNm } }, view) => {
-    const last = joints?.at(-1);
-    const likely = last && likelyTorqueNm(last);
-    if (torqueNm === null || !likely || (torqueNm >= likely.least && torqueNm <= likely.most))
-      return null;
+  judge: (end, view) => {
     const { torque } = quantityWords(view);
-    return {
-      level: 'caution',
-      text: `${torque(torqueNm, 1)} looks wrong for ${last.join!.male.thread}: usually ${torque(likely.least)} to ${torque(likely.most)}. Check the unit.`,
-    };
+    return [...jointsBefore(end), end].flatMap(
+      ({ name, joints, work: { torqueNm } }): Finding[] => {
+        const last = joints?.at(-1);
+        const likely = last && likelyTorqueNm(last);
+        if (torqueNm === null || !likely || (torqueNm >= likely.least && torqueNm <= likely.most))
+          return [];
+        return [
+          {
+            level: 'caution',
+            where: name,
+            text: `${torque(torqueNm, 1)} looks wrong for ${last.join!.male.thread}: usually ${torque(likely.least)} to ${torque(likely.most)}. Check the unit.`,
+          },
+        ];
+      },
+    );
   },
 });

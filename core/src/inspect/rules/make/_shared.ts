@@ -16,6 +16,7 @@ export const LIST_READS = [
   'plan.bench',
   'plan.filling',
   'plan.wheelEnds',
+  'plan.floor',
 ] as const;
 /** The list, where anything of it was said. */
 export const listOf = (view: Reading<(typeof LIST_READS)[number]>): ListView | null =>

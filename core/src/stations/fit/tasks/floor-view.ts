@@ -14,7 +14,9 @@ export interface TaskView {
 }
 
 /** Whether a task is done: told so; tight, where a wrench said so and nothing was opened since; good, where it is a look; recorded at another station. */
-export function doneIn(floor: Floor): (task: Pick<Task, 'id' | 'kind' | 'stamp' | 'isKnown'>) => boolean {
+export function doneIn(
+  floor: Floor,
+): (task: Pick<Task, 'id' | 'kind' | 'stamp' | 'isKnown'>) => boolean {
   const told = new Map(floor.done.map(({ task, stamp }) => [task, stamp]));
   const opened = new Set(floor.tight.filter((one) => one.opened).map(({ key }) => key));
   const bad = new Map(floor.looks.map((look) => [look.task, look.good]));

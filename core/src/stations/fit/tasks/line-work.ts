@@ -1,6 +1,6 @@
 import { derive } from '../../../lib/derive/index.ts';
 import { firstEnd, turningOf } from '../../../trade/ends/index.ts';
-import { ENDS, lineJoint, type End } from '../../join/index.ts';
+import { ENDS, jointsBefore, lineJoint, type End } from '../../join/index.ts';
 import { isMade } from '../../make/making/index.ts';
 import { lineSpace, type LaidPlan, type LineView, type Ref } from '../../../plan/index.ts';
 import { isFitted } from './part-work.ts';
@@ -137,19 +137,38 @@ const lookedOver = ({ id, name, joints, stamp, points, look }: Site): SaidAt => 
 
 /** Both ends tightened once it is looked over. */
 const tighteningWork = ({ id, view, joints, look, nodeAt, endName }: Site): SaidAt[] =>
-  joints.map((joint, i) => [
-    {
-      id: `tighten:${id}:${joint.end}`,
-      kind: 'tighten',
-      name: `${endName(joint.end)}: tighten`,
-      how: 'Hold the part, not the tube. Tighten once with a flare wrench, then mark the joint.',
-      place: joint.place,
-      needs: [look, ...(i ? [`tighten:${id}:${joints[0]!.end}`] : [])],
-      tools: [view.nuts[joint.end].wrench],
-      joint,
-    },
-    [nodeAt(joint.end)],
-  ]);
+  joints.flatMap((joint, i): SaidAt[] => {
+    const of = `tighten:${id}:${joint.end}`;
+    const first = [look, ...(i ? [`tighten:${id}:${joints[0]!.end}`] : [])];
+    const before = jointsBefore(joint);
+    return [
+      ...before.map((one, k): SaidAt => [
+        {
+          id: `${of}:${k}`,
+          kind: 'tighten',
+          name: `${endName(joint.end)}: tighten the adapter, joint ${k + 1}`,
+          how: 'Hold the part with a second wrench. Tighten the adapter before the nut, then mark the joint.',
+          place: joint.place,
+          needs: k ? [`${of}:${k - 1}`] : first,
+          joint: one,
+        },
+        [nodeAt(joint.end)],
+      ]),
+      [
+        {
+          id: of,
+          kind: 'tighten',
+          name: `${endName(joint.end)}: tighten`,
+          how: `Hold the ${before.length ? 'adapter' : 'part'}, not the tube. Tighten once with a flare wrench, then mark the joint.`,
+          place: joint.place,
+          needs: before.length ? [`${of}:${before.length - 1}`] : first,
+          tools: [view.nuts[joint.end].wrench],
+          joint,
+        },
+        [nodeAt(joint.end)],
+      ],
+    ];
+  });
 
 /** Clips pulled down, then wiggled and tugged. */
 function lastWork({ id, name, joints, clipped, count, points, look }: Site): SaidAt[] {

@@ -1,6 +1,14 @@
 import { derive } from '../../../lib/derive/index.ts';
 import { listView, type ListRow } from '../../make/buying/index.ts';
-import { fluidIn, fluidIsIn, isFinished, reservoirParts, type Gate, type Plan, type Ref } from '../../../plan/index.ts';
+import {
+  fluidIn,
+  fluidIsIn,
+  isFinished,
+  reservoirParts,
+  type Gate,
+  type Plan,
+  type Ref,
+} from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import { fluidById } from '../../../trade/stock/index.ts';
 import { cornerWork } from './corner-work.ts';

@@ -1,5 +1,5 @@
 import { soldSize } from '../../../lib/units/index.ts';
-import { consumablesOf } from '../../../trade/ends/index.ts';
+import { consumablesOf, type Joint } from '../../../trade/ends/index.ts';
 import { jointEnds } from '../../join/index.ts';
 import { tubeName, tubeWanted } from '../making/index.ts';
 import {
@@ -31,6 +31,7 @@ export type Listed = Pick<PlanView, 'lines' | 'ports' | 'bleeding'> & {
     | 'bench'
     | 'filling'
     | 'wheelEnds'
+    | 'floor'
   >;
 };
 
@@ -73,20 +74,28 @@ function hosesOf({ plan }: Listed, to: Gathered): void {
     );
   }
 }
-/** What every joint uses up, but of what is kept as it is. */
+/** What every joint uses up, and once more where it was opened again; but of what is kept as it is. */
 function washersOf(view: Listed, to: Gathered): void {
   const { lines } = view;
   const kept = new Set(
     lines.filter(({ line }) => line.origin === 'kept').map(({ line }) => line.id),
   );
+  const opened = new Set(view.plan.floor.tight.filter((one) => one.opened).map(({ key }) => key));
   for (const end of jointEnds(view)) {
     if (kept.has(end.place.id)) continue;
-    for (const joint of end.joints ?? [])
-      for (const { what, count } of consumablesOf(joint))
+    const used = (joint: Joint, text: string): void => {
+      for (const { what, count } of consumablesOf(joint, end.eyes))
         to.add({ key: `use:${what}`, group: 'Washers and sealant', name: what }, count, {
-          text: end.name,
+          text,
           place: end.place,
         });
+    };
+    const joints = end.joints ?? [];
+    for (const [i, joint] of joints.entries()) {
+      used(joint, end.name);
+      const task = `tighten:${end.id}:${end.end}${i === joints.length - 1 ? '' : `:${i}`}`;
+      if (opened.has(task)) used(joint, `${end.name}: opened, so new ones`);
+    }
   }
 }
 /** Clips with their screws and brackets, and grommets where a line goes through a hole. */
