@@ -90,12 +90,10 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
               } @else if (round.reading; as reading) {
                 <p class="mt-4">
                   This test is judged by its readings.
-                  @if (reading.screen !== 'prove/rounds') {
+                  @if (reading.screen) {
                     <a class="link" [routerLink]="'../../' + reading.screen" data-test="reading"
                       >Enter them in {{ reading.at }}</a
                     >
-                  } @else {
-                    Enter them in the pedal log below.
                   }
                 </p>
               } @else {

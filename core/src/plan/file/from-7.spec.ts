@@ -50,28 +50,19 @@ describe('the fluid of a plan becomes that of each reservoir', () => {
       signed: [{ by: 'AB', rests: 'abc' }],
     });
   });
-  it('what was ticked before a gate closes is kept in the log', () => {
+  it('what was ticked before a gate closes is kept in the notes', () => {
     const gates = [
       { id: 'g', name: 'Bed on', done: ['run line-r1', 'test'] },
       { id: 'h', name: 'Dash in', done: [] },
     ];
-    const log = { entries: [{ id: 'first' }], sheets: [] };
-    expect(from7({ ...OLD, createdAt: '2026-01-02T03:04:05Z', gates, log })).toMatchObject({
+    expect(from7({ ...OLD, notes: 'Mind the dog.', gates })).toMatchObject({
       gates: [
         { id: 'g', name: 'Bed on' },
         { id: 'h', name: 'Dash in' },
       ],
-      log: {
-        entries: [
-          { id: 'first' },
-          {
-            at: '2026-01-02T03:04:05Z',
-            text: 'Ticked before Bed on closes: run line-r1; test.',
-            about: { kind: 'gate', id: 'g' },
-          },
-        ],
-      },
+      notes: 'Mind the dog.\nTicked before Bed on closes: run line-r1; test.',
     });
+    expect(from7({ ...OLD, gates: [gates[1]] })).not.toHaveProperty('notes');
   });
   it('hands on what is no plan for the reader to refuse', () => {
     expect(from7({ bleeding: 7 })).toEqual({ bleeding: 7, version: 8 });

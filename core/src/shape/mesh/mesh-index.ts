@@ -1,8 +1,5 @@
-// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- whoever reads this file from outside core has to see its types
-/// <reference path="./mesh-bvh.d.ts" />
 import { Box3, BufferAttribute, BufferGeometry, Line3, Vector3 } from 'three';
-import type { SerializedBVH } from 'three-mesh-bvh';
-import { MeshBVH } from 'three-mesh-bvh/src/core/MeshBVH.js';
+import { MeshBVH, type SerializedBVH } from 'three-mesh-bvh';
 import type { Gap, MeshIndex } from '../obstacles/index.ts';
 import type { Vec3 } from '../../lib/vec/index.ts';
 

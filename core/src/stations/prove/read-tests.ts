@@ -12,9 +12,9 @@ export interface TestReading {
   readonly state: 'done' | 'bad' | 'open';
   /** What is wrong, or still to be read; empty where it is good. */
   readonly note: string;
-  /** The screen on which they are entered, and what it is called. */
-  readonly screen: string;
-  readonly at: string;
+  /** The screen on which they are entered, and what it is called; none: beside the test itself. */
+  readonly screen?: string;
+  readonly at?: string;
 }
 type Read = Pick<TestReading, 'state' | 'note'>;
 const GOOD: Read = { state: 'done', note: '' };
@@ -38,18 +38,13 @@ export const pushrodPlay = (
 /** How the pedal of this vehicle felt cold, the last time that it was entered. */
 export function pedalFelt({ proving }: Pick<Plan, 'proving'>): TestReading {
   const last = proving.pedal.filter(({ vehicle, hot }) => vehicle === 'this' && !hot).at(-1);
-  const read = !last
+  return !last
     ? open('Enter a cold reading of this vehicle in the pedal log.')
     : last.sinks
-      ? bad(
-          'It sinks under a steady foot: a joint leaks, or fluid passes the master cylinder’s cup. Do not drive.',
-        )
+      ? bad('It sinks under a steady foot: fluid leaks. Do not drive.')
       : last.pumps
-        ? bad(
-            'It comes up when pumped: there is air in the fluid, or the linings stand too far off.',
-          )
+        ? bad('It comes up when pumped: bleed and adjust.')
         : GOOD;
-  return { ...read, screen: 'prove/rounds', at: 'Prove, Pedal log' };
 }
 
 /** The last stop that was entered: the rear must not lock first. */

@@ -125,7 +125,7 @@ const testItems = (plan: Plan, tests: readonly ProvingTest[]): Item[] =>
   tests.flatMap((test): Item[] => {
     const item = {
       key: `test:${test.key}`,
-      station: test.reading?.screen.split('/')[0] ?? 'prove',
+      station: test.reading?.screen?.split('/')[0] ?? 'prove',
       place: testPlace(plan, test),
       where: test.name,
     };

@@ -19,7 +19,7 @@ export const cableHand = defineRule({
           {
             level: 'caution',
             ...at,
-            text: `This cable is made for the ${hand} side, and its name says ${side}. Fit each cable on its own side.`,
+            text: `This cable is made for the ${hand} side, and its name says ${side}.`,
           },
         ];
       const twin = cables.slice(0, i).find((one) => one.hand === hand);

@@ -19,7 +19,7 @@ export const cableLength = defineRule({
               {
                 level: 'caution' as const,
                 where: cable.name,
-                text: `After twenty pulls its slack is ${full(slackAfterMm)}, and the adjuster only takes up ${full(adjustMm)}. Shorten the path, or find what flexes.`,
+                text: `After twenty pulls its slack is ${full(slackAfterMm)}, and the adjuster only takes up ${full(adjustMm)}.`,
               },
             ]
           : [];

@@ -15,7 +15,7 @@ export const gateUnseen = defineRule({
             level: 'caution' as const,
             place: { kind: 'gate' as const, id },
             where: name,
-            text: `Closed, and nothing is recorded of: ${unseen.map((look) => labelOf(GATE_LOOKED.fields[look])).join(' ')} Record it, or open it again.`,
+            text: `Closed, and nothing is recorded of: ${unseen.map((look) => labelOf(GATE_LOOKED.fields[look])).join(' ')}`,
           }
         : [];
     }),

@@ -23,37 +23,20 @@ const eachClearance = ({ clear, ...fit }: Raw): Raw => ({
 /** The digests of a signature are of sections as they were written then: none of them can be held against what is written now. */
 const undigested = ({ sections: _, ...sign }: Raw): Raw => sign;
 
-/** What is done before a gate closes is what Fit has done: what was ticked is no longer asked, and is kept in the log. */
+/** What is done before a gate closes is what Fit has done: what was ticked is no longer asked, and is kept in the notes. */
 const unticked = ({ done: _, ...gate }: Raw): Raw => gate;
-const tickedEntry = ({ id, name, done }: Raw, at: unknown): Raw[] =>
-  Array.isArray(done) && done.length
-    ? [
-        {
-          id: `entry-ticked-${String(id)}`,
-          at,
-          by: '',
-          text: `Ticked before ${String(name)} closes: ${done.join('; ')}.`.slice(0, 9000),
-          reading: '',
-          about: { kind: 'gate', id },
-          when: 'now',
-          photos: [],
-        },
-      ]
-    : [];
+const ticked = ({ name, done }: Raw): string =>
+  Array.isArray(done) && done.length ? `Ticked before ${name} closes: ${done.join('; ')}.` : '';
 
 /** A fluid belongs to a reservoir: the plan's goes to each one that has no record of its own. */
 export function from7(old: Raw): Raw {
   const raw: Raw = { ...old, version: 8 };
-  const { gates, log } = old;
-  if (Array.isArray(gates)) raw['gates'] = each(gates, unticked);
-  if (Array.isArray(gates) && isRaw(log) && Array.isArray(log['entries']))
-    raw['log'] = {
-      ...log,
-      entries: [
-        ...log['entries'],
-        ...gates.filter(isRaw).flatMap((gate) => tickedEntry(gate, old['createdAt'])),
-      ],
-    };
+  const { gates, notes } = old;
+  if (Array.isArray(gates)) {
+    raw['gates'] = each(gates, unticked);
+    const kept = [notes, ...gates.filter(isRaw).map(ticked)].filter(Boolean);
+    if (kept.length) raw['notes'] = kept.join('\n').slice(0, 10_000);
+  }
   const { wheelEnds, proving, bleeding, filling, parts } = old;
   if (isRaw(wheelEnds))
     raw['wheelEnds'] = { ...wheelEnds, calipers: each(wheelEnds['calipers'], eachClearance) };

@@ -1,4 +1,3 @@
-import { isMade } from '../../make/making/index.ts';
 import { lineSpace, portsHeldBy, type Gate, type Ref } from '../../../plan/index.ts';
 import type { PlanView } from '../../../plan/results/index.ts';
 import type { Vec3 } from '../../../lib/vec/index.ts';
@@ -6,7 +5,7 @@ import type { Vec3 } from '../../../lib/vec/index.ts';
 /** Something to be done while a gate is still open. */
 export interface GateTask {
   readonly id: string;
-  readonly kind: 'measure' | 'run' | 'join' | 'torque' | 'test';
+  readonly kind: 'measure' | 'run' | 'join' | 'test';
   readonly text: string;
   readonly place: Ref;
 }
@@ -40,19 +39,16 @@ function measureFirst({ ports, points }: Looked, used: ReadonlySet<string>, insi
   }));
 }
 
-function runThrough({ lines, plan }: Looked, inside: Inside): GateTask[] {
-  return lines.flatMap((view): GateTask[] => {
-    const space = lineSpace(plan, view);
-    if (!(space?.points ?? view.nodesMm).some(inside)) return [];
-    const { id, name } = view.line;
-    const clips = (space?.clips ?? []).filter(({ pointMm }) => inside(pointMm)).length;
-    const clipped = clips
-      ? `, ${clips} ${clips === 1 ? 'clip' : 'clips'} inside`
-      : ', and no clip inside';
-    const text = `${isMade(view) ? 'Run' : 'Make and run'} ${name}${clipped}.`;
-    return [{ id: `run ${id}`, kind: 'run', place: { kind: 'line', id }, text }];
-  });
-}
+/** Lines that run through. */
+const runThrough = ({ lines, plan }: Looked, inside: Inside): GateTask[] =>
+  lines
+    .filter((view) => (lineSpace(plan, view)?.points ?? view.nodesMm).some(inside))
+    .map(({ line: { id, name } }) => ({
+      id: `run ${id}`,
+      kind: 'run',
+      place: { kind: 'line', id },
+      text: `Run ${name}.`,
+    }));
 
 /** Ports inside that nothing is joined to. */
 const joinFirst = ({ ports }: Looked, taken: ReadonlySet<string>, inside: Inside): GateTask[] =>
@@ -71,7 +67,7 @@ const joinFirst = ({ ports }: Looked, taken: ReadonlySet<string>, inside: Inside
       text: `Port open: ${part.name}, ${port.name}. Join, plug or cap it.`,
     }));
 
-/** What a gate closes: what must be measured, run, joined, torqued and held under pressure before it does. */
+/** What a gate closes: what must be measured, run, joined and held under pressure before it does. How each joint is tightened is work of Fit. */
 export function beforeItCloses(looked: Looked, gate: Gate): GateTask[] {
   const { lines, plan } = looked;
   const inside = isIn(gate);
@@ -94,14 +90,6 @@ export function beforeItCloses(looked: Looked, gate: Gate): GateTask[] {
         : [];
     }),
   );
-  const torque = joints
-    .filter(({ port, at }) => port && at.joint.torqueNm === null)
-    .map(({ id, end, node, name }): GateTask => ({
-      id: `torque ${id} ${end}`,
-      kind: 'torque',
-      place: { kind: 'line', id, node },
-      text: `Look up the torque of ${name}, tighten and record it.`,
-    }));
   const open = joints
     .filter(({ port, at }) => !port && !at.open?.capped)
     .map(({ id, end, name }): GateTask => ({
@@ -122,7 +110,6 @@ export function beforeItCloses(looked: Looked, gate: Gate): GateTask[] {
     ...runThrough(looked, inside),
     ...joinFirst(looked, portsHeldBy([...drawn, ...plan.hoses]), inside),
     ...open,
-    ...torque,
     ...(joints.length ? [test] : []),
   ];
 }

@@ -147,7 +147,7 @@ const tighteningWork = ({ id, view, joints, look, nodeAt, endName }: Site): Said
           id: `${of}:${k}`,
           kind: 'tighten',
           name: `${endName(joint.end)}: tighten the adapter, joint ${k + 1}`,
-          how: 'Hold the part with a second wrench. Tighten the adapter before the nut, then mark the joint.',
+          how: 'Hold the part. Tighten once, then mark the joint.',
           place: joint.place,
           needs: k ? [`${of}:${k - 1}`] : first,
           joint: one,
