@@ -178,7 +178,7 @@ export class ParkingPage {
     const { outerOverMm, innerOverMm, fault } = cableFit(cable);
     const said = {
       'outer-short': `${this.full(-outerOverMm)} too short for the cable path: it does not reach its stops.`,
-      'outer-long': `${this.full(outerOverMm)} too long for the cable path: it hangs loose. Use a shorter cable, or move the stops apart.`,
+      'outer-long': `${this.full(outerOverMm)} too long for the cable path: it hangs loose.`,
       'inner-short': `The inner cable is ${this.full(-innerOverMm)} too short: the brake is on before the lever moves.`,
       'inner-long': `The inner cable is ${this.full(innerOverMm)} too long; the adjuster takes up ${this.full(cable.adjustMm)}.`,
     };
@@ -197,9 +197,7 @@ export class ParkingPage {
         `No free play ${coldMm === 0 ? 'cold' : 'hot'}: the compensating port can stay closed, and the brakes drag. Shorten the pushrod.`,
       );
     else if (hotMm !== null && hotMm < coldMm / 2)
-      words.push(
-        'Heat takes up more than half the free play. Check for dragging brakes after a long descent.',
-      );
+      words.push('Heat takes up more than half the free play.');
     else words.push(hotMm === null ? 'Measure again hot.' : 'Free play cold and hot: good.');
     if (valveHolds === false)
       words.push('The check valve leaks. Replace it, or the assist is lost when the engine stops.');

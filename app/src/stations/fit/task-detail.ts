@@ -69,9 +69,7 @@ const ASKED: Record<Asking, string> = {
     }
     <div class="mt-6 flex flex-wrap gap-3">
       @if (view().task.isKnown) {
-        <p class="flex-1 py-3 text-lg" data-test="known">
-          Done: recorded in Fill, where the bleeding run was finished.
-        </p>
+        <p class="flex-1 py-3 text-lg" data-test="known">Done: recorded in Fill.</p>
       } @else if (view().state === 'done') {
         <button type="button" class="btn min-h-14 px-5 text-lg" (click)="told.emit(undone())">
           Mark as not done

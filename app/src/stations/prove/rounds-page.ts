@@ -89,7 +89,7 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
                 />
               } @else if (round.reading; as reading) {
                 <p class="mt-4">
-                  This test is judged by its readings.
+                  Judged by its readings.
                   @if (reading.screen) {
                     <a class="link" [routerLink]="'../../' + reading.screen" data-test="reading"
                       >Enter them in {{ reading.at }}</a

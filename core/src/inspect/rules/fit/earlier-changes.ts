@@ -13,6 +13,6 @@ export const earlierChanges = defineRule({
         level: 'caution' as const,
         place: { kind: 'earlierChange' as const, id },
         where: 'Earlier change',
-        text: `${text.trim().replace(/\.$/, '')}. The vehicle’s own sheet does not hold there: take figures from the sheet of what is fitted, or measure.`,
+        text: `${text.trim().replace(/\.$/, '')}. Its factory figures do not hold there.`,
       })),
 });
