@@ -90,6 +90,12 @@ describe('a caution that is accepted', () => {
   const hot = (plan: Plan): SignoffItem =>
     result(plan).items.find(({ rule }) => rule === 'near-hot')!;
   const taken = accept(gannet, hot(gannet), 'heat sleeve fitted');
+  it('comes after those that are still open', () => {
+    const cautions = items(taken, 'caution');
+    expect(cautions.length).toBeGreaterThan(5);
+    expect(cautions.at(-1)!.key).toBe(hot(taken).key);
+    expect(items(gannet, 'caution').at(-1)!.key).not.toBe(hot(gannet).key);
+  });
   it('carries who, when and why, and may be withdrawn', () => {
     expect(hot(taken).accepted).toEqual({ by: 'AB', at: AT, reason: 'heat sleeve fitted' });
     const { key } = hot(taken);

@@ -313,7 +313,9 @@ export function signoff(
   const items = [...nothingItem(view), ...snagItems(snags, said), ...recorded].map((item) =>
     settled(plan, item),
   );
-  const order = (item: SignoffItem): number => ITEM_KINDS.indexOf(item.kind);
+  // What was accepted comes after what is still open.
+  const order = ({ kind, accepted }: SignoffItem): number =>
+    2 * ITEM_KINDS.indexOf(kind) + (accepted ? 1 : 0);
   return {
     items: items.sort((a, b) => order(a) - order(b)),
     good: [
