@@ -84,7 +84,7 @@ const STATION: Partial<Record<Ref['kind'], string>> = {
                   [attr.aria-label]="'Show ' + task.text"
                   (click)="go(station, task.place)"
                 >
-                  {{ station === 'fit' ? 'Show in Fit' : 'Show' }}
+                  Show
                 </button>
               }
             </li>
