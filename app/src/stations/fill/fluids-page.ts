@@ -40,24 +40,22 @@ import { FieldOf } from '../../kit/fields/field';
             [field]="'fluid-' + row.part.id"
             [options]="fluids"
             [value]="row.now.fluidId"
-            (changed)="set(row.now, { fluidId: $event! })"
+            (changed)="put(row.now, 'fluidId', $event!)"
           />
           <fl-field
             [of]="fields.wasId"
             [field]="'was-' + row.part.id"
             [options]="fluids"
-            none="nothing: new parts"
             [value]="row.now.wasId"
-            (changed)="set(row.now, { wasId: $event })"
+            (changed)="put(row.now, 'wasId', $event)"
           />
           @for (source of sources; track source) {
             <fl-field
               [of]="fields[source]"
               [field]="source + row.part.id"
               [options]="fluids"
-              none="nothing"
               [value]="row.now[source] ?? null"
-              (changed)="set(row.now, says(source, $event))"
+              (changed)="put(row.now, source, $event ?? null)"
             />
           }
           <fl-field
@@ -65,32 +63,29 @@ import { FieldOf } from '../../kit/fields/field';
             [field]="'source-' + row.part.id"
             placeholder="cap, plate, sheet"
             [value]="row.now.source"
-            (changed)="set(row.now, { source: $event })"
+            (changed)="put(row.now, 'source', $event)"
           />
           <fl-field
             [of]="fields.batch"
             [field]="'batch-' + row.part.id"
             [value]="row.now.batch"
-            (changed)="set(row.now, { batch: $event })"
+            (changed)="put(row.now, 'batch', $event)"
           />
           @for (day of days; track day) {
             <fl-field
               [of]="fields[day]"
               [field]="day + row.part.id"
               [value]="row.now[day]"
-              (changed)="set(row.now, when(day, $event))"
+              (changed)="put(row.now, day, $event)"
             />
           }
-          <fl-field
-            [of]="fields.boilC"
-            [value]="row.now.boilC"
-            (changed)="set(row.now, { boilC: $event })"
-          />
-          <fl-field
-            [of]="fields.hotC"
-            [value]="row.now.hotC"
-            (changed)="set(row.now, { hotC: $event })"
-          />
+          @for (heat of heats; track heat) {
+            <fl-field
+              [of]="fields[heat]"
+              [value]="row.now[heat]"
+              (changed)="put(row.now, heat, $event)"
+            />
+          }
         </div>
         @if (row.differ) {
           <div class="mt-3 border-t border-rule pt-3" data-test="sources">
@@ -100,7 +95,7 @@ import { FieldOf } from '../../kit/fields/field';
               [of]="fields.why"
               [field]="'why-' + row.part.id"
               [value]="row.now.why ?? ''"
-              (changed)="set(row.now, { why: $event ?? '' })"
+              (changed)="put(row.now, 'why', $event ?? '')"
             />
           </div>
         }
@@ -119,7 +114,7 @@ import { FieldOf } from '../../kit/fields/field';
               <fl-check-field
                 [label]="step.text"
                 [checked]="row.now[step.key]"
-                (changed)="set(row.now, tick(step.key, $event))"
+                (changed)="put(row.now, step.key, $event)"
               />
             }
           </div>
@@ -155,6 +150,7 @@ export class FluidsPage {
   protected readonly fluids = FLUIDS.map(({ id, name }) => [id, name] as const);
   protected readonly sources = ['capId', 'plateId', 'sheetId'] as const;
   protected readonly days = ['openedOn', 'filledOn', 'nextOn'] as const;
+  protected readonly heats = ['boilC', 'hotC'] as const;
   protected printing = '';
   protected readonly rows = computed(() =>
     reservoirParts(this.store.plan().parts).map((part: Part) => {
@@ -179,25 +175,14 @@ export class FluidsPage {
     const named = sourcesThatDiffer(now).map(({ from, fluid }) => `${from} ${fluid.name}`);
     return named.length ? `Sources differ: ${named.join(', ')}.` : '';
   }
-  protected says(
-    source: 'capId' | 'plateId' | 'sheetId',
-    fluidId: string | null | undefined,
-  ): Partial<ReservoirFluid> {
-    return { [source]: fluidId ?? null };
-  }
-  protected when(
-    field: 'openedOn' | 'filledOn' | 'nextOn',
-    day: string | null,
-  ): Partial<ReservoirFluid> {
-    return { [field]: day };
-  }
-  protected tick(key: 'seals' | 'flushed' | 'named', is: boolean): Partial<ReservoirFluid> {
-    return { [key]: is };
-  }
-  protected set(now: ReservoirFluid, patch: Partial<ReservoirFluid>): void {
+  protected put<K extends keyof ReservoirFluid>(
+    now: ReservoirFluid,
+    key: K,
+    value: ReservoirFluid[K],
+  ): void {
     this.sheet.apply({
       edit: 'putReservoirFluid',
-      with: { reservoirFluid: { ...now, ...patch } },
+      with: { reservoirFluid: { ...now, [key]: value } },
     });
   }
   protected print(part: string): void {

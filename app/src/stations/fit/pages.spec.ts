@@ -42,7 +42,7 @@ describe('pages of Fit', () => {
     await at.click(at.button('Add a hub'));
     await at.choose(at.one('#hub-kind-hub-1'), 'unit hub');
     expect(at.texts('section[aria-label="Hub 1"] [role=status]')[0]).toMatch(
-      /^Never back off or set by play/,
+      /^Never back off a unit hub or one with a spacer, and do not set it by play/,
     );
     expect(at.store.snags().some(({ rule, level }) => rule === 'hub-nut' && level === 'stop')).toBe(
       true,
@@ -71,7 +71,7 @@ describe('pages of Fit', () => {
     expect(at.store.plan().wheelEnds.cables).toEqual([]);
     await at.type(fresh('Adjuster'), '30');
     expect(at.texts('[data-test=cable]')).toEqual([
-      '30 mm too long for the cable path: it hangs loose.',
+      expect.stringMatching(/^The outer cable is 30 mm longer than the cable path and hangs loose/),
     ]);
     expect(fresh('Path, stop').value).toBe('');
     expect(at.store.snags().some(({ rule }) => rule === 'cable-length')).toBe(true);

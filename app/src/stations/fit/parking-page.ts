@@ -174,33 +174,25 @@ export class ParkingPage {
     return formatLengthUnit(mm, this.units(), 0);
   }
 
+  /** What its rule says of a cable; of one that it is silent about, how it fits. */
   private wordsOf(cable: Cable): string {
-    const { outerOverMm, innerOverMm, fault } = cableFit(cable);
-    const said = {
-      'outer-short': `${this.full(-outerOverMm)} too short for the cable path: it does not reach its stops.`,
-      'outer-long': `${this.full(outerOverMm)} too long for the cable path: it hangs loose.`,
-      'inner-short': `The inner cable is ${this.full(-innerOverMm)} too short: the brake is on before the lever moves.`,
-      'inner-long': `The inner cable is ${this.full(innerOverMm)} too long; the adjuster takes up ${this.full(cable.adjustMm)}.`,
-    };
-    if (fault) return said[fault];
-    return `The cable fits: ${this.full(outerOverMm)} longer than the path, ${this.full(innerOverMm)} left for the adjuster.${cable.slackAfterMm === null ? ' Pull twenty times, then measure the slack again.' : cable.slackAfterMm > cable.adjustMm ? ' After twenty pulls the slack is more than the adjuster takes up.' : ''}`;
+    const [wrong] = this.sheet.said('cable-length', cable.name);
+    if (wrong) return wrong;
+    const { outerOverMm, innerOverMm } = cableFit(cable);
+    return `The cable fits: ${this.full(outerOverMm)} longer than the path, ${this.full(innerOverMm)} left for the adjuster.${cable.slackAfterMm === null ? ' Pull twenty times, then measure the slack again.' : ''}`;
   }
   protected readonly playWords = computed(() => {
     const { coldMm, hotMm, valveHolds } = this.pushrod();
-    const words = [];
-    if (coldMm === null)
+    const words = this.sheet.said('pushrod-play');
+    if (coldMm === null) words.push('Check cold, then hot after a drive.');
+    else if (coldMm > 0 && hotMm !== 0)
       words.push(
-        'Check cold, then hot after a drive. A pushrod without play keeps the compensating port closed, and the brakes drag and lock on.',
+        hotMm === null
+          ? 'Measure again hot.'
+          : hotMm < coldMm / 2
+            ? 'Heat takes up more than half the free play. Check for dragging brakes after a long descent.'
+            : 'Free play cold and hot: good.',
       );
-    else if (coldMm === 0 || hotMm === 0)
-      words.push(
-        `No free play ${coldMm === 0 ? 'cold' : 'hot'}: the compensating port can stay closed, and the brakes drag. Shorten the pushrod.`,
-      );
-    else if (hotMm !== null && hotMm < coldMm / 2)
-      words.push('Heat takes up more than half the free play.');
-    else words.push(hotMm === null ? 'Measure again hot.' : 'Free play cold and hot: good.');
-    if (valveHolds === false)
-      words.push('The check valve leaks. Replace it, or the assist is lost when the engine stops.');
     if (valveHolds === null)
       words.push('One minute after switching off, two or three assisted strokes must be left.');
     return words.join(' ');

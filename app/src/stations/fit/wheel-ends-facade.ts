@@ -8,6 +8,13 @@ export class WheelEndsFacade {
   private readonly store = inject(PlanStore);
   readonly wheelEnds = computed((): WheelEnds => this.store.plan().wheelEnds);
 
+  /** What a rule says: of everything, or of what has a name. */
+  said(rule: string, name?: string): string[] {
+    return this.store
+      .snags()
+      .filter((snag) => snag.rule === rule && (name === undefined || snag.where === name))
+      .map(({ text }) => text);
+  }
   apply(call: EditCall): void {
     this.store.apply(call);
   }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { hubFault, HUB_TABLE, type HubSchool } from '@firm-line/core/physics/wheel-ends';
+import { HUB_TABLE, type HubSchool } from '@firm-line/core/physics/wheel-ends';
 import { askedField, PLAY_LIMITS, HUB_FIT, type HubFit, type WheelFit } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
 import { PlanStore } from '../../session/plan-store';
@@ -150,18 +150,9 @@ export class WheelsPage {
     this.sheet.wheelEnds().hubs.map((hub) => ({ ...hub, words: this.wordsOf(hub) })),
   );
 
-  private wordsOf(hub: HubFit): string {
-    const fault = hubFault(hub);
-    if (fault === null)
-      return hub.endPlayMm === null || hub.newLock === null
-        ? 'Not measured and locked yet.'
-        : 'Good.';
-    return {
-      'backed-off': 'Never back off or set by play: tighten to the maker’s figure.',
-      loose: 'Loose: more play than allowed.',
-      tight: 'Tight: less play than required. The bearings run hot.',
-      lock: 'Fit a new split pin, tab or nut.',
-    }[fault];
+  private wordsOf({ name, endPlayMm, newLock }: HubFit): string {
+    const good = endPlayMm === null || newLock === null ? 'Not measured and locked yet.' : 'Good.';
+    return this.sheet.said('hub-nut', name)[0] ?? good;
   }
   protected put(wheelFit: WheelFit): void {
     this.sheet.apply({ edit: 'putWheelFit', with: { wheelFit } });

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { beforeItCloses, byDay } from '@firm-line/core/stations/fit/gates';
+import { provingTests } from '@firm-line/core/stations/prove';
 import { floorView } from '@firm-line/core/stations/fit/tasks';
 import {
   freshId,
@@ -125,16 +126,30 @@ export class ClosesPage {
   protected readonly gates = computed(() => {
     const view = viewPlan(this.store.plan());
     const floor = floorView(view);
+    // Joints were held once their circuits were, as they are now.
+    const held = new Set(
+      provingTests(view).flatMap(({ hold, state }) =>
+        hold && state === 'done' ? hold.circuitId : [],
+      ),
+    );
     return this.store
       .plan()
       .gates.toSorted(byDay)
       .map((gate) => {
         const fitted = floor.filter(({ task }) => task.gate?.id === gate.id);
         const tasks = [
-          ...beforeItCloses(view, gate).flatMap(({ id, kind, text, place }) =>
+          ...beforeItCloses(view, gate).flatMap(({ id, kind, text, place, circuitIds }) =>
             kind === 'run'
               ? []
-              : [{ id, text, place, done: false, station: STATION[place.kind] ?? null }],
+              : [
+                  {
+                    id,
+                    text,
+                    place,
+                    done: circuitIds?.every((of) => held.has(of)) ?? false,
+                    station: STATION[place.kind] ?? null,
+                  },
+                ],
           ),
           ...fitted.map(({ task, state }) => ({
             id: task.id,

@@ -214,6 +214,11 @@ describe('signing off', () => {
     expect(inside(form, 'Accept').disabled).toBe(true);
     await fill(at, 'fl-sign-item', { 'Initials or name': 'AB', Reason: 'Sleeve fitted' });
     await at.click(inside(form, 'Accept'));
+    // It goes behind those that are still open, which are more than are shown at first.
+    const more = at.one<HTMLDetailsElement>('section[aria-label^=Cautions] details');
+    more.open = true;
+    more.dispatchEvent(new Event('toggle'));
+    await at.settle();
     expect(item(at, 'surface reaches 350').textContent).toMatch(/Accepted by AB, .*Sleeve fitted/);
     expect(Number(count())).toBe(before - 1);
     await at.click(inside(item(at, 'surface reaches 350'), 'Withdraw'));

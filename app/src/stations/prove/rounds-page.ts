@@ -10,6 +10,7 @@ import { RouterLink } from '@angular/router';
 import { TEST_GROUPS, type ProvingTest } from '@firm-line/core/stations/prove';
 import { EmptyState } from '../../kit/empty-state';
 import { ListRow } from '../../kit/list-row';
+import { SCREENS } from '../registry';
 import { AirTestForm } from './air-test-form';
 import { HoldForm } from './hold-form';
 import { PedalForm } from './pedal-form';
@@ -92,7 +93,7 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
                   Judged by its readings.
                   @if (reading.screen) {
                     <a class="link" [routerLink]="'../../' + reading.screen" data-test="reading"
-                      >Enter them in {{ reading.at }}</a
+                      >Enter them in {{ nameOf(reading.screen) }}</a
                     >
                   }
                 </p>
@@ -207,6 +208,9 @@ const SIGNS: Record<ProvingTest['state'], readonly [sign: string, word: string, 
 export class RoundsPage {
   protected readonly sheet = inject(ProveFacade);
   protected readonly signs = SIGNS;
+  protected nameOf(screen: string): string {
+    return SCREENS.find(({ path }) => path === screen)!.name;
+  }
   protected readonly groups = computed(() =>
     TEST_GROUPS.map((name) => ({
       name,

@@ -216,7 +216,7 @@ export const FLUID_IN = record<ReservoirFluid>()(
     nextOn: told('Replace by', nullable(day)),
     boilC: told('Measured boiling point', nullable(number(0, 400))),
     hotC: told('Highest temperature nearby', nullable(number(-50, 1000))),
-    wasId: told('Previous fluid', nullable(ref('fluid')), { none: 'nothing:  new parts' }),
+    wasId: told('Previous fluid', nullable(ref('fluid')), { none: 'nothing: new parts' }),
     seals: told('Every seal replaced', flag),
     flushed: told('All lines flushed', flag),
     named: told('Sheets name both fluids', flag),

@@ -22,7 +22,7 @@ import {
 
 export const SEALANTS = ['none', 'paste', 'tape'] as const;
 export type Sealant = (typeof SEALANTS)[number];
-/** What one joint is tightened to, and by whose word. */
+/** The torque of one joint, and the sheet it comes from. */
 export interface JointTorque {
   readonly nm: number | null;
   readonly source: string;

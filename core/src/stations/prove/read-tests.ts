@@ -12,9 +12,8 @@ export interface TestReading {
   readonly state: 'done' | 'bad' | 'open';
   /** What is wrong, or still to be read; empty where it is good. */
   readonly note: string;
-  /** The screen on which they are entered, and what it is called; none: beside the test itself. */
+  /** The screen on which they are entered; none: beside the test itself. */
   readonly screen?: string;
-  readonly at?: string;
 }
 type Read = Pick<TestReading, 'state' | 'note'>;
 const GOOD: Read = { state: 'done', note: '' };
@@ -32,7 +31,6 @@ export const pushrodPlay = (
 ): TestReading => ({
   ...playOf(play[when]),
   screen: 'fit/parking',
-  at: 'Fit, Parking brake and pedal',
 });
 
 /** How the pedal of this vehicle felt cold, the last time that it was entered. */
@@ -41,7 +39,7 @@ export function pedalFelt({ proving }: Pick<Plan, 'proving'>): TestReading {
   return !last
     ? open('Enter a cold reading of this vehicle in the pedal log.')
     : last.sinks
-      ? bad('It sinks under a steady foot: fluid leaks. Do not drive.')
+      ? bad('It sinks under a steady foot. Do not drive.')
       : last.pumps
         ? bad('It comes up when pumped: bleed and adjust.')
         : GOOD;
@@ -55,7 +53,7 @@ export function stopsMade({ proving }: Pick<Plan, 'proving'>): TestReading {
     : last.locked === 'rear'
       ? bad('The rear locked first: the vehicle can spin.')
       : GOOD;
-  return { ...read, screen: 'prove/stops', at: 'Prove, Stops' };
+  return { ...read, screen: 'prove/stops' };
 }
 
 /** Every wire of a trailer's actuator at every test that is asked of it. */
@@ -75,5 +73,5 @@ export function wiresRead({ wheelEnds: { wires } }: Pick<Plan, 'wheelEnds'>): Te
       : unread
         ? open(`${unread.name}: not measured.`)
         : GOOD;
-  return { ...read, screen: 'fit/wires', at: 'Fit, Actuator wiring' };
+  return { ...read, screen: 'fit/wires' };
 }

@@ -13,6 +13,6 @@ export const earlierChanges = defineRule({
         level: 'caution' as const,
         place: { kind: 'earlierChange' as const, id },
         where: 'Earlier change',
-        text: `${text.trim().replace(/\.$/, '')}. Its factory figures do not hold there.`,
+        text: `${text.trim().replace(/\.$/, '')}. Factory figures do not hold there: take them from what is fitted.`,
       })),
 });

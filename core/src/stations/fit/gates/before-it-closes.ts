@@ -8,6 +8,8 @@ export interface GateTask {
   readonly kind: 'measure' | 'run' | 'join' | 'test';
   readonly text: string;
   readonly place: Ref;
+  /** Of what is held under pressure: in which circuits. */
+  readonly circuitIds?: readonly string[];
 }
 type Looked = Pick<PlanView, 'lines' | 'ports' | 'points' | 'plan'>;
 
@@ -75,13 +77,13 @@ export function beforeItCloses(looked: Looked, gate: Gate): GateTask[] {
   const joints = lines.flatMap((view) =>
     (['a', 'b'] as const).flatMap((end) => {
       const node = end === 'a' ? 0 : view.nodesMm.length - 1;
-      const { id, name, ends } = view.line;
+      const { id, name, ends, circuitId } = view.line;
       return inside(view.nodesMm[node])
         ? [
             {
               id,
+              circuitId,
               end,
-              node,
               port: view.ports[end],
               at: ends[end],
               name: `${name}, end ${end.toUpperCase()}`,
@@ -103,6 +105,7 @@ export function beforeItCloses(looked: Looked, gate: Gate): GateTask[] {
     id: 'test',
     kind: 'test',
     place: { kind: 'gate', id: gate.id },
+    circuitIds: joints.map(({ circuitId }) => circuitId),
     text: `Hold ${these} under pressure and check each is dry: ${joints.map(({ name }) => name).join('; ')}.`,
   };
   return [
