@@ -8,10 +8,11 @@ import type { Page } from 'puppeteer-core';
  */
 export const ODD_ENTRIES = [
   '',
+  'abc',
   '-1',
   '1e9',
   'x'.repeat(300),
-  ...(process.env['LONG_TESTS'] ? ['abc', '0', '-99999999', '0.0000001', '12 in', '1/0'] : []),
+  ...(process.env['LONG_TESTS'] ? ['0', '-99999999', '0.0000001', '12 in', '1/0'] : []),
 ];
 
 /** What a field is called, so that one like it is not driven again: figures in it may differ. */

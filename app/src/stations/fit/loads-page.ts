@@ -1,19 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { loadVerdict, PROOF_LOAD, type LoadVerdict } from '@firm-line/core/physics/wheel-ends';
+import { PROOF_LOAD } from '@firm-line/core/physics/wheel-ends';
 import { PROOF_LOAD_TAKEN, type ProofLoad } from '@firm-line/core/plan';
 import { EmptyState } from '../../kit/empty-state';
 import { WheelEndsFacade } from './wheel-ends-facade';
 import { FieldOf } from '../../kit/fields/field';
 import { PlanStore } from '../../session/plan-store';
-
-const LOAD_WORDS: Record<LoadVerdict, string> = {
-  open: 'Not tested and checked yet.',
-  'too-little': 'Test load too low.',
-  'too-short': 'Held too short: hold for ten seconds.',
-  set: 'Bent for good: the part yields under foot load. Make a stronger one, and never straighten this one.',
-  cracked: 'Cracked or moved: make a new one.',
-  held: 'Passed.',
-};
 
 /** Pedals and brackets that were welded or changed, loaded before a foot trusts them. */
 @Component({
@@ -98,9 +89,10 @@ export class LoadsPage {
   protected readonly least = PROOF_LOAD.leastN;
   protected readonly competition = PROOF_LOAD.competitionN;
   protected readonly loads = computed(() =>
-    this.sheet
-      .wheelEnds()
-      .loads.map((load) => ({ ...load, said: LOAD_WORDS[loadVerdict(load, load.wantedN)] })),
+    this.sheet.wheelEnds().loads.map((load) => ({
+      ...load,
+      said: this.sheet.said('proof-load', load.id)[0] ?? 'Passed.',
+    })),
   );
 
   protected add(): void {

@@ -99,7 +99,7 @@ describe('pages of Fit', () => {
       ['Mark after', '43'],
     ] as const)
       await at.type(field(at, label), text);
-    expect(at.texts('[data-test=load]')[0]).toMatch(/^Bent for good/);
+    expect(at.texts('[data-test=load]')[0]).toMatch(/^It stayed bent/);
     await at.type(field(at, 'Mark after'), '40.1');
     await at.choose(at.one('#sound-load-1'), 'sound');
     expect(at.texts('[data-test=load]')).toEqual(['Passed.']);

@@ -176,7 +176,7 @@ export class ParkingPage {
 
   /** What its rule says of a cable; of one that it is silent about, how it fits. */
   private wordsOf(cable: Cable): string {
-    const [wrong] = this.sheet.said('cable-length', cable.name);
+    const [wrong] = this.sheet.said('cable-length', cable.id);
     if (wrong) return wrong;
     const { outerOverMm, innerOverMm } = cableFit(cable);
     return `The cable fits: ${this.full(outerOverMm)} longer than the path, ${this.full(innerOverMm)} left for the adjuster.${cable.slackAfterMm === null ? ' Pull twenty times, then measure the slack again.' : ''}`;

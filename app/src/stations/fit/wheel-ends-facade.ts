@@ -8,11 +8,11 @@ export class WheelEndsFacade {
   private readonly store = inject(PlanStore);
   readonly wheelEnds = computed((): WheelEnds => this.store.plan().wheelEnds);
 
-  /** What a rule says: of everything, or of what has a name. */
-  said(rule: string, name?: string): string[] {
+  /** What a rule says: of everything, or of one record. */
+  said(rule: string, id?: string): string[] {
     return this.store
       .snags()
-      .filter((snag) => snag.rule === rule && (name === undefined || snag.where === name))
+      .filter((snag) => snag.rule === rule && (id === undefined || snag.place.id === id))
       .map(({ text }) => text);
   }
   apply(call: EditCall): void {

@@ -150,9 +150,9 @@ export class WheelsPage {
     this.sheet.wheelEnds().hubs.map((hub) => ({ ...hub, words: this.wordsOf(hub) })),
   );
 
-  private wordsOf({ name, endPlayMm, newLock }: HubFit): string {
+  private wordsOf({ id, endPlayMm, newLock }: HubFit): string {
     const good = endPlayMm === null || newLock === null ? 'Not measured and locked yet.' : 'Good.';
-    return this.sheet.said('hub-nut', name)[0] ?? good;
+    return this.sheet.said('hub-nut', id)[0] ?? good;
   }
   protected put(wheelFit: WheelFit): void {
     this.sheet.apply({ edit: 'putWheelFit', with: { wheelFit } });

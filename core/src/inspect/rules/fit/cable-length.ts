@@ -18,6 +18,7 @@ export const cableLength = defineRule({
           ? [
               {
                 level: 'caution' as const,
+                place: { kind: 'cable' as const, id: cable.id },
                 where: cable.name,
                 text: `After twenty pulls its slack is ${full(slackAfterMm)}, and the adjuster only takes up ${full(adjustMm)}.`,
               },
@@ -29,7 +30,14 @@ export const cableLength = defineRule({
         'inner-short': `The inner cable is ${full(-innerOverMm)} too short: the brake is on before the lever moves.`,
         'inner-long': `The inner cable is ${full(innerOverMm)} too long, and the adjuster only takes up ${full(cable.adjustMm)}.`,
       }[fault];
-      return [{ level: 'caution' as const, where: cable.name, text }];
+      return [
+        {
+          level: 'caution' as const,
+          place: { kind: 'cable' as const, id: cable.id },
+          where: cable.name,
+          text,
+        },
+      ];
     });
   },
 });

@@ -22,6 +22,7 @@ export const hubNut = defineRule({
         {
           level:
             fault === 'backed-off' || fault === 'loose' ? ('stop' as const) : ('caution' as const),
+          place: { kind: 'hub' as const, id: hub.id },
           where: hub.name,
           text: said,
         },

@@ -25,6 +25,7 @@ export const proofLoad = defineRule({
         {
           level:
             verdict === 'set' || verdict === 'cracked' ? ('stop' as const) : ('caution' as const),
+          place: { kind: 'proofLoad' as const, id: load.id },
           where: load.name,
           text,
         },
