@@ -47,8 +47,3 @@ export const createAirWorker = (): Worker => inPage(airJobs);
 export const createPackWorker = (): Worker => inPage({});
 /** Meshes are not read there, and the drawing is looked at in the browser tests. */
 export const createMeshWorker = (): Worker => inPage({});
-export const createElkWorker = (): Worker =>
-  Object.assign(new EventTarget(), {
-    postMessage: () => undefined,
-    terminate: () => undefined,
-  }) as unknown as Worker;

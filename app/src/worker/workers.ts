@@ -14,6 +14,3 @@ export const createSetOutWorker = worker('set-out');
 export const createSpaceWorker = worker('space');
 export const createWaysWorker = worker('ways');
 export const createWorthWorker = worker('worth');
-/** The layout library's own. */
-export const createElkWorker = (): Worker =>
-  new Worker(new URL('./elk.worker', import.meta.url), { type: 'module' });

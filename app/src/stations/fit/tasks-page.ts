@@ -275,7 +275,7 @@ export class TasksPage {
   /** The task that was tapped; none: the first that can be done. */
   protected readonly id = signal<string | null>(null);
   protected readonly chosen = computed(
-    () => this.byId().get(this.id() ?? '') ?? this.now()[0] ?? null,
+    (): TaskView | null => this.byId().get(this.id() ?? '') ?? this.now()[0] ?? null,
   );
 
   protected readonly heading = computed(() => {

@@ -1,9 +1,7 @@
 import { TestBed } from '@angular/core/testing';
-import { viewPlan } from '@firm-line/core/plan/results';
 import { Selection } from '../../session/selection';
-import { demo, gannet } from '../../testing/open-gannet';
+import { demo } from '../../testing/open-gannet';
 import { station } from '../../testing/station';
-import { circuitGraph } from './circuit-graph';
 
 const open = async (id: string, portId: string) => {
   const at = await station('plumb', id);
@@ -11,30 +9,6 @@ const open = async (id: string, portId: string) => {
   await at.settle();
   return at;
 };
-
-describe('the circuits as a graph', () => {
-  const { boxes, wires } = circuitGraph(viewPlan(gannet()));
-
-  test('every part is a box, every line a wire from where pressure comes to where it goes', () => {
-    expect(boxes).toHaveLength(gannet().parts.length);
-    expect(wires).toHaveLength(gannet().lines.length);
-    const sides = new Map(boxes.flatMap((box) => box.ports.map((port) => [port.id, port.side])));
-    for (const wire of wires)
-      expect([sides.get(wire.from), sides.get(wire.to)]).toEqual(['EAST', 'WEST']);
-  });
-  test('ports lie on their boxes, apart from one another; bleeders are no ports of the drawing', () => {
-    for (const box of boxes) {
-      for (const port of box.ports)
-        expect(port.y > 0 && port.y < box.height && (port.x === 0 || port.x === box.width)).toBe(
-          true,
-        );
-      expect(new Set(box.ports.map((port) => `${port.x} ${port.y}`)).size).toBe(box.ports.length);
-    }
-    expect(boxes.flatMap((box) => box.ports).some((port) => port.id.startsWith('bleed'))).toBe(
-      false,
-    );
-  });
-});
 
 describe('Plumb', () => {
   test('what one leak takes is said for each gallery of a part', async () => {

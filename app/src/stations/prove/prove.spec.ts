@@ -2,6 +2,7 @@ import { typicalTrailer } from '@firm-line/core/plan/typical';
 import { viewPlan } from '@firm-line/core/plan/results';
 import { signedDigest, signedSections } from '@firm-line/core/stations/prove';
 import { station } from '../../testing/station';
+import { today } from '../../kit/today';
 
 jest.mock('chart.js', () => jest.requireActual('../../testing/chart-stub'));
 
@@ -89,8 +90,8 @@ describe('rounds', () => {
       'Force, N': '320',
     });
     await at.click(button(at, 'Put it down'));
-    expect(at.texts('[data-test=pedal] tbody tr')[0]).toMatch(
-      /2026-12-01 this vehicle off, cold71 mm 320 N ✗ sinks Remove/,
+    expect(at.texts('[data-test=pedal] tbody tr')[0]).toContain(
+      `${today()} this vehicle off, cold71 mm 320 N ✗ sinks Remove`,
     );
     expect(at.store.plan().proving.pedal).toMatchObject([
       { vehicle: 'this', sinks: true, travelMm: 71 },

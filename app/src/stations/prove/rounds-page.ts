@@ -221,7 +221,7 @@ export class RoundsPage {
     () => this.sheet.rounds().filter(({ state }) => state === 'done').length,
   );
   protected readonly key = signal<string | null>(null);
-  protected readonly chosen = computed(() => {
+  protected readonly chosen = computed((): ProvingTest | null => {
     const rounds = this.sheet.rounds();
     return (
       rounds.find(({ key }) => key === this.key()) ??
