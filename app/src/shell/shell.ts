@@ -280,6 +280,12 @@ export class Shell {
         `${[this.station(), this.name() || 'Plan', 'Firm Line'].filter(Boolean).join(' · ')}`,
       ),
     );
+    effect(() => {
+      this.path();
+      // Another page begins at its head; Back comes to where it was left.
+      const back = untracked(this.router.lastSuccessfulNavigation)?.trigger === 'popstate';
+      if (!back) document.scrollingElement?.scrollTo?.({ top: 0 });
+    });
     let last = '';
     effect(() => {
       const now = this.station();
@@ -323,6 +329,7 @@ export class Shell {
     this.router.lastSuccessfulNavigation();
     return this.router.url;
   });
+  private readonly path = computed(() => this.address().split(/[?#]/)[0]);
   private readonly entry = computed(() => stationAt(this.address().split(/[/?#]/)[3] ?? ''));
   protected readonly floor = computed(() => this.entry()?.floor ?? false);
   private station(): string {

@@ -1487,7 +1487,7 @@ test.each<Row>([
     'recorded',
     'buying.kits.kit-rich.corners.rearLeft.studHand',
     '',
-    'note, kit-text: 33 figures are not measured yet. Measure before you order.',
+    'note, kit-text: 37 figures are not measured yet. Measure before you order.',
   ],
   [
     'no-order',

@@ -3,6 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import {
   CALIPER_FIT,
   FLUID_IN,
+  HOLD_TAKEN,
   HOSE,
   LINE,
   ORDER,
@@ -44,6 +45,7 @@ async function show(of: AnyField, value: unknown) {
     taken: fixture.componentInstance.taken,
     entry,
     label: root.querySelector('label')!.textContent!.trim(),
+    doubt: () => root.querySelector('[data-test=doubt]')?.textContent!.trim() ?? '',
     fault: () => root.querySelector('.fault')?.textContent!.trim() ?? '',
     async type(text: string): Promise<void> {
       entry().value = text;
@@ -54,6 +56,18 @@ async function show(of: AnyField, value: unknown) {
 }
 
 describe('a field of a record', () => {
+  test('what is hardly ever read is asked about, and taken as it is', async () => {
+    // 8 MPa typed as psi.
+    const at = await show(HOLD_TAKEN.fields.startMPa, 8);
+    expect(at.doubt()).toBe('');
+    await at.type('116');
+    expect([at.taken, at.fault()]).toEqual([[116], '']);
+    expect(at.doubt()).toBe(
+      'Is 116 MPa right? 0.1 MPa to 25 MPa is usual. Check the unit, or keep it as it is.',
+    );
+    await at.type('8.1');
+    expect(at.doubt()).toBe('');
+  });
   test('a number has its limits and its unit from the model', async () => {
     const at = await show(TRAVEL.fields.rollDeg, 10);
     expect(at.label).toBe('Roll each way, °');

@@ -1,17 +1,21 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import {
   bare,
   choiceName,
   isDay,
+  isUnlikely,
   labelOf,
   toldOf,
   unitOf,
+  unitSymbol,
   type AnyField,
   type Field,
   type NumberLimits,
   type TextLimits,
 } from '@firm-line/core/plan';
+import { formatLengthUnit } from '@firm-line/core/lib/units';
 import type { Vec3 } from '@firm-line/core/lib/vec';
+import { DISPLAY_UNITS } from '../units';
 import { CheckField } from './check-field';
 import { DateField } from './date-field';
 import { LengthField } from './length-field';
@@ -144,9 +148,13 @@ const emptyOf = (field: AnyField): null | undefined =>
         />
       }
     }
+    @if (doubt(); as asked) {
+      <p class="mt-1 text-sm" role="status" data-test="doubt">{{ asked }}</p>
+    }
   `,
 })
 export class FieldOf<T> {
+  private readonly units = inject(DISPLAY_UNITS);
   readonly of = input.required<Field<T>>();
   readonly value = input.required<T | null | undefined>();
   /** Id of the line itself. */
@@ -215,6 +223,18 @@ export class FieldOf<T> {
   protected readonly maybeFigure = computed(() => this.value() as number | null | undefined);
   protected readonly maybeText = computed(() => (this.value() ?? null) as string | null);
   protected readonly maybeFlag = computed(() => (this.value() ?? null) as boolean | null);
+  /** Asked of a figure that is taken as it is, and hardly ever read. */
+  protected readonly doubt = computed(() => {
+    const value = this.value();
+    if (typeof value !== 'number' || !isUnlikely(this.of(), value)) return null;
+    const unit = this.unit();
+    const shown = (figure: number): string =>
+      unit === 'length'
+        ? formatLengthUnit(figure, this.units(), 1)
+        : `${figure}${unit ? ` ${unitSymbol(unit)}` : ''}`;
+    const [least, most] = this.told().likely!;
+    return `Is ${shown(value)} right? ${shown(least)} to ${shown(most)} is usual. Check the unit, or keep it as it is.`;
+  });
   protected readonly isOn = computed(() => this.value() === true);
   protected readonly vector = computed(() => this.value() as Vec3);
 

@@ -36,6 +36,13 @@ import { FillFacade } from './fill-facade';
           @if (one.open === 'Route') {
             <a class="btn mb-2 ml-9" routerLink="../../route">Go to Route</a>
           }
+          @if (one.open === 'Fit') {
+            <a
+              class="link mb-2 ml-9 inline-flex min-h-tap items-center"
+              routerLink="../../fit/parking"
+              >Measure again in Fit</a
+            >
+          }
           @if (one.key.startsWith('joints') && !one.done) {
             <a class="link mb-2 ml-9 inline-flex min-h-tap items-center" routerLink="../../fit"
               >Go to Fit</a

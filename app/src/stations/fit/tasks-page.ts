@@ -82,7 +82,11 @@ const dayOf = (day: string): string => DAY.format(new Date(`${day}T12:00:00`));
               </li>
             } @empty {
               <li class="border-t border-rule px-4 py-3 text-sm">
-                Nothing can be done now. See below what each task waits for.
+                {{
+                  left()
+                    ? 'Nothing can be done now. See below what each task waits for.'
+                    : 'All tasks are done.'
+                }}
               </li>
             }
           </ol>
@@ -243,6 +247,8 @@ export class TasksPage {
   protected readonly floor = computed((): Floor => this.store.plan().floor);
   private readonly plan = computed(() => viewPlan(this.store.plan()));
   protected readonly views = computed(() => floorView(this.plan()));
+  /** Whether anything is still to be done. */
+  protected readonly left = computed(() => this.views().some(({ state }) => state !== 'done'));
   private readonly byId = computed(() => new Map(this.views().map((view) => [view.task.id, view])));
   protected readonly tools = computed(() =>
     [...new Set(this.views().flatMap(({ task }) => task.tools))].sort(),

@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
+import { tightenKey } from '@firm-line/core/plan';
 import { endFor } from '@firm-line/core/trade/ends';
 import { PracticePage } from '../../practice/practice-page';
 import { APP_PROVIDERS, demo } from '../../testing/open-gannet';
@@ -45,6 +46,25 @@ describe('Join', () => {
     expect(at.root.textContent).toContain('M10x1 nut, 11 mm wrench');
     expect(after.card!.stockCutMm).not.toBe(before.card!.stockCutMm);
     expect(at.store.snags().filter((s) => s.rule === 'threads-differ')).toEqual([]);
+  });
+
+  test('a joint that Fit tightened is opened there; one that was not is counted', async () => {
+    const at = await station('join', 'j-opened');
+    await at.click(row(at, 'line-c1-a'));
+    const openedNow = () =>
+      at.store.view().lines.find((v) => v.line.id === 'line-c1')!.line.ends.a.joint.opened;
+    await at.click(at.button('Opened'));
+    expect(openedNow()).toBe(1);
+    const task = tightenKey('line-c1', 'a');
+    at.store.apply({
+      edit: 'recordTorque',
+      with: { task, stamp: 's', nm: 17, at: '2026-03-09T09:00:00Z' },
+    });
+    await at.settle();
+    await at.click(at.button('Opened (1×)'));
+    expect(openedNow()).toBe(1);
+    expect(at.store.plan().floor.tight).toMatchObject([{ key: task, opened: true }]);
+    expect(at.button('Opened, not tight since')).toBeTruthy();
   });
 
   test('readings name the thread, one tap sets the port; readings that fit nothing say the nearest', async () => {

@@ -7,6 +7,7 @@ import {
   adapterOf,
   RATING_MPA,
   sheetNames,
+  tightenKey,
   type JointTorque,
   type JointWork,
   type LineView,
@@ -118,9 +119,7 @@ import { FieldOf } from '../../kit/fields/field';
           />
         }
       }
-      <button type="button" class="btn" (click)="change({ opened: work().opened + 1 })">
-        Opened{{ openedWords() }}
-      </button>
+      <button type="button" class="btn" (click)="open()">Opened{{ openedWords() }}</button>
     </div>
     <p class="mt-2 text-sm text-ink-soft">
       Tighten once, with a flare wrench, then wiggle the line. The maker’s sheet comes first.
@@ -166,9 +165,14 @@ export class JointWorkForm {
       text === shown ? { ok: true, value: nm } : readTorque(text, unit);
     return { shown, read };
   }
-  protected readonly openedWords = computed(() =>
-    this.work().opened ? ` (${this.work().opened}×)` : '',
-  );
+  private readonly tightening = computed(() => {
+    const key = tightenKey(this.at().id, this.at().end);
+    return this.store.plan().floor.tight.find((one) => one.key === key);
+  });
+  protected readonly openedWords = computed(() => {
+    const { opened } = this.work();
+    return this.tightening()?.opened ? ', not tight since' : opened ? ` (${opened}×)` : '';
+  });
   protected readonly facts = computed(() => {
     const { joints: known, eyes, end } = this.at();
     const [joints, nut] = [known ?? [], this.line()?.nuts[end]];
@@ -186,6 +190,15 @@ export class JointWorkForm {
     ];
   });
 
+  /** A joint that was tightened in Fit is opened there. */
+  protected open(): void {
+    const tightened = this.tightening();
+    if (!tightened) return this.change({ opened: this.work().opened + 1 });
+    this.store.apply({
+      edit: 'recordOpened',
+      with: { task: tightened.key, at: new Date().toISOString() },
+    });
+  }
   protected changeBefore(index: number, patch: Partial<JointTorque>): void {
     this.change({
       torques: this.before().map(({ nm, source }, i) =>

@@ -80,7 +80,11 @@ export class SlugPipe {
       this.slugs.map(turn).sort((a, b) => a.at - b.at),
       JOIN_MM * this.mlPerMm,
     );
-    const last = settled.at(-1)!;
+    const last = settled.at(-1);
+    if (!last) {
+      this.slugs = [];
+      return 0;
+    }
     if (last.at < 0) last.at = 0;
     const over = Math.min(last.ml, Math.max(0, last.at + last.ml - this.ml));
     last.ml -= over;
@@ -124,11 +128,14 @@ export class SlugPipe {
   }
 }
 
+/** Less air than this is none, mL: shares of it are lost in rounding. */
+const LEAST_ML = 1e-12;
+
 /** Slugs in their order, those that touch or nearly do as one where their middle is. */
 function gathered(slugs: readonly Slug[], nearMl: number): Slug[] {
   const made: Slug[] = [];
   for (const { at, ml } of slugs) {
-    if (ml <= 0) continue;
+    if (ml < LEAST_ML) continue;
     const last = made.at(-1);
     const gap = last ? at - last.at - last.ml : Infinity;
     if (!last || gap > nearMl) {

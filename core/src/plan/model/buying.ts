@@ -59,7 +59,9 @@ const KIT_ASK_NAMES = {
   shockRoomMm: 'Room at the shock',
   shaftRoomMm: 'Room to draw an axle shaft',
   hoseThread: 'Thread of the hose end or banjo bolt',
+  hoseSeat: 'Hose end: banjo, flare or O-ring',
   banjoMm: 'Length of the banjo bolt',
+  banjoEyeMm: 'Bore of the banjo eye',
 } as const;
 export type KitAsk = keyof typeof KIT_ASK_NAMES;
 export const KIT_ASKS = Object.keys(KIT_ASK_NAMES) as readonly KitAsk[];

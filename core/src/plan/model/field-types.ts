@@ -24,6 +24,8 @@ export interface Told {
   readonly names?: Readonly<Record<string, string>>;
   /** What a form takes at least and at most, where that is less than a file may hold. */
   readonly usual?: readonly [least: number, most: number];
+  /** What is read there as a rule: outside of it a form asks whether it is right, and takes it. Common practice. */
+  readonly likely?: readonly [least: number, most: number];
   /** Places behind the point that a length is shown with. */
   readonly digits?: number;
   /** Sold by the inch as well: an inch size is shown as one, `7/8 in`. */

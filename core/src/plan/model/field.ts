@@ -31,8 +31,8 @@ export const bare = (field: AnyField): AnyField =>
 /** What people are told of a field: what its outside says before what its inside says, and the unit its name ends in. */
 export const toldOf = (field: AnyField): Told => {
   const inner = field.type === 'nullable' || field.type === 'optional' ? toldOf(field.of) : {};
-  const { key, label, unit, help, none, names, usual, digits, sold } = field;
-  const own = { key, label, unit, help, none, names, usual, digits, sold };
+  const { key, label, unit, help, none, names, usual, likely, digits, sold } = field;
+  const own = { key, label, unit, help, none, names, usual, likely, digits, sold };
   const said = Object.entries(own).filter(([, value]) => value !== undefined);
   const all: Told = { ...inner, ...Object.fromEntries(said) };
   return all.unit || all.key === undefined ? all : { ...all, unit: unitOfKey(all.key) };
@@ -46,6 +46,11 @@ export const labelOf = (field: AnyField, instead: string | null = null): string 
   return unit === undefined || unit === 'length' ? noun : `${noun}, ${unitSymbol(unit)}`;
 };
 
+/** Whether a figure is outside of what is read in such a field as a rule. */
+export const isUnlikely = (field: AnyField, value: number): boolean => {
+  const { likely } = toldOf(field);
+  return likely !== undefined && (value < likely[0] || value > likely[1]);
+};
 /** A field that must be filled here though it may be empty in its record. */
 export const neededField = (field: AnyField): AnyField => ({ ...bare(field), ...toldOf(field) });
 /** What a choice is called where people choose. */

@@ -7,10 +7,12 @@ export {
   bare,
   choiceName,
   isDay,
+  isUnlikely,
   labelOf,
   neededField,
   toldOf,
   unitOf,
+  unitSymbol,
 } from './field.ts';
 export {
   type AnyField,
@@ -30,6 +32,7 @@ export * from './proving.ts';
 export * from './sign-off.ts';
 export * from './hose.ts';
 export * from './making.ts';
+export * from './joint-task.ts';
 export * from './line.ts';
 export * from './log.ts';
 export * from './part.ts';

@@ -34,7 +34,7 @@ export interface JointWork {
   /** Where the end has several joints: what is on each, from the port; not there: on its taper threads, or where it has none on all. */
   readonly sealants?: readonly Sealant[];
   readonly washers: 'none' | 'new' | 'used';
-  /** Times opened since its washers were new. */
+  /** Times opened since its washers were new, before it was tightened in this build: Fit records what is opened after. */
   readonly opened: number;
   /** What it is tightened to, and by whose word; null while no sheet was looked up. */
   readonly torqueNm: number | null;
@@ -137,7 +137,7 @@ export const JOINT_WORK = record<JointWork>()({
   sealant: told('Sealant', oneOf(SEALANTS, SEALANT_NAMES)),
   sealants: told('Sealant by joint', optional(list(oneOf(SEALANTS, SEALANT_NAMES), 9))),
   washers: told('Washers', choice({ none: 'none recorded', new: 'new', used: 'used before' })),
-  opened: told('Times opened', number(0, 1000, { whole: true })),
+  opened: told('Times opened before it is tightened here', number(0, 1000, { whole: true })),
   torqueNm: told('Torque', nullable(over(10_000))),
   torqueSource: told('Source of the torque', text),
   torques: told(

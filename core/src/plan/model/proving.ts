@@ -166,18 +166,22 @@ export const CURVE_TAKEN = record<PedalCurve>()(
     },
   },
 );
+/** Of a pressure that is held, fluid or gas. */
+const HELD = {
+  startC: told('Start temperature', celsius, { usual: [-60, 100], likely: [-10, 45] }),
+  endC: told('End temperature', celsius, { usual: [-60, 100], likely: [-10, 45] }),
+  minutes: told('Held for', lasted, { usual: [0.1, 10000], likely: [0.15, 1500] }),
+  sigmaMPa: told('Gauge accuracy', number(0, 10), { likely: [0, 0.5] }),
+};
 export const HOLD_TAKEN = record<HoldTest>()(
   {
     id,
     at: told('Time', time),
     circuitId: told('Circuit', pastRef('circuit')),
     wantedMPa: told('Pressure required', pressure),
-    startMPa: told('Start pressure', pressure),
-    endMPa: told('End pressure', pressure),
-    startC: told('Start temperature', celsius, { usual: [-60, 100] }),
-    endC: told('End temperature', celsius, { usual: [-60, 100] }),
-    minutes: told('Held for', lasted, { usual: [0.1, 10000] }),
-    sigmaMPa: told('Gauge accuracy', number(0, 10)),
+    startMPa: told('Start pressure', pressure, { likely: [0.1, 25] }),
+    endMPa: told('End pressure', pressure, { likely: [0, 25] }),
+    ...HELD,
     rests: told('Taken on', text),
   },
   {
@@ -195,13 +199,10 @@ export const AIR_TEST = record<AirTest>()(
     at: told('Time', time),
     lineIds: told('Lines', list(pastRef('line'), 500, 1)),
     volumeMl: told('Volume in the lines', over(1e6)),
-    startMPa: told('Start pressure', pressure),
-    endMPa: told('End pressure', pressure),
-    startC: told('Start temperature', celsius, { usual: [-60, 100] }),
-    endC: told('End temperature', celsius, { usual: [-60, 100] }),
-    minutes: told('Held for', lasted, { usual: [0.1, 10000] }),
+    startMPa: told('Start pressure', pressure, { likely: [0.01, 0.7] }),
+    endMPa: told('End pressure', pressure, { likely: [0, 0.7] }),
+    ...HELD,
     limitMlPerMin: told('Limit', over(1e6)),
-    sigmaMPa: told('Gauge accuracy', number(0, 10)),
     sigmaC: told('Thermometer accuracy', number(0, 100)),
     rests: told('Taken on', text),
   },
@@ -219,13 +220,13 @@ export const STOP_TAKEN = record<StopTest>()(
     id,
     at: told('Time', time),
     when: told('Bedded', choice({ before: 'Before', after: 'After' })),
-    fromKmh: told('From', over(400), { usual: [1, 400] }),
-    distanceM: told('Stopping distance', over(10_000), { usual: [0.1, 10000] }),
+    fromKmh: told('From', over(400), { usual: [1, 400], likely: [10, 160] }),
+    distanceM: told('Stopping distance', over(10_000), { usual: [0.1, 10000], likely: [1, 200] }),
     locked: told(
       'Locked first',
       oneOf(LOCKED, { none: 'None locked', front: 'Front first', rear: 'Rear first' }),
     ),
-    valveTurns: told('Valve turned in, turns', nullable(number(0, 100))),
+    valveTurns: told('Valve turned in, turns', nullable(number(0, 100)), { likely: [0, 20] }),
   },
   {
     about: {
@@ -243,8 +244,8 @@ export const PEDAL_FELT = record<PedalReading>()(
     vehicle: told('Vehicle', oneOf(['this', 'reference'])),
     engine: told('Engine', engine),
     hot: told('Hot', flag),
-    travelMm: told('Pedal travel', number(0, 1000)),
-    forceN: told('Force', nullable(noted(over(10_000))), { usual: [1, 10000] }),
+    travelMm: told('Pedal travel', number(0, 1000), { likely: [2, 200] }),
+    forceN: told('Force', nullable(noted(over(10_000))), { usual: [1, 10000], likely: [10, 1500] }),
     sinks: told('Sinks', flag),
     pumps: told('Comes up when pumped', flag),
   },

@@ -142,11 +142,12 @@ export const SHIMS = record<Shims>()({
   thicknessMm: told('Thickness', over(20), { digits: 2 }),
   count: told('How many', number(1, 60, { whole: true })),
 });
+const CALIPER_GAP = { none: 'not measured', digits: 2, likely: [0, 25] } as const;
 export const CALIPER_FIT = record<CaliperFit>()(
   {
     key: told('Caliper', ownerRef('part')),
-    innerGapMm: told('Gap on the inner side', nullable(gap), { none: 'not measured', digits: 2 }),
-    outerGapMm: told('Gap on the outer side', nullable(gap), { none: 'not measured', digits: 2 }),
+    innerGapMm: told('Gap on the inner side', nullable(gap), CALIPER_GAP),
+    outerGapMm: told('Gap on the outer side', nullable(gap), CALIPER_GAP),
     stackMm: told('Shims in while measuring', gap, { digits: 2 }),
     moves: told('More shim moves it', choice({ out: 'outward', in: 'inward' })),
     box: told('Shims at hand', list(SHIMS, 8)),
@@ -155,6 +156,7 @@ export const CALIPER_FIT = record<CaliperFit>()(
     padOverMm: told('Pad’s edge over the disc’s', nullable(number(-100, 100)), {
       none: 'not checked',
       digits: 2,
+      likely: [-10, 20],
     }),
     disc: told('Disc’s vanes are for', nullable(choice(SIDES)), {
       none: 'not checked',
@@ -229,6 +231,7 @@ export const HUB_FIT = record<HubFit>()(
     endPlayMm: told('End play', nullable(number(0, 50)), {
       none: 'not measured',
       unit: 'mm',
+      likely: [0, 0.5],
     }),
     sheetMm: told('End play on the sheet', nullable(PLAY_LIMITS)),
     newLock: told('Split pin, tab or nut', nullable(yesNo('new', 'used before'))),
@@ -249,6 +252,8 @@ export const CABLE = record<Cable>()(
   },
   { about: { kind: 'cable', prefix: 'cable', noun: 'cable', named: ({ name }) => name } },
 );
+/** Of vehicles on 12 and 24 V. */
+const VOLTS = { unit: 'V', likely: [0, 30] } as const;
 export const WIRE = record<Wire>()(
   {
     id,
@@ -258,10 +263,10 @@ export const WIRE = record<Wire>()(
     volts: told(
       'Volts',
       record<Wire['volts']>()({
-        rest: told('At rest', volts, { unit: 'V' }),
-        half: told('Half braking', volts, { unit: 'V' }),
-        full: told('Full braking', volts, { unit: 'V' }),
-        pulled: told('Breakaway pulled', volts, { unit: 'V' }),
+        rest: told('At rest', volts, VOLTS),
+        half: told('Half braking', volts, VOLTS),
+        full: told('Full braking', volts, VOLTS),
+        pulled: told('Breakaway pulled', volts, VOLTS),
       }),
     ),
   },
@@ -279,8 +284,11 @@ export const PROOF_LOAD_TAKEN = record<ProofLoad>()(
     id,
     name,
     wantedN: told('Load required', over(100_000)),
-    loadN: told('Loaded with', nullable(number(0, 100_000)), { none: 'not yet' }),
-    seconds: told('Held for', nullable(number(0, 100_000)), { none: 'not yet' }),
+    loadN: told('Loaded with', nullable(number(0, 100_000)), {
+      none: 'not yet',
+      likely: [500, 5000],
+    }),
+    seconds: told('Held for', nullable(number(0, 100_000)), { none: 'not yet', likely: [2, 300] }),
     beforeMm: told('Mark before', nullable(reading), { none: 'not measured' }),
     afterMm: told('Mark after', nullable(reading), { none: 'not measured' }),
     sound: told('Checked after', nullable(yesNo('sound', 'cracked or moved')), {
@@ -290,8 +298,11 @@ export const PROOF_LOAD_TAKEN = record<ProofLoad>()(
   { about: { kind: 'proofLoad', prefix: 'load', noun: 'proof load', named: ({ name }) => name } },
 );
 export const PUSHROD_PLAY = record<PushrodPlay>()({
-  coldMm: told('Free play at the pad, cold', nullable(span), { none: 'not measured' }),
-  hotMm: told('Free play, hot', nullable(span), { none: 'not measured' }),
+  coldMm: told('Free play at the pad, cold', nullable(span), {
+    none: 'not measured',
+    likely: [0, 40],
+  }),
+  hotMm: told('Free play, hot', nullable(span), { none: 'not measured', likely: [0, 40] }),
   valveHolds: told('Booster’s check valve', nullable(yesNo('holds', 'leaks')), {
     none: 'not tried',
   }),

@@ -185,6 +185,26 @@ describe('what goes before', () => {
     ).not.toContain('fluid:brake');
     expect(open(filled(gannet, { ...said, when: 'later' }))).toContain('later');
   });
+  it('takes the free play from what Fit measured, of the brakes alone', () => {
+    const played = (coldMm: number): Plan => ({
+      ...gannet,
+      wheelEnds: { ...gannet.wheelEnds, play: { coldMm, hotMm: null, valveHolds: null } },
+    });
+    const at = (plan: Plan, key: string) => {
+      const view = viewPlan(plan);
+      const work = view.bleeding.find(
+        ({ work }) => work === (key === 'play:master' ? 'brake' : 'clutch'),
+      )!;
+      const { done, known } = preFillChecks(work, view, 'two-people').find(
+        (one) => one.key === key,
+      )!;
+      return { done, known };
+    };
+    expect(at(played(2), 'play:master')).toEqual({ done: true, known: true });
+    expect(at(played(0), 'play:master')).toEqual({ done: false, known: true });
+    expect(at(gannet, 'play:master')).toEqual({ done: false, known: false });
+    expect(at(played(2), 'play:clutch-master')).toEqual({ done: false, known: false });
+  });
 });
 
 describe('the run', () => {

@@ -108,8 +108,24 @@ function closedUp(work: BleedView, view: PlanView, parts: readonly Part[]): Said
   ];
 }
 
+/** Free play of the brake pedal's pushrod is known once it is measured in Fit; a clutch's is said here. */
+function freePlay({ work }: BleedView, coldMm: number | null): Pick<Said, 'how' | 'known'> {
+  if (work !== 'brake' || coldMm === null)
+    return {
+      how: 'A preloaded pushrod closes the compensating port: no flow, and the brakes drag.',
+    };
+  return coldMm > 0
+    ? { how: 'Measured in Fit.', known: { open: '' } }
+    : { how: 'Fit measured none: shorten the pushrod first.', known: { open: 'Fit' } };
+}
+
 /** What the parts themselves want first: free play, drums and pads, bleeders, bench bleeding, a pin held out. */
-function partsReady(work: BleedView, parts: readonly Part[], method: FillMethod): Said[] {
+function partsReady(
+  work: BleedView,
+  { plan }: PlanView,
+  parts: readonly Part[],
+  method: FillMethod,
+): Said[] {
   const has = (...kinds: Part['kind'][]): Part[] =>
     parts.filter(({ kind }) => kinds.includes(kind));
   const names = (of: readonly Part[]): string => of.map(({ name }) => name).join(', ');
@@ -122,8 +138,8 @@ function partsReady(work: BleedView, parts: readonly Part[], method: FillMethod)
     ...masters.map((master) => ({
       key: `play:${master.id}`,
       name: `${master.name}: pushrod has free play`,
-      how: 'A preloaded pushrod closes the compensating port: no flow, and the brakes drag.',
       of: [master.id],
+      ...freePlay(work, plan.wheelEnds.play.coldMm),
     })),
     ...when(drums.length > 0, () => ({
       key: 'drums',
@@ -172,7 +188,7 @@ export function preFillChecks(work: BleedView, view: PlanView, method: FillMetho
       how: `${fluid.family === 'glycol' ? 'Brake fluid strips paint: keep water to hand. ' : ''}A vehicle that falls off a jack kills: stands only.`,
     },
     ...closedUp(work, view, parts),
-    ...partsReady(work, parts, method),
+    ...partsReady(work, view, parts, method),
     {
       key: `cap:${work.work}`,
       name: methodById(method).cap,

@@ -1,6 +1,6 @@
 import { crushes } from '../../../stations/join/index.ts';
 import { wantedOf } from '../../../stations/fit/tasks/index.ts';
-import { defineRule } from '../../define-rule.ts';
+import { defineRule, type Finding } from '../../define-rule.ts';
 import { FLOOR_READS, told } from './_shared.ts';
 
 /** Washers seal once, and a patch of locker holds once. */
@@ -16,11 +16,11 @@ export const usedAgain = defineRule({
         .filter(({ opened, washers }) => !opened && washers === 'reused')
         .map(({ key }) => key),
     );
-    return told(view).flatMap(({ task, state }) => {
+    return told(view).flatMap(({ task, state }): Finding[] => {
       if (reused.has(task.id) && task.joint && crushes(task.joint))
         return [
           {
-            level: 'caution' as const,
+            level: 'stop',
             place: task.place,
             where: task.joint.name,
             text: 'Crush washers were used again. They seal only once: fit new ones.',
@@ -31,7 +31,7 @@ export const usedAgain = defineRule({
       return fastener === 'reused' && on === 'precoated'
         ? [
             {
-              level: 'caution' as const,
+              level: 'caution',
               place: task.place,
               where: task.name,
               text: 'Precoated bolts hold only once. Fit new ones, or clean them and use thread locker where the maker’s sheet allows it.',

@@ -1,7 +1,14 @@
 import { derive } from '../../../lib/derive/index.ts';
 import { firstEnd, type Turning } from '../../../trade/ends/index.ts';
 import { ENDS, hoseJoint, type End } from '../../join/index.ts';
-import type { Hose, HoseEnd, LaidPlan, PortView, Ref } from '../../../plan/index.ts';
+import {
+  tightenKey,
+  type Hose,
+  type HoseEnd,
+  type LaidPlan,
+  type PortView,
+  type Ref,
+} from '../../../plan/index.ts';
 import { hoseFittingById } from '../../../trade/stock/index.ts';
 import { isFitted } from './part-work.ts';
 import { stampOf, taskOf, type TaskContext, type Task } from './task.ts';
@@ -76,12 +83,12 @@ const hoseWork = derive(
       ...joints.map((joint, i) =>
         task(
           {
-            id: `tighten:${id}:${joint.end}`,
+            id: tightenKey(id, joint.end),
             kind: 'tighten',
             name: `${joint.name}: tighten`,
             how: 'Hold the hose still, tighten once, mark the joint.',
             place: joint.place,
-            needs: [`look:hose:${id}`, ...(i ? [`tighten:${id}:${joints[0]!.end}`] : [])],
+            needs: [`look:hose:${id}`, ...(i ? [tightenKey(id, joints[0]!.end)] : [])],
             joint,
           },
           joint.end,

@@ -2,7 +2,13 @@ import { derive } from '../../../lib/derive/index.ts';
 import { firstEnd, turningOf } from '../../../trade/ends/index.ts';
 import { ENDS, jointsBefore, lineJoint, type End } from '../../join/index.ts';
 import { isMade } from '../../make/making/index.ts';
-import { lineSpace, type LaidPlan, type LineView, type Ref } from '../../../plan/index.ts';
+import {
+  lineSpace,
+  tightenKey,
+  type LaidPlan,
+  type LineView,
+  type Ref,
+} from '../../../plan/index.ts';
 import { isFitted } from './part-work.ts';
 import { stampOf, taskOf, type TaskContext, type Task } from './task.ts';
 
@@ -138,18 +144,18 @@ const lookedOver = ({ id, name, joints, stamp, points, look }: Site): SaidAt => 
 /** Both ends tightened once it is looked over. */
 const tighteningWork = ({ id, view, joints, look, nodeAt, endName }: Site): SaidAt[] =>
   joints.flatMap((joint, i): SaidAt[] => {
-    const of = `tighten:${id}:${joint.end}`;
-    const first = [look, ...(i ? [`tighten:${id}:${joints[0]!.end}`] : [])];
+    const of = tightenKey(id, joint.end);
+    const first = [look, ...(i ? [tightenKey(id, joints[0]!.end)] : [])];
     const before = jointsBefore(joint);
     return [
       ...before.map((one, k): SaidAt => [
         {
-          id: `${of}:${k}`,
+          id: tightenKey(id, joint.end, k),
           kind: 'tighten',
           name: `${endName(joint.end)}: tighten the adapter, joint ${k + 1}`,
           how: 'Hold the part. Tighten once, then mark the joint.',
           place: joint.place,
-          needs: k ? [`${of}:${k - 1}`] : first,
+          needs: k ? [tightenKey(id, joint.end, k - 1)] : first,
           joint: one,
         },
         [nodeAt(joint.end)],
@@ -161,7 +167,7 @@ const tighteningWork = ({ id, view, joints, look, nodeAt, endName }: Site): Said
           name: `${endName(joint.end)}: tighten`,
           how: `Hold the ${before.length ? 'adapter' : 'part'}, not the tube. Tighten once with a flare wrench, then mark the joint.`,
           place: joint.place,
-          needs: before.length ? [`${of}:${before.length - 1}`] : first,
+          needs: before.length ? [tightenKey(id, joint.end, before.length - 1)] : first,
           tools: [view.nuts[joint.end].wrench],
           joint,
         },
@@ -172,7 +178,7 @@ const tighteningWork = ({ id, view, joints, look, nodeAt, endName }: Site): Said
 
 /** Clips pulled down, then wiggled and tugged. */
 function lastWork({ id, name, joints, clipped, count, points, look }: Site): SaidAt[] {
-  const tight = joints.map(({ end }) => `tighten:${id}:${end}`);
+  const tight = joints.map(({ end }) => tightenKey(id, end));
   const pulled: SaidAt = [
     {
       id: `clips:${id}`,

@@ -248,6 +248,9 @@ describe('a kit before it is ordered', () => {
     expect(pairs('studThread', 'M10x1', 'M10x1.25')).toEqual(['differs']);
     expect(pairs('hoseThread', '3/8-24 UNF', '3/8-24')).toEqual([]);
     expect(pairs('hoseThread', '3/8-24', 'M10x1')).toEqual(['differs']);
+    expect(pairs('hoseSeat', 'banjo', 'flare')).toEqual(['differs']);
+    expect(pairs('banjoEyeMm', '3/8 in', '9.6')).toEqual([]);
+    expect(pairs('banjoEyeMm', '3/8 in', '10.2')).toEqual(['differs']);
     expect(pairs('shockSide', 'Ahead', 'ahead ')).toEqual([]);
     expect(pairs('shockSide', 'ahead', 'behind')).toEqual(['differs']);
   });

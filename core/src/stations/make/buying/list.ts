@@ -6,6 +6,7 @@ import {
   fluidFor,
   lineSpace,
   PART_SPECS,
+  tightenKey,
   throughHoles,
   type LineView,
   type Plan,
@@ -93,7 +94,7 @@ function washersOf(view: Listed, to: Gathered): void {
     const joints = end.joints ?? [];
     for (const [i, joint] of joints.entries()) {
       used(joint, end.name);
-      const task = `tighten:${end.id}:${end.end}${i === joints.length - 1 ? '' : `:${i}`}`;
+      const task = tightenKey(end.id, end.end, i === joints.length - 1 ? undefined : i);
       if (opened.has(task)) used(joint, `${end.name}: opened, so new ones`);
     }
   }
